@@ -1,0 +1,42 @@
+/** Three projects: the core, the server with the contract, and the page's parts that need no browser. Workspaces are tested from their sources. */
+const swc = (extra = {}) => [
+  '@swc/jest',
+  {
+    jsc: {
+      target: 'es2022',
+      parser: { syntax: 'typescript', tsx: true, decorators: true },
+      transform: {
+        legacyDecorator: true,
+        decoratorMetadata: true,
+        useDefineForClassFields: false,
+        react: { runtime: 'automatic' },
+      },
+      ...extra,
+    },
+    module: { type: 'commonjs', ignoreDynamic: true },
+  },
+];
+
+const shared = {
+  testEnvironment: 'node',
+  transform: { '^.+\\.(t|j|mj)sx?$': swc() },
+  transformIgnorePatterns: ['/node_modules/(?!(d3-[a-z]+|internmap|comlink|idb-keyval|@still-heron)/)'],
+  moduleNameMapper: {
+    '^@still-heron/(core|contract)$': '<rootDir>/packages/$1/src/index.ts',
+    '^(\\.{1,2}/.*)\\.js$': '$1',
+  },
+};
+
+export default {
+  projects: [
+    { ...shared, displayName: 'core', roots: ['<rootDir>/packages/core'] },
+    { ...shared, displayName: 'server', roots: ['<rootDir>/apps/server', '<rootDir>/packages/contract'] },
+    { ...shared, displayName: 'page', roots: ['<rootDir>/apps/web'] },
+    { ...shared, displayName: 'house', roots: ['<rootDir>/tools'] },
+  ].map((project) => ({
+    ...project,
+    testMatch: ['**/*.test.ts', '**/*.test.tsx', '**/*.test.mjs'],
+    modulePathIgnorePatterns: ['/dist/'],
+  })),
+  testTimeout: 60_000,
+};

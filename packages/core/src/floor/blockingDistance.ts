@@ -1,0 +1,38 @@
+import { CoreError } from '../errors.js';
+
+/** A point of the set in millimetres: x and y on the floor, z up. */
+export type Vec3 = readonly [x: number, y: number, z: number];
+
+/**
+ * What a tape measures, and what the lens must be set to, for a subject off the lens axis.
+ *
+ * @param options - `camera` stands in the image plane; `aimAt` is a point on the lens axis, elsewhere than the camera
+ * @returns `tapeMm` the straight line; `depthMm` along the axis (negative behind the camera): the plane of focus is square to the axis
+ * @throws {CoreError} `no-direction`, `not-a-number`
+ * @example camera [0,0,0], aimed at [1000,0,0], subject [3000,4000,0]: tape 5000, depth 3000
+ */
+export function blockingDistance(options: { camera: Vec3; aimAt: Vec3; subject: Vec3 }): { tapeMm: number; depthMm: number } {
+  for (const [path, point] of Object.entries(options)) {
+    if (!point.every(Number.isFinite)) {
+      throw new CoreError({ code: 'not-a-number', path, message: `got [${point.join(', ')}]`, need: 'three finite numbers' });
+    }
+  }
+  const { camera, aimAt, subject } = options;
+  const axis = difference(aimAt, camera);
+  const axisLengthMm = Math.hypot(...axis);
+  if (axisLengthMm === 0) {
+    throw new CoreError({
+      code: 'no-direction',
+      path: 'aimAt',
+      message: 'the camera is aimed at its own place',
+      need: 'a point away from the camera',
+    });
+  }
+  const line = difference(subject, camera);
+  const along = line[0] * axis[0] + line[1] * axis[1] + line[2] * axis[2];
+  return { tapeMm: Math.hypot(...line), depthMm: along / axisLengthMm };
+}
+
+function difference(a: Vec3, b: Vec3): Vec3 {
+  return [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+}

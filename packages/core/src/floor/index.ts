@@ -1,0 +1,12 @@
+export { blockingDistance, type Vec3 } from './blockingDistance.js';
+export { minimumJerk, MINIMUM_JERK_PEAK } from './minimumJerk.js';
+export {
+  distanceAtTime,
+  isWalking,
+  type Mark,
+  markDistances,
+  MEASURE_METHODS,
+  type MeasureMethod,
+  type Stay,
+  type Subject,
+} from './subject.js';

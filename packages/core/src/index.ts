@@ -1,0 +1,9 @@
+/** The door of the core, in flow order: a stage imports only stages above it. */
+export { CoreError, PlanError, type Problem } from './errors.js';
+export * from './units/index.js';
+export * from './optics/index.js';
+export * from './kit/index.js';
+export * from './floor/index.js';
+export * from './pull/index.js';
+export * from './verdict/index.js';
+export * from './sheets/index.js';

@@ -1,0 +1,27 @@
+import { CoreError } from '../errors.js';
+
+/** Rounding forgiven at the ring's ends, relative. */
+const END_SLACK = 1e-9;
+
+/** @throws {CoreError} `closer-than-close-focus`, `beyond-the-scale`, `not-a-number` */
+export function assertReach(distanceMm: number, closeFocusMm: number, farthestMm: number): void {
+  const need = `${closeFocusMm} to ${farthestMm === Infinity ? 'infinity' : farthestMm}`;
+  const refuse = (code: string) => new CoreError({ code, path: 'distanceMm', message: `got ${distanceMm}`, need });
+  if (Number.isNaN(distanceMm)) throw refuse('not-a-number');
+  if (distanceMm < closeFocusMm * (1 - END_SLACK)) throw refuse('closer-than-close-focus');
+  if (distanceMm > farthestMm * (1 + END_SLACK)) throw refuse('beyond-the-scale');
+}
+
+/** @throws {CoreError} `outside-ring`, `not-a-number` */
+export function assertOnRing(ringDeg: number, oneEndDeg: number, otherEndDeg: number): void {
+  const lowDeg = Math.min(oneEndDeg, otherEndDeg);
+  const highDeg = Math.max(oneEndDeg, otherEndDeg);
+  const slackDeg = (highDeg - lowDeg) * END_SLACK;
+  if (ringDeg >= lowDeg - slackDeg && ringDeg <= highDeg + slackDeg) return;
+  throw new CoreError({
+    code: Number.isNaN(ringDeg) ? 'not-a-number' : 'outside-ring',
+    path: 'ringDeg',
+    message: `got ${ringDeg}`,
+    need: `${lowDeg} to ${highDeg}`,
+  });
+}

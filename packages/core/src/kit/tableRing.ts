@@ -1,0 +1,73 @@
+import { CoreError } from '../errors.js';
+import { type LensRing } from './lensRing.js';
+import { monotoneCubic } from './monotoneCubic.js';
+import { assertOnRing, assertReach } from './ringEnds.js';
+
+/** A point of a lens's scale, engraved or taped. */
+export interface RingPoint {
+  /** Tape distance, > 0; null stands for infinity */
+  readonly distanceMm: number | null;
+  readonly ringDeg: number;
+}
+
+/**
+ * A ring by its scale points: a shape-preserving cubic of angle over 1/distance.
+ *
+ * @param points - two or more, in any order; no distance twice; the angle always turns one way
+ * @throws {CoreError} `too-few-points`, `not-a-number`, `distance-twice`, `turns-back`, each naming the point
+ */
+export function tableRing(points: readonly RingPoint[]): LensRing {
+  const sorted = checkedPoints(points);
+  const nearnesses = sorted.map(({ nearness }) => nearness);
+  const angles = sorted.map(({ ringDeg }) => ringDeg);
+  const cubic = monotoneCubic(nearnesses, angles);
+  const farthestMm = 1 / nearnesses[0]!;
+  const closeFocusMm = 1 / nearnesses[nearnesses.length - 1]!;
+  const farEndDeg = angles[0]!;
+  const nearEndDeg = angles[angles.length - 1]!;
+  return {
+    throwDeg: Math.abs(nearEndDeg - farEndDeg),
+    closeFocusMm,
+    farthestMm,
+    angleAt(distanceMm) {
+      assertReach(distanceMm, closeFocusMm, farthestMm);
+      return cubic.valueAt(1 / distanceMm);
+    },
+    distanceAt(ringDeg) {
+      assertOnRing(ringDeg, farEndDeg, nearEndDeg);
+      return 1 / cubic.inverseAt(ringDeg);
+    },
+  };
+}
+
+/** Checks the points and puts them far to near, with 1/distance in place of distance. */
+function checkedPoints(points: readonly RingPoint[]): { nearness: number; ringDeg: number }[] {
+  const refuse = (code: string, path: string, message: string, need: string) => new CoreError({ code, path, message, need });
+  if (points.length < 2) throw refuse('too-few-points', 'points', `got ${points.length}`, 'at least 2 points of the scale');
+  const sorted = points
+    .map(({ distanceMm, ringDeg }, index) => {
+      const path = `points[${index}]`;
+      if (!Number.isFinite(ringDeg)) throw refuse('not-a-number', `${path}.ringDeg`, `got ${ringDeg}`, 'an angle in degrees');
+      const isDistance = distanceMm === null || distanceMm > 0;
+      if (!isDistance)
+        throw refuse('not-a-number', `${path}.distanceMm`, `got ${distanceMm}`, 'a distance above 0, or null for infinity');
+      return { path, nearness: distanceMm === null ? 0 : 1 / distanceMm, ringDeg };
+    })
+    .sort((a, b) => a.nearness - b.nearness);
+  const turn = Math.sign(sorted[sorted.length - 1]!.ringDeg - sorted[0]!.ringDeg);
+  for (let k = 1; k < sorted.length; k++) {
+    const { path, nearness, ringDeg } = sorted[k]!;
+    const before = sorted[k - 1]!;
+    if (nearness === before.nearness)
+      throw refuse('distance-twice', path, `the same distance as ${before.path}`, 'each distance once');
+    if (turn === 0 || Math.sign(ringDeg - before.ringDeg) !== turn) {
+      throw refuse(
+        'turns-back',
+        path,
+        `${ringDeg}° against ${before.ringDeg}° at ${before.path}`,
+        'angles that turn one way from far to near',
+      );
+    }
+  }
+  return sorted;
+}

@@ -1,0 +1,51 @@
+import { assertInRange, CoreError } from '../errors.js';
+import { conjugates } from './conjugates.js';
+
+export interface BlurDiameterOptions {
+  /** > 0 */
+  readonly focalLengthMm: number;
+  /** Geometric f-number, > 0 */
+  readonly fNumber: number;
+  /** Tape distance the lens is focused at; Infinity allowed */
+  readonly focusDistanceMm: number;
+  /** Tape distance of the subject; Infinity allowed; in front of the lens */
+  readonly subjectDistanceMm: number;
+  readonly principalSeparationMm?: number;
+}
+
+/**
+ * Diameter on the sensor of the blur of a point subject.
+ *
+ * @returns millimetres on the sensor, 0 in the focused plane
+ * @throws {CoreError} `behind-the-lens` for a subject no farther than the lens itself, and as `conjugates`
+ * Source: similar triangles behind a Gaussian thin lens: c = (f²/N) |u' - u| / (u' (u - f)).
+ * @example blurDiameterMm({ focalLengthMm: 50, fNumber: 2, focusDistanceMm: 3000, subjectDistanceMm: Infinity }) is 0.4316…
+ */
+export function blurDiameterMm(options: BlurDiameterOptions): number {
+  const { focalLengthMm: f, fNumber, focusDistanceMm, subjectDistanceMm, principalSeparationMm: s = 0 } = options;
+  assertInRange('fNumber', fNumber, { above: 0 });
+  const { objectMm, imageMm } = conjugates(f, focusDistanceMm, s);
+  const subjectObjectMm = subjectDistanceMm - s - imageMm;
+  if (!(subjectObjectMm > 0)) {
+    throw new CoreError({
+      code: Number.isNaN(subjectDistanceMm) ? 'not-a-number' : 'behind-the-lens',
+      path: 'subjectDistanceMm',
+      message: `got ${subjectDistanceMm}`,
+      need: `more than ${s + imageMm} (the lens stands there)`,
+    });
+  }
+  return blurBetween(f, fNumber, objectMm, subjectObjectMm);
+}
+
+/**
+ * Blur diameter from object distances already known: the inner loop of everything that goes frame by frame.
+ *
+ * @param objectMm - lens to focused plane, Infinity allowed
+ * @param subjectObjectMm - lens to subject, > 0, Infinity allowed
+ */
+export function blurBetween(focalLengthMm: number, fNumber: number, objectMm: number, subjectObjectMm: number): number {
+  const pupilScale = focalLengthMm ** 2 / fNumber;
+  if (objectMm === Infinity) return subjectObjectMm === Infinity ? 0 : pupilScale / subjectObjectMm;
+  if (subjectObjectMm === Infinity) return pupilScale / (objectMm - focalLengthMm);
+  return (pupilScale * Math.abs(subjectObjectMm - objectMm)) / (subjectObjectMm * (objectMm - focalLengthMm));
+}

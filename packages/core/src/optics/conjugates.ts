@@ -1,0 +1,46 @@
+import { assertInRange, CoreError } from '../errors.js';
+
+/** Object and image distance of a thin lens focused at a tape distance, and their excess over the focal length. */
+export interface Conjugates {
+  /** Lens to subject; Infinity when focused at infinity. */
+  readonly objectMm: number;
+  /** Lens to image plane. */
+  readonly imageMm: number;
+  /** `imageMm - focalLengthMm`: how far the lens has moved out. Computed without cancellation. */
+  readonly extensionMm: number;
+}
+
+/**
+ * Where a thin lens stands when it is focused at a tape distance.
+ *
+ * @param focalLengthMm - > 0
+ * @param tapeMm - image plane to subject; Infinity allowed; less the separation, at least four focal lengths (life size)
+ * @param principalSeparationMm - between the principal planes, 0 when the lens states none
+ * @throws {CoreError} `closer-than-life-size`, `not-a-number`, `out-of-range`
+ * Source: Gauss's lens equation with object and image distance adding to D = d - s. Newton's form x x' = f² gives the extension.
+ * @example conjugates(50, 200) is at life size: objectMm 100, imageMm 100
+ */
+export function conjugates(focalLengthMm: number, tapeMm: number, principalSeparationMm = 0): Conjugates {
+  assertInRange('focalLengthMm', focalLengthMm, { above: 0 });
+  assertInRange('principalSeparationMm', principalSeparationMm, {});
+  if (tapeMm === Infinity) return { objectMm: Infinity, imageMm: focalLengthMm, extensionMm: 0 };
+  const reachMm = tapeMm - principalSeparationMm;
+  // NaN fails the comparison too, and is reported as what was given
+  if (!(reachMm >= 4 * focalLengthMm)) {
+    throw new CoreError({
+      code: Number.isNaN(tapeMm) ? 'not-a-number' : 'closer-than-life-size',
+      path: 'focusDistanceMm',
+      message: `got ${tapeMm}`,
+      need: `at least ${4 * focalLengthMm + principalSeparationMm} (four focal lengths)`,
+    });
+  }
+  const objectMm = (reachMm + Math.sqrt(reachMm * (reachMm - 4 * focalLengthMm))) / 2;
+  const extensionMm = focalLengthMm ** 2 / (objectMm - focalLengthMm);
+  return { objectMm, imageMm: focalLengthMm + extensionMm, extensionMm };
+}
+
+/** The tape distance a lens is focused at when it has moved out by `extensionMm` (from 0, at infinity, to its focal length, at life size). */
+export function tapeAtExtension(focalLengthMm: number, extensionMm: number, principalSeparationMm = 0): number {
+  if (extensionMm <= 0) return Infinity;
+  return principalSeparationMm + 2 * focalLengthMm + focalLengthMm ** 2 / extensionMm + extensionMm;
+}

@@ -1,0 +1,37 @@
+import { type Mark } from '../../floor/index.js';
+import { type LineTarget, type ShotPlan } from '../shotPlan.js';
+import { withItem, without } from './ids.js';
+
+/** Measures a mark again, or corrects what is said of it. */
+export function changeMark(
+  plan: ShotPlan,
+  id: string,
+  changes: Partial<Pick<Mark, 'distanceMm' | 'letter' | 'method' | 'note' | 'uncertaintyMm'>>,
+): ShotPlan {
+  return { ...plan, marks: withItem(plan.marks, id, (mark) => ({ ...mark, ...changes })) };
+}
+
+/** Takes a mark away with the stays at it. Moves that went to it keep its distance. */
+export function removeMark(plan: ShotPlan, id: string): ShotPlan {
+  const mark = plan.marks.find((item) => item.id === id);
+  if (!mark) return plan;
+  const freed = freeTarget(plan, mark);
+  return {
+    ...freed,
+    marks: without(freed.marks, id),
+    subjects: freed.subjects.map((subject) => ({ ...subject, stays: subject.stays.filter((stay) => stay.markId !== id) })),
+  };
+}
+
+/** Puts a mark's plain distance wherever the line goes to the mark. */
+export function freeTarget(plan: ShotPlan, mark: Mark): ShotPlan {
+  const free = (target: LineTarget): LineTarget =>
+    target.kind === 'mark' && target.markId === mark.id ? { kind: 'distance', distanceMm: mark.distanceMm } : target;
+  return {
+    ...plan,
+    line: {
+      start: plan.line.start && free(plan.line.start),
+      moves: plan.line.moves.map((move) => ({ ...move, target: free(move.target) })),
+    },
+  };
+}

@@ -1,0 +1,134 @@
+import { ringOf } from '../../kit/index.js';
+import { handTimeS, pullDifficultyBits } from '../difficulty.js';
+import { targetDistanceMm, withinReach } from '../focusLine.js';
+import { landingWindow } from '../landingWindow.js';
+import { markDistances } from '../../floor/index.js';
+import { PLAN_LIMITS } from '../planLimits.js';
+import { type Beat, type LineTarget, type Rack, rackEndS, type ShotPlan } from '../shotPlan.js';
+import { clamp, nextId, withItem, without } from './ids.js';
+
+/** Time free for a rack between its neighbours and the ends of the shot. */
+export interface RackRoom {
+  readonly earliestStartS: number;
+  readonly latestEndS: number;
+}
+
+/** How much longer than the hand's least time a new rack is made. */
+const COMFORT = 1.5;
+
+/** @returns the whole shot for a move that is not in the plan */
+export function rackRoom(plan: ShotPlan, moveId: string): RackRoom {
+  const { moves } = plan.line;
+  const at = moves.findIndex(({ id }) => id === moveId);
+  const before = moves[at - 1];
+  const after = at < 0 ? undefined : moves[at + 1];
+  return { earliestStartS: before ? rackEndS(before) : 0, latestEndS: after ? after.startS : plan.durationS };
+}
+
+/**
+ * Adds a rack to a mark at or after a time, as long as a hand comfortably needs. Whose mark it is must be sharp from its landing on, and whoever
+ * had to be sharp across its start no longer does after it; beats that say otherwise already are left alone.
+ *
+ * @returns the same plan when no room is left from `atS` on, or the line has no start
+ */
+export function addRack(plan: ShotPlan, markId: string, atS: number): ShotPlan {
+  if (plan.line.start === null) return plan;
+  const gap = freeGap(plan, atS);
+  if (!gap) return plan;
+  const { fromS, toS, before } = gap;
+  const target: LineTarget = { kind: 'mark', markId };
+  const durationS = Math.min(comfortableS(plan, before, target), toS - fromS);
+  const rack: Rack = { id: nextId('rack', plan.line.moves), kind: 'rack', startS: fromS, durationS, target, cue: '' };
+  const moves = [...plan.line.moves, rack].sort((a, b) => a.startS - b.startS);
+  return withBeatsFor({ ...plan, line: { ...plan.line, moves } }, rack);
+}
+
+/** Whether `addRack` would find room. */
+export function hasRoomForRack(plan: ShotPlan, atS: number): boolean {
+  return plan.line.start !== null && freeGap(plan, atS) !== null;
+}
+
+/**
+ * Moves, stretches or aims a rack. It never overlaps its neighbours nor leaves the shot: moved as a whole it stops there, stretched it ends there.
+ */
+export function changeRack(
+  plan: ShotPlan,
+  id: string,
+  changes: Partial<Pick<Rack, 'startS' | 'durationS' | 'target' | 'cue'>>,
+): ShotPlan {
+  const { earliestStartS, latestEndS } = rackRoom(plan, id);
+  const shortestS = PLAN_LIMITS.rackS.min;
+  const moves = withItem(plan.line.moves, id, (rack) => {
+    const wantedS = clamp(changes.durationS ?? rack.durationS, shortestS, latestEndS - earliestStartS);
+    const isStretched = changes.durationS !== undefined;
+    const latestStartS = latestEndS - (isStretched && changes.startS === undefined ? shortestS : wantedS);
+    const startS = clamp(changes.startS ?? rack.startS, earliestStartS, latestStartS);
+    return { ...rack, ...changes, startS, durationS: Math.min(wantedS, latestEndS - startS) };
+  });
+  return { ...plan, line: { ...plan.line, moves } };
+}
+
+/** Moves one end of a rack and leaves the other where it is. */
+export function dragRackEdge(plan: ShotPlan, id: string, edge: 'start' | 'end', timeS: number): ShotPlan {
+  const rack = plan.line.moves.find((move) => move.id === id);
+  if (!rack) return plan;
+  const { earliestStartS, latestEndS } = rackRoom(plan, id);
+  const shortestS = PLAN_LIMITS.rackS.min;
+  const endS = rackEndS(rack);
+  if (edge === 'end') return changeRack(plan, id, { durationS: clamp(timeS, rack.startS + shortestS, latestEndS) - rack.startS });
+  const startS = clamp(timeS, earliestStartS, endS - shortestS);
+  return changeRack(plan, id, { startS, durationS: endS - startS });
+}
+
+export function removeRack(plan: ShotPlan, id: string): ShotPlan {
+  return { ...plan, line: { ...plan.line, moves: without(plan.line.moves, id) } };
+}
+
+export function setLineStart(plan: ShotPlan, start: LineTarget): ShotPlan {
+  return { ...plan, line: { ...plan.line, start } };
+}
+
+/** The first gap between moves, at or after a time, that holds the shortest rack; and where the line stands before it. */
+function freeGap(plan: ShotPlan, atS: number): { fromS: number; toS: number; before: LineTarget } | null {
+  let before = plan.line.start!;
+  let freeFromS = 0;
+  for (const next of [...plan.line.moves, null]) {
+    const fromS = Math.max(atS, freeFromS);
+    const toS = next ? next.startS : plan.durationS;
+    if (toS - fromS >= 2 * PLAN_LIMITS.rackS.min) return { fromS, toS, before };
+    if (next) {
+      freeFromS = rackEndS(next);
+      before = next.target;
+    }
+  }
+  return null;
+}
+
+function comfortableS(plan: ShotPlan, from: LineTarget, to: LineTarget): number {
+  const ring = ringOf(plan.optics.lens);
+  const distances = markDistances(plan.marks);
+  const angle = (target: LineTarget) => ring.angleAt(withinReach(ring, targetDistanceMm(target, distances)));
+  const window = landingWindow(plan.optics, ring, withinReach(ring, targetDistanceMm(to, distances)));
+  const needS = handTimeS(pullDifficultyBits(Math.abs(angle(to) - angle(from)), window.widthDeg));
+  // in tenths of a second, as one would say it
+  return Math.ceil(needS * COMFORT * 10) / 10;
+}
+
+function withBeatsFor(plan: ShotPlan, rack: Rack): ShotPlan {
+  const { target } = rack;
+  const subjectId = target.kind === 'mark' ? plan.marks.find((mark) => mark.id === target.markId)?.subjectId : null;
+  if (!subjectId || plan.beats.some((beat) => beat.subjectId === subjectId && beat.toS > rackEndS(rack))) return plan;
+  const nextMove = plan.line.moves[plan.line.moves.indexOf(rack) + 1];
+  const added: Beat = {
+    id: nextId('beat', plan.beats),
+    subjectId,
+    fromS: rackEndS(rack),
+    toS: nextMove?.startS ?? plan.durationS,
+    requiredShare: 1,
+    why: '',
+  };
+  const trimmed = plan.beats.map((beat) =>
+    beat.fromS < rack.startS && beat.toS > rack.startS ? { ...beat, toS: rack.startS } : beat,
+  );
+  return { ...plan, beats: added.toS > added.fromS ? [...trimmed, added] : trimmed };
+}

@@ -1,0 +1,104 @@
+import { type Mark, type Stay, type Subject } from '../../floor/index.js';
+import { PLAN_LIMITS } from '../planLimits.js';
+import { type ShotPlan } from '../shotPlan.js';
+import { clamp, nextId, nextLetter, withItem, without } from './ids.js';
+import { freeTarget } from './marks.js';
+
+/** One standard deviation of a careful tape measurement: an assumption, shown with the mark. */
+const TAPE_UNCERTAINTY_MM = 10;
+
+/**
+ * Adds someone standing at a taped distance for the whole shot. The first one also gives the line its start, and must be sharp throughout until something else is said.
+ *
+ * @param distanceMm - tape distance, null for infinity
+ */
+export function addSubject(plan: ShotPlan, { name, distanceMm }: { name: string; distanceMm: number | null }): ShotPlan {
+  const subjectId = nextId('subject', plan.subjects);
+  const mark = markFor(plan, subjectId, distanceMm);
+  const stay: Stay = { id: 'stay-1', markId: mark.id, fromS: 0, untilS: plan.durationS };
+  const isFirst = plan.line.start === null;
+  return {
+    ...plan,
+    subjects: [...plan.subjects, { id: subjectId, name, detail: 'near eye', stays: [stay] }],
+    marks: [...plan.marks, mark],
+    beats: isFirst
+      ? [...plan.beats, { id: nextId('beat', plan.beats), subjectId, fromS: 0, toS: plan.durationS, requiredShare: 1, why: '' }]
+      : plan.beats,
+    line: isFirst ? { ...plan.line, start: { kind: 'mark', markId: mark.id } } : plan.line,
+  };
+}
+
+export function changeSubject(plan: ShotPlan, id: string, changes: Partial<Pick<Subject, 'name' | 'detail'>>): ShotPlan {
+  return { ...plan, subjects: withItem(plan.subjects, id, (subject) => ({ ...subject, ...changes })) };
+}
+
+/** Takes someone out of the shot with their marks and beats. Moves that went to their marks keep the distance. */
+export function removeSubject(plan: ShotPlan, id: string): ShotPlan {
+  const owned = plan.marks.filter((mark) => mark.subjectId === id);
+  const freed = owned.reduce((rest, mark) => freeTarget(rest, mark), plan);
+  return {
+    ...freed,
+    subjects: without(freed.subjects, id),
+    marks: freed.marks.filter((mark) => mark.subjectId !== id),
+    beats: freed.beats.filter((beat) => beat.subjectId !== id),
+  };
+}
+
+/**
+ * Lets someone walk on to another taped distance: arrives at `fromS` and stays to the end. The stay before it ends early enough for a walk.
+ *
+ * @param distanceMm - finite
+ */
+export function addStay(
+  plan: ShotPlan,
+  subjectId: string,
+  { distanceMm, fromS }: { distanceMm: number; fromS: number },
+): ShotPlan {
+  const subject = plan.subjects.find(({ id }) => id === subjectId);
+  if (!subject) return plan;
+  const mark = markFor(plan, subjectId, distanceMm);
+  const before = subject.stays[subject.stays.length - 1];
+  const arrivesS = clamp(fromS, before?.fromS ?? 0, plan.durationS);
+  const leavesS = Math.min(before?.untilS ?? 0, Math.max(before?.fromS ?? 0, arrivesS - WALK_S));
+  const stays = withItem(subject.stays, before?.id ?? '', (stay) => ({ ...stay, untilS: leavesS }));
+  const added: Stay = { id: nextId('stay', subject.stays), markId: mark.id, fromS: arrivesS, untilS: plan.durationS };
+  return {
+    ...plan,
+    marks: [...plan.marks, mark],
+    subjects: withItem(plan.subjects, subjectId, (item) => ({ ...item, stays: [...stays, added] })),
+  };
+}
+
+/** What a new walk takes until its times are set. */
+const WALK_S = 2;
+
+/** Moves the ends of a stay, within the stays beside it and the shot. */
+export function changeStay(
+  plan: ShotPlan,
+  subjectId: string,
+  stayId: string,
+  changes: Partial<Pick<Stay, 'fromS' | 'untilS'>>,
+): ShotPlan {
+  const subject = plan.subjects.find(({ id }) => id === subjectId);
+  const at = subject?.stays.findIndex(({ id }) => id === stayId) ?? -1;
+  if (!subject || at < 0) return plan;
+  const lowS = subject.stays[at - 1]?.untilS ?? 0;
+  const highS = subject.stays[at + 1]?.fromS ?? plan.durationS;
+  const stays = withItem(subject.stays, stayId, (stay) => {
+    const fromS = clamp(changes.fromS ?? stay.fromS, lowS, changes.untilS === undefined ? stay.untilS : highS);
+    return { ...stay, fromS, untilS: clamp(changes.untilS ?? stay.untilS, fromS, highS) };
+  });
+  return { ...plan, subjects: withItem(plan.subjects, subjectId, (item) => ({ ...item, stays })) };
+}
+
+function markFor(plan: ShotPlan, subjectId: string, distanceMm: number | null): Mark {
+  return {
+    id: nextId('mark', plan.marks),
+    letter: nextLetter(plan.marks),
+    subjectId,
+    distanceMm: distanceMm === null ? null : clamp(distanceMm, PLAN_LIMITS.distanceMm.min, PLAN_LIMITS.distanceMm.max),
+    method: 'tape',
+    uncertaintyMm: TAPE_UNCERTAINTY_MM,
+    note: '',
+  };
+}

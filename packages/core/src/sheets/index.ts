@@ -1,0 +1,1 @@
+export { stripArcMm } from './stripArc.js';

@@ -1,0 +1,108 @@
+import { type Problem } from '../errors.js';
+import { MM_PER_FOOT, MM_PER_INCH, MM_PER_METRE, type UnitSystem } from './unitSystem.js';
+
+/** A distance that was typed: either read, or a problem to show beside the field. */
+export type ParsedDistance =
+  { readonly status: 'read'; readonly distanceMm: number } | { readonly status: 'unread'; readonly problem: Problem };
+
+/** Longest distance that can be typed: ten kilometres. Beyond it, say infinity. */
+export const FARTHEST_TYPED_MM = 10_000_000;
+
+const NEED = {
+  metric: 'a distance such as 2.4, 240cm, 7\'11", 95in or inf',
+  imperial: "a distance such as 7'11, 7ft 11 1/2, 7-11, 95in, 2.4m or inf",
+} as const;
+
+const VULGAR: Readonly<Record<string, string>> = {
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+};
+
+const NUMBER = String.raw`(\d+(?:\.\d*)?|\.\d+)`;
+/** `11`, `11.5`, `11 1/2`, `1/2` */
+const INCHES = String.raw`(?:(\d+(?:\.\d*)?|\.\d+)(?: +(\d+)\/(\d+))?|(\d+)\/(\d+))`;
+const FOOT_MARK = String.raw`(?:'|ft|feet|foot)`;
+const INCH_MARK = String.raw`(?:"|''|in|inch|inches)`;
+
+const METRIC = new RegExp(`^${NUMBER} ?(m|cm|mm|metres?|meters?)$`);
+const METRES_AND_CENTIMETRES = /^(\d+) ?m ?(\d{1,2})(?: ?cm)?$/;
+const FEET_AND_INCHES = new RegExp(`^(\\d+) ?(?:${FOOT_MARK} ?-?|-) ?${INCHES} ?${INCH_MARK}?$`);
+const FEET_ONLY = new RegExp(`^${NUMBER} ?${FOOT_MARK}$`);
+const INCHES_ONLY = new RegExp(`^${INCHES} ?${INCH_MARK}$`);
+const BARE = new RegExp(`^${NUMBER}$`);
+const ENDLESS = /^(inf|infinity|∞)$/;
+
+/**
+ * Reads a distance as people say it: `2.4`, `2.4m`, `2m40`, `240cm`, `7'11`, `7ft 11 1/2`, `7-11`, `95in`, `inf`.
+ *
+ * @param text - what was typed; case, outer spaces and a decimal comma do not matter
+ * @param bareUnit - what a bare number means: metres (`metric`) or feet (`imperial`)
+ * @returns the distance in millimetres (Infinity for `inf`), or the problem: empty, unreadable, zero, too far, or twelve inches and more after feet
+ * @example parseDistance("7'11", 'metric') reads 2413 mm
+ */
+export function parseDistance(text: string, bareUnit: UnitSystem): ParsedDistance {
+  const given = tidy(text);
+  const unread = (code: string, message: string, need: string = NEED[bareUnit]): ParsedDistance => ({
+    status: 'unread',
+    problem: { code, path: 'distance', message, need },
+  });
+  if (given === '') return unread('empty', 'no distance was typed');
+  if (ENDLESS.test(given)) return { status: 'read', distanceMm: Infinity };
+
+  const distanceMm = readMm(given, bareUnit);
+  if (distanceMm === null) return unread('unreadable', `“${text.trim()}” can't be read as a distance`);
+  if (distanceMm === 'twelve-inches')
+    return unread(
+      'twelve-inches',
+      `“${text.trim()}” has twelve inches or more after the feet`,
+      'inches below 12, or inches alone such as 95in',
+    );
+  if (!Number.isFinite(distanceMm)) return unread('unreadable', `“${text.trim()}” can't be read as a distance`);
+  if (distanceMm <= 0) return unread('zero', 'a distance of nothing is at the image plane', 'a distance above zero');
+  if (distanceMm > FARTHEST_TYPED_MM)
+    return unread('too-far', `“${text.trim()}” is over ten kilometres`, 'a shorter distance, or inf');
+  return { status: 'read', distanceMm };
+}
+
+function tidy(text: string): string {
+  let given = text.trim().toLowerCase().replace(/[′’‘]/g, "'").replace(/[″“”]/g, '"').replace(/\s+/g, ' ');
+  given = given.replace(/ ?([½¼¾⅛⅜⅝⅞])/g, (_, mark: string) => ` ${VULGAR[mark]}`).trim();
+  return given.replace(/^(\d+),(\d+)(?=$|[ a-z'"])/, '$1.$2');
+}
+
+function readMm(given: string, bareUnit: UnitSystem): number | null | 'twelve-inches' {
+  let match = METRIC.exec(given);
+  if (match) {
+    const unit = match[2]!;
+    return Number(match[1]) * (unit === 'mm' ? 1 : unit === 'cm' ? 10 : MM_PER_METRE);
+  }
+  match = METRES_AND_CENTIMETRES.exec(given);
+  if (match) {
+    // "2m4" is two metres forty, as "2.4" is: the digits after the m are a decimal fraction
+    return Number(`${match[1]}.${match[2]}`) * MM_PER_METRE;
+  }
+  match = FEET_ONLY.exec(given);
+  if (match) return Number(match[1]) * MM_PER_FOOT;
+  match = INCHES_ONLY.exec(given);
+  if (match) return inches(match, 1) * MM_PER_INCH;
+  match = FEET_AND_INCHES.exec(given);
+  if (match) {
+    const rest = inches(match, 2);
+    return rest >= 12 ? 'twelve-inches' : Number(match[1]) * MM_PER_FOOT + rest * MM_PER_INCH;
+  }
+  match = BARE.exec(given);
+  if (match) return Number(match[1]) * (bareUnit === 'metric' ? MM_PER_METRE : MM_PER_FOOT);
+  return null;
+}
+
+/** The five groups of INCHES from `at` on: whole, numerator, denominator; or a fraction alone. A zero denominator gives Infinity or NaN, refused by the caller. */
+function inches(match: RegExpExecArray, at: number): number {
+  const [whole, top, bottom, loneTop, loneBottom] = match.slice(at, at + 5);
+  if (whole === undefined) return Number(loneTop) / Number(loneBottom);
+  return Number(whole) + (top === undefined ? 0 : Number(top) / Number(bottom));
+}

@@ -1,0 +1,81 @@
+import { MM_PER_INCH, MM_PER_METRE, type UnitSystem } from './unitSystem.js';
+
+/** Coarser steps from these distances on: the tape can't be read finer there, and nobody needs it. */
+const METRIC_STEPS = [
+  { belowMm: 1_000, stepMm: 1, decimals: 3 },
+  { belowMm: 100_000, stepMm: 10, decimals: 2 },
+  { belowMm: Infinity, stepMm: 100, decimals: 1 },
+] as const;
+const IMPERIAL_STEPS = [
+  { belowMm: 5 * 12 * MM_PER_INCH, perInch: 4 },
+  { belowMm: 20 * 12 * MM_PER_INCH, perInch: 2 },
+  { belowMm: Infinity, perInch: 1 },
+] as const;
+
+const FRACTIONS: Readonly<Record<string, string>> = { '1/4': '¼', '2/4': '½', '3/4': '¾', '1/2': '½' };
+
+/** The smallest step shown at a distance, in millimetres: what the arrow keys nudge by. */
+export function displayStepMm(distanceMm: number, units: UnitSystem): number {
+  return units === 'metric' ? metricStep(distanceMm).stepMm : MM_PER_INCH / imperialStep(distanceMm).perInch;
+}
+
+/**
+ * Prints a tape distance: `2.40 m`, `0.455 m`, `7' 11½"`, `∞`. What it prints, `parseDistance` reads back exactly.
+ *
+ * @param distanceMm - from 0 on; Infinity allowed
+ */
+export function formatDistance(distanceMm: number, units: UnitSystem): string {
+  const figure = formatDistanceFigure(distanceMm, units);
+  return units === 'metric' && distanceMm !== Infinity ? `${figure} m` : figure;
+}
+
+/** As `formatDistance` without the metre sign, for places where the unit stands once for many figures. */
+export function formatDistanceFigure(distanceMm: number, units: UnitSystem): string {
+  if (distanceMm === Infinity) return '∞';
+  return units === 'metric' ? metres(distanceMm) : feetAndInches(distanceMm);
+}
+
+/** Prints a difference of distances, always positive: `14 cm`, `4 mm`, `1.20 m`, `5½"`, `1' 2"`. Under a quarter inch, hundredths of an inch. */
+export function formatGap(gapMm: number, units: UnitSystem): string {
+  const size = Math.abs(gapMm);
+  if (size === Infinity) return 'without limit';
+  if (units === 'metric') {
+    if (size < 9.95) return `${size < 0.95 ? size.toFixed(1) : size.toFixed(0)} mm`;
+    if (size < 99.5) return `${trimZero((size / 10).toFixed(1))} cm`;
+    if (size < 995) return `${(size / 10).toFixed(0)} cm`;
+    return `${(size / MM_PER_METRE).toFixed(size < 9_995 ? 2 : 1)} m`;
+  }
+  if (size < MM_PER_INCH / 4) return `${(size / MM_PER_INCH).toFixed(2)}"`;
+  return feetAndInches(size);
+}
+
+function metricStep(distanceMm: number) {
+  return METRIC_STEPS.find((step) => distanceMm < step.belowMm) ?? METRIC_STEPS[2];
+}
+
+function imperialStep(distanceMm: number) {
+  return IMPERIAL_STEPS.find((step) => distanceMm < step.belowMm) ?? IMPERIAL_STEPS[2];
+}
+
+function metres(distanceMm: number): string {
+  const step = metricStep(distanceMm);
+  const roundedMm = Math.round(distanceMm / step.stepMm) * step.stepMm;
+  // 0.9996 m rounds up into the next range, and is printed as one of that range
+  return (roundedMm / MM_PER_METRE).toFixed(metricStep(roundedMm).decimals);
+}
+
+function feetAndInches(distanceMm: number): string {
+  const { perInch } = imperialStep(distanceMm);
+  const parts = Math.round((distanceMm / MM_PER_INCH) * perInch);
+  const inches = Math.floor(parts / perInch);
+  const fraction = FRACTIONS[`${parts % perInch}/${perInch}`] ?? '';
+  const feet = Math.floor(inches / 12);
+  const rest = inches % 12;
+  const inchText = `${rest === 0 && fraction ? '' : rest}${fraction}"`;
+  if (feet === 0) return inchText;
+  return `${feet}' ${inchText}`;
+}
+
+function trimZero(text: string): string {
+  return text.replace(/\.0$/, '');
+}

@@ -1,0 +1,60 @@
+import { type Problem } from '../errors.js';
+
+/** What a lens's stop ring is engraved in: transmission (T) or geometry (f). */
+export type StopScale = 'T' | 'f';
+
+/** A stop that was typed: either read, or a problem to show beside the field. */
+export type ParsedStop =
+  { readonly status: 'read'; readonly stop: number } | { readonly status: 'unread'; readonly problem: Problem };
+
+/** Figures as engraved, in thirds of a stop from 1: each is √2^(n/3) in the rounding the craft uses. */
+const ENGRAVED = [
+  1, 1.1, 1.2, 1.4, 1.6, 1.8, 2, 2.2, 2.5, 2.8, 3.2, 3.5, 4, 4.5, 5, 5.6, 6.3, 7.1, 8, 9, 10, 11, 13, 14, 16, 18, 20, 22, 25, 28,
+  32, 36, 40, 45,
+] as const;
+
+/**
+ * The engraved stops in thirds within a lens's range, ends included even when they are not on the scale (T1.3, T1.5).
+ *
+ * @param widest - smallest number, > 0
+ * @param narrowest - largest number, at least `widest`
+ * @returns strictly increasing
+ * @example stopScale(2.2, 4) is [2.2, 2.5, 2.8, 3.2, 3.5, 4]
+ */
+export function stopScale(widest: number, narrowest: number): number[] {
+  const inside = ENGRAVED.filter((stop) => stop > widest && stop < narrowest);
+  return widest === narrowest ? [widest] : [widest, ...inside, narrowest];
+}
+
+/** Prints a stop: `T2.8`, `f/2.8`. */
+export function formatStop(stop: number, scale: StopScale): string {
+  const figure = trimmed(stop.toFixed(1));
+  return scale === 'T' ? `T${figure}` : `f/${figure}`;
+}
+
+/**
+ * Reads a stop: `2.8`, `T2.8`, `t 2,8`, `f/2.8`, `f2.8`.
+ *
+ * @param range - the stops the lens offers
+ */
+export function parseStop(text: string, range: { widest: number; narrowest: number }): ParsedStop {
+  const need = `a stop from ${trimmed(range.widest.toFixed(1))} to ${trimmed(range.narrowest.toFixed(1))}, such as T2.8`;
+  const unread = (code: string, message: string): ParsedStop => ({
+    status: 'unread',
+    problem: { code, path: 'stop', message, need },
+  });
+  const match = /^(?:t|f\/?)? ?(\d+(?:[.,]\d+)?)$/i.exec(text.trim());
+  if (!match)
+    return unread(
+      text.trim() === '' ? 'empty' : 'unreadable',
+      text.trim() === '' ? 'no stop was typed' : `“${text.trim()}” can't be read as a stop`,
+    );
+  const stop = Number(match[1]!.replace(',', '.'));
+  if (stop < range.widest || stop > range.narrowest)
+    return unread('outside-lens', `the lens does not offer ${trimmed(stop.toFixed(2))}`);
+  return { status: 'read', stop };
+}
+
+function trimmed(text: string): string {
+  return text.replace(/\.0+$/, '');
+}

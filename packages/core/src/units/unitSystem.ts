@@ -1,0 +1,7 @@
+/** How lengths are typed and printed. Inside, every length is in millimetres. */
+export type UnitSystem = 'metric' | 'imperial';
+
+/** Exact since 1959: one inch is 25.4 mm. */
+export const MM_PER_INCH = 25.4;
+export const MM_PER_FOOT = 12 * MM_PER_INCH;
+export const MM_PER_METRE = 1000;

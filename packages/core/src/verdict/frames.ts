@@ -1,0 +1,80 @@
+import { distanceAtTime } from '../floor/index.js';
+import { blurBetween, conjugates, type ZoneLens, zoneLimits } from '../optics/index.js';
+import { type FocusLine } from '../pull/index.js';
+import { type LensRing } from '../kit/index.js';
+import { type Subject } from '../floor/index.js';
+import { type LineFrames, type SubjectFrames } from './pullVerdict.js';
+
+/** The line's frames, with the lens's place at each, which the subjects' blur goes by. */
+export interface JudgedLine {
+  readonly frames: LineFrames;
+  /** Lens to focused plane, Infinity allowed */
+  readonly objectMm: Float64Array;
+  /** Separation and lens to image plane: what makes an object distance a tape distance */
+  readonly toTapeMm: Float64Array;
+}
+
+/** A subject nearer than the lens itself would have no blur to compute: it is taken to stand this close to it. */
+const CLOSEST_OBJECT_MM = 1;
+
+/** Follows the line frame by frame: ring, focus, near and far limit. Frames of a hold share their optics. */
+export function judgeLine(line: FocusLine, ring: LensRing, lens: ZoneLens, frameCount: number, captureFps: number): JudgedLine {
+  const column = () => new Float64Array(frameCount);
+  const frames = { timesS: column(), ringDeg: column(), focusMm: column(), nearMm: column(), farMm: column() };
+  const objectMm = column();
+  const toTapeMm = column();
+  for (let i = 0; i < frameCount; i++) {
+    const timeS = i / captureFps;
+    const ringDeg = line.ringDegAt(timeS);
+    frames.timesS[i] = timeS;
+    frames.ringDeg[i] = ringDeg;
+    if (i > 0 && ringDeg === frames.ringDeg[i - 1]) {
+      for (const values of [frames.focusMm, frames.nearMm, frames.farMm, objectMm, toTapeMm]) values[i] = values[i - 1]!;
+      continue;
+    }
+    const focusMm = ring.distanceAt(ringDeg);
+    const at = conjugates(lens.focalLengthMm, focusMm, lens.principalSeparationMm);
+    const limits = zoneLimits(lens, at.objectMm, at.imageMm);
+    frames.focusMm[i] = focusMm;
+    frames.nearMm[i] = limits.nearMm;
+    frames.farMm[i] = limits.farMm;
+    objectMm[i] = at.objectMm;
+    toTapeMm[i] = at.imageMm + (lens.principalSeparationMm ?? 0);
+  }
+  return { frames, objectMm, toTapeMm };
+}
+
+/** Holds one subject against the line, frame by frame. */
+export function judgeSubject(
+  subject: Subject,
+  distanceOfMark: ReadonlyMap<string, number>,
+  judged: JudgedLine,
+  lens: ZoneLens,
+): SubjectFrames {
+  const { frames, objectMm, toTapeMm } = judged;
+  const n = frames.timesS.length;
+  const result = {
+    subjectId: subject.id,
+    distanceMm: new Float64Array(n),
+    blurCircles: new Float64Array(n),
+    marginMm: new Float64Array(n),
+    sharp: new Uint8Array(n),
+  };
+  for (let i = 0; i < n; i++) {
+    const distanceMm = distanceAtTime(subject, distanceOfMark, frames.timesS[i]!);
+    const subjectObjectMm = Math.max(distanceMm - toTapeMm[i]!, CLOSEST_OBJECT_MM);
+    const blurMm = blurBetween(lens.focalLengthMm, lens.fNumber, objectMm[i]!, subjectObjectMm);
+    result.distanceMm[i] = distanceMm;
+    result.blurCircles[i] = blurMm / lens.circleOfConfusionMm;
+    result.marginMm[i] = roomMm(distanceMm, frames.nearMm[i]!, frames.farMm[i]!);
+    // rounding at the very edge of the zone is forgiven
+    result.sharp[i] = blurMm <= lens.circleOfConfusionMm * (1 + 1e-9) ? 1 : 0;
+  }
+  return result;
+}
+
+/** Room to the nearer limit; at infinity inside an endless zone there is room without limit. */
+function roomMm(distanceMm: number, nearMm: number, farMm: number): number {
+  const frontMm = distanceMm - nearMm;
+  return farMm === Infinity ? frontMm : Math.min(frontMm, farMm - distanceMm);
+}

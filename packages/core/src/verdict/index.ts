@@ -1,0 +1,14 @@
+export { evaluatePull } from './evaluatePull.js';
+export { narrate, type Narration, type SentencePart, targetName } from './narrate.js';
+export {
+  type BeatVerdict,
+  type Cause,
+  type JudgedPull,
+  type LineFrames,
+  type Missing,
+  type MoveVerdict,
+  type PullVerdict,
+  type Side,
+  type SoftSpan,
+  type SubjectFrames,
+} from './pullVerdict.js';

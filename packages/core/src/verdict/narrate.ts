@@ -1,0 +1,133 @@
+import { markDistances } from '../floor/index.js';
+import { type LineTarget, type ShotPlan, targetDistanceMm } from '../pull/index.js';
+import { formatDistance, formatGap, formatTime, formatTimeFigure, type UnitSystem } from '../units/index.js';
+import { type JudgedPull, type MoveVerdict, type PullVerdict, type SoftSpan } from './pullVerdict.js';
+
+/** A stretch of the sentence, with what it means: the page gives each its colour, and no meaning by colour alone. */
+export interface SentencePart {
+  readonly tone: 'sharp' | 'soft' | 'edge' | 'plain';
+  readonly text: string;
+}
+
+export interface Narration {
+  readonly parts: readonly SentencePart[];
+  /** The parts as one text */
+  readonly text: string;
+}
+
+/**
+ * Says a verdict in a sentence or two: how much is sharp; from when not, by how much, on which side, and why; or what is tightest.
+ *
+ * @example "Sharp 9.1 of 11.0 s. Soft from 6.2 s: Ines is up to 14 cm in front of the zone while the pull to B is under way."
+ */
+export function narrate(verdict: PullVerdict, plan: ShotPlan, units: UnitSystem): Narration {
+  const parts = verdict.status === 'incomplete' ? [incomplete(verdict.missing[0])] : judged(verdict, plan, units);
+  return { parts, text: parts.map((part) => part.text).join(' ') };
+}
+
+function incomplete(missing: 'distance' | 'beat' | undefined): SentencePart {
+  return missing === 'beat'
+    ? { tone: 'plain', text: 'Nobody has to be sharp yet: say who, and when.' }
+    : { tone: 'plain', text: 'No distance yet: tape to the first subject and type it.' };
+}
+
+function judged(verdict: JudgedPull, plan: ShotPlan, units: UnitSystem): SentencePart[] {
+  const parts: SentencePart[] = [howMuch(verdict)];
+  const [first, ...others] = verdict.softSpans;
+  if (first) parts.push(...firstSoft(first, others, verdict, plan, units));
+  else parts.push(...whatIsTight(verdict, plan, units));
+  const beyond = verdict.moves.find((move) => move.grade === 'beyond');
+  if (beyond) parts.push(beyondTheHand(beyond, verdict, plan, units));
+  return parts;
+}
+
+function howMuch({ sharpFrames, requiredFrames, frameCount, captureFps, outcome, softSpans }: JudgedPull): SentencePart {
+  const total = formatTime(requiredFrames / captureFps);
+  const isWholeShot = requiredFrames === frameCount;
+  if (sharpFrames === requiredFrames)
+    return { tone: 'sharp', text: isWholeShot ? `Sharp for all ${total}.` : `Sharp for all ${total} that must be.` };
+  if (sharpFrames === 0) return { tone: 'soft', text: `Soft for all ${total}${isWholeShot ? '' : ' that must be sharp'}.` };
+  const text = `Sharp ${sharpText(sharpFrames, requiredFrames, captureFps)} of ${isWholeShot ? '' : 'the '}${total}${isWholeShot ? '' : ' that must be'}`;
+  // every beat may allow for some softness
+  return outcome !== 'soft' && softSpans.length > 0
+    ? { tone: 'sharp', text: `${text}, as much as was asked.` }
+    : { tone: 'sharp', text: `${text}.` };
+}
+
+/** Never rounds up to the whole: "6.0 of 6.0" with a soft frame in it would be a lie. */
+function sharpText(sharpFrames: number, requiredFrames: number, captureFps: number): string {
+  const sharp = formatTimeFigure(sharpFrames / captureFps);
+  return sharp === formatTimeFigure(requiredFrames / captureFps) ? `all but ${requiredFrames - sharpFrames} frames` : sharp;
+}
+
+function firstSoft(
+  first: SoftSpan,
+  others: readonly SoftSpan[],
+  verdict: JudgedPull,
+  plan: ShotPlan,
+  units: UnitSystem,
+): SentencePart[] {
+  const gap = first.worstGapMm === Infinity ? 'at infinity,' : `up to ${formatGap(first.worstGapMm, units)}`;
+  const where = `${subjectName(plan, first.subjectId)} is ${gap} ${first.side === 'in front' ? 'in front of' : 'behind'} the zone`;
+  const again =
+    others.length === 0
+      ? ''
+      : ` Soft again ${others.length === 1 ? '' : `${others.length} times `}from ${formatTime(others[0]!.fromS)}.`;
+  return [
+    { tone: 'soft', text: `Soft from ${formatTime(first.fromS)}:` },
+    { tone: 'plain', text: `${where}${why(first, verdict, plan, units)}.${again}` },
+  ];
+}
+
+function why({ cause, subjectId }: SoftSpan, verdict: JudgedPull, plan: ShotPlan, units: UnitSystem): string {
+  const pull = (moveId: string) => `the pull to ${moveName(verdict, moveId, plan, units)}`;
+  const startOf = (moveId: string) => formatTime(verdict.moves.find((move) => move.moveId === moveId)!.startS);
+  switch (cause.kind) {
+    case 'under-way':
+      return ` while ${pull(cause.moveId)} is under way`;
+    case 'starts-too-late':
+      return `, because ${pull(cause.moveId)} starts only at ${startOf(cause.moveId)}`;
+    case 'left-too-soon':
+      return `, because ${pull(cause.moveId)} leaves at ${startOf(cause.moveId)}`;
+    case 'walks':
+      return ` while ${subjectName(plan, subjectId)} walks and no pull follows`;
+    case 'out-of-reach':
+      return `: outside what the ring reaches (${formatDistance(plan.optics.lens.closeFocusMm, units)} to ∞)`;
+    case 'no-move':
+      return ', and no pull goes there';
+  }
+}
+
+function whatIsTight({ tightest, captureFps }: JudgedPull, plan: ShotPlan, units: UnitSystem): SentencePart[] {
+  if (!tightest || tightest.marginMm === Infinity) return [];
+  const room = formatGap(tightest.marginMm, units);
+  return [
+    {
+      tone: 'plain',
+      text: `Tightest at ${formatTime(tightest.frame / captureFps)}: ${subjectName(plan, tightest.subjectId)} has ${room} of room.`,
+    },
+  ];
+}
+
+function beyondTheHand(move: MoveVerdict, verdict: JudgedPull, plan: ShotPlan, units: UnitSystem): SentencePart {
+  const hundredths = (timeS: number) => `${timeS.toFixed(2)} s`;
+  return {
+    tone: 'edge',
+    text: `On paper only: the pull to ${moveName(verdict, move.moveId, plan, units)} has ${hundredths(move.availableS)}, and a hand needs ${hundredths(move.neededS)}.`,
+  };
+}
+
+function subjectName(plan: ShotPlan, subjectId: string): string {
+  return plan.subjects.find((subject) => subject.id === subjectId)?.name ?? 'someone';
+}
+
+function moveName(verdict: JudgedPull, moveId: string, plan: ShotPlan, units: UnitSystem): string {
+  const move = verdict.moves.find((item) => item.moveId === moveId);
+  return move ? targetName(move.to.target, plan, units) : 'the next mark';
+}
+
+/** A mark's letter, or the distance where there is no mark. */
+export function targetName(target: LineTarget, plan: ShotPlan, units: UnitSystem): string {
+  if (target.kind === 'mark') return plan.marks.find((mark) => mark.id === target.markId)?.letter ?? 'a mark';
+  return formatDistance(targetDistanceMm(target, markDistances(plan.marks)), units);
+}

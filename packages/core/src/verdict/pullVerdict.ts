@@ -1,0 +1,116 @@
+import { type LineMove, type MoveGrade } from '../pull/index.js';
+
+/** On which side of the zone a soft subject is. */
+export type Side = 'in front' | 'behind';
+
+/** What is still to be said before a plan can be judged. */
+export type Missing = 'distance' | 'beat';
+
+/** Why a subject is soft, in the terms of the plan. */
+export type Cause =
+  /** The move that brings focus to the subject is still turning */
+  | { readonly kind: 'under-way'; readonly moveId: string }
+  /** The move that brings focus to the subject has not begun */
+  | { readonly kind: 'starts-too-late'; readonly moveId: string }
+  /** The line was right for the subject, and this move took it away */
+  | { readonly kind: 'left-too-soon'; readonly moveId: string }
+  /** The subject walks, and the line does not go with it */
+  | { readonly kind: 'walks' }
+  /** The target lies outside what the ring reaches */
+  | { readonly kind: 'out-of-reach' }
+  /** The line never goes where the subject is */
+  | { readonly kind: 'no-move' };
+
+/** An unbroken run of frames in which a beat's subject is soft. */
+export interface SoftSpan {
+  readonly beatId: string;
+  readonly subjectId: string;
+  readonly fromFrame: number;
+  /** The first frame after it */
+  readonly toFrame: number;
+  readonly fromS: number;
+  readonly toS: number;
+  readonly worstFrame: number;
+  /** Farthest outside the zone, > 0 */
+  readonly worstGapMm: number;
+  /** At the worst frame: blur diameter over the circle of confusion, > 1 */
+  readonly worstBlurCircles: number;
+  readonly side: Side;
+  readonly cause: Cause;
+}
+
+/** One subject, frame by frame: arrays of length `frameCount`. */
+export interface SubjectFrames {
+  readonly subjectId: string;
+  /** Tape distance */
+  readonly distanceMm: Float64Array;
+  /** Blur diameter over the circle of confusion: sharp up to 1 */
+  readonly blurCircles: Float64Array;
+  /** Room to the nearer limit of the zone; negative by how far the subject is outside */
+  readonly marginMm: Float64Array;
+  /** 1 where sharp */
+  readonly sharp: Uint8Array;
+}
+
+export interface BeatVerdict {
+  readonly beatId: string;
+  readonly subjectId: string;
+  readonly frames: number;
+  readonly sharpFrames: number;
+  /** Of its frames, how many are sharp: 0 to 1 */
+  readonly share: number;
+  readonly kept: boolean;
+}
+
+/** A rack, as a hand meets it. Angles in ring degrees. */
+export interface MoveVerdict extends LineMove {
+  /** Always positive */
+  readonly travelDeg: number;
+  readonly towards: 'near' | 'far' | 'nowhere';
+  /** Where the ring may stand to have landed: its width, and how much of it lies on either side of the target */
+  readonly windowDeg: number;
+  readonly nearRoomDeg: number;
+  readonly farRoomDeg: number;
+  readonly bits: number;
+  readonly neededS: number;
+  readonly availableS: number;
+  readonly grade: MoveGrade;
+  readonly peakDegPerS: number;
+}
+
+/** The whole line, frame by frame: arrays of length `frameCount`. */
+export interface LineFrames {
+  /** Strictly increasing from 0: frame number over capture rate */
+  readonly timesS: Float64Array;
+  readonly ringDeg: Float64Array;
+  readonly focusMm: Float64Array;
+  readonly nearMm: Float64Array;
+  /** Infinity from the hyperfocal distance on */
+  readonly farMm: Float64Array;
+}
+
+/** What will happen, frame by frame and in sum. */
+export type PullVerdict =
+  | { readonly status: 'incomplete'; readonly missing: readonly Missing[] }
+  | {
+      readonly status: 'judged';
+      /** `soft`: a beat is not kept; `beyond-the-hand`: sharp on paper, with a move no hand of the assumed measure makes in its time */
+      readonly outcome: 'sharp' | 'beyond-the-hand' | 'soft';
+      readonly frameCount: number;
+      readonly captureFps: number;
+      readonly durationS: number;
+      readonly circleOfConfusionMm: number;
+      readonly line: LineFrames;
+      readonly subjects: readonly SubjectFrames[];
+      /** Frames in which someone must be sharp, and those of them in which everyone who must be is */
+      readonly requiredFrames: number;
+      readonly sharpFrames: number;
+      /** By time of their first frame */
+      readonly softSpans: readonly SoftSpan[];
+      /** The required frame with the least room, and whose it is; null when nothing is required */
+      readonly tightest: { readonly frame: number; readonly subjectId: string; readonly marginMm: number } | null;
+      readonly beats: readonly BeatVerdict[];
+      readonly moves: readonly MoveVerdict[];
+    };
+
+export type JudgedPull = Extract<PullVerdict, { status: 'judged' }>;
