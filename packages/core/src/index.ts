@@ -1,5 +1,6 @@
 /** The door of the core, in flow order: a stage imports only stages above it. */
 export { CoreError, PlanError, type Problem } from './errors.js';
+export { UNSTORABLE } from './shape.js';
 export * from './units/index.js';
 export * from './optics/index.js';
 export * from './kit/index.js';

@@ -35,12 +35,17 @@ export function quantity({ min, max, whole = false }: Limit): Shape<number> {
   };
 }
 
+/** A zero character or half of a surrogate pair: no database stores them in text. */
+export const UNSTORABLE = /\0|[\ud800-\udfff]/u;
+
 export function text({ min = 0, max }: { min?: number; max: number }): Shape<string> {
   const need = min > 0 ? `text of ${min} to ${max} characters` : `text of at most ${max} characters`;
   return {
     check(value, path, problems) {
       if (typeof value !== 'string') problems.push({ code: 'not-text', path, message: `got ${describeGiven(value)}`, need });
       else if (value.trim().length < min) problems.push({ code: 'too-short', path, message: 'the text is empty', need });
+      else if (UNSTORABLE.test(value))
+        problems.push({ code: 'bad-characters', path, message: 'it holds characters that no text has', need: 'plain text' });
       else if (value.length > max)
         problems.push({ code: 'too-long', path, message: `the text has ${value.length} characters`, need });
     },

@@ -19,7 +19,7 @@ export interface BlurDiameterOptions {
  * @returns millimetres on the sensor, 0 in the focused plane
  * @throws {CoreError} `behind-the-lens` for a subject no farther than the lens itself, and as `conjugates`
  * Source: similar triangles behind a Gaussian thin lens: c = (f²/N) |u' - u| / (u' (u - f)).
- * @example blurDiameterMm({ focalLengthMm: 50, fNumber: 2, focusDistanceMm: 3000, subjectDistanceMm: Infinity }) is 0.4316…
+ * @example blurDiameterMm({ focalLengthMm: 50, fNumber: 2, focusDistanceMm: 3000, subjectDistanceMm: Infinity }) is 0.43116…
  */
 export function blurDiameterMm(options: BlurDiameterOptions): number {
   const { focalLengthMm: f, fNumber, focusDistanceMm, subjectDistanceMm, principalSeparationMm: s = 0 } = options;

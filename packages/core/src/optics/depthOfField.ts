@@ -41,7 +41,7 @@ export interface DepthOfField {
  * @throws {CoreError} `closer-than-life-size`, `not-a-number`, `out-of-range`
  * Source: blur of a point off the focused plane, by similar triangles behind a Gaussian thin lens; k = N C (u - f),
  * u_near = u f² / (f² + k), u_far = u f² / (f² - k).
- * @example depthOfField({ focalLengthMm: 50, fNumber: 2.8, circleOfConfusionMm: 0.025, focusDistanceMm: 3000 }) has nearMm 2781.6…, farMm 3256.1…
+ * @example depthOfField({ focalLengthMm: 50, fNumber: 2.8, circleOfConfusionMm: 0.025, focusDistanceMm: 3000 }) has nearMm 2778.57…, farMm 3260.54…
  */
 export function depthOfField(options: DepthOfFieldOptions): DepthOfField {
   const { focalLengthMm: f, focusDistanceMm, principalSeparationMm: s = 0 } = options;

@@ -57,7 +57,10 @@ function howMuch({ sharpFrames, requiredFrames, frameCount, captureFps, outcome,
 /** Never rounds up to the whole: "6.0 of 6.0" with a soft frame in it would be a lie. */
 function sharpText(sharpFrames: number, requiredFrames: number, captureFps: number): string {
   const sharp = formatTimeFigure(sharpFrames / captureFps);
-  return sharp === formatTimeFigure(requiredFrames / captureFps) ? `all but ${requiredFrames - sharpFrames} frames` : sharp;
+  const softFrames = requiredFrames - sharpFrames;
+  return sharp === formatTimeFigure(requiredFrames / captureFps)
+    ? `all but ${softFrames} ${softFrames === 1 ? 'frame' : 'frames'}`
+    : sharp;
 }
 
 function firstSoft(

@@ -1,0 +1,17 @@
+import { type DynamicModule, Module } from '@nestjs/common';
+import { DatabaseModule } from './database/database.module.js';
+import { type OpenDatabase } from './database/driver.js';
+import { HealthController } from './health/health.controller.js';
+import { ProductionsModule } from './productions/productions.module.js';
+import { ShotsModule } from './shots/shots.module.js';
+
+@Module({})
+export class AppModule {
+  static with(open: OpenDatabase): DynamicModule {
+    return {
+      module: AppModule,
+      imports: [DatabaseModule.with(open), ProductionsModule, ShotsModule],
+      controllers: [HealthController],
+    };
+  }
+}

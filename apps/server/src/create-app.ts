@@ -1,0 +1,60 @@
+import { NestFactory } from '@nestjs/core';
+import { type NestExpressApplication } from '@nestjs/platform-express';
+import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import compression from 'compression';
+import helmet from 'helmet';
+import { AppModule } from './app.module.js';
+import { type Config } from './config.js';
+import { openDatabase, type OpenDatabase } from './database/driver.js';
+import { seedDemo } from './demo/seed.js';
+import { jsonOnly } from './http/json-only.js';
+import { servePage } from './http/page.js';
+import { BODY_LIMIT, ProblemFilter } from './http/problem.filter.js';
+import { bodyValidation } from './http/validation.js';
+import { ProductionsService } from './productions/productions.service.js';
+import { ShotsService } from './shots/shots.service.js';
+
+/**
+ * The whole server, ready to listen: the same for the command line and for the tests.
+ *
+ * @throws {DataFolderInUse} before anything else is set up
+ */
+export async function createApp(config: Config): Promise<NestExpressApplication> {
+  const open = await openDatabase(config);
+  try {
+    return await assemble(config, open);
+  } catch (error) {
+    await open.close();
+    throw error;
+  }
+}
+
+async function assemble(config: Config, open: OpenDatabase): Promise<NestExpressApplication> {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(open), {
+    bodyParser: false,
+    logger: ['error', 'warn'],
+    abortOnError: false,
+  });
+  app.disable('x-powered-by');
+  // plain http on a set's own network is the rule, not the exception
+  app.use(
+    helmet({ contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null } }, strictTransportSecurity: false }),
+  );
+  app.use(compression());
+  app.use(jsonOnly);
+  app.useBodyParser('json', { limit: BODY_LIMIT });
+  app.setGlobalPrefix('api');
+  app.useGlobalPipes(bodyValidation());
+  app.useGlobalFilters(new ProblemFilter());
+  app.enableShutdownHooks();
+
+  const description = new DocumentBuilder()
+    .setTitle('Still Heron')
+    .setDescription('Productions, shots in shooting order, and their plans.')
+    .setVersion('1')
+    .build();
+  SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, description));
+  if (config.pageFolder) servePage(app, config.pageFolder);
+  if (config.seedsDemo) await seedDemo(app.get(ProductionsService), app.get(ShotsService));
+  return app;
+}

@@ -1,0 +1,28 @@
+import { type DynamicModule, Global, Inject, Module, type OnApplicationShutdown } from '@nestjs/common';
+import { type OpenDatabase } from './driver.js';
+
+/** Token of the `Database`. */
+export const DATABASE = Symbol('database');
+const OPEN_DATABASE = Symbol('open database');
+
+/** Gives the open database to every module, and closes it when the server stops. */
+@Global()
+@Module({})
+export class DatabaseModule implements OnApplicationShutdown {
+  constructor(@Inject(OPEN_DATABASE) private readonly open: OpenDatabase) {}
+
+  static with(open: OpenDatabase): DynamicModule {
+    return {
+      module: DatabaseModule,
+      providers: [
+        { provide: OPEN_DATABASE, useValue: open },
+        { provide: DATABASE, useValue: open.db },
+      ],
+      exports: [DATABASE],
+    };
+  }
+
+  async onApplicationShutdown(): Promise<void> {
+    await this.open.close();
+  }
+}

@@ -1,0 +1,63 @@
+import { type ShotPlan } from '@still-heron/core';
+import { sql } from 'drizzle-orm';
+import { check, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+
+const moment = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
+
+export const productions = pgTable(
+  'productions',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    name: text('name').notNull(),
+    units: text('units', { enum: ['metric', 'imperial'] })
+      .notNull()
+      .default('metric'),
+    /** Raised by every change of the row and of the shooting order */
+    version: integer('version').notNull().default(1),
+    createdAt: moment('created_at').notNull().defaultNow(),
+    updatedAt: moment('updated_at').notNull().defaultNow(),
+  },
+  (table) => [
+    check('productions_units', sql`${table.units} in ('metric', 'imperial')`),
+    check('productions_name', sql`length(${table.name}) > 0`),
+  ],
+);
+
+export const shots = pgTable(
+  'shots',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    productionId: uuid('production_id')
+      .notNull()
+      .references(() => productions.id, { onDelete: 'cascade' }),
+    /** Place in shooting order; not necessarily without gaps */
+    position: integer('position').notNull(),
+    scene: text('scene').notNull(),
+    slate: text('slate').notNull(),
+    title: text('title').notNull(),
+    plan: jsonb('plan').$type<ShotPlan>().notNull(),
+    version: integer('version').notNull().default(1),
+    createdAt: moment('created_at').notNull().defaultNow(),
+    updatedAt: moment('updated_at').notNull().defaultNow(),
+    /** Set while a deletion can still be taken back */
+    deletedAt: moment('deleted_at'),
+  },
+  (table) => [index('shots_by_order').on(table.productionId, table.position), check('shots_version', sql`${table.version} > 0`)],
+);
+
+/** Every save of a shot, as it was then; pruned by age. */
+export const shotRevisions = pgTable(
+  'shot_revisions',
+  {
+    shotId: uuid('shot_id')
+      .notNull()
+      .references(() => shots.id, { onDelete: 'cascade' }),
+    version: integer('version').notNull(),
+    scene: text('scene').notNull(),
+    slate: text('slate').notNull(),
+    title: text('title').notNull(),
+    plan: jsonb('plan').$type<ShotPlan>().notNull(),
+    savedAt: moment('saved_at').notNull().defaultNow(),
+  },
+  (table) => [primaryKey({ columns: [table.shotId, table.version] })],
+);

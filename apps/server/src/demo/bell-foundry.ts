@@ -1,0 +1,129 @@
+import { type ShotDocument } from '@still-heron/contract';
+import {
+  addBeat,
+  addRack,
+  addStay,
+  addSubject,
+  changeBeat,
+  changeRack,
+  changeStay,
+  changeSubject,
+  type Lens,
+  type Method,
+  newPlan,
+  setDuration,
+  setLens,
+  setStop,
+  type ShotPlan,
+} from '@still-heron/core';
+
+/** The demo production: an invented film in an invented town. Its plans are made with the same steps a person takes on the page. */
+export const BELL_FOUNDRY = 'The Bell Foundry';
+
+type LensFigures = Pick<Lens, 'focalLengthMm' | 'widestStop' | 'closeFocusMm'> & { readonly throwDeg: number };
+
+/** A shot of so many seconds on a lens at a stop, nobody in it yet. */
+function shot(
+  { focalLengthMm, widestStop, closeFocusMm, throwDeg }: LensFigures,
+  stop: number,
+  durationS: number,
+  method: Method,
+): ShotPlan {
+  const lens = {
+    name: `${focalLengthMm} mm T${widestStop}`,
+    focalLengthMm,
+    widestStop,
+    closeFocusMm,
+    ring: { kind: 'helicoid' as const, focusThrowDeg: throwDeg },
+  };
+  return { ...setStop(setLens(setDuration(newPlan(), durationS), lens), stop), method };
+}
+
+const mm28 = { focalLengthMm: 28, widestStop: 2.2, closeFocusMm: 300, throwDeg: 270 };
+const mm32 = { focalLengthMm: 32, widestStop: 2.2, closeFocusMm: 350, throwDeg: 270 };
+const mm65 = { focalLengthMm: 65, widestStop: 2.2, closeFocusMm: 650, throwDeg: 280 };
+const mm75 = { focalLengthMm: 75, widestStop: 2.2, closeFocusMm: 750, throwDeg: 280 };
+const mm135 = { focalLengthMm: 135, widestStop: 2.5, closeFocusMm: 1000, throwDeg: 300 };
+
+/** Fixed on one person through the whole shot, wide and stopped down: sharp. */
+function bronzeAtTheLip(): ShotPlan {
+  return changeSubject(addSubject(shot(mm32, 4.5, 8, 'fixed'), { name: 'Old Tam', distanceMm: 3400 }), 'subject-1', {
+    detail: 'hands on the ladle',
+  });
+}
+
+/** Ines comes down the floor with a lantern; the pull to where she stops begins too late. */
+function lanternToTheMould(): ShotPlan {
+  let plan = shot(mm65, 2.2, 11, 'rack');
+  plan = addSubject(plan, { name: 'Old Tam', distanceMm: 2900 });
+  plan = addSubject(plan, { name: 'Ines', distanceMm: 4550 });
+  plan = addSubject(plan, { name: 'Hand cart', distanceMm: 7200 });
+  plan = changeSubject(plan, 'subject-3', { detail: 'rim of the bell' });
+  plan = addStay(plan, 'subject-2', { distanceMm: 2050, fromS: 5.2 });
+  plan = changeStay(plan, 'subject-2', 'stay-1', { untilS: 1.4 });
+  plan = addRack(plan, 'mark-4', 4.9);
+  plan = changeRack(plan, 'rack-1', { startS: 4.9, durationS: 1.1, cue: 'her lantern passes the post' });
+  plan = changeBeat(plan, 'beat-1', { toS: 4, why: 'he hears her' });
+  plan = changeBeat(plan, 'beat-2', { fromS: 5.4, why: 'she sees the crack' });
+  plan = addRack(plan, 'mark-3', 8.6);
+  plan = changeRack(plan, 'rack-2', { startS: 8.6, durationS: 1.2, cue: 'she sets the lantern down' });
+  plan = changeBeat(plan, 'beat-2', { toS: 8.6 });
+  return changeBeat(plan, 'beat-3', { fromS: 9.8, why: 'the bell waits' });
+}
+
+/** A long lens close by: sharp on paper, and a hand has hardly time for the turn. */
+function theForkIsStruck(): ShotPlan {
+  let plan = shot(mm135, 3.2, 6, 'rack');
+  plan = addSubject(plan, { name: 'Tuning fork', distanceMm: 1450 });
+  plan = changeSubject(plan, 'subject-1', { detail: 'tines' });
+  plan = addSubject(plan, { name: 'Maren', distanceMm: 2350 });
+  plan = addRack(plan, 'mark-2', 2.4);
+  plan = changeRack(plan, 'rack-1', { startS: 2.4, durationS: 1.5, cue: 'the fork stops' });
+  plan = changeBeat(plan, 'beat-1', { toS: 2.4, why: 'the note' });
+  return changeBeat(plan, 'beat-2', { fromS: 3.9, toS: 6, why: 'she hears it is wrong' });
+}
+
+/** Two people on the stairs, time enough between them: sharp. */
+function listeningOnTheStairs(): ShotPlan {
+  let plan = shot(mm75, 4.5, 9, 'rack');
+  plan = addSubject(plan, { name: 'Maren', distanceMm: 3100 });
+  plan = addSubject(plan, { name: 'Bohdan', distanceMm: 5400 });
+  plan = addRack(plan, 'mark-2', 4);
+  plan = changeRack(plan, 'rack-1', { startS: 4, durationS: 1.6, cue: '“Who rang it?”' });
+  plan = changeBeat(plan, 'beat-1', { toS: 4, why: 'the question' });
+  return changeBeat(plan, 'beat-2', { fromS: 5.6, toS: 9, why: 'the answer' });
+}
+
+/** The cart rolls into a plane set beforehand; nobody touches the ring. */
+function cartThroughTheGate(): ShotPlan {
+  let plan = shot(mm28, 6.3, 10, 'walk-in');
+  plan = addSubject(plan, { name: 'Hand cart', distanceMm: 9000 });
+  plan = changeSubject(plan, 'subject-1', { detail: 'rim of the bell' });
+  plan = addStay(plan, 'subject-1', { distanceMm: 2600, fromS: 7 });
+  plan = changeStay(plan, 'subject-1', 'stay-1', { untilS: 0.5 });
+  plan = { ...plan, line: { start: { kind: 'mark', markId: 'mark-2' }, moves: [] } };
+  return changeBeat(plan, 'beat-1', { fromS: 6, why: 'the bell, close' });
+}
+
+/** From a face on the bank to the ferry far out: the pull runs to the end of the ring. */
+function theFerryTakesTheBell(): ShotPlan {
+  let plan = shot(mm75, 3.2, 14, 'rack');
+  plan = addSubject(plan, { name: 'Bohdan', distanceMm: 2700 });
+  plan = addSubject(plan, { name: 'River ferry', distanceMm: null });
+  plan = changeSubject(plan, 'subject-2', { detail: 'the bell on deck' });
+  plan = addRack(plan, 'mark-2', 6);
+  plan = changeRack(plan, 'rack-1', { startS: 6, durationS: 2.5, cue: 'he turns to the water' });
+  plan = changeBeat(plan, 'beat-1', { toS: 5.5, why: 'he lets go' });
+  plan = changeBeat(plan, 'beat-2', { fromS: 8.5, toS: 12, why: 'it leaves' });
+  return addBeat(plan, 'subject-2', 12);
+}
+
+/** In shooting order, which is not the order of the story. */
+export const BELL_FOUNDRY_SHOTS: readonly (() => ShotDocument)[] = [
+  () => ({ scene: '4 Casting floor', slate: '4A', title: 'Bronze at the lip', plan: bronzeAtTheLip() }),
+  () => ({ scene: '4 Casting floor', slate: '4B', title: 'Lantern to the mould', plan: lanternToTheMould() }),
+  () => ({ scene: '9 Tuning loft', slate: '9A', title: 'The fork is struck', plan: theForkIsStruck() }),
+  () => ({ scene: '9 Tuning loft', slate: '9C', title: 'Listening on the stairs', plan: listeningOnTheStairs() }),
+  () => ({ scene: '12 Yard and river', slate: '12A', title: 'Hand cart through the gate', plan: cartThroughTheGate() }),
+  () => ({ scene: '12 Yard and river', slate: '12D', title: 'The ferry takes the bell', plan: theFerryTakesTheBell() }),
+];

@@ -1,0 +1,15 @@
+import { type NextFunction, type Request, type Response } from 'express';
+import { type ErrorBody } from '@still-heron/contract';
+
+/** Refuses a body that does not say it is JSON: it would be dropped silently, and a form on another site could send it. */
+export function jsonOnly(request: Request, response: Response, next: NextFunction): void {
+  const hasBody = Number(request.headers['content-length'] ?? 0) > 0 || request.headers['transfer-encoding'] !== undefined;
+  if (!hasBody || request.is('application/json')) return next();
+  const body: ErrorBody = {
+    code: 'not-json',
+    message: 'the body does not say it is JSON',
+    path: '',
+    need: 'the content type application/json',
+  };
+  response.status(415).json(body);
+}

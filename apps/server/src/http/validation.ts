@@ -1,0 +1,70 @@
+import { type ArgumentMetadata, Injectable, type PipeTransform, ValidationPipe } from '@nestjs/common';
+import { type CheckContext, PLAN_CHECK, type ProblemView } from '@still-heron/contract';
+import { checkPlan } from '@still-heron/core';
+import { type ValidationError } from 'class-validator';
+import { notFound, RequestProblem } from './request-problem.js';
+
+/** Checks every body against its class; unknown fields are refused, and the answer lists everything that is wrong. */
+export function bodyValidation(): ValidationPipe {
+  const pipe = new ValidationPipe({
+    whitelist: true,
+    forbidNonWhitelisted: true,
+    transform: true,
+    forbidUnknownValues: true,
+    validationError: { target: false },
+    exceptionFactory: (errors) => {
+      const problems = errors.flatMap(problemsOf);
+      return new RequestProblem(400, { ...problems[0]!, ...(problems.length > 1 ? { problems } : {}) });
+    },
+  });
+  const check = pipe.transform.bind(pipe);
+  pipe.transform = (value: unknown, metadata: ArgumentMetadata) => {
+    if (metadata.type === 'body' && (typeof value !== 'object' || value === null || Array.isArray(value))) {
+      throw new RequestProblem(400, {
+        code: 'not-an-object',
+        message: 'the body is not a JSON object',
+        path: '',
+        need: 'a JSON object',
+      });
+    }
+    return check(value, metadata);
+  };
+  return pipe;
+}
+
+function problemsOf(error: ValidationError): ProblemView[] {
+  return Object.entries(error.constraints ?? {}).flatMap(([check, message]) => {
+    if (check === PLAN_CHECK) {
+      return checkPlan(error.value).map((problem) => ({
+        ...problem,
+        path: problem.path === '' ? error.property : `${error.property}.${problem.path}`,
+      }));
+    }
+    const { code = 'unknown-field', need = 'only the fields listed at /api/docs' } = (error.contexts?.[check] ??
+      {}) as Partial<CheckContext>;
+    return [{ code, message: check === 'whitelistValidation' ? 'this field is not known' : message, path: error.property, need }];
+  });
+}
+
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
+
+/** An id in an address. What can't be one is simply not found. */
+@Injectable()
+export class ShotId implements PipeTransform<string, string> {
+  transform(value: string): string {
+    if (!UUID.test(value)) throw notFound('shot');
+    return value;
+  }
+}
+
+@Injectable()
+export class ProductionId implements PipeTransform<string, string> {
+  transform(value: string): string {
+    if (!UUID.test(value)) throw notFound('production');
+    return value;
+  }
+}
+
+export function isUuid(value: string): boolean {
+  return UUID.test(value);
+}

@@ -1,0 +1,64 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { and, asc, eq, isNull, sql } from 'drizzle-orm';
+import { DATABASE } from '../database/database.module.js';
+import { type Database } from '../database/driver.js';
+import { productions, shots } from '../database/schema.js';
+
+export type ProductionRow = typeof productions.$inferSelect & { shotCount: number };
+
+/** The only place that asks the database about productions. */
+@Injectable()
+export class ProductionsRepository {
+  constructor(@Inject(DATABASE) private readonly db: Database) {}
+
+  all(): Promise<ProductionRow[]> {
+    return this.select().orderBy(asc(productions.createdAt));
+  }
+
+  async find(id: string): Promise<ProductionRow | undefined> {
+    const [row] = await this.select().where(eq(productions.id, id));
+    return row;
+  }
+
+  async insert(name: string): Promise<string> {
+    const [row] = await this.db.insert(productions).values({ name }).returning({ id: productions.id });
+    return row!.id;
+  }
+
+  /** @returns whether the version was still the stored one */
+  async update(id: string, version: number, changes: { name?: string; units?: 'metric' | 'imperial' }): Promise<boolean> {
+    const rows = await raiseVersion(this.db, id, version, changes);
+    return rows.length > 0;
+  }
+
+  private select() {
+    return this.db
+      .select({
+        id: productions.id,
+        name: productions.name,
+        units: productions.units,
+        version: productions.version,
+        createdAt: productions.createdAt,
+        updatedAt: productions.updatedAt,
+        shotCount: sql<number>`count(${shots.id})::int`,
+      })
+      .from(productions)
+      .leftJoin(shots, and(eq(shots.productionId, productions.id), isNull(shots.deletedAt)))
+      .groupBy(productions.id)
+      .$dynamic();
+  }
+}
+
+/** Changes the row only at the version named; an empty answer means it was changed since, or is gone. */
+export function raiseVersion(
+  db: Database,
+  id: string,
+  version: number,
+  changes: { name?: string; units?: 'metric' | 'imperial' } = {},
+) {
+  return db
+    .update(productions)
+    .set({ ...changes, version: version + 1, updatedAt: new Date() })
+    .where(and(eq(productions.id, id), eq(productions.version, version)))
+    .returning({ id: productions.id });
+}

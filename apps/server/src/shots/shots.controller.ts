@@ -1,0 +1,116 @@
+import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Put, Query } from '@nestjs/common';
+import {
+  ApiBadRequestResponse,
+  ApiConflictResponse,
+  ApiCreatedResponse,
+  ApiNoContentResponse,
+  ApiNotFoundResponse,
+  ApiOkResponse,
+  ApiQuery,
+  ApiTags,
+} from '@nestjs/swagger';
+import {
+  CreateShot,
+  ErrorBody,
+  OrderShots,
+  ProductionView,
+  RevisionView,
+  SaveShot,
+  ShotDocument,
+  ShotView,
+} from '@still-heron/contract';
+import { notFound, RequestProblem } from '../http/request-problem.js';
+import { ProductionId, ShotId } from '../http/validation.js';
+import { ShotsService } from './shots.service.js';
+
+@ApiTags('shots')
+@ApiBadRequestResponse({ type: ErrorBody })
+@ApiNotFoundResponse({ type: ErrorBody })
+@Controller()
+export class ShotsController {
+  constructor(@Inject(ShotsService) private readonly shots: ShotsService) {}
+
+  @Get('productions/:productionId/shots')
+  @ApiOkResponse({ type: [ShotView] })
+  inOrder(@Param('productionId', ProductionId) productionId: string): Promise<ShotView[]> {
+    return this.shots.inOrder(productionId);
+  }
+
+  @Post('productions/:productionId/shots')
+  @ApiCreatedResponse({ type: ShotView })
+  create(@Param('productionId', ProductionId) productionId: string, @Body() body: CreateShot): Promise<ShotView> {
+    return this.shots.create(productionId, body);
+  }
+
+  @Put('productions/:productionId/order')
+  @ApiOkResponse({ type: ProductionView })
+  @ApiConflictResponse({ type: ErrorBody })
+  order(@Param('productionId', ProductionId) productionId: string, @Body() body: OrderShots): Promise<ProductionView> {
+    return this.shots.order(productionId, body);
+  }
+
+  @Get('shots/:shotId')
+  @ApiOkResponse({ type: ShotView })
+  find(@Param('shotId', ShotId) id: string): Promise<ShotView> {
+    return this.shots.find(id);
+  }
+
+  @Put('shots/:shotId')
+  @ApiOkResponse({ type: ShotView })
+  @ApiConflictResponse({ type: ErrorBody, description: 'With the stored shot' })
+  save(@Param('shotId', ShotId) id: string, @Body() body: SaveShot): Promise<ShotView> {
+    return this.shots.save(id, body);
+  }
+
+  @Delete('shots/:shotId')
+  @HttpCode(204)
+  @ApiNoContentResponse()
+  @ApiConflictResponse({ type: ErrorBody, description: 'With the stored shot' })
+  @ApiQuery({ name: 'version', type: Number })
+  async remove(@Param('shotId', ShotId) id: string, @Query('version') version: unknown): Promise<void> {
+    await this.shots.remove(id, versionFrom(version));
+  }
+
+  @Post('shots/:shotId/duplicate')
+  @ApiCreatedResponse({ type: ShotView })
+  duplicate(@Param('shotId', ShotId) id: string): Promise<ShotView> {
+    return this.shots.duplicate(id);
+  }
+
+  @Post('shots/:shotId/restore')
+  @HttpCode(200)
+  @ApiOkResponse({ type: ShotView, description: 'A deletion taken back' })
+  restore(@Param('shotId', ShotId) id: string): Promise<ShotView> {
+    return this.shots.restore(id);
+  }
+
+  @Get('shots/:shotId/revisions')
+  @ApiOkResponse({ type: [RevisionView], description: 'Newest first' })
+  revisions(@Param('shotId', ShotId) id: string): Promise<RevisionView[]> {
+    return this.shots.revisions(id);
+  }
+
+  @Get('shots/:shotId/revisions/:version')
+  @ApiOkResponse({ type: ShotDocument })
+  revision(@Param('shotId', ShotId) id: string, @Param('version') version: string): Promise<ShotDocument> {
+    const number = wholeNumber(version);
+    if (number === null) throw notFound('revision');
+    return this.shots.revision(id, number);
+  }
+}
+
+function versionFrom(value: unknown): number {
+  const number = wholeNumber(value);
+  if (number === null)
+    throw new RequestProblem(400, {
+      code: 'not-whole',
+      message: 'it is not a whole number',
+      path: 'version',
+      need: 'the version that was read, a whole number from 1',
+    });
+  return number;
+}
+
+function wholeNumber(value: unknown): number | null {
+  return typeof value === 'string' && /^[1-9]\d{0,8}$/.test(value) ? Number(value) : null;
+}

@@ -1,0 +1,133 @@
+import { Inject, Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
+import {
+  type CreateShot,
+  type OrderShots,
+  type ProductionView,
+  type RevisionView,
+  type SaveShot,
+  type ShotDocument,
+  type ShotView,
+} from '@still-heron/contract';
+import { notFound, RequestProblem, versionConflict } from '../http/request-problem.js';
+import { isUuid } from '../http/validation.js';
+import { ProductionsService } from '../productions/productions.service.js';
+import { type ShotRow, ShotsRepository } from './shots.repository.js';
+
+const PRUNE_EVERY_MS = 3_600_000;
+
+@Injectable()
+export class ShotsService implements OnModuleInit, OnModuleDestroy {
+  private pruning: NodeJS.Timeout | undefined;
+
+  constructor(
+    @Inject(ShotsRepository) private readonly repository: ShotsRepository,
+    @Inject(ProductionsService) private readonly productions: ProductionsService,
+  ) {}
+
+  async onModuleInit(): Promise<void> {
+    await this.repository.prune(new Date());
+    this.pruning = setInterval(() => void this.repository.prune(new Date()), PRUNE_EVERY_MS);
+    this.pruning.unref();
+  }
+
+  onModuleDestroy(): void {
+    clearInterval(this.pruning);
+  }
+
+  /** @throws {RequestProblem} 404 */
+  async inOrder(productionId: string): Promise<ShotView[]> {
+    await this.productions.find(productionId);
+    return (await this.repository.inOrder(productionId)).map(toView);
+  }
+
+  /** @throws {RequestProblem} 404 */
+  async find(id: string): Promise<ShotView> {
+    return toView(await this.row(id));
+  }
+
+  /** @throws {RequestProblem} 404 for the production or the shot it should come after */
+  async create(productionId: string, { afterShotId, ...document }: CreateShot): Promise<ShotView> {
+    await this.productions.find(productionId);
+    if (afterShotId !== undefined && !isUuid(afterShotId)) throw notFound('shot');
+    const after = afterShotId === undefined ? null : await this.row(afterShotId);
+    if (after && after.productionId !== productionId) throw notFound('shot');
+    return toView(await this.repository.insert(productionId, document, after));
+  }
+
+  /** A copy right after the original, its slate marked so that the two can be told apart. @throws {RequestProblem} 404 */
+  async duplicate(id: string): Promise<ShotView> {
+    const original = await this.row(id);
+    const slates = new Set((await this.repository.inOrder(original.productionId)).map(({ slate }) => slate));
+    return toView(
+      await this.repository.insert(original.productionId, { ...original, slate: copySlate(original.slate, slates) }, original),
+    );
+  }
+
+  /** @throws {RequestProblem} 404, 409 with what is stored */
+  async save(id: string, { version, ...document }: SaveShot): Promise<ShotView> {
+    const saved = await this.repository.save(id, version, document);
+    if (saved) return toView(saved);
+    const stored = await this.row(id);
+    throw versionConflict(version, stored.version, toView(stored));
+  }
+
+  /** @throws {RequestProblem} 404, 409 with what is stored */
+  async remove(id: string, version: number): Promise<void> {
+    if (await this.repository.setDeleted(id, version, true)) return;
+    const stored = await this.row(id);
+    throw versionConflict(version, stored.version, toView(stored));
+  }
+
+  /** Takes a deletion back. @throws {RequestProblem} 404 for a shot that is not deleted, or no longer there */
+  async restore(id: string): Promise<ShotView> {
+    if (!(await this.repository.setDeleted(id, null, false))) throw notFound('shot');
+    return this.find(id);
+  }
+
+  /** @throws {RequestProblem} 404, 409 when shots came or went, or the order was changed since */
+  async order(productionId: string, { version, shotIds }: OrderShots): Promise<ProductionView> {
+    const stored = await this.productions.find(productionId);
+    const known = new Set((await this.repository.inOrder(productionId)).map(({ id }) => id));
+    if (shotIds.length !== known.size || !shotIds.every((id) => known.has(id))) {
+      throw new RequestProblem(409, {
+        code: 'other-shots',
+        message: 'these are not the shots of the production',
+        path: 'shotIds',
+        need: 'each of its shots once',
+      });
+    }
+    if (!(await this.repository.order(productionId, version, shotIds))) throw versionConflict(version, stored.version);
+    return this.productions.find(productionId);
+  }
+
+  /** Newest first. @throws {RequestProblem} 404 */
+  async revisions(id: string): Promise<RevisionView[]> {
+    await this.row(id);
+    return (await this.repository.revisions(id)).map(({ version, savedAt }) => ({ version, savedAt: savedAt.toISOString() }));
+  }
+
+  /** @throws {RequestProblem} 404 */
+  async revision(id: string, version: number): Promise<ShotDocument> {
+    await this.row(id);
+    const revision = await this.repository.revision(id, version);
+    if (!revision) throw notFound('revision');
+    const { scene, slate, title, plan } = revision;
+    return { scene, slate, title, plan };
+  }
+
+  private async row(id: string): Promise<ShotRow> {
+    const row = await this.repository.find(id);
+    if (!row) throw notFound('shot');
+    return row;
+  }
+}
+
+function toView({ id, productionId, version, scene, slate, title, plan, updatedAt }: ShotRow): ShotView {
+  return { id, productionId, version, scene, slate, title, plan, updatedAt: updatedAt.toISOString() };
+}
+
+/** `4B` becomes `4B-2`, `4B-3` … : the first that is free. A slate that would grow too long is cut before the number. */
+function copySlate(slate: string, taken: ReadonlySet<string>): string {
+  const stem = slate.replace(/-\d+$/, '').slice(0, 8);
+  for (let number = 2; ; number++) if (!taken.has(`${stem}-${number}`)) return `${stem}-${number}`;
+}

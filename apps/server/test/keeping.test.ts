@@ -1,0 +1,127 @@
+import { existsSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { type ProductionView, type ShotView } from '@still-heron/contract';
+import { checkPlan, evaluatePull, narrate } from '@still-heron/core';
+import { sql } from 'drizzle-orm';
+import { readConfig } from '../src/config';
+import { DATABASE } from '../src/database/database.module';
+import { type Database } from '../src/database/driver';
+import { lockDataFolder } from '../src/database/lock';
+import { shotRevisions } from '../src/database/schema';
+import { BELL_FOUNDRY_SHOTS } from '../src/demo/bell-foundry';
+import { ShotsRepository } from '../src/shots/shots.repository';
+import { makeProduction, makeShot, startServer } from './server';
+
+test('what was saved is there after a stop and a start; meanwhile the folder is locked', async () => {
+  const first = await startServer();
+  const { id } = await makeProduction(first, 'The Bell Foundry');
+  const shot = await makeShot(first, id, { title: 'Lantern to the mould' });
+  await expect(startServer({ dataFolder: first.folder })).rejects.toThrow(
+    /Another Still Heron \(process \d+\) is using the data folder .* Stop that one first, or set STILL_HERON_DATA/,
+  );
+  await first.stop();
+  expect(existsSync(join(first.folder, 'in-use-by'))).toBe(false);
+  const second = await startServer({ dataFolder: first.folder });
+  expect((await second.request.get(`/api/shots/${shot.id}`).expect(200)).body).toEqual(shot);
+  await second.stop();
+  second.remove();
+});
+
+describe('the lock', () => {
+  const folder = () => mkdtempSync(join(tmpdir(), 'still-heron-lock-'));
+
+  test('of a process that is gone is taken over', () => {
+    const place = folder();
+    writeFileSync(join(place, 'in-use-by'), '999999999');
+    const unlock = lockDataFolder(place);
+    unlock();
+    unlock();
+    writeFileSync(join(place, 'in-use-by'), 'not a number');
+    lockDataFolder(place)();
+    expect(existsSync(join(place, 'in-use-by'))).toBe(false);
+  });
+
+  test('of a living process is respected', () => {
+    const place = folder();
+    writeFileSync(join(place, 'in-use-by'), String(process.ppid));
+    expect(() => lockDataFolder(place)).toThrow(`process ${process.ppid}`);
+  });
+});
+
+describe('the demo production', () => {
+  test('is seeded once, and only into an empty database', async () => {
+    const server = await startServer({ seedsDemo: true });
+    const [production, ...others] = (await server.request.get('/api/productions')).body as ProductionView[];
+    expect(production).toMatchObject({ name: 'The Bell Foundry', shotCount: 6 });
+    expect(others).toEqual([]);
+    const shots = (await server.request.get(`/api/productions/${production!.id}/shots`)).body as ShotView[];
+    expect(shots.map(({ slate }) => slate)).toEqual(['4A', '4B', '9A', '9C', '12A', '12D']);
+    await server.stop();
+    const again = await startServer({ seedsDemo: true, dataFolder: server.folder });
+    expect((await again.request.get('/api/productions')).body).toHaveLength(1);
+    await again.stop();
+    again.remove();
+  });
+
+  test('shows every outcome: sharp as planned, soft for a reason that is named, barely possible', () => {
+    const told = Object.fromEntries(
+      BELL_FOUNDRY_SHOTS.map((make) => {
+        const { slate, plan } = make();
+        expect(checkPlan(plan)).toEqual([]);
+        const verdict = evaluatePull(plan);
+        if (verdict.status !== 'judged') throw new Error(slate);
+        return [slate, { verdict, text: narrate(verdict, plan, 'metric').text }];
+      }),
+    );
+    expect(told['9C']!.verdict.outcome).toBe('sharp');
+    expect(told['4B']!.verdict.outcome).toBe('soft');
+    expect(told['4B']!.text).toMatch(
+      /Soft from 5\.4 s: Ines is up to \d+ cm in front of the zone while the pull to D is under way\./,
+    );
+    expect(told['9A']!.verdict.outcome).toBe('sharp');
+    expect(told['9A']!.verdict.moves[0]!.grade).toBe('tight');
+    expect(new Set(BELL_FOUNDRY_SHOTS.map((make) => make().plan.method)).size).toBeGreaterThanOrEqual(3);
+  });
+});
+
+test('revisions are thinned by age, and the newest of a shot stays', async () => {
+  const server = await startServer();
+  const { id: productionId } = await makeProduction(server);
+  const shot = await makeShot(server, productionId);
+  const { scene, slate, title, plan } = shot;
+  const db = server.app.get<Database>(DATABASE);
+  const now = new Date('2026-11-25T12:30:00Z');
+  const at = (iso: string, version: number) => ({ shotId: shot.id, version, scene, slate, title, plan, savedAt: new Date(iso) });
+  await db.delete(shotRevisions);
+  await db
+    .insert(shotRevisions)
+    .values([
+      at('2026-06-01T08:00:00Z', 1),
+      at('2026-06-01T20:00:00Z', 2),
+      at('2026-11-25T09:05:00Z', 3),
+      at('2026-11-25T09:55:00Z', 4),
+      at('2026-11-25T10:01:00Z', 5),
+      at('2026-11-25T12:00:00Z', 6),
+      at('2026-11-25T12:01:00Z', 7),
+    ]);
+  await server.app.get(ShotsRepository).prune(now);
+  const left = await db
+    .select({ version: shotRevisions.version })
+    .from(shotRevisions)
+    .orderBy(sql`version`);
+  expect(left.map(({ version }) => version)).toEqual([2, 4, 5, 6, 7]);
+  await server.stop();
+  server.remove();
+});
+
+test('the environment is read, and a port that is none is refused', () => {
+  expect(readConfig({ STILL_HERON_DATA: '/tmp/x', PORT: '5000' })).toMatchObject({
+    port: 5000,
+    dataFolder: '/tmp/x',
+    host: '127.0.0.1',
+    databaseUrl: null,
+    seedsDemo: false,
+  });
+  expect(() => readConfig({ PORT: 'front' })).toThrow('PORT: got front, need a whole number');
+});

@@ -1,0 +1,66 @@
+import 'reflect-metadata';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { type NestExpressApplication } from '@nestjs/platform-express';
+import { type ProductionView, type ShotDocument, type ShotView } from '@still-heron/contract';
+import { newPlan } from '@still-heron/core';
+import supertest from 'supertest';
+import { type Config } from '../src/config';
+import { createApp } from '../src/create-app';
+
+/** A real server on a real PGlite in a folder of its own. */
+export interface TestServer {
+  readonly app: NestExpressApplication;
+  readonly folder: string;
+  readonly request: ReturnType<typeof supertest>;
+  stop(): Promise<void>;
+  remove(): void;
+}
+
+export async function startServer(options: Partial<Config> = {}): Promise<TestServer> {
+  const folder = options.dataFolder ?? mkdtempSync(join(tmpdir(), 'still-heron-'));
+  const config: Config = {
+    port: 0,
+    host: '127.0.0.1',
+    databaseUrl: null,
+    seedsDemo: false,
+    pageFolder: null,
+    ...options,
+    dataFolder: folder,
+  };
+  const app = await createApp(config);
+  await app.listen(0, '127.0.0.1');
+  return {
+    app,
+    folder,
+    request: supertest(app.getHttpServer()),
+    stop: () => app.close(),
+    remove: () => rmSync(folder, { recursive: true, force: true }),
+  };
+}
+
+export const someShot = (changes: Partial<ShotDocument> = {}): ShotDocument => ({
+  scene: '4',
+  slate: '4A',
+  title: 'Bronze at the lip',
+  plan: newPlan(),
+  ...changes,
+});
+
+export async function makeProduction({ request }: TestServer, name = 'The Bell Foundry'): Promise<ProductionView> {
+  return (await request.post('/api/productions').send({ name }).expect(201)).body as ProductionView;
+}
+
+export async function makeShot(
+  { request }: TestServer,
+  productionId: string,
+  changes: Partial<ShotDocument> & { afterShotId?: string } = {},
+): Promise<ShotView> {
+  return (
+    await request
+      .post(`/api/productions/${productionId}/shots`)
+      .send({ ...someShot(), ...changes })
+      .expect(201)
+  ).body as ShotView;
+}

@@ -1,0 +1,112 @@
+import { ApiProperty } from '@nestjs/swagger';
+import { checkPlan, UNSTORABLE } from '@still-heron/core';
+import { Transform } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayUnique,
+  IsIn,
+  IsInt,
+  IsString,
+  Length,
+  Max,
+  Min,
+  registerDecorator,
+  ValidateIf,
+} from 'class-validator';
+
+/** What a failed check says besides its message; the server's validation makes the error body of it. */
+export interface CheckContext {
+  readonly code: string;
+  readonly need: string;
+}
+
+const said = (code: string, need: string): { context: CheckContext } => ({ context: { code, need } });
+
+function all(...decorators: PropertyDecorator[]): PropertyDecorator {
+  return (target, key) => decorators.forEach((decorate) => decorate(target, key));
+}
+
+/** Text of so many characters, without characters that can't be stored. */
+export function Text({ min = 0, max, description }: { min?: number; max: number; description: string }): PropertyDecorator {
+  const need = min > 0 ? `text of ${min} to ${max} characters` : `text of at most ${max} characters`;
+  return all(
+    ApiProperty({ type: String, minLength: min, maxLength: max, description }),
+    Storable(min > 0),
+    Length(min, max, { message: 'the length does not fit', ...said('wrong-length', need) }),
+    IsString({ message: 'it is not text', ...said('not-text', need) }),
+  );
+}
+
+/** The field may be left out; null is not the same as leaving it out. */
+export function Optional(): PropertyDecorator {
+  return ValidateIf((_, value: unknown) => value !== undefined);
+}
+
+function Storable(needsWords: boolean): PropertyDecorator {
+  return (target, key) =>
+    registerDecorator({
+      name: 'storable',
+      target: target.constructor,
+      propertyName: key as string,
+      options: { message: 'the text is blank or holds characters that no text has', ...said('bad-characters', 'plain text') },
+      validator: {
+        validate: (value: unknown) =>
+          typeof value !== 'string' || !(UNSTORABLE.test(value) || (needsWords && value.trim() === '')),
+      },
+    });
+}
+
+/** The version of a row that a change was made from. */
+export function Version(): PropertyDecorator {
+  const need = 'the version that was read, a whole number from 1';
+  return all(
+    ApiProperty({
+      type: Number,
+      minimum: 1,
+      description: 'The version this change was made from; another one stored answers 409.',
+    }),
+    IsInt({ message: 'it is not a whole number', ...said('not-whole', need) }),
+    Min(1, { message: 'it is below 1', ...said('out-of-range', need) }),
+    Max(2 ** 31 - 1, { message: 'it is too large', ...said('out-of-range', need) }),
+  );
+}
+
+export function Choice(values: readonly string[], description: string): PropertyDecorator {
+  return all(
+    ApiProperty({ enum: values, description }),
+    IsIn(values, { message: 'it is none of the choices', ...said('not-a-choice', values.join(' or ')) }),
+  );
+}
+
+export function Ids(max: number, description: string): PropertyDecorator {
+  const need = `a list of at most ${max} different ids`;
+  return all(
+    ApiProperty({ type: [String], maxItems: max, description }),
+    IsString({ each: true, message: 'an id is not text', ...said('not-text', need) }),
+    ArrayUnique({ message: 'an id stands there twice', ...said('id-twice', need) }),
+    ArrayMaxSize(max, { message: 'it is not a list, or too long', ...said('not-a-list', need) }),
+  );
+}
+
+/** Name of the check below, by which the server's validation knows to list the plan's own problems. */
+export const PLAN_CHECK = 'isShotPlan';
+
+/** A whole shot plan, checked by the core's one declaration of limits. */
+export function Plan(): PropertyDecorator {
+  return (target, key) => {
+    ApiProperty({
+      type: Object,
+      additionalProperties: true,
+      description: 'The shot plan, schema 1: lengths in mm (null for infinity), times in s.',
+    })(target, key);
+    // the plan is checked as it came: a deep copy by the transformer would be work for nothing
+    Transform(({ obj }: { obj: Record<string, unknown> }) => obj[key as string], { toClassOnly: true })(target, key);
+    registerDecorator({
+      name: PLAN_CHECK,
+      target: target.constructor,
+      propertyName: key as string,
+      options: { message: 'the plan breaks a rule' },
+      validator: { validate: (value: unknown) => checkPlan(value).length === 0 },
+    });
+  };
+}

@@ -1,0 +1,13 @@
+/** What crosses the wire between page and server. The page takes types only; the server runs the checks. */
+export { ErrorBody, ProblemView } from './errors.js';
+export { type CheckContext, PLAN_CHECK } from './fields.js';
+export {
+  ChangeProduction,
+  CreateProduction,
+  MOST_SHOTS,
+  OrderShots,
+  PRODUCTION_NAME,
+  ProductionView,
+  UNIT_SYSTEMS,
+} from './productions.js';
+export { CreateShot, RevisionView, SaveShot, SCENE, ShotDocument, ShotView, SLATE, TITLE } from './shots.js';

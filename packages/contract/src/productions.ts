@@ -1,0 +1,47 @@
+import { ApiProperty } from '@nestjs/swagger';
+import { Choice, Ids, Optional, Text, Version } from './fields.js';
+
+export const UNIT_SYSTEMS = ['metric', 'imperial'] as const;
+export const PRODUCTION_NAME = { min: 1, max: 80 } as const;
+export const MOST_SHOTS = 5000;
+
+export class CreateProduction {
+  @Text({ ...PRODUCTION_NAME, description: 'Working title' })
+  name!: string;
+}
+
+export class ChangeProduction {
+  @Version()
+  version!: number;
+
+  @Optional()
+  @Text({ ...PRODUCTION_NAME, description: 'Working title' })
+  name?: string;
+
+  @Optional()
+  @Choice(UNIT_SYSTEMS, 'What a bare number means, and how lengths are printed')
+  units?: (typeof UNIT_SYSTEMS)[number];
+}
+
+export class OrderShots {
+  @Version()
+  version!: number;
+
+  @Ids(MOST_SHOTS, 'Every shot of the production once, in shooting order')
+  shotIds!: string[];
+}
+
+export class ProductionView {
+  @ApiProperty({ type: String })
+  id!: string;
+  @ApiProperty({ type: Number })
+  version!: number;
+  @ApiProperty({ type: String })
+  name!: string;
+  @ApiProperty({ enum: UNIT_SYSTEMS })
+  units!: (typeof UNIT_SYSTEMS)[number];
+  @ApiProperty({ type: Number })
+  shotCount!: number;
+  @ApiProperty({ type: String, format: 'date-time' })
+  updatedAt!: string;
+}

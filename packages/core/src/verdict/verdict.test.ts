@@ -1,0 +1,261 @@
+import fc from 'fast-check';
+import { longShot, twoPeople } from '../../test/plans';
+import { blurDiameterMm, depthOfField } from '../optics/index';
+import { fNumberOf, ringOf } from '../kit/index';
+import {
+  addBeat,
+  addStay,
+  changeBeat,
+  changeMark,
+  changeRack,
+  newPlan,
+  planCircleMm,
+  removeBeat,
+  removeRack,
+  setDuration,
+  setStop,
+  type ShotPlan,
+} from '../pull/index';
+import { evaluatePull, type JudgedPull, narrate } from './index';
+
+function judge(plan: ShotPlan): JudgedPull {
+  const verdict = evaluatePull(plan);
+  if (verdict.status !== 'judged') throw new Error(`not judged: ${verdict.missing.join()}`);
+  return verdict;
+}
+
+const say = (plan: ShotPlan, units: 'metric' | 'imperial' = 'metric') => narrate(evaluatePull(plan), plan, units).text;
+
+/** Beats that ask for Old Tam until 4 s and for Ines from 5 s, whatever the rack does. */
+const asked = twoPeople();
+const sharp = changeBeat(asked, 'beat-2', { fromS: 5 });
+
+describe('before there is anything to judge', () => {
+  test('it says what is missing', () => {
+    expect(evaluatePull(newPlan())).toEqual({ status: 'incomplete', missing: ['distance'] });
+    expect(say(newPlan())).toBe('No distance yet: tape to the first subject and type it.');
+    const nobody = removeBeat(removeBeat(asked, 'beat-1'), 'beat-2');
+    expect(evaluatePull(nobody)).toEqual({ status: 'incomplete', missing: ['beat'] });
+    expect(say(nobody)).toBe('Nobody has to be sharp yet: say who, and when.');
+  });
+});
+
+describe('two people and one pull', () => {
+  test('sharp when the pull leaves after the one and lands before the other', () => {
+    const verdict = judge(sharp);
+    expect(verdict.outcome).toBe('sharp');
+    expect(verdict.frameCount).toBe(240);
+    expect(verdict.requiredFrames).toBe(96 + 120);
+    expect(verdict.sharpFrames).toBe(verdict.requiredFrames);
+    expect(say(sharp)).toMatch(
+      /^Sharp for all 9.0 s that must be\. Tightest at \d\.\d s: Ines has \d+(\.\d)? (cm|mm) of room\.$/,
+    );
+  });
+
+  test('frame by frame it agrees with the formulas', () => {
+    const verdict = judge(sharp);
+    const { lens, stop } = sharp.optics;
+    const optics = { focalLengthMm: lens.focalLengthMm, fNumber: fNumberOf(lens, stop) };
+    const ring = ringOf(lens);
+    for (const i of [0, 50, 96, 100, 107, 108, 119, 120, 239]) {
+      const focusDistanceMm = ring.distanceAt(verdict.line.ringDeg[i]!);
+      expect(verdict.line.focusMm[i]).toBeCloseTo(focusDistanceMm, 6);
+      const zone = depthOfField({ ...optics, circleOfConfusionMm: planCircleMm(sharp.optics), focusDistanceMm });
+      expect(verdict.line.nearMm[i]).toBeCloseTo(zone.nearMm, 6);
+      expect(verdict.line.farMm[i]).toBeCloseTo(zone.farMm, 6);
+      for (const subject of verdict.subjects) {
+        const blur = blurDiameterMm({ ...optics, focusDistanceMm, subjectDistanceMm: subject.distanceMm[i]! });
+        expect(subject.blurCircles[i]).toBeCloseTo(blur / verdict.circleOfConfusionMm, 9);
+        expect(subject.sharp[i] === 1).toBe(subject.blurCircles[i]! <= 1 + 1e-9);
+        expect(subject.sharp[i] === 1).toBe(subject.marginMm[i]! >= -1e-6);
+      }
+    }
+    expect(verdict.line.ringDeg[108]).toBeCloseTo((verdict.line.ringDeg[0]! + verdict.line.ringDeg[239]!) / 2, 6);
+  });
+
+  test('too late a pull: from when, by how much, on which side, and which move', () => {
+    const late = changeRack(sharp, 'rack-1', { startS: 6 });
+    const verdict = judge(late);
+    expect(verdict.outcome).toBe('soft');
+    expect(verdict.softSpans).toHaveLength(1);
+    expect(verdict.softSpans[0]).toMatchObject({
+      fromFrame: 120,
+      subjectId: 'subject-2',
+      side: 'in front',
+      cause: { kind: 'starts-too-late', moveId: 'rack-1' },
+    });
+    // the gap is what lies between her and the near limit of the zone around Old Tam
+    expect(verdict.softSpans[0]!.worstGapMm).toBeCloseTo(verdict.line.nearMm[120]! - 2050, 6);
+    expect(say(late)).toMatch(
+      /^Sharp 7\.2 of the 9\.0 s that must be\. Soft from 5\.0 s: Ines is up to \d+ cm in front of the zone, because the pull to B starts only at 6\.0 s\.$/,
+    );
+    expect(say(late, 'imperial')).toMatch(/Ines is up to \d' \d+[¼½¾]?" in front of the zone/);
+  });
+
+  test('under way when she must be sharp', () => {
+    const underWay = changeRack(sharp, 'rack-1', { startS: 4.5 });
+    expect(judge(underWay).softSpans[0]!.cause).toEqual({ kind: 'under-way', moveId: 'rack-1' });
+    expect(say(underWay)).toContain('while the pull to B is under way.');
+  });
+
+  test('too soon a pull leaves the first one behind it', () => {
+    const soon = changeRack(sharp, 'rack-1', { startS: 2 });
+    expect(judge(soon).softSpans[0]).toMatchObject({
+      subjectId: 'subject-1',
+      side: 'behind',
+      cause: { kind: 'left-too-soon', moveId: 'rack-1' },
+    });
+    expect(say(soon)).toContain('Old Tam is up to');
+    expect(say(soon)).toContain('behind the zone, because the pull to B leaves at 2.0 s.');
+  });
+
+  test('no pull at all', () => {
+    const none = removeRack(sharp, 'rack-1');
+    expect(judge(none).softSpans[0]!.cause).toEqual({ kind: 'no-move' });
+    expect(say(none)).toContain('in front of the zone, and no pull goes there.');
+  });
+
+  test('she walks and nothing follows', () => {
+    const walks = addStay(sharp, 'subject-2', { distanceMm: 1200, fromS: 9 });
+    const verdict = judge(walks);
+    expect(verdict.softSpans[0]).toMatchObject({ subjectId: 'subject-2', cause: { kind: 'walks' } });
+    expect(verdict.softSpans[0]!.fromS).toBeGreaterThan(7);
+    expect(say(walks)).toContain('while Ines walks and no pull follows.');
+  });
+
+  test('nearer than the lens focuses', () => {
+    const close = changeMark(sharp, 'mark-2', { distanceMm: 400 });
+    const verdict = judge(close);
+    expect(verdict.moves[0]!.to).toMatchObject({ wantedMm: 400, distanceMm: 650, reachable: false });
+    expect(verdict.softSpans[0]!.cause).toEqual({ kind: 'out-of-reach' });
+    expect(say(close)).toContain('outside what the ring reaches (0.650 m to ∞)');
+  });
+
+  test('a mark at infinity', () => {
+    const far = changeMark(sharp, 'mark-2', { distanceMm: null });
+    const verdict = judge(far);
+    expect(verdict.line.focusMm[239]).toBe(Infinity);
+    expect(verdict.subjects[1]!.blurCircles[239]).toBe(0);
+    expect(say(changeRack(far, 'rack-1', { startS: 6 }))).toContain('Ines is at infinity, behind the zone');
+  });
+
+  test('a beat may allow some softness', () => {
+    const late = changeRack(sharp, 'rack-1', { startS: 4.5 });
+    const lenient = changeBeat(late, 'beat-2', { requiredShare: 0.8 });
+    expect(judge(late).outcome).toBe('soft');
+    expect(judge(lenient).outcome).toBe('sharp');
+    expect(say(lenient)).toContain('as much as was asked');
+  });
+
+  test('sharp on paper, but no hand is that fast', () => {
+    const rushed = changeRack(sharp, 'rack-1', { startS: 4.4, durationS: 0.2 });
+    const verdict = judge(rushed);
+    expect(verdict.moves[0]!.grade).toBe('beyond');
+    expect(verdict.outcome).toBe('beyond-the-hand');
+    expect(say(rushed)).toMatch(/On paper only: the pull to B has 0\.20 s, and a hand needs 0\.\d\d s\.$/);
+  });
+
+  test('one soft frame in nine seconds does not read as nine of nine', () => {
+    // Old Tam must be sharp until the frame at which the pull has just taken him out of the zone
+    const lost = judge(changeBeat(sharp, 'beat-1', { toS: 5 })).softSpans[0]!.fromFrame;
+    const oneFrame = changeBeat(sharp, 'beat-1', { toS: (lost + 1) / 24 });
+    expect(judge(oneFrame).requiredFrames - judge(oneFrame).sharpFrames).toBe(1);
+    expect(say(oneFrame)).toMatch(/^Sharp all but 1 frame of the 9\.\d s that must be\. Soft from 4\.\d s: Old Tam/);
+  });
+});
+
+describe('each move as a hand meets it', () => {
+  test('travel, window, bits and time hang together', () => {
+    const [move] = judge(sharp).moves;
+    const ring = ringOf(sharp.optics.lens);
+    expect(move!.travelDeg).toBeCloseTo(ring.angleAt(2050) - ring.angleAt(2900), 9);
+    expect(move!.nearRoomDeg + move!.farRoomDeg).toBeCloseTo(move!.windowDeg, 9);
+    expect(move!.bits).toBeCloseTo(Math.log2(move!.travelDeg / move!.windowDeg + 1), 12);
+    expect(move!.neededS).toBeCloseTo(0.15 + 0.22 * move!.bits, 12);
+    expect(move!.peakDegPerS).toBeCloseTo(1.875 * move!.travelDeg, 9);
+    expect(move!.towards).toBe('near');
+  });
+
+  test('in metres the far mark forgives more; for the hand the window is about the same near and far', () => {
+    const near = judge(changeMark(sharp, 'mark-2', { distanceMm: 1500 })).moves[0]!;
+    const far = judge(changeMark(sharp, 'mark-2', { distanceMm: 6000 })).moves[0]!;
+    expect(far.windowDeg / near.windowDeg).toBeGreaterThan(0.85);
+    expect(far.windowDeg / near.windowDeg).toBeLessThan(1.15);
+  });
+
+  test('a rack to where the line is already costs nothing', () => {
+    const [move] = judge(changeMark(sharp, 'mark-2', { distanceMm: 2900 })).moves;
+    expect(move).toMatchObject({ travelDeg: 0, towards: 'nowhere', neededS: 0, grade: 'comfortable' });
+  });
+});
+
+describe('whatever the plan', () => {
+  const plans = fc
+    .record({
+      tam: fc.double({ min: 700, max: 20_000, noNaN: true }),
+      ines: fc.double({ min: 700, max: 20_000, noNaN: true }),
+      startS: fc.double({ min: 0, max: 8, noNaN: true }),
+      durationS: fc.double({ min: 0.1, max: 4, noNaN: true }),
+      stop: fc.double({ min: 2.2, max: 22, noNaN: true }),
+    })
+    .map(({ tam, ines, startS, durationS, stop }) =>
+      setStop(
+        changeRack(changeMark(changeMark(sharp, 'mark-1', { distanceMm: tam }), 'mark-2', { distanceMm: ines }), 'rack-1', {
+          startS,
+          durationS,
+        }),
+        stop,
+      ),
+    );
+
+  test('nothing is NaN, the zone holds focus, and spans are exactly the soft frames of the beats', () => {
+    fc.assert(
+      fc.property(plans, (plan) => {
+        const verdict = judge(plan);
+        for (const values of [
+          ...Object.values(verdict.line),
+          ...verdict.subjects.flatMap((s) => [s.distanceMm, s.blurCircles, s.marginMm]),
+        ]) {
+          expect((values as Float64Array).some(Number.isNaN)).toBe(false);
+        }
+        for (let i = 0; i < verdict.frameCount; i++) {
+          const { nearMm, focusMm, farMm } = verdict.line;
+          if (!(nearMm[i]! <= focusMm[i]! && focusMm[i]! <= farMm[i]!)) throw new Error(`zone at frame ${i}`);
+        }
+        for (const beat of verdict.beats) {
+          const softFrames = verdict.softSpans
+            .filter((span) => span.beatId === beat.beatId)
+            .reduce((sum, span) => sum + span.toFrame - span.fromFrame, 0);
+          expect(softFrames).toBe(beat.frames - beat.sharpFrames);
+        }
+        expect(narrate(verdict, plan, 'metric').text).not.toMatch(/NaN|undefined|Infinity/);
+      }),
+      { seed: 8, numRuns: 150 },
+    );
+  });
+
+  test('a narrower stop never makes a sharp frame soft', () => {
+    fc.assert(
+      fc.property(plans, (plan) => {
+        const wide = judge(plan);
+        const narrow = judge(setStop(plan, plan.optics.stop * 1.4));
+        expect(narrow.sharpFrames).toBeGreaterThanOrEqual(wide.sharpFrames);
+      }),
+      { seed: 9, numRuns: 80 },
+    );
+  });
+
+  test('a reversed order of people gives the same verdict for each', () => {
+    const flipped = { ...sharp, subjects: [...sharp.subjects].reverse() };
+    const byId = (verdict: JudgedPull) => Object.fromEntries(verdict.subjects.map((s) => [s.subjectId, [...s.sharp]]));
+    expect(byId(judge(flipped))).toEqual(byId(judge(sharp)));
+  });
+});
+
+test('a minute with four people and six pulls is judged whole', () => {
+  const verdict = judge(longShot());
+  expect(verdict.frameCount).toBe(1440);
+  expect(verdict.subjects).toHaveLength(4);
+  expect(verdict.moves).toHaveLength(6);
+  expect(judge(setDuration(longShot(), 90)).frameCount).toBe(2160);
+});
