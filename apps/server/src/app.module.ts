@@ -1,6 +1,6 @@
 import { type DynamicModule, Module } from '@nestjs/common';
 import { DatabaseModule } from './database/database.module.js';
-import { type OpenDatabase } from './database/driver.js';
+import type { OpenDatabase } from './database/driver.js';
 import { HealthController } from './health/health.controller.js';
 import { ProductionsModule } from './productions/productions.module.js';
 import { ShotsModule } from './shots/shots.module.js';

@@ -1,10 +1,10 @@
 import { NestFactory } from '@nestjs/core';
-import { type NestExpressApplication } from '@nestjs/platform-express';
+import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
-import { type Config } from './config.js';
+import type { Config } from './config.js';
 import { openDatabase, type OpenDatabase } from './database/driver.js';
 import { seedDemo } from './demo/seed.js';
 import { jsonOnly } from './http/json-only.js';

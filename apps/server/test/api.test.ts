@@ -1,4 +1,4 @@
-import { type ProductionView, type RevisionView, type ShotView } from '@still-heron/contract';
+import type { ProductionView, RevisionView, ShotView } from '@still-heron/contract';
 import { addSubject, newPlan } from '@still-heron/core';
 import { makeProduction, makeShot, someShot, startServer, type TestServer } from './server';
 

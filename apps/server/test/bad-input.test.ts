@@ -1,4 +1,4 @@
-import { type ErrorBody, type ShotView } from '@still-heron/contract';
+import type { ErrorBody, ShotView } from '@still-heron/contract';
 import { newPlan, type ShotPlan } from '@still-heron/core';
 import fc from 'fast-check';
 import { BELL_FOUNDRY_SHOTS } from '../src/demo/bell-foundry';

@@ -2,11 +2,11 @@ import 'reflect-metadata';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { type NestExpressApplication } from '@nestjs/platform-express';
-import { type ProductionView, type ShotDocument, type ShotView } from '@still-heron/contract';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import type { ProductionView, ShotDocument, ShotView } from '@still-heron/contract';
 import { newPlan } from '@still-heron/core';
 import supertest from 'supertest';
-import { type Config } from '../src/config';
+import type { Config } from '../src/config';
 import { createApp } from '../src/create-app';
 
 /** A real server on a real PGlite in a folder of its own. */

@@ -1,5 +1,5 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { type ShotView } from './shots.js';
+import type { ShotView } from './shots.js';
 
 export class ProblemView {
   @ApiProperty({ type: String, description: 'Short and stable, for programs' })

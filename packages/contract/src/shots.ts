@@ -1,5 +1,5 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { type ShotPlan } from '@still-heron/core';
+import type { ShotPlan } from '@still-heron/core';
 import { Optional, Plan, Text, Version } from './fields.js';
 
 export const SCENE = { max: 40 } as const;

@@ -1,5 +1,5 @@
 import { type DynamicModule, Global, Inject, Module, type OnApplicationShutdown } from '@nestjs/common';
-import { type OpenDatabase } from './driver.js';
+import type { OpenDatabase } from './driver.js';
 
 /** Token of the `Database`. */
 export const DATABASE = Symbol('database');

@@ -1,4 +1,4 @@
-import { type ShotPlan } from '@still-heron/core';
+import type { ShotPlan } from '@still-heron/core';
 import { sql } from 'drizzle-orm';
 import { check, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 

@@ -1,4 +1,4 @@
-import { type ShotDocument } from '@still-heron/contract';
+import type { ShotDocument } from '@still-heron/contract';
 import {
   addBeat,
   addRack,

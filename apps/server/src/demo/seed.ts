@@ -1,5 +1,5 @@
-import { type ProductionsService } from '../productions/productions.service.js';
-import { type ShotsService } from '../shots/shots.service.js';
+import type { ProductionsService } from '../productions/productions.service.js';
+import type { ShotsService } from '../shots/shots.service.js';
 import { BELL_FOUNDRY, BELL_FOUNDRY_SHOTS } from './bell-foundry.js';
 
 /** Puts the demo production into a database that holds no production yet. */

@@ -2,7 +2,7 @@ import { Controller, Get, Inject } from '@nestjs/common';
 import { ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import { sql } from 'drizzle-orm';
 import { DATABASE } from '../database/database.module.js';
-import { type Database } from '../database/driver.js';
+import type { Database } from '../database/driver.js';
 
 @ApiTags('health')
 @Controller('health')

@@ -1,5 +1,5 @@
-import { type NextFunction, type Request, type Response } from 'express';
-import { type ErrorBody } from '@still-heron/contract';
+import type { NextFunction, Request, Response } from 'express';
+import type { ErrorBody } from '@still-heron/contract';
 
 /** Refuses a body that does not say it is JSON: it would be dropped silently, and a form on another site could send it. */
 export function jsonOnly(request: Request, response: Response, next: NextFunction): void {

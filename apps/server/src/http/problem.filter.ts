@@ -1,7 +1,7 @@
 import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger } from '@nestjs/common';
-import { type ErrorBody } from '@still-heron/contract';
+import type { ErrorBody } from '@still-heron/contract';
 import { CoreError, PlanError } from '@still-heron/core';
-import { type Response } from 'express';
+import type { Response } from 'express';
 import { RequestProblem } from './request-problem.js';
 
 /** Turns whatever was thrown into a status and the one error shape. What nobody foresaw is logged and told plainly. */

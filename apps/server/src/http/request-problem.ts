@@ -1,4 +1,4 @@
-import { type ErrorBody } from '@still-heron/contract';
+import type { ErrorBody } from '@still-heron/contract';
 
 /** An answer that is an error, with its status and the one error shape. */
 export class RequestProblem extends Error {

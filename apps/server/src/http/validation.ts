@@ -1,7 +1,7 @@
 import { type ArgumentMetadata, Injectable, type PipeTransform, ValidationPipe } from '@nestjs/common';
 import { type CheckContext, PLAN_CHECK, type ProblemView } from '@still-heron/contract';
 import { checkPlan } from '@still-heron/core';
-import { type ValidationError } from 'class-validator';
+import type { ValidationError } from 'class-validator';
 import { notFound, RequestProblem } from './request-problem.js';
 
 /** Checks every body against its class; unknown fields are refused, and the answer lists everything that is wrong. */

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
 import { DATABASE } from '../database/database.module.js';
-import { type Database } from '../database/driver.js';
+import type { Database } from '../database/driver.js';
 import { productions, shots } from '../database/schema.js';
 
 export type ProductionRow = typeof productions.$inferSelect & { shotCount: number };

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { type ChangeProduction, type ProductionView } from '@still-heron/contract';
+import type { ChangeProduction, ProductionView } from '@still-heron/contract';
 import { notFound, versionConflict } from '../http/request-problem.js';
 import { type ProductionRow, ProductionsRepository } from './productions.repository.js';
 

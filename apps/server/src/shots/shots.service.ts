@@ -1,12 +1,12 @@
 import { Inject, Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
-import {
-  type CreateShot,
-  type OrderShots,
-  type ProductionView,
-  type RevisionView,
-  type SaveShot,
-  type ShotDocument,
-  type ShotView,
+import type {
+  CreateShot,
+  OrderShots,
+  ProductionView,
+  RevisionView,
+  SaveShot,
+  ShotDocument,
+  ShotView,
 } from '@still-heron/contract';
 import { notFound, RequestProblem, versionConflict } from '../http/request-problem.js';
 import { isUuid } from '../http/validation.js';

@@ -1,4 +1,4 @@
-import { type SensorSize } from '../optics/index.js';
+import type { SensorSize } from '../optics/index.js';
 
 /** A camera as a shot needs it: what is recorded of its sensor. */
 export interface Camera extends SensorSize {

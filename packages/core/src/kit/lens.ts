@@ -1,7 +1,7 @@
 import { geometricStop } from '../optics/index.js';
-import { type StopScale } from '../units/index.js';
+import type { StopScale } from '../units/index.js';
 import { lensRing, type LensRing } from './lensRing.js';
-import { type RingPoint } from './tableRing.js';
+import type { RingPoint } from './tableRing.js';
 
 /** A lens as a shot needs it. */
 export interface Lens {

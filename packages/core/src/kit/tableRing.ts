@@ -1,5 +1,5 @@
 import { CoreError } from '../errors.js';
-import { type LensRing } from './lensRing.js';
+import type { LensRing } from './lensRing.js';
 import { monotoneCubic } from './monotoneCubic.js';
 import { assertOnRing, assertReach } from './ringEnds.js';
 

@@ -1,5 +1,5 @@
 import { markDistances, minimumJerk } from '../floor/index.js';
-import { type LensRing } from '../kit/index.js';
+import type { LensRing } from '../kit/index.js';
 import { type LineTarget, rackEndS, type ShotPlan } from './shotPlan.js';
 
 /** A target put on the ring: where it is, and whether the ring gets there. */

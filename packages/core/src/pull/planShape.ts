@@ -1,5 +1,5 @@
 import { type Mark, MEASURE_METHODS, type Stay, type Subject } from '../floor/index.js';
-import { type Camera, type Lens, type RingPoint } from '../kit/index.js';
+import type { Camera, Lens, RingPoint } from '../kit/index.js';
 import { list, nullable, object, oneOf, quantity, type Shape, text, variant } from '../shape.js';
 import { PLAN_LIMITS as LIMITS } from './planLimits.js';
 import {

@@ -1,5 +1,5 @@
-import { type Mark, type Subject } from '../floor/index.js';
-import { type Camera, type Lens } from '../kit/index.js';
+import type { Mark, Subject } from '../floor/index.js';
+import type { Camera, Lens } from '../kit/index.js';
 import { circleOfConfusionMm } from '../optics/index.js';
 
 /** The number of the saved form; a change of the form raises it and adds an upgrade. */

@@ -108,6 +108,7 @@ describe('a distance in print', () => {
     [0.4, 'metric', '0.4 mm'],
     [-4.2, 'metric', '4 mm'],
     [43, 'metric', '4.3 cm'],
+    [70, 'metric', '7.0 cm'],
     [140, 'metric', '14 cm'],
     [1204, 'metric', '1.20 m'],
     [Infinity, 'metric', 'without limit'],

@@ -1,4 +1,4 @@
-import { type Problem } from '../errors.js';
+import type { Problem } from '../errors.js';
 import { MM_PER_FOOT, MM_PER_INCH, MM_PER_METRE, type UnitSystem } from './unitSystem.js';
 
 /** A distance that was typed: either read, or a problem to show beside the field. */

@@ -41,7 +41,7 @@ export function formatGap(gapMm: number, units: UnitSystem): string {
   if (size === Infinity) return 'without limit';
   if (units === 'metric') {
     if (size < 9.95) return `${size < 0.95 ? size.toFixed(1) : size.toFixed(0)} mm`;
-    if (size < 99.5) return `${trimZero((size / 10).toFixed(1))} cm`;
+    if (size < 99.5) return `${(size / 10).toFixed(1)} cm`;
     if (size < 995) return `${(size / 10).toFixed(0)} cm`;
     return `${(size / MM_PER_METRE).toFixed(size < 9_995 ? 2 : 1)} m`;
   }
@@ -74,8 +74,4 @@ function feetAndInches(distanceMm: number): string {
   const inchText = `${rest === 0 && fraction ? '' : rest}${fraction}"`;
   if (feet === 0) return inchText;
   return `${feet}' ${inchText}`;
-}
-
-function trimZero(text: string): string {
-  return text.replace(/\.0$/, '');
 }

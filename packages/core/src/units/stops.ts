@@ -1,4 +1,4 @@
-import { type Problem } from '../errors.js';
+import type { Problem } from '../errors.js';
 
 /** What a lens's stop ring is engraved in: transmission (T) or geometry (f). */
 export type StopScale = 'T' | 'f';

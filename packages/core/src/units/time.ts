@@ -1,4 +1,4 @@
-import { type Problem } from '../errors.js';
+import type { Problem } from '../errors.js';
 
 /** A time that was typed: either read, or a problem to show beside the field. */
 export type ParsedTime =

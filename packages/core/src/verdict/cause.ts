@@ -1,8 +1,8 @@
 import { isWalking, type Subject } from '../floor/index.js';
-import { type LensRing } from '../kit/index.js';
+import type { LensRing } from '../kit/index.js';
 import { depthOfField, type ZoneLens } from '../optics/index.js';
-import { type FocusLine, type LineSetting } from '../pull/index.js';
-import { type Cause, type SubjectFrames } from './pullVerdict.js';
+import type { FocusLine, LineSetting } from '../pull/index.js';
+import type { Cause, SubjectFrames } from './pullVerdict.js';
 
 /**
  * Finds which move is to blame for a soft subject. Asked of the first soft frame, in this order: does a move still to land go to where the subject is?

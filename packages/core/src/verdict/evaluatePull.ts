@@ -1,12 +1,12 @@
 import { markDistances } from '../floor/index.js';
 import { fNumberOf, ringOf } from '../kit/index.js';
-import { type ZoneLens } from '../optics/index.js';
+import type { ZoneLens } from '../optics/index.js';
 import { focusLine, planCircleMm, type ShotPlan } from '../pull/index.js';
 import { frameCount as countFrames } from '../units/index.js';
 import { causeFinder } from './cause.js';
 import { judgeLine, judgeSubject } from './frames.js';
 import { judgeMoves } from './moves.js';
-import { type Missing, type PullVerdict } from './pullVerdict.js';
+import type { JudgedPull, Missing, MoveVerdict, PullVerdict } from './pullVerdict.js';
 import { softSpansOf } from './softSpans.js';
 import { judgeBeats, requiredFrames, tightestOf } from './totals.js';
 
@@ -50,7 +50,7 @@ export function evaluatePull(plan: ShotPlan): PullVerdict {
   const isKept = beatVerdicts.every((beat) => beat.kept);
   return {
     status: 'judged',
-    outcome: !isKept ? 'soft' : moves.some((move) => move.grade === 'beyond') ? 'beyond-the-hand' : 'sharp',
+    outcome: outcomeOf(isKept, moves),
     frameCount,
     captureFps,
     durationS,
@@ -63,4 +63,10 @@ export function evaluatePull(plan: ShotPlan): PullVerdict {
     beats: beatVerdicts,
     moves,
   };
+}
+
+function outcomeOf(isKept: boolean, moves: readonly MoveVerdict[]): JudgedPull['outcome'] {
+  if (!isKept) return 'soft';
+  if (moves.some((move) => move.grade === 'beyond')) return 'beyond-the-hand';
+  return moves.some((move) => move.grade === 'tight') ? 'barely' : 'sharp';
 }

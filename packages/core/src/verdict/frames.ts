@@ -1,9 +1,9 @@
 import { distanceAtTime } from '../floor/index.js';
 import { blurBetween, conjugates, type ZoneLens, zoneLimits } from '../optics/index.js';
-import { type FocusLine } from '../pull/index.js';
-import { type LensRing } from '../kit/index.js';
-import { type Subject } from '../floor/index.js';
-import { type LineFrames, type SubjectFrames } from './pullVerdict.js';
+import type { FocusLine } from '../pull/index.js';
+import type { LensRing } from '../kit/index.js';
+import type { Subject } from '../floor/index.js';
+import type { LineFrames, SubjectFrames } from './pullVerdict.js';
 
 /** The line's frames, with the lens's place at each, which the subjects' blur goes by. */
 export interface JudgedLine {

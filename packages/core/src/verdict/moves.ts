@@ -1,7 +1,7 @@
-import { type LensRing } from '../kit/index.js';
+import type { LensRing } from '../kit/index.js';
 import { MINIMUM_JERK_PEAK } from '../floor/index.js';
 import { type FocusLine, gradeMove, handTimeS, landingWindow, pullDifficultyBits, type ShotPlan } from '../pull/index.js';
-import { type MoveVerdict } from './pullVerdict.js';
+import type { MoveVerdict } from './pullVerdict.js';
 
 /** Each rack as a hand meets it: travel, window at the landing, difficulty, time needed against time there is. */
 export function judgeMoves(line: FocusLine, ring: LensRing, optics: ShotPlan['optics']): MoveVerdict[] {

@@ -1,7 +1,7 @@
 import { markDistances } from '../floor/index.js';
 import { type LineTarget, type ShotPlan, targetDistanceMm } from '../pull/index.js';
 import { formatDistance, formatGap, formatTime, formatTimeFigure, type UnitSystem } from '../units/index.js';
-import { type JudgedPull, type MoveVerdict, type PullVerdict, type SoftSpan } from './pullVerdict.js';
+import type { JudgedPull, MoveVerdict, PullVerdict, SoftSpan } from './pullVerdict.js';
 
 /** A stretch of the sentence, with what it means: the page gives each its colour, and no meaning by colour alone. */
 export interface SentencePart {
@@ -37,7 +37,9 @@ function judged(verdict: JudgedPull, plan: ShotPlan, units: UnitSystem): Sentenc
   if (first) parts.push(...firstSoft(first, others, verdict, plan, units));
   else parts.push(...whatIsTight(verdict, plan, units));
   const beyond = verdict.moves.find((move) => move.grade === 'beyond');
-  if (beyond) parts.push(beyondTheHand(beyond, verdict, plan, units));
+  const tight = first ? undefined : verdict.moves.find((move) => move.grade === 'tight');
+  if (beyond) parts.push(handTime('On paper only', beyond, verdict, plan, units));
+  else if (tight) parts.push(handTime('Barely possible', tight, verdict, plan, units));
   return parts;
 }
 
@@ -112,11 +114,11 @@ function whatIsTight({ tightest, captureFps }: JudgedPull, plan: ShotPlan, units
   ];
 }
 
-function beyondTheHand(move: MoveVerdict, verdict: JudgedPull, plan: ShotPlan, units: UnitSystem): SentencePart {
+function handTime(how: string, move: MoveVerdict, verdict: JudgedPull, plan: ShotPlan, units: UnitSystem): SentencePart {
   const hundredths = (timeS: number) => `${timeS.toFixed(2)} s`;
   return {
     tone: 'edge',
-    text: `On paper only: the pull to ${moveName(verdict, move.moveId, plan, units)} has ${hundredths(move.availableS)}, and a hand needs ${hundredths(move.neededS)}.`,
+    text: `${how}: the pull to ${moveName(verdict, move.moveId, plan, units)} has ${hundredths(move.availableS)}, and a hand needs ${hundredths(move.neededS)}.`,
   };
 }
 

@@ -1,4 +1,4 @@
-import { type LineMove, type MoveGrade } from '../pull/index.js';
+import type { LineMove, MoveGrade } from '../pull/index.js';
 
 /** On which side of the zone a soft subject is. */
 export type Side = 'in front' | 'behind';
@@ -94,8 +94,11 @@ export type PullVerdict =
   | { readonly status: 'incomplete'; readonly missing: readonly Missing[] }
   | {
       readonly status: 'judged';
-      /** `soft`: a beat is not kept; `beyond-the-hand`: sharp on paper, with a move no hand of the assumed measure makes in its time */
-      readonly outcome: 'sharp' | 'beyond-the-hand' | 'soft';
+      /**
+       * `soft`: a beat is not kept; `beyond-the-hand`: sharp on paper, with a move no hand of the assumed measure makes in its time;
+       * `barely`: sharp, with a move that leaves such a hand hardly any time to spare
+       */
+      readonly outcome: 'sharp' | 'barely' | 'beyond-the-hand' | 'soft';
       readonly frameCount: number;
       readonly captureFps: number;
       readonly durationS: number;

@@ -1,6 +1,6 @@
-import { type Beat } from '../pull/index.js';
+import type { Beat } from '../pull/index.js';
 import { frameAtOrAfter } from '../units/index.js';
-import { type Cause, type LineFrames, type SoftSpan, type SubjectFrames } from './pullVerdict.js';
+import type { Cause, LineFrames, SoftSpan, SubjectFrames } from './pullVerdict.js';
 
 /** The frames of a beat: from, and the first one after. */
 export function beatFrames(beat: Beat, captureFps: number, frameCount: number): { fromFrame: number; toFrame: number } {

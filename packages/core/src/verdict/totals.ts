@@ -1,5 +1,5 @@
-import { type Beat } from '../pull/index.js';
-import { type BeatVerdict, type SubjectFrames } from './pullVerdict.js';
+import type { Beat } from '../pull/index.js';
+import type { BeatVerdict, SubjectFrames } from './pullVerdict.js';
 import { beatFrames } from './softSpans.js';
 
 /** Each beat's share of sharp frames. A beat shorter than a frame has none to miss, and is kept. */

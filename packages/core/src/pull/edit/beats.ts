@@ -1,5 +1,5 @@
 import { PLAN_LIMITS } from '../planLimits.js';
-import { type Beat, type ShotPlan } from '../shotPlan.js';
+import type { Beat, ShotPlan } from '../shotPlan.js';
 import { clamp, nextId, withItem, without } from './ids.js';
 
 /** The shortest beat that can be drawn or typed, in seconds. */

@@ -1,4 +1,4 @@
-import { type Mark } from '../../floor/index.js';
+import type { Mark } from '../../floor/index.js';
 
 /** An id that no item of the list has yet: `mark-3`. Never one lower than an id in use, so that undo brings no twin back. */
 export function nextId(prefix: string, items: readonly { readonly id: string }[]): string {

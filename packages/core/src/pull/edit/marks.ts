@@ -1,5 +1,5 @@
-import { type Mark } from '../../floor/index.js';
-import { type LineTarget, type ShotPlan } from '../shotPlan.js';
+import type { Mark } from '../../floor/index.js';
+import type { LineTarget, ShotPlan } from '../shotPlan.js';
 import { withItem, without } from './ids.js';
 
 /** Measures a mark again, or corrects what is said of it. */

@@ -1,4 +1,4 @@
-import { type Camera, type Lens } from '../../kit/index.js';
+import type { Camera, Lens } from '../../kit/index.js';
 import { PLAN_LIMITS } from '../planLimits.js';
 import { rackEndS, type ShotPlan } from '../shotPlan.js';
 import { SHORTEST_BEAT_S } from './beats.js';

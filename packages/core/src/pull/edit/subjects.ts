@@ -1,6 +1,6 @@
-import { type Mark, type Stay, type Subject } from '../../floor/index.js';
+import type { Mark, Stay, Subject } from '../../floor/index.js';
 import { PLAN_LIMITS } from '../planLimits.js';
-import { type ShotPlan } from '../shotPlan.js';
+import type { ShotPlan } from '../shotPlan.js';
 import { clamp, nextId, nextLetter, withItem, without } from './ids.js';
 import { freeTarget } from './marks.js';
 

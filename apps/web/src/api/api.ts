@@ -1,0 +1,101 @@
+import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
+import type { ErrorBody, ProductionView, ShotDocument, ShotView } from '@still-heron/contract';
+
+/** The server's REST face. Lists are cached here; the shot that is open lives in its own slice. */
+export const api = createApi({
+  reducerPath: 'api',
+  baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
+  tagTypes: ['Production', 'Shots'],
+  endpoints: (build) => ({
+    productions: build.query<ProductionView[], void>({ query: () => 'productions', providesTags: ['Production'] }),
+    production: build.query<ProductionView, string>({ query: (id) => `productions/${id}`, providesTags: ['Production'] }),
+    createProduction: build.mutation<ProductionView, string>({
+      query: (name) => ({ url: 'productions', method: 'POST', body: { name } }),
+      invalidatesTags: ['Production'],
+    }),
+    changeProduction: build.mutation<
+      ProductionView,
+      { id: string; version: number; name?: string; units?: ProductionView['units'] }
+    >({
+      query: ({ id, ...body }) => ({ url: `productions/${id}`, method: 'PATCH', body }),
+      invalidatesTags: ['Production'],
+    }),
+    shots: build.query<ShotView[], string>({
+      query: (productionId) => `productions/${productionId}/shots`,
+      providesTags: ['Shots'],
+    }),
+    shot: build.query<ShotView, string>({ query: (id) => `shots/${id}` }),
+    createShot: build.mutation<ShotView, { productionId: string; document: ShotDocument; afterShotId?: string }>({
+      query: ({ productionId, document, afterShotId }) => ({
+        url: `productions/${productionId}/shots`,
+        method: 'POST',
+        body: { ...document, ...(afterShotId ? { afterShotId } : {}) },
+      }),
+      invalidatesTags: ['Shots', 'Production'],
+    }),
+    saveShot: build.mutation<ShotView, { id: string; version: number; document: ShotDocument }>({
+      query: ({ id, version, document }) => ({ url: `shots/${id}`, method: 'PUT', body: { ...document, version } }),
+      invalidatesTags: ['Shots'],
+    }),
+    duplicateShot: build.mutation<ShotView, string>({
+      query: (id) => ({ url: `shots/${id}/duplicate`, method: 'POST' }),
+      invalidatesTags: ['Shots', 'Production'],
+    }),
+    removeShot: build.mutation<void, { id: string; version: number }>({
+      query: ({ id, version }) => ({ url: `shots/${id}?version=${version}`, method: 'DELETE' }),
+      invalidatesTags: ['Shots', 'Production'],
+    }),
+    restoreShot: build.mutation<ShotView, string>({
+      query: (id) => ({ url: `shots/${id}/restore`, method: 'POST' }),
+      invalidatesTags: ['Shots', 'Production'],
+    }),
+    orderShots: build.mutation<ProductionView, { productionId: string; version: number; shotIds: string[] }>({
+      query: ({ productionId, ...body }) => ({ url: `productions/${productionId}/order`, method: 'PUT', body }),
+      // the list shows the new order at once, and goes back to the stored one when the server refuses it
+      async onQueryStarted({ productionId, shotIds }, { dispatch, queryFulfilled }) {
+        const patch = dispatch(
+          api.util.updateQueryData('shots', productionId, (shots) => {
+            shots.sort((a, b) => shotIds.indexOf(a.id) - shotIds.indexOf(b.id));
+          }),
+        );
+        await queryFulfilled.catch(() => patch.undo());
+      },
+      invalidatesTags: ['Shots', 'Production'],
+    }),
+  }),
+});
+
+export const {
+  useProductionsQuery,
+  useProductionQuery,
+  useCreateProductionMutation,
+  useChangeProductionMutation,
+  useShotsQuery,
+  useCreateShotMutation,
+  useDuplicateShotMutation,
+  useRemoveShotMutation,
+  useRestoreShotMutation,
+  useOrderShotsMutation,
+} = api;
+
+/** What a failed call says, in words for the person at the page. */
+export function problemOf(error: unknown): { isUnreachable: boolean; body: ErrorBody } {
+  const { status, data } = (error ?? {}) as Partial<FetchBaseQueryError>;
+  const isBody = typeof data === 'object' && data !== null && 'code' in data;
+  if (isBody) return { isUnreachable: false, body: data as unknown as ErrorBody };
+  // a proxy in front of a stopped server answers 502 to 504
+  const isUnreachable =
+    status === 'FETCH_ERROR' ||
+    status === 'TIMEOUT_ERROR' ||
+    status === 'PARSING_ERROR' ||
+    (typeof status === 'number' && status >= 502);
+  return {
+    isUnreachable,
+    body: {
+      code: isUnreachable ? 'unreachable' : 'internal',
+      message: isUnreachable ? 'The server does not answer' : 'The server could not do it',
+      path: '',
+      need: isUnreachable ? 'the server running; this page tries again by itself' : 'another try',
+    },
+  };
+}

@@ -1,0 +1,61 @@
+import { App as AntdApp, ConfigProvider } from 'antd';
+import { lazy, Suspense, useEffect, useMemo } from 'react';
+import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { saveNow, sendLeftovers } from '../features/shot/saving';
+import { PALETTES } from './palette';
+import { useAppDispatch, useAppSelector } from './store';
+import { antdTheme } from './theme';
+
+const ProductionsPage = lazy(() =>
+  import('../features/shots/ProductionsPage').then((module) => ({ default: module.ProductionsPage })),
+);
+const ShotsPage = lazy(() => import('../features/shots/ShotsPage').then((module) => ({ default: module.ShotsPage })));
+const ShotPage = lazy(() => import('../features/shot/ShotPage').then((module) => ({ default: module.ShotPage })));
+const SetupPage = lazy(() => import('../features/setup/SetupPage').then((module) => ({ default: module.SetupPage })));
+const PullPage = lazy(() => import('../features/pull/PullPage').then((module) => ({ default: module.PullPage })));
+
+const router = createBrowserRouter([
+  { path: '/', element: <ProductionsPage goesOn /> },
+  { path: '/productions', element: <ProductionsPage /> },
+  { path: '/productions/:productionId/shots', element: <ShotsPage /> },
+  {
+    path: '/shots/:shotId',
+    element: <ShotPage />,
+    children: [
+      { index: true, element: <Navigate to="pull" replace /> },
+      { path: 'setup', element: <SetupPage /> },
+      { path: 'pull', element: <PullPage /> },
+    ],
+  },
+  { path: '*', element: <Navigate to="/" replace /> },
+]);
+
+export function App() {
+  const light = useAppSelector((state) => state.preferences.light);
+  const theme = useMemo(() => antdTheme(light), [light]);
+  const dispatch = useAppDispatch();
+  useEffect(() => {
+    void dispatch(sendLeftovers());
+    const onOnline = () => void dispatch(saveNow());
+    window.addEventListener('online', onOnline);
+    return () => window.removeEventListener('online', onOnline);
+  }, [dispatch]);
+  useEffect(() => {
+    const { style, dataset } = document.documentElement;
+    const { currents, ...colours } = PALETTES[light];
+    for (const [name, colour] of Object.entries(colours))
+      style.setProperty(`--${name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`)}`, colour);
+    currents.forEach((colour, index) => style.setProperty(`--current-${index}`, colour));
+    dataset['light'] = light;
+    style.colorScheme = light === 'dusk' ? 'dark' : 'light';
+  }, [light]);
+  return (
+    <ConfigProvider theme={theme} wave={{ disabled: true }}>
+      <AntdApp className="app" notification={{ placement: 'bottomLeft' }} style={{ height: '100%' }}>
+        <Suspense fallback={null}>
+          <RouterProvider router={router} />
+        </Suspense>
+      </AntdApp>
+    </ConfigProvider>
+  );
+}

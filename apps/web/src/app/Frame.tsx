@@ -1,0 +1,45 @@
+import { type ReactNode, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { ActionCreators } from 'redux-undo';
+import { KeysPanel } from './KeysPanel';
+import type { Screen } from './keys';
+import { Rail } from './Rail';
+import { useAppDispatch } from './store';
+import './frame.css';
+
+interface Props {
+  readonly screen: Screen;
+  readonly top: ReactNode;
+  readonly steps?: ReactNode;
+  readonly children: ReactNode;
+  /** Undo of the open shot's steps; the Shots screen has its own */
+  readonly hasShotUndo?: boolean;
+}
+
+/** Rail, top bar, steps and one main surface: the same on every screen. */
+export function Frame({ screen, top, steps, children, hasShotUndo = false }: Props) {
+  const [showsKeys, setShowsKeys] = useState(false);
+  const dispatch = useAppDispatch();
+  useHotkeys('shift+slash, ?', () => setShowsKeys((shown) => !shown), { useKey: true });
+  const undoOptions = { enableOnFormTags: true, enabled: hasShotUndo, preventDefault: false } as const;
+  useHotkeys('mod+z', (event) => unlessTyping(event, () => dispatch(ActionCreators.undo())), undoOptions);
+  useHotkeys('mod+shift+z, mod+y', (event) => unlessTyping(event, () => dispatch(ActionCreators.redo())), undoOptions);
+  return (
+    <div className="frame">
+      <Rail areKeysShown={showsKeys} onKeys={() => setShowsKeys((shown) => !shown)} />
+      <header className="top-bar">{top}</header>
+      <div className="frame-body">
+        {steps}
+        <main className="frame-main">{children}</main>
+        {showsKeys && <KeysPanel screen={screen} onClose={() => setShowsKeys(false)} />}
+      </div>
+    </div>
+  );
+}
+
+/** Inside a field with something half typed, the browser's own undo is the one that is meant. */
+function unlessTyping(event: KeyboardEvent, act: () => void): void {
+  if (event.target instanceof HTMLElement && event.target.dataset['draft']) return;
+  event.preventDefault();
+  act();
+}

@@ -1,0 +1,37 @@
+import { useEffect, useRef } from 'react';
+import { KEYS, type Screen } from './keys';
+
+interface Props {
+  readonly screen: Screen;
+  readonly onClose: () => void;
+}
+
+/** The keys of the screen one is on, beside it rather than over it. */
+export function KeysPanel({ screen, onClose }: Props) {
+  const close = useRef<HTMLButtonElement>(null);
+  useEffect(() => close.current?.focus(), []);
+  return (
+    <aside className="keys-panel" aria-label="Keys of this screen" onKeyDown={(event) => event.key === 'Escape' && onClose()}>
+      <header>
+        <h2>Keys</h2>
+        <button type="button" className="quiet" ref={close} onClick={onClose}>
+          Hide
+        </button>
+      </header>
+      <dl>
+        {KEYS[screen].map(({ keys, does }) => (
+          <div key={does}>
+            <dt>
+              {keys.map((key, index) => (
+                <kbd className="key" key={index}>
+                  {key}
+                </kbd>
+              ))}
+            </dt>
+            <dd>{does}</dd>
+          </div>
+        ))}
+      </dl>
+    </aside>
+  );
+}

@@ -1,0 +1,45 @@
+import { NavLink, useParams } from 'react-router';
+import { Heron } from './Heron';
+import { useAppSelector } from './store';
+import { selectSaving } from '../features/shot/savingSlice';
+
+interface Props {
+  readonly areKeysShown: boolean;
+  readonly onKeys: () => void;
+}
+
+/** Where one is at large. What does not exist yet is not here. */
+export function Rail({ areKeysShown, onKeys }: Props) {
+  const { productionId } = useParams();
+  const openIn = useAppSelector(selectSaving).productionId;
+  const production = productionId ?? openIn;
+  return (
+    <nav className="rail" aria-label="Main">
+      <span className="rail-mark">
+        <Heron />
+        <span className="unseen">Still Heron</span>
+      </span>
+      <NavLink className="rail-item" to={production ? `/productions/${production}/shots` : '/productions'}>
+        <svg
+          width="22"
+          height="22"
+          viewBox="0 0 22 22"
+          fill="none"
+          stroke="currentColor"
+          strokeWidth="1.8"
+          strokeLinecap="round"
+          aria-hidden="true"
+        >
+          <path d="M3 5.500h16M3 11h16M3 16.500h10" />
+        </svg>
+        Shots
+      </NavLink>
+      <button type="button" className="rail-item rail-foot" aria-expanded={areKeysShown} onClick={onKeys}>
+        <span className="figure" aria-hidden="true">
+          ?
+        </span>
+        Keys
+      </button>
+    </nav>
+  );
+}

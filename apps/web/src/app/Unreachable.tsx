@@ -1,0 +1,32 @@
+import { useEffect } from 'react';
+import { problemOf } from '../api/api';
+import { PageNote } from './PageNote';
+
+const RETRY_MS = 2000;
+
+interface Props {
+  readonly error: unknown;
+  readonly retry: () => void;
+}
+
+/** A page whose data did not come: says why, and tries again by itself while the server is away. */
+export function Unreachable({ error, retry }: Props) {
+  const { isUnreachable, body } = problemOf(error);
+  useEffect(() => {
+    if (!isUnreachable) return undefined;
+    const timer = setInterval(retry, RETRY_MS);
+    return () => clearInterval(timer);
+  }, [isUnreachable, retry]);
+  return (
+    <PageNote
+      title={isUnreachable ? 'The server does not answer.' : `${body.message[0]?.toUpperCase()}${body.message.slice(1)}.`}
+    >
+      <p role="alert">
+        {isUnreachable
+          ? 'Start it again with npm start (or npm run demo). This page tries every two seconds and goes on by itself; what you edited is kept here.'
+          : `Needed: ${body.need}.`}
+      </p>
+      {!isUnreachable && <a href="/">Back to the productions</a>}
+    </PageNote>
+  );
+}

@@ -1,0 +1,56 @@
+/** A key of a screen, as the keys panel lists it. */
+export interface ScreenKey {
+  readonly keys: readonly string[];
+  readonly does: string;
+}
+
+const EVERYWHERE: readonly ScreenKey[] = [
+  { keys: ['?'], does: 'show or hide the keys' },
+  { keys: ['Ctrl', 'Z'], does: 'take the last step back' },
+  { keys: ['Ctrl', 'Shift', 'Z'], does: 'do it again after all' },
+];
+
+const IN_A_SHOT: readonly ScreenKey[] = [
+  { keys: ['1'], does: 'go to Set-up' },
+  { keys: ['2'], does: 'go to Pull' },
+  { keys: ['0'], does: 'back to Shots' },
+];
+
+const FIELD: readonly ScreenKey[] = [
+  { keys: ['↑', '↓'], does: 'in a figure: one step of its last digit; with Shift ten' },
+  { keys: ['Enter'], does: 'take what was typed' },
+  { keys: ['Esc'], does: 'give up what was typed, or a drag' },
+];
+
+export const KEYS = {
+  shots: [
+    { keys: ['N'], does: 'new shot' },
+    { keys: ['Enter'], does: 'open the shot that has the focus' },
+    { keys: ['Space', '↑', '↓', 'Space'], does: 'on the grip of a shot: lift it, move it, set it down' },
+    { keys: ['D'], does: 'on a shot: duplicate it' },
+    { keys: ['Del'], does: 'on a shot: delete it (Ctrl Z brings it back)' },
+    ...EVERYWHERE,
+  ],
+  setup: [
+    { keys: ['←', '→'], does: 'on the plane of focus: move it; on the stop: turn it' },
+    ...FIELD,
+    ...IN_A_SHOT,
+    ...EVERYWHERE,
+  ],
+  pull: [
+    { keys: ['Space'], does: 'play and stop' },
+    { keys: [',', '.'], does: 'step a frame' },
+    { keys: ['N'], does: 'someone new: type their distance' },
+    { keys: ['P'], does: 'pull to the next mark, at the playhead' },
+    { keys: ['H'], does: 'swap the hand’s axis and plain distance' },
+    { keys: ['←', '→'], does: 'on an end of a pull or a beat: one frame; with Shift ten' },
+    { keys: ['↑', '↓'], does: 'on an end of a pull: another distance' },
+    { keys: ['Del'], does: 'remove what is selected' },
+    { keys: ['Esc'], does: 'select nothing; give up a drag' },
+    ...FIELD.slice(0, 2),
+    ...IN_A_SHOT,
+    ...EVERYWHERE,
+  ],
+} satisfies Record<string, readonly ScreenKey[]>;
+
+export type Screen = keyof typeof KEYS;

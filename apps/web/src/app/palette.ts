@@ -1,0 +1,58 @@
+/** Colours by meaning, from a river at dusk. `theme.css` takes them as custom properties, antd as tokens; every pair used for text passes WCAG AA. */
+export interface Palette {
+  /** ground, panel, raised */
+  readonly deep: string;
+  readonly bank: string;
+  readonly shoal: string;
+  /** hairlines, and the outlines of fields and buttons */
+  readonly rule: string;
+  readonly edge: string;
+  /** text, second text */
+  readonly mist: string;
+  readonly haze: string;
+  /** the focus line, the playhead, the one main action; and text on it */
+  readonly lantern: string;
+  readonly onLantern: string;
+  /** sharp, soft, close to the edge */
+  readonly reed: string;
+  readonly rust: string;
+  readonly straw: string;
+  /** subjects, in order */
+  readonly currents: readonly [string, string, string, string];
+}
+
+export const LIGHTS = ['dusk', 'noon'] as const;
+export type Light = (typeof LIGHTS)[number];
+
+export const PALETTES: Readonly<Record<Light, Palette>> = {
+  dusk: {
+    deep: '#0e1619',
+    bank: '#162125',
+    shoal: '#1f2e33',
+    rule: '#26373c',
+    edge: '#4d666c',
+    mist: '#e8eeea',
+    haze: '#9db0ae',
+    lantern: '#f2b45c',
+    onLantern: '#1d1405',
+    reed: '#86c2a6',
+    rust: '#e98065',
+    straw: '#d9cd8a',
+    currents: ['#c29be0', '#7db4e6', '#8fd0d0', '#e69ab8'],
+  },
+  noon: {
+    deep: '#f5f4ee',
+    bank: '#ffffff',
+    shoal: '#e9ece6',
+    rule: '#d5dad3',
+    edge: '#8a9893',
+    mist: '#16211f',
+    haze: '#4c5d59',
+    lantern: '#a85f00',
+    onLantern: '#ffffff',
+    reed: '#1c6849',
+    rust: '#b0391a',
+    straw: '#6d5e0c',
+    currents: ['#7a3fa8', '#1f5f9e', '#0d6769', '#a52e67'],
+  },
+};

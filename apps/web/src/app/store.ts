@@ -1,0 +1,37 @@
+import { configureStore } from '@reduxjs/toolkit';
+import { useDispatch, useSelector, useStore } from 'react-redux';
+import { api } from '../api/api';
+import { savingMiddleware } from '../features/shot/saving';
+import { savingReducer } from '../features/shot/savingSlice';
+import { sessionReducer } from '../features/shot/sessionSlice';
+import { shotReducer } from '../features/shot/shotSlice';
+import { preferencesReducer, readPreferences, writePreferences } from './preferences';
+
+/** Everything but the API's cache is small and plain JSON; typed arrays of a verdict stay outside, in the evaluator. */
+export function createStore(storage: Storage) {
+  const store = configureStore({
+    reducer: {
+      api: api.reducer,
+      shot: shotReducer,
+      saving: savingReducer,
+      session: sessionReducer,
+      preferences: preferencesReducer,
+    },
+    preloadedState: { preferences: readPreferences(storage) },
+    middleware: (getDefault) =>
+      getDefault({ serializableCheck: false, immutableCheck: false }).prepend(savingMiddleware.middleware).concat(api.middleware),
+  });
+  let known = store.getState().preferences;
+  store.subscribe(() => {
+    const { preferences } = store.getState();
+    if (preferences !== known) writePreferences(storage, (known = preferences));
+  });
+  return store;
+}
+
+export type Store = ReturnType<typeof createStore>;
+export type RootState = ReturnType<Store['getState']>;
+
+export const useAppDispatch = useDispatch.withTypes<Store['dispatch']>();
+export const useAppSelector = useSelector.withTypes<RootState>();
+export const useAppStore = useStore.withTypes<Store>();

@@ -1,0 +1,66 @@
+import { type PointerEvent as ReactPointerEvent, useEffect, useRef } from 'react';
+
+export interface DragHandlers {
+  /** @param event - in page coordinates; `dx`, `dy` since the drag began */
+  readonly onDrag: (move: { dx: number; dy: number; clientX: number; clientY: number; gesture: string }) => void;
+  readonly onStart?: () => void;
+  /** Escape, or the browser took the pointer away: put back what was */
+  readonly onGiveUp?: (gesture: string) => void;
+}
+
+/** Movement before a press counts as a drag, so that a click on a handle selects and moves nothing. */
+const SLACK_PX = 3;
+
+let drags = 0;
+
+/** Makes an element draggable: spread what it returns on it. Escape gives the drag up. */
+export function useDrag(handlers: DragHandlers) {
+  const current = useRef(handlers);
+  const endCurrent = useRef<(() => void) | null>(null);
+  useEffect(() => {
+    current.current = handlers;
+  });
+  useEffect(() => () => endCurrent.current?.(), []);
+
+  function onPointerDown(event: ReactPointerEvent<Element>): void {
+    if (event.button !== 0) return;
+    event.stopPropagation();
+    const { clientX: startX, clientY: startY, pointerId } = event;
+    const element = event.currentTarget;
+    const gesture = `drag-${++drags}`;
+    let isDragging = false;
+    element.setPointerCapture(pointerId);
+
+    const onMove = (move: Event): void => {
+      const { clientX, clientY } = move as PointerEvent;
+      const [dx, dy] = [clientX - startX, clientY - startY];
+      if (!isDragging && Math.hypot(dx, dy) < SLACK_PX) return;
+      if (!isDragging) current.current.onStart?.();
+      isDragging = true;
+      current.current.onDrag({ dx, dy, clientX, clientY, gesture });
+    };
+    const end = (): void => {
+      element.removeEventListener('pointermove', onMove);
+      element.removeEventListener('pointerup', end);
+      element.removeEventListener('pointercancel', giveUp);
+      window.removeEventListener('keydown', onKey, true);
+      endCurrent.current = null;
+    };
+    const giveUp = (): void => {
+      end();
+      if (isDragging) current.current.onGiveUp?.(gesture);
+    };
+    const onKey = (key: KeyboardEvent): void => {
+      if (key.key !== 'Escape') return;
+      key.stopPropagation();
+      giveUp();
+    };
+    endCurrent.current = end;
+    element.addEventListener('pointermove', onMove);
+    element.addEventListener('pointerup', end);
+    element.addEventListener('pointercancel', giveUp);
+    window.addEventListener('keydown', onKey, true);
+  }
+
+  return { onPointerDown };
+}

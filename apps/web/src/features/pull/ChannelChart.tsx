@@ -1,0 +1,163 @@
+import type { JudgedPull, ShotPlan, UnitSystem } from '@still-heron/core';
+import { useMemo, useState } from 'react';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useDrag } from '../../charts/useDrag';
+import { type Size, useSize } from '../../charts/useSize';
+import { itemSelected, playheadMoved, playStopped } from '../shot/sessionSlice';
+import type { AxisDomain } from './axisScale';
+import { BeatLanes } from './BeatLanes';
+import { type ChannelLayout, channelLayout } from './channelLayout';
+import { LineStart, MoveHandles } from './MoveHandles';
+import { MarkChips } from './MarkChips';
+import { Playhead } from './Playhead';
+import './channel.css';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly verdict: JudgedPull | null;
+  readonly units: UnitSystem;
+}
+
+/** The channel: time to the right, near at the bottom; the subjects' currents, the focus line in its band of sharpness, beats and moves under it. */
+export function ChannelChart(props: Props) {
+  const { ref, size } = useSize();
+  return (
+    <div className="channel" ref={ref} data-testid="channel">
+      {size && size.width > 240 && size.height > 160 && <Channel {...props} size={size} />}
+    </div>
+  );
+}
+
+function Channel({ plan, verdict, units, size }: Props & { readonly size: Size }) {
+  const axis = useAppSelector((state) => state.preferences.axis);
+  const [held, setHeld] = useState<AxisDomain>();
+  const layout = useMemo(
+    () => channelLayout({ plan, verdict, axis, units, size, domain: held }),
+    [plan, verdict, axis, units, size, held],
+  );
+  const hold = { start: () => setHeld(layout.domain), end: () => setHeld(undefined) };
+  const { left, right, top, bottom } = layout;
+  return (
+    <svg width={size.width} height={size.height} role="group" aria-label="The channel: distance over time">
+      <defs>
+        <pattern id="soft-hatch" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(35)">
+          <rect width="2" height="8" fill="var(--rust)" />
+        </pattern>
+        <clipPath id="plot">
+          <rect x={left} y={top - 8} width={right - left} height={bottom - top + 16} />
+        </clipPath>
+      </defs>
+      <Ground layout={layout} units={units} />
+      <g clipPath="url(#plot)">
+        {layout.moves.map(({ id, startX, endX }) => (
+          <rect key={id} x={startX} width={endX - startX} y={top} height={bottom - top} className="move-shade" />
+        ))}
+        {layout.soft.map(({ beatId, x, width }) => (
+          <rect
+            key={`${beatId} ${x}`}
+            x={x}
+            width={width}
+            y={top}
+            height={bottom - top}
+            className="soft-span"
+            fill="url(#soft-hatch)"
+            data-testid="soft-span"
+          />
+        ))}
+        <path d={layout.band} className="zone-of-line" />
+        {layout.subjects.map(({ id, path, current }) => (
+          <path key={id} d={path} className={`current dash-${current % 4}`} stroke={`var(--current-${current % 4})`} />
+        ))}
+        <path d={layout.line} className="focus-line" data-testid="focus-line" />
+      </g>
+      {layout.subjects.map(({ id, name, labelY, current }) => (
+        <text key={id} x={left + 8} y={labelY} className="subject-name" fill={`var(--current-${current % 4})`}>
+          {name}
+        </text>
+      ))}
+      <TimeGround layout={layout} durationS={plan.durationS} />
+      <MarkChips layout={layout} plan={plan} units={units} hold={hold} />
+      <BeatLanes layout={layout} plan={plan} verdict={verdict} />
+      <MoveWords layout={layout} />
+      <Playhead layout={layout} verdict={verdict} units={units} />
+      <LineStart layout={layout} plan={plan} units={units} hold={hold} />
+      <MoveHandles layout={layout} plan={plan} units={units} hold={hold} />
+    </svg>
+  );
+}
+
+/** The axes, quietly. */
+function Ground({ layout, units }: { readonly layout: ChannelLayout; readonly units: UnitSystem }) {
+  const { left, right, top, bottom, distances, times } = layout;
+  return (
+    <g>
+      {distances.map(({ at, label }) => (
+        <g key={label}>
+          <line x1={left} x2={right} y1={at} y2={at} className="grid-line" />
+          <text x={left - 10} y={at + 5} textAnchor="end" className="axis-label">
+            {label}
+          </text>
+        </g>
+      ))}
+      {times.map(({ at, label }) => (
+        <g key={label}>
+          <line x1={at} x2={at} y1={bottom} y2={bottom + 6} className="grid-line" />
+          <text x={at} y={bottom + 23} textAnchor="middle" className="axis-label">
+            {label}
+          </text>
+        </g>
+      ))}
+      <text x={left - 10} y={top - 8} textAnchor="end" className="axis-label">
+        {units === 'metric' ? 'm' : 'ft'}
+      </text>
+      <text x={right + 14} y={bottom + 23} className="axis-label">
+        s
+      </text>
+    </g>
+  );
+}
+
+/** Press or drag on the open water, or on the time axis, to put the playhead there. */
+function TimeGround({ layout, durationS }: { readonly layout: ChannelLayout; readonly durationS: number }) {
+  const dispatch = useAppDispatch();
+  const { left, right, top, bottom, x } = layout;
+  const put = (clientX: number, origin: number) => {
+    dispatch(playStopped());
+    dispatch(playheadMoved(Math.min(Math.max(x.invert(clientX - origin), 0), durationS)));
+  };
+  const [origin, setOrigin] = useState(0);
+  const drag = useDrag({ onDrag: ({ clientX }) => put(clientX, origin) });
+  return (
+    <rect
+      x={left}
+      y={top}
+      width={right - left}
+      height={bottom - top + 30}
+      className="time-ground"
+      onPointerDown={(event) => {
+        const svgLeft = event.currentTarget.ownerSVGElement!.getBoundingClientRect().left;
+        setOrigin(svgLeft);
+        put(event.clientX, svgLeft);
+        dispatch(itemSelected(null));
+        drag.onPointerDown(event);
+      }}
+    />
+  );
+}
+
+function MoveWords({ layout: { moves, movesY } }: { readonly layout: ChannelLayout }) {
+  const dispatch = useAppDispatch();
+  const selection = useAppSelector((state) => state.session.selection);
+  return moves.map(({ id, startX, words, row }) => (
+    <g
+      key={id}
+      className={selection?.id === id ? 'move-words is-selected' : 'move-words'}
+      onClick={() => dispatch(itemSelected({ kind: 'move', id }))}
+    >
+      <line x1={startX} x2={startX} y1={movesY} y2={movesY + 15 + row * 20} />
+      <text x={startX + 7} y={movesY + 13 + row * 20}>
+        {words}
+      </text>
+    </g>
+  ));
+}

@@ -1,0 +1,73 @@
+import { changeMark, displayStepMm } from '@still-heron/core';
+import { useRef } from 'react';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useDrag } from '../../charts/useDrag';
+import { nudgeDistance } from '../../fields/DistanceField';
+import { itemSelected } from '../shot/sessionSlice';
+import { abandonGesture, editPlan } from '../shot/shotSlice';
+import type { ChannelLayout } from './channelLayout';
+import type { HandleProps } from './MoveHandles';
+
+/** The marks at the right edge, at their heights: letter and distance. Dragged up and down, the distance is another. */
+export function MarkChips(props: HandleProps) {
+  return props.layout.marks.map((mark) => <MarkChip key={mark.id} mark={mark} {...props} />);
+}
+
+function MarkChip({ mark, layout, plan, units, hold }: HandleProps & { readonly mark: ChannelLayout['marks'][number] }) {
+  const dispatch = useAppDispatch();
+  const isSelected = useAppSelector((state) => state.session.selection?.id === mark.id);
+  const distanceMm = plan.marks.find(({ id }) => id === mark.id)?.distanceMm ?? null;
+  const grabbedY = useRef(mark.y);
+  const gesture = useRef('');
+  const set = (mm: number, name: string) =>
+    dispatch(editPlan(`measure ${mark.letter} again`, (now) => changeMark(now, mark.id, { distanceMm: mm }), name));
+  const drag = useDrag({
+    onStart: () => {
+      grabbedY.current = mark.y;
+      hold.start();
+      dispatch(itemSelected({ kind: 'mark', id: mark.id }));
+    },
+    onDrag: ({ dy, gesture: name }) => {
+      const mm = layout.scale.distanceAt(grabbedY.current + dy);
+      const stepMm = displayStepMm(mm, units);
+      // someone who walks does not walk to infinity: the axis ends before it
+      if (Number.isFinite(mm) && mm < 1_000_000) set(Math.round(mm / stepMm) * stepMm, name);
+    },
+    onGiveUp: (name) => {
+      dispatch(abandonGesture(name));
+      hold.end();
+    },
+  });
+  const colour = mark.current < 0 ? 'var(--haze)' : `var(--current-${mark.current % 4})`;
+  return (
+    <g
+      {...drag}
+      className={`mark-chip${isSelected ? ' is-selected' : ''}`}
+      role="slider"
+      tabIndex={0}
+      aria-label={`Mark ${mark.letter}`}
+      aria-valuenow={distanceMm ?? undefined}
+      aria-valuetext={mark.figure}
+      onPointerUp={() => hold.end()}
+      onFocus={() => {
+        gesture.current = `keys-${mark.id}-${performance.now()}`;
+        dispatch(itemSelected({ kind: 'mark', id: mark.id }));
+      }}
+      onKeyDown={(event) => {
+        const up = { ArrowUp: 1, ArrowDown: -1 }[event.key];
+        if (!up) return;
+        event.preventDefault();
+        set(nudgeDistance(distanceMm ?? Infinity, up * (event.shiftKey ? 10 : 1), units), gesture.current);
+      }}
+    >
+      <path d={`M${layout.right},${mark.y}h7L${layout.right + 16},${mark.labelY}`} stroke={colour} />
+      <rect x={layout.right + 14} y={mark.labelY - 11} width={88} height={22} className="handle-grab" />
+      <text x={layout.right + 20} y={mark.labelY + 5} fill={colour} className="mark-letter">
+        {mark.letter}
+      </text>
+      <text x={layout.right + 20 + mark.letter.length * 11 + 5} y={mark.labelY + 5} className="mark-figure">
+        {mark.figure}
+      </text>
+    </g>
+  );
+}

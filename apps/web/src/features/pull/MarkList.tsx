@@ -1,0 +1,124 @@
+import {
+  changeMark,
+  depthOfField,
+  displayStepMm,
+  fNumberOf,
+  formatDistance,
+  formatGap,
+  landingWindow,
+  type Mark,
+  planCircleMm,
+  ringOf,
+  type ShotPlan,
+  type UnitSystem,
+  withinReach,
+} from '@still-heron/core';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { DistanceField } from '../../fields/DistanceField';
+import { Explain } from '../../fields/Explain';
+import { itemSelected, selectSession } from '../shot/sessionSlice';
+import { editPlan } from '../shot/shotSlice';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+}
+
+/** Every mark: whose, how far, and how far they may miss it before they are soft. */
+export function MarkList({ plan, units }: Props) {
+  return (
+    <section>
+      <h2>Marks</h2>
+      <ul className="mark-list">
+        {plan.marks.map((mark) => (
+          <MarkRow key={mark.id} mark={mark} plan={plan} units={units} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function MarkRow({ mark, plan, units }: Props & { readonly mark: Mark }) {
+  const dispatch = useAppDispatch();
+  const isSelected = useAppSelector((state) => selectSession(state).selection?.id === mark.id);
+  const at = plan.subjects.findIndex(({ id }) => id === mark.subjectId);
+  const walks = (plan.subjects[at]?.stays.length ?? 0) > 1;
+  const label = `${mark.letter}, ${plan.subjects[at]?.name ?? 'a place'}`;
+  return (
+    <li className={isSelected ? 'is-selected' : undefined}>
+      <button
+        type="button"
+        className="mark-name"
+        style={{ color: at < 0 ? 'var(--haze)' : `var(--current-${at % 4})` }}
+        aria-label={`Select mark ${label}`}
+        onClick={() => dispatch(itemSelected({ kind: 'mark', id: mark.id }))}
+      >
+        <span className="mark-list-letter">{mark.letter}</span>
+        <span className="mark-owner">{plan.subjects[at]?.name ?? 'a place'}</span>
+      </button>
+      <DistanceField
+        label={`Distance of ${label}`}
+        isBare
+        distanceMm={mark.distanceMm ?? Infinity}
+        units={units}
+        {...(walks ? { range: { minMm: 0, maxMm: 10_000_000, why: 'not where someone can walk to' } } : {})}
+        onChange={(mm, gesture) =>
+          dispatch(
+            editPlan(
+              `measure ${mark.letter} again`,
+              (now) => changeMark(now, mark.id, { distanceMm: mm === Infinity ? null : mm }),
+              gesture,
+            ),
+          )
+        }
+        testId={`mark-${mark.letter}`}
+      />
+      <Room mark={mark} plan={plan} units={units} />
+    </li>
+  );
+}
+
+/** How far someone may miss the mark, each way, and the ring's window there. */
+function Room({ mark, plan, units }: Props & { readonly mark: Mark }) {
+  const { lens, stop } = plan.optics;
+  const ring = ringOf(lens);
+  const wantedMm = mark.distanceMm ?? Infinity;
+  const focusDistanceMm = withinReach(ring, wantedMm);
+  if (focusDistanceMm !== wantedMm) {
+    return (
+      <p className="mark-room tone-soft">
+        {wantedMm < focusDistanceMm
+          ? `nearer than the lens focuses: ${formatDistance(ring.closeFocusMm, units)}`
+          : `farther than the ring's scale goes: ${formatDistance(ring.farthestMm, units)}`}
+      </p>
+    );
+  }
+  const circleOfConfusionMm = planCircleMm(plan.optics);
+  const fNumber = fNumberOf(lens, stop);
+  const zone = depthOfField({
+    focalLengthMm: lens.focalLengthMm,
+    fNumber,
+    circleOfConfusionMm,
+    focusDistanceMm,
+    principalSeparationMm: lens.principalSeparationMm,
+  });
+  const { widthDeg } = landingWindow(plan.optics, ring, focusDistanceMm);
+  const nearer = formatGap(zone.inFrontMm, units);
+  const farther = zone.behindMm === Infinity ? 'any' : formatGap(zone.behindMm, units);
+  return (
+    <p className="mark-room">
+      <Explain
+        what="How far they may miss the mark"
+        lines={[
+          `near limit ${formatDistance(zone.nearMm, units)}, far limit ${formatDistance(zone.farMm, units)}`,
+          `computed for f ${Number(lens.focalLengthMm.toFixed(1))} mm, N ${fNumber.toFixed(2)}, C ${(circleOfConfusionMm * 1000).toFixed(1)} µm`,
+          `measured by ${mark.method}, good to about ${formatGap(mark.uncertaintyMm, units)} (assumed)`,
+          `a step here is ${formatGap(displayStepMm(focusDistanceMm, units), units)}`,
+        ]}
+      >
+        {mark.distanceMm === null ? `sharp from ${formatDistance(zone.nearMm, units)} on` : `may miss −${nearer} / +${farther}`}
+      </Explain>{' '}
+      · ring {widthDeg.toFixed(1)}°
+    </p>
+  );
+}

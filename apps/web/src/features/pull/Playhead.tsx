@@ -1,0 +1,71 @@
+import {
+  formatDistance,
+  formatDistanceFigure,
+  formatTime,
+  frameAtOrAfter,
+  type JudgedPull,
+  type UnitSystem,
+} from '@still-heron/core';
+import { useAppSelector } from '../../app/store';
+import type { ChannelLayout } from './channelLayout';
+
+interface Props {
+  readonly layout: ChannelLayout;
+  readonly verdict: JudgedPull | null;
+  readonly units: UnitSystem;
+}
+
+const FLAG_WIDTH = 190;
+
+/** Where the playhead stands, and what the lens is at there: alone in following the time, so that playing redraws nothing else. */
+export function Playhead({ layout, verdict, units }: Props) {
+  const timeS = useAppSelector((state) => state.session.timeS);
+  const { top, right, left, lanes, bottom } = layout;
+  const x = layout.x(timeS);
+  const end = lanes.length > 0 ? lanes[lanes.length - 1]!.y + 26 : bottom;
+  const flagX = Math.min(Math.max(x - FLAG_WIDTH / 2, left), right - FLAG_WIDTH);
+  return (
+    <g className="playhead" data-testid="playhead">
+      <line x1={x} x2={x} y1={top - 4} y2={end} />
+      {verdict && (
+        <Flag
+          x={flagX}
+          frame={Math.min(frameAtOrAfter(timeS, verdict.captureFps), verdict.frameCount - 1)}
+          timeS={timeS}
+          verdict={verdict}
+          units={units}
+        />
+      )}
+    </g>
+  );
+}
+
+function Flag({
+  x,
+  frame,
+  timeS,
+  verdict,
+  units,
+}: {
+  readonly x: number;
+  readonly frame: number;
+  readonly timeS: number;
+  readonly verdict: JudgedPull;
+  readonly units: UnitSystem;
+}) {
+  const { focusMm, nearMm, farMm } = verdict.line;
+  return (
+    <g transform={`translate(${x},2)`}>
+      <rect width={FLAG_WIDTH} height={38} rx={3} className="flag" />
+      <text x={8} y={17} className="flag-distance">
+        {formatDistance(focusMm[frame]!, units)}
+      </text>
+      <text x={FLAG_WIDTH - 8} y={17} textAnchor="end" className="flag-time">
+        {formatTime(timeS)}
+      </text>
+      <text x={8} y={33} className="flag-zone">
+        sharp {formatDistanceFigure(nearMm[frame]!, units)} – {formatDistanceFigure(farMm[frame]!, units)}
+      </text>
+    </g>
+  );
+}

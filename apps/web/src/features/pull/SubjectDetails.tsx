@@ -1,0 +1,168 @@
+import {
+  addBeat,
+  addStay,
+  changeStay,
+  changeSubject,
+  PLAN_LIMITS,
+  removeMark,
+  removeSubject,
+  type Stay,
+  type Subject,
+} from '@still-heron/core';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { readDistance } from '../../fields/DistanceField';
+import { TextField } from '../../fields/TextField';
+import { TimeField } from '../../fields/TimeField';
+import { itemSelected, selectSession } from '../shot/sessionSlice';
+import { editPlan } from '../shot/shotSlice';
+import type { SideProps } from './PullSide';
+
+/** Someone: name, what exactly is focused on, where they stand when, and where they walk. */
+export function SubjectDetails({ subject, plan, units }: Omit<SideProps, 'verdict'> & { readonly subject: Subject }) {
+  const dispatch = useAppDispatch();
+  const timeS = useAppSelector((state) => (selectSession(state).isPlaying ? 0 : selectSession(state).timeS));
+  return (
+    <section aria-label={subject.name}>
+      <h2>{subject.name}</h2>
+      <div className="field-pair">
+        <TextField
+          label="who or what"
+          isOptional={false}
+          max={PLAN_LIMITS.name.max}
+          value={subject.name}
+          onChange={(name) => dispatch(editPlan('rename', (now) => changeSubject(now, subject.id, { name })))}
+        />
+        <TextField
+          label="focus on"
+          max={PLAN_LIMITS.detail.max}
+          placeholder="near eye"
+          value={subject.detail}
+          onChange={(detail) => dispatch(editPlan('what to focus on', (now) => changeSubject(now, subject.id, { detail })))}
+        />
+      </div>
+      <ol className="stays">
+        {subject.stays.map((stay, index) => (
+          <StayRow key={stay.id} stay={stay} index={index} subject={subject} plan={plan} />
+        ))}
+      </ol>
+      <WalkForm subject={subject} plan={plan} units={units} />
+      <div className="side-actions">
+        <Button onClick={() => dispatch(editPlan(`${subject.name} must be sharp`, (now) => addBeat(now, subject.id, timeS)))}>
+          Must be sharp from {timeS.toFixed(1)} s
+        </Button>
+        <Button
+          onClick={() => {
+            dispatch(editPlan(`take ${subject.name} out`, (now) => removeSubject(now, subject.id)));
+            dispatch(itemSelected(null));
+          }}
+        >
+          Take out of the shot
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+function StayRow({
+  stay,
+  index,
+  subject,
+  plan,
+}: Pick<SideProps, 'plan'> & { readonly stay: Stay; readonly index: number; readonly subject: Subject }) {
+  const dispatch = useAppDispatch();
+  const mark = plan.marks.find(({ id }) => id === stay.markId);
+  const previous = subject.stays[index - 1];
+  const next = subject.stays[index + 1];
+  const change = (changes: Partial<Pick<Stay, 'fromS' | 'untilS'>>, gesture: string) =>
+    dispatch(editPlan(`when ${subject.name} walks`, (now) => changeStay(now, subject.id, stay.id, changes), gesture));
+  if (!previous && !next) return <li className="haze">stands at {mark?.letter} throughout</li>;
+  return (
+    <li>
+      <span className="stay-letter">at {mark?.letter}</span>
+      {previous && (
+        <TimeField
+          label="arrives"
+          timeS={stay.fromS}
+          captureFps={plan.captureFps}
+          minS={previous.untilS}
+          maxS={stay.untilS}
+          why="it lies after the stay before"
+          onChange={(fromS, gesture) => change({ fromS }, gesture)}
+        />
+      )}
+      {next && (
+        <TimeField
+          label="leaves"
+          timeS={stay.untilS}
+          captureFps={plan.captureFps}
+          minS={stay.fromS}
+          maxS={next.fromS}
+          why="it lies before the next arrival"
+          onChange={(untilS, gesture) => change({ untilS }, gesture)}
+        />
+      )}
+      {previous && (
+        <button
+          type="button"
+          className="quiet"
+          onClick={() =>
+            dispatch(editPlan(`${subject.name} does not walk to ${mark?.letter}`, (now) => removeMark(now, stay.markId)))
+          }
+        >
+          Remove
+        </button>
+      )}
+    </li>
+  );
+}
+
+/** Where they walk next: what the tape says there, and when they arrive. */
+function WalkForm({ subject, plan, units }: Omit<SideProps, 'verdict'> & { readonly subject: Subject }) {
+  const dispatch = useAppDispatch();
+  const [text, setText] = useState('');
+  const [problem, setProblem] = useState<{ message: string; need: string } | null>(null);
+  const standsAtInfinity = subject.stays.some(({ markId }) => plan.marks.find(({ id }) => id === markId)?.distanceMm === null);
+  if (standsAtInfinity || plan.marks.length >= PLAN_LIMITS.marks.max) return null;
+  return (
+    <form
+      className="walk-form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const reading = readDistance(text, units, { minMm: 0, maxMm: 10_000_000, why: 'not where someone can walk to' });
+        if ('problem' in reading) return setProblem(reading.problem);
+        const last = subject.stays[subject.stays.length - 1];
+        const arrivesS = Math.min(plan.durationS, Math.max((last?.fromS ?? 0) + 2, plan.durationS / 2));
+        dispatch(
+          editPlan(`${subject.name} walks on`, (now) => addStay(now, subject.id, { distanceMm: reading.value, fromS: arrivesS })),
+        );
+        setText('');
+      }}
+    >
+      <div className="field">
+        <label className="field-label" htmlFor="walks-to">
+          walks on to
+        </label>
+        <input
+          id="walks-to"
+          className="field-input figure"
+          value={text}
+          placeholder={units === 'metric' ? '1.80' : "5' 11"}
+          autoComplete="off"
+          aria-invalid={problem !== null}
+          onChange={(event) => {
+            setText(event.target.value);
+            setProblem(null);
+          }}
+        />
+      </div>
+      <Button htmlType="submit">Walk</Button>
+      {problem && (
+        <p className="field-problem" role="alert">
+          {problem.message}. Type {problem.need}.
+        </p>
+      )}
+    </form>
+  );
+}

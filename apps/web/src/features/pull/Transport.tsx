@@ -1,0 +1,61 @@
+import type { ShotPlan } from '@still-heron/core';
+import { axisChosen } from '../../app/preferences';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { playToggled, selectSession } from '../shot/sessionSlice';
+import { editPlan } from '../shot/shotSlice';
+import { addRack, hasRoomForRack } from '@still-heron/core';
+import { nextPull } from './nextPull';
+
+/** Play, the next pull, and which axis: the line between the sentence and the channel. */
+export function Transport({ plan }: { readonly plan: ShotPlan }) {
+  const dispatch = useAppDispatch();
+  const isPlaying = useAppSelector((state) => selectSession(state).isPlaying);
+  const axis = useAppSelector((state) => state.preferences.axis);
+  return (
+    <div className="transport">
+      <button type="button" className="quiet play" onClick={() => dispatch(playToggled())} aria-pressed={isPlaying}>
+        <svg width="14" height="14" viewBox="0 0 14 14" fill="currentColor" aria-hidden="true">
+          {isPlaying ? <path d="M2 1h3.500v12H2zM8.500 1H12v12H8.500z" /> : <path d="M2 1l11 6-11 6z" />}
+        </svg>
+        {isPlaying ? 'Stop' : 'Play'} <kbd className="key">Space</kbd>
+      </button>
+      <NextPullButton plan={plan} />
+      <span className="top-bar-gap" />
+      <div className="choice" role="radiogroup" aria-label="What the height means">
+        {(['hand', 'distance'] as const).map((choice) => (
+          <button
+            key={choice}
+            type="button"
+            role="radio"
+            aria-checked={axis === choice}
+            onClick={() => dispatch(axisChosen(choice))}
+          >
+            {choice === 'hand' ? 'turn of the hand' : 'plain distance'}
+          </button>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+/** The next step while there is one: a pull to the mark that the line does not reach yet. */
+function NextPullButton({ plan }: { readonly plan: ShotPlan }) {
+  const dispatch = useAppDispatch();
+  // only where it stands is needed, not every frame of it while playing
+  const pull = useAppSelector(
+    (state) =>
+      selectSession(state).isPlaying ? null : nextPull(plan, selectSession(state).timeS, selectSession(state).selection?.id),
+    (a, b) => a?.mark === b?.mark && a?.atS === b?.atS,
+  );
+  if (!pull || !hasRoomForRack(plan, pull.atS)) return null;
+  const isNext = plan.line.moves.length === 0;
+  return (
+    <button
+      type="button"
+      className={isNext ? 'next-pull' : 'quiet'}
+      onClick={() => dispatch(editPlan(`pull to ${pull.mark.letter}`, (now) => addRack(now, pull.mark.id, pull.atS)))}
+    >
+      Pull to {pull.mark.letter} at {pull.atS.toFixed(1)} s <kbd className={isNext ? 'key key-on-lantern' : 'key'}>P</kbd>
+    </button>
+  );
+}

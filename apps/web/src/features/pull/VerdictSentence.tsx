@@ -1,0 +1,38 @@
+import { narrate, type UnitSystem } from '@still-heron/core';
+import { useAppDispatch } from '../../app/store';
+import type { JudgedPlan } from '../../workers/latestWins';
+import { playheadMoved } from '../shot/sessionSlice';
+
+interface Props {
+  readonly judged: JudgedPlan | null;
+  readonly units: UnitSystem;
+}
+
+/** What will happen, in a sentence, over everything else. Pressing the soft part puts the playhead there. */
+export function VerdictSentence({ judged, units }: Props) {
+  const dispatch = useAppDispatch();
+  if (!judged) return <p className="sentence">&nbsp;</p>;
+  const { parts } = narrate(judged.verdict, judged.plan, units);
+  const firstSoftS = judged.verdict.status === 'judged' ? judged.verdict.softSpans[0]?.fromS : undefined;
+  return (
+    <p className="sentence" data-testid="verdict" role="status">
+      {parts.map(({ tone, text }) =>
+        tone === 'soft' && firstSoftS !== undefined ? (
+          <button
+            key={text}
+            type="button"
+            className="go-there tone-soft"
+            title="Put the playhead there"
+            onClick={() => dispatch(playheadMoved(firstSoftS))}
+          >
+            {text}{' '}
+          </button>
+        ) : (
+          <span key={text} className={tone === 'plain' ? undefined : `tone-${tone}`}>
+            {text}{' '}
+          </span>
+        ),
+      )}
+    </p>
+  );
+}

@@ -1,0 +1,91 @@
+import { type LensRing, withinReach } from '@still-heron/core';
+
+/** The upright axis of the channel: far at the top, near at the bottom. */
+export interface AxisScale {
+  /** Pixels for a tape distance; what lies outside is held at the edge */
+  y(mm: number): number;
+  /** Pixels for a ring angle */
+  yOfRing(ringDeg: number): number;
+  /** Tape distance at a height, within the ring's reach */
+  distanceAt(y: number): number;
+}
+
+export interface AxisDomain {
+  /** At the top */
+  readonly far: number;
+  /** At the bottom */
+  readonly near: number;
+}
+
+/** Room over and under what must be seen, as a share of its span. */
+const PAD = 0.14;
+/** A single mark is seen with this many of its zone's widths on either side. */
+const ZONES_AROUND = 2.5;
+
+/**
+ * What of the axis to show: every distance given, with room around.
+ *
+ * @param distancesMm - at least one; Infinity allowed
+ * @param widthOf - width on the axis of the zone around a distance
+ */
+export function axisDomain(
+  axis: 'hand' | 'distance',
+  ring: LensRing,
+  distancesMm: readonly number[],
+  zoneOf: (mm: number) => { nearMm: number; farMm: number },
+): AxisDomain {
+  const value = valueOn(axis, ring);
+  const values = distancesMm.map((mm) => value(withinReach(ring, mm)));
+  // on the plain axis infinity has no place: it is drawn at the top edge
+  const finite = values.filter(Number.isFinite);
+  const shown = finite.length > 0 ? finite : [value(10_000)];
+  const low = Math.min(...shown);
+  const high = Math.max(...shown);
+  const zones = distancesMm.filter(Number.isFinite).map((mm) => {
+    const { nearMm, farMm } = zoneOf(withinReach(ring, mm));
+    return Math.min(
+      Math.abs(value(farMm === Infinity ? mm * 2 : farMm) - value(nearMm)),
+      Math.abs(value(mm) - value(nearMm)) * 3,
+    );
+  });
+  const pad = Math.max((high - low) * PAD, ZONES_AROUND * Math.max(0, ...zones), 1e-6);
+  if (axis === 'distance') return { far: high + pad * (finite.length < values.length ? 3 : 1), near: Math.max(0, low - pad) };
+  const [end, otherEnd] = [value(ring.farthestMm), value(ring.closeFocusMm)];
+  const slack = Math.abs(otherEnd - end) * 0.01;
+  return { far: Math.max(low - pad, end - slack), near: Math.min(high + pad, otherEnd + slack) };
+}
+
+/** Far to near, as a number that grows towards near on the hand's axis and towards far on the plain one. */
+function valueOn(axis: 'hand' | 'distance', ring: LensRing): (mm: number) => number {
+  if (axis === 'distance') return (mm) => mm;
+  const sign = nearSign(ring);
+  return (mm) => sign * ring.angleAt(withinReach(ring, mm));
+}
+
+function nearSign(ring: LensRing): 1 | -1 {
+  return ring.angleAt(ring.closeFocusMm) >= ring.angleAt(ring.farthestMm) ? 1 : -1;
+}
+
+/** The scale for a domain, between two heights in pixels. */
+export function axisScale(
+  axis: 'hand' | 'distance',
+  ring: LensRing,
+  { far, near }: AxisDomain,
+  topY: number,
+  bottomY: number,
+): AxisScale {
+  const pxPerUnit = (bottomY - topY) / (near - far);
+  const place = (value: number) => Math.min(Math.max(topY + (value - far) * pxPerUnit, topY), bottomY);
+  const valueAt = (y: number) => far + (Math.min(Math.max(y, topY), bottomY) - topY) / pxPerUnit;
+  if (axis === 'distance') {
+    const y = (mm: number) => (mm === Infinity ? topY : place(mm));
+    return { y, yOfRing: (ringDeg) => y(ring.distanceAt(ringDeg)), distanceAt: (height) => withinReach(ring, valueAt(height)) };
+  }
+  const sign = nearSign(ring);
+  const ends = [ring.angleAt(ring.farthestMm), ring.angleAt(ring.closeFocusMm)].sort((a, b) => a - b) as [number, number];
+  return {
+    y: (mm) => place(sign * ring.angleAt(withinReach(ring, mm))),
+    yOfRing: (ringDeg) => place(sign * ringDeg),
+    distanceAt: (height) => ring.distanceAt(Math.min(Math.max(sign * valueAt(height), ends[0]), ends[1])),
+  };
+}

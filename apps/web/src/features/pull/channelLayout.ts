@@ -1,0 +1,249 @@
+import {
+  type Beat,
+  depthOfField,
+  fNumberOf,
+  formatDistanceFigure,
+  type JudgedPull,
+  markDistances,
+  planCircleMm,
+  rackEndS,
+  ringOf,
+  type ShotPlan,
+  targetDistanceMm,
+  targetName,
+  type UnitSystem,
+} from '@still-heron/core';
+import { ticks as roundTicks } from 'd3-array';
+import { type ScaleLinear, scaleLinear } from 'd3-scale';
+import { area, line } from 'd3-shape';
+import { distanceTicks, type Tick } from '../../charts/ticks';
+import type { Size } from '../../charts/useSize';
+import { type AxisDomain, axisDomain, type AxisScale, axisScale } from './axisScale';
+
+export interface ChannelInput {
+  readonly plan: ShotPlan;
+  /** null until the plan is judged: the axes and lanes are drawn all the same */
+  readonly verdict: JudgedPull | null;
+  readonly axis: 'hand' | 'distance';
+  readonly units: UnitSystem;
+  readonly size: Size;
+  /** Held while something is dragged, so that the axis does not move under the hand */
+  readonly domain?: AxisDomain | undefined;
+}
+
+export interface ChannelLayout {
+  readonly left: number;
+  readonly right: number;
+  readonly top: number;
+  readonly bottom: number;
+  readonly x: ScaleLinear<number, number>;
+  readonly domain: AxisDomain;
+  readonly scale: AxisScale;
+  readonly distances: readonly Tick[];
+  readonly times: readonly Tick[];
+  /** Paths; empty without a verdict */
+  readonly line: string;
+  readonly band: string;
+  readonly subjects: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly current: number;
+    readonly path: string;
+    readonly labelY: number;
+  }[];
+  readonly soft: readonly { readonly x: number; readonly width: number; readonly beatId: string }[];
+  readonly moves: readonly {
+    readonly id: string;
+    readonly startX: number;
+    readonly endX: number;
+    readonly fromY: number;
+    readonly toY: number;
+    readonly words: string;
+    readonly row: number;
+  }[];
+  readonly startY: number | null;
+  readonly marks: readonly {
+    readonly id: string;
+    readonly letter: string;
+    readonly figure: string;
+    readonly current: number;
+    readonly y: number;
+    readonly labelY: number;
+  }[];
+  readonly lanes: readonly {
+    readonly subjectId: string;
+    readonly current: number;
+    readonly y: number;
+    readonly beats: readonly { readonly beat: Beat; readonly x: number; readonly width: number }[];
+  }[];
+  readonly movesY: number;
+}
+
+const MARGIN = { left: 58, right: 104, top: 44 };
+const TIME_AXIS = 34;
+export const LANE = 24;
+const LANE_GAP = 5;
+const MOVE_ROW = 20;
+/** Width of a letter of the moves' words, near enough to keep them apart */
+const LETTER_PX = 7.4;
+
+/** Lays the channel out: everything in pixels, nothing drawn. */
+export function channelLayout({ plan, verdict, axis, units, size, domain: held }: ChannelInput): ChannelLayout {
+  const left = MARGIN.left;
+  const right = size.width - MARGIN.right;
+  const x = scaleLinear([0, plan.durationS], [left, right]);
+  const moveWords = plan.line.moves.map((move, index) => {
+    const from = index === 0 ? plan.line.start! : plan.line.moves[index - 1]!.target;
+    const grade = verdict?.moves.find(({ moveId }) => moveId === move.id)?.grade;
+    return `${targetName(from, plan, units)} → ${targetName(move.target, plan, units)}  ${move.durationS.toFixed(1)} s${grade ? `  ${grade}` : ''}`;
+  });
+  const rows = rowsOf(
+    plan.line.moves.map((move, index) => ({ x: x(move.startS), width: moveWords[index]!.length * LETTER_PX + 14 })),
+  );
+  const laneHeight = plan.subjects.length * (LANE + LANE_GAP);
+  const movesHeight = Math.max(0, ...rows.map((row) => row + 1)) * MOVE_ROW + 8;
+  const bottom = Math.max(size.height - TIME_AXIS - laneHeight - movesHeight, MARGIN.top + 90);
+
+  const ring = ringOf(plan.optics.lens);
+  const distanceOf = markDistances(plan.marks);
+  const { lens, stop } = plan.optics;
+  const zoneOf = (focusDistanceMm: number) =>
+    depthOfField({
+      focalLengthMm: lens.focalLengthMm,
+      fNumber: fNumberOf(lens, stop),
+      circleOfConfusionMm: planCircleMm(plan.optics),
+      principalSeparationMm: lens.principalSeparationMm,
+      focusDistanceMm,
+    });
+  const settings = [plan.line.start, ...plan.line.moves.map(({ target }) => target)]
+    .filter((target) => target !== null)
+    .map((target) => targetDistanceMm(target, distanceOf));
+  const domain = held ?? axisDomain(axis, ring, [...distanceOf.values(), ...settings], zoneOf);
+  const scale = axisScale(axis, ring, domain, MARGIN.top, bottom);
+  const isShown = (mm: number) => scale.y(mm) > MARGIN.top + 1 && scale.y(mm) < bottom - 1;
+
+  const currentOf = (subjectId: string | null) => plan.subjects.findIndex(({ id }) => id === subjectId);
+  const lanesY = bottom + TIME_AXIS;
+  return {
+    left,
+    right,
+    top: MARGIN.top,
+    bottom,
+    x,
+    domain,
+    scale,
+    distances: distanceTicks(units, (mm) => (isShown(mm) ? scale.y(mm) : NaN), 30),
+    times: roundTicks(0, plan.durationS, Math.max(3, Math.floor((right - left) / 80))).map((timeS) => ({
+      at: x(timeS),
+      label: String(timeS),
+    })),
+    ...pathsOf(verdict, x, scale, plan),
+    soft: (verdict?.softSpans ?? []).map(({ beatId, fromS, toS }) => ({
+      beatId,
+      x: x(fromS),
+      width: Math.max(2, x(toS) - x(fromS)),
+    })),
+    moves: plan.line.moves.map((move, index) => ({
+      id: move.id,
+      startX: x(move.startS),
+      endX: x(rackEndS(move)),
+      fromY: scale.y(settings[index]!),
+      toY: scale.y(settings[index + 1]!),
+      words: moveWords[index]!,
+      row: rows[index]!,
+    })),
+    startY: settings.length > 0 ? scale.y(settings[0]!) : null,
+    marks: apart(
+      plan.marks.map(({ id, letter, distanceMm, subjectId }) => ({
+        id,
+        letter,
+        figure: formatDistanceFigure(distanceMm ?? Infinity, units),
+        current: currentOf(subjectId),
+        y: scale.y(distanceMm ?? Infinity),
+      })),
+      20,
+      bottom,
+    ),
+    lanes: plan.subjects.map(({ id }, index) => ({
+      subjectId: id,
+      current: index,
+      y: lanesY + index * (LANE + LANE_GAP),
+      beats: plan.beats
+        .filter((beat) => beat.subjectId === id)
+        .map((beat) => ({ beat, x: x(beat.fromS), width: x(beat.toS) - x(beat.fromS) })),
+    })),
+    movesY: lanesY + laneHeight + 4,
+  };
+}
+
+/** The curves, with no more points than the chart has pixels. */
+function pathsOf(
+  verdict: JudgedPull | null,
+  x: ChannelLayout['x'],
+  scale: AxisScale,
+  plan: ShotPlan,
+): Pick<ChannelLayout, 'line' | 'band' | 'subjects'> {
+  if (!verdict) return { line: '', band: '', subjects: [] };
+  const { timesS, ringDeg, nearMm, farMm } = verdict.line;
+  const every = Math.max(1, Math.floor(verdict.frameCount / (x.range()[1]! - x.range()[0]!)));
+  const frames = Array.from({ length: Math.ceil(verdict.frameCount / every) }, (_, k) => k * every);
+  const last = verdict.frameCount - 1;
+  // the last frame is held to the end of the shot, so that the line reaches the right edge
+  const at = (frame: number) => (frame > last ? plan.durationS : timesS[frame]!);
+  const points = [...frames, last + 1];
+  const held = (frame: number) => Math.min(frame, last);
+  const curve = (y: (frame: number) => number) =>
+    line<number>(
+      (frame) => x(at(frame)),
+      (frame) => y(held(frame)),
+    )(points) ?? '';
+  const subjects = verdict.subjects.map(({ subjectId, distanceMm }) => {
+    const current = plan.subjects.findIndex(({ id }) => id === subjectId);
+    return {
+      id: subjectId,
+      name: plan.subjects[current]?.name ?? '',
+      current,
+      path: curve((frame) => scale.y(distanceMm[frame]!)),
+      y: scale.y(distanceMm[0]!) - 7,
+    };
+  });
+  return {
+    line: curve((frame) => scale.yOfRing(ringDeg[frame]!)),
+    band:
+      area<number>(
+        (frame) => x(at(frame)),
+        (frame) => scale.y(nearMm[held(frame)]!),
+        (frame) => scale.y(farMm[held(frame)]!),
+      )(points) ?? '',
+    subjects: apart(subjects, 17, Infinity),
+  };
+}
+
+/** Gives each item a label height at least `gap` from the one above it, as near to its own as that allows. */
+function apart<T extends { readonly y: number }>(
+  items: readonly T[],
+  gap: number,
+  lowest: number,
+): (T & { readonly labelY: number })[] {
+  const order = items.map((_, index) => index).sort((a, b) => items[a]!.y - items[b]!.y);
+  const heights = new Array<number>(items.length);
+  let above = -Infinity;
+  for (const index of order) above = heights[index] = Math.max(items[index]!.y, above + gap);
+  let below = lowest;
+  for (const index of [...order].reverse()) {
+    heights[index] = Math.min(heights[index]!, below);
+    below = heights[index]! - gap;
+  }
+  return items.map((item, index) => ({ ...item, labelY: heights[index]! }));
+}
+
+/** The first row in which each label, from left to right, does not run into the one before. */
+function rowsOf(labels: readonly { readonly x: number; readonly width: number }[]): number[] {
+  const ends: number[] = [];
+  return labels.map(({ x, width }) => {
+    const free = ends.findIndex((end) => end <= x);
+    const row = free < 0 ? ends.length : free;
+    ends[row] = x + width;
+    return row;
+  });
+}

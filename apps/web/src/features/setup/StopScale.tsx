@@ -1,0 +1,106 @@
+import { exposureChange, formatStop, type Lens, stopScale } from '@still-heron/core';
+import { scaleLog } from 'd3-scale';
+import { useRef } from 'react';
+import { useDrag } from '../../charts/useDrag';
+import { useSize } from '../../charts/useSize';
+
+interface Props {
+  readonly lens: Lens;
+  readonly stop: number;
+  readonly onStop: (stop: number, gesture: string) => void;
+  readonly onGiveUp: (gesture: string) => void;
+}
+
+const HEIGHT = 64;
+const PAD = 30;
+
+let turns = 0;
+
+/** The stops the lens offers, in thirds, evenly by light: drag or click to turn the ring. */
+export function StopScale(props: Props) {
+  const { ref, size } = useSize();
+  return (
+    <div className="stop-scale" ref={ref}>
+      {size && size.width > 150 && <Scale {...props} width={size.width} />}
+    </div>
+  );
+}
+
+function Scale({ lens, stop, onStop, onGiveUp, width }: Props & { readonly width: number }) {
+  const stops = stopScale(lens.widestStop, lens.narrowestStop);
+  const x = scaleLog([lens.widestStop, lens.narrowestStop], [PAD, width - PAD]);
+  const nearest = (px: number) => stops.reduce((best, item) => (Math.abs(x(item) - px) < Math.abs(x(best) - px) ? item : best));
+  const grabbedX = useRef(0);
+  const gesture = useRef('');
+  const drag = useDrag({
+    onStart: () => (grabbedX.current = x(stop)),
+    onDrag: ({ dx, gesture: name }) => onStop(nearest(grabbedX.current + dx), name),
+    onGiveUp,
+  });
+  const turn = (by: number) => {
+    const at = stops.findIndex((item) => item >= stop - 1e-9);
+    const next = stops[Math.min(Math.max(at + by, 0), stops.length - 1)]!;
+    onStop(next, gesture.current);
+  };
+  return (
+    <svg width={width} height={HEIGHT} role="group" aria-label="Stops of the lens">
+      <line x1={PAD} x2={width - PAD} y1={38} y2={38} className="zone-ground" />
+      {stops.map((item, index) => {
+        const isFull = isFullStop(item);
+        return (
+          <g
+            key={item}
+            transform={`translate(${x(item)},38)`}
+            className="stop-tick"
+            onClick={() => onStop(item, `stop-${++turns}`)}
+          >
+            <rect x={-9} width={18} y={-24} height={48} fill="transparent" />
+            <line y1={isFull ? -7 : -4} y2={0} />
+            {(isFull || index === 0 || index === stops.length - 1) && isClear(item, stops, x) && (
+              <text y={20} textAnchor="middle">
+                {formatStop(item, lens.stopScale).replace(/^(T|f\/)/, '')}
+              </text>
+            )}
+          </g>
+        );
+      })}
+      <g
+        {...drag}
+        className="stop-knob"
+        transform={`translate(${x(stop)},38)`}
+        role="slider"
+        tabIndex={0}
+        aria-label="Stop"
+        aria-valuenow={stop}
+        aria-valuemin={lens.widestStop}
+        aria-valuemax={lens.narrowestStop}
+        aria-valuetext={formatStop(stop, lens.stopScale)}
+        onFocus={() => (gesture.current = `stop-${++turns}`)}
+        onKeyDown={(event) => {
+          const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
+          if (!by) return;
+          event.preventDefault();
+          turn(by * (event.shiftKey ? 3 : 1));
+        }}
+      >
+        <rect x={-22} width={44} y={-30} height={56} fill="transparent" />
+        <circle r={9} />
+        <text y={-16} textAnchor="middle">
+          {formatStop(stop, lens.stopScale)}
+        </text>
+      </g>
+    </svg>
+  );
+}
+
+/** Whole stops are √2 apart from 1; engraving rounds them. */
+function isFullStop(stop: number): boolean {
+  const { stops } = exposureChange(1, stop);
+  return Math.abs(stops - Math.round(stops)) < 0.13;
+}
+
+/** An end of the scale that is close to a whole stop leaves the label to the end. */
+function isClear(item: number, stops: readonly number[], x: (stop: number) => number): boolean {
+  const ends = [stops[0]!, stops[stops.length - 1]!];
+  return ends.includes(item) || ends.every((end) => Math.abs(x(end) - x(item)) > 26);
+}

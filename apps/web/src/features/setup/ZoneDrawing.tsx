@@ -1,0 +1,242 @@
+import { displayStepMm, formatDistance, formatGap, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { curveCatmullRomClosed, line } from 'd3-shape';
+import { useRef } from 'react';
+import { useDrag } from '../../charts/useDrag';
+import { useSize, type Size } from '../../charts/useSize';
+import { nudgeDistance } from '../../fields/DistanceField';
+import type { ZoneFigures } from './zoneFigures';
+import { FIGURE_MM, type ZoneLayout, zoneLayout } from './zoneLayout';
+
+interface Props {
+  readonly figures: ZoneFigures;
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+  readonly onFocus: (mm: number) => void;
+}
+
+/** The zone to scale, from the side: the lens, what it takes in, what is sharp, and someone standing in it. Drag the plane of focus. */
+export function ZoneDrawing(props: Props) {
+  const { ref, size } = useSize();
+  return (
+    <div className="zone-drawing" ref={ref}>
+      {size && size.width > 200 && <Drawing {...props} size={size} />}
+    </div>
+  );
+}
+
+function Drawing({ figures, plan, units, onFocus, size }: Props & { readonly size: Size }) {
+  const { zone, focusMm, closeFocusMm } = figures;
+  const layout = zoneLayout({ ...figures, units }, size);
+  const { groundY, rightX, focusX, nearX, farX } = layout;
+  return (
+    <svg width={size.width} height={size.height} aria-label="The zone from the side, to scale" role="group">
+      <path d={layout.wedge} className="zone-wedge" />
+      <rect x={nearX} width={Math.max(farX - nearX, 1.5)} y={20} height={groundY - 20} className="zone-band" />
+      <line x1={20} x2={rightX} y1={groundY} y2={groundY} className="zone-ground" />
+      {layout.ticks.map(({ at, label }) => (
+        <g key={label} transform={`translate(${at},${groundY})`}>
+          <line y2={6} className="zone-ground" />
+          <text y={22} className="chart-label" textAnchor="middle">
+            {label}
+          </text>
+        </g>
+      ))}
+      <text x={20} y={22} className="chart-label">
+        {units === 'metric' ? 'metres from the image plane, to scale' : 'feet from the image plane, to scale'}
+      </text>
+      <CameraOnLegs layout={layout} />
+      {focusX !== null && <Figure x={focusX} layout={layout} />}
+      <Marks plan={plan} layout={layout} onFocus={onFocus} />
+      {layout.hyperfocalX !== null && (
+        <g transform={`translate(${layout.hyperfocalX},${groundY})`}>
+          <line y1={0} y2={-16} className="zone-hyperfocal" />
+          <text y={-21} className="chart-label" textAnchor="middle">
+            hyperfocal
+          </text>
+        </g>
+      )}
+      <Limits
+        layout={layout}
+        near={formatGap(zone.inFrontMm, units)}
+        far={zone.behindMm === Infinity ? '' : formatGap(zone.behindMm, units)}
+      />
+      {focusX !== null && (
+        <FocusPlane x={focusX} layout={layout} focusMm={focusMm} closeFocusMm={closeFocusMm} units={units} onFocus={onFocus} />
+      )}
+    </svg>
+  );
+}
+
+function CameraOnLegs({ layout: { cameraX, eyeY, groundY, pxPerMm } }: { readonly layout: ZoneLayout }) {
+  const unit = Math.max(pxPerMm * 100, 7);
+  return (
+    <g className="zone-camera">
+      <path
+        d={`M${cameraX - unit},${eyeY + unit * 0.6}L${cameraX - unit * 2.6},${groundY}M${cameraX - unit},${eyeY + unit * 0.6}L${cameraX + unit * 0.6},${groundY}M${cameraX - unit},${eyeY}V${groundY}`}
+      />
+      <rect x={cameraX - unit * 2.4} y={eyeY - unit * 0.8} width={unit * 2.4} height={unit * 1.6} rx={2} className="zone-solid" />
+      <rect x={cameraX} y={eyeY - unit * 0.55} width={unit * 1.3} height={unit * 1.1} rx={1} className="zone-solid" />
+      <line x1={cameraX} x2={cameraX} y1={eyeY - unit * 1.5} y2={eyeY + unit * 1.5} className="zone-image-plane" />
+    </g>
+  );
+}
+
+/** The outline of someone standing, from the side and looking at the lens: millimetres behind the eye, and up. The head is drawn apart. */
+const BODY: readonly (readonly [number, number])[] = [
+  [48, 1545],
+  [40, 1490],
+  [8, 1440],
+  [-8, 1320],
+  [-4, 1180],
+  [10, 1020],
+  [14, 880],
+  [24, 700],
+  [30, 500],
+  [44, 300],
+  [50, 90],
+  [0, 40],
+  [-50, 8],
+  [40, 0],
+  [130, 4],
+  [136, 90],
+  [150, 320],
+  [150, 480],
+  [172, 700],
+  [206, 860],
+  [198, 940],
+  [172, 1080],
+  [190, 1240],
+  [196, 1360],
+  [166, 1450],
+  [124, 1500],
+  [120, 1550],
+];
+const bodyOutline = line<readonly [number, number]>().curve(curveCatmullRomClosed);
+
+/** Someone 1.75 m tall; the eye stands in the plane of focus. */
+function Figure({ x, layout: { groundY, pxPerMm } }: { readonly x: number; readonly layout: ZoneLayout }) {
+  const outline = bodyOutline(BODY.map(([behind, up]) => [x + behind * pxPerMm, groundY - up * pxPerMm] as const)) ?? '';
+  return (
+    <g className="zone-figure">
+      <path d={outline} />
+      <ellipse cx={x + 84 * pxPerMm} cy={groundY - 1640 * pxPerMm} rx={98 * pxPerMm} ry={(FIGURE_MM - 1640) * pxPerMm} />
+    </g>
+  );
+}
+
+/** Where the shot's marks lie: each a letter that focus can be put on. */
+function Marks({
+  plan,
+  layout,
+  onFocus,
+}: {
+  readonly plan: ShotPlan;
+  readonly layout: ZoneLayout;
+  readonly onFocus: (mm: number) => void;
+}) {
+  return plan.marks.map(({ id, letter, distanceMm, subjectId }) => {
+    const x = layout.x(distanceMm ?? Infinity);
+    if (!(x <= layout.rightX)) return null;
+    const at = plan.subjects.findIndex((subject) => subject.id === subjectId);
+    return (
+      <g
+        key={id}
+        transform={`translate(${x},${layout.groundY})`}
+        style={{ color: at < 0 ? 'var(--haze)' : `var(--current-${at % 4})` }}
+      >
+        <path d="M-7,31H7M0,31V38" className="zone-tape" />
+        <text
+          y={53}
+          className="zone-letter"
+          textAnchor="middle"
+          role="button"
+          tabIndex={0}
+          aria-label={`Focus on mark ${letter}`}
+          onClick={() => onFocus(distanceMm ?? Infinity)}
+          onKeyDown={(event) => event.key === 'Enter' && onFocus(distanceMm ?? Infinity)}
+        >
+          {letter}
+        </text>
+      </g>
+    );
+  });
+}
+
+function Limits({
+  layout: { nearX, farX, focusX, isFarBeyond },
+  near,
+  far,
+}: {
+  readonly layout: ZoneLayout;
+  readonly near: string;
+  readonly far: string;
+}) {
+  const isWide = farX - nearX > 150;
+  const middle = focusX ?? farX;
+  return (
+    <g className="zone-limits">
+      <text x={isWide ? (nearX + middle) / 2 : nearX - 8} y={36} textAnchor={isWide ? 'middle' : 'end'}>
+        {near}
+      </text>
+      {isFarBeyond ? (
+        <text x={farX - 4} y={36} textAnchor="end">
+          to ∞ ›
+        </text>
+      ) : (
+        <text x={isWide ? (middle + farX) / 2 : farX + 8} y={36} textAnchor={isWide ? 'middle' : 'start'}>
+          {far}
+        </text>
+      )}
+    </g>
+  );
+}
+
+interface PlaneProps {
+  readonly x: number;
+  readonly layout: ZoneLayout;
+  readonly focusMm: number;
+  readonly closeFocusMm: number;
+  readonly units: UnitSystem;
+  readonly onFocus: (mm: number) => void;
+}
+
+function FocusPlane({ x, layout, focusMm, closeFocusMm, units, onFocus }: PlaneProps) {
+  const grabbed = useRef({ x, focusMm, layout });
+  const drag = useDrag({
+    onStart: () => {
+      grabbed.current = { x, focusMm, layout };
+    },
+    onDrag: ({ dx }) => {
+      // the scale of the grab holds through the drag: the drawing may rescale under the pointer
+      const mm = grabbed.current.layout.distanceAt(grabbed.current.x + dx);
+      const step = displayStepMm(mm, units);
+      onFocus(Math.max(Math.round(mm / step) * step, closeFocusMm));
+    },
+    onGiveUp: () => onFocus(grabbed.current.focusMm),
+  });
+  return (
+    <g
+      {...drag}
+      className="zone-focus"
+      transform={`translate(${x},0)`}
+      role="slider"
+      tabIndex={0}
+      aria-label="Focus distance"
+      aria-valuenow={focusMm}
+      aria-valuetext={formatDistance(focusMm, units)}
+      onKeyDown={(event) => {
+        const direction = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
+        if (!direction) return;
+        event.preventDefault();
+        onFocus(
+          nudgeDistance(focusMm, direction * (event.shiftKey ? 10 : 1), units, { minMm: closeFocusMm, maxMm: Infinity, why: '' }),
+        );
+      }}
+    >
+      <rect x={-16} width={32} y={10} height={layout.groundY - 10} className="zone-grab" />
+      <line y1={14} y2={layout.groundY} />
+      <circle cy={layout.eyeY} r={6} />
+      <path d="M-9,8H9L0,18Z" />
+    </g>
+  );
+}

@@ -1,0 +1,13 @@
+import type { Method } from '@still-heron/core';
+
+/** How focus is found and kept, in the craft's words: short for a list, and what it means. */
+export const METHOD_WORDS: Readonly<Record<Method, { readonly short: string; readonly means: string }>> = {
+  fixed: { short: 'fixed', means: 'set once, never touched' },
+  'constant-distance': { short: 'constant distance', means: 'camera and subject keep their distance' },
+  'walk-in': { short: 'walk-in', means: 'the subject walks into a plane set beforehand' },
+  'push-in': { short: 'push-in', means: 'the camera moves until it is sharp' },
+  follow: { short: 'follow', means: 'the ring goes with the subject' },
+  rack: { short: 'rack', means: 'pulled from mark to mark' },
+  'acquire-then-lock': { short: 'acquire, then lock', means: 'the camera finds it once, then holds' },
+  automatic: { short: 'automatic', means: 'left to the camera' },
+};

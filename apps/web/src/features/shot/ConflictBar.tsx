@@ -1,0 +1,39 @@
+import { Button } from 'antd';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { describeDifference } from './describeDifference';
+import { conflictResolved, selectSaving } from './savingSlice';
+import { documentEdited, selectDocument } from './shotSlice';
+
+/** The shot was saved elsewhere meanwhile: says what differs, and lets the person choose. Neither is lost: the other one is an undo away. */
+export function ConflictBar() {
+  const { status, stored } = useAppSelector(selectSaving);
+  const document = useAppSelector(selectDocument);
+  const dispatch = useAppDispatch();
+  if (status !== 'conflict' || !stored || !document) return null;
+  const { scene, slate, title, plan } = stored;
+  const theirs = { scene, slate, title, plan };
+  const time = new Date(stored.updatedAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+
+  function keepMine(): void {
+    // the stored one goes under mine as a step, so that undo reaches it
+    dispatch(documentEdited({ document: theirs, name: 'what was saved elsewhere' }));
+    dispatch(documentEdited({ document: document!, name: 'keep mine' }));
+    dispatch(conflictResolved());
+  }
+  function takeTheirs(): void {
+    dispatch(documentEdited({ document: theirs, name: 'take what was saved elsewhere' }));
+    dispatch(conflictResolved());
+  }
+  return (
+    <aside className="conflict" role="alert">
+      <p>
+        <strong>This shot was saved elsewhere at {time}.</strong> Yours differs in {describeDifference(document, theirs)}. Nothing
+        is overwritten until you choose.
+      </p>
+      <Button type="primary" onClick={keepMine}>
+        Keep mine
+      </Button>
+      <Button onClick={takeTheirs}>Take theirs</Button>
+    </aside>
+  );
+}

@@ -1,0 +1,98 @@
+import { useEffect, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Outlet, useMatch, useNavigate, useParams } from 'react-router';
+import { api, problemOf } from '../../api/api';
+import { Frame } from '../../app/Frame';
+import type { Screen } from '../../app/keys';
+import { useAppDispatch, useAppSelector, type Store } from '../../app/store';
+import { Unreachable } from '../../app/Unreachable';
+import { evaluator } from '../../workers/evaluator';
+import { ConflictBar } from './ConflictBar';
+import { outbox } from './outbox';
+import { saveNow } from './saving';
+import { savingClosed, savingOpened, selectSaving } from './savingSlice';
+import { sessionReset } from './sessionSlice';
+import { openDocument, selectPlan } from './shotSlice';
+import { ShotTopBar } from './ShotTopBar';
+import { Steps } from './Steps';
+
+/** One shot: opens it, keeps it judged, and holds the frame round its steps. */
+export function ShotPage() {
+  const { shotId = '' } = useParams();
+  const { error, retry } = useOpenShot(shotId);
+  const isOpen = useAppSelector((state) => selectSaving(state).shotId === shotId && selectPlan(state) !== null);
+  const productionId = useAppSelector((state) => selectSaving(state).productionId);
+  const screen: Screen = useMatch('/shots/:shotId/setup') ? 'setup' : 'pull';
+  const navigate = useNavigate();
+  useHotkeys('1', () => void navigate(`/shots/${shotId}/setup`));
+  useHotkeys('2', () => void navigate(`/shots/${shotId}/pull`));
+  useHotkeys('0', () => void navigate(productionId ? `/productions/${productionId}/shots` : '/'));
+  useJudging();
+  return (
+    <Frame screen={screen} hasShotUndo top={isOpen && <ShotTopBar />} steps={isOpen && <Steps shotId={shotId} />}>
+      {isOpen ? (
+        <div className="shot-body">
+          <ConflictBar />
+          <Outlet />
+        </div>
+      ) : (
+        error !== null && <Unreachable error={error} retry={retry} />
+      )}
+    </Frame>
+  );
+}
+
+/** Asks for a verdict whenever the plan changes. */
+function useJudging(): void {
+  const plan = useAppSelector(selectPlan);
+  useEffect(() => {
+    if (plan) evaluator.ask(plan);
+  }, [plan]);
+}
+
+function useOpenShot(shotId: string): { error: unknown; retry: () => void } {
+  const dispatch = useAppDispatch();
+  const [error, setError] = useState<unknown>(null);
+  const [tries, setTries] = useState(0);
+  useEffect(() => {
+    let isCurrent = true;
+    void openShot(shotId, dispatch, () => isCurrent).then((failed) => isCurrent && setError(failed));
+    return () => {
+      isCurrent = false;
+    };
+  }, [shotId, dispatch, tries]);
+  useEffect(
+    () => () => {
+      void dispatch(saveNow());
+      dispatch(savingClosed());
+      dispatch(openDocument(null));
+      dispatch(sessionReset());
+    },
+    [shotId, dispatch],
+  );
+  return { error, retry: () => setTries((count) => count + 1) };
+}
+
+/**
+ * Opens the shot as this device last edited it when the server has not got that yet, else as it is stored.
+ *
+ * @returns what kept it from opening, or null
+ */
+async function openShot(shotId: string, dispatch: Store['dispatch'], isCurrent: () => boolean): Promise<unknown> {
+  const [unsent, answer] = await Promise.all([
+    outbox.get(shotId),
+    dispatch(api.endpoints.shot.initiate(shotId, { forceRefetch: true, subscribe: false })),
+  ]);
+  if (!isCurrent()) return null;
+  if (unsent && (answer.data || problemOf(answer.error).isUnreachable)) {
+    const { productionId, baseVersion, document } = unsent;
+    dispatch(openDocument(document));
+    dispatch(savingOpened({ shotId, productionId, baseVersion, savedAt: answer.data?.updatedAt ?? null, hasUnsaved: true }));
+    return null;
+  }
+  if (!answer.data) return answer.error;
+  const { productionId, version, updatedAt, scene, slate, title, plan } = answer.data;
+  dispatch(openDocument({ scene, slate, title, plan }));
+  dispatch(savingOpened({ shotId, productionId, baseVersion: version, savedAt: updatedAt, hasUnsaved: false }));
+  return null;
+}

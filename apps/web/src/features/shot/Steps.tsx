@@ -1,0 +1,55 @@
+import { ringOf, type ShotPlan } from '@still-heron/core';
+import { NavLink } from 'react-router';
+import { useAppSelector } from '../../app/store';
+import type { JudgedPlan } from '../../workers/latestWins';
+import { selectPlan } from './shotSlice';
+import { useVerdict } from './useVerdict';
+
+type StepState = 'untouched' | 'under way' | 'ready' | 'needs a look';
+
+const SIGNS: Readonly<Record<StepState, string>> = { untouched: '○', 'under way': '◐', ready: '●', 'needs a look': '▲' };
+
+/** The steps of a shot in the order of the work, each with its state by sign and word. */
+export function Steps({ shotId }: { readonly shotId: string }) {
+  const plan = useAppSelector(selectPlan)!;
+  const judged = useVerdict();
+  const steps = [
+    { path: 'setup', name: 'Set-up', state: setupState(plan) },
+    { path: 'pull', name: 'Pull', state: pullState(plan, judged) },
+  ];
+  return (
+    <nav className="steps" aria-label="Steps of the shot">
+      {steps.map(({ path, name, state }, index) => (
+        <NavLink
+          key={path}
+          to={`/shots/${shotId}/${path}`}
+          className={({ isActive }) => `step step-${state.replaceAll(' ', '-')}${isActive ? ' is-here' : ''}`}
+        >
+          <span className="step-sign" aria-hidden="true">
+            {SIGNS[state]}
+          </span>
+          {name}
+          <span className="unseen">, {state}</span>
+          <kbd className="step-key" aria-hidden="true">
+            {index + 1}
+          </kbd>
+        </NavLink>
+      ))}
+    </nav>
+  );
+}
+
+/** The set-up needs a look when a mark lies outside what the ring reaches. */
+function setupState(plan: ShotPlan): StepState {
+  const { closeFocusMm, farthestMm } = ringOf(plan.optics.lens);
+  const isOutside = plan.marks.some(
+    ({ distanceMm }) => (distanceMm ?? Infinity) < closeFocusMm || (distanceMm ?? Infinity) > farthestMm,
+  );
+  return isOutside ? 'needs a look' : 'ready';
+}
+
+function pullState(plan: ShotPlan, judged: JudgedPlan | null): StepState {
+  if (plan.marks.length === 0) return 'untouched';
+  if (!judged || judged.verdict.status === 'incomplete') return 'under way';
+  return judged.verdict.outcome === 'sharp' ? 'ready' : 'needs a look';
+}

@@ -1,0 +1,38 @@
+import type { ShotDocument } from '@still-heron/contract';
+
+/**
+ * Says in a few words in which parts two versions of a shot differ.
+ *
+ * @example "the title, the stop and the pulls"; "nothing" when they are the same
+ */
+export function describeDifference(a: ShotDocument, b: ShotDocument): string {
+  const parts: [string, (document: ShotDocument) => unknown][] = [
+    ['the scene', ({ scene }) => scene],
+    ['the slate', ({ slate }) => slate],
+    ['the title', ({ title }) => title],
+    ['the length', ({ plan }) => plan.durationS],
+    ['the frame rates', ({ plan }) => [plan.captureFps, plan.deliveryFps]],
+    ['the method', ({ plan }) => plan.method],
+    ['the camera', ({ plan }) => plan.optics.camera],
+    ['the lens', ({ plan }) => plan.optics.lens],
+    ['the stop', ({ plan }) => plan.optics.stop],
+    ['how sharp is sharp', ({ plan }) => plan.optics.sharpness],
+    ['the people', ({ plan }) => plan.subjects],
+    ['the marks', ({ plan }) => plan.marks],
+    ['who must be sharp when', ({ plan }) => plan.beats],
+    ['the pulls', ({ plan }) => plan.line],
+    ['the notes', ({ plan }) => plan.notes],
+  ];
+  const differing = parts.filter(([, of]) => sorted(of(a)) !== sorted(of(b))).map(([word]) => word);
+  if (differing.length === 0) return 'nothing';
+  return differing.join(', ').replace(/, ([^,]*)$/, ' and $1');
+}
+
+/** JSON with its keys in order: the database keeps values, not the order of keys. */
+export function sorted(value: unknown): string {
+  return JSON.stringify(value, (_, item: unknown) =>
+    typeof item === 'object' && item !== null && !Array.isArray(item)
+      ? Object.fromEntries(Object.entries(item).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : item,
+  );
+}

@@ -1,0 +1,110 @@
+import { createListenerMiddleware, type ThunkDispatch, type UnknownAction } from '@reduxjs/toolkit';
+import type { ShotView } from '@still-heron/contract';
+import { api, problemOf } from '../../api/api';
+import { sorted } from './describeDifference';
+import { outbox, type Unsent } from './outbox';
+import {
+  conflictMet,
+  conflictResolved,
+  editNoticed,
+  saveFinished,
+  saveRefused,
+  saveStarted,
+  savingOpened,
+  selectSaving,
+  type Saving,
+  serverLost,
+} from './savingSlice';
+import { selectDocument, shotOpened } from './shotSlice';
+
+/** Rest after the last edit before it is sent. */
+const PAUSE_MS = 600;
+/** Between two tries at a server that does not answer. */
+const RETRY_MS = 1500;
+
+type State = Parameters<typeof selectDocument>[0] & { readonly saving: Saving };
+type Dispatch = ThunkDispatch<State, unknown, UnknownAction>;
+
+export const savingMiddleware = createListenerMiddleware<State, Dispatch>();
+
+/** Every change of the open document goes to the outbox at once, and to the server after a pause. */
+savingMiddleware.startListening({
+  predicate: (action, now, before) =>
+    (selectDocument(now) !== selectDocument(before) && selectDocument(now) !== null && !shotOpened.match(action)) ||
+    conflictResolved.match(action),
+  effect: async (_, { dispatch, getState, cancelActiveListeners, delay }) => {
+    cancelActiveListeners();
+    dispatch(editNoticed());
+    await keepUnsent(getState());
+    await delay(PAUSE_MS);
+    dispatch(saveNow());
+  },
+});
+
+/** What a lost shot or lost server left unsent is tried again. */
+savingMiddleware.startListening({
+  predicate: (action) => savingOpened.match(action) || serverLost.match(action),
+  effect: async (action, { dispatch, getState, cancelActiveListeners, delay }) => {
+    cancelActiveListeners();
+    if (serverLost.match(action)) await delay(RETRY_MS);
+    const { status } = selectSaving(getState());
+    if (status === 'waiting' || status === 'offline') dispatch(saveNow());
+  },
+});
+
+async function keepUnsent(state: State): Promise<void> {
+  const { shotId, productionId, baseVersion } = selectSaving(state);
+  const document = selectDocument(state);
+  if (shotId && productionId && document) await outbox.put(shotId, { productionId, baseVersion, document });
+}
+
+/** Sends the open document if the server has not got it. One save at a time; what is edited meanwhile goes with the next. */
+export function saveNow() {
+  return async (dispatch: Dispatch, getState: () => State): Promise<void> => {
+    const { shotId, baseVersion, status } = selectSaving(getState());
+    const document = selectDocument(getState());
+    if (!shotId || !document || status === 'saving' || status === 'saved' || status === 'conflict') return;
+    await keepUnsent(getState());
+    dispatch(saveStarted());
+    const answer = await dispatch(api.endpoints.saveShot.initiate({ id: shotId, version: baseVersion, document }));
+    if (answer.data) await taken(shotId, answer.data);
+    const isStillOpen = selectSaving(getState()).shotId === shotId;
+    if (!isStillOpen) return;
+    if (answer.data) {
+      const isUpToDate = selectDocument(getState()) === document;
+      dispatch(saveFinished({ version: answer.data.version, savedAt: answer.data.updatedAt, isUpToDate }));
+      if (!isUpToDate) await dispatch(saveNow());
+      return;
+    }
+    const { isUnreachable, body } = problemOf(answer.error);
+    if (isUnreachable) dispatch(serverLost());
+    else if (body.code === 'version-conflict' && body.stored) dispatch(conflictMet(body.stored));
+    else dispatch(saveRefused(body));
+  };
+
+  /** Takes the edit out of the outbox unless a newer one has come in; that one was then made from what is stored now. */
+  async function taken(shotId: string, stored: ShotView): Promise<void> {
+    const unsent = await outbox.get(shotId);
+    if (!unsent) return;
+    if (sameDocument(unsent, stored)) await outbox.remove(shotId);
+    else await outbox.put(shotId, { ...unsent, baseVersion: stored.version });
+  }
+}
+
+/** Sends what other visits left unsent for shots that are not open. A conflict waits there until its shot is opened. */
+export function sendLeftovers() {
+  return async (dispatch: Dispatch, getState: () => State): Promise<void> => {
+    for (const [shotId, { baseVersion, document }] of await outbox.all()) {
+      if (shotId === selectSaving(getState()).shotId) continue;
+      const answer = await dispatch(api.endpoints.saveShot.initiate({ id: shotId, version: baseVersion, document }));
+      const isGone = problemOf(answer.error).body.code === 'not-found';
+      if (answer.data || isGone) await outbox.remove(shotId);
+    }
+  };
+}
+
+/** By content: the stored one has been through JSON and the database, which keep values and not the order of keys. */
+function sameDocument(unsent: Unsent, stored: ShotView): boolean {
+  const { scene, slate, title, plan } = stored;
+  return sorted(unsent.document) === sorted({ scene, slate, title, plan });
+}

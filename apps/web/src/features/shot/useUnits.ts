@@ -1,0 +1,11 @@
+import type { UnitSystem } from '@still-heron/core';
+import { useProductionQuery } from '../../api/api';
+import { useAppSelector } from '../../app/store';
+import { selectSaving } from './savingSlice';
+
+/** Units of the production that the open shot belongs to; metric while they are not known. */
+export function useUnits(): UnitSystem {
+  const productionId = useAppSelector((state) => selectSaving(state).productionId);
+  const { data } = useProductionQuery(productionId ?? '', { skip: !productionId });
+  return data?.units ?? 'metric';
+}

@@ -1,0 +1,103 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { Link, Navigate, useNavigate } from 'react-router';
+import { problemOf, useChangeProductionMutation, useCreateProductionMutation, useProductionsQuery } from '../../api/api';
+import { Frame } from '../../app/Frame';
+import { PageNote } from '../../app/PageNote';
+import { Settings } from '../../app/Settings';
+import { Unreachable } from '../../app/Unreachable';
+import { TextField } from '../../fields/TextField';
+import './shots.css';
+
+/** The productions kept here. With `goesOn`, one alone is opened at once. */
+export function ProductionsPage({ goesOn = false }: { readonly goesOn?: boolean }) {
+  const { data: productions, error, refetch } = useProductionsQuery();
+  const [rename] = useChangeProductionMutation();
+  if (goesOn && productions?.length === 1) return <Navigate to={`/productions/${productions[0]!.id}/shots`} replace />;
+  return (
+    <Frame
+      screen="shots"
+      top={
+        <>
+          <h1 className="top-title">Productions</h1>
+          <span className="top-bar-gap" />
+          <Settings productionId={null} />
+        </>
+      }
+    >
+      {error && !productions && <Unreachable error={error} retry={refetch} />}
+      {productions?.length === 0 && (
+        <PageNote title="Name the production first.">
+          <p>Its shots, their set-ups and their pulls are kept on this machine. The working title will do.</p>
+          <NewProduction />
+        </PageNote>
+      )}
+      {productions && productions.length > 0 && (
+        <section className="productions">
+          <ul>
+            {productions.map(({ id, name, shotCount, version }) => (
+              <li key={id}>
+                <TextField
+                  label="Working title"
+                  isBare
+                  isOptional={false}
+                  value={name}
+                  max={80}
+                  onChange={(text) => void rename({ id, version, name: text })}
+                />
+                <span className="haze">
+                  {shotCount} {shotCount === 1 ? 'shot' : 'shots'}
+                </span>
+                <Link to={`/productions/${id}/shots`}>Open the shots of {name}</Link>
+              </li>
+            ))}
+          </ul>
+          <h2>Another production</h2>
+          <NewProduction />
+        </section>
+      )}
+    </Frame>
+  );
+}
+
+function NewProduction() {
+  const [name, setName] = useState('');
+  const [create, { error, isLoading }] = useCreateProductionMutation();
+  const navigate = useNavigate();
+  async function start(): Promise<void> {
+    const made = await create(name);
+    if (made.data) await navigate(`/productions/${made.data.id}/shots`);
+  }
+  return (
+    <form
+      className="one-line-form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void start();
+      }}
+    >
+      <div className="field">
+        <label className="field-label" htmlFor="new-production">
+          Working title
+        </label>
+        <input
+          id="new-production"
+          className="field-input words"
+          value={name}
+          maxLength={80}
+          autoFocus
+          autoComplete="off"
+          onChange={(event) => setName(event.target.value)}
+        />
+      </div>
+      <Button type="primary" htmlType="submit" disabled={name.trim() === '' || isLoading}>
+        Start the production
+      </Button>
+      {error && (
+        <p className="field-problem" role="alert">
+          {problemOf(error).body.message}. Needed: {problemOf(error).body.need}.
+        </p>
+      )}
+    </form>
+  );
+}

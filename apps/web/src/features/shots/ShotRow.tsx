@@ -1,0 +1,119 @@
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import type { ShotView } from '@still-heron/contract';
+import { formatStop, type UnitSystem } from '@still-heron/core';
+import { useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { summariseShot } from '../../workers/evaluator';
+import type { ShotSummary } from '../../workers/protocol';
+import { METHOD_WORDS } from '../setup/words';
+import { LineSketch } from './LineSketch';
+
+interface Props {
+  readonly shot: ShotView;
+  readonly units: UnitSystem;
+  readonly isNewScene: boolean;
+  readonly onDuplicate: () => void;
+  readonly onRemove: () => void;
+}
+
+const STATE_WORDS: Readonly<Record<ShotSummary['outcome'], string>> = {
+  incomplete: 'Open',
+  sharp: 'Sharp',
+  barely: 'Barely',
+  'beyond-the-hand': 'On paper',
+  soft: 'Soft',
+  unreadable: 'Unreadable',
+};
+
+/** One shot in shooting order: what it is, how it is set up, the shape of its pull, and what will come of it. */
+export function ShotRow({ shot, units, isNewScene, onDuplicate, onRemove }: Props) {
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
+    id: shot.id,
+  });
+  const navigate = useNavigate();
+  const summary = useSummary(shot, units);
+  const { lens, stop } = shot.plan.optics;
+  const name = `${shot.slate} ${shot.title}`.trim();
+  const open = () => void navigate(`/shots/${shot.id}/pull`);
+  return (
+    <li
+      ref={setNodeRef}
+      className={`shot-row${isDragging ? ' is-dragged' : ''}`}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      onKeyDown={(event) => {
+        if (event.target !== event.currentTarget.querySelector('.shot-open')) return;
+        if (event.key === 'd') onDuplicate();
+        if (event.key === 'Delete') onRemove();
+      }}
+    >
+      {isNewScene && <p className="shot-scene">{shot.scene || 'No scene'}</p>}
+      <div className="shot-line">
+        <button
+          type="button"
+          className="shot-grip"
+          ref={setActivatorNodeRef}
+          {...attributes}
+          {...listeners}
+          aria-label={`Move ${name} in shooting order`}
+        >
+          <svg width="10" height="20" viewBox="0 0 10 20" fill="currentColor" aria-hidden="true">
+            {[4, 10, 16].map((y) => [2, 8].map((x) => <circle key={`${x} ${y}`} cx={x} cy={y} r="1.4" />))}
+          </svg>
+        </button>
+        <button type="button" className="shot-open" onClick={open} aria-label={`Open ${name}`}>
+          <span className="shot-slate">{shot.slate}</span>
+          <span className="shot-what">
+            <span className="shot-title">{shot.title || 'Untitled'}</span>
+            <span className="shot-kit">
+              <span className="figure">
+                {Number(lens.focalLengthMm.toFixed(1))} mm {formatStop(stop, lens.stopScale)}
+              </span>{' '}
+              · {METHOD_WORDS[shot.plan.method].short}
+            </span>
+          </span>
+          <LineSketch summary={summary} />
+          <span className="shot-verdict">
+            {summary && (
+              <>
+                <span className={`shot-state state-${summary.outcome}`}>{STATE_WORDS[summary.outcome]}</span>
+                <span className="shot-sentence">
+                  {shownParts(summary).map(({ tone, text }) => (
+                    <span key={text} className={tone === 'plain' ? undefined : `tone-${tone}`}>
+                      {text}{' '}
+                    </span>
+                  ))}
+                </span>
+              </>
+            )}
+          </span>
+        </button>
+        <span className="shot-actions">
+          <button type="button" className="quiet" onClick={onDuplicate} aria-label={`Duplicate ${name}`}>
+            Duplicate
+          </button>
+          <button type="button" className="quiet" onClick={onRemove} aria-label={`Delete ${name}`}>
+            Delete
+          </button>
+        </span>
+      </div>
+    </li>
+  );
+}
+
+/** The word says already that it is sharp: what is left to say is what is tight. */
+function shownParts({ outcome, parts }: ShotSummary): ShotSummary['parts'] {
+  return outcome === 'sharp' || outcome === 'barely' ? parts.filter(({ tone }) => tone !== 'sharp') : parts;
+}
+
+function useSummary({ plan }: ShotView, units: UnitSystem): ShotSummary | null {
+  const [summary, setSummary] = useState<ShotSummary | null>(null);
+  useEffect(() => {
+    let isCurrent = true;
+    void summariseShot(plan, units).then((answer) => isCurrent && setSummary(answer));
+    return () => {
+      isCurrent = false;
+    };
+  }, [plan, units]);
+  return summary;
+}

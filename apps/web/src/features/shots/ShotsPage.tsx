@@ -1,0 +1,115 @@
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import { arrayMove, SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import type { ProductionView, ShotView } from '@still-heron/contract';
+import { App, Button } from 'antd';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link, useParams } from 'react-router';
+import { problemOf, useOrderShotsMutation, useProductionQuery, useShotsQuery } from '../../api/api';
+import { Frame } from '../../app/Frame';
+import { PageNote } from '../../app/PageNote';
+import { Settings } from '../../app/Settings';
+import { Unreachable } from '../../app/Unreachable';
+import { ShotRow } from './ShotRow';
+import { useShotActions } from './useShotActions';
+import './shots.css';
+
+/** What is to be shot, in shooting order, and how each shot's pull stands. */
+export function ShotsPage() {
+  const { productionId = '' } = useParams();
+  const production = useProductionQuery(productionId);
+  const shots = useShotsQuery(productionId);
+  const error = production.error ?? shots.error;
+  const retry = () => {
+    void production.refetch();
+    void shots.refetch();
+  };
+  return (
+    <Frame
+      screen="shots"
+      top={
+        <>
+          <Link to="/productions">Productions</Link>
+          <span className="haze" aria-hidden="true">
+            /
+          </span>
+          <h1 className="top-title">{production.data?.name}</h1>
+          <span className="top-bar-gap" />
+          <Settings productionId={productionId} />
+        </>
+      }
+    >
+      {error && !shots.data && <Unreachable error={error} retry={retry} />}
+      {production.data && shots.data && <ShotList production={production.data} shots={shots.data} />}
+    </Frame>
+  );
+}
+
+function ShotList({ production, shots }: { readonly production: ProductionView; readonly shots: ShotView[] }) {
+  const [order] = useOrderShotsMutation();
+  const { message } = App.useApp();
+  const actions = useShotActions(production, shots);
+  useHotkeys('n', () => void actions.create());
+  useHotkeys('mod+z', () => void actions.takeBack(), { preventDefault: true });
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+
+  async function onDragEnd({ active, over }: DragEndEvent): Promise<void> {
+    if (!over || active.id === over.id) return;
+    const ids = shots.map(({ id }) => id);
+    const shotIds = arrayMove(ids, ids.indexOf(String(active.id)), ids.indexOf(String(over.id)));
+    const answer = await order({ productionId: production.id, version: production.version, shotIds });
+    if (answer.error) void message.error(`The order was not taken: ${problemOf(answer.error).body.message}.`);
+  }
+
+  if (shots.length === 0) {
+    return (
+      <PageNote title="No shots yet.">
+        <p>
+          A shot takes two tape measures and half a minute: who stands where, when the pull goes, and you read whether it will be
+          sharp.
+        </p>
+        <Button type="primary" size="large" onClick={() => void actions.create()}>
+          Make the first shot
+        </Button>
+      </PageNote>
+    );
+  }
+  return (
+    <section className="shots" aria-label="Shots in shooting order">
+      <header className="shots-head">
+        <h2>
+          {shots.length} {shots.length === 1 ? 'shot' : 'shots'}, in shooting order
+        </h2>
+        <Button type="primary" onClick={() => void actions.create()}>
+          New shot <kbd className="key key-on-lantern">N</kbd>
+        </Button>
+      </header>
+      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={(event) => void onDragEnd(event)}>
+        <SortableContext items={shots} strategy={verticalListSortingStrategy}>
+          <ol className="shot-rows">
+            {shots.map((shot, index) => (
+              <ShotRow
+                key={shot.id}
+                shot={shot}
+                units={production.units}
+                isNewScene={shot.scene !== shots[index - 1]?.scene}
+                onDuplicate={() => void actions.duplicate(shot)}
+                onRemove={() => void actions.remove(shot)}
+              />
+            ))}
+          </ol>
+        </SortableContext>
+      </DndContext>
+    </section>
+  );
+}

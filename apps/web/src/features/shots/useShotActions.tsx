@@ -1,0 +1,74 @@
+import type { ProductionView, ShotView } from '@still-heron/contract';
+import { newPlan } from '@still-heron/core';
+import { App, Button } from 'antd';
+import { useRef } from 'react';
+import { useNavigate } from 'react-router';
+import {
+  problemOf,
+  useCreateShotMutation,
+  useDuplicateShotMutation,
+  useRemoveShotMutation,
+  useRestoreShotMutation,
+} from '../../api/api';
+import { nextSlate } from './nextSlate';
+
+/** How long the offer to take a deletion back stays on the page; Ctrl Z works as long as one stays on it. */
+const OFFER_S = 8;
+
+/** What can be done with shots as wholes. Every refusal is said on the page. */
+export function useShotActions(production: ProductionView, shots: readonly ShotView[]) {
+  const navigate = useNavigate();
+  const { message, notification } = App.useApp();
+  const [createShot] = useCreateShotMutation();
+  const [duplicateShot] = useDuplicateShotMutation();
+  const [removeShot] = useRemoveShotMutation();
+  const [restoreShot] = useRestoreShotMutation();
+  const removed = useRef<ShotView[]>([]);
+
+  const sayIfRefused = (what: string, error: unknown) => {
+    if (error) void message.error(`${what}: ${problemOf(error).body.message}.`);
+  };
+
+  async function create(): Promise<void> {
+    const last = shots[shots.length - 1];
+    const document = {
+      scene: last?.scene ?? '',
+      slate: nextSlate(shots.map(({ slate }) => slate)),
+      title: '',
+      plan: newPlan(last?.plan),
+    };
+    const { data, error } = await createShot({ productionId: production.id, document });
+    sayIfRefused('No shot was made', error);
+    if (data) await navigate(`/shots/${data.id}/setup`);
+  }
+
+  async function duplicate(shot: ShotView): Promise<void> {
+    sayIfRefused('It was not duplicated', (await duplicateShot(shot.id)).error);
+  }
+
+  async function takeBack(): Promise<void> {
+    const shot = removed.current.pop();
+    if (!shot) return;
+    notification.destroy(shot.id);
+    sayIfRefused(`${shot.slate} did not come back`, (await restoreShot(shot.id)).error);
+  }
+
+  async function remove(shot: ShotView): Promise<void> {
+    const { error } = await removeShot({ id: shot.id, version: shot.version });
+    sayIfRefused(`${shot.slate} was not deleted`, error);
+    if (error) return;
+    removed.current.push(shot);
+    notification.open({
+      key: shot.id,
+      title: `${shot.slate} ${shot.title} is deleted.`,
+      duration: OFFER_S,
+      actions: (
+        <Button type="primary" onClick={() => void takeBack()}>
+          Bring it back
+        </Button>
+      ),
+    });
+  }
+
+  return { create, duplicate, remove, takeBack };
+}

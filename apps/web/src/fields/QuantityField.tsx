@@ -1,0 +1,101 @@
+import { type KeyboardEvent, type ReactNode, useId, useRef, useState } from 'react';
+import type { Problem } from '@still-heron/core';
+import './fields.css';
+
+/** What reading a typed text gives: the value, or what is wrong and what would do. */
+export type Reading<T> = { readonly value: T } | { readonly problem: Pick<Problem, 'message' | 'need'> };
+
+export interface QuantityFieldProps<T> {
+  readonly label: string;
+  readonly value: T;
+  readonly print: (value: T) => string;
+  readonly read: (text: string) => Reading<T>;
+  /** Called with a value that was read and differs; edits of one run of nudges share a gesture */
+  readonly onChange: (value: T, gesture: string) => void;
+  /** The value one display step up or down; without it the arrow keys are left alone */
+  readonly nudge?: (value: T, steps: number) => T;
+  readonly unit?: string;
+  readonly hint?: ReactNode;
+  /** Hides the label from sight, not from a screen reader */
+  readonly isBare?: boolean;
+  readonly size?: 'large' | 'normal';
+  readonly placeholder?: string;
+  readonly testId?: string;
+}
+
+let gestures = 0;
+
+/**
+ * A figure that is typed as people say it. Enter or leaving the field takes it, Escape gives it up, up and down nudge by the display's step,
+ * with Shift by ten. What can't be read stays in the field, with what would do under it.
+ */
+export function QuantityField<T>(props: QuantityFieldProps<T>) {
+  const { label, value, print, read, onChange, nudge, unit, hint, isBare, size = 'normal', placeholder, testId } = props;
+  const id = useId();
+  const [draft, setDraft] = useState<string | null>(null);
+  const [problem, setProblem] = useState<Pick<Problem, 'message' | 'need'> | null>(null);
+  const gesture = useRef('');
+
+  function take(text: string): void {
+    const reading = text === print(value) ? { value } : read(text);
+    if ('problem' in reading) {
+      setProblem(reading.problem);
+      return;
+    }
+    setDraft(null);
+    setProblem(null);
+    if (reading.value !== value) onChange(reading.value, `field-${++gestures}`);
+  }
+
+  function onKeyDown(event: KeyboardEvent<HTMLInputElement>): void {
+    if (event.key === 'Enter') take(event.currentTarget.value);
+    else if (event.key === 'Escape' && draft !== null) {
+      event.stopPropagation();
+      setDraft(null);
+      setProblem(null);
+    } else if (nudge && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+      event.preventDefault();
+      setDraft(null);
+      setProblem(null);
+      const steps = (event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1);
+      onChange(nudge(value, steps), gesture.current);
+    }
+  }
+
+  return (
+    <div className={`field field-${size}`}>
+      <label htmlFor={id} className={isBare ? 'unseen' : 'field-label'}>
+        {label}
+      </label>
+      <span className="field-line">
+        <input
+          id={id}
+          data-testid={testId}
+          data-draft={draft !== null || undefined}
+          className="field-input figure"
+          value={draft ?? print(value)}
+          placeholder={placeholder}
+          autoComplete="off"
+          spellCheck={false}
+          aria-invalid={problem !== null}
+          aria-describedby={problem ? `${id}-problem` : undefined}
+          onChange={(event) => setDraft(event.target.value)}
+          onFocus={(event) => {
+            gesture.current = `nudge-${++gestures}`;
+            event.target.select();
+          }}
+          onBlur={(event) => draft !== null && take(event.target.value)}
+          onKeyDown={onKeyDown}
+        />
+        {unit && <span className="field-unit">{unit}</span>}
+      </span>
+      {problem ? (
+        <p id={`${id}-problem`} className="field-problem" role="alert">
+          {problem.message}. Type {problem.need}.
+        </p>
+      ) : (
+        hint && <p className="field-hint">{hint}</p>
+      )}
+    </div>
+  );
+}

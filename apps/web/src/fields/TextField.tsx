@@ -1,0 +1,67 @@
+import { useId, useState } from 'react';
+import './fields.css';
+
+interface Props {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+  readonly max: number;
+  /** Whether it may be left empty */
+  readonly isOptional?: boolean;
+  readonly placeholder?: string;
+  readonly isBare?: boolean;
+  readonly className?: string;
+  readonly testId?: string;
+}
+
+/** A line of words. Enter or leaving the field takes it, Escape gives it up; one that must not be empty keeps what it had. */
+export function TextField({
+  label,
+  value,
+  onChange,
+  max,
+  isOptional = true,
+  placeholder,
+  isBare,
+  className = '',
+  testId,
+}: Props) {
+  const id = useId();
+  const [draft, setDraft] = useState<string | null>(null);
+  const isLacking = draft !== null && !isOptional && draft.trim() === '';
+
+  function take(): void {
+    const text = (draft ?? value).trim();
+    setDraft(null);
+    if (text !== value && (isOptional || text !== '')) onChange(text);
+  }
+
+  return (
+    <div className={`field ${className}`}>
+      <label htmlFor={id} className={isBare ? 'unseen' : 'field-label'}>
+        {label}
+      </label>
+      <input
+        id={id}
+        data-testid={testId}
+        data-draft={draft !== null || undefined}
+        className="field-input words"
+        value={draft ?? value}
+        maxLength={max}
+        placeholder={placeholder}
+        autoComplete="off"
+        aria-invalid={isLacking}
+        onChange={(event) => setDraft(event.target.value)}
+        onBlur={take}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') event.currentTarget.blur();
+          if (event.key === 'Escape' && draft !== null) {
+            event.stopPropagation();
+            setDraft(null);
+          }
+        }}
+      />
+      {isLacking && <p className="field-problem">It needs a name. Leaving it empty keeps “{value}”.</p>}
+    </div>
+  );
+}

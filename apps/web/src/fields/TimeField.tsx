@@ -1,0 +1,41 @@
+import { formatTimeFigure, parseTime } from '@still-heron/core';
+import { QuantityField, type QuantityFieldProps, type Reading } from './QuantityField';
+
+type Props = Pick<QuantityFieldProps<number>, 'label' | 'onChange' | 'hint' | 'testId'> & {
+  readonly timeS: number;
+  readonly captureFps: number;
+  readonly minS: number;
+  readonly maxS: number;
+  /** Why no less or no more, such as "the pull before it lands then" */
+  readonly why?: string;
+  readonly decimals?: 1 | 2;
+};
+
+/** A time in seconds, or frames: 3.2, 1:02.5, 80f. The arrow keys step a frame. */
+export function TimeField({ timeS, captureFps, minS, maxS, why, decimals = 1, ...rest }: Props) {
+  const print = (value: number) => (decimals === 2 && value < 60 ? value.toFixed(2) : formatTimeFigure(value));
+  return (
+    <QuantityField
+      {...rest}
+      value={timeS}
+      print={print}
+      unit="s"
+      read={(text): Reading<number> => {
+        const parsed = parseTime(text, captureFps);
+        if (parsed.status === 'unread') return { problem: parsed.problem };
+        // what is shown is rounded, so a bound typed as it reads is the bound
+        const value = [minS, maxS].find((bound) => print(bound) === print(parsed.timeS)) ?? parsed.timeS;
+        if (value < minS || value > maxS) {
+          return {
+            problem: {
+              message: `${print(value)} s does not fit${why ? `: ${why}` : ''}`,
+              need: `${print(minS)} to ${print(maxS)} s`,
+            },
+          };
+        }
+        return { value };
+      }}
+      nudge={(value, steps) => Math.min(Math.max(value + steps / captureFps, minS), maxS)}
+    />
+  );
+}

@@ -1,0 +1,26 @@
+import { evaluatePull, type PullVerdict } from '@still-heron/core';
+import { expose, transfer } from 'comlink';
+import type { EvaluatorWorker } from './protocol';
+import { summarise } from './summarise';
+
+const worker: EvaluatorWorker = {
+  evaluate(plan) {
+    const verdict = evaluatePull(plan);
+    return transfer(verdict, buffersOf(verdict));
+  },
+  summarise,
+};
+
+/** The frame arrays are handed over, not copied. */
+function buffersOf(verdict: PullVerdict): ArrayBuffer[] {
+  if (verdict.status !== 'judged') return [];
+  const subjects = verdict.subjects.flatMap(({ distanceMm, blurCircles, marginMm, sharp }) => [
+    distanceMm,
+    blurCircles,
+    marginMm,
+    sharp,
+  ]);
+  return [...Object.values(verdict.line), ...subjects].map((values: Float64Array | Uint8Array) => values.buffer as ArrayBuffer);
+}
+
+expose(worker);

@@ -1,0 +1,27 @@
+import { evaluatePull, narrate, ringOf, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import type { ShotSummary } from './protocol';
+
+/** Points of the small drawing of a pull: about one a pixel. */
+const SKETCH_POINTS = 120;
+
+/** A shot's verdict in the few words and points that its row shows. */
+export function summarise(plan: ShotPlan, units: UnitSystem): ShotSummary {
+  const verdict = evaluatePull(plan);
+  const { parts } = narrate(verdict, plan, units);
+  if (verdict.status === 'incomplete') return { outcome: 'incomplete', parts, sketch: [], softSpans: [] };
+  const ring = ringOf(plan.optics.lens);
+  const farDeg = ring.angleAt(ring.farthestMm);
+  const nearDeg = ring.angleAt(ring.closeFocusMm);
+  const { ringDeg } = verdict.line;
+  const sketch = Array.from({ length: SKETCH_POINTS }, (_, k) => {
+    const at = (k / (SKETCH_POINTS - 1)) * (verdict.frameCount - 1);
+    const frame = Math.min(Math.floor(at), Math.max(verdict.frameCount - 2, 0));
+    const between = ringDeg[frame]! + (at - frame) * ((ringDeg[frame + 1] ?? ringDeg[frame]!) - ringDeg[frame]!);
+    return (between - farDeg) / (nearDeg - farDeg);
+  });
+  const softSpans = verdict.softSpans.map(({ fromFrame, toFrame }) => ({
+    from: fromFrame / verdict.frameCount,
+    to: toFrame / verdict.frameCount,
+  }));
+  return { outcome: verdict.outcome, parts, sketch, softSpans };
+}

@@ -1,0 +1,90 @@
+import { expect, type Locator, type Page, test as base } from '@playwright/test';
+import { HeronServer } from './server';
+
+interface ShotView {
+  id: string;
+  version: number;
+  slate: string;
+  scene: string;
+  title: string;
+  plan: Record<string, unknown>;
+}
+
+/** A test with the real page on a real server. The demo production is there; each test that writes makes a production of its own. */
+export const test = base.extend<{ heron: Heron }, { server: HeronServer }>({
+  server: [
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      const server = new HeronServer();
+      await server.start({ STILL_HERON_SEED: 'demo' });
+      await use(server);
+      await server.remove();
+    },
+    { scope: 'worker', timeout: 60_000 },
+  ],
+  heron: async ({ page, server }, use) => {
+    const errors: string[] = [];
+    page.on('pageerror', (error) => errors.push(error.message));
+    await use(new Heron(page, server));
+    expect(errors).toEqual([]);
+  },
+});
+
+export { expect };
+
+/** What a person does on the page, in their words. */
+export class Heron {
+  constructor(
+    readonly page: Page,
+    readonly server: HeronServer,
+  ) {}
+
+  async api<T>(method: 'get' | 'post' | 'put' | 'delete', path: string, data?: unknown): Promise<T> {
+    const response = await this.page.request[method](`${this.server.address}/api/${path}`, data === undefined ? {} : { data });
+    expect(response.ok()).toBe(true);
+    return (response.status() === 204 ? undefined : await response.json()) as T;
+  }
+
+  /** A production of its own, empty. @returns its id */
+  async newProduction(name: string): Promise<string> {
+    return (await this.api<{ id: string }>('post', 'productions', { name })).id;
+  }
+
+  async shots(productionId: string): Promise<ShotView[]> {
+    return this.api<ShotView[]>('get', `productions/${productionId}/shots`);
+  }
+
+  /** A copy of a demo shot in a production of its own, opened at a step. */
+  async openCopy(slate: string, step: 'setup' | 'pull' = 'pull'): Promise<{ shotId: string; productionId: string }> {
+    const productions = await this.api<{ id: string; name: string }[]>('get', 'productions');
+    const demo = await this.shots(productions.find(({ name }) => name === 'The Bell Foundry')!.id);
+    const { scene, title, plan } = demo.find((shot) => shot.slate === slate)!;
+    const productionId = await this.newProduction(`Copy of ${slate}`);
+    const { id: shotId } = await this.api<{ id: string }>('post', `productions/${productionId}/shots`, { scene, slate, title, plan });
+    await this.open(`/shots/${shotId}/${step}`);
+    await expect(step === 'pull' ? this.verdict : this.page.getByTestId('focus-tried')).toBeVisible();
+    return { shotId, productionId };
+  }
+
+  open(path: string): Promise<unknown> {
+    return this.page.goto(this.server.address + path);
+  }
+
+  get verdict(): Locator {
+    return this.page.getByTestId('verdict');
+  }
+
+  async expectSaved(): Promise<void> {
+    await expect(this.page.getByText(/^Saved \d\d:\d\d$/)).toBeVisible();
+  }
+
+  /** Drags something by so many pixels, in a few steps as a hand does. */
+  async drag(what: Locator, dx: number, dy: number, { release = true } = {}): Promise<void> {
+    const box = (await what.boundingBox())!;
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    await this.page.mouse.move(x, y);
+    await this.page.mouse.down();
+    for (let step = 1; step <= 6; step++) await this.page.mouse.move(x + (dx * step) / 6, y + (dy * step) / 6);
+    if (release) await this.page.mouse.up();
+  }
+}

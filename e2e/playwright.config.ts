@@ -1,0 +1,18 @@
+import { defineConfig } from '@playwright/test';
+
+/** The real page in Debian's Chromium against the real server; each worker has a server of its own. */
+export default defineConfig({
+  testDir: '.',
+  testMatch: '*.spec.ts',
+  outputDir: '../test-results/artifacts',
+  reporter: [['list'], ['json', { outputFile: '../test-results/e2e.json' }]],
+  workers: 2,
+  fullyParallel: false,
+  timeout: 60_000,
+  expect: { timeout: 8_000 },
+  use: {
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    launchOptions: { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-background-networking', '--disable-component-update', '--no-first-run'] },
+  },
+});

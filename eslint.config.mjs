@@ -1,0 +1,108 @@
+import js from '@eslint/js';
+import reactHooks from 'eslint-plugin-react-hooks';
+import globals from 'globals';
+import ts from 'typescript-eslint';
+
+/** The flow of the core: a stage imports only stages to its left. */
+export const STAGES = ['units', 'optics', 'kit', 'floor', 'pull', 'verdict', 'sheets'];
+
+/** Bans imports, with the reason as the message. */
+const ban = (message, ...regexes) => regexes.map((regex) => ({ regex, message }));
+
+const NO_CLOCK_NO_DICE = [
+  { object: 'Date', property: 'now', message: 'The core has no clock: take the time as an argument.' },
+  { object: 'Math', property: 'random', message: 'The core has no dice: take random numbers as an argument.' },
+];
+
+const coreIsAlone = ban('The core imports nothing of the other workspaces, and no package.', '^@still-heron/', '^(?!\\.{1,2}/)');
+
+const stageRules = STAGES.map((stage, index) => ({
+  files: [`packages/core/src/${stage}/**/*.ts`],
+  ignores: ['**/*.test.ts'],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          ...coreIsAlone,
+          ...ban(
+            `${stage} imports only stages to its left: ${STAGES.slice(0, index).join(', ') || 'none'}.`,
+            ...STAGES.slice(index + 1).map((later) => `^(\\.\\./)+${later}/`),
+          ),
+          ...ban('The door is for those outside: import the stage.', '^(\\.\\./)+index(\\.js)?$'),
+        ],
+      },
+    ],
+  },
+}));
+
+const restrict = (files, patterns, rest = {}) => ({
+  files,
+  ...rest,
+  rules: { 'no-restricted-imports': ['error', { patterns }] },
+});
+
+export default ts.config(
+  { ignores: ['**/dist/', '**/node_modules/', '.data/', 'apps/server/migrations/', 'test-results/', 'playwright-report/'] },
+  js.configs.recommended,
+  ...ts.configs.recommended,
+  {
+    rules: {
+      eqeqeq: ['error', 'always'],
+      'no-console': 'off',
+      '@typescript-eslint/no-import-type-side-effects': 'error',
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_', argsIgnorePattern: '^_' }],
+      'no-control-regex': 'off',
+    },
+  },
+  // the server's injected classes are values to the decorators, however they look to a linter
+  { files: ['apps/server/**/*.ts', 'packages/contract/**/*.ts'], rules: { '@typescript-eslint/consistent-type-imports': 'off' } },
+  {
+    files: ['packages/core/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    languageOptions: { globals: {} },
+    rules: {
+      'no-restricted-properties': ['error', ...NO_CLOCK_NO_DICE],
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'console', 'setTimeout', 'fetch'],
+    },
+  },
+  restrict(['packages/core/src/*.ts'], coreIsAlone),
+  ...stageRules,
+  restrict(
+    ['packages/contract/**/*.ts'],
+    ban('The contract knows the core and the checks alone.', '^@still-heron/(server|web)', 'apps/'),
+  ),
+  restrict(['apps/server/**/*.ts'], ban('The server never imports the page.', '^@still-heron/web', 'apps/web', '/web/src'), {
+    ignores: ['apps/server/src/database/**'],
+  }),
+  restrict(
+    ['apps/server/src/**/*.ts'],
+    [
+      ...ban('The server never imports the page.', '^@still-heron/web', '/web/src'),
+      ...ban('Only database/ names a driver.', '^@electric-sql/', '^pg$', '^drizzle-orm/(pglite|node-postgres)'),
+    ],
+    { ignores: ['apps/server/src/database/**'] },
+  ),
+  restrict(
+    ['apps/web/**/*.{ts,tsx}'],
+    ban(
+      'The page never imports the server.',
+      '^@still-heron/server',
+      'apps/server',
+      '^@nestjs/',
+      '^class-(validator|transformer)',
+    ),
+  ),
+  {
+    files: ['apps/web/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+    languageOptions: { globals: globals.browser },
+  },
+  {
+    files: ['tools/**/*.mjs', 'bench/**/*.mjs', 'e2e/**/*.ts', '*.mjs'],
+    languageOptions: { globals: { ...globals.node, ...globals.browser } },
+  },
+);

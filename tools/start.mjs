@@ -1,0 +1,10 @@
+import { join } from 'node:path';
+import { main, ROOT, start } from './run.mjs';
+import { build, install } from './setup.mjs';
+
+/** Serves one's own productions, from ~/.still-heron unless STILL_HERON_DATA says otherwise. */
+await main(() => {
+  install();
+  build();
+  start(process.execPath, [join(ROOT, 'apps/server/dist/main.js')]).on('exit', (code) => (process.exitCode = code ?? 0));
+});

@@ -1,0 +1,56 @@
+import { readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { lineShare } from './lineShare.mjs';
+import { main, node, ROOT, StepFailed, TSC } from './run.mjs';
+import { build, install, installChromium } from './setup.mjs';
+
+const bin = (path) => join(ROOT, 'node_modules', path);
+
+/** From a fresh clone: installs, builds, checks and tests everything; then says how many passed and what share of the code tests are. */
+await main(() => {
+  const startedMs = Date.now();
+  install();
+  installChromium();
+  build();
+  const results = join(tmpdir(), `still-heron-jest-${process.pid}.json`);
+  const failures = [];
+  const attempt = (what, act) => {
+    console.log(`\n— ${what}`);
+    try {
+      act();
+    } catch (error) {
+      if (!(error instanceof StepFailed)) throw error;
+      failures.push(`${what}: ${error.message}`);
+    }
+  };
+  attempt('types', () => {
+    for (const project of ['packages/core/tsconfig.test.json', 'apps/server/tsconfig.test.json', 'apps/web', 'e2e']) node(`Types of ${project}`, [TSC, '-p', join(ROOT, project)]);
+  });
+  attempt('rules and format', () => {
+    node('ESLint', [bin('eslint/bin/eslint.js'), '.']);
+    node('Prettier', [bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']);
+  });
+  attempt('core, server and page in Jest', () => {
+    node('Jest', ['--experimental-vm-modules', '--no-warnings', bin('jest/bin/jest.js'), '--maxWorkers=2', '--forceExit', '--json', `--outputFile=${results}`, '--silent'], { quiet: false });
+  });
+  attempt('the page in Chromium', () => node('Playwright', [bin('@playwright/test/cli.js'), 'test', '--config', 'e2e/playwright.config.ts']));
+
+  const jest = readCounts(results, ({ numPassedTests, numFailedTests }) => [numPassedTests, numFailedTests]);
+  const page = readCounts(join(ROOT, 'test-results/e2e.json'), ({ stats }) => [stats.expected, stats.unexpected + stats.flaky]);
+  rmSync(results, { force: true });
+  const { testLines, allLines, percent } = lineShare(ROOT);
+  console.log(`\nTests are ${testLines} of ${allLines} lines of code: ${percent.toFixed(1)} %.`);
+  console.log(`Took ${Math.round((Date.now() - startedMs) / 1000)} s.`);
+  for (const failure of failures) console.error(failure);
+  console.log(`${jest[0] + page[0]} passed, ${jest[1] + page[1]} failed`);
+  if (failures.length > 0) throw new StepFailed('Not everything passed.');
+});
+
+function readCounts(path, pick) {
+  try {
+    return pick(JSON.parse(readFileSync(path, 'utf8')));
+  } catch {
+    return [0, 0];
+  }
+}
