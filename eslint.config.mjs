@@ -103,6 +103,6 @@ export default ts.config(
   },
   {
     files: ['tools/**/*.mjs', 'bench/**/*.mjs', 'e2e/**/*.ts', '*.mjs'],
-    languageOptions: { globals: { ...globals.node, ...globals.browser } },
+    languageOptions: { globals: { ...globals.node, ...globals.browser, ...globals.jest } },
   },
 );

@@ -20,9 +20,11 @@ const swc = (extra = {}) => [
 const shared = {
   testEnvironment: 'node',
   transform: { '^.+\\.(t|j|mj)sx?$': swc() },
-  transformIgnorePatterns: ['/node_modules/(?!(d3-[a-z]+|internmap|comlink|idb-keyval|@still-heron)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(comlink|idb-keyval|@still-heron)/)'],
   moduleNameMapper: {
     '^@still-heron/(core|contract)$': '<rootDir>/packages/$1/src/index.ts',
+    // d3's CommonJS bundles: its .mjs ones are beyond what Jest loads without native ESM
+    '^d3-([a-z-]+)$': '<rootDir>/node_modules/d3-$1/dist/d3-$1.js',
     '^(\\.{1,2}/.*)\\.js$': '$1',
   },
 };

@@ -60,7 +60,12 @@ export class Heron {
     const demo = await this.shots(productions.find(({ name }) => name === 'The Bell Foundry')!.id);
     const { scene, title, plan } = demo.find((shot) => shot.slate === slate)!;
     const productionId = await this.newProduction(`Copy of ${slate}`);
-    const { id: shotId } = await this.api<{ id: string }>('post', `productions/${productionId}/shots`, { scene, slate, title, plan });
+    const { id: shotId } = await this.api<{ id: string }>('post', `productions/${productionId}/shots`, {
+      scene,
+      slate,
+      title,
+      plan,
+    });
     await this.open(`/shots/${shotId}/${step}`);
     await expect(step === 'pull' ? this.verdict : this.page.getByTestId('focus-tried')).toBeVisible();
     return { shotId, productionId };
@@ -72,6 +77,11 @@ export class Heron {
 
   get verdict(): Locator {
     return this.page.getByTestId('verdict');
+  }
+
+  /** The verdict as one reads it */
+  async sentence(): Promise<string> {
+    return (await this.verdict.textContent())!.replace(/\s+/g, ' ').trim();
   }
 
   async expectSaved(): Promise<void> {

@@ -13,6 +13,9 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     trace: 'retain-on-failure',
-    launchOptions: { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-background-networking', '--disable-component-update', '--no-first-run'] },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-background-networking', '--disable-component-update', '--no-first-run'],
+    },
   },
 });

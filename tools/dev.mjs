@@ -7,6 +7,8 @@ await main(() => {
   install();
   node('The compiler', [TSC, '-b', 'apps/server']);
   start(process.execPath, [TSC, '-b', '-w', '--preserveWatchOutput', 'apps/server']);
-  start(process.execPath, ['--watch', join(ROOT, 'apps/server/dist/main.js')], { env: { STILL_HERON_DATA: join(ROOT, '.data/dev'), STILL_HERON_SEED: 'demo' } });
+  start(process.execPath, ['--watch', join(ROOT, 'apps/server/dist/main.js')], {
+    env: { STILL_HERON_DATA: join(ROOT, '.data/dev'), STILL_HERON_SEED: 'demo' },
+  });
   start(process.execPath, [join(ROOT, 'node_modules/vite/bin/vite.js')], { cwd: join(ROOT, 'apps/web') });
 });

@@ -7,7 +7,10 @@ const TEST = /(\.(test|spec|e2e|fuzz)\.|(^|\/)(e2e|test|tests)\/)/;
 
 /** Share of tests among all lines of code that are not blank, over the files git knows and the new ones it does not ignore. */
 export function lineShare(root) {
-  const files = execFileSync('git', ['ls-files', '--cached', '--others', '--exclude-standard'], { cwd: root, encoding: 'utf8' }).split('\n');
+  const files = execFileSync('git', ['ls-files', '--cached', '--others', '--exclude-standard'], {
+    cwd: root,
+    encoding: 'utf8',
+  }).split('\n');
   let testLines = 0;
   let allLines = 0;
   for (const file of files.filter((path) => CODE.test(path))) {
@@ -20,7 +23,9 @@ export function lineShare(root) {
 
 function countLines(path) {
   try {
-    return readFileSync(path, 'utf8').split('\n').filter((line) => line.trim() !== '').length;
+    return readFileSync(path, 'utf8')
+      .split('\n')
+      .filter((line) => line.trim() !== '').length;
   } catch {
     return 0; // deleted, and git does not know yet
   }

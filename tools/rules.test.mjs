@@ -1,19 +1,36 @@
 import { ESLint } from 'eslint';
 import { resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
 
 // the rules of the house are only worth something if a breach fails: each of these lines is one
-const root = resolve(__dirname, '..');
+const root = resolve(fileURLToPath(import.meta.url), '../..');
 const lint = async (filePath, code) => {
   const [result] = await new ESLint({ cwd: root }).lintText(code, { filePath: resolve(root, filePath) });
   return result.messages.map(({ message }) => message).join('\n');
 };
 
 test.each([
-  ['packages/core/src/units/x.ts', "import { depthOfField } from '../optics/index.js';\ndepthOfField();", 'units imports only stages to its left'],
-  ['packages/core/src/optics/x.ts', "import { ringOf } from '../kit/index.js';\nringOf();", 'optics imports only stages to its left'],
-  ['packages/core/src/pull/edit/x.ts', "import { narrate } from '../../verdict/index.js';\nnarrate();", 'pull imports only stages to its left'],
+  [
+    'packages/core/src/units/x.ts',
+    "import { depthOfField } from '../optics/index.js';\ndepthOfField();",
+    'units imports only stages to its left',
+  ],
+  [
+    'packages/core/src/optics/x.ts',
+    "import { ringOf } from '../kit/index.js';\nringOf();",
+    'optics imports only stages to its left',
+  ],
+  [
+    'packages/core/src/pull/edit/x.ts',
+    "import { narrate } from '../../verdict/index.js';\nnarrate();",
+    'pull imports only stages to its left',
+  ],
   ['packages/core/src/floor/x.ts', "import { get } from 'node:http';\nget();", 'The core imports nothing'],
-  ['packages/core/src/verdict/x.ts', "import { ShotView } from '@still-heron/contract';\nShotView();", 'The core imports nothing'],
+  [
+    'packages/core/src/verdict/x.ts',
+    "import { ShotView } from '@still-heron/contract';\nShotView();",
+    'The core imports nothing',
+  ],
   ['packages/core/src/verdict/x.ts', 'export const now = Date.now();', 'The core has no clock'],
   ['packages/core/src/kit/x.ts', 'export const dice = Math.random();', 'The core has no dice'],
   ['apps/server/src/shots/x.ts', "import { x } from '@still-heron/web';\nx();", 'The server never imports the page'],
@@ -24,5 +41,7 @@ test.each([
 });
 
 test('what the rules allow passes', async () => {
-  expect(await lint('packages/core/src/kit/x.ts', "import { conjugates } from '../optics/index.js';\nconjugates(50, 2000);\n")).toBe('');
+  expect(
+    await lint('packages/core/src/kit/x.ts', "import { conjugates } from '../optics/index.js';\nconjugates(50, 2000);\n"),
+  ).toBe('');
 });

@@ -16,8 +16,16 @@ export class StepFailed extends Error {}
  * @throws {StepFailed} when it does not end with 0
  */
 export function run(what, command, args, { env = {}, cwd = ROOT, quiet = false } = {}) {
-  const { status, error, stdout, stderr } = spawnSync(command, args, { cwd, env: { ...process.env, ...env }, stdio: quiet ? 'pipe' : 'inherit', encoding: 'utf8' });
-  if (error || status !== 0) throw new StepFailed(`${what} failed${error ? `: ${error.message}` : ` (exit ${status})`}${quiet ? `\n${stdout}${stderr}` : ''}`);
+  const { status, error, stdout, stderr } = spawnSync(command, args, {
+    cwd,
+    env: { ...process.env, ...env },
+    stdio: quiet ? 'pipe' : 'inherit',
+    encoding: 'utf8',
+  });
+  if (error || status !== 0)
+    throw new StepFailed(
+      `${what} failed${error ? `: ${error.message}` : ` (exit ${status})`}${quiet ? `\n${stdout}${stderr}` : ''}`,
+    );
 }
 
 export const node = (what, args, options) => run(what, process.execPath, args, options);
@@ -34,7 +42,12 @@ export function newestMs(place, skips = new Set(['node_modules', 'dist', '.data'
   if (!existsSync(place)) return 0;
   const stat = statSync(place);
   if (!stat.isDirectory()) return stat.mtimeMs;
-  return Math.max(0, ...readdirSync(place).filter((name) => !skips.has(name)).map((name) => newestMs(join(place, name), skips)));
+  return Math.max(
+    0,
+    ...readdirSync(place)
+      .filter((name) => !skips.has(name))
+      .map((name) => newestMs(join(place, name), skips)),
+  );
 }
 
 /** Runs a tool's steps; a failed one ends it with its message and exit code 1. */

@@ -12,7 +12,8 @@ const BUILT = join(NODE_MODULES, '.built-at');
 /** Installs what the lock file names, when it is not what is there. */
 export function install() {
   const [major, minor] = process.versions.node.split('.').map(Number);
-  if (major < 20 || (major === 20 && minor < 19)) throw new StepFailed(`Node ${process.versions.node} is too old: Still Heron needs 20.19 or newer.`);
+  if (major < 20 || (major === 20 && minor < 19))
+    throw new StepFailed(`Node ${process.versions.node} is too old: Still Heron needs 20.19 or newer.`);
   const wanted = readFileSync(join(ROOT, 'package-lock.json'), 'utf8');
   if (existsSync(INSTALLED) && readFileSync(INSTALLED, 'utf8') === wanted) return;
   console.log('Installing packages (a minute or so, once) …');
@@ -20,17 +21,34 @@ export function install() {
   writeFileSync(INSTALLED, wanted);
 }
 
-const SOURCES = ['packages/core/src', 'packages/contract/src', 'apps/server/src', 'apps/web/src', 'apps/web/public', 'apps/web/index.html', 'apps/web/vite.config.ts', 'tsconfig.base.json', 'package-lock.json'];
+const SOURCES = [
+  'packages/core/src',
+  'packages/contract/src',
+  'apps/server/src',
+  'apps/web/src',
+  'apps/web/public',
+  'apps/web/index.html',
+  'apps/web/vite.config.ts',
+  'tsconfig.base.json',
+  'package-lock.json',
+];
 
 /** Builds when the sources are newer than the build, or a part of it is missing. */
 export function build({ force = false } = {}) {
   const builtMs = newestMs(BUILT);
-  const outputs = ['packages/core/dist/index.js', 'packages/contract/dist/index.js', 'apps/server/dist/main.js', 'apps/web/dist/index.html'];
+  const outputs = [
+    'packages/core/dist/index.js',
+    'packages/contract/dist/index.js',
+    'apps/server/dist/main.js',
+    'apps/web/dist/index.html',
+  ];
   const isWhole = outputs.every((path) => existsSync(join(ROOT, path)));
   if (!force && isWhole && SOURCES.every((path) => newestMs(join(ROOT, path)) < builtMs)) return;
   console.log('Building …');
   node('The compiler', [TSC, '-b', ...(force ? ['--force'] : []), 'apps/server']);
-  node('Building the page', [join(NODE_MODULES, 'vite/bin/vite.js'), 'build', '--logLevel', 'warn'], { cwd: join(ROOT, 'apps/web') });
+  node('Building the page', [join(NODE_MODULES, 'vite/bin/vite.js'), 'build', '--logLevel', 'warn'], {
+    cwd: join(ROOT, 'apps/web'),
+  });
   mkdirSync(NODE_MODULES, { recursive: true });
   writeFileSync(BUILT, '');
 }
@@ -45,5 +63,10 @@ export function installChromium() {
     throw new StepFailed(`The tests of the page need Chromium at ${CHROMIUM}. Install it with:\n  sudo sh -c '${command}'`);
   }
   console.log('Installing Chromium (a minute or so, once) …');
-  run('Installing Chromium', 'sh', ['-c', `(${command}) >/tmp/still-heron-chromium.log 2>&1 || { tail -20 /tmp/still-heron-chromium.log; exit 1; }`], { env: { DEBIAN_FRONTEND: 'noninteractive' } });
+  run(
+    'Installing Chromium',
+    'sh',
+    ['-c', `(${command}) >/tmp/still-heron-chromium.log 2>&1 || { tail -20 /tmp/still-heron-chromium.log; exit 1; }`],
+    { env: { DEBIAN_FRONTEND: 'noninteractive' } },
+  );
 }

@@ -25,16 +25,32 @@ await main(() => {
     }
   };
   attempt('types', () => {
-    for (const project of ['packages/core/tsconfig.test.json', 'apps/server/tsconfig.test.json', 'apps/web', 'e2e']) node(`Types of ${project}`, [TSC, '-p', join(ROOT, project)]);
+    for (const project of ['packages/core/tsconfig.test.json', 'apps/server/tsconfig.test.json', 'apps/web', 'e2e'])
+      node(`Types of ${project}`, [TSC, '-p', join(ROOT, project)]);
   });
   attempt('rules and format', () => {
     node('ESLint', [bin('eslint/bin/eslint.js'), '.']);
     node('Prettier', [bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']);
   });
   attempt('core, server and page in Jest', () => {
-    node('Jest', ['--experimental-vm-modules', '--no-warnings', bin('jest/bin/jest.js'), '--maxWorkers=2', '--forceExit', '--json', `--outputFile=${results}`, '--silent'], { quiet: false });
+    node(
+      'Jest',
+      [
+        '--experimental-vm-modules',
+        '--no-warnings',
+        bin('jest/bin/jest.js'),
+        '--maxWorkers=2',
+        '--forceExit',
+        '--json',
+        `--outputFile=${results}`,
+        '--silent',
+      ],
+      { quiet: false },
+    );
   });
-  attempt('the page in Chromium', () => node('Playwright', [bin('@playwright/test/cli.js'), 'test', '--config', 'e2e/playwright.config.ts']));
+  attempt('the page in Chromium', () =>
+    node('Playwright', [bin('@playwright/test/cli.js'), 'test', '--config', 'e2e/playwright.config.ts']),
+  );
 
   const jest = readCounts(results, ({ numPassedTests, numFailedTests }) => [numPassedTests, numFailedTests]);
   const page = readCounts(join(ROOT, 'test-results/e2e.json'), ({ stats }) => [stats.expected, stats.unexpected + stats.flaky]);

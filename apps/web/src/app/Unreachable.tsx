@@ -26,7 +26,7 @@ export function Unreachable({ error, retry }: Props) {
           ? 'Start it again with npm start (or npm run demo). This page tries every two seconds and goes on by itself; what you edited is kept here.'
           : `Needed: ${body.need}.`}
       </p>
-      {!isUnreachable && <a href="/">Back to the productions</a>}
+      {!isUnreachable && <a href="/productions">Back to the productions</a>}
     </PageNote>
   );
 }

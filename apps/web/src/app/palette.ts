@@ -48,7 +48,7 @@ export const PALETTES: Readonly<Record<Light, Palette>> = {
     edge: '#8a9893',
     mist: '#16211f',
     haze: '#4c5d59',
-    lantern: '#a85f00',
+    lantern: '#9a5600',
     onLantern: '#ffffff',
     reed: '#1c6849',
     rust: '#b0391a',

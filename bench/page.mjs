@@ -1,0 +1,78 @@
+import { gzipSync } from 'node:zlib';
+import { chromium } from '@playwright/test';
+import { longShot, summary } from './evaluate.mjs';
+import { call } from './server.mjs';
+
+const LAUNCH = {
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-background-networking', '--no-first-run'],
+};
+
+/** First load of the Pull page, and frame times while a move of the long shot is dragged. */
+export async function benchPage(address) {
+  const production = await call(address, 'POST', 'productions', { name: 'Bench page' });
+  const shot = await call(address, 'POST', `productions/${production.id}/shots`, {
+    scene: '',
+    slate: '1A',
+    title: 'Long',
+    plan: longShot(),
+  });
+  const browser = await chromium.launch(LAUNCH);
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+
+  let scriptBytes = 0;
+  const bodies = [];
+  page.on('response', (response) => {
+    if (/\.js$/.test(new URL(response.url()).pathname))
+      bodies.push(response.body().then((body) => (scriptBytes += gzipSync(body, { level: 6 }).length)));
+  });
+  await page.goto(`${address}/shots/${shot.id}/pull`);
+  await page.getByTestId('move-body-rack-3').waitFor({ state: 'attached' });
+  await page.locator('[data-testid=focus-line][d^=M]').waitFor({ state: 'attached' });
+  const interactiveMs = await page.evaluate(() => performance.now());
+  await Promise.all(bodies);
+
+  const box = await page.getByTestId('move-body-rack-3').boundingBox();
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.evaluate(() => {
+    const frames = (window.frames_ = { times: [], isOn: true });
+    let before = performance.now();
+    requestAnimationFrame(function tick(now) {
+      frames.times.push(now - before);
+      before = now;
+      if (frames.isOn) requestAnimationFrame(tick);
+    });
+  });
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  // to and fro, a move a frame, as a hand does
+  for (let step = 0; step < 240; step++) await page.mouse.move(x + 60 * Math.sin(step / 12), y);
+  await page.mouse.up();
+  const times = await page.evaluate(() => {
+    window.frames_.isOn = false;
+    return window.frames_.times.slice(5);
+  });
+  await browser.close();
+  const { median, p95 } = summary(times);
+  return [
+    {
+      what: 'frame time while dragging a move in that shot',
+      figure: `${median.toFixed(1)} ms median, ${p95.toFixed(1)} ms p95 of ${times.length} frames`,
+      aim: 'p95 under 33 ms',
+      holds: p95 < 33,
+    },
+    {
+      what: 'script of the Pull page, gzip',
+      figure: `${(scriptBytes / 1000).toFixed(0)} kB`,
+      aim: 'under 420 kB',
+      holds: scriptBytes < 420_000,
+    },
+    {
+      what: 'Pull page, time until the line can be dragged',
+      figure: `${(interactiveMs / 1000).toFixed(2)} s`,
+      aim: 'under 2.0 s',
+      holds: interactiveMs < 2000,
+    },
+  ];
+}

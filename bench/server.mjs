@@ -1,0 +1,74 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { performance } from 'node:perf_hooks';
+import { newPlan } from '@still-heron/core';
+import { longShot, summary } from './evaluate.mjs';
+
+/** The built server on a data folder of its own. @returns its address, and how to end it */
+export async function startServer(env = {}) {
+  const folder = mkdtempSync(join(tmpdir(), 'still-heron-bench-'));
+  const child = spawn(process.execPath, [resolve('apps/server/dist/main.js')], {
+    env: { ...process.env, ...env, PORT: '0', STILL_HERON_DATA: folder },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  const address = await new Promise((found, failed) => {
+    child.stdout.setEncoding('utf8').on('data', (text) => {
+      const match = /http:\/\/127\.0\.0\.1:\d+/.exec(text);
+      if (match) found(match[0]);
+    });
+    child.once('exit', (code) => failed(new Error(`the server ended with ${code}`)));
+  });
+  const stop = async () => {
+    await new Promise((ended) => {
+      child.once('exit', ended);
+      child.kill('SIGTERM');
+    });
+    rmSync(folder, { recursive: true, force: true });
+  };
+  return { address, stop };
+}
+
+export async function call(address, method, path, body) {
+  const response = await fetch(`${address}/api/${path}`, {
+    method,
+    headers: { 'content-type': 'application/json' },
+    ...(body ? { body: JSON.stringify(body) } : {}),
+  });
+  if (!response.ok) throw new Error(`${method} ${path}: ${response.status} ${await response.text()}`);
+  return response.json();
+}
+
+export async function benchSave(address) {
+  const production = await call(address, 'POST', 'productions', { name: 'Bench' });
+  let shot;
+  for (let number = 0; number < 500; number++) {
+    shot = await call(address, 'POST', `productions/${production.id}/shots`, {
+      scene: '',
+      slate: String(number),
+      title: '',
+      plan: newPlan(),
+    });
+  }
+  const plan = longShot();
+  const times = [];
+  for (let round = 0; round < 200; round++) {
+    const startedMs = performance.now();
+    shot = await call(address, 'PUT', `shots/${shot.id}`, {
+      scene: '',
+      slate: 'S',
+      title: `round ${round}`,
+      plan,
+      version: shot.version,
+    });
+    times.push(performance.now() - startedMs);
+  }
+  const { median, p95 } = summary(times);
+  return {
+    what: 'save round trip with 500 shots stored',
+    figure: `${median.toFixed(1)} ms median, ${p95.toFixed(1)} ms p95`,
+    aim: 'p95 under 30 ms',
+    holds: p95 < 30,
+  };
+}

@@ -1,0 +1,100 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, type Heron, test } from './heron';
+
+const SCREENS: readonly { readonly name: string; readonly open: (heron: Heron) => Promise<unknown> }[] = [
+  { name: 'productions', open: (heron) => heron.open('/productions') },
+  {
+    name: 'shots',
+    open: async (heron) => {
+      const productions = await heron.api<{ id: string; name: string }[]>('get', 'productions');
+      await heron.open(`/productions/${productions.find(({ name }) => name === 'The Bell Foundry')!.id}/shots`);
+      await expect(heron.page.locator('.shot-state').first()).toBeVisible();
+    },
+  },
+  { name: 'set-up', open: (heron) => heron.openCopy('4B', 'setup') },
+  { name: 'pull', open: (heron) => heron.openCopy('4B') },
+  {
+    name: 'pull with a move selected',
+    open: async (heron) => {
+      await heron.openCopy('4B');
+      await heron.page.getByTestId('move-start-rack-1').click();
+    },
+  },
+  {
+    name: 'pull before the first distance',
+    open: async (heron) => {
+      const productionId = await heron.newProduction('Empty film');
+      await heron.open(`/productions/${productionId}/shots`);
+      await heron.page.getByRole('button', { name: 'Make the first shot' }).click();
+      await heron.page.getByRole('link', { name: /Pull/ }).click();
+      await expect(heron.page.getByRole('heading', { name: 'Who must be sharp first?' })).toBeVisible();
+    },
+  },
+];
+
+/** Faults that keep someone from using the screen, as axe finds them. */
+async function seriousFaults(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa']).analyze();
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join('; ')}`);
+}
+
+for (const { name, open } of SCREENS) {
+  test(`${name}: no serious fault in either light`, async ({ heron, page }) => {
+    await open(heron);
+    for (const light of ['Noon', 'Dusk']) {
+      await page.getByRole('radio', { name: light }).click();
+      await expect(page.locator('html')).toHaveAttribute('data-light', light.toLowerCase());
+      expect(await seriousFaults(page)).toEqual([]);
+    }
+  });
+}
+
+test('the light is remembered, and the keys of a screen are shown by a key', async ({ heron, page }) => {
+  await heron.openCopy('9C');
+  await page.getByRole('radio', { name: 'Noon' }).click();
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-light', 'noon');
+  await expect(heron.verdict).toBeVisible();
+  await page.keyboard.press('?');
+  const keys = page.getByRole('complementary', { name: 'Keys of this screen' });
+  await expect(keys).toContainText('play and stop');
+  await keys.press('Escape');
+  await expect(keys).toHaveCount(0);
+  await page.keyboard.press('1');
+  await expect(page.getByTestId('focus-tried')).toBeVisible();
+  await page.keyboard.press('0');
+  await expect(page).toHaveURL(/\/shots$/);
+});
+
+test('fonts ship with the page, and nothing is asked of any other host', async ({ heron, page, server }) => {
+  const hosts = new Set<string>();
+  page.on('request', (request) => hosts.add(new URL(request.url()).origin));
+  await heron.openCopy('9C');
+  await page.evaluate(() => document.fonts.ready);
+  const fonts = await page.evaluate(() =>
+    [...document.fonts].filter(({ status }) => status === 'loaded').map(({ family }) => family.replaceAll('"', '')),
+  );
+  expect(new Set(fonts)).toEqual(new Set(['Atkinson Hyperlegible Next', 'Atkinson Hyperlegible Mono']));
+  expect([...hosts]).toEqual([server.address]);
+});
+
+test('long names do not break the screens', async ({ heron, page }) => {
+  const { shotId } = await heron.openCopy('4B');
+  const long = 'Wilhelmina Featherstonehaugh-Cholmondeley, third apprentice at the great furnace';
+  await page.getByRole('button', { name: 'Select mark A, Old Tam' }).click();
+  await page.getByLabel('who or what').first().fill(long);
+  await page.getByLabel('who or what').first().press('Enter');
+  await page.getByLabel('Title').fill(`${long} ${long}`.slice(0, 120));
+  await page.getByLabel('Title').press('Enter');
+  await heron.expectSaved();
+  for (const step of ['pull', 'setup']) {
+    await heron.open(`/shots/${shotId}/${step}`);
+    await expect(page.locator('.sentence')).toBeVisible();
+    const overflow = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    expect(overflow).toBe(0);
+    await expect(page.getByRole('radio', { name: 'Noon' })).toBeInViewport({ ratio: 1 });
+  }
+});

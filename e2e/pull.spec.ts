@@ -1,0 +1,176 @@
+import { expect, test } from './heron';
+import type { Page } from '@playwright/test';
+
+const starts = (page: Page) => page.getByTestId('move-start-rack-1').getAttribute('aria-valuenow').then(Number);
+const lands = (page: Page) => page.getByTestId('move-end-rack-1').getAttribute('aria-valuenow').then(Number);
+
+test('a pull is dragged: whole, by its start, by its landing, and to another distance; the verdict follows while it moves', async ({
+  heron,
+  page,
+}) => {
+  await heron.openCopy('9C');
+  await expect(heron.verdict).toContainText('Sharp for all 7.4 s that must be.');
+  await heron.drag(page.getByTestId('move-body-rack-1'), 60, 0, { release: false });
+  await expect(heron.verdict).toContainText('Soft from 5.6 s:');
+  await page.mouse.up();
+  const [start, end] = [await starts(page), await lands(page)];
+  expect(start).toBeGreaterThan(4.5);
+  expect(end - start).toBeCloseTo(1.6, 2);
+
+  await heron.drag(page.getByTestId('move-start-rack-1'), -50, 0);
+  expect(await starts(page)).toBeLessThan(start);
+  expect(await lands(page)).toBeCloseTo(end, 2);
+  await heron.drag(page.getByTestId('move-end-rack-1'), -40, 2);
+  expect(await lands(page)).toBeLessThan(end);
+
+  const landing = page.getByTestId('move-end-rack-1');
+  await heron.drag(landing, 2, 60);
+  await expect(landing).not.toHaveAttribute('aria-valuetext', /5\.40 m/);
+  await expect(page.getByLabel('which', { exact: true })).toBeVisible();
+  await heron.drag(landing, 0, -58);
+  await expect(landing).toHaveAttribute('aria-valuetext', /5\.40 m/);
+});
+
+test('Escape gives a drag up; undo and redo go step by step, by name', async ({ heron, page }) => {
+  await heron.openCopy('9C');
+  const sentence = await heron.sentence();
+  await heron.drag(page.getByTestId('move-body-rack-1'), 80, 0, { release: false });
+  await expect(heron.verdict).not.toHaveText(sentence);
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  await expect(heron.verdict).toHaveText(sentence);
+  await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled();
+
+  await heron.drag(page.getByTestId('move-body-rack-1'), 80, 0);
+  const moved = await heron.sentence();
+  await page.getByTestId('mark-B').fill('4.8');
+  await page.getByTestId('mark-B').press('Enter');
+  await page.getByRole('button', { name: 'Undo: measure B again' }).click();
+  await expect(heron.verdict).toHaveText(moved);
+  await page.keyboard.press('Control+z');
+  await expect(heron.verdict).toHaveText(sentence);
+  await page.keyboard.press('Control+Shift+z');
+  await expect(heron.verdict).toHaveText(moved);
+  await expect(page.getByTestId('mark-B')).toHaveValue('5.40');
+});
+
+test('a pull is typed; what does not fit says what would', async ({ heron, page }) => {
+  await heron.openCopy('4B');
+  await page.getByTestId('move-start-rack-1').click();
+  await page.getByTestId('move-starts').fill('4.1');
+  await page.getByTestId('move-starts').press('Enter');
+  await expect(heron.verdict).toContainText('Sharp for all');
+  expect(await starts(page)).toBeCloseTo(4.1, 6);
+  await page.getByTestId('move-lasts').fill('6');
+  await page.getByTestId('move-lasts').press('Enter');
+  await expect(page.getByRole('alert')).toContainText(
+    "6.00 s does not fit: the next pull or the shot's end comes then. Type 0.04 to 4.50 s.",
+  );
+  await page.getByTestId('move-lasts').fill('24f');
+  await page.getByTestId('move-lasts').press('Enter');
+  await expect(page.getByTestId('move-lasts')).toHaveValue('1.00');
+  await page.getByLabel('cue', { exact: true }).fill('she lifts the lantern');
+  await page.getByLabel('cue', { exact: true }).press('Enter');
+  await page.getByRole('button', { name: 'Remove this pull' }).click();
+  await expect(page.getByTestId('move-start-rack-1')).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await page.getByTestId('move-start-rack-1').click();
+  await expect(page.getByLabel('cue', { exact: true })).toHaveValue('she lifts the lantern');
+});
+
+test('a rushed pull is on paper only, and the hand’s time can be argued with', async ({ heron, page }) => {
+  await heron.openCopy('9C');
+  await page.getByTestId('move-start-rack-1').click();
+  await page.getByTestId('move-lasts').fill('0.3');
+  await page.getByTestId('move-lasts').press('Enter');
+  await expect(heron.verdict).toContainText('On paper only: the pull to B has 0.30 s, and a hand needs 0.73 s.');
+  await page.getByRole('button', { name: 'Least time a hand needs: where it comes from' }).focus();
+  await expect(page.getByRole('tooltip').filter({ hasText: 'bits' })).toContainText('0.15 s + 0.22 s × 2.64 bits');
+});
+
+test('playhead: plays and stops, steps frames, is put by a press; the soft part of the sentence leads there', async ({
+  heron,
+  page,
+}) => {
+  await heron.openCopy('4B');
+  const flag = page.getByTestId('playhead');
+  await page.keyboard.press('.');
+  await page.keyboard.press('.');
+  await page.keyboard.press(',');
+  await expect(flag).toContainText('2.90 m');
+  await page.getByRole('button', { name: /Soft from 5\.4 s/ }).click();
+  await expect(flag).toContainText('5.4 s');
+  await page.getByTestId('channel').click({ position: { x: 780, y: 60 } });
+  await expect(flag).toContainText('sharp 6.7');
+  const shown = async () => Number(/([\d.]+) s/.exec((await flag.textContent())!)![1]);
+  const before = await shown();
+  await page.keyboard.press('Space');
+  await expect.poll(shown).toBeGreaterThan(before + 0.3);
+  await page.keyboard.press('Space');
+  const stopped = await shown();
+  await page.waitForTimeout(300);
+  expect(await shown()).toBe(stopped);
+});
+
+test('marks and beats are dragged and nudged', async ({ heron, page }) => {
+  await heron.openCopy('9C');
+  const chip = page.getByRole('slider', { name: 'Mark B' });
+  await heron.drag(chip, 0, 40);
+  expect(Number(await page.getByTestId('mark-B').inputValue())).toBeLessThan(5.2);
+  await page.keyboard.press('Control+z');
+  await chip.press('ArrowUp');
+  await expect(page.getByTestId('mark-B')).toHaveValue('5.41');
+  await page.getByTestId('mark-B').press('Shift+ArrowDown');
+  await expect(page.getByTestId('mark-B')).toHaveValue('5.31');
+
+  const until = page.getByRole('slider', { name: 'Maren must be sharp until' });
+  await heron.drag(until, 60, 0);
+  await expect(heron.verdict).toContainText('Maren is up to');
+  await expect(heron.verdict).toContainText('because the pull to B leaves at 4.0 s');
+  await until.press('Shift+ArrowLeft');
+  await page.getByLabel('at least').fill('50');
+  await page.getByLabel('at least').press('Enter');
+  await expect(page.getByLabel('Marks, and what is selected')).toContainText(/\d\d % kept/);
+  await page.getByRole('button', { name: 'Need not be sharp here' }).click();
+  await expect(until).toHaveCount(0);
+  await expect(heron.verdict).toContainText('Sharp for all 3.4 s that must be.');
+});
+
+test('someone walks, must be sharp, and is taken out again', async ({ heron, page }) => {
+  await heron.openCopy('4A');
+  await page.getByRole('button', { name: 'Select mark A, Old Tam' }).click();
+  await page.getByLabel('walks on to').fill('1.4');
+  await page.getByRole('button', { name: 'Walk', exact: true }).click();
+  await expect(heron.verdict).toContainText('while Old Tam walks and no pull follows');
+  await expect(page.getByLabel('arrives')).toHaveValue('4.0');
+  await page.getByLabel('leaves').fill('3.5');
+  await page.getByLabel('leaves').press('Enter');
+  await expect(heron.verdict).toContainText('Soft from 3.');
+  await page.getByRole('button', { name: 'Take out of the shot' }).click();
+  await expect(page.getByRole('heading', { name: 'Who must be sharp first?' })).toBeVisible();
+});
+
+test('hand’s axis and plain distance: the band keeps its height on the one, and widens with distance on the other', async ({
+  heron,
+  page,
+}) => {
+  await heron.openCopy('9C');
+  const bandHeights = async () => {
+    const path = (await page.locator('.zone-of-line').getAttribute('d'))!;
+    const points = [...path.matchAll(/([\d.]+),([\d.]+)/g)].map(([, x, y]) => [Number(x), Number(y)] as const);
+    const heightAt = (x: number) => {
+      const ys = points.filter((point) => Math.abs(point[0] - x) < 2).map((point) => point[1]);
+      return Math.max(...ys) - Math.min(...ys);
+    };
+    return { near: heightAt(points[0]![0] + 20), far: heightAt(Math.max(...points.map(([x]) => x)) - 20) };
+  };
+  const hand = await bandHeights();
+  expect(hand.far / hand.near).toBeGreaterThan(0.8);
+  expect(hand.far / hand.near).toBeLessThan(1.25);
+  await page.keyboard.press('h');
+  await expect(page.getByRole('radio', { name: 'plain distance' })).toBeChecked();
+  const plain = await bandHeights();
+  expect(plain.far / plain.near).toBeGreaterThan(2);
+  await page.reload();
+  await expect(page.getByRole('radio', { name: 'plain distance' })).toBeChecked();
+});

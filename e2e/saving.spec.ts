@@ -1,0 +1,78 @@
+import { expect, test } from './heron';
+
+test('the same shot saved elsewhere: says so, changes nothing, and lets one choose', async ({ heron, page }) => {
+  const { shotId } = await heron.openCopy('9C');
+  const saveElsewhere = async (title: string) => {
+    const { version, scene, slate, plan } = await heron.api<{ version: number; scene: string; slate: string; plan: unknown }>(
+      'get',
+      `shots/${shotId}`,
+    );
+    await heron.api('put', `shots/${shotId}`, { version, scene, slate, plan, title });
+  };
+  const storedTitle = async () => (await heron.api<{ title: string }>('get', `shots/${shotId}`)).title;
+
+  await saveElsewhere('Theirs');
+  await page.getByLabel('Title').fill('Mine');
+  await page.getByLabel('Title').press('Enter');
+  const bar = page.getByRole('alert');
+  await expect(bar).toContainText(
+    /This shot was saved elsewhere at \d\d:\d\d\. Yours differs in the title\. Nothing is overwritten until you choose\./,
+  );
+  await expect(page.getByText('Not saved: changed elsewhere')).toBeVisible();
+  expect(await storedTitle()).toBe('Theirs');
+  await bar.getByRole('button', { name: 'Keep mine' }).click();
+  await heron.expectSaved();
+  expect(await storedTitle()).toBe('Mine');
+
+  await saveElsewhere('Theirs again');
+  await page.getByTestId('mark-B').fill('5');
+  await page.getByTestId('mark-B').press('Enter');
+  await expect(bar).toContainText('Yours differs in the title and the marks.');
+  await bar.getByRole('button', { name: 'Take theirs' }).click();
+  await heron.expectSaved();
+  await expect(page.getByTestId('mark-B')).toHaveValue('5.40');
+  await expect(page.getByLabel('Title')).toHaveValue('Theirs again');
+  await page.getByRole('button', { name: 'Undo: take what was saved elsewhere' }).click();
+  await expect(page.getByTestId('mark-B')).toHaveValue('5.00');
+});
+
+test('the server stops and starts: the edits are kept, said to be, and sent when it is back', async ({ heron, page, server }) => {
+  const { shotId } = await heron.openCopy('9C');
+  await server.stop();
+  await page.getByTestId('mark-B').fill('4.4');
+  await page.getByTestId('mark-B').press('Enter');
+  await expect(page.getByText('Kept here, server away')).toBeVisible();
+  await page.getByTestId('mark-A').fill('2.8');
+  await page.getByTestId('mark-A').press('Enter');
+  await expect(heron.verdict).toContainText('Maren');
+  await server.start();
+  await heron.expectSaved();
+  const { plan } = await heron.api<{ plan: { marks: { distanceMm: number }[] } }>('get', `shots/${shotId}`);
+  expect(plan.marks.map(({ distanceMm }) => distanceMm)).toEqual([2800, 4400]);
+});
+
+test('a page closed before the server took an edit sends it at the next visit, wherever that is', async ({ heron, page }) => {
+  const { shotId, productionId } = await heron.openCopy('9C');
+  await page.route('**/api/shots/*', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()));
+  await page.getByTestId('mark-B').fill('4.4');
+  await page.getByTestId('mark-B').press('Enter');
+  await expect(page.getByText('Kept here, server away')).toBeVisible();
+  await page.unroute('**/api/shots/*');
+  await heron.open(`/productions/${productionId}/shots`);
+  await expect
+    .poll(
+      async () =>
+        (await heron.api<{ plan: { marks: { distanceMm: number }[] } }>('get', `shots/${shotId}`)).plan.marks[1]!.distanceMm,
+    )
+    .toBe(4400);
+});
+
+test('reload keeps everything, also what is not yet sent', async ({ heron, page }) => {
+  await heron.openCopy('9C');
+  await page.getByTestId('mark-B').fill('4.4');
+  await page.getByTestId('mark-B').press('Enter');
+  await page.waitForTimeout(60);
+  await page.reload();
+  await expect(page.getByTestId('mark-B')).toHaveValue('4.40');
+  await heron.expectSaved();
+});

@@ -1,0 +1,113 @@
+import { depthOfField, formatDistance, geometricStop } from '@still-heron/core';
+import { expect, test } from './heron';
+
+/** 75 mm at T4.5 on Super 35, sharp to a fifteen-hundredth of the diagonal: the set-up of demo shot 9C. */
+const zoneAt = (focusDistanceMm: number, tStop = 4.5) =>
+  depthOfField({
+    focalLengthMm: 75,
+    fNumber: geometricStop(tStop, 0.85),
+    circleOfConfusionMm: Math.hypot(24.9, 14) / 1500,
+    focusDistanceMm,
+  });
+
+test('the zone: typed, dragged, by arrow keys, and by mark, always as the core computes it', async ({ heron, page }) => {
+  await heron.openCopy('9C', 'setup');
+  const sentence = page.locator('.sentence');
+  const plane = page.getByRole('slider', { name: 'Focus distance' });
+  const expectZone = async (mm: number, tStop?: number) => {
+    const { nearMm, farMm } = zoneAt(mm, tStop);
+    await expect(sentence).toContainText(`Sharp from ${formatDistance(nearMm, 'metric')} to ${formatDistance(farMm, 'metric')}`);
+  };
+  await expectZone(3100);
+  await page.getByTestId('focus-tried').fill('4.2');
+  await page.getByTestId('focus-tried').press('Enter');
+  await expectZone(4200);
+  await plane.press('ArrowRight');
+  await expectZone(4210);
+  await plane.press('Shift+ArrowLeft');
+  await expectZone(4110);
+
+  await heron.drag(plane, -80, 0);
+  const dragged = Number(await plane.getAttribute('aria-valuenow'));
+  expect(dragged).toBeLessThan(4000);
+  await expectZone(dragged);
+  await heron.drag(plane, -60, 0, { release: false });
+  await expect(plane).not.toHaveAttribute('aria-valuenow', String(dragged));
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  await expectZone(dragged);
+
+  await page.getByRole('button', { name: 'Focus on mark B' }).click();
+  await expectZone(5400);
+  const knob = page.getByRole('slider', { name: 'Stop', exact: true });
+  await knob.press('ArrowRight');
+  await expectZone(5400, 5);
+  await page.keyboard.press('Control+z');
+  await expectZone(5400);
+  await heron.drag(knob, 60, 0, { release: false });
+  await expect(knob).not.toHaveAttribute('aria-valuetext', 'T4.5');
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  await expect(knob).toHaveAttribute('aria-valuetext', 'T4.5');
+});
+
+test('nearer than the lens focuses is refused with the distance that would do; infinity is not', async ({ heron, page }) => {
+  await heron.openCopy('9C', 'setup');
+  const tried = page.getByTestId('focus-tried');
+  await tried.fill('0.3');
+  await tried.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('“0.3” is nearer than the lens focuses. Type 0.750 m or more.');
+  await tried.fill('inf');
+  await tried.press('Enter');
+  await expect(page.locator('.sentence')).toContainText(/to infinity at T4\.5, focused at infinity: .*, everything behind\./);
+});
+
+test('camera, lens and standard change the zone; the stop stays on the lens; each step is undone by name', async ({
+  heron,
+  page,
+}) => {
+  await heron.openCopy('9C', 'setup');
+  const circle = page.locator('.zone-facts').getByRole('button', { name: 'Circle of confusion: where it comes from' });
+  await expect(circle).toHaveText('19.0 µm');
+  await page.getByLabel('Format').click();
+  await page.getByTitle('Full frame, 3:2 · 36 × 24').click();
+  await expect(circle).toHaveText('28.8 µm');
+  await page.getByLabel('Sharpness standard').click();
+  await page.getByTitle('by photosites').click();
+  await expect(circle).toHaveText('11.7 µm');
+  await page.getByTestId('widest-stop').fill('5.6');
+  await page.getByTestId('widest-stop').press('Enter');
+  await expect(page.getByRole('slider', { name: 'Stop', exact: true })).toHaveAttribute('aria-valuetext', 'T5.6');
+  for (const name of ['change the widest stop', 'how sharp is sharp', 'format Full frame, 3:2'])
+    await page.getByRole('button', { name: `Undo: ${name}` }).click();
+  await expect(circle).toHaveText('19.0 µm');
+  await expect(page.getByRole('button', { name: 'Again: format Full frame, 3:2' })).toBeEnabled();
+});
+
+test('stopping far down says what diffraction does', async ({ heron, page }) => {
+  await heron.openCopy('9C', 'setup');
+  await expect(page.getByRole('note')).toHaveCount(0);
+  const knob = page.getByRole('slider', { name: 'Stop', exact: true });
+  for (let press = 0; press < 6; press++) await knob.press('Shift+ArrowRight');
+  await expect(knob).toHaveAttribute('aria-valuetext', 'T22');
+  await expect(page.getByRole('note')).toContainText(
+    /At T22 diffraction makes every point \d\d\.\d µm wide, more than the 19\.0 µm/,
+  );
+});
+
+test('a figure says where it comes from', async ({ heron, page }) => {
+  await heron.openCopy('9C', 'setup');
+  await page.getByRole('button', { name: 'Hyperfocal distance: where it comes from' }).focus();
+  await expect(page.getByRole('tooltip').filter({ hasText: 'f² / (N C) + f' })).toContainText('f 75 mm · N 4.149');
+});
+
+test('feet and inches through and through, and kept with the production', async ({ heron, page }) => {
+  await heron.openCopy('9C', 'setup');
+  await page.getByRole('radio', { name: 'feet and inches' }).click();
+  await expect(page.getByTestId('focus-tried')).toHaveValue('10\' 2"');
+  await page.getByTestId('focus-tried').fill('8');
+  await page.getByTestId('focus-tried').press('Enter');
+  await expect(page.getByTestId('focus-tried')).toHaveValue('8\' 0"');
+  await page.reload();
+  await expect(page.getByTestId('focus-tried')).toHaveValue('10\' 2"');
+});

@@ -1,0 +1,90 @@
+import { expect, test } from './heron';
+
+test('the demo production: every shot with its kit, its pull and its verdict', async ({ heron, page }) => {
+  const demo = (await heron.api<{ id: string; name: string }[]>('get', 'productions')).find(
+    ({ name }) => name === 'The Bell Foundry',
+  )!;
+  await heron.open(`/productions/${demo.id}/shots`);
+  await expect(page.getByRole('listitem').filter({ hasText: 'Lantern to the mould' })).toContainText(
+    /65 mm T2\.2\s*· rack.*Soft.*Soft from 5\.4 s: Ines is up to 35 cm in front of the zone while the pull to D is under way/s,
+  );
+  await expect(page.getByRole('listitem').filter({ hasText: 'The fork is struck' })).toContainText(/135 mm T3\.2.*Barely/s);
+  await expect(page.getByRole('listitem').filter({ hasText: 'Bronze at the lip' })).toContainText(/32 mm T4\.5.*fixed.*Sharp/s);
+  await expect(page.locator('.sketch path')).toHaveCount(6);
+  await page.getByRole('radio', { name: 'feet and inches' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Lantern to the mould' })).toContainText(
+    /Ines is up to 1' 1¾" in front/,
+  );
+  await page.getByRole('radio', { name: 'metres' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Lantern to the mould' })).toContainText('35 cm');
+});
+
+test.describe('shooting order', () => {
+  const titles = ['Bell in the yard', 'Rope over the beam', 'Door of the furnace'];
+
+  test('new, duplicate, move by pointer and by keyboard, delete and bring back', async ({ heron, page }) => {
+    const productionId = await heron.newProduction('Order film');
+    await heron.open(`/productions/${productionId}/shots`);
+    await page.getByRole('button', { name: 'Make the first shot' }).click();
+    for (const [index, title] of titles.entries()) {
+      await page.getByLabel('Title').fill(title);
+      await page.getByLabel('Title').press('Enter');
+      await heron.expectSaved();
+      await page.getByRole('link', { name: 'Order film' }).click();
+      await expect(page.getByText(title)).toBeVisible();
+      if (index < 2) await page.getByRole('button', { name: 'New shot' }).click();
+    }
+    const order = async () => (await page.locator('.shot-slate').allInnerTexts()).join(' ');
+    const stored = async () => (await heron.shots(productionId)).map(({ slate }) => slate).join(' ');
+    await expect.poll(order).toBe('1A 1B 1C');
+
+    await page.getByRole('button', { name: 'Duplicate 1B Rope over the beam' }).click();
+    await expect.poll(order).toBe('1A 1B 1B-2 1C');
+
+    await heron.drag(page.getByRole('button', { name: 'Move 1C Door of the furnace in shooting order' }), 0, -200);
+    await expect.poll(order).toMatch(/^1A 1C|^1C 1A/);
+    await expect.poll(stored).toBe(await order());
+
+    const before = (await order()).split(' ');
+    await page.getByRole('button', { name: /^Move 1A/ }).focus();
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(100);
+    await page.keyboard.press('ArrowDown');
+    await page.waitForTimeout(300);
+    await page.keyboard.press('Space');
+    const at = before.indexOf('1A');
+    [before[at], before[at + 1]] = [before[at + 1]!, before[at]!];
+    await expect.poll(order).toBe(before.join(' '));
+    await expect.poll(stored).toBe(before.join(' '));
+
+    await page.getByRole('button', { name: 'Delete 1B Rope over the beam' }).click();
+    await expect.poll(order).not.toContain('1B 1B-2');
+    await page.getByRole('button', { name: 'Bring it back' }).click();
+    await expect.poll(order).toBe(before.join(' '));
+    await page.getByRole('button', { name: 'Open 1A Bell in the yard' }).focus();
+    await page.keyboard.press('Delete');
+    await expect.poll(order).not.toContain('1A');
+    await page.keyboard.press('Control+z');
+    await expect.poll(order).toBe(before.join(' '));
+    await page.reload();
+    await expect.poll(order).toBe(before.join(' '));
+  });
+});
+
+test('productions are named anew, and an empty name keeps the old one', async ({ heron, page }) => {
+  await heron.newProduction('Old name');
+  await heron.open('/productions');
+  const row = page.getByRole('listitem').filter({ has: page.getByRole('link', { name: 'Open the shots of Old name' }) });
+  await row.getByLabel('Working title').fill(' ');
+  await expect(row.getByText('It needs a name. Leaving it empty keeps “Old name”.')).toBeVisible();
+  await row.getByLabel('Working title').fill('New name');
+  await row.getByLabel('Working title').press('Enter');
+  await expect(page.getByRole('link', { name: 'Open the shots of New name' })).toBeVisible();
+});
+
+test('a shot that is not there says so, and leads back', async ({ heron, page }) => {
+  await heron.open('/shots/00000000-0000-0000-0000-000000000000/pull');
+  await expect(page.getByRole('heading', { name: 'There is no such shot.' })).toBeVisible();
+  await page.getByRole('link', { name: 'Back to the productions' }).click();
+  await expect(page).toHaveURL(/productions/);
+});
