@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import { main, node, ROOT, start, TSC } from './run.mjs';
+import { installed, main, node, ROOT, start, TSC } from './run.mjs';
 import { install } from './setup.mjs';
 
 /** The compiler watching, the server restarting, and Vite serving the page with its proxy to the server. */
@@ -10,5 +10,5 @@ await main(() => {
   start(process.execPath, ['--watch', join(ROOT, 'apps/server/dist/main.js')], {
     env: { STILL_HERON_DATA: join(ROOT, '.data/dev'), STILL_HERON_SEED: 'demo' },
   });
-  start(process.execPath, [join(ROOT, 'node_modules/vite/bin/vite.js')], { cwd: join(ROOT, 'apps/web') });
+  start(process.execPath, [installed('vite/bin/vite.js', 'apps/web')], { cwd: join(ROOT, 'apps/web') });
 });

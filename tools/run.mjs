@@ -7,6 +7,12 @@ import { fileURLToPath } from 'node:url';
 export const ROOT = resolve(dirname(fileURLToPath(import.meta.url)), '..');
 export const TSC = join(ROOT, 'node_modules/typescript7/bin/tsc');
 
+/** A file of an installed package: npm puts packages beside a workspace or at the root, as it sees fit. */
+export function installed(path, workspace = '.') {
+  const beside = join(ROOT, workspace, 'node_modules', path);
+  return existsSync(beside) ? beside : join(ROOT, 'node_modules', path);
+}
+
 /** A step that failed: its message is all that is shown. */
 export class StepFailed extends Error {}
 

@@ -2,10 +2,8 @@ import { readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { lineShare } from './lineShare.mjs';
-import { main, node, ROOT, StepFailed, TSC } from './run.mjs';
+import { installed, main, node, ROOT, StepFailed, TSC } from './run.mjs';
 import { build, install, installChromium } from './setup.mjs';
-
-const bin = (path) => join(ROOT, 'node_modules', path);
 
 /** From a fresh clone: installs, builds, checks and tests everything; then says how many passed and what share of the code tests are. */
 await main(() => {
@@ -29,8 +27,8 @@ await main(() => {
       node(`Types of ${project}`, [TSC, '-p', join(ROOT, project)]);
   });
   attempt('rules and format', () => {
-    node('ESLint', [bin('eslint/bin/eslint.js'), '.']);
-    node('Prettier', [bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']);
+    node('ESLint', [installed('eslint/bin/eslint.js'), '.']);
+    node('Prettier', [installed('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']);
   });
   attempt('core, server and page in Jest', () => {
     node(
@@ -38,7 +36,7 @@ await main(() => {
       [
         '--experimental-vm-modules',
         '--no-warnings',
-        bin('jest/bin/jest.js'),
+        installed('jest/bin/jest.js'),
         '--maxWorkers=2',
         '--forceExit',
         '--json',
@@ -49,7 +47,7 @@ await main(() => {
     );
   });
   attempt('the page in Chromium', () =>
-    node('Playwright', [bin('@playwright/test/cli.js'), 'test', '--config', 'e2e/playwright.config.ts']),
+    node('Playwright', [installed('@playwright/test/cli.js', 'e2e'), 'test', '--config', 'e2e/playwright.config.ts']),
   );
 
   const jest = readCounts(results, ({ numPassedTests, numFailedTests }) => [numPassedTests, numFailedTests]);

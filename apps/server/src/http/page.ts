@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import gzippedStatic from 'express-static-gzip';
 import express, { type NextFunction, type Request, type Response } from 'express';
 
 const YEAR_MS = 365 * 24 * 3600 * 1000;
@@ -9,7 +10,8 @@ const YEAR_MS = 365 * 24 * 3600 * 1000;
 export function servePage(app: NestExpressApplication, pageFolder: string): void {
   const document = join(pageFolder, 'index.html');
   if (!existsSync(document)) return;
-  app.use('/assets', express.static(join(pageFolder, 'assets'), { immutable: true, maxAge: YEAR_MS, index: false }));
+  // compressed once, at the build: compressing at each request would hold up the first load
+  app.use('/assets', gzippedStatic(join(pageFolder, 'assets'), { index: false, serveStatic: { immutable: true, maxAge: YEAR_MS } }));
   app.use(express.static(pageFolder, { index: false }));
   app.use((request: Request, response: Response, next: NextFunction) => {
     const wantsDocument =

@@ -2,17 +2,16 @@ import { App as AntdApp, ConfigProvider } from 'antd';
 import { lazy, Suspense, useEffect, useMemo } from 'react';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { saveNow, sendLeftovers } from '../features/shot/saving';
+import { pages } from './pages';
 import { PALETTES } from './palette';
 import { useAppDispatch, useAppSelector } from './store';
 import { antdTheme } from './theme';
 
-const ProductionsPage = lazy(() =>
-  import('../features/shots/ProductionsPage').then((module) => ({ default: module.ProductionsPage })),
-);
-const ShotsPage = lazy(() => import('../features/shots/ShotsPage').then((module) => ({ default: module.ShotsPage })));
-const ShotPage = lazy(() => import('../features/shot/ShotPage').then((module) => ({ default: module.ShotPage })));
-const SetupPage = lazy(() => import('../features/setup/SetupPage').then((module) => ({ default: module.SetupPage })));
-const PullPage = lazy(() => import('../features/pull/PullPage').then((module) => ({ default: module.PullPage })));
+const ProductionsPage = lazy(pages.productions);
+const ShotsPage = lazy(pages.shots);
+const ShotPage = lazy(pages.shot);
+const SetupPage = lazy(pages.setup);
+const PullPage = lazy(pages.pull);
 
 const router = createBrowserRouter([
   { path: '/', element: <ProductionsPage goesOn /> },

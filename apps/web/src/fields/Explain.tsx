@@ -1,6 +1,7 @@
-import { Popover } from 'antd';
-import type { ReactNode } from 'react';
+import { lazy, type ReactNode, Suspense, useState } from 'react';
 import './explain.css';
+
+const Explanation = lazy(() => import('./Explanation').then((module) => ({ default: module.Explanation })));
 
 interface Props {
   readonly children: ReactNode;
@@ -10,27 +11,30 @@ interface Props {
   readonly lines: readonly string[];
 }
 
-/** A figure that can be argued with: on hover or focus it says where it comes from. */
+/** A figure that can be argued with: on hover or focus it says where it comes from. Until then it is a plain button, cheap to redraw during a drag. */
 export function Explain({ children, what, lines }: Props) {
-  return (
-    <Popover
-      trigger={['hover', 'focus']}
-      mouseEnterDelay={0.25}
-      classNames={{ root: 'explain' }}
-      content={
-        <div className="explain-body">
-          <strong>{what}</strong>
-          {lines.map((line) => (
-            <p key={line} className="figure">
-              {line}
-            </p>
-          ))}
-        </div>
-      }
+  const [isAsked, setIsAsked] = useState(false);
+  const figure = (
+    <button
+      type="button"
+      className="explained"
+      aria-label={`${what}: where it comes from`}
+      onMouseEnter={() => setIsAsked(true)}
+      onMouseLeave={() => setIsAsked(false)}
+      onFocus={() => setIsAsked(true)}
+      onBlur={() => setIsAsked(false)}
     >
-      <button type="button" className="explained" aria-label={`${what}: where it comes from`}>
-        {children}
-      </button>
-    </Popover>
+      {children}
+    </button>
+  );
+  return (
+    <span className="explain-anchor">
+      {figure}
+      {isAsked && (
+        <Suspense fallback={null}>
+          <Explanation what={what} lines={lines} />
+        </Suspense>
+      )}
+    </span>
   );
 }

@@ -176,7 +176,7 @@ export function channelLayout({ plan, verdict, axis, units, size, domain: held }
   };
 }
 
-/** The curves, with no more points than the chart has pixels. */
+/** The curves, with no more points than the chart has pixels, and none within a stretch that stays level. */
 function pathsOf(
   verdict: JudgedPull | null,
   x: ChannelLayout['x'],
@@ -186,37 +186,40 @@ function pathsOf(
   if (!verdict) return { line: '', band: '', subjects: [] };
   const { timesS, ringDeg, nearMm, farMm } = verdict.line;
   const every = Math.max(1, Math.floor(verdict.frameCount / (x.range()[1]! - x.range()[0]!)));
-  const frames = Array.from({ length: Math.ceil(verdict.frameCount / every) }, (_, k) => k * every);
   const last = verdict.frameCount - 1;
   // the last frame is held to the end of the shot, so that the line reaches the right edge
-  const at = (frame: number) => (frame > last ? plan.durationS : timesS[frame]!);
-  const points = [...frames, last + 1];
+  const xOf = (frame: number) => x(frame > last ? plan.durationS : timesS[frame]!);
   const held = (frame: number) => Math.min(frame, last);
-  const curve = (y: (frame: number) => number) =>
-    line<number>(
-      (frame) => x(at(frame)),
-      (frame) => y(held(frame)),
-    )(points) ?? '';
+  const framesOf = (values: ArrayLike<number>) => turningFrames(values, verdict.frameCount, every);
+  const curve = (values: ArrayLike<number>, y: (value: number) => number) =>
+    line<number>(xOf, (frame) => y(values[held(frame)]!))(framesOf(values)) ?? '';
   const subjects = verdict.subjects.map(({ subjectId, distanceMm }) => {
     const current = plan.subjects.findIndex(({ id }) => id === subjectId);
     return {
       id: subjectId,
       name: plan.subjects[current]?.name ?? '',
       current,
-      path: curve((frame) => scale.y(distanceMm[frame]!)),
+      path: curve(distanceMm, scale.y),
       y: scale.y(distanceMm[0]!) - 7,
     };
   });
-  return {
-    line: curve((frame) => scale.yOfRing(ringDeg[frame]!)),
-    band:
-      area<number>(
-        (frame) => x(at(frame)),
-        (frame) => scale.y(nearMm[held(frame)]!),
-        (frame) => scale.y(farMm[held(frame)]!),
-      )(points) ?? '',
-    subjects: apart(subjects, 17, Infinity),
-  };
+  const zone = area<number>(
+    xOf,
+    (frame) => scale.y(nearMm[held(frame)]!),
+    (frame) => scale.y(farMm[held(frame)]!),
+  );
+  return { line: curve(ringDeg, scale.yOfRing), band: zone(framesOf(ringDeg)) ?? '', subjects: apart(subjects, 17, Infinity) };
+}
+
+/** Frames to draw: every so many where values change, both ends of each level stretch, and one past the end. */
+function turningFrames(values: ArrayLike<number>, count: number, every: number): number[] {
+  const frames = [0];
+  for (let frame = every; frame < count; frame += every) {
+    const isLevel = values[frame] === values[frame - every] && values[frame] === values[Math.min(frame + every, count - 1)];
+    if (!isLevel) frames.push(frame);
+  }
+  frames.push(count);
+  return frames;
 }
 
 /** Gives each item a label height at least `gap` from the one above it, as near to its own as that allows. */

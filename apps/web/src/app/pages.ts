@@ -1,0 +1,18 @@
+/** Each screen's own part of the page, loaded when it is first needed. No import here loads anything by itself. */
+export const pages = {
+  productions: () => import('../features/shots/ProductionsPage').then((module) => ({ default: module.ProductionsPage })),
+  shots: () => import('../features/shots/ShotsPage').then((module) => ({ default: module.ShotsPage })),
+  shot: () => import('../features/shot/ShotPage').then((module) => ({ default: module.ShotPage })),
+  setup: () => import('../features/setup/SetupPage').then((module) => ({ default: module.SetupPage })),
+  pull: () => import('../features/pull/PullPage').then((module) => ({ default: module.PullPage })),
+};
+
+/** Starts loading what an address will need, all at once rather than one after the other has run. */
+export function preload(path: string): void {
+  const needed = path.startsWith('/shots/')
+    ? [pages.shot, path.endsWith('/setup') ? pages.setup : pages.pull]
+    : path.endsWith('/shots')
+      ? [pages.shots]
+      : [pages.productions];
+  for (const load of needed) void load();
+}
