@@ -111,3 +111,12 @@ test('feet and inches through and through, and kept with the production', async 
   await page.reload();
   await expect(page.getByTestId('focus-tried')).toHaveValue('10\' 2"');
 });
+
+test('a method that has one walk with the camera says what to mind', async ({ heron, page }) => {
+  await heron.openCopy('9C', 'setup');
+  await expect(page.locator('.caution')).toHaveCount(0);
+  await page.getByLabel('focus is').click();
+  await page.getByTitle('constant distance').click();
+  await expect(page.locator('.caution')).toContainText('a spotter and a cleared path first');
+  await expect(page.locator('.caution')).toContainText('no distance here is a safety distance');
+});

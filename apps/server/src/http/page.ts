@@ -11,7 +11,10 @@ export function servePage(app: NestExpressApplication, pageFolder: string): void
   const document = join(pageFolder, 'index.html');
   if (!existsSync(document)) return;
   // compressed once, at the build: compressing at each request would hold up the first load
-  app.use('/assets', gzippedStatic(join(pageFolder, 'assets'), { index: false, serveStatic: { immutable: true, maxAge: YEAR_MS } }));
+  app.use(
+    '/assets',
+    gzippedStatic(join(pageFolder, 'assets'), { index: false, serveStatic: { immutable: true, maxAge: YEAR_MS } }),
+  );
   app.use(express.static(pageFolder, { index: false }));
   app.use((request: Request, response: Response, next: NextFunction) => {
     const wantsDocument =

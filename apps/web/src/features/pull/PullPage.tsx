@@ -1,4 +1,4 @@
-import { addRack, hasRoomForRack, removeBeat, removeRack, type ShotPlan } from '@still-heron/core';
+import { addRack, removeBeat, removeRack, type ShotPlan } from '@still-heron/core';
 import { useEffect, useRef } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { axisChosen } from '../../app/preferences';
@@ -73,8 +73,7 @@ function usePullKeys(plan: ShotPlan): void {
   useHotkeys('p', () => {
     const { timeS, selection } = selectSession(store.getState());
     const next = nextPull(plan, timeS, selection?.id);
-    if (next && hasRoomForRack(plan, next.atS))
-      dispatch(editPlan(`pull to ${next.mark.letter}`, (now) => addRack(now, next.mark.id, next.atS)));
+    if (next) dispatch(editPlan(`pull to ${next.mark.letter}`, (now) => addRack(now, next.mark.id, next.atS)));
   });
   useHotkeys('esc', () => dispatch(itemSelected(null)));
   useHotkeys('delete, backspace', () => {

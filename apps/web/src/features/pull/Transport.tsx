@@ -3,7 +3,7 @@ import { axisChosen } from '../../app/preferences';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { playToggled, selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
-import { addRack, hasRoomForRack } from '@still-heron/core';
+import { addRack } from '@still-heron/core';
 import { nextPull } from './nextPull';
 
 /** Play, the next pull, and which axis: the line between the sentence and the channel. */
@@ -47,7 +47,7 @@ function NextPullButton({ plan }: { readonly plan: ShotPlan }) {
       selectSession(state).isPlaying ? null : nextPull(plan, selectSession(state).timeS, selectSession(state).selection?.id),
     (a, b) => a?.mark === b?.mark && a?.atS === b?.atS,
   );
-  if (!pull || !hasRoomForRack(plan, pull.atS)) return null;
+  if (!pull) return null;
   const isNext = plan.line.moves.length === 0;
   return (
     <button

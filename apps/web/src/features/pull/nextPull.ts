@@ -1,10 +1,10 @@
-import type { Mark, ShotPlan } from '@still-heron/core';
+import { type Mark, rackStartFrom, type ShotPlan } from '@still-heron/core';
 
 /**
  * The pull that would come next: to the mark that is selected, else to the first mark the line does not go to yet, else away from where it stands; at the playhead, or half-way through
  * what is left of the shot when the playhead stands at its start.
  *
- * @returns null with fewer than two marks
+ * @returns null with fewer than two marks, or without room for it
  */
 export function nextPull(plan: ShotPlan, playheadS: number, selectedId?: string): { mark: Mark; atS: number } | null {
   const targets = [plan.line.start, ...plan.line.moves.map(({ target }) => target)];
@@ -16,7 +16,8 @@ export function nextPull(plan: ShotPlan, playheadS: number, selectedId?: string)
     plan.marks.find(({ id }) => !visited.has(id)) ??
     plan.marks.find(({ id }) => id !== standing);
   if (!mark || plan.marks.length < 2) return null;
-  return { mark, atS: pullTimeS(plan, playheadS) };
+  const atS = rackStartFrom(plan, pullTimeS(plan, playheadS));
+  return atS === null ? null : { mark, atS };
 }
 
 /** Where a new pull begins: at the playhead once it has been moved, else half-way through the free rest of the shot. */

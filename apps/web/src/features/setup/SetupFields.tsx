@@ -230,6 +230,11 @@ function ShotFields({ plan }: { readonly plan: ShotPlan }) {
         />
         <span className="field-hint">{METHOD_WORDS[plan.method].means}</span>
       </label>
+      {METHOD_WORDS[plan.method].caution && (
+        <p className="caution" role="note">
+          {METHOD_WORDS[plan.method].caution}
+        </p>
+      )}
     </section>
   );
 }

@@ -12,10 +12,10 @@ import {
   changeSubject,
   checkPlan,
   dragRackEdge,
-  hasRoomForRack,
   newPlan,
   rackEndS,
   rackRoom,
+  rackStartFrom,
   removeBeat,
   removeMark,
   removeRack,
@@ -56,7 +56,9 @@ describe('from two tape measures to a line', () => {
   test('without room or start there is no rack', () => {
     const plan = twoPeople();
     expect(addRack(newPlan(), 'mark-1', 0)).toEqual(newPlan());
-    expect(hasRoomForRack(plan, 9.99)).toBe(false);
+    expect(rackStartFrom(plan, 9.99)).toBeNull();
+    expect(rackStartFrom(plan, 4.2)).toBe(5);
+    expect(rackStartFrom(newPlan(), 0)).toBeNull();
     expect(addRack(plan, 'mark-1', 9.99)).toBe(plan);
     expect(addRack(plan, 'mark-1', 4.2).line.moves.map(({ startS }) => startS)).toEqual([4, 5]);
   });

@@ -43,9 +43,9 @@ export function addRack(plan: ShotPlan, markId: string, atS: number): ShotPlan {
   return withBeatsFor({ ...plan, line: { ...plan.line, moves } }, rack);
 }
 
-/** Whether `addRack` would find room. */
-export function hasRoomForRack(plan: ShotPlan, atS: number): boolean {
-  return plan.line.start !== null && freeGap(plan, atS) !== null;
+/** Where `addRack` would begin, at or after a time; null where no room is left. */
+export function rackStartFrom(plan: ShotPlan, atS: number): number | null {
+  return plan.line.start === null ? null : (freeGap(plan, atS)?.fromS ?? null);
 }
 
 /**
