@@ -1,5 +1,5 @@
 import { type ReactNode, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useKeys } from './useKeys';
 import { ActionCreators } from 'redux-undo';
 import { KeysPanel } from './KeysPanel';
 import type { Screen } from './keys';
@@ -20,10 +20,10 @@ interface Props {
 export function Frame({ screen, top, steps, children, hasShotUndo = false }: Props) {
   const [showsKeys, setShowsKeys] = useState(false);
   const dispatch = useAppDispatch();
-  useHotkeys('shift+slash, ?', () => setShowsKeys((shown) => !shown), { useKey: true });
+  useKeys('?', () => setShowsKeys((shown) => !shown), { useKey: true, ignoreModifiers: true });
   const undoOptions = { enableOnFormTags: true, enabled: hasShotUndo, preventDefault: false } as const;
-  useHotkeys('mod+z', (event) => unlessTyping(event, () => dispatch(ActionCreators.undo())), undoOptions);
-  useHotkeys('mod+shift+z, mod+y', (event) => unlessTyping(event, () => dispatch(ActionCreators.redo())), undoOptions);
+  useKeys('mod+z', (event) => unlessTyping(event, () => dispatch(ActionCreators.undo())), undoOptions);
+  useKeys('mod+shift+z, mod+y', (event) => unlessTyping(event, () => dispatch(ActionCreators.redo())), undoOptions);
   return (
     <div className="frame">
       <Rail areKeysShown={showsKeys} onKeys={() => setShowsKeys((shown) => !shown)} />

@@ -6,7 +6,7 @@ interface Props {
   readonly onClose: () => void;
 }
 
-/** The keys of the screen one is on, beside it rather than over it. */
+/** The keys of the screen one is on, over its side column: what one works on stays in view. */
 export function KeysPanel({ screen, onClose }: Props) {
   const close = useRef<HTMLButtonElement>(null);
   useEffect(() => close.current?.focus(), []);

@@ -24,7 +24,9 @@ export function Unreachable({ error, retry }: Props) {
       <p role="alert">
         {isUnreachable
           ? 'Start it again with npm start (or npm run demo). This page tries every two seconds and goes on by itself; what you edited is kept here.'
-          : `Needed: ${body.need}.`}
+          : body.code === 'not-found'
+            ? 'It may have been deleted, or the address is not whole.'
+            : `Needed: ${body.need}.`}
       </p>
       {!isUnreachable && <a href="/productions">Back to the productions</a>}
     </PageNote>

@@ -1,3 +1,4 @@
+import { ticks as roundTicks } from 'd3-array';
 import { formatDistanceFigure, MM_PER_FOOT, type UnitSystem } from '@still-heron/core';
 
 /** A labelled place on an axis. */
@@ -45,4 +46,12 @@ function tickLabel(mm: number, units: UnitSystem): string {
   if (mm === Infinity) return '∞';
   if (units === 'metric') return String(Number((mm / 1000).toFixed(2)));
   return formatDistanceFigure(mm, units).replace(/ 0"$/, '').replace(/' /, "'");
+}
+
+/** Distance labels for an axis that is even in distance, from above 0 to a distance, about so many. */
+export function evenTicks(units: UnitSystem, toMm: number, count: number): { readonly mm: number; readonly label: string }[] {
+  const perUnitMm = units === 'metric' ? 1000 : MM_PER_FOOT;
+  return roundTicks(0, toMm / perUnitMm, Math.min(count, 14))
+    .filter((figure) => figure > 0)
+    .map((figure) => ({ mm: figure * perUnitMm, label: `${Number(figure.toFixed(3))}${units === 'metric' ? '' : "'"}` }));
 }

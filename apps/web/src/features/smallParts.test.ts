@@ -1,7 +1,7 @@
-import { addRack, addSubject, newPlan } from '@still-heron/core';
+import { addRack, addStay, addSubject, newPlan } from '@still-heron/core';
 import { LIGHTS, PALETTES } from '../app/palette';
 import { readPreferences, writePreferences } from '../app/preferences';
-import { nextPull, pullTimeS } from './pull/nextPull';
+import { nextPull, offeredPull, pullTimeS } from './pull/nextPull';
 import { nextSlate } from './shots/nextSlate';
 
 test.each([
@@ -19,13 +19,25 @@ describe('the pull that comes next', () => {
   test('goes to the mark the line does not reach yet, half-way or at the playhead', () => {
     expect(nextPull(addSubject(newPlan(), { name: 'Old Tam', distanceMm: 2900 }), 0)).toBeNull();
     expect(nextPull(two, 0)).toMatchObject({ mark: { letter: 'B' }, atS: 4.5 });
-    expect(nextPull(two, 3)).toMatchObject({ mark: { letter: 'B' }, atS: 3 });
+    expect(offeredPull(two, 3)).toMatchObject({ mark: { letter: 'B' }, atS: 3 });
+  });
+
+  test('someone who walks between marks is reached at any of them', () => {
+    const walks = addStay(addSubject(newPlan(), { name: 'Old Tam', distanceMm: 2900 }), 'subject-1', {
+      distanceMm: 1500,
+      fromS: 6,
+    });
+    expect(offeredPull(walks, 0)).toBeNull();
+    expect(nextPull(walks, 0)!.mark.letter).toBe('B');
   });
 
   test('then away from where it stands, unless a mark is selected', () => {
     const pulled = addRack(two, 'mark-2', 4);
     expect(nextPull(pulled, 0)!.mark.letter).toBe('A');
-    expect(nextPull(pulled, 0, 'mark-2')!.mark.letter).toBe('B');
+    expect(nextPull(pulled, 0, 'mark-2')!.mark.letter).toBe('A');
+    expect(offeredPull(pulled, 0)).toBeNull();
+    expect(offeredPull(pulled, 0, 'mark-1')).toMatchObject({ mark: { letter: 'A' } });
+    expect(offeredPull(pulled, 0, 'mark-2')).toBeNull();
     expect(pullTimeS(pulled, 0)).toBeGreaterThan(5);
   });
 });

@@ -6,6 +6,9 @@ import { itemSelected } from '../shot/sessionSlice';
 import { abandonGesture, editPlan } from '../shot/shotSlice';
 import { type ChannelLayout, LANE } from './channelLayout';
 
+/** Height of the hatched foot of a soft stretch: the words stay readable over it. */
+const SOFT_STRIP = 7;
+
 /** Width of a letter, near enough to tell whether the words fit. */
 const LETTER_PX = 7;
 
@@ -102,14 +105,14 @@ function BeatBar({ beat, x, width, y, current, layout, plan, verdict }: BarProps
           key={span.fromFrame}
           x={layout.x(span.fromS)}
           width={Math.max(2, layout.x(span.toS) - layout.x(span.fromS))}
-          y={y}
-          height={LANE}
+          y={y + LANE - SOFT_STRIP}
+          height={SOFT_STRIP}
           fill="url(#soft-hatch)"
           className="beat-soft"
         />
       ))}
       <svg x={x} y={y} width={Math.max(width - 6, 0)} height={LANE}>
-        <text x={10} y={17} className="beat-words">
+        <text x={10} y={16} className="beat-words">
           {words}
         </text>
       </svg>

@@ -1,6 +1,6 @@
 import { addRack, removeBeat, removeRack, type ShotPlan } from '@still-heron/core';
 import { useEffect, useRef } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useKeys } from '../../app/useKeys';
 import { axisChosen } from '../../app/preferences';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
 import { itemSelected, playheadMoved, playStopped, playToggled, selectSession } from '../shot/sessionSlice';
@@ -62,21 +62,21 @@ function usePullKeys(plan: ShotPlan): void {
     dispatch(playStopped());
     dispatch(playheadMoved(Math.min(Math.max(frame / plan.captureFps, 0), plan.durationS)));
   };
-  useHotkeys('space', () => dispatch(playToggled()), {
+  useKeys('space', () => dispatch(playToggled()), {
     preventDefault: true,
     ignoreEventWhen: ({ target }) => target instanceof HTMLButtonElement,
   });
-  useHotkeys(',', step(-1), { useKey: true });
-  useHotkeys('.', step(1), { useKey: true });
-  useHotkeys('n', () => document.getElementById('someone-name')?.focus(), { preventDefault: true });
-  useHotkeys('h', () => dispatch(axisChosen(store.getState().preferences.axis === 'hand' ? 'distance' : 'hand')));
-  useHotkeys('p', () => {
+  useKeys(',', step(-1), { useKey: true });
+  useKeys('.', step(1), { useKey: true });
+  useKeys('n', () => document.getElementById('someone-name')?.focus(), { preventDefault: true });
+  useKeys('h', () => dispatch(axisChosen(store.getState().preferences.axis === 'hand' ? 'distance' : 'hand')));
+  useKeys('p', () => {
     const { timeS, selection } = selectSession(store.getState());
     const next = nextPull(plan, timeS, selection?.id);
     if (next) dispatch(editPlan(`pull to ${next.mark.letter}`, (now) => addRack(now, next.mark.id, next.atS)));
   });
-  useHotkeys('esc', () => dispatch(itemSelected(null)));
-  useHotkeys('delete, backspace', () => {
+  useKeys('esc', () => dispatch(itemSelected(null)));
+  useKeys('delete, backspace', () => {
     const { selection } = selectSession(store.getState());
     if (selection?.kind === 'move') dispatch(editPlan('remove a pull', (now) => removeRack(now, selection.id)));
     if (selection?.kind === 'beat') dispatch(editPlan('remove a beat', (now) => removeBeat(now, selection.id)));

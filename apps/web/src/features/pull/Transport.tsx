@@ -4,7 +4,7 @@ import { useAppDispatch, useAppSelector } from '../../app/store';
 import { playToggled, selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
 import { addRack } from '@still-heron/core';
-import { nextPull } from './nextPull';
+import { offeredPull } from './nextPull';
 
 /** Play, the next pull, and which axis: the line between the sentence and the channel. */
 export function Transport({ plan }: { readonly plan: ShotPlan }) {
@@ -44,11 +44,11 @@ function NextPullButton({ plan }: { readonly plan: ShotPlan }) {
   // only where it stands is needed, not every frame of it while playing
   const pull = useAppSelector(
     (state) =>
-      selectSession(state).isPlaying ? null : nextPull(plan, selectSession(state).timeS, selectSession(state).selection?.id),
+      selectSession(state).isPlaying ? null : offeredPull(plan, selectSession(state).timeS, selectSession(state).selection?.id),
     (a, b) => a?.mark === b?.mark && a?.atS === b?.atS,
   );
   if (!pull) return null;
-  const isNext = plan.line.moves.length === 0;
+  const isNext = plan.line.moves.length === 0 && plan.method === 'rack';
   return (
     <button
       type="button"

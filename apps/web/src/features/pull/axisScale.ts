@@ -19,8 +19,8 @@ export interface AxisDomain {
 
 /** Room over and under what must be seen, as a share of its span. */
 const PAD = 0.14;
-/** A single mark is seen with this many of its zone's widths on either side. */
-const ZONES_AROUND = 2.5;
+/** Zone widths seen on either side: of a single mark, or of marks within its zone; and of marks far apart. */
+const ZONES_AROUND = { alone: 1.4, apart: 0.6 };
 
 /**
  * What of the axis to show: every distance given, with room around.
@@ -48,7 +48,8 @@ export function axisDomain(
       Math.abs(value(mm) - value(nearMm)) * 3,
     );
   });
-  const pad = Math.max((high - low) * PAD, ZONES_AROUND * Math.max(0, ...zones), 1e-6);
+  const zone = Math.max(0, ...zones);
+  const pad = Math.max((high - low) * PAD, zone * (high - low < 2 * zone ? ZONES_AROUND.alone : ZONES_AROUND.apart), 1e-6);
   if (axis === 'distance') return { far: high + pad * (finite.length < values.length ? 3 : 1), near: Math.max(0, low - pad) };
   const [end, otherEnd] = [value(ring.farthestMm), value(ring.closeFocusMm)];
   const slack = Math.abs(otherEnd - end) * 0.01;

@@ -79,7 +79,7 @@ export interface ChannelLayout {
   readonly movesY: number;
 }
 
-const MARGIN = { left: 58, right: 104, top: 44 };
+const MARGIN = { left: 58, right: { metric: 104, imperial: 126 }, top: 44 };
 const TIME_AXIS = 34;
 export const LANE = 24;
 const LANE_GAP = 5;
@@ -90,7 +90,7 @@ const LETTER_PX = 7.4;
 /** Lays the channel out: everything in pixels, nothing drawn. */
 export function channelLayout({ plan, verdict, axis, units, size, domain: held }: ChannelInput): ChannelLayout {
   const left = MARGIN.left;
-  const right = size.width - MARGIN.right;
+  const right = size.width - MARGIN.right[units];
   const x = scaleLinear([0, plan.durationS], [left, right]);
   const moveWords = plan.line.moves.map((move, index) => {
     const from = index === 0 ? plan.line.start! : plan.line.moves[index - 1]!.target;

@@ -1,23 +1,48 @@
 import { type Mark, rackStartFrom, type ShotPlan } from '@still-heron/core';
 
+/** A pull that could be added: to which mark, and from when. */
+export interface NextPull {
+  readonly mark: Mark;
+  readonly atS: number;
+}
+
 /**
- * The pull that would come next: to the mark that is selected, else to the first mark the line does not go to yet, else away from where it stands; at the playhead, or half-way through
- * what is left of the shot when the playhead stands at its start.
+ * The pull the page offers: to the mark that is selected, else to the first subject whom the line does not reach yet.
  *
- * @returns null with fewer than two marks, or without room for it
+ * @param selectedId - of whatever is selected
+ * @returns null when nobody is left out, or without room for it
  */
-export function nextPull(plan: ShotPlan, playheadS: number, selectedId?: string): { mark: Mark; atS: number } | null {
-  const targets = [plan.line.start, ...plan.line.moves.map(({ target }) => target)];
-  const visited = new Set(targets.map((target) => (target?.kind === 'mark' ? target.markId : null)));
-  const last = targets[targets.length - 1];
-  const standing = last?.kind === 'mark' ? last.markId : null;
-  const mark =
-    plan.marks.find(({ id }) => id === selectedId) ??
-    plan.marks.find(({ id }) => !visited.has(id)) ??
-    plan.marks.find(({ id }) => id !== standing);
-  if (!mark || plan.marks.length < 2) return null;
-  const atS = rackStartFrom(plan, pullTimeS(plan, playheadS));
-  return atS === null ? null : { mark, atS };
+export function offeredPull(plan: ShotPlan, playheadS: number, selectedId?: string): NextPull | null {
+  const { visited, standing } = lineMarks(plan);
+  const reached = new Set(plan.marks.filter(({ id }) => visited.has(id)).map(({ subjectId }) => subjectId));
+  const selected = plan.marks.find(({ id }) => id === selectedId && id !== standing);
+  return startOf(plan, selected ?? plan.marks.find(({ subjectId }) => !reached.has(subjectId)), playheadS);
+}
+
+/** The pull the key adds: the offered one, else away from where the line stands. */
+export function nextPull(plan: ShotPlan, playheadS: number, selectedId?: string): NextPull | null {
+  const { standing } = lineMarks(plan);
+  return (
+    offeredPull(plan, playheadS, selectedId) ??
+    startOf(
+      plan,
+      plan.marks.find(({ id }) => id !== standing),
+      playheadS,
+    )
+  );
+}
+
+/** The marks the line goes to, and the one it stands at in the end. */
+function lineMarks(plan: ShotPlan): { visited: ReadonlySet<string>; standing: string | undefined } {
+  const ids = [plan.line.start, ...plan.line.moves.map(({ target }) => target)].map((target) =>
+    target?.kind === 'mark' ? target.markId : '',
+  );
+  return { visited: new Set(ids), standing: ids[ids.length - 1] };
+}
+
+function startOf(plan: ShotPlan, mark: Mark | undefined, playheadS: number): NextPull | null {
+  const atS = mark ? rackStartFrom(plan, pullTimeS(plan, playheadS)) : null;
+  return mark && atS !== null ? { mark, atS } : null;
 }
 
 /** Where a new pull begins: at the playhead once it has been moved, else half-way through the free rest of the shot. */

@@ -41,7 +41,7 @@ function Drawing({ figures, plan, units, onFocus, size }: Props & { readonly siz
           </text>
         </g>
       ))}
-      <text x={20} y={22} className="chart-label">
+      <text x={rightX} y={22} textAnchor="end" className="chart-label">
         {units === 'metric' ? 'metres from the image plane, to scale' : 'feet from the image plane, to scale'}
       </text>
       <CameraOnLegs layout={layout} />

@@ -1,6 +1,6 @@
 import type { DepthOfField, UnitSystem } from '@still-heron/core';
 import { scaleLinear } from 'd3-scale';
-import { distanceTicks, type Tick } from '../../charts/ticks';
+import { evenTicks, type Tick } from '../../charts/ticks';
 import type { Size } from '../../charts/useSize';
 
 /** What the drawing of the zone shows. */
@@ -73,7 +73,7 @@ export function zoneLayout(
     hyperfocalX: inDrawing(zone.hyperfocalMm),
     figureHeightPx: FIGURE_MM * pxPerMm,
     wedge: `M${MARGIN.left},${eyeY}L${rightX},${eyeY - half}V${eyeY + half}Z`,
-    ticks: distanceTicks(units, (mm) => (scale(mm) > MARGIN.left + 12 && scale(mm) <= rightX ? scale(mm) : NaN), 46),
+    ticks: evenTicks(units, scale.invert(rightX), reachPx / 60).map(({ mm, label }) => ({ at: scale(mm), label })),
     distanceAt: (x) => Math.max(scale.invert(x), closeFocusMm),
     x: (mm) => scale(mm),
   };

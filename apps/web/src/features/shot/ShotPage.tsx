@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useKeys } from '../../app/useKeys';
 import { Outlet, useMatch, useNavigate, useParams } from 'react-router';
 import { api, problemOf } from '../../api/api';
 import { Frame } from '../../app/Frame';
@@ -24,9 +24,9 @@ export function ShotPage() {
   const productionId = useAppSelector((state) => selectSaving(state).productionId);
   const screen: Screen = useMatch('/shots/:shotId/setup') ? 'setup' : 'pull';
   const navigate = useNavigate();
-  useHotkeys('1', () => void navigate(`/shots/${shotId}/setup`));
-  useHotkeys('2', () => void navigate(`/shots/${shotId}/pull`));
-  useHotkeys('0', () => void navigate(productionId ? `/productions/${productionId}/shots` : '/'));
+  useKeys('1', () => void navigate(`/shots/${shotId}/setup`));
+  useKeys('2', () => void navigate(`/shots/${shotId}/pull`));
+  useKeys('0', () => void navigate(productionId ? `/productions/${productionId}/shots` : '/'));
   useJudging();
   return (
     <Frame screen={screen} hasShotUndo top={isOpen && <ShotTopBar />} steps={isOpen && <Steps shotId={shotId} />}>

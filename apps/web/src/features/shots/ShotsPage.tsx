@@ -10,7 +10,7 @@ import {
 import { arrayMove, SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { ProductionView, ShotView } from '@still-heron/contract';
 import { App, Button } from 'antd';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useKeys } from '../../app/useKeys';
 import { Link, useParams } from 'react-router';
 import { problemOf, useOrderShotsMutation, useProductionQuery, useShotsQuery } from '../../api/api';
 import { Frame } from '../../app/Frame';
@@ -56,8 +56,8 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
   const [order] = useOrderShotsMutation();
   const { message } = App.useApp();
   const actions = useShotActions(production, shots);
-  useHotkeys('n', () => void actions.create());
-  useHotkeys('mod+z', () => void actions.takeBack(), { preventDefault: true });
+  useKeys('n', () => void actions.create());
+  useKeys('mod+z', () => void actions.takeBack(), { preventDefault: true });
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
