@@ -176,3 +176,57 @@ test('hand’s axis and plain distance: the band keeps its height on the one, an
   await page.reload();
   await expect(page.getByRole('radio', { name: 'plain distance' })).toBeChecked();
 });
+
+test('keys work from wherever the focus is: a handle, a choice, a button', async ({ heron, page }) => {
+  await heron.openCopy('9C');
+  await page.getByTestId('move-start-rack-1').focus();
+  await page.keyboard.press('Delete');
+  await expect(page.getByTestId('move-start-rack-1')).toHaveCount(0);
+  await expect(heron.verdict).toContainText('Bohdan is up to');
+  await page.getByRole('radio', { name: 'plain distance' }).focus();
+  await page.keyboard.press('p');
+  await expect(page.getByTestId('move-start-rack-1')).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('complementary', { name: 'Keys of this screen' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByLabel('who or what').fill('p?1');
+  await expect(page.getByLabel('who or what')).toHaveValue('p?1');
+  await expect(page.getByRole('complementary', { name: 'Keys of this screen' })).toHaveCount(0);
+});
+
+test('a pull goes to a distance of its own, to infinity, and back to a mark', async ({ heron, page }) => {
+  await heron.openCopy('9C');
+  await page.getByTestId('move-end-rack-1').click();
+  await page.getByLabel('goes to').click();
+  await page.getByTitle('a distance', { exact: true }).click();
+  const which = page.getByLabel('which', { exact: true });
+  await expect(which).toHaveValue('5.40');
+  await which.fill('inf');
+  await which.press('Enter');
+  await expect(heron.verdict).toContainText('Bohdan is up to');
+  await expect(page.getByTestId('playhead')).toBeAttached();
+  await page.getByLabel('goes to').click();
+  await page.getByTitle('B · 5.40 m').click();
+  await expect(which).toHaveCount(0);
+  await expect(heron.verdict).toContainText('Sharp for all 7.4 s that must be.');
+});
+
+test('nobody has to be sharp: it says so, and who must be can be said', async ({ heron, page }) => {
+  await heron.openCopy('4A');
+  await page.getByRole('slider', { name: 'Old Tam must be sharp from' }).focus();
+  await page.keyboard.press('Delete');
+  await expect(heron.verdict).toHaveText('Nobody has to be sharp yet: say who, and when.');
+  await expect(page.getByRole('link', { name: /Pull.*under way/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Select mark A, Old Tam' }).click();
+  await page.getByRole('button', { name: 'Must be sharp from 0.0 s' }).click();
+  await expect(heron.verdict).toContainText('Sharp for all 2.0 s that must be.');
+});
+
+test('a mark nearer than the lens focuses is said at the mark, in the step and in the verdict', async ({ heron, page }) => {
+  await heron.openCopy('9C');
+  await page.getByTestId('mark-B').fill('0.5');
+  await page.getByTestId('mark-B').press('Enter');
+  await expect(page.getByText('nearer than the lens focuses: 0.750 m')).toBeVisible();
+  await expect(page.getByRole('link', { name: /Set-up.*needs a look/ })).toBeVisible();
+  await expect(heron.verdict).toContainText('outside what the ring reaches (0.750 m to ∞)');
+});

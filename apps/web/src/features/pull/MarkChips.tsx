@@ -2,7 +2,7 @@ import { changeMark, displayStepMm } from '@still-heron/core';
 import { useRef } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { useDrag } from '../../charts/useDrag';
-import { nudgeDistance } from '../../fields/DistanceField';
+import { nudgeDistance } from '../../fields/readDistance';
 import { itemSelected } from '../shot/sessionSlice';
 import { abandonGesture, editPlan } from '../shot/shotSlice';
 import type { ChannelLayout } from './channelLayout';

@@ -2,7 +2,7 @@ import { addSubject, type Problem } from '@still-heron/core';
 import { Button } from 'antd';
 import { type FormEvent, useRef, useState } from 'react';
 import { useAppDispatch } from '../../app/store';
-import { readDistance } from '../../fields/DistanceField';
+import { readDistance } from '../../fields/readDistance';
 import { editPlan } from '../shot/shotSlice';
 import { useUnits } from '../shot/useUnits';
 

@@ -12,7 +12,7 @@ import {
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store';
-import { readDistance } from '../../fields/DistanceField';
+import { readDistance } from '../../fields/readDistance';
 import { TextField } from '../../fields/TextField';
 import { TimeField } from '../../fields/TimeField';
 import { itemSelected, selectSession } from '../shot/sessionSlice';

@@ -3,7 +3,7 @@ import { curveCatmullRomClosed, line } from 'd3-shape';
 import { useRef } from 'react';
 import { useDrag } from '../../charts/useDrag';
 import { useSize, type Size } from '../../charts/useSize';
-import { nudgeDistance } from '../../fields/DistanceField';
+import { nudgeDistance } from '../../fields/readDistance';
 import type { ZoneFigures } from './zoneFigures';
 import { FIGURE_MM, type ZoneLayout, zoneLayout } from './zoneLayout';
 

@@ -80,7 +80,7 @@ function useOpenShot(shotId: string): { error: unknown; retry: () => void } {
  */
 async function openShot(shotId: string, dispatch: Store['dispatch'], isCurrent: () => boolean): Promise<unknown> {
   const [unsent, answer] = await Promise.all([
-    outbox.get(shotId),
+    outbox.get(shotId).catch(() => undefined),
     dispatch(api.endpoints.shot.initiate(shotId, { forceRefetch: true, subscribe: false })),
   ]);
   if (!isCurrent()) return null;

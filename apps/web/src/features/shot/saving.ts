@@ -1,8 +1,8 @@
 import { createListenerMiddleware, type ThunkDispatch, type UnknownAction } from '@reduxjs/toolkit';
-import type { ShotView } from '@still-heron/contract';
+import type { ShotDocument, ShotView } from '@still-heron/contract';
 import { api, problemOf } from '../../api/api';
 import { sorted } from './describeDifference';
-import { outbox, type Unsent } from './outbox';
+import { outbox } from './outbox';
 import {
   conflictMet,
   conflictResolved,
@@ -55,7 +55,9 @@ savingMiddleware.startListening({
 async function keepUnsent(state: State): Promise<void> {
   const { shotId, productionId, baseVersion } = selectSaving(state);
   const document = selectDocument(state);
-  if (shotId && productionId && document) await outbox.put(shotId, { productionId, baseVersion, document });
+  // a browser that keeps nothing (a private window) still saves to the server
+  if (shotId && productionId && document)
+    await outbox.put(shotId, { productionId, baseVersion, document }).catch(() => undefined);
 }
 
 /** Sends the open document if the server has not got it. One save at a time; what is edited meanwhile goes with the next. */
@@ -64,29 +66,29 @@ export function saveNow() {
     const { shotId, baseVersion, status } = selectSaving(getState());
     const document = selectDocument(getState());
     if (!shotId || !document || status === 'saving' || status === 'saved' || status === 'conflict') return;
-    await keepUnsent(getState());
     dispatch(saveStarted());
+    await keepUnsent(getState());
     const answer = await dispatch(api.endpoints.saveShot.initiate({ id: shotId, version: baseVersion, document }));
-    if (answer.data) await taken(shotId, answer.data);
-    const isStillOpen = selectSaving(getState()).shotId === shotId;
-    if (!isStillOpen) return;
-    if (answer.data) {
-      const isUpToDate = selectDocument(getState()) === document;
-      dispatch(saveFinished({ version: answer.data.version, savedAt: answer.data.updatedAt, isUpToDate }));
-      if (!isUpToDate) await dispatch(saveNow());
-      return;
-    }
     const { isUnreachable, body } = problemOf(answer.error);
-    if (isUnreachable) dispatch(serverLost());
-    else if (body.code === 'version-conflict' && body.stored) dispatch(conflictMet(body.stored));
+    // an answer that was lost on its way, or a page closed too soon: what is stored is what was sent
+    const stored = answer.data ?? (body.stored && sameDocument(document, body.stored) ? body.stored : undefined);
+    if (stored) await taken(shotId, stored);
+    // meanwhile another shot may have been opened: how this one stands is then nobody's business here
+    if (selectSaving(getState()).shotId !== shotId) return;
+    if (stored) {
+      const isUpToDate = selectDocument(getState()) === document;
+      dispatch(saveFinished({ version: stored.version, savedAt: stored.updatedAt, isUpToDate }));
+      if (!isUpToDate) await dispatch(saveNow());
+    } else if (isUnreachable) dispatch(serverLost());
+    else if (body.stored) dispatch(conflictMet(body.stored));
     else dispatch(saveRefused(body));
   };
 
   /** Takes the edit out of the outbox unless a newer one has come in; that one was then made from what is stored now. */
   async function taken(shotId: string, stored: ShotView): Promise<void> {
-    const unsent = await outbox.get(shotId);
+    const unsent = await outbox.get(shotId).catch(() => undefined);
     if (!unsent) return;
-    if (sameDocument(unsent, stored)) await outbox.remove(shotId);
+    if (sameDocument(unsent.document, stored)) await outbox.remove(shotId);
     else await outbox.put(shotId, { ...unsent, baseVersion: stored.version });
   }
 }
@@ -104,7 +106,7 @@ export function sendLeftovers() {
 }
 
 /** By content: the stored one has been through JSON and the database, which keep values and not the order of keys. */
-function sameDocument(unsent: Unsent, stored: ShotView): boolean {
+function sameDocument(document: ShotDocument, stored: ShotView): boolean {
   const { scene, slate, title, plan } = stored;
-  return sorted(unsent.document) === sorted({ scene, slate, title, plan });
+  return sorted(document) === sorted({ scene, slate, title, plan });
 }

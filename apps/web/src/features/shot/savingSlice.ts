@@ -48,8 +48,9 @@ const slice = createSlice({
       return { ...closed, ...rest, status: hasUnsaved ? 'waiting' : 'saved' };
     },
     savingClosed: (): Saving => closed,
+    // a save on its way notices by itself, when it ends, that there is more to send
     editNoticed: (state): Saving =>
-      state.status === 'conflict' || state.status === 'offline' ? state : { ...state, status: 'waiting', problem: null },
+      state.status === 'saved' || state.status === 'refused' ? { ...state, status: 'waiting', problem: null } : state,
     saveStarted: (state): Saving => ({ ...state, status: 'saving' }),
     saveFinished: (state, { payload }: PayloadAction<{ version: number; savedAt: string; isUpToDate: boolean }>): Saving => ({
       ...state,

@@ -1,0 +1,208 @@
+import { configureStore } from '@reduxjs/toolkit';
+import type { ErrorBody, ShotDocument, ShotView } from '@still-heron/contract';
+import { newPlan, setStop } from '@still-heron/core';
+import type { Unsent } from './outbox';
+import { saveNow, savingMiddleware, sendLeftovers } from './saving';
+import { conflictResolved, savingOpened, savingReducer, selectSaving } from './savingSlice';
+import { editHeading, editPlan, openDocument, selectDocument, shotReducer } from './shotSlice';
+
+/** The server as the page meets it: each save waits in `saves` until the test answers it. */
+interface PendingSave {
+  readonly id: string;
+  readonly version: number;
+  readonly document: ShotDocument;
+  answer(result: { data: ShotView } | { error: unknown }): void;
+}
+const mockSaves: PendingSave[] = [];
+const mockOutbox = new Map<string, Unsent>();
+
+jest.mock('../../api/api', () => {
+  const { problemOf } = jest.requireActual<{ problemOf: (error: unknown) => unknown }>('../../api/api');
+  const initiate = (request: Omit<PendingSave, 'answer'>) => () =>
+    new Promise((answer) => mockSaves.push({ ...request, answer }));
+  return { api: { endpoints: { saveShot: { initiate } } }, problemOf };
+});
+jest.mock('./outbox', () => ({
+  outbox: {
+    get: (id: string) => Promise.resolve(mockOutbox.get(id)),
+    put: (id: string, unsent: Unsent) => Promise.resolve(void mockOutbox.set(id, unsent)),
+    remove: (id: string) => Promise.resolve(void mockOutbox.delete(id)),
+    all: () => Promise.resolve([...mockOutbox.entries()]),
+  },
+}));
+
+const document: ShotDocument = { scene: '4', slate: '4A', title: 'Bronze at the lip', plan: newPlan() };
+const stored = (save: PendingSave, changes: Partial<ShotView> = {}): ShotView => ({
+  ...save.document,
+  id: save.id,
+  productionId: 'p',
+  version: save.version + 1,
+  updatedAt: '2026-11-25T12:04:00.000Z',
+  ...changes,
+});
+const unreachable = { error: { status: 'FETCH_ERROR', error: 'refused' } };
+const refusal = (body: Partial<ErrorBody>, status: number) => ({
+  error: { status, data: { code: 'x', message: 'no', path: '', need: 'y', ...body } },
+});
+
+function open(hasUnsaved = false) {
+  const store = configureStore({
+    reducer: { shot: shotReducer, saving: savingReducer },
+    middleware: (getDefault) => getDefault({ serializableCheck: false }).prepend(savingMiddleware.middleware),
+  });
+  store.dispatch(openDocument(document));
+  store.dispatch(savingOpened({ shotId: 's', productionId: 'p', baseVersion: 3, savedAt: null, hasUnsaved }));
+  const rename = (title: string) => store.dispatch(editHeading('change the title', { title }));
+  return { store, rename, status: () => selectSaving(store.getState()).status };
+}
+
+/** Lets so much time pass, and everything that waits on it. */
+const pass = (ms: number) => jest.advanceTimersByTimeAsync(ms);
+
+beforeEach(() => {
+  jest.useFakeTimers();
+  mockSaves.length = 0;
+  mockOutbox.clear();
+});
+afterEach(() => {
+  jest.useRealTimers();
+});
+
+test('an edit is kept on the device at once, and sent after a pause, once for a run of edits', async () => {
+  const { store, status } = open();
+  for (const stop of [4, 5, 5.6]) {
+    store.dispatch(editPlan('stop', (plan) => setStop(plan, stop), 'drag'));
+    await pass(100);
+  }
+  expect(status()).toBe('waiting');
+  expect(mockOutbox.get('s')).toMatchObject({ baseVersion: 3, document: { plan: { optics: { stop: 5.6 } } } });
+  expect(mockSaves).toHaveLength(0);
+  await pass(1000);
+  expect(mockSaves).toHaveLength(1);
+  expect(mockSaves[0]).toMatchObject({ id: 's', version: 3 });
+  mockSaves[0]!.answer({ data: stored(mockSaves[0]!) });
+  await pass(10);
+  expect(status()).toBe('saved');
+  expect(selectSaving(store.getState())).toMatchObject({ baseVersion: 4, savedAt: '2026-11-25T12:04:00.000Z' });
+  expect(mockOutbox.size).toBe(0);
+});
+
+test('what is edited while a save is on its way goes with the next, from the version then stored', async () => {
+  const { store, rename, status } = open();
+  rename('one');
+  await pass(1000);
+  rename('two');
+  await pass(1000);
+  expect(mockSaves).toHaveLength(1);
+  mockSaves[0]!.answer({ data: stored(mockSaves[0]!) });
+  await pass(10);
+  expect(mockSaves).toHaveLength(2);
+  expect(mockSaves[1]).toMatchObject({ version: 4, document: { title: 'two' } });
+  expect(mockOutbox.get('s')!.baseVersion).toBe(4);
+  mockSaves[1]!.answer({ data: stored(mockSaves[1]!) });
+  await pass(10);
+  expect([status(), mockOutbox.size]).toEqual(['saved', 0]);
+  expect(selectDocument(store.getState())!.title).toBe('two');
+});
+
+test('a server that is away is tried again until it answers; the edit stays on the device', async () => {
+  const { rename, status } = open();
+  rename('kept');
+  await pass(1000);
+  for (let round = 0; round < 3; round++) {
+    mockSaves[round]!.answer(unreachable);
+    await pass(10);
+    expect(status()).toBe('offline');
+    expect(mockOutbox.get('s')!.document.title).toBe('kept');
+    await pass(2000);
+    expect(mockSaves).toHaveLength(round + 2);
+  }
+  mockSaves[3]!.answer({ data: stored(mockSaves[3]!) });
+  await pass(10);
+  expect(status()).toBe('saved');
+  await pass(10_000);
+  expect(mockSaves).toHaveLength(4);
+});
+
+test('saved elsewhere meanwhile: nothing more is sent until the person has chosen, then from the stored version', async () => {
+  const { store, rename, status } = open();
+  rename('mine');
+  await pass(1000);
+  const theirs = stored(mockSaves[0]!, { title: 'theirs', version: 9 });
+  mockSaves[0]!.answer(refusal({ code: 'version-conflict', stored: theirs }, 409));
+  await pass(10);
+  expect(status()).toBe('conflict');
+  rename('mine, and more');
+  await pass(5000);
+  expect(mockSaves).toHaveLength(1);
+  expect(mockOutbox.get('s')!.document.title).toBe('mine, and more');
+  store.dispatch(conflictResolved());
+  await pass(1000);
+  expect(mockSaves[1]).toMatchObject({ version: 9, document: { title: 'mine, and more' } });
+});
+
+test('an answer that was lost is no conflict with oneself: what is stored is what was sent', async () => {
+  const { store, rename, status } = open();
+  rename('arrived all the same');
+  await pass(1000);
+  mockSaves[0]!.answer(unreachable);
+  await pass(2000);
+  mockSaves[1]!.answer(refusal({ code: 'version-conflict', stored: stored(mockSaves[0]!) }, 409));
+  await pass(10);
+  expect([status(), mockOutbox.size]).toEqual(['saved', 0]);
+  expect(selectSaving(store.getState()).baseVersion).toBe(4);
+});
+
+test('leaving for another shot while a save is on its way does not touch how the other one stands', async () => {
+  const { store, rename, status } = open();
+  rename('left behind');
+  await pass(200);
+  void store.dispatch(saveNow() as never);
+  store.dispatch(openDocument(null));
+  store.dispatch(openDocument({ ...document, slate: '9A' }));
+  store.dispatch(savingOpened({ shotId: 'other', productionId: 'p', baseVersion: 1, savedAt: null, hasUnsaved: false }));
+  await pass(10);
+  expect(mockSaves[0]).toMatchObject({ id: 's', document: { title: 'left behind' } });
+  mockSaves[0]!.answer({ data: stored(mockSaves[0]!) });
+  await pass(2000);
+  expect([status(), selectSaving(store.getState()).shotId, mockOutbox.size]).toEqual(['saved', 'other', 0]);
+  rename('and this one is saved as ever');
+  await pass(1000);
+  expect(mockSaves[1]).toMatchObject({ id: 'other', version: 1, document: { slate: '9A' } });
+});
+
+test('a refusal is said and not repeated; the next edit is sent again', async () => {
+  const { store, rename, status } = open();
+  rename('too much');
+  await pass(1000);
+  mockSaves[0]!.answer(refusal({ code: 'too-long', message: 'the title is too long' }, 400));
+  await pass(10_000);
+  expect([status(), mockSaves.length]).toEqual(['refused', 1]);
+  expect(selectSaving(store.getState()).problem!.message).toBe('the title is too long');
+  rename('less');
+  await pass(1000);
+  expect(mockSaves[1]).toMatchObject({ document: { title: 'less' } });
+});
+
+test('a shot opened with something unsent sends it at once; asking again while it is on its way sends nothing twice', async () => {
+  const { store, status } = open(true);
+  await pass(10);
+  expect([status(), mockSaves.length]).toEqual(['saving', 1]);
+  await store.dispatch(saveNow() as never);
+  expect(mockSaves).toHaveLength(1);
+});
+
+test('leftovers of other shots are sent; one that conflicts waits for its shot to be opened, one whose shot is gone is dropped', async () => {
+  const { store } = open();
+  for (const id of ['s', 'taken', 'conflicting', 'gone']) mockOutbox.set(id, { productionId: 'p', baseVersion: 1, document });
+  void store.dispatch(sendLeftovers() as never);
+  await pass(10);
+  mockSaves[0]!.answer({ data: stored(mockSaves[0]!) });
+  await pass(10);
+  mockSaves[1]!.answer(refusal({ code: 'version-conflict' }, 409));
+  await pass(10);
+  mockSaves[2]!.answer(refusal({ code: 'not-found' }, 404));
+  await pass(10);
+  expect(mockSaves.map(({ id }) => id)).toEqual(['taken', 'conflicting', 'gone']);
+  expect([...mockOutbox.keys()]).toEqual(['s', 'conflicting']);
+});

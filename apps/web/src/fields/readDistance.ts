@@ -1,0 +1,41 @@
+import {
+  displayStepMm,
+  FARTHEST_TYPED_MM,
+  formatDistanceFigure,
+  parseDistance,
+  PLAN_LIMITS,
+  type UnitSystem,
+} from '@still-heron/core';
+import type { Reading } from './QuantityField';
+
+/** Least and most that a place takes, beyond what any plan may hold, and why. */
+export interface DistanceRange {
+  readonly minMm: number;
+  readonly maxMm: number;
+  readonly why: string;
+}
+
+/** Reads a typed distance and holds it against what a plan, and this place in it, may hold. */
+export function readDistance(text: string, units: UnitSystem, range?: DistanceRange): Reading<number> {
+  const parsed = parseDistance(text, units);
+  if (parsed.status === 'unread') return { problem: parsed.problem };
+  const { distanceMm } = parsed;
+  const minMm = Math.max(range?.minMm ?? 0, PLAN_LIMITS.distanceMm.min);
+  const said = (mm: number) =>
+    mm === Infinity ? 'infinity' : `${formatDistanceFigure(mm, units)}${units === 'metric' ? ' m' : ''}`;
+  if (distanceMm < minMm)
+    return {
+      problem: { message: `“${text.trim()}” is ${range?.why ?? 'closer than a tape is read'}`, need: `${said(minMm)} or more` },
+    };
+  if (range && distanceMm > range.maxMm)
+    return { problem: { message: `“${text.trim()}” is ${range.why}`, need: `${said(range.maxMm)} or less` } };
+  return { value: distanceMm };
+}
+
+/** One display step on; from infinity the farthest typed distance. */
+export function nudgeDistance(mm: number, steps: number, units: UnitSystem, range?: DistanceRange): number {
+  const from = mm === Infinity ? FARTHEST_TYPED_MM : mm;
+  const stepMm = displayStepMm(steps < 0 ? from - 1e-6 : from, units);
+  const next = Math.round(from / stepMm + steps) * stepMm;
+  return Math.min(Math.max(next, range?.minMm ?? PLAN_LIMITS.distanceMm.min), range?.maxMm ?? FARTHEST_TYPED_MM);
+}

@@ -1,0 +1,78 @@
+import { spawn } from 'node:child_process';
+import { existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { expect, test } from '@playwright/test';
+
+/** The server as a person starts it, to its end. @returns what it said and how it ended */
+function runServer(env: NodeJS.ProcessEnv): {
+  ended: Promise<{ code: number | null; said: string }>;
+  ready: Promise<string>;
+  stop: () => void;
+} {
+  const child = spawn(process.execPath, [resolve('apps/server/dist/main.js')], { env: { ...process.env, PORT: '0', ...env } });
+  let said = '';
+  let isReady: (address: string) => void;
+  const ready = new Promise<string>((found) => (isReady = found));
+  for (const stream of [child.stdout, child.stderr]) {
+    stream.setEncoding('utf8').on('data', (text: string) => {
+      said += text;
+      const match = /http:\/\/127\.0\.0\.1:\d+/.exec(said);
+      if (match) isReady(match[0]);
+    });
+  }
+  const ended = new Promise<{ code: number | null; said: string }>((done) => child.once('exit', (code) => done({ code, said })));
+  return { ended, ready, stop: () => child.kill('SIGTERM') };
+}
+
+test.describe('the server as a process', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'still-heron-process-'));
+  test.afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+  test('says where it is, keeps a second one off its data, and leaves cleanly', async ({ request }) => {
+    const first = runServer({ STILL_HERON_DATA: folder });
+    const address = await first.ready;
+    expect((await request.get(`${address}/api/health`)).status()).toBe(200);
+
+    const second = await runServer({ STILL_HERON_DATA: folder }).ended;
+    expect(second.code).toBe(1);
+    expect(second.said).toMatch(
+      /^Another Still Heron \(process \d+\) is using the data folder .*\. Stop that one first, or set STILL_HERON_DATA to another folder\./,
+    );
+    expect(second.said).not.toContain('    at ');
+    expect((await request.get(`${address}/api/health`)).status()).toBe(200);
+
+    // the page: the document for any address, assets gzipped at the build and kept for ever, nothing for an asset that is not there
+    const page = await request.get(`${address}/shots/anything/pull`, { headers: { accept: 'text/html' } });
+    expect(await page.text()).toContain('<div id="root">');
+    expect(page.headers()['cache-control']).toBe('no-cache');
+    const asset = readdirSync(resolve('apps/web/dist/assets')).find((name) => name.endsWith('.js'))!;
+    const script = await request.get(`${address}/assets/${asset}`);
+    expect(script.headers()).toMatchObject({ 'content-encoding': 'gzip', 'content-type': 'text/javascript; charset=utf-8' });
+    expect(script.headers()['cache-control']).toContain('immutable');
+    const plain = await request.get(`${address}/assets/${asset}`, { headers: { 'accept-encoding': 'identity' } });
+    expect(plain.headers()['content-encoding']).toBeUndefined();
+    expect(await plain.text()).toBe(await script.text());
+    expect(await (await request.get(`${address}/assets/none.js`)).json()).toMatchObject({ code: 'not-found' });
+
+    first.stop();
+    const { code } = await first.ended;
+    expect(code === 0 || code === null).toBe(true);
+    expect(existsSync(join(folder, 'in-use-by'))).toBe(false);
+  });
+
+  test('a port that is taken, or that is none, is said plainly', async () => {
+    const other = createServer();
+    const port = await new Promise<number>((listening) =>
+      other.listen(0, '127.0.0.1', () => listening((other.address() as { port: number }).port)),
+    );
+    const taken = await runServer({ STILL_HERON_DATA: folder, PORT: String(port) }).ended;
+    other.close();
+    expect(taken.code).toBe(1);
+    expect(taken.said.trim()).toBe(`Port ${port} is taken. Stop what uses it, or set PORT to another one.`);
+    expect(existsSync(join(folder, 'in-use-by'))).toBe(false);
+    const none = await runServer({ STILL_HERON_DATA: folder, PORT: 'front' }).ended;
+    expect(none.said.trim()).toBe('PORT: got front, need a whole number from 0 to 65535');
+  });
+});
