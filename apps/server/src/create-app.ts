@@ -1,3 +1,4 @@
+import { ConsoleLogger } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
@@ -13,6 +14,13 @@ import { BODY_LIMIT, ProblemFilter } from './http/problem.filter.js';
 import { bodyValidation } from './http/validation.js';
 import { ProductionsService } from './productions/productions.service.js';
 import { ShotsService } from './shots/shots.service.js';
+
+/** Leaves out what the framework says of errors that `main.ts` tells in a sentence of its own. */
+class QuietLogger extends ConsoleLogger {
+  override error(message: unknown, ...rest: unknown[]): void {
+    if (rest[rest.length - 1] !== 'NestApplication') super.error(message, ...rest);
+  }
+}
 
 /**
  * The whole server, ready to listen: the same for the command line and for the tests.
@@ -32,7 +40,7 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
 async function assemble(config: Config, open: OpenDatabase): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(open), {
     bodyParser: false,
-    logger: ['error', 'warn'],
+    logger: new QuietLogger({ logLevels: ['error', 'warn'] }),
     abortOnError: false,
   });
   app.disable('x-powered-by');
