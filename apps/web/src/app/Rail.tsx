@@ -30,7 +30,7 @@ export function Rail({ areKeysShown, onKeys }: Props) {
           strokeLinecap="round"
           aria-hidden="true"
         >
-          <path d="M3 5.500h16M3 11h16M3 16.500h10" />
+          <path d="M3 5.5h16M3 11h16M3 16.5h10" />
         </svg>
         Shots
       </NavLink>

@@ -1,13 +1,25 @@
 import { useChangeProductionMutation, useProductionQuery } from '../api/api';
+import { WordChoice } from '../fields/WordChoice';
 import { lightChosen } from './preferences';
 import { useAppDispatch, useAppSelector } from './store';
 
+const UNITS = [
+  { value: 'metric', word: 'm', inFull: 'metres' },
+  { value: 'imperial', word: 'ft', inFull: 'feet and inches' },
+] as const;
+const LIGHTS = [
+  { value: 'dusk', word: 'Dusk' },
+  { value: 'noon', word: 'Noon' },
+] as const;
+
 /** Units of the production and light of this device, at the end of the top bar. */
 export function Settings({ productionId }: { readonly productionId: string | null }) {
+  const light = useAppSelector((state) => state.preferences.light);
+  const dispatch = useAppDispatch();
   return (
     <div className="settings">
       {productionId && <Units productionId={productionId} />}
-      <LightSwitch />
+      <WordChoice label="Light" chosen={light} choices={LIGHTS} onChoose={(choice) => dispatch(lightChosen(choice))} />
     </div>
   );
 }
@@ -16,41 +28,13 @@ function Units({ productionId }: { readonly productionId: string }) {
   const { data: production } = useProductionQuery(productionId);
   const [change] = useChangeProductionMutation();
   if (!production) return null;
-  const choose = (units: 'metric' | 'imperial') => void change({ id: production.id, version: production.version, units });
+  const { id, version, units } = production;
   return (
-    <div className="choice" role="radiogroup" aria-label="Units of the production">
-      {(['metric', 'imperial'] as const).map((units) => (
-        <button
-          key={units}
-          type="button"
-          role="radio"
-          aria-checked={production.units === units}
-          aria-label={units === 'metric' ? 'metres' : 'feet and inches'}
-          onClick={() => choose(units)}
-        >
-          {units === 'metric' ? 'm' : 'ft'}
-        </button>
-      ))}
-    </div>
-  );
-}
-
-function LightSwitch() {
-  const light = useAppSelector((state) => state.preferences.light);
-  const dispatch = useAppDispatch();
-  return (
-    <div className="choice" role="radiogroup" aria-label="Light">
-      {(['dusk', 'noon'] as const).map((choice) => (
-        <button
-          key={choice}
-          type="button"
-          role="radio"
-          aria-checked={light === choice}
-          onClick={() => dispatch(lightChosen(choice))}
-        >
-          {choice === 'dusk' ? 'Dusk' : 'Noon'}
-        </button>
-      ))}
-    </div>
+    <WordChoice
+      label="Units of the production"
+      chosen={units}
+      choices={UNITS}
+      onChoose={(choice) => void change({ id, version, units: choice })}
+    />
   );
 }

@@ -6,7 +6,7 @@ import { nudgeDistance } from '../../fields/readDistance';
 import { itemSelected } from '../shot/sessionSlice';
 import { abandonGesture, editPlan } from '../shot/shotSlice';
 import type { ChannelLayout } from './channelLayout';
-import type { HandleProps } from './MoveHandles';
+import type { HandleProps } from './Handle';
 
 /** The marks at the right edge, at their heights: letter and distance. Dragged up and down, the distance is another. */
 export function MarkChips(props: HandleProps) {

@@ -1,10 +1,16 @@
 import type { ShotPlan } from '@still-heron/core';
 import { axisChosen } from '../../app/preferences';
 import { useAppDispatch, useAppSelector } from '../../app/store';
+import { WordChoice } from '../../fields/WordChoice';
 import { playToggled, selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
 import { addRack } from '@still-heron/core';
 import { offeredPull } from './nextPull';
+
+const AXES = [
+  { value: 'hand', word: 'turn of the hand' },
+  { value: 'distance', word: 'plain distance' },
+] as const;
 
 /** Play, the next pull, and which axis: the line between the sentence and the channel. */
 export function Transport({ plan }: { readonly plan: ShotPlan }) {
@@ -15,25 +21,18 @@ export function Transport({ plan }: { readonly plan: ShotPlan }) {
     <div className="transport">
       <button type="button" className="quiet play" onClick={() => dispatch(playToggled())} aria-pressed={isPlaying}>
         <svg width="14" height="14" viewBox="0 0 14 14" fill="currentColor" aria-hidden="true">
-          {isPlaying ? <path d="M2 1h3.500v12H2zM8.500 1H12v12H8.500z" /> : <path d="M2 1l11 6-11 6z" />}
+          {isPlaying ? <path d="M2 1h3.5v12H2zM8.5 1H12v12H8.5z" /> : <path d="M2 1l11 6-11 6z" />}
         </svg>
         {isPlaying ? 'Stop' : 'Play'} <kbd className="key">Space</kbd>
       </button>
       <NextPullButton plan={plan} />
       <span className="top-bar-gap" />
-      <div className="choice" role="radiogroup" aria-label="What the height means">
-        {(['hand', 'distance'] as const).map((choice) => (
-          <button
-            key={choice}
-            type="button"
-            role="radio"
-            aria-checked={axis === choice}
-            onClick={() => dispatch(axisChosen(choice))}
-          >
-            {choice === 'hand' ? 'turn of the hand' : 'plain distance'}
-          </button>
-        ))}
-      </div>
+      <WordChoice
+        label="What the height means"
+        chosen={axis}
+        choices={AXES}
+        onChoose={(choice) => dispatch(axisChosen(choice))}
+      />
     </div>
   );
 }

@@ -16,6 +16,7 @@ import {
 import { ticks as roundTicks } from 'd3-array';
 import { type ScaleLinear, scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
+import { apart, rowsOf } from '../../charts/labels';
 import { distanceTicks, type Tick } from '../../charts/ticks';
 import type { Size } from '../../charts/useSize';
 import { type AxisDomain, axisDomain, type AxisScale, axisScale } from './axisScale';
@@ -220,33 +221,4 @@ function turningFrames(values: ArrayLike<number>, count: number, every: number):
   }
   frames.push(count);
   return frames;
-}
-
-/** Gives each item a label height at least `gap` from the one above it, as near to its own as that allows. */
-function apart<T extends { readonly y: number }>(
-  items: readonly T[],
-  gap: number,
-  lowest: number,
-): (T & { readonly labelY: number })[] {
-  const order = items.map((_, index) => index).sort((a, b) => items[a]!.y - items[b]!.y);
-  const heights = new Array<number>(items.length);
-  let above = -Infinity;
-  for (const index of order) above = heights[index] = Math.max(items[index]!.y, above + gap);
-  let below = lowest;
-  for (const index of [...order].reverse()) {
-    heights[index] = Math.min(heights[index]!, below);
-    below = heights[index]! - gap;
-  }
-  return items.map((item, index) => ({ ...item, labelY: heights[index]! }));
-}
-
-/** The first row in which each label, from left to right, does not run into the one before. */
-function rowsOf(labels: readonly { readonly x: number; readonly width: number }[]): number[] {
-  const ends: number[] = [];
-  return labels.map(({ x, width }) => {
-    const free = ends.findIndex((end) => end <= x);
-    const row = free < 0 ? ends.length : free;
-    ends[row] = x + width;
-    return row;
-  });
 }

@@ -56,50 +56,51 @@ function UndoRedo() {
   const dispatch = useAppDispatch();
   return (
     <span className="undo-redo">
-      <button
-        type="button"
-        className="quiet"
-        disabled={undoName === null}
-        onClick={() => dispatch(ActionCreators.undo())}
-        title={undoName ? `Undo: ${undoName}` : 'Nothing to undo'}
-        aria-label={undoName ? `Undo: ${undoName}` : 'Undo'}
-      >
-        <svg
-          width="18"
-          height="18"
-          viewBox="0 0 18 18"
-          fill="none"
-          stroke="currentColor"
-          strokeWidth="1.7"
-          strokeLinecap="round"
-          strokeLinejoin="round"
-          aria-hidden="true"
-        >
-          <path d="M6.500 3.500 3 7l3.500 3.500M3 7h7.500a4 4 0 0 1 0 8H8" />
-        </svg>
-      </button>
-      <button
-        type="button"
-        className="quiet"
-        disabled={redoName === null}
-        onClick={() => dispatch(ActionCreators.redo())}
-        title={redoName ? `Again: ${redoName}` : 'Nothing to do again'}
-        aria-label={redoName ? `Again: ${redoName}` : 'Redo'}
-      >
-        <svg
-          width="18"
-          height="18"
-          viewBox="0 0 18 18"
-          fill="none"
-          stroke="currentColor"
-          strokeWidth="1.7"
-          strokeLinecap="round"
-          strokeLinejoin="round"
-          aria-hidden="true"
-        >
-          <path d="M11.500 3.500 15 7l-3.500 3.500M15 7H7.500a4 4 0 0 0 0 8H10" />
-        </svg>
-      </button>
+      <StepButton
+        word="Undo"
+        emptyWord="Undo"
+        name={undoName}
+        onPress={() => dispatch(ActionCreators.undo())}
+        path="M6.5 3.5 3 7l3.5 3.5M3 7h7.5a4 4 0 0 1 0 8H8"
+      />
+      <StepButton
+        word="Again"
+        emptyWord="Redo"
+        name={redoName}
+        onPress={() => dispatch(ActionCreators.redo())}
+        path="M11.5 3.5 15 7l-3.5 3.5M15 7H7.5a4 4 0 0 0 0 8H10"
+      />
     </span>
+  );
+}
+
+interface StepButtonProps {
+  readonly word: string;
+  /** What it is called while there is no step */
+  readonly emptyWord: string;
+  readonly name: string | null;
+  readonly path: string;
+  readonly onPress: () => void;
+}
+
+/** One step back or forth, called by what it will do. */
+function StepButton({ word, emptyWord, name, path, onPress }: StepButtonProps) {
+  const label = name === null ? emptyWord : `${word}: ${name}`;
+  return (
+    <button type="button" className="quiet" disabled={name === null} onClick={onPress} title={label} aria-label={label}>
+      <svg
+        width="18"
+        height="18"
+        viewBox="0 0 18 18"
+        fill="none"
+        stroke="currentColor"
+        strokeWidth="1.7"
+        strokeLinecap="round"
+        strokeLinejoin="round"
+        aria-hidden="true"
+      >
+        <path d={path} />
+      </svg>
+    </button>
   );
 }

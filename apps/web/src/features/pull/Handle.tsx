@@ -1,0 +1,44 @@
+import type { ShotPlan, UnitSystem } from '@still-heron/core';
+import type { KeyboardEvent, PointerEvent } from 'react';
+import type { ChannelLayout } from './channelLayout';
+
+/** What everything that is dragged on the channel is given. */
+export interface HandleProps {
+  readonly layout: ChannelLayout;
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+  /** Holds the axis still while something is dragged */
+  readonly hold: { readonly start: () => void; readonly end: () => void };
+}
+
+interface Props {
+  readonly x: number;
+  readonly y: number;
+  readonly label: string;
+  readonly value: number;
+  readonly text: string;
+  readonly testId: string;
+  readonly onPointerDown: (event: PointerEvent) => void;
+  readonly onFocus: () => void;
+  readonly onKeyDown: (event: KeyboardEvent) => void;
+}
+
+/** A round handle on the line: a slider to a screen reader, to be dragged or moved by the arrow keys. */
+export function Handle({ x, y, label, value, text, testId, ...events }: Props) {
+  return (
+    <g
+      transform={`translate(${x},${y})`}
+      className="handle"
+      role="slider"
+      tabIndex={0}
+      aria-label={label}
+      aria-valuenow={Number(value.toFixed(3))}
+      aria-valuetext={text}
+      data-testid={testId}
+      {...events}
+    >
+      <circle r={15} className="handle-grab" />
+      <circle r={5.5} className="handle-dot" />
+    </g>
+  );
+}

@@ -1,0 +1,49 @@
+import { formatDistance, type LineTarget, markDistances, setLineStart, targetDistanceMm } from '@still-heron/core';
+import { useRef } from 'react';
+import { useAppDispatch } from '../../app/store';
+import { useDrag } from '../../charts/useDrag';
+import { abandonGesture, editPlan } from '../shot/shotSlice';
+import { Handle, type HandleProps } from './Handle';
+import { nudgedTarget, targetAt } from './lineTargets';
+
+/** Where the line starts: dragged up and down. */
+export function LineStart({ layout, plan, units, hold }: HandleProps) {
+  const dispatch = useAppDispatch();
+  const grabbedY = useRef(0);
+  const gesture = useRef('');
+  const set = (start: LineTarget, name: string) =>
+    dispatch(editPlan('where the line starts', (now) => setLineStart(now, start), name));
+  const drag = useDrag({
+    onStart: () => {
+      grabbedY.current = layout.startY ?? 0;
+      hold.start();
+    },
+    onDrag: ({ dy, gesture: name }) => set(targetAt(grabbedY.current + dy, layout, plan, units), name),
+    onGiveUp: (name) => {
+      dispatch(abandonGesture(name));
+      hold.end();
+    },
+  });
+  const { start } = plan.line;
+  if (!start || layout.startY === null) return null;
+  return (
+    <g className="move" onPointerUp={() => hold.end()}>
+      <Handle
+        {...drag}
+        x={layout.left}
+        y={layout.startY}
+        label="Where the line starts"
+        value={0}
+        text={formatDistance(targetDistanceMm(start, markDistances(plan.marks)), units)}
+        testId="line-start"
+        onFocus={() => (gesture.current = `keys-start-${performance.now()}`)}
+        onKeyDown={(event) => {
+          const up = { ArrowUp: 1, ArrowDown: -1 }[event.key];
+          if (!up) return;
+          event.preventDefault();
+          set(nudgedTarget(start, up * (event.shiftKey ? 10 : 1), plan, units), gesture.current);
+        }}
+      />
+    </g>
+  );
+}

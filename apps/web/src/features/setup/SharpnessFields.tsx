@@ -1,0 +1,73 @@
+import { PLAN_LIMITS, setCamera, type Sharpness, type ShotPlan } from '@still-heron/core';
+import { Select } from 'antd';
+import { NumberField } from '../../fields/NumberField';
+import { useEdit } from './useEdit';
+
+const STANDARDS: readonly { readonly value: Sharpness['kind']; readonly label: string; readonly start: Sharpness }[] = [
+  { value: 'diagonal', label: 'by the sensor’s diagonal', start: { kind: 'diagonal', divisor: 1500 } },
+  { value: 'photosite', label: 'by photosites', start: { kind: 'photosite', count: 2 } },
+  { value: 'viewer', label: 'by what a viewer sees', start: { kind: 'viewer', viewingDistancePictureHeights: 3 } },
+];
+
+/** What passes for sharp, by one of three standards. */
+export function SharpnessFields({ plan }: { readonly plan: ShotPlan }) {
+  const edit = useEdit();
+  const { sharpness, camera } = plan.optics;
+  const set = (next: Sharpness, gesture?: string) =>
+    edit('how sharp is sharp', (now) => ({ ...now, optics: { ...now.optics, sharpness: next } }), gesture);
+  return (
+    <section>
+      <h2>How sharp is sharp</h2>
+      <Select
+        aria-label="Sharpness standard"
+        className="wide-select"
+        value={sharpness.kind}
+        options={STANDARDS.map(({ value, label }) => ({ value, label }))}
+        onChange={(kind) => set(STANDARDS.find(({ value }) => value === kind)!.start)}
+      />
+      {sharpness.kind === 'diagonal' && (
+        <NumberField
+          label="diagonal divided by"
+          step={100}
+          isWhole
+          {...PLAN_LIMITS.diagonalDivisor}
+          value={sharpness.divisor}
+          onChange={(divisor, gesture) => set({ kind: 'diagonal', divisor }, gesture)}
+        />
+      )}
+      {sharpness.kind === 'photosite' && (
+        <div className="field-pair">
+          <NumberField
+            label="photosites"
+            step={0.5}
+            decimals={1}
+            {...PLAN_LIMITS.photositeCount}
+            value={sharpness.count}
+            onChange={(count, gesture) => set({ kind: 'photosite', count }, gesture)}
+          />
+          <NumberField
+            label="of, across"
+            step={16}
+            isWhole
+            min={PLAN_LIMITS.photositesWide.min}
+            max={PLAN_LIMITS.photositesWide.max}
+            value={camera.photositesWide}
+            onChange={(photositesWide, gesture) =>
+              edit('change the photosites', (now) => setCamera(now, { ...now.optics.camera, photositesWide }), gesture)
+            }
+          />
+        </div>
+      )}
+      {sharpness.kind === 'viewer' && (
+        <NumberField
+          label="viewer sits away, in picture heights"
+          step={0.5}
+          decimals={1}
+          {...PLAN_LIMITS.viewingDistancePictureHeights}
+          value={sharpness.viewingDistancePictureHeights}
+          onChange={(viewingDistancePictureHeights, gesture) => set({ kind: 'viewer', viewingDistancePictureHeights }, gesture)}
+        />
+      )}
+    </section>
+  );
+}

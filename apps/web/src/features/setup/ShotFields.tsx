@@ -1,0 +1,74 @@
+import { type Method, METHODS, PLAN_LIMITS, setDuration, shortestDurationS, type ShotPlan } from '@still-heron/core';
+import { Select } from 'antd';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { NumberField } from '../../fields/NumberField';
+import { TextField } from '../../fields/TextField';
+import { TimeField } from '../../fields/TimeField';
+import { editHeading, selectDocument } from '../shot/shotSlice';
+import { useEdit } from './useEdit';
+import { METHOD_WORDS } from './words';
+
+/** Scene, length, frame rates, and how focus is found; with what the method can hurt. */
+export function ShotFields({ plan }: { readonly plan: ShotPlan }) {
+  const edit = useEdit();
+  const dispatch = useAppDispatch();
+  const scene = useAppSelector((state) => selectDocument(state)?.scene ?? '');
+  return (
+    <section>
+      <h2>Shot</h2>
+      <div className="field-pair">
+        <TextField
+          label="scene"
+          value={scene}
+          max={40}
+          placeholder="number or place"
+          onChange={(text) => dispatch(editHeading('change the scene', { scene: text }))}
+        />
+        <TimeField
+          label="length"
+          timeS={plan.durationS}
+          captureFps={plan.captureFps}
+          minS={shortestDurationS(plan)}
+          maxS={PLAN_LIMITS.durationS.max}
+          why={plan.line.moves.length > 0 ? 'the last pull lands before that' : undefined}
+          onChange={(durationS, gesture) => edit('change the length', (now) => setDuration(now, durationS), gesture)}
+        />
+        <NumberField
+          label="frames a second"
+          decimals={3}
+          step={1}
+          {...PLAN_LIMITS.captureFps}
+          value={plan.captureFps}
+          onChange={(captureFps, gesture) => edit('change the frame rate', (now) => ({ ...now, captureFps }), gesture)}
+        />
+        <NumberField
+          label="shown at"
+          decimals={3}
+          step={1}
+          {...PLAN_LIMITS.deliveryFps}
+          value={plan.deliveryFps}
+          hint={
+            plan.captureFps > plan.deliveryFps * 1.01
+              ? `${Number((plan.captureFps / plan.deliveryFps).toFixed(2))} × slower`
+              : undefined
+          }
+          onChange={(deliveryFps, gesture) => edit('change the delivery rate', (now) => ({ ...now, deliveryFps }), gesture)}
+        />
+      </div>
+      <label className="field setup-method">
+        <span className="field-label">focus is</span>
+        <Select
+          value={plan.method}
+          options={METHODS.map((method) => ({ value: method, label: METHOD_WORDS[method].short }))}
+          onChange={(method: Method) => edit(`method ${METHOD_WORDS[method].short}`, (now) => ({ ...now, method }))}
+        />
+        <span className="field-hint">{METHOD_WORDS[plan.method].means}</span>
+      </label>
+      {METHOD_WORDS[plan.method].caution && (
+        <p className="caution" role="note">
+          {METHOD_WORDS[plan.method].caution}
+        </p>
+      )}
+    </section>
+  );
+}

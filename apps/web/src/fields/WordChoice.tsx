@@ -1,0 +1,29 @@
+import './fields.css';
+
+interface Props<T extends string> {
+  readonly label: string;
+  readonly chosen: T;
+  /** Each choice with its word, and the word said in full where the short one is not enough */
+  readonly choices: readonly { readonly value: T; readonly word: string; readonly inFull?: string }[];
+  readonly onChoose: (value: T) => void;
+}
+
+/** A few words side by side, the chosen one bright and underlined. */
+export function WordChoice<T extends string>({ label, chosen, choices, onChoose }: Props<T>) {
+  return (
+    <div className="choice" role="radiogroup" aria-label={label}>
+      {choices.map(({ value, word, inFull }) => (
+        <button
+          key={value}
+          type="button"
+          role="radio"
+          aria-checked={chosen === value}
+          aria-label={inFull}
+          onClick={() => onChoose(value)}
+        >
+          {word}
+        </button>
+      ))}
+    </div>
+  );
+}
