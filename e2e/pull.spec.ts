@@ -230,3 +230,25 @@ test('a mark nearer than the lens focuses is said at the mark, in the step and i
   await expect(page.getByRole('link', { name: /Set-up.*needs a look/ })).toBeVisible();
   await expect(heron.verdict).toContainText('outside what the ring reaches (0.750 m to ∞)');
 });
+
+test('of a mark: its letter, how it was measured and how well, and a note; kept with the shot', async ({ heron, page }) => {
+  await heron.openCopy('9C');
+  await page.getByRole('button', { name: 'Select mark B, Bohdan' }).click();
+  const details = page.getByRole('region', { name: 'Mark B' });
+  await details.getByLabel('measured by').click();
+  await page.getByTitle('laser', { exact: true }).click();
+  await details.getByLabel('good to about').fill('0.5');
+  await details.getByLabel('good to about').press('Enter');
+  await details.getByLabel('note').fill('third step from the top');
+  await details.getByLabel('note').press('Enter');
+  await details.getByLabel('letter').fill('K');
+  await details.getByLabel('letter').press('Enter');
+  await expect(page.getByTestId('mark-K')).toHaveValue('5.40');
+  await expect(page.getByText('A → K')).toBeVisible();
+  await page.getByRole('button', { name: 'How far they may miss the mark: where it comes from' }).last().focus();
+  await expect(page.getByRole('tooltip').filter({ hasText: 'measured by laser, good to about 5 mm' })).toBeVisible();
+  await heron.expectSaved();
+  await page.reload();
+  await page.getByRole('button', { name: 'Select mark K, Bohdan' }).click();
+  await expect(page.getByRole('region', { name: 'Mark K' }).getByLabel('note')).toHaveValue('third step from the top');
+});

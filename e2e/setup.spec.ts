@@ -120,3 +120,25 @@ test('a method that has one walk with the camera says what to mind', async ({ he
   await expect(page.locator('.caution')).toContainText('a spotter and a cleared path first');
   await expect(page.locator('.caution')).toContainText('no distance here is a safety distance');
 });
+
+test('notes, frame rates and length are kept with the shot', async ({ heron, page }) => {
+  await heron.openCopy('9C', 'setup');
+  for (const [label, typed] of [
+    ['notes', 'the stairs creak at the fourth step'],
+    ['frames a second', '48'],
+    ['length', '12'],
+  ] as const) {
+    await page.getByLabel(label, { exact: true }).fill(typed);
+    await page.getByLabel(label, { exact: true }).press('Enter');
+  }
+  await expect(page.getByText('2 × slower')).toBeVisible();
+  await heron.expectSaved();
+  await page.reload();
+  await expect(page.getByLabel('notes')).toHaveValue('the stairs creak at the fourth step');
+  await expect(page.getByLabel('length', { exact: true })).toHaveValue('12.0');
+  await page.getByLabel('length', { exact: true }).fill('3');
+  await page.getByLabel('length', { exact: true }).press('Enter');
+  await expect(page.getByRole('alert')).toContainText(
+    '3.0 s does not fit: the last pull lands before that. Type 5.6 to 10:00.0 s.',
+  );
+});

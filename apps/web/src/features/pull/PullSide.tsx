@@ -2,6 +2,7 @@ import type { JudgedPull, ShotPlan, UnitSystem } from '@still-heron/core';
 import { useAppSelector } from '../../app/store';
 import { selectSession } from '../shot/sessionSlice';
 import { BeatDetails } from './BeatDetails';
+import { MarkDetails } from './MarkDetails';
 import { MarkList } from './MarkList';
 import { MoveDetails } from './MoveDetails';
 import { SomeoneForm } from './SomeoneForm';
@@ -18,17 +19,14 @@ export function PullSide({ plan, verdict, units }: SideProps) {
   const selection = useAppSelector((state) => selectSession(state).selection);
   const move = selection?.kind === 'move' ? plan.line.moves.find(({ id }) => id === selection.id) : undefined;
   const beat = selection?.kind === 'beat' ? plan.beats.find(({ id }) => id === selection.id) : undefined;
-  const ownerId =
-    selection?.kind === 'mark'
-      ? plan.marks.find(({ id }) => id === selection.id)?.subjectId
-      : selection?.kind === 'subject'
-        ? selection.id
-        : undefined;
+  const mark = selection?.kind === 'mark' ? plan.marks.find(({ id }) => id === selection.id) : undefined;
+  const ownerId = mark ? mark.subjectId : selection?.kind === 'subject' ? selection.id : undefined;
   const subject = plan.subjects.find(({ id }) => id === ownerId);
   return (
     <aside className="side pull-side" aria-label="Marks, and what is selected">
       {move && <MoveDetails key={move.id} move={move} plan={plan} verdict={verdict} units={units} />}
       {beat && <BeatDetails key={beat.id} beat={beat} plan={plan} verdict={verdict} />}
+      {mark && <MarkDetails key={mark.id} mark={mark} units={units} />}
       {subject && <SubjectDetails key={subject.id} subject={subject} plan={plan} units={units} />}
       <MarkList plan={plan} units={units} />
       <section>

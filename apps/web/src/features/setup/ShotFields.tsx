@@ -69,6 +69,14 @@ export function ShotFields({ plan }: { readonly plan: ShotPlan }) {
           {METHOD_WORDS[plan.method].caution}
         </p>
       )}
+      <TextField
+        label="notes"
+        value={plan.notes}
+        max={PLAN_LIMITS.notes.max}
+        placeholder="what else matters"
+        className="setup-method"
+        onChange={(notes) => edit('change the notes', (now) => ({ ...now, notes }))}
+      />
     </section>
   );
 }

@@ -1,0 +1,70 @@
+import {
+  changeMark,
+  type Mark,
+  MEASURE_METHODS,
+  type MeasureMethod,
+  MM_PER_INCH,
+  PLAN_LIMITS,
+  type UnitSystem,
+} from '@still-heron/core';
+import { Select } from 'antd';
+import { useAppDispatch } from '../../app/store';
+import { NumberField } from '../../fields/NumberField';
+import { TextField } from '../../fields/TextField';
+import { editPlan } from '../shot/shotSlice';
+
+/** How a distance came to be known, in the words of the set. */
+const METHOD_WORDS: Readonly<Record<MeasureMethod, string>> = {
+  tape: 'tape',
+  laser: 'laser',
+  picture: 'the picture',
+  eye: 'eye',
+  'stand-in': 'a stand-in',
+};
+
+/** What is known of a mark besides its distance: its letter, how it was measured and how well, and a note. */
+export function MarkDetails({ mark, units }: { readonly mark: Mark; readonly units: UnitSystem }) {
+  const dispatch = useAppDispatch();
+  const change = (name: string, changes: Parameters<typeof changeMark>[2], gesture?: string) =>
+    dispatch(editPlan(name, (now) => changeMark(now, mark.id, changes), gesture));
+  const [unit, unitMm] = units === 'metric' ? (['cm', 10] as const) : (['in', MM_PER_INCH] as const);
+  return (
+    <section aria-label={`Mark ${mark.letter}`}>
+      <h2>Mark {mark.letter}</h2>
+      <div className="field-pair">
+        <TextField
+          label="letter"
+          isOptional={false}
+          max={PLAN_LIMITS.letter.max}
+          value={mark.letter}
+          onChange={(letter) => change('letter a mark', { letter })}
+        />
+        <label className="field">
+          <span className="field-label">measured by</span>
+          <Select
+            value={mark.method}
+            options={MEASURE_METHODS.map((value) => ({ value, label: METHOD_WORDS[value] }))}
+            onChange={(method) => change('how it was measured', { method })}
+          />
+        </label>
+        <NumberField
+          label="good to about"
+          unit={unit}
+          decimals={2}
+          step={units === 'metric' ? 0.5 : 0.25}
+          min={PLAN_LIMITS.uncertaintyMm.min}
+          max={Math.floor(PLAN_LIMITS.uncertaintyMm.max / unitMm)}
+          value={mark.uncertaintyMm / unitMm}
+          onChange={(value, gesture) => change('how well it was measured', { uncertaintyMm: value * unitMm }, gesture)}
+        />
+        <TextField
+          label="note"
+          max={PLAN_LIMITS.note.max}
+          value={mark.note}
+          placeholder="where on the floor"
+          onChange={(note) => change('note at a mark', { note })}
+        />
+      </div>
+    </section>
+  );
+}
