@@ -51,7 +51,11 @@ await main(() => {
   );
 
   const jest = readCounts(results, ({ numPassedTests, numFailedTests }) => [numPassedTests, numFailedTests]);
-  const page = readCounts(join(ROOT, 'test-results/e2e.json'), ({ stats }) => [stats.expected + stats.flaky, stats.unexpected, stats.flaky]);
+  const page = readCounts(join(ROOT, 'test-results/e2e.json'), ({ stats }) => [
+    stats.expected + stats.flaky,
+    stats.unexpected,
+    stats.flaky,
+  ]);
   rmSync(results, { force: true });
   const { testLines, allLines, percent } = lineShare(ROOT);
   console.log(`\nTests are ${testLines} of ${allLines} lines of code: ${percent.toFixed(1)} %.`);
