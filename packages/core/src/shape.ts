@@ -66,6 +66,15 @@ export function oneOf<const T extends string | number>(...values: readonly T[]):
   };
 }
 
+export function boolean(): Shape<boolean> {
+  return {
+    check(value, path, problems) {
+      if (typeof value !== 'boolean')
+        problems.push({ code: 'not-yes-or-no', path, message: `got ${describeGiven(value)}`, need: 'true or false' });
+    },
+  };
+}
+
 export function nullable<T>(shape: Shape<T>): Shape<T | null> {
   return {
     check(value, path, problems) {
@@ -74,13 +83,15 @@ export function nullable<T>(shape: Shape<T>): Shape<T | null> {
   };
 }
 
-export function list<T>(shape: Shape<T>, { max }: { max: number }): Shape<readonly T[]> {
+export function list<T>(shape: Shape<T>, { min = 0, max }: { min?: number; max: number }): Shape<readonly T[]> {
   return {
     check(value, path, problems) {
       if (!Array.isArray(value)) {
         problems.push({ code: 'not-a-list', path, message: `got ${describeGiven(value)}`, need: 'a list' });
       } else if (value.length > max) {
         problems.push({ code: 'too-many', path, message: `the list has ${value.length} items`, need: `at most ${max}` });
+      } else if (value.length < min) {
+        problems.push({ code: 'too-few', path, message: `the list has ${value.length} items`, need: `at least ${min}` });
       } else {
         value.forEach((item, index) => shape.check(item, `${path}[${index}]`, problems));
       }

@@ -7,6 +7,8 @@ export {
   markDistances,
   MEASURE_METHODS,
   type MeasureMethod,
+  STALE_REASONS,
+  type StaleReason,
   type Stay,
   type Subject,
 } from './subject.js';

@@ -4,6 +4,10 @@ import { minimumJerk } from './minimumJerk.js';
 export const MEASURE_METHODS = ['tape', 'laser', 'picture', 'eye', 'stand-in'] as const;
 export type MeasureMethod = (typeof MEASURE_METHODS)[number];
 
+/** What makes a measured distance doubtful until it is measured again. */
+export const STALE_REASONS = ['lens', 'camera'] as const;
+export type StaleReason = (typeof STALE_REASONS)[number];
+
 /** A measured place: a letter, whose it is, and how far. */
 export interface Mark {
   readonly id: string;
@@ -16,6 +20,8 @@ export interface Mark {
   readonly method: MeasureMethod;
   /** One standard deviation of the measuring */
   readonly uncertaintyMm: number;
+  /** Measured before another lens was put on, or the camera was moved; null while it holds */
+  readonly stale: StaleReason | null;
   readonly note: string;
 }
 

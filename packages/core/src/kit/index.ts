@@ -1,5 +1,61 @@
-export { type Camera, FORMATS } from './formats.js';
-export { fNumberOf, type Lens, ringOf } from './lens.js';
-export { lensRing, type LensRing, type LensRingOptions } from './lensRing.js';
+export { type AidCell, aidMatrix, nextAidTest, withAidTest, withoutAidTest } from './aidTests.js';
+export { calibrationDistances, ringDegOfArc } from './calibration.js';
+export { type Camera, cameraOf, circleMm, pictureSize, type Sharpness } from './camera.js';
+export { assertKitItem, checkKitItem, KIT_KINDS, type KitItems, type KitKind, kitName, lensProblems } from './checkKit.js';
+export {
+  type BenchSetup,
+  type ComparedSetup,
+  compareSetups,
+  distanceForWidth,
+  fieldOf,
+  HELD_EQUAL,
+  type HeldEqual,
+  zoneLensOf,
+} from './compare.js';
+export { type Format, FORMATS } from './formats.js';
+export {
+  type Aid,
+  AIDS,
+  type AidTest,
+  cameraInMode,
+  type KitCamera,
+  type RecordingMode,
+  type SteadyingLevel,
+} from './kitCamera.js';
+export { KIT_LIMITS } from './kitLimits.js';
+export { cameraShape, lensShape, rigShape, sharpnessShape, wheelShape } from './kitShapes.js';
+export {
+  fNumberOf,
+  HOLD_TESTS,
+  type HoldTest,
+  isZoom,
+  type KitLens,
+  type Lens,
+  plainLens,
+  RING_RESPONSES,
+  ringOf,
+  type RingResponse,
+  stopOfFNumber,
+  tStopOf,
+  widestStopAt,
+} from './lens.js';
+export { lensRing, type LensRing, type LensRingOptions, withinReach } from './lensRing.js';
 export { monotoneCubic, type MonotoneCubic } from './monotoneCubic.js';
+export {
+  missingParts,
+  OUT_OF_REACH,
+  presetRig,
+  type Puller,
+  PULLERS,
+  type Rig,
+  type RigPart,
+  type Support,
+  SUPPORTS,
+} from './rig.js';
+export { type FittedPoint, fitHelicoid, type RingFit } from './ringFit.js';
+export { scaleProblems } from './scaleProblems.js';
 export { type RingPoint } from './tableRing.js';
+export { ASSUMED_PEAK_DEG_PER_S, ASSUMED_REGRIP_S, type Wheel, wheelDegOf, wheelNearerTurns } from './wheel.js';
+export { lensTable, MOST_ITEMS, readLensTable, readWheelTable, wheelTable } from './csv/kitTables.js';
+export { readScale } from './csv/readScale.js';
+export { type CsvReading, type CsvTable } from './csv/table.js';

@@ -65,3 +65,8 @@ function helicoidRing(options: Extract<LensRingOptions, { kind: 'helicoid' }>): 
     },
   };
 }
+
+/** The nearest distance to `distanceMm` that the ring reaches. */
+export function withinReach(ring: LensRing, distanceMm: number): number {
+  return Math.min(Math.max(distanceMm, ring.closeFocusMm), ring.farthestMm);
+}

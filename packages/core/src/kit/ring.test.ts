@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { FORMATS, type Lens, lensRing, ringOf } from './index';
+import { FORMATS, lensRing, plainLens, ringOf } from './index';
 
 const table = {
   kind: 'table' as const,
@@ -93,18 +93,7 @@ describe('scale points', () => {
 });
 
 test('a lens brings its own figures to its ring', () => {
-  const lens: Lens = {
-    name: '65 mm T2.2',
-    focalLengthMm: 65,
-    stopScale: 'T',
-    widestStop: 2.2,
-    narrowestStop: 22,
-    transmittance: 0.85,
-    closeFocusMm: 650,
-    principalSeparationMm: 5,
-    ring: { kind: 'helicoid', focusThrowDeg: 280 },
-    nearerTurns: 'clockwise',
-  };
+  const lens = plainLens({ name: '65 mm T2.2', focalLengthMm: 65, closeFocusMm: 650, principalSeparationMm: 5 });
   expect(ringOf(lens).angleAt(2000)).toBeCloseTo(lensRing({ ...helicoid, principalSeparationMm: 5 }).angleAt(2000), 12);
   expect(ringOf({ ...lens, ring: table }).throwDeg).toBe(260);
 });

@@ -5,3 +5,6 @@ export { circleOfConfusionMm, type SharpnessStandard } from './circleOfConfusion
 export { exposureChange, type ExposureChange, geometricStop } from './exposure.js';
 export { airyDiameterMm } from './diffraction.js';
 export { diagonalMm, fieldAt, matchFormat, type SensorSize } from './formatMatch.js';
+export { type FocusAndStop, holdBoth, stopForAllowance } from './solve.js';
+export { brightnessChangeStops, type Exposure, ndDensityOf, type WaysToBalance, waysToBrighten } from './light.js';
+export { zoneTable, type ZoneTable } from './zoneTable.js';

@@ -1,6 +1,7 @@
-import { CoreError, PlanError, type Problem } from '../errors.js';
-import { ringOf } from '../kit/index.js';
+import { PlanError, type Problem } from '../errors.js';
+import { lensProblems, widestStopAt } from '../kit/index.js';
 import { formatTime } from '../units/index.js';
+import { focalLengthAt } from './opticsTrack.js';
 import { planShape } from './planShape.js';
 import { type LineTarget, rackEndS, type ShotPlan } from './shotPlan.js';
 
@@ -27,48 +28,30 @@ export function assertPlan(value: unknown): asserts value is ShotPlan {
   if (first) throw new PlanError([first, ...others]);
 }
 
-function opticsProblems({ optics: { lens, stop } }: ShotPlan): Problem[] {
-  const problems: Problem[] = [];
-  if (lens.widestStop > lens.narrowestStop) {
-    problems.push({
-      code: 'stops-swapped',
-      path: 'optics.lens.widestStop',
-      message: `the widest stop ${lens.widestStop} is narrower than ${lens.narrowestStop}`,
-      need: 'the smaller number as the widest',
-    });
-  } else if (stop < lens.widestStop || stop > lens.narrowestStop) {
-    problems.push({
-      code: 'outside-lens',
-      path: 'optics.stop',
-      message: `the lens does not offer ${stop}`,
-      need: `${lens.widestStop} to ${lens.narrowestStop}`,
-    });
-  }
-  const lifeSizeMm = 4 * lens.focalLengthMm + lens.principalSeparationMm;
-  const nearestMm =
-    lens.ring.kind === 'table' ? Math.min(...lens.ring.points.map((point) => point.distanceMm ?? Infinity)) : lens.closeFocusMm;
-  if (nearestMm < lifeSizeMm) {
-    problems.push({
-      code: 'closer-than-life-size',
-      path: 'optics.lens.closeFocusMm',
-      message: `got ${nearestMm}`,
-      need: `at least ${lifeSizeMm} (four focal lengths)`,
-    });
-  } else if (lens.ring.kind === 'table') {
-    problems.push(...ringProblems(lens));
+/** What the lens does not offer: of the stop and of the focal length, at the start and where they are turned to. */
+function opticsProblems({ optics }: ShotPlan): Problem[] {
+  const { lens, focalLengthMm, zooms, stop, stopPulls } = optics;
+  const problems = lensProblems(lens, 'optics.lens');
+  if (problems.length > 0) return problems;
+  const say = (path: string, message: string, low: number, high: number, code = 'outside-lens') =>
+    problems.push({ code, path, message, need: low === high ? `${low}` : `${low} to ${high}` });
+  const lengths: [string, number][] = [
+    ['optics.focalLengthMm', focalLengthMm],
+    ...zooms.map(({ to }, k): [string, number] => [`optics.zooms[${k}].to`, to]),
+  ];
+  for (const [path, mm] of lengths)
+    if (mm < lens.focalLengthMm || mm > lens.longestMm)
+      say(path, `the lens does not offer ${mm} mm`, lens.focalLengthMm, lens.longestMm);
+  const stops: [string, number, number][] = [
+    ['optics.stop', stop, 0],
+    ...stopPulls.map((move, k): [string, number, number] => [`optics.stopPulls[${k}].to`, move.to, rackEndS(move)]),
+  ];
+  for (const [path, value, timeS] of stops) {
+    const widest = widestStopAt(lens, focalLengthAt(optics, timeS));
+    if (value < widest * (1 - 1e-9) || value > lens.narrowestStop)
+      say(path, `the lens does not offer ${value}`, Number(widest.toFixed(3)), lens.narrowestStop);
   }
   return problems;
-}
-
-function ringProblems(lens: ShotPlan['optics']['lens']): Problem[] {
-  try {
-    ringOf(lens);
-    return [];
-  } catch (error) {
-    if (!(error instanceof CoreError)) throw error;
-    const { code, path, message, need } = error;
-    return [{ code, path: `optics.lens.ring.${path}`, message: message.slice(path.length + 2), need }];
-  }
 }
 
 function idProblems(plan: ShotPlan): Problem[] {
@@ -77,6 +60,8 @@ function idProblems(plan: ShotPlan): Problem[] {
     ['marks', plan.marks],
     ['beats', plan.beats],
     ['line.moves', plan.line.moves],
+    ['optics.zooms', plan.optics.zooms],
+    ['optics.stopPulls', plan.optics.stopPulls],
     ...plan.subjects.map((subject, index): [string, readonly { id: string }[]] => [`subjects[${index}].stays`, subject.stays]),
   ];
   return lists.flatMap(([path, items]) =>
@@ -167,17 +152,24 @@ function timeProblems(plan: ShotPlan): Problem[] {
         });
     }),
   );
-  plan.line.moves.forEach((move, index) => {
-    const path = `line.moves[${index}]`;
-    spanProblem(`${path}.durationS`, move.startS, rackEndS(move), false);
-    const before = plan.line.moves[index - 1];
-    if (before && move.startS < rackEndS(before) - TIME_SLACK_S)
-      problems.push({
-        code: 'overlap',
-        path: `${path}.startS`,
-        message: `it starts at ${formatTime(move.startS)}, before the move before it lands`,
-        need: `at least ${formatTime(rackEndS(before))}`,
-      });
-  });
+  const tracks: [string, readonly { startS: number; durationS: number }[]][] = [
+    ['line.moves', plan.line.moves],
+    ['optics.zooms', plan.optics.zooms],
+    ['optics.stopPulls', plan.optics.stopPulls],
+  ];
+  for (const [track, moves] of tracks) {
+    moves.forEach((move, index) => {
+      const path = `${track}[${index}]`;
+      spanProblem(`${path}.durationS`, move.startS, rackEndS(move), false);
+      const before = moves[index - 1];
+      if (before && move.startS < rackEndS(before) - TIME_SLACK_S)
+        problems.push({
+          code: 'overlap',
+          path: `${path}.startS`,
+          message: `it starts at ${formatTime(move.startS)}, before the move before it lands`,
+          need: `at least ${formatTime(rackEndS(before))}`,
+        });
+    });
+  }
   return problems;
 }

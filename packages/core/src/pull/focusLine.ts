@@ -1,5 +1,5 @@
 import { markDistances, minimumJerk } from '../floor/index.js';
-import type { LensRing } from '../kit/index.js';
+import { type LensRing, withinReach } from '../kit/index.js';
 import { type LineTarget, rackEndS, type ShotPlan } from './shotPlan.js';
 
 /** A target put on the ring: where it is, and whether the ring gets there. */
@@ -76,9 +76,4 @@ function settingOf(target: LineTarget, distances: ReadonlyMap<string, number>, r
   const wantedMm = targetDistanceMm(target, distances);
   const distanceMm = withinReach(ring, wantedMm);
   return { target, wantedMm, distanceMm, ringDeg: ring.angleAt(distanceMm), reachable: distanceMm === wantedMm };
-}
-
-/** The nearest distance to `distanceMm` that the ring reaches. */
-export function withinReach(ring: LensRing, distanceMm: number): number {
-  return Math.min(Math.max(distanceMm, ring.closeFocusMm), ring.farthestMm);
 }

@@ -1,19 +1,27 @@
 export * from './edit/index.js';
 export { assertPlan, checkPlan } from './checkPlan.js';
+export { describeGearChange } from './describeGear.js';
 export { ASSUMED_HAND, gradeMove, type Hand, handTimeS, type MoveGrade, pullDifficultyBits } from './difficulty.js';
-export { type FocusLine, focusLine, type LineMove, type LineSetting, targetDistanceMm, withinReach } from './focusLine.js';
+export { type FocusLine, focusLine, type LineMove, type LineSetting, targetDistanceMm } from './focusLine.js';
+export { wheelTurn, type WheelTurn } from './gears.js';
 export { landingWindow, type LandingWindow } from './landingWindow.js';
+export { focalLengthAt, isSteady, stopAt, zoneLensAt } from './opticsTrack.js';
 export { PLAN_LIMITS } from './planLimits.js';
+export { planNotes, type PlanNote } from './planNotes.js';
 export {
   type Beat,
   type FocusLinePlan,
+  type KitSources,
   type LineTarget,
   type Method,
   METHODS,
+  type OpticsMove,
   PLAN_SCHEMA,
   planCircleMm,
   type Rack,
   rackEndS,
-  type Sharpness,
+  type ShotExposure,
+  type ShotOptics,
   type ShotPlan,
 } from './shotPlan.js';
+export { upgradePlan } from './upgradePlan.js';

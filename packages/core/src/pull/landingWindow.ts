@@ -1,7 +1,5 @@
-import { fNumberOf, type LensRing } from '../kit/index.js';
-import { depthOfField } from '../optics/index.js';
-import { withinReach } from './focusLine.js';
-import { planCircleMm, type ShotPlan } from './shotPlan.js';
+import { type LensRing, withinReach } from '../kit/index.js';
+import { depthOfField, type ZoneLens } from '../optics/index.js';
 
 /** Where the ring may stand for a subject at a distance to be within the zone: lopsided, so both sides are kept. */
 export interface LandingWindow {
@@ -16,17 +14,11 @@ export interface LandingWindow {
 /**
  * The tolerance window of a mark: ring angles of the zone's near and far limits.
  *
+ * @param lens - as it is set when the ring lands there
  * @param distanceMm - tape distance within the ring's reach
  */
-export function landingWindow(optics: ShotPlan['optics'], ring: LensRing, distanceMm: number): LandingWindow {
-  const { lens, stop } = optics;
-  const { nearMm, farMm } = depthOfField({
-    focalLengthMm: lens.focalLengthMm,
-    fNumber: fNumberOf(lens, stop),
-    circleOfConfusionMm: planCircleMm(optics),
-    focusDistanceMm: distanceMm,
-    principalSeparationMm: lens.principalSeparationMm,
-  });
+export function landingWindow(lens: ZoneLens, ring: LensRing, distanceMm: number): LandingWindow {
+  const { nearMm, farMm } = depthOfField({ ...lens, focusDistanceMm: distanceMm });
   const atDeg = ring.angleAt(distanceMm);
   const nearSideDeg = ring.angleAt(withinReach(ring, nearMm)) - atDeg;
   const farSideDeg = ring.angleAt(withinReach(ring, farMm)) - atDeg;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { twoPeople } from '../../test/plans';
-import { lensRing, ringOf } from '../kit/index';
+import { lensRing, ringOf, withinReach } from '../kit/index';
 import { depthOfField } from '../optics/index';
 import {
   changeMark,
@@ -13,7 +13,7 @@ import {
   planCircleMm,
   pullDifficultyBits,
   type ShotPlan,
-  withinReach,
+  zoneLensAt,
 } from './index';
 
 const plan = twoPeople();
@@ -93,12 +93,12 @@ describe('the window at a landing', () => {
       circleOfConfusionMm: planCircleMm(plan.optics),
       focusDistanceMm: 2050,
     });
-    const window = landingWindow(plan.optics, ring, 2050);
+    const window = landingWindow(zoneLensAt(plan.optics, 0), ring, 2050);
     expect(window.nearSideDeg).toBeCloseTo(ring.angleAt(zone.nearMm) - ring.angleAt(2050), 9);
     expect(window.farSideDeg).toBeCloseTo(ring.angleAt(zone.farMm) - ring.angleAt(2050), 9);
     expect(window.widthDeg).toBeCloseTo(window.nearSideDeg - window.farSideDeg, 9);
-    expect(landingWindow(plan.optics, ring, Infinity).farSideDeg).toBe(0);
-    expect(landingWindow(plan.optics, ring, 650).nearSideDeg).toBe(0);
+    expect(landingWindow(zoneLensAt(plan.optics, 0), ring, Infinity).farSideDeg).toBe(0);
+    expect(landingWindow(zoneLensAt(plan.optics, 0), ring, 650).nearSideDeg).toBe(0);
   });
 
   test('what the ring reaches', () => {

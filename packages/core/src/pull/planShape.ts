@@ -1,15 +1,18 @@
-import { type Mark, MEASURE_METHODS, type Stay, type Subject } from '../floor/index.js';
-import type { Camera, Lens, RingPoint } from '../kit/index.js';
+import { type Mark, MEASURE_METHODS, STALE_REASONS, type Stay, type Subject } from '../floor/index.js';
+import { cameraShape, lensShape, rigShape, sharpnessShape, wheelShape } from '../kit/index.js';
 import { list, nullable, object, oneOf, quantity, type Shape, text, variant } from '../shape.js';
 import { PLAN_LIMITS as LIMITS } from './planLimits.js';
 import {
   type Beat,
   type FocusLinePlan,
+  type KitSources,
   type LineTarget,
   METHODS,
+  type OpticsMove,
   PLAN_SCHEMA,
   type Rack,
-  type Sharpness,
+  type ShotExposure,
+  type ShotOptics,
   type ShotPlan,
 } from './shotPlan.js';
 
@@ -17,35 +20,31 @@ const id = text(LIMITS.id);
 const distance = nullable(quantity(LIMITS.distanceMm));
 const time = quantity(LIMITS.timeS);
 
-const camera = object<Camera>({
-  name: text(LIMITS.name),
-  sensorWidthMm: quantity(LIMITS.sensorMm),
-  sensorHeightMm: quantity(LIMITS.sensorMm),
-  photositesWide: quantity(LIMITS.photositesWide),
-});
+const opticsMoves = (limit: { min: number; max: number }) =>
+  list(object<OpticsMove>({ id, startS: time, durationS: quantity(LIMITS.rackS), to: quantity(limit) }), LIMITS.opticsMoves);
 
-const ringPoint = object<RingPoint>({ distanceMm: distance, ringDeg: quantity(LIMITS.ringDeg) });
-
-const lens = object<Lens>({
-  name: text(LIMITS.name),
+const optics = object<ShotOptics>({
+  camera: cameraShape,
+  lens: lensShape,
   focalLengthMm: quantity(LIMITS.focalLengthMm),
-  stopScale: oneOf('T', 'f'),
-  widestStop: quantity(LIMITS.stop),
-  narrowestStop: quantity(LIMITS.stop),
-  transmittance: quantity(LIMITS.transmittance),
-  closeFocusMm: quantity(LIMITS.closeFocusMm),
-  principalSeparationMm: quantity(LIMITS.principalSeparationMm),
-  ring: variant<Lens['ring']>({
-    helicoid: object({ kind: oneOf('helicoid'), focusThrowDeg: quantity(LIMITS.focusThrowDeg) }),
-    table: object({ kind: oneOf('table'), points: list(ringPoint, LIMITS.ringPoints) }),
-  }),
-  nearerTurns: oneOf('clockwise', 'anticlockwise'),
+  zooms: opticsMoves(LIMITS.focalLengthMm),
+  stop: quantity(LIMITS.stop),
+  stopPulls: opticsMoves(LIMITS.stop),
+  sharpness: sharpnessShape,
 });
 
-const sharpness = variant<Sharpness>({
-  diagonal: object({ kind: oneOf('diagonal'), divisor: quantity(LIMITS.diagonalDivisor) }),
-  photosite: object({ kind: oneOf('photosite'), count: quantity(LIMITS.photositeCount) }),
-  viewer: object({ kind: oneOf('viewer'), viewingDistancePictureHeights: quantity(LIMITS.viewingDistancePictureHeights) }),
+const kit = object<KitSources>({
+  camera: nullable(object<NonNullable<KitSources['camera']>>({ id, modeId: id, steadyingId: nullable(id) })),
+  lensId: nullable(id),
+  wheelId: nullable(id),
+  rigId: nullable(id),
+});
+
+const exposure = object<ShotExposure>({
+  meteredStop: nullable(quantity(LIMITS.stop)),
+  iso: quantity(LIMITS.iso),
+  shutterAngleDeg: quantity(LIMITS.shutterAngleDeg),
+  ndStops: quantity(LIMITS.ndStops),
 });
 
 const stay = object<Stay>({ id, markId: id, fromS: time, untilS: time });
@@ -59,6 +58,7 @@ const mark = object<Mark>({
   distanceMm: distance,
   method: oneOf(...MEASURE_METHODS),
   uncertaintyMm: quantity(LIMITS.uncertaintyMm),
+  stale: nullable(oneOf(...STALE_REASONS)),
   note: text(LIMITS.note),
 });
 
@@ -92,7 +92,11 @@ export const planShape: Shape<ShotPlan> = object<ShotPlan>({
   captureFps: quantity(LIMITS.captureFps),
   deliveryFps: quantity(LIMITS.deliveryFps),
   method: oneOf(...METHODS),
-  optics: object<ShotPlan['optics']>({ camera, lens, stop: quantity(LIMITS.stop), sharpness }),
+  optics,
+  exposure,
+  wheel: nullable(wheelShape),
+  rig: nullable(rigShape),
+  kit,
   subjects: list(subject, LIMITS.subjects),
   marks: list(mark, LIMITS.marks),
   beats: list(beat, LIMITS.beats),

@@ -1,9 +1,8 @@
 import type { Mark, Subject } from '../floor/index.js';
-import type { Camera, Lens } from '../kit/index.js';
-import { circleOfConfusionMm } from '../optics/index.js';
+import { type Camera, circleMm, type Lens, type Rig, type Sharpness, type Wheel } from '../kit/index.js';
 
 /** The number of the saved form; a change of the form raises it and adds an upgrade. */
-export const PLAN_SCHEMA = 1;
+export const PLAN_SCHEMA = 2;
 
 /** How focus is found and kept during the take. */
 export const METHODS = [
@@ -17,12 +16,6 @@ export const METHODS = [
   'automatic',
 ] as const;
 export type Method = (typeof METHODS)[number];
-
-/** How sharp is sharp; with the camera it makes a `SharpnessStandard`. */
-export type Sharpness =
-  | { readonly kind: 'diagonal'; readonly divisor: number }
-  | { readonly kind: 'photosite'; readonly count: number }
-  | { readonly kind: 'viewer'; readonly viewingDistancePictureHeights: number };
 
 /** A span of the shot in which a subject must be sharp. */
 export interface Beat {
@@ -59,6 +52,48 @@ export interface FocusLinePlan {
   readonly moves: readonly Rack[];
 }
 
+/** A change of the stop or of the focal length while rolling, smooth at both ends. Between two of them it stays. */
+export interface OpticsMove {
+  readonly id: string;
+  readonly startS: number;
+  readonly durationS: number;
+  /** The stop, or the focal length in millimetres, that it ends at */
+  readonly to: number;
+}
+
+/** The camera and the lens of a shot, and how they are set from beginning to end. */
+export interface ShotOptics {
+  readonly camera: Camera;
+  readonly lens: Lens;
+  /** At the start; of a prime, the one it has */
+  readonly focalLengthMm: number;
+  /** In order of time, not overlapping; none for a prime */
+  readonly zooms: readonly OpticsMove[];
+  /** At the start, on the lens's own scale */
+  readonly stop: number;
+  /** In order of time, not overlapping */
+  readonly stopPulls: readonly OpticsMove[];
+  readonly sharpness: Sharpness;
+}
+
+/** Which items of the kit the shot's gear was taken from; null for figures of its own. The shot keeps a snapshot: the kit may change, or go. */
+export interface KitSources {
+  readonly camera: { readonly id: string; readonly modeId: string; readonly steadyingId: string | null } | null;
+  readonly lensId: string | null;
+  readonly wheelId: string | null;
+  readonly rigId: string | null;
+}
+
+/** What decides the brightness of the picture besides the stop. */
+export interface ShotExposure {
+  /** T-stop that the meter gives for these settings; null until metered */
+  readonly meteredStop: number | null;
+  readonly iso: number;
+  readonly shutterAngleDeg: number;
+  /** Neutral-density filters in place, in stops */
+  readonly ndStops: number;
+}
+
 /** One shot, as planned: the document that is edited, undone, saved and restored as a whole. Lengths in mm, times in s. */
 export interface ShotPlan {
   readonly schema: typeof PLAN_SCHEMA;
@@ -66,13 +101,13 @@ export interface ShotPlan {
   readonly captureFps: number;
   readonly deliveryFps: number;
   readonly method: Method;
-  readonly optics: {
-    readonly camera: Camera;
-    readonly lens: Lens;
-    /** On the lens's own scale */
-    readonly stop: number;
-    readonly sharpness: Sharpness;
-  };
+  readonly optics: ShotOptics;
+  readonly exposure: ShotExposure;
+  /** null for a hand at the ring itself */
+  readonly wheel: Wheel | null;
+  /** null until one is chosen */
+  readonly rig: Rig | null;
+  readonly kit: KitSources;
   readonly subjects: readonly Subject[];
   readonly marks: readonly Mark[];
   readonly beats: readonly Beat[];
@@ -81,23 +116,11 @@ export interface ShotPlan {
 }
 
 /** The largest blur that passes for sharp in this shot, in millimetres on the sensor. */
-export function planCircleMm({ camera, sharpness }: ShotPlan['optics']): number {
-  const { sensorWidthMm, sensorHeightMm, photositesWide } = camera;
-  switch (sharpness.kind) {
-    case 'diagonal':
-      return circleOfConfusionMm({ kind: 'diagonal', sensorWidthMm, sensorHeightMm, divisor: sharpness.divisor });
-    case 'photosite':
-      return circleOfConfusionMm({ kind: 'photosite', sensorWidthMm, photositesWide, count: sharpness.count });
-    case 'viewer':
-      return circleOfConfusionMm({
-        kind: 'viewer',
-        sensorHeightMm,
-        viewingDistancePictureHeights: sharpness.viewingDistancePictureHeights,
-      });
-  }
+export function planCircleMm({ camera, sharpness }: Pick<ShotOptics, 'camera' | 'sharpness'>): number {
+  return circleMm(camera, sharpness);
 }
 
-/** When a rack lands. */
-export function rackEndS(rack: Rack): number {
-  return rack.startS + rack.durationS;
+/** When a rack, or a change of stop or focal length, ends. */
+export function rackEndS(move: { readonly startS: number; readonly durationS: number }): number {
+  return move.startS + move.durationS;
 }

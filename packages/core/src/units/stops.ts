@@ -32,6 +32,20 @@ export function formatStop(stop: number, scale: StopScale): string {
   return scale === 'T' ? `T${figure}` : `f/${figure}`;
 }
 
+const THIRDS = ['', '⅓', '⅔'] as const;
+
+/**
+ * Prints a difference of light to a third of a stop, without its sign: `1⅓ stops`, `⅔ stop`, `no change`.
+ *
+ * @param stops - any finite number
+ */
+export function formatStops(stops: number): string {
+  const thirds = Math.round(Math.abs(stops) * 3);
+  if (thirds === 0) return 'no change';
+  const whole = Math.floor(thirds / 3);
+  return `${whole === 0 ? '' : whole}${THIRDS[thirds % 3]} ${thirds <= 3 ? 'stop' : 'stops'}`;
+}
+
 /**
  * Reads a stop: `2.8`, `T2.8`, `t 2,8`, `f/2.8`, `f2.8`.
  *

@@ -1,36 +1,43 @@
 import { isWalking, type Subject } from '../floor/index.js';
 import type { LensRing } from '../kit/index.js';
-import { depthOfField, type ZoneLens } from '../optics/index.js';
-import type { FocusLine, LineSetting } from '../pull/index.js';
+import { depthOfField } from '../optics/index.js';
+import { type FocusLine, focalLengthAt, isSteady, type LineSetting, type ShotOptics, zoneLensAt } from '../pull/index.js';
 import type { Cause, SubjectFrames } from './pullVerdict.js';
 
 /**
  * Finds which move is to blame for a soft subject. Asked of the first soft frame, in this order: does a move still to land go to where the subject is?
- * then it is late. Did the line stand right and leave? then that move went too soon. Otherwise the subject walks, is out of the ring's reach, or no move goes there.
+ * then it is late. Did the line stand right and leave? then that move went too soon. Would the zone as it was at the start still hold it? then the stop or
+ * the zoom made it too thin. Otherwise the subject walks, is out of the ring's reach, or no move goes there.
  */
 export function causeFinder(
   line: FocusLine,
   ring: LensRing,
-  lens: ZoneLens,
+  optics: ShotOptics,
   subject: Subject,
   distanceOfMark: ReadonlyMap<string, number>,
   frames: SubjectFrames,
   captureFps: number,
 ): (frame: number) => Cause {
   const zones = new Map<LineSetting, { nearMm: number; farMm: number }>();
-  const keepsSharp = (setting: LineSetting, distanceMm: number): boolean => {
-    let zone = zones.get(setting);
-    if (!zone) zones.set(setting, (zone = depthOfField({ ...lens, focusDistanceMm: setting.distanceMm })));
+  const steadily = isSteady(optics);
+  const keepsSharp = (setting: LineSetting, distanceMm: number, timeS: number): boolean => {
+    let zone = steadily ? zones.get(setting) : undefined;
+    if (!zone) zones.set(setting, (zone = depthOfField({ ...zoneLensAt(optics, timeS), focusDistanceMm: setting.distanceMm })));
     return distanceMm >= zone.nearMm && distanceMm <= zone.farMm;
   };
   return (frame) => {
     const timeS = frame / captureFps;
     const distanceMm = frames.distanceMm[frame]!;
-    const late = line.moves.find((move) => move.endS > timeS && keepsSharp(move.to, distanceMm));
+    const late = line.moves.find((move) => move.endS > timeS && keepsSharp(move.to, distanceMm, timeS));
     if (late) return { kind: late.startS <= timeS ? 'under-way' : 'starts-too-late', moveId: late.moveId };
     const begun = line.moves.filter((move) => move.startS <= timeS);
     const lastBegun = begun[begun.length - 1];
-    if (lastBegun && keepsSharp(lastBegun.from, distanceMm)) return { kind: 'left-too-soon', moveId: lastBegun.moveId };
+    if (lastBegun && keepsSharp(lastBegun.from, distanceMm, timeS)) return { kind: 'left-too-soon', moveId: lastBegun.moveId };
+    const standing = lastBegun?.to ?? line.start;
+    if (!steadily && keepsSharp(standing, distanceMm, 0)) {
+      const hasZoomed = focalLengthAt(optics, timeS) !== optics.focalLengthMm;
+      return { kind: 'zone-shrinks', by: hasZoomed ? 'zoom' : 'stop' };
+    }
     if (isWalking(subject, distanceOfMark, timeS)) return { kind: 'walks' };
     if (distanceMm < ring.closeFocusMm || distanceMm > ring.farthestMm) return { kind: 'out-of-reach' };
     return { kind: 'no-move' };

@@ -1,7 +1,6 @@
 import { markDistances } from '../floor/index.js';
-import { fNumberOf, ringOf } from '../kit/index.js';
-import type { ZoneLens } from '../optics/index.js';
-import { focusLine, planCircleMm, type ShotPlan } from '../pull/index.js';
+import { ringOf } from '../kit/index.js';
+import { focusLine, type ShotPlan } from '../pull/index.js';
 import { frameCount as countFrames } from '../units/index.js';
 import { causeFinder } from './cause.js';
 import { judgeLine, judgeSubject } from './frames.js';
@@ -18,35 +17,29 @@ import { judgeBeats, requiredFrames, tightestOf } from './totals.js';
  * @throws {CoreError} for optics that can't be computed with
  */
 export function evaluatePull(plan: ShotPlan): PullVerdict {
-  const { lens: lensOfShot, stop } = plan.optics;
-  const ring = ringOf(lensOfShot);
+  const { optics } = plan;
+  const ring = ringOf(optics.lens);
   const line = focusLine(plan, ring);
   const standing = plan.subjects.filter((subject) => subject.stays.length > 0);
   const beats = plan.beats.filter((beat) => standing.some((subject) => subject.id === beat.subjectId));
   const missing: Missing[] = line === null || standing.length === 0 ? ['distance'] : beats.length === 0 ? ['beat'] : [];
   if (line === null || missing.length > 0) return { status: 'incomplete', missing };
 
-  const lens: ZoneLens = {
-    focalLengthMm: lensOfShot.focalLengthMm,
-    fNumber: fNumberOf(lensOfShot, stop),
-    circleOfConfusionMm: planCircleMm(plan.optics),
-    principalSeparationMm: lensOfShot.principalSeparationMm,
-  };
   const { captureFps, durationS } = plan;
   const frameCount = countFrames(durationS, captureFps);
   const distances = markDistances(plan.marks);
-  const judgedLine = judgeLine(line, ring, lens, frameCount, captureFps);
-  const subjects = standing.map((subject) => judgeSubject(subject, distances, judgedLine, lens));
+  const judgedLine = judgeLine(line, ring, optics, frameCount, captureFps);
+  const subjects = standing.map((subject) => judgeSubject(subject, distances, judgedLine));
 
   const softSpans = beats
     .flatMap((beat) => {
       const at = standing.findIndex((subject) => subject.id === beat.subjectId);
-      const causeAt = causeFinder(line, ring, lens, standing[at]!, distances, subjects[at]!, captureFps);
+      const causeAt = causeFinder(line, ring, optics, standing[at]!, distances, subjects[at]!, captureFps);
       return softSpansOf(beat, subjects[at]!, judgedLine.frames, captureFps, causeAt);
     })
     .sort((a, b) => a.fromFrame - b.fromFrame);
   const beatVerdicts = judgeBeats(beats, subjects, captureFps, frameCount);
-  const moves = judgeMoves(line, ring, plan.optics);
+  const moves = judgeMoves(line, ring, plan);
   const isKept = beatVerdicts.every((beat) => beat.kept);
   return {
     status: 'judged',
@@ -54,7 +47,7 @@ export function evaluatePull(plan: ShotPlan): PullVerdict {
     frameCount,
     captureFps,
     durationS,
-    circleOfConfusionMm: lens.circleOfConfusionMm,
+    circleOfConfusionMm: judgedLine.circleOfConfusionMm,
     line: judgedLine.frames,
     subjects,
     ...requiredFrames(beats, subjects, captureFps, frameCount),

@@ -1,6 +1,6 @@
 import { distanceAtTime } from '../floor/index.js';
-import { blurBetween, conjugates, type ZoneLens, zoneLimits } from '../optics/index.js';
-import type { FocusLine } from '../pull/index.js';
+import { blurBetween, conjugates, zoneLimits } from '../optics/index.js';
+import { type FocusLine, isSteady, type ShotOptics, zoneLensAt } from '../pull/index.js';
 import type { LensRing } from '../kit/index.js';
 import type { Subject } from '../floor/index.js';
 import type { LineFrames, SubjectFrames } from './pullVerdict.js';
@@ -12,23 +12,44 @@ export interface JudgedLine {
   readonly objectMm: Float64Array;
   /** Separation and lens to image plane: what makes an object distance a tape distance */
   readonly toTapeMm: Float64Array;
+  readonly focalLengthMm: Float64Array;
+  readonly circleOfConfusionMm: number;
 }
 
 /** A subject nearer than the lens itself would have no blur to compute: it is taken to stand this close to it. */
 const CLOSEST_OBJECT_MM = 1;
 
-/** Follows the line frame by frame: ring, focus, near and far limit. Frames of a hold share their optics. */
-export function judgeLine(line: FocusLine, ring: LensRing, lens: ZoneLens, frameCount: number, captureFps: number): JudgedLine {
+/** Follows the line frame by frame: ring, focus, stop, near and far limit. Frames of a hold at one stop and focal length share their optics. */
+export function judgeLine(
+  line: FocusLine,
+  ring: LensRing,
+  optics: ShotOptics,
+  frameCount: number,
+  captureFps: number,
+): JudgedLine {
   const column = () => new Float64Array(frameCount);
-  const frames = { timesS: column(), ringDeg: column(), focusMm: column(), nearMm: column(), farMm: column() };
+  const frames = {
+    timesS: column(),
+    ringDeg: column(),
+    focusMm: column(),
+    nearMm: column(),
+    farMm: column(),
+    fNumber: column(),
+  };
   const objectMm = column();
   const toTapeMm = column();
+  const focalLengthMm = column();
+  const steadily = isSteady(optics);
+  let lens = zoneLensAt(optics, 0);
   for (let i = 0; i < frameCount; i++) {
     const timeS = i / captureFps;
     const ringDeg = line.ringDegAt(timeS);
     frames.timesS[i] = timeS;
     frames.ringDeg[i] = ringDeg;
-    if (i > 0 && ringDeg === frames.ringDeg[i - 1]) {
+    if (!steadily) lens = zoneLensAt(optics, timeS);
+    frames.fNumber[i] = lens.fNumber;
+    focalLengthMm[i] = lens.focalLengthMm;
+    if (steadily && i > 0 && ringDeg === frames.ringDeg[i - 1]) {
       for (const values of [frames.focusMm, frames.nearMm, frames.farMm, objectMm, toTapeMm]) values[i] = values[i - 1]!;
       continue;
     }
@@ -41,17 +62,12 @@ export function judgeLine(line: FocusLine, ring: LensRing, lens: ZoneLens, frame
     objectMm[i] = at.objectMm;
     toTapeMm[i] = at.imageMm + (lens.principalSeparationMm ?? 0);
   }
-  return { frames, objectMm, toTapeMm };
+  return { frames, objectMm, toTapeMm, focalLengthMm, circleOfConfusionMm: lens.circleOfConfusionMm };
 }
 
 /** Holds one subject against the line, frame by frame. */
-export function judgeSubject(
-  subject: Subject,
-  distanceOfMark: ReadonlyMap<string, number>,
-  judged: JudgedLine,
-  lens: ZoneLens,
-): SubjectFrames {
-  const { frames, objectMm, toTapeMm } = judged;
+export function judgeSubject(subject: Subject, distanceOfMark: ReadonlyMap<string, number>, judged: JudgedLine): SubjectFrames {
+  const { frames, objectMm, toTapeMm, focalLengthMm, circleOfConfusionMm } = judged;
   const n = frames.timesS.length;
   const result = {
     subjectId: subject.id,
@@ -63,12 +79,12 @@ export function judgeSubject(
   for (let i = 0; i < n; i++) {
     const distanceMm = distanceAtTime(subject, distanceOfMark, frames.timesS[i]!);
     const subjectObjectMm = Math.max(distanceMm - toTapeMm[i]!, CLOSEST_OBJECT_MM);
-    const blurMm = blurBetween(lens.focalLengthMm, lens.fNumber, objectMm[i]!, subjectObjectMm);
+    const blurMm = blurBetween(focalLengthMm[i]!, frames.fNumber[i]!, objectMm[i]!, subjectObjectMm);
     result.distanceMm[i] = distanceMm;
-    result.blurCircles[i] = blurMm / lens.circleOfConfusionMm;
+    result.blurCircles[i] = blurMm / circleOfConfusionMm;
     result.marginMm[i] = roomMm(distanceMm, frames.nearMm[i]!, frames.farMm[i]!);
     // rounding at the very edge of the zone is forgiven
-    result.sharp[i] = blurMm <= lens.circleOfConfusionMm * (1 + 1e-9) ? 1 : 0;
+    result.sharp[i] = blurMm <= circleOfConfusionMm * (1 + 1e-9) ? 1 : 0;
   }
   return result;
 }

@@ -1,3 +1,4 @@
+export { comparePlans, type MarkShift, type PlanComparison } from './comparePlans.js';
 export { evaluatePull } from './evaluatePull.js';
 export { narrate, type Narration, type SentencePart, targetName } from './narrate.js';
 export {

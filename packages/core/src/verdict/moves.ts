@@ -1,17 +1,31 @@
 import type { LensRing } from '../kit/index.js';
 import { MINIMUM_JERK_PEAK } from '../floor/index.js';
-import { type FocusLine, gradeMove, handTimeS, landingWindow, pullDifficultyBits, type ShotPlan } from '../pull/index.js';
+import {
+  type FocusLine,
+  gradeMove,
+  handTimeS,
+  landingWindow,
+  pullDifficultyBits,
+  type ShotPlan,
+  wheelTurn,
+  zoneLensAt,
+} from '../pull/index.js';
 import type { MoveVerdict } from './pullVerdict.js';
 
 /** Each rack as a hand meets it: travel, window at the landing, difficulty, time needed against time there is. */
-export function judgeMoves(line: FocusLine, ring: LensRing, optics: ShotPlan['optics']): MoveVerdict[] {
+export function judgeMoves(
+  line: FocusLine,
+  ring: LensRing,
+  { optics, wheel }: Pick<ShotPlan, 'optics' | 'wheel'>,
+): MoveVerdict[] {
   return line.moves.map((move) => {
     const { from, to } = move;
     const travelDeg = Math.abs(to.ringDeg - from.ringDeg);
-    const window = landingWindow(optics, ring, to.distanceMm);
+    const window = landingWindow(zoneLensAt(optics, move.endS), ring, to.distanceMm);
     const bits = pullDifficultyBits(travelDeg, window.widthDeg);
     const availableS = move.endS - move.startS;
-    const neededS = travelDeg === 0 ? 0 : handTimeS(bits);
+    const atWheel = wheel && wheelTurn(wheel, travelDeg, window.widthDeg);
+    const neededS = travelDeg === 0 ? 0 : (atWheel?.leastS ?? handTimeS(bits));
     return {
       ...move,
       travelDeg,
@@ -20,6 +34,7 @@ export function judgeMoves(line: FocusLine, ring: LensRing, optics: ShotPlan['op
       nearRoomDeg: Math.abs(window.nearSideDeg),
       farRoomDeg: Math.abs(window.farSideDeg),
       bits,
+      wheel: atWheel,
       neededS,
       availableS,
       grade: neededS === 0 ? 'comfortable' : gradeMove(availableS, neededS),

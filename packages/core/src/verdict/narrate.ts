@@ -94,6 +94,10 @@ function why({ cause, subjectId }: SoftSpan, verdict: JudgedPull, plan: ShotPlan
       return `, because ${pull(cause.moveId)} starts only at ${startOf(cause.moveId)}`;
     case 'left-too-soon':
       return `, because ${pull(cause.moveId)} leaves at ${startOf(cause.moveId)}`;
+    case 'zone-shrinks':
+      return cause.by === 'stop'
+        ? ', because opening the stop makes the zone too thin'
+        : ', because zooming in makes the zone too thin';
     case 'walks':
       return ` while ${subjectName(plan, subjectId)} walks and no pull follows`;
     case 'out-of-reach':

@@ -1,4 +1,4 @@
-import type { LineMove, MoveGrade } from '../pull/index.js';
+import type { LineMove, MoveGrade, WheelTurn } from '../pull/index.js';
 
 /** On which side of the zone a soft subject is. */
 export type Side = 'in front' | 'behind';
@@ -14,6 +14,8 @@ export type Cause =
   | { readonly kind: 'starts-too-late'; readonly moveId: string }
   /** The line was right for the subject, and this move took it away */
   | { readonly kind: 'left-too-soon'; readonly moveId: string }
+  /** The zone was wide enough, and opening the stop or zooming in made it too thin */
+  | { readonly kind: 'zone-shrinks'; readonly by: 'stop' | 'zoom' }
   /** The subject walks, and the line does not go with it */
   | { readonly kind: 'walks' }
   /** The target lies outside what the ring reaches */
@@ -62,7 +64,7 @@ export interface BeatVerdict {
   readonly kept: boolean;
 }
 
-/** A rack, as a hand meets it. Angles in ring degrees. */
+/** A rack, as a hand meets it. Angles in ring degrees, but for the wheel's. */
 export interface MoveVerdict extends LineMove {
   /** Always positive */
   readonly travelDeg: number;
@@ -72,6 +74,8 @@ export interface MoveVerdict extends LineMove {
   readonly nearRoomDeg: number;
   readonly farRoomDeg: number;
   readonly bits: number;
+  /** The same turn at the shot's wheel; null for a hand at the ring itself */
+  readonly wheel: WheelTurn | null;
   readonly neededS: number;
   readonly availableS: number;
   readonly grade: MoveGrade;
@@ -87,6 +91,8 @@ export interface LineFrames {
   readonly nearMm: Float64Array;
   /** Infinity from the hyperfocal distance on */
   readonly farMm: Float64Array;
+  /** Geometric */
+  readonly fNumber: Float64Array;
 }
 
 /** What will happen, frame by frame and in sum. */

@@ -2,25 +2,31 @@ import fc from 'fast-check';
 import { twoPeople } from '../../../test/plans';
 import {
   addBeat,
+  addOpticsMove,
   addRack,
   addStay,
   addSubject,
   changeBeat,
+  cameraMoved,
   changeMark,
+  changeOpticsMove,
   changeRack,
   changeStay,
   changeSubject,
   checkPlan,
   dragRackEdge,
+  marksHold,
   newPlan,
   rackEndS,
   rackRoom,
   rackStartFrom,
   removeBeat,
   removeMark,
+  removeOpticsMove,
   removeRack,
   removeSubject,
   setDuration,
+  setFocalLength,
   setLens,
   setLineStart,
   setStop,
@@ -141,6 +147,7 @@ test('someone walks on: leaves in time, arrives, stays', () => {
 test('whatever is edited, the plan stays one that can be stored', () => {
   const time = fc.double({ min: -5, max: 30, noNaN: true });
   const distance = fc.double({ min: 300, max: 30_000, noNaN: true });
+  const track = fc.constantFrom('stopPulls' as const, 'zooms' as const);
   const any = (prefix: string) => fc.integer({ min: 1, max: 4 }).map((n) => `${prefix}-${n}`);
   const step: fc.Arbitrary<(plan: ShotPlan) => ShotPlan> = fc.oneof(
     distance.map(
@@ -191,6 +198,27 @@ test('whatever is edited, the plan stays one that can be stored', () => {
     ),
     any('beat').map((id) => (plan: ShotPlan) => removeBeat(plan, id)),
     time.map((durationS) => (plan: ShotPlan) => setDuration(plan, durationS)),
+    fc
+      .tuple(fc.integer({ min: 20, max: 150 }), fc.integer({ min: 20, max: 300 }), fc.double({ min: 1, max: 20, noNaN: true }))
+      .map(
+        ([focalLengthMm, longestMm, widestStop]) =>
+          (plan: ShotPlan) =>
+            setLens(plan, { focalLengthMm, longestMm, widestStop, widestStopLong: widestStop * 1.3 }),
+      ),
+    fc.tuple(track, fc.double({ min: 0, max: 12, noNaN: true }), fc.double({ min: 1, max: 200, noNaN: true })).map(
+      ([name, atS, to]) =>
+        (plan: ShotPlan) =>
+          addOpticsMove(plan, name, atS, to),
+    ),
+    fc.tuple(track, fc.constantFrom('iris-1', 'zoom-1', 'iris-2'), time, time).map(
+      ([name, id, startS, durationS]) =>
+        (plan: ShotPlan) =>
+          changeOpticsMove(plan, name, id, { startS, durationS }),
+    ),
+    track.map((name) => (plan: ShotPlan) => removeOpticsMove(plan, name, plan.optics[name][0]?.id ?? 'none')),
+    distance.map(
+      (mm) => (plan: ShotPlan) => marksHold(cameraMoved(setFocalLength(setStop(plan, mm / 1000), mm / 100)), 'mark-1'),
+    ),
     distance.map((distanceMm) => (plan: ShotPlan) => setLineStart(plan, { kind: 'distance', distanceMm })),
   );
   fc.assert(

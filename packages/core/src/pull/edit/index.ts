@@ -1,6 +1,29 @@
 export { addBeat, changeBeat, removeBeat, SHORTEST_BEAT_S } from './beats.js';
-export { changeMark, removeMark } from './marks.js';
+export {
+  type GearChange,
+  gearChanges,
+  type GearPart,
+  KIND_OF,
+  type KitNow,
+  letGo,
+  takeCamera,
+  takeLens,
+  takeRig,
+  takeWheel,
+} from './gear.js';
+export { changeMark, marksHold, removeMark, staleMarks } from './marks.js';
 export { newPlan } from './newPlan.js';
+export {
+  addOpticsMove,
+  cameraMoved,
+  changeOpticsMove,
+  type OpticsTrack,
+  removeOpticsMove,
+  setCamera,
+  setFocalLength,
+  setLens,
+  setStop,
+} from './optics.js';
 export { addRack, changeRack, dragRackEdge, type RackRoom, rackRoom, rackStartFrom, removeRack, setLineStart } from './racks.js';
-export { setCamera, setDuration, setLens, setStop, shortestDurationS } from './shot.js';
+export { setDuration, shortestDurationS } from './shot.js';
 export { addStay, addSubject, changeStay, changeSubject, removeSubject } from './subjects.js';

@@ -1,14 +1,33 @@
-import type { Mark } from '../../floor/index.js';
+import type { Mark, StaleReason } from '../../floor/index.js';
 import type { LineTarget, ShotPlan } from '../shotPlan.js';
 import { withItem, without } from './ids.js';
 
-/** Measures a mark again, or corrects what is said of it. */
+/** Measures a mark again, which makes its distance hold, or corrects what is said of it. */
 export function changeMark(
   plan: ShotPlan,
   id: string,
   changes: Partial<Pick<Mark, 'distanceMm' | 'letter' | 'method' | 'note' | 'uncertaintyMm'>>,
 ): ShotPlan {
-  return { ...plan, marks: withItem(plan.marks, id, (mark) => ({ ...mark, ...changes })) };
+  return {
+    ...plan,
+    marks: withItem(plan.marks, id, (mark) => ({
+      ...mark,
+      ...changes,
+      ...(changes.distanceMm === undefined ? {} : { stale: null }),
+    })),
+  };
+}
+
+/** Says that distances are doubtful from now on. Infinity stays where it is. */
+export function staleMarks(plan: ShotPlan, reason: StaleReason): ShotPlan {
+  const marks = plan.marks.map((mark) => (mark.distanceMm === null ? mark : { ...mark, stale: reason }));
+  return { ...plan, marks };
+}
+
+/** Says that a distance, or without an id every one, still holds: it was measured again and came out the same. */
+export function marksHold(plan: ShotPlan, id?: string): ShotPlan {
+  const marks = plan.marks.map((mark) => (mark.stale !== null && (id ?? mark.id) === mark.id ? { ...mark, stale: null } : mark));
+  return { ...plan, marks };
 }
 
 /** Takes a mark away with the stays at it. Moves that went to it keep its distance. */

@@ -1,8 +1,9 @@
-import { ringOf } from '../../kit/index.js';
+import { ringOf, withinReach } from '../../kit/index.js';
 import { handTimeS, pullDifficultyBits } from '../difficulty.js';
-import { targetDistanceMm, withinReach } from '../focusLine.js';
+import { targetDistanceMm } from '../focusLine.js';
 import { landingWindow } from '../landingWindow.js';
 import { markDistances } from '../../floor/index.js';
+import { zoneLensAt } from '../opticsTrack.js';
 import { PLAN_LIMITS } from '../planLimits.js';
 import { type Beat, type LineTarget, type Rack, rackEndS, type ShotPlan } from '../shotPlan.js';
 import { clamp, nextId, withItem, without } from './ids.js';
@@ -37,7 +38,7 @@ export function addRack(plan: ShotPlan, markId: string, atS: number): ShotPlan {
   if (!gap) return plan;
   const { fromS, toS, before } = gap;
   const target: LineTarget = { kind: 'mark', markId };
-  const durationS = Math.min(comfortableS(plan, before, target), toS - fromS);
+  const durationS = Math.min(comfortableS(plan, before, target, fromS), toS - fromS);
   const rack: Rack = { id: nextId('rack', plan.line.moves), kind: 'rack', startS: fromS, durationS, target, cue: '' };
   const moves = [...plan.line.moves, rack].sort((a, b) => a.startS - b.startS);
   return withBeatsFor({ ...plan, line: { ...plan.line, moves } }, rack);
@@ -104,11 +105,11 @@ function freeGap(plan: ShotPlan, atS: number): { fromS: number; toS: number; bef
   return null;
 }
 
-function comfortableS(plan: ShotPlan, from: LineTarget, to: LineTarget): number {
+function comfortableS(plan: ShotPlan, from: LineTarget, to: LineTarget, atS: number): number {
   const ring = ringOf(plan.optics.lens);
   const distances = markDistances(plan.marks);
   const angle = (target: LineTarget) => ring.angleAt(withinReach(ring, targetDistanceMm(target, distances)));
-  const window = landingWindow(plan.optics, ring, withinReach(ring, targetDistanceMm(to, distances)));
+  const window = landingWindow(zoneLensAt(plan.optics, atS), ring, withinReach(ring, targetDistanceMm(to, distances)));
   const needS = handTimeS(pullDifficultyBits(Math.abs(angle(to) - angle(from)), window.widthDeg));
   // in tenths of a second, as one would say it
   return Math.ceil(needS * COMFORT * 10) / 10;

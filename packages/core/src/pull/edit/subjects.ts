@@ -99,6 +99,7 @@ function markFor(plan: ShotPlan, subjectId: string, distanceMm: number | null): 
     distanceMm: distanceMm === null ? null : clamp(distanceMm, PLAN_LIMITS.distanceMm.min, PLAN_LIMITS.distanceMm.max),
     method: 'tape',
     uncertaintyMm: TAPE_UNCERTAINTY_MM,
+    stale: null,
     note: '',
   };
 }

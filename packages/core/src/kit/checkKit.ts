@@ -1,0 +1,117 @@
+import { CoreError, PlanError, type Problem } from '../errors.js';
+import type { Shape } from '../shape.js';
+import type { KitCamera } from './kitCamera.js';
+import { kitCameraShape, kitLensShape, rigShape, wheelShape } from './kitShapes.js';
+import { isZoom, type KitLens, type Lens, ringOf } from './lens.js';
+import type { Rig } from './rig.js';
+import { scaleProblems } from './scaleProblems.js';
+import type { Wheel } from './wheel.js';
+
+/** The kinds of kit, and what each is described by. */
+export interface KitItems {
+  readonly cameras: KitCamera;
+  readonly lenses: KitLens;
+  readonly wheels: Wheel;
+  readonly rigs: Rig;
+}
+export type KitKind = keyof KitItems;
+export const KIT_KINDS: readonly KitKind[] = ['cameras', 'lenses', 'wheels', 'rigs'];
+
+const SHAPES: { readonly [K in KitKind]: Shape<KitItems[K]> } = {
+  cameras: kitCameraShape,
+  lenses: kitLensShape,
+  wheels: wheelShape,
+  rigs: rigShape,
+};
+
+/** The name that an item of kit goes by. */
+export function kitName<K extends KitKind>(kind: K, item: KitItems[K]): string {
+  return kind === 'lenses' ? (item as KitLens).lens.name : (item as KitCamera | Wheel | Rig).name;
+}
+
+/**
+ * Everything that is wrong with an item of kit.
+ *
+ * @param value - anything, as it came from a file or over the wire
+ * @returns an empty list for one that can be stored and used in a shot
+ */
+export function checkKitItem(kind: KitKind, value: unknown): Problem[] {
+  const problems: Problem[] = [];
+  SHAPES[kind].check(value, '', problems);
+  if (problems.length > 0) return problems;
+  if (kind === 'lenses') return lensProblems((value as KitLens).lens, 'lens');
+  if (kind === 'cameras') return cameraProblems(value as KitCamera);
+  return [];
+}
+
+/** @throws {PlanError} listing every problem */
+export function assertKitItem<K extends KitKind>(kind: K, value: unknown): asserts value is KitItems[K] {
+  const [first, ...others] = checkKitItem(kind, value);
+  if (first) throw new PlanError([first, ...others]);
+}
+
+/** What the figures of a lens say of each other. @param path - where the lens stands in what was given */
+export function lensProblems(lens: Lens, path: string): Problem[] {
+  const problems: Problem[] = [];
+  const say = (code: string, field: string, message: string, need: string) =>
+    problems.push({ code, path: `${path}.${field}`, message, need });
+  if (lens.longestMm < lens.focalLengthMm)
+    say('zoom-swapped', 'longestMm', `it is shorter than ${lens.focalLengthMm}`, `${lens.focalLengthMm} or more`);
+  for (const field of ['widestStop', 'widestStopLong'] as const) {
+    if (lens[field] > lens.narrowestStop)
+      say(
+        'stops-swapped',
+        field,
+        `the widest stop ${lens[field]} is narrower than ${lens.narrowestStop}`,
+        'the smaller number as the widest',
+      );
+  }
+  if (!isZoom(lens) && lens.widestStopLong !== lens.widestStop)
+    say('not-a-zoom', 'widestStopLong', 'it differs from the widest stop of a prime', `${lens.widestStop}`);
+  if (lens.response === 'steps' && lens.stepCount < 1)
+    say('no-steps', 'stepCount', 'a ring in steps has none', 'how many presses lead from one end to the other');
+  const lifeSizeMm = 4 * Math.max(lens.longestMm, lens.focalLengthMm) + lens.principalSeparationMm;
+  const nearestMm =
+    lens.ring.kind === 'table' ? Math.min(...lens.ring.points.map((point) => point.distanceMm ?? Infinity)) : lens.closeFocusMm;
+  if (nearestMm < lifeSizeMm)
+    say('closer-than-life-size', 'closeFocusMm', `got ${nearestMm}`, `at least ${lifeSizeMm} (four focal lengths)`);
+  else if (lens.ring.kind === 'table') problems.push(...ringProblems(lens, lens.ring.points, path));
+  return problems;
+}
+
+function ringProblems(lens: Lens, points: Parameters<typeof scaleProblems>[0], path: string): Problem[] {
+  const named = scaleProblems(points).map((problem) => ({ ...problem, path: `${path}.ring.${problem.path}` }));
+  if (named.length > 0) return named;
+  try {
+    ringOf(lens);
+    return [];
+  } catch (error) {
+    if (!(error instanceof CoreError)) throw error;
+    const { code, path: at, message, need } = error;
+    return [{ code, path: `${path}.ring.${at}`, message: message.slice(at.length + 2), need }];
+  }
+}
+
+function cameraProblems(camera: KitCamera): Problem[] {
+  const twice = (path: string, values: readonly (string | number)[], what: string): Problem[] =>
+    values.flatMap((value, index) =>
+      values.indexOf(value) < index
+        ? [{ code: 'twice', path: `${path}[${index}]`, message: `${what} ${value} stands there twice`, need: 'each once' }]
+        : [],
+    );
+  return [
+    ...twice(
+      'modes',
+      camera.modes.map(({ id }) => id),
+      'the id',
+    ),
+    ...twice(
+      'steadying',
+      camera.steadying.map(({ id }) => id),
+      'the id',
+    ),
+    ...twice('displays', camera.displays, 'the display'),
+    ...twice('frameRates', camera.frameRates, 'the rate'),
+    ...twice('baseIsos', camera.baseIsos, 'ISO'),
+  ];
+}

@@ -1,0 +1,173 @@
+import type { Problem } from '../../errors.js';
+import { CsvProblems, type CsvReading, type CsvTable, readFigure, tidyHeading, tidyTable, unreadFigure } from './table.js';
+
+/** One column of a table of things: its heading, and how a thing's value is written and read there. */
+export interface CsvColumn<T> {
+  readonly heading: string;
+  write(item: T): string;
+  /** The item with the cell's value in it; or what is wrong with the cell */
+  read(cell: string, item: T): T | { readonly message: string; readonly need: string };
+  /** A file without this column is refused */
+  readonly isNeeded?: boolean;
+}
+
+/** The table of these things, heading first. */
+export function writeTable<T>(columns: readonly CsvColumn<T>[], items: readonly T[]): string[][] {
+  return [columns.map(({ heading }) => heading), ...items.map((item) => columns.map((column) => column.write(item)))];
+}
+
+/**
+ * Reads a table of things by its headings, in any order; columns that are missing keep what a new thing has.
+ *
+ * @param fresh - what a line starts from
+ * @param check - what is wrong with a whole item; paths are dropped, the line is named
+ * @param most - refused beyond so many lines
+ * @returns all of them, or every problem with its line and column
+ */
+export function readTable<T>(
+  table: CsvTable,
+  columns: readonly CsvColumn<T>[],
+  options: { readonly fresh: T; readonly check: (item: T) => readonly Problem[]; readonly most: number },
+): CsvReading<T> {
+  const problems = new CsvProblems();
+  const [head, ...body] = tidyTable(table);
+  const placed = head ? placeColumns(head.line, head.cells, columns, problems) : null;
+  if (!head)
+    problems.add(1, null, 'the file is empty', `a heading: ${columns.map(({ heading }) => heading).join(', ')}`, 'empty');
+  if (body.length > options.most)
+    problems.add(body[options.most]!.line, null, `the file has ${body.length} lines`, `at most ${options.most}`, 'too-many');
+  if (!placed || problems.hasAny) return { status: 'unread', problems: problems.list };
+  const items: T[] = [];
+  for (const { line, cells } of body) {
+    if (problems.isFull) break;
+    if (cells.length > head!.cells.length) {
+      problems.add(
+        line,
+        null,
+        `it has ${cells.length} cells and the heading ${head!.cells.length}`,
+        'a decimal point, or semicolons between the cells where commas are decimal',
+        'other-width',
+      );
+      continue;
+    }
+    items.push(...readLine(line, cells, placed, options, problems));
+  }
+  return problems.hasAny ? { status: 'unread', problems: problems.list } : { status: 'read', items };
+}
+
+function readLine<T>(
+  line: number,
+  cells: readonly string[],
+  placed: readonly { at: number; column: CsvColumn<T> }[],
+  { fresh, check }: { readonly fresh: T; readonly check: (item: T) => readonly Problem[] },
+  problems: CsvProblems,
+): T[] {
+  let item = fresh;
+  let isRead = true;
+  for (const { at, column } of placed) {
+    const cell = cells[at] ?? '';
+    if (cell === '' && !column.isNeeded) continue;
+    const next = column.read(cell, item);
+    if (typeof next === 'object' && next !== null && 'message' in next && 'need' in next) {
+      problems.add(line, column.heading, next.message, next.need);
+      isRead = false;
+    } else item = next as T;
+  }
+  if (!isRead) return [];
+  const [wrong] = check(item);
+  if (wrong) problems.add(line, wrong.path || null, wrong.message, wrong.need, wrong.code);
+  return wrong ? [] : [item];
+}
+
+function placeColumns<T>(
+  line: number,
+  cells: readonly string[],
+  columns: readonly CsvColumn<T>[],
+  problems: CsvProblems,
+): { at: number; column: CsvColumn<T> }[] {
+  const placed = cells.flatMap((cell, at) => {
+    if (cell === '') return [];
+    const column = columns.find(({ heading }) => tidyHeading(heading) === tidyHeading(cell));
+    if (!column)
+      problems.add(
+        line,
+        cell,
+        'this heading is not known',
+        `one of: ${columns.map(({ heading }) => heading).join(', ')}`,
+        'heading',
+      );
+    return column ? [{ at, column }] : [];
+  });
+  for (const column of columns) {
+    const times = placed.filter((item) => item.column === column).length;
+    if (times === 0 && column.isNeeded)
+      problems.add(line, null, `there is no column “${column.heading}”`, 'that column', 'heading');
+    if (times > 1) problems.add(line, column.heading, 'this heading stands there twice', 'it once', 'heading');
+  }
+  // in the order of the declaration: what a later column means may hang on an earlier one
+  return placed.sort((a, b) => columns.indexOf(a.column) - columns.indexOf(b.column));
+}
+
+/** A column of a plain number. */
+export function figureColumn<T>(
+  heading: string,
+  get: (item: T) => number | null,
+  set: (item: T, value: number) => T,
+  options: { readonly isNeeded?: boolean; readonly unit?: RegExp } = {},
+): CsvColumn<T> {
+  return {
+    heading,
+    isNeeded: options.isNeeded ?? false,
+    write: (item) => String(get(item) ?? ''),
+    read: (cell, item) => {
+      const given = options.unit ? cell.replace(options.unit, '').trim() : cell;
+      const value = readFigure(given);
+      if (value !== null) return set(item, value);
+      const [message, need] = unreadFigure(given);
+      return { message, need };
+    },
+  };
+}
+
+/** A column of one of several words. */
+export function choiceColumn<T, W extends string>(
+  heading: string,
+  words: readonly W[],
+  get: (item: T) => W,
+  set: (item: T, value: W) => T,
+): CsvColumn<T> {
+  return {
+    heading,
+    write: get,
+    read: (cell, item) => {
+      const word = words.find((candidate) => candidate.toLowerCase() === cell.toLowerCase());
+      return word ? set(item, word) : { message: `“${cell}” is none of the choices`, need: words.join(' or ') };
+    },
+  };
+}
+
+export function textColumn<T>(
+  heading: string,
+  get: (item: T) => string,
+  set: (item: T, value: string) => T,
+  isNeeded = false,
+): CsvColumn<T> {
+  return {
+    heading,
+    isNeeded,
+    write: get,
+    read: (cell, item) => (cell === '' && isNeeded ? { message: 'the cell is empty', need: 'a name' } : set(item, cell)),
+  };
+}
+
+export function yesNoColumn<T>(heading: string, get: (item: T) => boolean, set: (item: T, value: boolean) => T): CsvColumn<T> {
+  return {
+    heading,
+    write: (item) => (get(item) ? 'yes' : 'no'),
+    read: (cell, item) => {
+      if (/^(yes|y|true|1)$/i.test(cell)) return set(item, true);
+      if (/^(no|n|false|0)$/i.test(cell)) return set(item, false);
+      return { message: `“${cell}” is neither`, need: 'yes or no' };
+    },
+  };
+}

@@ -1,0 +1,224 @@
+import fc from 'fast-check';
+import { formatDistance, parseDistance } from '../../units/index';
+import {
+  type CsvTable,
+  type KitLens,
+  lensTable,
+  plainLens,
+  readLensTable,
+  readScale,
+  readWheelTable,
+  type Wheel,
+  wheelTable,
+} from '../index';
+
+/** A file as its rows of cells: a line each, cells parted by `|`. */
+const table = (...lines: string[]): CsvTable => lines.map((line) => line.split('|'));
+
+const points = (...rows: [number | null, number][]) => rows.map(([distanceMm, ringDeg]) => ({ distanceMm, ringDeg }));
+
+describe('scale points are read where their meaning is sure', () => {
+  test.each<[string, CsvTable, ReturnType<typeof points>]>([
+    ['plain', table('distance m|ring deg', 'inf|0', '3|80', '0.65|280'), points([null, 0], [3000, 80], [650, 280])],
+    [
+      'with a byte order mark, blank lines and padding',
+      table('\uFEFFDistance (m) | Ring (°)', '', ' 3 | 80 ', '|'),
+      points([3000, 80]),
+    ],
+    ['decimal commas', table('distance m|ring deg', '2,4|80,5'), points([2400, 80.5])],
+    ['other names, other order', table('angle|feet|note', '80|10|engraved'), points([3048, 80])],
+    [
+      'feet and metres mixed, each with its unit',
+      table('distance|deg', "7'11|90", '3 m|80', '240cm|85'),
+      points([2413, 90], [3000, 80], [2400, 85]),
+    ],
+    ['a unit in the heading, another in a cell', table('distance ft|deg', '10|80', '2m|100'), points([3048, 80], [2000, 100])],
+    [
+      'no heading, and cells that speak for themselves',
+      table('0|inf', '95|3m', '180°|1.5m'),
+      points([null, 0], [3000, 95], [1500, 180]),
+    ],
+  ])('%s', (_, given, items) => expect(readScale(given)).toEqual({ status: 'read', items }));
+
+  test.each<[string, CsvTable, string, string]>([
+    ['an empty file', [], 'line 1', 'the file is empty'],
+    ['a heading alone', table('distance m|ring deg'), 'line 1', 'there is no point in it'],
+    ['no heading', table('3|80', '2|120'), 'line 1', 'there is no heading, and the cells do not say which is the distance'],
+    ['two distances', table('distance m|distance ft|deg', '1|2|3'), 'line 1', 'names 2 distances and 1 angles'],
+    ['another separator', table('distance m ring deg', '3 80'), 'line 1', 'is one cell'],
+    ['no unit', table('distance|deg', '3|80'), 'line 2, distance', '“3” does not say its unit'],
+    ['a comma that parts cells and decimals', table('distance m|deg', '2|4|80'), 'line 2', 'it has 3 cells and the heading 2'],
+    ['thousands', table('distance mm|deg', '1,200|80'), 'line 2, distance mm', '“1,200” may be 1200 or 1.200'],
+    ['words', table('distance m|deg', '2|80', 'near|90'), 'line 3, distance m', "“near” can't be read as a distance"],
+    ['no angle', table('distance m|deg', '2|'), 'line 2, deg', 'the cell is empty'],
+    ['an angle beyond any ring', table('distance m|deg', '2|9000'), 'line 2, deg', 'more than any ring turns'],
+    ['a distance beyond any tape', table('distance m|deg', '90000|9'), 'line 2, distance m', 'over ten kilometres'],
+    ['nothing', table('distance m|deg', '0|9'), 'line 2, distance m', 'closer than a tape is read'],
+  ])('%s is named by line and column', (_, given, path, message) => {
+    const reading = readScale(given);
+    expect(reading).toMatchObject({ status: 'unread', problems: [{ path }] });
+    expect(reading.status === 'unread' && reading.problems[0]!.message).toContain(message);
+  });
+
+  test('a hundred thousand rows are refused at the first one too many; a hundred wrong cells are not all listed', () => {
+    const many = [['distance m', 'deg'], ...Array.from({ length: 100_000 }, (_, k) => [String(1 + k / 1000), String(k)])];
+    expect(readScale(many)).toMatchObject({
+      status: 'unread',
+      problems: [{ path: 'line 62', message: 'the file has 100000 points', need: expect.stringContaining('at most 60') }],
+    });
+    const wrong = readLensTable([
+      ['name', 'focal length mm', 'widest stop', 'close focus mm'],
+      ...Array.from({ length: 99 }, () => ['a', 'b', 'c', 'd']),
+    ]);
+    expect(wrong.status === 'unread' && wrong.problems).toHaveLength(20);
+  });
+
+  test('whatever distance is printed is read back', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 30, max: 9e6, noNaN: true }),
+        fc.constantFrom('metric' as const, 'imperial' as const),
+        (mm, units) => {
+          const printed = formatDistance(mm, units);
+          const parsed = parseDistance(printed, 'metric');
+          const reading = readScale([
+            ['distance', 'deg'],
+            [printed, '1'],
+          ]);
+          expect(reading.status === 'read' && reading.items[0]!.distanceMm).toBe(parsed.status === 'read' && parsed.distanceMm);
+          expect(parsed.status === 'read' && formatDistance(parsed.distanceMm, units)).toBe(printed);
+        },
+      ),
+      { seed: 31, numRuns: 500 },
+    );
+  });
+});
+
+describe('lenses and wheels as tables', () => {
+  const kitLens = (changes: Partial<KitLens['lens']> = {}): KitLens => ({
+    lens: plainLens({ name: '65 mm T2.2', focalLengthMm: 65, ...changes }),
+    isHired: false,
+    holdTestedOn: '',
+    holdTestedBy: '',
+    notes: '',
+  });
+  const lenses: KitLens[] = [
+    kitLens(),
+    {
+      ...kitLens({
+        ring: { kind: 'table', points: points([null, 0], [3000, 80.25], [650, 280]) },
+        response: 'steps',
+        stepCount: 400,
+      }),
+      notes: 'a "quoted", note; with\nlines',
+    },
+    {
+      ...kitLens({
+        focalLengthMm: 25,
+        longestMm: 100,
+        widestStop: 2.8,
+        widestStopLong: 4,
+        closeFocusMm: 900,
+        holdsFocus: 'holds',
+        squeeze: 1.5,
+        gear: 'pitch 0.8',
+        frontDiameterMm: 95,
+      }),
+      holdTestedOn: '2026-09-01',
+      holdTestedBy: 'Maren',
+      isHired: true,
+    },
+  ];
+  const wheels: Wheel[] = [
+    {
+      name: 'Large',
+      kind: 'wheel',
+      wheelPerRing: 1.5,
+      turns: 'opposite',
+      discDiameterMm: 90,
+      hasEndStops: true,
+      comfortableDeg: 160,
+      fastestDegPerS: null,
+      notes: '',
+    },
+    {
+      name: 'Motor',
+      kind: 'motor',
+      wheelPerRing: 1,
+      turns: 'same',
+      discDiameterMm: 60,
+      hasEndStops: false,
+      comfortableDeg: 300,
+      fastestDegPerS: 400,
+      notes: 'x',
+    },
+  ];
+
+  test('come back without loss', () => {
+    expect(readLensTable(lensTable(lenses))).toEqual({ status: 'read', items: lenses });
+    expect(readWheelTable(wheelTable(wheels))).toEqual({ status: 'read', items: wheels });
+  });
+
+  test('a short list of one’s own is enough: figures that are not there are as usual', () => {
+    const reading = readLensTable(
+      table('Name|Widest stop|Focal length (mm)|Close focus mm', '28|T2.2|28 mm|0.3m', '32|2.2|32|350'),
+    );
+    expect(reading).toMatchObject({
+      status: 'read',
+      items: [
+        { lens: { name: '28', focalLengthMm: 28, longestMm: 28, widestStop: 2.2, closeFocusMm: 300, narrowestStop: 22 } },
+        { lens: { closeFocusMm: 350 } },
+      ],
+    });
+  });
+
+  test.each<[string, CsvTable, string, string]>([
+    [
+      'an unknown heading',
+      table('name|focal length mm|widest stop|close focus mm|colour', 'a|50|2|500|red'),
+      'line 1, colour',
+      'this heading is not known',
+    ],
+    [
+      'a heading twice',
+      table('name|name|focal length mm|widest stop|close focus mm', 'a|b|50|2|500'),
+      'line 1, name',
+      'stands there twice',
+    ],
+    ['a needed column', table('name|focal length mm|widest stop', 'a|50|2'), 'line 1', 'there is no column “close focus mm”'],
+    [
+      'a figure',
+      table('name|focal length mm|widest stop|close focus mm', 'a|50|2|500', 'b|fifty|2|500'),
+      'line 3, focal length mm',
+      "“fifty” can't be read as a number",
+    ],
+    [
+      'a choice',
+      table('name|focal length mm|widest stop|close focus mm|nearer turns', 'a|50|2|500|left'),
+      'line 2, nearer turns',
+      '“left” is none of the choices',
+    ],
+    [
+      'yes and no',
+      table('name|focal length mm|widest stop|close focus mm|hired', 'a|50|2|500|perhaps'),
+      'line 2, hired',
+      '“perhaps” is neither',
+    ],
+    [
+      'a scale',
+      table('name|focal length mm|widest stop|close focus mm|scale', 'a|50|2|500|inf@0 3000'),
+      'line 2, scale',
+      "“3000” can't be read as a point",
+    ],
+    [
+      'what the figures say of each other',
+      table('name|focal length mm|widest stop|close focus mm', 'a|50|2|100'),
+      'line 2, lens.closeFocusMm',
+      'got 100',
+    ],
+    ['a name', table('name|focal length mm|widest stop|close focus mm', '|50|2|500'), 'line 2, name', 'the cell is empty'],
+  ])('%s is named by line and column, and nothing is read', (_, given, path, message) => {
+    const reading = readLensTable(given);
+    expect(reading).toMatchObject({ status: 'unread', problems: [{ path, message: expect.stringContaining(message) }] });
+  });
+});

@@ -1,0 +1,225 @@
+import { parseDistance } from '../../units/index.js';
+import { checkKitItem } from '../checkKit.js';
+import { HOLD_TESTS, type KitLens, type Lens, plainLens, RING_RESPONSES } from '../lens.js';
+import type { RingPoint } from '../tableRing.js';
+import type { Wheel } from '../wheel.js';
+import { choiceColumn, type CsvColumn, figureColumn, readTable, textColumn, writeTable, yesNoColumn } from './columns.js';
+import { type CsvReading, type CsvTable, readFigure, unreadFigure } from './table.js';
+
+/** More lenses than any house hires out. */
+export const MOST_ITEMS = 5000;
+
+/** A line whose longest focal length, or stop there, is left empty describes a prime. */
+const FRESH_LENS: KitLens = {
+  lens: { ...plainLens({ name: '?', focalLengthMm: 50 }), longestMm: 0, widestStopLong: 0, closeFocusMm: 0 },
+  isHired: false,
+  holdTestedOn: '',
+  holdTestedBy: '',
+  notes: '',
+};
+
+const inLens =
+  <K extends keyof Lens>(key: K) =>
+  (item: KitLens, value: Lens[K]): KitLens => ({ ...item, lens: { ...item.lens, [key]: value } });
+
+const figure = (heading: string, key: keyof Lens, options: { isNeeded?: boolean; unit?: RegExp } = {}): CsvColumn<KitLens> =>
+  figureColumn(
+    heading,
+    ({ lens }) => lens[key] as number | null,
+    inLens(key) as (item: KitLens, value: number) => KitLens,
+    options,
+  );
+
+const MM = /mm$/i;
+const STOP = /^(t|f\/?)(?=\d)/i;
+
+const LENS_COLUMNS: readonly CsvColumn<KitLens>[] = [
+  textColumn('name', ({ lens }) => lens.name, inLens('name'), true),
+  figure('focal length mm', 'focalLengthMm', { isNeeded: true, unit: MM }),
+  figure('longest mm', 'longestMm', { unit: MM }),
+  choiceColumn('stops are', ['T', 'f'] as const, ({ lens }) => lens.stopScale, inLens('stopScale')),
+  figure('widest stop', 'widestStop', { isNeeded: true, unit: STOP }),
+  figure('widest stop at long end', 'widestStopLong', { unit: STOP }),
+  figure('narrowest stop', 'narrowestStop', { unit: STOP }),
+  figure('light let through', 'transmittance'),
+  {
+    heading: 'close focus mm',
+    isNeeded: true,
+    write: ({ lens }) => String(lens.closeFocusMm),
+    read: (cell, item) => {
+      const mm = readFigure(cell);
+      if (mm !== null) return inLens('closeFocusMm')(item, mm);
+      const parsed = parseDistance(cell, 'metric');
+      if (parsed.status === 'read') return inLens('closeFocusMm')(item, parsed.distanceMm);
+      const [message] = unreadFigure(cell);
+      return { message, need: "millimetres, or a distance with its unit such as 0.65m or 2'2" };
+    },
+  },
+  throwColumn(),
+  {
+    heading: 'scale',
+    write: ({ lens }) =>
+      lens.ring.kind === 'table'
+        ? lens.ring.points.map(({ distanceMm, ringDeg }) => `${distanceMm ?? 'inf'}@${ringDeg}`).join(' ')
+        : '',
+    read: readPoints,
+  },
+  figure('principal separation mm', 'principalSeparationMm', { unit: MM }),
+  choiceColumn('nearer turns', ['clockwise', 'anticlockwise'] as const, ({ lens }) => lens.nearerTurns, inLens('nearerTurns')),
+  choiceColumn('ring answers by', RING_RESPONSES, ({ lens }) => lens.response, inLens('response')),
+  figure('steps', 'stepCount'),
+  yesNoColumn('reports data', ({ lens }) => lens.reportsData, inLens('reportsData')),
+  figure('squeeze', 'squeeze'),
+  figure('breathing percent', 'breathingPercent'),
+  choiceColumn('holds focus zooming', HOLD_TESTS, ({ lens }) => lens.holdsFocus, inLens('holdsFocus')),
+  textColumn(
+    'tested on',
+    ({ holdTestedOn }) => holdTestedOn,
+    (item, holdTestedOn) => ({ ...item, holdTestedOn }),
+  ),
+  textColumn(
+    'tested by',
+    ({ holdTestedBy }) => holdTestedBy,
+    (item, holdTestedBy) => ({ ...item, holdTestedBy }),
+  ),
+  figure('front mm', 'frontDiameterMm', { unit: MM }),
+  figure('ring mm', 'ringDiameterMm', { unit: MM }),
+  textColumn('gear', ({ lens }) => lens.gear, inLens('gear')),
+  yesNoColumn(
+    'hired',
+    ({ isHired }) => isHired,
+    (item, isHired) => ({ ...item, isHired }),
+  ),
+  textColumn(
+    'notes',
+    ({ notes }) => notes,
+    (item, notes) => ({ ...item, notes }),
+  ),
+];
+
+function throwColumn(): CsvColumn<KitLens> {
+  return figureColumn(
+    'throw deg',
+    ({ lens }) => (lens.ring.kind === 'helicoid' ? lens.ring.focusThrowDeg : null),
+    (item, focusThrowDeg) => inLens('ring')(item, { kind: 'helicoid', focusThrowDeg }),
+  );
+}
+
+function readPoints(cell: string, item: KitLens): KitLens | { message: string; need: string } {
+  const need = 'points such as inf@0 3000@95 650@260: millimetres at degrees';
+  const points: RingPoint[] = [];
+  for (const part of cell.split(/\s+/)) {
+    const [distance = '', angle = '', ...rest] = part.split('@');
+    const mm = /^(inf|∞)$/i.test(distance) ? null : readFigure(distance);
+    const ringDeg = readFigure(angle);
+    if (ringDeg === null || (mm === null && !/^(inf|∞)$/i.test(distance)) || rest.length > 0)
+      return { message: `“${part}” can't be read as a point`, need };
+    points.push({ distanceMm: mm, ringDeg });
+  }
+  return inLens('ring')(item, { kind: 'table', points });
+}
+
+/** A prime needs no figures of its long end. */
+function completed(item: KitLens): KitLens {
+  const { lens } = item;
+  return {
+    ...item,
+    lens: {
+      ...lens,
+      longestMm: lens.longestMm || lens.focalLengthMm,
+      widestStopLong: lens.widestStopLong || lens.widestStop,
+      stepCount: lens.response === 'steps' ? lens.stepCount : 0,
+    },
+  };
+}
+
+/** Lenses as a table, heading first: what `readLensTable` reads back without loss. */
+export function lensTable(lenses: readonly KitLens[]): string[][] {
+  return writeTable(LENS_COLUMNS, lenses);
+}
+
+/** @returns all lenses of the table, or every problem with its line and column */
+export function readLensTable(table: CsvTable): CsvReading<KitLens> {
+  const reading = readTable(table, LENS_COLUMNS, {
+    fresh: FRESH_LENS,
+    check: (item) => checkKitItem('lenses', completed(item)),
+    most: MOST_ITEMS,
+  });
+  return reading.status === 'read' ? { status: 'read', items: reading.items.map(completed) } : reading;
+}
+
+const FRESH_WHEEL: Wheel = {
+  name: '?',
+  kind: 'wheel',
+  wheelPerRing: 1,
+  turns: 'same',
+  discDiameterMm: 80,
+  hasEndStops: false,
+  comfortableDeg: 150,
+  fastestDegPerS: null,
+  notes: '',
+};
+
+const WHEEL_COLUMNS: readonly CsvColumn<Wheel>[] = [
+  textColumn(
+    'name',
+    ({ name }) => name,
+    (item, name) => ({ ...item, name }),
+    true,
+  ),
+  choiceColumn(
+    'kind',
+    ['wheel', 'motor'] as const,
+    ({ kind }) => kind,
+    (item, kind) => ({ ...item, kind }),
+  ),
+  figureColumn(
+    'wheel deg per ring deg',
+    ({ wheelPerRing }) => wheelPerRing,
+    (item, wheelPerRing) => ({ ...item, wheelPerRing }),
+    {
+      isNeeded: true,
+    },
+  ),
+  choiceColumn(
+    'turns',
+    ['same', 'opposite'] as const,
+    ({ turns }) => turns,
+    (item, turns) => ({ ...item, turns }),
+  ),
+  figureColumn(
+    'disc mm',
+    ({ discDiameterMm }) => discDiameterMm,
+    (item, discDiameterMm) => ({ ...item, discDiameterMm }),
+    { unit: MM },
+  ),
+  yesNoColumn(
+    'end stops',
+    ({ hasEndStops }) => hasEndStops,
+    (item, hasEndStops) => ({ ...item, hasEndStops }),
+  ),
+  figureColumn(
+    'comfortable deg',
+    ({ comfortableDeg }) => comfortableDeg,
+    (item, comfortableDeg) => ({ ...item, comfortableDeg }),
+  ),
+  figureColumn(
+    'fastest deg per s',
+    ({ fastestDegPerS }) => fastestDegPerS,
+    (item, fastestDegPerS) => ({ ...item, fastestDegPerS }),
+  ),
+  textColumn(
+    'notes',
+    ({ notes }) => notes,
+    (item, notes) => ({ ...item, notes }),
+  ),
+];
+
+export function wheelTable(wheels: readonly Wheel[]): string[][] {
+  return writeTable(WHEEL_COLUMNS, wheels);
+}
+
+/** @returns all wheels of the table, or every problem with its line and column */
+export function readWheelTable(table: CsvTable): CsvReading<Wheel> {
+  return readTable(table, WHEEL_COLUMNS, { fresh: FRESH_WHEEL, check: (item) => checkKitItem('wheels', item), most: MOST_ITEMS });
+}

@@ -1,0 +1,184 @@
+import { MM_PER_FOOT, MM_PER_INCH, parseDistance } from '../../units/index.js';
+import { KIT_LIMITS } from '../kitLimits.js';
+import type { RingPoint } from '../tableRing.js';
+import { CsvProblems, type CsvReading, type CsvTable, readFigure, tidyHeading, tidyTable, unreadFigure } from './table.js';
+
+/** Units that a heading may name, in millimetres. */
+const UNITS: readonly (readonly [pattern: RegExp, mm: number])[] = [
+  [/\b(mm|millimet(er|re)s?)\b/, 1],
+  [/\b(cm|centimet(er|re)s?)\b/, 10],
+  [/\b(m|met(er|re)s?)\b/, 1000],
+  [/\b(ft|feet|foot)\b/, MM_PER_FOOT],
+  [/\b(in|inch(es)?)\b/, MM_PER_INCH],
+];
+
+const DISTANCE = /\b(distance|dist|tape)\b/;
+const ANGLE = /\b(angle|ring|deg|degrees?|rotation|turn)\b/;
+/** `1,200`, with or without a unit: a comma that may as well part thousands. */
+const MAY_BE_THOUSANDS = /^[1-9]\d{0,2},\d{3}(?!\d)/;
+const ENDLESS = /^(inf|infinity|infinite|∞|null)$/i;
+
+interface Columns {
+  readonly distance: number;
+  readonly ring: number;
+  /** What a bare figure counts in; null where only the cells can say */
+  readonly bareMm: number | null;
+  readonly headings: readonly string[];
+}
+
+/**
+ * Reads scale points from a table with a distance and an angle in each line: where the meaning is sure, else it says where it is not.
+ *
+ * A heading names the columns ("distance m, ring deg"); a cell may bring its own unit ("2.4 m", "7'11"), also feet among metres. Without a heading
+ * the meaning is sure only when cells of one column carry units or infinity.
+ *
+ * @returns all points in the order of the file, or every problem with its line and column
+ */
+export function readScale(table: CsvTable): CsvReading<RingPoint> {
+  const problems = new CsvProblems();
+  const rows = tidyTable(table);
+  const columns = columnsOf(rows, problems);
+  if (!columns) return { status: 'unread', problems: problems.list };
+  const body = rows[0] && isHeading(rows[0].cells) ? rows.slice(1) : rows;
+  if (body.length > KIT_LIMITS.ringPoints.max) {
+    problems.add(
+      body[KIT_LIMITS.ringPoints.max]!.line,
+      null,
+      `the file has ${body.length} points`,
+      `at most ${KIT_LIMITS.ringPoints.max}: those engraved or taped`,
+      'too-many',
+    );
+    return { status: 'unread', problems: problems.list };
+  }
+  if (body.length === 0) problems.add(1, null, 'there is no point in it', 'a line for each point of the scale', 'empty');
+  const points = body.flatMap(({ line, cells }) => readPoint(line, cells, columns, problems));
+  return problems.hasAny ? { status: 'unread', problems: problems.list } : { status: 'read', items: points };
+}
+
+function readPoint(line: number, cells: readonly string[], columns: Columns, problems: CsvProblems): RingPoint[] {
+  if (cells.length > columns.headings.length) {
+    problems.add(
+      line,
+      null,
+      `it has ${cells.length} cells and the heading ${columns.headings.length}`,
+      'a decimal point, or semicolons between the cells where commas are decimal',
+      'other-width',
+    );
+    return [];
+  }
+  const distanceMm = readDistanceCell(cells[columns.distance] ?? '', columns.bareMm);
+  const ringCell = (cells[columns.ring] ?? '').replace(/\s*(°|deg|degrees?)$/i, '');
+  const ringDeg = readFigure(ringCell);
+  if (typeof distanceMm === 'string')
+    problems.add(line, columns.headings[columns.distance]!, ...unreadDistance(cells[columns.distance] ?? '', distanceMm));
+  else if (distanceMm !== null && (distanceMm < KIT_LIMITS.distanceMm.min || distanceMm > KIT_LIMITS.distanceMm.max))
+    problems.add(
+      line,
+      columns.headings[columns.distance]!,
+      `“${cells[columns.distance]}” is ${distanceMm < KIT_LIMITS.distanceMm.min ? 'closer than a tape is read' : 'over ten kilometres'}`,
+      'a tape distance, or inf',
+      'out-of-range',
+    );
+  if (ringDeg === null) problems.add(line, columns.headings[columns.ring]!, ...unreadFigure(ringCell));
+  else if (Math.abs(ringDeg) > KIT_LIMITS.ringDeg.max)
+    problems.add(
+      line,
+      columns.headings[columns.ring]!,
+      `${ringDeg}° is more than any ring turns`,
+      'degrees of the ring',
+      'out-of-range',
+    );
+  if (typeof distanceMm === 'string' || ringDeg === null) return [];
+  return [{ distanceMm, ringDeg }];
+}
+
+/** Millimetres, null for infinity, or why it is neither. */
+function readDistanceCell(cell: string, bareMm: number | null): number | null | 'unreadable' | 'no-unit' {
+  if (ENDLESS.test(cell)) return null;
+  const bare = readFigure(cell);
+  if (bare !== null) return bareMm === null ? 'no-unit' : bare * bareMm;
+  const parsed = parseDistance(cell, 'metric');
+  if (parsed.status === 'unread' || MAY_BE_THOUSANDS.test(cell)) return 'unreadable';
+  return parsed.distanceMm === Infinity ? null : parsed.distanceMm;
+}
+
+function unreadDistance(cell: string, why: 'unreadable' | 'no-unit'): [message: string, need: string, code: string] {
+  if (why === 'no-unit')
+    return [
+      `“${cell}” does not say its unit`,
+      'a heading such as “distance m” or “distance ft”, or a unit in the cell',
+      'no-unit',
+    ];
+  const [message] = unreadFigure(cell);
+  return [message.replace('a number', 'a distance'), "a distance such as 2.4 m, 7'11 or inf", 'unreadable'];
+}
+
+function columnsOf(rows: readonly { line: number; cells: readonly string[] }[], problems: CsvProblems): Columns | null {
+  const first = rows[0];
+  if (!first) {
+    problems.add(1, null, 'the file is empty', 'a heading such as “distance m, ring deg” and a line for each point', 'empty');
+    return null;
+  }
+  return isHeading(first.cells) ? fromHeading(first.line, first.cells, problems) : fromCells(rows, problems);
+}
+
+function fromHeading(line: number, cells: readonly string[], problems: CsvProblems): Columns | null {
+  const tidy = cells.map(tidyHeading);
+  const distances = tidy.flatMap((heading, k) => (DISTANCE.test(heading) || isUnit(heading) || heading === 'focus' ? [k] : []));
+  const rings = tidy.flatMap((heading, k) => (ANGLE.test(heading) && !distances.includes(k) ? [k] : []));
+  if (distances.length !== 1 || rings.length !== 1) {
+    const named = cells.filter((cell) => cell !== '').join(', ');
+    const isOneCell = cells.length === 1;
+    problems.add(
+      line,
+      null,
+      isOneCell
+        ? `“${named}” is one cell`
+        : `the heading “${named}” names ${distances.length} distances and ${rings.length} angles`,
+      isOneCell ? 'commas, semicolons or tabs between the cells' : 'one of each, such as “distance m, ring deg”',
+      'heading',
+    );
+    return null;
+  }
+  const heading = tidy[distances[0]!]!;
+  return {
+    distance: distances[0]!,
+    ring: rings[0]!,
+    bareMm: UNITS.find(([pattern]) => pattern.test(heading))?.[1] ?? null,
+    headings: cells.map((cell, k) => cell || `column ${k + 1}`),
+  };
+}
+
+/** Without a heading: the column with units or infinity in it is the distance. */
+function fromCells(rows: readonly { line: number; cells: readonly string[] }[], problems: CsvProblems): Columns | null {
+  const speaks = (k: number) =>
+    rows.some(({ cells }) => {
+      const cell = cells[k] ?? '';
+      return cell !== '' && readFigure(cell) === null && parseDistance(cell, 'metric').status === 'read';
+    });
+  const width = rows[0]!.cells.length;
+  const distance = [0, 1].filter(speaks);
+  if (width !== 2 || distance.length !== 1) {
+    problems.add(
+      rows[0]!.line,
+      null,
+      'there is no heading, and the cells do not say which is the distance',
+      'a first line such as “distance m, ring deg”',
+      'heading',
+    );
+    return null;
+  }
+  return { distance: distance[0]!, ring: 1 - distance[0]!, bareMm: null, headings: ['column 1', 'column 2'] };
+}
+
+function isHeading(cells: readonly string[]): boolean {
+  return (
+    cells.every((cell) => readFigure(cell) === null && !ENDLESS.test(cell)) &&
+    cells.some((cell) => /\p{L}{2}|\bm\b/u.test(cell)) &&
+    !cells.some((cell) => /^\d/.test(cell))
+  );
+}
+
+function isUnit(heading: string): boolean {
+  return UNITS.some(([pattern]) => heading.replace(pattern, '').trim() === '');
+}

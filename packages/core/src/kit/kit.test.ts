@@ -1,0 +1,180 @@
+import {
+  type AidTest,
+  aidMatrix,
+  cameraInMode,
+  cameraOf,
+  checkKitItem,
+  circleMm,
+  fNumberOf,
+  FORMATS,
+  type KitCamera,
+  missingParts,
+  nextAidTest,
+  pictureSize,
+  plainLens,
+  presetRig,
+  stopOfFNumber,
+  SUPPORTS,
+  tStopOf,
+  type Wheel,
+  wheelDegOf,
+  wheelNearerTurns,
+  widestStopAt,
+  withAidTest,
+  withoutAidTest,
+} from './index';
+
+const lens65 = plainLens({ name: '65 mm T2.2', focalLengthMm: 65, closeFocusMm: 650 });
+
+const camera: KitCamera = {
+  name: 'Cine body A',
+  software: '2.1',
+  modes: [
+    { id: 'open', name: 'Open gate', sensorWidthMm: 27, sensorHeightMm: 18, photositesWide: 5120, fastestFps: 60 },
+    { id: 'fast', name: 'Fast, cropped', sensorWidthMm: 18, sensorHeightMm: 10, photositesWide: 2880, fastestFps: 180 },
+  ],
+  steadying: [{ id: 'strong', name: 'strong', cropPercent: 20 }],
+  frameRates: [24, 25, 50],
+  baseIsos: [800],
+  displays: ['rear screen', 'finder'],
+  automaticAreaPercent: 80,
+  tests: [],
+  retestAfterDays: 90,
+  notes: '',
+};
+
+describe('a camera', () => {
+  test('in a mode with steadying: the circle shrinks with the crop by the diagonal, and not by photosites', () => {
+    const steadied = cameraInMode(camera, 'open', 'strong');
+    expect(pictureSize(steadied)).toEqual({ sensorWidthMm: 21.6, sensorHeightMm: 14.4 });
+    expect(circleMm(steadied, { kind: 'diagonal', divisor: 1500 })).toBeCloseTo((0.8 * Math.hypot(27, 18)) / 1500, 12);
+    expect(circleMm(steadied, { kind: 'photosite', count: 2 })).toBeCloseTo((2 * 27) / 5120, 12);
+    expect(circleMm(steadied, { kind: 'viewer', viewingDistancePictureHeights: 3 })).toBeCloseTo(
+      14.4 * 3 * Math.tan(Math.PI / 10800),
+      12,
+    );
+    expect(cameraInMode(camera, 'fast', null)).toMatchObject({
+      mode: 'Fast, cropped',
+      sensorWidthMm: 18,
+      steadyingCropPercent: 0,
+    });
+    expect(cameraInMode(camera, 'gone', 'gone').mode).toBe('Open gate');
+    expect(cameraOf(FORMATS[0]!)).toMatchObject({ name: 'Super 8', mode: '' });
+  });
+
+  test('is tested cell by cell; an answer falls due with other software or with age', () => {
+    const answer: AidTest = {
+      aid: 'magnify',
+      display: 'rear screen',
+      modeId: 'open',
+      works: true,
+      note: '',
+      testedOn: '2026-09-01',
+      testedBy: 'Maren',
+      software: '2.1',
+    };
+    const tested = withAidTest(camera, answer);
+    const cellOf = (body: KitCamera, today: string) => aidMatrix(body, today).find(({ aid }) => aid === 'magnify');
+    expect(aidMatrix(camera, '2026-09-02')).toHaveLength(2 * 2 * 9);
+    expect(cellOf(tested, '2026-09-30')).toMatchObject({ answer: 'yes', retest: null });
+    expect(cellOf(tested, '2026-12-24')).toMatchObject({ answer: 'yes', retest: 'old' });
+    expect(cellOf({ ...tested, retestAfterDays: 0 }, '2036-01-01')).toMatchObject({ retest: null });
+    expect(cellOf({ ...tested, software: '3.0' }, '2026-09-02')).toMatchObject({ retest: 'other-software' });
+    expect(withAidTest(tested, { ...answer, works: false }).tests).toHaveLength(1);
+    expect(withoutAidTest(tested, answer).tests).toEqual([]);
+    expect(nextAidTest(tested, '2026-09-02')).toMatchObject({ display: 'rear screen', modeId: 'open', aid: 'outlines' });
+  });
+
+  test('the guide comes to an end once everything stands', () => {
+    let body = camera;
+    let asked = 0;
+    for (let cell = nextAidTest(body, '2026-09-02'); cell; cell = nextAidTest(body, '2026-09-02', cell)) {
+      asked++;
+      body = withAidTest(body, { ...cell, works: false, note: '', testedOn: '2026-09-02', testedBy: '', software: '2.1' });
+    }
+    expect(asked).toBe(36);
+    expect(aidMatrix(body, '2026-09-02').every(({ answer }) => answer === 'no')).toBe(true);
+  });
+});
+
+describe('a lens', () => {
+  const zoom = plainLens({
+    name: 'Zoom',
+    focalLengthMm: 25,
+    longestMm: 100,
+    widestStop: 2.8,
+    widestStopLong: 4,
+    closeFocusMm: 900,
+  });
+
+  test('a zoom’s widest stop goes from one end to the other', () => {
+    expect(widestStopAt(zoom, 25)).toBe(2.8);
+    expect(widestStopAt(zoom, 50)).toBeCloseTo(Math.sqrt(2.8 * 4), 12);
+    expect(widestStopAt(zoom, 100)).toBeCloseTo(4, 12);
+    expect(widestStopAt(lens65, 65)).toBe(2.2);
+  });
+
+  test('T for light, geometry for depth, and back', () => {
+    expect(fNumberOf(lens65, 4)).toBeCloseTo(4 * Math.sqrt(0.85), 12);
+    expect(stopOfFNumber(lens65, fNumberOf(lens65, 4))).toBeCloseTo(4, 12);
+    const inF = { ...lens65, stopScale: 'f' as const };
+    expect([fNumberOf(inF, 4), stopOfFNumber(inF, 4), tStopOf(lens65, 4)]).toEqual([4, 4, 4]);
+    expect(tStopOf(inF, 4)).toBeCloseTo(4 / Math.sqrt(0.85), 12);
+  });
+
+  test.each([
+    [{ longestMm: 300, widestStopLong: 4 }, 'closer-than-life-size', 'lens.closeFocusMm'],
+    [{ longestMm: 20, widestStopLong: 2.8 }, 'zoom-swapped', 'lens.longestMm'],
+    [{ widestStopLong: 64 }, 'stops-swapped', 'lens.widestStopLong'],
+    [{ response: 'steps' as const }, 'no-steps', 'lens.stepCount'],
+    [{ ring: { kind: 'table' as const, points: [{ distanceMm: 900, ringDeg: 1 }] } }, 'too-few-points', 'lens.ring.points'],
+    [{ squeeze: 3 }, 'out-of-range', 'lens.squeeze'],
+  ])('%j is refused: %s', (changes, code, path) => {
+    const item = { lens: { ...zoom, ...changes }, isHired: false, holdTestedOn: '', holdTestedBy: '', notes: '' };
+    expect(checkKitItem('lenses', { ...item, lens: zoom })).toEqual([]);
+    expect(checkKitItem('lenses', item)).toMatchObject([{ code, path }]);
+  });
+});
+
+describe('wheels and rigs', () => {
+  const wheel: Wheel = {
+    name: 'Wheel',
+    kind: 'wheel',
+    wheelPerRing: 1.5,
+    turns: 'opposite',
+    discDiameterMm: 90,
+    hasEndStops: true,
+    comfortableDeg: 160,
+    fastestDegPerS: null,
+    notes: '',
+  };
+
+  test('ring to wheel, and which way', () => {
+    expect([wheelDegOf(wheel, 20), wheelDegOf(null, 20)]).toEqual([30, 20]);
+    expect([
+      wheelNearerTurns(wheel, 'clockwise'),
+      wheelNearerTurns(wheel, 'anticlockwise'),
+      wheelNearerTurns(null, 'clockwise'),
+    ]).toEqual(['anticlockwise', 'clockwise', 'clockwise']);
+    expect(checkKitItem('wheels', wheel)).toEqual([]);
+    expect(checkKitItem('wheels', { ...wheel, wheelPerRing: 0 })).toMatchObject([{ path: 'wheelPerRing', code: 'out-of-range' }]);
+  });
+
+  test('every preset has parts, each once, none there yet, and can be stored', () => {
+    for (const support of SUPPORTS) {
+      const rig = presetRig('Rig', support, 'remote');
+      expect(missingParts(rig).length).toBeGreaterThan(3);
+      expect(new Set(missingParts(rig)).size).toBe(rig.parts.length);
+      expect(checkKitItem('rigs', rig)).toEqual([]);
+    }
+  });
+
+  test('a camera without a mode, or with the same display twice, is refused', () => {
+    expect(checkKitItem('cameras', camera)).toEqual([]);
+    expect(checkKitItem('cameras', { ...camera, modes: [] })).toMatchObject([{ code: 'too-few', path: 'modes' }]);
+    expect(checkKitItem('cameras', { ...camera, displays: ['finder', 'finder'] })).toMatchObject([
+      { code: 'twice', path: 'displays[1]' },
+    ]);
+    expect(checkKitItem('cameras', null)).toMatchObject([{ code: 'not-an-object' }]);
+  });
+});

@@ -1,0 +1,88 @@
+import type { Problem } from '../errors.js';
+import type { RingPoint } from './tableRing.js';
+
+/**
+ * Everything that keeps scale points from making a ring, each by the point that is to blame: not only the first, as `lensRing` throws it.
+ *
+ * @param points - in any order, as typed
+ * @returns paths `points[k]` into the list given; empty for a ring that works
+ */
+export function scaleProblems(points: readonly RingPoint[]): Problem[] {
+  const problems: Problem[] = [];
+  const valid = points.flatMap(({ distanceMm, ringDeg }, index) => {
+    const path = `points[${index}]`;
+    if (!Number.isFinite(ringDeg)) {
+      problems.push({ code: 'not-a-number', path, message: `its angle is ${ringDeg}`, need: 'an angle in degrees' });
+      return [];
+    }
+    if (distanceMm !== null && !(distanceMm > 0)) {
+      problems.push({
+        code: 'not-a-number',
+        path,
+        message: `its distance is ${distanceMm}`,
+        need: 'a distance above 0, or infinity',
+      });
+      return [];
+    }
+    return [{ index, nearness: distanceMm === null ? 0 : 1 / distanceMm, ringDeg }];
+  });
+  const sorted = valid.sort((a, b) => a.nearness - b.nearness || a.index - b.index);
+  const singles = sorted.filter((point, k) => {
+    const isTwin = k > 0 && point.nearness === sorted[k - 1]!.nearness;
+    if (isTwin)
+      problems.push({
+        code: 'distance-twice',
+        path: `points[${point.index}]`,
+        message: 'its distance stands there already',
+        need: 'each distance once',
+      });
+    return !isTwin;
+  });
+  const angles = singles.map(({ ringDeg }) => ringDeg);
+  const rising = longestRising(angles);
+  const falling = longestRising(angles.map((deg) => -deg));
+  const inOrder = rising.size >= falling.size ? rising : falling;
+  singles.forEach(({ index, ringDeg }, k) => {
+    if (inOrder.has(k)) return;
+    const [before, after] = [neighbour(singles, inOrder, k, -1), neighbour(singles, inOrder, k, 1)];
+    const [low, high] = [before, after].map((point) => point?.ringDeg).sort((a = Infinity, b = Infinity) => a - b);
+    problems.push({
+      code: 'turns-back',
+      path: `points[${index}]`,
+      message: `${ringDeg}° turns back against its neighbours`,
+      need: high === undefined ? `an angle that goes on from ${low}°` : `an angle between ${low}° and ${high}°`,
+    });
+  });
+  if (points.length < 2)
+    problems.push({
+      code: 'too-few-points',
+      path: 'points',
+      message: `there ${points.length === 1 ? 'is 1 point' : 'are none'}`,
+      need: 'at least 2 points of the scale',
+    });
+  return problems;
+}
+
+function neighbour<T>(items: readonly T[], kept: ReadonlySet<number>, from: number, step: number): T | undefined {
+  for (let k = from + step; k >= 0 && k < items.length; k += step) if (kept.has(k)) return items[k];
+  return undefined;
+}
+
+/** Places of a longest strictly rising run of values (not necessarily next to each other): what is left of an order when the fewest are taken out. */
+function longestRising(values: readonly number[]): Set<number> {
+  const lengths: number[] = [];
+  const previous: number[] = [];
+  values.forEach((value, k) => {
+    lengths[k] = 1;
+    previous[k] = -1;
+    for (let j = 0; j < k; j++) {
+      if (values[j]! < value && lengths[j]! + 1 > lengths[k]!) {
+        lengths[k] = lengths[j]! + 1;
+        previous[k] = j;
+      }
+    }
+  });
+  const places = new Set<number>();
+  for (let k = lengths.indexOf(Math.max(...lengths)); k >= 0; k = previous[k]!) places.add(k);
+  return places;
+}

@@ -1,0 +1,108 @@
+import type { Camera, Lens, Rig, Wheel } from '../kit/index.js';
+import { missingParts } from '../kit/index.js';
+import { formatDistance, formatStop, type UnitSystem } from '../units/index.js';
+import type { GearPart } from './edit/index.js';
+import type { ShotPlan } from './shotPlan.js';
+
+/** A figure of an item of gear, printed, by the word it goes by. */
+type Figures = readonly (readonly [word: string, text: string])[];
+
+/**
+ * What differs in one part of the gear between two plans, a phrase each: `throw 280° → 300°`.
+ *
+ * @returns empty when nothing does
+ */
+export function describeGearChange(before: ShotPlan, after: ShotPlan, part: GearPart, units: UnitSystem): string[] {
+  const was = figuresOf(before, part, units);
+  const becomes = new Map(figuresOf(after, part, units));
+  return was.flatMap(([word, text]) => (becomes.get(word) === text ? [] : [`${word} ${text} → ${becomes.get(word) ?? 'none'}`]));
+}
+
+function figuresOf({ optics, wheel, rig }: ShotPlan, part: GearPart, units: UnitSystem): Figures {
+  if (part === 'lens') return lensFigures(optics.lens, units);
+  if (part === 'camera') return cameraFigures(optics.camera);
+  if (part === 'wheel') return wheelFigures(wheel);
+  return rigFigures(rig);
+}
+
+function lensFigures(lens: Lens, units: UnitSystem): Figures {
+  const scale = (stop: number) => formatStop(stop, lens.stopScale);
+  const ring =
+    lens.ring.kind === 'helicoid'
+      ? `by its throw of ${figure(lens.ring.focusThrowDeg)}°`
+      : lens.ring.points
+          .map(({ distanceMm, ringDeg }) => `${formatDistance(distanceMm ?? Infinity, units)} at ${figure(ringDeg)}°`)
+          .join(', ');
+  return [
+    ['name', lens.name],
+    ['focal length', mm(lens.focalLengthMm)],
+    ['longest', mm(lens.longestMm)],
+    ['widest stop', scale(lens.widestStop)],
+    ['widest stop at the long end', scale(lens.widestStopLong)],
+    ['narrowest stop', scale(lens.narrowestStop)],
+    ['light let through', figure(lens.transmittance)],
+    ['close focus', formatDistance(lens.closeFocusMm, units)],
+    ['between the principal planes', mm(lens.principalSeparationMm)],
+    ['ring', ring],
+    ['nearer is', lens.nearerTurns],
+    ['ring answers', `by ${lens.response}`],
+    ['steps', figure(lens.stepCount)],
+    ['squeeze', figure(lens.squeeze)],
+    ['breathing', `${figure(lens.breathingPercent)} %`],
+    ['held focus while zooming', lens.holdsFocus],
+    ['tells the camera', lens.reportsData ? 'its data' : 'nothing'],
+    ['front', mm(lens.frontDiameterMm)],
+    ['ring diameter', mm(lens.ringDiameterMm)],
+    ['gear', lens.gear || 'none'],
+  ];
+}
+
+function cameraFigures(camera: Camera): Figures {
+  return [
+    ['name', camera.name],
+    ['mode', camera.mode || 'its only one'],
+    ['sensor', `${figure(camera.sensorWidthMm)} × ${figure(camera.sensorHeightMm)} mm`],
+    ['photosites', figure(camera.photositesWide)],
+    ['steadying crop', `${figure(camera.steadyingCropPercent)} %`],
+  ];
+}
+
+function wheelFigures(wheel: Wheel | null): Figures {
+  if (!wheel) return [];
+  return [
+    ['name', wheel.name],
+    ['kind', wheel.kind],
+    ['wheel degrees per ring degree', figure(wheel.wheelPerRing)],
+    ['turns', wheel.turns === 'same' ? 'as the ring does' : 'against the ring'],
+    ['disc', mm(wheel.discDiameterMm)],
+    ['end stops', wheel.hasEndStops ? 'yes' : 'no'],
+    ['comfortable turn', `${figure(wheel.comfortableDeg)}°`],
+    ['fastest', wheel.fastestDegPerS === null ? 'as the hand' : `${figure(wheel.fastestDegPerS)}°/s`],
+    ['notes', wheel.notes || 'none'],
+  ];
+}
+
+function rigFigures(rig: Rig | null): Figures {
+  if (!rig) return [];
+  return [
+    ['name', rig.name],
+    ['support', rig.support],
+    ['who pulls', rig.puller],
+    ['display', rig.display || 'not said'],
+    ['display size', rig.displayInches === null ? 'not said' : `${figure(rig.displayInches)} in`],
+    ['display on a cable', rig.displayIsCabled ? 'yes' : 'no'],
+    ['weight', rig.weightKg === null ? 'not weighed' : `${figure(rig.weightKg)} kg`],
+    ['missing', missingParts(rig).join(', ') || 'nothing'],
+    ['parts', rig.parts.map(({ name }) => name).join(', ') || 'none'],
+    ['notes', rig.notes || 'none'],
+  ];
+}
+
+/** Up to three decimals, none that are not needed. */
+function figure(value: number): string {
+  return String(Number(value.toFixed(3)));
+}
+
+function mm(value: number | null): string {
+  return value === null ? 'not known' : `${figure(value)} mm`;
+}

@@ -1,0 +1,83 @@
+import { cameraInMode, type KitCamera, type KitItems, type KitKind, type Lens, type Rig, type Wheel } from '../../kit/index.js';
+import type { KitSources, ShotPlan } from '../shotPlan.js';
+import { setCamera, setLens } from './optics.js';
+
+/** Takes a camera from the kit, in a recording mode and with a strength of steadying. */
+export function takeCamera(plan: ShotPlan, source: NonNullable<KitSources['camera']>, camera: KitCamera): ShotPlan {
+  return setCamera({ ...plan, kit: { ...plan.kit, camera: source } }, cameraInMode(camera, source.modeId, source.steadyingId));
+}
+
+/** Takes a lens from the kit. Another lens than the one that was on makes measured distances stale. */
+export function takeLens(plan: ShotPlan, lensId: string, lens: Lens): ShotPlan {
+  // the lens's own longest and close focus hold: it is complete, not a correction of the one before
+  return setLens({ ...plan, kit: { ...plan.kit, lensId } }, lens);
+}
+
+/** Takes a wheel or motor from the kit; null for a hand at the ring itself. */
+export function takeWheel(plan: ShotPlan, wheelId: string | null, wheel: Wheel | null): ShotPlan {
+  return { ...plan, wheel, kit: { ...plan.kit, wheelId } };
+}
+
+/** Takes a rig from the kit; null for none. */
+export function takeRig(plan: ShotPlan, rigId: string | null, rig: Rig | null): ShotPlan {
+  return { ...plan, rig, kit: { ...plan.kit, rigId } };
+}
+
+/** Keeps the shot's own figures and lets go of the kit's item, so that no later change of it is asked about. */
+export function letGo(plan: ShotPlan, part: GearPart): ShotPlan {
+  const key = part === 'camera' ? 'camera' : (`${part}Id` as const);
+  return { ...plan, kit: { ...plan.kit, [key]: null } };
+}
+
+export type GearPart = 'camera' | 'lens' | 'wheel' | 'rig';
+
+/** The kit's items that a shot was taken from, as they are now; missing where the kit has them no more. */
+export interface KitNow {
+  readonly camera?: KitCamera;
+  readonly lens?: KitItems['lenses'];
+  readonly wheel?: Wheel;
+  readonly rig?: Rig;
+}
+
+/** A part of the shot's gear that is not as the kit has it now. */
+export interface GearChange {
+  readonly part: GearPart;
+  /** The plan with that part taken over; null when the kit has it no more */
+  readonly takenOver: ShotPlan | null;
+}
+
+/** What of the shot's gear differs from what the kit says of it now. A shot with figures of its own, or none, has nothing to compare. */
+export function gearChanges(plan: ShotPlan, now: KitNow): GearChange[] {
+  const { kit } = plan;
+  const changes: GearChange[] = [];
+  const compare = (part: GearPart, isTaken: boolean, takenOver: () => ShotPlan | null) => {
+    if (!isTaken) return;
+    const next = takenOver();
+    if (next === null || !isSameGear(next, plan, part)) changes.push({ part, takenOver: next });
+  };
+  compare('camera', kit.camera !== null, () => (now.camera ? takeCamera(plan, kit.camera!, now.camera) : null));
+  compare('lens', kit.lensId !== null, () => (now.lens ? takeLens(plan, kit.lensId!, now.lens.lens) : null));
+  compare('wheel', kit.wheelId !== null, () => (now.wheel ? takeWheel(plan, kit.wheelId, now.wheel) : null));
+  compare('rig', kit.rigId !== null, () => (now.rig ? takeRig(plan, kit.rigId, now.rig) : null));
+  return changes;
+}
+
+/** The part of the kit a shot's gear lies in. */
+export const KIND_OF: Readonly<Record<GearPart, KitKind>> = { camera: 'cameras', lens: 'lenses', wheel: 'wheels', rig: 'rigs' };
+
+function isSameGear(a: ShotPlan, b: ShotPlan, part: GearPart): boolean {
+  const of = (plan: ShotPlan): object | null =>
+    part === 'camera' || part === 'lens' ? plan.optics[part] : part === 'wheel' ? plan.wheel : plan.rig;
+  return isEqual(of(a), of(b));
+}
+
+/** By value, whatever the order of keys: one of the two has been through a database. */
+function isEqual(a: unknown, b: unknown): boolean {
+  if (a === b) return true;
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
+  const keys = Object.keys(a);
+  return (
+    keys.length === Object.keys(b).length &&
+    keys.every((key) => isEqual((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]))
+  );
+}

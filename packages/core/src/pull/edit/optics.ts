@@ -1,0 +1,151 @@
+import { type Camera, isZoom, type Lens, widestStopAt } from '../../kit/index.js';
+import { focalLengthAt } from '../opticsTrack.js';
+import { PLAN_LIMITS } from '../planLimits.js';
+import { type OpticsMove, rackEndS, type ShotOptics, type ShotPlan } from '../shotPlan.js';
+import { clamp, nextId, withItem, without } from './ids.js';
+import { staleMarks } from './marks.js';
+
+/** What of the optics is turned while rolling. */
+export type OpticsTrack = 'stopPulls' | 'zooms';
+
+/** What a new turn of the stop or of the focal length takes until its times are set. */
+const TURN_S = 2;
+
+/** Sets the stop at the start, within what the lens offers. */
+export function setStop(plan: ShotPlan, stop: number): ShotPlan {
+  return withOptics(plan, { ...plan.optics, stop });
+}
+
+/** Sets the focal length at the start, within the zoom's range. A zoomed lens is not another lens: the distances hold. */
+export function setFocalLength(plan: ShotPlan, focalLengthMm: number): ShotPlan {
+  return withOptics(plan, { ...plan.optics, focalLengthMm });
+}
+
+/**
+ * Puts another lens on, or corrects the one that is on. Stop and focal length stay within its range, its close focus within what optics allow.
+ * When it focuses otherwise than before, measured distances are stale.
+ */
+export function setLens(plan: ShotPlan, changes: Partial<Lens>): ShotPlan {
+  const { lens: before } = plan.optics;
+  const wasPrime = !isZoom(before);
+  const wanted = { ...before, ...changes };
+  const longestMm =
+    wasPrime && changes.longestMm === undefined ? wanted.focalLengthMm : Math.max(wanted.longestMm, wanted.focalLengthMm);
+  const isPrime = longestMm === wanted.focalLengthMm;
+  const lens = {
+    ...wanted,
+    longestMm,
+    closeFocusMm: Math.max(wanted.closeFocusMm, 4 * longestMm + wanted.principalSeparationMm),
+    widestStopLong: isPrime ? wanted.widestStop : wanted.widestStopLong,
+    narrowestStop: Math.max(wanted.narrowestStop, wanted.widestStop, isPrime ? 0 : wanted.widestStopLong),
+  };
+  const changed = withOptics(plan, { ...plan.optics, lens });
+  return focusesAlike(before, lens) ? changed : staleMarks(changed, 'lens');
+}
+
+export function setCamera(plan: ShotPlan, camera: Camera): ShotPlan {
+  return { ...plan, optics: { ...plan.optics, camera } };
+}
+
+/** Says that the camera stands elsewhere than where the distances were measured from. */
+export function cameraMoved(plan: ShotPlan): ShotPlan {
+  return staleMarks(plan, 'camera');
+}
+
+/**
+ * Turns the stop, or zooms, from a time on: in the first gap that has room.
+ *
+ * @returns the same plan when no room is left from `atS` on, or a prime should zoom
+ */
+export function addOpticsMove(plan: ShotPlan, track: OpticsTrack, atS: number, to: number): ShotPlan {
+  const moves = plan.optics[track];
+  if ((track === 'zooms' && !isZoom(plan.optics.lens)) || moves.length >= PLAN_LIMITS.opticsMoves.max) return plan;
+  const shortestS = PLAN_LIMITS.rackS.min;
+  let freeFromS = 0;
+  for (const next of [...moves, null]) {
+    const startS = Math.max(atS, freeFromS);
+    const roomS = (next ? next.startS : plan.durationS) - startS;
+    if (roomS >= 2 * shortestS) {
+      const move: OpticsMove = {
+        id: nextId(track === 'zooms' ? 'zoom' : 'iris', moves),
+        startS,
+        durationS: Math.min(TURN_S, roomS),
+        to,
+      };
+      return withTrack(
+        plan,
+        track,
+        [...moves, move].sort((a, b) => a.startS - b.startS),
+      );
+    }
+    if (next) freeFromS = rackEndS(next);
+  }
+  return plan;
+}
+
+/** Moves, stretches or aims a turn of the stop or the focal length, between its neighbours and within the shot. */
+export function changeOpticsMove(
+  plan: ShotPlan,
+  track: OpticsTrack,
+  id: string,
+  changes: Partial<Pick<OpticsMove, 'startS' | 'durationS' | 'to'>>,
+): ShotPlan {
+  const moves = plan.optics[track];
+  const at = moves.findIndex((move) => move.id === id);
+  const before = moves[at - 1];
+  const after = moves[at + 1];
+  const earliestS = before ? rackEndS(before) : 0;
+  const latestS = after ? after.startS : plan.durationS;
+  return withTrack(
+    plan,
+    track,
+    withItem(moves, id, (move) => {
+      const wanted = { ...move, ...changes };
+      const durationS = clamp(wanted.durationS, PLAN_LIMITS.rackS.min, latestS - earliestS);
+      const startS = clamp(
+        wanted.startS,
+        earliestS,
+        latestS - (changes.startS === undefined ? PLAN_LIMITS.rackS.min : durationS),
+      );
+      return { ...wanted, startS, durationS: Math.min(durationS, latestS - startS) };
+    }),
+  );
+}
+
+export function removeOpticsMove(plan: ShotPlan, track: OpticsTrack, id: string): ShotPlan {
+  return withTrack(plan, track, without(plan.optics[track], id));
+}
+
+function withTrack(plan: ShotPlan, track: OpticsTrack, moves: readonly OpticsMove[]): ShotPlan {
+  return withOptics(plan, { ...plan.optics, [track]: moves });
+}
+
+/** Brings every setting within what the lens offers. */
+function withOptics(plan: ShotPlan, wanted: ShotOptics): ShotPlan {
+  const { lens } = wanted;
+  const inRange = (mm: number) => clamp(mm, lens.focalLengthMm, lens.longestMm);
+  const zoomed: ShotOptics = {
+    ...wanted,
+    focalLengthMm: inRange(wanted.focalLengthMm),
+    zooms: isZoom(lens) ? wanted.zooms.map((move) => ({ ...move, to: inRange(move.to) })) : [],
+  };
+  const onLens = (stop: number, timeS: number) =>
+    clamp(stop, widestStopAt(lens, focalLengthAt(zoomed, timeS)), lens.narrowestStop);
+  const optics: ShotOptics = {
+    ...zoomed,
+    stop: onLens(zoomed.stop, 0),
+    stopPulls: zoomed.stopPulls.map((move) => ({ ...move, to: onLens(move.to, rackEndS(move)) })),
+  };
+  return { ...plan, optics };
+}
+
+/** Whether two lenses turn a distance into the same ring angle and sharpness into the same zone: then a measured place stays measured. */
+function focusesAlike(a: Lens, b: Lens): boolean {
+  return (
+    a.focalLengthMm === b.focalLengthMm &&
+    a.longestMm === b.longestMm &&
+    a.principalSeparationMm === b.principalSeparationMm &&
+    a.closeFocusMm === b.closeFocusMm &&
+    JSON.stringify(a.ring) === JSON.stringify(b.ring)
+  );
+}

@@ -1,0 +1,205 @@
+import { twoPeople } from '../../test/plans';
+import { plainLens, presetRig, type KitCamera, type Wheel } from '../kit/index';
+import {
+  addOpticsMove,
+  addSubject,
+  cameraMoved,
+  changeMark,
+  changeOpticsMove,
+  checkPlan,
+  describeGearChange,
+  focalLengthAt,
+  gearChanges,
+  handTimeS,
+  letGo,
+  marksHold,
+  newPlan,
+  planNotes,
+  pullDifficultyBits,
+  removeOpticsMove,
+  setLens,
+  setStop,
+  type ShotPlan,
+  shortestDurationS,
+  stopAt,
+  takeCamera,
+  takeLens,
+  takeRig,
+  takeWheel,
+  wheelTurn,
+  zoneLensAt,
+} from './index';
+
+const zoom = plainLens({
+  name: 'Zoom 25–100',
+  focalLengthMm: 25,
+  longestMm: 100,
+  widestStop: 2.8,
+  widestStopLong: 4,
+  closeFocusMm: 900,
+});
+const wheel: Wheel = {
+  name: 'Large wheel',
+  kind: 'wheel',
+  wheelPerRing: 2,
+  turns: 'same',
+  discDiameterMm: 90,
+  hasEndStops: true,
+  comfortableDeg: 150,
+  fastestDegPerS: null,
+  notes: '',
+};
+const body: KitCamera = {
+  name: 'Cine body A',
+  software: '2',
+  modes: [
+    { id: 'open', name: 'Open', sensorWidthMm: 27, sensorHeightMm: 18, photositesWide: 5120, fastestFps: 60 },
+    { id: 'wide', name: 'Wide', sensorWidthMm: 27, sensorHeightMm: 14, photositesWide: 5120, fastestFps: 75 },
+  ],
+  steadying: [],
+  frameRates: [24],
+  baseIsos: [800],
+  displays: [],
+  automaticAreaPercent: null,
+  tests: [],
+  retestAfterDays: 0,
+  notes: '',
+};
+const letters = (plan: ShotPlan) => plan.marks.map(({ stale }) => stale);
+
+describe('what makes measured distances stale', () => {
+  test('another lens does, the stop does not, nor another name for the same lens', () => {
+    expect(letters(setStop(twoPeople(), 8))).toEqual([null, null]);
+    expect(letters(setLens(twoPeople(), { name: 'The old 65', widestStop: 2, gear: 'pitch 0.8' }))).toEqual([null, null]);
+    expect(letters(setLens(twoPeople(), { focalLengthMm: 75, closeFocusMm: 750 }))).toEqual(['lens', 'lens']);
+    expect(letters(setLens(twoPeople(), { ring: { kind: 'helicoid', focusThrowDeg: 300 } }))).toEqual(['lens', 'lens']);
+  });
+
+  test('the camera moved does; infinity stays where it is', () => {
+    const plan = addSubject(twoPeople(), { name: 'River ferry', distanceMm: null });
+    expect(letters(cameraMoved(plan))).toEqual(['camera', 'camera', null]);
+  });
+
+  test('until each is measured again, or found to hold', () => {
+    const moved = cameraMoved(twoPeople());
+    expect(letters(changeMark(moved, 'mark-1', { distanceMm: 3000 }))).toEqual([null, 'camera']);
+    expect(letters(changeMark(moved, 'mark-1', { note: 'by the post' }))).toEqual(['camera', 'camera']);
+    expect(letters(marksHold(moved, 'mark-2'))).toEqual(['camera', null]);
+    expect(letters(marksHold(moved))).toEqual([null, null]);
+    expect(planNotes(moved, { shutterAngleDeg: 180 })[0]).toMatchObject({
+      code: 'stale-marks',
+      text: 'A, B were measured before the camera was moved: measure again.',
+    });
+  });
+});
+
+describe('a shot takes its gear from the kit', () => {
+  const shot = takeRig(
+    takeWheel(
+      takeCamera(takeLens(twoPeople(), 'lens-9', zoom), { id: 'cam-9', modeId: 'wide', steadyingId: null }, body),
+      'wheel-9',
+      wheel,
+    ),
+    'rig-9',
+    presetRig('On legs', 'legs', 'puller'),
+  );
+  const item = { lens: zoom, isHired: false, holdTestedOn: '', holdTestedBy: '', notes: '' };
+  const now = { camera: body, lens: item, wheel, rig: presetRig('On legs', 'legs', 'puller') };
+
+  test('as a snapshot that can be stored; a zoom keeps its range', () => {
+    expect(checkPlan(shot)).toEqual([]);
+    expect(shot.optics).toMatchObject({
+      camera: { mode: 'Wide', sensorHeightMm: 14 },
+      focalLengthMm: 65,
+      lens: { longestMm: 100 },
+    });
+    expect(shot.optics.stop).toBeGreaterThan(3.2);
+    expect(gearChanges(shot, now)).toEqual([]);
+  });
+
+  test('and says what has changed in the kit since, part by part, and takes it over on request', () => {
+    const recalibrated = { ...zoom, closeFocusMm: 1000 };
+    const [change, ...others] = gearChanges(shot, { ...now, lens: { ...item, lens: recalibrated } });
+    expect(others).toEqual([]);
+    expect(change!.part).toBe('lens');
+    expect(describeGearChange(shot, change!.takenOver!, 'lens', 'metric')).toEqual(['close focus 0.900 m → 1.00 m']);
+    expect(letters(change!.takenOver!)).toEqual(['lens', 'lens']);
+    expect(gearChanges(change!.takenOver!, { ...now, lens: { ...item, lens: recalibrated } })).toEqual([]);
+    const softer = gearChanges(shot, { ...now, wheel: { ...wheel, wheelPerRing: 3 } });
+    expect(softer.map(({ part }) => part)).toEqual(['wheel']);
+    expect(letters(softer[0]!.takenOver!)).toEqual(letters(shot));
+    expect(describeGearChange(shot, softer[0]!.takenOver!, 'wheel', 'metric')).toEqual(['wheel degrees per ring degree 2 → 3']);
+  });
+
+  test('what the kit has no more is said; figures of its own are never asked about', () => {
+    const { wheel: _, ...withoutWheel } = now;
+    expect(gearChanges(shot, withoutWheel)).toEqual([{ part: 'wheel', takenOver: null }]);
+    expect(gearChanges(letGo(letGo(shot, 'wheel'), 'camera'), withoutWheel)).toEqual([]);
+    expect(gearChanges(newPlan(), {})).toEqual([]);
+    expect(
+      describeGearChange(shot, takeCamera(shot, { id: 'cam-9', modeId: 'open', steadyingId: null }, body), 'camera', 'metric'),
+    ).toEqual(['mode Wide → Open', 'sensor 27 × 14 mm → 27 × 18 mm']);
+    expect(describeGearChange(shot, takeRig(shot, 'rig-9', { ...shot.rig!, weightKg: 9 }), 'rig', 'metric')).toEqual([
+      'weight not weighed → 9 kg',
+    ]);
+  });
+
+  test('a new shot takes the gear of the one before, and not its turns', () => {
+    const turned = addOpticsMove(shot, 'stopPulls', 2, 8);
+    expect(newPlan(turned)).toMatchObject({ wheel, kit: shot.kit, optics: { stopPulls: [], lens: zoom } });
+  });
+});
+
+describe('stop and focal length over time', () => {
+  const shot = takeLens(twoPeople(), 'z', zoom);
+
+  test('hold, turn evenly in light or in size, and hold', () => {
+    const pulled = changeOpticsMove(addOpticsMove(setStop(shot, 4), 'stopPulls', 2, 16), 'stopPulls', 'iris-1', { durationS: 4 });
+    expect([0, 2, 4, 6, 9].map((timeS) => Number(stopAt(pulled.optics, timeS).toFixed(9)))).toEqual([4, 4, 8, 16, 16]);
+    const zoomed = addOpticsMove(shot, 'zooms', 1, 25);
+    expect([0, 2, 3, 10].map((timeS) => Number(focalLengthAt(zoomed.optics, timeS).toFixed(6)))).toEqual([
+      65,
+      Number(Math.sqrt(65 * 25).toFixed(6)),
+      25,
+      25,
+    ]);
+    expect(zoneLensAt(zoomed.optics, 5)).toMatchObject({ focalLengthMm: 25 });
+    expect(shortestDurationS(addOpticsMove(shot, 'zooms', 7, 50))).toBe(9);
+  });
+
+  test('stay on the lens: a prime does not zoom, and a long end that is slower lifts the stop', () => {
+    expect(addOpticsMove(twoPeople(), 'zooms', 1, 90)).toEqual(twoPeople());
+    const long = addOpticsMove(setStop(shot, 3.3), 'zooms', 0, 100);
+    expect(addOpticsMove(long, 'stopPulls', 5, 2.8).optics.stopPulls[0]!.to).toBeCloseTo(4, 12);
+    const primeAgain = setLens(long, { ...plainLens({ name: '65', focalLengthMm: 65, closeFocusMm: 650 }) });
+    expect(primeAgain.optics).toMatchObject({ zooms: [], focalLengthMm: 65 });
+    expect(checkPlan(primeAgain)).toEqual([]);
+  });
+
+  test('do not overlap, and go away again', () => {
+    let plan = addOpticsMove(addOpticsMove(shot, 'stopPulls', 2, 8), 'stopPulls', 2.5, 5.6);
+    expect(plan.optics.stopPulls.map(({ startS }) => startS)).toEqual([2, 4]);
+    plan = changeOpticsMove(plan, 'stopPulls', 'iris-1', { startS: 9 });
+    expect(plan.optics.stopPulls[0]!.startS).toBe(2);
+    expect(removeOpticsMove(plan, 'stopPulls', 'iris-1').optics.stopPulls).toHaveLength(1);
+    const [first] = plan.optics.stopPulls;
+    expect(checkPlan({ ...plan, optics: { ...plan.optics, stopPulls: [first, { ...first!, id: 'x' }] } })).toMatchObject([
+      { code: 'overlap', path: 'optics.stopPulls[1].startS' },
+    ]);
+  });
+});
+
+describe('a turn at a wheel', () => {
+  test('a gear widens window and way alike; the least time grows with grips and with the hand’s speed', () => {
+    const fine = wheelTurn(wheel, 100, 5);
+    expect(fine).toMatchObject({ travelDeg: 200, windowDeg: 10, regrips: 1 });
+    expect(fine.windowOnDiscMm).toBeCloseTo((10 / 360) * Math.PI * 90, 12);
+    expect(fine.leastS).toBeCloseTo(handTimeS(pullDifficultyBits(100, 5)) + 0.3, 12);
+    expect(fine.betweenStopsS).toBeCloseTo((1.875 * 200) / 720 + 0.3, 12);
+    const direct = wheelTurn({ ...wheel, wheelPerRing: 1, hasEndStops: false }, 100, 5);
+    expect(direct.leastS).toBeLessThan(fine.leastS);
+    expect(direct.betweenStopsS).toBeNull();
+    expect(wheelTurn({ ...wheel, fastestDegPerS: 50 }, 60, 30).leastS).toBeCloseTo((1.875 * 120) / 50, 12);
+    expect(wheelTurn(wheel, 0, 5)).toMatchObject({ leastS: 0, regrips: 0 });
+  });
+});

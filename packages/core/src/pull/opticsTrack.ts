@@ -1,0 +1,35 @@
+import { minimumJerk } from '../floor/index.js';
+import { zoneLensOf } from '../kit/index.js';
+import type { ZoneLens } from '../optics/index.js';
+import { type OpticsMove, rackEndS, type ShotOptics } from './shotPlan.js';
+
+/** Whether stop and focal length stay as they are for the whole shot. */
+export function isSteady({ zooms, stopPulls }: ShotOptics): boolean {
+  return zooms.length === 0 && stopPulls.length === 0;
+}
+
+/** The stop at a time, on the lens's scale. While it is turned it goes evenly in light, smooth at both ends. */
+export function stopAt({ stop, stopPulls }: ShotOptics, timeS: number): number {
+  return valueAt(stop, stopPulls, timeS);
+}
+
+/** The focal length at a time. While it zooms the picture grows evenly, smooth at both ends. */
+export function focalLengthAt({ focalLengthMm, zooms }: ShotOptics, timeS: number): number {
+  return valueAt(focalLengthMm, zooms, timeS);
+}
+
+/** Focal length, geometric stop and circle of confusion at a time of the shot. */
+export function zoneLensAt(optics: ShotOptics, timeS: number): ZoneLens {
+  if (isSteady(optics)) return zoneLensOf(optics);
+  return zoneLensOf({ ...optics, stop: stopAt(optics, timeS), focalLengthMm: focalLengthAt(optics, timeS) });
+}
+
+function valueAt(start: number, moves: readonly OpticsMove[], timeS: number): number {
+  let value = start;
+  for (const move of moves) {
+    if (timeS <= move.startS) return value;
+    if (timeS < rackEndS(move)) return value * (move.to / value) ** minimumJerk((timeS - move.startS) / move.durationS);
+    value = move.to;
+  }
+  return value;
+}

@@ -1,0 +1,60 @@
+import { PLAN_SCHEMA } from './shotPlan.js';
+
+type Json = Readonly<Record<string, unknown>>;
+
+/**
+ * Brings a saved plan to the newest form. A plan that is of no known form, or broken, comes back as it is: `checkPlan` says what is wrong with it.
+ *
+ * @param saved - a plan of any schema so far
+ */
+export function upgradePlan(saved: unknown): unknown {
+  let plan = saved;
+  for (;;) {
+    const schema = isRecord(plan) ? plan['schema'] : undefined;
+    if (schema === 1) plan = fromFirst(plan as Json);
+    else return plan;
+  }
+}
+
+/** Schema 2 knows kit, wheel and rig, exposure, zooms and turns of the stop, and marks that are stale. */
+function fromFirst(plan: Json): Json {
+  const optics = isRecord(plan['optics']) ? plan['optics'] : {};
+  const camera = isRecord(optics['camera']) ? optics['camera'] : {};
+  const lens = isRecord(optics['lens']) ? optics['lens'] : {};
+  const { focalLengthMm, widestStop } = lens;
+  const marks = Array.isArray(plan['marks']) ? (plan['marks'] as Json[]) : [];
+  return {
+    ...plan,
+    schema: PLAN_SCHEMA,
+    optics: {
+      ...optics,
+      camera: { ...camera, mode: '', steadyingCropPercent: 0 },
+      lens: {
+        ...lens,
+        longestMm: focalLengthMm,
+        widestStopLong: widestStop,
+        response: 'angle',
+        stepCount: 0,
+        reportsData: false,
+        squeeze: 1,
+        breathingPercent: 0,
+        holdsFocus: 'untested',
+        frontDiameterMm: null,
+        ringDiameterMm: null,
+        gear: '',
+      },
+      focalLengthMm,
+      zooms: [],
+      stopPulls: [],
+    },
+    exposure: { meteredStop: null, iso: 800, shutterAngleDeg: 180, ndStops: 0 },
+    wheel: null,
+    rig: null,
+    kit: { camera: null, lensId: null, wheelId: null, rigId: null },
+    marks: marks.map((mark) => ({ ...mark, stale: null })),
+  };
+}
+
+function isRecord(value: unknown): value is Json {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
+}

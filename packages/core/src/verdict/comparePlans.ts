@@ -1,0 +1,68 @@
+import { markDistances } from '../floor/index.js';
+import { ringOf, wheelDegOf, withinReach } from '../kit/index.js';
+import { landingWindow, type ShotPlan, zoneLensAt } from '../pull/index.js';
+import { evaluatePull } from './evaluatePull.js';
+import type { PullVerdict } from './pullVerdict.js';
+
+/** What becomes of a mark on the ring when the gear of a shot changes. Angles in wheel degrees, of the ring where there is no wheel. */
+export interface MarkShift {
+  readonly markId: string;
+  readonly letter: string;
+  readonly beforeDeg: number;
+  readonly afterDeg: number;
+  readonly windowBeforeDeg: number;
+  readonly windowAfterDeg: number;
+}
+
+/** Two verdicts on one shot, with its gear before and after a change. */
+export interface PlanComparison {
+  readonly before: PullVerdict;
+  readonly after: PullVerdict;
+  /** In seconds; null while one of them can't be judged */
+  readonly sharpBeforeS: number | null;
+  readonly sharpAfterS: number | null;
+  readonly marks: readonly MarkShift[];
+}
+
+/**
+ * What a change of gear would do to a shot.
+ *
+ * @param before - a plan that `checkPlan` passes
+ * @param after - the same plan with other gear
+ */
+export function comparePlans(before: ShotPlan, after: ShotPlan): PlanComparison {
+  const verdicts = { before: evaluatePull(before), after: evaluatePull(after) };
+  const sharpS = (verdict: PullVerdict) => (verdict.status === 'judged' ? verdict.sharpFrames / verdict.captureFps : null);
+  const [was, becomes] = [placesOf(before), placesOf(after)];
+  return {
+    ...verdicts,
+    sharpBeforeS: sharpS(verdicts.before),
+    sharpAfterS: sharpS(verdicts.after),
+    marks: before.marks.flatMap(({ id, letter }) => {
+      const [old, now] = [was(id), becomes(id)];
+      if (!old || !now) return [];
+      return [
+        {
+          markId: id,
+          letter,
+          beforeDeg: old.atDeg,
+          afterDeg: now.atDeg,
+          windowBeforeDeg: old.windowDeg,
+          windowAfterDeg: now.windowDeg,
+        },
+      ];
+    }),
+  };
+}
+
+function placesOf(plan: ShotPlan): (markId: string) => { atDeg: number; windowDeg: number } | null {
+  const ring = ringOf(plan.optics.lens);
+  const distances = markDistances(plan.marks);
+  return (markId) => {
+    const distanceMm = distances.get(markId);
+    if (distanceMm === undefined) return null;
+    const reachedMm = withinReach(ring, distanceMm);
+    const { widthDeg } = landingWindow(zoneLensAt(plan.optics, 0), ring, reachedMm);
+    return { atDeg: wheelDegOf(plan.wheel, ring.angleAt(reachedMm)), windowDeg: wheelDegOf(plan.wheel, widthDeg) };
+  };
+}
