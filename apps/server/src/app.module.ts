@@ -2,6 +2,7 @@ import { type DynamicModule, Module } from '@nestjs/common';
 import { DatabaseModule } from './database/database.module.js';
 import type { OpenDatabase } from './database/driver.js';
 import { HealthController } from './health/health.controller.js';
+import { KitModule } from './kit/kit.module.js';
 import { ProductionsModule } from './productions/productions.module.js';
 import { ShotsModule } from './shots/shots.module.js';
 
@@ -10,7 +11,7 @@ export class AppModule {
   static with(open: OpenDatabase): DynamicModule {
     return {
       module: AppModule,
-      imports: [DatabaseModule.with(open), ProductionsModule, ShotsModule],
+      imports: [DatabaseModule.with(open), KitModule, ProductionsModule, ShotsModule],
       controllers: [HealthController],
     };
   }

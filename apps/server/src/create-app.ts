@@ -3,6 +3,7 @@ import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
+import express from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
 import type { Config } from './config.js';
@@ -10,8 +11,9 @@ import { openDatabase, type OpenDatabase } from './database/driver.js';
 import { seedDemo } from './demo/seed.js';
 import { jsonOnly } from './http/json-only.js';
 import { servePage } from './http/page.js';
-import { BODY_LIMIT, ProblemFilter } from './http/problem.filter.js';
+import { BODY_LIMIT, KIT_FILE_LIMIT, ProblemFilter } from './http/problem.filter.js';
 import { bodyValidation } from './http/validation.js';
+import { KitService } from './kit/kit.service.js';
 import { ProductionsService } from './productions/productions.service.js';
 import { ShotsService } from './shots/shots.service.js';
 
@@ -50,6 +52,8 @@ async function assemble(config: Config, open: OpenDatabase): Promise<NestExpress
   );
   app.use(compression());
   app.use(jsonOnly);
+  // a file of a whole kit is larger than any other request
+  app.use('/api/kit/import', express.json({ limit: KIT_FILE_LIMIT }));
   app.useBodyParser('json', { limit: BODY_LIMIT });
   app.setGlobalPrefix('api');
   app.useGlobalPipes(bodyValidation());
@@ -58,11 +62,11 @@ async function assemble(config: Config, open: OpenDatabase): Promise<NestExpress
 
   const description = new DocumentBuilder()
     .setTitle('Still Heron')
-    .setDescription('Productions, shots in shooting order, and their plans.')
+    .setDescription('Productions, shots in shooting order and their plans, and the kit they draw on.')
     .setVersion('1')
     .build();
   SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, description));
   if (config.pageFolder) servePage(app, config.pageFolder);
-  if (config.seedsDemo) await seedDemo(app.get(ProductionsService), app.get(ShotsService));
+  if (config.seedsDemo) await seedDemo(app.get(ProductionsService), app.get(ShotsService), app.get(KitService));
   return app;
 }

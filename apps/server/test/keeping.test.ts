@@ -9,9 +9,8 @@ import { DATABASE } from '../src/database/database.module';
 import type { Database } from '../src/database/driver';
 import { lockDataFolder } from '../src/database/lock';
 import { shotRevisions } from '../src/database/schema';
-import { BELL_FOUNDRY_SHOTS } from '../src/demo/bell-foundry';
 import { ShotsRepository } from '../src/shots/shots.repository';
-import { makeProduction, makeShot, startServer } from './server';
+import { demoShots, makeProduction, makeShot, startServer } from './server';
 
 test('what was saved is there after a stop and a start; meanwhile the folder is locked', async () => {
   const first = await startServer();
@@ -66,8 +65,7 @@ describe('the demo production', () => {
 
   test('shows every outcome: sharp as planned, soft for a reason that is named, barely possible', () => {
     const told = Object.fromEntries(
-      BELL_FOUNDRY_SHOTS.map((make) => {
-        const { slate, plan } = make();
+      demoShots().map(({ slate, plan }) => {
         expect(checkPlan(plan)).toEqual([]);
         const verdict = evaluatePull(plan);
         if (verdict.status !== 'judged') throw new Error(slate);
@@ -82,7 +80,7 @@ describe('the demo production', () => {
     expect(told['9A']!.verdict.outcome).toBe('barely');
     expect(told['9A']!.text).toMatch(/Barely possible: the pull to B has 1\.50 s, and a hand needs 1\.4\d s\.$/);
     expect(told['9A']!.verdict.moves[0]!.grade).toBe('tight');
-    expect(new Set(BELL_FOUNDRY_SHOTS.map((make) => make().plan.method)).size).toBeGreaterThanOrEqual(3);
+    expect(new Set(demoShots().map(({ plan }) => plan.method)).size).toBeGreaterThanOrEqual(3);
   });
 });
 

@@ -4,10 +4,12 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import type { ProductionView, ShotDocument, ShotView } from '@still-heron/contract';
-import { newPlan } from '@still-heron/core';
+import { kitName, type KitItems, type KitKind, newPlan } from '@still-heron/core';
 import supertest from 'supertest';
 import type { Config } from '../src/config';
 import { createApp } from '../src/create-app';
+import { BELL_FOUNDRY_SHOTS, type DemoKit } from '../src/demo/bell-foundry';
+import { DEMO_KIT } from '../src/demo/kit';
 
 /** A real server on a real PGlite in a folder of its own. */
 export interface TestServer {
@@ -64,3 +66,19 @@ export async function makeShot(
       .expect(201)
   ).body as ShotView;
 }
+
+/** The demo's kit with ids made of its names, as no database gives them. */
+const looseKit: DemoKit = (() => {
+  const byName =
+    <K extends KitKind>(kind: K, items: readonly KitItems[K][]) =>
+    (name: string) => ({ id: name, item: items.find((item) => kitName(kind, item) === name)! });
+  return {
+    camera: { id: 'body A', item: DEMO_KIT.cameras[0] },
+    lens: byName('lenses', DEMO_KIT.lenses),
+    wheel: byName('wheels', DEMO_KIT.wheels),
+    rig: byName('rigs', DEMO_KIT.rigs),
+  };
+})();
+
+/** The shots of the demo production, without a database. */
+export const demoShots = (): ShotDocument[] => BELL_FOUNDRY_SHOTS.map((makeShot) => makeShot(looseKit));

@@ -1,4 +1,5 @@
 import { ApiProperty } from '@nestjs/swagger';
+import type { KitItemView } from './kit.js';
 import type { ShotView } from './shots.js';
 
 export class ProblemView {
@@ -17,5 +18,5 @@ export class ErrorBody extends ProblemView {
   @ApiProperty({ type: [ProblemView], required: false, description: 'All problems found, when there is more than one' })
   problems?: ProblemView[];
   @ApiProperty({ type: Object, additionalProperties: true, required: false, description: 'With 409: what is stored' })
-  stored?: ShotView;
+  stored?: ShotView | KitItemView;
 }

@@ -1,11 +1,14 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { checkPlan, UNSTORABLE } from '@still-heron/core';
+import { checkPlan, MOST_ITEMS, UNSTORABLE, upgradePlan } from '@still-heron/core';
 import { Transform } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayUnique,
+  IsArray,
   IsIn,
   IsInt,
+  IsNumber,
+  IsObject,
   IsString,
   Length,
   Max,
@@ -56,6 +59,17 @@ function Storable(needsWords: boolean): PropertyDecorator {
     });
 }
 
+/** A plain number within a range. */
+export function Quantity({ min, max }: { min: number; max: number }, description: string): PropertyDecorator {
+  const need = `a number from ${min} to ${max}`;
+  return all(
+    ApiProperty({ type: Number, minimum: min, maximum: max, description }),
+    IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'it is not a number', ...said('not-a-number', need) }),
+    Min(min, { message: 'it is too small', ...said('out-of-range', need) }),
+    Max(max, { message: 'it is too large', ...said('out-of-range', need) }),
+  );
+}
+
 /** The version of a row that a change was made from. */
 export function Version(): PropertyDecorator {
   const need = 'the version that was read, a whole number from 1';
@@ -88,6 +102,31 @@ export function Ids(max: number, description: string): PropertyDecorator {
   );
 }
 
+/** An item of kit. Of which kind, and so what it must hold, the address says: the server holds it against the core's limits for that kind. */
+export function KitDocument(): PropertyDecorator {
+  return (target, key) => {
+    ApiProperty({ type: Object, additionalProperties: true, description: 'An item of kit, as docs/formats.md describes it.' })(
+      target,
+      key,
+    );
+    Transform(({ obj }: { obj: Record<string, unknown> }) => obj[key as string], { toClassOnly: true })(target, key);
+    IsObject({ message: 'it is not an object', ...said('not-an-object', 'an item of kit') })(target, key);
+  };
+}
+
+/** A list of items of kit of one kind, checked by the server as above. */
+export function KitList(): PropertyDecorator {
+  return (target, key) => {
+    ApiProperty({ type: [Object], required: false, description: 'Items of this kind' })(target, key);
+    Transform(({ obj }: { obj: Record<string, unknown> }) => obj[key as string], { toClassOnly: true })(target, key);
+    IsArray({ message: 'it is not a list', ...said('not-a-list', 'a list of items') })(target, key);
+    ArrayMaxSize(MOST_ITEMS, { message: 'the list is too long', ...said('too-many', `at most ${MOST_ITEMS} items`) })(
+      target,
+      key,
+    );
+  };
+}
+
 /** Name of the check below, by which the server's validation knows to list the plan's own problems. */
 export const PLAN_CHECK = 'isShotPlan';
 
@@ -97,10 +136,11 @@ export function Plan(): PropertyDecorator {
     ApiProperty({
       type: Object,
       additionalProperties: true,
-      description: 'The shot plan, schema 1: lengths in mm (null for infinity), times in s.',
+      description:
+        'The shot plan: lengths in mm (null for infinity), times in s. Plans of earlier schemas are brought to the newest.',
     })(target, key);
-    // the plan is checked as it came: a deep copy by the transformer would be work for nothing
-    Transform(({ obj }: { obj: Record<string, unknown> }) => obj[key as string], { toClassOnly: true })(target, key);
+    // the plan is checked as it came: a deep copy by the transformer would be work for nothing. A page from before an update may still send an old form
+    Transform(({ obj }: { obj: Record<string, unknown> }) => upgradePlan(obj[key as string]), { toClassOnly: true })(target, key);
     registerDecorator({
       name: PLAN_CHECK,
       target: target.constructor,

@@ -1,5 +1,6 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { Choice, Ids, Optional, Text, Version } from './fields.js';
+import { PLAN_LIMITS } from '@still-heron/core';
+import { Choice, Ids, Optional, Quantity, Text, Version } from './fields.js';
 
 export const UNIT_SYSTEMS = ['metric', 'imperial'] as const;
 export const PRODUCTION_NAME = { min: 1, max: 80 } as const;
@@ -21,6 +22,10 @@ export class ChangeProduction {
   @Optional()
   @Choice(UNIT_SYSTEMS, 'What a bare number means, and how lengths are printed')
   units?: (typeof UNIT_SYSTEMS)[number];
+
+  @Optional()
+  @Quantity(PLAN_LIMITS.shutterAngleDeg, 'The shutter angle it is shot at, in degrees')
+  shutterAngleDeg?: number;
 }
 
 export class OrderShots {
@@ -40,6 +45,8 @@ export class ProductionView {
   name!: string;
   @ApiProperty({ enum: UNIT_SYSTEMS })
   units!: (typeof UNIT_SYSTEMS)[number];
+  @ApiProperty({ type: Number })
+  shutterAngleDeg!: number;
   @ApiProperty({ type: Number })
   shotCount!: number;
   @ApiProperty({ type: String, format: 'date-time' })

@@ -1,6 +1,6 @@
-import type { ShotPlan } from '@still-heron/core';
+import type { KitItems, KitKind, ShotPlan } from '@still-heron/core';
 import { sql } from 'drizzle-orm';
-import { check, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { check, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 
 const moment = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
 
@@ -12,6 +12,8 @@ export const productions = pgTable(
     units: text('units', { enum: ['metric', 'imperial'] })
       .notNull()
       .default('metric'),
+    /** The shutter angle it is shot at: a shot that leaves it says so */
+    shutterAngleDeg: doublePrecision('shutter_angle_deg').notNull().default(180),
     /** Raised by every change of the row and of the shooting order */
     version: integer('version').notNull().default(1),
     createdAt: moment('created_at').notNull().defaultNow(),
@@ -61,3 +63,26 @@ export const shotRevisions = pgTable(
   },
   (table) => [primaryKey({ columns: [table.shotId, table.version] })],
 );
+
+/** A table of one kind of kit: what is listed and searched as columns, the rest as one checked document. */
+function kitTable<K extends KitKind, N extends string>(name: N, _kind: K) {
+  return pgTable(
+    name,
+    {
+      id: uuid('id').primaryKey().defaultRandom(),
+      name: text('name').notNull(),
+      item: jsonb('item').$type<KitItems[K]>().notNull(),
+      version: integer('version').notNull().default(1),
+      createdAt: moment('created_at').notNull().defaultNow(),
+      updatedAt: moment('updated_at').notNull().defaultNow(),
+      /** Set while a deletion can still be taken back */
+      deletedAt: moment('deleted_at'),
+    },
+    (table) => [index(`${name}_by_name`).on(table.name), check(`${name}_version`, sql`${table.version} > 0`)],
+  );
+}
+
+export const cameras = kitTable('cameras', 'cameras');
+export const lenses = kitTable('lenses', 'lenses');
+export const wheels = kitTable('wheels', 'wheels');
+export const rigs = kitTable('rigs', 'rigs');

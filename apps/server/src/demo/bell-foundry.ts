@@ -8,53 +8,66 @@ import {
   changeRack,
   changeStay,
   changeSubject,
-  type Lens,
+  type KitCamera,
+  type KitLens,
   type Method,
   newPlan,
   setDuration,
-  setLens,
   setStop,
+  type Rig,
   type ShotPlan,
+  takeCamera,
+  takeLens,
+  takeRig,
+  takeWheel,
+  type Wheel,
 } from '@still-heron/core';
 
 /** The demo production: an invented film in an invented town. Its plans are made with the same steps a person takes on the page. */
 export const BELL_FOUNDRY = 'The Bell Foundry';
 
-type LensFigures = Pick<Lens, 'focalLengthMm' | 'widestStop' | 'closeFocusMm'> & { readonly throwDeg: number };
-
-/** A shot of so many seconds on a lens at a stop, nobody in it yet. */
-function shot(
-  { focalLengthMm, widestStop, closeFocusMm, throwDeg }: LensFigures,
-  stop: number,
-  durationS: number,
-  method: Method,
-): ShotPlan {
-  const lens = {
-    name: `${focalLengthMm} mm T${widestStop}`,
-    focalLengthMm,
-    widestStop,
-    closeFocusMm,
-    ring: { kind: 'helicoid' as const, focusThrowDeg: throwDeg },
-  };
-  return { ...setStop(setLens(setDuration(newPlan(), durationS), lens), stop), method };
+/** The kit's items as the demo's shots take them: by the names they go by. */
+export interface DemoKit {
+  readonly camera: { readonly id: string; readonly item: KitCamera };
+  readonly lens: (name: string) => { readonly id: string; readonly item: KitLens };
+  readonly wheel: (name: string) => { readonly id: string; readonly item: Wheel };
+  readonly rig: (name: string) => { readonly id: string; readonly item: Rig };
 }
 
-const mm28 = { focalLengthMm: 28, widestStop: 2.2, closeFocusMm: 300, throwDeg: 270 };
-const mm32 = { focalLengthMm: 32, widestStop: 2.2, closeFocusMm: 350, throwDeg: 270 };
-const mm65 = { focalLengthMm: 65, widestStop: 2.2, closeFocusMm: 650, throwDeg: 280 };
-const mm75 = { focalLengthMm: 75, widestStop: 2.2, closeFocusMm: 750, throwDeg: 280 };
-const mm135 = { focalLengthMm: 135, widestStop: 2.5, closeFocusMm: 1000, throwDeg: 300 };
+interface Gear {
+  readonly lens: string;
+  readonly rig: string;
+  readonly wheel?: string;
+}
+
+/** A shot of so many seconds with gear from the kit at a stop, nobody in it yet. */
+function shot(kit: DemoKit, gear: Gear, stop: number, durationS: number, method: Method): ShotPlan {
+  const { camera } = kit;
+  const lens = kit.lens(gear.lens);
+  const rig = kit.rig(gear.rig);
+  let plan = setDuration(newPlan(), durationS);
+  plan = takeCamera(plan, { id: camera.id, modeId: 'wide', steadyingId: null }, camera.item);
+  plan = setStop(takeLens(plan, lens.id, lens.item.lens), stop);
+  plan = takeRig(plan, rig.id, rig.item);
+  const wheel = gear.wheel === undefined ? null : kit.wheel(gear.wheel);
+  if (wheel) plan = takeWheel(plan, wheel.id, wheel.item);
+  return { ...plan, method };
+}
 
 /** Fixed on one person through the whole shot, wide and stopped down: sharp. */
-function bronzeAtTheLip(): ShotPlan {
-  return changeSubject(addSubject(shot(mm32, 4.5, 8, 'fixed'), { name: 'Old Tam', distanceMm: 3400 }), 'subject-1', {
-    detail: 'hands on the ladle',
-  });
+function bronzeAtTheLip(kit: DemoKit): ShotPlan {
+  return changeSubject(
+    addSubject(shot(kit, { lens: '32 mm T2.2', rig: 'On legs' }, 4.5, 8, 'fixed'), { name: 'Old Tam', distanceMm: 3400 }),
+    'subject-1',
+    {
+      detail: 'hands on the ladle',
+    },
+  );
 }
 
 /** Ines comes down the floor with a lantern; the pull to where she stops begins too late. */
-function lanternToTheMould(): ShotPlan {
-  let plan = shot(mm65, 2.2, 11, 'rack');
+function lanternToTheMould(kit: DemoKit): ShotPlan {
+  let plan = shot(kit, { lens: '65 mm T2.2', rig: 'Dolly with a puller', wheel: 'Hand wheel, gear 1.6' }, 2.2, 11, 'rack');
   plan = addSubject(plan, { name: 'Old Tam', distanceMm: 2900 });
   plan = addSubject(plan, { name: 'Ines', distanceMm: 4550 });
   plan = addSubject(plan, { name: 'Hand cart', distanceMm: 7200 });
@@ -72,8 +85,8 @@ function lanternToTheMould(): ShotPlan {
 }
 
 /** A long lens close by: sharp on paper, and a hand has hardly time for the turn. */
-function theForkIsStruck(): ShotPlan {
-  let plan = shot(mm135, 3.2, 6, 'rack');
+function theForkIsStruck(kit: DemoKit): ShotPlan {
+  let plan = shot(kit, { lens: '135 mm T2.5', rig: 'On legs' }, 3.2, 6, 'rack');
   plan = addSubject(plan, { name: 'Tuning fork', distanceMm: 1450 });
   plan = changeSubject(plan, 'subject-1', { detail: 'tines' });
   plan = addSubject(plan, { name: 'Maren', distanceMm: 2350 });
@@ -84,8 +97,8 @@ function theForkIsStruck(): ShotPlan {
 }
 
 /** Two people on the stairs, time enough between them: sharp. */
-function listeningOnTheStairs(): ShotPlan {
-  let plan = shot(mm75, 4.5, 9, 'rack');
+function listeningOnTheStairs(kit: DemoKit): ShotPlan {
+  let plan = shot(kit, { lens: '75 mm T2.2', rig: 'On legs' }, 4.5, 9, 'rack');
   plan = addSubject(plan, { name: 'Maren', distanceMm: 3100 });
   plan = addSubject(plan, { name: 'Bohdan', distanceMm: 5400 });
   plan = addRack(plan, 'mark-2', 4);
@@ -95,8 +108,8 @@ function listeningOnTheStairs(): ShotPlan {
 }
 
 /** The cart rolls into a plane set beforehand; nobody touches the ring. */
-function cartThroughTheGate(): ShotPlan {
-  let plan = shot(mm28, 6.3, 10, 'walk-in');
+function cartThroughTheGate(kit: DemoKit): ShotPlan {
+  let plan = shot(kit, { lens: '28 mm T2.2', rig: 'On legs' }, 6.3, 10, 'walk-in');
   plan = addSubject(plan, { name: 'Hand cart', distanceMm: 9000 });
   plan = changeSubject(plan, 'subject-1', { detail: 'rim of the bell' });
   plan = addStay(plan, 'subject-1', { distanceMm: 2600, fromS: 7 });
@@ -106,8 +119,8 @@ function cartThroughTheGate(): ShotPlan {
 }
 
 /** From a face on the bank to the ferry far out: the pull runs to the end of the ring. */
-function theFerryTakesTheBell(): ShotPlan {
-  let plan = shot(mm75, 3.2, 14, 'rack');
+function theFerryTakesTheBell(kit: DemoKit): ShotPlan {
+  let plan = shot(kit, { lens: '75 mm T2.2', rig: 'On legs', wheel: 'Hand wheel, gear 1.6' }, 3.2, 14, 'rack');
   plan = addSubject(plan, { name: 'Bohdan', distanceMm: 2700 });
   plan = addSubject(plan, { name: 'River ferry', distanceMm: null });
   plan = changeSubject(plan, 'subject-2', { detail: 'the bell on deck' });
@@ -119,11 +132,11 @@ function theFerryTakesTheBell(): ShotPlan {
 }
 
 /** In shooting order, which is not the order of the story. */
-export const BELL_FOUNDRY_SHOTS: readonly (() => ShotDocument)[] = [
-  () => ({ scene: '4 Casting floor', slate: '4A', title: 'Bronze at the lip', plan: bronzeAtTheLip() }),
-  () => ({ scene: '4 Casting floor', slate: '4B', title: 'Lantern to the mould', plan: lanternToTheMould() }),
-  () => ({ scene: '9 Tuning loft', slate: '9A', title: 'The fork is struck', plan: theForkIsStruck() }),
-  () => ({ scene: '9 Tuning loft', slate: '9C', title: 'Listening on the stairs', plan: listeningOnTheStairs() }),
-  () => ({ scene: '12 Yard and river', slate: '12A', title: 'Hand cart through the gate', plan: cartThroughTheGate() }),
-  () => ({ scene: '12 Yard and river', slate: '12D', title: 'The ferry takes the bell', plan: theFerryTakesTheBell() }),
+export const BELL_FOUNDRY_SHOTS: readonly ((kit: DemoKit) => ShotDocument)[] = [
+  (kit) => ({ scene: '4 Casting floor', slate: '4A', title: 'Bronze at the lip', plan: bronzeAtTheLip(kit) }),
+  (kit) => ({ scene: '4 Casting floor', slate: '4B', title: 'Lantern to the mould', plan: lanternToTheMould(kit) }),
+  (kit) => ({ scene: '9 Tuning loft', slate: '9A', title: 'The fork is struck', plan: theForkIsStruck(kit) }),
+  (kit) => ({ scene: '9 Tuning loft', slate: '9C', title: 'Listening on the stairs', plan: listeningOnTheStairs(kit) }),
+  (kit) => ({ scene: '12 Yard and river', slate: '12A', title: 'Hand cart through the gate', plan: cartThroughTheGate(kit) }),
+  (kit) => ({ scene: '12 Yard and river', slate: '12D', title: 'The ferry takes the bell', plan: theFerryTakesTheBell(kit) }),
 ];

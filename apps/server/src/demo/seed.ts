@@ -1,10 +1,32 @@
+import type { KitItemView } from '@still-heron/contract';
+import { type KitItems, type KitKind, kitName } from '@still-heron/core';
+import type { KitService } from '../kit/kit.service.js';
 import type { ProductionsService } from '../productions/productions.service.js';
 import type { ShotsService } from '../shots/shots.service.js';
-import { BELL_FOUNDRY, BELL_FOUNDRY_SHOTS } from './bell-foundry.js';
+import { BELL_FOUNDRY, BELL_FOUNDRY_SHOTS, type DemoKit } from './bell-foundry.js';
+import { CHANGED_SINCE, DEMO_KIT } from './kit.js';
 
-/** Puts the demo production into a database that holds no production yet. */
-export async function seedDemo(productions: ProductionsService, shots: ShotsService): Promise<void> {
+/** Puts the demo production, and its kit, into a database that holds no production yet. */
+export async function seedDemo(productions: ProductionsService, shots: ShotsService, kit: KitService): Promise<void> {
   if ((await productions.all()).length > 0) return;
+  const demoKit = await seedKit(kit);
   const { id } = await productions.create(BELL_FOUNDRY);
-  for (const makeShot of BELL_FOUNDRY_SHOTS) await shots.create(id, makeShot());
+  for (const makeShot of BELL_FOUNDRY_SHOTS) await shots.create(id, makeShot(demoKit));
+  const before = demoKit.lens(CHANGED_SINCE.lens.name);
+  await kit.save('lenses', before.id, { version: 1, item: CHANGED_SINCE });
+}
+
+async function seedKit(kit: KitService): Promise<DemoKit> {
+  const put = async <K extends KitKind>(kind: K, items: readonly KitItems[K][]) => {
+    const views: KitItemView<K>[] = [];
+    for (const item of items) views.push(await kit.create(kind, item));
+    return (name: string) => views.find((view) => kitName(kind, view.item) === name)!;
+  };
+  const camera = await put('cameras', DEMO_KIT.cameras);
+  return {
+    camera: camera(DEMO_KIT.cameras[0].name),
+    lens: await put('lenses', DEMO_KIT.lenses),
+    wheel: await put('wheels', DEMO_KIT.wheels),
+    rig: await put('rigs', DEMO_KIT.rigs),
+  };
 }

@@ -66,7 +66,12 @@ function bodyParserProblem(error: unknown): { status: number; body: ErrorBody } 
   if (type === 'entity.too.large') {
     return {
       status: 413,
-      body: { code: 'too-large', message: 'the body is too large', path: '', need: `a body of at most ${BODY_LIMIT}` },
+      body: {
+        code: 'too-large',
+        message: 'the body is too large',
+        path: '',
+        need: `a body of at most ${BODY_LIMIT}; a file of kit of at most ${KIT_FILE_LIMIT}`,
+      },
     };
   }
   return {
@@ -77,3 +82,6 @@ function bodyParserProblem(error: unknown): { status: number; body: ErrorBody } 
 
 /** Largest request: a plan at all its limits stays under it. */
 export const BODY_LIMIT = '1mb';
+
+/** Largest file of kit: five thousand lenses with their rings stay under it. */
+export const KIT_FILE_LIMIT = '8mb';

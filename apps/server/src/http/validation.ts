@@ -58,6 +58,14 @@ export class ShotId implements PipeTransform<string, string> {
 }
 
 @Injectable()
+export class KitItemId implements PipeTransform<string, string> {
+  transform(value: string): string {
+    if (!UUID.test(value)) throw notFound('kit item');
+    return value;
+  }
+}
+
+@Injectable()
 export class ProductionId implements PipeTransform<string, string> {
   transform(value: string): string {
     if (!UUID.test(value)) throw notFound('production');
@@ -67,4 +75,22 @@ export class ProductionId implements PipeTransform<string, string> {
 
 export function isUuid(value: string): boolean {
   return UUID.test(value);
+}
+
+/** The version in the query of an address. @throws {RequestProblem} 400 */
+export function versionFrom(value: unknown): number {
+  const number = wholeNumber(value);
+  if (number === null)
+    throw new RequestProblem(400, {
+      code: 'not-whole',
+      message: 'it is not a whole number',
+      path: 'version',
+      need: 'the version that was read, a whole number from 1',
+    });
+  return number;
+}
+
+/** A whole number from 1 in an address; null for anything else. */
+export function wholeNumber(value: unknown): number | null {
+  return typeof value === 'string' && /^[1-9]\d{0,8}$/.test(value) ? Number(value) : null;
 }

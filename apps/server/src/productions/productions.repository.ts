@@ -6,6 +6,9 @@ import { productions, shots } from '../database/schema.js';
 
 export type ProductionRow = typeof productions.$inferSelect & { shotCount: number };
 
+/** What of a production a person can change. */
+export type ProductionChanges = Partial<Pick<typeof productions.$inferInsert, 'name' | 'units' | 'shutterAngleDeg'>>;
+
 /** The only place that asks the database about productions. */
 @Injectable()
 export class ProductionsRepository {
@@ -26,7 +29,7 @@ export class ProductionsRepository {
   }
 
   /** @returns whether the version was still the stored one */
-  async update(id: string, version: number, changes: { name?: string; units?: 'metric' | 'imperial' }): Promise<boolean> {
+  async update(id: string, version: number, changes: ProductionChanges): Promise<boolean> {
     const rows = await raiseVersion(this.db, id, version, changes);
     return rows.length > 0;
   }
@@ -37,6 +40,7 @@ export class ProductionsRepository {
         id: productions.id,
         name: productions.name,
         units: productions.units,
+        shutterAngleDeg: productions.shutterAngleDeg,
         version: productions.version,
         createdAt: productions.createdAt,
         updatedAt: productions.updatedAt,
@@ -50,12 +54,7 @@ export class ProductionsRepository {
 }
 
 /** Changes the row only at the version named; an empty answer means it was changed since, or is gone. */
-export function raiseVersion(
-  db: Database,
-  id: string,
-  version: number,
-  changes: { name?: string; units?: 'metric' | 'imperial' } = {},
-) {
+export function raiseVersion(db: Database, id: string, version: number, changes: ProductionChanges = {}) {
   return db
     .update(productions)
     .set({ ...changes, version: version + 1, updatedAt: new Date() })

@@ -23,17 +23,18 @@ export class ProductionsService {
   }
 
   /** @throws {RequestProblem} 404, 409 */
-  async change(id: string, { version, name, units }: ChangeProduction): Promise<ProductionView> {
+  async change(id: string, { version, name, units, shutterAngleDeg }: ChangeProduction): Promise<ProductionView> {
     const stored = await this.find(id);
     const isChanged = await this.repository.update(id, version, {
       ...(name === undefined ? {} : { name: name.trim() }),
       ...(units === undefined ? {} : { units }),
+      ...(shutterAngleDeg === undefined ? {} : { shutterAngleDeg }),
     });
     if (!isChanged) throw versionConflict(version, stored.version);
     return this.find(id);
   }
 }
 
-function toView({ id, version, name, units, shotCount, updatedAt }: ProductionRow): ProductionView {
-  return { id, version, name, units, shotCount, updatedAt: updatedAt.toISOString() };
+function toView({ id, version, name, units, shutterAngleDeg, shotCount, updatedAt }: ProductionRow): ProductionView {
+  return { id, version, name, units, shutterAngleDeg, shotCount, updatedAt: updatedAt.toISOString() };
 }

@@ -19,8 +19,8 @@ import {
   ShotDocument,
   ShotView,
 } from '@still-heron/contract';
-import { notFound, RequestProblem } from '../http/request-problem.js';
-import { ProductionId, ShotId } from '../http/validation.js';
+import { notFound } from '../http/request-problem.js';
+import { ProductionId, ShotId, versionFrom, wholeNumber } from '../http/validation.js';
 import { ShotsService } from './shots.service.js';
 
 @ApiTags('shots')
@@ -97,20 +97,4 @@ export class ShotsController {
     if (number === null) throw notFound('revision');
     return this.shots.revision(id, number);
   }
-}
-
-function versionFrom(value: unknown): number {
-  const number = wholeNumber(value);
-  if (number === null)
-    throw new RequestProblem(400, {
-      code: 'not-whole',
-      message: 'it is not a whole number',
-      path: 'version',
-      need: 'the version that was read, a whole number from 1',
-    });
-  return number;
-}
-
-function wholeNumber(value: unknown): number | null {
-  return typeof value === 'string' && /^[1-9]\d{0,8}$/.test(value) ? Number(value) : null;
 }

@@ -8,6 +8,7 @@ import type {
   ShotDocument,
   ShotView,
 } from '@still-heron/contract';
+import { type ShotPlan, upgradePlan } from '@still-heron/core';
 import { notFound, RequestProblem, versionConflict } from '../http/request-problem.js';
 import { isUuid } from '../http/validation.js';
 import { ProductionsService } from '../productions/productions.service.js';
@@ -59,7 +60,11 @@ export class ShotsService implements OnModuleInit, OnModuleDestroy {
     const original = await this.row(id);
     const slates = new Set((await this.repository.inOrder(original.productionId)).map(({ slate }) => slate));
     return toView(
-      await this.repository.insert(original.productionId, { ...original, slate: copySlate(original.slate, slates) }, original),
+      await this.repository.insert(
+        original.productionId,
+        { ...original, plan: newestForm(original.plan), slate: copySlate(original.slate, slates) },
+        original,
+      ),
     );
   }
 
@@ -112,7 +117,7 @@ export class ShotsService implements OnModuleInit, OnModuleDestroy {
     const revision = await this.repository.revision(id, version);
     if (!revision) throw notFound('revision');
     const { scene, slate, title, plan } = revision;
-    return { scene, slate, title, plan };
+    return { scene, slate, title, plan: newestForm(plan) };
   }
 
   private async row(id: string): Promise<ShotRow> {
@@ -123,7 +128,12 @@ export class ShotsService implements OnModuleInit, OnModuleDestroy {
 }
 
 function toView({ id, productionId, version, scene, slate, title, plan, updatedAt }: ShotRow): ShotView {
-  return { id, productionId, version, scene, slate, title, plan, updatedAt: updatedAt.toISOString() };
+  return { id, productionId, version, scene, slate, title, plan: newestForm(plan), updatedAt: updatedAt.toISOString() };
+}
+
+/** Plans are stored in the form of the day they were saved. */
+function newestForm(plan: ShotPlan): ShotPlan {
+  return upgradePlan(plan) as ShotPlan;
 }
 
 /** `4B` becomes `4B-2`, `4B-3` … : the first that is free. A slate that would grow too long is cut before the number. */

@@ -1,0 +1,99 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { type KitItems, type KitKind, kitName } from '@still-heron/core';
+import { and, asc, eq, isNotNull, isNull, lt } from 'drizzle-orm';
+import { DATABASE } from '../database/database.module.js';
+import type { Database } from '../database/driver.js';
+import { cameras, lenses, rigs, wheels } from '../database/schema.js';
+
+export type KitRow<K extends KitKind> = Omit<typeof lenses.$inferSelect, 'item'> & { readonly item: KitItems[K] };
+
+type KitTable = typeof lenses;
+
+/** The four tables have the same columns; only what their documents hold differs, and that the core has checked. */
+const TABLES: Readonly<Record<KitKind, KitTable>> = {
+  cameras: cameras as unknown as KitTable,
+  lenses,
+  wheels: wheels as unknown as KitTable,
+  rigs: rigs as unknown as KitTable,
+};
+
+/** Rows written in one statement. */
+const BATCH = 500;
+
+/** The only place that asks the database about kit. */
+@Injectable()
+export class KitRepository {
+  constructor(@Inject(DATABASE) private readonly db: Database) {}
+
+  async byName<K extends KitKind>(kind: K): Promise<KitRow<K>[]> {
+    const table: KitTable = TABLES[kind];
+    return (await this.db
+      .select()
+      .from(table)
+      .where(isNull(table.deletedAt))
+      .orderBy(asc(table.name), asc(table.createdAt))) as unknown as KitRow<K>[];
+  }
+
+  async find<K extends KitKind>(kind: K, id: string): Promise<KitRow<K> | undefined> {
+    const table: KitTable = TABLES[kind];
+    const [row] = await this.db
+      .select()
+      .from(table)
+      .where(and(eq(table.id, id), isNull(table.deletedAt)));
+    return row as unknown as KitRow<K> | undefined;
+  }
+
+  /** All of them, or none. @returns in the order given */
+  insert<K extends KitKind>(given: readonly { kind: K; item: KitItems[K] }[]): Promise<KitRow<K>[]> {
+    return this.db.transaction(async (tx) => {
+      const rows: KitRow<K>[] = [];
+      for (const kind of new Set(given.map((entry) => entry.kind))) {
+        const table: KitTable = TABLES[kind];
+        const values = given
+          .filter((entry) => entry.kind === kind)
+          .map(({ item }) => ({ name: kitName(kind, item), item: item as never }));
+        for (let from = 0; from < values.length; from += BATCH)
+          rows.push(
+            ...((await tx
+              .insert(table)
+              .values(values.slice(from, from + BATCH))
+              .returning()) as unknown as KitRow<K>[]),
+          );
+      }
+      return rows;
+    });
+  }
+
+  /** @returns undefined when the version is no longer the stored one, or the item is gone */
+  async save<K extends KitKind>(kind: K, id: string, version: number, item: KitItems[K]): Promise<KitRow<K> | undefined> {
+    const table: KitTable = TABLES[kind];
+    const [row] = await this.db
+      .update(table)
+      .set({ name: kitName(kind, item), item: item as never, version: version + 1, updatedAt: new Date() })
+      .where(and(eq(table.id, id), eq(table.version, version), isNull(table.deletedAt)))
+      .returning();
+    return row as unknown as KitRow<K> | undefined;
+  }
+
+  /** @param version - null for whichever is stored @returns whether there was such a row to change */
+  async setDeleted(kind: KitKind, id: string, version: number | null, isDeleted: boolean): Promise<boolean> {
+    const table: KitTable = TABLES[kind];
+    const rows = await this.db
+      .update(table)
+      .set({ deletedAt: isDeleted ? new Date() : null })
+      .where(
+        and(
+          eq(table.id, id),
+          version === null ? undefined : eq(table.version, version),
+          isDeleted ? isNull(table.deletedAt) : isNotNull(table.deletedAt),
+        ),
+      )
+      .returning({ id: table.id });
+    return rows.length > 0;
+  }
+
+  /** Lets go of what was deleted before a moment. */
+  async prune(before: Date): Promise<void> {
+    for (const table of Object.values(TABLES)) await this.db.delete(table).where(lt(table.deletedAt, before));
+  }
+}

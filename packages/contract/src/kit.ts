@@ -1,0 +1,54 @@
+import { ApiProperty } from '@nestjs/swagger';
+import type { KitItems, KitKind } from '@still-heron/core';
+import { Choice, KitDocument, KitList, Quantity, Version } from './fields.js';
+
+export class CreateKitItem {
+  @KitDocument()
+  item!: object;
+}
+
+export class SaveKitItem extends CreateKitItem {
+  @Version()
+  version!: number;
+}
+
+export class KitItemView<K extends KitKind = KitKind> {
+  @ApiProperty({ type: String })
+  id!: string;
+  @ApiProperty({ type: Number })
+  version!: number;
+  @ApiProperty({ type: Object, additionalProperties: true })
+  item!: KitItems[K];
+  @ApiProperty({ type: String, format: 'date-time' })
+  updatedAt!: string;
+}
+
+export const KIT_FORMAT = 'still-heron-kit';
+
+/** A whole kit, or some of it, as a file. Items carry no ids: a kit that is read somewhere else is that place's own. */
+export class KitFile {
+  @Choice([KIT_FORMAT], 'What this file is')
+  format!: typeof KIT_FORMAT;
+
+  @Quantity({ min: 1, max: 1 }, 'The number of the form')
+  schema!: number;
+
+  @KitList()
+  cameras: KitItems['cameras'][] = [];
+
+  @KitList()
+  lenses: KitItems['lenses'][] = [];
+
+  @KitList()
+  wheels: KitItems['wheels'][] = [];
+
+  @KitList()
+  rigs: KitItems['rigs'][] = [];
+}
+
+export class KitImportView {
+  @ApiProperty({ type: Number, description: 'Items that were added' })
+  added!: number;
+  @ApiProperty({ type: Number, description: 'Items that were there already, the same in every figure' })
+  alreadyThere!: number;
+}
