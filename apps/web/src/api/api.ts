@@ -1,11 +1,23 @@
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
-import type { ErrorBody, ProductionView, ShotDocument, ShotView } from '@still-heron/contract';
+import type {
+  ErrorBody,
+  KitFile,
+  KitImportView,
+  KitItemView,
+  ProductionView,
+  ShotDocument,
+  ShotView,
+} from '@still-heron/contract';
+import { type KitItems, type KitKind, kitName } from '@still-heron/core';
+
+const byName = new Intl.Collator('en', { numeric: true });
+const nameOf = (kind: KitKind, { item }: KitItemView) => kitName(kind, item as never);
 
 /** The server's REST face. Lists are cached here; the shot that is open lives in its own slice. */
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
-  tagTypes: ['Production', 'Shots'],
+  tagTypes: ['Production', 'Shots', 'Kit'],
   endpoints: (build) => ({
     productions: build.query<ProductionView[], void>({ query: () => 'productions', providesTags: ['Production'] }),
     production: build.query<ProductionView, string>({ query: (id) => `productions/${id}`, providesTags: ['Production'] }),
@@ -15,7 +27,7 @@ export const api = createApi({
     }),
     changeProduction: build.mutation<
       ProductionView,
-      { id: string; version: number; name?: string; units?: ProductionView['units'] }
+      { id: string; version: number; name?: string; units?: ProductionView['units']; shutterAngleDeg?: number }
     >({
       query: ({ id, ...body }) => ({ url: `productions/${id}`, method: 'PATCH', body }),
       invalidatesTags: ['Production'],
@@ -62,6 +74,43 @@ export const api = createApi({
       },
       invalidatesTags: ['Shots', 'Production'],
     }),
+    kitItems: build.query<KitItemView[], KitKind>({
+      query: (kind) => `kit/${kind}`,
+      // 28 mm before 135 mm: as one reads figures, not as one sorts letters
+      transformResponse: (items: KitItemView[], _, kind) =>
+        items.sort((a, b) => byName.compare(nameOf(kind, a), nameOf(kind, b))),
+      providesTags: (_, __, kind) => [{ type: 'Kit', id: kind }],
+    }),
+    createKitItem: build.mutation<KitItemView, { kind: KitKind; item: KitItems[KitKind] }>({
+      query: ({ kind, item }) => ({ url: `kit/${kind}`, method: 'POST', body: { item } }),
+      invalidatesTags: (_, __, { kind }) => [{ type: 'Kit', id: kind }],
+    }),
+    saveKitItem: build.mutation<KitItemView, { kind: KitKind; id: string; version: number; item: KitItems[KitKind] }>({
+      query: ({ kind, id, version, item }) => ({ url: `kit/${kind}/${id}`, method: 'PUT', body: { version, item } }),
+      // one row of the list changes, and the server has just said how: a thousand others need not be asked for again
+      async onQueryStarted({ kind, id }, { dispatch, queryFulfilled }) {
+        const { data } = await queryFulfilled.catch(() => ({ data: undefined }));
+        if (!data) return;
+        dispatch(
+          api.util.updateQueryData('kitItems', kind, (items) => {
+            const at = items.findIndex((item) => item.id === id);
+            if (at >= 0) items[at] = data;
+          }),
+        );
+      },
+    }),
+    removeKitItem: build.mutation<void, { kind: KitKind; id: string; version: number }>({
+      query: ({ kind, id, version }) => ({ url: `kit/${kind}/${id}?version=${version}`, method: 'DELETE' }),
+      invalidatesTags: (_, __, { kind }) => [{ type: 'Kit', id: kind }],
+    }),
+    restoreKitItem: build.mutation<KitItemView, { kind: KitKind; id: string }>({
+      query: ({ kind, id }) => ({ url: `kit/${kind}/${id}/restore`, method: 'POST' }),
+      invalidatesTags: (_, __, { kind }) => [{ type: 'Kit', id: kind }],
+    }),
+    importKit: build.mutation<KitImportView, KitFile>({
+      query: (body) => ({ url: 'kit/import', method: 'POST', body }),
+      invalidatesTags: ['Kit'],
+    }),
   }),
 });
 
@@ -76,6 +125,11 @@ export const {
   useRemoveShotMutation,
   useRestoreShotMutation,
   useOrderShotsMutation,
+  useKitItemsQuery,
+  useCreateKitItemMutation,
+  useRemoveKitItemMutation,
+  useRestoreKitItemMutation,
+  useImportKitMutation,
 } = api;
 
 /** What a failed call says, in words for the person at the page. */

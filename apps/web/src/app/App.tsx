@@ -12,6 +12,7 @@ const ShotsPage = lazy(pages.shots);
 const ShotPage = lazy(pages.shot);
 const SetupPage = lazy(pages.setup);
 const PullPage = lazy(pages.pull);
+const KitPage = lazy(pages.kit);
 
 const router = createBrowserRouter([
   { path: '/', element: <ProductionsPage goesOn /> },
@@ -26,6 +27,8 @@ const router = createBrowserRouter([
       { path: 'pull', element: <PullPage /> },
     ],
   },
+  { path: '/kit', element: <Navigate to="/kit/lenses" replace /> },
+  { path: '/kit/:kind/:itemId?', element: <KitPage /> },
   { path: '*', element: <Navigate to="/" replace /> },
 ]);
 

@@ -34,6 +34,23 @@ export function Rail({ areKeysShown, onKeys }: Props) {
         </svg>
         Shots
       </NavLink>
+      <NavLink className="rail-item" to="/kit">
+        <svg
+          width="22"
+          height="22"
+          viewBox="0 0 22 22"
+          fill="none"
+          stroke="currentColor"
+          strokeWidth="1.8"
+          strokeLinecap="round"
+          aria-hidden="true"
+        >
+          <circle cx="11" cy="11" r="8" />
+          <circle cx="11" cy="11" r="4" />
+          <path d="M11 3v3M17 6.2l-2 1.8M19 12h-3" />
+        </svg>
+        Kit
+      </NavLink>
       <button type="button" className="rail-item rail-foot" aria-expanded={areKeysShown} onClick={onKeys}>
         <span className="figure" aria-hidden="true">
           ?

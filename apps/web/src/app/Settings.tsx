@@ -1,6 +1,6 @@
 import { useChangeProductionMutation, useProductionQuery } from '../api/api';
 import { WordChoice } from '../fields/WordChoice';
-import { lightChosen } from './preferences';
+import { lightChosen, unitsChosen } from './preferences';
 import { useAppDispatch, useAppSelector } from './store';
 
 const UNITS = [
@@ -12,13 +12,23 @@ const LIGHTS = [
   { value: 'noon', word: 'Noon' },
 ] as const;
 
-/** Units of the production and light of this device, at the end of the top bar. */
-export function Settings({ productionId }: { readonly productionId: string | null }) {
-  const light = useAppSelector((state) => state.preferences.light);
+interface Props {
+  /** Whose units; null where there is no production */
+  readonly productionId: string | null;
+  /** Units of this device, for what belongs to no production */
+  readonly hasOwnUnits?: boolean;
+}
+
+/** Units and light, at the end of the top bar. */
+export function Settings({ productionId, hasOwnUnits = false }: Props) {
+  const { light, units } = useAppSelector((state) => state.preferences);
   const dispatch = useAppDispatch();
   return (
     <div className="settings">
       {productionId && <Units productionId={productionId} />}
+      {hasOwnUnits && (
+        <WordChoice label="Units" chosen={units} choices={UNITS} onChoose={(choice) => dispatch(unitsChosen(choice))} />
+      )}
       <WordChoice label="Light" chosen={light} choices={LIGHTS} onChoose={(choice) => dispatch(lightChosen(choice))} />
     </div>
   );

@@ -37,6 +37,15 @@ export const KEYS = {
     ...IN_A_SHOT,
     ...EVERYWHERE,
   ],
+  kit: [
+    { keys: ['F'], does: 'find by name' },
+    { keys: ['N'], does: 'put something new in' },
+    { keys: ['←', '→'], does: 'on the ring: turn it one step; with Shift ten' },
+    { keys: ['1', '–', '5'], does: 'lenses, cameras, wheels, rigs, the zone bench' },
+    { keys: ['0'], does: 'back to Shots' },
+    ...FIELD,
+    ...EVERYWHERE,
+  ],
   pull: [
     { keys: ['Space'], does: 'play and stop' },
     { keys: [',', '.'], does: 'step a frame' },

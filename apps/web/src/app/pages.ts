@@ -4,6 +4,7 @@ export const pages = {
   shots: () => import('../features/shots/ShotsPage').then((module) => ({ default: module.ShotsPage })),
   shot: () => import('../features/shot/ShotPage').then((module) => ({ default: module.ShotPage })),
   setup: () => import('../features/setup/SetupPage').then((module) => ({ default: module.SetupPage })),
+  kit: () => import('../features/kit/KitPage').then((module) => ({ default: module.KitPage })),
   pull: () => import('../features/pull/PullPage').then((module) => ({ default: module.PullPage })),
 };
 
@@ -11,8 +12,10 @@ export const pages = {
 export function preload(path: string): void {
   const needed = path.startsWith('/shots/')
     ? [pages.shot, path.endsWith('/setup') ? pages.setup : pages.pull]
-    : path.endsWith('/shots')
-      ? [pages.shots]
-      : [pages.productions];
+    : path.startsWith('/kit')
+      ? [pages.kit]
+      : path.endsWith('/shots')
+        ? [pages.shots]
+        : [pages.productions];
   for (const load of needed) void load();
 }

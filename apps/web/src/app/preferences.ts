@@ -1,11 +1,16 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { UnitSystem } from '@still-heron/core';
 import { type Light, LIGHTS } from './palette';
 
-/** Saved on this device, not with the production: how the page is lit, and which axis the channel is drawn on. */
+/** Saved on this device, not with the production: how the page is lit, which axis the channel is drawn on, and what Kit counts in. */
 export interface Preferences {
   readonly light: Light;
   /** `hand`: equal height is equal turn of the ring; `distance`: equal height is equal distance */
   readonly axis: 'hand' | 'distance';
+  /** In Kit, which belongs to no production */
+  readonly units: UnitSystem;
+  /** Who tries out gear on this device */
+  readonly tester: string;
 }
 
 const KEY = 'still-heron.preferences';
@@ -21,6 +26,8 @@ export function readPreferences(storage: Pick<Storage, 'getItem'>): Preferences 
   return {
     light: LIGHTS.find((light) => light === stored.light) ?? 'dusk',
     axis: stored.axis === 'distance' ? 'distance' : 'hand',
+    units: stored.units === 'imperial' ? 'imperial' : 'metric',
+    tester: typeof stored.tester === 'string' ? stored.tester : '',
   };
 }
 
@@ -30,12 +37,14 @@ export function writePreferences(storage: Pick<Storage, 'setItem'>, preferences:
 
 const slice = createSlice({
   name: 'preferences',
-  initialState: { light: 'dusk', axis: 'hand' } as Preferences,
+  initialState: { light: 'dusk', axis: 'hand', units: 'metric', tester: '' } as Preferences,
   reducers: {
     lightChosen: (state, { payload }: PayloadAction<Light>) => ({ ...state, light: payload }),
     axisChosen: (state, { payload }: PayloadAction<Preferences['axis']>) => ({ ...state, axis: payload }),
+    unitsChosen: (state, { payload }: PayloadAction<UnitSystem>) => ({ ...state, units: payload }),
+    testerNamed: (state, { payload }: PayloadAction<string>) => ({ ...state, tester: payload }),
   },
 });
 
-export const { lightChosen, axisChosen } = slice.actions;
+export const { lightChosen, axisChosen, unitsChosen, testerNamed } = slice.actions;
 export const preferencesReducer = slice.reducer;

@@ -1,6 +1,9 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector, useStore } from 'react-redux';
 import { api } from '../api/api';
+import { kitSavingMiddleware } from '../features/kit/kitSaving';
+import { kitSavingReducer } from '../features/kit/kitSavingSlice';
+import { kitReducer } from '../features/kit/kitSlice';
 import { savingMiddleware } from '../features/shot/saving';
 import { savingReducer } from '../features/shot/savingSlice';
 import { sessionReducer } from '../features/shot/sessionSlice';
@@ -15,11 +18,15 @@ export function createStore(storage: Storage) {
       shot: shotReducer,
       saving: savingReducer,
       session: sessionReducer,
+      kit: kitReducer,
+      kitSaving: kitSavingReducer,
       preferences: preferencesReducer,
     },
     preloadedState: { preferences: readPreferences(storage) },
     middleware: (getDefault) =>
-      getDefault({ serializableCheck: false, immutableCheck: false }).prepend(savingMiddleware.middleware).concat(api.middleware),
+      getDefault({ serializableCheck: false, immutableCheck: false })
+        .prepend(savingMiddleware.middleware, kitSavingMiddleware.middleware)
+        .concat(api.middleware),
   });
   let known = store.getState().preferences;
   store.subscribe(() => {

@@ -47,10 +47,13 @@ describe('what the device remembers', () => {
 
   test('is read back; what is broken or unknown counts as never set', () => {
     let kept = '';
-    writePreferences({ setItem: (_, value) => (kept = value) }, { light: 'noon', axis: 'distance' });
-    expect(readPreferences(storage(kept))).toEqual({ light: 'noon', axis: 'distance' });
+    writePreferences(
+      { setItem: (_, value) => (kept = value) },
+      { light: 'noon', axis: 'distance', units: 'imperial', tester: 'Maren' },
+    );
+    expect(readPreferences(storage(kept))).toEqual({ light: 'noon', axis: 'distance', units: 'imperial', tester: 'Maren' });
     for (const broken of [null, '{', '{"light":"neon","axis":7}'])
-      expect(readPreferences(storage(broken))).toEqual({ light: 'dusk', axis: 'hand' });
+      expect(readPreferences(storage(broken))).toEqual({ light: 'dusk', axis: 'hand', units: 'metric', tester: '' });
   });
 });
 

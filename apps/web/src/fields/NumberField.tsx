@@ -1,6 +1,6 @@
 import { QuantityField, type QuantityFieldProps } from './QuantityField';
 
-type Props = Pick<QuantityFieldProps<number>, 'label' | 'onChange' | 'hint' | 'unit' | 'testId'> & {
+type Props = Pick<QuantityFieldProps<number>, 'label' | 'onChange' | 'hint' | 'unit' | 'isBare' | 'testId'> & {
   readonly value: number;
   readonly min: number;
   readonly max: number;

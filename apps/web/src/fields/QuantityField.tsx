@@ -36,20 +36,24 @@ export function QuantityField<T>(props: QuantityFieldProps<T>) {
   const [problem, setProblem] = useState<Pick<Problem, 'message' | 'need'> | null>(null);
   const gesture = useRef('');
 
-  function take(text: string): void {
+  /** @returns whether it could be read */
+  function take(text: string): boolean {
     const reading = text === print(value) ? { value } : read(text);
     if ('problem' in reading) {
       setProblem(reading.problem);
-      return;
+      return false;
     }
     setDraft(null);
     setProblem(null);
     if (reading.value !== value) onChange(reading.value, `field-${++gestures}`);
+    return true;
   }
 
   function onKeyDown(event: KeyboardEvent<HTMLInputElement>): void {
-    if (event.key === 'Enter') take(event.currentTarget.value);
-    else if (event.key === 'Escape' && draft !== null) {
+    if (event.key === 'Enter') {
+      // a form is not sent with a figure that can't be read
+      if (!take(event.currentTarget.value)) event.preventDefault();
+    } else if (event.key === 'Escape' && draft !== null) {
       event.stopPropagation();
       setDraft(null);
       setProblem(null);

@@ -15,7 +15,39 @@ type Figures = readonly (readonly [word: string, text: string])[];
 export function describeGearChange(before: ShotPlan, after: ShotPlan, part: GearPart, units: UnitSystem): string[] {
   const was = figuresOf(before, part, units);
   const becomes = new Map(figuresOf(after, part, units));
-  return was.flatMap(([word, text]) => (becomes.get(word) === text ? [] : [`${word} ${text} → ${becomes.get(word) ?? 'none'}`]));
+  const figures = was.flatMap(([word, text]) =>
+    becomes.get(word) === text ? [] : [`${word} ${text} → ${becomes.get(word) ?? 'none'}`],
+  );
+  return part === 'lens' ? [...figures, ...ringChange(before.optics.lens.ring, after.optics.lens.ring)] : figures;
+}
+
+/** How one scale differs from another: not each of its points, but how many and by how much. */
+function ringChange(before: Lens['ring'], after: Lens['ring']): string[] {
+  if (before.kind === 'helicoid' && after.kind === 'helicoid')
+    return before.focusThrowDeg === after.focusThrowDeg
+      ? []
+      : [`throw ${figure(before.focusThrowDeg)}° → ${figure(after.focusThrowDeg)}°`];
+  if (before.kind === 'helicoid' || after.kind === 'helicoid') return [`ring ${ringWords(before)} → ${ringWords(after)}`];
+  const read = new Map(before.points.map(({ distanceMm, ringDeg }) => [distanceMm, ringDeg]));
+  const shifts = after.points.flatMap(({ distanceMm, ringDeg }) => {
+    const was = read.get(distanceMm);
+    return was === undefined || was === ringDeg ? [] : [Math.abs(ringDeg - was)];
+  });
+  const fresh = after.points.filter(({ distanceMm }) => !read.has(distanceMm)).length;
+  const gone = before.points.length - (after.points.length - fresh);
+  return [
+    ...(shifts.length > 0
+      ? [`${shifts.length} of ${after.points.length} scale points read otherwise, by up to ${Math.max(...shifts).toFixed(1)}°`]
+      : []),
+    ...(fresh > 0 ? [`${fresh} new scale ${fresh === 1 ? 'point' : 'points'}`] : []),
+    ...(gone > 0 ? [`${gone} scale ${gone === 1 ? 'point' : 'points'} gone`] : []),
+  ];
+}
+
+function ringWords(ring: Lens['ring']): string {
+  if (ring.kind === 'helicoid') return `by its throw of ${figure(ring.focusThrowDeg)}°`;
+  const angles = ring.points.map(({ ringDeg }) => ringDeg);
+  return `by ${ring.points.length} scale points over ${figure(Math.max(...angles) - Math.min(...angles))}°`;
 }
 
 function figuresOf({ optics, wheel, rig }: ShotPlan, part: GearPart, units: UnitSystem): Figures {
@@ -27,12 +59,6 @@ function figuresOf({ optics, wheel, rig }: ShotPlan, part: GearPart, units: Unit
 
 function lensFigures(lens: Lens, units: UnitSystem): Figures {
   const scale = (stop: number) => formatStop(stop, lens.stopScale);
-  const ring =
-    lens.ring.kind === 'helicoid'
-      ? `by its throw of ${figure(lens.ring.focusThrowDeg)}°`
-      : lens.ring.points
-          .map(({ distanceMm, ringDeg }) => `${formatDistance(distanceMm ?? Infinity, units)} at ${figure(ringDeg)}°`)
-          .join(', ');
   return [
     ['name', lens.name],
     ['focal length', mm(lens.focalLengthMm)],
@@ -43,7 +69,6 @@ function lensFigures(lens: Lens, units: UnitSystem): Figures {
     ['light let through', figure(lens.transmittance)],
     ['close focus', formatDistance(lens.closeFocusMm, units)],
     ['between the principal planes', mm(lens.principalSeparationMm)],
-    ['ring', ring],
     ['nearer is', lens.nearerTurns],
     ['ring answers', `by ${lens.response}`],
     ['steps', figure(lens.stepCount)],

@@ -131,6 +131,24 @@ describe('a shot takes its gear from the kit', () => {
     expect(describeGearChange(shot, softer[0]!.takenOver!, 'wheel', 'metric')).toEqual(['wheel degrees per ring degree 2 → 3']);
   });
 
+  test('a scale that changed is told in sum, not point by point', () => {
+    const points = [0, 80, 190, 280].map((ringDeg, k) => ({ distanceMm: [null, 3000, 1500, 900][k]!, ringDeg }));
+    const scale = (list: typeof points) => takeLens(twoPeople(), 'z', { ...zoom, ring: { kind: 'table', points: list } });
+    const told = (a: ShotPlan, b: ShotPlan) => describeGearChange(a, b, 'lens', 'metric');
+    const helicoid = takeLens(twoPeople(), 'z', zoom);
+    expect(told(helicoid, scale(points))).toEqual(['ring by its throw of 280° → by 4 scale points over 280°']);
+    expect(told(helicoid, takeLens(helicoid, 'z', { ...zoom, ring: { kind: 'helicoid', focusThrowDeg: 300 } }))).toEqual([
+      'throw 280° → 300°',
+    ]);
+    const reread = points.map((point, k) => (k === 1 ? { ...point, ringDeg: 82.5 } : point));
+    expect(told(scale(points), scale(reread))).toEqual(['1 of 4 scale points read otherwise, by up to 2.5°']);
+    expect(told(scale(points), scale([...points.slice(0, 2), { distanceMm: 1200, ringDeg: 230 }, points[3]!]))).toEqual([
+      '1 new scale point',
+      '1 scale point gone',
+    ]);
+    expect(told(scale(points), scale(points))).toEqual([]);
+  });
+
   test('what the kit has no more is said; figures of its own are never asked about', () => {
     const { wheel: _, ...withoutWheel } = now;
     expect(gearChanges(shot, withoutWheel)).toEqual([{ part: 'wheel', takenOver: null }]);

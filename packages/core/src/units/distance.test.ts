@@ -1,5 +1,13 @@
 import fc from 'fast-check';
-import { displayStepMm, formatDistance, formatDistanceFigure, formatGap, parseDistance, type UnitSystem } from './index';
+import {
+  displayStepMm,
+  formatDistance,
+  formatDistanceFigure,
+  formatFineDistance,
+  formatGap,
+  parseDistance,
+  type UnitSystem,
+} from './index';
 
 const read = (text: string, unit: UnitSystem = 'metric') => {
   const parsed = parseDistance(text, unit);
@@ -116,4 +124,9 @@ describe('a distance in print', () => {
     [355.6, 'imperial', '1\' 2"'],
     [2.54, 'imperial', '0.10"'],
   ])('a difference of %d mm, %s: %s', (mm, units, text) => expect(formatGap(mm, units)).toBe(text));
+});
+
+test('close up, finer than the tape is read', () => {
+  expect([1448.6, Infinity].map((mm) => formatFineDistance(mm, 'metric'))).toEqual(['1.4486 m', '∞']);
+  expect([1448.6, 100].map((mm) => formatFineDistance(mm, 'imperial'))).toEqual(['4\' 9.03"', '3.94"']);
 });

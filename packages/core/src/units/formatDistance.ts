@@ -35,6 +35,20 @@ export function formatDistanceFigure(distanceMm: number, units: UnitSystem): str
   return units === 'metric' ? metres(distanceMm) : feetAndInches(distanceMm);
 }
 
+/**
+ * As `formatDistance`, to the millimetre or the sixteenth part of an inch and finer: for close up, where the zone is thinner than the tape's step.
+ *
+ * @example 1448.6 mm is `1.4486 m`
+ */
+export function formatFineDistance(distanceMm: number, units: UnitSystem): string {
+  if (distanceMm === Infinity) return '∞';
+  if (units === 'metric') return `${(distanceMm / MM_PER_METRE).toFixed(4)} m`;
+  const inches = distanceMm / MM_PER_INCH;
+  const feet = Math.floor(inches / 12 + 1e-9);
+  const rest = `${Math.max(inches - 12 * feet, 0).toFixed(2)}"`;
+  return feet === 0 ? rest : `${feet}' ${rest}`;
+}
+
 /** Prints a difference of distances, always positive: `14 cm`, `4 mm`, `1.20 m`, `5½"`, `1' 2"`. Under a quarter inch, hundredths of an inch. */
 export function formatGap(gapMm: number, units: UnitSystem): string {
   const size = Math.abs(gapMm);

@@ -2,16 +2,17 @@ import {
   changeMark,
   depthOfField,
   displayStepMm,
-  fNumberOf,
   formatDistance,
   formatGap,
   landingWindow,
   type Mark,
-  planCircleMm,
+  marksHold,
   ringOf,
   type ShotPlan,
   type UnitSystem,
+  wheelDegOf,
   withinReach,
+  zoneLensAt,
 } from '@still-heron/core';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { DistanceField } from '../../fields/DistanceField';
@@ -73,14 +74,41 @@ function MarkRow({ mark, plan, units }: Props & { readonly mark: Mark }) {
         }
         testId={`mark-${mark.letter}`}
       />
+      {mark.stale !== null && <Stale mark={mark} />}
       <Room mark={mark} plan={plan} units={units} />
     </li>
   );
 }
 
-/** How far someone may miss the mark, each way, and the ring's window there. */
+/** A distance that was measured before something changed: typed anew it holds, or it is said to. */
+function Stale({ mark }: { readonly mark: Mark }) {
+  const dispatch = useAppDispatch();
+  return (
+    <p className="mark-stale">
+      stale: measured before {mark.stale === 'camera' ? 'the camera was moved' : 'the lens was changed'}{' '}
+      <button
+        type="button"
+        className="quiet"
+        onClick={() => dispatch(editPlan(`${mark.letter} still holds`, (now) => marksHold(now, mark.id)))}
+      >
+        It still holds
+      </button>
+    </p>
+  );
+}
+
+/** Where the mark lies and how much room there is, in degrees of the wheel where there is one; a ring that answers by speed has no such place. */
+function ringWords({ optics: { lens }, wheel }: ShotPlan, atDeg: number, windowDeg: number): string {
+  if (lens.response === 'speed') return 'no ring mark';
+  const turns = `${wheelDegOf(wheel, atDeg).toFixed(1)}° ± ${(wheelDegOf(wheel, windowDeg) / 2).toFixed(1)}°`;
+  if (lens.response === 'steps')
+    return `step ${Math.round((atDeg / ringOf(lens).throwDeg) * lens.stepCount)} of ${lens.stepCount}`;
+  return `${wheel ? 'wheel' : 'ring'} ${turns}`;
+}
+
+/** How far someone may miss the mark, each way, and where it lies on the ring. */
 function Room({ mark, plan, units }: Props & { readonly mark: Mark }) {
-  const { lens, stop } = plan.optics;
+  const { lens } = plan.optics;
   const ring = ringOf(lens);
   const wantedMm = mark.distanceMm ?? Infinity;
   const focusDistanceMm = withinReach(ring, wantedMm);
@@ -93,16 +121,10 @@ function Room({ mark, plan, units }: Props & { readonly mark: Mark }) {
       </p>
     );
   }
-  const circleOfConfusionMm = planCircleMm(plan.optics);
-  const fNumber = fNumberOf(lens, stop);
-  const zone = depthOfField({
-    focalLengthMm: lens.focalLengthMm,
-    fNumber,
-    circleOfConfusionMm,
-    focusDistanceMm,
-    principalSeparationMm: lens.principalSeparationMm,
-  });
-  const { widthDeg } = landingWindow(plan.optics, ring, focusDistanceMm);
+  const zoneLens = zoneLensAt(plan.optics, 0);
+  const { fNumber, circleOfConfusionMm, focalLengthMm } = zoneLens;
+  const zone = depthOfField({ ...zoneLens, focusDistanceMm });
+  const { widthDeg } = landingWindow(zoneLens, ring, focusDistanceMm);
   const nearer = formatGap(zone.inFrontMm, units);
   const farther = zone.behindMm === Infinity ? 'any' : formatGap(zone.behindMm, units);
   return (
@@ -111,14 +133,17 @@ function Room({ mark, plan, units }: Props & { readonly mark: Mark }) {
         what="How far they may miss the mark"
         lines={[
           `near limit ${formatDistance(zone.nearMm, units)}, far limit ${formatDistance(zone.farMm, units)}`,
-          `computed for f ${Number(lens.focalLengthMm.toFixed(1))} mm, N ${fNumber.toFixed(2)}, C ${(circleOfConfusionMm * 1000).toFixed(1)} µm`,
+          `computed for f ${Number(focalLengthMm.toFixed(1))} mm, N ${fNumber.toFixed(2)}, C ${(circleOfConfusionMm * 1000).toFixed(1)} µm`,
+          ...(plan.wheel && lens.response !== 'speed'
+            ? [`the ring at ${ring.angleAt(focusDistanceMm).toFixed(1)}°, the wheel turns ${plan.wheel.wheelPerRing} × as far`]
+            : []),
           `measured by ${mark.method}, good to about ${formatGap(mark.uncertaintyMm, units)} (assumed)`,
           `a step here is ${formatGap(displayStepMm(focusDistanceMm, units), units)}`,
         ]}
       >
         {mark.distanceMm === null ? `sharp from ${formatDistance(zone.nearMm, units)} on` : `may miss −${nearer} / +${farther}`}
-      </Explain>{' '}
-      · ring {widthDeg.toFixed(1)}°
+      </Explain>
+      <span className="mark-ring figure">{ringWords(plan, ring.angleAt(focusDistanceMm), widthDeg)}</span>
     </p>
   );
 }

@@ -106,13 +106,19 @@ export function MoveDetails({ move, plan, verdict, units }: SideProps & { readon
             <dt>turn</dt>
             <dd className="figure">
               <Explain
-                what="Turn of the ring"
+                what={judged.wheel ? 'Turn of the wheel' : 'Turn of the ring'}
                 lines={[
-                  `from ${judged.from.ringDeg.toFixed(1)}° to ${judged.to.ringDeg.toFixed(1)}°`,
+                  `the ring from ${judged.from.ringDeg.toFixed(1)}° to ${judged.to.ringDeg.toFixed(1)}°`,
+                  ...(judged.wheel
+                    ? [
+                        `the wheel turns ${plan.wheel!.wheelPerRing} × as far; its landing is ${judged.wheel.windowOnDiscMm.toFixed(1)} mm on the disc`,
+                        ...(judged.wheel.regrips > 0 ? [`${judged.wheel.regrips} new grips on the way`] : []),
+                      ]
+                    : []),
                   `at most ${judged.peakDegPerS.toFixed(0)}°/s: 1.875 × ${judged.travelDeg.toFixed(1)}° / ${judged.availableS.toFixed(2)} s`,
                 ]}
               >
-                {judged.travelDeg.toFixed(1)}°
+                {(judged.wheel?.travelDeg ?? judged.travelDeg).toFixed(1)}°
               </Explain>
               <span className="haze"> {judged.towards === 'nowhere' ? 'none' : `towards ${judged.towards}`}</span>
             </dd>

@@ -12,6 +12,7 @@ import { nextPull } from './nextPull';
 import { PullSide } from './PullSide';
 import { SomeoneForm } from './SomeoneForm';
 import { Transport } from './Transport';
+import { PlanDoubts } from './PlanDoubts';
 import { VerdictSentence } from './VerdictSentence';
 import './pull.css';
 
@@ -28,6 +29,7 @@ export function PullPage() {
     <div className="step-page">
       <div className="surface">
         <VerdictSentence judged={judged} units={units} />
+        <PlanDoubts plan={plan} />
         <Transport plan={plan} />
         <ChannelChart plan={plan} verdict={verdict} units={units} />
       </div>

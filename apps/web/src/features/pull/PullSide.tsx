@@ -7,6 +7,7 @@ import { MarkList } from './MarkList';
 import { MoveDetails } from './MoveDetails';
 import { SomeoneForm } from './SomeoneForm';
 import { SubjectDetails } from './SubjectDetails';
+import { WhileRolling } from './WhileRolling';
 
 export interface SideProps {
   readonly plan: ShotPlan;
@@ -29,6 +30,7 @@ export function PullSide({ plan, verdict, units }: SideProps) {
       {mark && <MarkDetails key={mark.id} mark={mark} units={units} />}
       {subject && <SubjectDetails key={subject.id} subject={subject} plan={plan} units={units} />}
       <MarkList plan={plan} units={units} />
+      <WhileRolling plan={plan} />
       <section>
         <h2>Someone else</h2>
         <SomeoneForm />

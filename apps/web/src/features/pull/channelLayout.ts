@@ -1,17 +1,16 @@
 import {
   type Beat,
   depthOfField,
-  fNumberOf,
   formatDistanceFigure,
   type JudgedPull,
   markDistances,
-  planCircleMm,
   rackEndS,
   ringOf,
   type ShotPlan,
   targetDistanceMm,
   targetName,
   type UnitSystem,
+  zoneLensAt,
 } from '@still-heron/core';
 import { ticks as roundTicks } from 'd3-array';
 import { type ScaleLinear, scaleLinear } from 'd3-scale';
@@ -107,15 +106,8 @@ export function channelLayout({ plan, verdict, axis, units, size, domain: held }
 
   const ring = ringOf(plan.optics.lens);
   const distanceOf = markDistances(plan.marks);
-  const { lens, stop } = plan.optics;
-  const zoneOf = (focusDistanceMm: number) =>
-    depthOfField({
-      focalLengthMm: lens.focalLengthMm,
-      fNumber: fNumberOf(lens, stop),
-      circleOfConfusionMm: planCircleMm(plan.optics),
-      principalSeparationMm: lens.principalSeparationMm,
-      focusDistanceMm,
-    });
+  const lens = zoneLensAt(plan.optics, 0);
+  const zoneOf = (focusDistanceMm: number) => depthOfField({ ...lens, focusDistanceMm });
   const settings = [plan.line.start, ...plan.line.moves.map(({ target }) => target)]
     .filter((target) => target !== null)
     .map((target) => targetDistanceMm(target, distanceOf));

@@ -1,15 +1,11 @@
-import { FORMATS, PLAN_LIMITS, setCamera, type ShotPlan } from '@still-heron/core';
-import { Select } from 'antd';
+import { PLAN_LIMITS, setCamera, type ShotPlan } from '@still-heron/core';
 import { NumberField } from '../../fields/NumberField';
 import { useEdit } from './useEdit';
 
-/** The format: one of the library, or sizes of one's own. */
+/** A format of one's own, by the size of what is recorded. */
 export function CameraFields({ plan }: { readonly plan: ShotPlan }) {
   const edit = useEdit();
   const { camera } = plan.optics;
-  const known = FORMATS.find(
-    (format) => format.sensorWidthMm === camera.sensorWidthMm && format.sensorHeightMm === camera.sensorHeightMm,
-  );
   const sizeField = (label: string, key: 'sensorWidthMm' | 'sensorHeightMm') => (
     <NumberField
       label={label}
@@ -24,30 +20,9 @@ export function CameraFields({ plan }: { readonly plan: ShotPlan }) {
     />
   );
   return (
-    <section>
-      <h2>Camera</h2>
-      <Select
-        aria-label="Format"
-        className="wide-select"
-        value={known?.id ?? 'own'}
-        options={[
-          ...FORMATS.map(({ id, name, sensorWidthMm, sensorHeightMm }) => ({
-            value: id,
-            label: `${name} · ${sensorWidthMm} × ${sensorHeightMm}`,
-          })),
-          ...(known ? [] : [{ value: 'own', label: 'Own format' }]),
-        ]}
-        onChange={(id) => {
-          const format = FORMATS.find((item) => item.id === id);
-          if (!format) return;
-          const { id: _, ...chosen } = format;
-          edit(`format ${chosen.name}`, (now) => setCamera(now, chosen));
-        }}
-      />
-      <div className="field-pair">
-        {sizeField('width', 'sensorWidthMm')}
-        {sizeField('height', 'sensorHeightMm')}
-      </div>
-    </section>
+    <div className="field-pair">
+      {sizeField('width', 'sensorWidthMm')}
+      {sizeField('height', 'sensorHeightMm')}
+    </div>
   );
 }

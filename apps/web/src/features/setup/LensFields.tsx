@@ -16,76 +16,73 @@ export function LensFields({ plan, units }: Props) {
   const change = (name: string, changes: Partial<Lens>, gesture?: string) => edit(name, (now) => setLens(now, changes), gesture);
   const closestMm = Math.max(4 * lens.focalLengthMm + lens.principalSeparationMm, PLAN_LIMITS.closeFocusMm.min);
   return (
-    <section>
-      <h2>Lens</h2>
-      <div className="field-pair">
+    <div className="field-pair">
+      <NumberField
+        label="focal length"
+        unit="mm"
+        decimals={1}
+        step={1}
+        {...PLAN_LIMITS.focalLengthMm}
+        value={lens.focalLengthMm}
+        testId="focal-length"
+        onChange={(focalLengthMm, gesture) =>
+          change(`lens ${focalLengthMm} mm`, { focalLengthMm, name: lensName({ ...lens, focalLengthMm }) }, gesture)
+        }
+      />
+      <DistanceField
+        label="close focus"
+        distanceMm={lens.ring.kind === 'table' ? plan.optics.lens.closeFocusMm : lens.closeFocusMm}
+        units={units}
+        range={{ minMm: closestMm, maxMm: PLAN_LIMITS.closeFocusMm.max, why: 'not within four focal lengths and 20 m' }}
+        onChange={(closeFocusMm, gesture) => change('change the close focus', { closeFocusMm }, gesture)}
+      />
+      <NumberField
+        label="widest stop"
+        unit={lens.stopScale}
+        decimals={2}
+        step={0.1}
+        min={PLAN_LIMITS.stop.min}
+        max={lens.narrowestStop}
+        value={lens.widestStop}
+        testId="widest-stop"
+        onChange={(widestStop, gesture) =>
+          change('change the widest stop', { widestStop, name: lensName({ ...lens, widestStop }) }, gesture)
+        }
+      />
+      <NumberField
+        label="narrowest stop"
+        unit={lens.stopScale}
+        decimals={1}
+        step={1}
+        min={lens.widestStop}
+        max={PLAN_LIMITS.stop.max}
+        value={lens.narrowestStop}
+        onChange={(narrowestStop, gesture) => change('change the narrowest stop', { narrowestStop }, gesture)}
+      />
+      {lens.ring.kind === 'helicoid' && (
         <NumberField
-          label="focal length"
-          unit="mm"
-          decimals={1}
-          step={1}
-          {...PLAN_LIMITS.focalLengthMm}
-          value={lens.focalLengthMm}
-          testId="focal-length"
-          onChange={(focalLengthMm, gesture) =>
-            change(`lens ${focalLengthMm} mm`, { focalLengthMm, name: lensName({ ...lens, focalLengthMm }) }, gesture)
+          label="throw of the ring"
+          unit="°"
+          step={5}
+          {...PLAN_LIMITS.focusThrowDeg}
+          value={lens.ring.focusThrowDeg}
+          onChange={(focusThrowDeg, gesture) =>
+            change('change the throw', { ring: { kind: 'helicoid', focusThrowDeg } }, gesture)
           }
         />
-        <DistanceField
-          label="close focus"
-          distanceMm={lens.ring.kind === 'table' ? plan.optics.lens.closeFocusMm : lens.closeFocusMm}
-          units={units}
-          range={{ minMm: closestMm, maxMm: PLAN_LIMITS.closeFocusMm.max, why: 'not within four focal lengths and 20 m' }}
-          onChange={(closeFocusMm, gesture) => change('change the close focus', { closeFocusMm }, gesture)}
+      )}
+      <label className="field">
+        <span className="field-label">stops are</span>
+        <Select
+          value={lens.stopScale}
+          options={[
+            { value: 'T', label: 'T (light)' },
+            { value: 'f', label: 'f (geometry)' },
+          ]}
+          onChange={(stopScale) => change(`stops in ${stopScale}`, { stopScale, name: lensName({ ...lens, stopScale }) })}
         />
-        <NumberField
-          label="widest stop"
-          unit={lens.stopScale}
-          decimals={2}
-          step={0.1}
-          min={PLAN_LIMITS.stop.min}
-          max={lens.narrowestStop}
-          value={lens.widestStop}
-          testId="widest-stop"
-          onChange={(widestStop, gesture) =>
-            change('change the widest stop', { widestStop, name: lensName({ ...lens, widestStop }) }, gesture)
-          }
-        />
-        <NumberField
-          label="narrowest stop"
-          unit={lens.stopScale}
-          decimals={1}
-          step={1}
-          min={lens.widestStop}
-          max={PLAN_LIMITS.stop.max}
-          value={lens.narrowestStop}
-          onChange={(narrowestStop, gesture) => change('change the narrowest stop', { narrowestStop }, gesture)}
-        />
-        {lens.ring.kind === 'helicoid' && (
-          <NumberField
-            label="throw of the ring"
-            unit="°"
-            step={5}
-            {...PLAN_LIMITS.focusThrowDeg}
-            value={lens.ring.focusThrowDeg}
-            onChange={(focusThrowDeg, gesture) =>
-              change('change the throw', { ring: { kind: 'helicoid', focusThrowDeg } }, gesture)
-            }
-          />
-        )}
-        <label className="field">
-          <span className="field-label">stops are</span>
-          <Select
-            value={lens.stopScale}
-            options={[
-              { value: 'T', label: 'T (light)' },
-              { value: 'f', label: 'f (geometry)' },
-            ]}
-            onChange={(stopScale) => change(`stops in ${stopScale}`, { stopScale, name: lensName({ ...lens, stopScale }) })}
-          />
-        </label>
-      </div>
-    </section>
+      </label>
+    </div>
   );
 }
 

@@ -1,6 +1,5 @@
 import type { ShotPlan, UnitSystem } from '@still-heron/core';
-import { CameraFields } from './CameraFields';
-import { LensFields } from './LensFields';
+import { GearFields } from './GearFields';
 import { SharpnessFields } from './SharpnessFields';
 import { ShotFields } from './ShotFields';
 
@@ -13,8 +12,7 @@ interface Props {
 export function SetupFields({ plan, units }: Props) {
   return (
     <aside className="side setup-fields" aria-label="Camera, lens and shot">
-      <CameraFields plan={plan} />
-      <LensFields plan={plan} units={units} />
+      <GearFields plan={plan} units={units} />
       <ShotFields plan={plan} />
       <SharpnessFields plan={plan} />
     </aside>

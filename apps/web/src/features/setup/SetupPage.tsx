@@ -1,5 +1,11 @@
-import { formatDistance, formatGap, formatStop, setStop } from '@still-heron/core';
+import { displayStepMm, formatDistance, formatFineDistance, formatGap, formatStop, setStop } from '@still-heron/core';
+import { useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store';
+import { WordChoice } from '../../fields/WordChoice';
+import { BENCH_VIEWS, BenchView, type BenchViewName } from '../bench/ZoneBench';
+import { GearChanges } from './GearChanges';
+import { LightView } from './LightView';
+import { StaleMarks } from './StaleMarks';
 import { DistanceField } from '../../fields/DistanceField';
 import { distanceTried, selectSession } from '../shot/sessionSlice';
 import { abandonGesture, editPlan, selectPlan } from '../shot/shotSlice';
@@ -12,52 +18,68 @@ import { firstFocusMm, zoneFigures } from './zoneFigures';
 import { ZoneLoupe } from './ZoneLoupe';
 import './setup.css';
 
-/** Camera, lens and stop, and the zone they make: drawn to scale, redrawn as focus is dragged or the stop turned. */
+type ViewName = 'zone' | 'light' | BenchViewName;
+const VIEWS: readonly { readonly value: ViewName; readonly word: string }[] = [
+  { value: 'zone', word: 'Zone' },
+  ...BENCH_VIEWS,
+  { value: 'light', word: 'Light' },
+];
+
+/** Camera, lens and stop, and the zone they make: drawn to scale, redrawn as focus is dragged or the stop turned; beside it the bench. */
 export function SetupPage() {
   const plan = useAppSelector(selectPlan)!;
   const { triedMm } = useAppSelector(selectSession);
   const units = useUnits();
   const dispatch = useAppDispatch();
+  const [view, setView] = useState<ViewName>('zone');
   const figures = zoneFigures(plan, triedMm ?? firstFocusMm(plan));
   const { zone, focusMm, closeFocusMm } = figures;
   const { lens, stop } = plan.optics;
   const tryDistance = (mm: number) => dispatch(distanceTried(mm));
-  const far = zone.farMm === Infinity ? 'infinity' : formatDistance(zone.farMm, units);
+  // a zone thinner than the tape’s step is told to a tenth of a millimetre
+  const said = zone.totalMm < 5 * displayStepMm(zone.farMm, units) ? formatFineDistance : formatDistance;
+  const far = zone.farMm === Infinity ? 'infinity' : said(zone.farMm, units);
+  const setTheStop = (value: number, gesture?: string) =>
+    dispatch(editPlan(`stop ${formatStop(value, lens.stopScale)}`, (now) => setStop(now, value), gesture));
   return (
     <div className="step-page">
       <div className="surface">
-        <p className="sentence" aria-live="polite">
-          <span className="tone-sharp">
-            Sharp from {formatDistance(zone.nearMm, units)} to {far}
-          </span>{' '}
-          at {formatStop(stop, lens.stopScale)}, focused at {focusMm === Infinity ? 'infinity' : formatDistance(focusMm, units)}:{' '}
-          {formatGap(zone.inFrontMm, units)} in front
-          {zone.behindMm === Infinity ? ', everything behind.' : `, ${formatGap(zone.behindMm, units)} behind.`}
-        </p>
-        <ZoneDrawing figures={figures} plan={plan} units={units} onFocus={tryDistance} />
-        <div className="zone-row">
-          <div className="zone-tried">
-            <DistanceField
-              label="Focus tried here"
-              size="large"
-              distanceMm={focusMm}
-              units={units}
-              range={{ minMm: closeFocusMm, maxMm: Infinity, why: 'nearer than the lens focuses' }}
-              onChange={tryDistance}
-              testId="focus-tried"
-            />
-          </div>
-          <ZoneLoupe figures={figures} units={units} />
+        <GearChanges plan={plan} units={units} />
+        <StaleMarks plan={plan} />
+        <div className="bench-bar">
+          <WordChoice label="View of the zone" chosen={view} choices={VIEWS} onChoose={setView} />
         </div>
-        <StopScale
-          lens={lens}
-          stop={stop}
-          onStop={(value, gesture) =>
-            dispatch(editPlan(`stop ${formatStop(value, lens.stopScale)}`, (now) => setStop(now, value), gesture))
-          }
-          onGiveUp={(gesture) => dispatch(abandonGesture(gesture))}
-        />
-        <ZoneFacts figures={figures} plan={plan} units={units} />
+        {view === 'light' && <LightView plan={plan} />}
+        {view !== 'zone' && view !== 'light' && <BenchView view={view} optics={plan.optics} units={units} onStop={setTheStop} />}
+        {view === 'zone' && (
+          <>
+            <p className="sentence" aria-live="polite">
+              <span className="tone-sharp">
+                Sharp from {said(zone.nearMm, units)} to {far}
+              </span>{' '}
+              at {formatStop(stop, lens.stopScale)}, focused at{' '}
+              {focusMm === Infinity ? 'infinity' : formatDistance(focusMm, units)}: {formatGap(zone.inFrontMm, units)} in front
+              {zone.behindMm === Infinity ? ', everything behind.' : `, ${formatGap(zone.behindMm, units)} behind.`}
+            </p>
+            <ZoneDrawing figures={figures} plan={plan} units={units} onFocus={tryDistance} />
+            <div className="zone-row">
+              <div className="zone-tried">
+                <DistanceField
+                  label="Focus tried here"
+                  size="large"
+                  distanceMm={focusMm}
+                  units={units}
+                  range={{ minMm: closeFocusMm, maxMm: Infinity, why: 'nearer than the lens focuses' }}
+                  onChange={tryDistance}
+                  testId="focus-tried"
+                />
+              </div>
+              <ZoneLoupe figures={figures} units={units} />
+            </div>
+            <StopScale lens={lens} stop={stop} onStop={setTheStop} onGiveUp={(gesture) => dispatch(abandonGesture(gesture))} />
+            <ZoneFacts figures={figures} plan={plan} units={units} />
+          </>
+        )}
       </div>
       <SetupFields plan={plan} units={units} />
     </div>

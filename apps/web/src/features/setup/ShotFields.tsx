@@ -5,6 +5,8 @@ import { NumberField } from '../../fields/NumberField';
 import { TextField } from '../../fields/TextField';
 import { TimeField } from '../../fields/TimeField';
 import { editHeading, selectDocument } from '../shot/shotSlice';
+import { PlanNotes } from './PlanNotes';
+import { CameraMoved } from './StaleMarks';
 import { useEdit } from './useEdit';
 import { METHOD_WORDS } from './words';
 
@@ -64,11 +66,13 @@ export function ShotFields({ plan }: { readonly plan: ShotPlan }) {
         />
         <span className="field-hint">{METHOD_WORDS[plan.method].means}</span>
       </label>
+      <PlanNotes plan={plan} without={['diffraction']} />
       {METHOD_WORDS[plan.method].caution && (
         <p className="caution" role="note">
           {METHOD_WORDS[plan.method].caution}
         </p>
       )}
+      <CameraMoved plan={plan} />
       <TextField
         label="notes"
         value={plan.notes}

@@ -14,7 +14,7 @@ const figure = (value: number, digits: number) => String(Number(value.toPrecisio
 export function ZoneFacts({ figures, plan, units }: Props) {
   const { zone, fNumber, circleMm, focusMm, airyMm } = figures;
   const { lens, stop, camera } = plan.optics;
-  const given = `f ${figure(lens.focalLengthMm, 4)} mm · N ${figure(fNumber, 4)} · C ${figure(circleMm, 3)} mm · d ${formatDistance(focusMm, units)}`;
+  const given = `f ${figure(plan.optics.focalLengthMm, 4)} mm · N ${figure(fNumber, 4)} · C ${figure(circleMm, 3)} mm · d ${formatDistance(focusMm, units)}`;
   const said = (mm: number) => formatDistance(mm, units);
   const facts = [
     {

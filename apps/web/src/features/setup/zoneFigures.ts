@@ -2,11 +2,12 @@ import {
   airyDiameterMm,
   type DepthOfField,
   depthOfField,
-  fieldAt,
-  fNumberOf,
-  planCircleMm,
+  fieldOf,
+  pictureSize,
   ringOf,
   type ShotPlan,
+  withinReach,
+  zoneLensOf,
 } from '@still-heron/core';
 
 /** Everything Set-up shows of a focus distance. Each figure comes from the core. */
@@ -26,30 +27,24 @@ export interface ZoneFigures {
 
 /** @param focusMm - any distance; it is brought within the ring's reach */
 export function zoneFigures(plan: ShotPlan, focusMm: number): ZoneFigures {
-  const { lens, camera, stop } = plan.optics;
-  const ring = ringOf(lens);
-  const reachedMm = Math.min(Math.max(focusMm, ring.closeFocusMm), ring.farthestMm);
-  const fNumber = fNumberOf(lens, stop);
-  const circleMm = planCircleMm(plan.optics);
-  const zone = depthOfField({
-    focalLengthMm: lens.focalLengthMm,
-    fNumber,
-    circleOfConfusionMm: circleMm,
-    focusDistanceMm: reachedMm,
-    principalSeparationMm: lens.principalSeparationMm,
-  });
+  const { optics } = plan;
+  const ring = ringOf(optics.lens);
+  const reachedMm = withinReach(ring, focusMm);
+  const lens = zoneLensOf(optics);
+  const zone = depthOfField({ ...lens, focusDistanceMm: reachedMm });
   const { magnification } = zone;
-  const field = fieldAt(camera, magnification);
+  const picture = pictureSize(optics.camera);
+  const field = fieldOf(optics, reachedMm);
   return {
     focusMm: reachedMm,
     zone,
-    fNumber,
-    circleMm,
+    fNumber: lens.fNumber,
+    circleMm: lens.circleOfConfusionMm,
     closeFocusMm: ring.closeFocusMm,
-    fieldPerDistance: camera.sensorHeightMm / lens.focalLengthMm,
+    fieldPerDistance: picture.sensorHeightMm / lens.focalLengthMm,
     fieldWidthMm: field.widthMm,
     fieldHeightMm: field.heightMm,
-    airyMm: airyDiameterMm(fNumber, magnification),
+    airyMm: airyDiameterMm(lens.fNumber, magnification),
     ringDeg: ring.angleAt(reachedMm),
   };
 }

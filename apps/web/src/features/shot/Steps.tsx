@@ -2,6 +2,7 @@ import { ringOf, type ShotPlan } from '@still-heron/core';
 import { NavLink } from 'react-router';
 import { useAppSelector } from '../../app/store';
 import type { JudgedPlan } from '../../workers/latestWins';
+import { useGearChanges } from '../setup/GearChanges';
 import { selectPlan } from './shotSlice';
 import { useVerdict } from './useVerdict';
 
@@ -13,8 +14,9 @@ const SIGNS: Readonly<Record<StepState, string>> = { untouched: '○', 'under wa
 export function Steps({ shotId }: { readonly shotId: string }) {
   const plan = useAppSelector(selectPlan)!;
   const judged = useVerdict();
+  const changes = useGearChanges(plan);
   const steps = [
-    { path: 'setup', name: 'Set-up', state: setupState(plan) },
+    { path: 'setup', name: 'Set-up', state: setupState(plan, changes?.length ?? 0) },
     { path: 'pull', name: 'Pull', state: pullState(plan, judged) },
   ];
   return (
@@ -39,13 +41,14 @@ export function Steps({ shotId }: { readonly shotId: string }) {
   );
 }
 
-/** The set-up needs a look when a mark lies outside what the ring reaches. */
-function setupState(plan: ShotPlan): StepState {
+/** The set-up needs a look when a mark lies outside what the ring reaches, distances are stale, or the kit has changed since. */
+function setupState(plan: ShotPlan, changes: number): StepState {
   const { closeFocusMm, farthestMm } = ringOf(plan.optics.lens);
   const isOutside = plan.marks.some(
     ({ distanceMm }) => (distanceMm ?? Infinity) < closeFocusMm || (distanceMm ?? Infinity) > farthestMm,
   );
-  return isOutside ? 'needs a look' : 'ready';
+  const isDoubtful = plan.marks.some(({ stale }) => stale !== null) || plan.optics.lens.response === 'speed';
+  return isOutside || isDoubtful || changes > 0 ? 'needs a look' : 'ready';
 }
 
 function pullState(plan: ShotPlan, judged: JudgedPlan | null): StepState {

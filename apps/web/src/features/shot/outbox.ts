@@ -1,4 +1,5 @@
 import type { ShotDocument } from '@still-heron/contract';
+import { type ShotPlan, upgradePlan } from '@still-heron/core';
 import { createStore, del, entries, get, set } from 'idb-keyval';
 
 /** An edit that the server has not taken yet. */
@@ -13,8 +14,18 @@ export interface Unsent {
 const store = createStore('still-heron-outbox', 'unsent');
 
 export const outbox = {
-  get: (shotId: string): Promise<Unsent | undefined> => get<Unsent>(shotId, store),
+  get: async (shotId: string): Promise<Unsent | undefined> => {
+    const unsent = await get<Unsent>(shotId, store);
+    return unsent && inNewestForm(unsent);
+  },
   put: (shotId: string, unsent: Unsent): Promise<void> => set(shotId, unsent, store),
   remove: (shotId: string): Promise<void> => del(shotId, store),
-  all: (): Promise<[string, Unsent][]> => entries<string, Unsent>(store),
+  all: async (): Promise<[string, Unsent][]> =>
+    (await entries<string, Unsent>(store)).map(([shotId, unsent]) => [shotId, inNewestForm(unsent)]),
 };
+
+/** What was kept before an update of the page may be of an earlier form. */
+function inNewestForm(unsent: Unsent): Unsent {
+  const { document } = unsent;
+  return { ...unsent, document: { ...document, plan: upgradePlan(document.plan) as ShotPlan } };
+}

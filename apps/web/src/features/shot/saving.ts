@@ -70,8 +70,9 @@ export function saveNow() {
     await keepUnsent(getState());
     const answer = await dispatch(api.endpoints.saveShot.initiate({ id: shotId, version: baseVersion, document }));
     const { isUnreachable, body } = problemOf(answer.error);
+    const other = body.stored as ShotView | undefined;
     // an answer that was lost on its way, or a page closed too soon: what is stored is what was sent
-    const stored = answer.data ?? (body.stored && sameDocument(document, body.stored) ? body.stored : undefined);
+    const stored = answer.data ?? (other && sameDocument(document, other) ? other : undefined);
     if (stored) await taken(shotId, stored);
     // meanwhile another shot may have been opened: how this one stands is then nobody's business here
     if (selectSaving(getState()).shotId !== shotId) return;
@@ -80,7 +81,7 @@ export function saveNow() {
       dispatch(saveFinished({ version: stored.version, savedAt: stored.updatedAt, isUpToDate }));
       if (!isUpToDate) await dispatch(saveNow());
     } else if (isUnreachable) dispatch(serverLost());
-    else if (body.stored) dispatch(conflictMet(body.stored));
+    else if (other) dispatch(conflictMet(other));
     else dispatch(saveRefused(body));
   };
 

@@ -1,7 +1,8 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { ShotDocument } from '@still-heron/contract';
 import type { ShotPlan } from '@still-heron/core';
-import undoable, { ActionCreators, type StateWithHistory } from 'redux-undo';
+import { ActionCreators, type StateWithHistory } from 'redux-undo';
+import { withHistory } from '../../app/history';
 
 /**
  * The shot that is open. Saved: the document. This session's: the undo history, with the name of each step.
@@ -35,17 +36,7 @@ const slice = createSlice({
 
 export const { shotOpened, shotClosed, documentEdited } = slice.actions;
 
-/** Steps kept: an evening's work. */
-const HISTORY = 300;
-
-// redux-undo's types are older than Redux 5's reducers: what it returns is put right here, once
-export const shotReducer = undoable(slice.reducer as never, {
-  limit: HISTORY,
-  filter: (action: { type: string }) => action.type === documentEdited.type,
-  groupBy: (action: { type: string; payload?: DocumentEdit }) =>
-    action.type === documentEdited.type ? (action.payload?.gesture ?? null) : null,
-  syncFilter: true,
-}) as unknown as (state: StateWithHistory<OpenShot> | undefined, action: { type: string }) => StateWithHistory<OpenShot>;
+export const shotReducer = withHistory(slice.reducer, documentEdited.type);
 
 interface WithShot {
   readonly shot: StateWithHistory<OpenShot>;

@@ -1,0 +1,129 @@
+import type { ComparedSetup, UnitSystem } from '@still-heron/core';
+import type { CompareLayout, CompareRow } from './compareLayout';
+
+const HEIGHT = 106;
+const AXIS_Y = 62;
+const FRAME = { width: 176, height: 100 };
+/** Of a head, chin to crown: what the little picture's figure is drawn by. */
+const HEAD_MM = 235;
+
+interface Props {
+  readonly layout: CompareLayout;
+  readonly row: CompareRow;
+}
+
+/** One set-up from the side: where it stands, and what is sharp around the subject. */
+export function CompareRowView({ layout, row }: Props) {
+  const { subjectX, backgroundX } = layout;
+  const { cameraX, nearX, farX, isFarBeyond, isReached, loupe } = row;
+  return (
+    <svg width="100%" height={HEIGHT} aria-hidden="true">
+      <line x1={cameraX} x2="100%" y1={AXIS_Y} y2={AXIS_Y} className="zone-ground" />
+      {isReached && (
+        <>
+          <rect x={nearX} width={Math.max(farX - nearX, 2)} y={AXIS_Y - 30} height={44} className="zone-band" />
+          {isFarBeyond && (
+            <text x={farX - 4} y={AXIS_Y - 36} textAnchor="end" className="chart-label">
+              goes on ›
+            </text>
+          )}
+        </>
+      )}
+      <line
+        x1={subjectX}
+        x2={subjectX}
+        y1={AXIS_Y - 38}
+        y2={AXIS_Y + 38}
+        className={isReached ? 'compare-subject' : 'compare-subject is-off'}
+      />
+      {backgroundX !== null && (
+        <line x1={backgroundX} x2={backgroundX} y1={AXIS_Y - 34} y2={AXIS_Y + 14} className="compare-background" />
+      )}
+      {loupe && layout.loupeTimes > 1.5 && (
+        <rect x={loupe[0]} width={Math.max(loupe[1] - loupe[0], 1)} y={AXIS_Y + 24} height={12} className="compare-loupe" />
+      )}
+      <g transform={`translate(${cameraX},${AXIS_Y})`} className="zone-camera">
+        <rect x={-18} y={-8} width={18} height={16} rx={2} className="zone-solid" />
+        <rect x={0} y={-5} width={10} height={10} rx={1} className="zone-solid" />
+      </g>
+    </svg>
+  );
+}
+
+/** The picture, small: someone framed as this set-up frames them, and lights behind them as wide as they blur. */
+export function Frame({
+  at: { fieldWidthMm, fieldHeightMm, backgroundPercent },
+}: {
+  readonly at: NonNullable<ComparedSetup['at']>;
+}) {
+  const height = Math.min(FRAME.height, (FRAME.width * fieldHeightMm) / fieldWidthMm);
+  const width = (height * fieldWidthMm) / fieldHeightMm;
+  const perMm = width / fieldWidthMm;
+  const head = HEAD_MM * perMm;
+  const blur = (width * backgroundPercent) / 100;
+  const [cx, cy] = [width * 0.5, height * 0.46];
+  return (
+    <svg
+      width={width}
+      height={height}
+      viewBox={`0 0 ${width} ${height}`}
+      role="img"
+      aria-label={`Its picture: lights in the background blur to ${backgroundPercent.toFixed(1)} percent of its width`}
+    >
+      <rect width={width} height={height} className="compare-picture" />
+      {[0.13, 0.31, 0.74, 0.9].map((share, index) => (
+        <circle
+          key={share}
+          cx={width * share}
+          cy={height * (0.22 + 0.16 * (index % 2))}
+          r={Math.max(blur / 2, 0.9)}
+          className="compare-light"
+        />
+      ))}
+      <g className="compare-figure">
+        <ellipse cx={cx} cy={cy} rx={head * 0.36} ry={head * 0.5} />
+        <path d={bust(cx, cy, head, height)} />
+      </g>
+    </svg>
+  );
+}
+
+/** Distances from the subject to the cameras, the same for all rows. */
+export function RowAxis({ layout, units }: { readonly layout: CompareLayout; readonly units: UnitSystem }) {
+  return (
+    <svg width="100%" height={34} aria-hidden="true">
+      {layout.ticks.map(({ x, label }) => (
+        <text key={label} x={x} y={16} className="chart-label" textAnchor="middle">
+          {label}
+        </text>
+      ))}
+      <text x={layout.subjectX} y={16} className="chart-label compare-here" textAnchor="middle">
+        subject
+      </text>
+      <text x={layout.subjectX} y={32} className="chart-label" textAnchor="middle">
+        {units === 'metric' ? 'metres, to scale' : 'feet, to scale'}
+        {layout.loupeTimes > 1.5 && `; zones again, ${Math.round(layout.loupeTimes)} × larger`}
+      </text>
+    </svg>
+  );
+}
+
+/** Neck, shoulders and arms of someone whose head is so high, down to the picture's edge. */
+function bust(cx: number, cy: number, head: number, bottom: number): string {
+  const right = [
+    `L${cx + head * 0.2},${cy + head * 0.4}`,
+    `V${cy + head * 0.62}`,
+    `L${cx + head * 0.7},${cy + head * 0.78}`,
+    `Q${cx + head * 0.98},${cy + head * 0.86} ${cx + head * 1.02},${cy + head * 1.3}`,
+    `L${cx + head * 1.08},${bottom + head}`,
+  ];
+  return [
+    `M${cx - head * 1.08},${bottom + head}`,
+    `L${cx - head * 1.02},${cy + head * 1.3}`,
+    `Q${cx - head * 0.98},${cy + head * 0.86} ${cx - head * 0.7},${cy + head * 0.78}`,
+    `L${cx - head * 0.2},${cy + head * 0.62}`,
+    `V${cy + head * 0.4}`,
+    ...right,
+    'Z',
+  ].join('');
+}

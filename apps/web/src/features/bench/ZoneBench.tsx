@@ -1,0 +1,50 @@
+import type { BenchSetup, UnitSystem } from '@still-heron/core';
+import { lazy, Suspense, useState } from 'react';
+import { WordChoice } from '../../fields/WordChoice';
+import './bench.css';
+
+/** Views of the bench, each loaded when it is first asked for. */
+const DepthView = lazy(() => import('./DepthView').then((module) => ({ default: module.DepthView })));
+const TableView = lazy(() => import('./TableView').then((module) => ({ default: module.TableView })));
+const CompareView = lazy(() => import('./CompareView').then((module) => ({ default: module.CompareView })));
+const SolveView = lazy(() => import('./SolveView').then((module) => ({ default: module.SolveView })));
+
+export const BENCH_VIEWS = [
+  { value: 'compare', word: 'Compare' },
+  { value: 'depth', word: 'Depth' },
+  { value: 'table', word: 'Table' },
+  { value: 'solve', word: 'Ask' },
+] as const;
+export type BenchViewName = (typeof BENCH_VIEWS)[number]['value'];
+
+export interface BenchProps {
+  readonly optics: BenchSetup;
+  readonly units: UnitSystem;
+  /** Sets the stop of what is on the bench */
+  readonly onStop: (stop: number) => void;
+}
+
+/** What a camera, a lens and a stop do to the zone, in four views. */
+export function ZoneBench(props: BenchProps) {
+  const [view, setView] = useState<BenchViewName>('compare');
+  return (
+    <>
+      <div className="bench-bar">
+        <WordChoice label="View of the bench" chosen={view} choices={BENCH_VIEWS} onChoose={setView} />
+      </div>
+      <BenchView view={view} {...props} />
+    </>
+  );
+}
+
+/** One view, for where the choice of views stands elsewhere. */
+export function BenchView({ view, ...props }: BenchProps & { readonly view: BenchViewName }) {
+  return (
+    <Suspense fallback={null}>
+      {view === 'depth' && <DepthView {...props} />}
+      {view === 'table' && <TableView {...props} />}
+      {view === 'compare' && <CompareView {...props} />}
+      {view === 'solve' && <SolveView {...props} />}
+    </Suspense>
+  );
+}

@@ -1,0 +1,64 @@
+import { KIT_LIMITS, type KitKind } from '@still-heron/core';
+import { Button } from 'antd';
+import type { ReactNode } from 'react';
+import { NumberField } from '../../fields/NumberField';
+import { TextField } from '../../fields/TextField';
+import { useOpenItem } from './useKit';
+import { useKitActions } from './useKitActions';
+
+/** A figure that need not be known: empty until it is typed, and empty again when it is taken out. */
+export function MaybeNumber(props: {
+  readonly label: string;
+  readonly unit: string;
+  readonly value: number | null;
+  readonly start: number;
+  readonly limit: { readonly min: number; readonly max: number };
+  readonly step: number;
+  readonly decimals?: number;
+  readonly onChange: (value: number | null, gesture: string) => void;
+}) {
+  const { label, unit, value, start, limit, step, decimals = 0, onChange } = props;
+  if (value === null) {
+    return (
+      <div className="field">
+        <span className="field-label">{label}</span>
+        <button type="button" className="quiet maybe" onClick={() => onChange(start, `maybe-${label}`)}>
+          not known: give it
+        </button>
+      </div>
+    );
+  }
+  return (
+    <div className="maybe-known">
+      <NumberField label={label} unit={unit} step={step} decimals={decimals} {...limit} value={value} onChange={onChange} />
+      <button type="button" className="quiet" aria-label={`${label}: not known`} onClick={() => onChange(null, `maybe-${label}`)}>
+        ✕
+      </button>
+    </div>
+  );
+}
+
+/** Notes, and what is done with an item as a whole: at the foot of every kind's figures. */
+export function KitFormFoot<K extends KitKind>({ kind, children }: { readonly kind: K; readonly children?: ReactNode }) {
+  const { id, item, edit } = useOpenItem(kind);
+  const actions = useKitActions(kind);
+  if (!item) return null;
+  return (
+    <section>
+      <h2>Notes</h2>
+      <TextField
+        label="notes"
+        isBare
+        value={item.notes}
+        max={KIT_LIMITS.notes.max}
+        placeholder="what else to know of it"
+        onChange={(notes) => edit('change the notes', (now) => ({ ...now, notes }))}
+      />
+      {children}
+      <div className="kit-whole">
+        <Button onClick={() => void actions.duplicate(item)}>Duplicate</Button>
+        <Button onClick={() => void actions.remove(id)}>Delete this {actions.one}</Button>
+      </div>
+    </section>
+  );
+}

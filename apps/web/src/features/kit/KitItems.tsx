@@ -1,0 +1,103 @@
+import type { KitItemView } from '@still-heron/contract';
+import type { KitKind } from '@still-heron/core';
+import { Button } from 'antd';
+import { useEffect } from 'react';
+import { useNavigate } from 'react-router';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { PageNote } from '../../app/PageNote';
+import { Unreachable } from '../../app/Unreachable';
+import { CameraPage } from './camera/CameraPage';
+import { KitList } from './KitList';
+import { KitConflictBar } from './KitSaveState';
+import { leaveKit } from './kitSaving';
+import { kitSavingOpened } from './kitSavingSlice';
+import { openKit, type OpenKit, selectOpenKit } from './kitSlice';
+import { LensPage } from './lens/LensPage';
+import { RigPage } from './rig/RigPage';
+import { useKit } from './useKit';
+import { useKitActions } from './useKitActions';
+import { WheelPage } from './wheel/WheelPage';
+import { KIND_WORDS } from './words';
+
+interface Props {
+  readonly kind: KitKind;
+  readonly itemId: string | null;
+}
+
+/** The items of one kind beside the one that is open. Without an address of its own the first one is. */
+export function KitItems({ kind, itemId }: Props) {
+  const { items, isLoaded, error, refetch } = useKit(kind);
+  const actions = useKitActions(kind);
+  const navigate = useNavigate();
+  const open = useAppSelector(selectOpenKit);
+  const first = items[0]?.id;
+  useEffect(() => {
+    if (itemId === null && first) void navigate(`/kit/${kind}/${first}`, { replace: true });
+  }, [itemId, first, kind, navigate]);
+  const shown = items.find(({ id }) => id === itemId);
+  useOpening(kind, shown);
+  if (error && !isLoaded) return <Unreachable error={error} retry={refetch} />;
+  if (!isLoaded) return null;
+  if (items.length === 0) return <EmptyKit kind={kind} />;
+  return (
+    <div className="kit">
+      <KitList kind={kind} items={items} itemId={itemId} />
+      <div className="kit-item">
+        <KitConflictBar />
+        {itemId !== null && !shown ? (
+          <PageNote title={`There is no such ${KIND_WORDS[kind].one}.`}>
+            <p>It may have been deleted. Shots that took it keep what they took.</p>
+            <Button onClick={() => void actions.create()}>Put a new one in</Button>
+          </PageNote>
+        ) : (
+          open?.kind === kind && open.id === itemId && <ItemPage kind={kind} key={open.id} />
+        )}
+      </div>
+    </div>
+  );
+}
+
+function ItemPage({ kind }: { readonly kind: KitKind }) {
+  switch (kind) {
+    case 'lenses':
+      return <LensPage />;
+    case 'cameras':
+      return <CameraPage />;
+    case 'wheels':
+      return <WheelPage />;
+    case 'rigs':
+      return <RigPage />;
+  }
+}
+
+/** Opens what the address names, with no steps behind it, and sends what is left to send when one goes on. */
+function useOpening(kind: KitKind, shown: KitItemView | undefined): void {
+  const dispatch = useAppDispatch();
+  const id = shown?.id;
+  useEffect(() => {
+    if (!shown) return undefined;
+    dispatch(openKit({ kind, id: shown.id, item: shown.item } as OpenKit['open']));
+    dispatch(kitSavingOpened(shown.version));
+    return () => void dispatch(leaveKit());
+    // only another item opens anew: the list also changes when this one is saved
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [kind, id, dispatch]);
+}
+
+function EmptyKit({ kind }: { readonly kind: KitKind }) {
+  const actions = useKitActions(kind);
+  const { one } = KIND_WORDS[kind];
+  return (
+    <PageNote title={`No ${one} yet.`}>
+      <p>{KIND_WORDS[kind].empty}</p>
+      <p>
+        <Button type="primary" size="large" onClick={() => void actions.create()}>
+          Describe the first {one}
+        </Button>{' '}
+        <Button size="large" onClick={() => void actions.readFile()}>
+          Read a file of kit
+        </Button>
+      </p>
+    </PageNote>
+  );
+}

@@ -1,0 +1,143 @@
+import type { KitItemView } from '@still-heron/contract';
+import { type KitKind, kitName, lensTable, wheelTable } from '@still-heron/core';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { Button, Dropdown } from 'antd';
+import { useMemo, useRef, useState } from 'react';
+import { NavLink } from 'react-router';
+import { useAppSelector } from '../../app/store';
+import { useKeys } from '../../app/useKeys';
+import { printCsv, saveFile } from './exchange/csv';
+import { selectOpenKit } from './kitSlice';
+import { useKitActions } from './useKitActions';
+import { KIND_WORDS, lineOf } from './words';
+
+interface Props {
+  readonly kind: KitKind;
+  readonly items: readonly KitItemView[];
+  readonly itemId: string | null;
+}
+
+const ROW_PX = 58;
+
+/** Every item of a kind by name, found by any of its words. A thousand are as quick as ten: only the rows in sight stand in the page. */
+export function KitList({ kind, items, itemId }: Props) {
+  const [wanted, setWanted] = useState('');
+  const actions = useKitActions(kind);
+  const search = useRef<HTMLInputElement>(null);
+  const rows = useRows(kind, items, wanted);
+  const scroller = useRef<HTMLDivElement>(null);
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => ROW_PX,
+    overscan: 6,
+    initialRect: { width: 250, height: 600 },
+  });
+  useKeys('f', () => search.current?.focus(), { preventDefault: true });
+  useKeys('n', () => void actions.create());
+  return (
+    <aside className="kit-list" aria-label={KIND_WORDS[kind].many}>
+      <div className="kit-search">
+        <input
+          ref={search}
+          type="search"
+          className="field-input words"
+          aria-label={`Find a ${actions.one}`}
+          placeholder={`Find in ${items.length}`}
+          data-testid="kit-search"
+          value={wanted}
+          onChange={(event) => setWanted(event.target.value)}
+        />
+        <kbd className="key" aria-hidden="true">
+          F
+        </kbd>
+      </div>
+      <div className="kit-rows" ref={scroller}>
+        <ul style={{ height: virtual.getTotalSize() }}>
+          {virtual.getVirtualItems().map(({ index, start }) => {
+            const { id, name, line } = rows[index]!;
+            return (
+              <li key={id} style={{ transform: `translateY(${start}px)` }}>
+                <NavLink to={`/kit/${kind}/${id}`} className={`kit-row${id === itemId ? ' is-here' : ''}`}>
+                  <strong>{name}</strong>
+                  <span>{line}</span>
+                </NavLink>
+              </li>
+            );
+          })}
+        </ul>
+        {rows.length === 0 && <p className="haze kit-none">None has “{wanted}” in its name or figures.</p>}
+      </div>
+      <div className="kit-foot">
+        <Button type="primary" block onClick={() => void actions.create()}>
+          New {actions.one} <kbd className="key key-on-lantern">N</kbd>
+        </Button>
+        <FileMenu kind={kind} items={items} onRead={() => void actions.readFile()} />
+      </div>
+    </aside>
+  );
+}
+
+/** The open item is listed as it is edited, not as it was last saved. */
+function useRows(kind: KitKind, items: readonly KitItemView[], wanted: string) {
+  const open = useAppSelector(selectOpenKit);
+  const all = useMemo(
+    () =>
+      items.map(({ id, item }) => {
+        const name = kitName(kind, item as never);
+        const line = lineOf(kind, item as never);
+        return { id, name, line, words: `${name} ${line}`.toLowerCase() };
+      }),
+    [kind, items],
+  );
+  const found = useMemo(() => {
+    const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
+    return all.filter((row) => words.every((word) => row.words.includes(word)));
+  }, [all, wanted]);
+  return useMemo(
+    () =>
+      found.map((row) =>
+        open?.id === row.id
+          ? { ...row, name: kitName(open.kind, open.item as never), line: lineOf(open.kind, open.item as never) }
+          : row,
+      ),
+    [found, open],
+  );
+}
+
+interface FileMenuProps {
+  readonly kind: KitKind;
+  readonly items: readonly KitItemView[];
+  readonly onRead: () => void;
+}
+
+function FileMenu({ kind, items, onRead }: FileMenuProps) {
+  const asTable = () => {
+    const list = items.map(({ item }) => item);
+    const table = kind === 'lenses' ? lensTable(list as never) : wheelTable(list as never);
+    saveFile(`still-heron-${kind}.csv`, printCsv(table), 'text/csv');
+  };
+  return (
+    <Dropdown
+      trigger={['click']}
+      menu={{
+        items: [
+          { key: 'read', label: 'Read a file of kit…', onClick: onRead },
+          {
+            key: 'whole',
+            label: (
+              <a href="/api/kit/export" download="still-heron-kit.json">
+                The whole kit as JSON
+              </a>
+            ),
+          },
+          ...(kind === 'lenses' || kind === 'wheels'
+            ? [{ key: 'table', label: `${KIND_WORDS[kind].many} as a CSV table`, onClick: asTable }]
+            : []),
+        ],
+      }}
+    >
+      <Button block>Files</Button>
+    </Dropdown>
+  );
+}

@@ -1,0 +1,71 @@
+import { KIT_KINDS, type KitKind } from '@still-heron/core';
+import { lazy, Suspense } from 'react';
+import { Navigate, NavLink, useNavigate, useParams } from 'react-router';
+import { Frame } from '../../app/Frame';
+import { Settings } from '../../app/Settings';
+import { useAppSelector } from '../../app/store';
+import { UndoRedo } from '../../app/UndoRedo';
+import { useKeys } from '../../app/useKeys';
+import { KitItems } from './KitItems';
+import { KitSaveState } from './KitSaveState';
+import { selectKitRedoName, selectKitUndoName } from './kitSlice';
+import { KIND_WORDS } from './words';
+import '../setup/setup.css';
+import '../shot/shot.css';
+import './kit.css';
+
+const KitBench = lazy(() => import('./KitBench').then((module) => ({ default: module.KitBench })));
+
+const PLACES = [...(['lenses', 'cameras', 'wheels', 'rigs'] satisfies KitKind[]), 'bench'] as const;
+
+/** The gear a puller owns or hires, and the bench on which its zones are held against each other. */
+export function KitPage() {
+  const { kind, itemId } = useParams();
+  const navigate = useNavigate();
+  const undoName = useAppSelector(selectKitUndoName);
+  const redoName = useAppSelector(selectKitRedoName);
+  useKeys('1, 2, 3, 4, 5', (event) => void navigate(`/kit/${PLACES[Number(event.key) - 1]!}`));
+  useKeys('0', () => void navigate('/'));
+  const known = KIT_KINDS.find((name) => name === kind);
+  if (!known && kind !== 'bench') return <Navigate to="/kit/lenses" replace />;
+  return (
+    <Frame
+      screen="kit"
+      hasShotUndo
+      top={
+        <>
+          <h1 className="top-title">Kit</h1>
+          <span className="haze kit-what">what is owned or hired, described once; every shot draws on it</span>
+          <span className="top-bar-gap" />
+          {known && (
+            <>
+              <UndoRedo undoName={undoName} redoName={redoName} />
+              <KitSaveState />
+            </>
+          )}
+          <Settings productionId={null} hasOwnUnits />
+        </>
+      }
+      steps={
+        <nav className="steps" aria-label="Kinds of kit">
+          {PLACES.map((place, index) => (
+            <NavLink key={place} to={`/kit/${place}`} className={({ isActive }) => `step${isActive ? ' is-here' : ''}`}>
+              {place === 'bench' ? 'Zone bench' : KIND_WORDS[place].many}
+              <kbd className="step-key" aria-hidden="true">
+                {index + 1}
+              </kbd>
+            </NavLink>
+          ))}
+        </nav>
+      }
+    >
+      {known ? (
+        <KitItems key={known} kind={known} itemId={itemId ?? null} />
+      ) : (
+        <Suspense fallback={null}>
+          <KitBench />
+        </Suspense>
+      )}
+    </Frame>
+  );
+}

@@ -1,0 +1,61 @@
+import { Button } from 'antd';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { saveKitNow } from './kitSaving';
+import { kitConflictResolved, type KitSaving, selectKitSaving } from './kitSavingSlice';
+import { kitEdited, selectOpenKit } from './kitSlice';
+
+const WORDS: Readonly<Record<Exclude<KitSaving['status'], 'refused'>, { readonly text: string; readonly tone: string }>> = {
+  saved: { text: 'Saved', tone: 'plain' },
+  waiting: { text: 'Saving…', tone: 'plain' },
+  saving: { text: 'Saving…', tone: 'plain' },
+  offline: { text: 'Server away: kept while this page is open', tone: 'edge' },
+  conflict: { text: 'Not saved: changed elsewhere', tone: 'soft' },
+};
+
+/** How the open item stands with the server. */
+export function KitSaveState() {
+  const { status, problem } = useAppSelector(selectKitSaving);
+  const open = useAppSelector(selectOpenKit);
+  const dispatch = useAppDispatch();
+  if (!open) return null;
+  const { text, tone } =
+    status === 'refused' ? { text: `Not saved: ${problem?.path} ${problem?.message}`, tone: 'soft' } : WORDS[status];
+  return (
+    <span className={`save-state tone-${tone}`} role="status" title={problem ? `Needed: ${problem.need}` : text}>
+      {text}
+      {status === 'refused' && (
+        <button type="button" className="quiet" onClick={() => void dispatch(saveKitNow())}>
+          Try again
+        </button>
+      )}
+    </span>
+  );
+}
+
+/** The item was changed elsewhere meanwhile: the person chooses which goes on. The other one is an undo away. */
+export function KitConflictBar() {
+  const { status, stored } = useAppSelector(selectKitSaving);
+  const open = useAppSelector(selectOpenKit);
+  const dispatch = useAppDispatch();
+  if (status !== 'conflict' || !stored || !open) return null;
+  const keepMine = () => {
+    dispatch(kitEdited({ item: stored.item, name: 'what was saved elsewhere' }));
+    dispatch(kitEdited({ item: open.item, name: 'keep mine' }));
+    dispatch(kitConflictResolved());
+  };
+  const takeTheirs = () => {
+    dispatch(kitEdited({ item: stored.item, name: 'take what was saved elsewhere' }));
+    dispatch(kitConflictResolved());
+  };
+  return (
+    <aside className="conflict" role="alert">
+      <p>
+        <strong>This was changed elsewhere.</strong> Nothing is overwritten until you choose.
+      </p>
+      <Button type="primary" onClick={keepMine}>
+        Keep mine
+      </Button>
+      <Button onClick={takeTheirs}>Take theirs</Button>
+    </aside>
+  );
+}

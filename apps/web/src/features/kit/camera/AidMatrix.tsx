@@ -1,0 +1,108 @@
+import { type AidCell, aidMatrix, AIDS, type KitCamera, withAidTest, withoutAidTest } from '@still-heron/core';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { useAppSelector } from '../../../app/store';
+import { WordChoice } from '../../../fields/WordChoice';
+import { today } from '../lens/LensFigures';
+import { AID_WORDS } from '../words';
+
+interface Props {
+  readonly camera: KitCamera;
+  readonly onChange: (name: string, change: (camera: KitCamera) => KitCamera) => void;
+  readonly onGuide: () => void;
+}
+
+const SIGNS = { yes: '✓ yes', no: '✕ no', untested: '· untested' } as const;
+
+/** Aids down, displays across, for one recording mode at a time. A press goes round: untested, yes, no. */
+export function AidMatrix({ camera, onChange, onGuide }: Props) {
+  const tester = useAppSelector((state) => state.preferences.tester);
+  const [chosen, setChosen] = useState(camera.modes[0]!.id);
+  const mode = camera.modes.find(({ id }) => id === chosen) ?? camera.modes[0]!;
+  const cells = aidMatrix(camera, today()).filter(({ modeId }) => modeId === mode.id);
+  function turn(cell: AidCell): void {
+    const { aid, display, modeId } = cell;
+    const name = `${AID_WORDS[aid].short} on ${display}`;
+    if (cell.answer === 'no') return onChange(name, (now) => withoutAidTest(now, cell));
+    onChange(name, (now) =>
+      withAidTest(now, {
+        aid,
+        display,
+        modeId,
+        works: cell.answer === 'untested',
+        note: cell.test?.note ?? '',
+        testedOn: today(),
+        testedBy: tester,
+        software: now.software,
+      }),
+    );
+  }
+  if (camera.displays.length === 0) return null;
+  return (
+    <section className="aid-matrix" aria-label="What it can do, as tried out">
+      <header>
+        {camera.modes.length > 1 ? (
+          <WordChoice
+            label="Recording mode"
+            chosen={mode.id}
+            choices={camera.modes.map(({ id, name }) => ({ value: id, word: name }))}
+            onChoose={setChosen}
+          />
+        ) : (
+          <h2>{mode.name}</h2>
+        )}
+        <Button type="primary" onClick={onGuide}>
+          Try it out step by step
+        </Button>
+      </header>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">
+              <span className="unseen">aid</span>
+            </th>
+            {camera.displays.map((display) => (
+              <th scope="col" key={display}>
+                {display}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {AIDS.map((aid) => (
+            <tr key={aid}>
+              <th scope="row">{AID_WORDS[aid].short}</th>
+              {camera.displays.map((display) => {
+                const cell = cells.find((item) => item.aid === aid && item.display === display)!;
+                return (
+                  <td key={display}>
+                    <AidButton cell={cell} onTurn={() => turn(cell)} />
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function AidButton({ cell, onTurn }: { readonly cell: AidCell; readonly onTurn: () => void }) {
+  const { answer, retest, test, aid, display } = cell;
+  const by =
+    test && `${test.testedOn}${test.testedBy ? `, ${test.testedBy}` : ''}${test.software ? `, software ${test.software}` : ''}`;
+  return (
+    <button
+      type="button"
+      className={`aid-answer is-${answer}`}
+      title={[by, test?.note].filter(Boolean).join(': ') || 'nobody has tried it'}
+      aria-label={`${AID_WORDS[aid].short} on ${display}: ${answer}${retest ? ', to be tried again' : ''}`}
+      onClick={onTurn}
+    >
+      {SIGNS[answer]}
+      {retest && <span className="aid-again">again</span>}
+      {test?.note && <span className="aid-note">{test.note}</span>}
+    </button>
+  );
+}

@@ -1,0 +1,55 @@
+import { aidMatrix, type KitCamera } from '@still-heron/core';
+import { useState } from 'react';
+import { useOpenItem } from '../useKit';
+import { today } from '../lens/LensFigures';
+import { AidGuide } from './AidGuide';
+import { AidMatrix } from './AidMatrix';
+import { CameraFigures } from './CameraFigures';
+
+/** A camera: what it can do as its owner tried it out, and the modes it records in. */
+export function CameraPage() {
+  const { item, edit } = useOpenItem('cameras');
+  const [isGuided, setIsGuided] = useState(false);
+  if (!item) return null;
+  return (
+    <div className="step-page">
+      <div className="surface camera-surface">
+        <CameraSentence camera={item} />
+        {isGuided ? (
+          <AidGuide camera={item} onChange={edit} onClose={() => setIsGuided(false)} />
+        ) : (
+          <AidMatrix camera={item} onChange={edit} onGuide={() => setIsGuided(true)} />
+        )}
+      </div>
+      <CameraFigures camera={item} onChange={edit} />
+    </div>
+  );
+}
+
+/** How much of what it can do is known, and what is to be asked again. */
+function CameraSentence({ camera }: { readonly camera: KitCamera }) {
+  const cells = aidMatrix(camera, today());
+  const untested = cells.filter(({ answer }) => answer === 'untested').length;
+  const again = cells.filter(({ retest }) => retest !== null);
+  const software = again.filter(({ retest }) => retest === 'other-software').length;
+  return (
+    <p className="sentence">
+      {cells.length === 0 ? (
+        'No display yet: add what it is looked at on, and its focus aids can be tried out.'
+      ) : (
+        <>
+          <span className={untested === cells.length ? 'tone-edge' : 'tone-sharp'}>
+            {cells.length - untested} of {cells.length} tried out.
+          </span>{' '}
+          {again.length > 0 && (
+            <span className="tone-edge">
+              {again.length} to be tried again:{' '}
+              {software > 0 ? `${software} with other software` : `older than ${camera.retestAfterDays} days`}.
+            </span>
+          )}
+          {again.length === 0 && (untested > 0 ? 'What is untested may fail on the day.' : 'All of it stands.')}
+        </>
+      )}
+    </p>
+  );
+}

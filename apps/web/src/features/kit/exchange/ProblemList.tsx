@@ -1,0 +1,28 @@
+import type { Problem } from '@still-heron/core';
+
+interface Props {
+  readonly title: string;
+  readonly problems: readonly Problem[];
+  readonly onClose: () => void;
+}
+
+/** What kept a file from being read: each by its place, with what would do. Nothing of it was taken. */
+export function ProblemList({ title, problems, onClose }: Props) {
+  return (
+    <section className="problem-list" role="alert">
+      <header>
+        <h2>{title}</h2>
+        <button type="button" className="quiet" onClick={onClose}>
+          Close
+        </button>
+      </header>
+      <ul>
+        {problems.map(({ path, message, need }, index) => (
+          <li key={index}>
+            <strong className="figure">{path}</strong> {message}. Needed: {need}.
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

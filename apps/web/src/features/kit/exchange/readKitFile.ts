@@ -1,0 +1,40 @@
+import { KIT_FORMAT } from './kitFormat';
+import type { KitFile } from '@still-heron/contract';
+import { type Problem, readLensTable, readWheelTable } from '@still-heron/core';
+import { parseCsv } from './csv';
+
+export type KitFileReading =
+  { readonly status: 'read'; readonly file: KitFile } | { readonly status: 'unread'; readonly problems: readonly Problem[] };
+
+const EMPTY: KitFile = { format: KIT_FORMAT, schema: 1, cameras: [], lenses: [], wheels: [], rigs: [] };
+
+/**
+ * Reads a file of kit: a whole kit as JSON, or a table of lenses or of wheels as CSV, told apart by its first line.
+ * What a JSON file holds in detail the server checks.
+ */
+export function readKitFile(text: string): KitFileReading {
+  const given = text.replace(/^\uFEFF/, '').trim();
+  if (given.startsWith('{') || given.startsWith('[')) return readJson(given);
+  const table = parseCsv(text);
+  const isWheels = table[0]?.some((heading) => /wheel\W*deg/i.test(heading)) ?? false;
+  if (isWheels) {
+    const reading = readWheelTable(table);
+    return reading.status === 'unread' ? reading : { status: 'read', file: { ...EMPTY, wheels: [...reading.items] } };
+  }
+  const reading = readLensTable(table);
+  return reading.status === 'unread' ? reading : { status: 'read', file: { ...EMPTY, lenses: [...reading.items] } };
+}
+
+function readJson(given: string): KitFileReading {
+  const unread = (message: string): KitFileReading => ({
+    status: 'unread',
+    problems: [{ code: 'not-kit', path: 'the file', message, need: 'a file that Kit wrote, or a CSV table of lenses or wheels' }],
+  });
+  try {
+    const file = JSON.parse(given) as Partial<KitFile> | null;
+    if (file?.format !== KIT_FORMAT) return unread('it is JSON, and not a kit');
+    return { status: 'read', file: { ...EMPTY, ...file } };
+  } catch (error) {
+    return unread(`it can’t be read as JSON: ${error instanceof Error ? error.message : 'unknown reason'}`);
+  }
+}

@@ -1,0 +1,57 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { ErrorBody, KitItemView } from '@still-heron/contract';
+
+/** How the open item of kit stands with the server. Live, never saved. */
+export interface KitSaving {
+  /** The stored version that the open item was made from */
+  readonly version: number;
+  readonly status: 'saved' | 'waiting' | 'saving' | 'offline' | 'conflict' | 'refused';
+  /** With `conflict`: what is stored */
+  readonly stored: KitItemView | null;
+  /** With `refused`: what the server said */
+  readonly problem: ErrorBody | null;
+}
+
+const fresh: KitSaving = { version: 0, status: 'saved', stored: null, problem: null };
+
+const slice = createSlice({
+  name: 'kitSaving',
+  initialState: fresh,
+  reducers: {
+    kitSavingOpened: (_, { payload }: PayloadAction<number>): KitSaving => ({ ...fresh, version: payload }),
+    kitEditNoticed: (state): KitSaving =>
+      state.status === 'saved' || state.status === 'refused' ? { ...state, status: 'waiting', problem: null } : state,
+    kitSaveStarted: (state): KitSaving => ({ ...state, status: 'saving' }),
+    kitSaved: (_, { payload }: PayloadAction<{ version: number; isUpToDate: boolean }>): KitSaving => ({
+      ...fresh,
+      version: payload.version,
+      status: payload.isUpToDate ? 'saved' : 'waiting',
+    }),
+    kitServerLost: (state): KitSaving => ({ ...state, status: 'offline' }),
+    kitConflictMet: (state, { payload }: PayloadAction<KitItemView>): KitSaving => ({
+      ...state,
+      status: 'conflict',
+      stored: payload,
+    }),
+    /** The person chose which of the two goes on: the next save names the stored version. */
+    kitConflictResolved: (state): KitSaving => ({
+      ...fresh,
+      version: state.stored?.version ?? state.version,
+      status: 'waiting',
+    }),
+    kitRefused: (state, { payload }: PayloadAction<ErrorBody>): KitSaving => ({ ...state, status: 'refused', problem: payload }),
+  },
+});
+
+export const {
+  kitSavingOpened,
+  kitEditNoticed,
+  kitSaveStarted,
+  kitSaved,
+  kitServerLost,
+  kitConflictMet,
+  kitConflictResolved,
+  kitRefused,
+} = slice.actions;
+export const kitSavingReducer = slice.reducer;
+export const selectKitSaving = (state: { readonly kitSaving: KitSaving }): KitSaving => state.kitSaving;

@@ -1,0 +1,65 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { KitItems, KitKind } from '@still-heron/core';
+import { ActionCreators, type StateWithHistory } from 'redux-undo';
+import { withHistory } from '../../app/history';
+
+/** An item of kit with its kind: what is edited, undone and saved together. */
+export type AnyKitItem = { readonly [K in KitKind]: { readonly kind: K; readonly item: KitItems[K] } }[KitKind];
+
+/** The item of kit that is open. Saved: the item. This session's: the undo history. How it stands with the server is in `kitSavingSlice`. */
+export interface OpenKit {
+  readonly open: (AnyKitItem & { readonly id: string }) | null;
+  /** What the last step did, for "Undo: …" */
+  readonly stepName: string;
+}
+
+interface KitEdit {
+  readonly item: KitItems[KitKind];
+  readonly name: string;
+  /** Edits of one gesture (a drag, a run of nudges) make one step */
+  readonly gesture?: string;
+}
+
+const slice = createSlice({
+  name: 'kit',
+  initialState: { open: null, stepName: '' } as OpenKit,
+  reducers: {
+    kitOpened: (_, { payload }: PayloadAction<OpenKit['open']>): OpenKit => ({ open: payload, stepName: '' }),
+    kitEdited: (state, { payload }: PayloadAction<KitEdit>): OpenKit => ({
+      open: state.open && ({ ...state.open, item: payload.item } as OpenKit['open']),
+      stepName: payload.name,
+    }),
+  },
+});
+
+export const { kitOpened, kitEdited } = slice.actions;
+export const kitReducer = withHistory(slice.reducer, kitEdited.type);
+
+export interface WithKit {
+  readonly kit: StateWithHistory<OpenKit>;
+}
+
+export const selectOpenKit = (state: WithKit): OpenKit['open'] => state.kit.present.open;
+/** Name of the step that undo takes back; null when there is none. */
+export const selectKitUndoName = (state: WithKit): string | null =>
+  state.kit.past.length > 0 ? state.kit.present.stepName : null;
+export const selectKitRedoName = (state: WithKit): string | null => state.kit.future[0]?.stepName ?? null;
+
+/** Opens an item, or none, with no steps behind it. */
+export function openKit(open: OpenKit['open']) {
+  return (dispatch: (action: { type: string }) => void): void => {
+    dispatch(kitOpened(open));
+    dispatch(ActionCreators.clearHistory());
+  };
+}
+
+/** Edits the open item as it stands when the edit runs; nothing when it is of another kind, or the edit changes nothing. */
+export function editKit<K extends KitKind>(kind: K, name: string, edit: (item: KitItems[K]) => KitItems[K], gesture?: string) {
+  return (dispatch: (action: ReturnType<typeof kitEdited>) => void, getState: () => WithKit): void => {
+    const open = selectOpenKit(getState());
+    if (open?.kind !== kind) return;
+    const before = open.item as KitItems[K];
+    const item = edit(before);
+    if (item !== before) dispatch(kitEdited({ item, name, ...(gesture ? { gesture } : {}) }));
+  };
+}

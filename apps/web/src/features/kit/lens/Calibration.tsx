@@ -1,0 +1,192 @@
+import {
+  calibrationDistances,
+  fitHelicoid,
+  formatDistance,
+  type Lens,
+  MM_PER_FOOT,
+  ringDegOfArc,
+  ringOf,
+  type RingPoint,
+  type UnitSystem,
+} from '@still-heron/core';
+import { Button } from 'antd';
+import { type FormEvent, useState } from 'react';
+import { DistanceField } from '../../../fields/DistanceField';
+import { NumberField } from '../../../fields/NumberField';
+import { WordChoice } from '../../../fields/WordChoice';
+import { checkPoints } from './checkPoints';
+
+interface Props {
+  readonly lens: Lens;
+  readonly units: UnitSystem;
+  readonly onDone: (points: readonly RingPoint[]) => void;
+  readonly onClose: () => void;
+}
+
+/** Distances asked for between the two ends. More can be typed afterwards. */
+const BETWEEN = 5;
+
+/** Takes a ring's scale: its two ends, then a few taped distances, one at a time. */
+export function Calibration({ lens, units, onDone, onClose }: Props) {
+  const ring = ringOf(lens);
+  // a point for each step that was taken, null for one that was skipped
+  const [answers, setAnswers] = useState<readonly (RingPoint | null)[]>([]);
+  const step = answers.length;
+  const taken = answers.filter((point) => point !== null);
+  const [reads, setReads] = useState<'degrees' | 'rim'>('degrees');
+  const asked = [Infinity, lens.closeFocusMm, ...calibrationDistances(lens, BETWEEN, units === 'metric' ? 100 : MM_PER_FOOT / 2)];
+  const isDone = step >= asked.length;
+  const problems = checkPoints(lens, taken);
+  return (
+    <section className="scale-editor calibration" aria-label="Calibrating the ring">
+      <header>
+        <h2>{isDone ? 'What was taken' : `Step ${step + 1} of ${asked.length}`}</h2>
+        <button type="button" className="quiet" onClick={onClose}>
+          Stop, keep the ring as it was
+        </button>
+      </header>
+      {!isDone && (
+        <Step
+          key={step}
+          step={step}
+          wantedMm={asked[step]!}
+          guessDeg={guess(lens, taken, asked[step]!, ring)}
+          lens={lens}
+          units={units}
+          reads={reads}
+          onReads={setReads}
+          onTake={(point) => setAnswers([...answers, point])}
+          onSkip={() => setAnswers([...answers, null])}
+        />
+      )}
+      {isDone && problems.size === 0 && taken.length >= 2 && <Outcome lens={lens} taken={taken} units={units} />}
+      {[...problems.values()].map((problem) => (
+        <p key={problem.path + problem.code} className="tone-soft" role={isDone ? 'alert' : undefined}>
+          {isDone || problem.code !== 'too-few-points' ? `${problem.message}: ${problem.need}.` : ''}
+        </p>
+      ))}
+      <div className="scale-actions">
+        {isDone && (
+          <Button type="primary" onClick={() => onDone(taken)}>
+            Use these {taken.length} points
+          </Button>
+        )}
+        {step > 0 && <Button onClick={() => setAnswers(answers.slice(0, -1))}>One step back</Button>}
+      </div>
+    </section>
+  );
+}
+
+/** What the ring will most likely read there: by the two ends once they are known, else by the lens as it is described. */
+function guess(lens: Lens, taken: readonly RingPoint[], mm: number, ring: ReturnType<typeof ringOf>): number {
+  const fit = taken.length >= 2 ? fitHelicoid(taken, lens.focalLengthMm, lens.principalSeparationMm) : null;
+  if (!fit) return mm === Infinity ? 0 : ring.throwDeg;
+  const place = fitHelicoid([...taken, { distanceMm: mm, ringDeg: 0 }], lens.focalLengthMm, lens.principalSeparationMm);
+  return Math.round((place?.points.find(({ index }) => index === taken.length)?.fittedDeg ?? 0) * 2) / 2;
+}
+
+interface StepProps {
+  readonly step: number;
+  readonly wantedMm: number;
+  readonly guessDeg: number;
+  readonly lens: Lens;
+  readonly units: UnitSystem;
+  readonly reads: 'degrees' | 'rim';
+  readonly onReads: (reads: 'degrees' | 'rim') => void;
+  readonly onTake: (point: RingPoint) => void;
+  readonly onSkip: () => void;
+}
+
+function Step({ step, wantedMm, guessDeg, lens, units, reads, onReads, onTake, onSkip }: StepProps) {
+  const [mm, setMm] = useState(wantedMm);
+  const [reading, setReading] = useState<number | null>(null);
+  const diameterMm = lens.ringDiameterMm;
+  const perDeg = reads === 'rim' && diameterMm ? (Math.PI * diameterMm) / 360 : 1;
+  const shown = reading ?? guessDeg * perDeg;
+  const ringDeg = reads === 'rim' && diameterMm ? ringDegOfArc(shown, diameterMm) : shown;
+  const take = (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    // what can't be read stays in its field until it can
+    const unread = event.currentTarget.querySelector<HTMLElement>('[aria-invalid="true"]');
+    if (unread) return unread.focus();
+    onTake({ distanceMm: mm === Infinity ? null : mm, ringDeg });
+  };
+  return (
+    <form onSubmit={take}>
+      <p className="calibration-ask">{askFor(step, wantedMm, units)}</p>
+      <div className="field-pair">
+        <DistanceField
+          label={step === 0 ? 'at' : 'taped from the image plane'}
+          distanceMm={mm}
+          units={units}
+          onChange={setMm}
+          testId="calibration-distance"
+        />
+        <NumberField
+          label={reads === 'rim' ? 'along the rim from the first mark' : 'the ring reads'}
+          unit={reads === 'rim' ? 'mm' : '°'}
+          decimals={1}
+          step={0.5}
+          min={-1440}
+          max={1440}
+          value={shown}
+          testId="calibration-reading"
+          onChange={setReading}
+        />
+      </div>
+      {diameterMm && (
+        <WordChoice
+          label="Read in"
+          chosen={reads}
+          choices={[
+            { value: 'degrees', word: 'degrees' },
+            { value: 'rim', word: 'mm of tape on the rim' },
+          ]}
+          onChoose={(choice) => {
+            setReading(null);
+            onReads(choice);
+          }}
+        />
+      )}
+      <div className="scale-actions">
+        <Button type="primary" htmlType="submit">
+          Take it
+        </Button>
+        {step > 1 && <Button onClick={onSkip}>Skip this one</Button>}
+      </div>
+    </form>
+  );
+}
+
+function askFor(step: number, mm: number, units: UnitSystem): string {
+  if (step === 0)
+    return 'Turn the ring to infinity: focus on something far off, or run to that end. What does the ring read there?';
+  if (step === 1) return 'Turn it to its near end, put a target where it is sharp, and tape to it. What does the ring read?';
+  return `Put a target at ${formatDistance(mm, units)}, focus on it by eye, coming from both sides. What does the ring read?`;
+}
+
+function Outcome({
+  lens,
+  taken,
+  units,
+}: {
+  readonly lens: Lens;
+  readonly taken: readonly RingPoint[];
+  readonly units: UnitSystem;
+}) {
+  const fit = fitHelicoid(taken, lens.focalLengthMm, lens.principalSeparationMm);
+  const off = fit?.points.filter(({ standsOut }) => standsOut) ?? [];
+  return (
+    <>
+      <p>
+        {taken.length} points; a smooth scale is met to {fit ? `${fit.typicalDeg.toFixed(1)}°` : 'what two points can say'}.
+      </p>
+      {off.map(({ index, residualDeg }) => (
+        <p key={index} className="tone-soft">
+          {formatDistance(taken[index]!.distanceMm ?? Infinity, units)} reads {Math.abs(residualDeg).toFixed(1)}° off the others:
+          measure it again.
+        </p>
+      ))}
+    </>
+  );
+}

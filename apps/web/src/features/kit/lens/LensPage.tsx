@@ -1,0 +1,167 @@
+import {
+  circleMm,
+  cameraOf,
+  depthOfField,
+  FORMATS,
+  fNumberOf,
+  formatDistance,
+  formatGap,
+  type KitLens,
+  type Lens,
+  ringOf,
+  type RingPoint,
+  withinReach,
+} from '@still-heron/core';
+import { useState } from 'react';
+import { useAppSelector } from '../../../app/store';
+import { DistanceField } from '../../../fields/DistanceField';
+import { WordChoice } from '../../../fields/WordChoice';
+import { useOpenItem } from '../useKit';
+import { LensFigures } from './LensFigures';
+import { RingDrawing } from './RingDrawing';
+import { ScaleEditor } from './ScaleEditor';
+import { checkPoints } from './checkPoints';
+
+const SIDES = [
+  { value: 'figures', word: 'Figures' },
+  { value: 'scale', word: 'Scale of the ring' },
+] as const;
+
+/** A lens: its ring drawn with its scale, the points it goes by, and its figures. */
+export function LensPage() {
+  const { item, edit } = useOpenItem('lenses');
+  const { units } = useAppSelector((state) => state.preferences);
+  const [triedMm, setTriedMm] = useState(2400);
+  const [shown, setShown] = useState<(typeof SIDES)[number]['value']>('figures');
+  const [draft, setDraft] = useState<readonly RingPoint[] | null>(null);
+  if (!item) return null;
+  const { lens } = item;
+  const ring = ringOf(lens);
+  const atMm = withinReach(ring, triedMm);
+  const atDeg = ring.angleAt(atMm);
+  const points = draft ?? (lens.ring.kind === 'table' ? lens.ring.points : []);
+  const problems = checkPoints(lens, points);
+  const zone = zoneAt(lens, atMm);
+  const change = (name: string, changes: Partial<Lens>, gesture?: string) =>
+    edit(name, (now: KitLens) => ({ ...now, lens: { ...now.lens, ...changes } }), gesture);
+
+  /** Points that make a ring are the lens's at once; others wait here, named, until they do. */
+  function setPoints(name: string, next: readonly RingPoint[]): void {
+    if (next.length === 0 || checkPoints(lens, next).size > 0) return setDraft(next);
+    setDraft(null);
+    const nearest = Math.min(...next.map(({ distanceMm }) => distanceMm ?? Infinity));
+    change(name, { ring: { kind: 'table', points: next }, closeFocusMm: nearest });
+  }
+
+  const windowDeg =
+    zone && ([ring.angleAt(withinReach(ring, zone.nearMm)), ring.angleAt(withinReach(ring, zone.farMm))] as const);
+  return (
+    <div className="step-page">
+      <div className="surface lens-surface">
+        <LensSentence lens={lens} atMm={atMm} units={units} />
+        <RingDrawing
+          lens={lens}
+          points={points}
+          wrong={new Set(problems.keys())}
+          atDeg={atDeg}
+          windowDeg={windowDeg}
+          units={units}
+          onTurn={(ringDeg) => setTriedMm(ring.distanceAt(ringDeg))}
+        />
+        <div className="ring-readout">
+          <DistanceField
+            label="Under the witness mark"
+            size="large"
+            distanceMm={atMm}
+            units={units}
+            range={{ minMm: ring.closeFocusMm, maxMm: ring.farthestMm, why: 'outside what the ring reaches' }}
+            onChange={setTriedMm}
+            testId="ring-distance"
+          />
+          <p className="haze">
+            Drag the ring, or turn it with the arrow keys.
+            {windowDeg &&
+              ` Green is the hand’s room wide open on Super 35: ${Math.abs(windowDeg[0] - windowDeg[1]).toFixed(1)}° of the ring.`}
+            {points.length > 0 && ' Blue are the points it was read at, tied to where a smooth scale has them.'}
+          </p>
+        </div>
+      </div>
+      <aside className="side setup-fields lens-side" aria-label="Scale and figures of the lens">
+        <WordChoice label="Shown of the lens" chosen={shown} choices={SIDES} onChoose={setShown} />
+        {shown === 'scale' ? (
+          <ScaleEditor
+            lens={lens}
+            points={points}
+            isDraft={draft !== null}
+            problems={problems}
+            units={units}
+            onPoints={setPoints}
+            onGiveUp={() => setDraft(null)}
+            onThrowAlone={(focusThrowDeg) => {
+              setDraft(null);
+              change('a ring by its throw alone', { ring: { kind: 'helicoid', focusThrowDeg } });
+            }}
+          />
+        ) : (
+          <LensFigures item={item} units={units} onChange={change} />
+        )}
+      </aside>
+    </div>
+  );
+}
+
+/** What a turn of this ring does, at the distance under its witness mark. */
+function LensSentence({
+  lens,
+  atMm,
+  units,
+}: {
+  readonly lens: Lens;
+  readonly atMm: number;
+  readonly units: 'metric' | 'imperial';
+}) {
+  const ring = ringOf(lens);
+  const { response } = lens;
+  const far = ring.farthestMm === Infinity ? 'infinity' : formatDistance(ring.farthestMm, units);
+  if (response === 'speed') {
+    return (
+      <p className="sentence">
+        <span className="tone-soft">No mark on this ring holds.</span> It answers by how fast it is turned: the same place on it
+        is not the same distance twice. Set it to answer by angle in the camera, or focus by eye.
+      </p>
+    );
+  }
+  return (
+    <p className="sentence">
+      <span className="tone-sharp">
+        {Math.round(ring.throwDeg)}° from {far} to {formatDistance(ring.closeFocusMm, units)}.
+      </span>{' '}
+      {atMm === Infinity
+        ? 'Turn it off infinity to see what a degree does.'
+        : `Around ${formatDistance(atMm, units)} one degree moves the focus by ${formatGap(shiftPerDegMm(lens, atMm), units)}.`}
+      {response === 'steps' && ` ${lens.stepCount} presses lead from end to end.`}
+    </p>
+  );
+}
+
+/** How far the focus moves for a degree of the ring, centred on a distance where the ring has room on both sides. */
+function shiftPerDegMm(lens: Lens, atMm: number): number {
+  const ring = ringOf(lens);
+  const [a, b] = [ring.angleAt(ring.farthestMm), ring.angleAt(ring.closeFocusMm)];
+  const half = Math.min(0.5, ring.throwDeg / 4);
+  const middle = Math.min(Math.max(ring.angleAt(atMm), Math.min(a, b) + half), Math.max(a, b) - half);
+  return Math.abs(ring.distanceAt(middle + half) - ring.distanceAt(middle - half)) / (2 * half);
+}
+
+/** The zone at the widest stop, on the format in the middle of the library, sharp by its diagonal: Kit knows no shot. */
+function zoneAt(lens: Lens, atMm: number) {
+  if (atMm - lens.principalSeparationMm < 4 * lens.focalLengthMm) return null;
+  const camera = cameraOf(FORMATS.find(({ id }) => id === 's35-16x9')!);
+  return depthOfField({
+    focalLengthMm: lens.focalLengthMm,
+    fNumber: fNumberOf(lens, lens.widestStop),
+    circleOfConfusionMm: circleMm(camera, { kind: 'diagonal', divisor: 1500 }),
+    focusDistanceMm: atMm,
+    principalSeparationMm: lens.principalSeparationMm,
+  });
+}

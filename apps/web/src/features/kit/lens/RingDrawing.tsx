@@ -1,0 +1,153 @@
+import { formatDistance, type LensRing, ringOf, type UnitSystem } from '@still-heron/core';
+import { useRef } from 'react';
+import { useDrag } from '../../../charts/useDrag';
+import { useSize } from '../../../charts/useSize';
+import { nudgeDistance } from '../../../fields/readDistance';
+import { type RingLayout, ringLayout, type RingPip, type RingScene } from './ringLayout';
+
+interface Props extends RingScene {
+  readonly onTurn: (ringDeg: number) => void;
+}
+
+/** The ring as it is seen from behind the camera. Drag it, or turn it with the arrow keys: the distance under the witness mark follows. */
+export function RingDrawing(props: Props) {
+  const { ref, size } = useSize();
+  const sizePx = size ? Math.min(size.width, size.height) : 0;
+  return (
+    <div className="ring-drawing" ref={ref}>
+      {sizePx > 220 && <Drawing {...props} sizePx={sizePx} />}
+    </div>
+  );
+}
+
+function Drawing({ onTurn, sizePx, ...scene }: Props & { readonly sizePx: number }) {
+  const ring = ringOf(scene.lens);
+  const layout = ringLayout(scene, sizePx);
+  const { centre, radius } = layout;
+  return (
+    <svg width={sizePx} height={sizePx} role="group" aria-label="The ring from behind the camera">
+      <circle cx={centre[0]} cy={centre[1]} r={radius + 3} className="ring-teeth" />
+      <circle cx={centre[0]} cy={centre[1]} r={radius - 2} className="ring-body" />
+      <circle cx={centre[0]} cy={centre[1]} r={radius * 0.62} className="ring-glass" />
+      <path d={layout.scaleArc} className="ring-scale" />
+      {layout.windowArc && <path d={layout.windowArc} className="ring-window" data-testid="ring-window" />}
+      {layout.ends.map((path) => (
+        <path key={path} d={path} className="ring-end" />
+      ))}
+      {layout.ticks.map(({ label, x, y, inner, outer }) => (
+        <g key={label}>
+          <line x1={inner[0]} y1={inner[1]} x2={outer[0]} y2={outer[1]} className="ring-tick" />
+          <text x={x} y={y} className="ring-figure" textAnchor="middle" dominantBaseline="central">
+            {label}
+          </text>
+        </g>
+      ))}
+      {layout.pips.map((pip) => (
+        <Pip key={pip.index} pip={pip} />
+      ))}
+      <Reading layout={layout} ring={ring} atDeg={scene.atDeg} units={scene.units} />
+      <NearerArrow layout={layout} />
+      <Witness layout={layout} />
+      <Grip layout={layout} ring={ring} atDeg={scene.atDeg} units={scene.units} onTurn={onTurn} />
+    </svg>
+  );
+}
+
+/** A point of the scale: a pip where it was read, tied to where a helicoid has it. A straight tie is a good point, a slanting one is off. */
+function Pip({ pip: { x, y, fitted, standsOut, isWrong, residualDeg } }: { readonly pip: RingPip }) {
+  const isOff = standsOut || isWrong;
+  return (
+    <g className={`ring-pip${isOff ? ' is-off' : ''}`}>
+      {fitted && <line x1={x} y1={y} x2={fitted[0]} y2={fitted[1]} />}
+      {isOff ? <path d={`M${x - 6},${y - 6}l12,12m0,-12l-12,12`} /> : <circle cx={x} cy={y} r={3.5} />}
+      {isOff && residualDeg !== null && (
+        <text x={x} y={y - 12} textAnchor="middle">
+          {residualDeg > 0 ? '+' : '−'}
+          {Math.abs(residualDeg).toFixed(1)}°
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** What stands under the witness mark, in the glass: read from across a table. */
+function Reading({ layout: { centre }, ring, atDeg, units }: Omit<GripProps, 'onTurn'>) {
+  return (
+    <g aria-hidden="true">
+      <text x={centre[0]} y={centre[1] - 4} className="ring-distance" textAnchor="middle">
+        {formatDistance(ring.distanceAt(atDeg), units)}
+      </text>
+      <text x={centre[0]} y={centre[1] + 30} className="ring-degrees" textAnchor="middle">
+        {atDeg.toFixed(1)}°
+      </text>
+    </g>
+  );
+}
+
+function NearerArrow({ layout: { arrow, centre, radius } }: { readonly layout: RingLayout }) {
+  return (
+    <g className="ring-arrow">
+      <path d={arrow.path} className="ring-arrow-line" />
+      <path d={arrow.head} />
+      <text x={centre[0]} y={centre[1] + radius * 0.5 - 14} textAnchor="middle">
+        nearer
+      </text>
+    </g>
+  );
+}
+
+function Witness({ layout: { centre, radius } }: { readonly layout: RingLayout }) {
+  const top = centre[1] - radius;
+  return <path d={`M${centre[0]},${top - 2}l-9,-16h18z`} className="ring-witness" />;
+}
+
+interface GripProps {
+  readonly layout: RingLayout;
+  readonly ring: LensRing;
+  readonly atDeg: number;
+  readonly units: UnitSystem;
+  readonly onTurn: (ringDeg: number) => void;
+}
+
+function Grip({ layout, ring, atDeg, units, onTurn }: GripProps) {
+  const { centre, radius } = layout;
+  const circle = useRef<SVGCircleElement>(null);
+  const grabbed = useRef<{ layout: RingLayout; atDeg: number; from: readonly [number, number] | null }>({
+    layout,
+    atDeg,
+    from: null,
+  });
+  const drag = useDrag({
+    onStart: () => (grabbed.current = { layout, atDeg, from: null }),
+    onDrag: ({ dx, dy, clientX, clientY }) => {
+      const box = circle.current!.ownerSVGElement!.getBoundingClientRect();
+      const to = [clientX - box.left, clientY - box.top] as const;
+      onTurn(grabbed.current.layout.turned([to[0] - dx, to[1] - dy], to));
+    },
+    onGiveUp: () => onTurn(grabbed.current.atDeg),
+  });
+  const distanceMm = ring.distanceAt(atDeg);
+  return (
+    <circle
+      ref={circle}
+      {...drag}
+      cx={centre[0]}
+      cy={centre[1]}
+      r={radius - 14}
+      className="ring-grip"
+      role="slider"
+      tabIndex={0}
+      aria-label="The ring"
+      aria-valuenow={Math.round(atDeg * 10) / 10}
+      aria-valuetext={`${formatDistance(distanceMm, units)} at ${atDeg.toFixed(1)}°`}
+      onKeyDown={(event) => {
+        const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
+        if (!by) return;
+        event.preventDefault();
+        const range = { minMm: ring.closeFocusMm, maxMm: ring.farthestMm, why: '' };
+        const nextMm = nudgeDistance(distanceMm, by * (event.shiftKey ? 10 : 1), units, range);
+        onTurn(ring.angleAt(nextMm));
+      }}
+    />
+  );
+}

@@ -1,0 +1,194 @@
+import { fitHelicoid, type Lens, type Problem, readScale, ringOf, type RingPoint, type UnitSystem } from '@still-heron/core';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { DistanceField } from '../../../fields/DistanceField';
+import { NumberField } from '../../../fields/NumberField';
+import { askForFile, parseCsv } from '../exchange/csv';
+import { ProblemList } from '../exchange/ProblemList';
+import { Calibration } from './Calibration';
+
+interface Props {
+  readonly lens: Lens;
+  readonly points: readonly RingPoint[];
+  /** The points do not make a ring yet; the lens keeps the one it has */
+  readonly isDraft: boolean;
+  readonly problems: ReadonlyMap<number, Problem>;
+  readonly units: UnitSystem;
+  readonly onPoints: (name: string, points: readonly RingPoint[]) => void;
+  readonly onGiveUp: () => void;
+  readonly onThrowAlone: (focusThrowDeg: number) => void;
+}
+
+/** The points a ring goes by: typed, read from a file, or taken by a guided calibration; each with how far it is off a smooth scale. */
+export function ScaleEditor(props: Props) {
+  const { lens, points, isDraft, units, onPoints, onGiveUp, onThrowAlone } = props;
+  const [isGuided, setIsGuided] = useState(false);
+  const [unread, setUnread] = useState<{ name: string; problems: readonly Problem[] } | null>(null);
+
+  async function readFile(): Promise<void> {
+    const file = await askForFile('.csv,.txt,text/csv');
+    if (!file) return;
+    const reading = readScale(parseCsv(file.text));
+    setUnread(reading.status === 'unread' ? { name: file.name, problems: reading.problems } : null);
+    if (reading.status === 'read') onPoints(`scale from ${file.name}`, reading.items);
+  }
+
+  if (lens.response === 'speed') {
+    return (
+      <section className="scale-editor" aria-label="Scale points">
+        <h2>Scale</h2>
+        <p className="haze">
+          A ring that answers by speed has no scale to read: turned fast it goes farther than turned slowly. Set it to answer by
+          angle in the camera, say so on the right, and its scale can be taken.
+        </p>
+      </section>
+    );
+  }
+  if (isGuided) {
+    return (
+      <Calibration
+        lens={lens}
+        units={units}
+        onDone={(taken) => {
+          onPoints('calibrate the ring', taken);
+          setIsGuided(false);
+        }}
+        onClose={() => setIsGuided(false)}
+      />
+    );
+  }
+  const addPoint = () => onPoints('add a scale point', [...points, nextPoint(lens, points)]);
+  return (
+    <section className="scale-editor" aria-label="Scale points">
+      <h2>Scale {points.length > 0 && <span className="haze">· {points.length} points</span>}</h2>
+      {unread && (
+        <ProblemList title={`Nothing was read from ${unread.name}`} problems={unread.problems} onClose={() => setUnread(null)} />
+      )}
+      {points.length === 0 ? (
+        <p className="haze">
+          No points yet: the ring is taken as a helicoid of its throw and close focus. Real rings are near it, and not on it.
+        </p>
+      ) : (
+        <PointRows {...props} />
+      )}
+      {isDraft && (
+        <p className="tone-edge" role="status">
+          The ring stays as it was until these points make one.{' '}
+          <button type="button" className="quiet" onClick={onGiveUp}>
+            Give them up
+          </button>
+        </p>
+      )}
+      <div className="scale-actions">
+        <Button type={points.length === 0 ? 'primary' : 'default'} onClick={() => setIsGuided(true)}>
+          Calibrate step by step
+        </Button>
+        <Button onClick={addPoint}>Add a point</Button>
+        <Button onClick={() => void readFile()}>Read a CSV file</Button>
+        {lens.ring.kind === 'table' && (
+          <Button onClick={() => onThrowAlone(Math.round(ringOf(lens).throwDeg))}>Go by the throw alone</Button>
+        )}
+      </div>
+    </section>
+  );
+}
+
+/** Where the next point most likely lies: in the middle of the widest gap of the ring as it is. */
+function nextPoint(lens: Lens, points: readonly RingPoint[]): RingPoint {
+  const ring = ringOf(lens);
+  const [farDeg, nearDeg] = [ring.angleAt(ring.farthestMm), ring.angleAt(ring.closeFocusMm)];
+  const taken = points.map(({ ringDeg }) => ringDeg);
+  if (points.length === 0) return { distanceMm: ring.farthestMm === Infinity ? null : ring.farthestMm, ringDeg: farDeg };
+  if (points.length === 1) return { distanceMm: ring.closeFocusMm, ringDeg: Math.round(nearDeg * 10) / 10 };
+  const sorted = [...taken].sort((a, b) => a - b);
+  const gaps = sorted.slice(1).map((deg, k) => ({ fromDeg: sorted[k]!, width: deg - sorted[k]! }));
+  const widest = gaps.reduce((best, gap) => (gap.width > best.width ? gap : best));
+  const middle = Math.min(Math.max(widest.fromDeg + widest.width / 2, Math.min(farDeg, nearDeg)), Math.max(farDeg, nearDeg));
+  return { distanceMm: Math.round(ring.distanceAt(middle) / 10) * 10, ringDeg: Math.round(middle * 10) / 10 };
+}
+
+function PointRows({ lens, points, problems, units, onPoints }: Props) {
+  const fit = fitHelicoid(points, lens.focalLengthMm, lens.principalSeparationMm);
+  const order = points.map((_, index) => index).sort((a, b) => nearness(points[a]!) - nearness(points[b]!));
+  const put = (name: string, index: number, changes: Partial<RingPoint>) =>
+    onPoints(
+      name,
+      points.map((point, k) => (k === index ? { ...point, ...changes } : point)),
+    );
+  return (
+    <table className="scale-points">
+      <thead>
+        <tr>
+          <th scope="col">distance</th>
+          <th scope="col">reads</th>
+          <th scope="col">off by</th>
+          <th scope="col">
+            <span className="unseen">remove</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {order.map((index, row) => {
+          const point = points[index]!;
+          const fitted = fit?.points.find((item) => item.index === index);
+          const problem = problems.get(index);
+          return (
+            <tr key={index} className={problem || fitted?.standsOut ? 'is-off' : undefined}>
+              <td>
+                <DistanceField
+                  label={`Distance of point ${row + 1}`}
+                  isBare
+                  distanceMm={point.distanceMm ?? Infinity}
+                  units={units}
+                  testId={`point-distance-${row}`}
+                  onChange={(mm) => put('move a scale point', index, { distanceMm: mm === Infinity ? null : mm })}
+                />
+              </td>
+              <td>
+                <NumberField
+                  label={`Reading of point ${row + 1}`}
+                  isBare
+                  unit="°"
+                  decimals={2}
+                  step={0.5}
+                  min={-1440}
+                  max={1440}
+                  value={point.ringDeg}
+                  testId={`point-reading-${row}`}
+                  onChange={(ringDeg) => put('read a scale point again', index, { ringDeg })}
+                />
+              </td>
+              <td className="figure scale-residual">
+                {fitted ? `${fitted.residualDeg < 0 ? '−' : '+'}${Math.abs(fitted.residualDeg).toFixed(1)}°` : '–'}
+                {(problem ?? fitted?.standsOut) && (
+                  <span className="tone-soft scale-why">
+                    {problem ? `${problem.message}: ${problem.need}` : 'far off the others: typed right?'}
+                  </span>
+                )}
+              </td>
+              <td>
+                <button
+                  type="button"
+                  className="quiet"
+                  aria-label={`Remove point ${row + 1}`}
+                  onClick={() =>
+                    onPoints(
+                      'remove a scale point',
+                      points.filter((_, k) => k !== index),
+                    )
+                  }
+                >
+                  ✕
+                </button>
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+function nearness({ distanceMm }: RingPoint): number {
+  return distanceMm === null ? 0 : 1 / distanceMm;
+}

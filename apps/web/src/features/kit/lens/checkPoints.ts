@@ -1,0 +1,22 @@
+import { type Lens, lensProblems, type Problem, type RingPoint } from '@still-heron/core';
+
+/**
+ * What keeps points from being the scale of a lens, by their place in the list; -1 for the list as a whole.
+ * Points that are on their way to being a scale (none yet) have no problems.
+ */
+export function checkPoints(lens: Lens, points: readonly RingPoint[]): ReadonlyMap<number, Problem> {
+  const found = new Map<number, Problem>();
+  if (points.length === 0) return found;
+  for (const problem of lensProblems({ ...lens, ring: { kind: 'table', points } }, 'lens')) {
+    const at = /points\[(\d+)\]/.exec(problem.path);
+    const isTooNear = problem.code === 'closer-than-life-size';
+    const index = at ? Number(at[1]) : isTooNear ? nearestOf(points) : -1;
+    if (!found.has(index)) found.set(index, problem);
+  }
+  return found;
+}
+
+function nearestOf(points: readonly RingPoint[]): number {
+  const distances = points.map(({ distanceMm }) => distanceMm ?? Infinity);
+  return distances.indexOf(Math.min(...distances));
+}

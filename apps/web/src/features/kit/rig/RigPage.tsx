@@ -1,0 +1,187 @@
+import { KIT_LIMITS, missingParts, newPlan, planNotes, presetRig, type Rig, SUPPORTS, PULLERS } from '@still-heron/core';
+import { Button, Checkbox } from 'antd';
+import { useState } from 'react';
+import { Choice } from '../../../fields/Choice';
+import { TextField } from '../../../fields/TextField';
+import { KitFormFoot, MaybeNumber } from '../KitForm';
+import { useOpenItem } from '../useKit';
+import { PULLER_WORDS, SUPPORT_WORDS } from '../words';
+
+/** A rig: how the camera is carried and who pulls; the parts it takes and which are missing; what to mind with it. */
+export function RigPage() {
+  const { item, edit } = useOpenItem('rigs');
+  if (!item) return null;
+  const change = (name: string, changes: Partial<Rig>, gesture?: string) =>
+    edit(name, (now) => ({ ...now, ...changes }), gesture);
+  const missing = missingParts(item);
+  // what the rig says of any shot that is pulled: the missing parts stand in the list itself
+  const notes = planNotes({ ...newPlan(), rig: item }, { shutterAngleDeg: 180 }).filter(({ code }) => code !== 'missing-parts');
+  return (
+    <div className="step-page">
+      <div className="surface rig-surface">
+        <p className="sentence">
+          {item.parts.length === 0 ? (
+            'No parts listed yet: the usual ones for this support are a press away.'
+          ) : missing.length === 0 ? (
+            <span className="tone-sharp">Complete: all {item.parts.length} parts are there.</span>
+          ) : (
+            <>
+              <span className="tone-edge">
+                {missing.length} of {item.parts.length} parts missing:
+              </span>{' '}
+              {missing.join(', ')}.
+            </>
+          )}
+        </p>
+        <Parts rig={item} onChange={change} />
+        {notes.length > 0 && (
+          <section className="rig-notes" aria-label="What to mind">
+            <h2>With this rig</h2>
+            {notes.map(({ code, kind, text }) => (
+              <p key={code} className={kind === 'caution' ? 'caution' : kind === 'blocks' ? 'tone-soft' : 'haze'} role="note">
+                {text}
+              </p>
+            ))}
+          </section>
+        )}
+      </div>
+      <RigFigures rig={item} onChange={change} />
+    </div>
+  );
+}
+
+interface Props {
+  readonly rig: Rig;
+  readonly onChange: (name: string, changes: Partial<Rig>, gesture?: string) => void;
+}
+
+function Parts({ rig, onChange }: Props) {
+  const [added, setAdded] = useState('');
+  const add = (names: readonly string[]) => {
+    const fresh = names.filter((name) => name && !rig.parts.some((part) => part.name === name));
+    const from = Math.max(0, ...rig.parts.map(({ id }) => Number(id.slice(5)) || 0));
+    onChange('add parts', {
+      parts: [...rig.parts, ...fresh.map((name, k) => ({ id: `part-${from + k + 1}`, name, isThere: false }))].slice(
+        0,
+        KIT_LIMITS.parts.max,
+      ),
+    });
+  };
+  const usual = presetRig('', rig.support, rig.puller).parts.map(({ name }) => name);
+  const lacking = usual.filter((name) => !rig.parts.some((part) => part.name === name));
+  return (
+    <section className="rig-parts" aria-label="Parts">
+      <ul>
+        {rig.parts.map((part) => (
+          <li key={part.id}>
+            <Checkbox
+              checked={part.isThere}
+              onChange={(event) =>
+                onChange(`${part.name} ${event.target.checked ? 'is there' : 'is missing'}`, {
+                  parts: rig.parts.map((item) => (item.id === part.id ? { ...item, isThere: event.target.checked } : item)),
+                })
+              }
+            >
+              {part.name}
+            </Checkbox>
+            <button
+              type="button"
+              className="quiet"
+              aria-label={`Take ${part.name} off the list`}
+              onClick={() => onChange('take a part off', { parts: rig.parts.filter((item) => item.id !== part.id) })}
+            >
+              ✕
+            </button>
+          </li>
+        ))}
+      </ul>
+      <form
+        className="rig-add"
+        onSubmit={(event) => {
+          event.preventDefault();
+          add([added.trim()]);
+          setAdded('');
+        }}
+      >
+        <label className="field">
+          <span className="field-label">another part</span>
+          <input
+            className="field-input words"
+            value={added}
+            maxLength={KIT_LIMITS.name.max}
+            onChange={(event) => setAdded(event.target.value)}
+          />
+        </label>
+        <Button htmlType="submit">Add it</Button>
+        {lacking.length > 0 && (
+          <Button onClick={() => add(lacking)}>Add what this support usually takes: {lacking.join(', ')}</Button>
+        )}
+      </form>
+    </section>
+  );
+}
+
+function RigFigures({ rig, onChange }: Props) {
+  return (
+    <aside className="side setup-fields" aria-label="Figures of the rig">
+      <section>
+        <TextField
+          label="name"
+          isOptional={false}
+          max={KIT_LIMITS.name.max}
+          value={rig.name}
+          testId="kit-name"
+          onChange={(name) => onChange(`call it ${name}`, { name })}
+        />
+        <Choice
+          label="carried by"
+          value={rig.support}
+          choices={SUPPORTS.map((value) => ({ value, word: SUPPORT_WORDS[value] }))}
+          onPick={(support) => onChange(`carried by ${SUPPORT_WORDS[support]}`, { support })}
+        />
+        <Choice
+          label="who pulls"
+          value={rig.puller}
+          choices={PULLERS.map((value) => ({ value, word: PULLER_WORDS[value] }))}
+          onPick={(puller) => onChange(`pulled by ${PULLER_WORDS[puller]}`, { puller })}
+        />
+        <TextField
+          label="focus is judged on"
+          value={rig.display}
+          max={KIT_LIMITS.optionalName.max}
+          placeholder="which display"
+          onChange={(display) => onChange('change the display', { display })}
+        />
+        <div className="field-pair">
+          <MaybeNumber
+            label="its diagonal"
+            unit="in"
+            start={5}
+            limit={KIT_LIMITS.displayInches}
+            step={0.5}
+            decimals={1}
+            value={rig.displayInches}
+            onChange={(displayInches, gesture) => onChange('change the display', { displayInches }, gesture)}
+          />
+          <MaybeNumber
+            label="weight, all on"
+            unit="kg"
+            start={5}
+            limit={KIT_LIMITS.weightKg}
+            step={0.1}
+            decimals={1}
+            value={rig.weightKg}
+            onChange={(weightKg, gesture) => onChange('change the weight', { weightKg }, gesture)}
+          />
+        </div>
+        <Checkbox
+          checked={rig.displayIsCabled}
+          onChange={(event) => onChange('display on a cable', { displayIsCabled: event.target.checked })}
+        >
+          the display is on a cable
+        </Checkbox>
+      </section>
+      <KitFormFoot kind="rigs" />
+    </aside>
+  );
+}

@@ -1,0 +1,105 @@
+import { type KitItems, type KitKind, kitName } from '@still-heron/core';
+import { App, Button } from 'antd';
+import { useNavigate } from 'react-router';
+import {
+  problemOf,
+  useCreateKitItemMutation,
+  useImportKitMutation,
+  useRemoveKitItemMutation,
+  useRestoreKitItemMutation,
+} from '../../api/api';
+import { askForFile } from './exchange/csv';
+import { ProblemList } from './exchange/ProblemList';
+import { readKitFile } from './exchange/readKitFile';
+import { copyName, newItem, renamed } from './newItems';
+import { useKit } from './useKit';
+import { KIND_WORDS } from './words';
+
+/** How long the offer to take a deletion back stays on the page. */
+const OFFER_S = 10;
+
+/** What can be done with items of kit as wholes. Every refusal is said on the page. */
+export function useKitActions<K extends KitKind>(kind: K) {
+  const navigate = useNavigate();
+  const { message, notification } = App.useApp();
+  const { items } = useKit(kind);
+  const [createItem] = useCreateKitItemMutation();
+  const [removeItem] = useRemoveKitItemMutation();
+  const [restoreItem] = useRestoreKitItemMutation();
+  const [importKit] = useImportKitMutation();
+
+  const sayIfRefused = (what: string, error: unknown) => {
+    if (error) void message.error(`${what}: ${problemOf(error).body.message}.`);
+  };
+
+  async function create(item: KitItems[K] = newItem(kind)): Promise<void> {
+    const { data, error } = await createItem({ kind, item });
+    sayIfRefused('It was not put in', error);
+    if (data) await navigate(`/kit/${kind}/${data.id}`);
+  }
+
+  async function duplicate(item: KitItems[K]): Promise<void> {
+    const taken = new Set(items.map((view) => kitName(kind, view.item)));
+    await create(renamed(kind, item, copyName(kitName(kind, item), taken)));
+  }
+
+  async function remove(id: string): Promise<void> {
+    const view = items.find((item) => item.id === id);
+    if (!view) return;
+    const { error } = await removeItem({ kind, id, version: view.version });
+    sayIfRefused('It was not deleted', error);
+    if (error) return;
+    await navigate(`/kit/${kind}`);
+    notification.open({
+      key: id,
+      title: `${kitName(kind, view.item)} is deleted. Shots that took it keep what they took.`,
+      duration: OFFER_S,
+      actions: (
+        <Button
+          type="primary"
+          onClick={() => {
+            notification.destroy(id);
+            void restoreItem({ kind, id }).then(({ error: failed }) => {
+              sayIfRefused('It did not come back', failed);
+              if (!failed) void navigate(`/kit/${kind}/${id}`);
+            });
+          }}
+        >
+          Bring it back
+        </Button>
+      ),
+    });
+  }
+
+  /** Reads a file of kit that the person chooses: all of it, or nothing and why. */
+  async function readFile(): Promise<void> {
+    const chosen = await askForFile('.json,.csv,.txt,application/json,text/csv');
+    if (!chosen) return;
+    const reading = readKitFile(chosen.text);
+    if (reading.status === 'unread') return showProblems(chosen.name, reading.problems);
+    const { data, error } = await importKit(reading.file);
+    if (data) {
+      const there = data.alreadyThere > 0 ? ` ${data.alreadyThere} were there already.` : '';
+      void message.success(`${data.added} ${data.added === 1 ? 'item' : 'items'} read from ${chosen.name}.${there}`);
+    } else if (error) {
+      const { body } = problemOf(error);
+      showProblems(chosen.name, body.problems ?? [body]);
+    }
+  }
+
+  function showProblems(name: string, problems: Parameters<typeof ProblemList>[0]['problems']): void {
+    const key = 'kit-file';
+    notification.open({
+      key,
+      className: 'kit-file-problems',
+      duration: 0,
+      title: null,
+      closable: false,
+      description: (
+        <ProblemList title={`Nothing was read from ${name}`} problems={problems} onClose={() => notification.destroy(key)} />
+      ),
+    });
+  }
+
+  return { create, duplicate, remove, readFile, one: KIND_WORDS[kind].one };
+}

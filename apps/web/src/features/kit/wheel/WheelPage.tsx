@@ -1,0 +1,95 @@
+import { KIT_LIMITS, type Wheel } from '@still-heron/core';
+import { Checkbox } from 'antd';
+import { NumberField } from '../../../fields/NumberField';
+import { TextField } from '../../../fields/TextField';
+import { Choice } from '../../../fields/Choice';
+import { KitFormFoot, MaybeNumber } from '../KitForm';
+import { useOpenItem } from '../useKit';
+import { GearBench } from './GearBench';
+
+/** A wheel or motor: what its gear does to marks and fast racks on a lens, beside the other gears there are. */
+export function WheelPage() {
+  const { id, item, edit } = useOpenItem('wheels');
+  if (!item) return null;
+  const change = (name: string, changes: Partial<Wheel>, gesture?: string) =>
+    edit(name, (now) => ({ ...now, ...changes }), gesture);
+  return (
+    <div className="step-page">
+      <div className="surface wheel-surface">
+        <GearBench wheelId={id} wheel={item} />
+      </div>
+      <aside className="side setup-fields" aria-label="Figures of the wheel">
+        <section>
+          <TextField
+            label="name"
+            isOptional={false}
+            max={KIT_LIMITS.name.max}
+            value={item.name}
+            testId="kit-name"
+            onChange={(name) => change(`call it ${name}`, { name })}
+          />
+          <div className="field-pair">
+            <Choice
+              label="it is a"
+              value={item.kind}
+              choices={[
+                { value: 'wheel', word: 'hand wheel' },
+                { value: 'motor', word: 'motor' },
+              ]}
+              onPick={(kind) => change(`a ${kind}`, { kind })}
+            />
+            <NumberField
+              label="turns to one of the ring"
+              unit="×"
+              step={0.1}
+              decimals={3}
+              {...KIT_LIMITS.wheelPerRing}
+              value={item.wheelPerRing}
+              testId="wheel-ratio"
+              onChange={(wheelPerRing, gesture) => change('change the gear', { wheelPerRing }, gesture)}
+            />
+            <Choice
+              label="it turns"
+              value={item.turns}
+              choices={[
+                { value: 'same', word: 'as the ring does' },
+                { value: 'opposite', word: 'against the ring' },
+              ]}
+              onPick={(turns) => change('change its direction', { turns })}
+            />
+            <NumberField
+              label="marking disc across"
+              unit="mm"
+              step={1}
+              decimals={1}
+              {...KIT_LIMITS.discDiameterMm}
+              value={item.discDiameterMm}
+              onChange={(discDiameterMm, gesture) => change('change the disc', { discDiameterMm }, gesture)}
+            />
+            <NumberField
+              label="a hand turns it in one go"
+              unit="°"
+              step={10}
+              {...KIT_LIMITS.comfortableDeg}
+              value={item.comfortableDeg}
+              onChange={(comfortableDeg, gesture) => change('change the comfortable turn', { comfortableDeg }, gesture)}
+            />
+            <MaybeNumber
+              label="follows at most"
+              unit="°/s"
+              start={540}
+              limit={KIT_LIMITS.fastestDegPerS}
+              step={10}
+              value={item.fastestDegPerS}
+              onChange={(fastestDegPerS, gesture) => change('change its speed', { fastestDegPerS }, gesture)}
+            />
+          </div>
+          <Checkbox checked={item.hasEndStops} onChange={(event) => change('end stops', { hasEndStops: event.target.checked })}>
+            two end stops can be set
+          </Checkbox>
+        </section>
+        <KitFormFoot kind="wheels" />
+      </aside>
+    </div>
+  );
+}

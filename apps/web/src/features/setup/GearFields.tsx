@@ -1,0 +1,250 @@
+import {
+  cameraOf,
+  FORMATS,
+  isZoom,
+  type KitItems,
+  type KitKind,
+  letGo,
+  setCamera,
+  setFocalLength,
+  type ShotPlan,
+  takeCamera,
+  takeLens,
+  takeRig,
+  takeWheel,
+  type UnitSystem,
+  wheelNearerTurns,
+} from '@still-heron/core';
+import type { KitItemView } from '@still-heron/contract';
+import { Link } from 'react-router';
+import { Choice } from '../../fields/Choice';
+import { NumberField } from '../../fields/NumberField';
+import { useKit } from '../kit/useKit';
+import { lensLine, PULLER_WORDS, SUPPORT_WORDS } from '../kit/words';
+import { CameraFields } from './CameraFields';
+import { LensFields } from './LensFields';
+import { useEdit } from './useEdit';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+}
+
+/** Not an id: figures that belong to this shot alone. */
+const OWN = 'own';
+const NONE = 'none';
+
+/** What is on the set: camera, lens, wheel and rig, taken from the kit; or a camera and a lens by figures of the shot's own. */
+export function GearFields({ plan, units }: Props) {
+  return (
+    <>
+      <CameraPick plan={plan} />
+      <LensPick plan={plan} units={units} />
+      <WheelPick plan={plan} />
+      <RigPick plan={plan} />
+    </>
+  );
+}
+
+/** The kit's items as choices, and the one a shot took even when the kit has it no more. */
+function choicesOf<K extends KitKind>(
+  items: readonly KitItemView<K>[],
+  taken: string | null,
+  takenName: string,
+  name: (item: KitItems[K]) => string,
+) {
+  const choices = items.map(({ id, item }) => ({ value: id, word: name(item) }));
+  return taken !== null && !choices.some(({ value }) => value === taken)
+    ? [...choices, { value: taken, word: `${takenName} (no more in Kit)` }]
+    : choices;
+}
+
+function CameraPick({ plan }: { readonly plan: ShotPlan }) {
+  const edit = useEdit();
+  const { items } = useKit('cameras');
+  const { camera } = plan.optics;
+  const source = plan.kit.camera;
+  const taken = items.find(({ id }) => id === source?.id);
+  const known = FORMATS.find(
+    (format) => format.sensorWidthMm === camera.sensorWidthMm && format.sensorHeightMm === camera.sensorHeightMm,
+  );
+  const pick = (value: string) => {
+    const view = items.find(({ id }) => id === value);
+    const format = FORMATS.find(({ id }) => id === value);
+    if (view)
+      edit(`camera ${view.item.name}`, (now) =>
+        takeCamera(now, { id: view.id, modeId: view.item.modes[0]!.id, steadyingId: null }, view.item),
+      );
+    else if (format) edit(`format ${format.name}`, (now) => setCamera(letGo(now, 'camera'), cameraOf(format)));
+    else edit('a camera by its figures', (now) => letGo(now, 'camera'));
+  };
+  const inMode = (name: string, changes: Partial<NonNullable<typeof source>>) =>
+    taken && source && edit(name, (now) => takeCamera(now, { ...source, ...changes }, taken.item));
+  return (
+    <section>
+      <h2>Camera</h2>
+      <Choice
+        label="Camera"
+        isBare
+        isSearched
+        value={source?.id ?? known?.id ?? OWN}
+        choices={[
+          ...choicesOf(items, source?.id ?? null, camera.name, ({ name }) => name),
+          ...FORMATS.map(({ id, name, sensorWidthMm, sensorHeightMm }) => ({
+            value: id,
+            word: `${name} · ${sensorWidthMm} × ${sensorHeightMm}`,
+          })),
+          ...(source || known ? [] : [{ value: OWN, word: 'own format' }]),
+        ]}
+        onPick={pick}
+      />
+      {taken && source ? (
+        <>
+          <div className="field-pair">
+            <Choice
+              label="records"
+              value={source.modeId}
+              choices={taken.item.modes.map(({ id, name }) => ({ value: id, word: name }))}
+              onPick={(modeId) => inMode('change the recording mode', { modeId })}
+            />
+            {taken.item.steadying.length > 0 && (
+              <Choice
+                label="digital steadying"
+                value={source.steadyingId ?? NONE}
+                choices={[
+                  { value: NONE, word: 'off' },
+                  ...taken.item.steadying.map(({ id, name, cropPercent }) => ({ value: id, word: `${name}, −${cropPercent} %` })),
+                ]}
+                onPick={(id) => inMode('change the steadying', { steadyingId: id === NONE ? null : id })}
+              />
+            )}
+          </div>
+          {camera.steadyingCropPercent > 0 && (
+            <p className="field-hint">
+              The picture is narrower by {camera.steadyingCropPercent} %, and enlarged by as much: the zone gets thinner. The
+              weakest that works is best.
+            </p>
+          )}
+          <FromKit kind="cameras" id={source.id} />
+        </>
+      ) : (
+        <CameraFields plan={plan} />
+      )}
+    </section>
+  );
+}
+
+function LensPick({ plan, units }: Props) {
+  const edit = useEdit();
+  const { items } = useKit('lenses');
+  const { lens, focalLengthMm } = plan.optics;
+  const { lensId } = plan.kit;
+  const pick = (value: string) => {
+    const view = items.find(({ id }) => id === value);
+    if (view) edit(`lens ${view.item.lens.name}`, (now) => takeLens(now, view.id, view.item.lens));
+    else edit('a lens by its figures', (now) => letGo(now, 'lens'));
+  };
+  return (
+    <section>
+      <h2>Lens</h2>
+      <Choice
+        label="Lens"
+        isBare
+        isSearched
+        value={lensId ?? OWN}
+        choices={[
+          { value: OWN, word: lensId === null ? `${lens.name}, by figures of its own` : 'by figures of its own' },
+          ...choicesOf(items, lensId, lens.name, (item) => item.lens.name),
+        ]}
+        onPick={pick}
+      />
+      {isZoom(lens) && (
+        <NumberField
+          label="zoomed to, at the start"
+          unit="mm"
+          step={1}
+          decimals={1}
+          min={lens.focalLengthMm}
+          max={lens.longestMm}
+          value={focalLengthMm}
+          testId="zoomed-to"
+          onChange={(mm, gesture) => edit(`zoom to ${mm} mm`, (now) => setFocalLength(now, mm), gesture)}
+        />
+      )}
+      {lensId === null ? (
+        <LensFields plan={plan} units={units} />
+      ) : (
+        <>
+          <p className="field-hint">{lensLine(lens)}</p>
+          <FromKit kind="lenses" id={lensId} />
+        </>
+      )}
+    </section>
+  );
+}
+
+function WheelPick({ plan }: { readonly plan: ShotPlan }) {
+  const edit = useEdit();
+  const { items } = useKit('wheels');
+  const { wheel } = plan;
+  const { wheelId } = plan.kit;
+  if (items.length === 0 && !wheel) return null;
+  const pick = (value: string) => {
+    const view = items.find(({ id }) => id === value);
+    edit(view ? `wheel ${view.item.name}` : 'no wheel', (now) => takeWheel(now, view?.id ?? null, view?.item ?? null));
+  };
+  return (
+    <section>
+      <h2>Wheel</h2>
+      <Choice
+        label="Wheel"
+        isBare
+        value={wheel === null ? NONE : (wheelId ?? OWN)}
+        choices={[
+          { value: NONE, word: 'a hand at the ring itself' },
+          ...choicesOf(items, wheelId, wheel?.name ?? '', ({ name }) => name),
+          ...(wheel && wheelId === null ? [{ value: OWN, word: `${wheel.name}, as the shot keeps it` }] : []),
+        ]}
+        hint={`for nearer it turns ${wheelNearerTurns(wheel, plan.optics.lens.nearerTurns)}`}
+        onPick={pick}
+      />
+    </section>
+  );
+}
+
+function RigPick({ plan }: { readonly plan: ShotPlan }) {
+  const edit = useEdit();
+  const { items } = useKit('rigs');
+  const { rig } = plan;
+  const { rigId } = plan.kit;
+  if (items.length === 0 && !rig) return null;
+  const pick = (value: string) => {
+    const view = items.find(({ id }) => id === value);
+    edit(view ? `rig ${view.item.name}` : 'no rig', (now) => takeRig(now, view?.id ?? null, view?.item ?? null));
+  };
+  return (
+    <section>
+      <h2>Rig</h2>
+      <Choice
+        label="Rig"
+        isBare
+        value={rig === null ? NONE : (rigId ?? OWN)}
+        choices={[
+          { value: NONE, word: 'not said' },
+          ...choicesOf(items, rigId, rig?.name ?? '', ({ name }) => name),
+          ...(rig && rigId === null ? [{ value: OWN, word: `${rig.name}, as the shot keeps it` }] : []),
+        ]}
+        hint={rig ? `${SUPPORT_WORDS[rig.support]} · ${PULLER_WORDS[rig.puller]}` : undefined}
+        onPick={pick}
+      />
+    </section>
+  );
+}
+
+function FromKit({ kind, id }: { readonly kind: KitKind; readonly id: string }) {
+  return (
+    <Link className="from-kit" to={`/kit/${kind}/${id}`}>
+      Open it in Kit
+    </Link>
+  );
+}

@@ -1,0 +1,212 @@
+import {
+  brightnessChangeStops,
+  type Exposure,
+  formatStop,
+  formatStops,
+  ndDensityOf,
+  PLAN_LIMITS,
+  type ShotExposure,
+  type ShotPlan,
+  tStopOf,
+  waysToBrighten,
+} from '@still-heron/core';
+import { Button } from 'antd';
+import { useChangeProductionMutation, useProductionQuery } from '../../api/api';
+import { useAppSelector } from '../../app/store';
+import { NumberField } from '../../fields/NumberField';
+import { useKit } from '../kit/useKit';
+import { selectSaving } from '../shot/savingSlice';
+import { useProductionAngle } from './PlanNotes';
+import { useEdit } from './useEdit';
+
+/** What a stop away from the metered one costs in light, and every way to make it up. */
+export function LightView({ plan }: { readonly plan: ShotPlan }) {
+  const edit = useEdit();
+  const { exposure, optics } = plan;
+  const tStop = tStopOf(optics.lens, optics.stop);
+  const set = (name: string, changes: Partial<ShotExposure>, gesture?: string) =>
+    edit(name, (now) => ({ ...now, exposure: { ...now.exposure, ...changes } }), gesture);
+  const now: Exposure = { ...exposure, tStop, captureFps: plan.captureFps };
+  const missing = exposure.meteredStop === null ? null : -brightnessChangeStops({ ...now, tStop: exposure.meteredStop }, now);
+  return (
+    <div className="light">
+      <p className="sentence" aria-live="polite">
+        {missing === null ? (
+          'Type the stop the meter gives for these settings, and what the chosen one costs is said here.'
+        ) : Math.abs(missing) < 1 / 6 ? (
+          <span className="tone-sharp">As metered: {formatStop(tStop, 'T')} needs nothing made up.</span>
+        ) : (
+          <>
+            <span className={missing > 0 ? 'tone-edge' : 'tone-sharp'}>
+              {formatStops(missing)} {missing > 0 ? 'too dark' : 'too bright'}
+            </span>{' '}
+            at {formatStop(tStop, 'T')} against the metered {formatStop(exposure.meteredStop!, 'T')}. One of these makes it up, or
+            several in part.
+          </>
+        )}
+      </p>
+      <div className="light-body">
+        <section aria-label="As it is set">
+          <h2>As it is set</h2>
+          <div className="field-pair">
+            <NumberField
+              label="metered"
+              unit="T"
+              decimals={1}
+              step={0.1}
+              {...PLAN_LIMITS.stop}
+              value={exposure.meteredStop ?? Number(tStop.toFixed(1))}
+              hint={exposure.meteredStop === null ? 'not metered yet' : undefined}
+              testId="metered"
+              onChange={(meteredStop, gesture) => set('meter', { meteredStop }, gesture)}
+            />
+            <NumberField
+              label="ISO"
+              step={100}
+              {...PLAN_LIMITS.iso}
+              value={exposure.iso}
+              testId="iso"
+              onChange={(iso, gesture) => set('change the ISO', { iso }, gesture)}
+            />
+            <NumberField
+              label="shutter"
+              unit="°"
+              decimals={1}
+              step={1}
+              {...PLAN_LIMITS.shutterAngleDeg}
+              value={exposure.shutterAngleDeg}
+              testId="shutter"
+              onChange={(shutterAngleDeg, gesture) => set('change the shutter', { shutterAngleDeg }, gesture)}
+            />
+            <NumberField
+              label="ND in place"
+              unit="stops"
+              decimals={1}
+              step={1}
+              {...PLAN_LIMITS.ndStops}
+              value={exposure.ndStops}
+              hint={exposure.ndStops > 0 ? `density ${ndDensityOf(exposure.ndStops).toFixed(1)}` : undefined}
+              onChange={(ndStops, gesture) => set('change the ND', { ndStops }, gesture)}
+            />
+          </div>
+          {exposure.meteredStop === null && (
+            <Button onClick={() => set('meter', { meteredStop: Number(tStop.toFixed(1)) })}>
+              The meter says {formatStop(tStop, 'T')}
+            </Button>
+          )}
+          <ProductionAngle />
+        </section>
+        {missing !== null && Math.abs(missing) >= 1 / 6 && <Ways plan={plan} now={now} missing={missing} onSet={set} />}
+      </div>
+    </div>
+  );
+}
+
+interface WaysProps {
+  readonly plan: ShotPlan;
+  readonly now: Exposure;
+  readonly missing: number;
+  readonly onSet: (name: string, changes: Partial<ShotExposure>) => void;
+}
+
+/** Each way alone. Those that are set in the shot can be taken at once; the meter then counts for the new settings. */
+function Ways({ plan, now, missing, onSet }: WaysProps) {
+  const ways = waysToBrighten(now, missing);
+  const angle = useProductionAngle();
+  const bases = useBaseIsos(plan);
+  const leaves = ways.shutterAngleDeg !== null && Math.abs(ways.shutterAngleDeg - angle) > 0.5;
+  const rows = [
+    {
+      word: missing > 0 ? 'more sensitive' : 'less sensitive',
+      figure: `ISO ${Math.round(ways.iso)}`,
+      note: bases.length > 0 ? `base ${bases.join(' and ')}` : '',
+      take: inLimits(ways.iso, PLAN_LIMITS.iso) ? { iso: Math.round(ways.iso) } : null,
+    },
+    {
+      word: missing > 0 ? 'more light' : 'less light',
+      figure: `${ways.lampFactor < 1 ? ways.lampFactor.toFixed(2) : ways.lampFactor.toFixed(1)} × the lamps`,
+      note: '',
+      take: null,
+    },
+    ways.ndStops === null
+      ? { word: 'filters', figure: 'not enough of them in place', note: '', take: null }
+      : {
+          word: missing > 0 ? 'weaker filters' : 'stronger filters',
+          figure:
+            ways.ndStops < 0.05
+              ? 'all ND out'
+              : `ND ${ways.ndStops.toFixed(1)} stops, density ${ndDensityOf(ways.ndStops).toFixed(1)}`,
+          note: '',
+          take: { ndStops: Number(ways.ndStops.toFixed(2)) },
+        },
+    ways.shutterAngleDeg === null
+      ? { word: 'longer exposure', figure: 'more than a whole turn of the shutter', note: '', take: null }
+      : {
+          word: missing > 0 ? 'longer exposure' : 'shorter exposure',
+          figure: `shutter ${ways.shutterAngleDeg.toFixed(1)}°`,
+          note: leaves ? `leaves the production’s ${angle}°: movement looks different` : '',
+          take: { shutterAngleDeg: Number(ways.shutterAngleDeg.toFixed(1)) },
+        },
+    {
+      word: missing > 0 ? 'slower' : 'faster',
+      figure: `${ways.captureFps.toFixed(1)} frames a second`,
+      note: `shown at ${plan.deliveryFps}: ${(ways.captureFps / plan.deliveryFps).toFixed(2)} × as slow`,
+      take: null,
+    },
+  ];
+  return (
+    <section aria-label="Ways to make it up">
+      <h2>{missing > 0 ? 'To win the light back' : 'To take the light away'}</h2>
+      <ul className="ways">
+        {rows.map(({ word, figure, note, take }) => (
+          <li key={word}>
+            <span className="haze">{word}</span>
+            <span>
+              <strong className="figure">{figure}</strong>
+              {note && <span className={note.startsWith('leaves') ? 'tone-edge' : 'haze'}>{note}</span>}
+            </span>
+            {take && (
+              <Button size="small" onClick={() => onSet(word, { ...take, meteredStop: Number(now.tStop.toFixed(1)) })}>
+                Set it
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function inLimits(value: number, { min, max }: { readonly min: number; readonly max: number }): boolean {
+  return value >= min && value <= max;
+}
+
+/** Base sensitivities of the shot's camera, where the kit has it. */
+function useBaseIsos(plan: ShotPlan): readonly number[] {
+  const { items } = useKit('cameras');
+  return items.find(({ id }) => id === plan.kit.camera?.id)?.item.baseIsos ?? [];
+}
+
+function useProduction() {
+  const productionId = useAppSelector((state) => selectSaving(state).productionId);
+  return useProductionQuery(productionId ?? '', { skip: !productionId }).data;
+}
+
+/** The angle the whole production is shot at: what a shot's own is held against. */
+function ProductionAngle() {
+  const production = useProduction();
+  const [change] = useChangeProductionMutation();
+  if (!production) return null;
+  const { id, version, shutterAngleDeg } = production;
+  return (
+    <NumberField
+      label="the production is shot at"
+      unit="°"
+      decimals={1}
+      step={1}
+      {...PLAN_LIMITS.shutterAngleDeg}
+      value={shutterAngleDeg}
+      onChange={(angle) => void change({ id, version, shutterAngleDeg: angle })}
+    />
+  );
+}

@@ -1,0 +1,37 @@
+import { cameraMoved, marksHold, type ShotPlan } from '@still-heron/core';
+import { Button } from 'antd';
+import { useEdit } from './useEdit';
+
+/** Distances that were measured before the lens was changed or the camera moved, and what to do about them. */
+export function StaleMarks({ plan }: { readonly plan: ShotPlan }) {
+  const edit = useEdit();
+  const stale = plan.marks.filter((mark) => mark.stale !== null);
+  if (stale.length === 0) return null;
+  const letters = stale.map(({ letter }) => letter).join(', ');
+  const isMoved = stale.some((mark) => mark.stale === 'camera');
+  return (
+    <aside className="gear-change" role="status" aria-label="Stale distances">
+      <p>
+        <strong>
+          {letters} {stale.length === 1 ? 'is' : 'are'} stale:
+        </strong>{' '}
+        measured before {isMoved ? 'the camera was moved' : 'the lens was changed'}. Measure again, or say that they hold. The
+        verdict goes by the old figures until then.
+      </p>
+      <Button onClick={() => edit('the distances hold', (now) => marksHold(now))}>
+        {stale.length === 1 ? 'It still holds' : 'They all still hold'}
+      </Button>
+    </aside>
+  );
+}
+
+/** The camera stands elsewhere than when the distances were taken. */
+export function CameraMoved({ plan }: { readonly plan: ShotPlan }) {
+  const edit = useEdit();
+  const canBeStale = plan.marks.some((mark) => mark.distanceMm !== null && mark.stale === null);
+  return (
+    <Button disabled={!canBeStale} onClick={() => edit('the camera was moved', cameraMoved)}>
+      The camera was moved
+    </Button>
+  );
+}

@@ -1,0 +1,29 @@
+import { Select } from 'antd';
+import './fields.css';
+
+interface Props<T extends string> {
+  readonly label: string;
+  readonly value: T;
+  readonly choices: readonly { readonly value: T; readonly word: string }[];
+  readonly onPick: (value: T) => void;
+  readonly hint?: string | undefined;
+  readonly isSearched?: boolean;
+  readonly isBare?: boolean;
+}
+
+/** One of several words, in a list that opens. With `isSearched` it is found by typing: a thousand are no trouble. */
+export function Choice<T extends string>({ label, value, choices, onPick, hint, isSearched = false, isBare = false }: Props<T>) {
+  return (
+    <label className="field">
+      <span className={isBare ? 'unseen' : 'field-label'}>{label}</span>
+      <Select
+        aria-label={label}
+        value={value}
+        options={choices.map((choice) => ({ value: choice.value, label: choice.word, title: choice.word }))}
+        onChange={onPick}
+        {...(isSearched ? { showSearch: { optionFilterProp: 'label' as const } } : {})}
+      />
+      {hint && <span className="field-hint">{hint}</span>}
+    </label>
+  );
+}
