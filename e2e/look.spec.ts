@@ -21,6 +21,28 @@ const SCREENS: readonly { readonly name: string; readonly open: (heron: Heron) =
       await heron.page.getByTestId('move-start-rack-1').click();
     },
   },
+  ...['lenses', 'cameras', 'wheels', 'rigs', 'bench'].map((place) => ({
+    name: `kit, ${place}`,
+    open: async (heron: Heron) => {
+      await heron.open(`/kit/${place}`);
+      await expect(heron.page.locator('.surface')).toBeVisible();
+    },
+  })),
+  {
+    name: 'the scale of a ring',
+    open: async (heron) => {
+      await heron.open('/kit/lenses');
+      await heron.page.getByRole('link', { name: /^65 mm/ }).click();
+      await heron.page.getByRole('radio', { name: 'Scale of the ring' }).click();
+    },
+  },
+  ...['Depth', 'Table', 'Ask', 'Light'].map((view) => ({
+    name: `set-up, ${view}`,
+    open: async (heron: Heron) => {
+      await heron.openCopy('9A', 'setup');
+      await heron.page.getByRole('radio', { name: view }).click();
+    },
+  })),
   {
     name: 'pull before the first distance',
     open: async (heron) => {

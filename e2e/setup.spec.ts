@@ -69,8 +69,11 @@ test('camera, lens and standard change the zone; the stop stays on the lens; eac
   await heron.openCopy('9C', 'setup');
   const circle = page.locator('.zone-facts').getByRole('button', { name: 'Circle of confusion: where it comes from' });
   await expect(circle).toHaveText('19.0 µm');
-  await page.getByLabel('Format').click();
-  await page.getByTitle('Full frame, 3:2 · 36 × 24').click();
+  await page.getByRole('combobox', { name: 'Lens', exact: true }).click();
+  await page.getByTitle('by figures of its own').last().click();
+  await page.getByRole('combobox', { name: 'Camera', exact: true }).click();
+  await page.keyboard.type('3:2');
+  await page.getByTitle('Full frame, 3:2 · 36 × 24').last().click();
   await expect(circle).toHaveText('28.8 µm');
   await page.getByLabel('Sharpness standard').click();
   await page.getByTitle('by photosites').click();

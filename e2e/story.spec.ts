@@ -8,8 +8,9 @@ test.describe('from two tape measures to a verdict', () => {
     await page.getByRole('button', { name: 'Make the first shot' }).click();
 
     // set-up: camera, lens and stop
-    await page.getByLabel('Format').click();
-    await page.getByTitle('Full frame, 16:9 · 36 × 20.25').click();
+    await page.getByRole('combobox', { name: 'Camera', exact: true }).click();
+    await page.keyboard.type('full frame, 16');
+    await page.getByTitle('Full frame, 16:9 · 36 × 20.25').last().click();
     await page.getByTestId('focal-length').fill('75');
     await page.getByTestId('widest-stop').fill('2');
     await page.getByTestId('widest-stop').blur();

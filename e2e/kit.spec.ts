@@ -1,0 +1,266 @@
+import type { Page } from '@playwright/test';
+import { expect, type Heron, test } from './heron';
+
+async function pick(page: Page, label: string, word: string): Promise<void> {
+  await page.getByRole('combobox', { name: label, exact: true }).click();
+  await page.getByTitle(word, { exact: true }).last().click();
+}
+
+async function fill(page: Page, testId: string, text: string): Promise<void> {
+  await page.getByTestId(testId).fill(text);
+  await page.getByTestId(testId).press('Enter');
+}
+
+/** Chooses a made-up file where the page asks for one. */
+async function chooseFile(page: Page, open: () => Promise<void>, name: string, text: string): Promise<void> {
+  const chooser = page.waitForEvent('filechooser');
+  await open();
+  await (await chooser).setFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
+}
+
+async function newLens(heron: Heron, name: string): Promise<void> {
+  const { page } = heron;
+  await heron.open('/kit/lenses');
+  await page.getByRole('button', { name: 'New lens' }).click();
+  await expect(page.getByTestId('kit-name')).toHaveValue('New lens');
+  await fill(page, 'kit-name', name);
+  await expect(page.getByRole('link', { name: new RegExp(`^${name}`) })).toBeVisible();
+}
+
+const saved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
+
+test('a lens: calibrated by the guide, used in a shot, changed, found stale, taken over', async ({ heron, page }) => {
+  await newLens(heron, 'Loft 85');
+  await fill(page, 'kit-focal-length', '85');
+  await fill(page, 'kit-close-focus', '0.85');
+  await page.getByRole('radio', { name: 'Scale of the ring' }).click();
+  await page.getByRole('button', { name: 'Calibrate step by step' }).click();
+  await expect(page.getByRole('heading', { name: 'Step 1 of 7' })).toBeVisible();
+  await expect(page.getByText('Turn the ring to infinity')).toBeVisible();
+  await fill(page, 'calibration-reading', '0');
+  await expect(page.getByRole('heading', { name: 'Step 2 of 7' })).toBeVisible();
+  await page.getByTestId('calibration-reading').fill('far round');
+  await page.getByRole('button', { name: 'Take it' }).click();
+  await expect(page.getByRole('alert')).toContainText("“far round” can't be read as a number");
+  await fill(page, 'calibration-reading', '270');
+  for (let step = 3; step <= 7; step++) {
+    await expect(page.getByRole('heading', { name: `Step ${step} of 7` })).toBeVisible();
+    if (step === 5) await page.getByRole('button', { name: 'Skip this one' }).click();
+    else await page.getByRole('button', { name: 'Take it' }).click();
+  }
+  await expect(page.getByText(/6 points; a smooth scale is met to \d\.\d°/)).toBeVisible();
+  await page.getByRole('button', { name: 'Use these 6 points' }).click();
+  await expect(page.getByRole('heading', { name: 'Scale · 6 points' })).toBeVisible();
+  await saved(page);
+
+  // a shot takes it: the distances were measured with another lens on
+  const { shotId } = await heron.openCopy('9C', 'setup');
+  await pick(page, 'Lens', 'Loft 85');
+  await expect(page.getByLabel('Stale distances')).toContainText('A, B are stale: measured before the lens was changed.');
+  await page.getByRole('button', { name: 'They all still hold' }).click();
+  await expect(page.getByLabel('Stale distances')).toHaveCount(0);
+  await heron.expectSaved();
+
+  // in the kit a point is read again: the ring is redrawn at once
+  await page.getByRole('link', { name: 'Open it in Kit' }).nth(1).click();
+  await page.getByRole('radio', { name: 'Scale of the ring' }).click();
+  const ring = page.getByRole('slider', { name: 'The ring' });
+  const before = await ring.getAttribute('aria-valuetext');
+  const reading = page.getByTestId('point-reading-2');
+  await fill(page, 'point-reading-2', String(Number(await reading.inputValue()) + 9));
+  await expect(ring).not.toHaveAttribute('aria-valuetext', before!);
+  await saved(page);
+
+  // the shot says so, and what it would change; taken over, the distances are to be measured again
+  await heron.open(`/shots/${shotId}/setup`);
+  const change = page.getByLabel('The lens has changed in Kit');
+  await expect(change).toContainText('1 of 6 scale points read otherwise, by up to 9.0°');
+  await expect(change).toContainText(/In this shot: .*2 distances to be measured again/);
+  await expect(page.getByRole('link', { name: /Set-up, needs a look/ })).toBeVisible();
+  await change.getByRole('button', { name: 'Take it over' }).click();
+  await expect(change).toHaveCount(0);
+  await expect(page.getByLabel('Stale distances')).toBeVisible();
+  await page.getByRole('link', { name: /Pull/ }).click();
+  await expect(page.getByRole('note').filter({ hasText: 'A, B were measured before the lens was changed' })).toBeVisible();
+  await fill(page, 'mark-A', '3.05');
+  await expect(page.getByRole('note').filter({ hasText: 'B was measured before' })).toBeVisible();
+  await page.getByRole('button', { name: 'It still holds' }).click();
+  await expect(page.getByRole('note').filter({ hasText: 'measured before' })).toHaveCount(0);
+  await heron.expectSaved();
+  await page.reload();
+  await expect(page.getByTestId('mark-A')).toHaveValue('3.05');
+  await expect(page.getByRole('note').filter({ hasText: 'measured before' })).toHaveCount(0);
+});
+
+test('the ring: dragged, turned by keys, typed; points that make no ring are named and wait', async ({ heron, page }) => {
+  await newLens(heron, 'Ring of its own');
+  const ring = page.getByRole('slider', { name: 'The ring' });
+  await fill(page, 'ring-distance', '2');
+  await expect(ring).toHaveAttribute('aria-valuetext', /^2\.00 m at /);
+  await ring.press('ArrowLeft');
+  await expect(ring).toHaveAttribute('aria-valuetext', /^1\.99 m at /);
+  await heron.drag(page.locator('.ring-drawing .ring-figure').first(), 60, 40);
+  await expect(ring).not.toHaveAttribute('aria-valuetext', /^1\.99 m at /);
+  await fill(page, 'ring-distance', '0.1');
+  await expect(page.getByRole('alert')).toContainText('outside what the ring reaches');
+  await page.getByTestId('ring-distance').press('Escape');
+
+  await page.getByRole('radio', { name: 'Scale of the ring' }).click();
+  const add = page.getByRole('button', { name: 'Add a point' });
+  await add.click();
+  await expect(page.getByText('there is 1 point: at least 2 points of the scale')).toHaveCount(0);
+  await expect(page.getByText('The ring stays as it was until these points make one.')).toBeVisible();
+  for (let more = 0; more < 3; more++) await add.click();
+  await expect(page.getByText('The ring stays as it was')).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: 'Scale · 4 points' })).toBeVisible();
+  await fill(page, 'point-reading-1', '900');
+  await expect(page.locator('.scale-why')).toContainText('900° turns back against its neighbours: an angle between');
+  await expect(page.locator('.ring-pip.is-off')).toHaveCount(1);
+  await saved(page);
+  await page.getByRole('button', { name: 'Give them up' }).click();
+  await expect(page.locator('.ring-pip.is-off')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo: add a scale point' }).click();
+  await expect(page.getByRole('heading', { name: 'Scale · 3 points' })).toBeVisible();
+});
+
+test('a scale from a file: read where it is sure, else named by line and column, and never by half', async ({ heron, page }) => {
+  await newLens(heron, 'From a file');
+  await page.getByRole('radio', { name: 'Scale of the ring' }).click();
+  const read = (name: string, text: string) =>
+    chooseFile(page, () => page.getByRole('button', { name: 'Read a CSV file' }).click(), name, text);
+  await read('mixed.csv', "\uFEFFdistance;ring deg\r\ninf;0\r\n3 m;80,5\r\n6'6;110\r\n0,5 m;280\r\n");
+  await expect(page.getByRole('heading', { name: 'Scale · 4 points' })).toBeVisible();
+  await expect(page.getByTestId('point-reading-1')).toHaveValue('80.5');
+  for (const [name, text, said] of [
+    ['commas.csv', 'distance m,ring deg\n2,4,95\n', 'line 2 it has 3 cells and the heading 2'],
+    ['bare.csv', '3,80\n2,120\n', 'line 1 there is no heading'],
+    ['units.csv', 'distance,ring deg\n3,80\n', 'line 2, distance “3” does not say its unit'],
+    [
+      'huge.csv',
+      `distance m,deg\n${Array.from({ length: 100_000 }, (_, k) => `${1 + k / 100},${k}`).join('\n')}`,
+      'the file has 100000 points',
+    ],
+  ] as const) {
+    await read(name, text);
+    await expect(page.getByRole('alert')).toContainText(`Nothing was read from ${name}`);
+    await expect(page.getByRole('alert')).toContainText(said);
+    await expect(page.getByRole('heading', { name: 'Scale · 4 points' })).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+});
+
+test('a ring that answers by speed takes no marks, and says why', async ({ heron, page }) => {
+  await heron.openCopy('9C', 'setup');
+  await pick(page, 'Lens', 'Stills zoom 24–70 mm f/2.8');
+  await expect(page.getByRole('note').filter({ hasText: 'This ring answers by how fast it is turned' })).toBeVisible();
+  await page.getByRole('link', { name: /Pull/ }).click();
+  await expect(page.locator('.mark-ring').first()).toHaveText('no ring mark');
+  await expect(page.getByRole('note').filter({ hasText: 'No ring mark and no end stop holds' })).toBeVisible();
+  await heron.open('/kit/lenses');
+  await page.getByRole('link', { name: /^Stills zoom/ }).click();
+  await page.getByRole('radio', { name: 'Scale of the ring' }).click();
+  await expect(page.getByText('A ring that answers by speed has no scale to read')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Calibrate step by step' })).toHaveCount(0);
+});
+
+test('a camera is tried out step by step, and an answer falls due with other software', async ({ heron, page }) => {
+  await heron.open('/kit/cameras');
+  await page.getByRole('button', { name: 'New camera' }).click();
+  await fill(page, 'kit-name', 'Tried body');
+  await page.getByRole('button', { name: 'Try it out step by step' }).click();
+  await expect(page.getByRole('heading', { name: 'Can the picture be magnified to judge focus?' })).toBeVisible();
+  await page.keyboard.press('y');
+  await expect(page.getByRole('heading', { name: 'Can sharp edges be outlined?' })).toBeVisible();
+  await page.keyboard.press('x');
+  await page.keyboard.press('s');
+  await page.getByRole('button', { name: 'Stop here; what was answered is kept' }).click();
+  await expect(page.getByRole('button', { name: 'Magnify on Rear screen: yes' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Outlines on Rear screen: no' })).toBeVisible();
+  await expect(page.getByText('2 of 9 tried out.')).toBeVisible();
+  await page.getByLabel('software').fill('2.0');
+  await page.getByLabel('software').press('Enter');
+  await expect(page.getByText('2 to be tried again: 2 with other software.')).toBeVisible();
+  await page.getByRole('button', { name: 'Outlines on Rear screen: no, to be tried again' }).click();
+  await expect(page.getByRole('button', { name: 'Outlines on Rear screen: untested' })).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Magnify on Rear screen: yes, to be tried again' })).toBeVisible();
+});
+
+test('wheels are held against each other, a rig says what is missing', async ({ heron, page }) => {
+  await heron.open('/kit/wheels');
+  await page.getByRole('link', { name: /^Hand wheel, gear 1\.6/ }).click();
+  await expect(page.getByRole('row', { name: /Hand wheel, gear 1\.6/ })).toContainText('1.60');
+  await page.getByRole('button', { name: 'Duplicate' }).click();
+  await expect(page.getByTestId('kit-name')).toHaveValue('Hand wheel, gear 1.6 (2)');
+  await fill(page, 'wheel-ratio', '4');
+  await page.getByLabel('from', { exact: true }).fill('inf');
+  await page.getByLabel('from', { exact: true }).press('Enter');
+  await expect(page.getByRole('row', { name: /gear 1\.6 \(2\)/ })).toContainText(/\d grips/);
+  await expect(page.locator('.sentence')).toContainText('new grip');
+  await page.getByRole('button', { name: 'Delete this wheel' }).click();
+  await expect(page.getByText('is deleted. Shots that took it keep what they took.')).toBeVisible();
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(page.getByTestId('kit-name')).toHaveValue('Hand wheel, gear 1.6 (2)');
+
+  await heron.open('/kit/rigs');
+  await page.getByRole('link', { name: /^Stabiliser/ }).click();
+  await expect(page.getByText('1 of 6 parts missing:')).toBeVisible();
+  await page.getByRole('checkbox', { name: 'batteries' }).check();
+  await expect(page.getByText('Complete: all 6 parts are there.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo: batteries is there' }).click();
+  await expect(page.getByText('1 of 6 parts missing:')).toBeVisible();
+});
+
+test('the whole kit as a file and back; a table of lenses; a file with a fault', async ({ heron, page }) => {
+  await heron.open('/kit/lenses');
+  const kit = await heron.api<object>('get', 'kit/export');
+  const readFile = async (name: string, text: string) => {
+    await page.getByRole('button', { name: 'Files' }).click();
+    await chooseFile(page, () => page.getByRole('menuitem', { name: 'Read a file of kit…' }).click(), name, text);
+  };
+  await readFile('kit.json', JSON.stringify(kit));
+  await expect(page.getByText(/^0 items read from kit\.json\. \d+ were there already\.$/)).toBeVisible();
+  await readFile('lenses.csv', 'name,focal length mm,widest stop,close focus mm\nTable 24,24,T2.2,0.28m\nTable 40,40,2.2,400\n');
+  await expect(page.getByText('2 items read from lenses.csv.')).toBeVisible();
+  await page.getByTestId('kit-search').fill('table 4');
+  await expect(page.locator('.kit-row')).toHaveCount(1);
+  await page.locator('.kit-row').click();
+  await expect(page.getByTestId('kit-focal-length')).toHaveValue('40');
+  await readFile('wrong.csv', 'name,focal length mm,widest stop,close focus mm\nGood,24,2,280\nBad,twenty,2,280\n');
+  await expect(page.getByRole('alert')).toContainText(
+    "line 3, focal length mm “twenty” can't be read as a number. Needed: a plain number.",
+  );
+  await page.getByTestId('kit-search').fill('good');
+  await expect(page.getByText('None has “good” in its name or figures.')).toBeVisible();
+});
+
+test('two people change one lens: neither is overwritten, and the server may go away meanwhile', async ({
+  heron,
+  page,
+  server,
+}) => {
+  await newLens(heron, 'Of two people');
+  await saved(page);
+  const id = page.url().split('/').pop()!;
+  const stored = await heron.api<{ item: { notes: string }; version: number }>('get', `kit/lenses/${id}`);
+  await heron.api('put', `kit/lenses/${id}`, { version: stored.version, item: { ...stored.item, notes: 'theirs' } });
+  await page.getByLabel('notes').fill('mine');
+  await page.getByLabel('notes').press('Enter');
+  await expect(page.getByRole('alert')).toContainText('This was changed elsewhere.');
+  await page.getByRole('button', { name: 'Keep mine' }).click();
+  await saved(page);
+  expect((await heron.api<{ item: { notes: string } }>('get', `kit/lenses/${id}`)).item.notes).toBe('mine');
+  await page.getByRole('button', { name: 'Undo: keep mine' }).click();
+  await expect(page.getByLabel('notes')).toHaveValue('theirs');
+  await saved(page);
+
+  await server.stop();
+  await page.getByLabel('notes').fill('while it was away');
+  await page.getByLabel('notes').press('Enter');
+  await expect(page.getByText('Server away: kept while this page is open')).toBeVisible();
+  await server.start();
+  await saved(page);
+  expect((await heron.api<{ item: { notes: string } }>('get', `kit/lenses/${id}`)).item.notes).toBe('while it was away');
+});
