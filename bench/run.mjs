@@ -1,11 +1,18 @@
 import { benchEvaluate } from './evaluate.mjs';
+import { benchKit, benchTable } from './kit.mjs';
 import { benchPage } from './page.mjs';
 import { benchSave, startServer } from './server.mjs';
 
 /** Every bench once, a line each: figure, aim, and whether it holds here. Machines differ: quote ratios from one run. */
 const server = await startServer();
 try {
-  const results = [benchEvaluate(), await benchSave(server.address), ...(await benchPage(server.address))];
+  const results = [
+    benchEvaluate(),
+    benchTable(),
+    await benchSave(server.address),
+    ...(await benchPage(server.address)),
+    ...(await benchKit(server.address)),
+  ];
   for (const { what, figure, aim, holds } of results)
     console.log(`${holds ? 'holds' : 'MISSES'}  ${what}: ${figure} (aim: ${aim})`);
 } finally {

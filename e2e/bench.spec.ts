@@ -15,6 +15,7 @@ test('compare: which set-up forgives most, at the same framing and at the same d
   const zone = depthOfField({ focalLengthMm: 75, fNumber: geometricStop(4.5, 0.85), circleOfConfusionMm, focusDistanceMm: 3000 });
   await expect(page.getByRole('region', { name: 'Set-up 1' })).toContainText(`−${(zone.inFrontMm / 10).toFixed(0)} cm`);
   await page.getByRole('combobox', { name: 'Camera of set-up 2' }).click();
+  await page.keyboard.type('3:2');
   await page.getByTitle('Full frame, 3:2', { exact: true }).last().click();
   await expect(page.getByRole('region', { name: 'Set-up 2' })).toContainText(
     'The first one’s picture here: 114 mm at T6.8 (× 1.51, by the diagonals).',

@@ -6,17 +6,17 @@ test('the demo production: every shot with its kit, its pull and its verdict', a
   )!;
   await heron.open(`/productions/${demo.id}/shots`);
   await expect(page.getByRole('listitem').filter({ hasText: 'Lantern to the mould' })).toContainText(
-    /65 mm T2\.2\s*· rack.*Soft.*Soft from 5\.4 s: Ines is up to 35 cm in front of the zone while the pull to D is under way/s,
+    /65 mm T2\.2\s*· rack.*Soft.*Soft from 5\.4 s: Ines is up to 40 cm in front of the zone while the pull to D is under way/s,
   );
   await expect(page.getByRole('listitem').filter({ hasText: 'The fork is struck' })).toContainText(/135 mm T3\.2.*Barely/s);
   await expect(page.getByRole('listitem').filter({ hasText: 'Bronze at the lip' })).toContainText(/32 mm T4\.5.*fixed.*Sharp/s);
   await expect(page.locator('.sketch path')).toHaveCount(6);
   await page.getByRole('radio', { name: 'feet and inches' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Lantern to the mould' })).toContainText(
-    /Ines is up to 1' 1¾" in front/,
+    /Ines is up to 1' 3¾" in front/,
   );
   await page.getByRole('radio', { name: 'metres' }).click();
-  await expect(page.getByRole('listitem').filter({ hasText: 'Lantern to the mould' })).toContainText('35 cm');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Lantern to the mould' })).toContainText('40 cm');
 });
 
 test.describe('shooting order', () => {

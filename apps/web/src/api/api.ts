@@ -81,12 +81,17 @@ export const api = createApi({
         items.sort((a, b) => byName.compare(nameOf(kind, a), nameOf(kind, b))),
       providesTags: (_, __, kind) => [{ type: 'Kit', id: kind }],
     }),
+    kitItem: build.query<KitItemView, { kind: KitKind; id: string }>({
+      query: ({ kind, id }) => `kit/${kind}/${id}`,
+      providesTags: (_, __, { kind, id }) => [{ type: 'Kit', id: `${kind}/${id}` }],
+    }),
     createKitItem: build.mutation<KitItemView, { kind: KitKind; item: KitItems[KitKind] }>({
       query: ({ kind, item }) => ({ url: `kit/${kind}`, method: 'POST', body: { item } }),
       invalidatesTags: (_, __, { kind }) => [{ type: 'Kit', id: kind }],
     }),
     saveKitItem: build.mutation<KitItemView, { kind: KitKind; id: string; version: number; item: KitItems[KitKind] }>({
       query: ({ kind, id, version, item }) => ({ url: `kit/${kind}/${id}`, method: 'PUT', body: { version, item } }),
+      invalidatesTags: (_, __, { kind, id }) => [{ type: 'Kit', id: `${kind}/${id}` }],
       // one row of the list changes, and the server has just said how: a thousand others need not be asked for again
       async onQueryStarted({ kind, id }, { dispatch, queryFulfilled }) {
         const { data } = await queryFulfilled.catch(() => ({ data: undefined }));
@@ -101,11 +106,17 @@ export const api = createApi({
     }),
     removeKitItem: build.mutation<void, { kind: KitKind; id: string; version: number }>({
       query: ({ kind, id, version }) => ({ url: `kit/${kind}/${id}?version=${version}`, method: 'DELETE' }),
-      invalidatesTags: (_, __, { kind }) => [{ type: 'Kit', id: kind }],
+      invalidatesTags: (_, __, { kind, id }) => [
+        { type: 'Kit', id: kind },
+        { type: 'Kit', id: `${kind}/${id}` },
+      ],
     }),
     restoreKitItem: build.mutation<KitItemView, { kind: KitKind; id: string }>({
       query: ({ kind, id }) => ({ url: `kit/${kind}/${id}/restore`, method: 'POST' }),
-      invalidatesTags: (_, __, { kind }) => [{ type: 'Kit', id: kind }],
+      invalidatesTags: (_, __, { kind, id }) => [
+        { type: 'Kit', id: kind },
+        { type: 'Kit', id: `${kind}/${id}` },
+      ],
     }),
     importKit: build.mutation<KitImportView, KitFile>({
       query: (body) => ({ url: 'kit/import', method: 'POST', body }),
@@ -126,6 +137,7 @@ export const {
   useRestoreShotMutation,
   useOrderShotsMutation,
   useKitItemsQuery,
+  useKitItemQuery,
   useCreateKitItemMutation,
   useRemoveKitItemMutation,
   useRestoreKitItemMutation,

@@ -1,5 +1,5 @@
 import { App as AntdApp, ConfigProvider } from 'antd';
-import { lazy, Suspense, useEffect, useMemo } from 'react';
+import { type ComponentType, useEffect, useMemo } from 'react';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { saveNow, sendLeftovers } from '../features/shot/saving';
 import { pages } from './pages';
@@ -7,30 +7,37 @@ import { PALETTES } from './palette';
 import { useAppDispatch, useAppSelector } from './store';
 import { antdTheme } from './theme';
 
-const ProductionsPage = lazy(pages.productions);
-const ShotsPage = lazy(pages.shots);
-const ShotPage = lazy(pages.shot);
-const SetupPage = lazy(pages.setup);
-const PullPage = lazy(pages.pull);
-const KitPage = lazy(pages.kit);
+/**
+ * Each page's part is loaded by the router before it is shown. React.lazy would show an empty page first, and then hold the real one back for
+ * a third of a second at every level, so that placeholders do not flicker.
+ */
+const router = createBrowserRouter(
+  [
+    { path: '/', lazy: async () => withProps((await pages.productions()).ProductionsPage, { goesOn: true }) },
+    { path: '/productions', lazy: async () => withProps((await pages.productions()).ProductionsPage, {}) },
+    { path: '/productions/:productionId/shots', lazy: async () => ({ Component: (await pages.shots()).ShotsPage }) },
+    {
+      path: '/shots/:shotId',
+      lazy: async () => ({ Component: (await pages.shot()).ShotPage }),
+      children: [
+        { index: true, element: <Navigate to="pull" replace /> },
+        { path: 'setup', lazy: async () => ({ Component: (await pages.setup()).SetupPage }) },
+        { path: 'pull', lazy: async () => ({ Component: (await pages.pull()).PullPage }) },
+      ],
+    },
+    { path: '/kit', element: <Navigate to="/kit/lenses" replace /> },
+    { path: '/kit/:kind/:itemId?', lazy: async () => ({ Component: (await pages.kit()).KitPage }) },
+    { path: '*', element: <Navigate to="/" replace /> },
+  ].map((route) => ({ ...route, HydrateFallback: Nothing })),
+);
 
-const router = createBrowserRouter([
-  { path: '/', element: <ProductionsPage goesOn /> },
-  { path: '/productions', element: <ProductionsPage /> },
-  { path: '/productions/:productionId/shots', element: <ShotsPage /> },
-  {
-    path: '/shots/:shotId',
-    element: <ShotPage />,
-    children: [
-      { index: true, element: <Navigate to="pull" replace /> },
-      { path: 'setup', element: <SetupPage /> },
-      { path: 'pull', element: <PullPage /> },
-    ],
-  },
-  { path: '/kit', element: <Navigate to="/kit/lenses" replace /> },
-  { path: '/kit/:kind/:itemId?', element: <KitPage /> },
-  { path: '*', element: <Navigate to="/" replace /> },
-]);
+function withProps<P extends object>(Page: ComponentType<P>, props: P) {
+  return { element: <Page {...props} /> };
+}
+
+function Nothing() {
+  return null;
+}
 
 export function App() {
   const light = useAppSelector((state) => state.preferences.light);
@@ -54,9 +61,7 @@ export function App() {
   return (
     <ConfigProvider theme={theme} wave={{ disabled: true }}>
       <AntdApp className="app" notification={{ placement: 'bottomLeft' }} style={{ height: '100%' }}>
-        <Suspense fallback={null}>
-          <RouterProvider router={router} />
-        </Suspense>
+        <RouterProvider router={router} />
       </AntdApp>
     </ConfigProvider>
   );

@@ -1,11 +1,11 @@
 /** Each screen's own part of the page, loaded when it is first needed. No import here loads anything by itself. */
 export const pages = {
-  productions: () => import('../features/shots/ProductionsPage').then((module) => ({ default: module.ProductionsPage })),
-  shots: () => import('../features/shots/ShotsPage').then((module) => ({ default: module.ShotsPage })),
-  shot: () => import('../features/shot/ShotPage').then((module) => ({ default: module.ShotPage })),
-  setup: () => import('../features/setup/SetupPage').then((module) => ({ default: module.SetupPage })),
-  kit: () => import('../features/kit/KitPage').then((module) => ({ default: module.KitPage })),
-  pull: () => import('../features/pull/PullPage').then((module) => ({ default: module.PullPage })),
+  productions: () => import('../features/shots/ProductionsPage'),
+  shots: () => import('../features/shots/ShotsPage'),
+  shot: () => import('../features/shot/ShotPage'),
+  setup: () => import('../features/setup/SetupPage'),
+  kit: () => import('../features/kit/KitPage'),
+  pull: () => import('../features/pull/PullPage'),
 };
 
 /** Starts loading what an address will need, all at once rather than one after the other has run. */

@@ -65,7 +65,7 @@ export function parseStop(text: string, range: { widest: number; narrowest: numb
     );
   const stop = Number(match[1]!.replace(',', '.'));
   if (stop < range.widest || stop > range.narrowest)
-    return unread('outside-lens', `the lens does not offer ${trimmed(stop.toFixed(2))}`);
+    return unread('outside-lens', `the lens does not offer ${Number(stop.toFixed(2))}`);
   return { status: 'read', stop };
 }
 

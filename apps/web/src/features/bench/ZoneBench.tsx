@@ -1,13 +1,13 @@
 import type { BenchSetup, UnitSystem } from '@still-heron/core';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, startTransition, Suspense, useState } from 'react';
 import { WordChoice } from '../../fields/WordChoice';
+import { CompareView } from './CompareView';
+import { DepthView } from './DepthView';
+import { SolveView } from './SolveView';
 import './bench.css';
 
-/** Views of the bench, each loaded when it is first asked for. */
-const DepthView = lazy(() => import('./DepthView').then((module) => ({ default: module.DepthView })));
+/** The table brings a large package with it: it is loaded when it is first asked for. */
 const TableView = lazy(() => import('./TableView').then((module) => ({ default: module.TableView })));
-const CompareView = lazy(() => import('./CompareView').then((module) => ({ default: module.CompareView })));
-const SolveView = lazy(() => import('./SolveView').then((module) => ({ default: module.SolveView })));
 
 export const BENCH_VIEWS = [
   { value: 'compare', word: 'Compare' },
@@ -30,7 +30,12 @@ export function ZoneBench(props: BenchProps) {
   return (
     <>
       <div className="bench-bar">
-        <WordChoice label="View of the bench" chosen={view} choices={BENCH_VIEWS} onChoose={setView} />
+        <WordChoice
+          label="View of the bench"
+          chosen={view}
+          choices={BENCH_VIEWS}
+          onChoose={(next) => startTransition(() => setView(next))}
+        />
       </div>
       <BenchView view={view} {...props} />
     </>

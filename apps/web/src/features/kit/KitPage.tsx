@@ -1,11 +1,11 @@
 import { KIT_KINDS, type KitKind } from '@still-heron/core';
-import { lazy, Suspense } from 'react';
 import { Navigate, NavLink, useNavigate, useParams } from 'react-router';
 import { Frame } from '../../app/Frame';
 import { Settings } from '../../app/Settings';
 import { useAppSelector } from '../../app/store';
 import { UndoRedo } from '../../app/UndoRedo';
 import { useKeys } from '../../app/useKeys';
+import { KitBench } from './KitBench';
 import { KitItems } from './KitItems';
 import { KitSaveState } from './KitSaveState';
 import { selectKitRedoName, selectKitUndoName } from './kitSlice';
@@ -13,8 +13,6 @@ import { KIND_WORDS } from './words';
 import '../setup/setup.css';
 import '../shot/shot.css';
 import './kit.css';
-
-const KitBench = lazy(() => import('./KitBench').then((module) => ({ default: module.KitBench })));
 
 const PLACES = [...(['lenses', 'cameras', 'wheels', 'rigs'] satisfies KitKind[]), 'bench'] as const;
 
@@ -59,13 +57,7 @@ export function KitPage() {
         </nav>
       }
     >
-      {known ? (
-        <KitItems key={known} kind={known} itemId={itemId ?? null} />
-      ) : (
-        <Suspense fallback={null}>
-          <KitBench />
-        </Suspense>
-      )}
+      {known ? <KitItems key={known} kind={known} itemId={itemId ?? null} /> : <KitBench />}
     </Frame>
   );
 }

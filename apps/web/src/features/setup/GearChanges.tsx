@@ -5,6 +5,8 @@ import {
   type GearChange,
   gearChanges,
   type GearPart,
+  type KitItems,
+  type KitKind,
   type KitNow,
   letGo,
   type PlanComparison,
@@ -13,7 +15,7 @@ import {
 } from '@still-heron/core';
 import { Button } from 'antd';
 import { useMemo } from 'react';
-import { useKit } from '../kit/useKit';
+import { problemOf, useKitItemQuery } from '../../api/api';
 import { useEdit } from './useEdit';
 
 interface Props {
@@ -23,27 +25,35 @@ interface Props {
 
 const PART_WORDS: Readonly<Record<GearPart, string>> = { camera: 'camera', lens: 'lens', wheel: 'wheel', rig: 'rig' };
 
-/** The shot's gear as the kit has it now: undefined parts are those the kit has no more. Null while the kit is on its way. */
-function useKitNow(plan: ShotPlan): KitNow | null {
-  const cameras = useKit('cameras');
-  const lenses = useKit('lenses');
-  const wheels = useKit('wheels');
-  const rigs = useKit('rigs');
-  const { camera, lensId, wheelId, rigId } = plan.kit;
-  return useMemo(() => {
-    if (![cameras, lenses, wheels, rigs].every(({ isLoaded }) => isLoaded)) return null;
-    const find = <T,>(items: readonly { readonly id: string; readonly item: T }[], id: string | null | undefined) =>
-      items.find((view) => view.id === id)?.item;
-    const now = {
-      camera: find(cameras.items, camera?.id),
-      lens: find(lenses.items, lensId),
-      wheel: find(wheels.items, wheelId),
-      rig: find(rigs.items, rigId),
-    };
-    return Object.fromEntries(Object.entries(now).filter(([, item]) => item !== undefined)) as KitNow;
-    // the lists are new objects at every render; what they hold is not
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [cameras.items, lenses.items, wheels.items, rigs.items, camera, lensId, wheelId, rigId]);
+/** One item of the kit, as it is now: undefined when the kit has it no more; `isKnown` is false while that is not known yet. */
+function useItemNow<K extends KitKind>(kind: K, id: string | null): { item: KitItems[K] | undefined; isKnown: boolean } {
+  const { currentData, error } = useKitItemQuery({ kind, id: id ?? '' }, { skip: id === null });
+  const isGone = problemOf(error).body.code === 'not-found';
+  return {
+    item: isGone ? undefined : (currentData?.item as KitItems[K] | undefined),
+    isKnown: id === null || isGone || currentData !== undefined,
+  };
+}
+
+/** The shot's gear as the kit has it now: only what the shot took is asked for. Null while it is on its way, or the server is away. */
+function useKitNow({ kit }: ShotPlan): KitNow | null {
+  const camera = useItemNow('cameras', kit.camera?.id ?? null);
+  const lens = useItemNow('lenses', kit.lensId);
+  const wheel = useItemNow('wheels', kit.wheelId);
+  const rig = useItemNow('rigs', kit.rigId);
+  const isKnown = camera.isKnown && lens.isKnown && wheel.isKnown && rig.isKnown;
+  return useMemo(
+    () =>
+      isKnown
+        ? {
+            ...(camera.item && { camera: camera.item }),
+            ...(lens.item && { lens: lens.item }),
+            ...(wheel.item && { wheel: wheel.item }),
+            ...(rig.item && { rig: rig.item }),
+          }
+        : null,
+    [isKnown, camera.item, lens.item, wheel.item, rig.item],
+  );
 }
 
 /** What of the shot's gear is not as the kit has it now; null while the kit is on its way. */

@@ -1,5 +1,5 @@
 import { displayStepMm, formatDistance, formatFineDistance, formatGap, formatStop, setStop } from '@still-heron/core';
-import { useState } from 'react';
+import { startTransition, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { WordChoice } from '../../fields/WordChoice';
 import { BENCH_VIEWS, BenchView, type BenchViewName } from '../bench/ZoneBench';
@@ -47,7 +47,12 @@ export function SetupPage() {
         <GearChanges plan={plan} units={units} />
         <StaleMarks plan={plan} />
         <div className="bench-bar">
-          <WordChoice label="View of the zone" chosen={view} choices={VIEWS} onChoose={setView} />
+          <WordChoice
+            label="View of the zone"
+            chosen={view}
+            choices={VIEWS}
+            onChoose={(next) => startTransition(() => setView(next))}
+          />
         </div>
         {view === 'light' && <LightView plan={plan} />}
         {view !== 'zone' && view !== 'light' && <BenchView view={view} optics={plan.optics} units={units} onStop={setTheStop} />}

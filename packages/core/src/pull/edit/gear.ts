@@ -1,4 +1,4 @@
-import { cameraInMode, type KitCamera, type KitItems, type KitKind, type Lens, type Rig, type Wheel } from '../../kit/index.js';
+import { cameraInMode, type KitCamera, type KitItems, type Lens, type Rig, type Wheel } from '../../kit/index.js';
 import type { KitSources, ShotPlan } from '../shotPlan.js';
 import { setCamera, setLens } from './optics.js';
 
@@ -61,9 +61,6 @@ export function gearChanges(plan: ShotPlan, now: KitNow): GearChange[] {
   compare('rig', kit.rigId !== null, () => (now.rig ? takeRig(plan, kit.rigId, now.rig) : null));
   return changes;
 }
-
-/** The part of the kit a shot's gear lies in. */
-export const KIND_OF: Readonly<Record<GearPart, KitKind>> = { camera: 'cameras', lens: 'lenses', wheel: 'wheels', rig: 'rigs' };
 
 function isSameGear(a: ShotPlan, b: ShotPlan, part: GearPart): boolean {
   const of = (plan: ShotPlan): object | null =>

@@ -3,7 +3,6 @@ export {
   type GearChange,
   gearChanges,
   type GearPart,
-  KIND_OF,
   type KitNow,
   letGo,
   takeCamera,

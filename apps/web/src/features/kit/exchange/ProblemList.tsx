@@ -9,7 +9,7 @@ interface Props {
 /** What kept a file from being read: each by its place, with what would do. Nothing of it was taken. */
 export function ProblemList({ title, problems, onClose }: Props) {
   return (
-    <section className="problem-list" role="alert">
+    <section className="problem-list">
       <header>
         <h2>{title}</h2>
         <button type="button" className="quiet" onClick={onClose}>

@@ -62,7 +62,13 @@ export function ScaleEditor(props: Props) {
     <section className="scale-editor" aria-label="Scale points">
       <h2>Scale {points.length > 0 && <span className="haze">· {points.length} points</span>}</h2>
       {unread && (
-        <ProblemList title={`Nothing was read from ${unread.name}`} problems={unread.problems} onClose={() => setUnread(null)} />
+        <div role="alert">
+          <ProblemList
+            title={`Nothing was read from ${unread.name}`}
+            problems={unread.problems}
+            onClose={() => setUnread(null)}
+          />
+        </div>
       )}
       {points.length === 0 ? (
         <p className="haze">
