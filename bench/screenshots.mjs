@@ -33,6 +33,35 @@ try {
   await light('Dusk');
   await page.getByTestId('move-start-rack-1').focus();
   await picture('pull-dusk');
+
+  await page.goto(`${server.address}/shots/${shot('9A')}/setup`);
+  await page.locator('.gear-change').waitFor();
+  await light('Noon');
+  await picture('kit-change-noon');
+  await light('Dusk');
+  await page.goto(`${server.address}/kit/lenses`);
+  await page.getByRole('link', { name: /^65 mm/ }).click();
+  await page.getByRole('radio', { name: 'Scale of the ring' }).click();
+  await picture('kit-ring-dusk');
+  await light('Noon');
+  await picture('kit-ring-noon');
+  await light('Dusk');
+  await page.goto(`${server.address}/kit/cameras`);
+  await page.locator('.aid-matrix table').waitFor();
+  await picture('kit-camera-dusk');
+  await page.goto(`${server.address}/kit/wheels`);
+  await page.getByRole('link', { name: /gear 1.6/ }).click();
+  await picture('kit-wheel-dusk');
+  await page.goto(`${server.address}/kit/bench`);
+  await page.locator('section.compare-row').first().waitFor();
+  await page.getByRole('button', { name: 'Add another' }).click();
+  await page.evaluate(() => document.activeElement.blur());
+  await picture('compare-dusk');
+  await light('Noon');
+  await picture('compare-noon');
+  await page.getByRole('radio', { name: 'Depth' }).click();
+  await light('Dusk');
+  await picture('depth-dusk');
 } finally {
   await browser.close();
   await server.stop();

@@ -25,6 +25,7 @@ export {
 export { KIT_LIMITS } from './kitLimits.js';
 export { cameraShape, lensShape, rigShape, sharpnessShape, wheelShape } from './kitShapes.js';
 export {
+  breathingBetween,
   fNumberOf,
   HOLD_TESTS,
   type HoldTest,
@@ -36,6 +37,7 @@ export {
   ringOf,
   type RingResponse,
   stopOfFNumber,
+  stopsAt,
   tStopOf,
   widestStopAt,
 } from './lens.js';

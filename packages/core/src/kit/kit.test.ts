@@ -1,6 +1,7 @@
 import {
   type AidTest,
   aidMatrix,
+  breathingBetween,
   cameraInMode,
   cameraOf,
   checkKitItem,
@@ -14,6 +15,7 @@ import {
   plainLens,
   presetRig,
   stopOfFNumber,
+  stopsAt,
   SUPPORTS,
   tStopOf,
   type Wheel,
@@ -112,6 +114,20 @@ describe('a lens', () => {
     expect(widestStopAt(zoom, 50)).toBeCloseTo(Math.sqrt(2.8 * 4), 12);
     expect(widestStopAt(zoom, 100)).toBeCloseTo(4, 12);
     expect(widestStopAt(lens65, 65)).toBe(2.2);
+  });
+
+  test('the stops on offer begin where the zoom stands', () => {
+    expect(stopsAt(zoom, 25).slice(0, 3)).toEqual([2.8, 3.2, 3.5]);
+    expect(stopsAt(zoom, 50)[0]).toBeCloseTo(Math.sqrt(2.8 * 4), 12);
+  });
+
+  test('breathing is whole from infinity to close focus, goes both ways, and is none for most lenses', () => {
+    const breathes = { ...lens65, breathingPercent: 3 };
+    expect(breathingBetween(breathes, Infinity, 650)).toBeCloseTo(3, 12);
+    expect(breathingBetween(breathes, 650, Infinity)).toBeCloseTo(-3, 12);
+    expect(breathingBetween(breathes, 4000, 1000)).toBeGreaterThan(0.5);
+    expect(breathingBetween(breathes, 650, 100)).toBe(0);
+    expect(breathingBetween(lens65, Infinity, 650)).toBe(0);
   });
 
   test('T for light, geometry for depth, and back', () => {

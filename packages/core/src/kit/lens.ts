@@ -1,5 +1,5 @@
-import { geometricStop } from '../optics/index.js';
-import type { StopScale } from '../units/index.js';
+import { conjugates, geometricStop } from '../optics/index.js';
+import { type StopScale, stopScale } from '../units/index.js';
 import { lensRing, type LensRing } from './lensRing.js';
 import type { RingPoint } from './tableRing.js';
 
@@ -90,6 +90,22 @@ export function widestStopAt(lens: Lens, focalLengthMm: number): number {
   if (!isZoom(lens)) return lens.widestStop;
   const progress = Math.log(focalLengthMm / lens.focalLengthMm) / Math.log(lens.longestMm / lens.focalLengthMm);
   return lens.widestStop * (lens.widestStopLong / lens.widestStop) ** Math.min(Math.max(progress, 0), 1);
+}
+
+/** The stops that the lens offers at a focal length, in thirds; its own two ends whether they are engraved or not. */
+export function stopsAt(lens: Lens, focalLengthMm: number): number[] {
+  return stopScale(widestStopAt(lens, focalLengthMm), lens.narrowestStop);
+}
+
+/**
+ * How much wider the picture gets when the focus goes from one distance to another: the lens's breathing, in proportion to how far it moves out.
+ *
+ * @returns percent of the width, negative for narrower; 0 for a lens that does not breathe
+ */
+export function breathingBetween(lens: Lens, fromMm: number, toMm: number): number {
+  const { focalLengthMm, principalSeparationMm: s, breathingPercent, closeFocusMm } = lens;
+  const outMm = (mm: number) => conjugates(focalLengthMm, Math.max(mm, closeFocusMm), s).extensionMm;
+  return breathingPercent === 0 ? 0 : (breathingPercent * (outMm(toMm) - outMm(fromMm))) / outMm(closeFocusMm);
 }
 
 /**

@@ -1,4 +1,4 @@
-import type { LensRing } from '../kit/index.js';
+import { breathingBetween, type LensRing } from '../kit/index.js';
 import { MINIMUM_JERK_PEAK } from '../floor/index.js';
 import {
   type FocusLine,
@@ -34,6 +34,7 @@ export function judgeMoves(
       nearRoomDeg: Math.abs(window.nearSideDeg),
       farRoomDeg: Math.abs(window.farSideDeg),
       bits,
+      breathingPercent: breathingBetween(optics.lens, from.distanceMm, to.distanceMm),
       wheel: atWheel,
       neededS,
       availableS,

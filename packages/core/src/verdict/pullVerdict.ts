@@ -74,6 +74,8 @@ export interface MoveVerdict extends LineMove {
   readonly nearRoomDeg: number;
   readonly farRoomDeg: number;
   readonly bits: number;
+  /** How much wider the picture gets on the way, in percent: the lens breathes */
+  readonly breathingPercent: number;
   /** The same turn at the shot's wheel; null for a hand at the ring itself */
   readonly wheel: WheelTurn | null;
   readonly neededS: number;

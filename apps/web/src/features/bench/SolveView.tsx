@@ -12,8 +12,9 @@ import {
   ringOf,
   stopForAllowance,
   stopOfFNumber,
-  stopScale,
+  stopsAt,
   type UnitSystem,
+  widestStopAt,
   zoneLensOf,
 } from '@still-heron/core';
 import { Button } from 'antd';
@@ -46,16 +47,17 @@ function StopAnswer({ optics, fNumber, onStop }: { optics: BenchSetup; fNumber: 
         {formatStop(lens.narrowestStop, lens.stopScale)}.
       </p>
     );
-  const set = Math.max(stop, lens.widestStop);
+  const widest = widestStopAt(lens, optics.focalLengthMm);
+  const set = Math.max(stop, widest);
   // the next third that closes at least so far: what a ring is set to
-  const third = stopScale(lens.widestStop, lens.narrowestStop).find((item) => item >= set - 1e-9) ?? lens.narrowestStop;
+  const third = stopsAt(lens, optics.focalLengthMm).find((item) => item >= set - 1e-9) ?? lens.narrowestStop;
   const airyMm = airyDiameterMm(fNumberOf(lens, third), 0);
   const circleMm = zoneLensOf(optics).circleOfConfusionMm;
   return (
     <>
       <p>
         <strong className="tone-sharp">{formatStop(third, lens.stopScale)}</strong>{' '}
-        {stop < lens.widestStop ? 'wide open is more than enough' : `or closed further; exactly ${text}`}{' '}
+        {stop < widest ? 'wide open is more than enough' : `or closed further; exactly ${text}`}{' '}
         <Button size="small" onClick={() => onStop(third)}>
           Set it
         </Button>
@@ -195,9 +197,7 @@ function closeUp(mm: number): string {
 function Hyperfocal({ optics, units, onStop }: BenchProps) {
   const { lens } = optics;
   const glass = zoneLensOf(optics);
-  const stops = stopScale(lens.widestStop, lens.narrowestStop).filter(
-    (_, index, all) => index % 3 === 0 || index === all.length - 1,
-  );
+  const stops = stopsAt(lens, optics.focalLengthMm).filter((_, index, all) => index % 3 === 0 || index === all.length - 1);
   return (
     <section aria-label="Hyperfocal distances">
       <h2>All of it, to infinity</h2>

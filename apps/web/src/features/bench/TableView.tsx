@@ -4,7 +4,7 @@ import {
   formatStop,
   fNumberOf,
   ringOf,
-  stopScale,
+  stopsAt,
   type UnitSystem,
   type ZoneTable,
   zoneLensOf,
@@ -32,7 +32,7 @@ export function TableView({ optics, units }: BenchProps) {
   const { ref, size } = useSize();
   const [isPrinting, setIsPrinting] = useState(false);
   const { stops, distances, table } = useMemo(() => {
-    const offered = stopScale(lens.widestStop, lens.narrowestStop);
+    const offered = stopsAt(lens, optics.focalLengthMm);
     const nearestMm = Math.max(ringOf(lens).closeFocusMm, 4 * optics.focalLengthMm + lens.principalSeparationMm);
     const rows = tableDistances(units, nearestMm);
     const { fNumber: _, ...glass } = zoneLensOf(optics);

@@ -7,7 +7,7 @@ import {
   MM_PER_FOOT,
   MM_PER_INCH,
   ringOf,
-  stopScale,
+  stopsAt,
   type UnitSystem,
   zoneLensOf,
 } from '@still-heron/core';
@@ -68,7 +68,7 @@ export function depthLayout(setup: BenchSetup, units: UnitSystem, { width, heigh
   const [left, right, top, bottom] = [MARGIN.left, width - MARGIN.right, MARGIN.top, height - MARGIN.bottom];
   const x = scaleLog([nearestMm, farthestMm], [left, right]);
   const glass = zoneLensOf(setup);
-  const stops = shownStops(stopScale(lens.widestStop, lens.narrowestStop), stop);
+  const stops = shownStops(stopsAt(lens, setup.focalLengthMm), stop);
   const samples = stops.map((shown) => {
     const lensAt = { ...glass, fNumber: fNumberOf(lens, shown) };
     return Array.from({ length: STEPS + 1 }, (_, k) => {

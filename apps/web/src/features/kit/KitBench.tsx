@@ -1,4 +1,4 @@
-import { type BenchSetup, cameraInMode, cameraOf, FORMATS, plainLens } from '@still-heron/core';
+import { type BenchSetup, cameraInMode, cameraOf, FORMATS, plainLens, widestStopAt } from '@still-heron/core';
 import { useState } from 'react';
 import { useAppSelector } from '../../app/store';
 import { Choice } from '../../fields/Choice';
@@ -36,7 +36,7 @@ export function KitBench() {
     camera,
     lens,
     focalLengthMm,
-    stop: Math.min(Math.max(stop ?? lens.widestStop, lens.widestStop), lens.narrowestStop),
+    stop: Math.min(Math.max(stop ?? 0, widestStopAt(lens, focalLengthMm)), lens.narrowestStop),
     sharpness: { kind: 'diagonal', divisor: 1500 },
   };
   return (

@@ -123,6 +123,23 @@ export function MoveDetails({ move, plan, verdict, units }: SideProps & { readon
               <span className="haze"> {judged.towards === 'nowhere' ? 'none' : `towards ${judged.towards}`}</span>
             </dd>
           </div>
+          {Math.abs(judged.breathingPercent) >= 0.05 && (
+            <div>
+              <dt>the picture</dt>
+              <dd className="figure">
+                <Explain
+                  what="Breathing of the lens on the way"
+                  lines={[
+                    `${plan.optics.lens.breathingPercent} % from infinity to close focus, as Kit has it`,
+                    'in proportion to how far the lens moves out: an assumption',
+                  ]}
+                >
+                  {Math.abs(judged.breathingPercent).toFixed(1)} %
+                </Explain>
+                <span className="haze"> {judged.breathingPercent > 0 ? 'wider' : 'narrower'}</span>
+              </dd>
+            </div>
+          )}
           <div>
             <dt>a hand needs</dt>
             <dd className="figure">

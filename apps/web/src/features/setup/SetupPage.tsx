@@ -81,7 +81,13 @@ export function SetupPage() {
               </div>
               <ZoneLoupe figures={figures} units={units} />
             </div>
-            <StopScale lens={lens} stop={stop} onStop={setTheStop} onGiveUp={(gesture) => dispatch(abandonGesture(gesture))} />
+            <StopScale
+              lens={lens}
+              focalLengthMm={plan.optics.focalLengthMm}
+              stop={stop}
+              onStop={setTheStop}
+              onGiveUp={(gesture) => dispatch(abandonGesture(gesture))}
+            />
             <ZoneFacts figures={figures} plan={plan} units={units} />
           </>
         )}

@@ -1,4 +1,4 @@
-import { exposureChange, formatStop, type Lens, stopScale } from '@still-heron/core';
+import { exposureChange, formatStop, type Lens, stopsAt } from '@still-heron/core';
 import { scaleLog } from 'd3-scale';
 import { useRef } from 'react';
 import { useDrag } from '../../charts/useDrag';
@@ -6,6 +6,8 @@ import { useSize } from '../../charts/useSize';
 
 interface Props {
   readonly lens: Lens;
+  /** Where a zoom stands: it may be slower at its long end */
+  readonly focalLengthMm: number;
   readonly stop: number;
   readonly onStop: (stop: number, gesture: string) => void;
   readonly onGiveUp: (gesture: string) => void;
@@ -26,9 +28,10 @@ export function StopScale(props: Props) {
   );
 }
 
-function Scale({ lens, stop, onStop, onGiveUp, width }: Props & { readonly width: number }) {
-  const stops = stopScale(lens.widestStop, lens.narrowestStop);
-  const x = scaleLog([lens.widestStop, lens.narrowestStop], [PAD, width - PAD]);
+function Scale({ lens, focalLengthMm, stop, onStop, onGiveUp, width }: Props & { readonly width: number }) {
+  const stops = stopsAt(lens, focalLengthMm);
+  const widest = stops[0]!;
+  const x = scaleLog([widest, lens.narrowestStop], [PAD, width - PAD]);
   const nearest = (px: number) => stops.reduce((best, item) => (Math.abs(x(item) - px) < Math.abs(x(best) - px) ? item : best));
   const grabbedX = useRef(0);
   const gesture = useRef('');
@@ -72,7 +75,7 @@ function Scale({ lens, stop, onStop, onGiveUp, width }: Props & { readonly width
         tabIndex={0}
         aria-label="Stop"
         aria-valuenow={stop}
-        aria-valuemin={lens.widestStop}
+        aria-valuemin={widest}
         aria-valuemax={lens.narrowestStop}
         aria-valuetext={formatStop(stop, lens.stopScale)}
         onFocus={() => (gesture.current = `stop-${++turns}`)}

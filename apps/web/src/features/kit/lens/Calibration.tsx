@@ -21,18 +21,24 @@ interface Props {
   readonly units: UnitSystem;
   readonly onDone: (points: readonly RingPoint[]) => void;
   readonly onClose: () => void;
+  /** What was taken so far, to be drawn */
+  readonly onShow: (points: readonly RingPoint[]) => void;
 }
 
 /** Distances asked for between the two ends. More can be typed afterwards. */
 const BETWEEN = 5;
 
 /** Takes a ring's scale: its two ends, then a few taped distances, one at a time. */
-export function Calibration({ lens, units, onDone, onClose }: Props) {
+export function Calibration({ lens, units, onDone, onClose, onShow }: Props) {
   const ring = ringOf(lens);
   // a point for each step that was taken, null for one that was skipped
   const [answers, setAnswers] = useState<readonly (RingPoint | null)[]>([]);
   const step = answers.length;
   const taken = answers.filter((point) => point !== null);
+  const answer = (next: readonly (RingPoint | null)[]) => {
+    setAnswers(next);
+    onShow(next.filter((point) => point !== null));
+  };
   const [reads, setReads] = useState<'degrees' | 'rim'>('degrees');
   const asked = [Infinity, lens.closeFocusMm, ...calibrationDistances(lens, BETWEEN, units === 'metric' ? 100 : MM_PER_FOOT / 2)];
   const isDone = step >= asked.length;
@@ -41,8 +47,8 @@ export function Calibration({ lens, units, onDone, onClose }: Props) {
     <section className="scale-editor calibration" aria-label="Calibrating the ring">
       <header>
         <h2>{isDone ? 'What was taken' : `Step ${step + 1} of ${asked.length}`}</h2>
-        <button type="button" className="quiet" onClick={onClose}>
-          Stop, keep the ring as it was
+        <button type="button" className="quiet" title="The ring stays as it was" onClick={onClose}>
+          Give up
         </button>
       </header>
       {!isDone && (
@@ -55,8 +61,8 @@ export function Calibration({ lens, units, onDone, onClose }: Props) {
           units={units}
           reads={reads}
           onReads={setReads}
-          onTake={(point) => setAnswers([...answers, point])}
-          onSkip={() => setAnswers([...answers, null])}
+          onTake={(point) => answer([...answers, point])}
+          onSkip={() => answer([...answers, null])}
         />
       )}
       {isDone && problems.size === 0 && taken.length >= 2 && <Outcome lens={lens} taken={taken} units={units} />}
@@ -71,7 +77,7 @@ export function Calibration({ lens, units, onDone, onClose }: Props) {
             Use these {taken.length} points
           </Button>
         )}
-        {step > 0 && <Button onClick={() => setAnswers(answers.slice(0, -1))}>One step back</Button>}
+        {step > 0 && <Button onClick={() => answer(answers.slice(0, -1))}>One step back</Button>}
       </div>
     </section>
   );

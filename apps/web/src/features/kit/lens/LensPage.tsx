@@ -2,6 +2,7 @@ import {
   circleMm,
   cameraOf,
   depthOfField,
+  fitHelicoid,
   FORMATS,
   fNumberOf,
   formatDistance,
@@ -10,6 +11,7 @@ import {
   type Lens,
   ringOf,
   type RingPoint,
+  type UnitSystem,
   withinReach,
 } from '@still-heron/core';
 import { useState } from 'react';
@@ -58,7 +60,7 @@ export function LensPage() {
   return (
     <div className="step-page">
       <div className="surface lens-surface">
-        <LensSentence lens={lens} atMm={atMm} units={units} />
+        <LensSentence lens={lens} points={points} atMm={atMm} units={units} />
         <RingDrawing
           lens={lens}
           points={points}
@@ -97,6 +99,7 @@ export function LensPage() {
             units={units}
             onPoints={setPoints}
             onGiveUp={() => setDraft(null)}
+            onShow={setDraft}
             onThrowAlone={(focusThrowDeg) => {
               setDraft(null);
               change('a ring by its throw alone', { ring: { kind: 'helicoid', focusThrowDeg } });
@@ -110,16 +113,15 @@ export function LensPage() {
   );
 }
 
-/** What a turn of this ring does, at the distance under its witness mark. */
-function LensSentence({
-  lens,
-  atMm,
-  units,
-}: {
+interface SentenceProps {
   readonly lens: Lens;
+  readonly points: readonly RingPoint[];
   readonly atMm: number;
-  readonly units: 'metric' | 'imperial';
-}) {
+  readonly units: UnitSystem;
+}
+
+/** What a turn of this ring does, at the distance under its witness mark; and first of all what is doubtful about it. */
+function LensSentence({ lens, points, atMm, units }: SentenceProps) {
   const ring = ringOf(lens);
   const { response } = lens;
   const far = ring.farthestMm === Infinity ? 'infinity' : formatDistance(ring.farthestMm, units);
@@ -128,6 +130,18 @@ function LensSentence({
       <p className="sentence">
         <span className="tone-soft">No mark on this ring holds.</span> It answers by how fast it is turned: the same place on it
         is not the same distance twice. Set it to answer by angle in the camera, or focus by eye.
+      </p>
+    );
+  }
+  const off = fitHelicoid(points, lens.focalLengthMm, lens.principalSeparationMm)?.points.filter(({ standsOut }) => standsOut);
+  if (off && off.length > 0) {
+    const names = off.map(({ index }) => formatDistance(points[index]!.distanceMm ?? Infinity, units)).join(', ');
+    return (
+      <p className="sentence">
+        <span className="tone-soft">
+          {names} {off.length === 1 ? 'stands' : 'stand'} out:
+        </span>{' '}
+        {Math.abs(off[0]!.residualDeg).toFixed(1)}° off the scale that the others make. Read it again before a shot goes by it.
       </p>
     );
   }

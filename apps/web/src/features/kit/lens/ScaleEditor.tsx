@@ -1,6 +1,6 @@
 import { fitHelicoid, type Lens, type Problem, readScale, ringOf, type RingPoint, type UnitSystem } from '@still-heron/core';
 import { Button } from 'antd';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { DistanceField } from '../../../fields/DistanceField';
 import { NumberField } from '../../../fields/NumberField';
 import { askForFile, parseCsv } from '../exchange/csv';
@@ -16,12 +16,14 @@ interface Props {
   readonly units: UnitSystem;
   readonly onPoints: (name: string, points: readonly RingPoint[]) => void;
   readonly onGiveUp: () => void;
+  /** Points to be drawn while they are taken; null for the lens's own again */
+  readonly onShow: (points: readonly RingPoint[] | null) => void;
   readonly onThrowAlone: (focusThrowDeg: number) => void;
 }
 
 /** The points a ring goes by: typed, read from a file, or taken by a guided calibration; each with how far it is off a smooth scale. */
 export function ScaleEditor(props: Props) {
-  const { lens, points, isDraft, units, onPoints, onGiveUp, onThrowAlone } = props;
+  const { lens, points, isDraft, units, onPoints, onGiveUp, onShow, onThrowAlone } = props;
   const [isGuided, setIsGuided] = useState(false);
   const [unread, setUnread] = useState<{ name: string; problems: readonly Problem[] } | null>(null);
 
@@ -53,7 +55,11 @@ export function ScaleEditor(props: Props) {
           onPoints('calibrate the ring', taken);
           setIsGuided(false);
         }}
-        onClose={() => setIsGuided(false)}
+        onShow={onShow}
+        onClose={() => {
+          onShow(null);
+          setIsGuided(false);
+        }}
       />
     );
   }
@@ -139,55 +145,59 @@ function PointRows({ lens, points, problems, units, onPoints }: Props) {
           const fitted = fit?.points.find((item) => item.index === index);
           const problem = problems.get(index);
           return (
-            <tr key={index} className={problem || fitted?.standsOut ? 'is-off' : undefined}>
-              <td>
-                <DistanceField
-                  label={`Distance of point ${row + 1}`}
-                  isBare
-                  distanceMm={point.distanceMm ?? Infinity}
-                  units={units}
-                  testId={`point-distance-${row}`}
-                  onChange={(mm) => put('move a scale point', index, { distanceMm: mm === Infinity ? null : mm })}
-                />
-              </td>
-              <td>
-                <NumberField
-                  label={`Reading of point ${row + 1}`}
-                  isBare
-                  unit="°"
-                  decimals={2}
-                  step={0.5}
-                  min={-1440}
-                  max={1440}
-                  value={point.ringDeg}
-                  testId={`point-reading-${row}`}
-                  onChange={(ringDeg) => put('read a scale point again', index, { ringDeg })}
-                />
-              </td>
-              <td className="figure scale-residual">
-                {fitted ? `${fitted.residualDeg < 0 ? '−' : '+'}${Math.abs(fitted.residualDeg).toFixed(1)}°` : '–'}
-                {(problem ?? fitted?.standsOut) && (
-                  <span className="tone-soft scale-why">
-                    {problem ? `${problem.message}: ${problem.need}` : 'far off the others: typed right?'}
-                  </span>
-                )}
-              </td>
-              <td>
-                <button
-                  type="button"
-                  className="quiet"
-                  aria-label={`Remove point ${row + 1}`}
-                  onClick={() =>
-                    onPoints(
-                      'remove a scale point',
-                      points.filter((_, k) => k !== index),
-                    )
-                  }
-                >
-                  ✕
-                </button>
-              </td>
-            </tr>
+            <Fragment key={index}>
+              <tr className={problem || fitted?.standsOut ? 'is-off' : undefined}>
+                <td>
+                  <DistanceField
+                    label={`Distance of point ${row + 1}`}
+                    isBare
+                    distanceMm={point.distanceMm ?? Infinity}
+                    units={units}
+                    testId={`point-distance-${row}`}
+                    onChange={(mm) => put('move a scale point', index, { distanceMm: mm === Infinity ? null : mm })}
+                  />
+                </td>
+                <td>
+                  <NumberField
+                    label={`Reading of point ${row + 1}`}
+                    isBare
+                    unit="°"
+                    decimals={2}
+                    step={0.5}
+                    min={-1440}
+                    max={1440}
+                    value={point.ringDeg}
+                    testId={`point-reading-${row}`}
+                    onChange={(ringDeg) => put('read a scale point again', index, { ringDeg })}
+                  />
+                </td>
+                <td className="figure scale-residual">
+                  {fitted ? `${fitted.residualDeg < 0 ? '−' : '+'}${Math.abs(fitted.residualDeg).toFixed(1)}°` : '–'}
+                </td>
+                <td>
+                  <button
+                    type="button"
+                    className="quiet"
+                    aria-label={`Remove point ${row + 1}`}
+                    onClick={() =>
+                      onPoints(
+                        'remove a scale point',
+                        points.filter((_, k) => k !== index),
+                      )
+                    }
+                  >
+                    ✕
+                  </button>
+                </td>
+              </tr>
+              {(problem ?? fitted?.standsOut) && (
+                <tr>
+                  <td colSpan={4} className="tone-soft scale-why">
+                    {problem ? `${problem.message}: ${problem.need}` : 'far off the others: typed right, read right?'}
+                  </td>
+                </tr>
+              )}
+            </Fragment>
           );
         })}
       </tbody>
