@@ -100,7 +100,7 @@ export function RowAxis({ layout, units }: { readonly layout: CompareLayout; rea
       <text x={layout.subjectX} y={16} className="chart-label compare-here" textAnchor="middle">
         subject
       </text>
-      <text x={layout.subjectX} y={32} className="chart-label" textAnchor="middle">
+      <text x={0} y={33} className="chart-label compare-scale">
         {units === 'metric' ? 'metres, to scale' : 'feet, to scale'}
         {layout.loupeTimes > 1.5 && `; zones again, ${Math.round(layout.loupeTimes)} × larger`}
       </text>

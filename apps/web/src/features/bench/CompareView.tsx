@@ -134,8 +134,8 @@ function Figures({ compared: { at, distanceMm, closeFocusMm }, match, units }: F
         <dd className="figure">{at.windowDeg.toFixed(1)}°</dd>
       </div>
       <div>
-        <dt>background blur</dt>
-        <dd className="figure">{at.backgroundPercent.toFixed(1)} % of the width</dd>
+        <dt>background blur, of the width</dt>
+        <dd className="figure">{at.backgroundPercent.toFixed(1)} %</dd>
       </div>
       {match && <p className="field-hint">{match}</p>}
     </dl>

@@ -85,7 +85,7 @@ function Stale({ mark }: { readonly mark: Mark }) {
   const dispatch = useAppDispatch();
   return (
     <p className="mark-stale">
-      stale: measured before {mark.stale === 'camera' ? 'the camera was moved' : 'the lens was changed'}{' '}
+      stale: {mark.stale === 'camera' ? 'camera moved' : 'lens changed'}
       <button
         type="button"
         className="quiet"
