@@ -3,6 +3,7 @@ import {
   type KitLens,
   lensRing,
   plainLens,
+  plainWheel,
   presetRig,
   type Rig,
   type RingPoint,
@@ -194,23 +195,11 @@ const lens135Now: KitLens = {
   notes: 'Read again after its service: it turns six degrees farther.',
 };
 
-const wheel = (name: string, changes: Partial<Wheel>): Wheel => ({
-  name,
-  kind: 'wheel',
-  wheelPerRing: 1,
-  turns: 'same',
-  discDiameterMm: 80,
-  hasEndStops: false,
-  comfortableDeg: 160,
-  fastestDegPerS: null,
-  notes: '',
-  ...changes,
-});
-
 const wheels: readonly Wheel[] = [
-  wheel('Hand wheel, gear 1.0', { hasEndStops: true }),
-  wheel('Hand wheel, gear 1.6', { wheelPerRing: 1.6, turns: 'opposite', hasEndStops: true }),
-  wheel('Motor with hand unit', {
+  plainWheel({ name: 'Hand wheel, gear 1.0', hasEndStops: true }),
+  plainWheel({ name: 'Hand wheel, gear 1.6', wheelPerRing: 1.6, turns: 'opposite', hasEndStops: true }),
+  plainWheel({
+    name: 'Motor with hand unit',
     kind: 'motor',
     wheelPerRing: 1.2,
     discDiameterMm: 62,

@@ -57,7 +57,7 @@ export {
 export { type FittedPoint, fitHelicoid, type RingFit } from './ringFit.js';
 export { scaleProblems } from './scaleProblems.js';
 export { type RingPoint } from './tableRing.js';
-export { ASSUMED_PEAK_DEG_PER_S, ASSUMED_REGRIP_S, type Wheel, wheelDegOf, wheelNearerTurns } from './wheel.js';
+export { ASSUMED_PEAK_DEG_PER_S, ASSUMED_REGRIP_S, plainWheel, type Wheel, wheelDegOf, wheelNearerTurns } from './wheel.js';
 export { lensTable, MOST_ITEMS, readLensTable, readWheelTable, wheelTable } from './csv/kitTables.js';
 export { readScale } from './csv/readScale.js';
 export { type CsvReading, type CsvTable } from './csv/table.js';

@@ -17,6 +17,21 @@ export interface Wheel {
   readonly notes: string;
 }
 
+/** A wheel known by its name alone, everything else as is usual: what a new one starts from. */
+export function plainWheel(figures: Pick<Wheel, 'name'> & Partial<Wheel>): Wheel {
+  return {
+    kind: 'wheel',
+    wheelPerRing: 1,
+    turns: 'same',
+    discDiameterMm: 80,
+    hasEndStops: false,
+    comfortableDeg: 160,
+    fastestDegPerS: null,
+    notes: '',
+    ...figures,
+  };
+}
+
 /** A hand's peak speed at a wheel. An assumption, shown as one, until the hand's own is measured. */
 export const ASSUMED_PEAK_DEG_PER_S = 720;
 

@@ -1,5 +1,5 @@
 import { twoPeople } from '../../test/plans';
-import { plainLens, presetRig, type KitCamera, type Wheel } from '../kit/index';
+import { type KitCamera, plainLens, plainWheel, presetRig } from '../kit/index';
 import {
   addOpticsMove,
   addSubject,
@@ -38,17 +38,7 @@ const zoom = plainLens({
   widestStopLong: 4,
   closeFocusMm: 900,
 });
-const wheel: Wheel = {
-  name: 'Large wheel',
-  kind: 'wheel',
-  wheelPerRing: 2,
-  turns: 'same',
-  discDiameterMm: 90,
-  hasEndStops: true,
-  comfortableDeg: 150,
-  fastestDegPerS: null,
-  notes: '',
-};
+const wheel = plainWheel({ name: 'Large wheel', wheelPerRing: 2, discDiameterMm: 90, hasEndStops: true, comfortableDeg: 150 });
 const body: KitCamera = {
   name: 'Cine body A',
   software: '2',

@@ -1,5 +1,5 @@
 import { twoPeople } from '../../test/plans';
-import { plainLens, presetRig, type Wheel } from '../kit/index';
+import { plainLens, plainWheel, presetRig } from '../kit/index';
 import { addOpticsMove, marksHold, planNotes, setLens, setStop, type ShotPlan, takeLens, takeRig, takeWheel } from './index';
 
 const zoom = plainLens({
@@ -10,17 +10,7 @@ const zoom = plainLens({
   widestStopLong: 4,
   closeFocusMm: 900,
 });
-const wheel: Wheel = {
-  name: 'Large wheel',
-  kind: 'wheel',
-  wheelPerRing: 2,
-  turns: 'same',
-  discDiameterMm: 90,
-  hasEndStops: true,
-  comfortableDeg: 150,
-  fastestDegPerS: null,
-  notes: '',
-};
+const wheel = plainWheel({ name: 'Large wheel', wheelPerRing: 2, discDiameterMm: 90, hasEndStops: true, comfortableDeg: 150 });
 const codes = (plan: ShotPlan) => planNotes(plan, { shutterAngleDeg: 180 }).map(({ code }) => code);
 
 describe('what the gear says against the plan', () => {

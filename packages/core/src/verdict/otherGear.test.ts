@@ -1,5 +1,5 @@
 import { twoPeople } from '../../test/plans';
-import { plainLens } from '../kit/index';
+import { plainLens, plainWheel } from '../kit/index';
 import { blurDiameterMm, depthOfField } from '../optics/index';
 import {
   addOpticsMove,
@@ -58,17 +58,7 @@ describe('stop and focal length over time', () => {
 });
 
 describe('other gear', () => {
-  const wheel = {
-    name: 'W',
-    kind: 'wheel',
-    wheelPerRing: 3,
-    turns: 'same',
-    discDiameterMm: 90,
-    hasEndStops: false,
-    comfortableDeg: 40,
-    fastestDegPerS: null,
-    notes: '',
-  } as const;
+  const wheel = plainWheel({ name: 'W', wheelPerRing: 3, discDiameterMm: 90, comfortableDeg: 40 });
 
   test('a move is judged at the wheel: its degrees, and the grips it takes', () => {
     const [atRing] = judge(twoPeople()).moves;

@@ -1,4 +1,4 @@
-import { FORMATS, type KitItems, type KitKind, plainLens, presetRig } from '@still-heron/core';
+import { FORMATS, type KitItems, type KitKind, plainLens, plainWheel, presetRig } from '@still-heron/core';
 
 /** What a new item of a kind starts from. */
 export function newItem<K extends KitKind>(kind: K): KitItems[K] {
@@ -24,17 +24,7 @@ export function newItem<K extends KitKind>(kind: K): KitItems[K] {
       retestAfterDays: 180,
       notes: '',
     }),
-    wheels: () => ({
-      name: 'New wheel',
-      kind: 'wheel',
-      wheelPerRing: 1,
-      turns: 'same',
-      discDiameterMm: 80,
-      hasEndStops: false,
-      comfortableDeg: 160,
-      fastestDegPerS: null,
-      notes: '',
-    }),
+    wheels: () => plainWheel({ name: 'New wheel' }),
     rigs: () => presetRig('New rig', 'legs', 'alone'),
   };
   return fresh[kind]();

@@ -2,7 +2,7 @@ import { parseDistance } from '../../units/index.js';
 import { checkKitItem } from '../checkKit.js';
 import { HOLD_TESTS, type KitLens, type Lens, plainLens, RING_RESPONSES } from '../lens.js';
 import type { RingPoint } from '../tableRing.js';
-import type { Wheel } from '../wheel.js';
+import { plainWheel, type Wheel } from '../wheel.js';
 import { choiceColumn, type CsvColumn, figureColumn, readTable, textColumn, writeTable, yesNoColumn } from './columns.js';
 import { type CsvReading, type CsvTable, readFigure, unreadFigure } from './table.js';
 
@@ -148,17 +148,7 @@ export function readLensTable(table: CsvTable): CsvReading<KitLens> {
   return reading.status === 'read' ? { status: 'read', items: reading.items.map(completed) } : reading;
 }
 
-const FRESH_WHEEL: Wheel = {
-  name: '?',
-  kind: 'wheel',
-  wheelPerRing: 1,
-  turns: 'same',
-  discDiameterMm: 80,
-  hasEndStops: false,
-  comfortableDeg: 150,
-  fastestDegPerS: null,
-  notes: '',
-};
+const FRESH_WHEEL = plainWheel({ name: '?' });
 
 const WHEEL_COLUMNS: readonly CsvColumn<Wheel>[] = [
   textColumn(

@@ -1,11 +1,11 @@
 import { type AidCell, nextAidTest, type KitCamera, withAidTest } from '@still-heron/core';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { testerNamed } from '../../../app/preferences';
-import { useAppDispatch, useAppSelector } from '../../../app/store';
+import { useAppSelector } from '../../../app/store';
 import { TextField } from '../../../fields/TextField';
 import { useKeys } from '../../../app/useKeys';
-import { today } from '../lens/LensFigures';
+import { TesterField } from '../TesterField';
+import { today } from '../today';
 import { AID_WORDS } from '../words';
 
 interface Props {
@@ -16,7 +16,6 @@ interface Props {
 
 /** Walks through what is untested or should be tried again, display by display and mode by mode: one question at a time, answered with a key. */
 export function AidGuide({ camera, onChange, onClose }: Props) {
-  const dispatch = useAppDispatch();
   const tester = useAppSelector((state) => state.preferences.tester);
   const [after, setAfter] = useState<AidCell | null>(null);
   const [skipped, setSkipped] = useState<readonly string[]>([]);
@@ -91,13 +90,7 @@ export function AidGuide({ camera, onChange, onClose }: Props) {
       </div>
       <div className="field-pair">
         <TextField label="note" value={note} max={400} placeholder="levels, page, button" onChange={setNote} />
-        <TextField
-          label="tried by"
-          value={tester}
-          max={80}
-          placeholder="your name"
-          onChange={(name) => dispatch(testerNamed(name))}
-        />
+        <TesterField />
       </div>
       <button type="button" className="quiet" onClick={onClose}>
         Stop here; what was answered is kept

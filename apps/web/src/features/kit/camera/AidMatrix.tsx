@@ -3,7 +3,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { useAppSelector } from '../../../app/store';
 import { WordChoice } from '../../../fields/WordChoice';
-import { today } from '../lens/LensFigures';
+import { today } from '../today';
 import { AID_WORDS } from '../words';
 
 interface Props {

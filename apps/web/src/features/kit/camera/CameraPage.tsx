@@ -1,7 +1,7 @@
 import { aidMatrix, type KitCamera } from '@still-heron/core';
 import { useState } from 'react';
 import { useOpenItem } from '../useKit';
-import { today } from '../lens/LensFigures';
+import { today } from '../today';
 import { AidGuide } from './AidGuide';
 import { AidMatrix } from './AidMatrix';
 import { CameraFigures } from './CameraFigures';

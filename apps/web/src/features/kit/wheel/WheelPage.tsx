@@ -52,8 +52,8 @@ export function WheelPage() {
               label="it turns"
               value={item.turns}
               choices={[
-                { value: 'same', word: 'as the ring does' },
-                { value: 'opposite', word: 'against the ring' },
+                { value: 'same', word: 'with the ring' },
+                { value: 'opposite', word: 'against it' },
               ]}
               onPick={(turns) => change('change its direction', { turns })}
             />

@@ -1,0 +1,149 @@
+import { KIT_LIMITS, type Lens, ringOf } from '@still-heron/core';
+import { Checkbox } from 'antd';
+import { Choice } from '../../../fields/Choice';
+import { NumberField } from '../../../fields/NumberField';
+import { TextField } from '../../../fields/TextField';
+import { MaybeNumber } from '../KitForm';
+import { RESPONSE_WORDS } from '../words';
+import type { ChangeLens } from './changeLens';
+
+interface Props {
+  readonly lens: Lens;
+  readonly onChange: ChangeLens;
+}
+
+/** How the ring turns and answers. */
+export function RingFigures({ lens, onChange }: Props) {
+  return (
+    <section>
+      <h2>Ring</h2>
+      <div className="field-pair">
+        {lens.ring.kind === 'helicoid' ? (
+          <NumberField
+            label="throw"
+            unit="°"
+            step={5}
+            {...KIT_LIMITS.focusThrowDeg}
+            value={lens.ring.focusThrowDeg}
+            testId="kit-throw"
+            onChange={(focusThrowDeg, gesture) =>
+              onChange('change the throw', { ring: { kind: 'helicoid', focusThrowDeg } }, gesture)
+            }
+          />
+        ) : (
+          <div className="field">
+            <span className="field-label">throw</span>
+            <span className="field-said figure">{Math.round(ringOf(lens).throwDeg)}°, by the scale</span>
+          </div>
+        )}
+        <Choice
+          label="for nearer it turns"
+          value={lens.nearerTurns}
+          choices={[
+            { value: 'clockwise', word: 'clockwise' },
+            { value: 'anticlockwise', word: 'anticlockwise' },
+          ]}
+          onPick={(nearerTurns) => onChange(`nearer is ${nearerTurns}`, { nearerTurns })}
+        />
+      </div>
+      <Choice
+        label="it answers"
+        value={lens.response}
+        choices={(['angle', 'speed', 'steps'] as const).map((value) => ({ value, word: RESPONSE_WORDS[value].short }))}
+        hint={RESPONSE_WORDS[lens.response].means}
+        onPick={(response) =>
+          onChange(`the ring answers ${RESPONSE_WORDS[response].short}`, { response, stepCount: response === 'steps' ? 200 : 0 })
+        }
+      />
+      {lens.response === 'steps' && (
+        <NumberField
+          label="presses from end to end"
+          step={1}
+          isWhole
+          min={1}
+          max={KIT_LIMITS.stepCount.max}
+          value={lens.stepCount}
+          onChange={(stepCount, gesture) => onChange('change the steps', { stepCount }, gesture)}
+        />
+      )}
+    </section>
+  );
+}
+
+/** What the lens does to the picture besides focusing it. */
+export function PictureFigures({ lens, onChange }: Props) {
+  return (
+    <section>
+      <h2>Picture</h2>
+      <div className="field-pair">
+        <NumberField
+          label="squeeze"
+          unit="×"
+          step={0.05}
+          decimals={2}
+          {...KIT_LIMITS.squeeze}
+          value={lens.squeeze}
+          onChange={(squeeze, gesture) => onChange('change the squeeze', { squeeze }, gesture)}
+        />
+        <NumberField
+          label="breathing, ∞ to near"
+          unit="%"
+          step={0.5}
+          decimals={1}
+          {...KIT_LIMITS.breathingPercent}
+          value={lens.breathingPercent}
+          onChange={(breathingPercent, gesture) => onChange('change the breathing', { breathingPercent }, gesture)}
+        />
+      </div>
+      <Checkbox
+        checked={lens.reportsData}
+        onChange={(event) =>
+          onChange(event.target.checked ? 'it reports data' : 'it reports nothing', { reportsData: event.target.checked })
+        }
+      >
+        tells the camera its focal length, stop and distance
+      </Checkbox>
+      {!lens.reportsData && (
+        <p className="field-hint">
+          It tells nothing: set stop and exposure by hand, and type its true focal length where steadying asks for it.
+        </p>
+      )}
+    </section>
+  );
+}
+
+/** What is fitted to it. */
+export function Fittings({ lens, onChange }: Props) {
+  return (
+    <section>
+      <h2>Fittings</h2>
+      <div className="field-pair">
+        <MaybeNumber
+          label="front"
+          unit="mm"
+          start={95}
+          limit={KIT_LIMITS.diameterMm}
+          step={1}
+          value={lens.frontDiameterMm}
+          onChange={(frontDiameterMm, gesture) => onChange('change the front', { frontDiameterMm }, gesture)}
+        />
+        <MaybeNumber
+          label="focus ring across"
+          unit="mm"
+          start={84}
+          limit={KIT_LIMITS.diameterMm}
+          step={1}
+          value={lens.ringDiameterMm}
+          onChange={(ringDiameterMm, gesture) => onChange('change the ring', { ringDiameterMm }, gesture)}
+        />
+      </div>
+      <TextField
+        label="gear or grip ring"
+        value={lens.gear}
+        max={KIT_LIMITS.optionalName.max}
+        placeholder="pitch and teeth"
+        onChange={(gear) => onChange('change the gear', { gear })}
+      />
+    </section>
+  );
+}
