@@ -1,5 +1,6 @@
-import type { ErrorBody, KitFile, KitImportView, KitItemView, ShotView } from '@still-heron/contract';
-import { KIT_KINDS, type KitKind, type ShotPlan } from '@still-heron/core';
+import type { ErrorBody, KitFile, KitImportView, KitItemView, ProductionView, ShotView } from '@still-heron/contract';
+import { checkKitItem, gearChanges, KIT_KINDS, type KitKind, type ShotPlan } from '@still-heron/core';
+import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { DATABASE } from '../src/database/database.module';
@@ -186,4 +187,84 @@ test('a plan of an earlier form is read, and taken, as one of the newest', async
     .put(`/api/shots/${shot.id}`)
     .send({ ...someShot(), version: 1, plan: earlier })
     .expect(200);
+});
+
+test('whatever is put anywhere in an item of kit: refused in the one shape, or stored and read back; never a 500', async () => {
+  const paths = (value: unknown, at: string): string[] =>
+    typeof value === 'object' && value !== null
+      ? Object.entries(value).flatMap(([key, inner]) => [`${at}${key}`, ...paths(inner, `${at}${key}.`)])
+      : [];
+  const put = (item: unknown, path: string, value: unknown): object => {
+    const copy = JSON.parse(JSON.stringify(item)) as Record<string, unknown>;
+    const keys = path.split('.');
+    const last = keys.pop()!;
+    keys.reduce<Record<string, unknown>>((at, key) => at[key] as Record<string, unknown>, copy)[last] = value;
+    return copy;
+  };
+  const anything = fc.oneof(
+    fc.constantFrom<unknown>(null, -1, 0, 1e300, '', 'text', '\ud800', 'a\0b', [], {}, true, [null], [[]], 'T'),
+    fc.double({ noNaN: true, noDefaultInfinity: true }),
+    fc.string(),
+    fc.object({ maxDepth: 1 }),
+  );
+  for (const kind of KIT_KINDS) {
+    const item = DEMO_KIT[kind][0]!;
+    const all = paths(item, '');
+    await fc.assert(
+      fc.asyncProperty(fc.constantFrom(...all), anything, async (path, value) => {
+        const given = put(item, path, value);
+        const answer = await server.request.post(`/api/kit/${kind}`).send({ item: given });
+        if (answer.status === 201) {
+          const { id } = answer.body as KitItemView;
+          expect(((await server.request.get(`/api/kit/${kind}/${id}`).expect(200)).body as KitItemView).item).toEqual(
+            JSON.parse(JSON.stringify(given)),
+          );
+        } else {
+          expect(answer.status).toBe(400);
+          const { code, message, need, path: where } = answer.body as ErrorBody;
+          for (const part of [code, message, need]) expect(part).toMatch(/./);
+          expect(where.startsWith('item')).toBe(true);
+        }
+      }),
+      { seed: 71, numRuns: 60 },
+    );
+  }
+});
+
+test('an import that fails in the middle leaves nothing behind', async () => {
+  const before = await list('wheels');
+  const wheels = Array.from({ length: 600 }, (_, k) => ({ ...DEMO_KIT.wheels[0]!, name: `Wheel ${k}` }));
+  const broken = { ...DEMO_KIT.rigs[0]!, support: 'kite' };
+  const refusal = (
+    await server.request
+      .post('/api/kit/import')
+      .send({ format: 'still-heron-kit', schema: 1, wheels, rigs: [broken] })
+      .expect(400)
+  ).body as ErrorBody;
+  expect(refusal).toMatchObject({ path: 'rigs[0].support', code: 'not-a-choice' });
+  expect(await list('wheels')).toEqual(before);
+  const taken = (await server.request.post('/api/kit/import').send({ format: 'still-heron-kit', schema: 1, wheels }).expect(200))
+    .body;
+  expect(taken).toEqual({ added: 600, alreadyThere: 0 });
+  expect(await list('wheels')).toHaveLength(before.length + 600);
+});
+
+test('the demo’s kit is whole, has no maker’s name, and each shot of it took its gear from there', async () => {
+  const demo = await startServer({ seedsDemo: true });
+  const kit = (await demo.request.get('/api/kit/export').expect(200)).body as KitFile;
+  expect(KIT_KINDS.map((kind) => kit[kind].length)).toEqual(KIT_KINDS.map((kind) => DEMO_KIT[kind].length));
+  for (const kind of KIT_KINDS) for (const item of kit[kind]) expect(checkKitItem(kind, item)).toEqual([]);
+  const [production] = (await demo.request.get('/api/productions')).body as ProductionView[];
+  const shots = (await demo.request.get(`/api/productions/${production!.id}/shots`)).body as ShotView[];
+  const lenses = (await demo.request.get('/api/kit/lenses')).body as KitItemView<'lenses'>[];
+  const changed: string[] = [];
+  for (const { slate, plan } of shots) {
+    const lens = lenses.find(({ id }) => id === plan.kit.lensId);
+    expect(lens).toBeDefined();
+    if (gearChanges({ ...plan, kit: { ...plan.kit, camera: null, wheelId: null, rigId: null } }, { lens: lens!.item }).length > 0)
+      changed.push(slate);
+  }
+  expect(changed).toEqual(['9A']);
+  await demo.stop();
+  demo.remove();
 });

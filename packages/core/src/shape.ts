@@ -93,7 +93,8 @@ export function list<T>(shape: Shape<T>, { min = 0, max }: { min?: number; max: 
       } else if (value.length < min) {
         problems.push({ code: 'too-few', path, message: `the list has ${value.length} items`, need: `at least ${min}` });
       } else {
-        value.forEach((item, index) => shape.check(item, `${path}[${index}]`, problems));
+        // not forEach, which passes over holes
+        for (let index = 0; index < value.length; index++) shape.check(value[index], `${path}[${index}]`, problems);
       }
     },
   };
