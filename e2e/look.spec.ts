@@ -55,6 +55,9 @@ const SCREENS: readonly { readonly name: string; readonly open: (heron: Heron) =
   },
 ];
 
+// each looks at a screen of its own: both workers share them
+test.describe.configure({ mode: 'parallel' });
+
 /** Faults that keep someone from using the screen, as axe finds them. */
 async function seriousFaults(page: Page): Promise<string[]> {
   const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa']).analyze();
