@@ -177,7 +177,7 @@ test('a plan of an earlier form is read, and taken, as one of the newest', async
   ) as ShotPlan;
   const { id } = await makeProduction(server);
   const shot = await makeShot(server, id, { plan: earlier });
-  expect(shot.plan).toMatchObject({ schema: 2, wheel: null, optics: { focalLengthMm: 65 } });
+  expect(shot.plan).toMatchObject({ schema: 3, wheel: null, optics: { focalLengthMm: 65 } });
   await server.app.get<Database>(DATABASE).update(shotTable).set({ plan: earlier });
   const read = (await server.request.get(`/api/shots/${shot.id}`).expect(200)).body as ShotView;
   expect(read.plan).toEqual(shot.plan);

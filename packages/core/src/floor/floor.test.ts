@@ -60,6 +60,7 @@ describe('a subject over time', () => {
     id: 's',
     name: 'Ines',
     detail: 'near eye',
+    heightMm: 1620,
     stays: [
       { id: '1', markId: 'far', fromS: 1, untilS: 2 },
       { id: '2', markId: 'near', fromS: 5, untilS: 8 },

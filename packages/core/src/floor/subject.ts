@@ -1,7 +1,8 @@
 import { minimumJerk } from './minimumJerk.js';
+import type { Place } from './place.js';
 
 /** How a distance came to be known. */
-export const MEASURE_METHODS = ['tape', 'laser', 'picture', 'eye', 'stand-in'] as const;
+export const MEASURE_METHODS = ['tape', 'laser', 'picture', 'eye', 'stand-in', 'drawn'] as const;
 export type MeasureMethod = (typeof MEASURE_METHODS)[number];
 
 /** What makes a measured distance doubtful until it is measured again. */
@@ -17,6 +18,8 @@ export interface Mark {
   readonly subjectId: string | null;
   /** Tape distance; null stands for infinity */
   readonly distanceMm: number | null;
+  /** Where it lies on the floor; null while it is not drawn */
+  readonly place: Place | null;
   readonly method: MeasureMethod;
   /** One standard deviation of the measuring */
   readonly uncertaintyMm: number;
@@ -46,6 +49,8 @@ export interface Subject {
   readonly name: string;
   /** What exactly is focused on, such as "near eye" */
   readonly detail: string;
+  /** Of what is focused on, above the floor */
+  readonly heightMm: number;
   /** In order of time, not overlapping. Between two stays the subject walks, smooth at both ends. */
   readonly stays: readonly Stay[];
 }

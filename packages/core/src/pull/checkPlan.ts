@@ -62,6 +62,9 @@ function idProblems(plan: ShotPlan): Problem[] {
     ['line.moves', plan.line.moves],
     ['optics.zooms', plan.optics.zooms],
     ['optics.stopPulls', plan.optics.stopPulls],
+    ['floor.camera', plan.floor?.camera ?? []],
+    ['floor.aims', plan.floor?.aims ?? []],
+    ['floor.landmarks', plan.floor?.landmarks ?? []],
     ...plan.subjects.map((subject, index): [string, readonly { id: string }[]] => [`subjects[${index}].stays`, subject.stays]),
   ];
   return lists.flatMap(([path, items]) =>
@@ -104,6 +107,18 @@ function referenceProblems(plan: ShotPlan): Problem[] {
         path: `subjects[${at}].stays`,
         message: `${subject.name} would walk to or from infinity`,
         need: 'finite distances for its marks',
+      });
+  });
+  plan.floor?.aims.forEach((aim, index) => {
+    if (aim.at.kind === 'subject') needSubject(`floor.aims[${index}].at.subjectId`, aim.at.subjectId);
+  });
+  plan.marks.forEach((mark, index) => {
+    if (mark.method === 'drawn' && (mark.place === null || plan.floor === null || mark.distanceMm === null))
+      problems.push({
+        code: 'not-drawn',
+        path: `marks[${index}].method`,
+        message: 'it is said to be drawn, and is not on the floor',
+        need: 'a place on the floor, or another way it was measured',
       });
   });
   needTarget('line.start', plan.line.start);
@@ -171,5 +186,38 @@ function timeProblems(plan: ShotPlan): Problem[] {
         });
     });
   }
-  return problems;
+  return [...problems, ...floorTimeProblems(plan)];
+}
+
+/** Keys of the camera and its aims go forward in time, within the shot. */
+function floorTimeProblems({ floor, durationS }: ShotPlan): Problem[] {
+  const tracks: [string, readonly { timeS: number }[]][] = [
+    ['floor.camera', floor?.camera ?? []],
+    ['floor.aims', floor?.aims ?? []],
+  ];
+  return tracks.flatMap(([track, keys]) =>
+    keys.flatMap(({ timeS }, index): Problem[] => {
+      const path = `${track}[${index}].timeS`;
+      const before = keys[index - 1];
+      if (before && timeS <= before.timeS)
+        return [
+          {
+            code: 'backwards',
+            path,
+            message: `it lies at ${formatTime(timeS)}, and the one before it at ${formatTime(before.timeS)}`,
+            need: 'times that go forward',
+          },
+        ];
+      if (timeS > durationS + TIME_SLACK_S)
+        return [
+          {
+            code: 'after-the-end',
+            path,
+            message: `it lies at ${formatTime(timeS)}, after the shot`,
+            need: `at most ${formatTime(durationS)}`,
+          },
+        ];
+      return [];
+    }),
+  );
 }

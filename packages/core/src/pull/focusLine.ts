@@ -1,5 +1,6 @@
-import { markDistances, minimumJerk } from '../floor/index.js';
+import { minimumJerk } from '../floor/index.js';
 import { type LensRing, withinReach } from '../kit/index.js';
+import { planDistances } from './planDistances.js';
 import { type LineTarget, rackEndS, type ShotPlan } from './shotPlan.js';
 
 /** A target put on the ring: where it is, and whether the ring gets there. */
@@ -35,7 +36,7 @@ export interface FocusLine {
  * @returns null while the line has no start
  */
 export function focusLine(plan: ShotPlan, ring: LensRing): FocusLine | null {
-  const distances = markDistances(plan.marks);
+  const { markFocusMm: distances } = planDistances(plan);
   if (plan.line.start === null) return null;
   const start = settingOf(plan.line.start, distances, ring);
   let from = start;

@@ -6,6 +6,7 @@ export { type FocusLine, focusLine, type LineMove, type LineSetting, targetDista
 export { wheelTurn, type WheelTurn } from './gears.js';
 export { landingWindow, type LandingWindow } from './landingWindow.js';
 export { focalLengthAt, isSteady, stopAt, zoneLensAt } from './opticsTrack.js';
+export { planDistances } from './planDistances.js';
 export { PLAN_LIMITS } from './planLimits.js';
 export { planNotes, type PlanNote } from './planNotes.js';
 export {

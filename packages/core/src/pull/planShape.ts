@@ -1,4 +1,16 @@
-import { type Mark, MEASURE_METHODS, STALE_REASONS, type Stay, type Subject } from '../floor/index.js';
+import {
+  type AimKey,
+  type AimTarget,
+  type FloorPlan,
+  type Landmark,
+  type Mark,
+  MEASURE_METHODS,
+  type PathKey,
+  type Place,
+  STALE_REASONS,
+  type Stay,
+  type Subject,
+} from '../floor/index.js';
 import { cameraShape, lensShape, rigShape, sharpnessShape, wheelShape } from '../kit/index.js';
 import { list, nullable, object, oneOf, quantity, type Shape, text, variant } from '../shape.js';
 import { PLAN_LIMITS as LIMITS } from './planLimits.js';
@@ -47,15 +59,55 @@ const exposure = object<ShotExposure>({
   ndStops: quantity(LIMITS.ndStops),
 });
 
+const placeFields = { xMm: quantity(LIMITS.placeMm), yMm: quantity(LIMITS.placeMm) };
+const place = object<Place>(placeFields);
+
+const floor = object<FloorPlan>({
+  camera: list(object<PathKey>({ id, timeS: time, ...placeFields, pace: oneOf('eased', 'steady') }), LIMITS.cameraKeys),
+  lensHeightMm: quantity(LIMITS.heightMm),
+  aims: list(
+    object<AimKey>({
+      id,
+      timeS: time,
+      panS: time,
+      at: variant<AimTarget>({
+        subject: object({ kind: oneOf('subject'), subjectId: id }),
+        point: object({ kind: oneOf('point'), ...placeFields }),
+        heading: object({ kind: oneOf('heading'), deg: quantity(LIMITS.headingDeg) }),
+      }),
+    }),
+    LIMITS.aims,
+  ),
+  landmarks: list(
+    object<Landmark>({
+      id,
+      name: text(LIMITS.name),
+      shape: oneOf('post', 'box', 'wall'),
+      ...placeFields,
+      widthMm: quantity(LIMITS.sizeMm),
+      depthMm: quantity(LIMITS.sizeMm),
+      turnedDeg: quantity(LIMITS.headingDeg),
+    }),
+    LIMITS.landmarks,
+  ),
+});
+
 const stay = object<Stay>({ id, markId: id, fromS: time, untilS: time });
 
-const subject = object<Subject>({ id, name: text(LIMITS.name), detail: text(LIMITS.detail), stays: list(stay, LIMITS.stays) });
+const subject = object<Subject>({
+  id,
+  name: text(LIMITS.name),
+  detail: text(LIMITS.detail),
+  heightMm: quantity(LIMITS.heightMm),
+  stays: list(stay, LIMITS.stays),
+});
 
 const mark = object<Mark>({
   id,
   letter: text(LIMITS.letter),
   subjectId: nullable(id),
   distanceMm: distance,
+  place: nullable(place),
   method: oneOf(...MEASURE_METHODS),
   uncertaintyMm: quantity(LIMITS.uncertaintyMm),
   stale: nullable(oneOf(...STALE_REASONS)),
@@ -97,6 +149,7 @@ export const planShape: Shape<ShotPlan> = object<ShotPlan>({
   wheel: nullable(wheelShape),
   rig: nullable(rigShape),
   kit,
+  floor: nullable(floor),
   subjects: list(subject, LIMITS.subjects),
   marks: list(mark, LIMITS.marks),
   beats: list(beat, LIMITS.beats),

@@ -1,8 +1,8 @@
-import type { Mark, Subject } from '../floor/index.js';
+import type { FloorPlan, Mark, Subject } from '../floor/index.js';
 import { type Camera, circleMm, type Lens, type Rig, type Sharpness, type Wheel } from '../kit/index.js';
 
 /** The number of the saved form; a change of the form raises it and adds an upgrade. */
-export const PLAN_SCHEMA = 2;
+export const PLAN_SCHEMA = 3;
 
 /** How focus is found and kept during the take. */
 export const METHODS = [
@@ -108,6 +108,8 @@ export interface ShotPlan {
   /** null until one is chosen */
   readonly rig: Rig | null;
   readonly kit: KitSources;
+  /** The set from above; null while nothing is drawn, and all distances are taped */
+  readonly floor: FloorPlan | null;
   readonly subjects: readonly Subject[];
   readonly marks: readonly Mark[];
   readonly beats: readonly Beat[];

@@ -1,3 +1,4 @@
+import { STANDING_EYES_MM } from '../floor/index.js';
 import { PLAN_SCHEMA } from './shotPlan.js';
 
 type Json = Readonly<Record<string, unknown>>;
@@ -12,6 +13,7 @@ export function upgradePlan(saved: unknown): unknown {
   for (;;) {
     const schema = isRecord(plan) ? plan['schema'] : undefined;
     if (schema === 1) plan = fromFirst(plan as Json);
+    else if (schema === 2) plan = fromSecond(plan as Json);
     else return plan;
   }
 }
@@ -22,10 +24,10 @@ function fromFirst(plan: Json): Json {
   const camera = isRecord(optics['camera']) ? optics['camera'] : {};
   const lens = isRecord(optics['lens']) ? optics['lens'] : {};
   const { focalLengthMm, widestStop } = lens;
-  const marks = Array.isArray(plan['marks']) ? (plan['marks'] as Json[]) : [];
+  const marks = (Array.isArray(plan['marks']) ? (plan['marks'] as unknown[]) : []).map((mark) => (isRecord(mark) ? mark : {}));
   return {
     ...plan,
-    schema: PLAN_SCHEMA,
+    schema: 2,
     optics: {
       ...optics,
       camera: { ...camera, mode: '', steadyingCropPercent: 0 },
@@ -52,6 +54,19 @@ function fromFirst(plan: Json): Json {
     rig: null,
     kit: { camera: null, lensId: null, wheelId: null, rigId: null },
     marks: marks.map((mark) => ({ ...mark, stale: null })),
+  };
+}
+
+/** Schema 3 knows the floor: where marks lie, and how high up is what is focused on. */
+function fromSecond(plan: Json): Json {
+  const items = (key: string) =>
+    (Array.isArray(plan[key]) ? (plan[key] as unknown[]) : []).map((item) => (isRecord(item) ? item : {}));
+  return {
+    ...plan,
+    schema: PLAN_SCHEMA,
+    floor: null,
+    subjects: items('subjects').map((subject) => ({ ...subject, heightMm: STANDING_EYES_MM })),
+    marks: items('marks').map((mark) => ({ ...mark, place: null })),
   };
 }
 

@@ -1,8 +1,11 @@
-import { isWalking, type Subject } from '../floor/index.js';
+import { type FloorDistances, isWalking, type Subject } from '../floor/index.js';
 import type { LensRing } from '../kit/index.js';
 import { depthOfField } from '../optics/index.js';
 import { type FocusLine, focalLengthAt, isSteady, type LineSetting, type ShotOptics, zoneLensAt } from '../pull/index.js';
 import type { Cause, SubjectFrames } from './pullVerdict.js';
+
+/** A distance that changes by less than this does not change. */
+const STILL_MM = 5;
 
 /**
  * Finds which move is to blame for a soft subject. Asked of the first soft frame, in this order: does a move still to land go to where the subject is?
@@ -14,7 +17,7 @@ export function causeFinder(
   ring: LensRing,
   optics: ShotOptics,
   subject: Subject,
-  distanceOfMark: ReadonlyMap<string, number>,
+  distances: FloorDistances,
   frames: SubjectFrames,
   captureFps: number,
 ): (frame: number) => Cause {
@@ -38,7 +41,9 @@ export function causeFinder(
       const hasZoomed = focalLengthAt(optics, timeS) !== optics.focalLengthMm;
       return { kind: 'zone-shrinks', by: hasZoomed ? 'zoom' : 'stop' };
     }
-    if (isWalking(subject, distanceOfMark, timeS)) return { kind: 'walks' };
+    if (isWalking(subject, distances.markFocusMm, timeS)) return { kind: 'walks' };
+    if (subject.stays.length === 1 && Math.abs(distances.focusMmAt(subject, 0) - distanceMm) > STILL_MM)
+      return { kind: 'camera-moves' };
     if (distanceMm < ring.closeFocusMm || distanceMm > ring.farthestMm) return { kind: 'out-of-reach' };
     return { kind: 'no-move' };
   };

@@ -1,6 +1,5 @@
-import { markDistances } from '../floor/index.js';
 import { ringOf, wheelDegOf, withinReach } from '../kit/index.js';
-import { landingWindow, type ShotPlan, zoneLensAt } from '../pull/index.js';
+import { landingWindow, planDistances, type ShotPlan, zoneLensAt } from '../pull/index.js';
 import { evaluatePull } from './evaluatePull.js';
 import type { PullVerdict } from './pullVerdict.js';
 
@@ -57,7 +56,7 @@ export function comparePlans(before: ShotPlan, after: ShotPlan): PlanComparison 
 
 function placesOf(plan: ShotPlan): (markId: string) => { atDeg: number; windowDeg: number } | null {
   const ring = ringOf(plan.optics.lens);
-  const distances = markDistances(plan.marks);
+  const { markFocusMm: distances } = planDistances(plan);
   return (markId) => {
     const distanceMm = distances.get(markId);
     if (distanceMm === undefined) return null;

@@ -1,6 +1,5 @@
-import { markDistances } from '../floor/index.js';
 import { ringOf } from '../kit/index.js';
-import { focusLine, type ShotPlan } from '../pull/index.js';
+import { focusLine, planDistances, type ShotPlan } from '../pull/index.js';
 import { frameCount as countFrames } from '../units/index.js';
 import { causeFinder } from './cause.js';
 import { judgeLine, judgeSubject } from './frames.js';
@@ -27,7 +26,7 @@ export function evaluatePull(plan: ShotPlan): PullVerdict {
 
   const { captureFps, durationS } = plan;
   const frameCount = countFrames(durationS, captureFps);
-  const distances = markDistances(plan.marks);
+  const distances = planDistances(plan);
   const judgedLine = judgeLine(line, ring, optics, frameCount, captureFps);
   const subjects = standing.map((subject) => judgeSubject(subject, distances, judgedLine));
 

@@ -1,8 +1,7 @@
-import { distanceAtTime } from '../floor/index.js';
 import { blurBetween, conjugates, zoneLimits } from '../optics/index.js';
 import { type FocusLine, isSteady, type ShotOptics, zoneLensAt } from '../pull/index.js';
 import type { LensRing } from '../kit/index.js';
-import type { Subject } from '../floor/index.js';
+import type { FloorDistances, Subject } from '../floor/index.js';
 import type { LineFrames, SubjectFrames } from './pullVerdict.js';
 
 /** The line's frames, with the lens's place at each, which the subjects' blur goes by. */
@@ -66,7 +65,7 @@ export function judgeLine(
 }
 
 /** Holds one subject against the line, frame by frame. */
-export function judgeSubject(subject: Subject, distanceOfMark: ReadonlyMap<string, number>, judged: JudgedLine): SubjectFrames {
+export function judgeSubject(subject: Subject, distances: FloorDistances, judged: JudgedLine): SubjectFrames {
   const { frames, objectMm, toTapeMm, focalLengthMm, circleOfConfusionMm } = judged;
   const n = frames.timesS.length;
   const result = {
@@ -77,7 +76,7 @@ export function judgeSubject(subject: Subject, distanceOfMark: ReadonlyMap<strin
     sharp: new Uint8Array(n),
   };
   for (let i = 0; i < n; i++) {
-    const distanceMm = distanceAtTime(subject, distanceOfMark, frames.timesS[i]!);
+    const distanceMm = distances.focusMmAt(subject, frames.timesS[i]!);
     const subjectObjectMm = Math.max(distanceMm - toTapeMm[i]!, CLOSEST_OBJECT_MM);
     const blurMm = blurBetween(focalLengthMm[i]!, frames.fNumber[i]!, objectMm[i]!, subjectObjectMm);
     result.distanceMm[i] = distanceMm;

@@ -100,6 +100,8 @@ function why({ cause, subjectId }: SoftSpan, verdict: JudgedPull, plan: ShotPlan
         : ', because zooming in makes the zone too thin';
     case 'walks':
       return ` while ${subjectName(plan, subjectId)} walks and no pull follows`;
+    case 'camera-moves':
+      return ' while the camera moves and no pull follows';
     case 'out-of-reach':
       return `: outside what the ring reaches (${formatDistance(plan.optics.lens.closeFocusMm, units)} to ∞)`;
     case 'no-move':

@@ -18,6 +18,8 @@ export type Cause =
   | { readonly kind: 'zone-shrinks'; readonly by: 'stop' | 'zoom' }
   /** The subject walks, and the line does not go with it */
   | { readonly kind: 'walks' }
+  /** The subject stands, and the camera moves or pans while the line does not go with it */
+  | { readonly kind: 'camera-moves' }
   /** The target lies outside what the ring reaches */
   | { readonly kind: 'out-of-reach' }
   /** The line never goes where the subject is */

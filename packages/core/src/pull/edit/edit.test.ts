@@ -6,7 +6,9 @@ import {
   addRack,
   addStay,
   addSubject,
+  addSubjectAt,
   changeBeat,
+  changeCameraKey,
   cameraMoved,
   changeMark,
   changeOpticsMove,
@@ -14,17 +16,24 @@ import {
   changeStay,
   changeSubject,
   checkPlan,
+  clearFloor,
   dragRackEdge,
+  goByDrawing,
   marksHold,
+  moveCameraTo,
   newPlan,
+  placeMark,
   rackEndS,
   rackRoom,
   rackStartFrom,
+  removeAim,
   removeBeat,
+  removeCameraKey,
   removeMark,
   removeOpticsMove,
   removeRack,
   removeSubject,
+  setAim,
   setDuration,
   setFocalLength,
   setLens,
@@ -32,6 +41,8 @@ import {
   setStop,
   shortestDurationS,
   type ShotPlan,
+  startFloor,
+  walkTo,
 } from '../index';
 
 describe('from two tape measures to a line', () => {
@@ -147,6 +158,10 @@ test('someone walks on: leaves in time, arrives, stays', () => {
 test('whatever is edited, the plan stays one that can be stored', () => {
   const time = fc.double({ min: -5, max: 30, noNaN: true });
   const distance = fc.double({ min: 300, max: 30_000, noNaN: true });
+  const place = fc.record({
+    xMm: fc.double({ min: -600_000, max: 600_000, noNaN: true }),
+    yMm: fc.double({ min: -9000, max: 9000, noNaN: true }),
+  });
   const track = fc.constantFrom('stopPulls' as const, 'zooms' as const);
   const any = (prefix: string) => fc.integer({ min: 1, max: 4 }).map((n) => `${prefix}-${n}`);
   const step: fc.Arbitrary<(plan: ShotPlan) => ShotPlan> = fc.oneof(
@@ -196,6 +211,40 @@ test('whatever is edited, the plan stays one that can be stored', () => {
         (plan: ShotPlan) =>
           changeBeat(plan, id, { fromS, toS }),
     ),
+    fc.tuple(any('mark'), place).map(
+      ([id, at]) =>
+        (plan: ShotPlan) =>
+          placeMark(startFloor(plan), id, at),
+    ),
+    fc.tuple(place, time).map(
+      ([at, timeS]) =>
+        (plan: ShotPlan) =>
+          moveCameraTo(startFloor(plan), at, timeS),
+    ),
+    fc.tuple(any('camera'), place, time).map(
+      ([id, at, timeS]) =>
+        (plan: ShotPlan) =>
+          changeCameraKey(plan, id, { ...at, timeS }),
+    ),
+    fc.tuple(any('subject'), place, time).map(
+      ([id, at, timeS]) =>
+        (plan: ShotPlan) =>
+          walkTo(startFloor(plan), id, at, timeS),
+    ),
+    fc.tuple(any('subject'), time, fc.boolean()).map(
+      ([id, timeS, isNew]) =>
+        (plan: ShotPlan) =>
+          plan.subjects.some((subject) => subject.id === id)
+            ? setAim(plan, { kind: 'subject', subjectId: id }, timeS, isNew)
+            : plan,
+    ),
+    fc.tuple(place, fc.constantFrom('aim-1', 'aim-2', 'camera-1', 'camera-2')).map(
+      ([at, id]) =>
+        (plan: ShotPlan) =>
+          removeAim(removeCameraKey(addSubjectAt(plan, 'Maren', at), id), id),
+    ),
+    any('mark').map((id) => (plan: ShotPlan) => goByDrawing(plan, id)),
+    fc.constantFrom(clearFloor, startFloor),
     any('beat').map((id) => (plan: ShotPlan) => removeBeat(plan, id)),
     time.map((durationS) => (plan: ShotPlan) => setDuration(plan, durationS)),
     fc

@@ -10,8 +10,27 @@ export {
   takeRig,
   takeWheel,
 } from './gear.js';
+export {
+  addLandmark,
+  addSubjectAt,
+  changeCameraKey,
+  changeLandmark,
+  clearFloor,
+  goByDrawing,
+  moveCameraTo,
+  placeMark,
+  removeAim,
+  removeCameraKey,
+  removeLandmark,
+  setAim,
+  setLensHeight,
+  setSubjectHeight,
+  startFloor,
+  walkTo,
+} from './floor.js';
 export { changeMark, marksHold, removeMark, staleMarks } from './marks.js';
 export { newPlan } from './newPlan.js';
+export { redrawn } from './redrawn.js';
 export {
   addOpticsMove,
   cameraMoved,

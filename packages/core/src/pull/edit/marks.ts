@@ -1,8 +1,9 @@
 import type { Mark, StaleReason } from '../../floor/index.js';
 import type { LineTarget, ShotPlan } from '../shotPlan.js';
 import { withItem, without } from './ids.js';
+import { redrawn } from './redrawn.js';
 
-/** Measures a mark again, which makes its distance hold, or corrects what is said of it. */
+/** Measures a mark again, which makes its distance hold (one that was only drawn is then taped), or corrects what is said of it. */
 export function changeMark(
   plan: ShotPlan,
   id: string,
@@ -13,7 +14,9 @@ export function changeMark(
     marks: withItem(plan.marks, id, (mark) => ({
       ...mark,
       ...changes,
-      ...(changes.distanceMm === undefined ? {} : { stale: null }),
+      ...(changes.distanceMm === undefined
+        ? {}
+        : { stale: null, method: changes.method ?? (mark.method === 'drawn' ? 'tape' : mark.method) }),
     })),
   };
 }
@@ -35,11 +38,11 @@ export function removeMark(plan: ShotPlan, id: string): ShotPlan {
   const mark = plan.marks.find((item) => item.id === id);
   if (!mark) return plan;
   const freed = freeTarget(plan, mark);
-  return {
+  return redrawn({
     ...freed,
     marks: without(freed.marks, id),
     subjects: freed.subjects.map((subject) => ({ ...subject, stays: subject.stays.filter((stay) => stay.markId !== id) })),
-  };
+  });
 }
 
 /** Puts a mark's plain distance wherever the line goes to the mark. */

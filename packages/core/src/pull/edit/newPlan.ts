@@ -28,6 +28,7 @@ export function newPlan(like?: ShotPlan): ShotPlan {
     wheel: like?.wheel ?? null,
     rig: like?.rig ?? null,
     kit: like?.kit ?? { camera: null, lensId: null, wheelId: null, rigId: null },
+    floor: null,
     subjects: [],
     marks: [],
     beats: [],

@@ -2,7 +2,7 @@ import { ringOf, withinReach } from '../../kit/index.js';
 import { handTimeS, pullDifficultyBits } from '../difficulty.js';
 import { targetDistanceMm } from '../focusLine.js';
 import { landingWindow } from '../landingWindow.js';
-import { markDistances } from '../../floor/index.js';
+import { planDistances } from '../planDistances.js';
 import { zoneLensAt } from '../opticsTrack.js';
 import { PLAN_LIMITS } from '../planLimits.js';
 import { type Beat, type LineTarget, type Rack, rackEndS, type ShotPlan } from '../shotPlan.js';
@@ -107,7 +107,7 @@ function freeGap(plan: ShotPlan, atS: number): { fromS: number; toS: number; bef
 
 function comfortableS(plan: ShotPlan, from: LineTarget, to: LineTarget, atS: number): number {
   const ring = ringOf(plan.optics.lens);
-  const distances = markDistances(plan.marks);
+  const { markFocusMm: distances } = planDistances(plan);
   const angle = (target: LineTarget) => ring.angleAt(withinReach(ring, targetDistanceMm(target, distances)));
   const window = landingWindow(zoneLensAt(plan.optics, atS), ring, withinReach(ring, targetDistanceMm(to, distances)));
   const needS = handTimeS(pullDifficultyBits(Math.abs(angle(to) - angle(from)), window.widthDeg));

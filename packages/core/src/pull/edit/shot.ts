@@ -2,13 +2,15 @@ import { PLAN_LIMITS } from '../planLimits.js';
 import { type OpticsMove, rackEndS, type ShotPlan } from '../shotPlan.js';
 import { SHORTEST_BEAT_S } from './beats.js';
 import { clamp } from './ids.js';
+import { floorEndS } from './redrawn.js';
 
-/** The shortest the shot can be with its moves, and its turns of stop and focal length, where they are. */
-export function shortestDurationS({ line, optics }: ShotPlan): number {
+/** The shortest the shot can be with its moves, its turns of stop and focal length, and the camera's ways, where they are. */
+export function shortestDurationS(plan: ShotPlan): number {
+  const { line, optics } = plan;
   const ends = [...line.moves, ...optics.zooms, ...optics.stopPulls].map((move: Pick<OpticsMove, 'startS' | 'durationS'>) =>
     rackEndS(move),
   );
-  return Math.max(PLAN_LIMITS.durationS.min, ...ends);
+  return Math.max(PLAN_LIMITS.durationS.min, floorEndS(plan), ...ends);
 }
 
 /**

@@ -1,8 +1,10 @@
-import type { Mark, Stay, Subject } from '../../floor/index.js';
+import { type Mark, STANDING_EYES_MM, type Stay, type Subject } from '../../floor/index.js';
 import { PLAN_LIMITS } from '../planLimits.js';
 import type { ShotPlan } from '../shotPlan.js';
 import { clamp, nextId, nextLetter, withItem, without } from './ids.js';
+import { cameraHeading } from './cameraHeading.js';
 import { freeTarget } from './marks.js';
+import { redrawn } from './redrawn.js';
 
 /** One standard deviation of a careful tape measurement: an assumption, shown with the mark. */
 const TAPE_UNCERTAINTY_MM = 10;
@@ -19,7 +21,7 @@ export function addSubject(plan: ShotPlan, { name, distanceMm }: { name: string;
   const isFirst = plan.line.start === null;
   return {
     ...plan,
-    subjects: [...plan.subjects, { id: subjectId, name, detail: 'near eye', stays: [stay] }],
+    subjects: [...plan.subjects, { id: subjectId, name, detail: 'near eye', heightMm: STANDING_EYES_MM, stays: [stay] }],
     marks: [...plan.marks, mark],
     beats: isFirst
       ? [...plan.beats, { id: nextId('beat', plan.beats), subjectId, fromS: 0, toS: plan.durationS, requiredShare: 1, why: '' }]
@@ -28,7 +30,11 @@ export function addSubject(plan: ShotPlan, { name, distanceMm }: { name: string;
   };
 }
 
-export function changeSubject(plan: ShotPlan, id: string, changes: Partial<Pick<Subject, 'name' | 'detail'>>): ShotPlan {
+export function changeSubject(
+  plan: ShotPlan,
+  id: string,
+  changes: Partial<Pick<Subject, 'name' | 'detail' | 'heightMm'>>,
+): ShotPlan {
   return { ...plan, subjects: withItem(plan.subjects, id, (subject) => ({ ...subject, ...changes })) };
 }
 
@@ -36,12 +42,21 @@ export function changeSubject(plan: ShotPlan, id: string, changes: Partial<Pick<
 export function removeSubject(plan: ShotPlan, id: string): ShotPlan {
   const owned = plan.marks.filter((mark) => mark.subjectId === id);
   const freed = owned.reduce((rest, mark) => freeTarget(rest, mark), plan);
-  return {
+  return redrawn({
     ...freed,
+    floor: freed.floor && {
+      ...freed.floor,
+      // what looked at them keeps looking where they were
+      aims: freed.floor.aims.map((aim) =>
+        aim.at.kind === 'subject' && aim.at.subjectId === id
+          ? { ...aim, at: { kind: 'heading', deg: cameraHeading(plan, aim.timeS) } }
+          : aim,
+      ),
+    },
     subjects: without(freed.subjects, id),
     marks: freed.marks.filter((mark) => mark.subjectId !== id),
     beats: freed.beats.filter((beat) => beat.subjectId !== id),
-  };
+  });
 }
 
 /**
@@ -88,16 +103,18 @@ export function changeStay(
     const fromS = clamp(changes.fromS ?? stay.fromS, lowS, changes.untilS === undefined ? stay.untilS : highS);
     return { ...stay, fromS, untilS: clamp(changes.untilS ?? stay.untilS, fromS, highS) };
   });
-  return { ...plan, subjects: withItem(plan.subjects, subjectId, (item) => ({ ...item, stays })) };
+  return redrawn({ ...plan, subjects: withItem(plan.subjects, subjectId, (item) => ({ ...item, stays })) });
 }
 
-function markFor(plan: ShotPlan, subjectId: string, distanceMm: number | null): Mark {
+/** A mark that nobody has yet, taped at a distance. */
+export function markFor(plan: ShotPlan, subjectId: string, distanceMm: number | null): Mark {
   return {
     id: nextId('mark', plan.marks),
     letter: nextLetter(plan.marks),
     subjectId,
     distanceMm: distanceMm === null ? null : clamp(distanceMm, PLAN_LIMITS.distanceMm.min, PLAN_LIMITS.distanceMm.max),
     method: 'tape',
+    place: null,
     uncertaintyMm: TAPE_UNCERTAINTY_MM,
     stale: null,
     note: '',

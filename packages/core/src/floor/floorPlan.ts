@@ -1,0 +1,45 @@
+import type { Place } from './place.js';
+
+/** A place at a time. Between two of them one moves; two at one place are a hold. */
+export interface PathKey extends Place {
+  readonly id: string;
+  readonly timeS: number;
+  /** How one gets here from the key before: smooth at both ends, or at one speed */
+  readonly pace: 'eased' | 'steady';
+}
+
+/** What the camera looks at: someone, wherever they go; a point; or a heading. */
+export type AimTarget =
+  | { readonly kind: 'subject'; readonly subjectId: string }
+  | { readonly kind: 'point'; readonly xMm: number; readonly yMm: number }
+  | { readonly kind: 'heading'; readonly deg: number };
+
+/** From a time on the camera looks there. Between two aims it pans over, smooth at both ends. */
+export interface AimKey {
+  readonly id: string;
+  readonly timeS: number;
+  /** The pan from the aim before takes this long and ends at `timeS`; 0 for a cut of the aim */
+  readonly panS: number;
+  readonly at: AimTarget;
+}
+
+/** A thing on the set that does not move: to find one's way by, or to focus on while nobody stands there. */
+export interface Landmark extends Place {
+  readonly id: string;
+  readonly name: string;
+  readonly shape: 'post' | 'box' | 'wall';
+  /** Across and along; of a post both are its diameter, of a wall the second is its thickness */
+  readonly widthMm: number;
+  readonly depthMm: number;
+  readonly turnedDeg: number;
+}
+
+/** The set from above: where the camera goes, what it looks at, and what stands there. Where people go is told by their stays at marks. */
+export interface FloorPlan {
+  /** In order of time, at least one; before the first it stands there, after the last it stays */
+  readonly camera: readonly PathKey[];
+  readonly lensHeightMm: number;
+  /** In order of time, at least one */
+  readonly aims: readonly AimKey[];
+  readonly landmarks: readonly Landmark[];
+}

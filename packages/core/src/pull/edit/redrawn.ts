@@ -1,0 +1,22 @@
+import { planDistances } from '../planDistances.js';
+import { PLAN_LIMITS as LIMITS } from '../planLimits.js';
+import type { ShotPlan } from '../shotPlan.js';
+import { clamp } from './ids.js';
+
+/** Distances that are only drawn, as the drawing has them now: what a tape would read there. */
+export function redrawn(plan: ShotPlan): ShotPlan {
+  if (plan.floor === null || plan.marks.every(({ method }) => method !== 'drawn')) return plan;
+  const { drawnTapeMm } = planDistances(plan);
+  const marks = plan.marks.map((mark) => {
+    const tapeMm = drawnTapeMm.get(mark.id);
+    if (mark.method !== 'drawn' || tapeMm === undefined) return mark;
+    const distanceMm = clamp(tapeMm, LIMITS.distanceMm.min, LIMITS.distanceMm.max);
+    return mark.distanceMm === distanceMm ? mark : { ...mark, distanceMm };
+  });
+  return { ...plan, marks };
+}
+
+/** When the last key of the camera, or its last pan, is done: the shot is not shorter than that. */
+export function floorEndS({ floor }: ShotPlan): number {
+  return floor === null ? 0 : Math.max(...floor.camera.map(({ timeS }) => timeS), ...floor.aims.map(({ timeS }) => timeS));
+}
