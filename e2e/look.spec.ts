@@ -44,6 +44,15 @@ const SCREENS: readonly { readonly name: string; readonly open: (heron: Heron) =
     },
   })),
   {
+    name: 'floor',
+    open: async (heron) => {
+      await heron.openCopy('4B', 'setup');
+      await heron.page.getByRole('link', { name: /Floor/ }).click();
+      await heron.page.getByRole('button', { name: 'Draw the set' }).click();
+      await heron.page.getByTestId('floor-mark-D').focus();
+    },
+  },
+  {
     name: 'pull before the first distance',
     open: async (heron) => {
       const productionId = await heron.newProduction('Empty film');

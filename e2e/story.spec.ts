@@ -82,7 +82,7 @@ test.describe('from two tape measures to a verdict', () => {
     await expect(page.getByTestId('focal-length')).toHaveValue('75');
     await page.locator('body').press('Escape');
     await page.evaluate(() => (document.activeElement as HTMLElement).blur());
-    await keyboard.press('2');
+    await keyboard.press('3');
 
     await expect(page.getByRole('heading', { name: 'Who must be sharp first?' })).toBeVisible();
     await keyboard.type('Old Tam');

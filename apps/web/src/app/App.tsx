@@ -22,6 +22,7 @@ const router = createBrowserRouter(
       children: [
         { index: true, element: <Navigate to="pull" replace /> },
         { path: 'setup', lazy: async () => ({ Component: (await pages.setup()).SetupPage }) },
+        { path: 'floor', lazy: async () => ({ Component: (await pages.floor()).FloorPage }) },
         { path: 'pull', lazy: async () => ({ Component: (await pages.pull()).PullPage }) },
       ],
     },

@@ -12,7 +12,8 @@ const EVERYWHERE: readonly ScreenKey[] = [
 
 const IN_A_SHOT: readonly ScreenKey[] = [
   { keys: ['1'], does: 'go to Set-up' },
-  { keys: ['2'], does: 'go to Pull' },
+  { keys: ['2'], does: 'go to Floor' },
+  { keys: ['3'], does: 'go to Pull' },
   { keys: ['0'], does: 'back to Shots' },
 ];
 
@@ -44,6 +45,18 @@ export const KEYS = {
     { keys: ['1', '–', '5'], does: 'lenses, cameras, wheels, rigs, the zone bench' },
     { keys: ['0'], does: 'back to Shots' },
     ...FIELD,
+    ...EVERYWHERE,
+  ],
+  floor: [
+    { keys: ['Space'], does: 'play and stop' },
+    { keys: [',', '.'], does: 'step a frame' },
+    { keys: ['←', '↑', '→', '↓'], does: 'on a mark, a camera key or a landmark: move it 10 cm; with Shift a metre' },
+    { keys: ['+', '−'], does: 'draw larger, or smaller' },
+    { keys: ['F'], does: 'fit all of it in' },
+    { keys: ['Del'], does: 'remove what is selected' },
+    { keys: ['Esc'], does: 'put the tool down; select nothing; give up a drag' },
+    ...FIELD.slice(0, 2),
+    ...IN_A_SHOT,
     ...EVERYWHERE,
   ],
   pull: [

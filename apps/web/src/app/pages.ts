@@ -4,6 +4,7 @@ export const pages = {
   shots: () => import('../features/shots/ShotsPage'),
   shot: () => import('../features/shot/ShotPage'),
   setup: () => import('../features/setup/SetupPage'),
+  floor: () => import('../features/floor/FloorPage'),
   kit: () => import('../features/kit/KitPage'),
   pull: () => import('../features/pull/PullPage'),
 };
@@ -11,7 +12,7 @@ export const pages = {
 /** Starts loading what an address will need, all at once rather than one after the other has run. */
 export function preload(path: string): void {
   const needed = path.startsWith('/shots/')
-    ? [pages.shot, path.endsWith('/setup') ? pages.setup : pages.pull]
+    ? [pages.shot, path.endsWith('/setup') ? pages.setup : path.endsWith('/floor') ? pages.floor : pages.pull]
     : path.startsWith('/kit')
       ? [pages.kit]
       : path.endsWith('/shots')

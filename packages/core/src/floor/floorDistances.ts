@@ -81,9 +81,7 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
     if (sight) drawnTapeMm.set(mark.id, sight.tapeMm);
     markFocusMm.set(
       mark.id,
-      sight && mark.distanceMm !== null
-        ? Math.max(sight.depthMm + shiftOf(mark, sight), NEAREST_DEPTH_MM)
-        : (mark.distanceMm ?? Infinity),
+      sight && mark.distanceMm !== null ? focusMm(sight, shiftOf(mark, sight)) : (mark.distanceMm ?? Infinity),
     );
   }
 
@@ -98,13 +96,18 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
     focusMmAt(subject, timeS) {
       const place = floor && placeAt(subject, markOf, timeS);
       if (!place) return distanceAtTime(subject, taped, timeS);
-      const { depthMm } = sightOf(place, subject.heightMm, timeS)!;
       const { fromIndex, toIndex, progress } = whereAt(subject, timeS);
       const from = shiftAt(subject, fromIndex);
       const shift = from + (shiftAt(subject, toIndex) - from) * progress;
-      return Math.max(depthMm + shift, NEAREST_DEPTH_MM);
+      return focusMm(sightOf(place, subject.heightMm, timeS)!, shift);
     },
   };
+}
+
+/** What the ring must be set to: the depth, with what the tape says more than the drawing taken along the axis. */
+function focusMm({ depthMm, tapeMm }: SightOf, shiftMm: number): number {
+  const alongAxis = tapeMm > 0 ? depthMm / tapeMm : 1;
+  return Math.max(depthMm + shiftMm * alongAxis, NEAREST_DEPTH_MM);
 }
 
 /** A place as the lens sees it. */

@@ -1,5 +1,6 @@
 import {
   changeMark,
+  goByDrawing,
   type Mark,
   MEASURE_METHODS,
   type MeasureMethod,
@@ -20,6 +21,7 @@ const METHOD_WORDS: Readonly<Record<MeasureMethod, string>> = {
   picture: 'the picture',
   eye: 'eye',
   'stand-in': 'a stand-in',
+  drawn: 'the drawing',
 };
 
 /** What is known of a mark besides its distance: its letter, how it was measured and how well, and a note. */
@@ -43,8 +45,15 @@ export function MarkDetails({ mark, units }: { readonly mark: Mark; readonly uni
           <span className="field-label">measured by</span>
           <Select
             value={mark.method}
-            options={MEASURE_METHODS.map((value) => ({ value, label: METHOD_WORDS[value] }))}
-            onChange={(method) => change('how it was measured', { method })}
+            options={MEASURE_METHODS.filter((value) => value !== 'drawn' || mark.place !== null).map((value) => ({
+              value,
+              label: METHOD_WORDS[value],
+            }))}
+            onChange={(method) =>
+              method === 'drawn'
+                ? dispatch(editPlan(`go by the drawing at ${mark.letter}`, (now) => goByDrawing(now, mark.id)))
+                : change('how it was measured', { method })
+            }
           />
         </label>
         <NumberField

@@ -1,9 +1,8 @@
 import { addRack, removeBeat, removeRack, type ShotPlan } from '@still-heron/core';
-import { useEffect, useRef } from 'react';
 import { useKeys } from '../../app/useKeys';
 import { axisChosen } from '../../app/preferences';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
-import { itemSelected, playheadMoved, playStopped, playToggled, selectSession } from '../shot/sessionSlice';
+import { itemSelected, selectSession } from '../shot/sessionSlice';
 import { editPlan, selectPlan } from '../shot/shotSlice';
 import { useUnits } from '../shot/useUnits';
 import { useVerdict } from '../shot/useVerdict';
@@ -13,6 +12,7 @@ import { PullSide } from './PullSide';
 import { SomeoneForm } from './SomeoneForm';
 import { Transport } from './Transport';
 import { PlanDoubts } from './PlanDoubts';
+import { usePlaying, usePlayKeys } from '../shot/usePlaying';
 import { VerdictSentence } from './VerdictSentence';
 import './pull.css';
 
@@ -58,18 +58,7 @@ function FirstDistance() {
 function usePullKeys(plan: ShotPlan): void {
   const dispatch = useAppDispatch();
   const store = useAppStore();
-  const step = (frames: number) => () => {
-    const { timeS } = selectSession(store.getState());
-    const frame = Math.round(timeS * plan.captureFps) + frames;
-    dispatch(playStopped());
-    dispatch(playheadMoved(Math.min(Math.max(frame / plan.captureFps, 0), plan.durationS)));
-  };
-  useKeys('space', () => dispatch(playToggled()), {
-    preventDefault: true,
-    ignoreEventWhen: ({ target }) => target instanceof HTMLButtonElement,
-  });
-  useKeys(',', step(-1), { useKey: true });
-  useKeys('.', step(1), { useKey: true });
+  usePlayKeys(plan);
   useKeys('n', () => document.getElementById('someone-name')?.focus(), { preventDefault: true });
   useKeys('h', () => dispatch(axisChosen(store.getState().preferences.axis === 'hand' ? 'distance' : 'hand')));
   useKeys('p', () => {
@@ -84,26 +73,4 @@ function usePullKeys(plan: ShotPlan): void {
     if (selection?.kind === 'beat') dispatch(editPlan('remove a beat', (now) => removeBeat(now, selection.id)));
     if (selection) dispatch(itemSelected(null));
   });
-}
-
-/** Runs the playhead in real time from where it stands; at the end it stops, and starts over from the beginning. */
-function usePlaying(durationS: number): void {
-  const dispatch = useAppDispatch();
-  const store = useAppStore();
-  const isPlaying = useAppSelector((state) => selectSession(state).isPlaying);
-  const request = useRef(0);
-  useEffect(() => {
-    if (!isPlaying) return undefined;
-    const { timeS } = selectSession(store.getState());
-    const fromS = timeS >= durationS - 1e-3 ? 0 : timeS;
-    const startedMs = performance.now();
-    const tick = (nowMs: number) => {
-      const at = fromS + Math.max(0, nowMs - startedMs) / 1000;
-      dispatch(playheadMoved(Math.min(at, durationS)));
-      if (at >= durationS) dispatch(playStopped());
-      else request.current = requestAnimationFrame(tick);
-    };
-    request.current = requestAnimationFrame(tick);
-    return () => cancelAnimationFrame(request.current);
-  }, [isPlaying, durationS, dispatch, store]);
 }

@@ -48,6 +48,7 @@ test('it starts where the line starts, else at the first mark, else at 2.4 m', (
     method: 'tape' as const,
     uncertaintyMm: 10,
     stale: null,
+    place: null,
     note: '',
   }));
   expect(firstFocusMm(newPlan())).toBe(2400);

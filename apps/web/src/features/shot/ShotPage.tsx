@@ -22,10 +22,12 @@ export function ShotPage() {
   const { error, retry } = useOpenShot(shotId);
   const isOpen = useAppSelector((state) => selectSaving(state).shotId === shotId && selectPlan(state) !== null);
   const productionId = useAppSelector((state) => selectSaving(state).productionId);
-  const screen: Screen = useMatch('/shots/:shotId/setup') ? 'setup' : 'pull';
+  const step = useMatch('/shots/:shotId/:step')?.params.step;
+  const screen: Screen = step === 'setup' || step === 'floor' ? step : 'pull';
   const navigate = useNavigate();
   useKeys('1', () => void navigate(`/shots/${shotId}/setup`));
-  useKeys('2', () => void navigate(`/shots/${shotId}/pull`));
+  useKeys('2', () => void navigate(`/shots/${shotId}/floor`));
+  useKeys('3', () => void navigate(`/shots/${shotId}/pull`));
   useKeys('0', () => void navigate(productionId ? `/productions/${productionId}/shots` : '/'));
   useJudging();
   return (

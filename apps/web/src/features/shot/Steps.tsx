@@ -1,4 +1,4 @@
-import { ringOf, type ShotPlan } from '@still-heron/core';
+import { planDistances, ringOf, type ShotPlan } from '@still-heron/core';
 import { NavLink } from 'react-router';
 import { useAppSelector } from '../../app/store';
 import type { JudgedPlan } from '../../workers/latestWins';
@@ -17,6 +17,7 @@ export function Steps({ shotId }: { readonly shotId: string }) {
   const changes = useGearChanges(plan);
   const steps = [
     { path: 'setup', name: 'Set-up', state: setupState(plan, changes?.length ?? 0) },
+    { path: 'floor', name: 'Floor', state: floorState(plan) },
     { path: 'pull', name: 'Pull', state: pullState(plan, judged) },
   ];
   return (
@@ -49,6 +50,16 @@ function setupState(plan: ShotPlan, changes: number): StepState {
   );
   const isDoubtful = plan.marks.some(({ stale }) => stale !== null) || plan.optics.lens.response === 'speed';
   return isOutside || isDoubtful || changes > 0 ? 'needs a look' : 'ready';
+}
+
+/** The floor is a choice: a shot can be taped alone. It needs a look when someone comes behind the camera. */
+function floorState(plan: ShotPlan): StepState {
+  if (plan.floor === null) return 'untouched';
+  const { sightAt } = planDistances(plan);
+  const isBehind = plan.subjects.some((subject) =>
+    subject.stays.some(({ fromS }) => (sightAt(subject, fromS)?.depthMm ?? 1) <= 0),
+  );
+  return isBehind ? 'needs a look' : plan.subjects.length > 0 ? 'ready' : 'under way';
 }
 
 function pullState(plan: ShotPlan, judged: JudgedPlan | null): StepState {

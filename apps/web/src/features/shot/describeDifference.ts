@@ -23,6 +23,7 @@ export function describeDifference(a: ShotDocument, b: ShotDocument): string {
     ['the rig', ({ plan }) => plan.rig],
     ['what is taken from the kit', ({ plan }) => plan.kit],
     ['how sharp is sharp', ({ plan }) => plan.optics.sharpness],
+    ['the floor', ({ plan }) => plan.floor],
     ['the people', ({ plan }) => plan.subjects],
     ['the marks', ({ plan }) => plan.marks],
     ['who must be sharp when', ({ plan }) => plan.beats],

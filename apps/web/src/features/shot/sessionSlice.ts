@@ -9,7 +9,7 @@ export interface Session {
   readonly triedMm: number | null;
 }
 
-export type Selection = { readonly kind: 'move' | 'beat' | 'subject' | 'mark'; readonly id: string };
+export type Selection = { readonly kind: 'move' | 'beat' | 'subject' | 'mark' | 'camera' | 'landmark'; readonly id: string };
 
 const slice = createSlice({
   name: 'session',

@@ -1,0 +1,32 @@
+import { MM_PER_FOOT, MM_PER_METRE, PLAN_LIMITS, type UnitSystem } from '@still-heron/core';
+import { NumberField } from '../../fields/NumberField';
+
+/** A length on the floor, in metres or feet; it may be negative where it is a place. */
+export function FloorLength({
+  label,
+  mm,
+  units,
+  isPlace = false,
+  onChange,
+}: {
+  label: string;
+  mm: number;
+  units: UnitSystem;
+  isPlace?: boolean;
+  onChange: (mm: number, gesture: string) => void;
+}) {
+  const perUnit = units === 'metric' ? MM_PER_METRE : MM_PER_FOOT;
+  const limit = isPlace ? PLAN_LIMITS.placeMm : PLAN_LIMITS.heightMm;
+  return (
+    <NumberField
+      label={label}
+      unit={units === 'metric' ? 'm' : 'ft'}
+      decimals={2}
+      step={units === 'metric' ? 0.05 : 0.25}
+      min={Math.ceil(limit.min / perUnit)}
+      max={Math.floor(limit.max / perUnit)}
+      value={mm / perUnit}
+      onChange={(value, gesture) => onChange(value * perUnit, gesture)}
+    />
+  );
+}

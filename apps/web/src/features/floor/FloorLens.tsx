@@ -1,0 +1,12 @@
+import type { FloorLayout } from './floorLayout';
+
+/** The camera where it stands now, looking along its axis; the red line is its image plane, where the tape begins. */
+export function FloorLens({ layout: { camera, cameraTurnDeg } }: { readonly layout: FloorLayout }) {
+  return (
+    <g transform={`translate(${camera[0]},${camera[1]}) rotate(${cameraTurnDeg})`} className="floor-camera" aria-hidden="true">
+      <rect x={-26} y={-13} width={28} height={26} rx={3} />
+      <rect x={2} y={-7} width={12} height={14} rx={1} />
+      <line y1={-19} y2={19} />
+    </g>
+  );
+}

@@ -1,0 +1,95 @@
+import {
+  formatGap,
+  formatTime,
+  frameAtOrAfter,
+  type JudgedPull,
+  planDistances,
+  ringOf,
+  type ShotPlan,
+  type UnitSystem,
+  wheelDegOf,
+  withinReach,
+} from '@still-heron/core';
+import { useAppSelector } from '../../app/store';
+import { selectSession } from '../shot/sessionSlice';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly verdict: JudgedPull | null;
+  readonly units: UnitSystem;
+}
+
+/** How long speed is measured over, around the playhead. */
+const AROUND_S = 0.1;
+
+/** What the lens makes of everyone at the playhead: in the zone or not, how they move, and what the ring must do for it. */
+export function FloorSentence({ plan, verdict, units }: Props) {
+  const { timeS, selection } = useAppSelector(selectSession);
+  const distances = planDistances(plan);
+  const chosen = plan.subjects.find(({ id }) => id === selection?.id);
+  const subject = chosen ?? neededNow(plan, timeS) ?? plan.subjects[0];
+  if (!subject) return <p className="sentence">Nobody is on the floor yet. Take Someone, and press where they stand.</p>;
+  const sight = distances.sightAt(subject, timeS);
+  if (!sight) return <p className="sentence">{subject.name} is not on the floor: at infinity, or taped alone.</p>;
+  if (sight.depthMm <= 0)
+    return (
+      <p className="sentence">
+        <span className="tone-soft">{subject.name} is behind the camera</span> at {formatTime(timeS)}: turn it, or put them before
+        it.
+      </p>
+    );
+  const [beforeMm, afterMm] = [
+    distances.focusMmAt(subject, Math.max(timeS - AROUND_S, 0)),
+    distances.focusMmAt(subject, Math.min(timeS + AROUND_S, plan.durationS)),
+  ];
+  const overS = Math.min(timeS + AROUND_S, plan.durationS) - Math.max(timeS - AROUND_S, 0);
+  const perS = (afterMm - beforeMm) / overS;
+  const ring = ringOf(plan.optics.lens);
+  const turnPerS =
+    Math.abs(wheelDegOf(plan.wheel, ring.angleAt(withinReach(ring, afterMm)) - ring.angleAt(withinReach(ring, beforeMm)))) /
+    overS;
+  return (
+    <p className="sentence" data-testid="floor-sentence">
+      <Standing subjectId={subject.id} name={subject.name} verdict={verdict} timeS={timeS} units={units} />{' '}
+      {Math.abs(perS) < 20
+        ? 'The distance stays.'
+        : `${formatGap(perS, units)} a second ${perS < 0 ? 'nearer' : 'farther'}: the ${plan.wheel ? 'wheel' : 'ring'} must turn ${turnPerS.toFixed(0)}°/s.`}
+    </p>
+  );
+}
+
+function Standing({
+  subjectId,
+  name,
+  verdict,
+  timeS,
+  units,
+}: {
+  subjectId: string;
+  name: string;
+  verdict: JudgedPull | null;
+  timeS: number;
+  units: UnitSystem;
+}) {
+  const frames = verdict?.subjects.find((item) => item.subjectId === subjectId);
+  if (!verdict || !frames) return <span>{name} is on the floor; nobody has to be sharp yet.</span>;
+  const frame = Math.min(frameAtOrAfter(timeS, verdict.captureFps), verdict.frameCount - 1);
+  const marginMm = frames.marginMm[frame]!;
+  if (frames.sharp[frame])
+    return (
+      <span className="tone-sharp">
+        {name} is sharp{marginMm === Infinity ? '.' : `, with ${formatGap(marginMm, units)} to spare.`}
+      </span>
+    );
+  const isInFront = frames.distanceMm[frame]! < verdict.line.nearMm[frame]!;
+  return (
+    <span className="tone-soft">
+      {name} is {formatGap(marginMm, units)} {isInFront ? 'in front of' : 'behind'} the zone.
+    </span>
+  );
+}
+
+function neededNow(plan: ShotPlan, timeS: number) {
+  const beat = plan.beats.find(({ fromS, toS }) => timeS >= fromS && timeS < toS);
+  return plan.subjects.find(({ id }) => id === beat?.subjectId);
+}

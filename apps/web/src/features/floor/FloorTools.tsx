@@ -1,0 +1,62 @@
+import type { ShotPlan } from '@still-heron/core';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { playToggled, selectSession } from '../shot/sessionSlice';
+
+/** What the next press on the floor does. */
+export type ToolName = 'someone' | 'walk' | 'camera' | 'aim' | 'post' | 'box' | 'wall';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly tool: ToolName | null;
+  readonly onTool: (tool: ToolName | null) => void;
+}
+
+/** Play, and what can be put on the floor: choose one, then press where it belongs. */
+export function FloorTools({ plan, tool, onTool }: Props) {
+  const dispatch = useAppDispatch();
+  const { isPlaying } = useAppSelector(selectSession);
+  const walker = useWalker(plan);
+  const tools: readonly { readonly name: ToolName; readonly word: string; readonly ask: string }[] = [
+    { name: 'someone', word: 'Someone', ask: 'Press where they stand.' },
+    ...(walker
+      ? [{ name: 'walk' as const, word: `${walker.name} walks`, ask: `Press where ${walker.name} comes to, at the playhead.` }]
+      : []),
+    { name: 'camera', word: 'Camera goes', ask: 'Press where the camera comes to, at the playhead.' },
+    { name: 'aim', word: 'Looks at', ask: 'Press on someone, or a point, that the camera looks at from the playhead on.' },
+    { name: 'post', word: 'Post', ask: 'Press where it stands.' },
+    { name: 'box', word: 'Box', ask: 'Press where it stands.' },
+    { name: 'wall', word: 'Wall', ask: 'Press where its middle is.' },
+  ];
+  return (
+    <div className="floor-tools" role="toolbar" aria-label="Put on the floor">
+      <button type="button" className="quiet play" onClick={() => dispatch(playToggled())} aria-pressed={isPlaying}>
+        <svg width="14" height="14" viewBox="0 0 14 14" fill="currentColor" aria-hidden="true">
+          {isPlaying ? <path d="M2 1h3.5v12H2zM8.5 1H12v12H8.5z" /> : <path d="M2 1l11 6-11 6z" />}
+        </svg>
+        {isPlaying ? 'Stop' : 'Play'}
+      </button>
+      {tools.map(({ name, word }) => (
+        <button
+          key={name}
+          type="button"
+          className={`quiet floor-tool${tool === name ? ' is-held' : ''}`}
+          aria-pressed={tool === name}
+          onClick={() => onTool(tool === name ? null : name)}
+        >
+          {word}
+        </button>
+      ))}
+      <span className="floor-ask" role="status">
+        {tools.find(({ name }) => name === tool)?.ask}
+      </span>
+    </div>
+  );
+}
+
+/** Who walks next: who is selected, or the only one there is. */
+export function useWalker(plan: ShotPlan) {
+  const { selection } = useAppSelector(selectSession);
+  const owner = selection?.kind === 'mark' ? plan.marks.find(({ id }) => id === selection.id)?.subjectId : undefined;
+  const id = selection?.kind === 'subject' ? selection.id : owner;
+  return plan.subjects.find((subject) => subject.id === id) ?? (plan.subjects.length === 1 ? plan.subjects[0] : undefined);
+}

@@ -1,0 +1,73 @@
+import {
+  formatDistance,
+  formatDistanceFigure,
+  formatGap,
+  planDistances,
+  type ShotPlan,
+  type UnitSystem,
+} from '@still-heron/core';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { Explain } from '../../fields/Explain';
+import { itemSelected, selectSession } from '../shot/sessionSlice';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+}
+
+/** Every mark: what the tape says or would say there, what the ring goes by, and why the two differ off the axis. */
+export function MarkDistances({ plan, units }: Props) {
+  const dispatch = useAppDispatch();
+  const { selection } = useAppSelector(selectSession);
+  const { drawnTapeMm, markFocusMm } = planDistances(plan);
+  if (plan.marks.length === 0) return null;
+  return (
+    <section>
+      <h2>Marks</h2>
+      <ul className="floor-marks">
+        {plan.marks.map((mark) => {
+          const current = plan.subjects.findIndex(({ id }) => id === mark.subjectId);
+          const drawnMm = drawnTapeMm.get(mark.id);
+          const focusMm = markFocusMm.get(mark.id)!;
+          const tapeMm = mark.distanceMm ?? Infinity;
+          const isOffAxis = drawnMm !== undefined && Math.abs(focusMm - tapeMm) > 5;
+          return (
+            <li key={mark.id} className={selection?.id === mark.id ? 'is-selected' : undefined}>
+              <button
+                type="button"
+                className="floor-mark-name"
+                style={{ color: current < 0 ? 'var(--haze)' : `var(--current-${current % 4})` }}
+                aria-label={`Select mark ${mark.letter}`}
+                onClick={() => dispatch(itemSelected({ kind: 'mark', id: mark.id }))}
+              >
+                <strong>{mark.letter}</strong> {plan.subjects[current]?.name ?? 'a place'}
+              </button>
+              <span className="figure">{formatDistanceFigure(tapeMm, units)}</span>
+              <small>
+                {mark.method === 'drawn' ? 'drawn' : `by ${mark.method}`}
+                {isOffAxis && (
+                  <>
+                    {' · '}
+                    <Explain
+                      what="What the ring goes by"
+                      lines={[
+                        `tape ${formatDistance(tapeMm, units)}: the straight line from the image plane`,
+                        `depth ${formatDistance(focusMm, units)}: along the lens axis, because the plane of focus is square to it`,
+                        'as the camera stands and looks when someone comes to this mark',
+                      ]}
+                    >
+                      ring at {formatDistance(focusMm, units)}
+                    </Explain>
+                  </>
+                )}
+                {mark.method !== 'drawn' && drawnMm !== undefined && Math.abs(tapeMm - drawnMm) > 5 && (
+                  <span className="tone-edge"> · drawn {formatGap(tapeMm - drawnMm, units)} off</span>
+                )}
+              </small>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

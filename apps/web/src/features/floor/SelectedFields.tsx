@@ -1,0 +1,174 @@
+import {
+  changeCameraKey,
+  changeLandmark,
+  changeSubject,
+  formatDistance,
+  formatGap,
+  goByDrawing,
+  type Landmark,
+  type Mark,
+  type PathKey,
+  PLAN_LIMITS,
+  planDistances,
+  removeCameraKey,
+  setSubjectHeight,
+  type ShotPlan,
+  type UnitSystem,
+} from '@still-heron/core';
+import { Button } from 'antd';
+import { useAppDispatch } from '../../app/store';
+import { Choice } from '../../fields/Choice';
+import { NumberField } from '../../fields/NumberField';
+import { TextField } from '../../fields/TextField';
+import { TimeField } from '../../fields/TimeField';
+import { editPlan } from '../shot/shotSlice';
+import { FloorLength } from './FloorLength';
+
+interface PlanFieldsProps {
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+}
+
+/** One key of the camera: where, when, and at what pace it comes. */
+export function CameraKeyFields({ cameraKey, plan, units }: PlanFieldsProps & { readonly cameraKey: PathKey }) {
+  const dispatch = useAppDispatch();
+  const change = (changes: Partial<PathKey>, gesture?: string) =>
+    dispatch(editPlan('the camera’s way', (now) => changeCameraKey(now, cameraKey.id, changes), gesture));
+  const keys = plan.floor!.camera;
+  const at = keys.indexOf(cameraKey);
+  return (
+    <section aria-label="Key of the camera">
+      <h2>Camera at {cameraKey.timeS.toFixed(1)} s</h2>
+      <div className="field-pair">
+        <FloorLength
+          label="to the right"
+          mm={cameraKey.xMm}
+          units={units}
+          isPlace
+          onChange={(xMm, gesture) => change({ xMm }, gesture)}
+        />
+        <FloorLength
+          label="up the page"
+          mm={cameraKey.yMm}
+          units={units}
+          isPlace
+          onChange={(yMm, gesture) => change({ yMm }, gesture)}
+        />
+        <TimeField
+          label="comes here at"
+          timeS={cameraKey.timeS}
+          captureFps={plan.captureFps}
+          decimals={2}
+          minS={keys[at - 1] ? keys[at - 1]!.timeS + 0.02 : 0}
+          maxS={keys[at + 1] ? keys[at + 1]!.timeS - 0.02 : plan.durationS}
+          why="the key beside it lies there"
+          onChange={(timeS, gesture) => change({ timeS }, gesture)}
+        />
+        <Choice
+          label="pace"
+          value={cameraKey.pace}
+          choices={[
+            { value: 'eased', word: 'smooth' },
+            { value: 'steady', word: 'steady' },
+          ]}
+          onPick={(pace) => change({ pace })}
+        />
+      </div>
+      {keys.length > 1 && (
+        <Button onClick={() => dispatch(editPlan('the camera does not go there', (now) => removeCameraKey(now, cameraKey.id)))}>
+          Remove this key
+        </Button>
+      )}
+    </section>
+  );
+}
+
+/** A landmark's name and size. */
+export function LandmarkFields({ landmark, units }: { readonly landmark: Landmark; readonly units: UnitSystem }) {
+  const dispatch = useAppDispatch();
+  const change = (changes: Partial<Landmark>, gesture?: string) =>
+    dispatch(editPlan(`change ${landmark.name}`, (now) => changeLandmark(now, landmark.id, changes), gesture));
+  return (
+    <section aria-label="Landmark">
+      <TextField
+        label="name"
+        isOptional={false}
+        max={PLAN_LIMITS.name.max}
+        value={landmark.name}
+        onChange={(name) => change({ name })}
+      />
+      <div className="field-pair">
+        <FloorLength
+          label={landmark.shape === 'post' ? 'across' : 'long'}
+          mm={landmark.widthMm}
+          units={units}
+          onChange={(widthMm, gesture) => change({ widthMm }, gesture)}
+        />
+        {landmark.shape !== 'post' && (
+          <FloorLength
+            label="deep"
+            mm={landmark.depthMm}
+            units={units}
+            onChange={(depthMm, gesture) => change({ depthMm }, gesture)}
+          />
+        )}
+        {landmark.shape !== 'post' && (
+          <NumberField
+            label="turned"
+            unit="°"
+            step={5}
+            {...PLAN_LIMITS.headingDeg}
+            value={landmark.turnedDeg}
+            onChange={(turnedDeg, gesture) => change({ turnedDeg }, gesture)}
+          />
+        )}
+      </div>
+    </section>
+  );
+}
+
+/** Who stands at a mark, how high the eyes are, and what the tape says against the drawing. */
+export function MarkFields({ mark, plan, units }: PlanFieldsProps & { readonly mark: Mark }) {
+  const dispatch = useAppDispatch();
+  const subject = plan.subjects.find(({ id }) => id === mark.subjectId);
+  const drawnMm = planDistances(plan).drawnTapeMm.get(mark.id);
+  const disagreesMm =
+    mark.method !== 'drawn' && mark.distanceMm !== null && drawnMm !== undefined ? mark.distanceMm - drawnMm : 0;
+  return (
+    <section aria-label={`Mark ${mark.letter}`}>
+      <h2>
+        Mark {mark.letter}, {subject?.name ?? 'a place'}
+      </h2>
+      {subject && (
+        <div className="field-pair">
+          <TextField
+            label="who or what"
+            isOptional={false}
+            max={PLAN_LIMITS.name.max}
+            value={subject.name}
+            onChange={(name) => dispatch(editPlan('rename', (now) => changeSubject(now, subject.id, { name })))}
+          />
+          <FloorLength
+            label={`height of ${subject.detail || 'it'}`}
+            mm={subject.heightMm}
+            units={units}
+            onChange={(mm, gesture) => dispatch(editPlan('height', (now) => setSubjectHeight(now, subject.id, mm), gesture))}
+          />
+        </div>
+      )}
+      {Math.abs(disagreesMm) > 5 && drawnMm !== undefined && (
+        <p className="tone-edge">
+          drawn {formatDistance(drawnMm, units)}, taped {formatDistance(mark.distanceMm!, units)}: the tape wins, by{' '}
+          {formatGap(disagreesMm, units)}.{' '}
+          <button
+            type="button"
+            className="quiet"
+            onClick={() => dispatch(editPlan(`go by the drawing at ${mark.letter}`, (now) => goByDrawing(now, mark.id)))}
+          >
+            Go by the drawing
+          </button>
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,27 @@
+import { formatTime } from '@still-heron/core';
+import { Slider } from 'antd';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { playheadMoved, playStopped, selectSession } from '../shot/sessionSlice';
+
+/** The time of the shot: dragged, or stepped with the arrow keys. */
+export function TimeBar({ durationS, captureFps }: { readonly durationS: number; readonly captureFps: number }) {
+  const dispatch = useAppDispatch();
+  const { timeS } = useAppSelector(selectSession);
+  return (
+    <div className="time-bar">
+      <Slider
+        min={0}
+        max={durationS}
+        step={1 / captureFps}
+        value={timeS}
+        tooltip={{ open: false }}
+        ariaLabelForHandle="Playhead"
+        onChange={(value) => {
+          dispatch(playStopped());
+          dispatch(playheadMoved(value));
+        }}
+      />
+      <output className="figure">{formatTime(timeS)}</output>
+    </div>
+  );
+}

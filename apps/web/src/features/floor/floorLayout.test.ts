@@ -1,0 +1,78 @@
+import {
+  addSubjectAt,
+  cameraPlaceAt,
+  depthOfField,
+  evaluatePull,
+  moveCameraTo,
+  newPlan,
+  planDistances,
+  setAim,
+  type ShotPlan,
+  walkTo,
+  zoneLensAt,
+} from '@still-heron/core';
+import { fittedView, floorLayout } from './floorLayout';
+import { nudged, snapped } from './FloorHandle';
+
+const SIZE = { width: 900, height: 520 };
+const at = (xMm: number, yMm: number) => ({ xMm, yMm });
+
+/** Ines walks towards a camera that goes sideways and keeps looking at her. */
+function moving(): ShotPlan {
+  let plan = addSubjectAt(newPlan(), 'Ines', at(5000, 600));
+  plan = walkTo(plan, 'subject-1', at(2500, -400), 7);
+  plan = moveCameraTo(plan, at(300, 1500), 9);
+  return setAim(plan, { kind: 'subject', subjectId: 'subject-1' });
+}
+
+/** Numbers of a path, in pairs. */
+const points = (path: string) => [...path.matchAll(/(-?[\d.]+),(-?[\d.]+)/g)].map(([, x, y]) => [Number(x), Number(y)] as const);
+
+test('the plane of focus and the zone lie where the core has them, square to the axis, at fifty times of the shot', () => {
+  const plan = moving();
+  const verdict = evaluatePull(plan);
+  if (verdict.status !== 'judged') throw new Error('not judged');
+  const view = fittedView(plan, SIZE);
+  for (let k = 0; k < 50; k++) {
+    const frame = (k * 97) % verdict.frameCount;
+    const timeS = frame / plan.captureFps;
+    const focusMm = verdict.line.focusMm[frame]!;
+    const layout = floorLayout({ plan, timeS, focusMm, view }, SIZE);
+    const camera = cameraPlaceAt(plan.floor!, timeS);
+    const heading = (planDistances(plan).headingAt(timeS) * Math.PI) / 180;
+    /** How deep a place in pixels lies along the axis. */
+    const depthOf = (px: readonly [number, number]) => {
+      const { xMm, yMm } = layout.toPlace(px);
+      return (xMm - camera.xMm) * Math.cos(heading) + (yMm - camera.yMm) * Math.sin(heading);
+    };
+    const pixelMm = 1 / view.pxPerMm;
+    for (const end of points(layout.plane!)) expect(Math.abs(depthOf(end) - focusMm)).toBeLessThan(pixelMm);
+    const zone = depthOfField({ ...zoneLensAt(plan.optics, timeS), focusDistanceMm: focusMm });
+    const depths = points(layout.zone!).map(depthOf);
+    expect(Math.abs(Math.min(...depths) - zone.nearMm)).toBeLessThan(pixelMm);
+    expect(Math.abs(Math.max(...depths) - zone.farMm)).toBeLessThan(pixelMm);
+    const person = layout.toPlace(layout.subjects[0]!.now!);
+    expect(Math.hypot(person.xMm - camera.xMm, person.yMm - camera.yMm)).toBeCloseTo(verdict.subjects[0]!.distanceMm[frame]!, 3);
+  }
+});
+
+test('a place goes to pixels and back; everything is in sight at first', () => {
+  const plan = moving();
+  const view = fittedView(plan, SIZE);
+  const layout = floorLayout({ plan, timeS: 0, focusMm: null, view }, SIZE);
+  const { xMm, yMm } = layout.toPlace(layout.toPx(at(1234, -567)));
+  expect([xMm, yMm].map((mm) => Math.round(mm))).toEqual([1234, -567]);
+  for (const place of [...plan.floor!.camera, ...plan.marks.map((mark) => mark.place!)]) {
+    const [x, y] = layout.toPx(place);
+    expect(x > 0 && x < SIZE.width && y > 0 && y < SIZE.height).toBe(true);
+  }
+  expect([layout.plane, layout.zone]).toEqual([null, null]);
+  expect(layout.gridMm * view.pxPerMm).toBeGreaterThanOrEqual(46);
+});
+
+test('arrow keys move ten centimetres or a metre, a drag goes to whole steps', () => {
+  expect(nudged(at(0, 0), 'ArrowUp', false)).toEqual(at(0, 100));
+  expect(nudged(at(0, 0), 'ArrowLeft', true)).toEqual(at(-1000, 0));
+  expect(nudged(at(0, 0), 'Enter', false)).toBeNull();
+  expect(snapped(at(1234, -567))).toEqual(at(1250, -550));
+});

@@ -1,0 +1,138 @@
+import {
+  cameraPlaceAt,
+  depthOfField,
+  focalLengthAt,
+  type FloorDistances,
+  pictureSize,
+  type Place,
+  planDistances,
+  type ShotPlan,
+  zoneLensAt,
+} from '@still-heron/core';
+import type { Size } from '../../charts/useSize';
+
+/** How the floor is looked at: which place is in the middle, and how large. */
+export interface FloorView {
+  readonly centre: Place;
+  readonly pxPerMm: number;
+}
+
+/** A subject's way and where they are now, in pixels. */
+export interface DrawnSubject {
+  readonly subjectId: string;
+  readonly name: string;
+  readonly current: number;
+  readonly way: string;
+  /** null for one who is not on the floor */
+  readonly now: readonly [number, number] | null;
+}
+
+export interface FloorLayout {
+  readonly camera: readonly [number, number];
+  /** Of the lens axis, clockwise from the right on the page, where y goes down */
+  readonly cameraTurnDeg: number;
+  readonly cameraWay: string;
+  readonly wedge: string;
+  /** The plane of focus within the wedge, and the zone around it, as they lie now; null where there is no line yet */
+  readonly plane: string | null;
+  readonly zone: string | null;
+  readonly subjects: readonly DrawnSubject[];
+  readonly gridMm: number;
+  toPx(place: Place): readonly [number, number];
+  toPlace(px: readonly [number, number]): Place;
+}
+
+export interface FloorScene {
+  readonly plan: ShotPlan;
+  readonly timeS: number;
+  /** Where the line stands now; null while there is none */
+  readonly focusMm: number | null;
+  readonly view: FloorView;
+}
+
+/** How far the wedge is drawn where nothing ends it. */
+const REACH_MM = 60_000;
+const GRIDS_MM = [100, 250, 500, 1000, 2500, 5000, 10_000, 25_000, 50_000, 100_000];
+
+/** Shows all there is on the floor, with room around it. */
+export function fittedView(plan: ShotPlan, { width, height }: Size): FloorView {
+  const places: Place[] = [
+    ...(plan.floor?.camera ?? [{ xMm: 0, yMm: 0 }]),
+    ...(plan.floor?.landmarks ?? []),
+    ...plan.marks.flatMap(({ place }) => (place ? [place] : [])),
+  ];
+  const xs = places.map(({ xMm }) => xMm);
+  const ys = places.map(({ yMm }) => yMm);
+  const [left, right] = [Math.min(...xs) - 900, Math.max(...xs) + 1400];
+  const [low, high] = [Math.min(...ys) - 1500, Math.max(...ys) + 1500];
+  return {
+    centre: { xMm: (left + right) / 2, yMm: (low + high) / 2 },
+    pxPerMm: Math.min(width / (right - left), height / (high - low), 0.4),
+  };
+}
+
+/** Lays the floor out as it stands at a time: to scale, y upward on the page. */
+export function floorLayout({ plan, timeS, focusMm, view }: FloorScene, { width, height }: Size): FloorLayout {
+  const { centre, pxPerMm } = view;
+  const toPx = ({ xMm, yMm }: Place) =>
+    [width / 2 + (xMm - centre.xMm) * pxPerMm, height / 2 - (yMm - centre.yMm) * pxPerMm] as const;
+  const toPlace = ([x, y]: readonly [number, number]): Place => ({
+    xMm: centre.xMm + (x - width / 2) / pxPerMm,
+    yMm: centre.yMm - (y - height / 2) / pxPerMm,
+  });
+  const floor = plan.floor!;
+  const distances = planDistances(plan);
+  const place = cameraPlaceAt(floor, timeS);
+  const headingRad = (distances.headingAt(timeS) * Math.PI) / 180;
+  const halfRad = Math.atan(
+    (pictureSize(plan.optics.camera).sensorWidthMm * plan.optics.lens.squeeze) / 2 / focalLengthAt(plan.optics, timeS),
+  );
+  /** A place so deep along the axis, at so many half pictures beside it. */
+  const ahead = (depthMm: number, side: number): Place => {
+    const sideMm = depthMm * Math.tan(halfRad) * side;
+    return {
+      xMm: place.xMm + depthMm * Math.cos(headingRad) - sideMm * Math.sin(headingRad),
+      yMm: place.yMm + depthMm * Math.sin(headingRad) + sideMm * Math.cos(headingRad),
+    };
+  };
+  const across = (depthMm: number) => [ahead(depthMm, 1), ahead(depthMm, -1)] as const;
+  const zone = focusMm === null || focusMm === Infinity ? null : zoneNow(plan, timeS, focusMm);
+  return {
+    camera: toPx(place),
+    cameraTurnDeg: (-headingRad * 180) / Math.PI,
+    cameraWay: pathOf(floor.camera.map(toPx)),
+    wedge: `${pathOf([place, ...across(REACH_MM)].map(toPx))}Z`,
+    plane: focusMm === null || focusMm === Infinity ? null : pathOf(across(Math.min(focusMm, REACH_MM)).map(toPx)),
+    zone: zone && `${pathOf([...across(zone.nearMm), ...[...across(Math.min(zone.farMm, REACH_MM))].reverse()].map(toPx))}Z`,
+    subjects: plan.subjects.map((subject, current) => drawnSubject(subject, current, plan, distances, timeS, toPx)),
+    gridMm: GRIDS_MM.find((mm) => mm * pxPerMm >= 46) ?? GRIDS_MM[GRIDS_MM.length - 1]!,
+    toPx,
+    toPlace,
+  };
+}
+
+function zoneNow(plan: ShotPlan, timeS: number, focusMm: number): { nearMm: number; farMm: number } | null {
+  const lens = zoneLensAt(plan.optics, timeS);
+  if (focusMm - (lens.principalSeparationMm ?? 0) < 4 * lens.focalLengthMm) return null;
+  return depthOfField({ ...lens, focusDistanceMm: focusMm });
+}
+
+function drawnSubject(
+  subject: ShotPlan['subjects'][number],
+  current: number,
+  plan: ShotPlan,
+  distances: FloorDistances,
+  timeS: number,
+  toPx: (place: Place) => readonly [number, number],
+): DrawnSubject {
+  const places = subject.stays.flatMap(({ markId }) => {
+    const place = plan.marks.find(({ id }) => id === markId)?.place;
+    return place ? [toPx(place)] : [];
+  });
+  const sight = distances.sightAt(subject, timeS);
+  return { subjectId: subject.id, name: subject.name, current, way: pathOf(places), now: sight && toPx(sight.place) };
+}
+
+function pathOf(points: readonly (readonly [number, number])[]): string {
+  return points.map(([x, y], index) => `${index === 0 ? 'M' : 'L'}${x.toFixed(1)},${y.toFixed(1)}`).join('');
+}

@@ -1,0 +1,140 @@
+import type { Page } from '@playwright/test';
+import { expect, type Heron, test } from './heron';
+
+/** Presses a place on the ground, by shares of its width and height. */
+async function press(page: Page, x: number, y: number): Promise<void> {
+  const box = (await page.getByTestId('floor-ground').boundingBox())!;
+  await page.mouse.click(box.x + box.width * x, box.y + box.height * y);
+}
+
+async function emptyFloor(heron: Heron): Promise<void> {
+  const productionId = await heron.newProduction('Drawn film');
+  await heron.open(`/productions/${productionId}/shots`);
+  await heron.page.getByRole('button', { name: 'Make the first shot' }).click();
+  await heron.page.getByRole('link', { name: /Floor/ }).click();
+  await heron.page.getByRole('button', { name: 'Draw the set' }).click();
+}
+
+const tool = (page: Page, name: string | RegExp) => page.getByRole('toolbar').getByRole('button', { name, exact: true });
+const distance = (page: Page, letter: string) =>
+  page
+    .locator('.floor-marks li')
+    .filter({ has: page.getByRole('button', { name: `Select mark ${letter}` }) })
+    .locator('.figure')
+    .first();
+
+test('two people and a camera that moves, drawn by pointer: the distances follow, and Pull goes by them', async ({
+  heron,
+  page,
+}) => {
+  await emptyFloor(heron);
+  await expect(page.getByText('Nobody is on the floor yet. Take Someone, and press where they stand.')).toBeVisible();
+  await tool(page, 'Someone').click();
+  await press(page, 0.6, 0.4);
+  await expect(page.getByTestId('floor-mark-A')).toBeVisible();
+  await tool(page, 'Someone').click();
+  await press(page, 0.8, 0.6);
+  await expect(page.getByTestId('floor-mark-B')).toBeVisible();
+  const drawn = Number(await distance(page, 'A').textContent());
+  expect(drawn).toBeGreaterThan(0.3);
+  await heron.drag(page.getByTestId('floor-mark-A'), 80, 0);
+  await expect(distance(page, 'A')).not.toHaveText(drawn.toFixed(2));
+  const dragged = Number(await distance(page, 'A').textContent());
+  expect(dragged).toBeGreaterThan(drawn);
+  await heron.drag(page.getByTestId('floor-mark-A'), 60, 30, { release: false });
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  await expect(distance(page, 'A')).toHaveText(dragged.toFixed(2));
+
+  // the camera looks at the first, and goes somewhere by the end
+  await tool(page, 'Looks at').click();
+  const person = (await page.locator('.floor-person circle').first().boundingBox())!;
+  await page.mouse.click(person.x + person.width / 2, person.y + person.height / 2);
+  await expect(page.getByText('at Someone 1, wherever they go')).toBeVisible();
+  const playhead = page.getByRole('slider', { name: 'Playhead' });
+  await playhead.focus();
+  await page.keyboard.press('End');
+  await tool(page, 'Camera goes').click();
+  await press(page, 0.3, 0.75);
+  await expect(page.getByTestId('floor-camera-2')).toBeVisible();
+  await expect(page.getByText('The distance stays.')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await playhead.focus();
+  await page.keyboard.press('Home');
+  for (let k = 0; k < 100; k++) await page.keyboard.press('ArrowRight');
+  await expect(page.getByTestId('floor-sentence')).toContainText(/a second (nearer|farther): the ring must turn \d+°\/s\./);
+
+  await page.getByRole('link', { name: /Pull/ }).click();
+  await expect(heron.verdict).toContainText(/Soft from .*while the camera moves and no pull follows|Sharp for all/);
+  await heron.expectSaved();
+  await page.reload();
+  await page.getByRole('link', { name: /Floor/ }).click();
+  await expect(page.getByTestId('floor-camera-2')).toBeVisible();
+  await expect(distance(page, 'A')).toHaveText(dragged.toFixed(2));
+});
+
+test('by keyboard alone: marks and the camera moved by arrow keys, figures typed', async ({ heron, page }) => {
+  await heron.openCopy('9C', 'setup');
+  await page.keyboard.press('2');
+  await expect(page.getByRole('button', { name: 'Draw the set' })).toBeVisible();
+  await page.getByRole('button', { name: 'Draw the set' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(distance(page, 'A')).toHaveText('3.10');
+  const mark = page.getByTestId('floor-mark-A');
+  await mark.focus();
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(page.getByText(/drawn 4\.10 m, taped 3\.10 m: the tape wins, by 1\.00 m\./)).toBeVisible();
+  await page.getByRole('button', { name: 'Go by the drawing' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(distance(page, 'A')).toHaveText('4.10');
+  await mark.focus();
+  await page.keyboard.press('ArrowLeft');
+  await expect(distance(page, 'A')).toHaveText('4.00');
+  await page.keyboard.press('Control+z');
+  await expect(distance(page, 'A')).toHaveText('4.10');
+  await page.getByTestId('floor-camera-1').focus();
+  await page.getByLabel('to the right').fill('1,1');
+  await page.keyboard.press('Enter');
+  await expect(distance(page, 'A')).toHaveText('3.00');
+  await page.getByLabel('to the right').fill('far');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText("“far” can't be read as a number");
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await page.keyboard.press('3');
+  await expect(page.getByTestId('mark-A')).toHaveValue('3.00');
+  await page.getByTestId('mark-A').fill('2.9');
+  await page.keyboard.press('Enter');
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await page.keyboard.press('2');
+  await expect(page.getByText(/drawn 10 cm off/)).toBeVisible();
+});
+
+test('someone behind the camera is said plainly, in the step too; the drawing goes, and the distances stay', async ({
+  heron,
+  page,
+}) => {
+  await heron.openCopy('9C', 'setup');
+  await page.getByRole('link', { name: /Floor/ }).click();
+  await page.getByRole('button', { name: 'Draw the set' }).click();
+  await page.getByTestId('floor-mark-A').focus();
+  for (let k = 0; k < 5; k++) await page.keyboard.press('Shift+ArrowLeft');
+  await expect(page.getByText('Maren is behind the camera')).toBeVisible();
+  await expect(page.getByRole('link', { name: /Floor.*needs a look/ })).toBeVisible();
+  await tool(page, 'Wall').click();
+  await press(page, 0.5, 0.2);
+  await page.getByRole('button', { name: 'wall 1' }).focus();
+  await page.getByLabel('name').fill('foundry wall');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('turned').fill('90');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'foundry wall', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'foundry wall', exact: true }).focus();
+  await page.keyboard.press('Delete');
+  await expect(page.getByRole('button', { name: 'foundry wall', exact: true })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Take the drawing away' }).click();
+  await expect(page.getByRole('button', { name: 'Draw the set' })).toBeVisible();
+  await page.getByRole('link', { name: /Pull/ }).click();
+  await expect(page.getByTestId('mark-A')).toHaveValue('3.10');
+});
