@@ -1,0 +1,189 @@
+import fc from 'fast-check';
+import {
+  type AimKey,
+  cameraHeadingAt,
+  cameraPlaceAt,
+  floorDistances,
+  type FloorPlan,
+  type Mark,
+  type Place,
+  placeAt,
+  type Subject,
+} from './index';
+
+const at = (xMm: number, yMm: number): Place => ({ xMm, yMm });
+
+function floorWith(camera: readonly Place[], aim: AimKey['at'], lensHeightMm = 1620): FloorPlan {
+  return {
+    camera: camera.map((place, index) => ({ id: `camera-${index + 1}`, timeS: index * 4, ...place, pace: 'eased' })),
+    lensHeightMm,
+    aims: [{ id: 'aim-1', timeS: 0, panS: 0, at: aim }],
+    landmarks: [],
+  };
+}
+
+function markAt(index: number, place: Place | null, tapedMm?: number): Mark {
+  return {
+    id: `mark-${index + 1}`,
+    letter: 'ABC'[index]!,
+    subjectId: 'tam',
+    distanceMm: tapedMm ?? 1000,
+    place,
+    method: tapedMm === undefined ? 'drawn' : 'tape',
+    uncertaintyMm: 20,
+    stale: null,
+    note: '',
+  };
+}
+
+/** Old Tam: at the first mark until 2 s, at the next from 4 s to 6 s, and so on. */
+const tam = (markCount: number, heightMm = 1620): Subject => ({
+  id: 'tam',
+  name: 'Old Tam',
+  detail: 'near eye',
+  heightMm,
+  stays: Array.from({ length: markCount }, (_, k) => ({
+    id: `stay-${k + 1}`,
+    markId: `mark-${k + 1}`,
+    fromS: k * 4,
+    untilS: k * 4 + 2,
+  })),
+});
+
+const times = Array.from({ length: 41 }, (_, k) => k * 0.25);
+const places = fc.record({
+  xMm: fc.double({ min: -9000, max: 9000, noNaN: true }),
+  yMm: fc.double({ min: -9000, max: 9000, noNaN: true }),
+});
+
+describe('a set that is turned or carried elsewhere is the same set', () => {
+  const turned = ({ xMm, yMm }: Place, deg: number, by: Place): Place => {
+    const rad = (deg * Math.PI) / 180;
+    return at(xMm * Math.cos(rad) - yMm * Math.sin(rad) + by.xMm, xMm * Math.sin(rad) + yMm * Math.cos(rad) + by.yMm);
+  };
+
+  test('distances over time stay, whatever is drawn', () => {
+    const cases = fc.tuple(
+      fc.array(places, { minLength: 1, maxLength: 3 }),
+      fc.array(places, { minLength: 1, maxLength: 3 }),
+      fc.double({ min: -180, max: 180, noNaN: true }),
+      fc.double({ min: -360, max: 360, noNaN: true }),
+      places,
+    );
+    fc.assert(
+      fc.property(cases, ([camera, way, headingDeg, turnDeg, by]) => {
+        const subject = tam(way.length);
+        const before = floorDistances(
+          floorWith(camera, { kind: 'heading', deg: headingDeg }),
+          [subject],
+          way.map((place, k) => markAt(k, place)),
+        );
+        const after = floorDistances(
+          floorWith(
+            camera.map((place) => turned(place, turnDeg, by)),
+            { kind: 'heading', deg: headingDeg + turnDeg },
+          ),
+          [subject],
+          way.map((place, k) => markAt(k, turned(place, turnDeg, by))),
+        );
+        for (const timeS of times) {
+          const [one, other] = [before.sightAt(subject, timeS)!, after.sightAt(subject, timeS)!];
+          expect(Math.abs(other.tapeMm - one.tapeMm)).toBeLessThan(1e-6);
+          expect(Math.abs(other.depthMm - one.depthMm)).toBeLessThan(1e-6);
+          expect(Math.abs(one.depthMm)).toBeLessThanOrEqual(one.tapeMm + 1e-9);
+          expect(before.focusMmAt(subject, timeS)).toBeGreaterThanOrEqual(1);
+        }
+      }),
+      { seed: 41, numRuns: 60 },
+    );
+  });
+});
+
+describe('what the tape says more is taken along the axis', () => {
+  test('off the axis the ring goes by the depth of the taped distance', () => {
+    // drawn at 5 m with the axis 3-4-5 beside it, taped at 5.5 m: a tenth more, so the depth too is a tenth more
+    const marks = [markAt(0, at(3000, 4000), 5500)];
+    const distances = floorDistances(floorWith([at(0, 0)], { kind: 'heading', deg: 0 }), [tam(1)], marks);
+    expect(distances.focusMmAt(tam(1), 0)).toBeCloseTo(3300, 9);
+    expect(distances.markFocusMm.get('mark-1')).toBeCloseTo(3300, 9);
+    expect(distances.drawnTapeMm.get('mark-1')).toBeCloseTo(5000, 9);
+  });
+
+  test('a tape that agrees with the drawing changes nothing, at any time', () => {
+    fc.assert(
+      fc.property(fc.array(places, { minLength: 2, maxLength: 3 }), (way) => {
+        const floor = floorWith([at(-500, 300)], { kind: 'heading', deg: 20 });
+        const drawn = floorDistances(
+          floor,
+          [tam(way.length)],
+          way.map((place, k) => markAt(k, place)),
+        );
+        const marks = way.map((place, k) => markAt(k, place, drawn.drawnTapeMm.get(`mark-${k + 1}`)));
+        const taped = floorDistances(floor, [tam(way.length)], marks);
+        for (const timeS of times)
+          expect(taped.focusMmAt(tam(way.length), timeS)).toBeCloseTo(drawn.focusMmAt(tam(way.length), timeS), 6);
+      }),
+      { seed: 42, numRuns: 40 },
+    );
+  });
+
+  test('a way with a mark that is not drawn is taped altogether', () => {
+    const marks = [markAt(0, at(3000, 4000), 5500), markAt(1, null, 2000)];
+    const distances = floorDistances(floorWith([at(0, 0)], { kind: 'heading', deg: 0 }), [tam(2)], marks);
+    expect(distances.sightAt(tam(2), 3)).toBeNull();
+    expect(distances.focusMmAt(tam(2), 3)).toBeCloseTo(3750, 9);
+    expect(distances.focusMmAt(tam(2), 9)).toBe(2000);
+    expect(floorDistances(null, [tam(2)], marks).focusMmAt(tam(2), 0)).toBe(5500);
+  });
+});
+
+describe('where the lens looks', () => {
+  test('on the height of the eyes an aim at someone keeps depth and tape one, while both move', () => {
+    const subject = tam(3);
+    const way = [at(4000, -1500), at(2500, 800), at(6000, 2500)];
+    const floor = floorWith([at(0, 0), at(800, 900), at(-400, 1500)], { kind: 'subject', subjectId: 'tam' });
+    const distances = floorDistances(
+      floor,
+      [subject],
+      way.map((place, k) => markAt(k, place)),
+    );
+    for (const timeS of times) {
+      const { place, tapeMm, depthMm } = distances.sightAt(subject, timeS)!;
+      const camera = cameraPlaceAt(floor, timeS);
+      expect(tapeMm).toBeCloseTo(Math.hypot(place.xMm - camera.xMm, place.yMm - camera.yMm), 6);
+      expect(depthMm).toBeCloseTo(tapeMm, 6);
+    }
+  });
+
+  test('a low lens that looks level meets the ground distance, and the tape is longer', () => {
+    const marks = [markAt(0, at(4000, 0))];
+    const tall = tam(1, 3300);
+    const distances = floorDistances(floorWith([at(0, 0)], { kind: 'heading', deg: 0 }, 300), [tall], marks);
+    expect(distances.sightAt(tall, 0)).toMatchObject({ tapeMm: 5000 });
+    expect(distances.focusMmAt(tall, 0)).toBeCloseTo(4000, 9);
+  });
+
+  test('an aim at the camera’s own place, or at one who is not there, keeps the heading it had', () => {
+    const floor: FloorPlan = {
+      ...floorWith([at(0, 0)], { kind: 'heading', deg: 30 }),
+      aims: [
+        { id: 'aim-1', timeS: 0, panS: 0, at: { kind: 'heading', deg: 30 } },
+        { id: 'aim-2', timeS: 2, panS: 1, at: { kind: 'point', ...at(0, 0) } },
+        { id: 'aim-3', timeS: 4, panS: 1, at: { kind: 'subject', subjectId: 'nobody' } },
+      ],
+    };
+    for (const timeS of times) expect(cameraHeadingAt(floor, timeS, () => null)).toBe(30);
+  });
+});
+
+test('someone is between their marks on the way, at them while they stay, and nowhere without one', () => {
+  const marks = new Map([markAt(0, at(0, 0)), markAt(1, at(1000, 2000))].map((mark) => [mark.id, mark]));
+  expect([0, 2, 3, 4, 60].map((timeS) => placeAt(tam(2), marks, timeS))).toEqual([
+    at(0, 0),
+    at(0, 0),
+    at(500, 1000),
+    at(1000, 2000),
+    at(1000, 2000),
+  ]);
+  expect(placeAt({ ...tam(2), stays: [] }, marks, 1)).toBeNull();
+});
