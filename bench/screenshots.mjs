@@ -34,6 +34,12 @@ try {
   await page.getByTestId('move-start-rack-1').focus();
   await picture('pull-dusk');
 
+  await page.goto(`${server.address}/shots/${shot('12A')}/floor`);
+  await page.getByRole('slider', { name: 'Playhead' }).focus();
+  for (let step = 0; step < 110; step++) await page.keyboard.press('ArrowRight');
+  await page.getByTestId('floor-mark-B').focus();
+  await picture('floor-dusk');
+
   await page.goto(`${server.address}/shots/${shot('9A')}/setup`);
   await page.locator('.gear-change').waitFor();
   await light('Noon');

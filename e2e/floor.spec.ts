@@ -138,3 +138,27 @@ test('someone behind the camera is said plainly, in the step too; the drawing go
   await page.getByRole('link', { name: /Pull/ }).click();
   await expect(page.getByTestId('mark-A')).toHaveValue('3.10');
 });
+
+test('the cart comes through the gate: the zone waits for it, in either units, and it plays', async ({ heron, page }) => {
+  await heron.openCopy('12A', 'floor');
+  const playhead = page.getByRole('slider', { name: 'Playhead' });
+  const cart = page.locator('.floor-person circle').first();
+  const sentence = page.getByTestId('floor-sentence');
+  await expect(sentence).toContainText('behind the zone, and need not be sharp now.');
+  await playhead.focus();
+  await page.keyboard.press('End');
+  await expect(sentence).toContainText(/Hand cart is sharp, with .* to spare\. The distance stays\./);
+  await page.keyboard.press('Home');
+  const farPx = (await cart.boundingBox())!.x;
+  await page.getByRole('button', { name: 'Play' }).click();
+  await expect(sentence).toContainText(/m a second nearer: the ring must turn \d+°\/s\./);
+  await expect.poll(async () => (await cart.boundingBox())!.x).toBeLessThan(farPx - 40);
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await page.getByText('ft', { exact: true }).click();
+  await expect(distance(page, 'A')).toHaveText(/^29' 6/);
+  await page.getByTestId('floor-mark-B').focus();
+  await page.getByLabel('who or what').fill('Cart with the great bell of the river town, under canvas');
+  await page.keyboard.press('Enter');
+  await expect(sentence).toContainText('under canvas');
+  await expect(page.getByRole('button', { name: 'Undo: rename' })).toBeEnabled();
+});

@@ -55,7 +55,7 @@ export class Heron {
   }
 
   /** A copy of a demo shot in a production of its own, opened at a step. */
-  async openCopy(slate: string, step: 'setup' | 'pull' = 'pull'): Promise<{ shotId: string; productionId: string }> {
+  async openCopy(slate: string, step: 'setup' | 'floor' | 'pull' = 'pull'): Promise<{ shotId: string; productionId: string }> {
     const productions = await this.api<{ id: string; name: string }[]>('get', 'productions');
     const demo = await this.shots(productions.find(({ name }) => name === 'The Bell Foundry')!.id);
     const { scene, title, plan } = demo.find((shot) => shot.slate === slate)!;
@@ -67,7 +67,8 @@ export class Heron {
       plan,
     });
     await this.open(`/shots/${shotId}/${step}`);
-    await expect(step === 'pull' ? this.verdict : this.page.getByTestId('focus-tried')).toBeVisible();
+    const ready = { setup: this.page.getByTestId('focus-tried'), floor: this.page.locator('main'), pull: this.verdict }[step];
+    await expect(ready).toBeVisible();
     return { shotId, productionId };
   }
 

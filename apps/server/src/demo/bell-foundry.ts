@@ -1,5 +1,10 @@
 import type { ShotDocument } from '@still-heron/contract';
 import {
+  startFloor,
+  setSubjectHeight,
+  setLensHeight,
+  changeLandmark,
+  addLandmark,
   addBeat,
   addRack,
   addStay,
@@ -115,7 +120,18 @@ function cartThroughTheGate(kit: DemoKit): ShotPlan {
   plan = addStay(plan, 'subject-1', { distanceMm: 2600, fromS: 7 });
   plan = changeStay(plan, 'subject-1', 'stay-1', { untilS: 0.5 });
   plan = { ...plan, line: { start: { kind: 'mark', markId: 'mark-2' }, moves: [] } };
-  return changeBeat(plan, 'beat-1', { fromS: 6, why: 'the bell, close' });
+  return changeBeat(yardFromAbove(plan), 'beat-1', { fromS: 6, why: 'the bell, close' });
+}
+
+/** The yard: the cart comes from the wall through the gate, past the sand, along the axis to where the tape has it. */
+function yardFromAbove(plan: ShotPlan): ShotPlan {
+  const rimMm = 1150;
+  let drawn = setLensHeight(setSubjectHeight(startFloor(plan), 'subject-1', rimMm), rimMm);
+  drawn = addLandmark(drawn, 'post', 'gate post', { xMm: 5600, yMm: 1300 });
+  drawn = addLandmark(drawn, 'post', 'gate post by the bank', { xMm: 5600, yMm: -1300 });
+  drawn = addLandmark(drawn, 'box', 'sand box', { xMm: 4300, yMm: 2100 });
+  drawn = addLandmark(drawn, 'wall', 'yard wall', { xMm: 5600, yMm: 3600 });
+  return changeLandmark(drawn, 'landmark-4', { turnedDeg: 90, widthMm: 3600 });
 }
 
 /** From a face on the bank to the ferry far out: the pull runs to the end of the ring. */

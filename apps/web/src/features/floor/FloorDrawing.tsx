@@ -80,7 +80,7 @@ function Drawing({ plan, verdict, units, tool, onToolDone, size }: Props & { rea
       const name = `Someone ${plan.subjects.length + 1}`;
       dispatch(editPlan(`put ${name} down`, (now) => addSubjectAt(now, name, place)));
     } else if (tool === 'walk' && walker)
-      dispatch(editPlan(`${walker.name} walks`, (now) => walkTo(now, walker.id, place, timeS)));
+      dispatch(editPlan(`${walker.name} goes on`, (now) => walkTo(now, walker.id, place, timeS)));
     else if (tool === 'camera') dispatch(editPlan('the camera goes', (now) => moveCameraTo(now, place, timeS)));
     else if (tool === 'aim')
       dispatch(

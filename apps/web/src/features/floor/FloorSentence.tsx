@@ -50,7 +50,14 @@ export function FloorSentence({ plan, verdict, units }: Props) {
     overS;
   return (
     <p className="sentence" data-testid="floor-sentence">
-      <Standing subjectId={subject.id} name={subject.name} verdict={verdict} timeS={timeS} units={units} />{' '}
+      <Standing
+        subjectId={subject.id}
+        name={subject.name}
+        mustBeSharp={isNeeded(plan, subject.id, timeS)}
+        verdict={verdict}
+        timeS={timeS}
+        units={units}
+      />{' '}
       {Math.abs(perS) < 20
         ? 'The distance stays.'
         : `${formatGap(perS, units)} a second ${perS < 0 ? 'nearer' : 'farther'}: the ${plan.wheel ? 'wheel' : 'ring'} must turn ${turnPerS.toFixed(0)}°/s.`}
@@ -61,12 +68,14 @@ export function FloorSentence({ plan, verdict, units }: Props) {
 function Standing({
   subjectId,
   name,
+  mustBeSharp,
   verdict,
   timeS,
   units,
 }: {
   subjectId: string;
   name: string;
+  mustBeSharp: boolean;
   verdict: JudgedPull | null;
   timeS: number;
   units: UnitSystem;
@@ -83,13 +92,18 @@ function Standing({
     );
   const isInFront = frames.distanceMm[frame]! < verdict.line.nearMm[frame]!;
   return (
-    <span className="tone-soft">
-      {name} is {formatGap(marginMm, units)} {isInFront ? 'in front of' : 'behind'} the zone.
+    <span className={mustBeSharp ? 'tone-soft' : 'tone-edge'}>
+      {name} is {formatGap(marginMm, units)} {isInFront ? 'in front of' : 'behind'} the zone
+      {mustBeSharp ? '.' : ', and need not be sharp now.'}
     </span>
   );
 }
 
 function neededNow(plan: ShotPlan, timeS: number) {
-  const beat = plan.beats.find(({ fromS, toS }) => timeS >= fromS && timeS < toS);
-  return plan.subjects.find(({ id }) => id === beat?.subjectId);
+  return plan.subjects.find(({ id }) => isNeeded(plan, id, timeS));
+}
+
+/** Whether someone must be sharp at that time. */
+function isNeeded({ beats }: ShotPlan, subjectId: string, timeS: number): boolean {
+  return beats.some((beat) => beat.subjectId === subjectId && timeS >= beat.fromS && timeS < beat.toS);
 }

@@ -36,6 +36,7 @@ export function FloorSide({ plan, units }: Props) {
           onChange={(mm, gesture) => dispatch(editPlan('the lens’s height', (now) => setLensHeight(now, mm), gesture))}
         />
         <Button
+          className="floor-take-away"
           onClick={() => {
             dispatch(editPlan('take the drawing away', clearFloor));
             dispatch(itemSelected(null));

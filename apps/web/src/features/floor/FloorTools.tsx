@@ -19,7 +19,7 @@ export function FloorTools({ plan, tool, onTool }: Props) {
   const tools: readonly { readonly name: ToolName; readonly word: string; readonly ask: string }[] = [
     { name: 'someone', word: 'Someone', ask: 'Press where they stand.' },
     ...(walker
-      ? [{ name: 'walk' as const, word: `${walker.name} walks`, ask: `Press where ${walker.name} comes to, at the playhead.` }]
+      ? [{ name: 'walk' as const, word: `${walker.name} goes`, ask: `Press where ${walker.name} comes to, at the playhead.` }]
       : []),
     { name: 'camera', word: 'Camera goes', ask: 'Press where the camera comes to, at the playhead.' },
     { name: 'aim', word: 'Looks at', ask: 'Press on someone, or a point, that the camera looks at from the playhead on.' },
@@ -53,7 +53,7 @@ export function FloorTools({ plan, tool, onTool }: Props) {
   );
 }
 
-/** Who walks next: who is selected, or the only one there is. */
+/** Who goes next: who is selected, or the only one there is. */
 export function useWalker(plan: ShotPlan) {
   const { selection } = useAppSelector(selectSession);
   const owner = selection?.kind === 'mark' ? plan.marks.find(({ id }) => id === selection.id)?.subjectId : undefined;
