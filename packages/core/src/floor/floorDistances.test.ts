@@ -106,7 +106,7 @@ describe('what the tape says more is taken along the axis', () => {
     const distances = floorDistances(floorWith([at(0, 0)], { kind: 'heading', deg: 0 }), [tam(1)], marks);
     expect(distances.focusMmAt(tam(1), 0)).toBeCloseTo(3300, 9);
     expect(distances.markFocusMm.get('mark-1')).toBeCloseTo(3300, 9);
-    expect(distances.drawnTapeMm.get('mark-1')).toBeCloseTo(5000, 9);
+    expect(distances.markSight.get('mark-1')?.tapeMm).toBeCloseTo(5000, 9);
   });
 
   test('a tape that agrees with the drawing changes nothing, at any time', () => {
@@ -118,7 +118,7 @@ describe('what the tape says more is taken along the axis', () => {
           [tam(way.length)],
           way.map((place, k) => markAt(k, place)),
         );
-        const marks = way.map((place, k) => markAt(k, place, drawn.drawnTapeMm.get(`mark-${k + 1}`)));
+        const marks = way.map((place, k) => markAt(k, place, drawn.markSight.get(`mark-${k + 1}`)?.tapeMm));
         const taped = floorDistances(floor, [tam(way.length)], marks);
         for (const timeS of times)
           expect(taped.focusMmAt(tam(way.length), timeS)).toBeCloseTo(drawn.focusMmAt(tam(way.length), timeS), 6);
@@ -127,14 +127,30 @@ describe('what the tape says more is taken along the axis', () => {
     );
   });
 
-  test('a way with a mark that is not drawn is taped altogether', () => {
+  test('a walk to a mark that is not drawn goes from the depth to the tape, and never jumps', () => {
     const marks = [markAt(0, at(3000, 4000), 5500), markAt(1, null, 2000)];
     const distances = floorDistances(floorWith([at(0, 0)], { kind: 'heading', deg: 0 }), [tam(2)], marks);
     expect(distances.sightAt(tam(2), 3)).toBeNull();
-    expect(distances.focusMmAt(tam(2), 3)).toBeCloseTo(3750, 9);
+    // he stands at 5.5 m by the tape, 3.3 m deep; on the way to 2 m nothing jumps
+    expect(distances.focusMmAt(tam(2), 2)).toBeCloseTo(3300, 9);
+    expect(distances.focusMmAt(tam(2), 2.001)).toBeCloseTo(3300, 3);
+    expect(distances.focusMmAt(tam(2), 3)).toBeCloseTo(2650, 9);
     expect(distances.focusMmAt(tam(2), 9)).toBe(2000);
     expect(floorDistances(null, [tam(2)], marks).focusMmAt(tam(2), 0)).toBe(5500);
   });
+});
+
+test('who goes to infinity, or comes from there, has a distance at every time, drawn or not', () => {
+  const marks = [markAt(0, at(3000, 0)), { ...markAt(1, at(9000, 0), 2000), distanceMm: null }, markAt(2, at(2500, 0))];
+  for (const floor of [null, floorWith([at(0, 0)], { kind: 'heading', deg: 0 })]) {
+    const distances = floorDistances(floor, [tam(3)], marks);
+    const found = times.map((timeS) => distances.focusMmAt(tam(3), timeS));
+    expect(found.filter((mm) => Number.isNaN(mm))).toEqual([]);
+    expect(distances.focusMmAt(tam(3), 5)).toBe(Infinity);
+    expect(distances.focusMmAt(tam(3), 7)).toBe(Infinity);
+    expect(distances.markFocusMm.get('mark-2')).toBe(Infinity);
+    expect(distances.focusMmAt(tam(3), 9)).toBe(floor ? 2500 : 1000);
+  }
 });
 
 describe('where the lens looks', () => {

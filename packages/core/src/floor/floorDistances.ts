@@ -1,9 +1,8 @@
 import { blockingDistance } from './blockingDistance.js';
 import { cameraHeadingAt, cameraPlaceAt } from './cameraAt.js';
 import type { FloorPlan } from './floorPlan.js';
-import { minimumJerk } from './minimumJerk.js';
 import { between, type Place } from './place.js';
-import { distanceAtTime, type Mark, markDistances, type Subject } from './subject.js';
+import { distanceAtTime, type Mark, markDistances, type Stay, type Subject, whereAt } from './subject.js';
 
 /** The set at one time, as the lens meets it. Lengths in mm. */
 export interface SightOf {
@@ -26,8 +25,8 @@ export interface FloorDistances {
   headingAt(timeS: number): number;
   /** By mark id: what the ring must be set to for someone who comes to stand there, when they come; Infinity for infinity */
   readonly markFocusMm: ReadonlyMap<string, number>;
-  /** By mark id: what a tape would read there, when someone comes; only marks that are drawn */
-  readonly drawnTapeMm: ReadonlyMap<string, number>;
+  /** By mark id: the drawn place as the lens meets it when someone comes to stand there; only marks that are drawn */
+  readonly markSight: ReadonlyMap<string, SightOf>;
 }
 
 /** A subject nearer than this along the axis is taken to stand there: what is beside or behind the camera has no focus to set. */
@@ -41,6 +40,7 @@ export const STANDING_EYES_MM = 1620;
  *
  * Where a mark of someone's way is taped, tape wins: the drawn distance is shifted by as much as tape and drawing disagree there, and between two marks the
  * shift goes over as they walk. Tape is the straight line, and the plane of focus square to the axis: off the axis the ring goes by the depth.
+ * A walk to or from a mark that is not drawn goes from the one distance to the other, without a place on the way.
  *
  * @param floor - null where nothing is drawn: then everything is taped
  */
@@ -60,46 +60,53 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
     sight && mark.method !== 'drawn' && mark.distanceMm !== null ? mark.distanceMm - sight.tapeMm : 0;
   /** How much farther the tape says than the drawing, for each stay; 0 at marks that are drawn only. */
   const shifts = new Map<string, number>();
-  const shiftAt = (subject: Subject, stayIndex: number): number => {
-    const stay = subject.stays[stayIndex]!;
+  const shiftAt = (subject: Subject, stay: Stay): number => {
     const key = `${subject.id}/${stay.id}`;
     let shift = shifts.get(key);
     if (shift === undefined) {
       const mark = markOf.get(stay.markId)!;
-      shift = shiftOf(mark, mark.place && sightOf(mark.place, subject.heightMm, stay.fromS));
+      const place = drawnPlace(mark);
+      shift = shiftOf(mark, place && sightOf(place, subject.heightMm, stay.fromS));
       shifts.set(key, shift);
     }
     return shift;
   };
+  const focusAtStay = (subject: Subject, stay: Stay, timeS: number): number => {
+    const place = drawnPlace(markOf.get(stay.markId)!);
+    const sight = place && sightOf(place, subject.heightMm, timeS);
+    return sight ? focusMm(sight, shiftAt(subject, stay)) : taped.get(stay.markId)!;
+  };
 
   const markFocusMm = new Map<string, number>();
-  const drawnTapeMm = new Map<string, number>();
+  const markSight = new Map<string, SightOf>();
   for (const mark of marks) {
     const owner = subjects.find(({ stays }) => stays.some(({ markId }) => markId === mark.id));
     const comesS = owner?.stays.find(({ markId }) => markId === mark.id)?.fromS ?? 0;
-    const sight = mark.place && sightOf(mark.place, owner?.heightMm ?? STANDING_EYES_MM, comesS);
-    if (sight) drawnTapeMm.set(mark.id, sight.tapeMm);
-    markFocusMm.set(
-      mark.id,
-      sight && mark.distanceMm !== null ? focusMm(sight, shiftOf(mark, sight)) : (mark.distanceMm ?? Infinity),
-    );
+    const place = drawnPlace(mark);
+    const sight = place && sightOf(place, owner?.heightMm ?? STANDING_EYES_MM, comesS);
+    if (sight) markSight.set(mark.id, sight);
+    markFocusMm.set(mark.id, sight ? focusMm(sight, shiftOf(mark, sight)) : taped.get(mark.id)!);
   }
 
   return {
     headingAt,
     markFocusMm,
-    drawnTapeMm,
+    markSight,
     sightAt(subject, timeS) {
       const place = placeAt(subject, markOf, timeS);
       return place && sightOf(place, subject.heightMm, timeS);
     },
     focusMmAt(subject, timeS) {
-      const place = floor && placeAt(subject, markOf, timeS);
-      if (!place) return distanceAtTime(subject, taped, timeS);
-      const { fromIndex, toIndex, progress } = whereAt(subject, timeS);
-      const from = shiftAt(subject, fromIndex);
-      const shift = from + (shiftAt(subject, toIndex) - from) * progress;
-      return focusMm(sightOf(place, subject.heightMm, timeS)!, shift);
+      const where = whereAt(subject, timeS);
+      if (floor === null || where === null) return distanceAtTime(subject, taped, timeS);
+      const { from, to, progress } = where;
+      const place = placeAt(subject, markOf, timeS);
+      if (place) {
+        const shift = shiftAt(subject, from);
+        return focusMm(sightOf(place, subject.heightMm, timeS)!, shift + (shiftAt(subject, to) - shift) * progress);
+      }
+      const ends = new Map([from, to].map((stay) => [stay.markId, focusAtStay(subject, stay, timeS)]));
+      return distanceAtTime(subject, ends, timeS);
     },
   };
 }
@@ -124,26 +131,16 @@ function see(floor: FloorPlan, place: Place, heightMm: number, heading: number, 
   return { place, tapeMm, depthMm, offAxisDeg: (Math.atan2(sideMm, depthMm) * 180) / Math.PI };
 }
 
-/** Between which two stays someone is, and how far on the way: both the same while they stand. */
-function whereAt(subject: Subject, timeS: number): { fromIndex: number; toIndex: number; progress: number } {
-  const { stays } = subject;
-  for (let index = 0; index < stays.length; index++) {
-    const stay = stays[index]!;
-    if (timeS < stay.fromS && index > 0) {
-      const before = stays[index - 1]!;
-      const progress = minimumJerk((timeS - before.untilS) / (stay.fromS - before.untilS));
-      return { fromIndex: index - 1, toIndex: index, progress };
-    }
-    if (timeS <= stay.untilS || index === stays.length - 1) return { fromIndex: index, toIndex: index, progress: 0 };
-  }
-  return { fromIndex: 0, toIndex: 0, progress: 0 };
+/** Where a mark is drawn; one at infinity is nowhere on the floor. */
+function drawnPlace({ place, distanceMm }: Mark): Place | null {
+  return distanceMm === null ? null : place;
 }
 
-/** Where someone is at a time; null unless every mark of the way they are on is drawn. */
+/** Where someone is at a time; null unless the marks they stand at, or walk between, are drawn. */
 export function placeAt(subject: Subject, markOf: ReadonlyMap<string, Mark>, timeS: number): Place | null {
-  if (subject.stays.length === 0) return null;
-  const { fromIndex, toIndex, progress } = whereAt(subject, timeS);
-  const from = markOf.get(subject.stays[fromIndex]!.markId)?.place ?? null;
-  const to = markOf.get(subject.stays[toIndex]!.markId)?.place ?? null;
-  return from && to && between(from, to, progress);
+  const where = whereAt(subject, timeS);
+  if (where === null) return null;
+  const from = drawnPlace(markOf.get(where.from.markId)!);
+  const to = drawnPlace(markOf.get(where.to.markId)!);
+  return from && to && between(from, to, where.progress);
 }

@@ -8,10 +8,6 @@ export function between(from: Place, to: Place, progress: number): Place {
   return { xMm: from.xMm + (to.xMm - from.xMm) * progress, yMm: from.yMm + (to.yMm - from.yMm) * progress };
 }
 
-export function apartMm(a: Place, b: Place): number {
-  return Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm);
-}
-
 /** The heading from one place to another, in degrees anticlockwise from the x axis; 0 for one and the same place. */
 export function headingDeg(from: Place, to: Place): number {
   return (Math.atan2(to.yMm - from.yMm, to.xMm - from.xMm) * 180) / Math.PI;

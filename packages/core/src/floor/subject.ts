@@ -55,34 +55,47 @@ export interface Subject {
   readonly stays: readonly Stay[];
 }
 
+/** Between which two stays someone is, and how far on the way: both the same, and 0, while they stand. */
+export interface OnTheWay {
+  readonly from: Stay;
+  readonly to: Stay;
+  readonly progress: number;
+}
+
+/** Where on their way someone is: before the first stay they stand there already, after the last they still do. Null without a stay. */
+export function whereAt({ stays }: Subject, timeS: number): OnTheWay | null {
+  let from = stays[0];
+  if (!from) return null;
+  for (const to of stays) {
+    if (timeS < to.fromS) {
+      if (to === from || timeS <= from.untilS) break;
+      return { from, to, progress: minimumJerk((timeS - from.untilS) / (to.fromS - from.untilS)) };
+    }
+    from = to;
+  }
+  return { from, to: from, progress: 0 };
+}
+
 /**
- * The subject's tape distance at a time, from the marks it stands at and the walks between them.
+ * The subject's distance at a time, from the marks it stands at and the walks between them.
  *
  * @param subject - with at least one stay
- * @param distanceOfMark - tape distance by mark id
+ * @param distanceOfMark - by mark id; Infinity for infinity, which one is at until the other end of a walk is reached
  * @returns millimetres; NaN when the subject has no stay (a missing sample)
  */
 export function distanceAtTime(subject: Subject, distanceOfMark: ReadonlyMap<string, number>, timeS: number): number {
-  const { stays } = subject;
-  let from = stays[0];
-  if (!from) return NaN;
-  for (const stay of stays) {
-    if (stay.fromS > timeS) {
-      const fromMm = distanceOfMark.get(from.markId)!;
-      if (stay === from || timeS <= from.untilS) return fromMm;
-      const progress = (timeS - from.untilS) / (stay.fromS - from.untilS);
-      return fromMm + (distanceOfMark.get(stay.markId)! - fromMm) * minimumJerk(progress);
-    }
-    from = stay;
-  }
-  return distanceOfMark.get(from.markId)!;
+  const where = whereAt(subject, timeS);
+  if (where === null) return NaN;
+  const fromMm = distanceOfMark.get(where.from.markId)!;
+  if (where.progress === 0) return fromMm;
+  const toMm = distanceOfMark.get(where.to.markId)!;
+  return fromMm === Infinity ? Infinity : fromMm + (toMm - fromMm) * where.progress;
 }
 
 /** Whether the subject walks at a time: between two stays at marks of different distance. */
 export function isWalking(subject: Subject, distanceOfMark: ReadonlyMap<string, number>, timeS: number): boolean {
-  return subject.stays.some((stay, index) => {
-    const next = subject.stays[index + 1];
-    if (!next || timeS < stay.untilS || timeS >= next.fromS) return false;
-    return distanceOfMark.get(stay.markId) !== distanceOfMark.get(next.markId);
-  });
+  const where = whereAt(subject, timeS);
+  return (
+    where !== null && where.from !== where.to && distanceOfMark.get(where.from.markId) !== distanceOfMark.get(where.to.markId)
+  );
 }

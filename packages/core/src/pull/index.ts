@@ -3,6 +3,7 @@ export { assertPlan, checkPlan } from './checkPlan.js';
 export { describeGearChange } from './describeGear.js';
 export { ASSUMED_HAND, gradeMove, type Hand, handTimeS, type MoveGrade, pullDifficultyBits } from './difficulty.js';
 export { type FocusLine, focusLine, type LineMove, type LineSetting, targetDistanceMm } from './focusLine.js';
+export { type FollowSpeed, followSpeed } from './followSpeed.js';
 export { wheelTurn, type WheelTurn } from './gears.js';
 export { landingWindow, type LandingWindow } from './landingWindow.js';
 export { focalLengthAt, isSteady, stopAt, zoneLensAt } from './opticsTrack.js';

@@ -1,4 +1,4 @@
-import { type FloorDistances, isWalking, type Subject } from '../floor/index.js';
+import { type FloorDistances, isWalking, type Subject, whereAt } from '../floor/index.js';
 import type { LensRing } from '../kit/index.js';
 import { depthOfField } from '../optics/index.js';
 import { type FocusLine, focalLengthAt, isSteady, type LineSetting, type ShotOptics, zoneLensAt } from '../pull/index.js';
@@ -42,8 +42,9 @@ export function causeFinder(
       return { kind: 'zone-shrinks', by: hasZoomed ? 'zoom' : 'stop' };
     }
     if (isWalking(subject, distances.markFocusMm, timeS)) return { kind: 'walks' };
-    if (subject.stays.length === 1 && Math.abs(distances.focusMmAt(subject, 0) - distanceMm) > STILL_MM)
-      return { kind: 'camera-moves' };
+    const { from, to } = whereAt(subject, timeS)!;
+    if (Math.abs(distances.markFocusMm.get(from.markId)! - distanceMm) > STILL_MM)
+      return { kind: from === to ? 'camera-moves' : 'walks' };
     if (distanceMm < ring.closeFocusMm || distanceMm > ring.farthestMm) return { kind: 'out-of-reach' };
     return { kind: 'no-move' };
   };

@@ -4,9 +4,11 @@ import { blurDiameterMm, depthOfField } from '../optics/index';
 import { fNumberOf, ringOf } from '../kit/index';
 import {
   addStay,
+  addSubjectAt,
   changeBeat,
   changeMark,
   changeRack,
+  moveCameraTo,
   newPlan,
   planCircleMm,
   removeBeat,
@@ -14,6 +16,7 @@ import {
   setDuration,
   setStop,
   type ShotPlan,
+  walkTo,
 } from '../pull/index';
 import { evaluatePull, type JudgedPull, narrate } from './index';
 
@@ -258,4 +261,11 @@ test('a minute with four people and six pulls is judged whole', () => {
   expect(verdict.subjects).toHaveLength(4);
   expect(verdict.moves).toHaveLength(6);
   expect(judge(setDuration(longShot(), 90)).frameCount).toBe(2160);
+});
+
+test('of someone who walks later, and whom the camera leaves while they stand, the camera is to blame', () => {
+  let plan = addSubjectAt(newPlan(), 'Ines', { xMm: 3000, yMm: 0 });
+  plan = walkTo(plan, 'subject-1', { xMm: 2000, yMm: 0 }, 9.5);
+  plan = { ...moveCameraTo(plan, { xMm: -3000, yMm: 0 }, 4), line: { start: { kind: 'mark', markId: 'mark-1' }, moves: [] } };
+  expect(judge(plan).softSpans[0]).toMatchObject({ cause: { kind: 'camera-moves' } });
 });

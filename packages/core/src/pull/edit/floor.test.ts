@@ -114,7 +114,7 @@ describe('tape wins where it was taken', () => {
     expect(focusMm(plan, 0)).toBeCloseTo(4000, 9);
     expect(focusMm(plan, 8)).toBeCloseTo(2100, 9);
     expect(focusMm(plan, 5)).toBeCloseTo(3000 + 50, 9);
-    expect(planDistances(plan).drawnTapeMm.get('mark-2')).toBeCloseTo(2000, 9);
+    expect(planDistances(plan).markSight.get('mark-2')?.tapeMm).toBeCloseTo(2000, 9);
     const again = goByDrawing(plan, 'mark-2');
     expect(again.marks[1]).toMatchObject({ method: 'drawn', distanceMm: 2000 });
   });

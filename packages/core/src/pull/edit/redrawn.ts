@@ -6,9 +6,9 @@ import { clamp } from './ids.js';
 /** Distances that are only drawn, as the drawing has them now: what a tape would read there. */
 export function redrawn(plan: ShotPlan): ShotPlan {
   if (plan.floor === null || plan.marks.every(({ method }) => method !== 'drawn')) return plan;
-  const { drawnTapeMm } = planDistances(plan);
+  const { markSight } = planDistances(plan);
   const marks = plan.marks.map((mark) => {
-    const tapeMm = drawnTapeMm.get(mark.id);
+    const tapeMm = markSight.get(mark.id)?.tapeMm;
     if (mark.method !== 'drawn' || tapeMm === undefined) return mark;
     const distanceMm = clamp(tapeMm, LIMITS.distanceMm.min, LIMITS.distanceMm.max);
     return mark.distanceMm === distanceMm ? mark : { ...mark, distanceMm };
