@@ -30,7 +30,7 @@ test('a steady approach is followed at its own pace, by as many degrees as the r
 
 test('a gear of two makes the hand turn twice as fast', () => {
   const plan = steadyApproach();
-  const geared = takeWheel(plan, 'wheel-1', { ...plainWheel('Hand wheel'), wheelPerRing: 2 });
+  const geared = takeWheel(plan, 'wheel-1', plainWheel({ name: 'Hand wheel', wheelPerRing: 2 }));
   expect(Math.abs(speedAt(geared, 2)!.handDegPerS)).toBeCloseTo(2 * Math.abs(speedAt(plan, 2)!.handDegPerS), 9);
 });
 
