@@ -1,4 +1,5 @@
 import { type PointerEvent as ReactPointerEvent, useEffect, useRef } from 'react';
+import { newGesture } from '../app/newGesture';
 
 export interface DragHandlers {
   /** @param event - in page coordinates; `dx`, `dy` since the drag began */
@@ -10,8 +11,6 @@ export interface DragHandlers {
 
 /** Movement before a press counts as a drag, so that a click on a handle selects and moves nothing. */
 const SLACK_PX = 3;
-
-let drags = 0;
 
 /** Makes an element draggable: spread what it returns on it. Escape gives the drag up. */
 export function useDrag(handlers: DragHandlers) {
@@ -27,7 +26,7 @@ export function useDrag(handlers: DragHandlers) {
     event.stopPropagation();
     const { clientX: startX, clientY: startY, pointerId } = event;
     const element = event.currentTarget;
-    const gesture = `drag-${++drags}`;
+    const gesture = newGesture('drag');
     let isDragging = false;
     element.setPointerCapture(pointerId);
 

@@ -1,6 +1,7 @@
 import { type KeyboardEvent, type ReactNode, useId, useRef, useState } from 'react';
 import type { Problem } from '@still-heron/core';
 import './fields.css';
+import { newGesture } from '../app/newGesture';
 
 /** What reading a typed text gives: the value, or what is wrong and what would do. */
 export type Reading<T> = { readonly value: T } | { readonly problem: Pick<Problem, 'message' | 'need'> };
@@ -23,8 +24,6 @@ export interface QuantityFieldProps<T> {
   readonly testId?: string;
 }
 
-let gestures = 0;
-
 /**
  * A figure that is typed as people say it. Enter or leaving the field takes it, Escape gives it up, up and down nudge by the display's step,
  * with Shift by ten. What can't be read stays in the field, with what would do under it.
@@ -45,7 +44,7 @@ export function QuantityField<T>(props: QuantityFieldProps<T>) {
     }
     setDraft(null);
     setProblem(null);
-    if (reading.value !== value) onChange(reading.value, `field-${++gestures}`);
+    if (reading.value !== value) onChange(reading.value, newGesture('field'));
     return true;
   }
 
@@ -85,7 +84,7 @@ export function QuantityField<T>(props: QuantityFieldProps<T>) {
           aria-describedby={problem ? `${id}-problem` : undefined}
           onChange={(event) => setDraft(event.target.value)}
           onFocus={(event) => {
-            gesture.current = `nudge-${++gestures}`;
+            gesture.current = newGesture('nudge');
             event.target.select();
           }}
           onBlur={(event) => draft !== null && take(event.target.value)}

@@ -2,6 +2,7 @@ import type { Place } from '@still-heron/core';
 import { type KeyboardEvent, useRef } from 'react';
 import { useDrag } from '../../charts/useDrag';
 import type { FloorLayout } from './floorLayout';
+import { newGesture } from '../../app/newGesture';
 
 export interface FloorHandleProps {
   readonly kind: 'mark' | 'camera';
@@ -23,8 +24,6 @@ export interface FloorHandleProps {
 const STEP_MM = 100;
 /** A dragged thing goes to whole steps of this. */
 const SNAP_MM = 50;
-
-let moves = 0;
 
 /** Where an arrow key leads from a place; null for another key. */
 export function nudged(place: Place, key: string, isFar: boolean): Place | null {
@@ -61,7 +60,7 @@ export function useFloorMoves({
       drag.onPointerDown(event);
     },
     onFocus: () => {
-      gesture.current = `floor-${++moves}`;
+      gesture.current = newGesture('floor');
       onSelect();
     },
     onKeyDown: (event: KeyboardEvent) => {

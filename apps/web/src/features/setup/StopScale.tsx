@@ -3,6 +3,7 @@ import { scaleLog } from 'd3-scale';
 import { useRef } from 'react';
 import { useDrag } from '../../charts/useDrag';
 import { useSize } from '../../charts/useSize';
+import { newGesture } from '../../app/newGesture';
 
 interface Props {
   readonly lens: Lens;
@@ -15,8 +16,6 @@ interface Props {
 
 const HEIGHT = 64;
 const PAD = 30;
-
-let turns = 0;
 
 /** The stops the lens offers, in thirds, evenly by light: drag or click to turn the ring. */
 export function StopScale(props: Props) {
@@ -55,7 +54,7 @@ function Scale({ lens, focalLengthMm, stop, onStop, onGiveUp, width }: Props & {
             key={item}
             transform={`translate(${x(item)},38)`}
             className="stop-tick"
-            onClick={() => onStop(item, `stop-${++turns}`)}
+            onClick={() => onStop(item, newGesture('stop'))}
           >
             <rect x={-9} width={18} y={-24} height={48} fill="transparent" />
             <line y1={isFull ? -7 : -4} y2={0} />
@@ -78,7 +77,7 @@ function Scale({ lens, focalLengthMm, stop, onStop, onGiveUp, width }: Props & {
         aria-valuemin={widest}
         aria-valuemax={lens.narrowestStop}
         aria-valuetext={formatStop(stop, lens.stopScale)}
-        onFocus={() => (gesture.current = `stop-${++turns}`)}
+        onFocus={() => (gesture.current = newGesture('stop'))}
         onKeyDown={(event) => {
           const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
           if (!by) return;
