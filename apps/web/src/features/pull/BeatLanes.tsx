@@ -1,4 +1,5 @@
 import { type Beat, changeBeat, formatTime, type JudgedPull, type ShotPlan } from '@still-heron/core';
+import { currentColour } from '../../charts/currentColour';
 import { type KeyboardEvent, useRef } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { useDrag } from '../../charts/useDrag';
@@ -55,7 +56,7 @@ function BeatBar({ beat, x, width, y, current, layout, plan, verdict }: BarProps
   const name = plan.subjects[current]!.name;
   const was = useRef(beat);
   const gesture = useRef('');
-  const colour = `var(--current-${current % 4})`;
+  const colour = currentColour(current);
   const seconds = (dx: number) => layout.x.invert(layout.left + dx);
   const change = (changes: Partial<Pick<Beat, 'fromS' | 'toS'>>, step: string) =>
     dispatch(editPlan(`when ${name} must be sharp`, (now) => changeBeat(now, beat.id, changes), step));

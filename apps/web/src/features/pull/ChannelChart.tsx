@@ -1,4 +1,5 @@
 import type { JudgedPull, ShotPlan, UnitSystem } from '@still-heron/core';
+import { currentColour } from '../../charts/currentColour';
 import { useMemo, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { useDrag } from '../../charts/useDrag';
@@ -67,12 +68,12 @@ function Channel({ plan, verdict, units, size }: Props & { readonly size: Size }
         ))}
         <path d={layout.band} className="zone-of-line" />
         {layout.subjects.map(({ id, path, current }) => (
-          <path key={id} d={path} className={`current dash-${current % 4}`} stroke={`var(--current-${current % 4})`} />
+          <path key={id} d={path} className={`current dash-${current % 4}`} stroke={currentColour(current)} />
         ))}
         <path d={layout.line} className="focus-line" data-testid="focus-line" />
       </g>
       {layout.subjects.map(({ id, name, labelY, current }) => (
-        <text key={id} x={left + 8} y={labelY} className="subject-name" fill={`var(--current-${current % 4})`}>
+        <text key={id} x={left + 8} y={labelY} className="subject-name" fill={currentColour(current)}>
           {name}
         </text>
       ))}

@@ -1,4 +1,5 @@
 import { changeMark, displayStepMm } from '@still-heron/core';
+import { currentColour } from '../../charts/currentColour';
 import { useRef } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { useDrag } from '../../charts/useDrag';
@@ -38,7 +39,7 @@ function MarkChip({ mark, layout, plan, units, hold }: HandleProps & { readonly 
       hold.end();
     },
   });
-  const colour = mark.current < 0 ? 'var(--haze)' : `var(--current-${mark.current % 4})`;
+  const colour = currentColour(mark.current);
   return (
     <g
       {...drag}

@@ -14,6 +14,7 @@ import {
   withinReach,
   zoneLensAt,
 } from '@still-heron/core';
+import { currentColour } from '../../charts/currentColour';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { DistanceField } from '../../fields/DistanceField';
 import { Explain } from '../../fields/Explain';
@@ -50,7 +51,7 @@ function MarkRow({ mark, plan, units }: Props & { readonly mark: Mark }) {
       <button
         type="button"
         className="mark-name"
-        style={{ color: at < 0 ? 'var(--haze)' : `var(--current-${at % 4})` }}
+        style={{ color: currentColour(at) }}
         aria-label={`Select mark ${label}`}
         onClick={() => dispatch(itemSelected({ kind: 'mark', id: mark.id }))}
       >

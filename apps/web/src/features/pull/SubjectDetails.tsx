@@ -18,6 +18,7 @@ import { TimeField } from '../../fields/TimeField';
 import { itemSelected, selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
 import type { SideProps } from './PullSide';
+import { SubjectName } from './SubjectName';
 
 /** Someone: name, what exactly is focused on, where they stand when, and where they walk. */
 export function SubjectDetails({ subject, plan, units }: Omit<SideProps, 'verdict'> & { readonly subject: Subject }) {
@@ -27,13 +28,7 @@ export function SubjectDetails({ subject, plan, units }: Omit<SideProps, 'verdic
     <section aria-label={subject.name}>
       <h2>{subject.name}</h2>
       <div className="field-pair">
-        <TextField
-          label="who or what"
-          isOptional={false}
-          max={PLAN_LIMITS.name.max}
-          value={subject.name}
-          onChange={(name) => dispatch(editPlan('rename', (now) => changeSubject(now, subject.id, { name })))}
-        />
+        <SubjectName subject={subject} />
         <TextField
           label="focus on"
           max={PLAN_LIMITS.detail.max}

@@ -1,4 +1,5 @@
 import { displayStepMm, formatDistance, formatGap, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { currentColour } from '../../charts/currentColour';
 import { curveCatmullRomClosed, line } from 'd3-shape';
 import { useRef } from 'react';
 import { useDrag } from '../../charts/useDrag';
@@ -139,11 +140,7 @@ function Marks({
     if (!(x <= layout.rightX)) return null;
     const at = plan.subjects.findIndex((subject) => subject.id === subjectId);
     return (
-      <g
-        key={id}
-        transform={`translate(${x},${layout.groundY})`}
-        style={{ color: at < 0 ? 'var(--haze)' : `var(--current-${at % 4})` }}
-      >
+      <g key={id} transform={`translate(${x},${layout.groundY})`} style={{ color: currentColour(at) }}>
         <path d="M-7,31H7M0,31V38" className="zone-tape" />
         <text
           y={53}

@@ -1,0 +1,18 @@
+import { changeSubject, PLAN_LIMITS, type Subject } from '@still-heron/core';
+import { useAppDispatch } from '../../app/store';
+import { TextField } from '../../fields/TextField';
+import { editPlan } from '../shot/shotSlice';
+
+/** The name of someone, or of a thing that must be sharp. */
+export function SubjectName({ subject: { id, name } }: { readonly subject: Subject }) {
+  const dispatch = useAppDispatch();
+  return (
+    <TextField
+      label="who or what"
+      isOptional={false}
+      max={PLAN_LIMITS.name.max}
+      value={name}
+      onChange={(wanted) => dispatch(editPlan('rename', (now) => changeSubject(now, id, { name: wanted })))}
+    />
+  );
+}
