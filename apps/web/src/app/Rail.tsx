@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { NavLink, useParams } from 'react-router';
 import { Heron } from './Heron';
 import { useAppSelector } from './store';
@@ -20,35 +21,17 @@ export function Rail({ areKeysShown, onKeys }: Props) {
         <span className="unseen">Still Heron</span>
       </span>
       <NavLink className="rail-item" to={production ? `/productions/${production}/shots` : '/productions'}>
-        <svg
-          width="22"
-          height="22"
-          viewBox="0 0 22 22"
-          fill="none"
-          stroke="currentColor"
-          strokeWidth="1.8"
-          strokeLinecap="round"
-          aria-hidden="true"
-        >
+        <RailIcon>
           <path d="M3 5.5h16M3 11h16M3 16.5h10" />
-        </svg>
+        </RailIcon>
         Shots
       </NavLink>
       <NavLink className="rail-item" to="/kit">
-        <svg
-          width="22"
-          height="22"
-          viewBox="0 0 22 22"
-          fill="none"
-          stroke="currentColor"
-          strokeWidth="1.8"
-          strokeLinecap="round"
-          aria-hidden="true"
-        >
+        <RailIcon>
           <circle cx="11" cy="11" r="8" />
           <circle cx="11" cy="11" r="4" />
           <path d="M11 3v3M17 6.2l-2 1.8M19 12h-3" />
-        </svg>
+        </RailIcon>
         Kit
       </NavLink>
       <button type="button" className="rail-item rail-foot" aria-expanded={areKeysShown} onClick={onKeys}>
@@ -58,5 +41,22 @@ export function Rail({ areKeysShown, onKeys }: Props) {
         Keys
       </button>
     </nav>
+  );
+}
+
+function RailIcon({ children }: { readonly children: ReactNode }) {
+  return (
+    <svg
+      width="22"
+      height="22"
+      viewBox="0 0 22 22"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="1.8"
+      strokeLinecap="round"
+      aria-hidden="true"
+    >
+      {children}
+    </svg>
   );
 }

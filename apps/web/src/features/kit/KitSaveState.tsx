@@ -1,8 +1,8 @@
-import { Button } from 'antd';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { saveKitNow } from './kitSaving';
 import { kitConflictResolved, type KitSaving, selectKitSaving } from './kitSavingSlice';
 import { kitEdited, selectOpenKit } from './kitSlice';
+import { ConflictChoice } from '../../app/ConflictChoice';
 
 const WORDS: Readonly<Record<Exclude<KitSaving['status'], 'refused'>, { readonly text: string; readonly tone: string }>> = {
   saved: { text: 'Saved', tone: 'plain' },
@@ -48,14 +48,8 @@ export function KitConflictBar() {
     dispatch(kitConflictResolved());
   };
   return (
-    <aside className="conflict" role="alert">
-      <p>
-        <strong>This was changed elsewhere.</strong> Nothing is overwritten until you choose.
-      </p>
-      <Button type="primary" onClick={keepMine}>
-        Keep mine
-      </Button>
-      <Button onClick={takeTheirs}>Take theirs</Button>
-    </aside>
+    <ConflictChoice onMine={keepMine} onTheirs={takeTheirs}>
+      <strong>This was changed elsewhere.</strong>
+    </ConflictChoice>
   );
 }

@@ -1,8 +1,8 @@
-import { Button } from 'antd';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { describeDifference } from './describeDifference';
 import { conflictResolved, selectSaving } from './savingSlice';
 import { documentEdited, selectDocument } from './shotSlice';
+import { ConflictChoice } from '../../app/ConflictChoice';
 
 /** The shot was saved elsewhere meanwhile: says what differs, and lets the person choose. Neither is lost: the other one is an undo away. */
 export function ConflictBar() {
@@ -25,15 +25,8 @@ export function ConflictBar() {
     dispatch(conflictResolved());
   }
   return (
-    <aside className="conflict" role="alert">
-      <p>
-        <strong>This shot was saved elsewhere at {time}.</strong> Yours differs in {describeDifference(document, theirs)}. Nothing
-        is overwritten until you choose.
-      </p>
-      <Button type="primary" onClick={keepMine}>
-        Keep mine
-      </Button>
-      <Button onClick={takeTheirs}>Take theirs</Button>
-    </aside>
+    <ConflictChoice onMine={keepMine} onTheirs={takeTheirs}>
+      <strong>This shot was saved elsewhere at {time}.</strong> Yours differs in {describeDifference(document, theirs)}.
+    </ConflictChoice>
   );
 }
