@@ -2,7 +2,6 @@ import {
   cameraOf,
   FORMATS,
   isZoom,
-  type KitItems,
   type KitKind,
   letGo,
   setCamera,
@@ -15,24 +14,21 @@ import {
   type UnitSystem,
   wheelNearerTurns,
 } from '@still-heron/core';
-import type { KitItemView } from '@still-heron/contract';
 import { Link } from 'react-router';
 import { Choice } from '../../fields/Choice';
 import { NumberField } from '../../fields/NumberField';
 import { useKit } from '../kit/useKit';
 import { lensLine, PULLER_WORDS, SUPPORT_WORDS } from '../kit/words';
 import { CameraFields } from './CameraFields';
+import { choicesOf, NONE, OWN } from './gearChoices';
 import { LensFields } from './LensFields';
+import { OwnedGear } from './OwnedGear';
 import { useEdit } from './useEdit';
 
 interface Props {
   readonly plan: ShotPlan;
   readonly units: UnitSystem;
 }
-
-/** Not an id: figures that belong to this shot alone. */
-const OWN = 'own';
-const NONE = 'none';
 
 /** What is on the set: camera, lens, wheel and rig, taken from the kit; or a camera and a lens by figures of the shot's own. */
 export function GearFields({ plan, units }: Props) {
@@ -44,19 +40,6 @@ export function GearFields({ plan, units }: Props) {
       <RigPick plan={plan} />
     </>
   );
-}
-
-/** The kit's items as choices, and the one a shot took even when the kit has it no more. */
-function choicesOf<K extends KitKind>(
-  items: readonly KitItemView<K>[],
-  taken: string | null,
-  takenName: string,
-  name: (item: KitItems[K]) => string,
-) {
-  const choices = items.map(({ id, item }) => ({ value: id, word: name(item) }));
-  return taken !== null && !choices.some(({ value }) => value === taken)
-    ? [...choices, { value: taken, word: `${takenName} (no more in Kit)` }]
-    : choices;
 }
 
 function CameraPick({ plan }: { readonly plan: ShotPlan }) {
@@ -185,59 +168,32 @@ function LensPick({ plan, units }: Props) {
 
 function WheelPick({ plan }: { readonly plan: ShotPlan }) {
   const edit = useEdit();
-  const { items } = useKit('wheels');
-  const { wheel } = plan;
-  const { wheelId } = plan.kit;
-  if (items.length === 0 && !wheel) return null;
-  const pick = (value: string) => {
-    const view = items.find(({ id }) => id === value);
-    edit(view ? `wheel ${view.item.name}` : 'no wheel', (now) => takeWheel(now, view?.id ?? null, view?.item ?? null));
-  };
   return (
-    <section>
-      <h2>Wheel</h2>
-      <Choice
-        label="Wheel"
-        isBare
-        value={wheel === null ? NONE : (wheelId ?? OWN)}
-        choices={[
-          { value: NONE, word: 'a hand at the ring itself' },
-          ...choicesOf(items, wheelId, wheel?.name ?? '', ({ name }) => name),
-          ...(wheel && wheelId === null ? [{ value: OWN, word: `${wheel.name}, as the shot keeps it` }] : []),
-        ]}
-        hint={`for nearer it turns ${wheelNearerTurns(wheel, plan.optics.lens.nearerTurns)}`}
-        onPick={pick}
-      />
-    </section>
+    <OwnedGear
+      kind="wheels"
+      title="Wheel"
+      taken={plan.wheel}
+      takenFrom={plan.kit.wheelId}
+      nothing="a hand at the ring itself"
+      hint={`for nearer it turns ${wheelNearerTurns(plan.wheel, plan.optics.lens.nearerTurns)}`}
+      onPick={(name, id, wheel) => edit(name, (now) => takeWheel(now, id, wheel))}
+    />
   );
 }
 
 function RigPick({ plan }: { readonly plan: ShotPlan }) {
   const edit = useEdit();
-  const { items } = useKit('rigs');
   const { rig } = plan;
-  const { rigId } = plan.kit;
-  if (items.length === 0 && !rig) return null;
-  const pick = (value: string) => {
-    const view = items.find(({ id }) => id === value);
-    edit(view ? `rig ${view.item.name}` : 'no rig', (now) => takeRig(now, view?.id ?? null, view?.item ?? null));
-  };
   return (
-    <section>
-      <h2>Rig</h2>
-      <Choice
-        label="Rig"
-        isBare
-        value={rig === null ? NONE : (rigId ?? OWN)}
-        choices={[
-          { value: NONE, word: 'not said' },
-          ...choicesOf(items, rigId, rig?.name ?? '', ({ name }) => name),
-          ...(rig && rigId === null ? [{ value: OWN, word: `${rig.name}, as the shot keeps it` }] : []),
-        ]}
-        hint={rig ? `${SUPPORT_WORDS[rig.support]} · ${PULLER_WORDS[rig.puller]}` : undefined}
-        onPick={pick}
-      />
-    </section>
+    <OwnedGear
+      kind="rigs"
+      title="Rig"
+      taken={rig}
+      takenFrom={plan.kit.rigId}
+      nothing="not said"
+      hint={rig ? `${SUPPORT_WORDS[rig.support]} · ${PULLER_WORDS[rig.puller]}` : undefined}
+      onPick={(name, id, item) => edit(name, (now) => takeRig(now, id, item))}
+    />
   );
 }
 
