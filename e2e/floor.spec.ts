@@ -101,6 +101,19 @@ test('by keyboard alone: marks and the camera moved by arrow keys, figures typed
   await expect(page.getByRole('alert')).toContainText("“far” can't be read as a number");
   await page.keyboard.press('Escape');
   await page.keyboard.press('Escape');
+
+  // a tool, and Enter: put down in the middle, and moved from there
+  await tool(page, 'Someone').focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Press where they stand; Enter takes the middle.')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('floor-mark-C')).toBeVisible();
+  const newcomer = Number(await distance(page, 'C').textContent());
+  await page.getByTestId('floor-mark-C').focus();
+  await expect(page.getByTestId('floor-sentence')).toContainText('Someone 3');
+  await page.keyboard.press('ArrowRight');
+  await expect(distance(page, 'C')).not.toHaveText(newcomer.toFixed(2));
+  await page.keyboard.press('Escape');
   await page.evaluate(() => (document.activeElement as HTMLElement).blur());
   await page.keyboard.press('3');
   await expect(page.getByTestId('mark-A')).toHaveValue('3.00');
@@ -121,6 +134,13 @@ test('someone behind the camera is said plainly, in the step too; the drawing go
   await page.getByTestId('floor-mark-A').focus();
   for (let k = 0; k < 5; k++) await page.keyboard.press('Shift+ArrowLeft');
   await expect(page.getByText('Maren is behind the camera')).toBeVisible();
+  await expect(page.locator('.floor-marks').getByText('behind the camera')).toBeVisible();
+  await expect(
+    page
+      .locator('.floor-marks')
+      .getByText(/ring at/)
+      .first(),
+  ).not.toContainText('0.00');
   await expect(page.getByRole('link', { name: /Floor.*needs a look/ })).toBeVisible();
   await tool(page, 'Wall').click();
   await press(page, 0.5, 0.2);

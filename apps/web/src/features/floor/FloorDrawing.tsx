@@ -1,7 +1,6 @@
 import {
   addLandmark,
   addSubjectAt,
-  apartMm,
   changeCameraKey,
   changeLandmark,
   frameAtOrAfter,
@@ -14,7 +13,8 @@ import {
   type UnitSystem,
   walkTo,
 } from '@still-heron/core';
-import { type PointerEvent, type WheelEvent, useRef, useState } from 'react';
+import { currentColour } from '../../charts/currentColour';
+import { type KeyboardEvent, type PointerEvent, type WheelEvent, useEffect, useRef, useState } from 'react';
 import { useDrag } from '../../charts/useDrag';
 import { type Size, useSize } from '../../charts/useSize';
 import { useAppDispatch, useAppSelector } from '../../app/store';
@@ -23,6 +23,7 @@ import { itemSelected, selectSession } from '../shot/sessionSlice';
 import { abandonGesture, editPlan } from '../shot/shotSlice';
 import { fittedView, floorLayout, type FloorView } from './floorLayout';
 import { FloorHandle } from './FloorHandle';
+import { Grid, ScaleBar } from './FloorGrid';
 import { FloorLens } from './FloorLens';
 import { LandmarkShape } from './LandmarkShape';
 import { type ToolName, useWalker } from './FloorTools';
@@ -60,6 +61,10 @@ function Drawing({ plan, verdict, units, tool, onToolDone, size }: Props & { rea
   useKeys('+', () => scale(1.25), { useKey: true, ignoreModifiers: true });
   useKeys('-', () => scale(0.8), { useKey: true });
   useKeys('f', () => setView(fittedView(plan, size)));
+  const ground = useRef<SVGRectElement>(null);
+  useEffect(() => {
+    if (tool) ground.current?.focus();
+  }, [tool]);
   const grabbed = useRef(view);
   const pan = useDrag({
     onStart: () => (grabbed.current = view),
@@ -103,6 +108,11 @@ function Drawing({ plan, verdict, units, tool, onToolDone, size }: Props & { rea
       applyTool(layout.toPlace([event.clientX - box.left, event.clientY - box.top]));
     }
   }
+  function onGroundKey(event: KeyboardEvent): void {
+    if (event.key !== 'Enter' || tool === null) return;
+    event.preventDefault();
+    applyTool(view.centre);
+  }
   const select = (kind: 'mark' | 'camera' | 'landmark', id: string) => dispatch(itemSelected({ kind, id }));
   const giveUp = (gesture: string) => dispatch(abandonGesture(gesture));
   return (
@@ -117,7 +127,20 @@ function Drawing({ plan, verdict, units, tool, onToolDone, size }: Props & { rea
       <Grid layout={layout} size={size} />
       <path d={layout.wedge} className="floor-wedge" />
       {layout.zone && <path d={layout.zone} className="floor-zone" data-testid="floor-zone" />}
-      <rect width={size.width} height={size.height} fill="transparent" data-testid="floor-ground" onPointerDown={onPointerDown} />
+      <rect
+        ref={ground}
+        width={size.width}
+        height={size.height}
+        fill="transparent"
+        className="floor-ground"
+        data-testid="floor-ground"
+        tabIndex={tool ? 0 : undefined}
+        role={tool ? 'button' : undefined}
+        aria-label={tool ? 'The middle of what is shown' : undefined}
+        onPointerDown={onPointerDown}
+        onKeyDown={onGroundKey}
+      />
+      {tool && <path d={`M${size.width / 2 - 8},${size.height / 2}h16m-8,-8v16`} className="floor-middle" />}
       {plan.floor!.landmarks.map((landmark) => (
         <LandmarkShape
           key={landmark.id}
@@ -135,7 +158,7 @@ function Drawing({ plan, verdict, units, tool, onToolDone, size }: Props & { rea
       {layout.plane && <path d={layout.plane} className="floor-plane" data-testid="floor-plane" />}
       <path d={layout.cameraWay} className="floor-camera-way" />
       {layout.subjects.map(({ subjectId, way, current }) => (
-        <path key={subjectId} d={way} className="floor-way" style={{ color: `var(--current-${current % 4})` }} />
+        <path key={subjectId} d={way} className="floor-way" style={{ color: currentColour(current) }} />
       ))}
       {plan.marks.map((mark) => {
         if (!mark.place) return null;
@@ -146,7 +169,7 @@ function Drawing({ plan, verdict, units, tool, onToolDone, size }: Props & { rea
             kind="mark"
             label={`Mark ${mark.letter}, ${plan.subjects[current]?.name ?? 'a place'}`}
             letter={mark.letter}
-            colour={current < 0 ? 'var(--haze)' : `var(--current-${current % 4})`}
+            colour={currentColour(current)}
             place={mark.place}
             layout={layout}
             pxPerMm={view.pxPerMm}
@@ -167,7 +190,7 @@ function Drawing({ plan, verdict, units, tool, onToolDone, size }: Props & { rea
               key={subjectId}
               transform={`translate(${now[0]},${now[1]})`}
               className="floor-person"
-              style={{ color: `var(--current-${current % 4})` }}
+              style={{ color: currentColour(current) }}
             >
               <circle r={10} />
               <text y={-16} textAnchor="middle">
@@ -198,49 +221,5 @@ function Drawing({ plan, verdict, units, tool, onToolDone, size }: Props & { rea
       <FloorLens layout={layout} />
       <ScaleBar layout={layout} size={size} units={units} pxPerMm={view.pxPerMm} />
     </svg>
-  );
-}
-
-function Grid({ layout, size }: { readonly layout: ReturnType<typeof floorLayout>; readonly size: Size }) {
-  const { gridMm, toPx, toPlace } = layout;
-  const low = toPlace([0, size.height]);
-  const high = toPlace([size.width, 0]);
-  const steps = (from: number, to: number) =>
-    Array.from(
-      { length: Math.max(0, Math.floor(to / gridMm) - Math.ceil(from / gridMm) + 1) },
-      (_, k) => (Math.ceil(from / gridMm) + k) * gridMm,
-    );
-  return (
-    <g className="floor-grid" aria-hidden="true">
-      {steps(low.xMm, high.xMm).map((xMm) => {
-        const [x] = toPx({ xMm, yMm: 0 });
-        return <line key={xMm} x1={x} x2={x} y1={0} y2={size.height} />;
-      })}
-      {steps(low.yMm, high.yMm).map((yMm) => {
-        const [, y] = toPx({ xMm: 0, yMm });
-        return <line key={yMm} x1={0} x2={size.width} y1={y} y2={y} />;
-      })}
-    </g>
-  );
-}
-
-interface ScaleBarProps {
-  readonly layout: ReturnType<typeof floorLayout>;
-  readonly size: Size;
-  readonly units: UnitSystem;
-  readonly pxPerMm: number;
-}
-
-function ScaleBar({ layout: { gridMm }, size, units, pxPerMm }: ScaleBarProps) {
-  const mm = units === 'metric' ? gridMm : Math.max(1, Math.round(gridMm / 304.8)) * 304.8;
-  const word = units === 'metric' ? `${mm / 1000} m` : `${Math.round(mm / 304.8)}'`;
-  const length = apartMm({ xMm: 0, yMm: 0 }, { xMm: mm, yMm: 0 }) * pxPerMm;
-  return (
-    <g transform={`translate(20,${size.height - 16})`} className="floor-scale" aria-hidden="true">
-      <line x2={length} />
-      <text x={length + 8} y={5} className="chart-label">
-        {word}
-      </text>
-    </g>
   );
 }

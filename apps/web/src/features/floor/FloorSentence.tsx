@@ -1,17 +1,17 @@
 import {
+  type FollowSpeed,
+  followSpeed,
   formatGap,
   formatTime,
   frameAtOrAfter,
   type JudgedPull,
   planDistances,
-  ringOf,
   type ShotPlan,
   type UnitSystem,
-  wheelDegOf,
-  withinReach,
 } from '@still-heron/core';
 import { useAppSelector } from '../../app/store';
 import { selectSession } from '../shot/sessionSlice';
+import { selectedSubject } from './selectedSubject';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -19,15 +19,11 @@ interface Props {
   readonly units: UnitSystem;
 }
 
-/** How long speed is measured over, around the playhead. */
-const AROUND_S = 0.1;
-
 /** What the lens makes of everyone at the playhead: in the zone or not, how they move, and what the ring must do for it. */
 export function FloorSentence({ plan, verdict, units }: Props) {
   const { timeS, selection } = useAppSelector(selectSession);
   const distances = planDistances(plan);
-  const chosen = plan.subjects.find(({ id }) => id === selection?.id);
-  const subject = chosen ?? neededNow(plan, timeS) ?? plan.subjects[0];
+  const subject = selectedSubject(plan, selection) ?? neededNow(plan, timeS) ?? plan.subjects[0];
   if (!subject) return <p className="sentence">Nobody is on the floor yet. Take Someone, and press where they stand.</p>;
   const sight = distances.sightAt(subject, timeS);
   if (!sight) return <p className="sentence">{subject.name} is not on the floor: at infinity, or taped alone.</p>;
@@ -38,16 +34,7 @@ export function FloorSentence({ plan, verdict, units }: Props) {
         it.
       </p>
     );
-  const [beforeMm, afterMm] = [
-    distances.focusMmAt(subject, Math.max(timeS - AROUND_S, 0)),
-    distances.focusMmAt(subject, Math.min(timeS + AROUND_S, plan.durationS)),
-  ];
-  const overS = Math.min(timeS + AROUND_S, plan.durationS) - Math.max(timeS - AROUND_S, 0);
-  const perS = (afterMm - beforeMm) / overS;
-  const ring = ringOf(plan.optics.lens);
-  const turnPerS =
-    Math.abs(wheelDegOf(plan.wheel, ring.angleAt(withinReach(ring, afterMm)) - ring.angleAt(withinReach(ring, beforeMm)))) /
-    overS;
+  const speed = followSpeed(plan, subject, timeS);
   return (
     <p className="sentence" data-testid="floor-sentence">
       <Standing
@@ -58,10 +45,21 @@ export function FloorSentence({ plan, verdict, units }: Props) {
         timeS={timeS}
         units={units}
       />{' '}
-      {Math.abs(perS) < 20
-        ? 'The distance stays.'
-        : `${formatGap(perS, units)} a second ${perS < 0 ? 'nearer' : 'farther'}: the ${plan.wheel ? 'wheel' : 'ring'} must turn ${turnPerS.toFixed(0)}°/s.`}
+      {speed && <Motion {...speed} hasWheel={plan.wheel !== null} units={units} />}
     </p>
+  );
+}
+
+/** A distance that changes by less than this in a second is said to stay. */
+const STAYS_MM_PER_S = 20;
+
+function Motion({ mmPerS, handDegPerS, hasWheel, units }: FollowSpeed & { hasWheel: boolean; units: UnitSystem }) {
+  if (Math.abs(mmPerS) < STAYS_MM_PER_S) return <>The distance stays.</>;
+  return (
+    <>
+      {formatGap(mmPerS, units)} a second {mmPerS < 0 ? 'nearer' : 'farther'}: the {hasWheel ? 'wheel' : 'ring'} must turn{' '}
+      {Math.abs(handDegPerS).toFixed(0)}°/s.
+    </>
   );
 }
 

@@ -1,7 +1,7 @@
 import { clearFloor, setLensHeight, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { Button } from 'antd';
 import { useAppDispatch, useAppSelector } from '../../app/store';
-import { itemSelected, selectSession } from '../shot/sessionSlice';
+import { itemSelected, selectSelection } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
 import { Aims } from './Aims';
 import { FloorLength } from './FloorLength';
@@ -16,7 +16,7 @@ interface Props {
 /** What is selected on the floor, by its figures; then every mark with what is drawn and what is taped, and where the camera looks. */
 export function FloorSide({ plan, units }: Props) {
   const dispatch = useAppDispatch();
-  const { selection } = useAppSelector(selectSession);
+  const selection = useAppSelector(selectSelection);
   const key = plan.floor!.camera.find(({ id }) => selection?.kind === 'camera' && id === selection.id);
   const landmark = plan.floor!.landmarks.find(({ id }) => selection?.kind === 'landmark' && id === selection.id);
   const mark = plan.marks.find(({ id }) => selection?.kind === 'mark' && id === selection.id);

@@ -1,6 +1,7 @@
-import type { ShotPlan } from '@still-heron/core';
+import type { ShotPlan, Subject } from '@still-heron/core';
 import { useAppDispatch, useAppSelector } from '../../app/store';
-import { playToggled, selectSession } from '../shot/sessionSlice';
+import { playToggled, selectSelection, selectSession } from '../shot/sessionSlice';
+import { selectedSubject } from './selectedSubject';
 
 /** What the next press on the floor does. */
 export type ToolName = 'someone' | 'walk' | 'camera' | 'aim' | 'post' | 'box' | 'wall';
@@ -14,19 +15,20 @@ interface Props {
 /** Play, and what can be put on the floor: choose one, then press where it belongs. */
 export function FloorTools({ plan, tool, onTool }: Props) {
   const dispatch = useAppDispatch();
-  const { isPlaying } = useAppSelector(selectSession);
+  const isPlaying = useAppSelector((state) => selectSession(state).isPlaying);
   const walker = useWalker(plan);
   const tools: readonly { readonly name: ToolName; readonly word: string; readonly ask: string }[] = [
-    { name: 'someone', word: 'Someone', ask: 'Press where they stand.' },
+    { name: 'someone', word: 'Someone', ask: 'Press where they stand' },
     ...(walker
-      ? [{ name: 'walk' as const, word: `${walker.name} goes`, ask: `Press where ${walker.name} comes to, at the playhead.` }]
+      ? [{ name: 'walk' as const, word: `${walker.name} goes`, ask: `Press where ${walker.name} comes to, at the playhead` }]
       : []),
-    { name: 'camera', word: 'Camera goes', ask: 'Press where the camera comes to, at the playhead.' },
-    { name: 'aim', word: 'Looks at', ask: 'Press on someone, or a point, that the camera looks at from the playhead on.' },
-    { name: 'post', word: 'Post', ask: 'Press where it stands.' },
-    { name: 'box', word: 'Box', ask: 'Press where it stands.' },
-    { name: 'wall', word: 'Wall', ask: 'Press where its middle is.' },
+    { name: 'camera', word: 'Camera goes', ask: 'Press where the camera comes to, at the playhead' },
+    { name: 'aim', word: 'Looks at', ask: 'Press on someone, or a point, that the camera looks at from the playhead on' },
+    { name: 'post', word: 'Post', ask: 'Press where it stands' },
+    { name: 'box', word: 'Box', ask: 'Press where it stands' },
+    { name: 'wall', word: 'Wall', ask: 'Press where its middle is' },
   ];
+  const held = tools.find(({ name }) => name === tool);
   return (
     <div className="floor-tools" role="toolbar" aria-label="Put on the floor">
       <button type="button" className="quiet play" onClick={() => dispatch(playToggled())} aria-pressed={isPlaying}>
@@ -47,16 +49,14 @@ export function FloorTools({ plan, tool, onTool }: Props) {
         </button>
       ))}
       <span className="floor-ask" role="status">
-        {tools.find(({ name }) => name === tool)?.ask}
+        {held && `${held.ask}; Enter takes the middle.`}
       </span>
     </div>
   );
 }
 
 /** Who goes next: who is selected, or the only one there is. */
-export function useWalker(plan: ShotPlan) {
-  const { selection } = useAppSelector(selectSession);
-  const owner = selection?.kind === 'mark' ? plan.marks.find(({ id }) => id === selection.id)?.subjectId : undefined;
-  const id = selection?.kind === 'subject' ? selection.id : owner;
-  return plan.subjects.find((subject) => subject.id === id) ?? (plan.subjects.length === 1 ? plan.subjects[0] : undefined);
+export function useWalker(plan: ShotPlan): Subject | undefined {
+  const selection = useAppSelector(selectSelection);
+  return selectedSubject(plan, selection) ?? (plan.subjects.length === 1 ? plan.subjects[0] : undefined);
 }

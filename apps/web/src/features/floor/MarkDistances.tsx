@@ -6,20 +6,24 @@ import {
   type ShotPlan,
   type UnitSystem,
 } from '@still-heron/core';
+import { currentColour } from '../../charts/currentColour';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { Explain } from '../../fields/Explain';
-import { itemSelected, selectSession } from '../shot/sessionSlice';
+import { itemSelected, selectSelection } from '../shot/sessionSlice';
 
 interface Props {
   readonly plan: ShotPlan;
   readonly units: UnitSystem;
 }
 
+/** Two distances that differ by less than this are not told apart. */
+export const TELLS_MM = 5;
+
 /** Every mark: what the tape says or would say there, what the ring goes by, and why the two differ off the axis. */
 export function MarkDistances({ plan, units }: Props) {
   const dispatch = useAppDispatch();
-  const { selection } = useAppSelector(selectSession);
-  const { drawnTapeMm, markFocusMm } = planDistances(plan);
+  const selection = useAppSelector(selectSelection);
+  const { markSight, markFocusMm } = planDistances(plan);
   if (plan.marks.length === 0) return null;
   return (
     <section>
@@ -27,16 +31,17 @@ export function MarkDistances({ plan, units }: Props) {
       <ul className="floor-marks">
         {plan.marks.map((mark) => {
           const current = plan.subjects.findIndex(({ id }) => id === mark.subjectId);
-          const drawnMm = drawnTapeMm.get(mark.id);
+          const sight = markSight.get(mark.id);
           const focusMm = markFocusMm.get(mark.id)!;
           const tapeMm = mark.distanceMm ?? Infinity;
-          const isOffAxis = drawnMm !== undefined && Math.abs(focusMm - tapeMm) > 5;
+          const isBehind = sight !== undefined && sight.depthMm <= 0;
+          const isOffAxis = sight !== undefined && !isBehind && Math.abs(focusMm - tapeMm) > TELLS_MM;
           return (
             <li key={mark.id} className={selection?.id === mark.id ? 'is-selected' : undefined}>
               <button
                 type="button"
                 className="floor-mark-name"
-                style={{ color: current < 0 ? 'var(--haze)' : `var(--current-${current % 4})` }}
+                style={{ color: currentColour(current) }}
                 aria-label={`Select mark ${mark.letter}`}
                 onClick={() => dispatch(itemSelected({ kind: 'mark', id: mark.id }))}
               >
@@ -45,6 +50,7 @@ export function MarkDistances({ plan, units }: Props) {
               <span className="figure">{formatDistanceFigure(tapeMm, units)}</span>
               <small>
                 {mark.method === 'drawn' ? 'drawn' : `by ${mark.method}`}
+                {isBehind && <span className="tone-soft"> · behind the camera</span>}
                 {isOffAxis && (
                   <>
                     {' · '}
@@ -60,8 +66,8 @@ export function MarkDistances({ plan, units }: Props) {
                     </Explain>
                   </>
                 )}
-                {mark.method !== 'drawn' && drawnMm !== undefined && Math.abs(tapeMm - drawnMm) > 5 && (
-                  <span className="tone-edge"> · drawn {formatGap(tapeMm - drawnMm, units)} off</span>
+                {mark.method !== 'drawn' && sight && Math.abs(tapeMm - sight.tapeMm) > TELLS_MM && (
+                  <span className="tone-edge"> · drawn {formatGap(tapeMm - sight.tapeMm, units)} off</span>
                 )}
               </small>
             </li>

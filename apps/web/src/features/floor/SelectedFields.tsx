@@ -1,7 +1,6 @@
 import {
   changeCameraKey,
   changeLandmark,
-  changeSubject,
   formatDistance,
   formatGap,
   goByDrawing,
@@ -22,7 +21,9 @@ import { NumberField } from '../../fields/NumberField';
 import { TextField } from '../../fields/TextField';
 import { TimeField } from '../../fields/TimeField';
 import { editPlan } from '../shot/shotSlice';
+import { SubjectName } from '../pull/SubjectName';
 import { FloorLength } from './FloorLength';
+import { TELLS_MM } from './MarkDistances';
 
 interface PlanFieldsProps {
   readonly plan: ShotPlan;
@@ -131,7 +132,7 @@ export function LandmarkFields({ landmark, units }: { readonly landmark: Landmar
 export function MarkFields({ mark, plan, units }: PlanFieldsProps & { readonly mark: Mark }) {
   const dispatch = useAppDispatch();
   const subject = plan.subjects.find(({ id }) => id === mark.subjectId);
-  const drawnMm = planDistances(plan).drawnTapeMm.get(mark.id);
+  const drawnMm = planDistances(plan).markSight.get(mark.id)?.tapeMm;
   const disagreesMm =
     mark.method !== 'drawn' && mark.distanceMm !== null && drawnMm !== undefined ? mark.distanceMm - drawnMm : 0;
   return (
@@ -141,13 +142,7 @@ export function MarkFields({ mark, plan, units }: PlanFieldsProps & { readonly m
       </h2>
       {subject && (
         <div className="field-pair">
-          <TextField
-            label="who or what"
-            isOptional={false}
-            max={PLAN_LIMITS.name.max}
-            value={subject.name}
-            onChange={(name) => dispatch(editPlan('rename', (now) => changeSubject(now, subject.id, { name })))}
-          />
+          <SubjectName subject={subject} />
           <FloorLength
             label={`height of ${subject.detail || 'it'}`}
             mm={subject.heightMm}
@@ -156,7 +151,7 @@ export function MarkFields({ mark, plan, units }: PlanFieldsProps & { readonly m
           />
         </div>
       )}
-      {Math.abs(disagreesMm) > 5 && drawnMm !== undefined && (
+      {Math.abs(disagreesMm) > TELLS_MM && drawnMm !== undefined && (
         <p className="tone-edge">
           drawn {formatDistance(drawnMm, units)}, taped {formatDistance(mark.distanceMm!, units)}: the tape wins, by{' '}
           {formatGap(disagreesMm, units)}.{' '}

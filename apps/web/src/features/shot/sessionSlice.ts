@@ -28,3 +28,5 @@ export const { playheadMoved, playToggled, playStopped, itemSelected, distanceTr
 export const sessionReducer = slice.reducer;
 
 export const selectSession = (state: { readonly session: Session }): Session => state.session;
+/** What is selected, for what need not be drawn anew at every frame that plays. */
+export const selectSelection = (state: { readonly session: Session }): Selection | null => state.session.selection;
