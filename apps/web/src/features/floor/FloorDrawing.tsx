@@ -147,6 +147,7 @@ function Drawing({ plan, verdict, units, tool, onToolDone, size }: Props & { rea
           landmark={landmark}
           layout={layout}
           pxPerMm={view.pxPerMm}
+          units={units}
           isHeld={tool !== null}
           onSelect={() => select('landmark', landmark.id)}
           onMove={(place, gesture) =>
@@ -173,6 +174,7 @@ function Drawing({ plan, verdict, units, tool, onToolDone, size }: Props & { rea
             place={mark.place}
             layout={layout}
             pxPerMm={view.pxPerMm}
+            units={units}
             isHeld={tool !== null}
             testId={`floor-mark-${mark.letter}`}
             onSelect={() => select('mark', mark.id)}
@@ -209,6 +211,7 @@ function Drawing({ plan, verdict, units, tool, onToolDone, size }: Props & { rea
           place={key}
           layout={layout}
           pxPerMm={view.pxPerMm}
+          units={units}
           isHeld={tool !== null}
           testId={`floor-camera-${index + 1}`}
           onSelect={() => select('camera', key.id)}

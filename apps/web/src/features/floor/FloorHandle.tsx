@@ -1,4 +1,4 @@
-import type { Place } from '@still-heron/core';
+import { MM_PER_INCH, type Place, type UnitSystem } from '@still-heron/core';
 import { type KeyboardEvent, useRef } from 'react';
 import { useDrag } from '../../charts/useDrag';
 import type { FloorLayout } from './floorLayout';
@@ -12,6 +12,7 @@ export interface FloorHandleProps {
   readonly place: Place;
   readonly layout: FloorLayout;
   readonly pxPerMm: number;
+  readonly units: UnitSystem;
   /** A tool is held: presses are for the floor */
   readonly isHeld: boolean;
   readonly testId: string;
@@ -20,38 +21,41 @@ export interface FloorHandleProps {
   readonly onGiveUp: (gesture: string) => void;
 }
 
-/** Arrow keys move by this, with Shift by ten times as much. */
-const STEP_MM = 100;
-/** A dragged thing goes to whole steps of this. */
-const SNAP_MM = 50;
+/** What an arrow key moves by, with Shift or without, and what a dragged thing goes to whole steps of: round figures in either unit. */
+const STEPS_MM = {
+  metric: { near: 100, far: 1000, drag: 50 },
+  imperial: { near: 3 * MM_PER_INCH, far: 36 * MM_PER_INCH, drag: MM_PER_INCH },
+};
 
 /** Where an arrow key leads from a place; null for another key. */
-export function nudged(place: Place, key: string, isFar: boolean): Place | null {
+export function nudged(place: Place, key: string, isFar: boolean, units: UnitSystem): Place | null {
   const by = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[key];
   if (!by) return null;
-  const stepMm = STEP_MM * (isFar ? 10 : 1);
+  const stepMm = STEPS_MM[units][isFar ? 'far' : 'near'];
   return { xMm: place.xMm + by[0]! * stepMm, yMm: place.yMm + by[1]! * stepMm };
 }
 
 /** A dragged place, on the nearest whole step. */
-export function snapped({ xMm, yMm }: Place): Place {
-  return { xMm: Math.round(xMm / SNAP_MM) * SNAP_MM, yMm: Math.round(yMm / SNAP_MM) * SNAP_MM };
+export function snapped({ xMm, yMm }: Place, units: UnitSystem): Place {
+  const step = STEPS_MM[units].drag;
+  return { xMm: Math.round(xMm / step) * step, yMm: Math.round(yMm / step) * step };
 }
 
 /** Dragging and nudging of anything that stands on the floor. */
 export function useFloorMoves({
   place,
   pxPerMm,
+  units,
   onMove,
   onGiveUp,
   onSelect,
-}: Pick<FloorHandleProps, 'place' | 'pxPerMm' | 'onMove' | 'onGiveUp' | 'onSelect'>) {
+}: Pick<FloorHandleProps, 'place' | 'pxPerMm' | 'units' | 'onMove' | 'onGiveUp' | 'onSelect'>) {
   const grabbed = useRef(place);
   const gesture = useRef('');
   const drag = useDrag({
     onStart: () => (grabbed.current = place),
     onDrag: ({ dx, dy, gesture: name }) =>
-      onMove(snapped({ xMm: grabbed.current.xMm + dx / pxPerMm, yMm: grabbed.current.yMm - dy / pxPerMm }), name),
+      onMove(snapped({ xMm: grabbed.current.xMm + dx / pxPerMm, yMm: grabbed.current.yMm - dy / pxPerMm }, units), name),
     onGiveUp,
   });
   return {
@@ -64,7 +68,7 @@ export function useFloorMoves({
       onSelect();
     },
     onKeyDown: (event: KeyboardEvent) => {
-      const next = nudged(place, event.key, event.shiftKey);
+      const next = nudged(place, event.key, event.shiftKey, units);
       if (!next) return;
       event.preventDefault();
       onMove(next, gesture.current);

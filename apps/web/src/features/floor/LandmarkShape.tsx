@@ -1,4 +1,4 @@
-import type { Landmark, Place } from '@still-heron/core';
+import type { Landmark, Place, UnitSystem } from '@still-heron/core';
 import { useFloorMoves } from './FloorHandle';
 import type { FloorLayout } from './floorLayout';
 
@@ -6,6 +6,7 @@ interface Props {
   readonly landmark: Landmark;
   readonly layout: FloorLayout;
   readonly pxPerMm: number;
+  readonly units: UnitSystem;
   readonly isHeld: boolean;
   readonly onSelect: () => void;
   readonly onMove: (place: Place, gesture: string) => void;

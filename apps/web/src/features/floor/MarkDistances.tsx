@@ -66,7 +66,7 @@ export function MarkDistances({ plan, units }: Props) {
                     </Explain>
                   </>
                 )}
-                {mark.method !== 'drawn' && sight && Math.abs(tapeMm - sight.tapeMm) > TELLS_MM && (
+                {mark.method !== 'drawn' && sight && !isBehind && Math.abs(tapeMm - sight.tapeMm) > TELLS_MM && (
                   <span className="tone-edge"> · drawn {formatGap(tapeMm - sight.tapeMm, units)} off</span>
                 )}
               </small>

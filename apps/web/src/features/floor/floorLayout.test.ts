@@ -70,9 +70,12 @@ test('a place goes to pixels and back; everything is in sight at first', () => {
   expect(layout.gridMm * view.pxPerMm).toBeGreaterThanOrEqual(46);
 });
 
-test('arrow keys move ten centimetres or a metre, a drag goes to whole steps', () => {
-  expect(nudged(at(0, 0), 'ArrowUp', false)).toEqual(at(0, 100));
-  expect(nudged(at(0, 0), 'ArrowLeft', true)).toEqual(at(-1000, 0));
-  expect(nudged(at(0, 0), 'Enter', false)).toBeNull();
-  expect(snapped(at(1234, -567))).toEqual(at(1250, -550));
+test('arrow keys move ten centimetres or a metre, a drag goes to whole steps; in feet they are round in inches', () => {
+  expect(nudged(at(0, 0), 'ArrowUp', false, 'metric')).toEqual(at(0, 100));
+  expect(nudged(at(0, 0), 'ArrowLeft', true, 'metric')).toEqual(at(-1000, 0));
+  expect(nudged(at(0, 0), 'Enter', false, 'metric')).toBeNull();
+  expect(snapped(at(1234, -567), 'metric')).toEqual(at(1250, -550));
+  expect(nudged(at(0, 0), 'ArrowRight', true, 'imperial')!.xMm).toBeCloseTo(914.4, 9);
+  expect(nudged(at(0, 0), 'ArrowDown', false, 'imperial')!.yMm).toBeCloseTo(-76.2, 9);
+  expect(snapped(at(310, 20), 'imperial')).toEqual(at(12 * 25.4, 25.4));
 });
