@@ -103,8 +103,9 @@ test.describe('from two tape measures to a verdict', () => {
     await tabTo(/^Landing of the pull to B/);
     for (let press = 0; press < 3; press++) await keyboard.press('Shift+ArrowRight');
     await expect(heron.verdict).toContainText(/Soft from .* while the pull to B is under way/);
-    const sentence = await heron.sentence();
+    // the first press says as much: the sentence of the last one is there by the time it is saved
     await heron.expectSaved();
+    const sentence = await heron.sentence();
     await page.reload();
     await expect(heron.verdict).toHaveText(sentence);
   });
