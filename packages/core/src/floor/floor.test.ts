@@ -61,6 +61,8 @@ describe('a subject over time', () => {
     name: 'Ines',
     detail: 'near eye',
     heightMm: 1620,
+    markSigmaMm: 0,
+    timingSigmaS: 0,
     stays: [
       { id: '1', markId: 'far', fromS: 1, untilS: 2 },
       { id: '2', markId: 'near', fromS: 5, untilS: 8 },

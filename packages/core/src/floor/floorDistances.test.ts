@@ -6,6 +6,7 @@ import {
   floorDistances,
   type FloorPlan,
   type Mark,
+  PLAIN_MARK,
   type Place,
   placeAt,
   type Subject,
@@ -19,11 +20,13 @@ function floorWith(camera: readonly Place[], aim: AimKey['at'], lensHeightMm = 1
     lensHeightMm,
     aims: [{ id: 'aim-1', timeS: 0, panS: 0, at: aim }],
     landmarks: [],
+    picture: null,
   };
 }
 
 function markAt(index: number, place: Place | null, tapedMm?: number): Mark {
   return {
+    ...PLAIN_MARK,
     id: `mark-${index + 1}`,
     letter: 'ABC'[index]!,
     subjectId: 'tam',
@@ -31,8 +34,6 @@ function markAt(index: number, place: Place | null, tapedMm?: number): Mark {
     place,
     method: tapedMm === undefined ? 'drawn' : 'tape',
     uncertaintyMm: 20,
-    stale: null,
-    note: '',
   };
 }
 
@@ -42,6 +43,8 @@ const tam = (markCount: number, heightMm = 1620): Subject => ({
   name: 'Old Tam',
   detail: 'near eye',
   heightMm,
+  markSigmaMm: 0,
+  timingSigmaS: 0,
   stays: Array.from({ length: markCount }, (_, k) => ({
     id: `stay-${k + 1}`,
     markId: `mark-${k + 1}`,

@@ -2,7 +2,8 @@ import { blockingDistance } from './blockingDistance.js';
 import { cameraHeadingAt, cameraPlaceAt } from './cameraAt.js';
 import type { FloorPlan } from './floorPlan.js';
 import { between, type Place } from './place.js';
-import { distanceAtTime, type Mark, markDistances, type Stay, type Subject, whereAt } from './subject.js';
+import { type Mark, markDistances } from './mark.js';
+import { distanceAtTime, type Stay, type Subject, whereAt } from './subject.js';
 
 /** The set at one time, as the lens meets it. Lengths in mm. */
 export interface SightOf {
@@ -80,7 +81,9 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
   const markFocusMm = new Map<string, number>();
   const markSight = new Map<string, SightOf>();
   for (const mark of marks) {
-    const owner = subjects.find(({ stays }) => stays.some(({ markId }) => markId === mark.id));
+    const owner =
+      subjects.find(({ stays }) => stays.some(({ markId }) => markId === mark.id)) ??
+      subjects.find(({ id }) => id === mark.subjectId);
     const comesS = owner?.stays.find(({ markId }) => markId === mark.id)?.fromS ?? 0;
     const place = drawnPlace(mark);
     const sight = place && sightOf(place, owner?.heightMm ?? STANDING_EYES_MM, comesS);

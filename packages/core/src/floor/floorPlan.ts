@@ -23,12 +23,27 @@ export interface AimKey {
   readonly at: AimTarget;
 }
 
+export const LANDMARK_SHAPES = ['post', 'box', 'wall', 'door', 'track'] as const;
+export type LandmarkShape = (typeof LANDMARK_SHAPES)[number];
+
+/** A picture of the set that lies under the drawing. Its place is its middle. */
+export interface FloorPicture extends Place {
+  /** Of the stored file */
+  readonly pictureId: string;
+  readonly name: string;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly turnedDeg: number;
+  /** Whether a known length was drawn on it; until then its size is a guess */
+  readonly isScaled: boolean;
+}
+
 /** A thing on the set that does not move: to find one's way by, or to focus on while nobody stands there. */
 export interface Landmark extends Place {
   readonly id: string;
   readonly name: string;
-  readonly shape: 'post' | 'box' | 'wall';
-  /** Across and along; of a post both are its diameter, of a wall the second is its thickness */
+  readonly shape: LandmarkShape;
+  /** Across and along; of a post both are its diameter, of a wall and a door the second is the thickness, of dolly track the gauge */
   readonly widthMm: number;
   readonly depthMm: number;
   readonly turnedDeg: number;
@@ -42,4 +57,5 @@ export interface FloorPlan {
   /** In order of time, at least one */
   readonly aims: readonly AimKey[];
   readonly landmarks: readonly Landmark[];
+  readonly picture: FloorPicture | null;
 }

@@ -1,37 +1,8 @@
 import { minimumJerk } from './minimumJerk.js';
-import type { Place } from './place.js';
 
-/** How a distance came to be known. */
-export const MEASURE_METHODS = ['tape', 'laser', 'picture', 'eye', 'stand-in', 'drawn'] as const;
-export type MeasureMethod = (typeof MEASURE_METHODS)[number];
-
-/** What makes a measured distance doubtful until it is measured again. */
-export const STALE_REASONS = ['lens', 'camera'] as const;
-export type StaleReason = (typeof STALE_REASONS)[number];
-
-/** A measured place: a letter, whose it is, and how far. */
-export interface Mark {
-  readonly id: string;
-  /** A, B, C … as written on the ring */
-  readonly letter: string;
-  /** Whose place it is; null for a thing or a bare place */
-  readonly subjectId: string | null;
-  /** Tape distance; null stands for infinity */
-  readonly distanceMm: number | null;
-  /** Where it lies on the floor; null while it is not drawn */
-  readonly place: Place | null;
-  readonly method: MeasureMethod;
-  /** One standard deviation of the measuring */
-  readonly uncertaintyMm: number;
-  /** Measured before another lens was put on, or the camera was moved; null while it holds */
-  readonly stale: StaleReason | null;
-  readonly note: string;
-}
-
-/** Tape distances by mark id, with Infinity in place of null. */
-export function markDistances(marks: readonly Mark[]): Map<string, number> {
-  return new Map(marks.map((mark) => [mark.id, mark.distanceMm ?? Infinity]));
-}
+/** How well people hit a mark, and their time, until it is known better: assumptions, shown as such. */
+export const ASSUMED_MARK_SIGMA_MM = 50;
+export const ASSUMED_TIMING_SIGMA_S = 0.2;
 
 /** A subject standing at a mark for a while. */
 export interface Stay {
@@ -51,6 +22,10 @@ export interface Subject {
   readonly detail: string;
   /** Of what is focused on, above the floor */
   readonly heightMm: number;
+  /** How far they miss their marks along the axis: one standard deviation */
+  readonly markSigmaMm: number;
+  /** How early or late they are: one standard deviation, assumed until it is rehearsed */
+  readonly timingSigmaS: number;
   /** In order of time, not overlapping. Between two stays the subject walks, smooth at both ends. */
   readonly stays: readonly Stay[];
 }

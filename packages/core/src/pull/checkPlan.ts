@@ -65,6 +65,7 @@ function idProblems(plan: ShotPlan): Problem[] {
     ['floor.camera', plan.floor?.camera ?? []],
     ['floor.aims', plan.floor?.aims ?? []],
     ['floor.landmarks', plan.floor?.landmarks ?? []],
+    ['rehearsals', plan.rehearsals],
     ...plan.subjects.map((subject, index): [string, readonly { id: string }[]] => [`subjects[${index}].stays`, subject.stays]),
   ];
   return lists.flatMap(([path, items]) =>
@@ -113,6 +114,13 @@ function referenceProblems(plan: ShotPlan): Problem[] {
     if (aim.at.kind === 'subject') needSubject(`floor.aims[${index}].at.subjectId`, aim.at.subjectId);
   });
   plan.marks.forEach((mark, index) => {
+    if (mark.standInId !== null && !plan.floor?.landmarks.some(({ id }) => id === mark.standInId))
+      problems.push({
+        code: 'no-such-landmark',
+        path: `marks[${index}].standInId`,
+        message: `there is no landmark “${mark.standInId}”`,
+        need: 'the id of a landmark on the floor, or null',
+      });
     if (mark.method === 'drawn' && (mark.place === null || plan.floor === null || mark.distanceMm === null))
       problems.push({
         code: 'not-drawn',

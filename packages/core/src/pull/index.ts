@@ -6,11 +6,25 @@ export { type FocusLine, focusLine, type LineMove, type LineSetting, targetDista
 export { type FollowSpeed, followSpeed } from './followSpeed.js';
 export { wheelTurn, type WheelTurn } from './gears.js';
 export { landingWindow, type LandingWindow } from './landingWindow.js';
-export { focalLengthAt, isSteady, stopAt, zoneLensAt } from './opticsTrack.js';
+export { focalLengthAt, halfViewDeg, isSteady, stopAt, zoneLensAt } from './opticsTrack.js';
+export { type MissAllowance, missAllowance } from './allowance.js';
+export { framedSpans, isInFrame, type Motion, motionOf, type TimeSpan } from './inSight.js';
+export { firstComesS, type MarkReading, markReading } from './markReading.js';
+export {
+  addRun,
+  type PlannedEvent,
+  rehearsedEvents,
+  type RehearsedTime,
+  rehearsedTimes,
+  removeRun,
+  takeRehearsedTimes,
+} from './rehearsal.js';
+export { type StandIn, standIns } from './standIns.js';
 export { planDistances } from './planDistances.js';
 export { PLAN_LIMITS } from './planLimits.js';
 export { planNotes, type PlanNote } from './planNotes.js';
 export {
+  ASSUMED_CUE_SIGMA_S,
   type Beat,
   type FocusLinePlan,
   type KitSources,

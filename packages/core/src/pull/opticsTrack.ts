@@ -1,5 +1,5 @@
 import { minimumJerk } from '../floor/index.js';
-import { zoneLensOf } from '../kit/index.js';
+import { pictureSize, zoneLensOf } from '../kit/index.js';
 import type { ZoneLens } from '../optics/index.js';
 import { type OpticsMove, rackEndS, type ShotOptics } from './shotPlan.js';
 
@@ -32,4 +32,10 @@ function valueAt(start: number, moves: readonly OpticsMove[], timeS: number): nu
     value = move.to;
   }
   return value;
+}
+
+/** Half of what the lens sees from side to side, in degrees off its axis, as the viewer gets it: after the mode's crop and steadying, unsqueezed. */
+export function halfViewDeg(optics: ShotOptics, timeS: number): number {
+  const halfWidthMm = (pictureSize(optics.camera).sensorWidthMm * optics.lens.squeeze) / 2;
+  return (Math.atan(halfWidthMm / focalLengthAt(optics, timeS)) * 180) / Math.PI;
 }

@@ -30,4 +30,11 @@ export const PLAN_LIMITS = {
   aims: { min: 1, max: 60 },
   landmarks: { max: 80 },
   opticsMoves: { max: 20 },
+  markSigmaMm: { min: 0, max: 5000 },
+  sigmaS: { min: 0, max: 10 },
+  allowanceMm: { min: 0, max: 10_000 },
+  pose: { max: 160 },
+  pictureMm: { min: 100, max: 1_000_000 },
+  rehearsals: { max: 20 },
+  taps: { max: 120 },
 } as const;

@@ -1,18 +1,25 @@
 import {
   type AimKey,
   type AimTarget,
+  type FloorPicture,
   type FloorPlan,
   type Landmark,
+  LANDMARK_SHAPES,
   type Mark,
   MEASURE_METHODS,
   type PathKey,
   type Place,
+  type RehearsalRun,
+  type RehearsalTap,
+  type RehearsedEvent,
   STALE_REASONS,
   type Stay,
   type Subject,
+  TAPE_COLOURS,
+  TAPE_SHAPES,
 } from '../floor/index.js';
 import { cameraShape, lensShape, rigShape, sharpnessShape, wheelShape } from '../kit/index.js';
-import { list, nullable, object, oneOf, quantity, type Shape, text, variant } from '../shape.js';
+import { boolean, list, nullable, object, oneOf, quantity, type Shape, text, variant } from '../shape.js';
 import { PLAN_LIMITS as LIMITS } from './planLimits.js';
 import {
   type Beat,
@@ -82,13 +89,24 @@ const floor = object<FloorPlan>({
     object<Landmark>({
       id,
       name: text(LIMITS.name),
-      shape: oneOf('post', 'box', 'wall'),
+      shape: oneOf(...LANDMARK_SHAPES),
       ...placeFields,
       widthMm: quantity(LIMITS.sizeMm),
       depthMm: quantity(LIMITS.sizeMm),
       turnedDeg: quantity(LIMITS.headingDeg),
     }),
     LIMITS.landmarks,
+  ),
+  picture: nullable(
+    object<FloorPicture>({
+      pictureId: id,
+      name: text(LIMITS.name),
+      ...placeFields,
+      widthMm: quantity(LIMITS.pictureMm),
+      heightMm: quantity(LIMITS.pictureMm),
+      turnedDeg: quantity(LIMITS.headingDeg),
+      isScaled: boolean(),
+    }),
   ),
 });
 
@@ -99,6 +117,8 @@ const subject = object<Subject>({
   name: text(LIMITS.name),
   detail: text(LIMITS.detail),
   heightMm: quantity(LIMITS.heightMm),
+  markSigmaMm: quantity(LIMITS.markSigmaMm),
+  timingSigmaS: quantity(LIMITS.sigmaS),
   stays: list(stay, LIMITS.stays),
 });
 
@@ -106,11 +126,19 @@ const mark = object<Mark>({
   id,
   letter: text(LIMITS.letter),
   subjectId: nullable(id),
+  detail: text(LIMITS.detail),
   distanceMm: distance,
   place: nullable(place),
   method: oneOf(...MEASURE_METHODS),
+  isSimulated: boolean(),
   uncertaintyMm: quantity(LIMITS.uncertaintyMm),
   stale: nullable(oneOf(...STALE_REASONS)),
+  tapeShape: oneOf(...TAPE_SHAPES),
+  tapeColour: nullable(oneOf(...TAPE_COLOURS)),
+  standInId: nullable(id),
+  pose: text(LIMITS.pose),
+  hasStop: boolean(),
+  allowanceMm: quantity(LIMITS.allowanceMm),
   note: text(LIMITS.note),
 });
 
@@ -135,6 +163,16 @@ const rack = object<Rack>({
   durationS: quantity(LIMITS.rackS),
   target,
   cue: text(LIMITS.cue),
+  cueSigmaS: quantity(LIMITS.sigmaS),
+});
+
+const tap = object<RehearsalTap>({
+  of: variant<RehearsedEvent>({
+    leaves: object({ kind: oneOf('leaves'), subjectId: id, stayId: id }),
+    arrives: object({ kind: oneOf('arrives'), subjectId: id, stayId: id }),
+    cue: object({ kind: oneOf('cue'), moveId: id }),
+  }),
+  timeS: time,
 });
 
 /** The form of a saved plan. What one part says of another is checked by `checkPlan`. */
@@ -154,5 +192,6 @@ export const planShape: Shape<ShotPlan> = object<ShotPlan>({
   marks: list(mark, LIMITS.marks),
   beats: list(beat, LIMITS.beats),
   line: object<FocusLinePlan>({ start: nullable(target), moves: list(rack, LIMITS.moves) }),
+  rehearsals: list(object<RehearsalRun>({ id, taps: list(tap, LIMITS.taps) }), LIMITS.rehearsals),
   notes: text(LIMITS.notes),
 });

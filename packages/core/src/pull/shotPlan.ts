@@ -1,8 +1,8 @@
-import type { FloorPlan, Mark, Subject } from '../floor/index.js';
+import type { FloorPlan, Mark, RehearsalRun, Subject } from '../floor/index.js';
 import { type Camera, circleMm, type Lens, type Rig, type Sharpness, type Wheel } from '../kit/index.js';
 
 /** The number of the saved form; a change of the form raises it and adds an upgrade. */
-export const PLAN_SCHEMA = 3;
+export const PLAN_SCHEMA = 4;
 
 /** How focus is found and kept during the take. */
 export const METHODS = [
@@ -43,7 +43,12 @@ export interface Rack {
   readonly target: LineTarget;
   /** What sets it off: a line, a look, a hand; empty for the clock */
   readonly cue: string;
+  /** How early or late it is set off: one standard deviation, assumed until it is rehearsed */
+  readonly cueSigmaS: number;
 }
+
+/** How well a pull is set off, until it is rehearsed: an assumption, shown as one. */
+export const ASSUMED_CUE_SIGMA_S = 0.1;
 
 /** The focus line: where it starts, and its racks in order of time. Between them it holds. */
 export interface FocusLinePlan {
@@ -114,6 +119,8 @@ export interface ShotPlan {
   readonly marks: readonly Mark[];
   readonly beats: readonly Beat[];
   readonly line: FocusLinePlan;
+  /** Runs of the action that were timed by tapping, the latest last */
+  readonly rehearsals: readonly RehearsalRun[];
   readonly notes: string;
 }
 

@@ -1,5 +1,5 @@
-import { STANDING_EYES_MM } from '../floor/index.js';
-import { PLAN_SCHEMA } from './shotPlan.js';
+import { ASSUMED_MARK_SIGMA_MM, ASSUMED_TIMING_SIGMA_S, PLAIN_MARK, STANDING_EYES_MM } from '../floor/index.js';
+import { ASSUMED_CUE_SIGMA_S, PLAN_SCHEMA } from './shotPlan.js';
 
 type Json = Readonly<Record<string, unknown>>;
 
@@ -14,6 +14,7 @@ export function upgradePlan(saved: unknown): unknown {
     const schema = isRecord(plan) ? plan['schema'] : undefined;
     if (schema === 1) plan = fromFirst(plan as Json);
     else if (schema === 2) plan = fromSecond(plan as Json);
+    else if (schema === 3) plan = fromThird(plan as Json);
     else return plan;
   }
 }
@@ -24,7 +25,6 @@ function fromFirst(plan: Json): Json {
   const camera = isRecord(optics['camera']) ? optics['camera'] : {};
   const lens = isRecord(optics['lens']) ? optics['lens'] : {};
   const { focalLengthMm, widestStop } = lens;
-  const marks = (Array.isArray(plan['marks']) ? (plan['marks'] as unknown[]) : []).map((mark) => (isRecord(mark) ? mark : {}));
   return {
     ...plan,
     schema: 2,
@@ -53,21 +53,41 @@ function fromFirst(plan: Json): Json {
     wheel: null,
     rig: null,
     kit: { camera: null, lensId: null, wheelId: null, rigId: null },
-    marks: marks.map((mark) => ({ ...mark, stale: null })),
+    marks: itemsOf(plan, 'marks').map((mark) => ({ ...mark, stale: null })),
   };
 }
 
 /** Schema 3 knows the floor: where marks lie, and how high up is what is focused on. */
 function fromSecond(plan: Json): Json {
-  const items = (key: string) =>
-    (Array.isArray(plan[key]) ? (plan[key] as unknown[]) : []).map((item) => (isRecord(item) ? item : {}));
+  return {
+    ...plan,
+    schema: 3,
+    floor: null,
+    subjects: itemsOf(plan, 'subjects').map((subject) => ({ ...subject, heightMm: STANDING_EYES_MM })),
+    marks: itemsOf(plan, 'marks').map((mark) => ({ ...mark, place: null })),
+  };
+}
+
+/** Schema 4 knows what a mark looks like and is for, how far people miss, runs of the action, and a picture under the drawing. */
+function fromThird(plan: Json): Json {
+  const line = isRecord(plan['line']) ? plan['line'] : {};
   return {
     ...plan,
     schema: PLAN_SCHEMA,
-    floor: null,
-    subjects: items('subjects').map((subject) => ({ ...subject, heightMm: STANDING_EYES_MM })),
-    marks: items('marks').map((mark) => ({ ...mark, place: null })),
+    floor: isRecord(plan['floor']) ? { ...plan['floor'], picture: null } : null,
+    subjects: itemsOf(plan, 'subjects').map((subject) => ({
+      ...subject,
+      markSigmaMm: ASSUMED_MARK_SIGMA_MM,
+      timingSigmaS: ASSUMED_TIMING_SIGMA_S,
+    })),
+    marks: itemsOf(plan, 'marks').map((mark) => ({ ...PLAIN_MARK, ...mark })),
+    line: { ...line, moves: itemsOf(line, 'moves').map((move) => ({ ...move, cueSigmaS: ASSUMED_CUE_SIGMA_S })) },
+    rehearsals: [],
   };
+}
+
+function itemsOf(parent: Json, key: string): Json[] {
+  return (Array.isArray(parent[key]) ? (parent[key] as unknown[]) : []).map((item) => (isRecord(item) ? item : {}));
 }
 
 function isRecord(value: unknown): value is Json {

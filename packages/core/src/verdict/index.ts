@@ -1,5 +1,18 @@
 export { comparePlans, type MarkShift, type PlanComparison } from './comparePlans.js';
+export { type Disagreement, disagreement } from './disagreement.js';
 export { evaluatePull } from './evaluatePull.js';
+export {
+  type LaidMove,
+  layStaging,
+  type Staging,
+  type StagingAt,
+  type StagingFigure,
+  type StagingParam,
+  STAGINGS,
+  type StagingValues,
+  usualValues,
+} from './staging/index.js';
+export { sharpSpans, zoneSpans } from './zoneSpans.js';
 export { narrate, type Narration, type SentencePart, targetName } from './narrate.js';
 export {
   type BeatVerdict,

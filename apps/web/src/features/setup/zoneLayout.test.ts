@@ -1,4 +1,4 @@
-import { newPlan, setStop } from '@still-heron/core';
+import { newPlan, PLAIN_MARK, setStop } from '@still-heron/core';
 import { firstFocusMm, zoneFigures } from './zoneFigures';
 import { EYE_MM, FIGURE_MM, zoneLayout } from './zoneLayout';
 
@@ -41,15 +41,14 @@ test('dragging never goes nearer than the lens focuses; a typed distance is brou
 
 test('it starts where the line starts, else at the first mark, else at 2.4 m', () => {
   const marks = [2900, null].map((distanceMm, index) => ({
+    ...PLAIN_MARK,
     id: `mark-${index + 1}`,
     letter: 'A',
     subjectId: null,
     distanceMm,
     method: 'tape' as const,
     uncertaintyMm: 10,
-    stale: null,
     place: null,
-    note: '',
   }));
   expect(firstFocusMm(newPlan())).toBe(2400);
   expect(firstFocusMm({ ...newPlan(), marks })).toBe(2900);

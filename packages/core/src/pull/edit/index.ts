@@ -10,25 +10,28 @@ export {
   takeRig,
   takeWheel,
 } from './gear.js';
+export { changeCameraKey, moveCameraTo, removeAim, removeCameraKey, setAim } from './cameraPath.js';
 export {
-  addLandmark,
   addSubjectAt,
-  changeCameraKey,
-  changeLandmark,
   clearFloor,
   goByDrawing,
-  moveCameraTo,
   placeMark,
-  removeAim,
-  removeCameraKey,
-  removeLandmark,
-  setAim,
   setLensHeight,
   setSubjectHeight,
   startFloor,
   walkTo,
 } from './floor.js';
-export { changeMark, marksHold, removeMark, staleMarks } from './marks.js';
+export { copyOnFloor, type FloorItem, moveOnFloor, removeFromFloor } from './group.js';
+export {
+  addLandmark,
+  changeLandmark,
+  changePicture,
+  layPicture,
+  removeLandmark,
+  removePicture,
+  scalePicture,
+} from './landmarks.js';
+export { addPlace, changeMark, marksHold, removeMark, staleMarks } from './marks.js';
 export { newPlan } from './newPlan.js';
 export { redrawn } from './redrawn.js';
 export {
@@ -42,6 +45,16 @@ export {
   setLens,
   setStop,
 } from './optics.js';
-export { addRack, changeRack, dragRackEdge, type RackRoom, rackRoom, rackStartFrom, removeRack, setLineStart } from './racks.js';
+export {
+  addRack,
+  addRackTo,
+  changeRack,
+  dragRackEdge,
+  type RackRoom,
+  rackRoom,
+  rackStartFrom,
+  removeRack,
+  setLineStart,
+} from './racks.js';
 export { setDuration, shortestDurationS } from './shot.js';
 export { addStay, addSubject, changeStay, changeSubject, removeSubject } from './subjects.js';

@@ -1,13 +1,29 @@
-import type { Mark, StaleReason } from '../../floor/index.js';
+import { type Mark, METHOD_UNCERTAINTY, PLAIN_MARK, type Place, type StaleReason } from '../../floor/index.js';
 import type { LineTarget, ShotPlan } from '../shotPlan.js';
-import { withItem, without } from './ids.js';
+import { clamp, nextId, nextLetter, withItem, without } from './ids.js';
+import { clampedPlace } from './withFloor.js';
+import { PLAN_LIMITS } from '../planLimits.js';
 import { redrawn } from './redrawn.js';
+
+/** A mark that nobody has yet, taped at a distance. */
+export function markFor(plan: ShotPlan, subjectId: string | null, distanceMm: number | null): Mark {
+  return {
+    ...PLAIN_MARK,
+    id: nextId('mark', plan.marks),
+    letter: nextLetter(plan.marks),
+    subjectId,
+    distanceMm: distanceMm === null ? null : clamp(distanceMm, PLAN_LIMITS.distanceMm.min, PLAN_LIMITS.distanceMm.max),
+    method: 'tape',
+    place: null,
+    uncertaintyMm: METHOD_UNCERTAINTY.tape.atLeastMm,
+  };
+}
 
 /** Measures a mark again, which makes its distance hold (one that was only drawn is then taped), or corrects what is said of it. */
 export function changeMark(
   plan: ShotPlan,
   id: string,
-  changes: Partial<Pick<Mark, 'distanceMm' | 'letter' | 'method' | 'note' | 'uncertaintyMm'>>,
+  changes: Partial<Omit<Mark, 'id' | 'subjectId' | 'place' | 'stale'>>,
 ): ShotPlan {
   return {
     ...plan,
@@ -16,8 +32,26 @@ export function changeMark(
       ...changes,
       ...(changes.distanceMm === undefined
         ? {}
-        : { stale: null, method: changes.method ?? (mark.method === 'drawn' ? 'tape' : mark.method) }),
+        : {
+            stale: null,
+            isSimulated: changes.isSimulated ?? false,
+            method: changes.method ?? (mark.method === 'drawn' ? 'tape' : mark.method),
+          }),
     })),
+  };
+}
+
+/** A mark at a place on the floor where nobody stands yet: somewhere to wait, or to pass through. The same plan where it holds no more marks. */
+export function addPlace(
+  plan: ShotPlan,
+  place: Place,
+  subjectId: string | null,
+): { readonly plan: ShotPlan; readonly markId: string } {
+  const mark: Mark = { ...markFor(plan, subjectId, 1000), method: 'drawn', place: clampedPlace(place) };
+  const isFull = plan.marks.length >= PLAN_LIMITS.marks.max;
+  return {
+    plan: isFull ? plan : redrawn({ ...plan, marks: [...plan.marks, mark] }),
+    markId: isFull ? plan.marks[plan.marks.length - 1]!.id : mark.id,
   };
 }
 

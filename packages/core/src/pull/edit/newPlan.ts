@@ -33,6 +33,7 @@ export function newPlan(like?: ShotPlan): ShotPlan {
     marks: [],
     beats: [],
     line: { start: null, moves: [] },
+    rehearsals: [],
     notes: '',
   };
 }

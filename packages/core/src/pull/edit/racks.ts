@@ -5,7 +5,7 @@ import { landingWindow } from '../landingWindow.js';
 import { planDistances } from '../planDistances.js';
 import { zoneLensAt } from '../opticsTrack.js';
 import { PLAN_LIMITS } from '../planLimits.js';
-import { type Beat, type LineTarget, type Rack, rackEndS, type ShotPlan } from '../shotPlan.js';
+import { ASSUMED_CUE_SIGMA_S, type Beat, type LineTarget, type Rack, rackEndS, type ShotPlan } from '../shotPlan.js';
 import { clamp, nextId, withItem, without } from './ids.js';
 
 /** Time free for a rack between its neighbours and the ends of the shot. */
@@ -33,15 +33,29 @@ export function rackRoom(plan: ShotPlan, moveId: string): RackRoom {
  * @returns the same plan when no room is left from `atS` on, or the line has no start
  */
 export function addRack(plan: ShotPlan, markId: string, atS: number): ShotPlan {
-  if (plan.line.start === null) return plan;
-  const gap = freeGap(plan, atS);
+  const added = addRackTo(plan, { kind: 'mark', markId }, atS);
+  return added === plan
+    ? plan
+    : withBeatsFor(
+        added,
+        added.line.moves.find((move) => !plan.line.moves.includes(move))!,
+      );
+}
+
+/**
+ * Adds a rack to a target at or after a time, and leaves the beats alone.
+ *
+ * @param lastsS - as long as a hand comfortably needs without it; never longer than there is room
+ * @returns the same plan when no room is left from `atS` on, or the line has no start
+ */
+export function addRackTo(plan: ShotPlan, target: LineTarget, atS: number, lastsS?: number): ShotPlan {
+  const gap = plan.line.start === null || plan.line.moves.length >= PLAN_LIMITS.moves.max ? null : freeGap(plan, atS);
   if (!gap) return plan;
   const { fromS, toS, before } = gap;
-  const target: LineTarget = { kind: 'mark', markId };
-  const durationS = Math.min(comfortableS(plan, before, target, fromS), toS - fromS);
-  const rack: Rack = { id: nextId('rack', plan.line.moves), kind: 'rack', startS: fromS, durationS, target, cue: '' };
-  const moves = [...plan.line.moves, rack].sort((a, b) => a.startS - b.startS);
-  return withBeatsFor({ ...plan, line: { ...plan.line, moves } }, rack);
+  const durationS = Math.min(lastsS ?? comfortableS(plan, before, target, fromS), toS - fromS);
+  const id = nextId('rack', plan.line.moves);
+  const rack: Rack = { id, kind: 'rack', startS: fromS, durationS, target, cue: '', cueSigmaS: ASSUMED_CUE_SIGMA_S };
+  return { ...plan, line: { ...plan.line, moves: [...plan.line.moves, rack].sort((a, b) => a.startS - b.startS) } };
 }
 
 /** Where `addRack` would begin, at or after a time; null where no room is left. */
@@ -55,7 +69,7 @@ export function rackStartFrom(plan: ShotPlan, atS: number): number | null {
 export function changeRack(
   plan: ShotPlan,
   id: string,
-  changes: Partial<Pick<Rack, 'startS' | 'durationS' | 'target' | 'cue'>>,
+  changes: Partial<Pick<Rack, 'startS' | 'durationS' | 'target' | 'cue' | 'cueSigmaS'>>,
 ): ShotPlan {
   const { earliestStartS, latestEndS } = rackRoom(plan, id);
   const shortestS = PLAN_LIMITS.rackS.min;

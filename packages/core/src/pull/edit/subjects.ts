@@ -1,13 +1,9 @@
-import { type Mark, STANDING_EYES_MM, type Stay, type Subject } from '../../floor/index.js';
-import { PLAN_LIMITS } from '../planLimits.js';
+import { ASSUMED_MARK_SIGMA_MM, ASSUMED_TIMING_SIGMA_S, STANDING_EYES_MM, type Stay, type Subject } from '../../floor/index.js';
 import type { ShotPlan } from '../shotPlan.js';
-import { clamp, nextId, nextLetter, withItem, without } from './ids.js';
+import { clamp, nextId, withItem, without } from './ids.js';
 import { cameraHeading } from './cameraHeading.js';
-import { freeTarget } from './marks.js';
+import { freeTarget, markFor } from './marks.js';
 import { redrawn } from './redrawn.js';
-
-/** One standard deviation of a careful tape measurement: an assumption, shown with the mark. */
-const TAPE_UNCERTAINTY_MM = 10;
 
 /**
  * Adds someone standing at a taped distance for the whole shot. The first one also gives the line its start, and must be sharp throughout until something else is said.
@@ -21,7 +17,18 @@ export function addSubject(plan: ShotPlan, { name, distanceMm }: { name: string;
   const isFirst = plan.line.start === null;
   return {
     ...plan,
-    subjects: [...plan.subjects, { id: subjectId, name, detail: 'near eye', heightMm: STANDING_EYES_MM, stays: [stay] }],
+    subjects: [
+      ...plan.subjects,
+      {
+        id: subjectId,
+        name,
+        detail: 'near eye',
+        heightMm: STANDING_EYES_MM,
+        markSigmaMm: ASSUMED_MARK_SIGMA_MM,
+        timingSigmaS: ASSUMED_TIMING_SIGMA_S,
+        stays: [stay],
+      },
+    ],
     marks: [...plan.marks, mark],
     beats: isFirst
       ? [...plan.beats, { id: nextId('beat', plan.beats), subjectId, fromS: 0, toS: plan.durationS, requiredShare: 1, why: '' }]
@@ -33,7 +40,7 @@ export function addSubject(plan: ShotPlan, { name, distanceMm }: { name: string;
 export function changeSubject(
   plan: ShotPlan,
   id: string,
-  changes: Partial<Pick<Subject, 'name' | 'detail' | 'heightMm'>>,
+  changes: Partial<Pick<Subject, 'name' | 'detail' | 'heightMm' | 'markSigmaMm' | 'timingSigmaS'>>,
 ): ShotPlan {
   return { ...plan, subjects: withItem(plan.subjects, id, (subject) => ({ ...subject, ...changes })) };
 }
@@ -104,19 +111,4 @@ export function changeStay(
     return { ...stay, fromS, untilS: clamp(changes.untilS ?? stay.untilS, fromS, highS) };
   });
   return redrawn({ ...plan, subjects: withItem(plan.subjects, subjectId, (item) => ({ ...item, stays })) });
-}
-
-/** A mark that nobody has yet, taped at a distance. */
-export function markFor(plan: ShotPlan, subjectId: string, distanceMm: number | null): Mark {
-  return {
-    id: nextId('mark', plan.marks),
-    letter: nextLetter(plan.marks),
-    subjectId,
-    distanceMm: distanceMm === null ? null : clamp(distanceMm, PLAN_LIMITS.distanceMm.min, PLAN_LIMITS.distanceMm.max),
-    method: 'tape',
-    place: null,
-    uncertaintyMm: TAPE_UNCERTAINTY_MM,
-    stale: null,
-    note: '',
-  };
 }

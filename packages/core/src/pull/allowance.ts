@@ -1,0 +1,35 @@
+import type { Mark } from '../floor/index.js';
+import { fNumberOf, ringOf, stopOfFNumber, stopsAt, withinReach } from '../kit/index.js';
+import { stopForAllowance } from '../optics/index.js';
+import { markReading } from './markReading.js';
+import { focalLengthAt, stopAt, zoneLensAt } from './opticsTrack.js';
+import type { ShotPlan } from './shotPlan.js';
+
+/** Whether someone may miss a mark by what is asked, and what would allow it. Stops on the lens's scale. */
+export type MissAllowance =
+  | { readonly status: 'allowed'; readonly nearerMm: number; readonly fartherMm: number }
+  | {
+      readonly status: 'needs-stop';
+      /** The widest of the lens's stops that allows it */
+      readonly stop: number;
+      /** Darker than the stop there is, in stops */
+      readonly stops: number;
+    }
+  /** Even the narrowest stop of the lens does not allow it */
+  | { readonly status: 'not-on-this-lens'; readonly wouldNeedStop: number };
+
+/**
+ * Whether someone may miss a mark by so much, nearer as well as farther, and stay sharp; if not, at which stop they may.
+ *
+ * @param missMm - each way, at least 0
+ */
+export function missAllowance(plan: ShotPlan, mark: Mark, missMm: number): MissAllowance {
+  const { nearerMm, fartherMm, focusMm, comesS } = markReading(plan, mark);
+  if (missMm <= nearerMm && missMm <= fartherMm) return { status: 'allowed', nearerMm, fartherMm };
+  const { lens } = plan.optics;
+  const glass = zoneLensAt(plan.optics, comesS);
+  const needed = stopForAllowance(glass, withinReach(ringOf(lens), focusMm), missMm, focusMm === Infinity ? 0 : missMm);
+  const stop = stopsAt(lens, focalLengthAt(plan.optics, comesS)).find((offered) => fNumberOf(lens, offered) >= needed);
+  if (stop === undefined) return { status: 'not-on-this-lens', wouldNeedStop: stopOfFNumber(lens, needed) };
+  return { status: 'needs-stop', stop, stops: 2 * Math.log2(stop / stopAt(plan.optics, comesS)) };
+}

@@ -1,0 +1,71 @@
+import type { AimKey, PathKey, Place } from '../../floor/index.js';
+import { PLAN_LIMITS as LIMITS } from '../planLimits.js';
+import type { ShotPlan } from '../shotPlan.js';
+import { clamp, nextId, withItem, without } from './ids.js';
+import { clampedPlace, inTime, withFloor } from './withFloor.js';
+
+/** Lets the camera go on to a place, arriving at a time. A time that is taken moves that key instead. */
+export function moveCameraTo(plan: ShotPlan, place: Place, atS: number): ShotPlan {
+  return withFloor(plan, (floor) => {
+    const timeS = clamp(atS, 0, plan.durationS);
+    const taken = floor.camera.find((key) => Math.abs(key.timeS - timeS) < SAME_TIME_S);
+    if (taken) return { ...floor, camera: withItem(floor.camera, taken.id, (key) => ({ ...key, ...clampedPlace(place) })) };
+    if (floor.camera.length >= LIMITS.cameraKeys.max) return floor;
+    const key: PathKey = { id: nextId('camera', floor.camera), timeS, ...clampedPlace(place), pace: 'eased' };
+    return { ...floor, camera: inTime([...floor.camera, key]) };
+  });
+}
+
+/** Keys closer than this are one. */
+const SAME_TIME_S = 0.02;
+
+/** Moves a key of the camera in place or time (between its neighbours), or changes its pace. */
+export function changeCameraKey(plan: ShotPlan, id: string, changes: Partial<Omit<PathKey, 'id'>>): ShotPlan {
+  return withFloor(plan, (floor) => {
+    const at = floor.camera.findIndex((key) => key.id === id);
+    const lowS = at > 0 ? floor.camera[at - 1]!.timeS + SAME_TIME_S : 0;
+    const highS = at >= 0 && at < floor.camera.length - 1 ? floor.camera[at + 1]!.timeS - SAME_TIME_S : plan.durationS;
+    return {
+      ...floor,
+      camera: withItem(floor.camera, id, (key) => {
+        const wanted = { ...key, ...changes };
+        // between two keys that leave no room it stays where it is
+        const timeS = lowS > highS ? key.timeS : clamp(wanted.timeS, lowS, highS);
+        return { ...wanted, ...clampedPlace(wanted), timeS };
+      }),
+    };
+  });
+}
+
+/** Takes a key of the camera away; the last one stays. */
+export function removeCameraKey(plan: ShotPlan, id: string): ShotPlan {
+  return withFloor(plan, (floor) => (floor.camera.length > 1 ? { ...floor, camera: without(floor.camera, id) } : floor));
+}
+
+/**
+ * Sets what the camera looks at from a time on: the aim that holds then is changed, or with `isNew` another one follows it.
+ *
+ * @param overS - how long the pan to another aim takes, as far as there is time since the one before
+ */
+export function setAim(plan: ShotPlan, at: AimKey['at'], atS = 0, isNew = false, overS = 1): ShotPlan {
+  return withFloor(plan, (floor) => {
+    const timeS = clamp(atS, 0, plan.durationS);
+    const held = [...floor.aims].reverse().find((aim) => aim.timeS <= timeS + SAME_TIME_S) ?? floor.aims[0]!;
+    const isSame = !isNew || Math.abs(held.timeS - timeS) < SAME_TIME_S;
+    if (isSame) return { ...floor, aims: withItem(floor.aims, held.id, (aim) => ({ ...aim, at: clampedAim(at) })) };
+    if (floor.aims.length >= LIMITS.aims.max) return floor;
+    const panS = Math.min(overS, timeS - held.timeS);
+    return { ...floor, aims: inTime([...floor.aims, { id: nextId('aim', floor.aims), timeS, panS, at: clampedAim(at) }]) };
+  });
+}
+
+/** Takes an aim away; the last one stays. */
+export function removeAim(plan: ShotPlan, id: string): ShotPlan {
+  return withFloor(plan, (floor) => (floor.aims.length > 1 ? { ...floor, aims: without(floor.aims, id) } : floor));
+}
+
+function clampedAim(at: AimKey['at']): AimKey['at'] {
+  if (at.kind === 'subject') return at;
+  if (at.kind === 'point') return { kind: 'point', ...clampedPlace(at) };
+  return { kind: 'heading', deg: clamp(at.deg, LIMITS.headingDeg.min, LIMITS.headingDeg.max) };
+}

@@ -1,0 +1,77 @@
+import { cameraPlaceAt, type Subject } from '../floor/index.js';
+import { frameCount as countFrames } from '../units/index.js';
+import { halfViewDeg } from './opticsTrack.js';
+import { planDistances } from './planDistances.js';
+import type { ShotPlan } from './shotPlan.js';
+
+/** A stretch of a shot, from its first frame to after its last. */
+export interface TimeSpan {
+  readonly fromS: number;
+  readonly untilS: number;
+}
+
+/** Whether what is focused on of someone is in the picture, from side to side. Null for one who is not on the floor. */
+export function isInFrame(plan: ShotPlan, subject: Subject, timeS: number): boolean | null {
+  const sight = planDistances(plan).sightAt(subject, timeS);
+  return sight && sight.depthMm > 0 && Math.abs(sight.offAxisDeg) <= halfViewDeg(plan.optics, timeS);
+}
+
+/**
+ * When someone is in the picture, frame by frame at the capture rate: a span that starts after 0 is an entrance, one that ends before the shot does an exit.
+ *
+ * @returns null for one who is not on the floor at some time
+ */
+export function framedSpans(plan: ShotPlan, subject: Subject): TimeSpan[] | null {
+  const { sightAt } = planDistances(plan);
+  const frames = countFrames(plan.durationS, plan.captureFps);
+  const spans: TimeSpan[] = [];
+  let fromS: number | null = null;
+  for (let frame = 0; frame < frames; frame++) {
+    const timeS = frame / plan.captureFps;
+    const sight = sightAt(subject, timeS);
+    if (sight === null) return null;
+    const isIn = sight.depthMm > 0 && Math.abs(sight.offAxisDeg) <= halfViewDeg(plan.optics, timeS);
+    if (isIn) fromS ??= timeS;
+    else if (fromS !== null) {
+      spans.push({ fromS, untilS: timeS });
+      fromS = null;
+    }
+  }
+  return fromS === null ? spans : [...spans, { fromS, untilS: plan.durationS }];
+}
+
+/** How someone moves as the camera sees it, in mm a second. */
+export interface Motion {
+  /** Along the lens axis, positive away from the camera: what focus follows while the camera does not turn */
+  readonly alongMmPerS: number;
+  /** Across it, positive to the left */
+  readonly acrossMmPerS: number;
+  /** How the depth changes: along the axis, and by the camera's turning while someone is beside it */
+  readonly depthMmPerS: number;
+}
+
+/** Speeds are taken from so long before a time to so long after, within the shot. */
+const AROUND_S = 0.05;
+
+/**
+ * Tells sideways motion from motion in depth: of a subject against the camera, whichever of them moves.
+ *
+ * @returns null for one who is not on the floor
+ */
+export function motionOf(plan: ShotPlan, subject: Subject, timeS: number): Motion | null {
+  if (plan.floor === null) return null;
+  const { sightAt, headingAt } = planDistances(plan);
+  const [fromS, toS] = [Math.max(timeS - AROUND_S, 0), Math.min(timeS + AROUND_S, plan.durationS)];
+  const [from, to] = [sightAt(subject, fromS), sightAt(subject, toS)];
+  if (!from || !to) return null;
+  const [cameraFrom, cameraTo] = [cameraPlaceAt(plan.floor, fromS), cameraPlaceAt(plan.floor, toS)];
+  const seconds = toS - fromS;
+  const xMmPerS = (to.place.xMm - cameraTo.xMm - from.place.xMm + cameraFrom.xMm) / seconds;
+  const yMmPerS = (to.place.yMm - cameraTo.yMm - from.place.yMm + cameraFrom.yMm) / seconds;
+  const rad = (headingAt(timeS) * Math.PI) / 180;
+  return {
+    alongMmPerS: xMmPerS * Math.cos(rad) + yMmPerS * Math.sin(rad),
+    acrossMmPerS: -xMmPerS * Math.sin(rad) + yMmPerS * Math.cos(rad),
+    depthMmPerS: (to.depthMm - from.depthMm) / seconds,
+  };
+}

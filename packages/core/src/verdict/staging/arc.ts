@@ -1,0 +1,78 @@
+import { headingDeg, shortestTurnDeg } from '../../floor/index.js';
+import { markReading, setAim } from '../../pull/index.js';
+import {
+  apartMm,
+  cameraOf,
+  cameraThrough,
+  distancesAt,
+  focusFrom,
+  focusOn,
+  markOf,
+  placeOf,
+  roomS,
+  usualS,
+  withSomeone,
+} from './laying.js';
+import { figure, said, type Staging } from './staging.js';
+
+/** The way round is drawn in straight pieces of at most so many degrees: at 6° a piece is nowhere more than 0.14 % of the radius inside the circle. */
+const PIECE_DEG = 6;
+
+/** The camera goes round someone at one radius. */
+export const arc: Staging = {
+  id: 'arc',
+  word: 'Circle them',
+  says: 'The camera goes round someone at one radius, and looks at them all the while.',
+  movesCamera: true,
+  params: (plan, at) => [
+    {
+      key: 'side',
+      word: 'round',
+      unit: 'choice',
+      min: -1,
+      max: 1,
+      usual: 1,
+      choices: [
+        { value: 1, word: 'to the right' },
+        { value: -1, word: 'to the left' },
+      ],
+    },
+    { key: 'arcDeg', word: 'so far', unit: 'degrees', min: 5, max: 180, usual: 90 },
+    { key: 'lastsS', word: 'in', unit: 'time', ...roomS(plan, at.atS), usual: usualS(plan, at.atS, 6) },
+    { key: 'offMm', word: 'off centre by', unit: 'length', min: 0, max: 5000, usual: 100 },
+  ],
+  lay(plan, at, { side, arcDeg, lastsS }) {
+    const someone = withSomeone(plan, at);
+    const aimed = setAim(someone.plan, { kind: 'subject', subjectId: someone.subjectId }, at.atS, at.atS > 0);
+    const [camera, centre] = [cameraOf(aimed, at.atS), placeOf(someone, at.atS)];
+    const radiusMm = apartMm(camera, centre);
+    const startDeg = headingDeg(centre, camera);
+    const pieces = Math.ceil(arcDeg! / PIECE_DEG);
+    const keys = Array.from({ length: pieces }, (_, k) => {
+      const rad = ((startDeg + (side! * arcDeg! * (k + 1)) / pieces) * Math.PI) / 180;
+      return {
+        xMm: centre.xMm + radiusMm * Math.cos(rad),
+        yMm: centre.yMm + radiusMm * Math.sin(rad),
+        atS: at.atS + (lastsS! * (k + 1)) / pieces,
+      };
+    });
+    const moved = cameraThrough(aimed, at.atS, keys, 'steady');
+    return { ...someone, plan: focusFrom(moved, focusOn({ ...someone, plan: moved }, at.atS), at.atS) };
+  },
+  figures(laid, { atS }, { lastsS, offMm }) {
+    const radiusMm = apartMm(cameraOf(laid.plan, atS), placeOf(laid, atS));
+    const [from, to] = [atS, atS + lastsS!].map((timeS) => headingDeg(placeOf(laid, timeS), cameraOf(laid.plan, timeS)));
+    const wayMm = (radiusMm * Math.abs(shortestTurnDeg(from!, to!)) * Math.PI) / 180;
+    const { nearerMm, fartherMm } = markReading(laid.plan, markOf(laid, atS));
+    const roomMm = Math.min(nearerMm, fartherMm);
+    const radii = Array.from({ length: 121 }, (_, k) => distancesAt(laid, atS + (lastsS! * k) / 120).focusMm);
+    return [
+      figure('radius', 'distance', radiusMm),
+      figure('the camera’s way', 'distance', wayMm),
+      figure('pace', 'speed', wayMm / lastsS!),
+      figure('as drawn it drifts', 'gap', Math.max(...radii) - Math.min(...radii)),
+      figure('may be off centre by', 'gap', roomMm, 'sharp'),
+      offMm! <= roomMm ? said('off as said', 'stays sharp', 'sharp') : said('off as said', 'goes soft on the way round', 'soft'),
+    ];
+  },
+};

@@ -1,0 +1,79 @@
+import { MINIMUM_JERK_PEAK } from '../../floor/index.js';
+import { markReading, setAim } from '../../pull/index.js';
+import {
+  apartMm,
+  cameraOf,
+  cameraThrough,
+  distancesAt,
+  focusFrom,
+  focusOn,
+  markOf,
+  placeOf,
+  roomS,
+  subjectOf,
+  towards,
+  usualS,
+  walk,
+  withSomeone,
+} from './laying.js';
+import { figure, type Staging } from './staging.js';
+import { zoneSpans } from '../zoneSpans.js';
+
+/** How much too slow or too fast a pace is taken to be, to say how long it may go on. */
+const PACE_ERROR = 0.1;
+
+/** They walk, and the camera goes with them at their pace: the ring is not touched. */
+export const constantDistance: Staging = {
+  id: 'constant-distance',
+  word: 'Keep the distance',
+  says: 'They walk and the camera goes with them at their pace; the ring is not touched.',
+  movesCamera: true,
+  params: (plan, at) => [
+    {
+      key: 'way',
+      word: 'they walk',
+      unit: 'choice',
+      min: -1,
+      max: 1,
+      usual: 1,
+      choices: [
+        { value: 1, word: 'towards the camera' },
+        { value: -1, word: 'away from it' },
+      ],
+    },
+    { key: 'walkMm', word: 'so far', unit: 'length', min: 200, max: 100_000, usual: 4000 },
+    { key: 'lastsS', word: 'in', unit: 'time', ...roomS(plan, at.atS), usual: usualS(plan, at.atS, 4) },
+  ],
+  lay(plan, at, { way, walkMm, lastsS }) {
+    const someone = withSomeone(plan, at);
+    const [camera, place] = [cameraOf(someone.plan, at.atS), placeOf(someone, at.atS)];
+    const to = towards(place, camera, way! * walkMm!);
+    const by = { xMm: to.xMm - place.xMm, yMm: to.yMm - place.yMm };
+    const target = { kind: 'subject' as const, subjectId: someone.subjectId };
+    const aimed = { ...someone, plan: setAim(someone.plan, target, at.atS, at.atS > 0) };
+    const walked = walk(aimed, to, at.atS, lastsS!);
+    const moved = cameraThrough(walked.plan, at.atS, [
+      { xMm: camera.xMm + by.xMm, yMm: camera.yMm + by.yMm, atS: at.atS + lastsS! },
+    ]);
+    return { ...walked, plan: focusFrom(moved, focusOn(aimed, at.atS), at.atS) };
+  },
+  figures(laid, { atS }, { walkMm, lastsS }) {
+    const { nearerMm, fartherMm } = markReading(laid.plan, markOf(laid, atS));
+    const paceMmPerS = walkMm! / lastsS!;
+    const times = Array.from({ length: 21 }, (_, k) => distancesAt(laid, atS + (lastsS! * k) / 20).focusMm);
+    const driftMm = Math.max(...times) - Math.min(...times);
+    const isSharp = zoneSpans(laid.plan, subjectOf(laid)).some(
+      ({ fromS, untilS }) => fromS <= atS + 0.05 && untilS >= atS + lastsS! - 0.05,
+    );
+    return [
+      figure('the distance', 'distance', distancesAt(laid, atS).tapeMm, isSharp ? 'sharp' : 'soft'),
+      figure('pace', 'speed', paceMmPerS),
+      figure('fastest', 'speed', paceMmPerS * MINIMUM_JERK_PEAK),
+      figure('as drawn it drifts', 'gap', driftMm),
+      figure('may come nearer by', 'gap', nearerMm),
+      figure('may fall back by', 'gap', fartherMm),
+      figure('a tenth too slow lasts', 'time', fartherMm / (PACE_ERROR * paceMmPerS)),
+      figure('the camera’s way', 'distance', apartMm(cameraOf(laid.plan, atS), cameraOf(laid.plan, atS + lastsS!))),
+    ];
+  },
+};

@@ -1,0 +1,51 @@
+import { MINIMUM_JERK_PEAK } from '../../floor/index.js';
+import { zoneSpans } from '../zoneSpans.js';
+import {
+  apartMm,
+  cameraOf,
+  cameraThrough,
+  DISTANCES,
+  distanceNow,
+  floorMm,
+  focusFrom,
+  placeOf,
+  roomS,
+  round,
+  subjectOf,
+  towards,
+  usualS,
+  withSomeone,
+} from './laying.js';
+import { figure, type Staging, windowFigures } from './staging.js';
+
+/** The camera goes up to someone, or back from them, until they are sharp. */
+export const pushIn: Staging = {
+  id: 'push-in',
+  word: 'Push in, pull back',
+  says: 'Focus stays; the camera goes up to someone, or back from them, until they are sharp.',
+  movesCamera: true,
+  params(plan, at) {
+    const nowMm = distanceNow(plan, at);
+    return [
+      { key: 'focusMm', word: 'focus stays at', unit: 'distance', ...DISTANCES, usual: round(nowMm * 0.6) },
+      { key: 'endMm', word: 'the camera comes up to', unit: 'distance', ...DISTANCES, usual: round(nowMm * 0.6) },
+      { key: 'lastsS', word: 'in', unit: 'time', ...roomS(plan, at.atS), usual: usualS(plan, at.atS, 4) },
+    ];
+  },
+  lay(plan, at, { focusMm, endMm, lastsS }) {
+    const someone = withSomeone(plan, at);
+    const place = placeOf(someone, at.atS + lastsS!);
+    const to = towards(place, cameraOf(someone.plan, at.atS), floorMm(someone.plan, subjectOf(someone), endMm!));
+    const moved = cameraThrough(someone.plan, at.atS, [{ ...to, atS: at.atS + lastsS! }]);
+    return { ...someone, plan: focusFrom(moved, { kind: 'distance', distanceMm: focusMm! }, at.atS) };
+  },
+  figures(laid, at, { lastsS }) {
+    const wayMm = apartMm(cameraOf(laid.plan, at.atS), cameraOf(laid.plan, at.atS + lastsS!));
+    return [
+      ...windowFigures(zoneSpans(laid.plan, subjectOf(laid)), at, laid.plan.durationS),
+      figure('the camera’s way', 'distance', wayMm),
+      figure('pace', 'speed', wayMm / lastsS!),
+      figure('fastest', 'speed', (wayMm / lastsS!) * MINIMUM_JERK_PEAK),
+    ];
+  },
+};

@@ -1,0 +1,109 @@
+import type { Place } from '../../floor/index.js';
+import { pictureSize, ringOf, withinReach } from '../../kit/index.js';
+import { blurDiameterMm } from '../../optics/index.js';
+import { addLandmark, changeLandmark, markReading, planDistances, type ShotPlan, zoneLensAt } from '../../pull/index.js';
+import {
+  aheadOf,
+  cameraOf,
+  cameraThrough,
+  focusFrom,
+  focusOn,
+  markOf,
+  placeOf,
+  roomS,
+  towards,
+  usualS,
+  withSomeone,
+} from './laying.js';
+import { figure, type LaidMove, said, type Staging, type StagingAt } from './staging.js';
+
+const FOREGROUND_DEEP_MM = 100;
+
+/** The camera slides out from behind something close, and someone in the distance is sharp. */
+export const slideOut: Staging = {
+  id: 'slide-out',
+  word: 'Slide out from behind',
+  says: 'Something close hides them; the camera slides out from behind it, focus set on them beforehand.',
+  movesCamera: true,
+  params: (plan, at) => [
+    {
+      key: 'side',
+      word: 'out',
+      unit: 'choice',
+      min: -1,
+      max: 1,
+      usual: 1,
+      choices: [
+        { value: 1, word: 'to the left' },
+        { value: -1, word: 'to the right' },
+      ],
+    },
+    { key: 'closeMm', word: 'it stands at', unit: 'distance', min: 100, max: 20_000, usual: 700 },
+    { key: 'wideMm', word: 'it is wide', unit: 'length', min: 20, max: 10_000, usual: 500 },
+    { key: 'slideMm', word: 'the camera slides', unit: 'length', min: 50, max: 20_000, usual: 700 },
+    { key: 'lastsS', word: 'in', unit: 'time', ...roomS(plan, at.atS), usual: usualS(plan, at.atS, 3) },
+  ],
+  lay(plan, at, { side, closeMm, wideMm, slideMm, lastsS }) {
+    const someone = withSomeone(plan, at);
+    const camera = cameraOf(someone.plan, at.atS);
+    const middle = towards(camera, placeOf(someone, at.atS), closeMm!);
+    const hidden = addLandmark(someone.plan, 'box', `foreground ${someone.plan.floor!.landmarks.length + 1}`, middle);
+    const heading = planDistances(hidden).headingAt(at.atS);
+    const foreground = hidden.floor!.landmarks[hidden.floor!.landmarks.length - 1]!;
+    const sized = changeLandmark(hidden, foreground.id, {
+      widthMm: wideMm!,
+      depthMm: FOREGROUND_DEEP_MM,
+      turnedDeg: Math.round(heading + 90),
+    });
+    const to = aheadOf(sized, at.atS, 0, side! * slideMm!);
+    const moved = cameraThrough(sized, at.atS, [{ ...to, atS: at.atS + lastsS! }]);
+    return { ...someone, plan: focusFrom(moved, focusOn(someone, at.atS), at.atS) };
+  },
+  figures(laid, at, { closeMm, lastsS }) {
+    const { optics } = laid.plan;
+    const { focusMm } = markReading(laid.plan, markOf(laid, at.atS));
+    const lens = zoneLensAt(optics, at.atS);
+    const focusDistanceMm = withinReach(ringOf(optics.lens), focusMm);
+    const isBeforeLens = closeMm! > 2 * lens.focalLengthMm;
+    const blurMm = isBeforeLens ? blurDiameterMm({ ...lens, focusDistanceMm, subjectDistanceMm: closeMm! }) : Infinity;
+    const clearS = clearFrom(laid, at, lastsS!);
+    return [
+      isBeforeLens
+        ? figure('its blur, of the picture’s width', 'percent', (100 * blurMm) / pictureSize(optics.camera).sensorWidthMm)
+        : said('its blur', 'it would touch the lens', 'soft'),
+      isBeforeLens
+        ? said('that is', `${Math.round(blurMm / lens.circleOfConfusionMm)} times what passes for sharp`)
+        : said('that is', 'move it away'),
+      clearS === null
+        ? said('clear of it', 'never: slide farther, or make it narrower', 'soft')
+        : figure('clear of it from', 'time', clearS, 'sharp'),
+      figure('focus is set to', 'distance', focusMm),
+    ];
+  },
+};
+
+/** When the line from the camera to them no longer meets the foreground, to the end of the slide; null for never. */
+function clearFrom(laid: LaidMove, { atS }: StagingAt, lastsS: number): number | null {
+  const STEPS = 240;
+  let clearS: number | null = null;
+  for (let step = 0; step <= STEPS; step++) {
+    const timeS = atS + (lastsS * step) / STEPS;
+    if (isHidden(laid.plan, cameraOf(laid.plan, timeS), placeOf(laid, timeS))) clearS = null;
+    else clearS ??= timeS;
+  }
+  return clearS;
+}
+
+/** Whether the straight line between two places meets the front edge of the last thing that was put on the set. */
+function isHidden({ floor }: ShotPlan, from: Place, to: Place): boolean {
+  const box = floor!.landmarks[floor!.landmarks.length - 1]!;
+  const rad = (box.turnedDeg * Math.PI) / 180;
+  const local = ({ xMm, yMm }: Place) => ({
+    across: (xMm - box.xMm) * Math.cos(rad) + (yMm - box.yMm) * Math.sin(rad),
+    along: -(xMm - box.xMm) * Math.sin(rad) + (yMm - box.yMm) * Math.cos(rad),
+  });
+  const [a, b] = [local(from), local(to)];
+  if (a.along * b.along > 0) return false;
+  const share = a.along / (a.along - b.along);
+  return Math.abs(a.across + (b.across - a.across) * share) <= box.widthMm / 2;
+}

@@ -1,0 +1,91 @@
+import type { Stay } from '../../floor/index.js';
+import { addPlace, markReading, missAllowance, PLAN_LIMITS, redrawn, type ShotPlan } from '../../pull/index.js';
+import { zoneSpans } from '../zoneSpans.js';
+import {
+  apartMm,
+  cameraOf,
+  focusFrom,
+  focusOn,
+  markOf,
+  placeOf,
+  roomS,
+  subjectOf,
+  towards,
+  usualS,
+  withSomeone,
+} from './laying.js';
+import { figure, said, type Staging, type StagingFigure } from './staging.js';
+
+/** Someone sits or stands and sways to and fro. */
+export const sway: Staging = {
+  id: 'sway',
+  word: 'Sway in place',
+  says: 'They sit or stand, and sway to and fro along the lens’s axis: does the zone hold them?',
+  movesCamera: false,
+  params: (plan, at) => [
+    { key: 'swayMm', word: 'each way', unit: 'length', min: 5, max: 2000, usual: 80 },
+    { key: 'periodS', word: 'to and fro in', unit: 'time', min: 0.4, max: 30, usual: 3 },
+    { key: 'lastsS', word: 'for', unit: 'time', ...roomS(plan, at.atS), usual: usualS(plan, at.atS, 6) },
+  ],
+  lay(plan, at, { swayMm, periodS, lastsS }) {
+    const someone = withSomeone(plan, at);
+    const [camera, place] = [cameraOf(someone.plan, at.atS), placeOf(someone, at.atS)];
+    const middle = markOf(someone, at.atS);
+    const floor = apartMm(camera, place);
+    const near = addPlace(someone.plan, towards(camera, place, floor - swayMm!), someone.subjectId);
+    const far = addPlace(near.plan, towards(camera, place, floor + swayMm!), someone.subjectId);
+    const swung = swinging(far.plan, someone.subjectId, [near.markId, far.markId], middle.id, {
+      fromS: at.atS,
+      halfS: periodS! / 2,
+      untilS: Math.min(at.atS + lastsS!, plan.durationS),
+    });
+    return { ...someone, plan: focusFrom(swung, focusOn(someone, at.atS), at.atS) };
+  },
+  figures(laid, { atS }, { swayMm, lastsS }): StagingFigure[] {
+    const mark = markOf(laid, Math.max(atS - 0.01, 0));
+    const { nearerMm, fartherMm } = markReading(laid.plan, mark);
+    const sharpS = zoneSpans(laid.plan, subjectOf(laid)).reduce(
+      (sum, { fromS, untilS }) => sum + Math.max(0, Math.min(untilS, atS + lastsS!) - Math.max(fromS, atS)),
+      0,
+    );
+    const outMm = Math.max(swayMm! - nearerMm, swayMm! - fartherMm);
+    const allowance = missAllowance(laid.plan, mark, swayMm!);
+    return [
+      outMm <= 0 ? figure('stays inside by', 'gap', -outMm, 'sharp') : figure('leaves the zone by', 'gap', outMm, 'soft'),
+      figure('may come nearer by', 'gap', nearerMm),
+      figure('may lean back by', 'gap', fartherMm),
+      figure('sharp of that time', 'percent', Math.min((100 * sharpS) / lastsS!, 100), outMm <= 0 ? 'sharp' : 'edge'),
+      ...(allowance.status === 'needs-stop' ? [figure('would hold at', 'stop', allowance.stop)] : []),
+      ...(allowance.status === 'not-on-this-lens' ? [said('would hold at', 'no stop of this lens', 'soft')] : []),
+    ];
+  },
+};
+
+/** Replaces what they do for a while by going to and fro between two marks, from the middle and back to it. */
+function swinging(
+  plan: ShotPlan,
+  subjectId: string,
+  ends: readonly [string, string],
+  middleId: string,
+  { fromS, halfS, untilS }: { fromS: number; halfS: number; untilS: number },
+): ShotPlan {
+  const subjects = plan.subjects.map((subject) => {
+    if (subject.id !== subjectId) return subject;
+    const before = subject.stays
+      .filter((stay) => stay.fromS <= fromS)
+      .map((stay) => ({ ...stay, untilS: Math.min(stay.untilS, fromS) }));
+    const after = subject.stays.filter((stay) => stay.fromS >= untilS);
+    const room = PLAN_LIMITS.stays.max - before.length - after.length - 1;
+    const swings = Math.max(0, Math.min(Math.floor((untilS - fromS) / halfS) - 1, room));
+    // at an end they turn at once: the walk there takes half a period, from the middle a quarter
+    const swung = Array.from({ length: swings }, (_, k): Omit<Stay, 'id'> => {
+      const turnS = fromS + halfS / 2 + k * halfS;
+      return { markId: ends[k % 2]!, fromS: turnS, untilS: turnS };
+    });
+    const endS = Math.min(fromS + swings * halfS, untilS);
+    const back: Omit<Stay, 'id'> = { markId: middleId, fromS: endS, untilS: after[0] ? endS : plan.durationS };
+    const stays = [...before, ...swung, ...(swings > 0 ? [back] : []), ...after];
+    return { ...subject, stays: stays.map((stay, index) => ({ ...stay, id: `stay-${index + 1}` })) };
+  });
+  return redrawn({ ...plan, subjects });
+}

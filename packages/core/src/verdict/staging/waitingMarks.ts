@@ -1,0 +1,63 @@
+import { ringOf, withinReach } from '../../kit/index.js';
+import { addPlace, markReading, planDistances, rackEndS, addRackTo, setLineStart } from '../../pull/index.js';
+import { aheadOf, DISTANCES, roomS, round, distanceNow, usualS, withSomeone } from './laying.js';
+import { figure, type Staging, type StagingFigure } from './staging.js';
+
+const PLACES = [
+  { key: 'firstMm', word: 'first wait at', share: 1.4 },
+  { key: 'secondMm', word: 'then at', share: 1 },
+  { key: 'thirdMm', word: 'then at', share: 0.7 },
+] as const;
+
+/** How long the turn from one waiting place to the next is made. */
+const TURN_S = 0.8;
+
+/** Nobody knows just where they will come: focus waits at likely places, one after the other. */
+export const waitingMarks: Staging = {
+  id: 'waiting-marks',
+  word: 'Wait at likely places',
+  says: 'Where they come is not known: focus waits at the likely places, in order, each with its own zone.',
+  movesCamera: false,
+  params(plan, at) {
+    const nowMm = distanceNow(plan, at);
+    return [
+      ...PLACES.map(({ key, word, share }) => ({
+        key,
+        word,
+        unit: 'distance' as const,
+        ...DISTANCES,
+        usual: round(nowMm * share),
+      })),
+      { key: 'waitS', word: 'wait at each', unit: 'time' as const, ...roomS(plan, at.atS), usual: usualS(plan, at.atS, 2.5) },
+    ];
+  },
+  lay(plan, at, values) {
+    const someone = withSomeone(plan, at);
+    let now = someone.plan;
+    PLACES.forEach(({ key }, index) => {
+      const { plan: placed, markId } = addPlace(now, aheadOf(now, at.atS, values[key]!), null);
+      const target = { kind: 'mark' as const, markId };
+      const isStart = index === 0 && placed.line.moves.length === 0 && at.atS === 0;
+      now = isStart ? setLineStart(placed, target) : addRackTo(placed, target, at.atS + index * values['waitS']!, TURN_S);
+    });
+    return { ...someone, plan: now };
+  },
+  figures({ plan }): StagingFigure[] {
+    const ring = ringOf(plan.optics.lens);
+    const marks = plan.marks.slice(-PLACES.length);
+    const { markFocusMm } = planDistances(plan);
+    const deg = marks.map(({ id }) => ring.angleAt(withinReach(ring, markFocusMm.get(id)!)));
+    const last = plan.line.moves[plan.line.moves.length - 1];
+    return [
+      ...marks.flatMap((mark, index) => {
+        const { nearMm, farMm } = markReading(plan, mark);
+        return [
+          figure(`${mark.letter} holds from`, 'distance', nearMm),
+          figure(`${mark.letter} holds to`, 'distance', farMm),
+          ...(index > 0 ? [figure(`turn to ${mark.letter}`, 'degrees', Math.abs(deg[index]! - deg[index - 1]!))] : []),
+        ];
+      }),
+      figure('the last turn lands', 'time', last ? rackEndS(last) : 0),
+    ];
+  },
+};

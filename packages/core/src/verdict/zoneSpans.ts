@@ -1,0 +1,39 @@
+import type { Subject } from '../floor/index.js';
+import { ringOf } from '../kit/index.js';
+import { focusLine, planDistances, type ShotPlan, type TimeSpan } from '../pull/index.js';
+import { frameCount as countFrames } from '../units/index.js';
+import { judgeLine, judgeSubject } from './frames.js';
+import type { LineFrames, SubjectFrames } from './pullVerdict.js';
+
+/** Someone held against the line frame by frame, whether or not they must be sharp; null while there is no line, or they stand nowhere. */
+export function framesOf(
+  plan: ShotPlan,
+  subject: Subject,
+): { readonly line: LineFrames; readonly subject: SubjectFrames } | null {
+  const ring = ringOf(plan.optics.lens);
+  const line = focusLine(plan, ring);
+  if (line === null || subject.stays.length === 0) return null;
+  const judged = judgeLine(line, ring, plan.optics, countFrames(plan.durationS, plan.captureFps), plan.captureFps);
+  return { line: judged.frames, subject: judgeSubject(subject, planDistances(plan), judged) };
+}
+
+/** When someone is sharp, at the capture rate. */
+export function zoneSpans(plan: ShotPlan, subject: Subject): TimeSpan[] {
+  const frames = framesOf(plan, subject);
+  return frames === null ? [] : sharpSpans(frames.subject.sharp, plan);
+}
+
+/** Runs of sharp frames as spans of time; one that lasts to the last frame ends with the shot. */
+export function sharpSpans(sharp: Uint8Array, { captureFps, durationS }: Pick<ShotPlan, 'captureFps' | 'durationS'>): TimeSpan[] {
+  const spans: TimeSpan[] = [];
+  let from = -1;
+  for (let frame = 0; frame <= sharp.length; frame++) {
+    const isSharp = frame < sharp.length && sharp[frame] === 1;
+    if (isSharp && from < 0) from = frame;
+    if (!isSharp && from >= 0) {
+      spans.push({ fromS: from / captureFps, untilS: frame === sharp.length ? durationS : frame / captureFps });
+      from = -1;
+    }
+  }
+  return spans;
+}
