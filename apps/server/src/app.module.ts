@@ -3,6 +3,8 @@ import { DatabaseModule } from './database/database.module.js';
 import type { OpenDatabase } from './database/driver.js';
 import { HealthController } from './health/health.controller.js';
 import { KitModule } from './kit/kit.module.js';
+import { MeasuringModule } from './measuring/measuring.module.js';
+import { PicturesModule } from './pictures/pictures.module.js';
 import { ProductionsModule } from './productions/productions.module.js';
 import { ShotsModule } from './shots/shots.module.js';
 
@@ -11,7 +13,7 @@ export class AppModule {
   static with(open: OpenDatabase): DynamicModule {
     return {
       module: AppModule,
-      imports: [DatabaseModule.with(open), KitModule, ProductionsModule, ShotsModule],
+      imports: [DatabaseModule.with(open), KitModule, MeasuringModule, PicturesModule, ProductionsModule, ShotsModule],
       controllers: [HealthController],
     };
   }

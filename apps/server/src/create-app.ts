@@ -5,11 +5,12 @@ import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
 import express from 'express';
 import helmet from 'helmet';
+import { PICTURE_BYTES, PICTURE_TYPES } from '@still-heron/contract';
 import { AppModule } from './app.module.js';
 import type { Config } from './config.js';
 import { openDatabase, type OpenDatabase } from './database/driver.js';
 import { seedDemo } from './demo/seed.js';
-import { jsonOnly } from './http/json-only.js';
+import { jsonOnly, PICTURES_ADDRESS } from './http/json-only.js';
 import { servePage } from './http/page.js';
 import { BODY_LIMIT, KIT_FILE_LIMIT, ProblemFilter } from './http/problem.filter.js';
 import { bodyValidation } from './http/validation.js';
@@ -51,6 +52,8 @@ async function assemble(config: Config, open: OpenDatabase): Promise<NestExpress
     helmet({ contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null } }, strictTransportSecurity: false }),
   );
   app.use(compression());
+  // before what is only for JSON: a picture comes as it is
+  app.use(PICTURES_ADDRESS, express.raw({ type: [...PICTURE_TYPES], limit: PICTURE_BYTES }));
   app.use(jsonOnly);
   // a file of a whole kit is larger than any other request
   app.use('/api/kit/import', express.json({ limit: KIT_FILE_LIMIT }));

@@ -1,5 +1,5 @@
 import type { ErrorBody, KitFile, KitImportView, KitItemView, ProductionView, ShotView } from '@still-heron/contract';
-import { checkKitItem, gearChanges, KIT_KINDS, type KitKind, type ShotPlan } from '@still-heron/core';
+import { checkKitItem, gearChanges, KIT_KINDS, type KitKind, PLAN_SCHEMA, type ShotPlan } from '@still-heron/core';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -177,7 +177,7 @@ test('a plan of an earlier form is read, and taken, as one of the newest', async
   ) as ShotPlan;
   const { id } = await makeProduction(server);
   const shot = await makeShot(server, id, { plan: earlier });
-  expect(shot.plan).toMatchObject({ schema: 3, wheel: null, optics: { focalLengthMm: 65 } });
+  expect(shot.plan).toMatchObject({ schema: PLAN_SCHEMA, wheel: null, optics: { focalLengthMm: 65 } });
   await server.app.get<Database>(DATABASE).update(shotTable).set({ plan: earlier });
   const read = (await server.request.get(`/api/shots/${shot.id}`).expect(200)).body as ShotView;
   expect(read.plan).toEqual(shot.plan);

@@ -1,6 +1,21 @@
 import type { KitItems, KitKind, ShotPlan } from '@still-heron/core';
 import { sql } from 'drizzle-orm';
-import { check, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import type { PictureType } from '@still-heron/contract';
+import {
+  check,
+  customType,
+  doublePrecision,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uuid,
+} from 'drizzle-orm/pg-core';
+
+const bytes = customType<{ data: Uint8Array }>({ dataType: () => 'bytea' });
 
 const moment = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
 
@@ -86,3 +101,19 @@ export const cameras = kitTable('cameras', 'cameras');
 export const lenses = kitTable('lenses', 'lenses');
 export const wheels = kitTable('wheels', 'wheels');
 export const rigs = kitTable('rigs', 'rigs');
+
+/** Pictures that lie under drawings. They never change: a plan names one by its id. */
+export const pictures = pgTable(
+  'pictures',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    type: text('type').$type<PictureType>().notNull(),
+    widthPx: integer('width_px').notNull(),
+    heightPx: integer('height_px').notNull(),
+    /** SHA-256 of the contents: the same picture is kept once */
+    digest: text('digest').notNull().unique(),
+    contents: bytes('contents').notNull(),
+    createdAt: moment('created_at').notNull().defaultNow(),
+  },
+  (table) => [check('pictures_size', sql`${table.widthPx} > 0 and ${table.heightPx} > 0`)],
+);

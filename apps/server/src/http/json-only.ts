@@ -1,10 +1,14 @@
 import type { NextFunction, Request, Response } from 'express';
 import type { ErrorBody } from '@still-heron/contract';
 
+/** Where pictures are sent to, as they are; their type is checked there. */
+export const PICTURES_ADDRESS = '/api/pictures';
+
 /** Refuses a body that does not say it is JSON: it would be dropped silently, and a form on another site could send it. */
 export function jsonOnly(request: Request, response: Response, next: NextFunction): void {
   const hasBody = Number(request.headers['content-length'] ?? 0) > 0 || request.headers['transfer-encoding'] !== undefined;
-  if (!hasBody || request.is('application/json')) return next();
+  const isPicture = request.path === PICTURES_ADDRESS;
+  if (!hasBody || isPicture || request.is('application/json')) return next();
   const body: ErrorBody = {
     code: 'not-json',
     message: 'the body does not say it is JSON',

@@ -1,5 +1,5 @@
 import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger } from '@nestjs/common';
-import type { ErrorBody } from '@still-heron/contract';
+import { type ErrorBody, PICTURE_BYTES } from '@still-heron/contract';
 import { CoreError, PlanError } from '@still-heron/core';
 import type { Response } from 'express';
 import { RequestProblem } from './request-problem.js';
@@ -70,7 +70,7 @@ function bodyParserProblem(error: unknown): { status: number; body: ErrorBody } 
         code: 'too-large',
         message: 'the body is too large',
         path: '',
-        need: `a body of at most ${BODY_LIMIT}; a file of kit of at most ${KIT_FILE_LIMIT}`,
+        need: `a body of at most ${BODY_LIMIT}; a file of kit of at most ${KIT_FILE_LIMIT}, a picture of at most ${PICTURE_BYTES / 1024 ** 2}mb`,
       },
     };
   }

@@ -11,7 +11,7 @@ export class RequestProblem extends Error {
   }
 }
 
-export function notFound(what: 'production' | 'shot' | 'revision' | 'kit item' | 'kind of kit'): RequestProblem {
+export function notFound(what: 'production' | 'shot' | 'revision' | 'kit item' | 'kind of kit' | 'picture'): RequestProblem {
   return new RequestProblem(404, {
     code: 'not-found',
     message: `there is no such ${what}`,

@@ -1,0 +1,44 @@
+import { Body, Controller, HttpCode, Inject, type MessageEvent, Post, Sse } from '@nestjs/common';
+import { ApiBadRequestResponse, ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import { AskStandIn, ErrorBody, ReadingView, SendReading } from '@still-heron/contract';
+import { interval, map, merge, type Observable, of, takeUntil } from 'rxjs';
+import { endWith, ignoreElements } from 'rxjs/operators';
+import { MeasuringService } from './measuring.service.js';
+
+/** Something is sent so often, so that a line that is cut is noticed. */
+const BEAT_MS = 20_000;
+
+@ApiTags('measuring')
+@ApiBadRequestResponse({ type: ErrorBody })
+@Controller('measuring')
+export class MeasuringController {
+  constructor(@Inject(MeasuringService) private readonly measuring: MeasuringService) {}
+
+  @Post('readings')
+  @ApiCreatedResponse({ type: ReadingView, description: 'Passed on to whoever listens' })
+  send(@Body() body: SendReading): ReadingView {
+    return this.measuring.send(body);
+  }
+
+  @Post('stand-in')
+  @HttpCode(200)
+  @ApiOkResponse({ type: ReadingView, description: 'What the stand-in read, passed on as any device’s reading is' })
+  standIn(@Body() body: AskStandIn): ReadingView {
+    return this.measuring.standIn(body);
+  }
+
+  @Sse('events')
+  @ApiOkResponse({ description: 'Readings as they come: server-sent events of the type `reading`, each a ReadingView' })
+  events(): Observable<MessageEvent> {
+    const { readings } = this.measuring;
+    const over = readings.pipe(ignoreElements(), endWith(null));
+    return merge(
+      of({ type: 'listening', data: {} }),
+      readings.pipe(map((reading): MessageEvent => ({ type: 'reading', data: reading }))),
+      interval(BEAT_MS).pipe(
+        map((): MessageEvent => ({ type: 'beat', data: {} })),
+        takeUntil(over),
+      ),
+    );
+  }
+}

@@ -1,0 +1,50 @@
+import { Injectable, type OnModuleDestroy } from '@nestjs/common';
+import type { AskStandIn, ReadingView, SendReading } from '@still-heron/contract';
+import { measureSigmaMm, simulatedReadingMm } from '@still-heron/core';
+import { randomNormal } from 'd3-random';
+import { type Observable, Subject } from 'rxjs';
+
+/** Passes what devices measure on to whoever listens. Nothing is kept: a reading that nobody takes is gone. */
+@Injectable()
+export class MeasuringService implements OnModuleDestroy {
+  private readonly passing = new Subject<ReadingView>();
+  private count = 0;
+  private readonly deviate = randomNormal();
+
+  get readings(): Observable<ReadingView> {
+    return this.passing;
+  }
+
+  send({ device, method, distanceMm, uncertaintyMm, recipient }: SendReading): ReadingView {
+    return this.pass({
+      device,
+      method,
+      distanceMm,
+      uncertaintyMm: uncertaintyMm ?? measureSigmaMm(method, distanceMm),
+      isSimulated: false,
+      recipient: recipient ?? null,
+    });
+  }
+
+  /** Measures in place of a device: the drawn distance, with the noise of the method. */
+  standIn({ method, drawnMm, recipient }: AskStandIn): ReadingView {
+    return this.pass({
+      device: `stand-in for a ${method}`,
+      method,
+      distanceMm: simulatedReadingMm(method, drawnMm, this.deviate()),
+      uncertaintyMm: measureSigmaMm(method, drawnMm),
+      isSimulated: true,
+      recipient,
+    });
+  }
+
+  onModuleDestroy(): void {
+    this.passing.complete();
+  }
+
+  private pass(reading: Omit<ReadingView, 'number'>): ReadingView {
+    const numbered = { number: ++this.count, ...reading };
+    this.passing.next(numbered);
+    return numbered;
+  }
+}

@@ -1,0 +1,47 @@
+import { Controller, Get, Inject, Param, Post, Req, Res } from '@nestjs/common';
+import { ApiBadRequestResponse, ApiBody, ApiConsumes, ApiCreatedResponse, ApiNotFoundResponse, ApiTags } from '@nestjs/swagger';
+import { ErrorBody, PICTURE_TYPES, PictureView } from '@still-heron/contract';
+import type { Request, Response } from 'express';
+import { notFound, RequestProblem } from '../http/request-problem.js';
+import { isUuid } from '../http/validation.js';
+import { PicturesRepository } from './pictures.repository.js';
+import { isPictureType, readPicture } from './read-picture.js';
+
+/** Even shown by itself a picture may do nothing: it runs no script and loads nothing. */
+const HARMLESS = "default-src 'none'; style-src 'unsafe-inline'; img-src data:; sandbox";
+
+@ApiTags('pictures')
+@ApiBadRequestResponse({ type: ErrorBody })
+@Controller('pictures')
+export class PicturesController {
+  constructor(@Inject(PicturesRepository) private readonly pictures: PicturesRepository) {}
+
+  @Post()
+  @ApiConsumes(...PICTURE_TYPES)
+  @ApiBody({ schema: { type: 'string', format: 'binary' } })
+  @ApiCreatedResponse({ type: PictureView })
+  async keep(@Req() request: Request): Promise<PictureView> {
+    const contents: unknown = request.body;
+    if (!isPictureType(request.headers['content-type']) || !Buffer.isBuffer(contents))
+      throw new RequestProblem(415, {
+        code: 'not-a-picture',
+        message: 'the body does not say it is a picture',
+        path: 'picture',
+        need: `one of ${PICTURE_TYPES.join(', ')}`,
+      });
+    const { id, type, widthPx, heightPx } = await this.pictures.keep(contents, readPicture(contents));
+    return { id, type, widthPx, heightPx };
+  }
+
+  @Get(':pictureId')
+  @ApiNotFoundResponse({ type: ErrorBody })
+  async show(@Param('pictureId') id: string, @Res() response: Response): Promise<void> {
+    const picture = isUuid(id) ? await this.pictures.find(id) : undefined;
+    if (!picture) throw notFound('picture');
+    response
+      .set('Content-Type', picture.type)
+      .set('Content-Security-Policy', HARMLESS)
+      .set('Cache-Control', 'private, max-age=31536000, immutable')
+      .send(Buffer.from(picture.contents));
+  }
+}
