@@ -5,7 +5,7 @@ import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
 import express from 'express';
 import helmet from 'helmet';
-import { PICTURE_BYTES, PICTURE_TYPES } from '@still-heron/contract';
+import { PICTURE_BYTES, PICTURE_TYPES } from '@still-heron/core';
 import { AppModule } from './app.module.js';
 import type { Config } from './config.js';
 import { openDatabase, type OpenDatabase } from './database/driver.js';

@@ -1,5 +1,5 @@
 import type { ErrorBody, PictureView } from '@still-heron/contract';
-import { PICTURE_BYTES } from '@still-heron/contract';
+import { PICTURE_BYTES } from '@still-heron/core';
 import { deflateSync } from 'node:zlib';
 import { startServer, type TestServer } from './server';
 

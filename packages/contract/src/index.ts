@@ -3,7 +3,7 @@ export { ErrorBody, ProblemView } from './errors.js';
 export { type CheckContext, PLAN_CHECK } from './fields.js';
 export { CreateKitItem, KIT_FORMAT, KitFile, KitImportView, KitItemView, SaveKitItem } from './kit.js';
 export { AskStandIn, ReadingView, SendReading } from './measuring.js';
-export { PICTURE_BYTES, PICTURE_TYPES, type PictureType, PictureView } from './pictures.js';
+export { PictureView } from './pictures.js';
 export {
   ChangeProduction,
   CreateProduction,

@@ -1,6 +1,5 @@
-import type { KitItems, KitKind, ShotPlan } from '@still-heron/core';
+import type { KitItems, KitKind, PictureType, ShotPlan } from '@still-heron/core';
 import { sql } from 'drizzle-orm';
-import type { PictureType } from '@still-heron/contract';
 import {
   check,
   customType,

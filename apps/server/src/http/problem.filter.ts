@@ -1,6 +1,6 @@
 import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger } from '@nestjs/common';
-import { type ErrorBody, PICTURE_BYTES } from '@still-heron/contract';
-import { CoreError, PlanError } from '@still-heron/core';
+import type { ErrorBody } from '@still-heron/contract';
+import { CoreError, PICTURE_BYTES, PlanError } from '@still-heron/core';
 import type { Response } from 'express';
 import { RequestProblem } from './request-problem.js';
 

@@ -1,6 +1,7 @@
 import { Controller, Get, Inject, Param, Post, Req, Res } from '@nestjs/common';
 import { ApiBadRequestResponse, ApiBody, ApiConsumes, ApiCreatedResponse, ApiNotFoundResponse, ApiTags } from '@nestjs/swagger';
-import { ErrorBody, PICTURE_TYPES, PictureView } from '@still-heron/contract';
+import { ErrorBody, PictureView } from '@still-heron/contract';
+import { PICTURE_TYPES } from '@still-heron/core';
 import type { Request, Response } from 'express';
 import { notFound, RequestProblem } from '../http/request-problem.js';
 import { isUuid } from '../http/validation.js';

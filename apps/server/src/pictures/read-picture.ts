@@ -1,4 +1,4 @@
-import { PICTURE_TYPES, type PictureType } from '@still-heron/contract';
+import { PICTURE_TYPES, type PictureType } from '@still-heron/core';
 import { imageSize } from 'image-size';
 import { RequestProblem } from '../http/request-problem.js';
 import { svgDoubt } from './check-svg.js';

@@ -3,8 +3,10 @@ import { newGesture } from '../app/newGesture';
 
 export interface DragHandlers {
   /** @param event - in page coordinates; `dx`, `dy` since the drag began */
-  readonly onDrag: (move: { dx: number; dy: number; clientX: number; clientY: number; gesture: string }) => void;
+  readonly onDrag: (move: { dx: number; dy: number; clientX: number; clientY: number; isAlt: boolean; gesture: string }) => void;
   readonly onStart?: () => void;
+  /** The pointer was let go after a drag */
+  readonly onEnd?: () => void;
   /** Escape, or the browser took the pointer away: put back what was */
   readonly onGiveUp?: (gesture: string) => void;
 }
@@ -31,19 +33,23 @@ export function useDrag(handlers: DragHandlers) {
     element.setPointerCapture(pointerId);
 
     const onMove = (move: Event): void => {
-      const { clientX, clientY } = move as PointerEvent;
+      const { clientX, clientY, altKey } = move as PointerEvent;
       const [dx, dy] = [clientX - startX, clientY - startY];
       if (!isDragging && Math.hypot(dx, dy) < SLACK_PX) return;
       if (!isDragging) current.current.onStart?.();
       isDragging = true;
-      current.current.onDrag({ dx, dy, clientX, clientY, gesture });
+      current.current.onDrag({ dx, dy, clientX, clientY, isAlt: altKey, gesture });
     };
     const end = (): void => {
       element.removeEventListener('pointermove', onMove);
-      element.removeEventListener('pointerup', end);
+      element.removeEventListener('pointerup', letGo);
       element.removeEventListener('pointercancel', giveUp);
       window.removeEventListener('keydown', onKey, true);
       endCurrent.current = null;
+    };
+    const letGo = (): void => {
+      end();
+      if (isDragging) current.current.onEnd?.();
     };
     const giveUp = (): void => {
       end();
@@ -56,7 +62,7 @@ export function useDrag(handlers: DragHandlers) {
     };
     endCurrent.current = end;
     element.addEventListener('pointermove', onMove);
-    element.addEventListener('pointerup', end);
+    element.addEventListener('pointerup', letGo);
     element.addEventListener('pointercancel', giveUp);
     window.addEventListener('keydown', onKey, true);
   }

@@ -26,6 +26,13 @@ export interface AimKey {
 export const LANDMARK_SHAPES = ['post', 'box', 'wall', 'door', 'track'] as const;
 export type LandmarkShape = (typeof LANDMARK_SHAPES)[number];
 
+/** Kinds of picture that may lie under a drawing, by their media type. */
+export const PICTURE_TYPES = ['image/png', 'image/jpeg', 'image/svg+xml'] as const;
+export type PictureType = (typeof PICTURE_TYPES)[number];
+
+/** Largest picture, in bytes: a plan of a set scanned at 300 dpi stays under it. */
+export const PICTURE_BYTES = 12 * 1024 * 1024;
+
 /** A picture of the set that lies under the drawing. Its place is its middle. */
 export interface FloorPicture extends Place {
   /** Of the stored file */

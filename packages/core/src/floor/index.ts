@@ -10,6 +10,9 @@ export {
   LANDMARK_SHAPES,
   type LandmarkShape,
   type PathKey,
+  PICTURE_BYTES,
+  PICTURE_TYPES,
+  type PictureType,
 } from './floorPlan.js';
 export {
   type Mark,

@@ -22,7 +22,7 @@ export {
 export { type StandIn, standIns } from './standIns.js';
 export { planDistances } from './planDistances.js';
 export { PLAN_LIMITS } from './planLimits.js';
-export { planNotes, type PlanNote } from './planNotes.js';
+export { LOCAL_RULES, planNotes, type PlanNote } from './planNotes.js';
 export {
   ASSUMED_CUE_SIGMA_S,
   type Beat,

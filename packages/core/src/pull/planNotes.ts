@@ -1,5 +1,6 @@
 import { airyDiameterMm } from '../optics/index.js';
 import { fNumberOf, isZoom, missingParts, OUT_OF_REACH } from '../kit/index.js';
+import { stopNotes } from './stopNotes.js';
 import { planCircleMm, type ShotPlan } from './shotPlan.js';
 
 /** Something a puller should know of this set-up before the camera rolls. Cautions are of harm to people or gear, the rest of focus. */
@@ -9,7 +10,8 @@ export interface PlanNote {
   readonly text: string;
 }
 
-const LOCAL_RULES = 'Local rules and the production’s safety lead decide; no distance here is a safety distance.';
+/** What every caution of movement ends with. */
+export const LOCAL_RULES = 'Local rules and the production’s safety lead decide; no distance here is a safety distance.';
 
 /**
  * What the gear of a shot says against its plan, in order of weight.
@@ -17,7 +19,7 @@ const LOCAL_RULES = 'Local rules and the production’s safety lead decide; no d
  * @param production - `shutterAngleDeg`, the angle the production is shot at
  */
 export function planNotes(plan: ShotPlan, production: { readonly shutterAngleDeg: number }): PlanNote[] {
-  return [...ringNotes(plan), ...rigNotes(plan), ...pictureNotes(plan, production.shutterAngleDeg)];
+  return [...ringNotes(plan), ...stopNotes(plan), ...rigNotes(plan), ...pictureNotes(plan, production.shutterAngleDeg)];
 }
 
 function ringNotes({ optics, marks, line, wheel }: ShotPlan): PlanNote[] {

@@ -1,101 +1,71 @@
-import { MM_PER_INCH, type Place, type UnitSystem } from '@still-heron/core';
-import { type KeyboardEvent, useRef } from 'react';
-import { useDrag } from '../../charts/useDrag';
+import type { FloorItem, Place, TapeShape, UnitSystem } from '@still-heron/core';
 import type { FloorLayout } from './floorLayout';
-import { newGesture } from '../../app/newGesture';
+import type { Guide } from './snap';
+import { useFloorMoves } from './useFloorMoves';
 
 export interface FloorHandleProps {
-  readonly kind: 'mark' | 'camera';
+  readonly item: FloorItem;
   readonly label: string;
+  readonly undoName: string;
   readonly letter: string;
   readonly colour: string;
+  /** Of a mark: how it is taped on the floor */
+  readonly tapeShape?: TapeShape;
   readonly place: Place;
   readonly layout: FloorLayout;
   readonly pxPerMm: number;
   readonly units: UnitSystem;
-  /** A tool is held: presses are for the floor */
-  readonly isHeld: boolean;
+  /** A tool is held, or a move is only shown: presses are for the floor */
+  readonly isOutOfReach: boolean;
+  readonly onGuides: (guides: readonly Guide[]) => void;
   readonly testId: string;
-  readonly onSelect: () => void;
-  readonly onMove: (place: Place, gesture: string) => void;
-  readonly onGiveUp: (gesture: string) => void;
 }
 
-/** What an arrow key moves by, with Shift or without, and what a dragged thing goes to whole steps of: round figures in either unit. */
-const STEPS_MM = {
-  metric: { near: 100, far: 1000, drag: 50 },
-  imperial: { near: 3 * MM_PER_INCH, far: 36 * MM_PER_INCH, drag: MM_PER_INCH },
+/** The tape on the floor: toes to its bar, the letter beside it. */
+const TAPES: Readonly<Record<TapeShape, string>> = {
+  tee: 'M-8,7H8M0,7V15',
+  cross: 'M-7,0L7,14M7,0L-7,14',
+  corner: 'M-8,15V7H8V15',
+  line: 'M-9,8H9',
+  none: 'M-2,8H2',
 };
 
-/** Where an arrow key leads from a place; null for another key. */
-export function nudged(place: Place, key: string, isFar: boolean, units: UnitSystem): Place | null {
-  const by = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[key];
-  if (!by) return null;
-  const stepMm = STEPS_MM[units][isFar ? 'far' : 'near'];
-  return { xMm: place.xMm + by[0]! * stepMm, yMm: place.yMm + by[1]! * stepMm };
-}
-
-/** A dragged place, on the nearest whole step. */
-export function snapped({ xMm, yMm }: Place, units: UnitSystem): Place {
-  const step = STEPS_MM[units].drag;
-  return { xMm: Math.round(xMm / step) * step, yMm: Math.round(yMm / step) * step };
-}
-
-/** Dragging and nudging of anything that stands on the floor. */
-export function useFloorMoves({
-  place,
-  pxPerMm,
-  units,
-  onMove,
-  onGiveUp,
-  onSelect,
-}: Pick<FloorHandleProps, 'place' | 'pxPerMm' | 'units' | 'onMove' | 'onGiveUp' | 'onSelect'>) {
-  const grabbed = useRef(place);
-  const gesture = useRef('');
-  const drag = useDrag({
-    onStart: () => (grabbed.current = place),
-    onDrag: ({ dx, dy, gesture: name }) =>
-      onMove(snapped({ xMm: grabbed.current.xMm + dx / pxPerMm, yMm: grabbed.current.yMm - dy / pxPerMm }, units), name),
-    onGiveUp,
-  });
-  return {
-    onPointerDown: (event: Parameters<typeof drag.onPointerDown>[0]) => {
-      onSelect();
-      drag.onPointerDown(event);
-    },
-    onFocus: () => {
-      gesture.current = newGesture('floor');
-      onSelect();
-    },
-    onKeyDown: (event: KeyboardEvent) => {
-      const next = nudged(place, event.key, event.shiftKey, units);
-      if (!next) return;
-      event.preventDefault();
-      onMove(next, gesture.current);
-    },
-  };
-}
-
-/** A mark or a key of the camera on the floor. */
+/** A mark, or a key of the camera: dragged or moved by arrow keys. */
 export function FloorHandle(props: FloorHandleProps) {
-  const { kind, label, letter, colour, place, layout, isHeld, testId } = props;
-  const movesOf = useFloorMoves(props);
+  const {
+    item,
+    label,
+    undoName,
+    letter,
+    colour,
+    tapeShape = 'tee',
+    place,
+    layout,
+    pxPerMm,
+    units,
+    isOutOfReach,
+    onGuides,
+    testId,
+  } = props;
+  const { handlers, isHeld } = useFloorMoves({ item, place, name: undoName, pxPerMm, units, onGuides });
   const [x, y] = layout.toPx(place);
+  const isMark = item.kind === 'mark';
   return (
     <g
-      {...movesOf}
+      {...handlers}
       transform={`translate(${x},${y})`}
-      className={`floor-handle is-${kind}`}
-      style={{ color: colour, pointerEvents: isHeld ? 'none' : undefined }}
+      className={`floor-handle is-${item.kind}${isHeld ? ' is-held' : ''}`}
+      style={{ color: colour, pointerEvents: isOutOfReach ? 'none' : undefined }}
       role="button"
       tabIndex={0}
       aria-label={label}
+      aria-pressed={isHeld}
       data-testid={testId}
     >
-      <rect x={-16} y={-16} width={32} height={32} fill="transparent" />
-      {kind === 'mark' ? <path d="M-8,7H8M0,7V15" className="floor-tape" /> : <circle r={5} />}
+      <rect x={-16} y={-16} width={32} height={32} rx={4} fill="transparent" />
+      {isMark ? <path d={TAPES[tapeShape]} className="floor-tape" /> : <circle r={5} />}
       {letter && (
-        <text x={kind === 'mark' ? 14 : 10} y={kind === 'mark' ? 18 : -9}>
+        <text x={isMark ? 14 : 10} y={isMark ? 18 : -9}>
           {letter}
         </text>
       )}

@@ -1,41 +1,110 @@
-import { removeCameraKey, removeLandmark, removeMark, type ShotPlan, startFloor } from '@still-heron/core';
+import { evaluatePull, layPicture, type Place, scalePicture, type ShotPlan, startFloor } from '@still-heron/core';
 import { Button } from 'antd';
 import { useState } from 'react';
+import { sendPicture } from '../../api/pictures';
 import { PageNote } from '../../app/PageNote';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
 import { useKeys } from '../../app/useKeys';
-import { itemSelected, selectSession } from '../shot/sessionSlice';
+import { useMeasuring } from '../marks/useMeasuring';
+import { itemSelected, selectHeld, selectSession } from '../shot/sessionSlice';
 import { editPlan, selectPlan } from '../shot/shotSlice';
 import { usePlaying, usePlayKeys } from '../shot/usePlaying';
 import { useUnits } from '../shot/useUnits';
 import { useVerdict } from '../shot/useVerdict';
 import { FloorDrawing } from './FloorDrawing';
+import { FloorNotice, KnownLength } from './FloorNotice';
 import { FloorSentence } from './FloorSentence';
 import { FloorSide } from './FloorSide';
+import { type FloorMode, FloorTools, type ToolName } from './FloorTools';
+import { useFloorEdits } from './GroupPanel';
+import { Lanes } from './Lanes';
+import { MovesPanel } from './MovesPanel';
+import { RehearsalPanel } from './RehearsalPanel';
 import { TimeBar } from './TimeBar';
-import { FloorTools, type ToolName } from './FloorTools';
+import { useMoveDraft } from './useMoveDraft';
 import './floor.css';
 
 /** The set from above: where the camera and everyone are and go, and what the lens makes of it as the time runs. */
 export function FloorPage() {
   const plan = useAppSelector(selectPlan)!;
-  const units = useUnits();
-  const judged = useVerdict();
-  const verdict = judged?.verdict.status === 'judged' ? judged.verdict : null;
-  const [tool, setTool] = useState<ToolName | null>(null);
   usePlayKeys(plan);
   usePlaying(plan.durationS);
-  useFloorKeys(() => setTool(null));
-  if (plan.floor === null) return <FirstDrawing plan={plan} />;
+  return plan.floor === null ? <FirstDrawing plan={plan} /> : <DrawnFloor plan={plan} />;
+}
+
+function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
+  const units = useUnits();
+  const judged = useVerdict();
+  const [tool, setTool] = useState<ToolName | null>(null);
+  const [mode, setMode] = useState<FloorMode>('draw');
+  const [length, setLength] = useState<{ readonly from: Place; readonly to: Place } | null>(null);
+  const measuring = useMeasuring();
+  const move = useMoveDraft(plan);
+  const picture = useFloorPicture(() => setTool('scale'));
+  useDrawnKeys(() => {
+    setTool(null);
+    setLength(null);
+    move.pick(null);
+  });
+  const dispatch = useAppDispatch();
+  useKeys('m', () => setMode(mode === 'moves' ? 'draw' : 'moves'));
+  const preview = mode === 'moves' ? move.laid : null;
+  const shown = preview?.plan ?? plan;
+  const verdict = preview ? evaluatePull(preview.plan) : (judged?.verdict ?? null);
+  const isJudged = verdict?.status === 'judged' ? verdict : null;
+  const pickMode = (picked: FloorMode) => {
+    setMode(picked);
+    setTool(null);
+    move.pick(null);
+  };
   return (
     <div className="step-page">
-      <div className="surface">
-        <FloorSentence plan={plan} verdict={verdict} units={units} />
-        <FloorTools plan={plan} tool={tool} onTool={setTool} />
-        <FloorDrawing plan={plan} verdict={verdict} units={units} tool={tool} onToolDone={() => setTool(null)} />
+      <div className="surface floor-surface">
+        <FloorSentence plan={shown} verdict={isJudged} units={units} />
+        <FloorTools plan={plan} tool={tool} mode={mode} onTool={setTool} onMode={pickMode} onPicture={picture.lay} />
+        {picture.problem && <FloorNotice problem={picture.problem} onClose={picture.forget} />}
+        {length && (
+          <KnownLength
+            units={units}
+            onLength={(mm) => {
+              dispatch(editPlan('scale the picture', (now) => scalePicture(now, length.from, length.to, mm)));
+              setLength(null);
+            }}
+            onGiveUp={() => setLength(null)}
+          />
+        )}
+        <FloorDrawing
+          plan={shown}
+          verdict={isJudged}
+          units={units}
+          tool={tool}
+          isPreview={preview !== null}
+          onToolDone={() => setTool(null)}
+          onLength={(from, to) => {
+            setTool(null);
+            setLength({ from, to });
+          }}
+        />
         <TimeBar durationS={plan.durationS} captureFps={plan.captureFps} />
+        <Lanes plan={shown} verdict={isJudged} />
       </div>
-      <FloorSide plan={plan} units={units} />
+      {mode === 'draw' && <FloorSide plan={plan} units={units} measuring={measuring} onScale={() => setTool('scale')} />}
+      {mode === 'rehearse' && <RehearsalPanel plan={plan} />}
+      {mode === 'moves' && (
+        <MovesPanel
+          plan={plan}
+          units={units}
+          draft={move.draft}
+          values={move.laid?.values ?? {}}
+          figures={move.laid?.figures ?? []}
+          onPick={move.pick}
+          onDraft={move.setDraft}
+          onLay={() => {
+            move.lay();
+            setMode('draw');
+          }}
+        />
+      )}
     </div>
   );
 }
@@ -58,19 +127,42 @@ function FirstDrawing({ plan }: { readonly plan: ShotPlan }) {
   );
 }
 
-function useFloorKeys(onPutDown: () => void): void {
+/** Keys of what is held: copied, put down, taken away, or all of it taken hold of. */
+function useDrawnKeys(onPutDown: () => void) {
   const dispatch = useAppDispatch();
   const store = useAppStore();
+  const edits = useFloorEdits();
+  const held = () => selectHeld(store.getState());
   useKeys('esc', () => {
     onPutDown();
     dispatch(itemSelected(null));
   });
   useKeys('delete, backspace', () => {
-    const { selection } = selectSession(store.getState());
-    if (selection?.kind === 'camera')
-      dispatch(editPlan('the camera does not go there', (now) => removeCameraKey(now, selection.id)));
-    if (selection?.kind === 'landmark') dispatch(editPlan('take a landmark away', (now) => removeLandmark(now, selection.id)));
-    if (selection?.kind === 'mark') dispatch(editPlan('take a mark away', (now) => removeMark(now, selection.id)));
-    if (selection) dispatch(itemSelected(null));
+    if (held().length > 0) edits.remove(held());
   });
+  useKeys('mod+a', edits.selectAll, { preventDefault: true });
+  useKeys('mod+c', () => {
+    if (held().length > 0) edits.copy(held());
+  });
+  useKeys('mod+v', () => edits.putDown(selectSession(store.getState()).copied), { preventDefault: true });
+}
+
+/** A picture of the set: sent, laid in the middle of what is drawn, and scaled next. */
+function useFloorPicture(onLaid: () => void) {
+  const dispatch = useAppDispatch();
+  const [problem, setProblem] = useState<{ readonly message: string; readonly need: string } | null>(null);
+  return {
+    problem,
+    forget: () => setProblem(null),
+    async lay(file: File): Promise<void> {
+      const sent = await sendPicture(file);
+      if (sent.status === 'refused') return setProblem(sent.problem);
+      const { id: pictureId, widthPx, heightPx } = sent.picture;
+      const name = file.name.slice(0, 80) || 'picture';
+      const laid = { pictureId, name, aspect: widthPx / heightPx };
+      setProblem(null);
+      dispatch(editPlan('lay a picture under it', (now) => layPicture(now, laid, { xMm: 3000, yMm: 0 })));
+      onLaid();
+    },
+  };
 }

@@ -4,7 +4,10 @@ import {
   formatGap,
   formatTime,
   frameAtOrAfter,
+  isInFrame,
   type JudgedPull,
+  type Motion,
+  motionOf,
   planDistances,
   type ShotPlan,
   type UnitSystem,
@@ -35,6 +38,8 @@ export function FloorSentence({ plan, verdict, units }: Props) {
       </p>
     );
   const speed = followSpeed(plan, subject, timeS);
+  const motion = motionOf(plan, subject, timeS);
+  const isOut = isInFrame(plan, subject, timeS) === false;
   return (
     <p className="sentence" data-testid="floor-sentence">
       <Standing
@@ -45,20 +50,32 @@ export function FloorSentence({ plan, verdict, units }: Props) {
         timeS={timeS}
         units={units}
       />{' '}
-      {speed && <Motion {...speed} hasWheel={plan.wheel !== null} units={units} />}
+      {isOut && `Out of the picture, ${sight.offAxisDeg > 0 ? 'to the left' : 'to the right'}. `}
+      {speed && motion && <Moving speed={speed} motion={motion} hasWheel={plan.wheel !== null} units={units} />}
     </p>
   );
 }
 
-/** A distance that changes by less than this in a second is said to stay. */
+/** What changes by less than this in a second is said to stay. */
 const STAYS_MM_PER_S = 20;
 
-function Motion({ mmPerS, handDegPerS, hasWheel, units }: FollowSpeed & { hasWheel: boolean; units: UnitSystem }) {
-  if (Math.abs(mmPerS) < STAYS_MM_PER_S) return <>The distance stays.</>;
+interface MovingProps {
+  readonly speed: FollowSpeed;
+  readonly motion: Motion;
+  readonly hasWheel: boolean;
+  readonly units: UnitSystem;
+}
+
+/** What of a movement focus must follow: in depth, or sideways, which leaves it alone. */
+function Moving({ speed: { mmPerS, handDegPerS }, motion, hasWheel, units }: MovingProps) {
+  const across = Math.abs(motion.acrossMmPerS);
+  const side =
+    across > STAYS_MM_PER_S && `${formatGap(across, units)} a second ${motion.acrossMmPerS > 0 ? 'to the left' : 'to the right'}`;
+  if (Math.abs(mmPerS) < STAYS_MM_PER_S) return <>{side ? `${side}, and the distance stays.` : 'The distance stays.'}</>;
   return (
     <>
-      {formatGap(mmPerS, units)} a second {mmPerS < 0 ? 'nearer' : 'farther'}: the {hasWheel ? 'wheel' : 'ring'} must turn{' '}
-      {Math.abs(handDegPerS).toFixed(0)}°/s.
+      {formatGap(mmPerS, units)} a second {mmPerS < 0 ? 'nearer' : 'farther'}
+      {side && `, ${side}`}: the {hasWheel ? 'wheel' : 'ring'} must turn {Math.abs(handDegPerS).toFixed(0)}°/s.
     </>
   );
 }

@@ -1,37 +1,50 @@
 import { clearFloor, setLensHeight, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { Button } from 'antd';
 import { useAppDispatch, useAppSelector } from '../../app/store';
-import { itemSelected, selectSelection } from '../shot/sessionSlice';
+import type { Measuring } from '../marks/useMeasuring';
+import { itemSelected, selectHeld } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
 import { Aims } from './Aims';
 import { FloorLength } from './FloorLength';
+import { GroupPanel } from './GroupPanel';
 import { MarkDistances } from './MarkDistances';
-import { CameraKeyFields, LandmarkFields, MarkFields } from './SelectedFields';
+import { MarkPanel } from './MarkPanel';
+import { PictureFields } from './PictureFields';
+import { CameraKeyFields, LandmarkFields } from './SelectedFields';
 
-interface Props {
+export interface FloorSideProps {
   readonly plan: ShotPlan;
   readonly units: UnitSystem;
 }
 
-/** What is selected on the floor, by its figures; then every mark with what is drawn and what is taped, and where the camera looks. */
-export function FloorSide({ plan, units }: Props) {
+interface Props extends FloorSideProps {
+  readonly measuring: Measuring;
+  readonly onScale: () => void;
+}
+
+/** What is selected on the floor, by its figures; with nothing selected every mark, where the camera looks, and the picture underneath. */
+export function FloorSide({ plan, units, measuring, onScale }: Props) {
   const dispatch = useAppDispatch();
-  const selection = useAppSelector(selectSelection);
-  const key = plan.floor!.camera.find(({ id }) => selection?.kind === 'camera' && id === selection.id);
-  const landmark = plan.floor!.landmarks.find(({ id }) => selection?.kind === 'landmark' && id === selection.id);
-  const mark = plan.marks.find(({ id }) => selection?.kind === 'mark' && id === selection.id);
+  const held = useAppSelector(selectHeld);
+  const floor = plan.floor!;
+  const [only] = held.length === 1 ? held : [];
+  const key = floor.camera.find(({ id }) => only?.kind === 'camera' && id === only.id);
+  const landmark = floor.landmarks.find(({ id }) => only?.kind === 'landmark' && id === only.id);
+  const mark = plan.marks.find(({ id }) => only?.kind === 'mark' && id === only.id);
   return (
     <aside className="side floor-side" aria-label="What is selected, and all marks">
+      {held.length > 1 && <GroupPanel held={held} />}
       {key && <CameraKeyFields key={key.id} cameraKey={key} plan={plan} units={units} />}
       {landmark && <LandmarkFields key={landmark.id} landmark={landmark} units={units} />}
-      {mark && <MarkFields key={mark.id} mark={mark} plan={plan} units={units} />}
+      {mark && <MarkPanel key={mark.id} mark={mark} plan={plan} units={units} measuring={measuring} />}
       <MarkDistances plan={plan} units={units} />
       <Aims plan={plan} />
+      {floor.picture && <PictureFields picture={floor.picture} units={units} onScale={onScale} />}
       <section>
         <h2>Lens</h2>
         <FloorLength
           label="height of the lens"
-          mm={plan.floor!.lensHeightMm}
+          mm={floor.lensHeightMm}
           units={units}
           onChange={(mm, gesture) => dispatch(editPlan('the lens’s height', (now) => setLensHeight(now, mm), gesture))}
         />

@@ -1,22 +1,31 @@
 import type { ShotPlan, Subject } from '@still-heron/core';
+import { useRef } from 'react';
+import { PICTURE_ACCEPT } from '../../api/pictures';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { playToggled, selectSelection, selectSession } from '../shot/sessionSlice';
 import { selectedSubject } from './selectedSubject';
 
 /** What the next press on the floor does. */
-export type ToolName = 'someone' | 'walk' | 'camera' | 'aim' | 'post' | 'box' | 'wall';
+export type ToolName = 'someone' | 'walk' | 'camera' | 'aim' | 'post' | 'box' | 'wall' | 'door' | 'track' | 'scale';
+
+/** What the side column is for: what is selected, a move that people make, or a run of the action. */
+export type FloorMode = 'draw' | 'moves' | 'rehearse';
 
 interface Props {
   readonly plan: ShotPlan;
   readonly tool: ToolName | null;
+  readonly mode: FloorMode;
   readonly onTool: (tool: ToolName | null) => void;
+  readonly onMode: (mode: FloorMode) => void;
+  readonly onPicture: (file: File) => void;
 }
 
 /** Play, and what can be put on the floor: choose one, then press where it belongs. */
-export function FloorTools({ plan, tool, onTool }: Props) {
+export function FloorTools({ plan, tool, mode, onTool, onMode, onPicture }: Props) {
   const dispatch = useAppDispatch();
   const isPlaying = useAppSelector((state) => selectSession(state).isPlaying);
   const walker = useWalker(plan);
+  const picked = useRef<HTMLInputElement>(null);
   const tools: readonly { readonly name: ToolName; readonly word: string; readonly ask: string }[] = [
     { name: 'someone', word: 'Someone', ask: 'Press where they stand' },
     ...(walker
@@ -27,8 +36,20 @@ export function FloorTools({ plan, tool, onTool }: Props) {
     { name: 'post', word: 'Post', ask: 'Press where it stands' },
     { name: 'box', word: 'Box', ask: 'Press where it stands' },
     { name: 'wall', word: 'Wall', ask: 'Press where its middle is' },
+    { name: 'door', word: 'Door', ask: 'Press where its middle is' },
+    { name: 'track', word: 'Track', ask: 'Press where the middle of the dolly track is; the camera is drawn onto it' },
   ];
   const held = tools.find(({ name }) => name === tool);
+  const modeButton = (name: FloorMode, word: string) => (
+    <button
+      type="button"
+      className={`quiet floor-tool${mode === name ? ' is-held' : ''}`}
+      aria-pressed={mode === name}
+      onClick={() => onMode(mode === name ? 'draw' : name)}
+    >
+      {word}
+    </button>
+  );
   return (
     <div className="floor-tools" role="toolbar" aria-label="Put on the floor">
       <button type="button" className="quiet play" onClick={() => dispatch(playToggled())} aria-pressed={isPlaying}>
@@ -48,8 +69,29 @@ export function FloorTools({ plan, tool, onTool }: Props) {
           {word}
         </button>
       ))}
+      <button type="button" className="quiet floor-tool" onClick={() => picked.current?.click()}>
+        Picture
+      </button>
+      <input
+        ref={picked}
+        type="file"
+        hidden
+        accept={PICTURE_ACCEPT}
+        data-testid="floor-picture-file"
+        onChange={({ target }) => {
+          const [file] = target.files ?? [];
+          if (file) onPicture(file);
+          // the same file again is a new pick
+          target.value = '';
+        }}
+      />
+      <span className="floor-modes">
+        {modeButton('moves', 'Moves')}
+        {modeButton('rehearse', 'Rehearse')}
+      </span>
       <span className="floor-ask" role="status">
         {held && `${held.ask}; Enter takes the middle.`}
+        {tool === 'scale' && 'Drag along a length that you know: a door, a wall, a table.'}
       </span>
     </div>
   );

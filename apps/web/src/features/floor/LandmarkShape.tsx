@@ -1,47 +1,85 @@
-import type { Landmark, Place, UnitSystem } from '@still-heron/core';
-import { useFloorMoves } from './FloorHandle';
+import type { Landmark, UnitSystem } from '@still-heron/core';
 import type { FloorLayout } from './floorLayout';
+import type { Guide } from './snap';
+import { useFloorMoves } from './useFloorMoves';
 
 interface Props {
   readonly landmark: Landmark;
   readonly layout: FloorLayout;
   readonly pxPerMm: number;
   readonly units: UnitSystem;
-  readonly isHeld: boolean;
-  readonly onSelect: () => void;
-  readonly onMove: (place: Place, gesture: string) => void;
-  readonly onGiveUp: (gesture: string) => void;
+  readonly isOutOfReach: boolean;
+  readonly onGuides: (guides: readonly Guide[]) => void;
 }
 
-/** A post, a box or a wall, as large as it is. */
-export function LandmarkShape({ landmark, layout, pxPerMm, isHeld, ...handlers }: Props) {
-  const moves = useFloorMoves({ place: landmark, pxPerMm, ...handlers });
+/** A thing on the set, as large as it is. */
+export function LandmarkShape({ landmark, layout, pxPerMm, units, isOutOfReach, onGuides }: Props) {
+  const { handlers, isHeld } = useFloorMoves({
+    item: { kind: 'landmark', id: landmark.id },
+    place: landmark,
+    name: `move ${landmark.name}`,
+    pxPerMm,
+    units,
+    onGuides,
+  });
   const [x, y] = layout.toPx(landmark);
   const [width, depth] = [landmark.widthMm * pxPerMm, landmark.depthMm * pxPerMm];
+  // a name is never turned upside down
+  const isUpsideDown = ((landmark.turnedDeg % 360) + 360 + 90) % 360 > 180;
   return (
     <g
-      {...moves}
+      {...handlers}
       transform={`translate(${x},${y}) rotate(${-landmark.turnedDeg})`}
-      className="floor-landmark"
-      style={{ pointerEvents: isHeld ? 'none' : undefined }}
+      className={`floor-landmark${isHeld ? ' is-held' : ''}`}
+      style={{ pointerEvents: isOutOfReach ? 'none' : undefined }}
       role="button"
       tabIndex={0}
       aria-label={landmark.name}
+      aria-pressed={isHeld}
     >
-      {landmark.shape === 'post' ? (
-        <circle r={Math.max(width / 2, 4)} />
-      ) : (
-        <rect
-          x={-width / 2}
-          y={-Math.max(depth, 5) / 2}
-          width={width}
-          height={Math.max(depth, 5)}
-          className={landmark.shape === 'wall' ? 'is-wall' : undefined}
-        />
-      )}
-      <text y={Math.max(depth, 8) / 2 + 16} textAnchor="middle">
+      <Outline shape={landmark.shape} width={width} depth={depth} />
+      <text
+        y={Math.max(depth, 8) / 2 + 16}
+        textAnchor="middle"
+        transform={isUpsideDown ? `rotate(180) translate(0,${-Math.max(depth, 8) - 24})` : undefined}
+      >
         {landmark.name}
       </text>
     </g>
   );
+}
+
+function Outline({ shape, width, depth }: { shape: Landmark['shape']; width: number; depth: number }) {
+  const height = Math.max(depth, 5);
+  const body = <rect x={-width / 2} y={-height / 2} width={width} height={height} className={`is-${shape}`} />;
+  switch (shape) {
+    case 'post':
+      return <circle r={Math.max(width / 2, 4)} />;
+    case 'box':
+    case 'wall':
+      return body;
+    case 'door':
+      // shut, with the way it swings
+      return (
+        <>
+          {body}
+          <path d={`M${-width / 2},0V${-width}A${width},${width} 0 0 1 ${width / 2},0`} className="floor-swing" />
+        </>
+      );
+    case 'track': {
+      const count = Math.max(2, Math.round(width / Math.max(height, 12)));
+      const ties = Array.from({ length: count }, (_, k) => ((k + 0.5) / count - 0.5) * width);
+      return (
+        <>
+          <rect x={-width / 2} y={-height / 2} width={width} height={height} fill="transparent" className="is-track" />
+          <path
+            className="floor-rails"
+            d={`M${-width / 2},${-height / 2}h${width}M${-width / 2},${height / 2}h${width}${ties
+              .map((tie) => `M${tie},${-height / 2 - 2}v${height + 4}`)
+              .join('')}`}
+          />
+        </>
+      );
+    }
+  }
 }

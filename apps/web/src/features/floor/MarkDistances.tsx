@@ -9,6 +9,7 @@ import {
 import { currentColour } from '../../charts/currentColour';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { Explain } from '../../fields/Explain';
+import { METHOD_WORDS } from '../marks/words';
 import { itemSelected, selectSelection } from '../shot/sessionSlice';
 
 interface Props {
@@ -17,7 +18,7 @@ interface Props {
 }
 
 /** Two distances that differ by less than this are not told apart. */
-export const TELLS_MM = 5;
+const TELLS_MM = 5;
 
 /** Every mark: what the tape says or would say there, what the ring goes by, and why the two differ off the axis. */
 export function MarkDistances({ plan, units }: Props) {
@@ -49,7 +50,8 @@ export function MarkDistances({ plan, units }: Props) {
               </button>
               <span className="figure">{formatDistanceFigure(tapeMm, units)}</span>
               <small>
-                {mark.method === 'drawn' ? 'drawn' : `by ${mark.method}`}
+                {mark.method === 'drawn' ? 'drawn' : `by ${METHOD_WORDS[mark.method]}`}
+                {mark.isSimulated && <span className="tone-edge"> · simulated</span>}
                 {isBehind && <span className="tone-soft"> · behind the camera</span>}
                 {isOffAxis && (
                   <>

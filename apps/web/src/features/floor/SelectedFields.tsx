@@ -1,16 +1,10 @@
 import {
   changeCameraKey,
   changeLandmark,
-  formatDistance,
-  formatGap,
-  goByDrawing,
   type Landmark,
-  type Mark,
   type PathKey,
   PLAN_LIMITS,
-  planDistances,
   removeCameraKey,
-  setSubjectHeight,
   type ShotPlan,
   type UnitSystem,
 } from '@still-heron/core';
@@ -21,9 +15,7 @@ import { NumberField } from '../../fields/NumberField';
 import { TextField } from '../../fields/TextField';
 import { TimeField } from '../../fields/TimeField';
 import { editPlan } from '../shot/shotSlice';
-import { SubjectName } from '../pull/SubjectName';
 import { FloorLength } from './FloorLength';
-import { TELLS_MM } from './MarkDistances';
 
 interface PlanFieldsProps {
   readonly plan: ShotPlan;
@@ -124,46 +116,6 @@ export function LandmarkFields({ landmark, units }: { readonly landmark: Landmar
           />
         )}
       </div>
-    </section>
-  );
-}
-
-/** Who stands at a mark, how high the eyes are, and what the tape says against the drawing. */
-export function MarkFields({ mark, plan, units }: PlanFieldsProps & { readonly mark: Mark }) {
-  const dispatch = useAppDispatch();
-  const subject = plan.subjects.find(({ id }) => id === mark.subjectId);
-  const drawnMm = planDistances(plan).markSight.get(mark.id)?.tapeMm;
-  const disagreesMm =
-    mark.method !== 'drawn' && mark.distanceMm !== null && drawnMm !== undefined ? mark.distanceMm - drawnMm : 0;
-  return (
-    <section aria-label={`Mark ${mark.letter}`}>
-      <h2>
-        Mark {mark.letter}, {subject?.name ?? 'a place'}
-      </h2>
-      {subject && (
-        <div className="field-pair">
-          <SubjectName subject={subject} />
-          <FloorLength
-            label={`height of ${subject.detail || 'it'}`}
-            mm={subject.heightMm}
-            units={units}
-            onChange={(mm, gesture) => dispatch(editPlan('height', (now) => setSubjectHeight(now, subject.id, mm), gesture))}
-          />
-        </div>
-      )}
-      {Math.abs(disagreesMm) > TELLS_MM && drawnMm !== undefined && (
-        <p className="tone-edge">
-          drawn {formatDistance(drawnMm, units)}, taped {formatDistance(mark.distanceMm!, units)}: the tape wins, by{' '}
-          {formatGap(disagreesMm, units)}.{' '}
-          <button
-            type="button"
-            className="quiet"
-            onClick={() => dispatch(editPlan(`go by the drawing at ${mark.letter}`, (now) => goByDrawing(now, mark.id)))}
-          >
-            Go by the drawing
-          </button>
-        </p>
-      )}
     </section>
   );
 }

@@ -12,7 +12,6 @@ import {
   zoneLensAt,
 } from '@still-heron/core';
 import { fittedView, floorLayout } from './floorLayout';
-import { nudged, snapped } from './FloorHandle';
 
 const SIZE = { width: 900, height: 520 };
 const at = (xMm: number, yMm: number) => ({ xMm, yMm });
@@ -67,15 +66,8 @@ test('a place goes to pixels and back; everything is in sight at first', () => {
     expect(x > 0 && x < SIZE.width && y > 0 && y < SIZE.height).toBe(true);
   }
   expect([layout.plane, layout.zone]).toEqual([null, null]);
+  expect(layout.subjects[0]!.isInFrame).toBe(true);
+  const turned = floorLayout({ plan: setAim(plan, { kind: 'heading', deg: 90 }), timeS: 0, focusMm: null, view }, SIZE);
+  expect(turned.subjects[0]!.isInFrame).toBe(false);
   expect(layout.gridMm * view.pxPerMm).toBeGreaterThanOrEqual(46);
-});
-
-test('arrow keys move ten centimetres or a metre, a drag goes to whole steps; in feet they are round in inches', () => {
-  expect(nudged(at(0, 0), 'ArrowUp', false, 'metric')).toEqual(at(0, 100));
-  expect(nudged(at(0, 0), 'ArrowLeft', true, 'metric')).toEqual(at(-1000, 0));
-  expect(nudged(at(0, 0), 'Enter', false, 'metric')).toBeNull();
-  expect(snapped(at(1234, -567), 'metric')).toEqual(at(1250, -550));
-  expect(nudged(at(0, 0), 'ArrowRight', true, 'imperial')!.xMm).toBeCloseTo(914.4, 9);
-  expect(nudged(at(0, 0), 'ArrowDown', false, 'imperial')!.yMm).toBeCloseTo(-76.2, 9);
-  expect(snapped(at(310, 20), 'imperial')).toEqual(at(12 * 25.4, 25.4));
 });

@@ -1,9 +1,8 @@
 import {
   cameraPlaceAt,
   depthOfField,
-  focalLengthAt,
   type FloorDistances,
-  pictureSize,
+  halfViewDeg,
   type Place,
   planDistances,
   type ShotPlan,
@@ -25,6 +24,8 @@ export interface DrawnSubject {
   readonly way: string;
   /** null for one who is not on the floor */
   readonly now: readonly [number, number] | null;
+  /** Between the sides of the picture */
+  readonly isInFrame: boolean;
 }
 
 export interface FloorLayout {
@@ -84,9 +85,8 @@ export function floorLayout({ plan, timeS, focusMm, view }: FloorScene, { width,
   const distances = planDistances(plan);
   const place = cameraPlaceAt(floor, timeS);
   const headingRad = (distances.headingAt(timeS) * Math.PI) / 180;
-  const halfRad = Math.atan(
-    (pictureSize(plan.optics.camera).sensorWidthMm * plan.optics.lens.squeeze) / 2 / focalLengthAt(plan.optics, timeS),
-  );
+  const halfDeg = halfViewDeg(plan.optics, timeS);
+  const halfRad = (halfDeg * Math.PI) / 180;
   /** A place so deep along the axis, at so many half pictures beside it. */
   const ahead = (depthMm: number, side: number): Place => {
     const sideMm = depthMm * Math.tan(halfRad) * side;
@@ -104,7 +104,7 @@ export function floorLayout({ plan, timeS, focusMm, view }: FloorScene, { width,
     wedge: `${pathOf([place, ...across(REACH_MM)].map(toPx))}Z`,
     plane: focusMm === null || focusMm === Infinity ? null : pathOf(across(Math.min(focusMm, REACH_MM)).map(toPx)),
     zone: zone && `${pathOf([...across(zone.nearMm), ...[...across(Math.min(zone.farMm, REACH_MM))].reverse()].map(toPx))}Z`,
-    subjects: plan.subjects.map((subject, current) => drawnSubject(subject, current, plan, distances, timeS, toPx)),
+    subjects: plan.subjects.map((subject, current) => drawnSubject(subject, current, { plan, distances, timeS, halfDeg, toPx })),
     gridMm: GRIDS_MM.find((mm) => mm * pxPerMm >= 46) ?? GRIDS_MM[GRIDS_MM.length - 1]!,
     toPx,
     toPlace,
@@ -117,20 +117,32 @@ function zoneNow(plan: ShotPlan, timeS: number, focusMm: number): { nearMm: numb
   return depthOfField({ ...lens, focusDistanceMm: focusMm });
 }
 
+interface Now {
+  readonly plan: ShotPlan;
+  readonly distances: FloorDistances;
+  readonly timeS: number;
+  readonly halfDeg: number;
+  readonly toPx: (place: Place) => readonly [number, number];
+}
+
 function drawnSubject(
   subject: ShotPlan['subjects'][number],
   current: number,
-  plan: ShotPlan,
-  distances: FloorDistances,
-  timeS: number,
-  toPx: (place: Place) => readonly [number, number],
+  { plan, distances, timeS, halfDeg, toPx }: Now,
 ): DrawnSubject {
   const places = subject.stays.flatMap(({ markId }) => {
     const place = plan.marks.find(({ id }) => id === markId)?.place;
     return place ? [toPx(place)] : [];
   });
   const sight = distances.sightAt(subject, timeS);
-  return { subjectId: subject.id, name: subject.name, current, way: pathOf(places), now: sight && toPx(sight.place) };
+  return {
+    subjectId: subject.id,
+    name: subject.name,
+    current,
+    way: pathOf(places),
+    now: sight && toPx(sight.place),
+    isInFrame: sight !== null && sight.depthMm > 0 && Math.abs(sight.offAxisDeg) <= halfDeg,
+  };
 }
 
 function pathOf(points: readonly (readonly [number, number])[]): string {

@@ -3,7 +3,6 @@ import {
   goByDrawing,
   type Mark,
   MEASURE_METHODS,
-  type MeasureMethod,
   MM_PER_INCH,
   PLAN_LIMITS,
   type UnitSystem,
@@ -12,17 +11,8 @@ import { Select } from 'antd';
 import { useAppDispatch } from '../../app/store';
 import { NumberField } from '../../fields/NumberField';
 import { TextField } from '../../fields/TextField';
+import { METHOD_WORDS } from '../marks/words';
 import { editPlan } from '../shot/shotSlice';
-
-/** How a distance came to be known, in the words of the set. */
-const METHOD_WORDS: Readonly<Record<MeasureMethod, string>> = {
-  tape: 'tape',
-  laser: 'laser',
-  picture: 'the picture',
-  eye: 'eye',
-  'stand-in': 'a stand-in',
-  drawn: 'the drawing',
-};
 
 /** What is known of a mark besides its distance: its letter, how it was measured and how well, and a note. */
 export function MarkDetails({ mark, units }: { readonly mark: Mark; readonly units: UnitSystem }) {
@@ -31,8 +21,7 @@ export function MarkDetails({ mark, units }: { readonly mark: Mark; readonly uni
     dispatch(editPlan(name, (now) => changeMark(now, mark.id, changes), gesture));
   const [unit, unitMm] = units === 'metric' ? (['cm', 10] as const) : (['in', MM_PER_INCH] as const);
   return (
-    <section aria-label={`Mark ${mark.letter}`}>
-      <h2>Mark {mark.letter}</h2>
+    <>
       <div className="field-pair">
         <TextField
           label="letter"
@@ -52,7 +41,7 @@ export function MarkDetails({ mark, units }: { readonly mark: Mark; readonly uni
             onChange={(method) =>
               method === 'drawn'
                 ? dispatch(editPlan(`go by the drawing at ${mark.letter}`, (now) => goByDrawing(now, mark.id)))
-                : change('how it was measured', { method })
+                : change('how it was measured', { method, isSimulated: false })
             }
           />
         </label>
@@ -70,10 +59,10 @@ export function MarkDetails({ mark, units }: { readonly mark: Mark; readonly uni
           label="note"
           max={PLAN_LIMITS.note.max}
           value={mark.note}
-          placeholder="where on the floor"
+          placeholder="beside the ladle"
           onChange={(note) => change('note at a mark', { note })}
         />
       </div>
-    </section>
+    </>
   );
 }

@@ -1,5 +1,6 @@
 import type { JudgedPull, ShotPlan, UnitSystem } from '@still-heron/core';
 import { useAppSelector } from '../../app/store';
+import { MarkOnFloor } from '../marks/MarkOnFloor';
 import { selectSession } from '../shot/sessionSlice';
 import { BeatDetails } from './BeatDetails';
 import { MarkDetails } from './MarkDetails';
@@ -8,6 +9,7 @@ import { MoveDetails } from './MoveDetails';
 import { SomeoneForm } from './SomeoneForm';
 import { SubjectDetails } from './SubjectDetails';
 import { WhileRolling } from './WhileRolling';
+import '../marks/marks.css';
 
 export interface SideProps {
   readonly plan: ShotPlan;
@@ -27,7 +29,13 @@ export function PullSide({ plan, verdict, units }: SideProps) {
     <aside className="side pull-side" aria-label="Marks, and what is selected">
       {move && <MoveDetails key={move.id} move={move} plan={plan} verdict={verdict} units={units} />}
       {beat && <BeatDetails key={beat.id} beat={beat} plan={plan} verdict={verdict} />}
-      {mark && <MarkDetails key={mark.id} mark={mark} units={units} />}
+      {mark && (
+        <section key={mark.id} aria-label={`Mark ${mark.letter}`}>
+          <h2>Mark {mark.letter}</h2>
+          <MarkDetails mark={mark} units={units} />
+          <MarkOnFloor mark={mark} plan={plan} />
+        </section>
+      )}
       {subject && <SubjectDetails key={subject.id} subject={subject} plan={plan} units={units} />}
       <MarkList plan={plan} units={units} />
       <WhileRolling plan={plan} />

@@ -1,0 +1,118 @@
+import type { FloorItem, Place, ShotPlan } from '@still-heron/core';
+import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
+import { useAppDispatch } from '../../app/store';
+import { useDrag } from '../../charts/useDrag';
+import type { Size } from '../../charts/useSize';
+import { groupSelected, itemSelected } from '../shot/sessionSlice';
+import type { FloorLayout, FloorView } from './floorLayout';
+import type { ToolName } from './FloorTools';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly layout: FloorLayout;
+  readonly view: FloorView;
+  readonly size: Size;
+  readonly tool: ToolName | null;
+  readonly onView: (view: FloorView) => void;
+  readonly onTool: (place: Place) => void;
+  /** A length was drawn on the picture */
+  readonly onLength: (from: Place, to: Place) => void;
+}
+
+type Stretch = readonly [from: readonly [number, number], to: readonly [number, number]];
+
+/** The ground: pressed with a tool, dragged to move it, dragged with Shift to take hold of everything within; with the scale tool a known length is drawn on it. */
+export function FloorGround({ plan, layout, view, size, tool, onView, onTool, onLength }: Props) {
+  const dispatch = useAppDispatch();
+  const ground = useRef<SVGRectElement>(null);
+  const grabbed = useRef(view);
+  const stretching = useRef<'frame' | 'length' | null>(null);
+  const startPx = useRef<readonly [number, number]>([0, 0]);
+  const [stretch, setStretch] = useState<Stretch | null>(null);
+  useEffect(() => {
+    if (tool) ground.current?.focus();
+  }, [tool]);
+
+  const drag = useDrag({
+    onStart: () => (grabbed.current = view),
+    onDrag: ({ dx, dy }) => {
+      const [x, y] = startPx.current;
+      if (stretching.current) setStretch([startPx.current, [x + dx, y + dy]]);
+      else {
+        const { centre, pxPerMm } = grabbed.current;
+        onView({ pxPerMm, centre: { xMm: centre.xMm - dx / pxPerMm, yMm: centre.yMm + dy / pxPerMm } });
+      }
+    },
+    onEnd: () => {
+      if (stretch && stretching.current === 'frame') dispatch(groupSelected(within(plan, layout, stretch)));
+      if (stretch && stretching.current === 'length') onLength(layout.toPlace(stretch[0]), layout.toPlace(stretch[1]));
+      setStretch(null);
+    },
+    onGiveUp: () => {
+      if (!stretching.current) onView(grabbed.current);
+      setStretch(null);
+    },
+  });
+  function onPointerDown(event: PointerEvent<SVGRectElement>): void {
+    const box = event.currentTarget.getBoundingClientRect();
+    startPx.current = [event.clientX - box.left, event.clientY - box.top];
+    stretching.current = tool === 'scale' ? 'length' : tool === null && event.shiftKey ? 'frame' : null;
+    if (tool !== null && tool !== 'scale') {
+      if (event.button === 0) onTool(layout.toPlace(startPx.current));
+      return;
+    }
+    if (stretching.current === null) dispatch(itemSelected(null));
+    drag.onPointerDown(event);
+  }
+  function onKeyDown(event: KeyboardEvent): void {
+    if (event.key !== 'Enter' || tool === null) return;
+    event.preventDefault();
+    if (tool !== 'scale') onTool(view.centre);
+  }
+  const takesPress = tool !== null && tool !== 'scale';
+  return (
+    <>
+      <rect
+        ref={ground}
+        width={size.width}
+        height={size.height}
+        fill="transparent"
+        className="floor-ground"
+        data-testid="floor-ground"
+        tabIndex={takesPress ? 0 : undefined}
+        role={takesPress ? 'button' : undefined}
+        aria-label={takesPress ? 'The middle of what is shown' : undefined}
+        onPointerDown={onPointerDown}
+        onKeyDown={onKeyDown}
+      />
+      {takesPress && <path d={`M${size.width / 2 - 8},${size.height / 2}h16m-8,-8v16`} className="floor-middle" />}
+      {stretch && <path d={stretching.current === 'length' ? lineOf(stretch) : frameOf(stretch)} className="floor-stretch" />}
+    </>
+  );
+}
+
+function lineOf([[x1, y1], [x2, y2]]: Stretch): string {
+  return `M${x1},${y1}L${x2},${y2}`;
+}
+
+function frameOf([[x1, y1], [x2, y2]]: Stretch): string {
+  return `M${x1},${y1}H${x2}V${y2}H${x1}Z`;
+}
+
+/** Everything whose place lies in a frame. */
+function within({ marks, floor }: ShotPlan, { toPx }: FloorLayout, [[x1, y1], [x2, y2]]: Stretch): FloorItem[] {
+  const isIn = (place: Place | null) => {
+    if (place === null) return false;
+    const [x, y] = toPx(place);
+    return x >= Math.min(x1, x2) && x <= Math.max(x1, x2) && y >= Math.min(y1, y2) && y <= Math.max(y1, y2);
+  };
+  const pick = (kind: FloorItem['kind'], items: readonly { readonly id: string }[]) => items.map(({ id }) => ({ kind, id }));
+  return [
+    ...pick(
+      'mark',
+      marks.filter(({ place }) => isIn(place)),
+    ),
+    ...pick('landmark', floor!.landmarks.filter(isIn)),
+    ...pick('camera', floor!.camera.filter(isIn)),
+  ];
+}

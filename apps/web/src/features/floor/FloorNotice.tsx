@@ -1,0 +1,73 @@
+import { formatDistance, type UnitSystem } from '@still-heron/core';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { readDistance } from '../../fields/readDistance';
+
+/** What was refused, and what would do; nothing was changed. */
+export function FloorNotice({
+  problem,
+  onClose,
+}: {
+  readonly problem: { readonly message: string; readonly need: string };
+  readonly onClose: () => void;
+}) {
+  return (
+    <p className="floor-notice tone-soft" role="alert">
+      {problem.message}. What would do: {problem.need}. Nothing was changed.
+      <Button size="small" onClick={onClose}>
+        Go on
+      </Button>
+    </p>
+  );
+}
+
+/** A length was drawn on the picture: how long it is in truth. */
+export function KnownLength({
+  units,
+  onLength,
+  onGiveUp,
+}: {
+  readonly units: UnitSystem;
+  readonly onLength: (mm: number) => void;
+  readonly onGiveUp: () => void;
+}) {
+  const [text, setText] = useState('');
+  const [problem, setProblem] = useState<{ message: string; need: string } | null>(null);
+  return (
+    <form
+      className="floor-notice"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const reading = readDistance(text, units, { minMm: 50, maxMm: 500_000, why: 'not a length on this floor' });
+        if ('problem' in reading) setProblem(reading.problem);
+        else onLength(reading.value);
+      }}
+    >
+      <label>
+        What you drew is{' '}
+        <input
+          className="field-input figure"
+          value={text}
+          placeholder={formatDistance(2000, units)}
+          autoFocus
+          autoComplete="off"
+          aria-invalid={problem !== null}
+          onChange={(event) => {
+            setText(event.target.value);
+            setProblem(null);
+          }}
+        />{' '}
+        long.
+      </label>
+      <Button htmlType="submit" type="primary">
+        Set the scale
+      </Button>
+      <Button onClick={onGiveUp}>Leave it</Button>
+      {problem && (
+        <span className="field-problem" role="alert">
+          {problem.message}. Type {problem.need}.
+        </span>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,93 @@
+import type { ShotPlan, UnitSystem } from '@still-heron/core';
+import { currentColour } from '../../charts/currentColour';
+import { tapeCss } from '../marks/tapes';
+import { FloorHandle } from './FloorHandle';
+import type { FloorLayout } from './floorLayout';
+import { LandmarkShape } from './LandmarkShape';
+import type { Guide } from './snap';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly layout: FloorLayout;
+  readonly pxPerMm: number;
+  readonly units: UnitSystem;
+  readonly isOutOfReach: boolean;
+  readonly onGuides: (guides: readonly Guide[]) => void;
+}
+
+/** What stands on the floor: things, ways, marks, and the keys of the camera. Where everyone is at the moment is drawn over it. */
+export function FloorThings({ plan, layout, ...shared }: Props) {
+  const { landmarks, camera } = plan.floor!;
+  return (
+    <>
+      {landmarks.map((landmark) => (
+        <LandmarkShape key={landmark.id} landmark={landmark} layout={layout} {...shared} />
+      ))}
+      {layout.plane && <path d={layout.plane} className="floor-plane" data-testid="floor-plane" />}
+      <path d={layout.cameraWay} className="floor-camera-way" />
+      {layout.subjects.map(({ subjectId, way, current }) => (
+        <path key={subjectId} d={way} className="floor-way" style={{ color: currentColour(current) }} />
+      ))}
+      {plan.marks.map((mark) => {
+        if (!mark.place) return null;
+        const current = plan.subjects.findIndex(({ id }) => id === mark.subjectId);
+        return (
+          <FloorHandle
+            key={mark.id}
+            item={{ kind: 'mark', id: mark.id }}
+            label={`Mark ${mark.letter}, ${plan.subjects[current]?.name ?? 'a place'}`}
+            undoName={`move mark ${mark.letter}`}
+            letter={mark.letter}
+            colour={mark.tapeColour ? tapeCss(mark.tapeColour) : currentColour(current)}
+            tapeShape={mark.tapeShape}
+            place={mark.place}
+            layout={layout}
+            testId={`floor-mark-${mark.letter}`}
+            {...shared}
+          />
+        );
+      })}
+      {camera.map((key, index) => (
+        <FloorHandle
+          key={key.id}
+          item={{ kind: 'camera', id: key.id }}
+          label={`Camera at ${key.timeS.toFixed(1)} s`}
+          undoName="move the camera"
+          letter={showsTime(camera.length, index) ? `${key.timeS.toFixed(1)} s` : ''}
+          colour="var(--mist)"
+          place={key}
+          layout={layout}
+          testId={`floor-camera-${index + 1}`}
+          {...shared}
+        />
+      ))}
+    </>
+  );
+}
+
+/** Of many keys, as on a way round someone, only some can be labelled: the first, the last, and every so many. */
+function showsTime(count: number, index: number): boolean {
+  if (count === 1) return false;
+  const every = Math.ceil(count / 6);
+  return index === 0 || index === count - 1 || (index % every === 0 && count - index > every);
+}
+
+/** Everyone where they are now, with their name. */
+export function FloorPeople({ layout }: { readonly layout: FloorLayout }) {
+  return layout.subjects.map(
+    ({ subjectId, now, name, current, isInFrame }) =>
+      now && (
+        <g
+          key={subjectId}
+          transform={`translate(${now[0]},${now[1]})`}
+          className={`floor-person${isInFrame ? '' : ' is-out'}`}
+          style={{ color: currentColour(current) }}
+        >
+          <circle r={10} />
+          <text y={-16} textAnchor="middle">
+            {name}
+          </text>
+        </g>
+      ),
+  );
+}

@@ -1,0 +1,46 @@
+import type { JudgedPull, ShotPlan, TimeSpan } from '@still-heron/core';
+import { memo, useMemo } from 'react';
+import { currentColour } from '../../charts/currentColour';
+import { framingWords, type Lane, lanesOf } from './lanesLayout';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly verdict: JudgedPull | null;
+}
+
+/** Under the time bar, who is in the picture when (thin), who is sharp (full), and who is soft and must not be (hatched). */
+export const Lanes = memo(function Lanes({ plan, verdict }: Props) {
+  const lanes = useMemo(() => lanesOf(plan, verdict), [plan, verdict]);
+  return (
+    <ul className="lanes" aria-label="Who is in the picture, and sharp, when">
+      {lanes.map((lane) => (
+        <LaneRow key={lane.subjectId} lane={lane} durationS={plan.durationS} />
+      ))}
+    </ul>
+  );
+});
+
+function LaneRow({ lane, durationS }: { readonly lane: Lane; readonly durationS: number }) {
+  const words = framingWords(lane, durationS);
+  const bars = (spans: readonly TimeSpan[], className: string) =>
+    spans.map(({ fromS, untilS }) => (
+      <span
+        key={`${className}${fromS}`}
+        className={className}
+        style={{ left: `${(100 * fromS) / durationS}%`, width: `${(100 * (untilS - fromS)) / durationS}%` }}
+      />
+    ));
+  return (
+    <li title={words}>
+      <span className="lane-track" style={{ color: currentColour(lane.current) }}>
+        {bars(lane.framed ?? [], 'lane-framed')}
+        {bars(lane.sharp, 'lane-sharp')}
+        {bars(lane.soft, 'lane-soft')}
+      </span>
+      <span className="lane-name" style={{ color: currentColour(lane.current) }}>
+        {lane.name}
+      </span>
+      <span className="unseen">{words}</span>
+    </li>
+  );
+}

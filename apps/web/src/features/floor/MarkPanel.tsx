@@ -1,0 +1,94 @@
+import { type Mark, PLAN_LIMITS, setSubjectHeight, changeSubject, MM_PER_INCH } from '@still-heron/core';
+import { NumberField } from '../../fields/NumberField';
+import { MarkAllowance } from '../marks/MarkAllowance';
+import { MarkDisagreement } from '../marks/MarkDisagreement';
+import { MarkMeasure } from '../marks/MarkMeasure';
+import { MarkOnFloor } from '../marks/MarkOnFloor';
+import { MarkRoom } from '../marks/MarkRoom';
+import { StandIns } from '../marks/StandIns';
+import type { Measuring } from '../marks/useMeasuring';
+import { MarkDetails } from '../pull/MarkDetails';
+import { SubjectName } from '../pull/SubjectName';
+import { useEdit } from '../setup/useEdit';
+import { FloorLength } from './FloorLength';
+import type { FloorSideProps } from './FloorSide';
+import '../marks/marks.css';
+
+interface Props extends FloorSideProps {
+  readonly mark: Mark;
+  readonly measuring: Measuring;
+}
+
+/** A mark: what the tape says, how much room there is round it, and what can stand in for whoever comes there. */
+export function MarkPanel({ mark, plan, units, measuring }: Props) {
+  const edit = useEdit();
+  const subject = plan.subjects.find(({ id }) => id === mark.subjectId);
+  const [unit, unitMm] = units === 'metric' ? (['cm', 10] as const) : (['in', MM_PER_INCH] as const);
+  return (
+    <>
+      <section aria-label={`Mark ${mark.letter}`}>
+        <h2>
+          Mark {mark.letter}, {subject?.name ?? 'a place'}
+        </h2>
+        <MarkMeasure mark={mark} units={units} measuring={measuring} />
+        <MarkDisagreement mark={mark} plan={plan} units={units} />
+      </section>
+      <section>
+        <h2>Room round it</h2>
+        <MarkRoom mark={mark} plan={plan} units={units} />
+        <MarkAllowance mark={mark} plan={plan} units={units} />
+      </section>
+      <section>
+        <h2>Stand-ins, while nobody is there</h2>
+        <StandIns mark={mark} plan={plan} units={units} />
+      </section>
+      <section>
+        <details className="more-of-it">
+          <summary>On the floor, and what to ask for</summary>
+          <MarkOnFloor mark={mark} plan={plan} />
+        </details>
+        <details className="more-of-it">
+          <summary>How it was measured</summary>
+          <MarkDetails mark={mark} units={units} />
+        </details>
+        {subject && (
+          <details className="more-of-it">
+            <summary>Who it is</summary>
+            <div className="field-pair">
+              <SubjectName subject={subject} />
+              <FloorLength
+                label={`height of ${subject.detail || 'it'}`}
+                mm={subject.heightMm}
+                units={units}
+                onChange={(mm, gesture) => edit('height', (now) => setSubjectHeight(now, subject.id, mm), gesture)}
+              />
+              <NumberField
+                label="misses marks by"
+                unit={unit}
+                decimals={1}
+                step={1}
+                min={0}
+                max={Math.floor(PLAN_LIMITS.markSigmaMm.max / unitMm)}
+                value={subject.markSigmaMm / unitMm}
+                onChange={(value, gesture) =>
+                  edit('how marks are missed', (now) => changeSubject(now, subject.id, { markSigmaMm: value * unitMm }), gesture)
+                }
+              />
+              <NumberField
+                label="early or late by"
+                unit="s"
+                decimals={2}
+                step={0.05}
+                {...PLAN_LIMITS.sigmaS}
+                value={subject.timingSigmaS}
+                onChange={(timingSigmaS, gesture) =>
+                  edit('how times are missed', (now) => changeSubject(now, subject.id, { timingSigmaS }), gesture)
+                }
+              />
+            </div>
+          </details>
+        )}
+      </section>
+    </>
+  );
+}

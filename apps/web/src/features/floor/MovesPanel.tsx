@@ -1,0 +1,111 @@
+import {
+  LOCAL_RULES,
+  type ShotPlan,
+  type Staging,
+  type StagingFigure,
+  STAGINGS,
+  type StagingValues,
+  type UnitSystem,
+} from '@still-heron/core';
+import { Button } from 'antd';
+import { Choice } from '../../fields/Choice';
+import { figureWords } from './figureWords';
+import { MoveParam } from './MoveParam';
+
+/** A move that is being chosen: which, for whom, from when on, and what was set otherwise than usual. */
+export interface MoveDraft {
+  readonly staging: Staging;
+  readonly subjectId: string | null;
+  readonly atS: number;
+  readonly values: StagingValues;
+}
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+  readonly draft: MoveDraft | null;
+  /** Complete: what was not set is as usual */
+  readonly values: StagingValues;
+  readonly figures: readonly StagingFigure[];
+  readonly onPick: (staging: Staging | null) => void;
+  readonly onDraft: (draft: MoveDraft) => void;
+  readonly onLay: () => void;
+}
+
+/** The moves people make: one is picked, its figures are there at once, the drawing shows it, and it is laid in as ordinary marks and ways. */
+export function MovesPanel({ plan, units, draft, values, figures, onPick, onDraft, onLay }: Props) {
+  if (!draft) {
+    return (
+      <aside className="side floor-side" aria-label="Moves people make">
+        <section>
+          <h2>Moves people make, from the playhead on</h2>
+          <ul className="moves-list">
+            {STAGINGS.map((staging) => (
+              <li key={staging.id}>
+                <button type="button" className="quiet" onClick={() => onPick(staging)}>
+                  <strong>{staging.word}</strong>
+                  <small>{staging.says}</small>
+                </button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      </aside>
+    );
+  }
+  const { staging, subjectId, atS } = draft;
+  const stopScale = plan.optics.lens.stopScale;
+  return (
+    <aside className="side floor-side" aria-label={staging.word}>
+      <section>
+        <h2>From {atS.toFixed(1)} s, not in the plan yet</h2>
+        <p className="move-name">{staging.word}</p>
+        <p className="haze">{staging.says}</p>
+        <div className="field-pair">
+          <Choice
+            label="who"
+            value={subjectId ?? 'new'}
+            choices={[...plan.subjects.map(({ id, name }) => ({ value: id, word: name })), { value: 'new', word: 'someone new' }]}
+            onPick={(picked) => onDraft({ ...draft, subjectId: picked === 'new' ? null : picked, values: {} })}
+          />
+          {staging.params(plan, { subjectId, atS }).map((param) => (
+            <MoveParam
+              key={param.key}
+              param={param}
+              value={values[param.key]!}
+              units={units}
+              stopScale={stopScale}
+              captureFps={plan.captureFps}
+              onChange={(value) => onDraft({ ...draft, values: { ...draft.values, [param.key]: value } })}
+            />
+          ))}
+        </div>
+      </section>
+      <section>
+        <h2>What follows</h2>
+        <dl className="move-figures">
+          {figures.map((item, index) => (
+            <div key={`${index}-${item.word}`}>
+              <dt>{item.word}</dt>
+              <dd className={`figure${item.tone === 'plain' ? '' : ` tone-${item.tone}`}`}>
+                {figureWords(item, units, stopScale)}
+              </dd>
+            </div>
+          ))}
+        </dl>
+        {staging.movesCamera && (
+          <p className="move-caution">
+            Walking with the camera, backward or sideways, with a screen before one’s eyes: a spotter, a cleared path.{' '}
+            {LOCAL_RULES}
+          </p>
+        )}
+        <div className="side-actions">
+          <Button type="primary" onClick={onLay}>
+            Lay it in
+          </Button>
+          <Button onClick={() => onPick(null)}>Another move</Button>
+        </div>
+      </section>
+    </aside>
+  );
+}

@@ -1,0 +1,80 @@
+import {
+  changePicture,
+  type FloorPicture,
+  formatDistance,
+  MM_PER_FOOT,
+  MM_PER_METRE,
+  PLAN_LIMITS,
+  removePicture,
+  scalePicture,
+  type UnitSystem,
+} from '@still-heron/core';
+import { Button } from 'antd';
+import { NumberField } from '../../fields/NumberField';
+import { useEdit } from '../setup/useEdit';
+import { FloorLength } from './FloorLength';
+
+interface Props {
+  readonly picture: FloorPicture;
+  readonly units: UnitSystem;
+  readonly onScale: () => void;
+}
+
+/** The picture under the drawing: how wide it is in truth, and where it lies. */
+export function PictureFields({ picture, units, onScale }: Props) {
+  const edit = useEdit();
+  const [unit, unitMm] = units === 'metric' ? (['m', MM_PER_METRE] as const) : (['ft', MM_PER_FOOT] as const);
+  const left = { xMm: picture.xMm - picture.widthMm / 2, yMm: picture.yMm };
+  const right = { xMm: picture.xMm + picture.widthMm / 2, yMm: picture.yMm };
+  return (
+    <section aria-label="The picture">
+      <h2>Picture, {picture.name}</h2>
+      <p className={picture.isScaled ? 'haze' : 'tone-edge'}>
+        {picture.isScaled
+          ? `${formatDistance(picture.widthMm, units)} wide, by the length that was drawn on it.`
+          : 'Its size is a guess until a known length is drawn on it.'}
+      </p>
+      <div className="field-pair">
+        <NumberField
+          label="it is wide"
+          unit={unit}
+          decimals={2}
+          step={0.1}
+          min={Math.ceil((PLAN_LIMITS.pictureMm.min / unitMm) * 10) / 10}
+          max={Math.floor(PLAN_LIMITS.pictureMm.max / unitMm)}
+          value={picture.widthMm / unitMm}
+          onChange={(value, gesture) =>
+            edit('scale the picture', (now) => scalePicture(now, left, right, value * unitMm), gesture)
+          }
+        />
+        <NumberField
+          label="turned"
+          unit="°"
+          step={1}
+          decimals={1}
+          {...PLAN_LIMITS.headingDeg}
+          value={picture.turnedDeg}
+          onChange={(turnedDeg, gesture) => edit('turn the picture', (now) => changePicture(now, { turnedDeg }), gesture)}
+        />
+        <FloorLength
+          label="its middle to the right"
+          mm={picture.xMm}
+          units={units}
+          isPlace
+          onChange={(xMm, gesture) => edit('move the picture', (now) => changePicture(now, { xMm }), gesture)}
+        />
+        <FloorLength
+          label="and up the page"
+          mm={picture.yMm}
+          units={units}
+          isPlace
+          onChange={(yMm, gesture) => edit('move the picture', (now) => changePicture(now, { yMm }), gesture)}
+        />
+      </div>
+      <div className="side-actions">
+        <Button onClick={onScale}>Draw a known length</Button>
+        <Button onClick={() => edit('take the picture away', removePicture)}>Take it away</Button>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,39 @@
+import { framedSpans, type JudgedPull, sharpSpans, type ShotPlan, type TimeSpan } from '@still-heron/core';
+/** Someone's part of the shot, along the time bar. */
+export interface Lane {
+  readonly subjectId: string;
+  readonly name: string;
+  readonly current: number;
+  /** In the picture; null for one who is not on the floor */
+  readonly framed: readonly TimeSpan[] | null;
+  readonly sharp: readonly TimeSpan[];
+  /** Must be sharp, and is not */
+  readonly soft: readonly TimeSpan[];
+}
+
+/** When everyone is in the picture, sharp, and soft where they must not be. */
+export function lanesOf(plan: ShotPlan, verdict: JudgedPull | null): Lane[] {
+  return plan.subjects.map((subject, current) => {
+    const frames = verdict?.subjects.find(({ subjectId }) => subjectId === subject.id);
+    const soft = verdict?.softSpans.filter(({ subjectId }) => subjectId === subject.id) ?? [];
+    return {
+      subjectId: subject.id,
+      name: subject.name,
+      current,
+      framed: subject.stays.length > 0 ? framedSpans(plan, subject) : null,
+      sharp: frames && verdict ? sharpSpans(frames.sharp, verdict) : [],
+      soft: soft.map(({ fromS, toS }) => ({ fromS, untilS: toS })),
+    };
+  });
+}
+
+/** An entrance or an exit, in words, of the span that begins or ends there. */
+export function framingWords({ framed, name }: Lane, durationS: number): string {
+  if (framed === null) return `${name} is not on the floor`;
+  if (framed.length === 0) return `${name} is never in the picture`;
+  const words = framed.flatMap(({ fromS, untilS }) => [
+    ...(fromS > 0 ? [`comes in at ${fromS.toFixed(1)} s`] : []),
+    ...(untilS < durationS - 1e-6 ? [`goes out at ${untilS.toFixed(1)} s`] : []),
+  ]);
+  return words.length === 0 ? `${name} is in the picture throughout` : `${name} ${words.join(', ')}`;
+}

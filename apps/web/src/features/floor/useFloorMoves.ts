@@ -1,0 +1,102 @@
+import { type FloorItem, MM_PER_INCH, moveOnFloor, type Place, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
+import { newGesture } from '../../app/newGesture';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
+import { useDrag } from '../../charts/useDrag';
+import { itemSelected, itemToggled, selectHeld } from '../shot/sessionSlice';
+import { abandonGesture, editPlan, selectPlan } from '../shot/shotSlice';
+import { type Guide, othersThan, snap } from './snap';
+
+/** What an arrow key moves by, with Shift or without: round figures in either unit. */
+const NUDGES_MM = {
+  metric: { near: 100, far: 1000 },
+  imperial: { near: 3 * MM_PER_INCH, far: 36 * MM_PER_INCH },
+};
+
+/** How far an arrow key leads; null for another key. */
+export function nudge(key: string, isFar: boolean, units: UnitSystem): Place | null {
+  const by = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[key];
+  const stepMm = NUDGES_MM[units][isFar ? 'far' : 'near'];
+  return by ? { xMm: by[0]! * stepMm, yMm: by[1]! * stepMm } : null;
+}
+
+interface Options {
+  readonly item: FloorItem;
+  readonly place: Place;
+  /** As undo names it */
+  readonly name: string;
+  readonly pxPerMm: number;
+  readonly units: UnitSystem;
+  readonly onGuides: (guides: readonly Guide[]) => void;
+}
+
+/**
+ * Taking hold of something on the floor: pressed it is selected, with Shift beside what is selected already; dragged or pushed by arrow keys it moves, with
+ * everything that is held. It lines up with what else stands there; Alt leaves it free.
+ */
+export function useFloorMoves({ item, place, name, pxPerMm, units, onGuides }: Options) {
+  const dispatch = useAppDispatch();
+  const store = useAppStore();
+  const isHeld = useAppSelector((state) => selectHeld(state).some(({ kind, id }) => kind === item.kind && id === item.id));
+  const grabbed = useRef(place);
+  const latest = useRef(place);
+  latest.current = place;
+  const gesture = useRef('');
+  const isPressed = useRef(false);
+
+  function moveBy(by: Place, inGesture: string): void {
+    const held = selectHeld(store.getState());
+    const words = held.length > 1 ? `move ${held.length} things` : name;
+    dispatch(editPlan(words, (now) => moveOnFloor(now, held, by), inGesture));
+  }
+  const drag = useDrag({
+    onStart: () => (grabbed.current = latest.current),
+    onDrag: ({ dx, dy, isAlt, gesture: dragged }) => {
+      const wanted = { xMm: grabbed.current.xMm + dx / pxPerMm, yMm: grabbed.current.yMm - dy / pxPerMm };
+      const plan: ShotPlan = selectPlan(store.getState())!;
+      const held = selectHeld(store.getState());
+      const tracks = item.kind === 'camera' ? (plan.floor?.landmarks ?? []).filter(({ shape }) => shape === 'track') : [];
+      const to = isAlt ? { place: wanted, guides: [] } : snap(wanted, { others: othersThan(plan, held), tracks, pxPerMm, units });
+      onGuides(to.guides);
+      moveBy({ xMm: to.place.xMm - latest.current.xMm, yMm: to.place.yMm - latest.current.yMm }, dragged);
+    },
+    onEnd: () => onGuides([]),
+    onGiveUp: (dragged) => {
+      onGuides([]);
+      dispatch(abandonGesture(dragged));
+    },
+  });
+  const select = (isBeside: boolean) => {
+    if (isBeside) dispatch(itemToggled(item));
+    else if (!isHeld) dispatch(itemSelected(item));
+  };
+  return {
+    isHeld,
+    handlers: {
+      onPointerDown: (event: PointerEvent<Element>) => {
+        isPressed.current = true;
+        select(event.shiftKey);
+        if (event.shiftKey) event.stopPropagation();
+        else drag.onPointerDown(event);
+      },
+      onFocus: () => {
+        gesture.current = newGesture('floor');
+        // a press has selected already; by keyboard what is held together stays together until Enter
+        if (!isPressed.current && selectHeld(store.getState()).length < 2) dispatch(itemSelected(item));
+        isPressed.current = false;
+      },
+      onKeyDown: (event: KeyboardEvent) => {
+        if (event.key === 'Enter') {
+          event.preventDefault();
+          if (event.shiftKey) dispatch(itemToggled(item));
+          else dispatch(itemSelected(item));
+          return;
+        }
+        const by = nudge(event.key, event.shiftKey, units);
+        if (!by) return;
+        event.preventDefault();
+        moveBy(by, gesture.current);
+      },
+    },
+  };
+}

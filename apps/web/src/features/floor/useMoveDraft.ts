@@ -1,0 +1,42 @@
+import {
+  layStaging,
+  type LaidMove,
+  type ShotPlan,
+  type Staging,
+  type StagingFigure,
+  type StagingValues,
+  usualValues,
+} from '@still-heron/core';
+import { useMemo, useState } from 'react';
+import { useAppDispatch, useAppStore } from '../../app/store';
+import { itemSelected, selectSession } from '../shot/sessionSlice';
+import { editPlan } from '../shot/shotSlice';
+import type { MoveDraft } from './MovesPanel';
+import { selectedSubject } from './selectedSubject';
+
+/** A move that is tried out on the plan without being in it yet. */
+export function useMoveDraft(plan: ShotPlan) {
+  const dispatch = useAppDispatch();
+  const store = useAppStore();
+  const [draft, setDraft] = useState<MoveDraft | null>(null);
+  const laid = useMemo((): (LaidMove & { figures: readonly StagingFigure[]; values: StagingValues }) | null => {
+    if (!draft) return null;
+    const values = { ...usualValues(draft.staging, plan, draft), ...draft.values };
+    return { ...layStaging(draft.staging, plan, draft, values), values };
+  }, [draft, plan]);
+
+  function pick(staging: Staging | null): void {
+    if (!staging) return setDraft(null);
+    const { timeS, selection } = selectSession(store.getState());
+    const subjectId = (selectedSubject(plan, selection) ?? plan.subjects[0])?.id ?? null;
+    // a move needs some time to be made in
+    setDraft({ staging, subjectId, atS: Math.min(timeS, Math.max(plan.durationS - 1, 0)), values: {} });
+  }
+  function lay(): void {
+    if (!draft || !laid) return;
+    dispatch(editPlan(`lay in: ${draft.staging.word}`, () => laid.plan));
+    dispatch(itemSelected(null));
+    setDraft(null);
+  }
+  return { draft, laid, pick, setDraft, lay };
+}

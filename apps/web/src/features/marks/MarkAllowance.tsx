@@ -1,0 +1,78 @@
+import {
+  changeMark,
+  formatGap,
+  formatStop,
+  formatStops,
+  type Mark,
+  missAllowance,
+  MM_PER_INCH,
+  PLAN_LIMITS,
+  setStop,
+  type ShotPlan,
+  type UnitSystem,
+} from '@still-heron/core';
+import { Button } from 'antd';
+import { NumberField } from '../../fields/NumberField';
+import { useEdit } from '../setup/useEdit';
+
+interface Props {
+  readonly mark: Mark;
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+}
+
+/** How far someone shall be able to miss the mark, and the stop that allows it. */
+export function MarkAllowance({ mark, plan, units }: Props) {
+  const edit = useEdit();
+  const [unit, unitMm] = units === 'metric' ? (['cm', 10] as const) : (['in', MM_PER_INCH] as const);
+  return (
+    <div className="mark-allowance">
+      <NumberField
+        label="shall be able to miss it by"
+        unit={unit}
+        decimals={1}
+        step={1}
+        min={0}
+        max={Math.floor(PLAN_LIMITS.allowanceMm.max / unitMm)}
+        value={mark.allowanceMm / unitMm}
+        onChange={(value, gesture) =>
+          edit(`allow ${mark.letter} to be missed`, (now) => changeMark(now, mark.id, { allowanceMm: value * unitMm }), gesture)
+        }
+      />
+      {mark.allowanceMm > 0 && <Answer mark={mark} plan={plan} units={units} />}
+    </div>
+  );
+}
+
+function Answer({ mark, plan, units }: Props) {
+  const edit = useEdit();
+  const answer = missAllowance(plan, mark, mark.allowanceMm);
+  const { lens, stopPulls } = plan.optics;
+  switch (answer.status) {
+    case 'allowed':
+      return (
+        <p className="tone-sharp" role="status">
+          Allowed, with {formatGap(Math.min(answer.nearerMm, answer.fartherMm) - mark.allowanceMm, units)} to spare.
+        </p>
+      );
+    case 'needs-stop':
+      return (
+        <p className="tone-soft" role="status">
+          Not at this stop. {formatStop(answer.stop, lens.stopScale)} would allow it, {formatStops(answer.stops)} darker.{' '}
+          {stopPulls.length === 0 && (
+            <Button size="small" onClick={() => edit(`stop for ${mark.letter}`, (now) => setStop(now, answer.stop))}>
+              Set {formatStop(answer.stop, lens.stopScale)}
+            </Button>
+          )}
+        </p>
+      );
+    case 'not-on-this-lens':
+      return (
+        <p className="tone-soft" role="status">
+          {answer.wouldNeedStop === Infinity
+            ? 'No stop allows it: they would come through the lens.'
+            : `It would take ${formatStop(answer.wouldNeedStop, lens.stopScale)}, and this lens stops at ${formatStop(lens.narrowestStop, lens.stopScale)}.`}
+        </p>
+      );
+  }
+}

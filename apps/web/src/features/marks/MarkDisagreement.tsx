@@ -1,0 +1,48 @@
+import {
+  disagreement,
+  formatDistance,
+  formatGap,
+  goByDrawing,
+  type Mark,
+  type ShotPlan,
+  type UnitSystem,
+} from '@still-heron/core';
+import { useMemo } from 'react';
+import { useEdit } from '../setup/useEdit';
+
+interface Props {
+  readonly mark: Mark;
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+}
+
+/** Where a mark is drawn in one place and taped in another: the tape wins, and what it would cost if the drawing were right. */
+export function MarkDisagreement({ mark, plan, units }: Props) {
+  const edit = useEdit();
+  const found = useMemo(() => disagreement(plan, mark), [plan, mark]);
+  if (!found) return null;
+  const { drawnMm, tapedMm, sharpS } = found;
+  const loses = sharpS ? sharpS.byTape - sharpS.byDrawing : 0;
+  return (
+    <p className="tone-edge">
+      drawn {formatDistance(drawnMm, units)}, taped {formatDistance(tapedMm, units)}: the tape wins, by{' '}
+      {formatGap(tapedMm - drawnMm, units)}.{' '}
+      {sharpS && (
+        <span>
+          {loses > 0.05
+            ? `If the drawing is right, ${loses.toFixed(1)} s more are soft: tape it again.`
+            : loses < -0.05
+              ? `If the drawing is right, ${(-loses).toFixed(1)} s more are sharp: tape it again.`
+              : 'If the drawing is right, the shot is as sharp all the same.'}{' '}
+        </span>
+      )}
+      <button
+        type="button"
+        className="quiet"
+        onClick={() => edit(`go by the drawing at ${mark.letter}`, (now) => goByDrawing(now, mark.id))}
+      >
+        Go by the drawing
+      </button>
+    </p>
+  );
+}

@@ -1,0 +1,56 @@
+import { changeMark, formatGap, type Mark, type UnitSystem } from '@still-heron/core';
+import { Button } from 'antd';
+import { DistanceField } from '../../fields/DistanceField';
+import { useEdit } from '../setup/useEdit';
+import type { Measuring } from './useMeasuring';
+import { METHOD_WORDS } from './words';
+
+interface Props {
+  readonly mark: Mark;
+  readonly units: UnitSystem;
+  readonly measuring: Measuring;
+}
+
+/** What the tape says at a mark: typed, or read by the stand-in with one key. */
+export function MarkMeasure({ mark, units, measuring }: Props) {
+  const edit = useEdit();
+  return (
+    <div className="mark-measure">
+      <DistanceField
+        label={mark.method === 'drawn' ? 'a tape would read' : 'the tape distance'}
+        size="large"
+        distanceMm={mark.distanceMm ?? Infinity}
+        units={units}
+        testId="mark-distance"
+        hint={
+          <>
+            {mark.method === 'drawn' ? 'from the drawing' : `by ${METHOD_WORDS[mark.method]}`}, good to about{' '}
+            {formatGap(mark.uncertaintyMm, units)}
+            {mark.isSimulated && <strong className="tone-edge"> · simulated</strong>}
+          </>
+        }
+        onChange={(mm, gesture) =>
+          edit(
+            `measure ${mark.letter} again`,
+            (now) => changeMark(now, mark.id, { distanceMm: mm === Infinity ? null : mm }),
+            gesture,
+          )
+        }
+      />
+      <div className="mark-devices">
+        <Button size="small" onClick={() => measuring.measure('tape', mark)}>
+          Tape it <kbd className="key">T</kbd>
+        </Button>
+        <Button size="small" onClick={() => measuring.measure('laser', mark)}>
+          Laser <kbd className="key">L</kbd>
+        </Button>
+        <span className="haze">stand-ins, simulated</span>
+      </div>
+      {measuring.problem && (
+        <p className="field-problem" role="alert">
+          {measuring.problem}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,62 @@
+import { changeMark, type Mark, PLAN_LIMITS, type ShotPlan, TAPE_COLOURS, TAPE_SHAPES } from '@still-heron/core';
+import { Checkbox } from 'antd';
+import { Choice } from '../../fields/Choice';
+import { TextField } from '../../fields/TextField';
+import { useEdit } from '../setup/useEdit';
+import { SHAPE_WORDS, tapeCss } from './tapes';
+
+/** What is focused on at a mark, how it is taped on the floor, what to ask of whoever stands there, and whether a hard stop is set. */
+export function MarkOnFloor({ mark, plan }: { readonly mark: Mark; readonly plan: ShotPlan }) {
+  const edit = useEdit();
+  const change = (name: string, changes: Parameters<typeof changeMark>[2]) =>
+    edit(name, (now) => changeMark(now, mark.id, changes));
+  const subject = plan.subjects.find(({ id }) => id === mark.subjectId);
+  return (
+    <div className="mark-on-floor">
+      <TextField
+        label="focus on, here"
+        max={PLAN_LIMITS.detail.max}
+        placeholder={subject?.detail || 'near eye'}
+        value={mark.detail}
+        onChange={(detail) => change('what to focus on here', { detail })}
+      />
+      <Choice
+        label="taped as"
+        value={mark.tapeShape}
+        choices={TAPE_SHAPES.map((value) => ({ value, word: SHAPE_WORDS[value] }))}
+        onPick={(tapeShape) => change(`tape ${mark.letter} otherwise`, { tapeShape })}
+      />
+      <fieldset className="tape-colours">
+        <legend className="field-label">in</legend>
+        {TAPE_COLOURS.map((colour) => (
+          <button
+            key={colour}
+            type="button"
+            aria-pressed={mark.tapeColour === colour}
+            aria-label={`${colour} tape`}
+            title={colour}
+            onClick={() => change(`${colour} tape`, { tapeColour: mark.tapeColour === colour ? null : colour })}
+          >
+            <span style={{ background: tapeCss(colour) }} />
+          </button>
+        ))}
+        <span className="haze">{mark.tapeColour ?? 'whatever is at hand'}</span>
+      </fieldset>
+      <TextField
+        label="ask for"
+        max={PLAN_LIMITS.pose.max}
+        placeholder="stand here, chin up, look at the furnace"
+        value={mark.pose}
+        onChange={(pose) => change('what to ask for', { pose })}
+      />
+      <Checkbox
+        checked={mark.hasStop}
+        onChange={({ target }) =>
+          change(`${target.checked ? 'a' : 'no'} hard stop at ${mark.letter}`, { hasStop: target.checked })
+        }
+      >
+        a hard stop on the wheel here
+      </Checkbox>
+    </div>
+  );
+}

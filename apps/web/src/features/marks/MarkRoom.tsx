@@ -1,0 +1,85 @@
+import {
+  formatDistance,
+  formatGap,
+  type Mark,
+  type MarkReading,
+  markReading,
+  type RingPoint,
+  ringOf,
+  type ShotPlan,
+  type UnitSystem,
+  wheelDegOf,
+} from '@still-heron/core';
+import { Explain } from '../../fields/Explain';
+import { roomBar } from './roomLayout';
+
+interface Props {
+  readonly mark: Mark;
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+}
+
+const WIDTH = 250;
+
+/** How much room there is round a mark, to each side: for the person in distance, for the hand in degrees; and where it lies on the ring. */
+export function MarkRoom({ mark, plan, units }: Props) {
+  const reading = markReading(plan, mark);
+  const { nearerMm, fartherMm, beyond } = reading;
+  if (beyond !== null) {
+    const ring = ringOf(plan.optics.lens);
+    return (
+      <p className="tone-soft">
+        {beyond === 'close-focus'
+          ? `Nearer than the lens focuses: ${formatDistance(ring.closeFocusMm, units)}.`
+          : `Farther than the ring’s scale goes: ${formatDistance(ring.farthestMm, units)}.`}
+      </p>
+    );
+  }
+  const bar = roomBar(reading, WIDTH);
+  const atHand = (deg: number) => `${wheelDegOf(plan.wheel, deg).toFixed(1)}°`;
+  return (
+    <div className="mark-room-drawing" data-testid="mark-room">
+      <svg viewBox={`0 0 ${WIDTH} 22`} aria-hidden="true">
+        <rect x={bar.nearEnd} y={7} width={bar.farEnd - bar.nearEnd} height={8} className="room-bar" />
+        {bar.isEndless && <path d={`M${bar.farEnd - 9},3l8,8l-8,8`} className="room-endless" />}
+        <path d={`M${bar.middle},1V21`} className="room-middle" />
+      </svg>
+      <p className="room-sides">
+        <span>
+          <strong className="figure">{Number.isFinite(nearerMm) ? formatGap(nearerMm, units) : 'any'}</strong> nearer
+          <small className="figure">{atHand(reading.towardsNearDeg)} of turn</small>
+        </span>
+        <span>
+          <strong className="figure">{fartherMm === Infinity ? 'any' : formatGap(fartherMm, units)}</strong> farther
+          <small className="figure">{atHand(reading.towardsFarDeg)} of turn</small>
+        </span>
+      </p>
+      <p className="haze">{placeOnRing(reading, plan, units)}</p>
+      <p>
+        <Explain
+          what="The room round this mark"
+          lines={[
+            `near limit ${formatDistance(reading.nearMm, units)}, far limit ${formatDistance(reading.farMm, units)}`,
+            `as the lens is set at ${reading.comesS.toFixed(1)} s, when someone comes here`,
+            `the distance itself is good to about ${formatGap(mark.uncertaintyMm, units)}`,
+          ]}
+        >
+          sharp from {formatDistance(reading.nearMm, units)} to {formatDistance(reading.farMm, units)}
+        </Explain>
+      </p>
+    </div>
+  );
+}
+
+/** Where the mark lies on the ring, by angle and between which figures of its scale. */
+function placeOnRing(reading: MarkReading, { optics: { lens }, wheel }: ShotPlan, units: UnitSystem): string {
+  if (lens.response === 'speed') return 'This ring answers by speed: there is no place on it to mark.';
+  const { nearerFigure, fartherFigure, ringDeg, wheelDeg } = reading;
+  const at = `ring at ${ringDeg.toFixed(1)}°${wheel ? `, wheel at ${wheelDeg.toFixed(1)}°` : ''}`;
+  const name = ({ distanceMm }: RingPoint) => formatDistance(distanceMm ?? Infinity, units);
+  if (nearerFigure && fartherFigure)
+    return nearerFigure === fartherFigure
+      ? `${at}, on the figure ${name(nearerFigure)}`
+      : `${at}, between the figures ${name(nearerFigure)} and ${name(fartherFigure)}`;
+  return `${at}; the scale of this ring is not known`;
+}

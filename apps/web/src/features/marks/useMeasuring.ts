@@ -1,0 +1,74 @@
+import type { ReadingView } from '@still-heron/contract';
+import { changeMark, type DeviceMethod, type Mark, planDistances } from '@still-heron/core';
+import { useEffect, useRef, useState } from 'react';
+import { useAppDispatch, useAppStore } from '../../app/store';
+import { useKeys } from '../../app/useKeys';
+import { selectSelection } from '../shot/sessionSlice';
+import { editPlan, selectPlan } from '../shot/shotSlice';
+
+/** Of this page, so that the stand-in's answer fills no mark on another one. */
+const PAGE = `page-${crypto.randomUUID()}`;
+
+export interface Measuring {
+  readonly problem: string | null;
+  readonly measure: (method: DeviceMethod, mark: Mark) => void;
+}
+
+/**
+ * Listens at the measuring port, and lets whatever is measured fill the mark that is selected. T and L ask the stand-in for a tape and a laser: it reads the
+ * drawn distance with the noise of the method, and its readings come the same way as a device's.
+ */
+export function useMeasuring(): Measuring {
+  const dispatch = useAppDispatch();
+  const store = useAppStore();
+  const [problem, setProblem] = useState<string | null>(null);
+  /** Which mark a reading that was asked for belongs to, and which readings were taken: one may come by the port and as an answer */
+  const asked = useRef<string | null>(null);
+  const taken = useRef(new Set<number>());
+
+  const take = useRef((reading: ReadingView) => {
+    if (reading.recipient !== null && reading.recipient !== PAGE) return;
+    if (taken.current.has(reading.number)) return;
+    taken.current.add(reading.number);
+    const selection = selectSelection(store.getState());
+    const markId = (reading.recipient === PAGE ? asked.current : null) ?? (selection?.kind === 'mark' ? selection.id : null);
+    const mark = selectPlan(store.getState())?.marks.find(({ id }) => id === markId);
+    if (!mark) return;
+    const { method, distanceMm, uncertaintyMm, isSimulated } = reading;
+    dispatch(
+      editPlan(`${method} ${mark.letter}`, (now) => changeMark(now, mark.id, { distanceMm, method, uncertaintyMm, isSimulated })),
+    );
+  });
+
+  useEffect(() => {
+    const events = new EventSource('/api/measuring/events');
+    events.addEventListener('reading', ({ data }) => take.current(JSON.parse(data as string) as ReadingView));
+    return () => events.close();
+  }, []);
+
+  function measure(method: DeviceMethod, mark: Mark): void {
+    const plan = selectPlan(store.getState());
+    const drawnMm = plan ? planDistances(plan).markSight.get(mark.id)?.tapeMm : undefined;
+    if (drawnMm === undefined) {
+      setProblem(`${mark.letter} is not on the floor, so there is nothing to measure: type what the ${method} says.`);
+      return;
+    }
+    asked.current = mark.id;
+    const body = JSON.stringify({ method, drawnMm: Math.max(drawnMm, 1), recipient: PAGE });
+    fetch('/api/measuring/stand-in', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body })
+      .then(async (response) => {
+        if (!response.ok) throw new Error(String(response.status));
+        take.current((await response.json()) as ReadingView);
+        setProblem(null);
+      })
+      .catch(() => setProblem(`The measuring port does not answer: type what the ${method} says.`));
+  }
+  const measureSelected = (method: DeviceMethod) => () => {
+    const selection = selectSelection(store.getState());
+    const mark = selectPlan(store.getState())?.marks.find(({ id }) => selection?.kind === 'mark' && id === selection.id);
+    if (mark) measure(method, mark);
+  };
+  useKeys('t', measureSelected('tape'));
+  useKeys('l', measureSelected('laser'));
+  return { problem, measure };
+}

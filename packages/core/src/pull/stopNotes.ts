@@ -1,0 +1,40 @@
+import { ringOf, withinReach } from '../kit/index.js';
+import { planDistances } from './planDistances.js';
+import type { PlanNote } from './planNotes.js';
+import type { ShotPlan } from './shotPlan.js';
+
+/** What is to be said of hard stops that are set at marks: two at most, on a wheel that has them, with everything that must be sharp between them. */
+export function stopNotes(plan: ShotPlan): PlanNote[] {
+  const stops = plan.marks.filter(({ hasStop }) => hasStop);
+  if (stops.length === 0) return [];
+  const letters = stops.map(({ letter }) => letter).join(' and ');
+  const notes: PlanNote[] = [];
+  const say = (code: string, text: string) => notes.push({ code, kind: 'doubt', text });
+  if (!plan.wheel?.hasEndStops)
+    say(
+      'stops-without-wheel',
+      `Hard stops are wanted at ${letters}, and ${plan.wheel?.name ?? 'the ring by itself'} has none to set.`,
+    );
+  if (stops.length > 2) say('too-many-stops', `Hard stops are wanted at ${letters}: a wheel has two.`);
+  if (stops.some(({ stale }) => stale !== null))
+    say('stops-stale', 'The hard stops were set before something changed: set them again when the marks are measured.');
+  if (stops.length === 2) {
+    const ring = ringOf(plan.optics.lens);
+    const { markFocusMm } = planDistances(plan);
+    const degOf = (markId: string) => ring.angleAt(withinReach(ring, markFocusMm.get(markId)!));
+    const ends = stops.map(({ id }) => degOf(id));
+    const [low, high] = [Math.min(...ends), Math.max(...ends)];
+    const needed = new Set(plan.beats.map(({ subjectId }) => subjectId));
+    const outside = plan.marks.filter(({ id, subjectId }) => {
+      const isGoneTo = plan.line.moves.some(({ target }) => target.kind === 'mark' && target.markId === id);
+      const deg = degOf(id);
+      return (isGoneTo || (subjectId !== null && needed.has(subjectId))) && (deg < low - 1e-9 || deg > high + 1e-9);
+    });
+    if (outside.length > 0)
+      say(
+        'outside-stops',
+        `${outside.map(({ letter }) => letter).join(', ')} ${outside.length === 1 ? 'lies' : 'lie'} outside the hard stops at ${letters}: the wheel does not get there.`,
+      );
+  }
+  return notes;
+}
