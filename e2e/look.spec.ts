@@ -53,6 +53,29 @@ const SCREENS: readonly { readonly name: string; readonly open: (heron: Heron) =
     },
   },
   {
+    name: 'floor, with everything held',
+    open: async (heron) => {
+      await heron.openCopy('12A', 'floor');
+      await heron.page.keyboard.press('Control+a');
+      await expect(heron.page.getByText('7 things held together')).toBeVisible();
+    },
+  },
+  {
+    name: 'floor, a move people make',
+    open: async (heron) => {
+      await heron.openCopy('12A', 'floor');
+      await heron.page.keyboard.press('m');
+      await heron.page.getByRole('button', { name: /^Slide out/ }).click();
+    },
+  },
+  {
+    name: 'floor, rehearse',
+    open: async (heron) => {
+      await heron.openCopy('12A', 'floor');
+      await heron.page.getByRole('button', { name: 'Rehearse' }).click();
+    },
+  },
+  {
     name: 'pull before the first distance',
     open: async (heron) => {
       const productionId = await heron.newProduction('Empty film');

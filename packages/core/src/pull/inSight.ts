@@ -1,4 +1,5 @@
 import { cameraPlaceAt, type Subject } from '../floor/index.js';
+import { ringOf } from '../kit/index.js';
 import { frameCount as countFrames } from '../units/index.js';
 import { halfViewDeg } from './opticsTrack.js';
 import { planDistances } from './planDistances.js';
@@ -38,6 +39,31 @@ export function framedSpans(plan: ShotPlan, subject: Subject): TimeSpan[] | null
     }
   }
   return fromS === null ? spans : [...spans, { fromS, untilS: plan.durationS }];
+}
+
+/** Whether someone can be focused on at all where they stand: some places are slips of the hand, and are said plainly. */
+export type Standing = 'before-the-camera' | 'behind-it' | 'on-top-of-it' | 'nearer-than-it-focuses' | 'not-on-the-floor';
+
+/** Closer than this someone and the camera are in one place. */
+const ONE_PLACE_MM = 150;
+
+export function standingOf(plan: ShotPlan, subject: Subject, timeS: number): Standing {
+  const sight = planDistances(plan).sightAt(subject, timeS);
+  if (sight === null) return 'not-on-the-floor';
+  if (sight.tapeMm < ONE_PLACE_MM) return 'on-top-of-it';
+  if (sight.depthMm <= 0) return 'behind-it';
+  return sight.depthMm < ringOf(plan.optics.lens).closeFocusMm ? 'nearer-than-it-focuses' : 'before-the-camera';
+}
+
+/** Times at which something on the floor begins or ends: what is wrong with it is wrong at one of these, if not between them. */
+export function floorTimes({ floor, subjects }: ShotPlan): number[] {
+  return [
+    ...new Set([
+      ...(floor?.camera ?? []).map(({ timeS }) => timeS),
+      ...(floor?.aims ?? []).map(({ timeS }) => timeS),
+      ...subjects.flatMap(({ stays }) => stays.flatMap(({ fromS, untilS }) => [fromS, untilS])),
+    ]),
+  ].sort((a, b) => a - b);
 }
 
 /** How someone moves as the camera sees it, in mm a second. */

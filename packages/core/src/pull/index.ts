@@ -8,7 +8,16 @@ export { wheelTurn, type WheelTurn } from './gears.js';
 export { landingWindow, type LandingWindow } from './landingWindow.js';
 export { focalLengthAt, halfViewDeg, isSteady, stopAt, zoneLensAt } from './opticsTrack.js';
 export { type MissAllowance, missAllowance } from './allowance.js';
-export { framedSpans, isInFrame, type Motion, motionOf, type TimeSpan } from './inSight.js';
+export {
+  floorTimes,
+  framedSpans,
+  isInFrame,
+  type Motion,
+  motionOf,
+  type Standing,
+  standingOf,
+  type TimeSpan,
+} from './inSight.js';
 export { firstComesS, type MarkReading, markReading } from './markReading.js';
 export {
   addRun,

@@ -9,6 +9,7 @@ import {
   addSubjectAt,
   changeCameraKey,
   changeLandmark,
+  floorTimes,
   framedSpans,
   isInFrame,
   markReading,
@@ -21,6 +22,7 @@ import {
   setLensHeight,
   setStop,
   type ShotPlan,
+  standingOf,
   standIns,
   startFloor,
   walkTo,
@@ -166,6 +168,19 @@ describe('what the lens sees', () => {
     expect(motionOf(steady, plan.subjects[0]!, 2)!.alongMmPerS).toBeCloseTo(-500, 6);
     expect(motionOf(twoPeople(), twoPeople().subjects[0]!, 1)).toBeNull();
   });
+});
+
+test('where nobody can be focused on is told apart: behind the camera, on top of it, or too near', () => {
+  const standing = (place: { xMm: number; yMm: number }) => {
+    const plan = setLensHeight(addSubjectAt(newPlan(), 'Ines', place), 1620);
+    return standingOf(plan, plan.subjects[0]!, 0);
+  };
+  expect(standing(at(3000, 0))).toBe('before-the-camera');
+  expect(standing(at(-3000, 0))).toBe('behind-it');
+  expect(standing(at(0, 0))).toBe('on-top-of-it');
+  expect(standing(at(400, 0))).toBe('nearer-than-it-focuses');
+  expect(standingOf(twoPeople(), twoPeople().subjects[0]!, 0)).toBe('not-on-the-floor');
+  expect(floorTimes(walkTo(addSubjectAt(newPlan(), 'Ines', at(3000, 0)), 'subject-1', at(2000, 0), 6))).toEqual([0, 4, 6, 10]);
 });
 
 describe('the measure stand-in', () => {

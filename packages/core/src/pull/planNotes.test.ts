@@ -1,6 +1,19 @@
 import { twoPeople } from '../../test/plans';
 import { plainLens, plainWheel, presetRig } from '../kit/index';
-import { addOpticsMove, marksHold, planNotes, setLens, setStop, type ShotPlan, takeLens, takeRig, takeWheel } from './index';
+import {
+  addOpticsMove,
+  addRack,
+  addSubject,
+  marksHold,
+  planNotes,
+  setLens,
+  setStop,
+  type ShotPlan,
+  staleMarks,
+  takeLens,
+  takeRig,
+  takeWheel,
+} from './index';
 
 const zoom = plainLens({
   name: 'Zoom 25–100',
@@ -47,5 +60,28 @@ describe('what the gear says against the plan', () => {
       expect(cautions.some(({ text }) => text.includes('safety lead decide'))).toBe(true);
       expect(cautions.every(({ text }) => !/\d+(\.\d+)? ?(m|cm|ft)\b/.test(text))).toBe(true);
     }
+  });
+});
+
+describe('hard stops', () => {
+  const stopsAt = (plan: ShotPlan, ...ids: string[]): ShotPlan => ({
+    ...plan,
+    marks: plan.marks.map((mark) => ({ ...mark, hasStop: ids.includes(mark.id) })),
+  });
+  const geared = (): ShotPlan => addSubject(takeWheel(twoPeople(), null, wheel), { name: 'Bohdan', distanceMm: 5000 });
+
+  test('two on a wheel that has them, with everything needed between, are as they should be', () => {
+    expect(codes(stopsAt(geared(), 'mark-1', 'mark-2'))).toEqual([]);
+    expect(codes(stopsAt(geared(), 'mark-1'))).toEqual([]);
+  });
+
+  test('a mark outside them, a third one, a wheel without any, or a lens that was changed since, are said', () => {
+    const needed = addRack(geared(), 'mark-3', 6);
+    const notes = planNotes(stopsAt(needed, 'mark-1', 'mark-2'), { shutterAngleDeg: 180 });
+    expect(notes.map(({ code }) => code)).toEqual(['outside-stops']);
+    expect(notes[0]!.text).toBe('C lies outside the hard stops at A and B: the wheel does not get there.');
+    expect(codes(stopsAt(needed, 'mark-1', 'mark-2', 'mark-3'))).toEqual(['too-many-stops']);
+    expect(codes(stopsAt(twoPeople(), 'mark-1'))).toEqual(['stops-without-wheel']);
+    expect(codes(stopsAt(staleMarks(geared(), 'lens'), 'mark-1'))).toEqual(['stale-marks', 'stops-stale']);
   });
 });

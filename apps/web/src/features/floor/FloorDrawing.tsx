@@ -21,6 +21,10 @@ interface Props {
   readonly tool: ToolName | null;
   /** The plan is only shown, as it would become: nothing on it can be taken hold of */
   readonly isPreview: boolean;
+  /** A length that was drawn on the picture, until it is said how long it is */
+  readonly knownLength: Guide | null;
+  /** All of it is fitted in anew when this changes */
+  readonly fitsAnewFor: string;
   readonly onToolDone: () => void;
   readonly onLength: (from: Place, to: Place) => void;
 }
@@ -38,9 +42,25 @@ export function FloorDrawing(props: Props) {
 const SMALLEST_PX_PER_MM = 0.002;
 const LARGEST_PX_PER_MM = 2;
 
-function Drawing({ plan, verdict, units, tool, isPreview, onToolDone, onLength, size }: Props & { readonly size: Size }) {
+function Drawing({
+  plan,
+  verdict,
+  units,
+  tool,
+  isPreview,
+  fitsAnewFor,
+  knownLength,
+  onToolDone,
+  onLength,
+  size,
+}: Props & { readonly size: Size }) {
   const { timeS } = useAppSelector(selectSession);
   const [view, setView] = useState<FloorView>(() => fittedView(plan, size));
+  const [fittedFor, setFittedFor] = useState(fitsAnewFor);
+  if (fittedFor !== fitsAnewFor) {
+    setFittedFor(fitsAnewFor);
+    setView(fittedView(plan, size));
+  }
   const [guides, setGuides] = useState<readonly Guide[]>([]);
   const frame = verdict ? Math.min(frameAtOrAfter(timeS, verdict.captureFps), verdict.frameCount - 1) : 0;
   const focusMm = verdict ? verdict.line.focusMm[frame]! : null;
@@ -88,7 +108,7 @@ function Drawing({ plan, verdict, units, tool, isPreview, onToolDone, onLength, 
         isOutOfReach={tool !== null || isPreview}
         onGuides={setGuides}
       />
-      {guides.map(({ from, to }, index) => {
+      {[...guides, ...(knownLength ? [knownLength] : [])].map(({ from, to }, index) => {
         const [[x1, y1], [x2, y2]] = [layout.toPx(from), layout.toPx(to)];
         return <line key={index} x1={x1} y1={y1} x2={x2} y2={y2} className="floor-guide" />;
       })}

@@ -9,8 +9,9 @@ export interface FloorHandleProps {
   readonly undoName: string;
   readonly letter: string;
   readonly colour: string;
-  /** Of a mark: how it is taped on the floor */
+  /** Of a mark: how it is taped on the floor, and in what colour when that is said */
   readonly tapeShape?: TapeShape;
+  readonly tapeColour?: string | null;
   readonly place: Place;
   readonly layout: FloorLayout;
   readonly pxPerMm: number;
@@ -39,6 +40,7 @@ export function FloorHandle(props: FloorHandleProps) {
     letter,
     colour,
     tapeShape = 'tee',
+    tapeColour = null,
     place,
     layout,
     pxPerMm,
@@ -63,7 +65,12 @@ export function FloorHandle(props: FloorHandleProps) {
       data-testid={testId}
     >
       <rect x={-16} y={-16} width={32} height={32} rx={4} fill="transparent" />
-      {isMark ? <path d={TAPES[tapeShape]} className="floor-tape" /> : <circle r={5} />}
+      {isMark && tapeColour && <path d={TAPES[tapeShape]} className="floor-tape is-edge" />}
+      {isMark ? (
+        <path d={TAPES[tapeShape]} className="floor-tape" style={{ stroke: tapeColour ?? undefined }} />
+      ) : (
+        <circle r={5} />
+      )}
       {letter && (
         <text x={isMark ? 14 : 10} y={isMark ? 18 : -9}>
           {letter}

@@ -62,29 +62,33 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
       <div className="surface floor-surface">
         <FloorSentence plan={shown} verdict={isJudged} units={units} />
         <FloorTools plan={plan} tool={tool} mode={mode} onTool={setTool} onMode={pickMode} onPicture={picture.lay} />
-        {picture.problem && <FloorNotice problem={picture.problem} onClose={picture.forget} />}
-        {length && (
-          <KnownLength
+        <div className="floor-stage">
+          {picture.problem && <FloorNotice problem={picture.problem} onClose={picture.forget} />}
+          {length && (
+            <KnownLength
+              units={units}
+              onLength={(mm) => {
+                dispatch(editPlan('scale the picture', (now) => scalePicture(now, length.from, length.to, mm)));
+                setLength(null);
+              }}
+              onGiveUp={() => setLength(null)}
+            />
+          )}
+          <FloorDrawing
+            plan={shown}
+            verdict={isJudged}
             units={units}
-            onLength={(mm) => {
-              dispatch(editPlan('scale the picture', (now) => scalePicture(now, length.from, length.to, mm)));
-              setLength(null);
+            tool={tool}
+            knownLength={length}
+            isPreview={preview !== null}
+            fitsAnewFor={mode === 'moves' && move.draft ? `${move.draft.staging.id} ${move.draft.subjectId}` : ''}
+            onToolDone={() => setTool(null)}
+            onLength={(from, to) => {
+              setTool(null);
+              setLength({ from, to });
             }}
-            onGiveUp={() => setLength(null)}
           />
-        )}
-        <FloorDrawing
-          plan={shown}
-          verdict={isJudged}
-          units={units}
-          tool={tool}
-          isPreview={preview !== null}
-          onToolDone={() => setTool(null)}
-          onLength={(from, to) => {
-            setTool(null);
-            setLength({ from, to });
-          }}
-        />
+        </div>
         <TimeBar durationS={plan.durationS} captureFps={plan.captureFps} />
         <Lanes plan={shown} verdict={isJudged} />
       </div>

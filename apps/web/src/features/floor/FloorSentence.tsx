@@ -10,6 +10,8 @@ import {
   motionOf,
   planDistances,
   type ShotPlan,
+  type Standing,
+  standingOf,
   type UnitSystem,
 } from '@still-heron/core';
 import { useAppSelector } from '../../app/store';
@@ -29,12 +31,16 @@ export function FloorSentence({ plan, verdict, units }: Props) {
   const subject = selectedSubject(plan, selection) ?? neededNow(plan, timeS) ?? plan.subjects[0];
   if (!subject) return <p className="sentence">Nobody is on the floor yet. Take Someone, and press where they stand.</p>;
   const sight = distances.sightAt(subject, timeS);
-  if (!sight) return <p className="sentence">{subject.name} is not on the floor: at infinity, or taped alone.</p>;
-  if (sight.depthMm <= 0)
+  const standing = standingOf(plan, subject, timeS);
+  if (!sight || standing === 'not-on-the-floor')
+    return <p className="sentence">{subject.name} is not on the floor: at infinity, or taped alone.</p>;
+  if (standing !== 'before-the-camera')
     return (
-      <p className="sentence">
-        <span className="tone-soft">{subject.name} is behind the camera</span> at {formatTime(timeS)}: turn it, or put them before
-        it.
+      <p className="sentence" data-testid="floor-sentence">
+        <span className="tone-soft">
+          {subject.name} {WRONG[standing].what}
+        </span>{' '}
+        at {formatTime(timeS)}: {WRONG[standing].do}.
       </p>
     );
   const speed = followSpeed(plan, subject, timeS);
@@ -56,6 +62,13 @@ export function FloorSentence({ plan, verdict, units }: Props) {
   );
 }
 
+/** Where nobody can be focused on, and what would do. */
+const WRONG: Readonly<Record<Exclude<Standing, 'before-the-camera' | 'not-on-the-floor'>, { what: string; do: string }>> = {
+  'behind-it': { what: 'is behind the camera', do: 'turn it, or put them before it' },
+  'on-top-of-it': { what: 'and the camera are in one place', do: 'move one of them away' },
+  'nearer-than-it-focuses': { what: 'is nearer than the lens focuses', do: 'step back, or take a lens that focuses closer' },
+};
+
 /** What changes by less than this in a second is said to stay. */
 const STAYS_MM_PER_S = 20;
 
@@ -75,9 +88,14 @@ function Moving({ speed: { mmPerS, handDegPerS }, motion, hasWheel, units }: Mov
   return (
     <>
       {formatGap(mmPerS, units)} a second {mmPerS < 0 ? 'nearer' : 'farther'}
-      {side && `, ${side}`}: the {hasWheel ? 'wheel' : 'ring'} must turn {Math.abs(handDegPerS).toFixed(0)}°/s.
+      {side && `, ${side}`}: the {hasWheel ? 'wheel' : 'ring'} must turn {turnFigure(handDegPerS)}°/s.
     </>
   );
+}
+
+/** Slow turns with their tenths: nothing that moves is said to stand. */
+function turnFigure(degPerS: number): string {
+  return Math.abs(degPerS).toFixed(Math.abs(degPerS) < 3 ? 1 : 0);
 }
 
 function Standing({

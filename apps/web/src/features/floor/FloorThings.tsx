@@ -38,7 +38,8 @@ export function FloorThings({ plan, layout, ...shared }: Props) {
             label={`Mark ${mark.letter}, ${plan.subjects[current]?.name ?? 'a place'}`}
             undoName={`move mark ${mark.letter}`}
             letter={mark.letter}
-            colour={mark.tapeColour ? tapeCss(mark.tapeColour) : currentColour(current)}
+            colour={currentColour(current)}
+            tapeColour={mark.tapeColour && tapeCss(mark.tapeColour)}
             tapeShape={mark.tapeShape}
             place={mark.place}
             layout={layout}

@@ -1,8 +1,8 @@
 import type { ShotPlan, Subject } from '@still-heron/core';
 import { useRef } from 'react';
 import { PICTURE_ACCEPT } from '../../api/pictures';
-import { useAppDispatch, useAppSelector } from '../../app/store';
-import { playToggled, selectSelection, selectSession } from '../shot/sessionSlice';
+import { useAppSelector } from '../../app/store';
+import { selectSelection } from '../shot/sessionSlice';
 import { selectedSubject } from './selectedSubject';
 
 /** What the next press on the floor does. */
@@ -20,10 +20,8 @@ interface Props {
   readonly onPicture: (file: File) => void;
 }
 
-/** Play, and what can be put on the floor: choose one, then press where it belongs. */
+/** What can be put on the floor: choose one, then press where it belongs. */
 export function FloorTools({ plan, tool, mode, onTool, onMode, onPicture }: Props) {
-  const dispatch = useAppDispatch();
-  const isPlaying = useAppSelector((state) => selectSession(state).isPlaying);
   const walker = useWalker(plan);
   const picked = useRef<HTMLInputElement>(null);
   const tools: readonly { readonly name: ToolName; readonly word: string; readonly ask: string }[] = [
@@ -52,12 +50,6 @@ export function FloorTools({ plan, tool, mode, onTool, onMode, onPicture }: Prop
   );
   return (
     <div className="floor-tools" role="toolbar" aria-label="Put on the floor">
-      <button type="button" className="quiet play" onClick={() => dispatch(playToggled())} aria-pressed={isPlaying}>
-        <svg width="14" height="14" viewBox="0 0 14 14" fill="currentColor" aria-hidden="true">
-          {isPlaying ? <path d="M2 1h3.5v12H2zM8.5 1H12v12H8.5z" /> : <path d="M2 1l11 6-11 6z" />}
-        </svg>
-        {isPlaying ? 'Stop' : 'Play'}
-      </button>
       {tools.map(({ name, word }) => (
         <button
           key={name}

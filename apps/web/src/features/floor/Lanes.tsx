@@ -32,13 +32,13 @@ function LaneRow({ lane, durationS }: { readonly lane: Lane; readonly durationS:
     ));
   return (
     <li title={words}>
+      <span className="lane-name" style={{ color: currentColour(lane.current) }}>
+        {lane.name}
+      </span>
       <span className="lane-track" style={{ color: currentColour(lane.current) }}>
         {bars(lane.framed ?? [], 'lane-framed')}
         {bars(lane.sharp, 'lane-sharp')}
         {bars(lane.soft, 'lane-soft')}
-      </span>
-      <span className="lane-name" style={{ color: currentColour(lane.current) }}>
-        {lane.name}
       </span>
       <span className="unseen">{words}</span>
     </li>

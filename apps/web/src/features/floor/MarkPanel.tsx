@@ -30,6 +30,17 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
         <h2>
           Mark {mark.letter}, {subject?.name ?? 'a place'}
         </h2>
+        {subject && (
+          <div className="field-pair">
+            <SubjectName subject={subject} />
+            <FloorLength
+              label={`height of ${subject.detail || 'it'}`}
+              mm={subject.heightMm}
+              units={units}
+              onChange={(mm, gesture) => edit('height', (now) => setSubjectHeight(now, subject.id, mm), gesture)}
+            />
+          </div>
+        )}
         <MarkMeasure mark={mark} units={units} measuring={measuring} />
         <MarkDisagreement mark={mark} plan={plan} units={units} />
       </section>
@@ -53,15 +64,8 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
         </details>
         {subject && (
           <details className="more-of-it">
-            <summary>Who it is</summary>
+            <summary>How well they keep to it</summary>
             <div className="field-pair">
-              <SubjectName subject={subject} />
-              <FloorLength
-                label={`height of ${subject.detail || 'it'}`}
-                mm={subject.heightMm}
-                units={units}
-                onChange={(mm, gesture) => edit('height', (now) => setSubjectHeight(now, subject.id, mm), gesture)}
-              />
               <NumberField
                 label="misses marks by"
                 unit={unit}

@@ -87,7 +87,7 @@ export function MovesPanel({ plan, units, draft, values, figures, onPick, onDraf
           {figures.map((item, index) => (
             <div key={`${index}-${item.word}`}>
               <dt>{item.word}</dt>
-              <dd className={`figure${item.tone === 'plain' ? '' : ` tone-${item.tone}`}`}>
+              <dd className={`${item.unit === 'words' ? '' : 'figure'}${item.tone === 'plain' ? '' : ` tone-${item.tone}`}`}>
                 {figureWords(item, units, stopScale)}
               </dd>
             </div>
@@ -99,7 +99,7 @@ export function MovesPanel({ plan, units, draft, values, figures, onPick, onDraf
             {LOCAL_RULES}
           </p>
         )}
-        <div className="side-actions">
+        <div className="side-actions is-last">
           <Button type="primary" onClick={onLay}>
             Lay it in
           </Button>

@@ -3,7 +3,7 @@ import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { newGesture } from '../../app/newGesture';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
 import { useDrag } from '../../charts/useDrag';
-import { itemSelected, itemToggled, selectHeld } from '../shot/sessionSlice';
+import { itemReached, itemSelected, itemToggled, selectHeld } from '../shot/sessionSlice';
 import { abandonGesture, editPlan, selectPlan } from '../shot/shotSlice';
 import { type Guide, othersThan, snap } from './snap';
 
@@ -82,7 +82,7 @@ export function useFloorMoves({ item, place, name, pxPerMm, units, onGuides }: O
       onFocus: () => {
         gesture.current = newGesture('floor');
         // a press has selected already; by keyboard what is held together stays together until Enter
-        if (!isPressed.current && selectHeld(store.getState()).length < 2) dispatch(itemSelected(item));
+        if (!isPressed.current && selectHeld(store.getState()).length < 2) dispatch(itemReached(item));
         isPressed.current = false;
       },
       onKeyDown: (event: KeyboardEvent) => {

@@ -44,7 +44,7 @@ export function MarkMeasure({ mark, units, measuring }: Props) {
         <Button size="small" onClick={() => measuring.measure('laser', mark)}>
           Laser <kbd className="key">L</kbd>
         </Button>
-        <span className="haze">stand-ins, simulated</span>
+        <span className="haze">simulated</span>
       </div>
       {measuring.problem && (
         <p className="field-problem" role="alert">

@@ -1,4 +1,4 @@
-import { planDistances, ringOf, type ShotPlan } from '@still-heron/core';
+import { floorTimes, ringOf, standingOf, type ShotPlan } from '@still-heron/core';
 import { NavLink } from 'react-router';
 import { useAppSelector } from '../../app/store';
 import type { JudgedPlan } from '../../workers/latestWins';
@@ -52,14 +52,14 @@ function setupState(plan: ShotPlan, changes: number): StepState {
   return isOutside || isDoubtful || changes > 0 ? 'needs a look' : 'ready';
 }
 
-/** The floor is a choice: a shot can be taped alone. It needs a look when someone comes behind the camera. */
+/** The floor is a choice: a shot can be taped alone. It needs a look when someone comes where nobody can be focused on. */
 function floorState(plan: ShotPlan): StepState {
   if (plan.floor === null) return 'untouched';
-  const { sightAt } = planDistances(plan);
-  const isBehind = plan.subjects.some((subject) =>
-    subject.stays.some(({ fromS }) => (sightAt(subject, fromS)?.depthMm ?? 1) <= 0),
+  const times = floorTimes(plan);
+  const isWrong = plan.subjects.some((subject) =>
+    times.some((timeS) => !['before-the-camera', 'not-on-the-floor'].includes(standingOf(plan, subject, timeS))),
   );
-  return isBehind ? 'needs a look' : plan.subjects.length > 0 ? 'ready' : 'under way';
+  return isWrong ? 'needs a look' : plan.subjects.length > 0 ? 'ready' : 'under way';
 }
 
 function pullState(plan: ShotPlan, judged: JudgedPlan | null): StepState {

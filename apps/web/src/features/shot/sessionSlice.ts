@@ -8,6 +8,8 @@ export interface Session {
   readonly selection: Selection | null;
   /** On the floor: everything that is taken hold of together; empty unless there are several */
   readonly group: readonly FloorItem[];
+  /** On the floor: what was held before the keyboard went on to the next thing */
+  readonly heldBefore: readonly FloorItem[];
   /** On the floor: what was copied last, to be put down again */
   readonly copied: readonly FloorItem[];
   /** Focus distance tried in Set-up; null until one is chosen */
@@ -16,7 +18,7 @@ export interface Session {
 
 export type Selection = { readonly kind: 'move' | 'beat' | 'subject' | 'mark' | 'camera' | 'landmark'; readonly id: string };
 
-const FRESH: Session = { timeS: 0, isPlaying: false, selection: null, group: [], copied: [], triedMm: null };
+const FRESH: Session = { timeS: 0, isPlaying: false, selection: null, group: [], heldBefore: [], copied: [], triedMm: null };
 
 const slice = createSlice({
   name: 'session',
@@ -25,10 +27,24 @@ const slice = createSlice({
     playheadMoved: (state, { payload }: PayloadAction<number>) => ({ ...state, timeS: payload }),
     playToggled: (state) => ({ ...state, isPlaying: !state.isPlaying }),
     playStopped: (state) => ({ ...state, isPlaying: false }),
-    itemSelected: (state, { payload }: PayloadAction<Selection | null>) => ({ ...state, selection: payload, group: [] }),
+    itemSelected: (state, { payload }: PayloadAction<Selection | null>) => ({
+      ...state,
+      selection: payload,
+      group: [],
+      heldBefore: [],
+    }),
+    /** The keyboard has come to something: it is held by itself, and what was held is remembered, so that it can be taken to it. */
+    itemReached: (state, { payload }: PayloadAction<FloorItem>) => ({
+      ...state,
+      selection: payload,
+      group: [],
+      heldBefore: heldOf(state),
+    }),
     /** Takes something to what is selected, or out of it. */
     itemToggled: (state, { payload }: PayloadAction<FloorItem>) => {
-      const held = heldOf(state);
+      const now = heldOf(state);
+      const isOnlyReached = now.length === 1 && now[0]!.id === payload.id && state.heldBefore.length > 0;
+      const held = isOnlyReached ? state.heldBefore : now;
       const without = held.filter(({ kind, id }) => kind !== payload.kind || id !== payload.id);
       return withHeld(state, without.length < held.length ? without : [...held, payload]);
     },
@@ -47,7 +63,7 @@ function heldOf({ group, selection }: Session): readonly FloorItem[] {
 }
 
 function withHeld(state: Session, items: readonly FloorItem[]): Session {
-  return { ...state, selection: items[items.length - 1] ?? null, group: items.length > 1 ? items : [] };
+  return { ...state, selection: items[items.length - 1] ?? null, group: items.length > 1 ? items : [], heldBefore: [] };
 }
 
 export const {
@@ -55,6 +71,7 @@ export const {
   playToggled,
   playStopped,
   itemSelected,
+  itemReached,
   itemToggled,
   groupSelected,
   itemsCopied,

@@ -1,4 +1,4 @@
-import { headingDeg, shortestTurnDeg } from '../../floor/index.js';
+import { headingDeg } from '../../floor/index.js';
 import { markReading, setAim } from '../../pull/index.js';
 import {
   apartMm,
@@ -59,18 +59,18 @@ export const arc: Staging = {
     const moved = cameraThrough(aimed, at.atS, keys, 'steady');
     return { ...someone, plan: focusFrom(moved, focusOn({ ...someone, plan: moved }, at.atS), at.atS) };
   },
-  figures(laid, { atS }, { lastsS, offMm }) {
+  figures(laid, { atS }, { arcDeg, lastsS, offMm }) {
     const radiusMm = apartMm(cameraOf(laid.plan, atS), placeOf(laid, atS));
-    const [from, to] = [atS, atS + lastsS!].map((timeS) => headingDeg(placeOf(laid, timeS), cameraOf(laid.plan, timeS)));
-    const wayMm = (radiusMm * Math.abs(shortestTurnDeg(from!, to!)) * Math.PI) / 180;
+    const wayMm = (radiusMm * arcDeg! * Math.PI) / 180;
     const { nearerMm, fartherMm } = markReading(laid.plan, markOf(laid, atS));
     const roomMm = Math.min(nearerMm, fartherMm);
     const radii = Array.from({ length: 121 }, (_, k) => distancesAt(laid, atS + (lastsS! * k) / 120).focusMm);
+    const driftMm = Math.max(...radii) - Math.min(...radii);
     return [
       figure('radius', 'distance', radiusMm),
       figure('the camera’s way', 'distance', wayMm),
       figure('pace', 'speed', wayMm / lastsS!),
-      figure('as drawn it drifts', 'gap', Math.max(...radii) - Math.min(...radii)),
+      figure('as drawn it drifts', 'gap', driftMm, driftMm <= roomMm ? 'plain' : 'soft'),
       figure('may be off centre by', 'gap', roomMm, 'sharp'),
       offMm! <= roomMm ? said('off as said', 'stays sharp', 'sharp') : said('off as said', 'goes soft on the way round', 'soft'),
     ];

@@ -72,8 +72,8 @@ export const slideOut: Staging = {
         ? figure('its blur, of the picture’s width', 'percent', (100 * blurMm) / pictureSize(optics.camera).sensorWidthMm)
         : said('its blur', 'it would touch the lens', 'soft'),
       isBeforeLens
-        ? said('that is', `${Math.round(blurMm / lens.circleOfConfusionMm)} times what passes for sharp`)
-        : said('that is', 'move it away'),
+        ? said('against what passes for sharp', `${Math.round(blurMm / lens.circleOfConfusionMm)} ×`)
+        : said('against what passes for sharp', '–'),
       clearS === null
         ? said('clear of it', 'never: slide farther, or make it narrower', 'soft')
         : figure('clear of it from', 'time', clearS, 'sharp'),

@@ -1,0 +1,170 @@
+import { deflateSync } from 'node:zlib';
+import { expect, type Heron, test } from './heron';
+
+/** A picture of 200 by 100 pixels, as a file one could pick. */
+function somePicture(): { name: string; mimeType: string; buffer: Buffer } {
+  const chunk = (type: string, data: Buffer) => {
+    const size = Buffer.alloc(4);
+    size.writeUInt32BE(data.length);
+    return Buffer.concat([size, Buffer.from(type), data, Buffer.alloc(4)]);
+  };
+  const header = Buffer.alloc(13);
+  header.writeUInt32BE(200, 0);
+  header.writeUInt32BE(100, 4);
+  header.set([8, 0, 0, 0, 0], 8);
+  const rows = deflateSync(Buffer.alloc(201 * 100, 120));
+  const signature = Buffer.from([137, 80, 78, 71, 13, 10, 26, 10]);
+  const buffer = Buffer.concat([signature, chunk('IHDR', header), chunk('IDAT', rows), chunk('IEND', Buffer.alloc(0))]);
+  return { name: 'yard.png', mimeType: 'image/png', buffer };
+}
+
+async function drawn(heron: Heron, slate = '12A'): Promise<void> {
+  await heron.openCopy(slate, 'floor');
+  await expect(heron.page.getByTestId('floor-ground')).toBeVisible();
+}
+
+test('a picture of the set is laid underneath and scaled by a length that is known; what is no picture is refused', async ({
+  heron,
+  page,
+}) => {
+  await drawn(heron);
+  const file = page.getByTestId('floor-picture-file');
+  const alert = page.getByRole('alert');
+  await file.setInputFiles({ name: 'huge.png', mimeType: 'image/png', buffer: Buffer.alloc(40 * 1024 * 1024) });
+  await expect(alert).toContainText('“huge.png” is 40 MB large. What would do: a picture of at most 12 MB');
+  const script = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 2 1"><script>window.hit = 1</script></svg>';
+  await file.setInputFiles({ name: 'plan.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(script) });
+  await expect(alert).toContainText('“plan.svg” was not taken: the SVG holds a <script> on line 1');
+  await file.setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('x') });
+  await expect(alert).toContainText('“notes.txt” is not a picture');
+  expect(await page.evaluate(() => 'hit' in window)).toBe(false);
+  await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled();
+  await page.getByRole('button', { name: 'Go on' }).click();
+
+  await file.setInputFiles(somePicture());
+  const picture = page.getByTestId('floor-picture');
+  await expect(picture).toBeVisible();
+  await expect(page.getByText('Its size is a guess')).toBeVisible();
+  await expect(page.getByText('Drag along a length that you know')).toBeVisible();
+  const before = (await picture.boundingBox())!;
+  const ground = (await page.getByTestId('floor-ground').boundingBox())!;
+  await page.mouse.move(ground.x + 300, ground.y + 250);
+  await page.mouse.down();
+  await page.mouse.move(ground.x + 400, ground.y + 250, { steps: 4 });
+  await page.mouse.up();
+  await page.getByLabel('What you drew is').fill('far');
+  await page.keyboard.press('Enter');
+  await expect(alert).toContainText("“far” can't be read as a distance");
+  // twice as long as it looks now, so the picture becomes twice as large
+  const pxPerMetre = before.width / 10;
+  await page.getByLabel('What you drew is').fill(`${((2 * 100) / pxPerMetre).toFixed(3)}m`);
+  await page.getByRole('button', { name: 'Set the scale' }).click();
+  await expect(page.getByText('by the length that was drawn on it')).toBeVisible();
+  expect((await picture.boundingBox())!.width / before.width).toBeCloseTo(2, 1);
+  await page.getByLabel('it is wide').fill('8');
+  await page.keyboard.press('Enter');
+  expect((await picture.boundingBox())!.width / before.width).toBeCloseTo(0.8, 1);
+  await heron.expectSaved();
+  await page.reload();
+  await expect(picture).toBeVisible();
+  await page.getByRole('button', { name: 'Take it away' }).click();
+  await expect(picture).toHaveCount(0);
+});
+
+test('several things are held, moved and copied together, by pointer and by keyboard; one undo takes it back', async ({
+  heron,
+  page,
+}) => {
+  await drawn(heron);
+  const post = page.getByRole('button', { name: 'gate post', exact: true });
+  const sand = page.getByRole('button', { name: 'sand box', exact: true });
+  const x = async (what: typeof post) => (await what.boundingBox())!.x;
+  await post.locator('circle').click();
+  await sand.locator('rect').click({ modifiers: ['Shift'] });
+  await expect(page.getByText('2 things held together')).toBeVisible();
+  const [postX, sandX] = [await x(post), await x(sand)];
+  await heron.drag(post.locator('circle'), -60, 40);
+  const movedBy = (await x(post)) - postX;
+  expect(movedBy).toBeLessThan(-30);
+  expect((await x(sand)) - sandX).toBeCloseTo(movedBy, 0);
+  await expect(page.getByRole('button', { name: 'Undo: move 2 things' })).toBeEnabled();
+  await page.keyboard.press('Control+z');
+  expect(await x(post)).toBeCloseTo(postX, 0);
+
+  // by keyboard: hold one with Enter, another with Shift and Enter, push both, copy both
+  await page.keyboard.press('Escape');
+  await post.focus();
+  await page.keyboard.press('Enter');
+  await sand.focus();
+  await page.keyboard.press('Shift+Enter');
+  await expect(page.getByText('2 things held together')).toBeVisible();
+  await page.keyboard.press('Shift+ArrowLeft');
+  expect(await x(post)).toBeLessThan(postX - 20);
+  expect(await x(sand)).toBeLessThan(sandX - 20);
+  await page.keyboard.press('Control+c');
+  await page.keyboard.press('Control+v');
+  await expect(page.getByRole('button', { name: 'gate post 2' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'sand box 2' })).toBeVisible();
+  await page.keyboard.press('Delete');
+  await expect(page.getByRole('button', { name: 'sand box 2' })).toHaveCount(0);
+
+  // a frame drawn with Shift takes what lies within; everything by Ctrl A
+  await page.keyboard.press('Escape');
+  const ground = (await page.getByTestId('floor-ground').boundingBox())!;
+  await page.keyboard.down('Shift');
+  await page.mouse.move(ground.x + 4, ground.y + 4);
+  await page.mouse.down();
+  await page.mouse.move(ground.x + ground.width - 4, ground.y + ground.height - 4, { steps: 4 });
+  await page.mouse.up();
+  await page.keyboard.up('Shift');
+  await expect(page.getByText(/[67] things held together/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Control+a');
+  await expect(page.getByText('7 things held together')).toBeVisible();
+});
+
+test('dragged things line up with what stands there, the camera with dolly track; Alt leaves them free', async ({
+  heron,
+  page,
+}) => {
+  await drawn(heron);
+  await page.getByRole('toolbar').getByRole('button', { name: 'Track', exact: true }).click();
+  const ground = (await page.getByTestId('floor-ground').boundingBox())!;
+  await page.mouse.click(ground.x + 300, ground.y + 440);
+  await page.keyboard.press('Escape');
+  const camera = page.getByTestId('floor-camera-1');
+  const middle = async (what: typeof camera) => {
+    const box = (await what.locator('rect').first().boundingBox())!;
+    return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  };
+  const track = (await page.getByRole('button', { name: 'track 5' }).locator('rect').first().boundingBox())!;
+  const from = await middle(camera);
+  await heron.drag(camera, track.x + 60 - from.x, track.y + track.height / 2 + 4 - from.y);
+  expect((await middle(camera)).y).toBeCloseTo(track.y + track.height / 2, 0);
+
+  const post = page.getByRole('button', { name: 'gate post', exact: true });
+  const bank = page.getByRole('button', { name: 'gate post by the bank' });
+  const level = async (what: typeof post) => {
+    const box = (await what.locator('circle').boundingBox())!;
+    return box.x + box.width / 2;
+  };
+  await heron.drag(post.locator('circle'), 90, -20);
+  expect(Math.abs((await level(post)) - (await level(bank)))).toBeGreaterThan(20);
+  await heron.drag(post.locator('circle'), (await level(bank)) - (await level(post)) + 5, 0);
+  expect(await level(post)).toBeCloseTo(await level(bank), 0);
+});
+
+test('a camera on top of someone is said plainly, and the step needs a look', async ({ heron, page }) => {
+  await drawn(heron);
+  await page.getByTestId('floor-mark-B').focus();
+  await page.keyboard.press('Escape');
+  await page.getByTestId('floor-camera-1').focus();
+  await page.getByLabel('to the right').fill('2.6');
+  await page.keyboard.press('Enter');
+  await page.getByRole('slider', { name: 'Playhead' }).focus();
+  await page.keyboard.press('End');
+  await expect(page.getByTestId('floor-sentence')).toContainText('Hand cart and the camera are in one place');
+  await expect(page.getByRole('link', { name: /Floor.*needs a look/ })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByTestId('floor-sentence')).toContainText('Hand cart is sharp');
+});

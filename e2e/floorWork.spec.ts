@@ -1,0 +1,169 @@
+import { expect, type Heron, test } from './heron';
+
+async function markB(heron: Heron): Promise<void> {
+  await heron.openCopy('12A', 'floor');
+  await heron.page.getByTestId('floor-mark-B').focus();
+  await expect(heron.page.getByTestId('mark-distance')).toHaveValue('2.60');
+}
+
+test('one key measures a mark: the stand-in reads the drawn distance with its noise, and says that it is simulated', async ({
+  heron,
+  page,
+}) => {
+  await markB(heron);
+  const distance = page.getByTestId('mark-distance');
+  await page.keyboard.press('l');
+  await expect(page.getByText(/^by laser, good to about 5 mm · simulated$/)).toBeVisible();
+  const read = Number(await distance.inputValue());
+  expect(Math.abs(read - 2.6)).toBeLessThan(0.05);
+  await expect(page.getByRole('button', { name: 'Undo: laser B' })).toBeEnabled();
+  await page.keyboard.press('t');
+  await expect(page.getByText(/^by tape, good to about 1\.0 cm · simulated$/)).toBeVisible();
+  // typed, it is a real tape again
+  await distance.fill('2.62');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('· simulated')).toHaveCount(0);
+  // a device at the port fills whatever mark is selected
+  await page.getByTestId('floor-mark-A').focus();
+  await heron.api('post', 'measuring/readings', { device: 'laser on the matte box', method: 'laser', distanceMm: 8912 });
+  await expect(distance).toHaveValue('8.91');
+  await expect(page.getByText(/^by laser, good to about 5 mm$/)).toBeVisible();
+});
+
+test('the room round a mark is lopsided; a wanted miss names the stop that allows it, and one press sets it', async ({
+  heron,
+  page,
+}) => {
+  await markB(heron);
+  const room = page.getByTestId('mark-room');
+  await expect(room).toContainText('68 cm nearer');
+  await expect(room).toContainText('1.44 m farther');
+  await expect(room).toContainText('ring at 25.6°');
+  const miss = page.getByLabel('shall be able to miss it by');
+  await miss.fill('50');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^Allowed, with 18 cm to spare\.$/)).toBeVisible();
+  await miss.fill('90');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/Not at this stop\. T10 would allow it, 1⅓ stops darker\./)).toBeVisible();
+  await page.getByRole('button', { name: 'Set T10' }).click();
+  await expect(page.getByText(/^Allowed, with/)).toBeVisible();
+  await miss.fill('280');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('No stop allows it: they would come through the lens.')).toBeVisible();
+});
+
+test('a stand-in is found and taken; how a mark is taped and what to ask for is kept', async ({ heron, page }) => {
+  const { shotId } = await heron.openCopy('12A', 'floor');
+  await page.getByTestId('floor-mark-B').focus();
+  const sand = page.locator('.stand-ins').getByRole('button', { name: /sand box/ });
+  await expect(sand).toContainText('sharp on the mark');
+  await expect(page.locator('.stand-ins').getByRole('button', { name: /^gate post 5/ })).toContainText('soft on the mark');
+  await sand.click();
+  await expect(sand).toHaveAttribute('aria-pressed', 'true');
+  await page.getByText('On the floor, and what to ask for').click();
+  await page.getByRole('button', { name: 'yellow tape' }).click();
+  await page.getByLabel('ask for').fill('cart here, bell to the lens');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('a hard stop on the wheel here').check();
+  await heron.expectSaved();
+  const { plan } = await heron.api<{ plan: { marks: Record<string, unknown>[] } }>('get', `shots/${shotId}`);
+  expect(plan.marks[1]).toMatchObject({
+    standInId: 'landmark-3',
+    tapeColour: 'yellow',
+    pose: 'cart here, bell to the lens',
+    hasStop: true,
+  });
+  await page.getByRole('link', { name: /Set-up/ }).click();
+  await expect(page.getByText(/Hard stops are wanted at B/)).toBeVisible();
+});
+
+test('a move people make: its figures at once, shown before it is in, laid in as an ordinary way, taken back by one undo', async ({
+  heron,
+  page,
+}) => {
+  await heron.openCopy('9C', 'setup');
+  await page.getByRole('link', { name: /Floor/ }).click();
+  await page.getByRole('button', { name: 'Draw the set' }).click();
+  await page.keyboard.press('m');
+  await page.getByRole('button', { name: /^Push in, pull back/ }).click();
+  const panel = page.getByRole('complementary', { name: 'Push in, pull back' });
+  await expect(panel).toContainText('not in the plan yet');
+  await expect(panel).toContainText('a spotter, a cleared path');
+  await expect(panel.locator('.move-figures')).toContainText('sharp for');
+  const figure = (word: string) => panel.locator('.move-figures div').filter({ hasText: word }).locator('dd').first();
+  await panel.getByLabel('the camera comes up to').fill('1.5');
+  await page.keyboard.press('Enter');
+  await expect(figure('the camera’s way')).toHaveText('1.60 m');
+  await panel.getByLabel('in', { exact: true }).fill('2');
+  await page.keyboard.press('Enter');
+  await expect(figure('pace')).toHaveText('0.80 m/s');
+  await expect(page.getByTestId('floor-camera-2')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Undo: draw the set' })).toBeEnabled();
+  await panel.getByRole('button', { name: 'Lay it in' }).click();
+  await expect(page.getByRole('button', { name: 'Undo: lay in: Push in, pull back' })).toBeEnabled();
+  // an ordinary key of the camera: it can be dragged
+  const distance = page.locator('.floor-marks .figure').first();
+  await expect(distance).toHaveText('3.10');
+  await heron.drag(page.getByTestId('floor-camera-2'), 0, 60);
+  await expect(page.getByRole('button', { name: 'Undo: move the camera' })).toBeEnabled();
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByTestId('floor-camera-2')).toHaveCount(0);
+});
+
+test('two runs of the action are tapped; their averages become the times, their spread the uncertainty', async ({
+  heron,
+  page,
+}) => {
+  const { shotId } = await heron.openCopy('12A', 'floor');
+  await page.getByRole('button', { name: 'Rehearse' }).click();
+  const tap = page.getByTestId('rehearsal-tap');
+  for (const waitMs of [500, 900]) {
+    await page.keyboard.press('r');
+    await expect(tap).toContainText('Hand cart leaves A');
+    await page.waitForTimeout(waitMs);
+    await page.keyboard.press('r');
+    await expect(tap).toContainText('Hand cart comes to B');
+    await page.waitForTimeout(700);
+    await tap.click();
+    await expect(tap).toContainText('start the clock');
+  }
+  await expect(page.getByText('Planned, and the average of 2 runs')).toBeVisible();
+  await page.getByRole('button', { name: 'Take these times' }).click();
+  await heron.expectSaved();
+  const { plan } = await heron.api<{
+    plan: { rehearsals: unknown[]; subjects: { timingSigmaS: number; stays: { fromS: number; untilS: number }[] }[] };
+  }>('get', `shots/${shotId}`);
+  expect(plan.rehearsals).toHaveLength(2);
+  const [cart] = plan.subjects;
+  expect(cart!.stays[0]!.untilS).toBeGreaterThan(0.6);
+  expect(cart!.stays[1]!.fromS).toBeLessThan(3);
+  expect(cart!.timingSigmaS).toBeGreaterThan(0.05);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: 'Undo: a rehearsal run' })).toBeEnabled();
+});
+
+test('who comes into the picture and goes out of it is said, and sideways is told from in depth', async ({ heron, page }) => {
+  await heron.openCopy('12A', 'floor');
+  await page.getByTestId('floor-mark-A').focus();
+  for (let k = 0; k < 5; k++) await page.keyboard.press('Shift+ArrowUp');
+  await expect(page.getByText(/Hand cart comes in at \d\.\d s/)).toBeAttached();
+  const sentence = page.getByTestId('floor-sentence');
+  await expect(sentence).toContainText('Out of the picture, to the left.');
+  await page.keyboard.press('Escape');
+  await page.getByRole('slider', { name: 'Playhead' }).focus();
+  for (let k = 0; k < 90; k++) await page.keyboard.press('ArrowRight');
+  await expect(sentence).toContainText(/a second nearer, .* a second to the right: the ring must turn/);
+});
+
+test('tape and drawing that disagree: what it would cost is said', async ({ heron, page }) => {
+  await markB(heron);
+  await page.getByTestId('floor-mark-B').focus();
+  for (let k = 0; k < 12; k++) await page.keyboard.press('ArrowLeft');
+  const panel = page.getByRole('region', { name: 'Mark B' });
+  await expect(panel).toContainText(/drawn 1\.40 m, taped 2\.60 m: the tape wins, by 1\.20 m\./);
+  await expect(panel).toContainText(/If the drawing is right, \d\.\d s more are soft: tape it again\./);
+  await panel.getByRole('button', { name: 'Go by the drawing' }).click();
+  await expect(page.getByTestId('mark-distance')).toHaveValue('1.40');
+});
