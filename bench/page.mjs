@@ -3,7 +3,7 @@ import { chromium } from '@playwright/test';
 import { longShot, summary } from './evaluate.mjs';
 import { call } from './server.mjs';
 
-const LAUNCH = {
+export const LAUNCH = {
   executablePath: '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-background-networking', '--no-first-run'],
 };
@@ -35,24 +35,13 @@ export async function benchPage(address) {
 
   const box = await page.getByTestId('move-body-rack-3').boundingBox();
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-  await page.evaluate(() => {
-    const frames = (window.frames_ = { times: [], isOn: true });
-    let before = performance.now();
-    requestAnimationFrame(function tick(now) {
-      frames.times.push(now - before);
-      before = now;
-      if (frames.isOn) requestAnimationFrame(tick);
-    });
-  });
+  await startFrames(page);
   await page.mouse.move(x, y);
   await page.mouse.down();
   // to and fro, a move a frame, as a hand does
   for (let step = 0; step < 240; step++) await page.mouse.move(x + 60 * Math.sin(step / 12), y);
   await page.mouse.up();
-  const times = await page.evaluate(() => {
-    window.frames_.isOn = false;
-    return window.frames_.times.slice(5);
-  });
+  const times = await endFrames(page);
   await browser.close();
   const { median, p95 } = summary(times);
   return [
@@ -75,4 +64,25 @@ export async function benchPage(address) {
       holds: interactiveMs < 2000,
     },
   ];
+}
+
+/** Begins to note how long each frame of a page takes. */
+export async function startFrames(page) {
+  await page.evaluate(() => {
+    const frames = (window.frames_ = { times: [], isOn: true });
+    let before = performance.now();
+    requestAnimationFrame(function tick(now) {
+      frames.times.push(now - before);
+      before = now;
+      if (frames.isOn) requestAnimationFrame(tick);
+    });
+  });
+}
+
+/** @returns the times since, in ms, without the first few */
+export async function endFrames(page) {
+  return page.evaluate(() => {
+    window.frames_.isOn = false;
+    return window.frames_.times.slice(5);
+  });
 }

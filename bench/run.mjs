@@ -1,4 +1,5 @@
 import { benchEvaluate } from './evaluate.mjs';
+import { benchFloor } from './floor.mjs';
 import { benchKit, benchTable } from './kit.mjs';
 import { benchPage } from './page.mjs';
 import { benchSave, startServer } from './server.mjs';
@@ -7,10 +8,11 @@ import { benchSave, startServer } from './server.mjs';
 const server = await startServer();
 try {
   const results = [
-    benchEvaluate(),
+    ...benchEvaluate(),
     benchTable(),
     await benchSave(server.address),
     ...(await benchPage(server.address)),
+    ...(await benchFloor(server.address)),
     ...(await benchKit(server.address)),
   ];
   for (const { what, figure, aim, holds } of results)

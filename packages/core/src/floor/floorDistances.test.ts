@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import {
   type AimKey,
+  blockingDistance,
   cameraHeadingAt,
   cameraPlaceAt,
   floorDistances,
@@ -141,6 +142,30 @@ describe('what the tape says more is taken along the axis', () => {
     expect(distances.focusMmAt(tam(2), 9)).toBe(2000);
     expect(floorDistances(null, [tam(2)], marks).focusMmAt(tam(2), 0)).toBe(5500);
   });
+});
+
+test('the lens sees a place as tape and depth to it are defined, whatever the heights', () => {
+  fc.assert(
+    fc.property(
+      places,
+      places,
+      fc.double({ min: -180, max: 180, noNaN: true }),
+      fc.integer({ min: 0, max: 3000 }),
+      (camera, place, deg, heightMm) => {
+        const floor = floorWith([camera], { kind: 'heading', deg }, 1200);
+        const sight = floorDistances(floor, [tam(1, heightMm)], [markAt(0, place)]).sightAt(tam(1, heightMm), 1)!;
+        const rad = (deg * Math.PI) / 180;
+        const { tapeMm, depthMm } = blockingDistance({
+          camera: [camera.xMm, camera.yMm, 1200],
+          aimAt: [camera.xMm + 1000 * Math.cos(rad), camera.yMm + 1000 * Math.sin(rad), 1200],
+          subject: [place.xMm, place.yMm, heightMm],
+        });
+        expect(Math.abs(sight.tapeMm - tapeMm)).toBeLessThan(1e-6);
+        expect(Math.abs(sight.depthMm - depthMm)).toBeLessThan(1e-6);
+      },
+    ),
+    { seed: 43 },
+  );
 });
 
 test('who goes to infinity, or comes from there, has a distance at every time, drawn or not', () => {

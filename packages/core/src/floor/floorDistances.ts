@@ -1,9 +1,8 @@
-import { blockingDistance } from './blockingDistance.js';
 import { cameraHeadingAt, cameraPlaceAt } from './cameraAt.js';
 import type { FloorPlan } from './floorPlan.js';
 import { between, type Place } from './place.js';
 import { type Mark, markDistances } from './mark.js';
-import { distanceAtTime, type Stay, type Subject, whereAt } from './subject.js';
+import { distanceAtTime, type OnTheWay, type Stay, type Subject, whereAt } from './subject.js';
 
 /** The set at one time, as the lens meets it. Lengths in mm. */
 export interface SightOf {
@@ -48,27 +47,36 @@ export const STANDING_EYES_MM = 1620;
 export function floorDistances(floor: FloorPlan | null, subjects: readonly Subject[], marks: readonly Mark[]): FloorDistances {
   const taped = markDistances(marks);
   const markOf = new Map(marks.map((mark) => [mark.id, mark]));
+  const subjectOf = new Map(subjects.map((subject) => [subject.id, subject]));
   const placeOf = (subjectId: string, timeS: number): Place | null => {
-    const subject = subjects.find(({ id }) => id === subjectId);
+    const subject = subjectOf.get(subjectId);
     return subject ? placeAt(subject, markOf, timeS) : null;
   };
-  const headingAt = (timeS: number): number =>
-    floor === null ? 0 : cameraHeadingAt(floor, timeS, (subjectId) => placeOf(subjectId, timeS));
+  // everyone is asked for at the same frames, and the camera is where it is for all of them: worked out once a frame
+  const moments = new Map<number, Moment>();
+  const momentAt = (timeS: number): Moment => {
+    let moment = moments.get(timeS);
+    if (!moment) {
+      if (moments.size >= MOST_MOMENTS) moments.clear();
+      moment = floor === null ? NO_CAMERA : momentOf(floor, timeS, (subjectId) => placeOf(subjectId, timeS));
+      moments.set(timeS, moment);
+    }
+    return moment;
+  };
   const sightOf = (place: Place, heightMm: number, timeS: number): SightOf | null =>
-    floor && see(floor, place, heightMm, headingAt(timeS), timeS);
+    floor && see(momentAt(timeS), place, heightMm - floor.lensHeightMm);
 
   const shiftOf = (mark: Mark, sight: SightOf | null): number =>
     sight && mark.method !== 'drawn' && mark.distanceMm !== null ? mark.distanceMm - sight.tapeMm : 0;
   /** How much farther the tape says than the drawing, for each stay; 0 at marks that are drawn only. */
-  const shifts = new Map<string, number>();
+  const shifts = new Map<Stay, number>();
   const shiftAt = (subject: Subject, stay: Stay): number => {
-    const key = `${subject.id}/${stay.id}`;
-    let shift = shifts.get(key);
+    let shift = shifts.get(stay);
     if (shift === undefined) {
       const mark = markOf.get(stay.markId)!;
       const place = drawnPlace(mark);
       shift = shiftOf(mark, place && sightOf(place, subject.heightMm, stay.fromS));
-      shifts.set(key, shift);
+      shifts.set(stay, shift);
     }
     return shift;
   };
@@ -92,7 +100,7 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
   }
 
   return {
-    headingAt,
+    headingAt: (timeS) => momentAt(timeS).headingDeg,
     markFocusMm,
     markSight,
     sightAt(subject, timeS) {
@@ -103,10 +111,11 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
       const where = whereAt(subject, timeS);
       if (floor === null || where === null) return distanceAtTime(subject, taped, timeS);
       const { from, to, progress } = where;
-      const place = placeAt(subject, markOf, timeS);
+      const place = placeOn(where, markOf);
       if (place) {
         const shift = shiftAt(subject, from);
-        return focusMm(sightOf(place, subject.heightMm, timeS)!, shift + (shiftAt(subject, to) - shift) * progress);
+        const shiftNow = progress === 0 ? shift : shift + (shiftAt(subject, to) - shift) * progress;
+        return focusMm(see(momentAt(timeS), place, subject.heightMm - floor.lensHeightMm), shiftNow);
       }
       const ends = new Map([from, to].map((stay) => [stay.markId, focusAtStay(subject, stay, timeS)]));
       return distanceAtTime(subject, ends, timeS);
@@ -120,18 +129,36 @@ function focusMm({ depthMm, tapeMm }: SightOf, shiftMm: number): number {
   return Math.max(depthMm + shiftMm * alongAxis, NEAREST_DEPTH_MM);
 }
 
-/** A place as the lens sees it. */
-function see(floor: FloorPlan, place: Place, heightMm: number, heading: number, timeS: number): SightOf {
-  const camera = cameraPlaceAt(floor, timeS);
-  const rad = (heading * Math.PI) / 180;
-  const lens = [camera.xMm, camera.yMm, floor.lensHeightMm] as const;
-  const { tapeMm, depthMm } = blockingDistance({
-    camera: lens,
-    aimAt: [camera.xMm + 1000 * Math.cos(rad), camera.yMm + 1000 * Math.sin(rad), floor.lensHeightMm],
-    subject: [place.xMm, place.yMm, heightMm],
-  });
-  const sideMm = -(place.xMm - camera.xMm) * Math.sin(rad) + (place.yMm - camera.yMm) * Math.cos(rad);
-  return { place, tapeMm, depthMm, offAxisDeg: (Math.atan2(sideMm, depthMm) * 180) / Math.PI };
+/** Where the camera is at a time, and which way it looks. */
+interface Moment {
+  readonly camera: Place;
+  readonly headingDeg: number;
+  readonly cos: number;
+  readonly sin: number;
+}
+
+const NO_CAMERA: Moment = { camera: { xMm: 0, yMm: 0 }, headingDeg: 0, cos: 1, sin: 0 };
+
+/** Frames remembered at most: several minutes at the usual rates. */
+const MOST_MOMENTS = 20_000;
+
+function momentOf(floor: FloorPlan, timeS: number, placeOf: (subjectId: string) => Place | null): Moment {
+  const headingDeg = cameraHeadingAt(floor, timeS, placeOf);
+  const rad = (headingDeg * Math.PI) / 180;
+  return { camera: cameraPlaceAt(floor, timeS), headingDeg, cos: Math.cos(rad), sin: Math.sin(rad) };
+}
+
+/** A place as the lens sees it, so much above it: `blockingDistance` for a level axis, written out because it is asked at every frame for everyone. */
+function see({ camera, cos, sin }: Moment, place: Place, upMm: number): SightOf {
+  const [dx, dy] = [place.xMm - camera.xMm, place.yMm - camera.yMm];
+  const depthMm = dx * cos + dy * sin;
+  const sideMm = dy * cos - dx * sin;
+  return {
+    place,
+    tapeMm: Math.sqrt(dx * dx + dy * dy + upMm * upMm),
+    depthMm,
+    offAxisDeg: (Math.atan2(sideMm, depthMm) * 180) / Math.PI,
+  };
 }
 
 /** Where a mark is drawn; one at infinity is nowhere on the floor. */
@@ -142,8 +169,12 @@ function drawnPlace({ place, distanceMm }: Mark): Place | null {
 /** Where someone is at a time; null unless the marks they stand at, or walk between, are drawn. */
 export function placeAt(subject: Subject, markOf: ReadonlyMap<string, Mark>, timeS: number): Place | null {
   const where = whereAt(subject, timeS);
-  if (where === null) return null;
-  const from = drawnPlace(markOf.get(where.from.markId)!);
-  const to = drawnPlace(markOf.get(where.to.markId)!);
-  return from && to && between(from, to, where.progress);
+  return where && placeOn(where, markOf);
+}
+
+function placeOn({ from, to, progress }: OnTheWay, markOf: ReadonlyMap<string, Mark>): Place | null {
+  const start = drawnPlace(markOf.get(from.markId)!);
+  if (progress === 0) return start;
+  const end = drawnPlace(markOf.get(to.markId)!);
+  return start && end && between(start, end, progress);
 }
