@@ -75,6 +75,41 @@ test('two people and a camera that moves, drawn by pointer: the distances follow
   await expect(distance(page, 'A')).toHaveText(dragged.toFixed(2));
 });
 
+test('a walk’s times and pace are typed beside its mark, an aim’s heading and pan beside it; a camera that moves is cautioned', async ({
+  heron,
+  page,
+}) => {
+  await heron.openCopy('12A', 'floor');
+  await page.getByTestId('floor-mark-B').focus();
+  const panel = page.getByRole('region', { name: 'Mark B' });
+  await panel.getByLabel('comes here at').fill('5');
+  await page.keyboard.press('Enter');
+  await panel.getByLabel('comes here at').fill('0.2');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('0.20 s does not fit: they leave the place before, or this one, then');
+  await page.keyboard.press('Escape');
+  await panel.getByRole('combobox', { name: 'walks here' }).click();
+  await page.getByTitle('steady').click();
+  await expect(page.getByRole('button', { name: 'Undo: times of Hand cart' })).toBeEnabled();
+  await page.getByLabel('heading').fill('30');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Hand cart is never in the picture')).toBeAttached();
+  await page.getByRole('slider', { name: 'Playhead' }).focus();
+  await page.keyboard.press('End');
+  await tool(page, 'Looks at').click();
+  const cart = (await page.locator('.floor-person circle').first().boundingBox())!;
+  await page.mouse.click(cart.x + cart.width / 2, cart.y + cart.height / 2);
+  await expect(page.getByText('It turns 30° in all, 56°/s at most: stand so that all of it is in reach.')).toBeVisible();
+  await page.getByLabel('the pan takes').fill('2');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('It turns 30° in all, 28°/s at most')).toBeVisible();
+  await expect(page.getByText('The camera moves in this shot')).toHaveCount(0);
+  await tool(page, 'Camera goes').click();
+  await press(page, 0.2, 0.3);
+  await expect(page.getByRole('region', { name: 'Caution' })).toContainText('have a spotter where someone goes backward');
+  await expect(page.getByRole('region', { name: 'Caution' })).toContainText('no distance here is a safety distance');
+});
+
 test('by keyboard alone: marks and the camera moved by arrow keys, figures typed', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
   await page.keyboard.press('2');

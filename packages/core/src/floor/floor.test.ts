@@ -64,8 +64,8 @@ describe('a subject over time', () => {
     markSigmaMm: 0,
     timingSigmaS: 0,
     stays: [
-      { id: '1', markId: 'far', fromS: 1, untilS: 2 },
-      { id: '2', markId: 'near', fromS: 5, untilS: 8 },
+      { id: '1', markId: 'far', fromS: 1, untilS: 2, pace: 'eased' },
+      { id: '2', markId: 'near', fromS: 5, untilS: 8, pace: 'eased' },
     ],
   };
   const at = (timeS: number) => distanceAtTime(walker, distances, timeS);
@@ -74,6 +74,13 @@ describe('a subject over time', () => {
     expect([at(0), at(1.5), at(2), at(5), at(6), at(60)]).toEqual([4200, 4200, 4200, 2050, 2050, 2050]);
     expect(at(3.5)).toBeCloseTo((4200 + 2050) / 2, 9);
     expect(at(2.5)).toBeGreaterThan(at(3));
+  });
+
+  test('at a steady pace half the time is half the way, and so is a quarter', () => {
+    const [first, second] = walker.stays;
+    const steady: Subject = { ...walker, stays: [first!, { ...second!, pace: 'steady' }] };
+    const gone = [2.75, 3.5, 4.25].map((timeS) => (4200 - distanceAtTime(steady, distances, timeS)) / (4200 - 2050));
+    expect(gone.map((share) => Number(share.toFixed(9)))).toEqual([0.25, 0.5, 0.75]);
   });
 
   test('walking is said of the walk alone', () => {

@@ -51,6 +51,7 @@ const tam = (markCount: number, heightMm = 1620): Subject => ({
     markId: `mark-${k + 1}`,
     fromS: k * 4,
     untilS: k * 4 + 2,
+    pace: 'eased',
   })),
 });
 

@@ -1,11 +1,11 @@
-import type { Place } from './place.js';
+import type { Pace, Place } from './place.js';
 
 /** A place at a time. Between two of them one moves; two at one place are a hold. */
 export interface PathKey extends Place {
   readonly id: string;
   readonly timeS: number;
-  /** How one gets here from the key before: smooth at both ends, or at one speed */
-  readonly pace: 'eased' | 'steady';
+  /** How one gets here from the key before */
+  readonly pace: Pace;
 }
 
 /** What the camera looks at: someone, wherever they go; a point; or a heading. */

@@ -37,7 +37,7 @@ export {
 } from './measuring.js';
 export { minimumJerk, MINIMUM_JERK_PEAK } from './minimumJerk.js';
 export type { RehearsalRun, RehearsalTap, RehearsedEvent } from './rehearsal.js';
-export { between, headingDeg, type Place } from './place.js';
+export { between, headingDeg, type Pace, type Place } from './place.js';
 export {
   ASSUMED_MARK_SIGMA_MM,
   ASSUMED_TIMING_SIGMA_S,

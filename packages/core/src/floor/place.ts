@@ -12,3 +12,6 @@ export function between(from: Place, to: Place, progress: number): Place {
 export function headingDeg(from: Place, to: Place): number {
   return (Math.atan2(to.yMm - from.yMm, to.xMm - from.xMm) * 180) / Math.PI;
 }
+
+/** How one gets from place to place: smooth at both ends, or at one speed. */
+export type Pace = 'eased' | 'steady';

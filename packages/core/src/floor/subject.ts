@@ -1,4 +1,5 @@
 import { minimumJerk } from './minimumJerk.js';
+import type { Pace } from './place.js';
 
 /** How well people hit a mark, and their time, until it is known better: assumptions, shown as such. */
 export const ASSUMED_MARK_SIGMA_MM = 50;
@@ -12,6 +13,8 @@ export interface Stay {
   readonly fromS: number;
   /** Leaves at this time; the last stay also covers what is after it */
   readonly untilS: number;
+  /** How they walk here from the stay before */
+  readonly pace: Pace;
 }
 
 /** Someone or something that must be sharp at some time. */
@@ -26,7 +29,7 @@ export interface Subject {
   readonly markSigmaMm: number;
   /** How early or late they are: one standard deviation, assumed until it is rehearsed */
   readonly timingSigmaS: number;
-  /** In order of time, not overlapping. Between two stays the subject walks, smooth at both ends. */
+  /** In order of time, not overlapping. Between two stays the subject walks. */
   readonly stays: readonly Stay[];
 }
 
@@ -44,7 +47,8 @@ export function whereAt({ stays }: Subject, timeS: number): OnTheWay | null {
   for (const to of stays) {
     if (timeS < to.fromS) {
       if (to === from || timeS <= from.untilS) break;
-      return { from, to, progress: minimumJerk((timeS - from.untilS) / (to.fromS - from.untilS)) };
+      const progress = (timeS - from.untilS) / (to.fromS - from.untilS);
+      return { from, to, progress: to.pace === 'steady' ? progress : minimumJerk(progress) };
     }
     from = to;
   }

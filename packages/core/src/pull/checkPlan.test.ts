@@ -118,7 +118,7 @@ test('nobody walks to infinity', () => {
   const [first, second] = plan.subjects;
   const stays = [
     { ...first!.stays[0]!, untilS: 2 },
-    { id: 'stay-2', markId: 'mark-2', fromS: 5, untilS: 10 },
+    { id: 'stay-2', markId: 'mark-2', fromS: 5, untilS: 10, pace: 'eased' },
   ];
   const marks = [plan.marks[0]!, { ...plan.marks[1]!, distanceMm: null }];
   expect(checkPlan({ ...plan, marks, subjects: [{ ...first!, stays }, second!] })).toMatchObject([

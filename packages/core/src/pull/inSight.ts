@@ -1,4 +1,4 @@
-import { cameraPlaceAt, type Subject } from '../floor/index.js';
+import { cameraPlaceAt, shortestTurnDeg, type Subject } from '../floor/index.js';
 import { ringOf } from '../kit/index.js';
 import { frameCount as countFrames } from '../units/index.js';
 import { halfViewDeg } from './opticsTrack.js';
@@ -64,6 +64,32 @@ export function floorTimes({ floor, subjects }: ShotPlan): number[] {
       ...subjects.flatMap(({ stays }) => stays.flatMap(({ fromS, untilS }) => [fromS, untilS])),
     ]),
   ].sort((a, b) => a - b);
+}
+
+/** How far the camera turns in a shot: what whoever turns it must be able to cover without moving their feet. */
+export interface FieldOfAction {
+  /** The outermost headings, in degrees; to the left is more */
+  readonly fromDeg: number;
+  readonly toDeg: number;
+  /** Between them; more than a full turn where it goes round */
+  readonly turnDeg: number;
+  readonly fastestDegPerS: number;
+}
+
+/** How far, and how fast, the camera turns, frame by frame. */
+export function fieldOfAction(plan: ShotPlan): FieldOfAction {
+  const { headingAt } = planDistances(plan);
+  const frames = countFrames(plan.durationS, plan.captureFps);
+  let [heading, low, high, fastest] = [headingAt(0), headingAt(0), headingAt(0), 0];
+  for (let frame = 1; frame < frames; frame++) {
+    // unrolled: a camera that goes on round past half a turn has gone that much farther
+    const turn = shortestTurnDeg(heading, headingAt(frame / plan.captureFps));
+    heading += turn;
+    low = Math.min(low, heading);
+    high = Math.max(high, heading);
+    fastest = Math.max(fastest, Math.abs(turn) * plan.captureFps);
+  }
+  return { fromDeg: low, toDeg: high, turnDeg: high - low, fastestDegPerS: fastest };
 }
 
 /** How someone moves as the camera sees it, in mm a second. */

@@ -9,6 +9,8 @@ export { landingWindow, type LandingWindow } from './landingWindow.js';
 export { focalLengthAt, halfViewDeg, isSteady, stopAt, zoneLensAt } from './opticsTrack.js';
 export { type MissAllowance, missAllowance } from './allowance.js';
 export {
+  fieldOfAction,
+  type FieldOfAction,
   floorTimes,
   framedSpans,
   isInFrame,
@@ -31,7 +33,7 @@ export {
 export { type StandIn, standIns } from './standIns.js';
 export { planDistances } from './planDistances.js';
 export { PLAN_LIMITS } from './planLimits.js';
-export { LOCAL_RULES, planNotes, type PlanNote } from './planNotes.js';
+export { LOCAL_RULES, movingCaution, planNotes, type PlanNote } from './planNotes.js';
 export {
   ASSUMED_CUE_SIGMA_S,
   type Beat,

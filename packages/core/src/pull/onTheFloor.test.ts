@@ -9,6 +9,8 @@ import {
   addSubjectAt,
   changeCameraKey,
   changeLandmark,
+  changeAim,
+  fieldOfAction,
   floorTimes,
   framedSpans,
   isInFrame,
@@ -168,6 +170,27 @@ describe('what the lens sees', () => {
     expect(motionOf(steady, plan.subjects[0]!, 2)!.alongMmPerS).toBeCloseTo(-500, 6);
     expect(motionOf(twoPeople(), twoPeople().subjects[0]!, 1)).toBeNull();
   });
+});
+
+test('the field of action is how far the camera turns, however it goes round', () => {
+  const base = addSubjectAt(newPlan(), 'Ines', at(3000, 0));
+  expect(fieldOfAction(base)).toEqual({ fromDeg: 0, toDeg: 0, turnDeg: 0, fastestDegPerS: 0 });
+  const panned = setAim(setAim(base, { kind: 'heading', deg: 40 }, 4, true, 2), { kind: 'heading', deg: -20 }, 8, true, 2);
+  const field = fieldOfAction(panned);
+  expect([field.fromDeg, field.toDeg, field.turnDeg].map(Math.round)).toEqual([-20, 40, 60]);
+  // 60° in two seconds at minimum jerk: 1.875 times the mean speed
+  expect(field.fastestDegPerS).toBeCloseTo((60 / 2) * 1.875, 0);
+  const round = [120, 240, 360].reduce((plan, deg, k) => setAim(plan, { kind: 'heading', deg }, 3 * (k + 1), true, 2), base);
+  expect(fieldOfAction(round).turnDeg).toBeCloseTo(360, 6);
+});
+
+test('an aim is moved in time between its neighbours, its pan no longer than there is time, its heading typed', () => {
+  const plan = setAim(addSubjectAt(newPlan(), 'Ines', at(3000, 0)), { kind: 'subject', subjectId: 'subject-1' }, 4, true);
+  const [first, second] = plan.floor!.aims;
+  expect(changeAim(plan, second!.id, { timeS: 99, panS: 99 }).floor!.aims[1]).toMatchObject({ timeS: 10, panS: 10 });
+  expect(changeAim(plan, first!.id, { timeS: 7, panS: 3 }).floor!.aims[0]).toMatchObject({ timeS: 3.98, panS: 0 });
+  expect(changeAim(plan, second!.id, { deg: 900 }).floor!.aims[1]!.at).toEqual({ kind: 'heading', deg: 720 });
+  expect(changeAim(twoPeople(), 'aim-1', { deg: 1 })).toEqual(twoPeople());
 });
 
 test('where nobody can be focused on is told apart: behind the camera, on top of it, or too near', () => {

@@ -5,11 +5,13 @@ import {
   addRack,
   addSubject,
   marksHold,
+  moveCameraTo,
   planNotes,
   setLens,
   setStop,
   type ShotPlan,
   staleMarks,
+  startFloor,
   takeLens,
   takeRig,
   takeWheel,
@@ -61,6 +63,17 @@ describe('what the gear says against the plan', () => {
       expect(cautions.every(({ text }) => !/\d+(\.\d+)? ?(m|cm|ft)\b/.test(text))).toBe(true);
     }
   });
+});
+
+test('a camera that moves is said once, with who decides; one that stands is not', () => {
+  const moving = moveCameraTo(startFloor(twoPeople()), { xMm: 500, yMm: 0 }, 4);
+  const [note, ...others] = planNotes(moving, { shutterAngleDeg: 180 });
+  expect(note).toMatchObject({ code: 'camera-moves', kind: 'caution', text: expect.stringContaining('safety lead') });
+  expect(others).toEqual([]);
+  expect(codes(startFloor(twoPeople()))).toEqual([]);
+  const walkedWith = takeRig(moving, null, presetRig('R', 'handheld', 'alone'));
+  expect(codes(walkedWith)).toContain('walking');
+  expect(codes(walkedWith)).not.toContain('camera-moves');
 });
 
 describe('hard stops', () => {

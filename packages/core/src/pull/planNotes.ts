@@ -1,5 +1,5 @@
 import { airyDiameterMm } from '../optics/index.js';
-import { fNumberOf, isZoom, missingParts, OUT_OF_REACH } from '../kit/index.js';
+import { fNumberOf, isZoom, missingParts, OUT_OF_REACH, type Support } from '../kit/index.js';
 import { stopNotes } from './stopNotes.js';
 import { planCircleMm, type ShotPlan } from './shotPlan.js';
 
@@ -19,8 +19,17 @@ export const LOCAL_RULES = 'Local rules and the production’s safety lead decid
  * @param production - `shutterAngleDeg`, the angle the production is shot at
  */
 export function planNotes(plan: ShotPlan, production: { readonly shutterAngleDeg: number }): PlanNote[] {
-  return [...ringNotes(plan), ...stopNotes(plan), ...rigNotes(plan), ...pictureNotes(plan, production.shutterAngleDeg)];
+  return [
+    ...ringNotes(plan),
+    ...stopNotes(plan),
+    ...movementNotes(plan),
+    ...rigNotes(plan),
+    ...pictureNotes(plan, production.shutterAngleDeg),
+  ];
 }
+
+/** What people hold while they walk. */
+const WALKED_WITH: readonly Support[] = ['handheld', 'shoulder', 'palm-and-fingers', 'stabiliser'];
 
 function ringNotes({ optics, marks, line, wheel }: ShotPlan): PlanNote[] {
   const { lens, zooms } = optics;
@@ -98,7 +107,7 @@ function rigNotes({ rig, optics, line, method, wheel }: ShotPlan): PlanNote[] {
         text: 'Steadying that goes by one focal length can’t follow a zoom, and the balance shifts with the lens.',
       });
   }
-  if (['handheld', 'shoulder', 'palm-and-fingers', 'stabiliser'].includes(rig.support))
+  if (WALKED_WITH.includes(rig.support))
     notes.push({
       code: 'walking',
       kind: 'caution',
@@ -116,6 +125,22 @@ function rigNotes({ rig, optics, line, method, wheel }: ShotPlan): PlanNote[] {
   if (missing.length > 0)
     notes.push({ code: 'missing-parts', kind: 'doubt', text: `Not there yet for ${rig.name}: ${missing.join(', ')}.` });
   return notes;
+}
+
+/** What people need to hear where the camera goes somewhere; null where it stands. */
+export function movingCaution({ floor }: Pick<ShotPlan, 'floor'>): string | null {
+  const [first, ...others] = floor?.camera ?? [];
+  const moves = first !== undefined && others.some((key) => key.xMm !== first.xMm || key.yMm !== first.yMm);
+  return moves
+    ? `The camera moves in this shot: walk its way before rolling, clear it, and have a spotter where someone goes backward. ${LOCAL_RULES}`
+    : null;
+}
+
+/** Said once: by the rig where there is one that is walked with. */
+function movementNotes(plan: ShotPlan): PlanNote[] {
+  const text = movingCaution(plan);
+  if (text === null || (plan.rig && WALKED_WITH.includes(plan.rig.support))) return [];
+  return [{ code: 'camera-moves', kind: 'caution', text }];
 }
 
 /** From here on holding a rig through a day of takes tires most people: a reminder, no limit of anyone's. */

@@ -66,11 +66,12 @@ const exposure = object<ShotExposure>({
   ndStops: quantity(LIMITS.ndStops),
 });
 
+const pace = oneOf('eased', 'steady');
 const placeFields = { xMm: quantity(LIMITS.placeMm), yMm: quantity(LIMITS.placeMm) };
 const place = object<Place>(placeFields);
 
 const floor = object<FloorPlan>({
-  camera: list(object<PathKey>({ id, timeS: time, ...placeFields, pace: oneOf('eased', 'steady') }), LIMITS.cameraKeys),
+  camera: list(object<PathKey>({ id, timeS: time, ...placeFields, pace }), LIMITS.cameraKeys),
   lensHeightMm: quantity(LIMITS.heightMm),
   aims: list(
     object<AimKey>({
@@ -110,7 +111,7 @@ const floor = object<FloorPlan>({
   ),
 });
 
-const stay = object<Stay>({ id, markId: id, fromS: time, untilS: time });
+const stay = object<Stay>({ id, markId: id, fromS: time, untilS: time, pace });
 
 const subject = object<Subject>({
   id,

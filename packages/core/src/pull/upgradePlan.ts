@@ -79,6 +79,7 @@ function fromThird(plan: Json): Json {
       ...subject,
       markSigmaMm: ASSUMED_MARK_SIGMA_MM,
       timingSigmaS: ASSUMED_TIMING_SIGMA_S,
+      stays: itemsOf(subject, 'stays').map((stay) => ({ ...stay, pace: 'eased' })),
     })),
     marks: itemsOf(plan, 'marks').map((mark) => ({ ...PLAIN_MARK, ...mark })),
     line: { ...line, moves: itemsOf(line, 'moves').map((move) => ({ ...move, cueSigmaS: ASSUMED_CUE_SIGMA_S })) },

@@ -1,40 +1,100 @@
-import { type AimKey, removeAim, type ShotPlan } from '@still-heron/core';
-import { useAppDispatch } from '../../app/store';
-import { editPlan } from '../shot/shotSlice';
+import { type AimKey, changeAim, fieldOfAction, PLAN_LIMITS, removeAim, type ShotPlan } from '@still-heron/core';
+import { useMemo } from 'react';
+import { NumberField } from '../../fields/NumberField';
+import { TimeField } from '../../fields/TimeField';
+import { useEdit } from '../setup/useEdit';
 
-/** Where the camera looks, in order of time. */
+/** Where the camera looks, in order of time, and how far it turns in all. */
 export function Aims({ plan }: { readonly plan: ShotPlan }) {
-  const dispatch = useAppDispatch();
   const { aims } = plan.floor!;
+  const field = useMemo(() => fieldOfAction(plan), [plan]);
   return (
     <section>
       <h2>It looks</h2>
-      <ul className="aim-list">
-        {aims.map((aim) => (
-          <li key={aim.id}>
-            <span>
-              {aims.length > 1 && <span className="figure">{aim.timeS.toFixed(1)} s </span>}
-              {aimWords(aim.at, plan)}
-            </span>
-            {aims.length > 1 && (
-              <button
-                type="button"
-                className="quiet"
-                aria-label={`Remove the aim at ${aim.timeS.toFixed(1)} s`}
-                onClick={() => dispatch(editPlan('remove an aim', (now) => removeAim(now, aim.id)))}
-              >
-                ✕
-              </button>
-            )}
-          </li>
+      <ol className="aim-list">
+        {aims.map((aim, index) => (
+          <AimRow key={aim.id} aim={aim} before={aims[index - 1]} after={aims[index + 1]} plan={plan} />
         ))}
-      </ul>
+      </ol>
+      {field.turnDeg >= 0.5 && (
+        <p className="haze">
+          It turns {field.turnDeg.toFixed(0)}° in all, {field.fastestDegPerS.toFixed(0)}°/s at most: stand so that all of it is in
+          reach.
+        </p>
+      )}
     </section>
+  );
+}
+
+interface RowProps {
+  readonly aim: AimKey;
+  readonly before: AimKey | undefined;
+  readonly after: AimKey | undefined;
+  readonly plan: ShotPlan;
+}
+
+function AimRow({ aim, before, after, plan }: RowProps) {
+  const edit = useEdit();
+  const change = (changes: Parameters<typeof changeAim>[2], gesture?: string) =>
+    edit('where the camera looks', (now) => changeAim(now, aim.id, changes), gesture);
+  return (
+    <li>
+      <span className="aim-words">
+        {aimWords(aim.at, plan)}
+        {before && (
+          <button
+            type="button"
+            className="quiet"
+            aria-label={`Remove the aim at ${aim.timeS.toFixed(1)} s`}
+            onClick={() => edit('remove an aim', (now) => removeAim(now, aim.id))}
+          >
+            ✕
+          </button>
+        )}
+      </span>
+      <div className="field-pair">
+        {aim.at.kind === 'heading' && (
+          <NumberField
+            label="heading"
+            unit="°"
+            step={5}
+            decimals={1}
+            {...PLAN_LIMITS.headingDeg}
+            value={aim.at.deg}
+            onChange={(deg, gesture) => change({ deg }, gesture)}
+          />
+        )}
+        {before && (
+          <>
+            <TimeField
+              label="from"
+              timeS={aim.timeS}
+              captureFps={plan.captureFps}
+              decimals={2}
+              minS={before.timeS + 0.02}
+              maxS={after ? after.timeS - 0.02 : plan.durationS}
+              why="another aim is reached then"
+              onChange={(timeS, gesture) => change({ timeS }, gesture)}
+            />
+            <TimeField
+              label="the pan takes"
+              timeS={aim.panS}
+              captureFps={plan.captureFps}
+              decimals={2}
+              minS={0}
+              maxS={aim.timeS - before.timeS}
+              why="the aim before it begins then"
+              onChange={(panS, gesture) => change({ panS }, gesture)}
+            />
+          </>
+        )}
+      </div>
+    </li>
   );
 }
 
 function aimWords(at: AimKey['at'], plan: ShotPlan): string {
   if (at.kind === 'subject')
     return `at ${plan.subjects.find(({ id }) => id === at.subjectId)?.name ?? 'someone'}, wherever they go`;
-  return at.kind === 'point' ? 'at a point' : `straight ahead, ${Math.round(at.deg)}°`;
+  return at.kind === 'point' ? 'at a point' : 'straight ahead';
 }

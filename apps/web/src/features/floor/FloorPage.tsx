@@ -1,4 +1,4 @@
-import { evaluatePull, layPicture, type Place, scalePicture, type ShotPlan, startFloor } from '@still-heron/core';
+import { layPicture, type Place, scalePicture, type ShotPlan, startFloor } from '@still-heron/core';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { sendPicture } from '../../api/pictures';
@@ -50,7 +50,7 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
   useKeys('m', () => setMode(mode === 'moves' ? 'draw' : 'moves'));
   const preview = mode === 'moves' ? move.laid : null;
   const shown = preview?.plan ?? plan;
-  const verdict = preview ? evaluatePull(preview.plan) : (judged?.verdict ?? null);
+  const verdict = preview?.verdict ?? judged?.verdict;
   const isJudged = verdict?.status === 'judged' ? verdict : null;
   const pickMode = (picked: FloorMode) => {
     setMode(picked);

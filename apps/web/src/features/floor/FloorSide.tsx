@@ -1,4 +1,4 @@
-import { clearFloor, setLensHeight, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { clearFloor, movingCaution, setLensHeight, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { Button } from 'antd';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import type { Measuring } from '../marks/useMeasuring';
@@ -27,6 +27,7 @@ export function FloorSide({ plan, units, measuring, onScale }: Props) {
   const dispatch = useAppDispatch();
   const held = useAppSelector(selectHeld);
   const floor = plan.floor!;
+  const caution = movingCaution(plan);
   const [only] = held.length === 1 ? held : [];
   const key = floor.camera.find(({ id }) => only?.kind === 'camera' && id === only.id);
   const landmark = floor.landmarks.find(({ id }) => only?.kind === 'landmark' && id === only.id);
@@ -39,6 +40,11 @@ export function FloorSide({ plan, units, measuring, onScale }: Props) {
       {mark && <MarkPanel key={mark.id} mark={mark} plan={plan} units={units} measuring={measuring} />}
       <MarkDistances plan={plan} units={units} />
       <Aims plan={plan} />
+      {caution !== null && (
+        <section aria-label="Caution">
+          <p className="move-caution">{caution}</p>
+        </section>
+      )}
       {floor.picture && <PictureFields picture={floor.picture} units={units} onScale={onScale} />}
       <section>
         <h2>Lens</h2>

@@ -89,8 +89,8 @@ export function FloorTools({ plan, tool, mode, onTool, onMode, onPicture }: Prop
   );
 }
 
-/** Who goes next: who is selected, or the only one there is. */
+/** Who goes next: who is selected, or the first there is. */
 export function useWalker(plan: ShotPlan): Subject | undefined {
   const selection = useAppSelector(selectSelection);
-  return selectedSubject(plan, selection) ?? (plan.subjects.length === 1 ? plan.subjects[0] : undefined);
+  return selectedSubject(plan, selection) ?? plan.subjects[0];
 }

@@ -52,6 +52,7 @@ export function MarkDistances({ plan, units }: Props) {
               <small>
                 {mark.method === 'drawn' ? 'drawn' : `by ${METHOD_WORDS[mark.method]}`}
                 {mark.isSimulated && <span className="tone-edge"> · simulated</span>}
+                {mark.stale && <span className="tone-edge"> · stale</span>}
                 {isBehind && <span className="tone-soft"> · behind the camera</span>}
                 {isOffAxis && (
                   <>

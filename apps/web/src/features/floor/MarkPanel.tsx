@@ -1,4 +1,4 @@
-import { type Mark, PLAN_LIMITS, setSubjectHeight, changeSubject, MM_PER_INCH } from '@still-heron/core';
+import { type Mark, placeMark, PLAN_LIMITS, setSubjectHeight, changeSubject, MM_PER_INCH } from '@still-heron/core';
 import { NumberField } from '../../fields/NumberField';
 import { MarkAllowance } from '../marks/MarkAllowance';
 import { MarkDisagreement } from '../marks/MarkDisagreement';
@@ -12,6 +12,8 @@ import { SubjectName } from '../pull/SubjectName';
 import { useEdit } from '../setup/useEdit';
 import { FloorLength } from './FloorLength';
 import type { FloorSideProps } from './FloorSide';
+import { PlaceFields } from './PlaceFields';
+import { StayTimes } from './StayTimes';
 import '../marks/marks.css';
 
 interface Props extends FloorSideProps {
@@ -41,6 +43,7 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
             />
           </div>
         )}
+        <StayTimes mark={mark} plan={plan} />
         <MarkMeasure mark={mark} units={units} measuring={measuring} />
         <MarkDisagreement mark={mark} plan={plan} units={units} />
       </section>
@@ -56,6 +59,17 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
       <section>
         <details className="more-of-it">
           <summary>On the floor, and what to ask for</summary>
+          {mark.place && (
+            <div className="field-pair">
+              <PlaceFields
+                place={mark.place}
+                units={units}
+                onChange={(place, gesture) =>
+                  edit(`move mark ${mark.letter}`, (now) => placeMark(now, mark.id, { ...mark.place!, ...place }), gesture)
+                }
+              />
+            </div>
+          )}
           <MarkOnFloor mark={mark} plan={plan} />
         </details>
         <details className="more-of-it">

@@ -16,6 +16,7 @@ import { TextField } from '../../fields/TextField';
 import { TimeField } from '../../fields/TimeField';
 import { editPlan } from '../shot/shotSlice';
 import { FloorLength } from './FloorLength';
+import { PlaceFields } from './PlaceFields';
 
 interface PlanFieldsProps {
   readonly plan: ShotPlan;
@@ -33,20 +34,7 @@ export function CameraKeyFields({ cameraKey, plan, units }: PlanFieldsProps & { 
     <section aria-label="Key of the camera">
       <h2>Camera at {cameraKey.timeS.toFixed(1)} s</h2>
       <div className="field-pair">
-        <FloorLength
-          label="to the right"
-          mm={cameraKey.xMm}
-          units={units}
-          isPlace
-          onChange={(xMm, gesture) => change({ xMm }, gesture)}
-        />
-        <FloorLength
-          label="up the page"
-          mm={cameraKey.yMm}
-          units={units}
-          isPlace
-          onChange={(yMm, gesture) => change({ yMm }, gesture)}
-        />
+        <PlaceFields place={cameraKey} units={units} onChange={change} />
         <TimeField
           label="comes here at"
           timeS={cameraKey.timeS}
@@ -91,6 +79,7 @@ export function LandmarkFields({ landmark, units }: { readonly landmark: Landmar
         onChange={(name) => change({ name })}
       />
       <div className="field-pair">
+        <PlaceFields place={landmark} units={units} onChange={change} />
         <FloorLength
           label={landmark.shape === 'post' ? 'across' : 'long'}
           mm={landmark.widthMm}

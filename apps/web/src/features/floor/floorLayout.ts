@@ -55,20 +55,32 @@ export interface FloorScene {
 const REACH_MM = 60_000;
 const GRIDS_MM = [100, 250, 500, 1000, 2500, 5000, 10_000, 25_000, 50_000, 100_000];
 
-/** Shows all there is on the floor, with room around it. */
+/** What is shown of an empty floor: room for a shot before a camera that looks along x. */
+const ROOM = { behindMm: 1200, aheadMm: 6800, besideMm: 2200 };
+/** Room kept round what stands outermost. */
+const MARGIN_MM = 900;
+const LARGEST_PX_PER_MM = 0.4;
+
+/** Shows all there is on the floor, with room around it; of one where little stands, room enough to put more. */
 export function fittedView(plan: ShotPlan, { width, height }: Size): FloorView {
-  const places: Place[] = [
-    ...(plan.floor?.camera ?? [{ xMm: 0, yMm: 0 }]),
-    ...(plan.floor?.landmarks ?? []),
-    ...plan.marks.flatMap(({ place }) => (place ? [place] : [])),
-  ];
-  const xs = places.map(({ xMm }) => xMm);
-  const ys = places.map(({ yMm }) => yMm);
-  const [left, right] = [Math.min(...xs) - 900, Math.max(...xs) + 1400];
-  const [low, high] = [Math.min(...ys) - 1500, Math.max(...ys) + 1500];
+  const camera = plan.floor?.camera ?? [{ xMm: 0, yMm: 0 }];
+  const things: Place[] = [...(plan.floor?.landmarks ?? []), ...plan.marks.flatMap(({ place }) => (place ? [place] : []))];
+  const places = [...camera, ...things];
+  const [first] = camera;
+  const room: Place[] =
+    things.length > 2
+      ? []
+      : [
+          { xMm: first!.xMm - ROOM.behindMm + MARGIN_MM, yMm: first!.yMm - ROOM.besideMm + MARGIN_MM },
+          { xMm: first!.xMm + ROOM.aheadMm - MARGIN_MM, yMm: first!.yMm + ROOM.besideMm - MARGIN_MM },
+        ];
+  const xs = [...places, ...room].map(({ xMm }) => xMm);
+  const ys = [...places, ...room].map(({ yMm }) => yMm);
+  const [left, right] = [Math.min(...xs) - MARGIN_MM, Math.max(...xs) + MARGIN_MM];
+  const [low, high] = [Math.min(...ys) - MARGIN_MM, Math.max(...ys) + MARGIN_MM];
   return {
     centre: { xMm: (left + right) / 2, yMm: (low + high) / 2 },
-    pxPerMm: Math.min(width / (right - left), height / (high - low), 0.4),
+    pxPerMm: Math.min(width / (right - left), height / (high - low), LARGEST_PX_PER_MM),
   };
 }
 

@@ -1,7 +1,16 @@
-import { addLandmark, addSubjectAt, moveCameraTo, type Place, setAim, type ShotPlan, walkTo } from '@still-heron/core';
-import { useAppDispatch, useAppSelector } from '../../app/store';
-import { selectSession } from '../shot/sessionSlice';
-import { editPlan } from '../shot/shotSlice';
+import {
+  addLandmark,
+  addSubjectAt,
+  type FloorItem,
+  moveCameraTo,
+  type Place,
+  setAim,
+  type ShotPlan,
+  walkTo,
+} from '@still-heron/core';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
+import { itemSelected, selectSession } from '../shot/sessionSlice';
+import { editPlan, selectPlan } from '../shot/shotSlice';
 import type { FloorLayout } from './floorLayout';
 import { type ToolName, useWalker } from './FloorTools';
 
@@ -15,18 +24,29 @@ export function useFloorTool(plan: ShotPlan, layout: FloorLayout, tool: ToolName
   const dispatch = useAppDispatch();
   const { timeS } = useAppSelector(selectSession);
   const walker = useWalker(plan);
+  const store = useAppStore();
+  /** What was just put down is what one goes on with. */
+  const select = (kind: FloorItem['kind'], idOf: (plan: ShotPlan) => string | undefined) => {
+    const id = idOf(selectPlan(store.getState())!);
+    if (id !== undefined) dispatch(itemSelected({ kind, id }));
+  };
+  const lastMark = ({ marks }: ShotPlan) => marks[marks.length - 1]?.id;
   return (place) => {
     switch (tool) {
       case 'someone': {
         const name = `Someone ${plan.subjects.length + 1}`;
         dispatch(editPlan(`put ${name} down`, (now) => addSubjectAt(now, name, place)));
+        select('mark', lastMark);
         break;
       }
       case 'walk':
-        if (walker) dispatch(editPlan(`${walker.name} goes on`, (now) => walkTo(now, walker.id, place, timeS)));
+        if (!walker) break;
+        dispatch(editPlan(`${walker.name} goes on`, (now) => walkTo(now, walker.id, place, timeS)));
+        select('mark', lastMark);
         break;
       case 'camera':
         dispatch(editPlan('the camera goes', (now) => moveCameraTo(now, place, timeS)));
+        select('camera', ({ floor }) => floor?.camera.find((key) => Math.abs(key.timeS - timeS) < 0.03)?.id);
         break;
       case 'aim': {
         const near = layout.subjects.find(({ now }) => {
@@ -45,6 +65,7 @@ export function useFloorTool(plan: ShotPlan, layout: FloorLayout, tool: ToolName
         dispatch(
           editPlan(`a ${tool}`, (now) => addLandmark(now, tool, `${tool} ${(now.floor?.landmarks.length ?? 0) + 1}`, place)),
         );
+        select('landmark', ({ floor }) => floor?.landmarks[floor.landmarks.length - 1]?.id);
         break;
       case 'scale':
       case null:

@@ -1,6 +1,8 @@
 import {
+  evaluatePull,
   layStaging,
   type LaidMove,
+  type PullVerdict,
   type ShotPlan,
   type Staging,
   type StagingFigure,
@@ -14,15 +16,22 @@ import { editPlan } from '../shot/shotSlice';
 import type { MoveDraft } from './MovesPanel';
 import { selectedSubject } from './selectedSubject';
 
+interface TriedMove extends LaidMove {
+  readonly figures: readonly StagingFigure[];
+  readonly values: StagingValues;
+  readonly verdict: PullVerdict;
+}
+
 /** A move that is tried out on the plan without being in it yet. */
 export function useMoveDraft(plan: ShotPlan) {
   const dispatch = useAppDispatch();
   const store = useAppStore();
   const [draft, setDraft] = useState<MoveDraft | null>(null);
-  const laid = useMemo((): (LaidMove & { figures: readonly StagingFigure[]; values: StagingValues }) | null => {
+  const laid = useMemo((): TriedMove | null => {
     if (!draft) return null;
     const values = { ...usualValues(draft.staging, plan, draft), ...draft.values };
-    return { ...layStaging(draft.staging, plan, draft, values), values };
+    const tried = layStaging(draft.staging, plan, draft, values);
+    return { ...tried, values, verdict: evaluatePull(tried.plan) };
   }, [draft, plan]);
 
   function pick(staging: Staging | null): void {

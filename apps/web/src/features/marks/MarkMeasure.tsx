@@ -2,6 +2,7 @@ import { changeMark, formatGap, type Mark, type UnitSystem } from '@still-heron/
 import { Button } from 'antd';
 import { DistanceField } from '../../fields/DistanceField';
 import { useEdit } from '../setup/useEdit';
+import { StaleMark } from './StaleMark';
 import type { Measuring } from './useMeasuring';
 import { METHOD_WORDS } from './words';
 
@@ -37,6 +38,7 @@ export function MarkMeasure({ mark, units, measuring }: Props) {
           )
         }
       />
+      <StaleMark mark={mark} />
       <div className="mark-devices">
         <Button size="small" onClick={() => measuring.measure('tape', mark)}>
           Tape it <kbd className="key">T</kbd>

@@ -6,7 +6,6 @@ import {
   formatGap,
   landingWindow,
   type Mark,
-  marksHold,
   ringOf,
   type ShotPlan,
   type UnitSystem,
@@ -18,6 +17,7 @@ import { currentColour } from '../../charts/currentColour';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { DistanceField } from '../../fields/DistanceField';
 import { Explain } from '../../fields/Explain';
+import { StaleMark } from '../marks/StaleMark';
 import { itemSelected, selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
 
@@ -75,26 +75,9 @@ function MarkRow({ mark, plan, units }: Props & { readonly mark: Mark }) {
         }
         testId={`mark-${mark.letter}`}
       />
-      {mark.stale !== null && <Stale mark={mark} />}
+      <StaleMark mark={mark} />
       <Room mark={mark} plan={plan} units={units} />
     </li>
-  );
-}
-
-/** A distance that was measured before something changed: typed anew it holds, or it is said to. */
-function Stale({ mark }: { readonly mark: Mark }) {
-  const dispatch = useAppDispatch();
-  return (
-    <p className="mark-stale">
-      stale: {mark.stale === 'camera' ? 'camera moved' : 'lens changed'}
-      <button
-        type="button"
-        className="quiet"
-        onClick={() => dispatch(editPlan(`${mark.letter} still holds`, (now) => marksHold(now, mark.id)))}
-      >
-        It still holds
-      </button>
-    </p>
   );
 }
 

@@ -59,6 +59,28 @@ export function setAim(plan: ShotPlan, at: AimKey['at'], atS = 0, isNew = false,
   });
 }
 
+/** Changes when an aim is reached (between its neighbours), how long the pan to it takes, or its heading. */
+export function changeAim(plan: ShotPlan, id: string, changes: { timeS?: number; panS?: number; deg?: number }): ShotPlan {
+  return withFloor(plan, (floor) => {
+    const at = floor.aims.findIndex((aim) => aim.id === id);
+    const lowS = at > 0 ? floor.aims[at - 1]!.timeS + SAME_TIME_S : 0;
+    const highS = at >= 0 && at < floor.aims.length - 1 ? floor.aims[at + 1]!.timeS - SAME_TIME_S : plan.durationS;
+    return {
+      ...floor,
+      aims: withItem(floor.aims, id, (aim) => {
+        const timeS = lowS > highS ? aim.timeS : clamp(changes.timeS ?? aim.timeS, lowS, highS);
+        const panS = clamp(changes.panS ?? aim.panS, 0, at > 0 ? timeS - floor.aims[at - 1]!.timeS : 0);
+        return {
+          ...aim,
+          timeS,
+          panS,
+          at: changes.deg === undefined ? aim.at : clampedAim({ kind: 'heading', deg: changes.deg }),
+        };
+      }),
+    };
+  });
+}
+
 /** Takes an aim away; the last one stays. */
 export function removeAim(plan: ShotPlan, id: string): ShotPlan {
   return withFloor(plan, (floor) => (floor.aims.length > 1 ? { ...floor, aims: without(floor.aims, id) } : floor));

@@ -3,7 +3,7 @@ import { PLAN_LIMITS as LIMITS } from '../planLimits.js';
 import type { ShotPlan } from '../shotPlan.js';
 import { clamp, nextId, withItem } from './ids.js';
 import { redrawn } from './redrawn.js';
-import { markFor } from './marks.js';
+import { drawnAt, markFor } from './marks.js';
 import { addSubject } from './subjects.js';
 import { clampedPlace, withFloor } from './withFloor.js';
 
@@ -66,7 +66,7 @@ export function goByDrawing(plan: ShotPlan, markId: string): ShotPlan {
   return redrawn({
     ...plan,
     marks: withItem(plan.marks, markId, (mark) =>
-      mark.place === null ? mark : { ...mark, method: 'drawn', stale: null, distanceMm: LIMITS.distanceMm.min },
+      mark.place === null ? mark : { ...drawnAt(mark, mark.place), distanceMm: LIMITS.distanceMm.min },
     ),
   });
 }
@@ -78,7 +78,7 @@ export function addSubjectAt(plan: ShotPlan, name: string, place: Place): ShotPl
   const mark = added.marks[added.marks.length - 1]!;
   return redrawn({
     ...added,
-    marks: withItem(added.marks, mark.id, (item) => ({ ...item, method: 'drawn', place: clampedPlace(place) })),
+    marks: withItem(added.marks, mark.id, (item) => drawnAt(item, place)),
   });
 }
 
@@ -87,11 +87,11 @@ export function walkTo(plan: ShotPlan, subjectId: string, place: Place, atS: num
   const subject = plan.subjects.find(({ id }) => id === subjectId);
   if (!subject || subject.stays.length === 0 || plan.marks.length >= LIMITS.marks.max || subject.stays.length >= LIMITS.stays.max)
     return plan;
-  const mark: Mark = { ...markFor(plan, subjectId, 1000), method: 'drawn', place: clampedPlace(place) };
+  const mark = drawnAt(markFor(plan, subjectId, 1000), place);
   const before = subject.stays[subject.stays.length - 1]!;
   const fromS = clamp(atS, before.fromS, plan.durationS);
   const untilS = Math.min(before.untilS, Math.max(before.fromS, fromS - WALK_S));
-  const added: Stay = { id: nextId('stay', subject.stays), markId: mark.id, fromS, untilS: plan.durationS };
+  const added: Stay = { id: nextId('stay', subject.stays), markId: mark.id, fromS, untilS: plan.durationS, pace: 'eased' };
   const stays = [...subject.stays.slice(0, -1), { ...before, untilS }, added];
   return redrawn({
     ...plan,

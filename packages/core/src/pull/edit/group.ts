@@ -4,7 +4,7 @@ import type { ShotPlan } from '../shotPlan.js';
 import { removeCameraKey } from './cameraPath.js';
 import { nextId, nextLetter } from './ids.js';
 import { removeLandmark } from './landmarks.js';
-import { removeMark } from './marks.js';
+import { drawnAt, removeMark } from './marks.js';
 import { redrawn } from './redrawn.js';
 import { clampedPlace } from './withFloor.js';
 
@@ -66,8 +66,8 @@ export function copyOnFloor(
     const newMarks = new Map<string, string>();
     for (const mark of plan.marks.filter(({ subjectId }) => subjectId === owner.id)) {
       // what was taped there says nothing of another place
-      const drawn = mark.place && mark.distanceMm !== null ? ({ method: 'drawn', place: moved(mark.place) } as const) : {};
-      const copy: Mark = { ...mark, ...drawn, id: nextId('mark', marks), letter: nextLetter(marks), subjectId: id };
+      const there = mark.place && mark.distanceMm !== null ? drawnAt(mark, moved(mark.place)) : mark;
+      const copy: Mark = { ...there, id: nextId('mark', marks), letter: nextLetter(marks), subjectId: id };
       newMarks.set(mark.id, copy.id);
       marks.push(copy);
       copies.push({ kind: 'mark', id: copy.id });

@@ -10,7 +10,7 @@ export {
   takeRig,
   takeWheel,
 } from './gear.js';
-export { changeCameraKey, moveCameraTo, removeAim, removeCameraKey, setAim } from './cameraPath.js';
+export { changeAim, changeCameraKey, moveCameraTo, removeAim, removeCameraKey, setAim } from './cameraPath.js';
 export {
   addSubjectAt,
   clearFloor,

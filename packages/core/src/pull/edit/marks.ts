@@ -1,4 +1,4 @@
-import { type Mark, METHOD_UNCERTAINTY, PLAIN_MARK, type Place, type StaleReason } from '../../floor/index.js';
+import { type Mark, measureSigmaMm, METHOD_UNCERTAINTY, PLAIN_MARK, type Place, type StaleReason } from '../../floor/index.js';
 import type { LineTarget, ShotPlan } from '../shotPlan.js';
 import { clamp, nextId, nextLetter, withItem, without } from './ids.js';
 import { clampedPlace } from './withFloor.js';
@@ -25,20 +25,26 @@ export function changeMark(
   id: string,
   changes: Partial<Omit<Mark, 'id' | 'subjectId' | 'place' | 'stale'>>,
 ): ShotPlan {
-  return {
-    ...plan,
-    marks: withItem(plan.marks, id, (mark) => ({
-      ...mark,
-      ...changes,
-      ...(changes.distanceMm === undefined
-        ? {}
-        : {
-            stale: null,
-            isSimulated: changes.isSimulated ?? false,
-            method: changes.method ?? (mark.method === 'drawn' ? 'tape' : mark.method),
-          }),
-    })),
-  };
+  return { ...plan, marks: withItem(plan.marks, id, (mark) => changedMark(mark, changes)) };
+}
+
+function changedMark(mark: Mark, changes: Parameters<typeof changeMark>[2]): Mark {
+  const changed = { ...mark, ...changes };
+  if (changes.distanceMm !== undefined) {
+    changed.stale = null;
+    changed.isSimulated = changes.isSimulated ?? false;
+    changed.method = changes.method ?? (mark.method === 'drawn' ? 'tape' : mark.method);
+  }
+  // measured another way, it is as good as that way is until it is said
+  if (changed.method !== mark.method && changes.uncertaintyMm === undefined)
+    changed.uncertaintyMm = measureSigmaMm(changed.method, changed.distanceMm ?? Infinity);
+  return changed;
+}
+
+/** The mark as it is once it goes by a place on the floor; its distance follows from the drawing. */
+export function drawnAt(mark: Mark, place: Place): Mark {
+  const { atLeastMm: uncertaintyMm } = METHOD_UNCERTAINTY.drawn;
+  return { ...mark, method: 'drawn', isSimulated: false, stale: null, uncertaintyMm, place: clampedPlace(place) };
 }
 
 /** A mark at a place on the floor where nobody stands yet: somewhere to wait, or to pass through. The same plan where it holds no more marks. */
@@ -47,7 +53,7 @@ export function addPlace(
   place: Place,
   subjectId: string | null,
 ): { readonly plan: ShotPlan; readonly markId: string } {
-  const mark: Mark = { ...markFor(plan, subjectId, 1000), method: 'drawn', place: clampedPlace(place) };
+  const mark = drawnAt(markFor(plan, subjectId, 1000), place);
   const isFull = plan.marks.length >= PLAN_LIMITS.marks.max;
   return {
     plan: isFull ? plan : redrawn({ ...plan, marks: [...plan.marks, mark] }),

@@ -13,7 +13,7 @@ import { redrawn } from './redrawn.js';
 export function addSubject(plan: ShotPlan, { name, distanceMm }: { name: string; distanceMm: number | null }): ShotPlan {
   const subjectId = nextId('subject', plan.subjects);
   const mark = markFor(plan, subjectId, distanceMm);
-  const stay: Stay = { id: 'stay-1', markId: mark.id, fromS: 0, untilS: plan.durationS };
+  const stay: Stay = { id: 'stay-1', markId: mark.id, fromS: 0, untilS: plan.durationS, pace: 'eased' };
   const isFirst = plan.line.start === null;
   return {
     ...plan,
@@ -83,7 +83,13 @@ export function addStay(
   const arrivesS = clamp(fromS, before?.fromS ?? 0, plan.durationS);
   const leavesS = Math.min(before?.untilS ?? 0, Math.max(before?.fromS ?? 0, arrivesS - WALK_S));
   const stays = withItem(subject.stays, before?.id ?? '', (stay) => ({ ...stay, untilS: leavesS }));
-  const added: Stay = { id: nextId('stay', subject.stays), markId: mark.id, fromS: arrivesS, untilS: plan.durationS };
+  const added: Stay = {
+    id: nextId('stay', subject.stays),
+    markId: mark.id,
+    fromS: arrivesS,
+    untilS: plan.durationS,
+    pace: 'eased',
+  };
   return {
     ...plan,
     marks: [...plan.marks, mark],
@@ -99,7 +105,7 @@ export function changeStay(
   plan: ShotPlan,
   subjectId: string,
   stayId: string,
-  changes: Partial<Pick<Stay, 'fromS' | 'untilS'>>,
+  changes: Partial<Pick<Stay, 'fromS' | 'untilS' | 'pace'>>,
 ): ShotPlan {
   const subject = plan.subjects.find(({ id }) => id === subjectId);
   const at = subject?.stays.findIndex(({ id }) => id === stayId) ?? -1;
@@ -108,7 +114,7 @@ export function changeStay(
   const highS = subject.stays[at + 1]?.fromS ?? plan.durationS;
   const stays = withItem(subject.stays, stayId, (stay) => {
     const fromS = clamp(changes.fromS ?? stay.fromS, lowS, changes.untilS === undefined ? stay.untilS : highS);
-    return { ...stay, fromS, untilS: clamp(changes.untilS ?? stay.untilS, fromS, highS) };
+    return { ...stay, ...changes, fromS, untilS: clamp(changes.untilS ?? stay.untilS, fromS, highS) };
   });
   return redrawn({ ...plan, subjects: withItem(plan.subjects, subjectId, (item) => ({ ...item, stays })) });
 }

@@ -80,10 +80,10 @@ function swinging(
     // at an end they turn at once: the walk there takes half a period, from the middle a quarter
     const swung = Array.from({ length: swings }, (_, k): Omit<Stay, 'id'> => {
       const turnS = fromS + halfS / 2 + k * halfS;
-      return { markId: ends[k % 2]!, fromS: turnS, untilS: turnS };
+      return { markId: ends[k % 2]!, fromS: turnS, untilS: turnS, pace: 'eased' };
     });
     const endS = Math.min(fromS + swings * halfS, untilS);
-    const back: Omit<Stay, 'id'> = { markId: middleId, fromS: endS, untilS: after[0] ? endS : plan.durationS };
+    const back: Omit<Stay, 'id'> = { markId: middleId, fromS: endS, untilS: after[0] ? endS : plan.durationS, pace: 'eased' };
     const stays = [...before, ...swung, ...(swings > 0 ? [back] : []), ...after];
     return { ...subject, stays: stays.map((stay, index) => ({ ...stay, id: `stay-${index + 1}` })) };
   });

@@ -1,0 +1,58 @@
+import { changeStay, type Mark, type ShotPlan } from '@still-heron/core';
+import { Choice } from '../../fields/Choice';
+import { TimeField } from '../../fields/TimeField';
+import { useEdit } from '../setup/useEdit';
+
+/** When someone comes to a mark and leaves it, and how they walk there. */
+export function StayTimes({ mark, plan }: { readonly mark: Mark; readonly plan: ShotPlan }) {
+  const edit = useEdit();
+  const subject = plan.subjects.find(({ id }) => id === mark.subjectId);
+  if (!subject) return null;
+  const { stays } = subject;
+  return stays.map((stay, index) => {
+    if (stay.markId !== mark.id) return null;
+    const [before, after] = [stays[index - 1], stays[index + 1]];
+    const change = (changes: Parameters<typeof changeStay>[3], gesture?: string) =>
+      edit(`times of ${subject.name}`, (now) => changeStay(now, subject.id, stay.id, changes), gesture);
+    if (!before && !after) return null;
+    return (
+      <div key={stay.id} className="field-pair">
+        {before && (
+          <TimeField
+            label="comes here at"
+            timeS={stay.fromS}
+            captureFps={plan.captureFps}
+            decimals={2}
+            minS={before.untilS}
+            maxS={stay.untilS}
+            why="they leave the place before, or this one, then"
+            onChange={(fromS, gesture) => change({ fromS }, gesture)}
+          />
+        )}
+        {after && (
+          <TimeField
+            label="leaves at"
+            timeS={stay.untilS}
+            captureFps={plan.captureFps}
+            decimals={2}
+            minS={stay.fromS}
+            maxS={after.fromS}
+            why="they come here, or to the next place, then"
+            onChange={(untilS, gesture) => change({ untilS }, gesture)}
+          />
+        )}
+        {before && (
+          <Choice
+            label="walks here"
+            value={stay.pace}
+            choices={[
+              { value: 'eased', word: 'smooth' },
+              { value: 'steady', word: 'steady' },
+            ]}
+            onPick={(pace) => change({ pace })}
+          />
+        )}
+      </div>
+    );
+  });
+}

@@ -1,0 +1,20 @@
+import { type Mark, marksHold } from '@still-heron/core';
+import { useEdit } from '../setup/useEdit';
+
+/** A distance that was measured before something changed: measured anew it holds, or it is said to. */
+export function StaleMark({ mark }: { readonly mark: Mark }) {
+  const edit = useEdit();
+  if (mark.stale === null) return null;
+  return (
+    <p className="mark-stale">
+      stale: {mark.stale === 'camera' ? 'camera moved' : 'lens changed'}
+      <button
+        type="button"
+        className="quiet"
+        onClick={() => edit(`${mark.letter} still holds`, (now) => marksHold(now, mark.id))}
+      >
+        It still holds
+      </button>
+    </p>
+  );
+}
