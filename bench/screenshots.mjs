@@ -39,6 +39,25 @@ try {
   for (let step = 0; step < 110; step++) await page.keyboard.press('ArrowRight');
   await page.getByTestId('floor-mark-B').focus();
   await picture('floor-dusk');
+  await light('Noon');
+  await page.getByTestId('floor-mark-B').focus();
+  await page.keyboard.press('l');
+  await page.locator('.mark-measure .tone-edge').first().waitFor();
+  await picture('floor-mark-noon');
+  await page.keyboard.press('Control+z');
+  await light('Dusk');
+  await page.getByRole('button', { name: 'Rehearse' }).click();
+  await page.keyboard.press('r');
+  await page.waitForTimeout(900);
+  await page.keyboard.press('r');
+  await picture('floor-rehearsal-dusk');
+  await page.goto(`${server.address}/shots/${shot('9C')}/floor`);
+  await page.getByRole('button', { name: 'Draw the set' }).click();
+  await page.keyboard.press('m');
+  await page.getByRole('button', { name: /^Circle them/ }).click();
+  await page.getByRole('slider', { name: 'Playhead' }).focus();
+  for (let step = 0; step < 72; step++) await page.keyboard.press('ArrowRight');
+  await picture('floor-move-dusk');
 
   await page.goto(`${server.address}/shots/${shot('9A')}/setup`);
   await page.locator('.gear-change').waitFor();

@@ -63,7 +63,7 @@ test('two people and a camera that moves, drawn by pointer: the distances follow
   await page.keyboard.press('Home');
   for (let k = 0; k < 100; k++) await page.keyboard.press('ArrowRight');
   await expect(page.getByTestId('floor-sentence')).toContainText(
-    /a second (nearer|farther), .* to the (left|right): the ring must turn \d+°\/s\./,
+    /a second (nearer|farther), .* to the (left|right): the ring must turn [\d.]+°\/s\./,
   );
 
   await page.getByRole('link', { name: /Pull/ }).click();
@@ -208,7 +208,7 @@ test('the cart comes through the gate: the zone waits for it, in either units, a
   await page.keyboard.press('Home');
   const farPx = (await cart.boundingBox())!.x;
   await page.getByRole('button', { name: 'Play' }).click();
-  await expect(sentence).toContainText(/m a second nearer: the ring must turn \d+°\/s\./);
+  await expect(sentence).toContainText(/m a second nearer: the ring must turn [\d.]+°\/s\./);
   await expect.poll(async () => (await cart.boundingBox())!.x).toBeLessThan(farPx - 40);
   await page.getByRole('button', { name: 'Stop' }).click();
   await page.getByText('ft', { exact: true }).click();

@@ -20,7 +20,7 @@ test('one key measures a mark: the stand-in reads the drawn distance with its no
   await page.keyboard.press('t');
   await expect(page.getByText(/^by tape, good to about 1\.0 cm · simulated$/)).toBeVisible();
   // typed, it is a real tape again
-  await distance.fill('2.62');
+  await distance.fill('2.75');
   await page.keyboard.press('Enter');
   await expect(page.getByText('· simulated')).toHaveCount(0);
   // a device at the port fills whatever mark is selected

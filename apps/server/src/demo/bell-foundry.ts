@@ -4,6 +4,7 @@ import {
   setSubjectHeight,
   setLensHeight,
   changeLandmark,
+  changeMark,
   addLandmark,
   addBeat,
   addRack,
@@ -131,7 +132,13 @@ function yardFromAbove(plan: ShotPlan): ShotPlan {
   drawn = addLandmark(drawn, 'post', 'gate post by the bank', { xMm: 5600, yMm: -1300 });
   drawn = addLandmark(drawn, 'box', 'sand box', { xMm: 4300, yMm: 2100 });
   drawn = addLandmark(drawn, 'wall', 'yard wall', { xMm: 5600, yMm: 3600 });
-  return changeLandmark(drawn, 'landmark-4', { turnedDeg: 90, widthMm: 3600 });
+  drawn = changeLandmark(drawn, 'landmark-4', { turnedDeg: 90, widthMm: 3600 });
+  drawn = changeMark(drawn, 'mark-1', { tapeShape: 'line', tapeColour: 'white', pose: 'cart behind the chalk line, brake on' });
+  return changeMark(drawn, 'mark-2', {
+    tapeShape: 'corner',
+    tapeColour: 'orange',
+    pose: 'front wheel in the corner, rim to the lens',
+  });
 }
 
 /** From a face on the bank to the ferry far out: the pull runs to the end of the ring. */

@@ -48,6 +48,7 @@ export function MarkMeasure({ mark, units, measuring }: Props) {
         </Button>
         <span className="haze">simulated</span>
       </div>
+      {mark.method === 'laser' && <p className="haze">A laser is not pointed at eyes: measure to a card held beside them.</p>}
       {measuring.problem && (
         <p className="field-problem" role="alert">
           {measuring.problem}

@@ -33,7 +33,10 @@ export function PullSide({ plan, verdict, units }: SideProps) {
         <section key={mark.id} aria-label={`Mark ${mark.letter}`}>
           <h2>Mark {mark.letter}</h2>
           <MarkDetails mark={mark} units={units} />
-          <MarkOnFloor mark={mark} plan={plan} />
+          <details className="more-of-it">
+            <summary>On the floor, and what to ask for</summary>
+            <MarkOnFloor mark={mark} plan={plan} />
+          </details>
         </section>
       )}
       {subject && <SubjectDetails key={subject.id} subject={subject} plan={plan} units={units} />}
