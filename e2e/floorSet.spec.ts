@@ -138,6 +138,16 @@ test('dragged things line up with what stands there, the camera with dolly track
     return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
   };
   const track = (await page.getByRole('button', { name: 'track 5' }).locator('rect').first().boundingBox())!;
+  // with nothing under the keyboard the arrows move the drawing; the wheel enlarges it about the pointer
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  const stood = await middle(camera);
+  await page.keyboard.press('ArrowLeft');
+  expect((await middle(camera)).x).toBeCloseTo(stood.x + 60, 0);
+  await page.keyboard.press('ArrowRight');
+  await page.mouse.move(stood.x, stood.y);
+  await page.mouse.wheel(0, -100);
+  expect((await middle(camera)).x).toBeCloseTo(stood.x, 0);
+  await page.mouse.wheel(0, 100);
   const from = await middle(camera);
   await heron.drag(camera, track.x + 60 - from.x, track.y + track.height / 2 + 4 - from.y);
   expect((await middle(camera)).y).toBeCloseTo(track.y + track.height / 2, 0);

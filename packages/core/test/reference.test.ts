@@ -6,6 +6,7 @@ import {
   circleOfConfusionMm,
   depthOfField,
   exposureChange,
+  fewestHolds,
   lensRing,
   minimumJerk,
   pullDifficultyBits,
@@ -30,6 +31,7 @@ interface Reference {
   exposure: Row[];
   strip: Row[];
   difficulty: Row[];
+  fewestHolds: { lowDeg: number[]; highDeg: number[]; required: number[]; holds: number }[];
 }
 
 const read = (path: string) => JSON.parse(readFileSync(path, 'utf8')) as Reference;
@@ -144,4 +146,12 @@ describe('reference values, to 1e-9 relative', () => {
   test.each(reference.difficulty)('difficulty of $travelDeg° into $windowDeg°', ({ travelDeg, windowDeg, bits }) =>
     expectClose(pullDifficultyBits(travelDeg!, windowDeg!), bits!),
   );
+});
+
+test.each(reference.fewestHolds)('fewest holds: $holds', ({ holds, ...tube }) => {
+  const found = fewestHolds(tube);
+  expect(found).toHaveLength(holds);
+  for (const { fromFrame, toFrame, ringDeg } of found)
+    for (let frame = fromFrame; frame < toFrame; frame++)
+      if (tube.required[frame]) expect(ringDeg >= tube.lowDeg[frame]! && ringDeg <= tube.highDeg[frame]!).toBe(true);
 });

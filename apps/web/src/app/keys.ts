@@ -51,6 +51,7 @@ export const KEYS = {
     { keys: ['Space'], does: 'play and stop' },
     { keys: [',', '.'], does: 'step a frame' },
     { keys: ['←', '↑', '→', '↓'], does: 'on a mark, a camera key or a landmark: move it 10 cm; with Shift a metre' },
+    { keys: ['←', '↑', '→', '↓'], does: 'with nothing under the keyboard: move the drawing' },
     { keys: ['T'], does: 'tape the selected mark: the stand-in reads the drawn distance' },
     { keys: ['L'], does: 'the same by laser' },
     { keys: ['M'], does: 'moves people make' },

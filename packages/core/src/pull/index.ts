@@ -2,6 +2,7 @@ export * from './edit/index.js';
 export { assertPlan, checkPlan } from './checkPlan.js';
 export { describeGearChange } from './describeGear.js';
 export { ASSUMED_HAND, gradeMove, type Hand, handTimeS, type MoveGrade, pullDifficultyBits } from './difficulty.js';
+export { fewestHolds, type HoldTube, type RingHold } from './fewestHolds.js';
 export { type FocusLine, focusLine, type LineMove, type LineSetting, targetDistanceMm } from './focusLine.js';
 export { type FollowSpeed, followSpeed } from './followSpeed.js';
 export { wheelTurn, type WheelTurn } from './gears.js';
@@ -51,4 +52,5 @@ export {
   type ShotOptics,
   type ShotPlan,
 } from './shotPlan.js';
+export { sharpWindow, type SharpWindow, type Tube, tubeOf } from './tube.js';
 export { upgradePlan } from './upgradePlan.js';

@@ -4,7 +4,7 @@ import { type Size, useSize } from '../../charts/useSize';
 import { useAppSelector } from '../../app/store';
 import { useKeys } from '../../app/useKeys';
 import { selectSession } from '../shot/sessionSlice';
-import { fittedView, floorLayout, type FloorView } from './floorLayout';
+import { fittedView, floorLayout, type FloorView, scaledView } from './floorLayout';
 import { FloorGround } from './FloorGround';
 import { Grid, ScaleBar } from './FloorGrid';
 import { FloorLens } from './FloorLens';
@@ -39,8 +39,9 @@ export function FloorDrawing(props: Props) {
   );
 }
 
-const SMALLEST_PX_PER_MM = 0.002;
-const LARGEST_PX_PER_MM = 2;
+/** What an arrow key moves the drawing by, and a notch of the wheel enlarges it by. */
+const STEP_PX = 60;
+const WHEEL = 1.12;
 
 function Drawing({
   plan,
@@ -66,14 +67,23 @@ function Drawing({
   const focusMm = verdict ? verdict.line.focusMm[frame]! : null;
   const layout = floorLayout({ plan, timeS, focusMm, view }, size);
   const applyTool = useFloorTool(plan, layout, tool);
-  const scale = (factor: number) =>
-    setView((now) => ({
-      ...now,
-      pxPerMm: Math.min(Math.max(now.pxPerMm * factor, SMALLEST_PX_PER_MM), LARGEST_PX_PER_MM),
-    }));
+  const middle = [size.width / 2, size.height / 2] as const;
+  const scale = (factor: number, about: readonly [number, number] = middle) =>
+    setView((now) => scaledView(now, factor, about, size));
+  const shift = (x: number, y: number) => () =>
+    setView((now) => ({ ...now, centre: { xMm: now.centre.xMm + x / now.pxPerMm, yMm: now.centre.yMm + y / now.pxPerMm } }));
   useKeys('+', () => scale(1.25), { useKey: true, ignoreModifiers: true });
   useKeys('-', () => scale(0.8), { useKey: true });
   useKeys('f', () => setView(fittedView(plan, size)));
+  // with a thing or a slider under the keyboard the arrows are for that
+  const onGround = {
+    ignoreEventWhen: ({ target }: KeyboardEvent) =>
+      target instanceof Element && target.closest('svg, .side, [role=slider]') !== null,
+  };
+  useKeys('left', shift(-STEP_PX, 0), onGround);
+  useKeys('right', shift(STEP_PX, 0), onGround);
+  useKeys('up', shift(0, STEP_PX), onGround);
+  useKeys('down', shift(0, -STEP_PX), onGround);
   return (
     <svg
       width={size.width}
@@ -81,7 +91,10 @@ function Drawing({
       role="group"
       aria-label="The set from above"
       className={tool ? 'has-tool' : undefined}
-      onWheel={(event: WheelEvent) => scale(event.deltaY < 0 ? 1.12 : 1 / 1.12)}
+      onWheel={(event: WheelEvent<SVGSVGElement>) => {
+        const box = event.currentTarget.getBoundingClientRect();
+        scale(event.deltaY < 0 ? WHEEL : 1 / WHEEL, [event.clientX - box.left, event.clientY - box.top]);
+      }}
     >
       <PictureLayer picture={plan.floor!.picture} layout={layout} pxPerMm={view.pxPerMm} />
       <Grid layout={layout} size={size} />

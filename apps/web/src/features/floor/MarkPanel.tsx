@@ -1,4 +1,5 @@
-import { type Mark, placeMark, PLAN_LIMITS, setSubjectHeight, changeSubject, MM_PER_INCH } from '@still-heron/core';
+import { type Mark, placeMark, PLAN_LIMITS, setSubjectHeight, changeSubject } from '@still-heron/core';
+import { GapField } from '../../fields/GapField';
 import { NumberField } from '../../fields/NumberField';
 import { MarkAllowance } from '../marks/MarkAllowance';
 import { MarkDisagreement } from '../marks/MarkDisagreement';
@@ -25,7 +26,6 @@ interface Props extends FloorSideProps {
 export function MarkPanel({ mark, plan, units, measuring }: Props) {
   const edit = useEdit();
   const subject = plan.subjects.find(({ id }) => id === mark.subjectId);
-  const [unit, unitMm] = units === 'metric' ? (['cm', 10] as const) : (['in', MM_PER_INCH] as const);
   return (
     <>
       <section aria-label={`Mark ${mark.letter}`}>
@@ -80,16 +80,13 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
           <details className="more-of-it">
             <summary>How well they keep to it</summary>
             <div className="field-pair">
-              <NumberField
+              <GapField
                 label="misses marks by"
-                unit={unit}
-                decimals={1}
-                step={1}
-                min={0}
-                max={Math.floor(PLAN_LIMITS.markSigmaMm.max / unitMm)}
-                value={subject.markSigmaMm / unitMm}
-                onChange={(value, gesture) =>
-                  edit('how marks are missed', (now) => changeSubject(now, subject.id, { markSigmaMm: value * unitMm }), gesture)
+                mm={subject.markSigmaMm}
+                limit={PLAN_LIMITS.markSigmaMm}
+                units={units}
+                onChange={(markSigmaMm, gesture) =>
+                  edit('how marks are missed', (now) => changeSubject(now, subject.id, { markSigmaMm }), gesture)
                 }
               />
               <NumberField

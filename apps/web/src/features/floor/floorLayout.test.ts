@@ -11,7 +11,7 @@ import {
   walkTo,
   zoneLensAt,
 } from '@still-heron/core';
-import { fittedView, floorLayout } from './floorLayout';
+import { fittedView, floorLayout, scaledView } from './floorLayout';
 
 const SIZE = { width: 900, height: 520 };
 const at = (xMm: number, yMm: number) => ({ xMm, yMm });
@@ -70,4 +70,27 @@ test('a place goes to pixels and back; everything is in sight at first', () => {
   const turned = floorLayout({ plan: setAim(plan, { kind: 'heading', deg: 90 }), timeS: 0, focusMm: null, view }, SIZE);
   expect(turned.subjects[0]!.isInFrame).toBe(false);
   expect(layout.gridMm * view.pxPerMm).toBeGreaterThanOrEqual(46);
+});
+
+test('drawn larger or smaller, what lies under the pointer stays there', () => {
+  const plan = moving();
+  const view = fittedView(plan, SIZE);
+  const under = [200, 400] as const;
+  const before = floorLayout({ plan, timeS: 0, focusMm: null, view }, SIZE).toPlace(under);
+  for (const factor of [1.12, 0.5, 1e6, 1e-6]) {
+    const scaled = scaledView(view, factor, under, SIZE);
+    const after = floorLayout({ plan, timeS: 0, focusMm: null, view: scaled }, SIZE).toPlace(under);
+    expect(Math.hypot(after.xMm - before.xMm, after.yMm - before.yMm)).toBeLessThan(1e-6);
+    expect(scaled.pxPerMm).toBeGreaterThanOrEqual(0.002);
+    expect(scaled.pxPerMm).toBeLessThanOrEqual(2);
+  }
+});
+
+test('an empty floor has room for a shot before the camera, and one that is full shows all of it', () => {
+  const empty = fittedView({ ...newPlan(), floor: moving().floor }, SIZE);
+  expect(SIZE.width / empty.pxPerMm).toBeGreaterThan(6000);
+  const far = addSubjectAt(moving(), 'Bohdan', at(30_000, 4000));
+  const view = fittedView(far, SIZE);
+  const [x] = floorLayout({ plan: far, timeS: 0, focusMm: null, view }, SIZE).toPx(at(30_000, 4000));
+  expect(x).toBeLessThan(SIZE.width);
 });

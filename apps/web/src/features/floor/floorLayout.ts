@@ -84,6 +84,24 @@ export function fittedView(plan: ShotPlan, { width, height }: Size): FloorView {
   };
 }
 
+const SMALLEST_PX_PER_MM = 0.002;
+const DRAWN_LARGEST_PX_PER_MM = 2;
+
+/** Draws larger or smaller so that what lies under a point stays there. */
+export function scaledView(
+  view: FloorView,
+  factor: number,
+  [x, y]: readonly [number, number],
+  { width, height }: Size,
+): FloorView {
+  const pxPerMm = Math.min(Math.max(view.pxPerMm * factor, SMALLEST_PX_PER_MM), DRAWN_LARGEST_PX_PER_MM);
+  const by = 1 / view.pxPerMm - 1 / pxPerMm;
+  return {
+    pxPerMm,
+    centre: { xMm: view.centre.xMm + (x - width / 2) * by, yMm: view.centre.yMm - (y - height / 2) * by },
+  };
+}
+
 /** Lays the floor out as it stands at a time: to scale, y upward on the page. */
 export function floorLayout({ plan, timeS, focusMm, view }: FloorScene, { width, height }: Size): FloorLayout {
   const { centre, pxPerMm } = view;

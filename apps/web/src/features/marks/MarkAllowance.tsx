@@ -5,14 +5,13 @@ import {
   formatStops,
   type Mark,
   missAllowance,
-  MM_PER_INCH,
   PLAN_LIMITS,
   setStop,
   type ShotPlan,
   type UnitSystem,
 } from '@still-heron/core';
 import { Button } from 'antd';
-import { NumberField } from '../../fields/NumberField';
+import { GapField } from '../../fields/GapField';
 import { useEdit } from '../setup/useEdit';
 
 interface Props {
@@ -24,19 +23,15 @@ interface Props {
 /** How far someone shall be able to miss the mark, and the stop that allows it. */
 export function MarkAllowance({ mark, plan, units }: Props) {
   const edit = useEdit();
-  const [unit, unitMm] = units === 'metric' ? (['cm', 10] as const) : (['in', MM_PER_INCH] as const);
   return (
     <div className="mark-allowance">
-      <NumberField
+      <GapField
         label="shall be able to miss it by"
-        unit={unit}
-        decimals={1}
-        step={1}
-        min={0}
-        max={Math.floor(PLAN_LIMITS.allowanceMm.max / unitMm)}
-        value={mark.allowanceMm / unitMm}
-        onChange={(value, gesture) =>
-          edit(`allow ${mark.letter} to be missed`, (now) => changeMark(now, mark.id, { allowanceMm: value * unitMm }), gesture)
+        mm={mark.allowanceMm}
+        limit={PLAN_LIMITS.allowanceMm}
+        units={units}
+        onChange={(allowanceMm, gesture) =>
+          edit(`allow ${mark.letter} to be missed`, (now) => changeMark(now, mark.id, { allowanceMm }), gesture)
         }
       />
       {mark.allowanceMm > 0 && <Answer mark={mark} plan={plan} units={units} />}

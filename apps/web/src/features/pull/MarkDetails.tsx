@@ -1,15 +1,7 @@
-import {
-  changeMark,
-  goByDrawing,
-  type Mark,
-  MEASURE_METHODS,
-  MM_PER_INCH,
-  PLAN_LIMITS,
-  type UnitSystem,
-} from '@still-heron/core';
+import { changeMark, goByDrawing, type Mark, MEASURE_METHODS, PLAN_LIMITS, type UnitSystem } from '@still-heron/core';
 import { Select } from 'antd';
 import { useAppDispatch } from '../../app/store';
-import { NumberField } from '../../fields/NumberField';
+import { GapField } from '../../fields/GapField';
 import { TextField } from '../../fields/TextField';
 import { METHOD_WORDS } from '../marks/words';
 import { editPlan } from '../shot/shotSlice';
@@ -19,7 +11,6 @@ export function MarkDetails({ mark, units }: { readonly mark: Mark; readonly uni
   const dispatch = useAppDispatch();
   const change = (name: string, changes: Parameters<typeof changeMark>[2], gesture?: string) =>
     dispatch(editPlan(name, (now) => changeMark(now, mark.id, changes), gesture));
-  const [unit, unitMm] = units === 'metric' ? (['cm', 10] as const) : (['in', MM_PER_INCH] as const);
   return (
     <>
       <div className="field-pair">
@@ -45,15 +36,12 @@ export function MarkDetails({ mark, units }: { readonly mark: Mark; readonly uni
             }
           />
         </label>
-        <NumberField
+        <GapField
           label="good to about"
-          unit={unit}
-          decimals={2}
-          step={units === 'metric' ? 0.5 : 0.25}
-          min={PLAN_LIMITS.uncertaintyMm.min}
-          max={Math.floor(PLAN_LIMITS.uncertaintyMm.max / unitMm)}
-          value={mark.uncertaintyMm / unitMm}
-          onChange={(value, gesture) => change('how well it was measured', { uncertaintyMm: value * unitMm }, gesture)}
+          mm={mark.uncertaintyMm}
+          limit={PLAN_LIMITS.uncertaintyMm}
+          units={units}
+          onChange={(uncertaintyMm, gesture) => change('how well it was measured', { uncertaintyMm }, gesture)}
         />
         <TextField
           label="note"

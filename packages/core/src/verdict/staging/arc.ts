@@ -7,10 +7,11 @@ import {
   distancesAt,
   focusFrom,
   focusOn,
+  lasting,
+  length,
   markOf,
   placeOf,
-  roomS,
-  usualS,
+  twoWays,
   withSomeone,
 } from './laying.js';
 import { figure, said, type Staging } from './staging.js';
@@ -25,21 +26,10 @@ export const arc: Staging = {
   says: 'The camera goes round someone at one radius, and looks at them all the while.',
   movesCamera: true,
   params: (plan, at) => [
-    {
-      key: 'side',
-      word: 'round',
-      unit: 'choice',
-      min: -1,
-      max: 1,
-      usual: 1,
-      choices: [
-        { value: 1, word: 'to the right' },
-        { value: -1, word: 'to the left' },
-      ],
-    },
+    twoWays('side', 'round', 'to the right', 'to the left'),
     { key: 'arcDeg', word: 'so far', unit: 'degrees', min: 5, max: 180, usual: 90 },
-    { key: 'lastsS', word: 'in', unit: 'time', ...roomS(plan, at.atS), usual: usualS(plan, at.atS, 6) },
-    { key: 'offMm', word: 'off centre by', unit: 'length', min: 0, max: 5000, usual: 100 },
+    lasting(plan, at, 6),
+    length('offMm', 'off centre by', 100, { min: 0, max: 5000 }),
   ],
   lay(plan, at, { side, arcDeg, lastsS }) {
     const someone = withSomeone(plan, at);

@@ -1,4 +1,3 @@
-import { MINIMUM_JERK_PEAK } from '../../floor/index.js';
 import { markReading, setAim } from '../../pull/index.js';
 import {
   apartMm,
@@ -7,17 +6,18 @@ import {
   distancesAt,
   focusFrom,
   focusOn,
+  isSharpThrough,
+  lasting,
+  length,
   markOf,
+  paceFigures,
   placeOf,
-  roomS,
-  subjectOf,
   towards,
-  usualS,
+  twoWays,
   walk,
   withSomeone,
 } from './laying.js';
 import { figure, type Staging } from './staging.js';
-import { zoneSpans } from '../zoneSpans.js';
 
 /** How much too slow or too fast a pace is taken to be, to say how long it may go on. */
 const PACE_ERROR = 0.1;
@@ -29,20 +29,9 @@ export const constantDistance: Staging = {
   says: 'They walk and the camera goes with them at their pace; the ring is not touched.',
   movesCamera: true,
   params: (plan, at) => [
-    {
-      key: 'way',
-      word: 'they walk',
-      unit: 'choice',
-      min: -1,
-      max: 1,
-      usual: 1,
-      choices: [
-        { value: 1, word: 'towards the camera' },
-        { value: -1, word: 'away from it' },
-      ],
-    },
-    { key: 'walkMm', word: 'so far', unit: 'length', min: 200, max: 100_000, usual: 4000 },
-    { key: 'lastsS', word: 'in', unit: 'time', ...roomS(plan, at.atS), usual: usualS(plan, at.atS, 4) },
+    twoWays('way', 'they walk', 'towards the camera', 'away from it'),
+    length('walkMm', 'so far', 4000, { min: 200, max: 100_000 }),
+    lasting(plan, at, 4),
   ],
   lay(plan, at, { way, walkMm, lastsS }) {
     const someone = withSomeone(plan, at);
@@ -62,13 +51,10 @@ export const constantDistance: Staging = {
     const paceMmPerS = walkMm! / lastsS!;
     const times = Array.from({ length: 21 }, (_, k) => distancesAt(laid, atS + (lastsS! * k) / 20).focusMm);
     const driftMm = Math.max(...times) - Math.min(...times);
-    const isSharp = zoneSpans(laid.plan, subjectOf(laid)).some(
-      ({ fromS, untilS }) => fromS <= atS + 0.05 && untilS >= atS + lastsS! - 0.05,
-    );
+    const isSharp = isSharpThrough(laid, atS, lastsS!);
     return [
       figure('the distance', 'distance', distancesAt(laid, atS).tapeMm, isSharp ? 'sharp' : 'soft'),
-      figure('pace', 'speed', paceMmPerS),
-      figure('fastest', 'speed', paceMmPerS * MINIMUM_JERK_PEAK),
+      ...paceFigures(walkMm!, lastsS!),
       figure('as drawn it drifts', 'gap', driftMm),
       figure('may come nearer by', 'gap', nearerMm),
       figure('may fall back by', 'gap', fartherMm),

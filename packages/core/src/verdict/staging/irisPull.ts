@@ -2,7 +2,7 @@ import { fNumberOf, stopsAt, tStopOf } from '../../kit/index.js';
 import { depthOfField, exposureChange } from '../../optics/index.js';
 import { addOpticsMove, changeOpticsMove, focalLengthAt, stopAt, zoneLensAt } from '../../pull/index.js';
 import { zoneSpans } from '../zoneSpans.js';
-import { distancesAt, focusFrom, focusOn, roomS, subjectOf, usualS, withSomeone } from './laying.js';
+import { distancesAt, focusFrom, focusOn, lasting, subjectOf, withSomeone } from './laying.js';
 import { figure, said, type Staging } from './staging.js';
 
 /** The stop is turned while rolling: the zone grows or thins round someone. */
@@ -16,7 +16,7 @@ export const irisPull: Staging = {
     const widest = stopsAt(lens, focalLengthAt(plan.optics, atS))[0]!;
     return [
       { key: 'stop', word: 'to', unit: 'stop', min: widest, max: lens.narrowestStop, usual: widest },
-      { key: 'lastsS', word: 'in', unit: 'time', ...roomS(plan, atS), usual: usualS(plan, atS, 2) },
+      lasting(plan, { atS }, 2),
     ];
   },
   lay(plan, at, { stop, lastsS }) {

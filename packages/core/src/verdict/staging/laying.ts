@@ -1,4 +1,4 @@
-import { cameraPlaceAt, type Mark, type PathKey, type Place, type Subject } from '../../floor/index.js';
+import { cameraPlaceAt, type Mark, MINIMUM_JERK_PEAK, type PathKey, type Place, type Subject } from '../../floor/index.js';
 import {
   addRackTo,
   addSubjectAt,
@@ -12,7 +12,8 @@ import {
   startFloor,
   walkTo,
 } from '../../pull/index.js';
-import type { LaidMove, StagingAt } from './staging.js';
+import { zoneSpans } from '../zoneSpans.js';
+import { figure, type LaidMove, type StagingAt, type StagingFigure, type StagingParam } from './staging.js';
 
 /** Where someone new is put: at arm's length of most shots. */
 export const USUAL_DISTANCE_MM = 3000;
@@ -116,25 +117,64 @@ export function focusOn(laid: LaidMove, timeS: number): LineTarget {
   return isTheMarks ? { kind: 'mark', markId: mark.id } : { kind: 'distance', distanceMm: focusMm };
 }
 
-/** How long a move may last from a time on, so that it ends in the shot. */
-export function roomS({ durationS }: ShotPlan, atS: number): { min: number; max: number } {
-  return { min: 0.2, max: Math.max(durationS - atS, 0.2) };
+/** Nobody does anything in less. */
+const SHORTEST_S = 0.2;
+
+/** How long a move lasts, as it is chosen: so that it ends in the shot. */
+export function lasting(plan: ShotPlan, { atS }: Pick<StagingAt, 'atS'>, wantedS: number, word = 'in'): StagingParam {
+  const min = SHORTEST_S;
+  const max = Math.max(plan.durationS - atS, min);
+  return { key: 'lastsS', word, unit: 'time', min, max, usual: Math.min(Math.max(wantedS, min), max) };
 }
 
-/** The usual length of a move, or what is left of the shot. */
-export function usualS(plan: ShotPlan, atS: number, wantedS: number): number {
-  const { min, max } = roomS(plan, atS);
-  return Math.min(Math.max(wantedS, min), max);
+/** One of two ways, the first as usual: 1 for it, -1 for the other. */
+export function twoWays(key: string, word: string, first: string, other: string): StagingParam {
+  const choices = [
+    { value: 1, word: first },
+    { value: -1, word: other },
+  ];
+  return { key, word, unit: 'choice', min: -1, max: 1, usual: 1, choices };
+}
+
+/** A length, such as how far someone walks. */
+export function length(
+  key: string,
+  word: string,
+  usual: number,
+  range: { readonly min: number; readonly max: number },
+): StagingParam {
+  return { key, word, unit: 'length', usual, ...range };
+}
+
+/** A tape distance, round to 5 cm as usual. */
+export function distance(key: string, word: string, usualMm: number): StagingParam {
+  return {
+    key,
+    word,
+    unit: 'distance',
+    min: PLAN_LIMITS.distanceMm.min,
+    max: 100_000,
+    usual: Math.max(Math.round(usualMm / 50) * 50, 50),
+  };
+}
+
+/** Whether someone is sharp all through a move. */
+export function isSharpThrough(laid: LaidMove, atS: number, lastsS: number): boolean {
+  return zoneSpans(laid.plan, subjectOf(laid)).some(
+    ({ fromS, untilS }) => fromS <= atS + EDGE_S && untilS >= atS + lastsS - EDGE_S,
+  );
+}
+
+/** About a frame, at either end. */
+const EDGE_S = 0.05;
+
+/** What a way of so much in such a time means for whoever goes it: smooth at both ends. */
+export function paceFigures(wayMm: number, lastsS: number): StagingFigure[] {
+  return [figure('pace', 'speed', wayMm / lastsS), figure('fastest', 'speed', (wayMm / lastsS) * MINIMUM_JERK_PEAK)];
 }
 
 /** Their distance before the move is laid: what its usual figures start from. */
 export function distanceNow(plan: ShotPlan, at: StagingAt): number {
   const { focusMm } = distancesAt(withSomeone(plan, at), at.atS);
   return Number.isFinite(focusMm) ? focusMm : USUAL_DISTANCE_MM;
-}
-
-export const DISTANCES = { min: PLAN_LIMITS.distanceMm.min, max: 100_000 };
-/** Distances in the usual figures are round to 5 cm. */
-export function round(mm: number): number {
-  return Math.max(Math.round(mm / 50) * 50, 50);
 }

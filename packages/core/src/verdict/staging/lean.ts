@@ -1,17 +1,17 @@
 import { ringOf, wheelDegOf, withinReach } from '../../kit/index.js';
 import { markReading } from '../../pull/index.js';
-import { zoneSpans } from '../zoneSpans.js';
 import {
   cameraOf,
   cameraThrough,
   focusFrom,
   focusOn,
+  isSharpThrough,
+  lasting,
+  length,
   markOf,
   placeOf,
-  roomS,
-  subjectOf,
   towards,
-  usualS,
+  twoWays,
   withSomeone,
 } from './laying.js';
 import { figure, type Staging } from './staging.js';
@@ -23,20 +23,9 @@ export const lean: Staging = {
   says: 'Whoever holds the camera leans in or back, and comes upright again: how far goes without the ring?',
   movesCamera: true,
   params: (plan, at) => [
-    {
-      key: 'way',
-      word: 'lean',
-      unit: 'choice',
-      min: -1,
-      max: 1,
-      usual: 1,
-      choices: [
-        { value: 1, word: 'towards them' },
-        { value: -1, word: 'back' },
-      ],
-    },
-    { key: 'leanMm', word: 'by', unit: 'length', min: 5, max: 1000, usual: 150 },
-    { key: 'lastsS', word: 'there and back in', unit: 'time', ...roomS(plan, at.atS), usual: usualS(plan, at.atS, 3) },
+    twoWays('way', 'lean', 'towards them', 'back'),
+    length('leanMm', 'by', 150, { min: 5, max: 1000 }),
+    lasting(plan, at, 3, 'there and back in'),
   ],
   lay(plan, at, { way, leanMm, lastsS }) {
     const someone = withSomeone(plan, at);
@@ -54,9 +43,7 @@ export const lean: Staging = {
     const deg = (mm: number) => wheelDegOf(laid.plan.wheel, ring.angleAt(withinReach(ring, mm)));
     const roomMm = way! > 0 ? nearerMm : fartherMm;
     const outMm = leanMm! - roomMm;
-    const isSharp = zoneSpans(laid.plan, subjectOf(laid)).some(
-      ({ fromS, untilS }) => fromS <= atS + 0.05 && untilS >= atS + lastsS! - 0.05,
-    );
+    const isSharp = isSharpThrough(laid, atS, lastsS!);
     return [
       outMm <= 0
         ? figure('stays inside by', 'gap', -outMm, isSharp ? 'sharp' : 'edge')

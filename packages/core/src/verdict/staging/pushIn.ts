@@ -1,19 +1,17 @@
-import { MINIMUM_JERK_PEAK } from '../../floor/index.js';
 import { zoneSpans } from '../zoneSpans.js';
 import {
   apartMm,
   cameraOf,
   cameraThrough,
-  DISTANCES,
+  distance,
   distanceNow,
   floorMm,
   focusFrom,
+  lasting,
+  paceFigures,
   placeOf,
-  roomS,
-  round,
   subjectOf,
   towards,
-  usualS,
   withSomeone,
 } from './laying.js';
 import { figure, type Staging, windowFigures } from './staging.js';
@@ -27,9 +25,9 @@ export const pushIn: Staging = {
   params(plan, at) {
     const nowMm = distanceNow(plan, at);
     return [
-      { key: 'focusMm', word: 'focus stays at', unit: 'distance', ...DISTANCES, usual: round(nowMm * 0.6) },
-      { key: 'endMm', word: 'the camera comes up to', unit: 'distance', ...DISTANCES, usual: round(nowMm * 0.6) },
-      { key: 'lastsS', word: 'in', unit: 'time', ...roomS(plan, at.atS), usual: usualS(plan, at.atS, 4) },
+      distance('focusMm', 'focus stays at', nowMm * 0.6),
+      distance('endMm', 'the camera comes up to', nowMm * 0.6),
+      lasting(plan, at, 4),
     ];
   },
   lay(plan, at, { focusMm, endMm, lastsS }) {
@@ -44,8 +42,7 @@ export const pushIn: Staging = {
     return [
       ...windowFigures(zoneSpans(laid.plan, subjectOf(laid)), at, laid.plan.durationS),
       figure('the camera’s way', 'distance', wayMm),
-      figure('pace', 'speed', wayMm / lastsS!),
-      figure('fastest', 'speed', (wayMm / lastsS!) * MINIMUM_JERK_PEAK),
+      ...paceFigures(wayMm, lastsS!),
     ];
   },
 };

@@ -8,11 +8,12 @@ import {
   cameraThrough,
   focusFrom,
   focusOn,
+  lasting,
+  length,
   markOf,
   placeOf,
-  roomS,
   towards,
-  usualS,
+  twoWays,
   withSomeone,
 } from './laying.js';
 import { figure, type LaidMove, said, type Staging, type StagingAt } from './staging.js';
@@ -26,22 +27,11 @@ export const slideOut: Staging = {
   says: 'Something close hides them; the camera slides out from behind it, focus set on them beforehand.',
   movesCamera: true,
   params: (plan, at) => [
-    {
-      key: 'side',
-      word: 'out',
-      unit: 'choice',
-      min: -1,
-      max: 1,
-      usual: 1,
-      choices: [
-        { value: 1, word: 'to the left' },
-        { value: -1, word: 'to the right' },
-      ],
-    },
+    twoWays('side', 'out', 'to the left', 'to the right'),
     { key: 'closeMm', word: 'it stands at', unit: 'distance', min: 100, max: 20_000, usual: 700 },
-    { key: 'wideMm', word: 'it is wide', unit: 'length', min: 20, max: 10_000, usual: 500 },
-    { key: 'slideMm', word: 'the camera slides', unit: 'length', min: 50, max: 20_000, usual: 700 },
-    { key: 'lastsS', word: 'in', unit: 'time', ...roomS(plan, at.atS), usual: usualS(plan, at.atS, 3) },
+    length('wideMm', 'it is wide', 500, { min: 20, max: 10_000 }),
+    length('slideMm', 'the camera slides', 700, { min: 50, max: 20_000 }),
+    lasting(plan, at, 3),
   ],
   lay(plan, at, { side, closeMm, wideMm, slideMm, lastsS }) {
     const someone = withSomeone(plan, at);

@@ -6,12 +6,12 @@ import {
   cameraOf,
   focusFrom,
   focusOn,
+  lasting,
+  length,
   markOf,
   placeOf,
-  roomS,
   subjectOf,
   towards,
-  usualS,
   withSomeone,
 } from './laying.js';
 import { figure, said, type Staging, type StagingFigure } from './staging.js';
@@ -23,9 +23,9 @@ export const sway: Staging = {
   says: 'They sit or stand, and sway to and fro along the lens’s axis: does the zone hold them?',
   movesCamera: false,
   params: (plan, at) => [
-    { key: 'swayMm', word: 'each way', unit: 'length', min: 5, max: 2000, usual: 80 },
+    length('swayMm', 'each way', 80, { min: 5, max: 2000 }),
     { key: 'periodS', word: 'to and fro in', unit: 'time', min: 0.4, max: 30, usual: 3 },
-    { key: 'lastsS', word: 'for', unit: 'time', ...roomS(plan, at.atS), usual: usualS(plan, at.atS, 6) },
+    lasting(plan, at, 6, 'for'),
   ],
   lay(plan, at, { swayMm, periodS, lastsS }) {
     const someone = withSomeone(plan, at);

@@ -1,6 +1,6 @@
 import { ringOf, withinReach } from '../../kit/index.js';
 import { addPlace, markReading, planDistances, rackEndS, addRackTo, setLineStart } from '../../pull/index.js';
-import { aheadOf, DISTANCES, roomS, round, distanceNow, usualS, withSomeone } from './laying.js';
+import { aheadOf, distance, distanceNow, lasting, withSomeone } from './laying.js';
 import { figure, type Staging, type StagingFigure } from './staging.js';
 
 const PLACES = [
@@ -21,14 +21,8 @@ export const waitingMarks: Staging = {
   params(plan, at) {
     const nowMm = distanceNow(plan, at);
     return [
-      ...PLACES.map(({ key, word, share }) => ({
-        key,
-        word,
-        unit: 'distance' as const,
-        ...DISTANCES,
-        usual: round(nowMm * share),
-      })),
-      { key: 'waitS', word: 'wait at each', unit: 'time' as const, ...roomS(plan, at.atS), usual: usualS(plan, at.atS, 2.5) },
+      ...PLACES.map(({ key, word, share }) => distance(key, word, nowMm * share)),
+      { ...lasting(plan, at, 2.5, 'wait at each'), key: 'waitS' },
     ];
   },
   lay(plan, at, values) {

@@ -1,19 +1,17 @@
-import { MINIMUM_JERK_PEAK } from '../../floor/index.js';
 import { placeMark, addPlace } from '../../pull/index.js';
 import { zoneSpans } from '../zoneSpans.js';
 import {
   apartMm,
   cameraOf,
-  DISTANCES,
+  distance,
   distanceNow,
   floorMm,
   focusFrom,
+  lasting,
+  paceFigures,
   placeOf,
-  roomS,
-  round,
   subjectOf,
   towards,
-  usualS,
   walk,
   withSomeone,
 } from './laying.js';
@@ -28,9 +26,9 @@ export const walkIn: Staging = {
   params(plan, at) {
     const nowMm = distanceNow(plan, at);
     return [
-      { key: 'focusMm', word: 'focus waits at', unit: 'distance', ...DISTANCES, usual: round(nowMm * 0.6) },
-      { key: 'endMm', word: 'they walk up to', unit: 'distance', ...DISTANCES, usual: round(nowMm * 0.5) },
-      { key: 'lastsS', word: 'in', unit: 'time', ...roomS(plan, at.atS), usual: usualS(plan, at.atS, 4) },
+      distance('focusMm', 'focus waits at', nowMm * 0.6),
+      distance('endMm', 'they walk up to', nowMm * 0.5),
+      lasting(plan, at, 4),
     ];
   },
   lay(plan, at, { focusMm, endMm, lastsS }) {
@@ -47,8 +45,7 @@ export const walkIn: Staging = {
     return [
       ...windowFigures(zoneSpans(laid.plan, subjectOf(laid)), at, laid.plan.durationS),
       figure('they walk', 'distance', wayMm),
-      figure('pace', 'speed', wayMm / lastsS!),
-      figure('fastest', 'speed', (wayMm / lastsS!) * MINIMUM_JERK_PEAK),
+      ...paceFigures(wayMm, lastsS!),
     ];
   },
 };

@@ -2,7 +2,7 @@ import { MINIMUM_JERK_PEAK, shortestTurnDeg } from '../../floor/index.js';
 import { ringOf, withinReach } from '../../kit/index.js';
 import { addRackTo, planDistances, setAim } from '../../pull/index.js';
 import { framesOf } from '../zoneSpans.js';
-import { distancesAt, focusOn, roomS, subjectOf, usualS, withSomeone } from './laying.js';
+import { distancesAt, focusOn, lasting, subjectOf, withSomeone } from './laying.js';
 import { figure, said, type Staging } from './staging.js';
 
 /** The camera whips over to someone, and focus goes over while nobody can see. */
@@ -11,9 +11,7 @@ export const whip: Staging = {
   word: 'Whip over to them',
   says: 'The camera whips from where it looks to someone else; focus goes over in the smear.',
   movesCamera: false,
-  params: (plan, at) => [
-    { key: 'panS', word: 'the whip takes', unit: 'time', ...roomS(plan, at.atS), min: 0.1, usual: usualS(plan, at.atS, 0.5) },
-  ],
+  params: (plan, at) => [{ ...lasting(plan, at, 0.5, 'the whip takes'), key: 'panS', min: 0.1 }],
   lay(plan, at, { panS }) {
     const someone = withSomeone(plan, at);
     const target = { kind: 'subject' as const, subjectId: someone.subjectId };

@@ -1,0 +1,73 @@
+import { CoreError } from '../errors.js';
+
+/** Frame by frame, the ring angles at which whoever must be sharp is sharp. All of one length. */
+export interface HoldTube {
+  /** Where `required` is not 0 also `lowDeg <= highDeg` */
+  readonly lowDeg: ArrayLike<number>;
+  readonly highDeg: ArrayLike<number>;
+  /** 0 for a frame in which nobody need be sharp */
+  readonly required: ArrayLike<number>;
+}
+
+/** One setting of the ring for a run of frames. */
+export interface RingHold {
+  readonly fromFrame: number;
+  /** The first frame after it */
+  readonly toFrame: number;
+  readonly ringDeg: number;
+}
+
+/**
+ * The fewest constant settings of the ring that keep every required frame inside the tube. They follow on each other from the first frame to the last; where nobody need be sharp
+ * the setting before goes on. Each stands in the middle of the room that all its frames leave.
+ *
+ * @returns none for a tube without frames, one for a tube in which nobody need be sharp
+ * @throws {CoreError} `lengths-differ`, `no-room` naming the first required frame that no angle fits, `not-a-number`
+ * Source: stabbing intervals in order: a setting is kept for as long as one angle fits all its frames, which no other choice outlasts.
+ * @example low [10, 12, 30], high [20, 18, 40], all required: two holds, at 15 and 35
+ */
+export function fewestHolds({ lowDeg, highDeg, required }: HoldTube): RingHold[] {
+  const frames = required.length;
+  if (lowDeg.length !== frames || highDeg.length !== frames)
+    throw new CoreError({
+      code: 'lengths-differ',
+      path: 'tube',
+      message: `got ${lowDeg.length} lows, ${highDeg.length} highs and ${frames} frames`,
+      need: 'as many of each',
+    });
+  const holds: RingHold[] = [];
+  let fromFrame = 0;
+  let [low, high] = [-Infinity, Infinity];
+  const close = (toFrame: number) => holds.push({ fromFrame, toFrame, ringDeg: middle(low, high) });
+  for (let frame = 0; frame < frames; frame++) {
+    if (!required[frame]) continue;
+    const [frameLow, frameHigh] = [lowDeg[frame]!, highDeg[frame]!];
+    assertRoom(frame, frameLow, frameHigh);
+    if (Math.max(low, frameLow) > Math.min(high, frameHigh)) {
+      close(frame);
+      fromFrame = frame;
+      [low, high] = [-Infinity, Infinity];
+    }
+    low = Math.max(low, frameLow);
+    high = Math.min(high, frameHigh);
+  }
+  if (frames > 0) close(frames);
+  return holds;
+}
+
+function assertRoom(frame: number, low: number, high: number): void {
+  if (low <= high) return;
+  const isNumber = !Number.isNaN(low) && !Number.isNaN(high);
+  throw new CoreError({
+    code: isNumber ? 'no-room' : 'not-a-number',
+    path: `tube[${frame}]`,
+    message: isNumber ? `no angle lies from ${low} to ${high}` : `got ${low} to ${high}`,
+    need: 'a low that is not above its high, or a frame that is not required',
+  });
+}
+
+/** The middle of an interval; of one without an end, the end it has, or 0. */
+function middle(low: number, high: number): number {
+  if (Number.isFinite(low) && Number.isFinite(high)) return (low + high) / 2;
+  return Number.isFinite(low) ? low : Number.isFinite(high) ? high : 0;
+}

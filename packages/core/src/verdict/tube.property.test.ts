@@ -1,0 +1,39 @@
+import fc from 'fast-check';
+import { longShot } from '../../test/plans';
+import { addOpticsMove, fewestHolds, setStop, tubeOf } from '../pull/index';
+import { evaluatePull } from './index';
+
+/** This close to an edge of the tube rounding decides. */
+const EDGE_DEG = 1e-7;
+
+test('a line keeps a frame just where it runs inside the tube, whatever the stop does', () => {
+  const cases = fc.tuple(fc.double({ min: 2.2, max: 22, noNaN: true }), fc.double({ min: 2.2, max: 22, noNaN: true }));
+  fc.assert(
+    fc.property(cases, ([stop, turnsTo]) => {
+      const plan = addOpticsMove(setStop(longShot(), stop), 'stopPulls', 20, turnsTo);
+      const verdict = evaluatePull(plan);
+      if (verdict.status !== 'judged') throw new Error('not judged');
+      const { lowDeg, highDeg, required } = tubeOf(plan);
+      const soft = new Set(
+        verdict.softSpans.flatMap(({ fromFrame, toFrame }) =>
+          Array.from({ length: toFrame - fromFrame }, (_, k) => fromFrame + k),
+        ),
+      );
+      verdict.line.ringDeg.forEach((deg, frame) => {
+        const [low, high] = [lowDeg[frame]!, highDeg[frame]!];
+        if (!required[frame] || Math.abs(deg - low) < EDGE_DEG || Math.abs(deg - high) < EDGE_DEG) return;
+        expect(soft.has(frame)).toBe(deg < low || deg > high);
+      });
+      expect([...required].filter((flag) => flag).length).toBe(verdict.requiredFrames);
+    }),
+    { seed: 53, numRuns: 20 },
+  );
+});
+
+test('fewest holds keep every frame sharp, when they are what the ring is set to', () => {
+  const plan = longShot();
+  const tube = tubeOf(plan);
+  for (const { fromFrame, toFrame, ringDeg } of fewestHolds(tube))
+    for (let frame = fromFrame; frame < toFrame; frame++)
+      if (tube.required[frame]) expect(ringDeg >= tube.lowDeg[frame]! && ringDeg <= tube.highDeg[frame]!).toBe(true);
+});
