@@ -34,6 +34,8 @@ export {
 export { type StandIn, standIns } from './standIns.js';
 export { planDistances } from './planDistances.js';
 export { PLAN_LIMITS } from './planLimits.js';
+export { type LaidLine, layLine, LINE_WAYS, type LineWay } from './layLine.js';
+export { leastMoveS } from './moveNeed.js';
 export { LOCAL_RULES, movingCaution, planNotes, type PlanNote } from './planNotes.js';
 export {
   ASSUMED_CUE_SIGMA_S,

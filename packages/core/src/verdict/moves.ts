@@ -3,8 +3,8 @@ import { MINIMUM_JERK_PEAK } from '../floor/index.js';
 import {
   type FocusLine,
   gradeMove,
-  handTimeS,
   landingWindow,
+  leastMoveS,
   pullDifficultyBits,
   type ShotPlan,
   wheelTurn,
@@ -25,7 +25,7 @@ export function judgeMoves(
     const bits = pullDifficultyBits(travelDeg, window.widthDeg);
     const availableS = move.endS - move.startS;
     const atWheel = wheel && wheelTurn(wheel, travelDeg, window.widthDeg);
-    const neededS = travelDeg === 0 ? 0 : (atWheel?.leastS ?? handTimeS(bits));
+    const neededS = leastMoveS(wheel, travelDeg, window.widthDeg);
     return {
       ...move,
       travelDeg,

@@ -1,4 +1,5 @@
 import { addRack, removeBeat, removeRack, type ShotPlan } from '@still-heron/core';
+import { useState } from 'react';
 import { useKeys } from '../../app/useKeys';
 import { axisChosen } from '../../app/preferences';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
@@ -7,6 +8,7 @@ import { editPlan, selectPlan } from '../shot/shotSlice';
 import { useUnits } from '../shot/useUnits';
 import { useVerdict } from '../shot/useVerdict';
 import { ChannelChart } from './ChannelChart';
+import { LayLine } from './LayLine';
 import { nextPull } from './nextPull';
 import { PullSide } from './PullSide';
 import { SomeoneForm } from './SomeoneForm';
@@ -22,7 +24,9 @@ export function PullPage() {
   const units = useUnits();
   const judged = useVerdict();
   const verdict = judged?.verdict.status === 'judged' && isSameShape(judged.plan, plan) ? judged.verdict : null;
+  const [isLaying, setIsLaying] = useState(false);
   usePullKeys(plan);
+  useKeys('l', () => setIsLaying(!isLaying));
   usePlaying(plan.durationS);
   if (plan.subjects.length === 0 && plan.marks.length === 0) return <FirstDistance />;
   return (
@@ -30,7 +34,8 @@ export function PullPage() {
       <div className="surface">
         <VerdictSentence judged={judged} units={units} />
         <PlanDoubts plan={plan} />
-        <Transport plan={plan} />
+        <Transport plan={plan} isLaying={isLaying} onLay={() => setIsLaying(!isLaying)} />
+        {isLaying && <LayLine plan={plan} onLaid={() => setIsLaying(false)} />}
         <ChannelChart plan={plan} verdict={verdict} units={units} />
       </div>
       <PullSide plan={plan} verdict={verdict} units={units} />

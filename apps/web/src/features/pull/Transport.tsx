@@ -12,8 +12,14 @@ const AXES = [
   { value: 'distance', word: 'plain distance' },
 ] as const;
 
-/** Play, the next pull, and which axis: the line between the sentence and the channel. */
-export function Transport({ plan }: { readonly plan: ShotPlan }) {
+interface Props {
+  readonly plan: ShotPlan;
+  readonly isLaying: boolean;
+  readonly onLay: () => void;
+}
+
+/** Play, the next pull, lines to be laid, and which axis: the line between the sentence and the channel. */
+export function Transport({ plan, isLaying, onLay }: Props) {
   const dispatch = useAppDispatch();
   const isPlaying = useAppSelector((state) => selectSession(state).isPlaying);
   const axis = useAppSelector((state) => state.preferences.axis);
@@ -26,6 +32,9 @@ export function Transport({ plan }: { readonly plan: ShotPlan }) {
         {isPlaying ? 'Stop' : 'Play'} <kbd className="key">Space</kbd>
       </button>
       <NextPullButton plan={plan} />
+      <button type="button" className="quiet" aria-expanded={isLaying} onClick={onLay}>
+        Lay the line <kbd className="key">L</kbd>
+      </button>
       <span className="top-bar-gap" />
       <WordChoice
         label="What the height means"

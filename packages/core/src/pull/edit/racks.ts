@@ -1,7 +1,8 @@
 import { ringOf, withinReach } from '../../kit/index.js';
-import { handTimeS, pullDifficultyBits } from '../difficulty.js';
 import { targetDistanceMm } from '../focusLine.js';
+import { ASSUMED_HAND } from '../difficulty.js';
 import { landingWindow } from '../landingWindow.js';
+import { leastMoveS } from '../moveNeed.js';
 import { planDistances } from '../planDistances.js';
 import { zoneLensAt } from '../opticsTrack.js';
 import { PLAN_LIMITS } from '../planLimits.js';
@@ -124,7 +125,8 @@ function comfortableS(plan: ShotPlan, from: LineTarget, to: LineTarget, atS: num
   const { markFocusMm: distances } = planDistances(plan);
   const angle = (target: LineTarget) => ring.angleAt(withinReach(ring, targetDistanceMm(target, distances)));
   const window = landingWindow(zoneLensAt(plan.optics, atS), ring, withinReach(ring, targetDistanceMm(to, distances)));
-  const needS = handTimeS(pullDifficultyBits(Math.abs(angle(to) - angle(from)), window.widthDeg));
+  // a pull to where the ring stands is one too, and takes as long as a hand needs to begin
+  const needS = Math.max(leastMoveS(plan.wheel, Math.abs(angle(to) - angle(from)), window.widthDeg), ASSUMED_HAND.reactionS);
   // in tenths of a second, as one would say it
   return Math.ceil(needS * COMFORT * 10) / 10;
 }
