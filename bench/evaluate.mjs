@@ -3,6 +3,9 @@ import {
   addRack,
   addSubject,
   evaluatePull,
+  findMends,
+  layLine,
+  LINE_WAYS,
   moveCameraTo,
   newPlan,
   setAim,
@@ -57,19 +60,28 @@ export function summary(times) {
 
 export function benchEvaluate() {
   return [
-    benchOf('evaluatePull, 60 s at 24 fps, 4 subjects, 6 moves', longShot(), 3),
-    benchOf('evaluatePull of the same drawn: everyone walks, the camera moves and pans', drawnShot(), 8),
+    benchOf('evaluatePull, 60 s at 24 fps, 4 subjects, 6 moves', evaluatePull, longShot(), 3),
+    benchOf('evaluatePull of the same drawn: everyone walks, the camera moves and pans', evaluatePull, drawnShot(), 8),
+    benchOf('the line of that minute laid, both ways', (plan) => LINE_WAYS.map((way) => layLine(plan, way)), longShot(), 150, 60),
+    benchOf(
+      'the line of the drawn minute laid, both ways',
+      (plan) => LINE_WAYS.map((way) => layLine(plan, way)),
+      drawnShot(),
+      150,
+      60,
+    ),
+    benchOf('mends tried for the drawn minute', findMends, drawnShot(), 1000, 8),
   ];
 }
 
-function benchOf(what, plan, aimMs) {
+function benchOf(what, work, plan, aimMs, rounds = 400) {
   const times = [];
-  for (let round = 0; round < 400; round++) {
+  for (let round = 0; round < rounds; round++) {
     // as after an edit: nothing is remembered of a plan that was not there before
     const edited = { ...plan, marks: [...plan.marks] };
     const startedMs = performance.now();
-    evaluatePull(edited);
-    if (round >= 50) times.push(performance.now() - startedMs);
+    work(edited);
+    if (round >= rounds / 8) times.push(performance.now() - startedMs);
   }
   const { median, p95 } = summary(times);
   return {

@@ -76,6 +76,7 @@ export const KEYS = {
     { keys: [',', '.'], does: 'step a frame' },
     { keys: ['N'], does: 'someone new: type their distance' },
     { keys: ['P'], does: 'pull to the next mark, at the playhead' },
+    { keys: ['X'], does: 'take the first of what would mend it' },
     { keys: ['L'], does: 'lines that can be laid for what must be sharp' },
     { keys: ['H'], does: 'swap the hand’s axis and plain distance' },
     { keys: ['←', '→'], does: 'on an end of a pull or a beat: one frame; with Shift ten' },

@@ -1,4 +1,4 @@
-import { evaluatePull, type PullVerdict } from '@still-heron/core';
+import { evaluatePull, findMends, type PullVerdict } from '@still-heron/core';
 import { expose, transfer } from 'comlink';
 import type { EvaluatorWorker } from './protocol';
 import { summarise } from './summarise';
@@ -9,6 +9,7 @@ const worker: EvaluatorWorker = {
     return transfer(verdict, buffersOf(verdict));
   },
   summarise,
+  mends: findMends,
 };
 
 /** The frame arrays are handed over, not copied. */

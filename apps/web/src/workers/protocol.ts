@@ -1,4 +1,4 @@
-import type { PullVerdict, SentencePart, ShotPlan, UnitSystem } from '@still-heron/core';
+import type { Mend, PullVerdict, SentencePart, ShotPlan, UnitSystem } from '@still-heron/core';
 
 /** What a shot's row in a list needs of its verdict. */
 export interface ShotSummary {
@@ -14,4 +14,6 @@ export interface ShotSummary {
 export interface EvaluatorWorker {
   evaluate(plan: ShotPlan): PullVerdict;
   summarise(plan: ShotPlan, units: UnitSystem): ShotSummary;
+  /** What would mend the plan, best first */
+  mends(plan: ShotPlan): Mend[];
 }

@@ -12,6 +12,7 @@ export {
   type StagingValues,
   usualValues,
 } from './staging/index.js';
+export { findMends, type Mend } from './mends.js';
 export { sharpSpans, zoneSpans } from './zoneSpans.js';
 export { narrate, type Narration, type SentencePart, targetName } from './narrate.js';
 export {

@@ -9,6 +9,7 @@ import { useUnits } from '../shot/useUnits';
 import { useVerdict } from '../shot/useVerdict';
 import { ChannelChart } from './ChannelChart';
 import { LayLine } from './LayLine';
+import { Mends } from './Mends';
 import { nextPull } from './nextPull';
 import { PullSide } from './PullSide';
 import { SomeoneForm } from './SomeoneForm';
@@ -33,6 +34,7 @@ export function PullPage() {
     <div className="step-page">
       <div className="surface">
         <VerdictSentence judged={judged} units={units} />
+        <Mends plan={plan} units={units} />
         <PlanDoubts plan={plan} />
         <Transport plan={plan} isLaying={isLaying} onLay={() => setIsLaying(!isLaying)} />
         {isLaying && <LayLine plan={plan} onLaid={() => setIsLaying(false)} />}

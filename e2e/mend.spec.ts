@@ -1,0 +1,46 @@
+import { expect, test } from './heron';
+
+test('what would mend a pull is offered with its result; one key takes the first, undo takes it back', async ({
+  heron,
+  page,
+}) => {
+  await heron.openCopy('4B');
+  const mends = page.getByRole('list', { name: 'What would mend it' });
+  const first = mends.getByRole('button').first();
+  await expect(first).toHaveText(/^Pull to D: start 0\.\d s sooner → sharp for all 8\.4 s, barely\s*X$/);
+  await expect(mends.getByRole('button', { name: /^T2\.2 → T4\.5 → sharp 8\.\d of 8\.4 s, 2 stops less light/ })).toBeAttached();
+  const before = await heron.sentence();
+  expect(before).toContain('Soft from 5.4 s');
+  const chart = (await page.getByTestId('channel').boundingBox())!;
+  await page.keyboard.press('x');
+  await expect(heron.verdict).toContainText('Sharp for all 8.4 s that must be.');
+  // what is under the row has not moved
+  expect((await page.getByTestId('channel').boundingBox())!.y).toBe(chart.y);
+  await expect(page.getByRole('button', { name: /^Undo: pull to D: start 0\.\d s sooner$/ })).toBeEnabled();
+  await page.keyboard.press('Control+z');
+  await expect(heron.verdict).toContainText('Soft from 5.4 s');
+  await mends.getByRole('button', { name: /^Lay the line, 3 settings/ }).click();
+  await expect(heron.verdict).toContainText('Sharp for all 8.4 s that must be.');
+});
+
+test('a line is laid: each way says what would come of it before it is taken; by key and by pointer', async ({ heron, page }) => {
+  await heron.openCopy('4B');
+  await page.keyboard.press('l');
+  const ways = page.getByRole('group', { name: 'Lay the line' });
+  await expect(ways.getByRole('button', { name: /^Fewest settings/ })).toContainText('sharp for all 8.4 s, 3 in all');
+  await expect(ways.getByRole('button', { name: /^One setting/ })).toContainText('sharp 4.0 of 8.4 s');
+  await ways.getByRole('button', { name: /^One setting/ }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('move-start-rack-1')).toHaveCount(0);
+  await expect(heron.verdict).toContainText('Sharp 4.0 of the 8.4 s that must be.');
+  await page
+    .getByRole('button', { name: /^Lay the line/ })
+    .first()
+    .click();
+  await ways.getByRole('button', { name: /^Fewest settings/ }).click();
+  await expect(page.getByTestId('move-start-rack-2')).toBeVisible();
+  await expect(heron.verdict).toContainText('Sharp for all 8.4 s that must be.');
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(heron.verdict).toContainText('Soft from 5.4 s');
+});
