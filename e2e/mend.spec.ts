@@ -8,9 +8,11 @@ test('what would mend a pull is offered with its result; one key takes the first
   const mends = page.getByRole('list', { name: 'What would mend it' });
   const first = mends.getByRole('button').first();
   await expect(first).toHaveText(/^Pull to D: start 0\.\d s sooner → sharp for all 8\.4 s, barely\s*X$/);
+  await mends.getByRole('button', { name: /^\d more$/ }).click();
   await expect(mends.getByRole('button', { name: /^T2\.2 → T4\.5 → sharp 8\.\d of 8\.4 s, 2 stops less light/ })).toBeAttached();
   const before = await heron.sentence();
   expect(before).toContain('Soft from 5.4 s');
+  await mends.getByRole('button', { name: 'Fewer' }).click();
   const chart = (await page.getByTestId('channel').boundingBox())!;
   await page.keyboard.press('x');
   await expect(heron.verdict).toContainText('Sharp for all 8.4 s that must be.');
@@ -33,10 +35,7 @@ test('a line is laid: each way says what would come of it before it is taken; by
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('move-start-rack-1')).toHaveCount(0);
   await expect(heron.verdict).toContainText('Sharp 4.0 of the 8.4 s that must be.');
-  await page
-    .getByRole('button', { name: /^Lay the line/ })
-    .first()
-    .click();
+  await page.getByRole('button', { name: 'Lay the line L', exact: true }).click();
   await ways.getByRole('button', { name: /^Fewest settings/ }).click();
   await expect(page.getByTestId('move-start-rack-2')).toBeVisible();
   await expect(heron.verdict).toContainText('Sharp for all 8.4 s that must be.');

@@ -12,6 +12,7 @@ import { usePlaying, usePlayKeys } from '../shot/usePlaying';
 import { useUnits } from '../shot/useUnits';
 import { useVerdict } from '../shot/useVerdict';
 import { FloorDrawing } from './FloorDrawing';
+import { middleOf } from './floorLayout';
 import { FloorNotice, KnownLength } from './FloorNotice';
 import { FloorSentence } from './FloorSentence';
 import { FloorSide } from './FloorSide';
@@ -165,7 +166,7 @@ function useFloorPicture(onLaid: () => void) {
       const name = file.name.slice(0, 80) || 'picture';
       const laid = { pictureId, name, aspect: widthPx / heightPx };
       setProblem(null);
-      dispatch(editPlan('lay a picture under it', (now) => layPicture(now, laid, { xMm: 3000, yMm: 0 })));
+      dispatch(editPlan('lay a picture under it', (now) => layPicture(now, laid, middleOf(now))));
       onLaid();
     },
   };

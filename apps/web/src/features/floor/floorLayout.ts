@@ -84,6 +84,11 @@ export function fittedView(plan: ShotPlan, { width, height }: Size): FloorView {
   };
 }
 
+/** The middle of all there is on the floor. */
+export function middleOf(plan: ShotPlan): Place {
+  return fittedView(plan, { width: 1, height: 1 }).centre;
+}
+
 const SMALLEST_PX_PER_MM = 0.002;
 const DRAWN_LARGEST_PX_PER_MM = 2;
 

@@ -1,3 +1,4 @@
+import { nanoid } from '@reduxjs/toolkit';
 import type { ReadingView } from '@still-heron/contract';
 import { changeMark, type DeviceMethod, type Mark, planDistances } from '@still-heron/core';
 import { useEffect, useRef, useState } from 'react';
@@ -7,7 +8,7 @@ import { selectSelection } from '../shot/sessionSlice';
 import { editPlan, selectPlan } from '../shot/shotSlice';
 
 /** Of this page, so that the stand-in's answer fills no mark on another one. */
-const PAGE = `page-${crypto.randomUUID()}`;
+const PAGE = `page-${nanoid()}`;
 
 export interface Measuring {
   readonly problem: string | null;

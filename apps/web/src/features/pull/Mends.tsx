@@ -13,25 +13,37 @@ interface Props {
 /** Nothing is tried while a hand is still at it. */
 const QUIET_MS = 300;
 
+/** So many fit beside each other; the rest are there on request. */
+const FIRST_SHOWN = 2;
+
 /** What would mend the plan, in a row that is there whether or not it is filled, so that nothing under it moves while something is dragged: each tried in the background and offered with its result; X takes the first. */
 export function Mends({ plan, units }: Props) {
   const dispatch = useAppDispatch();
-  const mends = useMends(plan);
+  const { mends, isCurrent } = useMends(plan);
+  const [showsAll, setShowsAll] = useState(false);
+  const shown = showsAll ? mends : mends.slice(0, FIRST_SHOWN);
   const take = (mend: Mend) => dispatch(editPlan(uncapitalised(mendName(mend, plan, units)), () => mend.plan));
   useKeys('x', () => {
-    if (mends[0]) take(mends[0]);
+    if (mends[0] && isCurrent) take(mends[0]);
   });
   return (
-    <ul className="mends" aria-label="What would mend it">
-      {mends.map((mend, index) => (
+    <ul className={showsAll ? 'mends is-open' : 'mends'} aria-label="What would mend it">
+      {shown.map((mend, index) => (
         <li key={mendName(mend, plan, units)}>
-          <button type="button" onClick={() => take(mend)}>
+          <button type="button" disabled={!isCurrent} onClick={() => take(mend)}>
             <strong>{mendName(mend, plan, units)}</strong>{' '}
             <span className={mend.outcome === 'sharp' ? 'tone-sharp' : 'tone-edge'}>{resultWords(mend)}</span>
             {index === 0 && <kbd className="key">X</kbd>}
           </button>
         </li>
       ))}
+      {mends.length > FIRST_SHOWN && (
+        <li>
+          <button type="button" className="mends-more" aria-expanded={showsAll} onClick={() => setShowsAll(!showsAll)}>
+            {showsAll ? 'Fewer' : `${mends.length - FIRST_SHOWN} more`}
+          </button>
+        </li>
+      )}
     </ul>
   );
 }
@@ -41,8 +53,8 @@ function uncapitalised(words: string): string {
   return words.charAt(0).toLowerCase() + words.slice(1);
 }
 
-/** Mends of the plan as it stands; none until they are known, and never those of another plan. */
-function useMends(plan: ShotPlan): readonly Mend[] {
+/** The newest mends, and whether they are of the plan as it stands: while a hand is at it the last ones stay where they are, out of reach. */
+function useMends(plan: ShotPlan): { readonly mends: readonly Mend[]; readonly isCurrent: boolean } {
   const [found, setFound] = useState<{ readonly plan: ShotPlan; readonly mends: readonly Mend[] } | null>(null);
   useEffect(() => {
     let isCurrent = true;
@@ -54,7 +66,7 @@ function useMends(plan: ShotPlan): readonly Mend[] {
       clearTimeout(timer);
     };
   }, [plan]);
-  return found?.plan === plan ? found.mends : [];
+  return { mends: found?.mends ?? [], isCurrent: found?.plan === plan };
 }
 
 function mendName({ change }: Mend, plan: ShotPlan, units: UnitSystem): string {
