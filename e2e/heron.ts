@@ -67,7 +67,11 @@ export class Heron {
       plan,
     });
     await this.open(`/shots/${shotId}/${step}`);
-    const ready = { setup: this.page.getByTestId('focus-tried'), floor: this.page.locator('main'), pull: this.verdict }[step];
+    const ready = {
+      setup: this.page.getByTestId('focus-tried'),
+      floor: this.page.getByTestId('floor-ground'),
+      pull: this.verdict,
+    }[step];
     await expect(ready).toBeVisible();
     return { shotId, productionId };
   }

@@ -1,7 +1,7 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { plainLens } from '@still-heron/core';
 import { ActionCreators } from 'redux-undo';
-import { kitSavingMiddleware, leaveKit, saveKitNow } from './kitSaving';
+import { kitSavingMiddleware, leaveKit, saveKitNow, settledVersion } from './kitSaving';
 import { kitConflictResolved, kitSavingOpened, kitSavingReducer, selectKitSaving } from './kitSavingSlice';
 import { editKit, kitReducer, openKit, selectKitRedoName, selectKitUndoName, selectOpenKit } from './kitSlice';
 import { copyName, newItem, renamed } from './newItems';
@@ -125,4 +125,21 @@ test('a copy’s name is free, and every new item can be stored under any name',
   expect(copyName('65 mm (2)', new Set(['65 mm (2)']))).toBe('65 mm (3)');
   expect(renamed('lenses', newItem('lenses'), 'A').lens.name).toBe('A');
   expect(renamed('wheels', newItem('wheels'), 'B').name).toBe('B');
+});
+
+test('a deletion right after an edit names the version that the edit leads to', async () => {
+  const { store, note } = openStore();
+  expect(await store.dispatch(settledVersion('lens-1', 99))).toBe(3);
+  expect(await store.dispatch(settledVersion('lens-2', 99))).toBe(99);
+  note('a');
+  const settled = jest.fn();
+  void store.dispatch(settledVersion('lens-1', 3)).then(settled);
+  await pass(0);
+  note('b');
+  mockSaves[mockSaves.length - 1]!.answer(taken(4));
+  await pass(0);
+  expect(settled).not.toHaveBeenCalled();
+  mockSaves[mockSaves.length - 1]!.answer(taken(5));
+  await pass(0);
+  expect(settled).toHaveBeenCalledWith(5);
 });

@@ -71,6 +71,23 @@ export function saveKitNow() {
   };
 }
 
+/**
+ * The stored version of an item once nothing of it is on its way: what a deletion must name, or one right after an edit would be refused.
+ *
+ * @param known - of an item that is not open
+ */
+export function settledVersion(id: string, known: number) {
+  return async (dispatch: Dispatch, getState: () => State): Promise<number> => {
+    for (;;) {
+      if (selectOpenKit(getState())?.id !== id) return known;
+      const { status, version } = selectKitSaving(getState());
+      if (status === 'waiting') await dispatch(saveKitNow());
+      else if (status === 'saving') await inFlight;
+      else return version;
+    }
+  };
+}
+
 /** Sends what is left of the open item when one goes on to another, after the save that may be on its way. */
 export function leaveKit() {
   return async (dispatch: Dispatch, getState: () => State): Promise<void> => {

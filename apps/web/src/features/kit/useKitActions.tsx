@@ -8,9 +8,11 @@ import {
   useRemoveKitItemMutation,
   useRestoreKitItemMutation,
 } from '../../api/api';
+import { useAppDispatch } from '../../app/store';
 import { askForFile } from './exchange/csv';
 import { ProblemList } from './exchange/ProblemList';
 import { readKitFile } from './exchange/readKitFile';
+import { settledVersion } from './kitSaving';
 import { copyName, newItem, renamed } from './newItems';
 import { useKit } from './useKit';
 import { KIND_WORDS } from './words';
@@ -20,6 +22,7 @@ const OFFER_S = 10;
 
 /** What can be done with items of kit as wholes. Every refusal is said on the page. */
 export function useKitActions<K extends KitKind>(kind: K) {
+  const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const { message, notification } = App.useApp();
   const { items } = useKit(kind);
@@ -46,7 +49,8 @@ export function useKitActions<K extends KitKind>(kind: K) {
   async function remove(id: string): Promise<void> {
     const view = items.find((item) => item.id === id);
     if (!view) return;
-    const { error } = await removeItem({ kind, id, version: view.version });
+    const version = await dispatch(settledVersion(id, view.version));
+    const { error } = await removeItem({ kind, id, version });
     sayIfRefused('It was not deleted', error);
     if (error) return;
     await navigate(`/kit/${kind}`);
