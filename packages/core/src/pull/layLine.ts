@@ -32,7 +32,7 @@ const ROUNDED_UP = 1 + 1e-9;
  * Lays the focus line anew, in place of the one there is; marks, people and what must be sharp stay as they are.
  *
  * `fewest-holds`: as few settings as keep every frame that must be sharp; each change is made where nobody need be, as slowly as there is time for, and where there is no such time, as fast
- * as the hand can and so that the fewest frames go soft. `fixed`: the one setting that keeps the most frames.
+ * as the hand can and so that the fewest frames go soft. `fixed`: the one setting that keeps the most frames. A pull to where one went before keeps its cue, and what is known of it.
  *
  * @returns null while nobody must be sharp, or the changes are more than a plan holds
  */
@@ -49,16 +49,20 @@ export function layLine(plan: ShotPlan, way: LineWay): LaidLine | null {
     const [fromDeg, toDeg] = [targets[index]!.ringDeg, targets[index + 1]!.ringDeg];
     const earliestS = moves.length === 0 ? 0 : moves[moves.length - 1]!.startS + moves[moves.length - 1]!.durationS;
     const time = changeTime(plan, possible, { ring, from, to: setting, fromDeg, toDeg, earliestS });
-    moves.push({
-      id: nextId('rack', moves),
-      kind: 'rack',
-      ...time,
-      target: targets[index + 1]!.target,
+    const { target } = targets[index + 1]!;
+    const known = plan.line.moves.find((move) => isSameTarget(move.target, target) && !moves.some(({ id }) => id === move.id));
+    const { id, cue, cueSigmaS } = known ?? {
+      id: nextId('rack', [...plan.line.moves, ...moves]),
       cue: '',
       cueSigmaS: ASSUMED_CUE_SIGMA_S,
-    });
+    };
+    moves.push({ id, kind: 'rack', ...time, target, cue, cueSigmaS });
   });
   return { plan: { ...plan, line: { start: targets[0]!.target, moves } }, holds: settings.length, impossibleFromS };
+}
+
+function isSameTarget(a: LineTarget, b: LineTarget): boolean {
+  return a.kind === 'mark' ? b.kind === 'mark' && a.markId === b.markId : b.kind === 'distance' && a.distanceMm === b.distanceMm;
 }
 
 /** A setting: between which angles, and from which needed frame to which. */
@@ -78,8 +82,9 @@ function withoutImpossible(tube: Tube, captureFps: number): { possible: Tube; im
 }
 
 function holdSettings(tube: Tube): Setting[] {
+  const all = framesOf(tube);
   return fewestHolds(tube).flatMap(({ fromFrame, toFrame }) => {
-    const needed = framesOf(tube).filter((frame) => frame >= fromFrame && frame < toFrame);
+    const needed = all.filter((frame) => frame >= fromFrame && frame < toFrame);
     return needed.length === 0 ? [] : [settingOf(tube, needed)];
   });
 }

@@ -4,6 +4,7 @@ import {
   addStay,
   addSubject,
   changeBeat,
+  changeRack,
   checkPlan,
   fewestHolds,
   layLine,
@@ -36,6 +37,19 @@ describe('the fewest holds', () => {
     expect(move!.startS).toBeGreaterThanOrEqual(4 - 1 / 24);
     expect(move!.startS + move!.durationS).toBeLessThanOrEqual(6);
     expect(judged(laid.plan).outcome).toBe('sharp');
+  });
+
+  test('a pull to where one went before keeps its cue and its id; others get ids of their own', () => {
+    const cued = changeRack(twoPeople(), 'rack-1', { startS: 1, cue: 'she looks up', cueSigmaS: 0.03 });
+    const [move] = layLine(cued, 'fewest-holds')!.plan.line.moves;
+    expect(move).toMatchObject({
+      id: 'rack-1',
+      cue: 'she looks up',
+      cueSigmaS: 0.03,
+      target: { kind: 'mark', markId: 'mark-2' },
+    });
+    const elsewhere = changeRack(cued, 'rack-1', { target: { kind: 'distance', distanceMm: 9000 } });
+    expect(layLine(elsewhere, 'fewest-holds')!.plan.line.moves[0]).toMatchObject({ id: 'rack-2', cue: '' });
   });
 
   test('without time in between the hand goes as fast as it can, and the fewest frames go soft', () => {
