@@ -108,6 +108,19 @@ test('several things are held, moved and copied together, by pointer and by keyb
   await page.keyboard.press('Delete');
   await expect(page.getByRole('button', { name: 'sand box 2' })).toHaveCount(0);
 
+  // let go of by Escape, what the keyboard is still at is taken again by an arrow; pressed twice, it is still found by Tab
+  await post.focus();
+  await page.keyboard.press('Escape');
+  const letGoX = await x(post);
+  await page.keyboard.press('ArrowRight');
+  expect(await x(post)).toBeGreaterThan(letGoX + 3);
+  await expect(page.getByRole('region', { name: 'Landmark' })).toBeVisible();
+  await post.locator('circle').click();
+  await post.locator('circle').click();
+  await sand.focus();
+  await post.focus();
+  await expect(page.getByLabel('name', { exact: true })).toHaveValue('gate post');
+
   // a frame drawn with Shift takes what lies within; everything by Ctrl A
   await page.keyboard.press('Escape');
   const ground = (await page.getByTestId('floor-ground').boundingBox())!;

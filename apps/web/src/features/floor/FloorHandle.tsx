@@ -49,7 +49,7 @@ export function FloorHandle(props: FloorHandleProps) {
     onGuides,
     testId,
   } = props;
-  const { handlers, isHeld } = useFloorMoves({ item, place, name: undoName, pxPerMm, units, onGuides });
+  const { handlers, isHeld } = useFloorMoves({ item, name: undoName, pxPerMm, units, onGuides });
   const [x, y] = layout.toPx(place);
   const isMark = item.kind === 'mark';
   return (

@@ -16,7 +16,6 @@ interface Props {
 export function LandmarkShape({ landmark, layout, pxPerMm, units, isOutOfReach, onGuides }: Props) {
   const { handlers, isHeld } = useFloorMoves({
     item: { kind: 'landmark', id: landmark.id },
-    place: landmark,
     name: `move ${landmark.name}`,
     pxPerMm,
     units,

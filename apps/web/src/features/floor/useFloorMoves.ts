@@ -20,9 +20,14 @@ export function nudge(key: string, isFar: boolean, units: UnitSystem): Place | n
   return by ? { xMm: by[0]! * stepMm, yMm: by[1]! * stepMm } : null;
 }
 
+/** Where something stands on the floor. */
+function placeOf({ marks, floor }: ShotPlan, { kind, id }: FloorItem): Place {
+  if (kind === 'mark') return marks.find((mark) => mark.id === id)!.place!;
+  return (kind === 'camera' ? floor!.camera : floor!.landmarks).find((thing) => thing.id === id)!;
+}
+
 interface Options {
   readonly item: FloorItem;
-  readonly place: Place;
   /** As undo names it */
   readonly name: string;
   readonly pxPerMm: number;
@@ -34,23 +39,25 @@ interface Options {
  * Taking hold of something on the floor: pressed it is selected, with Shift beside what is selected already; dragged or pushed by arrow keys it moves, with
  * everything that is held. It lines up with what else stands there; Alt leaves it free.
  */
-export function useFloorMoves({ item, place, name, pxPerMm, units, onGuides }: Options) {
+export function useFloorMoves({ item, name, pxPerMm, units, onGuides }: Options) {
   const dispatch = useAppDispatch();
   const store = useAppStore();
   const isHeld = useAppSelector((state) => selectHeld(state).some(({ kind, id }) => kind === item.kind && id === item.id));
-  const grabbed = useRef(place);
-  const latest = useRef(place);
-  latest.current = place;
+  const grabbed = useRef<Place>({ xMm: 0, yMm: 0 });
   const gesture = useRef('');
   const isPressed = useRef(false);
 
+  /** Where it is now: several moves of the pointer may come between two drawings of the page. */
+  const placeNow = () => placeOf(selectPlan(store.getState())!, item);
   function moveBy(by: Place, inGesture: string): void {
+    // the keyboard may still be at something that Escape let go of
+    if (selectHeld(store.getState()).length === 0) dispatch(itemSelected(item));
     const held = selectHeld(store.getState());
     const words = held.length > 1 ? `move ${held.length} things` : name;
     dispatch(editPlan(words, (now) => moveOnFloor(now, held, by), inGesture));
   }
   const drag = useDrag({
-    onStart: () => (grabbed.current = latest.current),
+    onStart: () => (grabbed.current = placeNow()),
     onDrag: ({ dx, dy, isAlt, gesture: dragged }) => {
       const wanted = { xMm: grabbed.current.xMm + dx / pxPerMm, yMm: grabbed.current.yMm - dy / pxPerMm };
       const plan: ShotPlan = selectPlan(store.getState())!;
@@ -58,7 +65,8 @@ export function useFloorMoves({ item, place, name, pxPerMm, units, onGuides }: O
       const tracks = item.kind === 'camera' ? (plan.floor?.landmarks ?? []).filter(({ shape }) => shape === 'track') : [];
       const to = isAlt ? { place: wanted, guides: [] } : snap(wanted, { others: othersThan(plan, held), tracks, pxPerMm, units });
       onGuides(to.guides);
-      moveBy({ xMm: to.place.xMm - latest.current.xMm, yMm: to.place.yMm - latest.current.yMm }, dragged);
+      const now = placeNow();
+      moveBy({ xMm: to.place.xMm - now.xMm, yMm: to.place.yMm - now.yMm }, dragged);
     },
     onEnd: () => onGuides([]),
     onGiveUp: (dragged) => {
@@ -85,6 +93,8 @@ export function useFloorMoves({ item, place, name, pxPerMm, units, onGuides }: O
         if (!isPressed.current && selectHeld(store.getState()).length < 2) dispatch(itemReached(item));
         isPressed.current = false;
       },
+      // a press on what the keyboard is at already brings no focus
+      onBlur: () => (isPressed.current = false),
       onKeyDown: (event: KeyboardEvent) => {
         if (event.key === 'Enter') {
           event.preventDefault();

@@ -32,6 +32,7 @@ test('several things move by as much, and what stands between them stays as far 
   expect(plan.marks[1]!.place).toEqual(drawn().marks[1]!.place);
   expect(planDistances(plan).markSight.get('mark-1')!.tapeMm).toBeCloseTo(2900, 6);
   expect(moveOnFloor(twoPeople(), three, at(1, 1))).toEqual(twoPeople());
+  expect(moveOnFloor(plan, [], at(1, 1))).toBe(plan);
 });
 
 test('copied, someone comes with their whole way, as someone else; a thing gets the next name', () => {

@@ -16,7 +16,7 @@ export interface FloorItem {
 
 /** Moves several things by as much, as one step: whatever of them is on the floor. */
 export function moveOnFloor(plan: ShotPlan, items: readonly FloorItem[], { xMm, yMm }: Place): ShotPlan {
-  if (plan.floor === null) return plan;
+  if (plan.floor === null || items.length === 0) return plan;
   const isMoved = (kind: FloorItem['kind'], id: string) => items.some((item) => item.kind === kind && item.id === id);
   const moved = <T extends Place>(place: T): T => ({
     ...place,
