@@ -48,7 +48,6 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
     move.pick(null);
   });
   const dispatch = useAppDispatch();
-  useKeys('m', () => setMode(mode === 'moves' ? 'draw' : 'moves'));
   const preview = mode === 'moves' ? move.laid : null;
   const shown = preview?.plan ?? plan;
   const verdict = preview?.verdict ?? judged?.verdict;
@@ -58,6 +57,7 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
     setTool(null);
     move.pick(null);
   };
+  useKeys('m', () => pickMode(mode === 'moves' ? 'draw' : 'moves'));
   return (
     <div className="step-page">
       <div className="surface floor-surface">

@@ -132,6 +132,9 @@ function useRun(plan: ShotPlan) {
       move();
     }
   }
-  useKeys('r', tap);
+  // a key that is held down is one tap
+  useKeys('r', ({ repeat }) => {
+    if (!repeat) tap();
+  });
   return { isRunning, next, tap, skip: move, finish };
 }
