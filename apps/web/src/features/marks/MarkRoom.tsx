@@ -5,13 +5,13 @@ import {
   type MarkReading,
   markReading,
   type RingPoint,
-  ringOf,
   type ShotPlan,
   type UnitSystem,
   wheelDegOf,
 } from '@still-heron/core';
 import { Explain } from '../../fields/Explain';
 import { roomBar } from './roomLayout';
+import { beyondWords, roomLines } from './roomWords';
 
 interface Props {
   readonly mark: Mark;
@@ -24,17 +24,9 @@ const WIDTH = 250;
 /** How much room there is round a mark, to each side: for the person in distance, for the hand in degrees; and where it lies on the ring. */
 export function MarkRoom({ mark, plan, units }: Props) {
   const reading = markReading(plan, mark);
-  const { nearerMm, fartherMm, beyond } = reading;
-  if (beyond !== null) {
-    const ring = ringOf(plan.optics.lens);
-    return (
-      <p className="tone-soft">
-        {beyond === 'close-focus'
-          ? `Nearer than the lens focuses: ${formatDistance(ring.closeFocusMm, units)}.`
-          : `Farther than the ring’s scale goes: ${formatDistance(ring.farthestMm, units)}.`}
-      </p>
-    );
-  }
+  const { nearerMm, fartherMm } = reading;
+  const beyond = beyondWords(reading, plan, units);
+  if (beyond !== null) return <p className="tone-soft">{beyond}</p>;
   const bar = roomBar(reading, WIDTH);
   const atHand = (deg: number) => `${wheelDegOf(plan.wheel, deg).toFixed(1)}°`;
   return (
@@ -56,14 +48,7 @@ export function MarkRoom({ mark, plan, units }: Props) {
       </p>
       <p className="haze">{placeOnRing(reading, plan, units)}</p>
       <p>
-        <Explain
-          what="The room round this mark"
-          lines={[
-            `near limit ${formatDistance(reading.nearMm, units)}, far limit ${formatDistance(reading.farMm, units)}`,
-            `as the lens is set at ${reading.comesS.toFixed(1)} s, when someone comes here`,
-            `the distance itself is good to about ${formatGap(mark.uncertaintyMm, units)}`,
-          ]}
-        >
+        <Explain what="The room round this mark" lines={roomLines(reading, mark, plan, units)}>
           sharp from {formatDistance(reading.nearMm, units)} to {formatDistance(reading.farMm, units)}
         </Explain>
       </p>

@@ -12,45 +12,43 @@ export function MarkDetails({ mark, units }: { readonly mark: Mark; readonly uni
   const change = (name: string, changes: Parameters<typeof changeMark>[2], gesture?: string) =>
     dispatch(editPlan(name, (now) => changeMark(now, mark.id, changes), gesture));
   return (
-    <>
-      <div className="field-pair">
-        <TextField
-          label="letter"
-          isOptional={false}
-          max={PLAN_LIMITS.letter.max}
-          value={mark.letter}
-          onChange={(letter) => change('letter a mark', { letter })}
+    <div className="field-pair">
+      <TextField
+        label="letter"
+        isOptional={false}
+        max={PLAN_LIMITS.letter.max}
+        value={mark.letter}
+        onChange={(letter) => change('letter a mark', { letter })}
+      />
+      <label className="field">
+        <span className="field-label">measured by</span>
+        <Select
+          value={mark.method}
+          options={MEASURE_METHODS.filter((value) => value !== 'drawn' || mark.place !== null).map((value) => ({
+            value,
+            label: METHOD_WORDS[value],
+          }))}
+          onChange={(method) =>
+            method === 'drawn'
+              ? dispatch(editPlan(`go by the drawing at ${mark.letter}`, (now) => goByDrawing(now, mark.id)))
+              : change('how it was measured', { method, isSimulated: false })
+          }
         />
-        <label className="field">
-          <span className="field-label">measured by</span>
-          <Select
-            value={mark.method}
-            options={MEASURE_METHODS.filter((value) => value !== 'drawn' || mark.place !== null).map((value) => ({
-              value,
-              label: METHOD_WORDS[value],
-            }))}
-            onChange={(method) =>
-              method === 'drawn'
-                ? dispatch(editPlan(`go by the drawing at ${mark.letter}`, (now) => goByDrawing(now, mark.id)))
-                : change('how it was measured', { method, isSimulated: false })
-            }
-          />
-        </label>
-        <GapField
-          label="good to about"
-          mm={mark.uncertaintyMm}
-          limit={PLAN_LIMITS.uncertaintyMm}
-          units={units}
-          onChange={(uncertaintyMm, gesture) => change('how well it was measured', { uncertaintyMm }, gesture)}
-        />
-        <TextField
-          label="note"
-          max={PLAN_LIMITS.note.max}
-          value={mark.note}
-          placeholder="beside the ladle"
-          onChange={(note) => change('note at a mark', { note })}
-        />
-      </div>
-    </>
+      </label>
+      <GapField
+        label="good to about"
+        mm={mark.uncertaintyMm}
+        limit={PLAN_LIMITS.uncertaintyMm}
+        units={units}
+        onChange={(uncertaintyMm, gesture) => change('how well it was measured', { uncertaintyMm }, gesture)}
+      />
+      <TextField
+        label="note"
+        max={PLAN_LIMITS.note.max}
+        value={mark.note}
+        placeholder="beside the ladle"
+        onChange={(note) => change('note at a mark', { note })}
+      />
+    </div>
   );
 }

@@ -1,22 +1,19 @@
 import {
   changeMark,
-  depthOfField,
-  displayStepMm,
   formatDistance,
   formatGap,
-  landingWindow,
   type Mark,
+  markReading,
   ringOf,
   type ShotPlan,
   type UnitSystem,
   wheelDegOf,
-  withinReach,
-  zoneLensAt,
 } from '@still-heron/core';
 import { currentColour } from '../../charts/currentColour';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { DistanceField } from '../../fields/DistanceField';
 import { Explain } from '../../fields/Explain';
+import { beyondWords, roomLines } from '../marks/roomWords';
 import { StaleMark } from '../marks/StaleMark';
 import { itemSelected, selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
@@ -92,42 +89,19 @@ function ringWords({ optics: { lens }, wheel }: ShotPlan, atDeg: number, windowD
 
 /** How far someone may miss the mark, each way, and where it lies on the ring. */
 function Room({ mark, plan, units }: Props & { readonly mark: Mark }) {
-  const { lens } = plan.optics;
-  const ring = ringOf(lens);
-  const wantedMm = mark.distanceMm ?? Infinity;
-  const focusDistanceMm = withinReach(ring, wantedMm);
-  if (focusDistanceMm !== wantedMm) {
-    return (
-      <p className="mark-room tone-soft">
-        {wantedMm < focusDistanceMm
-          ? `nearer than the lens focuses: ${formatDistance(ring.closeFocusMm, units)}`
-          : `farther than the ring's scale goes: ${formatDistance(ring.farthestMm, units)}`}
-      </p>
-    );
-  }
-  const zoneLens = zoneLensAt(plan.optics, 0);
-  const { fNumber, circleOfConfusionMm, focalLengthMm } = zoneLens;
-  const zone = depthOfField({ ...zoneLens, focusDistanceMm });
-  const { widthDeg } = landingWindow(zoneLens, ring, focusDistanceMm);
-  const nearer = formatGap(zone.inFrontMm, units);
-  const farther = zone.behindMm === Infinity ? 'any' : formatGap(zone.behindMm, units);
+  const reading = markReading(plan, mark);
+  const { nearerMm, fartherMm, ringDeg, towardsNearDeg, towardsFarDeg } = reading;
+  const beyond = beyondWords(reading, plan, units);
+  if (beyond !== null) return <p className="mark-room tone-soft">{beyond}</p>;
+  const farther = fartherMm === Infinity ? 'any' : formatGap(fartherMm, units);
   return (
     <p className="mark-room">
-      <Explain
-        what="How far they may miss the mark"
-        lines={[
-          `near limit ${formatDistance(zone.nearMm, units)}, far limit ${formatDistance(zone.farMm, units)}`,
-          `computed for f ${Number(focalLengthMm.toFixed(1))} mm, N ${fNumber.toFixed(2)}, C ${(circleOfConfusionMm * 1000).toFixed(1)} µm`,
-          ...(plan.wheel && lens.response !== 'speed'
-            ? [`the ring at ${ring.angleAt(focusDistanceMm).toFixed(1)}°, the wheel turns ${plan.wheel.wheelPerRing} × as far`]
-            : []),
-          `measured by ${mark.method}, good to about ${formatGap(mark.uncertaintyMm, units)} (assumed)`,
-          `a step here is ${formatGap(displayStepMm(focusDistanceMm, units), units)}`,
-        ]}
-      >
-        {mark.distanceMm === null ? `sharp from ${formatDistance(zone.nearMm, units)} on` : `may miss −${nearer} / +${farther}`}
+      <Explain what="How far they may miss the mark" lines={roomLines(reading, mark, plan, units)}>
+        {mark.distanceMm === null
+          ? `sharp from ${formatDistance(reading.nearMm, units)} on`
+          : `may miss −${formatGap(nearerMm, units)} / +${farther}`}
       </Explain>
-      <span className="mark-ring figure">{ringWords(plan, ring.angleAt(focusDistanceMm), widthDeg)}</span>
+      <span className="mark-ring figure">{ringWords(plan, ringDeg, towardsNearDeg + towardsFarDeg)}</span>
     </p>
   );
 }
