@@ -15,7 +15,7 @@ import {
 import { zoneSpans } from '../zoneSpans.js';
 import { figure, type LaidMove, type StagingAt, type StagingFigure, type StagingParam } from './staging.js';
 
-/** Where someone new is put: at arm's length of most shots. */
+/** How far from the camera someone new is put, unless the move says otherwise. */
 export const USUAL_DISTANCE_MM = 3000;
 
 /** The plan drawn, with whoever the move is for in it: someone new stands on the lens axis. */
