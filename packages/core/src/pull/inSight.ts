@@ -1,20 +1,20 @@
-import { cameraPlaceAt, shortestTurnDeg, type Subject } from '../floor/index.js';
+import { cameraPlaceAt, shortestTurnDeg, type SightOf, type Subject } from '../floor/index.js';
 import { ringOf } from '../kit/index.js';
 import { frameCount as countFrames } from '../units/index.js';
 import { halfViewDeg } from './opticsTrack.js';
 import { planDistances } from './planDistances.js';
 import type { ShotPlan } from './shotPlan.js';
+import { spansWhere, type TimeSpan } from './timeSpans.js';
 
-/** A stretch of a shot, from its first frame to after its last. */
-export interface TimeSpan {
-  readonly fromS: number;
-  readonly untilS: number;
+/** Whether what is seen lies in the picture, from side to side. */
+export function isBetweenSides({ depthMm, offAxisDeg }: SightOf, halfDeg: number): boolean {
+  return depthMm > 0 && Math.abs(offAxisDeg) <= halfDeg;
 }
 
-/** Whether what is focused on of someone is in the picture, from side to side. Null for one who is not on the floor. */
+/** Whether what is focused on of someone is in the picture. Null for one who is not on the floor. */
 export function isInFrame(plan: ShotPlan, subject: Subject, timeS: number): boolean | null {
   const sight = planDistances(plan).sightAt(subject, timeS);
-  return sight && sight.depthMm > 0 && Math.abs(sight.offAxisDeg) <= halfViewDeg(plan.optics, timeS);
+  return sight && isBetweenSides(sight, halfViewDeg(plan.optics, timeS));
 }
 
 /**
@@ -23,22 +23,13 @@ export function isInFrame(plan: ShotPlan, subject: Subject, timeS: number): bool
  * @returns null for one who is not on the floor at some time
  */
 export function framedSpans(plan: ShotPlan, subject: Subject): TimeSpan[] | null {
-  const { sightAt } = planDistances(plan);
-  const frames = countFrames(plan.durationS, plan.captureFps);
-  const spans: TimeSpan[] = [];
-  let fromS: number | null = null;
-  for (let frame = 0; frame < frames; frame++) {
-    const timeS = frame / plan.captureFps;
-    const sight = sightAt(subject, timeS);
-    if (sight === null) return null;
-    const isIn = sight.depthMm > 0 && Math.abs(sight.offAxisDeg) <= halfViewDeg(plan.optics, timeS);
-    if (isIn) fromS ??= timeS;
-    else if (fromS !== null) {
-      spans.push({ fromS, untilS: timeS });
-      fromS = null;
-    }
-  }
-  return fromS === null ? spans : [...spans, { fromS, untilS: plan.durationS }];
+  let isOnFloor = true;
+  const spans = spansWhere(plan, (frame) => {
+    const isIn = isInFrame(plan, subject, frame / plan.captureFps);
+    isOnFloor &&= isIn !== null;
+    return isIn === true;
+  });
+  return isOnFloor ? spans : null;
 }
 
 /** Whether someone can be focused on at all where they stand: some places are slips of the hand, and are said plainly. */

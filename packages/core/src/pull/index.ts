@@ -14,12 +14,12 @@ export {
   type FieldOfAction,
   floorTimes,
   framedSpans,
+  isBetweenSides,
   isInFrame,
   type Motion,
   motionOf,
   type Standing,
   standingOf,
-  type TimeSpan,
 } from './inSight.js';
 export { firstComesS, type MarkReading, markReading } from './markReading.js';
 export {
@@ -54,5 +54,6 @@ export {
   type ShotOptics,
   type ShotPlan,
 } from './shotPlan.js';
+export { spansWhere, type TimeSpan } from './timeSpans.js';
 export { sharpWindow, type SharpWindow, type Tube, tubeOf } from './tube.js';
 export { upgradePlan } from './upgradePlan.js';

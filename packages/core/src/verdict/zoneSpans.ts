@@ -1,6 +1,6 @@
 import type { Subject } from '../floor/index.js';
 import { ringOf } from '../kit/index.js';
-import { focusLine, planDistances, type ShotPlan, type TimeSpan } from '../pull/index.js';
+import { focusLine, planDistances, type ShotPlan, spansWhere, type TimeSpan } from '../pull/index.js';
 import { frameCount as countFrames } from '../units/index.js';
 import { judgeLine, judgeSubject } from './frames.js';
 import type { LineFrames, SubjectFrames } from './pullVerdict.js';
@@ -23,17 +23,7 @@ export function zoneSpans(plan: ShotPlan, subject: Subject): TimeSpan[] {
   return frames === null ? [] : sharpSpans(frames.subject.sharp, plan);
 }
 
-/** Runs of sharp frames as spans of time; one that lasts to the last frame ends with the shot. */
-export function sharpSpans(sharp: Uint8Array, { captureFps, durationS }: Pick<ShotPlan, 'captureFps' | 'durationS'>): TimeSpan[] {
-  const spans: TimeSpan[] = [];
-  let from = -1;
-  for (let frame = 0; frame <= sharp.length; frame++) {
-    const isSharp = frame < sharp.length && sharp[frame] === 1;
-    if (isSharp && from < 0) from = frame;
-    if (!isSharp && from >= 0) {
-      spans.push({ fromS: from / captureFps, untilS: frame === sharp.length ? durationS : frame / captureFps });
-      from = -1;
-    }
-  }
-  return spans;
+/** Runs of sharp frames of someone who was judged, as spans of time. */
+export function sharpSpans(sharp: Uint8Array, shot: Pick<ShotPlan, 'captureFps' | 'durationS'>): TimeSpan[] {
+  return spansWhere(shot, (frame) => sharp[frame] === 1);
 }

@@ -3,6 +3,7 @@ import {
   depthOfField,
   type FloorDistances,
   halfViewDeg,
+  isBetweenSides,
   type Place,
   planDistances,
   type ShotPlan,
@@ -176,7 +177,7 @@ function drawnSubject(
     current,
     way: pathOf(places),
     now: sight && toPx(sight.place),
-    isInFrame: sight !== null && sight.depthMm > 0 && Math.abs(sight.offAxisDeg) <= halfDeg,
+    isInFrame: sight !== null && isBetweenSides(sight, halfDeg),
   };
 }
 

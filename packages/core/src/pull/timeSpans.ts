@@ -1,0 +1,31 @@
+import { frameCount as countFrames } from '../units/index.js';
+import type { ShotPlan } from './shotPlan.js';
+
+/** A stretch of a shot, from its first frame to after its last. */
+export interface TimeSpan {
+  readonly fromS: number;
+  readonly untilS: number;
+}
+
+/**
+ * Runs of frames of which something holds, as spans of time at the capture rate; one that lasts to the last frame ends with the shot.
+ *
+ * @param holds - asked once of each frame, in order
+ */
+export function spansWhere(
+  { captureFps, durationS }: Pick<ShotPlan, 'captureFps' | 'durationS'>,
+  holds: (frame: number) => boolean,
+): TimeSpan[] {
+  const frames = countFrames(durationS, captureFps);
+  const spans: TimeSpan[] = [];
+  let from = -1;
+  for (let frame = 0; frame <= frames; frame++) {
+    const isIn = frame < frames && holds(frame);
+    if (isIn && from < 0) from = frame;
+    if (!isIn && from >= 0) {
+      spans.push({ fromS: from / captureFps, untilS: frame === frames ? durationS : frame / captureFps });
+      from = -1;
+    }
+  }
+  return spans;
+}
