@@ -1,6 +1,7 @@
-import { evaluatePull, findMends, type PullVerdict } from '@still-heron/core';
+import { evaluatePull, findMends, leastChanges, type PullVerdict } from '@still-heron/core';
 import { expose, transfer } from 'comlink';
 import type { EvaluatorWorker } from './protocol';
+import { layOffer } from './layOffer';
 import { summarise } from './summarise';
 
 const worker: EvaluatorWorker = {
@@ -10,6 +11,8 @@ const worker: EvaluatorWorker = {
   },
   summarise,
   mends: findMends,
+  layOffer,
+  leastChanges,
 };
 
 /** The frame arrays are handed over, not copied. */

@@ -1,10 +1,13 @@
-import type { Mend, ShotPlan, UnitSystem } from '@still-heron/core';
+import { type LeastChange, LINE_WAYS, type Mend, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { wrap } from 'comlink';
 import { createEvaluator } from './latestWins';
-import type { EvaluatorWorker, ShotSummary } from './protocol';
+import type { EvaluatorWorker, LayOffer, ShotSummary } from './protocol';
 
-const startWorker = () => wrap<EvaluatorWorker>(new Worker(new URL('./evaluate.worker.ts', import.meta.url), { type: 'module' }));
-const remote = startWorker();
+function startWorker() {
+  const worker = new Worker(new URL('./evaluate.worker.ts', import.meta.url), { type: 'module' });
+  return { remote: wrap<EvaluatorWorker>(worker), stop: () => worker.terminate() };
+}
+const { remote } = startWorker();
 
 /** The one evaluator of this page, for the shot that is open. */
 export const evaluator = createEvaluator((plan) => remote.evaluate(plan));
@@ -27,8 +30,45 @@ let mender: ReturnType<typeof startWorker> | null = null;
 /** What would mend a plan; none when it can't be computed. */
 export async function mendsFor(plan: ShotPlan): Promise<readonly Mend[]> {
   mender ??= startWorker();
-  return mender.mends(plan).catch((error: unknown) => {
+  return mender.remote.mends(plan).catch((error: unknown) => {
     console.error(error);
     return [];
   });
+}
+
+export interface LaidLines {
+  readonly offers: readonly LayOffer[];
+  /** Where no line keeps everything: what would make it possible */
+  readonly changes: readonly LeastChange[];
+}
+
+/** Lines are laid in a worker of their own, so that giving up is to stop it. */
+let layer: ReturnType<typeof startWorker> | null = null;
+
+/**
+ * Lays the line all ways, one after the other.
+ *
+ * @param onProgress - hears how many of the ways have been tried
+ * @returns what came of it, and a way to give it up: the promise then never settles
+ */
+export function layLinesFor(
+  plan: ShotPlan,
+  onProgress: (done: number) => void,
+): { readonly lines: Promise<LaidLines>; readonly cancel: () => void } {
+  const used = (layer ??= startWorker());
+  const lay = async (): Promise<LaidLines> => {
+    const offers: LayOffer[] = [];
+    for (const [index, way] of LINE_WAYS.entries()) {
+      const offer = await used.remote.layOffer(plan, way);
+      if (offer) offers.push(offer);
+      onProgress(index + 1);
+    }
+    const changes = offers.some(({ laid }) => laid.impossible !== null) ? await used.remote.leastChanges(plan) : [];
+    return { offers, changes };
+  };
+  const cancel = () => {
+    used.stop();
+    if (layer === used) layer = null;
+  };
+  return { lines: lay(), cancel };
 }

@@ -1,4 +1,14 @@
-import type { Mend, PullVerdict, SentencePart, ShotPlan, UnitSystem } from '@still-heron/core';
+import type {
+  JudgedPull,
+  LaidLine,
+  LeastChange,
+  LineWay,
+  Mend,
+  PullVerdict,
+  SentencePart,
+  ShotPlan,
+  UnitSystem,
+} from '@still-heron/core';
 
 /** What a shot's row in a list needs of its verdict. */
 export interface ShotSummary {
@@ -10,10 +20,26 @@ export interface ShotSummary {
   readonly softSpans: readonly { readonly from: number; readonly to: number }[];
 }
 
+/** A line that can be laid, with what would come of it. */
+export interface LayOffer {
+  readonly laid: LaidLine;
+  readonly outcome: JudgedPull['outcome'];
+  readonly sharpS: number;
+  readonly requiredS: number;
+  /** Everything that is asked is kept */
+  readonly isWhole: boolean;
+  /** Of what the hand holds */
+  readonly fastestDegPerS: number;
+}
+
 /** What the evaluating worker does. Nothing else knows how messages are posted: comlink carries them. */
 export interface EvaluatorWorker {
   evaluate(plan: ShotPlan): PullVerdict;
   summarise(plan: ShotPlan, units: UnitSystem): ShotSummary;
   /** What would mend the plan, best first */
   mends(plan: ShotPlan): Mend[];
+  /** A line laid one way; null where there is nothing to lay it for */
+  layOffer(plan: ShotPlan, way: LineWay): LayOffer | null;
+  /** What would make an impossible plan possible */
+  leastChanges(plan: ShotPlan): LeastChange[];
 }

@@ -1,12 +1,9 @@
 import { PlanError, type Problem } from '../errors.js';
 import { lensProblems, widestStopAt } from '../kit/index.js';
-import { formatTime } from '../units/index.js';
+import { linesOf, timeProblems } from './checkTimes.js';
 import { focalLengthAt } from './opticsTrack.js';
 import { planShape } from './planShape.js';
 import { type LineTarget, rackEndS, type ShotPlan } from './shotPlan.js';
-
-/** Rounding forgiven between times, in seconds: far below a frame. */
-const TIME_SLACK_S = 1e-6;
 
 /**
  * Everything that is wrong with a plan, in its form first; what its parts say of each other is looked at only when the form is right.
@@ -60,6 +57,7 @@ function idProblems(plan: ShotPlan): Problem[] {
     ['marks', plan.marks],
     ['beats', plan.beats],
     ['line.moves', plan.line.moves],
+    ['alternates.other.moves', plan.alternates?.other.moves ?? []],
     ['optics.zooms', plan.optics.zooms],
     ['optics.stopPulls', plan.optics.stopPulls],
     ['floor.camera', plan.floor?.camera ?? []],
@@ -95,7 +93,16 @@ function referenceProblems(plan: ShotPlan): Problem[] {
       problems.push({ code: 'no-such-mark', path, message: `there is no mark “${id}”`, need: 'the id of a mark of this plan' });
   };
   const needTarget = (path: string, target: LineTarget | null) => {
-    if (target?.kind === 'mark') needMark(`${path}.markId`, target.markId);
+    if (target?.kind === 'mark' || target?.kind === 'blur') needMark(`${path}.markId`, target.markId);
+    if (target?.kind !== 'subject') return;
+    needSubject(`${path}.subjectId`, target.subjectId);
+    if (plan.subjects.some(({ id, stays }) => id === target.subjectId && stays.length === 0))
+      problems.push({
+        code: 'stands-nowhere',
+        path: `${path}.subjectId`,
+        message: `“${target.subjectId}” stands nowhere, and can’t be followed`,
+        need: 'a subject with a mark to stand at',
+      });
   };
   plan.marks.forEach((mark, index) => needSubject(`marks[${index}].subjectId`, mark.subjectId));
   plan.beats.forEach((beat, index) => needSubject(`beats[${index}].subjectId`, beat.subjectId));
@@ -129,103 +136,16 @@ function referenceProblems(plan: ShotPlan): Problem[] {
         need: 'a place on the floor, or another way it was measured',
       });
   });
-  needTarget('line.start', plan.line.start);
-  plan.line.moves.forEach((move, index) => needTarget(`line.moves[${index}].target`, move.target));
-  if (plan.line.start === null && plan.line.moves.length > 0) {
-    problems.push({
-      code: 'no-start',
-      path: 'line.start',
-      message: 'the line has moves and no start',
-      need: 'a mark or a distance to start from',
-    });
+  for (const [path, { start, moves }] of linesOf(plan)) {
+    needTarget(`${path}.start`, start);
+    moves.forEach((move, index) => needTarget(`${path}.moves[${index}].target`, move.target));
+    if (start === null && moves.length > 0)
+      problems.push({
+        code: 'no-start',
+        path: `${path}.start`,
+        message: 'the line has moves and no start',
+        need: 'a mark or a distance to start from',
+      });
   }
   return problems;
-}
-
-function timeProblems(plan: ShotPlan): Problem[] {
-  const problems: Problem[] = [];
-  const spanProblem = (path: string, fromS: number, toS: number, allowEmpty: boolean) => {
-    if (allowEmpty ? toS < fromS : toS <= fromS)
-      problems.push({
-        code: 'ends-before-start',
-        path,
-        message: `it ends at ${formatTime(toS)} and starts at ${formatTime(fromS)}`,
-        need: 'an end after its start',
-      });
-    else if (toS > plan.durationS + TIME_SLACK_S)
-      problems.push({
-        code: 'after-the-end',
-        path,
-        message: `it ends at ${formatTime(toS)}, after the shot`,
-        need: `at most ${formatTime(plan.durationS)}`,
-      });
-  };
-  plan.beats.forEach((beat, index) => spanProblem(`beats[${index}].toS`, beat.fromS, beat.toS, false));
-  plan.subjects.forEach((subject, at) =>
-    subject.stays.forEach((stay, index) => {
-      const path = `subjects[${at}].stays[${index}]`;
-      spanProblem(`${path}.untilS`, stay.fromS, stay.untilS, true);
-      const before = subject.stays[index - 1];
-      if (before && stay.fromS < before.untilS - TIME_SLACK_S)
-        problems.push({
-          code: 'overlap',
-          path: `${path}.fromS`,
-          message: `it starts at ${formatTime(stay.fromS)}, before the stay before it ends`,
-          need: `at least ${formatTime(before.untilS)}`,
-        });
-    }),
-  );
-  const tracks: [string, readonly { startS: number; durationS: number }[]][] = [
-    ['line.moves', plan.line.moves],
-    ['optics.zooms', plan.optics.zooms],
-    ['optics.stopPulls', plan.optics.stopPulls],
-  ];
-  for (const [track, moves] of tracks) {
-    moves.forEach((move, index) => {
-      const path = `${track}[${index}]`;
-      spanProblem(`${path}.durationS`, move.startS, rackEndS(move), false);
-      const before = moves[index - 1];
-      if (before && move.startS < rackEndS(before) - TIME_SLACK_S)
-        problems.push({
-          code: 'overlap',
-          path: `${path}.startS`,
-          message: `it starts at ${formatTime(move.startS)}, before the move before it lands`,
-          need: `at least ${formatTime(rackEndS(before))}`,
-        });
-    });
-  }
-  return [...problems, ...floorTimeProblems(plan)];
-}
-
-/** Keys of the camera and its aims go forward in time, within the shot. */
-function floorTimeProblems({ floor, durationS }: ShotPlan): Problem[] {
-  const tracks: [string, readonly { timeS: number }[]][] = [
-    ['floor.camera', floor?.camera ?? []],
-    ['floor.aims', floor?.aims ?? []],
-  ];
-  return tracks.flatMap(([track, keys]) =>
-    keys.flatMap(({ timeS }, index): Problem[] => {
-      const path = `${track}[${index}].timeS`;
-      const before = keys[index - 1];
-      if (before && timeS <= before.timeS)
-        return [
-          {
-            code: 'backwards',
-            path,
-            message: `it lies at ${formatTime(timeS)}, and the one before it at ${formatTime(before.timeS)}`,
-            need: 'times that go forward',
-          },
-        ];
-      if (timeS > durationS + TIME_SLACK_S)
-        return [
-          {
-            code: 'after-the-end',
-            path,
-            message: `it lies at ${formatTime(timeS)}, after the shot`,
-            need: `at most ${formatTime(durationS)}`,
-          },
-        ];
-      return [];
-    }),
-  );
 }

@@ -1,5 +1,5 @@
 import { MINIMUM_JERK_PEAK } from '../floor/index.js';
-import { ASSUMED_PEAK_DEG_PER_S, ASSUMED_REGRIP_S, type Wheel, wheelDegOf } from '../kit/index.js';
+import { ASSUMED_REGRIP_S, type Wheel, wheelDegOf } from '../kit/index.js';
 import { ASSUMED_HAND, type Hand, handTimeS, pullDifficultyBits } from './difficulty.js';
 
 /** A turn of the ring as a hand meets it at a wheel. Angles in wheel degrees. */
@@ -23,13 +23,20 @@ export interface WheelTurn {
  *
  * @param travelRingDeg - at least 0
  * @param windowRingDeg - > 0
+ * @param handDegPerS - how fast the hand turns at most
  * @throws {CoreError} as `pullDifficultyBits`
  */
-export function wheelTurn(wheel: Wheel, travelRingDeg: number, windowRingDeg: number, hand: Hand = ASSUMED_HAND): WheelTurn {
+export function wheelTurn(
+  wheel: Wheel,
+  travelRingDeg: number,
+  windowRingDeg: number,
+  handDegPerS: number,
+  hand: Hand = ASSUMED_HAND,
+): WheelTurn {
   const travelDeg = wheelDegOf(wheel, travelRingDeg);
   const windowDeg = wheelDegOf(wheel, windowRingDeg);
   const regrips = Math.max(0, Math.ceil(travelDeg / wheel.comfortableDeg - 1e-9) - 1);
-  const peakDegPerS = Math.min(ASSUMED_PEAK_DEG_PER_S, wheel.fastestDegPerS ?? Infinity);
+  const peakDegPerS = Math.min(handDegPerS, wheel.fastestDegPerS ?? Infinity);
   const turnS = (MINIMUM_JERK_PEAK * travelDeg) / peakDegPerS;
   const regripS = regrips * ASSUMED_REGRIP_S;
   const aimS = travelDeg === 0 ? 0 : handTimeS(pullDifficultyBits(travelDeg, windowDeg), hand);

@@ -1,9 +1,12 @@
 export * from './edit/index.js';
+export { beatFrames, keyFrameOf } from './beatFrames.js';
 export { assertPlan, checkPlan } from './checkPlan.js';
 export { describeGearChange } from './describeGear.js';
 export { ASSUMED_HAND, gradeMove, type Hand, handTimeS, type MoveGrade, pullDifficultyBits } from './difficulty.js';
-export { fewestHolds, type HoldTube, type RingHold } from './fewestHolds.js';
-export { type FocusLine, focusLine, type LineMove, type LineSetting, targetDistanceMm } from './focusLine.js';
+export { type FocusLine, focusLine, type LineMove, type LineSetting, targetMm } from './focusLine.js';
+export { blurPercentAt, focusesForBlur } from './blurredFocus.js';
+export { eased, easingPeak } from './easing.js';
+export { ringReach, type RingReach } from './ringReach.js';
 export { type FollowSpeed, followSpeed } from './followSpeed.js';
 export { wheelTurn, type WheelTurn } from './gears.js';
 export { landingWindow, type LandingWindow } from './landingWindow.js';
@@ -34,12 +37,22 @@ export {
 export { type StandIn, standIns } from './standIns.js';
 export { planDistances } from './planDistances.js';
 export { PLAN_LIMITS } from './planLimits.js';
-export { type LaidLine, layLine, LINE_WAYS, type LineWay } from './layLine.js';
+export * from './lay/index.js';
 export { leastMoveS } from './moveNeed.js';
 export { LOCAL_RULES, movingCaution, planNotes, type PlanNote } from './planNotes.js';
 export {
+  type Alternate,
+  ALTERNATES,
   ASSUMED_CUE_SIGMA_S,
   type Beat,
+  BEAT_KINDS,
+  type BeatKind,
+  beatsNow,
+  type CoursePoint,
+  CUE_KINDS,
+  type CueKind,
+  type Easing,
+  EASINGS,
   type FocusLinePlan,
   type KitSources,
   type LineTarget,
@@ -47,6 +60,9 @@ export {
   METHODS,
   type OpticsMove,
   PLAN_SCHEMA,
+  pictureWidthMm,
+  PLAIN_BEAT,
+  PLAIN_MOVE,
   planCircleMm,
   type Rack,
   rackEndS,

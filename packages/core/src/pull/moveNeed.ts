@@ -1,16 +1,25 @@
-import type { Wheel } from '../kit/index.js';
+import { MINIMUM_JERK_PEAK } from '../floor/index.js';
 import { handTimeS, pullDifficultyBits } from './difficulty.js';
 import { wheelTurn } from './gears.js';
+import type { ShotPlan } from './shotPlan.js';
 
 /**
- * The least time a hand needs for a turn of the ring, at the wheel where there is one.
+ * The least time a hand needs for a turn of the ring, at the wheel where there is one: to aim, and to turn no faster than whoever pulls is willing to.
  *
  * @param travelRingDeg - at least 0
  * @param windowRingDeg - of what counts as landed, > 0
+ * @param againstStop - whether it lands against a hard stop of the wheel, where nothing need be aimed at
  */
-export function leastMoveS(wheel: Wheel | null, travelRingDeg: number, windowRingDeg: number): number {
+export function leastMoveS(
+  { wheel, handDegPerS }: Pick<ShotPlan, 'wheel' | 'handDegPerS'>,
+  travelRingDeg: number,
+  windowRingDeg: number,
+  againstStop = false,
+): number {
   if (travelRingDeg === 0) return 0;
-  return wheel
-    ? wheelTurn(wheel, travelRingDeg, windowRingDeg).leastS
-    : handTimeS(pullDifficultyBits(travelRingDeg, windowRingDeg));
+  if (wheel) {
+    const turn = wheelTurn(wheel, travelRingDeg, windowRingDeg, handDegPerS);
+    return againstStop ? (turn.betweenStopsS ?? turn.leastS) : turn.leastS;
+  }
+  return Math.max(handTimeS(pullDifficultyBits(travelRingDeg, windowRingDeg)), (MINIMUM_JERK_PEAK * travelRingDeg) / handDegPerS);
 }

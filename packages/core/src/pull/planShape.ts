@@ -22,7 +22,12 @@ import { cameraShape, lensShape, rigShape, sharpnessShape, wheelShape } from '..
 import { boolean, list, nullable, object, oneOf, quantity, type Shape, text, variant } from '../shape.js';
 import { PLAN_LIMITS as LIMITS } from './planLimits.js';
 import {
+  ALTERNATES,
   type Beat,
+  BEAT_KINDS,
+  type CoursePoint,
+  CUE_KINDS,
+  EASINGS,
   type FocusLinePlan,
   type KitSources,
   type LineTarget,
@@ -146,15 +151,25 @@ const mark = object<Mark>({
 const beat = object<Beat>({
   id,
   subjectId: id,
+  kind: oneOf(...BEAT_KINDS),
   fromS: time,
   toS: time,
   requiredShare: quantity(LIMITS.share),
+  blurPercent: quantity(LIMITS.blurPercent),
+  keyS: nullable(time),
+  alternate: nullable(oneOf(...ALTERNATES)),
   why: text(LIMITS.note),
 });
 
 const target = variant<LineTarget>({
   mark: object({ kind: oneOf('mark'), markId: id }),
   distance: object({ kind: oneOf('distance'), distanceMm: distance }),
+  blur: object({ kind: oneOf('blur'), markId: id, blurPercent: quantity(LIMITS.blurPercent), towards: oneOf('near', 'far') }),
+  subject: object({ kind: oneOf('subject'), subjectId: id, leadS: quantity(LIMITS.leadS) }),
+  course: object({
+    kind: oneOf('course'),
+    points: list(object<CoursePoint>({ timeS: time, distanceMm: distance }), LIMITS.coursePoints),
+  }),
 });
 
 const rack = object<Rack>({
@@ -162,10 +177,15 @@ const rack = object<Rack>({
   kind: oneOf('rack'),
   startS: time,
   durationS: quantity(LIMITS.rackS),
+  easing: oneOf(...EASINGS),
   target,
+  cueKind: oneOf(...CUE_KINDS),
   cue: text(LIMITS.cue),
+  cueLeadS: quantity(LIMITS.cueLeadS),
   cueSigmaS: quantity(LIMITS.sigmaS),
 });
+
+const line = object<FocusLinePlan>({ start: nullable(target), moves: list(rack, LIMITS.moves) });
 
 const tap = object<RehearsalTap>({
   of: variant<RehearsedEvent>({
@@ -192,7 +212,10 @@ export const planShape: Shape<ShotPlan> = object<ShotPlan>({
   subjects: list(subject, LIMITS.subjects),
   marks: list(mark, LIMITS.marks),
   beats: list(beat, LIMITS.beats),
-  line: object<FocusLinePlan>({ start: nullable(target), moves: list(rack, LIMITS.moves) }),
+  line,
+  alternates: nullable(object<NonNullable<ShotPlan['alternates']>>({ shown: oneOf(...ALTERNATES), other: line })),
+  handDegPerS: quantity(LIMITS.handDegPerS),
+  isReversed: boolean(),
   rehearsals: list(object<RehearsalRun>({ id, taps: list(tap, LIMITS.taps) }), LIMITS.rehearsals),
   notes: text(LIMITS.notes),
 });

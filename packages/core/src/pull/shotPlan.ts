@@ -1,8 +1,8 @@
 import type { FloorPlan, Mark, RehearsalRun, Subject } from '../floor/index.js';
-import { type Camera, circleMm, type Lens, type Rig, type Sharpness, type Wheel } from '../kit/index.js';
+import { type Camera, circleMm, type Lens, pictureSize, type Rig, type Sharpness, type Wheel } from '../kit/index.js';
 
 /** The number of the saved form; a change of the form raises it and adds an upgrade. */
-export const PLAN_SCHEMA = 4;
+export const PLAN_SCHEMA = 5;
 
 /** How focus is found and kept during the take. */
 export const METHODS = [
@@ -17,40 +17,101 @@ export const METHODS = [
 ] as const;
 export type Method = (typeof METHODS)[number];
 
-/** A span of the shot in which a subject must be sharp. */
+/** What is asked of a subject for a span: to be sharp, to be soft on purpose, or nothing: it may drift, and nobody checks. */
+export const BEAT_KINDS = ['sharp', 'soft', 'drift'] as const;
+export type BeatKind = (typeof BEAT_KINDS)[number];
+
+/** Two ways of shooting the same action in separate takes: the talker sharp in one, the listener in the other. */
+export const ALTERNATES = ['A', 'B'] as const;
+export type Alternate = (typeof ALTERNATES)[number];
+
+/** A span of the shot in which something is asked of a subject. */
 export interface Beat {
   readonly id: string;
   readonly subjectId: string;
+  readonly kind: BeatKind;
   readonly fromS: number;
   /** After `fromS`; the frame at this time is not part of the beat */
   readonly toS: number;
-  /** Share of the beat's frames that must be sharp, above 0 up to 1 */
+  /** Share of the beat's frames that must be as asked, above 0 up to 1 */
   readonly requiredShare: number;
+  /** Of one that must be soft: the least its blur may be, in percent of the picture's width */
+  readonly blurPercent: number;
+  /** The one instant that must be perfect, whatever the share; null for none */
+  readonly keyS: number | null;
+  /** In which of the alternates it is asked; null for both */
+  readonly alternate: Alternate | null;
   /** What it is for, in a word */
   readonly why: string;
 }
 
-/** Where the focus line goes: to a mark, or to a distance of its own. */
-export type LineTarget =
-  { readonly kind: 'mark'; readonly markId: string } | { readonly kind: 'distance'; readonly distanceMm: number | null };
+/** What a new beat asks for until it is said otherwise. */
+export const PLAIN_BEAT = {
+  kind: 'sharp',
+  requiredShare: 1,
+  blurPercent: 1,
+  keyS: null,
+  alternate: null,
+  why: '',
+} as const satisfies Partial<Beat>;
 
-/** A timed move of the ring from wherever it stands to a target, smooth at both ends. */
+/** A point of a course. */
+export interface CoursePoint {
+  readonly timeS: number;
+  /** null for infinity */
+  readonly distanceMm: number | null;
+}
+
+/** Where the focus line goes, and what it does there until the next move: it stays, at a mark, a distance or a blur; or it goes on, with a subject or along a course. */
+export type LineTarget =
+  | { readonly kind: 'mark'; readonly markId: string }
+  | { readonly kind: 'distance'; readonly distanceMm: number | null }
+  /** Beside a mark, so far that it blurs to a share of the picture's width */
+  | { readonly kind: 'blur'; readonly markId: string; readonly blurPercent: number; readonly towards: 'near' | 'far' }
+  /** With someone; where they will be in so many seconds, or, below 0, were */
+  | { readonly kind: 'subject'; readonly subjectId: string; readonly leadS: number }
+  /** Through points in order of time, evenly in ring angle from each to the next */
+  | { readonly kind: 'course'; readonly points: readonly CoursePoint[] };
+
+/** How a move begins and ends: smooth at both ends, only as it begins, only as it lands, or at one speed. */
+export const EASINGS = ['eased', 'ease-in', 'ease-out', 'steady'] as const;
+export type Easing = (typeof EASINGS)[number];
+
+/** What sets a move off. */
+export const CUE_KINDS = ['clock', 'line', 'look', 'hand'] as const;
+export type CueKind = (typeof CUE_KINDS)[number];
+
+/** A timed move of the ring from wherever it stands to a target. */
 export interface Rack {
   readonly id: string;
   readonly kind: 'rack';
   readonly startS: number;
   readonly durationS: number;
+  readonly easing: Easing;
   readonly target: LineTarget;
-  /** What sets it off: a line, a look, a hand; empty for the clock */
+  readonly cueKind: CueKind;
+  /** What it is in this shot: which line, whose look; empty for the clock */
   readonly cue: string;
+  /** How long before it starts the hand is counted in */
+  readonly cueLeadS: number;
   /** How early or late it is set off: one standard deviation, assumed until it is rehearsed */
   readonly cueSigmaS: number;
 }
 
-/** How well a pull is set off, until it is rehearsed: an assumption, shown as one. */
-export const ASSUMED_CUE_SIGMA_S = 0.1;
+/** What a new move is like until it is said otherwise. */
+export const PLAIN_MOVE = {
+  kind: 'rack',
+  easing: 'eased',
+  cueKind: 'clock',
+  cue: '',
+  cueLeadS: 1,
+  cueSigmaS: 0.1,
+} as const satisfies Partial<Rack>;
 
-/** The focus line: where it starts, and its racks in order of time. Between them it holds. */
+/** How well a pull is set off, until it is rehearsed: an assumption, shown as one. */
+export const ASSUMED_CUE_SIGMA_S = PLAIN_MOVE.cueSigmaS;
+
+/** The focus line: where it starts, and its moves in order of time. Between them it stays, or goes on with whom or what it came to. */
 export interface FocusLinePlan {
   /** null until a first distance is known */
   readonly start: LineTarget | null;
@@ -118,7 +179,14 @@ export interface ShotPlan {
   readonly subjects: readonly Subject[];
   readonly marks: readonly Mark[];
   readonly beats: readonly Beat[];
+  /** Of the alternate that is shown, where there are two */
   readonly line: FocusLinePlan;
+  /** null for a shot that is taken in one way */
+  readonly alternates: { readonly shown: Alternate; readonly other: FocusLinePlan } | null;
+  /** How fast whoever pulls is willing to turn what they hold, at its fastest */
+  readonly handDegPerS: number;
+  /** Everything here is as it is shot, and will be played backwards in the edit */
+  readonly isReversed: boolean;
   /** Runs of the action that were timed by tapping, the latest last */
   readonly rehearsals: readonly RehearsalRun[];
   readonly notes: string;
@@ -127,6 +195,16 @@ export interface ShotPlan {
 /** The largest blur that passes for sharp in this shot, in millimetres on the sensor. */
 export function planCircleMm({ camera, sharpness }: Pick<ShotOptics, 'camera' | 'sharpness'>): number {
   return circleMm(camera, sharpness);
+}
+
+/** How wide the picture is on the sensor: what a blur in percent is a share of. */
+export function pictureWidthMm({ camera }: Pick<ShotOptics, 'camera'>): number {
+  return pictureSize(camera).sensorWidthMm;
+}
+
+/** The beats that hold in the alternate that is shown. */
+export function beatsNow({ beats, alternates }: Pick<ShotPlan, 'beats' | 'alternates'>): readonly Beat[] {
+  return beats.filter(({ alternate }) => alternate === null || alternates === null || alternate === alternates.shown);
 }
 
 /** When a rack, or a change of stop or focal length, ends. */

@@ -1,7 +1,7 @@
 import { ringOf, withinReach } from '../kit/index.js';
 import { planDistances } from './planDistances.js';
 import type { PlanNote } from './planNotes.js';
-import type { ShotPlan } from './shotPlan.js';
+import { beatsNow, type ShotPlan } from './shotPlan.js';
 
 /** What is to be said of hard stops that are set at marks: two at most, on a wheel that has them, with everything that must be sharp between them. */
 export function stopNotes(plan: ShotPlan): PlanNote[] {
@@ -24,7 +24,11 @@ export function stopNotes(plan: ShotPlan): PlanNote[] {
     const degOf = (markId: string) => ring.angleAt(withinReach(ring, markFocusMm.get(markId)!));
     const ends = stops.map(({ id }) => degOf(id));
     const [low, high] = [Math.min(...ends), Math.max(...ends)];
-    const needed = new Set(plan.beats.map(({ subjectId }) => subjectId));
+    const needed = new Set(
+      beatsNow(plan)
+        .filter(({ kind }) => kind === 'sharp')
+        .map(({ subjectId }) => subjectId),
+    );
     const outside = plan.marks.filter(({ id, subjectId }) => {
       const isGoneTo = plan.line.moves.some(({ target }) => target.kind === 'mark' && target.markId === id);
       const deg = degOf(id);

@@ -1,9 +1,12 @@
 import { type LensRing, ringOf, withinReach } from '../kit/index.js';
-import { tapeAtExtension, type ZoneLens } from '../optics/index.js';
+import type { ZoneLens } from '../optics/index.js';
 import { frameCount as countFrames } from '../units/index.js';
+import { beatFrames } from './beatFrames.js';
+import { focusesForBlur } from './blurredFocus.js';
 import { isSteady, zoneLensAt } from './opticsTrack.js';
 import { planDistances } from './planDistances.js';
-import type { ShotPlan } from './shotPlan.js';
+import { type RingReach, ringReach } from './ringReach.js';
+import { type Beat, beatsNow, pictureWidthMm, type ShotPlan } from './shotPlan.js';
 
 /** Where the ring may stand for a subject to be sharp, in ring degrees. */
 export interface SharpWindow {
@@ -16,69 +19,123 @@ export interface SharpWindow {
  *
  * @param distanceMm - tape distance, Infinity allowed
  * @returns null where no setting of this ring makes it sharp
- *
- * Source: with the image plane D = d - s before the subject and the lens v before the image plane, the subject's image lies at v' = f (D - v) / (D - v - f), and its blur is
- * (f / N) |v' - v| / v'. It equals C where v = (1 ± k) v' with k = N C / f, a quadratic in v; the smaller root is the lens nearer the image plane.
  */
 export function sharpWindow(lens: ZoneLens, ring: LensRing, distanceMm: number): SharpWindow | null {
-  const { focalLengthMm: f, fNumber, circleOfConfusionMm, principalSeparationMm: s = 0 } = lens;
-  const k = (fNumber * circleOfConfusionMm) / f;
-  const reachMm = distanceMm - s;
-  /** Tape distance the lens is focused at when the subject blurs to just the circle; NaN where it never does. */
-  const focusedAt = (side: 1 | -1): number => {
-    const a = (1 + side * k) * f;
-    if (distanceMm === Infinity) return tapeAtExtension(f, a - f, s);
-    const sum = reachMm - f + a;
-    const root = sum * sum - 4 * a * reachMm;
-    return root < 0 ? NaN : tapeAtExtension(f, (2 * a * reachMm) / (sum + Math.sqrt(root)) - f, s);
-  };
-  const nearestMm = focusedAt(1);
-  const farthestMm = focusedAt(-1);
+  return blurWindow(lens, ring, distanceMm, lens.circleOfConfusionMm);
+}
+
+/** The ring angles at which a subject blurs to at most so much. */
+function blurWindow(lens: ZoneLens, ring: LensRing, distanceMm: number, blurMm: number): SharpWindow | null {
+  const { nearMm, farMm } = focusesForBlur(lens, distanceMm, blurMm);
   // so close that it is sharp up to life size, or never
-  const fromMm = Number.isNaN(nearestMm) ? ring.closeFocusMm : nearestMm;
-  if (Number.isNaN(farthestMm) || farthestMm < ring.closeFocusMm || fromMm > ring.farthestMm) return null;
-  const ends = [fromMm, farthestMm].map((mm) => ring.angleAt(withinReach(ring, mm)));
+  const fromMm = Number.isNaN(nearMm) ? ring.closeFocusMm : nearMm;
+  if (Number.isNaN(farMm) || farMm < ring.closeFocusMm || fromMm > ring.farthestMm) return null;
+  const ends = [fromMm, farMm].map((mm) => ring.angleAt(withinReach(ring, mm)));
   return { lowDeg: Math.min(...ends), highDeg: Math.max(...ends) };
 }
 
-/** Frame by frame at the capture rate, the ring angles that keep everyone sharp who must be. */
+/** Frame by frame at the capture rate, the ring angles that keep everyone sharp who must be, and soft who must be that. */
 export interface Tube {
   readonly lowDeg: Float64Array;
-  /** Below `lowDeg` where nothing keeps all of them sharp at once */
+  /** Below `lowDeg` where nothing does so for all of them at once */
   readonly highDeg: Float64Array;
-  /** 1 for a frame in which someone must be sharp */
+  /** 1 for a frame in which something is asked of someone */
   readonly required: Uint8Array;
 }
 
-/** The tube of a plan: everything that plans or judges a pull works on it. Where nobody need be sharp it is as wide as the ring. */
+/**
+ * The tube of a plan, in the alternate that is shown: everything that plans or judges a pull works on it. Where nothing is asked it is as wide as the ring, or as the hard stops set on it.
+ * Someone who must be soft is so on two sides: the tube takes, for a whole beat, the side that leaves room for the others, and then the one with less to turn.
+ */
 export function tubeOf(plan: ShotPlan): Tube {
   const frames = countFrames(plan.durationS, plan.captureFps);
-  const ring = ringOf(plan.optics.lens);
-  const ends = [ring.angleAt(ring.closeFocusMm), ring.angleAt(ring.farthestMm)];
+  const reach = ringReach(plan);
   const tube = {
-    lowDeg: new Float64Array(frames).fill(Math.min(...ends)),
-    highDeg: new Float64Array(frames).fill(Math.max(...ends)),
+    lowDeg: new Float64Array(frames).fill(reach.lowDeg),
+    highDeg: new Float64Array(frames).fill(reach.highDeg),
     required: new Uint8Array(frames),
   };
-  const { focusMmAt } = planDistances(plan);
-  const steadyLens = isSteady(plan.optics) ? zoneLensAt(plan.optics, 0) : null;
-  for (const beat of plan.beats) {
-    const subject = plan.subjects.find(({ id }) => id === beat.subjectId);
-    if (!subject || subject.stays.length === 0) continue;
-    // someone who stands still has the same window as a frame before
-    let known: SharpWindow | null = null;
-    let knownMm = NaN;
-    const firstFrame = Math.max(0, Math.ceil(beat.fromS * plan.captureFps - 1e-6));
-    const endFrame = Math.min(frames, Math.ceil(beat.toS * plan.captureFps - 1e-6));
-    for (let frame = firstFrame; frame < endFrame; frame++) {
-      const timeS = frame / plan.captureFps;
-      const mm = focusMmAt(subject, timeS);
-      if (steadyLens === null || mm !== knownMm) known = sharpWindow(steadyLens ?? zoneLensAt(plan.optics, timeS), ring, mm);
-      knownMm = mm;
+  const beats = beatsNow(plan).filter(({ subjectId }) =>
+    plan.subjects.some(({ id, stays }) => id === subjectId && stays.length > 0),
+  );
+  for (const beat of beats) {
+    if (beat.kind !== 'sharp') continue;
+    for (const [frame, window] of windowsOf(plan, beat, frames, (lens) => lens.circleOfConfusionMm)) {
       tube.required[frame] = 1;
-      tube.lowDeg[frame] = Math.max(tube.lowDeg[frame]!, known?.lowDeg ?? Infinity);
-      tube.highDeg[frame] = Math.min(tube.highDeg[frame]!, known?.highDeg ?? -Infinity);
+      tube.lowDeg[frame] = Math.max(tube.lowDeg[frame]!, window?.lowDeg ?? Infinity);
+      tube.highDeg[frame] = Math.min(tube.highDeg[frame]!, window?.highDeg ?? -Infinity);
     }
   }
+  for (const beat of beats) {
+    if (beat.kind !== 'soft') continue;
+    const blurMm = (beat.blurPercent / 100) * pictureWidthMm(plan.optics);
+    keepOut(
+      tube,
+      reach,
+      windowsOf(plan, beat, frames, () => blurMm),
+    );
+  }
+  if (reach.stepDeg !== null) onSteps(tube, reach);
   return tube;
+}
+
+/** Frame by frame of a beat, where the ring may stand for its subject to blur to at most so much; someone who stands still has the same window as a frame before. */
+function windowsOf(
+  plan: ShotPlan,
+  beat: Beat,
+  frames: number,
+  blurOf: (lens: ZoneLens) => number,
+): (readonly [frame: number, window: SharpWindow | null])[] {
+  const ring = ringOf(plan.optics.lens);
+  const { focusMmAt } = planDistances(plan);
+  const steadyLens = isSteady(plan.optics) ? zoneLensAt(plan.optics, 0) : null;
+  const subject = plan.subjects.find(({ id }) => id === beat.subjectId)!;
+  let known: SharpWindow | null = null;
+  let knownMm = NaN;
+  const { fromFrame: firstFrame, toFrame: endFrame } = beatFrames(beat, plan.captureFps, frames);
+  return Array.from({ length: Math.max(0, endFrame - firstFrame) }, (_, k) => {
+    const timeS = (firstFrame + k) / plan.captureFps;
+    const mm = focusMmAt(subject, timeS);
+    const lens = steadyLens ?? zoneLensAt(plan.optics, timeS);
+    if (steadyLens === null || mm !== knownMm) known = blurWindow(lens, ring, mm, blurOf(lens));
+    knownMm = mm;
+    return [firstFrame + k, known] as const;
+  });
+}
+
+/** Keeps the tube clear of windows, all of them on one side. */
+function keepOut(tube: Tube, reach: RingReach, windows: readonly (readonly [number, SharpWindow | null])[]): void {
+  const asked = windows.filter((item): item is readonly [number, SharpWindow] => item[1] !== null);
+  for (const [frame] of windows) tube.required[frame] = 1;
+  if (asked.length === 0) return;
+  const before = asked[0]![0] - 1;
+  const after = asked[asked.length - 1]![0] + 1;
+  const isBound = (frame: number) => tube.required[frame] === 1 && tube.lowDeg[frame]! <= tube.highDeg[frame]!;
+  const middleDeg = (frame: number) => (isBound(frame) ? (tube.lowDeg[frame]! + tube.highDeg[frame]!) / 2 : NaN);
+  const nearby = [middleDeg(before), middleDeg(after)].filter((deg) => !Number.isNaN(deg));
+  const sides = (['below', 'above'] as const).map((side) => {
+    let [missed, turnDeg] = [0, 0];
+    for (const [frame, { lowDeg, highDeg }] of asked) {
+      if (side === 'below' ? tube.lowDeg[frame]! >= lowDeg : tube.highDeg[frame]! <= highDeg) missed++;
+      for (const deg of nearby) turnDeg += side === 'below' ? Math.max(0, deg - lowDeg) : Math.max(0, highDeg - deg);
+    }
+    return { side, missed, turnDeg };
+  });
+  const { side } = sides.sort((a, b) => a.missed - b.missed || a.turnDeg - b.turnDeg)[0]!;
+  // just outside: at the edge itself the blur is just what is asked, give or take the last digit
+  const marginDeg = (reach.highDeg - reach.lowDeg) * 1e-9;
+  for (const [frame, { lowDeg, highDeg }] of asked) {
+    if (side === 'below') tube.highDeg[frame] = Math.min(tube.highDeg[frame]!, lowDeg - marginDeg);
+    else tube.lowDeg[frame] = Math.max(tube.lowDeg[frame]!, highDeg + marginDeg);
+  }
+}
+
+/** A ring that turns in steps has room only at steps. */
+function onSteps({ lowDeg, highDeg, required }: Tube, { nearest, stepDeg }: RingReach): void {
+  for (let frame = 0; frame < required.length; frame++) {
+    const [low, high] = [nearest(lowDeg[frame]!), nearest(highDeg[frame]!)];
+    if (!Number.isFinite(lowDeg[frame]!) || !Number.isFinite(highDeg[frame]!)) continue;
+    lowDeg[frame] = low < lowDeg[frame]! - 1e-9 ? low + stepDeg! : low;
+    highDeg[frame] = high > highDeg[frame]! + 1e-9 ? high - stepDeg! : high;
+  }
 }

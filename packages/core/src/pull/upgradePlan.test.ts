@@ -2,12 +2,15 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { checkPlan, type ShotPlan, upgradePlan } from './index';
 
-test.each([1, 2, 3])('a plan saved in form %d is read, and stays what it was', (schema) => {
+test.each([1, 2, 3, 4])('a plan saved in form %d is read, and stays what it was', (schema) => {
   const saved = JSON.parse(readFileSync(join(__dirname, `../../test/samples/plan-${schema}.json`), 'utf8')) as ShotPlan;
   expect(checkPlan(saved)).not.toEqual([]);
   const upgraded = upgradePlan(saved) as ShotPlan;
   expect(checkPlan(upgraded)).toEqual([]);
-  expect(upgraded).toMatchObject({ optics: { stop: 2.2, focalLengthMm: 65 }, line: saved.line, beats: saved.beats });
+  expect(upgraded).toMatchObject({ optics: { stop: 2.2, focalLengthMm: 65 }, beats: saved.beats });
+  expect(upgraded.line.start).toEqual(saved.line.start);
+  for (const [index, { cueKind: _, ...move }] of saved.line.moves.entries())
+    expect(upgraded.line.moves[index]).toMatchObject(move);
   expect(upgradePlan(upgraded)).toBe(upgraded);
   for (const broken of [
     null,
@@ -16,6 +19,7 @@ test.each([1, 2, 3])('a plan saved in form %d is read, and stays what it was', (
     { schema: 1 },
     { schema: 1, optics: 3, marks: 'no' },
     { schema: 2 },
+    { schema: 4, line: 7, beats: [null] },
     { schema: 2, marks: [7], subjects: 'x' },
     { schema: 99 },
   ])

@@ -1,5 +1,6 @@
 import { ASSUMED_MARK_SIGMA_MM, ASSUMED_TIMING_SIGMA_S, PLAIN_MARK, STANDING_EYES_MM } from '../floor/index.js';
-import { ASSUMED_CUE_SIGMA_S, PLAN_SCHEMA } from './shotPlan.js';
+import { ASSUMED_PEAK_DEG_PER_S } from '../kit/index.js';
+import { ASSUMED_CUE_SIGMA_S, PLAIN_BEAT, PLAIN_MOVE, PLAN_SCHEMA } from './shotPlan.js';
 
 type Json = Readonly<Record<string, unknown>>;
 
@@ -15,6 +16,7 @@ export function upgradePlan(saved: unknown): unknown {
     if (schema === 1) plan = fromFirst(plan as Json);
     else if (schema === 2) plan = fromSecond(plan as Json);
     else if (schema === 3) plan = fromThird(plan as Json);
+    else if (schema === 4) plan = fromFourth(plan as Json);
     else return plan;
   }
 }
@@ -73,7 +75,7 @@ function fromThird(plan: Json): Json {
   const line = isRecord(plan['line']) ? plan['line'] : {};
   return {
     ...plan,
-    schema: PLAN_SCHEMA,
+    schema: 4,
     floor: isRecord(plan['floor']) ? { ...plan['floor'], picture: null } : null,
     subjects: itemsOf(plan, 'subjects').map((subject) => ({
       ...subject,
@@ -84,6 +86,24 @@ function fromThird(plan: Json): Json {
     marks: itemsOf(plan, 'marks').map((mark) => ({ ...PLAIN_MARK, ...mark })),
     line: { ...line, moves: itemsOf(line, 'moves').map((move) => ({ ...move, cueSigmaS: ASSUMED_CUE_SIGMA_S })) },
     rehearsals: [],
+  };
+}
+
+/** Schema 5 knows what else may be asked of people than to be sharp, alternates, key moments, easings and cues, and shots that are played backwards. */
+function fromFourth(plan: Json): Json {
+  const line = isRecord(plan['line']) ? plan['line'] : {};
+  return {
+    ...plan,
+    schema: PLAN_SCHEMA,
+    beats: itemsOf(plan, 'beats').map((beat) => ({ ...PLAIN_BEAT, ...beat })),
+    line: {
+      ...line,
+      // a cue that was in words was set off by something that is seen or heard
+      moves: itemsOf(line, 'moves').map((move) => ({ ...PLAIN_MOVE, ...move, cueKind: move['cue'] ? 'look' : 'clock' })),
+    },
+    alternates: null,
+    handDegPerS: ASSUMED_PEAK_DEG_PER_S,
+    isReversed: false,
   };
 }
 

@@ -10,7 +10,7 @@ const STILL_MM = 5;
 /**
  * Finds which move is to blame for a soft subject. Asked of the first soft frame, in this order: does a move still to land go to where the subject is?
  * then it is late. Did the line stand right and leave? then that move went too soon. Would the zone as it was at the start still hold it? then the stop or
- * the zoom made it too thin. Otherwise the subject walks, is out of the ring's reach, or no move goes there.
+ * the zoom made it too thin. Does the line go on with someone, or along a course? then it is not where it should be. Otherwise the subject walks, is out of the ring's reach, or no move goes there.
  */
 export function causeFinder(
   line: FocusLine,
@@ -37,6 +37,8 @@ export function causeFinder(
     const lastBegun = begun[begun.length - 1];
     if (lastBegun && keepsSharp(lastBegun.from, distanceMm, timeS)) return { kind: 'left-too-soon', moveId: lastBegun.moveId };
     const standing = lastBegun?.to ?? line.start;
+    if (standing.target.kind === 'subject' || standing.target.kind === 'course')
+      return { kind: 'goes-on', moveId: lastBegun?.moveId ?? null };
     if (!steadily && keepsSharp(standing, distanceMm, 0)) {
       const hasZoomed = focalLengthAt(optics, timeS) !== optics.focalLengthMm;
       return { kind: 'zone-shrinks', by: hasZoomed ? 'zoom' : 'stop' };

@@ -1,5 +1,5 @@
 import type { Mark } from '../floor/index.js';
-import { type LineTarget, planDistances, redrawn, type ShotPlan } from '../pull/index.js';
+import { type LineTarget, planDistances, redrawn, type ShotPlan, withTargets } from '../pull/index.js';
 import { evaluatePull } from './evaluatePull.js';
 
 /** What it means that a mark is drawn at one distance and taped at another. */
@@ -30,12 +30,8 @@ export function disagreement(plan: ShotPlan, mark: Mark): Disagreement | null {
     return { kind: 'distance', distanceMm: distanceMm === Infinity ? null : distanceMm };
   };
   const drawn = redrawn({
-    ...plan,
+    ...withTargets(plan, asSet),
     marks: plan.marks.map((item) => (item.id === mark.id ? { ...item, method: 'drawn' as const } : item)),
-    line: {
-      start: plan.line.start && asSet(plan.line.start),
-      moves: plan.line.moves.map((move) => ({ ...move, target: asSet(move.target) })),
-    },
   });
   const [byTape, byDrawing] = [evaluatePull(plan), evaluatePull(drawn)];
   const isJudged = byTape.status === 'judged' && byDrawing.status === 'judged';

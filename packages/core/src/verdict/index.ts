@@ -12,7 +12,7 @@ export {
   type StagingValues,
   usualValues,
 } from './staging/index.js';
-export { findMends, type Mend } from './mends.js';
+export { findMends, type Mend, type MendChange } from './mends/index.js';
 export { sharpSpans, zoneSpans } from './zoneSpans.js';
 export { narrate, type Narration, type SentencePart, targetName } from './narrate.js';
 export {

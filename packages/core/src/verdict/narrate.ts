@@ -1,6 +1,7 @@
-import { markDistances } from '../floor/index.js';
-import { type LineTarget, type ShotPlan, targetDistanceMm } from '../pull/index.js';
+import type { LineTarget, ShotPlan } from '../pull/index.js';
 import { formatDistance, formatGap, formatTime, formatTimeFigure, type UnitSystem } from '../units/index.js';
+import { isTooFast } from './fastest.js';
+import { keyMoments, notSoftEnough, subjectName, tooFast } from './narrateAsked.js';
 import type { JudgedPull, MoveVerdict, PullVerdict, SoftSpan } from './pullVerdict.js';
 
 /** A stretch of the sentence, with what it means: the page gives each its colour, and no meaning by colour alone. */
@@ -33,18 +34,22 @@ function incomplete(missing: 'distance' | 'beat' | undefined): SentencePart {
 
 function judged(verdict: JudgedPull, plan: ShotPlan, units: UnitSystem): SentencePart[] {
   const parts: SentencePart[] = [howMuch(verdict)];
+  parts.push(...keyMoments(verdict, plan));
   const [first, ...others] = verdict.softSpans;
   if (first) parts.push(...firstSoft(first, others, verdict, plan, units));
   else parts.push(...whatIsTight(verdict, plan, units));
+  parts.push(...notSoftEnough(verdict, plan));
   const beyond = verdict.moves.find((move) => move.grade === 'beyond');
   const tight = first ? undefined : verdict.moves.find((move) => move.grade === 'tight');
   if (beyond) parts.push(handTime('On paper only', beyond, verdict, plan, units));
+  else if (isTooFast(verdict.fastest)) parts.push(tooFast(verdict));
   else if (tight) parts.push(handTime('Barely possible', tight, verdict, plan, units));
   return parts;
 }
 
 function howMuch({ sharpFrames, requiredFrames, frameCount, captureFps, outcome, softSpans }: JudgedPull): SentencePart {
   const total = formatTime(requiredFrames / captureFps);
+  if (requiredFrames === 0) return { tone: 'plain', text: 'Nobody has to be sharp in this shot.' };
   const isWholeShot = requiredFrames === frameCount;
   if (sharpFrames === requiredFrames)
     return { tone: 'sharp', text: isWholeShot ? `Sharp for all ${total}.` : `Sharp for all ${total} that must be.` };
@@ -98,6 +103,8 @@ function why({ cause, subjectId }: SoftSpan, verdict: JudgedPull, plan: ShotPlan
       return cause.by === 'stop'
         ? ', because opening the stop makes the zone too thin'
         : ', because zooming in makes the zone too thin';
+    case 'goes-on':
+      return `, because ${goingOn(cause.moveId, subjectId, plan)}`;
     case 'walks':
       return ` while ${subjectName(plan, subjectId)} walks and no pull follows`;
     case 'camera-moves':
@@ -128,17 +135,34 @@ function handTime(how: string, move: MoveVerdict, verdict: JudgedPull, plan: Sho
   };
 }
 
-function subjectName(plan: ShotPlan, subjectId: string): string {
-  return plan.subjects.find((subject) => subject.id === subjectId)?.name ?? 'someone';
-}
-
 function moveName(verdict: JudgedPull, moveId: string, plan: ShotPlan, units: UnitSystem): string {
   const move = verdict.moves.find((item) => item.moveId === moveId);
   return move ? targetName(move.to.target, plan, units) : 'the next mark';
 }
 
-/** A mark's letter, or the distance where there is no mark. */
+/** What the line does that goes on with someone, as a reason for being soft. */
+function goingOn(moveId: string | null, softId: string, plan: ShotPlan): string {
+  const target = moveId === null ? plan.line.start : plan.line.moves.find(({ id }) => id === moveId)?.target;
+  if (target?.kind !== 'subject') return 'the course the line runs along is not where they are';
+  const whom = subjectName(plan, target.subjectId);
+  if (target.subjectId !== softId) return `the line goes with ${whom}`;
+  if (target.leadS === 0) return `the ring does not reach as far as the line would follow ${whom}`;
+  return `the follow runs ${Math.abs(target.leadS).toFixed(1)} s ${target.leadS < 0 ? 'behind' : 'ahead of'} ${whom}`;
+}
+
+/** A mark's letter, or whom or what the line goes to where there is no mark. */
 export function targetName(target: LineTarget, plan: ShotPlan, units: UnitSystem): string {
-  if (target.kind === 'mark') return plan.marks.find((mark) => mark.id === target.markId)?.letter ?? 'a mark';
-  return formatDistance(targetDistanceMm(target, markDistances(plan.marks)), units);
+  const letterOf = (markId: string) => plan.marks.find((mark) => mark.id === markId)?.letter ?? 'a mark';
+  switch (target.kind) {
+    case 'mark':
+      return letterOf(target.markId);
+    case 'distance':
+      return formatDistance(target.distanceMm ?? Infinity, units);
+    case 'blur':
+      return `soft ${target.towards === 'near' ? 'before' : 'behind'} ${letterOf(target.markId)}`;
+    case 'subject':
+      return subjectName(plan, target.subjectId);
+    case 'course':
+      return 'the course';
+  }
 }

@@ -1,4 +1,4 @@
-import type { LineMove, MoveGrade, WheelTurn } from '../pull/index.js';
+import type { BeatKind, LineMove, MoveGrade, WheelTurn } from '../pull/index.js';
 
 /** On which side of the zone a soft subject is. */
 export type Side = 'in front' | 'behind';
@@ -16,6 +16,8 @@ export type Cause =
   | { readonly kind: 'left-too-soon'; readonly moveId: string }
   /** The zone was wide enough, and opening the stop or zooming in made it too thin */
   | { readonly kind: 'zone-shrinks'; readonly by: 'stop' | 'zoom' }
+  /** The line goes on with someone, or along a course, and is not where it should be; null for the line's start */
+  | { readonly kind: 'goes-on'; readonly moveId: string | null }
   /** The subject walks, and the line does not go with it */
   | { readonly kind: 'walks' }
   /** The subject stands, and the camera moves or pans while the line does not go with it */
@@ -43,6 +45,17 @@ export interface SoftSpan {
   readonly cause: Cause;
 }
 
+/** An unbroken run of frames in which someone who must be soft is not soft enough. */
+export interface TooSharpSpan {
+  readonly beatId: string;
+  readonly subjectId: string;
+  readonly fromS: number;
+  readonly toS: number;
+  /** The least blur in it, in percent of the picture's width, and what is asked */
+  readonly blurPercent: number;
+  readonly askedPercent: number;
+}
+
 /** One subject, frame by frame: arrays of length `frameCount`. */
 export interface SubjectFrames {
   readonly subjectId: string;
@@ -59,31 +72,52 @@ export interface SubjectFrames {
 export interface BeatVerdict {
   readonly beatId: string;
   readonly subjectId: string;
+  readonly kind: BeatKind;
   readonly frames: number;
-  readonly sharpFrames: number;
-  /** Of its frames, how many are sharp: 0 to 1 */
+  /** As asked: sharp, or soft enough; of one that may drift, sharp */
+  readonly keptFrames: number;
+  /** Of its frames, how many are as asked: 0 to 1 */
   readonly share: number;
+  /** Whether the key moment is sharp; null for a beat without one */
+  readonly keyKept: boolean | null;
+  /** The share is reached, and the key moment kept; always for one that may drift */
   readonly kept: boolean;
+  /** The frame with the least room, or of one that must be soft the least blur; null for a beat without a frame */
+  readonly worstFrame: number | null;
 }
 
-/** A rack, as a hand meets it. Angles in ring degrees, but for the wheel's. */
-export interface MoveVerdict extends LineMove {
-  /** Always positive */
-  readonly travelDeg: number;
-  readonly towards: 'near' | 'far' | 'nowhere';
+/** What a hand meets where a move lands. Angles in ring degrees. */
+export interface Landing {
   /** Where the ring may stand to have landed: its width, and how much of it lies on either side of the target */
   readonly windowDeg: number;
   readonly nearRoomDeg: number;
   readonly farRoomDeg: number;
+  /** The same room as distance; Infinity behind, from the hyperfocal distance on */
+  readonly nearRoomMm: number;
+  readonly farRoomMm: number;
   readonly bits: number;
+  readonly againstStop: boolean;
+  readonly neededS: number;
+}
+
+/** A move, as a hand meets it. Angles in ring degrees, but for the wheel's. */
+export interface MoveVerdict extends LineMove, Landing {
+  /** Always positive */
+  readonly travelDeg: number;
+  readonly towards: 'near' | 'far' | 'nowhere';
+  /** The same turn from the other end: how it would land where it leaves */
+  readonly otherOrder: Landing;
   /** How much wider the picture gets on the way, in percent: the lens breathes */
   readonly breathingPercent: number;
   /** The same turn at the shot's wheel; null for a hand at the ring itself */
   readonly wheel: WheelTurn | null;
-  readonly neededS: number;
   readonly availableS: number;
   readonly grade: MoveGrade;
   readonly peakDegPerS: number;
+  /** Of what the hand holds */
+  readonly handPeakDegPerS: number;
+  /** Of a ring that turns in steps; null for any other */
+  readonly presses: number | null;
 }
 
 /** The whole line, frame by frame: arrays of length `frameCount`. */
@@ -105,7 +139,7 @@ export type PullVerdict =
   | {
       readonly status: 'judged';
       /**
-       * `soft`: a beat is not kept; `beyond-the-hand`: sharp on paper, with a move no hand of the assumed measure makes in its time;
+       * `soft`: a beat is not kept; `beyond-the-hand`: sharp on paper, with a move no hand of the assumed measure makes in its time, or faster than whoever pulls is willing to turn;
        * `barely`: sharp, with a move that leaves such a hand hardly any time to spare
        */
       readonly outcome: 'sharp' | 'barely' | 'beyond-the-hand' | 'soft';
@@ -120,6 +154,10 @@ export type PullVerdict =
       readonly sharpFrames: number;
       /** By time of their first frame */
       readonly softSpans: readonly SoftSpan[];
+      /** By time: where someone who must be soft is not */
+      readonly tooSharp: readonly TooSharpSpan[];
+      /** Where what the hand holds turns fastest, and how fast whoever pulls is willing to turn it */
+      readonly fastest: { readonly timeS: number; readonly handDegPerS: number; readonly limitDegPerS: number };
       /** The required frame with the least room, and whose it is; null when nothing is required */
       readonly tightest: { readonly frame: number; readonly subjectId: string; readonly marginMm: number } | null;
       readonly beats: readonly BeatVerdict[];

@@ -1,14 +1,5 @@
-import type { Beat } from '../pull/index.js';
-import { frameAtOrAfter } from '../units/index.js';
+import { type Beat, beatFrames } from '../pull/index.js';
 import type { Cause, LineFrames, SoftSpan, SubjectFrames } from './pullVerdict.js';
-
-/** The frames of a beat: from, and the first one after. */
-export function beatFrames(beat: Beat, captureFps: number, frameCount: number): { fromFrame: number; toFrame: number } {
-  return {
-    fromFrame: Math.min(frameAtOrAfter(beat.fromS, captureFps), frameCount),
-    toFrame: Math.min(frameAtOrAfter(beat.toS, captureFps), frameCount),
-  };
-}
 
 /**
  * The soft spans of one beat, in order of time.

@@ -1,35 +1,59 @@
-import type { Beat } from '../pull/index.js';
-import type { BeatVerdict, SubjectFrames } from './pullVerdict.js';
-import { beatFrames } from './softSpans.js';
+import { type Beat, beatFrames, keyFrameOf, pictureWidthMm, type ShotPlan } from '../pull/index.js';
+import type { BeatVerdict, SubjectFrames, TooSharpSpan } from './pullVerdict.js';
 
-/** Each beat's share of sharp frames. A beat shorter than a frame has none to miss, and is kept. */
-export function judgeBeats(
-  beats: readonly Beat[],
+/** What beats are held against: the subjects' frames, and how the blur on them is measured. */
+export interface JudgedFrames {
+  readonly subjects: readonly SubjectFrames[];
+  readonly captureFps: number;
+  readonly frameCount: number;
+  /** Of the picture's width, what one circle of confusion is, in percent */
+  readonly circlePercent: number;
+}
+
+export function judgedFrames(
+  { optics, captureFps }: ShotPlan,
   subjects: readonly SubjectFrames[],
-  captureFps: number,
   frameCount: number,
-): BeatVerdict[] {
+  circleMm: number,
+): JudgedFrames {
+  return { subjects, captureFps, frameCount, circlePercent: (100 * circleMm) / pictureWidthMm(optics) };
+}
+
+/** Rounding at the very edge of what is asked is forgiven. */
+const SLACK = 1 - 1e-6;
+
+/** Each beat's share of frames that are as asked. A beat shorter than a frame has none to miss, and is kept. */
+export function judgeBeats(beats: readonly Beat[], judged: JudgedFrames): BeatVerdict[] {
+  const { captureFps, frameCount, circlePercent } = judged;
   return beats.map((beat) => {
-    const { sharp } = framesOf(beat, subjects);
+    const { subjectId, kind, requiredShare, blurPercent } = beat;
+    const { sharp, marginMm, blurCircles } = framesOf(beat, judged);
     const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
-    let sharpFrames = 0;
-    for (let i = fromFrame; i < toFrame; i++) sharpFrames += sharp[i]!;
+    const isAsAsked = (frame: number) =>
+      kind === 'soft' ? blurCircles[frame]! * circlePercent >= blurPercent * SLACK : sharp[frame] === 1;
+    const roomAt = (frame: number) => (kind === 'soft' ? blurCircles[frame]! : marginMm[frame]!);
+    let keptFrames = 0;
+    let worstFrame: number | null = null;
+    for (let frame = fromFrame; frame < toFrame; frame++) {
+      if (isAsAsked(frame)) keptFrames++;
+      if (worstFrame === null || roomAt(frame) < roomAt(worstFrame)) worstFrame = frame;
+    }
     const frames = Math.max(0, toFrame - fromFrame);
-    const share = frames === 0 ? 1 : sharpFrames / frames;
-    return { beatId: beat.id, subjectId: beat.subjectId, frames, sharpFrames, share, kept: share >= beat.requiredShare };
+    const share = frames === 0 ? 1 : keptFrames / frames;
+    const keyFrame = keyFrameOf(beat, captureFps, frameCount);
+    const keyKept = keyFrame === null ? null : isAsAsked(keyFrame);
+    const kept = kind === 'drift' || (share >= requiredShare && keyKept !== false);
+    return { beatId: beat.id, subjectId, kind, frames, keptFrames, share, keyKept, kept, worstFrame };
   });
 }
 
 /** Frames in which someone must be sharp, and those in which everyone who must be is. */
-export function requiredFrames(
-  beats: readonly Beat[],
-  subjects: readonly SubjectFrames[],
-  captureFps: number,
-  frameCount: number,
-): { requiredFrames: number; sharpFrames: number } {
+export function requiredFrames(beats: readonly Beat[], judged: JudgedFrames): { requiredFrames: number; sharpFrames: number } {
+  const { captureFps, frameCount } = judged;
   const state = new Uint8Array(frameCount); // 0 free, 1 required and sharp, 2 required and soft
   for (const beat of beats) {
-    const { sharp } = framesOf(beat, subjects);
+    if (beat.kind !== 'sharp') continue;
+    const { sharp } = framesOf(beat, judged);
     const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
     for (let i = fromFrame; i < toFrame; i++) if (state[i] !== 2) state[i] = sharp[i] ? 1 : 2;
   }
@@ -37,10 +61,12 @@ export function requiredFrames(
 }
 
 /** The required frame with the least room. */
-export function tightestOf(beats: readonly Beat[], subjects: readonly SubjectFrames[], captureFps: number, frameCount: number) {
+export function tightestOf(beats: readonly Beat[], judged: JudgedFrames) {
+  const { captureFps, frameCount } = judged;
   let tightest: { frame: number; subjectId: string; marginMm: number } | null = null;
   for (const beat of beats) {
-    const { marginMm, subjectId } = framesOf(beat, subjects);
+    if (beat.kind !== 'sharp') continue;
+    const { marginMm, subjectId } = framesOf(beat, judged);
     const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
     for (let i = fromFrame; i < toFrame; i++) {
       if (tightest === null || marginMm[i]! < tightest.marginMm) tightest = { frame: i, subjectId, marginMm: marginMm[i]! };
@@ -49,6 +75,29 @@ export function tightestOf(beats: readonly Beat[], subjects: readonly SubjectFra
   return tightest;
 }
 
-function framesOf(beat: Beat, subjects: readonly SubjectFrames[]): SubjectFrames {
+/** Where someone who must be soft is not soft enough, in order of time. */
+export function tooSharpSpans(beats: readonly Beat[], judged: JudgedFrames): TooSharpSpan[] {
+  const { captureFps, frameCount, circlePercent } = judged;
+  const spans = beats.flatMap((beat) => {
+    if (beat.kind !== 'soft') return [];
+    const { blurCircles } = framesOf(beat, judged);
+    const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
+    const found: TooSharpSpan[] = [];
+    const percentAt = (frame: number) => blurCircles[frame]! * circlePercent;
+    const isTooSharp = (frame: number) => frame < toFrame && percentAt(frame) < beat.blurPercent * SLACK;
+    for (let start = fromFrame; start < toFrame; start++) {
+      if (!isTooSharp(start)) continue;
+      let [end, least] = [start, Infinity];
+      for (; isTooSharp(end); end++) least = Math.min(least, percentAt(end));
+      const times = { fromS: start / captureFps, toS: end / captureFps };
+      found.push({ beatId: beat.id, subjectId: beat.subjectId, ...times, blurPercent: least, askedPercent: beat.blurPercent });
+      start = end;
+    }
+    return found;
+  });
+  return spans.sort((a, b) => a.fromS - b.fromS);
+}
+
+function framesOf(beat: Beat, { subjects }: JudgedFrames): SubjectFrames {
   return subjects.find((subject) => subject.subjectId === beat.subjectId)!;
 }

@@ -229,7 +229,7 @@ describe('whatever the plan', () => {
           const softFrames = verdict.softSpans
             .filter((span) => span.beatId === beat.beatId)
             .reduce((sum, span) => sum + span.toFrame - span.fromFrame, 0);
-          expect(softFrames).toBe(beat.frames - beat.sharpFrames);
+          expect(softFrames).toBe(beat.frames - beat.keptFrames);
         }
         expect(narrate(verdict, plan, 'metric').text).not.toMatch(/NaN|undefined|Infinity/);
       }),

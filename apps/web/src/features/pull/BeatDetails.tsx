@@ -1,19 +1,24 @@
 import {
   type Beat,
   changeBeat,
+  formatTime,
   type JudgedPull,
   PLAN_LIMITS,
   removeBeat,
   SHORTEST_BEAT_S,
   type ShotPlan,
+  splitAlternates,
 } from '@still-heron/core';
 import { Button, Select } from 'antd';
 import { useAppDispatch } from '../../app/store';
+import { Choice } from '../../fields/Choice';
 import { NumberField } from '../../fields/NumberField';
 import { TextField } from '../../fields/TextField';
 import { TimeField } from '../../fields/TimeField';
-import { itemSelected } from '../shot/sessionSlice';
+import { WordChoice } from '../../fields/WordChoice';
+import { itemSelected, playheadMoved } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
+import { BEAT_WORDS } from './beatWords';
 
 interface Props {
   readonly beat: Beat;
@@ -21,18 +26,26 @@ interface Props {
   readonly verdict: JudgedPull | null;
 }
 
-/** A beat: who must be sharp from when to when, how much of it, and why. */
+const KINDS = (Object.keys(BEAT_WORDS) as Beat['kind'][]).map((value) => ({ value, word: BEAT_WORDS[value].choice }));
+const TAKES = [
+  { value: 'both', word: 'every take' },
+  { value: 'A', word: 'A only' },
+  { value: 'B', word: 'B only' },
+] as const;
+
+/** A beat: what is asked of whom from when to when, how much of it, its key moment, in which takes, and why. */
 export function BeatDetails({ beat, plan, verdict }: Props) {
   const dispatch = useAppDispatch();
   const name = plan.subjects.find(({ id }) => id === beat.subjectId)?.name ?? 'someone';
+  const { asked } = BEAT_WORDS[beat.kind];
   const change = (changes: Parameters<typeof changeBeat>[2], gesture?: string) =>
-    dispatch(editPlan(`when ${name} must be sharp`, (now) => changeBeat(now, beat.id, changes), gesture));
-  const judged = verdict?.beats.find(({ beatId }) => beatId === beat.id);
+    dispatch(editPlan(`when ${name} ${asked}`, (now) => changeBeat(now, beat.id, changes), gesture));
   return (
-    <section aria-label={`${name} must be sharp`}>
-      <h2>Must be sharp</h2>
+    <section aria-label={`${name} ${asked}`}>
+      <h2>What is asked</h2>
+      <WordChoice label="What is asked" chosen={beat.kind} choices={KINDS} onChoose={(kind) => change({ kind })} />
       <Select
-        aria-label="Who must be sharp"
+        aria-label="Of whom"
         className="wide-select"
         value={beat.subjectId}
         options={plan.subjects.map(({ id, name: label }) => ({ value: id, label }))}
@@ -59,25 +72,45 @@ export function BeatDetails({ beat, plan, verdict }: Props) {
           why="it lies within the shot, after its start"
           onChange={(toS, gesture) => change({ toS }, gesture)}
         />
-        <NumberField
-          label="at least"
-          unit="%"
-          step={5}
-          isWhole
-          min={1}
-          max={100}
-          value={Math.round(beat.requiredShare * 100)}
-          onChange={(share, gesture) => change({ requiredShare: share / 100 }, gesture)}
-        />
-        {judged && (
-          <div className="field">
-            <span className="field-label">is sharp</span>
-            <span className={`figure beat-share ${judged.kept ? 'tone-sharp' : 'tone-soft'}`}>
-              {Math.floor(judged.share * 100)} % {judged.kept ? 'kept' : 'not kept'}
-            </span>
-          </div>
+        {beat.kind !== 'drift' && (
+          <NumberField
+            label="at least"
+            unit="% of it"
+            step={5}
+            isWhole
+            min={1}
+            max={100}
+            value={Math.round(beat.requiredShare * 100)}
+            onChange={(share, gesture) => change({ requiredShare: share / 100 }, gesture)}
+          />
         )}
+        {beat.kind === 'soft' && (
+          <NumberField
+            label="blurred to"
+            unit="% of the width"
+            step={0.1}
+            decimals={2}
+            min={PLAN_LIMITS.blurPercent.min}
+            max={PLAN_LIMITS.blurPercent.max}
+            value={beat.blurPercent}
+            onChange={(blurPercent, gesture) => change({ blurPercent }, gesture)}
+          />
+        )}
+        <Kept beat={beat} verdict={verdict} />
       </div>
+      {beat.kind !== 'drift' && <Key beat={beat} plan={plan} onChange={change} />}
+      <Choice
+        label="asked in"
+        value={beat.alternate ?? 'both'}
+        choices={TAKES}
+        onPick={(take) =>
+          dispatch(
+            editPlan(`in which takes ${name} ${asked}`, (now) =>
+              changeBeat(take === 'both' ? now : splitAlternates(now), beat.id, { alternate: take === 'both' ? null : take }),
+            ),
+          )
+        }
+      />
       <TextField
         label="why"
         value={beat.why}
@@ -92,8 +125,64 @@ export function BeatDetails({ beat, plan, verdict }: Props) {
           dispatch(itemSelected(null));
         }}
       >
-        Need not be sharp here
+        Ask nothing here
       </Button>
     </section>
+  );
+}
+
+/** How much of the beat comes out as asked, and the way to its worst frame. */
+function Kept({ beat, verdict }: Pick<Props, 'beat' | 'verdict'>) {
+  const dispatch = useAppDispatch();
+  const judged = verdict?.beats.find(({ beatId }) => beatId === beat.id);
+  if (!verdict || !judged) return null;
+  const { share, kept, worstFrame } = judged;
+  const worstS = worstFrame === null ? null : worstFrame / verdict.captureFps;
+  const verdictWord = beat.kind === 'drift' ? 'unasked' : kept ? 'kept' : 'not kept';
+  return (
+    <div className="field">
+      <span className="field-label">{beat.kind === 'soft' ? 'is soft' : 'is sharp'}</span>
+      <span className={`figure beat-share ${kept ? 'tone-sharp' : 'tone-soft'}`}>
+        {Math.floor(share * 100)} % {verdictWord}
+      </span>
+      {worstS !== null && (
+        <button type="button" className="field-hint worst-frame" onClick={() => dispatch(playheadMoved(worstS))}>
+          least room at {formatTime(worstS)}
+        </button>
+      )}
+    </div>
+  );
+}
+
+interface KeyProps {
+  readonly beat: Beat;
+  readonly plan: ShotPlan;
+  readonly onChange: (changes: { keyS: number | null }, gesture?: string) => void;
+}
+
+/** The one instant that must be perfect, whatever the share. */
+function Key({ beat, plan, onChange }: KeyProps) {
+  if (beat.keyS === null)
+    return (
+      <Button className="key-add" onClick={() => onChange({ keyS: (beat.fromS + beat.toS) / 2 })}>
+        Set a key moment
+      </Button>
+    );
+  return (
+    <div className="field-pair">
+      <TimeField
+        label="key moment"
+        decimals={2}
+        timeS={beat.keyS}
+        captureFps={plan.captureFps}
+        minS={beat.fromS}
+        maxS={beat.toS - 1 / plan.captureFps}
+        why="it lies within what is asked"
+        onChange={(keyS, gesture) => onChange({ keyS }, gesture)}
+      />
+      <Button className="key-add" onClick={() => onChange({ keyS: null })}>
+        No key moment
+      </Button>
+    </div>
   );
 }

@@ -8,7 +8,12 @@ import { itemSelected, playheadMoved, playStopped } from '../shot/sessionSlice';
 import type { AxisDomain } from './axisScale';
 import { BeatLanes } from './BeatLanes';
 import { type ChannelLayout, channelLayout } from './channelLayout';
+import { ChannelGround } from './ChannelGround';
+import { CoursePoints } from './CoursePoints';
 import { LineStart } from './LineStart';
+import { TimeStrip } from './TimeStrip';
+import { useTimeView } from './useTimeView';
+import { useWheelZoom } from './useWheelZoom';
 import { MoveHandles } from './MoveHandles';
 import { MarkChips } from './MarkChips';
 import { Playhead } from './Playhead';
@@ -33,14 +38,16 @@ export function ChannelChart(props: Props) {
 function Channel({ plan, verdict, units, size }: Props & { readonly size: Size }) {
   const axis = useAppSelector((state) => state.preferences.axis);
   const [held, setHeld] = useState<AxisDomain>();
+  const { view, zoom, pan } = useTimeView(plan);
   const layout = useMemo(
-    () => channelLayout({ plan, verdict, axis, units, size, domain: held }),
-    [plan, verdict, axis, units, size, held],
+    () => channelLayout({ plan, verdict, axis, units, size, view, domain: held }),
+    [plan, verdict, axis, units, size, view, held],
   );
+  const wheel = useWheelZoom(layout, zoom, pan);
   const hold = { start: () => setHeld(layout.domain), end: () => setHeld(undefined) };
   const { left, right, top, bottom } = layout;
   return (
-    <svg width={size.width} height={size.height} role="group" aria-label="The channel: distance over time">
+    <svg ref={wheel} width={size.width} height={size.height} role="group" aria-label="The channel: distance over time">
       <defs>
         <pattern id="soft-hatch" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(35)">
           <rect width="2" height="8" fill="var(--rust)" />
@@ -48,8 +55,11 @@ function Channel({ plan, verdict, units, size }: Props & { readonly size: Size }
         <clipPath id="plot">
           <rect x={left} y={top - 8} width={right - left} height={bottom - top + 16} />
         </clipPath>
+        <clipPath id="lanes">
+          <rect x={left - 8} y={0} width={right - left + 16} height={size.height} />
+        </clipPath>
       </defs>
-      <Ground layout={layout} units={units} />
+      <ChannelGround layout={layout} units={units} />
       <g clipPath="url(#plot)">
         {layout.moves.map(({ id, startX, endX }) => (
           <rect key={id} x={startX} width={endX - startX} y={top} height={bottom - top} className="move-shade" />
@@ -81,41 +91,12 @@ function Channel({ plan, verdict, units, size }: Props & { readonly size: Size }
       <MarkChips layout={layout} plan={plan} units={units} hold={hold} />
       <BeatLanes layout={layout} plan={plan} verdict={verdict} />
       <MoveWords layout={layout} />
+      {view && <TimeStrip layout={layout} view={view} durationS={plan.durationS} onPan={pan} />}
       <Playhead layout={layout} verdict={verdict} units={units} />
       <LineStart layout={layout} plan={plan} units={units} hold={hold} />
       <MoveHandles layout={layout} plan={plan} units={units} hold={hold} />
+      <CoursePoints layout={layout} plan={plan} units={units} hold={hold} />
     </svg>
-  );
-}
-
-/** The axes, quietly. */
-function Ground({ layout, units }: { readonly layout: ChannelLayout; readonly units: UnitSystem }) {
-  const { left, right, top, bottom, distances, times } = layout;
-  return (
-    <g>
-      {distances.map(({ at, label }) => (
-        <g key={label}>
-          <line x1={left} x2={right} y1={at} y2={at} className="grid-line" />
-          <text x={left - 10} y={at + 5} textAnchor="end" className="axis-label">
-            {label}
-          </text>
-        </g>
-      ))}
-      {times.map(({ at, label }) => (
-        <g key={label}>
-          <line x1={at} x2={at} y1={bottom} y2={bottom + 6} className="grid-line" />
-          <text x={at} y={bottom + 23} textAnchor="middle" className="axis-label">
-            {label}
-          </text>
-        </g>
-      ))}
-      <text x={left - 10} y={top - 8} textAnchor="end" className="axis-label">
-        {units === 'metric' ? 'm' : 'ft'}
-      </text>
-      <text x={right + 14} y={bottom + 23} className="axis-label">
-        s
-      </text>
-    </g>
   );
 }
 
@@ -147,10 +128,13 @@ function TimeGround({ layout, durationS }: { readonly layout: ChannelLayout; rea
   );
 }
 
-function MoveWords({ layout: { moves, movesY } }: { readonly layout: ChannelLayout }) {
+function MoveWords({ layout }: { readonly layout: ChannelLayout }) {
   const dispatch = useAppDispatch();
   const selection = useAppSelector((state) => state.session.selection);
-  return moves.map(({ id, startX, words, row }) => (
+  const { moves, movesY } = layout;
+  const { left, right } = layout;
+  const shown = moves.filter(({ startX }) => startX > left - 1 && startX < right + 1);
+  return shown.map(({ id, startX, words, row }) => (
     <g
       key={id}
       className={selection?.id === id ? 'move-words is-selected' : 'move-words'}

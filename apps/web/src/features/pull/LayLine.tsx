@@ -1,55 +1,114 @@
-import { evaluatePull, formatTime, layLine, LINE_WAYS, type LineWay, type ShotPlan } from '@still-heron/core';
-import { useMemo } from 'react';
+import type { ShotPlan, UnitSystem } from '@still-heron/core';
+import { useEffect, useState } from 'react';
 import { useAppDispatch } from '../../app/store';
+import { type LaidLines, layLinesFor } from '../../workers/evaluator';
 import { itemSelected } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
+import { changeWords, impossibleWords, offerWords, WAY_WORDS } from './layWords';
 
-const WORDS: Readonly<Record<LineWay, string>> = { 'fewest-holds': 'Fewest settings', fixed: 'One setting' };
+interface Props {
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+  readonly onDone: () => void;
+}
 
-/** Lines that the program would lay for what must be sharp, each with what would come of it; a press takes one. */
-export function LayLine({ plan, onLaid }: { readonly plan: ShotPlan; readonly onLaid: () => void }) {
+/** A wait shorter than this is not told of. */
+const PATIENCE_MS = 200;
+
+/** Lines that the program would lay for what is asked, each with what would come of it; a press takes one. Where no line can keep everything, why, and the least that would let one. */
+export function LayLine({ plan, units, onDone }: Props) {
   const dispatch = useAppDispatch();
-  const offers = useMemo(() => LINE_WAYS.flatMap((way) => offerOf(plan, way)), [plan]);
-  if (offers.length === 0)
-    return <p className="lay-line">Nobody has to be sharp yet: say who, and when, and a line can be laid for it.</p>;
+  const { lines, done } = useLaidLines(plan);
+  const take = (name: string, laid: ShotPlan) => {
+    dispatch(editPlan(name, () => laid));
+    dispatch(itemSelected(null));
+    onDone();
+  };
+  if (lines === null)
+    return (
+      <p className="lay-line" role="status">
+        {done === null ? <span>&nbsp;</span> : <span>Laying the line: {done} of 4 ways tried</span>}
+        {done !== null && (
+          <button type="button" className="quiet" onClick={onDone}>
+            Cancel
+          </button>
+        )}
+      </p>
+    );
+  if (lines.offers.length === 0)
+    return <p className="lay-line">Nothing is asked yet: say who must be sharp, and when, and a line can be laid for it.</p>;
+  const impossible = lines.offers[0]!.laid.impossible;
   return (
-    <div className="lay-line" role="group" aria-label="Lay the line">
-      {offers.map(({ way, laid, result, isWhole }) => (
-        <button
-          key={way}
-          type="button"
-          onClick={() => {
-            dispatch(editPlan(`lay the line: ${WORDS[way].toLowerCase()}`, () => laid));
-            dispatch(itemSelected(null));
-            onLaid();
-          }}
-        >
-          <strong>{WORDS[way]}</strong>
-          <span className={isWhole ? 'tone-sharp' : 'tone-edge'}>{result}</span>
-        </button>
-      ))}
+    <div className="lay-lines">
+      {impossible && (
+        <p className="lay-impossible tone-edge" role="note">
+          {impossibleWords(impossible)}
+        </p>
+      )}
+      <div className="lay-line" role="group" aria-label="Lay the line">
+        {lines.offers.map((offer) => {
+          const { way, plan: laid } = offer.laid;
+          return (
+            <button key={way} type="button" onClick={() => take(`lay the line: ${WAY_WORDS[way].toLowerCase()}`, laid)}>
+              <strong>{WAY_WORDS[way]}</strong>
+              <span className={offer.isWhole ? 'tone-sharp' : 'tone-edge'}>{offerWords(offer)}</span>
+            </button>
+          );
+        })}
+      </div>
+      {lines.changes.length > 0 && (
+        <div className="lay-line lay-changes" role="group" aria-label="What would let a line keep everything">
+          <span className="haze">It could be kept with</span>
+          {lines.changes.map((change) => {
+            const words = changeWords(change, plan, units);
+            return (
+              <button
+                key={change.kind}
+                type="button"
+                className="quiet"
+                onClick={() => dispatch(editPlan(words, () => change.plan))}
+              >
+                {words}
+              </button>
+            );
+          })}
+        </div>
+      )}
     </div>
   );
 }
 
-interface Offer {
-  readonly way: LineWay;
-  readonly laid: ShotPlan;
-  readonly result: string;
-  readonly isWhole: boolean;
-}
-
-function offerOf(plan: ShotPlan, way: LineWay): Offer[] {
-  const line = layLine(plan, way);
-  const verdict = line && evaluatePull(line.plan);
-  if (!line || verdict?.status !== 'judged') return [];
-  const { sharpFrames, requiredFrames, captureFps } = verdict;
-  const isWhole = sharpFrames === requiredFrames;
-  const kept = isWhole
-    ? `sharp for all ${formatTime(requiredFrames / captureFps)}`
-    : `sharp ${(sharpFrames / captureFps).toFixed(1)} of ${formatTime(requiredFrames / captureFps)}`;
-  const changes = way === 'fixed' ? '' : `, ${line.holds} in all`;
-  const impossible =
-    line.impossibleFromS === null ? '' : `; from ${formatTime(line.impossibleFromS)} nothing keeps everyone at this stop`;
-  return [{ way, laid: line.plan, result: `${kept}${changes}${impossible}`, isWhole }];
+/** The lines for a plan, laid in the background; given up when the plan changes or the panel goes. `done` counts the ways that were tried, once it takes long enough to be told. */
+function useLaidLines(plan: ShotPlan): { readonly lines: LaidLines | null; readonly done: number | null } {
+  const [found, setFound] = useState<{ readonly plan: ShotPlan; readonly lines: LaidLines } | null>(null);
+  const [done, setDone] = useState<number | null>(null);
+  useEffect(() => {
+    let [isWanted, isSettled, count, isTold] = [true, false, 0, false];
+    const { lines, cancel } = layLinesFor(plan, (now) => {
+      count = now;
+      if (isTold && isWanted) setDone(now);
+    });
+    const timer = setTimeout(() => {
+      isTold = true;
+      setDone(count);
+    }, PATIENCE_MS);
+    const settle = (result: LaidLines) => {
+      isSettled = true;
+      clearTimeout(timer);
+      if (!isWanted) return;
+      setDone(null);
+      setFound({ plan, lines: result });
+    };
+    lines.then(settle, (error: unknown) => {
+      console.error(error);
+      settle({ offers: [], changes: [] });
+    });
+    return () => {
+      isWanted = false;
+      clearTimeout(timer);
+      setDone(null);
+      if (!isSettled) cancel();
+    };
+  }, [plan]);
+  return { lines: found?.plan === plan ? found.lines : null, done };
 }

@@ -1,14 +1,15 @@
-import { formatDistance, type LineTarget, markDistances, setLineStart, targetDistanceMm } from '@still-heron/core';
+import { type LineTarget, setLineStart, targetName } from '@still-heron/core';
 import { useRef } from 'react';
 import { useAppDispatch } from '../../app/store';
 import { useDrag } from '../../charts/useDrag';
 import { abandonGesture, editPlan } from '../shot/shotSlice';
 import { Handle, type HandleProps } from './Handle';
-import { nudgedTarget, targetAt } from './lineTargets';
+import { nudgedTarget, plainMm, targetAt } from './lineTargets';
 
 /** Where the line starts: dragged up and down. */
 export function LineStart({ layout, plan, units, hold }: HandleProps) {
   const dispatch = useAppDispatch();
+  const { start } = plan.line;
   const grabbedY = useRef(0);
   const gesture = useRef('');
   const set = (start: LineTarget, name: string) =>
@@ -18,14 +19,14 @@ export function LineStart({ layout, plan, units, hold }: HandleProps) {
       grabbedY.current = layout.startY ?? 0;
       hold.start();
     },
-    onDrag: ({ dy, gesture: name }) => set(targetAt(grabbedY.current + dy, layout, plan, units), name),
+    onDrag: ({ dy, gesture: name }) =>
+      start && plainMm(start, plan) !== null && set(targetAt(grabbedY.current + dy, layout, plan, units), name),
     onGiveUp: (name) => {
       dispatch(abandonGesture(name));
       hold.end();
     },
   });
-  const { start } = plan.line;
-  if (!start || layout.startY === null) return null;
+  if (!start || layout.startY === null || layout.x(0) < layout.left - 1 || start.kind === 'course') return null;
   return (
     <g className="move" onPointerUp={() => hold.end()}>
       <Handle
@@ -34,7 +35,7 @@ export function LineStart({ layout, plan, units, hold }: HandleProps) {
         y={layout.startY}
         label="Where the line starts"
         value={0}
-        text={formatDistance(targetDistanceMm(start, markDistances(plan.marks)), units)}
+        text={targetName(start, plan, units)}
         testId="line-start"
         onFocus={() => (gesture.current = `keys-start-${performance.now()}`)}
         onKeyDown={(event) => {

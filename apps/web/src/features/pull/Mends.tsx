@@ -1,9 +1,10 @@
-import { formatStop, formatStops, type Mend, type ShotPlan, targetName, type UnitSystem } from '@still-heron/core';
+import type { Mend, ShotPlan, UnitSystem } from '@still-heron/core';
 import { useEffect, useState } from 'react';
 import { useAppDispatch } from '../../app/store';
 import { useKeys } from '../../app/useKeys';
 import { mendsFor } from '../../workers/evaluator';
 import { editPlan } from '../shot/shotSlice';
+import { mendName, mendResult } from './mendWords';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -32,7 +33,7 @@ export function Mends({ plan, units }: Props) {
         <li key={mendName(mend, plan, units)}>
           <button type="button" disabled={!isCurrent} onClick={() => take(mend)}>
             <strong>{mendName(mend, plan, units)}</strong>{' '}
-            <span className={mend.outcome === 'sharp' ? 'tone-sharp' : 'tone-edge'}>{resultWords(mend)}</span>
+            <span className={mend.outcome === 'sharp' ? 'tone-sharp' : 'tone-edge'}>{mendResult(mend)}</span>
             {index === 0 && <kbd className="key">X</kbd>}
           </button>
         </li>
@@ -50,7 +51,9 @@ export function Mends({ plan, units }: Props) {
 
 /** As the name of a step within a sentence: “Undo: start 0.3 s sooner”. */
 function uncapitalised(words: string): string {
-  return words.charAt(0).toLowerCase() + words.slice(1);
+  return /^(Start|Set|Shoot|Lay|Go|Turn|Begin|Gently|First|Camera|Gear|Hard)/.test(words)
+    ? words.charAt(0).toLowerCase() + words.slice(1)
+    : words;
 }
 
 /** The newest mends, and whether they are of the plan as it stands: while a hand is at it the last ones stay where they are, out of reach. */
@@ -67,31 +70,4 @@ function useMends(plan: ShotPlan): { readonly mends: readonly Mend[]; readonly i
     };
   }, [plan]);
   return { mends: found?.mends ?? [], isCurrent: found?.plan === plan };
-}
-
-function mendName({ change }: Mend, plan: ShotPlan, units: UnitSystem): string {
-  if (change.kind === 'lay-line') return change.holds === 1 ? 'Set the ring once' : `Lay the line, ${change.holds} settings`;
-  if (change.kind === 'stop') {
-    const { stopScale } = plan.optics.lens;
-    return `${formatStop(change.from, stopScale)} → ${formatStop(change.to, stopScale)}`;
-  }
-  const move = plan.line.moves.find(({ id }) => id === change.moveId);
-  const to = move && plan.line.moves.length > 1 ? `Pull to ${targetName(move.target, plan, units)}: ` : '';
-  const by = `${change.byS.toFixed(1)} s`;
-  const words = {
-    earlier: `start ${by} sooner`,
-    later: `start ${by} later`,
-    longer: `start ${by} sooner, land the same`,
-    shorter: `start ${by} later, land the same`,
-  }[change.kind];
-  return to === '' ? words.charAt(0).toUpperCase() + words.slice(1) : to + words;
-}
-
-function resultWords({ sharpS, requiredS, outcome, stopsLost }: Mend): string {
-  const kept =
-    requiredS - sharpS < 1e-6
-      ? `sharp for all ${requiredS.toFixed(1)} s`
-      : `sharp ${sharpS.toFixed(1)} of ${requiredS.toFixed(1)} s`;
-  const hand = outcome === 'barely' ? ', barely' : outcome === 'beyond-the-hand' ? ', on paper' : '';
-  return `→ ${kept}${hand}${stopsLost > 0.1 ? `, ${formatStops(stopsLost)} less light` : ''}`;
 }

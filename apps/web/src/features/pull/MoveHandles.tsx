@@ -1,15 +1,4 @@
-import {
-  changeRack,
-  dragRackEdge,
-  formatDistance,
-  formatTime,
-  markDistances,
-  type Rack,
-  rackEndS,
-  type ShotPlan,
-  targetDistanceMm,
-  targetName,
-} from '@still-heron/core';
+import { changeRack, dragRackEdge, formatTime, type Rack, rackEndS, type ShotPlan, targetName } from '@still-heron/core';
 import { type KeyboardEvent, useRef } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { useDrag } from '../../charts/useDrag';
@@ -17,13 +6,16 @@ import { itemSelected } from '../shot/sessionSlice';
 import { abandonGesture, editPlan } from '../shot/shotSlice';
 import type { ChannelLayout } from './channelLayout';
 import { Handle, type HandleProps } from './Handle';
-import { nudgedTarget, targetAt } from './lineTargets';
+import { nudgedTarget, plainMm, targetAt } from './lineTargets';
+import { snapped, snappedSpan, timesOf } from './snapTimes';
 
 /** Each move's two ends and the stretch between them, to be dragged or moved by the arrow keys. */
 export function MoveHandles(props: HandleProps) {
-  return props.plan.line.moves.map((rack, index) => (
-    <OneMove key={rack.id} rack={rack} place={props.layout.moves[index]!} {...props} />
-  ));
+  const { moves, left, right } = props.layout;
+  const isShown = ({ startX, endX }: ChannelLayout['moves'][number]) => endX > left - 1 && startX < right + 1;
+  return props.plan.line.moves.map((rack, index) =>
+    isShown(moves[index]!) ? <OneMove key={rack.id} rack={rack} place={moves[index]!} {...props} /> : null,
+  );
 }
 
 function OneMove({
@@ -48,38 +40,42 @@ function OneMove({
     hold.start();
     dispatch(itemSelected({ kind: 'move', id: rack.id }));
   };
-  const seconds = (dx: number) => layout.x.invert(layout.left + dx);
+  const pxPerS = layout.x(1) - layout.x(0);
+  // Alt lets go of what other things snap to
+  const timeAt = (timeS: number, dx: number, isAlt: boolean) =>
+    isAlt ? timeS + dx / pxPerS : snapped(timeS + dx / pxPerS, timesOf(plan, rack.id), pxPerS);
 
   const startDrag = useDrag({
     onStart,
     onGiveUp: putBack,
-    onDrag: ({ dx, gesture }) =>
+    onDrag: ({ dx, isAlt, gesture }) =>
       edit(
         `start the pull to ${name}`,
-        (now) => dragRackEdge(now, rack.id, 'start', before.current.rack.startS + seconds(dx)),
+        (now) => dragRackEdge(now, rack.id, 'start', timeAt(before.current.rack.startS, dx, isAlt)),
         gesture,
       ),
   });
   const bodyDrag = useDrag({
     onStart,
     onGiveUp: putBack,
-    onDrag: ({ dx, gesture }) =>
-      edit(
-        `move the pull to ${name}`,
-        (now) => changeRack(now, rack.id, { startS: before.current.rack.startS + seconds(dx) }),
-        gesture,
-      ),
+    onDrag: ({ dx, isAlt, gesture }) => {
+      const fromS = before.current.rack.startS + dx / pxPerS;
+      const toS = fromS + before.current.rack.durationS;
+      const startS = isAlt ? fromS : snappedSpan(fromS, toS, timesOf(plan, rack.id), pxPerS);
+      edit(`move the pull to ${name}`, (now) => changeRack(now, rack.id, { startS }), gesture);
+    },
   });
   const endDrag = useDrag({
     onStart,
     onGiveUp: putBack,
-    onDrag: ({ dx, dy, gesture }) => {
+    onDrag: ({ dx, dy, isAlt, gesture }) => {
       const { rack: was, toY } = before.current;
       // across is the landing's time, up and down is where it lands
-      if (Math.abs(dx) >= Math.abs(dy))
+      if (Math.abs(dx) >= Math.abs(dy) || plainMm(was.target, plan) === null)
         edit(
           `land the pull to ${name}`,
-          (now) => dragRackEdge(changeRack(now, rack.id, { target: was.target }), rack.id, 'end', rackEndS(was) + seconds(dx)),
+          (now) =>
+            dragRackEdge(changeRack(now, rack.id, { target: was.target }), rack.id, 'end', timeAt(rackEndS(was), dx, isAlt)),
           gesture,
         );
       else
@@ -149,7 +145,7 @@ function OneMove({
         onKeyDown={onKey('end')}
         label={`Landing of the pull to ${name}`}
         value={rackEndS(rack)}
-        text={`${formatTime(rackEndS(rack))}, at ${formatDistance(targetDistanceMm(rack.target, markDistances(plan.marks)), units)}`}
+        text={`${formatTime(rackEndS(rack))}, at ${name}`}
         testId={`move-end-${rack.id}`}
       />
     </g>

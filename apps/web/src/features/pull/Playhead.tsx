@@ -24,6 +24,8 @@ export function Playhead({ layout, verdict, units }: Props) {
   const x = layout.x(timeS);
   const end = lanes.length > 0 ? lanes[lanes.length - 1]!.y + 26 : bottom;
   const flagX = Math.min(Math.max(x - FLAG_WIDTH / 2, left), right - FLAG_WIDTH);
+  // outside the stretch that is shown there is nothing to point at
+  if (x < left - 1 || x > right + 1) return null;
   return (
     <g className="playhead" data-testid="playhead">
       <line x1={x} x2={x} y1={top - 4} y2={end} />

@@ -15,6 +15,7 @@ import { PullSide } from './PullSide';
 import { SomeoneForm } from './SomeoneForm';
 import { Transport } from './Transport';
 import { PlanDoubts } from './PlanDoubts';
+import { useTimeViewKeys } from './useTimeView';
 import { usePlaying, usePlayKeys } from '../shot/usePlaying';
 import { VerdictSentence } from './VerdictSentence';
 import './pull.css';
@@ -37,7 +38,7 @@ export function PullPage() {
         <Mends plan={plan} units={units} />
         <PlanDoubts plan={plan} />
         <Transport plan={plan} isLaying={isLaying} onLay={() => setIsLaying(!isLaying)} />
-        {isLaying && <LayLine plan={plan} onLaid={() => setIsLaying(false)} />}
+        {isLaying && <LayLine plan={plan} units={units} onDone={() => setIsLaying(false)} />}
         <ChannelChart plan={plan} verdict={verdict} units={units} />
       </div>
       <PullSide plan={plan} verdict={verdict} units={units} />
@@ -66,6 +67,7 @@ function usePullKeys(plan: ShotPlan): void {
   const dispatch = useAppDispatch();
   const store = useAppStore();
   usePlayKeys(plan);
+  useTimeViewKeys(plan);
   useKeys('n', () => document.getElementById('someone-name')?.focus(), { preventDefault: true });
   useKeys('h', () => dispatch(axisChosen(store.getState().preferences.axis === 'hand' ? 'distance' : 'hand')));
   useKeys('p', () => {

@@ -3,11 +3,13 @@ import {
   depthOfField,
   formatDistanceFigure,
   type JudgedPull,
+  beatsNow,
+  focusLine,
+  type LineTarget,
   markDistances,
   rackEndS,
   ringOf,
   type ShotPlan,
-  targetDistanceMm,
   targetName,
   type UnitSystem,
   zoneLensAt,
@@ -27,6 +29,8 @@ export interface ChannelInput {
   readonly axis: 'hand' | 'distance';
   readonly units: UnitSystem;
   readonly size: Size;
+  /** The stretch of the shot that is shown; all of it without one */
+  readonly view?: { readonly fromS: number; readonly toS: number } | null | undefined;
   /** Held while something is dragged, so that the axis does not move under the hand */
   readonly domain?: AxisDomain | undefined;
 }
@@ -62,6 +66,8 @@ export interface ChannelLayout {
     readonly row: number;
   }[];
   readonly startY: number | null;
+  /** Points of courses, to be dragged */
+  readonly points: readonly { readonly moveId: string | null; readonly index: number; readonly x: number; readonly y: number }[];
   readonly marks: readonly {
     readonly id: string;
     readonly letter: string;
@@ -84,14 +90,17 @@ const TIME_AXIS = 34;
 export const LANE = 24;
 const LANE_GAP = 5;
 const MOVE_ROW = 20;
+/** Of a course with more points than this none is shown: a hand would not tell them apart */
+const MOST_POINTS = 40;
 /** Width of a letter of the moves' words, near enough to keep them apart */
 const LETTER_PX = 7.4;
 
 /** Lays the channel out: everything in pixels, nothing drawn. */
-export function channelLayout({ plan, verdict, axis, units, size, domain: held }: ChannelInput): ChannelLayout {
+export function channelLayout({ plan, verdict, axis, units, size, view, domain: held }: ChannelInput): ChannelLayout {
   const left = MARGIN.left;
   const right = size.width - MARGIN.right[units];
-  const x = scaleLinear([0, plan.durationS], [left, right]);
+  const [fromS, toS] = view ? [view.fromS, view.toS] : [0, plan.durationS];
+  const x = scaleLinear([fromS, toS], [left, right]);
   const moveWords = plan.line.moves.map((move, index) => {
     const from = index === 0 ? plan.line.start! : plan.line.moves[index - 1]!.target;
     const grade = verdict?.moves.find(({ moveId }) => moveId === move.id)?.grade;
@@ -108,10 +117,15 @@ export function channelLayout({ plan, verdict, axis, units, size, domain: held }
   const distanceOf = markDistances(plan.marks);
   const lens = zoneLensAt(plan.optics, 0);
   const zoneOf = (focusDistanceMm: number) => depthOfField({ ...lens, focusDistanceMm });
-  const settings = [plan.line.start, ...plan.line.moves.map(({ target }) => target)]
-    .filter((target) => target !== null)
-    .map((target) => targetDistanceMm(target, distanceOf));
-  const domain = held ?? axisDomain(axis, ring, [...distanceOf.values(), ...settings], zoneOf);
+  const line = focusLine(plan, ring);
+  const settings = line === null ? [] : [line.start, ...line.moves.flatMap(({ from, to }) => [from, to])];
+  const courses = coursesOf(plan);
+  const shownMm = [
+    ...distanceOf.values(),
+    ...settings.map(({ distanceMm }) => distanceMm),
+    ...courses.flatMap(({ points }) => points.map(({ distanceMm }) => distanceMm ?? Infinity)),
+  ];
+  const domain = held ?? axisDomain(axis, ring, shownMm, zoneOf);
   const scale = axisScale(axis, ring, domain, MARGIN.top, bottom);
   const isShown = (mm: number) => scale.y(mm) > MARGIN.top + 1 && scale.y(mm) < bottom - 1;
 
@@ -126,7 +140,7 @@ export function channelLayout({ plan, verdict, axis, units, size, domain: held }
     domain,
     scale,
     distances: distanceTicks(units, (mm) => (isShown(mm) ? scale.y(mm) : NaN), 30),
-    times: roundTicks(0, plan.durationS, Math.max(3, Math.floor((right - left) / 80))).map((timeS) => ({
+    times: roundTicks(fromS, toS, Math.max(3, Math.floor((right - left) / 80))).map((timeS) => ({
       at: x(timeS),
       label: String(timeS),
     })),
@@ -140,12 +154,15 @@ export function channelLayout({ plan, verdict, axis, units, size, domain: held }
       id: move.id,
       startX: x(move.startS),
       endX: x(rackEndS(move)),
-      fromY: scale.y(settings[index]!),
-      toY: scale.y(settings[index + 1]!),
+      fromY: scale.yOfRing(line!.moves[index]!.from.ringDeg),
+      toY: scale.yOfRing(line!.moves[index]!.to.ringDeg),
       words: moveWords[index]!,
       row: rows[index]!,
     })),
-    startY: settings.length > 0 ? scale.y(settings[0]!) : null,
+    startY: line === null ? null : scale.yOfRing(line.start.ringDeg),
+    points: courses.flatMap(({ moveId, points }) =>
+      points.map(({ timeS, distanceMm }, index) => ({ moveId, index, x: x(timeS), y: scale.y(distanceMm ?? Infinity) })),
+    ),
     marks: apart(
       plan.marks.map(({ id, letter, distanceMm, subjectId }) => ({
         id,
@@ -161,12 +178,22 @@ export function channelLayout({ plan, verdict, axis, units, size, domain: held }
       subjectId: id,
       current: index,
       y: lanesY + index * (LANE + LANE_GAP),
-      beats: plan.beats
+      beats: beatsNow(plan)
         .filter((beat) => beat.subjectId === id)
         .map((beat) => ({ beat, x: x(beat.fromS), width: x(beat.toS) - x(beat.fromS) })),
     })),
     movesY: lanesY + laneHeight + 4,
   };
+}
+
+/** Courses that have few enough points to be dragged one by one. */
+function coursesOf({
+  line: { start, moves },
+}: ShotPlan): { moveId: string | null; points: Extract<LineTarget, { kind: 'course' }>['points'] }[] {
+  const all = [{ moveId: null, target: start }, ...moves.map(({ id, target }) => ({ moveId: id, target }))];
+  return all.flatMap(({ moveId, target }) =>
+    target?.kind === 'course' && target.points.length <= MOST_POINTS ? [{ moveId, points: target.points }] : [],
+  );
 }
 
 /** The curves, with no more points than the chart has pixels, and none within a stretch that stays level. */
@@ -178,7 +205,9 @@ function pathsOf(
 ): Pick<ChannelLayout, 'line' | 'band' | 'subjects'> {
   if (!verdict) return { line: '', band: '', subjects: [] };
   const { timesS, ringDeg, nearMm, farMm } = verdict.line;
-  const every = Math.max(1, Math.floor(verdict.frameCount / (x.range()[1]! - x.range()[0]!)));
+  const [shownFromS, shownToS] = x.domain() as [number, number];
+  const pxPerFrame = (x.range()[1]! - x.range()[0]!) / ((shownToS - shownFromS) * plan.captureFps);
+  const every = Math.max(1, Math.floor(1 / pxPerFrame));
   const last = verdict.frameCount - 1;
   // the last frame is held to the end of the shot, so that the line reaches the right edge
   const xOf = (frame: number) => x(frame > last ? plan.durationS : timesS[frame]!);

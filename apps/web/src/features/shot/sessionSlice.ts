@@ -12,13 +12,29 @@ export interface Session {
   readonly heldBefore: readonly FloorItem[];
   /** On the floor: what was copied last, to be put down again */
   readonly copied: readonly FloorItem[];
+  /** On Pull: which stretch of the shot is shown; null for all of it */
+  readonly view: TimeView | null;
   /** Focus distance tried in Set-up; null until one is chosen */
   readonly triedMm: number | null;
 }
 
+export interface TimeView {
+  readonly fromS: number;
+  readonly toS: number;
+}
+
 export type Selection = { readonly kind: 'move' | 'beat' | 'subject' | 'mark' | 'camera' | 'landmark'; readonly id: string };
 
-const FRESH: Session = { timeS: 0, isPlaying: false, selection: null, group: [], heldBefore: [], copied: [], triedMm: null };
+const FRESH: Session = {
+  timeS: 0,
+  isPlaying: false,
+  selection: null,
+  group: [],
+  heldBefore: [],
+  copied: [],
+  view: null,
+  triedMm: null,
+};
 
 const slice = createSlice({
   name: 'session',
@@ -50,6 +66,7 @@ const slice = createSlice({
     },
     groupSelected: (state, { payload }: PayloadAction<readonly FloorItem[]>) => withHeld(state, payload),
     itemsCopied: (state, { payload }: PayloadAction<readonly FloorItem[]>) => ({ ...state, copied: payload }),
+    viewSet: (state, { payload }: PayloadAction<TimeView | null>) => ({ ...state, view: payload }),
     distanceTried: (state, { payload }: PayloadAction<number>) => ({ ...state, triedMm: payload }),
     sessionReset: (): Session => FRESH,
   },
@@ -76,6 +93,7 @@ export const {
   groupSelected,
   itemsCopied,
   distanceTried,
+  viewSet,
   sessionReset,
 } = slice.actions;
 export const sessionReducer = slice.reducer;

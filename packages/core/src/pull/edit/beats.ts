@@ -1,25 +1,25 @@
 import { PLAN_LIMITS } from '../planLimits.js';
-import type { Beat, ShotPlan } from '../shotPlan.js';
+import { type Beat, PLAIN_BEAT, type ShotPlan } from '../shotPlan.js';
 import { clamp, nextId, withItem, without } from './ids.js';
 
 /** The shortest beat that can be drawn or typed, in seconds. */
 export const SHORTEST_BEAT_S = 0.1;
 
-/** Says that someone must be sharp from a time on: for two seconds, or to the end of the shot. */
+/** Says that someone must be sharp from a time on: for two seconds, or to the end of the shot. Of two alternates, in the one that is shown. */
 export function addBeat(plan: ShotPlan, subjectId: string, atS: number): ShotPlan {
   const fromS = clamp(atS, 0, plan.durationS - SHORTEST_BEAT_S);
   const beat: Beat = {
+    ...PLAIN_BEAT,
     id: nextId('beat', plan.beats),
     subjectId,
     fromS,
     toS: Math.min(fromS + 2, plan.durationS),
-    requiredShare: 1,
-    why: '',
+    alternate: plan.alternates?.shown ?? null,
   };
   return { ...plan, beats: [...plan.beats, beat] };
 }
 
-/** Moves the ends of a beat within the shot, or changes what it asks for. */
+/** Moves the ends of a beat within the shot, or changes what it asks for. Its key moment goes along when it is moved as a whole, and never leaves it. */
 export function changeBeat(plan: ShotPlan, id: string, changes: Partial<Omit<Beat, 'id'>>): ShotPlan {
   return {
     ...plan,
@@ -27,10 +27,28 @@ export function changeBeat(plan: ShotPlan, id: string, changes: Partial<Omit<Bea
       const wanted = { ...beat, ...changes };
       const onlyStart = changes.fromS !== undefined && changes.toS === undefined;
       const fromS = clamp(wanted.fromS, 0, (onlyStart ? wanted.toS : plan.durationS) - SHORTEST_BEAT_S);
+      const toS = clamp(wanted.toS, fromS + SHORTEST_BEAT_S, plan.durationS);
+      const isMoved = Math.abs(toS - fromS - (beat.toS - beat.fromS)) < 1e-6 && changes.keyS === undefined;
+      const keyS =
+        wanted.keyS === null ? null : clamp(wanted.keyS + (isMoved ? fromS - beat.fromS : 0), fromS, lastFrameS(plan, toS));
       const requiredShare = clamp(wanted.requiredShare, PLAN_LIMITS.share.min, PLAN_LIMITS.share.max);
-      return { ...wanted, fromS, toS: clamp(wanted.toS, fromS + SHORTEST_BEAT_S, plan.durationS), requiredShare };
+      const blurPercent = clamp(wanted.blurPercent, PLAN_LIMITS.blurPercent.min, PLAN_LIMITS.blurPercent.max);
+      return {
+        ...wanted,
+        fromS,
+        toS,
+        keyS,
+        requiredShare,
+        blurPercent,
+        alternate: plan.alternates === null ? null : wanted.alternate,
+      };
     }),
   };
+}
+
+/** The frame at the end of a beat is not part of it. */
+function lastFrameS({ captureFps }: ShotPlan, toS: number): number {
+  return toS - 1 / captureFps;
 }
 
 export function removeBeat(plan: ShotPlan, id: string): ShotPlan {

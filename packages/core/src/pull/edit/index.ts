@@ -1,3 +1,4 @@
+export { joinAlternates, showAlternate, splitAlternates } from './alternates.js';
 export { addBeat, changeBeat, removeBeat, SHORTEST_BEAT_S } from './beats.js';
 export {
   type GearChange,
@@ -32,6 +33,7 @@ export {
   scalePicture,
 } from './landmarks.js';
 export { addPlace, changeMark, marksHold, removeMark, staleMarks } from './marks.js';
+export { changeCoursePoint } from './course.js';
 export { newPlan } from './newPlan.js';
 export { redrawn } from './redrawn.js';
 export {
@@ -56,5 +58,8 @@ export {
   removeRack,
   setLineStart,
 } from './racks.js';
-export { setDuration, shortestDurationS } from './shot.js';
+export { reversed } from './reverse.js';
+export { setDuration, setHandLimit, shortestDurationS } from './shot.js';
+export { stepBack } from './stepBack.js';
+export { withTargets } from './targets.js';
 export { addStay, addSubject, changeStay, changeSubject, removeSubject } from './subjects.js';

@@ -1,5 +1,6 @@
 import { type Mark, measureSigmaMm, METHOD_UNCERTAINTY, PLAIN_MARK, type Place, type StaleReason } from '../../floor/index.js';
-import type { LineTarget, ShotPlan } from '../shotPlan.js';
+import type { ShotPlan } from '../shotPlan.js';
+import { freeOfMark, freeOfSubject } from './targets.js';
 import { clamp, nextId, nextLetter, withItem, without } from './ids.js';
 import { clampedPlace } from './withFloor.js';
 import { PLAN_LIMITS } from '../planLimits.js';
@@ -77,23 +78,12 @@ export function marksHold(plan: ShotPlan, id?: string): ShotPlan {
 export function removeMark(plan: ShotPlan, id: string): ShotPlan {
   const mark = plan.marks.find((item) => item.id === id);
   if (!mark) return plan;
-  const freed = freeTarget(plan, mark);
+  // nobody can be followed who stands nowhere any more
+  const lost = plan.subjects.filter(({ stays }) => stays.length > 0 && stays.every(({ markId }) => markId === id));
+  const freed = lost.reduce((rest, subject) => freeOfSubject(rest, subject.id), freeOfMark(plan, id, mark.distanceMm));
   return redrawn({
     ...freed,
     marks: without(freed.marks, id),
     subjects: freed.subjects.map((subject) => ({ ...subject, stays: subject.stays.filter((stay) => stay.markId !== id) })),
   });
-}
-
-/** Puts a mark's plain distance wherever the line goes to the mark. */
-export function freeTarget(plan: ShotPlan, mark: Mark): ShotPlan {
-  const free = (target: LineTarget): LineTarget =>
-    target.kind === 'mark' && target.markId === mark.id ? { kind: 'distance', distanceMm: mark.distanceMm } : target;
-  return {
-    ...plan,
-    line: {
-      start: plan.line.start && free(plan.line.start),
-      moves: plan.line.moves.map((move) => ({ ...move, target: free(move.target) })),
-    },
-  };
 }

@@ -1,4 +1,4 @@
-import { cameraOf, FORMATS, plainLens } from '../../kit/index.js';
+import { ASSUMED_PEAK_DEG_PER_S, cameraOf, FORMATS, plainLens } from '../../kit/index.js';
 import { PLAN_SCHEMA, type ShotPlan } from '../shotPlan.js';
 
 /**
@@ -33,6 +33,9 @@ export function newPlan(like?: ShotPlan): ShotPlan {
     marks: [],
     beats: [],
     line: { start: null, moves: [] },
+    alternates: null,
+    handDegPerS: like?.handDegPerS ?? ASSUMED_PEAK_DEG_PER_S,
+    isReversed: false,
     rehearsals: [],
     notes: '',
   };

@@ -1,12 +1,11 @@
 import { ringOf, withinReach } from '../../kit/index.js';
-import { targetDistanceMm } from '../focusLine.js';
+import { targetMm } from '../focusLine.js';
 import { ASSUMED_HAND } from '../difficulty.js';
 import { landingWindow } from '../landingWindow.js';
 import { leastMoveS } from '../moveNeed.js';
-import { planDistances } from '../planDistances.js';
 import { zoneLensAt } from '../opticsTrack.js';
 import { PLAN_LIMITS } from '../planLimits.js';
-import { ASSUMED_CUE_SIGMA_S, type Beat, type LineTarget, type Rack, rackEndS, type ShotPlan } from '../shotPlan.js';
+import { type Beat, beatsNow, type LineTarget, PLAIN_BEAT, PLAIN_MOVE, type Rack, rackEndS, type ShotPlan } from '../shotPlan.js';
 import { clamp, nextId, withItem, without } from './ids.js';
 
 /** Time free for a rack between its neighbours and the ends of the shot. */
@@ -55,7 +54,7 @@ export function addRackTo(plan: ShotPlan, target: LineTarget, atS: number, lasts
   const { fromS, toS, before } = gap;
   const durationS = Math.min(lastsS ?? comfortableS(plan, before, target, fromS), toS - fromS);
   const id = nextId('rack', plan.line.moves);
-  const rack: Rack = { id, kind: 'rack', startS: fromS, durationS, target, cue: '', cueSigmaS: ASSUMED_CUE_SIGMA_S };
+  const rack: Rack = { ...PLAIN_MOVE, id, startS: fromS, durationS, target };
   return { ...plan, line: { ...plan.line, moves: [...plan.line.moves, rack].sort((a, b) => a.startS - b.startS) } };
 }
 
@@ -70,7 +69,7 @@ export function rackStartFrom(plan: ShotPlan, atS: number): number | null {
 export function changeRack(
   plan: ShotPlan,
   id: string,
-  changes: Partial<Pick<Rack, 'startS' | 'durationS' | 'target' | 'cue' | 'cueSigmaS'>>,
+  changes: Partial<Pick<Rack, 'startS' | 'durationS' | 'easing' | 'target' | 'cueKind' | 'cue' | 'cueLeadS' | 'cueSigmaS'>>,
 ): ShotPlan {
   const { earliestStartS, latestEndS } = rackRoom(plan, id);
   const shortestS = PLAN_LIMITS.rackS.min;
@@ -122,11 +121,11 @@ function freeGap(plan: ShotPlan, atS: number): { fromS: number; toS: number; bef
 
 function comfortableS(plan: ShotPlan, from: LineTarget, to: LineTarget, atS: number): number {
   const ring = ringOf(plan.optics.lens);
-  const { markFocusMm: distances } = planDistances(plan);
-  const angle = (target: LineTarget) => ring.angleAt(withinReach(ring, targetDistanceMm(target, distances)));
-  const window = landingWindow(zoneLensAt(plan.optics, atS), ring, withinReach(ring, targetDistanceMm(to, distances)));
+  const mmOf = (target: LineTarget) => withinReach(ring, targetMm(plan, ring, target, atS));
+  const angle = (target: LineTarget) => ring.angleAt(mmOf(target));
+  const window = landingWindow(zoneLensAt(plan.optics, atS), ring, mmOf(to));
   // a pull to where the ring stands is one too, and takes as long as a hand needs to begin
-  const needS = Math.max(leastMoveS(plan.wheel, Math.abs(angle(to) - angle(from)), window.widthDeg), ASSUMED_HAND.reactionS);
+  const needS = Math.max(leastMoveS(plan, Math.abs(angle(to) - angle(from)), window.widthDeg), ASSUMED_HAND.reactionS);
   // in tenths of a second, as one would say it
   return Math.ceil(needS * COMFORT * 10) / 10;
 }
@@ -134,18 +133,26 @@ function comfortableS(plan: ShotPlan, from: LineTarget, to: LineTarget, atS: num
 function withBeatsFor(plan: ShotPlan, rack: Rack): ShotPlan {
   const { target } = rack;
   const subjectId = target.kind === 'mark' ? plan.marks.find((mark) => mark.id === target.markId)?.subjectId : null;
-  if (!subjectId || plan.beats.some((beat) => beat.subjectId === subjectId && beat.toS > rackEndS(rack))) return plan;
+  const now = beatsNow(plan);
+  if (!subjectId || now.some((beat) => beat.subjectId === subjectId && beat.toS > rackEndS(rack))) return plan;
   const nextMove = plan.line.moves[plan.line.moves.indexOf(rack) + 1];
   const added: Beat = {
     id: nextId('beat', plan.beats),
     subjectId,
     fromS: rackEndS(rack),
     toS: nextMove?.startS ?? plan.durationS,
-    requiredShare: 1,
-    why: '',
+    ...PLAIN_BEAT,
+    alternate: plan.alternates?.shown ?? null,
   };
+  // what is asked in both alternates is not cut short by the pull of one
+  const isCut = (beat: Beat) =>
+    now.includes(beat) &&
+    beat.kind === 'sharp' &&
+    beat.alternate === added.alternate &&
+    beat.fromS < rack.startS &&
+    beat.toS > rack.startS;
   const trimmed = plan.beats.map((beat) =>
-    beat.fromS < rack.startS && beat.toS > rack.startS ? { ...beat, toS: rack.startS } : beat,
+    isCut(beat) ? { ...beat, toS: rack.startS, keyS: beat.keyS === null ? null : Math.min(beat.keyS, rack.startS) } : beat,
   );
   return { ...plan, beats: added.toS > added.fromS ? [...trimmed, added] : trimmed };
 }

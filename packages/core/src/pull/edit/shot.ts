@@ -3,14 +3,20 @@ import { type OpticsMove, rackEndS, type ShotPlan } from '../shotPlan.js';
 import { SHORTEST_BEAT_S } from './beats.js';
 import { clamp } from './ids.js';
 import { floorEndS } from './redrawn.js';
+import { withTargets } from './targets.js';
 
 /** The shortest the shot can be with its moves, its turns of stop and focal length, and the camera's ways, where they are. */
 export function shortestDurationS(plan: ShotPlan): number {
-  const { line, optics } = plan;
-  const ends = [...line.moves, ...optics.zooms, ...optics.stopPulls].map((move: Pick<OpticsMove, 'startS' | 'durationS'>) =>
-    rackEndS(move),
+  const { line, alternates, optics } = plan;
+  const ends = [...line.moves, ...(alternates?.other.moves ?? []), ...optics.zooms, ...optics.stopPulls].map(
+    (move: Pick<OpticsMove, 'startS' | 'durationS'>) => rackEndS(move),
   );
   return Math.max(PLAN_LIMITS.durationS.min, floorEndS(plan), ...ends);
+}
+
+/** How fast whoever pulls is willing to turn what they hold. */
+export function setHandLimit(plan: ShotPlan, degPerS: number): ShotPlan {
+  return { ...plan, handDegPerS: clamp(degPerS, PLAN_LIMITS.handDegPerS.min, PLAN_LIMITS.handDegPerS.max) };
 }
 
 /**
@@ -19,8 +25,13 @@ export function shortestDurationS(plan: ShotPlan): number {
 export function setDuration(plan: ShotPlan, wantedS: number): ShotPlan {
   const durationS = clamp(wantedS, shortestDurationS(plan), PLAN_LIMITS.durationS.max);
   const end = (timeS: number) => (timeS >= plan.durationS ? durationS : Math.min(timeS, durationS));
+  const cut = withTargets(plan, (target) => {
+    if (target.kind !== 'course') return target;
+    const kept = target.points.filter(({ timeS }) => timeS <= durationS);
+    return { ...target, points: kept.length > 0 ? kept : [{ ...target.points[0]!, timeS: 0 }] };
+  });
   return {
-    ...plan,
+    ...cut,
     durationS,
     subjects: plan.subjects.map((subject) => ({
       ...subject,
@@ -28,6 +39,6 @@ export function setDuration(plan: ShotPlan, wantedS: number): ShotPlan {
     })),
     beats: plan.beats
       .filter((beat) => beat.fromS <= durationS - SHORTEST_BEAT_S)
-      .map((beat) => ({ ...beat, toS: end(beat.toS) })),
+      .map((beat) => ({ ...beat, toS: end(beat.toS), keyS: beat.keyS === null ? null : Math.min(beat.keyS, durationS) })),
   };
 }

@@ -1,8 +1,9 @@
 import { ASSUMED_MARK_SIGMA_MM, ASSUMED_TIMING_SIGMA_S, STANDING_EYES_MM, type Stay, type Subject } from '../../floor/index.js';
-import type { ShotPlan } from '../shotPlan.js';
+import { PLAIN_BEAT, type ShotPlan } from '../shotPlan.js';
 import { clamp, nextId, withItem, without } from './ids.js';
 import { cameraHeading } from './cameraHeading.js';
-import { freeTarget, markFor } from './marks.js';
+import { markFor } from './marks.js';
+import { freeOfMark, freeOfSubject } from './targets.js';
 import { redrawn } from './redrawn.js';
 
 /**
@@ -31,7 +32,7 @@ export function addSubject(plan: ShotPlan, { name, distanceMm }: { name: string;
     ],
     marks: [...plan.marks, mark],
     beats: isFirst
-      ? [...plan.beats, { id: nextId('beat', plan.beats), subjectId, fromS: 0, toS: plan.durationS, requiredShare: 1, why: '' }]
+      ? [...plan.beats, { id: nextId('beat', plan.beats), subjectId, fromS: 0, toS: plan.durationS, ...PLAIN_BEAT }]
       : plan.beats,
     line: isFirst ? { ...plan.line, start: { kind: 'mark', markId: mark.id } } : plan.line,
   };
@@ -48,7 +49,7 @@ export function changeSubject(
 /** Takes someone out of the shot with their marks and beats. Moves that went to their marks keep the distance. */
 export function removeSubject(plan: ShotPlan, id: string): ShotPlan {
   const owned = plan.marks.filter((mark) => mark.subjectId === id);
-  const freed = owned.reduce((rest, mark) => freeTarget(rest, mark), plan);
+  const freed = owned.reduce((rest, mark) => freeOfMark(rest, mark.id, mark.distanceMm), freeOfSubject(plan, id));
   return redrawn({
     ...freed,
     floor: freed.floor && {

@@ -56,7 +56,7 @@ export function GearBench({ wheelId, wheel }: Props) {
   const landsMm = withinReach(ring, toMm);
   const travelDeg = Math.abs(ring.angleAt(landsMm) - ring.angleAt(withinReach(ring, fromMm)));
   const { widthDeg } = landingWindow(zoneLensOf(setup), ring, landsMm);
-  const turnOf = (one: Wheel) => wheelTurn(one, travelDeg, widthDeg);
+  const turnOf = (one: Wheel) => wheelTurn(one, travelDeg, widthDeg, ASSUMED_PEAK_DEG_PER_S);
   const rows = [{ id: wheelId, item: wheel }, ...wheels.filter(({ id }) => id !== wheelId)].map(({ id, item }) => ({
     id,
     item,

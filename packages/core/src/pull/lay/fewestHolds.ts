@@ -1,4 +1,4 @@
-import { CoreError } from '../errors.js';
+import { CoreError } from '../../errors.js';
 
 /** Frame by frame, the ring angles at which whoever must be sharp is sharp. All of one length. */
 export interface HoldTube {

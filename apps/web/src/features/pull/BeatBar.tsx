@@ -1,0 +1,156 @@
+import { type Beat, changeBeat, formatTime, type JudgedPull, type ShotPlan } from '@still-heron/core';
+import { currentColour } from '../../charts/currentColour';
+import { type KeyboardEvent, useRef } from 'react';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useDrag } from '../../charts/useDrag';
+import { itemSelected } from '../shot/sessionSlice';
+import { abandonGesture, editPlan } from '../shot/shotSlice';
+import { BEAT_WORDS } from './beatWords';
+import { type ChannelLayout, LANE } from './channelLayout';
+import { KeyMoment } from './KeyMoment';
+import { snapped, snappedSpan, timesOf } from './snapTimes';
+
+/** Height of the hatched foot of a soft stretch: the words stay readable over it. */
+const SOFT_STRIP = 7;
+
+/** Width of a letter, near enough to tell whether the words fit. */
+const LETTER_PX = 7.4;
+
+interface Props {
+  readonly beat: Beat;
+  readonly x: number;
+  readonly width: number;
+  readonly y: number;
+  readonly current: number;
+  readonly layout: ChannelLayout;
+  readonly plan: ShotPlan;
+  readonly verdict: JudgedPull | null;
+}
+
+/** A beat on its lane: its ends and the whole of it can be dragged, and so can its key moment. */
+export function BeatBar({ beat, x, width, y, current, layout, plan, verdict }: Props) {
+  const dispatch = useAppDispatch();
+  const isSelected = useAppSelector((state) => state.session.selection?.id === beat.id);
+  const name = plan.subjects[current]!.name;
+  const asked = `${name} ${BEAT_WORDS[beat.kind].asked}`;
+  const was = useRef(beat);
+  const gesture = useRef('');
+  const colour = currentColour(current);
+  const pxPerS = layout.x(1) - layout.x(0);
+  const change = (changes: Partial<Pick<Beat, 'fromS' | 'toS' | 'keyS'>>, step: string) =>
+    dispatch(editPlan(`when ${asked}`, (now) => changeBeat(now, beat.id, changes), step));
+  const common = {
+    onStart: () => {
+      was.current = beat;
+      dispatch(itemSelected({ kind: 'beat', id: beat.id }));
+    },
+    onGiveUp: (step: string) => dispatch(abandonGesture(step)),
+  };
+  // Alt lets go of what other things snap to
+  const timeAt = (timeS: number, dx: number, isAlt: boolean) =>
+    isAlt ? timeS + dx / pxPerS : snapped(timeS + dx / pxPerS, timesOf(plan, beat.id), pxPerS);
+  const body = useDrag({
+    ...common,
+    onDrag: ({ dx, isAlt, gesture: step }) => {
+      const lengthS = was.current.toS - was.current.fromS;
+      const wantedS = was.current.fromS + dx / pxPerS;
+      const snappedS = isAlt ? wantedS : snappedSpan(wantedS, wantedS + lengthS, timesOf(plan, beat.id), pxPerS);
+      const fromS = Math.min(Math.max(snappedS, 0), plan.durationS - lengthS);
+      change({ fromS, toS: fromS + lengthS }, step);
+    },
+  });
+  const from = useDrag({
+    ...common,
+    onDrag: ({ dx, isAlt, gesture: step }) => change({ fromS: timeAt(was.current.fromS, dx, isAlt) }, step),
+  });
+  const to = useDrag({
+    ...common,
+    onDrag: ({ dx, isAlt, gesture: step }) => change({ toS: timeAt(was.current.toS, dx, isAlt) }, step),
+  });
+  const onKey = (edge: 'fromS' | 'toS') => (event: KeyboardEvent) => {
+    const across = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+    if (!across) return;
+    event.preventDefault();
+    change({ [edge]: beat[edge] + (across * (event.shiftKey ? 10 : 1)) / plan.captureFps }, gesture.current);
+  };
+  const select = () => {
+    gesture.current = `keys-${beat.id}-${performance.now()}`;
+    dispatch(itemSelected({ kind: 'beat', id: beat.id }));
+  };
+  const wrong = [...(verdict?.softSpans ?? []), ...(verdict?.tooSharp ?? [])].filter((span) => span.beatId === beat.id);
+  const edges = [
+    { key: 'fromS', at: x, drag: from, label: `${asked} from`, value: beat.fromS },
+    { key: 'toS', at: x + width, drag: to, label: `${asked} until`, value: beat.toS },
+  ] as const;
+  const shownX = Math.max(x, layout.left);
+  const shownWidth = Math.min(x + width, layout.right) - shownX;
+  const words = wordsThatFit(beat, name, shownWidth - 16);
+  const judged = verdict?.beats.find(({ beatId }) => beatId === beat.id);
+  const share = judged && !judged.kept ? `${Math.floor(judged.share * 100)} %` : '';
+  return (
+    <g className={`beat is-${beat.kind}${isSelected ? ' is-selected' : ''}`} style={{ color: colour }} clipPath="url(#lanes)">
+      <rect x={x} width={width} y={y} height={LANE} rx={3} className="beat-ground" />
+      <rect {...body} x={x} width={width} y={y} height={LANE} rx={3} className="beat-bar" onClick={select} />
+      <rect x={x} width={3} y={y} height={LANE} fill={colour} />
+      {wrong.map((span) => (
+        <rect
+          key={span.fromS}
+          x={layout.x(span.fromS)}
+          width={Math.max(2, layout.x(span.toS) - layout.x(span.fromS))}
+          y={y + LANE - SOFT_STRIP}
+          height={SOFT_STRIP}
+          fill="url(#soft-hatch)"
+          className="beat-soft"
+        />
+      ))}
+      <svg x={shownX} y={y} width={Math.max(shownWidth - 6, 0)} height={LANE}>
+        <text x={10} y={16} className="beat-words">
+          {words}
+        </text>
+        {share !== '' && (words.length + share.length + 2) * LETTER_PX < shownWidth - 16 && (
+          <text x={shownWidth - 12} y={16} textAnchor="end" className="beat-words beat-share-words">
+            {share}
+          </text>
+        )}
+      </svg>
+      {edges.map(({ key, at, drag, label, value }) => (
+        <rect
+          key={key}
+          {...drag}
+          x={at - 7}
+          y={y}
+          width={14}
+          height={LANE}
+          className="beat-edge"
+          role="slider"
+          tabIndex={0}
+          aria-label={label}
+          aria-valuenow={Number(value.toFixed(3))}
+          aria-valuetext={formatTime(value)}
+          onFocus={select}
+          onKeyDown={onKey(key)}
+        />
+      ))}
+      {beat.keyS !== null && (
+        <KeyMoment
+          beat={beat}
+          name={name}
+          x={layout.x(beat.keyS)}
+          y={y + LANE / 2}
+          pxPerS={pxPerS}
+          plan={plan}
+          isMissed={judged?.keyKept === false}
+          onMove={(keyS, step) => change({ keyS }, step)}
+        />
+      )}
+    </g>
+  );
+}
+
+/** As much of what it is, whose and why, as the bar has room for. */
+function wordsThatFit({ kind, why, alternate }: Beat, name: string, roomPx: number): string {
+  const tag = [alternate === null ? '' : `${alternate} only`, BEAT_WORDS[kind].tag].filter(Boolean).join(', ');
+  const whole = [name, tag, why].filter(Boolean).join(' · ');
+  const short = [name, tag].filter(Boolean).join(' · ');
+  return [whole, short, name, tag].find((words) => words !== '' && words.length * LETTER_PX < roomPx) ?? name;
+}

@@ -1,0 +1,65 @@
+import { type Beat, formatTime, type ShotPlan } from '@still-heron/core';
+import { useRef } from 'react';
+import { useAppDispatch } from '../../app/store';
+import { useDrag } from '../../charts/useDrag';
+import { itemSelected } from '../shot/sessionSlice';
+import { abandonGesture } from '../shot/shotSlice';
+import { snapped, timesOf } from './snapTimes';
+
+interface Props {
+  readonly beat: Beat;
+  readonly name: string;
+  readonly x: number;
+  readonly y: number;
+  readonly pxPerS: number;
+  readonly plan: ShotPlan;
+  readonly isMissed: boolean;
+  readonly onMove: (keyS: number, gesture: string) => void;
+}
+
+/** The one instant of a beat that must be perfect: a diamond, struck through where it is missed. */
+export function KeyMoment({ beat, name, x, y, pxPerS, plan, isMissed, onMove }: Props) {
+  const dispatch = useAppDispatch();
+  const grabbedS = useRef(0);
+  const gesture = useRef('');
+  const keyS = beat.keyS!;
+  const select = () => dispatch(itemSelected({ kind: 'beat', id: beat.id }));
+  const drag = useDrag({
+    onStart: () => {
+      grabbedS.current = keyS;
+      select();
+    },
+    onGiveUp: (step) => dispatch(abandonGesture(step)),
+    onDrag: ({ dx, isAlt, gesture: step }) => {
+      const wantedS = grabbedS.current + dx / pxPerS;
+      onMove(isAlt ? wantedS : snapped(wantedS, timesOf(plan, beat.id), pxPerS), step);
+    },
+  });
+  return (
+    <g
+      {...drag}
+      transform={`translate(${x},${y})`}
+      className={isMissed ? 'key-moment is-missed' : 'key-moment'}
+      role="slider"
+      tabIndex={0}
+      aria-label={`Key moment of ${name}`}
+      aria-valuenow={Number(keyS.toFixed(3))}
+      aria-valuetext={`${formatTime(keyS)}${isMissed ? ', missed' : ''}`}
+      data-testid={`key-${beat.id}`}
+      onFocus={() => {
+        gesture.current = `keys-moment-${beat.id}-${performance.now()}`;
+        select();
+      }}
+      onKeyDown={(event) => {
+        const across = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+        if (!across) return;
+        event.preventDefault();
+        onMove(keyS + (across * (event.shiftKey ? 10 : 1)) / plan.captureFps, gesture.current);
+      }}
+    >
+      <rect x={-13} y={-12} width={26} height={24} className="handle-grab" />
+      <path d="M0,-8L6,0L0,8L-6,0Z" className="key-diamond" />
+      {isMissed && <path d="M-8,8L8,-8" className="key-strike" />}
+    </g>
+  );
+}

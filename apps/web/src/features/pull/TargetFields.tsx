@@ -1,0 +1,87 @@
+import { type LineTarget, PLAN_LIMITS, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { Select } from 'antd';
+import { DistanceField } from '../../fields/DistanceField';
+import { NumberField } from '../../fields/NumberField';
+import { choiceOf, targetChoices, targetOf } from './targetChoices';
+
+interface Props {
+  readonly label: string;
+  readonly target: LineTarget;
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+  readonly onChange: (target: LineTarget, gesture?: string) => void;
+}
+
+/** Where the line goes, and of each kind of place the figures that belong to it. */
+export function TargetFields({ label, target, plan, units, onChange }: Props) {
+  return (
+    <>
+      <label className="field">
+        <span className="field-label">{label}</span>
+        <Select
+          aria-label={label}
+          value={choiceOf(target)}
+          options={targetChoices(target, plan, units)}
+          popupMatchSelectWidth={false}
+          onChange={(choice) => onChange(targetOf(choice, target, plan))}
+        />
+      </label>
+      {target.kind === 'distance' && (
+        <DistanceField
+          label="which"
+          distanceMm={target.distanceMm ?? Infinity}
+          units={units}
+          onChange={(mm, gesture) => onChange({ kind: 'distance', distanceMm: mm === Infinity ? null : mm }, gesture)}
+        />
+      )}
+      {target.kind === 'subject' && (
+        <NumberField
+          label="leads by"
+          unit="s"
+          step={0.1}
+          decimals={2}
+          min={PLAN_LIMITS.leadS.min}
+          max={PLAN_LIMITS.leadS.max}
+          value={target.leadS}
+          hint="below 0 it lags"
+          onChange={(leadS, gesture) => onChange({ ...target, leadS }, gesture)}
+        />
+      )}
+      {target.kind === 'blur' && (
+        <>
+          <NumberField
+            label="blur"
+            unit="% of the width"
+            step={0.5}
+            decimals={2}
+            min={PLAN_LIMITS.blurPercent.min}
+            max={PLAN_LIMITS.blurPercent.max}
+            value={target.blurPercent}
+            onChange={(blurPercent, gesture) => onChange({ ...target, blurPercent }, gesture)}
+          />
+          <label className="field">
+            <span className="field-label">of whoever is at</span>
+            <Select
+              aria-label="of whoever is at"
+              value={target.markId}
+              options={plan.marks.map(({ id, letter }) => ({ value: id, label: letter }))}
+              onChange={(markId) => onChange({ ...target, markId })}
+            />
+          </label>
+          <label className="field">
+            <span className="field-label">focused</span>
+            <Select
+              aria-label="focused"
+              value={target.towards}
+              options={[
+                { value: 'near', label: 'before it' },
+                { value: 'far', label: 'behind it' },
+              ]}
+              onChange={(towards) => onChange({ ...target, towards })}
+            />
+          </label>
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,60 @@
+import {
+  formatDistance,
+  formatStop,
+  formatStops,
+  formatTime,
+  type LaidLine,
+  type LeastChange,
+  type LineWay,
+  type ShotPlan,
+  type UnitSystem,
+} from '@still-heron/core';
+import type { LayOffer } from '../../workers/protocol';
+
+export const WAY_WORDS: Readonly<Record<LineWay, string>> = {
+  'fewest-holds': 'Fewest settings',
+  follow: 'As still as it goes',
+  fixed: 'One setting',
+  'as-racked': 'These pulls, well timed',
+};
+
+/** What would come of a line. */
+export function offerWords({ laid, isWhole, sharpS, requiredS, fastestDegPerS, outcome }: LayOffer): string {
+  const kept = isWhole ? `sharp for all ${requiredS.toFixed(1)} s` : `sharp ${sharpS.toFixed(1)} of ${requiredS.toFixed(1)} s`;
+  const hand = isWhole && outcome === 'barely' ? ', barely' : '';
+  return kept + hand + shapeWords(laid, fastestDegPerS);
+}
+
+function shapeWords({ way, holds, timings }: LaidLine, fastestDegPerS: number): string {
+  if (way === 'fixed') return '';
+  if (way === 'fewest-holds') return holds === 1 ? ', never changed' : `, ${holds} in all`;
+  if (way === 'follow') return fastestDegPerS < 1 ? ', never changed' : `, at most ${fastestDegPerS.toFixed(0)}°/s`;
+  const free = timings.map(({ earliestStartS, latestStartS }) => latestStartS - earliestStartS);
+  return free.length === 0 ? '' : `, ${Math.min(...free).toFixed(1)} s to spare`;
+}
+
+export function impossibleWords({ fromS, why }: NonNullable<LaidLine['impossible']>): string {
+  const from = formatTime(fromS);
+  return why === 'at-once'
+    ? `From ${from} no setting of the ring keeps all that is asked at once: at best a line loses that.`
+    : `At ${from} the ring would have to turn faster than the hand’s limit: at best a line loses a little there.`;
+}
+
+/** A change that lets a line keep everything, as a step that can be taken. */
+export function changeWords(change: LeastChange, plan: ShotPlan, units: UnitSystem): string {
+  const nameOf = (subjectId: string) => plan.subjects.find(({ id }) => id === subjectId)?.name ?? 'someone';
+  switch (change.kind) {
+    case 'stop': {
+      const { stopScale } = plan.optics.lens;
+      return `${formatStop(change.from, stopScale)} → ${formatStop(change.to, stopScale)}, ${formatStops(change.stopsLost)} less light`;
+    }
+    case 'focal-length':
+      return `${change.fromMm} → ${change.toMm} mm, with this ring`;
+    case 'later':
+      return `${nameOf(change.subjectId)} asked for ${change.byS.toFixed(2)} s later`;
+    case 'until':
+      return `${nameOf(change.subjectId)} asked for ${change.byS.toFixed(2)} s less long`;
+    case 'stand':
+      return `${nameOf(change.subjectId)} at ${formatDistance(change.toMm, units)} instead of ${formatDistance(change.fromMm, units)}`;
+  }
+}

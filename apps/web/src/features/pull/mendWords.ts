@@ -1,0 +1,97 @@
+import {
+  type Easing,
+  formatDistance,
+  formatGap,
+  formatStop,
+  formatStops,
+  type Mend,
+  type ShotPlan,
+  targetName,
+  type UnitSystem,
+} from '@still-heron/core';
+
+const EASING_WORDS: Readonly<Record<Easing, string>> = {
+  eased: 'gently at both ends',
+  'ease-in': 'begin gently, land at speed',
+  'ease-out': 'begin at speed, land gently',
+  steady: 'turn at one speed',
+};
+
+/** What a mend does, as a step that can be taken. */
+export function mendName({ change }: Mend, plan: ShotPlan, units: UnitSystem): string {
+  const nameOf = (subjectId: string) => plan.subjects.find(({ id }) => id === subjectId)?.name ?? 'someone';
+  switch (change.kind) {
+    case 'lay-line':
+      return change.holds === 1 ? 'Set the ring once' : `Lay the line, ${change.holds} settings`;
+    case 'stop': {
+      const { stopScale } = plan.optics.lens;
+      return `${formatStop(change.from, stopScale)} → ${formatStop(change.to, stopScale)}`;
+    }
+    case 'follow':
+      return `Go with ${nameOf(change.subjectId)}${leadWords(change.leadS)}`;
+    case 'lead':
+      return change.leadS === 0
+        ? `Go exactly with ${nameOf(change.subjectId)}`
+        : `Go with ${nameOf(change.subjectId)}${leadWords(change.leadS)}`;
+    case 'split':
+      return `Set the ring to ${formatDistance(change.toMm, units)}`;
+    case 'stand-in':
+      return `Set the ring to the ${change.at ?? 'stand-in'}`;
+    case 'other-order':
+      return `First ${nameOf(change.firstId)}, then ${nameOf(change.secondId)}`;
+    case 'reversed':
+      return 'Shoot it reversed';
+    case 'shorter-walk':
+      return `${nameOf(change.subjectId)} stops at ${formatDistance(change.toMm, units)}`;
+    case 'step-back':
+      return `Camera ${formatGap(change.byMm, units)} farther back`;
+    case 'gear':
+      return `Gear ${change.wheelPerRing} on the wheel`;
+    case 'hard-stops':
+      return `Hard stops at ${change.letters.join(' and ')}`;
+    case 'easing':
+      return ofMove(change.moveId, EASING_WORDS[change.easing], plan, units);
+    default: {
+      const by = `${change.byS.toFixed(1)} s`;
+      const words = {
+        earlier: `start ${by} sooner`,
+        later: `start ${by} later`,
+        longer: `start ${by} sooner, land the same`,
+        shorter: `start ${by} later, land the same`,
+      }[change.kind];
+      return ofMove(change.moveId, words, plan, units);
+    }
+  }
+}
+
+function leadWords(leadS: number): string {
+  if (leadS === 0) return '';
+  return `, ${Math.abs(leadS).toFixed(1)} s ${leadS > 0 ? 'ahead' : 'behind'}`;
+}
+
+/** Of one pull among several it is said which. */
+function ofMove(moveId: string, words: string, plan: ShotPlan, units: UnitSystem): string {
+  const move = plan.line.moves.find(({ id }) => id === moveId);
+  if (move && plan.line.moves.length > 1) return `Pull to ${targetName(move.target, plan, units)}: ${words}`;
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+/** What would come of it, and what it costs. */
+export function mendResult({ sharpS, requiredS, outcome, stopsLost, change }: Mend): string {
+  const kept =
+    requiredS - sharpS < 1e-6
+      ? `sharp for all ${requiredS.toFixed(1)} s`
+      : `sharp ${sharpS.toFixed(1)} of ${requiredS.toFixed(1)} s`;
+  const hand = outcome === 'barely' ? ', barely' : outcome === 'beyond-the-hand' ? ', on paper' : '';
+  const light = stopsLost > 0.1 ? `, ${formatStops(stopsLost)} less light` : '';
+  const cost = COST_WORDS[change.kind];
+  return `→ ${kept}${hand}${light}${cost ? `, ${cost}` : ''}`;
+}
+
+/** What else a change costs, where it is not told by its name. */
+const COST_WORDS: Readonly<Partial<Record<Mend['change']['kind'], string>>> = {
+  'other-order': 'another order of the story',
+  reversed: 'played backwards',
+  'step-back': 'wider, tape again',
+  'shorter-walk': 'another mark',
+};

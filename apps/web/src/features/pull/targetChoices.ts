@@ -1,0 +1,40 @@
+import { formatDistance, type LineTarget, type ShotPlan, targetName, type UnitSystem } from '@still-heron/core';
+import { plainMm } from './lineTargets';
+
+/** A kind of place a pull can go to, as it stands in the list: every mark, everyone who can be gone on with, a blur, a distance, and the course it is on. */
+export function targetChoices(target: LineTarget, plan: ShotPlan, units: UnitSystem): { value: string; label: string }[] {
+  const walkers = plan.subjects.filter(({ stays }) => stays.length > 0);
+  return [
+    ...plan.marks.map(({ id, letter, distanceMm }) => ({
+      value: `mark ${id}`,
+      label: `${letter} · ${formatDistance(distanceMm ?? Infinity, units)}`,
+    })),
+    ...walkers.map(({ id, name }) => ({ value: `subject ${id}`, label: `goes on with ${name}` })),
+    ...(plan.marks.length > 0 ? [{ value: 'blur', label: 'to a blur' }] : []),
+    { value: 'distance', label: 'a distance' },
+    ...(target.kind === 'course' ? [{ value: 'course', label: targetName(target, plan, units) }] : []),
+  ];
+}
+
+/** Which of them a target is. */
+export function choiceOf(target: LineTarget): string {
+  if (target.kind === 'mark') return `mark ${target.markId}`;
+  return target.kind === 'subject' ? `subject ${target.subjectId}` : target.kind;
+}
+
+/** How much a blur blurs until it is said, in percent of the picture's width. */
+const USUAL_BLUR = 2;
+
+/** The target a choice means, as near to what it was as that allows. */
+export function targetOf(choice: string, was: LineTarget, plan: ShotPlan): LineTarget {
+  const [kind, id] = choice.split(' ') as [string, string | undefined];
+  if (kind === 'mark') return { kind: 'mark', markId: id! };
+  if (kind === 'subject') return { kind: 'subject', subjectId: id!, leadS: was.kind === 'subject' ? was.leadS : 0 };
+  if (kind === 'course') return was;
+  if (kind === 'blur') {
+    const markId = was.kind === 'mark' || was.kind === 'blur' ? was.markId : plan.marks[0]!.id;
+    return { kind: 'blur', markId, blurPercent: USUAL_BLUR, towards: 'near' };
+  }
+  const mm = plainMm(was, plan) ?? plan.marks[0]?.distanceMm ?? 3000;
+  return { kind: 'distance', distanceMm: mm === Infinity ? null : mm };
+}

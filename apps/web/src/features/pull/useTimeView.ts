@@ -1,0 +1,56 @@
+import type { ShotPlan } from '@still-heron/core';
+import { useCallback } from 'react';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
+import { useKeys } from '../../app/useKeys';
+import { selectSession, type TimeView, viewSet } from '../shot/sessionSlice';
+
+/** The shortest stretch that is shown. */
+const SHORTEST_S = 0.5;
+const STEP = 1.6;
+
+/** A stretch drawn larger or smaller around a time, within the shot; null for all of it. */
+export function zoomed(view: TimeView, factor: number, aroundS: number, durationS: number): TimeView | null {
+  const lengthS = Math.max((view.toS - view.fromS) / factor, Math.min(SHORTEST_S, durationS));
+  if (lengthS >= durationS - 1e-6) return null;
+  const share = (aroundS - view.fromS) / (view.toS - view.fromS);
+  return moved({ fromS: aroundS - lengthS * share, toS: aroundS + lengthS * (1 - share) }, 0, durationS);
+}
+
+/** A stretch moved along, within the shot. */
+export function moved({ fromS, toS }: TimeView, byS: number, durationS: number): TimeView {
+  const lengthS = toS - fromS;
+  const startS = Math.min(Math.max(fromS + byS, 0), durationS - lengthS);
+  return { fromS: startS, toS: startS + lengthS };
+}
+
+/** Which stretch of the shot is shown, and how it is drawn larger, smaller and moved along; + and − do so around the playhead, F shows all. */
+export function useTimeView({ durationS }: Pick<ShotPlan, 'durationS'>) {
+  const dispatch = useAppDispatch();
+  const store = useAppStore();
+  const kept = useAppSelector((state) => selectSession(state).view);
+  // a shot made shorter since shows what is left
+  const view = kept && kept.toS <= durationS + 1e-6 ? kept : null;
+  const zoom = useCallback(
+    (factor: number, aroundS?: number) => {
+      const { timeS } = selectSession(store.getState());
+      const now = view ?? { fromS: 0, toS: durationS };
+      const centreS = aroundS ?? (timeS >= now.fromS && timeS <= now.toS ? timeS : (now.fromS + now.toS) / 2);
+      dispatch(viewSet(zoomed(now, factor, centreS, durationS)));
+    },
+    [dispatch, store, view, durationS],
+  );
+  const pan = useCallback(
+    (byS: number) => {
+      if (view) dispatch(viewSet(moved(view, byS, durationS)));
+    },
+    [dispatch, view, durationS],
+  );
+  return { view, zoom, pan, showAll: () => dispatch(viewSet(null)) };
+}
+
+export function useTimeViewKeys(plan: ShotPlan): void {
+  const { zoom, showAll } = useTimeView(plan);
+  useKeys('+', () => zoom(STEP), { useKey: true, ignoreModifiers: true });
+  useKeys('-', () => zoom(1 / STEP), { useKey: true });
+  useKeys('f', showAll);
+}

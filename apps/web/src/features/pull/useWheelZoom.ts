@@ -1,0 +1,35 @@
+import { useEffect, useRef, useState } from 'react';
+import type { ChannelLayout } from './channelLayout';
+
+/** A pixel of the wheel draws so much larger. */
+const PER_PX = 1.0016;
+
+/** The wheel with Ctrl draws the time larger or smaller under the pointer; sideways, or with Shift, it moves along. Give what it returns to the drawing. */
+export function useWheelZoom(
+  layout: ChannelLayout,
+  zoom: (factor: number, aroundS?: number) => void,
+  pan: (byS: number) => void,
+): (element: SVGSVGElement | null) => void {
+  const [element, setElement] = useState<SVGSVGElement | null>(null);
+  const current = useRef({ layout, zoom, pan });
+  useEffect(() => {
+    current.current = { layout, zoom, pan };
+  });
+  useEffect(() => {
+    if (!element) return undefined;
+    const onWheel = (event: WheelEvent) => {
+      const { layout: now, zoom: draw, pan: move } = current.current;
+      const across = event.shiftKey ? event.deltaY : event.deltaX;
+      if (event.ctrlKey || event.metaKey) {
+        const x = event.clientX - element.getBoundingClientRect().left;
+        draw(PER_PX ** -event.deltaY, now.x.invert(Math.min(Math.max(x, now.left), now.right)));
+      } else if (Math.abs(across) > 0) move(now.x.invert(now.left + across) - now.x.invert(now.left));
+      else return;
+      event.preventDefault();
+    };
+    // React listens to wheels passively, and could not keep the page from zooming
+    element.addEventListener('wheel', onWheel, { passive: false });
+    return () => element.removeEventListener('wheel', onWheel);
+  }, [element]);
+  return setElement;
+}

@@ -1,0 +1,18 @@
+import { frameAtOrAfter } from '../units/index.js';
+import type { Beat } from './shotPlan.js';
+
+/** The frames of a beat: from, and the first one after. */
+export function beatFrames(beat: Beat, captureFps: number, frameCount: number): { fromFrame: number; toFrame: number } {
+  return {
+    fromFrame: Math.min(frameAtOrAfter(beat.fromS, captureFps), frameCount),
+    toFrame: Math.min(frameAtOrAfter(beat.toS, captureFps), frameCount),
+  };
+}
+
+/** The frame of the key moment, within the beat; null for a beat that has none, or may drift. */
+export function keyFrameOf(beat: Beat, captureFps: number, frameCount: number): number | null {
+  if (beat.keyS === null || beat.kind === 'drift') return null;
+  const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
+  if (toFrame <= fromFrame) return null;
+  return Math.min(Math.max(Math.floor(beat.keyS * captureFps + 1e-6), fromFrame), toFrame - 1);
+}

@@ -1,0 +1,37 @@
+import { cameraHeading } from './cameraHeading.js';
+import { planDistances } from '../planDistances.js';
+import type { ShotPlan } from '../shotPlan.js';
+import { staleMarks } from './marks.js';
+import { withTargets } from './targets.js';
+import { withFloor } from './withFloor.js';
+
+/**
+ * Puts the camera back along its axis, wherever it stands: everyone is so much farther away. What was taped is reckoned on, and has to be taped again.
+ *
+ * @param byMm - > 0
+ */
+export function stepBack(plan: ShotPlan, byMm: number): ShotPlan {
+  const farther = (mm: number | null) => (mm === null ? null : mm + byMm);
+  const set = withTargets(plan, (target) => {
+    if (target.kind === 'distance') return { ...target, distanceMm: farther(target.distanceMm) };
+    if (target.kind !== 'course') return target;
+    return { ...target, points: target.points.map((point) => ({ ...point, distanceMm: farther(point.distanceMm) })) };
+  });
+  const drawn = withFloor(set, (floor) => ({
+    ...floor,
+    camera: floor.camera.map((key) => {
+      const rad = (cameraHeading(plan, key.timeS) * Math.PI) / 180;
+      return { ...key, xMm: key.xMm - byMm * Math.cos(rad), yMm: key.yMm - byMm * Math.sin(rad) };
+    }),
+  }));
+  const [was, is] = [planDistances(plan).markSight, planDistances(drawn).markSight];
+  const moved = {
+    ...drawn,
+    marks: drawn.marks.map((mark) => {
+      const [before, after] = [was.get(mark.id), is.get(mark.id)];
+      if (mark.method === 'drawn' || mark.distanceMm === null) return mark;
+      return { ...mark, distanceMm: mark.distanceMm + (before && after ? after.tapeMm - before.tapeMm : byMm) };
+    }),
+  };
+  return staleMarks(moved, 'camera');
+}

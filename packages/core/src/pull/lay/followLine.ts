@@ -1,0 +1,25 @@
+import { PLAN_LIMITS } from '../planLimits.js';
+import type { CoursePoint, ShotPlan } from '../shotPlan.js';
+import type { Tube } from '../tube.js';
+import type { Turning } from './holds.js';
+import { type Corner, fewerCorners, tautString } from './tautString.js';
+import { inset } from './tubeRoom.js';
+
+/** The stillest line inside a tube, as a course of the plan; one that never turns, as a distance. */
+export function followLine({ plan, ring }: Turning, tube: Tube, roomShare: number): { plan: ShotPlan; holds: number } {
+  const { lowDeg, highDeg } = inset(tube, roomShare);
+  const corners = fewerCorners(tautString(lowDeg, highDeg), lowDeg, highDeg).slice(0, PLAN_LIMITS.coursePoints.max);
+  const distanceOf = (deg: number) => {
+    const mm = ring.distanceAt(deg);
+    return mm === Infinity ? null : mm;
+  };
+  if (corners.length === 1) {
+    const start = { kind: 'distance' as const, distanceMm: distanceOf(corners[0]!.ringDeg) };
+    return { plan: { ...plan, line: { start, moves: [] } }, holds: 1 };
+  }
+  const points = corners.map(({ frame, ringDeg }: Corner): CoursePoint => ({
+    timeS: frame / plan.captureFps,
+    distanceMm: distanceOf(ringDeg),
+  }));
+  return { plan: { ...plan, line: { start: { kind: 'course', points }, moves: [] } }, holds: points.length };
+}

@@ -1,0 +1,132 @@
+import { stopsAt, tStopOf } from '../../kit/index.js';
+import { changeBeat } from '../edit/beats.js';
+import { changeMark } from '../edit/marks.js';
+import { setFocalLength, setLens, setStop } from '../edit/optics.js';
+import { planDistances } from '../planDistances.js';
+import { beatsNow, type ShotPlan } from '../shotPlan.js';
+import { tubeOf } from '../tube.js';
+import { mostRingDegPerS } from './limits.js';
+import { impossibleIn } from './tubeRoom.js';
+
+/** The least of a kind of change after which some line keeps what is asked. */
+export type LeastChange = { readonly plan: ShotPlan } & (
+  | { readonly kind: 'stop'; readonly from: number; readonly to: number; readonly stopsLost: number }
+  | { readonly kind: 'focal-length'; readonly fromMm: number; readonly toMm: number }
+  /** Someone is asked for so much later, or so much less long */
+  | { readonly kind: 'later' | 'until'; readonly beatId: string; readonly subjectId: string; readonly byS: number }
+  /** Someone stands elsewhere */
+  | {
+      readonly kind: 'stand';
+      readonly markId: string;
+      readonly subjectId: string;
+      readonly fromMm: number;
+      readonly toMm: number;
+    }
+);
+
+/** Shortest focal length that is proposed for a lens that is not there. */
+const SHORTEST_MM = 14;
+
+/** Halvings by which a change is narrowed down. */
+const HALVINGS = 12;
+
+/**
+ * What would make an impossible plan possible, each kind of change at its least: the stop, the lens, when someone is asked for, where someone stands.
+ *
+ * @returns none for a plan that some line keeps
+ */
+export function leastChanges(plan: ShotPlan): LeastChange[] {
+  const found = impossibilityOf(plan);
+  if (found === null) return [];
+  return [...byStop(plan), ...byFocalLength(plan), ...byTime(plan, found.fromS), ...byStanding(plan, found.fromS)];
+}
+
+function impossibilityOf(plan: ShotPlan) {
+  return impossibleIn(tubeOf(plan), mostRingDegPerS(plan) / plan.captureFps, plan.captureFps);
+}
+
+const isPossible = (plan: ShotPlan) => impossibilityOf(plan) === null;
+
+function byStop(plan: ShotPlan): LeastChange[] {
+  const { lens, stop, focalLengthMm, stopPulls } = plan.optics;
+  if (stopPulls.length > 0) return [];
+  const darker = stopsAt(lens, focalLengthMm).filter((offered) => offered > stop);
+  const to = darker.find((offered) => isPossible(setStop(plan, offered)));
+  if (to === undefined) return [];
+  return [
+    { kind: 'stop', from: stop, to, stopsLost: 2 * Math.log2(tStopOf(lens, to) / tStopOf(lens, stop)), plan: setStop(plan, to) },
+  ];
+}
+
+/** Of a zoom, a shorter setting; of a prime, a shorter lens with the same ring. A ring with a scale of its own says nothing of another lens. */
+function byFocalLength(plan: ShotPlan): LeastChange[] {
+  const { lens, focalLengthMm, zooms } = plan.optics;
+  const isZoom = lens.longestMm > lens.focalLengthMm;
+  if (zooms.length > 0 || (!isZoom && lens.ring.kind !== 'helicoid')) return [];
+  const at = (mm: number) =>
+    isZoom ? setFocalLength(plan, mm) : setLens(plan, { ...lens, name: `${mm} mm`, focalLengthMm: mm, longestMm: mm });
+  const shortest = isZoom ? lens.focalLengthMm : SHORTEST_MM;
+  if (shortest >= focalLengthMm || !isPossible(at(shortest))) return [];
+  let [works, fails] = [shortest, focalLengthMm];
+  while (fails - works > 1) {
+    const middle = Math.floor((works + fails) / 2);
+    if (isPossible(at(middle))) works = middle;
+    else fails = middle;
+  }
+  return [{ kind: 'focal-length', fromMm: focalLengthMm, toMm: works, plan: at(works) }];
+}
+
+/** Of those who are asked for at the moment: one a little later, or until a little sooner. */
+function byTime(plan: ShotPlan, fromS: number): LeastChange[] {
+  const frameS = 1 / plan.captureFps;
+  const there = beatsNow(plan).filter(
+    (beat) => beat.kind !== 'drift' && beat.fromS <= fromS + frameS && beat.toS >= fromS - frameS,
+  );
+  const changes = there.flatMap(({ id, subjectId, fromS: startS, toS }) => {
+    const lengthS = toS - startS;
+    return (['later', 'until'] as const).flatMap((kind): Extract<LeastChange, { byS: number }>[] => {
+      const changed = (byS: number) => changeBeat(plan, id, kind === 'later' ? { fromS: startS + byS } : { toS: toS - byS });
+      const byS = leastWorking(lengthS - 0.15, (by) => isPossible(changed(by)));
+      return byS === null ? [] : [{ kind, beatId: id, subjectId, byS, plan: changed(byS) }];
+    });
+  });
+  return changes.sort((a, b) => a.byS - b.byS).slice(0, 1);
+}
+
+/** Of those who stand at the moment: one nearer to another. Whoever is drawn on a floor is moved there. */
+function byStanding(plan: ShotPlan, fromS: number): LeastChange[] {
+  if (plan.floor !== null) return [];
+  const { markFocusMm } = planDistances(plan);
+  const there = beatsNow(plan)
+    .filter(({ kind, fromS: startS, toS }) => kind === 'sharp' && startS <= fromS + 1e-6 && toS > fromS)
+    .flatMap(({ subjectId }) => {
+      const stay = plan.subjects
+        .find(({ id }) => id === subjectId)
+        ?.stays.find((one) => one.fromS <= fromS && one.untilS >= fromS);
+      const mm = stay && markFocusMm.get(stay.markId);
+      return mm === undefined || mm === Infinity ? [] : [{ subjectId, markId: stay!.markId, mm }];
+    });
+  const changes = there.flatMap((one) =>
+    there.flatMap((other): Extract<LeastChange, { kind: 'stand' }>[] => {
+      if (other.markId === one.markId) return [];
+      const at = (byMm: number) => changeMark(plan, one.markId, { distanceMm: one.mm + Math.sign(other.mm - one.mm) * byMm });
+      const byMm = leastWorking(Math.abs(other.mm - one.mm), (by) => isPossible(at(by)));
+      if (byMm === null) return [];
+      const toMm = one.mm + Math.sign(other.mm - one.mm) * byMm;
+      return [{ kind: 'stand', markId: one.markId, subjectId: one.subjectId, fromMm: one.mm, toMm, plan: at(byMm) }];
+    }),
+  );
+  return changes.sort((a, b) => Math.abs(a.toMm - a.fromMm) - Math.abs(b.toMm - b.fromMm)).slice(0, 1);
+}
+
+/** The least amount that works, to a few thousandths of the most; null where the most does not. */
+function leastWorking(most: number, works: (by: number) => boolean): number | null {
+  if (most <= 0 || !works(most)) return null;
+  let [low, high] = [0, most];
+  for (let k = 0; k < HALVINGS; k++) {
+    const middle = (low + high) / 2;
+    if (works(middle)) high = middle;
+    else low = middle;
+  }
+  return high;
+}

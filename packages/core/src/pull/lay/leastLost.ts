@@ -1,0 +1,80 @@
+import { eased } from '../easing.js';
+import type { Tube } from '../tube.js';
+import { type Turning, turnS } from './holds.js';
+
+/** A change from one of the settings to another: the frames it is under way from, and the one it has landed by. */
+export interface Jump {
+  readonly to: number;
+  readonly fromFrame: number;
+  readonly byFrame: number;
+}
+
+export interface LeastLost {
+  /** Of the settings, the one the line starts with */
+  readonly first: number;
+  readonly jumps: readonly Jump[];
+}
+
+/** What a change costs beside the frames it loses, in frames: of two lines that lose as many, the one with fewer changes. */
+const CHANGE_COST = 1e-3;
+
+/**
+ * Which of some settings the ring should stand at when, so that the fewest frames are lost, each change as fast as the hand can: every frame's best way to stand at every setting is worked out from
+ * those before it.
+ *
+ * @param degs - ring angles of the settings, at least one
+ */
+export function leastLost(turning: Turning, { lowDeg, highDeg, required }: Tube, degs: readonly number[]): LeastLost {
+  const frames = required.length;
+  const { captureFps } = turning.plan;
+  const count = degs.length;
+  const isLost = (frame: number, deg: number) =>
+    required[frame] === 1 && (deg < lowDeg[frame]! - 1e-9 || deg > highDeg[frame]! + 1e-9);
+  const turns = turnsBetween(turning, degs, captureFps);
+  // cost of standing at a setting once the frames before this one are over, and the change it was come by
+  const cost = Array.from({ length: frames + 1 }, () => new Float64Array(count).fill(Infinity));
+  const cameBy = Array.from({ length: frames + 1 }, () => new Int32Array(count).fill(-1));
+  cost[0]!.fill(0);
+  for (let frame = 0; frame < frames; frame++) {
+    for (let from = 0; from < count; from++) {
+      const now = cost[frame]![from]!;
+      const stays = now + (isLost(frame, degs[from]!) ? 1 : 0);
+      if (stays < cost[frame + 1]![from]!) {
+        cost[frame + 1]![from] = stays;
+        cameBy[frame + 1]![from] = from;
+      }
+      for (let to = 0; to < count; to++) {
+        const turn = turns[from]![to];
+        if (!turn || frame + turn.length > frames) continue;
+        const landed = frame + turn.length;
+        const most = cost[landed]![to]!;
+        let lost = now + CHANGE_COST;
+        for (let k = 0; k < turn.length && lost < most; k++) if (isLost(frame + k, turn[k]!)) lost++;
+        if (lost >= most) continue;
+        cost[landed]![to] = lost;
+        cameBy[landed]![to] = from;
+      }
+    }
+  }
+  let at = cost[frames]!.reduce((best, value, index) => (value < cost[frames]![best]! ? index : best), 0);
+  const jumps: Jump[] = [];
+  for (let frame = frames; frame > 0;) {
+    const from = cameBy[frame]![at]!;
+    const takes = from === at ? 1 : turns[from]![at]!.length;
+    if (from !== at) jumps.unshift({ to: at, fromFrame: frame - takes, byFrame: frame });
+    [frame, at] = [frame - takes, from];
+  }
+  return { first: at, jumps };
+}
+
+/** The angles a change runs through, frame by frame as the hand does it in its least time. */
+function turnsBetween(turning: Turning, degs: readonly number[], captureFps: number): (Float64Array | null)[][] {
+  return degs.map((fromDeg) =>
+    degs.map((toDeg) => {
+      if (fromDeg === toDeg) return null;
+      const lastsS = turnS(turning, fromDeg, toDeg, 0);
+      const frames = Math.max(1, Math.ceil(lastsS * captureFps));
+      return Float64Array.from({ length: frames }, (_, k) => fromDeg + (toDeg - fromDeg) * eased('eased', k / frames));
+    }),
+  );
+}

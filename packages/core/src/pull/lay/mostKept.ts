@@ -1,0 +1,43 @@
+import { keyFrameOf } from '../beatFrames.js';
+import { zoneLensAt } from '../opticsTrack.js';
+import { planDistances } from '../planDistances.js';
+import { beatsNow } from '../shotPlan.js';
+import { sharpWindow, type Tube } from '../tube.js';
+import type { Setting, Turning } from './holds.js';
+
+/**
+ * The one setting that keeps the most: first of the key moments, then of the frames. Windows begin and end in order of angle; what they weigh is summed up along the ring, and the heaviest stretch is it.
+ */
+export function mostKept(turning: Turning, { lowDeg, highDeg, required }: Tube): Setting {
+  const needed = [...required.keys()].filter((frame) => required[frame] === 1);
+  const windows = [
+    ...needed.map((frame) => ({ lowDeg: lowDeg[frame]!, highDeg: highDeg[frame]!, weight: 1 })),
+    ...keyWindows(turning, required.length).map((window) => ({ ...window, weight: needed.length + 1 })),
+  ];
+  const highs = [...windows].sort((a, b) => a.highDeg - b.highDeg);
+  let [ended, weight, best, bestAt] = [0, 0, 0, windows[0]!.lowDeg];
+  for (const begun of [...windows].sort((a, b) => a.lowDeg - b.lowDeg)) {
+    for (; highs[ended]!.highDeg < begun.lowDeg; ended++) weight -= highs[ended]!.weight;
+    weight += begun.weight;
+    if (weight > best) [best, bestAt] = [weight, begun.lowDeg];
+  }
+  const kept = windows.filter((window) => window.lowDeg <= bestAt && window.highDeg >= bestAt);
+  return {
+    lowDeg: bestAt,
+    highDeg: kept.reduce((high, window) => Math.min(high, window.highDeg), Infinity),
+    firstNeeded: needed[0]!,
+    lastNeeded: needed[needed.length - 1]!,
+  };
+}
+
+/** Where the ring may stand for a key moment: for whom it is one, whatever else is asked at that frame. */
+function keyWindows({ plan, ring }: Turning, frames: number): { lowDeg: number; highDeg: number }[] {
+  const { focusMmAt } = planDistances(plan);
+  return beatsNow(plan).flatMap((beat) => {
+    const frame = beat.kind === 'sharp' ? keyFrameOf(beat, plan.captureFps, frames) : null;
+    const subject = plan.subjects.find(({ id, stays }) => id === beat.subjectId && stays.length > 0);
+    if (frame === null || !subject) return [];
+    const timeS = frame / plan.captureFps;
+    return sharpWindow(zoneLensAt(plan.optics, timeS), ring, focusMmAt(subject, timeS)) ?? [];
+  });
+}

@@ -1,0 +1,2 @@
+export { findMends } from './findMends.js';
+export type { Mend, MendChange } from './mend.js';

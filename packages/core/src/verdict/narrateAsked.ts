@@ -1,0 +1,44 @@
+import { beatsNow, type ShotPlan } from '../pull/index.js';
+import { formatTime } from '../units/index.js';
+import type { JudgedPull } from './pullVerdict.js';
+import type { SentencePart } from './narrate.js';
+
+/** The key moments that are missed: what is asked above everything else. */
+export function keyMoments(verdict: JudgedPull, plan: ShotPlan): SentencePart[] {
+  const missed = verdict.beats.filter(({ keyKept }) => keyKept === false).map(({ beatId }) => beatId);
+  const keys = beatsNow(plan).filter(({ id }) => missed.includes(id));
+  if (keys.length === 0) return [];
+  const times = keys.map(({ keyS }) => formatTime(keyS!)).join(' and ');
+  return [
+    {
+      tone: 'soft',
+      text: keys.length === 1 ? `The key moment at ${times} is missed.` : `The key moments at ${times} are missed.`,
+    },
+  ];
+}
+
+/** Who is not as soft as they must be, first of all. */
+export function notSoftEnough({ tooSharp }: JudgedPull, plan: ShotPlan): SentencePart[] {
+  const [first] = tooSharp;
+  if (!first) return [];
+  const blur = `${first.blurPercent.toFixed(first.blurPercent < 0.1 ? 2 : 1)} %`;
+  return [
+    { tone: 'soft', text: `Too sharp from ${formatTime(first.fromS)}:` },
+    {
+      tone: 'plain',
+      text: `${subjectName(plan, first.subjectId)} blurs to ${blur} of the picture's width, and ${first.askedPercent} % is asked.`,
+    },
+  ];
+}
+
+/** The line turns faster than whoever pulls is willing to. */
+export function tooFast({ fastest: { timeS, handDegPerS, limitDegPerS } }: JudgedPull): SentencePart {
+  return {
+    tone: 'edge',
+    text: `On paper only: at ${formatTime(timeS)} the hand would turn ${handDegPerS.toFixed(0)}°/s, and ${limitDegPerS.toFixed(0)}°/s is its limit.`,
+  };
+}
+
+export function subjectName(plan: ShotPlan, subjectId: string): string {
+  return plan.subjects.find((subject) => subject.id === subjectId)?.name ?? 'someone';
+}

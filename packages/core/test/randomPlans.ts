@@ -1,0 +1,31 @@
+import { addStay, addSubject, newPlan, PLAIN_BEAT, setDuration, setHandLimit, setStop, type ShotPlan } from '../src/index';
+
+/** A generator of numbers from 0 to 1 that comes out the same for a seed: a linear congruence, good enough to vary plans by. */
+export function numbersFrom(seed: number): () => number {
+  let state = (seed * 2654435761) >>> 0;
+  return () => {
+    state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
+    return state / 2 ** 32;
+  };
+}
+
+/** A plan of twelve seconds with one to four people who stand or walk, at a stop and a rate of its own, each asked to be sharp for a while; some hands are slow. */
+export function randomPlan(seed: number): ShotPlan {
+  const next = numbersFrom(seed);
+  const between = (low: number, high: number) => low + (high - low) * next();
+  let plan = setStop({ ...setDuration(newPlan(), 12), captureFps: next() < 0.5 ? 24 : 12 }, between(2.2, 16));
+  if (next() < 0.3) plan = setHandLimit(plan, between(20, 200));
+  const people = 1 + Math.floor(next() * 4);
+  for (let k = 1; k <= people; k++) {
+    plan = addSubject(plan, { name: `Someone ${k}`, distanceMm: between(700, 12_000) });
+    if (next() < 0.4) plan = addStay(plan, `subject-${k}`, { distanceMm: between(700, 12_000), fromS: between(4, 11) });
+    const fromS = between(0, 10);
+    const beat = { ...PLAIN_BEAT, id: `beat-${k}`, subjectId: `subject-${k}`, fromS, toS: Math.min(fromS + between(0.2, 5), 12) };
+    const keyS = next() < 0.3 ? (beat.fromS + beat.toS) / 2 : null;
+    plan = { ...plan, beats: [...plan.beats.slice(0, k - 1), { ...beat, keyS }] };
+  }
+  return plan;
+}
+
+/** Two hundred of them. */
+export const RANDOM_PLANS: readonly ShotPlan[] = Array.from({ length: 200 }, (_, seed) => randomPlan(seed + 1));
