@@ -1,6 +1,7 @@
 import { benchEvaluate } from './evaluate.mjs';
 import { benchFloor } from './floor.mjs';
 import { benchKit, benchTable } from './kit.mjs';
+import { benchOptimiser } from './optimiser.mjs';
 import { benchPage } from './page.mjs';
 import { benchSave, startServer } from './server.mjs';
 
@@ -9,6 +10,7 @@ const server = await startServer();
 try {
   const results = [
     ...benchEvaluate(),
+    await benchOptimiser(),
     benchTable(),
     await benchSave(server.address),
     ...(await benchPage(server.address)),

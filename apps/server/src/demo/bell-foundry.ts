@@ -81,11 +81,11 @@ function lanternToTheMould(kit: DemoKit): ShotPlan {
   plan = addStay(plan, 'subject-2', { distanceMm: 2050, fromS: 5.2 });
   plan = changeStay(plan, 'subject-2', 'stay-1', { untilS: 1.4 });
   plan = addRack(plan, 'mark-4', 4.9);
-  plan = changeRack(plan, 'rack-1', { startS: 4.9, durationS: 1.1, cue: 'her lantern passes the post' });
+  plan = changeRack(plan, 'rack-1', { startS: 4.9, durationS: 1.1, cueKind: 'look', cue: 'her lantern passes the post' });
   plan = changeBeat(plan, 'beat-1', { toS: 4, why: 'he hears her' });
   plan = changeBeat(plan, 'beat-2', { fromS: 5.4, why: 'she sees the crack' });
   plan = addRack(plan, 'mark-3', 8.6);
-  plan = changeRack(plan, 'rack-2', { startS: 8.6, durationS: 1.2, cue: 'she sets the lantern down' });
+  plan = changeRack(plan, 'rack-2', { startS: 8.6, durationS: 1.2, cueKind: 'look', cue: 'she sets the lantern down' });
   plan = changeBeat(plan, 'beat-2', { toS: 8.6 });
   return changeBeat(plan, 'beat-3', { fromS: 9.8, why: 'the bell waits' });
 }
@@ -97,7 +97,7 @@ function theForkIsStruck(kit: DemoKit): ShotPlan {
   plan = changeSubject(plan, 'subject-1', { detail: 'tines' });
   plan = addSubject(plan, { name: 'Maren', distanceMm: 2350 });
   plan = addRack(plan, 'mark-2', 2.4);
-  plan = changeRack(plan, 'rack-1', { startS: 2.4, durationS: 1.5, cue: 'the fork stops' });
+  plan = changeRack(plan, 'rack-1', { startS: 2.4, durationS: 1.5, cueKind: 'look', cue: 'the fork stops' });
   plan = changeBeat(plan, 'beat-1', { toS: 2.4, why: 'the note' });
   return changeBeat(plan, 'beat-2', { fromS: 3.9, toS: 6, why: 'she hears it is wrong' });
 }
@@ -108,7 +108,7 @@ function listeningOnTheStairs(kit: DemoKit): ShotPlan {
   plan = addSubject(plan, { name: 'Maren', distanceMm: 3100 });
   plan = addSubject(plan, { name: 'Bohdan', distanceMm: 5400 });
   plan = addRack(plan, 'mark-2', 4);
-  plan = changeRack(plan, 'rack-1', { startS: 4, durationS: 1.6, cue: '“Who rang it?”' });
+  plan = changeRack(plan, 'rack-1', { startS: 4, durationS: 1.6, cueKind: 'line', cue: '“Who rang it?”' });
   plan = changeBeat(plan, 'beat-1', { toS: 4, why: 'the question' });
   return changeBeat(plan, 'beat-2', { fromS: 5.6, toS: 9, why: 'the answer' });
 }

@@ -5,6 +5,7 @@ import type {
   KitImportView,
   KitItemView,
   ProductionView,
+  RevisionView,
   ShotDocument,
   ShotView,
 } from '@still-heron/contract';
@@ -56,6 +57,13 @@ export const api = createApi({
     removeShot: build.mutation<void, { id: string; version: number }>({
       query: ({ id, version }) => ({ url: `shots/${id}?version=${version}`, method: 'DELETE' }),
       invalidatesTags: ['Shots', 'Production'],
+    }),
+    /** `version` is the newest one known: a new one asks again */
+    revisions: build.query<RevisionView[], { shotId: string; version: number }>({
+      query: ({ shotId }) => `shots/${shotId}/revisions`,
+    }),
+    revision: build.query<ShotDocument, { shotId: string; version: number }>({
+      query: ({ shotId, version }) => `shots/${shotId}/revisions/${version}`,
     }),
     restoreShot: build.mutation<ShotView, string>({
       query: (id) => ({ url: `shots/${id}/restore`, method: 'POST' }),
@@ -135,6 +143,8 @@ export const {
   useDuplicateShotMutation,
   useRemoveShotMutation,
   useRestoreShotMutation,
+  useRevisionQuery,
+  useRevisionsQuery,
   useOrderShotsMutation,
   useKitItemsQuery,
   useKitItemQuery,

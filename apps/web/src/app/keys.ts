@@ -15,6 +15,7 @@ const IN_A_SHOT: readonly ScreenKey[] = [
   { keys: ['2'], does: 'go to Floor' },
   { keys: ['3'], does: 'go to Pull' },
   { keys: ['0'], does: 'back to Shots' },
+  { keys: ['V'], does: 'saved versions of the shot' },
 ];
 
 const FIELD: readonly ScreenKey[] = [
@@ -79,7 +80,13 @@ export const KEYS = {
     { keys: ['X'], does: 'take the first of what would mend it' },
     { keys: ['L'], does: 'lines that can be laid for what must be sharp' },
     { keys: ['H'], does: 'swap the hand’s axis and plain distance' },
-    { keys: ['←', '→'], does: 'on an end of a pull or a beat: one frame; with Shift ten' },
+    {
+      keys: ['+', '−'],
+      does: 'draw the time around the playhead larger, or smaller; Ctrl and the wheel do so under the pointer',
+    },
+    { keys: ['F'], does: 'fit the whole shot in' },
+    { keys: ['Alt'], does: 'while dragging: snap to nothing' },
+    { keys: ['←', '→'], does: 'on an end of a pull or a beat, or a key moment: one frame; with Shift ten' },
     { keys: ['↑', '↓'], does: 'on an end of a pull: another distance' },
     { keys: ['Del'], does: 'remove what is selected' },
     { keys: ['Esc'], does: 'select nothing; give up a drag' },

@@ -11,7 +11,19 @@ export interface Preferences {
   readonly units: UnitSystem;
   /** Who tries out gear on this device */
   readonly tester: string;
+  /** Outlines in the viewfinder: an aid that some lean on and some never use; as it was last */
+  readonly outlines: Outlines;
 }
+
+export interface Outlines {
+  readonly isOn: boolean;
+  /** 0 to 1 */
+  readonly strength: number;
+  /** Pixels between what is compared */
+  readonly detail: 1 | 2 | 3;
+}
+
+const NO_OUTLINES: Outlines = { isOn: false, strength: 0.6, detail: 1 };
 
 const KEY = 'still-heron.preferences';
 
@@ -28,6 +40,16 @@ export function readPreferences(storage: Pick<Storage, 'getItem'>): Preferences 
     axis: stored.axis === 'distance' ? 'distance' : 'hand',
     units: stored.units === 'imperial' ? 'imperial' : 'metric',
     tester: typeof stored.tester === 'string' ? stored.tester : '',
+    outlines: readOutlines(stored.outlines),
+  };
+}
+
+function readOutlines(stored: Partial<Outlines> | undefined): Outlines {
+  const { isOn, strength, detail } = { ...NO_OUTLINES, ...stored };
+  return {
+    isOn: isOn === true,
+    strength: typeof strength === 'number' && strength >= 0 && strength <= 1 ? strength : NO_OUTLINES.strength,
+    detail: ([1, 2, 3] as const).find((step) => step === detail) ?? NO_OUTLINES.detail,
   };
 }
 
@@ -37,14 +59,15 @@ export function writePreferences(storage: Pick<Storage, 'setItem'>, preferences:
 
 const slice = createSlice({
   name: 'preferences',
-  initialState: { light: 'dusk', axis: 'hand', units: 'metric', tester: '' } as Preferences,
+  initialState: { light: 'dusk', axis: 'hand', units: 'metric', tester: '', outlines: NO_OUTLINES } as Preferences,
   reducers: {
     lightChosen: (state, { payload }: PayloadAction<Light>) => ({ ...state, light: payload }),
     axisChosen: (state, { payload }: PayloadAction<Preferences['axis']>) => ({ ...state, axis: payload }),
     unitsChosen: (state, { payload }: PayloadAction<UnitSystem>) => ({ ...state, units: payload }),
+    outlinesSet: (state, { payload }: PayloadAction<Outlines>) => ({ ...state, outlines: payload }),
     testerNamed: (state, { payload }: PayloadAction<string>) => ({ ...state, tester: payload }),
   },
 });
 
-export const { lightChosen, axisChosen, unitsChosen, testerNamed } = slice.actions;
+export const { lightChosen, axisChosen, unitsChosen, outlinesSet, testerNamed } = slice.actions;
 export const preferencesReducer = slice.reducer;

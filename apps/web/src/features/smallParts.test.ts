@@ -49,11 +49,17 @@ describe('what the device remembers', () => {
     let kept = '';
     writePreferences(
       { setItem: (_, value) => (kept = value) },
-      { light: 'noon', axis: 'distance', units: 'imperial', tester: 'Maren' },
+      { light: 'noon', axis: 'distance', units: 'imperial', tester: 'Maren', outlines: { isOn: true, strength: 0.3, detail: 2 } },
     );
-    expect(readPreferences(storage(kept))).toEqual({ light: 'noon', axis: 'distance', units: 'imperial', tester: 'Maren' });
+    expect(readPreferences(storage(kept))).toEqual(JSON.parse(kept));
     for (const broken of [null, '{', '{"light":"neon","axis":7}'])
-      expect(readPreferences(storage(broken))).toEqual({ light: 'dusk', axis: 'hand', units: 'metric', tester: '' });
+      expect(readPreferences(storage(broken))).toEqual({
+        light: 'dusk',
+        axis: 'hand',
+        units: 'metric',
+        tester: '',
+        outlines: { isOn: false, strength: 0.6, detail: 1 },
+      });
   });
 });
 

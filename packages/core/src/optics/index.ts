@@ -3,6 +3,7 @@ export { depthOfField, type DepthOfField, type DepthOfFieldOptions, type ZoneLen
 export { blurBetween, blurDiameterMm, type BlurDiameterOptions } from './blurDiameter.js';
 export { circleOfConfusionMm, type SharpnessStandard } from './circleOfConfusion.js';
 export { exposureChange, type ExposureChange, geometricStop } from './exposure.js';
+export { imageScale, type ImageScaleOptions } from './imageScale.js';
 export { airyDiameterMm } from './diffraction.js';
 export { diagonalMm, fieldAt, matchFormat, type SensorSize } from './formatMatch.js';
 export { type FocusAndStop, holdBoth, stopForAllowance } from './solve.js';

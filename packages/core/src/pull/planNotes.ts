@@ -1,5 +1,6 @@
 import { airyDiameterMm } from '../optics/index.js';
 import { fNumberOf, isZoom, missingParts, OUT_OF_REACH, type Support } from '../kit/index.js';
+import { reversedNotes } from './reversedNotes.js';
 import { stopNotes } from './stopNotes.js';
 import { planCircleMm, type ShotPlan } from './shotPlan.js';
 
@@ -22,6 +23,7 @@ export function planNotes(plan: ShotPlan, production: { readonly shutterAngleDeg
   return [
     ...ringNotes(plan),
     ...stopNotes(plan),
+    ...reversedNotes(plan),
     ...movementNotes(plan),
     ...rigNotes(plan),
     ...pictureNotes(plan, production.shutterAngleDeg),

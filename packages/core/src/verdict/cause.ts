@@ -8,8 +8,8 @@ import type { Cause, SubjectFrames } from './pullVerdict.js';
 const STILL_MM = 5;
 
 /**
- * Finds which move is to blame for a soft subject. Asked of the first soft frame, in this order: does a move still to land go to where the subject is?
- * then it is late. Did the line stand right and leave? then that move went too soon. Would the zone as it was at the start still hold it? then the stop or
+ * Finds which move is to blame for a soft subject. Asked of the first soft frame, in this order: does the move under way go to where the subject is?
+ * then it is late. Did the line stand right and leave? then that move went too soon. Does a later one go there? then it starts too late. Would the zone as it was at the start still hold it? then the stop or
  * the zoom made it too thin. Does the line go on with someone, or along a course? then it is not where it should be. Otherwise the subject walks, is out of the ring's reach, or no move goes there.
  */
 export function causeFinder(
@@ -31,11 +31,13 @@ export function causeFinder(
   return (frame) => {
     const timeS = frame / captureFps;
     const distanceMm = frames.distanceMm[frame]!;
-    const late = line.moves.find((move) => move.endS > timeS && keepsSharp(move.to, distanceMm, timeS));
-    if (late) return { kind: late.startS <= timeS ? 'under-way' : 'starts-too-late', moveId: late.moveId };
     const begun = line.moves.filter((move) => move.startS <= timeS);
     const lastBegun = begun[begun.length - 1];
+    if (lastBegun && lastBegun.endS > timeS && keepsSharp(lastBegun.to, distanceMm, timeS))
+      return { kind: 'under-way', moveId: lastBegun.moveId };
     if (lastBegun && keepsSharp(lastBegun.from, distanceMm, timeS)) return { kind: 'left-too-soon', moveId: lastBegun.moveId };
+    const late = line.moves.find((move) => move.startS > timeS && keepsSharp(move.to, distanceMm, timeS));
+    if (late) return { kind: 'starts-too-late', moveId: late.moveId };
     const standing = lastBegun?.to ?? line.start;
     if (standing.target.kind === 'subject' || standing.target.kind === 'course')
       return { kind: 'goes-on', moveId: lastBegun?.moveId ?? null };

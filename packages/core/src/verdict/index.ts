@@ -1,3 +1,4 @@
+export { planChanges } from './changes/planChanges.js';
 export { comparePlans, type MarkShift, type PlanComparison } from './comparePlans.js';
 export { type Disagreement, disagreement } from './disagreement.js';
 export { evaluatePull } from './evaluatePull.js';

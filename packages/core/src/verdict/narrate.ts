@@ -83,8 +83,10 @@ function firstSoft(
     others.length === 0
       ? ''
       : ` Soft again ${others.length === 1 ? '' : `${others.length} times `}from ${formatTime(others[0]!.fromS)}.`;
+  // all of it soft has been said
+  const isAll = verdict.sharpFrames === 0 && others.length === 0;
   return [
-    { tone: 'soft', text: `Soft from ${formatTime(first.fromS)}:` },
+    ...(isAll ? [] : [{ tone: 'soft' as const, text: `Soft from ${formatTime(first.fromS)}:` }]),
     { tone: 'plain', text: `${where}${why(first, verdict, plan, units)}.${again}` },
   ];
 }
@@ -106,7 +108,7 @@ function why({ cause, subjectId }: SoftSpan, verdict: JudgedPull, plan: ShotPlan
     case 'goes-on':
       return `, because ${goingOn(cause.moveId, subjectId, plan)}`;
     case 'walks':
-      return ` while ${subjectName(plan, subjectId)} walks and no pull follows`;
+      return ' on the way, and no pull follows';
     case 'camera-moves':
       return ' while the camera moves and no pull follows';
     case 'out-of-reach':
@@ -147,7 +149,7 @@ function goingOn(moveId: string | null, softId: string, plan: ShotPlan): string 
   const whom = subjectName(plan, target.subjectId);
   if (target.subjectId !== softId) return `the line goes with ${whom}`;
   if (target.leadS === 0) return `the ring does not reach as far as the line would follow ${whom}`;
-  return `the follow runs ${Math.abs(target.leadS).toFixed(1)} s ${target.leadS < 0 ? 'behind' : 'ahead of'} ${whom}`;
+  return `the follow runs ${Math.abs(target.leadS).toFixed(1)} s ${target.leadS < 0 ? 'behind' : 'ahead'}`;
 }
 
 /** A mark's letter, or whom or what the line goes to where there is no mark. */

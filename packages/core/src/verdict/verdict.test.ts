@@ -123,7 +123,7 @@ describe('two people and one pull', () => {
     const verdict = judge(walks);
     expect(verdict.softSpans[0]).toMatchObject({ subjectId: 'subject-2', cause: { kind: 'walks' } });
     expect(verdict.softSpans[0]!.fromS).toBeGreaterThan(7);
-    expect(say(walks)).toContain('while Ines walks and no pull follows.');
+    expect(say(walks)).toContain('on the way, and no pull follows.');
   });
 
   test('nearer than the lens focuses', () => {

@@ -134,14 +134,15 @@ function MoveWords({ layout }: { readonly layout: ChannelLayout }) {
   const { moves, movesY } = layout;
   const { left, right } = layout;
   const shown = moves.filter(({ startX }) => startX > left - 1 && startX < right + 1);
-  return shown.map(({ id, startX, words, row }) => (
+  return shown.map(({ id, startX, countX, words, wordsX, row }) => (
     <g
       key={id}
       className={selection?.id === id ? 'move-words is-selected' : 'move-words'}
       onClick={() => dispatch(itemSelected({ kind: 'move', id }))}
     >
       <line x1={startX} x2={startX} y1={movesY} y2={movesY + 15 + row * 20} />
-      <text x={startX + 7} y={movesY + 13 + row * 20}>
+      <line x1={Math.max(countX, left)} x2={startX} y1={layout.bottom} y2={layout.bottom} className="count-in" />
+      <text x={wordsX} y={movesY + 13 + row * 20}>
         {words}
       </text>
     </g>

@@ -1,4 +1,4 @@
-import { type LineTarget, setLineStart, targetName } from '@still-heron/core';
+import { formatDistance, type LineTarget, setLineStart, targetName } from '@still-heron/core';
 import { useRef } from 'react';
 import { useAppDispatch } from '../../app/store';
 import { useDrag } from '../../charts/useDrag';
@@ -27,6 +27,7 @@ export function LineStart({ layout, plan, units, hold }: HandleProps) {
     },
   });
   if (!start || layout.startY === null || layout.x(0) < layout.left - 1 || start.kind === 'course') return null;
+  const landingMm = plainMm(start, plan);
   return (
     <g className="move" onPointerUp={() => hold.end()}>
       <Handle
@@ -35,7 +36,7 @@ export function LineStart({ layout, plan, units, hold }: HandleProps) {
         y={layout.startY}
         label="Where the line starts"
         value={0}
-        text={targetName(start, plan, units)}
+        text={landingMm === null ? targetName(start, plan, units) : formatDistance(landingMm, units)}
         testId="line-start"
         onFocus={() => (gesture.current = `keys-start-${performance.now()}`)}
         onKeyDown={(event) => {

@@ -22,10 +22,10 @@ import type { SideProps } from './PullSide';
 import { TargetFields } from './TargetFields';
 
 const EASING_WORDS: readonly { value: Easing; word: string }[] = [
-  { value: 'eased', word: 'gently at both ends' },
-  { value: 'ease-in', word: 'begins gently' },
-  { value: 'ease-out', word: 'lands gently' },
-  { value: 'steady', word: 'at one speed' },
+  { value: 'eased', word: 'gently' },
+  { value: 'ease-in', word: 'gentle start' },
+  { value: 'ease-out', word: 'gentle landing' },
+  { value: 'steady', word: 'steadily' },
 ];
 
 const CUE_WORDS: readonly { value: CueKind; word: string; example: string }[] = [
@@ -119,8 +119,8 @@ function Cue({ move, name, onChange }: CueProps) {
           }
         />
         <NumberField
-          label="counted in"
-          unit="s before"
+          label="counted in before"
+          unit="s"
           step={0.5}
           decimals={1}
           min={PLAN_LIMITS.cueLeadS.min}

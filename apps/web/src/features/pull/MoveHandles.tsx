@@ -145,9 +145,15 @@ function OneMove({
         onKeyDown={onKey('end')}
         label={`Landing of the pull to ${name}`}
         value={rackEndS(rack)}
-        text={`${formatTime(rackEndS(rack))}, at ${name}`}
+        text={`${formatTime(rackEndS(rack))}, at ${landingWords(rack, plan, units)}`}
         testId={`move-end-${rack.id}`}
       />
     </g>
   );
+}
+
+/** Where a pull lands: the distance, or whom or what it goes on with. */
+function landingWords({ target }: Rack, plan: ShotPlan, units: HandleProps['units']): string {
+  const mm = plainMm(target, plan);
+  return mm === null ? targetName(target, plan, units) : formatDistance(mm, units);
 }

@@ -13,4 +13,4 @@ export function PlanDoubts({ plan }: { readonly plan: ShotPlan }) {
 }
 
 /** Those that touch whether the line comes out as drawn. */
-const DOUBTS: readonly string[] = ['ring-by-speed', 'stale-marks', 'zoom-not-tested', 'out-of-reach'];
+const DOUBTS: readonly string[] = ['ring-by-speed', 'stale-marks', 'zoom-not-tested', 'out-of-reach', 'reversed'];

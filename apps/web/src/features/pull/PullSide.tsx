@@ -1,13 +1,16 @@
 import type { JudgedPull, ShotPlan, UnitSystem } from '@still-heron/core';
 import { useAppSelector } from '../../app/store';
+import { RingDial } from '../dial/RingDial';
 import { MarkOnFloor } from '../marks/MarkOnFloor';
 import { selectSession } from '../shot/sessionSlice';
 import { BeatDetails } from './BeatDetails';
 import { MarkDetails } from './MarkDetails';
 import { MarkList } from './MarkList';
 import { MoveDetails } from './MoveDetails';
+import { ShotManner } from './ShotManner';
 import { SomeoneForm } from './SomeoneForm';
 import { SubjectDetails } from './SubjectDetails';
+import { Viewfinder } from '../viewfinder/Viewfinder';
 import { WhileRolling } from './WhileRolling';
 import '../marks/marks.css';
 
@@ -27,6 +30,12 @@ export function PullSide({ plan, verdict, units }: SideProps) {
   const subject = plan.subjects.find(({ id }) => id === ownerId);
   return (
     <aside className="side pull-side" aria-label="Marks, and what is selected">
+      {verdict && (
+        <section className="at-playhead" aria-label="At the playhead">
+          <Viewfinder plan={plan} verdict={verdict} />
+          <RingDial plan={plan} verdict={verdict} units={units} />
+        </section>
+      )}
       {move && <MoveDetails key={move.id} move={move} plan={plan} verdict={verdict} units={units} />}
       {beat && <BeatDetails key={beat.id} beat={beat} plan={plan} verdict={verdict} />}
       {mark && (
@@ -41,6 +50,7 @@ export function PullSide({ plan, verdict, units }: SideProps) {
       )}
       {subject && <SubjectDetails key={subject.id} subject={subject} plan={plan} units={units} />}
       <MarkList plan={plan} units={units} />
+      <ShotManner plan={plan} units={units} />
       <WhileRolling plan={plan} />
       <section>
         <h2>Someone else</h2>

@@ -1,15 +1,19 @@
-import type { ShotPlan } from '@still-heron/core';
+import { addRack, type ShotPlan, showAlternate } from '@still-heron/core';
 import { axisChosen } from '../../app/preferences';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { WordChoice } from '../../fields/WordChoice';
 import { playToggled, selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
-import { addRack } from '@still-heron/core';
 import { offeredPull } from './nextPull';
 
 const AXES = [
   { value: 'hand', word: 'turn of the hand' },
   { value: 'distance', word: 'plain distance' },
+] as const;
+
+const TAKES = [
+  { value: 'A', word: 'takes A' },
+  { value: 'B', word: 'takes B' },
 ] as const;
 
 interface Props {
@@ -36,6 +40,14 @@ export function Transport({ plan, isLaying, onLay }: Props) {
         Lay the line <kbd className="key">L</kbd>
       </button>
       <span className="top-bar-gap" />
+      {plan.alternates && (
+        <WordChoice
+          label="Which of two ways of shooting it"
+          chosen={plan.alternates.shown}
+          choices={TAKES}
+          onChoose={(which) => dispatch(editPlan(`show takes ${which}`, (now) => showAlternate(now, which)))}
+        />
+      )}
       <WordChoice
         label="What the height means"
         chosen={axis}

@@ -10,7 +10,6 @@ import {
   rackEndS,
   ringOf,
   type ShotPlan,
-  targetName,
   type UnitSystem,
   zoneLensAt,
 } from '@still-heron/core';
@@ -20,6 +19,7 @@ import { area, line } from 'd3-shape';
 import { apart, rowsOf } from '../../charts/labels';
 import { distanceTicks, type Tick } from '../../charts/ticks';
 import type { Size } from '../../charts/useSize';
+import { wordsOfMoves } from './moveWords';
 import { type AxisDomain, axisDomain, type AxisScale, axisScale } from './axisScale';
 
 export interface ChannelInput {
@@ -63,7 +63,10 @@ export interface ChannelLayout {
     readonly fromY: number;
     readonly toY: number;
     readonly words: string;
+    readonly wordsX: number;
     readonly row: number;
+    /** Where the hand begins to be counted in */
+    readonly countX: number;
   }[];
   readonly startY: number | null;
   /** Points of courses, to be dragged */
@@ -101,14 +104,12 @@ export function channelLayout({ plan, verdict, axis, units, size, view, domain: 
   const right = size.width - MARGIN.right[units];
   const [fromS, toS] = view ? [view.fromS, view.toS] : [0, plan.durationS];
   const x = scaleLinear([fromS, toS], [left, right]);
-  const moveWords = plan.line.moves.map((move, index) => {
-    const from = index === 0 ? plan.line.start! : plan.line.moves[index - 1]!.target;
-    const grade = verdict?.moves.find(({ moveId }) => moveId === move.id)?.grade;
-    return `${targetName(from, plan, units)} → ${targetName(move.target, plan, units)}  ${move.durationS.toFixed(1)} s${grade ? `  ${grade}` : ''}`;
-  });
-  const rows = rowsOf(
-    plan.line.moves.map((move, index) => ({ x: x(move.startS), width: moveWords[index]!.length * LETTER_PX + 14 })),
+  const moveWords = wordsOfMoves(plan, verdict, units);
+  // words that would run out of the chart begin farther left
+  const wordsX = plan.line.moves.map((move, index) =>
+    Math.min(x(move.startS) + 7, size.width - moveWords[index]!.length * LETTER_PX - 4),
   );
+  const rows = rowsOf(moveWords.map((words, index) => ({ x: wordsX[index]!, width: words.length * LETTER_PX + 14 })));
   const laneHeight = plan.subjects.length * (LANE + LANE_GAP);
   const movesHeight = Math.max(0, ...rows.map((row) => row + 1)) * MOVE_ROW + 8;
   const bottom = Math.max(size.height - TIME_AXIS - laneHeight - movesHeight, MARGIN.top + 90);
@@ -157,6 +158,8 @@ export function channelLayout({ plan, verdict, axis, units, size, view, domain: 
       fromY: scale.yOfRing(line!.moves[index]!.from.ringDeg),
       toY: scale.yOfRing(line!.moves[index]!.to.ringDeg),
       words: moveWords[index]!,
+      wordsX: wordsX[index]!,
+      countX: x(Math.max(0, move.startS - move.cueLeadS)),
       row: rows[index]!,
     })),
     startY: line === null ? null : scale.yOfRing(line.start.ringDeg),

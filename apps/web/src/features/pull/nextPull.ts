@@ -13,8 +13,9 @@ export interface NextPull {
  * @returns null when nobody is left out, or without room for it
  */
 export function offeredPull(plan: ShotPlan, playheadS: number, selectedId?: string): NextPull | null {
-  const { visited, standing } = lineMarks(plan);
-  const reached = new Set(plan.marks.filter(({ id }) => visited.has(id)).map(({ subjectId }) => subjectId));
+  const { visited, standing, followed, runsCourse } = lineMarks(plan);
+  if (runsCourse) return null;
+  const reached = new Set([...followed, ...plan.marks.filter(({ id }) => visited.has(id)).map(({ subjectId }) => subjectId)]);
   const selected = plan.marks.find(({ id }) => id === selectedId && id !== standing);
   return startOf(plan, selected ?? plan.marks.find(({ subjectId }) => !reached.has(subjectId)), playheadS);
 }
@@ -32,12 +33,16 @@ export function nextPull(plan: ShotPlan, playheadS: number, selectedId?: string)
   );
 }
 
-/** The marks the line goes to, and the one it stands at in the end. */
-function lineMarks(plan: ShotPlan): { visited: ReadonlySet<string>; standing: string | undefined } {
-  const ids = [plan.line.start, ...plan.line.moves.map(({ target }) => target)].map((target) =>
-    target?.kind === 'mark' ? target.markId : '',
-  );
-  return { visited: new Set(ids), standing: ids[ids.length - 1] };
+/** The marks the line goes to and the one it stands at in the end, whom it goes on with, and whether it runs along a course, which goes wherever it must. */
+function lineMarks({ line: { start, moves } }: ShotPlan) {
+  const targets = [...(start ? [start] : []), ...moves.map(({ target }) => target)];
+  const ids = targets.map((target) => (target.kind === 'mark' ? target.markId : ''));
+  return {
+    visited: new Set(ids),
+    standing: ids[ids.length - 1],
+    followed: targets.flatMap((target) => (target.kind === 'subject' ? [target.subjectId] : [])),
+    runsCourse: targets.some(({ kind }) => kind === 'course'),
+  };
 }
 
 function startOf(plan: ShotPlan, mark: Mark | undefined, playheadS: number): NextPull | null {

@@ -2,26 +2,11 @@ import type { ShotPlan } from '@still-heron/core';
 import { useCallback } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
 import { useKeys } from '../../app/useKeys';
-import { selectSession, type TimeView, viewSet } from '../shot/sessionSlice';
+import { moved, zoomed } from './timeView';
+import { selectSession, viewSet } from '../shot/sessionSlice';
 
-/** The shortest stretch that is shown. */
-const SHORTEST_S = 0.5;
+/** A press of the key draws so much larger. */
 const STEP = 1.6;
-
-/** A stretch drawn larger or smaller around a time, within the shot; null for all of it. */
-export function zoomed(view: TimeView, factor: number, aroundS: number, durationS: number): TimeView | null {
-  const lengthS = Math.max((view.toS - view.fromS) / factor, Math.min(SHORTEST_S, durationS));
-  if (lengthS >= durationS - 1e-6) return null;
-  const share = (aroundS - view.fromS) / (view.toS - view.fromS);
-  return moved({ fromS: aroundS - lengthS * share, toS: aroundS + lengthS * (1 - share) }, 0, durationS);
-}
-
-/** A stretch moved along, within the shot. */
-export function moved({ fromS, toS }: TimeView, byS: number, durationS: number): TimeView {
-  const lengthS = toS - fromS;
-  const startS = Math.min(Math.max(fromS + byS, 0), durationS - lengthS);
-  return { fromS: startS, toS: startS + lengthS };
-}
 
 /** Which stretch of the shot is shown, and how it is drawn larger, smaller and moved along; + and − do so around the playhead, F shows all. */
 export function useTimeView({ durationS }: Pick<ShotPlan, 'durationS'>) {

@@ -2,15 +2,22 @@ import { useAppDispatch, useAppSelector } from '../../app/store';
 import { saveNow } from './saving';
 import { type Saving, selectSaving } from './savingSlice';
 
-/** What is saved and when; when it can't be, why, and that nothing is lost. */
-export function SaveState() {
+/** What is saved and when, which leads to what was saved before; when it can't be, why, and that nothing is lost. */
+export function SaveState({ onHistory }: { readonly onHistory?: () => void }) {
   const saving = useAppSelector(selectSaving);
   const dispatch = useAppDispatch();
+  const { status } = saving;
   const { text, tone, title } = wordsFor(saving);
   return (
     <span className={`save-state tone-${tone}`} role="status" title={title}>
-      {text}
-      {saving.status === 'refused' && (
+      {onHistory && status !== 'refused' ? (
+        <button type="button" className="quiet save-history" aria-label={`${text}: saved versions`} onClick={onHistory}>
+          {text}
+        </button>
+      ) : (
+        text
+      )}
+      {status === 'refused' && (
         <button type="button" className="quiet" onClick={() => void dispatch(saveNow())}>
           Try again
         </button>

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { useKeys } from '../../app/useKeys';
 import { Outlet, useMatch, useNavigate, useParams } from 'react-router';
 import { api, problemOf } from '../../api/api';
@@ -16,6 +16,8 @@ import { openDocument, selectPlan } from './shotSlice';
 import { ShotTopBar } from './ShotTopBar';
 import { Steps } from './Steps';
 
+const HistoryPanel = lazy(() => import('../history/HistoryPanel').then((part) => ({ default: part.HistoryPanel })));
+
 /** One shot: opens it, keeps it judged, and holds the frame round its steps. */
 export function ShotPage() {
   const { shotId = '' } = useParams();
@@ -29,13 +31,25 @@ export function ShotPage() {
   useKeys('2', () => void navigate(`/shots/${shotId}/floor`));
   useKeys('3', () => void navigate(`/shots/${shotId}/pull`));
   useKeys('0', () => void navigate(productionId ? `/productions/${productionId}/shots` : '/'));
+  const [showsHistory, setShowsHistory] = useState(false);
+  useKeys('v', () => setShowsHistory((shown) => !shown));
   useJudging();
   return (
-    <Frame screen={screen} hasShotUndo top={isOpen && <ShotTopBar />} steps={isOpen && <Steps shotId={shotId} />}>
+    <Frame
+      screen={screen}
+      hasShotUndo
+      top={isOpen && <ShotTopBar onHistory={() => setShowsHistory(!showsHistory)} />}
+      steps={isOpen && <Steps shotId={shotId} />}
+    >
       {isOpen ? (
         <div className="shot-body">
           <ConflictBar />
           <Outlet />
+          {showsHistory && (
+            <Suspense>
+              <HistoryPanel shotId={shotId} onClose={() => setShowsHistory(false)} />
+            </Suspense>
+          )}
         </div>
       ) : (
         error !== null && <Unreachable error={error} retry={retry} />

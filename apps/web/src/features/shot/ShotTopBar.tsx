@@ -10,7 +10,7 @@ import { editHeading, selectDocument, selectRedoName, selectUndoName } from './s
 import './shot.css';
 
 /** Production, slate and title; undo and redo by name; what is saved and when; units and light. */
-export function ShotTopBar() {
+export function ShotTopBar({ onHistory }: { readonly onHistory: () => void }) {
   const { productionId } = useAppSelector(selectSaving);
   const { data: production } = useProductionQuery(productionId ?? '', { skip: !productionId });
   const document = useAppSelector(selectDocument)!;
@@ -46,7 +46,7 @@ export function ShotTopBar() {
       />
       <span className="top-bar-gap" />
       <UndoRedo undoName={undoName} redoName={redoName} />
-      <SaveState />
+      <SaveState onHistory={onHistory} />
       <Settings productionId={productionId} />
     </>
   );

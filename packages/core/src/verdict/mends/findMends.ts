@@ -6,7 +6,7 @@ import { moveMends } from './moveMends.js';
 import { backMends, stopMends, walkMends, wheelMends } from './setMends.js';
 
 /** Offered at most: the best few are all that anyone picks from. */
-const MOST_OFFERED = 6;
+const MOST_OFFERED = 8;
 
 /**
  * What would mend a plan: its moves otherwise timed or eased, the line going with someone, set between two, or laid anew; the order, or the whole shot, the other way round; a darker stop, a shorter

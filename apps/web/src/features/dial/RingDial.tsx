@@ -1,0 +1,81 @@
+import {
+  formatDistance,
+  frameAtOrAfter,
+  type JudgedPull,
+  ringReach,
+  type ShotPlan,
+  type UnitSystem,
+  wheelDegOf,
+} from '@still-heron/core';
+import { currentColour } from '../../charts/currentColour';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { itemSelected } from '../shot/sessionSlice';
+import { DIAL, dialLayout } from './dialLayout';
+import './dial.css';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly verdict: JudgedPull;
+  readonly units: UnitSystem;
+}
+
+/** The ring at the playhead: where it stands, every mark with the window a hand must land in, hard stops, and the turn that is under way. */
+export function RingDial({ plan, verdict, units }: Props) {
+  const dispatch = useAppDispatch();
+  const timeS = useAppSelector((state) => state.session.timeS);
+  const frame = Math.min(frameAtOrAfter(timeS, verdict.captureFps), verdict.frameCount - 1);
+  const { track, beyond, sweep, marks, ticks, needle } = dialLayout(plan, verdict, frame, units);
+  const ringDeg = verdict.line.ringDeg[frame]!;
+  const { stepDeg } = ringReach(plan);
+  const figure = stepDeg === null ? `${Math.round(wheelDegOf(plan.wheel, ringDeg))}°` : String(Math.round(ringDeg / stepDeg));
+  const of = stepDeg === null ? `of ${plan.wheel ? 'wheel' : 'ring'}` : `of ${plan.optics.lens.stepCount} steps`;
+  const said = `${formatDistance(verdict.line.focusMm[frame]!, units)}, ${figure} ${of}`;
+  return (
+    <svg
+      className="dial"
+      width={DIAL.width}
+      height={DIAL.height}
+      viewBox={`${-DIAL.width / 2} ${-DIAL.middleY} ${DIAL.width} ${DIAL.height}`}
+      role="group"
+      aria-label={`The ring at ${said}`}
+      data-testid="dial"
+    >
+      <path d={track} className="dial-track" />
+      {marks.map(({ id, window, current }) => (
+        <path key={id} d={window} fill={currentColour(current)} className="dial-window" />
+      ))}
+      {beyond.map((path) => (
+        <path key={path} d={path} className="dial-beyond" fill="url(#soft-hatch)" />
+      ))}
+      {sweep !== '' && <path d={sweep} className="dial-sweep" />}
+      {ticks.map(({ label, x, y, x1, y1, x2, y2 }) => (
+        <g key={label} className="dial-tick">
+          <line x1={x1} y1={y1} x2={x2} y2={y2} />
+          <text x={x} y={y + 4} textAnchor="middle">
+            {label}
+          </text>
+        </g>
+      ))}
+      {marks.map(({ id, letter, current, x, y, tickX, tickY, hasStop }) => (
+        <g
+          key={id}
+          className="dial-mark"
+          fill={currentColour(current)}
+          onClick={() => dispatch(itemSelected({ kind: 'mark', id }))}
+        >
+          <circle cx={tickX} cy={tickY} r={hasStop ? 3.5 : 1.8} />
+          <text x={x} y={y + 5} textAnchor="middle">
+            {letter}
+          </text>
+        </g>
+      ))}
+      <line {...needle} className="dial-needle" />
+      <text y={8} textAnchor="middle" className="dial-figure">
+        {figure}
+      </text>
+      <text y={26} textAnchor="middle" className="dial-of">
+        {of}
+      </text>
+    </svg>
+  );
+}

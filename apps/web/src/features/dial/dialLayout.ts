@@ -1,0 +1,129 @@
+import {
+  focusLine,
+  type JudgedPull,
+  landingWindow,
+  type LineMove,
+  planDistances,
+  ringOf,
+  ringReach,
+  type ShotPlan,
+  type UnitSystem,
+  withinReach,
+  zoneLensAt,
+} from '@still-heron/core';
+import { arc } from 'd3-shape';
+import { apart } from '../../charts/labels';
+import { distanceTicks } from '../../charts/ticks';
+
+/** A mark on the dial: where it is, and the window a hand must land in. */
+export interface DialMark {
+  readonly id: string;
+  readonly letter: string;
+  readonly current: number;
+  readonly window: string;
+  readonly x: number;
+  readonly y: number;
+  readonly tickX: number;
+  readonly tickY: number;
+  readonly hasStop: boolean;
+}
+
+export interface DialLayout {
+  readonly track: string;
+  /** What hard stops leave out, drawn over the track; empty without stops */
+  readonly beyond: readonly string[];
+  /** Where the ring is turned from and to, at a time at which it is turned */
+  readonly sweep: string;
+  readonly marks: readonly DialMark[];
+  readonly ticks: readonly {
+    readonly label: string;
+    readonly x: number;
+    readonly y: number;
+    readonly x1: number;
+    readonly y1: number;
+    readonly x2: number;
+    readonly y2: number;
+  }[];
+  readonly needle: { readonly x1: number; readonly y1: number; readonly x2: number; readonly y2: number };
+}
+
+/** The dial is drawn around 0, 0. */
+export const DIAL = { outer: 80, inner: 66, width: 268, height: 196, middleY: 108 } as const;
+/** Letters stand on a circle within the ring, so far apart. */
+const LETTER_RADIUS = 52;
+const LETTER_PX = 15;
+/** As much of a turn as the dial shows at most; a longer throw is drawn to scale on it. */
+const MOST_DEG = 300;
+/** Distances closer than this along the rim are not both written. */
+const LABEL_GAP_PX = 22;
+
+/** Lays the ring out, as it stands at a frame: infinity at the left, near at the right, with everything that is marked on it. */
+export function dialLayout(plan: ShotPlan, verdict: JudgedPull | null, frame: number, units: UnitSystem): DialLayout {
+  const ring = ringOf(plan.optics.lens);
+  const reach = ringReach(plan);
+  const [farDeg, nearDeg] = [ring.angleAt(ring.farthestMm), ring.angleAt(ring.closeFocusMm)];
+  const spanDeg = Math.min(Math.abs(nearDeg - farDeg), MOST_DEG);
+  /** Radians clockwise from the top. */
+  const radOf = (ringDeg: number) => (((ringDeg - farDeg) / (nearDeg - farDeg) - 0.5) * spanDeg * Math.PI) / 180;
+  const at = (rad: number, radius: number) => ({ x: Math.sin(rad) * radius, y: -Math.cos(rad) * radius });
+  const band = (fromDeg: number, toDeg: number, innerRadius: number, outerRadius: number) => {
+    const [startAngle, endAngle] = [radOf(fromDeg), radOf(toDeg)].sort((a, b) => a - b) as [number, number];
+    return arc()({ startAngle, endAngle, innerRadius, outerRadius }) ?? '';
+  };
+  const timeS = verdict ? verdict.line.timesS[frame]! : 0;
+  const lens = zoneLensAt(plan.optics, timeS);
+  const { markFocusMm } = planDistances(plan);
+  const found = plan.marks.flatMap(({ id, letter, subjectId, hasStop }) => {
+    const mm = markFocusMm.get(id)!;
+    if (mm < ring.closeFocusMm || mm > ring.farthestMm) return [];
+    const ringDeg = ring.angleAt(withinReach(ring, mm));
+    const { nearSideDeg, farSideDeg } = landingWindow(lens, ring, mm);
+    const tick = at(radOf(ringDeg), DIAL.inner - 6);
+    return [
+      {
+        id,
+        letter,
+        current: plan.subjects.findIndex((subject) => subject.id === subjectId),
+        window: band(ringDeg + farSideDeg, ringDeg + nearSideDeg, DIAL.inner, DIAL.outer),
+        rad: radOf(ringDeg),
+        tickX: tick.x,
+        tickY: tick.y,
+        hasStop,
+      },
+    ];
+  });
+  // letters keep apart along the rim, as near to their marks as that allows
+  const letters = apart(
+    found.map(({ rad }) => ({ y: rad * LETTER_RADIUS })),
+    LETTER_PX,
+    Infinity,
+  );
+  const marks = found.map(({ rad: _, ...mark }, index): DialMark => ({
+    ...mark,
+    ...at(letters[index]!.labelY / LETTER_RADIUS, LETTER_RADIUS),
+  }));
+  const line = focusLine(plan, ring);
+  const ringDeg = verdict ? verdict.line.ringDeg[frame]! : (line?.start.ringDeg ?? farDeg);
+  const move = line?.moves.find((one: LineMove) => timeS >= one.startS && timeS < one.endS);
+  const pxOf = (mm: number) => radOf(ring.angleAt(mm)) * DIAL.outer;
+  const isOnRing = (mm: number) => mm >= ring.closeFocusMm && mm <= ring.farthestMm;
+  const ticks = distanceTicks(units, (mm) => (isOnRing(mm) ? pxOf(mm) : NaN), LABEL_GAP_PX).map(({ at: px, label }) => {
+    const rad = px / DIAL.outer;
+    const [from, to] = [at(rad, DIAL.outer + 2), at(rad, DIAL.outer + 7)];
+    return { label, ...at(rad, DIAL.outer + 18), x1: from.x, y1: from.y, x2: to.x, y2: to.y };
+  });
+  const [low, high] = [Math.min(farDeg, nearDeg), Math.max(farDeg, nearDeg)];
+  const beyond = [
+    ...(reach.lowDeg > low + 1e-9 ? [band(low, reach.lowDeg, DIAL.inner, DIAL.outer)] : []),
+    ...(reach.highDeg < high - 1e-9 ? [band(reach.highDeg, high, DIAL.inner, DIAL.outer)] : []),
+  ];
+  const [from, to] = [at(radOf(ringDeg), DIAL.inner - 12), at(radOf(ringDeg), DIAL.outer + 4)];
+  return {
+    track: band(farDeg, nearDeg, DIAL.inner, DIAL.outer),
+    beyond,
+    sweep: move ? band(move.from.ringDeg, move.to.ringDeg, DIAL.outer + 1, DIAL.outer + 5) : '',
+    marks,
+    ticks,
+    needle: { x1: from.x, y1: from.y, x2: to.x, y2: to.y },
+  };
+}

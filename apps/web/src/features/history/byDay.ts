@@ -1,0 +1,30 @@
+interface Saved {
+  readonly version: number;
+  readonly savedAt: string;
+}
+
+export interface DayOfSaves {
+  readonly day: string;
+  readonly items: readonly Saved[];
+}
+
+/** Versions by the day they were saved on, each day and each version the newest first. */
+export function byDay(revisions: readonly Saved[]): DayOfSaves[] {
+  const days: { day: string; items: Saved[] }[] = [];
+  for (const revision of revisions) {
+    const day = new Date(revision.savedAt).toLocaleDateString('en-GB', {
+      weekday: 'long',
+      day: 'numeric',
+      month: 'long',
+      year: 'numeric',
+    });
+    const last = days[days.length - 1];
+    if (last?.day === day) last.items.push(revision);
+    else days.push({ day, items: [revision] });
+  }
+  return days;
+}
+
+export function timeOfDay(savedAt: string): string {
+  return new Date(savedAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', second: '2-digit' });
+}

@@ -1,0 +1,66 @@
+import {
+  ASSUMED_PEAK_DEG_PER_S,
+  joinAlternates,
+  PLAN_LIMITS,
+  reversed,
+  setHandLimit,
+  setLineStart,
+  type ShotPlan,
+  splitAlternates,
+  type UnitSystem,
+} from '@still-heron/core';
+import { Button } from 'antd';
+import { useAppDispatch } from '../../app/store';
+import { NumberField } from '../../fields/NumberField';
+import { editPlan } from '../shot/shotSlice';
+import { TargetFields } from './TargetFields';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+}
+
+/** How the whole shot is gone about: where the line starts, how fast the hand is willing to turn, backwards or not, in one way or in two. */
+export function ShotManner({ plan, units }: Props) {
+  const dispatch = useAppDispatch();
+  const edit = (name: string, change: (now: ShotPlan) => ShotPlan, gesture?: string) => dispatch(editPlan(name, change, gesture));
+  const { alternates, isReversed, line } = plan;
+  return (
+    <section className="shot-manner">
+      <h2>How it is shot</h2>
+      <div className="field-pair">
+        {line.start && (
+          <TargetFields
+            label="line starts at"
+            target={line.start}
+            plan={plan}
+            units={units}
+            onChange={(start, gesture) => edit('where the line starts', (now) => setLineStart(now, start), gesture)}
+          />
+        )}
+        <NumberField
+          label="hand turns at most"
+          unit="°/s"
+          step={10}
+          min={PLAN_LIMITS.handDegPerS.min}
+          max={PLAN_LIMITS.handDegPerS.max}
+          value={plan.handDegPerS}
+          {...(plan.handDegPerS === ASSUMED_PEAK_DEG_PER_S ? { hint: 'assumed' } : {})}
+          onChange={(degPerS, gesture) => edit('the hand’s limit', (now) => setHandLimit(now, degPerS), gesture)}
+        />
+      </div>
+      <div className="manner-actions">
+        <Button onClick={() => edit(isReversed ? 'shoot it forwards' : 'shoot it reversed', reversed)}>
+          {isReversed ? 'Shoot it forwards' : 'Shoot it reversed'}
+        </Button>
+        {alternates === null ? (
+          <Button onClick={() => edit('two ways, A and B', splitAlternates)}>Two ways, A and B</Button>
+        ) : (
+          <Button onClick={() => edit(`keep takes ${alternates.shown} only`, joinAlternates)}>
+            Keep takes {alternates.shown} only
+          </Button>
+        )}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,109 @@
+import { beatsNow, frameAtOrAfter, formatTime, type JudgedPull, type ShotPlan } from '@still-heron/core';
+import { useEffect, useRef, useState } from 'react';
+import { PALETTES } from '../../app/palette';
+import { outlinesSet } from '../../app/preferences';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { Explain } from '../../fields/Explain';
+import { drawScene } from './drawScene';
+import { outlined } from './outlines';
+import { OutlineFields } from './OutlineFields';
+import { sceneAt } from './scene';
+import './viewfinder.css';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly verdict: JudgedPull;
+}
+
+/** As a camera magnifies to judge focus by. */
+const MAGNIFIED = 4;
+
+/** Pixels of the view from side to side: the side column less its margins. */
+const VIEW_PX = 268;
+
+/** The picture at the playhead, as the lens would draw it: everyone as a simple figure at their depth, blurred as much as they will be; with outlines such as a focus aid draws, where they are wanted. */
+export function Viewfinder({ plan, verdict }: Props) {
+  const dispatch = useAppDispatch();
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const [isMagnified, setIsMagnified] = useState(false);
+  const timeS = useAppSelector((state) => state.session.timeS);
+  const light = useAppSelector((state) => state.preferences.light);
+  const outlines = useAppSelector((state) => state.preferences.outlines);
+  const frame = Math.min(frameAtOrAfter(timeS, verdict.captureFps), verdict.frameCount - 1);
+  const worst = worstAt(plan, verdict, frame);
+  const shownId = worst?.subjectId ?? verdict.subjects[0]!.subjectId;
+  const scene = sceneAt(plan, verdict, frame, VIEW_PX, isMagnified ? { subjectId: shownId, times: MAGNIFIED } : null);
+  useEffect(() => {
+    const context = canvas.current?.getContext('2d', { willReadFrequently: true });
+    if (!context) return;
+    const { shoal, currents, edge, mist } = PALETTES[light];
+    drawScene(context, scene, shoal, [...currents, edge]);
+    if (outlines.isOn) drawOutlines(context, scene, outlines, light === 'dusk' ? mist : '#ffffff');
+  });
+  const name = plan.subjects.find(({ id }) => id === worst?.subjectId)?.name ?? '';
+  return (
+    <figure className="viewfinder">
+      <canvas
+        ref={canvas}
+        width={scene.width}
+        height={scene.height}
+        role="img"
+        aria-label={`The picture at ${formatTime(timeS)}, as the lens would draw it`}
+        data-testid="viewfinder"
+        data-blurs={scene.figures.map(({ id, blurPx }) => `${id} ${blurPx.toFixed(2)}`).join(', ')}
+      />
+      <figcaption>
+        {worst ? (
+          <Explain
+            what={`Blur of ${name}`}
+            lines={[
+              `a point of ${name} becomes a disc ${(worst.circles * verdict.circleOfConfusionMm * 1000).toFixed(0)} µm wide on the sensor`,
+              `${(verdict.circleOfConfusionMm * 1000).toFixed(0)} µm pass for sharp: ${worst.circles.toFixed(2)} of that`,
+              'drawn here at the same share of the width',
+            ]}
+          >
+            {`${name} ×${worst.circles.toFixed(1)}`}
+          </Explain>
+        ) : (
+          <span className="haze">nobody must be sharp now</span>
+        )}
+        <span className="viewfinder-gap" />
+        <button type="button" className="quiet" aria-pressed={isMagnified} onClick={() => setIsMagnified(!isMagnified)}>
+          Magnify
+        </button>
+        <button
+          type="button"
+          className="quiet"
+          aria-pressed={outlines.isOn}
+          onClick={() => dispatch(outlinesSet({ ...outlines, isOn: !outlines.isOn }))}
+        >
+          Outlines
+        </button>
+      </figcaption>
+      {outlines.isOn && <OutlineFields />}
+    </figure>
+  );
+}
+
+/** Of those who must be sharp at a frame, the one who blurs most; null while nobody must. */
+function worstAt(plan: ShotPlan, verdict: JudgedPull, frame: number): { subjectId: string; circles: number } | null {
+  const timeS = frame / verdict.captureFps;
+  const asked = beatsNow(plan).filter(({ kind, fromS, toS }) => kind === 'sharp' && timeS >= fromS - 1e-6 && timeS < toS);
+  const blurs = asked.flatMap(({ subjectId }) => {
+    const circles = verdict.subjects.find((subject) => subject.subjectId === subjectId)?.blurCircles[frame];
+    return circles === undefined ? [] : [{ subjectId, circles }];
+  });
+  return blurs.sort((a, b) => b.circles - a.circles)[0] ?? null;
+}
+
+function drawOutlines(
+  context: CanvasRenderingContext2D,
+  { width, height }: { readonly width: number; readonly height: number },
+  settings: Parameters<typeof outlined>[3],
+  colour: string,
+): void {
+  const { data } = context.getImageData(0, 0, width, height);
+  const marked = outlined(data, width, height, settings);
+  context.fillStyle = colour;
+  for (let at = 0; at < marked.length; at++) if (marked[at]) context.fillRect(at % width, Math.floor(at / width), 1, 1);
+}

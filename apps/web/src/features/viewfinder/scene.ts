@@ -1,0 +1,137 @@
+import {
+  blurDiameterMm,
+  cameraPlaceAt,
+  focalLengthAt,
+  imageScale,
+  type JudgedPull,
+  pictureSize,
+  planDistances,
+  type ShotPlan,
+  zoneLensAt,
+} from '@still-heron/core';
+
+/** Something to be drawn, where the lens would draw it, in pixels of the view. */
+export interface SceneFigure {
+  readonly id: string;
+  /** Subject by its place in the plan, or -1 for a thing on the floor */
+  readonly current: number;
+  readonly shape: 'person' | 'thing' | 'horizon' | 'landmark';
+  /** Middle from side to side, and the height of what is focused on */
+  readonly x: number;
+  readonly y: number;
+  /** Pixels for a millimetre where it stands */
+  readonly scale: number;
+  /** Diameter of the disc that every point of it blurs to */
+  readonly blurPx: number;
+  readonly distanceMm: number;
+  /** Width and height of a landmark */
+  readonly widthMm: number;
+  readonly heightMm: number;
+}
+
+export interface Scene {
+  readonly width: number;
+  readonly height: number;
+  /** Farthest first */
+  readonly figures: readonly SceneFigure[];
+}
+
+/** Where eyes are in a picture that nobody has drawn from above: a little over the middle. */
+const EYE_LINE = 0.4;
+/** What of a body is focused on; whoever is focused on elsewhere is drawn as a thing. */
+const OF_A_BODY = /eye|face|head|mouth|lip|brow|hand|finger|shoulder|cheek/i;
+/** Something at infinity is drawn as wide as this share of the picture. */
+const HORIZON_SHARE = 0.36;
+
+/**
+ * The picture at a frame, as it can be known: everyone at their depth and size, blurred as the core says. From side to side they stand as drawn on the floor; without a floor side by side.
+ *
+ * @param width - of the view, in pixels
+ * @param magnified - whose part of the picture is shown, so many times as large; null for all of it
+ */
+export function sceneAt(
+  plan: ShotPlan,
+  verdict: JudgedPull,
+  frame: number,
+  width: number,
+  magnified: { readonly subjectId: string; readonly times: number } | null = null,
+): Scene {
+  const whole = wholeScene(plan, verdict, frame, width);
+  const shown = magnified && whole.figures.find(({ id }) => id === magnified.subjectId);
+  if (!magnified || !shown) return whole;
+  const { times } = magnified;
+  const figures = whole.figures.map((figure) => ({
+    ...figure,
+    x: (figure.x - shown.x) * times + width / 2,
+    y: (figure.y - shown.y) * times + whole.height / 2,
+    scale: figure.scale * times,
+    blurPx: figure.blurPx * times,
+    ...(figure.shape === 'horizon' ? { widthMm: figure.widthMm * times } : {}),
+  }));
+  return { ...whole, figures };
+}
+
+function wholeScene(plan: ShotPlan, verdict: JudgedPull, frame: number, width: number): Scene {
+  const { optics, floor } = plan;
+  const { sensorWidthMm, sensorHeightMm } = pictureSize(optics.camera);
+  const squeeze = optics.lens.squeeze;
+  const height = Math.round((width * sensorHeightMm) / (sensorWidthMm * squeeze));
+  const pxPerMm = width / sensorWidthMm;
+  const timeS = verdict.line.timesS[frame]!;
+  const focusDistanceMm = verdict.line.focusMm[frame]!;
+  const { principalSeparationMm } = optics.lens;
+  const lens = { focalLengthMm: focalLengthAt(optics, timeS), focusDistanceMm, principalSeparationMm };
+  const scaleAt = (subjectDistanceMm: number) => imageScale({ ...lens, subjectDistanceMm });
+  const across = (offAxisDeg: number) => width / 2 - Math.tan((offAxisDeg * Math.PI) / 180) * lens.focalLengthMm * pxPerMm;
+  const { sightAt, headingAt } = planDistances(plan);
+  const people = verdict.subjects.map(({ subjectId, distanceMm, blurCircles }, index): SceneFigure => {
+    const subject = plan.subjects.find(({ id }) => id === subjectId)!;
+    const mm = distanceMm[frame]!;
+    const sight = sightAt(subject, timeS);
+    const scale = scaleAt(mm) * pxPerMm;
+    const raisedMm = floor === null ? 0 : subject.heightMm - floor.lensHeightMm;
+    return {
+      id: subjectId,
+      current: plan.subjects.indexOf(subject),
+      shape: mm === Infinity ? 'horizon' : OF_A_BODY.test(subject.detail) ? 'person' : 'thing',
+      x: sight ? across(sight.offAxisDeg) : ((index + 1) / (verdict.subjects.length + 1)) * width,
+      y: height * EYE_LINE - raisedMm * scale,
+      scale,
+      blurPx: blurCircles[frame]! * verdict.circleOfConfusionMm * pxPerMm,
+      distanceMm: mm,
+      widthMm: HORIZON_SHARE * width,
+      heightMm: 0,
+    };
+  });
+  const things = (floor?.landmarks ?? []).flatMap((landmark): SceneFigure[] => {
+    const camera = cameraPlaceAt(floor!, timeS);
+    const rad = (headingAt(timeS) * Math.PI) / 180;
+    const [dx, dy] = [landmark.xMm - camera.xMm, landmark.yMm - camera.yMm];
+    const depthMm = dx * Math.cos(rad) + dy * Math.sin(rad);
+    const sideMm = dy * Math.cos(rad) - dx * Math.sin(rad);
+    if (depthMm < 300 || landmark.shape === 'track') return [];
+    const scale = scaleAt(depthMm) * pxPerMm;
+    const x = width / 2 - sideMm * scale;
+    const halfWidth = (landmark.widthMm * scale) / 2;
+    if (x + halfWidth < 0 || x - halfWidth > width) return [];
+    const zone = zoneLensAt(optics, timeS);
+    return [
+      {
+        id: landmark.id,
+        current: -1,
+        shape: 'landmark',
+        x,
+        y: height * EYE_LINE + floor!.lensHeightMm * scale,
+        scale,
+        blurPx: blurDiameterMm({ ...zone, focusDistanceMm, subjectDistanceMm: depthMm }) * pxPerMm,
+        distanceMm: depthMm,
+        widthMm: landmark.widthMm,
+        heightMm: LANDMARK_HEIGHTS[landmark.shape],
+      },
+    ];
+  });
+  return { width, height, figures: [...people, ...things].sort((a, b) => b.distanceMm - a.distanceMm) };
+}
+
+/** How high things stand that are drawn from above: as is usual for them. */
+const LANDMARK_HEIGHTS = { post: 2200, box: 800, wall: 2600, door: 2100, track: 0 } as const;

@@ -1,0 +1,23 @@
+import { LOCAL_RULES, type PlanNote } from './planNotes.js';
+import type { ShotPlan } from './shotPlan.js';
+
+/** What is to be said of a shot that is played backwards: what gives it away, what the people in it do, and which cues come after their move. */
+export function reversedNotes(plan: ShotPlan): PlanNote[] {
+  if (!plan.isReversed) return [];
+  const moves = plan.subjects.some(({ stays }) => stays.length > 1);
+  const cued = plan.line.moves.some(({ cueKind }) => cueKind !== 'clock');
+  const notes: PlanNote[] = [
+    {
+      code: 'reversed',
+      kind: 'doubt',
+      text: `Shot reversed: everything here is as it is shot, and the edit plays it backwards. Speech, smoke, water, hair, cloth and whatever falls give it away${cued ? '; a cue by what happens comes after its pull' : ''}.`,
+    },
+  ];
+  if (moves)
+    notes.push({
+      code: 'reversed-walk',
+      kind: 'caution',
+      text: `People walk backward in it: a cleared path and a spotter. ${LOCAL_RULES}`,
+    });
+  return notes;
+}

@@ -1,0 +1,65 @@
+import { type Beat, type LineTarget, type Rack, rackEndS, type ShotPlan } from '../../pull/index.js';
+import type { UnitSystem } from '../../units/index.js';
+import { targetName } from '../narrate.js';
+import { subjectName } from '../narrateAsked.js';
+import { changed } from './planChanges.js';
+
+const seconds = (timeS: number) => `${timeS.toFixed(2)} s`;
+
+const ASKED = { sharp: 'must be sharp', soft: 'must be soft', drift: 'may drift' } as const;
+
+/** What is asked that was not, no longer is, or is otherwise. */
+export function beatChanges(before: ShotPlan, after: ShotPlan): string[] {
+  const words = (plan: ShotPlan, { subjectId, kind, fromS, toS }: Beat) =>
+    `${subjectName(plan, subjectId)} ${ASKED[kind]} from ${seconds(fromS)} to ${seconds(toS)}`;
+  const come = after.beats.filter(({ id }) => !before.beats.some((one) => one.id === id));
+  const gone = before.beats.filter(({ id }) => !after.beats.some((one) => one.id === id));
+  const stayed = after.beats.flatMap((is) => {
+    const was = before.beats.find(({ id }) => id === is.id);
+    if (!was) return [];
+    const [wasWords, isWords] = [words(before, was), words(after, is)];
+    const others = ({ fromS: _, toS: __, kind: ___, subjectId: ____, ...rest }: Beat) => JSON.stringify(rest);
+    return [
+      ...(wasWords === isWords ? [] : [`${isWords}, not: ${wasWords}`]),
+      ...(others(was) === others(is)
+        ? []
+        : [`how ${subjectName(after, is.subjectId)} ${ASKED[is.kind]} from ${seconds(is.fromS)}`]),
+    ];
+  });
+  return [...come.map((beat) => words(after, beat)), ...gone.map((beat) => `no longer: ${words(before, beat)}`), ...stayed];
+}
+
+/** Where the line starts, and pulls that came, went, or are otherwise timed or aimed. */
+export function lineChanges(before: ShotPlan, after: ShotPlan, units: UnitSystem): string[] {
+  const nameOf = (plan: ShotPlan, target: LineTarget | null) => (target ? targetName(target, plan, units) : 'nowhere');
+  const pull = (plan: ShotPlan, { target, startS }: Rack) => `pull to ${nameOf(plan, target)} at ${seconds(startS)}`;
+  const [was, is] = [before.line.moves, after.line.moves];
+  const come = is.filter(({ id }) => !was.some((one) => one.id === id));
+  const gone = was.filter(({ id }) => !is.some((one) => one.id === id));
+  const stayed = is.flatMap((move) => {
+    const old = was.find(({ id }) => id === move.id);
+    if (!old) return [];
+    const name = `the pull to ${nameOf(before, old.target)}`;
+    const others = ({ cueKind, cue, cueLeadS, cueSigmaS }: Rack) => JSON.stringify([cueKind, cue, cueLeadS, cueSigmaS]);
+    return [
+      ...changed(`${name} goes to`, nameOf(before, old.target), nameOf(after, move.target)),
+      ...sameName(before, after, old, move, name, units),
+      ...changed(`${name} starts at`, seconds(old.startS), seconds(move.startS)),
+      ...changed(`${name} lands at`, seconds(rackEndS(old)), seconds(rackEndS(move))),
+      ...changed(`${name} is eased`, old.easing, move.easing),
+      ...(others(old) === others(move) ? [] : [`what sets off ${name}`]),
+    ];
+  });
+  return [
+    ...changed('the line starts at', nameOf(before, before.line.start), nameOf(after, after.line.start)),
+    ...come.map((move) => `a ${pull(after, move)}`),
+    ...gone.map((move) => `no ${pull(before, move)}`),
+    ...stayed,
+  ];
+}
+
+/** A target that is called the same and is another: led by another time, or along another course. */
+function sameName(before: ShotPlan, after: ShotPlan, was: Rack, is: Rack, name: string, units: UnitSystem): string[] {
+  const isCalledTheSame = targetName(was.target, before, units) === targetName(is.target, after, units);
+  return isCalledTheSame && JSON.stringify(was.target) !== JSON.stringify(is.target) ? [`how ${name} goes on`] : [];
+}
