@@ -29,7 +29,9 @@ test('a line is laid: each way says what would come of it before it is taken; by
   await heron.openCopy('4B');
   await page.keyboard.press('l');
   const ways = page.getByRole('group', { name: 'Lay the line' });
-  await expect(ways.getByRole('button', { name: /^Fewest settings/ })).toContainText('sharp for all 8.4 s, 3 in all');
+  await expect(ways.getByRole('button', { name: /^Fewest settings/ })).toContainText('sharp for all 8.4 s, barely, 3 in all');
+  await expect(ways.getByRole('button', { name: /^As still as it goes/ })).toContainText(/sharp for all 8\.4 s, at most \d+°\/s/);
+  await expect(ways.getByRole('button', { name: /^These pulls, well timed/ })).toContainText(/sharp for all 8\.4 s.* to spare/);
   await expect(ways.getByRole('button', { name: /^One setting/ })).toContainText('sharp 4.0 of 8.4 s');
   await ways.getByRole('button', { name: /^One setting/ }).focus();
   await page.keyboard.press('Enter');

@@ -132,7 +132,7 @@ test('marks and beats are dragged and nudged', async ({ heron, page }) => {
   await page.getByLabel('at least').fill('50');
   await page.getByLabel('at least').press('Enter');
   await expect(page.getByLabel('Marks, and what is selected')).toContainText(/\d\d % kept/);
-  await page.getByRole('button', { name: 'Need not be sharp here' }).click();
+  await page.getByRole('button', { name: 'Ask nothing here' }).click();
   await expect(until).toHaveCount(0);
   await expect(heron.verdict).toContainText('Sharp for all 3.4 s that must be.');
 });
@@ -142,7 +142,7 @@ test('someone walks, must be sharp, and is taken out again', async ({ heron, pag
   await page.getByRole('button', { name: 'Select mark A, Old Tam' }).click();
   await page.getByLabel('walks on to').fill('1.4');
   await page.getByRole('button', { name: 'Walk', exact: true }).click();
-  await expect(heron.verdict).toContainText('while Old Tam walks and no pull follows');
+  await expect(heron.verdict).toContainText('on the way, and no pull follows');
   await expect(page.getByLabel('arrives')).toHaveValue('4.0');
   await page.getByLabel('leaves').fill('3.5');
   await page.getByLabel('leaves').press('Enter');

@@ -72,7 +72,8 @@ function Drawing({
     setView((now) => scaledView(now, factor, about, size));
   const shift = (x: number, y: number) => () =>
     setView((now) => ({ ...now, centre: { xMm: now.centre.xMm + x / now.pxPerMm, yMm: now.centre.yMm + y / now.pxPerMm } }));
-  useKeys('+', () => scale(1.25), { useKey: true, ignoreModifiers: true });
+  // the plus is what the library joins keys by, unless it is told another sign
+  useKeys('+', () => scale(1.25), { useKey: true, ignoreModifiers: true, splitKey: '|' });
   useKeys('-', () => scale(0.8), { useKey: true });
   useKeys('f', () => setView(fittedView(plan, size)));
   // with a thing or a slider under the keyboard the arrows are for that

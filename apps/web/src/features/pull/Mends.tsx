@@ -51,7 +51,7 @@ export function Mends({ plan, units }: Props) {
 
 /** As the name of a step within a sentence: “Undo: start 0.3 s sooner”. */
 function uncapitalised(words: string): string {
-  return /^(Start|Set|Shoot|Lay|Go|Turn|Begin|Gently|First|Camera|Gear|Hard)/.test(words)
+  return /^(Pull to|Start|Set|Shoot|Lay|Go|Turn|Begin|Gently|First|Camera|Gear|Hard)/.test(words)
     ? words.charAt(0).toLowerCase() + words.slice(1)
     : words;
 }

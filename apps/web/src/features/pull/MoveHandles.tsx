@@ -1,4 +1,13 @@
-import { changeRack, dragRackEdge, formatTime, type Rack, rackEndS, type ShotPlan, targetName } from '@still-heron/core';
+import {
+  changeRack,
+  dragRackEdge,
+  formatDistance,
+  formatTime,
+  type Rack,
+  rackEndS,
+  type ShotPlan,
+  targetName,
+} from '@still-heron/core';
 import { type KeyboardEvent, useRef } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { useDrag } from '../../charts/useDrag';

@@ -35,7 +35,8 @@ export function useTimeView({ durationS }: Pick<ShotPlan, 'durationS'>) {
 
 export function useTimeViewKeys(plan: ShotPlan): void {
   const { zoom, showAll } = useTimeView(plan);
-  useKeys('+', () => zoom(STEP), { useKey: true, ignoreModifiers: true });
+  // the plus is what the library joins keys by, unless it is told another sign
+  useKeys('+', () => zoom(STEP), { useKey: true, ignoreModifiers: true, splitKey: '|' });
   useKeys('-', () => zoom(1 / STEP), { useKey: true });
   useKeys('f', showAll);
 }

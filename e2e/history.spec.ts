@@ -1,0 +1,36 @@
+import { expect, test } from './heron';
+
+test('what was saved before is told apart from what is, and brought back as a step like any other', async ({ heron, page }) => {
+  await heron.openCopy('9C');
+  await page.getByTestId('mark-B').fill('5.1');
+  await page.getByTestId('mark-B').press('Enter');
+  await heron.expectSaved();
+  await page.getByTestId('move-start-rack-1').focus();
+  await page.getByTestId('move-starts').fill('4.5');
+  await page.getByTestId('move-starts').press('Enter');
+  await expect(heron.verdict).toContainText('Soft from');
+  await heron.expectSaved();
+  await page.getByRole('button', { name: /^Saved .*saved versions$/ }).click();
+  const panel = page.getByLabel('Saved versions', { exact: true });
+  const versions = panel.getByRole('button', { name: /^\d\d:\d\d:\d\d/ });
+  await expect(versions).toHaveCount(3);
+  await expect(versions.first()).toContainText('the last one saved');
+  await versions.first().click();
+  await expect(panel).toContainText('As it is now.');
+  await versions.last().click();
+  await expect(panel).toContainText('mark B: 5.10 m → 5.40 m');
+  await expect(panel).toContainText('the pull to B starts at: 4.50 s → 4.00 s');
+  await expect(panel).toContainText('Sharp for all 7.4 s');
+  await panel.getByRole('button', { name: 'Bring this back' }).click();
+  await expect(panel).toHaveCount(0);
+  await expect(page.getByTestId('mark-B')).toHaveValue('5.40');
+  await expect(heron.verdict).toContainText('Sharp for all 7.4 s');
+  const undo = page.getByRole('button', { name: /^Undo: bring back what was saved at \d\d:\d\d:\d\d$/ });
+  await undo.click();
+  await expect(page.getByTestId('mark-B')).toHaveValue('5.10');
+  await heron.expectSaved();
+  await page.keyboard.press('v');
+  await expect(versions).not.toHaveCount(3);
+  await page.keyboard.press('Escape');
+  await expect(panel).toHaveCount(0);
+});
