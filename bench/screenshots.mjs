@@ -18,7 +18,7 @@ try {
   const light = (name) => page.getByRole('radio', { name }).click();
 
   await page.goto(`${server.address}/productions/${production.id}/shots`);
-  await page.locator('.shot-state').nth(5).waitFor();
+  await page.locator('.shot-state').nth(6).waitFor();
   await picture('shots-dusk');
   await page.goto(`${server.address}/shots/${shot('4B')}/setup`);
   await page.locator('.zone-drawing svg').waitFor();
@@ -33,6 +33,23 @@ try {
   await light('Dusk');
   await page.getByTestId('move-start-rack-1').focus();
   await picture('pull-dusk');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('x');
+  await page.waitForTimeout(2500);
+  await page.keyboard.press('v');
+  await page.locator('.history-panel ol button').last().click();
+  await page.locator('.history-version ul').waitFor();
+  await picture('pull-versions-dusk');
+  await page.getByRole('button', { name: 'Hide' }).click();
+  await page.keyboard.press('Control+z');
+  await page.waitForTimeout(1500);
+
+  await page.goto(`${server.address}/shots/${shot('14A')}/pull`);
+  await light('Noon');
+  await page.locator('[data-testid=focus-line][d^=M]').waitFor({ state: 'attached' });
+  await page.getByTestId('channel').click({ position: { x: 474, y: 120 } });
+  await picture('pull-long-noon');
+  await light('Dusk');
 
   await page.goto(`${server.address}/shots/${shot('12A')}/floor`);
   await page.getByRole('slider', { name: 'Playhead' }).focus();

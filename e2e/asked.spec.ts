@@ -38,7 +38,7 @@ test('what is asked: soft on purpose, a key moment, may drift; each with its sha
   await expect(page.getByTestId('playhead')).toContainText('5.6 s');
 
   await page.getByRole('slider', { name: 'Maren must be sharp until' }).focus();
-  await side.getByRole('radio', { name: 'must be soft' }).click();
+  await side.getByRole('radio', { name: 'soft', exact: true }).click();
   await expect(heron.verdict).toContainText('Too sharp from 0.0 s: Maren blurs to');
   await side.getByRole('radio', { name: 'may drift' }).click();
   await expect(heron.verdict).not.toContainText('Too sharp');

@@ -31,8 +31,8 @@ test('the line starts soft: a blur in percent of the width, and the viewfinder d
   const side = page.getByLabel('Marks, and what is selected');
   await side.getByLabel('line starts at').click();
   await page.getByTitle('to a blur').click();
-  await side.getByLabel('blur', { exact: true }).fill('3');
-  await side.getByLabel('blur', { exact: true }).press('Enter');
+  await side.getByLabel('blur, of the width').fill('3');
+  await side.getByLabel('blur, of the width').press('Enter');
   await expect(heron.verdict).toContainText('Soft from 0.0 s');
   const view = page.getByTestId('viewfinder');
   const width = (await view.boundingBox())!.width - 2;

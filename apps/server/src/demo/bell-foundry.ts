@@ -1,4 +1,5 @@
 import type { ShotDocument } from '@still-heron/contract';
+import { everyoneHearsIt } from './everyone-hears-it.js';
 import {
   startFloor,
   setSubjectHeight,
@@ -148,10 +149,15 @@ function theFerryTakesTheBell(kit: DemoKit): ShotPlan {
   plan = addSubject(plan, { name: 'River ferry', distanceMm: null });
   plan = changeSubject(plan, 'subject-2', { detail: 'the bell on deck' });
   plan = addRack(plan, 'mark-2', 6);
-  plan = changeRack(plan, 'rack-1', { startS: 6, durationS: 2.5, cue: 'he turns to the water' });
+  plan = changeRack(plan, 'rack-1', { startS: 6, durationS: 2.5, cueKind: 'look', cue: 'he turns to the water' });
   plan = changeBeat(plan, 'beat-1', { toS: 5.5, why: 'he lets go' });
   plan = changeBeat(plan, 'beat-2', { fromS: 8.5, toS: 12, why: 'it leaves' });
   return addBeat(plan, 'subject-2', 12);
+}
+
+/** Eight pulls through five people. */
+function everyone(kit: DemoKit): ShotPlan {
+  return everyoneHearsIt(shot(kit, { lens: '65 mm T2.2', rig: 'On legs', wheel: 'Hand wheel, gear 1.6' }, 4.5, 30, 'rack'));
 }
 
 /** In shooting order, which is not the order of the story. */
@@ -162,4 +168,5 @@ export const BELL_FOUNDRY_SHOTS: readonly ((kit: DemoKit) => ShotDocument)[] = [
   (kit) => ({ scene: '9 Tuning loft', slate: '9C', title: 'Listening on the stairs', plan: listeningOnTheStairs(kit) }),
   (kit) => ({ scene: '12 Yard and river', slate: '12A', title: 'Hand cart through the gate', plan: cartThroughTheGate(kit) }),
   (kit) => ({ scene: '12 Yard and river', slate: '12D', title: 'The ferry takes the bell', plan: theFerryTakesTheBell(kit) }),
+  (kit) => ({ scene: '14 Casting floor, night', slate: '14A', title: 'Everyone hears it', plan: everyone(kit) }),
 ];

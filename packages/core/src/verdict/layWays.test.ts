@@ -1,12 +1,15 @@
+import { twoPeople } from '../../test/plans';
 import { RANDOM_PLANS } from '../../test/randomPlans';
 import { ringOf } from '../kit/index';
 import {
+  changeBeat,
   checkPlan,
   focusLine,
   layLine,
   leastMoveS,
   LINE_WAYS,
   mostRingDegPerS,
+  rackTiming,
   ringReach,
   type ShotPlan,
   type Tube,
@@ -76,6 +79,20 @@ describe('follow', () => {
     const [taut, roomy] = [0, 0.4].map((roomShare) => judged(layLine(plan, 'follow', { roomShare })!.plan));
     expect(roomy!.tightest!.marginMm).toBeGreaterThan(taut!.tightest!.marginMm + 1);
     expect(roomy!.sharpFrames).toBe(roomy!.requiredFrames);
+  });
+
+  test('no more room is kept than the hand has time for, nor than there usually is', () => {
+    for (const plan of RANDOM_PLANS) {
+      const laid = layLine(plan, 'follow', { roomShare: 0.6 });
+      if (!laid || laid.impossible !== null) continue;
+      const { fastest, sharpFrames, requiredFrames } = judged(laid.plan);
+      expect(sharpFrames).toBe(requiredFrames);
+      expect(fastest.handDegPerS).toBeLessThanOrEqual(fastest.limitDegPerS * (1 + 1e-6));
+    }
+    const soft = changeBeat(twoPeople(), 'beat-2', { kind: 'soft', fromS: 4.5, blurPercent: 0.5 });
+    const line = judged(layLine(soft, 'follow', { roomShare: 0.3 })!.plan).line.ringDeg;
+    // it stays where Old Tam is sharp instead of going to the middle of what is soft enough
+    expect(Math.max(...line) - Math.min(...line)).toBeLessThan(10);
   });
 });
 
@@ -213,5 +230,9 @@ test('as racked: the pulls that are there, each when it loses the least; told wh
     expect(startS).toBeGreaterThanOrEqual(earliestStartS - 0.5);
     expect(durationS).toBeLessThanOrEqual(longestS);
   }
+  // asked of one pull alone it is the same, with the others where they are
+  const [first] = laid.timings;
+  expect(rackTiming(laid.plan, first!.moveId)!.earliestStartS).toBeCloseTo(first!.earliestStartS, 9);
+  expect(rackTiming(laid.plan, 'nobody')).toBeNull();
   expect(layLine({ ...plan, line: { ...plan.line, moves: [] } }, 'as-racked')).toBeNull();
 });

@@ -1,4 +1,4 @@
-import { beatsNow, type ShotPlan } from '../pull/index.js';
+import { beatsNow, pictureWidthMm, planCircleMm, type ShotPlan } from '../pull/index.js';
 import { formatTime } from '../units/index.js';
 import type { JudgedPull } from './pullVerdict.js';
 import type { SentencePart } from './narrate.js';
@@ -21,14 +21,23 @@ export function keyMoments(verdict: JudgedPull, plan: ShotPlan): SentencePart[] 
 export function notSoftEnough({ tooSharp }: JudgedPull, plan: ShotPlan): SentencePart[] {
   const [first] = tooSharp;
   if (!first) return [];
+  const name = subjectName(plan, first.subjectId);
   const blur = `${first.blurPercent.toFixed(first.blurPercent < 0.1 ? 2 : 1)} %`;
+  // less than passes for sharp needs no figure
+  const is = first.blurPercent < circlePercent(plan) ? `${name} is sharp` : `${name} blurs to ${blur} of the picture's width`;
+  const asked =
+    first.blurPercent < circlePercent(plan)
+      ? `a blur of ${first.askedPercent} % of the picture's width`
+      : `${first.askedPercent} %`;
   return [
     { tone: 'soft', text: `Too sharp from ${formatTime(first.fromS)}:` },
-    {
-      tone: 'plain',
-      text: `${subjectName(plan, first.subjectId)} blurs to ${blur} of the picture's width, and ${first.askedPercent} % is asked.`,
-    },
+    { tone: 'plain', text: `${is}, and ${asked} is asked.` },
   ];
+}
+
+/** What passes for sharp, in percent of the picture's width. */
+function circlePercent({ optics }: ShotPlan): number {
+  return (100 * planCircleMm(optics)) / pictureWidthMm(optics);
 }
 
 /** The line turns faster than whoever pulls is willing to. */

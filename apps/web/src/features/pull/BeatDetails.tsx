@@ -75,7 +75,7 @@ export function BeatDetails({ beat, plan, verdict }: Props) {
         {beat.kind !== 'drift' && (
           <NumberField
             label="at least"
-            unit="% of it"
+            unit="%"
             step={5}
             isWhole
             min={1}
@@ -86,8 +86,8 @@ export function BeatDetails({ beat, plan, verdict }: Props) {
         )}
         {beat.kind === 'soft' && (
           <NumberField
-            label="blurred to"
-            unit="% of the width"
+            label="blur, of the width"
+            unit="%"
             step={0.1}
             decimals={2}
             min={PLAN_LIMITS.blurPercent.min}
@@ -143,7 +143,7 @@ function Kept({ beat, verdict }: Pick<Props, 'beat' | 'verdict'>) {
     <div className="field">
       <span className="field-label">{beat.kind === 'soft' ? 'is soft' : 'is sharp'}</span>
       <span className={`figure beat-share ${kept ? 'tone-sharp' : 'tone-soft'}`}>
-        {Math.floor(share * 100)} % {verdictWord}
+        {Math.floor(share * 100)} % <strong>{verdictWord}</strong>
       </span>
       {worstS !== null && (
         <button type="button" className="field-hint worst-frame" onClick={() => dispatch(playheadMoved(worstS))}>

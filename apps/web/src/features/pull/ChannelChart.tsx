@@ -78,7 +78,12 @@ function Channel({ plan, verdict, units, size }: Props & { readonly size: Size }
         ))}
         <path d={layout.band} className="zone-of-line" />
         {layout.subjects.map(({ id, path, current }) => (
-          <path key={id} d={path} className={`current dash-${current % 4}`} stroke={currentColour(current)} />
+          <path
+            key={id}
+            d={path}
+            className={`current dash-${(current + Math.floor(current / 4)) % 4}`}
+            stroke={currentColour(current)}
+          />
         ))}
         <path d={layout.line} className="focus-line" data-testid="focus-line" />
       </g>
@@ -134,17 +139,26 @@ function MoveWords({ layout }: { readonly layout: ChannelLayout }) {
   const { moves, movesY } = layout;
   const { left, right } = layout;
   const shown = moves.filter(({ startX }) => startX > left - 1 && startX < right + 1);
-  return shown.map(({ id, startX, countX, words, wordsX, row }) => (
-    <g
-      key={id}
-      className={selection?.id === id ? 'move-words is-selected' : 'move-words'}
-      onClick={() => dispatch(itemSelected({ kind: 'move', id }))}
-    >
-      <line x1={startX} x2={startX} y1={movesY} y2={movesY + 15 + row * 20} />
-      <line x1={Math.max(countX, left)} x2={startX} y1={layout.bottom} y2={layout.bottom} className="count-in" />
-      <text x={wordsX} y={movesY + 13 + row * 20}>
-        {words}
-      </text>
-    </g>
-  ));
+  const isSelected = (id: string) => selection?.id === id;
+  return (
+    <>
+      {shown.map(({ id, startX, countX, row }) => (
+        <g key={id} className={isSelected(id) ? 'move-words is-selected' : 'move-words'}>
+          <line x1={startX} x2={startX} y1={movesY} y2={movesY + 15 + row * 20} />
+          <line x1={Math.max(countX, left)} x2={startX} y1={layout.bottom} y2={layout.bottom} className="count-in" />
+        </g>
+      ))}
+      {shown.map(({ id, words, wordsX, row }) => (
+        <g
+          key={id}
+          className={isSelected(id) ? 'move-words is-selected' : 'move-words'}
+          onClick={() => dispatch(itemSelected({ kind: 'move', id }))}
+        >
+          <text x={wordsX} y={movesY + 13 + row * 20}>
+            {words}
+          </text>
+        </g>
+      ))}
+    </>
+  );
 }

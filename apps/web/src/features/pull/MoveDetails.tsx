@@ -4,12 +4,15 @@ import {
   type Easing,
   PLAN_LIMITS,
   type Rack,
+  rackTiming,
   rackEndS,
   rackRoom,
   removeRack,
+  type ShotPlan,
   targetName,
 } from '@still-heron/core';
 import { Button } from 'antd';
+import { useDeferredValue, useMemo } from 'react';
 import { useAppDispatch } from '../../app/store';
 import { Choice } from '../../fields/Choice';
 import { NumberField } from '../../fields/NumberField';
@@ -86,6 +89,7 @@ export function MoveDetails({ move, plan, verdict, units }: SideProps & { readon
       </div>
       <Cue move={move} name={name} onChange={change} />
       {judged && <HandFacts judged={judged} plan={plan} units={units} />}
+      <Timing move={move} plan={plan} />
       <Button
         onClick={() => {
           dispatch(editPlan(`remove the pull to ${name}`, (now) => removeRack(now, move.id)));
@@ -140,5 +144,23 @@ function Cue({ move, name, onChange }: CueProps) {
         />
       )}
     </>
+  );
+}
+
+/** When the pull may start and how long it may last without losing more than must be lost: worked out when the hand is at rest. */
+function Timing({ move, plan }: { readonly move: Rack; readonly plan: ShotPlan }) {
+  const settled = useDeferredValue(plan);
+  const timing = useMemo(() => rackTiming(settled, move.id), [settled, move.id]);
+  if (!timing) return null;
+  const { earliestStartS, latestStartS, longestS, lostFrames } = timing;
+  const when =
+    latestStartS - earliestStartS < 0.005
+      ? `at ${earliestStartS.toFixed(2)} s`
+      : `from ${earliestStartS.toFixed(2)} to ${latestStartS.toFixed(2)} s`;
+  return (
+    <p className="field-hint move-timing">
+      As fast as the hand can, it may start {when}; it may last up to {longestS.toFixed(2)} s.
+      {lostFrames > 0 && ` At best ${lostFrames} ${lostFrames === 1 ? 'frame is' : 'frames are'} lost.`}
+    </p>
   );
 }

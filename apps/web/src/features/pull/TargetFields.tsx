@@ -50,8 +50,8 @@ export function TargetFields({ label, target, plan, units, onChange }: Props) {
       {target.kind === 'blur' && (
         <>
           <NumberField
-            label="blur"
-            unit="% of the width"
+            label="blur, of the width"
+            unit="%"
             step={0.5}
             decimals={2}
             min={PLAN_LIMITS.blurPercent.min}

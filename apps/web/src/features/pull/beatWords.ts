@@ -4,7 +4,7 @@ import type { Beat } from '@still-heron/core';
 export const BEAT_WORDS: Readonly<
   Record<Beat['kind'], { readonly asked: string; readonly choice: string; readonly tag: string }>
 > = {
-  sharp: { asked: 'must be sharp', choice: 'must be sharp', tag: '' },
-  soft: { asked: 'must be soft', choice: 'must be soft', tag: 'soft' },
+  sharp: { asked: 'must be sharp', choice: 'sharp', tag: '' },
+  soft: { asked: 'must be soft', choice: 'soft', tag: 'soft' },
   drift: { asked: 'may drift', choice: 'may drift', tag: 'may drift' },
 };

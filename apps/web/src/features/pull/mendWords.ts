@@ -76,12 +76,9 @@ function ofMove(moveId: string, words: string, plan: ShotPlan, units: UnitSystem
   return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
-/** What would come of it, and what it costs. */
+/** How much would be sharp, next to the sentence that says how much is; and what it costs. */
 export function mendResult({ sharpS, requiredS, outcome, stopsLost, change }: Mend): string {
-  const kept =
-    requiredS - sharpS < 1e-6
-      ? `sharp for all ${requiredS.toFixed(1)} s`
-      : `sharp ${sharpS.toFixed(1)} of ${requiredS.toFixed(1)} s`;
+  const kept = requiredS - sharpS < 1e-6 ? `all ${requiredS.toFixed(1)} s` : `${sharpS.toFixed(1)} of ${requiredS.toFixed(1)} s`;
   const hand = outcome === 'barely' ? ', barely' : outcome === 'beyond-the-hand' ? ', on paper' : '';
   const light = stopsLost > 0.1 ? `, ${formatStops(stopsLost)} less light` : '';
   const cost = COST_WORDS[change.kind];

@@ -1,8 +1,42 @@
-import { focusLine } from '../focusLine.js';
+import { ringOf } from '../../kit/index.js';
+import { type FocusLine, focusLine } from '../focusLine.js';
+import { ringReach } from '../ringReach.js';
 import type { ShotPlan } from '../shotPlan.js';
-import type { Tube } from '../tube.js';
-import { changeTime, type ChangeTime } from './changeTime.js';
+import { type Tube, tubeOf } from '../tube.js';
+import { type Change, changeTime, type ChangeTime } from './changeTime.js';
 import { type Turning, turnS } from './holds.js';
+import { possibleTube } from './tubeRoom.js';
+
+/**
+ * When one rack may start and how long it may last, as the ones beside it are.
+ *
+ * @returns null for one that goes on with someone, or leaves someone it went on with, and while the line has no start
+ */
+export function rackTiming(plan: ShotPlan, moveId: string): ChangeTime | null {
+  const ring = ringOf(plan.optics.lens);
+  const line = focusLine(plan, ring);
+  const index = line?.moves.findIndex((move) => move.moveId === moveId) ?? -1;
+  if (line === null || index < 0) return null;
+  const before = plan.line.moves[index - 1];
+  const change = changeOf({ plan, ring }, line, index, before ? before.startS + before.durationS : 0);
+  return change && changeTime(possibleTube(tubeOf(plan), ringReach(plan)), plan.captureFps, change);
+}
+
+/** The turn of a rack, between when the one before has landed and the one after begins; null for one that is no turn between two settings. */
+function changeOf(turning: Turning, { moves }: FocusLine, index: number, earliestS: number): Change | null {
+  const { plan } = turning;
+  const { endS, from, to, goesOn } = moves[index]!;
+  if (goesOn || from.target.kind === 'subject' || from.target.kind === 'course') return null;
+  const next = moves[index + 1];
+  return {
+    fromDeg: from.ringDeg,
+    toDeg: to.ringDeg,
+    easing: plan.line.moves[index]!.easing,
+    needS: turnS(turning, from.ringDeg, to.ringDeg, Math.floor(endS * plan.captureFps)) * (1 + 1e-9),
+    earliestS,
+    latestEndS: next ? next.startS : plan.durationS,
+  };
+}
 
 /**
  * The racks of a plan, each at the time at which it loses the fewest frames, between the ones before and after it. One that goes on with someone, or along a course, stays as it is.
@@ -18,19 +52,10 @@ export function asRacked(
   if (line === null || line.moves.length === 0) return null;
   const timings: (ChangeTime & { moveId: string })[] = [];
   const moves = [...plan.line.moves];
-  line.moves.forEach(({ moveId, endS, from, to, goesOn }, index) => {
-    const leavesMoving = from.target.kind === 'subject' || from.target.kind === 'course';
-    if (goesOn || leavesMoving) return;
+  line.moves.forEach(({ moveId }, index) => {
     const before = moves[index - 1];
-    const next = line.moves[index + 1];
-    const change = {
-      fromDeg: from.ringDeg,
-      toDeg: to.ringDeg,
-      easing: moves[index]!.easing,
-      needS: turnS(turning, from.ringDeg, to.ringDeg, Math.floor(endS * plan.captureFps)) * (1 + 1e-9),
-      earliestS: before ? before.startS + before.durationS : 0,
-      latestEndS: next ? next.startS : plan.durationS,
-    };
+    const change = changeOf(turning, line, index, before ? before.startS + before.durationS : 0);
+    if (!change) return;
     const time = changeTime(tube, plan.captureFps, change);
     moves[index] = { ...moves[index]!, startS: time.startS, durationS: time.durationS };
     timings.push({ ...time, moveId });

@@ -3,11 +3,12 @@ import type { CoursePoint, ShotPlan } from '../shotPlan.js';
 import type { Tube } from '../tube.js';
 import type { Turning } from './holds.js';
 import { type Corner, fewerCorners, tautString } from './tautString.js';
-import { inset } from './tubeRoom.js';
+import { mostRingDegPerS } from './limits.js';
+import { insetInReach } from './tubeRoom.js';
 
 /** The stillest line inside a tube, as a course of the plan; one that never turns, as a distance. */
 export function followLine({ plan, ring }: Turning, tube: Tube, roomShare: number): { plan: ShotPlan; holds: number } {
-  const { lowDeg, highDeg } = inset(tube, roomShare);
+  const { lowDeg, highDeg } = insetInReach(tube, roomShare, mostRingDegPerS(plan) / plan.captureFps);
   const corners = fewerCorners(tautString(lowDeg, highDeg), lowDeg, highDeg).slice(0, PLAN_LIMITS.coursePoints.max);
   const distanceOf = (deg: number) => {
     const mm = ring.distanceAt(deg);

@@ -1,3 +1,5 @@
+export { rackTiming } from './asRacked.js';
+export type { ChangeTime } from './changeTime.js';
 export { fewestHolds, type HoldTube, type RingHold } from './fewestHolds.js';
 export { type LaidLine, layLine, type LayOptions, LINE_WAYS, type LineWay } from './layLine.js';
 export { type LeastChange, leastChanges } from './leastChanges.js';

@@ -53,16 +53,20 @@ export function reachableTube(tube: Tube, reach: { readonly lowDeg: number; read
 }
 
 /**
- * The tube made narrower, so that a line along its side keeps some room.
+ * The tube made narrower, so that a line along its side keeps some room: of what lies between each side and the middle a share, and nowhere more than that share of what there usually is. Someone who must be
+ * soft leaves half of the ring, and a line need not stand in the middle of that.
  *
- * @param share - of what lies between each side and the middle; 0 leaves it as it is but for the last digits
+ * @param share - 0 to 1; 0 leaves it as it is but for the last digits
  */
 export function inset({ lowDeg, highDeg, required }: Tube, share: number): Tube {
   const narrower = { lowDeg: lowDeg.slice(), highDeg: highDeg.slice(), required };
+  const halfOf = (frame: number) => (highDeg[frame]! - lowDeg[frame]!) / 2;
+  const halves = Float64Array.from([...required.keys()].filter((frame) => required[frame]).map(halfOf)).sort();
+  const usualDeg = halves[halves.length >> 1] ?? 0;
   for (let frame = 0; frame < required.length; frame++) {
     if (!required[frame]) continue;
-    const half = (highDeg[frame]! - lowDeg[frame]!) / 2;
-    const by = Math.max(half * share, Math.min(half, LAST_DIGITS_DEG));
+    const half = halfOf(frame);
+    const by = Math.max(Math.min(half, usualDeg) * share, Math.min(half, LAST_DIGITS_DEG));
     narrower.lowDeg[frame]! += by;
     narrower.highDeg[frame]! -= by;
   }
@@ -71,3 +75,12 @@ export function inset({ lowDeg, highDeg, required }: Tube, share: number): Tube 
 
 /** A line exactly on the edge of the tube would be sharp or soft by how its distance is rounded. */
 const LAST_DIGITS_DEG = 1e-7;
+
+/** As much room as a ring that turns at most so far a frame can keep: the share that is asked, or less. */
+export function insetInReach(tube: Tube, share: number, mostDeg: number): Tube {
+  for (const less of [1, 0.75, 0.5, 0.25, 0.1]) {
+    const narrower = inset(tube, share * less);
+    if (impossibleIn(narrower, mostDeg, 1) === null) return narrower;
+  }
+  return inset(tube, 0);
+}
