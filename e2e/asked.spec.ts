@@ -39,7 +39,7 @@ test('what is asked: soft on purpose, a key moment, may drift; each with its sha
 
   await page.getByRole('slider', { name: 'Maren must be sharp until' }).focus();
   await side.getByRole('radio', { name: 'soft', exact: true }).click();
-  await expect(heron.verdict).toContainText('Too sharp from 0.0 s: Maren blurs to');
+  await expect(heron.verdict).toContainText('Too sharp from 0.0 s: Maren is sharp, and a blur of 1 %');
   await side.getByRole('radio', { name: 'may drift' }).click();
   await expect(heron.verdict).not.toContainText('Too sharp');
   await expect(page.getByRole('button', { name: 'Undo: when Maren must be soft', exact: true })).toBeEnabled();

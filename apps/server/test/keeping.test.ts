@@ -2,7 +2,7 @@ import { existsSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ProductionView, ShotView } from '@still-heron/contract';
-import { checkPlan, evaluatePull, narrate } from '@still-heron/core';
+import { checkPlan, evaluatePull, layLine, LINE_WAYS, narrate } from '@still-heron/core';
 import { sql } from 'drizzle-orm';
 import { readConfig } from '../src/config';
 import { DATABASE } from '../src/database/database.module';
@@ -52,15 +52,31 @@ describe('the demo production', () => {
   test('is seeded once, and only into an empty database', async () => {
     const server = await startServer({ seedsDemo: true });
     const [production, ...others] = (await server.request.get('/api/productions')).body as ProductionView[];
-    expect(production).toMatchObject({ name: 'The Bell Foundry', shotCount: 6 });
+    expect(production).toMatchObject({ name: 'The Bell Foundry', shotCount: 7 });
     expect(others).toEqual([]);
     const shots = (await server.request.get(`/api/productions/${production!.id}/shots`)).body as ShotView[];
-    expect(shots.map(({ slate }) => slate)).toEqual(['4A', '4B', '9A', '9C', '12A', '12D']);
+    expect(shots.map(({ slate }) => slate)).toEqual(['4A', '4B', '9A', '9C', '12A', '12D', '14A']);
     await server.stop();
     const again = await startServer({ seedsDemo: true, dataFolder: server.folder });
     expect((await again.request.get('/api/productions')).body).toHaveLength(1);
     await again.stop();
     again.remove();
+  });
+
+  test('its lines can be laid every way, within what ring and hand can do', () => {
+    for (const { slate, plan } of demoShots())
+      for (const way of LINE_WAYS) {
+        const laid = layLine(plan, way);
+        const verdict = laid && evaluatePull(laid.plan);
+        if (verdict?.status !== 'judged') {
+          expect([slate, way, plan.line.moves.length]).toEqual([slate, 'as-racked', 0]);
+          continue;
+        }
+        expect(checkPlan(laid!.plan)).toEqual([]);
+        expect(verdict.moves.filter(({ grade }) => grade === 'beyond')).toEqual([]);
+        expect(verdict.fastest.handDegPerS).toBeLessThanOrEqual(verdict.fastest.limitDegPerS * (1 + 1e-6));
+        if (way === 'follow' && laid!.impossible === null) expect(verdict.sharpFrames).toBe(verdict.requiredFrames);
+      }
   });
 
   test('shows every outcome: sharp as planned, soft for a reason that is named, barely possible', () => {

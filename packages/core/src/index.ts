@@ -7,4 +7,5 @@ export * from './kit/index.js';
 export * from './floor/index.js';
 export * from './pull/index.js';
 export * from './verdict/index.js';
+export * from './stop/index.js';
 export * from './sheets/index.js';

@@ -8,6 +8,8 @@ import type { JudgedPull, MoveVerdict, PullVerdict, SoftSpan } from './pullVerdi
 export interface SentencePart {
   readonly tone: 'sharp' | 'soft' | 'edge' | 'plain';
   readonly text: string;
+  /** When that begins, where it is about a time */
+  readonly atS?: number;
 }
 
 export interface Narration {
@@ -86,7 +88,7 @@ function firstSoft(
   // all of it soft has been said
   const isAll = verdict.sharpFrames === 0 && others.length === 0;
   return [
-    ...(isAll ? [] : [{ tone: 'soft' as const, text: `Soft from ${formatTime(first.fromS)}:` }]),
+    ...(isAll ? [] : [{ tone: 'soft' as const, text: `Soft from ${formatTime(first.fromS)}:`, atS: first.fromS }]),
     { tone: 'plain', text: `${where}${why(first, verdict, plan, units)}.${again}` },
   ];
 }

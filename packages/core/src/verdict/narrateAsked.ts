@@ -13,6 +13,7 @@ export function keyMoments(verdict: JudgedPull, plan: ShotPlan): SentencePart[] 
     {
       tone: 'soft',
       text: keys.length === 1 ? `The key moment at ${times} is missed.` : `The key moments at ${times} are missed.`,
+      atS: keys[0]!.keyS!,
     },
   ];
 }
@@ -30,7 +31,7 @@ export function notSoftEnough({ tooSharp }: JudgedPull, plan: ShotPlan): Sentenc
       ? `a blur of ${first.askedPercent} % of the picture's width`
       : `${first.askedPercent} %`;
   return [
-    { tone: 'soft', text: `Too sharp from ${formatTime(first.fromS)}:` },
+    { tone: 'soft', text: `Too sharp from ${formatTime(first.fromS)}:`, atS: first.fromS },
     { tone: 'plain', text: `${is}, and ${asked} is asked.` },
   ];
 }

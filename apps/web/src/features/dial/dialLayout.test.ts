@@ -1,26 +1,7 @@
-import {
-  addRack,
-  addSubject,
-  changeMark,
-  changeRack,
-  evaluatePull,
-  type JudgedPull,
-  newPlan,
-  plainWheel,
-  type ShotPlan,
-} from '@still-heron/core';
+import { addSubject, changeMark, plainWheel } from '@still-heron/core';
 import { DIAL, dialLayout } from './dialLayout';
+import { judge, TWO_PEOPLE as two } from '../../twoPeople.fixture';
 
-const judge = (plan: ShotPlan) => evaluatePull(plan) as JudgedPull;
-const two = changeRack(
-  addRack(
-    addSubject(addSubject(newPlan(), { name: 'Old Tam', distanceMm: 2900 }), { name: 'Ines', distanceMm: 2050 }),
-    'mark-2',
-    4,
-  ),
-  'rack-1',
-  { startS: 4, durationS: 1 },
-);
 const angleOf = ({ x, y }: { x: number; y: number }) => (Math.atan2(x, -y) * 180) / Math.PI;
 
 test('the needle stands where the ring does, at the marks and between them; the sweep only while it turns', () => {

@@ -13,17 +13,16 @@ export function VerdictSentence({ judged, units }: Props) {
   const dispatch = useAppDispatch();
   if (!judged) return <p className="sentence">&nbsp;</p>;
   const { parts } = narrate(judged.verdict, judged.plan, units);
-  const firstSoftS = judged.verdict.status === 'judged' ? judged.verdict.softSpans[0]?.fromS : undefined;
   return (
     <p className="sentence" data-testid="verdict" role="status">
-      {parts.map(({ tone, text }) =>
-        tone === 'soft' && firstSoftS !== undefined ? (
+      {parts.map(({ tone, text, atS }) =>
+        tone === 'soft' && atS !== undefined ? (
           <button
             key={text}
             type="button"
             className="go-there tone-soft"
             title="Put the playhead there"
-            onClick={() => dispatch(playheadMoved(firstSoftS))}
+            onClick={() => dispatch(playheadMoved(atS))}
           >
             {text}{' '}
           </button>

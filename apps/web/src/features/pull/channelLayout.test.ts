@@ -1,31 +1,7 @@
-import {
-  addRack,
-  addStay,
-  addSubject,
-  changeMark,
-  changeRack,
-  evaluatePull,
-  type JudgedPull,
-  newPlan,
-  ringOf,
-  type ShotPlan,
-} from '@still-heron/core';
+import { addRack, addStay, addSubject, changeMark, changeRack, newPlan, ringOf, type ShotPlan } from '@still-heron/core';
 import { type ChannelInput, channelLayout } from './channelLayout';
+import { judge, TWO_PEOPLE as two } from '../../twoPeople.fixture';
 
-const two = changeRack(
-  addRack(
-    addSubject(addSubject(newPlan(), { name: 'Old Tam', distanceMm: 2900 }), { name: 'Ines', distanceMm: 2050 }),
-    'mark-2',
-    4,
-  ),
-  'rack-1',
-  {
-    startS: 4,
-    durationS: 1,
-  },
-);
-
-const judge = (plan: ShotPlan) => evaluatePull(plan) as JudgedPull;
 const lay = (plan: ShotPlan, changes: Partial<ChannelInput> = {}) =>
   channelLayout({ plan, verdict: judge(plan), axis: 'hand', units: 'metric', size: { width: 900, height: 560 }, ...changes });
 const pointsOf = (path: string) =>

@@ -1,9 +1,7 @@
 import {
-  addRack,
   addStay,
   addSubject,
   changeBeat,
-  changeRack,
   evaluatePull,
   findMends,
   type JudgedPull,
@@ -25,16 +23,7 @@ import { offeredPull } from './nextPull';
 import { snapped, snappedSpan, timesOf } from './snapTimes';
 import { choiceOf, targetChoices, targetOf } from './targetChoices';
 import { moved, zoomed } from './timeView';
-
-const two = changeRack(
-  addRack(
-    addSubject(addSubject(newPlan(), { name: 'Old Tam', distanceMm: 2900 }), { name: 'Ines', distanceMm: 2050 }),
-    'mark-2',
-    4,
-  ),
-  'rack-1',
-  { startS: 4, durationS: 1 },
-);
+import { TWO_PEOPLE as two } from '../../twoPeople.fixture';
 
 describe('snapping in time', () => {
   test('to what else happens, never to itself, and only near by on the screen', () => {

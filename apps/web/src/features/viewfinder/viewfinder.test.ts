@@ -1,30 +1,8 @@
-import {
-  addLandmark,
-  addRack,
-  addSubject,
-  changeRack,
-  changeSubject,
-  evaluatePull,
-  type JudgedPull,
-  newPlan,
-  pictureWidthMm,
-  type ShotPlan,
-  startFloor,
-} from '@still-heron/core';
+import { addLandmark, addSubject, changeSubject, pictureWidthMm, startFloor } from '@still-heron/core';
 import { discBlur, type Mask } from './discBlur';
 import { outlined } from './outlines';
 import { sceneAt } from './scene';
-
-const judge = (plan: ShotPlan) => evaluatePull(plan) as JudgedPull;
-const two = changeRack(
-  addRack(
-    addSubject(addSubject(newPlan(), { name: 'Old Tam', distanceMm: 2900 }), { name: 'Ines', distanceMm: 2050 }),
-    'mark-2',
-    4,
-  ),
-  'rack-1',
-  { startS: 4, durationS: 1 },
-);
+import { judge, TWO_PEOPLE as two } from '../../twoPeople.fixture';
 
 /** One bright point in the middle of a dark picture. */
 function point(size: number): Mask {

@@ -1,0 +1,14 @@
+import { addRack, addSubject, changeRack, evaluatePull, type JudgedPull, newPlan, type ShotPlan } from '@still-heron/core';
+
+/** For tests: two people who stand still at 2.90 m and 2.05 m, and a pull from one to the other from 4 to 5 s. */
+export const TWO_PEOPLE: ShotPlan = changeRack(
+  addRack(
+    addSubject(addSubject(newPlan(), { name: 'Old Tam', distanceMm: 2900 }), { name: 'Ines', distanceMm: 2050 }),
+    'mark-2',
+    4,
+  ),
+  'rack-1',
+  { startS: 4, durationS: 1 },
+);
+
+export const judge = (plan: ShotPlan) => evaluatePull(plan) as JudgedPull;

@@ -1,0 +1,166 @@
+import { type LensRing, ringOf } from '../kit/index.js';
+import {
+  beatFrames,
+  beatsNow,
+  type Easing,
+  focusLine,
+  keyFrameOf,
+  type LineTarget,
+  pictureWidthMm,
+  planCircleMm,
+  planDistances,
+  ringReach,
+  type ShotPlan,
+  zoneLensAt,
+} from '../pull/index.js';
+import { evaluatePull, type Missing } from '../verdict/index.js';
+import { pullErrors } from './errors.js';
+import { type ZoneTable, zoneTableOf } from './zoneTables.js';
+
+/** Where the line stands, or goes on, between two moves. */
+export interface PreparedSetting {
+  /** Frame by frame where it goes on with something; null where it stays */
+  readonly degs: Float64Array | null;
+  readonly stillDeg: number;
+  /** Of the mark it goes to: the distance, and how well that was measured; 0 where nothing was */
+  readonly mm: number;
+  readonly measureSigmaMm: number;
+}
+
+export interface PreparedMove {
+  readonly startS: number;
+  readonly durationS: number;
+  readonly easing: Easing;
+  readonly reactionS: number;
+  readonly cueSigmaS: number;
+  readonly ringSigmaDeg: number;
+}
+
+export interface PreparedSubject {
+  readonly distancesMm: Float64Array;
+  readonly markSigmaMm: number;
+  readonly timingSigmaS: number;
+}
+
+export interface PreparedBeat {
+  readonly beatId: string;
+  readonly subjectId: string;
+  readonly subject: number;
+  readonly isSoft: boolean;
+  readonly fromFrame: number;
+  readonly toFrame: number;
+  /** So many frames may be lost */
+  readonly mayLose: number;
+  /** -1 for none */
+  readonly keyFrame: number;
+  /** Whether its subject stands still all through it, and around it */
+  readonly isStill: boolean;
+  /** By frame, which of its tables holds; null where the lens stays as it is, and the first always does */
+  readonly tableAt: Uint16Array | null;
+  readonly tables: readonly ZoneTable[];
+}
+
+/** Everything that no draw changes. */
+export interface PreparedTakes {
+  readonly captureFps: number;
+  readonly frameCount: number;
+  readonly ring: LensRing;
+  readonly lowDeg: number;
+  readonly highDeg: number;
+  readonly nearest: (deg: number) => number;
+  readonly settings: readonly PreparedSetting[];
+  readonly moves: readonly PreparedMove[];
+  readonly subjects: readonly PreparedSubject[];
+  readonly beats: readonly PreparedBeat[];
+}
+
+/** Works out once what every take of a plan shares; or says what is still missing. */
+export function prepareTakes(plan: ShotPlan): PreparedTakes | { readonly missing: readonly Missing[] } {
+  const verdict = evaluatePull(plan);
+  if (verdict.status === 'incomplete') return { missing: verdict.missing };
+  const { captureFps, frameCount } = verdict;
+  const ring = ringOf(plan.optics.lens);
+  const reach = ringReach(plan);
+  const errors = pullErrors(plan, verdict.moves);
+  const targets = [plan.line.start!, ...plan.line.moves.map(({ target }) => target)];
+  const subjects = verdict.subjects.map(({ subjectId, distanceMm }): PreparedSubject => {
+    const { markSigmaMm, timingSigmaS } = plan.subjects.find(({ id }) => id === subjectId)!;
+    return { distancesMm: distanceMm, markSigmaMm, timingSigmaS };
+  });
+  const tables = tablesOf(plan, ring, frameCount);
+  const beats = beatsNow(plan)
+    .filter(({ kind, subjectId }) => kind !== 'drift' && verdict.subjects.some((one) => one.subjectId === subjectId))
+    .map((beat): PreparedBeat => {
+      const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
+      const subject = verdict.subjects.findIndex(({ subjectId }) => subjectId === beat.subjectId);
+      const { distancesMm, timingSigmaS } = subjects[subject]!;
+      const around = Math.ceil(SIGMAS_AROUND * timingSigmaS * captureFps) + 1;
+      return {
+        beatId: beat.id,
+        subjectId: beat.subjectId,
+        subject,
+        isSoft: beat.kind === 'soft',
+        fromFrame,
+        toFrame,
+        mayLose: Math.floor((toFrame - fromFrame) * (1 - beat.requiredShare) + 1e-9),
+        keyFrame: keyFrameOf(beat, captureFps, frameCount) ?? -1,
+        isStill: isLevel(distancesMm, fromFrame - around, toFrame + around),
+        ...tables(beat.kind === 'soft' ? (beat.blurPercent / 100) * pictureWidthMm(plan.optics) : planCircleMm(plan.optics)),
+      };
+    });
+  return {
+    captureFps,
+    frameCount,
+    ring,
+    lowDeg: reach.lowDeg,
+    highDeg: reach.highDeg,
+    nearest: (deg) => reach.nearest(deg),
+    settings: targets.map((target, index) => settingOf(plan, target, index, frameCount)),
+    moves: plan.line.moves.map(({ startS, durationS, easing }, index) => ({ startS, durationS, easing, ...errors[index]! })),
+    subjects,
+    beats,
+  };
+}
+
+/** Nobody is earlier or later than so many standard deviations: one in fifteen thousand would be. */
+const SIGMAS_AROUND = 4;
+
+function isLevel(values: Float64Array, from: number, to: number): boolean {
+  const first = Math.max(0, from);
+  for (let frame = first; frame < Math.min(values.length, to); frame++) if (values[frame] !== values[first]) return false;
+  return true;
+}
+
+function settingOf(plan: ShotPlan, target: LineTarget, index: number, frameCount: number): PreparedSetting {
+  const ring = ringOf(plan.optics.lens);
+  const alone = focusLine({ ...plan, line: { start: target, moves: [] } }, ring)!;
+  const isMoving = target.kind === 'subject' || target.kind === 'course';
+  const whole = focusLine(plan, ring)!;
+  // a blur is set for the lens as it is when the ring comes there
+  const stillDeg = index === 0 ? whole.start.ringDeg : whole.moves[index - 1]!.to.ringDeg;
+  const mark = target.kind === 'mark' ? plan.marks.find(({ id }) => id === target.markId)! : null;
+  const mm = mark ? planDistances(plan).markFocusMm.get(mark.id)! : Infinity;
+  return {
+    degs: isMoving ? Float64Array.from({ length: frameCount }, (_, frame) => alone.ringDegAt(frame / plan.captureFps)) : null,
+    stillDeg,
+    mm,
+    measureSigmaMm: mark && mm !== Infinity ? mark.uncertaintyMm : 0,
+  };
+}
+
+/** Tables of the zone for a blur that passes: one, or where stop or focal length are turned one for every state they go through. */
+function tablesOf(plan: ShotPlan, ring: LensRing, frameCount: number) {
+  const { optics, captureFps } = plan;
+  const lenses = Array.from({ length: frameCount }, (_, frame) => zoneLensAt(optics, frame / captureFps));
+  const keys = lenses.map(({ focalLengthMm, fNumber }) => `${focalLengthMm} ${fNumber}`);
+  const states = [...new Set(keys)];
+  const ends = [ring.angleAt(ring.closeFocusMm), ring.angleAt(ring.farthestMm)];
+  const [lowDeg, highDeg] = [Math.min(...ends), Math.max(...ends)];
+  const known = new Map<number, readonly ZoneTable[]>();
+  return (blurMm: number): Pick<PreparedBeat, 'tables' | 'tableAt'> => {
+    let tables = known.get(blurMm);
+    if (!tables)
+      known.set(blurMm, (tables = states.map((key) => zoneTableOf(ring, lenses[keys.indexOf(key)]!, blurMm, lowDeg, highDeg))));
+    return { tables, tableAt: states.length === 1 ? null : Uint16Array.from(keys, (key) => states.indexOf(key)) };
+  };
+}
