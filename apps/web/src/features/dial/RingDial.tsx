@@ -7,6 +7,7 @@ import {
   type UnitSystem,
   wheelDegOf,
 } from '@still-heron/core';
+import { useMemo } from 'react';
 import { currentColour } from '../../charts/currentColour';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { itemSelected } from '../shot/sessionSlice';
@@ -24,7 +25,10 @@ export function RingDial({ plan, verdict, units }: Props) {
   const dispatch = useAppDispatch();
   const timeS = useAppSelector((state) => state.session.timeS);
   const frame = Math.min(frameAtOrAfter(timeS, verdict.captureFps), verdict.frameCount - 1);
-  const { track, beyond, sweep, marks, ticks, needle } = dialLayout(plan, verdict, frame, units);
+  const { track, beyond, sweep, marks, ticks, needle } = useMemo(
+    () => dialLayout(plan, verdict, frame, units),
+    [plan, verdict, frame, units],
+  );
   const ringDeg = verdict.line.ringDeg[frame]!;
   const { stepDeg } = ringReach(plan);
   const figure = stepDeg === null ? `${Math.round(wheelDegOf(plan.wheel, ringDeg))}°` : String(Math.round(ringDeg / stepDeg));

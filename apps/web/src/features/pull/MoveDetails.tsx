@@ -12,7 +12,7 @@ import {
   targetName,
 } from '@still-heron/core';
 import { Button } from 'antd';
-import { useDeferredValue, useMemo } from 'react';
+import { useEffect, useState } from 'react';
 import { useAppDispatch } from '../../app/store';
 import { Choice } from '../../fields/Choice';
 import { NumberField } from '../../fields/NumberField';
@@ -147,10 +147,16 @@ function Cue({ move, name, onChange }: CueProps) {
   );
 }
 
+/** A hand that has not moved for so long is at rest. */
+const AT_REST_MS = 250;
+
 /** When the pull may start and how long it may last without losing more than must be lost: worked out when the hand is at rest. */
 function Timing({ move, plan }: { readonly move: Rack; readonly plan: ShotPlan }) {
-  const settled = useDeferredValue(plan);
-  const timing = useMemo(() => rackTiming(settled, move.id), [settled, move.id]);
+  const [timing, setTiming] = useState<ReturnType<typeof rackTiming>>(null);
+  useEffect(() => {
+    const timer = setTimeout(() => setTiming(rackTiming(plan, move.id)), AT_REST_MS);
+    return () => clearTimeout(timer);
+  }, [plan, move.id]);
   if (!timing) return null;
   const { earliestStartS, latestStartS, longestS, lostFrames } = timing;
   const when =

@@ -1,5 +1,5 @@
 import { addRack, removeBeat, removeRack, type ShotPlan } from '@still-heron/core';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useKeys } from '../../app/useKeys';
 import { axisChosen } from '../../app/preferences';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
@@ -8,7 +8,6 @@ import { editPlan, selectPlan } from '../shot/shotSlice';
 import { useUnits } from '../shot/useUnits';
 import { useVerdict } from '../shot/useVerdict';
 import { ChannelChart } from './ChannelChart';
-import { LayLine } from './LayLine';
 import { Mends } from './Mends';
 import { nextPull } from './nextPull';
 import { PullSide } from './PullSide';
@@ -19,6 +18,8 @@ import { useTimeViewKeys } from './useTimeView';
 import { usePlaying, usePlayKeys } from '../shot/usePlaying';
 import { VerdictSentence } from './VerdictSentence';
 import './pull.css';
+
+const LayLine = lazy(() => import('./LayLine').then((part) => ({ default: part.LayLine })));
 
 /** The focus line over time: typed marks, timed pulls, and in a sentence whether it will be sharp. */
 export function PullPage() {
@@ -38,7 +39,11 @@ export function PullPage() {
         <Mends plan={plan} units={units} />
         <PlanDoubts plan={plan} />
         <Transport plan={plan} isLaying={isLaying} onLay={() => setIsLaying(!isLaying)} />
-        {isLaying && <LayLine plan={plan} units={units} onDone={() => setIsLaying(false)} />}
+        {isLaying && (
+          <Suspense>
+            <LayLine plan={plan} units={units} onDone={() => setIsLaying(false)} />
+          </Suspense>
+        )}
         <ChannelChart plan={plan} verdict={verdict} units={units} />
       </div>
       <PullSide plan={plan} verdict={verdict} units={units} />

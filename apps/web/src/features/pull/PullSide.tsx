@@ -1,18 +1,21 @@
 import type { JudgedPull, ShotPlan, UnitSystem } from '@still-heron/core';
+import { lazy, Suspense } from 'react';
 import { useAppSelector } from '../../app/store';
 import { RingDial } from '../dial/RingDial';
 import { MarkOnFloor } from '../marks/MarkOnFloor';
 import { selectSession } from '../shot/sessionSlice';
-import { BeatDetails } from './BeatDetails';
 import { MarkDetails } from './MarkDetails';
 import { MarkList } from './MarkList';
-import { MoveDetails } from './MoveDetails';
 import { ShotManner } from './ShotManner';
 import { SomeoneForm } from './SomeoneForm';
 import { SubjectDetails } from './SubjectDetails';
 import { Viewfinder } from '../viewfinder/Viewfinder';
 import { WhileRolling } from './WhileRolling';
 import '../marks/marks.css';
+
+// what is selected is told of only once something is
+const BeatDetails = lazy(() => import('./BeatDetails').then((part) => ({ default: part.BeatDetails })));
+const MoveDetails = lazy(() => import('./MoveDetails').then((part) => ({ default: part.MoveDetails })));
 
 export interface SideProps {
   readonly plan: ShotPlan;
@@ -36,8 +39,10 @@ export function PullSide({ plan, verdict, units }: SideProps) {
           <RingDial plan={plan} verdict={verdict} units={units} />
         </section>
       )}
-      {move && <MoveDetails key={move.id} move={move} plan={plan} verdict={verdict} units={units} />}
-      {beat && <BeatDetails key={beat.id} beat={beat} plan={plan} verdict={verdict} />}
+      <Suspense>
+        {move && <MoveDetails key={move.id} move={move} plan={plan} verdict={verdict} units={units} />}
+        {beat && <BeatDetails key={beat.id} beat={beat} plan={plan} verdict={verdict} />}
+      </Suspense>
       {mark && (
         <section key={mark.id} aria-label={`Mark ${mark.letter}`}>
           <h2>Mark {mark.letter}</h2>

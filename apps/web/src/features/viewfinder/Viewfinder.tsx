@@ -1,14 +1,16 @@
 import { beatsNow, frameAtOrAfter, formatTime, type JudgedPull, type ShotPlan } from '@still-heron/core';
-import { useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { PALETTES } from '../../app/palette';
 import { outlinesSet } from '../../app/preferences';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { Explain } from '../../fields/Explain';
 import { drawScene } from './drawScene';
 import { outlined } from './outlines';
-import { OutlineFields } from './OutlineFields';
 import { sceneAt } from './scene';
 import './viewfinder.css';
+
+// brings a slider, which most never ask for
+const OutlineFields = lazy(() => import('./OutlineFields').then((part) => ({ default: part.OutlineFields })));
 
 interface Props {
   readonly plan: ShotPlan;
@@ -33,9 +35,13 @@ export function Viewfinder({ plan, verdict }: Props) {
   const worst = worstAt(plan, verdict, frame);
   const shownId = worst?.subjectId ?? verdict.subjects[0]!.subjectId;
   const scene = sceneAt(plan, verdict, frame, VIEW_PX, isMagnified ? { subjectId: shownId, times: MAGNIFIED } : null);
+  const drawn = useRef('');
   useEffect(() => {
     const context = canvas.current?.getContext('2d', { willReadFrequently: true });
-    if (!context) return;
+    // while something elsewhere is dragged the picture mostly stays as it is
+    const now = JSON.stringify([scene, light, outlines]);
+    if (!context || drawn.current === now) return;
+    drawn.current = now;
     const { shoal, currents, edge, mist } = PALETTES[light];
     drawScene(context, scene, shoal, [...currents, edge]);
     if (outlines.isOn) drawOutlines(context, scene, outlines, light === 'dusk' ? mist : '#ffffff');
@@ -80,7 +86,11 @@ export function Viewfinder({ plan, verdict }: Props) {
           Outlines
         </button>
       </figcaption>
-      {outlines.isOn && <OutlineFields />}
+      {outlines.isOn && (
+        <Suspense>
+          <OutlineFields />
+        </Suspense>
+      )}
     </figure>
   );
 }

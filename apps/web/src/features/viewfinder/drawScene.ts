@@ -10,9 +10,9 @@ interface Layer {
 /** Blurred beyond so many pixels, a mask is worked on at half its size, and beyond twice that at a quarter: nobody sees the difference. */
 const HALVED_FROM_PX = 9;
 
-/** Masks that were drawn last: someone who stands still in a hold is drawn once. */
+/** Parts that were drawn last: someone who stands still in a hold is drawn once. */
 const MOST_KEPT = 60;
-const kept = new Map<string, ImageData>();
+const kept = new Map<string, HTMLCanvasElement>();
 
 /** Draws a scene from the farthest to the nearest, each part blurred by its disc. */
 export function drawScene(context: CanvasRenderingContext2D, scene: Scene, ground: string, colours: readonly string[]): void {
@@ -27,15 +27,13 @@ export function drawScene(context: CanvasRenderingContext2D, scene: Scene, groun
     for (const [index, layer] of layersOf(figure, colour).entries()) {
       const factor = figure.blurPx > 2 * HALVED_FROM_PX ? 4 : figure.blurPx > HALVED_FROM_PX ? 2 : 1;
       const size = { width: Math.ceil(width / factor), height: Math.ceil(height / factor) };
-      const image = imageOf(figure, layer, index, size, factor, height);
-      const part = canvasOf(size);
-      part.getContext('2d')!.putImageData(image, 0, 0);
+      const part = partOf(figure, layer, index, size, factor, height);
       context.drawImage(part, 0, 0, size.width * factor, size.height * factor);
     }
   }
 }
 
-function imageOf(figure: SceneFigure, layer: Layer, index: number, size: Size, factor: number, height: number): ImageData {
+function partOf(figure: SceneFigure, layer: Layer, index: number, size: Size, factor: number, height: number): HTMLCanvasElement {
   const { shape, x, y, scale, blurPx, widthMm, heightMm } = figure;
   const key = [shape, index, x, y, scale, blurPx, widthMm, heightMm, ...layer.colour, size.width, size.height]
     .map((value) => (typeof value === 'number' ? value.toFixed(2) : value))
@@ -55,8 +53,10 @@ function imageOf(figure: SceneFigure, layer: Layer, index: number, size: Size, f
     image.data[4 * k + 3] = 255 * mask.alpha[k]!;
   }
   if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value!);
-  kept.set(key, image);
-  return image;
+  context.setTransform(1, 0, 0, 1, 0, 0);
+  context.putImageData(image, 0, 0);
+  kept.set(key, sharp);
+  return sharp;
 }
 
 interface Size {
