@@ -1,7 +1,6 @@
 import type { JudgedPull, ShotPlan, UnitSystem } from '@still-heron/core';
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useDeferredValue, useMemo } from 'react';
 import { useAppSelector } from '../../app/store';
-import { RingDial } from '../dial/RingDial';
 import { MarkOnFloor } from '../marks/MarkOnFloor';
 import { selectSession } from '../shot/sessionSlice';
 import { MarkDetails } from './MarkDetails';
@@ -9,10 +8,12 @@ import { MarkList } from './MarkList';
 import { ShotManner } from './ShotManner';
 import { SomeoneForm } from './SomeoneForm';
 import { SubjectDetails } from './SubjectDetails';
-import { Viewfinder } from '../viewfinder/Viewfinder';
 import { WhileRolling } from './WhileRolling';
 import '../marks/marks.css';
 
+// the line can be worked on before the picture and the ring are there
+const Viewfinder = lazy(() => import('../viewfinder/Viewfinder').then((part) => ({ default: part.Viewfinder })));
+const RingDial = lazy(() => import('../dial/RingDial').then((part) => ({ default: part.RingDial })));
 // what is selected is told of only once something is
 const BeatDetails = lazy(() => import('./BeatDetails').then((part) => ({ default: part.BeatDetails })));
 const MoveDetails = lazy(() => import('./MoveDetails').then((part) => ({ default: part.MoveDetails })));
@@ -31,12 +32,16 @@ export function PullSide({ plan, verdict, units }: SideProps) {
   const mark = selection?.kind === 'mark' ? plan.marks.find(({ id }) => id === selection.id) : undefined;
   const ownerId = mark ? mark.subjectId : selection?.kind === 'subject' ? selection.id : undefined;
   const subject = plan.subjects.find(({ id }) => id === ownerId);
+  // while something is dragged the chart comes first, and these follow when there is time
+  const shown = useDeferredValue(useMemo(() => ({ plan, verdict }), [plan, verdict]));
   return (
     <aside className="side pull-side" aria-label="Marks, and what is selected">
-      {verdict && (
+      {shown.verdict && (
         <section className="at-playhead" aria-label="At the playhead">
-          <Viewfinder plan={plan} verdict={verdict} />
-          <RingDial plan={plan} verdict={verdict} units={units} />
+          <Suspense>
+            <Viewfinder plan={shown.plan} verdict={shown.verdict} />
+            <RingDial plan={shown.plan} verdict={shown.verdict} units={units} />
+          </Suspense>
         </section>
       )}
       <Suspense>
