@@ -56,7 +56,7 @@ export function drawnShot() {
 }
 
 /** Three people, one of them walking, and four pulls over twelve seconds at 24 fps. */
-function shortShot() {
+export function shortShot() {
   let plan = setDuration({ ...newPlan(), captureFps: 24 }, 12);
   const people = [
     ['Old Tam', 2900],

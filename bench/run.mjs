@@ -1,6 +1,7 @@
 import { benchEvaluate } from './evaluate.mjs';
 import { benchFloor } from './floor.mjs';
 import { benchKit, benchTable } from './kit.mjs';
+import { benchKeepRate } from './keepRate.mjs';
 import { benchOptimiser } from './optimiser.mjs';
 import { benchPage } from './page.mjs';
 import { benchSave, startServer } from './server.mjs';
@@ -11,6 +12,7 @@ try {
   const results = [
     ...benchEvaluate(),
     await benchOptimiser(),
+    benchKeepRate(),
     benchTable(),
     await benchSave(server.address),
     ...(await benchPage(server.address)),

@@ -50,13 +50,13 @@ export function describeGiven(value: unknown): string {
  * @throws {CoreError} `not-a-number`, `out-of-range`
  */
 export function assertInRange(path: string, value: number, range: { min?: number; above?: number; max?: number }): void {
-  const need = describeRange(range);
+  // said only when it is needed: this is asked millions of times a second
   if (typeof value !== 'number' || !Number.isFinite(value)) {
-    throw new CoreError({ code: 'not-a-number', path, message: `got ${describeGiven(value)}`, need });
+    throw new CoreError({ code: 'not-a-number', path, message: `got ${describeGiven(value)}`, need: describeRange(range) });
   }
   const tooLow = range.above !== undefined ? value <= range.above : value < (range.min ?? -Infinity);
   if (tooLow || value > (range.max ?? Infinity)) {
-    throw new CoreError({ code: 'out-of-range', path, message: `got ${value}`, need });
+    throw new CoreError({ code: 'out-of-range', path, message: `got ${value}`, need: describeRange(range) });
   }
 }
 

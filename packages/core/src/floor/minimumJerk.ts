@@ -13,7 +13,7 @@ export function minimumJerk(progress: number): number {
   if (Number.isNaN(progress)) throw new CoreError({ code: 'not-a-number', path: 'progress', message: 'got NaN', need: '0 to 1' });
   if (progress <= 0) return 0;
   if (progress >= 1) return 1;
-  return progress ** 3 * (10 + progress * (6 * progress - 15));
+  return progress * progress * progress * (10 + progress * (6 * progress - 15));
 }
 
 /** Peak of the speed of a minimum-jerk move over its mean speed: 30 τ² (1-τ)² at τ = 1/2. */

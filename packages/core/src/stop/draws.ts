@@ -1,44 +1,40 @@
-/** Normally distributed numbers for one take after another: what a take draws depends on the seed and its number alone, so that takes can be shared out among workers and come out the same. */
-export interface Draws {
-  /** Begins a take */
-  startTake(take: number): void;
-  /** One standard normal number */
-  normal(): number;
-}
-
 /**
- * @param seed - a whole number; its lower 32 bits count
+ * Standard normal numbers of a take. They depend on the seed and the take's number alone, so that takes can be shared out among workers and come out the same.
+ *
+ * @param seed, take - whole numbers; their lower 32 bits count
+ * @param out - is filled, in place
  * Source: the generator is xoshiro128** of Blackman and Vigna, SCRAMBLED LINEAR PSEUDORANDOM NUMBER GENERATORS, 2021, its state spread from seed and take by the finaliser of MurmurHash3.
  */
-export function drawsFrom(seed: number): Draws {
-  const state = new Int32Array(4);
-  const spread = (value: number): number => {
-    let x = value | 0;
-    x = Math.imul(x ^ (x >>> 16), 0x85ebca6b);
-    x = Math.imul(x ^ (x >>> 13), 0xc2b2ae35);
-    return x ^ (x >>> 16);
-  };
-  return {
-    startTake(take) {
-      for (let k = 0; k < 4; k++)
-        state[k] = spread(spread((seed | 0) + Math.imul(k + 1, 0x9e3779b9)) ^ Math.imul(take + 1, 0x6a09e667 + 2 * k));
-      // a state of nothing but zeros would stay so
-      if ((state[0]! | state[1]! | state[2]! | state[3]!) === 0) state[0] = 1;
-    },
-    normal() {
-      const s1 = state[1]!;
-      const scrambled = Math.imul(s1, 5);
-      const result = Math.imul((scrambled << 7) | (scrambled >>> 25), 9);
-      const shifted = s1 << 9;
-      state[2]! ^= state[0]!;
-      state[3]! ^= s1;
-      state[1]! ^= state[2]!;
-      state[0]! ^= state[3]!;
-      state[2]! ^= shifted;
-      state[3] = (state[3]! << 11) | (state[3]! >>> 21);
-      return normalQuantile(((result >>> 0) + 0.5) / 4294967296);
-    },
-  };
+export function drawInPlace(seed: number, take: number, out: Float64Array): void {
+  let s0 = stateOf(seed, take, 0);
+  let s1 = stateOf(seed, take, 1);
+  let s2 = stateOf(seed, take, 2);
+  let s3 = stateOf(seed, take, 3);
+  // a state of nothing but zeros would stay so
+  if ((s0 | s1 | s2 | s3) === 0) s0 = 1;
+  for (let k = 0; k < out.length; k++) {
+    const scrambled = Math.imul(s1, 5);
+    const result = Math.imul((scrambled << 7) | (scrambled >>> 25), 9);
+    const shifted = s1 << 9;
+    s2 ^= s0;
+    s3 ^= s1;
+    s1 ^= s2;
+    s0 ^= s3;
+    s2 ^= shifted;
+    s3 = (s3 << 11) | (s3 >>> 21);
+    out[k] = normalQuantile(((result >>> 0) + 0.5) / 4294967296);
+  }
+}
+
+function stateOf(seed: number, take: number, k: number): number {
+  return spread(spread((seed | 0) + Math.imul(k + 1, 0x9e3779b9)) ^ Math.imul(take + 1, 0x6a09e667 + 2 * k));
+}
+
+function spread(value: number): number {
+  let x = value | 0;
+  x = Math.imul(x ^ (x >>> 16), 0x85ebca6b);
+  x = Math.imul(x ^ (x >>> 13), 0xc2b2ae35);
+  return x ^ (x >>> 16);
 }
 
 /** Where the middle of the distribution ends and its tails begin. */

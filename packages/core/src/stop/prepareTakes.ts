@@ -15,7 +15,7 @@ import {
 } from '../pull/index.js';
 import { evaluatePull, type Missing } from '../verdict/index.js';
 import { pullErrors } from './errors.js';
-import { type ZoneTable, zoneTableOf } from './zoneTables.js';
+import { type AngleTable, angleTableOf, type ZoneTable, zoneTableOf } from './zoneTables.js';
 
 /** Where the line stands, or goes on, between two moves. */
 export interface PreparedSetting {
@@ -64,10 +64,12 @@ export interface PreparedBeat {
 export interface PreparedTakes {
   readonly captureFps: number;
   readonly frameCount: number;
-  readonly ring: LensRing;
+  /** What a mark that is measured wrongly is set to */
+  readonly angles: AngleTable;
   readonly lowDeg: number;
   readonly highDeg: number;
-  readonly nearest: (deg: number) => number;
+  /** null for a ring that stands anywhere */
+  readonly stepDeg: number | null;
   readonly settings: readonly PreparedSetting[];
   readonly moves: readonly PreparedMove[];
   readonly subjects: readonly PreparedSubject[];
@@ -111,10 +113,10 @@ export function prepareTakes(plan: ShotPlan): PreparedTakes | { readonly missing
   return {
     captureFps,
     frameCount,
-    ring,
+    angles: angleTableOf(ring),
     lowDeg: reach.lowDeg,
     highDeg: reach.highDeg,
-    nearest: (deg) => reach.nearest(deg),
+    stepDeg: reach.stepDeg,
     settings: targets.map((target, index) => settingOf(plan, target, index, frameCount)),
     moves: plan.line.moves.map(({ startS, durationS, easing }, index) => ({ startS, durationS, easing, ...errors[index]! })),
     subjects,

@@ -1,8 +1,7 @@
-import { withinReach } from '../kit/index.js';
 import { eased } from '../pull/index.js';
-import { drawsFrom } from './draws.js';
+import { drawInPlace } from './draws.js';
 import type { PreparedBeat, PreparedTakes } from './prepareTakes.js';
-import { isWithin } from './zoneTables.js';
+import { ENTRIES } from './zoneTables.js';
 
 /** What came of some takes, as counts: those of several runs add up to that of all of them, in whatever order. */
 export interface TakeCounts {
@@ -17,7 +16,7 @@ export interface TakeCounts {
 /**
  * Takes of a prepared plan, from one number on. Every take draws anew how far each person misses and how late they are, how each mark was measured, when each pull starts and where it lands.
  *
- * @param countOnly - leaves a take as soon as it is lost: then only \`takes\` and \`kept\` are counted
+ * @param countOnly - leaves a take as soon as it is lost: then only `takes` and `kept` are counted
  */
 export function runTakes(prepared: PreparedTakes, seed: number, firstTake: number, takes: number, countOnly = false): TakeCounts {
   const { beats, frameCount } = prepared;
@@ -57,52 +56,77 @@ export function mergedCounts(runs: readonly TakeCounts[]): TakeCounts {
 
 /** Nearer than this nobody stands, however far they miss. */
 const NEAREST_MM = 1;
+/** Rounding at the very edge of the zone is forgiven. */
+const LOOSE = 1 + 1e-9;
+/** Numbers a setting draws: how its mark was measured, where the ring lands, when its move starts. */
+const PER_SETTING = 3;
 
-/** The state of one take at a time, drawn anew for each: what the loops below read is kept in typed arrays, because a take has only microseconds. */
+/**
+ * The state of one take at a time, drawn anew for each. A take has ten microseconds: what its loops read lies in typed arrays, the tables are read where they are needed, and a stretch in which nothing changes
+ * is asked once. In short, by frame: `isWithin(zone of the ring's angle, 1 / (where they are + how far they miss))`.
+ */
 function oneTake(prepared: PreparedTakes, seed: number) {
-  const { captureFps, frameCount, ring, lowDeg, highDeg, nearest, settings, moves, subjects } = prepared;
-  const draws = drawsFrom(seed);
-  const missMm = new Float64Array(subjects.length);
-  const lateFrames = new Float64Array(subjects.length);
-  const offDeg = new Float64Array(settings.length);
-  const stillDeg = new Float64Array(settings.length);
+  const { captureFps, frameCount, angles, lowDeg, highDeg, stepDeg, settings, moves, subjects } = prepared;
+  const [settingCount, subjectCount] = [settings.length, subjects.length];
+  const draws = new Float64Array(2 * subjectCount + PER_SETTING * settingCount);
+  const column = <T>(items: readonly T[], of: (item: T) => number) => Float64Array.from(items, of);
+  const markSigmaMm = column(subjects, (one) => one.markSigmaMm);
+  const timingSigmaFrames = column(subjects, (one) => one.timingSigmaS * captureFps);
+  const goingOn = settings.map(({ degs }) => degs);
+  const easings = moves.map(({ easing }) => easing);
+  const plannedDeg = column(settings, (one) => one.stillDeg);
+  const settingMm = column(settings, (one) => one.mm);
+  const measureSigmaMm = column(settings, (one) => one.measureSigmaMm);
+  const plannedStartS = column(moves, (one) => one.startS + one.reactionS);
+  const durationS = column(moves, (one) => one.durationS);
+  const cueSigmaS = column(moves, (one) => one.cueSigmaS);
+  const ringSigmaDeg = column(moves, (one) => one.ringSigmaDeg);
+  const missMm = new Float64Array(subjectCount);
+  const lateFrames = new Float64Array(subjectCount);
+  const offDeg = new Float64Array(settingCount);
+  const stillDeg = new Float64Array(settingCount);
   const startS = new Float64Array(moves.length);
   const fromDeg = new Float64Array(moves.length);
-  const endFrame = new Int32Array(moves.length);
   const startFrame = new Int32Array(moves.length);
+  const endFrame = new Int32Array(moves.length);
+
   const clamp = (deg: number) => (deg < lowDeg ? lowDeg : deg > highDeg ? highDeg : deg);
 
-  const settingDeg = (setting: number, frame: number): number => {
-    const { degs } = settings[setting]!;
-    return degs === null
-      ? stillDeg[setting]!
-      : clamp(degs[frame < 0 ? 0 : frame >= frameCount ? frameCount - 1 : frame]! + offDeg[setting]!);
-  };
+  function settingDeg(setting: number, frame: number): number {
+    const degs = goingOn[setting] ?? null;
+    if (degs === null) return stillDeg[setting]!;
+    return clamp(degs[frame < 0 ? 0 : frame >= frameCount ? frameCount - 1 : frame]! + offDeg[setting]!);
+  }
+
+  /** What the ring is set to for a distance as it was measured. */
+  function setDeg(mm: number): number {
+    const at = Math.min(angles.perPerMm / Math.max(mm, NEAREST_MM), ENTRIES);
+    const entry = Math.min(at | 0, ENTRIES - 1);
+    const deg = angles.degs[entry]! + (at - entry) * (angles.degs[entry + 1]! - angles.degs[entry]!);
+    return stepDeg === null ? deg : lowDeg + Math.round((deg - lowDeg) / stepDeg) * stepDeg;
+  }
 
   function draw(take: number): void {
-    draws.startTake(take);
-    for (let k = 0; k < subjects.length; k++) {
-      missMm[k] = draws.normal() * subjects[k]!.markSigmaMm;
-      lateFrames[k] = draws.normal() * subjects[k]!.timingSigmaS * captureFps;
+    drawInPlace(seed, take, draws);
+    let at = 0;
+    for (let k = 0; k < subjectCount; k++) {
+      missMm[k] = draws[at++]! * markSigmaMm[k]!;
+      lateFrames[k] = draws[at++]! * timingSigmaFrames[k]!;
     }
     let freeS = -Infinity;
-    for (let k = 0; k < settings.length; k++) {
-      const { mm, measureSigmaMm, stillDeg: plannedDeg } = settings[k]!;
-      const measured = draws.normal();
-      const landed = draws.normal();
-      const started = draws.normal();
-      offDeg[k] = k === 0 ? 0 : landed * moves[k - 1]!.ringSigmaDeg;
-      const setDeg =
-        measureSigmaMm === 0
-          ? plannedDeg
-          : nearest(ring.angleAt(withinReach(ring, Math.max(mm + measured * measureSigmaMm, NEAREST_MM))));
-      stillDeg[k] = clamp(setDeg + offDeg[k]!);
+    for (let k = 0; k < settingCount; k++) {
+      const measured = draws[at++]!;
+      const landed = draws[at++]!;
+      const started = draws[at++]!;
+      const sigmaMm = measureSigmaMm[k]!;
+      offDeg[k] = k === 0 ? 0 : landed * ringSigmaDeg[k - 1]!;
+      stillDeg[k] = clamp((sigmaMm === 0 ? plannedDeg[k]! : clamp(setDeg(settingMm[k]! + measured * sigmaMm))) + offDeg[k]!);
       if (k === 0) continue;
-      const move = moves[k - 1]!;
       // a hand that is late with one pull begins the next when it has landed
-      startS[k - 1] = Math.max(move.startS + move.reactionS + started * move.cueSigmaS, freeS);
-      freeS = startS[k - 1]! + move.durationS;
-      startFrame[k - 1] = Math.max(0, Math.ceil(startS[k - 1]! * captureFps - 1e-6));
+      const beginsS = Math.max(plannedStartS[k - 1]! + started * cueSigmaS[k - 1]!, freeS);
+      startS[k - 1] = beginsS;
+      freeS = beginsS + durationS[k - 1]!;
+      startFrame[k - 1] = Math.max(0, Math.ceil(beginsS * captureFps - 1e-6));
       endFrame[k - 1] = Math.max(0, Math.ceil(freeS * captureFps - 1e-6));
       fromDeg[k - 1] = settingDeg(k - 1, startFrame[k - 1]!);
     }
@@ -110,55 +134,58 @@ function oneTake(prepared: PreparedTakes, seed: number) {
 
   /** Whether a beat is kept, counting the frames it loses up to what it may; all of them where they are wanted by frame. */
   function keeps(beat: PreparedBeat, countOnly: boolean, take: number, lostIn: Int32Array): boolean {
+    const { toFrame, mayLose, keyFrame, isStill, isSoft, tableAt } = beat;
     let lost = 0;
     let isKeyLost = false;
     let frame = beat.fromFrame;
-    const lose = (from: number, to: number) => {
-      lost += to - from;
-      if (beat.keyFrame >= from && beat.keyFrame < to) isKeyLost = true;
-      if (!countOnly && !beat.isSoft) lostIn.fill(take, from, to);
-    };
-    const isLost = () => countOnly && (lost > beat.mayLose || isKeyLost);
-    for (let setting = 0; setting < settings.length && frame < beat.toFrame; setting++) {
+    for (let setting = 0; setting < settingCount && frame < toFrame; setting++) {
       // turning into the setting, then standing at it, up to where the next turn begins
-      if (setting > 0) {
-        const turnTo = Math.min(endFrame[setting - 1]!, beat.toFrame);
-        for (; frame < turnTo; frame++) {
-          if (!isAsAsked(beat, turningDeg(setting, frame), frame)) lose(frame, frame + 1);
-          if (isLost()) return false;
+      const turnTo = setting === 0 ? frame : Math.min(endFrame[setting - 1]!, toFrame);
+      const standsTo = setting < settingCount - 1 ? Math.min(startFrame[setting]!, toFrame) : toFrame;
+      while (frame < turnTo || frame < standsTo) {
+        const isTurning = frame < turnTo;
+        const isLevel = !isTurning && isStill && tableAt === null && goingOn[setting] === null;
+        const next = isLevel ? standsTo : frame + 1;
+        const deg = isTurning ? turningDeg(setting, frame) : settingDeg(setting, frame);
+        if (isWithinZone(beat, deg, frame) === isSoft) {
+          lost += next - frame;
+          if (keyFrame >= frame && keyFrame < next) isKeyLost = true;
+          if (countOnly) {
+            if (lost > mayLose || isKeyLost) return false;
+          } else if (!isSoft) lostIn.fill(take, frame, next);
         }
+        frame = next;
       }
-      const standsTo = setting < moves.length ? Math.min(startFrame[setting]!, beat.toFrame) : beat.toFrame;
-      if (frame >= standsTo) continue;
-      if (beat.isStill && beat.tableAt === null && settings[setting]!.degs === null) {
-        if (!isAsAsked(beat, stillDeg[setting]!, frame)) lose(frame, standsTo);
-        frame = standsTo;
-      } else
-        for (; frame < standsTo && !isLost(); frame++)
-          if (!isAsAsked(beat, settingDeg(setting, frame), frame)) lose(frame, frame + 1);
-      if (isLost()) return false;
     }
-    return lost <= beat.mayLose && !isKeyLost;
+    return lost <= mayLose && !isKeyLost;
   }
 
   function turningDeg(setting: number, frame: number): number {
-    const { durationS, easing } = moves[setting - 1]!;
-    const share = eased(easing, (frame / captureFps - startS[setting - 1]!) / durationS);
+    const share = eased(easings[setting - 1]!, (frame / captureFps - startS[setting - 1]!) / durationS[setting - 1]!);
     return fromDeg[setting - 1]! + (settingDeg(setting, frame) - fromDeg[setting - 1]!) * share;
   }
 
-  function isAsAsked(beat: PreparedBeat, ringDeg: number, frame: number): boolean {
-    const table = beat.tables[beat.tableAt === null ? 0 : beat.tableAt[frame]!]!;
-    const { distancesMm } = subjects[beat.subject]!;
+  function isWithinZone(beat: PreparedBeat, ringDeg: number, frame: number): boolean {
+    const { subject, isStill, tables, tableAt } = beat;
+    const { distancesMm } = subjects[subject]!;
     let mm: number;
-    if (beat.isStill) mm = distancesMm[frame]!;
+    if (isStill) mm = distancesMm[frame]!;
     else {
-      const at = Math.min(Math.max(frame - lateFrames[beat.subject]!, 0), frameCount - 1);
+      const at = Math.min(Math.max(frame - lateFrames[subject]!, 0), frameCount - 1);
       const before = Math.min(at | 0, frameCount - 2);
       mm = distancesMm[before]! + (at - before) * (distancesMm[before + 1]! - distancesMm[before]!);
     }
-    mm += missMm[beat.subject]!;
-    return isWithin(table, ringDeg, mm < NEAREST_MM ? 1 / NEAREST_MM : 1 / mm) !== beat.isSoft;
+    mm += missMm[subject]!;
+    const perMm = mm < NEAREST_MM ? 1 / NEAREST_MM : 1 / mm;
+    const table = tables[tableAt === null ? 0 : tableAt[frame]!]!;
+    const { near, far } = table;
+    const at = Math.min(Math.max((ringDeg - table.lowDeg) * table.perDeg, 0), ENTRIES);
+    const entry = Math.min(at | 0, ENTRIES - 1);
+    const share = at - entry;
+    return (
+      perMm <= (near[entry]! + share * (near[entry + 1]! - near[entry]!)) * LOOSE &&
+      perMm >= (far[entry]! + share * (far[entry + 1]! - far[entry]!)) / LOOSE
+    );
   }
 
   return { draw, keeps };

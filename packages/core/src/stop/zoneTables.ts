@@ -1,8 +1,8 @@
-import type { LensRing } from '../kit/index.js';
+import { type LensRing, withinReach } from '../kit/index.js';
 import { conjugates, type ZoneLens, zoneLimits } from '../optics/index.js';
 
-/** Entries of a table, evenly in ring angle from one end of the ring to the other. */
-const ENTRIES = 2048;
+/** Entries of a table, evenly from one end of the ring to the other. */
+export const ENTRIES = 2048;
 
 /**
  * The zone by ring angle, worked out once: as one over distance, in which both limits run almost straight, so that between two entries the straight line is as good as the formula. Sharp is
@@ -35,15 +35,18 @@ export function zoneTableOf(ring: LensRing, lens: ZoneLens, blurMm: number, lowD
   return { lowDeg, perDeg: 1 / stepDeg, near, far };
 }
 
-/** Whether a subject is within the zone of a ring angle. */
-export function isWithin({ lowDeg, perDeg, near, far }: ZoneTable, ringDeg: number, perMm: number): boolean {
-  const at = Math.min(Math.max((ringDeg - lowDeg) * perDeg, 0), ENTRIES);
-  const entry = Math.min(at | 0, ENTRIES - 1);
-  const share = at - entry;
-  const nearPerMm = near[entry]! + share * (near[entry + 1]! - near[entry]!);
-  const farPerMm = far[entry]! + share * (far[entry + 1]! - far[entry]!);
-  return perMm <= nearPerMm * LOOSE && perMm >= farPerMm / LOOSE;
+/** Ring angles by one over distance, evenly from infinity to the closest the ring goes: in which they, too, run almost straight. */
+export interface AngleTable {
+  /** Entries for one 1/mm */
+  readonly perPerMm: number;
+  /** Of length `ENTRIES + 1` */
+  readonly degs: Float64Array;
 }
 
-/** Rounding at the very edge is forgiven. */
-const LOOSE = 1 + 1e-9;
+export function angleTableOf(ring: LensRing): AngleTable {
+  const stepPerMm = 1 / ring.closeFocusMm / ENTRIES;
+  const degs = Float64Array.from({ length: ENTRIES + 1 }, (_, entry) =>
+    ring.angleAt(withinReach(ring, entry === 0 ? Infinity : Math.max(1 / (entry * stepPerMm), ring.closeFocusMm))),
+  );
+  return { perPerMm: 1 / stepPerMm, degs };
+}

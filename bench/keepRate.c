@@ -1,0 +1,204 @@
+/*
+ * The same takes as packages/core/src/stop/runTakes.ts, counted only, in C: what the core's loop is held against. Reads what no draw changes as doubles from the file it is given
+ * (written by keepRate.mjs, which has their order) and prints how many takes are kept and how long that took, in ms, the quickest of several runs.
+ *
+ * A plain shot: a ring that stands anywhere, settings that stay, moves eased at both ends, a lens that is not turned.
+ */
+#include <math.h>
+#include <stdint.h>
+#include <stdio.h>
+#include <stdlib.h>
+#include <time.h>
+
+#define MOST 16
+#define ENTRIES 2048
+#define LOOSE (1 + 1e-9)
+
+typedef struct { double stillDeg, mm, sigmaMm; } Setting;
+typedef struct { double startS, durationS, reactionS, cueSigmaS, ringSigmaDeg; } Move;
+typedef struct { double markSigmaMm, timingSigmaS; const double *mm; } Subject;
+typedef struct { int subject, isSoft, from, to, mayLose, key, isStill; } Beat;
+
+static double fps, lowDeg, highDeg, anglesPerPerMm, tableLowDeg, tablePerDeg;
+static int frames, settingCount, subjectCount, beatCount;
+static Setting settings[MOST];
+static Move moves[MOST];
+static Subject subjects[MOST];
+static Beat beats[MOST];
+static const double *angleDegs, *nearPerMm, *farPerMm;
+
+static uint32_t state[4];
+
+static uint32_t spread(uint32_t x) {
+  x = (x ^ (x >> 16)) * 0x85ebca6bu;
+  x = (x ^ (x >> 13)) * 0xc2b2ae35u;
+  return x ^ (x >> 16);
+}
+
+static void startTake(uint32_t seed, uint32_t take) {
+  for (uint32_t k = 0; k < 4; k++) state[k] = spread(spread(seed + (k + 1) * 0x9e3779b9u) ^ (take + 1) * (0x6a09e667u + 2 * k));
+  if ((state[0] | state[1] | state[2] | state[3]) == 0) state[0] = 1;
+}
+
+static double tail(double q) {
+  double above = ((((-0.007784894002430293 * q - 0.3223964580411365) * q - 2.400758277161838) * q - 2.549732539343734) * q + 4.374664141464968) * q + 2.938163982698783;
+  double below = (((0.007784695709041462 * q + 0.3224671290700398) * q + 2.445134137142996) * q + 3.754408661907416) * q + 1;
+  return above / below;
+}
+
+static double normal(void) {
+  uint32_t scrambled = state[1] * 5u;
+  uint32_t result = ((scrambled << 7) | (scrambled >> 25)) * 9u;
+  uint32_t shifted = state[1] << 9;
+  state[2] ^= state[0];
+  state[3] ^= state[1];
+  state[1] ^= state[2];
+  state[0] ^= state[3];
+  state[2] ^= shifted;
+  state[3] = (state[3] << 11) | (state[3] >> 21);
+  double p = (result + 0.5) / 4294967296.0;
+  if (p < 0.02425) return tail(sqrt(-2 * log(p)));
+  if (p > 1 - 0.02425) return -tail(sqrt(-2 * log(1 - p)));
+  double q = p - 0.5, r = q * q;
+  double above = ((((-39.69683028665376 * r + 220.9460984245205) * r - 275.9285104469687) * r + 138.357751867269) * r - 30.66479806614716) * r + 2.506628277459239;
+  double below = ((((-54.47609879822406 * r + 161.5858368580409) * r - 155.6989798598866) * r + 66.80131188771972) * r - 13.28068155288572) * r + 1;
+  return above * q / below;
+}
+
+static double clampDeg(double deg) { return deg < lowDeg ? lowDeg : deg > highDeg ? highDeg : deg; }
+
+static double setDeg(double mm) {
+  double at = fmin(anglesPerPerMm / fmax(mm, 1), ENTRIES);
+  int entry = (int)at < ENTRIES - 1 ? (int)at : ENTRIES - 1;
+  return angleDegs[entry] + (at - entry) * (angleDegs[entry + 1] - angleDegs[entry]);
+}
+
+static double missMm[MOST], lateFrames[MOST], stillDeg[MOST], startS[MOST], fromDeg[MOST];
+static int startFrame[MOST], endFrame[MOST];
+
+static int frameAt(double timeS) {
+  int frame = (int)ceil(timeS * fps - 1e-6);
+  return frame < 0 ? 0 : frame;
+}
+
+static void drawTake(uint32_t seed, uint32_t take) {
+  startTake(seed, take);
+  for (int k = 0; k < subjectCount; k++) {
+    missMm[k] = normal() * subjects[k].markSigmaMm;
+    lateFrames[k] = normal() * subjects[k].timingSigmaS * fps;
+  }
+  double freeS = -INFINITY;
+  for (int k = 0; k < settingCount; k++) {
+    double measured = normal(), landed = normal(), started = normal();
+    double offDeg = k == 0 ? 0 : landed * moves[k - 1].ringSigmaDeg;
+    double marksDeg = settings[k].sigmaMm == 0 ? settings[k].stillDeg : clampDeg(setDeg(settings[k].mm + measured * settings[k].sigmaMm));
+    stillDeg[k] = clampDeg(marksDeg + offDeg);
+    if (k == 0) continue;
+    const Move *move = &moves[k - 1];
+    startS[k - 1] = fmax(move->startS + move->reactionS + started * move->cueSigmaS, freeS);
+    freeS = startS[k - 1] + move->durationS;
+    startFrame[k - 1] = frameAt(startS[k - 1]);
+    endFrame[k - 1] = frameAt(freeS);
+    fromDeg[k - 1] = stillDeg[k - 1];
+  }
+}
+
+static int isAsAsked(const Beat *beat, double ringDeg, int frame) {
+  const Subject *subject = &subjects[beat->subject];
+  double mm;
+  if (beat->isStill) mm = subject->mm[frame];
+  else {
+    double at = fmin(fmax(frame - lateFrames[beat->subject], 0), frames - 1);
+    int before = (int)at < frames - 2 ? (int)at : frames - 2;
+    mm = subject->mm[before] + (at - before) * (subject->mm[before + 1] - subject->mm[before]);
+  }
+  mm += missMm[beat->subject];
+  double perMm = mm < 1 ? 1 : 1 / mm;
+  double at = fmin(fmax((ringDeg - tableLowDeg) * tablePerDeg, 0), ENTRIES);
+  int entry = (int)at < ENTRIES - 1 ? (int)at : ENTRIES - 1;
+  double share = at - entry;
+  double near = nearPerMm[entry] + share * (nearPerMm[entry + 1] - nearPerMm[entry]);
+  double far = farPerMm[entry] + share * (farPerMm[entry + 1] - farPerMm[entry]);
+  return (perMm <= near * LOOSE && perMm >= far / LOOSE) != beat->isSoft;
+}
+
+static int keeps(const Beat *beat) {
+  int lost = 0, isKeyLost = 0, frame = beat->from;
+  for (int setting = 0; setting < settingCount && frame < beat->to; setting++) {
+    if (setting > 0) {
+      int turnTo = endFrame[setting - 1] < beat->to ? endFrame[setting - 1] : beat->to;
+      for (; frame < turnTo; frame++) {
+        double tau = (frame / fps - startS[setting - 1]) / moves[setting - 1].durationS;
+        double eased = tau <= 0 ? 0 : tau >= 1 ? 1 : tau * tau * tau * (10 + tau * (6 * tau - 15));
+        double deg = fromDeg[setting - 1] + (stillDeg[setting] - fromDeg[setting - 1]) * eased;
+        if (!isAsAsked(beat, deg, frame)) {
+          lost++;
+          if (frame == beat->key) isKeyLost = 1;
+        }
+        if (lost > beat->mayLose || isKeyLost) return 0;
+      }
+    }
+    int standsTo = setting < settingCount - 1 && startFrame[setting] < beat->to ? startFrame[setting] : beat->to;
+    if (frame >= standsTo) continue;
+    if (beat->isStill) {
+      if (!isAsAsked(beat, stillDeg[setting], frame)) {
+        lost += standsTo - frame;
+        if (beat->key >= frame && beat->key < standsTo) isKeyLost = 1;
+      }
+      frame = standsTo;
+    } else
+      for (; frame < standsTo && lost <= beat->mayLose && !isKeyLost; frame++)
+        if (!isAsAsked(beat, stillDeg[setting], frame)) {
+          lost++;
+          if (frame == beat->key) isKeyLost = 1;
+        }
+    if (lost > beat->mayLose || isKeyLost) return 0;
+  }
+  return lost <= beat->mayLose && !isKeyLost;
+}
+
+static int run(uint32_t seed, int takes) {
+  int kept = 0;
+  for (int take = 0; take < takes; take++) {
+    drawTake(seed, (uint32_t)take);
+    int isKept = 1;
+    for (int k = 0; k < beatCount && isKept; k++) isKept = keeps(&beats[k]);
+    kept += isKept;
+  }
+  return kept;
+}
+
+int main(int argc, char **argv) {
+  if (argc < 2) return 2;
+  FILE *file = fopen(argv[1], "rb");
+  if (!file) return 2;
+  fseek(file, 0, SEEK_END);
+  size_t count = (size_t)ftell(file) / sizeof(double);
+  rewind(file);
+  double *values = malloc(count * sizeof(double));
+  if (!values || fread(values, sizeof(double), count, file) != count) return 2;
+  fclose(file);
+  const double *v = values;
+  int seed = (int)*v++, takes = (int)*v++, rounds = (int)*v++;
+  fps = *v++, frames = (int)*v++, lowDeg = *v++, highDeg = *v++;
+  settingCount = (int)*v++, subjectCount = (int)*v++, beatCount = (int)*v++;
+  if (settingCount > MOST || subjectCount > MOST || beatCount > MOST) return 2;
+  for (int k = 0; k < settingCount; k++, v += 3) settings[k] = (Setting){v[0], v[1], v[2]};
+  for (int k = 0; k < settingCount - 1; k++, v += 5) moves[k] = (Move){v[0], v[1], v[2], v[3], v[4]};
+  for (int k = 0; k < subjectCount; k++, v += 2 + frames) subjects[k] = (Subject){v[0], v[1], v + 2};
+  for (int k = 0; k < beatCount; k++, v += 7) beats[k] = (Beat){(int)v[0], (int)v[1], (int)v[2], (int)v[3], (int)v[4], (int)v[5], (int)v[6]};
+  anglesPerPerMm = *v++, angleDegs = v, v += ENTRIES + 1;
+  tableLowDeg = *v++, tablePerDeg = *v++;
+  nearPerMm = v, farPerMm = v + ENTRIES + 1;
+  double best = INFINITY;
+  int kept = 0;
+  for (int round = 0; round < rounds; round++) {
+    struct timespec from, to;
+    clock_gettime(CLOCK_MONOTONIC, &from);
+    kept = run((uint32_t)seed, takes);
+    clock_gettime(CLOCK_MONOTONIC, &to);
+    best = fmin(best, (to.tv_sec - from.tv_sec) * 1e3 + (to.tv_nsec - from.tv_nsec) / 1e6);
+  }
+  printf("%d %.4f\n", kept, best);
+  return 0;
+}

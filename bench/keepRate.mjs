@@ -1,0 +1,57 @@
+import { prepareTakes, runTakes } from '@still-heron/core';
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { performance } from 'node:perf_hooks';
+import { shortShot } from './evaluate.mjs';
+
+const TAKES = 10_000;
+const SEED = 1;
+const ROUNDS = 40;
+
+/** The core's takes against the same in C at -O3, in one run: as many kept, and how much longer they take. Without a compiler that is said. */
+export function benchKeepRate() {
+  const what = 'keep rate, 10,000 takes of 12 s, against the same takes in C at -O3';
+  const aim = 'as many kept, at most 1.3 times as long';
+  const prepared = prepareTakes(shortShot());
+  const folder = mkdtempSync(join(tmpdir(), 'still-heron-bench-'));
+  try {
+    execFileSync('cc', ['-O3', '-o', join(folder, 'takes'), join(import.meta.dirname, 'keepRate.c'), '-lm'], { stdio: 'ignore' });
+    writeFileSync(join(folder, 'prepared'), new Uint8Array(Float64Array.from(valuesOf(prepared)).buffer));
+    const [keptInC, msInC] = execFileSync(join(folder, 'takes'), [join(folder, 'prepared')], { encoding: 'utf8' })
+      .split(' ')
+      .map(Number);
+    let [kept, bestMs] = [0, Infinity];
+    for (let round = 0; round < ROUNDS; round++) {
+      const startedMs = performance.now();
+      ({ kept } = runTakes(prepared, SEED, 0, TAKES, true));
+      bestMs = Math.min(bestMs, performance.now() - startedMs);
+    }
+    const ratio = bestMs / msInC;
+    const figure = `${kept} kept here, ${keptInC} there; ${ratio.toFixed(2)} times as long (${bestMs.toFixed(1)} ms against ${msInC.toFixed(1)})`;
+    return { what, figure, aim, holds: kept === keptInC && ratio <= 1.3 };
+  } catch (error) {
+    return { what, figure: `not compared: ${error.message.split('\n')[0]}`, aim, holds: false };
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+/** What no draw changes, in the order in which the C reads it. */
+function valuesOf({ captureFps, frameCount, angles, lowDeg, highDeg, settings, moves, subjects, beats }) {
+  const [{ tables }] = beats;
+  const [table] = tables;
+  return [
+    ...[SEED, TAKES, ROUNDS, captureFps, frameCount, lowDeg, highDeg],
+    ...[settings.length, subjects.length, beats.length],
+    ...settings.flatMap(({ stillDeg, mm, measureSigmaMm }) => [stillDeg, mm, measureSigmaMm]),
+    ...moves.flatMap((move) => [move.startS, move.durationS, move.reactionS, move.cueSigmaS, move.ringSigmaDeg]),
+    ...subjects.flatMap(({ markSigmaMm, timingSigmaS, distancesMm }) => [markSigmaMm, timingSigmaS, ...distancesMm]),
+    ...beats.flatMap((beat) => [
+      ...[beat.subject, beat.isSoft, beat.fromFrame, beat.toFrame, beat.mayLose, beat.keyFrame, beat.isStill].map(Number),
+    ]),
+    ...[angles.perPerMm, ...angles.degs],
+    ...[table.lowDeg, table.perDeg, ...table.near, ...table.far],
+  ];
+}
