@@ -66,6 +66,7 @@ export {
   planCircleMm,
   type Rack,
   rackEndS,
+  sharpBeatsAt,
   type ShotExposure,
   type ShotOptics,
   type ShotPlan,

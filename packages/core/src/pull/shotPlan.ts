@@ -207,6 +207,16 @@ export function beatsNow({ beats, alternates }: Pick<ShotPlan, 'beats' | 'altern
   return beats.filter(({ alternate }) => alternate === null || alternates === null || alternate === alternates.shown);
 }
 
+/** What must be sharp at a time: the beats that ask it then, in the alternate that is shown. */
+export function sharpBeatsAt(plan: Pick<ShotPlan, 'beats' | 'alternates'>, timeS: number): readonly Beat[] {
+  return beatsNow(plan).filter(
+    ({ kind, fromS, toS }) => kind === 'sharp' && timeS >= fromS - SAME_TIME_S && timeS < toS - SAME_TIME_S,
+  );
+}
+
+/** Rounding forgiven between times: far below a frame. */
+const SAME_TIME_S = 1e-6;
+
 /** When a rack, or a change of stop or focal length, ends. */
 export function rackEndS(move: { readonly startS: number; readonly durationS: number }): number {
   return move.startS + move.durationS;

@@ -12,6 +12,7 @@ import {
   setDuration,
   setHandLimit,
   setLineStart,
+  sharpBeatsAt,
   type ShotPlan,
   showAlternate,
   splitAlternates,
@@ -149,6 +150,15 @@ test('both landing orders: the room where it lands, and where it would the other
   const [other] = judged(back).moves;
   expect(other!.windowDeg).toBeCloseTo(move!.otherOrder.windowDeg, 9);
   expect(other!.neededS).toBeCloseTo(move!.otherOrder.neededS, 9);
+});
+
+test('what must be sharp at a time leaves out what may drift, must be soft, or is asked in the other takes', () => {
+  const plan = twoPeople();
+  const idsAt = (one: ShotPlan, timeS: number) => sharpBeatsAt(one, timeS).map(({ id }) => id);
+  expect([idsAt(plan, 0), idsAt(plan, 4), idsAt(plan, 9)]).toEqual([['beat-1'], [], ['beat-2']]);
+  for (const kind of ['soft', 'drift'] as const) expect(idsAt(changeBeat(plan, 'beat-1', { kind }), 0)).toEqual([]);
+  const onlyInB = changeBeat(splitAlternates(plan), 'beat-1', { alternate: 'B' });
+  expect([idsAt(onlyInB, 0), idsAt(showAlternate(onlyInB, 'B'), 0)]).toEqual([[], ['beat-1']]);
 });
 
 test('each beat names its worst frame', () => {

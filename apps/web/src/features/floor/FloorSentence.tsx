@@ -9,6 +9,7 @@ import {
   type Motion,
   motionOf,
   planDistances,
+  sharpBeatsAt,
   type ShotPlan,
   type Standing,
   standingOf,
@@ -137,6 +138,6 @@ function neededNow(plan: ShotPlan, timeS: number) {
 }
 
 /** Whether someone must be sharp at that time. */
-function isNeeded({ beats }: ShotPlan, subjectId: string, timeS: number): boolean {
-  return beats.some((beat) => beat.subjectId === subjectId && timeS >= beat.fromS && timeS < beat.toS);
+function isNeeded(plan: ShotPlan, subjectId: string, timeS: number): boolean {
+  return sharpBeatsAt(plan, timeS).some((beat) => beat.subjectId === subjectId);
 }

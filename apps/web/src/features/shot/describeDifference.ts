@@ -28,6 +28,10 @@ export function describeDifference(a: ShotDocument, b: ShotDocument): string {
     ['the marks', ({ plan }) => plan.marks],
     ['who must be sharp when', ({ plan }) => plan.beats],
     ['the pulls', ({ plan }) => plan.line],
+    ['takes A and B', ({ plan }) => plan.alternates],
+    ['the hand’s limit', ({ plan }) => plan.handDegPerS],
+    ['whether it is shot reversed', ({ plan }) => plan.isReversed],
+    ['the rehearsals', ({ plan }) => plan.rehearsals],
     ['the notes', ({ plan }) => plan.notes],
   ];
   const differing = parts.filter(([, of]) => sorted(of(a)) !== sorted(of(b))).map(([word]) => word);

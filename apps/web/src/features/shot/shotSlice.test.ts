@@ -1,5 +1,5 @@
 import { configureStore } from '@reduxjs/toolkit';
-import { addSubject, newPlan, setStop } from '@still-heron/core';
+import { addSubject, newPlan, reversed, setHandLimit, setStop } from '@still-heron/core';
 import { ActionCreators } from 'redux-undo';
 import { describeDifference } from './describeDifference';
 import {
@@ -81,4 +81,7 @@ test('what differs between two versions is said in the page’s words, whatever 
   expect(describeDifference(document, other)).toBe(
     'the slate, the stop, the people, the marks, who must be sharp when and the pulls',
   );
+  // of whatever differs something is said
+  expect(describeDifference(document, { ...document, plan: reversed(document.plan) })).toBe('whether it is shot reversed');
+  expect(describeDifference(document, { ...document, plan: setHandLimit(document.plan, 90) })).toBe('the hand’s limit');
 });

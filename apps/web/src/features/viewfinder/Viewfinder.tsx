@@ -1,4 +1,4 @@
-import { beatsNow, frameAtOrAfter, formatTime, type JudgedPull, type ShotPlan } from '@still-heron/core';
+import { frameAtOrAfter, formatTime, type JudgedPull, sharpBeatsAt, type ShotPlan } from '@still-heron/core';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { PALETTES } from '../../app/palette';
 import { outlinesSet } from '../../app/preferences';
@@ -98,8 +98,7 @@ export function Viewfinder({ plan, verdict }: Props) {
 /** Of those who must be sharp at a frame, the one who blurs most; null while nobody must. */
 function worstAt(plan: ShotPlan, verdict: JudgedPull, frame: number): { subjectId: string; circles: number } | null {
   const timeS = frame / verdict.captureFps;
-  const asked = beatsNow(plan).filter(({ kind, fromS, toS }) => kind === 'sharp' && timeS >= fromS - 1e-6 && timeS < toS);
-  const blurs = asked.flatMap(({ subjectId }) => {
+  const blurs = sharpBeatsAt(plan, timeS).flatMap(({ subjectId }) => {
     const circles = verdict.subjects.find((subject) => subject.subjectId === subjectId)?.blurCircles[frame];
     return circles === undefined ? [] : [{ subjectId, circles }];
   });
