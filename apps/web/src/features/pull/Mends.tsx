@@ -4,7 +4,7 @@ import { useAppDispatch } from '../../app/store';
 import { useKeys } from '../../app/useKeys';
 import { mendsFor } from '../../workers/evaluator';
 import { editPlan } from '../shot/shotSlice';
-import { mendName, mendResult } from './mendWords';
+import { mendName, mendResult, mendStep } from './mendWords';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -23,7 +23,7 @@ export function Mends({ plan, units }: Props) {
   const { mends, isCurrent } = useMends(plan);
   const [showsAll, setShowsAll] = useState(false);
   const shown = showsAll ? mends : mends.slice(0, FIRST_SHOWN);
-  const take = (mend: Mend) => dispatch(editPlan(uncapitalised(mendName(mend, plan, units)), () => mend.plan));
+  const take = (mend: Mend) => dispatch(editPlan(mendStep(mend, plan, units), () => mend.plan));
   useKeys('x', () => {
     if (mends[0] && isCurrent) take(mends[0]);
   });
@@ -47,13 +47,6 @@ export function Mends({ plan, units }: Props) {
       )}
     </ul>
   );
-}
-
-/** As the name of a step within a sentence: “Undo: start 0.3 s sooner”. */
-function uncapitalised(words: string): string {
-  return /^(Pull to|Start|Set|Shoot|Lay|Go|Turn|Begin|Gently|First|Camera|Gear|Hard)/.test(words)
-    ? words.charAt(0).toLowerCase() + words.slice(1)
-    : words;
 }
 
 /** The newest mends, and whether they are of the plan as it stands: while a hand is at it the last ones stay where they are, out of reach. */

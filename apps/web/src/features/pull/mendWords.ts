@@ -64,6 +64,13 @@ export function mendName({ change }: Mend, plan: ShotPlan, units: UnitSystem): s
   }
 }
 
+/** The same as the name of a step within a sentence, “Undo: start 0.3 s sooner”: what begins with a name or a stop stays as it is. */
+export function mendStep(mend: Mend, plan: ShotPlan, units: UnitSystem): string {
+  const name = mendName(mend, plan, units);
+  if (mend.change.kind === 'shorter-walk' || mend.change.kind === 'stop') return name;
+  return name.charAt(0).toLowerCase() + name.slice(1);
+}
+
 function leadWords(leadS: number): string {
   if (leadS === 0) return '';
   return `, ${Math.abs(leadS).toFixed(1)} s ${leadS > 0 ? 'ahead' : 'behind'}`;

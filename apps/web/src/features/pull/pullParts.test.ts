@@ -2,6 +2,7 @@ import {
   addStay,
   addSubject,
   changeBeat,
+  changeSubject,
   evaluatePull,
   findMends,
   type JudgedPull,
@@ -18,7 +19,7 @@ import { byDay, timeOfDay } from '../history/byDay';
 import { channelLayout } from './channelLayout';
 import { changeWords, impossibleWords, offerWords, WAY_WORDS } from './layWords';
 import { plainMm } from './lineTargets';
-import { mendName, mendResult } from './mendWords';
+import { mendName, mendResult, mendStep } from './mendWords';
 import { offeredPull } from './nextPull';
 import { snapped, snappedSpan, timesOf } from './snapTimes';
 import { choiceOf, targetChoices, targetOf } from './targetChoices';
@@ -185,6 +186,11 @@ describe('what is offered is said plainly', () => {
      Lay the line, 3 settings → 8.0 of 9.0 s"
     `);
     for (const mend of findMends(walking)) expect(mendName(mend, walking, 'imperial')).not.toMatch(/undefined|NaN/);
+    // a step is told within a sentence, and a name at its beginning is still a name
+    const gorka = changeSubject(two, 'subject-2', { name: 'Gorka' });
+    const stops: Mend = { ...base, change: { kind: 'shorter-walk', subjectId: 'subject-2', toMm: 2400 } };
+    expect(mendStep(stops, gorka, 'metric')).toBe('Gorka stops at 2.40 m');
+    expect(mendStep({ ...base, change: changes[0]! }, two, 'metric')).toBe('start 0.3 s sooner');
     const dark: Mend = { ...base, outcome: 'barely', change: { kind: 'stop', from: 3.2, to: 4.5 }, sharpS: 9, stopsLost: 1 };
     expect(`${mendName(dark, two, 'metric')} ${mendResult(dark)}`).toBe('T3.2 → T4.5 → all 9.0 s, barely, 1 stop less light');
   });
