@@ -1,5 +1,5 @@
-import { type LensRing, withinReach } from '../kit/index.js';
-import { blurDiameterMm, tapeAtExtension, type ZoneLens } from '../optics/index.js';
+import type { LensRing } from '../kit/index.js';
+import { tapeAtExtension, type ZoneLens } from '../optics/index.js';
 
 /**
  * The distances a lens may be focused at for a subject to blur to just so much, nearer than it and farther.
@@ -28,7 +28,7 @@ export function focusesForBlur(lens: ZoneLens, distanceMm: number, blurMm: numbe
 /**
  * The distance to focus at for a subject to blur to so much, on the side that is asked for.
  *
- * @returns a distance past the ring's end where it does not blur so much; the ring then goes as far as it can
+ * @returns the ring's own end on that side where no focus blurs it so much
  */
 export function focusForBlur(
   lens: ZoneLens,
@@ -42,10 +42,4 @@ export function focusForBlur(
   // past infinity the lens would stand nearer the image than it can
   if (Number.isFinite(mm) && mm > 0) return mm;
   return towards === 'near' ? ring.closeFocusMm : Infinity;
-}
-
-/** The blur of a subject in percent of the picture's width, as the lens is focused. */
-export function blurPercentAt(lens: ZoneLens, ring: LensRing, focusMm: number, subjectMm: number, widthMm: number): number {
-  const focusDistanceMm = withinReach(ring, focusMm);
-  return (100 / widthMm) * blurDiameterMm({ ...lens, focusDistanceMm, subjectDistanceMm: subjectMm });
 }

@@ -4,7 +4,7 @@ export { assertPlan, checkPlan } from './checkPlan.js';
 export { describeGearChange } from './describeGear.js';
 export { ASSUMED_HAND, gradeMove, type Hand, handTimeS, type MoveGrade, pullDifficultyBits } from './difficulty.js';
 export { type FocusLine, focusLine, type LineMove, type LineSetting, targetMm } from './focusLine.js';
-export { blurPercentAt, focusesForBlur } from './blurredFocus.js';
+export { focusesForBlur } from './blurredFocus.js';
 export { eased, easingPeak } from './easing.js';
 export { ringReach, type RingReach } from './ringReach.js';
 export { type FollowSpeed, followSpeed } from './followSpeed.js';

@@ -27,7 +27,7 @@ export function LineStart({ layout, plan, units, hold }: HandleProps) {
     },
   });
   if (!start || layout.startY === null || layout.x(0) < layout.left - 1 || start.kind === 'course') return null;
-  const landingMm = plainMm(start, plan);
+  const startMm = plainMm(start, plan);
   return (
     <g className="move" onPointerUp={() => hold.end()}>
       <Handle
@@ -36,7 +36,7 @@ export function LineStart({ layout, plan, units, hold }: HandleProps) {
         y={layout.startY}
         label="Where the line starts"
         value={0}
-        text={landingMm === null ? targetName(start, plan, units) : formatDistance(landingMm, units)}
+        text={startMm === null ? targetName(start, plan, units) : formatDistance(startMm, units)}
         testId="line-start"
         onFocus={() => (gesture.current = `keys-start-${performance.now()}`)}
         onKeyDown={(event) => {

@@ -34,6 +34,7 @@ export {
 } from './landmarks.js';
 export { addPlace, changeMark, marksHold, removeMark, staleMarks } from './marks.js';
 export { changeCoursePoint } from './course.js';
+export { nextId } from './ids.js';
 export { newPlan } from './newPlan.js';
 export { redrawn } from './redrawn.js';
 export {

@@ -28,8 +28,7 @@ export interface Turning {
 /**
  * The fewest settings that keep every needed frame with a change only where nothing is asked, for long enough that the hand gets there.
  *
- * Settings are told apart by runs of needed frames: a setting keeps some runs that follow on each other, and of all ways to part the runs the one with the fewest settings is taken; of those, the one whose
- * angles leave the most time. From one setting to the next a hand gets so far in the time there is, and so to an interval of angles.
+ * Settings are told apart by runs of needed frames: a setting keeps some runs that follow on each other, and of all ways to part the runs the one with the fewest settings is taken. From one setting to the next a hand gets so far in the time there is, and so to an interval of angles.
  *
  * @returns null where no such settings exist
  */

@@ -5,6 +5,7 @@ import {
   type FocusLinePlan,
   layLine,
   type LineTarget,
+  nextId,
   PLAIN_MOVE,
   type Rack,
   reversed,
@@ -83,13 +84,8 @@ function withFollow(plan: ShotPlan, { cause, beatId, subjectId, fromS }: SoftSpa
   const durationS = Math.min(0.8, (next?.startS ?? plan.durationS) - freeS);
   const startS = Math.max(freeS, Math.min(beat.fromS, fromS) - durationS);
   if (durationS < 0.2 || startS + durationS > (next?.startS ?? plan.durationS)) return null;
-  const added: Rack = { ...PLAIN_MOVE, id: nextRackId(moves), startS, durationS, target };
+  const added: Rack = { ...PLAIN_MOVE, id: nextId('rack', moves), startS, durationS, target };
   return withLine({ start, moves: [...moves, added].sort((a, b) => a.startS - b.startS) });
-}
-
-function nextRackId(moves: readonly Rack[]): string {
-  const used = moves.map(({ id }) => Number(id.replace('rack-', ''))).filter(Number.isInteger);
-  return `rack-${Math.max(0, ...used) + 1}`;
 }
 
 function goesTo(plan: ShotPlan, target: LineTarget, subjectId: string): boolean {

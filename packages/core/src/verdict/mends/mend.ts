@@ -10,7 +10,7 @@ export type MendChange =
   /** The line goes on with someone, from a time on; it leads them by so much */
   | { readonly kind: 'follow'; readonly subjectId: string; readonly leadS: number }
   | { readonly kind: 'lead'; readonly subjectId: string; readonly leadS: number }
-  /** The ring is set between those who must be sharp; \`at\` names a thing on the floor that stands there */
+  /** The ring is set between those who must be sharp; `at` names a thing on the floor that stands there */
   | { readonly kind: 'split' | 'stand-in'; readonly fromMm: number; readonly toMm: number; readonly at: string | null }
   /** Two are asked for in the other order, so that the move lands where there is more room */
   | { readonly kind: 'other-order'; readonly firstId: string; readonly secondId: string }
@@ -39,7 +39,7 @@ export interface Result {
   readonly outcome: JudgedPull['outcome'];
   readonly sharpS: number;
   readonly requiredS: number;
-  /** Beats that are kept, of those that are there */
+  /** Beats that are not kept */
   readonly beatsLost: number;
 }
 
