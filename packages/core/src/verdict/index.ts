@@ -20,6 +20,7 @@ export {
   type BeatVerdict,
   type Cause,
   type JudgedPull,
+  type Landing,
   type LineFrames,
   type Missing,
   type MoveVerdict,

@@ -1,6 +1,8 @@
 import { cameraHeading } from './cameraHeading.js';
 import { planDistances } from '../planDistances.js';
+import { PLAN_LIMITS } from '../planLimits.js';
 import type { ShotPlan } from '../shotPlan.js';
+import { clamp } from './ids.js';
 import { staleMarks } from './marks.js';
 import { withTargets } from './targets.js';
 import { withFloor } from './withFloor.js';
@@ -11,7 +13,7 @@ import { withFloor } from './withFloor.js';
  * @param byMm - > 0
  */
 export function stepBack(plan: ShotPlan, byMm: number): ShotPlan {
-  const farther = (mm: number | null) => (mm === null ? null : mm + byMm);
+  const farther = (mm: number | null) => (mm === null ? null : Math.min(mm + byMm, PLAN_LIMITS.distanceMm.max));
   const set = withTargets(plan, (target) => {
     if (target.kind === 'distance') return { ...target, distanceMm: farther(target.distanceMm) };
     if (target.kind !== 'course') return target;
@@ -30,7 +32,8 @@ export function stepBack(plan: ShotPlan, byMm: number): ShotPlan {
     marks: drawn.marks.map((mark) => {
       const [before, after] = [was.get(mark.id), is.get(mark.id)];
       if (mark.method === 'drawn' || mark.distanceMm === null) return mark;
-      return { ...mark, distanceMm: mark.distanceMm + (before && after ? after.tapeMm - before.tapeMm : byMm) };
+      const { min, max } = PLAN_LIMITS.distanceMm;
+      return { ...mark, distanceMm: clamp(mark.distanceMm + (before && after ? after.tapeMm - before.tapeMm : byMm), min, max) };
     }),
   };
   return staleMarks(moved, 'camera');

@@ -15,6 +15,7 @@ import {
   setStop,
   type ShotPlan,
   startFloor,
+  stepBack,
 } from '../../pull/index';
 import { evaluatePull, findMends, narrate } from '../index';
 import { orderMends } from './lineMends';
@@ -139,6 +140,9 @@ describe('someone walks', () => {
     const [back] = backMends(walking());
     expect(back!.plan.marks.every(({ stale }) => stale === 'camera')).toBe(true);
     expect(checkPlan(back!.plan)).toEqual([]);
+    // also at the end of what a plan can hold
+    const far = addSubject(newPlan(), { name: 'River ferry', distanceMm: 10_000_000 });
+    expect(checkPlan(stepBack(far, 1000))).toEqual([]);
   });
 });
 
