@@ -1,4 +1,5 @@
-import { ASSUMED_HAND, formatGap, type MoveVerdict, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { ASSUMED_HAND, formatGap, type Landing, type MoveVerdict, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import type { ReactNode } from 'react';
 import { Explain } from '../../fields/Explain';
 
 const GRADE_TONES = { comfortable: 'tone-sharp', workable: 'tone-sharp', tight: 'tone-edge', beyond: 'tone-soft' } as const;
@@ -15,118 +16,110 @@ export function HandFacts({ judged, plan, units }: Props) {
   const limit = plan.handDegPerS;
   return (
     <dl className="hand-facts">
-      <div>
-        <dt>turn</dt>
-        <dd className="figure">
+      <Fact what="turn">
+        <Explain
+          what={wheel ? 'Turn of the wheel' : 'Turn of the ring'}
+          lines={[
+            `the ring from ${judged.from.ringDeg.toFixed(1)}° to ${judged.to.ringDeg.toFixed(1)}°`,
+            ...(wheel
+              ? [
+                  `the wheel turns ${plan.wheel!.wheelPerRing} × as far; its landing is ${wheel.windowOnDiscMm.toFixed(1)} mm on the disc`,
+                  ...(wheel.regrips > 0 ? [`${wheel.regrips} new grips on the way`] : []),
+                ]
+              : []),
+          ]}
+        >
+          {judged.presses === null ? `${(wheel?.travelDeg ?? judged.travelDeg).toFixed(1)}°` : `${judged.presses} presses`}
+        </Explain>
+        <span className="haze"> {judged.towards === 'nowhere' ? 'none' : `towards ${judged.towards}`}</span>
+      </Fact>
+      {judged.presses === null && (
+        <Fact what="at most">
           <Explain
-            what={wheel ? 'Turn of the wheel' : 'Turn of the ring'}
+            what="Fastest turn of what the hand holds"
             lines={[
-              `the ring from ${judged.from.ringDeg.toFixed(1)}° to ${judged.to.ringDeg.toFixed(1)}°`,
-              ...(wheel
-                ? [
-                    `the wheel turns ${plan.wheel!.wheelPerRing} × as far; its landing is ${wheel.windowOnDiscMm.toFixed(1)} mm on the disc`,
-                    ...(wheel.regrips > 0 ? [`${wheel.regrips} new grips on the way`] : []),
-                  ]
-                : []),
+              judged.goesOn
+                ? 'from moment to moment, as it runs into someone who moves'
+                : `${(judged.peakDegPerS / (judged.travelDeg / judged.availableS || 1)).toFixed(3)} × ${judged.travelDeg.toFixed(1)}° / ${judged.availableS.toFixed(2)} s of the ring`,
+              `the limit is ${limit.toFixed(0)}°/s: yours, under “How it is shot”`,
             ]}
           >
-            {judged.presses === null ? `${(wheel?.travelDeg ?? judged.travelDeg).toFixed(1)}°` : `${judged.presses} presses`}
+            {judged.handPeakDegPerS.toFixed(0)}°/s
           </Explain>
-          <span className="haze"> {judged.towards === 'nowhere' ? 'none' : `towards ${judged.towards}`}</span>
-        </dd>
-      </div>
-      {judged.presses === null && (
-        <div>
-          <dt>at most</dt>
-          <dd className="figure">
-            <Explain
-              what="Fastest turn of what the hand holds"
-              lines={[
-                judged.goesOn
-                  ? 'from moment to moment, as it runs into someone who moves'
-                  : `${(judged.peakDegPerS / (judged.travelDeg / judged.availableS || 1)).toFixed(3)} × ${judged.travelDeg.toFixed(1)}° / ${judged.availableS.toFixed(2)} s of the ring`,
-                `the limit is ${limit.toFixed(0)}°/s: yours, under “How it is shot”`,
-              ]}
-            >
-              {judged.handPeakDegPerS.toFixed(0)}°/s
-            </Explain>
-            <span className={judged.handPeakDegPerS > limit ? 'tone-soft' : 'haze'}> of {limit.toFixed(0)}</span>
-          </dd>
-        </div>
+          <span className={judged.handPeakDegPerS > limit ? 'tone-soft' : 'haze'}> of {limit.toFixed(0)}</span>
+        </Fact>
       )}
       {Math.abs(judged.breathingPercent) >= 0.05 && (
-        <div>
-          <dt>the picture</dt>
-          <dd className="figure">
-            <Explain
-              what="Breathing of the lens on the way"
-              lines={[
-                `${plan.optics.lens.breathingPercent} % from infinity to close focus, as Kit has it`,
-                'in proportion to how far the lens moves out: an assumption',
-              ]}
-            >
-              {Math.abs(judged.breathingPercent).toFixed(1)} %
-            </Explain>
-            <span className="haze"> {judged.breathingPercent > 0 ? 'wider' : 'narrower'}</span>
-          </dd>
-        </div>
-      )}
-      <div>
-        <dt>a hand needs</dt>
-        <dd className="figure">
+        <Fact what="the picture">
           <Explain
-            what="Least time a hand needs"
-            lines={
-              judged.againstStop && wheel?.betweenStopsS !== null && wheel
-                ? ['it lands against a hard stop: nothing is aimed at, and only turning takes time']
-                : [
-                    `${ASSUMED_HAND.reactionS} s + ${ASSUMED_HAND.perBitS} s × ${judged.bits.toFixed(2)} bits`,
-                    `bits = log₂(${judged.travelDeg.toFixed(1)}° / ${judged.windowDeg.toFixed(2)}° + 1): the turn over the window it must land in`,
-                    `or, if that is longer, what the turn takes at ${limit.toFixed(0)}°/s`,
-                    'the hand is an assumption until your own is measured',
-                  ]
-            }
-          >
-            {judged.neededS.toFixed(2)} s
-          </Explain>
-        </dd>
-      </div>
-      <div>
-        <dt>it has</dt>
-        <dd className="figure">
-          {judged.availableS.toFixed(2)} s <strong className={`grade ${GRADE_TONES[judged.grade]}`}>{judged.grade}</strong>
-        </dd>
-      </div>
-      <div>
-        <dt>lands within</dt>
-        <dd className="figure">
-          <Explain
-            what="Room where it lands"
+            what="Breathing of the lens on the way"
             lines={[
-              `ring: ${judged.nearRoomDeg.toFixed(2)}° on the near side, ${judged.farRoomDeg.toFixed(2)}° on the far side`,
-              `where they stand: ${gapWords(judged.nearRoomMm, units)} nearer, ${gapWords(judged.farRoomMm, units)} farther`,
-              `the other way round it would land within ${judged.otherOrder.windowDeg.toFixed(1)}°: ${gapWords(judged.otherOrder.nearRoomMm, units)} nearer, ${gapWords(judged.otherOrder.farRoomMm, units)} farther, ${judged.otherOrder.neededS.toFixed(2)} s`,
+              `${plan.optics.lens.breathingPercent} % from infinity to close focus, as Kit has it`,
+              'in proportion to how far the lens moves out: an assumption',
             ]}
           >
-            {judged.windowDeg.toFixed(1)}°
+            {Math.abs(judged.breathingPercent).toFixed(1)} %
           </Explain>
-          <span className="haze">
-            {' '}
-            −{gapWords(judged.nearRoomMm, units)} / +{gapWords(judged.farRoomMm, units)}
-          </span>
-        </dd>
-      </div>
-      <div>
-        <dt>other order</dt>
-        <dd className="figure">
-          {judged.otherOrder.windowDeg.toFixed(1)}°
-          <span className="haze">
-            {' '}
-            −{gapWords(judged.otherOrder.nearRoomMm, units)} / +{gapWords(judged.otherOrder.farRoomMm, units)}
-          </span>
-        </dd>
-      </div>
+          <span className="haze"> {judged.breathingPercent > 0 ? 'wider' : 'narrower'}</span>
+        </Fact>
+      )}
+      <Fact what="a hand needs">
+        <Explain
+          what="Least time a hand needs"
+          lines={
+            judged.againstStop && wheel?.betweenStopsS !== null && wheel
+              ? ['it lands against a hard stop: nothing is aimed at, and only turning takes time']
+              : [
+                  `${ASSUMED_HAND.reactionS} s + ${ASSUMED_HAND.perBitS} s × ${judged.bits.toFixed(2)} bits`,
+                  `bits = log₂(${judged.travelDeg.toFixed(1)}° / ${judged.windowDeg.toFixed(2)}° + 1): the turn over the window it must land in`,
+                  `or, if that is longer, what the turn takes at ${limit.toFixed(0)}°/s`,
+                  'the hand is an assumption until your own is measured',
+                ]
+          }
+        >
+          {judged.neededS.toFixed(2)} s
+        </Explain>
+      </Fact>
+      <Fact what="it has">
+        {judged.availableS.toFixed(2)} s <strong className={`grade ${GRADE_TONES[judged.grade]}`}>{judged.grade}</strong>
+      </Fact>
+      <Fact what="lands within">
+        <Explain
+          what="Room where it lands"
+          lines={[
+            `ring: ${judged.nearRoomDeg.toFixed(2)}° on the near side, ${judged.farRoomDeg.toFixed(2)}° on the far side`,
+            `where they stand: ${gapWords(judged.nearRoomMm, units)} nearer, ${gapWords(judged.farRoomMm, units)} farther`,
+            `the other way round it would land within ${judged.otherOrder.windowDeg.toFixed(1)}°: ${gapWords(judged.otherOrder.nearRoomMm, units)} nearer, ${gapWords(judged.otherOrder.farRoomMm, units)} farther, ${judged.otherOrder.neededS.toFixed(2)} s`,
+          ]}
+        >
+          {judged.windowDeg.toFixed(1)}°
+        </Explain>
+        <Room at={judged} units={units} />
+      </Fact>
+      <Fact what="other order">
+        {judged.otherOrder.windowDeg.toFixed(1)}°
+        <Room at={judged.otherOrder} units={units} />
+      </Fact>
     </dl>
+  );
+}
+
+function Fact({ what, children }: { readonly what: string; readonly children: ReactNode }) {
+  return (
+    <div>
+      <dt>{what}</dt>
+      <dd className="figure">{children}</dd>
+    </div>
+  );
+}
+
+/** Room on both sides of where it lands. */
+function Room({ at, units }: { readonly at: Landing; readonly units: UnitSystem }) {
+  return (
+    <span className="haze">
+      {' '}
+      −{gapWords(at.nearRoomMm, units)} / +{gapWords(at.farRoomMm, units)}
+    </span>
   );
 }
 
