@@ -15,17 +15,19 @@ export function pullDifficultyBits(travelDeg: number, windowDeg: number): number
   return Math.log2(travelDeg / windowDeg + 1);
 }
 
-/** A hand's time for a turn: `reactionS + perBitS` times the bits. */
+/** What a hand can do. Its time for a turn is `reactionS + perBitS` times the bits. */
 export interface Hand {
   readonly reactionS: number;
   readonly perBitS: number;
+  /** One standard deviation of where it lands with all the time there is, in degrees of what it holds */
+  readonly steadyDeg: number;
 }
 
 /** An assumption, shown as one, until someone has practised enough to fit their own. */
-export const ASSUMED_HAND: Hand = { reactionS: 0.15, perBitS: 0.22 };
+export const ASSUMED_HAND: Hand = { reactionS: 0.15, perBitS: 0.22, steadyDeg: 0.25 };
 
 /** The least time this hand needs for a turn of so many bits, in seconds. */
-export function handTimeS(bits: number, hand: Hand = ASSUMED_HAND): number {
+export function handTimeS(bits: number, hand: Pick<Hand, 'reactionS' | 'perBitS'> = ASSUMED_HAND): number {
   return hand.reactionS + hand.perBitS * bits;
 }
 

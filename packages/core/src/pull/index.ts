@@ -59,6 +59,8 @@ export {
   type Method,
   METHODS,
   type OpticsMove,
+  PLAIN_SCHEDULE,
+  PLAIN_WANTED,
   PLAN_SCHEMA,
   pictureWidthMm,
   PLAIN_BEAT,
@@ -66,10 +68,13 @@ export {
   planCircleMm,
   type Rack,
   rackEndS,
+  type Schedule,
   sharpBeatsAt,
   type ShotExposure,
   type ShotOptics,
   type ShotPlan,
+  type Wanted,
+  WANTED_SHARE,
 } from './shotPlan.js';
 export { spansWhere, type TimeSpan } from './timeSpans.js';
 export { sharpWindow, type SharpWindow, type Tube, tubeOf } from './tube.js';

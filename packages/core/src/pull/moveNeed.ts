@@ -11,15 +11,18 @@ import type { ShotPlan } from './shotPlan.js';
  * @param againstStop - whether it lands against a hard stop of the wheel, where nothing need be aimed at
  */
 export function leastMoveS(
-  { wheel, handDegPerS }: Pick<ShotPlan, 'wheel' | 'handDegPerS'>,
+  { wheel, handDegPerS, hand }: Pick<ShotPlan, 'wheel' | 'handDegPerS' | 'hand'>,
   travelRingDeg: number,
   windowRingDeg: number,
   againstStop = false,
 ): number {
   if (travelRingDeg === 0) return 0;
   if (wheel) {
-    const turn = wheelTurn(wheel, travelRingDeg, windowRingDeg, handDegPerS);
+    const turn = wheelTurn(wheel, travelRingDeg, windowRingDeg, handDegPerS, hand);
     return againstStop ? (turn.betweenStopsS ?? turn.leastS) : turn.leastS;
   }
-  return Math.max(handTimeS(pullDifficultyBits(travelRingDeg, windowRingDeg)), (MINIMUM_JERK_PEAK * travelRingDeg) / handDegPerS);
+  return Math.max(
+    handTimeS(pullDifficultyBits(travelRingDeg, windowRingDeg), hand),
+    (MINIMUM_JERK_PEAK * travelRingDeg) / handDegPerS,
+  );
 }

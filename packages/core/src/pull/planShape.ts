@@ -20,6 +20,7 @@ import {
 } from '../floor/index.js';
 import { cameraShape, lensShape, rigShape, sharpnessShape, wheelShape } from '../kit/index.js';
 import { boolean, list, nullable, object, oneOf, quantity, type Shape, text, variant } from '../shape.js';
+import type { Hand } from './difficulty.js';
 import { PLAN_LIMITS as LIMITS } from './planLimits.js';
 import {
   ALTERNATES,
@@ -35,9 +36,11 @@ import {
   type OpticsMove,
   PLAN_SCHEMA,
   type Rack,
+  type Schedule,
   type ShotExposure,
   type ShotOptics,
   type ShotPlan,
+  type Wanted,
 } from './shotPlan.js';
 
 const id = text(LIMITS.id);
@@ -196,6 +199,27 @@ const tap = object<RehearsalTap>({
   timeS: time,
 });
 
+const hand = object<Hand>({
+  reactionS: quantity(LIMITS.reactionS),
+  perBitS: quantity(LIMITS.perBitS),
+  steadyDeg: quantity(LIMITS.steadyDeg),
+});
+
+const wanted = object<Wanted>({
+  isOneChance: boolean(),
+  keepShare: quantity(LIMITS.keepShare),
+  background: object<Wanted['background']>({ name: text(LIMITS.detail), distanceMm: distance }),
+  blurPercent: nullable(quantity(LIMITS.blurPercent)),
+});
+
+const schedule = object<Schedule>({
+  day: quantity(LIMITS.day),
+  setUpMin: quantity(LIMITS.setUpMin),
+  betweenTakesS: quantity(LIMITS.betweenTakesS),
+  takes: nullable(quantity(LIMITS.takes)),
+  cover: text(LIMITS.cover),
+});
+
 /** The form of a saved plan. What one part says of another is checked by `checkPlan`. */
 export const planShape: Shape<ShotPlan> = object<ShotPlan>({
   schema: oneOf(PLAN_SCHEMA),
@@ -215,7 +239,10 @@ export const planShape: Shape<ShotPlan> = object<ShotPlan>({
   line,
   alternates: nullable(object<NonNullable<ShotPlan['alternates']>>({ shown: oneOf(...ALTERNATES), other: line })),
   handDegPerS: quantity(LIMITS.handDegPerS),
+  hand,
   isReversed: boolean(),
   rehearsals: list(object<RehearsalRun>({ id, taps: list(tap, LIMITS.taps) }), LIMITS.rehearsals),
+  wanted,
+  schedule,
   notes: text(LIMITS.notes),
 });

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { checkPlan, type ShotPlan, upgradePlan } from './index';
 
-test.each([1, 2, 3, 4])('a plan saved in form %d is read, and stays what it was', (schema) => {
+test.each([1, 2, 3, 4, 5])('a plan saved in form %d is read, and stays what it was', (schema) => {
   const saved = JSON.parse(readFileSync(join(__dirname, `../../test/samples/plan-${schema}.json`), 'utf8')) as ShotPlan;
   expect(checkPlan(saved)).not.toEqual([]);
   const upgraded = upgradePlan(saved) as ShotPlan;

@@ -1,6 +1,7 @@
 import { ASSUMED_MARK_SIGMA_MM, ASSUMED_TIMING_SIGMA_S, PLAIN_MARK, STANDING_EYES_MM } from '../floor/index.js';
 import { ASSUMED_PEAK_DEG_PER_S } from '../kit/index.js';
-import { ASSUMED_CUE_SIGMA_S, PLAIN_BEAT, PLAIN_MOVE, PLAN_SCHEMA } from './shotPlan.js';
+import { ASSUMED_HAND } from './difficulty.js';
+import { ASSUMED_CUE_SIGMA_S, PLAIN_BEAT, PLAIN_MOVE, PLAIN_SCHEDULE, PLAIN_WANTED, PLAN_SCHEMA } from './shotPlan.js';
 
 type Json = Readonly<Record<string, unknown>>;
 
@@ -17,6 +18,7 @@ export function upgradePlan(saved: unknown): unknown {
     else if (schema === 2) plan = fromSecond(plan as Json);
     else if (schema === 3) plan = fromThird(plan as Json);
     else if (schema === 4) plan = fromFourth(plan as Json);
+    else if (schema === 5) plan = fromFifth(plan as Json);
     else return plan;
   }
 }
@@ -94,7 +96,7 @@ function fromFourth(plan: Json): Json {
   const line = isRecord(plan['line']) ? plan['line'] : {};
   return {
     ...plan,
-    schema: PLAN_SCHEMA,
+    schema: 5,
     beats: itemsOf(plan, 'beats').map((beat) => ({ ...PLAIN_BEAT, ...beat })),
     line: {
       ...line,
@@ -105,6 +107,11 @@ function fromFourth(plan: Json): Json {
     handDegPerS: ASSUMED_PEAK_DEG_PER_S,
     isReversed: false,
   };
+}
+
+/** Schema 6 knows how the hand errs, how often a take shall be kept and how soft what lies behind shall be, and what the shot takes of the day. */
+function fromFifth(plan: Json): Json {
+  return { ...plan, schema: PLAN_SCHEMA, hand: ASSUMED_HAND, wanted: PLAIN_WANTED, schedule: PLAIN_SCHEDULE };
 }
 
 function itemsOf(parent: Json, key: string): Json[] {

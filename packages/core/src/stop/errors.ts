@@ -1,6 +1,37 @@
-import { ringOf } from '../kit/index.js';
-import { ASSUMED_HAND, type ShotPlan } from '../pull/index.js';
-import type { MoveVerdict } from '../verdict/index.js';
+import {
+  ASSUMED_MARK_SIGMA_MM,
+  ASSUMED_TIMING_SIGMA_S,
+  type MeasureMethod,
+  measureSigmaMm,
+  METHOD_UNCERTAINTY,
+} from '../floor/index.js';
+import { ringOf, wheelDegOf } from '../kit/index.js';
+import { ASSUMED_CUE_SIGMA_S, ASSUMED_HAND, beatsNow, type Hand, type ShotPlan } from '../pull/index.js';
+import { evaluatePull, type MoveVerdict } from '../verdict/index.js';
+
+/** Where the errors of a take come from. */
+export type ErrorSource =
+  /** Someone misses their marks */
+  | { readonly kind: 'marks'; readonly subjectId: string }
+  /** Someone is early or late */
+  | { readonly kind: 'timing'; readonly subjectId: string }
+  /** A distance was measured wrongly */
+  | { readonly kind: 'measuring'; readonly markId: string }
+  /** A pull is set off early or late */
+  | { readonly kind: 'cue'; readonly moveId: string }
+  /** A pull lands beside its target */
+  | { readonly kind: 'landing'; readonly moveId: string }
+  /** The hand goes on with someone or along a course, off it and behind it; null for the line's start */
+  | { readonly kind: 'following'; readonly moveId: string | null };
+
+/** An error source with how large it is, one standard deviation: millimetres, seconds, or degrees of what the hand holds. */
+export interface SizedError {
+  readonly source: ErrorSource;
+  readonly sigma: number;
+  readonly unit: 'mm' | 's' | 'deg';
+  /** It is what is assumed until it is known better */
+  readonly isAssumed: boolean;
+}
 
 /** How a pull errs, one standard deviation each. */
 export interface PullErrors {
@@ -15,39 +46,94 @@ export interface PullErrors {
 /** Scatter that is 4.133 standard deviations wide holds 96 of 100: the effective width of ISO 9241-411. */
 const EFFECTIVE_WIDTH_SIGMAS = 4.133;
 
-/** A hand that has all the time there is still lands no better than this, in degrees of what it holds: an assumption. */
-export const ASSUMED_STEADY_DEG = 0.25;
-
 /**
  * How a pull lands: a hand that has just the time it needs for a window hits it 96 times of 100; with less time it scatters more, with more time less. That is the law the time it needs comes from, asked the other way round.
  *
  * Source: ISO 9241-411, effective target width; time = a + b log2(travel / width + 1), solved for the width.
  */
-export function landingSigmaDeg({
-  travelDeg,
-  availableS,
-  againstStop,
-  wheel,
-}: Pick<MoveVerdict, 'travelDeg' | 'availableS' | 'againstStop' | 'wheel'>): number {
+export function landingSigmaDeg(
+  { travelDeg, availableS, againstStop, wheel }: Pick<MoveVerdict, 'travelDeg' | 'availableS' | 'againstStop' | 'wheel'>,
+  hand: Hand,
+): number {
   if (againstStop || travelDeg === 0) return 0;
-  const steadyDeg = (ASSUMED_STEADY_DEG * travelDeg) / (wheel?.travelDeg ?? travelDeg);
-  const bits = (availableS - ASSUMED_HAND.reactionS) / ASSUMED_HAND.perBitS;
+  const steadyDeg = (hand.steadyDeg * travelDeg) / (wheel?.travelDeg ?? travelDeg);
+  const bits = (availableS - hand.reactionS) / hand.perBitS;
   const widthDeg = bits <= 0 ? Infinity : travelDeg / (2 ** bits - 1);
   // no worse than not having turned at all
   return Math.max(steadyDeg, Math.min(widthDeg / EFFECTIVE_WIDTH_SIGMAS, travelDeg / 2));
 }
 
 /** How late a pull starts on the average: a hand that is counted in starts with its cue, one that is not a reaction after it; the clock surprises nobody. */
-export function reactionS({ cueKind, cueLeadS }: ShotPlan['line']['moves'][number]): number {
-  return cueKind === 'clock' || cueLeadS > 0 ? 0 : ASSUMED_HAND.reactionS;
+export function reactionS({ cueKind, cueLeadS }: ShotPlan['line']['moves'][number], hand: Hand): number {
+  return cueKind === 'clock' || cueLeadS > 0 ? 0 : hand.reactionS;
+}
+
+/** How a hand goes on with something that moves: beside it by as much as it is steady, behind or ahead of it by as much as it takes to react. */
+export function followErrors({ hand, wheel }: Pick<ShotPlan, 'hand' | 'wheel'>): { ringSigmaDeg: number; lagSigmaS: number } {
+  return { ringSigmaDeg: hand.steadyDeg / Math.abs(wheelDegOf(wheel, 1)), lagSigmaS: hand.reactionS };
 }
 
 /** The errors of every pull of a plan. */
 export function pullErrors(plan: ShotPlan, moves: readonly MoveVerdict[]): PullErrors[] {
   return plan.line.moves.map((move, index) => ({
     moveId: move.id,
-    reactionS: reactionS(move),
+    reactionS: reactionS(move, plan.hand),
     cueSigmaS: move.cueSigmaS,
-    ringSigmaDeg: Math.min(landingSigmaDeg(moves[index]!), ringOf(plan.optics.lens).throwDeg / 4),
+    ringSigmaDeg: Math.min(landingSigmaDeg(moves[index]!, plan.hand), ringOf(plan.optics.lens).throwDeg / 4),
   }));
+}
+
+/** Every error that can lose a take of this plan: of those something is asked of, of the marks the ring goes to, of the pulls. */
+export function errorSources(plan: ShotPlan): SizedError[] {
+  const verdict = evaluatePull(plan);
+  if (verdict.status === 'incomplete') return [];
+  const asked = new Set(beatsNow(plan).flatMap(({ kind, subjectId }) => (kind === 'drift' ? [] : subjectId)));
+  const changes = new Set(
+    verdict.subjects.flatMap(({ subjectId, distanceMm }) => (distanceMm.some((mm) => mm !== distanceMm[0]) ? subjectId : [])),
+  );
+  const people = plan.subjects
+    .filter(({ id }) => asked.has(id))
+    .flatMap(({ id: subjectId, markSigmaMm, timingSigmaS }): SizedError[] => [
+      sized({ kind: 'marks', subjectId }, markSigmaMm, 'mm', markSigmaMm === ASSUMED_MARK_SIGMA_MM),
+      // whose distance never changes is never late
+      ...(changes.has(subjectId)
+        ? [sized({ kind: 'timing', subjectId }, timingSigmaS, 's', timingSigmaS === ASSUMED_TIMING_SIGMA_S)]
+        : []),
+    ]);
+  const goesTo = new Set(
+    [plan.line.start!, ...plan.line.moves.map(({ target }) => target)].flatMap((target) =>
+      target.kind === 'mark' ? target.markId : [],
+    ),
+  );
+  const marks = plan.marks
+    .filter(({ id, distanceMm }) => goesTo.has(id) && distanceMm !== null)
+    .map(({ id: markId, uncertaintyMm, method, distanceMm }) =>
+      sized({ kind: 'measuring', markId }, uncertaintyMm, 'mm', isUsual(uncertaintyMm, method, distanceMm!)),
+    );
+  const { reactionS: waits, perBitS, steadyDeg } = plan.hand;
+  const isAssumedHand =
+    waits === ASSUMED_HAND.reactionS && perBitS === ASSUMED_HAND.perBitS && steadyDeg === ASSUMED_HAND.steadyDeg;
+  const pulls = pullErrors(plan, verdict.moves).flatMap(({ moveId, cueSigmaS, ringSigmaDeg }, index): SizedError[] => {
+    const { travelDeg, wheel } = verdict.moves[index]!;
+    const inHandDeg = travelDeg === 0 ? 0 : (ringSigmaDeg * (wheel?.travelDeg ?? travelDeg)) / travelDeg;
+    return [
+      sized({ kind: 'cue', moveId }, cueSigmaS, 's', cueSigmaS === ASSUMED_CUE_SIGMA_S),
+      sized({ kind: 'landing', moveId }, inHandDeg, 'deg', isAssumedHand),
+    ];
+  });
+  const following = [plan.line.start!, ...plan.line.moves.map(({ target }) => target)].flatMap((target, index): SizedError[] => {
+    if (target.kind !== 'subject' && target.kind !== 'course') return [];
+    const moveId = index === 0 ? null : plan.line.moves[index - 1]!.id;
+    return [sized({ kind: 'following', moveId }, waits, 's', isAssumedHand)];
+  });
+  return [...people, ...marks, ...pulls, ...following];
+}
+
+/** Whether a distance is as uncertain as is assumed of the way it was measured. */
+function isUsual(uncertaintyMm: number, method: MeasureMethod, distanceMm: number): boolean {
+  return uncertaintyMm === METHOD_UNCERTAINTY[method].atLeastMm || uncertaintyMm === measureSigmaMm(method, distanceMm);
+}
+
+function sized(source: ErrorSource, sigma: number, unit: SizedError['unit'], isAssumed: boolean): SizedError {
+  return { source, sigma, unit, isAssumed };
 }

@@ -5,6 +5,7 @@ import { RANDOM_PLANS } from '../../test/randomPlans';
 import { plainWheel } from '../kit/index';
 import {
   addSubject,
+  ASSUMED_HAND,
   changeBeat,
   changeMark,
   changeRack,
@@ -168,18 +169,18 @@ describe('how a hand lands', () => {
   const timeFor = (windowDeg: number) => 0.15 + 0.22 * Math.log2(60 / windowDeg + 1);
 
   test('in just the time a window needs it hits it 96 times of 100; in more time more often', () => {
-    const sigma = landingSigmaDeg({ ...move, availableS: timeFor(5) });
+    const sigma = landingSigmaDeg({ ...move, availableS: timeFor(5) }, ASSUMED_HAND);
     expect(sigma).toBeCloseTo(5 / 4.133, 9);
     // 4.133 standard deviations hold 96 of 100
     expect(normalQuantile(0.98)).toBeCloseTo(4.133 / 2, 1);
-    expect(landingSigmaDeg({ ...move, availableS: timeFor(5) * 1.5 })).toBeLessThan(sigma / 2);
-    expect(landingSigmaDeg({ ...move, availableS: 60 })).toBe(0.25);
-    expect(landingSigmaDeg({ ...move, availableS: 0.1 })).toBe(30);
+    expect(landingSigmaDeg({ ...move, availableS: timeFor(5) * 1.5 }, ASSUMED_HAND)).toBeLessThan(sigma / 2);
+    expect(landingSigmaDeg({ ...move, availableS: 60 }, ASSUMED_HAND)).toBe(0.25);
+    expect(landingSigmaDeg({ ...move, availableS: 0.1 }, ASSUMED_HAND)).toBe(30);
   });
 
   test('against a hard stop it lands where the stop is', () => {
-    expect(landingSigmaDeg({ ...move, availableS: 0.3, againstStop: true })).toBe(0);
-    expect(landingSigmaDeg({ ...move, travelDeg: 0, availableS: 1 })).toBe(0);
+    expect(landingSigmaDeg({ ...move, availableS: 0.3, againstStop: true }, ASSUMED_HAND)).toBe(0);
+    expect(landingSigmaDeg({ ...move, travelDeg: 0, availableS: 1 }, ASSUMED_HAND)).toBe(0);
   });
 });
 

@@ -14,7 +14,8 @@ import {
   zoneLensAt,
 } from '../pull/index.js';
 import { evaluatePull, type Missing } from '../verdict/index.js';
-import { pullErrors } from './errors.js';
+import { type DrawOrder, drawOrderOf, moveKey, START_KEY, subjectKey } from './drawOrder.js';
+import { type ErrorSource, followErrors, pullErrors } from './errors.js';
 import { type AngleTable, angleTableOf, type ZoneTable, zoneTableOf } from './zoneTables.js';
 
 /** Where the line stands, or goes on, between two moves. */
@@ -25,6 +26,11 @@ export interface PreparedSetting {
   /** Of the mark it goes to: the distance, and how well that was measured; 0 where nothing was */
   readonly mm: number;
   readonly measureSigmaMm: number;
+  /** Where it goes on: how far the hand is beside it, and how many frames behind or ahead; 0 where it stays */
+  readonly followSigmaDeg: number;
+  readonly lagSigmaFrames: number;
+  /** Which of the take's numbers are its own, from here on */
+  readonly drawsAt: number;
 }
 
 export interface PreparedMove {
@@ -40,6 +46,7 @@ export interface PreparedSubject {
   readonly distancesMm: Float64Array;
   readonly markSigmaMm: number;
   readonly timingSigmaS: number;
+  readonly drawsAt: number;
 }
 
 export interface PreparedBeat {
@@ -64,6 +71,8 @@ export interface PreparedBeat {
 export interface PreparedTakes {
   readonly captureFps: number;
   readonly frameCount: number;
+  /** Numbers a take draws */
+  readonly drawCount: number;
   /** What a mark that is measured wrongly is set to */
   readonly angles: AngleTable;
   readonly lowDeg: number;
@@ -76,18 +85,43 @@ export interface PreparedTakes {
   readonly beats: readonly PreparedBeat[];
 }
 
+export interface TakesOptions {
+  /** Of the plan it is compared with; its own otherwise */
+  readonly order?: DrawOrder | undefined;
+  /** An error that is left out, everything else drawn as it was */
+  readonly without?: ErrorSource | undefined;
+}
+
 /** Works out once what every take of a plan shares; or says what is still missing. */
-export function prepareTakes(plan: ShotPlan): PreparedTakes | { readonly missing: readonly Missing[] } {
+export function prepareTakes(
+  plan: ShotPlan,
+  { order: like, without }: TakesOptions = {},
+): PreparedTakes | { readonly missing: readonly Missing[] } {
   const verdict = evaluatePull(plan);
   if (verdict.status === 'incomplete') return { missing: verdict.missing };
   const { captureFps, frameCount } = verdict;
   const ring = ringOf(plan.optics.lens);
   const reach = ringReach(plan);
-  const errors = pullErrors(plan, verdict.moves);
+  const order = drawOrderOf(plan, like ?? null);
+  const drawsAt = (key: string) => order.at.get(key)!;
+  const isLeftOut = (kind: ErrorSource['kind'], id: string | null) =>
+    without?.kind === kind &&
+    id === ('subjectId' in without ? without.subjectId : 'moveId' in without ? without.moveId : without.markId);
+  const errors = pullErrors(plan, verdict.moves).map(({ moveId, reactionS, cueSigmaS, ringSigmaDeg }) => ({
+    reactionS: isLeftOut('cue', moveId) ? 0 : reactionS,
+    cueSigmaS: isLeftOut('cue', moveId) ? 0 : cueSigmaS,
+    ringSigmaDeg: isLeftOut('landing', moveId) ? 0 : ringSigmaDeg,
+  }));
+  const following = followErrors(plan);
   const targets = [plan.line.start!, ...plan.line.moves.map(({ target }) => target)];
   const subjects = verdict.subjects.map(({ subjectId, distanceMm }): PreparedSubject => {
     const { markSigmaMm, timingSigmaS } = plan.subjects.find(({ id }) => id === subjectId)!;
-    return { distancesMm: distanceMm, markSigmaMm, timingSigmaS };
+    return {
+      distancesMm: distanceMm,
+      markSigmaMm: isLeftOut('marks', subjectId) ? 0 : markSigmaMm,
+      timingSigmaS: isLeftOut('timing', subjectId) ? 0 : timingSigmaS,
+      drawsAt: drawsAt(subjectKey(subjectId)),
+    };
   });
   const tables = tablesOf(plan, ring, frameCount);
   const beats = beatsNow(plan)
@@ -113,11 +147,24 @@ export function prepareTakes(plan: ShotPlan): PreparedTakes | { readonly missing
   return {
     captureFps,
     frameCount,
+    drawCount: order.count,
     angles: angleTableOf(ring),
     lowDeg: reach.lowDeg,
     highDeg: reach.highDeg,
     stepDeg: reach.stepDeg,
-    settings: targets.map((target, index) => settingOf(plan, target, index, frameCount)),
+    settings: targets.map((target, index) => {
+      const setting = settingOf(plan, target, index, frameCount);
+      const isMeasured = target.kind === 'mark' && isLeftOut('measuring', target.markId);
+      const moveId = index === 0 ? null : plan.line.moves[index - 1]!.id;
+      const follows = setting.degs !== null && !isLeftOut('following', moveId);
+      return {
+        ...setting,
+        measureSigmaMm: isMeasured ? 0 : setting.measureSigmaMm,
+        followSigmaDeg: follows ? following.ringSigmaDeg : 0,
+        lagSigmaFrames: follows ? following.lagSigmaS * captureFps : 0,
+        drawsAt: drawsAt(moveId === null ? START_KEY : moveKey(moveId)),
+      };
+    }),
     moves: plan.line.moves.map(({ startS, durationS, easing }, index) => ({ startS, durationS, easing, ...errors[index]! })),
     subjects,
     beats,
@@ -133,7 +180,12 @@ function isLevel(values: Float64Array, from: number, to: number): boolean {
   return true;
 }
 
-function settingOf(plan: ShotPlan, target: LineTarget, index: number, frameCount: number): PreparedSetting {
+function settingOf(
+  plan: ShotPlan,
+  target: LineTarget,
+  index: number,
+  frameCount: number,
+): Omit<PreparedSetting, 'drawsAt' | 'followSigmaDeg' | 'lagSigmaFrames'> {
   const ring = ringOf(plan.optics.lens);
   const alone = focusLine({ ...plan, line: { start: target, moves: [] } }, ring)!;
   const isMoving = target.kind === 'subject' || target.kind === 'course';

@@ -58,31 +58,34 @@ export function mergedCounts(runs: readonly TakeCounts[]): TakeCounts {
 const NEAREST_MM = 1;
 /** Rounding at the very edge of the zone is forgiven. */
 const LOOSE = 1 + 1e-9;
-/** Numbers a setting draws: how its mark was measured, where the ring lands, when its move starts. */
-const PER_SETTING = 3;
 
 /**
  * The state of one take at a time, drawn anew for each. A take has ten microseconds: what its loops read lies in typed arrays, the tables are read where they are needed, and a stretch in which nothing changes
  * is asked once. In short, by frame: `isWithin(zone of the ring's angle, 1 / (where they are + how far they miss))`.
  */
 function oneTake(prepared: PreparedTakes, seed: number) {
-  const { captureFps, frameCount, angles, lowDeg, highDeg, stepDeg, settings, moves, subjects } = prepared;
+  const { captureFps, frameCount, angles, lowDeg, highDeg, stepDeg, settings, moves, subjects, drawCount } = prepared;
   const [settingCount, subjectCount] = [settings.length, subjects.length];
-  const draws = new Float64Array(2 * subjectCount + PER_SETTING * settingCount);
+  const draws = new Float64Array(drawCount);
   const column = <T>(items: readonly T[], of: (item: T) => number) => Float64Array.from(items, of);
   const markSigmaMm = column(subjects, (one) => one.markSigmaMm);
   const timingSigmaFrames = column(subjects, (one) => one.timingSigmaS * captureFps);
+  const subjectDrawsAt = Int32Array.from(subjects, (one) => one.drawsAt);
+  const settingDrawsAt = Int32Array.from(settings, (one) => one.drawsAt);
   const goingOn = settings.map(({ degs }) => degs);
   const easings = moves.map(({ easing }) => easing);
   const plannedDeg = column(settings, (one) => one.stillDeg);
   const settingMm = column(settings, (one) => one.mm);
   const measureSigmaMm = column(settings, (one) => one.measureSigmaMm);
+  const followSigmaDeg = column(settings, (one) => one.followSigmaDeg);
+  const lagSigmaFrames = column(settings, (one) => one.lagSigmaFrames);
   const plannedStartS = column(moves, (one) => one.startS + one.reactionS);
   const durationS = column(moves, (one) => one.durationS);
   const cueSigmaS = column(moves, (one) => one.cueSigmaS);
   const ringSigmaDeg = column(moves, (one) => one.ringSigmaDeg);
   const missMm = new Float64Array(subjectCount);
   const lateFrames = new Float64Array(subjectCount);
+  const lagFrames = new Int32Array(settingCount);
   const offDeg = new Float64Array(settingCount);
   const stillDeg = new Float64Array(settingCount);
   const startS = new Float64Array(moves.length);
@@ -95,7 +98,8 @@ function oneTake(prepared: PreparedTakes, seed: number) {
   function settingDeg(setting: number, frame: number): number {
     const degs = goingOn[setting] ?? null;
     if (degs === null) return stillDeg[setting]!;
-    return clamp(degs[frame < 0 ? 0 : frame >= frameCount ? frameCount - 1 : frame]! + offDeg[setting]!);
+    const at = frame - lagFrames[setting]!;
+    return clamp(degs[at < 0 ? 0 : at >= frameCount ? frameCount - 1 : at]! + offDeg[setting]!);
   }
 
   /** What the ring is set to for a distance as it was measured. */
@@ -108,18 +112,21 @@ function oneTake(prepared: PreparedTakes, seed: number) {
 
   function draw(take: number): void {
     drawInPlace(seed, take, draws);
-    let at = 0;
     for (let k = 0; k < subjectCount; k++) {
-      missMm[k] = draws[at++]! * markSigmaMm[k]!;
-      lateFrames[k] = draws[at++]! * timingSigmaFrames[k]!;
+      const at = subjectDrawsAt[k]!;
+      missMm[k] = draws[at]! * markSigmaMm[k]!;
+      lateFrames[k] = draws[at + 1]! * timingSigmaFrames[k]!;
     }
     let freeS = -Infinity;
     for (let k = 0; k < settingCount; k++) {
-      const measured = draws[at++]!;
-      const landed = draws[at++]!;
-      const started = draws[at++]!;
+      const at = settingDrawsAt[k]!;
+      const measured = draws[at]!;
+      const landed = draws[at + 1]!;
+      const started = draws[at + 2]!;
       const sigmaMm = measureSigmaMm[k]!;
-      offDeg[k] = k === 0 ? 0 : landed * ringSigmaDeg[k - 1]!;
+      // one that goes on draws how it follows in place of how its mark was measured
+      lagFrames[k] = Math.round(measured * lagSigmaFrames[k]!);
+      offDeg[k] = landed * (k === 0 ? followSigmaDeg[0]! : Math.max(ringSigmaDeg[k - 1]!, followSigmaDeg[k]!));
       stillDeg[k] = clamp((sigmaMm === 0 ? plannedDeg[k]! : clamp(setDeg(settingMm[k]! + measured * sigmaMm))) + offDeg[k]!);
       if (k === 0) continue;
       // a hand that is late with one pull begins the next when it has landed

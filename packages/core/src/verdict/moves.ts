@@ -18,7 +18,7 @@ import type { Landing, MoveVerdict } from './pullVerdict.js';
 
 /** Each move as a hand meets it: travel, window at the landing and at the one of the other order, difficulty, time needed against time there is, speed. */
 export function judgeMoves(line: FocusLine, ring: LensRing, plan: ShotPlan): MoveVerdict[] {
-  const { optics, wheel, handDegPerS } = plan;
+  const { optics, wheel, handDegPerS, hand } = plan;
   const { stepDeg } = ringReach(plan);
   const isAtStop = ({ target }: LineSetting) =>
     wheel?.hasEndStops === true &&
@@ -54,7 +54,7 @@ export function judgeMoves(line: FocusLine, ring: LensRing, plan: ShotPlan): Mov
       towards: travelDeg === 0 ? 'nowhere' : to.distanceMm < from.distanceMm ? 'near' : 'far',
       otherOrder: landingAt(from, travelDeg, move.startS),
       breathingPercent: breathingBetween(optics.lens, from.distanceMm, to.distanceMm),
-      wheel: wheel && wheelTurn(wheel, travelDeg, landing.windowDeg, handDegPerS),
+      wheel: wheel && wheelTurn(wheel, travelDeg, landing.windowDeg, handDegPerS, hand),
       availableS,
       grade: landing.neededS === 0 ? 'comfortable' : gradeMove(availableS, landing.neededS),
       peakDegPerS,

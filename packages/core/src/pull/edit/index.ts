@@ -60,7 +60,7 @@ export {
   setLineStart,
 } from './racks.js';
 export { reversed } from './reverse.js';
-export { setDuration, setHandLimit, shortestDurationS } from './shot.js';
+export { setDuration, setHand, setHandLimit, setSchedule, setWanted, shortestDurationS } from './shot.js';
 export { stepBack } from './stepBack.js';
 export { withTargets } from './targets.js';
 export { addStay, addSubject, changeStay, changeSubject, removeSubject } from './subjects.js';

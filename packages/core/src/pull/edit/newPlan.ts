@@ -1,5 +1,6 @@
 import { ASSUMED_PEAK_DEG_PER_S, cameraOf, FORMATS, plainLens } from '../../kit/index.js';
-import { PLAN_SCHEMA, type ShotPlan } from '../shotPlan.js';
+import { ASSUMED_HAND } from '../difficulty.js';
+import { PLAIN_SCHEDULE, PLAIN_WANTED, PLAN_SCHEMA, type ShotPlan } from '../shotPlan.js';
 
 /**
  * The plan a new shot starts with: ten seconds, nobody in it.
@@ -35,8 +36,11 @@ export function newPlan(like?: ShotPlan): ShotPlan {
     line: { start: null, moves: [] },
     alternates: null,
     handDegPerS: like?.handDegPerS ?? ASSUMED_PEAK_DEG_PER_S,
+    hand: like?.hand ?? ASSUMED_HAND,
     isReversed: false,
     rehearsals: [],
+    wanted: PLAIN_WANTED,
+    schedule: { ...PLAIN_SCHEDULE, day: like?.schedule.day ?? PLAIN_SCHEDULE.day },
     notes: '',
   };
 }

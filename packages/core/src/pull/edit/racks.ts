@@ -1,6 +1,5 @@
 import { ringOf, withinReach } from '../../kit/index.js';
 import { targetMm } from '../focusLine.js';
-import { ASSUMED_HAND } from '../difficulty.js';
 import { landingWindow } from '../landingWindow.js';
 import { leastMoveS } from '../moveNeed.js';
 import { zoneLensAt } from '../opticsTrack.js';
@@ -125,7 +124,7 @@ function comfortableS(plan: ShotPlan, from: LineTarget, to: LineTarget, atS: num
   const angle = (target: LineTarget) => ring.angleAt(mmOf(target));
   const window = landingWindow(zoneLensAt(plan.optics, atS), ring, mmOf(to));
   // a pull to where the ring stands is one too, and takes as long as a hand needs to begin
-  const needS = Math.max(leastMoveS(plan, Math.abs(angle(to) - angle(from)), window.widthDeg), ASSUMED_HAND.reactionS);
+  const needS = Math.max(leastMoveS(plan, Math.abs(angle(to) - angle(from)), window.widthDeg), plan.hand.reactionS);
   // in tenths of a second, as one would say it
   return Math.ceil(needS * COMFORT * 10) / 10;
 }

@@ -1,5 +1,6 @@
 import { PLAN_LIMITS } from '../planLimits.js';
-import { type OpticsMove, rackEndS, type ShotPlan } from '../shotPlan.js';
+import type { Hand } from '../difficulty.js';
+import { type OpticsMove, rackEndS, type Schedule, type ShotPlan, type Wanted, WANTED_SHARE } from '../shotPlan.js';
 import { SHORTEST_BEAT_S } from './beats.js';
 import { clamp } from './ids.js';
 import { floorEndS } from './redrawn.js';
@@ -17,6 +18,35 @@ export function shortestDurationS(plan: ShotPlan): number {
 /** How fast whoever pulls is willing to turn what they hold. */
 export function setHandLimit(plan: ShotPlan, degPerS: number): ShotPlan {
   return { ...plan, handDegPerS: clamp(degPerS, PLAN_LIMITS.handDegPerS.min, PLAN_LIMITS.handDegPerS.max) };
+}
+
+/** What the hand can do, and how it errs. */
+export function setHand(plan: ShotPlan, changes: Partial<Hand>): ShotPlan {
+  const { reactionS, perBitS, steadyDeg } = { ...plan.hand, ...changes };
+  const within = (value: number, { min, max }: { readonly min: number; readonly max: number }) => clamp(value, min, max);
+  return {
+    ...plan,
+    hand: {
+      reactionS: within(reactionS, PLAN_LIMITS.reactionS),
+      perBitS: within(perBitS, PLAN_LIMITS.perBitS),
+      steadyDeg: within(steadyDeg, PLAN_LIMITS.steadyDeg),
+    },
+  };
+}
+
+/** How many takes shall be kept, and how soft what lies behind shall be. A shot that becomes one-chance, or no longer is, asks for as many as is usual for it. */
+export function setWanted(plan: ShotPlan, changes: Partial<Wanted>): ShotPlan {
+  const { wanted } = plan;
+  const isOneChance = changes.isOneChance ?? wanted.isOneChance;
+  const usual = isOneChance ? WANTED_SHARE.oneChance : WANTED_SHARE.repeatable;
+  const keepShare = changes.keepShare ?? (isOneChance === wanted.isOneChance ? wanted.keepShare : usual);
+  const { min, max } = PLAN_LIMITS.keepShare;
+  return { ...plan, wanted: { ...wanted, ...changes, isOneChance, keepShare: clamp(keepShare, min, max) } };
+}
+
+/** What the shot takes of the day. */
+export function setSchedule(plan: ShotPlan, changes: Partial<Schedule>): ShotPlan {
+  return { ...plan, schedule: { ...plan.schedule, ...changes } };
 }
 
 /**

@@ -33,9 +33,12 @@ export function planChanges(before: ShotPlan, after: ShotPlan, units: UnitSystem
     ...beatChanges(before, after),
     ...lineChanges(before, after, units),
     ...changed('the hand turns at most', `${before.handDegPerS}°/s`, `${after.handDegPerS}°/s`),
+    ...unlessSame(before.hand, after.hand, 'what the hand can do'),
     ...(before.isReversed === after.isReversed ? [] : [after.isReversed ? 'shot reversed' : 'shot forwards']),
     ...unlessSame(before.alternates, after.alternates, 'takes A and B'),
     ...unlessSame(before.rehearsals, after.rehearsals, 'the rehearsals'),
+    ...unlessSame(before.wanted, after.wanted, 'what is wanted of the takes and the look'),
+    ...unlessSame(before.schedule, after.schedule, 'what it takes of the day'),
     ...unlessSame(before.notes, after.notes, 'the notes'),
   ];
 }

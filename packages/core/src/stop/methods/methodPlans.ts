@@ -1,0 +1,50 @@
+import type { ShotPlan } from '../../pull/index.js';
+import { type ActionFacts, focusMmOf } from './actionFacts.js';
+
+/** How well someone with a camera keeps a distance by pace alone, one standard deviation: an assumption, shown as one. */
+export const ASSUMED_PACE_SIGMA_MM = 150;
+
+/** Set once where whoever is asked for first is, found by the camera or the eye: nothing was measured, so nothing is measured wrongly. */
+export function heldAtFirst(plan: ShotPlan, { asked }: ActionFacts): ShotPlan | null {
+  return heldAt(plan, focusMmOf(plan, asked[0]!.subjectId, asked[0]!.fromS));
+}
+
+/** Set where whoever is asked for last ends, and left there. */
+export function heldAtLast(plan: ShotPlan, { asked }: ActionFacts): ShotPlan | null {
+  const last = asked.at(-1)!;
+  const mark = plan.subjects.find(({ id }) => id === last.subjectId)?.stays.at(-1)?.markId;
+  const isMeasured = plan.floor === null && plan.marks.some(({ id, distanceMm }) => id === mark && distanceMm !== null);
+  if (mark !== undefined && isMeasured) return { ...plan, line: { start: { kind: 'mark', markId: mark }, moves: [] } };
+  return heldAt(plan, focusMmOf(plan, last.subjectId, last.toS - 0.5 / plan.captureFps));
+}
+
+function heldAt(plan: ShotPlan, mm: number): ShotPlan | null {
+  if (Number.isNaN(mm)) return null;
+  return { ...plan, line: { start: { kind: 'distance', distanceMm: mm === Infinity ? null : mm }, moves: [] } };
+}
+
+/** The one who is asked for at one distance throughout, as well as a pace keeps it; null where more are asked for, or nobody moves. */
+export function constantDistance(plan: ShotPlan, { asked, isOne, changesMm }: ActionFacts): ShotPlan | null {
+  const [first] = asked;
+  const subject = plan.subjects.find(({ id }) => id === first?.subjectId);
+  const mm = first ? focusMmOf(plan, first.subjectId, first.fromS) : NaN;
+  if (!subject || !isOne || changesMm === 0 || !Number.isFinite(mm)) return null;
+  const markId = subject.stays[0]!.markId;
+  const mark = plan.marks.find(({ id }) => id === markId)!;
+  return {
+    ...plan,
+    floor: null,
+    subjects: [
+      {
+        ...subject,
+        markSigmaMm: Math.hypot(subject.markSigmaMm, ASSUMED_PACE_SIGMA_MM),
+        stays: [{ ...subject.stays[0]!, fromS: 0, untilS: plan.durationS }],
+      },
+    ],
+    marks: [{ ...mark, place: null, method: 'tape', distanceMm: mm, uncertaintyMm: 0 }],
+    beats: asked,
+    line: { start: { kind: 'mark', markId }, moves: [] },
+    alternates: null,
+    rehearsals: [],
+  };
+}
