@@ -7,13 +7,22 @@ import { MeasuringModule } from './measuring/measuring.module.js';
 import { PicturesModule } from './pictures/pictures.module.js';
 import { ProductionsModule } from './productions/productions.module.js';
 import { ShotsModule } from './shots/shots.module.js';
+import { StopModule } from './stop/stop.module.js';
 
 @Module({})
 export class AppModule {
   static with(open: OpenDatabase): DynamicModule {
     return {
       module: AppModule,
-      imports: [DatabaseModule.with(open), KitModule, MeasuringModule, PicturesModule, ProductionsModule, ShotsModule],
+      imports: [
+        DatabaseModule.with(open),
+        KitModule,
+        MeasuringModule,
+        PicturesModule,
+        ProductionsModule,
+        ShotsModule,
+        StopModule,
+      ],
       controllers: [HealthController],
     };
   }

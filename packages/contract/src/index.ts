@@ -14,3 +14,4 @@ export {
   UNIT_SYSTEMS,
 } from './productions.js';
 export { CreateShot, RevisionView, SaveShot, SCENE, ShotDocument, ShotView, SLATE, TITLE } from './shots.js';
+export { BeatRateView, KeepRateView, MOST_TAKES_ASKED, StopRateView } from './stop.js';

@@ -26,6 +26,8 @@ import {
   takeCamera,
   takeLens,
   takeRig,
+  setSchedule,
+  setWanted,
   takeWheel,
   type Wheel,
 } from '@still-heron/core';
@@ -95,8 +97,9 @@ function lanternToTheMould(kit: DemoKit): ShotPlan {
 function theForkIsStruck(kit: DemoKit): ShotPlan {
   let plan = shot(kit, { lens: '135 mm T2.5', rig: 'On legs' }, 3.2, 6, 'rack');
   plan = addSubject(plan, { name: 'Tuning fork', distanceMm: 1450 });
-  plan = changeSubject(plan, 'subject-1', { detail: 'tines' });
+  plan = changeSubject(plan, 'subject-1', { detail: 'tines', markSigmaMm: 4 });
   plan = addSubject(plan, { name: 'Maren', distanceMm: 2350 });
+  plan = changeSubject(plan, 'subject-2', { markSigmaMm: 15 });
   plan = addRack(plan, 'mark-2', 2.4);
   plan = changeRack(plan, 'rack-1', { startS: 2.4, durationS: 1.5, cueKind: 'look', cue: 'the fork stops' });
   plan = changeBeat(plan, 'beat-1', { toS: 2.4, why: 'the note' });
@@ -160,13 +163,91 @@ function everyone(kit: DemoKit): ShotPlan {
   return everyoneHearsIt(shot(kit, { lens: '65 mm T2.2', rig: 'On legs', wheel: 'Hand wheel, gear 1.6' }, 4.5, 30, 'rack'));
 }
 
+/** What the light says, what lies behind, how often it can be tried, and what it takes of the day. */
+function planned(plan: ShotPlan, { meteredStop, ndStops = 0, behind, softPercent = null, ...when }: Planned): ShotPlan {
+  const { isOneChance = false, ...schedule } = when;
+  const [name, distanceMm] = behind;
+  const lit = { ...plan, exposure: { ...plan.exposure, meteredStop, ndStops } };
+  return setSchedule(setWanted(lit, { isOneChance, background: { name, distanceMm }, blurPercent: softPercent }), schedule);
+}
+
+interface Planned extends Partial<ShotPlan['schedule']> {
+  readonly meteredStop: number;
+  readonly ndStops?: number;
+  readonly behind: readonly [name: string, distanceMm: number | null];
+  readonly softPercent?: number | null;
+  readonly isOneChance?: boolean;
+}
+
 /** In shooting order, which is not the order of the story. */
 export const BELL_FOUNDRY_SHOTS: readonly ((kit: DemoKit) => ShotDocument)[] = [
-  (kit) => ({ scene: '4 Casting floor', slate: '4A', title: 'Bronze at the lip', plan: bronzeAtTheLip(kit) }),
-  (kit) => ({ scene: '4 Casting floor', slate: '4B', title: 'Lantern to the mould', plan: lanternToTheMould(kit) }),
-  (kit) => ({ scene: '9 Tuning loft', slate: '9A', title: 'The fork is struck', plan: theForkIsStruck(kit) }),
-  (kit) => ({ scene: '9 Tuning loft', slate: '9C', title: 'Listening on the stairs', plan: listeningOnTheStairs(kit) }),
-  (kit) => ({ scene: '12 Yard and river', slate: '12A', title: 'Hand cart through the gate', plan: cartThroughTheGate(kit) }),
-  (kit) => ({ scene: '12 Yard and river', slate: '12D', title: 'The ferry takes the bell', plan: theFerryTakesTheBell(kit) }),
-  (kit) => ({ scene: '14 Casting floor, night', slate: '14A', title: 'Everyone hears it', plan: everyone(kit) }),
+  (kit) => ({
+    scene: '4 Casting floor',
+    slate: '4A',
+    title: 'Bronze at the lip',
+    plan: planned(bronzeAtTheLip(kit), {
+      meteredStop: 4,
+      behind: ['furnace door', 7500],
+      isOneChance: true,
+      day: 1,
+      setUpMin: 40,
+      cover: '4B, her face as it pours',
+    }),
+  }),
+  (kit) => ({
+    scene: '4 Casting floor',
+    slate: '4B',
+    title: 'Lantern to the mould',
+    plan: planned(lanternToTheMould(kit), { meteredStop: 2.5, behind: ['furnace door', 9800], day: 1, setUpMin: 30 }),
+  }),
+  (kit) => ({
+    scene: '9 Tuning loft',
+    slate: '9A',
+    title: 'The fork is struck',
+    plan: planned(theForkIsStruck(kit), {
+      meteredStop: 2.8,
+      behind: ['loft wall', 3600],
+      day: 2,
+      setUpMin: 15,
+      betweenTakesS: 45,
+    }),
+  }),
+  (kit) => ({
+    scene: '9 Tuning loft',
+    slate: '9C',
+    title: 'Listening on the stairs',
+    plan: planned(listeningOnTheStairs(kit), { meteredStop: 3.2, behind: ['loft window', 11_000], softPercent: 1.2, day: 2 }),
+  }),
+  (kit) => ({
+    scene: '12 Yard and river',
+    slate: '12A',
+    title: 'Hand cart through the gate',
+    plan: planned(cartThroughTheGate(kit), {
+      meteredStop: 11,
+      ndStops: 1,
+      behind: ['the horizon', null],
+      day: 3,
+      betweenTakesS: 180,
+    }),
+  }),
+  (kit) => ({
+    scene: '12 Yard and river',
+    slate: '12D',
+    title: 'The ferry takes the bell',
+    plan: planned(theFerryTakesTheBell(kit), {
+      meteredStop: 4.5,
+      ndStops: 2,
+      behind: ['far bank', null],
+      isOneChance: true,
+      day: 3,
+      setUpMin: 25,
+      cover: '12A, the empty cart',
+    }),
+  }),
+  (kit) => ({
+    scene: '14 Casting floor, night',
+    slate: '14A',
+    title: 'Everyone hears it',
+    plan: planned(everyone(kit), { meteredStop: 3.2, behind: ['furnace door', 9800], day: 4, setUpMin: 45, betweenTakesS: 150 }),
+  }),
 ];

@@ -1,0 +1,69 @@
+import { setImmediate } from 'node:timers/promises';
+import { Inject, Injectable } from '@nestjs/common';
+import type { KeepRateView, StopRateView } from '@still-heron/contract';
+import {
+  atStop,
+  drawOrderOf,
+  type DrawOrder,
+  keepRateOf,
+  mergedCounts,
+  prepareTakes,
+  runTakes,
+  type ShotPlan,
+  stopsOf,
+  type TakeCounts,
+} from '@still-heron/core';
+import { RequestProblem } from '../http/request-problem.js';
+import { ShotsService } from '../shots/shots.service.js';
+
+/** Takes that are drawn before other requests get their turn: some milliseconds of a long shot. */
+const TAKES_AT_ONCE = 100;
+
+/** How likely takes are to be kept, for exports and other programs: the same takes as the page draws. */
+@Injectable()
+export class StopService {
+  constructor(@Inject(ShotsService) private readonly shots: ShotsService) {}
+
+  /** @throws {RequestProblem} 404; 409 for a plan that can't be judged yet */
+  async keepRate(shotId: string, takes: number, seed: number): Promise<KeepRateView> {
+    const { plan } = await this.shots.find(shotId);
+    return rateOf(plan, drawOrderOf(plan), takes, seed);
+  }
+
+  /** @throws {RequestProblem} as `keepRate` */
+  async stops(shotId: string, takes: number, seed: number): Promise<StopRateView[]> {
+    const { plan } = await this.shots.find(shotId);
+    const order = drawOrderOf(plan);
+    const views: StopRateView[] = [];
+    for (const stop of stopsOf(plan)) views.push({ stop, ...(await rateOf(atStop(plan, stop), order, takes, seed)) });
+    return views;
+  }
+}
+
+async function rateOf(plan: ShotPlan, order: DrawOrder, takes: number, seed: number): Promise<KeepRateView> {
+  const prepared = prepareTakes(plan, { order });
+  if ('missing' in prepared)
+    throw new RequestProblem(409, {
+      code: 'nothing-to-judge',
+      message: prepared.missing[0] === 'beat' ? 'nothing is asked of anyone in this shot' : 'no distance is known in this shot',
+      path: prepared.missing[0] === 'beat' ? 'beats' : 'subjects',
+      need: 'someone at a distance, the line’s start, and who must be sharp when',
+    });
+  const runs: TakeCounts[] = [];
+  for (let first = 0; first < takes; first += TAKES_AT_ONCE) {
+    runs.push(runTakes(prepared, seed, first, Math.min(TAKES_AT_ONCE, takes - first)));
+    await setImmediate();
+  }
+  const { frames, expectedTakes, takesForNineOfTen, beats, ...rate } = keepRateOf(prepared.beats, mergedCounts(runs), seed);
+  return {
+    ...rate,
+    beats: [...beats],
+    frames: Array.from(frames, finite),
+    expectedTakes: finite(expectedTakes),
+    takesForNineOfTen: finite(takesForNineOfTen),
+  };
+}
+
+function finite(value: number): number | null {
+  return Number.isFinite(value) ? value : null;
+}
