@@ -24,6 +24,7 @@ const router = createBrowserRouter(
         { path: 'setup', lazy: async () => ({ Component: (await pages.setup()).SetupPage }) },
         { path: 'floor', lazy: async () => ({ Component: (await pages.floor()).FloorPage }) },
         { path: 'pull', lazy: async () => ({ Component: (await pages.pull()).PullPage }) },
+        { path: 'stop', lazy: async () => ({ Component: (await pages.stop()).StopPage }) },
       ],
     },
     { path: '/kit', element: <Navigate to="/kit/lenses" replace /> },

@@ -14,6 +14,7 @@ const IN_A_SHOT: readonly ScreenKey[] = [
   { keys: ['1'], does: 'go to Set-up' },
   { keys: ['2'], does: 'go to Floor' },
   { keys: ['3'], does: 'go to Pull' },
+  { keys: ['4'], does: 'go to Stop' },
   { keys: ['0'], does: 'back to Shots' },
   { keys: ['V'], does: 'saved versions of the shot' },
 ];
@@ -91,6 +92,15 @@ export const KEYS = {
     { keys: ['Del'], does: 'remove what is selected' },
     { keys: ['Esc'], does: 'select nothing; give up a drag' },
     ...FIELD.slice(0, 2),
+    ...IN_A_SHOT,
+    ...EVERYWHERE,
+  ],
+  stop: [
+    { keys: ['←', '→'], does: 'on the stop: a third narrower, or wider; with Shift a whole stop' },
+    { keys: ['W'], does: 'shoot at the widest stop that keeps what is wanted' },
+    { keys: ['Space'], does: 'play and stop' },
+    { keys: [',', '.'], does: 'step a frame' },
+    ...FIELD,
     ...IN_A_SHOT,
     ...EVERYWHERE,
   ],

@@ -7,16 +7,24 @@ export const pages = {
   floor: () => import('../features/floor/FloorPage'),
   kit: () => import('../features/kit/KitPage'),
   pull: () => import('../features/pull/PullPage'),
+  stop: () => import('../features/stop/StopPage'),
 };
 
 /** Starts loading what an address will need, all at once rather than one after the other has run. */
 export function preload(path: string): void {
   const needed = path.startsWith('/shots/')
-    ? [pages.shot, path.endsWith('/setup') ? pages.setup : path.endsWith('/floor') ? pages.floor : pages.pull]
+    ? [pages.shot, pages[stepOf(path)]]
     : path.startsWith('/kit')
       ? [pages.kit]
       : path.endsWith('/shots')
         ? [pages.shots]
         : [pages.productions];
   for (const load of needed) void load();
+}
+
+/** Steps of a shot, as the last part of its address. */
+const STEPS = ['setup', 'floor', 'pull', 'stop'] as const;
+
+function stepOf(path: string): (typeof STEPS)[number] {
+  return STEPS.find((step) => path.endsWith(`/${step}`)) ?? 'pull';
 }

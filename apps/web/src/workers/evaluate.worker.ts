@@ -1,8 +1,9 @@
-import { evaluatePull, findMends, leastChanges, type PullVerdict } from '@still-heron/core';
+import { evaluatePull, findMends, leastChanges, methodOffers, type PullVerdict, whatHelps } from '@still-heron/core';
 import { expose, transfer } from 'comlink';
 import type { EvaluatorWorker } from './protocol';
 import { layOffer } from './layOffer';
 import { summarise } from './summarise';
+import { createTakeRunner } from './takes/takeRunner';
 
 const worker: EvaluatorWorker = {
   evaluate(plan) {
@@ -13,6 +14,9 @@ const worker: EvaluatorWorker = {
   mends: findMends,
   layOffer,
   leastChanges,
+  helps: whatHelps,
+  methods: methodOffers,
+  ...createTakeRunner(),
 };
 
 /** The frame arrays are handed over, not copied. */

@@ -1,12 +1,8 @@
 import { type LeastChange, LINE_WAYS, type Mend, type ShotPlan, type UnitSystem } from '@still-heron/core';
-import { wrap } from 'comlink';
 import { createEvaluator } from './latestWins';
-import type { EvaluatorWorker, LayOffer, ShotSummary } from './protocol';
+import type { LayOffer, ShotSummary } from './protocol';
+import { startWorker } from './startWorker';
 
-function startWorker() {
-  const worker = new Worker(new URL('./evaluate.worker.ts', import.meta.url), { type: 'module' });
-  return { remote: wrap<EvaluatorWorker>(worker), stop: () => worker.terminate() };
-}
 const { remote } = startWorker();
 
 /** The one evaluator of this page, for the shot that is open. */

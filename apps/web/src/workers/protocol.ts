@@ -1,14 +1,17 @@
 import type {
+  Help,
   JudgedPull,
   LaidLine,
   LeastChange,
   LineWay,
   Mend,
+  MethodOffer,
   PullVerdict,
   SentencePart,
   ShotPlan,
   UnitSystem,
 } from '@still-heron/core';
+import type { TakeRunner } from './takes/takeRunner';
 
 /** What a shot's row in a list needs of its verdict. */
 export interface ShotSummary {
@@ -32,8 +35,8 @@ export interface LayOffer {
   readonly fastestDegPerS: number;
 }
 
-/** What the evaluating worker does. Nothing else knows how messages are posted: comlink carries them. */
-export interface EvaluatorWorker {
+/** What a worker of the page does; there are several of it, so that none of this waits for the rest. Nothing else knows how messages are posted: comlink carries them. */
+export interface EvaluatorWorker extends TakeRunner {
   evaluate(plan: ShotPlan): PullVerdict;
   summarise(plan: ShotPlan, units: UnitSystem): ShotSummary;
   /** What would mend the plan, best first */
@@ -42,4 +45,8 @@ export interface EvaluatorWorker {
   layOffer(plan: ShotPlan, way: LineWay): LayOffer | null;
   /** What would make an impossible plan possible */
   leastChanges(plan: ShotPlan): LeastChange[];
+  /** Everything that may have more takes kept, untried */
+  helps(plan: ShotPlan): Help[];
+  /** Every method's plan, untried */
+  methods(plan: ShotPlan): MethodOffer[];
 }

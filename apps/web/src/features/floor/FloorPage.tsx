@@ -21,7 +21,7 @@ import { useFloorEdits } from './GroupPanel';
 import { Lanes } from './Lanes';
 import { MovesPanel } from './MovesPanel';
 import { RehearsalPanel } from './RehearsalPanel';
-import { TimeBar } from './TimeBar';
+import { TimeBar } from '../shot/TimeBar';
 import { useMoveDraft } from './useMoveDraft';
 import './floor.css';
 

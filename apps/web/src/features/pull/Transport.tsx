@@ -4,6 +4,7 @@ import { useAppDispatch, useAppSelector } from '../../app/store';
 import { WordChoice } from '../../fields/WordChoice';
 import { playToggled, selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
+import { KeptTakes } from './KeptTakes';
 import { offeredPull } from './nextPull';
 
 const AXES = [
@@ -39,6 +40,7 @@ export function Transport({ plan, isLaying, onLay }: Props) {
       <button type="button" className="quiet" aria-expanded={isLaying} onClick={onLay}>
         Lay the line <kbd className="key">L</kbd>
       </button>
+      <KeptTakes plan={plan} />
       <span className="top-bar-gap" />
       {plan.alternates && (
         <WordChoice

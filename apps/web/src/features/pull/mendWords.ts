@@ -18,7 +18,7 @@ const EASING_WORDS: Readonly<Record<Easing, string>> = {
 };
 
 /** What a mend does, as a step that can be taken. */
-export function mendName({ change }: Mend, plan: ShotPlan, units: UnitSystem): string {
+export function mendName({ change }: Pick<Mend, 'change'>, plan: ShotPlan, units: UnitSystem): string {
   const nameOf = (subjectId: string) => plan.subjects.find(({ id }) => id === subjectId)?.name ?? 'someone';
   switch (change.kind) {
     case 'lay-line':

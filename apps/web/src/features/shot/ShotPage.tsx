@@ -7,6 +7,7 @@ import type { Screen } from '../../app/keys';
 import { useAppDispatch, useAppSelector, type Store } from '../../app/store';
 import { Unreachable } from '../../app/Unreachable';
 import { evaluator } from '../../workers/evaluator';
+import { drawKeepRate } from './useKeepRate';
 import { ConflictBar } from './ConflictBar';
 import { outbox } from './outbox';
 import { saveNow } from './saving';
@@ -25,11 +26,12 @@ export function ShotPage() {
   const isOpen = useAppSelector((state) => selectSaving(state).shotId === shotId && selectPlan(state) !== null);
   const productionId = useAppSelector((state) => selectSaving(state).productionId);
   const step = useMatch('/shots/:shotId/:step')?.params.step;
-  const screen: Screen = step === 'setup' || step === 'floor' ? step : 'pull';
+  const screen: Screen = step === 'setup' || step === 'floor' || step === 'stop' ? step : 'pull';
   const navigate = useNavigate();
   useKeys('1', () => void navigate(`/shots/${shotId}/setup`));
   useKeys('2', () => void navigate(`/shots/${shotId}/floor`));
   useKeys('3', () => void navigate(`/shots/${shotId}/pull`));
+  useKeys('4', () => void navigate(`/shots/${shotId}/stop`));
   useKeys('0', () => void navigate(productionId ? `/productions/${productionId}/shots` : '/'));
   const [showsHistory, setShowsHistory] = useState(false);
   useKeys('v', () => setShowsHistory((shown) => !shown));
@@ -58,11 +60,13 @@ export function ShotPage() {
   );
 }
 
-/** Asks for a verdict whenever the plan changes. */
+/** Asks for a verdict, and for takes, whenever the plan changes. */
 function useJudging(): void {
   const plan = useAppSelector(selectPlan);
   useEffect(() => {
-    if (plan) evaluator.ask(plan);
+    if (!plan) return;
+    evaluator.ask(plan);
+    drawKeepRate(plan);
   }, [plan]);
 }
 

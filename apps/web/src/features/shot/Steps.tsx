@@ -1,9 +1,10 @@
-import { floorTimes, ringOf, standingOf, type ShotPlan } from '@still-heron/core';
+import { floorTimes, type KeepRate, ringOf, standingOf, type ShotPlan } from '@still-heron/core';
 import { NavLink } from 'react-router';
 import { useAppSelector } from '../../app/store';
 import type { JudgedPlan } from '../../workers/latestWins';
 import { useGearChanges } from '../setup/GearChanges';
 import { selectPlan } from './shotSlice';
+import { useKeepRate } from './useKeepRate';
 import { useVerdict } from './useVerdict';
 
 type StepState = 'untouched' | 'under way' | 'ready' | 'needs a look';
@@ -15,10 +16,12 @@ export function Steps({ shotId }: { readonly shotId: string }) {
   const plan = useAppSelector(selectPlan)!;
   const judged = useVerdict();
   const changes = useGearChanges(plan);
+  const rate = useKeepRate()?.rate ?? null;
   const steps = [
     { path: 'setup', name: 'Set-up', state: setupState(plan, changes?.length ?? 0) },
     { path: 'floor', name: 'Floor', state: floorState(plan) },
     { path: 'pull', name: 'Pull', state: pullState(plan, judged) },
+    { path: 'stop', name: 'Stop', state: stopState(plan, rate) },
   ];
   return (
     <nav className="steps" aria-label="Steps of the shot">
@@ -66,4 +69,10 @@ function pullState(plan: ShotPlan, judged: JudgedPlan | null): StepState {
   if (plan.marks.length === 0) return 'untouched';
   if (!judged || judged.verdict.status === 'incomplete') return 'under way';
   return judged.verdict.outcome === 'sharp' ? 'ready' : 'needs a look';
+}
+
+/** The stop needs a look while fewer takes would be kept than are wanted. */
+function stopState(plan: ShotPlan, rate: KeepRate | null): StepState {
+  if (!rate) return 'untouched';
+  return rate.keepRate >= plan.wanted.keepShare ? 'ready' : 'needs a look';
 }

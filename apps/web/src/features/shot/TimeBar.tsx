@@ -1,7 +1,7 @@
 import { formatTime } from '@still-heron/core';
 import { Slider } from 'antd';
 import { useAppDispatch, useAppSelector } from '../../app/store';
-import { playheadMoved, playStopped, playToggled, selectSession } from '../shot/sessionSlice';
+import { playheadMoved, playStopped, playToggled, selectSession } from './sessionSlice';
 
 /** Play, and the time of the shot: dragged, or stepped with the arrow keys. */
 export function TimeBar({ durationS, captureFps }: { readonly durationS: number; readonly captureFps: number }) {

@@ -30,8 +30,11 @@ export function describeDifference(a: ShotDocument, b: ShotDocument): string {
     ['the pulls', ({ plan }) => plan.line],
     ['takes A and B', ({ plan }) => plan.alternates],
     ['the hand’s limit', ({ plan }) => plan.handDegPerS],
+    ['what the hand can do', ({ plan }) => plan.hand],
     ['whether it is shot reversed', ({ plan }) => plan.isReversed],
     ['the rehearsals', ({ plan }) => plan.rehearsals],
+    ['what is wanted of it', ({ plan }) => plan.wanted],
+    ['what it takes of the day', ({ plan }) => plan.schedule],
     ['the notes', ({ plan }) => plan.notes],
   ];
   const differing = parts.filter(([, of]) => sorted(of(a)) !== sorted(of(b))).map(([word]) => word);

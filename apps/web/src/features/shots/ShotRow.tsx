@@ -1,17 +1,20 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import type { ShotView } from '@still-heron/contract';
-import { formatStop, type UnitSystem } from '@still-heron/core';
-import { useEffect, useState } from 'react';
+import { type Attention, formatStop } from '@still-heron/core';
 import { useNavigate } from 'react-router';
-import { summariseShot } from '../../workers/evaluator';
 import type { ShotSummary } from '../../workers/protocol';
 import { METHOD_WORDS } from '../setup/words';
+import { ofTakes } from '../stop/stopWords';
+import { minutesWords, takesWords } from '../stop/timeWords';
 import { LineSketch } from './LineSketch';
+import type { Forecast } from './useForecasts';
 
 interface Props {
   readonly shot: ShotView;
-  readonly units: UnitSystem;
+  readonly forecast: Forecast;
+  /** In another than the shooting order nothing is moved */
+  readonly isMovable: boolean;
   readonly isNewScene: boolean;
   readonly onDuplicate: () => void;
   readonly onRemove: () => void;
@@ -27,12 +30,13 @@ const STATE_WORDS: Readonly<Record<ShotSummary['outcome'], string>> = {
 };
 
 /** One shot in shooting order: what it is, how it is set up, the shape of its pull, and what will come of it. */
-export function ShotRow({ shot, units, isNewScene, onDuplicate, onRemove }: Props) {
+export function ShotRow({ shot, forecast, isMovable, isNewScene, onDuplicate, onRemove }: Props) {
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id: shot.id,
+    disabled: !isMovable,
   });
   const navigate = useNavigate();
-  const summary = useSummary(shot, units);
+  const { summary } = forecast;
   const { lens, stop } = shot.plan.optics;
   const name = `${shot.slate} ${shot.title}`.trim();
   const open = () => void navigate(`/shots/${shot.id}/pull`);
@@ -56,6 +60,7 @@ export function ShotRow({ shot, units, isNewScene, onDuplicate, onRemove }: Prop
           {...attributes}
           {...listeners}
           aria-label={`Move ${name} in shooting order`}
+          disabled={!isMovable}
         >
           <svg width="10" height="20" viewBox="0 0 10 20" fill="currentColor" aria-hidden="true">
             {[4, 10, 16].map((y) => [2, 8].map((x) => <circle key={`${x} ${y}`} cx={x} cy={y} r="1.4" />))}
@@ -73,6 +78,7 @@ export function ShotRow({ shot, units, isNewScene, onDuplicate, onRemove }: Prop
             </span>
           </span>
           <LineSketch summary={summary} />
+          <Kept shot={shot} forecast={forecast} />
           <span className="shot-verdict">
             {summary && (
               <>
@@ -106,14 +112,22 @@ function shownParts({ outcome, parts }: ShotSummary): ShotSummary['parts'] {
   return outcome === 'sharp' || outcome === 'barely' ? parts.filter(({ tone }) => tone !== 'sharp') : parts;
 }
 
-function useSummary({ plan }: ShotView, units: UnitSystem): ShotSummary | null {
-  const [summary, setSummary] = useState<ShotSummary | null>(null);
-  useEffect(() => {
-    let isCurrent = true;
-    void summariseShot(plan, units).then((answer) => isCurrent && setSummary(answer));
-    return () => {
-      isCurrent = false;
-    };
-  }, [plan, units]);
-  return summary;
+const ATTENTION_WORDS: Readonly<Partial<Record<Attention, string>>> = {
+  'one-chance': 'one chance, too seldom kept',
+  'seldom-kept': 'kept too seldom',
+};
+
+/** How often a take is kept, and what that takes of the day; before that is known the place stays empty. */
+function Kept({ shot: { plan }, forecast: { rate, time, attention } }: Pick<Props, 'shot' | 'forecast'>) {
+  if (!rate || !time) return <span className="shot-kept" />;
+  const word = attention && ATTENTION_WORDS[attention];
+  return (
+    <span className="shot-kept">
+      <span className={rate.keepRate < plan.wanted.keepShare ? 'tone-edge' : undefined}>
+        <strong>{ofTakes(rate.keepRate)}</strong> kept
+      </span>
+      <span className="haze">{word ?? (plan.wanted.isOneChance ? 'one chance' : takesWords(time, plan))}</span>
+      {time.minutes !== null && <span className="haze">{minutesWords(time.minutes)}</span>}
+    </span>
+  );
 }

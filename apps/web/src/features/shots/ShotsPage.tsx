@@ -11,13 +11,17 @@ import { arrayMove, SortableContext, sortableKeyboardCoordinates, verticalListSo
 import type { ProductionView, ShotView } from '@still-heron/contract';
 import { App, Button } from 'antd';
 import { useKeys } from '../../app/useKeys';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { problemOf, useOrderShotsMutation, useProductionQuery, useShotsQuery } from '../../api/api';
 import { Frame } from '../../app/Frame';
 import { PageNote } from '../../app/PageNote';
 import { Settings } from '../../app/Settings';
 import { Unreachable } from '../../app/Unreachable';
+import { WordChoice } from '../../fields/WordChoice';
+import { DayTotals } from './DayTotals';
 import { ShotRow } from './ShotRow';
+import { byAttention, dayTotals, useForecasts } from './useForecasts';
 import { useShotActions } from './useShotActions';
 import './shots.css';
 
@@ -52,10 +56,17 @@ export function ShotsPage() {
   );
 }
 
+const ORDERS = [
+  { value: 'shooting', word: 'in shooting order' },
+  { value: 'attention', word: 'what needs attention first' },
+] as const;
+
 function ShotList({ production, shots }: { readonly production: ProductionView; readonly shots: ShotView[] }) {
   const [order] = useOrderShotsMutation();
   const { message } = App.useApp();
   const actions = useShotActions(production, shots);
+  const [sorting, setSorting] = useState<'shooting' | 'attention'>('shooting');
+  const forecasts = useForecasts(shots, production.units);
   useKeys('n', () => void actions.create());
   useKeys('mod+z', () => void actions.takeBack(), { preventDefault: true });
   const sensors = useSensors(
@@ -84,25 +95,30 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
       </PageNote>
     );
   }
+  const shown = sorting === 'shooting' ? shots : byAttention(shots, forecasts);
   return (
     <section className="shots" aria-label="Shots in shooting order">
       <header className="shots-head">
         <h2>
-          {shots.length} {shots.length === 1 ? 'shot' : 'shots'}, in shooting order
+          {shots.length} {shots.length === 1 ? 'shot' : 'shots'}
         </h2>
+        <WordChoice label="The order of the list" chosen={sorting} choices={ORDERS} onChoose={setSorting} />
+        <span className="top-bar-gap" />
         <Button type="primary" onClick={() => void actions.create()}>
           New shot <kbd className="key key-on-lantern">N</kbd>
         </Button>
       </header>
+      <DayTotals days={dayTotals(shots, forecasts)} />
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={(event) => void onDragEnd(event)}>
-        <SortableContext items={shots} strategy={verticalListSortingStrategy}>
+        <SortableContext items={shown} strategy={verticalListSortingStrategy}>
           <ol className="shot-rows">
-            {shots.map((shot, index) => (
+            {shown.map((shot, index) => (
               <ShotRow
                 key={shot.id}
                 shot={shot}
-                units={production.units}
-                isNewScene={shot.scene !== shots[index - 1]?.scene}
+                forecast={forecasts.get(shot.id)!}
+                isMovable={sorting === 'shooting'}
+                isNewScene={sorting === 'shooting' && shot.scene !== shots[index - 1]?.scene}
                 onDuplicate={() => void actions.duplicate(shot)}
                 onRemove={() => void actions.remove(shot)}
               />

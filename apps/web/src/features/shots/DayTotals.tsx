@@ -1,0 +1,17 @@
+import { minutesWords } from '../stop/timeWords';
+import type { DayTotal } from './useForecasts';
+
+/** What each day of the shoot takes, as far as takes can be told. */
+export function DayTotals({ days }: { readonly days: readonly DayTotal[] }) {
+  return (
+    <ul className="day-totals" aria-label="What each day takes">
+      {days.map(({ day, shots, takes, minutes, unknown }) => (
+        <li key={day}>
+          <strong>Day {day}</strong> {shots} {shots === 1 ? 'shot' : 'shots'}
+          {takes > 0 && ` · ${takes} ${takes === 1 ? 'take' : 'takes'} · ${minutesWords(minutes)}`}
+          {unknown > 0 && <span className="tone-edge"> · {unknown} can’t be told</span>}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,133 @@
+import type { ShotView } from '@still-heron/contract';
+import {
+  ATTENTION,
+  type Attention,
+  attentionOf,
+  drawOrderOf,
+  type KeepRate,
+  type ShotPlan,
+  type ShotTime,
+  shotTime,
+  type UnitSystem,
+} from '@still-heron/core';
+import { useEffect, useMemo, useState } from 'react';
+import { summariseShot } from '../../workers/evaluator';
+import type { ShotSummary } from '../../workers/protocol';
+import { SEED, TAKES } from '../../workers/takes/usual';
+import { takePool } from '../../workers/takes/workers';
+
+/** What will come of a shot, as far as it is known. */
+export interface Forecast {
+  readonly summary: ShotSummary | null;
+  /** null until takes are drawn, and for a plan that can't be judged */
+  readonly rate: KeepRate | null;
+  readonly time: ShotTime | null;
+  /** null while that is not known yet */
+  readonly attention: Attention | null;
+}
+
+const RANK = 4;
+
+/** Rates that are known: a plan is never changed, only replaced. */
+const knownRates = new WeakMap<ShotPlan, KeepRate | null>();
+
+/** By shot id what will come of it: the sentence first, then how often it is kept. */
+export function useForecasts(shots: readonly ShotView[], units: UnitSystem): ReadonlyMap<string, Forecast> {
+  const summaries = useSummaries(shots, units);
+  const drawn = useRates(shots);
+  return useMemo(
+    () => new Map(shots.map((shot) => [shot.id, forecastOf(shot, summaries.get(shot.plan) ?? null)])),
+    // rates are kept by plan: that more are known is told by their count
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [shots, summaries, drawn],
+  );
+}
+
+function forecastOf({ plan }: ShotView, summary: ShotSummary | null): Forecast {
+  const rate = knownRates.get(plan);
+  if (!summary || rate === undefined) return { summary, rate: null, time: null, attention: null };
+  const { outcome } = summary;
+  if (outcome === 'unreadable') return { summary, rate: null, time: null, attention: 'unreadable' };
+  return {
+    summary,
+    rate,
+    time: rate && shotTime(plan, rate),
+    attention: attentionOf(plan, outcome === 'incomplete' ? null : outcome, rate?.keepRate ?? null),
+  };
+}
+
+function useSummaries(shots: readonly ShotView[], units: UnitSystem): ReadonlyMap<ShotPlan, ShotSummary> {
+  const [summaries, setSummaries] = useState<ReadonlyMap<ShotPlan, ShotSummary>>(new Map());
+  useEffect(() => {
+    let isCurrent = true;
+    for (const { plan } of shots)
+      void summariseShot(plan, units).then((summary) => {
+        if (isCurrent) setSummaries((known) => new Map(known).set(plan, summary));
+      });
+    return () => {
+      isCurrent = false;
+    };
+  }, [shots, units]);
+  return summaries;
+}
+
+/** Draws takes of every shot they are not known of yet. @returns a number that changes with what is known */
+function useRates(shots: readonly ShotView[]): number {
+  const [drawn, setDrawn] = useState(0);
+  useEffect(() => {
+    const plans = shots.map(({ plan }) => plan).filter((plan) => !knownRates.has(plan));
+    if (plans.length === 0) return undefined;
+    const asks = plans.map((plan) => ({ plan, order: drawOrderOf(plan), without: null }));
+    const job = takePool().draw({
+      asks,
+      takes: TAKES,
+      seed: SEED,
+      rank: RANK,
+      onProgress({ rates, isDone }) {
+        if (!isDone) return;
+        rates.forEach((rate, index) => knownRates.set(plans[index]!, rate));
+        setDrawn((count) => count + plans.length);
+      },
+    });
+    return job.cancel;
+  }, [shots]);
+  return drawn;
+}
+
+/** The shots that need attention first, the worst of them first; those that nothing is known of yet come before those that are ready. */
+export function byAttention(shots: readonly ShotView[], forecasts: ReadonlyMap<string, Forecast>): ShotView[] {
+  const rank = ({ id }: ShotView) => {
+    const forecast = forecasts.get(id);
+    return [ATTENTION.indexOf(forecast?.attention ?? 'seldom-kept'), forecast?.rate?.keepRate ?? 0] as const;
+  };
+  return [...shots].sort((a, b) => {
+    const [[a1, a2], [b1, b2]] = [rank(a), rank(b)];
+    return a1 - b1 || a2 - b2;
+  });
+}
+
+/** What a day of the shoot takes. */
+export interface DayTotal {
+  readonly day: number;
+  readonly shots: number;
+  readonly takes: number;
+  readonly minutes: number;
+  /** Shots whose takes nobody can tell: not judged yet, or never kept */
+  readonly unknown: number;
+}
+
+/** Day by day, takes and minutes of the shots planned for it. */
+export function dayTotals(shots: readonly ShotView[], forecasts: ReadonlyMap<string, Forecast>): DayTotal[] {
+  const days = [...new Set(shots.map(({ plan }) => plan.schedule.day))].sort((a, b) => a - b);
+  return days.map((day) => {
+    const times = shots.filter(({ plan }) => plan.schedule.day === day).map(({ id }) => forecasts.get(id)?.time ?? null);
+    const known = times.filter((time) => time !== null && time.minutes !== null);
+    return {
+      day,
+      shots: times.length,
+      takes: known.reduce((sum, time) => sum + time!.takes!, 0),
+      minutes: known.reduce((sum, time) => sum + time!.minutes!, 0),
+      unknown: times.length - known.length,
+    };
+  });
+}

@@ -1,0 +1,124 @@
+import {
+  changeMark,
+  changeRack,
+  changeSubject,
+  type ErrorSource,
+  errorSources,
+  PLAN_LIMITS,
+  setHand,
+  type ShotPlan,
+  type SizedError,
+  type UnitSystem,
+} from '@still-heron/core';
+import { useMemo } from 'react';
+import { GapField } from '../../fields/GapField';
+import { NumberField } from '../../fields/NumberField';
+import { useEdit } from '../setup/useEdit';
+import { errorName } from './helpWords';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+}
+
+/** Every error that a take draws, how large it is, and whether that is known or assumed: each can be typed. */
+export function ErrorPanel({ plan, units }: Props) {
+  const errors = useMemo(() => errorSources(plan), [plan]);
+  const typed = errors.filter(({ source }) => source.kind !== 'landing' && source.kind !== 'following');
+  const computed = errors.filter(({ source }) => source.kind === 'landing');
+  return (
+    <div className="errors">
+      <p className="haze fine-print">
+        One standard deviation each: two takes of three are within it. What is assumed stays so until it is rehearsed or typed.
+      </p>
+      <ul>
+        {typed.map((error) => (
+          <li key={JSON.stringify(error.source)}>
+            <ErrorField error={error} plan={plan} units={units} />
+            {error.isAssumed && <span className="haze assumed">assumed</span>}
+          </li>
+        ))}
+      </ul>
+      <h3>The hand</h3>
+      <HandFields plan={plan} />
+      {computed.length > 0 && (
+        <ul className="landings">
+          {computed.map(({ source, sigma }) => (
+            <li key={JSON.stringify(source)}>
+              <span>{errorName(source, plan, units)}</span>
+              <span className="figure">±{sigma.toFixed(1)}°</span>
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+function ErrorField({ error: { source, sigma, unit }, plan, units }: Props & { readonly error: SizedError }) {
+  const edit = useEdit();
+  const label = errorName(source, plan, units);
+  const set = (value: number, gesture: string) => edit(`how well ${label}`, (now) => withError(now, source, value), gesture);
+  if (unit === 'mm') {
+    const limit = source.kind === 'marks' ? PLAN_LIMITS.markSigmaMm : PLAN_LIMITS.uncertaintyMm;
+    return <GapField label={`${label} ±`} mm={sigma} limit={limit} units={units} onChange={set} />;
+  }
+  return (
+    <NumberField label={`${label} ±`} unit="s" decimals={2} step={0.05} {...PLAN_LIMITS.sigmaS} value={sigma} onChange={set} />
+  );
+}
+
+/** The plan with one of its errors of another size. */
+function withError(plan: ShotPlan, source: ErrorSource, value: number): ShotPlan {
+  switch (source.kind) {
+    case 'marks':
+      return changeSubject(plan, source.subjectId, { markSigmaMm: value });
+    case 'timing':
+      return changeSubject(plan, source.subjectId, { timingSigmaS: value });
+    case 'measuring':
+      return changeMark(plan, source.markId, { uncertaintyMm: value });
+    case 'cue':
+      return changeRack(plan, source.moveId, { cueSigmaS: value });
+    default:
+      return plan;
+  }
+}
+
+/** What the hand needs for a pull, and how it lands: pulls with less time than they need land worse. */
+function HandFields({ plan }: { readonly plan: ShotPlan }) {
+  const edit = useEdit();
+  const { reactionS, perBitS, steadyDeg } = plan.hand;
+  const set = (changes: Parameters<typeof setHand>[1], gesture: string) =>
+    edit('what the hand can do', (now) => setHand(now, changes), gesture);
+  return (
+    <div className="field-pair hand-fields">
+      <NumberField
+        label="reacts in"
+        unit="s"
+        decimals={2}
+        step={0.01}
+        {...PLAN_LIMITS.reactionS}
+        value={reactionS}
+        onChange={(value, gesture) => set({ reactionS: value }, gesture)}
+      />
+      <NumberField
+        label="for each bit"
+        unit="s"
+        decimals={2}
+        step={0.01}
+        {...PLAN_LIMITS.perBitS}
+        value={perBitS}
+        onChange={(value, gesture) => set({ perBitS: value }, gesture)}
+      />
+      <NumberField
+        label="steady to ±"
+        unit="°"
+        decimals={2}
+        step={0.05}
+        {...PLAN_LIMITS.steadyDeg}
+        value={steadyDeg}
+        onChange={(value, gesture) => set({ steadyDeg: value }, gesture)}
+      />
+    </div>
+  );
+}

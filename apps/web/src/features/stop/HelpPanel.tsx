@@ -1,0 +1,113 @@
+import { drawOrderOf, type Help, rankHelps, type ShotPlan, type TriedHelp, type UnitSystem } from '@still-heron/core';
+import { useEffect, useMemo, useState } from 'react';
+import type { TakesAsk } from '../../workers/takes/takeRunner';
+import { helpsFor } from '../../workers/takes/workers';
+import { useEdit } from '../setup/useEdit';
+import { helpCost, helpName } from './helpWords';
+import { ofTakes } from './stopWords';
+import { minutesWords } from './timeWords';
+import { RANKS, useChances } from './useChances';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+}
+
+/** Nothing is tried while a hand is still at it. */
+const QUIET_MS = 350;
+/** Of each help: enough to tell a gain of two in a hundred. */
+const HELP_TAKES = 800;
+const MOST_SHOWN = 8;
+
+/** Each error taken away in turn, each mend, each stop: what it would gain, by what it costs. */
+export function HelpPanel({ plan, units }: Props) {
+  const edit = useEdit();
+  const { of, helps, asks } = useHelps(plan);
+  const known = useChances(helps, asks, { takes: HELP_TAKES, rank: RANKS.helps });
+  const isCurrent = of === plan && known?.key === helps;
+  const [now, ...rates] = known?.key === helps ? known.progress.rates : [];
+  const ranked = now
+    ? rankHelps(
+        helps,
+        rates.map((rate) => rate?.keepRate ?? null),
+        { keepRate: now.keepRate, keepShare: plan.wanted.keepShare },
+      ).slice(0, MOST_SHOWN)
+    : null;
+  if (ranked === null) return <p className="haze">Each is tried with the same takes …</p>;
+  if (ranked.length === 0)
+    return (
+      <p className="haze">
+        {now!.keepRate > 0.97 ? 'Nothing needs to: nearly every take is kept.' : 'Nothing that was tried gains a take in fifty.'}
+      </p>
+    );
+  return (
+    <>
+      <ol className="helps" aria-busy={!isCurrent}>
+        {ranked.map((help) => (
+          <li key={helpName(help.change, plan, units)}>
+            <HelpLine help={help} plan={plan} units={units} />
+            {help.change.kind !== 'without' && (
+              <button
+                type="button"
+                className="quiet"
+                disabled={!isCurrent}
+                aria-label={`Do it: ${helpName(help.change, plan, units)}`}
+                onClick={() => edit(helpName(help.change, plan, units), () => help.plan)}
+              >
+                Do it
+              </button>
+            )}
+          </li>
+        ))}
+      </ol>
+      <p className="haze fine-print">By what it gains for a minute on the set. Minutes are assumptions.</p>
+    </>
+  );
+}
+
+function HelpLine({ help, plan, units }: Props & { readonly help: TriedHelp }) {
+  const { change, keepRate, gain, minutes } = help;
+  const cost = helpCost(change);
+  return (
+    <span className="help-line">
+      <span>{helpName(change, plan, units)}</span>
+      <span>
+        <strong className="tone-sharp">{ofTakes(keepRate)}</strong>{' '}
+        <span className="haze">
+          {Math.round(100 * gain)} more of 100 · {minutes < 1 ? 'no time' : minutesWords(minutes)}
+          {cost && ` · ${cost}`}
+        </span>
+      </span>
+    </span>
+  );
+}
+
+/** What could help the plan, worked out after a pause; with what to draw takes of: the plan itself first. */
+function useHelps(plan: ShotPlan): {
+  readonly of: ShotPlan | null;
+  readonly helps: readonly Help[];
+  readonly asks: readonly TakesAsk[];
+} {
+  const [found, setFound] = useState<{ of: ShotPlan; helps: readonly Help[] } | null>(null);
+  useEffect(() => {
+    let isCurrent = true;
+    const timer = setTimeout(() => {
+      void helpsFor(plan).then((helps) => isCurrent && setFound({ of: plan, helps }));
+    }, QUIET_MS);
+    return () => {
+      isCurrent = false;
+      clearTimeout(timer);
+    };
+  }, [plan]);
+  const asks = useMemo(() => {
+    if (!found) return [];
+    const order = drawOrderOf(found.of);
+    return [
+      { plan: found.of, order, without: null },
+      ...found.helps.map((help) => ({ plan: help.plan, order, without: help.without })),
+    ];
+  }, [found]);
+  return { of: found?.of ?? null, helps: found?.helps ?? NONE, asks };
+}
+
+const NONE: readonly Help[] = [];

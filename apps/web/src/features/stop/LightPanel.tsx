@@ -1,0 +1,108 @@
+import {
+  asEngraved,
+  brighterStops,
+  exposureAt,
+  formatStop,
+  formatStops,
+  lightBalances,
+  type LightBalance,
+  PLAN_LIMITS,
+  type ShotPlan,
+  tStopOf,
+} from '@still-heron/core';
+import { Button } from 'antd';
+import { NumberField } from '../../fields/NumberField';
+import { useProductionAngle } from '../setup/PlanNotes';
+import { useEdit } from '../setup/useEdit';
+
+/** Less than this of a stop is no difference. */
+const EVEN = 1 / 6;
+
+/** Light against the meter at the stop that is set, and what would make it up, in combinations. */
+export function LightPanel({ plan }: { readonly plan: ShotPlan }) {
+  const edit = useEdit();
+  const angleDeg = useProductionAngle();
+  const { exposure, optics } = plan;
+  const tStop = Number(tStopOf(optics.lens, optics.stop).toFixed(1));
+  const brighter = brighterStops(plan, optics.stop);
+  const meter = (meteredStop: number, gesture?: string) =>
+    edit('meter', (now) => ({ ...now, exposure: { ...now.exposure, meteredStop } }), gesture);
+  const balances =
+    brighter === null || Math.abs(brighter) < EVEN
+      ? []
+      : lightBalances(exposureAt(plan, optics.stop), -asEngraved(brighter), {
+          iso: PLAN_LIMITS.iso,
+          ndStops: PLAN_LIMITS.ndStops,
+          angleDeg,
+        });
+  // what is set makes the meter right for this stop, but for what the lamps still have to do
+  const take = ({ iso, ndStops, shutterAngleDeg, lampFactor }: LightBalance) =>
+    edit('make up the light', (now) => ({
+      ...now,
+      exposure: {
+        iso: Math.round(iso),
+        ndStops: Number(ndStops.toFixed(2)),
+        shutterAngleDeg: Number(shutterAngleDeg.toFixed(1)),
+        meteredStop: Number((tStop / Math.sqrt(lampFactor)).toFixed(2)),
+      },
+    }));
+  return (
+    <div className="light-panel">
+      <NumberField
+        label="the meter says"
+        unit="T"
+        decimals={1}
+        step={0.1}
+        {...PLAN_LIMITS.stop}
+        value={exposure.meteredStop ?? tStop}
+        hint={
+          exposure.meteredStop === null
+            ? 'not metered yet'
+            : `ISO ${exposure.iso}, ${exposure.shutterAngleDeg}°, ND ${exposure.ndStops}`
+        }
+        onChange={meter}
+      />
+      {brighter === null ? (
+        <Button onClick={() => meter(tStop)}>It is right at {formatStop(tStop, 'T')}</Button>
+      ) : Math.abs(brighter) < EVEN ? (
+        <p>As metered at {formatStop(optics.stop, optics.lens.stopScale)}.</p>
+      ) : (
+        <p>
+          <strong className="tone-edge">
+            {formatStops(brighter)} too {brighter > 0 ? 'bright' : 'dark'}
+          </strong>{' '}
+          at {formatStop(optics.stop, optics.lens.stopScale)}. Any of these makes it right:
+        </p>
+      )}
+      <ul className="balances">
+        {balances.map((balance) => (
+          <li key={balanceWords(balance, plan)}>
+            <span>
+              {balanceWords(balance, plan)}
+              {balance.leavesAngle && <span className="tone-edge"> · leaves the production’s {angleDeg}°</span>}
+            </span>
+            <button
+              type="button"
+              className="quiet"
+              aria-label={`Set it: ${balanceWords(balance, plan)}`}
+              onClick={() => take(balance)}
+            >
+              Set it
+            </button>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+/** What is changed, and to what. */
+function balanceWords({ iso, ndStops, shutterAngleDeg, lampFactor }: LightBalance, { exposure }: ShotPlan): string {
+  const parts: string[] = [];
+  if (Math.abs(ndStops - exposure.ndStops) > 0.02)
+    parts.push(ndStops < 0.05 ? 'all ND out' : `ND ${Number(ndStops.toFixed(1))} stops`);
+  if (Math.abs(lampFactor - 1) > 0.01) parts.push(`lamps ×${lampFactor < 1 ? lampFactor.toFixed(2) : lampFactor.toFixed(1)}`);
+  if (Math.abs(shutterAngleDeg - exposure.shutterAngleDeg) > 0.05) parts.push(`shutter ${shutterAngleDeg.toFixed(1)}°`);
+  if (Math.abs(Math.log2(iso / exposure.iso)) > 0.02) parts.push(`ISO ${Math.round(iso)}`);
+  return parts.join(' + ');
+}

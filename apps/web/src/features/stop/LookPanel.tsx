@@ -1,0 +1,133 @@
+import {
+  formatDistance,
+  formatGap,
+  inDepth,
+  PLAN_LIMITS,
+  separation,
+  type SeparationWay,
+  setWanted,
+  type ShotPlan,
+  stopFigures,
+  type UnitSystem,
+} from '@still-heron/core';
+import { Button } from 'antd';
+import { Choice } from '../../fields/Choice';
+import { DistanceField } from '../../fields/DistanceField';
+import { NumberField } from '../../fields/NumberField';
+import { useEdit } from '../setup/useEdit';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly timeS: number;
+  readonly units: UnitSystem;
+}
+
+/** What lies behind, how soft it shall be, and what else than the stop makes it so. */
+export function LookPanel({ plan, timeS, units }: Props) {
+  const edit = useEdit();
+  const { background, blurPercent } = plan.wanted;
+  const [figures] = stopFigures(plan, [plan.optics.stop], timeS);
+  const choices = inDepth(plan, timeS).filter(
+    ({ distanceMm }) => distanceMm === null || (figures && distanceMm > figures.nearMm),
+  );
+  const set = (changes: Parameters<typeof setWanted>[1], gesture?: string) =>
+    edit('what lies behind', (now) => setWanted(now, changes), gesture);
+  return (
+    <div className="look-panel">
+      <Choice
+        label="behind"
+        value={background.name || HORIZON}
+        choices={[
+          {
+            value: HORIZON,
+            word: background.name === '' && background.distanceMm !== null ? 'something farther back' : 'the horizon',
+          },
+          ...choices.map(({ name }) => ({ value: name, word: name })),
+        ]}
+        onPick={(name) => {
+          const picked = choices.find((one) => one.name === name);
+          set({ background: picked ? { ...picked } : { name: '', distanceMm: null } });
+        }}
+      />
+      <div className="field-pair">
+        <DistanceField
+          label="at"
+          units={units}
+          distanceMm={background.distanceMm ?? Infinity}
+          onChange={(mm, gesture) => set({ background: { ...background, distanceMm: mm === Infinity ? null : mm } }, gesture)}
+        />
+        {blurPercent === null ? (
+          <Button
+            disabled={!figures || figures.backgroundPercent < PLAN_LIMITS.blurPercent.min}
+            onClick={() => set({ blurPercent: Number(figures!.backgroundPercent.toFixed(1)) || PLAN_LIMITS.blurPercent.min })}
+          >
+            As soft as now, at least
+          </Button>
+        ) : (
+          <NumberField
+            label="at least so soft"
+            unit="%"
+            decimals={2}
+            step={0.1}
+            {...PLAN_LIMITS.blurPercent}
+            value={blurPercent}
+            onChange={(value, gesture) => set({ blurPercent: value }, gesture)}
+          />
+        )}
+      </div>
+      {blurPercent !== null && (
+        <button type="button" className="quiet" onClick={() => set({ blurPercent: null })}>
+          However soft it gets
+        </button>
+      )}
+      {figures && (
+        <p>
+          Now it blurs by <strong className="figure">{figures.backgroundPercent.toFixed(2)} %</strong> of the picture’s width.
+        </p>
+      )}
+      {blurPercent !== null && <Ways plan={plan} timeS={timeS} units={units} percent={blurPercent} />}
+    </div>
+  );
+}
+
+const HORIZON = '—';
+
+/** What else makes it as soft as wanted at the stop that is set, and what that costs in zone. */
+function Ways({ plan, timeS, units, percent }: Props & { readonly percent: number }) {
+  const found = separation(plan, timeS, percent);
+  if (!found) return <p className="haze">What is focused on lies farther back than this.</p>;
+  const { now, ways } = found;
+  if (now.backgroundPercent >= percent) return <p className="tone-sharp">As soft as wanted at this stop.</p>;
+  return (
+    <>
+      <h3>Without opening the stop</h3>
+      <ul className="ways-behind">
+        {ways.map((way) => (
+          <li key={way.kind}>
+            <span>{wayWords(way, units)}</span>
+            <span className="haze">
+              {way.isEnough ? `${percent} %` : `only ${way.backgroundPercent.toFixed(2)} %`} · zone {zoneWords(way.zoneMm, units)}
+              {Math.abs(way.zoneMm / now.zoneMm - 1) < 0.01 ? ', the same' : ` in place of ${zoneWords(now.zoneMm, units)}`}
+              {way.kind === 'nearer' && `, framed ${way.framing.toFixed(1)} × as large`}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function wayWords({ kind, focalLengthMm, focusMm, backgroundMm }: SeparationWay, units: UnitSystem): string {
+  switch (kind) {
+    case 'longer-lens':
+      return `${Math.ceil(focalLengthMm)} mm from ${formatDistance(focusMm, units)}, framed the same`;
+    case 'nearer':
+      return `this lens from ${formatDistance(focusMm, units)}`;
+    case 'farther-background':
+      return `what lies behind at ${formatDistance(backgroundMm, units)}`;
+  }
+}
+
+function zoneWords(mm: number, units: UnitSystem): string {
+  return mm === Infinity ? 'without end' : formatGap(mm, units);
+}

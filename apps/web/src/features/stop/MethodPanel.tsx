@@ -1,0 +1,82 @@
+import { drawOrderOf, type MethodOffer, type ShotPlan } from '@still-heron/core';
+import { useEffect, useMemo, useState } from 'react';
+import { methodsFor } from '../../workers/takes/workers';
+import { useEdit } from '../setup/useEdit';
+import { METHOD_WORDS } from '../setup/words';
+import { ofTakes } from './stopWords';
+import { RANKS, useChances } from './useChances';
+
+const QUIET_MS = 350;
+const METHOD_TAKES = 800;
+
+/** Every way to keep it sharp: what it would keep of what is asked here, with reasons and what others say. None is refused. */
+export function MethodPanel({ plan }: { readonly plan: ShotPlan }) {
+  const edit = useEdit();
+  const offers = useOffers(plan);
+  const asked = useMemo(() => offers?.list.filter((offer) => offer.plan !== null) ?? [], [offers]);
+  const asks = useMemo(() => {
+    const order = offers ? drawOrderOf(offers.of) : null;
+    return order ? asked.map((offer) => ({ plan: offer.plan!, order, without: null })) : [];
+  }, [offers, asked]);
+  const known = useChances(asked, asks, { takes: METHOD_TAKES, rank: RANKS.methods });
+  if (!offers) return <p className="haze">Each is tried with the same takes …</p>;
+  const rateOf = (offer: MethodOffer) => (known?.key === asked ? (known.progress.rates[asked.indexOf(offer)] ?? null) : null);
+  const sorted = [...offers.list].sort((a, b) => (rateOf(b)?.sharpShare ?? -1) - (rateOf(a)?.sharpShare ?? -1));
+  const ranked = sorted.sort((a, b) => (rateOf(b)?.keepRate ?? -1) - (rateOf(a)?.keepRate ?? -1));
+  const choose = ({ method, chosen }: MethodOffer) =>
+    edit(`by ${METHOD_WORDS[method].short}`, (now) => (chosen && offers.of === now ? chosen : { ...now, method }));
+  return (
+    <ul className="methods">
+      {ranked.map((offer) => {
+        const rate = rateOf(offer);
+        const isNow = plan.method === offer.method;
+        return (
+          <li key={offer.method} className={isNow ? 'is-now' : undefined}>
+            <span className="method-head">
+              <strong>{METHOD_WORDS[offer.method].short}</strong>
+              <span>{rate ? ofTakes(rate.keepRate) : 'not computed'}</span>
+              {isNow ? (
+                <span className="haze">chosen</span>
+              ) : (
+                <button
+                  type="button"
+                  className="quiet"
+                  aria-label={`Choose ${METHOD_WORDS[offer.method].short}`}
+                  onClick={() => choose(offer)}
+                >
+                  Choose
+                </button>
+              )}
+            </span>
+            {rate && rate.keepRate < 0.995 && (
+              <span className="haze">{Math.round(100 * rate.sharpShare)} % of what must be sharp is</span>
+            )}
+            {[...offer.pro.map((text) => ({ sign: '+', text })), ...offer.contra.map((text) => ({ sign: '−', text }))].map(
+              ({ sign, text }) => (
+                <span key={text} className="method-reason">
+                  <span aria-label={sign === '+' ? 'for it' : 'against it'}>{sign}</span> {text}
+                </span>
+              ),
+            )}
+            <span className="haze method-other">{offer.otherView}</span>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+function useOffers(plan: ShotPlan): { readonly of: ShotPlan; readonly list: readonly MethodOffer[] } | null {
+  const [offers, setOffers] = useState<{ of: ShotPlan; list: readonly MethodOffer[] } | null>(null);
+  useEffect(() => {
+    let isCurrent = true;
+    const timer = setTimeout(() => {
+      void methodsFor(plan).then((list) => isCurrent && setOffers({ of: plan, list }));
+    }, QUIET_MS);
+    return () => {
+      isCurrent = false;
+      clearTimeout(timer);
+    };
+  }, [plan]);
+  return offers;
+}

@@ -1,0 +1,96 @@
+import { atStop, formatStop, howWide, stopFigures, type ShotPlan } from '@still-heron/core';
+import { useDeferredValue, useMemo, useRef } from 'react';
+import { Link, useParams } from 'react-router';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useKeys } from '../../app/useKeys';
+import { selectSession } from '../shot/sessionSlice';
+import { editPlan, abandonGesture, selectPlan } from '../shot/shotSlice';
+import { usePlaying, usePlayKeys } from '../shot/usePlaying';
+import { TimeBar } from '../shot/TimeBar';
+import { StopSentence } from './StopSentence';
+import { StopSide } from './StopSide';
+import { StopSurface } from './StopSurface';
+import { StyleStrip } from './StyleStrip';
+import { chancesOf, indexOfStop, type Sweep, sweepOf } from './sweep';
+import { RANKS, useChances } from './useChances';
+import './stop.css';
+
+/** How wide the shot can be taken: what every stop keeps, costs in light and gives in separation. */
+export function StopPage() {
+  const plan = useAppSelector(selectPlan)!;
+  if (plan.line.start === null || plan.beats.length === 0) return <NothingToKeep plan={plan} />;
+  return <Stops plan={plan} />;
+}
+
+function Stops({ plan }: { readonly plan: ShotPlan }) {
+  const dispatch = useAppDispatch();
+  const timeS = useAppSelector((state) => selectSession(state).timeS);
+  usePlayKeys(plan);
+  usePlaying(plan.durationS);
+  const sweep = useSweep(plan);
+  const known = useChances(sweep, sweep.asks, { rank: RANKS.sweep });
+  const shown = known?.key.stops.length === sweep.stops.length ? known : null;
+  const rates = shown?.progress.rates ?? sweep.stops.map(() => null);
+  const figures = useMemo(() => stopFigures(plan, sweep.stops, timeS), [plan, sweep.stops, timeS]);
+  const chances = chancesOf(sweep.stops, rates, figures);
+  const wide = chances.length === 0 ? null : howWide(chances, plan.wanted.keepShare, plan.wanted.blurPercent);
+  const isCurrent = shown?.key === sweep;
+  const now = indexOfStop(sweep.stops, plan.optics.stop);
+  const setStop = (stop: number, gesture?: string) =>
+    dispatch(editPlan(`shoot at ${formatStop(stop, plan.optics.lens.stopScale)}`, (old) => atStop(old, stop), gesture));
+  const offered = isCurrent && wide?.keeps && indexOfStop(sweep.stops, wide.keeps.stop) !== now ? wide.keeps.stop : null;
+  useKeys('w', () => {
+    if (offered !== null) setStop(offered);
+  });
+  // while something is dragged the surface comes first
+  const side = useDeferredValue(useMemo(() => ({ plan, rate: rates[now] ?? null }), [plan, rates, now]));
+  return (
+    <div className="step-page stop-page">
+      <div className="surface">
+        <StopSentence
+          plan={plan}
+          wide={wide}
+          rate={rates[now] ?? null}
+          progress={isCurrent ? shown.progress : null}
+          offered={offered}
+          onStop={setStop}
+        />
+        <StopSurface
+          plan={plan}
+          stops={sweep.stops}
+          rates={rates}
+          figures={figures}
+          wide={wide}
+          onStop={setStop}
+          onGiveUp={(gesture) => dispatch(abandonGesture(gesture))}
+        />
+        <TimeBar durationS={plan.durationS} captureFps={plan.captureFps} />
+        <StyleStrip plan={plan} sweep={sweep} rates={rates} keeps={wide?.keeps?.stop ?? null} onStop={setStop} />
+      </div>
+      <StopSide plan={side.plan} rate={side.rate} timeS={timeS} />
+    </div>
+  );
+}
+
+/** The sweep of the plan as it stands; the same one for as long as nothing that takes depend on changes. */
+function useSweep(plan: ShotPlan): Sweep {
+  const last = useRef<Sweep | null>(null);
+  return useMemo(() => (last.current = sweepOf(plan, last.current)), [plan]);
+}
+
+function NothingToKeep({ plan }: { readonly plan: ShotPlan }) {
+  const { shotId } = useParams();
+  return (
+    <div className="first-distance">
+      <h1>How wide can this be shot?</h1>
+      <p className="haze">
+        {plan.line.start === null
+          ? 'First say who stands where: a distance is all it takes.'
+          : 'First say who must be sharp, and when: then it can be told how often a take would be kept.'}
+      </p>
+      <p>
+        <Link to={`/shots/${shotId}/pull`}>Go to Pull</Link>
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,87 @@
+import { difficultyOf, formatTime, type KeepRate, limitingMoment, type ShotPlan, shotTime } from '@still-heron/core';
+import { type ReactNode, useState } from 'react';
+import { useAppDispatch } from '../../app/store';
+import { playheadMoved } from '../shot/sessionSlice';
+import { useUnits } from '../shot/useUnits';
+import { ErrorPanel } from './ErrorPanel';
+import { HelpPanel } from './HelpPanel';
+import { LightPanel } from './LightPanel';
+import { LookPanel } from './LookPanel';
+import { MethodPanel } from './MethodPanel';
+import { TimePanel } from './TimePanel';
+import { minutesWords, takesWords } from './timeWords';
+
+interface Props {
+  readonly plan: ShotPlan;
+  /** Of the stop that is set; null while nothing is known of it */
+  readonly rate: KeepRate | null;
+  readonly timeS: number;
+}
+
+/** What else than the stop decides, a fold each; one is open at a time. */
+export function StopSide({ plan, rate, timeS }: Props) {
+  const units = useUnits();
+  const [open, setOpen] = useState<string | null>('helps');
+  const fold = (name: string, title: string, content: ReactNode) => (
+    <Fold key={name} title={title} isOpen={open === name} onToggle={() => setOpen(open === name ? null : name)}>
+      {content}
+    </Fold>
+  );
+  return (
+    <aside className="side stop-side" aria-label="What else decides">
+      {rate && <Hardest plan={plan} rate={rate} />}
+      {fold('helps', 'What would help most', <HelpPanel plan={plan} units={units} />)}
+      {fold('errors', 'Where errors come from', <ErrorPanel plan={plan} units={units} />)}
+      {fold('wanted', 'What is wanted, and the day', <TimePanel plan={plan} rate={rate} />)}
+      {fold('light', 'Light', <LightPanel plan={plan} />)}
+      {fold('look', 'What lies behind', <LookPanel plan={plan} timeS={timeS} units={units} />)}
+      {fold('methods', 'Ways to keep it sharp', <MethodPanel plan={plan} />)}
+    </aside>
+  );
+}
+
+/** How hard it is, how long it takes, and the moment that decides. */
+function Hardest({ plan, rate }: { readonly plan: ShotPlan; readonly rate: KeepRate }) {
+  const dispatch = useAppDispatch();
+  const time = shotTime(plan, rate);
+  const moment = limitingMoment(rate, plan);
+  const names = moment?.subjectIds.map((subjectId) => plan.subjects.find(({ id }) => id === subjectId)?.name).join(' and ');
+  return (
+    <section className="stop-hardest" aria-label="How hard it is">
+      <p>
+        <strong className={`difficulty-${difficultyOf(rate.keepRate).replace(' ', '-')}`}>{difficultyOf(rate.keepRate)}</strong>
+        {' · '}
+        {takesWords(time, plan)}
+        {time.minutes !== null && ` · ${minutesWords(time.minutes)}`}
+      </p>
+      {moment && moment.sharpShare < 0.995 && (
+        <p>
+          <button type="button" className="go-there haze" onClick={() => dispatch(playheadMoved(moment.timeS))}>
+            hardest at {formatTime(moment.timeS)}: {names} sharp in {Math.round(100 * moment.sharpShare)} of 100
+          </button>
+        </p>
+      )}
+    </section>
+  );
+}
+
+interface FoldProps {
+  readonly title: string;
+  readonly isOpen: boolean;
+  readonly onToggle: () => void;
+  readonly children: ReactNode;
+}
+
+function Fold({ title, isOpen, onToggle, children }: FoldProps) {
+  return (
+    <section className={isOpen ? 'fold is-open' : 'fold'} aria-label={title}>
+      <h2>
+        <button type="button" aria-expanded={isOpen} onClick={onToggle}>
+          {title}
+          <span aria-hidden="true">{isOpen ? '−' : '+'}</span>
+        </button>
+      </h2>
+      {isOpen && <div className="fold-body">{children}</div>}
+    </section>
+  );
+}

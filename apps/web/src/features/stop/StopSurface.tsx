@@ -1,0 +1,127 @@
+import { formatStop, type HowWide, type KeepRate, type ShotPlan, type StopFigures } from '@still-heron/core';
+import { useRef } from 'react';
+import { newGesture } from '../../app/newGesture';
+import { useDrag } from '../../charts/useDrag';
+import { useSize } from '../../charts/useSize';
+import { ofTakes } from './stopWords';
+import { indexOfStop } from './sweep';
+import { BlurLane, KeepLane, LightLane, Ticks } from './SurfaceLanes';
+import { FOOT, HEAD, surfaceLayout, type SurfaceLayout } from './surfaceLayout';
+
+export interface SurfaceProps {
+  readonly plan: ShotPlan;
+  readonly stops: readonly number[];
+  readonly rates: readonly (KeepRate | null)[];
+  readonly figures: readonly StopFigures[];
+  readonly wide: HowWide | null;
+  readonly onStop: (stop: number, gesture: string) => void;
+  readonly onGiveUp: (gesture: string) => void;
+}
+
+/** Narrower or lower than this nothing can be read. */
+const LEAST = { width: 320, height: 260 };
+
+/** Stops across; under each what it keeps, its light, and how soft it leaves what lies behind and in front. Dragged across, the shot follows. */
+export function StopSurface(props: SurfaceProps) {
+  const { ref, size } = useSize();
+  return (
+    <div className="stop-surface" ref={ref}>
+      {size && size.width >= LEAST.width && size.height >= LEAST.height && props.figures.length > 0 && (
+        <Surface {...props} {...size} />
+      )}
+    </div>
+  );
+}
+
+function Surface({
+  plan,
+  stops,
+  rates,
+  figures,
+  wide,
+  onStop,
+  onGiveUp,
+  width,
+  height,
+}: SurfaceProps & { width: number; height: number }) {
+  const layout = surfaceLayout(stops, rates, figures, { width, height });
+  const { xs, keep } = layout;
+  const scale = plan.optics.lens.stopScale;
+  const now = indexOfStop(stops, plan.optics.stop);
+  const grabbedX = useRef(0);
+  const drag = useDrag({
+    onStart: () => (grabbedX.current = xs[now]!),
+    onDrag: ({ dx, gesture }) => onStop(layout.nearest(grabbedX.current + dx), gesture),
+    onGiveUp,
+  });
+  const gesture = useRef('');
+  const turn = (by: number) => onStop(stops[Math.min(Math.max(now + by, 0), stops.length - 1)]!, gesture.current);
+  const rate = rates[now];
+  return (
+    <svg width={width} height={height} role="group" aria-label="What each stop keeps">
+      <defs>
+        <pattern id="stop-lost" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <line x1="0" y1="0" x2="0" y2="7" />
+        </pattern>
+      </defs>
+      <KeepLane layout={layout} plan={plan} />
+      <g
+        className="stop-columns"
+        onClick={(event) => onStop(layout.nearest(event.nativeEvent.offsetX), newGesture('stop'))}
+        role="presentation"
+      >
+        <rect x={layout.left} y={HEAD} width={layout.right - layout.left} height={height - HEAD - FOOT} fill="transparent" />
+      </g>
+      <LightLane layout={layout} plan={plan} figures={figures} />
+      <BlurLane name={plan.wanted.background.name || 'behind'} top={layout.behind.top} discs={layout.discs} layout={layout} />
+      {layout.front && (
+        <BlurLane
+          name={figures.find(({ foreground }) => foreground)?.foreground?.name ?? 'in front'}
+          top={layout.front.top}
+          discs={layout.frontDiscs}
+          layout={layout}
+        />
+      )}
+      <Ticks layout={layout} stops={stops} now={now} height={height} />
+      {wide?.keeps && (
+        <g className="stop-answer" transform={`translate(${layout.x(wide.keeps.stop)},0)`}>
+          <line y1={keep.top} y2={height - FOOT} />
+          <path d={`M-6,${keep.top - 2}h12l-6,8z`} />
+        </g>
+      )}
+      <g
+        {...drag}
+        className="stop-handle"
+        transform={`translate(${xs[now]!},0)`}
+        role="slider"
+        tabIndex={0}
+        aria-label="Stop"
+        aria-valuemin={stops[0]}
+        aria-valuemax={stops.at(-1)}
+        aria-valuenow={plan.optics.stop}
+        aria-valuetext={`${formatStop(plan.optics.stop, scale)}${rate ? `, ${ofTakes(rate.keepRate)} takes kept` : ''}`}
+        onFocus={() => (gesture.current = newGesture('stop'))}
+        onKeyDown={(event) => {
+          const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
+          if (!by) return;
+          event.preventDefault();
+          turn(by * (event.shiftKey ? 3 : 1));
+        }}
+      >
+        <rect x={-22} width={44} y={0} height={height} fill="transparent" />
+        <line y1={HEAD - 2} y2={height - FOOT} />
+        {rate && <circle cy={layout.y(rate.keepRate)} r={7} />}
+        <text y={HEAD - 10} textAnchor={anchorOf(xs[now]!, layout)}>
+          {formatStop(plan.optics.stop, scale)}
+          {rate && ` · ${ofTakes(rate.keepRate)}`}
+        </text>
+      </g>
+    </svg>
+  );
+}
+
+/** At the edges of the surface the figure stands inwards. */
+function anchorOf(x: number, { left, right }: SurfaceLayout): 'start' | 'middle' | 'end' {
+  if (x < left + 60) return 'start';
+  return x > right - 60 ? 'end' : 'middle';
+}

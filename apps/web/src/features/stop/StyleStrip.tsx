@@ -1,0 +1,98 @@
+import { formatStop, frameAtOrAfter, type JudgedPull, type KeepRate, type ShotPlan } from '@still-heron/core';
+import { useEffect, useRef, useState } from 'react';
+import { PALETTES } from '../../app/palette';
+import { useAppSelector } from '../../app/store';
+import { judgeAll } from '../../workers/takes/workers';
+import { drawScene } from '../viewfinder/drawScene';
+import { sceneAt } from '../viewfinder/scene';
+import { ofTakes } from './stopWords';
+import { indexOfStop, type Sweep } from './sweep';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly sweep: Sweep;
+  readonly rates: readonly (KeepRate | null)[];
+  /** The widest stop that keeps enough */
+  readonly keeps: number | null;
+  readonly onStop: (stop: number) => void;
+}
+
+const PICTURES = 5;
+const PICTURE_PX = 168;
+
+/** The same moment at five stops, as the lens would draw it: from the widest on, far enough to show the one that keeps enough and the one that is set. */
+export function StyleStrip({ plan, sweep, rates, keeps, onStop }: Props) {
+  const shown = stripStops(sweep.stops, [keeps ?? sweep.stops[0]!, plan.optics.stop]);
+  const judged = useJudged(sweep, shown);
+  const now = indexOfStop(sweep.stops, plan.optics.stop);
+  return (
+    <ul className="style-strip" aria-label="The picture at five stops">
+      {shown.map((index, place) => (
+        <li key={sweep.stops[index]}>
+          <button type="button" aria-pressed={index === now} onClick={() => onStop(sweep.stops[index]!)}>
+            <StopPicture judged={judged?.[place] ?? null} stop={formatStop(sweep.stops[index]!, plan.optics.lens.stopScale)} />
+            <span className="strip-words">
+              <strong className="figure">{formatStop(sweep.stops[index]!, plan.optics.lens.stopScale)}</strong>
+              <span className="haze">{rates[index] ? `${ofTakes(rates[index].keepRate)} kept` : ''}</span>
+            </span>
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** Five stops of the list, the widest first, evenly as far as the farthest that matters, and at least four stops of light. */
+export function stripStops(stops: readonly number[], matter: readonly number[]): number[] {
+  const last = Math.max(...matter.map((stop) => indexOfStop(stops, stop)), Math.min(12, stops.length - 1));
+  const places = Array.from({ length: PICTURES }, (_, k) => Math.round((k * last) / (PICTURES - 1)));
+  const evenly = [...new Set(places)];
+  // what matters is shown itself, in place of its neighbour
+  for (const stop of matter) {
+    const index = indexOfStop(stops, stop);
+    if (evenly.includes(index)) continue;
+    const nearest = evenly.reduce((best, one) => (Math.abs(one - index) < Math.abs(best - index) ? one : best));
+    evenly[evenly.indexOf(nearest)] = index;
+  }
+  return evenly.sort((a, b) => a - b);
+}
+
+interface JudgedStop {
+  readonly plan: ShotPlan;
+  readonly verdict: JudgedPull;
+}
+
+function useJudged(sweep: Sweep, shown: readonly number[]): readonly (JudgedStop | null)[] | null {
+  const [judged, setJudged] = useState<{ readonly key: string; readonly stops: readonly (JudgedStop | null)[] } | null>(null);
+  const key = shown.join();
+  useEffect(() => {
+    let isCurrent = true;
+    const plans = key.split(',').map((index) => sweep.asks[Number(index)]!.plan);
+    void judgeAll(plans).then((verdicts) => {
+      if (!isCurrent) return;
+      const stops = verdicts.map((verdict, k) => (verdict.status === 'judged' ? { plan: plans[k]!, verdict } : null));
+      setJudged({ key, stops });
+    });
+    return () => {
+      isCurrent = false;
+    };
+  }, [sweep, key]);
+  return judged?.key === key ? judged.stops : null;
+}
+
+function StopPicture({ judged, stop }: { readonly judged: JudgedStop | null; readonly stop: string }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const timeS = useAppSelector((state) => state.session.timeS);
+  const light = useAppSelector((state) => state.preferences.light);
+  useEffect(() => {
+    const context = canvas.current?.getContext('2d', { willReadFrequently: true });
+    if (!context || !judged) return;
+    const { plan, verdict } = judged;
+    const frame = Math.min(frameAtOrAfter(timeS, verdict.captureFps), verdict.frameCount - 1);
+    const { shoal, currents, edge } = PALETTES[light];
+    const scene = sceneAt(plan, verdict, frame, PICTURE_PX);
+    canvas.current!.height = scene.height;
+    drawScene(context, scene, shoal, [...currents, edge]);
+  }, [judged, timeS, light]);
+  return <canvas ref={canvas} width={PICTURE_PX} height={94} role="img" aria-label={`The picture at ${stop}`} />;
+}

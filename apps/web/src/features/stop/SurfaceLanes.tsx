@@ -1,0 +1,164 @@
+import { formatStops, type ShotPlan, type StopFigures } from '@still-heron/core';
+import { ofTakes } from './stopWords';
+import { type BlurDisc, FOOT, type SurfaceLayout } from './surfaceLayout';
+
+/** What is kept, over what is wanted; what is lost above it. */
+export function KeepLane({ layout, plan }: { readonly layout: SurfaceLayout; readonly plan: ShotPlan }) {
+  const { keep, left, right, y } = layout;
+  const wantedY = y(plan.wanted.keepShare);
+  return (
+    <g className="keep-lane">
+      <path d={layout.lostArea} className="stop-lost" />
+      <path d={layout.keptArea} className="stop-kept" />
+      {layout.diffractedFromX !== null && (
+        <rect
+          x={layout.diffractedFromX}
+          width={Math.max(right - layout.diffractedFromX, 0)}
+          y={keep.top}
+          height={keep.height}
+          className="stop-diffracted"
+        />
+      )}
+      <path d={layout.sharpLine} className="stop-sharp" />
+      <path d={layout.keptLine} className="stop-line" />
+      {[0, 0.5, 1].map((share) => (
+        <text key={share} x={left - 8} y={y(share) + 5} textAnchor="end" className="chart-label">
+          {share === 0 ? 'none' : share === 1 ? 'all takes' : 'half'}
+        </text>
+      ))}
+      {layout.diffractedFromX !== null && (
+        <text x={layout.diffractedFromX - 8} y={keep.top + keep.height - 8} textAnchor="end" className="chart-label">
+          diffraction softens →
+        </text>
+      )}
+      <line x1={left} x2={right} y1={wantedY} y2={wantedY} className="stop-wanted" />
+      <text x={right - 4} y={wantedY + 18} textAnchor="end" className="stop-wanted-word">
+        {ofTakes(plan.wanted.keepShare)} wanted
+      </text>
+    </g>
+  );
+}
+
+interface LightProps {
+  readonly layout: SurfaceLayout;
+  readonly plan: ShotPlan;
+  readonly figures: readonly StopFigures[];
+}
+
+/** Too much light over the line, too little under it. */
+export function LightLane({ layout, figures }: LightProps) {
+  const { light, left, right, xs, lightY } = layout;
+  const middle = lightY(0);
+  const every = labelEvery(xs, 46);
+  const isMetered = figures.every(({ brighterStops }) => brighterStops !== null);
+  return (
+    <g className="light-lane">
+      <text x={left - 8} y={middle + 5} textAnchor="end" className="chart-label">
+        light
+      </text>
+      {isMetered ? (
+        <>
+          <line x1={left} x2={right} y1={middle} y2={middle} className="light-even" />
+          {figures.map(({ stop, brighterStops }, k) => (
+            <g key={stop}>
+              <title>{lightTitle(brighterStops!)}</title>
+              <line x1={xs[k]} x2={xs[k]} y1={middle} y2={lightY(brighterStops!)} className="light-bar" />
+              {k % every === 0 && (
+                <text x={xs[k]} y={brighterStops! > EVEN ? middle + 16 : middle - 6} textAnchor="middle" className="blur-figure">
+                  {lightFigure(brighterStops!)}
+                </text>
+              )}
+            </g>
+          ))}
+        </>
+      ) : (
+        <text x={left + 8} y={light.top + light.height / 2 + 5} className="chart-label">
+          not metered: the meter’s stop is typed under Light
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** Less than this of a stop is no difference. */
+const EVEN = 1 / 6;
+
+/** +1⅓ for too bright, −⅔ for too dark. */
+function lightFigure(brighter: number): string {
+  if (Math.abs(brighter) < EVEN) return '0';
+  return `${brighter > 0 ? '+' : '−'}${formatStops(brighter).replace(/ stops?$/, '')}`;
+}
+
+function lightTitle(brighter: number): string {
+  return Math.abs(brighter) < EVEN ? 'as metered' : `${formatStops(brighter)} too ${brighter > 0 ? 'bright' : 'dark'}`;
+}
+
+interface BlurProps {
+  readonly name: string;
+  readonly top: number;
+  readonly discs: readonly BlurDisc[];
+  readonly layout: SurfaceLayout;
+}
+
+/** Which of the stops can be labelled, so many pixels apart: every first, second, … */
+function labelEvery(xs: readonly number[], widthPx: number): number {
+  const gap = (xs.at(-1)! - xs[0]!) / Math.max(xs.length - 1, 1);
+  return gap === 0 ? 1 : Math.max(1, Math.ceil(widthPx / gap));
+}
+
+/** Discs as large as the blur is in a picture as wide as the surface. */
+export function BlurLane({ name, top, discs, layout: { left, xs } }: BlurProps) {
+  const middle = top + 27;
+  const every = labelEvery(xs, 46);
+  return (
+    <g className="blur-lane">
+      <text x={left - 8} y={middle + 5} textAnchor="end" className="chart-label">
+        {name.length > 11 ? `${name.slice(0, 10)}…` : name}
+        <title>{`Blur of ${name}, in percent of the picture’s width`}</title>
+      </text>
+      {discs.map(({ x, diameter, percent, isCut }, k) => (
+        <g key={x} transform={`translate(${x},${middle})`}>
+          <title>{`${percent.toFixed(2)} % of the picture’s width${isCut ? ', larger than drawn' : ''}`}</title>
+          <circle r={Math.max(diameter / 2, 0.6)} className={isCut ? 'blur-disc is-cut' : 'blur-disc'} />
+          {k % every === 0 && (
+            <text y={26} textAnchor="middle" className="blur-figure">
+              {percent < 10 ? percent.toFixed(1) : percent.toFixed(0)}
+            </text>
+          )}
+        </g>
+      ))}
+    </g>
+  );
+}
+
+/** The stops themselves, as many as can be read. */
+export function Ticks({
+  layout: { xs, left },
+  stops,
+  now,
+  height,
+}: {
+  layout: SurfaceLayout;
+  stops: readonly number[];
+  now: number;
+  height: number;
+}) {
+  const every = labelEvery(xs, 34);
+  return (
+    <g className="stop-ticks">
+      <text x={left - 8} y={height - 9} textAnchor="end" className="chart-label">
+        stop
+      </text>
+      {stops.map((stop, k) => (
+        <g key={stop} transform={`translate(${xs[k]!},${height - FOOT})`} className={k === now ? 'is-now' : undefined}>
+          <line y1={0} y2={5} />
+          {(k % every === 0 || k === now) && !(k !== now && Math.abs(k - now) < every) && (
+            <text y={21} textAnchor="middle">
+              {Number(stop.toFixed(1))}
+            </text>
+          )}
+        </g>
+      ))}
+    </g>
+  );
+}

@@ -1,0 +1,101 @@
+import { type KeepRate, PLAN_LIMITS, setSchedule, setWanted, type ShotPlan, shotTime } from '@still-heron/core';
+import { Checkbox } from 'antd';
+import { NumberField } from '../../fields/NumberField';
+import { TextField } from '../../fields/TextField';
+import { useEdit } from '../setup/useEdit';
+import { minutesWords, takesWords } from './timeWords';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly rate: KeepRate | null;
+}
+
+/** How many takes shall be kept, how often it can be tried, and what that takes of the day. */
+export function TimePanel({ plan, rate }: Props) {
+  const edit = useEdit();
+  const { wanted, schedule } = plan;
+  const want = (changes: Parameters<typeof setWanted>[1], gesture?: string) =>
+    edit('how many takes shall be kept', (now) => setWanted(now, changes), gesture);
+  const plot = (changes: Parameters<typeof setSchedule>[1], gesture?: string) =>
+    edit('what it takes of the day', (now) => setSchedule(now, changes), gesture);
+  const time = rate && shotTime(plan, rate);
+  const needed = rate && shotTime({ ...plan, schedule: { ...schedule, takes: null } }, rate).takes;
+  return (
+    <div className="time-panel">
+      <Checkbox checked={wanted.isOneChance} onChange={({ target }) => want({ isOneChance: target.checked })}>
+        It happens once
+      </Checkbox>
+      <div className="field-pair">
+        <NumberField
+          label="takes kept, of 100"
+          step={1}
+          min={100 * PLAN_LIMITS.keepShare.min}
+          max={100 * PLAN_LIMITS.keepShare.max}
+          value={100 * wanted.keepShare}
+          hint={wanted.isOneChance ? 'of a shot that happens once' : undefined}
+          onChange={(share, gesture) => want({ keepShare: share / 100 }, gesture)}
+        />
+        <NumberField
+          label="day of the shoot"
+          step={1}
+          isWhole
+          {...PLAN_LIMITS.day}
+          value={schedule.day}
+          onChange={(day, gesture) => plot({ day }, gesture)}
+        />
+        <NumberField
+          label="setting up"
+          unit="min"
+          step={5}
+          {...PLAN_LIMITS.setUpMin}
+          value={schedule.setUpMin}
+          onChange={(setUpMin, gesture) => plot({ setUpMin }, gesture)}
+        />
+        <NumberField
+          label="between takes"
+          unit="s"
+          step={10}
+          {...PLAN_LIMITS.betweenTakesS}
+          value={schedule.betweenTakesS}
+          onChange={(betweenTakesS, gesture) => plot({ betweenTakesS }, gesture)}
+        />
+        {!wanted.isOneChance && (
+          <NumberField
+            label="takes planned"
+            step={1}
+            isWhole
+            {...PLAN_LIMITS.takes}
+            value={schedule.takes ?? needed ?? PLAN_LIMITS.takes.max}
+            hint={schedule.takes === null ? 'as many as nine chances of ten need' : undefined}
+            onChange={(takes, gesture) => plot({ takes }, gesture)}
+          />
+        )}
+      </div>
+      {schedule.takes !== null && !wanted.isOneChance && (
+        <button type="button" className="quiet" onClick={() => plot({ takes: null })}>
+          As many as are needed
+        </button>
+      )}
+      <TextField
+        label="if none is kept, cut to"
+        max={PLAN_LIMITS.cover.max}
+        placeholder="another shot, a detail"
+        value={schedule.cover}
+        onChange={(cover) => plot({ cover })}
+      />
+      {time && (
+        <p>
+          <strong>{takesWords(time, plan)}</strong>
+          {time.minutes !== null && `, ${minutesWords(time.minutes)} with setting up`}.
+        </p>
+      )}
+      {wanted.isOneChance && rate && rate.keepRate < wanted.keepShare && (
+        <p className="tone-edge">
+          {schedule.cover === ''
+            ? 'It may be lost for good: a narrower stop, a stand-in that is measured well, and a shot to cut to.'
+            : `If it is lost: ${schedule.cover}.`}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,79 @@
+import {
+  type ErrorSource,
+  formatStop,
+  formatStops,
+  type HelpChange,
+  type ShotPlan,
+  targetName,
+  type UnitSystem,
+} from '@still-heron/core';
+import { mendName } from '../pull/mendWords';
+
+/** Whose error it is, and which: as one would name it on the set. */
+export function errorName(source: ErrorSource, plan: ShotPlan, units: UnitSystem): string {
+  switch (source.kind) {
+    case 'marks':
+      return `${nameOf(source.subjectId, plan)} misses marks`;
+    case 'timing':
+      return `${nameOf(source.subjectId, plan)} is early or late`;
+    case 'measuring': {
+      const mark = plan.marks.find(({ id }) => id === source.markId);
+      return `${mark?.letter ?? 'a mark'} was measured`;
+    }
+    case 'cue':
+      return `${pullName(source.moveId, plan, units)} is set off`;
+    case 'landing':
+      return `${pullName(source.moveId, plan, units)} lands`;
+    case 'following':
+      return 'the hand goes with someone';
+  }
+}
+
+/** What doing away with an error would be. */
+function withoutName(source: ErrorSource, plan: ShotPlan, units: UnitSystem): string {
+  switch (source.kind) {
+    case 'marks':
+      return `${nameOf(source.subjectId, plan)} hits every mark`;
+    case 'timing':
+      return `${nameOf(source.subjectId, plan)} is always on time`;
+    case 'measuring':
+      return `${plan.marks.find(({ id }) => id === source.markId)?.letter ?? 'The mark'} is measured exactly`;
+    case 'cue':
+      return `${capital(pullName(source.moveId, plan, units))} is set off on time`;
+    case 'landing':
+      return `${capital(pullName(source.moveId, plan, units))} lands exactly`;
+    case 'following':
+      return 'The hand follows exactly';
+  }
+}
+
+/** What a help is, as a line of a list. */
+export function helpName(change: HelpChange, plan: ShotPlan, units: UnitSystem): string {
+  switch (change.kind) {
+    case 'without':
+      return withoutName(change.source, plan, units);
+    case 'mend':
+      return mendName(change, plan, units);
+    case 'stop':
+      return `Shoot at ${formatStop(change.stop, plan.optics.lens.stopScale)}`;
+  }
+}
+
+/** What it costs besides time. */
+export function helpCost(change: HelpChange): string {
+  if (change.kind === 'stop') return `${formatStops(change.stopsLost)} less light`;
+  return change.kind === 'without' ? 'at best' : '';
+}
+
+function nameOf(subjectId: string, plan: ShotPlan): string {
+  return plan.subjects.find(({ id }) => id === subjectId)?.name ?? 'someone';
+}
+
+function pullName(moveId: string, plan: ShotPlan, units: UnitSystem): string {
+  const move = plan.line.moves.find(({ id }) => id === moveId);
+  return move ? `the pull to ${targetName(move.target, plan, units)}` : 'the pull';
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

@@ -1,0 +1,21 @@
+import type { ShotPlan, ShotTime } from '@still-heron/core';
+
+/** A length of time as one plans it: 35 min, 1 h 20. */
+export function minutesWords(minutes: number): string {
+  const whole = Math.max(1, Math.round(minutes));
+  if (whole < 60) return `${whole} min`;
+  return `${Math.floor(whole / 60)} h${whole % 60 === 0 ? '' : ` ${String(whole % 60).padStart(2, '0')}`}`;
+}
+
+/** How many takes to plan for; of a shot that happens once, how likely that one is kept. */
+export function takesWords({ takes, chance }: ShotTime, { wanted, schedule }: Pick<ShotPlan, 'wanted' | 'schedule'>): string {
+  if (wanted.isOneChance) return `one chance: ${percent(chance)} kept`;
+  if (takes === null) return 'no number of takes is enough';
+  const plural = `${takes} ${takes === 1 ? 'take' : 'takes'}`;
+  return schedule.takes === null ? `plan ${plural}` : `${plural} planned: ${percent(chance)} for one kept`;
+}
+
+/** Nothing that was drawn is certain: 99 % at most, 1 % at least. */
+function percent(chance: number): string {
+  return `${Math.round(Math.min(Math.max(chance, 0.01), 0.99) * 100)} %`;
+}
