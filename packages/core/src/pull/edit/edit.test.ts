@@ -36,9 +36,11 @@ import {
   setAim,
   setDuration,
   setFocalLength,
+  setHand,
   setLens,
   setLineStart,
   setStop,
+  setWanted,
   shortestDurationS,
   type ShotPlan,
   startFloor,
@@ -269,6 +271,11 @@ test('whatever is edited, the plan stays one that can be stored', () => {
       (mm) => (plan: ShotPlan) => marksHold(cameraMoved(setFocalLength(setStop(plan, mm / 1000), mm / 100)), 'mark-1'),
     ),
     distance.map((distanceMm) => (plan: ShotPlan) => setLineStart(plan, { kind: 'distance', distanceMm })),
+    fc.tuple(time, fc.boolean()).map(
+      ([value, isOneChance]) =>
+        (plan: ShotPlan) =>
+          setWanted(setHand(plan, { reactionS: value, perBitS: value, steadyDeg: value * 5 }), { isOneChance, keepShare: value }),
+    ),
   );
   fc.assert(
     fc.property(fc.array(step, { maxLength: 25 }), (steps) => {

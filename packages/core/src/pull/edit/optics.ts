@@ -107,7 +107,7 @@ export function changeOpticsMove(
         earliestS,
         latestS - (changes.startS === undefined ? PLAN_LIMITS.rackS.min : durationS),
       );
-      return { ...wanted, startS, durationS: Math.min(durationS, latestS - startS) };
+      return { ...wanted, startS, durationS: Math.max(Math.min(durationS, latestS - startS), PLAN_LIMITS.rackS.min) };
     }),
   );
 }

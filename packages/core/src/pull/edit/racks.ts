@@ -77,7 +77,8 @@ export function changeRack(
     const isStretched = changes.durationS !== undefined;
     const latestStartS = latestEndS - (isStretched && changes.startS === undefined ? shortestS : wantedS);
     const startS = clamp(changes.startS ?? rack.startS, earliestStartS, latestStartS);
-    return { ...rack, ...changes, startS, durationS: Math.min(wantedS, latestEndS - startS) };
+    // rounding may leave a hair less than the shortest
+    return { ...rack, ...changes, startS, durationS: Math.max(Math.min(wantedS, latestEndS - startS), shortestS) };
   });
   return { ...plan, line: { ...plan.line, moves } };
 }
