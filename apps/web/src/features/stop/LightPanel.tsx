@@ -14,6 +14,7 @@ import { Button } from 'antd';
 import { NumberField } from '../../fields/NumberField';
 import { useProductionAngle } from '../setup/PlanNotes';
 import { useEdit } from '../setup/useEdit';
+import { balanceWords } from './lightWords';
 
 /** Less than this of a stop is no difference. */
 const EVEN = 1 / 6;
@@ -94,15 +95,4 @@ export function LightPanel({ plan }: { readonly plan: ShotPlan }) {
       </ul>
     </div>
   );
-}
-
-/** What is changed, and to what. */
-function balanceWords({ iso, ndStops, shutterAngleDeg, lampFactor }: LightBalance, { exposure }: ShotPlan): string {
-  const parts: string[] = [];
-  if (Math.abs(ndStops - exposure.ndStops) > 0.02)
-    parts.push(ndStops < 0.05 ? 'all ND out' : `ND ${Number(ndStops.toFixed(1))} stops`);
-  if (Math.abs(lampFactor - 1) > 0.01) parts.push(`lamps ×${lampFactor < 1 ? lampFactor.toFixed(2) : lampFactor.toFixed(1)}`);
-  if (Math.abs(shutterAngleDeg - exposure.shutterAngleDeg) > 0.05) parts.push(`shutter ${shutterAngleDeg.toFixed(1)}°`);
-  if (Math.abs(Math.log2(iso / exposure.iso)) > 0.02) parts.push(`ISO ${Math.round(iso)}`);
-  return parts.join(' + ');
 }

@@ -6,6 +6,7 @@ import { judgeAll } from '../../workers/takes/workers';
 import { drawScene } from '../viewfinder/drawScene';
 import { sceneAt } from '../viewfinder/scene';
 import { ofTakes } from './stopWords';
+import { stripStops } from './stripStops';
 import { indexOfStop, type Sweep } from './sweep';
 
 interface Props {
@@ -17,7 +18,6 @@ interface Props {
   readonly onStop: (stop: number) => void;
 }
 
-const PICTURES = 5;
 const PICTURE_PX = 168;
 
 /** The same moment at five stops, as the lens would draw it: from the widest on, far enough to show the one that keeps enough and the one that is set. */
@@ -40,21 +40,6 @@ export function StyleStrip({ plan, sweep, rates, keeps, onStop }: Props) {
       ))}
     </ul>
   );
-}
-
-/** Five stops of the list, the widest first, evenly as far as the farthest that matters, and at least four stops of light. */
-export function stripStops(stops: readonly number[], matter: readonly number[]): number[] {
-  const last = Math.max(...matter.map((stop) => indexOfStop(stops, stop)), Math.min(12, stops.length - 1));
-  const places = Array.from({ length: PICTURES }, (_, k) => Math.round((k * last) / (PICTURES - 1)));
-  const evenly = [...new Set(places)];
-  // what matters is shown itself, in place of its neighbour
-  for (const stop of matter) {
-    const index = indexOfStop(stops, stop);
-    if (evenly.includes(index)) continue;
-    const nearest = evenly.reduce((best, one) => (Math.abs(one - index) < Math.abs(best - index) ? one : best));
-    evenly[evenly.indexOf(nearest)] = index;
-  }
-  return evenly.sort((a, b) => a - b);
 }
 
 interface JudgedStop {
