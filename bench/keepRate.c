@@ -46,6 +46,29 @@ static double tail(double q) {
   return above / below;
 }
 
+#define CELLS 4096
+#define TAIL_CELLS 4
+#define CELL_BITS 20
+static double lines[2 * CELLS];
+
+static double quantile(double p) {
+  if (p < 0.02425) return tail(sqrt(-2 * log(p)));
+  if (p > 1 - 0.02425) return -tail(sqrt(-2 * log(1 - p)));
+  double q = p - 0.5, r = q * q;
+  double above = ((((-39.69683028665376 * r + 220.9460984245205) * r - 275.9285104469687) * r + 138.357751867269) * r - 30.66479806614716) * r + 2.506628277459239;
+  double below = ((((-54.47609879822406 * r + 161.5858368580409) * r - 155.6989798598866) * r + 66.80131188771972) * r - 13.28068155288572) * r + 1;
+  return above * q / below;
+}
+
+static void fillLines(void) {
+  for (int cell = TAIL_CELLS; cell < CELLS - TAIL_CELLS; cell++) {
+    double from = quantile((double)cell / CELLS);
+    double slope = (quantile((double)(cell + 1) / CELLS) - from) / (1 << CELL_BITS);
+    lines[2 * cell] = from + slope / 2;
+    lines[2 * cell + 1] = slope;
+  }
+}
+
 static double normal(void) {
   uint32_t scrambled = state[1] * 5u;
   uint32_t result = ((scrambled << 7) | (scrambled >> 25)) * 9u;
@@ -56,13 +79,9 @@ static double normal(void) {
   state[0] ^= state[3];
   state[2] ^= shifted;
   state[3] = (state[3] << 11) | (state[3] >> 21);
-  double p = (result + 0.5) / 4294967296.0;
-  if (p < 0.02425) return tail(sqrt(-2 * log(p)));
-  if (p > 1 - 0.02425) return -tail(sqrt(-2 * log(1 - p)));
-  double q = p - 0.5, r = q * q;
-  double above = ((((-39.69683028665376 * r + 220.9460984245205) * r - 275.9285104469687) * r + 138.357751867269) * r - 30.66479806614716) * r + 2.506628277459239;
-  double below = ((((-54.47609879822406 * r + 161.5858368580409) * r - 155.6989798598866) * r + 66.80131188771972) * r - 13.28068155288572) * r + 1;
-  return above * q / below;
+  uint32_t cell = result >> CELL_BITS;
+  if (((cell + TAIL_CELLS) & (CELLS - 1)) < 2 * TAIL_CELLS) return quantile((result + 0.5) / 4294967296.0);
+  return lines[2 * cell] + (result & ((1 << CELL_BITS) - 1)) * lines[2 * cell + 1];
 }
 
 static double clampDeg(double deg) { return deg < lowDeg ? lowDeg : deg > highDeg ? highDeg : deg; }
@@ -190,6 +209,7 @@ int main(int argc, char **argv) {
   anglesPerPerMm = *v++, angleDegs = v, v += ENTRIES + 1;
   tableLowDeg = *v++, tablePerDeg = *v++;
   nearPerMm = v, farPerMm = v + ENTRIES + 1;
+  fillLines();
   double best = INFINITY;
   int kept = 0;
   for (int round = 0; round < rounds; round++) {

@@ -5,6 +5,7 @@ import { benchKeepRate } from './keepRate.mjs';
 import { benchOptimiser } from './optimiser.mjs';
 import { benchPage } from './page.mjs';
 import { benchSave, startServer } from './server.mjs';
+import { benchStop } from './stop.mjs';
 
 /** Every bench once, a line each: figure, aim, and whether it holds here. Machines differ: quote ratios from one run. */
 const server = await startServer();
@@ -18,6 +19,7 @@ try {
     ...(await benchPage(server.address)),
     ...(await benchFloor(server.address)),
     ...(await benchKit(server.address)),
+    ...(await benchStop(server.address)),
   ];
   for (const { what, figure, aim, holds } of results)
     console.log(`${holds ? 'holds' : 'MISSES'}  ${what}: ${figure} (aim: ${aim})`);

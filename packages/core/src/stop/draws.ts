@@ -22,8 +22,30 @@ export function drawInPlace(seed: number, take: number, out: Float64Array): void
     s0 ^= s3;
     s2 ^= shifted;
     s3 = (s3 << 11) | (s3 >>> 21);
-    out[k] = normalQuantile(((result >>> 0) + 0.5) / 4294967296);
+    const cell = result >>> CELL_BITS;
+    // the outermost cells are curved: there the formula itself is asked
+    if (((cell + TAIL_CELLS) & (CELLS - 1)) < 2 * TAIL_CELLS) out[k] = normalQuantile(((result >>> 0) + 0.5) / 4294967296);
+    else out[k] = LINES[2 * cell]! + (result & CELL_MASK) * LINES[2 * cell + 1]!;
   }
+}
+
+/** Where the middle of the distribution ends and its tails begin. */
+const TAIL = 0.02425;
+
+/**
+ * The quantile as 4,096 straight lines, evenly in probability: what it is at the start of each (half a step in, as the numbers drawn are), and how it rises by a step. Between two ends a line is off by less than
+ * 1e-5 in probability, at a fraction of the formula's time.
+ */
+const CELLS = 4096;
+const TAIL_CELLS = 4;
+const CELL_BITS = 20;
+const CELL_MASK = (1 << CELL_BITS) - 1;
+const LINES = new Float64Array(2 * CELLS);
+for (let cell = TAIL_CELLS; cell < CELLS - TAIL_CELLS; cell++) {
+  const from = normalQuantile(cell / CELLS);
+  const slope = (normalQuantile((cell + 1) / CELLS) - from) / (1 << CELL_BITS);
+  LINES[2 * cell] = from + slope / 2;
+  LINES[2 * cell + 1] = slope;
 }
 
 function stateOf(seed: number, take: number, k: number): number {
@@ -36,9 +58,6 @@ function spread(value: number): number {
   x = Math.imul(x ^ (x >>> 13), 0xc2b2ae35);
   return x ^ (x >>> 16);
 }
-
-/** Where the middle of the distribution ends and its tails begin. */
-const TAIL = 0.02425;
 
 /**
  * The number below which a standard normal one lies with a probability.

@@ -17,6 +17,7 @@ import {
   type ShotPlan,
 } from '../pull/index';
 import { evaluatePull } from '../verdict/index';
+import { drawInPlace } from './draws';
 import { intervalOf, keepRate, landingSigmaDeg, mergedCounts, normalQuantile, prepareTakes, runTakes } from './index';
 
 interface Vector {
@@ -162,6 +163,19 @@ describe('takes', () => {
     [() => keepRate(newPlan(), { takes: 10, seed: 1 }), 'nothing-to-judge', 'subjects'],
     [() => keepRate({ ...plan, beats: [] }, { takes: 10, seed: 1 }), 'nothing-to-judge', 'beats'],
   ])('what can’t be drawn is said: %#', (act, code, path) => expect(act).toThrow(expect.objectContaining({ code, path })));
+});
+
+test('what is drawn is normal: as many below each quantile as there should be, also far out', () => {
+  const numbers = new Float64Array(20);
+  const quantiles = [0.0005, 0.01, 0.2, 0.5, 0.9, 0.999];
+  const below = quantiles.map(() => 0);
+  for (let take = 0; take < 20_000; take++) {
+    drawInPlace(3, take, numbers);
+    for (const number of numbers) quantiles.forEach((p, k) => (below[k]! += number < normalQuantile(p) ? 1 : 0));
+  }
+  // four standard deviations of what 400,000 draws may vary
+  for (const [k, p] of quantiles.entries())
+    expect(Math.abs(below[k]! / 400_000 - p)).toBeLessThan(4 * Math.sqrt((p * (1 - p)) / 400_000));
 });
 
 describe('how a hand lands', () => {

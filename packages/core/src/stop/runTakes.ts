@@ -1,6 +1,6 @@
-import { eased } from '../pull/index.js';
 import { drawInPlace } from './draws.js';
-import type { PreparedBeat, PreparedTakes } from './prepareTakes.js';
+import { type FlatTakes, flattened } from './flatTakes.js';
+import type { PreparedTakes } from './prepareTakes.js';
 import { ENTRIES } from './zoneTables.js';
 
 /** What came of some takes, as counts: those of several runs add up to that of all of them, in whatever order. */
@@ -19,20 +19,17 @@ export interface TakeCounts {
  * @param countOnly - leaves a take as soon as it is lost: then only `takes` and `kept` are counted
  */
 export function runTakes(prepared: PreparedTakes, seed: number, firstTake: number, takes: number, countOnly = false): TakeCounts {
-  const { beats, frameCount } = prepared;
-  const one = oneTake(prepared, seed);
-  const beatsKept = new Uint32Array(beats.length);
+  const flat = flattened(prepared);
+  const { frameCount, required, lostIn } = flat;
+  const beatsKept = new Uint32Array(flat.beatCount);
   const sharp = new Uint32Array(frameCount);
-  const required = new Uint8Array(frameCount);
-  for (const { isSoft, fromFrame, toFrame } of beats) if (!isSoft) required.fill(1, fromFrame, toFrame);
-  const lostIn = new Int32Array(frameCount).fill(-1);
   let kept = 0;
   for (let take = firstTake; take < firstTake + takes; take++) {
-    one.draw(take);
+    drawInPlace(seed, take, flat.draws);
+    placeEverything(flat);
     let isKept = true;
-    for (let index = 0; index < beats.length && (isKept || !countOnly); index++) {
-      const beat = beats[index]!;
-      if (one.keeps(beat, countOnly, take, lostIn)) beatsKept[index]!++;
+    for (let beat = 0; beat < beatsKept.length && (isKept || !countOnly); beat++) {
+      if (keepsBeat(flat, beat, countOnly, take)) beatsKept[beat]!++;
       else isKept = false;
     }
     if (isKept) kept++;
@@ -59,141 +56,136 @@ const NEAREST_MM = 1;
 /** Rounding at the very edge of the zone is forgiven. */
 const LOOSE = 1 + 1e-9;
 
-/**
- * The state of one take at a time, drawn anew for each. A take has ten microseconds: what its loops read lies in typed arrays, the tables are read where they are needed, and a stretch in which nothing changes
- * is asked once. In short, by frame: `isWithin(zone of the ring's angle, 1 / (where they are + how far they miss))`.
- */
-function oneTake(prepared: PreparedTakes, seed: number) {
-  const { captureFps, frameCount, angles, lowDeg, highDeg, stepDeg, settings, moves, subjects, drawCount } = prepared;
-  const [settingCount, subjectCount] = [settings.length, subjects.length];
-  const draws = new Float64Array(drawCount);
-  const column = <T>(items: readonly T[], of: (item: T) => number) => Float64Array.from(items, of);
-  const markSigmaMm = column(subjects, (one) => one.markSigmaMm);
-  const timingSigmaFrames = column(subjects, (one) => one.timingSigmaS * captureFps);
-  const subjectDrawsAt = Int32Array.from(subjects, (one) => one.drawsAt);
-  const settingDrawsAt = Int32Array.from(settings, (one) => one.drawsAt);
-  const goingOn = settings.map(({ degs }) => degs);
-  const easings = moves.map(({ easing }) => easing);
-  const plannedDeg = column(settings, (one) => one.stillDeg);
-  const settingMm = column(settings, (one) => one.mm);
-  const measureSigmaMm = column(settings, (one) => one.measureSigmaMm);
-  const followSigmaDeg = column(settings, (one) => one.followSigmaDeg);
-  const lagSigmaFrames = column(settings, (one) => one.lagSigmaFrames);
-  const plannedStartS = column(moves, (one) => one.startS + one.reactionS);
-  const durationS = column(moves, (one) => one.durationS);
-  const cueSigmaS = column(moves, (one) => one.cueSigmaS);
-  const ringSigmaDeg = column(moves, (one) => one.ringSigmaDeg);
-  const missMm = new Float64Array(subjectCount);
-  const lateFrames = new Float64Array(subjectCount);
-  const lagFrames = new Int32Array(settingCount);
-  const offDeg = new Float64Array(settingCount);
-  const stillDeg = new Float64Array(settingCount);
-  const startS = new Float64Array(moves.length);
-  const fromDeg = new Float64Array(moves.length);
-  const startFrame = new Int32Array(moves.length);
-  const endFrame = new Int32Array(moves.length);
-
-  const clamp = (deg: number) => (deg < lowDeg ? lowDeg : deg > highDeg ? highDeg : deg);
-
-  function settingDeg(setting: number, frame: number): number {
-    const degs = goingOn[setting] ?? null;
-    if (degs === null) return stillDeg[setting]!;
-    const at = frame - lagFrames[setting]!;
-    return clamp(degs[at < 0 ? 0 : at >= frameCount ? frameCount - 1 : at]! + offDeg[setting]!);
+/** Puts what a take has drawn where it belongs: everyone's miss, every setting of the ring, every pull's start. */
+function placeEverything(flat: FlatTakes): void {
+  const { draws, captureFps, subjectDrawsAt, settingDrawsAt, missMm, lateFrames, markSigmaMm, timingSigmaFrames } = flat;
+  for (let k = 0; k < flat.subjectCount; k++) {
+    const at = subjectDrawsAt[k]!;
+    missMm[k] = draws[at]! * markSigmaMm[k]!;
+    lateFrames[k] = draws[at + 1]! * timingSigmaFrames[k]!;
   }
-
-  /** What the ring is set to for a distance as it was measured. */
-  function setDeg(mm: number): number {
-    const at = Math.min(angles.perPerMm / Math.max(mm, NEAREST_MM), ENTRIES);
-    const entry = Math.min(at | 0, ENTRIES - 1);
-    const deg = angles.degs[entry]! + (at - entry) * (angles.degs[entry + 1]! - angles.degs[entry]!);
-    return stepDeg === null ? deg : lowDeg + Math.round((deg - lowDeg) / stepDeg) * stepDeg;
+  const { measureSigmaMm, landSigmaDeg, plannedDeg, settingMm, offDeg, stillDeg, lagFrames, lagSigmaFrames } = flat;
+  const { plannedStartS, cueSigmaS, durationS, startS, startFrame, endFrame, fromDeg, lowDeg, highDeg } = flat;
+  let freeS = -Infinity;
+  for (let k = 0; k < flat.settingCount; k++) {
+    const at = settingDrawsAt[k]!;
+    const sigmaMm = measureSigmaMm[k]!;
+    const targetDeg = sigmaMm === 0 ? plannedDeg[k]! : setDeg(flat, settingMm[k]! + draws[at]! * sigmaMm);
+    offDeg[k] = draws[at + 1]! * landSigmaDeg[k]!;
+    stillDeg[k] = within(targetDeg + offDeg[k]!, lowDeg, highDeg);
+    // one that goes on draws how it follows in place of how its mark was measured
+    if (lagSigmaFrames[k] !== 0) lagFrames[k] = Math.round(draws[at]! * lagSigmaFrames[k]!);
+    if (k === 0) continue;
+    // a hand that is late with one pull begins the next when it has landed
+    const drawnS = plannedStartS[k]! + draws[at + 2]! * cueSigmaS[k]!;
+    const beginsS = drawnS > freeS ? drawnS : freeS;
+    freeS = beginsS + durationS[k]!;
+    startS[k] = beginsS;
+    startFrame[k] = frameAfter(beginsS * captureFps);
+    endFrame[k] = frameAfter(freeS * captureFps);
+    fromDeg[k] = flat.goesOnAt[k - 1]! < 0 ? stillDeg[k - 1]! : goingOnDeg(flat, k - 1, startFrame[k]!);
   }
-
-  function draw(take: number): void {
-    drawInPlace(seed, take, draws);
-    for (let k = 0; k < subjectCount; k++) {
-      const at = subjectDrawsAt[k]!;
-      missMm[k] = draws[at]! * markSigmaMm[k]!;
-      lateFrames[k] = draws[at + 1]! * timingSigmaFrames[k]!;
-    }
-    let freeS = -Infinity;
-    for (let k = 0; k < settingCount; k++) {
-      const at = settingDrawsAt[k]!;
-      const measured = draws[at]!;
-      const landed = draws[at + 1]!;
-      const started = draws[at + 2]!;
-      const sigmaMm = measureSigmaMm[k]!;
-      // one that goes on draws how it follows in place of how its mark was measured
-      lagFrames[k] = Math.round(measured * lagSigmaFrames[k]!);
-      offDeg[k] = landed * (k === 0 ? followSigmaDeg[0]! : Math.max(ringSigmaDeg[k - 1]!, followSigmaDeg[k]!));
-      stillDeg[k] = clamp((sigmaMm === 0 ? plannedDeg[k]! : clamp(setDeg(settingMm[k]! + measured * sigmaMm))) + offDeg[k]!);
-      if (k === 0) continue;
-      // a hand that is late with one pull begins the next when it has landed
-      const beginsS = Math.max(plannedStartS[k - 1]! + started * cueSigmaS[k - 1]!, freeS);
-      startS[k - 1] = beginsS;
-      freeS = beginsS + durationS[k - 1]!;
-      startFrame[k - 1] = Math.max(0, Math.ceil(beginsS * captureFps - 1e-6));
-      endFrame[k - 1] = Math.max(0, Math.ceil(freeS * captureFps - 1e-6));
-      fromDeg[k - 1] = settingDeg(k - 1, startFrame[k - 1]!);
-    }
-  }
-
-  /** Whether a beat is kept, counting the frames it loses up to what it may; all of them where they are wanted by frame. */
-  function keeps(beat: PreparedBeat, countOnly: boolean, take: number, lostIn: Int32Array): boolean {
-    const { toFrame, mayLose, keyFrame, isStill, isSoft, tableAt } = beat;
-    let lost = 0;
-    let isKeyLost = false;
-    let frame = beat.fromFrame;
-    for (let setting = 0; setting < settingCount && frame < toFrame; setting++) {
-      // turning into the setting, then standing at it, up to where the next turn begins
-      const turnTo = setting === 0 ? frame : Math.min(endFrame[setting - 1]!, toFrame);
-      const standsTo = setting < settingCount - 1 ? Math.min(startFrame[setting]!, toFrame) : toFrame;
-      while (frame < turnTo || frame < standsTo) {
-        const isTurning = frame < turnTo;
-        const isLevel = !isTurning && isStill && tableAt === null && goingOn[setting] === null;
-        const next = isLevel ? standsTo : frame + 1;
-        const deg = isTurning ? turningDeg(setting, frame) : settingDeg(setting, frame);
-        if (isWithinZone(beat, deg, frame) === isSoft) {
-          lost += next - frame;
-          if (keyFrame >= frame && keyFrame < next) isKeyLost = true;
-          if (countOnly) {
-            if (lost > mayLose || isKeyLost) return false;
-          } else if (!isSoft) lostIn.fill(take, frame, next);
-        }
-        frame = next;
-      }
-    }
-    return lost <= mayLose && !isKeyLost;
-  }
-
-  function turningDeg(setting: number, frame: number): number {
-    const share = eased(easings[setting - 1]!, (frame / captureFps - startS[setting - 1]!) / durationS[setting - 1]!);
-    return fromDeg[setting - 1]! + (settingDeg(setting, frame) - fromDeg[setting - 1]!) * share;
-  }
-
-  function isWithinZone(beat: PreparedBeat, ringDeg: number, frame: number): boolean {
-    const { subject, isStill, tables, tableAt } = beat;
-    const { distancesMm } = subjects[subject]!;
-    let mm: number;
-    if (isStill) mm = distancesMm[frame]!;
-    else {
-      const at = Math.min(Math.max(frame - lateFrames[subject]!, 0), frameCount - 1);
-      const before = Math.min(at | 0, frameCount - 2);
-      mm = distancesMm[before]! + (at - before) * (distancesMm[before + 1]! - distancesMm[before]!);
-    }
-    mm += missMm[subject]!;
-    const perMm = mm < NEAREST_MM ? 1 / NEAREST_MM : 1 / mm;
-    const table = tables[tableAt === null ? 0 : tableAt[frame]!]!;
-    const { near, far } = table;
-    const at = Math.min(Math.max((ringDeg - table.lowDeg) * table.perDeg, 0), ENTRIES);
-    const entry = Math.min(at | 0, ENTRIES - 1);
-    const share = at - entry;
-    return (
-      perMm <= (near[entry]! + share * (near[entry + 1]! - near[entry]!)) * LOOSE &&
-      perMm >= (far[entry]! + share * (far[entry + 1]! - far[entry]!)) / LOOSE
-    );
-  }
-
-  return { draw, keeps };
 }
+
+/** The first frame at or after a time in frames; rounding forgiven. */
+function frameAfter(frames: number): number {
+  return frames <= 0 ? 0 : Math.ceil(frames - 1e-6) | 0;
+}
+
+function within(value: number, low: number, high: number): number {
+  return value < low ? low : value > high ? high : value;
+}
+
+/** What the ring is set to for a distance as it was measured. */
+function setDeg({ angleDegs, anglesPerPerMm, stepDeg, lowDeg, highDeg }: FlatTakes, mm: number): number {
+  const at = within(anglesPerPerMm / (mm > NEAREST_MM ? mm : NEAREST_MM), 0, ENTRIES);
+  const entry = at < ENTRIES - 1 ? at | 0 : ENTRIES - 1;
+  const deg = angleDegs[entry]! + (at - entry) * (angleDegs[entry + 1]! - angleDegs[entry]!);
+  return within(stepDeg === 0 ? deg : lowDeg + Math.round((deg - lowDeg) / stepDeg) * stepDeg, lowDeg, highDeg);
+}
+
+/** Where a setting that goes on stands at a frame, as the hand follows it in this take. */
+function goingOnDeg(flat: FlatTakes, setting: number, frame: number): number {
+  const at = within(frame - flat.lagFrames[setting]!, 0, flat.frameCount - 1);
+  return within(flat.goesOnDeg[flat.goesOnAt[setting]! + at]! + flat.offDeg[setting]!, flat.lowDeg, flat.highDeg);
+}
+
+/**
+ * Whether a beat is kept, counting the frames it loses up to what it may; all of them where they are wanted by frame. In short, by frame: `isWithin(zone of the ring's angle, 1 / (where they are + how far they
+ * miss))`. What its loop reads is taken out of the columns first, and a stretch in which nothing changes is asked once.
+ */
+function keepsBeat(flat: FlatTakes, beat: number, countOnly: boolean, take: number): boolean {
+  const { settingCount, startFrame, endFrame, captureFps, frameCount, startS, durationS, fromDeg, stillDeg, easing, goesOnAt } =
+    flat;
+  const { distancesMm, zones, tableAt, tableLowDeg, tablePerDeg } = flat;
+  const toFrame = flat.beatTo[beat]!;
+  const mayLose = flat.beatMayLose[beat]!;
+  const keyFrame = flat.beatKey[beat]!;
+  const isSoft = flat.beatIsSoft[beat] === 1;
+  const isStill = flat.beatIsStill[beat] === 1;
+  const stands = flat.beatStands[beat] === 1;
+  const subject = flat.beatSubject[beat]!;
+  const distancesAt = subject * frameCount;
+  const missMm = flat.missMm[subject]!;
+  const lateFrames = flat.lateFrames[subject]!;
+  const zonesAt = flat.beatZoneAt[beat]!;
+  const tablesAt = flat.beatTablesAt[beat]!;
+  let lost = 0;
+  let isKeyLost = false;
+  let frame = flat.beatFrom[beat]!;
+  for (let setting = 0; setting < settingCount && frame < toFrame; setting++) {
+    // turning into the setting, then standing at it, up to where the next turn begins
+    const ends = setting === 0 ? frame : endFrame[setting]!;
+    const turnTo = ends < toFrame ? ends : toFrame;
+    const begins = setting < settingCount - 1 ? startFrame[setting + 1]! : toFrame;
+    const standsTo = begins < toFrame ? begins : toFrame;
+    const stays = goesOnAt[setting]! < 0;
+    while (frame < turnTo || frame < standsTo) {
+      let deg = stays ? stillDeg[setting]! : goingOnDeg(flat, setting, frame);
+      let next = frame + 1;
+      if (frame < turnTo) {
+        const share = easedShare(easing[setting]!, within((frame / captureFps - startS[setting]!) / durationS[setting]!, 0, 1));
+        deg = fromDeg[setting]! + (deg - fromDeg[setting]!) * share;
+      } else if (isStill && stays) next = standsTo;
+      let mm = distancesMm[distancesAt + frame]!;
+      if (!stands) {
+        const at = within(frame - lateFrames, 0, frameCount - 1);
+        const before = at < frameCount - 2 ? at | 0 : frameCount - 2;
+        const from = distancesMm[distancesAt + before]!;
+        mm = from + (at - before) * (distancesMm[distancesAt + before + 1]! - from);
+      }
+      mm += missMm;
+      const perMm = mm < NEAREST_MM ? 1 / NEAREST_MM : 1 / mm;
+      const at = within((deg - tableLowDeg) * tablePerDeg, 0, ENTRIES);
+      const entry = at < ENTRIES - 1 ? at | 0 : ENTRIES - 1;
+      // near and far limits stand side by side
+      const cell = zonesAt + (tablesAt < 0 ? 0 : tableAt[tablesAt + frame]! * ZONE_LENGTH) + 2 * entry;
+      const near = zones[cell]! + (at - entry) * (zones[cell + 2]! - zones[cell]!);
+      const far = zones[cell + 1]! + (at - entry) * (zones[cell + 3]! - zones[cell + 1]!);
+      if ((perMm <= near * LOOSE && perMm >= far / LOOSE) === isSoft) {
+        lost += next - frame;
+        if (keyFrame >= frame && keyFrame < next) isKeyLost = true;
+        if (countOnly) {
+          if (lost > mayLose || isKeyLost) return false;
+        } else if (!isSoft) flat.lostIn.fill(take, frame, next);
+      }
+      frame = next;
+    }
+  }
+  return lost <= mayLose && !isKeyLost;
+}
+
+/** As `eased`, by its place among the easings. */
+function easedShare(easing: number, tau: number): number {
+  if (easing === 0) return jerk(tau);
+  if (easing === 1) return 2 * jerk(tau / 2);
+  if (easing === 2) return 1 - 2 * jerk((1 - tau) / 2);
+  return tau;
+}
+
+function jerk(tau: number): number {
+  return tau * tau * tau * (10 + tau * (6 * tau - 15));
+}
+
+/** Numbers of one table: both limits at every entry. */
+const ZONE_LENGTH = 2 * (ENTRIES + 1);

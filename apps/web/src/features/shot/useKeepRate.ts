@@ -5,7 +5,7 @@ import { SEED, TAKES } from '../../workers/takes/usual';
 import { takePool } from '../../workers/takes/workers';
 
 /** The takes of the shot that is open: what its keep rate is told by on every step. */
-const asker = createChanceAsker<ShotPlan>(takePool, { takes: TAKES, seed: SEED, rank: 0 });
+const asker = createChanceAsker<ShotPlan>(takePool, { takes: TAKES, seed: SEED, rank: 0, isPaced: true });
 
 /** Draws takes of a plan; of several in a row the newest counts. */
 export function drawKeepRate(plan: ShotPlan): void {

@@ -70,7 +70,7 @@ export function StopSentence({ plan, wide, rate, progress, offered, onStop }: Pr
 function Drawn({ progress }: { readonly progress: TakesProgress | null }) {
   const share = progress ? progress.takesDone / progress.takesInAll : 0;
   return (
-    <span className="stop-drawn haze" data-testid="drawn" data-done={progress?.isDone ?? false}>
+    <span className="stop-drawn haze" data-testid="drawn" data-first={progress !== null} data-done={progress?.isDone ?? false}>
       {!progress?.isDone && <progress value={share} max={1} aria-label="Takes drawn" />}
     </span>
   );

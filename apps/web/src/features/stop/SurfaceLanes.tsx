@@ -22,11 +22,11 @@ export function KeepLane({ layout, plan }: { readonly layout: SurfaceLayout; rea
       <path d={layout.sharpLine} className="stop-sharp" />
       <path d={layout.keptLine} className="stop-line" />
       {[0, 0.5, 1].map((share) => (
-        <text key={share} x={left - 8} y={y(share) + 5} textAnchor="end" className="chart-label">
+        <text key={share} x={left - 8} y={y(share) + 5} textAnchor="end" className="lane-name">
           {share === 0 ? 'none' : share === 1 ? 'all takes' : 'half'}
         </text>
       ))}
-      {layout.diffractedFromX !== null && (
+      {layout.diffractedFromX !== null && layout.diffractedFromX > left + DIFFRACTION_WORD && (
         <text x={layout.diffractedFromX - 8} y={keep.top + keep.height - 8} textAnchor="end" className="chart-label">
           diffraction softens →
         </text>
@@ -45,6 +45,9 @@ interface LightProps {
   readonly figures: readonly StopFigures[];
 }
 
+/** Room that the word of diffraction needs. */
+const DIFFRACTION_WORD = 300;
+
 /** Too much light over the line, too little under it. */
 export function LightLane({ layout, figures }: LightProps) {
   const { light, left, right, xs, lightY } = layout;
@@ -53,7 +56,7 @@ export function LightLane({ layout, figures }: LightProps) {
   const isMetered = figures.every(({ brighterStops }) => brighterStops !== null);
   return (
     <g className="light-lane">
-      <text x={left - 8} y={middle + 5} textAnchor="end" className="chart-label">
+      <text x={left - 8} y={middle + 5} textAnchor="end" className="lane-name">
         light
       </text>
       {isMetered ? (
@@ -106,14 +109,17 @@ function labelEvery(xs: readonly number[], widthPx: number): number {
   return gap === 0 ? 1 : Math.max(1, Math.ceil(widthPx / gap));
 }
 
+/** Longer names are cut. */
+const MOST_NAME = 13;
+
 /** Discs as large as the blur is in a picture as wide as the surface. */
 export function BlurLane({ name, top, discs, layout: { left, xs } }: BlurProps) {
   const middle = top + 27;
   const every = labelEvery(xs, 46);
   return (
     <g className="blur-lane">
-      <text x={left - 8} y={middle + 5} textAnchor="end" className="chart-label">
-        {name.length > 11 ? `${name.slice(0, 10)}…` : name}
+      <text x={left - 8} y={middle + 5} textAnchor="end" className="lane-name">
+        {name.length > MOST_NAME ? `${name.slice(0, MOST_NAME - 1)}…` : name}
         <title>{`Blur of ${name}, in percent of the picture’s width`}</title>
       </text>
       {discs.map(({ x, diameter, percent, isCut }, k) => (
@@ -146,7 +152,7 @@ export function Ticks({
   const every = labelEvery(xs, 34);
   return (
     <g className="stop-ticks">
-      <text x={left - 8} y={height - 9} textAnchor="end" className="chart-label">
+      <text x={left - 8} y={height - 9} textAnchor="end" className="lane-name">
         stop
       </text>
       {stops.map((stop, k) => (

@@ -40,7 +40,7 @@ export interface SurfaceLayout {
 }
 
 /** Room for the names of the lanes, and right of the last stop. */
-const LEFT = 86;
+const LEFT = 98;
 const RIGHT = 30;
 /** Over the lanes for the figure of the stop, and under them for the stops. */
 export const HEAD = 30;

@@ -16,20 +16,38 @@ export interface AskerOptions {
   readonly takes: number;
   readonly seed: number;
   readonly rank: number;
+  /** Draws all takes before it goes on, and then rests as long as that took: what is always there must leave room for what is looked at */
+  readonly isPaced?: boolean;
 }
 
+/** No rest is longer than this. */
+const LONGEST_REST_MS = 200;
+
 /** Latest wins, and something is always shown: a drag that never rests would otherwise give every job up before it has said anything. */
-export function createChanceAsker<K>(poolOf: () => TakePool, { takes, seed, rank }: AskerOptions): ChanceAsker<K> {
+export function createChanceAsker<K>(
+  poolOf: () => TakePool,
+  { takes, seed, rank, isPaced = false }: AskerOptions,
+): ChanceAsker<K> {
   const listeners = new Set<() => void>();
   let answer: { key: K; progress: TakesProgress } | null = null;
-  let running: { hasFirst: boolean; cancel: () => void } | null = null;
+  let running: { isWaitedFor: boolean; cancel: () => void } | null = null;
   let waiting: { key: K; asks: readonly TakesAsk[] } | null = null;
+  let resting: ReturnType<typeof setTimeout> | null = null;
+
+  function goOn(): void {
+    resting = null;
+    if (!waiting) return;
+    const { key, asks } = waiting;
+    waiting = null;
+    start(key, asks);
+  }
 
   function start(key: K, asks: readonly TakesAsk[]): void {
     running?.cancel();
     running = null;
     if (asks.length === 0) return;
-    const job = { hasFirst: false, cancel: () => undefined as void };
+    const startedMs = performance.now();
+    const job = { isWaitedFor: true, cancel: () => undefined as void };
     running = job;
     const { cancel } = poolOf().draw({
       asks,
@@ -37,16 +55,13 @@ export function createChanceAsker<K>(poolOf: () => TakePool, { takes, seed, rank
       seed,
       rank,
       onProgress(progress) {
-        job.hasFirst = progress.hasFirst;
-        if (progress.hasFirst || answer === null) {
-          answer = { key, progress };
-          listeners.forEach((listener) => listener());
-        }
+        answer = { key, progress };
+        job.isWaitedFor = isPaced && !progress.isDone;
         if (progress.isDone && running === job) running = null;
-        if (!waiting || !progress.hasFirst) return;
-        const next = waiting;
-        waiting = null;
-        start(next.key, next.asks);
+        listeners.forEach((listener) => listener());
+        if (job.isWaitedFor || resting !== null) return;
+        if (isPaced) resting = setTimeout(goOn, Math.min(performance.now() - startedMs, LONGEST_REST_MS));
+        else goOn();
       },
     });
     job.cancel = cancel;
@@ -54,7 +69,7 @@ export function createChanceAsker<K>(poolOf: () => TakePool, { takes, seed, rank
 
   return {
     ask(key, asks) {
-      if (running && !running.hasFirst) waiting = { key, asks };
+      if (resting !== null || running?.isWaitedFor) waiting = { key, asks };
       else start(key, asks);
     },
     latest: () => answer,
@@ -64,7 +79,8 @@ export function createChanceAsker<K>(poolOf: () => TakePool, { takes, seed, rank
     },
     stop() {
       running?.cancel();
-      running = waiting = answer = null;
+      if (resting !== null) clearTimeout(resting);
+      running = waiting = answer = resting = null;
     },
   };
 }

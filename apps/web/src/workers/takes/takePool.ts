@@ -3,12 +3,10 @@ import type { TakeRunner, TakesAnswer, TakesAsk } from './takeRunner';
 
 /** How it stands with takes that are drawn. */
 export interface TakesProgress {
-  /** By ask: what is known so far; null for nothing yet, or for a plan that can't be judged */
+  /** By ask: what is known so far, at least the first figures; null for a plan that can't be judged */
   readonly rates: readonly (KeepRate | null)[];
   readonly takesDone: number;
   readonly takesInAll: number;
-  /** Every ask has its first figures */
-  readonly hasFirst: boolean;
   readonly isDone: boolean;
 }
 
@@ -28,7 +26,9 @@ export interface TakePool {
 }
 
 /** Takes of every ask that are drawn before more of any: enough for a figure that does not jump by much. */
-const FIRST_TAKES = 200;
+const FIRST_TAKES = 100;
+/** What is known is told no more often than this, but for the first figures and the last. */
+const TELL_MS = 120;
 /** Takes in one go after that: short enough to give up, long enough not to be all posting. */
 const PART_TAKES = 600;
 
@@ -42,7 +42,7 @@ interface Running extends TakesJob {
   readonly id: number;
   readonly waiting: Task[];
   readonly answers: TakesAnswer[][];
-  readonly rates: (KeepRate | null)[];
+  toldMs: number;
   takesDone: number;
   takesToCome: number;
   firstToCome: number;
@@ -81,11 +81,13 @@ export function createTakePool(runners: readonly TakeRunner[]): TakePool {
     job.answers[index]!.push(answer);
     job.takesDone += takes;
     if (firstTake === 0) job.firstToCome--;
-    job.rates[index] = rateOf(job.answers[index]!, job.seed);
-    const isDone = job.takesDone === job.takesToCome;
+    const { takesDone, takesToCome: takesInAll, firstToCome, seed } = job;
+    const isDone = takesDone === takesInAll;
+    const isFirst = firstTake === 0 && firstToCome === 0;
     if (isDone) jobs = jobs.filter((one) => one !== job);
-    const { takesDone, takesToCome: takesInAll, rates } = job;
-    job.onProgress({ rates: [...rates], takesDone, takesInAll, hasFirst: job.firstToCome === 0, isDone });
+    if (firstToCome > 0 || !(isFirst || isDone || performance.now() - job.toldMs > TELL_MS)) return;
+    job.toldMs = performance.now();
+    job.onProgress({ rates: job.answers.map((answers) => rateOf(answers, seed)), takesDone, takesInAll, isDone });
   }
 
   return {
@@ -97,7 +99,7 @@ export function createTakePool(runners: readonly TakeRunner[]): TakePool {
         id: nextId++,
         waiting,
         answers: asks.map(() => []),
-        rates: asks.map(() => null),
+        toldMs: 0,
         takesDone: 0,
         takesToCome: asks.length * takes,
         firstToCome: asks.length,
