@@ -7,7 +7,6 @@ import type { Screen } from '../../app/keys';
 import { useAppDispatch, useAppSelector, type Store } from '../../app/store';
 import { Unreachable } from '../../app/Unreachable';
 import { evaluator } from '../../workers/evaluator';
-import { drawKeepRate } from './useKeepRate';
 import { ConflictBar } from './ConflictBar';
 import { outbox } from './outbox';
 import { saveNow } from './saving';
@@ -60,13 +59,11 @@ export function ShotPage() {
   );
 }
 
-/** Asks for a verdict, and for takes, whenever the plan changes. */
+/** Asks for a verdict whenever the plan changes. */
 function useJudging(): void {
   const plan = useAppSelector(selectPlan);
   useEffect(() => {
-    if (!plan) return;
-    evaluator.ask(plan);
-    drawKeepRate(plan);
+    if (plan) evaluator.ask(plan);
   }, [plan]);
 }
 

@@ -16,11 +16,12 @@ export interface AskerOptions {
   readonly takes: number;
   readonly seed: number;
   readonly rank: number;
-  /** Draws all takes before it goes on, and then rests as long as that took: what is always there must leave room for what is looked at */
+  /** Draws all takes before it goes on, and then rests twice as long as that took: what is always there must leave room for what is looked at */
   readonly isPaced?: boolean;
 }
 
-/** No rest is longer than this. */
+/** Times what the takes took; and no rest is longer than this. */
+const REST_TIMES = 2;
 const LONGEST_REST_MS = 200;
 
 /** Latest wins, and something is always shown: a drag that never rests would otherwise give every job up before it has said anything. */
@@ -60,7 +61,7 @@ export function createChanceAsker<K>(
         if (progress.isDone && running === job) running = null;
         listeners.forEach((listener) => listener());
         if (job.isWaitedFor || resting !== null) return;
-        if (isPaced) resting = setTimeout(goOn, Math.min(performance.now() - startedMs, LONGEST_REST_MS));
+        if (isPaced) resting = setTimeout(goOn, Math.min(REST_TIMES * (performance.now() - startedMs), LONGEST_REST_MS));
         else goOn();
       },
     });
@@ -79,8 +80,10 @@ export function createChanceAsker<K>(
     },
     stop() {
       running?.cancel();
+      const hadAnswer = answer !== null;
       if (resting !== null) clearTimeout(resting);
       running = waiting = answer = resting = null;
+      if (hadAnswer) listeners.forEach((listener) => listener());
     },
   };
 }

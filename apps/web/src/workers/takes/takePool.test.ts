@@ -101,7 +101,7 @@ describe('asking anew while takes are drawn', () => {
     const { pool, jobs } = slowPool();
     const asker = createChanceAsker<string>(() => pool, { takes: 10, seed: 1, rank: 0 });
     const heard: string[] = [];
-    asker.subscribe(() => heard.push(asker.latest()!.key));
+    asker.subscribe(() => heard.push(asker.latest()?.key ?? 'nothing'));
     for (const key of ['a', 'b', 'c']) asker.ask(key, [ask]);
     expect(jobs).toHaveLength(1);
     jobs[0]!.job.onProgress(progress());
@@ -116,7 +116,7 @@ describe('asking anew while takes are drawn', () => {
     expect([asker.latest(), jobs[2]!.isGivenUp]).toEqual([null, true]);
   });
 
-  test('one that is paced draws to the end, then rests as long as that took', () => {
+  test('one that is paced draws to the end, then rests twice as long as that took', () => {
     jest.useFakeTimers();
     const { pool, jobs } = slowPool();
     const asker = createChanceAsker<string>(() => pool, { takes: 10, seed: 1, rank: 0, isPaced: true });
@@ -128,7 +128,7 @@ describe('asking anew while takes are drawn', () => {
     jest.advanceTimersByTime(40);
     jobs[0]!.job.onProgress(progress(true));
     asker.ask('c', [ask]);
-    jest.advanceTimersByTime(90);
+    jest.advanceTimersByTime(190);
     expect(jobs).toHaveLength(1);
     jest.advanceTimersByTime(20);
     expect(jobs).toHaveLength(2);
