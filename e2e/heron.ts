@@ -59,7 +59,10 @@ export class Heron {
   }
 
   /** A copy of a demo shot in a production of its own, opened at a step. */
-  async openCopy(slate: string, step: 'setup' | 'floor' | 'pull' = 'pull'): Promise<{ shotId: string; productionId: string }> {
+  async openCopy(
+    slate: string,
+    step: 'setup' | 'floor' | 'pull' | 'stop' = 'pull',
+  ): Promise<{ shotId: string; productionId: string }> {
     const productions = await this.api<{ id: string; name: string }[]>('get', 'productions');
     const demo = await this.shots(productions.find(({ name }) => name === 'The Bell Foundry')!.id);
     const { scene, title, plan } = demo.find((shot) => shot.slate === slate)!;
@@ -75,6 +78,7 @@ export class Heron {
       setup: this.page.getByTestId('focus-tried'),
       floor: this.page.getByTestId('floor-ground'),
       pull: this.verdict,
+      stop: this.page.getByTestId('stop-surface'),
     }[step];
     await expect(ready).toBeVisible();
     return { shotId, productionId };

@@ -58,7 +58,14 @@ function Surface({
   const turn = (by: number) => onStop(stops[Math.min(Math.max(now + by, 0), stops.length - 1)]!, gesture.current);
   const rate = rates[now];
   return (
-    <svg width={width} height={height} role="group" aria-label="What each stop keeps">
+    <svg
+      width={width}
+      height={height}
+      role="group"
+      aria-label="What each stop keeps"
+      data-testid="stop-surface"
+      data-kept={rates.map((rate) => (rate ? Math.round(rate.keepRate * rate.takes) : '')).join()}
+    >
       <defs>
         <pattern id="stop-lost" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <line x1="0" y1="0" x2="0" y2="7" />
