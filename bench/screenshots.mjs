@@ -18,7 +18,7 @@ try {
   const light = (name) => page.getByRole('radio', { name }).click();
 
   await page.goto(`${server.address}/productions/${production.id}/shots`);
-  await page.locator('.shot-state').nth(6).waitFor();
+  await page.locator('.shot-kept strong').nth(6).waitFor();
   await picture('shots-dusk');
   await page.goto(`${server.address}/shots/${shot('4B')}/setup`);
   await page.locator('.zone-drawing svg').waitFor();
@@ -49,6 +49,21 @@ try {
   await page.locator('[data-testid=focus-line][d^=M]').waitFor({ state: 'attached' });
   await page.getByTestId('channel').click({ position: { x: 474, y: 120 } });
   await picture('pull-long-noon');
+  await light('Dusk');
+
+  await page.goto(`${server.address}/shots/${shot('14A')}/stop`);
+  await page.locator('[data-testid=drawn][data-done=true]').waitFor({ state: 'attached' });
+  await page.locator('.helps li').nth(3).waitFor();
+  await page.getByRole('slider', { name: 'Playhead' }).focus();
+  for (let step = 0; step < 150; step++) await page.keyboard.press('ArrowRight');
+  await picture('stop-dusk');
+  await page.goto(`${server.address}/shots/${shot('12D')}/stop`);
+  await light('Noon');
+  await page.locator('[data-testid=drawn][data-done=true]').waitFor({ state: 'attached' });
+  await page.getByRole('button', { name: 'What is wanted, and the day' }).click();
+  await page.evaluate(() => document.activeElement.blur());
+  await page.waitForTimeout(1000);
+  await picture('stop-noon');
   await light('Dusk');
 
   await page.goto(`${server.address}/shots/${shot('12A')}/floor`);
@@ -85,9 +100,6 @@ try {
   await page.getByRole('link', { name: /^65 mm/ }).click();
   await page.getByRole('radio', { name: 'Scale of the ring' }).click();
   await picture('kit-ring-dusk');
-  await light('Noon');
-  await picture('kit-ring-noon');
-  await light('Dusk');
   await page.goto(`${server.address}/kit/cameras`);
   await page.locator('.aid-matrix table').waitFor();
   await picture('kit-camera-dusk');
@@ -99,10 +111,7 @@ try {
   await page.getByRole('button', { name: 'Add another' }).click();
   await page.evaluate(() => document.activeElement.blur());
   await picture('compare-dusk');
-  await light('Noon');
-  await picture('compare-noon');
   await page.getByRole('radio', { name: 'Depth' }).click();
-  await light('Dusk');
   await picture('depth-dusk');
 } finally {
   await browser.close();

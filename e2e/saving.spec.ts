@@ -51,6 +51,17 @@ test('the server stops and starts: the edits are kept, said to be, and sent when
   expect(plan.marks.map(({ distanceMm }) => distanceMm)).toEqual([2800, 4400]);
 });
 
+test('a part that does not come while the server is away leaves the page as it is, and comes later', async ({ heron, page }) => {
+  let refused = 0;
+  await page.route('**/assets/RingDial-*', (route) => (refused++ < 2 ? route.abort() : route.continue()));
+  await heron.openCopy('9C');
+  await page.getByTestId('mark-B').fill('4.4');
+  await page.getByTestId('mark-B').press('Enter');
+  await expect(page.getByTestId('mark-B')).toHaveValue('4.40');
+  await expect(page.locator('svg.dial')).toBeVisible({ timeout: 20_000 });
+  expect(refused).toBeGreaterThan(1);
+});
+
 test('a page closed before the server took an edit sends it at the next visit, wherever that is', async ({ heron, page }) => {
   const { shotId, productionId } = await heron.openCopy('9C');
   await page.route('**/api/shots/*', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()));

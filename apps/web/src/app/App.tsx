@@ -2,6 +2,7 @@ import { App as AntdApp, ConfigProvider } from 'antd';
 import { type ComponentType, useEffect, useMemo } from 'react';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { saveNow, sendLeftovers } from '../features/shot/saving';
+import { PartFailed } from './PartFailed';
 import { pages } from './pages';
 import { PALETTES } from './palette';
 import { useAppDispatch, useAppSelector } from './store';
@@ -30,7 +31,7 @@ const router = createBrowserRouter(
     { path: '/kit', element: <Navigate to="/kit/lenses" replace /> },
     { path: '/kit/:kind/:itemId?', lazy: async () => ({ Component: (await pages.kit()).KitPage }) },
     { path: '*', element: <Navigate to="/" replace /> },
-  ].map((route) => ({ ...route, HydrateFallback: Nothing })),
+  ].map((route) => ({ ...route, HydrateFallback: Nothing, errorElement: <PartFailed /> })),
 );
 
 function withProps<P extends object>(Page: ComponentType<P>, props: P) {

@@ -1,7 +1,8 @@
-import { lazy, type ReactNode, Suspense, useState } from 'react';
+import { type ReactNode, Suspense, useState } from 'react';
+import { lazyPart } from '../app/lazyPart';
 import './explain.css';
 
-const Explanation = lazy(() => import('./Explanation').then((module) => ({ default: module.Explanation })));
+const Explanation = lazyPart(() => import('./Explanation').then(({ Explanation }) => Explanation));
 
 interface Props {
   readonly children: ReactNode;

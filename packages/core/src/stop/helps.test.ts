@@ -8,7 +8,9 @@ import {
   changeMark,
   changeRack,
   changeSubject,
+  checkPlan,
   layLine,
+  moveCameraTo,
   newPlan,
   PLAIN_SCHEDULE,
   removeBeat,
@@ -16,6 +18,7 @@ import {
   setLineStart,
   setStop,
   setWanted,
+  startFloor,
   type ShotPlan,
 } from '../pull/index';
 import { evaluatePull } from '../verdict/index';
@@ -153,6 +156,14 @@ describe('what would help', () => {
     // the pull begun sooner is what this shot lacks most
     const most = ranked.reduce((best, one) => (one.gain > best.gain && one.change.kind !== 'stop' ? one : best));
     expect([most.change.kind, ranked.some(({ change }) => change.kind === 'mend')]).toEqual([expect.any(String), true]);
+  });
+
+  test('a camera that moves may stand still, and the plan it makes can be stored', () => {
+    const moving = moveCameraTo(moveCameraTo(startFloor(tight), { xMm: 0, yMm: 0 }, 0), { xMm: 900, yMm: 0 }, 6);
+    const still = whatHelps(moving).find(({ change }) => change.kind === 'still-camera')!;
+    expect(still.plan.floor!.camera).toHaveLength(1);
+    expect(checkPlan(still.plan)).toEqual([]);
+    expect(helps.some(({ change }) => change.kind === 'still-camera')).toBe(false);
   });
 
   test('of several sizes the smallest that is enough counts; where none is, the one that gains most', () => {

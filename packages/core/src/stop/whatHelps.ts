@@ -1,4 +1,4 @@
-import { changeRack, rackRoom, type ShotPlan } from '../pull/index.js';
+import { changeRack, rackRoom, removeCameraKey, type ShotPlan } from '../pull/index.js';
 import { findMends, type MendChange } from '../verdict/index.js';
 import { atStop, stopsOf } from './atStop.js';
 import { type ErrorSource, errorSources } from './errors.js';
@@ -7,7 +7,9 @@ import { type ErrorSource, errorSources } from './errors.js';
 export type HelpChange =
   | { readonly kind: 'without'; readonly source: ErrorSource }
   | { readonly kind: 'mend'; readonly change: MendChange }
-  | { readonly kind: 'stop'; readonly stop: number; readonly stopsLost: number };
+  | { readonly kind: 'stop'; readonly stop: number; readonly stopsLost: number }
+  /** The camera stays where it starts: one thing less that moves */
+  | { readonly kind: 'still-camera' };
 
 /** A help that can be tried: the plan to draw takes of, and what it costs. */
 export interface Help {
@@ -53,6 +55,9 @@ const MEND_MINUTES: Readonly<Record<MendChange['kind'], number>> = {
 /** Of a stop of light, to be made up by lamps, filters or gain. */
 const MINUTES_A_STOP = 3;
 
+/** To leave the camera where it is. */
+const STILL_CAMERA_MINUTES = 2;
+
 /** A pull is tried to begin sooner by so much. */
 const SOONER_S = [0.2, 0.4, 0.8];
 
@@ -88,7 +93,19 @@ export function whatHelps(plan: ShotPlan): Help[] {
       without: null,
       minutes: MINUTES_A_STOP * stopsLost,
     }));
-  return [...errors, ...mends, ...sooner, ...stops];
+  const others = plan.floor?.camera.slice(1) ?? [];
+  const still: Help[] =
+    others.length === 0
+      ? []
+      : [
+          {
+            change: { kind: 'still-camera' },
+            plan: others.reduce((now, { id }) => removeCameraKey(now, id), plan),
+            without: null,
+            minutes: STILL_CAMERA_MINUTES,
+          },
+        ];
+  return [...errors, ...mends, ...sooner, ...still, ...stops];
 }
 
 function helpOf(change: MendChange, plan: ShotPlan): Help {
@@ -142,7 +159,7 @@ function isBetter(a: TriedHelp, b: TriedHelp, keepShare: number): boolean {
 
 /** What is the same thing in several sizes. */
 function groupOf(change: HelpChange): string {
-  if (change.kind === 'stop') return 'stop';
+  if (change.kind === 'stop' || change.kind === 'still-camera') return change.kind;
   if (change.kind === 'without') return JSON.stringify(change.source);
   const { kind } = change.change;
   return 'moveId' in change.change ? `${kind} ${change.change.moveId}` : JSON.stringify(change.change);

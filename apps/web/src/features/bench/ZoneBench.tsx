@@ -1,5 +1,6 @@
 import type { BenchSetup, UnitSystem } from '@still-heron/core';
-import { lazy, startTransition, Suspense, useState } from 'react';
+import { startTransition, Suspense, useState } from 'react';
+import { lazyPart } from '../../app/lazyPart';
 import { WordChoice } from '../../fields/WordChoice';
 import { CompareView } from './CompareView';
 import { DepthView } from './DepthView';
@@ -7,7 +8,7 @@ import { SolveView } from './SolveView';
 import './bench.css';
 
 /** The table brings a large package with it: it is loaded when it is first asked for. */
-const TableView = lazy(() => import('./TableView').then((module) => ({ default: module.TableView })));
+const TableView = lazyPart(() => import('./TableView').then(({ TableView }) => TableView));
 
 export const BENCH_VIEWS = [
   { value: 'compare', word: 'Compare' },

@@ -1,5 +1,6 @@
 import { addRack, removeBeat, removeRack, type ShotPlan } from '@still-heron/core';
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
+import { lazyPart } from '../../app/lazyPart';
 import { useKeys } from '../../app/useKeys';
 import { axisChosen } from '../../app/preferences';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
@@ -19,7 +20,7 @@ import { usePlaying, usePlayKeys } from '../shot/usePlaying';
 import { VerdictSentence } from './VerdictSentence';
 import './pull.css';
 
-const LayLine = lazy(() => import('./LayLine').then((part) => ({ default: part.LayLine })));
+const LayLine = lazyPart(() => import('./LayLine').then(({ LayLine }) => LayLine));
 
 /** The focus line over time: typed marks, timed pulls, and in a sentence whether it will be sharp. */
 export function PullPage() {

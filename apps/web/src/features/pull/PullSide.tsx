@@ -1,5 +1,6 @@
 import type { JudgedPull, ShotPlan, UnitSystem } from '@still-heron/core';
-import { lazy, Suspense, useDeferredValue, useMemo } from 'react';
+import { Suspense, useDeferredValue, useMemo } from 'react';
+import { lazyPart } from '../../app/lazyPart';
 import { useAppSelector } from '../../app/store';
 import { MarkOnFloor } from '../marks/MarkOnFloor';
 import { selectSession } from '../shot/sessionSlice';
@@ -12,11 +13,11 @@ import { WhileRolling } from './WhileRolling';
 import '../marks/marks.css';
 
 // the line can be worked on before the picture and the ring are there
-const Viewfinder = lazy(() => import('../viewfinder/Viewfinder').then((part) => ({ default: part.Viewfinder })));
-const RingDial = lazy(() => import('../dial/RingDial').then((part) => ({ default: part.RingDial })));
+const Viewfinder = lazyPart(() => import('../viewfinder/Viewfinder').then(({ Viewfinder }) => Viewfinder));
+const RingDial = lazyPart(() => import('../dial/RingDial').then(({ RingDial }) => RingDial));
 // what is selected is told of only once something is
-const BeatDetails = lazy(() => import('./BeatDetails').then((part) => ({ default: part.BeatDetails })));
-const MoveDetails = lazy(() => import('./MoveDetails').then((part) => ({ default: part.MoveDetails })));
+const BeatDetails = lazyPart(() => import('./BeatDetails').then(({ BeatDetails }) => BeatDetails));
+const MoveDetails = lazyPart(() => import('./MoveDetails').then(({ MoveDetails }) => MoveDetails));
 
 export interface SideProps {
   readonly plan: ShotPlan;

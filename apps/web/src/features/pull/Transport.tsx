@@ -74,7 +74,7 @@ function NextPullButton({ plan }: { readonly plan: ShotPlan }) {
   return (
     <button
       type="button"
-      className={isNext ? 'next-pull' : 'quiet'}
+      className={isNext ? 'main-action' : 'quiet'}
       onClick={() => dispatch(editPlan(`pull to ${pull.mark.letter}`, (now) => addRack(now, pull.mark.id, pull.atS)))}
     >
       Pull to {pull.mark.letter} at {pull.atS.toFixed(1)} s <kbd className={isNext ? 'key key-on-lantern' : 'key'}>P</kbd>

@@ -1,4 +1,5 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { Suspense, useEffect, useState } from 'react';
+import { lazyPart } from '../../app/lazyPart';
 import { useKeys } from '../../app/useKeys';
 import { Outlet, useMatch, useNavigate, useParams } from 'react-router';
 import { api, problemOf } from '../../api/api';
@@ -16,7 +17,7 @@ import { openDocument, selectPlan } from './shotSlice';
 import { ShotTopBar } from './ShotTopBar';
 import { Steps } from './Steps';
 
-const HistoryPanel = lazy(() => import('../history/HistoryPanel').then((part) => ({ default: part.HistoryPanel })));
+const HistoryPanel = lazyPart(() => import('../history/HistoryPanel').then(({ HistoryPanel }) => HistoryPanel));
 
 /** One shot: opens it, keeps it judged, and holds the frame round its steps. */
 export function ShotPage() {

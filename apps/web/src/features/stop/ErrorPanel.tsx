@@ -25,7 +25,7 @@ interface Props {
 export function ErrorPanel({ plan, units }: Props) {
   const errors = useMemo(() => errorSources(plan), [plan]);
   const typed = errors.filter(({ source }) => source.kind !== 'landing' && source.kind !== 'following');
-  const computed = errors.filter(({ source }) => source.kind === 'landing');
+  const computed = errors.filter(({ source }) => source.kind === 'landing' || source.kind === 'following');
   return (
     <div className="errors">
       <p className="haze fine-print">
@@ -43,10 +43,10 @@ export function ErrorPanel({ plan, units }: Props) {
       <HandFields plan={plan} />
       {computed.length > 0 && (
         <ul className="landings">
-          {computed.map(({ source, sigma }) => (
+          {computed.map(({ source, sigma, unit }) => (
             <li key={JSON.stringify(source)}>
               <span>{errorName(source, plan, units)}</span>
-              <span className="figure">±{sigma.toFixed(1)}°</span>
+              <span className="figure">{unit === 'deg' ? `±${sigma.toFixed(1)}°` : `±${sigma.toFixed(2)} s`}</span>
             </li>
           ))}
         </ul>

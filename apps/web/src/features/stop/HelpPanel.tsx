@@ -23,7 +23,7 @@ const MOST_SHOWN = 8;
 export function HelpPanel({ plan, units }: Props) {
   const edit = useEdit();
   const { of, helps, asks } = useHelps(plan);
-  const known = useChances(helps, asks, { takes: HELP_TAKES, rank: RANKS.helps });
+  const { known } = useChances(helps, asks, { takes: HELP_TAKES, rank: RANKS.helps });
   const isCurrent = of === plan && known?.key === helps;
   const [now, ...rates] = known?.key === helps ? known.progress.rates : [];
   const ranked = now

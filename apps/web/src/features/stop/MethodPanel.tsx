@@ -18,7 +18,7 @@ export function MethodPanel({ plan }: { readonly plan: ShotPlan }) {
     const order = offers ? drawOrderOf(offers.of) : null;
     return order ? asked.map((offer) => ({ plan: offer.plan!, order, without: null })) : [];
   }, [offers, asked]);
-  const known = useChances(asked, asks, { takes: METHOD_TAKES, rank: RANKS.methods });
+  const { known } = useChances(asked, asks, { takes: METHOD_TAKES, rank: RANKS.methods });
   if (!offers) return <p className="haze">Each is tried with the same takes …</p>;
   const rateOf = (offer: MethodOffer) => (known?.key === asked ? (known.progress.rates[asked.indexOf(offer)] ?? null) : null);
   const sorted = [...offers.list].sort((a, b) => (rateOf(b)?.sharpShare ?? -1) - (rateOf(a)?.sharpShare ?? -1));

@@ -7,6 +7,7 @@ import { selectSession } from '../shot/sessionSlice';
 import { editPlan, abandonGesture, selectPlan } from '../shot/shotSlice';
 import { usePlaying, usePlayKeys } from '../shot/usePlaying';
 import { TimeBar } from '../shot/TimeBar';
+import { FrameShares } from './FrameShares';
 import { StopSentence } from './StopSentence';
 import { StopSide } from './StopSide';
 import { StopSurface } from './StopSurface';
@@ -28,7 +29,7 @@ function Stops({ plan }: { readonly plan: ShotPlan }) {
   usePlayKeys(plan);
   usePlaying(plan.durationS);
   const sweep = useSweep(plan);
-  const known = useChances(sweep, sweep.asks, { rank: RANKS.sweep });
+  const { known, settle } = useChances(sweep, sweep.asks, { rank: RANKS.sweep });
   const shown = known?.key.stops.length === sweep.stops.length ? known : null;
   const rates = shown?.progress.rates ?? sweep.stops.map(() => null);
   const figures = useMemo(() => stopFigures(plan, sweep.stops, timeS), [plan, sweep.stops, timeS]);
@@ -52,6 +53,7 @@ function Stops({ plan }: { readonly plan: ShotPlan }) {
           wide={wide}
           rate={rates[now] ?? null}
           progress={isCurrent ? shown.progress : null}
+          onEnough={settle}
           offered={offered}
           onStop={setStop}
         />
@@ -64,6 +66,7 @@ function Stops({ plan }: { readonly plan: ShotPlan }) {
           onStop={setStop}
           onGiveUp={(gesture) => dispatch(abandonGesture(gesture))}
         />
+        {rates[now] && <FrameShares rate={rates[now]} durationS={plan.durationS} />}
         <TimeBar durationS={plan.durationS} captureFps={plan.captureFps} />
         <StyleStrip plan={plan} sweep={sweep} rates={rates} keeps={wide?.keeps?.stop ?? null} onStop={setStop} />
       </div>

@@ -1,4 +1,5 @@
 import { formatStop, type HowWide, type KeepRate, type ShotPlan } from '@still-heron/core';
+import { useState } from 'react';
 import { Explain } from '../../fields/Explain';
 import type { TakesProgress } from '../../workers/takes/takePool';
 import { howWideWords, lightWords, ofTakes } from './stopWords';
@@ -12,11 +13,13 @@ interface Props {
   readonly progress: TakesProgress | null;
   /** The stop that would keep enough, where another is set */
   readonly offered: number | null;
+  /** What is known will do */
+  readonly onEnough: () => void;
   readonly onStop: (stop: number) => void;
 }
 
 /** How wide, in a sentence; what the stop that is set keeps; and the one step to take. */
-export function StopSentence({ plan, wide, rate, progress, offered, onStop }: Props) {
+export function StopSentence({ plan, wide, rate, progress, offered, onEnough, onStop }: Props) {
   const { optics } = plan;
   const scale = optics.lens.stopScale;
   return (
@@ -54,24 +57,38 @@ export function StopSentence({ plan, wide, rate, progress, offered, onStop }: Pr
           )}
         </span>
         {offered !== null && (
-          <button type="button" className="stop-offer" onClick={() => onStop(offered)}>
+          <button type="button" className="main-action" onClick={() => onStop(offered)}>
             Shoot at {formatStop(offered, scale)} <span>{lightWords(optics.stop, offered)}</span>{' '}
             <kbd className="key key-on-lantern">W</kbd>
           </button>
         )}
         <span className="top-bar-gap" />
-        <Drawn progress={progress} />
+        <Drawn progress={progress} onEnough={onEnough} />
       </div>
     </>
   );
 }
 
-/** How many takes have been drawn, while they are. */
-function Drawn({ progress }: { readonly progress: TakesProgress | null }) {
+/** How far the drawing is, while it goes on; it can be left at what is known. */
+function Drawn({ progress, onEnough }: Pick<Props, 'progress' | 'onEnough'>) {
+  const [leftAt, setLeftAt] = useState<TakesProgress | null>(null);
   const share = progress ? progress.takesDone / progress.takesInAll : 0;
+  const isOn = !progress?.isDone && !(leftAt && progress === leftAt);
   return (
     <span className="stop-drawn haze" data-testid="drawn" data-first={progress !== null} data-done={progress?.isDone ?? false}>
-      {!progress?.isDone && <progress value={share} max={1} aria-label="Takes drawn" />}
+      {isOn && <progress value={share} max={1} aria-label="Takes drawn" />}
+      {isOn && progress && (
+        <button
+          type="button"
+          className="quiet"
+          onClick={() => {
+            setLeftAt(progress);
+            onEnough();
+          }}
+        >
+          Enough
+        </button>
+      )}
     </span>
   );
 }

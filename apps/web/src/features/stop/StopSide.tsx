@@ -8,6 +8,7 @@ import { HelpPanel } from './HelpPanel';
 import { LightPanel } from './LightPanel';
 import { LookPanel } from './LookPanel';
 import { MethodPanel } from './MethodPanel';
+import { ofTakes } from './stopWords';
 import { TimePanel } from './TimePanel';
 import { minutesWords, takesWords } from './timeWords';
 
@@ -61,7 +62,33 @@ function Hardest({ plan, rate }: { readonly plan: ShotPlan; readonly rate: KeepR
           </button>
         </p>
       )}
+      <BeatRates plan={plan} rate={rate} />
     </section>
+  );
+}
+
+/** So many of the hardest are named. */
+const MOST_BEATS = 3;
+
+/** What is asked that is lost most often. */
+function BeatRates({ plan, rate }: { readonly plan: ShotPlan; readonly rate: KeepRate }) {
+  const hardest = rate.beats.filter(({ keepRate }) => keepRate < 0.995).sort((a, b) => a.keepRate - b.keepRate);
+  if (rate.beats.length < 2 || hardest.length === 0) return null;
+  return (
+    <ul className="beat-rates" aria-label="What is lost most often">
+      {hardest.slice(0, MOST_BEATS).map(({ beatId, subjectId, keepRate }) => {
+        const why = plan.beats.find(({ id }) => id === beatId)?.why;
+        return (
+          <li key={beatId}>
+            <span className="haze">
+              {plan.subjects.find(({ id }) => id === subjectId)?.name}
+              {why && ` · ${why}`}
+            </span>
+            <span>{ofTakes(keepRate)}</span>
+          </li>
+        );
+      })}
+    </ul>
   );
 }
 

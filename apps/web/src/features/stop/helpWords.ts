@@ -56,6 +56,8 @@ export function helpName(change: HelpChange, plan: ShotPlan, units: UnitSystem):
       return mendName(change, plan, units);
     case 'stop':
       return `Shoot at ${formatStop(change.stop, plan.optics.lens.stopScale)}`;
+    case 'still-camera':
+      return 'The camera stays where it starts';
   }
 }
 

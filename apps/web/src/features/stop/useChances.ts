@@ -18,7 +18,7 @@ export function useChances<K>(
   of: K,
   asks: readonly TakesAsk[],
   { takes = TAKES, seed = SEED, rank }: Partial<AskerOptions> & Pick<AskerOptions, 'rank'>,
-): { readonly key: K; readonly progress: TakesProgress } | null {
+): { readonly known: { readonly key: K; readonly progress: TakesProgress } | null; readonly settle: () => void } {
   const [asker] = useState(() => createChanceAsker<K>(takePool, { takes, seed, rank }));
   useEffect(() => () => asker.stop(), [asker]);
   useEffect(() => {
@@ -26,5 +26,5 @@ export function useChances<K>(
     // what they are of changes with them
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [asker, asks]);
-  return useSyncExternalStore(asker.subscribe, asker.latest);
+  return { known: useSyncExternalStore(asker.subscribe, asker.latest), settle: asker.settle };
 }

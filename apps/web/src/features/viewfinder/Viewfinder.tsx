@@ -1,5 +1,6 @@
 import { frameAtOrAfter, formatTime, type JudgedPull, sharpBeatsAt, type ShotPlan } from '@still-heron/core';
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { Suspense, useEffect, useRef, useState } from 'react';
+import { lazyPart } from '../../app/lazyPart';
 import { PALETTES } from '../../app/palette';
 import { outlinesSet } from '../../app/preferences';
 import { useAppDispatch, useAppSelector } from '../../app/store';
@@ -10,7 +11,7 @@ import { sceneAt } from './scene';
 import './viewfinder.css';
 
 // brings a slider, which most never ask for
-const OutlineFields = lazy(() => import('./OutlineFields').then((part) => ({ default: part.OutlineFields })));
+const OutlineFields = lazyPart(() => import('./OutlineFields').then(({ OutlineFields }) => OutlineFields));
 
 interface Props {
   readonly plan: ShotPlan;

@@ -8,6 +8,8 @@ export interface ChanceAsker<K> {
   /** What is known with what it is of; the same object until there is more */
   latest(): { readonly key: K; readonly progress: TakesProgress } | null;
   subscribe(listener: () => void): () => void;
+  /** What is known is enough: nothing more is drawn of it. */
+  settle(): void;
   /** Nothing more is wanted. */
   stop(): void;
 }
@@ -77,6 +79,10 @@ export function createChanceAsker<K>(
     subscribe(listener) {
       listeners.add(listener);
       return () => listeners.delete(listener);
+    },
+    settle() {
+      running?.cancel();
+      running = waiting = null;
     },
     stop() {
       running?.cancel();

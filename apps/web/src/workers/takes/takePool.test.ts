@@ -152,4 +152,15 @@ describe('asking anew while takes are drawn', () => {
     asker.ask('c', []);
     expect([jobs.length, jobs[1]!.isGivenUp]).toEqual([2, true]);
   });
+
+  test('what is known may be enough: it stays, and nothing more is drawn', () => {
+    const { pool, jobs } = slowPool();
+    const asker = createChanceAsker<string>(() => pool, { takes: 10, seed: 1, rank: 0 });
+    asker.ask('a', [ask]);
+    jobs[0]!.job.onProgress(progress());
+    asker.settle();
+    expect([asker.latest()!.key, jobs[0]!.isGivenUp]).toEqual(['a', true]);
+    asker.ask('b', [ask]);
+    expect(jobs).toHaveLength(2);
+  });
 });

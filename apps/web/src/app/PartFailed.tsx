@@ -1,0 +1,18 @@
+import { useRouteError } from 'react-router';
+import { PageNote } from './PageNote';
+
+/** In place of a page that could not be shown: what it was, and what would do. Edits are kept on this device meanwhile. */
+export function PartFailed() {
+  const error = useRouteError();
+  return (
+    <PageNote title="This page could not be shown.">
+      <p role="alert">
+        {error instanceof Error ? error.message : 'The reason is not known'}. What you edited is kept here. Is the server running?
+        Start it again with npm start (or npm run demo), then:
+      </p>
+      <button type="button" className="main-action" onClick={() => window.location.reload()}>
+        Load it again
+      </button>
+    </PageNote>
+  );
+}

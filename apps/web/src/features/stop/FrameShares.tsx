@@ -1,0 +1,55 @@
+import type { KeepRate } from '@still-heron/core';
+import { useSize } from '../../charts/useSize';
+
+interface Props {
+  readonly rate: KeepRate;
+  readonly durationS: number;
+}
+
+const HEIGHT = 22;
+/** As the time bar under it has them. */
+const INSET = { left: 108, right: 116 };
+
+/** Frame by frame over the shot, in how many takes what must be sharp is: where takes are lost is where it dips. */
+export function FrameShares({ rate: { frames }, durationS }: Props) {
+  const { ref, size } = useSize();
+  return (
+    <div className="frame-shares" ref={ref}>
+      {size && size.width > 300 && (
+        <svg width={size.width} height={HEIGHT} role="img" aria-label="Where takes are lost">
+          <title>How many takes are sharp, frame by frame: where they are lost is where it dips</title>
+          <path d={dips(frames, size.width)} className="shares-lost" />
+          <path d={spans(frames, size.width)} className="shares-asked" />
+        </svg>
+      )}
+      <span className="unseen">over {durationS.toFixed(1)} s</span>
+    </div>
+  );
+}
+
+function xOf(frame: number, frames: number, width: number): number {
+  return INSET.left + ((width - INSET.left - INSET.right) * frame) / Math.max(frames - 1, 1);
+}
+
+/** What is lost, hanging from the line as deep as the share of takes that lose it. */
+function dips(frames: Float64Array, width: number): string {
+  let path = '';
+  frames.forEach((share, frame) => {
+    if (Number.isNaN(share) || share > 0.998) return;
+    const x = xOf(frame, frames.length, width);
+    path += `M${x.toFixed(1)},4V${(4 + (1 - share) * (HEIGHT - 5)).toFixed(1)}`;
+  });
+  return path;
+}
+
+/** Where someone must be sharp. */
+function spans(frames: Float64Array, width: number): string {
+  let path = '';
+  for (let frame = 0; frame < frames.length; frame++) {
+    const isAsked = !Number.isNaN(frames[frame]!);
+    if (isAsked && (frame === 0 || Number.isNaN(frames[frame - 1]!))) path += `M${xOf(frame, frames.length, width).toFixed(1)},2`;
+    if (isAsked && (frame === frames.length - 1 || Number.isNaN(frames[frame + 1]!)))
+      path += `H${xOf(frame, frames.length, width).toFixed(1)}`;
+  }
+  return path;
+}
