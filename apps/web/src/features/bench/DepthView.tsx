@@ -1,5 +1,6 @@
 import { depthOfField, formatDistance, formatGap, formatStop, ringOf, withinReach, zoneLensOf } from '@still-heron/core';
 import { useRef, useState } from 'react';
+import { arrowStep } from '../../charts/arrowStep';
 import { useDrag } from '../../charts/useDrag';
 import { type Size, useSize } from '../../charts/useSize';
 import { nudgeDistance } from '../../fields/readDistance';
@@ -103,9 +104,8 @@ function Chart({
         aria-valuenow={Math.round(atMm)}
         aria-valuetext={formatDistance(atMm, units)}
         onKeyDown={(event) => {
-          const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
+          const by = arrowStep(event);
           if (!by) return;
-          event.preventDefault();
           onTry(nudgeDistance(atMm, by * (event.shiftKey ? 10 : 1), units, { minMm: ring.closeFocusMm, maxMm: 30_000, why: '' }));
         }}
       >

@@ -1,9 +1,10 @@
 import type { Mend, ShotPlan, UnitSystem } from '@still-heron/core';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useAppDispatch } from '../../app/store';
 import { useKeys } from '../../app/useKeys';
 import { mendsFor } from '../../workers/evaluator';
 import { editPlan } from '../shot/shotSlice';
+import { useQuietly } from '../shot/useQuietly';
 import { mendName, mendResult, mendStep } from './mendWords';
 
 interface Props {
@@ -51,16 +52,6 @@ export function Mends({ plan, units }: Props) {
 
 /** The newest mends, and whether they are of the plan as it stands: while a hand is at it the last ones stay where they are, out of reach. */
 function useMends(plan: ShotPlan): { readonly mends: readonly Mend[]; readonly isCurrent: boolean } {
-  const [found, setFound] = useState<{ readonly plan: ShotPlan; readonly mends: readonly Mend[] } | null>(null);
-  useEffect(() => {
-    let isCurrent = true;
-    const timer = setTimeout(() => {
-      void mendsFor(plan).then((mends) => isCurrent && setFound({ plan, mends }));
-    }, QUIET_MS);
-    return () => {
-      isCurrent = false;
-      clearTimeout(timer);
-    };
-  }, [plan]);
-  return { mends: found?.mends ?? [], isCurrent: found?.plan === plan };
+  const known = useQuietly(plan, mendsFor, QUIET_MS);
+  return { mends: known?.found ?? [], isCurrent: known?.of === plan };
 }

@@ -2,7 +2,8 @@ import { addRack, type ShotPlan, showAlternate } from '@still-heron/core';
 import { axisChosen } from '../../app/preferences';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { WordChoice } from '../../fields/WordChoice';
-import { playToggled, selectSession } from '../shot/sessionSlice';
+import { PlayButton } from '../shot/PlayButton';
+import { selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
 import { KeptTakes } from './KeptTakes';
 import { offeredPull } from './nextPull';
@@ -26,16 +27,10 @@ interface Props {
 /** Play, the next pull, lines to be laid, and which axis: the line between the sentence and the channel. */
 export function Transport({ plan, isLaying, onLay }: Props) {
   const dispatch = useAppDispatch();
-  const isPlaying = useAppSelector((state) => selectSession(state).isPlaying);
   const axis = useAppSelector((state) => state.preferences.axis);
   return (
     <div className="transport">
-      <button type="button" className="quiet play" onClick={() => dispatch(playToggled())} aria-pressed={isPlaying}>
-        <svg width="14" height="14" viewBox="0 0 14 14" fill="currentColor" aria-hidden="true">
-          {isPlaying ? <path d="M2 1h3.5v12H2zM8.5 1H12v12H8.5z" /> : <path d="M2 1l11 6-11 6z" />}
-        </svg>
-        {isPlaying ? 'Stop' : 'Play'} <kbd className="key">Space</kbd>
-      </button>
+      <PlayButton showsKey />
       <NextPullButton plan={plan} />
       <button type="button" className="quiet" aria-expanded={isLaying} onClick={onLay}>
         Lay the line <kbd className="key">L</kbd>

@@ -1,6 +1,7 @@
 import { exposureChange, formatStop, type Lens, stopsAt } from '@still-heron/core';
 import { scaleLog } from 'd3-scale';
 import { useRef } from 'react';
+import { arrowStep } from '../../charts/arrowStep';
 import { useDrag } from '../../charts/useDrag';
 import { useSize } from '../../charts/useSize';
 import { newGesture } from '../../app/newGesture';
@@ -79,10 +80,8 @@ function Scale({ lens, focalLengthMm, stop, onStop, onGiveUp, width }: Props & {
         aria-valuetext={formatStop(stop, lens.stopScale)}
         onFocus={() => (gesture.current = newGesture('stop'))}
         onKeyDown={(event) => {
-          const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
-          if (!by) return;
-          event.preventDefault();
-          turn(by * (event.shiftKey ? 3 : 1));
+          const by = arrowStep(event);
+          if (by) turn(by * (event.shiftKey ? 3 : 1));
         }}
       >
         <rect x={-22} width={44} y={-30} height={56} fill="transparent" />

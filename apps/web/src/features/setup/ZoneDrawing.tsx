@@ -2,6 +2,7 @@ import { displayStepMm, formatDistance, formatGap, type ShotPlan, type UnitSyste
 import { currentColour } from '../../charts/currentColour';
 import { curveCatmullRomClosed, line } from 'd3-shape';
 import { useRef } from 'react';
+import { arrowStep } from '../../charts/arrowStep';
 import { useDrag } from '../../charts/useDrag';
 import { useSize, type Size } from '../../charts/useSize';
 import { nudgeDistance } from '../../fields/readDistance';
@@ -222,9 +223,8 @@ function FocusPlane({ x, layout, focusMm, closeFocusMm, units, onFocus }: PlaneP
       aria-valuenow={focusMm}
       aria-valuetext={formatDistance(focusMm, units)}
       onKeyDown={(event) => {
-        const direction = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
+        const direction = arrowStep(event);
         if (!direction) return;
-        event.preventDefault();
         onFocus(
           nudgeDistance(focusMm, direction * (event.shiftKey ? 10 : 1), units, { minMm: closeFocusMm, maxMm: Infinity, why: '' }),
         );

@@ -8,7 +8,7 @@ interface Props {
 
 const HEIGHT = 22;
 /** As the time bar under it has them. */
-const INSET = { left: 108, right: 116 };
+const INSET = { left: 114, right: 122 };
 
 /** Frame by frame over the shot, in how many takes what must be sharp is: where takes are lost is where it dips. */
 export function FrameShares({ rate: { frames }, durationS }: Props) {

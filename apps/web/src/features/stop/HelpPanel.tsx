@@ -1,7 +1,8 @@
 import { drawOrderOf, type Help, rankHelps, type ShotPlan, type TriedHelp, type UnitSystem } from '@still-heron/core';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import type { TakesAsk } from '../../workers/takes/takeRunner';
 import { helpsFor } from '../../workers/takes/workers';
+import { useQuietly } from '../shot/useQuietly';
 import { useEdit } from '../setup/useEdit';
 import { helpCost, helpName } from './helpWords';
 import { ofTakes } from './stopWords';
@@ -88,26 +89,14 @@ function useHelps(plan: ShotPlan): {
   readonly helps: readonly Help[];
   readonly asks: readonly TakesAsk[];
 } {
-  const [found, setFound] = useState<{ of: ShotPlan; helps: readonly Help[] } | null>(null);
-  useEffect(() => {
-    let isCurrent = true;
-    const timer = setTimeout(() => {
-      void helpsFor(plan).then((helps) => isCurrent && setFound({ of: plan, helps }));
-    }, QUIET_MS);
-    return () => {
-      isCurrent = false;
-      clearTimeout(timer);
-    };
-  }, [plan]);
+  const known = useQuietly(plan, helpsFor, QUIET_MS);
   const asks = useMemo(() => {
-    if (!found) return [];
-    const order = drawOrderOf(found.of);
-    return [
-      { plan: found.of, order, without: null },
-      ...found.helps.map((help) => ({ plan: help.plan, order, without: help.without })),
-    ];
-  }, [found]);
-  return { of: found?.of ?? null, helps: found?.helps ?? NONE, asks };
+    if (!known) return [];
+    const order = drawOrderOf(known.of);
+    const of = (tried: ShotPlan, without: Help['without']) => ({ plan: tried, order, without });
+    return [of(known.of, null), ...known.found.map((help) => of(help.plan, help.without))];
+  }, [known]);
+  return { of: known?.of ?? null, helps: known?.found ?? NONE, asks };
 }
 
 const NONE: readonly Help[] = [];

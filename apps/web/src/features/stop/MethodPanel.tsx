@@ -1,6 +1,7 @@
 import { drawOrderOf, type MethodOffer, type ShotPlan } from '@still-heron/core';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { methodsFor } from '../../workers/takes/workers';
+import { useQuietly } from '../shot/useQuietly';
 import { useEdit } from '../setup/useEdit';
 import { METHOD_WORDS } from '../setup/words';
 import { ofTakes } from './stopWords';
@@ -12,8 +13,8 @@ const METHOD_TAKES = 800;
 /** Every way to keep it sharp: what it would keep of what is asked here, with reasons and what others say. None is refused. */
 export function MethodPanel({ plan }: { readonly plan: ShotPlan }) {
   const edit = useEdit();
-  const offers = useOffers(plan);
-  const asked = useMemo(() => offers?.list.filter((offer) => offer.plan !== null) ?? [], [offers]);
+  const offers = useQuietly(plan, methodsFor, QUIET_MS);
+  const asked = useMemo(() => offers?.found.filter((offer) => offer.plan !== null) ?? [], [offers]);
   const asks = useMemo(() => {
     const order = offers ? drawOrderOf(offers.of) : null;
     return order ? asked.map((offer) => ({ plan: offer.plan!, order, without: null })) : [];
@@ -21,7 +22,7 @@ export function MethodPanel({ plan }: { readonly plan: ShotPlan }) {
   const { known } = useChances(asked, asks, { takes: METHOD_TAKES, rank: RANKS.methods });
   if (!offers) return <p className="haze">Each is tried with the same takes …</p>;
   const rateOf = (offer: MethodOffer) => (known?.key === asked ? (known.progress.rates[asked.indexOf(offer)] ?? null) : null);
-  const sorted = [...offers.list].sort((a, b) => (rateOf(b)?.sharpShare ?? -1) - (rateOf(a)?.sharpShare ?? -1));
+  const sorted = [...offers.found].sort((a, b) => (rateOf(b)?.sharpShare ?? -1) - (rateOf(a)?.sharpShare ?? -1));
   const ranked = sorted.sort((a, b) => (rateOf(b)?.keepRate ?? -1) - (rateOf(a)?.keepRate ?? -1));
   const choose = ({ method, chosen }: MethodOffer) =>
     edit(`by ${METHOD_WORDS[method].short}`, (now) => (chosen && offers.of === now ? chosen : { ...now, method }));
@@ -64,19 +65,4 @@ export function MethodPanel({ plan }: { readonly plan: ShotPlan }) {
       })}
     </ul>
   );
-}
-
-function useOffers(plan: ShotPlan): { readonly of: ShotPlan; readonly list: readonly MethodOffer[] } | null {
-  const [offers, setOffers] = useState<{ of: ShotPlan; list: readonly MethodOffer[] } | null>(null);
-  useEffect(() => {
-    let isCurrent = true;
-    const timer = setTimeout(() => {
-      void methodsFor(plan).then((list) => isCurrent && setOffers({ of: plan, list }));
-    }, QUIET_MS);
-    return () => {
-      isCurrent = false;
-      clearTimeout(timer);
-    };
-  }, [plan]);
-  return offers;
 }

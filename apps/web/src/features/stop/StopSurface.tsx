@@ -1,6 +1,7 @@
 import { formatStop, type HowWide, type KeepRate, type ShotPlan, type StopFigures } from '@still-heron/core';
 import { useRef } from 'react';
 import { newGesture } from '../../app/newGesture';
+import { arrowStep } from '../../charts/arrowStep';
 import { useDrag } from '../../charts/useDrag';
 import { useSize } from '../../charts/useSize';
 import { ofTakes } from './stopWords';
@@ -109,10 +110,8 @@ function Surface({
         aria-valuetext={`${formatStop(plan.optics.stop, scale)}${rate ? `, ${ofTakes(rate.keepRate)} takes kept` : ''}`}
         onFocus={() => (gesture.current = newGesture('stop'))}
         onKeyDown={(event) => {
-          const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
-          if (!by) return;
-          event.preventDefault();
-          turn(by * (event.shiftKey ? 3 : 1));
+          const by = arrowStep(event);
+          if (by) turn(by * (event.shiftKey ? 3 : 1));
         }}
       >
         <rect x={-22} width={44} y={0} height={height} fill="transparent" />

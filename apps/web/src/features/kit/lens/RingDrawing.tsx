@@ -1,5 +1,6 @@
 import { formatDistance, type LensRing, ringOf, type UnitSystem } from '@still-heron/core';
 import { useRef } from 'react';
+import { arrowStep } from '../../../charts/arrowStep';
 import { useDrag } from '../../../charts/useDrag';
 import { useSize } from '../../../charts/useSize';
 import { nudgeDistance } from '../../../fields/readDistance';
@@ -141,9 +142,8 @@ function Grip({ layout, ring, atDeg, units, onTurn }: GripProps) {
       aria-valuenow={Math.round(atDeg * 10) / 10}
       aria-valuetext={`${formatDistance(distanceMm, units)} at ${atDeg.toFixed(1)}°`}
       onKeyDown={(event) => {
-        const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
+        const by = arrowStep(event);
         if (!by) return;
-        event.preventDefault();
         const range = { minMm: ring.closeFocusMm, maxMm: ring.farthestMm, why: '' };
         const nextMm = nudgeDistance(distanceMm, by * (event.shiftKey ? 10 : 1), units, range);
         onTurn(ring.angleAt(nextMm));
