@@ -43,7 +43,7 @@ test('how wide: the answer stands in a sentence, one key takes it, and across th
 });
 
 test('the same to the last take with one worker, with two, and on the server', async ({ heron, page, browser }) => {
-  const { shotId } = await heron.openCopy('14A', 'stop');
+  const { shotId } = await heron.openCopy('9A', 'stop');
   await drawn(page);
   const { stops, now } = {
     stops: await heron.api<{ keepRate: number; takes: number }[]>('get', `shots/${shotId}/stops`),
