@@ -19,6 +19,9 @@ interface Props {
 }
 
 const PICTURE_PX = 168;
+/** What a picture takes at most, and how long it waits for that. */
+const TAKES_MS = 8;
+const LONGEST_WAIT_MS = 300;
 
 /** The same moment at five stops, as the lens would draw it: from the widest on, far enough to show the one that keeps enough and the one that is set. */
 export function StyleStrip({ plan, sweep, rates, keeps, onStop }: Props) {
@@ -71,13 +74,22 @@ function StopPicture({ judged, stop }: { readonly judged: JudgedStop | null; rea
   const light = useAppSelector((state) => state.preferences.light);
   useEffect(() => {
     const context = canvas.current?.getContext('2d', { willReadFrequently: true });
-    if (!context || !judged) return;
-    const { plan, verdict } = judged;
-    const frame = Math.min(frameAtOrAfter(timeS, verdict.captureFps), verdict.frameCount - 1);
-    const { shoal, currents, edge } = PALETTES[light];
-    const scene = sceneAt(plan, verdict, frame, PICTURE_PX);
-    canvas.current!.height = scene.height;
-    drawScene(context, scene, shoal, [...currents, edge]);
+    if (!context || !judged) return undefined;
+    const draw = () => {
+      const { plan, verdict } = judged;
+      const frame = Math.min(frameAtOrAfter(timeS, verdict.captureFps), verdict.frameCount - 1);
+      const { shoal, currents, edge } = PALETTES[light];
+      const scene = sceneAt(plan, verdict, frame, PICTURE_PX);
+      if (canvas.current!.height !== scene.height) canvas.current!.height = scene.height;
+      drawScene(context, scene, shoal, [...currents, edge]);
+    };
+    // while it plays five pictures a frame are too many: each is drawn when there is time for it
+    const whenThereIsTime = (deadline: IdleDeadline) => {
+      if (deadline.didTimeout || deadline.timeRemaining() > TAKES_MS) draw();
+      else waiting = requestIdleCallback(whenThereIsTime, { timeout: LONGEST_WAIT_MS });
+    };
+    let waiting = requestIdleCallback(whenThereIsTime, { timeout: LONGEST_WAIT_MS });
+    return () => cancelIdleCallback(waiting);
   }, [judged, timeS, light]);
   return <canvas ref={canvas} width={PICTURE_PX} height={94} role="img" aria-label={`The picture at ${stop}`} />;
 }

@@ -10,8 +10,8 @@ interface Layer {
 /** Blurred beyond so many pixels, a mask is worked on at half its size, and beyond twice that at a quarter: nobody sees the difference. */
 const HALVED_FROM_PX = 9;
 
-/** Parts that were drawn last: someone who stands still in a hold is drawn once. */
-const MOST_KEPT = 60;
+/** Parts that were drawn last, of several pictures at once: someone who stands still in a hold is drawn once. */
+const MOST_KEPT = 240;
 const kept = new Map<string, HTMLCanvasElement>();
 
 /** Draws a scene from the farthest to the nearest, each part blurred by its disc. */
