@@ -20,7 +20,7 @@ const CLOSEST_OBJECT_MM = 1;
 
 /** Follows the line frame by frame: ring, focus, stop, near and far limit. Frames of a hold at one stop and focal length share their optics. */
 export function judgeLine(
-  line: FocusLine,
+  line: Pick<FocusLine, 'ringDegAt'>,
   ring: LensRing,
   optics: ShotOptics,
   frameCount: number,

@@ -2,6 +2,7 @@ export { planChanges } from './changes/planChanges.js';
 export { comparePlans, type MarkShift, type PlanComparison } from './comparePlans.js';
 export { type Disagreement, disagreement } from './disagreement.js';
 export { evaluatePull } from './evaluatePull.js';
+export { type JudgedRing, judgeRing } from './judgeRing.js';
 export {
   type LaidMove,
   layStaging,

@@ -1,0 +1,61 @@
+import { beatFrames, beatsNow, type ShotPlan } from '../pull/index.js';
+import { type JudgedRing, judgeRing } from '../verdict/index.js';
+import { type MoveScore, scoreMoves } from './scoreMoves.js';
+import { type RingTrack, trackDegAt } from './track.js';
+
+/** An unbroken stretch of a take that can be used. */
+export interface UsableSpan {
+  readonly fromS: number;
+  readonly toS: number;
+}
+
+/** What a take's track shows: frame by frame, beat by beat, pull by pull. */
+export interface TakeVerdict extends JudgedRing {
+  readonly moves: readonly MoveScore[];
+  /** The longest first: everyone who must be sharp is, and nothing was rocked to check */
+  readonly usable: readonly UsableSpan[];
+  /** Every beat is kept */
+  readonly isKept: boolean;
+}
+
+/** Shorter than this nothing is used. */
+const SHORTEST_USABLE_S = 0.4;
+
+/**
+ * Judges a take by where the ring really was, everyone else as planned.
+ *
+ * @param wobbles - spans in which the ring was rocked to check: they are left out of what can be used
+ * @returns null while nobody has a distance
+ */
+export function judgeTake(plan: ShotPlan, track: RingTrack, wobbles: readonly UsableSpan[] = []): TakeVerdict | null {
+  const judged = judgeRing(plan, (timeS) => trackDegAt(track, timeS));
+  if (!judged) return null;
+  const { frameCount, captureFps, subjects, beats } = judged;
+  const lost = new Uint8Array(frameCount);
+  for (const beat of beatsNow(plan)) {
+    const frames = subjects.find(({ subjectId }) => subjectId === beat.subjectId);
+    if (beat.kind !== 'sharp' || !frames) continue;
+    const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
+    for (let frame = fromFrame; frame < toFrame; frame++) if (!frames.sharp[frame]) lost[frame] = 1;
+  }
+  for (const { fromS, toS } of wobbles)
+    lost.fill(1, Math.max(0, Math.floor(fromS * captureFps)), Math.min(frameCount, Math.ceil(toS * captureFps)));
+  return {
+    ...judged,
+    moves: scoreMoves(plan, track),
+    usable: usableSpans(lost, captureFps),
+    isKept: beats.every(({ kept }) => kept),
+  };
+}
+
+function usableSpans(lost: Uint8Array, captureFps: number): UsableSpan[] {
+  const spans: UsableSpan[] = [];
+  for (let frame = 0; frame < lost.length; frame++) {
+    if (lost[frame]) continue;
+    let end = frame;
+    while (end < lost.length && !lost[end]) end++;
+    if ((end - frame) / captureFps >= SHORTEST_USABLE_S) spans.push({ fromS: frame / captureFps, toS: end / captureFps });
+    frame = end;
+  }
+  return spans.sort((a, b) => b.toS - b.fromS - (a.toS - a.fromS));
+}

@@ -1,0 +1,190 @@
+import fc from 'fast-check';
+import { twoPeople } from '../../test/plans';
+import { RANDOM_PLANS } from '../../test/randomPlans';
+import { ringOf } from '../kit/index';
+import { changeRack, checkPlan, focusLine, newPlan, type ShotPlan } from '../pull/index';
+import { evaluatePull } from '../verdict/index';
+import { corrections, judgeTake, type MarkHit, packTrack, type RingTrack, scoreMoves, trackDegAt, unpackTrack } from './index';
+
+const HZ = 120;
+const plan = changeRack(twoPeople(), 'rack-1', { startS: 4, durationS: 1 });
+
+/** What a hand did that followed the plan, so much later, and off by something. */
+function turned(
+  of: ShotPlan,
+  { lateS = 0, offDeg = () => 0 }: { lateS?: number; offDeg?: (timeS: number) => number } = {},
+): RingTrack {
+  const line = focusLine(of, ringOf(of.optics.lens))!;
+  const samples = Math.ceil(of.durationS * HZ) + 1;
+  return {
+    hz: HZ,
+    ringDeg: Float64Array.from({ length: samples }, (_, k) => line.ringDegAt(Math.max(k / HZ - lateS, 0)) + offDeg(k / HZ)),
+  };
+}
+
+const line = focusLine(plan, ringOf(plan.optics.lens))!;
+const [move] = line.moves;
+const travelDeg = move!.to.ringDeg - move!.from.ringDeg;
+const verdict = evaluatePull(plan);
+const windowDeg = verdict.status === 'judged' ? verdict.moves[0]!.windowDeg : NaN;
+
+describe('a pull on the track', () => {
+  test('turned as planned it is hit, on time, in one go', () => {
+    const [score] = scoreMoves(plan, turned(plan));
+    expect(score).toMatchObject({ hit: 'hit', reversals: 0 });
+    expect(score!.landsLateS!).toBeLessThanOrEqual(0);
+    expect(score!.startsLateS!).toBeLessThan(0.2);
+    expect(score!.endErrorDeg).toBeCloseTo(0, 6);
+    expect(score!.overshootDeg).toBeLessThan(1e-6);
+    expect(score!.smoothness).toBeGreaterThan(0.9);
+    // a minimum jerk is at its fastest 15/8 of its mean speed
+    expect(score!.peakDegPerS).toBeCloseTo(1.875 * Math.abs(travelDeg), 0);
+  });
+
+  test.each([0.2, 0.4, 1])('begun %d s late it is late by that', (lateS) => {
+    const [onTime] = scoreMoves(plan, turned(plan));
+    const [late] = scoreMoves(plan, turned(plan, { lateS }));
+    expect(late!.hit).toBe('late');
+    expect(late!.startsLateS! - onTime!.startsLateS!).toBeCloseTo(lateS, 2);
+    expect(late!.landsLateS! - onTime!.landsLateS!).toBeCloseTo(lateS, 2);
+  });
+
+  test('begun too soon it is early', () => {
+    const soon = turned(changeRack(plan, 'rack-1', { startS: 3.4 }));
+    expect(scoreMoves(plan, soon)[0]).toMatchObject({ hit: 'early' });
+    expect(scoreMoves(plan, soon)[0]!.landsLateS!).toBeLessThan(-0.4);
+  });
+
+  test('gone past and come back it is overshot, by as much as it went', () => {
+    const past = 1.5 * windowDeg * Math.sign(travelDeg);
+    const bump = (timeS: number) => (timeS > 5 && timeS < 5.8 ? past * Math.sin(((timeS - 5) / 0.8) * Math.PI) : 0);
+    const [score] = scoreMoves(plan, turned(plan, { offDeg: bump }));
+    expect(score!.hit).toBe('overshot');
+    expect(score!.overshootDeg).toBeCloseTo(Math.abs(past), 1);
+    expect(score!.reversals).toBe(1);
+    expect(score!.landsLateS!).toBeGreaterThan(0.3);
+  });
+
+  test('rocked to and fro it is searched for, and every turn back is counted', () => {
+    const swings = 5;
+    const swing = (timeS: number) =>
+      timeS > 5 && timeS < 7 ? 2 * windowDeg * Math.sin(((timeS - 5) / 2) * swings * Math.PI) : 0;
+    const [score] = scoreMoves(plan, turned(plan, { offDeg: swing }));
+    expect(score!.hit).toBe('searched');
+    expect(score!.reversals).toBeGreaterThanOrEqual(swings - 1);
+    expect(score!.reversals).toBeLessThanOrEqual(swings + 1);
+    expect(score!.smoothness).toBeLessThan(0.5);
+  });
+
+  test.each<[MarkHit, number]>([
+    ['in-front', 1],
+    ['behind', -1],
+  ])('left beside the mark it is %s', (hit, side) => {
+    const ring = ringOf(plan.optics.lens);
+    const nearer = Math.sign(ring.angleAt(ring.closeFocusMm) - ring.angleAt(ring.farthestMm)) * side;
+    const off = (timeS: number) => (timeS < 4 ? 0 : nearer * 1.2 * windowDeg * Math.min(timeS - 4, 1));
+    const [score] = scoreMoves(plan, turned(plan, { offDeg: off }));
+    expect(score).toMatchObject({ hit, landS: null });
+    expect(Math.sign(score!.endErrorDeg)).toBe(side);
+  });
+
+  test('never turned it began never, and the last mark is not hit', () => {
+    const still = { hz: HZ, ringDeg: new Float64Array(HZ * 10).fill(move!.from.ringDeg) };
+    expect(scoreMoves(plan, still)[0]).toMatchObject({
+      startS: null,
+      landS: null,
+      startsLateS: null,
+      reversals: 0,
+      smoothness: 1,
+    });
+    expect(scoreMoves(newPlan(), still)).toEqual([]);
+  });
+});
+
+describe('a take', () => {
+  test('turned as planned it is judged as the plan is, frame by frame', () => {
+    for (const one of [plan, ...RANDOM_PLANS.slice(0, 25)]) {
+      const planned = evaluatePull(one);
+      if (planned.status !== 'judged') continue;
+      // sampled at the frames themselves nothing is read between two samples
+      const track = { hz: one.captureFps, ringDeg: planned.line.ringDeg };
+      const taken = judgeTake(one, track)!;
+      expect(taken.sharpFrames).toBe(planned.sharpFrames);
+      expect(taken.requiredFrames).toBe(planned.requiredFrames);
+      expect(taken.beats).toEqual(planned.beats);
+      expect(taken.isKept).toBe(planned.beats.every(({ kept }) => kept));
+    }
+  });
+
+  test('what can be used is the longest unbroken stretch first, without what was rocked to check', () => {
+    const whole = judgeTake(plan, turned(plan))!;
+    expect(whole.usable).toEqual([{ fromS: 0, toS: 10 }]);
+    const late = judgeTake(plan, turned(plan, { lateS: 1.5 }))!;
+    expect(late.isKept).toBe(false);
+    expect(late.usable.length).toBe(2);
+    expect(late.usable[0]!.toS - late.usable[0]!.fromS).toBeGreaterThan(late.usable[1]!.toS - late.usable[1]!.fromS);
+    const checked = judgeTake(plan, turned(plan), [{ fromS: 7, toS: 7.5 }])!;
+    expect(checked.usable).toEqual([
+      { fromS: 0, toS: 7 },
+      { fromS: 7.5, toS: 10 },
+    ]);
+    expect(judgeTake(newPlan(), turned(plan))).toBeNull();
+  });
+});
+
+describe('a track as text', () => {
+  test('comes back to a two-hundredth of a degree, and takes little room', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: -400, max: 400, noNaN: true }), { minLength: 1, maxLength: 300 }),
+        fc.constantFrom(24, 60, 120, 119.88),
+        (degs, hz) => {
+          const back = unpackTrack(packTrack({ hz, ringDeg: Float64Array.from(degs) }));
+          expect(back.hz).toBe(hz);
+          expect(back.ringDeg).toHaveLength(degs.length);
+          for (const [k, deg] of degs.entries()) expect(Math.abs(back.ringDeg[k]! - deg)).toBeLessThanOrEqual(0.005 + 1e-9);
+        },
+      ),
+      { seed: 7 },
+    );
+    const packed = packTrack(turned({ ...plan, durationS: 60 }));
+    expect(packed.length).toBeLessThan(60 * HZ * 1.3);
+    expect(packed).toMatch(/^ring1 120 [\w-]+$/);
+  });
+
+  test.each(['', 'ring1', 'ring1 0 AA', 'ring2 120 AA', 'ring1 120 A?', 'ring1 120 Ag'])(
+    '%j is no track, and says so',
+    (text) => {
+      expect(() => unpackTrack(text)).toThrow(expect.objectContaining({ code: 'broken-track', path: 'track' }));
+    },
+  );
+
+  test('between samples it is straight; before and after it stays', () => {
+    const track = { hz: 10, ringDeg: Float64Array.of(1, 3, 3) };
+    expect([-1, 0, 0.05, 0.1, 0.2, 9].map((timeS) => trackDegAt(track, timeS))).toEqual([1, 1, 2, 3, 3, 3]);
+    expect(trackDegAt({ hz: 10, ringDeg: Float64Array.of(4) }, 0.3)).toBe(4);
+  });
+});
+
+describe('what to do otherwise', () => {
+  const take = (hit: MarkHit, lateS: number | null = null) => [{ moveId: 'rack-1', hit, lateS }];
+
+  test('late twice: begun sooner by what it was late on the average; the plan it makes can be stored', () => {
+    const [first] = corrections(plan, [take('hit'), take('late', 0.5), take('late', 0.3)]);
+    expect(first).toMatchObject({ hit: 'late', times: 2, byS: expect.closeTo(0.4, 9) as number });
+    expect(first!.plan!.line.moves[0]).toMatchObject({ startS: expect.closeTo(3.6, 9) as number, durationS: 1 });
+    expect(checkPlan(first!.plan)).toEqual([]);
+    expect(corrections(plan, [take('late')])[0]!.plan!.line.moves[0]!.startS).toBeCloseTo(3.8, 9);
+    expect(corrections(plan, [take('early', -0.3)])[0]!.plan!.line.moves[0]!.startS).toBeCloseTo(4.3, 9);
+  });
+
+  test('too far: more time; beside it: measured again; and once it is hit nothing', () => {
+    expect(corrections(plan, [take('overshot')])[0]!.plan!.line.moves[0]).toMatchObject({ startS: 4, durationS: 1.25 });
+    for (const hit of ['in-front', 'behind', 'searched'] as const)
+      expect(corrections(plan, [take(hit)])).toMatchObject([{ hit, plan: null }]);
+    expect(corrections(plan, [take('late', 0.4), take('hit')])).toEqual([]);
+    expect(corrections(plan, [])).toEqual([]);
+    // where there is no room to begin sooner nothing is offered that changes nothing
+    expect(corrections(changeRack(plan, 'rack-1', { startS: 0 }), [take('late', 0.4)])[0]!.plan).toBeNull();
+  });
+});
