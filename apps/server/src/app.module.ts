@@ -8,6 +8,7 @@ import { PicturesModule } from './pictures/pictures.module.js';
 import { ProductionsModule } from './productions/productions.module.js';
 import { ShotsModule } from './shots/shots.module.js';
 import { StopModule } from './stop/stop.module.js';
+import { TakesModule } from './takes/takes.module.js';
 
 @Module({})
 export class AppModule {
@@ -22,6 +23,7 @@ export class AppModule {
         ProductionsModule,
         ShotsModule,
         StopModule,
+        TakesModule,
       ],
       controllers: [HealthController],
     };

@@ -7,6 +7,7 @@ import {
   IsArray,
   IsIn,
   IsInt,
+  IsISO8601,
   IsNumber,
   IsObject,
   IsString,
@@ -112,6 +113,29 @@ export function KitDocument(): PropertyDecorator {
     Transform(({ obj }: { obj: Record<string, unknown> }) => obj[key as string], { toClassOnly: true })(target, key);
     IsObject({ message: 'it is not an object', ...said('not-an-object', 'an item of kit') })(target, key);
   };
+}
+
+/** A take, held by the server against the core's limits. */
+export function TakeDocument(): PropertyDecorator {
+  return (target, key) => {
+    ApiProperty({ type: Object, additionalProperties: true, description: 'A take: lengths in mm, times in s from its start' })(
+      target,
+      key,
+    );
+    Transform(({ obj }: { obj: Record<string, unknown> }) => obj[key as string], { toClassOnly: true })(target, key);
+    IsObject({ message: 'it is not an object', ...said('not-an-object', 'a take') })(target, key);
+  };
+}
+
+/** A point in time. */
+export function Moment(description: string): PropertyDecorator {
+  return all(
+    ApiProperty({ type: String, format: 'date-time', description }),
+    IsISO8601(
+      { strict: true },
+      { message: 'it is not a point in time', ...said('not-a-time', 'such as 2026-03-01T10:15:00.000Z') },
+    ),
+  );
 }
 
 /** A list of items of kit of one kind, checked by the server as above. */

@@ -14,4 +14,5 @@ export {
   UNIT_SYSTEMS,
 } from './productions.js';
 export { CreateShot, RevisionView, SaveShot, SCENE, ShotDocument, ShotView, SLATE, TITLE } from './shots.js';
+export { CreateTake, LoggedTakeView, SaveTake, TakePageView, TakeRowView, TakeView } from './takes.js';
 export { BeatRateView, KeepRateView, MOST_TAKES_ASKED, StopRateView } from './stop.js';

@@ -1,6 +1,7 @@
-import type { KitItems, KitKind, PictureType, ShotPlan } from '@still-heron/core';
+import type { KitItems, KitKind, PictureType, ShotPlan, Take } from '@still-heron/core';
 import { sql } from 'drizzle-orm';
 import {
+  boolean,
   check,
   customType,
   doublePrecision,
@@ -11,6 +12,7 @@ import {
   primaryKey,
   text,
   timestamp,
+  unique,
   uuid,
 } from 'drizzle-orm/pg-core';
 
@@ -76,6 +78,31 @@ export const shotRevisions = pgTable(
     savedAt: moment('saved_at').notNull().defaultNow(),
   },
   (table) => [primaryKey({ columns: [table.shotId, table.version] })],
+);
+
+/** Takes of a shot. What a log is searched and sorted by stands in columns of its own, the track apart from the rest: lists are read without it. */
+export const takes = pgTable(
+  'takes',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    shotId: uuid('shot_id')
+      .notNull()
+      .references(() => shots.id, { onDelete: 'cascade' }),
+    number: integer('number').notNull(),
+    rolledAt: moment('rolled_at').notNull(),
+    isCircled: boolean('is_circled').notNull(),
+    focus: text('focus'),
+    take: jsonb('take').$type<Omit<Take, 'track'>>().notNull(),
+    track: text('track'),
+    version: integer('version').notNull().default(1),
+    createdAt: moment('created_at').notNull().defaultNow(),
+    updatedAt: moment('updated_at').notNull().defaultNow(),
+  },
+  (table) => [
+    unique('takes_number').on(table.shotId, table.number),
+    index('takes_by_time').on(table.rolledAt),
+    check('takes_version', sql`${table.version} > 0`),
+  ],
 );
 
 /** A table of one kind of kit: what is listed and searched as columns, the rest as one checked document. */

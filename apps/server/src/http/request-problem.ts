@@ -11,7 +11,9 @@ export class RequestProblem extends Error {
   }
 }
 
-export function notFound(what: 'production' | 'shot' | 'revision' | 'kit item' | 'kind of kit' | 'picture'): RequestProblem {
+export function notFound(
+  what: 'production' | 'shot' | 'revision' | 'kit item' | 'kind of kit' | 'picture' | 'take',
+): RequestProblem {
   return new RequestProblem(404, {
     code: 'not-found',
     message: `there is no such ${what}`,

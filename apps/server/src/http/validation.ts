@@ -58,6 +58,14 @@ export class ShotId implements PipeTransform<string, string> {
 }
 
 @Injectable()
+export class TakeId implements PipeTransform<string, string> {
+  transform(value: string): string {
+    if (!UUID.test(value)) throw notFound('take');
+    return value;
+  }
+}
+
+@Injectable()
 export class KitItemId implements PipeTransform<string, string> {
   transform(value: string): string {
     if (!UUID.test(value)) throw notFound('kit item');
@@ -88,6 +96,31 @@ export function versionFrom(value: unknown): number {
       need: 'the version that was read, a whole number from 1',
     });
   return number;
+}
+
+/** A whole number from 1 to some most in the query of an address; the usual one where it is left out. @throws {RequestProblem} 400 */
+export function wholeFrom(path: string, value: unknown, usual: number, most: number): number {
+  if (value === undefined) return usual;
+  const number = wholeNumber(value);
+  if (number !== null && number <= most) return number;
+  throw new RequestProblem(400, {
+    code: 'out-of-range',
+    message: `${path} is not a whole number in its range`,
+    path,
+    need: `a whole number from 1 to ${most}`,
+  });
+}
+
+/** One of several words in the query of an address; null where it is left out. @throws {RequestProblem} 400 */
+export function choiceFrom(path: string, value: unknown, choices: readonly string[]): string | null {
+  if (value === undefined) return null;
+  if (typeof value === 'string' && choices.includes(value)) return value;
+  throw new RequestProblem(400, {
+    code: 'not-a-choice',
+    message: `${path} is none of the choices`,
+    path,
+    need: choices.join(' or '),
+  });
 }
 
 /** A whole number from 1 in an address; null for anything else. */

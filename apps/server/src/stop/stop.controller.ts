@@ -1,8 +1,7 @@
 import { Controller, Get, Inject, Param, Query } from '@nestjs/common';
 import { ApiBadRequestResponse, ApiNotFoundResponse, ApiOkResponse, ApiQuery, ApiTags } from '@nestjs/swagger';
 import { ErrorBody, KeepRateView, MOST_TAKES_ASKED, StopRateView } from '@still-heron/contract';
-import { RequestProblem } from '../http/request-problem.js';
-import { ShotId, wholeNumber } from '../http/validation.js';
+import { ShotId, wholeFrom } from '../http/validation.js';
 import { StopService } from './stop.service.js';
 
 const USUAL_TAKES = 2000;
@@ -39,21 +38,9 @@ export class StopController {
 }
 
 function takesFrom(value: unknown): number {
-  return from('takes', value, USUAL_TAKES, MOST_TAKES_ASKED);
+  return wholeFrom('takes', value, USUAL_TAKES, MOST_TAKES_ASKED);
 }
 
 function seedFrom(value: unknown): number {
-  return from('seed', value, USUAL_SEED, 999_999_999);
-}
-
-function from(path: string, value: unknown, usual: number, most: number): number {
-  if (value === undefined) return usual;
-  const number = wholeNumber(value);
-  if (number !== null && number <= most) return number;
-  throw new RequestProblem(400, {
-    code: 'out-of-range',
-    message: `${path} is not a whole number in its range`,
-    path,
-    need: `a whole number from 1 to ${most}`,
-  });
+  return wholeFrom('seed', value, USUAL_SEED, 999_999_999);
 }

@@ -2,3 +2,14 @@ export { judgeTake, type TakeVerdict, type UsableSpan } from './judgeTake.js';
 export { MARK_HITS, type MarkHit, type MoveScore, scoreMoves } from './scoreMoves.js';
 export { packTrack, type RingTrack, trackDegAt, unpackTrack } from './track.js';
 export { type Correction, corrections, type LoggedHit } from './corrections.js';
+export {
+  checkTake,
+  FOCUS_GRADES,
+  type FocusGrade,
+  newTake,
+  PERFORMANCE_GRADES,
+  type PerformanceGrade,
+  type Take,
+  TAKE_LIMITS,
+  type TakeSettings,
+} from './take.js';

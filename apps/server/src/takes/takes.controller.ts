@@ -1,0 +1,86 @@
+import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Put, Query } from '@nestjs/common';
+import {
+  ApiBadRequestResponse,
+  ApiConflictResponse,
+  ApiCreatedResponse,
+  ApiNoContentResponse,
+  ApiNotFoundResponse,
+  ApiOkResponse,
+  ApiQuery,
+  ApiTags,
+} from '@nestjs/swagger';
+import { CreateTake, ErrorBody, SaveTake, TakePageView, TakeRowView, TakeView } from '@still-heron/contract';
+import { FOCUS_GRADES, MARK_HITS } from '@still-heron/core';
+import { choiceFrom, ProductionId, ShotId, TakeId, versionFrom, wholeFrom } from '../http/validation.js';
+import { TakesService } from './takes.service.js';
+
+/** Takes on one page of a log, at most, and without being told. */
+const MOST_ON_A_PAGE = 200;
+const USUAL_ON_A_PAGE = 50;
+
+@ApiTags('takes')
+@ApiBadRequestResponse({ type: ErrorBody })
+@ApiNotFoundResponse({ type: ErrorBody })
+@Controller()
+export class TakesController {
+  constructor(@Inject(TakesService) private readonly takes: TakesService) {}
+
+  @Get('shots/:shotId/takes')
+  @ApiOkResponse({ type: [TakeRowView] })
+  ofShot(@Param('shotId', ShotId) shotId: string): Promise<TakeRowView[]> {
+    return this.takes.ofShot(shotId);
+  }
+
+  @Post('shots/:shotId/takes')
+  @ApiCreatedResponse({ type: TakeRowView, description: 'With the next number of the shot' })
+  create(@Param('shotId', ShotId) shotId: string, @Body() body: CreateTake): Promise<TakeRowView> {
+    return this.takes.create(shotId, body);
+  }
+
+  @Get('productions/:productionId/takes')
+  @ApiQuery({ name: 'search', type: String, required: false, description: 'In slate, title or note' })
+  @ApiQuery({ name: 'circled', enum: ['true', 'false'], required: false })
+  @ApiQuery({ name: 'focus', enum: FOCUS_GRADES, required: false })
+  @ApiQuery({ name: 'hit', enum: MARK_HITS, required: false, description: 'With a mark that was hit so' })
+  @ApiQuery({ name: 'page', type: Number, required: false, description: 'From 1 on' })
+  @ApiQuery({ name: 'size', type: Number, required: false, description: `Up to ${MOST_ON_A_PAGE}` })
+  @ApiOkResponse({ type: TakePageView })
+  log(@Param('productionId', ProductionId) productionId: string, @Query() query: Record<string, unknown>): Promise<TakePageView> {
+    const size = wholeFrom('size', query['size'], USUAL_ON_A_PAGE, MOST_ON_A_PAGE);
+    const page = wholeFrom('page', query['page'], 1, 1_000_000);
+    const circled = choiceFrom('circled', query['circled'], ['true', 'false']);
+    return this.takes.log(
+      productionId,
+      {
+        search: typeof query['search'] === 'string' ? query['search'].slice(0, 120) : '',
+        isCircled: circled === null ? null : circled === 'true',
+        focus: choiceFrom('focus', query['focus'], FOCUS_GRADES),
+        hit: choiceFrom('hit', query['hit'], MARK_HITS),
+      },
+      size,
+      (page - 1) * size,
+    );
+  }
+
+  @Get('takes/:takeId')
+  @ApiOkResponse({ type: TakeView, description: 'With its track' })
+  find(@Param('takeId', TakeId) id: string): Promise<TakeView> {
+    return this.takes.find(id);
+  }
+
+  @Put('takes/:takeId')
+  @ApiOkResponse({ type: TakeRowView })
+  @ApiConflictResponse({ type: ErrorBody })
+  save(@Param('takeId', TakeId) id: string, @Body() body: SaveTake): Promise<TakeRowView> {
+    return this.takes.save(id, body);
+  }
+
+  @Delete('takes/:takeId')
+  @HttpCode(204)
+  @ApiNoContentResponse()
+  @ApiConflictResponse({ type: ErrorBody })
+  @ApiQuery({ name: 'version', type: Number })
+  async remove(@Param('takeId', TakeId) id: string, @Query('version') version: unknown): Promise<void> {
+    await this.takes.remove(id, versionFrom(version));
+  }
+}

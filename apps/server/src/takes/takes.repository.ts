@@ -1,0 +1,118 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { Take } from '@still-heron/core';
+import { and, asc, count, desc, eq, ilike, isNull, or, sql, type SQL } from 'drizzle-orm';
+import { DATABASE } from '../database/database.module.js';
+import type { Database } from '../database/driver.js';
+import { shots, takes } from '../database/schema.js';
+
+export type TakeRow = Omit<typeof takes.$inferSelect, 'track' | 'createdAt' | 'updatedAt' | 'isCircled' | 'focus'> & {
+  readonly hasTrack: boolean;
+};
+
+/** What a log is narrowed to. */
+export interface TakeFilter {
+  /** In slate, title or note */
+  readonly search: string;
+  readonly isCircled: boolean | null;
+  readonly focus: string | null;
+  /** A word of how a mark was hit */
+  readonly hit: string | null;
+}
+
+/** All of a take but its track. */
+const ROW = {
+  id: takes.id,
+  shotId: takes.shotId,
+  number: takes.number,
+  rolledAt: takes.rolledAt,
+  take: takes.take,
+  version: takes.version,
+  hasTrack: sql<boolean>`${takes.track} is not null`,
+};
+
+/** The only place that asks the database about takes. */
+@Injectable()
+export class TakesRepository {
+  constructor(@Inject(DATABASE) private readonly db: Database) {}
+
+  ofShot(shotId: string): Promise<TakeRow[]> {
+    return this.db.select(ROW).from(takes).where(eq(takes.shotId, shotId)).orderBy(asc(takes.number));
+  }
+
+  async find(id: string): Promise<(TakeRow & { track: string | null }) | undefined> {
+    const [row] = await this.db
+      .select({ ...ROW, track: takes.track })
+      .from(takes)
+      .where(eq(takes.id, id));
+    return row;
+  }
+
+  /** With the next number of its shot. */
+  insert(shotId: string, rolledAt: Date, take: Take): Promise<TakeRow> {
+    return this.db.transaction(async (tx) => {
+      // two devices that log at once get two numbers
+      await tx.execute(sql`select id from ${shots} where id = ${shotId} for update`);
+      const [last] = await tx
+        .select({ number: sql<number>`coalesce(max(${takes.number}), 0)`.mapWith(Number) })
+        .from(takes)
+        .where(eq(takes.shotId, shotId));
+      const [row] = await tx
+        .insert(takes)
+        .values({ shotId, rolledAt, number: last!.number + 1, ...columnsOf(take) })
+        .returning(ROW);
+      return row!;
+    });
+  }
+
+  /** @returns undefined when the version is no longer the stored one, or the take is gone */
+  async save(id: string, version: number, take: Take): Promise<TakeRow | undefined> {
+    const [row] = await this.db
+      .update(takes)
+      .set({ ...columnsOf(take), version: version + 1, updatedAt: new Date() })
+      .where(and(eq(takes.id, id), eq(takes.version, version)))
+      .returning(ROW);
+    return row;
+  }
+
+  /** @returns whether there was a take to remove, at that version */
+  async remove(id: string, version: number): Promise<boolean> {
+    const rows = await this.db
+      .delete(takes)
+      .where(and(eq(takes.id, id), eq(takes.version, version)))
+      .returning({ id: takes.id });
+    return rows.length > 0;
+  }
+
+  /** A page of a production's takes, newest first, and how many match in all. */
+  async log(productionId: string, filter: TakeFilter, limit: number, offset: number) {
+    const where = and(eq(shots.productionId, productionId), isNull(shots.deletedAt), ...conditionsOf(filter));
+    const [rows, [all]] = await Promise.all([
+      this.db
+        .select({ ...ROW, slate: shots.slate, title: shots.title })
+        .from(takes)
+        .innerJoin(shots, eq(shots.id, takes.shotId))
+        .where(where)
+        .orderBy(desc(takes.rolledAt), desc(takes.number))
+        .limit(limit)
+        .offset(offset),
+      this.db.select({ total: count() }).from(takes).innerJoin(shots, eq(shots.id, takes.shotId)).where(where),
+    ]);
+    return { rows, total: all!.total };
+  }
+}
+
+function columnsOf({ track, ...take }: Take) {
+  return { take, track, isCircled: take.isCircled, focus: take.focus };
+}
+
+function conditionsOf({ search, isCircled, focus, hit }: TakeFilter): (SQL | undefined)[] {
+  const pattern = `%${search.replace(/[\\%_]/g, '\\$&')}%`;
+  return [
+    search === ''
+      ? undefined
+      : or(ilike(shots.slate, pattern), ilike(shots.title, pattern), sql`${takes.take}->>'note' ilike ${pattern}`),
+    isCircled === null ? undefined : eq(takes.isCircled, isCircled),
+    focus === null ? undefined : eq(takes.focus, focus),
+    hit === null ? undefined : sql`${takes.take}->'hits' @> ${JSON.stringify([{ hit }])}::jsonb`,
+  ];
+}

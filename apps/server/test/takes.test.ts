@@ -1,0 +1,156 @@
+import type { ShotView, TakePageView, TakeRowView, TakeView } from '@still-heron/contract';
+import { newTake, packTrack, type Take } from '@still-heron/core';
+import { DATABASE } from '../src/database/database.module';
+import type { Database } from '../src/database/driver';
+import { takes } from '../src/database/schema';
+import { demoShots, makeProduction, makeShot, startServer, type TestServer } from './server';
+
+let server: TestServer;
+beforeAll(async () => (server = await startServer()));
+afterAll(async () => {
+  await server.stop();
+  server.remove();
+});
+
+const demo = (slate: string) => demoShots().find((shot) => shot.slate === slate)!;
+
+async function demoShot(slate = '4B'): Promise<{ shot: ShotView; productionId: string }> {
+  const { id } = await makeProduction(server);
+  return { shot: await makeShot(server, id, demo(slate)), productionId: id };
+}
+
+const takeOf = ({ plan, version }: ShotView, changes: Partial<Take> = {}): Take => ({ ...newTake(plan, version), ...changes });
+const rolledAt = '2026-03-01T10:15:00.000Z';
+
+async function log(shot: ShotView, changes: Partial<Take> = {}, at = rolledAt): Promise<TakeRowView> {
+  const body = { rolledAt: at, take: takeOf(shot, changes) };
+  return (await server.request.post(`/api/shots/${shot.id}/takes`).send(body).expect(201)).body as TakeRowView;
+}
+
+test('takes of a shot are numbered from one on; a list comes without tracks, a take with its own', async () => {
+  const { shot } = await demoShot();
+  const track = packTrack({ hz: 120, ringDeg: Float64Array.of(1, 2, 2.5) });
+  const first = await log(shot, { track, isCircled: true });
+  await log(shot, { focus: 'soft' });
+  expect(first).toMatchObject({
+    number: 1,
+    version: 1,
+    hasTrack: true,
+    rolledAt,
+    take: { isCircled: true, settings: { stop: 2.2 } },
+  });
+  const { body } = await server.request.get(`/api/shots/${shot.id}/takes`).expect(200);
+  const rows = body as TakeRowView[];
+  expect(rows.map(({ number, hasTrack }) => [number, hasTrack])).toEqual([
+    [1, true],
+    [2, false],
+  ]);
+  expect(JSON.stringify(rows)).not.toContain(track);
+  expect(((await server.request.get(`/api/takes/${first.id}`).expect(200)).body as TakeView).take).toEqual(
+    takeOf(shot, { track, isCircled: true }),
+  );
+});
+
+test('two devices that log at once get two numbers', async () => {
+  const { shot } = await demoShot();
+  const rows = await Promise.all([1, 2, 3, 4, 5].map(() => log(shot)));
+  expect(rows.map(({ number }) => number).sort()).toEqual([1, 2, 3, 4, 5]);
+});
+
+test('a take is graded afterwards; a save of what has changed since is refused, and so is its removal', async () => {
+  const { shot } = await demoShot();
+  const { id } = await log(shot);
+  const graded = takeOf(shot, {
+    focus: 'usable',
+    performance: 'good',
+    whyKept: 'her look',
+    hits: [{ moveId: 'rack-1', hit: 'late', lateS: 0.4 }],
+  });
+  const saved = (await server.request.put(`/api/takes/${id}`).send({ version: 1, take: graded }).expect(200)).body as TakeRowView;
+  expect(saved).toMatchObject({ version: 2, take: { focus: 'usable', whyKept: 'her look' } });
+  await server.request.put(`/api/takes/${id}`).send({ version: 1, take: graded }).expect(409);
+  await server.request.delete(`/api/takes/${id}?version=1`).expect(409);
+  await server.request.delete(`/api/takes/${id}?version=2`).expect(204);
+  await server.request.get(`/api/takes/${id}`).expect(404);
+  // a number is not given twice while a later one stands
+  await log(shot);
+  expect((await log(shot)).number).toBe(2);
+});
+
+test.each<[string, object, string, string]>([
+  ['a length', { durationS: -1 }, 'out-of-range', 'take.durationS'],
+  ['a grade', { focus: 'crisp' }, 'not-a-choice', 'take.focus'],
+  ['a hit', { hits: [{ moveId: 'rack-1', hit: 'missed', lateS: null }] }, 'not-a-choice', 'take.hits[0].hit'],
+  ['a track', { track: 'ring1 120 A?' }, 'broken-track', 'take.track'],
+  ['a wobble', { wobbles: [{ fromS: 3, toS: 2 }] }, 'ends-before-start', 'take.wobbles[0].toS'],
+  ['a field', { colour: 'red' }, 'unknown-field', 'take.colour'],
+])('%s that is none is refused, with where and what would do', async (_, changes, code, path) => {
+  const { shot } = await demoShot();
+  const body = { rolledAt, take: { ...takeOf(shot), ...changes } };
+  const answer = await server.request.post(`/api/shots/${shot.id}/takes`).send(body).expect(400);
+  expect(answer.body).toMatchObject({ code, path });
+  expect((answer.body as { need: string }).need.length).toBeGreaterThan(3);
+});
+
+test('when it began must be a time, and the shot must be there', async () => {
+  const { shot } = await demoShot();
+  const refused = await server.request
+    .post(`/api/shots/${shot.id}/takes`)
+    .send({ rolledAt: 'noon', take: takeOf(shot) })
+    .expect(400);
+  expect(refused.body).toMatchObject({ code: 'not-a-time', path: 'rolledAt' });
+  await server.request
+    .post(`/api/shots/${shot.id.replace(/^./, 'f')}/takes`)
+    .send({ rolledAt, take: takeOf(shot) })
+    .expect(404);
+  await server.request.get('/api/shots/nonsense/takes').expect(404);
+});
+
+test('the log of a production: newest first, by pages, searched and filtered', async () => {
+  const { shot, productionId } = await demoShot();
+  const other = await makeShot(server, productionId, demo('9C'));
+  await log(shot, { note: 'lantern too bright', isCircled: true, focus: 'sharp' }, '2026-03-01T10:00:00Z');
+  await log(other, { hits: [{ moveId: 'rack-1', hit: 'late', lateS: null }] }, '2026-03-01T11:00:00Z');
+  await log(shot, { focus: 'soft' }, '2026-03-01T12:00:00Z');
+  const page = async (query: string) =>
+    (await server.request.get(`/api/productions/${productionId}/takes?${query}`).expect(200)).body as TakePageView;
+  const told = ({ takes: found, total }: TakePageView) => [total, ...found.map(({ slate, number }) => `${slate}-${number}`)];
+  expect(told(await page(''))).toEqual([3, '4B-2', '9C-1', '4B-1']);
+  expect(told(await page('size=2&page=2'))).toEqual([3, '4B-1']);
+  expect(told(await page('circled=true'))).toEqual([1, '4B-1']);
+  expect(told(await page('focus=soft'))).toEqual([1, '4B-2']);
+  expect(told(await page('hit=late'))).toEqual([1, '9C-1']);
+  expect(told(await page('search=LANTERN%20too'))).toEqual([1, '4B-1']);
+  expect(told(await page('search=9c'))).toEqual([1, '9C-1']);
+  // what means something to a pattern is looked for as it is
+  expect(told(await page('search=%25'))).toEqual([0]);
+  for (const query of ['size=0', 'page=x', 'circled=yes', 'focus=crisp', 'hit=missed'])
+    await server.request.get(`/api/productions/${productionId}/takes?${query}`).expect(400);
+  // a deleted shot takes its takes out of the log, and brings them back
+  await server.request.delete(`/api/shots/${other.id}?version=1`).expect(204);
+  expect((await page('')).total).toBe(2);
+  await server.request.post(`/api/shots/${other.id}/restore`).expect(200);
+  expect((await page('')).total).toBe(3);
+});
+
+test('twenty thousand takes: a page of them is as quick to ask for, and right', async () => {
+  const { shot, productionId } = await demoShot();
+  const db = server.app.get<Database>(DATABASE);
+  const { track, ...take } = takeOf(shot);
+  for (let from = 0; from < 20_000; from += 2000)
+    await db.insert(takes).values(
+      Array.from({ length: 2000 }, (_, k) => ({
+        shotId: shot.id,
+        number: from + k + 1,
+        rolledAt: new Date(1.77e12 + (from + k) * 60_000),
+        isCircled: k % 50 === 0,
+        focus: null,
+        take,
+        track,
+      })),
+    );
+  const { body } = await server.request.get(`/api/productions/${productionId}/takes?circled=true&size=10&page=2`).expect(200);
+  const { takes: found, total } = body as TakePageView;
+  expect(total).toBe(400);
+  expect(found.map(({ number }) => number)).toEqual(Array.from({ length: 10 }, (_, k) => 20_000 - 2000 + 1951 - 50 * (k + 10)));
+});

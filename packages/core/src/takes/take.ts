@@ -1,0 +1,166 @@
+import { METHODS, type Method, PLAN_LIMITS, type ShotPlan, stopAt } from '../pull/index.js';
+import type { Problem } from '../errors.js';
+import { boolean, list, nullable, object, oneOf, quantity, type Shape, text } from '../shape.js';
+import type { LoggedHit } from './corrections.js';
+import type { UsableSpan } from './judgeTake.js';
+import { MARK_HITS } from './scoreMoves.js';
+import { unpackTrack } from './track.js';
+
+/** How sharp a take is, and apart from that how good: a slightly soft one is often kept for what happens in it. */
+export const FOCUS_GRADES = ['sharp', 'usable', 'soft'] as const;
+export type FocusGrade = (typeof FOCUS_GRADES)[number];
+export const PERFORMANCE_GRADES = ['good', 'fair', 'poor'] as const;
+export type PerformanceGrade = (typeof PERFORMANCE_GRADES)[number];
+
+/** What it was shot with: kept with the take, whatever becomes of the plan. */
+export interface TakeSettings {
+  readonly camera: string;
+  readonly lens: string;
+  readonly focalLengthMm: number;
+  /** On the lens's scale, at the start */
+  readonly stop: number;
+  readonly captureFps: number;
+  readonly method: Method;
+  /** Empty for none */
+  readonly rig: string;
+  readonly wheel: string;
+  readonly isReversed: boolean;
+}
+
+/** One take, as it was logged. Lengths in mm, times in s from its start. */
+export interface Take {
+  readonly durationS: number;
+  /** The page, or the camera, went away in the middle of it */
+  readonly isCutShort: boolean;
+  /** Of the shot, as it was saved when this was taken */
+  readonly planVersion: number;
+  readonly settings: TakeSettings;
+  /** When each pull was really set off */
+  readonly cues: readonly { readonly moveId: string; readonly timeS: number }[];
+  /** Where people really stood: so much farther than the mark, below 0 nearer */
+  readonly missed: readonly { readonly markId: string; readonly byMm: number }[];
+  readonly hits: readonly LoggedHit[];
+  /** null until somebody looked */
+  readonly focus: FocusGrade | null;
+  readonly performance: PerformanceGrade | null;
+  readonly isCircled: boolean;
+  /** Why it is kept although it is soft */
+  readonly whyKept: string;
+  /** What it was checked on, and how many times magnified; empty and null until it was */
+  readonly checkedOn: string;
+  readonly checkedTimes: number | null;
+  /** Spans in which the ring was rocked to check */
+  readonly wobbles: readonly UsableSpan[];
+  readonly note: string;
+  /** The ring's, as `packTrack` has it; null where nothing recorded it */
+  readonly track: string | null;
+}
+
+/** What a take may hold. */
+export const TAKE_LIMITS = {
+  ...PLAN_LIMITS,
+  takeS: { min: 0, max: 7200 },
+  planVersion: { min: 1, max: 2 ** 31 - 1, whole: true },
+  missMm: { min: -20_000, max: 20_000 },
+  lateS: { min: -60, max: 60 },
+  checkedTimes: { min: 1, max: 100 },
+  checkedOn: { max: 80 },
+  takeNote: { max: 2000 },
+  wobbles: { max: 60 },
+  track: { max: 600_000 },
+} as const;
+
+const LIMITS = TAKE_LIMITS;
+const id = text(LIMITS.id);
+const time = quantity(LIMITS.takeS);
+
+const takeShape: Shape<Take> = object<Take>({
+  durationS: time,
+  isCutShort: boolean(),
+  planVersion: quantity(LIMITS.planVersion),
+  settings: object<TakeSettings>({
+    camera: text(LIMITS.detail),
+    lens: text(LIMITS.detail),
+    focalLengthMm: quantity(LIMITS.focalLengthMm),
+    stop: quantity(LIMITS.stop),
+    captureFps: quantity(LIMITS.captureFps),
+    method: oneOf(...METHODS),
+    rig: text(LIMITS.detail),
+    wheel: text(LIMITS.detail),
+    isReversed: boolean(),
+  }),
+  cues: list(object<Take['cues'][number]>({ moveId: id, timeS: time }), LIMITS.moves),
+  missed: list(object<Take['missed'][number]>({ markId: id, byMm: quantity(LIMITS.missMm) }), LIMITS.marks),
+  hits: list(object<LoggedHit>({ moveId: id, hit: oneOf(...MARK_HITS), lateS: nullable(quantity(LIMITS.lateS)) }), LIMITS.moves),
+  focus: nullable(oneOf(...FOCUS_GRADES)),
+  performance: nullable(oneOf(...PERFORMANCE_GRADES)),
+  isCircled: boolean(),
+  whyKept: text(LIMITS.note),
+  checkedOn: text(LIMITS.checkedOn),
+  checkedTimes: nullable(quantity(LIMITS.checkedTimes)),
+  wobbles: list(object<UsableSpan>({ fromS: time, toS: time }), LIMITS.wobbles),
+  note: text(LIMITS.takeNote),
+  track: nullable(text(LIMITS.track)),
+});
+
+/**
+ * Everything that is wrong with a take.
+ *
+ * @param value - anything, as it came over the wire
+ * @returns an empty list for one that can be stored and judged
+ */
+export function checkTake(value: unknown): Problem[] {
+  const problems: Problem[] = [];
+  takeShape.check(value, '', problems);
+  if (problems.length > 0) return problems;
+  const { wobbles, track } = value as Take;
+  wobbles.forEach(({ fromS, toS }, index) => {
+    if (toS > fromS) return;
+    const need = 'an end after its start';
+    problems.push({ code: 'ends-before-start', path: `wobbles[${index}].toS`, message: 'it ends before it starts', need });
+  });
+  if (track !== null) problems.push(...trackProblems(track));
+  return problems;
+}
+
+function trackProblems(track: string): Problem[] {
+  try {
+    unpackTrack(track);
+    return [];
+  } catch (error) {
+    return [{ code: 'broken-track', path: 'track', message: (error as Error).message, need: 'a track as it was stored' }];
+  }
+}
+
+/** A take of a plan before anything is known of it. */
+export function newTake(plan: ShotPlan, planVersion: number): Take {
+  const { optics, rig, wheel, method, captureFps, isReversed } = plan;
+  return {
+    durationS: plan.durationS,
+    isCutShort: false,
+    planVersion,
+    settings: {
+      camera: optics.camera.name,
+      lens: optics.lens.name,
+      focalLengthMm: optics.focalLengthMm,
+      stop: stopAt(optics, 0),
+      captureFps,
+      method,
+      rig: rig?.name ?? '',
+      wheel: wheel?.name ?? '',
+      isReversed,
+    },
+    cues: [],
+    missed: [],
+    hits: [],
+    focus: null,
+    performance: null,
+    isCircled: false,
+    whyKept: '',
+    checkedOn: '',
+    checkedTimes: null,
+    wobbles: [],
+    note: '',
+    track: null,
+  };
+}
