@@ -6,6 +6,7 @@ import { benchOptimiser } from './optimiser.mjs';
 import { benchPage } from './page.mjs';
 import { benchSave, startServer } from './server.mjs';
 import { benchStop } from './stop.mjs';
+import { benchTakes } from './takes.mjs';
 
 /** Every bench once, a line each: figure, aim, and whether it holds here. Machines differ: quote ratios from one run. */
 const server = await startServer();
@@ -20,6 +21,7 @@ try {
     ...(await benchFloor(server.address)),
     ...(await benchKit(server.address)),
     ...(await benchStop(server.address)),
+    ...(await benchTakes()),
   ];
   for (const { what, figure, aim, holds } of results)
     console.log(`${holds ? 'holds' : 'MISSES'}  ${what}: ${figure} (aim: ${aim})`);

@@ -1,6 +1,7 @@
 CREATE TABLE "takes" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"shot_id" uuid NOT NULL,
+	"production_id" uuid NOT NULL,
 	"number" integer NOT NULL,
 	"rolled_at" timestamp with time zone NOT NULL,
 	"is_circled" boolean NOT NULL,
@@ -15,4 +16,5 @@ CREATE TABLE "takes" (
 );
 --> statement-breakpoint
 ALTER TABLE "takes" ADD CONSTRAINT "takes_shot_id_shots_id_fk" FOREIGN KEY ("shot_id") REFERENCES "public"."shots"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
-CREATE INDEX "takes_by_time" ON "takes" USING btree ("rolled_at");
+ALTER TABLE "takes" ADD CONSTRAINT "takes_production_id_productions_id_fk" FOREIGN KEY ("production_id") REFERENCES "public"."productions"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+CREATE INDEX "takes_log" ON "takes" USING btree ("production_id","rolled_at","number");

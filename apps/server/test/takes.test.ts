@@ -117,6 +117,8 @@ test('the log of a production: newest first, by pages, searched and filtered', a
   const told = ({ takes: found, total }: TakePageView) => [total, ...found.map(({ slate, number }) => `${slate}-${number}`)];
   expect(told(await page(''))).toEqual([3, '4B-2', '9C-1', '4B-1']);
   expect(told(await page('size=2&page=2'))).toEqual([3, '4B-1']);
+  expect(told(await page('size=1&page=3'))).toEqual([3, '4B-1']);
+  expect(told(await page('size=2&page=3'))).toEqual([3]);
   expect(told(await page('circled=true'))).toEqual([1, '4B-1']);
   expect(told(await page('focus=soft'))).toEqual([1, '4B-2']);
   expect(told(await page('hit=late'))).toEqual([1, '9C-1']);
@@ -141,6 +143,7 @@ test('twenty thousand takes: a page of them is as quick to ask for, and right', 
     await db.insert(takes).values(
       Array.from({ length: 2000 }, (_, k) => ({
         shotId: shot.id,
+        productionId,
         number: from + k + 1,
         rolledAt: new Date(1.77e12 + (from + k) * 60_000),
         isCircled: k % 50 === 0,
@@ -152,5 +155,7 @@ test('twenty thousand takes: a page of them is as quick to ask for, and right', 
   const { body } = await server.request.get(`/api/productions/${productionId}/takes?circled=true&size=10&page=2`).expect(200);
   const { takes: found, total } = body as TakePageView;
   expect(total).toBe(400);
+  const last = await server.request.get(`/api/productions/${productionId}/takes?size=10&page=2000`).expect(200);
+  expect((last.body as TakePageView).takes.map(({ number }) => number)).toEqual([10, 9, 8, 7, 6, 5, 4, 3, 2, 1]);
   expect(found.map(({ number }) => number)).toEqual(Array.from({ length: 10 }, (_, k) => 20_000 - 2000 + 1951 - 50 * (k + 10)));
 });

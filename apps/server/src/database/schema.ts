@@ -88,6 +88,10 @@ export const takes = pgTable(
     shotId: uuid('shot_id')
       .notNull()
       .references(() => shots.id, { onDelete: 'cascade' }),
+    /** Of its shot: a log of fifty thousand takes is read in order of time without asking every shot */
+    productionId: uuid('production_id')
+      .notNull()
+      .references(() => productions.id, { onDelete: 'cascade' }),
     number: integer('number').notNull(),
     rolledAt: moment('rolled_at').notNull(),
     isCircled: boolean('is_circled').notNull(),
@@ -100,7 +104,7 @@ export const takes = pgTable(
   },
   (table) => [
     unique('takes_number').on(table.shotId, table.number),
-    index('takes_by_time').on(table.rolledAt),
+    index('takes_log').on(table.productionId, table.rolledAt, table.number),
     check('takes_version', sql`${table.version} > 0`),
   ],
 );

@@ -1,11 +1,14 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { Take } from '@still-heron/core';
-import { and, asc, count, desc, eq, ilike, isNull, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, notInArray, or, sql, type SQL } from 'drizzle-orm';
 import { DATABASE } from '../database/database.module.js';
 import type { Database } from '../database/driver.js';
 import { shots, takes } from '../database/schema.js';
 
-export type TakeRow = Omit<typeof takes.$inferSelect, 'track' | 'createdAt' | 'updatedAt' | 'isCircled' | 'focus'> & {
+export type TakeRow = Omit<
+  typeof takes.$inferSelect,
+  'track' | 'productionId' | 'createdAt' | 'updatedAt' | 'isCircled' | 'focus'
+> & {
   readonly hasTrack: boolean;
 };
 
@@ -48,7 +51,8 @@ export class TakesRepository {
   }
 
   /** With the next number of its shot. */
-  insert(shotId: string, rolledAt: Date, take: Take): Promise<TakeRow> {
+  insert(shot: { readonly id: string; readonly productionId: string }, rolledAt: Date, take: Take): Promise<TakeRow> {
+    const { id: shotId, productionId } = shot;
     return this.db.transaction(async (tx) => {
       // two devices that log at once get two numbers
       await tx.execute(sql`select id from ${shots} where id = ${shotId} for update`);
@@ -58,7 +62,7 @@ export class TakesRepository {
         .where(eq(takes.shotId, shotId));
       const [row] = await tx
         .insert(takes)
-        .values({ shotId, rolledAt, number: last!.number + 1, ...columnsOf(take) })
+        .values({ shotId, productionId, rolledAt, number: last!.number + 1, ...columnsOf(take) })
         .returning(ROW);
       return row!;
     });
@@ -83,21 +87,29 @@ export class TakesRepository {
     return rows.length > 0;
   }
 
-  /** A page of a production's takes, newest first, and how many match in all. */
+  /** A page of a production's takes, newest first, and how many match in all. Takes of deleted shots are left out. */
   async log(productionId: string, filter: TakeFilter, limit: number, offset: number) {
-    const where = and(eq(shots.productionId, productionId), isNull(shots.deletedAt), ...conditionsOf(filter));
-    const [rows, [all]] = await Promise.all([
-      this.db
-        .select({ ...ROW, slate: shots.slate, title: shots.title })
-        .from(takes)
-        .innerJoin(shots, eq(shots.id, takes.shotId))
-        .where(where)
-        .orderBy(desc(takes.rolledAt), desc(takes.number))
-        .limit(limit)
-        .offset(offset),
-      this.db.select({ total: count() }).from(takes).innerJoin(shots, eq(shots.id, takes.shotId)).where(where),
-    ]);
-    return { rows, total: all!.total };
+    // a production has some hundred shots and some ten thousand takes: its shots are asked first, and no take is joined to one
+    const known = await this.db
+      .select({ id: shots.id, slate: shots.slate, title: shots.title, deletedAt: shots.deletedAt })
+      .from(shots)
+      .where(eq(shots.productionId, productionId));
+    const gone = known.filter(({ deletedAt }) => deletedAt !== null).map(({ id }) => id);
+    const where = and(
+      eq(takes.productionId, productionId),
+      gone.length === 0 ? undefined : notInArray(takes.shotId, gone),
+      ...conditionsOf(filter, known),
+    );
+    const rows = await this.db
+      .select(ROW)
+      .from(takes)
+      .where(where)
+      .orderBy(desc(takes.rolledAt), desc(takes.number))
+      .limit(limit)
+      .offset(offset);
+    const [all] = await this.db.select({ total: count() }).from(takes).where(where);
+    const shotOf = new Map(known.map((shot) => [shot.id, shot]));
+    return { rows: rows.map((row) => ({ ...row, ...shotOf.get(row.shotId)!, id: row.id })), total: all!.total };
   }
 }
 
@@ -105,12 +117,15 @@ function columnsOf({ track, ...take }: Take) {
   return { take, track, isCircled: take.isCircled, focus: take.focus };
 }
 
-function conditionsOf({ search, isCircled, focus, hit }: TakeFilter): (SQL | undefined)[] {
-  const pattern = `%${search.replace(/[\\%_]/g, '\\$&')}%`;
+function conditionsOf(
+  { search, isCircled, focus, hit }: TakeFilter,
+  known: readonly { readonly id: string; readonly slate: string; readonly title: string }[],
+): (SQL | undefined)[] {
+  const words = search.toLowerCase();
+  const named = known.filter(({ slate, title }) => `${slate} ${title}`.toLowerCase().includes(words)).map(({ id }) => id);
+  const inNote = sql`strpos(lower(${takes.take}->>'note'), ${words}) > 0`;
   return [
-    search === ''
-      ? undefined
-      : or(ilike(shots.slate, pattern), ilike(shots.title, pattern), sql`${takes.take}->>'note' ilike ${pattern}`),
+    search === '' ? undefined : named.length === 0 ? inNote : or(inArray(takes.shotId, named), inNote),
     isCircled === null ? undefined : eq(takes.isCircled, isCircled),
     focus === null ? undefined : eq(takes.focus, focus),
     hit === null ? undefined : sql`${takes.take}->'hits' @> ${JSON.stringify([{ hit }])}::jsonb`,

@@ -29,8 +29,8 @@ export class TakesService {
 
   /** Gives it the next number of its shot. @throws {RequestProblem} 404 @throws {PlanError} for a take that breaks a rule */
   async create(shotId: string, { rolledAt, take }: CreateTake): Promise<TakeRowView> {
-    await this.shots.find(shotId);
-    return toRowView(await this.repository.insert(shotId, new Date(rolledAt), checked(take)));
+    const shot = await this.shots.find(shotId);
+    return toRowView(await this.repository.insert(shot, new Date(rolledAt), checked(take)));
   }
 
   /** @throws {RequestProblem} 404, 409 @throws {PlanError} as `create` */

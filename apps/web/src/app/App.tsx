@@ -26,6 +26,7 @@ const router = createBrowserRouter(
         { path: 'floor', lazy: async () => ({ Component: (await pages.floor()).FloorPage }) },
         { path: 'pull', lazy: async () => ({ Component: (await pages.pull()).PullPage }) },
         { path: 'stop', lazy: async () => ({ Component: (await pages.stop()).StopPage }) },
+        { path: 'takes', lazy: async () => ({ Component: (await pages.takes()).TakesPage }) },
       ],
     },
     { path: '/kit', element: <Navigate to="/kit/lenses" replace /> },

@@ -15,6 +15,7 @@ const IN_A_SHOT: readonly ScreenKey[] = [
   { keys: ['2'], does: 'go to Floor' },
   { keys: ['3'], does: 'go to Pull' },
   { keys: ['4'], does: 'go to Stop' },
+  { keys: ['7'], does: 'go to Takes' },
   { keys: ['0'], does: 'back to Shots' },
   { keys: ['V'], does: 'saved versions of the shot' },
 ];
@@ -92,6 +93,13 @@ export const KEYS = {
     { keys: ['Del'], does: 'remove what is selected' },
     { keys: ['Esc'], does: 'select nothing; give up a drag' },
     ...FIELD.slice(0, 2),
+    ...IN_A_SHOT,
+    ...EVERYWHERE,
+  ],
+  takes: [
+    { keys: ['T'], does: 'log the take as it is said' },
+    { keys: ['X'], does: 'take the first correction for the next take' },
+    ...FIELD.slice(1),
     ...IN_A_SHOT,
     ...EVERYWHERE,
   ],

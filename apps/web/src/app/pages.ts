@@ -8,6 +8,7 @@ export const pages = {
   kit: () => import('../features/kit/KitPage'),
   pull: () => import('../features/pull/PullPage'),
   stop: () => import('../features/stop/StopPage'),
+  takes: () => import('../features/takes/TakesPage'),
 };
 
 /** Starts loading what an address will need, all at once rather than one after the other has run. */
@@ -23,7 +24,7 @@ export function preload(path: string): void {
 }
 
 /** Steps of a shot, as the last part of its address. */
-const STEPS = ['setup', 'floor', 'pull', 'stop'] as const;
+const STEPS = ['setup', 'floor', 'pull', 'stop', 'takes'] as const;
 
 function stepOf(path: string): (typeof STEPS)[number] {
   return STEPS.find((step) => path.endsWith(`/${step}`)) ?? 'pull';

@@ -1,3 +1,4 @@
+export { adviseNext, isUsable, type NextAdvice } from './advice.js';
 export { judgeTake, type TakeVerdict, type UsableSpan } from './judgeTake.js';
 export { MARK_HITS, type MarkHit, type MoveScore, scoreMoves } from './scoreMoves.js';
 export { packTrack, type RingTrack, trackDegAt, unpackTrack } from './track.js';

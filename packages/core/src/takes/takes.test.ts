@@ -2,9 +2,22 @@ import fc from 'fast-check';
 import { twoPeople } from '../../test/plans';
 import { RANDOM_PLANS } from '../../test/randomPlans';
 import { ringOf } from '../kit/index';
-import { changeRack, checkPlan, focusLine, newPlan, type ShotPlan } from '../pull/index';
+import { changeRack, checkPlan, focusLine, newPlan, setWanted, type ShotPlan } from '../pull/index';
 import { evaluatePull } from '../verdict/index';
-import { corrections, judgeTake, type MarkHit, packTrack, type RingTrack, scoreMoves, trackDegAt, unpackTrack } from './index';
+import {
+  adviseNext,
+  checkTake,
+  corrections,
+  judgeTake,
+  type MarkHit,
+  newTake,
+  packTrack,
+  type RingTrack,
+  scoreMoves,
+  type Take,
+  trackDegAt,
+  unpackTrack,
+} from './index';
 
 const HZ = 120;
 const plan = changeRack(twoPeople(), 'rack-1', { startS: 4, durationS: 1 });
@@ -163,6 +176,28 @@ describe('a track as text', () => {
     const track = { hz: 10, ringDeg: Float64Array.of(1, 3, 3) };
     expect([-1, 0, 0.05, 0.1, 0.2, 9].map((timeS) => trackDegAt(track, timeS))).toEqual([1, 1, 2, 3, 3, 3]);
     expect(trackDegAt({ hz: 10, ringDeg: Float64Array.of(4) }, 0.3)).toBe(4);
+  });
+});
+
+describe('go again, or move on', () => {
+  const take = (changes: Partial<Take> = {}) => ({ ...newTake(plan, 1), ...changes });
+  const late = take({ focus: 'soft', hits: [{ moveId: 'rack-1', hit: 'late', lateS: 0.4 }] });
+
+  test('once there is one to use it is time to move on; a fault that came twice is mended first', () => {
+    expect(adviseNext(plan, [])).toEqual({ advice: 'first', kept: 0, corrections: [] });
+    expect(adviseNext(plan, [late])).toMatchObject({ advice: 'go-again', kept: 0, corrections: [{ hit: 'late', times: 1 }] });
+    expect(adviseNext(plan, [late, late])).toMatchObject({ advice: 'change-first', corrections: [{ times: 2 }] });
+    expect(adviseNext(plan, [late, take({ focus: 'sharp' })])).toMatchObject({ advice: 'move-on', kept: 1 });
+    expect(adviseNext(plan, [take({ focus: 'sharp', performance: 'poor' })]).advice).toBe('go-again');
+    expect(adviseNext(plan, [take({ focus: 'soft', isCircled: true })]).advice).toBe('move-on');
+    expect(adviseNext(setWanted(plan, { isOneChance: true }), [late]).advice).toBe('move-on');
+  });
+
+  test('a take of a plan passes the check, and knows what it was shot with', () => {
+    expect(checkTake(newTake(plan, 3))).toEqual([]);
+    expect(newTake(plan, 3).settings).toMatchObject({ lens: '65 mm T2.2', stop: 3.2, method: 'rack', rig: '', wheel: '' });
+    for (const nonsense of [null, 7, {}, { ...newTake(plan, 1), durationS: NaN }])
+      expect(checkTake(nonsense).length).toBeGreaterThan(0);
   });
 });
 

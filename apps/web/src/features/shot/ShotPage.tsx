@@ -26,12 +26,13 @@ export function ShotPage() {
   const isOpen = useAppSelector((state) => selectSaving(state).shotId === shotId && selectPlan(state) !== null);
   const productionId = useAppSelector((state) => selectSaving(state).productionId);
   const step = useMatch('/shots/:shotId/:step')?.params.step;
-  const screen: Screen = step === 'setup' || step === 'floor' || step === 'stop' ? step : 'pull';
+  const screen: Screen = step && isStep(step) ? step : 'pull';
   const navigate = useNavigate();
   useKeys('1', () => void navigate(`/shots/${shotId}/setup`));
   useKeys('2', () => void navigate(`/shots/${shotId}/floor`));
   useKeys('3', () => void navigate(`/shots/${shotId}/pull`));
   useKeys('4', () => void navigate(`/shots/${shotId}/stop`));
+  useKeys('7', () => void navigate(`/shots/${shotId}/takes`));
   useKeys('0', () => void navigate(productionId ? `/productions/${productionId}/shots` : '/'));
   const [showsHistory, setShowsHistory] = useState(false);
   useKeys('v', () => setShowsHistory((shown) => !shown));
@@ -58,6 +59,12 @@ export function ShotPage() {
       )}
     </Frame>
   );
+}
+
+const STEPS = ['setup', 'floor', 'pull', 'stop', 'takes'] as const;
+
+function isStep(step: string): step is (typeof STEPS)[number] {
+  return (STEPS as readonly string[]).includes(step);
 }
 
 /** Asks for a verdict whenever the plan changes. */

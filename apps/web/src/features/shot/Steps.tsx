@@ -17,27 +17,30 @@ export function Steps({ shotId }: { readonly shotId: string }) {
   const judged = useVerdict();
   const changes = useGearChanges(plan);
   const rate = useKeepRate()?.rate ?? null;
-  const steps = [
+  const steps: readonly { path: string; name: string; state: StepState | null; key?: number }[] = [
     { path: 'setup', name: 'Set-up', state: setupState(plan, changes?.length ?? 0) },
     { path: 'floor', name: 'Floor', state: floorState(plan) },
     { path: 'pull', name: 'Pull', state: pullState(plan, judged) },
     { path: 'stop', name: 'Stop', state: stopState(plan, rate) },
+    { path: 'takes', name: 'Takes', state: null, key: 7 },
   ];
   return (
     <nav className="steps" aria-label="Steps of the shot">
-      {steps.map(({ path, name, state }, index) => (
+      {steps.map(({ path, name, state, key }, index) => (
         <NavLink
           key={path}
           to={`/shots/${shotId}/${path}`}
-          className={({ isActive }) => `step step-${state.replaceAll(' ', '-')}${isActive ? ' is-here' : ''}`}
+          className={({ isActive }) => `step${state ? ` step-${state.replaceAll(' ', '-')}` : ''}${isActive ? ' is-here' : ''}`}
         >
-          <span className="step-sign" aria-hidden="true">
-            {SIGNS[state]}
-          </span>
+          {state && (
+            <span className="step-sign" aria-hidden="true">
+              {SIGNS[state]}
+            </span>
+          )}
           {name}
-          <span className="unseen">, {state}</span>
+          {state && <span className="unseen">, {state}</span>}
           <kbd className="step-key" aria-hidden="true">
-            {index + 1}
+            {key ?? index + 1}
           </kbd>
         </NavLink>
       ))}

@@ -1,0 +1,27 @@
+import type { TakeRowView } from '@still-heron/contract';
+import type { Take } from '@still-heron/core';
+import { api } from './api';
+
+/** Takes, as the server keeps them. Loaded with the first page that shows some. */
+const takesApi = api.enhanceEndpoints({ addTagTypes: ['Takes'] }).injectEndpoints({
+  endpoints: (build) => ({
+    takes: build.query<TakeRowView[], string>({
+      query: (shotId) => `shots/${shotId}/takes`,
+      providesTags: (_, __, shotId) => [{ type: 'Takes', id: shotId }],
+    }),
+    logTake: build.mutation<TakeRowView, { shotId: string; rolledAt: string; take: Take }>({
+      query: ({ shotId, ...body }) => ({ url: `shots/${shotId}/takes`, method: 'POST', body }),
+      invalidatesTags: (_, __, { shotId }) => [{ type: 'Takes', id: shotId }],
+    }),
+    saveTake: build.mutation<TakeRowView, { shotId: string; id: string; version: number; take: Take }>({
+      query: ({ id, version, take }) => ({ url: `takes/${id}`, method: 'PUT', body: { version, take } }),
+      invalidatesTags: (_, __, { shotId }) => [{ type: 'Takes', id: shotId }],
+    }),
+    removeTake: build.mutation<void, { shotId: string; id: string; version: number }>({
+      query: ({ id, version }) => ({ url: `takes/${id}?version=${version}`, method: 'DELETE' }),
+      invalidatesTags: (_, __, { shotId }) => [{ type: 'Takes', id: shotId }],
+    }),
+  }),
+});
+
+export const { useTakesQuery, useLogTakeMutation, useSaveTakeMutation, useRemoveTakeMutation } = takesApi;

@@ -1,0 +1,38 @@
+import type { Correction, ShotPlan, UnitSystem } from '@still-heron/core';
+import { useEdit } from '../setup/useEdit';
+import { useKeys } from '../../app/useKeys';
+import { correctionWords } from './takeWords';
+
+interface Props {
+  readonly corrections: readonly Correction[];
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+}
+
+/** What each fault asks to be done otherwise in the next take; the first by one key. */
+export function Corrections({ corrections, plan, units }: Props) {
+  const edit = useEdit();
+  const take = (correction: Correction) => edit(correctionWords(correction, plan, units), () => correction.plan!);
+  const first = corrections.find((correction) => correction.plan !== null);
+  useKeys('x', () => {
+    if (first) take(first);
+  });
+  return (
+    <section>
+      <h2>For the next take</h2>
+      {corrections.length === 0 && <p className="haze">Nothing to do otherwise.</p>}
+      <ul className="corrections">
+        {corrections.map((correction) => (
+          <li key={correction.moveId}>
+            <span>{correctionWords(correction, plan, units)}</span>
+            {correction.plan && (
+              <button type="button" className="quiet" onClick={() => take(correction)}>
+                Do it {correction === first && <kbd className="key">X</kbd>}
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

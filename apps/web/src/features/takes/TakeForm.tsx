@@ -1,0 +1,78 @@
+import { type MarkHit, type ShotPlan, TAKE_LIMITS, type UnitSystem } from '@still-heron/core';
+import { Checkbox } from 'antd';
+import { TextField } from '../../fields/TextField';
+import { WordChoice } from '../../fields/WordChoice';
+import { type Draft, withHit } from './draft';
+import { FOCUS_WORDS, HIT_WORDS, PERFORMANCE_WORDS, pullTo } from './takeWords';
+
+interface Props {
+  readonly draft: Draft;
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+  readonly number: number;
+  readonly isLogging: boolean;
+  readonly onChange: (draft: Draft) => void;
+  readonly onLog: () => void;
+}
+
+/** What happens most comes first. */
+const ORDER: readonly MarkHit[] = ['hit', 'late', 'early', 'in-front', 'behind', 'overshot', 'searched'];
+const HITS = ORDER.map((value) => ({ value, word: HIT_WORDS[value] }));
+
+/** The take that was just shot. A good one needs one press; of any other it is said where, and what. */
+export function TakeForm({ draft, plan, units, number, isLogging, onChange, onLog }: Props) {
+  return (
+    <section className="take-form" aria-label={`Take ${number}`}>
+      <h2 className="take-number">
+        Take <span className="figure">{number}</span>
+      </h2>
+      <div className="take-said">
+        {plan.line.moves.map(({ id }) => (
+          <div key={id} className="take-line">
+            <span>
+              at <strong>{pullTo(id, plan, units)}</strong>
+            </span>
+            <WordChoice
+              label={`How ${pullTo(id, plan, units)} was hit`}
+              chosen={draft.hits[id] ?? 'hit'}
+              choices={HITS}
+              onChoose={(hit) => onChange(withHit(draft, id, hit))}
+            />
+          </div>
+        ))}
+        <div className="take-line">
+          <span>focus</span>
+          <WordChoice
+            label="Focus"
+            chosen={draft.focus}
+            choices={FOCUS_WORDS}
+            onChoose={(focus) => onChange({ ...draft, focus })}
+          />
+        </div>
+        <div className="take-line">
+          <span>performance</span>
+          <WordChoice
+            label="Performance"
+            chosen={draft.performance}
+            choices={PERFORMANCE_WORDS}
+            onChoose={(performance) => onChange({ ...draft, performance })}
+          />
+        </div>
+        <div className="take-line">
+          <Checkbox checked={draft.isCircled} onChange={({ target }) => onChange({ ...draft, isCircled: target.checked })}>
+            circled
+          </Checkbox>
+          <TextField
+            label={draft.isCircled && draft.focus !== 'sharp' ? 'why it is kept although it is soft' : 'note'}
+            max={TAKE_LIMITS.note.max}
+            value={draft.note}
+            onChange={(note) => onChange({ ...draft, note })}
+          />
+        </div>
+      </div>
+      <button type="button" className="main-action take-log" disabled={isLogging} onClick={onLog}>
+        Log take {number} <kbd className="key key-on-lantern">T</kbd>
+      </button>
+    </section>
+  );
+}

@@ -1,0 +1,107 @@
+import type { TakeRowView } from '@still-heron/contract';
+import { adviseNext, newTake, type ShotPlan, shotTime } from '@still-heron/core';
+import { App } from 'antd';
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import { problemOf } from '../../api/api';
+import { useLogTakeMutation, useTakesQuery } from '../../api/takes';
+import { Unreachable } from '../../app/Unreachable';
+import { useAppSelector, useAppStore } from '../../app/store';
+import { useKeys } from '../../app/useKeys';
+import { selectSaving } from '../shot/savingSlice';
+import { selectPlan } from '../shot/shotSlice';
+import { useKeepRate } from '../shot/useKeepRate';
+import { useUnits } from '../shot/useUnits';
+import { Corrections } from './Corrections';
+import { type Draft, freshDraft, takeOfDraft } from './draft';
+import { TakeForm } from './TakeForm';
+import { TakeList } from './TakeList';
+import { adviceWords } from './takeWords';
+import './takes.css';
+
+/** What happened: each take logged in seconds, what to do otherwise, go again or move on. */
+export function TakesPage() {
+  const { shotId = '' } = useParams();
+  const plan = useAppSelector(selectPlan)!;
+  const { data: takes, error, refetch } = useTakesQuery(shotId);
+  if (error && !takes) return <Unreachable error={error} retry={() => void refetch()} />;
+  if (!takes) return null;
+  return <Log shotId={shotId} plan={plan} takes={takes} />;
+}
+
+interface Props {
+  readonly shotId: string;
+  readonly plan: ShotPlan;
+  readonly takes: readonly TakeRowView[];
+}
+
+function Log({ shotId, plan, takes }: Props) {
+  const units = useUnits();
+  const store = useAppStore();
+  const { message } = App.useApp();
+  const [logTake, { isLoading }] = useLogTakeMutation();
+  const [draft, setDraft] = useState<Draft>(freshDraft);
+  const rate = useKeepRate()?.rate ?? null;
+  const planned = rate ? shotTime(plan, rate).takes : plan.schedule.takes;
+  const next = adviseNext(
+    plan,
+    takes.map(({ take }) => take),
+  );
+  const { tone, text } = adviceWords(next, takes.length, planned);
+  const number = (takes.at(-1)?.number ?? 0) + 1;
+
+  async function log(): Promise<void> {
+    if (isLoading) return;
+    const take = takeOfDraft(
+      draft,
+      newTake(plan, selectSaving(store.getState()).baseVersion),
+      plan.line.moves.map(({ id }) => id),
+    );
+    const { error } = await logTake({ shotId, rolledAt: new Date().toISOString(), take });
+    if (error)
+      void message.error(`Take ${number} was not logged: ${problemOf(error).body.message}. What you said of it is still here.`);
+    else setDraft(freshDraft());
+  }
+  useKeys('t', () => void log());
+
+  return (
+    <div className="step-page">
+      <div className="surface takes-surface">
+        <p className="sentence" role="status" data-testid="go-again">
+          <span className={tone === 'plain' ? undefined : `tone-${tone}`}>{text}</span>
+        </p>
+        <TakeForm
+          draft={draft}
+          plan={plan}
+          units={units}
+          number={number}
+          isLogging={isLoading}
+          onChange={setDraft}
+          onLog={() => void log()}
+        />
+        <TakeList shotId={shotId} plan={plan} takes={takes} units={units} />
+      </div>
+      <aside className="side" aria-label="What to do otherwise">
+        <Corrections corrections={next.corrections} plan={plan} units={units} />
+        <Prediction takes={takes.length} kept={next.kept} rate={rate?.keepRate ?? null} />
+      </aside>
+    </div>
+  );
+}
+
+/** How what was predicted compares with what happened. */
+function Prediction({ takes, kept, rate }: { readonly takes: number; readonly kept: number; readonly rate: number | null }) {
+  if (takes === 0 || rate === null) return null;
+  return (
+    <section>
+      <h2>Predicted and happened</h2>
+      <p>
+        <strong>{kept}</strong> of {takes} can be used; {(rate * takes).toFixed(takes < 10 ? 1 : 0)} were to be expected.
+      </p>
+      {takes < FEW && <p className="haze">So few takes tell little yet.</p>}
+    </section>
+  );
+}
+
+/** Fewer takes than this say next to nothing about a rate. */
+const FEW = 6;

@@ -1,0 +1,91 @@
+import {
+  type Correction,
+  type FocusGrade,
+  type LoggedHit,
+  type MarkHit,
+  type NextAdvice,
+  type PerformanceGrade,
+  type ShotPlan,
+  type Take,
+  targetName,
+  type UnitSystem,
+} from '@still-heron/core';
+
+/** How a mark was hit, in a word or two. */
+export const HIT_WORDS: Readonly<Record<MarkHit, string>> = {
+  hit: 'hit',
+  late: 'late',
+  early: 'early',
+  overshot: 'overshot',
+  'in-front': 'in front',
+  behind: 'behind',
+  searched: 'searched',
+};
+
+export const FOCUS_WORDS: readonly { readonly value: FocusGrade; readonly word: string }[] = [
+  { value: 'sharp', word: 'sharp' },
+  { value: 'usable', word: 'usable' },
+  { value: 'soft', word: 'soft' },
+];
+
+export const PERFORMANCE_WORDS: readonly { readonly value: PerformanceGrade; readonly word: string }[] = [
+  { value: 'good', word: 'good' },
+  { value: 'fair', word: 'fair' },
+  { value: 'poor', word: 'poor' },
+];
+
+/** Where a pull goes, by its letter or its distance. */
+export function pullTo(moveId: string, plan: ShotPlan, units: UnitSystem): string {
+  const move = plan.line.moves.find(({ id }) => id === moveId);
+  return move ? targetName(move.target, plan, units) : 'a pull that is gone';
+}
+
+/** What went wrong in a take: "late at D by 0.4 s, overshot at C"; empty where every mark was hit. */
+export function faultWords(hits: readonly LoggedHit[], plan: ShotPlan, units: UnitSystem): string {
+  return hits
+    .filter(({ hit }) => hit !== 'hit')
+    .map(({ moveId, hit, lateS }) => {
+      const by = lateS === null ? '' : ` by ${Math.abs(lateS).toFixed(1)} s`;
+      return `${HIT_WORDS[hit]} at ${pullTo(moveId, plan, units)}${by}`;
+    })
+    .join(', ');
+}
+
+/** Go again or move on, in a sentence. */
+export function adviceWords({ advice, kept }: NextAdvice, takes: number, planned: number | null): { tone: string; text: string } {
+  const of = planned === null ? '' : ` of ${planned} planned`;
+  switch (advice) {
+    case 'first':
+      return { tone: 'plain', text: planned === null ? 'No take yet.' : `No take yet; ${planned} planned.` };
+    case 'move-on':
+      return {
+        tone: 'sharp',
+        text: kept > 0 ? `Move on: ${kept} of ${takes} ${takes === 1 ? 'take' : 'takes'} can be used.` : 'It happened. Move on.',
+      };
+    case 'change-first':
+      return { tone: 'edge', text: `Change something first: take ${takes}${of}, and the same fault again.` };
+    case 'go-again':
+      return { tone: 'soft', text: `Go again: take ${takes}${of}, none to use yet.` };
+  }
+}
+
+/** What to do otherwise, as a line. */
+export function correctionWords({ moveId, hit, times, byS }: Correction, plan: ShotPlan, units: UnitSystem): string {
+  const at = pullTo(moveId, plan, units);
+  const often = times > 1 ? `${times} times ` : '';
+  const by = byS === null ? '' : ` by ${Math.abs(byS).toFixed(1)} s`;
+  const done: Readonly<Record<Correction['hit'], string>> = {
+    late: 'begin sooner',
+    early: 'begin later',
+    overshot: 'give it more time',
+    'in-front': 'measure the mark again: focus lay in front',
+    behind: 'measure the mark again: focus lay behind',
+    searched: 'set a hard stop, or practise it: go gently from the soft side',
+  };
+  return `${often}${HIT_WORDS[hit]} at ${at}${by}: ${done[hit]}`;
+}
+
+/** A take as it is logged again: what is kept of a row without its track. */
+export function withoutTrack(take: Omit<Take, 'track'>): Take {
+  return { ...take, track: null };
+}

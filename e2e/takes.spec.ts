@@ -1,0 +1,62 @@
+import { expect, test } from './heron';
+
+test('takes are logged in seconds, a fault that comes twice is mended by one key, and a good one ends it', async ({
+  heron,
+  page,
+}) => {
+  const { shotId } = await heron.openCopy('4B');
+  await page.keyboard.press('7');
+  const advice = page.getByTestId('go-again');
+  await expect(advice).toContainText('No take yet');
+  await expect(page.getByText('Roll, look, and log it: a good take is one press.')).toBeVisible();
+  const late = page.getByRole('radiogroup', { name: 'How D was hit' }).getByRole('radio', { name: 'late' });
+  const takes = page.getByRole('list', { name: 'Takes, the latest first' }).getByRole('listitem');
+  for (const number of [1, 2]) {
+    await late.click();
+    // a fault leaves it usable at best; worse is said
+    await expect(page.getByRole('radiogroup', { name: 'Focus' }).getByRole('radio', { name: 'usable' })).toBeChecked();
+    await page.getByRole('radiogroup', { name: 'Focus' }).getByRole('radio', { name: 'soft' }).click();
+    await page.keyboard.press('t');
+    await expect(takes).toHaveCount(number);
+  }
+  await expect(takes.first()).toContainText(/2.*soft, good.*late at D.*T2\.2 · rack/s);
+  await expect(advice).toContainText('Change something first');
+  const before = await heron.api<{ plan: { line: { moves: { startS: number }[] } } }>('get', `shots/${shotId}`);
+  await expect(page.getByRole('complementary', { name: 'What to do otherwise' })).toContainText(
+    '2 times late at D: begin sooner',
+  );
+  await page.keyboard.press('x');
+  await expect(page.getByRole('button', { name: 'Undo: 2 times late at D: begin sooner' })).toBeEnabled();
+  await heron.expectSaved();
+  await expect
+    .poll(async () => (await heron.api<typeof before>('get', `shots/${shotId}`)).plan.line.moves[0]!.startS)
+    .toBeCloseTo(before.plan.line.moves[0]!.startS - 0.2, 6);
+
+  // a good one is one press
+  await page.getByRole('button', { name: 'Log take 3 T' }).click();
+  await expect(advice).toContainText('Move on: 1 of 3 takes can be used.');
+  await expect(takes.first()).toContainText('every mark hit');
+
+  // a soft one is kept for what happens in it
+  await page.getByRole('button', { name: 'Circle take 1' }).click();
+  await expect(page.getByRole('button', { name: 'Circle take 1' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(advice).toContainText('Move on: 2 of 3');
+  await page.getByRole('button', { name: 'Delete take 2' }).click();
+  await expect(takes).toHaveCount(2);
+  await page.reload();
+  await expect(takes).toHaveCount(2);
+  await expect(page.getByRole('heading', { name: 'Take 4' })).toBeVisible();
+});
+
+test('a take that the server does not take is said, and what was said of it stays', async ({ heron, page }) => {
+  await heron.openCopy('9C');
+  await page.keyboard.press('7');
+  await page.getByRole('radiogroup', { name: 'Focus' }).getByRole('radio', { name: 'soft' }).click();
+  await page.route('**/api/shots/*/takes', (route) => (route.request().method() === 'POST' ? route.abort() : route.continue()));
+  await page.keyboard.press('t');
+  await expect(page.getByText(/Take 1 was not logged: The server does not answer/)).toBeVisible();
+  await expect(page.getByRole('radiogroup', { name: 'Focus' }).getByRole('radio', { name: 'soft' })).toBeChecked();
+  await page.unroute('**/api/shots/*/takes');
+  await page.keyboard.press('t');
+  await expect(page.getByRole('list', { name: 'Takes, the latest first' })).toContainText('soft, good');
+});
