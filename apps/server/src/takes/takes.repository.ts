@@ -100,13 +100,20 @@ export class TakesRepository {
       gone.length === 0 ? undefined : notInArray(takes.shotId, gone),
       ...conditionsOf(filter, known),
     );
+    // which ones, first: what is sorted then is ids, not documents
+    const order = [desc(takes.rolledAt), desc(takes.number)] as const;
+    const page = this.db
+      .select({ id: takes.id })
+      .from(takes)
+      .where(where)
+      .orderBy(...order)
+      .limit(limit)
+      .offset(offset);
     const rows = await this.db
       .select(ROW)
       .from(takes)
-      .where(where)
-      .orderBy(desc(takes.rolledAt), desc(takes.number))
-      .limit(limit)
-      .offset(offset);
+      .where(inArray(takes.id, page))
+      .orderBy(...order);
     const [all] = await this.db.select({ total: count() }).from(takes).where(where);
     const shotOf = new Map(known.map((shot) => [shot.id, shot]));
     return { rows: rows.map((row) => ({ ...row, ...shotOf.get(row.shotId)!, id: row.id })), total: all!.total };
