@@ -14,7 +14,8 @@ export default defineConfig({
   expect: { timeout: 8_000 },
   use: {
     viewport: { width: 1280, height: 800 },
-    trace: 'retain-on-failure',
+    // recording every test would take a quarter of the time of all of them
+    trace: 'on-first-retry',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: ['--no-sandbox', '--disable-background-networking', '--disable-component-update', '--no-first-run'],

@@ -52,7 +52,7 @@ test('the same to the last take with one worker, with two, and on the server', a
   const onServer = stops.map(({ keepRate, takes }) => Math.round(keepRate * takes)).join();
   expect(stops.length).toBeGreaterThan(15);
   expect(stops.map(({ keepRate }) => keepRate)).toContain(now.keepRate);
-  for (const cores of [2, 3, 5]) expect([cores, await keptWith(browser, heron, shotId, cores)]).toEqual([cores, onServer]);
+  for (const cores of [2, 3]) expect([cores, await keptWith(browser, heron, shotId, cores)]).toEqual([cores, onServer]);
 });
 
 /** What a page of its own draws on a machine of so many cores: one worker less than that. */
@@ -202,6 +202,7 @@ test('on Pull the keep rate follows the line, and leads to Stop; a shot with nob
   await heron.openCopy('4B');
   const kept = page.getByTestId('kept-takes');
   await expect(kept).toContainText('0 of 10 takes kept');
+  await expect(page.getByRole('list', { name: 'What would mend it' }).getByRole('button').first()).toBeEnabled();
   await page.keyboard.press('x');
   await expect(kept).toContainText(/\d\d of 100 takes kept/);
   await kept.click();

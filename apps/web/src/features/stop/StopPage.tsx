@@ -7,6 +7,7 @@ import { selectSession } from '../shot/sessionSlice';
 import { editPlan, abandonGesture, selectPlan } from '../shot/shotSlice';
 import { usePlaying, usePlayKeys } from '../shot/usePlaying';
 import { TimeBar } from '../shot/TimeBar';
+import { useVerdict } from '../shot/useVerdict';
 import { FrameShares } from './FrameShares';
 import { StopSentence } from './StopSentence';
 import { StopSide } from './StopSide';
@@ -19,8 +20,10 @@ import './stop.css';
 /** How wide the shot can be taken: what every stop keeps, costs in light and gives in separation. */
 export function StopPage() {
   const plan = useAppSelector(selectPlan)!;
-  if (plan.line.start === null || plan.beats.length === 0) return <NothingToKeep plan={plan} />;
-  return <Stops plan={plan} />;
+  const judged = useVerdict();
+  // of the plan as it stands: while something is dragged the last verdict still tells
+  const isMissing = judged?.plan === plan && judged.verdict.status === 'incomplete';
+  return plan.line.start === null || isMissing ? <NothingToKeep plan={plan} /> : <Stops plan={plan} />;
 }
 
 function Stops({ plan }: { readonly plan: ShotPlan }) {
