@@ -66,6 +66,20 @@ try {
   await picture('stop-noon');
   await light('Dusk');
 
+  await page.goto(`${server.address}/shots/${shot('4B')}/takes`);
+  for (const said of [
+    ['overshot', 'usable'],
+    ['late', 'soft'],
+    ['late', 'soft'],
+  ]) {
+    await page.getByRole('radiogroup', { name: 'How D was hit' }).getByRole('radio', { name: said[0] }).click();
+    await page.getByRole('radiogroup', { name: 'Focus' }).getByRole('radio', { name: said[1] }).click();
+    await page.keyboard.press('t');
+    await page.waitForTimeout(500);
+  }
+  await page.evaluate(() => document.activeElement.blur());
+  await picture('takes-dusk');
+
   await page.goto(`${server.address}/shots/${shot('12A')}/floor`);
   await page.getByRole('slider', { name: 'Playhead' }).focus();
   for (let step = 0; step < 110; step++) await page.keyboard.press('ArrowRight');
@@ -103,9 +117,6 @@ try {
   await page.goto(`${server.address}/kit/cameras`);
   await page.locator('.aid-matrix table').waitFor();
   await picture('kit-camera-dusk');
-  await page.goto(`${server.address}/kit/wheels`);
-  await page.getByRole('link', { name: /gear 1.6/ }).click();
-  await picture('kit-wheel-dusk');
   await page.goto(`${server.address}/kit/bench`);
   await page.locator('section.compare-row').first().waitFor();
   await page.getByRole('button', { name: 'Add another' }).click();
