@@ -1,5 +1,6 @@
 import type { ShotDocument } from '@still-heron/contract';
 import { everyoneHearsIt } from './everyone-hears-it.js';
+import { planned } from './planned.js';
 import {
   startFloor,
   setSubjectHeight,
@@ -26,8 +27,6 @@ import {
   takeCamera,
   takeLens,
   takeRig,
-  setSchedule,
-  setWanted,
   takeWheel,
   type Wheel,
 } from '@still-heron/core';
@@ -161,22 +160,6 @@ function theFerryTakesTheBell(kit: DemoKit): ShotPlan {
 /** Eight pulls through five people. */
 function everyone(kit: DemoKit): ShotPlan {
   return everyoneHearsIt(shot(kit, { lens: '65 mm T2.2', rig: 'On legs', wheel: 'Hand wheel, gear 1.6' }, 4.5, 30, 'rack'));
-}
-
-/** What the light says, what lies behind, how often it can be tried, and what it takes of the day. */
-function planned(plan: ShotPlan, { meteredStop, ndStops = 0, behind, softPercent = null, ...when }: Planned): ShotPlan {
-  const { isOneChance = false, ...schedule } = when;
-  const [name, distanceMm] = behind;
-  const lit = { ...plan, exposure: { ...plan.exposure, meteredStop, ndStops } };
-  return setSchedule(setWanted(lit, { isOneChance, background: { name, distanceMm }, blurPercent: softPercent }), schedule);
-}
-
-interface Planned extends Partial<ShotPlan['schedule']> {
-  readonly meteredStop: number;
-  readonly ndStops?: number;
-  readonly behind: readonly [name: string, distanceMm: number | null];
-  readonly softPercent?: number | null;
-  readonly isOneChance?: boolean;
 }
 
 /** In shooting order, which is not the order of the story. */

@@ -59,8 +59,6 @@ export {
   type Method,
   METHODS,
   type OpticsMove,
-  PLAIN_SCHEDULE,
-  PLAIN_WANTED,
   PLAN_SCHEMA,
   pictureWidthMm,
   PLAIN_BEAT,
@@ -68,14 +66,12 @@ export {
   planCircleMm,
   type Rack,
   rackEndS,
-  type Schedule,
   sharpBeatsAt,
   type ShotExposure,
   type ShotOptics,
   type ShotPlan,
-  type Wanted,
-  WANTED_SHARE,
 } from './shotPlan.js';
 export { spansWhere, type TimeSpan } from './timeSpans.js';
 export { sharpWindow, type SharpWindow, type Tube, tubeOf } from './tube.js';
 export { upgradePlan } from './upgradePlan.js';
+export { PLAIN_SCHEDULE, PLAIN_WANTED, type Schedule, type Wanted, WANTED_SHARE } from './wanted.js';

@@ -36,12 +36,11 @@ import {
   type OpticsMove,
   PLAN_SCHEMA,
   type Rack,
-  type Schedule,
   type ShotExposure,
   type ShotOptics,
   type ShotPlan,
-  type Wanted,
 } from './shotPlan.js';
+import type { Schedule, Wanted } from './wanted.js';
 
 const id = text(LIMITS.id);
 const distance = nullable(quantity(LIMITS.distanceMm));

@@ -1,7 +1,8 @@
 import { ASSUMED_MARK_SIGMA_MM, ASSUMED_TIMING_SIGMA_S, PLAIN_MARK, STANDING_EYES_MM } from '../floor/index.js';
 import { ASSUMED_PEAK_DEG_PER_S } from '../kit/index.js';
 import { ASSUMED_HAND } from './difficulty.js';
-import { ASSUMED_CUE_SIGMA_S, PLAIN_BEAT, PLAIN_MOVE, PLAIN_SCHEDULE, PLAIN_WANTED, PLAN_SCHEMA } from './shotPlan.js';
+import { ASSUMED_CUE_SIGMA_S, PLAIN_BEAT, PLAIN_MOVE, PLAN_SCHEMA } from './shotPlan.js';
+import { PLAIN_SCHEDULE, PLAIN_WANTED } from './wanted.js';
 
 type Json = Readonly<Record<string, unknown>>;
 

@@ -1,6 +1,7 @@
 import { ASSUMED_PEAK_DEG_PER_S, cameraOf, FORMATS, plainLens } from '../../kit/index.js';
 import { ASSUMED_HAND } from '../difficulty.js';
-import { PLAIN_SCHEDULE, PLAIN_WANTED, PLAN_SCHEMA, type ShotPlan } from '../shotPlan.js';
+import { PLAN_SCHEMA, type ShotPlan } from '../shotPlan.js';
+import { PLAIN_SCHEDULE, PLAIN_WANTED } from '../wanted.js';
 
 /**
  * The plan a new shot starts with: ten seconds, nobody in it.

@@ -1,6 +1,7 @@
 import { PLAN_LIMITS } from '../planLimits.js';
 import type { Hand } from '../difficulty.js';
-import { type OpticsMove, rackEndS, type Schedule, type ShotPlan, type Wanted, WANTED_SHARE } from '../shotPlan.js';
+import { type OpticsMove, rackEndS, type ShotPlan } from '../shotPlan.js';
+import { type Schedule, type Wanted, WANTED_SHARE } from '../wanted.js';
 import { SHORTEST_BEAT_S } from './beats.js';
 import { clamp } from './ids.js';
 import { floorEndS } from './redrawn.js';
