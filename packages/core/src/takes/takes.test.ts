@@ -165,7 +165,7 @@ describe('a track as text', () => {
     expect(packed).toMatch(/^ring1 120 [\w-]+$/);
   });
 
-  test.each(['', 'ring1', 'ring1 0 AA', 'ring2 120 AA', 'ring1 120 A?', 'ring1 120 Ag'])(
+  test.each(['', 'ring1', 'ring1 120 ', 'ring1 Infinity AA', 'ring1 0 AA', 'ring2 120 AA', 'ring1 120 A?', 'ring1 120 Ag'])(
     '%j is no track, and says so',
     (text) => {
       expect(() => unpackTrack(text)).toThrow(expect.objectContaining({ code: 'broken-track', path: 'track' }));

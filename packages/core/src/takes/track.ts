@@ -11,7 +11,9 @@ export interface RingTrack {
 const STEP_DEG = 0.01;
 /** What a saved track begins with: its form, and then its rate. */
 const FORM = 'ring1';
-/** A track has no more samples: two hours at 120 a second. */
+/** No ring is read more often. */
+const FASTEST_HZ = 10_000;
+/** A track has no more samples: more than two hours at 120 a second. */
 const MOST_SAMPLES = 1_000_000;
 
 /** Where the ring was at a time: straight between two samples; before the first, and after the last, where those are. */
@@ -44,7 +46,7 @@ export function packTrack({ hz, ringDeg }: RingTrack): string {
 export function unpackTrack(text: string): RingTrack {
   const [form, rate, packed] = text.split(' ');
   const hz = Number(rate);
-  if (form !== FORM || !(hz > 0) || packed === undefined) throw brokenTrack('it does not begin as a track does');
+  if (form !== FORM || !(hz > 0 && hz <= FASTEST_HZ) || !packed) throw brokenTrack('it does not begin as a track does');
   const steps: number[] = [];
   let [value, times, now] = [0, 1, 0];
   for (const character of packed) {
