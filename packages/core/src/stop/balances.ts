@@ -25,6 +25,7 @@ export interface LightLimits {
  * @throws {CoreError} as `waysToBrighten`
  */
 export function lightBalances(at: Exposure, stops: number, limits: LightLimits): LightBalance[] {
+  // asked for what it refuses
   waysToBrighten(at, stops);
   if (Math.abs(stops) < EVEN_STOPS) return [];
   const angle = towards(limits.angleDeg, at, stops);

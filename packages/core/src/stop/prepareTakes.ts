@@ -113,6 +113,7 @@ export function prepareTakes(
     ringSigmaDeg: isLeftOut('landing', moveId) ? 0 : ringSigmaDeg,
   }));
   const following = followErrors(plan);
+  const line = focusLine(plan, ring)!;
   const targets = [plan.line.start!, ...plan.line.moves.map(({ target }) => target)];
   const subjects = verdict.subjects.map(({ subjectId, distanceMm }): PreparedSubject => {
     const { markSigmaMm, timingSigmaS } = plan.subjects.find(({ id }) => id === subjectId)!;
@@ -153,12 +154,15 @@ export function prepareTakes(
     highDeg: reach.highDeg,
     stepDeg: reach.stepDeg,
     settings: targets.map((target, index) => {
-      const setting = settingOf(plan, target, index, frameCount);
+      // a blur is set for the lens as it is when the ring comes there
+      const stillDeg = index === 0 ? line.start.ringDeg : line.moves[index - 1]!.to.ringDeg;
+      const setting = settingOf(plan, ring, target, frameCount);
       const isMeasured = target.kind === 'mark' && isLeftOut('measuring', target.markId);
       const moveId = index === 0 ? null : plan.line.moves[index - 1]!.id;
       const follows = setting.degs !== null && !isLeftOut('following', moveId);
       return {
         ...setting,
+        stillDeg,
         measureSigmaMm: isMeasured ? 0 : setting.measureSigmaMm,
         followSigmaDeg: follows ? following.ringSigmaDeg : 0,
         lagSigmaFrames: follows ? following.lagSigmaS * captureFps : 0,
@@ -182,21 +186,16 @@ function isLevel(values: Float64Array, from: number, to: number): boolean {
 
 function settingOf(
   plan: ShotPlan,
+  ring: LensRing,
   target: LineTarget,
-  index: number,
   frameCount: number,
-): Omit<PreparedSetting, 'drawsAt' | 'followSigmaDeg' | 'lagSigmaFrames'> {
-  const ring = ringOf(plan.optics.lens);
+): Pick<PreparedSetting, 'degs' | 'mm' | 'measureSigmaMm'> {
   const alone = focusLine({ ...plan, line: { start: target, moves: [] } }, ring)!;
   const isMoving = target.kind === 'subject' || target.kind === 'course';
-  const whole = focusLine(plan, ring)!;
-  // a blur is set for the lens as it is when the ring comes there
-  const stillDeg = index === 0 ? whole.start.ringDeg : whole.moves[index - 1]!.to.ringDeg;
   const mark = target.kind === 'mark' ? plan.marks.find(({ id }) => id === target.markId)! : null;
   const mm = mark ? planDistances(plan).markFocusMm.get(mark.id)! : Infinity;
   return {
     degs: isMoving ? Float64Array.from({ length: frameCount }, (_, frame) => alone.ringDegAt(frame / plan.captureFps)) : null,
-    stillDeg,
     mm,
     measureSigmaMm: mark && mm !== Infinity ? mark.uncertaintyMm : 0,
   };
