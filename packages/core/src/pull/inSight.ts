@@ -1,4 +1,4 @@
-import { cameraPlaceAt, shortestTurnDeg, type SightOf, type Subject } from '../floor/index.js';
+import { cameraPlaceAt, type FloorPlan, type Place, shortestTurnDeg, type SightOf, type Subject } from '../floor/index.js';
 import { ringOf } from '../kit/index.js';
 import { frameCount as countFrames } from '../units/index.js';
 import { halfViewDeg } from './opticsTrack.js';
@@ -55,6 +55,20 @@ export function floorTimes({ floor, subjects }: ShotPlan): number[] {
       ...subjects.flatMap(({ stays }) => stays.flatMap(({ fromS, untilS }) => [fromS, untilS])),
     ]),
   ].sort((a, b) => a - b);
+}
+
+/** Where places lie for the lens at a time: how deep along its axis, below 0 behind it, and how far beside it, to the left positive. For a plan with a drawing. */
+export function lensView(
+  plan: ShotPlan & { readonly floor: FloorPlan },
+  timeS: number,
+): (place: Place) => { depthMm: number; sideMm: number } {
+  const camera = cameraPlaceAt(plan.floor, timeS);
+  const rad = (planDistances(plan).headingAt(timeS) * Math.PI) / 180;
+  const [cos, sin] = [Math.cos(rad), Math.sin(rad)];
+  return ({ xMm, yMm }) => {
+    const [dx, dy] = [xMm - camera.xMm, yMm - camera.yMm];
+    return { depthMm: dx * cos + dy * sin, sideMm: dy * cos - dx * sin };
+  };
 }
 
 /** How far the camera turns in a shot: what whoever turns it must be able to cover without moving their feet. */

@@ -19,6 +19,7 @@ export {
   framedSpans,
   isBetweenSides,
   isInFrame,
+  lensView,
   type Motion,
   motionOf,
   type Standing,

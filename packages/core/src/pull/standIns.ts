@@ -1,6 +1,7 @@
-import { between, cameraPlaceAt, type Landmark, type Mark, type Place } from '../floor/index.js';
+import { between, type Landmark, type Mark, type Place } from '../floor/index.js';
 import { ringOf } from '../kit/index.js';
 import { depthOfField } from '../optics/index.js';
+import { lensView } from './inSight.js';
 import { firstComesS } from './markReading.js';
 import { planDistances } from './planDistances.js';
 import { halfViewDeg, zoneLensAt } from './opticsTrack.js';
@@ -35,17 +36,15 @@ export function standIns(plan: ShotPlan, mark: Mark): StandIn[] {
   const markMm = planDistances(plan).markFocusMm.get(mark.id) ?? Infinity;
   if (floor === null || markMm === Infinity) return [];
   const timeS = firstComesS(plan, mark.id);
-  const camera = cameraPlaceAt(floor, timeS);
-  const rad = (planDistances(plan).headingAt(timeS) * Math.PI) / 180;
+  const viewOf = lensView({ ...plan, floor }, timeS);
   const halfTan = Math.tan((halfViewDeg(optics, timeS) * Math.PI) / 180);
   const lens = zoneLensAt(optics, timeS);
   const { closeFocusMm, farthestMm } = ringOf(optics.lens);
-  const depthOf = ({ xMm, yMm }: Place) => (xMm - camera.xMm) * Math.cos(rad) + (yMm - camera.yMm) * Math.sin(rad);
-  const sideOf = ({ xMm, yMm }: Place) => -(xMm - camera.xMm) * Math.sin(rad) + (yMm - camera.yMm) * Math.cos(rad);
+  const depthOf = (place: Place) => viewOf(place).depthMm;
   const found = floor.landmarks.flatMap((landmark): StandIn[] => {
     const seen = partsOf(landmark, (place) => depthOf(place) - markMm).filter((place) => {
-      const depthMm = depthOf(place);
-      return depthMm >= closeFocusMm && depthMm <= farthestMm && Math.abs(sideOf(place)) <= depthMm * halfTan;
+      const { depthMm, sideMm } = viewOf(place);
+      return depthMm >= closeFocusMm && depthMm <= farthestMm && Math.abs(sideMm) <= depthMm * halfTan;
     });
     const offMm = (place: Place) => Math.abs(depthOf(place) - markMm);
     const [first, ...others] = seen;

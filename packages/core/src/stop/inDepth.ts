@@ -1,5 +1,4 @@
-import { cameraPlaceAt } from '../floor/index.js';
-import { halfViewDeg, planDistances, type ShotPlan } from '../pull/index.js';
+import { halfViewDeg, lensView, planDistances, type ShotPlan } from '../pull/index.js';
 
 /** Something in the picture at a distance along the lens axis: a person, a thing on the floor, or a mark that is only taped. */
 export interface InDepth {
@@ -14,7 +13,7 @@ const AT_THE_LENS_MM = 100;
 /** People and things in the picture at a time, nearest first. Without a drawing, people alone: where things are nobody knows. */
 export function inDepth(plan: ShotPlan, timeS: number): InDepth[] {
   const { subjects, floor, optics } = plan;
-  const { sightAt, headingAt, focusMmAt } = planDistances(plan);
+  const { sightAt, focusMmAt } = planDistances(plan);
   const half = halfViewDeg(optics, timeS);
   const people = subjects.flatMap((subject): InDepth[] => {
     const sight = sightAt(subject, timeS);
@@ -22,13 +21,11 @@ export function inDepth(plan: ShotPlan, timeS: number): InDepth[] {
     const mm = focusMmAt(subject, timeS);
     return Number.isNaN(mm) ? [] : [{ name: subject.name, distanceMm: finite(mm) }];
   });
+  const viewOf = floor && lensView({ ...plan, floor }, timeS);
   const things = (floor?.landmarks ?? []).flatMap((thing): InDepth[] => {
-    const camera = cameraPlaceAt(floor!, timeS);
-    const rad = (headingAt(timeS) * Math.PI) / 180;
-    const [dx, dy] = [thing.xMm - camera.xMm, thing.yMm - camera.yMm];
-    const depthMm = dx * Math.cos(rad) + dy * Math.sin(rad);
-    const sideMm = Math.max(Math.abs(dy * Math.cos(rad) - dx * Math.sin(rad)) - thing.widthMm / 2, 0);
-    const isSeen = depthMm > AT_THE_LENS_MM && sideMm <= depthMm * Math.tan((half * Math.PI) / 180);
+    const { depthMm, sideMm } = viewOf!(thing);
+    const besideMm = Math.max(Math.abs(sideMm) - thing.widthMm / 2, 0);
+    const isSeen = depthMm > AT_THE_LENS_MM && besideMm <= depthMm * Math.tan((half * Math.PI) / 180);
     return isSeen && thing.shape !== 'track' ? [{ name: thing.name, distanceMm: depthMm }] : [];
   });
   return [...people, ...things].sort((a, b) => (a.distanceMm ?? Infinity) - (b.distanceMm ?? Infinity));

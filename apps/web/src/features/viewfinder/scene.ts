@@ -1,9 +1,9 @@
 import {
   blurDiameterMm,
-  cameraPlaceAt,
   focalLengthAt,
   imageScale,
   type JudgedPull,
+  lensView,
   pictureSize,
   planDistances,
   type ShotPlan,
@@ -83,7 +83,7 @@ function wholeScene(plan: ShotPlan, verdict: JudgedPull, frame: number, width: n
   const lens = { focalLengthMm: focalLengthAt(optics, timeS), focusDistanceMm, principalSeparationMm };
   const scaleAt = (subjectDistanceMm: number) => imageScale({ ...lens, subjectDistanceMm });
   const across = (offAxisDeg: number) => width / 2 - Math.tan((offAxisDeg * Math.PI) / 180) * lens.focalLengthMm * pxPerMm;
-  const { sightAt, headingAt } = planDistances(plan);
+  const { sightAt } = planDistances(plan);
   const people = verdict.subjects.map(({ subjectId, distanceMm, blurCircles }, index): SceneFigure => {
     const subject = plan.subjects.find(({ id }) => id === subjectId)!;
     const mm = distanceMm[frame]!;
@@ -103,12 +103,9 @@ function wholeScene(plan: ShotPlan, verdict: JudgedPull, frame: number, width: n
       heightMm: 0,
     };
   });
+  const viewOf = floor && lensView({ ...plan, floor }, timeS);
   const things = (floor?.landmarks ?? []).flatMap((landmark): SceneFigure[] => {
-    const camera = cameraPlaceAt(floor!, timeS);
-    const rad = (headingAt(timeS) * Math.PI) / 180;
-    const [dx, dy] = [landmark.xMm - camera.xMm, landmark.yMm - camera.yMm];
-    const depthMm = dx * Math.cos(rad) + dy * Math.sin(rad);
-    const sideMm = dy * Math.cos(rad) - dx * Math.sin(rad);
+    const { depthMm, sideMm } = viewOf!(landmark);
     if (depthMm < 300 || landmark.shape === 'track') return [];
     const scale = scaleAt(depthMm) * pxPerMm;
     const x = width / 2 - sideMm * scale;
