@@ -36,15 +36,15 @@ export function LightPanel({ plan }: { readonly plan: ShotPlan }) {
           ndStops: PLAN_LIMITS.ndStops,
           angleDeg,
         });
-  // what is set makes the meter right for this stop, but for what the lamps still have to do
-  const take = ({ iso, ndStops, shutterAngleDeg, lampFactor }: LightBalance) =>
+  // what is set makes this stop the right one
+  const take = ({ iso, ndStops, shutterAngleDeg }: LightBalance) =>
     edit('make up the light', (now) => ({
       ...now,
       exposure: {
         iso: Math.round(iso),
         ndStops: Number(ndStops.toFixed(2)),
         shutterAngleDeg: Number(shutterAngleDeg.toFixed(1)),
-        meteredStop: Number((tStop / Math.sqrt(lampFactor)).toFixed(2)),
+        meteredStop: tStop,
       },
     }));
   return (
@@ -82,14 +82,18 @@ export function LightPanel({ plan }: { readonly plan: ShotPlan }) {
               {balanceWords(balance, plan)}
               {balance.leavesAngle && <span className="tone-edge"> · leaves the production’s {angleDeg}°</span>}
             </span>
-            <button
-              type="button"
-              className="quiet"
-              aria-label={`Set it: ${balanceWords(balance, plan)}`}
-              onClick={() => take(balance)}
-            >
-              Set it
-            </button>
+            {balance.lampFactor === 1 ? (
+              <button
+                type="button"
+                className="quiet"
+                aria-label={`Set it: ${balanceWords(balance, plan)}`}
+                onClick={() => take(balance)}
+              >
+                Set it
+              </button>
+            ) : (
+              <span className="haze">then meter again</span>
+            )}
           </li>
         ))}
       </ul>
