@@ -97,7 +97,7 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
   }
   const shown = sorting === 'shooting' ? shots : byAttention(shots, forecasts);
   return (
-    <section className="shots" aria-label="Shots in shooting order">
+    <section className="shots" aria-label={sorting === 'shooting' ? 'Shots in shooting order' : 'Shots by what needs attention'}>
       <header className="shots-head">
         <h2>
           {shots.length} {shots.length === 1 ? 'shot' : 'shots'}

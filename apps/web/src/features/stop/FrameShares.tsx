@@ -1,17 +1,12 @@
 import type { KeepRate } from '@still-heron/core';
 import { useSize } from '../../charts/useSize';
 
-interface Props {
-  readonly rate: KeepRate;
-  readonly durationS: number;
-}
-
 const HEIGHT = 22;
 /** As the time bar under it has them. */
 const INSET = { left: 114, right: 122 };
 
 /** Frame by frame over the shot, in how many takes what must be sharp is: where takes are lost is where it dips. */
-export function FrameShares({ rate: { frames }, durationS }: Props) {
+export function FrameShares({ rate: { frames } }: { readonly rate: KeepRate }) {
   const { ref, size } = useSize();
   return (
     <div className="frame-shares" ref={ref}>
@@ -22,7 +17,6 @@ export function FrameShares({ rate: { frames }, durationS }: Props) {
           <path d={spans(frames, size.width)} className="shares-asked" />
         </svg>
       )}
-      <span className="unseen">over {durationS.toFixed(1)} s</span>
     </div>
   );
 }

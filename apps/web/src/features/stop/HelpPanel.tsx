@@ -26,10 +26,11 @@ export function HelpPanel({ plan, units }: Props) {
   const { of, helps, asks } = useHelps(plan);
   const { known } = useChances(helps, asks, { takes: HELP_TAKES, rank: RANKS.helps });
   const isCurrent = of === plan && known?.key === helps;
-  const [now, ...rates] = known?.key === helps ? known.progress.rates : [];
+  // until the new ones are tried the last stay where they are, out of reach
+  const [now, ...rates] = known?.progress.rates ?? [];
   const ranked = now
     ? rankHelps(
-        helps,
+        known!.key,
         rates.map((rate) => rate?.keepRate ?? null),
         { keepRate: now.keepRate, keepShare: plan.wanted.keepShare },
       ).slice(0, MOST_SHOWN)

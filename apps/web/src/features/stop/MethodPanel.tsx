@@ -1,4 +1,11 @@
-import { drawOrderOf, type MethodOffer, type ShotPlan } from '@still-heron/core';
+import {
+  ASSUMED_PACE_SIGMA_MM,
+  drawOrderOf,
+  formatGap,
+  type MethodOffer,
+  type ShotPlan,
+  type UnitSystem,
+} from '@still-heron/core';
 import { useMemo } from 'react';
 import { methodsFor } from '../../workers/takes/workers';
 import { useQuietly } from '../shot/useQuietly';
@@ -11,7 +18,7 @@ const QUIET_MS = 350;
 const METHOD_TAKES = 800;
 
 /** Every way to keep it sharp: what it would keep of what is asked here, with reasons and what others say. None is refused. */
-export function MethodPanel({ plan }: { readonly plan: ShotPlan }) {
+export function MethodPanel({ plan, units }: { readonly plan: ShotPlan; readonly units: UnitSystem }) {
   const edit = useEdit();
   const offers = useQuietly(plan, methodsFor, QUIET_MS);
   const asked = useMemo(() => offers?.found.filter((offer) => offer.plan !== null) ?? [], [offers]);
@@ -49,6 +56,9 @@ export function MethodPanel({ plan }: { readonly plan: ShotPlan }) {
                 </button>
               )}
             </span>
+            {offer.method === 'constant-distance' && rate && (
+              <span className="haze">assumed: a pace keeps the distance to ±{formatGap(ASSUMED_PACE_SIGMA_MM, units)}</span>
+            )}
             {rate && rate.keepRate < 0.995 && (
               <span className="haze">{Math.round(100 * rate.sharpShare)} % of what must be sharp is</span>
             )}

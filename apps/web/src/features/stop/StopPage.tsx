@@ -69,7 +69,7 @@ function Stops({ plan }: { readonly plan: ShotPlan }) {
           onStop={setStop}
           onGiveUp={(gesture) => dispatch(abandonGesture(gesture))}
         />
-        {rates[now] && <FrameShares rate={rates[now]} durationS={plan.durationS} />}
+        {rates[now] && <FrameShares rate={rates[now]} />}
         <TimeBar durationS={plan.durationS} captureFps={plan.captureFps} />
         <StyleStrip plan={plan} sweep={sweep} rates={rates} keeps={wide?.keeps?.stop ?? null} onStop={setStop} />
       </div>

@@ -47,7 +47,7 @@ export function StopSentence({ plan, wide, rate, progress, offered, onEnough, on
                   `${Math.round(rate.keepRate * rate.takes).toLocaleString('en')} of ${rate.takes.toLocaleString('en')} drawn takes keep everything that is asked`,
                   `95 % certain: between ${(100 * rate.low).toFixed(1)} and ${(100 * rate.high).toFixed(1)} %`,
                   'each take draws anew how far people miss their marks, how late they are, how marks were measured, when each pull starts and where it lands',
-                  'the same takes for every stop: seed 1',
+                  `the same takes for every stop: seed ${rate.seed}`,
                 ]}
               >
                 <strong>{ofTakes(rate.keepRate)}</strong>

@@ -1,6 +1,7 @@
 import { difficultyOf, formatTime, type KeepRate, limitingMoment, type ShotPlan, shotTime } from '@still-heron/core';
 import { type ReactNode, useState } from 'react';
 import { useAppDispatch } from '../../app/store';
+import { Explain } from '../../fields/Explain';
 import { playheadMoved } from '../shot/sessionSlice';
 import { useUnits } from '../shot/useUnits';
 import { ErrorPanel } from './ErrorPanel';
@@ -10,7 +11,7 @@ import { LookPanel } from './LookPanel';
 import { MethodPanel } from './MethodPanel';
 import { ofTakes } from './stopWords';
 import { TimePanel } from './TimePanel';
-import { minutesWords, takesWords } from './timeWords';
+import { minutesWords, takesWords, timeLines } from './timeWords';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -36,7 +37,7 @@ export function StopSide({ plan, rate, timeS }: Props) {
       {fold('wanted', 'What is wanted, and the day', <TimePanel plan={plan} rate={rate} />)}
       {fold('light', 'Light', <LightPanel plan={plan} />)}
       {fold('look', 'What lies behind', <LookPanel plan={plan} timeS={timeS} units={units} />)}
-      {fold('methods', 'Ways to keep it sharp', <MethodPanel plan={plan} />)}
+      {fold('methods', 'Ways to keep it sharp', <MethodPanel plan={plan} units={units} />)}
     </aside>
   );
 }
@@ -52,8 +53,10 @@ function Hardest({ plan, rate }: { readonly plan: ShotPlan; readonly rate: KeepR
       <p>
         <strong className={`difficulty-${difficultyOf(rate.keepRate).replace(' ', '-')}`}>{difficultyOf(rate.keepRate)}</strong>
         {' · '}
-        {takesWords(time, plan)}
-        {time.minutes !== null && ` · ${minutesWords(time.minutes)}`}
+        <Explain what="Takes and minutes" lines={timeLines(time, plan, rate.keepRate)}>
+          {takesWords(time, plan)}
+          {time.minutes !== null && ` · ${minutesWords(time.minutes)}`}
+        </Explain>
       </p>
       {moment && moment.sharpShare < 0.995 && (
         <p>

@@ -19,7 +19,9 @@ export function TimePanel({ plan, rate }: Props) {
   const plot = (changes: Parameters<typeof setSchedule>[1], gesture?: string) =>
     edit('what it takes of the day', (now) => setSchedule(now, changes), gesture);
   const time = rate && shotTime(plan, rate);
+  // where no number is enough there is none to start from
   const needed = rate && shotTime({ ...plan, schedule: { ...schedule, takes: null } }, rate).takes;
+  const planned = schedule.takes ?? needed;
   return (
     <div className="time-panel">
       <Checkbox checked={wanted.isOneChance} onChange={({ target }) => want({ isOneChance: target.checked })}>
@@ -59,13 +61,13 @@ export function TimePanel({ plan, rate }: Props) {
           value={schedule.betweenTakesS}
           onChange={(betweenTakesS, gesture) => plot({ betweenTakesS }, gesture)}
         />
-        {!wanted.isOneChance && (
+        {!wanted.isOneChance && planned !== null && (
           <NumberField
             label="takes planned"
             step={1}
             isWhole
             {...PLAN_LIMITS.takes}
-            value={schedule.takes ?? needed ?? PLAN_LIMITS.takes.max}
+            value={planned}
             hint={schedule.takes === null ? 'as many as nine chances of ten need' : undefined}
             onChange={(takes, gesture) => plot({ takes }, gesture)}
           />

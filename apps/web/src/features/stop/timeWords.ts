@@ -15,6 +15,26 @@ export function takesWords({ takes, chance }: ShotTime, { wanted, schedule }: Pi
   return schedule.takes === null ? `plan ${plural}` : `${plural} planned: ${percent(chance)} for one kept`;
 }
 
+/** Where takes and minutes come from, with this shot's values. */
+export function timeLines(
+  { takes, chance, minutes }: ShotTime,
+  { schedule, durationS, wanted }: Pick<ShotPlan, 'schedule' | 'durationS' | 'wanted'>,
+  keepRate: number,
+): string[] {
+  if (takes === null || minutes === null)
+    return [`one take is kept with ${percent(keepRate)}: nobody shoots as many as nine chances of ten need`];
+  const why = wanted.isOneChance
+    ? 'it happens once'
+    : schedule.takes === null
+      ? 'as many as keep one nine times of ten'
+      : 'as typed';
+  return [
+    `${takes} ${takes === 1 ? 'take' : 'takes'}, ${why}: each is kept with ${percent(keepRate)}, one of them with ${percent(chance)}`,
+    `${schedule.setUpMin} min setting up + ${takes} × ${durationS.toFixed(1)} s + ${takes - 1} × ${schedule.betweenTakesS} s between takes`,
+    'setting up and the time between takes are typed, or assumed, under “What is wanted, and the day”',
+  ];
+}
+
 /** Nothing that was drawn is certain: 99 % at most, 1 % at least. */
 function percent(chance: number): string {
   return `${Math.round(Math.min(Math.max(chance, 0.01), 0.99) * 100)} %`;
