@@ -27,6 +27,8 @@ export interface Forecast {
 }
 
 const RANK = 4;
+/** Sentences that come within so long are shown together. */
+const TOGETHER_MS = 60;
 
 /** Rates that are known: a plan is never changed, only replaced. */
 const knownRates = new WeakMap<ShotPlan, KeepRate | null>();
@@ -59,13 +61,22 @@ function forecastOf({ plan }: ShotView, summary: ShotSummary | null): Forecast {
 function useSummaries(shots: readonly ShotView[], units: UnitSystem): ReadonlyMap<ShotPlan, ShotSummary> {
   const [summaries, setSummaries] = useState<ReadonlyMap<ShotPlan, ShotSummary>>(new Map());
   useEffect(() => {
+    const known = new Map<ShotPlan, ShotSummary>();
+    let timer: ReturnType<typeof setTimeout> | null = null;
     let isCurrent = true;
+    const show = () => {
+      timer = null;
+      setSummaries(new Map(known));
+    };
     for (const { plan } of shots)
       void summariseShot(plan, units).then((summary) => {
-        if (isCurrent) setSummaries((known) => new Map(known).set(plan, summary));
+        known.set(plan, summary);
+        // hundreds come one after the other, and each would draw the whole list anew
+        if (isCurrent) timer ??= setTimeout(show, TOGETHER_MS);
       });
     return () => {
       isCurrent = false;
+      if (timer !== null) clearTimeout(timer);
     };
   }, [shots, units]);
   return summaries;
