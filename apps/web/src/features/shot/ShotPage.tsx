@@ -16,6 +16,7 @@ import { sessionReset } from './sessionSlice';
 import { openDocument, selectPlan } from './shotSlice';
 import { ShotTopBar } from './ShotTopBar';
 import { Steps } from './Steps';
+import { forgetKeepRate } from './useKeepRate';
 
 const HistoryPanel = lazyPart(() => import('../history/HistoryPanel').then(({ HistoryPanel }) => HistoryPanel));
 
@@ -92,6 +93,7 @@ function useOpenShot(shotId: string): { error: unknown; retry: () => void } {
       dispatch(savingClosed());
       dispatch(openDocument(null));
       dispatch(sessionReset());
+      forgetKeepRate();
     },
     [shotId, dispatch],
   );

@@ -27,6 +27,11 @@ evaluator.subscribe(() => {
     }, AFTER_OPENING_MS);
 });
 
+/** Forgets the shot that was open: the next one's steps must not show its rate. */
+export function forgetKeepRate(): void {
+  asker.stop();
+}
+
 /** How often a take of the open shot is kept, with the plan that is of; null until takes are drawn, or while there is nothing to keep. */
 export function useKeepRate(): { readonly plan: ShotPlan; readonly rate: KeepRate } | null {
   const latest = useSyncExternalStore(asker.subscribe, asker.latest);
