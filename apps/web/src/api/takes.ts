@@ -1,4 +1,4 @@
-import type { TakeRowView } from '@still-heron/contract';
+import type { TakeRowView, TakeView } from '@still-heron/contract';
 import type { Take } from '@still-heron/core';
 import { api } from './api';
 
@@ -9,6 +9,7 @@ const takesApi = api.enhanceEndpoints({ addTagTypes: ['Takes'] }).injectEndpoint
       query: (shotId) => `shots/${shotId}/takes`,
       providesTags: (_, __, shotId) => [{ type: 'Takes', id: shotId }],
     }),
+    take: build.query<TakeView, string>({ query: (id) => `takes/${id}` }),
     logTake: build.mutation<TakeRowView, { shotId: string; rolledAt: string; take: Take }>({
       query: ({ shotId, ...body }) => ({ url: `shots/${shotId}/takes`, method: 'POST', body }),
       invalidatesTags: (_, __, { shotId }) => [{ type: 'Takes', id: shotId }],
@@ -24,4 +25,4 @@ const takesApi = api.enhanceEndpoints({ addTagTypes: ['Takes'] }).injectEndpoint
   }),
 });
 
-export const { useTakesQuery, useLogTakeMutation, useSaveTakeMutation, useRemoveTakeMutation } = takesApi;
+export const { useTakesQuery, useLazyTakeQuery, useLogTakeMutation, useSaveTakeMutation, useRemoveTakeMutation } = takesApi;

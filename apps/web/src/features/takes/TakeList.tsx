@@ -2,9 +2,9 @@ import type { TakeRowView } from '@still-heron/contract';
 import { formatStop, isUsable, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { App } from 'antd';
 import { problemOf } from '../../api/api';
-import { useRemoveTakeMutation, useSaveTakeMutation } from '../../api/takes';
+import { useLazyTakeQuery, useRemoveTakeMutation, useSaveTakeMutation } from '../../api/takes';
 import { METHOD_WORDS } from '../setup/words';
-import { faultWords, withoutTrack } from './takeWords';
+import { faultWords } from './takeWords';
 
 interface Props {
   readonly shotId: string;
@@ -20,54 +20,62 @@ const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-dig
 export function TakeList({ shotId, plan, takes, units }: Props) {
   const { message } = App.useApp();
   const [save] = useSaveTakeMutation();
+  const [find] = useLazyTakeQuery();
   const [remove] = useRemoveTakeMutation();
   const say = (what: string, error: unknown) => {
     if (error) void message.error(`${what}: ${problemOf(error).body.message}.`);
   };
+  async function circle({ id, number, hasTrack, take, version }: TakeRowView): Promise<void> {
+    // a track is not in the list, and must not be lost by a circle
+    const whole = hasTrack ? await find(id) : null;
+    const saved = whole?.error
+      ? whole
+      : await save({ shotId, id, version, take: { track: null, ...take, ...whole?.data?.take, isCircled: !take.isCircled } });
+    say(`Take ${number} was not changed`, saved.error);
+  }
   if (takes.length === 0) return <p className="haze takes-none">Roll, look, and log it: a good take is one press.</p>;
   return (
     <ol className="take-list" aria-label="Takes, the latest first">
-      {[...takes].reverse().map(({ id, number, version, rolledAt, hasTrack, take }) => (
-        <li key={id} className={isUsable(take) ? 'is-usable' : undefined}>
-          <button
-            type="button"
-            className={take.isCircled ? 'take-circle is-circled' : 'take-circle'}
-            aria-pressed={take.isCircled}
-            aria-label={`Circle take ${number}`}
-            // a track is not in the list, and must not be lost by a circle
-            disabled={hasTrack}
-            onClick={() =>
-              void save({ shotId, id, version, take: withoutTrack({ ...take, isCircled: !take.isCircled }) }).then(({ error }) =>
-                say(`Take ${number} was not changed`, error),
-              )
-            }
-          >
-            {number}
-          </button>
-          <span className="take-grades">
-            <strong className={take.focus === 'sharp' ? 'tone-sharp' : take.focus === 'soft' ? 'tone-soft' : 'tone-edge'}>
-              {take.focus ?? 'not looked at'}
-            </strong>
-            {take.performance && `, ${take.performance}`}
-          </span>
-          <span>
-            {faultWords(take.hits, plan, units) || 'every mark hit'}
-            {take.note && <span className="haze"> · {take.note}</span>}
-          </span>
-          <span className="haze">
-            {formatStop(take.settings.stop, plan.optics.lens.stopScale)} · {METHOD_WORDS[take.settings.method].short} ·{' '}
-            {CLOCK.format(new Date(rolledAt))}
-          </span>
-          <button
-            type="button"
-            className="quiet"
-            aria-label={`Delete take ${number}`}
-            onClick={() => void remove({ shotId, id, version }).then(({ error }) => say(`Take ${number} was not deleted`, error))}
-          >
-            Delete
-          </button>
-        </li>
-      ))}
+      {[...takes].reverse().map((row) => {
+        const { id, number, version, rolledAt, take } = row;
+        return (
+          <li key={id} className={isUsable(take) ? 'is-usable' : undefined}>
+            <button
+              type="button"
+              className={take.isCircled ? 'take-circle is-circled' : 'take-circle'}
+              aria-pressed={take.isCircled}
+              aria-label={`Circle take ${number}`}
+              onClick={() => void circle(row)}
+            >
+              {number}
+            </button>
+            <span className="take-grades">
+              <strong className={take.focus === 'sharp' ? 'tone-sharp' : take.focus === 'soft' ? 'tone-soft' : 'tone-edge'}>
+                {take.focus ?? 'not looked at'}
+              </strong>
+              {take.performance && `, ${take.performance}`}
+            </span>
+            <span>
+              {faultWords(take.hits, plan, units) || 'every mark hit'}
+              {take.note && <span className="haze"> · {take.note}</span>}
+            </span>
+            <span className="haze">
+              {formatStop(take.settings.stop, plan.optics.lens.stopScale)} · {METHOD_WORDS[take.settings.method].short} ·{' '}
+              {CLOCK.format(new Date(rolledAt))}
+            </span>
+            <button
+              type="button"
+              className="quiet"
+              aria-label={`Delete take ${number}`}
+              onClick={() =>
+                void remove({ shotId, id, version }).then(({ error }) => say(`Take ${number} was not deleted`, error))
+              }
+            >
+              Delete
+            </button>
+          </li>
+        );
+      })}
     </ol>
   );
 }

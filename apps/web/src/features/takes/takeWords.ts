@@ -6,7 +6,6 @@ import {
   type NextAdvice,
   type PerformanceGrade,
   type ShotPlan,
-  type Take,
   targetName,
   type UnitSystem,
 } from '@still-heron/core';
@@ -83,9 +82,4 @@ export function correctionWords({ moveId, hit, times, byS }: Correction, plan: S
     searched: 'set a hard stop, or practise it: go gently from the soft side',
   };
   return `${often}${HIT_WORDS[hit]} at ${at}${by}: ${done[hit]}`;
-}
-
-/** A take as it is logged again: what is kept of a row without its track. */
-export function withoutTrack(take: Omit<Take, 'track'>): Take {
-  return { ...take, track: null };
 }
