@@ -138,7 +138,7 @@ static int isAsAsked(const Beat *beat, double ringDeg, int frame) {
   double share = at - entry;
   double near = nearPerMm[entry] + share * (nearPerMm[entry + 1] - nearPerMm[entry]);
   double far = farPerMm[entry] + share * (farPerMm[entry + 1] - farPerMm[entry]);
-  return (perMm <= near * LOOSE && perMm >= far / LOOSE) != beat->isSoft;
+  return (perMm <= near * LOOSE && perMm * LOOSE >= far) != beat->isSoft;
 }
 
 static int keeps(const Beat *beat) {

@@ -8,7 +8,9 @@ import { shortShot } from './evaluate.mjs';
 
 const TAKES = 10_000;
 const SEED = 1;
-const ROUNDS = 40;
+/** The machine is at times half as fast for a while: both are run in turn, and the quickest of each counts. */
+const TURNS = 8;
+const ROUNDS = 8;
 
 /** The core's takes against the same in C at -O3, in one run: as many kept, and how much longer they take. Without a compiler that is said. */
 export function benchKeepRate() {
@@ -19,17 +21,20 @@ export function benchKeepRate() {
   try {
     execFileSync('cc', ['-O3', '-o', join(folder, 'takes'), join(import.meta.dirname, 'keepRate.c'), '-lm'], { stdio: 'ignore' });
     writeFileSync(join(folder, 'prepared'), new Uint8Array(Float64Array.from(valuesOf(prepared)).buffer));
-    const [keptInC, msInC] = execFileSync(join(folder, 'takes'), [join(folder, 'prepared')], { encoding: 'utf8' })
-      .split(' ')
-      .map(Number);
-    let [kept, bestMs] = [0, Infinity];
-    for (let round = 0; round < ROUNDS; round++) {
-      const startedMs = performance.now();
-      ({ kept } = runTakes(prepared, SEED, 0, TAKES, true));
-      bestMs = Math.min(bestMs, performance.now() - startedMs);
+    let [kept, bestMs, keptInC, bestInC] = [0, Infinity, 0, Infinity];
+    for (let turn = 0; turn < TURNS; turn++) {
+      const printed = execFileSync(join(folder, 'takes'), [join(folder, 'prepared')], { encoding: 'utf8' });
+      const [counted, ms] = printed.split(' ').map(Number);
+      keptInC = counted;
+      bestInC = Math.min(bestInC, ms);
+      for (let round = 0; round < ROUNDS; round++) {
+        const startedMs = performance.now();
+        ({ kept } = runTakes(prepared, SEED, 0, TAKES, true));
+        bestMs = Math.min(bestMs, performance.now() - startedMs);
+      }
     }
-    const ratio = bestMs / msInC;
-    const figure = `${kept} kept here, ${keptInC} there; ${ratio.toFixed(2)} times as long (${bestMs.toFixed(1)} ms against ${msInC.toFixed(1)})`;
+    const ratio = bestMs / bestInC;
+    const figure = `${kept} kept here, ${keptInC} there; ${ratio.toFixed(2)} times as long (${bestMs.toFixed(1)} ms against ${bestInC.toFixed(1)})`;
     return { what, figure, aim, holds: kept === keptInC && ratio <= 1.3 };
   } catch (error) {
     return { what, figure: `not compared: ${error.message.split('\n')[0]}`, aim, holds: false };

@@ -17,8 +17,8 @@ import {
   type ShotPlan,
 } from '../pull/index';
 import { evaluatePull } from '../verdict/index';
-import { drawInPlace } from './draws';
 import { intervalOf, keepRate, landingSigmaDeg, mergedCounts, normalQuantile, prepareTakes, runTakes } from './index';
+import { drawnNumbers } from './takesLoop';
 
 interface Vector {
   readonly focalLengthMm: number;
@@ -166,12 +166,11 @@ describe('takes', () => {
 });
 
 test('what is drawn is normal: as many below each quantile as there should be, also far out', () => {
-  const numbers = new Float64Array(20);
   const quantiles = [0.0005, 0.01, 0.2, 0.5, 0.9, 0.999];
   const below = quantiles.map(() => 0);
   for (let take = 0; take < 20_000; take++) {
-    drawInPlace(3, take, numbers);
-    for (const number of numbers) quantiles.forEach((p, k) => (below[k]! += number < normalQuantile(p) ? 1 : 0));
+    for (const number of drawnNumbers(3, take, 20))
+      quantiles.forEach((p, k) => (below[k]! += number < normalQuantile(p) ? 1 : 0));
   }
   // four standard deviations of what 400,000 draws may vary
   for (const [k, p] of quantiles.entries())

@@ -1,0 +1,308 @@
+/**
+ * The loop in which takes are drawn and judged, in AssemblyScript: a take has less than a microsecond. `node tools/loop.mjs` compiles it into `src/stop/loopBytes.ts`.
+ *
+ * It works on the columns of numbers that `src/stop/flatTakes.ts` describes; where each begins in memory stands at address 0, in the order of `Columns`.
+ */
+
+@unmanaged
+class Columns {
+  captureFps: f64;
+  lowDeg: f64;
+  highDeg: f64;
+  stepDeg: f64;
+  anglesPerPerMm: f64;
+  tableLowDeg: f64;
+  tablePerDeg: f64;
+  frameCount: i32;
+  subjectCount: i32;
+  settingCount: i32;
+  beatCount: i32;
+  drawCount: i32;
+  angleDegs: usize;
+  subjectDrawsAt: usize;
+  markSigmaMm: usize;
+  timingSigmaFrames: usize;
+  distancesMm: usize;
+  settingDrawsAt: usize;
+  plannedDeg: usize;
+  settingMm: usize;
+  measureSigmaMm: usize;
+  landSigmaDeg: usize;
+  lagSigmaFrames: usize;
+  goesOnAt: usize;
+  goesOnDeg: usize;
+  plannedStartS: usize;
+  durationS: usize;
+  cueSigmaS: usize;
+  easing: usize;
+  beatSubject: usize;
+  beatFrom: usize;
+  beatTo: usize;
+  beatMayLose: usize;
+  beatKey: usize;
+  beatIsSoft: usize;
+  beatIsStill: usize;
+  beatStands: usize;
+  beatZoneAt: usize;
+  beatTablesAt: usize;
+  tableAt: usize;
+  zones: usize;
+  required: usize;
+  draws: usize;
+  lostIn: usize;
+  missMm: usize;
+  lateFrames: usize;
+  offDeg: usize;
+  stillDeg: usize;
+  lagFrames: usize;
+  startS: usize;
+  startFrame: usize;
+  endFrame: usize;
+  fromDeg: usize;
+  beatsKept: usize;
+  sharp: usize;
+}
+
+const columns = changetype<Columns>(0);
+/** Where the straight lines of the normal quantile lie: as `LINES_AT` of `takesLoop.ts` beside the columns. */
+const LINES_AT: usize = 1024;
+/** As in `draws.ts`. */
+const CELLS: u32 = 4096;
+const TAIL_CELLS: u32 = 4;
+const CELL_BITS: u32 = 20;
+const CELL_MASK: u32 = (1 << CELL_BITS) - 1;
+/** As in `zoneTables.ts`. */
+const ENTRIES = 2048;
+/** Bytes of one table: both limits at every entry. */
+const ZONE_BYTES: usize = 16 * (ENTRIES + 1);
+/** Nearer than this nobody stands, however far they miss. */
+const NEAREST_MM: f64 = 1;
+/** Rounding at the very edge of the zone is forgiven. */
+const LOOSE: f64 = 1 + 1e-9;
+
+/** The quantile's formula, asked only far out. */
+declare function tailQuantile(p: f64): f64;
+
+/** Takes from one number on; the kept ones. Adds to `beatsKept`, and to `sharp` unless only the count is wanted: then a take is left as soon as it is lost. */
+export function run(seed: u32, firstTake: u32, takes: i32, countOnly: bool): i32 {
+  const beatsKept = columns.beatsKept;
+  let kept = 0;
+  for (let n = 0; n < takes; n++) {
+    const take = firstTake + n;
+    draw(seed, take, columns.draws, columns.drawCount);
+    placeEverything();
+    let isKept = true;
+    for (let beat = 0; beat < columns.beatCount && (isKept || !countOnly); beat++) {
+      if (keepsBeat(beat, countOnly, take)) putWhole(beatsKept, beat, whole(beatsKept, beat) + 1);
+      else isKept = false;
+    }
+    if (isKept) kept++;
+    if (countOnly) continue;
+    for (let frame = 0; frame < columns.frameCount; frame++)
+      if (load<u8>(columns.required + frame) && whole(columns.lostIn, frame) != take)
+        putWhole(columns.sharp, frame, whole(columns.sharp, frame) + 1);
+  }
+  return kept;
+}
+
+/** Normal numbers of a take, put at an address one after the other. */
+export function draw(seed: u32, take: u32, address: usize, count: i32): void {
+  let s0 = stateOf(seed, take, 0);
+  let s1 = stateOf(seed, take, 1);
+  let s2 = stateOf(seed, take, 2);
+  let s3 = stateOf(seed, take, 3);
+  // a state of nothing but zeros would stay so
+  if ((s0 | s1 | s2 | s3) == 0) s0 = 1;
+  for (let k = 0; k < count; k++) {
+    const result = rotl<u32>(s1 * 5, 7) * 9;
+    const shifted = s1 << 9;
+    s2 ^= s0;
+    s3 ^= s1;
+    s1 ^= s2;
+    s0 ^= s3;
+    s2 ^= shifted;
+    s3 = rotl<u32>(s3, 11);
+    const cell = result >> CELL_BITS;
+    const line = LINES_AT + (cell << 4);
+    // the outermost cells are curved: there the formula itself is asked
+    if (((cell + TAIL_CELLS) & (CELLS - 1)) < 2 * TAIL_CELLS) put(address, k, tailQuantile((<f64>result + 0.5) / 4294967296));
+    else put(address, k, load<f64>(line) + <f64>(result & CELL_MASK) * load<f64>(line, 8));
+  }
+}
+
+function stateOf(seed: u32, take: u32, k: u32): u32 {
+  return spread(spread(seed + (k + 1) * 0x9e3779b9) ^ ((take + 1) * (0x6a09e667 + 2 * k)));
+}
+
+function spread(value: u32): u32 {
+  let x = (value ^ (value >> 16)) * 0x85ebca6b;
+  x = (x ^ (x >> 13)) * 0xc2b2ae35;
+  return x ^ (x >> 16);
+}
+
+/** Puts what a take has drawn where it belongs: everyone's miss, every setting of the ring, every pull's start. */
+function placeEverything(): void {
+  const draws = columns.draws;
+  for (let k = 0; k < columns.subjectCount; k++) {
+    const at = whole(columns.subjectDrawsAt, k);
+    put(columns.missMm, k, real(draws, at) * real(columns.markSigmaMm, k));
+    put(columns.lateFrames, k, real(draws, at + 1) * real(columns.timingSigmaFrames, k));
+  }
+  let freeS = -Infinity;
+  for (let k = 0; k < columns.settingCount; k++) {
+    const at = whole(columns.settingDrawsAt, k);
+    const sigmaMm = real(columns.measureSigmaMm, k);
+    let targetDeg = real(columns.plannedDeg, k);
+    if (sigmaMm != 0) targetDeg = setDeg(real(columns.settingMm, k) + real(draws, at) * sigmaMm);
+    const offDeg = real(draws, at + 1) * real(columns.landSigmaDeg, k);
+    put(columns.offDeg, k, offDeg);
+    put(columns.stillDeg, k, within(targetDeg + offDeg, columns.lowDeg, columns.highDeg));
+    // one that goes on draws how it follows in place of how its mark was measured
+    const lagSigmaFrames = real(columns.lagSigmaFrames, k);
+    if (lagSigmaFrames != 0) putWhole(columns.lagFrames, k, <i32>Math.round(real(draws, at) * lagSigmaFrames));
+    if (k == 0) continue;
+    // a hand that is late with one pull begins the next when it has landed
+    const drawnS = real(columns.plannedStartS, k) + real(draws, at + 2) * real(columns.cueSigmaS, k);
+    const beginsS = drawnS > freeS ? drawnS : freeS;
+    freeS = beginsS + real(columns.durationS, k);
+    const startFrame = frameAfter(beginsS * columns.captureFps);
+    put(columns.startS, k, beginsS);
+    putWhole(columns.startFrame, k, startFrame);
+    putWhole(columns.endFrame, k, frameAfter(freeS * columns.captureFps));
+    put(columns.fromDeg, k, whole(columns.goesOnAt, k - 1) < 0 ? real(columns.stillDeg, k - 1) : goingOnDeg(k - 1, startFrame));
+  }
+}
+
+/** The first frame at or after a time in frames; rounding forgiven. */
+function frameAfter(frames: f64): i32 {
+  return frames <= 0 ? 0 : <i32>Math.ceil(frames - 1e-6);
+}
+
+/** What the ring is set to for a distance as it was measured. */
+function setDeg(mm: f64): f64 {
+  const angleDegs = columns.angleDegs;
+  const stepDeg = columns.stepDeg;
+  const lowDeg = columns.lowDeg;
+  const highDeg = columns.highDeg;
+  const at = within(columns.anglesPerPerMm / (mm > NEAREST_MM ? mm : NEAREST_MM), 0, ENTRIES);
+  const entry = min(floorOf(at), ENTRIES - 1);
+  const fromDeg = real(angleDegs, entry);
+  const deg = fromDeg + (at - <f64>entry) * (real(angleDegs, entry + 1) - fromDeg);
+  return within(stepDeg == 0 ? deg : lowDeg + Math.round((deg - lowDeg) / stepDeg) * stepDeg, lowDeg, highDeg);
+}
+
+/** Where a setting that goes on stands at a frame, as the hand follows it in this take. */
+function goingOnDeg(setting: i32, frame: i32): f64 {
+  const at = max(0, min(frame - whole(columns.lagFrames, setting), columns.frameCount - 1));
+  const deg = real(columns.goesOnDeg, whole(columns.goesOnAt, setting) + at);
+  return within(deg + real(columns.offDeg, setting), columns.lowDeg, columns.highDeg);
+}
+
+/**
+ * Whether a beat is kept, counting the frames it loses up to what it may; all of them where they are wanted by frame. In short, by frame: `isWithin(zone of the ring's angle, 1 / (where they are + how far they
+ * miss))`. What its loop reads is taken out of the columns first, and a stretch in which nothing changes is asked once.
+ */
+function keepsBeat(beat: i32, countOnly: bool, take: u32): bool {
+  const settingCount = columns.settingCount;
+  const frameCount = columns.frameCount;
+  const captureFps = columns.captureFps;
+  const tableLowDeg = columns.tableLowDeg;
+  const tablePerDeg = columns.tablePerDeg;
+  const toFrame = whole(columns.beatTo, beat);
+  const mayLose = whole(columns.beatMayLose, beat);
+  const keyFrame = whole(columns.beatKey, beat);
+  const isSoft = whole(columns.beatIsSoft, beat) == 1;
+  const isStill = whole(columns.beatIsStill, beat) == 1;
+  const stands = whole(columns.beatStands, beat) == 1;
+  const subject = whole(columns.beatSubject, beat);
+  const distancesMm = columns.distancesMm + ((<usize>subject * frameCount) << 3);
+  const missMm = real(columns.missMm, subject);
+  const lateFrames = real(columns.lateFrames, subject);
+  const zones = columns.zones + ((<usize>whole(columns.beatZoneAt, beat)) << 3);
+  const tablesAt = whole(columns.beatTablesAt, beat);
+  let lost = 0;
+  let isKeyLost = false;
+  let frame = whole(columns.beatFrom, beat);
+  for (let setting = 0; setting < settingCount && frame < toFrame; setting++) {
+    // turning into the setting, then standing at it, up to where the next turn begins
+    const turnTo = setting == 0 ? frame : min(whole(columns.endFrame, setting), toFrame);
+    const standsTo = setting < settingCount - 1 ? min(whole(columns.startFrame, setting + 1), toFrame) : toFrame;
+    if (frame >= turnTo && frame >= standsTo) continue;
+    const stays = whole(columns.goesOnAt, setting) < 0;
+    const stillDeg = real(columns.stillDeg, setting);
+    const fromDeg = real(columns.fromDeg, setting);
+    const startS = real(columns.startS, setting);
+    const durationS = real(columns.durationS, setting);
+    const easing = whole(columns.easing, setting);
+    while (frame < turnTo || frame < standsTo) {
+      let deg = stays ? stillDeg : goingOnDeg(setting, frame);
+      let next = frame + 1;
+      if (frame < turnTo) {
+        deg = fromDeg + (deg - fromDeg) * easedShare(easing, within((<f64>frame / captureFps - startS) / durationS, 0, 1));
+      } else if (isStill && stays) next = standsTo;
+      let mm = real(distancesMm, frame);
+      if (!stands) {
+        const at = within(<f64>frame - lateFrames, 0, <f64>(frameCount - 1));
+        const before = min(floorOf(at), frameCount - 2);
+        const fromMm = real(distancesMm, before);
+        mm = fromMm + (at - <f64>before) * (real(distancesMm, before + 1) - fromMm);
+      }
+      mm += missMm;
+      const perMm = mm < NEAREST_MM ? 1 / NEAREST_MM : 1 / mm;
+      const at = within((deg - tableLowDeg) * tablePerDeg, 0, ENTRIES);
+      const entry = min(floorOf(at), ENTRIES - 1);
+      const share = at - <f64>entry;
+      // near and far limits stand side by side
+      let cell = zones + ((<usize>entry) << 4);
+      if (tablesAt >= 0) cell += ZONE_BYTES * load<u16>(columns.tableAt + ((<usize>(tablesAt + frame)) << 1));
+      const near = load<f64>(cell) + share * (load<f64>(cell, 16) - load<f64>(cell));
+      const far = load<f64>(cell, 8) + share * (load<f64>(cell, 24) - load<f64>(cell, 8));
+      if ((perMm <= near * LOOSE && perMm * LOOSE >= far) == isSoft) {
+        lost += next - frame;
+        if (keyFrame >= frame && keyFrame < next) isKeyLost = true;
+        if (countOnly) {
+          if (lost > mayLose || isKeyLost) return false;
+        } else if (!isSoft) for (let k = frame; k < next; k++) putWhole(columns.lostIn, k, take);
+      }
+      frame = next;
+    }
+  }
+  return lost <= mayLose && !isKeyLost;
+}
+
+/** As `eased`, by its place among the easings. */
+function easedShare(easing: i32, tau: f64): f64 {
+  if (easing == 0) return jerk(tau);
+  if (easing == 1) return 2 * jerk(tau / 2);
+  if (easing == 2) return 1 - 2 * jerk((1 - tau) / 2);
+  return tau;
+}
+
+function jerk(tau: f64): f64 {
+  return tau * tau * tau * (10 + tau * (6 * tau - 15));
+}
+
+/** The whole number below, for numbers of either sign up to 2^31: a plain conversion checks for numbers that are too large, which takes longer than everything else. */
+function floorOf(value: f64): i32 {
+  return <i32>reinterpret<i64>(value - 0.4999999999 + 6755399441055744);
+}
+
+function within(value: f64, low: f64, high: f64): f64 {
+  return value < low ? low : value > high ? high : value;
+}
+
+function real(column: usize, k: i32): f64 {
+  return load<f64>(column + ((<usize>k) << 3));
+}
+
+function whole(column: usize, k: i32): i32 {
+  return load<i32>(column + ((<usize>k) << 2));
+}
+
+function put(column: usize, k: i32, value: f64): void {
+  store<f64>(column + ((<usize>k) << 3), value);
+}
+
+function putWhole(column: usize, k: i32, value: i32): void {
+  store<i32>(column + ((<usize>k) << 2), value);
+}

@@ -1,0 +1,32 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+
+const ROOT = join(import.meta.dirname, '..');
+/** Where the loop of takes is written, and where its compiled form is kept. */
+const SOURCE = 'packages/core/loop/takesLoop.ts';
+export const BYTES = join(ROOT, 'packages/core/src/stop/loopBytes.ts');
+
+/** The loop of takes compiled to WebAssembly, as the file of the core that carries it. */
+export function loopFile() {
+  const folder = mkdtempSync(join(tmpdir(), 'still-heron-loop-'));
+  try {
+    const out = join(folder, 'loop.wasm');
+    const options = ['-O3', '--converge', '--noAssert', '--runtime', 'stub', '--use', 'abort='];
+    execFileSync(process.execPath, [join(ROOT, 'node_modules/assemblyscript/bin/asc.js'), SOURCE, '-o', out, ...options], {
+      cwd: ROOT,
+      stdio: ['ignore', 'ignore', 'pipe'],
+    });
+    const lines = [
+      '/** `loop/takesLoop.ts` as WebAssembly, in hexadecimal. Written by `node tools/loop.mjs`, never by hand. */',
+      `export const LOOP_BYTES =\n  '${readFileSync(out).toString('hex')}';`,
+    ];
+    return `${lines.join('\n')}\n`;
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+if (import.meta.url === pathToFileURL(process.argv[1]).href) writeFileSync(BYTES, loopFile());
