@@ -25,6 +25,9 @@ class QuietLogger extends ConsoleLogger {
   }
 }
 
+/** Plain http on a set's own network is the rule, not the exception; what draws takes is WebAssembly, which has to be allowed by name (scripts made of text stay forbidden). */
+const POLICY = { 'upgrade-insecure-requests': null, 'script-src': ["'self'", "'wasm-unsafe-eval'"] };
+
 /**
  * The whole server, ready to listen: the same for the command line and for the tests.
  *
@@ -47,10 +50,7 @@ async function assemble(config: Config, open: OpenDatabase): Promise<NestExpress
     abortOnError: false,
   });
   app.disable('x-powered-by');
-  // plain http on a set's own network is the rule, not the exception
-  app.use(
-    helmet({ contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null } }, strictTransportSecurity: false }),
-  );
+  app.use(helmet({ contentSecurityPolicy: { directives: POLICY }, strictTransportSecurity: false }));
   app.use(compression());
   // before what is only for JSON: a picture comes as it is
   app.use(PICTURES_ADDRESS, express.raw({ type: [...PICTURE_TYPES], limit: PICTURE_BYTES }));
