@@ -4,7 +4,7 @@ import globals from 'globals';
 import ts from 'typescript-eslint';
 
 /** The flow of the core: a stage imports only stages to its left. */
-export const STAGES = ['units', 'optics', 'kit', 'floor', 'pull', 'verdict', 'stop', 'takes', 'sheets'];
+export const STAGES = ['units', 'optics', 'kit', 'floor', 'pull', 'verdict', 'stop', 'roll', 'takes', 'sheets'];
 
 /** Bans imports, with the reason as the message. */
 const ban = (message, ...regexes) => regexes.map((regex) => ({ regex, message }));

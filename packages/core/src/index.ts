@@ -8,5 +8,6 @@ export * from './floor/index.js';
 export * from './pull/index.js';
 export * from './verdict/index.js';
 export * from './stop/index.js';
+export * from './roll/index.js';
 export * from './takes/index.js';
 export * from './sheets/index.js';

@@ -14,15 +14,19 @@ export interface TakeVerdict extends JudgedRing {
   readonly moves: readonly MoveScore[];
   /** The longest first: everyone who must be sharp is, and nothing was rocked to check */
   readonly usable: readonly UsableSpan[];
-  /** Every beat is kept */
+  /** Every beat is kept, and was shot to its end */
   readonly isKept: boolean;
 }
 
+/** A take that ends so shortly before what it is asked for is whole: whoever ends it has a finger to move. */
+const WHOLE_S = 0.25;
 /** Shorter than this nothing is used. */
 const SHORTEST_USABLE_S = 0.4;
 
 /**
  * Judges a take by where the ring really was, everyone else as planned.
+ *
+ * @param track - over the plan's time: see `onPlanTime`
  *
  * @param wobbles - spans in which the ring was rocked to check: they are left out of what can be used
  * @returns null while nobody has a distance
@@ -38,13 +42,16 @@ export function judgeTake(plan: ShotPlan, track: RingTrack, wobbles: readonly Us
     const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
     for (let frame = fromFrame; frame < toFrame; frame++) if (!frames.sharp[frame]) lost[frame] = 1;
   }
+  const endS = (track.ringDeg.length - 1) / track.hz;
+  // a take that was cut short shows nothing after that
+  lost.fill(1, Math.min(frameCount, Math.floor(endS * captureFps + 1e-6) + 1));
   for (const { fromS, toS } of wobbles)
     lost.fill(1, Math.max(0, Math.floor(fromS * captureFps)), Math.min(frameCount, Math.ceil(toS * captureFps)));
   return {
     ...judged,
     moves: scoreMoves(plan, track),
     usable: usableSpans(lost, captureFps),
-    isKept: beats.every(({ kept }) => kept),
+    isKept: beats.every(({ kept }) => kept) && beatsNow(plan).every(({ toS }) => toS <= endS + WHOLE_S),
   };
 }
 

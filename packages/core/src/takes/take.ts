@@ -1,3 +1,4 @@
+import type { SetOff } from '../roll/index.js';
 import { METHODS, type Method, PLAN_LIMITS, type ShotPlan, stopAt } from '../pull/index.js';
 import type { Problem } from '../errors.js';
 import { boolean, list, nullable, object, oneOf, quantity, type Shape, text } from '../shape.js';
@@ -12,6 +13,10 @@ export type FocusGrade = (typeof FOCUS_GRADES)[number];
 export const PERFORMANCE_GRADES = ['good', 'fair', 'poor'] as const;
 export type PerformanceGrade = (typeof PERFORMANCE_GRADES)[number];
 
+/** What the edit has to do to a take, or did: each is one more that was not got right in the camera. */
+export const REPAIRS = ['reversed', 'wobble-cut', 'retimed', 'blur-added'] as const;
+export type Repair = (typeof REPAIRS)[number];
+
 /** What it was shot with: kept with the take, whatever becomes of the plan. */
 export interface TakeSettings {
   readonly camera: string;
@@ -24,6 +29,8 @@ export interface TakeSettings {
   /** Empty for none */
   readonly rig: string;
   readonly wheel: string;
+  /** Who pulled; empty where nobody said */
+  readonly puller: string;
   readonly isReversed: boolean;
 }
 
@@ -35,8 +42,12 @@ export interface Take {
   /** Of the shot, as it was saved when this was taken */
   readonly planVersion: number;
   readonly settings: TakeSettings;
-  /** When each pull was really set off */
-  readonly cues: readonly { readonly moveId: string; readonly timeS: number }[];
+  /** How often takes of the plan were reckoned to be kept when this one was shot; null where nobody reckoned */
+  readonly predictedRate: number | null;
+  /** Of the camera as it began to roll, `hh:mm:ss:ff`; empty without one */
+  readonly startTimecode: string;
+  /** When each pull was really set off that waited for a key */
+  readonly cues: readonly SetOff[];
   /** Where people really stood: so much farther than the mark, below 0 nearer */
   readonly missed: readonly { readonly markId: string; readonly byMm: number }[];
   readonly hits: readonly LoggedHit[];
@@ -51,6 +62,9 @@ export interface Take {
   readonly checkedTimes: number | null;
   /** Spans in which the ring was rocked to check */
   readonly wobbles: readonly UsableSpan[];
+  /** What can be used, as somebody saw it; null for what the track shows, or without one all of it */
+  readonly usable: readonly UsableSpan[] | null;
+  readonly repairs: readonly Repair[];
   readonly note: string;
   /** The ring's, as `packTrack` has it; null where nothing recorded it */
   readonly track: string | null;
@@ -67,12 +81,16 @@ export const TAKE_LIMITS = {
   checkedOn: { max: 80 },
   takeNote: { max: 2000 },
   wobbles: { max: 60 },
+  usable: { max: 60 },
+  puller: { max: 60 },
+  timecode: { max: 11 },
   track: { max: 600_000 },
 } as const;
 
 const LIMITS = TAKE_LIMITS;
 const id = text(LIMITS.id);
 const time = quantity(LIMITS.takeS);
+const span = object<UsableSpan>({ fromS: time, toS: time });
 
 const takeShape: Shape<Take> = object<Take>({
   durationS: time,
@@ -87,9 +105,12 @@ const takeShape: Shape<Take> = object<Take>({
     method: oneOf(...METHODS),
     rig: text(LIMITS.detail),
     wheel: text(LIMITS.detail),
+    puller: text(LIMITS.puller),
     isReversed: boolean(),
   }),
-  cues: list(object<Take['cues'][number]>({ moveId: id, timeS: time }), LIMITS.moves),
+  predictedRate: nullable(quantity({ min: 0, max: 1 })),
+  startTimecode: text(LIMITS.timecode),
+  cues: list(object<SetOff>({ moveId: id, timeS: time }), LIMITS.moves),
   missed: list(object<Take['missed'][number]>({ markId: id, byMm: quantity(LIMITS.missMm) }), LIMITS.marks),
   hits: list(object<LoggedHit>({ moveId: id, hit: oneOf(...MARK_HITS), lateS: nullable(quantity(LIMITS.lateS)) }), LIMITS.moves),
   focus: nullable(oneOf(...FOCUS_GRADES)),
@@ -98,7 +119,9 @@ const takeShape: Shape<Take> = object<Take>({
   whyKept: text(LIMITS.note),
   checkedOn: text(LIMITS.checkedOn),
   checkedTimes: nullable(quantity(LIMITS.checkedTimes)),
-  wobbles: list(object<UsableSpan>({ fromS: time, toS: time }), LIMITS.wobbles),
+  wobbles: list(span, LIMITS.wobbles),
+  usable: nullable(list(span, LIMITS.usable)),
+  repairs: list(oneOf(...REPAIRS), { max: REPAIRS.length }),
   note: text(LIMITS.takeNote),
   track: nullable(text(LIMITS.track)),
 });
@@ -113,14 +136,18 @@ export function checkTake(value: unknown): Problem[] {
   const problems: Problem[] = [];
   takeShape.check(value, '', problems);
   if (problems.length > 0) return problems;
-  const { wobbles, track } = value as Take;
-  wobbles.forEach(({ fromS, toS }, index) => {
-    if (toS > fromS) return;
-    const need = 'an end after its start';
-    problems.push({ code: 'ends-before-start', path: `wobbles[${index}].toS`, message: 'it ends before it starts', need });
-  });
+  const { wobbles, usable, track } = value as Take;
+  problems.push(...spanProblems(wobbles, 'wobbles'), ...spanProblems(usable ?? [], 'usable'));
   if (track !== null) problems.push(...trackProblems(track));
   return problems;
+}
+
+function spanProblems(spans: readonly UsableSpan[], path: string): Problem[] {
+  return spans.flatMap(({ fromS, toS }, index): Problem[] => {
+    if (toS > fromS) return [];
+    const need = 'an end after its start';
+    return [{ code: 'ends-before-start', path: `${path}[${index}].toS`, message: 'it ends before it starts', need }];
+  });
 }
 
 function trackProblems(track: string): Problem[] {
@@ -148,8 +175,11 @@ export function newTake(plan: ShotPlan, planVersion: number): Take {
       method,
       rig: rig?.name ?? '',
       wheel: wheel?.name ?? '',
+      puller: '',
       isReversed,
     },
+    predictedRate: null,
+    startTimecode: '',
     cues: [],
     missed: [],
     hits: [],
@@ -160,7 +190,23 @@ export function newTake(plan: ShotPlan, planVersion: number): Take {
     checkedOn: '',
     checkedTimes: null,
     wobbles: [],
+    usable: null,
+    repairs: [],
     note: '',
     track: null,
+  };
+}
+
+/** A take of an earlier form, in this one: what it lacks is what nobody said. */
+export function upgradeTake(value: unknown): unknown {
+  const take = value as Partial<Take> | null;
+  if (typeof take !== 'object' || take === null || typeof take.settings !== 'object') return value;
+  return {
+    predictedRate: null,
+    startTimecode: '',
+    usable: null,
+    repairs: [],
+    ...take,
+    settings: 'puller' in take.settings ? take.settings : { ...(take.settings as object), puller: '' },
   };
 }

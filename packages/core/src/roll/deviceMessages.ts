@@ -1,0 +1,31 @@
+import type { Problem } from '../errors.js';
+import { boolean, object, oneOf, quantity, text, variant } from '../shape.js';
+
+/** What a device tells. `device` is what it is called; angles are of the ring. */
+export type DeviceMessage =
+  | { readonly kind: 'wheel'; readonly device: string; readonly ringDeg: number }
+  | { readonly kind: 'motor'; readonly device: string; readonly ringDeg: number }
+  | { readonly kind: 'camera'; readonly device: string; readonly isRolling: boolean; readonly timecode: string };
+
+/** What a device is told: where a motor is to go, whether a camera rolls. */
+export type DeviceOrder =
+  { readonly kind: 'drive'; readonly ringDeg: number } | { readonly kind: 'roll'; readonly isRolling: boolean };
+
+const DEVICE = text({ min: 1, max: 60 });
+const RING_DEG = quantity({ min: -10_000, max: 10_000 });
+const TIMECODE = text({ min: 11, max: 11 });
+
+type Of<K extends DeviceMessage['kind']> = Extract<DeviceMessage, { kind: K }>;
+
+const messageShape = variant<DeviceMessage>({
+  wheel: object<Of<'wheel'>>({ kind: oneOf('wheel'), device: DEVICE, ringDeg: RING_DEG }),
+  motor: object<Of<'motor'>>({ kind: oneOf('motor'), device: DEVICE, ringDeg: RING_DEG }),
+  camera: object<Of<'camera'>>({ kind: oneOf('camera'), device: DEVICE, isRolling: boolean(), timecode: TIMECODE }),
+});
+
+/** Everything that is wrong with a device's message; none for one that can be passed on. */
+export function checkDeviceMessage(value: unknown): Problem[] {
+  const problems: Problem[] = [];
+  messageShape.check(value, '', problems);
+  return problems;
+}

@@ -1,0 +1,205 @@
+import fc from 'fast-check';
+import { twoPeople } from '../../test/plans';
+import { ringOf } from '../kit/index';
+import { changeRack, focusLine, newPlan, type ShotPlan } from '../pull/index';
+import {
+  checkDeviceMessage,
+  frameOfTimecode,
+  motorAt,
+  rollClock,
+  rollCues,
+  rollPlan,
+  runMotor,
+  STAND_IN_MOTOR,
+  timecodeAt,
+  timecodeOf,
+  turnWheel,
+} from './index';
+
+const clocked = changeRack(twoPeople(), 'rack-1', { startS: 4, durationS: 1 });
+const onLook: ShotPlan = changeRack(clocked, 'rack-1', { cueKind: 'look', cue: 'she looks up' });
+
+describe('the clock of a roll', () => {
+  test('runs with the time, and stops at the end of the shot', () => {
+    const clock = rollClock(clocked, []);
+    expect([0, 3.5, 5, 1000].map(clock.planSAt)).toEqual([0, 3.5, 5, clocked.durationS]);
+    expect(clock.waitsForAt(5)).toBeNull();
+    expect(clock.realSAt(3)).toBe(3);
+  });
+
+  test('stands at a pull that an event sets off until it does; then everything is as much later', () => {
+    const waiting = rollClock(onLook, []);
+    expect([3.9, 4, 9].map(waiting.planSAt)).toEqual([3.9, 4, 4]);
+    expect([3.9, 4.1].map(waiting.waitsForAt)).toEqual([null, 'rack-1']);
+    expect(waiting.realSAt(4.5)).toBeNull();
+    const late = rollClock(onLook, [{ moveId: 'rack-1', timeS: 5.2 }]);
+    expect([3, 4.5, 5.2, 6.2].map(late.planSAt)).toEqual([3, 4, 4, 5]);
+    expect(late.waitsForAt(5.3)).toBeNull();
+    expect(late.realSAt(5)).toBeCloseTo(6.2, 9);
+  });
+
+  test('an event that comes sooner takes the plan on with it; what was jumped over has no time of its own', () => {
+    const soon = rollClock(onLook, [{ moveId: 'rack-1', timeS: 3 }]);
+    expect([2, 3, 4].map(soon.planSAt)).toEqual([2, 4, 5]);
+    expect(soon.realSAt(3.5)).toBeNull();
+    expect(soon.realSAt(5)).toBe(4);
+  });
+
+  test('by the clock it waits for nobody; in slow practice it takes longer', () => {
+    expect(rollClock(onLook, [], { rate: 1, isByClock: true }).planSAt(6)).toBe(6);
+    const slow = rollClock(clocked, [], { rate: 0.25, isByClock: false });
+    expect(slow.planSAt(16)).toBe(4);
+    expect(slow.realSAt(4)).toBe(16);
+  });
+
+  test('never goes back, whatever is set off when', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 12, noNaN: true }), fc.constantFrom(0.25, 0.5, 1), (timeS, rate) => {
+        const clock = rollClock(onLook, [{ moveId: 'rack-1', timeS }], { rate, isByClock: false });
+        let before = -1;
+        for (let realS = 0; realS < 40; realS += 0.7) {
+          const planS = clock.planSAt(realS);
+          expect(planS).toBeGreaterThanOrEqual(before);
+          before = planS;
+          const back = clock.realSAt(planS);
+          if (back !== null && planS < onLook.durationS) expect(clock.planSAt(back)).toBeCloseTo(planS, 9);
+        }
+      }),
+    );
+  });
+});
+
+describe('cues', () => {
+  test('three counts, the start and the landing, each with its way', () => {
+    const cues = rollCues(changeRack(clocked, 'rack-1', { cueLeadS: 1.5 }));
+    expect(cues.map(({ timeS }) => timeS)).toEqual([2.5, 3, 3.5, 4, 5]);
+    expect(cues.map(({ kind, left }) => [kind, left])).toEqual([
+      ['count', 3],
+      ['count', 2],
+      ['count', 1],
+      ['start', 0],
+      ['land', 0],
+    ]);
+    expect(new Set(cues.map(({ way }) => way)).size).toBe(1);
+  });
+
+  test('no count before the shot, none without a lead; none without a line', () => {
+    expect(rollCues(changeRack(clocked, 'rack-1', { cueLeadS: 0 })).map(({ kind }) => kind)).toEqual(['start', 'land']);
+    const soon = changeRack(clocked, 'rack-1', { startS: 0.5, cueLeadS: 1 });
+    expect(rollCues(soon).every(({ timeS }) => timeS >= 0)).toBe(true);
+    expect(rollCues(newPlan())).toEqual([]);
+  });
+});
+
+describe('what a roll shows', () => {
+  const rolled = rollPlan(clocked)!;
+  const line = focusLine(clocked, ringOf(clocked.optics.lens))!;
+
+  test('the distance now, and the pull to come: how long still, how far, which way', () => {
+    const { now, coming } = rolled.figuresAt(1);
+    expect(now.distanceMm).toBeCloseTo(line.start.distanceMm, 6);
+    expect(now.zone.nearMm).toBeLessThan(now.distanceMm);
+    expect(coming[0]).toMatchObject({ moveId: 'rack-1', startsInS: 3, landsInS: 4, isUnderWay: false, durationS: 1 });
+    expect(coming[0]!.way).toBe(line.moves[0]!.to.distanceMm > line.start.distanceMm ? 'farther' : 'nearer');
+    expect(coming[0]!.travelDeg).toBeCloseTo(Math.abs(line.moves[0]!.to.ringDeg - line.start.ringDeg), 9);
+  });
+
+  test('under way it says until when, and afterwards nothing comes', () => {
+    expect(rolled.figuresAt(4.5).coming[0]).toMatchObject({ startsInS: 0, landsInS: 0.5, isUnderWay: true });
+    expect(rolled.figuresAt(5.5).coming).toEqual([]);
+    expect(rolled.figuresAt(5.5).at).toEqual(line.moves[0]!.to.target);
+    expect(rollPlan(newPlan())).toBeNull();
+  });
+
+  test('a wheel that is geared turns farther, and the other way where it is mirrored', () => {
+    const wheel = { ...WHEEL, wheelPerRing: 2, turns: 'opposite' as const };
+    const [plain, geared] = [rolled, rollPlan({ ...clocked, wheel })!].map((one) => one.figuresAt(1).coming[0]!);
+    expect(geared!.travelDeg).toBeCloseTo(2 * plain!.travelDeg, 9);
+    expect(geared!.turns).not.toBe(plain!.turns);
+  });
+});
+
+const WHEEL = {
+  name: 'Hand wheel',
+  kind: 'wheel' as const,
+  wheelPerRing: 1,
+  turns: 'same' as const,
+  discDiameterMm: 80,
+  hasEndStops: false,
+  comfortableDeg: 160,
+  fastestDegPerS: null,
+  notes: '',
+};
+
+describe('the stand-in motor', () => {
+  test('gets where it is told, never faster and never quicker to speed up than it can', () => {
+    fc.assert(
+      fc.property(fc.array(fc.double({ min: 0, max: 300, noNaN: true }), { minLength: 1, maxLength: 5 }), (targets) => {
+        let motor = motorAt(100);
+        let [timeS, fastest, quickest] = [0, 0, 0];
+        for (const target of targets)
+          for (let k = 0; k < 150; k++) {
+            timeS += 1 / 120;
+            const next = runMotor(motor, timeS, target);
+            fastest = Math.max(fastest, Math.abs(next.degPerS));
+            quickest = Math.max(quickest, Math.abs(next.degPerS - motor.degPerS));
+            motor = next;
+          }
+        expect(fastest).toBeLessThanOrEqual(STAND_IN_MOTOR.fastestDegPerS + 1e-6);
+        expect(quickest).toBeLessThanOrEqual(STAND_IN_MOTOR.degPerS2 / 120 + 40);
+        expect(Math.abs(motor.motorDeg - targets[targets.length - 1]!)).toBeLessThan(0.01);
+        expect(Math.abs(motor.ringDeg - motor.motorDeg)).toBeLessThanOrEqual(STAND_IN_MOTOR.backlashDeg / 2 + 1e-9);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  test('does nothing until it has heard, and loses its play where it turns back', () => {
+    const limits = { ...STAND_IN_MOTOR, latencyS: 0.1, backlashDeg: 2 };
+    const deaf = runMotor(motorAt(0), 0, 50, limits);
+    expect(runMotor(deaf, 0.09, 50, limits).motorDeg).toBe(0);
+    let motor = motorAt(0);
+    for (let k = 1; k <= 120; k++) motor = runMotor(motor, k / 60, 50, limits);
+    expect(motor.ringDeg).toBeCloseTo(49, 2);
+    for (let k = 121; k <= 240; k++) motor = runMotor(motor, k / 60, 49, limits);
+    expect(motor.ringDeg).toBeCloseTo(49, 2);
+  });
+});
+
+test('the stand-in wheel turns the ring through its gear, as far as the ring goes', () => {
+  const reach = { lowDeg: 0, highDeg: 90 };
+  expect(turnWheel({ ringDeg: 10 }, 20, null, reach).ringDeg).toBe(30);
+  expect(turnWheel({ ringDeg: 10 }, 20, { ...WHEEL, wheelPerRing: 4 }, reach).ringDeg).toBe(15);
+  expect(turnWheel({ ringDeg: 10 }, 200, null, reach).ringDeg).toBe(90);
+  expect(turnWheel({ ringDeg: 10 }, -200, null, reach).ringDeg).toBe(0);
+});
+
+describe('timecode', () => {
+  test.each([
+    [0, 24, '00:00:00:00'],
+    [3661.5, 24, '01:01:01:12'],
+    [86_399.999, 25, '23:59:59:24'],
+    [86_400, 25, '00:00:00:00'],
+    [1, 23.976, '00:00:01:00'],
+    [0.5, 50, '00:00:00:25'],
+  ])('%d s at %d is %s, and back', (seconds, fps, expected) => {
+    expect(timecodeAt(seconds, fps)).toBe(expected);
+    expect(timecodeOf(frameOfTimecode(expected, fps)!, fps)).toBe(expected);
+  });
+
+  test.each(['1:2:3:4', '24:00:00:00', '00:60:00:00', '00:00:00:24', ''])('%p is none at 24', (text) =>
+    expect(frameOfTimecode(text, 24)).toBeNull(),
+  );
+});
+
+test.each([
+  [{ kind: 'wheel', device: 'wheel on the arm', ringDeg: 12.5 }, []],
+  [{ kind: 'camera', device: 'A', isRolling: true, timecode: '10:00:00:00' }, []],
+  [{ kind: 'wheel', device: '', ringDeg: 12.5 }, ['device']],
+  [{ kind: 'wheel', device: 'x', ringDeg: 'far' }, ['ringDeg']],
+  [{ kind: 'drone' }, ['kind']],
+  [{ kind: 'motor', device: 'x', ringDeg: 1, more: 1 }, ['more']],
+  [null, ['kind']],
+])('what a device tells is checked: %j', (message, paths) =>
+  expect(checkDeviceMessage(message).map(({ path }) => path)).toEqual(paths),
+);

@@ -1,0 +1,119 @@
+import { type LensRing, ringOf, wheelDegOf, wheelNearerTurns } from '../kit/index.js';
+import { depthOfField } from '../optics/index.js';
+import {
+  type FocusLine,
+  focusLine,
+  type LineMove,
+  type LineTarget,
+  type Rack,
+  type ShotPlan,
+  zoneLensAt,
+} from '../pull/index.js';
+
+/** Where the ring is, or is to be. */
+export interface RingFigure {
+  readonly distanceMm: number;
+  readonly ringDeg: number;
+  /** Of the wheel, or of the ring where there is none, from where it stands for the farthest */
+  readonly wheelDeg: number;
+  readonly zone: { readonly nearMm: number; readonly farMm: number };
+}
+
+/** The pull that comes next, or is under way. */
+export interface ComingPull {
+  readonly moveId: string;
+  readonly target: LineTarget;
+  readonly to: RingFigure;
+  /** Until it starts; 0 once it has */
+  readonly startsInS: number;
+  /** Until it is to have landed */
+  readonly landsInS: number;
+  readonly isUnderWay: boolean;
+  readonly durationS: number;
+  readonly way: 'nearer' | 'farther';
+  /** Which way the wheel, or the ring, turns for that */
+  readonly turns: 'clockwise' | 'anticlockwise';
+  /** In wheel degrees */
+  readonly travelDeg: number;
+  readonly cueKind: Rack['cueKind'];
+  readonly cue: string;
+}
+
+/** What a roll shows at a time of the plan. */
+export interface RollFigures {
+  readonly now: RingFigure;
+  /** What the line is at, or goes on with, or left last */
+  readonly at: LineTarget;
+  /** The one under way, and then the ones to come */
+  readonly coming: readonly ComingPull[];
+}
+
+/** A plan, ready to be asked at any time: a screen asks sixty times a second. */
+export interface RollPlan {
+  readonly line: FocusLine;
+  figuresAt(planS: number): RollFigures;
+  /** Of an angle of the ring, at a time of the plan */
+  figureOf(ringDeg: number, planS: number): RingFigure;
+}
+
+/**
+ * Makes a plan ready to roll.
+ *
+ * @returns null while the line has no start
+ */
+export function rollPlan(plan: ShotPlan): RollPlan | null {
+  const ring = ringOf(plan.optics.lens);
+  const line = focusLine(plan, ring);
+  if (!line) return null;
+  const farDeg = ring.angleAt(ring.farthestMm);
+  const figureOf = (ringDeg: number, planS: number) => ringFigure(plan, ring, farDeg, ringDeg, planS);
+  const towardsNear = Math.sign(ring.angleAt(ring.closeFocusMm) - farDeg);
+  const nearerTurns = wheelNearerTurns(plan.wheel, plan.optics.lens.nearerTurns);
+  const coming = line.moves.map((move) => {
+    const { cueKind, cue } = plan.line.moves.find(({ id }) => id === move.moveId)!;
+    const isNearer = (move.to.ringDeg - move.from.ringDeg) * towardsNear >= 0;
+    const turns: ComingPull['turns'] = isNearer === (nearerTurns === 'clockwise') ? 'clockwise' : 'anticlockwise';
+    return {
+      move,
+      moveId: move.moveId,
+      target: move.to.target,
+      to: figureOf(move.to.ringDeg, move.endS),
+      durationS: move.endS - move.startS,
+      way: isNearer ? ('nearer' as const) : ('farther' as const),
+      turns,
+      travelDeg: wheelDegOf(plan.wheel, Math.abs(move.to.ringDeg - move.from.ringDeg)),
+      cueKind,
+      cue,
+    };
+  });
+  return {
+    line,
+    figureOf,
+    figuresAt: (planS) => ({
+      now: figureOf(line.ringDegAt(planS), planS),
+      at: lastBegun(line.moves, planS)?.to.target ?? line.start.target,
+      coming: coming.flatMap(({ move, ...pull }): ComingPull[] =>
+        planS >= move.endS
+          ? []
+          : [
+              {
+                ...pull,
+                startsInS: Math.max(0, move.startS - planS),
+                landsInS: move.endS - planS,
+                isUnderWay: planS >= move.startS,
+              },
+            ],
+      ),
+    }),
+  };
+}
+
+function lastBegun(moves: readonly LineMove[], planS: number): LineMove | undefined {
+  return moves.findLast(({ startS }) => planS >= startS);
+}
+
+function ringFigure(plan: ShotPlan, ring: LensRing, farDeg: number, ringDeg: number, planS: number): RingFigure {
+  const distanceMm = ring.distanceAt(ringDeg);
+  const { nearMm, farMm } = depthOfField({ ...zoneLensAt(plan.optics, planS), focusDistanceMm: distanceMm });
+  return { distanceMm, ringDeg, wheelDeg: wheelDegOf(plan.wheel, Math.abs(ringDeg - farDeg)), zone: { nearMm, farMm } };
+}
