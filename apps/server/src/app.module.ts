@@ -6,6 +6,7 @@ import { KitModule } from './kit/kit.module.js';
 import { MeasuringModule } from './measuring/measuring.module.js';
 import { PicturesModule } from './pictures/pictures.module.js';
 import { ProductionsModule } from './productions/productions.module.js';
+import { RollModule } from './roll/roll.module.js';
 import { ShotsModule } from './shots/shots.module.js';
 import { StopModule } from './stop/stop.module.js';
 import { TakesModule } from './takes/takes.module.js';
@@ -21,6 +22,7 @@ export class AppModule {
         MeasuringModule,
         PicturesModule,
         ProductionsModule,
+        RollModule,
         ShotsModule,
         StopModule,
         TakesModule,

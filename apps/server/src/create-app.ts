@@ -1,6 +1,7 @@
 import { ConsoleLogger } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import { IoAdapter } from '@nestjs/platform-socket.io';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
 import express from 'express';
@@ -62,6 +63,7 @@ async function assemble(config: Config, open: OpenDatabase): Promise<NestExpress
   app.useGlobalPipes(bodyValidation());
   app.useGlobalFilters(new ProblemFilter());
   app.enableShutdownHooks();
+  app.useWebSocketAdapter(new IoAdapter(app));
 
   const description = new DocumentBuilder()
     .setTitle('Still Heron')

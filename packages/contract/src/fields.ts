@@ -1,16 +1,18 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { checkPlan, MOST_ITEMS, UNSTORABLE, upgradePlan } from '@still-heron/core';
+import { checkPlan, MOST_ITEMS, PLAN_LIMITS, UNSTORABLE, upgradePlan } from '@still-heron/core';
 import { Transform } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayUnique,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsISO8601,
   IsNumber,
   IsObject,
   IsString,
+  IsUUID,
   Length,
   Max,
   Min,
@@ -125,6 +127,27 @@ export function TakeDocument(): PropertyDecorator {
     Transform(({ obj }: { obj: Record<string, unknown> }) => obj[key as string], { toClassOnly: true })(target, key);
     IsObject({ message: 'it is not an object', ...said('not-an-object', 'a take') })(target, key);
   };
+}
+
+/** The id of something in a plan. */
+export function Id(description: string): PropertyDecorator {
+  return Text({ min: 1, max: PLAN_LIMITS.id.max, description });
+}
+
+/** An id of a row, or one a device makes for what it starts. */
+export function Uuid(description: string): PropertyDecorator {
+  return all(
+    ApiProperty({ type: String, format: 'uuid', description }),
+    IsUUID('all', { message: 'it is no id', ...said('not-an-id', 'a UUID') }),
+  );
+}
+
+/** Yes or no. */
+export function Flag(description: string): PropertyDecorator {
+  return all(
+    ApiProperty({ type: Boolean, description }),
+    IsBoolean({ message: 'it is neither true nor false', ...said('not-yes-or-no', 'true or false') }),
+  );
 }
 
 /** A point in time. */

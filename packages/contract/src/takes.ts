@@ -1,8 +1,12 @@
 import { ApiProperty } from '@nestjs/swagger';
 import type { Take } from '@still-heron/core';
-import { Moment, TakeDocument, Version } from './fields.js';
+import { Moment, Optional, TakeDocument, Uuid, Version } from './fields.js';
 
 export class CreateTake {
+  @Optional()
+  @Uuid('Made by the page, so that a take that is sent twice is logged once')
+  id?: string;
+
   @Moment('When it began')
   rolledAt!: string;
 

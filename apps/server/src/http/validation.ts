@@ -1,7 +1,8 @@
 import { type ArgumentMetadata, Injectable, type PipeTransform, ValidationPipe } from '@nestjs/common';
 import { type CheckContext, PLAN_CHECK, type ProblemView } from '@still-heron/contract';
 import { checkPlan } from '@still-heron/core';
-import type { ValidationError } from 'class-validator';
+import { plainToInstance } from 'class-transformer';
+import { type ValidationError, validateSync } from 'class-validator';
 import { notFound, RequestProblem } from './request-problem.js';
 
 /** Checks every body against its class; unknown fields are refused, and the answer lists everything that is wrong. */
@@ -44,6 +45,22 @@ function problemsOf(error: ValidationError): ProblemView[] {
       {}) as Partial<CheckContext>;
     return [{ code, message: check === 'whitelistValidation' ? 'this field is not known' : message, path: error.property, need }];
   });
+}
+
+/** A message that comes over a socket, checked as a body is; with everything that is wrong with it. */
+export function problemsIn<T extends object>(Kind: new () => T, body: unknown): { value: T; problems: ProblemView[] } {
+  if (typeof body !== 'object' || body === null || Array.isArray(body)) {
+    const problem = { code: 'not-an-object', message: 'it is not an object', path: '', need: 'an object' };
+    return { value: new Kind(), problems: [problem] };
+  }
+  const value = plainToInstance(Kind, body);
+  const errors = validateSync(value, { whitelist: true, forbidNonWhitelisted: true, validationError: { target: false } });
+  return { value, problems: errors.flatMap(allProblemsOf) };
+}
+
+/** Of a field and of what it holds. */
+function allProblemsOf(error: ValidationError): ProblemView[] {
+  return [...problemsOf(error), ...(error.children ?? []).flatMap(allProblemsOf)];
 }
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;

@@ -50,19 +50,30 @@ export class TakesRepository {
     return row;
   }
 
-  /** With the next number of its shot. */
-  insert(shot: { readonly id: string; readonly productionId: string }, rolledAt: Date, take: Take): Promise<TakeRow> {
+  /**
+   * With the next number of its shot.
+   *
+   * @param id - as the page made it: a take that is there already comes back as it is
+   */
+  insert(
+    shot: { readonly id: string; readonly productionId: string },
+    rolledAt: Date,
+    take: Take,
+    id?: string,
+  ): Promise<TakeRow> {
     const { id: shotId, productionId } = shot;
     return this.db.transaction(async (tx) => {
       // two devices that log at once get two numbers
       await tx.execute(sql`select id from ${shots} where id = ${shotId} for update`);
+      const [known] = id ? await tx.select(ROW).from(takes).where(eq(takes.id, id)) : [];
+      if (known) return known;
       const [last] = await tx
         .select({ number: sql<number>`coalesce(max(${takes.number}), 0)`.mapWith(Number) })
         .from(takes)
         .where(eq(takes.shotId, shotId));
       const [row] = await tx
         .insert(takes)
-        .values({ shotId, productionId, rolledAt, number: last!.number + 1, ...columnsOf(take) })
+        .values({ ...(id ? { id } : {}), shotId, productionId, rolledAt, number: last!.number + 1, ...columnsOf(take) })
         .returning(ROW);
       return row!;
     });

@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { CreateTake, SaveTake, TakePageView, TakeRowView, TakeView } from '@still-heron/contract';
-import { checkTake, PlanError, type Take } from '@still-heron/core';
+import { checkTake, PlanError, type Take, upgradeTake } from '@still-heron/core';
 import { notFound, versionConflict } from '../http/request-problem.js';
 import { ProductionsService } from '../productions/productions.service.js';
 import { ShotsService } from '../shots/shots.service.js';
@@ -24,13 +24,14 @@ export class TakesService {
   async find(id: string): Promise<TakeView> {
     const row = await this.repository.find(id);
     if (!row) throw notFound('take');
-    return { ...toRowView(row), take: { ...row.take, track: row.track } };
+    const view = toRowView(row);
+    return { ...view, take: { ...view.take, track: row.track } };
   }
 
-  /** Gives it the next number of its shot. @throws {RequestProblem} 404 @throws {PlanError} for a take that breaks a rule */
-  async create(shotId: string, { rolledAt, take }: CreateTake): Promise<TakeRowView> {
+  /** Gives it the next number of its shot; one with an id that is there already is left as it is. @throws {RequestProblem} 404 @throws {PlanError} for a take that breaks a rule */
+  async create(shotId: string, { id, rolledAt, take }: CreateTake): Promise<TakeRowView> {
     const shot = await this.shots.find(shotId);
-    return toRowView(await this.repository.insert(shot, new Date(rolledAt), checked(take)));
+    return toRowView(await this.repository.insert(shot, new Date(rolledAt), checked(take), id));
   }
 
   /** @throws {RequestProblem} 404, 409 @throws {PlanError} as `create` */
@@ -54,7 +55,9 @@ export class TakesService {
   }
 }
 
-function checked(take: unknown): Take {
+/** As a page of an earlier form may send it. */
+function checked(sent: unknown): Take {
+  const take = upgradeTake(sent);
   const [first, ...others] = checkTake(take).map((problem) => ({
     ...problem,
     path: problem.path === '' ? 'take' : `take.${problem.path}`,
@@ -64,5 +67,13 @@ function checked(take: unknown): Take {
 }
 
 function toRowView({ id, shotId, number, version, rolledAt, hasTrack, take }: TakeRow): TakeRowView {
-  return { id, shotId, number, version, rolledAt: rolledAt.toISOString(), hasTrack, take };
+  return {
+    id,
+    shotId,
+    number,
+    version,
+    rolledAt: rolledAt.toISOString(),
+    hasTrack,
+    take: upgradeTake(take) as Omit<Take, 'track'>,
+  };
 }

@@ -1,4 +1,4 @@
-import { type CueKind, type Rack, type ShotPlan } from '../pull/index.js';
+import type { CueKind, Rack, ShotPlan } from '../pull/index.js';
 
 /** A pull that was set off by a key: in seconds since the roll began, whatever the plan's time is then. */
 export interface SetOff {

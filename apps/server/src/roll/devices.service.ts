@@ -1,0 +1,69 @@
+import { Inject, Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
+import { HttpAdapterHost } from '@nestjs/core';
+import { checkDeviceMessage, type DeviceMessage, type DeviceOrder } from '@still-heron/core';
+import type { Server } from 'node:http';
+import { type Observable, Subject } from 'rxjs';
+import { type WebSocket, WebSocketServer } from 'ws';
+import { isOwnOrigin } from './is-from-here.js';
+
+const DEVICES_ADDRESS = '/api/devices';
+
+/** The port for wheels, motors and cameras: plain WebSocket, one JSON object a message. See docs/devices.md. */
+@Injectable()
+export class DevicesService implements OnApplicationBootstrap, OnModuleDestroy {
+  private readonly port = new WebSocketServer({ noServer: true, maxPayload: 4096 });
+  private readonly passing = new Subject<DeviceMessage>();
+
+  constructor(@Inject(HttpAdapterHost) private readonly host: HttpAdapterHost) {}
+
+  /** What devices tell, checked. */
+  get messages(): Observable<DeviceMessage> {
+    return this.passing;
+  }
+
+  /** Tells every device. */
+  tell(order: DeviceOrder): void {
+    for (const device of this.port.clients) if (device.readyState === device.OPEN) device.send(JSON.stringify(order));
+  }
+
+  onApplicationBootstrap(): void {
+    const server = this.host.httpAdapter.getHttpServer() as Server;
+    server.on('upgrade', (request, socket, head) => {
+      if (request.url?.split('?')[0] !== DEVICES_ADDRESS) return;
+      if (!isOwnOrigin(request)) socket.destroy();
+      else this.port.handleUpgrade(request, socket, head, (device) => this.listenTo(device));
+    });
+  }
+
+  onModuleDestroy(): void {
+    for (const device of this.port.clients) device.terminate();
+    this.passing.complete();
+  }
+
+  private listenTo(device: WebSocket): void {
+    // a device that goes away in the middle of a word is no event
+    device.on('error', () => device.terminate());
+    device.on('message', (data) => {
+      const { message, refusal } = readMessage(String(data as Buffer));
+      if (message) this.passing.next(message);
+      else device.send(JSON.stringify(refusal));
+    });
+  }
+}
+
+/** A message, or why it can't be taken: what is wrong, where, and what would do. */
+function readMessage(text: string): { message: DeviceMessage | null; refusal: object } {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    return {
+      message: null,
+      refusal: { kind: 'refused', path: '', message: 'it is not JSON', need: 'one JSON object a message' },
+    };
+  }
+  const [problem] = checkDeviceMessage(value);
+  if (!problem) return { message: value as DeviceMessage, refusal: {} };
+  const { path, message, need } = problem;
+  return { message: null, refusal: { kind: 'refused', path, message, need } };
+}

@@ -1,0 +1,165 @@
+import { randomUUID } from 'node:crypto';
+import type { AddressInfo } from 'node:net';
+import type { JoinedView, RollView, ShotView } from '@still-heron/contract';
+import { newTake } from '@still-heron/core';
+import { io, type Socket } from 'socket.io-client';
+import { WebSocket } from 'ws';
+import { makeProduction, makeShot, startServer, type TestServer } from './server';
+
+let server: TestServer;
+let shot: ShotView;
+const open: { close(): unknown }[] = [];
+beforeAll(async () => {
+  server = await startServer();
+  shot = await makeShot(server, (await makeProduction(server)).id);
+});
+afterEach(() => open.splice(0).forEach((line) => line.close()));
+afterAll(async () => {
+  await server.stop();
+  server.remove();
+});
+
+const port = () => (server.app.getHttpServer().address() as AddressInfo).port;
+
+function page(headers: Record<string, string> = {}): Socket {
+  const socket = io(`http://127.0.0.1:${port()}`, {
+    path: '/api/live',
+    transports: ['websocket'],
+    extraHeaders: headers,
+    forceNew: true,
+    reconnection: false,
+  });
+  open.push(socket);
+  return socket;
+}
+
+const ask = (socket: Socket, event: string, body?: unknown): Promise<unknown> =>
+  body === undefined ? socket.timeout(5000).emitWithAck(event) : socket.timeout(5000).emitWithAck(event, body);
+const hears = <T>(socket: Socket, event: string): Promise<T> => new Promise((done) => socket.once(event, done));
+
+const rollOf = (changes: Partial<RollView> = {}): RollView => ({
+  rollId: randomUUID(),
+  shotId: shot.id,
+  startedAtMs: Date.now(),
+  rate: 1,
+  isByClock: false,
+  device: 'puller’s tablet',
+  setOffs: [],
+  ...changes,
+});
+
+async function joined(device: string): Promise<{ socket: Socket; found: JoinedView }> {
+  const socket = page();
+  return { socket, found: (await ask(socket, 'join', { shotId: shot.id, device })) as JoinedView };
+}
+
+test('the clock of the server is told', async () => {
+  expect(Math.abs(((await ask(page(), 'clock')) as number) - Date.now())).toBeLessThan(2000);
+});
+
+test('whoever rolls tells it, and everyone else who shows the shot hears it; one who comes later finds it', async () => {
+  const { socket: puller, found } = await joined('puller');
+  expect(found).toEqual({ roll: null, devices: [] });
+  const told = hears<string[]>(puller, 'devices');
+  const { socket: operator, found: foundByOperator } = await joined('operator');
+  expect(foundByOperator.devices).toEqual(['puller']);
+  expect(await told).toEqual(['operator']);
+  const roll = rollOf();
+  const heard = hears<RollView>(operator, 'roll');
+  expect(await ask(puller, 'roll', roll)).toEqual(roll);
+  expect(await heard).toEqual(roll);
+  const heardSetOff = hears(puller, 'set-off');
+  await ask(operator, 'set-off', { rollId: roll.rollId, moveId: 'rack-1', timeS: 4.2 });
+  expect(await heardSetOff).toEqual({ rollId: roll.rollId, moveId: 'rack-1', timeS: 4.2 });
+  const late = await joined('director');
+  expect(late.found.roll).toEqual({ ...roll, setOffs: [{ moveId: 'rack-1', timeS: 4.2 }] });
+  const heardWheel = hears(operator, 'wheel');
+  puller.emit('wheel', { ringDeg: 42 });
+  expect(await heardWheel).toBe(42);
+  const heardEnd = hears(operator, 'end');
+  await ask(puller, 'end', { rollId: roll.rollId });
+  expect(await heardEnd).toEqual({ rollId: roll.rollId });
+  expect((await joined('late')).found.roll).toBeNull();
+});
+
+test('a device that goes away is no longer told of', async () => {
+  const { socket: puller } = await joined('puller');
+  const { socket: operator } = await joined('operator');
+  const told = hears<string[]>(puller, 'devices');
+  operator.close();
+  expect(await told).toEqual([]);
+});
+
+test.each([
+  ['join', {}, 'not-an-id'],
+  ['join', null, 'not-an-object'],
+  ['roll', { ...rollOfNothing(), rate: 7 }, 'out-of-range'],
+  ['roll', { ...rollOfNothing(), setOffs: [{ moveId: 'x', timeS: 'soon' }] }, 'not-a-number'],
+  ['set-off', { rollId: 'x', moveId: 'a', timeS: 1 }, 'not-an-id'],
+  ['end', { rollId: randomUUID(), more: 1 }, 'unknown-field'],
+])('%s with %j is refused, and says why', async (event, body, code) => {
+  expect(await ask(page(), event, body)).toMatchObject({ code });
+});
+
+function rollOfNothing() {
+  return { rollId: randomUUID(), shotId: randomUUID(), startedAtMs: 1, rate: 1, isByClock: false, device: 'x', setOffs: [] };
+}
+
+test('a page of somewhere else is not let in', async () => {
+  const socket = page({ origin: 'http://elsewhere.example' });
+  await new Promise((done) => socket.once('connect_error', done));
+  expect(socket.connected).toBe(false);
+});
+
+describe('the port for devices', () => {
+  async function device(headers: Record<string, string> = {}): Promise<WebSocket> {
+    const socket = new WebSocket(`ws://127.0.0.1:${port()}/api/devices`, { headers });
+    open.push(socket);
+    await new Promise((done, failed) => socket.once('open', done).once('error', failed));
+    return socket;
+  }
+  const says = (socket: WebSocket): Promise<unknown> =>
+    new Promise((done) => socket.once('message', (data: Buffer) => done(JSON.parse(String(data)))));
+
+  test('what a wheel tells every page hears; what a page orders every device hears', async () => {
+    const { socket } = await joined('puller');
+    const wheel = await device();
+    const heard = hears(socket, 'device');
+    const message = { kind: 'wheel', device: 'wheel on the arm', ringDeg: 31.5 };
+    wheel.send(JSON.stringify(message));
+    expect(await heard).toEqual(message);
+    const told = says(wheel);
+    socket.emit('order', { kind: 'drive', ringDeg: 12 });
+    expect(await told).toEqual({ kind: 'drive', ringDeg: 12 });
+    const rolls = says(wheel);
+    socket.emit('order', { kind: 'roll', isRolling: true });
+    expect(await rolls).toEqual({ kind: 'roll', isRolling: true });
+  });
+
+  test.each([
+    ['what', ''],
+    ['{"kind":"wheel","device":"x"}', 'ringDeg'],
+    ['{"kind":"drone"}', 'kind'],
+  ])('%s is refused, with what is wrong', async (text, path) => {
+    const wheel = await device();
+    const answer = says(wheel);
+    wheel.send(text);
+    expect(await answer).toMatchObject({ kind: 'refused', path });
+  });
+
+  test('a page of somewhere else is not let in', async () => {
+    await expect(device({ origin: 'http://elsewhere.example' })).rejects.toThrow();
+  });
+});
+
+test('a take that is sent twice is logged once; one of an earlier form is completed', async () => {
+  const id = randomUUID();
+  const { predictedRate: _, repairs: __, ...earlier } = newTake(shot.plan, 1);
+  const body = { id, rolledAt: '2026-03-01T10:15:00.000Z', take: earlier };
+  const first = await server.request.post(`/api/shots/${shot.id}/takes`).send(body).expect(201);
+  const second = await server.request.post(`/api/shots/${shot.id}/takes`).send(body).expect(201);
+  expect(second.body).toEqual(first.body);
+  expect(first.body).toMatchObject({ id, number: 1, take: { predictedRate: null, repairs: [] } });
+  const { body: rows } = await server.request.get(`/api/shots/${shot.id}/takes`).expect(200);
+  expect(rows).toHaveLength(1);
+});
