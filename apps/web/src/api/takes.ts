@@ -3,14 +3,14 @@ import type { Take } from '@still-heron/core';
 import { api } from './api';
 
 /** Takes, as the server keeps them. Loaded with the first page that shows some. */
-const takesApi = api.enhanceEndpoints({ addTagTypes: ['Takes'] }).injectEndpoints({
+export const takesApi = api.enhanceEndpoints({ addTagTypes: ['Takes'] }).injectEndpoints({
   endpoints: (build) => ({
     takes: build.query<TakeRowView[], string>({
       query: (shotId) => `shots/${shotId}/takes`,
       providesTags: (_, __, shotId) => [{ type: 'Takes', id: shotId }],
     }),
     take: build.query<TakeView, string>({ query: (id) => `takes/${id}` }),
-    logTake: build.mutation<TakeRowView, { shotId: string; rolledAt: string; take: Take }>({
+    logTake: build.mutation<TakeRowView, { id?: string; shotId: string; rolledAt: string; take: Take }>({
       query: ({ shotId, ...body }) => ({ url: `shots/${shotId}/takes`, method: 'POST', body }),
       invalidatesTags: (_, __, { shotId }) => [{ type: 'Takes', id: shotId }],
     }),

@@ -1,6 +1,7 @@
 import { App as AntdApp, ConfigProvider } from 'antd';
 import { type ComponentType, useEffect, useMemo } from 'react';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { sendTakes } from '../features/roll/sendTakes';
 import { saveNow, sendLeftovers } from '../features/shot/saving';
 import { PartFailed } from './PartFailed';
 import { pages } from './pages';
@@ -26,6 +27,7 @@ const router = createBrowserRouter(
         { path: 'floor', lazy: async () => ({ Component: (await pages.floor()).FloorPage }) },
         { path: 'pull', lazy: async () => ({ Component: (await pages.pull()).PullPage }) },
         { path: 'stop', lazy: async () => ({ Component: (await pages.stop()).StopPage }) },
+        { path: 'roll', lazy: async () => ({ Component: (await pages.roll()).RollPage }) },
         { path: 'takes', lazy: async () => ({ Component: (await pages.takes()).TakesPage }) },
       ],
     },
@@ -49,6 +51,7 @@ export function App() {
   const dispatch = useAppDispatch();
   useEffect(() => {
     void dispatch(sendLeftovers());
+    void sendTakes(dispatch);
     const onOnline = () => void dispatch(saveNow());
     window.addEventListener('online', onOnline);
     return () => window.removeEventListener('online', onOnline);

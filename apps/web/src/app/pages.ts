@@ -8,6 +8,7 @@ export const pages = {
   kit: () => import('../features/kit/KitPage'),
   pull: () => import('../features/pull/PullPage'),
   stop: () => import('../features/stop/StopPage'),
+  roll: () => import('../features/roll/RollPage'),
   takes: () => import('../features/takes/TakesPage'),
 };
 
@@ -24,7 +25,7 @@ export function preload(path: string): void {
 }
 
 /** Steps of a shot, as the last part of its address. */
-const STEPS = ['setup', 'floor', 'pull', 'stop', 'takes'] as const;
+const STEPS = ['setup', 'floor', 'pull', 'stop', 'roll', 'takes'] as const;
 
 function stepOf(path: string): (typeof STEPS)[number] {
   return STEPS.find((step) => path.endsWith(`/${step}`)) ?? 'pull';

@@ -100,7 +100,7 @@ export function rollPlan(plan: ShotPlan): RollPlan | null {
                 ...pull,
                 startsInS: Math.max(0, move.startS - planS),
                 landsInS: move.endS - planS,
-                isUnderWay: planS >= move.startS,
+                isUnderWay: planS > move.startS,
               },
             ],
       ),
@@ -109,7 +109,7 @@ export function rollPlan(plan: ShotPlan): RollPlan | null {
 }
 
 function lastBegun(moves: readonly LineMove[], planS: number): LineMove | undefined {
-  return moves.findLast(({ startS }) => planS >= startS);
+  return moves.findLast(({ startS }) => planS > startS);
 }
 
 function ringFigure(plan: ShotPlan, ring: LensRing, farDeg: number, ringDeg: number, planS: number): RingFigure {

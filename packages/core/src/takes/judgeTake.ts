@@ -14,6 +14,8 @@ export interface TakeVerdict extends JudgedRing {
   readonly moves: readonly MoveScore[];
   /** The longest first: everyone who must be sharp is, and nothing was rocked to check */
   readonly usable: readonly UsableSpan[];
+  /** It goes on to the end of everything that is asked */
+  readonly isWhole: boolean;
   /** Every beat is kept, and was shot to its end */
   readonly isKept: boolean;
 }
@@ -47,11 +49,13 @@ export function judgeTake(plan: ShotPlan, track: RingTrack, wobbles: readonly Us
   lost.fill(1, Math.min(frameCount, Math.floor(endS * captureFps + 1e-6) + 1));
   for (const { fromS, toS } of wobbles)
     lost.fill(1, Math.max(0, Math.floor(fromS * captureFps)), Math.min(frameCount, Math.ceil(toS * captureFps)));
+  const isWhole = beatsNow(plan).every(({ toS }) => toS <= endS + WHOLE_S);
   return {
     ...judged,
     moves: scoreMoves(plan, track),
     usable: usableSpans(lost, captureFps),
-    isKept: beats.every(({ kept }) => kept) && beatsNow(plan).every(({ toS }) => toS <= endS + WHOLE_S),
+    isWhole,
+    isKept: isWhole && beats.every(({ kept }) => kept),
   };
 }
 

@@ -42,14 +42,16 @@ const AROUND_S = 3;
 /**
  * Holds every pull of a plan against the track of a take: when it began and landed, by how much it missed, overshot and turned back, how smooth it was and how fast.
  *
- * @returns none while the line has no start
+ * @returns none while the line has no start, and none of pulls the take had not come to when it ended
  */
 export function scoreMoves(plan: ShotPlan, track: RingTrack): MoveScore[] {
   const ring = ringOf(plan.optics.lens);
   const line = focusLine(plan, ring);
   if (!line) return [];
   const towardsNear = Math.sign(ring.angleAt(ring.closeFocusMm) - ring.angleAt(ring.farthestMm));
-  return line.moves.map((move, index): MoveScore => {
+  const endS = (track.ringDeg.length - 1) / track.hz;
+  const reached = line.moves.filter(({ startS }) => startS < endS);
+  return reached.map((move, index): MoveScore => {
     const before = plan.line.moves[index - 1];
     const after = plan.line.moves[index + 1];
     const fromS = Math.max(move.startS - AROUND_S, before ? rackEndS(before) : 0);

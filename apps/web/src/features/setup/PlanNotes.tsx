@@ -17,10 +17,19 @@ export function useProductionAngle(): number {
   return data?.shutterAngleDeg ?? 180;
 }
 
+interface Props {
+  readonly plan: ShotPlan;
+  readonly without?: readonly string[];
+  /** Notes of one kind alone */
+  readonly only?: PlanNote['kind'];
+}
+
 /** What the gear says against the plan. Stale distances, and what stands elsewhere on the screen, are said there. */
-export function PlanNotes({ plan, without = [] }: { readonly plan: ShotPlan; readonly without?: readonly string[] }) {
+export function PlanNotes({ plan, without = [], only }: Props) {
   const shutterAngleDeg = useProductionAngle();
-  const notes = planNotes(plan, { shutterAngleDeg }).filter(({ code }) => code !== 'stale-marks' && !without.includes(code));
+  const notes = planNotes(plan, { shutterAngleDeg })
+    .filter(({ code }) => code !== 'stale-marks' && !without.includes(code))
+    .filter(({ kind }) => !only || kind === only);
   return notes.map(({ code, kind, text }) => (
     <p key={code} className={CLASSES[kind]} role="note">
       {text}

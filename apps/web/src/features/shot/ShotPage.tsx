@@ -33,6 +33,7 @@ export function ShotPage() {
   useKeys('2', () => void navigate(`/shots/${shotId}/floor`));
   useKeys('3', () => void navigate(`/shots/${shotId}/pull`));
   useKeys('4', () => void navigate(`/shots/${shotId}/stop`));
+  useKeys('6', () => void navigate(`/shots/${shotId}/roll`));
   useKeys('7', () => void navigate(`/shots/${shotId}/takes`));
   useKeys('0', () => void navigate(productionId ? `/productions/${productionId}/shots` : '/'));
   const [showsHistory, setShowsHistory] = useState(false);
@@ -62,7 +63,7 @@ export function ShotPage() {
   );
 }
 
-const STEPS = ['setup', 'floor', 'pull', 'stop', 'takes'] as const;
+const STEPS = ['setup', 'floor', 'pull', 'stop', 'roll', 'takes'] as const;
 
 function isStep(step: string): step is (typeof STEPS)[number] {
   return (STEPS as readonly string[]).includes(step);

@@ -22,6 +22,7 @@ export function Steps({ shotId }: { readonly shotId: string }) {
     { path: 'floor', name: 'Floor', state: floorState(plan) },
     { path: 'pull', name: 'Pull', state: pullState(plan, judged) },
     { path: 'stop', name: 'Stop', state: stopState(plan, rate) },
+    { path: 'roll', name: 'Roll', state: null, key: 6 },
     { path: 'takes', name: 'Takes', state: null, key: 7 },
   ];
   return (

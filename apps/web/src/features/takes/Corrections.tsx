@@ -2,6 +2,7 @@ import type { Correction, ShotPlan, UnitSystem } from '@still-heron/core';
 import { useEdit } from '../setup/useEdit';
 import { useKeys } from '../../app/useKeys';
 import { correctionWords } from './takeWords';
+import './takes.css';
 
 interface Props {
   readonly corrections: readonly Correction[];

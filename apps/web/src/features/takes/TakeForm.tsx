@@ -3,6 +3,7 @@ import { Checkbox } from 'antd';
 import { TextField } from '../../fields/TextField';
 import { WordChoice } from '../../fields/WordChoice';
 import { type Draft, withHit } from './draft';
+import './takes.css';
 import { FOCUS_WORDS, HIT_WORDS, PERFORMANCE_WORDS, pullTo } from './takeWords';
 
 interface Props {
@@ -10,6 +11,8 @@ interface Props {
   readonly plan: ShotPlan;
   readonly units: UnitSystem;
   readonly number: number;
+  /** The pulls that are spoken of */
+  readonly moveIds: readonly string[];
   readonly isLogging: boolean;
   readonly onChange: (draft: Draft) => void;
   readonly onLog: () => void;
@@ -20,14 +23,14 @@ const ORDER: readonly MarkHit[] = ['hit', 'late', 'early', 'in-front', 'behind',
 const HITS = ORDER.map((value) => ({ value, word: HIT_WORDS[value] }));
 
 /** The take that was just shot. A good one needs one press; of any other it is said where, and what. */
-export function TakeForm({ draft, plan, units, number, isLogging, onChange, onLog }: Props) {
+export function TakeForm({ draft, plan, units, number, moveIds, isLogging, onChange, onLog }: Props) {
   return (
     <section className="take-form" aria-label={`Take ${number}`}>
       <h2 className="take-number">
         Take <span className="figure">{number}</span>
       </h2>
       <div className="take-said">
-        {plan.line.moves.map(({ id }) => (
+        {moveIds.map((id) => (
           <div key={id} className="take-line">
             <span>
               at <strong>{pullTo(id, plan, units)}</strong>

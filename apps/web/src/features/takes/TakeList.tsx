@@ -5,6 +5,7 @@ import { problemOf } from '../../api/api';
 import { useLazyTakeQuery, useRemoveTakeMutation, useSaveTakeMutation } from '../../api/takes';
 import { METHOD_WORDS } from '../setup/words';
 import { faultWords } from './takeWords';
+import './takes.css';
 
 interface Props {
   readonly shotId: string;

@@ -48,15 +48,13 @@ function Log({ shotId, plan, takes }: Props) {
     takes.map(({ take }) => take),
   );
   const { tone, text } = adviceWords(next, takes.length, planned);
+  const moveIds = plan.line.moves.map(({ id }) => id);
   const number = (takes.at(-1)?.number ?? 0) + 1;
 
   async function log(): Promise<void> {
     if (isLoading) return;
-    const take = takeOfDraft(
-      draft,
-      newTake(plan, selectSaving(store.getState()).baseVersion),
-      plan.line.moves.map(({ id }) => id),
-    );
+    const empty = newTake(plan, selectSaving(store.getState()).baseVersion);
+    const take = takeOfDraft(draft, { ...empty, predictedRate: rate?.keepRate ?? null }, moveIds);
     const { error } = await logTake({ shotId, rolledAt: new Date().toISOString(), take });
     if (error)
       void message.error(`Take ${number} was not logged: ${problemOf(error).body.message}. What you said of it is still here.`);
@@ -75,6 +73,7 @@ function Log({ shotId, plan, takes }: Props) {
           plan={plan}
           units={units}
           number={number}
+          moveIds={moveIds}
           isLogging={isLoading}
           onChange={setDraft}
           onLog={() => void log()}

@@ -1,4 +1,4 @@
-import type { FocusGrade, MarkHit, PerformanceGrade, Take } from '@still-heron/core';
+import type { FocusGrade, MarkHit, PerformanceGrade, Repair, Take } from '@still-heron/core';
 
 /** What is said of the take that was just shot: a good one until something is said against it. */
 export interface Draft {
@@ -8,10 +8,26 @@ export interface Draft {
   readonly performance: PerformanceGrade;
   readonly isCircled: boolean;
   readonly note: string;
+  /** By mark, so much farther than it; what is not named was where it should be */
+  readonly missedMm: Readonly<Record<string, number>>;
+  /** What it was checked on, and how many times magnified */
+  readonly checkedOn: string;
+  readonly checkedTimes: number | null;
+  readonly repairs: readonly Repair[];
 }
 
 export function freshDraft(): Draft {
-  return { hits: {}, focus: 'sharp', performance: 'good', isCircled: false, note: '' };
+  return {
+    hits: {},
+    focus: 'sharp',
+    performance: 'good',
+    isCircled: false,
+    note: '',
+    missedMm: {},
+    checkedOn: '',
+    checkedTimes: null,
+    repairs: [],
+  };
 }
 
 /** A mark that was not hit leaves the take no better than usable, until it is said otherwise. */
@@ -21,15 +37,41 @@ export function withHit(draft: Draft, moveId: string, hit: MarkHit): Draft {
   return { ...draft, hits, focus: isFaulty && draft.focus === 'sharp' ? 'usable' : draft.focus };
 }
 
-/** @param moveIds - of every pull of the shot: what nothing was said of was hit */
-export function takeOfDraft({ hits, focus, performance, isCircled, note }: Draft, empty: Take, moveIds: readonly string[]): Take {
+/** Of a take that is there already: what its track, or somebody, said of it. */
+export function draftOf(take: Take): Draft {
+  const { focus, performance, isCircled, note, whyKept, checkedOn, checkedTimes, repairs } = take;
   return {
-    ...empty,
-    hits: moveIds.map((moveId) => ({ moveId, hit: hits[moveId] ?? 'hit', lateS: null })),
-    focus,
-    performance,
+    hits: Object.fromEntries(take.hits.map(({ moveId, hit }) => [moveId, hit])),
+    focus: focus ?? 'sharp',
+    performance: performance ?? 'good',
     isCircled,
+    note: note || whyKept,
+    missedMm: Object.fromEntries(take.missed.map(({ markId, byMm }) => [markId, byMm])),
+    checkedOn,
+    checkedTimes,
+    repairs,
+  };
+}
+
+/**
+ * @param take - what it is said of: what nothing is said against stays as it is
+ * @param moveIds - of every pull of the shot: what nothing was said of was hit
+ */
+export function takeOfDraft(draft: Draft, take: Take, moveIds: readonly string[]): Take {
+  const { hits, missedMm, focus, note, isCircled, ...said } = draft;
+  const lateS = (moveId: string, hit: MarkHit) =>
+    take.hits.find((known) => known.moveId === moveId && known.hit === hit)?.lateS ?? null;
+  return {
+    ...take,
+    ...said,
+    focus,
     note,
+    isCircled,
+    hits: moveIds.map((moveId) => {
+      const hit = hits[moveId] ?? 'hit';
+      return { moveId, hit, lateS: lateS(moveId, hit) };
+    }),
+    missed: Object.entries(missedMm).flatMap(([markId, byMm]) => (byMm === 0 ? [] : [{ markId, byMm }])),
     whyKept: isCircled && focus !== 'sharp' ? note : '',
   };
 }

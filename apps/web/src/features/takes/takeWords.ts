@@ -6,6 +6,7 @@ import {
   type NextAdvice,
   type PerformanceGrade,
   type ShotPlan,
+  type TakeVerdict,
   targetName,
   type UnitSystem,
 } from '@still-heron/core';
@@ -82,4 +83,19 @@ export function correctionWords({ moveId, hit, times, byS }: Correction, plan: S
     searched: 'set a hard stop, or practise it: go gently from the soft side',
   };
   return `${often}${HIT_WORDS[hit]} at ${at}${by}: ${done[hit]}`;
+}
+
+/** What a track shows, in a sentence: "Kept: every mark hit." or what was wrong, and how long can be used. */
+export function verdictWords({ isKept, isWhole, moves, usable }: TakeVerdict, plan: ShotPlan, units: UnitSystem): string {
+  const logged = moves.map(({ moveId, hit, landsLateS, startsLateS }) => ({
+    moveId,
+    hit,
+    lateS: hit === 'late' ? Math.max(startsLateS ?? 0, landsLateS ?? 0) : hit === 'early' ? (startsLateS ?? 0) : null,
+  }));
+  const faults = faultWords(logged, plan, units);
+  const [longest] = usable;
+  const use = longest ? `${(longest.toS - longest.fromS).toFixed(1)} s in one go can be used` : 'nothing of it can be used';
+  if (isKept) return faults ? `Kept, though ${faults}.` : `Kept: every mark hit.`;
+  if (!isWhole && !faults) return `Ended early: ${use}.`;
+  return `${isWhole ? 'Soft' : 'Ended early, and soft'}${faults ? `: ${faults}` : ' in places'}; ${use}.`;
 }

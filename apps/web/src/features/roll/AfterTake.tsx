@@ -1,0 +1,81 @@
+import { newTake, type ShotPlan, type UnitSystem, verdictOf } from '@still-heron/core';
+import { App } from 'antd';
+import { useMemo, useState, useSyncExternalStore } from 'react';
+import { problemOf } from '../../api/api';
+import { useSaveTakeMutation } from '../../api/takes';
+import { useKeys } from '../../app/useKeys';
+import { type Draft, draftOf, takeOfDraft } from '../takes/draft';
+import { TakeChart } from '../takes/TakeChart';
+import { TakeForm } from '../takes/TakeForm';
+import { verdictWords } from '../takes/takeWords';
+import type { EndedRoll } from './rollEngine';
+import { sending } from './sendTakes';
+
+interface Props {
+  readonly shotId: string;
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+  readonly ended: EndedRoll;
+  readonly onDone: () => void;
+}
+
+/** The take that was just rolled: what its track shows, against the plan; to be said otherwise, and put away. */
+export function AfterTake({ shotId, plan, units, ended, onDone }: Props) {
+  const { message } = App.useApp();
+  const isPractice = ended.pace.rate !== 1;
+  const logged = useSyncExternalStore(sending.subscribe, () => sending.loggedAs(ended.id));
+  const { unsent, refusal } = useSyncExternalStore(sending.subscribe, sending.state);
+  const [save, { isLoading }] = useSaveTakeMutation();
+  const [draft, setDraft] = useState<Draft>(() => draftOf(ended.take));
+  const moveIds = ended.take.track === null ? plan.line.moves.map(({ id }) => id) : ended.take.hits.map(({ moveId }) => moveId);
+  const verdict = useMemo(() => verdictOf(plan, ended.take, ended.pace), [plan, ended]);
+
+  async function put(): Promise<void> {
+    if (!logged || isLoading) return;
+    const take = takeOfDraft(draft, { ...newTake(plan, ended.take.planVersion), ...ended.take }, moveIds);
+    const { error } = await save({ shotId, id: logged.id, version: logged.version, take });
+    if (error)
+      void message.error(`Take ${logged.number} was not changed: ${problemOf(error).body.message}. What you said is still here.`);
+    else onDone();
+  }
+  useKeys('t', () => void put());
+  return (
+    <section className="after-take" aria-label="After the take">
+      {verdict && (
+        <>
+          <p className="sentence" role="status">
+            <span className={verdict.isKept ? 'tone-sharp' : 'tone-soft'}>{verdictWords(verdict, plan, units)}</span>
+          </p>
+          <TakeChart plan={plan} verdict={verdict} take={ended.take} pace={ended.pace} units={units} />
+        </>
+      )}
+      {isPractice ? (
+        <div className="after-practice">
+          <p className="haze">Practised at {ended.pace.rate * 100} %: no take.</p>
+          <button type="button" className="main-action" onClick={onDone}>
+            Done
+          </button>
+        </div>
+      ) : logged ? (
+        <TakeForm
+          draft={draft}
+          plan={plan}
+          units={units}
+          number={logged.number}
+          moveIds={moveIds}
+          isLogging={isLoading}
+          onChange={setDraft}
+          onLog={() => void put()}
+        />
+      ) : (
+        <p className="sentence" role="status">
+          {refusal
+            ? `The server does not take it: ${refusal}. It stays on this device.`
+            : unsent > 0
+              ? 'The take is safe on this device, and is logged as soon as the server is back.'
+              : 'Logging the take …'}
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,98 @@
+import type { RollPlan, ShotPlan, UnitSystem } from '@still-heron/core';
+import { memo, useMemo, useRef } from 'react';
+import { useSize } from '../../charts/useSize';
+import { useVerdict } from '../shot/useVerdict';
+import { pullName } from './rollWords';
+import { rollChannelLayout, type RollChannelLayout } from './rollChannelLayout';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly ready: RollPlan;
+  readonly units: UnitSystem;
+  readonly planS: number;
+  /** Where the ring is; the line without it */
+  readonly ringDeg: number | null;
+  readonly isRolling: boolean;
+}
+
+const PX_PER_S = 130;
+/** Where the line stands, as a share of the width: what comes is worth more room than what was. */
+const NOW_AT = 0.28;
+/** Points kept of the way the ring has gone. */
+const MOST_TRACE = 600;
+
+/** The channel slides under a line that stands: where the ring is to be, and where it is. */
+export function RollChannel({ plan, ready, units, planS, ringDeg, isRolling }: Props) {
+  const { ref, size } = useSize();
+  const judged = useVerdict();
+  const verdict = judged?.plan === plan && judged.verdict.status === 'judged' ? judged.verdict : null;
+  const height = size?.height ?? 260;
+  const layout = useMemo(() => rollChannelLayout(plan, ready, verdict, height, PX_PER_S), [plan, ready, verdict, height]);
+  const trace = useTrace(isRolling, planS, ringDeg);
+  const nowX = (size?.width ?? 0) * NOW_AT;
+  const y = layout.scale.yOfRing(ringDeg ?? ready.line.ringDegAt(planS));
+  return (
+    <div className="roll-channel" ref={ref}>
+      {size && (
+        <svg width={size.width} height={height} role="img" aria-label="The channel, as it comes">
+          <g transform={`translate(${nowX - planS * PX_PER_S} 0)`}>
+            <Curves layout={layout} plan={plan} ready={ready} units={units} height={height} />
+            <path
+              className="roll-trace"
+              d={trace
+                .map(([timeS, deg], k) => `${k === 0 ? 'M' : 'L'}${timeS * PX_PER_S} ${layout.scale.yOfRing(deg)}`)
+                .join('')}
+            />
+          </g>
+          <line className="roll-now-line" x1={nowX} x2={nowX} y1={0} y2={height} />
+          <circle className="roll-now-dot" cx={nowX} cy={y} r={11} />
+        </svg>
+      )}
+    </div>
+  );
+}
+
+/** The way the ring has gone in this roll. */
+function useTrace(isRolling: boolean, planS: number, ringDeg: number | null): readonly (readonly [number, number])[] {
+  const trace = useRef<[number, number][]>([]);
+  if (!isRolling) trace.current = [];
+  else if (ringDeg !== null && planS > (trace.current.at(-1)?.[0] ?? -1)) {
+    trace.current.push([planS, ringDeg]);
+    if (trace.current.length > MOST_TRACE) trace.current.shift();
+  }
+  return trace.current;
+}
+
+interface CurvesProps {
+  readonly layout: RollChannelLayout;
+  readonly plan: ShotPlan;
+  readonly ready: RollPlan;
+  readonly units: UnitSystem;
+  readonly height: number;
+}
+
+/** Everything that slides: drawn once. */
+const Curves = memo(function Curves({ layout, plan, ready, units, height }: CurvesProps) {
+  return (
+    <>
+      <path className="roll-band" d={layout.band} />
+      {layout.subjects.map(({ id, current, path }) => (
+        <path key={id} className="roll-subject" d={path} style={{ stroke: `var(--current-${current % 4})` }} />
+      ))}
+      <path className="roll-line" d={layout.line} />
+      {ready.line.moves.map(({ moveId, startS, to }) => (
+        <g key={moveId} transform={`translate(${startS * PX_PER_S} 0)`}>
+          <line className="roll-move" y1={8} y2={height - 26} />
+          <text className="roll-move-name" x={8} y={26}>
+            {pullName(to, plan, units)}
+          </text>
+        </g>
+      ))}
+      {layout.seconds.map((second) => (
+        <text key={second} className="roll-second" x={second * PX_PER_S} y={height - 8}>
+          {second}
+        </text>
+      ))}
+    </>
+  );
+});

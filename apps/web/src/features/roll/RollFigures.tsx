@@ -1,0 +1,105 @@
+import { type ComingPull, COUNTS, type RollPlan, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import type { RollMoment } from './rollEngine';
+import { countdown, eventWords, figureAndUnit, pullName, ringWords, turnWords, whose } from './rollWords';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly ready: RollPlan;
+  readonly moment: RollMoment;
+  readonly ringDeg: number | null;
+  readonly units: UnitSystem;
+  /** Only the next cue: for one who frames and walks as well */
+  readonly isAlone: boolean;
+}
+
+/** Now and next, to be read from two metres away in the dark. */
+export function RollFigures({ plan, ready, moment, ringDeg, units, isAlone }: Props) {
+  const { now, at, coming } = ready.figuresAt(moment.planS);
+  const shown = ringDeg === null ? now : ready.figureOf(ringDeg, moment.planS);
+  const { figure, unit } = figureAndUnit(shown.distanceMm, units);
+  const [next] = coming;
+  return (
+    <div className={isAlone ? 'roll-figures is-alone' : 'roll-figures'}>
+      {!isAlone && (
+        <section className="roll-now" aria-label="Now">
+          <span className="roll-label">now</span>
+          <p className="roll-figure" data-testid="roll-now">
+            {figure}
+            <small>{unit}</small>
+          </p>
+          <p className="roll-words">{[whose(at, plan), ringWords(shown, plan, units)].filter(Boolean).join(' · ')}</p>
+        </section>
+      )}
+      {next ? (
+        <Next pull={next} plan={plan} moment={moment} units={units} />
+      ) : (
+        <section className="roll-next" aria-label="Next">
+          <span className="roll-label">next</span>
+          <p className="roll-none">{moment.planS >= plan.durationS ? 'The shot is over.' : 'No more pulls.'}</p>
+        </section>
+      )}
+    </div>
+  );
+}
+
+interface NextProps {
+  readonly pull: ComingPull;
+  readonly plan: ShotPlan;
+  readonly moment: RollMoment;
+  readonly units: UnitSystem;
+}
+
+function Next({ pull, plan, moment, units }: NextProps) {
+  const { figure, unit } = figureAndUnit(pull.to.distanceMm, units);
+  const name = pullName(pull, plan, units);
+  const waits = moment.waitsFor === pull.moveId;
+  const event = eventWords(pull);
+  return (
+    <section className={pull.isUnderWay ? 'roll-next is-under-way' : 'roll-next'} aria-label="Next">
+      <span className="roll-label">
+        {[pull.isUnderWay ? 'turning to' : 'next', whose(pull.target, plan)].filter(Boolean).join(' ')}
+      </span>
+      <p className="roll-target" data-testid="roll-next">
+        {name !== `${figure} ${unit}` && name.length < 4 && <strong>{name}</strong>} {figure}
+        <small>{unit}</small>
+      </p>
+      <p className={waits ? 'roll-when is-waiting' : 'roll-when'} data-testid="roll-when">
+        {waits ? 'waits' : pull.isUnderWay ? `lands ${countdown(pull.landsInS)}` : `in ${countdown(pull.startsInS)} s`}
+      </p>
+      <p className="roll-words">
+        <Turn turns={pull.turns} /> {turnWords(pull)}
+        {event && <>, {event}</>}
+      </p>
+      <Counts pull={pull} plan={plan} waits={waits} />
+    </section>
+  );
+}
+
+/** Which way the hand turns, drawn. */
+function Turn({ turns }: { readonly turns: ComingPull['turns'] }) {
+  return (
+    <svg className="roll-turn" width="26" height="26" viewBox="0 0 26 26" role="img" aria-label={turns}>
+      <g transform={turns === 'clockwise' ? undefined : 'matrix(-1 0 0 1 26 0)'}>
+        <path d="M5 17a9 9 0 1 1 14 2" fill="none" stroke="currentColor" strokeWidth="3" />
+        <path d="M22 14l-3 7-6-4z" fill="currentColor" />
+      </g>
+    </svg>
+  );
+}
+
+/** The count-in by eye: bars that fill, and then the pull itself. */
+function Counts({ pull, plan, waits }: { readonly pull: ComingPull; readonly plan: ShotPlan; readonly waits: boolean }) {
+  const leadS = plan.line.moves.find(({ id }) => id === pull.moveId)?.cueLeadS ?? 0;
+  const counted = leadS > 0 && pull.startsInS <= leadS ? Math.floor(((leadS - pull.startsInS) / leadS) * COUNTS) + 1 : 0;
+  const turned = pull.isUnderWay ? 1 - pull.landsInS / pull.durationS : 0;
+  return (
+    <div className="roll-counts" aria-hidden="true">
+      {Array.from({ length: COUNTS }, (_, k) => (
+        <span key={k} className={pull.isUnderWay || waits || counted > k ? 'is-on' : undefined} />
+      ))}
+      <span className="roll-counts-turn">
+        <span style={{ width: `${turned * 100}%` }} />
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,146 @@
+import { adviseNext, isByEvent, ringOf, type RollPlan, rollPlan, type ShotPlan } from '@still-heron/core';
+import { useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { useTakesQuery } from '../../api/takes';
+import { useAppSelector } from '../../app/store';
+import { useKeys } from '../../app/useKeys';
+import { selectSaving } from '../shot/savingSlice';
+import { selectPlan } from '../shot/shotSlice';
+import { useKeepRate } from '../shot/useKeepRate';
+import { useUnits } from '../shot/useUnits';
+import { Corrections } from '../takes/Corrections';
+import { AfterTake } from './AfterTake';
+import { RollChannel } from './RollChannel';
+import { RollFigures } from './RollFigures';
+import { readOptions, type RollOptions, writeOptions } from './rollOptions';
+import { RollSide } from './RollSide';
+import { RollStatus } from './RollStatus';
+import { useRoll } from './useRoll';
+import { WheelPad } from './WheelPad';
+import './roll.css';
+
+/** Doing it: what is now and next, cues that count in, and the take as it is. */
+export function RollPage() {
+  const { shotId = '' } = useParams();
+  const plan = useAppSelector(selectPlan)!;
+  const ready = useMemo(() => rollPlan(plan), [plan]);
+  if (!ready)
+    return (
+      <div className="step-page">
+        <div className="surface">
+          <p className="sentence">
+            There is no line to roll yet. <Link to={`/shots/${shotId}/pull`}>Say on Pull</Link> who stands where, and it starts
+            there.
+          </p>
+        </div>
+      </div>
+    );
+  return <Rolling shotId={shotId} plan={plan} ready={ready} />;
+}
+
+interface Props {
+  readonly shotId: string;
+  readonly plan: ShotPlan;
+  readonly ready: RollPlan;
+}
+
+function Rolling({ shotId, plan, ready }: Props) {
+  const units = useUnits();
+  const planVersion = useAppSelector((state) => selectSaving(state).baseVersion);
+  const { data: takes = [] } = useTakesQuery(shotId);
+  const rate = useKeepRate()?.rate ?? null;
+  const [options, setOptions] = useState<RollOptions>(() => readOptions(window.localStorage));
+  const [speed, setSpeed] = useState(1);
+  const roll = useRoll({ shotId, plan, ready, planVersion, predictedRate: rate?.keepRate ?? null, options, rate: speed });
+  const { moment, ringDeg, ended } = roll;
+  const isReady = moment.phase === 'ready';
+  const hasWheel = options.turnedBy === 'wheel' || options.turnedBy === 'motor-wheel';
+  const hasEvents = plan.line.moves.some(isByEvent);
+  useKeys('space', roll.toggle, { preventDefault: true });
+  useKeys('c', roll.setOff);
+
+  function change(changes: Partial<RollOptions>): void {
+    const changed = { ...options, ...changes };
+    setOptions(changed);
+    writeOptions(window.localStorage, changed);
+  }
+  return (
+    <div className={isReady ? 'step-page roll-page' : 'step-page roll-page is-rolling'}>
+      <div className="surface">
+        <RollStatus moment={moment} line={roll.line} plan={plan} number={(takes.at(-1)?.number ?? 0) + 1} options={options} />
+        {isReady && ended ? (
+          <AfterTake key={ended.id} shotId={shotId} plan={plan} units={units} ended={ended} onDone={roll.forget} />
+        ) : (
+          <>
+            <RollFigures
+              plan={plan}
+              ready={ready}
+              moment={moment}
+              ringDeg={ringDeg}
+              units={units}
+              isAlone={options.view === 'alone'}
+            />
+            <RollChannel
+              plan={plan}
+              ready={ready}
+              units={units}
+              planS={moment.planS}
+              ringDeg={ringDeg}
+              isRolling={moment.phase === 'rolling'}
+            />
+          </>
+        )}
+        {hasWheel && moment.isOurs && !(isReady && ended) && (
+          <WheelPad ringDeg={ringDeg ?? 0} nearerSign={nearerSign(plan)} onTurn={roll.turn} />
+        )}
+        <div className="roll-actions">
+          <button type="button" className={isReady ? 'roll-main' : 'roll-main is-end'} onClick={roll.toggle}>
+            {isReady
+              ? speed === 1
+                ? 'Roll'
+                : `Practise at ${speed * 100} %`
+              : moment.phase === 'counting'
+                ? 'Not yet'
+                : 'End the take'}
+            <kbd className="key">Space</kbd>
+          </button>
+          {hasEvents && !options.isByClock && (
+            <button
+              type="button"
+              className={moment.waitsFor ? 'roll-cue is-waiting' : 'roll-cue'}
+              disabled={moment.phase !== 'rolling'}
+              onClick={roll.setOff}
+            >
+              Now, the cue <kbd className="key">C</kbd>
+            </button>
+          )}
+        </div>
+      </div>
+      {isReady &&
+        (ended ? (
+          <aside className="side" aria-label="What to do otherwise">
+            <Corrections
+              corrections={
+                adviseNext(
+                  plan,
+                  takes.map(({ take }) => take),
+                ).corrections
+              }
+              plan={plan}
+              units={units}
+            />
+            <section>
+              <Link to={`/shots/${shotId}/takes`}>All takes of the shot</Link>
+            </section>
+          </aside>
+        ) : (
+          <RollSide plan={plan} options={options} rate={speed} hasEvents={hasEvents} onChange={change} onRate={setSpeed} />
+        ))}
+    </div>
+  );
+}
+
+function nearerSign({ optics }: ShotPlan): 1 | -1 {
+  const ring = ringOf(optics.lens);
+  return ring.angleAt(ring.closeFocusMm) >= ring.angleAt(ring.farthestMm) ? 1 : -1;
+}

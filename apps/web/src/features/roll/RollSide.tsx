@@ -1,0 +1,97 @@
+import type { ShotPlan } from '@still-heron/core';
+import { Checkbox } from 'antd';
+import { TextField } from '../../fields/TextField';
+import { WordChoice } from '../../fields/WordChoice';
+import { PlanNotes } from '../setup/PlanNotes';
+import { PRACTICE_RATES } from './practice';
+import type { RollOptions } from './rollOptions';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly options: RollOptions;
+  readonly rate: number;
+  readonly hasEvents: boolean;
+  readonly onChange: (changes: Partial<RollOptions>) => void;
+  readonly onRate: (rate: number) => void;
+}
+
+const TURNED_BY = [
+  { value: 'nobody', word: 'by hand, unseen', inFull: 'A hand on the lens: nothing records it' },
+  { value: 'wheel', word: 'this wheel', inFull: 'The stand-in wheel on this screen, simulated' },
+  { value: 'motor-wheel', word: 'a motor behind it', inFull: 'The stand-in motor, simulated, follows the stand-in wheel' },
+  { value: 'motor-line', word: 'a motor alone', inFull: 'The stand-in motor, simulated, runs the line by itself' },
+  { value: 'port', word: 'a device', inFull: 'A device at the port for devices' },
+] as const;
+const VIEWS = [
+  { value: 'puller', word: 'now and next' },
+  { value: 'alone', word: 'only the next cue' },
+] as const;
+const COUNT_INS = [
+  { value: '0', word: 'at once' },
+  { value: '3', word: '3 s' },
+  { value: '5', word: '5 s' },
+] as const;
+
+/** How the next roll goes, and what to mind before it. Not there while it rolls. */
+export function RollSide({ plan, options, rate, hasEvents, onChange, onRate }: Props) {
+  return (
+    <aside className="side roll-side" aria-label="Before the roll">
+      <section>
+        <PlanNotes plan={plan} only="caution" />
+        <p className="haze">
+          Walk the way once without looking at a screen; nothing here has to be read or touched during a take. Local rules and the
+          production’s safety lead decide.
+        </p>
+      </section>
+      <section>
+        <h2>The ring is turned by</h2>
+        <WordChoice
+          label="The ring is turned by"
+          chosen={options.turnedBy}
+          choices={TURNED_BY}
+          onChoose={(turnedBy) => onChange({ turnedBy })}
+        />
+        {options.turnedBy === 'port' && <p className="haze">Anything that speaks the port: see docs/devices.md.</p>}
+      </section>
+      <section>
+        <h2>Speed</h2>
+        <WordChoice
+          label="Speed"
+          chosen={String(rate)}
+          choices={PRACTICE_RATES.map(({ rate, word }) => ({ value: String(rate), word }))}
+          onChoose={(value) => onRate(Number(value))}
+        />
+        {rate !== 1 && <p className="haze">Slow practice is judged, and logs no take.</p>}
+      </section>
+      <section>
+        <h2>Count in, cues and view</h2>
+        <WordChoice
+          label="Count in"
+          chosen={String(options.countInS) as '0' | '3' | '5'}
+          choices={COUNT_INS}
+          onChoose={(value) => onChange({ countInS: Number(value) as RollOptions['countInS'] })}
+        />
+        <WordChoice label="View" chosen={options.view} choices={VIEWS} onChoose={(view) => onChange({ view })} />
+        <div className="roll-checks">
+          <Checkbox checked={options.hasSound} onChange={({ target }) => onChange({ hasSound: target.checked })}>
+            cues by ear: high is nearer, low is farther
+          </Checkbox>
+          {'vibrate' in navigator && (
+            <Checkbox checked={options.vibrates} onChange={({ target }) => onChange({ vibrates: target.checked })}>
+              cues in the hand
+            </Checkbox>
+          )}
+          <Checkbox checked={options.hasCamera} onChange={({ target }) => onChange({ hasCamera: target.checked })}>
+            camera rolls with timecode (simulated)
+          </Checkbox>
+          {hasEvents && (
+            <Checkbox checked={options.isByClock} onChange={({ target }) => onChange({ isByClock: target.checked })}>
+              no hand for the cue key: events go by the clock
+            </Checkbox>
+          )}
+        </div>
+        <TextField label="who pulls" max={60} value={options.puller} onChange={(puller) => onChange({ puller })} />
+      </section>
+    </aside>
+  );
+}

@@ -1,0 +1,68 @@
+import type { ShotPlan } from '@still-heron/core';
+import type { LineState } from '../../live/liveLine';
+import type { RollMoment } from './rollEngine';
+import type { RollOptions, TurnedBy } from './rollOptions';
+import { countdown } from './rollWords';
+
+interface Props {
+  readonly moment: RollMoment;
+  readonly line: LineState;
+  readonly plan: ShotPlan;
+  /** Of the take to come, or that rolls */
+  readonly number: number;
+  readonly options: RollOptions;
+}
+
+const TURNED: Readonly<Record<TurnedBy, string>> = {
+  nobody: '',
+  wheel: 'wheel: stand-in, simulated',
+  'motor-wheel': 'motor behind the wheel: stand-ins, simulated',
+  'motor-line': 'motor alone: stand-in, simulated',
+  port: 'ring as the device says',
+};
+
+/** Whether it rolls, which take, how long, with whom. */
+export function RollStatus({ moment, line, plan, number, options }: Props) {
+  const { phase, isOurs, rate } = moment;
+  const word = phase === 'ready' ? 'Ready' : phase === 'counting' ? `Rolls in ${Math.ceil(-moment.realS)}` : 'Rolling';
+  return (
+    <div className="roll-status">
+      <span className={`roll-phase is-${phase}`} role="status">
+        {word}
+      </span>
+      <span>
+        {rate === 1 ? (
+          <>
+            Take <strong className="figure">{number}</strong>
+          </>
+        ) : (
+          `Practice at ${rate * 100} %`
+        )}
+      </span>
+      {phase === 'rolling' && (
+        <span className="figure roll-time">
+          {countdown(moment.planS)} s <span className="haze">of {countdown(plan.durationS)}</span>
+        </span>
+      )}
+      {plan.isReversed && <strong className="tone-edge">shot backwards</strong>}
+      {phase !== 'ready' && !isOurs && <span className="haze">from {moment.device}</span>}
+      {phase !== 'ready' && isOurs && <span className="haze">{TURNED[options.turnedBy]}</span>}
+      {moment.timecode && (
+        <span className="haze">
+          <span className="figure">{moment.timecode}</span> simulated camera
+        </span>
+      )}
+      <span className="roll-line-state" data-testid="line-state">
+        {lineWords(line)}
+      </span>
+    </div>
+  );
+}
+
+/** The other devices, and how well their clocks agree. */
+function lineWords({ isConnected, others, clock }: LineState): string {
+  if (!isConnected) return 'no line to the others: the roll goes on here';
+  if (others.length === 0) return 'no other device';
+  const within = clock ? `, clocks within ${Math.max(1, Math.ceil(clock.withinMs))} ms` : '';
+  return `with ${others.join(', ')}${within}`;
+}

@@ -1,0 +1,78 @@
+import {
+  depthOfField,
+  type JudgedPull,
+  markDistances,
+  type RingTrack,
+  ringOf,
+  type RollPlan,
+  type ShotPlan,
+  zoneLensAt,
+} from '@still-heron/core';
+import { area, line } from 'd3-shape';
+import { type AxisScale, axisDomain, axisScale } from '../pull/axisScale';
+
+/** The channel of a roll, as wide as the shot is long: it slides under a line that stands. */
+export interface RollChannelLayout {
+  readonly scale: AxisScale;
+  readonly line: string;
+  readonly band: string;
+  readonly subjects: readonly { readonly id: string; readonly current: number; readonly path: string }[];
+  readonly seconds: readonly number[];
+}
+
+/** Points of a curve for a second of the shot: more than a screen has pixels for. */
+const POINTS_PER_S = 24;
+
+/**
+ * Lays the channel out, in pixels from its own beginning.
+ *
+ * @param pxPerS - width of a second
+ */
+export function rollChannelLayout(
+  plan: ShotPlan,
+  ready: RollPlan,
+  verdict: JudgedPull | null,
+  height: number,
+  pxPerS: number,
+): RollChannelLayout {
+  const ring = ringOf(plan.optics.lens);
+  const lens = zoneLensAt(plan.optics, 0);
+  const settings = [ready.line.start, ...ready.line.moves.flatMap(({ from, to }) => [from, to])];
+  const shownMm = [...markDistances(plan.marks).values(), ...settings.map(({ distanceMm }) => distanceMm)];
+  const domain = axisDomain('hand', ring, shownMm, (focusDistanceMm) => depthOfField({ ...lens, focusDistanceMm }));
+  const scale = axisScale('hand', ring, domain, 22, height - 30);
+  const times = Array.from({ length: Math.ceil(plan.durationS * POINTS_PER_S) + 1 }, (_, k) =>
+    Math.min(k / POINTS_PER_S, plan.durationS),
+  );
+  const x = (timeS: number) => timeS * pxPerS;
+  const zone = area<number>()
+    .x(x)
+    .y0((timeS) => scale.y(ready.figureOf(ready.line.ringDegAt(timeS), timeS).zone.nearMm))
+    .y1((timeS) => scale.y(ready.figureOf(ready.line.ringDegAt(timeS), timeS).zone.farMm));
+  return {
+    scale,
+    line: line<number>(x, (timeS) => scale.yOfRing(ready.line.ringDegAt(timeS)))(times) ?? '',
+    band: zone(times) ?? '',
+    subjects: (verdict?.subjects ?? []).map(({ subjectId, distanceMm }) => ({
+      id: subjectId,
+      current: plan.subjects.findIndex(({ id }) => id === subjectId),
+      path:
+        line<number>(x, (timeS) => scale.y(distanceMm[Math.min(Math.round(timeS * plan.captureFps), distanceMm.length - 1)]!))(
+          times,
+        ) ?? '',
+    })),
+    seconds: Array.from({ length: Math.floor(plan.durationS) + 1 }, (_, second) => second),
+  };
+}
+
+/** A track as a path on the channel: where the ring really was. */
+export function trackPath({ hz, ringDeg }: RingTrack, scale: AxisScale, pxPerS: number): string {
+  const every = Math.max(1, Math.round(hz / (2 * POINTS_PER_S)));
+  const samples = Array.from({ length: Math.ceil(ringDeg.length / every) }, (_, k) => k * every);
+  return (
+    line<number>(
+      (sample) => (sample / hz) * pxPerS,
+      (sample) => scale.yOfRing(ringDeg[sample]!),
+    )(samples) ?? ''
+  );
+}

@@ -1,0 +1,250 @@
+import type { RollView } from '@still-heron/contract';
+import type { RollPlan, ShotPlan } from '@still-heron/core';
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { useAppDispatch } from '../../app/store';
+import { ownMs } from '../../live/clockOffset';
+import { type LineState, type LiveLine, openLine } from '../../live/liveLine';
+import { type CueSounds, cueSounds } from './cueSounds';
+import { ringSource, type RingSource } from './ringSource';
+import { AT_REST, type EndedRoll, RollEngine, type RollMoment } from './rollEngine';
+import type { RollOptions } from './rollOptions';
+import { sendTakes } from './sendTakes';
+import { takeBox } from './takeBox';
+
+export interface RollInput {
+  readonly shotId: string;
+  readonly plan: ShotPlan;
+  readonly ready: RollPlan;
+  readonly planVersion: number;
+  readonly predictedRate: number | null;
+  readonly options: RollOptions;
+  readonly rate: number;
+}
+
+export interface Roll {
+  readonly moment: RollMoment;
+  readonly line: LineState;
+  /** Of the ring here, or on the device that turns it; null where nobody does */
+  readonly ringDeg: number | null;
+  /** The last roll of this device; null before the first one */
+  readonly ended: EndedRoll | null;
+  readonly toggle: () => void;
+  readonly setOff: () => void;
+  readonly turn: (wheelDeg: number) => void;
+  readonly forget: () => void;
+}
+
+/** How often a take that rolls is written down. */
+const WRITE_MS = 500;
+/** How often the others hear where the ring is. */
+const WHEEL_MS = 50;
+/** A page that can't be seen is not drawn, and records all the same. */
+const TICK_MS = 10;
+const NO_LINE: LineState = { isConnected: false, others: [], clock: null };
+
+/** Rolls: by a key here, or as another device tells. */
+export function useRoll(input: RollInput): Roll {
+  const dispatch = useAppDispatch();
+  const newest = useRef(input);
+  newest.current = input;
+  const { shotId, plan, ready, options } = input;
+  const [moment, setMoment] = useState<RollMoment>(AT_REST);
+  const [ended, setEnded] = useState<EndedRoll | null>(null);
+  const [ringDeg, setRingDeg] = useState<number | null>(null);
+  const [line, setLine] = useState<LiveLine | null>(null);
+  const ring = useRef<RingSource>(null);
+  const engine = useRef<RollEngine>(null);
+  const sounds = useRef<CueSounds>(null);
+  const remoteDeg = useRef<number | null>(null);
+  const offset = useRef(0);
+  const realS = () => (engine.current ? (ownMs() + offset.current - engine.current.roll.startedAtMs) / 1000 : 0);
+
+  // what turns the ring follows the plan and the choice, but never in the middle of a roll
+  useEffect(() => {
+    if (engine.current) return;
+    ring.current = ringSource(plan, options.turnedBy, ready.line.start.ringDeg);
+    setRingDeg(ring.current.ringDeg());
+  }, [plan, ready, options.turnedBy]);
+
+  function begin(roll: RollView, isOurs: boolean): void {
+    const { plan, ready, planVersion, predictedRate, options } = newest.current;
+    ring.current?.reset(ready.line.start.ringDeg);
+    engine.current = new RollEngine(
+      {
+        plan,
+        ready,
+        planVersion,
+        predictedRate,
+        puller: options.puller,
+        hasCamera: options.hasCamera && isOurs,
+        ring: isOurs ? ring.current! : ringSource(plan, 'nobody', 0),
+      },
+      roll,
+      isOurs,
+      new Date(roll.startedAtMs - offset.current),
+    );
+    remoteDeg.current = null;
+    if (isOurs) setEnded(null);
+    setMoment(engine.current.tick(realS()));
+  }
+
+  function finish(): void {
+    const over = engine.current;
+    if (!over) return;
+    engine.current = null;
+    setMoment(AT_REST);
+    sounds.current?.hush();
+    const endS = (ownMs() + offset.current - over.roll.startedAtMs) / 1000;
+    if (!over.isOurs) return;
+    // given up while it was counted in, and practised slowly: no take
+    if (endS <= 0) return;
+    const done = over.endAt(endS);
+    setEnded(done);
+    if (over.rate !== 1) return;
+    void takeBox
+      .put({ id: done.id, shotId: over.roll.shotId, rolledAt: done.rolledAt, take: done.take, aliveAtMs: null })
+      .then(() => sendTakes(dispatch));
+  }
+
+  useEffect(() => {
+    const live = openLine(shotId, deviceName(), {
+      roll: (roll) => {
+        if (engine.current?.id === roll.rollId) engine.current.takeUp(roll);
+        else if (!engine.current) begin(roll, false);
+      },
+      setOff: ({ rollId, moveId, timeS }) => {
+        if (engine.current?.id === rollId) engine.current.setOff(moveId, timeS);
+      },
+      end: (rollId) => {
+        if (engine.current?.id === rollId) finish();
+      },
+      wheel: (deg) => (remoteDeg.current = deg),
+      device: (message) => {
+        if (message.kind === 'wheel' || message.kind === 'motor') ring.current?.reported(message.ringDeg);
+      },
+      joined: () => {
+        if (engine.current?.isOurs) live.tellRoll(engine.current.asTold);
+      },
+    });
+    setLine(live);
+    const stop = live.subscribe(() => {
+      // clocks are not set anew in the middle of a roll of ours: its time would jump
+      if (!engine.current?.isOurs) offset.current = live.state().clock?.offsetMs ?? offset.current;
+    });
+    return () => {
+      stop();
+      finish();
+      live.close();
+      setLine(null);
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- everything else is asked of refs, so that the line stays open
+  }, [shotId]);
+
+  useEffect(() => {
+    let [writtenMs, wheelMs, frame] = [0, 0, 0];
+    // it is read more often than it is drawn
+    const show = (tick: RollMoment | null, deg: number | null) => {
+      cancelAnimationFrame(frame);
+      frame = requestAnimationFrame(() => {
+        // a roll that has ended since must not come back
+        if (tick && engine.current) setMoment(tick);
+        setRingDeg(deg);
+      });
+    };
+    const timer = setInterval(() => {
+      const now = ownMs();
+      const rolling = engine.current;
+      if (!rolling) {
+        ring.current?.run((now % 1e8) / 1000, newest.current.ready.line.start.ringDeg);
+        show(null, ring.current?.ringDeg() ?? null);
+        return;
+      }
+      const atS = realS();
+      const tick = rolling.tick(atS);
+      for (const { cue, inS } of rolling.dueCues(atS)) tellCue(cue, inS, newest.current.options, sounds.current);
+      const deg = rolling.isOurs ? rolling.setting.ring.ringDeg() : remoteDeg.current;
+      show(tick, deg);
+      if (!rolling.isOurs) return;
+      if (now - wheelMs > WHEEL_MS) {
+        wheelMs = now;
+        if (deg !== null) line?.tellWheel(deg);
+        line?.order({ kind: 'drive', ringDeg: rolling.setting.ready.line.ringDegAt(tick.planS) });
+      }
+      if (now - writtenMs > WRITE_MS && rolling.rate === 1 && atS > 0) {
+        writtenMs = now;
+        const { id, rolledAt, take } = rolling.endAt(atS);
+        void takeBox.put({ id, shotId, rolledAt, take, aliveAtMs: Date.now() });
+      }
+    }, TICK_MS);
+    return () => {
+      clearInterval(timer);
+      cancelAnimationFrame(frame);
+    };
+  }, [shotId, line]);
+
+  const state = useSyncExternalStore(line?.subscribe ?? noLine, line?.state ?? (() => NO_LINE));
+  return {
+    moment,
+    line: state,
+    ringDeg,
+    ended,
+    toggle: () => {
+      if (engine.current) {
+        line?.tellEnd(engine.current.id);
+        line?.order({ kind: 'roll', isRolling: false });
+        finish();
+        return;
+      }
+      const { options, rate } = newest.current;
+      sounds.current ??= cueSounds(new AudioContext({ latencyHint: 'interactive' }));
+      const roll: RollView = {
+        rollId: newId(),
+        shotId,
+        startedAtMs: ownMs() + offset.current + options.countInS * 1000,
+        rate,
+        isByClock: options.isByClock,
+        device: deviceName(),
+        setOffs: [],
+      };
+      begin(roll, true);
+      line?.tellRoll(roll);
+      line?.order({ kind: 'roll', isRolling: true });
+    },
+    setOff: () => {
+      const timeS = realS();
+      const moveId = engine.current?.nextToSetOff(timeS);
+      if (!engine.current || !moveId || timeS < 0) return;
+      engine.current.setOff(moveId, timeS);
+      line?.tellSetOff({ rollId: engine.current.id, moveId, timeS });
+    },
+    turn: (wheelDeg) => ring.current?.turn(wheelDeg),
+    forget: () => setEnded(null),
+  };
+}
+
+const noLine = () => () => undefined;
+
+function tellCue(
+  cue: Parameters<CueSounds['play']>[0],
+  inS: number,
+  { hasSound, vibrates }: RollOptions,
+  sounds: CueSounds | null,
+): void {
+  if (hasSound) sounds?.play(cue, inS);
+  if (vibrates && 'vibrate' in navigator) setTimeout(() => navigator.vibrate(cue.kind === 'start' ? 200 : 40), inS * 1000);
+}
+
+/** Ids as the server takes them, also where the page came over plain http and browsers offer none. */
+function newId(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  bytes[6] = (bytes[6]! & 0x0f) | 0x40;
+  bytes[8] = (bytes[8]! & 0x3f) | 0x80;
+  const hex = Array.from(bytes, (byte) => byte.toString(16).padStart(2, '0')).join('');
+  return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-');
+}
+
+/** What this device is called to the others: by what it looks like. */
+function deviceName(): string {
+  const isHandheld = window.matchMedia('(pointer: coarse)').matches;
+  return isHandheld ? (window.innerWidth < 600 ? 'a phone' : 'a tablet') : 'a computer';
+}

@@ -1,0 +1,96 @@
+import {
+  onPlanTime,
+  type RollPace,
+  rollPlan,
+  type ShotPlan,
+  type Take,
+  type TakeVerdict,
+  type UnitSystem,
+  unpackTrack,
+} from '@still-heron/core';
+import { scaleLinear } from 'd3-scale';
+import { useMemo } from 'react';
+import { useSize } from '../../charts/useSize';
+import { rollChannelLayout, trackPath } from '../roll/rollChannelLayout';
+import { pullTo } from './takeWords';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly verdict: TakeVerdict;
+  readonly take: Pick<Take, 'track' | 'cues'>;
+  readonly pace?: RollPace;
+  readonly units: UnitSystem;
+}
+
+const HEIGHT = 200;
+const STRIP = 14;
+
+/** Plan and take, one over the other: the line with its zone, where the ring really was, and what of it can be used. */
+export function TakeChart({ plan, verdict, take, pace, units }: Props) {
+  const { ref, size } = useSize();
+  return (
+    <div className="take-chart" ref={ref} style={{ height: HEIGHT }}>
+      {size && size.width > 0 && <Drawn plan={plan} verdict={verdict} take={take} pace={pace} units={units} width={size.width} />}
+    </div>
+  );
+}
+
+function Drawn({
+  plan,
+  verdict,
+  take,
+  pace,
+  units,
+  width,
+}: Omit<Props, 'pace'> & { readonly width: number; readonly pace: RollPace | undefined }) {
+  const pxPerS = width / plan.durationS;
+  const layout = useMemo(() => {
+    const ready = rollPlan(plan);
+    return ready && rollChannelLayout(plan, ready, null, HEIGHT - STRIP, pxPerS);
+  }, [plan, pxPerS]);
+  const path = useMemo(
+    () =>
+      layout && take.track !== null
+        ? trackPath(onPlanTime(plan, unpackTrack(take.track), take.cues, pace), layout.scale, pxPerS)
+        : '',
+    [layout, plan, take, pace, pxPerS],
+  );
+  if (!layout) return null;
+  const x = scaleLinear([0, plan.durationS], [0, width]);
+  return (
+    <svg width={width} height={HEIGHT} role="img" aria-label="Plan and take, one over the other">
+      <path className="roll-band" d={layout.band} />
+      <path className="roll-line is-plan" d={layout.line} />
+      <path className="take-track" d={path} />
+      {verdict.moves.map(({ moveId, hit }) => {
+        const { startS } = plan.line.moves.find(({ id }) => id === moveId)!;
+        return (
+          <g key={moveId} transform={`translate(${x(startS)} 0)`}>
+            <line className="roll-move" y1={8} y2={HEIGHT - STRIP - 22} />
+            <text className={hit === 'hit' ? 'take-move' : 'take-move is-fault'} x={6} y={18}>
+              {pullTo(moveId, plan, units)}
+            </text>
+          </g>
+        );
+      })}
+      {layout.seconds
+        .filter((second) => second % Math.ceil(40 / pxPerS) === 0)
+        .map((second) => (
+          <text key={second} className="roll-second" x={x(second)} y={HEIGHT - STRIP - 6}>
+            {second}
+          </text>
+        ))}
+      <rect className="take-unusable" x={0} y={HEIGHT - STRIP} width={width} height={STRIP - 4} />
+      {verdict.usable.map(({ fromS, toS }) => (
+        <rect
+          key={fromS}
+          className="take-usable"
+          x={x(fromS)}
+          y={HEIGHT - STRIP}
+          width={Math.max(1, x(toS) - x(fromS))}
+          height={STRIP - 4}
+        />
+      ))}
+    </svg>
+  );
+}

@@ -1,0 +1,113 @@
+import type { JoinedView, RollSetOff, RollView } from '@still-heron/contract';
+import type { DeviceMessage, DeviceOrder } from '@still-heron/core';
+import { io, type Socket } from 'socket.io-client';
+import { type ClockAnswer, type ClockOffset, clockOffset, ownMs } from './clockOffset';
+
+/** The line to the other devices that show a shot, as it stands. */
+export interface LineState {
+  readonly isConnected: boolean;
+  readonly others: readonly string[];
+  /** null until the clocks were set by each other */
+  readonly clock: ClockOffset | null;
+}
+
+/** What comes over the line. */
+export interface LineEvents {
+  /** A roll that began elsewhere, or goes on there */
+  roll(roll: RollView): void;
+  setOff(setOff: RollSetOff): void;
+  end(rollId: string): void;
+  /** Where the ring is on the device that turns it */
+  wheel(ringDeg: number): void;
+  /** From the port for wheels, motors and cameras */
+  device(message: DeviceMessage): void;
+  /** The line is there, for the first time or again: whoever rolls tells it again */
+  joined(): void;
+}
+
+export interface LiveLine {
+  readonly state: () => LineState;
+  readonly subscribe: (listener: () => void) => () => void;
+  tellRoll(roll: RollView): void;
+  tellSetOff(setOff: RollSetOff): void;
+  tellEnd(rollId: string): void;
+  tellWheel(ringDeg: number): void;
+  order(order: DeviceOrder): void;
+  close(): void;
+}
+
+/** Questions by which the clocks are set, and how often it is done again. */
+const QUESTIONS = 8;
+const AGAIN_MS = 30_000;
+const PATIENCE_MS = 5000;
+
+/** Opens the line for a shot; it comes back by itself whenever it was cut. */
+export function openLine(shotId: string, device: string, events: LineEvents): LiveLine {
+  const socket = io({ path: '/api/live', transports: ['websocket'], reconnectionDelayMax: 1000, forceNew: true });
+  let state: LineState = { isConnected: false, others: [], clock: null };
+  const listeners = new Set<() => void>();
+  const change = (changes: Partial<LineState>) => {
+    state = { ...state, ...changes };
+    listeners.forEach((listener) => listener());
+  };
+  const setClock = () => void askClock(socket).then((clock) => clock && change({ clock }));
+  const timer = setInterval(setClock, AGAIN_MS);
+  socket.on('connect', () => {
+    change({ isConnected: true });
+    setClock();
+    void ask<JoinedView>(socket, 'join', { shotId, device }).then((joined) => {
+      if (!joined) return;
+      change({ others: joined.devices });
+      if (joined.roll) events.roll(joined.roll);
+      events.joined();
+    });
+  });
+  socket.on('disconnect', () => change({ isConnected: false, others: [] }));
+  socket.on('devices', (others: string[]) => change({ others }));
+  socket.on('roll', events.roll);
+  socket.on('set-off', events.setOff);
+  socket.on('end', ({ rollId }: { rollId: string }) => events.end(rollId));
+  socket.on('wheel', events.wheel);
+  socket.on('device', events.device);
+  // what is told while the line is cut would come late: a roll is told again as a whole
+  const tell = (event: string, body: object) => {
+    if (socket.connected) socket.emit(event, body);
+  };
+  return {
+    state: () => state,
+    subscribe: (listener) => {
+      listeners.add(listener);
+      return () => listeners.delete(listener);
+    },
+    tellRoll: (roll) => tell('roll', roll),
+    tellSetOff: (setOff) => tell('set-off', setOff),
+    tellEnd: (rollId) => tell('end', { rollId }),
+    tellWheel: (ringDeg) => socket.connected && socket.volatile.emit('wheel', { ringDeg }),
+    order: (order) => tell('order', order),
+    close: () => {
+      clearInterval(timer);
+      socket.close();
+    },
+  };
+}
+
+async function ask<T>(socket: Socket, event: string, body?: object): Promise<T | null> {
+  const line = socket.timeout(PATIENCE_MS);
+  try {
+    return (body ? await line.emitWithAck(event, body) : await line.emitWithAck(event)) as T;
+  } catch {
+    // cut again: it is asked again when the line is back
+    return null;
+  }
+}
+
+async function askClock(socket: Socket): Promise<ClockOffset | null> {
+  const answers: ClockAnswer[] = [];
+  for (let question = 0; question < QUESTIONS; question++) {
+    const sentMs = ownMs();
+    const serverMs = await ask<number>(socket, 'clock');
+    if (serverMs === null) break;
+    answers.push({ sentMs, serverMs, heardMs: ownMs() });
+  }
+  return answers.length === 0 ? null : clockOffset(answers);
+}
