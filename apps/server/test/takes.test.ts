@@ -64,7 +64,7 @@ test('a take is graded afterwards; a save of what has changed since is refused, 
     focus: 'usable',
     performance: 'good',
     whyKept: 'her look',
-    hits: [{ moveId: 'rack-1', hit: 'late', lateS: 0.4 }],
+    hits: [{ moveId: 'rack-1', hit: 'late', lateS: 0.4, offDeg: null }],
   });
   const saved = (await server.request.put(`/api/takes/${id}`).send({ version: 1, take: graded }).expect(200)).body as TakeRowView;
   expect(saved).toMatchObject({ version: 2, take: { focus: 'usable', whyKept: 'her look' } });
@@ -80,7 +80,7 @@ test('a take is graded afterwards; a save of what has changed since is refused, 
 test.each<[string, object, string, string]>([
   ['a length', { durationS: -1 }, 'out-of-range', 'take.durationS'],
   ['a grade', { focus: 'crisp' }, 'not-a-choice', 'take.focus'],
-  ['a hit', { hits: [{ moveId: 'rack-1', hit: 'missed', lateS: null }] }, 'not-a-choice', 'take.hits[0].hit'],
+  ['a hit', { hits: [{ moveId: 'rack-1', hit: 'missed', lateS: null, offDeg: null }] }, 'not-a-choice', 'take.hits[0].hit'],
   ['a track', { track: 'ring1 120 A?' }, 'broken-track', 'take.track'],
   ['a wobble', { wobbles: [{ fromS: 3, toS: 2 }] }, 'ends-before-start', 'take.wobbles[0].toS'],
   ['a field', { colour: 'red' }, 'unknown-field', 'take.colour'],
@@ -110,7 +110,7 @@ test('the log of a production: newest first, by pages, searched and filtered', a
   const { shot, productionId } = await demoShot();
   const other = await makeShot(server, productionId, demo('9C'));
   await log(shot, { note: 'lantern too bright', isCircled: true, focus: 'sharp' }, '2026-03-01T10:00:00Z');
-  await log(other, { hits: [{ moveId: 'rack-1', hit: 'late', lateS: null }] }, '2026-03-01T11:00:00Z');
+  await log(other, { hits: [{ moveId: 'rack-1', hit: 'late', lateS: null, offDeg: null }] }, '2026-03-01T11:00:00Z');
   await log(shot, { focus: 'soft' }, '2026-03-01T12:00:00Z');
   const page = async (query: string) =>
     (await server.request.get(`/api/productions/${productionId}/takes?${query}`).expect(200)).body as TakePageView;

@@ -60,4 +60,5 @@ export { type RingPoint } from './tableRing.js';
 export { ASSUMED_PEAK_DEG_PER_S, ASSUMED_REGRIP_S, plainWheel, type Wheel, wheelDegOf, wheelNearerTurns } from './wheel.js';
 export { lensTable, MOST_ITEMS, readLensTable, readWheelTable, wheelTable } from './csv/kitTables.js';
 export { readScale } from './csv/readScale.js';
-export { type CsvReading, type CsvTable } from './csv/table.js';
+export { type CsvColumn, choiceColumn, figureColumn, readTable, textColumn, writeTable, yesNoColumn } from './csv/columns.js';
+export { type CsvReading, type CsvTable, readFigure, tidyHeading, tidyTable, unreadFigure } from './csv/table.js';

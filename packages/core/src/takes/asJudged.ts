@@ -1,8 +1,10 @@
 import type { ShotPlan } from '../pull/index.js';
-import type { RollPace } from '../roll/index.js';
-import { judgeTake, type TakeVerdict } from './judgeTake.js';
+import { type RollClock, rollClock, type RollPace } from '../roll/index.js';
+import type { LoggedHit } from './corrections.js';
+import { judgeTake, type TakeVerdict, type UsableSpan } from './judgeTake.js';
 import { onPlanTime } from './onPlanTime.js';
-import type { FocusGrade, Take } from './take.js';
+import type { MoveScore } from './scoreMoves.js';
+import { type FocusGrade, type Take, TAKE_LIMITS } from './take.js';
 import { unpackTrack } from './track.js';
 
 /** Of a take that is not kept, so much of the time it must be sharp makes it usable. */
@@ -22,16 +24,31 @@ export function verdictOf(
   return track === null ? null : judgeTake(plan, onPlanTime(plan, unpackTrack(track), cues, pace), wobbles);
 }
 
-/** A take with what its track says of every mark and of its focus, until somebody says otherwise. One without a track stays as it is. */
+/** A take with what its track says of every mark, of its focus and of what can be used, until somebody says otherwise. One without a track stays as it is. */
 export function asJudged(plan: ShotPlan, take: Take, pace?: RollPace): Take {
   const verdict = verdictOf(plan, take, pace);
   if (!verdict) return take;
-  const hits = verdict.moves.map(({ moveId, hit, landsLateS, startsLateS }) => ({
-    moveId,
-    hit,
-    lateS: hit === 'late' || hit === 'early' ? inHundredths(largest(startsLateS, landsLateS, hit)) : null,
-  }));
-  return { ...take, hits, focus: focusOf(verdict) };
+  const clock = rollClock(plan, take.cues, pace);
+  return {
+    ...take,
+    hits: verdict.moves.map(hitOf),
+    focus: focusOf(verdict),
+    usable: verdict.usable
+      .slice(0, TAKE_LIMITS.usable.max)
+      .flatMap(({ fromS, toS }) => spanOf(clock, fromS, toS, plan.captureFps) ?? []),
+  };
+}
+
+/** A span of the plan's time in the take's own. Its last frame is asked for: the one after it may be waited for. */
+function spanOf(clock: RollClock, fromS: number, toS: number, captureFps: number): UsableSpan | null {
+  const lastS = toS - 1 / captureFps;
+  const [from, last] = [clock.realSAt(fromS), clock.realSAt(lastS)];
+  return from === null || last === null ? null : { fromS: from, toS: last + 1 / captureFps };
+}
+
+function hitOf({ moveId, hit, landsLateS, startsLateS, endErrorDeg }: MoveScore): LoggedHit {
+  const lateS = hit === 'late' ? Math.max(startsLateS ?? 0, landsLateS ?? 0) : startsLateS;
+  return { moveId, hit, lateS: lateS === null ? null : inHundredths(lateS), offDeg: inHundredths(endErrorDeg) };
 }
 
 function focusOf({ isKept, requiredFrames, sharpFrames }: TakeVerdict): FocusGrade {
@@ -39,11 +56,6 @@ function focusOf({ isKept, requiredFrames, sharpFrames }: TakeVerdict): FocusGra
   return sharpFrames >= USABLE_SHARE * requiredFrames ? 'usable' : 'soft';
 }
 
-/** What it is late, or early, by: at its start or its landing, whichever is more. */
-function largest(startS: number | null, landS: number | null, hit: 'late' | 'early'): number {
-  return hit === 'late' ? Math.max(startS ?? 0, landS ?? 0) : (startS ?? 0);
-}
-
-function inHundredths(seconds: number): number {
-  return Math.round(seconds * 100) / 100;
+function inHundredths(value: number): number {
+  return Math.round(value * 100) / 100;
 }

@@ -5,8 +5,10 @@ import type { MarkHit } from './scoreMoves.js';
 export interface LoggedHit {
   readonly moveId: string;
   readonly hit: MarkHit;
-  /** How late it began, or landed; null where nobody measured it */
+  /** How late it was set off, below 0 how early; of one that was late at its landing, that. Null where nobody measured it */
   readonly lateS: number | null;
+  /** Where the ring came to rest, so many degrees off the target; null as above */
+  readonly offDeg: number | null;
 }
 
 /** What to do otherwise in the next take, with why. */

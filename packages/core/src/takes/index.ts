@@ -19,3 +19,22 @@ export {
   type TakeSettings,
   upgradeTake,
 } from './take.js';
+export { captureForScreenS, type RateFigures, rateFigures, screenS } from './edit/rates.js';
+export { type Retimed, type RetimeLimits, type Retiming, retime } from './edit/retime.js';
+export { type EditedTake, otioTimeline } from './edit/otio.js';
+export { type NumberedTake, type RankedSpan, rankSpans, usableSpansOf } from './edit/usableSpans.js';
+export { type VttCue, webVtt } from './edit/webvtt.js';
+export { type LoggedTake, readTakesJson, readTakesTable, TAKES_FORMAT, takesJson, takesTable } from './exchange.js';
+export { type LensDataReading, readLensData } from './lensData.js';
+export {
+  addedSums,
+  fitErrors,
+  type Fitted,
+  fitted,
+  type FittedErrors,
+  type Sums,
+  sumsOf,
+  type TakeFigures,
+  takeFigures,
+} from './takeFigures.js';
+export { withFit } from './withFit.js';

@@ -77,6 +77,7 @@ export const TAKE_LIMITS = {
   planVersion: { min: 1, max: 2 ** 31 - 1, whole: true },
   missMm: { min: -20_000, max: 20_000 },
   lateS: { min: -60, max: 60 },
+  offDeg: { min: -10_000, max: 10_000 },
   checkedTimes: { min: 1, max: 100 },
   checkedOn: { max: 80 },
   takeNote: { max: 2000 },
@@ -112,7 +113,15 @@ const takeShape: Shape<Take> = object<Take>({
   startTimecode: text(LIMITS.timecode),
   cues: list(object<SetOff>({ moveId: id, timeS: time }), LIMITS.moves),
   missed: list(object<Take['missed'][number]>({ markId: id, byMm: quantity(LIMITS.missMm) }), LIMITS.marks),
-  hits: list(object<LoggedHit>({ moveId: id, hit: oneOf(...MARK_HITS), lateS: nullable(quantity(LIMITS.lateS)) }), LIMITS.moves),
+  hits: list(
+    object<LoggedHit>({
+      moveId: id,
+      hit: oneOf(...MARK_HITS),
+      lateS: nullable(quantity(LIMITS.lateS)),
+      offDeg: nullable(quantity(LIMITS.offDeg)),
+    }),
+    LIMITS.moves,
+  ),
   focus: nullable(oneOf(...FOCUS_GRADES)),
   performance: nullable(oneOf(...PERFORMANCE_GRADES)),
   isCircled: boolean(),
@@ -207,6 +216,7 @@ export function upgradeTake(value: unknown): unknown {
     usable: null,
     repairs: [],
     ...take,
+    hits: (take.hits ?? []).map((hit) => ({ ...hit, offDeg: (hit as Partial<LoggedHit>).offDeg ?? null })),
     settings: 'puller' in take.settings ? take.settings : { ...(take.settings as object), puller: '' },
   };
 }

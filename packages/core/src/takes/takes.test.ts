@@ -181,7 +181,7 @@ describe('a track as text', () => {
 
 describe('go again, or move on', () => {
   const take = (changes: Partial<Take> = {}) => ({ ...newTake(plan, 1), ...changes });
-  const late = take({ focus: 'soft', hits: [{ moveId: 'rack-1', hit: 'late', lateS: 0.4 }] });
+  const late = take({ focus: 'soft', hits: [{ moveId: 'rack-1', hit: 'late', lateS: 0.4, offDeg: null }] });
 
   test('once there is one to use it is time to move on; a fault that came twice is mended first', () => {
     expect(adviseNext(plan, [])).toEqual({ advice: 'first', kept: 0, corrections: [] });
@@ -202,7 +202,7 @@ describe('go again, or move on', () => {
 });
 
 describe('what to do otherwise', () => {
-  const take = (hit: MarkHit, lateS: number | null = null) => [{ moveId: 'rack-1', hit, lateS }];
+  const take = (hit: MarkHit, lateS: number | null = null) => [{ moveId: 'rack-1', hit, lateS, offDeg: null }];
 
   test('late twice: begun sooner by what it was late on the average; the plan it makes can be stored', () => {
     const [first] = corrections(plan, [take('hit'), take('late', 0.5), take('late', 0.3)]);

@@ -59,8 +59,10 @@ export function draftOf(take: Take): Draft {
  */
 export function takeOfDraft(draft: Draft, take: Take, moveIds: readonly string[]): Take {
   const { hits, missedMm, focus, note, isCircled, ...said } = draft;
-  const lateS = (moveId: string, hit: MarkHit) =>
-    take.hits.find((known) => known.moveId === moveId && known.hit === hit)?.lateS ?? null;
+  const measured = (moveId: string, hit: MarkHit) => {
+    const known = take.hits.find((one) => one.moveId === moveId && one.hit === hit);
+    return { lateS: known?.lateS ?? null, offDeg: known?.offDeg ?? null };
+  };
   return {
     ...take,
     ...said,
@@ -69,7 +71,7 @@ export function takeOfDraft(draft: Draft, take: Take, moveIds: readonly string[]
     isCircled,
     hits: moveIds.map((moveId) => {
       const hit = hits[moveId] ?? 'hit';
-      return { moveId, hit, lateS: lateS(moveId, hit) };
+      return { moveId, hit, ...measured(moveId, hit) };
     }),
     missed: Object.entries(missedMm).flatMap(([markId, byMm]) => (byMm === 0 ? [] : [{ markId, byMm }])),
     whyKept: isCircled && focus !== 'sharp' ? note : '',

@@ -41,11 +41,15 @@ export function pullTo(moveId: string, plan: ShotPlan, units: UnitSystem): strin
 }
 
 /** What went wrong in a take: "late at D by 0.4 s, overshot at C"; empty where every mark was hit. */
-export function faultWords(hits: readonly LoggedHit[], plan: ShotPlan, units: UnitSystem): string {
+export function faultWords(
+  hits: readonly Pick<LoggedHit, 'moveId' | 'hit' | 'lateS'>[],
+  plan: ShotPlan,
+  units: UnitSystem,
+): string {
   return hits
     .filter(({ hit }) => hit !== 'hit')
     .map(({ moveId, hit, lateS }) => {
-      const by = lateS === null ? '' : ` by ${Math.abs(lateS).toFixed(1)} s`;
+      const by = lateS === null || (hit !== 'late' && hit !== 'early') ? '' : ` by ${Math.abs(lateS).toFixed(1)} s`;
       return `${HIT_WORDS[hit]} at ${pullTo(moveId, plan, units)}${by}`;
     })
     .join(', ');
@@ -73,7 +77,7 @@ export function adviceWords({ advice, kept }: NextAdvice, takes: number, planned
 export function correctionWords({ moveId, hit, times, byS }: Correction, plan: ShotPlan, units: UnitSystem): string {
   const at = pullTo(moveId, plan, units);
   const often = times > 1 ? `${times} times ` : '';
-  const by = byS === null ? '' : ` by ${Math.abs(byS).toFixed(1)} s`;
+  const by = byS === null || (hit !== 'late' && hit !== 'early') ? '' : ` by ${Math.abs(byS).toFixed(1)} s`;
   const done: Readonly<Record<Correction['hit'], string>> = {
     late: 'begin sooner',
     early: 'begin later',

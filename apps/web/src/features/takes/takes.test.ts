@@ -9,7 +9,7 @@ describe('what is said of a take', () => {
   test('a good one until something is said against it; every pull is logged', () => {
     expect(takeOfDraft(freshDraft(), empty, ['rack-1'])).toEqual({
       ...empty,
-      hits: [{ moveId: 'rack-1', hit: 'hit', lateS: null }],
+      hits: [{ moveId: 'rack-1', hit: 'hit', lateS: null, offDeg: null }],
       focus: 'sharp',
       performance: 'good',
     });
@@ -31,8 +31,8 @@ describe('what is said of a take', () => {
 
 test('faults, advice and corrections in words', () => {
   const hits: Take['hits'] = [
-    { moveId: 'rack-1', hit: 'late', lateS: 0.42 },
-    { moveId: 'rack-9', hit: 'in-front', lateS: null },
+    { moveId: 'rack-1', hit: 'late', lateS: 0.42, offDeg: null },
+    { moveId: 'rack-9', hit: 'in-front', lateS: null, offDeg: null },
   ];
   expect(faultWords(hits, TWO_PEOPLE, 'metric')).toBe('late at B by 0.4 s, in front at a pull that is gone');
   expect(faultWords([{ moveId: 'rack-1', hit: 'hit', lateS: null }], TWO_PEOPLE, 'metric')).toBe('');

@@ -1,0 +1,126 @@
+import { frameOfTimecode } from '../../roll/index.js';
+import type { Take } from '../take.js';
+import type { Retiming } from './retime.js';
+import { type NumberedTake, usableSpansOf } from './usableSpans.js';
+
+/** A take with everything an editor needs of it. */
+export interface EditedTake extends NumberedTake {
+  /** As the clip is to be called */
+  readonly name: string;
+  readonly take: Omit<Take, 'track'>;
+  readonly retiming: Retiming | null;
+}
+
+/** A JSON value with a schema of its own. */
+type Schema = { readonly OTIO_SCHEMA: string } & Readonly<Record<string, unknown>>;
+
+/**
+ * Takes as an OpenTimelineIO timeline: one clip a take with a marker for every pull, wobble and usable span; and, where takes are retimed, a second track of their stretches with a time warp each. A take that was shot
+ * backwards is turned round.
+ *
+ * Schemas: Timeline.1, Stack.1, Track.1, Clip.2, MissingReference.1, Marker.2, LinearTimeWarp.1, RationalTime.1, TimeRange.1.
+ */
+export function otioTimeline(name: string, takes: readonly EditedTake[]): Schema {
+  const retimed = takes.filter(({ retiming }) => retiming !== null);
+  return {
+    OTIO_SCHEMA: 'Timeline.1',
+    name,
+    global_start_time: null,
+    metadata: {},
+    tracks: {
+      OTIO_SCHEMA: 'Stack.1',
+      name: 'tracks',
+      ...NOTHING_MORE,
+      source_range: null,
+      children: [
+        track('takes', takes.map(wholeClip)),
+        ...(retimed.length > 0 ? [track('retimed', retimed.flatMap(stretchClips))] : []),
+      ],
+    },
+  };
+}
+
+const NOTHING_MORE = { metadata: {}, effects: [], markers: [], enabled: true } as const;
+
+function track(name: string, children: readonly Schema[]): Schema {
+  return { OTIO_SCHEMA: 'Track.1', name, kind: 'Video', ...NOTHING_MORE, source_range: null, children };
+}
+
+function wholeClip(edited: EditedTake): Schema {
+  const { take } = edited;
+  const markers = [
+    ...take.hits.flatMap(({ moveId, hit }) => {
+      const cue = take.cues.find((known) => known.moveId === moveId);
+      return cue ? [marker(take, `pull ${moveId}: ${hit}`, cue.timeS, cue.timeS, hit === 'hit' ? 'GREEN' : 'RED')] : [];
+    }),
+    ...usableSpansOf(take).map(({ fromS, toS }) => marker(take, 'usable', fromS, toS, 'GREEN')),
+    ...take.wobbles.map(({ fromS, toS }) => marker(take, 'rocked to check: cut', fromS, toS, 'ORANGE')),
+  ];
+  const effects = take.settings.isReversed ? [timeWarp('shot backwards', -1)] : [];
+  return clip(edited, 0, take.durationS, effects, markers);
+}
+
+function stretchClips(edited: EditedTake): Schema[] {
+  return edited.retiming!.stretches.map(({ fromS, toS, speed, isSoft }) =>
+    clip(edited, fromS, toS, speed === 1 ? [] : [timeWarp(isSoft ? 'past what is soft' : 'drawn out', speed)], []),
+  );
+}
+
+function clip(
+  { name, take }: EditedTake,
+  fromS: number,
+  toS: number,
+  effects: readonly Schema[],
+  markers: readonly Schema[],
+): Schema {
+  const { focus, performance, isCircled, note, whyKept, repairs } = take;
+  return {
+    OTIO_SCHEMA: 'Clip.2',
+    name,
+    source_range: range(take, fromS, toS),
+    effects,
+    markers,
+    enabled: true,
+    active_media_reference_key: 'DEFAULT_MEDIA',
+    media_references: {
+      DEFAULT_MEDIA: {
+        OTIO_SCHEMA: 'MissingReference.1',
+        name,
+        available_range: range(take, 0, take.durationS),
+        available_image_bounds: null,
+        metadata: {},
+      },
+    },
+    metadata: { still_heron: { focus, performance, is_circled: isCircled, note, why_kept: whyKept, repairs } },
+  };
+}
+
+function marker(take: EditedTake['take'], name: string, fromS: number, toS: number, color: string): Schema {
+  return { OTIO_SCHEMA: 'Marker.2', name, color, comment: '', marked_range: range(take, fromS, toS), metadata: {} };
+}
+
+function timeWarp(name: string, speed: number): Schema {
+  return {
+    OTIO_SCHEMA: 'LinearTimeWarp.1',
+    name,
+    effect_name: 'LinearTimeWarp',
+    time_scalar: speed,
+    enabled: true,
+    metadata: {},
+  };
+}
+
+/** In the clip's own time: from the camera's timecode on, where there is one. */
+function range({ settings: { captureFps }, startTimecode }: EditedTake['take'], fromS: number, toS: number): Schema {
+  const start = frameOfTimecode(startTimecode, captureFps) ?? 0;
+  const frames = (seconds: number) => Math.round(seconds * captureFps);
+  return {
+    OTIO_SCHEMA: 'TimeRange.1',
+    start_time: time(start + frames(fromS), captureFps),
+    duration: time(frames(toS) - frames(fromS), captureFps),
+  };
+}
+
+function time(value: number, rate: number): Schema {
+  return { OTIO_SCHEMA: 'RationalTime.1', value, rate };
+}

@@ -1,0 +1,47 @@
+import type { UsableSpan } from '../judgeTake.js';
+import type { Take } from '../take.js';
+
+/** A take with its number, as a log has it. */
+export interface NumberedTake {
+  readonly number: number;
+  readonly take: Omit<Take, 'track'>;
+}
+
+/** A span of one of several takes. */
+export interface RankedSpan extends UsableSpan {
+  readonly number: number;
+  readonly lengthS: number;
+  readonly isCircled: boolean;
+}
+
+/** What of a take can be used: as its track showed or somebody said; else all of one that is not soft. What was rocked to check is left out. */
+export function usableSpansOf({ usable, focus, durationS, wobbles }: Omit<Take, 'track'>): UsableSpan[] {
+  const whole = focus === 'soft' || durationS <= 0 ? [] : [{ fromS: 0, toS: durationS }];
+  return wobbles
+    .reduce<readonly UsableSpan[]>((spans, wobble) => spans.flatMap((span) => without(span, wobble)), usable ?? whole)
+    .slice();
+}
+
+function without(span: UsableSpan, { fromS, toS }: UsableSpan): UsableSpan[] {
+  if (toS <= span.fromS || fromS >= span.toS) return [span];
+  return [
+    { fromS: span.fromS, toS: fromS },
+    { fromS: toS, toS: span.toS },
+  ].filter((left) => left.toS > left.fromS);
+}
+
+/** Spans of all takes, the best first: of circled takes, of takes that were not played badly, and then the longest. */
+export function rankSpans(takes: readonly NumberedTake[]): RankedSpan[] {
+  return takes
+    .flatMap(({ number, take }) =>
+      usableSpansOf(take).map((span) => ({
+        ...span,
+        number,
+        lengthS: span.toS - span.fromS,
+        isCircled: take.isCircled,
+        isPoor: take.performance === 'poor',
+      })),
+    )
+    .sort((a, b) => Number(b.isCircled) - Number(a.isCircled) || Number(a.isPoor) - Number(b.isPoor) || b.lengthS - a.lengthS)
+    .map(({ isPoor: _, ...span }) => span);
+}

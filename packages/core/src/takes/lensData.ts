@@ -1,0 +1,115 @@
+import type { Problem } from '../errors.js';
+import { type CsvTable, readFigure, ringOf, tidyHeading, tidyTable, unreadFigure, withinReach } from '../kit/index.js';
+import type { ShotPlan } from '../pull/index.js';
+import { frameOfTimecode, timecodeBase } from '../roll/index.js';
+import { MM_PER_FOOT, MM_PER_METRE } from '../units/index.js';
+import type { RingTrack } from './track.js';
+
+/** What reading lens data gives: a track, or what is wrong with the file. */
+export type LensDataReading =
+  | { readonly status: 'read'; readonly track: RingTrack; readonly durationS: number }
+  | { readonly status: 'unread'; readonly problems: readonly Problem[] };
+
+/** Samples a second of the track that is made of it. */
+const HZ = 100;
+/** Two hours at a thousand lines a second would be more; no lens tells so much. */
+const MOST_LINES = 1_000_000;
+const MOST_PROBLEMS = 20;
+
+type Column = { readonly kind: 'time' } | { readonly kind: 'ring' } | { readonly kind: 'distance'; readonly mm: number };
+
+/** Headings as they are found in lens data, tidied. */
+const HEADINGS: Readonly<Record<string, Column>> = {
+  time: { kind: 'time' },
+  t: { kind: 'time' },
+  'time s': { kind: 'time' },
+  seconds: { kind: 'time' },
+  timecode: { kind: 'time' },
+  ring: { kind: 'ring' },
+  'ring deg': { kind: 'ring' },
+  'ring angle': { kind: 'ring' },
+  'ring angle deg': { kind: 'ring' },
+  distance: { kind: 'distance', mm: MM_PER_METRE },
+  'distance m': { kind: 'distance', mm: MM_PER_METRE },
+  'focus distance': { kind: 'distance', mm: MM_PER_METRE },
+  'focus distance m': { kind: 'distance', mm: MM_PER_METRE },
+  'distance mm': { kind: 'distance', mm: 1 },
+  'focus distance mm': { kind: 'distance', mm: 1 },
+  'distance ft': { kind: 'distance', mm: MM_PER_FOOT },
+  'focus distance ft': { kind: 'distance', mm: MM_PER_FOOT },
+};
+
+/**
+ * Reads what a lens told while a take was shot, as the take's track: a column of times (seconds, or timecode at the rate of the shot) and one of ring angles or of distances. The first line is the take's start.
+ *
+ * @param table - heading first
+ */
+export function readLensData(table: CsvTable, plan: Pick<ShotPlan, 'optics' | 'captureFps'>): LensDataReading {
+  const [head, ...body] = tidyTable(table);
+  const columns = (head?.cells ?? []).map((cell) => HEADINGS[tidyHeading(cell)] ?? null);
+  const timeAt = columns.findIndex((column) => column?.kind === 'time');
+  const ringAt = columns.findIndex((column) => column?.kind === 'ring');
+  const valueAt = ringAt >= 0 ? ringAt : columns.findIndex((column) => column?.kind === 'distance');
+  if (timeAt < 0 || valueAt < 0) {
+    const need = 'a column “time” or “timecode”, and one “ring deg”, “distance m”, “distance mm” or “distance ft”';
+    return unread([{ code: 'heading', path: 'line 1', message: 'there is no time, or nothing beside it', need }]);
+  }
+  if (body.length < 2 || body.length > MOST_LINES)
+    return unread([
+      { code: 'too-few', path: '', message: `the file has ${body.length} lines of data`, need: `2 to ${MOST_LINES}` },
+    ]);
+  const column = columns[valueAt]!;
+  const ring = ringOf(plan.optics.lens);
+  const degOf = (value: number) =>
+    column.kind === 'distance' ? ring.angleAt(withinReach(ring, value > 0 ? value * column.mm : Infinity)) : value;
+  const problems: Problem[] = [];
+  const samples: { timeS: number; deg: number }[] = [];
+  for (const { line, cells } of body) {
+    if (problems.length >= MOST_PROBLEMS) break;
+    const timeS = timeOf(cells[timeAt] ?? '', plan.captureFps);
+    const value =
+      column.kind === 'distance' && /^(inf|infinity|∞)$/i.test(cells[valueAt] ?? '')
+        ? Infinity
+        : readFigure(cells[valueAt] ?? '');
+    if (timeS === null) problems.push(badCell(line, head!.cells[timeAt]!, cells[timeAt] ?? ''));
+    else if (value === null) problems.push(badCell(line, head!.cells[valueAt]!, cells[valueAt] ?? ''));
+    else if (samples.length > 0 && timeS <= samples[samples.length - 1]!.timeS)
+      problems.push({
+        code: 'order',
+        path: `line ${line}`,
+        message: 'its time is not after that of the line before',
+        need: 'lines in order of time',
+      });
+    else samples.push({ timeS, deg: degOf(value) });
+  }
+  return problems.length > 0 ? unread(problems) : { status: 'read', ...evenly(samples) };
+}
+
+function evenly(samples: readonly { timeS: number; deg: number }[]): { track: RingTrack; durationS: number } {
+  const startS = samples[0]!.timeS;
+  const durationS = samples[samples.length - 1]!.timeS - startS;
+  let at = 0;
+  const ringDeg = Float64Array.from({ length: Math.floor(durationS * HZ + 1e-6) + 1 }, (_, k) => {
+    const timeS = startS + k / HZ;
+    while (at < samples.length - 2 && samples[at + 1]!.timeS <= timeS) at++;
+    const [from, to] = [samples[at]!, samples[at + 1]!];
+    const share = Math.min(Math.max((timeS - from.timeS) / (to.timeS - from.timeS), 0), 1);
+    return from.deg + share * (to.deg - from.deg);
+  });
+  return { track: { hz: HZ, ringDeg }, durationS };
+}
+
+/** Seconds, or timecode. */
+function timeOf(cell: string, captureFps: number): number | null {
+  const frame = frameOfTimecode(cell, captureFps);
+  return frame === null ? readFigure(cell) : frame / timecodeBase(captureFps);
+}
+
+function badCell(line: number, heading: string, cell: string): Problem {
+  const [message, need] = unreadFigure(cell);
+  return { code: 'unreadable', path: `line ${line}, ${heading}`, message, need };
+}
+
+function unread(problems: readonly Problem[]): LensDataReading {
+  return { status: 'unread', problems };
+}
