@@ -1,4 +1,4 @@
-import type { ShotView, TakePageView, TakeRowView, TakeView } from '@still-heron/contract';
+import type { LoggedTakeView, ShotView, StatisticsView, TakePageView, TakeRowView, TakeView } from '@still-heron/contract';
 import { newTake, packTrack, type Take } from '@still-heron/core';
 import { DATABASE } from '../src/database/database.module';
 import type { Database } from '../src/database/driver';
@@ -158,4 +158,104 @@ test('twenty thousand takes: a page of them is as quick to ask for, and right', 
   const last = await server.request.get(`/api/productions/${productionId}/takes?size=10&page=2000`).expect(200);
   expect((last.body as TakePageView).takes.map(({ number }) => number)).toEqual([10, 9, 8, 7, 6, 5, 4, 3, 2, 1]);
   expect(found.map(({ number }) => number)).toEqual(Array.from({ length: 10 }, (_, k) => 20_000 - 2000 + 1951 - 50 * (k + 10)));
+});
+
+describe('what takes tell', () => {
+  test('how often takes are kept by what they have in common, how predictions fared, and what was measured', async () => {
+    const { shot, productionId } = await demoShot();
+    const hits = (lateS: number): Take['hits'] => [{ moveId: 'rack-1', hit: 'hit', lateS, offDeg: lateS * 10 }];
+    for (const lateS of [0.1, 0.2, 0.3, 0.2, 0.1, 0.3])
+      await log(shot, { focus: 'sharp', performance: 'good', predictedRate: 0.83, hits: hits(lateS) });
+    await log(shot, { focus: 'soft', predictedRate: 0.88, repairs: ['retimed'] }, '2026-03-02T08:00:00.000Z');
+    await log(shot, { focus: 'soft', isCircled: true, settings: { ...takeOf(shot).settings, puller: 'Ines', stop: 4.5 } });
+    const { body } = await server.request.get(`/api/productions/${productionId}/takes/statistics`).expect(200);
+    const statistics = body as StatisticsView;
+    expect(statistics).toMatchObject({ takes: 8, usable: 7, repaired: 1 });
+    expect(statistics.byStop).toEqual([
+      { name: '2.2', takes: 7, usable: 6 },
+      { name: '4.5', takes: 1, usable: 1 },
+    ]);
+    expect(statistics.byPuller).toEqual([
+      { name: '', takes: 7, usable: 6 },
+      { name: 'Ines', takes: 1, usable: 1 },
+    ]);
+    expect(statistics.byDay.map(({ name, takes: count }) => [name, count])).toEqual([
+      ['2026-03-01', 7],
+      ['2026-03-02', 1],
+    ]);
+    expect(statistics.byDifficulty).toEqual([{ name: 'fair', takes: 7, usable: 6 }]);
+    expect(statistics.calibration).toEqual([
+      { predicted: expect.closeTo((6 * 0.83 + 0.88) / 7, 9) as number, takes: 7, usable: 6 },
+    ]);
+    expect(statistics.errors.late).toMatchObject({ count: 6, mean: expect.closeTo(0.2, 9) as number });
+    expect(statistics.errors.missed).toBeNull();
+    const { id } = await makeProduction(server, 'Nothing yet');
+    expect((await server.request.get(`/api/productions/${id}/takes/statistics`).expect(200)).body).toMatchObject({
+      takes: 0,
+      byLens: [],
+      errors: { late: null },
+    });
+  });
+
+  test('a log is narrowed by lens, method and person, and read in other orders', async () => {
+    const { shot, productionId } = await demoShot();
+    await log(shot, { predictedRate: 0.2, settings: { ...takeOf(shot).settings, puller: 'Ines' } }, '2026-03-01T09:00:00.000Z');
+    await log(shot, { predictedRate: 0.9 }, '2026-03-01T10:00:00.000Z');
+    await log(shot, {}, '2026-03-01T11:00:00.000Z');
+    const numbers = async (query: string) =>
+      ((await server.request.get(`/api/productions/${productionId}/takes?${query}`).expect(200)).body as TakePageView).takes.map(
+        ({ number }) => number,
+      );
+    expect(await numbers('')).toEqual([3, 2, 1]);
+    expect(await numbers('order=oldest')).toEqual([1, 2, 3]);
+    expect(await numbers('order=likeliest')).toEqual([2, 1, 3]);
+    expect(await numbers('order=unlikeliest')).toEqual([1, 2, 3]);
+    expect(await numbers('puller=Ines')).toEqual([1]);
+    expect(await numbers('lens=nothing')).toEqual([]);
+    await server.request.get(`/api/productions/${productionId}/takes?order=backwards`).expect(400);
+  });
+});
+
+describe('what leaves the house', () => {
+  test('takes of a shot, or of all of them, with their tracks', async () => {
+    const { shot, productionId } = await demoShot();
+    const track = packTrack({ hz: 100, ringDeg: Float64Array.of(1, 2) });
+    await log(shot, { track });
+    const other = await makeShot(server, productionId, demo('4A'));
+    await log(other);
+    const whole = async (query: string) =>
+      (await server.request.get(`/api/productions/${productionId}/takes/whole${query}`).expect(200)).body as LoggedTakeView[];
+    expect((await whole('')).map(({ slate, take }) => [slate, take])).toMatchObject([
+      ['4B', { track }],
+      ['4A', { track: null }],
+    ]);
+    expect(await whole(`?shot=${other.id}`)).toHaveLength(1);
+    await server.request.get(`/api/productions/${productionId}/takes/whole?shot=nobody`).expect(404);
+  });
+
+  test('a report for the editor is a PDF that names the spans, also of a production without takes and of far letters', async () => {
+    const { shot, productionId } = await demoShot();
+    const span = { fromS: 1, toS: 5 };
+    await log(shot, {
+      isCircled: true,
+      focus: 'soft',
+      whyKept: 'Łucja’s look, čekání',
+      usable: [span],
+      wobbles: [{ fromS: 6, toS: 7 }],
+      startTimecode: '10:00:00:00',
+      repairs: ['reversed'],
+    });
+    const pdf = async (id: string) => {
+      const { body, headers } = await server.request.get(`/api/productions/${id}/takes/report.pdf`).buffer().expect(200);
+      expect(headers['content-type']).toBe('application/pdf');
+      return body as Buffer;
+    };
+    const file = await pdf(productionId);
+    expect(file.subarray(0, 5).toString()).toBe('%PDF-');
+    expect(file.subarray(-6).toString()).toContain('%%EOF');
+    // both typefaces are in it
+    expect(file.toString('latin1').match(/\/FontFile/g)?.length).toBeGreaterThanOrEqual(2);
+    const { id } = await makeProduction(server, 'Nothing yet');
+    expect((await pdf(id)).length).toBeGreaterThan(500);
+  });
 });

@@ -15,5 +15,6 @@ export {
 } from './productions.js';
 export { CreateShot, RevisionView, SaveShot, SCENE, ShotDocument, ShotView, SLATE, TITLE } from './shots.js';
 export { CreateTake, LoggedTakeView, SaveTake, TakePageView, TakeRowView, TakeView } from './takes.js';
+export { CalibrationView, KeptView, StatisticsView } from './statistics.js';
 export { BeatRateView, KeepRateView, MOST_TAKES_ASKED, StopRateView } from './stop.js';
 export { JoinRoll, type JoinedView, RollEnd, RollSetOff, RollView, RollWheel, ROLL_RATES, SetOffView } from './roll.js';

@@ -81,6 +81,9 @@ export const shotRevisions = pgTable(
 );
 
 /** Takes of a shot. What a log is searched and sorted by stands in columns of its own, the track apart from the rest: lists are read without it. */
+/** How often something was measured in a take, the sum of it, or the sum of its squares. */
+const sumOf = (name: string) => doublePrecision(name).notNull().default(0);
+
 export const takes = pgTable(
   'takes',
   {
@@ -96,6 +99,23 @@ export const takes = pgTable(
     rolledAt: moment('rolled_at').notNull(),
     isCircled: boolean('is_circled').notNull(),
     focus: text('focus'),
+    // what statistics ask of a take, so that fifty thousand documents need not be read
+    lens: text('lens').notNull().default(''),
+    stop: doublePrecision('stop').notNull().default(0),
+    method: text('method').notNull().default(''),
+    puller: text('puller').notNull().default(''),
+    predictedRate: doublePrecision('predicted_rate'),
+    isUsable: boolean('is_usable').notNull().default(false),
+    isRepaired: boolean('is_repaired').notNull().default(false),
+    lateCount: sumOf('late_count'),
+    lateSum: sumOf('late_sum'),
+    lateSquares: sumOf('late_squares'),
+    offCount: sumOf('off_count'),
+    offSum: sumOf('off_sum'),
+    offSquares: sumOf('off_squares'),
+    missedCount: sumOf('missed_count'),
+    missedSum: sumOf('missed_sum'),
+    missedSquares: sumOf('missed_squares'),
     take: jsonb('take').$type<Omit<Take, 'track'>>().notNull(),
     track: text('track'),
     version: integer('version').notNull().default(1),

@@ -129,9 +129,10 @@ export function wholeFrom(path: string, value: unknown, usual: number, most: num
 }
 
 /** One of several words in the query of an address; null where it is left out. @throws {RequestProblem} 400 */
-export function choiceFrom(path: string, value: unknown, choices: readonly string[]): string | null {
+export function choiceFrom<const W extends string>(path: string, value: unknown, choices: readonly W[]): W | null {
   if (value === undefined) return null;
-  if (typeof value === 'string' && choices.includes(value)) return value;
+  const chosen = choices.find((choice) => choice === value);
+  if (chosen !== undefined) return chosen;
   throw new RequestProblem(400, {
     code: 'not-a-choice',
     message: `${path} is none of the choices`,

@@ -1,4 +1,4 @@
-import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Put, Query } from '@nestjs/common';
+import { Body, Controller, Delete, Get, Header, HttpCode, Inject, Param, Post, Put, Query, StreamableFile } from '@nestjs/common';
 import {
   ApiBadRequestResponse,
   ApiConflictResponse,
@@ -6,12 +6,23 @@ import {
   ApiNoContentResponse,
   ApiNotFoundResponse,
   ApiOkResponse,
+  ApiProduces,
   ApiQuery,
   ApiTags,
 } from '@nestjs/swagger';
-import { CreateTake, ErrorBody, SaveTake, TakePageView, TakeRowView, TakeView } from '@still-heron/contract';
+import {
+  CreateTake,
+  ErrorBody,
+  LoggedTakeView,
+  SaveTake,
+  StatisticsView,
+  TakePageView,
+  TakeRowView,
+  TakeView,
+} from '@still-heron/contract';
 import { FOCUS_GRADES, MARK_HITS } from '@still-heron/core';
 import { choiceFrom, ProductionId, ShotId, TakeId, versionFrom, wholeFrom } from '../http/validation.js';
+import { LOG_ORDERS } from './takes.repository.js';
 import { TakesService } from './takes.service.js';
 
 /** Takes on one page of a log, at most, and without being told. */
@@ -42,6 +53,10 @@ export class TakesController {
   @ApiQuery({ name: 'circled', enum: ['true', 'false'], required: false })
   @ApiQuery({ name: 'focus', enum: FOCUS_GRADES, required: false })
   @ApiQuery({ name: 'hit', enum: MARK_HITS, required: false, description: 'With a mark that was hit so' })
+  @ApiQuery({ name: 'lens', type: String, required: false })
+  @ApiQuery({ name: 'method', type: String, required: false })
+  @ApiQuery({ name: 'puller', type: String, required: false })
+  @ApiQuery({ name: 'order', enum: LOG_ORDERS, required: false, description: 'The newest first without it' })
   @ApiQuery({ name: 'page', type: Number, required: false, description: 'From 1 on' })
   @ApiQuery({ name: 'size', type: Number, required: false, description: `Up to ${MOST_ON_A_PAGE}` })
   @ApiOkResponse({ type: TakePageView })
@@ -56,10 +71,36 @@ export class TakesController {
         isCircled: circled === null ? null : circled === 'true',
         focus: choiceFrom('focus', query['focus'], FOCUS_GRADES),
         hit: choiceFrom('hit', query['hit'], MARK_HITS),
+        lens: wordFrom(query['lens']),
+        method: wordFrom(query['method']),
+        puller: wordFrom(query['puller']),
       },
+      choiceFrom('order', query['order'], LOG_ORDERS) ?? 'newest',
       size,
       (page - 1) * size,
     );
+  }
+
+  @Get('productions/:productionId/takes/statistics')
+  @ApiOkResponse({ type: StatisticsView })
+  statistics(@Param('productionId', ProductionId) productionId: string): Promise<StatisticsView> {
+    return this.takes.statisticsOf(productionId);
+  }
+
+  @Get('productions/:productionId/takes/whole')
+  @ApiQuery({ name: 'shot', type: String, required: false, description: 'Of this shot alone' })
+  @ApiOkResponse({ type: [LoggedTakeView], description: 'All of them, with their tracks, in shooting order' })
+  whole(@Param('productionId', ProductionId) productionId: string, @Query('shot') shot: unknown): Promise<LoggedTakeView[]> {
+    return this.takes.whole(productionId, shotFrom(shot));
+  }
+
+  @Get('productions/:productionId/takes/report.pdf')
+  @ApiQuery({ name: 'shot', type: String, required: false, description: 'Of this shot alone' })
+  @ApiProduces('application/pdf')
+  @Header('Content-Type', 'application/pdf')
+  @ApiOkResponse({ description: 'For the editor: which spans to use, what to cut out, and why' })
+  async report(@Param('productionId', ProductionId) productionId: string, @Query('shot') shot: unknown): Promise<StreamableFile> {
+    return new StreamableFile(await this.takes.report(productionId, shotFrom(shot)), { type: 'application/pdf' });
   }
 
   @Get('takes/:takeId')
@@ -83,4 +124,15 @@ export class TakesController {
   async remove(@Param('takeId', TakeId) id: string, @Query('version') version: unknown): Promise<void> {
     await this.takes.remove(id, versionFrom(version));
   }
+}
+
+/** A word in an address; null for none. */
+function wordFrom(value: unknown): string | null {
+  return typeof value === 'string' && value !== '' ? value.slice(0, 200) : null;
+}
+
+/** A shot in an address; null for all of them. @throws {RequestProblem} 404 */
+function shotFrom(value: unknown): string | null {
+  const word = wordFrom(value);
+  return word === null ? null : new ShotId().transform(word);
 }

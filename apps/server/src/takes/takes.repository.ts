@@ -1,14 +1,11 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { Take } from '@still-heron/core';
-import { and, asc, count, desc, eq, inArray, notInArray, or, sql, type SQL } from 'drizzle-orm';
+import { type Take, takeFigures } from '@still-heron/core';
+import { and, asc, count, desc, eq, inArray, isNull, notInArray, or, sql, type SQL } from 'drizzle-orm';
 import { DATABASE } from '../database/database.module.js';
 import type { Database } from '../database/driver.js';
 import { shots, takes } from '../database/schema.js';
 
-export type TakeRow = Omit<
-  typeof takes.$inferSelect,
-  'track' | 'productionId' | 'createdAt' | 'updatedAt' | 'isCircled' | 'focus'
-> & {
+export type TakeRow = Pick<typeof takes.$inferSelect, 'id' | 'shotId' | 'number' | 'rolledAt' | 'take' | 'version'> & {
   readonly hasTrack: boolean;
 };
 
@@ -20,7 +17,22 @@ export interface TakeFilter {
   readonly focus: string | null;
   /** A word of how a mark was hit */
   readonly hit: string | null;
+  /** What it was shot with, as it is called; null for whatever it was */
+  readonly lens: string | null;
+  readonly method: string | null;
+  readonly puller: string | null;
 }
+
+/** In what order a log is read. */
+export const LOG_ORDERS = ['newest', 'oldest', 'likeliest', 'unlikeliest'] as const;
+export type LogOrder = (typeof LOG_ORDERS)[number];
+
+const ORDERS: Readonly<Record<LogOrder, readonly SQL[]>> = {
+  newest: [desc(takes.rolledAt), desc(takes.number)],
+  oldest: [asc(takes.rolledAt), asc(takes.number)],
+  likeliest: [sql`${takes.predictedRate} desc nulls last`, desc(takes.rolledAt)],
+  unlikeliest: [sql`${takes.predictedRate} asc nulls last`, desc(takes.rolledAt)],
+};
 
 /** All of a take but its track. */
 const ROW = {
@@ -98,8 +110,27 @@ export class TakesRepository {
     return rows.length > 0;
   }
 
-  /** A page of a production's takes, newest first, and how many match in all. Takes of deleted shots are left out. */
-  async log(productionId: string, filter: TakeFilter, limit: number, offset: number) {
+  /** Takes of a production's shots, or of one, with their tracks: for what leaves the house. */
+  whole(
+    productionId: string,
+    shotId: string | null,
+  ): Promise<(TakeRow & { track: string | null; slate: string; title: string })[]> {
+    return this.db
+      .select({ ...ROW, track: takes.track, slate: shots.slate, title: shots.title })
+      .from(takes)
+      .innerJoin(shots, eq(shots.id, takes.shotId))
+      .where(
+        and(
+          eq(takes.productionId, productionId),
+          isNull(shots.deletedAt),
+          shotId === null ? undefined : eq(takes.shotId, shotId),
+        ),
+      )
+      .orderBy(asc(shots.position), asc(takes.number));
+  }
+
+  /** A page of a production's takes, and how many match in all. Takes of deleted shots are left out. */
+  async log(productionId: string, filter: TakeFilter, inOrder: LogOrder, limit: number, offset: number) {
     // a production has some hundred shots and some ten thousand takes: its shots are asked first, and no take is joined to one
     const known = await this.db
       .select({ id: shots.id, slate: shots.slate, title: shots.title, deletedAt: shots.deletedAt })
@@ -112,7 +143,7 @@ export class TakesRepository {
       ...conditionsOf(filter, known),
     );
     // which ones, first: what is sorted then is ids, not documents
-    const order = [desc(takes.rolledAt), desc(takes.number)] as const;
+    const order = ORDERS[inOrder];
     const page = this.db
       .select({ id: takes.id })
       .from(takes)
@@ -131,12 +162,36 @@ export class TakesRepository {
   }
 }
 
-function columnsOf({ track, ...take }: Take) {
-  return { take, track, isCircled: take.isCircled, focus: take.focus };
+/** A take as its row keeps it: also what statistics, and a log that is narrowed, ask of it. */
+export function columnsOf({ track, ...take }: Take) {
+  const { settings, predictedRate, isCircled, focus } = take;
+  const { isUsable, isRepaired, late, off, missed } = takeFigures(take);
+  return {
+    take,
+    track,
+    isCircled,
+    focus,
+    lens: settings.lens,
+    stop: settings.stop,
+    method: settings.method,
+    puller: settings.puller,
+    predictedRate,
+    isUsable,
+    isRepaired,
+    lateCount: late.count,
+    lateSum: late.sum,
+    lateSquares: late.squares,
+    offCount: off.count,
+    offSum: off.sum,
+    offSquares: off.squares,
+    missedCount: missed.count,
+    missedSum: missed.sum,
+    missedSquares: missed.squares,
+  };
 }
 
 function conditionsOf(
-  { search, isCircled, focus, hit }: TakeFilter,
+  { search, isCircled, focus, hit, lens, method, puller }: TakeFilter,
   known: readonly { readonly id: string; readonly slate: string; readonly title: string }[],
 ): (SQL | undefined)[] {
   const words = search.toLowerCase();
@@ -146,6 +201,9 @@ function conditionsOf(
     search === '' ? undefined : named.length === 0 ? inNote : or(inArray(takes.shotId, named), inNote),
     isCircled === null ? undefined : eq(takes.isCircled, isCircled),
     focus === null ? undefined : eq(takes.focus, focus),
+    lens === null ? undefined : eq(takes.lens, lens),
+    method === null ? undefined : eq(takes.method, method),
+    puller === null ? undefined : eq(takes.puller, puller),
     hit === null ? undefined : sql`${takes.take}->'hits' @> ${JSON.stringify([{ hit }])}::jsonb`,
   ];
 }

@@ -1,15 +1,26 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { CreateTake, SaveTake, TakePageView, TakeRowView, TakeView } from '@still-heron/contract';
-import { checkTake, PlanError, type Take, upgradeTake } from '@still-heron/core';
+import type {
+  CreateTake,
+  LoggedTakeView,
+  SaveTake,
+  StatisticsView,
+  TakePageView,
+  TakeRowView,
+  TakeView,
+} from '@still-heron/contract';
+import { checkTake, PlanError, type Take, targetName, upgradeTake } from '@still-heron/core';
 import { notFound, versionConflict } from '../http/request-problem.js';
 import { ProductionsService } from '../productions/productions.service.js';
 import { ShotsService } from '../shots/shots.service.js';
-import { type TakeFilter, type TakeRow, TakesRepository } from './takes.repository.js';
+import { editorReport, type ReportedShot } from './report/report.js';
+import { StatisticsRepository } from './statistics.repository.js';
+import { type LogOrder, type TakeFilter, type TakeRow, TakesRepository } from './takes.repository.js';
 
 @Injectable()
 export class TakesService {
   constructor(
     @Inject(TakesRepository) private readonly repository: TakesRepository,
+    @Inject(StatisticsRepository) private readonly statistics: StatisticsRepository,
     @Inject(ShotsService) private readonly shots: ShotsService,
     @Inject(ProductionsService) private readonly productions: ProductionsService,
   ) {}
@@ -48,10 +59,44 @@ export class TakesService {
   }
 
   /** @throws {RequestProblem} 404 */
-  async log(productionId: string, filter: TakeFilter, limit: number, offset: number): Promise<TakePageView> {
+  async log(productionId: string, filter: TakeFilter, order: LogOrder, limit: number, offset: number): Promise<TakePageView> {
     await this.productions.find(productionId);
-    const { rows, total } = await this.repository.log(productionId, filter, limit, offset);
+    const { rows, total } = await this.repository.log(productionId, filter, order, limit, offset);
     return { takes: rows.map((row) => ({ ...toRowView(row), slate: row.slate, title: row.title })), total };
+  }
+
+  /** What a production's takes tell. @throws {RequestProblem} 404 */
+  async statisticsOf(productionId: string): Promise<StatisticsView> {
+    await this.productions.find(productionId);
+    return this.statistics.of(productionId);
+  }
+
+  /** All takes of a production, or of one shot, with their tracks. @throws {RequestProblem} 404 */
+  async whole(productionId: string, shotId: string | null): Promise<LoggedTakeView[]> {
+    await this.productions.find(productionId);
+    return (await this.repository.whole(productionId, shotId)).map(({ track, slate, title, ...row }) => {
+      const view = toRowView(row);
+      return { ...view, take: { ...view.take, track }, slate, title };
+    });
+  }
+
+  /** The editor's report of a production, or of one shot, as a PDF. @throws {RequestProblem} 404 */
+  async report(productionId: string, shotId: string | null): Promise<Buffer> {
+    const { name, units } = await this.productions.find(productionId);
+    const shots = await this.shots.inOrder(productionId);
+    const takes = await this.repository.whole(productionId, shotId);
+    const reported = shots.flatMap(({ id, slate, title, plan }): ReportedShot[] => {
+      const own = takes.filter((row) => row.shotId === id);
+      if (own.length === 0) return [];
+      const { captureFps, deliveryFps } = plan;
+      const pullName = (moveId: string) => {
+        const target = plan.line.moves.find((move) => move.id === moveId)?.target;
+        return target ? targetName(target, plan, units) : 'a pull that is gone';
+      };
+      const all = own.map((row) => ({ number: row.number, take: toRowView(row).take }));
+      return [{ slate, title, captureFps, deliveryFps, pullName, takes: all }];
+    });
+    return editorReport(name, reported, new Date());
   }
 }
 

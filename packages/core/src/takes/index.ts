@@ -23,6 +23,7 @@ export { captureForScreenS, type RateFigures, rateFigures, screenS } from './edi
 export { type Retimed, type RetimeLimits, type Retiming, retime } from './edit/retime.js';
 export { type EditedTake, otioTimeline } from './edit/otio.js';
 export { type NumberedTake, type RankedSpan, rankSpans, usableSpansOf } from './edit/usableSpans.js';
+export { spanWords } from './edit/spanWords.js';
 export { type VttCue, webVtt } from './edit/webvtt.js';
 export { type LoggedTake, readTakesJson, readTakesTable, TAKES_FORMAT, takesJson, takesTable } from './exchange.js';
 export { type LensDataReading, readLensData } from './lensData.js';

@@ -1,0 +1,98 @@
+import {
+  formatStop,
+  isUsable,
+  rankSpans,
+  rateFigures,
+  type Repair,
+  screenS,
+  spanWords,
+  type Take,
+  usableSpansOf,
+} from '@still-heron/core';
+import { ReportPages } from './report-pages.js';
+
+/** A shot with its takes, as an editor is told of it. */
+export interface ReportedShot {
+  readonly slate: string;
+  readonly title: string;
+  readonly captureFps: number;
+  readonly deliveryFps: number;
+  /** Where a pull goes, as its shot names it */
+  readonly pullName: (moveId: string) => string;
+  readonly takes: readonly { readonly number: number; readonly take: Omit<Take, 'track'> }[];
+}
+
+/** Spans that are named before the takes. */
+const BEST = 5;
+
+const REPAIRS: Readonly<Record<Repair, string>> = {
+  reversed: 'played backwards',
+  'wobble-cut': 'wobble cut out',
+  retimed: 'speed changed',
+  'blur-added': 'blur added',
+};
+
+/**
+ * What an editor needs to know of the takes, as a PDF: which spans to use, the best first, what to cut out, what was circled and why a soft one is kept.
+ *
+ * @returns the whole file
+ */
+export function editorReport(production: string, shots: readonly ReportedShot[], madeAt: Date): Promise<Buffer> {
+  const pages = new ReportPages(`${production}: takes for the edit`, madeAt);
+  pages.say(production, { size: 20, weight: 'strong' });
+  const all = shots.flatMap(({ takes }) => takes.map(({ take }) => take));
+  const usable = all.filter(isUsable).length;
+  const repaired = all.filter(({ repairs }) => repairs.length > 0).length;
+  const what = `${all.length} ${all.length === 1 ? 'take' : 'takes'}, ${usable} to use, ${repaired} repaired`;
+  pages.say(`Takes for the edit, ${madeAt.toISOString().slice(0, 10)}. ${what}.`, { tone: 'haze' });
+  for (const shot of shots) sayShot(pages, shot);
+  if (all.length === 0) pages.say('No take has been logged yet.', { gap: 18 });
+  return pages.finish(production);
+}
+
+function sayShot(pages: ReportPages, { slate, title, captureFps, deliveryFps, pullName, takes }: ReportedShot): void {
+  pages.rule();
+  pages.say(`${slate}  ${title}`, { size: 14, weight: 'strong' });
+  const { stretch } = rateFigures(captureFps, deliveryFps);
+  const lasts = `, shown at ${deliveryFps}: everything lasts ${Number(stretch.toFixed(2))} times as long`;
+  pages.say(`${captureFps} fps${stretch === 1 ? '' : lasts}`, { tone: 'haze' });
+  for (const [index, span] of rankSpans(takes).slice(0, BEST).entries()) {
+    const { take } = takes.find(({ number }) => number === span.number)!;
+    const onScreen = screenS(span.lengthS, captureFps, deliveryFps).toFixed(1);
+    pages.say(`${index + 1}.  take ${span.number}   ${spanWords(span, take)}   ${onScreen} s on the screen`, {
+      tone: 'good',
+      weight: index === 0 ? 'strong' : 'plain',
+    });
+  }
+  for (const { number, take } of takes) sayTake(pages, number, take, pullName);
+}
+
+function sayTake(pages: ReportPages, number: number, take: Omit<Take, 'track'>, pullName: ReportedShot['pullName']): void {
+  const { settings, wobbles, repairs } = take;
+  const head = [
+    `Take ${number}`,
+    take.isCircled && 'circled',
+    take.focus ?? 'not looked at',
+    take.performance && `performance ${take.performance}`,
+    take.isCutShort && 'cut short',
+    settings.isReversed && 'SHOT BACKWARDS',
+  ];
+  pages.say(head.filter(Boolean).join(', '), { weight: 'strong', gap: 7 });
+  const spans = (list: Parameters<typeof spanWords>[0][]) => list.map((span) => spanWords(span, take)).join('; ');
+  const usable = usableSpansOf(take);
+  const faults = take.hits
+    .filter(({ hit }) => hit !== 'hit')
+    .map(({ hit, moveId }) => `${hit.replace('-', ' ')} at ${pullName(moveId)}`);
+  const stop = formatStop(settings.stop, 'T');
+  const lines = [
+    `${settings.lens}, ${stop}, ${settings.camera}${settings.puller ? `, pulled by ${settings.puller}` : ''}`,
+    usable.length > 0 && `use ${spans(usable)}`,
+    wobbles.length > 0 && `cut out ${spans([...wobbles])}: the ring was rocked to check`,
+    faults.length > 0 && `focus: ${faults.join(', ')}`,
+    repairs.length > 0 && `repairs: ${repairs.map((repair) => REPAIRS[repair]).join(', ')}`,
+    take.whyKept && `kept although soft: ${take.whyKept}`,
+    take.note && take.note !== take.whyKept && take.note,
+    take.checkedOn && `checked on ${take.checkedOn}${take.checkedTimes ? ` at ${take.checkedTimes} times` : ''}`,
+  ];
+  for (const line of lines) if (line) pages.say(line, { indent: 12 });
+}

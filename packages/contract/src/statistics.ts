@@ -1,0 +1,52 @@
+import { ApiProperty } from '@nestjs/swagger';
+import type { FittedErrors } from '@still-heron/core';
+
+/** How takes fared that have something in common. */
+export class KeptView {
+  @ApiProperty({ type: String, description: 'What they have in common: a lens, a stop, a person, a day' })
+  name!: string;
+  @ApiProperty({ type: Number })
+  takes!: number;
+  @ApiProperty({ type: Number, description: 'Of them, those that can be used' })
+  usable!: number;
+}
+
+/** Takes that were reckoned to be kept about as often. */
+export class CalibrationView {
+  @ApiProperty({ type: Number, description: 'What was predicted, on the average' })
+  predicted!: number;
+  @ApiProperty({ type: Number })
+  takes!: number;
+  @ApiProperty({ type: Number })
+  usable!: number;
+}
+
+/** What a production's takes tell. */
+export class StatisticsView {
+  @ApiProperty({ type: Number })
+  takes!: number;
+  @ApiProperty({ type: Number })
+  usable!: number;
+  @ApiProperty({ type: Number, description: 'That had to be repaired in the edit' })
+  repaired!: number;
+  @ApiProperty({ type: [KeptView] })
+  byLens!: KeptView[];
+  @ApiProperty({ type: [KeptView] })
+  byStop!: KeptView[];
+  @ApiProperty({ type: [KeptView] })
+  byMethod!: KeptView[];
+  @ApiProperty({ type: [KeptView] })
+  byDifficulty!: KeptView[];
+  @ApiProperty({ type: [KeptView] })
+  byPuller!: KeptView[];
+  @ApiProperty({ type: [KeptView], description: 'In order of time' })
+  byDay!: KeptView[];
+  @ApiProperty({ type: [CalibrationView], description: 'By tenths of what was predicted' })
+  calibration!: CalibrationView[];
+  @ApiProperty({
+    type: Object,
+    description:
+      'What was measured: how late pulls were set off, how far off the ring landed, how far people were from their marks',
+  })
+  errors!: FittedErrors;
+}

@@ -1,0 +1,15 @@
+import { frameOfTimecode, timecodeOf } from '../../roll/index.js';
+import { formatTime } from '../../units/index.js';
+import type { UsableSpan } from '../judgeTake.js';
+import type { Take } from '../take.js';
+
+/** A span of a take, in the camera's timecode where it has one, else in seconds from its start. */
+export function spanWords(
+  { fromS, toS }: UsableSpan,
+  { startTimecode, settings }: Pick<Take, 'startTimecode' | 'settings'>,
+): string {
+  const start = frameOfTimecode(startTimecode, settings.captureFps);
+  const at = (seconds: number) =>
+    start === null ? formatTime(seconds) : timecodeOf(start + Math.round(seconds * settings.captureFps), settings.captureFps);
+  return `${at(fromS)} – ${at(toS)}`;
+}
