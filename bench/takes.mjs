@@ -64,20 +64,22 @@ async function benchLog() {
     await call(address, 'GET', 'health').catch(() => null);
     const asked = [
       ['a page of a log of 50,000 takes', ''],
-      ['a page some weeks back in it', 'page=100'],
-      ['the same searched and filtered', 'circled=true&hit=late&search=1'],
+      ['a page some weeks back in it', '?page=100'],
+      ['the same searched and filtered', '?circled=true&hit=late&search=1'],
+      ['the same in the order of what was predicted', '?order=unlikeliest'],
+      ['statistics of 50,000 takes', '/statistics', 500],
     ];
     const lines = [];
-    for (const [what, query] of asked) {
+    for (const [what, query, aimMs = 150] of asked) {
       const times = [];
       for (let round = 0; round < 12; round++) {
         const startedMs = performance.now();
-        await call(address, 'GET', `productions/${production.id}/takes?${query}`);
+        await call(address, 'GET', `productions/${production.id}/takes${query}`);
         if (round > 1) times.push(performance.now() - startedMs);
       }
       const { median, p95 } = summary(times);
       const figure = `${median.toFixed(0)} ms median, ${p95.toFixed(0)} ms p95`;
-      lines.push({ what, figure, aim: 'under 150 ms', holds: median < 150 });
+      lines.push({ what, figure, aim: `under ${aimMs} ms`, holds: median < aimMs });
     }
     return lines;
   } finally {
@@ -98,6 +100,13 @@ async function fill(database, productionId, shotIds, plan) {
         rolledAt: new Date(1.77e12 + (from + k) * 60_000),
         isCircled: k % 20 === 0,
         focus: 'sharp',
+        lens: take.settings.lens,
+        stop: [2.2, 2.8, 4.5, 6.3][k % 4],
+        method: take.settings.method,
+        puller: ['Ines', 'Bohdan', ''][k % 3],
+        predictedRate: (k % 97) / 97,
+        isUsable: k % 3 === 0,
+        isRepaired: k % 50 === 0,
         take: { ...take, hits: hits[k % 3] },
         track,
       })),
