@@ -1,28 +1,51 @@
-import type { TakeRowView, TakeView } from '@still-heron/contract';
+import type { LoggedTakeView, StatisticsView, TakePageView, TakeRowView, TakeView } from '@still-heron/contract';
 import type { Take } from '@still-heron/core';
 import { api } from './api';
 
 /** Takes, as the server keeps them. Loaded with the first page that shows some. */
-export const takesApi = api.enhanceEndpoints({ addTagTypes: ['Takes'] }).injectEndpoints({
+export const takesApi = api.enhanceEndpoints({ addTagTypes: ['Takes', 'Log'] }).injectEndpoints({
   endpoints: (build) => ({
     takes: build.query<TakeRowView[], string>({
       query: (shotId) => `shots/${shotId}/takes`,
       providesTags: (_, __, shotId) => [{ type: 'Takes', id: shotId }],
     }),
+    takeLog: build.query<TakePageView, { productionId: string; query: string }>({
+      query: ({ productionId, query }) => `productions/${productionId}/takes?${query}`,
+      providesTags: ['Log'],
+    }),
+    statistics: build.query<StatisticsView, string>({
+      query: (productionId) => `productions/${productionId}/takes/statistics`,
+      providesTags: ['Log'],
+    }),
+    /** With their tracks, to leave the house: not kept */
+    wholeTakes: build.query<LoggedTakeView[], { productionId: string; shotId: string | null }>({
+      query: ({ productionId, shotId }) => `productions/${productionId}/takes/whole${shotId ? `?shot=${shotId}` : ''}`,
+      keepUnusedDataFor: 0,
+    }),
     take: build.query<TakeView, string>({ query: (id) => `takes/${id}` }),
     logTake: build.mutation<TakeRowView, { id?: string; shotId: string; rolledAt: string; take: Take }>({
       query: ({ shotId, ...body }) => ({ url: `shots/${shotId}/takes`, method: 'POST', body }),
-      invalidatesTags: (_, __, { shotId }) => [{ type: 'Takes', id: shotId }],
+      invalidatesTags: (_, __, { shotId }) => [{ type: 'Takes', id: shotId }, 'Log'],
     }),
     saveTake: build.mutation<TakeRowView, { shotId: string; id: string; version: number; take: Take }>({
       query: ({ id, version, take }) => ({ url: `takes/${id}`, method: 'PUT', body: { version, take } }),
-      invalidatesTags: (_, __, { shotId }) => [{ type: 'Takes', id: shotId }],
+      invalidatesTags: (_, __, { shotId }) => [{ type: 'Takes', id: shotId }, 'Log'],
     }),
     removeTake: build.mutation<void, { shotId: string; id: string; version: number }>({
       query: ({ id, version }) => ({ url: `takes/${id}?version=${version}`, method: 'DELETE' }),
-      invalidatesTags: (_, __, { shotId }) => [{ type: 'Takes', id: shotId }],
+      invalidatesTags: (_, __, { shotId }) => [{ type: 'Takes', id: shotId }, 'Log'],
     }),
   }),
 });
 
-export const { useTakesQuery, useLazyTakeQuery, useLogTakeMutation, useSaveTakeMutation, useRemoveTakeMutation } = takesApi;
+export const {
+  useTakesQuery,
+  useTakeQuery,
+  useLazyTakeQuery,
+  useTakeLogQuery,
+  useStatisticsQuery,
+  useLazyWholeTakesQuery,
+  useLogTakeMutation,
+  useSaveTakeMutation,
+  useRemoveTakeMutation,
+} = takesApi;

@@ -18,6 +18,7 @@ const router = createBrowserRouter(
     { path: '/', lazy: async () => withProps((await pages.productions()).ProductionsPage, { goesOn: true }) },
     { path: '/productions', lazy: async () => withProps((await pages.productions()).ProductionsPage, {}) },
     { path: '/productions/:productionId/shots', lazy: async () => ({ Component: (await pages.shots()).ShotsPage }) },
+    { path: '/productions/:productionId/takes', lazy: async () => ({ Component: (await pages.log()).LogPage }) },
     {
       path: '/shots/:shotId',
       lazy: async () => ({ Component: (await pages.shot()).ShotPage }),

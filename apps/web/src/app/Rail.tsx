@@ -26,6 +26,14 @@ export function Rail({ areKeysShown, onKeys }: Props) {
         </RailIcon>
         Shots
       </NavLink>
+      {production && (
+        <NavLink className="rail-item" to={`/productions/${production}/takes`}>
+          <RailIcon>
+            <path d="M3 17V9M8 17V4M13 17v-6M18 17V7" />
+          </RailIcon>
+          Log
+        </NavLink>
+      )}
       <NavLink className="rail-item" to="/kit">
         <RailIcon>
           <circle cx="11" cy="11" r="8" />

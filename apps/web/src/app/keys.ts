@@ -97,6 +97,7 @@ export const KEYS = {
     ...IN_A_SHOT,
     ...EVERYWHERE,
   ],
+  log: [...EVERYWHERE],
   roll: [
     { keys: ['Space'], does: 'start the take, and end it' },
     { keys: ['C'], does: 'now: what a pull waits for has happened' },

@@ -2,6 +2,7 @@
 export const pages = {
   productions: () => import('../features/shots/ProductionsPage'),
   shots: () => import('../features/shots/ShotsPage'),
+  log: () => import('../features/log/LogPage'),
   shot: () => import('../features/shot/ShotPage'),
   setup: () => import('../features/setup/SetupPage'),
   floor: () => import('../features/floor/FloorPage'),
@@ -20,7 +21,9 @@ export function preload(path: string): void {
       ? [pages.kit]
       : path.endsWith('/shots')
         ? [pages.shots]
-        : [pages.productions];
+        : path.endsWith('/takes')
+          ? [pages.log]
+          : [pages.productions];
   for (const load of needed) void load();
 }
 

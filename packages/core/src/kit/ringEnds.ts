@@ -25,3 +25,12 @@ export function assertOnRing(ringDeg: number, oneEndDeg: number, otherEndDeg: nu
     need: `${lowDeg} to ${highDeg}`,
   });
 }
+
+/** An angle held on the ring: what a device tells may lie a little past its ends. */
+export function heldOnRing(
+  ring: { readonly closeFocusMm: number; readonly farthestMm: number; angleAt(distanceMm: number): number },
+  ringDeg: number,
+): number {
+  const [nearDeg, farDeg] = [ring.angleAt(ring.closeFocusMm), ring.angleAt(ring.farthestMm)];
+  return Math.min(Math.max(ringDeg, Math.min(nearDeg, farDeg)), Math.max(nearDeg, farDeg));
+}

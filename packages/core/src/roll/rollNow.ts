@@ -1,4 +1,4 @@
-import { type LensRing, ringOf, wheelDegOf, wheelNearerTurns } from '../kit/index.js';
+import { heldOnRing, type LensRing, ringOf, wheelDegOf, wheelNearerTurns } from '../kit/index.js';
 import { depthOfField } from '../optics/index.js';
 import {
   type FocusLine,
@@ -112,7 +112,8 @@ function lastBegun(moves: readonly LineMove[], planS: number): LineMove | undefi
   return moves.findLast(({ startS }) => planS > startS);
 }
 
-function ringFigure(plan: ShotPlan, ring: LensRing, farDeg: number, ringDeg: number, planS: number): RingFigure {
+function ringFigure(plan: ShotPlan, ring: LensRing, farDeg: number, toldDeg: number, planS: number): RingFigure {
+  const ringDeg = heldOnRing(ring, toldDeg);
   const distanceMm = ring.distanceAt(ringDeg);
   const { nearMm, farMm } = depthOfField({ ...zoneLensAt(plan.optics, planS), focusDistanceMm: distanceMm });
   return { distanceMm, ringDeg, wheelDeg: wheelDegOf(plan.wheel, Math.abs(ringDeg - farDeg)), zone: { nearMm, farMm } };

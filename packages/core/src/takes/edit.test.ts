@@ -118,6 +118,9 @@ describe('what can be used', () => {
     expect(Math.abs(judged.hits[0]!.offDeg!)).toBeLessThan(0.02);
     expect(Math.max(...judged.usable!.map(({ toS }) => toS))).toBeCloseTo(durationS, 1);
     expect(asJudged(onLook, empty)).toBe(empty);
+    // what a device tells may lie past the ends of the ring
+    const past = packTrack({ hz: 100, ringDeg: Float64Array.of(-3, 9000, -3) });
+    expect(asJudged(plan, { ...empty, track: past }).focus).toBe('soft');
   });
 });
 

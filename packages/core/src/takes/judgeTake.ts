@@ -1,3 +1,4 @@
+import { heldOnRing, ringOf } from '../kit/index.js';
 import { beatFrames, beatsNow, type ShotPlan } from '../pull/index.js';
 import { type JudgedRing, judgeRing } from '../verdict/index.js';
 import { type MoveScore, scoreMoves } from './scoreMoves.js';
@@ -34,7 +35,8 @@ const SHORTEST_USABLE_S = 0.4;
  * @returns null while nobody has a distance
  */
 export function judgeTake(plan: ShotPlan, track: RingTrack, wobbles: readonly UsableSpan[] = []): TakeVerdict | null {
-  const judged = judgeRing(plan, (timeS) => trackDegAt(track, timeS));
+  const ring = ringOf(plan.optics.lens);
+  const judged = judgeRing(plan, (timeS) => heldOnRing(ring, trackDegAt(track, timeS)));
   if (!judged) return null;
   const { frameCount, captureFps, subjects, beats } = judged;
   const lost = new Uint8Array(frameCount);

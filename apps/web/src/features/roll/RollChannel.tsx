@@ -4,6 +4,7 @@ import { useSize } from '../../charts/useSize';
 import { useVerdict } from '../shot/useVerdict';
 import { pullName } from './rollWords';
 import { rollChannelLayout, type RollChannelLayout } from './rollChannelLayout';
+import '../takes/takeChart.css';
 
 interface Props {
   readonly plan: ShotPlan;

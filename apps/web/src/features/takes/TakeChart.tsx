@@ -13,6 +13,7 @@ import { useMemo } from 'react';
 import { useSize } from '../../charts/useSize';
 import { rollChannelLayout, trackPath } from '../roll/rollChannelLayout';
 import { pullTo } from './takeWords';
+import './takeChart.css';
 
 interface Props {
   readonly plan: ShotPlan;

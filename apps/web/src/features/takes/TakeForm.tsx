@@ -3,6 +3,7 @@ import { Checkbox } from 'antd';
 import { TextField } from '../../fields/TextField';
 import { WordChoice } from '../../fields/WordChoice';
 import { type Draft, withHit } from './draft';
+import { TakeMore } from './TakeMore';
 import './takes.css';
 import { FOCUS_WORDS, HIT_WORDS, PERFORMANCE_WORDS, pullTo } from './takeWords';
 
@@ -72,6 +73,7 @@ export function TakeForm({ draft, plan, units, number, moveIds, isLogging, onCha
             onChange={(note) => onChange({ ...draft, note })}
           />
         </div>
+        <TakeMore draft={draft} plan={plan} units={units} onChange={onChange} />
       </div>
       <button type="button" className="main-action take-log" disabled={isLogging} onClick={onLog}>
         Log take {number} <kbd className="key key-on-lantern">T</kbd>

@@ -1,9 +1,11 @@
 import type { TakeRowView } from '@still-heron/contract';
 import { formatStop, isUsable, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { App } from 'antd';
+import { useState } from 'react';
 import { problemOf } from '../../api/api';
 import { useLazyTakeQuery, useRemoveTakeMutation, useSaveTakeMutation } from '../../api/takes';
 import { METHOD_WORDS } from '../setup/words';
+import { TakeDetail } from './TakeDetail';
 import { faultWords } from './takeWords';
 import './takes.css';
 
@@ -23,6 +25,7 @@ export function TakeList({ shotId, plan, takes, units }: Props) {
   const [save] = useSaveTakeMutation();
   const [find] = useLazyTakeQuery();
   const [remove] = useRemoveTakeMutation();
+  const [openId, setOpenId] = useState<string | null>(null);
   const say = (what: string, error: unknown) => {
     if (error) void message.error(`${what}: ${problemOf(error).body.message}.`);
   };
@@ -67,6 +70,15 @@ export function TakeList({ shotId, plan, takes, units }: Props) {
             <button
               type="button"
               className="quiet"
+              aria-expanded={openId === id}
+              aria-label={`Look at take ${number}`}
+              onClick={() => setOpenId(openId === id ? null : id)}
+            >
+              {row.hasTrack ? 'Track' : 'Look'}
+            </button>
+            <button
+              type="button"
+              className="quiet"
               aria-label={`Delete take ${number}`}
               onClick={() =>
                 void remove({ shotId, id, version }).then(({ error }) => say(`Take ${number} was not deleted`, error))
@@ -74,6 +86,7 @@ export function TakeList({ shotId, plan, takes, units }: Props) {
             >
               Delete
             </button>
+            {openId === id && <TakeDetail shotId={shotId} plan={plan} units={units} row={row} />}
           </li>
         );
       })}

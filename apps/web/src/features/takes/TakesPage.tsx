@@ -9,11 +9,13 @@ import { Unreachable } from '../../app/Unreachable';
 import { useAppSelector, useAppStore } from '../../app/store';
 import { useKeys } from '../../app/useKeys';
 import { selectSaving } from '../shot/savingSlice';
-import { selectPlan } from '../shot/shotSlice';
+import { selectDocument, selectPlan } from '../shot/shotSlice';
 import { useKeepRate } from '../shot/useKeepRate';
 import { useUnits } from '../shot/useUnits';
 import { Corrections } from './Corrections';
 import { type Draft, freshDraft, takeOfDraft } from './draft';
+import { EditPanel } from './EditPanel';
+import { FitPanel } from './FitPanel';
 import { TakeForm } from './TakeForm';
 import { TakeList } from './TakeList';
 import { adviceWords } from './takeWords';
@@ -37,6 +39,8 @@ interface Props {
 
 function Log({ shotId, plan, takes }: Props) {
   const units = useUnits();
+  const productionId = useAppSelector(selectSaving).productionId ?? '';
+  const slate = useAppSelector((state) => selectDocument(state)?.slate ?? '');
   const store = useAppStore();
   const { message } = App.useApp();
   const [logTake, { isLoading }] = useLogTakeMutation();
@@ -82,6 +86,8 @@ function Log({ shotId, plan, takes }: Props) {
       </div>
       <aside className="side" aria-label="What to do otherwise">
         <Corrections corrections={next.corrections} plan={plan} units={units} />
+        <EditPanel productionId={productionId} shot={{ id: shotId, slate, plan }} takes={takes} />
+        <FitPanel plan={plan} takes={takes} />
         <Prediction takes={takes.length} kept={next.kept} rate={rate?.keepRate ?? null} />
       </aside>
     </div>

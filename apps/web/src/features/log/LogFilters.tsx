@@ -1,0 +1,114 @@
+import type { StatisticsView } from '@still-heron/contract';
+import { MARK_HITS, type Method } from '@still-heron/core';
+import { Checkbox, Input, Select } from 'antd';
+import { useEffect, useState } from 'react';
+import { METHOD_WORDS } from '../setup/words';
+import { FOCUS_WORDS, HIT_WORDS } from '../takes/takeWords';
+import type { LogOrder, LogQuery } from './logQuery';
+
+interface Props {
+  readonly query: LogQuery;
+  readonly statistics: StatisticsView;
+  readonly onChange: (changes: Partial<LogQuery>) => void;
+}
+
+const ORDERS: readonly { readonly value: LogOrder; readonly label: string }[] = [
+  { value: 'newest', label: 'newest first' },
+  { value: 'oldest', label: 'oldest first' },
+  { value: 'likeliest', label: 'surest first' },
+  { value: 'unlikeliest', label: 'least sure first' },
+];
+/** So long after the last letter it is searched. */
+const PAUSE_MS = 250;
+const FAULTS = MARK_HITS.filter((hit) => hit !== 'hit');
+
+/** What is looked for, in words and choices. */
+export function LogFilters({ query, statistics, onChange }: Props) {
+  const options = (views: readonly { name: string }[], label = (name: string) => name) =>
+    views.flatMap(({ name }) => (name === '' ? [] : [{ value: name, label: label(name) }]));
+  return (
+    <div className="log-filters" role="search">
+      <Search value={query.search} onChange={(search) => onChange({ search })} />
+      <Narrow
+        label="focus"
+        value={query.focus}
+        options={FOCUS_WORDS.map(({ value, word }) => ({ value, label: word }))}
+        onChange={(focus) => onChange({ focus: focus as LogQuery['focus'] })}
+      />
+      <Narrow
+        label="fault"
+        value={query.hit}
+        options={FAULTS.map((hit) => ({ value: hit, label: HIT_WORDS[hit] }))}
+        onChange={(hit) => onChange({ hit: hit as LogQuery['hit'] })}
+      />
+      <Narrow label="lens" value={query.lens} options={options(statistics.byLens)} onChange={(lens) => onChange({ lens })} />
+      <Narrow
+        label="method"
+        value={query.method}
+        options={options(statistics.byMethod, (name) => METHOD_WORDS[name as Method]?.short ?? name)}
+        onChange={(method) => onChange({ method })}
+      />
+      {statistics.byPuller.some(({ name }) => name !== '') && (
+        <Narrow
+          label="pulled by"
+          anyWord="whoever pulled"
+          value={query.puller}
+          options={options(statistics.byPuller)}
+          onChange={(puller) => onChange({ puller })}
+        />
+      )}
+      <Checkbox checked={query.isCircled} onChange={({ target }) => onChange({ isCircled: target.checked })}>
+        circled
+      </Checkbox>
+      <Select
+        aria-label="Order"
+        value={query.order}
+        options={[...ORDERS]}
+        onChange={(order: LogOrder) => onChange({ order })}
+        popupMatchSelectWidth={false}
+      />
+    </div>
+  );
+}
+
+interface NarrowProps {
+  readonly label: string;
+  readonly value: string;
+  readonly options: readonly { readonly value: string; readonly label: string }[];
+  /** For no choice, where “any” and the label would not do */
+  readonly anyWord?: string;
+  readonly onChange: (value: string) => void;
+}
+
+function Narrow({ label, value, options, anyWord, onChange }: NarrowProps) {
+  return (
+    <Select
+      aria-label={label}
+      value={value}
+      options={[{ value: '', label: anyWord ?? `any ${label}` }, ...options]}
+      onChange={onChange}
+      popupMatchSelectWidth={false}
+    />
+  );
+}
+
+function Search({ value, onChange }: { readonly value: string; readonly onChange: (value: string) => void }) {
+  const [typed, setTyped] = useState(value);
+  useEffect(() => {
+    if (typed === value) return undefined;
+    const timer = setTimeout(() => onChange(typed), PAUSE_MS);
+    return () => clearTimeout(timer);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- `onChange` is new with every page that comes
+  }, [typed]);
+  return (
+    <Input
+      className="log-search"
+      aria-label="Find in slate, title or note"
+      placeholder="find in slate, title, note"
+      value={typed}
+      maxLength={120}
+      allowClear
+      onChange={({ target }) => setTyped(target.value)}
+    />
+  );
+}

@@ -1,0 +1,95 @@
+import type { LoggedTakeView, TakePageView } from '@still-heron/contract';
+import { isUsable, type LoggedHit } from '@still-heron/core';
+import { Pagination } from 'antd';
+import { Link } from 'react-router';
+import { METHOD_WORDS } from '../setup/words';
+import { HIT_WORDS } from '../takes/takeWords';
+import { type LogQuery, PAGE_SIZE } from './logQuery';
+
+interface Props {
+  readonly page: TakePageView;
+  readonly query: LogQuery;
+  readonly isNarrowed: boolean;
+  readonly onPage: (page: number) => void;
+}
+
+const WHEN = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+
+/** A page of takes; each leads to its shot. */
+export function LogList({ page, query, isNarrowed, onPage }: Props) {
+  if (page.total === 0) return <p className="haze log-none">{isNarrowed ? 'No take is like that.' : 'No takes yet.'}</p>;
+  return (
+    <>
+      <ol className="log-list" aria-label="Takes">
+        <li className="log-head" aria-hidden="true">
+          <span>take</span>
+          <span />
+          <span>focus, performance</span>
+          <span>what went wrong</span>
+          <span>shot with</span>
+          <span>foreseen</span>
+          <span>when</span>
+        </li>
+        {page.takes.map((row) => (
+          <LogRow key={row.id} row={row} />
+        ))}
+      </ol>
+      <div className="log-pages">
+        <Pagination
+          current={query.page}
+          total={page.total}
+          pageSize={PAGE_SIZE}
+          showSizeChanger={false}
+          onChange={onPage}
+          showTotal={(total, [from, to]) => `${from}–${to} of ${total}`}
+        />
+      </div>
+    </>
+  );
+}
+
+function LogRow({ row: { shotId, slate, title, number, rolledAt, take } }: { readonly row: LoggedTakeView }) {
+  const { settings, predictedRate } = take;
+  const wrong = faults(take.hits);
+  return (
+    <li className={isUsable(take) ? 'is-usable' : undefined}>
+      <Link to={`/shots/${shotId}/takes`} className="log-take">
+        <strong className="figure">{slate}</strong>
+        <span className={take.isCircled ? 'figure log-number is-circled' : 'figure log-number'}>{number}</span>
+      </Link>
+      <span className="log-title">{title}</span>
+      <span>
+        <strong className={take.focus === 'sharp' ? 'tone-sharp' : take.focus === 'soft' ? 'tone-soft' : 'tone-edge'}>
+          {take.focus ?? 'not looked at'}
+        </strong>
+        {take.performance && `, ${take.performance}`}
+      </span>
+      <span className="log-faults">
+        {wrong}
+        {take.note && (
+          <span className="haze">
+            {wrong && ' · '}
+            {take.note}
+          </span>
+        )}
+      </span>
+      <span className="haze">
+        {settings.focalLengthMm} mm {settings.stop} · {METHOD_WORDS[settings.method].short}
+        {settings.puller && ` · ${settings.puller}`}
+      </span>
+      <span className="haze">{predictedRate === null ? '' : `${Math.round(predictedRate * 100)} %`}</span>
+      <span className="haze">{WHEN.format(new Date(rolledAt))}</span>
+    </li>
+  );
+}
+
+/** What went wrong, without the marks' names: those are their shot's. */
+function faults(hits: readonly LoggedHit[]): string {
+  const wrong = hits.flatMap(({ hit }) => (hit === 'hit' ? [] : HIT_WORDS[hit]));
+  return [...new Set(wrong)]
+    .map((word) => {
+      const times = wrong.filter((other) => other === word).length;
+      return times > 1 ? `${word} ${times} times` : word;
+    })
+    .join(', ');
+}

@@ -1,0 +1,76 @@
+import { useMemo } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { useProductionQuery } from '../../api/api';
+import { useStatisticsQuery, useTakeLogQuery } from '../../api/takes';
+import { Frame } from '../../app/Frame';
+import { PageNote } from '../../app/PageNote';
+import { Settings } from '../../app/Settings';
+import { Unreachable } from '../../app/Unreachable';
+import { TakesExchange } from '../takes/TakesExchange';
+import { LogFilters } from './LogFilters';
+import { LogList } from './LogList';
+import { isNarrowed, type LogQuery, printLogQuery, readLogQuery } from './logQuery';
+import { LogStatistics } from './LogStatistics';
+import '../shot/shot.css';
+import './log.css';
+
+/** Every take of a production: searched, narrowed, in order; and what they tell. */
+export function LogPage() {
+  const { productionId = '' } = useParams();
+  const { data: production } = useProductionQuery(productionId);
+  const [address, setAddress] = useSearchParams();
+  const query = useMemo(() => readLogQuery(address), [address]);
+  const log = useTakeLogQuery({ productionId, query: printLogQuery(query).toString() });
+  const statistics = useStatisticsQuery(productionId);
+  // a change of what is looked for begins at the first page again
+  const change = (changes: Partial<LogQuery>) => setAddress(printLogQuery({ ...query, page: 1, ...changes }), { replace: true });
+  const retry = () => {
+    void log.refetch();
+    void statistics.refetch();
+  };
+  return (
+    <Frame
+      screen="log"
+      top={
+        <>
+          <Link to={`/productions/${productionId}/shots`}>{production?.name}</Link>
+          <span className="haze" aria-hidden="true">
+            /
+          </span>
+          <h1 className="top-title">Takes</h1>
+          <span className="top-bar-gap" />
+          <Settings productionId={productionId} />
+        </>
+      }
+    >
+      {log.error && !log.data && <Unreachable error={log.error} retry={retry} />}
+      {log.data && statistics.data?.takes === 0 && (
+        <PageNote title="No takes yet.">
+          <p>Roll one in a shot, or log it under Takes there: what happened at each mark, in one press when it was good.</p>
+          <TakesExchange productionId={productionId} shot={null} />
+        </PageNote>
+      )}
+      {log.data && statistics.data && statistics.data.takes > 0 && (
+        <div className="step-page log-page">
+          <div className="surface">
+            <p className="sentence" role="status" data-testid="log-sentence">
+              {sentence(statistics.data.takes, statistics.data.usable, statistics.data.repaired)}
+            </p>
+            <LogFilters query={query} statistics={statistics.data} onChange={change} />
+            <LogList page={log.data} query={query} isNarrowed={isNarrowed(query)} onPage={(page) => change({ page })} />
+          </div>
+          <aside className="side" aria-label="What takes tell">
+            <TakesExchange productionId={productionId} shot={null} />
+            <LogStatistics statistics={statistics.data} />
+          </aside>
+        </div>
+      )}
+    </Frame>
+  );
+}
+
+function sentence(takes: number, usable: number, repaired: number): string {
+  const share = `${Math.round((100 * usable) / takes)} %`;
+  const mended = repaired === 0 ? '' : ` ${repaired} had to be repaired in the edit.`;
+  return `${takes} ${takes === 1 ? 'take' : 'takes'}, ${usable} to use: ${share}.${mended}`;
+}

@@ -1,0 +1,153 @@
+import type { KeptView, StatisticsView } from '@still-heron/contract';
+import type { Fitted, Method } from '@still-heron/core';
+import { METHOD_WORDS } from '../setup/words';
+import { calibrationLayout, CHART, keptBars, overTimeLayout } from './logCharts';
+
+/** How often takes are kept, by what; how predictions fared; what was measured. */
+export function LogStatistics({ statistics }: { readonly statistics: StatisticsView }) {
+  const { byLens, byStop, byMethod, byDifficulty, byPuller, byDay, calibration, errors } = statistics;
+  return (
+    <>
+      <Kept title="Kept, by lens" views={byLens} />
+      <Kept title="by stop" views={byStop} />
+      <Kept
+        title="by method"
+        views={byMethod.map((view) => ({ ...view, name: METHOD_WORDS[view.name as Method]?.short ?? view.name }))}
+      />
+      <Kept title="by difficulty" views={byDifficulty} />
+      {byPuller.some(({ name }) => name !== '') && (
+        <Kept title="by who pulled" views={byPuller.map((view) => ({ ...view, name: view.name || 'nobody said' }))} />
+      )}
+      {calibration.length > 0 && <Calibration statistics={statistics} />}
+      {byDay.length > 1 && <OverTime days={byDay} />}
+      <section>
+        <h2>What was measured</h2>
+        <Measured what="pulls set off" unit="s" fit={errors.late} words={['late', 'early']} decimals={2} />
+        <Measured what="ring at rest" unit="°" fit={errors.off} words={['towards near', 'towards far']} decimals={1} />
+        <Measured what="people" unit="mm" fit={errors.missed} words={['behind the mark', 'before the mark']} decimals={0} />
+        {!errors.late && !errors.off && !errors.missed && (
+          <p className="haze">Nothing yet: a take with a track, or with where people stood, says it.</p>
+        )}
+      </section>
+    </>
+  );
+}
+
+function Kept({ title, views }: { readonly title: string; readonly views: readonly KeptView[] }) {
+  const bars = keptBars(views);
+  if (bars.length === 0) return null;
+  return (
+    <section>
+      <h2>{title}</h2>
+      <ul className="kept-bars">
+        {bars.map(({ name, takes, share, low, high }) => (
+          <li key={name}>
+            <span className="kept-name">{name}</span>
+            <span className="kept-track" aria-hidden="true">
+              <span style={{ width: `${share * 100}%` }} />
+              <i style={{ left: `${low * 100}%`, width: `${(high - low) * 100}%` }} />
+            </span>
+            <span className="figure">{Math.round(share * 100)} %</span>
+            <span className="haze figure">{takes}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** On the line, what was predicted happened. */
+function Calibration({ statistics: { calibration } }: { readonly statistics: StatisticsView }) {
+  const { diagonal, ticks, points } = calibrationLayout(calibration);
+  return (
+    <section>
+      <h2>Predicted, and what happened</h2>
+      <svg className="log-chart" viewBox={`0 0 ${CHART.width} ${CHART.height}`} role="img" aria-label={calibrationWords(points)}>
+        {ticks.map(({ share, x, y }) => (
+          <g key={share}>
+            <line className="log-grid" x1={CHART.left} x2={CHART.width - CHART.right} y1={y} y2={y} />
+            <text x={CHART.left - 6} y={y + 4} textAnchor="end">
+              {share * 100} %
+            </text>
+            <text x={x} y={CHART.height - 14} textAnchor="middle">
+              {share * 100} %
+            </text>
+          </g>
+        ))}
+        <line className="log-diagonal" {...diagonal} />
+        {points.map(({ x, y, lowY, highY, radius, predicted }) => (
+          <g key={predicted}>
+            <line className="log-range" x1={x} x2={x} y1={lowY} y2={highY} />
+            <circle className="log-dot" cx={x} cy={y} r={radius} />
+          </g>
+        ))}
+        <text x={CHART.width - CHART.right} y={CHART.height - 1} textAnchor="end">
+          predicted →
+        </text>
+      </svg>
+      <p className="haze">{calibrationWords(points)}</p>
+    </section>
+  );
+}
+
+function calibrationWords(points: ReturnType<typeof calibrationLayout>['points']): string {
+  const takes = points.reduce((sum, point) => sum + point.takes, 0);
+  const off = points.reduce((sum, point) => sum + point.takes * (point.share - point.predicted), 0) / takes;
+  const by = `${Math.abs(Math.round(off * 100))} of 100`;
+  if (Math.abs(off) < 0.03) return `Predictions hold, over ${takes} takes.`;
+  return off > 0 ? `Better than predicted by ${by}, over ${takes} takes.` : `Worse than predicted by ${by}, over ${takes} takes.`;
+}
+
+function OverTime({ days }: { readonly days: readonly KeptView[] }) {
+  const { points, path, ticks, dates } = overTimeLayout(days);
+  return (
+    <section>
+      <h2>Kept, day by day</h2>
+      <svg
+        className="log-chart"
+        viewBox={`0 0 ${CHART.width} ${CHART.height}`}
+        role="img"
+        aria-label="Share of takes kept, day by day"
+      >
+        {ticks.map(({ share, y }) => (
+          <g key={share}>
+            <line className="log-grid" x1={CHART.left} x2={CHART.width - CHART.right} y1={y} y2={y} />
+            <text x={CHART.left - 6} y={y + 4} textAnchor="end">
+              {share * 100} %
+            </text>
+          </g>
+        ))}
+        <path className="log-path" d={path ?? ''} />
+        {points.map(({ name, x, y, radius }) => (
+          <circle key={name} className="log-dot" cx={x} cy={y} r={radius} />
+        ))}
+        {dates.map(({ name, x }) => (
+          <text key={name} x={x} y={CHART.height - 12} textAnchor="middle">
+            {name.slice(5)}
+          </text>
+        ))}
+      </svg>
+    </section>
+  );
+}
+
+interface MeasuredProps {
+  readonly what: string;
+  readonly unit: string;
+  readonly fit: Fitted | null;
+  /** On the average above 0, and below */
+  readonly words: readonly [string, string];
+  readonly decimals: number;
+}
+
+function Measured({ what, unit, fit, words, decimals }: MeasuredProps) {
+  if (!fit) return null;
+  const mean = Math.abs(fit.mean).toFixed(decimals);
+  return (
+    <p>
+      {what} <strong className="figure">{mean}</strong> {unit} {words[fit.mean >= 0 ? 0 : 1]}, give or take{' '}
+      <strong className="figure">{fit.sigma.toFixed(decimals)}</strong> {unit}{' '}
+      <span className="haze">({fit.count} measured)</span>
+    </p>
+  );
+}

@@ -1,0 +1,80 @@
+import type { CalibrationView, KeptView } from '@still-heron/contract';
+import { intervalOf } from '@still-heron/core';
+import { scaleLinear, scalePoint } from 'd3-scale';
+import { line } from 'd3-shape';
+
+/** A share of takes, drawn: the bar, and how far it may be off with so few takes. */
+export interface KeptBar {
+  readonly name: string;
+  readonly takes: number;
+  readonly share: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** Bars shown of a kind; a production with a hundred lenses has its most used ones first. */
+const MOST_BARS = 6;
+
+export function keptBars(views: readonly KeptView[]): KeptBar[] {
+  return views.slice(0, MOST_BARS).map(({ name, takes, usable }) => ({
+    name,
+    takes,
+    share: usable / takes,
+    ...intervalOf(usable, takes),
+  }));
+}
+
+/** Room for axes. */
+export const CHART = { width: 300, height: 220, left: 40, right: 12, top: 12, bottom: 34 } as const;
+
+const x01 = scaleLinear([0, 1], [CHART.left, CHART.width - CHART.right]);
+const y01 = scaleLinear([0, 1], [CHART.height - CHART.bottom, CHART.top]);
+
+/** What was predicted against what happened: on the diagonal where both agree. */
+export function calibrationLayout(points: readonly CalibrationView[]) {
+  const most = Math.max(1, ...points.map(({ takes }) => takes));
+  return {
+    diagonal: { x1: x01(0), y1: y01(0), x2: x01(1), y2: y01(1) },
+    ticks: [0, 0.5, 1].map((share) => ({ share, x: x01(share), y: y01(share) })),
+    points: points.map(({ predicted, takes, usable }) => {
+      const { low, high } = intervalOf(usable, takes);
+      return {
+        x: x01(predicted),
+        y: y01(usable / takes),
+        lowY: y01(low),
+        highY: y01(high),
+        radius: 3 + 6 * Math.sqrt(takes / most),
+        takes,
+        predicted,
+        share: usable / takes,
+      };
+    }),
+  };
+}
+
+/** How often takes were kept, day by day; dots as large as the day was long. */
+export function overTimeLayout(days: readonly KeptView[]) {
+  const x = scalePoint(
+    days.map(({ name }) => name),
+    [CHART.left + 8, CHART.width - CHART.right - 8],
+  );
+  const most = Math.max(1, ...days.map(({ takes }) => takes));
+  const points = days.map(({ name, takes, usable }) => ({
+    name,
+    takes,
+    share: usable / takes,
+    x: x(name)!,
+    y: y01(usable / takes),
+    radius: 2 + 4 * Math.sqrt(takes / most),
+  }));
+  const every = Math.max(1, Math.ceil(days.length / 3));
+  return {
+    points,
+    path: line<(typeof points)[number]>(
+      (point) => point.x,
+      (point) => point.y,
+    )(points),
+    ticks: [0, 0.5, 1].map((share) => ({ share, y: y01(share) })),
+    dates: points.filter((_, index) => index % every === 0),
+  };
+}

@@ -1,0 +1,88 @@
+import type { TakeRowView } from '@still-heron/contract';
+import {
+  captureForScreenS,
+  formatStops,
+  rankSpans,
+  rateFigures,
+  retime,
+  screenS,
+  type ShotPlan,
+  spanWords,
+  usableSpansOf,
+} from '@still-heron/core';
+import { useState } from 'react';
+import { NumberField } from '../../fields/NumberField';
+import { TakesExchange } from './TakesExchange';
+
+interface Props {
+  readonly productionId: string;
+  readonly shot: { readonly id: string; readonly slate: string; readonly plan: ShotPlan };
+  readonly takes: readonly TakeRowView[];
+}
+
+const BEST = 5;
+/** What is soft is sped past no faster, unless someone says so. */
+const USUAL_FASTEST = 4;
+
+/** For the edit: which spans to use, how long they last on the screen, and a take retimed so that what is soft goes by. */
+export function EditPanel({ productionId, shot, takes }: Props) {
+  const { plan } = shot;
+  const { captureFps, deliveryFps } = plan;
+  const spans = rankSpans(takes).slice(0, BEST);
+  const [wantedS, setWantedS] = useState(() => Math.round(screenS(plan.durationS, captureFps, deliveryFps) * 10) / 10);
+  const [fastest, setFastest] = useState(USUAL_FASTEST);
+  const { stretch, slowestSpeed, lightCostStops } = rateFigures(captureFps, deliveryFps);
+  const [best] = spans;
+  const take = takes.find(({ number }) => number === best?.number)?.take;
+  const retimed = take && retime(take.durationS, usableSpansOf(take), wantedS, { fastest, slowest: Math.min(1, slowestSpeed) });
+  return (
+    <>
+      <TakesExchange productionId={productionId} shot={shot} wish={{ fastest, wantedScreenS: wantedS }} />
+      <section>
+        <h2>Best spans</h2>
+        {spans.length === 0 && <p className="haze">Nothing to use yet.</p>}
+        <ol className="best-spans">
+          {spans.map((span) => (
+            <li key={`${span.number} ${span.fromS}`}>
+              <strong>take {span.number}</strong>{' '}
+              <span className="figure">{spanWords(span, takes.find(({ number }) => number === span.number)!.take)}</span>
+              <span className="haze"> {screenS(span.lengthS, captureFps, deliveryFps).toFixed(1)} s on the screen</span>
+            </li>
+          ))}
+        </ol>
+      </section>
+      <section>
+        <h2>On the screen</h2>
+        <NumberField label="wanted, s" min={0.1} max={3600} step={0.1} decimals={1} value={wantedS} onChange={setWantedS} />
+        <NumberField
+          label="soft parts sped up at most, times"
+          min={1}
+          max={64}
+          step={1}
+          decimals={1}
+          value={fastest}
+          onChange={setFastest}
+        />
+        {stretch !== 1 && (
+          <p>
+            Captured at {captureFps}, shown at {deliveryFps}: it lasts <strong>{Number(stretch.toFixed(2))} times</strong> as
+            long, and costs {formatStops(lightCostStops)} of light.{' '}
+            {captureForScreenS(wantedS, captureFps, deliveryFps).toFixed(1)} s sharp in one go are enough.
+          </p>
+        )}
+        {retimed && best && (
+          <p>
+            Take {best.number} retimed: <strong>{retimed.screenS.toFixed(1)} s</strong>, of which {retimed.softScreenS.toFixed(1)}{' '}
+            s are soft.
+            {retimed.missingS > 0 && (
+              <span className="tone-soft">
+                {' '}
+                {retimed.missingS.toFixed(1)} s are missing: slower, frames would be shown twice.
+              </span>
+            )}
+          </p>
+        )}
+      </section>
+    </>
+  );
+}

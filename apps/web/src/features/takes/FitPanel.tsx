@@ -1,0 +1,51 @@
+import type { TakeRowView } from '@still-heron/contract';
+import { fitErrors, type Fitted, type ShotPlan, takeFigures, withFit } from '@still-heron/core';
+import { useEdit } from '../setup/useEdit';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly takes: readonly TakeRowView[];
+}
+
+/** What the takes of a shot show of the errors its plan only assumes: to be reckoned with from now on. */
+export function FitPanel({ plan, takes }: Props) {
+  const edit = useEdit();
+  const fit = fitErrors(takes.map(({ take }) => takeFigures(take)));
+  const lines = [
+    fit.late && `pulls are set off ${give(fit.late, 's', 2)}, ${mean(fit.late, 's late', 's early', 2)} on the average`,
+    fit.off && `the ring lands ${give(fit.off, '°', 1)}`,
+    fit.missed && `people stand ${give(fit.missed, 'mm', 0)}`,
+  ].filter((line) => line !== null);
+  if (lines.length === 0) return null;
+  const fitted = withFit(plan, fit);
+  const isTaken = JSON.stringify(fitted) === JSON.stringify(plan);
+  return (
+    <section>
+      <h2>As takes showed it</h2>
+      <ul className="fit-lines">
+        {lines.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
+      {isTaken ? (
+        <p className="haze">The plan reckons with it.</p>
+      ) : (
+        <button
+          type="button"
+          className="quiet fit-take"
+          onClick={() => edit('errors as takes showed them', (now) => withFit(now, fit))}
+        >
+          Reckon with it
+        </button>
+      )}
+    </section>
+  );
+}
+
+function give({ sigma, count }: Fitted, unit: string, decimals: number): string {
+  return `give or take ${sigma.toFixed(decimals)} ${unit} (${count} measured)`;
+}
+
+function mean({ mean: value }: Fitted, above: string, below: string, decimals: number): string {
+  return `${Math.abs(value).toFixed(decimals)} ${value >= 0 ? above : below}`;
+}

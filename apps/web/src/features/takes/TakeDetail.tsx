@@ -1,0 +1,61 @@
+import type { TakeRowView } from '@still-heron/contract';
+import { asJudged, packTrack, readLensData, type ShotPlan, type Take, type UnitSystem, verdictOf } from '@still-heron/core';
+import { App } from 'antd';
+import { useState } from 'react';
+import { problemOf } from '../../api/api';
+import { useSaveTakeMutation, useTakeQuery } from '../../api/takes';
+import { askForFile, parseCsv } from '../kit/exchange/csv';
+import { ProblemList } from '../kit/exchange/ProblemList';
+import { TakeChart } from './TakeChart';
+import { verdictWords } from './takeWords';
+
+interface Props {
+  readonly shotId: string;
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+  readonly row: TakeRowView;
+}
+
+/** One take looked at: its track against the plan, or where a track could come from. */
+export function TakeDetail({ shotId, plan, units, row }: Props) {
+  const { message } = App.useApp();
+  // of every version its own: a track that was read in must be seen
+  const { data: found } = useTakeQuery(row.id, { refetchOnMountOrArgChange: true });
+  const [save] = useSaveTakeMutation();
+  const [problems, setProblems] = useState<Parameters<typeof ProblemList>[0]['problems'] | null>(null);
+  const [read, setRead] = useState<Take | null>(null);
+  const take = read ?? found?.take ?? null;
+
+  async function readTrack(): Promise<void> {
+    const file = await askForFile('.csv,text/csv');
+    if (!file || !take) return;
+    const reading = readLensData(parseCsv(file.text), plan);
+    if (reading.status === 'unread') return setProblems(reading.problems);
+    setProblems(null);
+    const track = packTrack(reading.track);
+    const judged = asJudged(plan, { ...take, track, durationS: reading.durationS });
+    const { error } = await save({ shotId, id: row.id, version: row.version, take: judged });
+    if (error) void message.error(`Take ${row.number} was not changed: ${problemOf(error).body.message}.`);
+    else setRead(judged);
+  }
+  if (!take) return null;
+  const verdict = verdictOf(plan, take);
+  return (
+    <div className="take-detail">
+      {verdict ? (
+        <>
+          <p className={verdict.isKept ? 'tone-sharp' : 'tone-soft'}>{verdictWords(verdict, plan, units)}</p>
+          <TakeChart plan={plan} verdict={verdict} take={take} units={units} />
+        </>
+      ) : (
+        <p className="haze">
+          Nothing recorded the ring in this take.{' '}
+          <button type="button" className="quiet" onClick={() => void readTrack()}>
+            Read lens data …
+          </button>
+        </p>
+      )}
+      {problems && <ProblemList title="The file was not read" problems={problems} onClose={() => setProblems(null)} />}
+    </div>
+  );
+}

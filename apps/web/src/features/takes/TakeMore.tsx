@@ -1,0 +1,72 @@
+import { REPAIRS, type Repair, type ShotPlan, TAKE_LIMITS, type UnitSystem } from '@still-heron/core';
+import { Checkbox } from 'antd';
+import { GapField } from '../../fields/GapField';
+import { NumberField } from '../../fields/NumberField';
+import { TextField } from '../../fields/TextField';
+import type { Draft } from './draft';
+
+interface Props {
+  readonly draft: Draft;
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+  readonly onChange: (draft: Draft) => void;
+}
+
+const REPAIR_WORDS: Readonly<Record<Repair, string>> = {
+  reversed: 'played backwards',
+  'wobble-cut': 'wobble cut out',
+  retimed: 'speed changed',
+  'blur-added': 'blur added',
+};
+
+/** What is said of a take more seldom: where people really stood, what it was checked on, what the edit had to do to it. */
+export function TakeMore({ draft, plan, units, onChange }: Props) {
+  const { missedMm, checkedOn, checkedTimes, repairs } = draft;
+  return (
+    <details className="take-more">
+      <summary>Where people stood, what it was checked on, repairs</summary>
+      <div className="take-more-fields">
+        {plan.marks.map(({ id, letter }) => (
+          <GapField
+            key={id}
+            label={`past ${letter}, nearer below 0`}
+            mm={missedMm[id] ?? 0}
+            units={units}
+            limit={TAKE_LIMITS.missMm}
+            onChange={(byMm) => onChange({ ...draft, missedMm: { ...missedMm, [id]: byMm } })}
+          />
+        ))}
+        <TextField
+          label="checked on"
+          max={TAKE_LIMITS.checkedOn.max}
+          value={checkedOn}
+          onChange={(value) => onChange({ ...draft, checkedOn: value })}
+        />
+        <NumberField
+          label="magnified, times"
+          min={1}
+          max={TAKE_LIMITS.checkedTimes.max}
+          step={1}
+          value={checkedTimes ?? 1}
+          onChange={(value) => onChange({ ...draft, checkedTimes: value })}
+        />
+      </div>
+      <div className="take-repairs">
+        {REPAIRS.map((repair) => (
+          <Checkbox
+            key={repair}
+            checked={repairs.includes(repair)}
+            onChange={({ target }) =>
+              onChange({
+                ...draft,
+                repairs: target.checked ? [...repairs, repair] : repairs.filter((other) => other !== repair),
+              })
+            }
+          >
+            {REPAIR_WORDS[repair]}
+          </Checkbox>
+        ))}
+      </div>
+    </details>
+  );
+}

@@ -1,0 +1,95 @@
+import type { ShotPlan } from '@still-heron/core';
+import { App } from 'antd';
+import { useState } from 'react';
+import { problemOf, useProductionQuery, useShotsQuery } from '../../api/api';
+import { useLazyWholeTakesQuery, useLogTakeMutation } from '../../api/takes';
+import { askForFile, saveFile } from '../kit/exchange/csv';
+import { ProblemList } from '../kit/exchange/ProblemList';
+import { readTakesFile, type RetimeWish, takesFile, type TakesFile } from './exchangeTakes';
+import './takes.css';
+
+interface Props {
+  readonly productionId: string;
+  /** Of this shot alone; null for all of the production */
+  readonly shot: { readonly id: string; readonly slate: string; readonly plan: ShotPlan } | null;
+  readonly wish?: RetimeWish;
+}
+
+const FILES: readonly { readonly kind: TakesFile; readonly word: string; readonly type: string; readonly inFull: string }[] = [
+  { kind: 'csv', word: 'CSV', type: 'text/csv', inFull: 'Takes as CSV, to be read back without loss' },
+  { kind: 'json', word: 'JSON', type: 'application/json', inFull: 'Takes as JSON, to be read back without loss' },
+  { kind: 'otio', word: 'OTIO', type: 'application/json', inFull: 'A timeline with spans, markers and time warps' },
+  { kind: 'vtt', word: 'WebVTT', type: 'text/vtt', inFull: 'Cues as WebVTT' },
+];
+
+/** Takes as they leave the house for the edit, and come back. */
+export function TakesExchange({ productionId, shot, wish }: Props) {
+  const { message } = App.useApp();
+  const { data: production } = useProductionQuery(productionId, { skip: !productionId });
+  const { data: shots } = useShotsQuery(productionId, { skip: !productionId });
+  const [whole] = useLazyWholeTakesQuery();
+  const [log] = useLogTakeMutation();
+  const [problems, setProblems] = useState<Parameters<typeof ProblemList>[0]['problems'] | null>(null);
+  const name = [production?.name, shot?.slate].filter(Boolean).join(' ');
+
+  async function save({ kind, type }: (typeof FILES)[number]): Promise<void> {
+    const { data, error } = await whole({ productionId, shotId: shot?.id ?? null });
+    if (!data) return void message.error(`The takes did not come: ${problemOf(error).body.message}.`);
+    const text = takesFile(kind, name, data, shot?.plan ?? null, production?.units ?? 'metric', wish ?? null);
+    saveFile(`${name} takes.${kind === 'otio' ? 'otio' : kind}`, text, type);
+  }
+
+  async function read(): Promise<void> {
+    const file = await askForFile('.csv,.json,text/csv,application/json');
+    if (!file) return;
+    const reading = readTakesFile(file.text);
+    if (reading.status === 'unread') return setProblems(reading.problems);
+    const shotOf = (slate: string) => shot?.id ?? shots?.find((known) => known.slate === slate)?.id;
+    const homeless = reading.items.filter(({ slate }) => !shotOf(slate));
+    if (homeless.length > 0)
+      return setProblems(
+        homeless.map(({ slate, number }) => ({
+          code: 'no-shot',
+          path: `take ${number}`,
+          message: `there is no shot with the slate “${slate}”`,
+          need: 'a shot with that slate',
+        })),
+      );
+    let logged = 0;
+    for (const { id, slate, rolledAt, take } of reading.items) {
+      const { error } = await log({
+        ...(id ? { id } : {}),
+        shotId: shotOf(slate)!,
+        rolledAt: new Date(rolledAt).toISOString(),
+        take,
+      });
+      if (error) return void message.error(`Take after ${logged} was not logged: ${problemOf(error).body.message}.`);
+      logged++;
+    }
+    void message.success(`${logged} ${logged === 1 ? 'take' : 'takes'} read; those that were there already are as they were.`);
+  }
+
+  return (
+    <section>
+      <h2>For the edit</h2>
+      <div className="takes-files">
+        <a
+          className="takes-report"
+          href={`/api/productions/${productionId}/takes/report.pdf${shot ? `?shot=${shot.id}` : ''}`}
+          download={`${name} takes.pdf`}
+        >
+          Report, PDF
+        </a>
+        {FILES.map((file) => (
+          <button key={file.kind} type="button" className="quiet" title={file.inFull} onClick={() => void save(file)}>
+            {file.word}
+          </button>
+        ))}
+        <button type="button" className="quiet" onClick={() => void read()}>
+          Read takes …
+        </button>
+      </div>
+      {problems && <ProblemList title="The file was not read" problems={problems} onClose={() => setProblems(null)} />}
+    </section>
+  );
+}

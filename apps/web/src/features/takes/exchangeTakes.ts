@@ -1,0 +1,99 @@
+import type { LoggedTakeView } from '@still-heron/contract';
+import {
+  type EditedTake,
+  type LoggedTake,
+  otioTimeline,
+  rateFigures,
+  readTakesJson,
+  readTakesTable,
+  retime,
+  type ShotPlan,
+  takesJson,
+  takesTable,
+  targetName,
+  type UnitSystem,
+  usableSpansOf,
+  webVtt,
+} from '@still-heron/core';
+import { parseCsv, printCsv } from '../kit/exchange/csv';
+import { HIT_WORDS } from './takeWords';
+
+/** Files that takes leave the house as, besides the report. */
+export type TakesFile = 'csv' | 'json' | 'otio' | 'vtt';
+
+/** What of a take the files of its own kind need. */
+export function loggedTakes(views: readonly LoggedTakeView[]): LoggedTake[] {
+  return views.map(({ id, slate, number, rolledAt, take }) => ({ id, slate, number, rolledAt, take: { track: null, ...take } }));
+}
+
+/** Reads a file of takes, told by its first letter. */
+export function readTakesFile(text: string): ReturnType<typeof readTakesTable> {
+  const given = text.replace(/^\uFEFF/, '').trim();
+  return given.startsWith('{') ? readTakesJson(given) : readTakesTable(parseCsv(given));
+}
+
+/** How what is soft is hidden when takes are retimed for the timeline. */
+export interface RetimeWish {
+  readonly fastest: number;
+  readonly wantedScreenS: number | null;
+}
+
+/**
+ * Takes as a file.
+ *
+ * @param plan - of the shot they are of; null for those of a whole production
+ * @returns its text
+ */
+export function takesFile(
+  kind: TakesFile,
+  name: string,
+  views: readonly LoggedTakeView[],
+  plan: ShotPlan | null,
+  units: UnitSystem,
+  wish: RetimeWish | null,
+): string {
+  switch (kind) {
+    case 'csv':
+      return printCsv(takesTable(loggedTakes(views)));
+    case 'json':
+      return takesJson(loggedTakes(views));
+    case 'otio':
+      return `${JSON.stringify(
+        otioTimeline(
+          name,
+          views.map((view) => edited(view, plan, wish)),
+        ),
+        null,
+        1,
+      )}\n`;
+    case 'vtt':
+      return webVtt(name, plan ? planCues(plan, units) : takeCues(views));
+  }
+}
+
+function edited({ slate, number, take }: LoggedTakeView, plan: ShotPlan | null, wish: RetimeWish | null): EditedTake {
+  const limits = plan &&
+    wish && { fastest: wish.fastest, slowest: Math.min(1, rateFigures(plan.captureFps, plan.deliveryFps).slowestSpeed) };
+  const retiming = limits ? retime(take.durationS, usableSpansOf(take), wish.wantedScreenS, limits) : null;
+  return { name: `${slate} take ${number}`, number, take, retiming };
+}
+
+/** The cues of a shot as it is planned: what the hand is told when. */
+function planCues(plan: ShotPlan, units: UnitSystem) {
+  return plan.line.moves.map(({ startS, durationS, target, cue }) => ({
+    fromS: startS,
+    toS: startS + durationS,
+    text: `pull to ${targetName(target, plan, units)}${cue ? `: ${cue}` : ''}`,
+  }));
+}
+
+/** Of takes what happened in them, one after the other. */
+function takeCues(views: readonly LoggedTakeView[]) {
+  let atS = 0;
+  return views.flatMap(({ slate, number, take }) => {
+    const fromS = atS;
+    atS += take.durationS;
+    const faults = take.hits.flatMap(({ hit }) => (hit === 'hit' ? [] : HIT_WORDS[hit]));
+    return [{ fromS, toS: atS, text: `${slate} take ${number}: ${[take.focus ?? 'not looked at', ...faults].join(', ')}` }];
+  });
+}
