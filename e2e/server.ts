@@ -38,6 +38,15 @@ export class HeronServer {
     });
   }
 
+  /** As a power cut would: nothing is written, nobody is told. */
+  async kill(): Promise<void> {
+    const { child } = this;
+    await new Promise<void>((ended) => {
+      child!.once('exit', () => ended());
+      child!.kill('SIGKILL');
+    });
+  }
+
   async remove(): Promise<void> {
     await this.stop();
     rmSync(this.folder, { recursive: true, force: true });

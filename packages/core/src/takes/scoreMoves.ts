@@ -36,6 +36,8 @@ const TIMELY_S = 0.15;
 const SEARCHED_FROM = 3;
 /** A hand that turns slower than this share of the pull's mean speed pauses. */
 const PAUSE_SHARE = 0.05;
+/** The plan is looked at so often. */
+const PLANNED_HZ = 120;
 /** Looked at this long before and after the pull as planned, as far as its neighbours leave room. */
 const AROUND_S = 3;
 
@@ -58,13 +60,20 @@ export function scoreMoves(plan: ShotPlan, track: RingTrack): MoveScore[] {
     const toS = Math.min(move.endS + AROUND_S, after ? after.startS : plan.durationS);
     const targetDeg = move.to.ringDeg;
     const { nearSideDeg, farSideDeg } = landingWindow(zoneLensAt(plan.optics, move.endS), ring, move.to.distanceMm);
-    const turn = turnOf(samplesOf(track, fromS, toS), targetDeg, {
+    const aim: Aim = {
       direction: Math.sign(targetDeg - move.from.ringDeg),
       travelDeg: Math.abs(targetDeg - move.from.ringDeg),
       lowDeg: targetDeg + Math.min(nearSideDeg, farSideDeg),
       highDeg: targetDeg + Math.max(nearSideDeg, farSideDeg),
-    });
-    const startsLateS = turn.startS === null ? null : turn.startS - move.startS;
+    };
+    const turn = turnOf(
+      samplesOf((timeS) => trackDegAt(track, timeS), track.hz, fromS, toS),
+      targetDeg,
+      aim,
+    );
+    // a pull that begins gently is seen to begin a little after it does: so is the planned one
+    const planned = turnOf(samplesOf(line.ringDegAt, PLANNED_HZ, fromS, toS), targetDeg, aim);
+    const startsLateS = turn.startS === null ? null : turn.startS - (planned.startS ?? move.startS);
     const landsLateS = turn.landS === null ? null : turn.landS - move.endS;
     return {
       moveId: move.moveId,
@@ -88,10 +97,10 @@ interface Samples {
   readonly degs: Float64Array;
 }
 
-function samplesOf(track: RingTrack, fromS: number, toS: number): Samples {
-  const stepS = 1 / track.hz;
+function samplesOf(degAt: (timeS: number) => number, hz: number, fromS: number, toS: number): Samples {
+  const stepS = 1 / hz;
   const count = Math.max(2, Math.floor((toS - fromS) / stepS + 1e-9) + 1);
-  return { fromS, stepS, degs: Float64Array.from({ length: count }, (_, k) => trackDegAt(track, fromS + k * stepS)) };
+  return { fromS, stepS, degs: Float64Array.from({ length: count }, (_, k) => degAt(fromS + k * stepS)) };
 }
 
 interface Aim {

@@ -13,6 +13,7 @@ import { useKeys } from '../../app/useKeys';
 import { useAppDispatch } from '../../app/store';
 import { playheadMoved, playStopped } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
+import './rehearsal.css';
 
 /** Runs of the action: one starts the clock, taps as each thing happens, and takes the averages as the times of the plan. */
 export function RehearsalPanel({ plan }: { readonly plan: ShotPlan }) {

@@ -1,10 +1,12 @@
 import { adviseNext, isByEvent, ringOf, type RollPlan, rollPlan, type ShotPlan } from '@still-heron/core';
-import { useMemo, useState } from 'react';
+import { Suspense, useMemo, useState } from 'react';
+import { lazyPart } from '../../app/lazyPart';
 import { Link, useParams } from 'react-router';
 import { useTakesQuery } from '../../api/takes';
 import { useAppSelector } from '../../app/store';
 import { useKeys } from '../../app/useKeys';
 import { selectSaving } from '../shot/savingSlice';
+import { selectSession } from '../shot/sessionSlice';
 import { selectPlan } from '../shot/shotSlice';
 import { useKeepRate } from '../shot/useKeepRate';
 import { useUnits } from '../shot/useUnits';
@@ -18,6 +20,8 @@ import { RollStatus } from './RollStatus';
 import { useRoll } from './useRoll';
 import { WheelPad } from './WheelPad';
 import './roll.css';
+
+const RehearsalPanel = lazyPart(() => import('../floor/RehearsalPanel').then(({ RehearsalPanel }) => RehearsalPanel));
 
 /** Doing it: what is now and next, cues that count in, and the take as it is. */
 export function RollPage() {
@@ -51,9 +55,12 @@ function Rolling({ shotId, plan, ready }: Props) {
   const rate = useKeepRate()?.rate ?? null;
   const [options, setOptions] = useState<RollOptions>(() => readOptions(window.localStorage));
   const [speed, setSpeed] = useState(1);
+  const [isRehearsing, setIsRehearsing] = useState(false);
+  const rehearsedS = useAppSelector((state) => selectSession(state).timeS);
   const roll = useRoll({ shotId, plan, ready, planVersion, predictedRate: rate?.keepRate ?? null, options, rate: speed });
   const { moment, ringDeg, ended } = roll;
   const isReady = moment.phase === 'ready';
+  const shown = isReady && isRehearsing ? { ...moment, planS: rehearsedS } : moment;
   const hasWheel = options.turnedBy === 'wheel' || options.turnedBy === 'motor-wheel';
   const hasEvents = plan.line.moves.some(isByEvent);
   useKeys('space', roll.toggle, { preventDefault: true });
@@ -68,14 +75,14 @@ function Rolling({ shotId, plan, ready }: Props) {
     <div className={isReady ? 'step-page roll-page' : 'step-page roll-page is-rolling'}>
       <div className="surface">
         <RollStatus moment={moment} line={roll.line} plan={plan} number={(takes.at(-1)?.number ?? 0) + 1} options={options} />
-        {isReady && ended ? (
+        {isReady && ended && !isRehearsing ? (
           <AfterTake key={ended.id} shotId={shotId} plan={plan} units={units} ended={ended} onDone={roll.forget} />
         ) : (
           <>
             <RollFigures
               plan={plan}
               ready={ready}
-              moment={moment}
+              moment={shown}
               ringDeg={ringDeg}
               units={units}
               isAlone={options.view === 'alone'}
@@ -84,7 +91,7 @@ function Rolling({ shotId, plan, ready }: Props) {
               plan={plan}
               ready={ready}
               units={units}
-              planS={moment.planS}
+              planS={shown.planS}
               ringDeg={ringDeg}
               isRolling={moment.phase === 'rolling'}
             />
@@ -116,7 +123,18 @@ function Rolling({ shotId, plan, ready }: Props) {
           )}
         </div>
       </div>
+      {isReady && isRehearsing && (
+        <Suspense>
+          <div className="roll-rehearsal">
+            <button type="button" className="quiet" onClick={() => setIsRehearsing(false)}>
+              ← to the roll
+            </button>
+            <RehearsalPanel plan={plan} />
+          </div>
+        </Suspense>
+      )}
       {isReady &&
+        !isRehearsing &&
         (ended ? (
           <aside className="side" aria-label="What to do otherwise">
             <Corrections
@@ -134,7 +152,15 @@ function Rolling({ shotId, plan, ready }: Props) {
             </section>
           </aside>
         ) : (
-          <RollSide plan={plan} options={options} rate={speed} hasEvents={hasEvents} onChange={change} onRate={setSpeed} />
+          <RollSide
+            plan={plan}
+            options={options}
+            rate={speed}
+            hasEvents={hasEvents}
+            onChange={change}
+            onRate={setSpeed}
+            onRehearse={() => setIsRehearsing(true)}
+          />
         ))}
     </div>
   );

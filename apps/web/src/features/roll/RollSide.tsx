@@ -13,6 +13,7 @@ interface Props {
   readonly hasEvents: boolean;
   readonly onChange: (changes: Partial<RollOptions>) => void;
   readonly onRate: (rate: number) => void;
+  readonly onRehearse: () => void;
 }
 
 const TURNED_BY = [
@@ -33,9 +34,14 @@ const COUNT_INS = [
 ] as const;
 
 /** How the next roll goes, and what to mind before it. Not there while it rolls. */
-export function RollSide({ plan, options, rate, hasEvents, onChange, onRate }: Props) {
+export function RollSide({ plan, options, rate, hasEvents, onChange, onRate, onRehearse }: Props) {
   return (
     <aside className="side roll-side" aria-label="Before the roll">
+      <section>
+        <button type="button" className="roll-rehearse" onClick={onRehearse}>
+          Rehearse: tap what happens when
+        </button>
+      </section>
       <section>
         <PlanNotes plan={plan} only="caution" />
         <p className="haze">

@@ -60,6 +60,7 @@ export function TakeList({ shotId, plan, takes, units }: Props) {
               {take.performance && `, ${take.performance}`}
             </span>
             <span>
+              {take.isCutShort && 'cut short: '}
               {faultWords(take.hits, plan, units) || 'every mark hit'}
               {take.note && <span className="haze"> · {take.note}</span>}
             </span>

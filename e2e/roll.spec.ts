@@ -1,0 +1,246 @@
+import { addRack, addSubject, changeRack, newPlan, setDuration, type ShotPlan } from '@still-heron/core';
+import type { Page } from '@playwright/test';
+import { expect, type Heron, test } from './heron';
+
+interface Logged {
+  readonly id: string;
+  readonly number: number;
+  readonly hasTrack: boolean;
+  readonly take: {
+    readonly durationS: number;
+    readonly isCutShort: boolean;
+    readonly isCircled: boolean;
+    readonly focus: string | null;
+    readonly cues: { readonly moveId: string; readonly timeS: number }[];
+    readonly hits: { readonly moveId: string; readonly hit: string; readonly lateS: number | null }[];
+    readonly startTimecode: string;
+    readonly track: string | null;
+  };
+}
+
+/** Four seconds, two people, one pull between them that takes place after a second and a half. */
+function shortPlan(changes: Parameters<typeof changeRack>[2] = {}): ShotPlan {
+  let plan = setDuration(newPlan(), 4);
+  plan = addSubject(plan, { name: 'Old Tam', distanceMm: 2900 });
+  plan = addSubject(plan, { name: 'Ines', distanceMm: 2050 });
+  plan = addRack(plan, 'mark-2', 1.5);
+  return changeRack(plan, 'rack-1', { startS: 1.5, durationS: 0.8, cueLeadS: 0.5, ...changes });
+}
+
+/** A shot of its own, on Roll. Nothing counts in: a test has no time. */
+async function openRoll(heron: Heron, page: Page, plan = shortPlan(), options: object = {}) {
+  const productionId = await heron.newProduction('Roll');
+  const shot = { scene: '4', slate: '4Z', title: 'Quick pull', plan };
+  const { id: shotId } = await heron.api<{ id: string }>('post', `productions/${productionId}/shots`, shot);
+  const stored = JSON.stringify({ countInS: 0, hasSound: false, vibrates: false, turnedBy: 'wheel', ...options });
+  await page.addInitScript((value) => localStorage.setItem('still-heron.roll', value), stored);
+  await heron.open(`/shots/${shotId}/roll`);
+  await expect(page.getByTestId('roll-next')).toContainText('2.05');
+  return { shotId, productionId, takes: () => heron.api<Logged[]>('get', `shots/${shotId}/takes`) };
+}
+
+const phase = (page: Page) => page.locator('.roll-phase');
+
+/** Turns the stand-in wheel to the second mark by keys, as a hand would: in steps, until the figure is right. */
+async function turnToB(page: Page): Promise<void> {
+  for (let press = 0; press < 80; press++) {
+    const figure = Number(/\d+\.\d+/.exec((await page.getByTestId('roll-now').textContent()) ?? '')?.[0]);
+    if (Math.abs(figure - 2.05) < 0.015) return;
+    await page.keyboard.press(figure > 2.3 ? 'Shift+ArrowRight' : figure > 2.05 ? 'ArrowRight' : 'ArrowLeft');
+    // the figure is drawn a frame later
+    await page.waitForTimeout(35);
+  }
+}
+
+test('a whole set-up: rehearsed by taps, rolled with the stand-in wheel, logged, corrected, rolled again, circled, reported', async ({
+  heron,
+  page,
+}) => {
+  test.setTimeout(120_000);
+  const { shotId, productionId, takes } = await openRoll(heron, page);
+  await page.getByRole('button', { name: /^Rehearse/ }).click();
+  const tap = page.getByTestId('rehearsal-tap');
+  await expect(tap).toContainText('Run 1');
+  await page.keyboard.press('r');
+  await expect(tap).toContainText('the pull to B starts');
+  await page.waitForTimeout(1400);
+  await page.keyboard.press('r');
+  await page.getByRole('button', { name: 'Take these times' }).click();
+  await heron.expectSaved();
+  await page.getByRole('button', { name: '← to the roll' }).click();
+  // roll, a second too late
+  await expect(page.getByTestId('roll-next')).toContainText('B');
+  await page.keyboard.press('Space');
+  await expect(phase(page)).toHaveText('Rolling');
+  await expect(page.getByTestId('roll-when')).toContainText('in ');
+  await page.waitForTimeout(2300);
+  await turnToB(page);
+  await expect(page.getByText('The shot is over.')).toBeVisible();
+  await page.keyboard.press('Space');
+  const after = page.getByRole('region', { name: 'After the take' });
+  await expect(after).toContainText('late at B by');
+  await expect(after.getByRole('heading', { name: 'Take 1' })).toBeVisible();
+  // log it
+  await after.getByRole('radiogroup', { name: 'Performance' }).getByRole('radio', { name: 'fair' }).click();
+  await page.keyboard.press('t');
+  await expect(after).toBeHidden();
+  const [first] = await takes();
+  expect(first).toMatchObject({ number: 1, hasTrack: true, take: { isCutShort: false, hits: [{ hit: 'late' }] } });
+  expect(first!.take.hits[0]!.lateS).toBeGreaterThan(0.5);
+  expect(first!.take.startTimecode).toMatch(/^\d\d:\d\d:\d\d:\d\d$/);
+  // its correction, by one key, on the same screen
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(600);
+  await page.keyboard.press('Space');
+  await expect(after).toBeVisible();
+  await page.getByRole('link', { name: 'All takes of the shot' }).click();
+  await expect(page.getByRole('complementary', { name: 'What to do otherwise' })).toContainText('late at B');
+  await page.keyboard.press('x');
+  await expect(page.getByRole('button', { name: /Undo: .*late at B/ })).toBeEnabled();
+  // and again, by a motor that does it right
+  await page.keyboard.press('6');
+  await page.getByRole('radio', { name: /runs the line by itself/ }).click();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('The shot is over.')).toBeVisible();
+  await page.keyboard.press('Space');
+  // the pull is hit; that the plan now turns away from Old Tam too soon is the plan's to mend
+  await expect(after.getByRole('radiogroup', { name: 'How B was hit' }).getByRole('radio', { name: 'hit' })).toBeChecked();
+  await after.getByRole('checkbox', { name: 'circled' }).check();
+  await page.getByRole('button', { name: 'Log take 3 T' }).click();
+  await expect(after).toBeHidden();
+  expect((await takes())[2]).toMatchObject({ number: 3, take: { isCircled: true, hits: [{ hit: 'hit' }] } });
+  // for the edit
+  await page.keyboard.press('7');
+  await expect(page.getByRole('list', { name: 'Takes, the latest first' }).getByRole('listitem')).toHaveCount(3);
+  await expect(page.getByTestId('go-again')).toContainText('Move on');
+  const [report] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Report, PDF' }).click()]);
+  expect(report.suggestedFilename()).toContain('4Z');
+  const [timeline] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'OTIO' }).click()]);
+  expect(timeline.suggestedFilename()).toMatch(/\.otio$/);
+  await page.getByRole('button', { name: 'Look at take 3' }).click();
+  await expect(page.getByRole('img', { name: 'Plan and take, one over the other' })).toBeVisible();
+  expect(shotId).not.toBe(productionId);
+});
+
+test('two devices show the same roll; the one sees what the other sets off, and either ends it', async ({
+  heron,
+  page,
+  browser,
+}) => {
+  const { shotId, takes } = await openRoll(heron, page, shortPlan({ cueKind: 'look', cue: 'she looks up' }));
+  const context = await browser.newContext();
+  const operator = await context.newPage();
+  await operator.goto(`${heron.server.address}/shots/${shotId}/roll`);
+  await expect(page.getByTestId('line-state')).toContainText(/with a computer, clocks within \d+ ms/);
+  const within = /within (\d+) ms/.exec((await page.getByTestId('line-state').textContent())!)![1];
+  expect(Number(within)).toBeLessThan(20);
+  await page.keyboard.press('Space');
+  await expect(phase(operator)).toHaveText('Rolling');
+  await expect(operator.getByText('from a computer')).toBeVisible();
+  // both clocks show the same within a frame or two of being read
+  const [here, there] = await Promise.all([page, operator].map((one) => one.locator('.roll-time').textContent()));
+  expect(Math.abs(parseFloat(here!) - parseFloat(there!))).toBeLessThanOrEqual(0.21);
+  await expect(page.getByTestId('roll-when')).toHaveText('waits');
+  await operator.keyboard.press('c');
+  await expect(page.getByTestId('roll-when')).not.toHaveText('waits');
+  // the wheel here is seen there
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(operator.getByTestId('roll-now')).not.toContainText('2.90');
+  await operator.keyboard.press('Space');
+  await expect(phase(page)).toHaveText('Ready');
+  await expect.poll(async () => (await takes()).length).toBe(1);
+  const [take] = await takes();
+  expect(take!.take.cues).toMatchObject([{ moveId: 'rack-1' }]);
+  expect(take!.take.cues[0]!.timeS).toBeGreaterThan(1.4);
+  await context.close();
+});
+
+test('the server is killed in the middle of a take: it goes on, and is whole when the server is back', async ({
+  heron,
+  page,
+  server,
+}) => {
+  const { takes } = await openRoll(heron, page, shortPlan(), { turnedBy: 'motor-line' });
+  await page.keyboard.press('Space');
+  await expect(phase(page)).toHaveText('Rolling');
+  await page.waitForTimeout(700);
+  await server.kill();
+  await expect(page.getByTestId('line-state')).toContainText('the roll goes on here');
+  await expect(page.getByText('The shot is over.')).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('The take is safe on this device')).toBeVisible();
+  await server.start();
+  await expect(page.getByRole('heading', { name: 'Take 1' })).toBeVisible({ timeout: 15_000 });
+  const [take] = await takes();
+  expect(take).toMatchObject({ number: 1, hasTrack: true, take: { isCutShort: false, focus: 'sharp', hits: [{ hit: 'hit' }] } });
+  expect(take!.take.durationS).toBeGreaterThan(3.9);
+});
+
+test('the page is killed in the middle of a take: what was recorded is there at the next visit, marked as cut short', async ({
+  heron,
+  page,
+}) => {
+  const { shotId, takes } = await openRoll(heron, page, shortPlan(), { turnedBy: 'motor-line' });
+  await page.keyboard.press('Space');
+  await expect(phase(page)).toHaveText('Rolling');
+  await page.waitForTimeout(1500);
+  // a crash asks nothing of the page
+  const crash = page.waitForEvent('crash');
+  await page.goto('chrome://crash').catch(() => null);
+  await crash;
+  const again = await page.context().newPage();
+  await again.waitForTimeout(6500);
+  await again.goto(`${heron.server.address}/shots/${shotId}/takes`);
+  await expect(again.getByRole('list', { name: 'Takes, the latest first' })).toContainText('cut short');
+  const [take] = await takes();
+  expect(take).toMatchObject({ hasTrack: true, take: { isCutShort: true } });
+  expect(take!.take.durationS).toBeGreaterThan(0.4);
+});
+
+test('slow practice is judged, and logs nothing; for one alone only the next cue is shown', async ({ heron, page }) => {
+  const { takes } = await openRoll(heron, page, shortPlan(), { turnedBy: 'motor-line', view: 'alone' });
+  await expect(page.getByTestId('roll-now'))
+    .toBeHidden()
+    .catch(() => null);
+  await page.getByRole('radio', { name: '50 %' }).click();
+  await page.getByRole('button', { name: /Practise at 50 %/ }).click();
+  await page.waitForTimeout(2000);
+  const shown = parseFloat((await page.locator('.roll-time').textContent())!);
+  expect(shown).toBeGreaterThan(0.5);
+  expect(shown).toBeLessThan(1.6);
+  await page.keyboard.press('Space');
+  await expect(page.getByText('Practised at 50 %: no take.')).toBeVisible();
+  expect(await takes()).toEqual([]);
+});
+
+test('a device at the port turns the ring, and is told where the line is', async ({ heron, page }) => {
+  await openRoll(heron, page, shortPlan(), { turnedBy: 'port' });
+  const told = page.evaluate(
+    (address) =>
+      new Promise<string>((done) => {
+        const device = new WebSocket(address);
+        (window as unknown as { device: WebSocket }).device = device;
+        device.onopen = () => device.send(JSON.stringify({ kind: 'wheel', device: 'wheel on the arm', ringDeg: 100 }));
+        device.onmessage = ({ data }) => String(data).includes('drive') && done(String(data));
+      }),
+    `${heron.server.address.replace('http', 'ws')}/api/devices`,
+  );
+  await expect(page.getByTestId('roll-now')).not.toContainText('2.90');
+  await page.keyboard.press('Space');
+  expect(JSON.parse(await told)).toMatchObject({ kind: 'drive' });
+  await page.keyboard.press('Space');
+});
+
+test('without a line it says where to begin', async ({ heron, page }) => {
+  const productionId = await heron.newProduction('Empty');
+  const { id } = await heron.api<{ id: string }>('post', `productions/${productionId}/shots`, {
+    scene: '',
+    slate: '1',
+    title: '',
+    plan: newPlan(),
+  });
+  await heron.open(`/shots/${id}/roll`);
+  await expect(page.getByText('There is no line to roll yet.')).toBeVisible();
+  await page.getByRole('link', { name: 'Say on Pull' }).click();
+  await expect(page).toHaveURL(/\/pull$/);
+});
