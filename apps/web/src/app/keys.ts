@@ -101,6 +101,8 @@ export const KEYS = {
   roll: [
     { keys: ['Space'], does: 'start the take, and end it' },
     { keys: ['C'], does: 'now: what a pull waits for has happened' },
+    { keys: ['W'], does: 'hold while the ring is rocked to check: that span is cut out later' },
+    { keys: ['R'], does: 'while rehearsing: start the clock, then tap as each thing happens' },
     { keys: ['←', '→'], does: 'turn the stand-in wheel, to the right nearer; with Shift faster' },
     { keys: ['T'], does: 'after a take: log it as it is said' },
     { keys: ['X'], does: 'after a take: take the first correction' },

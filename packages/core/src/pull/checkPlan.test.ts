@@ -25,7 +25,7 @@ test.each<[string, unknown, string, string]>([
   ['durationS', NaN, 'not-a-number', 'a number from 0.5 to 600'],
   ['durationS', 1e9, 'out-of-range', 'a number from 0.5 to 600'],
   ['captureFps', 0, 'out-of-range', 'a number from 1 to 1000'],
-  ['schema', 7, 'not-a-choice', '6'],
+  ['schema', 8, 'not-a-choice', '7'],
   ['method', 'guess', 'not-a-choice', 'fixed, constant-distance, walk-in, push-in, follow, rack, acquire-then-lock or automatic'],
   ['optics.stop', 0, 'out-of-range', 'a number from 0.5 to 64'],
   ['optics.stop', 1.4, 'outside-lens', '2.2 to 22'],

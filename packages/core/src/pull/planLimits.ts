@@ -23,6 +23,7 @@ export const PLAN_LIMITS = {
   cue: { max: 160 },
   cueLeadS: { min: 0, max: 30 },
   blurPercent: { min: 0.02, max: 50 },
+  screenS: { min: 0.1, max: 7200 },
   leadS: { min: -10, max: 10 },
   handDegPerS: { min: 10, max: 3000 },
   reactionS: { min: 0, max: 2 },

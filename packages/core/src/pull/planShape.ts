@@ -209,6 +209,7 @@ const wanted = object<Wanted>({
   keepShare: quantity(LIMITS.keepShare),
   background: object<Wanted['background']>({ name: text(LIMITS.detail), distanceMm: distance }),
   blurPercent: nullable(quantity(LIMITS.blurPercent)),
+  screenS: nullable(quantity(LIMITS.screenS)),
 });
 
 const schedule = object<Schedule>({

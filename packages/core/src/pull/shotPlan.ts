@@ -4,7 +4,7 @@ import { type Camera, circleMm, type Lens, pictureSize, type Rig, type Sharpness
 import type { Schedule, Wanted } from './wanted.js';
 
 /** The number of the saved form; a change of the form raises it and adds an upgrade. */
-export const PLAN_SCHEMA = 6;
+export const PLAN_SCHEMA = 7;
 
 /** How focus is found and kept during the take. */
 export const METHODS = [

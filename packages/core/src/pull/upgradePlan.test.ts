@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { checkPlan, type ShotPlan, upgradePlan } from './index';
 
-test.each([1, 2, 3, 4, 5])('a plan saved in form %d is read, and stays what it was', (schema) => {
+test.each([1, 2, 3, 4, 5, 6])('a plan saved in form %d is read, and stays what it was', (schema) => {
   const saved = JSON.parse(readFileSync(join(__dirname, `../../test/samples/plan-${schema}.json`), 'utf8')) as ShotPlan;
   expect(checkPlan(saved)).not.toEqual([]);
   const upgraded = upgradePlan(saved) as ShotPlan;
@@ -21,6 +21,7 @@ test.each([1, 2, 3, 4, 5])('a plan saved in form %d is read, and stays what it w
     { schema: 2 },
     { schema: 4, line: 7, beats: [null] },
     { schema: 2, marks: [7], subjects: 'x' },
+    { schema: 6, wanted: 7 },
     { schema: 99 },
   ])
     expect(checkPlan(upgradePlan(broken)).length).toBeGreaterThan(0);

@@ -20,6 +20,7 @@ export function upgradePlan(saved: unknown): unknown {
     else if (schema === 3) plan = fromThird(plan as Json);
     else if (schema === 4) plan = fromFourth(plan as Json);
     else if (schema === 5) plan = fromFifth(plan as Json);
+    else if (schema === 6) plan = fromSixth(plan as Json);
     else return plan;
   }
 }
@@ -112,7 +113,13 @@ function fromFourth(plan: Json): Json {
 
 /** Schema 6 knows how the hand errs, how often a take shall be kept and how soft what lies behind shall be, and what the shot takes of the day. */
 function fromFifth(plan: Json): Json {
-  return { ...plan, schema: PLAN_SCHEMA, hand: ASSUMED_HAND, wanted: PLAIN_WANTED, schedule: PLAIN_SCHEDULE };
+  return { ...plan, schema: 6, hand: ASSUMED_HAND, wanted: PLAIN_WANTED, schedule: PLAIN_SCHEDULE };
+}
+
+/** Schema 7 knows how long a shot shall be on the screen. */
+function fromSixth(plan: Json): Json {
+  const wanted = isRecord(plan['wanted']) ? plan['wanted'] : {};
+  return { ...plan, schema: PLAN_SCHEMA, wanted: { screenS: PLAIN_WANTED.screenS, ...wanted } };
 }
 
 function itemsOf(parent: Json, key: string): Json[] {

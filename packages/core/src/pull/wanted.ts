@@ -11,6 +11,8 @@ export interface Wanted {
   readonly background: { readonly name: string; readonly distanceMm: number | null };
   /** The least it shall blur, in percent of the picture's width; null for whatever it does */
   readonly blurPercent: number | null;
+  /** How long it shall be on the screen, at delivery rate, in one go; null for as long as it is shot */
+  readonly screenS: number | null;
 }
 
 export const PLAIN_WANTED: Wanted = {
@@ -18,6 +20,7 @@ export const PLAIN_WANTED: Wanted = {
   keepShare: WANTED_SHARE.repeatable,
   background: { name: '', distanceMm: null },
   blurPercent: null,
+  screenS: null,
 };
 
 /** What the shot takes of the day. */

@@ -21,7 +21,10 @@ export function verdictOf(
   { track, cues, wobbles }: Pick<Take, 'track' | 'cues' | 'wobbles'>,
   pace?: RollPace,
 ): TakeVerdict | null {
-  return track === null ? null : judgeTake(plan, onPlanTime(plan, unpackTrack(track), cues, pace), wobbles);
+  if (track === null) return null;
+  const clock = rollClock(plan, cues, pace);
+  const rocked = wobbles.map(({ fromS, toS }) => ({ fromS: clock.planSAt(fromS), toS: clock.planSAt(toS) }));
+  return judgeTake(plan, onPlanTime(plan, unpackTrack(track), cues, pace), rocked);
 }
 
 /** A take with what its track says of every mark, of its focus and of what can be used, until somebody says otherwise. One without a track stays as it is. */

@@ -184,7 +184,7 @@ describe('go again, or move on', () => {
   const late = take({ focus: 'soft', hits: [{ moveId: 'rack-1', hit: 'late', lateS: 0.4, offDeg: null }] });
 
   test('once there is one to use it is time to move on; a fault that came twice is mended first', () => {
-    expect(adviseNext(plan, [])).toEqual({ advice: 'first', kept: 0, corrections: [] });
+    expect(adviseNext(plan, [])).toEqual({ advice: 'first', kept: 0, longestScreenS: 0, corrections: [] });
     expect(adviseNext(plan, [late])).toMatchObject({ advice: 'go-again', kept: 0, corrections: [{ hit: 'late', times: 1 }] });
     expect(adviseNext(plan, [late, late])).toMatchObject({ advice: 'change-first', corrections: [{ times: 2 }] });
     expect(adviseNext(plan, [late, take({ focus: 'sharp' })])).toMatchObject({ advice: 'move-on', kept: 1 });
@@ -199,6 +199,14 @@ describe('go again, or move on', () => {
     for (const nonsense of [null, 7, {}, { ...newTake(plan, 1), durationS: NaN }])
       expect(checkTake(nonsense).length).toBeGreaterThan(0);
   });
+});
+
+test('one that is kept, and shorter than the screen asks, is not enough', () => {
+  const wanted = setWanted(plan, { screenS: 6 });
+  const kept = { ...newTake(plan, 1), focus: 'sharp' as const, usable: [{ fromS: 0, toS: 5 }] };
+  expect(adviseNext(wanted, [kept])).toMatchObject({ advice: 'too-short', kept: 1, longestScreenS: 5 });
+  expect(adviseNext({ ...wanted, captureFps: 48 }, [kept])).toMatchObject({ advice: 'move-on', longestScreenS: 10 });
+  expect(adviseNext(plan, [kept]).advice).toBe('move-on');
 });
 
 describe('what to do otherwise', () => {

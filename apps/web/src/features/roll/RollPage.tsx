@@ -65,6 +65,7 @@ function Rolling({ shotId, plan, ready }: Props) {
   const hasEvents = plan.line.moves.some(isByEvent);
   useKeys('space', roll.toggle, { preventDefault: true });
   useKeys('c', roll.setOff);
+  useKeys('w', ({ type, repeat }) => !repeat && roll.rock(type === 'keydown'), { keydown: true, keyup: true });
 
   function change(changes: Partial<RollOptions>): void {
     const changed = { ...options, ...changes };
@@ -119,6 +120,17 @@ function Rolling({ shotId, plan, ready }: Props) {
               onClick={roll.setOff}
             >
               Now, the cue <kbd className="key">C</kbd>
+            </button>
+          )}
+          {moment.phase === 'rolling' && moment.isOurs && (
+            <button
+              type="button"
+              className="roll-cue"
+              onPointerDown={() => roll.rock(true)}
+              onPointerUp={() => roll.rock(false)}
+              onPointerLeave={() => roll.rock(false)}
+            >
+              Rocking to check: hold <kbd className="key">W</kbd>
             </button>
           )}
         </div>

@@ -11,7 +11,9 @@ import {
   type SetOff,
   type ShotPlan,
   type Take,
+  TAKE_LIMITS,
   timecodeAt,
+  type UsableSpan,
 } from '@still-heron/core';
 import { type Reading, trackOf } from './recording';
 import type { RingSource } from './ringSource';
@@ -74,6 +76,8 @@ export class RollEngine {
   private readonly startTimecode: string;
   private clock: RollClock;
   private setOffs: readonly SetOff[];
+  private readonly wobbles: UsableSpan[] = [];
+  private rockedFromS: number | null = null;
 
   constructor(
     readonly setting: RollSetting,
@@ -107,6 +111,15 @@ export class RollEngine {
     if (this.setOffs.some((known) => known.moveId === moveId)) return;
     this.setOffs = [...this.setOffs, { moveId, timeS }];
     this.clock = this.newClock();
+  }
+
+  /** The ring is rocked to check from now on, or no longer: that span is cut out later. */
+  rock(isRocked: boolean, realS: number): void {
+    if (isRocked) this.rockedFromS ??= realS;
+    else if (this.rockedFromS !== null) {
+      if (realS > this.rockedFromS) this.wobbles.push({ fromS: Math.max(0, this.rockedFromS), toS: realS });
+      this.rockedFromS = null;
+    }
   }
 
   /** The pull a key sets off now: the one that is waited for, or else the next one that waits for an event. */
@@ -163,6 +176,7 @@ export class RollEngine {
       predictedRate,
       startTimecode: this.startTimecode,
       cues: this.setOffs,
+      wobbles: this.wobbles.slice(0, TAKE_LIMITS.wobbles.max),
       track: trackOf(this.readings, durationS),
       settings: { ...empty.settings, puller },
     };

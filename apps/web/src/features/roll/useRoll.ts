@@ -9,6 +9,8 @@ import { ringSource, type RingSource } from './ringSource';
 import { AT_REST, type EndedRoll, RollEngine, type RollMoment } from './rollEngine';
 import type { RollOptions } from './rollOptions';
 import { sendTakes } from './sendTakes';
+import { tellCue } from './tellCue';
+import { deviceName, newId } from './thisDevice';
 import { takeBox } from './takeBox';
 
 export interface RollInput {
@@ -31,6 +33,8 @@ export interface Roll {
   readonly toggle: () => void;
   readonly setOff: () => void;
   readonly turn: (wheelDeg: number) => void;
+  /** The ring is rocked to check, or no longer */
+  readonly rock: (isRocked: boolean) => void;
   readonly forget: () => void;
 }
 
@@ -98,6 +102,7 @@ export function useRoll(input: RollInput): Roll {
     if (!over.isOurs) return;
     // given up while it was counted in, and practised slowly: no take
     if (endS <= 0) return;
+    over.rock(false, endS);
     const done = over.endAt(endS);
     setEnded(done);
     if (over.rate !== 1) return;
@@ -217,34 +222,10 @@ export function useRoll(input: RollInput): Roll {
       engine.current.setOff(moveId, timeS);
       line?.tellSetOff({ rollId: engine.current.id, moveId, timeS });
     },
+    rock: (isRocked) => engine.current?.rock(isRocked, realS()),
     turn: (wheelDeg) => ring.current?.turn(wheelDeg),
     forget: () => setEnded(null),
   };
 }
 
 const noLine = () => () => undefined;
-
-function tellCue(
-  cue: Parameters<CueSounds['play']>[0],
-  inS: number,
-  { hasSound, vibrates }: RollOptions,
-  sounds: CueSounds | null,
-): void {
-  if (hasSound) sounds?.play(cue, inS);
-  if (vibrates && 'vibrate' in navigator) setTimeout(() => navigator.vibrate(cue.kind === 'start' ? 200 : 40), inS * 1000);
-}
-
-/** Ids as the server takes them, also where the page came over plain http and browsers offer none. */
-function newId(): string {
-  const bytes = crypto.getRandomValues(new Uint8Array(16));
-  bytes[6] = (bytes[6]! & 0x0f) | 0x40;
-  bytes[8] = (bytes[8]! & 0x3f) | 0x80;
-  const hex = Array.from(bytes, (byte) => byte.toString(16).padStart(2, '0')).join('');
-  return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-');
-}
-
-/** What this device is called to the others: by what it looks like. */
-function deviceName(): string {
-  const isHandheld = window.matchMedia('(pointer: coarse)').matches;
-  return isHandheld ? (window.innerWidth < 600 ? 'a phone' : 'a tablet') : 'a computer';
-}

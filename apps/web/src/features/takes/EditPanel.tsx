@@ -2,15 +2,18 @@ import type { TakeRowView } from '@still-heron/contract';
 import {
   captureForScreenS,
   formatStops,
+  PLAN_LIMITS,
   rankSpans,
   rateFigures,
   retime,
   screenS,
+  setWanted,
   type ShotPlan,
   spanWords,
   usableSpansOf,
 } from '@still-heron/core';
 import { useState } from 'react';
+import { useEdit } from '../setup/useEdit';
 import { NumberField } from '../../fields/NumberField';
 import { TakesExchange } from './TakesExchange';
 
@@ -29,7 +32,8 @@ export function EditPanel({ productionId, shot, takes }: Props) {
   const { plan } = shot;
   const { captureFps, deliveryFps } = plan;
   const spans = rankSpans(takes).slice(0, BEST);
-  const [wantedS, setWantedS] = useState(() => Math.round(screenS(plan.durationS, captureFps, deliveryFps) * 10) / 10);
+  const edit = useEdit();
+  const wantedS = plan.wanted.screenS ?? Math.round(screenS(plan.durationS, captureFps, deliveryFps) * 10) / 10;
   const [fastest, setFastest] = useState(USUAL_FASTEST);
   const { stretch, slowestSpeed, lightCostStops } = rateFigures(captureFps, deliveryFps);
   const [best] = spans;
@@ -53,7 +57,16 @@ export function EditPanel({ productionId, shot, takes }: Props) {
       </section>
       <section>
         <h2>On the screen</h2>
-        <NumberField label="wanted, s" min={0.1} max={3600} step={0.1} decimals={1} value={wantedS} onChange={setWantedS} />
+        <NumberField
+          label="wanted in one go, s"
+          {...PLAN_LIMITS.screenS}
+          step={0.1}
+          decimals={1}
+          value={wantedS}
+          onChange={(seconds, gesture) =>
+            edit('how long it shall be on the screen', (now) => setWanted(now, { screenS: seconds }), gesture)
+          }
+        />
         <NumberField
           label="soft parts sped up at most, times"
           min={1}

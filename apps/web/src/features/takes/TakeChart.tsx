@@ -1,5 +1,6 @@
 import {
   onPlanTime,
+  rollClock,
   type RollPace,
   rollPlan,
   type ShotPlan,
@@ -18,7 +19,7 @@ import './takeChart.css';
 interface Props {
   readonly plan: ShotPlan;
   readonly verdict: TakeVerdict;
-  readonly take: Pick<Take, 'track' | 'cues'>;
+  readonly take: Pick<Take, 'track' | 'cues' | 'wobbles'>;
   readonly pace?: RollPace;
   readonly units: UnitSystem;
 }
@@ -57,10 +58,20 @@ function Drawn({
     [layout, plan, take, pace, pxPerS],
   );
   if (!layout) return null;
+  const clock = rollClock(plan, take.cues, pace);
   const x = scaleLinear([0, plan.durationS], [0, width]);
   return (
     <svg width={width} height={HEIGHT} role="img" aria-label="Plan and take, one over the other">
       <path className="roll-band" d={layout.band} />
+      {take.wobbles.map(({ fromS, toS }) => (
+        <rect
+          key={fromS}
+          className="take-wobble"
+          x={x(clock.planSAt(fromS))}
+          width={Math.max(1, x(clock.planSAt(toS)) - x(clock.planSAt(fromS)))}
+          height={HEIGHT - STRIP}
+        />
+      ))}
       <path className="roll-line is-plan" d={layout.line} />
       <path className="take-track" d={path} />
       {verdict.moves.map(({ moveId, hit }) => {

@@ -56,7 +56,11 @@ export function faultWords(
 }
 
 /** Go again or move on, in a sentence. */
-export function adviceWords({ advice, kept }: NextAdvice, takes: number, planned: number | null): { tone: string; text: string } {
+export function adviceWords(
+  { advice, kept, longestScreenS }: NextAdvice,
+  takes: number,
+  planned: number | null,
+): { tone: string; text: string } {
   const of = planned === null ? '' : ` of ${planned} planned`;
   switch (advice) {
     case 'first':
@@ -65,6 +69,11 @@ export function adviceWords({ advice, kept }: NextAdvice, takes: number, planned
       return {
         tone: 'sharp',
         text: kept > 0 ? `Move on: ${kept} of ${takes} ${takes === 1 ? 'take' : 'takes'} can be used.` : 'It happened. Move on.',
+      };
+    case 'too-short':
+      return {
+        tone: 'edge',
+        text: `Go again for length: ${longestScreenS.toFixed(1)} s on the screen in one go, and the plan asks for more.`,
       };
     case 'change-first':
       return { tone: 'edge', text: `Change something first: take ${takes}${of}, and the same fault again.` };

@@ -1,0 +1,188 @@
+import { changeRack, newTake, rollPlan, ringOf, type ShotPlan, trackDegAt, unpackTrack } from '@still-heron/core';
+import type { RollView } from '@still-heron/contract';
+import { clockOffset } from '../../live/clockOffset';
+import { TWO_PEOPLE } from '../../twoPeople.fixture';
+import { trackOf, TRACK_HZ } from './recording';
+import { ringSource } from './ringSource';
+import { rollChannelLayout, trackPath } from './rollChannelLayout';
+import { RollEngine } from './rollEngine';
+import { PLAIN_OPTIONS, readOptions, writeOptions } from './rollOptions';
+import { countdown, degrees, eventWords, figureAndUnit, turnWords, whose } from './rollWords';
+import { asSendable, type BoxedTake } from './takeBox';
+
+const plan: ShotPlan = changeRack(TWO_PEOPLE, 'rack-1', { startS: 2, durationS: 1, cueLeadS: 1 });
+const ready = rollPlan(plan)!;
+const view: RollView = {
+  rollId: 'r',
+  shotId: 's',
+  startedAtMs: 0,
+  rate: 1,
+  isByClock: false,
+  device: 'a tablet',
+  setOffs: [],
+};
+
+function engine(
+  of: ShotPlan = plan,
+  changes: Partial<RollView> = {},
+  turnedBy: 'motor-line' | 'wheel' | 'nobody' = 'motor-line',
+) {
+  const rolled = rollPlan(of)!;
+  const ring = ringSource(of, turnedBy, rolled.line.start.ringDeg);
+  ring.reset(rolled.line.start.ringDeg);
+  const setting = { plan: of, ready: rolled, planVersion: 3, predictedRate: 0.7, puller: 'Ines', hasCamera: true, ring };
+  return new RollEngine(setting, { ...view, ...changes }, true, new Date(2026, 2, 1, 10, 0, 0));
+}
+
+const run = (one: RollEngine, toS: number, fromS = 0) => {
+  for (let timeS = fromS; timeS <= toS + 1e-9; timeS += 0.01) one.tick(timeS);
+};
+
+describe('clocks', () => {
+  test('are set by the answer that came quickest', () => {
+    const slow = { sentMs: 0, heardMs: 100, serverMs: 5090 };
+    const quick = { sentMs: 200, heardMs: 204, serverMs: 5202 };
+    expect(clockOffset([slow, quick])).toEqual({ offsetMs: 5000, withinMs: 2 });
+  });
+});
+
+describe('a recording', () => {
+  test('is even in time, straight between readings, and stays where it was last', () => {
+    const track = unpackTrack(
+      trackOf(
+        [
+          { timeS: 0.003, ringDeg: 10 },
+          { timeS: 0.503, ringDeg: 20 },
+        ],
+        1,
+      )!,
+    );
+    expect(track.hz).toBe(TRACK_HZ);
+    expect(track.ringDeg).toHaveLength(TRACK_HZ + 1);
+    expect(trackDegAt(track, 0)).toBeCloseTo(10, 2);
+    expect(trackDegAt(track, 0.253)).toBeCloseTo(15, 1);
+    expect(trackDegAt(track, 1)).toBeCloseTo(20, 2);
+    expect(trackOf([], 1)).toBeNull();
+  });
+});
+
+describe('a roll', () => {
+  test('run by the motor it hits; the take knows what it was shot with', () => {
+    const one = engine();
+    run(one, plan.durationS);
+    const { take, rolledAt } = one.endAt(plan.durationS);
+    expect(take).toMatchObject({
+      ...newTake(plan, 3),
+      focus: take.focus,
+      predictedRate: 0.7,
+      startTimecode: '10:00:00:00',
+      settings: { puller: 'Ines' },
+      hits: [{ moveId: 'rack-1', hit: 'hit' }],
+      track: take.track,
+      usable: take.usable,
+    });
+    expect(take.usable!.length).toBeGreaterThan(0);
+    expect(take.focus).not.toBeNull();
+    expect(new Date(rolledAt).getTime()).toBe(new Date(2026, 2, 1, 10).getTime());
+  });
+
+  test('while it is counted in nothing is recorded, and it says so', () => {
+    const one = engine();
+    expect(one.tick(-2)).toMatchObject({ phase: 'counting', planS: 0, waitsFor: null });
+    expect(one.takeAt(-1).track).toBeNull();
+    expect(one.tick(0.5)).toMatchObject({ phase: 'rolling', planS: 0.5, timecode: '10:00:00:12' });
+  });
+
+  test('cues come due once, a little ahead; those that were passed over are not told', () => {
+    const one = engine();
+    expect(one.dueCues(0.8).map(({ cue }) => cue.kind)).toEqual(['count']);
+    expect(one.dueCues(0.8)).toEqual([]);
+    const [start] = one.dueCues(1.9).filter(({ cue }) => cue.kind === 'start');
+    expect(start!.inS).toBeCloseTo(0.1, 9);
+    expect(one.dueCues(9)).toEqual([]);
+  });
+
+  test('a pull that waits is set off once, here or elsewhere; another one is not there to be set off', () => {
+    const waits = changeRack(plan, 'rack-1', { cueKind: 'line' });
+    const one = engine(waits);
+    expect(one.nextToSetOff(1)).toBe('rack-1');
+    run(one, 4);
+    expect(one.tick(4)).toMatchObject({ waitsFor: 'rack-1', planS: 2 });
+    one.setOff('rack-1', 4);
+    one.takeUp({ ...view, setOffs: [{ moveId: 'rack-1', timeS: 9 }] });
+    expect(one.asTold.setOffs).toEqual([{ moveId: 'rack-1', timeS: 4 }]);
+    expect(one.nextToSetOff(4.1)).toBeNull();
+    expect(one.tick(4.5)).toMatchObject({ waitsFor: null, planS: 2.5 });
+    expect(engine(waits, { isByClock: true }).nextToSetOff(1)).toBeNull();
+  });
+
+  test('a span in which the ring was rocked is kept with the take', () => {
+    const one = engine();
+    one.rock(true, 1);
+    one.rock(true, 1.2);
+    one.rock(false, 1.5);
+    one.rock(false, 2);
+    expect(one.takeAt(3).wobbles).toEqual([{ fromS: 1, toS: 1.5 }]);
+  });
+
+  test('the wheel turns the ring; without anything that turns it there is no track', () => {
+    const ring = ringSource(plan, 'wheel', 50);
+    ring.turn(10);
+    expect(ring.ringDeg()).toBe(60);
+    expect(ringSource(plan, 'nobody', 50).ringDeg()).toBeNull();
+    const port = ringSource(plan, 'port', 50);
+    expect(port.ringDeg()).toBeNull();
+    port.reported(42);
+    expect(port.ringDeg()).toBe(42);
+    const one = engine(plan, {}, 'nobody');
+    run(one, 2);
+    expect(one.endAt(2).take).toMatchObject({ track: null, hits: [], focus: null });
+  });
+});
+
+describe('a take that the server has not got', () => {
+  const boxed: BoxedTake = { id: 'i', shotId: 's', rolledAt: '', take: newTake(plan, 1), aliveAtMs: 1000 };
+
+  test('is sent once it has ended, or once its page is gone: then it was cut short', () => {
+    expect(asSendable({ ...boxed, aliveAtMs: null }, 1000)).toMatchObject({ take: { isCutShort: false } });
+    expect(asSendable(boxed, 3000)).toBeNull();
+    expect(asSendable(boxed, 60_000)).toMatchObject({ aliveAtMs: null, take: { isCutShort: true } });
+  });
+});
+
+describe('options', () => {
+  test('are remembered; what can’t be is as if it had never been set', () => {
+    let stored = '';
+    const storage = { setItem: (_: string, value: string) => (stored = value), getItem: () => stored };
+    const chosen = { ...PLAIN_OPTIONS, turnedBy: 'motor-line' as const, countInS: 5 as const, puller: 'Ines', hasSound: false };
+    writeOptions(storage, chosen);
+    expect(readOptions(storage)).toEqual(chosen);
+    for (const broken of ['{', 'null', '{"turnedBy":"wind","countInS":7,"hasSound":"yes","puller":4}'])
+      expect(readOptions({ getItem: () => broken })).toEqual(PLAIN_OPTIONS);
+  });
+});
+
+test('what is shown in words and figures', () => {
+  const [next] = ready.figuresAt(0).coming;
+  expect(figureAndUnit(2050, 'metric')).toEqual({ figure: '2.05', unit: 'm' });
+  expect(figureAndUnit(2050, 'imperial').unit).toBe('');
+  expect([0.32, 9.94, 48.4].map(degrees)).toEqual(['0.3°', '9.9°', '48°']);
+  expect(countdown(-0.2)).toBe('0.0');
+  expect(whose(next!.target, plan)).toBe(plan.subjects[1]!.name);
+  expect(whose({ kind: 'distance', distanceMm: 3000 }, plan)).toBe('');
+  expect(turnWords(next!)).toMatch(/^\d+° (nearer|farther), in 1\.0 s$/);
+  expect(eventWords({ cueKind: 'look', cue: 'she looks up' })).toBe('on the look: she looks up');
+  expect(eventWords({ cueKind: 'clock', cue: '' })).toBe('');
+});
+
+test('the channel is as wide as the shot is long, and the track lies on the line where it followed it', () => {
+  const layout = rollChannelLayout(plan, ready, null, 240, 100);
+  expect(layout.seconds).toHaveLength(Math.floor(plan.durationS) + 1);
+  const lastX = Number(/([\d.]+),[\d.]+$/.exec(layout.line)![1]);
+  expect(lastX).toBeCloseTo(plan.durationS * 100, 3);
+  const one = engine();
+  run(one, plan.durationS);
+  const path = trackPath(unpackTrack(one.takeAt(plan.durationS).track!), layout.scale, 100);
+  const startY = layout.scale.yOfRing(ringOf(plan.optics.lens).angleAt(ready.line.start.distanceMm));
+  expect(Number(/^M0,([\d.]+)/.exec(path)![1])).toBeCloseTo(startY, 0);
+});

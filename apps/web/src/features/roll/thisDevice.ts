@@ -1,0 +1,14 @@
+/** Ids as the server takes them, also where the page came over plain http and browsers offer none. */
+export function newId(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  bytes[6] = (bytes[6]! & 0x0f) | 0x40;
+  bytes[8] = (bytes[8]! & 0x3f) | 0x80;
+  const hex = Array.from(bytes, (byte) => byte.toString(16).padStart(2, '0')).join('');
+  return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-');
+}
+
+/** What this device is called to the others: by what it looks like. */
+export function deviceName(): string {
+  const isHandheld = window.matchMedia('(pointer: coarse)').matches;
+  return isHandheld ? (window.innerWidth < 600 ? 'a phone' : 'a tablet') : 'a computer';
+}
