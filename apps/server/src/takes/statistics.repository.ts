@@ -98,7 +98,7 @@ function statisticsOf(lines: readonly Line[]): StatisticsView {
   const by = (bit: number) => lines.filter(({ grouped }) => grouped === ALL - bit);
   const [all] = by(0);
   const tenths = by(GROUPED.tenth).filter(({ predicted }) => predicted !== null);
-  const most = (list: KeptView[]) => list.sort((a, b) => b.takes - a.takes);
+  const most = (list: KeptView[]) => list.sort((a, b) => b.takes - a.takes || a.name.localeCompare(b.name));
   return {
     takes: all?.takes ?? 0,
     usable: all?.usable ?? 0,

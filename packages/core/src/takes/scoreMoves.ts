@@ -30,6 +30,8 @@ export interface MoveScore {
 /** Less of a turn than this, or this share of the pull, is a hand at rest. */
 const REST_DEG = 0.5;
 const REST_SHARE = 0.02;
+/** A ring that has not turned for so long is at rest. */
+const REST_S = 0.1;
 /** Sooner or later than this is worth a word. */
 const TIMELY_S = 0.15;
 /** Turning back so often is no correction any more, but a search. */
@@ -61,6 +63,7 @@ export function scoreMoves(plan: ShotPlan, track: RingTrack): MoveScore[] {
     const targetDeg = move.to.ringDeg;
     const { nearSideDeg, farSideDeg } = landingWindow(zoneLensAt(plan.optics, move.endS), ring, move.to.distanceMm);
     const aim: Aim = {
+      startS: move.startS,
       direction: Math.sign(targetDeg - move.from.ringDeg),
       travelDeg: Math.abs(targetDeg - move.from.ringDeg),
       lowDeg: targetDeg + Math.min(nearSideDeg, farSideDeg),
@@ -107,16 +110,18 @@ interface Aim {
   /** 1 or -1; 0 for a pull to where the ring stands */
   readonly direction: number;
   readonly travelDeg: number;
+  /** When the pull is to begin */
+  readonly startS: number;
   /** The landing window */
   readonly lowDeg: number;
   readonly highDeg: number;
 }
 
-function turnOf({ fromS, stepS, degs }: Samples, targetDeg: number, { direction, travelDeg, lowDeg, highDeg }: Aim) {
+function turnOf({ fromS, stepS, degs }: Samples, targetDeg: number, { startS, direction, travelDeg, lowDeg, highDeg }: Aim) {
   const restDeg = Math.max(REST_DEG, REST_SHARE * travelDeg);
   const isIn = (deg: number) => deg >= lowDeg - 1e-9 && deg <= highDeg + 1e-9;
-  const first = degs[0]!;
-  const begins = degs.findIndex((deg) => Math.abs(deg - first) > restDeg);
+  const restsAt = firstRest(degs, Math.round(REST_S / stepS), restDeg, Math.round((startS - fromS) / stepS));
+  const begins = degs.findIndex((deg, k) => k > restsAt && Math.abs(deg - degs[restsAt]!) > restDeg);
   // it has landed from the sample on after which it never leaves the window again
   let lands = degs.length;
   while (lands > 0 && isIn(degs[lands - 1]!)) lands--;
@@ -153,6 +158,16 @@ function turnOf({ fromS, stepS, degs }: Samples, targetDeg: number, { direction,
     smoothness,
     peakDegPerS: peak,
   };
+}
+
+/** From when on the ring is at rest after the pull before, which may have landed late; no later than this one is to begin. */
+function firstRest(degs: Float64Array, samples: number, restDeg: number, latest: number): number {
+  const last = Math.min(Math.max(latest, 0), degs.length - 1);
+  for (let k = 0; k < last; k++) {
+    const until = Math.min(k + samples, degs.length - 1);
+    if (Math.abs(degs[until]! - degs[k]!) < restDeg / 4) return k;
+  }
+  return last;
 }
 
 interface Told {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { twoPeople } from '../../test/plans';
 import { RANDOM_PLANS } from '../../test/randomPlans';
 import { ringOf } from '../kit/index';
-import { changeRack, checkPlan, focusLine, newPlan, setWanted, type ShotPlan } from '../pull/index';
+import { addRack, changeRack, checkPlan, focusLine, newPlan, setWanted, type ShotPlan } from '../pull/index';
 import { evaluatePull } from '../verdict/index';
 import {
   adviseNext,
@@ -60,6 +60,17 @@ describe('a pull on the track', () => {
     expect(late!.hit).toBe('late');
     expect(late!.startsLateS! - onTime!.startsLateS!).toBeCloseTo(lateS, 2);
     expect(late!.landsLateS! - onTime!.landsLateS!).toBeCloseTo(lateS, 2);
+  });
+
+  test('the pull before, landed late, does not make one early', () => {
+    const two = changeRack(addRack(plan, 'mark-1', 5.6), 'rack-2', { startS: 5.6, durationS: 1 });
+    const late = (timeS: number) => (timeS < 5.55 ? 0.4 : 0);
+    const of = focusLine(two, ringOf(two.optics.lens))!;
+    const ringDeg = Float64Array.from({ length: HZ * two.durationS }, (_, k) => of.ringDegAt(Math.max(k / HZ - late(k / HZ), 0)));
+    const [first, second] = scoreMoves(two, { hz: HZ, ringDeg });
+    expect(first!.hit).toBe('late');
+    expect(second).toMatchObject({ hit: 'hit' });
+    expect(Math.abs(second!.startsLateS!)).toBeLessThan(0.05);
   });
 
   test('begun too soon it is early', () => {

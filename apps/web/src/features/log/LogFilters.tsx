@@ -1,7 +1,7 @@
 import type { StatisticsView } from '@still-heron/contract';
 import { MARK_HITS, type Method } from '@still-heron/core';
 import { Checkbox, Input, Select } from 'antd';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { METHOD_WORDS } from '../setup/words';
 import { FOCUS_WORDS, HIT_WORDS } from '../takes/takeWords';
 import type { LogOrder, LogQuery } from './logQuery';
@@ -94,12 +94,16 @@ function Narrow({ label, value, options, anyWord, onChange }: NarrowProps) {
 
 function Search({ value, onChange }: { readonly value: string; readonly onChange: (value: string) => void }) {
   const [typed, setTyped] = useState(value);
+  // what else was chosen in the meantime must not be undone
+  const newest = useRef(onChange);
+  useEffect(() => {
+    newest.current = onChange;
+  });
   useEffect(() => {
     if (typed === value) return undefined;
-    const timer = setTimeout(() => onChange(typed), PAUSE_MS);
+    const timer = setTimeout(() => newest.current(typed), PAUSE_MS);
     return () => clearTimeout(timer);
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- `onChange` is new with every page that comes
-  }, [typed]);
+  }, [typed, value]);
   return (
     <Input
       className="log-search"

@@ -25,7 +25,7 @@ export function keptBars(views: readonly KeptView[]): KeptBar[] {
 }
 
 /** Room for axes. */
-export const CHART = { width: 300, height: 220, left: 40, right: 12, top: 12, bottom: 34 } as const;
+export const CHART = { width: 300, height: 220, left: 48, right: 22, top: 12, bottom: 34 } as const;
 
 const x01 = scaleLinear([0, 1], [CHART.left, CHART.width - CHART.right]);
 const y01 = scaleLinear([0, 1], [CHART.height - CHART.bottom, CHART.top]);

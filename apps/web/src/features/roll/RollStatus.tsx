@@ -48,8 +48,8 @@ export function RollStatus({ moment, line, plan, number, options }: Props) {
       {phase !== 'ready' && !isOurs && <span className="haze">from {moment.device}</span>}
       {phase !== 'ready' && isOurs && <span className="haze">{TURNED[options.turnedBy]}</span>}
       {moment.timecode && (
-        <span className="haze">
-          <span className="figure">{moment.timecode}</span> simulated camera
+        <span className="haze roll-camera">
+          <span className="figure">{moment.timecode}</span> {moment.camera ?? 'simulated camera'}
         </span>
       )}
       <span className="roll-line-state" data-testid="line-state">

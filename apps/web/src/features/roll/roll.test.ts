@@ -116,6 +116,14 @@ describe('a roll', () => {
     expect(engine(waits, { isByClock: true }).nextToSetOff(1)).toBeNull();
   });
 
+  test('a camera at the port gives the take its timecode; what is none is passed over', () => {
+    const one = engine();
+    one.cameraSays('camera A', '11:00:01:00', 1);
+    one.cameraSays('camera A', 'soon', 1);
+    expect(one.tick(2)).toMatchObject({ timecode: '11:00:02:00', camera: 'camera A' });
+    expect(one.takeAt(2).startTimecode).toBe('11:00:00:00');
+  });
+
   test('a span in which the ring was rocked is kept with the take', () => {
     const one = engine();
     one.rock(true, 1);

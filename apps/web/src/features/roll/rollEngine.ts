@@ -1,6 +1,7 @@
 import type { RollView } from '@still-heron/contract';
 import {
   asJudged,
+  frameOfTimecode,
   newTake,
   type RollClock,
   rollClock,
@@ -13,6 +14,7 @@ import {
   type Take,
   TAKE_LIMITS,
   timecodeAt,
+  timecodeOf,
   type UsableSpan,
 } from '@still-heron/core';
 import { type Reading, trackOf } from './recording';
@@ -32,6 +34,8 @@ export interface RollMoment {
   readonly waitsFor: string | null;
   /** Of the camera; empty without one */
   readonly timecode: string;
+  /** What the camera is called; null for the stand-in */
+  readonly camera: string | null;
 }
 
 export const AT_REST: RollMoment = {
@@ -43,6 +47,7 @@ export const AT_REST: RollMoment = {
   planS: 0,
   waitsFor: null,
   timecode: '',
+  camera: null,
 };
 
 /** A roll that has ended. */
@@ -73,7 +78,9 @@ export class RollEngine {
   private readonly readings: Reading[] = [];
   private readonly cues: readonly RollCue[];
   private readonly told = new Set<RollCue>();
-  private readonly startTimecode: string;
+  private startTimecode: string;
+  /** A camera at the port for devices, as it is called; null for the stand-in */
+  private camera: string | null = null;
   private clock: RollClock;
   private setOffs: readonly SetOff[];
   private readonly wobbles: UsableSpan[] = [];
@@ -113,6 +120,21 @@ export class RollEngine {
     this.clock = this.newClock();
   }
 
+  /** A camera tells its timecode, at a time of the roll: the take's begins so much earlier. */
+  cameraSays(camera: string, timecode: string, realS: number): void {
+    const { captureFps } = this.setting.plan;
+    const frame = frameOfTimecode(timecode, captureFps);
+    if (frame === null) return;
+    this.camera = camera;
+    this.startTimecode = timecodeOf(Math.max(0, frame - Math.round(realS * captureFps)), captureFps);
+  }
+
+  private timecodeAt(realS: number): string {
+    const { captureFps } = this.setting.plan;
+    const start = frameOfTimecode(this.startTimecode, captureFps);
+    return start === null ? '' : timecodeOf(Math.max(0, start + Math.floor(realS * captureFps + 1e-6)), captureFps);
+  }
+
   /** The ring is rocked to check from now on, or no longer: that span is cut out later. */
   rock(isRocked: boolean, realS: number): void {
     if (isRocked) this.rockedFromS ??= realS;
@@ -137,7 +159,7 @@ export class RollEngine {
 
   /** Runs on to a time: reads the ring, and says where everything is. */
   tick(realS: number): RollMoment {
-    const { plan, ready, ring, hasCamera } = this.setting;
+    const { ready, ring } = this.setting;
     const planS = this.planSAt(realS);
     ring.run(realS, ready.line.ringDegAt(planS));
     const ringDeg = ring.ringDeg();
@@ -150,7 +172,8 @@ export class RollEngine {
       realS,
       planS,
       waitsFor: realS < 0 ? null : this.clock.waitsForAt(realS),
-      timecode: hasCamera ? timecodeAt(secondsOfDay(this.rolledAt) + realS, plan.captureFps) : '',
+      timecode: this.timecodeAt(realS),
+      camera: this.camera,
     };
   }
 

@@ -125,7 +125,9 @@ export function useRoll(input: RollInput): Roll {
       },
       wheel: (deg) => (remoteDeg.current = deg),
       device: (message) => {
-        if (message.kind === 'wheel' || message.kind === 'motor') ring.current?.reported(message.ringDeg);
+        if (message.kind !== 'camera') ring.current?.reported(message.ringDeg);
+        else if (message.isRolling && engine.current?.isOurs)
+          engine.current.cameraSays(message.device, message.timecode, realS());
       },
       joined: () => {
         if (engine.current?.isOurs) live.tellRoll(engine.current.asTold);
