@@ -1,3 +1,4 @@
+import { benchCues } from './cues.mjs';
 import { benchEvaluate } from './evaluate.mjs';
 import { benchFloor } from './floor.mjs';
 import { benchKit, benchTable } from './kit.mjs';
@@ -21,6 +22,7 @@ try {
     ...(await benchFloor(server.address)),
     ...(await benchKit(server.address)),
     ...(await benchStop(server.address)),
+    ...(await benchCues(server.address)),
     ...(await benchTakes()),
   ];
   for (const { what, figure, aim, holds } of results)

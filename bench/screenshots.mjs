@@ -1,5 +1,6 @@
 import { resolve } from 'node:path';
 import { chromium } from '@playwright/test';
+import { logTakes } from './madeTakes.mjs';
 import { call, startServer } from './server.mjs';
 
 const folder = resolve('docs/screenshots');
@@ -23,14 +24,9 @@ try {
   await page.goto(`${server.address}/shots/${shot('4B')}/setup`);
   await page.locator('.zone-drawing svg').waitFor();
   await picture('setup-dusk');
-  await light('Noon');
-  await picture('setup-noon');
   await page.goto(`${server.address}/shots/${shot('4B')}/pull`);
   await page.locator('[data-testid=focus-line][d^=M]').waitFor({ state: 'attached' });
   await page.getByTestId('channel').click({ position: { x: 433, y: 70 } });
-  await page.getByTestId('move-start-rack-1').focus();
-  await picture('pull-noon');
-  await light('Dusk');
   await page.getByTestId('move-start-rack-1').focus();
   await picture('pull-dusk');
   await page.keyboard.press('Escape');
@@ -66,19 +62,26 @@ try {
   await picture('stop-noon');
   await light('Dusk');
 
+  await logTakes(server.address, shots);
   await page.goto(`${server.address}/shots/${shot('4B')}/takes`);
-  for (const said of [
-    ['overshot', 'usable'],
-    ['late', 'soft'],
-    ['late', 'soft'],
-  ]) {
-    await page.getByRole('radiogroup', { name: 'How D was hit' }).getByRole('radio', { name: said[0] }).click();
-    await page.getByRole('radiogroup', { name: 'Focus' }).getByRole('radio', { name: said[1] }).click();
-    await page.keyboard.press('t');
-    await page.waitForTimeout(500);
-  }
+  await page.getByRole('button', { name: 'Look at take 2' }).click();
+  await page.locator('.take-track').waitFor({ state: 'attached' });
+  await page.locator('.take-detail').scrollIntoViewIfNeeded();
   await page.evaluate(() => document.activeElement.blur());
   await picture('takes-dusk');
+  await page.goto(`${server.address}/productions/${production.id}/takes`);
+  await light('Noon');
+  await page.locator('.kept-bars').first().waitFor();
+  await picture('log-noon');
+  await light('Dusk');
+  await page.evaluate(() => localStorage.setItem('still-heron.roll', '{"countInS":0,"turnedBy":"motor-line","hasSound":false}'));
+  await page.goto(`${server.address}/shots/${shot('4B')}/roll`);
+  await page.locator('.roll-figure').waitFor();
+  await page.waitForTimeout(800);
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(3400);
+  await picture('roll-dusk');
+  await page.keyboard.press('Space');
 
   await page.goto(`${server.address}/shots/${shot('12A')}/floor`);
   await page.getByRole('slider', { name: 'Playhead' }).focus();

@@ -1,4 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
+import { newTake, type ShotPlan } from '@still-heron/core';
 import type { Page } from '@playwright/test';
 import { expect, type Heron, test } from './heron';
 
@@ -52,6 +53,38 @@ const SCREENS: readonly { readonly name: string; readonly open: (heron: Heron) =
       await heron.page.getByRole('radio', { name: view }).click();
     },
   })),
+  {
+    name: 'roll',
+    open: async (heron) => {
+      await heron.openCopy('4B');
+      await heron.page.keyboard.press('6');
+      await expect(heron.page.getByTestId('roll-now')).toBeVisible();
+    },
+  },
+  {
+    name: 'roll, while it waits for its cue',
+    open: async (heron) => {
+      await heron.openCopy('14A');
+      await heron.page.evaluate(() =>
+        localStorage.setItem('still-heron.roll', '{"countInS":0,"turnedBy":"wheel","hasSound":false}'),
+      );
+      await heron.page.keyboard.press('6');
+      await expect(heron.page.getByTestId('roll-now')).toBeVisible();
+      await heron.page.keyboard.press('Space');
+      await expect(heron.page.getByTestId('roll-when')).toHaveText('waits');
+    },
+  },
+  {
+    name: 'the log and a take',
+    open: async (heron) => {
+      const { shotId, productionId } = await heron.openCopy('9C');
+      const { plan } = await heron.api<{ plan: ShotPlan }>('get', `shots/${shotId}`);
+      const take = { ...newTake(plan, 1), focus: 'sharp', predictedRate: 0.4 };
+      await heron.api('post', `shots/${shotId}/takes`, { rolledAt: '2026-03-01T10:00:00.000Z', take });
+      await heron.open(`/productions/${productionId}/takes`);
+      await expect(heron.page.getByTestId('log-sentence')).toBeVisible();
+    },
+  },
   {
     name: 'floor',
     open: async (heron) => {

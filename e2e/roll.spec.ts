@@ -93,12 +93,13 @@ test('a whole set-up: rehearsed by taps, rolled with the stand-in wheel, logged,
   await page.waitForTimeout(600);
   await page.keyboard.press('Space');
   await expect(after).toBeVisible();
-  await page.getByRole('link', { name: 'All takes of the shot' }).click();
   await expect(page.getByRole('complementary', { name: 'What to do otherwise' })).toContainText('late at B');
   await page.keyboard.press('x');
   await expect(page.getByRole('button', { name: /Undo: .*late at B/ })).toBeEnabled();
   // and again, by a motor that does it right
-  await page.keyboard.press('6');
+  await expect(after.getByRole('heading', { name: 'Take 2' })).toBeVisible();
+  await page.keyboard.press('t');
+  await expect(after).toBeHidden();
   await page.getByRole('radio', { name: /runs the line by itself/ }).click();
   await page.keyboard.press('Space');
   await expect(page.getByText('The shot is over.')).toBeVisible();
@@ -195,6 +196,21 @@ test('the page is killed in the middle of a take: what was recorded is there at 
   const [take] = await takes();
   expect(take).toMatchObject({ hasTrack: true, take: { isCutShort: true } });
   expect(take!.take.durationS).toBeGreaterThan(0.4);
+});
+
+test('what counts is large: a quarter of it can still be read, and on a phone the take can be ended', async ({ heron, page }) => {
+  await openRoll(heron, page);
+  await page.keyboard.press('Space');
+  await expect(phase(page)).toHaveText('Rolling');
+  const size = (id: string) => page.getByTestId(id).evaluate((one) => parseFloat(getComputedStyle(one).fontSize));
+  // letters of eleven pixels and more are read
+  for (const id of ['roll-now', 'roll-next', 'roll-when']) expect((await size(id)) / 4).toBeGreaterThan(11);
+  await page.setViewportSize({ width: 390, height: 844 });
+  const end = page.getByRole('button', { name: /End the take/ });
+  await expect(end).toBeInViewport();
+  expect((await end.boundingBox())!.height).toBeGreaterThanOrEqual(44);
+  await end.click();
+  await expect(phase(page)).toHaveText('Ready');
 });
 
 test('slow practice is judged, and logs nothing; for one alone only the next cue is shown', async ({ heron, page }) => {

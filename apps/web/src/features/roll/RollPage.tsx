@@ -1,4 +1,4 @@
-import { adviseNext, isByEvent, ringOf, type RollPlan, rollPlan, type ShotPlan } from '@still-heron/core';
+import { isByEvent, ringOf, type RollPlan, rollPlan, type ShotPlan, shotTime } from '@still-heron/core';
 import { Suspense, useMemo, useState } from 'react';
 import { lazyPart } from '../../app/lazyPart';
 import { Link, useParams } from 'react-router';
@@ -10,8 +10,8 @@ import { selectSession } from '../shot/sessionSlice';
 import { selectPlan } from '../shot/shotSlice';
 import { useKeepRate } from '../shot/useKeepRate';
 import { useUnits } from '../shot/useUnits';
-import { Corrections } from '../takes/Corrections';
 import { AfterTake } from './AfterTake';
+import { NextSide } from './NextSide';
 import { RollChannel } from './RollChannel';
 import { RollFigures } from './RollFigures';
 import { readOptions, type RollOptions, writeOptions } from './rollOptions';
@@ -148,21 +148,13 @@ function Rolling({ shotId, plan, ready }: Props) {
       {isReady &&
         !isRehearsing &&
         (ended ? (
-          <aside className="side" aria-label="What to do otherwise">
-            <Corrections
-              corrections={
-                adviseNext(
-                  plan,
-                  takes.map(({ take }) => take),
-                ).corrections
-              }
-              plan={plan}
-              units={units}
-            />
-            <section>
-              <Link to={`/shots/${shotId}/takes`}>All takes of the shot</Link>
-            </section>
-          </aside>
+          <NextSide
+            shotId={shotId}
+            plan={plan}
+            units={units}
+            takes={takes}
+            planned={rate ? shotTime(plan, rate).takes : plan.schedule.takes}
+          />
         ) : (
           <RollSide
             plan={plan}

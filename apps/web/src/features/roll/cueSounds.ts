@@ -34,7 +34,7 @@ export function cueSounds(context: AudioContext): CueSounds {
   }
   return {
     play: ({ kind, way }, inS) => {
-      const atS = context.currentTime + Math.max(0, inS);
+      const atS = Math.max(context.currentTime, heardNowS(context) + inS);
       stroke(PITCHES[way], atS, LENGTHS_S[kind], LOUDNESS[kind]);
       if (kind === 'land') stroke(PITCHES[way], atS + SECOND_STROKE_S, LENGTHS_S.land, LOUDNESS.land);
       return atS;
@@ -43,4 +43,11 @@ export function cueSounds(context: AudioContext): CueSounds {
       for (const tone of playing) tone.stop();
     },
   };
+}
+
+/** What is heard now, on the sound card's clock: it lies behind what is computed, by as much as the way to the ear takes. */
+function heardNowS(context: AudioContext): number {
+  const { contextTime = 0, performanceTime = 0 } = context.getOutputTimestamp();
+  // a card that has not begun yet tells nothing
+  return performanceTime === 0 ? context.currentTime : contextTime + (performance.now() - performanceTime) / 1000;
 }

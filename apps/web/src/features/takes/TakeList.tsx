@@ -61,7 +61,7 @@ export function TakeList({ shotId, plan, takes, units }: Props) {
             </span>
             <span>
               {take.isCutShort && 'cut short: '}
-              {faultWords(take.hits, plan, units) || 'every mark hit'}
+              {faultWords(take.hits, plan, units) || (take.hits.length === 0 ? 'nothing said of the marks' : 'every mark hit')}
               {take.note && <span className="haze"> · {take.note}</span>}
             </span>
             <span className="haze">

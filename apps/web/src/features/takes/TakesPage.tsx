@@ -8,6 +8,7 @@ import { useLogTakeMutation, useTakesQuery } from '../../api/takes';
 import { Unreachable } from '../../app/Unreachable';
 import { useAppSelector, useAppStore } from '../../app/store';
 import { useKeys } from '../../app/useKeys';
+import { readOptions } from '../roll/rollOptions';
 import { selectSaving } from '../shot/savingSlice';
 import { selectDocument, selectPlan } from '../shot/shotSlice';
 import { useKeepRate } from '../shot/useKeepRate';
@@ -58,7 +59,8 @@ function Log({ shotId, plan, takes }: Props) {
   async function log(): Promise<void> {
     if (isLoading) return;
     const empty = newTake(plan, selectSaving(store.getState()).baseVersion);
-    const take = takeOfDraft(draft, { ...empty, predictedRate: rate?.keepRate ?? null }, moveIds);
+    const settings = { ...empty.settings, puller: readOptions(window.localStorage).puller };
+    const take = takeOfDraft(draft, { ...empty, settings, predictedRate: rate?.keepRate ?? null }, moveIds);
     const { error } = await logTake({ shotId, rolledAt: new Date().toISOString(), take });
     if (error)
       void message.error(`Take ${number} was not logged: ${problemOf(error).body.message}. What you said of it is still here.`);
