@@ -3,74 +3,11 @@
  *
  * It works on the columns of numbers that `src/stop/flatTakes.ts` describes; where each begins in memory stands at address 0, in the order of `Columns`.
  */
+import { columns, put, putWhole, real, whole } from './columns';
+import { draw } from './draws';
 
-@unmanaged
-class Columns {
-  captureFps: f64;
-  lowDeg: f64;
-  highDeg: f64;
-  stepDeg: f64;
-  anglesPerPerMm: f64;
-  tableLowDeg: f64;
-  tablePerDeg: f64;
-  frameCount: i32;
-  subjectCount: i32;
-  settingCount: i32;
-  beatCount: i32;
-  drawCount: i32;
-  angleDegs: usize;
-  subjectDrawsAt: usize;
-  markSigmaMm: usize;
-  timingSigmaFrames: usize;
-  distancesMm: usize;
-  settingDrawsAt: usize;
-  plannedDeg: usize;
-  settingMm: usize;
-  measureSigmaMm: usize;
-  landSigmaDeg: usize;
-  lagSigmaFrames: usize;
-  goesOnAt: usize;
-  goesOnDeg: usize;
-  plannedStartS: usize;
-  durationS: usize;
-  cueSigmaS: usize;
-  easing: usize;
-  beatSubject: usize;
-  beatFrom: usize;
-  beatTo: usize;
-  beatMayLose: usize;
-  beatKey: usize;
-  beatIsSoft: usize;
-  beatIsStill: usize;
-  beatStands: usize;
-  beatZoneAt: usize;
-  beatTablesAt: usize;
-  tableAt: usize;
-  zones: usize;
-  required: usize;
-  draws: usize;
-  lostIn: usize;
-  missMm: usize;
-  lateFrames: usize;
-  offDeg: usize;
-  stillDeg: usize;
-  lagFrames: usize;
-  startS: usize;
-  startFrame: usize;
-  endFrame: usize;
-  fromDeg: usize;
-  beatsKept: usize;
-  sharp: usize;
-}
+export { draw } from './draws';
 
-const columns = changetype<Columns>(0);
-/** Where the straight lines of the normal quantile lie: as `LINES_AT` of `takesLoop.ts` beside the columns. */
-const LINES_AT: usize = 1024;
-/** As in `draws.ts`. */
-const CELLS: u32 = 4096;
-const TAIL_CELLS: u32 = 4;
-const CELL_BITS: u32 = 20;
-const CELL_MASK: u32 = (1 << CELL_BITS) - 1;
 /** As in `zoneTables.ts`. */
 const ENTRIES = 2048;
 /** Bytes of one table: both limits at every entry. */
@@ -79,9 +16,6 @@ const ZONE_BYTES: usize = 16 * (ENTRIES + 1);
 const NEAREST_MM: f64 = 1;
 /** Rounding at the very edge of the zone is forgiven. */
 const LOOSE: f64 = 1 + 1e-9;
-
-/** The quantile's formula, asked only far out. */
-declare function tailQuantile(p: f64): f64;
 
 /** Takes from one number on; the kept ones. Adds to `beatsKept`, and to `sharp` unless only the count is wanted: then a take is left as soon as it is lost. */
 export function run(seed: u32, firstTake: u32, takes: i32, countOnly: bool): i32 {
@@ -103,41 +37,6 @@ export function run(seed: u32, firstTake: u32, takes: i32, countOnly: bool): i32
         putWhole(columns.sharp, frame, whole(columns.sharp, frame) + 1);
   }
   return kept;
-}
-
-/** Normal numbers of a take, put at an address one after the other. */
-export function draw(seed: u32, take: u32, address: usize, count: i32): void {
-  let s0 = stateOf(seed, take, 0);
-  let s1 = stateOf(seed, take, 1);
-  let s2 = stateOf(seed, take, 2);
-  let s3 = stateOf(seed, take, 3);
-  // a state of nothing but zeros would stay so
-  if ((s0 | s1 | s2 | s3) == 0) s0 = 1;
-  for (let k = 0; k < count; k++) {
-    const result = rotl<u32>(s1 * 5, 7) * 9;
-    const shifted = s1 << 9;
-    s2 ^= s0;
-    s3 ^= s1;
-    s1 ^= s2;
-    s0 ^= s3;
-    s2 ^= shifted;
-    s3 = rotl<u32>(s3, 11);
-    const cell = result >> CELL_BITS;
-    const line = LINES_AT + (cell << 4);
-    // the outermost cells are curved: there the formula itself is asked
-    if (((cell + TAIL_CELLS) & (CELLS - 1)) < 2 * TAIL_CELLS) put(address, k, tailQuantile((<f64>result + 0.5) / 4294967296));
-    else put(address, k, load<f64>(line) + <f64>(result & CELL_MASK) * load<f64>(line, 8));
-  }
-}
-
-function stateOf(seed: u32, take: u32, k: u32): u32 {
-  return spread(spread(seed + (k + 1) * 0x9e3779b9) ^ ((take + 1) * (0x6a09e667 + 2 * k)));
-}
-
-function spread(value: u32): u32 {
-  let x = (value ^ (value >> 16)) * 0x85ebca6b;
-  x = (x ^ (x >> 13)) * 0xc2b2ae35;
-  return x ^ (x >> 16);
 }
 
 /** Puts what a take has drawn where it belongs: everyone's miss, every setting of the ring, every pull's start. */
@@ -289,20 +188,4 @@ function floorOf(value: f64): i32 {
 
 function within(value: f64, low: f64, high: f64): f64 {
   return value < low ? low : value > high ? high : value;
-}
-
-function real(column: usize, k: i32): f64 {
-  return load<f64>(column + ((<usize>k) << 3));
-}
-
-function whole(column: usize, k: i32): i32 {
-  return load<i32>(column + ((<usize>k) << 2));
-}
-
-function put(column: usize, k: i32, value: f64): void {
-  store<f64>(column + ((<usize>k) << 3), value);
-}
-
-function putWhole(column: usize, k: i32, value: i32): void {
-  store<i32>(column + ((<usize>k) << 2), value);
 }

@@ -63,7 +63,7 @@ export function drawnNumbers(seed: number, take: number, count: number): Float64
 function theLoop(): Loop {
   if (started) return started;
   const bytes = Uint8Array.from({ length: LOOP_BYTES.length / 2 }, (_, k) => parseInt(LOOP_BYTES.slice(2 * k, 2 * k + 2), 16));
-  const imports = { takesLoop: { tailQuantile: normalQuantile } };
+  const imports = { draws: { tailQuantile: normalQuantile } };
   const loop = new WebAssembly.Instance(new WebAssembly.Module(bytes), imports).exports as Loop;
   grow(loop, COLUMNS_AT);
   const lines = quantileLines();

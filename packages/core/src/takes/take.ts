@@ -206,17 +206,20 @@ export function newTake(plan: ShotPlan, planVersion: number): Take {
   };
 }
 
-/** A take of an earlier form, in this one: what it lacks is what nobody said. */
+/** A take of an earlier form, in this one: what it lacks is what nobody said. What is no take comes back as it is: `checkTake` says what is wrong with it. */
 export function upgradeTake(value: unknown): unknown {
-  const take = value as Partial<Take> | null;
-  if (typeof take !== 'object' || take === null || typeof take.settings !== 'object') return value;
+  if (!isRecord(value) || !isRecord(value['settings']) || !Array.isArray(value['hits'])) return value;
   return {
     predictedRate: null,
     startTimecode: '',
     usable: null,
     repairs: [],
-    ...take,
-    hits: (take.hits ?? []).map((hit) => ({ ...hit, offDeg: (hit as Partial<LoggedHit>).offDeg ?? null })),
-    settings: 'puller' in take.settings ? take.settings : { ...(take.settings as object), puller: '' },
+    ...value,
+    hits: value['hits'].map((hit: unknown) => (isRecord(hit) ? { offDeg: null, ...hit } : hit)),
+    settings: { puller: '', ...value['settings'] },
   };
+}
+
+function isRecord(value: unknown): value is Readonly<Record<string, unknown>> {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
 }

@@ -1,0 +1,77 @@
+/** Where each column of numbers begins in memory, and the plan's own numbers: put at address 0 by `src/stop/takesLoop.ts`, in this order. */
+@unmanaged
+export class Columns {
+  captureFps: f64;
+  lowDeg: f64;
+  highDeg: f64;
+  stepDeg: f64;
+  anglesPerPerMm: f64;
+  tableLowDeg: f64;
+  tablePerDeg: f64;
+  frameCount: i32;
+  subjectCount: i32;
+  settingCount: i32;
+  beatCount: i32;
+  drawCount: i32;
+  angleDegs: usize;
+  subjectDrawsAt: usize;
+  markSigmaMm: usize;
+  timingSigmaFrames: usize;
+  distancesMm: usize;
+  settingDrawsAt: usize;
+  plannedDeg: usize;
+  settingMm: usize;
+  measureSigmaMm: usize;
+  landSigmaDeg: usize;
+  lagSigmaFrames: usize;
+  goesOnAt: usize;
+  goesOnDeg: usize;
+  plannedStartS: usize;
+  durationS: usize;
+  cueSigmaS: usize;
+  easing: usize;
+  beatSubject: usize;
+  beatFrom: usize;
+  beatTo: usize;
+  beatMayLose: usize;
+  beatKey: usize;
+  beatIsSoft: usize;
+  beatIsStill: usize;
+  beatStands: usize;
+  beatZoneAt: usize;
+  beatTablesAt: usize;
+  tableAt: usize;
+  zones: usize;
+  required: usize;
+  draws: usize;
+  lostIn: usize;
+  missMm: usize;
+  lateFrames: usize;
+  offDeg: usize;
+  stillDeg: usize;
+  lagFrames: usize;
+  startS: usize;
+  startFrame: usize;
+  endFrame: usize;
+  fromDeg: usize;
+  beatsKept: usize;
+  sharp: usize;
+}
+
+export const columns = changetype<Columns>(0);
+
+export function real(column: usize, k: i32): f64 {
+  return load<f64>(column + ((<usize>k) << 3));
+}
+
+export function whole(column: usize, k: i32): i32 {
+  return load<i32>(column + ((<usize>k) << 2));
+}
+
+export function put(column: usize, k: i32, value: f64): void {
+  store<f64>(column + ((<usize>k) << 3), value);
+}
+
+export function putWhole(column: usize, k: i32, value: i32): void {
+  store<i32>(column + ((<usize>k) << 2), value);
+}

@@ -1,0 +1,116 @@
+import fc from 'fast-check';
+import { twoPeople } from '../../test/plans';
+import { heldOnRing, ringOf } from '../kit/index';
+import { changeRack } from '../pull/index';
+import { rollPlan } from '../roll/index';
+import {
+  asJudged,
+  checkTake,
+  judgeTake,
+  newTake,
+  onPlanTime,
+  packTrack,
+  type RingTrack,
+  spanWords,
+  type Take,
+  upgradeTake,
+} from './index';
+
+const plan = changeRack(twoPeople(), 'rack-1', { startS: 4, durationS: 1 });
+const take: Take = newTake(plan, 1);
+
+describe('a span in words', () => {
+  test('in the camera’s timecode, or in seconds from the take’s start', () => {
+    expect(spanWords({ fromS: 1, toS: 2.5 }, { ...take, startTimecode: '10:00:00:00' })).toBe('10:00:01:00 – 10:00:02:12');
+    expect(spanWords({ fromS: 1, toS: 2.5 }, take)).toBe('1.0 s – 2.5 s');
+    expect(spanWords({ fromS: 0, toS: 2 }, { ...take, startTimecode: '23:59:59:00' })).toBe('23:59:59:00 – 00:00:01:00');
+  });
+});
+
+describe('an angle held on the ring', () => {
+  const ring = ringOf(plan.optics.lens);
+
+  test('is within its ends, and as it was where it lay there', () => {
+    fc.assert(
+      fc.property(fc.double({ min: -1e4, max: 1e4, noNaN: true }), (deg) => {
+        const held = heldOnRing(ring, deg);
+        expect(() => ring.distanceAt(held)).not.toThrow();
+        const ends = [ring.angleAt(ring.closeFocusMm), ring.angleAt(ring.farthestMm)];
+        if (deg >= Math.min(...ends) && deg <= Math.max(...ends)) expect(held === deg).toBe(true);
+      }),
+    );
+  });
+
+  test('what a roll shows of it can always be printed', () => {
+    const { figureOf } = rollPlan(plan)!;
+    for (const deg of [-500, 0, 120, 9999]) {
+      const { distanceMm, wheelDeg, zone } = figureOf(deg, 1);
+      expect(Number.isNaN(distanceMm + wheelDeg + zone.nearMm)).toBe(false);
+      expect(zone.nearMm).toBeLessThanOrEqual(distanceMm);
+    }
+  });
+});
+
+describe('a track on the plan’s clock', () => {
+  const ramp: RingTrack = { hz: 50, ringDeg: Float64Array.from({ length: 501 }, (_, k) => k / 50) };
+
+  test('is itself where nothing waited, and ends where the roll ended', () => {
+    const whole = onPlanTime(plan, ramp, []).ringDeg;
+    expect(whole).toHaveLength(50 * plan.durationS + 1);
+    whole.forEach((deg, k) => expect(deg).toBeCloseTo(ramp.ringDeg[k]!, 9));
+    const short = { hz: 50, ringDeg: ramp.ringDeg.slice(0, 101) };
+    expect(onPlanTime(plan, short, []).ringDeg).toHaveLength(101);
+  });
+
+  test('leaves out what was waited, and goes at full speed where it was practised slowly', () => {
+    const waits = changeRack(plan, 'rack-1', { cueKind: 'hand' });
+    const late = onPlanTime(waits, ramp, [{ moveId: 'rack-1', timeS: 6 }]).ringDeg;
+    expect(late[50 * 3]).toBeCloseTo(3, 6);
+    expect(late[50 * 5]).toBeCloseTo(7, 6);
+    const slow = onPlanTime(plan, ramp, [], { rate: 0.5, isByClock: false }).ringDeg;
+    expect(slow[50 * 2]).toBeCloseTo(4, 6);
+    expect(slow).toHaveLength(50 * 5 + 1);
+  });
+
+  test('one that was cut short shows nothing after that, and speaks of no pull it had not come to', () => {
+    const still = { hz: 50, ringDeg: new Float64Array(101).fill(100) };
+    const verdict = judgeTake(plan, still)!;
+    expect(verdict).toMatchObject({ isWhole: false, isKept: false, moves: [] });
+    expect(Math.max(0, ...verdict.usable.map(({ toS }) => toS))).toBeLessThanOrEqual(2 + 2 / plan.captureFps);
+  });
+});
+
+test('wobbles are left out where they were, also after a pull that was waited for', () => {
+  const waits = changeRack(plan, 'rack-1', { cueKind: 'hand' });
+  const ring = rollPlan(waits)!.line;
+  const ringDeg = Float64Array.from({ length: 100 * (plan.durationS + 3) }, (_, k) =>
+    ring.ringDegAt(k / 100 < 4 ? k / 100 : Math.max(4, k / 100 - 3)),
+  );
+  const recorded: Take = {
+    ...take,
+    durationS: plan.durationS + 3,
+    cues: [{ moveId: 'rack-1', timeS: 7 }],
+    wobbles: [{ fromS: 9, toS: 9.5 }],
+    track: packTrack({ hz: 100, ringDeg }),
+  };
+  const usable = asJudged(waits, recorded).usable!;
+  for (const { fromS, toS } of usable) expect(toS <= 9 + 0.05 || fromS >= 9.5 - 0.05).toBe(true);
+  expect(usable.some(({ fromS }) => fromS > 9)).toBe(true);
+});
+
+describe('a take of an earlier form', () => {
+  const { predictedRate: _, usable: __, ...earlier } = take;
+
+  test('is completed by what nobody said, and one of this form stays as it is', () => {
+    const hits = [{ moveId: 'rack-1', hit: 'late', lateS: 0.2 }];
+    const upgraded = upgradeTake({ ...earlier, hits }) as Take;
+    expect(upgraded).toEqual({ ...take, hits: [{ ...hits[0], offDeg: null }] });
+    expect(checkTake(upgraded)).toEqual([]);
+    expect(upgradeTake(take)).toEqual(take);
+  });
+
+  test.each([null, 7, 'take', {}, [], { settings: null, hits: [] }, { settings: {}, hits: 7 }, { ...earlier, hits: [null] }])(
+    '%j is none, and says so',
+    (value) => expect(checkTake(upgradeTake(value)).length).toBeGreaterThan(0),
+  );
+});
