@@ -48,6 +48,26 @@ test('takes are logged in seconds, a fault that comes twice is mended by one key
   await expect(page.getByRole('heading', { name: 'Take 4' })).toBeVisible();
 });
 
+test('a take is said by keys alone, one mark after the other', async ({ heron, page }) => {
+  const { shotId } = await heron.openCopy('4B');
+  await page.keyboard.press('7');
+  const hit = (mark: string, word: string) =>
+    page.getByRole('radiogroup', { name: `How ${mark} was hit` }).getByRole('radio', { name: word, exact: true });
+  await expect(hit('D', 'hit')).toBeChecked();
+  await page.keyboard.press('o');
+  await expect(hit('D', 'overshot')).toBeChecked();
+  await page.keyboard.press('l');
+  await expect(hit('C', 'late')).toBeChecked();
+  // round again: the first one is said otherwise
+  await page.keyboard.press('h');
+  await expect(hit('D', 'hit')).toBeChecked();
+  await page.keyboard.press('k');
+  await page.keyboard.press('t');
+  await expect(page.getByRole('list', { name: 'Takes, the latest first' })).toContainText('late at C');
+  const [take] = await heron.api<{ take: { isCircled: boolean } }[]>('get', `shots/${shotId}/takes`);
+  expect(take!.take.isCircled).toBe(true);
+});
+
 test('a take that the server does not take is said, and what was said of it stays', async ({ heron, page }) => {
   await heron.openCopy('9C');
   await page.keyboard.press('7');

@@ -7,5 +7,5 @@ export default defineConfig({
   plugins: [react()],
   worker: { format: 'es' },
   build: { target: 'es2022', sourcemap: false, assetsInlineLimit: 0, chunkSizeWarningLimit: 900 },
-  server: { port: 4871, proxy: { '/api': server } },
+  server: { port: 4871, proxy: { '/api': { target: server, ws: true } } },
 });

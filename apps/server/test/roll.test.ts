@@ -4,6 +4,7 @@ import type { JoinedView, RollView, ShotView } from '@still-heron/contract';
 import { newTake } from '@still-heron/core';
 import { io, type Socket } from 'socket.io-client';
 import { WebSocket } from 'ws';
+import { GONE_MS } from '../src/roll/roll.gateway';
 import { makeProduction, makeShot, startServer, type TestServer } from './server';
 
 let server: TestServer;
@@ -89,6 +90,30 @@ test('a device that goes away is no longer told of', async () => {
   operator.close();
   expect(await told).toEqual([]);
 });
+
+test('a roll whose device does not come back is over for everyone', async () => {
+  const { socket: puller } = await joined('puller');
+  const { socket: operator } = await joined('operator');
+  const roll = rollOf();
+  await ask(puller, 'roll', roll);
+  const ended = hears<{ rollId: string }>(operator, 'end');
+  puller.close();
+  expect((await joined('director')).found.roll).toMatchObject({ rollId: roll.rollId });
+  expect(await ended).toEqual({ rollId: roll.rollId });
+  expect((await joined('late')).found.roll).toBeNull();
+}, 20_000);
+
+test('one that comes back in time and tells it again goes on', async () => {
+  const { socket: puller } = await joined('puller');
+  const roll = rollOf();
+  await ask(puller, 'roll', roll);
+  puller.close();
+  const { socket: again } = await joined('puller');
+  await ask(again, 'roll', roll);
+  await new Promise((done) => setTimeout(done, GONE_MS + 500));
+  expect((await joined('late')).found.roll).toMatchObject({ rollId: roll.rollId });
+  await ask(again, 'end', { rollId: roll.rollId });
+}, 20_000);
 
 test.each([
   ['join', {}, 'not-an-id'],

@@ -16,6 +16,9 @@ import { isFromHere } from './is-from-here.js';
 import { DevicesService } from './devices.service.js';
 import { RollService } from './roll.service.js';
 
+/** A line that was cut for longer does not come back. */
+export const GONE_MS = 8000;
+
 /** What a message is answered with that can't be taken. */
 interface Refused {
   readonly code: string;
@@ -41,8 +44,16 @@ export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
     socket.data = {};
   }
 
+  /** A device that rolls has some time to come back and tell its roll again; then it is gone, and with it the roll. */
   handleDisconnect(socket: Socket): void {
     this.tellDevices(socket);
+    const left = this.rolls.toldOver(socket.id);
+    if (!left) return;
+    const timer = setTimeout(() => {
+      if (this.rolls.toldOver(socket.id)?.rollId !== left.rollId || !this.rolls.end(left.rollId)) return;
+      socket.nsp.to(left.shotId).emit('end', { rollId: left.rollId });
+    }, GONE_MS);
+    timer.unref();
   }
 
   /** The server's clock, for the page to set its own by. */
@@ -67,7 +78,7 @@ export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
   roll(@ConnectedSocket() socket: Socket, @MessageBody() body: unknown): RollView | Refused {
     const asked = read(RollView, body);
     if ('code' in asked) return asked;
-    const roll = this.rolls.start(asked);
+    const roll = this.rolls.start(asked, socket.id);
     socket.to(roll.shotId).emit('roll', roll);
     return roll;
   }

@@ -8,6 +8,8 @@ const FORGOTTEN_MS = 3 * 3600 * 1000;
 @Injectable()
 export class RollService {
   private readonly running = new Map<string, RollView>();
+  /** By shot, the line of the device that rolls */
+  private readonly lines = new Map<string, string>();
 
   of(shotId: string): RollView | null {
     const roll = this.running.get(shotId);
@@ -16,8 +18,9 @@ export class RollService {
   }
 
   /** Starts a roll, or takes one up again with everything it has been through. */
-  start(roll: RollView): RollView {
+  start(roll: RollView, line: string): RollView {
     this.running.set(roll.shotId, roll);
+    this.lines.set(roll.shotId, line);
     return roll;
   }
 
@@ -34,6 +37,12 @@ export class RollService {
     const roll = this.find(rollId);
     if (roll) this.running.delete(roll.shotId);
     return roll?.shotId ?? null;
+  }
+
+  /** The roll that is told over a line; null where none is. */
+  toldOver(line: string): RollView | null {
+    const [shotId] = [...this.lines].find(([, known]) => known === line) ?? [];
+    return shotId === undefined ? null : this.of(shotId);
   }
 
   private find(rollId: string): RollView | undefined {

@@ -21,6 +21,17 @@ const IN_A_SHOT: readonly ScreenKey[] = [
   { keys: ['V'], does: 'saved versions of the shot' },
 ];
 
+/** Of the take that was just shot. */
+const SAYING: readonly ScreenKey[] = [
+  {
+    keys: ['H', 'L', 'E', 'F', 'B', 'O', 'S'],
+    does: 'of the mark that is pointed at: hit, late, early, in front, behind, overshot, searched',
+  },
+  { keys: ['K'], does: 'circle it' },
+  { keys: ['T'], does: 'log the take as it is said' },
+  { keys: ['X'], does: 'take the first correction for the next take' },
+];
+
 const FIELD: readonly ScreenKey[] = [
   { keys: ['↑', '↓'], does: 'in a figure: one step of its last digit; with Shift ten' },
   { keys: ['Enter'], does: 'take what was typed' },
@@ -104,18 +115,11 @@ export const KEYS = {
     { keys: ['W'], does: 'hold while the ring is rocked to check: that span is cut out later' },
     { keys: ['R'], does: 'while rehearsing: start the clock, then tap as each thing happens' },
     { keys: ['←', '→'], does: 'turn the stand-in wheel, to the right nearer; with Shift faster' },
-    { keys: ['T'], does: 'after a take: log it as it is said' },
-    { keys: ['X'], does: 'after a take: take the first correction' },
+    ...SAYING.map(({ keys, does }) => ({ keys, does: `after a take: ${does}` })),
     ...IN_A_SHOT,
     ...EVERYWHERE,
   ],
-  takes: [
-    { keys: ['T'], does: 'log the take as it is said' },
-    { keys: ['X'], does: 'take the first correction for the next take' },
-    ...FIELD.slice(1),
-    ...IN_A_SHOT,
-    ...EVERYWHERE,
-  ],
+  takes: [...SAYING, ...FIELD.slice(1), ...IN_A_SHOT, ...EVERYWHERE],
   stop: [
     { keys: ['←', '→'], does: 'on the stop: a third narrower, or wider; with Shift a whole stop' },
     { keys: ['W'], does: 'shoot at the widest stop that keeps what is wanted' },

@@ -1,4 +1,4 @@
-import { newTake, type ShotPlan, type UnitSystem, verdictOf } from '@still-heron/core';
+import { newTake, type UnitSystem, verdictOf } from '@still-heron/core';
 import { App } from 'antd';
 import { useMemo, useState, useSyncExternalStore } from 'react';
 import { problemOf } from '../../api/api';
@@ -13,14 +13,14 @@ import { sending } from './sendTakes';
 
 interface Props {
   readonly shotId: string;
-  readonly plan: ShotPlan;
   readonly units: UnitSystem;
   readonly ended: EndedRoll;
   readonly onDone: () => void;
 }
 
 /** The take that was just rolled: what its track shows, against the plan; to be said otherwise, and put away. */
-export function AfterTake({ shotId, plan, units, ended, onDone }: Props) {
+export function AfterTake({ shotId, units, ended, onDone }: Props) {
+  const { plan } = ended;
   const { message } = App.useApp();
   const isPractice = ended.pace.rate !== 1;
   const logged = useSyncExternalStore(sending.subscribe, () => sending.loggedAs(ended.id));

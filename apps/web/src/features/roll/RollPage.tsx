@@ -63,8 +63,9 @@ function Rolling({ shotId, plan, ready }: Props) {
   const shown = isReady && isRehearsing ? { ...moment, planS: rehearsedS } : moment;
   const hasWheel = options.turnedBy === 'wheel' || options.turnedBy === 'motor-wheel';
   const hasEvents = plan.line.moves.some(isByEvent);
-  useKeys('space', roll.toggle, { preventDefault: true });
-  useKeys('c', roll.setOff);
+  // a key that is held down is pressed once
+  useKeys('space', ({ repeat }) => !repeat && roll.toggle(), { preventDefault: true });
+  useKeys('c', ({ repeat }) => !repeat && roll.setOff());
   useKeys('w', ({ type, repeat }) => !repeat && roll.rock(type === 'keydown'), { keydown: true, keyup: true });
 
   function change(changes: Partial<RollOptions>): void {
@@ -77,7 +78,7 @@ function Rolling({ shotId, plan, ready }: Props) {
       <div className="surface">
         <RollStatus moment={moment} line={roll.line} plan={plan} number={(takes.at(-1)?.number ?? 0) + 1} options={options} />
         {isReady && ended && !isRehearsing ? (
-          <AfterTake key={ended.id} shotId={shotId} plan={plan} units={units} ended={ended} onDone={roll.forget} />
+          <AfterTake key={ended.id} shotId={shotId} units={units} ended={ended} onDone={roll.forget} />
         ) : (
           <>
             <RollFigures

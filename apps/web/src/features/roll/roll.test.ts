@@ -1,4 +1,4 @@
-import { changeRack, newTake, rollPlan, ringOf, type ShotPlan, trackDegAt, unpackTrack } from '@still-heron/core';
+import { changeRack, newTake, rollPlan, ringOf, type ShotPlan, TAKE_LIMITS, trackDegAt, unpackTrack } from '@still-heron/core';
 import type { RollView } from '@still-heron/contract';
 import { clockOffset } from '../../live/clockOffset';
 import { TWO_PEOPLE } from '../../twoPeople.fixture';
@@ -63,6 +63,13 @@ describe('a recording', () => {
     expect(trackDegAt(track, 0.253)).toBeCloseTo(15, 1);
     expect(trackDegAt(track, 1)).toBeCloseTo(20, 2);
     expect(trackOf([], 1)).toBeNull();
+    // a take of two hours is still one the server takes
+    const long = trackOf(
+      Array.from({ length: 72_000 }, (_, k) => ({ timeS: k / 10, ringDeg: (k * 37) % 280 })),
+      7199,
+    )!;
+    expect(long.length).toBeLessThan(TAKE_LIMITS.track.max);
+    expect(unpackTrack(long).hz).toBeLessThan(TRACK_HZ);
   });
 });
 

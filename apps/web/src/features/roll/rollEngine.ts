@@ -54,6 +54,8 @@ export const AT_REST: RollMoment = {
 export interface EndedRoll {
   readonly id: string;
   readonly rolledAt: string;
+  /** As it was then: what is changed for the next take says nothing of this one */
+  readonly plan: ShotPlan;
   readonly take: Take;
   readonly pace: RollPace;
 }
@@ -208,7 +210,7 @@ export class RollEngine {
   /** The take as its track judges it. */
   endAt(realS: number): EndedRoll {
     const take = asJudged(this.setting.plan, this.takeAt(realS), this.pace);
-    return { id: this.id, rolledAt: this.rolledAt.toISOString(), take, pace: this.pace };
+    return { id: this.id, rolledAt: this.rolledAt.toISOString(), plan: this.setting.plan, take, pace: this.pace };
   }
 
   private newClock(): RollClock {

@@ -1,6 +1,7 @@
 import type { RollView } from '@still-heron/contract';
 import type { RollPlan, ShotPlan } from '@still-heron/core';
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { takesApi } from '../../api/takes';
 import { useAppDispatch } from '../../app/store';
 import { ownMs } from '../../live/clockOffset';
 import { type LineState, type LiveLine, openLine } from '../../live/liveLine';
@@ -40,6 +41,8 @@ export interface Roll {
 
 /** How often a take that rolls is written down. */
 const WRITE_MS = 500;
+/** A take that was rolled on another device is in the log by then. */
+const LOGGED_BY_MS = 1500;
 /** How often the others hear where the ring is. */
 const WHEEL_MS = 50;
 /** A page that can't be seen is not drawn, and records all the same. */
@@ -121,7 +124,11 @@ export function useRoll(input: RollInput): Roll {
         if (engine.current?.id === rollId) engine.current.setOff(moveId, timeS);
       },
       end: (rollId) => {
-        if (engine.current?.id === rollId) finish();
+        if (engine.current?.id !== rollId) return;
+        const isOurs = engine.current.isOurs;
+        finish();
+        // what was rolled elsewhere is logged there, a moment later
+        if (!isOurs) setTimeout(() => dispatch(takesApi.util.invalidateTags([{ type: 'Takes', id: shotId }])), LOGGED_BY_MS);
       },
       wheel: (deg) => (remoteDeg.current = deg),
       device: (message) => {
@@ -140,6 +147,7 @@ export function useRoll(input: RollInput): Roll {
     });
     return () => {
       stop();
+      if (engine.current?.isOurs) live.tellEnd(engine.current.id);
       finish();
       live.close();
       setLine(null);

@@ -2,7 +2,7 @@ import type { TakeRowView } from '@still-heron/contract';
 import { asJudged, packTrack, readLensData, type ShotPlan, type Take, type UnitSystem, verdictOf } from '@still-heron/core';
 import { App } from 'antd';
 import { useState } from 'react';
-import { problemOf } from '../../api/api';
+import { problemOf, useRevisionQuery } from '../../api/api';
 import { useSaveTakeMutation, useTakeQuery } from '../../api/takes';
 import { askForFile, parseCsv } from '../kit/exchange/csv';
 import { ProblemList } from '../kit/exchange/ProblemList';
@@ -25,27 +25,30 @@ export function TakeDetail({ shotId, plan, units, row }: Props) {
   const [problems, setProblems] = useState<Parameters<typeof ProblemList>[0]['problems'] | null>(null);
   const [read, setRead] = useState<Take | null>(null);
   const take = read ?? found?.take ?? null;
+  // what was changed since says nothing of a take that was shot before; old versions are thinned out
+  const { data: saved } = useRevisionQuery({ shotId, version: row.take.planVersion });
+  const then = saved?.plan ?? plan;
 
   async function readTrack(): Promise<void> {
     const file = await askForFile('.csv,text/csv');
     if (!file || !take) return;
-    const reading = readLensData(parseCsv(file.text), plan);
+    const reading = readLensData(parseCsv(file.text), then);
     if (reading.status === 'unread') return setProblems(reading.problems);
     setProblems(null);
     const track = packTrack(reading.track);
-    const judged = asJudged(plan, { ...take, track, durationS: reading.durationS });
+    const judged = asJudged(then, { ...take, track, durationS: reading.durationS });
     const { error } = await save({ shotId, id: row.id, version: row.version, take: judged });
     if (error) void message.error(`Take ${row.number} was not changed: ${problemOf(error).body.message}.`);
     else setRead(judged);
   }
   if (!take) return null;
-  const verdict = verdictOf(plan, take);
+  const verdict = verdictOf(then, take);
   return (
     <div className="take-detail">
       {verdict ? (
         <>
-          <p className={verdict.isKept ? 'tone-sharp' : 'tone-soft'}>{verdictWords(verdict, plan, units)}</p>
-          <TakeChart plan={plan} verdict={verdict} take={take} units={units} />
+          <p className={verdict.isKept ? 'tone-sharp' : 'tone-soft'}>{verdictWords(verdict, then, units)}</p>
+          <TakeChart plan={then} verdict={verdict} take={take} units={units} />
         </>
       ) : (
         <p className="haze">

@@ -1,5 +1,7 @@
 import { type MarkHit, type ShotPlan, TAKE_LIMITS, type UnitSystem } from '@still-heron/core';
 import { Checkbox } from 'antd';
+import { useState } from 'react';
+import { useKeys } from '../../app/useKeys';
 import { TextField } from '../../fields/TextField';
 import { WordChoice } from '../../fields/WordChoice';
 import { type Draft, withHit } from './draft';
@@ -21,18 +23,37 @@ interface Props {
 
 /** What happens most comes first. */
 const ORDER: readonly MarkHit[] = ['hit', 'late', 'early', 'in-front', 'behind', 'overshot', 'searched'];
+/** One key each, said of one mark after the other. */
+const KEYS: Readonly<Record<string, MarkHit>> = {
+  h: 'hit',
+  l: 'late',
+  e: 'early',
+  f: 'in-front',
+  b: 'behind',
+  o: 'overshot',
+  s: 'searched',
+};
 const HITS = ORDER.map((value) => ({ value, word: HIT_WORDS[value] }));
 
 /** The take that was just shot. A good one needs one press; of any other it is said where, and what. */
 export function TakeForm({ draft, plan, units, number, moveIds, isLogging, onChange, onLog }: Props) {
+  // the mark the next key is said of
+  const [at, setAt] = useState(0);
+  useKeys(Object.keys(KEYS).join(', '), ({ key }) => {
+    const moveId = moveIds[at];
+    if (moveId === undefined) return;
+    onChange(withHit(draft, moveId, KEYS[key.toLowerCase()]!));
+    setAt((at + 1) % moveIds.length);
+  });
+  useKeys('k', () => onChange({ ...draft, isCircled: !draft.isCircled }));
   return (
     <section className="take-form" aria-label={`Take ${number}`}>
       <h2 className="take-number">
         Take <span className="figure">{number}</span>
       </h2>
       <div className="take-said">
-        {moveIds.map((id) => (
-          <div key={id} className="take-line">
+        {moveIds.map((id, index) => (
+          <div key={id} className={index === at ? 'take-line is-next' : 'take-line'}>
             <span>
               at <strong>{pullTo(id, plan, units)}</strong>
             </span>
@@ -64,7 +85,7 @@ export function TakeForm({ draft, plan, units, number, moveIds, isLogging, onCha
         </div>
         <div className="take-line">
           <Checkbox checked={draft.isCircled} onChange={({ target }) => onChange({ ...draft, isCircled: target.checked })}>
-            circled
+            circled <kbd className="key">K</kbd>
           </Checkbox>
           <TextField
             label={draft.isCircled && draft.focus !== 'sharp' ? 'why it is kept although it is soft' : 'note'}
