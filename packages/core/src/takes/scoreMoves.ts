@@ -69,13 +69,19 @@ export function scoreMoves(plan: ShotPlan, track: RingTrack): MoveScore[] {
       lowDeg: targetDeg + Math.min(nearSideDeg, farSideDeg),
       highDeg: targetDeg + Math.max(nearSideDeg, farSideDeg),
     };
-    const turn = turnOf(
-      samplesOf((timeS) => trackDegAt(track, timeS), track.hz, fromS, toS),
-      targetDeg,
-      aim,
-    );
+    const wentOn = line.moves[index - 1]?.goesOn ?? plan.line.start?.kind === 'subject';
+    // a line that goes on with someone carries its target, and where it came from, along: the hand is held against that
+    const carriedDeg = (timeS: number) => {
+      if (timeS > move.endS && move.goesOn) return line.ringDegAt(timeS) - targetDeg;
+      return timeS < move.startS && wentOn ? line.ringDegAt(timeS) - move.from.ringDeg : 0;
+    };
+    const turnBy = (degAt: (timeS: number) => number, hz: number) => {
+      const samples = samplesOf((timeS) => degAt(timeS) - carriedDeg(timeS), hz, fromS, toS);
+      return turnOf(samples, targetDeg, aim);
+    };
+    const turn = turnBy((timeS) => trackDegAt(track, timeS), track.hz);
     // a pull that begins gently is seen to begin a little after it does: so is the planned one
-    const planned = turnOf(samplesOf(line.ringDegAt, PLANNED_HZ, fromS, toS), targetDeg, aim);
+    const planned = turnBy(line.ringDegAt, PLANNED_HZ);
     const startsLateS = turn.startS === null ? null : turn.startS - (planned.startS ?? move.startS);
     const landsLateS = turn.landS === null ? null : turn.landS - move.endS;
     return {

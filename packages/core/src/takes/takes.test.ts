@@ -2,7 +2,18 @@ import fc from 'fast-check';
 import { twoPeople } from '../../test/plans';
 import { RANDOM_PLANS } from '../../test/randomPlans';
 import { ringOf } from '../kit/index';
-import { addRack, changeRack, checkPlan, focusLine, newPlan, setWanted, type ShotPlan } from '../pull/index';
+import {
+  addRack,
+  addStay,
+  addSubject,
+  changeRack,
+  checkPlan,
+  focusLine,
+  newPlan,
+  setLineStart,
+  setWanted,
+  type ShotPlan,
+} from '../pull/index';
 import { evaluatePull } from '../verdict/index';
 import {
   adviseNext,
@@ -71,6 +82,21 @@ describe('a pull on the track', () => {
     expect(first!.hit).toBe('late');
     expect(second).toMatchObject({ hit: 'hit' });
     expect(Math.abs(second!.startsLateS!)).toBeLessThan(0.05);
+  });
+
+  test('one that goes on with someone who walks is hit when the ring goes with them, and not when it stays', () => {
+    // Ines walks from 4 m to 2 m; the ring comes to her from 6 m and goes on with her
+    const met = addStay(addSubject(newPlan(), { name: 'Ines', distanceMm: 4000 }), 'subject-1', { distanceMm: 2000, fromS: 8 });
+    const line1 = addRack(setLineStart(met, { kind: 'distance', distanceMm: 6000 }), 'mark-1', 1);
+    const target = { kind: 'subject', subjectId: 'subject-1', leadS: 0 } as const;
+    const walks = changeRack(line1, 'rack-1', { startS: 5, durationS: 1, target });
+    const [followed, id] = [0, 'rack-1'];
+    const scoreOf = (track: RingTrack) => scoreMoves(walks, track).find(({ moveId }) => moveId === id);
+    expect(scoreOf(turned(walks))).toMatchObject({ hit: 'hit' });
+    const of = focusLine(walks, ringOf(walks.optics.lens))!;
+    const { endS } = of.moves[followed]!;
+    const stays = Float64Array.from({ length: HZ * walks.durationS }, (_, k) => of.ringDegAt(Math.min(k / HZ, endS)));
+    expect(scoreOf({ hz: HZ, ringDeg: stays })!.hit).not.toBe('hit');
   });
 
   test('begun too soon it is early', () => {
