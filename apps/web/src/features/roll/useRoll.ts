@@ -9,7 +9,7 @@ import { type CueSounds, cueSounds } from './cueSounds';
 import { ringSource, type RingSource } from './ringSource';
 import { AT_REST, type EndedRoll, RollEngine, type RollMoment } from './rollEngine';
 import type { RollOptions } from './rollOptions';
-import { sendTakes } from './sendTakes';
+import { keepAndSend } from './sendTakes';
 import { tellCue } from './tellCue';
 import { deviceName, newId } from './thisDevice';
 import { takeBox } from './takeBox';
@@ -109,9 +109,7 @@ export function useRoll(input: RollInput): Roll {
     const done = over.endAt(endS);
     setEnded(done);
     if (over.rate !== 1) return;
-    void takeBox
-      .put({ id: done.id, shotId: over.roll.shotId, rolledAt: done.rolledAt, take: done.take, aliveAtMs: null })
-      .then(() => sendTakes(dispatch));
+    void keepAndSend({ id: done.id, shotId: over.roll.shotId, rolledAt: done.rolledAt, take: done.take }, dispatch);
   }
 
   useEffect(() => {
@@ -188,7 +186,7 @@ export function useRoll(input: RollInput): Roll {
       if (now - writtenMs > WRITE_MS && rolling.rate === 1 && atS > 0) {
         writtenMs = now;
         const { id, rolledAt, take } = rolling.endAt(atS);
-        void takeBox.put({ id, shotId, rolledAt, take, aliveAtMs: Date.now() });
+        void takeBox.put({ id, shotId, rolledAt, take, aliveAtMs: Date.now() }).catch(() => undefined);
       }
     }, TICK_MS);
     return () => {
