@@ -3,8 +3,9 @@ import { runsOf, TYPEFACES, type Weight } from './type.js';
 
 const TONES = { ink: '#16211f', haze: '#5a6a66', good: '#1c6849', rule: '#c8cec8' } as const;
 const MARGIN = 48;
-/** A heading with less room than this goes on the next page. */
+/** A heading, or the head of a take, with less room than this goes on the next page. */
 const HEADING_ROOM = 80;
+const HEAD_ROOM = 40;
 
 /** How a line is set. */
 interface Manner {
@@ -14,6 +15,8 @@ interface Manner {
   readonly indent?: number;
   /** Above it */
   readonly gap?: number;
+  /** Not left alone at the foot of a page */
+  readonly isHead?: boolean;
 }
 
 /** Lines of text on pages of A4, each letter in a typeface that has it. */
@@ -33,9 +36,10 @@ export class ReportPages {
     this.document = document;
   }
 
-  say(text: string, { size = 10, weight = 'plain', tone = 'ink', indent = 0, gap = 2 }: Manner = {}): void {
+  say(text: string, { size = 10, weight = 'plain', tone = 'ink', indent = 0, gap = 2, isHead = false }: Manner = {}): void {
     const { document } = this;
     const runs = runsOf(text);
+    if (isHead) this.makeRoom(HEAD_ROOM);
     document.y += gap;
     document.fillColor(TONES[tone]).fontSize(size);
     for (const [index, run] of runs.entries()) {
@@ -49,7 +53,7 @@ export class ReportPages {
   rule(): void {
     const { document } = this;
     document.y += 14;
-    if (document.y > document.page.height - MARGIN - HEADING_ROOM) document.addPage();
+    this.makeRoom(HEADING_ROOM);
     const { y } = document;
     document
       .moveTo(MARGIN, y)
@@ -57,6 +61,11 @@ export class ReportPages {
       .strokeColor(TONES.rule)
       .stroke();
     document.y += 8;
+  }
+
+  private makeRoom(room: number): void {
+    const { document } = this;
+    if (document.y > document.page.height - MARGIN - room) document.addPage();
   }
 
   /** Numbers the pages, and gives the file. */

@@ -77,7 +77,7 @@ function sayTake(pages: ReportPages, number: number, take: Omit<Take, 'track'>, 
     take.isCutShort && 'cut short',
     settings.isReversed && 'SHOT BACKWARDS',
   ];
-  pages.say(head.filter(Boolean).join(', '), { weight: 'strong', gap: 7 });
+  pages.say(head.filter(Boolean).join(', '), { weight: 'strong', gap: 7, isHead: true });
   const spans = (list: Parameters<typeof spanWords>[0][]) => list.map((span) => spanWords(span, take)).join('; ');
   const usable = usableSpansOf(take);
   const faults = take.hits
