@@ -132,9 +132,14 @@ const SCREENS: readonly { readonly name: string; readonly open: (heron: Heron) =
 // each looks at a screen of its own: both workers share them
 test.describe.configure({ mode: 'parallel' });
 
-/** Faults that keep someone from using the screen, as axe finds them. */
-async function seriousFaults(page: Page): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa']).analyze();
+const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'];
+
+/** Faults that keep someone from using the screen, as axe finds them; in the second light what can have changed with it. */
+async function seriousFaults(page: Page, isSecond: boolean): Promise<string[]> {
+  const runOnly = isSecond ? ['color-contrast'] : RULES;
+  // there are no frames to look into, and what passes is not read
+  const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'], runOnly });
+  const { violations } = await axe.analyze();
   return violations
     .filter(({ impact }) => impact === 'serious' || impact === 'critical')
     .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join('; ')}`);
@@ -146,7 +151,7 @@ for (const { name, open } of SCREENS) {
     for (const light of ['Noon', 'Dusk']) {
       await page.getByRole('radio', { name: light }).click();
       await expect(page.locator('html')).toHaveAttribute('data-light', light.toLowerCase());
-      expect(await seriousFaults(page)).toEqual([]);
+      expect(await seriousFaults(page, light === 'Dusk')).toEqual([]);
     }
   });
 }

@@ -4,7 +4,6 @@ import type { JoinedView, RollView, ShotView } from '@still-heron/contract';
 import { newTake } from '@still-heron/core';
 import { io, type Socket } from 'socket.io-client';
 import { WebSocket } from 'ws';
-import { GONE_MS } from '../src/roll/roll.gateway';
 import { makeProduction, makeShot, startServer, type TestServer } from './server';
 
 let server: TestServer;
@@ -49,9 +48,9 @@ const rollOf = (changes: Partial<RollView> = {}): RollView => ({
   ...changes,
 });
 
-async function joined(device: string): Promise<{ socket: Socket; found: JoinedView }> {
+async function joined(device: string, shotId = shot.id): Promise<{ socket: Socket; found: JoinedView }> {
   const socket = page();
-  return { socket, found: (await ask(socket, 'join', { shotId: shot.id, device })) as JoinedView };
+  return { socket, found: (await ask(socket, 'join', { shotId, device })) as JoinedView };
 }
 
 test('the clock of the server is told', async () => {
@@ -91,28 +90,23 @@ test('a device that goes away is no longer told of', async () => {
   expect(await told).toEqual([]);
 });
 
-test('a roll whose device does not come back is over for everyone', async () => {
-  const { socket: puller } = await joined('puller');
-  const { socket: operator } = await joined('operator');
-  const roll = rollOf();
-  await ask(puller, 'roll', roll);
+test('a roll whose device does not come back is over for everyone; one that comes back in time and tells it again goes on', async () => {
+  const [lost, kept] = [rollOf({ shotId: randomUUID() }), rollOf({ shotId: randomUUID() })];
+  const found = async ({ shotId }: RollView) => (await joined('someone', shotId)).found.roll;
+  const { socket: operator } = await joined('operator', lost.shotId);
   const ended = hears<{ rollId: string }>(operator, 'end');
-  puller.close();
-  expect((await joined('director')).found.roll).toMatchObject({ rollId: roll.rollId });
-  expect(await ended).toEqual({ rollId: roll.rollId });
-  expect((await joined('late')).found.roll).toBeNull();
-}, 20_000);
-
-test('one that comes back in time and tells it again goes on', async () => {
-  const { socket: puller } = await joined('puller');
-  const roll = rollOf();
-  await ask(puller, 'roll', roll);
-  puller.close();
-  const { socket: again } = await joined('puller');
-  await ask(again, 'roll', roll);
-  await new Promise((done) => setTimeout(done, GONE_MS + 500));
-  expect((await joined('late')).found.roll).toMatchObject({ rollId: roll.rollId });
-  await ask(again, 'end', { rollId: roll.rollId });
+  for (const roll of [lost, kept]) {
+    const { socket } = await joined('puller', roll.shotId);
+    await ask(socket, 'roll', roll);
+    socket.close();
+  }
+  const { socket: again } = await joined('puller', kept.shotId);
+  await ask(again, 'roll', kept);
+  expect(await found(lost)).toMatchObject({ rollId: lost.rollId });
+  expect(await ended).toEqual({ rollId: lost.rollId });
+  expect(await found(lost)).toBeNull();
+  await new Promise((done) => setTimeout(done, 500));
+  expect(await found(kept)).toMatchObject({ rollId: kept.rollId });
 }, 20_000);
 
 test.each([

@@ -17,7 +17,7 @@ import { DevicesService } from './devices.service.js';
 import { RollService } from './roll.service.js';
 
 /** A line that was cut for longer does not come back. */
-export const GONE_MS = 8000;
+const GONE_MS = 8000;
 
 /** What a message is answered with that can't be taken. */
 interface Refused {
