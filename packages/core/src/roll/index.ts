@@ -1,5 +1,5 @@
 export { checkDeviceMessage, type DeviceMessage, type DeviceOrder } from './deviceMessages.js';
-export { isByEvent, PLAIN_PACE, type RollClock, rollClock, type RollPace, type SetOff } from './rollClock.js';
+export { isByEvent, PLAIN_PACE, type RollClock, rollClock, type RollPace, type SetOff, setOffByClock } from './rollClock.js';
 export { COUNTS, type RollCue, rollCues } from './rollCues.js';
 export { type ComingPull, type RingFigure, type RollFigures, type RollPlan, rollPlan } from './rollNow.js';
 export { type HandWheel, turnWheel, WHEEL_DEG } from './standIns/handWheel.js';

@@ -31,6 +31,18 @@ export function isByEvent({ cueKind }: { readonly cueKind: CueKind }): boolean {
   return cueKind !== 'clock';
 }
 
+/**
+ * When pulls that wait for an event were set off where the clock did it: kept with the take, so that whoever judges it later need not know how it ran.
+ *
+ * @param untilS - how long it rolled
+ */
+export function setOffByClock(plan: Pick<ShotPlan, 'line' | 'durationS'>, untilS: number, rate = PLAIN_PACE.rate): SetOff[] {
+  return plan.line.moves
+    .filter(isByEvent)
+    .map(({ id, startS }) => ({ moveId: id, timeS: startS / rate }))
+    .filter(({ timeS }) => timeS <= untilS);
+}
+
 interface Stretch {
   readonly fromRealS: number;
   readonly fromPlanS: number;

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { twoPeople } from '../../test/plans';
 import { heldOnRing, ringOf } from '../kit/index';
 import { changeRack } from '../pull/index';
-import { rollPlan } from '../roll/index';
+import { rollPlan, setOffByClock } from '../roll/index';
 import {
   asJudged,
   checkTake,
@@ -14,6 +14,7 @@ import {
   spanWords,
   type Take,
   upgradeTake,
+  verdictOf,
 } from './index';
 
 const plan = changeRack(twoPeople(), 'rack-1', { startS: 4, durationS: 1 });
@@ -78,6 +79,18 @@ describe('a track on the plan’s clock', () => {
     expect(verdict).toMatchObject({ isWhole: false, isKept: false, moves: [] });
     expect(Math.max(0, ...verdict.usable.map(({ toS }) => toS))).toBeLessThanOrEqual(2 + 2 / plan.captureFps);
   });
+});
+
+test('a take whose pulls the clock set off is judged the same by whoever knows its cues alone', () => {
+  const waits = changeRack(plan, 'rack-1', { cueKind: 'line' });
+  const { line } = rollPlan(waits)!;
+  const ringDeg = Float64Array.from({ length: 100 * plan.durationS + 1 }, (_, k) => line.ringDegAt(k / 100));
+  const cues = setOffByClock(waits, plan.durationS);
+  expect(cues).toEqual([{ moveId: 'rack-1', timeS: 4 }]);
+  expect(setOffByClock(waits, 3)).toEqual([]);
+  const recorded = { ...take, durationS: plan.durationS, track: packTrack({ hz: 100, ringDeg }), cues };
+  expect(verdictOf(waits, recorded)).toEqual(verdictOf(waits, recorded, { rate: 1, isByClock: true }));
+  expect(verdictOf(waits, recorded)).toMatchObject({ isWhole: true, moves: [{ hit: 'hit' }] });
 });
 
 test('wobbles are left out where they were, also after a pull that was waited for', () => {

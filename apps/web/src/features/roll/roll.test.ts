@@ -120,7 +120,10 @@ describe('a roll', () => {
     expect(one.asTold.setOffs).toEqual([{ moveId: 'rack-1', timeS: 4 }]);
     expect(one.nextToSetOff(4.1)).toBeNull();
     expect(one.tick(4.5)).toMatchObject({ waitsFor: null, planS: 2.5 });
-    expect(engine(waits, { isByClock: true }).nextToSetOff(1)).toBeNull();
+    const byClock = engine(waits, { isByClock: true });
+    expect(byClock.nextToSetOff(1)).toBeNull();
+    run(byClock, 5);
+    expect(byClock.takeAt(5).cues).toEqual([{ moveId: 'rack-1', timeS: 2 }]);
   });
 
   test('a camera at the port gives the take its timecode; what is none is passed over', () => {

@@ -1,5 +1,14 @@
 import type { TakeRowView } from '@still-heron/contract';
-import { asJudged, packTrack, readLensData, type ShotPlan, type Take, type UnitSystem, verdictOf } from '@still-heron/core';
+import {
+  asJudged,
+  packTrack,
+  readLensData,
+  setOffByClock,
+  type ShotPlan,
+  type Take,
+  type UnitSystem,
+  verdictOf,
+} from '@still-heron/core';
 import { App } from 'antd';
 import { useState } from 'react';
 import { problemOf, useRevisionQuery } from '../../api/api';
@@ -36,7 +45,10 @@ export function TakeDetail({ shotId, plan, units, row }: Props) {
     if (reading.status === 'unread') return setProblems(reading.problems);
     setProblems(null);
     const track = packTrack(reading.track);
-    const judged = asJudged(then, { ...take, track, durationS: reading.durationS });
+    const { durationS } = reading;
+    // a lens tells nothing of what set a pull off: where nobody noted it the clock did
+    const cues = take.cues.length > 0 ? take.cues : setOffByClock(then, durationS);
+    const judged = asJudged(then, { ...take, track, durationS, cues });
     const { error } = await save({ shotId, id: row.id, version: row.version, take: judged });
     if (error) void message.error(`Take ${row.number} was not changed: ${problemOf(error).body.message}.`);
     else setRead(judged);
