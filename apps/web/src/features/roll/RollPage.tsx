@@ -1,8 +1,8 @@
 import { isByEvent, ringOf, type RollPlan, rollPlan, type ShotPlan, shotTime } from '@still-heron/core';
 import { Suspense, useMemo, useState } from 'react';
-import { lazyPart } from '../../app/lazyPart';
 import { Link, useParams } from 'react-router';
 import { useTakesQuery } from '../../api/takes';
+import { lazyPart } from '../../app/lazyPart';
 import { useAppSelector } from '../../app/store';
 import { useKeys } from '../../app/useKeys';
 import { selectSaving } from '../shot/savingSlice';
@@ -63,8 +63,12 @@ function Rolling({ shotId, plan, ready }: Props) {
   const shown = isReady && isRehearsing ? { ...moment, planS: rehearsedS } : moment;
   const hasWheel = options.turnedBy === 'wheel' || options.turnedBy === 'motor-wheel';
   const hasEvents = plan.line.moves.some(isByEvent);
+  const toggle = () => {
+    setIsRehearsing(false);
+    roll.toggle();
+  };
   // a key that is held down is pressed once
-  useKeys('space', ({ repeat }) => !repeat && roll.toggle(), { preventDefault: true });
+  useKeys('space', ({ repeat }) => !repeat && toggle(), { preventDefault: true });
   useKeys('c', ({ repeat }) => !repeat && roll.setOff());
   useKeys('w', ({ type, repeat }) => !repeat && roll.rock(type === 'keydown'), { keydown: true, keyup: true });
 
@@ -103,7 +107,7 @@ function Rolling({ shotId, plan, ready }: Props) {
           <WheelPad ringDeg={ringDeg ?? 0} nearerSign={nearerSign(plan)} onTurn={roll.turn} />
         )}
         <div className="roll-actions">
-          <button type="button" className={isReady ? 'roll-main' : 'roll-main is-end'} onClick={roll.toggle}>
+          <button type="button" className={isReady ? 'roll-main' : 'roll-main is-end'} onClick={toggle}>
             {isReady
               ? speed === 1
                 ? 'Roll'
