@@ -10,14 +10,17 @@ const RISE_S = 0.005;
 
 /** Sounds of a roll: each is told ahead, and the sound card keeps its time. */
 export interface CueSounds {
-  /** @param inS - from now; one that is due already sounds at once. @returns when it will, on the sound card's clock */
-  play(cue: Pick<RollCue, 'kind' | 'way'>, inS: number): number;
+  /** @param inS - from now; one that is due already sounds at once */
+  play(cue: Pick<RollCue, 'kind' | 'way'>, inS: number): void;
   /** Silences what has not sounded yet. */
   hush(): void;
+  /** Gives the sound card back. */
+  close(): void;
 }
 
-/** @param context - started by a press of a key, as browsers ask */
-export function cueSounds(context: AudioContext): CueSounds {
+/** Browsers let a page sound once something was pressed on it. */
+export function cueSounds(): CueSounds {
+  const context = new AudioContext({ latencyHint: 'interactive' });
   const playing = new Set<OscillatorNode>();
   function stroke(frequency: number, atS: number, lengthS: number, loudness: number): void {
     const tone = new OscillatorNode(context, { frequency });
@@ -34,14 +37,16 @@ export function cueSounds(context: AudioContext): CueSounds {
   }
   return {
     play: ({ kind, way }, inS) => {
+      // where nothing was pressed yet the card's clock stands: cues would pile up and all sound at once later
+      if (context.state !== 'running') return void context.resume();
       const atS = Math.max(context.currentTime, heardNowS(context) + inS);
       stroke(PITCHES[way], atS, LENGTHS_S[kind], LOUDNESS[kind]);
       if (kind === 'land') stroke(PITCHES[way], atS + SECOND_STROKE_S, LENGTHS_S.land, LOUDNESS.land);
-      return atS;
     },
     hush: () => {
       for (const tone of playing) tone.stop();
     },
+    close: () => void context.close(),
   };
 }
 

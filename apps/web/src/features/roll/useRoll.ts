@@ -41,6 +41,9 @@ export interface Roll {
 
 /** How often a take that rolls is written down. */
 const WRITE_MS = 500;
+/** It rests so many times as long as it took, but not so long that its page would be taken for lost. */
+const WRITE_TIMES = 20;
+const LONGEST_WRITE_MS = 3000;
 /** A take that was rolled on another device is in the log by then. */
 const LOGGED_BY_MS = 1500;
 /** How often the others hear where the ring is. */
@@ -76,6 +79,8 @@ export function useRoll(input: RollInput): Roll {
   function begin(roll: RollView, isOurs: boolean): void {
     const { plan, ready, planVersion, predictedRate, options } = newest.current;
     ring.current?.reset(ready.line.start.ringDeg);
+    // on a device that only shows the roll they are wanted as well
+    if (options.hasSound) sounds.current ??= cueSounds();
     engine.current = new RollEngine(
       {
         plan,
@@ -148,6 +153,8 @@ export function useRoll(input: RollInput): Roll {
       if (engine.current?.isOurs) live.tellEnd(engine.current.id);
       finish();
       live.close();
+      sounds.current?.close();
+      sounds.current = null;
       setLine(null);
     };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- everything else is asked of refs, so that the line stays open
@@ -184,8 +191,9 @@ export function useRoll(input: RollInput): Roll {
         line?.order({ kind: 'drive', ringDeg: rolling.setting.ready.line.ringDegAt(tick.planS) });
       }
       if (now - writtenMs > WRITE_MS && rolling.rate === 1 && atS > 0) {
-        writtenMs = now;
         const { id, rolledAt, take } = rolling.endAt(atS);
+        // the longer a take is the longer it takes to write: that must leave the time its cues need
+        writtenMs = now + Math.min(WRITE_TIMES * (ownMs() - now), LONGEST_WRITE_MS);
         void takeBox.put({ id, shotId, rolledAt, take, aliveAtMs: Date.now() }).catch(() => undefined);
       }
     }, TICK_MS);
@@ -209,7 +217,6 @@ export function useRoll(input: RollInput): Roll {
         return;
       }
       const { options, rate } = newest.current;
-      sounds.current ??= cueSounds(new AudioContext({ latencyHint: 'interactive' }));
       const roll: RollView = {
         rollId: newId(),
         shotId,
