@@ -54,7 +54,7 @@ export {
   type Support,
   SUPPORTS,
 } from './rig.js';
-export { heldOnRing } from './ringEnds.js';
+export { heldOnRing, nearSign } from './ringEnds.js';
 export { type FittedPoint, fitHelicoid, type RingFit } from './ringFit.js';
 export { scaleProblems } from './scaleProblems.js';
 export { type RingPoint } from './tableRing.js';

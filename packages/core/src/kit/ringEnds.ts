@@ -26,11 +26,20 @@ export function assertOnRing(ringDeg: number, oneEndDeg: number, otherEndDeg: nu
   });
 }
 
+/** The ends of a ring, and where they are on it. */
+interface Ends {
+  readonly closeFocusMm: number;
+  readonly farthestMm: number;
+  angleAt(distanceMm: number): number;
+}
+
+/** Which way the ring's angle grows: 1 towards near, -1 towards far. */
+export function nearSign(ring: Ends): 1 | -1 {
+  return ring.angleAt(ring.closeFocusMm) >= ring.angleAt(ring.farthestMm) ? 1 : -1;
+}
+
 /** An angle held on the ring: what a device tells may lie a little past its ends. */
-export function heldOnRing(
-  ring: { readonly closeFocusMm: number; readonly farthestMm: number; angleAt(distanceMm: number): number },
-  ringDeg: number,
-): number {
+export function heldOnRing(ring: Ends, ringDeg: number): number {
   const [nearDeg, farDeg] = [ring.angleAt(ring.closeFocusMm), ring.angleAt(ring.farthestMm)];
   return Math.min(Math.max(ringDeg, Math.min(nearDeg, farDeg)), Math.max(nearDeg, farDeg));
 }

@@ -1,4 +1,4 @@
-import { ringOf } from '../kit/index.js';
+import { nearSign, ringOf } from '../kit/index.js';
 import { focusLine, type ShotPlan } from '../pull/index.js';
 
 /** Something that is told by eye, by ear or in the hand. Times are the plan's. */
@@ -21,7 +21,7 @@ export function rollCues(plan: ShotPlan): RollCue[] {
   const ring = ringOf(plan.optics.lens);
   const line = focusLine(plan, ring);
   if (!line) return [];
-  const towardsNear = Math.sign(ring.angleAt(ring.closeFocusMm) - ring.angleAt(ring.farthestMm));
+  const towardsNear = nearSign(ring);
   return line.moves
     .flatMap(({ moveId, startS, endS, from, to }): RollCue[] => {
       const { cueLeadS } = plan.line.moves.find(({ id }) => id === moveId)!;

@@ -1,4 +1,4 @@
-import { heldOnRing, type LensRing, ringOf, wheelDegOf, wheelNearerTurns } from '../kit/index.js';
+import { heldOnRing, type LensRing, nearSign, ringOf, wheelDegOf, wheelNearerTurns } from '../kit/index.js';
 import { depthOfField } from '../optics/index.js';
 import {
   type FocusLine,
@@ -67,7 +67,7 @@ export function rollPlan(plan: ShotPlan): RollPlan | null {
   if (!line) return null;
   const farDeg = ring.angleAt(ring.farthestMm);
   const figureOf = (ringDeg: number, planS: number) => ringFigure(plan, ring, farDeg, ringDeg, planS);
-  const towardsNear = Math.sign(ring.angleAt(ring.closeFocusMm) - farDeg);
+  const towardsNear = nearSign(ring);
   const nearerTurns = wheelNearerTurns(plan.wheel, plan.optics.lens.nearerTurns);
   const coming = line.moves.map((move) => {
     const { cueKind, cue } = plan.line.moves.find(({ id }) => id === move.moveId)!;

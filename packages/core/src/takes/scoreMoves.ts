@@ -1,4 +1,4 @@
-import { ringOf } from '../kit/index.js';
+import { nearSign, ringOf } from '../kit/index.js';
 import { focusLine, landingWindow, rackEndS, type ShotPlan, zoneLensAt } from '../pull/index.js';
 import { type RingTrack, trackDegAt } from './track.js';
 
@@ -52,7 +52,7 @@ export function scoreMoves(plan: ShotPlan, track: RingTrack): MoveScore[] {
   const ring = ringOf(plan.optics.lens);
   const line = focusLine(plan, ring);
   if (!line) return [];
-  const towardsNear = Math.sign(ring.angleAt(ring.closeFocusMm) - ring.angleAt(ring.farthestMm));
+  const towardsNear = nearSign(ring);
   const endS = (track.ringDeg.length - 1) / track.hz;
   const reached = line.moves.filter(({ startS }) => startS < endS);
   return reached.map((move, index): MoveScore => {

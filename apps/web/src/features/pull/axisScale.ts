@@ -1,4 +1,4 @@
-import { type LensRing, withinReach } from '@still-heron/core';
+import { heldOnRing, type LensRing, nearSign, withinReach } from '@still-heron/core';
 
 /** The upright axis of the channel: far at the top, near at the bottom. */
 export interface AxisScale {
@@ -63,10 +63,6 @@ function valueOn(axis: 'hand' | 'distance', ring: LensRing): (mm: number) => num
   return (mm) => sign * ring.angleAt(withinReach(ring, mm));
 }
 
-function nearSign(ring: LensRing): 1 | -1 {
-  return ring.angleAt(ring.closeFocusMm) >= ring.angleAt(ring.farthestMm) ? 1 : -1;
-}
-
 /** The scale for a domain, between two heights in pixels. */
 export function axisScale(
   axis: 'hand' | 'distance',
@@ -83,10 +79,9 @@ export function axisScale(
     return { y, yOfRing: (ringDeg) => y(ring.distanceAt(ringDeg)), distanceAt: (height) => withinReach(ring, valueAt(height)) };
   }
   const sign = nearSign(ring);
-  const ends = [ring.angleAt(ring.farthestMm), ring.angleAt(ring.closeFocusMm)].sort((a, b) => a - b) as [number, number];
   return {
     y: (mm) => place(sign * ring.angleAt(withinReach(ring, mm))),
     yOfRing: (ringDeg) => place(sign * ringDeg),
-    distanceAt: (height) => ring.distanceAt(Math.min(Math.max(sign * valueAt(height), ends[0]), ends[1])),
+    distanceAt: (height) => ring.distanceAt(heldOnRing(ring, sign * valueAt(height))),
   };
 }

@@ -1,4 +1,4 @@
-import { isByEvent, ringOf, type RollPlan, rollPlan, type ShotPlan, shotTime } from '@still-heron/core';
+import { isByEvent, nearSign, ringOf, type RollPlan, rollPlan, type ShotPlan, shotTime } from '@still-heron/core';
 import { Suspense, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useTakesQuery } from '../../api/takes';
@@ -104,7 +104,7 @@ function Rolling({ shotId, plan, ready }: Props) {
           </>
         )}
         {hasWheel && moment.isOurs && !(isReady && ended) && (
-          <WheelPad ringDeg={ringDeg ?? 0} nearerSign={nearerSign(plan)} onTurn={roll.turn} />
+          <WheelPad ringDeg={ringDeg ?? 0} nearerSign={nearSign(ringOf(plan.optics.lens))} onTurn={roll.turn} />
         )}
         <div className="roll-actions">
           <button type="button" className={isReady ? 'roll-main' : 'roll-main is-end'} onClick={toggle}>
@@ -173,9 +173,4 @@ function Rolling({ shotId, plan, ready }: Props) {
         ))}
     </div>
   );
-}
-
-function nearerSign({ optics }: ShotPlan): 1 | -1 {
-  const ring = ringOf(optics.lens);
-  return ring.angleAt(ring.closeFocusMm) >= ring.angleAt(ring.farthestMm) ? 1 : -1;
 }
