@@ -24,7 +24,7 @@ export const test = base.extend<{ heron: Heron }, { server: HeronServer }>({
   ],
   heron: async ({ page, server }, use) => {
     const errors: string[] = [];
-    page.on('pageerror', (error) => errors.push(error.message));
+    page.on('pageerror', (error) => errors.push(error.stack ?? error.message));
     await use(new Heron(page, server));
     expect(errors).toEqual([]);
   },
