@@ -357,6 +357,14 @@ describe('lens data as a track', () => {
       ],
       'line 3',
     ],
+    [
+      [
+        ['time', 'distance m'],
+        ['0', '2'],
+        ['1', '-2'],
+      ],
+      'line 3, distance m',
+    ],
   ])('%j is refused where it is wrong', (table, path) => {
     const reading = readLensData(table, plan);
     expect(reading.status === 'unread' && reading.problems[0]!.path).toBe(path);

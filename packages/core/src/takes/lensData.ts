@@ -3,7 +3,7 @@ import { type CsvTable, readFigure, ringOf, tidyHeading, tidyTable, unreadFigure
 import type { ShotPlan } from '../pull/index.js';
 import { frameOfTimecode, timecodeBase } from '../roll/index.js';
 import { MM_PER_FOOT, MM_PER_METRE } from '../units/index.js';
-import type { RingTrack } from './track.js';
+import { type RingReading, type RingTrack, trackOfReadings } from './track.js';
 
 /** What reading lens data gives: a track, or what is wrong with the file. */
 export type LensDataReading =
@@ -60,10 +60,9 @@ export function readLensData(table: CsvTable, plan: Pick<ShotPlan, 'optics' | 'c
     ]);
   const column = columns[valueAt]!;
   const ring = ringOf(plan.optics.lens);
-  const degOf = (value: number) =>
-    column.kind === 'distance' ? ring.angleAt(withinReach(ring, value > 0 ? value * column.mm : Infinity)) : value;
+  const degOf = (value: number) => (column.kind === 'distance' ? ring.angleAt(withinReach(ring, value * column.mm)) : value);
   const problems: Problem[] = [];
-  const samples: { timeS: number; deg: number }[] = [];
+  const readings: RingReading[] = [];
   for (const { line, cells } of body) {
     if (problems.length >= MOST_PROBLEMS) break;
     const timeS = timeOf(cells[timeAt] ?? '', plan.captureFps);
@@ -73,30 +72,27 @@ export function readLensData(table: CsvTable, plan: Pick<ShotPlan, 'optics' | 'c
         : readFigure(cells[valueAt] ?? '');
     if (timeS === null) problems.push(badCell(line, head!.cells[timeAt]!, cells[timeAt] ?? ''));
     else if (value === null) problems.push(badCell(line, head!.cells[valueAt]!, cells[valueAt] ?? ''));
-    else if (samples.length > 0 && timeS <= samples[samples.length - 1]!.timeS)
+    else if (column.kind === 'distance' && value <= 0)
+      problems.push({
+        code: 'out-of-range',
+        path: `line ${line}, ${head!.cells[valueAt]!}`,
+        message: `${value} is no distance`,
+        need: 'a distance above 0, or inf',
+      });
+    else if (timeS <= (readings.at(-1)?.timeS ?? -Infinity))
       problems.push({
         code: 'order',
         path: `line ${line}`,
         message: 'its time is not after that of the line before',
         need: 'lines in order of time',
       });
-    else samples.push({ timeS, deg: degOf(value) });
+    else readings.push({ timeS, ringDeg: degOf(value) });
   }
-  return problems.length > 0 ? unread(problems) : { status: 'read', ...evenly(samples) };
-}
-
-function evenly(samples: readonly { timeS: number; deg: number }[]): { track: RingTrack; durationS: number } {
-  const startS = samples[0]!.timeS;
-  const durationS = samples[samples.length - 1]!.timeS - startS;
-  let at = 0;
-  const ringDeg = Float64Array.from({ length: Math.floor(durationS * HZ + 1e-6) + 1 }, (_, k) => {
-    const timeS = startS + k / HZ;
-    while (at < samples.length - 2 && samples[at + 1]!.timeS <= timeS) at++;
-    const [from, to] = [samples[at]!, samples[at + 1]!];
-    const share = Math.min(Math.max((timeS - from.timeS) / (to.timeS - from.timeS), 0), 1);
-    return from.deg + share * (to.deg - from.deg);
-  });
-  return { track: { hz: HZ, ringDeg }, durationS };
+  if (problems.length > 0) return unread(problems);
+  const startS = readings[0]!.timeS;
+  const fromStart = readings.map(({ timeS, ringDeg }) => ({ timeS: timeS - startS, ringDeg }));
+  const durationS = fromStart[fromStart.length - 1]!.timeS;
+  return { status: 'read', track: trackOfReadings(fromStart, HZ, durationS), durationS };
 }
 
 /** Seconds, or timecode. */

@@ -24,6 +24,32 @@ export function trackDegAt({ hz, ringDeg }: RingTrack, timeS: number): number {
   return from + (at - before) * ((ringDeg[before + 1] ?? from) - from);
 }
 
+/** Where the ring was at a time, as it was read: at no even times. */
+export interface RingReading {
+  readonly timeS: number;
+  readonly ringDeg: number;
+}
+
+/**
+ * Readings as a track: even in time, straight between two of them; before the first, and after the last, where those are.
+ *
+ * @param readings - at least one, in order of time
+ * @param durationS - of the track, from time 0 on
+ */
+export function trackOfReadings(readings: readonly RingReading[], hz: number, durationS: number): RingTrack {
+  let next = 0;
+  const ringDeg = Float64Array.from({ length: Math.floor(durationS * hz + 1e-6) + 1 }, (_, sample) => {
+    const timeS = sample / hz;
+    while (next < readings.length && readings[next]!.timeS <= timeS) next++;
+    const before = readings[Math.max(next - 1, 0)]!;
+    const after = readings[Math.min(next, readings.length - 1)]!;
+    const between = after.timeS - before.timeS;
+    const share = between > 0 ? Math.min(Math.max((timeS - before.timeS) / between, 0), 1) : 0;
+    return before.ringDeg + share * (after.ringDeg - before.ringDeg);
+  });
+  return { hz, ringDeg };
+}
+
 /**
  * A track as text, to be stored: differences of hundredths of a degree, each in as few characters as it needs. A ring that stands takes a character a sample.
  *

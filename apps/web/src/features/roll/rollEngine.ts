@@ -3,6 +3,7 @@ import {
   asJudged,
   frameOfTimecode,
   newTake,
+  type RingReading,
   type RollClock,
   rollClock,
   type RollCue,
@@ -18,7 +19,7 @@ import {
   timecodeOf,
   type UsableSpan,
 } from '@still-heron/core';
-import { type Reading, trackOf } from './recording';
+import { trackOf } from './recording';
 import type { RingSource } from './ringSource';
 
 /** A roll as it stands at one moment. */
@@ -78,7 +79,7 @@ const AHEAD_S = 0.35;
 export class RollEngine {
   readonly id: string;
   readonly rate: number;
-  private readonly readings: Reading[] = [];
+  private readonly readings: RingReading[] = [];
   private readonly cues: readonly RollCue[];
   private readonly told = new Set<RollCue>();
   private startTimecode: string;
