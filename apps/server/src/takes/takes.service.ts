@@ -94,7 +94,7 @@ export class TakesService {
         return target ? targetName(target, plan, units) : 'a pull that is gone';
       };
       const all = own.map((row) => ({ number: row.number, take: toRowView(row).take }));
-      return [{ slate, title, captureFps, deliveryFps, pullName, takes: all }];
+      return [{ slate, title, captureFps, deliveryFps, stopScale: plan.optics.lens.stopScale, pullName, takes: all }];
     });
     return editorReport(name, reported, new Date());
   }

@@ -6,6 +6,7 @@ import {
   type Repair,
   screenS,
   spanWords,
+  type StopScale,
   type Take,
   usableSpansOf,
 } from '@still-heron/core';
@@ -17,6 +18,7 @@ export interface ReportedShot {
   readonly title: string;
   readonly captureFps: number;
   readonly deliveryFps: number;
+  readonly stopScale: StopScale;
   /** Where a pull goes, as its shot names it */
   readonly pullName: (moveId: string) => string;
   readonly takes: readonly { readonly number: number; readonly take: Omit<Take, 'track'> }[];
@@ -50,7 +52,8 @@ export function editorReport(production: string, shots: readonly ReportedShot[],
   return pages.finish(production);
 }
 
-function sayShot(pages: ReportPages, { slate, title, captureFps, deliveryFps, pullName, takes }: ReportedShot): void {
+function sayShot(pages: ReportPages, shot: ReportedShot): void {
+  const { slate, title, captureFps, deliveryFps, takes } = shot;
   pages.rule();
   pages.say(`${slate}  ${title}`, { size: 14, weight: 'strong' });
   const { stretch } = rateFigures(captureFps, deliveryFps);
@@ -64,10 +67,11 @@ function sayShot(pages: ReportPages, { slate, title, captureFps, deliveryFps, pu
       weight: index === 0 ? 'strong' : 'plain',
     });
   }
-  for (const { number, take } of takes) sayTake(pages, number, take, pullName);
+  for (const { number, take } of takes) sayTake(pages, number, take, shot);
 }
 
-function sayTake(pages: ReportPages, number: number, take: Omit<Take, 'track'>, pullName: ReportedShot['pullName']): void {
+function sayTake(pages: ReportPages, number: number, take: Omit<Take, 'track'>, shot: ReportedShot): void {
+  const { pullName, stopScale } = shot;
   const { settings, wobbles, repairs } = take;
   const head = [
     `Take ${number}`,
@@ -83,7 +87,7 @@ function sayTake(pages: ReportPages, number: number, take: Omit<Take, 'track'>, 
   const faults = take.hits
     .filter(({ hit }) => hit !== 'hit')
     .map(({ hit, moveId }) => `${hit.replace('-', ' ')} at ${pullName(moveId)}`);
-  const stop = formatStop(settings.stop, 'T');
+  const stop = formatStop(settings.stop, stopScale);
   const lines = [
     `${settings.lens}, ${stop}, ${settings.camera}${settings.puller ? `, pulled by ${settings.puller}` : ''}`,
     usable.length > 0 && `use ${spans(usable)}`,
