@@ -56,7 +56,7 @@ test('the log of a production: paged, searched, narrowed and in another order, a
   const told = page.getByRole('complementary', { name: 'What takes tell' });
   await expect(told).toContainText(/by who pulled.*Bohdan.*67 %.*30.*Ines.*67 %.*30/s);
   await expect(told.getByRole('img', { name: /predicted.*over 60 takes/ })).toBeVisible();
-  await expect(told).toContainText('pulls set off 0.25 s late, give or take 0.11 s (60 measured)');
+  await expect(told).toContainText('pulls 0.25 s late, give or take 0.11 s (60 measured)');
   await rows(page).first().getByRole('link').click();
   await expect(page).toHaveURL(/\/shots\/.*\/takes$/);
 });

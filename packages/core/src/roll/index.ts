@@ -4,4 +4,4 @@ export { COUNTS, type RollCue, rollCues } from './rollCues.js';
 export { type ComingPull, type RingFigure, type RollFigures, type RollPlan, rollPlan } from './rollNow.js';
 export { type HandWheel, turnWheel, WHEEL_DEG } from './standIns/handWheel.js';
 export { type Motor, motorAt, type MotorLimits, runMotor, STAND_IN_MOTOR } from './standIns/motor.js';
-export { type CameraState, frameOfTimecode, timecodeAt, timecodeBase, timecodeOf } from './standIns/timecode.js';
+export { frameOfTimecode, timecodeAt, timecodeBase, timecodeOf } from './standIns/timecode.js';

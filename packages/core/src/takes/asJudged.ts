@@ -34,7 +34,7 @@ export function asJudged(plan: ShotPlan, take: Take, pace?: RollPace): Take {
   const clock = rollClock(plan, take.cues, pace);
   return {
     ...take,
-    hits: verdict.moves.map(hitOf),
+    hits: verdict.moves.map(loggedHit),
     focus: focusOf(verdict),
     usable: verdict.usable
       .slice(0, TAKE_LIMITS.usable.max)
@@ -49,7 +49,8 @@ function spanOf(clock: RollClock, fromS: number, toS: number, captureFps: number
   return from === null || last === null ? null : { fromS: from, toS: last + 1 / captureFps };
 }
 
-function hitOf({ moveId, hit, landsLateS, startsLateS, endErrorDeg }: MoveScore): LoggedHit {
+/** What a log keeps of a pull's score. */
+export function loggedHit({ moveId, hit, landsLateS, startsLateS, endErrorDeg }: MoveScore): LoggedHit {
   const lateS = hit === 'late' ? Math.max(startsLateS ?? 0, landsLateS ?? 0) : startsLateS;
   return { moveId, hit, lateS: lateS === null ? null : inHundredths(lateS), offDeg: inHundredths(endErrorDeg) };
 }

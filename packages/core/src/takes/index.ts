@@ -1,5 +1,5 @@
 export { adviseNext, isUsable, type NextAdvice } from './advice.js';
-export { asJudged, verdictOf } from './asJudged.js';
+export { asJudged, loggedHit, verdictOf } from './asJudged.js';
 export { judgeTake, type TakeVerdict, type UsableSpan } from './judgeTake.js';
 export { MARK_HITS, type MarkHit, type MoveScore, scoreMoves } from './scoreMoves.js';
 export { onPlanTime } from './onPlanTime.js';

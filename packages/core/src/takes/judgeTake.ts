@@ -30,7 +30,6 @@ const SHORTEST_USABLE_S = 0.4;
  * Judges a take by where the ring really was, everyone else as planned.
  *
  * @param track - over the plan's time: see `onPlanTime`
- *
  * @param wobbles - spans in which the ring was rocked to check: they are left out of what can be used
  * @returns null while nobody has a distance
  */

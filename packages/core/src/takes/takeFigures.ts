@@ -12,7 +12,7 @@ export interface Sums {
 export interface TakeFigures {
   readonly isUsable: boolean;
   readonly isRepaired: boolean;
-  /** How late pulls were set off, in s; how far off the ring landed, in degrees; how far people were from their marks, in mm */
+  /** How late pulls were, in s; how far off the ring came to rest, in ring degrees; how far people were from their marks, in mm */
   readonly late: Sums;
   readonly off: Sums;
   readonly missed: Sums;
@@ -23,7 +23,7 @@ export function takeFigures(take: Omit<Take, 'track'>): TakeFigures {
     isUsable: isUsable(take),
     isRepaired: take.repairs.length > 0,
     late: sumsOf(take.hits.flatMap(({ lateS }) => lateS ?? [])),
-    // what was searched for, or never came near, tells nothing of how a hand lands
+    // what was searched for tells nothing of how a hand lands
     off: sumsOf(take.hits.flatMap(({ hit, offDeg }) => (hit === 'searched' ? [] : (offDeg ?? [])))),
     missed: sumsOf(take.missed.map(({ byMm }) => byMm)),
   };
@@ -62,9 +62,11 @@ export function fitted({ count, sum, squares }: Sums): Fitted | null {
 
 /** The errors of a plan as takes showed them; null for what too few takes tell. */
 export interface FittedErrors {
-  /** The mean is how long the hand takes to react, the spread how evenly it is set off */
+  /** Set off late, or of a pull that only landed late by how much; in s */
   readonly late: Fitted | null;
+  /** Off the target at rest, towards near above 0; in ring degrees */
   readonly off: Fitted | null;
+  /** Farther than the mark, nearer below 0; in mm */
   readonly missed: Fitted | null;
 }
 

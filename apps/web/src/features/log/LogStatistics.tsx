@@ -22,7 +22,7 @@ export function LogStatistics({ statistics }: { readonly statistics: StatisticsV
       {byDay.length > 1 && <OverTime days={byDay} />}
       <section>
         <h2>What was measured</h2>
-        <Measured what="pulls set off" unit="s" fit={errors.late} words={['late', 'early']} decimals={2} />
+        <Measured what="pulls" unit="s" fit={errors.late} words={['late', 'early']} decimals={2} />
         <Measured what="ring at rest" unit="°" fit={errors.off} words={['towards near', 'towards far']} decimals={1} />
         <Measured what="people" unit="mm" fit={errors.missed} words={['behind the mark', 'before the mark']} decimals={0} />
         {!errors.late && !errors.off && !errors.missed && (

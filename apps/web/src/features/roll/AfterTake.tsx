@@ -1,4 +1,4 @@
-import { newTake, type UnitSystem, verdictOf } from '@still-heron/core';
+import { type UnitSystem, verdictOf } from '@still-heron/core';
 import { App } from 'antd';
 import { useMemo, useState, useSyncExternalStore } from 'react';
 import { problemOf } from '../../api/api';
@@ -32,7 +32,7 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
 
   async function put(): Promise<void> {
     if (!logged || isLoading) return;
-    const take = takeOfDraft(draft, { ...newTake(plan, ended.take.planVersion), ...ended.take }, moveIds);
+    const take = takeOfDraft(draft, ended.take, moveIds);
     const { error } = await save({ shotId, id: logged.id, version: logged.version, take });
     if (error)
       void message.error(`Take ${logged.number} was not changed: ${problemOf(error).body.message}. What you said is still here.`);

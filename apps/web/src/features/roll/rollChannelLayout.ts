@@ -45,10 +45,11 @@ export function rollChannelLayout(
     Math.min(k / POINTS_PER_S, plan.durationS),
   );
   const x = (timeS: number) => timeS * pxPerS;
+  const zones = times.map((timeS) => ready.figureOf(ready.line.ringDegAt(timeS), timeS).zone);
   const zone = area<number>()
-    .x(x)
-    .y0((timeS) => scale.y(ready.figureOf(ready.line.ringDegAt(timeS), timeS).zone.nearMm))
-    .y1((timeS) => scale.y(ready.figureOf(ready.line.ringDegAt(timeS), timeS).zone.farMm));
+    .x((_, k) => x(times[k]!))
+    .y0((_, k) => scale.y(zones[k]!.nearMm))
+    .y1((_, k) => scale.y(zones[k]!.farMm));
   return {
     scale,
     line: line<number>(x, (timeS) => scale.yOfRing(ready.line.ringDegAt(timeS)))(times) ?? '',

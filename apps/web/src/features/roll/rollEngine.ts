@@ -77,8 +77,6 @@ const AHEAD_S = 0.35;
 
 /** One roll, from its count-in to its end. It knows nothing of the page: what time it is, it is told. */
 export class RollEngine {
-  readonly id: string;
-  readonly rate: number;
   private readonly readings: RingReading[] = [];
   private readonly cues: readonly RollCue[];
   private readonly told = new Set<RollCue>();
@@ -96,12 +94,18 @@ export class RollEngine {
     readonly isOurs: boolean,
     private readonly rolledAt: Date,
   ) {
-    this.id = roll.rollId;
-    this.rate = roll.rate;
     this.setOffs = roll.setOffs;
     this.cues = rollCues(setting.plan);
     this.clock = this.newClock();
     this.startTimecode = setting.hasCamera ? timecodeAt(secondsOfDay(rolledAt), setting.plan.captureFps) : '';
+  }
+
+  get id(): string {
+    return this.roll.rollId;
+  }
+
+  get rate(): number {
+    return this.roll.rate;
   }
 
   get pace(): RollPace {

@@ -1,5 +1,6 @@
 import type { TakeRowView } from '@still-heron/contract';
 import { fitErrors, type Fitted, type ShotPlan, takeFigures, withFit } from '@still-heron/core';
+import { useMemo } from 'react';
 import { useEdit } from '../setup/useEdit';
 
 interface Props {
@@ -10,15 +11,14 @@ interface Props {
 /** What the takes of a shot show of the errors its plan only assumes: to be reckoned with from now on. */
 export function FitPanel({ plan, takes }: Props) {
   const edit = useEdit();
-  const fit = fitErrors(takes.map(({ take }) => takeFigures(take)));
+  const fit = useMemo(() => fitErrors(takes.map(({ take }) => takeFigures(take))), [takes]);
+  const isTaken = useMemo(() => JSON.stringify(withFit(plan, fit)) === JSON.stringify(plan), [plan, fit]);
   const lines = [
-    fit.late && `pulls are set off ${give(fit.late, 's', 2)}, ${mean(fit.late, 's late', 's early', 2)} on the average`,
+    fit.late && `pulls come ${mean(fit.late, 's late', 's early', 2)} on the average, ${give(fit.late, 's', 2)}`,
     fit.off && `the ring lands ${give(fit.off, '°', 1)}`,
     fit.missed && `people stand ${give(fit.missed, 'mm', 0)}`,
   ].filter((line) => line !== null);
   if (lines.length === 0) return null;
-  const fitted = withFit(plan, fit);
-  const isTaken = JSON.stringify(fitted) === JSON.stringify(plan);
   return (
     <section>
       <h2>As takes showed it</h2>

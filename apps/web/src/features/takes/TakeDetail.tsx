@@ -10,7 +10,7 @@ import {
   verdictOf,
 } from '@still-heron/core';
 import { App } from 'antd';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { problemOf, useRevisionQuery } from '../../api/api';
 import { useSaveTakeMutation, useTakeQuery } from '../../api/takes';
 import { askForFile, parseCsv } from '../kit/exchange/csv';
@@ -53,8 +53,9 @@ export function TakeDetail({ shotId, plan, units, row }: Props) {
     if (error) void message.error(`Take ${row.number} was not changed: ${problemOf(error).body.message}.`);
     else setRead(judged);
   }
+  // not anew with every letter that is typed beside it
+  const verdict = useMemo(() => take && verdictOf(then, take), [then, take]);
   if (!take) return null;
-  const verdict = verdictOf(then, take);
   return (
     <div className="take-detail">
       {verdict ? (

@@ -75,7 +75,7 @@ export function TakeList({ shotId, plan, takes, units }: Props) {
               aria-label={`Look at take ${number}`}
               onClick={() => setOpenId(openId === id ? null : id)}
             >
-              {row.hasTrack ? 'Track' : 'Look'}
+              Look
             </button>
             <button
               type="button"

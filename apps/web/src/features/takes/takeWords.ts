@@ -2,6 +2,7 @@ import {
   type Correction,
   type FocusGrade,
   type LoggedHit,
+  loggedHit,
   type MarkHit,
   type NextAdvice,
   type PerformanceGrade,
@@ -41,11 +42,7 @@ export function pullTo(moveId: string, plan: ShotPlan, units: UnitSystem): strin
 }
 
 /** What went wrong in a take: "late at D by 0.4 s, overshot at C"; empty where every mark was hit. */
-export function faultWords(
-  hits: readonly Pick<LoggedHit, 'moveId' | 'hit' | 'lateS'>[],
-  plan: ShotPlan,
-  units: UnitSystem,
-): string {
+export function faultWords(hits: readonly LoggedHit[], plan: ShotPlan, units: UnitSystem): string {
   return hits
     .filter(({ hit }) => hit !== 'hit')
     .map(({ moveId, hit, lateS }) => {
@@ -100,12 +97,7 @@ export function correctionWords({ moveId, hit, times, byS }: Correction, plan: S
 
 /** What a track shows, in a sentence: "Kept: every mark hit." or what was wrong, and how long can be used. */
 export function verdictWords({ isKept, isWhole, moves, usable }: TakeVerdict, plan: ShotPlan, units: UnitSystem): string {
-  const logged = moves.map(({ moveId, hit, landsLateS, startsLateS }) => ({
-    moveId,
-    hit,
-    lateS: hit === 'late' ? Math.max(startsLateS ?? 0, landsLateS ?? 0) : hit === 'early' ? (startsLateS ?? 0) : null,
-  }));
-  const faults = faultWords(logged, plan, units);
+  const faults = faultWords(moves.map(loggedHit), plan, units);
   const [longest] = usable;
   const use = longest ? `${(longest.toS - longest.fromS).toFixed(1)} s in one go can be used` : 'nothing of it can be used';
   if (isKept) return faults ? `Kept, though ${faults}.` : `Kept: every mark hit.`;

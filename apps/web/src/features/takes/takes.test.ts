@@ -35,7 +35,7 @@ test('faults, advice and corrections in words', () => {
     { moveId: 'rack-9', hit: 'in-front', lateS: null, offDeg: null },
   ];
   expect(faultWords(hits, TWO_PEOPLE, 'metric')).toBe('late at B by 0.4 s, in front at a pull that is gone');
-  expect(faultWords([{ moveId: 'rack-1', hit: 'hit', lateS: null }], TWO_PEOPLE, 'metric')).toBe('');
+  expect(faultWords([{ moveId: 'rack-1', hit: 'hit', lateS: null, offDeg: null }], TWO_PEOPLE, 'metric')).toBe('');
   const late = { ...empty, hits: hits.slice(0, 1), focus: 'soft' as const };
   const said = (takes: readonly Take[], plan = TWO_PEOPLE) => adviceWords(adviseNext(plan, takes), takes.length, 3).text;
   expect(said([])).toBe('No take yet; 3 planned.');

@@ -1,9 +1,4 @@
-/** A stand-in for a camera that rolls with timecode. Simulated: labelled so wherever it is shown. */
-export interface CameraState {
-  readonly isRolling: boolean;
-  /** `hh:mm:ss:ff`, at the rate of the shot; counted without dropping numbers */
-  readonly timecode: string;
-}
+/** Timecode of a camera: the stand-in's, which rolls with the time of day and is labelled as simulated wherever it is shown, and that of one at the port for devices. */
 
 const DAY_S = 86_400;
 
