@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { twoPeople } from '../../test/plans';
 import { ringOf } from '../kit/index';
-import { changeRack, focusLine } from '../pull/index';
+import { addRack, changeRack, focusLine } from '../pull/index';
 import {
   asJudged,
   captureForScreenS,
@@ -9,6 +9,7 @@ import {
   newTake,
   otioTimeline,
   packTrack,
+  pullTimes,
   rankSpans,
   rateFigures,
   readLensData,
@@ -167,8 +168,14 @@ describe('as a timeline', () => {
   };
   const retiming = retime(10, take.usable!, 12, { fastest: 4, slowest: 0.5 });
   const timeline = otioTimeline('4A', [
-    { name: '4A take 1', number: 1, take, retiming },
-    { name: '4A take 2', number: 2, take: { ...empty, settings: { ...empty.settings, isReversed: true } }, retiming: null },
+    { name: '4A take 1', number: 1, take, pulls: [{ name: 'B', timeS: 4.4, hit: 'late' }], retiming },
+    {
+      name: '4A take 2',
+      number: 2,
+      take: { ...empty, settings: { ...empty.settings, isReversed: true } },
+      pulls: [],
+      retiming: null,
+    },
   ]);
 
   test('every object has the fields of its schema, and comes back from JSON', () => {
@@ -187,6 +194,28 @@ describe('as a timeline', () => {
     const warps = retimed!.children.map(({ effects }) => (effects as unknown as { time_scalar: number }[])[0]!.time_scalar);
     expect(warps).toEqual(retiming.stretches.map(({ speed }) => speed));
   });
+});
+
+test('a take that was shot backwards is retimed from its end to its beginning', () => {
+  const backwards = { ...empty, settings: { ...empty.settings, isReversed: true }, usable: [span(0, 4)] };
+  const retiming = retime(10, backwards.usable, 4, { fastest: 4, slowest: 1 });
+  const timeline = otioTimeline('x', [{ name: 'x', number: 1, take: backwards, pulls: [], retiming }]);
+  const [, retimed] = (timeline['tracks'] as { children: { children: Record<string, unknown>[] }[] }).children;
+  expect(retimed!.children).toMatchObject([
+    { source_range: { start_time: { value: 96 } }, effects: [{ time_scalar: -4 }] },
+    { source_range: { start_time: { value: 0 } }, effects: [{ time_scalar: -retiming.stretches[0]!.speed }] },
+  ]);
+});
+
+test('pulls were set off as the cues say, or by the clock; those that were not come to are left out', () => {
+  const on = changeRack(addRack(plan, 'mark-1', 7), 'rack-1', { cueKind: 'look' });
+  const startS = on.line.moves[1]!.startS;
+  expect(pullTimes(on, { cues: [{ moveId: 'rack-1', timeS: 4.5 }], durationS: 20 })).toEqual([
+    { moveId: 'rack-1', timeS: 4.5 },
+    { moveId: 'rack-2', timeS: expect.closeTo(startS + 0.5, 9) as number },
+  ]);
+  expect(pullTimes(on, { cues: [], durationS: 20 })).toEqual([]);
+  expect(pullTimes(plan, { cues: [], durationS: 3 })).toEqual([]);
 });
 
 test('cues as WebVTT keep to its grammar, whatever is in the text', () => {

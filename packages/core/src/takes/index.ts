@@ -2,7 +2,7 @@ export { adviseNext, isUsable, type NextAdvice } from './advice.js';
 export { asJudged, loggedHit, verdictOf } from './asJudged.js';
 export { judgeTake, type TakeVerdict, type UsableSpan } from './judgeTake.js';
 export { MARK_HITS, type MarkHit, type MoveScore, scoreMoves } from './scoreMoves.js';
-export { onPlanTime } from './onPlanTime.js';
+export { onPlanTime, pullTimes } from './onPlanTime.js';
 export { packTrack, type RingReading, type RingTrack, trackDegAt, trackOfReadings, unpackTrack } from './track.js';
 export { type Correction, corrections, type LoggedHit } from './corrections.js';
 export {

@@ -1,5 +1,6 @@
 import type { ShotPlan } from '../pull/index.js';
 import { rollClock, type RollPace, type SetOff } from '../roll/index.js';
+import type { Take } from './take.js';
 import { type RingTrack, trackDegAt } from './track.js';
 
 /**
@@ -23,4 +24,16 @@ export function onPlanTime(
     return trackDegAt(track, lastS);
   });
   return { hz: track.hz, ringDeg };
+}
+
+/** When each pull of a plan was set off in a take, in the take's own time: as its cues say, or by the clock between them. Pulls it did not come to are left out. */
+export function pullTimes(
+  plan: Pick<ShotPlan, 'line' | 'durationS'>,
+  { cues, durationS }: Pick<Take, 'cues' | 'durationS'>,
+): SetOff[] {
+  const clock = rollClock(plan, cues);
+  return plan.line.moves.flatMap(({ id, startS }) => {
+    const timeS = clock.realSAt(startS);
+    return timeS === null || timeS > durationS ? [] : [{ moveId: id, timeS }];
+  });
 }

@@ -35,8 +35,9 @@ export function TakesExchange({ productionId, shot, wish }: Props) {
   async function save({ kind, type }: (typeof FILES)[number]): Promise<void> {
     const { data, error } = await whole({ productionId, shotId: shot?.id ?? null });
     if (!data) return void message.error(`The takes did not come: ${problemOf(error).body.message}.`);
-    const text = takesFile(kind, name, data, shot?.plan ?? null, production?.units ?? 'metric', wish ?? null);
-    saveFile(`${name} takes.${kind === 'otio' ? 'otio' : kind}`, text, type);
+    const planOf = (id: string) => (id === shot?.id ? shot.plan : shots?.find((known) => known.id === id)?.plan);
+    const text = takesFile(kind, name, data, shot?.plan ?? null, planOf, production?.units ?? 'metric', wish ?? null);
+    saveFile(`${name} takes.${kind}`, text, type);
   }
 
   async function read(): Promise<void> {

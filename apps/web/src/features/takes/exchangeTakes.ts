@@ -3,6 +3,7 @@ import {
   type EditedTake,
   type LoggedTake,
   otioTimeline,
+  pullTimes,
   rateFigures,
   readTakesJson,
   readTakesTable,
@@ -16,7 +17,7 @@ import {
   webVtt,
 } from '@still-heron/core';
 import { parseCsv, printCsv } from '../kit/exchange/csv';
-import { HIT_WORDS } from './takeWords';
+import { HIT_WORDS, pullTo } from './takeWords';
 
 /** Files that takes leave the house as, besides the report. */
 export type TakesFile = 'csv' | 'json' | 'otio' | 'vtt';
@@ -41,7 +42,8 @@ export interface RetimeWish {
 /**
  * Takes as a file.
  *
- * @param plan - of the shot they are of; null for those of a whole production
+ * @param plan - of the shot they are of, whose cues are told; null for those of a whole production
+ * @param planOf - the plan of any of their shots; undefined for one that is gone
  * @returns its text
  */
 export function takesFile(
@@ -49,6 +51,7 @@ export function takesFile(
   name: string,
   views: readonly LoggedTakeView[],
   plan: ShotPlan | null,
+  planOf: (shotId: string) => ShotPlan | undefined,
   units: UnitSystem,
   wish: RetimeWish | null,
 ): string {
@@ -61,7 +64,7 @@ export function takesFile(
       return `${JSON.stringify(
         otioTimeline(
           name,
-          views.map((view) => edited(view, plan, wish)),
+          views.map((view) => edited(view, planOf(view.shotId), units, wish)),
         ),
         null,
         1,
@@ -71,11 +74,20 @@ export function takesFile(
   }
 }
 
-function edited({ slate, number, take }: LoggedTakeView, plan: ShotPlan | null, wish: RetimeWish | null): EditedTake {
+function edited(
+  { slate, number, take }: LoggedTakeView,
+  plan: ShotPlan | undefined,
+  units: UnitSystem,
+  wish: RetimeWish | null,
+): EditedTake {
   const limits = plan &&
     wish && { fastest: wish.fastest, slowest: Math.min(1, rateFigures(plan.captureFps, plan.deliveryFps).slowestSpeed) };
-  const retiming = limits ? retime(take.durationS, usableSpansOf(take), wish.wantedScreenS, limits) : null;
-  return { name: `${slate} take ${number}`, number, take, retiming };
+  const retiming = limits ? retime(take.durationS, usableSpansOf(take), wish!.wantedScreenS, limits) : null;
+  const pulls = (plan ? pullTimes(plan, take) : []).flatMap(({ moveId, timeS }) => {
+    const hit = take.hits.find((known) => known.moveId === moveId)?.hit;
+    return hit ? [{ name: pullTo(moveId, plan!, units), timeS, hit }] : [];
+  });
+  return { name: `${slate} take ${number}`, number, take, pulls, retiming };
 }
 
 /** The cues of a shot as it is planned: what the hand is told when. */

@@ -1,4 +1,5 @@
 import { frameOfTimecode } from '../../roll/index.js';
+import type { MarkHit } from '../scoreMoves.js';
 import type { Take } from '../take.js';
 import type { Retiming } from './retime.js';
 import { type NumberedTake, usableSpansOf } from './usableSpans.js';
@@ -8,6 +9,8 @@ export interface EditedTake extends NumberedTake {
   /** As the clip is to be called */
   readonly name: string;
   readonly take: Omit<Take, 'track'>;
+  /** Where each goes, when it was set off, in the take's own time, and how it was hit */
+  readonly pulls: readonly { readonly name: string; readonly timeS: number; readonly hit: MarkHit }[];
   readonly retiming: Retiming | null;
 }
 
@@ -47,12 +50,11 @@ function track(name: string, children: readonly Schema[]): Schema {
 }
 
 function wholeClip(edited: EditedTake): Schema {
-  const { take } = edited;
+  const { take, pulls } = edited;
   const markers = [
-    ...take.hits.flatMap(({ moveId, hit }) => {
-      const cue = take.cues.find((known) => known.moveId === moveId);
-      return cue ? [marker(take, `pull ${moveId}: ${hit}`, cue.timeS, cue.timeS, hit === 'hit' ? 'GREEN' : 'RED')] : [];
-    }),
+    ...pulls.map(({ name, timeS, hit }) =>
+      marker(take, `pull to ${name}: ${hit}`, timeS, timeS, hit === 'hit' ? 'GREEN' : 'RED'),
+    ),
     ...usableSpansOf(take).map(({ fromS, toS }) => marker(take, 'usable', fromS, toS, 'GREEN')),
     ...take.wobbles.map(({ fromS, toS }) => marker(take, 'rocked to check: cut', fromS, toS, 'ORANGE')),
   ];
@@ -60,10 +62,15 @@ function wholeClip(edited: EditedTake): Schema {
   return clip(edited, 0, take.durationS, effects, markers);
 }
 
+/** The stretches as they are shown: of a take that was shot backwards from its end to its beginning. */
 function stretchClips(edited: EditedTake): Schema[] {
-  return edited.retiming!.stretches.map(({ fromS, toS, speed, isSoft }) =>
-    clip(edited, fromS, toS, speed === 1 ? [] : [timeWarp(isSoft ? 'past what is soft' : 'drawn out', speed)], []),
-  );
+  const direction = edited.take.settings.isReversed ? -1 : 1;
+  const clips = edited.retiming!.stretches.map(({ fromS, toS, speed, isSoft }) => {
+    const scalar = direction * speed;
+    const name = isSoft ? 'past what is soft' : 'drawn out';
+    return clip(edited, fromS, toS, scalar === 1 ? [] : [timeWarp(name, scalar)], []);
+  });
+  return direction === 1 ? clips : clips.reverse();
 }
 
 function clip(
