@@ -1,25 +1,19 @@
 import type { TakeRowView } from '@still-heron/contract';
-import { adviseNext, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import type { ShotPlan, UnitSystem } from '@still-heron/core';
 import { Link } from 'react-router';
 import { Corrections } from '../takes/Corrections';
-import { adviceWords } from '../takes/takeWords';
+import { useAdvice } from '../takes/useAdvice';
 
 interface Props {
   readonly shotId: string;
   readonly plan: ShotPlan;
   readonly units: UnitSystem;
   readonly takes: readonly TakeRowView[];
-  /** Takes that are planned; null where nobody can tell */
-  readonly planned: number | null;
 }
 
 /** After a take: go again or move on, and what to do otherwise. */
-export function NextSide({ shotId, plan, units, takes, planned }: Props) {
-  const next = adviseNext(
-    plan,
-    takes.map(({ take }) => take),
-  );
-  const { tone, text } = adviceWords(next, takes.length, planned);
+export function NextSide({ shotId, plan, units, takes }: Props) {
+  const { next, tone, text } = useAdvice(plan, takes);
   return (
     <aside className="side" aria-label="What to do otherwise">
       <section>

@@ -1,4 +1,4 @@
-import { isByEvent, nearSign, ringOf, type RollPlan, rollPlan, type ShotPlan, shotTime } from '@still-heron/core';
+import { isByEvent, nearSign, ringOf, type RollPlan, rollPlan, type ShotPlan } from '@still-heron/core';
 import { Suspense, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useTakesQuery } from '../../api/takes';
@@ -153,13 +153,7 @@ function Rolling({ shotId, plan, ready }: Props) {
       {isReady &&
         !isRehearsing &&
         (ended ? (
-          <NextSide
-            shotId={shotId}
-            plan={plan}
-            units={units}
-            takes={takes}
-            planned={rate ? shotTime(plan, rate).takes : plan.schedule.takes}
-          />
+          <NextSide shotId={shotId} plan={plan} units={units} takes={takes} />
         ) : (
           <RollSide
             plan={plan}

@@ -1,5 +1,5 @@
 import type { TakeRowView } from '@still-heron/contract';
-import { adviseNext, newTake, type ShotPlan, shotTime } from '@still-heron/core';
+import { isUsable, newTake, type ShotPlan } from '@still-heron/core';
 import { App } from 'antd';
 import { useState } from 'react';
 import { useParams } from 'react-router';
@@ -19,7 +19,7 @@ import { EditPanel } from './EditPanel';
 import { FitPanel } from './FitPanel';
 import { TakeForm } from './TakeForm';
 import { TakeList } from './TakeList';
-import { adviceWords } from './takeWords';
+import { useAdvice } from './useAdvice';
 import './takes.css';
 
 /** What happened: each take logged in seconds, what to do otherwise, go again or move on. */
@@ -47,12 +47,7 @@ function Log({ shotId, plan, takes }: Props) {
   const [logTake, { isLoading }] = useLogTakeMutation();
   const [draft, setDraft] = useState<Draft>(freshDraft);
   const rate = useKeepRate()?.rate ?? null;
-  const planned = rate ? shotTime(plan, rate).takes : plan.schedule.takes;
-  const next = adviseNext(
-    plan,
-    takes.map(({ take }) => take),
-  );
-  const { tone, text } = adviceWords(next, takes.length, planned);
+  const { next, tone, text } = useAdvice(plan, takes);
   const moveIds = plan.line.moves.map(({ id }) => id);
   const number = (takes.at(-1)?.number ?? 0) + 1;
 
@@ -90,22 +85,25 @@ function Log({ shotId, plan, takes }: Props) {
         <Corrections corrections={next.corrections} plan={plan} units={units} />
         <EditPanel productionId={productionId} shot={{ id: shotId, slate, plan }} takes={takes} />
         <FitPanel plan={plan} takes={takes} />
-        <Prediction takes={takes.length} kept={next.kept} rate={rate?.keepRate ?? null} />
+        <Prediction takes={takes} />
       </aside>
     </div>
   );
 }
 
-/** How what was predicted compares with what happened. */
-function Prediction({ takes, kept, rate }: { readonly takes: number; readonly kept: number; readonly rate: number | null }) {
-  if (takes === 0 || rate === null) return null;
+/** How what was predicted of each take, when it was shot, compares with what happened. */
+function Prediction({ takes }: { readonly takes: readonly TakeRowView[] }) {
+  const foreseen = takes.flatMap(({ take }) => (take.predictedRate === null ? [] : take));
+  if (foreseen.length === 0) return null;
+  const expected = foreseen.reduce((sum, { predictedRate }) => sum + predictedRate!, 0);
   return (
     <section>
       <h2>Predicted and happened</h2>
       <p>
-        <strong>{kept}</strong> of {takes} can be used; {(rate * takes).toFixed(takes < 10 ? 1 : 0)} were to be expected.
+        <strong>{foreseen.filter(isUsable).length}</strong> of {foreseen.length} can be used;{' '}
+        {expected.toFixed(foreseen.length < 10 ? 1 : 0)} were to be expected.
       </p>
-      {takes < FEW && <p className="haze">So few takes tell little yet.</p>}
+      {foreseen.length < FEW && <p className="haze">So few takes tell little yet.</p>}
     </section>
   );
 }

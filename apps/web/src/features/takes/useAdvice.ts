@@ -1,0 +1,23 @@
+import type { TakeRowView } from '@still-heron/contract';
+import { adviseNext, type NextAdvice, type ShotPlan, shotTime } from '@still-heron/core';
+import { useMemo } from 'react';
+import { useKeepRate } from '../shot/useKeepRate';
+import { adviceWords } from './takeWords';
+
+/** Go again or move on, with the takes that are planned and what the last ones ask to be done otherwise; and in a sentence. */
+export function useAdvice(
+  plan: ShotPlan,
+  takes: readonly TakeRowView[],
+): { readonly next: NextAdvice; readonly tone: string; readonly text: string } {
+  const rate = useKeepRate()?.rate ?? null;
+  const planned = rate ? shotTime(plan, rate).takes : plan.schedule.takes;
+  const next = useMemo(
+    () =>
+      adviseNext(
+        plan,
+        takes.map(({ take }) => take),
+      ),
+    [plan, takes],
+  );
+  return { next, ...adviceWords(next, takes.length, planned) };
+}
