@@ -1,16 +1,16 @@
-/** What was wrong with a value, in a form that a page, an API answer and a log line can all print. */
+/** What is wrong with a value. A page, an API answer and a log line can all print it. */
 export interface Problem {
   /** Short and stable, in kebab case, for programs. */
   readonly code: string;
-  /** Where: the name of the argument, or the path into a plan (`line.moves[1].startS`). */
+  /** Where it is: the name of an argument, or a path into a plan (`focusTrack.pulls[1].startS`). */
   readonly path: string;
   /** What is wrong, as a sentence without a full stop. */
   readonly message: string;
-  /** What would do, as a phrase. */
+  /** What would be accepted, as a phrase. */
   readonly need: string;
 }
 
-/** The caller's value can't be computed with. Nothing in the core returns NaN instead of throwing this. */
+/** The caller's value is invalid. The core throws this; it never returns NaN instead. */
 export class CoreError extends Error implements Problem {
   readonly code: string;
   readonly path: string;
@@ -25,7 +25,7 @@ export class CoreError extends Error implements Problem {
   }
 }
 
-/** A plan breaks a rule. All problems found are listed, not only the first. */
+/** A plan breaks one or more rules. `problems` lists all of them. */
 export class PlanError extends CoreError {
   readonly problems: readonly Problem[];
 
@@ -36,7 +36,7 @@ export class PlanError extends CoreError {
   }
 }
 
-/** Prints a given value for a message: numbers plainly, anything else by its type. */
+/** Prints an invalid value for a message: numbers as they are, other values by their type. */
 export function describeGiven(value: unknown): string {
   if (typeof value === 'number') return String(value);
   if (typeof value === 'string') return JSON.stringify(value.length > 40 ? `${value.slice(0, 40)}…` : value);
@@ -45,12 +45,12 @@ export function describeGiven(value: unknown): string {
 }
 
 /**
- * Stops on anything but a finite number in `min..max` (both allowed; `above` excludes the lower end).
+ * Throws unless `value` is a finite number within `min..max` (both allowed; `above` excludes the lower end).
  *
  * @throws {CoreError} `not-a-number`, `out-of-range`
  */
 export function assertInRange(path: string, value: number, range: { min?: number; above?: number; max?: number }): void {
-  // said only when it is needed: this is asked millions of times a second
+  // the texts are built only on failure: this check runs millions of times a second
   if (typeof value !== 'number' || !Number.isFinite(value)) {
     throw new CoreError({ code: 'not-a-number', path, message: `got ${describeGiven(value)}`, need: describeRange(range) });
   }

@@ -1,4 +1,4 @@
-/** The door of the core, in flow order: a stage imports only stages above it. */
+/** Public interface of the core, in flow order: a stage imports only the stages above it. */
 export { CoreError, PlanError, type Problem } from './errors.js';
 export { UNSTORABLE } from './shape.js';
 export * from './units/index.js';

@@ -1,17 +1,17 @@
 import { describeGiven, type Problem } from './errors.js';
 
 /**
- * A declared form of a JSON value: it checks a value that came from outside and names everything that is wrong with it.
- * Each shape is declared against its type, so that the two can't drift apart.
+ * Declared shape of a JSON value. It checks a value from outside and reports every problem. Each shape is declared against its
+ * type, so that the two can't differ.
  */
 export interface Shape<T> {
-  /** Adds to `problems` what is wrong with the value. */
+  /** Appends the problems of the value to `problems`. */
   check(value: unknown, path: string, problems: Problem[]): void;
-  /** Only for the compiler: ties the shape to its type. */
+  /** For the compiler only: ties the shape to its type. */
   readonly type?: T;
 }
 
-/** A closed range for a quantity. */
+/** Closed range of a quantity. */
 export interface Limit {
   readonly min: number;
   readonly max: number;
@@ -35,7 +35,7 @@ export function quantity({ min, max, whole = false }: Limit): Shape<number> {
   };
 }
 
-/** A zero character or half of a surrogate pair: no database stores them in text. */
+/** A null character or half a surrogate pair: no database can store it in text. */
 export const UNSTORABLE = /\0|[\ud800-\udfff]/u;
 
 export function text({ min = 0, max }: { min?: number; max: number }): Shape<string> {
@@ -93,14 +93,14 @@ export function list<T>(shape: Shape<T>, { min = 0, max }: { min?: number; max: 
       } else if (value.length < min) {
         problems.push({ code: 'too-few', path, message: `the list has ${value.length} items`, need: `at least ${min}` });
       } else {
-        // not forEach, which passes over holes
+        // not forEach, which skips holes
         for (let index = 0; index < value.length; index++) shape.check(value[index], `${path}[${index}]`, problems);
       }
     },
   };
 }
 
-/** Every field is required, and no others are allowed. */
+/** Every field is required, and no other fields are allowed. */
 export function object<T extends object>(fields: { readonly [K in keyof T]-?: Shape<T[K]> }): Shape<T> {
   return {
     check(value, path, problems) {
@@ -137,7 +137,7 @@ export function object<T extends object>(fields: { readonly [K in keyof T]-?: Sh
   };
 }
 
-/** One of several objects, told apart by their `kind`. */
+/** One of several objects, distinguished by `kind`. */
 export function variant<T extends { readonly kind: string }>(shapes: {
   readonly [K in T['kind']]: Shape<Extract<T, { kind: K }>>;
 }): Shape<T> {

@@ -1,13 +1,14 @@
 import { CoreError } from '../errors.js';
 
-/** A point of the set in millimetres: x and y on the floor, z up. */
+/** A point of the set in mm: x and y on the floor, z up. */
 export type Vec3 = readonly [x: number, y: number, z: number];
 
 /**
- * What a tape measures, and what the lens must be set to, for a subject off the lens axis.
+ * Tape distance and depth of a subject that may stand off the lens axis.
  *
- * @param options - `camera` stands in the image plane; `aimAt` is a point on the lens axis, elsewhere than the camera
- * @returns `tapeMm` the straight line; `depthMm` along the axis (negative behind the camera): the plane of focus is square to the axis
+ * @param options - `camera` lies in the image plane; `aimAt` is a point on the lens axis, not the camera's own place
+ * @returns `tapeMm`, the straight line; `depthMm`, the distance along the axis (negative behind the camera). The lens is set to
+ * the depth, because the plane of focus is square to the axis.
  * @throws {CoreError} `no-direction`, `not-a-number`
  * @example camera [0,0,0], aimed at [1000,0,0], subject [3000,4000,0]: tape 5000, depth 3000
  */

@@ -2,7 +2,7 @@ import type { FloorPlan } from './floorPlan.js';
 import { minimumJerk } from './minimumJerk.js';
 import { between, headingDeg, type Place } from './place.js';
 
-/** Where the camera stands at a time: on its way between two keys, eased or steady. */
+/** Camera place at a time, interpolated between two keys (eased or steady). */
 export function cameraPlaceAt({ camera }: FloorPlan, timeS: number): Place {
   let from = camera[0]!;
   for (const key of camera) {
@@ -17,10 +17,11 @@ export function cameraPlaceAt({ camera }: FloorPlan, timeS: number): Place {
 }
 
 /**
- * The heading of the lens axis at a time, in degrees anticlockwise from the x axis.
+ * Heading of the lens axis at a time, in degrees anticlockwise from the x axis.
  *
- * @param placeOf - where someone is at that time; null for one who is not on the floor
- * @returns a finite angle; one that aims at its own place looks where it looked by the aim before, at first along x
+ * @param placeOf - place of a subject at that time; null if the subject is not on the floor
+ * @returns a finite angle. An aim at the camera's own place keeps the heading of the aim before it; the first one looks along
+ * x.
  */
 export function cameraHeadingAt(floor: FloorPlan, timeS: number, placeOf: (subjectId: string) => Place | null): number {
   const camera = cameraPlaceAt(floor, timeS);
@@ -40,7 +41,7 @@ export function cameraHeadingAt(floor: FloorPlan, timeS: number, placeOf: (subje
   return headingNow;
 }
 
-/** The turn from one heading to another, the short way round: from −180 up to 180. */
+/** Signed turn from one heading to another the short way round, −180 (included) to 180 degrees. */
 export function shortestTurnDeg(fromDeg: number, toDeg: number): number {
   const turn = (((toDeg - fromDeg) % 360) + 540) % 360;
   return turn - 180;

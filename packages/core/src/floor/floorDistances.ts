@@ -4,45 +4,45 @@ import { between, type Place } from './place.js';
 import { type Mark, markDistances } from './mark.js';
 import { distanceAtTime, type OnTheWay, type Stay, type Subject, whereAt } from './subject.js';
 
-/** The set at one time, as the lens meets it. Lengths in mm. */
+/** A place as the lens meets it at one time. Lengths in mm. */
 export interface SightOf {
   readonly place: Place;
-  /** The straight line from the image plane to what is focused on */
+  /** Straight line from the image plane to the point of focus */
   readonly tapeMm: number;
-  /** Along the lens axis: what the ring must be set to. Negative behind the camera */
+  /** Distance along the lens axis: what the ring must be set to. Negative behind the camera */
   readonly depthMm: number;
-  /** Off the axis, to the left positive */
+  /** Angle off the axis, positive to the left */
   readonly offAxisDeg: number;
 }
 
-/** Someone's distance over time, and where that comes from. */
+/** Focus distances of all subjects over time. */
 export interface FloorDistances {
-  /** What the ring must be set to for a subject at a time: drawn where it is drawn, corrected by what is taped; else taped alone. NaN without a stay */
+  /** What the ring must be set to for a subject. NaN for a subject without a stay */
   focusMmAt(subject: Subject, timeS: number): number;
-  /** Where someone is, and how the lens sees them; null for one who is not on the floor */
+  /** Where the subject is and how the lens meets it; null if the subject is not on the floor */
   sightAt(subject: Subject, timeS: number): SightOf | null;
-  /** The lens axis's heading */
+  /** Heading of the lens axis in degrees */
   headingAt(timeS: number): number;
-  /** By mark id: what the ring must be set to for someone who comes to stand there, when they come; Infinity for infinity */
+  /** By mark id: what the ring must be set to for a subject who arrives there, at the time of arrival. Infinity for infinity */
   readonly markFocusMm: ReadonlyMap<string, number>;
-  /** By mark id: the drawn place as the lens meets it when someone comes to stand there; only marks that are drawn */
+  /** By mark id: the drawn place as the lens meets it on arrival. Holds drawn marks only */
   readonly markSight: ReadonlyMap<string, SightOf>;
 }
 
-/** A subject nearer than this along the axis is taken to stand there: what is beside or behind the camera has no focus to set. */
+/** Smallest depth returned. A place beside or behind the camera has no focus to set, so it counts as this near. */
 const NEAREST_DEPTH_MM = 1;
 
-/** Eyes of someone standing, about 1.75 m tall. */
+/** Eye height of a standing person about 1.75 m tall. */
 export const STANDING_EYES_MM = 1620;
 
 /**
- * Distances over time from the plan from above, with what was taped at the marks.
+ * Focus distances over time, from the floor plan and the taped marks.
  *
- * Where a mark of someone's way is taped, tape wins: the drawn distance is shifted by as much as tape and drawing disagree there, and between two marks the
- * shift goes over as they walk. Tape is the straight line, and the plane of focus square to the axis: off the axis the ring goes by the depth.
- * A walk to or from a mark that is not drawn goes from the one distance to the other, without a place on the way.
+ * A taped mark wins over the drawing: the drawn distance is shifted by their difference. Between two marks the shift changes in
+ * proportion to the way walked. Off the axis the ring is set to the depth, not to the tape distance. On a walk to or from a
+ * mark that is not drawn, the distance changes from one mark's to the other's, without a place.
  *
- * @param floor - null where nothing is drawn: then everything is taped
+ * @param floor - null if nothing is drawn; all distances then come from the tape
  */
 export function floorDistances(floor: FloorPlan | null, subjects: readonly Subject[], marks: readonly Mark[]): FloorDistances {
   const taped = markDistances(marks);
@@ -52,7 +52,7 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
     const subject = subjectOf.get(subjectId);
     return subject ? placeAt(subject, markOf, timeS) : null;
   };
-  // everyone is asked for at the same frames, and the camera is where it is for all of them: worked out once a frame
+  // all subjects ask for the same frames, and the camera pose is the same for all: compute it once per frame
   const moments = new Map<number, Moment>();
   const momentAt = (timeS: number): Moment => {
     let moment = moments.get(timeS);
@@ -68,7 +68,7 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
 
   const shiftOf = (mark: Mark, sight: SightOf | null): number =>
     sight && mark.method !== 'drawn' && mark.distanceMm !== null ? mark.distanceMm - sight.tapeMm : 0;
-  /** How much farther the tape says than the drawing, for each stay; 0 at marks that are drawn only. */
+  /** By stay: tape distance minus drawn distance at its mark. 0 at marks that are only drawn. */
   const shifts = new Map<Stay, number>();
   const shiftAt = (subject: Subject, stay: Stay): number => {
     let shift = shifts.get(stay);
@@ -123,13 +123,13 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
   };
 }
 
-/** What the ring must be set to: the depth, with what the tape says more than the drawing taken along the axis. */
+/** Focus distance: the depth plus the tape correction, taken along the axis. */
 function focusMm({ depthMm, tapeMm }: SightOf, shiftMm: number): number {
   const alongAxis = tapeMm > 0 ? depthMm / tapeMm : 1;
   return Math.max(depthMm + shiftMm * alongAxis, NEAREST_DEPTH_MM);
 }
 
-/** Where the camera is at a time, and which way it looks. */
+/** Camera place and heading at one time. */
 interface Moment {
   readonly camera: Place;
   readonly headingDeg: number;
@@ -139,7 +139,7 @@ interface Moment {
 
 const NO_CAMERA: Moment = { camera: { xMm: 0, yMm: 0 }, headingDeg: 0, cos: 1, sin: 0 };
 
-/** Frames remembered at most: several minutes at the usual rates. */
+/** Largest number of cached camera poses: several minutes at common frame rates. */
 const MOST_MOMENTS = 20_000;
 
 function momentOf(floor: FloorPlan, timeS: number, placeOf: (subjectId: string) => Place | null): Moment {
@@ -148,7 +148,7 @@ function momentOf(floor: FloorPlan, timeS: number, placeOf: (subjectId: string) 
   return { camera: cameraPlaceAt(floor, timeS), headingDeg, cos: Math.cos(rad), sin: Math.sin(rad) };
 }
 
-/** A place as the lens sees it, so much above it: `blockingDistance` for a level axis, written out because it is asked at every frame for everyone. */
+/** Equals `blockingDistance` for a level axis, written out because it runs for every subject in every frame. */
 function see({ camera, cos, sin }: Moment, place: Place, upMm: number): SightOf {
   const [dx, dy] = [place.xMm - camera.xMm, place.yMm - camera.yMm];
   const depthMm = dx * cos + dy * sin;
@@ -161,12 +161,12 @@ function see({ camera, cos, sin }: Moment, place: Place, upMm: number): SightOf 
   };
 }
 
-/** Where a mark is drawn; one at infinity is nowhere on the floor. */
+/** Drawn place of a mark; null for a mark at infinity. */
 function drawnPlace({ place, distanceMm }: Mark): Place | null {
   return distanceMm === null ? null : place;
 }
 
-/** Where someone is at a time; null unless the marks they stand at, or walk between, are drawn. */
+/** Place of a subject at a time; null unless the marks it stands at or walks between are drawn. */
 export function placeAt(subject: Subject, markOf: ReadonlyMap<string, Mark>, timeS: number): Place | null {
   const where = whereAt(subject, timeS);
   return where && placeOn(where, markOf);

@@ -1,15 +1,16 @@
 import { assertInRange } from '../errors.js';
 import type { MeasureMethod } from './mark.js';
 
-/** How well a distance is known by how it was measured: one standard deviation, `shareOfDistance` of it or `atLeastMm`, whichever is more. */
+/** Uncertainty of a measuring method, one standard deviation: `shareOfDistance` of the distance, at least `atLeastMm`. */
 export interface MethodUncertainty {
   readonly atLeastMm: number;
   readonly shareOfDistance: number;
 }
 
 /**
- * Assumptions, shown with every mark and open to correction: a tape sags and is held to a face, a laser hits a cheek in place of an eye, a judgement by eye is
- * off in proportion to the distance, a stand-in is not quite where someone will be. What is drawn is as good as the drawing.
+ * Assumed values; every mark shows them and lets them be corrected. A tape sags. A laser hits a cheek instead of an eye. A
+ * judgement by eye is off in proportion to the distance. A reference object stands near the subject's place, not on it. A drawn
+ * distance is as good as the drawing.
  */
 export const METHOD_UNCERTAINTY: Readonly<Record<MeasureMethod, MethodUncertainty>> = {
   tape: { atLeastMm: 10, shareOfDistance: 0.003 },
@@ -20,27 +21,27 @@ export const METHOD_UNCERTAINTY: Readonly<Record<MeasureMethod, MethodUncertaint
   drawn: { atLeastMm: 50, shareOfDistance: 0.02 },
 };
 
-/** One standard deviation of a distance measured so, in millimetres. */
+/** One standard deviation of a distance measured by this method, in mm. */
 export function measureSigmaMm(method: MeasureMethod, distanceMm: number): number {
   const { atLeastMm, shareOfDistance } = METHOD_UNCERTAINTY[method];
   return Number.isFinite(distanceMm) ? Math.max(atLeastMm, shareOfDistance * distanceMm) : atLeastMm;
 }
 
-/** The ways of measuring that a device can take over. */
+/** Methods that a connected device can take over. */
 export const DEVICE_METHODS = ['tape', 'laser'] as const;
 export type DeviceMethod = (typeof DEVICE_METHODS)[number];
 
-/** What can be read on a tape, and on the display of a laser. */
+/** Smallest step that a tape, or the display of a laser, shows. */
 const READING_STEP_MM: Readonly<Record<DeviceMethod, number>> = { tape: 5, laser: 1 };
 
 /**
- * What a device would read of a true distance: off by its noise, and rounded to what it shows.
+ * Simulated reading of a device: the true distance plus noise, rounded to the step of its display.
  *
- * @param distanceMm - the true one, > 0
- * @param deviate - how many standard deviations it is off: a draw from the standard normal distribution
- * @returns at least one step of the reading
+ * @param distanceMm - true distance, > 0
+ * @param deviate - error in standard deviations: a draw from the standard normal distribution
+ * @returns at least one step of the display
  * @throws {CoreError} `not-a-number`, `out-of-range`
- * @example a tape at 3000 mm, 0.4 deviations off, reads 3005
+ * @example a tape at 3000 mm with an error of 0.4 standard deviations reads 3005
  */
 export function simulatedReadingMm(method: DeviceMethod, distanceMm: number, deviate: number): number {
   assertInRange('distanceMm', distanceMm, { above: 0 });

@@ -1,10 +1,10 @@
 import { CoreError } from '../errors.js';
 
 /**
- * How a hand or a body gets from one place to another: smooth at both ends.
+ * Progress of a hand or body that moves smoothly from one place to another.
  *
- * @param progress - share of the time gone, 0 to 1; outside, the nearer end
- * @returns share of the way gone
+ * @param progress - share of the time, 0 to 1; values outside are clamped
+ * @returns share of the way
  * @throws {CoreError} `not-a-number`
  * Source: T. Flash and N. Hogan, The coordination of arm movements, 1985: 10τ³ - 15τ⁴ + 6τ⁵.
  * @example minimumJerk(0.5) is 0.5
@@ -16,5 +16,5 @@ export function minimumJerk(progress: number): number {
   return progress * progress * progress * (10 + progress * (6 * progress - 15));
 }
 
-/** Peak of the speed of a minimum-jerk move over its mean speed: 30 τ² (1-τ)² at τ = 1/2. */
+/** Peak speed of a minimum-jerk move over its mean speed: 30 τ² (1-τ)² at τ = 1/2. */
 export const MINIMUM_JERK_PEAK = 1.875;

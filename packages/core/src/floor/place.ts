@@ -1,4 +1,4 @@
-/** A place on the floor, in millimetres; x to the right and y away from whoever draws. */
+/** A place on the floor in mm: x to the right, y away from the viewer of the drawing. */
 export interface Place {
   readonly xMm: number;
   readonly yMm: number;
@@ -8,10 +8,10 @@ export function between(from: Place, to: Place, progress: number): Place {
   return { xMm: from.xMm + (to.xMm - from.xMm) * progress, yMm: from.yMm + (to.yMm - from.yMm) * progress };
 }
 
-/** The heading from one place to another, in degrees anticlockwise from the x axis; 0 for one and the same place. */
+/** Heading from one place to another, in degrees anticlockwise from the x axis; 0 if both are the same place. */
 export function headingDeg(from: Place, to: Place): number {
   return (Math.atan2(to.yMm - from.yMm, to.xMm - from.xMm) * 180) / Math.PI;
 }
 
-/** How one gets from place to place: smooth at both ends, or at one speed. */
+/** Speed profile between two places: smooth at both ends, or constant speed. */
 export type Pace = 'eased' | 'steady';

@@ -1,10 +1,10 @@
-/** Something that happens in a shot and can be tapped while it is rehearsed. */
+/** An event of the shot that can be tapped during a rehearsal. */
 export type RehearsedEvent =
   | { readonly kind: 'leaves'; readonly subjectId: string; readonly stayId: string }
   | { readonly kind: 'arrives'; readonly subjectId: string; readonly stayId: string }
   | { readonly kind: 'cue'; readonly moveId: string };
 
-/** A run of the action with a finger on a key. A run is not a take. */
+/** One rehearsal of the action, timed by taps. A run is not a take. */
 export interface RehearsalRun {
   readonly id: string;
   readonly taps: readonly RehearsalTap[];

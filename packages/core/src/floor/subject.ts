@@ -1,46 +1,46 @@
 import { minimumJerk } from './minimumJerk.js';
 import type { Pace } from './place.js';
 
-/** How well people hit a mark, and their time, until it is known better: assumptions, shown as such. */
+/** Assumed spread with which people hit marks and times, until measured. Shown as an assumption. */
 export const ASSUMED_MARK_SIGMA_MM = 50;
 export const ASSUMED_TIMING_SIGMA_S = 0.2;
 
-/** A subject standing at a mark for a while. */
+/** A span in which a subject stands at a mark. */
 export interface Stay {
   readonly id: string;
   readonly markId: string;
-  /** Arrives at this time; the first stay also covers what is before it */
+  /** Arrival. The first stay also covers the time before it */
   readonly fromS: number;
-  /** Leaves at this time; the last stay also covers what is after it */
+  /** Departure. The last stay also covers the time after it */
   readonly untilS: number;
-  /** How they walk here from the stay before */
+  /** How the subject walks here from the previous stay */
   readonly pace: Pace;
 }
 
-/** Someone or something that must be sharp at some time. */
+/** A person or object that is focused on. */
 export interface Subject {
   readonly id: string;
   readonly name: string;
-  /** What exactly is focused on, such as "near eye" */
+  /** What exactly to focus on, such as "near eye" */
   readonly detail: string;
-  /** Of what is focused on, above the floor */
+  /** Height of the point of focus above the floor */
   readonly heightMm: number;
-  /** How far they miss their marks along the axis: one standard deviation */
+  /** How far the subject misses its marks along the axis: one standard deviation */
   readonly markSigmaMm: number;
-  /** How early or late they are: one standard deviation, assumed until it is rehearsed */
+  /** How early or late the subject is: one standard deviation, assumed until rehearsed */
   readonly timingSigmaS: number;
-  /** In order of time, not overlapping. Between two stays the subject walks. */
+  /** In order of time, without overlap. Between two stays the subject walks */
   readonly stays: readonly Stay[];
 }
 
-/** Between which two stays someone is, and how far on the way: both the same, and 0, while they stand. */
+/** Position on the path: the two stays and the progress between them. Standing: both the same, progress 0. */
 export interface OnTheWay {
   readonly from: Stay;
   readonly to: Stay;
   readonly progress: number;
 }
 
-/** Where on their way someone is: before the first stay they stand there already, after the last they still do. Null without a stay. */
+/** Position of a subject on its path. Before the first stay and after the last it stands. Null without a stay. */
 export function whereAt({ stays }: Subject, timeS: number): OnTheWay | null {
   let from = stays[0];
   if (!from) return null;
@@ -56,11 +56,12 @@ export function whereAt({ stays }: Subject, timeS: number): OnTheWay | null {
 }
 
 /**
- * The subject's distance at a time, from the marks it stands at and the walks between them.
+ * Distance of a subject at a time, from its marks and the walks between them.
  *
  * @param subject - with at least one stay
- * @param distanceOfMark - by mark id; Infinity for infinity, which one is at until the other end of a walk is reached
- * @returns millimetres; NaN when the subject has no stay (a missing sample)
+ * @param distanceOfMark - by mark id; Infinity for infinity. On a walk to or from infinity the distance is Infinity until the
+ * walk ends.
+ * @returns mm; NaN for a subject without a stay
  */
 export function distanceAtTime(subject: Subject, distanceOfMark: ReadonlyMap<string, number>, timeS: number): number {
   const where = whereAt(subject, timeS);
@@ -71,7 +72,7 @@ export function distanceAtTime(subject: Subject, distanceOfMark: ReadonlyMap<str
   return fromMm === Infinity ? Infinity : fromMm + (toMm - fromMm) * where.progress;
 }
 
-/** Whether the subject walks at a time: between two stays at marks of different distance. */
+/** Whether the subject is walking between two marks of different distance. */
 export function isWalking(subject: Subject, distanceOfMark: ReadonlyMap<string, number>, timeS: number): boolean {
   const where = whereAt(subject, timeS);
   return (

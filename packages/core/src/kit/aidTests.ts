@@ -1,12 +1,12 @@
 import { type Aid, AIDS, type AidTest, type KitCamera } from './kitCamera.js';
 
-/** One cell of the matrix: an aid on a display in a recording mode. */
+/** One cell of the matrix: a focus aid on a display in a recording mode. */
 export interface AidCell {
   readonly aid: Aid;
   readonly display: string;
   readonly modeId: string;
   readonly answer: 'yes' | 'no' | 'untested';
-  /** Why it should be asked again; null while the answer stands */
+  /** Why the test should be repeated; null while the result is valid */
   readonly retest: 'other-software' | 'old' | null;
   readonly test: AidTest | null;
 }
@@ -14,8 +14,8 @@ export interface AidCell {
 const DAY_MS = 24 * 3600 * 1000;
 
 /**
- * What the camera can do, as tested: every aid on every display in every mode. Display first, then mode: the order in which a test walks through
- * them with the fewest changes at the camera.
+ * Test results of a camera: every aid on every display in every mode. Ordered by display, then by mode, because that order
+ * needs the fewest changes at the camera.
  *
  * @param today - YYYY-MM-DD
  */
@@ -37,7 +37,7 @@ export function aidMatrix(camera: KitCamera, today: string): AidCell[] {
   );
 }
 
-/** The next thing to try, after the cell given: untested ones and those that should be asked again; null when all stand. */
+/** Next cell to test after the given one: untested, or due for a repeat. Null when all results are valid. */
 export function nextAidTest(camera: KitCamera, today: string, after: AidCell | null = null): AidCell | null {
   const cells = aidMatrix(camera, today);
   const at = after ? cells.findIndex((cell) => isSameCell(cell, after)) + 1 : 0;
@@ -45,12 +45,12 @@ export function nextAidTest(camera: KitCamera, today: string, after: AidCell | n
   return [...cells.slice(at), ...cells.slice(0, at)].find(isDue) ?? null;
 }
 
-/** The camera with an answer put in, in place of an older one to the same question. */
+/** The camera with a test result added. It replaces an older result for the same cell. */
 export function withAidTest(camera: KitCamera, test: AidTest): KitCamera {
   return { ...camera, tests: [...camera.tests.filter((item) => !isSameCell(item, test)), test] };
 }
 
-/** The camera with an answer taken out again: untested. */
+/** The camera without the result of a cell, which is then untested. */
 export function withoutAidTest(camera: KitCamera, cell: Pick<AidCell, 'aid' | 'display' | 'modeId'>): KitCamera {
   return { ...camera, tests: camera.tests.filter((item) => !isSameCell(item, cell)) };
 }

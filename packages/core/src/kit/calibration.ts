@@ -1,11 +1,12 @@
 import { conjugates, tapeAtExtension } from '../optics/index.js';
 
 /**
- * Tape distances at which to read a ring: evenly over its turn as a helicoid would have it, rounded to what one sets up on a floor.
+ * Tape distances at which to read a ring. They are spaced evenly over the turn of a helicoid and rounded to distances that are
+ * easy to tape.
  *
- * @param count - how many between the two ends, at least 1
+ * @param count - number of distances between the two ends, at least 1
  * @param roundToMm - 100 for tenths of a metre, 152.4 for half feet
- * @returns decreasing, each once, all beyond close focus
+ * @returns strictly decreasing, all beyond close focus
  * @example for a 65 mm lens from 0.65 m, 4 of them in tenths of a metre: 2.7, 1.4, 1.0 and 0.8 m
  */
 export function calibrationDistances(
@@ -22,7 +23,7 @@ export function calibrationDistances(
   return [...new Set(distances)].filter((mm) => mm > closeFocusMm);
 }
 
-/** Ring degrees of a way along the ring's rim: what a strip of tape on the ring reads. */
+/** Ring degrees of an arc along the ring's rim, as a strip of tape on the ring shows it. */
 export function ringDegOfArc(arcMm: number, ringDiameterMm: number): number {
   return (arcMm / (Math.PI * ringDiameterMm)) * 360;
 }

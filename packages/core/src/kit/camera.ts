@@ -1,32 +1,32 @@
 import { circleOfConfusionMm, type SensorSize } from '../optics/index.js';
 import type { Format } from './formats.js';
 
-/** A camera as a shot needs it: what its recording mode takes of the sensor, and what steadying then cuts away. */
+/** A camera as a shot stores it: the sensor area of the recording mode, less the steadying crop. */
 export interface Camera extends SensorSize {
   readonly name: string;
-  /** The recording mode by name; empty when there is but one */
+  /** Name of the recording mode; empty if there is only one */
   readonly mode: string;
-  /** Recorded photosites across the width, before steadying: a whole number */
+  /** Photosites across the recorded width before steadying; a whole number */
   readonly photositesWide: number;
-  /** Share of width and of height that digital steadying cuts away, in percent */
+  /** Share of width and height that digital steadying crops, in percent */
   readonly steadyingCropPercent: number;
 }
 
-/** How sharp is sharp; with a camera it makes a `SharpnessStandard`. */
+/** How the circle of confusion is chosen. With a camera it makes a `SharpnessStandard`. */
 export type Sharpness =
   | { readonly kind: 'diagonal'; readonly divisor: number }
   | { readonly kind: 'photosite'; readonly count: number }
   | { readonly kind: 'viewer'; readonly viewingDistancePictureHeights: number };
 
-/** The part of the sensor that the viewer sees: the mode's, less what steadying cuts away. */
+/** Sensor area that the viewer sees: the recording mode's area less the steadying crop. */
 export function pictureSize(camera: Camera): SensorSize {
   const share = 1 - camera.steadyingCropPercent / 100;
   return { sensorWidthMm: camera.sensorWidthMm * share, sensorHeightMm: camera.sensorHeightMm * share };
 }
 
 /**
- * The largest blur that passes for sharp on this camera, in millimetres on the sensor. A crop is enlarged more for the same picture, so the circle
- * shrinks with it; photosites keep their size.
+ * Circle of confusion on this camera in mm. A cropped picture is enlarged more, so its circle is smaller; photosites keep their
+ * size.
  */
 export function circleMm(camera: Camera, sharpness: Sharpness): number {
   const { sensorWidthMm, sensorHeightMm } = pictureSize(camera);
@@ -47,7 +47,7 @@ export function circleMm(camera: Camera, sharpness: Sharpness): number {
   }
 }
 
-/** A camera of a generic format, without modes and steadying. */
+/** A camera of a generic format, without recording modes and without steadying. */
 export function cameraOf({ name, sensorWidthMm, sensorHeightMm, photositesWide }: Format): Camera {
   return { name, mode: '', sensorWidthMm, sensorHeightMm, photositesWide, steadyingCropPercent: 0 };
 }

@@ -7,7 +7,7 @@ import type { Rig } from './rig.js';
 import { scaleProblems } from './scaleProblems.js';
 import type { Wheel } from './wheel.js';
 
-/** The kinds of kit, and what each is described by. */
+/** The kinds of kit and their types. */
 export interface KitItems {
   readonly cameras: KitCamera;
   readonly lenses: KitLens;
@@ -24,16 +24,16 @@ const SHAPES: { readonly [K in KitKind]: Shape<KitItems[K]> } = {
   rigs: rigShape,
 };
 
-/** The name that an item of kit goes by. */
+/** Display name of a kit item. */
 export function kitName<K extends KitKind>(kind: K, item: KitItems[K]): string {
   return kind === 'lenses' ? (item as KitLens).lens.name : (item as KitCamera | Wheel | Rig).name;
 }
 
 /**
- * Everything that is wrong with an item of kit.
+ * Lists every problem of a kit item.
  *
- * @param value - anything, as it came from a file or over the wire
- * @returns an empty list for one that can be stored and used in a shot
+ * @param value - anything, as it comes from a file or over the wire
+ * @returns empty for an item that can be stored and used in a shot
  */
 export function checkKitItem(kind: KitKind, value: unknown): Problem[] {
   const problems: Problem[] = [];
@@ -50,7 +50,7 @@ export function assertKitItem<K extends KitKind>(kind: K, value: unknown): asser
   if (first) throw new PlanError([first, ...others]);
 }
 
-/** What the figures of a lens say of each other. @param path - where the lens stands in what was given */
+/** Contradictions between the figures of a lens. @param path - path of the lens in the checked value */
 export function lensProblems(lens: Lens, path: string): Problem[] {
   const problems: Problem[] = [];
   const say = (code: string, field: string, message: string, need: string) =>

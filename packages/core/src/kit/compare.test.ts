@@ -61,10 +61,11 @@ test('the distance for a width is the inverse of the width at a distance', () =>
 });
 
 /**
- * The same picture on another format: focal length and stop times the ratio k of the diagonals, from the same place. N C / f² is then the same, and what is
- * left over is that the lens itself stands f away from the image plane: in front, the zone differs by about 3 |f₂ - f₁| / D. So it agrees to 1 % where the
- * subject is at least 400 times the difference of the two focal lengths away, and no farther than a quarter of the hyperfocal distance, beyond which the far
- * limit runs away from any comparison.
+ * The same picture on another format: focal length and stop times the ratio k of the diagonals, from the same place. N C / f²
+ * is then the same, and what is left over is that the lens itself stands f away from the image plane: in front, the zone
+ * differs by about 3 |f₂ - f₁| / D. So it agrees to 1 % where the subject is at least 400 times the difference of the two focal
+ * lengths away, and no farther than a quarter of the hyperfocal distance, beyond which the far limit runs away from any
+ * comparison.
  */
 test('a matched format leaves the zone equal at equal framing, to 1 % far from close-up', () => {
   const formats = FORMATS.map(({ id }) => format(id));

@@ -3,38 +3,38 @@ import { type Camera, circleMm, pictureSize, type Sharpness } from './camera.js'
 import { fNumberOf, type Lens, ringOf } from './lens.js';
 import { withinReach } from './lensRing.js';
 
-/** A camera with a lens at a stop: what the zone bench holds against others. */
+/** A camera with a lens at one stop, as the zone calculator compares them. */
 export interface BenchSetup {
   readonly camera: Camera;
   readonly lens: Lens;
   readonly focalLengthMm: number;
-  /** On the lens's scale */
+  /** As engraved on the lens: T-stop or f-number */
   readonly stop: number;
   readonly sharpness: Sharpness;
 }
 
-/** What is held equal when set-ups are compared. The answer depends on it. */
+/** What is held equal in a comparison. The result depends on it. */
 export const HELD_EQUAL = ['distance', 'framing'] as const;
 export type HeldEqual = (typeof HELD_EQUAL)[number];
 
 export interface ComparedSetup {
-  /** Where this set-up has to stand, as a tape distance */
+  /** Tape distance at which this set-up must stand */
   readonly distanceMm: number;
-  /** Null when it can't focus there */
+  /** Null if it can't focus there */
   readonly at: {
     readonly zone: DepthOfField;
     readonly fieldWidthMm: number;
     readonly fieldHeightMm: number;
-    /** Diameter of the blur of a point behind the subject, in percent of the picture's width */
+    /** Blur diameter of a point in the background, in percent of the picture's width */
     readonly backgroundPercent: number;
-    /** How far the ring may turn with the subject still in the zone */
+    /** How far the ring may turn before the subject leaves the zone */
     readonly windowDeg: number;
   } | null;
-  /** Nearest it focuses */
+  /** Nearest focus distance */
   readonly closeFocusMm: number;
 }
 
-/** The zone lens of a set-up. */
+/** Optics of a set-up, as `depthOfField` takes them. */
 export function zoneLensOf({ camera, lens, focalLengthMm, stop, sharpness }: BenchSetup): ZoneLens {
   return {
     focalLengthMm,
@@ -44,7 +44,7 @@ export function zoneLensOf({ camera, lens, focalLengthMm, stop, sharpness }: Ben
   };
 }
 
-/** What the picture takes in at a focused tape distance, unsqueezed. */
+/** Width and height of the picture at a focused tape distance, unsqueezed. */
 export function fieldOf({ camera, lens, focalLengthMm }: BenchSetup, distanceMm: number): { widthMm: number; heightMm: number } {
   const { objectMm } = conjugates(focalLengthMm, distanceMm, lens.principalSeparationMm);
   const { widthMm, heightMm } = fieldAt(pictureSize(camera), focalLengthMm / (objectMm - focalLengthMm));
@@ -52,7 +52,7 @@ export function fieldOf({ camera, lens, focalLengthMm }: BenchSetup, distanceMm:
 }
 
 /**
- * The tape distance from which the picture takes in so much at the focused plane.
+ * Tape distance at which the picture has a given width at the focused plane.
  *
  * @param widthMm - > 0, unsqueezed
  */
@@ -62,11 +62,12 @@ export function distanceForWidth({ camera, lens, focalLengthMm: f }: BenchSetup,
 }
 
 /**
- * Holds set-ups against each other.
+ * Compares set-ups.
  *
- * @param setups - the first one gives the measure
- * @param options - `framing` moves every other set-up to where its picture is as wide as the first one's; the background stays where it is behind the subject
- * @returns one for each set-up, in order
+ * @param setups - the first one is the reference
+ * @param options - `framing` moves every other set-up to where its picture is as wide as the reference's. The background keeps
+ * its distance to the subject.
+ * @returns one result for each set-up, in order
  */
 export function compareSetups(
   setups: readonly BenchSetup[],

@@ -1,6 +1,6 @@
 import type { SensorSize } from '../optics/index.js';
 
-/** A generic format: the recorded part of the sensor, in millimetres, and how many photosites across are usual for it. */
+/** A generic format: recorded sensor area in mm, and a common number of photosites across. */
 export interface Format extends SensorSize {
   readonly id: string;
   readonly name: string;

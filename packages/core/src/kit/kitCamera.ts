@@ -1,7 +1,7 @@
 import type { SensorSize } from '../optics/index.js';
 import type { Camera } from './camera.js';
 
-/** What helps to see or to change focus, and may be missing, or be missing on one display, or while rolling. */
+/** Focus aids. A camera may lack one, or have it only on one display or only before rolling. */
 export const AIDS = [
   'magnify',
   'outlines',
@@ -15,7 +15,7 @@ export const AIDS = [
 ] as const;
 export type Aid = (typeof AIDS)[number];
 
-/** A way the camera records: how much of the sensor, how fine, how fast. */
+/** A recording mode: sensor area, resolution and frame rates. */
 export interface RecordingMode extends SensorSize {
   readonly id: string;
   readonly name: string;
@@ -23,14 +23,14 @@ export interface RecordingMode extends SensorSize {
   readonly fastestFps: number;
 }
 
-/** A strength of digital steadying, and how much of width and height it cuts away, in percent. */
+/** A level of digital steadying: it crops this percentage of width and height. */
 export interface SteadyingLevel {
   readonly id: string;
   readonly name: string;
   readonly cropPercent: number;
 }
 
-/** What its owner found when they tried an aid on a display in a mode. An aid without one is untested. */
+/** The owner's test of one aid on one display in one mode. An aid without a test is untested. */
 export interface AidTest {
   readonly aid: Aid;
   readonly display: string;
@@ -40,36 +40,36 @@ export interface AidTest {
   /** YYYY-MM-DD */
   readonly testedOn: string;
   readonly testedBy: string;
-  /** The camera's software then: an update can change the answer */
+  /** Camera software at the test: an update can change the result */
   readonly software: string;
 }
 
-/** A camera as its owner knows it. */
+/** A camera in the kit. */
 export interface KitCamera {
   readonly name: string;
   readonly software: string;
   /** At least one */
   readonly modes: readonly RecordingMode[];
   readonly steadying: readonly SteadyingLevel[];
-  /** Frames a second it offers, increasing */
+  /** Frame rates offered, increasing */
   readonly frameRates: readonly number[];
   /** Base sensitivities, increasing */
   readonly baseIsos: readonly number[];
   readonly displays: readonly string[];
-  /** Share of the picture's width in which its automation looks, in percent; null when not known */
+  /** Width of the autofocus area in percent of the picture's width; null if unknown */
   readonly automaticAreaPercent: number | null;
   readonly tests: readonly AidTest[];
-  /** Answers older than this are asked again; 0 for never */
+  /** Results older than this must be tested again; 0 for never */
   readonly retestAfterDays: number;
-  /** Where functions are: menu pages, buttons, levels */
+  /** Where functions are found: menu pages, buttons, levels */
   readonly notes: string;
 }
 
 /**
- * This camera as a shot keeps it.
+ * This camera as a shot stores it.
  *
- * @param modeId - the first mode when there is none of that id
- * @param steadyingId - no steadying when null or unknown
+ * @param modeId - the first mode is used if this id is unknown
+ * @param steadyingId - no steadying if null or unknown
  */
 export function cameraInMode(camera: KitCamera, modeId: string, steadyingId: string | null): Camera {
   const mode = camera.modes.find(({ id }) => id === modeId) ?? camera.modes[0]!;

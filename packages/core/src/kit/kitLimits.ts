@@ -1,8 +1,8 @@
 import { FARTHEST_TYPED_MM } from '../units/index.js';
 
 /**
- * What kit may hold: used by the checker, by the fields of the page and by the server's checks.
- * Ranges are generous on purpose: they keep out slips of the hand and nonsense, not unusual kit.
+ * Limits of kit values, used by the checker, the page's fields and the server's checks. Ranges are wide on purpose: they reject
+ * typing errors, not unusual kit.
  */
 export const KIT_LIMITS = {
   sensorMm: { min: 2, max: 120 },

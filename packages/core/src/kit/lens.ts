@@ -3,33 +3,36 @@ import { type StopScale, stopScale } from '../units/index.js';
 import { lensRing, type LensRing } from './lensRing.js';
 import type { RingPoint } from './tableRing.js';
 
-/** Whether marks on the ring hold: by angle they do; by speed of turning they do not; in steps they are counts of presses. */
+/**
+ * What the focus ring responds to. Marks hold only for `angle`; with `steps` they are counts of presses; with `speed` they do
+ * not hold.
+ */
 export const RING_RESPONSES = ['angle', 'speed', 'steps'] as const;
 export type RingResponse = (typeof RING_RESPONSES)[number];
 
-/** Whether a zoom keeps its focus while it zooms, as tested. */
+/** Test result: whether a zoom keeps focus while zooming. */
 export const HOLD_TESTS = ['untested', 'holds', 'drifts'] as const;
 export type HoldTest = (typeof HOLD_TESTS)[number];
 
-/** A lens, as a kit describes it and a shot keeps it. Lengths in mm, angles in ring degrees. */
+/** A lens, as the kit describes it and a shot stores it. Lengths in mm, angles in ring degrees. */
 export interface Lens {
   readonly name: string;
-  /** Of a zoom its shortest */
+  /** Shortest focal length */
   readonly focalLengthMm: number;
-  /** The same as `focalLengthMm` unless it is a zoom */
+  /** Longest focal length; equal to `focalLengthMm` for a prime */
   readonly longestMm: number;
   readonly stopScale: StopScale;
-  /** Smallest number on the stop ring; of a zoom at its shortest */
+  /** Smallest number on the stop ring; for a zoom, at its shortest focal length */
   readonly widestStop: number;
-  /** The same as `widestStop` unless a zoom loses light as it goes long */
+  /** Widest stop at the longest focal length; differs only for a zoom that loses light there */
   readonly widestStopLong: number;
   /** Largest number on the stop ring */
   readonly narrowestStop: number;
-  /** Share of light the glass lets through, above 0 up to 1; tells T from f */
+  /** Share of light the glass transmits, above 0 up to 1; relates T-stop and f-number */
   readonly transmittance: number;
-  /** Nearest tape distance it focuses to */
+  /** Nearest focus distance (tape) */
   readonly closeFocusMm: number;
-  /** Between the principal planes; 0 when unknown */
+  /** Separation of the principal planes; 0 if unknown */
   readonly principalSeparationMm: number;
   readonly ring:
     | { readonly kind: 'helicoid'; readonly focusThrowDeg: number }
@@ -37,28 +40,28 @@ export interface Lens {
   /** Which way the ring turns to focus nearer, seen from behind the camera */
   readonly nearerTurns: 'clockwise' | 'anticlockwise';
   readonly response: RingResponse;
-  /** Presses from one end to the other, for a ring in steps; else 0 */
+  /** Number of presses between the two ends, for a ring in steps; else 0 */
   readonly stepCount: number;
-  /** Whether it tells the camera its focal length, stop and distance */
+  /** Whether the lens reports focal length, stop and distance to the camera */
   readonly reportsData: boolean;
-  /** How much wider the picture becomes when unsqueezed; 1 for spherical lenses */
+  /** Anamorphic factor by which the picture is widened; 1 for a spherical lens */
   readonly squeeze: number;
-  /** How much wider the picture gets from infinity to close focus, in percent; negative for narrower */
+  /** Change of picture width from infinity to close focus in percent; negative if it gets narrower */
   readonly breathingPercent: number;
   /** Only for a zoom */
   readonly holdsFocus: HoldTest;
   readonly frontDiameterMm: number | null;
   /** Outer diameter of the focus ring */
   readonly ringDiameterMm: number | null;
-  /** Of the focus ring: pitch and teeth, or a grip ring; empty for none */
+  /** Gear of the focus ring: pitch and teeth, or a grip ring; empty for none */
   readonly gear: string;
 }
 
-/** A lens as its owner keeps it: the lens, and what is known about it that no shot needs. */
+/** A lens in the kit: the lens, plus data that no shot needs. */
 export interface KitLens {
   readonly lens: Lens;
   readonly isHired: boolean;
-  /** When and by whom a zoom was tested for holding focus; both empty when it was not */
+  /** When and by whom the zoom was tested; both empty if untested */
   readonly holdTestedOn: string;
   readonly holdTestedBy: string;
   readonly notes: string;
@@ -68,23 +71,24 @@ export function isZoom(lens: Lens): boolean {
   return lens.longestMm > lens.focalLengthMm;
 }
 
-/** The geometric f-number of a stop on this lens's scale: depth of field goes by it. */
+/** Geometric f-number of a stop as engraved. Depth of field uses it. */
 export function fNumberOf(lens: Lens, stop: number): number {
   return lens.stopScale === 'T' ? geometricStop(stop, lens.transmittance) : stop;
 }
 
-/** The T-stop of a stop on this lens's scale: exposure goes by it. */
+/** T-stop of a stop as engraved. Exposure uses it. */
 export function tStopOf(lens: Lens, stop: number): number {
   return lens.stopScale === 'T' ? stop : stop / Math.sqrt(lens.transmittance);
 }
 
-/** What the stop ring would have to say for a geometric f-number. */
+/** Stop as engraved for a geometric f-number. */
 export function stopOfFNumber(lens: Lens, fNumber: number): number {
   return lens.stopScale === 'T' ? fNumber / Math.sqrt(lens.transmittance) : fNumber;
 }
 
 /**
- * The widest stop at a focal length. Between the ends of a zoom the stop follows the logarithm of the focal length: an assumption, exact at both ends.
+ * Widest stop at a focal length. Between the ends of a zoom it is interpolated over the logarithm of the focal length: an
+ * assumption, exact at both ends.
  */
 export function widestStopAt(lens: Lens, focalLengthMm: number): number {
   if (!isZoom(lens)) return lens.widestStop;
@@ -92,15 +96,15 @@ export function widestStopAt(lens: Lens, focalLengthMm: number): number {
   return lens.widestStop * (lens.widestStopLong / lens.widestStop) ** Math.min(Math.max(progress, 0), 1);
 }
 
-/** The stops that the lens offers at a focal length, in thirds; its own two ends whether they are engraved or not. */
+/** Stops offered at a focal length, in thirds. Both ends are included even if they are not on the engraved scale. */
 export function stopsAt(lens: Lens, focalLengthMm: number): number[] {
   return stopScale(widestStopAt(lens, focalLengthMm), lens.narrowestStop);
 }
 
 /**
- * How much wider the picture gets when the focus goes from one distance to another: the lens's breathing, in proportion to how far it moves out.
+ * Lens breathing: change of picture width when focus goes from one distance to another, in proportion to the lens's extension.
  *
- * @returns percent of the width, negative for narrower; 0 for a lens that does not breathe
+ * @returns percent of the width, negative if it gets narrower; 0 for a lens that does not breathe
  */
 export function breathingBetween(lens: Lens, fromMm: number, toMm: number): number {
   const { focalLengthMm, principalSeparationMm: s, breathingPercent, closeFocusMm } = lens;
@@ -109,8 +113,8 @@ export function breathingBetween(lens: Lens, fromMm: number, toMm: number): numb
 }
 
 /**
- * The ring of this lens. The scale of a zoom is engraved once and stays where it is while it zooms; without scale points it is taken as the helicoid
- * of the shortest focal length.
+ * The ring of this lens. The scale of a zoom stays where it is while zooming. Without scale points, the ring is the helicoid of
+ * the shortest focal length.
  *
  * @throws {CoreError} as `lensRing`
  */
@@ -126,7 +130,7 @@ export function ringOf(lens: Lens): LensRing {
       });
 }
 
-/** A lens known by its figures alone, everything else as is usual: what a new lens starts from. */
+/** A lens from a few figures, all else by default. */
 export function plainLens(figures: Pick<Lens, 'name' | 'focalLengthMm'> & Partial<Lens>): Lens {
   const { focalLengthMm, widestStop = 2.2 } = figures;
   return {

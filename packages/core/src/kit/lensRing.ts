@@ -3,7 +3,7 @@ import { conjugates, tapeAtExtension } from '../optics/index.js';
 import { assertOnRing, assertReach } from './ringEnds.js';
 import { type RingPoint, tableRing } from './tableRing.js';
 
-/** The focus ring of a lens: tape distance to ring angle and back. */
+/** The focus ring: converts tape distance to ring angle and back. */
 export interface LensRing {
   /**
    * Ring angle in degrees for a tape distance; Infinity allowed.
@@ -17,11 +17,11 @@ export interface LensRing {
    * @throws {CoreError} `outside-ring`, `not-a-number`
    */
   distanceAt(ringDeg: number): number;
-  /** From one end of the scale to the other, in degrees. */
+  /** Turn between the two ends of the scale, in degrees. */
   readonly throwDeg: number;
-  /** The nearest distance the ring reaches. */
+  /** Nearest distance on the ring. */
   readonly closeFocusMm: number;
-  /** The farthest: Infinity unless a table stops short of it. */
+  /** Farthest distance on the ring: Infinity unless a scale table ends before it. */
   readonly farthestMm: number;
 }
 
@@ -38,7 +38,8 @@ export type LensRingOptions =
   | { readonly kind: 'table'; readonly points: readonly RingPoint[] };
 
 /**
- * The ring of a lens: by its helicoid when no scale is known (angle proportional to how far the lens moves out; 0 at infinity), or by its scale points.
+ * The ring of a lens. Without a known scale it is a helicoid: the angle is proportional to the extension, 0 at infinity.
+ * Otherwise it follows its scale points.
  *
  * @throws {CoreError} as `conjugates`, and as `tableRing`
  * @example lensRing({ kind: 'helicoid', focalLengthMm: 50, focusThrowDeg: 270, closeFocusMm: 1500 }).angleAt(12792) is 29.74…
@@ -66,7 +67,7 @@ function helicoidRing(options: Extract<LensRingOptions, { kind: 'helicoid' }>): 
   };
 }
 
-/** The nearest distance to `distanceMm` that the ring reaches. */
+/** `distanceMm` clamped to the distances the ring reaches. */
 export function withinReach(ring: LensRing, distanceMm: number): number {
   return Math.min(Math.max(distanceMm, ring.closeFocusMm), ring.farthestMm);
 }

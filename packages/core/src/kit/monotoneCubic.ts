@@ -1,13 +1,14 @@
 /**
- * A shape-preserving cubic through points: between two points it never leaves their range, so a rising scale stays rising.
+ * Shape-preserving cubic interpolation. Between two points it stays within their range, so an increasing scale stays
+ * increasing.
  *
- * Source: F. N. Fritsch and J. Butland, A method for constructing local monotone piecewise cubic interpolants, 1984
- * (weighted harmonic mean of the neighbouring slopes); ends by the three-point rule of Fritsch and Carlson, 1980. What SciPy calls PCHIP.
+ * Source: F. N. Fritsch and J. Butland, A method for constructing local monotone piecewise cubic interpolants, 1984 (weighted
+ * harmonic mean of the neighbouring slopes); ends by the three-point rule of Fritsch and Carlson, 1980. What SciPy calls PCHIP.
  */
 export interface MonotoneCubic {
-  /** Value at `x`, which lies within the points. */
+  /** Value at `x`, which must lie within the points. */
   valueAt(x: number): number;
-  /** The `x` at which the value is `y`, for strictly monotone values, to a few units in the last place. */
+  /** The `x` with the value `y`, for strictly monotone values, to a few units in the last place. */
   inverseAt(y: number): number;
 }
 
@@ -21,7 +22,7 @@ export function monotoneCubic(xs: readonly number[], ys: readonly number[]): Mon
     const rise = ys[k + 1]! - ys[k]!;
     const m0 = h * slopes[k]!;
     const m1 = h * slopes[k + 1]!;
-    // Hermite form with the value at the segment's start taken out: y0 + t (m0 + t (3 rise - 2 m0 - m1 + t (m0 + m1 - 2 rise)))
+    // Hermite form relative to the segment's start: y0 + t (m0 + t (3 rise - 2 m0 - m1 + t (m0 + m1 - 2 rise)))
     return ys[k]! + t * (m0 + t * (3 * rise - 2 * m0 - m1 + t * (m0 + m1 - 2 * rise)));
   };
 
@@ -37,7 +38,7 @@ export function monotoneCubic(xs: readonly number[], ys: readonly number[]): Mon
   };
 }
 
-/** Bisection until the interval can't be halved in floating point; `t` keeps its relative precision down to 0. */
+/** Bisects until the interval can't be halved in floating point. `t` keeps its relative precision near 0. */
 function progressTo(y: number, valueAt: (t: number) => number, rising: boolean): number {
   let low = 0;
   let high = 1;
@@ -51,7 +52,7 @@ function progressTo(y: number, valueAt: (t: number) => number, rising: boolean):
   }
 }
 
-/** Index of the segment that holds `value`, clamped to the first and last. */
+/** Index of the segment that holds `value`, clamped to the first and last segment. */
 function segmentOf(values: readonly number[], value: number, rising: boolean): number {
   let low = 0;
   let high = values.length - 1;

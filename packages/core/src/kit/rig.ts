@@ -23,23 +23,23 @@ export interface RigPart {
   readonly isThere: boolean;
 }
 
-/** How the camera is carried, who pulls, and what focus is judged on. */
+/** Camera support, who pulls focus, and the display used to judge it. */
 export interface Rig {
   readonly name: string;
   readonly support: Support;
   readonly puller: Puller;
-  /** What focus is judged on; empty when not said */
+  /** Display used to judge focus; empty if unknown */
   readonly display: string;
-  /** Diagonal of that display in inches; null when not known */
+  /** Diagonal of that display in inches; null if unknown */
   readonly displayInches: number | null;
   readonly displayIsCabled: boolean;
-  /** With everything on it; null when not weighed */
+  /** Total weight; null if not weighed */
   readonly weightKg: number | null;
   readonly parts: readonly RigPart[];
   readonly notes: string;
 }
 
-/** The parts that a support usually needs, to start a list from. */
+/** Parts that a support commonly needs: the initial parts list. */
 const USUAL_PARTS: Readonly<Record<Support, readonly string[]>> = {
   legs: ['head', 'plate', 'leg locks'],
   slider: ['rails', 'head', 'end blocks'],
@@ -53,17 +53,17 @@ const USUAL_PARTS: Readonly<Record<Support, readonly string[]>> = {
   cable: ['carriage', 'motor for the ring', 'tethers'],
 };
 
-/** Parts for the way the ring is turned. */
+/** Further parts, by who turns the ring. */
 const PULLER_PARTS: Readonly<Record<Puller, readonly string[]>> = {
   alone: [],
   puller: ['wheel', 'marking disc', 'gear ring on the lens'],
   remote: ['motor for the ring', 'hand unit', 'gear ring on the lens', 'batteries'],
 };
 
-/** Supports on which a hand at the ring is no choice while rolling. */
+/** Supports on which nobody can reach the ring while rolling. */
 export const OUT_OF_REACH: readonly Support[] = ['crane', 'vehicle', 'cable'];
 
-/** A rig of a support and a way to pull, with the parts that it usually needs, none of them there yet. */
+/** A rig for a support and a puller, with its common parts, all of them missing. */
 export function presetRig(name: string, support: Support, puller: Puller): Rig {
   const names = [...new Set([...USUAL_PARTS[support], ...PULLER_PARTS[puller]])];
   return {

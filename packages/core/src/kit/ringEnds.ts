@@ -1,6 +1,6 @@
 import { CoreError } from '../errors.js';
 
-/** Rounding forgiven at the ring's ends, relative. */
+/** Tolerance for rounding at the ends of the ring, relative. */
 const END_SLACK = 1e-9;
 
 /** @throws {CoreError} `closer-than-close-focus`, `beyond-the-scale`, `not-a-number` */
@@ -26,19 +26,19 @@ export function assertOnRing(ringDeg: number, oneEndDeg: number, otherEndDeg: nu
   });
 }
 
-/** The ends of a ring, and where they are on it. */
+/** The two ends of a ring and their angles. */
 interface Ends {
   readonly closeFocusMm: number;
   readonly farthestMm: number;
   angleAt(distanceMm: number): number;
 }
 
-/** Which way the ring's angle grows: 1 towards near, -1 towards far. */
+/** Sign of the ring angle towards near: 1 if it grows towards near, -1 if it grows towards far. */
 export function nearSign(ring: Ends): 1 | -1 {
   return ring.angleAt(ring.closeFocusMm) >= ring.angleAt(ring.farthestMm) ? 1 : -1;
 }
 
-/** An angle held on the ring: what a device tells may lie a little past its ends. */
+/** `ringDeg` clamped to the ring: a device may report angles slightly past the ends. */
 export function heldOnRing(ring: Ends, ringDeg: number): number {
   const [nearDeg, farDeg] = [ring.angleAt(ring.closeFocusMm), ring.angleAt(ring.farthestMm)];
   return Math.min(Math.max(ringDeg, Math.min(nearDeg, farDeg)), Math.max(nearDeg, farDeg));

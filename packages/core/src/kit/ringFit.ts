@@ -1,44 +1,44 @@
 import { conjugates } from '../optics/index.js';
 import type { RingPoint } from './tableRing.js';
 
-/** A scale point held against the helicoid that runs through the others. */
+/** A scale point compared with the fitted helicoid. */
 export interface FittedPoint {
-  /** Place in the list that was given */
+  /** Index in the given list */
   readonly index: number;
   readonly fittedDeg: number;
-  /** The point's angle less the fitted one */
+  /** Angle of the point minus the fitted angle */
   readonly residualDeg: number;
-  /** So far off that it is most likely mistyped or misread */
+  /** True if the residual is so large that the point is probably mistyped or misread */
   readonly standsOut: boolean;
 }
 
-/** A helicoid laid through scale points. */
+/** A helicoid fitted to scale points. */
 export interface RingFit {
   /** Ring angle at infinity */
   readonly atInfinityDeg: number;
-  /** Ring degrees for each millimetre that the lens moves out; negative for a ring that counts down */
+  /** Ring degrees per mm of extension; negative for a ring that counts down */
   readonly degPerMm: number;
   readonly points: readonly FittedPoint[];
-  /** Median size of the residuals: how well a helicoid tells this ring */
+  /** Median absolute residual: how well a helicoid describes this ring */
   readonly typicalDeg: number;
 }
 
-/** A residual within this many degrees is a reading error as hands make them. */
+/** Common reading error of a hand-read angle, in degrees. */
 const READING_DEG = 1.5;
 
-/** From how many robust standard deviations on a point stands out. */
+/** Robust standard deviations beyond which a point stands out. */
 const FAR_OFF = 4;
 
-/** Median absolute deviation to standard deviation, for normal errors. */
+/** Factor from median absolute deviation to standard deviation for normal errors. */
 const MAD_TO_SIGMA = 1.4826;
 
 /**
- * Lays a helicoid through scale points so that a few wrong ones do not bend it, and says how far each is off.
+ * Fits a helicoid to scale points so that a few wrong points do not bend it, and returns all residuals.
  *
- * @param points - valid distances and angles, in any order; at least two different distances, else null
- * @param focalLengthMm - > 0; points closer than four of them are left out of the fit and have no residual
- * Source: P. K. Sen, Estimates of the regression coefficient based on Kendall's tau, 1968: the median of the slopes of all pairs,
- * here of ring angle over how far the lens moves out.
+ * @param points - valid distances and angles in any order. Returns null unless at least two distances differ.
+ * @param focalLengthMm - > 0; points nearer than four focal lengths are excluded and get no residual
+ * Source: P. K. Sen, Estimates of the regression coefficient based on Kendall's tau, 1968: median of the slopes of all pairs,
+ * here of ring angle over extension.
  * @example three points on a helicoid and one 20° off: only the last one stands out
  */
 export function fitHelicoid(points: readonly RingPoint[], focalLengthMm: number, principalSeparationMm = 0): RingFit | null {
@@ -64,7 +64,7 @@ export function fitHelicoid(points: readonly RingPoint[], focalLengthMm: number,
       index,
       fittedDeg: atInfinityDeg + degPerMm * outMm,
       residualDeg: residuals[k]!,
-      // with three points or fewer nobody can tell which one is wrong
+      // with three points or fewer, nothing shows which one is wrong
       standsOut: usable.length > 3 && Math.abs(residuals[k]!) > limitDeg,
     })),
   };

@@ -2,7 +2,7 @@ import type { Problem } from '../errors.js';
 import type { RingPoint } from './tableRing.js';
 
 /**
- * Everything that keeps scale points from making a ring, each by the point that is to blame: not only the first, as `lensRing` throws it.
+ * Lists every reason why scale points make no ring, by point. `lensRing` throws only the first.
  *
  * @param points - in any order, as typed
  * @returns paths `points[k]` into the list given; empty for a ring that works
@@ -68,7 +68,7 @@ function neighbour<T>(items: readonly T[], kept: ReadonlySet<number>, from: numb
   return undefined;
 }
 
-/** Places of a longest strictly rising run of values (not necessarily next to each other): what is left of an order when the fewest are taken out. */
+/** Indices of a longest strictly increasing subsequence. The other values are the fewest that break the order. */
 function longestRising(values: readonly number[]): Set<number> {
   const lengths: number[] = [];
   const previous: number[] = [];

@@ -3,17 +3,17 @@ import type { LensRing } from './lensRing.js';
 import { monotoneCubic } from './monotoneCubic.js';
 import { assertOnRing, assertReach } from './ringEnds.js';
 
-/** A point of a lens's scale, engraved or taped. */
+/** A point of a lens scale, engraved or taped. */
 export interface RingPoint {
-  /** Tape distance, > 0; null stands for infinity */
+  /** Tape distance, > 0; null for infinity */
   readonly distanceMm: number | null;
   readonly ringDeg: number;
 }
 
 /**
- * A ring by its scale points: a shape-preserving cubic of angle over 1/distance.
+ * A ring from scale points: shape-preserving cubic of angle over 1/distance.
  *
- * @param points - two or more, in any order; no distance twice; the angle always turns one way
+ * @param points - two or more, in any order, with distinct distances; angles must change in one direction
  * @throws {CoreError} `too-few-points`, `not-a-number`, `distance-twice`, `turns-back`, each naming the point
  */
 export function tableRing(points: readonly RingPoint[]): LensRing {
@@ -40,7 +40,7 @@ export function tableRing(points: readonly RingPoint[]): LensRing {
   };
 }
 
-/** Checks the points and puts them far to near, with 1/distance in place of distance. */
+/** Checks the points and sorts them from far to near, with 1/distance instead of distance. */
 function checkedPoints(points: readonly RingPoint[]): { nearness: number; ringDeg: number }[] {
   const refuse = (code: string, path: string, message: string, need: string) => new CoreError({ code, path, message, need });
   if (points.length < 2) throw refuse('too-few-points', 'points', `got ${points.length}`, 'at least 2 points of the scale');

@@ -2,22 +2,22 @@
 export interface Wheel {
   readonly name: string;
   readonly kind: 'wheel' | 'motor';
-  /** Degrees of the wheel for one degree of the ring, > 0 */
+  /** Wheel degrees per ring degree, > 0 */
   readonly wheelPerRing: number;
-  /** Whether the wheel turns as the ring does, or the other way round */
+  /** Whether the wheel turns with the ring or against it */
   readonly turns: 'same' | 'opposite';
-  /** Of the marking disc: what a mark's width on it is measured at */
+  /** Diameter of the marking disc, on which the width of a mark is measured */
   readonly discDiameterMm: number;
-  /** Whether two stops can be set that the wheel can't pass */
+  /** Whether two hard stops can be set on the wheel */
   readonly hasEndStops: boolean;
-  /** How far a hand turns it in one go, without a new grip, in wheel degrees */
+  /** How far a hand turns the wheel without a new grip, in wheel degrees */
   readonly comfortableDeg: number;
-  /** Fastest that it follows, in wheel degrees a second; null for no limit but the hand's */
+  /** Highest speed the wheel's motor follows, in wheel degrees per second; null if only the hand limits it */
   readonly fastestDegPerS: number | null;
   readonly notes: string;
 }
 
-/** A wheel known by its name alone, everything else as is usual: what a new one starts from. */
+/** A wheel from a few figures, all else by default. */
 export function plainWheel(figures: Pick<Wheel, 'name'> & Partial<Wheel>): Wheel {
   return {
     kind: 'wheel',
@@ -32,18 +32,18 @@ export function plainWheel(figures: Pick<Wheel, 'name'> & Partial<Wheel>): Wheel
   };
 }
 
-/** A hand's peak speed at a wheel. An assumption, shown as one, until the hand's own is measured. */
+/** Peak speed of a hand at a wheel. Assumed, and shown as an assumption, until measured. */
 export const ASSUMED_PEAK_DEG_PER_S = 720;
 
-/** What a new grip costs. An assumption, as above. */
+/** Time for a new grip. Assumed, as above. */
 export const ASSUMED_REGRIP_S = 0.3;
 
-/** Wheel degrees of a turn of the ring: its size, whichever way it goes. */
+/** Wheel degrees of a turn of the ring, as a magnitude. */
 export function wheelDegOf(wheel: Wheel | null, ringDeg: number): number {
   return ringDeg * (wheel?.wheelPerRing ?? 1);
 }
 
-/** Which way the wheel turns to focus nearer. */
+/** Direction in which the wheel turns to focus nearer. */
 export function wheelNearerTurns(
   wheel: Wheel | null,
   ringNearerTurns: 'clockwise' | 'anticlockwise',

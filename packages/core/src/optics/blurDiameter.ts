@@ -14,10 +14,10 @@ export interface BlurDiameterOptions {
 }
 
 /**
- * Diameter on the sensor of the blur of a point subject.
+ * Blur diameter of a point subject on the sensor.
  *
- * @returns millimetres on the sensor, 0 in the focused plane
- * @throws {CoreError} `behind-the-lens` for a subject no farther than the lens itself, and as `conjugates`
+ * @returns mm on the sensor, 0 in the focused plane
+ * @throws {CoreError} `behind-the-lens` if the subject is no farther than the lens itself; otherwise as `conjugates`
  * Source: similar triangles behind a Gaussian thin lens: c = (f²/N) |u' - u| / (u' (u - f)).
  * @example blurDiameterMm({ focalLengthMm: 50, fNumber: 2, focusDistanceMm: 3000, subjectDistanceMm: Infinity }) is 0.43116…
  */
@@ -38,10 +38,10 @@ export function blurDiameterMm(options: BlurDiameterOptions): number {
 }
 
 /**
- * Blur diameter from object distances already known: the inner loop of everything that goes frame by frame.
+ * Blur diameter from known object distances: the inner loop of all frame-by-frame code.
  *
- * @param objectMm - lens to focused plane, Infinity allowed
- * @param subjectObjectMm - lens to subject, > 0, Infinity allowed
+ * @param objectMm - lens to focused plane; Infinity allowed
+ * @param subjectObjectMm - lens to subject, > 0; Infinity allowed
  */
 export function blurBetween(focalLengthMm: number, fNumber: number, objectMm: number, subjectObjectMm: number): number {
   const pupilScale = focalLengthMm ** 2 / fNumber;

@@ -1,6 +1,6 @@
 import { assertInRange } from '../errors.js';
 
-/** How sharp is sharp: by the sensor's diagonal, by its photosites, or by what a viewer can resolve. */
+/** How the circle of confusion is derived: from the sensor diagonal, from photosites, or from what a viewer can resolve. */
 export type SharpnessStandard =
   | { readonly kind: 'diagonal'; readonly sensorWidthMm: number; readonly sensorHeightMm: number; readonly divisor: number }
   | { readonly kind: 'photosite'; readonly sensorWidthMm: number; readonly photositesWide: number; readonly count: number }
@@ -10,7 +10,7 @@ export type SharpnessStandard =
 const EYE_RESOLUTION_RAD = Math.PI / 180 / 60;
 
 /**
- * Largest blur diameter on the sensor that passes for sharp, by one of three standards.
+ * Circle of confusion: the largest blur diameter on the sensor that counts as sharp.
  *
  * @returns millimetres
  * @throws {CoreError} `not-a-number`, `out-of-range`

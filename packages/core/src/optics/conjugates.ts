@@ -1,23 +1,24 @@
 import { assertInRange, CoreError } from '../errors.js';
 
-/** Object and image distance of a thin lens focused at a tape distance, and their excess over the focal length. */
+/** Object distance, image distance and extension of a thin lens focused at a tape distance. */
 export interface Conjugates {
   /** Lens to subject; Infinity when focused at infinity. */
   readonly objectMm: number;
   /** Lens to image plane. */
   readonly imageMm: number;
-  /** `imageMm - focalLengthMm`: how far the lens has moved out. Computed without cancellation. */
+  /** Extension: `imageMm - focalLengthMm`, computed without cancellation. */
   readonly extensionMm: number;
 }
 
 /**
- * Where a thin lens stands when it is focused at a tape distance.
+ * Conjugates of a thin lens focused at a tape distance.
  *
  * @param focalLengthMm - > 0
- * @param tapeMm - image plane to subject; Infinity allowed; less the separation, at least four focal lengths (life size)
- * @param principalSeparationMm - between the principal planes, 0 when the lens states none
+ * @param tapeMm - image plane to subject; Infinity allowed; minus the separation, at least four focal lengths (life size)
+ * @param principalSeparationMm - separation of the principal planes; 0 if the lens states none
  * @throws {CoreError} `closer-than-life-size`, `not-a-number`, `out-of-range`
- * Source: Gauss's lens equation with object and image distance adding to D = d - s. Newton's form x x' = f² gives the extension.
+ * Source: Gauss's lens equation with object and image distance adding to D = d - s. Newton's form x x' = f² gives the
+ * extension.
  * @example conjugates(50, 200) is at life size: objectMm 100, imageMm 100
  */
 export function conjugates(focalLengthMm: number, tapeMm: number, principalSeparationMm = 0): Conjugates {
@@ -25,7 +26,7 @@ export function conjugates(focalLengthMm: number, tapeMm: number, principalSepar
   assertInRange('principalSeparationMm', principalSeparationMm, {});
   if (tapeMm === Infinity) return { objectMm: Infinity, imageMm: focalLengthMm, extensionMm: 0 };
   const reachMm = tapeMm - principalSeparationMm;
-  // NaN fails the comparison too, and is reported as what was given
+  // NaN fails this comparison as well, and is reported as given
   if (!(reachMm >= 4 * focalLengthMm)) {
     throw new CoreError({
       code: Number.isNaN(tapeMm) ? 'not-a-number' : 'closer-than-life-size',
@@ -39,7 +40,7 @@ export function conjugates(focalLengthMm: number, tapeMm: number, principalSepar
   return { objectMm, imageMm: focalLengthMm + extensionMm, extensionMm };
 }
 
-/** The tape distance a lens is focused at when it has moved out by `extensionMm` (from 0, at infinity, to its focal length, at life size). */
+/** Tape distance at which a lens with this extension is focused: 0 is infinity, the focal length is life size. */
 export function tapeAtExtension(focalLengthMm: number, extensionMm: number, principalSeparationMm = 0): number {
   if (extensionMm <= 0) return Infinity;
   return principalSeparationMm + 2 * focalLengthMm + focalLengthMm ** 2 / extensionMm + extensionMm;

@@ -1,7 +1,7 @@
 import { assertInRange } from '../errors.js';
 import { conjugates } from './conjugates.js';
 
-/** A lens as set for a zone: focal length and geometric stop, and the largest blur that still passes for sharp. */
+/** The lens as `depthOfField` needs it: focal length, f-number and circle of confusion. */
 export interface ZoneLens {
   /** > 0 */
   readonly focalLengthMm: number;
@@ -9,23 +9,23 @@ export interface ZoneLens {
   readonly fNumber: number;
   /** Largest blur diameter on the sensor that counts as sharp, > 0 */
   readonly circleOfConfusionMm: number;
-  /** Between the principal planes; 0 unless the lens states it */
+  /** Separation of the principal planes; 0 unless the lens states it */
   readonly principalSeparationMm?: number;
 }
 
 export interface DepthOfFieldOptions extends ZoneLens {
-  /** Tape distance, from four focal lengths on; Infinity allowed */
+  /** Tape distance, at least four focal lengths; Infinity allowed */
   readonly focusDistanceMm: number;
 }
 
-/** The zone: nearest and farthest sharp tape distance, and what follows from them. */
+/** The zone (near to far limit, as tape distances), and what follows from it. */
 export interface DepthOfField {
   readonly nearMm: number;
   /** Infinity from the hyperfocal distance on */
   readonly farMm: number;
-  /** Focus distance less near limit; Infinity when focused at infinity */
+  /** Focus distance minus near limit; Infinity if focused at infinity */
   readonly inFrontMm: number;
-  /** Far limit less focus distance; Infinity from the hyperfocal distance on */
+  /** Far limit minus focus distance; Infinity from the hyperfocal distance on */
   readonly behindMm: number;
   readonly totalMm: number;
   readonly hyperfocalMm: number;
@@ -36,12 +36,13 @@ export interface DepthOfField {
 /**
  * Nearest and farthest distance that still looks sharp, for a thin lens.
  *
- * @param options - see the fields for units and ranges
- * @returns limits as tape distances: the image plane stays where focus put it
+ * @param options - see its fields for units and ranges
+ * @returns limits as tape distances, measured from the image plane
  * @throws {CoreError} `closer-than-life-size`, `not-a-number`, `out-of-range`
- * Source: blur of a point off the focused plane, by similar triangles behind a Gaussian thin lens; k = N C (u - f),
- * u_near = u f² / (f² + k), u_far = u f² / (f² - k).
- * @example depthOfField({ focalLengthMm: 50, fNumber: 2.8, circleOfConfusionMm: 0.025, focusDistanceMm: 3000 }) has nearMm 2778.57…, farMm 3260.54…
+ * Source: blur of a point off the focused plane, by similar triangles behind a Gaussian thin lens; k = N C (u - f), u_near = u
+ * f² / (f² + k), u_far = u f² / (f² - k).
+ * @example depthOfField({ focalLengthMm: 50, fNumber: 2.8, circleOfConfusionMm: 0.025, focusDistanceMm: 3000 }) has nearMm
+ * 2778.57…, farMm 3260.54…
  */
 export function depthOfField(options: DepthOfFieldOptions): DepthOfField {
   const { focalLengthMm: f, focusDistanceMm, principalSeparationMm: s = 0 } = options;
@@ -53,7 +54,7 @@ export function depthOfField(options: DepthOfFieldOptions): DepthOfField {
     nearMm,
     farMm,
     inFrontMm: focusDistanceMm - nearMm,
-    // focused at infinity there is nothing behind: the difference of two infinities is not a number
+    // Infinity minus Infinity is NaN: behind a focus at infinity there is no limit
     behindMm: farMm === Infinity ? Infinity : farMm - focusDistanceMm,
     totalMm: farMm - nearMm,
     hyperfocalMm: hyperfocalObjectMm + s + (f * hyperfocalObjectMm) / (hyperfocalObjectMm - f),
@@ -62,9 +63,9 @@ export function depthOfField(options: DepthOfFieldOptions): DepthOfField {
 }
 
 /**
- * Near and far limit alone, from conjugates already known: the inner loop of everything that goes frame by frame.
+ * Near and far limit from known conjugates: the inner loop of all frame-by-frame code.
  *
- * @param objectMm - lens to focused plane, Infinity allowed
+ * @param objectMm - lens to focused plane; Infinity allowed
  * @param imageMm - lens to image plane
  */
 export function zoneLimits(lens: ZoneLens, objectMm: number, imageMm: number): { nearMm: number; farMm: number } {

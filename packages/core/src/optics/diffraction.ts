@@ -4,10 +4,10 @@ import { assertInRange } from '../errors.js';
 const WAVELENGTH_MM = 0.000546;
 
 /**
- * Diameter on the sensor of the spot that diffraction makes of a point.
+ * Diameter of the Airy disc on the sensor.
  *
  * @param fNumber - geometric, > 0
- * @param magnification - image over subject size, at least 0; the working stop is N (1 + m)
+ * @param magnification - image size over subject size, at least 0; the working f-number is N (1 + m)
  * @returns millimetres to the first dark ring
  * Source: G. B. Airy, On the diffraction of an object-glass with circular aperture, 1835: 2.44 λ N.
  * @example airyDiameterMm(16, 0) is 0.02132

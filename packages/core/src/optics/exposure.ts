@@ -3,19 +3,19 @@ import { assertInRange } from '../errors.js';
 export interface ExposureChange {
   /** Positive when stopping down (less light) */
   readonly stops: number;
-  /** What multiplies ISO or light to keep the exposure */
+  /** Factor for ISO or light that keeps the exposure */
   readonly isoFactor: number;
-  /** Density of neutral-density filter that equals the change, always positive */
+  /** Density of the neutral-density filter that equals the change; never negative */
   readonly ndDensity: number;
 }
 
 /**
- * What a change of stop costs in light.
+ * Effect of a change of T-stop on exposure.
  *
  * @param fromStop - T-stop, > 0
  * @param toStop - T-stop, > 0
  * @throws {CoreError} `not-a-number`, `out-of-range`
- * Source: light goes with the inverse square of the stop number; density is the decimal logarithm of opacity.
+ * Source: light is proportional to 1/N²; density is the decimal logarithm of opacity.
  * @example exposureChange(2.8, 4) is about one stop, ISO times 2.04, ND 0.31
  */
 export function exposureChange(fromStop: number, toStop: number): ExposureChange {
@@ -26,10 +26,10 @@ export function exposureChange(fromStop: number, toStop: number): ExposureChange
 }
 
 /**
- * The geometric f-number of a T-stop.
+ * Geometric f-number of a T-stop.
  *
  * @param tStop - > 0
- * @param transmittance - share of light the glass lets through, above 0 up to 1
+ * @param transmittance - share of light the glass transmits, above 0 up to 1
  * @example geometricStop(2.2, 0.81) is 1.98
  */
 export function geometricStop(tStop: number, transmittance: number): number {

@@ -3,17 +3,18 @@ import { conjugates } from './conjugates.js';
 export interface ImageScaleOptions {
   readonly focalLengthMm: number;
   readonly focusDistanceMm: number;
-  /** What is drawn: a tape distance in front of the lens, Infinity allowed */
+  /** Tape distance of the depicted thing, beyond the lens; Infinity allowed */
   readonly subjectDistanceMm: number;
   readonly principalSeparationMm?: number;
 }
 
 /**
- * How large something is drawn: millimetres on the sensor for one at the subject. In focus it is the magnification; out of focus the middle of what it blurs to.
+ * Scale at which the lens depicts a distance: mm on the sensor per mm at the subject. In focus this is the magnification. Out
+ * of focus it is the scale of the blur centres.
  *
- * @returns 0 at infinity; Infinity for what stands nearer than the lens itself
+ * @returns 0 at infinity; Infinity for a thing nearer than the lens itself
  * @throws {CoreError} as `conjugates`
- * Source: central projection through the lens, v / u', with the lens where focus put it.
+ * Source: central projection through the lens, v / u', with the lens where focus puts it.
  */
 export function imageScale({
   focalLengthMm,

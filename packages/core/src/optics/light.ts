@@ -1,23 +1,23 @@
 import { assertInRange } from '../errors.js';
 
-/** What decides how bright a picture gets, for one light on the scene. */
+/** Settings that decide the exposure for a given light on the scene. */
 export interface Exposure {
-  /** Transmission, > 0 */
+  /** T-stop, > 0 */
   readonly tStop: number;
   /** > 0 */
   readonly iso: number;
   /** Above 0 up to 360 */
   readonly shutterAngleDeg: number;
   readonly captureFps: number;
-  /** Of neutral-density filters, in stops, at least 0 */
+  /** Neutral-density filters in stops, at least 0 */
   readonly ndStops: number;
 }
 
 /**
- * How much brighter one setting is than another, in stops.
+ * Difference of exposure between two settings, in stops.
  *
- * @returns positive when `to` gives a brighter picture
- * Source: exposure goes with time (angle / 360 / frame rate), sensitivity, and the inverse square of the T-stop.
+ * @returns positive if `to` gives the brighter picture
+ * Source: exposure is proportional to time (angle / 360 / frame rate), ISO, and 1/T².
  * @example from T2.8 to T4, all else equal: −1.03
  */
 export function brightnessChangeStops(from: Exposure, to: Exposure): number {
@@ -33,20 +33,20 @@ function brightness({ tStop, iso, shutterAngleDeg, captureFps, ndStops }: Exposu
   return Math.log2(iso * shutterAngleDeg) - 2 * Math.log2(tStop) - Math.log2(captureFps) - ndStops;
 }
 
-/** Each single way to win back, or to take away, so many stops. Null where that way can't go so far. */
+/** What each control alone must be set to for a change of exposure. Null if the control can't go that far. */
 export interface WaysToBalance {
   readonly iso: number;
-  /** What multiplies the light on the scene */
+  /** Factor for the light on the scene */
   readonly lampFactor: number;
-  /** Strength of filters then needed; null when filters in place are too weak to take out */
+  /** Filter strength; null if the filters in place are too weak to remove that much */
   readonly ndStops: number | null;
-  /** null beyond 360° */
+  /** null above 360° */
   readonly shutterAngleDeg: number | null;
   readonly captureFps: number;
 }
 
 /**
- * What each control alone would have to be to make the picture brighter by so many stops.
+ * What each control alone must be set to for a brighter picture.
  *
  * @param stops - positive for brighter, negative for darker
  */
@@ -65,7 +65,7 @@ export function waysToBrighten(at: Exposure, stops: number): WaysToBalance {
   };
 }
 
-/** Density of a filter of so many stops: the decimal logarithm of its opacity. */
+/** Density of a filter: the decimal logarithm of its opacity. */
 export function ndDensityOf(stops: number): number {
   return stops * Math.log10(2);
 }

@@ -4,20 +4,20 @@ import type { ZoneLens } from './depthOfField.js';
 
 type Glass = Omit<ZoneLens, 'fNumber'>;
 
-/** Focus and stop that answer a question. The stop may be one that no lens offers: the caller knows its scale. */
+/** A focus distance with an f-number. The lens may not offer that stop: the caller knows its scale. */
 export interface FocusAndStop {
   readonly focusDistanceMm: number;
-  /** Geometric */
+  /** Geometric f-number */
   readonly fNumber: number;
 }
 
 /**
- * The widest stop that holds two distances at once, and where to focus for it: where both blur alike.
+ * Widest stop that keeps two distances sharp, and the focus distance for it, at which both have equal blur.
  *
  * @param nearMm - tape distance, from four focal lengths on
  * @param farMm - beyond `nearMm`; Infinity allowed
  * @throws {CoreError} `closer-than-life-size`, `not-apart`, `not-a-number`
- * Source: equal blur at both limits; in object distances u = 2 u₁ u₂ / (u₁ + u₂), with the lens's own place by bisection.
+ * Source: equal blur at both limits; in object distances u = 2 u₁ u₂ / (u₁ + u₂), with the lens position found by bisection.
  * @example a 50 mm lens, C 0.025 mm, from 2 m to 4 m: focused at 2.66 m, f/13.2
  */
 export function holdBoth(glass: Glass, nearMm: number, farMm: number): FocusAndStop {
@@ -31,7 +31,7 @@ export function holdBoth(glass: Glass, nearMm: number, farMm: number): FocusAndS
       message: `got ${farMm}`,
       need: `a distance beyond ${nearMm}`,
     });
-  // how much more the near one blurs than the far one, over f² / (N (u - f))
+  // difference of near and far blur, in units of f² / (N (u - f))
   const excess = (tapeMm: number): number => {
     const { objectMm: u, imageMm: v } = conjugates(f, tapeMm, s);
     const near = nearMm - s - v;
@@ -51,11 +51,11 @@ export function holdBoth(glass: Glass, nearMm: number, farMm: number): FocusAndS
 }
 
 /**
- * The widest stop with which a subject at the focused distance may miss it by so much and stay sharp.
+ * Widest f-number at which a subject at the focused distance may move by the given amounts and stay sharp.
  *
- * @param nearerMm - how far they may come nearer, at least 0
- * @param fartherMm - how far they may go away, at least 0; Infinity allowed
- * @returns Infinity when no stop does: they would come through the lens
+ * @param nearerMm - allowance towards the camera, at least 0
+ * @param fartherMm - allowance away from the camera, at least 0; Infinity allowed
+ * @returns Infinity if no stop is enough because the subject would reach the lens
  * @throws {CoreError} `closer-than-life-size`, `not-a-number`, `out-of-range`
  */
 export function stopForAllowance(glass: Glass, focusDistanceMm: number, nearerMm: number, fartherMm: number): number {
@@ -67,7 +67,7 @@ export function stopForAllowance(glass: Glass, focusDistanceMm: number, nearerMm
   );
 }
 
-/** The f-number at which a subject at a tape distance blurs to just the circle; Infinity for one that is not in front of the lens. */
+/** f-number at which the subject's blur equals the circle of confusion; Infinity if the subject is not in front of the lens. */
 function fNumberFor(glass: Glass, focusDistanceMm: number, subjectMm: number): number {
   const { focalLengthMm: f, circleOfConfusionMm, principalSeparationMm: s = 0 } = glass;
   assertInRange('circleOfConfusionMm', circleOfConfusionMm, { above: 0 });

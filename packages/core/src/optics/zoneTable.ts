@@ -2,19 +2,19 @@ import { assertInRange } from '../errors.js';
 import { conjugates } from './conjugates.js';
 import { type ZoneLens, zoneLimits } from './depthOfField.js';
 
-/** Near and far limits for many distances and stops: the cell of distance `i` and stop `k` is at `i * fNumbers.length + k`. */
+/** Near and far limits for many distances and stops. Distance `i` and stop `k` are at index `i * fNumbers.length + k`. */
 export interface ZoneTable {
-  /** Tape distances; NaN where the lens can't be focused (closer than four focal lengths) */
+  /** Tape distances; NaN where the lens can't focus (nearer than four focal lengths) */
   readonly nearMm: Float64Array;
   /** Infinity from the hyperfocal distance on; NaN as above */
   readonly farMm: Float64Array;
 }
 
 /**
- * The table of stops and distances.
+ * Table of near and far limits.
  *
- * @param fNumbers - geometric, each > 0
- * @param distancesMm - tape distances, Infinity allowed
+ * @param fNumbers - geometric f-numbers, each > 0
+ * @param distancesMm - tape distances; Infinity allowed
  * @throws {CoreError} `not-a-number`, `out-of-range`
  */
 export function zoneTable(

@@ -5,21 +5,21 @@ import { markReading } from './markReading.js';
 import { focalLengthAt, stopAt, zoneLensAt } from './opticsTrack.js';
 import type { ShotPlan } from './shotPlan.js';
 
-/** Whether someone may miss a mark by what is asked, and what would allow it. Stops on the lens's scale. */
+/** Whether a subject may miss a mark by a given amount, and the stop that would allow it. Stops as engraved. */
 export type MissAllowance =
   | { readonly status: 'allowed'; readonly nearerMm: number; readonly fartherMm: number }
   | {
       readonly status: 'needs-stop';
-      /** The widest of the lens's stops that allows it */
+      /** Widest stop of the lens that allows it */
       readonly stop: number;
-      /** Darker than the stop there is, in stops */
+      /** Light lost compared with the current stop, in stops */
       readonly stops: number;
     }
   /** Even the narrowest stop of the lens does not allow it */
   | { readonly status: 'not-on-this-lens'; readonly wouldNeedStop: number };
 
 /**
- * Whether someone may miss a mark by so much, nearer as well as farther, and stay sharp; if not, at which stop they may.
+ * Whether a subject may miss a mark by `missMm`, nearer or farther, and stay sharp. If not, the stop at which it may.
  *
  * @param missMm - each way, at least 0
  */

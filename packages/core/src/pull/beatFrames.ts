@@ -1,7 +1,7 @@
 import { frameAtOrAfter } from '../units/index.js';
 import type { Beat } from './shotPlan.js';
 
-/** The frames of a beat: from, and the first one after. */
+/** Frame range of a beat: first frame, and first frame after it. */
 export function beatFrames(beat: Beat, captureFps: number, frameCount: number): { fromFrame: number; toFrame: number } {
   return {
     fromFrame: Math.min(frameAtOrAfter(beat.fromS, captureFps), frameCount),
@@ -9,7 +9,7 @@ export function beatFrames(beat: Beat, captureFps: number, frameCount: number): 
   };
 }
 
-/** The frame of the key moment, within the beat; null for a beat that has none, or may drift. */
+/** Frame of the key moment, within the beat; null for a beat without one, or one that requires nothing. */
 export function keyFrameOf(beat: Beat, captureFps: number, frameCount: number): number | null {
   if (beat.keyS === null || beat.kind === 'drift') return null;
   const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);

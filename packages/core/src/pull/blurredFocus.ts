@@ -2,14 +2,15 @@ import type { LensRing } from '../kit/index.js';
 import { tapeAtExtension, type ZoneLens } from '../optics/index.js';
 
 /**
- * The distances a lens may be focused at for a subject to blur to just so much, nearer than it and farther.
+ * Focus distances at which a subject has a given blur diameter, one nearer and one farther than the subject.
  *
- * @param distanceMm - tape distance of the subject, Infinity allowed
- * @param blurMm - diameter on the sensor
- * @returns NaN on a side where no setting of any ring blurs it so much: it is sharper than that up to life size
+ * @param distanceMm - tape distance of the subject; Infinity allowed
+ * @param blurMm - blur diameter on the sensor
+ * @returns NaN on a side where no focus distance blurs the subject that much
  *
- * Source: with the image plane D = d - s before the subject and the lens v before the image plane, the subject's image lies at v' = f (D - v) / (D - v - f), and its blur is
- * (f / N) |v' - v| / v'. It equals C where v = (1 ± k) v' with k = N C / f, a quadratic in v; the smaller root is the lens nearer the image plane.
+ * Source: with the image plane at D = d - s before the subject and the lens at v before the image plane, the subject's image
+ * lies at v' = f (D - v) / (D - v - f), and its blur is (f / N) |v' - v| / v'. The blur equals C where v = (1 ± k) v' with k =
+ * N C / f, a quadratic in v. Its smaller root is the lens nearer the image plane.
  */
 export function focusesForBlur(lens: ZoneLens, distanceMm: number, blurMm: number): { nearMm: number; farMm: number } {
   const { focalLengthMm: f, fNumber, principalSeparationMm: s = 0 } = lens;
@@ -26,9 +27,9 @@ export function focusesForBlur(lens: ZoneLens, distanceMm: number, blurMm: numbe
 }
 
 /**
- * The distance to focus at for a subject to blur to so much, on the side that is asked for.
+ * Focus distance at which a subject has a given blur diameter, on the requested side.
  *
- * @returns the ring's own end on that side where no focus blurs it so much
+ * @returns the end of the ring on that side if no focus distance blurs the subject that much
  */
 export function focusForBlur(
   lens: ZoneLens,
@@ -39,7 +40,7 @@ export function focusForBlur(
 ): number {
   const { nearMm, farMm } = focusesForBlur(lens, distanceMm, blurMm);
   const mm = towards === 'near' ? nearMm : farMm;
-  // past infinity the lens would stand nearer the image than it can
+  // a focus past infinity would need the lens nearer to the image plane than it can go
   if (Number.isFinite(mm) && mm > 0) return mm;
   return towards === 'near' ? ring.closeFocusMm : Infinity;
 }

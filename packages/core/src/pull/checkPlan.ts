@@ -6,10 +6,10 @@ import { planShape } from './planShape.js';
 import { type LineTarget, rackEndS, type ShotPlan } from './shotPlan.js';
 
 /**
- * Everything that is wrong with a plan, in its form first; what its parts say of each other is looked at only when the form is right.
+ * Lists every problem of a plan: first of its shape, then, if the shape is valid, contradictions between its parts.
  *
- * @param value - anything, as it came from a file or over the wire
- * @returns an empty list for a plan that can be stored and judged
+ * @param value - anything, as it comes from a file or over the wire
+ * @returns empty for a plan that can be stored and evaluated
  */
 export function checkPlan(value: unknown): Problem[] {
   const problems: Problem[] = [];
@@ -25,7 +25,7 @@ export function assertPlan(value: unknown): asserts value is ShotPlan {
   if (first) throw new PlanError([first, ...others]);
 }
 
-/** What the lens does not offer: of the stop and of the focal length, at the start and where they are turned to. */
+/** Stops and focal lengths that the lens does not offer, at the start or during the shot. */
 function opticsProblems({ optics }: ShotPlan): Problem[] {
   const { lens, focalLengthMm, zooms, stop, stopPulls } = optics;
   const problems = lensProblems(lens, 'optics.lens');

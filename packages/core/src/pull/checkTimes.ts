@@ -2,10 +2,10 @@ import type { Problem } from '../errors.js';
 import { formatTime } from '../units/index.js';
 import { type FocusLinePlan, type LineTarget, rackEndS, type ShotPlan } from './shotPlan.js';
 
-/** Rounding forgiven between times, in seconds: far below a frame. */
+/** Tolerance for rounding of times in seconds: far below a frame. */
 const TIME_SLACK_S = 1e-6;
 
-/** The lines of a plan with their paths: of both alternates, where there are two. */
+/** The focus tracks of a plan with their paths; two if the plan has alternates. */
 export function linesOf({ line, alternates }: ShotPlan): [string, FocusLinePlan][] {
   return alternates === null
     ? [['line', line]]
@@ -15,7 +15,7 @@ export function linesOf({ line, alternates }: ShotPlan): [string, FocusLinePlan]
       ];
 }
 
-/** What is wrong with the times of courses: they go forward, within the shot. */
+/** Problems of course times: they must increase and lie within the shot. */
 function courseProblems(plan: ShotPlan): Problem[] {
   return linesOf(plan).flatMap(([path, { start, moves }]) => {
     const targets: [string, LineTarget | null][] = [
@@ -28,7 +28,7 @@ function courseProblems(plan: ShotPlan): Problem[] {
   });
 }
 
-/** What is wrong with the times of a plan: spans that end before they start, overlap, or reach past the shot. */
+/** Problems of times in a plan: spans that end before they start, overlap, or go past the end of the shot. */
 export function timeProblems(plan: ShotPlan): Problem[] {
   const problems: Problem[] = [];
   const spanProblem = (path: string, fromS: number, toS: number, allowEmpty: boolean) => {
@@ -93,7 +93,7 @@ export function timeProblems(plan: ShotPlan): Problem[] {
   return [...problems, ...courseProblems(plan), ...floorTimeProblems(plan)];
 }
 
-/** Keys of the camera and its aims go forward in time, within the shot. */
+/** Times of camera keys and aims must increase and lie within the shot. */
 function floorTimeProblems({ floor, durationS }: ShotPlan): Problem[] {
   const tracks: [string, readonly { timeS: number }[]][] = [
     ['floor.camera', floor?.camera ?? []],

@@ -4,13 +4,13 @@ import { formatDistance, formatStop, type UnitSystem } from '../units/index.js';
 import type { GearPart } from './edit/index.js';
 import type { ShotPlan } from './shotPlan.js';
 
-/** A figure of an item of gear, printed, by the word it goes by. */
+/** Figures of a gear item: label and printed value. */
 type Figures = readonly (readonly [word: string, text: string])[];
 
 /**
- * What differs in one part of the gear between two plans, a phrase each: `throw 280° → 300°`.
+ * Differences in one part of the gear between two plans, one phrase each: `throw 280° → 300°`.
  *
- * @returns empty when nothing does
+ * @returns empty if nothing differs
  */
 export function describeGearChange(before: ShotPlan, after: ShotPlan, part: GearPart, units: UnitSystem): string[] {
   const was = figuresOf(before, part, units);
@@ -21,7 +21,7 @@ export function describeGearChange(before: ShotPlan, after: ShotPlan, part: Gear
   return part === 'lens' ? [...figures, ...ringChange(before.optics.lens.ring, after.optics.lens.ring)] : figures;
 }
 
-/** How one scale differs from another: not each of its points, but how many and by how much. */
+/** Summary of the difference between two scales: number of changed points and largest change. */
 function ringChange(before: Lens['ring'], after: Lens['ring']): string[] {
   if (before.kind === 'helicoid' && after.kind === 'helicoid')
     return before.focusThrowDeg === after.focusThrowDeg
@@ -123,7 +123,7 @@ function rigFigures(rig: Rig | null): Figures {
   ];
 }
 
-/** Up to three decimals, none that are not needed. */
+/** Up to three decimals, without trailing zeros. */
 function figure(value: number): string {
   return String(Number(value.toFixed(3)));
 }

@@ -1,7 +1,7 @@
 import { assertInRange } from '../errors.js';
 
 /**
- * How hard a turn is to land, in bits: Fitts's index of difficulty.
+ * Difficulty of a turn in bits: Fitts's index of difficulty.
  *
  * @param travelDeg - turn to the target, at least 0
  * @param windowDeg - width of what counts as landed, > 0
@@ -15,32 +15,32 @@ export function pullDifficultyBits(travelDeg: number, windowDeg: number): number
   return Math.log2(travelDeg / windowDeg + 1);
 }
 
-/** What a hand can do. Its time for a turn is `reactionS + perBitS` times the bits. */
+/** Figures of a hand. Time for a turn: `reactionS + perBitS * bits`. */
 export interface Hand {
   readonly reactionS: number;
   readonly perBitS: number;
-  /** One standard deviation of where it lands with all the time there is, in degrees of what it holds */
+  /** One standard deviation of the landing error when time is ample, in degrees of what the hand holds */
   readonly steadyDeg: number;
 }
 
-/** An assumption, shown as one, until someone has practised enough to fit their own. */
+/** Assumed until measured in practice, and shown as an assumption. */
 export const ASSUMED_HAND: Hand = { reactionS: 0.15, perBitS: 0.22, steadyDeg: 0.25 };
 
-/** The least time this hand needs for a turn of so many bits, in seconds. */
+/** Minimum time in seconds that this hand needs for a turn of the given difficulty. */
 export function handTimeS(bits: number, hand: Pick<Hand, 'reactionS' | 'perBitS'> = ASSUMED_HAND): number {
   return hand.reactionS + hand.perBitS * bits;
 }
 
 export type MoveGrade = 'comfortable' | 'workable' | 'tight' | 'beyond';
 
-/** From which ratio of time there is to time needed a grade applies; below 1 no hand of this measure gets there. */
+/** Lowest ratio of available to needed time for each grade. Below 1 the pull is too hard for this hand. */
 const GRADES: readonly { readonly from: number; readonly grade: MoveGrade }[] = [
   { from: 2, grade: 'comfortable' },
   { from: 1.4, grade: 'workable' },
   { from: 1, grade: 'tight' },
 ];
 
-/** How a move sits with the hand. */
+/** Grade of a pull for this hand. */
 export function gradeMove(availableS: number, neededS: number): MoveGrade {
   return GRADES.find(({ from }) => availableS / neededS >= from)?.grade ?? 'beyond';
 }

@@ -2,10 +2,11 @@ import { minimumJerk, MINIMUM_JERK_PEAK } from '../floor/index.js';
 import type { Easing } from './shotPlan.js';
 
 /**
- * How far along a move is.
+ * Progress of a pull.
  *
- * @param progress - share of its time; held to 0 to 1
- * @returns share of its turn, 0 to 1. Eased at one end only, it is that half of a minimum jerk, so that it begins or lands at its fastest.
+ * @param progress - share of its time; clamped to 0 to 1
+ * @returns share of its turn, 0 to 1. Eased at one end only, it is that half of a minimum jerk: it starts or lands at peak
+ * speed.
  */
 export function eased(easing: Easing, progress: number): number {
   const tau = Math.min(Math.max(progress, 0), 1);
@@ -21,12 +22,12 @@ export function eased(easing: Easing, progress: number): number {
   }
 }
 
-/** Its highest speed over its mean one. */
+/** Peak speed over mean speed. */
 export function easingPeak(easing: Easing): number {
   return easing === 'steady' ? 1 : MINIMUM_JERK_PEAK;
 }
 
-/** The same move played backwards. */
+/** Easing of the same pull played backwards. */
 export function easingReversed(easing: Easing): Easing {
   return easing === 'ease-in' ? 'ease-out' : easing === 'ease-out' ? 'ease-in' : easing;
 }

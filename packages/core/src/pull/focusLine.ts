@@ -6,41 +6,41 @@ import { planDistances } from './planDistances.js';
 import { type RingReach, ringReach } from './ringReach.js';
 import { type CoursePoint, type LineTarget, pictureWidthMm, rackEndS, type ShotPlan } from './shotPlan.js';
 
-/** A target put on the ring at a time: where it is, and whether the ring gets there. */
+/** A focus target at one time, as the ring can reach it. */
 export interface LineSetting {
   readonly target: LineTarget;
   readonly wantedMm: number;
-  /** `wantedMm`, or the end of the ring when it does not reach that far or near */
+  /** `targetMm`, clamped to the ends of the ring */
   readonly distanceMm: number;
   readonly ringDeg: number;
   readonly reachable: boolean;
 }
 
-/** A move put on the ring. */
+/** A pull in ring angles. */
 export interface LineMove {
   readonly moveId: string;
   readonly startS: number;
   readonly endS: number;
-  /** As the move starts */
+  /** Position at the start of the pull */
   readonly from: LineSetting;
-  /** As it lands */
+  /** Position at its landing */
   readonly to: LineSetting;
-  /** Whether the ring goes on with someone, or along a course, once it has landed */
+  /** Whether the ring keeps moving with a subject or a course after the landing */
   readonly goesOn: boolean;
 }
 
-/** The focus line in ring angle over time. */
+/** The focus track: ring angle over time. */
 export interface FocusLine {
   readonly start: LineSetting;
   readonly moves: readonly LineMove[];
-  /** Ring angle at a time of the shot: where a target keeps it, and between two of them as a move is eased. */
+  /** Ring angle at a time: held by the target, or eased between two targets during a pull. */
   ringDegAt(timeS: number): number;
 }
 
 /**
- * Lays the planned line on the ring. A move to someone who walks, or onto a course, runs into it and goes on with it.
+ * Computes the focus track of a plan. A pull to a walking subject or a course meets it in motion and then tracks it.
  *
- * @returns null while the line has no start
+ * @returns null if the track has no start
  */
 export function focusLine(plan: ShotPlan, ring: LensRing): FocusLine | null {
   if (plan.line.start === null) return null;
@@ -83,7 +83,7 @@ export function focusLine(plan: ShotPlan, ring: LensRing): FocusLine | null {
   };
 }
 
-/** A target on the ring over time. */
+/** Ring angle of a target over time. */
 interface Placed {
   readonly isMoving: boolean;
   degAt(timeS: number): number;
@@ -128,7 +128,7 @@ function placed(plan: ShotPlan, ring: LensRing, reach: RingReach, target: LineTa
   }
 }
 
-/** Between two points evenly in angle; before the first and after the last it stays. */
+/** Interpolates linearly in angle between two points; constant before the first and after the last. */
 function courseDeg(points: readonly CoursePoint[], degs: readonly number[], timeS: number): number {
   let [low, high] = [0, points.length - 1];
   if (timeS <= points[0]!.timeS) return degs[0]!;
@@ -142,7 +142,7 @@ function courseDeg(points: readonly CoursePoint[], degs: readonly number[], time
   return degs[low]! + (degs[high]! - degs[low]!) * share;
 }
 
-/** Where a target is as the ring comes to it, Infinity for none; of a subject or a course, at `timeS`. */
+/** Distance of a target, Infinity for infinity. A subject or a course is taken at `timeS`. */
 export function targetMm(plan: ShotPlan, ring: LensRing, target: LineTarget, timeS: number): number {
   return placed(plan, ring, ringReach(plan), target, timeS).at(timeS).wantedMm;
 }

@@ -3,22 +3,22 @@ import { ringOf, wheelDegOf, withinReach } from '../kit/index.js';
 import { planDistances } from './planDistances.js';
 import type { ShotPlan } from './shotPlan.js';
 
-/** What it takes to stay on someone at a time. */
+/** Speed needed to follow a subject at one time. */
 export interface FollowSpeed {
-  /** Of what the ring must be set to; negative for nearer */
+  /** Change of focus distance; negative if the subject comes nearer */
   readonly mmPerS: number;
-  /** Of the wheel, or of the ring without one; the way it turns is in the sign of `wheelDegOf` */
+  /** Speed of the wheel, or of the ring without a wheel; signed like the ring angle */
   readonly handDegPerS: number;
 }
 
-/** Speed is measured from so long before a time to so long after, within the shot. */
+/** Half of the time span over which speed is measured. */
 const AROUND_S = 0.1;
 
 /**
- * How fast someone's distance changes, and how fast the hand must turn to follow, as far as the ring reaches.
+ * Change of a subject's distance, and the turning speed that follows it within the ring's range.
  *
  * @param subject - with at least one stay
- * @returns null while they are at infinity, or on the way to or from it
+ * @returns null while the subject is at infinity, or on the way to or from it
  */
 export function followSpeed(plan: ShotPlan, subject: Subject, timeS: number): FollowSpeed | null {
   const distances = planDistances(plan);

@@ -2,28 +2,28 @@ import { MINIMUM_JERK_PEAK } from '../floor/index.js';
 import { ASSUMED_REGRIP_S, type Wheel, wheelDegOf } from '../kit/index.js';
 import { ASSUMED_HAND, type Hand, handTimeS, pullDifficultyBits } from './difficulty.js';
 
-/** A turn of the ring as a hand meets it at a wheel. Angles in wheel degrees. */
+/** A turn of the ring as the hand feels it at the wheel. Angles in wheel degrees. */
 export interface WheelTurn {
   readonly travelDeg: number;
-  /** Where the wheel may stand to have landed */
+  /** Width of the landing window */
   readonly windowDeg: number;
-  /** The window along the rim of the marking disc */
+  /** Width of the landing window along the rim of the marking disc */
   readonly windowOnDiscMm: number;
-  /** New grips on the way: a hand turns only so far in one go */
+  /** Number of new grips: a hand turns only a limited angle in one go */
   readonly regrips: number;
-  /** To land within the window: the larger of what aiming and what turning takes, and the new grips */
+  /** Minimum time to land in the window: the longer of aiming and turning, plus the new grips */
   readonly leastS: number;
-  /** To turn from one hard stop to the other, where nothing need be aimed at; null without such stops */
+  /** Time from one hard stop to the other, where no aiming is needed; null without hard stops */
   readonly betweenStopsS: number | null;
 }
 
 /**
- * What a gear does to a turn: it makes the window wider in the hand, and the way longer. The difficulty in bits stays; the time it takes does not
- * once the hand can't turn any faster, or has to take a new grip.
+ * Effect of a gear on a turn: the window gets wider in the hand and the travel longer. The difficulty in bits is unchanged. The
+ * time changes once the hand reaches its peak speed or needs a new grip.
  *
  * @param travelRingDeg - at least 0
  * @param windowRingDeg - > 0
- * @param handDegPerS - how fast the hand turns at most
+ * @param maxHandDegPerS - peak speed of the hand
  * @throws {CoreError} as `pullDifficultyBits`
  */
 export function wheelTurn(

@@ -6,21 +6,22 @@ import { planDistances } from './planDistances.js';
 import type { ShotPlan } from './shotPlan.js';
 import { spansWhere, type TimeSpan } from './timeSpans.js';
 
-/** Whether what is seen lies in the picture, from side to side. */
+/** Whether a place is between the left and right edge of the picture. */
 export function isBetweenSides({ depthMm, offAxisDeg }: SightOf, halfDeg: number): boolean {
   return depthMm > 0 && Math.abs(offAxisDeg) <= halfDeg;
 }
 
-/** Whether what is focused on of someone is in the picture. Null for one who is not on the floor. */
+/** Whether the subject's point of focus is in the picture. Null if the subject is not on the floor. */
 export function isInFrame(plan: ShotPlan, subject: Subject, timeS: number): boolean | null {
   const sight = planDistances(plan).sightAt(subject, timeS);
   return sight && isBetweenSides(sight, halfViewDeg(plan.optics, timeS));
 }
 
 /**
- * When someone is in the picture, frame by frame at the capture rate: a span that starts after 0 is an entrance, one that ends before the shot does an exit.
+ * Spans in which a subject is in the picture, at the capture rate. A span that starts after 0 is an entrance; one that ends
+ * before the shot is an exit.
  *
- * @returns null for one who is not on the floor at some time
+ * @returns null if the subject is not on the floor at some time
  */
 export function framedSpans(plan: ShotPlan, subject: Subject): TimeSpan[] | null {
   let isOnFloor = true;
@@ -32,10 +33,10 @@ export function framedSpans(plan: ShotPlan, subject: Subject): TimeSpan[] | null
   return isOnFloor ? spans : null;
 }
 
-/** Whether someone can be focused on at all where they stand: some places are slips of the hand, and are said plainly. */
+/** Whether a subject can be focused on where it stands. Some places are errors and are reported. */
 export type Standing = 'before-the-camera' | 'behind-it' | 'on-top-of-it' | 'nearer-than-it-focuses' | 'not-on-the-floor';
 
-/** Closer than this someone and the camera are in one place. */
+/** Below this distance, subject and camera are in the same place. */
 const ONE_PLACE_MM = 150;
 
 export function standingOf(plan: ShotPlan, subject: Subject, timeS: number): Standing {
@@ -46,7 +47,7 @@ export function standingOf(plan: ShotPlan, subject: Subject, timeS: number): Sta
   return sight.depthMm < ringOf(plan.optics.lens).closeFocusMm ? 'nearer-than-it-focuses' : 'before-the-camera';
 }
 
-/** Times at which something on the floor begins or ends: what is wrong with it is wrong at one of these, if not between them. */
+/** Times at which something on the floor starts or ends: errors are found by checking these times. */
 export function floorTimes({ floor, subjects }: ShotPlan): number[] {
   return [
     ...new Set([
@@ -57,7 +58,9 @@ export function floorTimes({ floor, subjects }: ShotPlan): number[] {
   ].sort((a, b) => a - b);
 }
 
-/** Where places lie for the lens at a time: how deep along its axis, below 0 behind it, and how far beside it, to the left positive. For a plan with a drawing. */
+/**
+ * Depth of places along the lens axis (negative behind the camera) and their offset (positive to the left). Needs a floor plan.
+ */
 export function lensView(
   plan: ShotPlan & { readonly floor: FloorPlan },
   timeS: number,
@@ -71,23 +74,23 @@ export function lensView(
   };
 }
 
-/** How far the camera turns in a shot: what whoever turns it must be able to cover without moving their feet. */
+/** How far the camera turns in a shot: the range the operator must cover without moving their feet. */
 export interface FieldOfAction {
-  /** The outermost headings, in degrees; to the left is more */
+  /** Extreme headings in degrees; larger is farther left */
   readonly fromDeg: number;
   readonly toDeg: number;
-  /** Between them; more than a full turn where it goes round */
+  /** Turn between them; more than 360 if the camera goes round */
   readonly turnDeg: number;
   readonly fastestDegPerS: number;
 }
 
-/** How far, and how fast, the camera turns, frame by frame. */
+/** Range and peak speed of the camera's turn, from all frames. */
 export function fieldOfAction(plan: ShotPlan): FieldOfAction {
   const { headingAt } = planDistances(plan);
   const frames = countFrames(plan.durationS, plan.captureFps);
   let [heading, low, high, fastest] = [headingAt(0), headingAt(0), headingAt(0), 0];
   for (let frame = 1; frame < frames; frame++) {
-    // unrolled: a camera that goes on round past half a turn has gone that much farther
+    // unwrapped: a camera that turns past half a circle keeps counting
     const turn = shortestTurnDeg(heading, headingAt(frame / plan.captureFps));
     heading += turn;
     low = Math.min(low, heading);
@@ -97,23 +100,23 @@ export function fieldOfAction(plan: ShotPlan): FieldOfAction {
   return { fromDeg: low, toDeg: high, turnDeg: high - low, fastestDegPerS: fastest };
 }
 
-/** How someone moves as the camera sees it, in mm a second. */
+/** Movement of a subject as the camera sees it, in mm per second. */
 export interface Motion {
-  /** Along the lens axis, positive away from the camera: what focus follows while the camera does not turn */
+  /** Along the lens axis, positive away from the camera; focus follows this while the camera does not turn */
   readonly alongMmPerS: number;
-  /** Across it, positive to the left */
+  /** Across the lens axis, positive to the left */
   readonly acrossMmPerS: number;
-  /** How the depth changes: along the axis, and by the camera's turning while someone is beside it */
+  /** Change of depth: movement along the axis plus the effect of the camera's turn */
   readonly depthMmPerS: number;
 }
 
-/** Speeds are taken from so long before a time to so long after, within the shot. */
+/** Half of the time span over which speeds are measured. */
 const AROUND_S = 0.05;
 
 /**
- * Tells sideways motion from motion in depth: of a subject against the camera, whichever of them moves.
+ * Splits a subject's movement relative to the camera into depth and sideways motion.
  *
- * @returns null for one who is not on the floor
+ * @returns null if the subject is not on the floor
  */
 export function motionOf(plan: ShotPlan, subject: Subject, timeS: number): Motion | null {
   if (plan.floor === null) return null;

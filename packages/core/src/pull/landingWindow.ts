@@ -1,21 +1,23 @@
 import { type LensRing, withinReach } from '../kit/index.js';
 import { depthOfField, type ZoneLens } from '../optics/index.js';
 
-/** Where the ring may stand for a subject at a distance to be within the zone: lopsided, so both sides are kept. */
+/**
+ * Ring angles at which a subject is inside the zone, relative to its own angle. The window is lopsided, so both sides are kept.
+ */
 export interface LandingWindow {
-  /** Ring angle of the zone's near limit less that of the distance */
+  /** Ring angle of the near limit minus that of the distance */
   readonly nearSideDeg: number;
-  /** Ring angle of the zone's far limit less that of the distance */
+  /** Ring angle of the far limit minus that of the distance */
   readonly farSideDeg: number;
-  /** Between the two limits, always positive */
+  /** Width between the two limits, always positive */
   readonly widthDeg: number;
 }
 
 /**
- * The tolerance window of a mark: ring angles of the zone's near and far limits.
+ * Tolerance window of a mark: ring angles of the zone's near and far limit.
  *
- * @param lens - as it is set when the ring lands there
- * @param distanceMm - tape distance within the ring's reach
+ * @param lens - optics at the landing
+ * @param distanceMm - tape distance within the ring's range
  */
 export function landingWindow(lens: ZoneLens, ring: LensRing, distanceMm: number): LandingWindow {
   const { nearMm, farMm } = depthOfField({ ...lens, focusDistanceMm: distanceMm });

@@ -6,33 +6,33 @@ import { zoneLensAt } from './opticsTrack.js';
 import { planDistances } from './planDistances.js';
 import type { ShotPlan } from './shotPlan.js';
 
-/** What a mark is on this lens, as it is set when someone comes there. Angles of the ring unless they say wheel. */
+/** A mark as read on this lens, with the optics at the time of arrival. Ring angles unless named otherwise. */
 export interface MarkReading {
-  /** When someone first comes there; 0 where nobody does */
+  /** First arrival of a subject; 0 if there is none */
   readonly comesS: number;
   /** What the ring must be set to; Infinity for infinity */
   readonly focusMm: number;
-  /** Which end of the ring keeps it from being set; null where the ring gets there */
+  /** End of the ring that keeps it from being set; null if the ring reaches it */
   readonly beyond: 'close-focus' | 'far-end' | null;
   readonly ringDeg: number;
   readonly wheelDeg: number;
   readonly nearMm: number;
   readonly farMm: number;
-  /** Room before it is soft: someone may come so much nearer, or go so much farther (Infinity in an endless zone) */
+  /** Room before the subject is soft, nearer and farther; Infinity in a zone without far limit */
   readonly nearerMm: number;
   readonly fartherMm: number;
-  /** The same room on the ring: how far it may stand off towards near and towards far, both at least 0 */
+  /** The same room on the ring towards near and towards far, both at least 0 */
   readonly towardsNearDeg: number;
   readonly towardsFarDeg: number;
-  /** The figures on the scale to either side of it; null where there is none, or the lens's scale is not known */
+  /** Neighbouring figures on the scale; null if there is none or if the scale is unknown */
   readonly nearerFigure: RingPoint | null;
   readonly fartherFigure: RingPoint | null;
 }
 
 /**
- * Reads a mark on the ring: where it lies, between which figures, and how much room there is each way.
+ * Reads a mark on the ring: its angle, the figures beside it, and the room each way.
  *
- * @param plan - one that `checkPlan` passes, with the mark
+ * @param plan - a valid plan that contains the mark
  */
 export function markReading(plan: ShotPlan, mark: Mark): MarkReading {
   const ring = ringOf(plan.optics.lens);
@@ -59,13 +59,13 @@ export function markReading(plan: ShotPlan, mark: Mark): MarkReading {
   };
 }
 
-/** When someone first comes to a mark; 0 where nobody does. */
+/** First arrival of a subject at a mark; 0 if there is none. */
 export function firstComesS({ subjects }: Pick<ShotPlan, 'subjects'>, markId: string): number {
   const times = subjects.flatMap(({ stays }) => stays.filter((stay) => stay.markId === markId).map(({ fromS }) => fromS));
   return times.length === 0 ? 0 : Math.min(...times);
 }
 
-/** The engraved figures to either side; a figure that is the distance itself stands on both sides. */
+/** Engraved figures on either side. A figure equal to the distance counts on both sides. */
 function figuresBeside(
   ring: ShotPlan['optics']['lens']['ring'],
   focusMm: number,

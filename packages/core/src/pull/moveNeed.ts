@@ -4,11 +4,11 @@ import { wheelTurn } from './gears.js';
 import type { ShotPlan } from './shotPlan.js';
 
 /**
- * The least time a hand needs for a turn of the ring, at the wheel where there is one: to aim, and to turn no faster than whoever pulls is willing to.
+ * Minimum time of a turn of the ring, at the wheel if there is one: time to aim, and time to turn within the puller's limit.
  *
  * @param travelRingDeg - at least 0
- * @param windowRingDeg - of what counts as landed, > 0
- * @param againstStop - whether it lands against a hard stop of the wheel, where nothing need be aimed at
+ * @param windowRingDeg - width of the landing window, > 0
+ * @param againstStop - whether it lands against a hard stop of the wheel, where no aiming is needed
  */
 export function leastMoveS(
   { wheel, handDegPerS, hand }: Pick<ShotPlan, 'wheel' | 'handDegPerS' | 'hand'>,

@@ -3,22 +3,22 @@ import { pictureSize, zoneLensOf } from '../kit/index.js';
 import type { ZoneLens } from '../optics/index.js';
 import { type OpticsMove, rackEndS, type ShotOptics } from './shotPlan.js';
 
-/** Whether stop and focal length stay as they are for the whole shot. */
+/** Whether stop and focal length stay constant for the whole shot. */
 export function isSteady({ zooms, stopPulls }: ShotOptics): boolean {
   return zooms.length === 0 && stopPulls.length === 0;
 }
 
-/** The stop at a time, on the lens's scale. While it is turned it goes evenly in light, smooth at both ends. */
+/** Stop at a time, as engraved. An iris pull is even in stops and smooth at both ends. */
 export function stopAt({ stop, stopPulls }: ShotOptics, timeS: number): number {
   return valueAt(stop, stopPulls, timeS);
 }
 
-/** The focal length at a time. While it zooms the picture grows evenly, smooth at both ends. */
+/** Focal length at a time. A zoom is even in picture size and smooth at both ends. */
 export function focalLengthAt({ focalLengthMm, zooms }: ShotOptics, timeS: number): number {
   return valueAt(focalLengthMm, zooms, timeS);
 }
 
-/** Focal length, geometric stop and circle of confusion at a time of the shot. */
+/** Focal length, f-number and circle of confusion at a time. */
 export function zoneLensAt(optics: ShotOptics, timeS: number): ZoneLens {
   if (isSteady(optics)) return zoneLensOf(optics);
   return zoneLensOf({ ...optics, stop: stopAt(optics, timeS), focalLengthMm: focalLengthAt(optics, timeS) });
@@ -34,7 +34,7 @@ function valueAt(start: number, moves: readonly OpticsMove[], timeS: number): nu
   return value;
 }
 
-/** Half of what the lens sees from side to side, in degrees off its axis, as the viewer gets it: after the mode's crop and steadying, unsqueezed. */
+/** Half of the horizontal angle of view in degrees, as the viewer sees it: after the mode's crop and steadying, unsqueezed. */
 export function halfViewDeg(optics: ShotOptics, timeS: number): number {
   const halfWidthMm = (pictureSize(optics.camera).sensorWidthMm * optics.lens.squeeze) / 2;
   return (Math.atan(halfWidthMm / focalLengthAt(optics, timeS)) * 180) / Math.PI;

@@ -1,12 +1,12 @@
 import { type FloorDistances, floorDistances } from '../floor/index.js';
 import type { ShotPlan } from './shotPlan.js';
 
-/** Of each plan's marks its distances: a plan is never changed, only replaced, and is asked from many sides. */
+/** Cached distances by the marks of a plan. A plan is immutable, and many callers ask for the same one. */
 const known = new WeakMap<ShotPlan['marks'], { plan: Drawn; distances: FloorDistances }>();
 
 type Drawn = Pick<ShotPlan, 'floor' | 'subjects' | 'marks'>;
 
-/** Everyone's distance over time in this plan, drawn or taped. */
+/** Focus distances of all subjects of a plan over time, drawn or taped. */
 export function planDistances(plan: Drawn): FloorDistances {
   const { floor, subjects, marks } = plan;
   const last = known.get(marks);

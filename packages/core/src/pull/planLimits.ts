@@ -1,8 +1,8 @@
 import { KIT_LIMITS } from '../kit/index.js';
 
 /**
- * What a plan may hold: the one declaration, used by the checker, by the fields of the page and by the server's checks.
- * Ranges are generous on purpose: they keep out slips of the hand and nonsense, not unusual kit.
+ * Limits of plan values: the one declaration, used by the checker, the page's fields and the server's checks. Ranges are wide
+ * on purpose: they reject typing errors, not unusual shots.
  */
 export const PLAN_LIMITS = {
   ...KIT_LIMITS,

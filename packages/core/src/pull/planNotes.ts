@@ -4,20 +4,23 @@ import { reversedNotes } from './reversedNotes.js';
 import { stopNotes } from './stopNotes.js';
 import { planCircleMm, type ShotPlan } from './shotPlan.js';
 
-/** Something a puller should know of this set-up before the camera rolls. Cautions are of harm to people or gear, the rest of focus. */
+/**
+ * Something the puller should know about this set-up before the camera rolls. A caution is about harm to people or gear, a
+ * warning about focus.
+ */
 export interface PlanNote {
   readonly code: string;
   readonly kind: 'blocks' | 'doubt' | 'caution' | 'hint';
   readonly text: string;
 }
 
-/** What every caution of movement ends with. */
+/** Last sentence of every caution about movement. */
 export const LOCAL_RULES = 'Local rules and the production’s safety lead decide; no distance here is a safety distance.';
 
 /**
- * What the gear of a shot says against its plan, in order of weight.
+ * Notes about gear that conflicts with the plan, most important first.
  *
- * @param production - `shutterAngleDeg`, the angle the production is shot at
+ * @param production - `shutterAngleDeg` is the production's shutter angle
  */
 export function planNotes(plan: ShotPlan, production: { readonly shutterAngleDeg: number }): PlanNote[] {
   return [
@@ -30,7 +33,7 @@ export function planNotes(plan: ShotPlan, production: { readonly shutterAngleDeg
   ];
 }
 
-/** What people hold while they walk. */
+/** Supports on which the operator may walk. */
 const WALKED_WITH: readonly Support[] = ['handheld', 'shoulder', 'palm-and-fingers', 'stabiliser'];
 
 function ringNotes({ optics, marks, line, wheel }: ShotPlan): PlanNote[] {
@@ -129,7 +132,7 @@ function rigNotes({ rig, optics, line, method, wheel }: ShotPlan): PlanNote[] {
   return notes;
 }
 
-/** What people need to hear where the camera goes somewhere; null where it stands. */
+/** Caution for a shot in which the camera moves; null if it stands still. */
 export function movingCaution({ floor }: Pick<ShotPlan, 'floor'>): string | null {
   const [first, ...others] = floor?.camera ?? [];
   const moves = first !== undefined && others.some((key) => key.xMm !== first.xMm || key.yMm !== first.yMm);
@@ -138,14 +141,14 @@ export function movingCaution({ floor }: Pick<ShotPlan, 'floor'>): string | null
     : null;
 }
 
-/** Said once: by the rig where there is one that is walked with. */
+/** The rig's own caution takes precedence, so that movement is mentioned once. */
 function movementNotes(plan: ShotPlan): PlanNote[] {
   const text = movingCaution(plan);
   if (text === null || (plan.rig && WALKED_WITH.includes(plan.rig.support))) return [];
   return [{ code: 'camera-moves', kind: 'caution', text }];
 }
 
-/** From here on holding a rig through a day of takes tires most people: a reminder, no limit of anyone's. */
+/** Weight from which a reminder to rest is shown. It is a reminder, not a limit. */
 const HEAVY_KG = 5;
 
 function pictureNotes({ optics, exposure, rig }: ShotPlan, productionAngleDeg: number): PlanNote[] {

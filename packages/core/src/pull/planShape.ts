@@ -220,7 +220,7 @@ const schedule = object<Schedule>({
   cover: text(LIMITS.cover),
 });
 
-/** The form of a saved plan. What one part says of another is checked by `checkPlan`. */
+/** Shape of a saved plan. `checkPlan` also checks its parts against each other. */
 export const planShape: Shape<ShotPlan> = object<ShotPlan>({
   schema: oneOf(PLAN_SCHEMA),
   durationS: quantity(LIMITS.durationS),

@@ -5,15 +5,15 @@ import { nextId, withItem } from './edit/ids.js';
 import { PLAN_LIMITS as LIMITS } from './planLimits.js';
 import type { ShotPlan } from './shotPlan.js';
 
-/** Something to tap at while the action is run, as it stands in the plan. */
+/** An event to tap during a rehearsal, as planned. */
 export interface PlannedEvent {
   readonly of: RehearsedEvent;
   readonly timeS: number;
-  /** "Ines comes to B", "the pull to B starts" */
+  /** For example "Ines comes to B" or "the pull to B starts" */
   readonly words: string;
 }
 
-/** What is tapped in a run, in the order of the plan: who leaves a mark, who comes to one, and the cues of the pulls. */
+/** Events that can be tapped, in plan order: arrivals, departures, and cues of pulls. */
 export function rehearsedEvents(plan: ShotPlan): PlannedEvent[] {
   const letterOf = (markId: string) => plan.marks.find(({ id }) => id === markId)?.letter ?? 'a place';
   const stays = plan.subjects.flatMap(({ id: subjectId, name, stays }) =>
@@ -37,12 +37,12 @@ export function rehearsedEvents(plan: ShotPlan): PlannedEvent[] {
   return [...stays, ...cues].sort((a, b) => a.timeS - b.timeS);
 }
 
-/** An event over all runs: when it came on the average, and how much that varied. */
+/** An event over all runs: mean time and spread. */
 export interface RehearsedTime extends PlannedEvent {
   readonly count: number;
-  /** null until it was tapped once */
+  /** null if it was never tapped */
   readonly meanS: number | null;
-  /** One standard deviation between runs; null until it was tapped twice */
+  /** One standard deviation between runs; null if it was tapped less than twice */
   readonly spreadS: number | null;
 }
 
@@ -57,7 +57,7 @@ export function rehearsedTimes(plan: ShotPlan): RehearsedTime[] {
   });
 }
 
-/** Keeps a run; of more than a plan holds, the oldest goes. A run without a tap is none. */
+/** Adds a run; if the plan is full, the oldest run is dropped. A run without taps is ignored. */
 export function addRun(plan: ShotPlan, taps: readonly RehearsalTap[]): ShotPlan {
   if (taps.length === 0) return plan;
   const within = taps
@@ -72,12 +72,12 @@ export function removeRun(plan: ShotPlan, id: string): ShotPlan {
 }
 
 /**
- * Takes the averages of the runs as the times of the plan. The spread of someone's comings and goings becomes how early or late they are, the spread of a
- * cue how early or late the pull is set off. Times keep their order: one that would pass its neighbour, or the end of the shot, stops there.
+ * Applies mean times of the runs to the plan. The spread of a subject's arrivals and departures becomes its timing spread, the
+ * spread of a cue the timing spread of its pull. Times keep their order: one that would pass its neighbour stops there.
  */
 export function takeRehearsedTimes(plan: ShotPlan): ShotPlan {
   const times = rehearsedTimes(plan).filter(({ meanS }) => meanS !== null);
-  // once forward and once back, so that neighbours make room for each other whichever way they move
+  // forwards and then backwards, so that neighbours make room for each other in both directions
   const moved = [...times, ...[...times].reverse()].reduce((now, { of, meanS }) => {
     if (of.kind === 'cue') return changeRack(now, of.moveId, { startS: meanS! });
     return changeStay(now, of.subjectId, of.stayId, of.kind === 'arrives' ? { fromS: meanS! } : { untilS: meanS! });
@@ -96,7 +96,7 @@ export function takeRehearsedTimes(plan: ShotPlan): ShotPlan {
   return { ...moved, subjects, line: { ...moved.line, moves } };
 }
 
-/** One spread of several events, each weighing as much as it was tapped more than once; null while none was tapped twice. */
+/** Pooled spread of several events, weighted by their number of taps minus one; null if none was tapped twice. */
 function pooled(times: readonly RehearsedTime[]): number | null {
   const known = times.filter(({ spreadS }) => spreadS !== null);
   const weight = known.reduce((sum, { count }) => sum + count - 1, 0);

@@ -1,7 +1,7 @@
 import { LOCAL_RULES, type PlanNote } from './planNotes.js';
 import type { ShotPlan } from './shotPlan.js';
 
-/** What is to be said of a shot that is played backwards: what gives it away, what the people in it do, and which cues come after their move. */
+/** Notes about a shot that is played backwards: what reveals it, how people must move, and which cues come after their pull. */
 export function reversedNotes(plan: ShotPlan): PlanNote[] {
   if (!plan.isReversed) return [];
   const moves = plan.subjects.some(({ stays }) => stays.length > 1);

@@ -2,17 +2,17 @@ import { ringOf, withinReach } from '../kit/index.js';
 import { planDistances } from './planDistances.js';
 import type { ShotPlan } from './shotPlan.js';
 
-/** Where the ring of a shot can stand: from end to end, or between two hard stops; anywhere, or in steps. */
+/** Ring angles available in a shot: the whole ring, or between two hard stops; continuous, or in steps. */
 export interface RingReach {
   readonly lowDeg: number;
   readonly highDeg: number;
-  /** null for a ring that stands anywhere */
+  /** null for a continuous ring */
   readonly stepDeg: number | null;
-  /** The nearest angle the ring can take */
+  /** Nearest available ring angle */
   nearest(ringDeg: number): number;
 }
 
-/** Two stops that are set at marks, on a wheel that has them, are as far as the ring goes; one alone, or a third, holds nothing. */
+/** Two hard stops set at marks limit the ring, if the wheel has hard stops. One alone, or three, limit nothing. */
 export function ringReach(plan: ShotPlan): RingReach {
   const { lens } = plan.optics;
   const ring = ringOf(lens);

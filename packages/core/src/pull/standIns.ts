@@ -7,29 +7,29 @@ import { planDistances } from './planDistances.js';
 import { halfViewDeg, zoneLensAt } from './opticsTrack.js';
 import type { ShotPlan } from './shotPlan.js';
 
-/** A thing on the set to focus on while nobody stands at the mark. */
+/** A thing on the set that can be focused on instead of the subject at a mark. */
 export interface StandIn {
   readonly landmarkId: string;
   readonly name: string;
   /** The part of it to focus on: the one nearest in depth to the mark */
   readonly place: Place;
-  /** What the ring is set to when that part is focused on */
+  /** Ring setting when focused on that part */
   readonly focusMm: number;
-  /** How much nearer, and farther, than the mark someone may then come and be sharp; negative where they would be soft on the mark itself */
+  /** Room that a subject at the mark then has, nearer and farther; negative if it would be soft on the mark itself */
   readonly nearerMm: number;
   readonly fartherMm: number;
-  /** The smaller of the two: what it is ranked by */
+  /** The smaller of the two; results are sorted by it */
   readonly marginMm: number;
 }
 
-/** Points taken along each side of a thing: walls and track run through many depths. */
+/** Sample points along each side of a landmark: walls and track span many depths. */
 const STEPS_A_SIDE = 12;
 
 /**
- * Things on the floor that can stand in for someone at a mark: focused on, they leave the mark inside the zone. Best first.
- * Only what the lens sees when someone comes to the mark, and not nearer than it focuses.
+ * Landmarks that can be focused on instead of a subject at a mark, best first: focused on, they keep the mark inside the zone.
+ * Only landmarks that are in the picture when the subject arrives, and not nearer than close focus.
  *
- * @returns also those that would leave the mark soft, last, so that it can be said by how much; none while nothing is drawn, or at infinity
+ * @returns unusable ones last, so that their error can be shown; empty without a floor plan, or at infinity
  */
 export function standIns(plan: ShotPlan, mark: Mark): StandIn[] {
   const { floor, optics } = plan;
@@ -59,7 +59,7 @@ export function standIns(plan: ShotPlan, mark: Mark): StandIn[] {
   return found.sort((a, b) => b.marginMm - a.marginMm);
 }
 
-/** Places along the outline of a thing, those among them that lie just at the depth that is wanted; of a post its middle. */
+/** Points along the outline of a landmark, including those exactly at the wanted depth; for a post, its centre. */
 function partsOf(landmark: Landmark, tooDeepMm: (place: Place) => number): Place[] {
   if (landmark.shape === 'post') return [landmark];
   const rad = (landmark.turnedDeg * Math.PI) / 180;

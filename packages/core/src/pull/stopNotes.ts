@@ -3,7 +3,7 @@ import { planDistances } from './planDistances.js';
 import type { PlanNote } from './planNotes.js';
 import { beatsNow, type ShotPlan } from './shotPlan.js';
 
-/** What is to be said of hard stops that are set at marks: two at most, on a wheel that has them, with everything that must be sharp between them. */
+/** Notes about hard stops set at marks: at most two, on a wheel that has them, with every required mark between them. */
 export function stopNotes(plan: ShotPlan): PlanNote[] {
   const stops = plan.marks.filter(({ hasStop }) => hasStop);
   if (stops.length === 0) return [];

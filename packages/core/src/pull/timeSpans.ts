@@ -1,16 +1,16 @@
 import { frameCount as countFrames } from '../units/index.js';
 import type { ShotPlan } from './shotPlan.js';
 
-/** A stretch of a shot, from its first frame to after its last. */
+/** A span of a shot, from its first frame to the end of its last. */
 export interface TimeSpan {
   readonly fromS: number;
   readonly untilS: number;
 }
 
 /**
- * Runs of frames of which something holds, as spans of time at the capture rate; one that lasts to the last frame ends with the shot.
+ * Runs of frames for which a condition holds, as time spans. A run that includes the last frame ends with the shot.
  *
- * @param holds - asked once of each frame, in order
+ * @param holds - called once per frame, in order
  */
 export function spansWhere(
   { captureFps, durationS }: Pick<ShotPlan, 'captureFps' | 'durationS'>,

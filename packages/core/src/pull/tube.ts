@@ -8,44 +8,46 @@ import { planDistances } from './planDistances.js';
 import { type RingReach, ringReach } from './ringReach.js';
 import { type Beat, beatsNow, pictureWidthMm, type ShotPlan } from './shotPlan.js';
 
-/** Where the ring may stand for a subject to be sharp, in ring degrees. */
+/** Ring angles at which a subject is sharp. */
 export interface SharpWindow {
   readonly lowDeg: number;
   readonly highDeg: number;
 }
 
 /**
- * The ring angles at which a subject at a distance is sharp: its blur is at most the circle. Exact, also for how the lens moves as it focuses.
+ * Ring angles at which a subject at a distance is sharp, meaning its blur is at most the circle of confusion. Exact, including
+ * lens extension.
  *
- * @param distanceMm - tape distance, Infinity allowed
- * @returns null where no setting of this ring makes it sharp
+ * @param distanceMm - tape distance; Infinity allowed
+ * @returns null if no angle of this ring makes it sharp
  */
 export function sharpWindow(lens: ZoneLens, ring: LensRing, distanceMm: number): SharpWindow | null {
   return blurWindow(lens, ring, distanceMm, lens.circleOfConfusionMm);
 }
 
-/** The ring angles at which a subject blurs to at most so much. */
+/** Ring angles at which a subject has at most the given blur. */
 function blurWindow(lens: ZoneLens, ring: LensRing, distanceMm: number, blurMm: number): SharpWindow | null {
   const { nearMm, farMm } = focusesForBlur(lens, distanceMm, blurMm);
-  // so close that it is sharp up to life size, or never
+  // so near that it is sharp up to life size, or never
   const fromMm = Number.isNaN(nearMm) ? ring.closeFocusMm : nearMm;
   if (Number.isNaN(farMm) || farMm < ring.closeFocusMm || fromMm > ring.farthestMm) return null;
   const ends = [fromMm, farMm].map((mm) => ring.angleAt(withinReach(ring, mm)));
   return { lowDeg: Math.min(...ends), highDeg: Math.max(...ends) };
 }
 
-/** Frame by frame at the capture rate, the ring angles that keep everyone sharp who must be, and soft who must be that. */
+/** Allowed band: by frame at the capture rate, the ring angles that meet all requirements. */
 export interface Tube {
   readonly lowDeg: Float64Array;
-  /** Below `lowDeg` where nothing does so for all of them at once */
+  /** Below `lowDeg` if no angle meets all of them */
   readonly highDeg: Float64Array;
-  /** 1 for a frame in which something is asked of someone */
+  /** 1 for a frame in which something is required */
   readonly required: Uint8Array;
 }
 
 /**
- * The tube of a plan, in the alternate that is shown: everything that plans or judges a pull works on it. Where nothing is asked it is as wide as the ring, or as the hard stops set on it.
- * Someone who must be soft is so on two sides: the tube takes, for a whole beat, the side that leaves room for the others, and then the one with less to turn.
+ * Allowed band of a plan, in the shown alternate. Frames without requirement allow the whole ring, or the range between its
+ * hard stops. A subject that must be soft is so on two sides. For a whole beat the tube takes one side: the one that leaves
+ * room for the others, and of two such sides the one with less turn.
  */
 export function tubeOf(plan: ShotPlan): Tube {
   const frames = countFrames(plan.durationS, plan.captureFps);
@@ -79,7 +81,10 @@ export function tubeOf(plan: ShotPlan): Tube {
   return tube;
 }
 
-/** Frame by frame of a beat, where the ring may stand for its subject to blur to at most so much; someone who stands still has the same window as a frame before. */
+/**
+ * By frame of a beat: ring angles at which its subject has at most the given blur. A standing subject keeps the window of the
+ * previous frame.
+ */
 function windowsOf(
   plan: ShotPlan,
   beat: Beat,
@@ -103,7 +108,7 @@ function windowsOf(
   });
 }
 
-/** Keeps the tube clear of windows, all of them on one side. */
+/** Removes windows from the tube, all of them on the same side. */
 function keepOut(tube: Tube, reach: RingReach, windows: readonly (readonly [number, SharpWindow | null])[]): void {
   const asked = windows.filter((item): item is readonly [number, SharpWindow] => item[1] !== null);
   for (const [frame] of windows) tube.required[frame] = 1;
@@ -122,7 +127,7 @@ function keepOut(tube: Tube, reach: RingReach, windows: readonly (readonly [numb
     return { side, missed, turnDeg };
   });
   const { side } = sides.sort((a, b) => a.missed - b.missed || a.turnDeg - b.turnDeg)[0]!;
-  // just outside: at the edge itself the blur is just what is asked, give or take the last digit
+  // just outside: exactly at the edge, rounding would decide
   const marginDeg = (reach.highDeg - reach.lowDeg) * 1e-9;
   for (const [frame, { lowDeg, highDeg }] of asked) {
     if (side === 'below') tube.highDeg[frame] = Math.min(tube.highDeg[frame]!, lowDeg - marginDeg);
@@ -130,7 +135,7 @@ function keepOut(tube: Tube, reach: RingReach, windows: readonly (readonly [numb
   }
 }
 
-/** A ring that turns in steps has room only at steps. */
+/** Restricts the tube to the steps of a ring in steps. */
 function onSteps({ lowDeg, highDeg, required }: Tube, { nearest, stepDeg }: RingReach): void {
   for (let frame = 0; frame < required.length; frame++) {
     const [low, high] = [nearest(lowDeg[frame]!), nearest(highDeg[frame]!)];

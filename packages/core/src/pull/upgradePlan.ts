@@ -7,7 +7,8 @@ import { PLAIN_SCHEDULE, PLAIN_WANTED } from './wanted.js';
 type Json = Readonly<Record<string, unknown>>;
 
 /**
- * Brings a saved plan to the newest form. A plan that is of no known form, or broken, comes back as it is: `checkPlan` says what is wrong with it.
+ * Upgrades a saved plan to the current schema. A plan of unknown schema, or an invalid one, is returned unchanged: `checkPlan`
+ * then reports it.
  *
  * @param saved - a plan of any schema so far
  */
@@ -25,7 +26,7 @@ export function upgradePlan(saved: unknown): unknown {
   }
 }
 
-/** Schema 2 knows kit, wheel and rig, exposure, zooms and turns of the stop, and marks that are stale. */
+/** Schema 2 adds kit, wheel, rig, exposure, zooms, iris pulls and stale marks. */
 function fromFirst(plan: Json): Json {
   const optics = isRecord(plan['optics']) ? plan['optics'] : {};
   const camera = isRecord(optics['camera']) ? optics['camera'] : {};
@@ -63,7 +64,7 @@ function fromFirst(plan: Json): Json {
   };
 }
 
-/** Schema 3 knows the floor: where marks lie, and how high up is what is focused on. */
+/** Schema 3 adds the floor plan: places of marks, and heights of points of focus. */
 function fromSecond(plan: Json): Json {
   return {
     ...plan,
@@ -74,7 +75,7 @@ function fromSecond(plan: Json): Json {
   };
 }
 
-/** Schema 4 knows what a mark looks like and is for, how far people miss, runs of the action, and a picture under the drawing. */
+/** Schema 4 adds details of marks, spreads of subjects, rehearsals, and a picture under the drawing. */
 function fromThird(plan: Json): Json {
   const line = isRecord(plan['line']) ? plan['line'] : {};
   return {
@@ -93,7 +94,7 @@ function fromThird(plan: Json): Json {
   };
 }
 
-/** Schema 5 knows what else may be asked of people than to be sharp, alternates, key moments, easings and cues, and shots that are played backwards. */
+/** Schema 5 adds further requirements of beats, alternates, key moments, easings, cues and reversed shots. */
 function fromFourth(plan: Json): Json {
   const line = isRecord(plan['line']) ? plan['line'] : {};
   return {
@@ -102,7 +103,7 @@ function fromFourth(plan: Json): Json {
     beats: itemsOf(plan, 'beats').map((beat) => ({ ...PLAIN_BEAT, ...beat })),
     line: {
       ...line,
-      // a cue that was in words was set off by something that is seen or heard
+      // a cue in words was triggered by something seen or heard
       moves: itemsOf(line, 'moves').map((move) => ({ ...PLAIN_MOVE, ...move, cueKind: move['cue'] ? 'look' : 'clock' })),
     },
     alternates: null,
@@ -111,12 +112,12 @@ function fromFourth(plan: Json): Json {
   };
 }
 
-/** Schema 6 knows how the hand errs, how often a take shall be kept and how soft what lies behind shall be, and what the shot takes of the day. */
+/** Schema 6 adds errors of the hand, goals, background and schedule. */
 function fromFifth(plan: Json): Json {
   return { ...plan, schema: 6, hand: ASSUMED_HAND, wanted: PLAIN_WANTED, schedule: PLAIN_SCHEDULE };
 }
 
-/** Schema 7 knows how long a shot shall be on the screen. */
+/** Schema 7 adds the time on screen. */
 function fromSixth(plan: Json): Json {
   const wanted = isRecord(plan['wanted']) ? plan['wanted'] : {};
   return { ...plan, schema: PLAN_SCHEMA, wanted: { screenS: PLAIN_WANTED.screenS, ...wanted } };

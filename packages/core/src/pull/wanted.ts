@@ -1,17 +1,17 @@
-/** How many takes of ten are wanted, of a shot that can be repeated and of one that can't: where a plan starts from. */
+/** Default target keep rates of a repeatable shot and of a one-chance shot. */
 export const WANTED_SHARE = { repeatable: 0.8, oneChance: 0.95 } as const;
 
-/** What the stop is chosen by. */
+/** Goals of the shot: what the stop is chosen by. */
 export interface Wanted {
-  /** It happens once: what is lost is lost */
+  /** The shot happens only once */
   readonly isOneChance: boolean;
-  /** Share of takes that shall be kept, below 1 */
+  /** Share of takes that should be kept, below 1 */
   readonly keepShare: number;
-  /** What lies behind, by whose blur the look is judged; `distanceMm` is null for infinity */
+  /** Background whose blur shows the look; `distanceMm` is null for infinity */
   readonly background: { readonly name: string; readonly distanceMm: number | null };
-  /** The least it shall blur, in percent of the picture's width; null for whatever it does */
+  /** Minimum blur of the background in percent of the picture's width; null for no requirement */
   readonly blurPercent: number | null;
-  /** How long it shall be on the screen, at delivery rate, in one go; null for as long as it is shot */
+  /** Wanted time on screen without a cut, at the delivery rate; null for the whole shot */
   readonly screenS: number | null;
 }
 
@@ -23,19 +23,19 @@ export const PLAIN_WANTED: Wanted = {
   screenS: null,
 };
 
-/** What the shot takes of the day. */
+/** Time that the shot takes. */
 export interface Schedule {
-  /** Of the shoot, from 1 on */
+  /** Shooting day, from 1 */
   readonly day: number;
-  /** Before the first take */
+  /** Set-up time before the first take */
   readonly setUpMin: number;
   /** From the end of one take to the start of the next */
   readonly betweenTakesS: number;
-  /** Takes that are planned; null for as many as its chance asks for */
+  /** Planned number of takes; null to derive it from the keep rate */
   readonly takes: number | null;
   /** What the edit cuts to if no take is kept */
   readonly cover: string;
 }
 
-/** Of a new shot: assumptions, shown as such. */
+/** Assumed values of a new shot; shown as assumptions. */
 export const PLAIN_SCHEDULE: Schedule = { day: 1, setUpMin: 20, betweenTakesS: 90, takes: null, cover: '' };

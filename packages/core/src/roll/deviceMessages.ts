@@ -1,13 +1,13 @@
 import type { Problem } from '../errors.js';
 import { boolean, object, oneOf, quantity, text, variant } from '../shape.js';
 
-/** What a device tells. `device` is what it is called; angles are of the ring. */
+/** Message from a device. `device` is its name; angles are ring angles. */
 export type DeviceMessage =
   | { readonly kind: 'wheel'; readonly device: string; readonly ringDeg: number }
   | { readonly kind: 'motor'; readonly device: string; readonly ringDeg: number }
   | { readonly kind: 'camera'; readonly device: string; readonly isRolling: boolean; readonly timecode: string };
 
-/** What a device is told: where a motor is to go, whether a camera rolls. */
+/** Command to a device: target angle of a motor, start and stop of a camera. */
 export type DeviceOrder =
   { readonly kind: 'drive'; readonly ringDeg: number } | { readonly kind: 'roll'; readonly isRolling: boolean };
 
@@ -23,7 +23,7 @@ const messageShape = variant<DeviceMessage>({
   camera: object<Of<'camera'>>({ kind: oneOf('camera'), device: DEVICE, isRolling: boolean(), timecode: TIMECODE }),
 });
 
-/** Everything that is wrong with a device's message; none for one that can be passed on. */
+/** Lists every problem of a device message; empty for one that can be passed on. */
 export function checkDeviceMessage(value: unknown): Problem[] {
   const problems: Problem[] = [];
   messageShape.check(value, '', problems);

@@ -1,6 +1,6 @@
 import type { CueKind, Rack, ShotPlan } from '../pull/index.js';
 
-/** A pull that was set off by a key: in seconds since the roll began, whatever the plan's time is then. */
+/** A cue given by key: the pull it triggers, and the time in seconds since the roll started. */
 export interface SetOff {
   readonly moveId: string;
   readonly timeS: number;
@@ -10,31 +10,32 @@ export interface SetOff {
 export interface RollPace {
   /** 1 as planned; less for slow practice */
   readonly rate: number;
-  /** Whether pulls that wait for an event are set off by the clock all the same: nobody has a hand free for the key */
+  /** The clock triggers pulls that wait for an event, because nobody has a hand free for the key */
   readonly isByClock: boolean;
 }
 
 export const PLAIN_PACE: RollPace = { rate: 1, isByClock: false };
 
-/** The plan's time over the time that runs. */
+/** Maps real time to plan time and back. */
 export interface RollClock {
-  /** What the plan's clock shows; it stands while a pull waits for its event */
+  /** Plan time; it stands still while a pull waits for its cue */
   planSAt(realS: number): number;
-  /** The pull that is waited for; null where none is */
+  /** Id of the pull that waits for its cue; null if none does */
   waitsForAt(realS: number): string | null;
-  /** When the plan's clock shows a time, as far as that is known yet; null for after a pull that was not set off, and for what was jumped over */
+  /** Real time of a plan time, as far as known; null after a pull without its cue yet, and for skipped plan time */
   realSAt(planS: number): number | null;
 }
 
-/** Whether something on the set, and not the clock, sets a pull off. */
+/** Whether an event on the set, not the clock, triggers a pull. */
 export function isByEvent({ cueKind }: { readonly cueKind: CueKind }): boolean {
   return cueKind !== 'clock';
 }
 
 /**
- * When pulls that wait for an event were set off where the clock did it: kept with the take, so that whoever judges it later need not know how it ran.
+ * Cue times of pulls that wait for an event when the clock triggers them. They are stored with the take, so that it can be
+ * judged later.
  *
- * @param untilS - how long it rolled
+ * @param untilS - duration of the roll
  */
 export function setOffByClock(plan: Pick<ShotPlan, 'line' | 'durationS'>, untilS: number, rate = PLAIN_PACE.rate): SetOff[] {
   return plan.line.moves
@@ -46,18 +47,19 @@ export function setOffByClock(plan: Pick<ShotPlan, 'line' | 'durationS'>, untilS
 interface Stretch {
   readonly fromRealS: number;
   readonly fromPlanS: number;
-  /** Where the plan's clock stops, or jumps on */
+  /** Where plan time stands still, or jumps ahead */
   readonly toPlanS: number;
-  /** What it waits for there */
+  /** The pull it waits for there */
   readonly waitsFor: string | null;
-  /** When it goes on with the next stretch */
+  /** When the next segment starts */
   readonly toRealS: number;
 }
 
 /**
- * The clock of a roll: the plan's time runs on, but for a pull that an event sets off. There it stands until the key is pressed, and from there on everything is as much later; pressed sooner, everything is sooner.
+ * Clock of a roll. Plan time runs with real time, except for a pull that an event triggers: there it stands still until the
+ * cue. The rest of the plan is delayed by that wait. A cue before its time makes the rest of the plan earlier.
  *
- * @param setOffs - so far, in whatever order; of a pull that was set off twice the first counts
+ * @param cueEvents - so far, in any order; if a pull was triggered twice, the first cue counts
  */
 export function rollClock(
   plan: Pick<ShotPlan, 'line' | 'durationS'>,

@@ -1,22 +1,22 @@
 import { nearSign, ringOf } from '../kit/index.js';
 import { focusLine, type ShotPlan } from '../pull/index.js';
 
-/** Something that is told by eye, by ear or in the hand. Times are the plan's. */
+/** A signal by eye, by ear or by vibration. Times are plan times. */
 export interface RollCue {
   readonly moveId: string;
   readonly timeS: number;
-  /** A count before a pull, its start, or when it is to have landed */
+  /** A count before a pull, its start, or its planned landing */
   readonly kind: 'count' | 'start' | 'land';
-  /** Of a count, how many are still to come: 3, 2, 1; else 0 */
+  /** For a count, the remaining counts: 3, 2, 1; else 0 */
   readonly left: number;
-  /** Whether the pull goes nearer or farther: told by pitch */
+  /** Whether the pull goes nearer or farther; the pitch tells which */
   readonly way: 'nearer' | 'farther';
 }
 
-/** Counts before a pull, evenly through its lead. */
+/** Number of counts before a pull, evenly spaced over its count-in. */
 export const COUNTS = 3;
 
-/** Everything that is told in a roll, in order of time. A count that would lie before the shot is left out. */
+/** All signals of a roll in order of time. Counts before the start of the shot are dropped. */
 export function rollCues(plan: ShotPlan): RollCue[] {
   const ring = ringOf(plan.optics.lens);
   const line = focusLine(plan, ring);

@@ -10,56 +10,56 @@ import {
   zoneLensAt,
 } from '../pull/index.js';
 
-/** Where the ring is, or is to be. */
+/** A position of the ring, actual or planned. */
 export interface RingFigure {
   readonly distanceMm: number;
   readonly ringDeg: number;
-  /** Of the wheel, or of the ring where there is none, from where it stands for the farthest */
+  /** Degrees of the wheel, or of the ring without a wheel, from its position at the farthest distance */
   readonly wheelDeg: number;
   readonly zone: { readonly nearMm: number; readonly farMm: number };
 }
 
-/** The pull that comes next, or is under way. */
+/** The next pull, or the one under way. */
 export interface ComingPull {
   readonly moveId: string;
   readonly target: LineTarget;
   readonly to: RingFigure;
-  /** Until it starts; 0 once it has */
+  /** Seconds until its start; 0 once it has started */
   readonly startsInS: number;
-  /** Until it is to have landed */
+  /** Seconds until its planned landing */
   readonly landsInS: number;
   readonly isUnderWay: boolean;
   readonly durationS: number;
   readonly way: 'nearer' | 'farther';
-  /** Which way the wheel, or the ring, turns for that */
+  /** Direction in which the wheel, or the ring, turns */
   readonly turns: 'clockwise' | 'anticlockwise';
-  /** In wheel degrees */
+  /** Wheel degrees */
   readonly travelDeg: number;
   readonly cueKind: Rack['cueKind'];
   readonly cue: string;
 }
 
-/** What a roll shows at a time of the plan. */
+/** What Roll shows at a plan time. */
 export interface RollFigures {
   readonly now: RingFigure;
-  /** What the line is at, or goes on with, or left last */
+  /** Target that the track holds, tracks, or has just left */
   readonly at: LineTarget;
-  /** The one under way, and then the ones to come */
+  /** The pull under way first, then the following ones */
   readonly coming: readonly ComingPull[];
 }
 
-/** A plan, ready to be asked at any time: a screen asks sixty times a second. */
+/** A plan prepared for queries at any time; the page makes sixty per second. */
 export interface RollPlan {
   readonly line: FocusLine;
   figuresAt(planS: number): RollFigures;
-  /** Of an angle of the ring, at a time of the plan */
+  /** Position of a ring angle at a plan time */
   figureOf(ringDeg: number, planS: number): RingFigure;
 }
 
 /**
- * Makes a plan ready to roll.
+ * Prepares a plan for rolling.
  *
- * @returns null while the line has no start
+ * @returns null if the track has no start
  */
 export function rollPlan(plan: ShotPlan): RollPlan | null {
   const ring = ringOf(plan.optics.lens);

@@ -1,11 +1,11 @@
 import { assertInRange } from '../errors.js';
 
 /**
- * Length of the paper strip that wraps a turn of the ring, at 1:1.
+ * Length of the paper strip for a turn of the ring, at 1:1.
  *
  * @param ringDeg - at least 0
- * @param ringDiameterMm - > 0, where the strip lies
- * @returns millimetres
+ * @param ringDiameterMm - diameter where the strip lies, > 0
+ * @returns mm
  * @throws {CoreError} `not-a-number`, `out-of-range`
  * @example stripArcMm(360, 100) is 314.15…
  */

@@ -1,7 +1,7 @@
 import { stopsAt } from '../kit/index.js';
 import { focalLengthAt, setStop, type ShotPlan } from '../pull/index.js';
 
-/** The same shot at another stop: where the stop is turned on the way, it is turned by as many stops, as far as the lens goes. */
+/** The same shot at another stop. Iris pulls shift by the same number of stops, limited by the lens. */
 export function atStop(plan: ShotPlan, stop: number): ShotPlan {
   const { optics } = plan;
   const times = stop / optics.stop;
@@ -9,10 +9,10 @@ export function atStop(plan: ShotPlan, stop: number): ShotPlan {
   return setStop({ ...plan, optics: { ...optics, stopPulls } }, stop);
 }
 
-/** Two stops that are closer than this are the same, however they were reached. */
+/** Two stops within this ratio count as equal. */
 const SAME = 1.005;
 
-/** The stops a shot can be taken at: in thirds within the lens's range, and the one it is set to where that lies between them. In order, widest first. */
+/** Stops to compare for a shot: thirds within the range of the lens, plus the current stop. Widest first. */
 export function stopsOf({ optics }: Pick<ShotPlan, 'optics'>): number[] {
   const offered = stopsAt(optics.lens, focalLengthAt(optics, 0));
   const others = offered.filter((stop) => Math.max(stop, optics.stop) / Math.min(stop, optics.stop) > SAME);

@@ -1,17 +1,17 @@
 import { brightnessChangeStops, type Exposure, waysToBrighten } from '../optics/index.js';
 
-/** One way to win light back, or to take it away: what is set, and by how much the lamps change. */
+/** One way to change exposure: camera settings, plus a factor for the lamps. */
 export interface LightBalance {
   readonly ndStops: number;
   readonly iso: number;
   readonly shutterAngleDeg: number;
-  /** What multiplies the light on the scene */
+  /** Factor for the light on the scene */
   readonly lampFactor: number;
-  /** The shutter is not at the angle the production is shot at: movement looks different */
+  /** The shutter angle differs from the production's, so motion looks different */
   readonly leavesAngle: boolean;
 }
 
-/** What may be set, and the angle the production is shot at. */
+/** Available settings, and the production's shutter angle. */
 export interface LightLimits {
   readonly iso: { readonly min: number; readonly max: number };
   readonly ndStops: { readonly max: number };
@@ -19,18 +19,18 @@ export interface LightLimits {
 }
 
 /**
- * Combinations of filters, sensitivity, lamps and shutter that make the picture brighter by so many stops: each exact, from what changes the picture least to what changes it most.
+ * Combinations of filters, ISO, lamps and shutter for a given change of exposure. Each is exact. Least visible change first.
  *
  * @param stops - positive for brighter, negative for darker
  * @throws {CoreError} as `waysToBrighten`
  */
 export function lightBalances(at: Exposure, stops: number, limits: LightLimits): LightBalance[] {
-  // asked for what it refuses
+  // validates the arguments
   waysToBrighten(at, stops);
   if (Math.abs(stops) < EVEN_STOPS) return [];
   const angle = towards(limits.angleDeg, at, stops);
   const wanted: Wish[] = [
-    // filters in whole stops, as they are sold; sensitivity makes up the rest
+    // filters come in whole stops; ISO makes up the rest
     ...filterSteps(at, stops).map((ndBy) => ({ ndBy, isoBy: stops - ndBy })),
     { isoBy: stops },
     { lampBy: stops },
@@ -45,19 +45,22 @@ export function lightBalances(at: Exposure, stops: number, limits: LightLimits):
   return found.filter((one, index) => found.findIndex((other) => isSame(one, other)) === index);
 }
 
-/** Stops as they are engraved: figures on a ring are rounded, and so near a third of a stop a third is meant. */
+/**
+ * Exact value of an engraved stop difference: figures on a ring are rounded, so a value near a third of a stop means that
+ * third.
+ */
 export function asEngraved(stops: number): number {
   const thirds = Math.round(stops * 3) / 3;
   return Math.abs(thirds - stops) < ROUNDED_BY ? thirds : stops;
 }
 
-/** No engraved figure is farther off than this. */
+/** Largest rounding error of an engraved figure, in stops. */
 const ROUNDED_BY = 0.09;
 
-/** Less than this nobody sees, and no meter shows. */
+/** Smallest visible difference; a meter does not show less. */
 const EVEN_STOPS = 1 / 12;
 
-/** By how many stops each control makes the picture brighter. */
+/** Change of exposure by each control, in stops. */
 interface Wish {
   readonly ndBy?: number;
   readonly isoBy?: number;
@@ -65,13 +68,13 @@ interface Wish {
   readonly shutterBy?: number;
 }
 
-/** Filters come in whole stops: so many of them out, or below 0 in, as come next to what is wanted on either side. */
+/** Whole stops of filter nearest to the wanted change, on either side: positive removes filters, negative adds them. */
 function filterSteps({ ndStops }: Exposure, stops: number): number[] {
   const whole = [Math.ceil(stops - 1e-9), Math.floor(stops + 1e-9)].map((by) => Math.min(by, ndStops));
   return whole.filter((by, index) => by !== 0 && by > 0 === stops > 0 && whole.indexOf(by) === index);
 }
 
-/** Back to the production's angle, as far as that helps. */
+/** Towards the production's shutter angle, as far as that helps. */
 function towards(angleDeg: number, at: Exposure, stops: number): number {
   const by = Math.log2(angleDeg / at.shutterAngleDeg);
   return Math.abs(by) < EVEN_STOPS || by > 0 !== stops > 0 ? 0 : by;
@@ -105,7 +108,7 @@ function isSame(a: LightBalance, b: LightBalance): boolean {
   );
 }
 
-/** How much brighter a balance makes the picture, lamps and all: what it was asked for. */
+/** Change of exposure that a balance makes, including lamps. */
 export function balanceStops(at: Exposure, { iso, ndStops, shutterAngleDeg, lampFactor }: LightBalance): number {
   return brightnessChangeStops(at, { ...at, iso, ndStops, shutterAngleDeg }) + Math.log2(lampFactor);
 }

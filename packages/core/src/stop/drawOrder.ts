@@ -1,26 +1,30 @@
 import type { ShotPlan } from '../pull/index.js';
 
-/** Which of the numbers a take draws belong to whom: the first of each person, of the line's start, and of each pull, by a key of their own. */
+/**
+ * Which random numbers of a trial belong to whom: first index for each subject, for the start of the track, and for each pull,
+ * by key.
+ */
 export interface DrawOrder {
   readonly at: ReadonlyMap<string, number>;
-  /** Numbers in all */
+  /** Total number of random numbers */
   readonly count: number;
 }
 
-/** Numbers a person draws: how far they miss, how late they are. */
+/** Random numbers per subject: its miss of the mark, its lateness. */
 const PER_SUBJECT = 2;
-/** Numbers a setting draws: how its mark was measured, where the ring lands, when its move starts. */
+/** Random numbers per hold: measurement error of its mark, landing error, start time error. */
 const PER_SETTING = 3;
 
-/** The key of the line's start, and of who draws besides. */
+/** Key of the start of the track. */
 export const START_KEY = 'start';
 export const subjectKey = (subjectId: string) => `person ${subjectId}`;
 export const moveKey = (moveId: string) => `pull ${moveId}`;
 
 /**
- * Gives everyone in a plan numbers to draw.
+ * Assigns random numbers to everything in a plan that draws them.
  *
- * @param like - the order of a plan it is compared with: whoever is in both draws the same numbers in both, so that only what was changed makes a difference
+ * @param like - layout of a plan to compare with. Whoever is in both plans draws the same numbers in both, so that the results
+ * differ only by the change.
  */
 export function drawOrderOf(plan: Pick<ShotPlan, 'subjects' | 'line'>, like: DrawOrder | null = null): DrawOrder {
   const at = new Map(like?.at ?? []);

@@ -1,9 +1,10 @@
-/** Where the middle of the distribution ends and its tails begin. */
+/** Probability below which the tail formula applies. */
 const TAIL = 0.02425;
 
 /**
- * The quantile as 4,096 straight lines, evenly in probability: of each what it is at its start (half a step in, as the numbers drawn are), and how it rises by a step. Between two ends a line is off by less than
- * 1e-5 in probability, at a fraction of the formula's time. The outermost cells are curved and have none.
+ * The normal quantile as 4,096 line segments, even in probability. For each: value at its start (half a step in) and rise per
+ * step. Error below 1e-5 in probability, at a fraction of the formula's time. The outermost cells are too curved and use the
+ * formula.
  */
 export function quantileLines(): Float64Array {
   const lines = new Float64Array(2 * CELLS);
@@ -16,17 +17,18 @@ export function quantileLines(): Float64Array {
   return lines;
 }
 
-/** As in `loop/takesLoop.ts`: 32 bits are a cell and, of it, a step. */
+/** As in `loop/trialLoop.ts`: the upper bits of a 32-bit number select the cell, the lower ones the step. */
 const CELL_BITS = 20;
 const CELLS = 2 ** (32 - CELL_BITS);
 const TAIL_CELLS = 4;
 
 /**
- * The number below which a standard normal one lies with a probability.
+ * Quantile of the standard normal distribution.
  *
  * @param p - above 0, below 1
  * @returns to 1.2e-9 relative
- * Source: P. J. Acklam, AN ALGORITHM FOR COMPUTING THE INVERSE NORMAL CUMULATIVE DISTRIBUTION FUNCTION, 2003; coefficients as there.
+ * Source: P. J. Acklam, AN ALGORITHM FOR COMPUTING THE INVERSE NORMAL CUMULATIVE DISTRIBUTION FUNCTION, 2003; coefficients as
+ * there.
  * @example normalQuantile(0.975) is 1.95996…
  */
 export function normalQuantile(p: number): number {

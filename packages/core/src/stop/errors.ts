@@ -9,9 +9,9 @@ import { ringOf, wheelDegOf } from '../kit/index.js';
 import { ASSUMED_CUE_SIGMA_S, ASSUMED_HAND, beatsNow, type Hand, type ShotPlan } from '../pull/index.js';
 import { evaluatePull, type MoveVerdict } from '../verdict/index.js';
 
-/** Where the errors of a take come from. */
+/** Where the errors of a trial come from. */
 export type ErrorSource =
-  /** Someone misses their marks */
+  /** A subject misses its marks */
   | { readonly kind: 'marks'; readonly subjectId: string }
   /** Someone is early or late */
   | { readonly kind: 'timing'; readonly subjectId: string }
@@ -24,30 +24,31 @@ export type ErrorSource =
   /** The hand goes on with someone or along a course, off it and behind it; null for the line's start */
   | { readonly kind: 'following'; readonly moveId: string | null };
 
-/** An error source with how large it is, one standard deviation: millimetres, seconds, or degrees of what the hand holds. */
+/** An error source with its size, one standard deviation, in mm, seconds, or degrees of what the hand holds. */
 export interface SizedError {
   readonly source: ErrorSource;
   readonly sigma: number;
   readonly unit: 'mm' | 's' | 'deg';
-  /** It is what is assumed until it is known better */
+  /** The value is assumed, not typed or measured */
   readonly isAssumed: boolean;
 }
 
-/** How a pull errs, one standard deviation each. */
+/** Errors of a pull, one standard deviation each. */
 export interface PullErrors {
   readonly moveId: string;
-  /** How much later than planned it starts on the average */
+  /** Mean delay of the start */
   readonly reactionS: number;
   readonly cueSigmaS: number;
-  /** Of the ring, where it lands */
+  /** Landing error in ring degrees */
   readonly ringSigmaDeg: number;
 }
 
-/** Scatter that is 4.133 standard deviations wide holds 96 of 100: the effective width of ISO 9241-411. */
+/** Width of a distribution in standard deviations that contains 96 %: effective width of ISO 9241-411. */
 const EFFECTIVE_WIDTH_SIGMAS = 4.133;
 
 /**
- * How a pull lands: a hand that has just the time it needs for a window hits it 96 times of 100; with less time it scatters more, with more time less. That is the law the time it needs comes from, asked the other way round.
+ * Landing error of a pull. With exactly the needed time, a hand hits the window 96 % of the time. Less time means more scatter.
+ * This is the law that gives the needed time, solved for the width.
  *
  * Source: ISO 9241-411, effective target width; time = a + b log2(travel / width + 1), solved for the width.
  */
@@ -59,21 +60,23 @@ export function landingSigmaDeg(
   const steadyDeg = (hand.steadyDeg * travelDeg) / (wheel?.travelDeg ?? travelDeg);
   const bits = (availableS - hand.reactionS) / hand.perBitS;
   const widthDeg = bits <= 0 ? Infinity : travelDeg / (2 ** bits - 1);
-  // no worse than not having turned at all
+  // limited to the scatter of not turning at all
   return Math.max(steadyDeg, Math.min(widthDeg / EFFECTIVE_WIDTH_SIGMAS, travelDeg / 2));
 }
 
-/** How late a pull starts on the average: a hand that is counted in starts with its cue, one that is not a reaction after it; the clock surprises nobody. */
+/**
+ * Mean start delay of a pull. A cue with count-in is met on time, one without after a reaction time. The clock has no delay.
+ */
 export function reactionS({ cueKind, cueLeadS }: ShotPlan['line']['moves'][number], hand: Hand): number {
   return cueKind === 'clock' || cueLeadS > 0 ? 0 : hand.reactionS;
 }
 
-/** How a hand goes on with something that moves: beside it by as much as it is steady, behind or ahead of it by as much as it takes to react. */
+/** Errors of a hand that follows a moving subject: steadiness in angle, reaction time as lag. */
 export function followErrors({ hand, wheel }: Pick<ShotPlan, 'hand' | 'wheel'>): { ringSigmaDeg: number; lagSigmaS: number } {
   return { ringSigmaDeg: hand.steadyDeg / Math.abs(wheelDegOf(wheel, 1)), lagSigmaS: hand.reactionS };
 }
 
-/** The errors of every pull of a plan. */
+/** Errors of every pull of a plan. */
 export function pullErrors(plan: ShotPlan, moves: readonly MoveVerdict[]): PullErrors[] {
   return plan.line.moves.map((move, index) => ({
     moveId: move.id,
@@ -83,7 +86,7 @@ export function pullErrors(plan: ShotPlan, moves: readonly MoveVerdict[]): PullE
   }));
 }
 
-/** Every error that can lose a take of this plan: of those something is asked of, of the marks the ring goes to, of the pulls. */
+/** Every error source that can lose a take of this plan: of required subjects, of marks the ring goes to, and of pulls. */
 export function errorSources(plan: ShotPlan): SizedError[] {
   const verdict = evaluatePull(plan);
   if (verdict.status === 'incomplete') return [];
@@ -95,7 +98,7 @@ export function errorSources(plan: ShotPlan): SizedError[] {
     .filter(({ id }) => asked.has(id))
     .flatMap(({ id: subjectId, markSigmaMm, timingSigmaS }): SizedError[] => [
       sized({ kind: 'marks', subjectId }, markSigmaMm, 'mm', markSigmaMm === ASSUMED_MARK_SIGMA_MM),
-      // whose distance never changes is never late
+      // a subject whose distance never changes can't be late
       ...(changes.has(subjectId)
         ? [sized({ kind: 'timing', subjectId }, timingSigmaS, 's', timingSigmaS === ASSUMED_TIMING_SIGMA_S)]
         : []),
@@ -129,7 +132,7 @@ export function errorSources(plan: ShotPlan): SizedError[] {
   return [...people, ...marks, ...pulls, ...following];
 }
 
-/** Whether a distance is as uncertain as is assumed of the way it was measured. */
+/** Whether the uncertainty of a distance is the default of its measuring method. */
 function isUsual(uncertaintyMm: number, method: MeasureMethod, distanceMm: number): boolean {
   return uncertaintyMm === METHOD_UNCERTAINTY[method].atLeastMm || uncertaintyMm === measureSigmaMm(method, distanceMm);
 }

@@ -2,14 +2,14 @@ import { EASINGS } from '../pull/index.js';
 import type { PreparedBeat, PreparedTakes } from './prepareTakes.js';
 
 /**
- * A prepared plan as the loop reads it: numbers, counts, and columns of numbers with room for what one take draws, each in the order of `Columns` in `loop/takesLoop.ts`. A column of settings has the pull that
- * leads to each in the same place.
+ * A prepared plan as the compiled loop reads it: scalars, counts, and columns of numbers, with working memory for one trial. A
+ * column of holds and a column of pulls share their index: each hold has the pull that leads to it.
  */
 export interface FlatTakes {
   readonly numbers: readonly number[];
   readonly counts: readonly number[];
   readonly columns: readonly Column[];
-  /** Where among the columns a run finds in which take a frame was lost last, and leaves what it counted */
+  /** Index of the column that stores in which trial a frame was lost last; results follow it */
   readonly lostInAt: number;
   readonly beatsKeptAt: number;
   readonly sharpAt: number;
@@ -17,7 +17,7 @@ export interface FlatTakes {
 
 export type Column = Float64Array | Int32Array | Uint16Array | Uint8Array;
 
-/** Of a prepared plan its columns: made once, and used again by every run. */
+/** Cached columns by prepared plan: built once, used by every run. */
 const known = new WeakMap<PreparedTakes, FlatTakes>();
 
 export function flattened(prepared: PreparedTakes): FlatTakes {
@@ -33,7 +33,7 @@ function columnsOf(prepared: PreparedTakes): FlatTakes {
     captureFps,
     lowDeg,
     highDeg,
-    // 0 for a ring that stands anywhere
+    // 0 for a continuous ring
     stepDeg: stepDeg ?? 0,
     anglesPerPerMm: angles.perPerMm,
     tableLowDeg: table?.lowDeg ?? 0,
@@ -84,13 +84,13 @@ function subjectColumns({ subjects, captureFps }: PreparedTakes) {
     subjectDrawsAt: whole(subjects, (one) => one.drawsAt),
     markSigmaMm: reals(subjects, (one) => one.markSigmaMm),
     timingSigmaFrames: reals(subjects, (one) => one.timingSigmaS * captureFps),
-    // of each, one after the other, frame by frame
+    // one subject after the other, frame by frame
     distancesMm: joined(subjects.map((one) => one.distancesMm)),
   };
 }
 
 function settingColumns({ settings, moves, frameCount }: PreparedTakes) {
-  // the line's start has no pull that leads to it
+  // no pull leads to the start of the track
   const led = [null, ...moves];
   const goingOn = settings.flatMap(({ degs }) => (degs ? [degs] : []));
   return {
@@ -100,7 +100,7 @@ function settingColumns({ settings, moves, frameCount }: PreparedTakes) {
     measureSigmaMm: reals(settings, (one) => one.measureSigmaMm),
     landSigmaDeg: Float64Array.from(settings, (one, k) => Math.max(led[k]?.ringSigmaDeg ?? 0, one.followSigmaDeg)),
     lagSigmaFrames: reals(settings, (one) => one.lagSigmaFrames),
-    // where the angles of one that goes on begin in the next column; -1 where it stays
+    // where the angles of a tracking hold begin in the next column; -1 for a fixed hold
     goesOnAt: whole(settings, ({ degs }) => (degs ? goingOn.indexOf(degs) * frameCount : -1)),
     goesOnDeg: joined(goingOn),
     plannedStartS: reals(led, (move) => (move ? move.startS + move.reactionS : 0)),
@@ -122,21 +122,21 @@ function beatColumns({ beats, frameCount }: PreparedTakes) {
     beatMayLose: whole(beats, (beat) => beat.mayLose),
     beatKey: whole(beats, (beat) => beat.keyFrame),
     beatIsSoft: whole(beats, (beat) => Number(beat.isSoft)),
-    // whether neither its subject nor the lens changes
+    // whether neither the subject nor the lens changes
     beatIsStill: whole(beats, (beat) => Number(beat.isStill && beat.tableAt === null)),
-    // whether its subject stands
+    // whether the subject stands still
     beatStands: whole(beats, (beat) => Number(beat.isStill)),
-    // where in `zones` its tables begin, and in `tableAt` which of them holds by frame; -1 where the first always does
+    // where its tables begin in `zones`, and in `tableAt` the table by frame; -1 if the first table always applies
     beatZoneAt,
     beatTablesAt: whole(beats, ({ tableAt }) => (tableAt ? turned.indexOf(tableAt) * frameCount : -1)),
     tableAt: Uint16Array.from(turned.flatMap((by) => [...by])),
     zones,
-    // by frame, 1 where someone must be sharp
+    // by frame, 1 if something must be sharp
     required,
   };
 }
 
-/** The tables of all beats one after the other, each once, near and far limits side by side. */
+/** All zone tables in sequence without duplicates; near and far limits alternate. */
 function zonesOf(beats: readonly PreparedBeat[]): { zones: Float64Array; beatZoneAt: Int32Array } {
   const lists = [...new Set(beats.map(({ tables }) => tables))];
   const startOf = new Map<PreparedBeat['tables'], number>();

@@ -1,33 +1,36 @@
-/** How often a stop is kept, and how soft it leaves what lies behind. */
+/** Keep rate and background blur at a stop. */
 export interface StopChance {
   readonly stop: number;
   readonly keepRate: number;
-  /** 95 % certain */
+  /** 95 % confidence interval */
   readonly low: number;
   readonly high: number;
   readonly backgroundPercent: number;
 }
 
-/** The answer to how wide a shot can be taken. */
+/** Answer to the question how wide the shot can be. */
 export interface HowWide {
-  /** The widest stop at which as many takes are kept as are wanted; null where none does */
+  /** Widest stop that reaches the target keep rate; null if none does */
   readonly keeps: StopChance | null;
-  /** Whether the takes drawn tell it from the next wider one for sure */
+  /** Whether the trials separate it reliably from the next wider stop */
   readonly isSure: boolean;
-  /** The narrowest stop that leaves what lies behind as soft as wanted; null where nothing is wanted, or not even the widest does */
+  /** Narrowest stop that still gives the wanted background blur; null if none is wanted, or if the widest is not enough */
   readonly softest: StopChance | null;
-  /** `open`: any stop up to the widest of the lens; `from`: `keeps` and narrower; `between`: `keeps` to `softest`; `apart`: what is kept is not soft enough; `never`: no stop keeps enough */
+  /**
+   * `open`: every stop is enough. `from`: `keeps` and narrower. `between`: from `keeps` to `softest`. `apart`: enough takes are
+   * kept, but the background is too sharp. `never`: no stop keeps enough
+   */
   readonly answer: 'open' | 'from' | 'between' | 'apart' | 'never';
-  /** The stop that keeps the most, for `never` */
+  /** Stop with the highest keep rate, for `never` */
   readonly best: StopChance;
 }
 
 /**
- * The widest stop that keeps as many takes as are wanted, and whether it leaves what lies behind soft enough.
+ * Widest stop that reaches the target keep rate, and whether it gives the wanted background blur.
  *
- * @param chances - of the stops from the widest on, at least one
- * @param keepShare - of the takes
- * @param blurPercent - the least the background shall blur; null for whatever it does
+ * @param chances - by stop, widest first, at least one
+ * @param keepShare - target keep rate
+ * @param blurPercent - minimum background blur; null for no requirement
  */
 export function howWide(chances: readonly StopChance[], keepShare: number, blurPercent: number | null): HowWide {
   const found = chances.findIndex(({ keepRate }) => keepRate >= keepShare);

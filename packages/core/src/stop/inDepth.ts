@@ -1,16 +1,16 @@
 import { halfViewDeg, lensView, planDistances, type ShotPlan } from '../pull/index.js';
 
-/** Something in the picture at a distance along the lens axis: a person, a thing on the floor, or a mark that is only taped. */
+/** Something in the picture at a distance along the lens axis: a subject, a landmark, or a taped mark. */
 export interface InDepth {
   readonly name: string;
   /** null for infinity */
   readonly distanceMm: number | null;
 }
 
-/** Nearer than this a thing is at the lens itself: nothing that is drawn there is meant. */
+/** Anything nearer is at the lens itself and is ignored. */
 const AT_THE_LENS_MM = 100;
 
-/** People and things in the picture at a time, nearest first. Without a drawing, people alone: where things are nobody knows. */
+/** Subjects and landmarks in the picture at a time, nearest first. Without a floor plan, subjects only. */
 export function inDepth(plan: ShotPlan, timeS: number): InDepth[] {
   const { subjects, floor, optics } = plan;
   const { sightAt, focusMmAt } = planDistances(plan);

@@ -3,32 +3,33 @@ import type { ShotPlan } from '../pull/index.js';
 import { prepareTakes } from './prepareTakes.js';
 import { runTakes, type TakeCounts } from './runTakes.js';
 
-/** How likely a take is to be kept, from takes that were drawn. */
+/** Keep rate of a plan, estimated from trials. */
 export interface KeepRate {
   readonly takes: number;
   readonly seed: number;
-  /** Share of the takes in which every beat is kept */
+  /** Share of trials in which every beat is kept */
   readonly keepRate: number;
-  /** Where the true rate lies with 95 % certainty */
+  /** 95 % confidence interval of the keep rate */
   readonly low: number;
   readonly high: number;
   readonly beats: readonly { readonly beatId: string; readonly subjectId: string; readonly keepRate: number }[];
-  /** By frame, the share of takes in which everyone who must be sharp is; NaN where nobody must */
+  /** By frame, share of trials in which every required subject is sharp; NaN where none is required */
   readonly frames: Float64Array;
-  /** Of what must be sharp, how much is on the average */
+  /** Mean sharp share of all required frames */
   readonly sharpShare: number;
-  /** Takes until one is kept, on the average; Infinity where none was */
+  /** Mean number of takes until one is kept; Infinity if none was kept */
   readonly expectedTakes: number;
-  /** Takes after which one is kept nine times of ten; Infinity where none was */
+  /** Number of takes of which at least one is kept with 90 % probability; Infinity if none was kept */
   readonly takesForNineOfTen: number;
 }
 
 /**
- * How likely a take of this plan is to be kept: so many takes are drawn from the errors people, hands and measurements make, and judged as the plan is.
+ * Estimates how likely a take of this plan is to be kept. Each trial draws the errors of people, hands and measurements, and is
+ * judged like the plan.
  *
- * @param takes - a whole number from 1 on
- * @param seed - a whole number; the same seed draws the same takes, of whatever plan
- * @throws {CoreError} `out-of-range`, `nothing-to-judge` for a plan without a distance or a beat
+ * @param takes - number of trials, a whole number from 1
+ * @param seed - a whole number; the same seed gives the same draws
+ * @throws {CoreError} `out-of-range`; `nothing-to-judge` for a plan without a distance or a beat
  */
 export function keepRate(plan: ShotPlan, { takes, seed }: { readonly takes: number; readonly seed: number }): KeepRate {
   if (!Number.isInteger(takes) || takes < 1 || !Number.isInteger(seed))
@@ -49,7 +50,7 @@ export function keepRate(plan: ShotPlan, { takes, seed }: { readonly takes: numb
   return keepRateOf(prepared.beats, runTakes(prepared, seed, 0, takes), seed);
 }
 
-/** The rates of counts, from one run or several together. */
+/** Rates from counts, of one run or of several merged runs. */
 export function keepRateOf(
   beats: readonly {
     readonly beatId: string;
@@ -79,13 +80,14 @@ export function keepRateOf(
   };
 }
 
-/** Standard deviations that hold 95 of 100. */
+/** Standard deviations of a 95 % interval. */
 const Z95 = 1.959963984540054;
 
 /**
- * Where a share lies that was counted, with 95 % certainty.
+ * Wilson 95 % confidence interval of a proportion.
  *
- * Source: E. B. Wilson, PROBABLE INFERENCE, THE LAW OF SUCCESSION, AND STATISTICAL INFERENCE, 1927: it stays within 0 and 1, and says something also of none and of all.
+ * Source: E. B. Wilson, PROBABLE INFERENCE, THE LAW OF SUCCESSION, AND STATISTICAL INFERENCE, 1927. It stays within 0 and 1,
+ * and is valid for 0 and for all.
  */
 export function intervalOf(kept: number, takes: number): { low: number; high: number } {
   const share = kept / takes;
@@ -95,7 +97,7 @@ export function intervalOf(kept: number, takes: number): { low: number; high: nu
   return { low: Math.max(0, middle - half), high: Math.min(1, middle + half) };
 }
 
-/** Takes after which one is kept with nine chances of ten, each kept with a chance of its own. */
+/** Number of takes of which at least one is kept with 90 % probability. */
 function takesFor(rate: number): number {
   if (rate === 0) return Infinity;
   return rate >= 0.9 ? 1 : Math.ceil(Math.log(0.1) / Math.log(1 - rate) - 1e-9);

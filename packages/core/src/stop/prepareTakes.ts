@@ -18,18 +18,18 @@ import { type DrawOrder, drawOrderOf, moveKey, START_KEY, subjectKey } from './d
 import { type ErrorSource, followErrors, pullErrors } from './errors.js';
 import { type AngleTable, angleTableOf, type ZoneTable, zoneTableOf } from './zoneTables.js';
 
-/** Where the line stands, or goes on, between two moves. */
+/** A hold, or tracking, between two pulls. */
 export interface PreparedSetting {
-  /** Frame by frame where it goes on with something; null where it stays */
+  /** Ring angle by frame while tracking; null for a fixed hold */
   readonly degs: Float64Array | null;
   readonly stillDeg: number;
-  /** Of the mark it goes to: the distance, and how well that was measured; 0 where nothing was */
+  /** Distance of its mark and the uncertainty of that distance; 0 if not measured */
   readonly mm: number;
   readonly measureSigmaMm: number;
-  /** Where it goes on: how far the hand is beside it, and how many frames behind or ahead; 0 where it stays */
+  /** While tracking: steadiness of the hand, and lag in frames; 0 for a fixed hold */
   readonly followSigmaDeg: number;
   readonly lagSigmaFrames: number;
-  /** Which of the take's numbers are its own, from here on */
+  /** Index of its first random number in a trial */
   readonly drawsAt: number;
 }
 
@@ -56,28 +56,28 @@ export interface PreparedBeat {
   readonly isSoft: boolean;
   readonly fromFrame: number;
   readonly toFrame: number;
-  /** So many frames may be lost */
+  /** Number of frames that may be lost */
   readonly mayLose: number;
   /** -1 for none */
   readonly keyFrame: number;
-  /** Whether its subject stands still all through it, and around it */
+  /** Whether its subject stands still during the beat and around it */
   readonly isStill: boolean;
-  /** By frame, which of its tables holds; null where the lens stays as it is, and the first always does */
+  /** By frame, index of its zone table; null if the lens is constant and the first table always applies */
   readonly tableAt: Uint16Array | null;
   readonly tables: readonly ZoneTable[];
 }
 
-/** Everything that no draw changes. */
+/** Everything that is the same in all trials. */
 export interface PreparedTakes {
   readonly captureFps: number;
   readonly frameCount: number;
-  /** Numbers a take draws */
+  /** Random numbers per trial */
   readonly drawCount: number;
-  /** What a mark that is measured wrongly is set to */
+  /** Converts the erroneous distance of a mark to a ring angle */
   readonly angles: AngleTable;
   readonly lowDeg: number;
   readonly highDeg: number;
-  /** null for a ring that stands anywhere */
+  /** null for a continuous ring */
   readonly stepDeg: number | null;
   readonly settings: readonly PreparedSetting[];
   readonly moves: readonly PreparedMove[];
@@ -86,13 +86,13 @@ export interface PreparedTakes {
 }
 
 export interface TakesOptions {
-  /** Of the plan it is compared with; its own otherwise */
+  /** Layout of the plan it is compared with; by default its own */
   readonly order?: DrawOrder | undefined;
-  /** An error that is left out, everything else drawn as it was */
+  /** Error source to switch off; all other draws stay the same */
   readonly without?: ErrorSource | undefined;
 }
 
-/** Works out once what every take of a plan shares; or says what is still missing. */
+/** Precomputes what all trials of a plan share, or reports what is missing. */
 export function prepareTakes(
   plan: ShotPlan,
   { order: like, without }: TakesOptions = {},
@@ -154,7 +154,7 @@ export function prepareTakes(
     highDeg: reach.highDeg,
     stepDeg: reach.stepDeg,
     settings: targets.map((target, index) => {
-      // a blur is set for the lens as it is when the ring comes there
+      // a blur is set with the optics at the landing
       const stillDeg = index === 0 ? line.start.ringDeg : line.moves[index - 1]!.to.ringDeg;
       const setting = settingOf(plan, ring, target, frameCount);
       const isMeasured = target.kind === 'mark' && isLeftOut('measuring', target.markId);
@@ -175,7 +175,7 @@ export function prepareTakes(
   };
 }
 
-/** Nobody is earlier or later than so many standard deviations: one in fifteen thousand would be. */
+/** Timing errors are cut off at 4 σ (1 in 15,000). */
 const SIGMAS_AROUND = 4;
 
 function isLevel(values: Float64Array, from: number, to: number): boolean {
@@ -201,7 +201,7 @@ function settingOf(
   };
 }
 
-/** Tables of the zone for a blur that passes: one, or where stop or focal length are turned one for every state they go through. */
+/** Zone tables for a permitted blur: one, or one for each state of a changing stop or focal length. */
 function tablesOf(plan: ShotPlan, ring: LensRing, frameCount: number) {
   const { optics, captureFps } = plan;
   const lenses = Array.from({ length: frameCount }, (_, frame) => zoneLensAt(optics, frame / captureFps));

@@ -2,27 +2,28 @@ import { flattened } from './flatTakes.js';
 import type { PreparedTakes } from './prepareTakes.js';
 import { runLoop } from './takesLoop.js';
 
-/** What came of some takes, as counts: those of several runs add up to that of all of them, in whatever order. */
+/** Counts from a run of trials. Counts of several runs add up, in any order. */
 export interface TakeCounts {
   readonly takes: number;
   readonly kept: number;
-  /** By beat, in how many takes it is kept */
+  /** By beat, number of trials that keep it */
   readonly beatsKept: Int32Array;
-  /** By frame, in how many takes everyone who must be sharp is */
+  /** By frame, number of trials in which every required subject is sharp */
   readonly sharp: Int32Array;
 }
 
 /**
- * Takes of a prepared plan, from one number on. Every take draws anew how far each person misses and how late they are, how each mark was measured, when each pull starts and where it lands.
+ * Runs trials of a prepared plan. Each trial draws subjects' misses and lateness, measurement errors, and start and landing of
+ * each pull.
  *
- * @param countOnly - leaves a take as soon as it is lost: then only `takes` and `kept` are counted
+ * @param countOnly - leaves a trial as soon as it is lost; only `takes` and `kept` are then valid
  */
 export function runTakes(prepared: PreparedTakes, seed: number, firstTake: number, takes: number, countOnly = false): TakeCounts {
   const { kept, beatsKept, sharp } = runLoop(flattened(prepared), seed, firstTake, takes, countOnly);
   return { takes, kept, beatsKept, sharp };
 }
 
-/** Counts of several runs as one. */
+/** Sum of the counts of several runs. */
 export function mergedCounts(runs: readonly TakeCounts[]): TakeCounts {
   const sum = (of: (run: TakeCounts) => Int32Array) =>
     runs.map(of).reduce((total, values) => total.map((value, index) => value + values[index]!));

@@ -2,38 +2,39 @@ import { ringOf } from '../kit/index.js';
 import { blurDiameterMm, depthOfField, type ZoneLens } from '../optics/index.js';
 import { focusLine, pictureWidthMm, type ShotPlan, zoneLensAt } from '../pull/index.js';
 
-/** A picture as far as separation goes: what is focused on, what lies behind, and what comes of it. */
+/** A picture with regard to separation: focus, background and their blur. */
 export interface SeparatedPicture {
   readonly focalLengthMm: number;
   readonly focusMm: number;
-  /** Infinity for what is at the horizon */
+  /** Infinity for a background at the horizon */
   readonly backgroundMm: number;
   readonly backgroundPercent: number;
-  /** The zone from near to far; Infinity from the hyperfocal distance on */
+  /** Depth of the zone; Infinity from the hyperfocal distance on */
   readonly zoneMm: number;
-  /** How much larger what is focused on becomes: 1 at the same framing */
+  /** Size of the focused subject relative to the original picture: 1 for equal framing */
   readonly framing: number;
 }
 
-/** One way to make what lies behind softer at the same stop. */
+/** One way to blur the background more at the same stop. */
 export interface SeparationWay extends SeparatedPicture {
-  /** A longer lens from farther back, at the same framing; the same lens nearer; the background farther behind */
+  /** A longer lens from farther back with equal framing; the same lens from nearer; or a background farther away */
   readonly kind: 'longer-lens' | 'nearer' | 'farther-background';
-  /** Whether it gets as soft as wanted; otherwise the figures are of the farthest it goes */
+  /** Whether it reaches the wanted blur; if not, the figures are for its limit */
   readonly isEnough: boolean;
 }
 
-/** Longer lenses than so many times what is on are not thought of. */
+/** Longest lens considered, as a multiple of the current focal length. */
 const LONGEST_TIMES = 6;
-/** Halvings of a range: to a millionth of it. */
+/** Bisection steps: to a millionth of the range. */
 const HALVINGS = 40;
 
 /**
- * What else than the stop makes the background as soft as wanted, and what that costs in zone. What is focused on and the background keep their distance from each other, but where it is the background that goes.
+ * Ways other than the stop to reach a background blur, with their effect on the zone. The background keeps its distance to the
+ * subject, except where it is the one that moves.
  *
- * @param timeS - when: where the line is then is what is focused on
- * @param percent - of the picture's width
- * @returns null while the line has no start, or focus is as far as what should lie behind
+ * @param timeS - the focus distance at this time is used
+ * @param percent - wanted blur in percent of the picture's width
+ * @returns null if the track has no start, or if the background is not behind the focus
  */
 export function separation(
   plan: ShotPlan,
@@ -77,7 +78,7 @@ export function separation(
     const atMm = focusMm * (ring.closeFocusMm / focusMm) ** share;
     return pictureOf(lens.focalLengthMm, atMm, atMm + gapMm);
   });
-  // evenly in one over the distance, up to infinity
+  // evenly in 1/distance, up to infinity
   const farther = way('farther-background', (share) =>
     pictureOf(lens.focalLengthMm, focusMm, share === 1 ? Infinity : behindMm / (1 - share)),
   );
@@ -85,7 +86,7 @@ export function separation(
   return { now, ways };
 }
 
-/** The least share for which something holds that holds for 1, and once it holds goes on to. */
+/** Smallest share at which a monotone condition holds; it holds for 1. */
 function leastShare(holds: (share: number) => boolean): number {
   let [low, high] = [0, 1];
   if (holds(0)) return 0;
@@ -97,7 +98,7 @@ function leastShare(holds: (share: number) => boolean): number {
   return high;
 }
 
-/** The tape distance at which a lens shows things at a magnification: u = f (1 + 1/m), v = f (1 + m). */
+/** Tape distance at a given magnification: u = f (1 + 1/m), v = f (1 + m). */
 function distanceFor(focalLengthMm: number, magnification: number, separationMm: number): number {
   return focalLengthMm * (2 + magnification + 1 / magnification) + separationMm;
 }

@@ -2,22 +2,23 @@ import type { ShotPlan } from '../pull/index.js';
 import type { JudgedPull } from '../verdict/index.js';
 import type { KeepRate } from './keepRate.js';
 
-/** What a shot takes of the day. */
+/** Time that a shot takes. */
 export interface ShotTime {
-  /** To plan for; null where no number of takes is enough */
+  /** Planned number of takes; null if no number is enough */
   readonly takes: number | null;
-  /** How likely one of them is kept */
+  /** Probability that at least one of them is kept */
   readonly chance: number;
   readonly minutes: number | null;
 }
 
-/** Takes after which a shot is not planned to go on: something else has to change. */
+/** Largest planned number of takes; beyond it, something else has to change. */
 const MOST_TAKES = 60;
 
 /**
- * How many takes to plan for, and how long they take with setting up: as many as are typed, else as keep one nine times of ten; once for a shot that happens once.
+ * Planned number of takes and their total time with set-up. The number is the typed one, else enough for 90 % probability; 1
+ * for a one-chance shot.
  *
- * @param rate - of the plan
+ * @param rate - keep rate of the plan
  */
 export function shotTime(
   { schedule, durationS, wanted }: Pick<ShotPlan, 'schedule' | 'durationS' | 'wanted'>,
@@ -29,16 +30,16 @@ export function shotTime(
   return { takes: asked, chance: 1 - (1 - keepRate) ** asked, minutes: schedule.setUpMin + seconds / 60 };
 }
 
-/** The moment at which a take is most often lost. */
+/** The moment at which a take is lost most often. */
 export interface LimitingMoment {
   readonly timeS: number;
-  /** Share of takes in which everyone who must be sharp then is */
+  /** Share of trials in which every subject required then is sharp */
   readonly sharpShare: number;
-  /** Of whom it is asked then */
+  /** Subjects required at that moment */
   readonly subjectIds: readonly string[];
 }
 
-/** Names the moment that decides; null where nobody must be sharp, or nobody is ever soft. */
+/** Finds the moment that loses most trials; null if nothing is required, or nothing is ever soft. */
 export function limitingMoment(
   { frames, beats }: Pick<KeepRate, 'frames' | 'beats'>,
   plan: Pick<ShotPlan, 'beats' | 'captureFps'>,
@@ -54,11 +55,11 @@ export function limitingMoment(
   return { timeS, sharpShare: frames[worst]!, subjectIds };
 }
 
-/** How hard a shot is, by how often a take of it is kept. */
+/** Difficulty of a shot by its keep rate. */
 export const DIFFICULTIES = ['easy', 'fair', 'hard', 'very hard'] as const;
 export type Difficulty = (typeof DIFFICULTIES)[number];
 
-/** From which share of takes kept a difficulty applies. */
+/** Lowest keep rate of each difficulty. */
 const EASED_FROM: readonly { readonly from: number; readonly difficulty: Difficulty }[] = [
   { from: 0.9, difficulty: 'easy' },
   { from: 0.7, difficulty: 'fair' },
@@ -69,15 +70,15 @@ export function difficultyOf(keepRate: number): Difficulty {
   return EASED_FROM.find(({ from }) => keepRate >= from)?.difficulty ?? 'very hard';
 }
 
-/** Why a shot needs someone to look at it, the worst first; `ready` where nothing does. */
+/** Why a shot needs attention, most urgent first; `ready` if it needs none. */
 export const ATTENTION = ['unreadable', 'one-chance', 'soft', 'incomplete', 'seldom-kept', 'ready'] as const;
 export type Attention = (typeof ATTENTION)[number];
 
 /**
- * What about a shot needs attention.
+ * What needs attention in a shot.
  *
- * @param outcome - of its verdict; null for a plan that can't be judged yet
- * @param keepRate - null for the same
+ * @param outcome - of its verdict; null for a plan that can't be evaluated yet
+ * @param keepRate - null in the same case
  */
 export function attentionOf(
   { wanted }: Pick<ShotPlan, 'wanted'>,

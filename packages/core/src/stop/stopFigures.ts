@@ -4,33 +4,33 @@ import { focusLine, pictureWidthMm, type ShotPlan, stopAt, zoneLensAt } from '..
 import { atStop } from './atStop.js';
 import { type InDepth, inDepth } from './inDepth.js';
 
-/** What a stop does to the picture and the light, at a time of the shot. */
+/** Effects of a stop on picture and exposure at one time of the shot. */
 export interface StopFigures {
-  /** On the lens's scale, at the start of the shot */
+  /** As engraved, at the start of the shot */
   readonly stop: number;
-  /** Brighter than metered, in stops; null until metered */
+  /** Exposure relative to the meter reading, in stops; null until metered */
   readonly brighterStops: number | null;
-  /** Of what lies behind, in percent of the picture's width */
+  /** Background blur in percent of the picture's width */
   readonly backgroundPercent: number;
-  /** Of the nearest thing in front of what is focused on; null where there is nothing */
+  /** Blur of the nearest thing in front of the focus; null if there is none */
   readonly foreground: { readonly name: string; readonly percent: number } | null;
-  /** Airy disc over the circle of confusion: above 1 no setting of the ring is as sharp as is asked */
+  /** Airy disc over circle of confusion: above 1, no focus setting is as sharp as required */
   readonly airyCircles: number;
-  /** The zone, as tape distances; Infinity from the hyperfocal distance on */
+  /** The zone as tape distances; far is Infinity from the hyperfocal distance on */
   readonly nearMm: number;
   readonly farMm: number;
 }
 
-/** Nearer than this share of what is focused on something lies in front, and is not what is focused on. */
+/** A thing counts as foreground if nearer than this share of the focus distance. */
 const IN_FRONT = 0.97;
 
-/** How the shot is exposed at a stop of its lens. */
+/** Exposure of the shot at a stop. */
 export function exposureAt({ exposure, captureFps, optics }: ShotPlan, stop: number): Exposure {
   const { iso, shutterAngleDeg, ndStops } = exposure;
   return { tStop: tStopOf(optics.lens, stop), iso, shutterAngleDeg, captureFps, ndStops };
 }
 
-/** How much brighter than metered a stop is; null until metered. */
+/** Exposure at a stop relative to the meter reading, in stops; null until metered. */
 export function brighterStops(plan: ShotPlan, stop: number): number | null {
   const { meteredStop } = plan.exposure;
   const at = exposureAt(plan, stop);
@@ -38,9 +38,9 @@ export function brighterStops(plan: ShotPlan, stop: number): number | null {
 }
 
 /**
- * What each stop does, at one time: where the focus line is then.
+ * Effects of each stop, with the focus at the given time.
  *
- * @returns none while the line has no start
+ * @returns empty if the track has no start
  */
 export function stopFigures(plan: ShotPlan, stops: readonly number[], timeS: number): StopFigures[] {
   const ring = ringOf(plan.optics.lens);

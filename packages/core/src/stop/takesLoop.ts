@@ -2,37 +2,37 @@ import { normalQuantile, quantileLines } from './draws.js';
 import type { Column, FlatTakes } from './flatTakes.js';
 import { LOOP_BYTES } from './loopBytes.js';
 
-/** What the compiled loop offers; see `loop/takesLoop.ts`, its source. */
+/** Exports of the compiled loop; see its source `loop/trialLoop.ts`. */
 interface Loop {
   readonly memory: { readonly buffer: ArrayBuffer; grow(pages: number): number };
   run(seed: number, firstTake: number, takes: number, countOnly: boolean): number;
   draw(seed: number, take: number, address: number, count: number): void;
 }
 
-/** Of WebAssembly, which every browser and Node have and the language's own library doesn't describe, what is used here. */
+/** The part of WebAssembly used here. Every browser and Node have it, but the ES library does not declare it. */
 declare const WebAssembly: {
   readonly Module: new (bytes: Uint8Array) => object;
   readonly Instance: new (module: object, imports: object) => { readonly exports: unknown };
 };
 
-/** Bytes by which a loop's memory grows. */
+/** Bytes per page of WebAssembly memory. */
 const PAGE = 65_536;
-/** In memory: where everything lies, then the lines of the quantile, then what a plan brings. */
+/** Memory layout: addresses of columns, then quantile segments, then the columns of a plan. */
 const LINES_AT = 1024;
 const COLUMNS_AT = LINES_AT + PAGE;
 
 let started: Loop | null = null;
-/** Whose columns lie in memory, and where each does. */
+/** The plan whose columns are in memory, and their addresses. */
 let loaded: { readonly flat: FlatTakes; readonly addresses: readonly number[] } | null = null;
 
-/** What a run of the loop counted, as in `TakeCounts`. */
+/** Counts of a run of the loop, as in `TrialCounts`. */
 export interface LoopCounts {
   readonly kept: number;
   readonly beatsKept: Int32Array;
   readonly sharp: Int32Array;
 }
 
-/** Runs the compiled loop over a plan's columns; seed and takes as for `runTakes`. */
+/** Runs the compiled loop over the columns of a plan; seed and trial numbers as in `runTrials`. */
 export function runLoop(flat: FlatTakes, seed: number, firstTake: number, takes: number, countOnly: boolean): LoopCounts {
   const loop = theLoop();
   if (loaded?.flat !== flat) loaded = { flat, addresses: bring(loop, flat) };
@@ -46,11 +46,13 @@ export function runLoop(flat: FlatTakes, seed: number, firstTake: number, takes:
 }
 
 /**
- * Standard normal numbers of a take, as the loop draws them. They depend on the seed and the take's number alone, so that takes can be shared out among workers and come out the same.
+ * Standard normal numbers of a trial, as the loop draws them. They depend only on the seed and the trial number, so workers can
+ * share the trials.
  *
- * @param seed, take - whole numbers; their lower 32 bits count
- * @param count - how many
- * Source: the generator is xoshiro128** of Blackman and Vigna, SCRAMBLED LINEAR PSEUDORANDOM NUMBER GENERATORS, 2021, its state spread from seed and take by the finaliser of MurmurHash3.
+ * @param seed, trial - whole numbers; their lower 32 bits count
+ * @param count - number of values
+ * Source: xoshiro128** of Blackman and Vigna, SCRAMBLED LINEAR PSEUDORANDOM NUMBER GENERATORS, 2021. Its state is derived from
+ * seed and trial by the finaliser of MurmurHash3.
  */
 export function drawnNumbers(seed: number, take: number, count: number): Float64Array {
   const loop = theLoop();
@@ -71,7 +73,7 @@ function theLoop(): Loop {
   return (started = loop);
 }
 
-/** Puts a plan's columns into the loop's memory, and tells it where they lie. */
+/** Copies the columns of a plan into the loop's memory and stores their addresses there. */
 function bring(loop: Loop, { numbers, counts, columns }: FlatTakes): number[] {
   const addresses: number[] = [];
   let end = COLUMNS_AT;
@@ -92,7 +94,7 @@ function viewLike(column: Column, buffer: ArrayBuffer, address: number): Column 
   return new Kind(buffer, address, column.length);
 }
 
-/** Bytes up to where the next column may begin. */
+/** Next aligned address for a column. */
 function aligned(bytes: number): number {
   return Math.ceil(bytes / 16) * 16;
 }

@@ -3,7 +3,7 @@ import { findMends, type MendChange } from '../verdict/index.js';
 import { atStop, stopsOf } from './atStop.js';
 import { type ErrorSource, errorSources } from './errors.js';
 
-/** Something that would have more takes kept: an error that no longer happens, a change of the plan, or another stop. */
+/** What an improvement changes: it removes an error source, changes the plan, or changes the stop. */
 export type HelpChange =
   | { readonly kind: 'without'; readonly source: ErrorSource }
   | { readonly kind: 'mend'; readonly change: MendChange }
@@ -11,17 +11,20 @@ export type HelpChange =
   /** The camera stays where it starts: one thing less that moves */
   | { readonly kind: 'still-camera' };
 
-/** A help that can be tried: the plan to draw takes of, and what it costs. */
+/** A possible improvement: the plan to simulate, and its cost. */
 export interface Help {
   readonly change: HelpChange;
   readonly plan: ShotPlan;
-  /** An error to leave out of the takes: the most it could gain */
+  /** Error source to switch off: the upper limit of the gain */
   readonly without: ErrorSource | null;
-  /** Of everyone's time on the set: assumptions, shown as such */
+  /** Time it costs on the set, in minutes: assumed, and shown as an assumption */
   readonly minutes: number;
 }
 
-/** What it costs to do something about an error, in minutes: walking marks again, rehearsing when, taping again, rehearsing a cue, practising a landing, or to follow. */
+/**
+ * Cost of reducing an error, in minutes: walk the marks again, rehearse the timing, tape again, rehearse the cue, practise the
+ * landing or the follow.
+ */
 const ERROR_MINUTES: Readonly<Record<ErrorSource['kind'], number>> = {
   marks: 5,
   timing: 5,
@@ -31,7 +34,7 @@ const ERROR_MINUTES: Readonly<Record<ErrorSource['kind'], number>> = {
   following: 6,
 };
 
-/** What a change of the plan costs. */
+/** Cost of a change of the plan, in minutes. */
 const MEND_MINUTES: Readonly<Record<MendChange['kind'], number>> = {
   earlier: 0.5,
   later: 0.5,
@@ -52,19 +55,19 @@ const MEND_MINUTES: Readonly<Record<MendChange['kind'], number>> = {
   stop: 3,
 };
 
-/** Of a stop of light, to be made up by lamps, filters or gain. */
+/** Cost of one stop of light by lamps, filters or gain, in minutes. */
 const MINUTES_A_STOP = 3;
 
-/** To leave the camera where it is. */
+/** Cost of leaving the camera where it is, in minutes. */
 const STILL_CAMERA_MINUTES = 2;
 
-/** A pull is tried to begin sooner by so much. */
+/** Earlier starts that are tried for a pull, in seconds. */
 const SOONER_S = [0.2, 0.4, 0.8];
 
-/** Stops are tried as far as this beyond the one that is set. */
+/** Number of stops tried beyond the current one. */
 const MOST_STOPS = 3;
 
-/** Everything that may have more takes kept. Which of it does is for takes to tell: draw them for all of these with the same seed and order. */
+/** Everything that might raise the keep rate. Simulate all of them with the same seed and layout to see which does. */
 export function whatHelps(plan: ShotPlan): Help[] {
   const errors = errorSources(plan)
     .filter(({ sigma }) => sigma > 0)
@@ -112,20 +115,21 @@ function helpOf(change: MendChange, plan: ShotPlan): Help {
   return { change: { kind: 'mend', change }, plan, without: null, minutes: MEND_MINUTES[change.kind] };
 }
 
-/** A help that was tried. */
+/** An improvement after simulation. */
 export interface TriedHelp extends Help {
   readonly keepRate: number;
-  /** Takes of a hundred, as a share, that are kept more */
+  /** Increase of the keep rate, 0 to 1 */
   readonly gain: number;
 }
 
-/** Less of a gain than this is not worth a word. */
+/** Gains below this are not shown. */
 const LEAST_GAIN = 0.015;
 
 /**
- * The helps that help, by what they gain for a minute of everyone's time. Of several sizes of one change, and of the stops, the one that gains most for its cost once enough takes are kept.
+ * The improvements that help, by gain per minute. Of several sizes of one change, the cheapest that reaches the target;
+ * otherwise the one with the largest gain.
  *
- * @param rates - of each help, in their order; null for one whose plan can't be judged
+ * @param rates - by improvement, in their order; null if its plan can't be evaluated
  */
 export function rankHelps(
   helps: readonly Help[],
@@ -150,14 +154,17 @@ function worth({ gain, minutes }: TriedHelp): number {
   return gain / minutes;
 }
 
-/** Of two sizes of one thing: one that is enough is better than one that is not; of two that are, the cheaper; of two that are not, the one that gains more. */
+/**
+ * Whether one size of a change is better: one that is enough beats one that is not; then lower cost; of two that are not
+ * enough, higher gain.
+ */
 function isBetter(a: TriedHelp, b: TriedHelp, keepShare: number): boolean {
   const [aIsEnough, bIsEnough] = [a.keepRate >= keepShare, b.keepRate >= keepShare];
   if (aIsEnough !== bIsEnough) return aIsEnough;
   return aIsEnough ? a.minutes < b.minutes : a.gain > b.gain;
 }
 
-/** What is the same thing in several sizes. */
+/** Key of improvements that are the same change in several sizes. */
 function groupOf(change: HelpChange): string {
   if (change.kind === 'stop' || change.kind === 'still-camera') return change.kind;
   if (change.kind === 'without') return JSON.stringify(change.source);

@@ -1,22 +1,22 @@
 import { type LensRing, withinReach } from '../kit/index.js';
 import { conjugates, type ZoneLens, zoneLimits } from '../optics/index.js';
 
-/** Entries of a table, evenly from one end of the ring to the other. */
+/** Entries of a table, evenly spaced over the ring. */
 export const ENTRIES = 2048;
 
 /**
- * The zone by ring angle, worked out once: as one over distance, in which both limits run almost straight, so that between two entries the straight line is as good as the formula. Sharp is
- * `far <= 1 / distance <= near`.
+ * The zone by ring angle, precomputed in 1/distance. Both limits are almost linear there, so linear interpolation is as good as
+ * the formula. Sharp means `far <= 1 / distance <= near`.
  */
 export interface ZoneTable {
   readonly lowDeg: number;
   readonly perDeg: number;
-  /** One over the limits, in 1/mm; 0 for infinity. Of length `ENTRIES + 1` */
+  /** Limits in 1/mm; 0 for infinity. Length `ENTRIES + 1` */
   readonly near: Float64Array;
   readonly far: Float64Array;
 }
 
-/** @param blurMm - what passes: the circle of confusion, or a blur that is asked for */
+/** @param blurMm - permitted blur: the circle of confusion, or the blur that a beat requires */
 export function zoneTableOf(ring: LensRing, lens: ZoneLens, blurMm: number, lowDeg: number, highDeg: number): ZoneTable {
   const near = new Float64Array(ENTRIES + 1);
   const far = new Float64Array(ENTRIES + 1);
@@ -35,11 +35,11 @@ export function zoneTableOf(ring: LensRing, lens: ZoneLens, blurMm: number, lowD
   return { lowDeg, perDeg: 1 / stepDeg, near, far };
 }
 
-/** Ring angles by one over distance, evenly from infinity to the closest the ring goes: in which they, too, run almost straight. */
+/** Ring angles by 1/distance, evenly spaced from infinity to close focus. They are almost linear there as well. */
 export interface AngleTable {
-  /** Entries for one 1/mm */
+  /** Entries per 1/mm */
   readonly perPerMm: number;
-  /** Of length `ENTRIES + 1` */
+  /** Length `ENTRIES + 1` */
   readonly degs: Float64Array;
 }
 

@@ -4,32 +4,35 @@ import { screenS } from './edit/rates.js';
 import { usableSpansOf } from './edit/usableSpans.js';
 import type { Take } from './take.js';
 
-/** Whether to go again. */
+/** Advice on whether to go again. */
 export interface NextAdvice {
-  /** `first`: nothing was taken yet; `move-on`: there is one to use, or it happens once; `too-short`: there is one, and nothing in it is as long as the screen asks; `change-first`: a fault came twice, and something can be done; `go-again`: as it is */
+  /**
+   * `first`: no take yet. `move-on`: a take can be used, or the shot is one-chance. `too-short`: one can be used, but no span
+   * is as long as the goal. `change-first`: the same fault came twice and can be corrected. `go-again`: roll again unchanged
+   */
   readonly advice: 'first' | 'move-on' | 'too-short' | 'change-first' | 'go-again';
-  /** Takes that can be used */
+  /** Number of takes that can be used */
   readonly kept: number;
-  /** What can be used of those in one go, at its longest, on the screen; 0 for none */
+  /** Longest usable span of those, on screen; 0 for none */
   readonly longestScreenS: number;
-  /** What the last takes say should be done otherwise, the most frequent first */
+  /** Corrections from the latest takes, most frequent first */
   readonly corrections: readonly Correction[];
 }
 
-/** A fault that came so often is no accident. */
+/** A fault that occurs this often is no accident. */
 const OFTEN = 2;
-/** Shorter by less than a frame is long enough. */
+/** Tolerance of the wanted length: below a frame. */
 const LENGTH_SLACK_S = 0.05;
 
-/** Whether a take can be used: it is circled, or sharp and not played badly. */
+/** Whether a take can be used: it is circled, or sharp with a performance that is not poor. */
 export function isUsable({ isCircled, focus, performance }: Pick<Take, 'isCircled' | 'focus' | 'performance'>): boolean {
   return isCircled || (focus === 'sharp' && performance !== 'poor');
 }
 
 /**
- * Go again, or move on: by whether a take can be used, whether what can be used of it is as long as the plan asks on the screen, and by faults that come again.
+ * Advises to go again or to move on, from usable takes, their length on screen, and repeated faults.
  *
- * @param takes - the latest last
+ * @param takes - latest last
  */
 export function adviseNext(plan: ShotPlan, takes: readonly Omit<Take, 'track'>[]): NextAdvice {
   const usable = takes.filter(isUsable);

@@ -7,13 +7,13 @@ import type { MoveScore } from './scoreMoves.js';
 import { type FocusGrade, type Take, TAKE_LIMITS } from './take.js';
 import { unpackTrack } from './track.js';
 
-/** Of a take that is not kept, so much of the time it must be sharp makes it usable. */
+/** Minimum sharp share of the required time for the grade "usable". */
 const USABLE_SHARE = 0.5;
 
 /**
- * Judges a take by its own track, over the plan's time.
+ * Judges a take by its own track in plan time.
  *
- * @returns null without a track, or while nobody has a distance
+ * @returns null without a track, or if no distance is known
  * @throws {CoreError} `broken-track`
  */
 export function verdictOf(
@@ -27,7 +27,7 @@ export function verdictOf(
   return judgeTake(plan, onPlanTime(plan, unpackTrack(track), cues, pace), rocked);
 }
 
-/** A take with what its track says of every mark, of its focus and of what can be used, until somebody says otherwise. One without a track stays as it is. */
+/** Fills in hits, focus grade and usable spans from the take's track. A take without a track is returned unchanged. */
 export function asJudged(plan: ShotPlan, take: Take, pace?: RollPace): Take {
   const verdict = verdictOf(plan, take, pace);
   if (!verdict) return take;
@@ -42,14 +42,16 @@ export function asJudged(plan: ShotPlan, take: Take, pace?: RollPace): Take {
   };
 }
 
-/** A span of the plan's time in the take's own. Its last frame is asked for: the one after it may be waited for. */
+/**
+ * Converts a span from plan time to take time. It uses the last frame, because the frame after it may have to wait for a cue.
+ */
 function spanOf(clock: RollClock, fromS: number, toS: number, captureFps: number): UsableSpan | null {
   const lastS = toS - 1 / captureFps;
   const [from, last] = [clock.realSAt(fromS), clock.realSAt(lastS)];
   return from === null || last === null ? null : { fromS: from, toS: last + 1 / captureFps };
 }
 
-/** What a log keeps of a pull's score. */
+/** The part of a pull's score that the log keeps. */
 export function loggedHit({ moveId, hit, landsLateS, startsLateS, endErrorDeg }: MoveScore): LoggedHit {
   const lateS = hit === 'late' ? Math.max(startsLateS ?? 0, landsLateS ?? 0) : startsLateS;
   return { moveId, hit, lateS: lateS === null ? null : inHundredths(lateS), offDeg: inHundredths(endErrorDeg) };

@@ -1,41 +1,42 @@
 import { changeRack, rackRoom, type ShotPlan } from '../pull/index.js';
 import type { MarkHit } from './scoreMoves.js';
 
-/** What is known of a pull in a take: by its track, or as it was logged. */
+/** What is known about a pull in a take, from its track or from the log. */
 export interface LoggedHit {
   readonly moveId: string;
   readonly hit: MarkHit;
-  /** How late it was set off, below 0 how early; of one that was late at its landing, that. Null where nobody measured it */
+  /** Lateness of its start, negative if early; for a late landing, lateness of the landing. Null if not measured */
   readonly lateS: number | null;
-  /** Where the ring came to rest, so many degrees off the target; null as above */
+  /** Final angle minus target angle; null if not measured */
   readonly offDeg: number | null;
 }
 
-/** What to do otherwise in the next take, with why. */
+/** What to change for the next take, and why. */
 export interface Correction {
   readonly moveId: string;
   readonly hit: Exclude<MarkHit, 'hit'>;
-  /** In how many of the takes looked at */
+  /** Number of takes with this fault, among those examined */
   readonly times: number;
-  /** By how much on the average, in seconds; null where it has no figure */
+  /** Mean size in seconds; null without a figure */
   readonly byS: number | null;
-  /** The plan with it done; null where it is to be done on the set: measured again, turned more gently */
+  /** The corrected plan; null if the correction is done on the set, such as measuring again */
   readonly plan: ShotPlan | null;
 }
 
-/** So many takes back a fault still tells something. */
+/** Number of latest takes that are examined. */
 const TAKES_BACK = 4;
-/** Late or early by nobody knows how much is taken to be this. */
+/** Assumed size of a lateness that was not measured. */
 const UNMEASURED_S = 0.2;
-/** A pull that goes too far gets so much more time. */
+/** Factor for the duration of a pull that overshoots. */
 const CALMER = 1.25;
-/** Shifts are made in steps one can say. */
+/** Corrections are rounded to this step. */
 const STEP_S = 0.05;
 
 /**
- * What the last takes say should be done otherwise: of each pull the fault it had last, with how often it had it. What is right now needs nothing.
+ * Corrections from the latest takes: for each pull its latest fault, with its number of occurrences. A pull that was hit last
+ * needs none.
  *
- * @param takes - the latest last
+ * @param takes - latest last
  */
 export function corrections(plan: ShotPlan, takes: readonly (readonly LoggedHit[])[]): Correction[] {
   const recent = takes.slice(-TAKES_BACK);

@@ -13,9 +13,9 @@ import {
 import { METHODS, newPlan } from '../pull/index.js';
 import { checkTake, newTake, type Take, type TakeSettings, upgradeTake } from './take.js';
 
-/** A take as it leaves the house, and comes back. */
+/** A take in an exported file. */
 export interface LoggedTake {
-  /** As a UUID; empty for one that never had any */
+  /** UUID; empty if it has none */
   readonly id: string;
   readonly slate: string;
   readonly number: number;
@@ -24,7 +24,7 @@ export interface LoggedTake {
   readonly take: Take;
 }
 
-/** No file of takes has more lines. */
+/** Largest number of takes in a file. */
 export const MOST_TAKES_IN_A_FILE = 100_000;
 
 export const TAKES_FORMAT = 'still-heron-takes';
@@ -39,7 +39,7 @@ const putSetting =
   (item: LoggedTake, value: TakeSettings[K]): LoggedTake =>
     put('settings')(item, { ...item.take.settings, [key]: value });
 
-/** Words as they are; in quotes as JSON has them where a table would lose their spaces. */
+/** Text as it is, or as quoted JSON where a table would lose its spaces. */
 function words(heading: string, get: (item: LoggedTake) => string, set: (item: LoggedTake, value: string) => LoggedTake) {
   const plain = textColumn(heading, get, set);
   return {
@@ -56,7 +56,7 @@ function words(heading: string, get: (item: LoggedTake) => string, set: (item: L
   };
 }
 
-/** What has parts, as JSON in one cell: checked with the whole take. */
+/** A structured value as JSON in one cell. It is checked with the whole take. */
 function json<K extends keyof Take>(heading: string, key: K): CsvColumn<LoggedTake> {
   return {
     heading,
@@ -127,22 +127,22 @@ const COLUMNS: readonly CsvColumn<LoggedTake>[] = [
   ),
 ];
 
-/** Takes as a table, one a line. */
+/** Takes as a table, one per line. */
 export function takesTable(takes: readonly LoggedTake[]): string[][] {
   return writeTable(COLUMNS, takes);
 }
 
-/** Reads what `takesTable` wrote, in any order of columns. */
+/** Reads a table written by `takesTable`; columns in any order. */
 export function readTakesTable(table: CsvTable): CsvReading<LoggedTake> {
   return readTable(table, COLUMNS, { fresh: FRESH, check: problemsOf, most: MOST_TAKES_IN_A_FILE });
 }
 
-/** Takes as a JSON text. */
+/** Takes as JSON text. */
 export function takesJson(takes: readonly LoggedTake[]): string {
   return `${JSON.stringify({ format: TAKES_FORMAT, schema: 1, takes }, null, 1)}\n`;
 }
 
-/** Reads what `takesJson` wrote. */
+/** Reads text written by `takesJson`. */
 export function readTakesJson(text: string): CsvReading<LoggedTake> {
   const value = parsed(text) as { format?: unknown; takes?: unknown } | null | undefined;
   if (value?.format !== TAKES_FORMAT || !Array.isArray(value.takes)) {
@@ -180,7 +180,7 @@ function problemsOf({ number, rolledAt, take }: LoggedTake): Problem[] {
   return problems;
 }
 
-/** @returns undefined for what is no JSON */
+/** @returns undefined if the text is not JSON */
 function parsed(text: string): unknown {
   try {
     return JSON.parse(text);

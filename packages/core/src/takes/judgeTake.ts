@@ -4,34 +4,34 @@ import { type JudgedRing, judgeRing } from '../verdict/index.js';
 import { type MoveScore, scoreMoves } from './scoreMoves.js';
 import { type RingTrack, trackDegAt } from './track.js';
 
-/** An unbroken stretch of a take that can be used. */
+/** An unbroken usable stretch of a take. */
 export interface UsableSpan {
   readonly fromS: number;
   readonly toS: number;
 }
 
-/** What a take's track shows: frame by frame, beat by beat, pull by pull. */
+/** What a take's track shows: by frame, by beat and by pull. */
 export interface TakeVerdict extends JudgedRing {
   readonly moves: readonly MoveScore[];
-  /** The longest first: everyone who must be sharp is, and nothing was rocked to check */
+  /** Longest first: every required subject is sharp, and no focus check */
   readonly usable: readonly UsableSpan[];
-  /** It goes on to the end of everything that is asked */
+  /** The take lasts to the end of the last beat */
   readonly isWhole: boolean;
-  /** Every beat is kept, and was shot to its end */
+  /** Every beat is kept and was recorded to its end */
   readonly isKept: boolean;
 }
 
-/** A take that ends so shortly before what it is asked for is whole: whoever ends it has a finger to move. */
+/** A take that ends this shortly before its last beat ends is still whole: ending it takes a moment. */
 const WHOLE_S = 0.25;
-/** Shorter than this nothing is used. */
+/** Minimum duration of a usable span. */
 const SHORTEST_USABLE_S = 0.4;
 
 /**
- * Judges a take by where the ring really was, everyone else as planned.
+ * Judges a take by the actual ring angles; subjects and camera as planned.
  *
- * @param track - over the plan's time: see `onPlanTime`
- * @param wobbles - spans in which the ring was rocked to check: they are left out of what can be used
- * @returns null while nobody has a distance
+ * @param track - in plan time: see `onPlanTime`
+ * @param focusChecks - spans to exclude from the usable ones
+ * @returns null if no distance is known
  */
 export function judgeTake(plan: ShotPlan, track: RingTrack, wobbles: readonly UsableSpan[] = []): TakeVerdict | null {
   const ring = ringOf(plan.optics.lens);
@@ -46,7 +46,7 @@ export function judgeTake(plan: ShotPlan, track: RingTrack, wobbles: readonly Us
     for (let frame = fromFrame; frame < toFrame; frame++) if (!frames.sharp[frame]) lost[frame] = 1;
   }
   const endS = (track.ringDeg.length - 1) / track.hz;
-  // a take that was cut short shows nothing after that
+  // a take that was cut short shows nothing after its end
   lost.fill(1, Math.min(frameCount, Math.floor(endS * captureFps + 1e-6) + 1));
   for (const { fromS, toS } of wobbles)
     lost.fill(1, Math.max(0, Math.floor(fromS * captureFps)), Math.min(frameCount, Math.ceil(toS * captureFps)));

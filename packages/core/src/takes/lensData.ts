@@ -5,20 +5,20 @@ import { frameOfTimecode, timecodeBase } from '../roll/index.js';
 import { MM_PER_FOOT, MM_PER_METRE } from '../units/index.js';
 import { type RingReading, type RingTrack, trackOfReadings } from './track.js';
 
-/** What reading lens data gives: a track, or what is wrong with the file. */
+/** Result of reading lens data: a track, or the problems of the file. */
 export type LensDataReading =
   | { readonly status: 'read'; readonly track: RingTrack; readonly durationS: number }
   | { readonly status: 'unread'; readonly problems: readonly Problem[] };
 
-/** Samples a second of the track that is made of it. */
+/** Sample rate of the resulting track. */
 const HZ = 100;
-/** Two hours at a thousand lines a second would be more; no lens tells so much. */
+/** Largest number of lines: more than two hours at a hundred lines per second. */
 const MOST_LINES = 1_000_000;
 const MOST_PROBLEMS = 20;
 
 type Column = { readonly kind: 'time' } | { readonly kind: 'ring' } | { readonly kind: 'distance'; readonly mm: number };
 
-/** Headings as they are found in lens data, tidied. */
+/** Known column headings, normalised. */
 const HEADINGS: Readonly<Record<string, Column>> = {
   time: { kind: 'time' },
   t: { kind: 'time' },
@@ -40,9 +40,10 @@ const HEADINGS: Readonly<Record<string, Column>> = {
 };
 
 /**
- * Reads what a lens told while a take was shot, as the take's track: a column of times (seconds, or timecode at the rate of the shot) and one of ring angles or of distances. The first line is the take's start.
+ * Reads recorded lens data as the track of a take: a time column (seconds or timecode) and a column of ring angles or
+ * distances. The first line is the start of the take.
  *
- * @param table - heading first
+ * @param table - headings first
  */
 export function readLensData(table: CsvTable, plan: Pick<ShotPlan, 'optics' | 'captureFps'>): LensDataReading {
   const [head, ...body] = tidyTable(table);
@@ -95,7 +96,7 @@ export function readLensData(table: CsvTable, plan: Pick<ShotPlan, 'optics' | 'c
   return { status: 'read', track: trackOfReadings(fromStart, HZ, durationS), durationS };
 }
 
-/** Seconds, or timecode. */
+/** Reads seconds or timecode. */
 function timeOf(cell: string, captureFps: number): number | null {
   const frame = frameOfTimecode(cell, captureFps);
   return frame === null ? readFigure(cell) : frame / timecodeBase(captureFps);

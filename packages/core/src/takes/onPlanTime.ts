@@ -4,9 +4,10 @@ import type { Take } from './take.js';
 import { type RingTrack, trackDegAt } from './track.js';
 
 /**
- * A track over the plan's time: what happened while a pull waited for its event is left out, and slow practice is as if it had been at full speed. It ends where the roll ended.
+ * Converts a track to plan time. Waiting times for cues are cut out, and slow practice is scaled to full speed. It ends with
+ * the roll.
  *
- * @param track - over the time that ran
+ * @param track - in real time
  */
 export function onPlanTime(
   plan: Pick<ShotPlan, 'line' | 'durationS'>,
@@ -19,14 +20,17 @@ export function onPlanTime(
   const samples = Math.floor(endS * track.hz + 1e-6) + 1;
   let lastS = 0;
   const ringDeg = Float64Array.from({ length: samples }, (_, k) => {
-    // what was jumped over has no time of its own: the ring is where it was before
+    // skipped plan time has no real time: the ring stays where it was
     lastS = clock.realSAt(k / track.hz) ?? lastS;
     return trackDegAt(track, lastS);
   });
   return { hz: track.hz, ringDeg };
 }
 
-/** When each pull of a plan was set off in a take, in the take's own time: as its cues say, or by the clock between them. Pulls it did not come to are left out. */
+/**
+ * Trigger time of each pull in take time: from the recorded cues, or from the clock. Pulls after the end of the take are
+ * omitted.
+ */
 export function pullTimes(
   plan: Pick<ShotPlan, 'line' | 'durationS'>,
   { cues, durationS }: Pick<Take, 'cues' | 'durationS'>,

@@ -2,51 +2,51 @@ import { nearSign, ringOf } from '../kit/index.js';
 import { focusLine, landingWindow, rackEndS, type ShotPlan, zoneLensAt } from '../pull/index.js';
 import { type RingTrack, trackDegAt } from './track.js';
 
-/** How a mark was hit, or what went wrong there: the first that applies, from what spoils most. */
+/** How a mark was hit, or the fault at it. The first that applies, worst first. */
 export const MARK_HITS = ['searched', 'overshot', 'in-front', 'behind', 'late', 'early', 'hit'] as const;
 export type MarkHit = (typeof MARK_HITS)[number];
 
-/** One pull as it was turned, against how it was planned. Angles in ring degrees. */
+/** A pull as it was turned, compared with its plan. Angles in ring degrees. */
 export interface MoveScore {
   readonly moveId: string;
   readonly hit: MarkHit;
-  /** When the ring began to turn, and from when on it stayed within the window; null where it never did */
+  /** Start of the turn, and time from which the ring stays in the window; null if there is none */
   readonly startS: number | null;
   readonly landS: number | null;
-  /** Later than planned, below 0 for sooner; null as above */
+  /** Lateness, negative if early; null as above */
   readonly startsLateS: number | null;
   readonly landsLateS: number | null;
-  /** Where the ring stood in the end, off the target; towards near positive */
+  /** Final angle minus target angle; positive towards near */
   readonly endErrorDeg: number;
-  /** How far past the target it went, at most */
+  /** Largest overshoot beyond the target */
   readonly overshootDeg: number;
-  /** Times it turned back */
+  /** Number of changes of direction */
   readonly reversals: number;
-  /** 1 for a turn in one go, in one direction; less for every detour and pause */
+  /** 1 for one continuous turn in one direction; less for detours and pauses */
   readonly smoothness: number;
   readonly peakDegPerS: number;
 }
 
-/** Less of a turn than this, or this share of the pull, is a hand at rest. */
+/** A turn below this angle, or below this share of the pull, counts as rest. */
 const REST_DEG = 0.5;
 const REST_SHARE = 0.02;
-/** A ring that has not turned for so long is at rest. */
+/** A ring that has not turned for this long is at rest. */
 const REST_S = 0.1;
-/** Sooner or later than this is worth a word. */
+/** Smaller time errors are not reported. */
 const TIMELY_S = 0.15;
-/** Turning back so often is no correction any more, but a search. */
+/** Number of reversals from which a pull counts as searching. */
 const SEARCHED_FROM = 3;
-/** A hand that turns slower than this share of the pull's mean speed pauses. */
+/** A speed below this share of the pull's mean speed is a pause. */
 const PAUSE_SHARE = 0.05;
-/** The plan is looked at so often. */
+/** Sample rate for the planned track. */
 const PLANNED_HZ = 120;
-/** Looked at this long before and after the pull as planned, as far as its neighbours leave room. */
+/** Time examined before and after the planned pull, limited by its neighbours. */
 const AROUND_S = 3;
 
 /**
- * Holds every pull of a plan against the track of a take: when it began and landed, by how much it missed, overshot and turned back, how smooth it was and how fast.
+ * Compares every pull of a plan with the track of a take: start, landing, error, overshoot, reversals, smoothness and speed.
  *
- * @returns none while the line has no start, and none of pulls the take had not come to when it ended
+ * @returns no score for pulls after the end of the take; empty if the track has no start
  */
 export function scoreMoves(plan: ShotPlan, track: RingTrack): MoveScore[] {
   const ring = ringOf(plan.optics.lens);
@@ -70,7 +70,7 @@ export function scoreMoves(plan: ShotPlan, track: RingTrack): MoveScore[] {
       highDeg: targetDeg + Math.max(nearSideDeg, farSideDeg),
     };
     const wentOn = line.moves[index - 1]?.goesOn ?? plan.line.start?.kind === 'subject';
-    // a line that goes on with someone carries its target, and where it came from, along: the hand is held against that
+    // while tracking, target and start move with the subject: the hand is compared with that
     const carriedDeg = (timeS: number) => {
       if (timeS > move.endS && move.goesOn) return line.ringDegAt(timeS) - targetDeg;
       return timeS < move.startS && wentOn ? line.ringDegAt(timeS) - move.from.ringDeg : 0;
@@ -80,7 +80,7 @@ export function scoreMoves(plan: ShotPlan, track: RingTrack): MoveScore[] {
       return turnOf(samples, targetDeg, aim);
     };
     const turn = turnBy((timeS) => trackDegAt(track, timeS), track.hz);
-    // a pull that begins gently is seen to begin a little after it does: so is the planned one
+    // the start of a gentle pull is visible only a little later, also in the plan: both are detected the same way
     const planned = turnBy(line.ringDegAt, PLANNED_HZ);
     const startsLateS = turn.startS === null ? null : turn.startS - (planned.startS ?? move.startS);
     const landsLateS = turn.landS === null ? null : turn.landS - move.endS;
@@ -113,12 +113,12 @@ function samplesOf(degAt: (timeS: number) => number, hz: number, fromS: number, 
 }
 
 interface Aim {
-  /** 1 or -1; 0 for a pull to where the ring stands */
+  /** 1 or -1; 0 for a pull without travel */
   readonly direction: number;
   readonly travelDeg: number;
-  /** When the pull is to begin */
+  /** Planned start of the pull */
   readonly startS: number;
-  /** The landing window */
+  /** Landing window */
   readonly lowDeg: number;
   readonly highDeg: number;
 }
@@ -128,7 +128,7 @@ function turnOf({ fromS, stepS, degs }: Samples, targetDeg: number, { startS, di
   const isIn = (deg: number) => deg >= lowDeg - 1e-9 && deg <= highDeg + 1e-9;
   const restsAt = firstRest(degs, Math.round(REST_S / stepS), restDeg, Math.round((startS - fromS) / stepS));
   const begins = degs.findIndex((deg, k) => k > restsAt && Math.abs(deg - degs[restsAt]!) > restDeg);
-  // it has landed from the sample on after which it never leaves the window again
+  // it has landed at the sample after which it never leaves the window
   let lands = degs.length;
   while (lands > 0 && isIn(degs[lands - 1]!)) lands--;
   const from = Math.max(begins, 0);
@@ -144,7 +144,7 @@ function turnOf({ fromS, stepS, degs }: Samples, targetDeg: number, { startS, di
       path += Math.abs(by);
       if (Math.abs(by) < pauseDeg) paused++;
     }
-    // a turn back counts once it is more than a hand at rest moves
+    // a reversal counts only if it is larger than a resting hand's movement
     if (Math.abs(degs[k]! - turnedAt) < restDeg) continue;
     const way = Math.sign(degs[k]! - turnedAt);
     if (turning !== 0 && way !== turning) reversals++;
@@ -166,7 +166,10 @@ function turnOf({ fromS, stepS, degs }: Samples, targetDeg: number, { startS, di
   };
 }
 
-/** From when on the ring is at rest after the pull before, which may have landed late; no later than this one is to begin. */
+/**
+ * Time from which the ring is at rest after the previous pull, which may have landed late; at most the planned start of this
+ * one.
+ */
 function firstRest(degs: Float64Array, samples: number, restDeg: number, latest: number): number {
   const last = Math.min(Math.max(latest, 0), degs.length - 1);
   for (let k = 0; k < last; k++) {
@@ -188,7 +191,7 @@ interface Told {
 function hitOf({ landS, startsLateS, landsLateS, isNearer, isOver, reversals }: Told): MarkHit {
   if (reversals >= SEARCHED_FROM) return 'searched';
   if (isOver && landS !== null) return 'overshot';
-  // the ring set too near leaves the focus in front of whoever stands there
+  // a ring set too near puts the focus in front of the subject
   if (landS === null) return isNearer ? 'in-front' : 'behind';
   if ((landsLateS ?? 0) > TIMELY_S || (startsLateS ?? 0) > TIMELY_S) return 'late';
   return (startsLateS ?? 0) < -TIMELY_S ? 'early' : 'hit';

@@ -7,70 +7,70 @@ import type { UsableSpan } from './judgeTake.js';
 import { MARK_HITS } from './scoreMoves.js';
 import { unpackTrack } from './track.js';
 
-/** How sharp a take is, and apart from that how good: a slightly soft one is often kept for what happens in it. */
+/** Focus grade of a take. It is separate from the performance: a slightly soft take is often kept for what happens in it. */
 export const FOCUS_GRADES = ['sharp', 'usable', 'soft'] as const;
 export type FocusGrade = (typeof FOCUS_GRADES)[number];
 export const PERFORMANCE_GRADES = ['good', 'fair', 'poor'] as const;
 export type PerformanceGrade = (typeof PERFORMANCE_GRADES)[number];
 
-/** What the edit has to do to a take, or did: each is one more that was not got right in the camera. */
+/** Repairs that the edit has to make. Each one was not achieved in camera. */
 export const REPAIRS = ['reversed', 'wobble-cut', 'retimed', 'blur-added'] as const;
 export type Repair = (typeof REPAIRS)[number];
 
-/** What it was shot with: kept with the take, whatever becomes of the plan. */
+/** Gear and settings of a take, independent of later changes of the plan. */
 export interface TakeSettings {
   readonly camera: string;
   readonly lens: string;
   readonly focalLengthMm: number;
-  /** On the lens's scale, at the start */
+  /** As engraved, at the start */
   readonly stop: number;
   readonly captureFps: number;
   readonly method: Method;
   /** Empty for none */
   readonly rig: string;
   readonly wheel: string;
-  /** Who pulled; empty where nobody said */
+  /** Who pulled; empty if unknown */
   readonly puller: string;
   readonly isReversed: boolean;
 }
 
-/** One take, as it was logged. Lengths in mm, times in s from its start. */
+/** One take as logged. Lengths in mm, times in seconds from its start. */
 export interface Take {
   readonly durationS: number;
-  /** The page, or the camera, went away in the middle of it */
+  /** The page or the camera failed during the take */
   readonly isCutShort: boolean;
-  /** Of the shot, as it was saved when this was taken */
+  /** Version of the shot at the time of the take */
   readonly planVersion: number;
   readonly settings: TakeSettings;
-  /** How often takes of the plan were reckoned to be kept when this one was shot; null where nobody reckoned */
+  /** Predicted keep rate at the time of the take; null if it was not computed */
   readonly predictedRate: number | null;
-  /** Of the camera as it began to roll, `hh:mm:ss:ff`; empty without one */
+  /** Camera timecode at the start, `hh:mm:ss:ff`; empty if unknown */
   readonly startTimecode: string;
-  /** When each pull was really set off that waited for a key */
+  /** Actual cue times of pulls that waited for a cue */
   readonly cues: readonly SetOff[];
-  /** Where people really stood: so much farther than the mark, below 0 nearer */
+  /** Where subjects really stood: farther than the mark, negative if nearer */
   readonly missed: readonly { readonly markId: string; readonly byMm: number }[];
   readonly hits: readonly LoggedHit[];
-  /** null until somebody looked */
+  /** null until judged */
   readonly focus: FocusGrade | null;
   readonly performance: PerformanceGrade | null;
   readonly isCircled: boolean;
-  /** Why it is kept although it is soft */
+  /** Why a soft take is kept */
   readonly whyKept: string;
-  /** What it was checked on, and how many times magnified; empty and null until it was */
+  /** Display and magnification of the check; empty and null until checked */
   readonly checkedOn: string;
   readonly checkedTimes: number | null;
-  /** Spans in which the ring was rocked to check */
+  /** Spans in which the puller checked focus by rocking the ring */
   readonly wobbles: readonly UsableSpan[];
-  /** What can be used, as somebody saw it; null for what the track shows, or without one all of it */
+  /** Usable spans as entered by a person; null to use the track, or without a track the whole take */
   readonly usable: readonly UsableSpan[] | null;
   readonly repairs: readonly Repair[];
   readonly note: string;
-  /** The ring's, as `packTrack` has it; null where nothing recorded it */
+  /** Ring track as packed by `packTrack`; null if not recorded */
   readonly track: string | null;
 }
 
-/** What a take may hold. */
+/** Limits of a take's values. */
 export const TAKE_LIMITS = {
   ...PLAN_LIMITS,
   takeS: { min: 0, max: 7200 },
@@ -136,10 +136,10 @@ const takeShape: Shape<Take> = object<Take>({
 });
 
 /**
- * Everything that is wrong with a take.
+ * Lists every problem of a take.
  *
- * @param value - anything, as it came over the wire
- * @returns an empty list for one that can be stored and judged
+ * @param value - anything, as it comes over the wire
+ * @returns empty for a take that can be stored and judged
  */
 export function checkTake(value: unknown): Problem[] {
   const problems: Problem[] = [];
@@ -168,7 +168,7 @@ function trackProblems(track: string): Problem[] {
   }
 }
 
-/** A take of a plan before anything is known of it. */
+/** A new take of a plan, with nothing logged yet. */
 export function newTake(plan: ShotPlan, planVersion: number): Take {
   const { optics, rig, wheel, method, captureFps, isReversed } = plan;
   return {
@@ -206,7 +206,10 @@ export function newTake(plan: ShotPlan, planVersion: number): Take {
   };
 }
 
-/** A take of an earlier form, in this one: what it lacks is what nobody said. What is no take comes back as it is: `checkTake` says what is wrong with it. */
+/**
+ * Upgrades a take from an earlier form. Missing values become "not said". An invalid take is returned unchanged: `checkTake`
+ * reports it.
+ */
 export function upgradeTake(value: unknown): unknown {
   if (!isRecord(value) || !isRecord(value['settings']) || !Array.isArray(value['hits'])) return value;
   return {

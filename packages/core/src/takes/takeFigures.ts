@@ -1,18 +1,18 @@
 import { isUsable } from './advice.js';
 import type { Take } from './take.js';
 
-/** Of several measured values what their mean and spread follow from: sums of several takes add up. */
+/** Count, sum and sum of squares: mean and spread follow, and several takes add up. */
 export interface Sums {
   readonly count: number;
   readonly sum: number;
   readonly squares: number;
 }
 
-/** What a statistic asks of a take. */
+/** What statistics need from a take. */
 export interface TakeFigures {
   readonly isUsable: boolean;
   readonly isRepaired: boolean;
-  /** How late pulls were, in s; how far off the ring came to rest, in ring degrees; how far people were from their marks, in mm */
+  /** Lateness of pulls in s; landing error in ring degrees; subjects' distance from their marks in mm */
   readonly late: Sums;
   readonly off: Sums;
   readonly missed: Sums;
@@ -23,7 +23,7 @@ export function takeFigures(take: Omit<Take, 'track'>): TakeFigures {
     isUsable: isUsable(take),
     isRepaired: take.repairs.length > 0,
     late: sumsOf(take.hits.flatMap(({ lateS }) => lateS ?? [])),
-    // what was searched for tells nothing of how a hand lands
+    // a pull that was searched says nothing about landing errors
     off: sumsOf(take.hits.flatMap(({ hit, offDeg }) => (hit === 'searched' ? [] : (offDeg ?? [])))),
     missed: sumsOf(take.missed.map(({ byMm }) => byMm)),
   };
@@ -42,15 +42,15 @@ export function addedSums(all: readonly Sums[]): Sums {
   return { count: add(({ count }) => count), sum: add(({ sum }) => sum), squares: add(({ squares }) => squares) };
 }
 
-/** A mean and a spread, with how many values they come from. */
+/** Mean and spread with their number of values. */
 export interface Fitted {
   readonly count: number;
   readonly mean: number;
-  /** One standard deviation around the mean */
+  /** One standard deviation about the mean */
   readonly sigma: number;
 }
 
-/** Fewer values than this are no reason to change a plan. */
+/** Minimum number of values that justify changing a plan. */
 const FEWEST = 5;
 
 /** @returns null for too few values */
@@ -60,13 +60,13 @@ export function fitted({ count, sum, squares }: Sums): Fitted | null {
   return { count, mean, sigma: Math.sqrt(Math.max(0, (squares - count * mean * mean) / (count - 1))) };
 }
 
-/** The errors of a plan as takes showed them; null for what too few takes tell. */
+/** Measured errors of a plan; null where too few takes tell. */
 export interface FittedErrors {
-  /** Set off late, or of a pull that only landed late by how much; in s */
+  /** Lateness of the start, or of the landing for a late landing, in s */
   readonly late: Fitted | null;
-  /** Off the target at rest, towards near above 0; in ring degrees */
+  /** Landing error in ring degrees, positive towards near */
   readonly off: Fitted | null;
-  /** Farther than the mark, nearer below 0; in mm */
+  /** Distance beyond the mark in mm, negative if nearer */
   readonly missed: Fitted | null;
 }
 

@@ -1,22 +1,22 @@
 import { CoreError } from '../errors.js';
 
-/** Where the ring was in a take, sampled evenly from its start on, in ring degrees. */
+/** Ring angle during a take, sampled evenly from its start, in ring degrees. */
 export interface RingTrack {
-  /** Samples a second */
+  /** Samples per second */
   readonly hz: number;
   readonly ringDeg: Float64Array;
 }
 
-/** Steps a track is kept in: finer than any hand, or encoder. */
+/** Resolution of a stored track: finer than any hand or encoder. */
 const STEP_DEG = 0.01;
-/** What a saved track begins with: its form, and then its rate. */
+/** Format tag of a stored track, followed by its sample rate. */
 const FORM = 'ring1';
-/** No ring is read more often. */
+/** Highest sample rate. */
 const FASTEST_HZ = 10_000;
-/** A track has no more samples: more than two hours at 120 a second. */
+/** Largest number of samples: more than two hours at 120 per second. */
 const MOST_SAMPLES = 1_000_000;
 
-/** Where the ring was at a time: straight between two samples; before the first, and after the last, where those are. */
+/** Ring angle at a time: linear between two samples, constant before the first and after the last. */
 export function trackDegAt({ hz, ringDeg }: RingTrack, timeS: number): number {
   const at = Math.min(Math.max(timeS * hz, 0), ringDeg.length - 1);
   const before = Math.min(Math.floor(at), Math.max(ringDeg.length - 2, 0));
@@ -24,17 +24,17 @@ export function trackDegAt({ hz, ringDeg }: RingTrack, timeS: number): number {
   return from + (at - before) * ((ringDeg[before + 1] ?? from) - from);
 }
 
-/** Where the ring was at a time, as it was read: at no even times. */
+/** Ring angle at one time, as read, not evenly spaced. */
 export interface RingReading {
   readonly timeS: number;
   readonly ringDeg: number;
 }
 
 /**
- * Readings as a track: even in time, straight between two of them; before the first, and after the last, where those are.
+ * Resamples readings evenly. Linear between two readings, constant before the first and after the last.
  *
  * @param readings - at least one, in order of time
- * @param durationS - of the track, from time 0 on
+ * @param durationS - duration of the track from time 0
  */
 export function trackOfReadings(readings: readonly RingReading[], hz: number, durationS: number): RingTrack {
   let next = 0;
@@ -51,9 +51,10 @@ export function trackOfReadings(readings: readonly RingReading[], hz: number, du
 }
 
 /**
- * A track as text, to be stored: differences of hundredths of a degree, each in as few characters as it needs. A ring that stands takes a character a sample.
+ * Packs a track as text: differences in hundredths of a degree, with variable length. A resting ring takes one character per
+ * sample.
  *
- * @returns `ring1`, the rate and the samples, parted by spaces
+ * @returns `ring1`, the rate and the samples, separated by spaces
  */
 export function packTrack({ hz, ringDeg }: RingTrack): string {
   let packed = '';
@@ -66,9 +67,7 @@ export function packTrack({ hz, ringDeg }: RingTrack): string {
   return `${FORM} ${hz} ${packed}`;
 }
 
-/**
- * @throws {CoreError} `broken-track` for a text that is no track
- */
+/** @throws {CoreError} `broken-track` if the text is not a track */
 export function unpackTrack(text: string): RingTrack {
   const [form, rate, packed] = text.split(' ');
   const hz = Number(rate);
@@ -90,7 +89,7 @@ export function unpackTrack(text: string): RingTrack {
   return { hz, ringDeg: Float64Array.from(steps, (step) => step * STEP_DEG) };
 }
 
-/** Sixty-four characters that need no care in JSON, in an address or in CSV. The upper half says that more of the number comes. */
+/** Sixty-four characters that need no escaping in JSON, URLs or CSV. The upper half marks a digit that is followed by more. */
 const DIGITS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789-_';
 const HALF = 32;
 

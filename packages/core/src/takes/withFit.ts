@@ -2,10 +2,13 @@ import { wheelDegOf } from '../kit/index.js';
 import { changeRack, changeSubject, setHand, type ShotPlan } from '../pull/index.js';
 import type { FittedErrors } from './takeFigures.js';
 
-/** No hand is steadier, or set off more evenly, than this; no mark is met more exactly. What fewer takes than all show may be luck. */
+/** Smallest spreads taken over: a few takes can look perfect by chance. */
 const LEAST = { sigmaS: 0.02, steadyDeg: 0.05, markMm: 2 } as const;
 
-/** What a plan is reckoned with, once its takes are believed: how evenly pulls are set off, how steadily the hand lands, how well marks are met. That pulls are late as a rule is for a correction: a plan that is late on purpose has no use. */
+/**
+ * The plan with spreads measured from its takes: of triggers, of the hand, and of subjects at marks. A systematic lateness is
+ * left to a correction.
+ */
 export function withFit(plan: ShotPlan, { late, off, missed }: FittedErrors): ShotPlan {
   let fitted = plan;
   if (late) {

@@ -1,11 +1,11 @@
 import type { Problem } from '../errors.js';
 import { MM_PER_FOOT, MM_PER_INCH, MM_PER_METRE, type UnitSystem } from './unitSystem.js';
 
-/** A distance that was typed: either read, or a problem to show beside the field. */
+/** A typed distance: its value, or a problem to show beside the field. */
 export type ParsedDistance =
   { readonly status: 'read'; readonly distanceMm: number } | { readonly status: 'unread'; readonly problem: Problem };
 
-/** Longest distance that can be typed: ten kilometres. Beyond it, say infinity. */
+/** Longest distance that can be typed: ten kilometres. Beyond it, type infinity. */
 export const FARTHEST_TYPED_MM = 10_000_000;
 
 const NEED = {
@@ -38,11 +38,12 @@ const BARE = new RegExp(`^${NUMBER}$`);
 const ENDLESS = /^(inf|infinity|∞)$/;
 
 /**
- * Reads a distance as people say it: `2.4`, `2.4m`, `2m40`, `240cm`, `7'11`, `7ft 11 1/2`, `7-11`, `95in`, `inf`.
+ * Reads a distance as people write it: `2.4`, `2.4m`, `2m40`, `240cm`, `7'11`, `7ft 11 1/2`, `7-11`, `95in`, `inf`.
  *
- * @param text - what was typed; case, outer spaces and a decimal comma do not matter
- * @param bareUnit - what a bare number means: metres (`metric`) or feet (`imperial`)
- * @returns the distance in millimetres (Infinity for `inf`), or the problem: empty, unreadable, zero, too far, or twelve inches and more after feet
+ * @param text - typed text; case, outer spaces and a decimal comma are accepted
+ * @param bareUnit - unit of a bare number: metres (`metric`) or feet (`imperial`)
+ * @returns the distance in mm (Infinity for `inf`), or the problem: empty, unreadable, zero, too far, or twelve inches or more
+ * after feet
  * @example parseDistance("7'11", 'metric') reads 2413 mm
  */
 export function parseDistance(text: string, bareUnit: UnitSystem): ParsedDistance {
@@ -83,7 +84,7 @@ function readMm(given: string, bareUnit: UnitSystem): number | null | 'twelve-in
   }
   match = METRES_AND_CENTIMETRES.exec(given);
   if (match) {
-    // "2m4" is two metres forty, as "2.4" is: the digits after the m are a decimal fraction
+    // "2m4" is two metres forty, like "2.4": the digits after the m are a decimal fraction
     return Number(`${match[1]}.${match[2]}`) * MM_PER_METRE;
   }
   match = FEET_ONLY.exec(given);
@@ -100,7 +101,10 @@ function readMm(given: string, bareUnit: UnitSystem): number | null | 'twelve-in
   return null;
 }
 
-/** The five groups of INCHES from `at` on: whole, numerator, denominator; or a fraction alone. A zero denominator gives Infinity or NaN, refused by the caller. */
+/**
+ * Reads the five groups of INCHES from index `at`: whole, numerator, denominator; or a fraction alone. A zero denominator gives
+ * Infinity or NaN, which the caller rejects.
+ */
 function inches(match: RegExpExecArray, at: number): number {
   const [whole, top, bottom, loneTop, loneBottom] = match.slice(at, at + 5);
   if (whole === undefined) return Number(loneTop) / Number(loneBottom);

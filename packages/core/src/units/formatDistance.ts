@@ -1,6 +1,6 @@
 import { MM_PER_INCH, MM_PER_METRE, type UnitSystem } from './unitSystem.js';
 
-/** Coarser steps from these distances on: the tape can't be read finer there, and nobody needs it. */
+/** Coarser display steps for larger distances: a tape can't be read finer there. */
 const METRIC_STEPS = [
   { belowMm: 1_000, stepMm: 1, decimals: 3 },
   { belowMm: 100_000, stepMm: 10, decimals: 2 },
@@ -14,29 +14,30 @@ const IMPERIAL_STEPS = [
 
 const FRACTIONS: Readonly<Record<string, string>> = { '1/4': '¼', '2/4': '½', '3/4': '¾', '1/2': '½' };
 
-/** The smallest step shown at a distance, in millimetres: what the arrow keys nudge by. */
+/** Smallest displayed step at a distance in mm: the arrow keys change a value by it. */
 export function displayStepMm(distanceMm: number, units: UnitSystem): number {
   return units === 'metric' ? metricStep(distanceMm).stepMm : MM_PER_INCH / imperialStep(distanceMm).perInch;
 }
 
 /**
- * Prints a tape distance: `2.40 m`, `0.455 m`, `7' 11½"`, `∞`. What it prints, `parseDistance` reads back exactly.
+ * Formats a tape distance: `2.40 m`, `0.455 m`, `7' 11½"`, `∞`. `parseDistance` reads the result back to the displayed
+ * precision.
  *
- * @param distanceMm - from 0 on; Infinity allowed
+ * @param distanceMm - at least 0; Infinity allowed
  */
 export function formatDistance(distanceMm: number, units: UnitSystem): string {
   const figure = formatDistanceFigure(distanceMm, units);
   return units === 'metric' && distanceMm !== Infinity ? `${figure} m` : figure;
 }
 
-/** As `formatDistance` without the metre sign, for places where the unit stands once for many figures. */
+/** Like `formatDistance` without the unit, for places that name the unit once for many figures. */
 export function formatDistanceFigure(distanceMm: number, units: UnitSystem): string {
   if (distanceMm === Infinity) return '∞';
   return units === 'metric' ? metres(distanceMm) : feetAndInches(distanceMm);
 }
 
 /**
- * As `formatDistance`, to the millimetre or the sixteenth part of an inch and finer: for close up, where the zone is thinner than the tape's step.
+ * Like `formatDistance` but finer, for close-up where the zone is thinner than the usual step.
  *
  * @example 1448.6 mm is `1.4486 m`
  */
@@ -49,7 +50,10 @@ export function formatFineDistance(distanceMm: number, units: UnitSystem): strin
   return feet === 0 ? rest : `${feet}' ${rest}`;
 }
 
-/** Prints a difference of distances, always positive: `14 cm`, `4 mm`, `1.20 m`, `5½"`, `1' 2"`. Under a quarter inch, hundredths of an inch. */
+/**
+ * Formats a difference of distances without its sign: `14 cm`, `4 mm`, `1.20 m`, `5½"`, `1' 2"`. Below a quarter inch, in
+ * hundredths of an inch.
+ */
 export function formatGap(gapMm: number, units: UnitSystem): string {
   const size = Math.abs(gapMm);
   if (size === Infinity) return 'without limit';
@@ -74,7 +78,7 @@ function imperialStep(distanceMm: number) {
 function metres(distanceMm: number): string {
   const step = metricStep(distanceMm);
   const roundedMm = Math.round(distanceMm / step.stepMm) * step.stepMm;
-  // 0.9996 m rounds up into the next range, and is printed as one of that range
+  // 0.9996 m rounds up into the next range and is formatted with that range's decimals
   return (roundedMm / MM_PER_METRE).toFixed(metricStep(roundedMm).decimals);
 }
 

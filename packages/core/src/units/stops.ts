@@ -1,20 +1,20 @@
 import type { Problem } from '../errors.js';
 
-/** What a lens's stop ring is engraved in: transmission (T) or geometry (f). */
+/** Scale of a lens's stop ring: transmission (T) or geometric (f). */
 export type StopScale = 'T' | 'f';
 
-/** A stop that was typed: either read, or a problem to show beside the field. */
+/** A typed stop: its value, or a problem to show beside the field. */
 export type ParsedStop =
   { readonly status: 'read'; readonly stop: number } | { readonly status: 'unread'; readonly problem: Problem };
 
-/** Figures as engraved, in thirds of a stop from 1: each is √2^(n/3) in the rounding the craft uses. */
+/** Engraved stops in thirds from 1: √2^(n/3) with the usual rounding. */
 const ENGRAVED = [
   1, 1.1, 1.2, 1.4, 1.6, 1.8, 2, 2.2, 2.5, 2.8, 3.2, 3.5, 4, 4.5, 5, 5.6, 6.3, 7.1, 8, 9, 10, 11, 13, 14, 16, 18, 20, 22, 25, 28,
   32, 36, 40, 45,
 ] as const;
 
 /**
- * The engraved stops in thirds within a lens's range, ends included even when they are not on the scale (T1.3, T1.5).
+ * Engraved stops in thirds within a lens's range. Both ends are included even if they are not on the scale (T1.3, T1.5).
  *
  * @param widest - smallest number, > 0
  * @param narrowest - largest number, at least `widest`
@@ -26,7 +26,7 @@ export function stopScale(widest: number, narrowest: number): number[] {
   return widest === narrowest ? [widest] : [widest, ...inside, narrowest];
 }
 
-/** Prints a stop: `T2.8`, `f/2.8`. */
+/** Formats a stop: `T2.8`, `f/2.8`. */
 export function formatStop(stop: number, scale: StopScale): string {
   const figure = trimmed(stop.toFixed(1));
   return scale === 'T' ? `T${figure}` : `f/${figure}`;
@@ -35,7 +35,7 @@ export function formatStop(stop: number, scale: StopScale): string {
 const THIRDS = ['', '⅓', '⅔'] as const;
 
 /**
- * Prints a difference of light to a third of a stop, without its sign: `1⅓ stops`, `⅔ stop`, `no change`.
+ * Formats a difference of exposure in thirds of a stop, without its sign: `1⅓ stops`, `⅔ stop`, `no change`.
  *
  * @param stops - any finite number
  */
@@ -49,7 +49,7 @@ export function formatStops(stops: number): string {
 /**
  * Reads a stop: `2.8`, `T2.8`, `t 2,8`, `f/2.8`, `f2.8`.
  *
- * @param range - the stops the lens offers
+ * @param range - stops that the lens offers
  */
 export function parseStop(text: string, range: { widest: number; narrowest: number }): ParsedStop {
   const need = `a stop from ${trimmed(range.widest.toFixed(1))} to ${trimmed(range.narrowest.toFixed(1))}, such as T2.8`;

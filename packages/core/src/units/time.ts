@@ -1,13 +1,13 @@
 import type { Problem } from '../errors.js';
 
-/** A time that was typed: either read, or a problem to show beside the field. */
+/** A typed time: its value, or a problem to show beside the field. */
 export type ParsedTime =
   { readonly status: 'read'; readonly timeS: number } | { readonly status: 'unread'; readonly problem: Problem };
 
 /**
  * Reads a time within a shot: `3.2`, `3.2s`, `3,2`, `1:02.5`, `80f` (frames at the capture rate).
  *
- * @param captureFps - frames per second, > 0; what `f` counts in
+ * @param captureFps - frames per second, > 0; the unit of `f`
  */
 export function parseTime(text: string, captureFps: number): ParsedTime {
   const given = text.trim().toLowerCase().replace(',', '.');
@@ -29,13 +29,13 @@ export function parseTime(text: string, captureFps: number): ParsedTime {
   };
 }
 
-/** Prints a time: `6.2 s`; `1:02.5` from one minute on. */
+/** Formats a time: `6.2 s`; `1:02.5` from one minute on. */
 export function formatTime(timeS: number): string {
   const tenths = Math.round(timeS * 10);
   return tenths < 600 ? `${(tenths / 10).toFixed(1)} s` : formatTimeFigure(timeS);
 }
 
-/** As `formatTime` without the s. */
+/** Like `formatTime` without the unit. */
 export function formatTimeFigure(timeS: number): string {
   const tenths = Math.round(timeS * 10);
   if (tenths < 600) return (tenths / 10).toFixed(1);
@@ -44,7 +44,7 @@ export function formatTimeFigure(timeS: number): string {
 }
 
 /**
- * Number of frames the camera records in a span.
+ * Number of frames recorded in a span.
  *
  * @returns the nearest whole number, at least 1
  */
@@ -53,8 +53,8 @@ export function frameCount(durationS: number, captureFps: number): number {
 }
 
 /**
- * The first frame at or after a time: a span [from, to) covers the frames `frameAtOrAfter(from)` up to but not including `frameAtOrAfter(to)`.
- * A millionth of a frame is forgiven, so that 2.5 s at 24 fps is frame 60 whatever the rounding.
+ * First frame at or after a time. A span [from, to) covers the frames from `frameAtOrAfter(from)` up to, but without,
+ * `frameAtOrAfter(to)`. A millionth of a frame is tolerated, so that 2.5 s at 24 fps is frame 60 despite rounding.
  */
 export function frameAtOrAfter(timeS: number, captureFps: number): number {
   return Math.max(0, Math.ceil(timeS * captureFps - 1e-6));

@@ -1,4 +1,4 @@
-/** How lengths are typed and printed. Inside, every length is in millimetres. */
+/** Unit system for typing and printing. The core itself uses millimetres. */
 export type UnitSystem = 'metric' | 'imperial';
 
 /** Exact since 1959: one inch is 25.4 mm. */

@@ -4,13 +4,14 @@ import { depthOfField } from '../optics/index.js';
 import { type FocusLine, focalLengthAt, isSteady, type LineSetting, type ShotOptics, zoneLensAt } from '../pull/index.js';
 import type { Cause, SubjectFrames } from './pullVerdict.js';
 
-/** A distance that changes by less than this does not change. */
+/** Smaller changes of a distance are ignored. */
 const STILL_MM = 5;
 
 /**
- * Finds which move is to blame for a soft subject. Asked of the first soft frame, in this order: does the move under way go to where the subject is?
- * then it is late. Did the line stand right and leave? then that move went too soon. Does a later one go there? then it starts too late. Would the zone as it was at the start still hold it? then the stop or
- * the zoom made it too thin. Does the line go on with someone, or along a course? then it is not where it should be. Otherwise the subject walks, is out of the ring's reach, or no move goes there.
+ * Finds the cause of a soft span at its first frame. Checked in this order: a pull towards the subject is still under way; a
+ * pull left the subject too early; a later pull towards it starts too late; an iris pull or zoom made the zone too thin;
+ * tracking is off target. Otherwise the subject or the camera moves without a pull, the distance is out of the ring's range, or
+ * no pull goes there.
  */
 export function causeFinder(
   line: FocusLine,

@@ -3,7 +3,7 @@ import { landingWindow, planDistances, type ShotPlan, zoneLensAt } from '../pull
 import { evaluatePull } from './evaluatePull.js';
 import type { PullVerdict } from './pullVerdict.js';
 
-/** What becomes of a mark on the ring when the gear of a shot changes. Angles in wheel degrees, of the ring where there is no wheel. */
+/** Shift of a mark on the ring when the gear of a shot changes. Angles in wheel degrees, or ring degrees without a wheel. */
 export interface MarkShift {
   readonly markId: string;
   readonly letter: string;
@@ -13,20 +13,20 @@ export interface MarkShift {
   readonly windowAfterDeg: number;
 }
 
-/** Two verdicts on one shot, with its gear before and after a change. */
+/** Verdicts of a shot with its gear before and after a change. */
 export interface PlanComparison {
   readonly before: PullVerdict;
   readonly after: PullVerdict;
-  /** In seconds; null while one of them can't be judged */
+  /** Sharp seconds; null if the plan can't be evaluated */
   readonly sharpBeforeS: number | null;
   readonly sharpAfterS: number | null;
   readonly marks: readonly MarkShift[];
 }
 
 /**
- * What a change of gear would do to a shot.
+ * Effects of a change of gear on a shot.
  *
- * @param before - a plan that `checkPlan` passes
+ * @param before - a valid plan
  * @param after - the same plan with other gear
  */
 export function comparePlans(before: ShotPlan, after: ShotPlan): PlanComparison {

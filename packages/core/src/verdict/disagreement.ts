@@ -2,22 +2,23 @@ import type { Mark } from '../floor/index.js';
 import { type LineTarget, planDistances, redrawn, type ShotPlan, withTargets } from '../pull/index.js';
 import { evaluatePull } from './evaluatePull.js';
 
-/** What it means that a mark is drawn at one distance and taped at another. */
+/** Difference between the taped and the drawn distance of a mark, and its effect. */
 export interface Disagreement {
-  /** What a tape would read where the mark is drawn */
+  /** Tape distance of the drawn place */
   readonly drawnMm: number;
   readonly tapedMm: number;
-  /** Seconds that are sharp of those that must be: if the tape is right, and if the drawing is, with the ring set by the tape all the same */
+  /** Sharp seconds of the required ones: if the tape is right, and if the drawing is right while the ring is set by the tape */
   readonly sharpS: { readonly byTape: number; readonly byDrawing: number; readonly required: number } | null;
 }
 
-/** Differences below this are not told apart. */
+/** Smaller differences are ignored. */
 const TELLS_MM = 5;
 
 /**
- * How far tape and drawing disagree at a mark, and what it would cost if the drawing were right while the ring goes by the tape.
+ * Compares the tape with the drawing at a mark, and computes the loss if the drawing is right while the ring is set by the
+ * tape.
  *
- * @returns null where they agree, or one of them is not there
+ * @returns null if they agree, or if one of them is missing
  */
 export function disagreement(plan: ShotPlan, mark: Mark): Disagreement | null {
   const { markSight, markFocusMm } = planDistances(plan);

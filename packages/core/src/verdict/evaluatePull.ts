@@ -10,11 +10,11 @@ import { softSpansOf } from './softSpans.js';
 import { judgeBeats, judgedFrames, requiredFrames, tightestOf, tooSharpSpans } from './totals.js';
 
 /**
- * Judges a plan frame by frame at its capture rate: who is sharp, by how much, from when not, and which move is to blame.
+ * Evaluates a plan frame by frame at its capture rate: who is sharp, by how much, from when not, and which pull is the cause.
  *
- * @param plan - one that `checkPlan` passes
- * @returns `incomplete` with what is missing while there is no distance or nobody must be sharp; else the whole verdict
- * @throws {CoreError} for optics that can't be computed with
+ * @param plan - a valid plan
+ * @returns `incomplete` with what is missing if no distance is known or nothing is required; else the full verdict
+ * @throws {CoreError} for invalid optics
  */
 export function evaluatePull(plan: ShotPlan): PullVerdict {
   const { optics } = plan;

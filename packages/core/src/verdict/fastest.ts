@@ -7,7 +7,10 @@ export function isTooFast({ handDegPerS, limitDegPerS }: JudgedPull['fastest']):
   return handDegPerS > limitDegPerS * (1 + 1e-6);
 }
 
-/** Where what the hand holds turns fastest: from frame to frame where the line goes on with something, and within a move at its own peak. A ring in steps is pressed, not turned. */
+/**
+ * Where what the hand holds turns fastest: from frame to frame where the line goes on with something, and within a move at its
+ * own peak. A ring in steps is pressed, not turned.
+ */
 export function fastestOf(
   ringDeg: Float64Array,
   moves: readonly MoveVerdict[],

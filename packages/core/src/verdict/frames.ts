@@ -4,21 +4,21 @@ import type { LensRing } from '../kit/index.js';
 import type { FloorDistances, Subject } from '../floor/index.js';
 import type { LineFrames, SubjectFrames } from './pullVerdict.js';
 
-/** The line's frames, with the lens's place at each, which the subjects' blur goes by. */
+/** Frames of the focus track, with the lens position that blur depends on. */
 export interface JudgedLine {
   readonly frames: LineFrames;
-  /** Lens to focused plane, Infinity allowed */
+  /** Lens to focused plane; Infinity allowed */
   readonly objectMm: Float64Array;
-  /** Separation and lens to image plane: what makes an object distance a tape distance */
+  /** Offset from object distance to tape distance: separation plus lens to image plane */
   readonly toTapeMm: Float64Array;
   readonly focalLengthMm: Float64Array;
   readonly circleOfConfusionMm: number;
 }
 
-/** A subject nearer than the lens itself would have no blur to compute: it is taken to stand this close to it. */
+/** Smallest object distance of a subject: one nearer than the lens itself has no defined blur. */
 const CLOSEST_OBJECT_MM = 1;
 
-/** Follows the line frame by frame: ring, focus, stop, near and far limit. Frames of a hold at one stop and focal length share their optics. */
+/** Samples the track by frame: ring angle, focus, stop, near and far limit. Consecutive frames of a hold share their optics. */
 export function judgeLine(
   line: Pick<FocusLine, 'ringDegAt'>,
   ring: LensRing,
@@ -64,7 +64,7 @@ export function judgeLine(
   return { frames, objectMm, toTapeMm, focalLengthMm, circleOfConfusionMm: lens.circleOfConfusionMm };
 }
 
-/** Holds one subject against the line, frame by frame. */
+/** Compares one subject with the track, frame by frame. */
 export function judgeSubject(subject: Subject, distances: FloorDistances, judged: JudgedLine): SubjectFrames {
   const { frames, objectMm, toTapeMm, focalLengthMm, circleOfConfusionMm } = judged;
   const n = frames.timesS.length;
@@ -82,13 +82,13 @@ export function judgeSubject(subject: Subject, distances: FloorDistances, judged
     result.distanceMm[i] = distanceMm;
     result.blurCircles[i] = blurMm / circleOfConfusionMm;
     result.marginMm[i] = roomMm(distanceMm, frames.nearMm[i]!, frames.farMm[i]!);
-    // rounding at the very edge of the zone is forgiven
+    // tolerance for rounding at the exact edge of the zone
     result.sharp[i] = blurMm <= circleOfConfusionMm * (1 + 1e-9) ? 1 : 0;
   }
   return result;
 }
 
-/** Room to the nearer limit; at infinity inside an endless zone there is room without limit. */
+/** Distance to the nearer limit of the zone; Infinity at infinity inside a zone without far limit. */
 function roomMm(distanceMm: number, nearMm: number, farMm: number): number {
   const frontMm = distanceMm - nearMm;
   return farMm === Infinity ? frontMm : Math.min(frontMm, farMm - distanceMm);

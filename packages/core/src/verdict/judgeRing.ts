@@ -5,17 +5,17 @@ import { judgeLine, judgeSubject } from './frames.js';
 import type { JudgedPull } from './pullVerdict.js';
 import { judgeBeats, judgedFrames, requiredFrames } from './totals.js';
 
-/** What a ring that was turned by a hand, or a motor, made of a plan: the same frames and beats as the plan itself is judged by. */
+/** Verdict on actual ring angles, from a hand or a motor: same frames and beats as for the plan. */
 export type JudgedRing = Pick<
   JudgedPull,
   'frameCount' | 'captureFps' | 'circleOfConfusionMm' | 'line' | 'subjects' | 'beats' | 'requiredFrames' | 'sharpFrames'
 >;
 
 /**
- * Judges a plan with the ring where it really was, everyone else as planned.
+ * Evaluates a plan with the actual ring angles; subjects and camera as planned.
  *
- * @param ringDegAt - the ring's angle at a time of the shot
- * @returns null while nobody has a distance
+ * @param ringDegAt - actual ring angle at a plan time
+ * @returns null if no distance is known
  */
 export function judgeRing(plan: ShotPlan, ringDegAt: (timeS: number) => number): JudgedRing | null {
   const { optics, captureFps } = plan;

@@ -162,7 +162,10 @@ describe('the fewest holds', () => {
   });
 });
 
-/** The fewest settings, by every grid angle for every run of needed frames, that a hand gets from one to the next in the time between; null for none. */
+/**
+ * The fewest settings, by every grid angle for every run of needed frames, that a hand gets from one to the next in the time
+ * between; null for none.
+ */
 function bruteHolds(plan: ShotPlan, tube: Tube): number | null {
   const ring = ringOf(plan.optics.lens);
   const grid = gridOf(ringReach(plan));

@@ -16,7 +16,7 @@ import {
 import { depthOfField } from '../optics/index.js';
 import type { Landing, MoveVerdict } from './pullVerdict.js';
 
-/** Each move as a hand meets it: travel, window at the landing and at the one of the other order, difficulty, time needed against time there is, speed. */
+/** Each pull as the hand feels it: travel, landing window in both orders, difficulty, needed and available time, speed. */
 export function judgeMoves(line: FocusLine, ring: LensRing, plan: ShotPlan): MoveVerdict[] {
   const { optics, wheel, handDegPerS, hand } = plan;
   const { stepDeg } = ringReach(plan);
@@ -64,7 +64,7 @@ export function judgeMoves(line: FocusLine, ring: LensRing, plan: ShotPlan): Mov
   });
 }
 
-/** Points of a move at which its speed is looked at, where it runs into something that moves itself. */
+/** Sample points for the speed of a pull that meets a moving target. */
 const SPEED_SAMPLES = 48;
 
 function peakOf(line: FocusLine, { startS, durationS, easing }: Rack, travelDeg: number, goesOn: boolean): number {
@@ -72,7 +72,7 @@ function peakOf(line: FocusLine, { startS, durationS, easing }: Rack, travelDeg:
   let peak = 0;
   const stepS = durationS / SPEED_SAMPLES;
   for (let k = 0; k < SPEED_SAMPLES; k++) {
-    // the last sample ends a moment before the landing, so that a jump there is not taken for speed
+    // the last sample ends just before the landing, so that a jump there does not count as speed
     const [fromS, toS] = [startS + k * stepS, startS + (k + 1) * stepS * (1 - 1e-9)];
     peak = Math.max(peak, Math.abs(line.ringDegAt(toS) - line.ringDegAt(fromS)) / (toS - fromS));
   }

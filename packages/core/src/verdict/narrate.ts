@@ -4,22 +4,23 @@ import { isTooFast } from './fastest.js';
 import { keyMoments, notSoftEnough, subjectName, tooFast } from './narrateAsked.js';
 import type { JudgedPull, MoveVerdict, PullVerdict, SoftSpan } from './pullVerdict.js';
 
-/** A stretch of the sentence, with what it means: the page gives each its colour, and no meaning by colour alone. */
+/** Part of a sentence with its tone: the page colours it. The meaning never depends on colour alone. */
 export interface SentencePart {
   readonly tone: 'sharp' | 'soft' | 'edge' | 'plain';
   readonly text: string;
-  /** When that begins, where it is about a time */
+  /** Time the part refers to, if any */
   readonly atS?: number;
 }
 
 export interface Narration {
   readonly parts: readonly SentencePart[];
-  /** The parts as one text */
+  /** All parts as one text */
   readonly text: string;
 }
 
 /**
- * Says a verdict in a sentence or two: how much is sharp; from when not, by how much, on which side, and why; or what is tightest.
+ * Summarises a verdict in one or two sentences: how much is sharp; what is soft, from when, by how much, on which side and why;
+ * or what is tightest.
  *
  * @example "Sharp 9.1 of 11.0 s. Soft from 6.2 s: Ines is up to 14 cm in front of the zone while the pull to B is under way."
  */
@@ -57,13 +58,13 @@ function howMuch({ sharpFrames, requiredFrames, frameCount, captureFps, outcome,
     return { tone: 'sharp', text: isWholeShot ? `Sharp for all ${total}.` : `Sharp for all ${total} that must be.` };
   if (sharpFrames === 0) return { tone: 'soft', text: `Soft for all ${total}${isWholeShot ? '' : ' that must be sharp'}.` };
   const text = `Sharp ${sharpText(sharpFrames, requiredFrames, captureFps)} of ${isWholeShot ? '' : 'the '}${total}${isWholeShot ? '' : ' that must be'}`;
-  // every beat may allow for some softness
+  // a beat may allow some softness
   return outcome !== 'soft' && softSpans.length > 0
     ? { tone: 'sharp', text: `${text}, as much as was asked.` }
     : { tone: 'sharp', text: `${text}.` };
 }
 
-/** Never rounds up to the whole: "6.0 of 6.0" with a soft frame in it would be a lie. */
+/** Never rounds up to the whole: "6.0 of 6.0" with a soft frame would be false. */
 function sharpText(sharpFrames: number, requiredFrames: number, captureFps: number): string {
   const sharp = formatTimeFigure(sharpFrames / captureFps);
   const softFrames = requiredFrames - sharpFrames;
@@ -85,7 +86,7 @@ function firstSoft(
     others.length === 0
       ? ''
       : ` Soft again ${others.length === 1 ? '' : `${others.length} times `}from ${formatTime(others[0]!.fromS)}.`;
-  // all of it soft has been said
+  // total softness has been mentioned already
   const isAll = verdict.sharpFrames === 0 && others.length === 0;
   return [
     ...(isAll ? [] : [{ tone: 'soft' as const, text: `Soft from ${formatTime(first.fromS)}:`, atS: first.fromS }]),
@@ -144,7 +145,7 @@ function moveName(verdict: JudgedPull, moveId: string, plan: ShotPlan, units: Un
   return move ? targetName(move.to.target, plan, units) : 'the next mark';
 }
 
-/** What the line does that goes on with someone, as a reason for being soft. */
+/** Why a tracking focus leaves a subject soft. */
 function goingOn(moveId: string | null, softId: string, plan: ShotPlan): string {
   const target = moveId === null ? plan.line.start : plan.line.moves.find(({ id }) => id === moveId)?.target;
   if (target?.kind !== 'subject') return 'the course the line runs along is not where they are';
@@ -154,7 +155,7 @@ function goingOn(moveId: string | null, softId: string, plan: ShotPlan): string 
   return `the follow runs ${Math.abs(target.leadS).toFixed(1)} s ${target.leadS < 0 ? 'behind' : 'ahead'}`;
 }
 
-/** A mark's letter, or whom or what the line goes to where there is no mark. */
+/** Mark letter of a target, or its description if it has no mark. */
 export function targetName(target: LineTarget, plan: ShotPlan, units: UnitSystem): string {
   const letterOf = (markId: string) => plan.marks.find((mark) => mark.id === markId)?.letter ?? 'a mark';
   switch (target.kind) {

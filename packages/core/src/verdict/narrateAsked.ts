@@ -3,7 +3,7 @@ import { formatTime } from '../units/index.js';
 import type { JudgedPull } from './pullVerdict.js';
 import type { SentencePart } from './narrate.js';
 
-/** The key moments that are missed: what is asked above everything else. */
+/** Key moments that are missed; they come before everything else. */
 export function keyMoments(verdict: JudgedPull, plan: ShotPlan): SentencePart[] {
   const missed = verdict.beats.filter(({ keyKept }) => keyKept === false).map(({ beatId }) => beatId);
   const keys = beatsNow(plan).filter(({ id }) => missed.includes(id));
@@ -18,13 +18,13 @@ export function keyMoments(verdict: JudgedPull, plan: ShotPlan): SentencePart[] 
   ];
 }
 
-/** Who is not as soft as they must be, first of all. */
+/** The first subject that must be soft and is too sharp. */
 export function notSoftEnough({ tooSharp }: JudgedPull, plan: ShotPlan): SentencePart[] {
   const [first] = tooSharp;
   if (!first) return [];
   const name = subjectName(plan, first.subjectId);
   const blur = `${first.blurPercent.toFixed(first.blurPercent < 0.1 ? 2 : 1)} %`;
-  // less than passes for sharp needs no figure
+  // a blur below the circle of confusion needs no figure
   const is = first.blurPercent < circlePercent(plan) ? `${name} is sharp` : `${name} blurs to ${blur} of the picture's width`;
   const asked =
     first.blurPercent < circlePercent(plan)
@@ -36,12 +36,12 @@ export function notSoftEnough({ tooSharp }: JudgedPull, plan: ShotPlan): Sentenc
   ];
 }
 
-/** What passes for sharp, in percent of the picture's width. */
+/** Circle of confusion in percent of the picture's width. */
 function circlePercent({ optics }: ShotPlan): number {
   return (100 * planCircleMm(optics)) / pictureWidthMm(optics);
 }
 
-/** The line turns faster than whoever pulls is willing to. */
+/** The track turns faster than the puller is willing to. */
 export function tooFast({ fastest: { timeS, handDegPerS, limitDegPerS } }: JudgedPull): SentencePart {
   return {
     tone: 'edge',

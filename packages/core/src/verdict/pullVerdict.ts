@@ -1,14 +1,14 @@
 import type { BeatKind, LineMove, MoveGrade, WheelTurn } from '../pull/index.js';
 
-/** On which side of the zone a soft subject is. */
+/** Side of the zone on which a soft subject is. */
 export type Side = 'in front' | 'behind';
 
-/** What is still to be said before a plan can be judged. */
+/** What a plan still needs before it can be evaluated. */
 export type Missing = 'distance' | 'beat';
 
-/** Why a subject is soft, in the terms of the plan. */
+/** Why a subject is soft, in terms of the plan. */
 export type Cause =
-  /** The move that brings focus to the subject is still turning */
+  /** The pull towards the subject is still under way */
   | { readonly kind: 'under-way'; readonly moveId: string }
   /** The move that brings focus to the subject has not begun */
   | { readonly kind: 'starts-too-late'; readonly moveId: string }
@@ -27,45 +27,45 @@ export type Cause =
   /** The line never goes where the subject is */
   | { readonly kind: 'no-move' };
 
-/** An unbroken run of frames in which a beat's subject is soft. */
+/** An unbroken run of frames in which the subject of a beat is soft. */
 export interface SoftSpan {
   readonly beatId: string;
   readonly subjectId: string;
   readonly fromFrame: number;
-  /** The first frame after it */
+  /** First frame after it */
   readonly toFrame: number;
   readonly fromS: number;
   readonly toS: number;
   readonly worstFrame: number;
-  /** Farthest outside the zone, > 0 */
+  /** Largest distance from the zone, > 0 */
   readonly worstGapMm: number;
-  /** At the worst frame: blur diameter over the circle of confusion, > 1 */
+  /** At the worst frame: blur diameter over circle of confusion, > 1 */
   readonly worstBlurCircles: number;
   readonly side: Side;
   readonly cause: Cause;
 }
 
-/** An unbroken run of frames in which someone who must be soft is not soft enough. */
+/** An unbroken run of frames in which a subject that must be soft is too sharp. */
 export interface TooSharpSpan {
   readonly beatId: string;
   readonly subjectId: string;
   readonly fromS: number;
   readonly toS: number;
-  /** The least blur in it, in percent of the picture's width, and what is asked */
+  /** Smallest blur and required blur, in percent of the picture's width */
   readonly blurPercent: number;
   readonly askedPercent: number;
 }
 
-/** One subject, frame by frame: arrays of length `frameCount`. */
+/** One subject frame by frame; arrays of length `frameCount`. */
 export interface SubjectFrames {
   readonly subjectId: string;
   /** Tape distance */
   readonly distanceMm: Float64Array;
-  /** Blur diameter over the circle of confusion: sharp up to 1 */
+  /** Blur diameter over circle of confusion: sharp up to 1 */
   readonly blurCircles: Float64Array;
-  /** Room to the nearer limit of the zone; negative by how far the subject is outside */
+  /** Distance to the nearer limit of the zone; negative outside the zone */
   readonly marginMm: Float64Array;
-  /** 1 where sharp */
+  /** 1 if sharp */
   readonly sharp: Uint8Array;
 }
 
@@ -74,25 +74,25 @@ export interface BeatVerdict {
   readonly subjectId: string;
   readonly kind: BeatKind;
   readonly frames: number;
-  /** As asked: sharp, or soft enough; of one that may drift, sharp */
+  /** Frames that meet the requirement; for a beat without requirement, sharp frames */
   readonly keptFrames: number;
-  /** Of its frames, how many are as asked: 0 to 1 */
+  /** Share of its frames that meet the requirement, 0 to 1 */
   readonly share: number;
-  /** Whether the key moment is sharp; null for a beat without one */
+  /** Whether the key moment is sharp; null without key moment */
   readonly keyKept: boolean | null;
-  /** The share is reached, and the key moment kept; always for one that may drift */
+  /** The required share is reached and the key moment is sharp; always true without requirement */
   readonly kept: boolean;
-  /** The frame with the least room, or of one that must be soft the least blur; null for a beat without a frame */
+  /** Frame with the least room; for a beat that must be soft, with the least blur. Null for a beat without frames */
   readonly worstFrame: number | null;
 }
 
-/** What a hand meets where a move lands. Angles in ring degrees. */
+/** Tolerance where a pull lands. Angles in ring degrees. */
 export interface Landing {
-  /** Where the ring may stand to have landed: its width, and how much of it lies on either side of the target */
+  /** Width of the landing window, and its parts on either side of the target */
   readonly windowDeg: number;
   readonly nearRoomDeg: number;
   readonly farRoomDeg: number;
-  /** The same room as distance; Infinity behind, from the hyperfocal distance on */
+  /** The same room as distances; Infinity behind, from the hyperfocal distance on */
   readonly nearRoomMm: number;
   readonly farRoomMm: number;
   readonly bits: number;
@@ -100,27 +100,27 @@ export interface Landing {
   readonly neededS: number;
 }
 
-/** A move, as a hand meets it. Angles in ring degrees, but for the wheel's. */
+/** A pull as the hand feels it. Angles in ring degrees, except at the wheel. */
 export interface MoveVerdict extends LineMove, Landing {
   /** Always positive */
   readonly travelDeg: number;
   readonly towards: 'near' | 'far' | 'nowhere';
-  /** The same turn from the other end: how it would land where it leaves */
+  /** Landing in the opposite direction, at the place where the pull leaves */
   readonly otherOrder: Landing;
-  /** How much wider the picture gets on the way, in percent: the lens breathes */
+  /** Change of picture width during the pull in percent (breathing) */
   readonly breathingPercent: number;
-  /** The same turn at the shot's wheel; null for a hand at the ring itself */
+  /** The same turn at the wheel; null for a hand at the ring */
   readonly wheel: WheelTurn | null;
   readonly availableS: number;
   readonly grade: MoveGrade;
   readonly peakDegPerS: number;
-  /** Of what the hand holds */
+  /** Peak speed of the wheel, or of the ring without a wheel */
   readonly handPeakDegPerS: number;
-  /** Of a ring that turns in steps; null for any other */
+  /** Presses of a ring in steps; else null */
   readonly presses: number | null;
 }
 
-/** The whole line, frame by frame: arrays of length `frameCount`. */
+/** The whole track by frame; arrays of length `frameCount`. */
 export interface LineFrames {
   /** Strictly increasing from 0: frame number over capture rate */
   readonly timesS: Float64Array;
@@ -129,18 +129,18 @@ export interface LineFrames {
   readonly nearMm: Float64Array;
   /** Infinity from the hyperfocal distance on */
   readonly farMm: Float64Array;
-  /** Geometric */
+  /** Geometric f-number */
   readonly fNumber: Float64Array;
 }
 
-/** What will happen, frame by frame and in sum. */
+/** Verdict on a plan, by frame and in total. */
 export type PullVerdict =
   | { readonly status: 'incomplete'; readonly missing: readonly Missing[] }
   | {
       readonly status: 'judged';
       /**
-       * `soft`: a beat is not kept; `beyond-the-hand`: sharp on paper, with a move no hand of the assumed measure makes in its time, or faster than whoever pulls is willing to turn;
-       * `barely`: sharp, with a move that leaves such a hand hardly any time to spare
+       * `soft`: a beat is not kept. `too-hard`: sharp on paper, but a pull needs more time than the hand has, or exceeds its
+       * speed limit. `tight`: sharp, but a pull leaves the hand hardly any spare time
        */
       readonly outcome: 'sharp' | 'barely' | 'beyond-the-hand' | 'soft';
       readonly frameCount: number;
@@ -149,16 +149,16 @@ export type PullVerdict =
       readonly circleOfConfusionMm: number;
       readonly line: LineFrames;
       readonly subjects: readonly SubjectFrames[];
-      /** Frames in which someone must be sharp, and those of them in which everyone who must be is */
+      /** Frames in which something must be sharp, and those in which all of it is */
       readonly requiredFrames: number;
       readonly sharpFrames: number;
       /** By time of their first frame */
       readonly softSpans: readonly SoftSpan[];
-      /** By time: where someone who must be soft is not */
+      /** By time: where a subject that must be soft is too sharp */
       readonly tooSharp: readonly TooSharpSpan[];
-      /** Where what the hand holds turns fastest, and how fast whoever pulls is willing to turn it */
+      /** Peak speed of the wheel or ring, its time, and the puller's limit */
       readonly fastest: { readonly timeS: number; readonly handDegPerS: number; readonly limitDegPerS: number };
-      /** The required frame with the least room, and whose it is; null when nothing is required */
+      /** Required frame with the least room, and its subject; null if nothing is required */
       readonly tightest: { readonly frame: number; readonly subjectId: string; readonly marginMm: number } | null;
       readonly beats: readonly BeatVerdict[];
       readonly moves: readonly MoveVerdict[];

@@ -2,9 +2,9 @@ import { type Beat, beatFrames } from '../pull/index.js';
 import type { Cause, LineFrames, SoftSpan, SubjectFrames } from './pullVerdict.js';
 
 /**
- * The soft spans of one beat, in order of time.
+ * Soft spans of one beat in order of time.
  *
- * @param causeAt - says why the subject is soft at a frame
+ * @param causeAt - cause of the softness at a frame
  */
 export function softSpansOf(
   beat: Beat,

@@ -1,12 +1,12 @@
 import { type Beat, beatFrames, keyFrameOf, pictureWidthMm, type ShotPlan } from '../pull/index.js';
 import type { BeatVerdict, SubjectFrames, TooSharpSpan } from './pullVerdict.js';
 
-/** What beats are held against: the subjects' frames, and how the blur on them is measured. */
+/** Data that beats are judged by: frames of the subjects and the scale of their blur. */
 export interface JudgedFrames {
   readonly subjects: readonly SubjectFrames[];
   readonly captureFps: number;
   readonly frameCount: number;
-  /** Of the picture's width, what one circle of confusion is, in percent */
+  /** One circle of confusion in percent of the picture's width */
   readonly circlePercent: number;
 }
 
@@ -19,10 +19,10 @@ export function judgedFrames(
   return { subjects, captureFps, frameCount, circlePercent: (100 * circleMm) / pictureWidthMm(optics) };
 }
 
-/** Rounding at the very edge of what is asked is forgiven. */
+/** Tolerance for rounding at the exact limit. */
 const SLACK = 1 - 1e-6;
 
-/** Each beat's share of frames that are as asked. A beat shorter than a frame has none to miss, and is kept. */
+/** Share of frames that meet the requirement, by beat. A beat shorter than a frame is kept. */
 export function judgeBeats(beats: readonly Beat[], judged: JudgedFrames): BeatVerdict[] {
   const { captureFps, frameCount, circlePercent } = judged;
   return beats.map((beat) => {
@@ -47,10 +47,10 @@ export function judgeBeats(beats: readonly Beat[], judged: JudgedFrames): BeatVe
   });
 }
 
-/** Frames in which someone must be sharp, and those in which everyone who must be is. */
+/** Number of frames in which something must be sharp, and of those in which all of it is. */
 export function requiredFrames(beats: readonly Beat[], judged: JudgedFrames): { requiredFrames: number; sharpFrames: number } {
   const { captureFps, frameCount } = judged;
-  const state = new Uint8Array(frameCount); // 0 free, 1 required and sharp, 2 required and soft
+  const state = new Uint8Array(frameCount); // 0 nothing required, 1 required and sharp, 2 required and soft
   for (const beat of beats) {
     if (beat.kind !== 'sharp') continue;
     const { sharp } = framesOf(beat, judged);
@@ -60,7 +60,7 @@ export function requiredFrames(beats: readonly Beat[], judged: JudgedFrames): { 
   return { requiredFrames: state.filter((value) => value > 0).length, sharpFrames: state.filter((value) => value === 1).length };
 }
 
-/** The required frame with the least room. */
+/** Required frame with the least room. */
 export function tightestOf(beats: readonly Beat[], judged: JudgedFrames) {
   const { captureFps, frameCount } = judged;
   let tightest: { frame: number; subjectId: string; marginMm: number } | null = null;
@@ -75,7 +75,7 @@ export function tightestOf(beats: readonly Beat[], judged: JudgedFrames) {
   return tightest;
 }
 
-/** Where someone who must be soft is not soft enough, in order of time. */
+/** Spans in which a subject that must be soft is too sharp, in order of time. */
 export function tooSharpSpans(beats: readonly Beat[], judged: JudgedFrames): TooSharpSpan[] {
   const { captureFps, frameCount, circlePercent } = judged;
   const spans = beats.flatMap((beat) => {

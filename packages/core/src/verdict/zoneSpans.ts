@@ -5,7 +5,7 @@ import { frameCount as countFrames } from '../units/index.js';
 import { judgeLine, judgeSubject } from './frames.js';
 import type { LineFrames, SubjectFrames } from './pullVerdict.js';
 
-/** Someone held against the line frame by frame, whether or not they must be sharp; null while there is no line, or they stand nowhere. */
+/** Frames of a subject, whether or not it must be sharp; null if the track has no start or the subject no stay. */
 export function framesOf(
   plan: ShotPlan,
   subject: Subject,
@@ -17,13 +17,13 @@ export function framesOf(
   return { line: judged.frames, subject: judgeSubject(subject, planDistances(plan), judged) };
 }
 
-/** When someone is sharp, at the capture rate. */
+/** Spans in which a subject is sharp, at the capture rate. */
 export function zoneSpans(plan: ShotPlan, subject: Subject): TimeSpan[] {
   const frames = framesOf(plan, subject);
   return frames === null ? [] : sharpSpans(frames.subject.sharp, plan);
 }
 
-/** Runs of sharp frames of someone who was judged, as spans of time. */
+/** Runs of sharp frames as time spans. */
 export function sharpSpans(sharp: Uint8Array, shot: Pick<ShotPlan, 'captureFps' | 'durationS'>): TimeSpan[] {
   return spansWhere(shot, (frame) => sharp[frame] === 1);
 }

@@ -1,28 +1,28 @@
 import type { Problem } from '../../errors.js';
 import { CsvProblems, type CsvReading, type CsvTable, readFigure, tidyHeading, tidyTable, unreadFigure } from './table.js';
 
-/** One column of a table of things: its heading, and how a thing's value is written and read there. */
+/** One column of a table: its heading, and how a value is written to it and read from it. */
 export interface CsvColumn<T> {
   readonly heading: string;
   write(item: T): string;
-  /** The item with the cell's value in it; or what is wrong with the cell */
+  /** The item with the cell's value set, or the problem of the cell */
   read(cell: string, item: T): T | { readonly message: string; readonly need: string };
-  /** A file without this column is refused */
+  /** A file without this column is rejected */
   readonly isNeeded?: boolean;
 }
 
-/** The table of these things, heading first. */
+/** The items as a table, headings first. */
 export function writeTable<T>(columns: readonly CsvColumn<T>[], items: readonly T[]): string[][] {
   return [columns.map(({ heading }) => heading), ...items.map((item) => columns.map((column) => column.write(item)))];
 }
 
 /**
- * Reads a table of things by its headings, in any order; columns that are missing keep what a new thing has.
+ * Reads items from a table by its headings, in any order. Missing columns keep the values of `initial`.
  *
- * @param fresh - what a line starts from
- * @param check - what is wrong with a whole item; paths are dropped, the line is named
- * @param most - refused beyond so many lines
- * @returns all of them, or every problem with its line and column
+ * @param initial - what each line starts from
+ * @param check - problems of a whole item; reported by line, without their paths
+ * @param max - largest number of lines
+ * @returns all items, or every problem with its line and column
  */
 export function readTable<T>(
   table: CsvTable,
@@ -104,11 +104,11 @@ function placeColumns<T>(
       problems.add(line, null, `there is no column “${column.heading}”`, 'that column', 'heading');
     if (times > 1) problems.add(line, column.heading, 'this heading stands there twice', 'it once', 'heading');
   }
-  // in the order of the declaration: what a later column means may hang on an earlier one
+  // in declaration order: the meaning of a column can depend on an earlier one
   return placed.sort((a, b) => columns.indexOf(a.column) - columns.indexOf(b.column));
 }
 
-/** A column of a plain number. */
+/** A column that holds a plain number. */
 export function figureColumn<T>(
   heading: string,
   get: (item: T) => number | null,
@@ -129,7 +129,7 @@ export function figureColumn<T>(
   };
 }
 
-/** A column of one of several words. */
+/** A column that holds one of several words. */
 export function choiceColumn<T, W extends string>(
   heading: string,
   words: readonly W[],

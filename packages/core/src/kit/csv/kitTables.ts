@@ -6,10 +6,10 @@ import { plainWheel, type Wheel } from '../wheel.js';
 import { choiceColumn, type CsvColumn, figureColumn, readTable, textColumn, writeTable, yesNoColumn } from './columns.js';
 import { type CsvReading, type CsvTable, readFigure, unreadFigure } from './table.js';
 
-/** More lenses than any house hires out. */
+/** More lenses than any rental house has. */
 export const MOST_ITEMS = 5000;
 
-/** A line whose longest focal length, or stop there, is left empty describes a prime. */
+/** Values that a line starts from. If the longest focal length and the stop there are empty, the lens is a prime. */
 const FRESH_LENS: KitLens = {
   lens: { ...plainLens({ name: '?', focalLengthMm: 50 }), longestMm: 0, widestStopLong: 0, closeFocusMm: 0 },
   isHired: false,
@@ -119,7 +119,7 @@ function readPoints(cell: string, item: KitLens): KitLens | { message: string; n
   return inLens('ring')(item, { kind: 'table', points });
 }
 
-/** A prime needs no figures of its long end. */
+/** Copies the figures of a prime to its long end. */
 function completed(item: KitLens): KitLens {
   const { lens } = item;
   return {
@@ -133,7 +133,7 @@ function completed(item: KitLens): KitLens {
   };
 }
 
-/** Lenses as a table, heading first: what `readLensTable` reads back without loss. */
+/** Lenses as a table, headings first. `readLensTable` reads it back without loss. */
 export function lensTable(lenses: readonly KitLens[]): string[][] {
   return writeTable(LENS_COLUMNS, lenses);
 }

@@ -3,7 +3,7 @@ import { KIT_LIMITS } from '../kitLimits.js';
 import type { RingPoint } from '../tableRing.js';
 import { CsvProblems, type CsvReading, type CsvTable, readFigure, tidyHeading, tidyTable, unreadFigure } from './table.js';
 
-/** Units that a heading may name, in millimetres. */
+/** Units that a heading may name, in mm. */
 const UNITS: readonly (readonly [pattern: RegExp, mm: number])[] = [
   [/\b(mm|millimet(er|re)s?)\b/, 1],
   [/\b(cm|centimet(er|re)s?)\b/, 10],
@@ -14,25 +14,25 @@ const UNITS: readonly (readonly [pattern: RegExp, mm: number])[] = [
 
 const DISTANCE = /\b(distance|dist|tape)\b/;
 const ANGLE = /\b(angle|ring|deg|degrees?|rotation|turn)\b/;
-/** `1,200`, with or without a unit: a comma that may as well part thousands. */
+/** `1,200` with or without a unit: the comma could separate thousands. */
 const MAY_BE_THOUSANDS = /^[1-9]\d{0,2},\d{3}(?!\d)/;
 const ENDLESS = /^(inf|infinity|infinite|∞|null)$/i;
 
 interface Columns {
   readonly distance: number;
   readonly ring: number;
-  /** What a bare figure counts in; null where only the cells can say */
+  /** Unit of a bare figure in mm; null if each cell must name its unit */
   readonly bareMm: number | null;
   readonly headings: readonly string[];
 }
 
 /**
- * Reads scale points from a table with a distance and an angle in each line: where the meaning is sure, else it says where it is not.
+ * Reads scale points from a table that has a distance and an angle in each line.
  *
- * A heading names the columns ("distance m, ring deg"); a cell may bring its own unit ("2.4 m", "7'11"), also feet among metres. Without a heading
- * the meaning is sure only when cells of one column carry units or infinity.
+ * A heading names the columns ("distance m, ring deg"). A cell may name its own unit ("2.4 m", "7'11"), also feet among metres.
+ * A table without a heading is read only if units or infinity in the cells identify the distance column.
  *
- * @returns all points in the order of the file, or every problem with its line and column
+ * @returns all points in file order, or every problem with its line and column
  */
 export function readScale(table: CsvTable): CsvReading<RingPoint> {
   const problems = new CsvProblems();
@@ -92,7 +92,7 @@ function readPoint(line: number, cells: readonly string[], columns: Columns, pro
   return [{ distanceMm, ringDeg }];
 }
 
-/** Millimetres, null for infinity, or why it is neither. */
+/** Millimetres, null for infinity, or why the cell can't be read. */
 function readDistanceCell(cell: string, bareMm: number | null): number | null | 'unreadable' | 'no-unit' {
   if (ENDLESS.test(cell)) return null;
   const bare = readFigure(cell);
@@ -149,7 +149,7 @@ function fromHeading(line: number, cells: readonly string[], problems: CsvProble
   };
 }
 
-/** Without a heading: the column with units or infinity in it is the distance. */
+/** Finds the distance column of a table without a heading: the one with units or infinity. */
 function fromCells(rows: readonly { line: number; cells: readonly string[] }[], problems: CsvProblems): Columns | null {
   const speaks = (k: number) =>
     rows.some(({ cells }) => {

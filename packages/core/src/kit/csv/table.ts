@@ -1,22 +1,22 @@
 import type { Problem } from '../../errors.js';
 
-/** Rows of cells, as a CSV file has them: the first one is line 1. How they were separated is the business of whoever read the file. */
+/** Rows of cells of a CSV file; the first row is line 1. The caller has already split the cells. */
 export type CsvTable = readonly (readonly string[])[];
 
-/** What reading a table gives: everything in it, or what is wrong with it and nothing of it. */
+/** Result of reading a table: all of its content, or the problems and no content. */
 export type CsvReading<T> =
   | { readonly status: 'read'; readonly items: readonly T[] }
   | { readonly status: 'unread'; readonly problems: readonly Problem[] };
 
-/** So many problems are named; more would not help anyone. */
+/** Further problems are not listed. */
 const MOST_PROBLEMS = 20;
 
-/** Collects what is wrong, each with its line and column. */
+/** Collects problems, each with its line and column. */
 export class CsvProblems {
   readonly list: Problem[] = [];
   private count = 0;
 
-  /** @param line - counted from 1, as an editor counts @param column - its heading, or null for the line as a whole */
+  /** @param line - counted from 1 @param column - its heading, or null for the whole line */
   add(line: number, column: string | null, message: string, need: string, code = 'unreadable'): void {
     this.count++;
     if (this.list.length < MOST_PROBLEMS)
@@ -32,7 +32,7 @@ export class CsvProblems {
   }
 }
 
-/** A file with a byte order mark, blank lines and padded cells is as good as one without. */
+/** Rows without byte order mark, blank lines and padding. */
 export function tidyTable(table: CsvTable): { line: number; cells: string[] }[] {
   return table
     .map((row, index) => ({ line: index + 1, cells: row.map((cell) => cell.replace(/^\uFEFF/, '').trim()) }))
@@ -42,7 +42,7 @@ export function tidyTable(table: CsvTable): { line: number; cells: string[] }[] 
 /**
  * Reads a plain number with a decimal point or a decimal comma.
  *
- * @returns null when it can't be read, or when a comma may as well part thousands (`1,200`)
+ * @returns null if it can't be read, or if a comma could separate thousands (`1,200`)
  */
 export function readFigure(cell: string): number | null {
   if (/^[+-]?(\d+\.?\d*|\.\d+)$/.test(cell)) return Number(cell);
@@ -50,7 +50,7 @@ export function readFigure(cell: string): number | null {
   return null;
 }
 
-/** What is said of a figure that `readFigure` refuses. */
+/** Message for a cell that `readFigure` rejects. */
 export function unreadFigure(cell: string): [message: string, need: string] {
   if (cell === '') return ['the cell is empty', 'a number'];
   if (/^[+-]?[1-9]\d{0,2},\d{3}$/.test(cell))
@@ -61,7 +61,7 @@ export function unreadFigure(cell: string): [message: string, need: string] {
   return [`“${cell}” can't be read as a number`, 'a plain number'];
 }
 
-/** Lower case, without units in brackets' punctuation, so that "Ring (deg)" and "ring_deg" are one heading. */
+/** Normalised heading: lower case, without punctuation, so that "Ring (deg)" and "ring_deg" are equal. */
 export function tidyHeading(cell: string): string {
   return cell
     .toLowerCase()

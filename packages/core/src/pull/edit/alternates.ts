@@ -1,17 +1,17 @@
 import type { Alternate, ShotPlan } from '../shotPlan.js';
 
-/** Makes two alternates of a shot, for separate takes: both begin with the line there is; what is asked from now on can be asked in one of them. */
+/** Splits the shot into alternates A and B. Both start with the current focus track; beats can then belong to one of them. */
 export function splitAlternates(plan: ShotPlan): ShotPlan {
   return plan.alternates === null ? { ...plan, alternates: { shown: 'A', other: plan.line } } : plan;
 }
 
-/** Shows one of the two alternates: its line, and what is asked in it. */
+/** Switches the alternate that is shown: its focus track and its beats. */
 export function showAlternate(plan: ShotPlan, shown: Alternate): ShotPlan {
   if (plan.alternates === null || plan.alternates.shown === shown) return plan;
   return { ...plan, line: plan.alternates.other, alternates: { shown, other: plan.line } };
 }
 
-/** Keeps the alternate that is shown as the only one; the other's line goes, and what was asked only there. */
+/** Keeps only the alternate that is shown. The other focus track, and beats that belong to it alone, are deleted. */
 export function joinAlternates(plan: ShotPlan): ShotPlan {
   const { alternates } = plan;
   if (alternates === null) return plan;

@@ -2,10 +2,13 @@ import { PLAN_LIMITS } from '../planLimits.js';
 import { type Beat, PLAIN_BEAT, type ShotPlan } from '../shotPlan.js';
 import { clamp, nextId, withItem, without } from './ids.js';
 
-/** The shortest beat that can be drawn or typed, in seconds. */
+/** Shortest beat that can be drawn or typed, in seconds. */
 export const SHORTEST_BEAT_S = 0.1;
 
-/** Says that someone must be sharp from a time on: for two seconds, or to the end of the shot. Of two alternates, in the one that is shown. */
+/**
+ * Adds a beat that requires sharpness from a time on: two seconds long, or to the end of the shot. With alternates, in the
+ * shown one.
+ */
 export function addBeat(plan: ShotPlan, subjectId: string, atS: number): ShotPlan {
   const fromS = clamp(atS, 0, plan.durationS - SHORTEST_BEAT_S);
   const beat: Beat = {
@@ -19,7 +22,10 @@ export function addBeat(plan: ShotPlan, subjectId: string, atS: number): ShotPla
   return { ...plan, beats: [...plan.beats, beat] };
 }
 
-/** Moves the ends of a beat within the shot, or changes what it asks for. Its key moment goes along when it is moved as a whole, and never leaves it. */
+/**
+ * Moves the ends of a beat within the shot, or changes its requirement. The key moment moves with a whole beat and stays inside
+ * it.
+ */
 export function changeBeat(plan: ShotPlan, id: string, changes: Partial<Omit<Beat, 'id'>>): ShotPlan {
   return {
     ...plan,
@@ -46,7 +52,7 @@ export function changeBeat(plan: ShotPlan, id: string, changes: Partial<Omit<Bea
   };
 }
 
-/** The frame at the end of a beat is not part of it. */
+/** A beat does not include the frame at its end. */
 function lastFrameS({ captureFps }: ShotPlan, toS: number): number {
   return toS - 1 / captureFps;
 }

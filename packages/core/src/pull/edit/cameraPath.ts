@@ -4,7 +4,7 @@ import type { ShotPlan } from '../shotPlan.js';
 import { clamp, nextId, withItem, without } from './ids.js';
 import { clampedPlace, inTime, withFloor } from './withFloor.js';
 
-/** Lets the camera go on to a place, arriving at a time. A time that is taken moves that key instead. */
+/** Adds a camera key: the camera arrives at `place` at `atS`. A key at that time already is moved instead. */
 export function moveCameraTo(plan: ShotPlan, place: Place, atS: number): ShotPlan {
   return withFloor(plan, (floor) => {
     const timeS = clamp(atS, 0, plan.durationS);
@@ -16,10 +16,10 @@ export function moveCameraTo(plan: ShotPlan, place: Place, atS: number): ShotPla
   });
 }
 
-/** Keys closer than this are one. */
+/** Two keys closer in time than this count as one. */
 const SAME_TIME_S = 0.02;
 
-/** Moves a key of the camera in place or time (between its neighbours), or changes its pace. */
+/** Changes the place, time (between its neighbours) or pace of a camera key. */
 export function changeCameraKey(plan: ShotPlan, id: string, changes: Partial<Omit<PathKey, 'id'>>): ShotPlan {
   return withFloor(plan, (floor) => {
     const at = floor.camera.findIndex((key) => key.id === id);
@@ -29,7 +29,7 @@ export function changeCameraKey(plan: ShotPlan, id: string, changes: Partial<Omi
       ...floor,
       camera: withItem(floor.camera, id, (key) => {
         const wanted = { ...key, ...changes };
-        // between two keys that leave no room it stays where it is
+        // without room between its neighbours the key keeps its time
         const timeS = lowS > highS ? key.timeS : clamp(wanted.timeS, lowS, highS);
         return { ...wanted, ...clampedPlace(wanted), timeS };
       }),
@@ -37,15 +37,15 @@ export function changeCameraKey(plan: ShotPlan, id: string, changes: Partial<Omi
   });
 }
 
-/** Takes a key of the camera away; the last one stays. */
+/** Removes a camera key; the last one can't be removed. */
 export function removeCameraKey(plan: ShotPlan, id: string): ShotPlan {
   return withFloor(plan, (floor) => (floor.camera.length > 1 ? { ...floor, camera: without(floor.camera, id) } : floor));
 }
 
 /**
- * Sets what the camera looks at from a time on: the aim that holds then is changed, or with `isNew` another one follows it.
+ * Changes the aim that is active at a time, or adds another aim at that time (`isNew`).
  *
- * @param overS - how long the pan to another aim takes, as far as there is time since the one before
+ * @param overS - duration of the pan to a new aim, limited by the time since the previous aim
  */
 export function setAim(plan: ShotPlan, at: AimKey['at'], atS = 0, isNew = false, overS = 1): ShotPlan {
   return withFloor(plan, (floor) => {
@@ -59,7 +59,7 @@ export function setAim(plan: ShotPlan, at: AimKey['at'], atS = 0, isNew = false,
   });
 }
 
-/** Changes when an aim is reached (between its neighbours), how long the pan to it takes, or its heading. */
+/** Changes the time of an aim (between its neighbours), the duration of the pan to it, or its heading. */
 export function changeAim(plan: ShotPlan, id: string, changes: { timeS?: number; panS?: number; deg?: number }): ShotPlan {
   return withFloor(plan, (floor) => {
     const at = floor.aims.findIndex((aim) => aim.id === id);
@@ -81,7 +81,7 @@ export function changeAim(plan: ShotPlan, id: string, changes: { timeS?: number;
   });
 }
 
-/** Takes an aim away; the last one stays. */
+/** Removes an aim; the last one can't be removed. */
 export function removeAim(plan: ShotPlan, id: string): ShotPlan {
   return withFloor(plan, (floor) => (floor.aims.length > 1 ? { ...floor, aims: without(floor.aims, id) } : floor));
 }

@@ -2,13 +2,13 @@ import { PLAN_LIMITS } from '../planLimits.js';
 import type { CoursePoint, LineTarget, ShotPlan } from '../shotPlan.js';
 import { clamp } from './ids.js';
 
-/** Two points of a course are at least so far apart. */
+/** Minimum time between two points of a course. */
 const APART_S = 0.02;
 
 /**
- * Moves a point of a course in time, between its neighbours, or to another distance.
+ * Changes the time (between its neighbours) or distance of a course point.
  *
- * @param moveId - of the move that goes onto the course; null for the line's start
+ * @param pullId - the pull that leads to the course; null for the start of the track
  */
 export function changeCoursePoint(plan: ShotPlan, moveId: string | null, index: number, changes: Partial<CoursePoint>): ShotPlan {
   const changed = (target: LineTarget): LineTarget => {

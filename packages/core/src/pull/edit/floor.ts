@@ -7,19 +7,23 @@ import { drawnAt, markFor } from './marks.js';
 import { addSubject } from './subjects.js';
 import { clampedPlace, withFloor } from './withFloor.js';
 
-/** Height of the lens on legs, at the eyes of someone standing: until it is said otherwise. */
+/** Default lens height: eye height of a standing person. */
 const LENS_HEIGHT_MM = STANDING_EYES_MM;
 
-/** People who are put on the floor by their taped distance stand so many degrees beside each other, so that they can be told apart; the depth is then 0.3 % short of the tape at most for the first three. */
+/**
+ * Angle between subjects placed by tape distance, so that they do not overlap. For the first three the depth is at most 0.3 %
+ * less than the tape distance.
+ */
 const BESIDE_DEG = 4;
 
-/** What a new walk takes until its times are set. */
+/** Default duration of a new walk. */
 const WALK_S = 2;
 
 /**
- * Begins the plan from above: the camera looks along x, and everyone stands where the tape has them, beside each other. What is at infinity is not drawn.
+ * Starts the floor plan: the camera looks along x, and subjects stand side by side at their tape distances. Marks at infinity
+ * are not drawn.
  *
- * @returns the same plan when it has one
+ * @returns the same plan if it has a floor already
  */
 export function startFloor(plan: ShotPlan): ShotPlan {
   if (plan.floor !== null) return plan;
@@ -42,7 +46,7 @@ export function startFloor(plan: ShotPlan): ShotPlan {
   return redrawn({ ...plan, floor, marks });
 }
 
-/** Takes the plan from above away. Distances that were only drawn stay, as if judged by eye. */
+/** Removes the floor plan. Distances that were only drawn become judged by eye. */
 export function clearFloor(plan: ShotPlan): ShotPlan {
   return {
     ...plan,
@@ -56,12 +60,12 @@ export function clearFloor(plan: ShotPlan): ShotPlan {
   };
 }
 
-/** Puts a mark somewhere on the floor. What is taped there stays as taped; what is drawn is drawn anew. */
+/** Places a mark on the floor. A taped distance stays; a drawn one is recomputed. */
 export function placeMark(plan: ShotPlan, markId: string, place: Place): ShotPlan {
   return redrawn({ ...plan, marks: withItem(plan.marks, markId, (mark) => ({ ...mark, place: clampedPlace(place) })) });
 }
 
-/** Goes by the drawing at a mark, whatever was taped there. */
+/** Replaces the taped distance of a mark by the drawn one. */
 export function goByDrawing(plan: ShotPlan, markId: string): ShotPlan {
   return redrawn({
     ...plan,
@@ -71,7 +75,7 @@ export function goByDrawing(plan: ShotPlan, markId: string): ShotPlan {
   });
 }
 
-/** Someone new, standing at a place on the floor. */
+/** Adds a subject that stands at a place on the floor. */
 export function addSubjectAt(plan: ShotPlan, name: string, place: Place): ShotPlan {
   if (plan.subjects.length >= LIMITS.subjects.max || plan.marks.length >= LIMITS.marks.max) return plan;
   const added = addSubject(startFloor(plan), { name, distanceMm: 1000 });
@@ -82,7 +86,7 @@ export function addSubjectAt(plan: ShotPlan, name: string, place: Place): ShotPl
   });
 }
 
-/** Lets someone walk on to a place: they arrive at a time and stay, and leave where they were early enough for a walk. */
+/** Adds a walk to a place: the subject arrives at `atS` and stays, and leaves its previous mark early enough. */
 export function walkTo(plan: ShotPlan, subjectId: string, place: Place, atS: number): ShotPlan {
   const subject = plan.subjects.find(({ id }) => id === subjectId);
   if (!subject || subject.stays.length === 0 || plan.marks.length >= LIMITS.marks.max || subject.stays.length >= LIMITS.stays.max)
@@ -104,7 +108,7 @@ export function setLensHeight(plan: ShotPlan, heightMm: number): ShotPlan {
   return withFloor(plan, (floor) => ({ ...floor, lensHeightMm: clamp(heightMm, LIMITS.heightMm.min, LIMITS.heightMm.max) }));
 }
 
-/** Of what is focused on, above the floor. */
+/** Sets the height of the point of focus above the floor. */
 export function setSubjectHeight(plan: ShotPlan, subjectId: string, heightMm: number): ShotPlan {
   const height = clamp(heightMm, LIMITS.heightMm.min, LIMITS.heightMm.max);
   return redrawn({ ...plan, subjects: withItem(plan.subjects, subjectId, (subject) => ({ ...subject, heightMm: height })) });

@@ -2,28 +2,28 @@ import { cameraInMode, type KitCamera, type KitItems, type Lens, type Rig, type 
 import type { KitSources, ShotPlan } from '../shotPlan.js';
 import { setCamera, setLens } from './optics.js';
 
-/** Takes a camera from the kit, in a recording mode and with a strength of steadying. */
+/** Uses a camera from the kit, in a recording mode and at a level of steadying. */
 export function takeCamera(plan: ShotPlan, source: NonNullable<KitSources['camera']>, camera: KitCamera): ShotPlan {
   return setCamera({ ...plan, kit: { ...plan.kit, camera: source } }, cameraInMode(camera, source.modeId, source.steadyingId));
 }
 
-/** Takes a lens from the kit. Another lens than the one that was on makes measured distances stale. */
+/** Uses a lens from the kit. A different lens makes measured distances stale. */
 export function takeLens(plan: ShotPlan, lensId: string, lens: Lens): ShotPlan {
-  // the lens's own longest and close focus hold: it is complete, not a correction of the one before
+  // reset both ends of the range first: this lens replaces the old one, it does not correct it
   return setLens({ ...plan, kit: { ...plan.kit, lensId } }, lens);
 }
 
-/** Takes a wheel or motor from the kit; null for a hand at the ring itself. */
+/** Uses a wheel or motor from the kit; null for a hand at the ring. */
 export function takeWheel(plan: ShotPlan, wheelId: string | null, wheel: Wheel | null): ShotPlan {
   return { ...plan, wheel, kit: { ...plan.kit, wheelId } };
 }
 
-/** Takes a rig from the kit; null for none. */
+/** Uses a rig from the kit; null for none. */
 export function takeRig(plan: ShotPlan, rigId: string | null, rig: Rig | null): ShotPlan {
   return { ...plan, rig, kit: { ...plan.kit, rigId } };
 }
 
-/** Keeps the shot's own figures and lets go of the kit's item, so that no later change of it is asked about. */
+/** Keeps the shot's copy of the gear but drops its link to the kit, so that later kit changes are not reported. */
 export function letGo(plan: ShotPlan, part: GearPart): ShotPlan {
   const key = part === 'camera' ? 'camera' : (`${part}Id` as const);
   return { ...plan, kit: { ...plan.kit, [key]: null } };
@@ -31,7 +31,7 @@ export function letGo(plan: ShotPlan, part: GearPart): ShotPlan {
 
 export type GearPart = 'camera' | 'lens' | 'wheel' | 'rig';
 
-/** The kit's items that a shot was taken from, as they are now; missing where the kit has them no more. */
+/** Current kit items that this shot was made from; missing if they are no longer in the kit. */
 export interface KitNow {
   readonly camera?: KitCamera;
   readonly lens?: KitItems['lenses'];
@@ -39,14 +39,14 @@ export interface KitNow {
   readonly rig?: Rig;
 }
 
-/** A part of the shot's gear that is not as the kit has it now. */
+/** A part of the shot's gear that differs from the kit. */
 export interface GearChange {
   readonly part: GearPart;
-  /** The plan with that part taken over; null when the kit has it no more */
+  /** The plan with the kit's current item; null if the kit no longer has it */
   readonly takenOver: ShotPlan | null;
 }
 
-/** What of the shot's gear differs from what the kit says of it now. A shot with figures of its own, or none, has nothing to compare. */
+/** Gear of the shot that differs from the kit. Gear with figures of its own is not compared. */
 export function gearChanges(plan: ShotPlan, now: KitNow): GearChange[] {
   const { kit } = plan;
   const changes: GearChange[] = [];
@@ -68,7 +68,7 @@ function isSameGear(a: ShotPlan, b: ShotPlan, part: GearPart): boolean {
   return isEqual(of(a), of(b));
 }
 
-/** By value, whatever the order of keys: one of the two has been through a database. */
+/** Deep equality, regardless of key order: one of the two has been through a database. */
 function isEqual(a: unknown, b: unknown): boolean {
   if (a === b) return true;
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;

@@ -8,13 +8,13 @@ import { drawnAt, removeMark } from './marks.js';
 import { redrawn } from './redrawn.js';
 import { clampedPlace } from './withFloor.js';
 
-/** Something on the floor that can be taken hold of. */
+/** A selectable thing on the floor. */
 export interface FloorItem {
   readonly kind: 'mark' | 'camera' | 'landmark';
   readonly id: string;
 }
 
-/** Moves several things by as much, as one step: whatever of them is on the floor. */
+/** Moves several things by the same amount as one step. Things that are not on the floor are ignored. */
 export function moveOnFloor(plan: ShotPlan, items: readonly FloorItem[], { xMm, yMm }: Place): ShotPlan {
   if (plan.floor === null || items.length === 0) return plan;
   const isMoved = (kind: FloorItem['kind'], id: string) => items.some((item) => item.kind === kind && item.id === id);
@@ -41,10 +41,10 @@ export function removeFromFloor(plan: ShotPlan, items: readonly FloorItem[]): Sh
 }
 
 /**
- * Copies things, so far beside where they are. Someone of whom a mark is among them is copied whole, with their way and its times, as someone else;
- * the camera has one way, and is not copied.
+ * Copies things, offset from the originals. If a selected mark belongs to a subject, the whole subject is copied with its path
+ * and times. The camera has only one path and is not copied.
  *
- * @returns the plan, and the copies' own ids; the same plan where there is no room for all of them
+ * @returns the plan and the ids of the copies; the same plan if there is no room for all of them
  */
 export function copyOnFloor(
   plan: ShotPlan,
@@ -65,7 +65,7 @@ export function copyOnFloor(
     const id = nextId('subject', subjects);
     const newMarks = new Map<string, string>();
     for (const mark of plan.marks.filter(({ subjectId }) => subjectId === owner.id)) {
-      // what was taped there says nothing of another place
+      // a tape reading does not apply at the new place
       const there = mark.place && mark.distanceMm !== null ? drawnAt(mark, moved(mark.place)) : mark;
       const copy: Mark = { ...there, id: nextId('mark', marks), letter: nextLetter(marks), subjectId: id };
       newMarks.set(mark.id, copy.id);
@@ -89,7 +89,7 @@ export function copyOnFloor(
   return { plan: redrawn({ ...plan, marks, subjects, floor: { ...plan.floor, landmarks } }), copies };
 }
 
-/** “gate post” becomes “gate post 2”, and that “gate post 3”. */
+/** “gate post” becomes “gate post 2”, which becomes “gate post 3”. */
 function copyName(name: string, items: readonly { readonly name: string }[]): string {
   const [, stem = name, count] = /^(.*?)(?: (\d+))?$/.exec(name)!;
   for (let number = Number(count ?? 1) + 1; ; number++) {

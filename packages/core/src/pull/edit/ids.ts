@@ -1,12 +1,12 @@
 import type { Mark } from '../../floor/index.js';
 
-/** An id that no item of the list has yet: `mark-3`. Never one lower than an id in use, so that undo brings no twin back. */
+/** A new id for the list, such as `mark-3`. It is higher than any id in use, so that undo can't create a duplicate. */
 export function nextId(prefix: string, items: readonly { readonly id: string }[]): string {
   const used = items.map(({ id }) => Number(id.slice(prefix.length + 1))).filter(Number.isInteger);
   return `${prefix}-${Math.max(0, ...used) + 1}`;
 }
 
-/** The first letter that no mark has yet: A … Z, then A2, B2 … */
+/** First unused mark letter: A … Z, then A2, B2 … */
 export function nextLetter(marks: readonly Mark[]): string {
   const used = new Set(marks.map(({ letter }) => letter));
   for (let round = 1; ; round++) {
@@ -17,7 +17,7 @@ export function nextLetter(marks: readonly Mark[]): string {
   }
 }
 
-/** The list with one item changed; the same list when no item has the id. */
+/** The list with one item changed; the same list if no item has the id. */
 export function withItem<T extends { readonly id: string }>(
   items: readonly T[],
   id: string,

@@ -5,7 +5,7 @@ import { startFloor } from './floor.js';
 import { clamp, nextId, withItem, without } from './ids.js';
 import { clampedPlace, withFloor } from './withFloor.js';
 
-/** Sizes that things on a set have, until they are said. */
+/** Default sizes of landmarks in mm. */
 const SIZES = { post: [300, 300], box: [1200, 700], wall: [4000, 120], door: [900, 40], track: [3000, 620] } as const;
 
 export function addLandmark(plan: ShotPlan, shape: Landmark['shape'], name: string, place: Place): ShotPlan {
@@ -42,16 +42,16 @@ export function changeLandmark(plan: ShotPlan, id: string, changes: Partial<Omit
   }));
 }
 
-/** Takes a thing off the set. Marks it stood in for have no stand-in any more. */
+/** Removes a landmark. Marks that used it as a focus reference lose it. */
 export function removeLandmark(plan: ShotPlan, id: string): ShotPlan {
   const freed = { ...plan, marks: plan.marks.map((mark) => (mark.standInId === id ? { ...mark, standInId: null } : mark)) };
   return withFloor(freed, (floor) => ({ ...floor, landmarks: without(floor.landmarks, id) }));
 }
 
-/** Of a picture whose scale nobody has said: as wide as a small stage. */
+/** Assumed width of a picture before it is scaled: a small stage. */
 const GUESSED_WIDTH_MM = 10_000;
 
-/** Lays a picture of the set under the drawing, its middle at a place; its size is a guess until a known length is drawn on it. */
+/** Adds a picture under the drawing, centred at a place. Its size is assumed until a known length is drawn on it. */
 export function layPicture(
   plan: ShotPlan,
   { pictureId, name, aspect }: { readonly pictureId: string; readonly name: string; readonly aspect: number },
@@ -78,9 +78,9 @@ export function changePicture(plan: ShotPlan, changes: Partial<Place & Pick<Floo
 }
 
 /**
- * Scales the picture by a length that is known: what was drawn from one place to another is so long in truth. The first place stays where it is.
+ * Scales the picture so that the drawn line between two places has a known length. The first place stays where it is.
  *
- * @returns the same plan when the two places are one
+ * @returns the same plan if both places are equal
  */
 export function scalePicture(plan: ShotPlan, from: Place, to: Place, lengthMm: number): ShotPlan {
   const drawnMm = Math.hypot(to.xMm - from.xMm, to.yMm - from.yMm);

@@ -6,7 +6,7 @@ import { clampedPlace } from './withFloor.js';
 import { PLAN_LIMITS } from '../planLimits.js';
 import { redrawn } from './redrawn.js';
 
-/** A mark that nobody has yet, taped at a distance. */
+/** A new mark with the next free letter, taped at a distance. */
 export function markFor(plan: ShotPlan, subjectId: string | null, distanceMm: number | null): Mark {
   return {
     ...PLAIN_MARK,
@@ -20,7 +20,9 @@ export function markFor(plan: ShotPlan, subjectId: string | null, distanceMm: nu
   };
 }
 
-/** Measures a mark again, which makes its distance hold (one that was only drawn is then taped), or corrects what is said of it. */
+/**
+ * Changes a mark. A new distance counts as measured again: the mark is no longer stale, and a drawn mark becomes a taped one.
+ */
 export function changeMark(
   plan: ShotPlan,
   id: string,
@@ -36,19 +38,19 @@ function changedMark(mark: Mark, changes: Parameters<typeof changeMark>[2]): Mar
     changed.isSimulated = changes.isSimulated ?? false;
     changed.method = changes.method ?? (mark.method === 'drawn' ? 'tape' : mark.method);
   }
-  // measured another way, it is as good as that way is until it is said
+  // a new measuring method brings its own default uncertainty
   if (changed.method !== mark.method && changes.uncertaintyMm === undefined)
     changed.uncertaintyMm = measureSigmaMm(changed.method, changed.distanceMm ?? Infinity);
   return changed;
 }
 
-/** The mark as it is once it goes by a place on the floor; its distance follows from the drawing. */
+/** The mark moved to a place on the floor. Its distance then follows from the drawing. */
 export function drawnAt(mark: Mark, place: Place): Mark {
   const { atLeastMm: uncertaintyMm } = METHOD_UNCERTAINTY.drawn;
   return { ...mark, method: 'drawn', isSimulated: false, stale: null, uncertaintyMm, place: clampedPlace(place) };
 }
 
-/** A mark at a place on the floor where nobody stands yet: somewhere to wait, or to pass through. The same plan where it holds no more marks. */
+/** Adds a mark at a place where nobody stands yet. Returns the same plan if it is full. */
 export function addPlace(
   plan: ShotPlan,
   place: Place,
@@ -62,23 +64,23 @@ export function addPlace(
   };
 }
 
-/** Says that distances are doubtful from now on. Infinity stays where it is. */
+/** Marks measured distances as stale. Infinity never becomes stale. */
 export function staleMarks(plan: ShotPlan, reason: StaleReason): ShotPlan {
   const marks = plan.marks.map((mark) => (mark.distanceMm === null ? mark : { ...mark, stale: reason }));
   return { ...plan, marks };
 }
 
-/** Says that a distance, or without an id every one, still holds: it was measured again and came out the same. */
+/** Marks one distance (by id), or all of them, as valid again: measured, with the same result. */
 export function marksHold(plan: ShotPlan, id?: string): ShotPlan {
   const marks = plan.marks.map((mark) => (mark.stale !== null && (id ?? mark.id) === mark.id ? { ...mark, stale: null } : mark));
   return { ...plan, marks };
 }
 
-/** Takes a mark away with the stays at it. Moves that went to it keep its distance. */
+/** Removes a mark with the stays at it. Pulls to it keep its distance. */
 export function removeMark(plan: ShotPlan, id: string): ShotPlan {
   const mark = plan.marks.find((item) => item.id === id);
   if (!mark) return plan;
-  // nobody can be followed who stands nowhere any more
+  // a subject without a place can't be followed
   const lost = plan.subjects.filter(({ stays }) => stays.length > 0 && stays.every(({ markId }) => markId === id));
   const freed = lost.reduce((rest, subject) => freeOfSubject(rest, subject.id), freeOfMark(plan, id, mark.distanceMm));
   return redrawn({

@@ -4,9 +4,9 @@ import { PLAN_SCHEMA, type ShotPlan } from '../shotPlan.js';
 import { PLAIN_SCHEDULE, PLAIN_WANTED } from '../wanted.js';
 
 /**
- * The plan a new shot starts with: ten seconds, nobody in it.
+ * Plan of a new shot: ten seconds, without subjects.
  *
- * @param like - a shot whose gear, stop and frame rates the new one takes over: on a set the kit rarely changes between two shots
+ * @param template - a shot from which the new one copies gear, stop and frame rates
  */
 export function newPlan(like?: ShotPlan): ShotPlan {
   return {

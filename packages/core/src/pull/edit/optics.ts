@@ -5,25 +5,25 @@ import { type OpticsMove, rackEndS, type ShotOptics, type ShotPlan } from '../sh
 import { clamp, nextId, withItem, without } from './ids.js';
 import { staleMarks } from './marks.js';
 
-/** What of the optics is turned while rolling. */
+/** Which setting changes while rolling. */
 export type OpticsTrack = 'stopPulls' | 'zooms';
 
-/** What a new turn of the stop or of the focal length takes until its times are set. */
+/** Default duration of a new iris pull or zoom. */
 const TURN_S = 2;
 
-/** Sets the stop at the start, within what the lens offers. */
+/** Sets the stop at the start, within the range of the lens. */
 export function setStop(plan: ShotPlan, stop: number): ShotPlan {
   return withOptics(plan, { ...plan.optics, stop });
 }
 
-/** Sets the focal length at the start, within the zoom's range. A zoomed lens is not another lens: the distances hold. */
+/** Sets the focal length at the start, within the zoom's range. Measured distances stay valid. */
 export function setFocalLength(plan: ShotPlan, focalLengthMm: number): ShotPlan {
   return withOptics(plan, { ...plan.optics, focalLengthMm });
 }
 
 /**
- * Puts another lens on, or corrects the one that is on. Stop and focal length stay within its range, its close focus within what optics allow.
- * When it focuses otherwise than before, measured distances are stale.
+ * Replaces or corrects the lens. Stop and focal length are clamped to its range, its close focus to what optics allow. Measured
+ * distances become stale if the lens focuses differently.
  */
 export function setLens(plan: ShotPlan, changes: Partial<Lens>): ShotPlan {
   const { lens: before } = plan.optics;
@@ -47,15 +47,15 @@ export function setCamera(plan: ShotPlan, camera: Camera): ShotPlan {
   return { ...plan, optics: { ...plan.optics, camera } };
 }
 
-/** Says that the camera stands elsewhere than where the distances were measured from. */
+/** Records that the camera has moved since the distances were measured. */
 export function cameraMoved(plan: ShotPlan): ShotPlan {
   return staleMarks(plan, 'camera');
 }
 
 /**
- * Turns the stop, or zooms, from a time on: in the first gap that has room.
+ * Adds an iris pull or a zoom in the first gap from a time on.
  *
- * @returns the same plan when no room is left from `atS` on, or a prime should zoom
+ * @returns the same plan if there is no room from `atS` on, or if `track` is `zooms` and the lens is a prime
  */
 export function addOpticsMove(plan: ShotPlan, track: OpticsTrack, atS: number, to: number): ShotPlan {
   const moves = plan.optics[track];
@@ -83,7 +83,7 @@ export function addOpticsMove(plan: ShotPlan, track: OpticsTrack, atS: number, t
   return plan;
 }
 
-/** Moves, stretches or aims a turn of the stop or the focal length, between its neighbours and within the shot. */
+/** Changes the times or the end value of an iris pull or zoom, between its neighbours and within the shot. */
 export function changeOpticsMove(
   plan: ShotPlan,
   track: OpticsTrack,
@@ -120,7 +120,7 @@ function withTrack(plan: ShotPlan, track: OpticsTrack, moves: readonly OpticsMov
   return withOptics(plan, { ...plan.optics, [track]: moves });
 }
 
-/** Brings every setting within what the lens offers. */
+/** Clamps every optics setting to what the lens offers. */
 function withOptics(plan: ShotPlan, wanted: ShotOptics): ShotPlan {
   const { lens } = wanted;
   const inRange = (mm: number) => clamp(mm, lens.focalLengthMm, lens.longestMm);
@@ -139,7 +139,7 @@ function withOptics(plan: ShotPlan, wanted: ShotOptics): ShotPlan {
   return { ...plan, optics };
 }
 
-/** Whether two lenses turn a distance into the same ring angle and sharpness into the same zone: then a measured place stays measured. */
+/** Whether two lenses map a distance to the same ring angle and have the same zone. Measured marks then stay valid. */
 function focusesAlike(a: Lens, b: Lens): boolean {
   return (
     a.focalLengthMm === b.focalLengthMm &&

@@ -7,16 +7,16 @@ import { PLAN_LIMITS } from '../planLimits.js';
 import { type Beat, beatsNow, type LineTarget, PLAIN_BEAT, PLAIN_MOVE, type Rack, rackEndS, type ShotPlan } from '../shotPlan.js';
 import { clamp, nextId, withItem, without } from './ids.js';
 
-/** Time free for a rack between its neighbours and the ends of the shot. */
+/** Time available for a pull between its neighbours and the ends of the shot. */
 export interface RackRoom {
   readonly earliestStartS: number;
   readonly latestEndS: number;
 }
 
-/** How much longer than the hand's least time a new rack is made. */
+/** Duration of a new pull over the hand's minimum time. */
 const COMFORT = 1.5;
 
-/** @returns the whole shot for a move that is not in the plan */
+/** @returns the whole shot if the pull is not in the plan */
 export function rackRoom(plan: ShotPlan, moveId: string): RackRoom {
   const { moves } = plan.line;
   const at = moves.findIndex(({ id }) => id === moveId);
@@ -26,10 +26,10 @@ export function rackRoom(plan: ShotPlan, moveId: string): RackRoom {
 }
 
 /**
- * Adds a rack to a mark at or after a time, as long as a hand comfortably needs. Whose mark it is must be sharp from its landing on, and whoever
- * had to be sharp across its start no longer does after it; beats that say otherwise already are left alone.
+ * Adds a pull to a mark at or after a time, with a comfortable duration. The mark's subject must be sharp from the landing on.
+ * A subject that had to be sharp across the start of the pull must be sharp only until then. Other beats stay as they are.
  *
- * @returns the same plan when no room is left from `atS` on, or the line has no start
+ * @returns the same plan if there is no room from `atS` on, or if the track has no start
  */
 export function addRack(plan: ShotPlan, markId: string, atS: number): ShotPlan {
   const added = addRackTo(plan, { kind: 'mark', markId }, atS);
@@ -42,10 +42,10 @@ export function addRack(plan: ShotPlan, markId: string, atS: number): ShotPlan {
 }
 
 /**
- * Adds a rack to a target at or after a time, and leaves the beats alone.
+ * Adds a pull to a target at or after a time. Beats stay as they are.
  *
- * @param lastsS - as long as a hand comfortably needs without it; never longer than there is room
- * @returns the same plan when no room is left from `atS` on, or the line has no start
+ * @param durationS - by default what a hand needs comfortably; limited by the room
+ * @returns the same plan if there is no room from `atS` on, or if the track has no start
  */
 export function addRackTo(plan: ShotPlan, target: LineTarget, atS: number, lastsS?: number): ShotPlan {
   const gap = plan.line.start === null || plan.line.moves.length >= PLAN_LIMITS.moves.max ? null : freeGap(plan, atS);
@@ -57,13 +57,14 @@ export function addRackTo(plan: ShotPlan, target: LineTarget, atS: number, lasts
   return { ...plan, line: { ...plan.line, moves: [...plan.line.moves, rack].sort((a, b) => a.startS - b.startS) } };
 }
 
-/** Where `addRack` would begin, at or after a time; null where no room is left. */
+/** Start time that `addPull` would use, at or after a time; null if there is no room. */
 export function rackStartFrom(plan: ShotPlan, atS: number): number | null {
   return plan.line.start === null ? null : (freeGap(plan, atS)?.fromS ?? null);
 }
 
 /**
- * Moves, stretches or aims a rack. It never overlaps its neighbours nor leaves the shot: moved as a whole it stops there, stretched it ends there.
+ * Changes the times or the target of a pull. It can't overlap its neighbours or leave the shot: a moved pull stops there, a
+ * stretched one ends there.
  */
 export function changeRack(
   plan: ShotPlan,
@@ -77,13 +78,13 @@ export function changeRack(
     const isStretched = changes.durationS !== undefined;
     const latestStartS = latestEndS - (isStretched && changes.startS === undefined ? shortestS : wantedS);
     const startS = clamp(changes.startS ?? rack.startS, earliestStartS, latestStartS);
-    // rounding may leave a hair less than the shortest
+    // rounding may leave the duration slightly below the minimum
     return { ...rack, ...changes, startS, durationS: Math.max(Math.min(wantedS, latestEndS - startS), shortestS) };
   });
   return { ...plan, line: { ...plan.line, moves } };
 }
 
-/** Moves one end of a rack and leaves the other where it is. */
+/** Moves one end of a pull; the other end stays. */
 export function dragRackEdge(plan: ShotPlan, id: string, edge: 'start' | 'end', timeS: number): ShotPlan {
   const rack = plan.line.moves.find((move) => move.id === id);
   if (!rack) return plan;
@@ -103,7 +104,7 @@ export function setLineStart(plan: ShotPlan, start: LineTarget): ShotPlan {
   return { ...plan, line: { ...plan.line, start } };
 }
 
-/** The first gap between moves, at or after a time, that holds the shortest rack; and where the line stands before it. */
+/** First gap between pulls, at or after a time, that fits the shortest pull, and the target held before it. */
 function freeGap(plan: ShotPlan, atS: number): { fromS: number; toS: number; before: LineTarget } | null {
   let before = plan.line.start!;
   let freeFromS = 0;
@@ -124,9 +125,9 @@ function comfortableS(plan: ShotPlan, from: LineTarget, to: LineTarget, atS: num
   const mmOf = (target: LineTarget) => withinReach(ring, targetMm(plan, ring, target, atS));
   const angle = (target: LineTarget) => ring.angleAt(mmOf(target));
   const window = landingWindow(zoneLensAt(plan.optics, atS), ring, mmOf(to));
-  // a pull to where the ring stands is one too, and takes as long as a hand needs to begin
+  // a pull without travel still takes the hand's reaction time
   const needS = Math.max(leastMoveS(plan, Math.abs(angle(to) - angle(from)), window.widthDeg), plan.hand.reactionS);
-  // in tenths of a second, as one would say it
+  // in tenths of a second
   return Math.ceil(needS * COMFORT * 10) / 10;
 }
 
@@ -144,7 +145,7 @@ function withBeatsFor(plan: ShotPlan, rack: Rack): ShotPlan {
     ...PLAIN_BEAT,
     alternate: plan.alternates?.shown ?? null,
   };
-  // what is asked in both alternates is not cut short by the pull of one
+  // a beat that belongs to both alternates is not shortened by a pull in one of them
   const isCut = (beat: Beat) =>
     now.includes(beat) &&
     beat.kind === 'sharp' &&

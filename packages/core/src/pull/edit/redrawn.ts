@@ -3,7 +3,7 @@ import { PLAN_LIMITS as LIMITS } from '../planLimits.js';
 import type { ShotPlan } from '../shotPlan.js';
 import { clamp } from './ids.js';
 
-/** Distances that are only drawn, as the drawing has them now: what a tape would read there. */
+/** Recomputes the distances of drawn marks from the floor plan, as a tape would read them. */
 export function redrawn(plan: ShotPlan): ShotPlan {
   if (plan.floor === null || plan.marks.every(({ method }) => method !== 'drawn')) return plan;
   const { markSight } = planDistances(plan);
@@ -16,7 +16,7 @@ export function redrawn(plan: ShotPlan): ShotPlan {
   return { ...plan, marks };
 }
 
-/** When the last key of the camera, or its last pan, is done: the shot is not shorter than that. */
+/** End of the last camera key or pan. The shot can't be shorter. */
 export function floorEndS({ floor }: ShotPlan): number {
   return floor === null ? 0 : Math.max(...floor.camera.map(({ timeS }) => timeS), ...floor.aims.map(({ timeS }) => timeS));
 }

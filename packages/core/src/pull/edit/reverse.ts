@@ -5,8 +5,9 @@ import { easingReversed } from '../easing.js';
 import type { Beat, FocusLinePlan, LineTarget, OpticsMove, Rack, ShotOptics, ShotPlan } from '../shotPlan.js';
 
 /**
- * The same shot played backwards: every time is mirrored, people and camera go their ways back, pulls go from where they landed to where they left. Done twice it is the shot it was.
- * A pull that ran into someone who walks leaves them where it met them; one to a mark goes where the mark is read in that order, with the camera where it then is.
+ * The same shot played backwards: all times are mirrored, and subjects, camera and pulls run the other way. Applying it twice
+ * restores the shot. A pull that ran into a walking subject leaves the subject where they met. A pull to a mark uses the
+ * distance of that mark in the new order.
  */
 export function reversed(plan: ShotPlan): ShotPlan {
   const back = (timeS: number) => Math.max(0, plan.durationS - timeS);
@@ -24,14 +25,17 @@ export function reversed(plan: ShotPlan): ShotPlan {
       ...run,
       taps: [...run.taps].reverse().map(({ of, timeS }) => ({
         of: of.kind === 'cue' ? of : { ...of, kind: of.kind === 'leaves' ? ('arrives' as const) : ('leaves' as const) },
-        // a cue sets a pull off, which backwards begins where it landed
+        // a cue comes at the start of a pull, which backwards is where the pull landed
         timeS: back(timeS + (of.kind === 'cue' ? lastsS(of.moveId) : 0)),
       })),
     })),
   });
 }
 
-/** A tape is read where the camera stands when someone first comes to a mark: backwards that is another place, and what the tape says more than the drawing is kept. */
+/**
+ * A tape is read where the camera stands when the subject first reaches a mark. Backwards that is another place; the tape
+ * correction is kept.
+ */
 function withTapes(plan: ShotPlan, back: ShotPlan): ShotPlan {
   if (plan.floor === null) return back;
   const [was, is] = [planDistances(plan).markSight, planDistances(back).markSight];
@@ -47,9 +51,9 @@ type Back = (timeS: number) => number;
 
 function reversedBeat(beat: Beat, back: Back, captureFps: number): Beat {
   const toS = back(beat.fromS);
-  // a beat far shorter than a frame is not to vanish in the last digit
+  // a beat far shorter than a frame must not vanish through rounding
   const fromS = Math.min(back(beat.toS), toS - 1e-6);
-  // a key moment is a frame, which lasts: played backwards it begins where it ended
+  // the key moment lasts one frame: backwards it starts where that frame ended
   const keyS = beat.keyS === null ? null : Math.min(Math.max(back(beat.keyS + 1 / captureFps), fromS), toS);
   return { ...beat, fromS, toS, keyS };
 }
@@ -70,14 +74,14 @@ function reversedLine({ start, moves }: FocusLinePlan, back: Back): FocusLinePla
   };
 }
 
-/** Someone who was led is lagged behind: the ring is where they will have been. */
+/** A positive lead becomes a lag: backwards, the ring is where the subject is going to be. */
 function reversedTarget(target: LineTarget, back: Back): LineTarget {
   if (target.kind === 'subject') return { ...target, leadS: target.leadS === 0 ? 0 : -target.leadS };
   if (target.kind !== 'course') return target;
   return { ...target, points: [...target.points].reverse().map((point) => ({ ...point, timeS: back(point.timeS) })) };
 }
 
-/** The pace of a way is kept with where it ends: played backwards that is where it began. */
+/** The pace of a walk is stored with its end, which backwards is its start. */
 function reversedWay(subject: Subject, back: Back): Subject {
   const last = subject.stays.length - 1;
   const stays = subject.stays
@@ -100,7 +104,7 @@ function reversedFloor(floor: FloorPlan, back: Back): FloorPlan {
       pace: keys[index === keys.length - 1 ? 0 : index + 1]!.pace,
     }))
     .reverse();
-  // each look lasts to the next pan, which then is gone through from its other end
+  // an aim lasts until the next pan, which backwards runs from its other end
   const aims = floor.aims.map((_, index): AimKey => {
     const shown = floor.aims[floor.aims.length - 1 - index]!;
     const left = floor.aims[floor.aims.length - index];

@@ -7,7 +7,7 @@ import { clamp } from './ids.js';
 import { floorEndS } from './redrawn.js';
 import { withTargets } from './targets.js';
 
-/** The shortest the shot can be with its moves, its turns of stop and focal length, and the camera's ways, where they are. */
+/** Minimum duration that still holds all pulls, iris pulls, zooms and camera moves. */
 export function shortestDurationS(plan: ShotPlan): number {
   const { line, alternates, optics } = plan;
   const ends = [...line.moves, ...(alternates?.other.moves ?? []), ...optics.zooms, ...optics.stopPulls].map(
@@ -16,12 +16,12 @@ export function shortestDurationS(plan: ShotPlan): number {
   return Math.max(PLAN_LIMITS.durationS.min, floorEndS(plan), ...ends);
 }
 
-/** How fast whoever pulls is willing to turn what they hold. */
+/** Sets the highest speed at which the puller is willing to turn. */
 export function setHandLimit(plan: ShotPlan, degPerS: number): ShotPlan {
   return { ...plan, handDegPerS: clamp(degPerS, PLAN_LIMITS.handDegPerS.min, PLAN_LIMITS.handDegPerS.max) };
 }
 
-/** What the hand can do, and how it errs. */
+/** Changes the figures of the hand. */
 export function setHand(plan: ShotPlan, changes: Partial<Hand>): ShotPlan {
   const { reactionS, perBitS, steadyDeg } = { ...plan.hand, ...changes };
   const within = (value: number, { min, max }: { readonly min: number; readonly max: number }) => clamp(value, min, max);
@@ -35,7 +35,7 @@ export function setHand(plan: ShotPlan, changes: Partial<Hand>): ShotPlan {
   };
 }
 
-/** How many takes shall be kept, and how soft what lies behind shall be. A shot that becomes one-chance, or no longer is, asks for as many as is usual for it. */
+/** Changes the goals of the shot. When one-chance is switched, the target keep rate goes to that kind's default. */
 export function setWanted(plan: ShotPlan, changes: Partial<Wanted>): ShotPlan {
   const { wanted } = plan;
   const isOneChance = changes.isOneChance ?? wanted.isOneChance;
@@ -45,14 +45,12 @@ export function setWanted(plan: ShotPlan, changes: Partial<Wanted>): ShotPlan {
   return { ...plan, wanted: { ...wanted, ...changes, isOneChance, keepShare: clamp(keepShare, min, max) } };
 }
 
-/** What the shot takes of the day. */
+/** Changes the schedule of the shot. */
 export function setSchedule(plan: ShotPlan, changes: Partial<Schedule>): ShotPlan {
   return { ...plan, schedule: { ...plan.schedule, ...changes } };
 }
 
-/**
- * Makes the shot longer or shorter, never shorter than its moves. What reached to the old end reaches to the new one; what would lie past it is cut.
- */
+/** Changes the duration, never below its pulls. Spans that ended with the shot follow its new end; what lies past it is cut. */
 export function setDuration(plan: ShotPlan, wantedS: number): ShotPlan {
   const durationS = clamp(wantedS, shortestDurationS(plan), PLAN_LIMITS.durationS.max);
   const end = (timeS: number) => (timeS >= plan.durationS ? durationS : Math.min(timeS, durationS));

@@ -8,7 +8,8 @@ import { withTargets } from './targets.js';
 import { withFloor } from './withFloor.js';
 
 /**
- * Puts the camera back along its axis, wherever it stands: everyone is so much farther away. What was taped is reckoned on, and has to be taped again.
+ * Moves the camera back along its axis, so that every subject is farther away by `byMm`. Taped distances are increased and
+ * become stale.
  *
  * @param byMm - > 0
  */

@@ -7,9 +7,10 @@ import { freeOfMark, freeOfSubject } from './targets.js';
 import { redrawn } from './redrawn.js';
 
 /**
- * Adds someone standing at a taped distance for the whole shot. The first one also gives the line its start, and must be sharp throughout until something else is said.
+ * Adds a subject that stands at a taped distance for the whole shot. The first subject also sets the start of the focus track
+ * and must be sharp throughout.
  *
- * @param distanceMm - tape distance, null for infinity
+ * @param distanceMm - tape distance; null for infinity
  */
 export function addSubject(plan: ShotPlan, { name, distanceMm }: { name: string; distanceMm: number | null }): ShotPlan {
   const subjectId = nextId('subject', plan.subjects);
@@ -46,7 +47,7 @@ export function changeSubject(
   return { ...plan, subjects: withItem(plan.subjects, id, (subject) => ({ ...subject, ...changes })) };
 }
 
-/** Takes someone out of the shot with their marks and beats. Moves that went to their marks keep the distance. */
+/** Removes a subject with its marks and beats. Pulls to its marks keep their distance. */
 export function removeSubject(plan: ShotPlan, id: string): ShotPlan {
   const owned = plan.marks.filter((mark) => mark.subjectId === id);
   const freed = owned.reduce((rest, mark) => freeOfMark(rest, mark.id, mark.distanceMm), freeOfSubject(plan, id));
@@ -54,7 +55,7 @@ export function removeSubject(plan: ShotPlan, id: string): ShotPlan {
     ...freed,
     floor: freed.floor && {
       ...freed.floor,
-      // what looked at them keeps looking where they were
+      // an aim at the subject becomes an aim at where it was
       aims: freed.floor.aims.map((aim) =>
         aim.at.kind === 'subject' && aim.at.subjectId === id
           ? { ...aim, at: { kind: 'heading', deg: cameraHeading(plan, aim.timeS) } }
@@ -68,7 +69,8 @@ export function removeSubject(plan: ShotPlan, id: string): ShotPlan {
 }
 
 /**
- * Lets someone walk on to another taped distance: arrives at `fromS` and stays to the end. The stay before it ends early enough for a walk.
+ * Adds a walk to another taped distance: the subject arrives at `fromS` and stays to the end. The previous stay ends early
+ * enough.
  *
  * @param distanceMm - finite
  */
@@ -98,10 +100,10 @@ export function addStay(
   };
 }
 
-/** What a new walk takes until its times are set. */
+/** Default duration of a new walk. */
 const WALK_S = 2;
 
-/** Moves the ends of a stay, within the stays beside it and the shot. */
+/** Moves the ends of a stay between its neighbours and within the shot. */
 export function changeStay(
   plan: ShotPlan,
   subjectId: string,

@@ -1,7 +1,7 @@
 import type { FocusLinePlan, LineTarget, ShotPlan } from '../shotPlan.js';
 import { planDistances } from '../planDistances.js';
 
-/** The plan with its targets changed, in both of its lines where there are two. */
+/** Changes all focus targets of a plan, in both alternates. */
 export function withTargets(plan: ShotPlan, change: (target: LineTarget) => LineTarget): ShotPlan {
   const inLine = ({ start, moves }: FocusLinePlan): FocusLinePlan => ({
     start: start && change(start),
@@ -14,14 +14,14 @@ export function withTargets(plan: ShotPlan, change: (target: LineTarget) => Line
   };
 }
 
-/** Puts a plain distance wherever the line goes to a mark, or to a blur beside it. */
+/** Replaces targets at a mark, or at a blur beside it, by a plain distance. */
 export function freeOfMark(plan: ShotPlan, markId: string, distanceMm: number | null): ShotPlan {
   return withTargets(plan, (target) =>
     (target.kind === 'mark' || target.kind === 'blur') && target.markId === markId ? { kind: 'distance', distanceMm } : target,
   );
 }
 
-/** Puts a plain distance, where they first stood, wherever the line goes with someone. */
+/** Replaces targets on a subject by the distance of its first stay. */
 export function freeOfSubject(plan: ShotPlan, subjectId: string): ShotPlan {
   const markId = plan.subjects.find(({ id }) => id === subjectId)?.stays[0]?.markId;
   const mm = markId === undefined ? Infinity : (planDistances(plan).markFocusMm.get(markId) ?? Infinity);

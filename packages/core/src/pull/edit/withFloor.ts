@@ -4,7 +4,7 @@ import type { ShotPlan } from '../shotPlan.js';
 import { clamp } from './ids.js';
 import { redrawn } from './redrawn.js';
 
-/** The plan with another drawing, and the distances that follow from it; one without a drawing stays as it is. */
+/** Changes the floor plan and recomputes the distances that follow from it. A plan without a floor stays the same. */
 export function withFloor(plan: ShotPlan, change: (floor: FloorPlan) => FloorPlan): ShotPlan {
   return plan.floor === null ? plan : redrawn({ ...plan, floor: change(plan.floor) });
 }
@@ -13,7 +13,7 @@ export function inTime<T extends { readonly timeS: number }>(keys: readonly T[])
   return [...keys].sort((a, b) => a.timeS - b.timeS);
 }
 
-/** As far out as a floor goes. */
+/** Clamps a coordinate to the largest floor. */
 function clampPlace(mm: number): number {
   return clamp(mm, LIMITS.placeMm.min, LIMITS.placeMm.max);
 }

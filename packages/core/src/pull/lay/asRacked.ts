@@ -8,9 +8,9 @@ import { type Turning, turnS } from './holds.js';
 import { possibleTube } from './tubeRoom.js';
 
 /**
- * When one rack may start and how long it may last, as the ones beside it are.
+ * Free range of the start time and duration of one pull, with its neighbours as they are.
  *
- * @returns null for one that goes on with someone, or leaves someone it went on with, and while the line has no start
+ * @returns null if the pull starts from or leads to tracking, or if the track has no start
  */
 export function rackTiming(plan: ShotPlan, moveId: string): ChangeTime | null {
   const ring = ringOf(plan.optics.lens);
@@ -22,7 +22,7 @@ export function rackTiming(plan: ShotPlan, moveId: string): ChangeTime | null {
   return change && changeTime(possibleTube(tubeOf(plan), ringReach(plan)), plan.captureFps, change);
 }
 
-/** The turn of a rack, between when the one before has landed and the one after begins; null for one that is no turn between two settings. */
+/** The pull as a change between two holds, limited by its neighbours; null if it starts from or leads to tracking. */
 function changeOf(turning: Turning, { moves }: FocusLine, index: number, earliestS: number): Change | null {
   const { plan } = turning;
   const { endS, from, to, goesOn } = moves[index]!;
@@ -39,9 +39,10 @@ function changeOf(turning: Turning, { moves }: FocusLine, index: number, earlies
 }
 
 /**
- * The racks of a plan, each at the time at which it loses the fewest frames, between the ones before and after it. One that goes on with someone, or along a course, stays as it is.
+ * Retimes the pulls of a plan, each to the time that loses the fewest frames between its neighbours. Pulls that lead to
+ * tracking stay as they are.
  *
- * @returns null for a line without racks
+ * @returns null for a track without pulls
  */
 export function asRacked(
   turning: Turning,

@@ -3,41 +3,42 @@ import { PLAN_LIMITS } from '../planLimits.js';
 import type { Easing } from '../shotPlan.js';
 import type { Tube } from '../tube.js';
 
-/** A turn from one angle to another, and when it can be made. */
+/** A change from one ring angle to another, and the time available for it. */
 export interface Change {
   readonly fromDeg: number;
   readonly toDeg: number;
   readonly easing: Easing;
-  /** The least time a hand needs for it */
+  /** Minimum time a hand needs */
   readonly needS: number;
-  /** When the change before it has landed, and the one after it begins */
+  /** Landing of the previous change, and start of the next one */
   readonly earliestS: number;
   readonly latestEndS: number;
 }
 
-/** When a change starts and how long it lasts, and how much of that is free. */
+/** Start and duration of a change, and the free range of both. */
 export interface ChangeTime {
   readonly startS: number;
   readonly durationS: number;
-  /** As fast as the hand can, the times it may start at without losing more than must be lost */
+  /** At the hand's minimum time: range of start times that lose no more frames than necessary */
   readonly earliestStartS: number;
   readonly latestStartS: number;
-  /** The longest it may last for that */
+  /** Longest duration without losing further frames */
   readonly longestS: number;
-  /** Frames that are lost all the same */
+  /** Frames that are lost in any case */
   readonly lostFrames: number;
 }
 
-/** How much longer than a hand's least time a move is made where there is time for it. */
+/** Duration of a pull over the hand's minimum time, where there is room. */
 const COMFORT = 1.5;
 
-/** Steps by which the longest time is narrowed down. */
+/** Bisection steps for the longest duration. */
 const HALVINGS = 10;
 
 /**
- * When to go over from one setting to the next: so that the fewest frames go soft, and then with a hand's comfort, in the middle of the time there is.
+ * Chooses when to change from one hold to the next: fewest soft frames first, then a comfortable duration in the middle of the
+ * free range.
  *
- * Starts are tried frame by frame, all of them at the least time, and then ever longer ones.
+ * Start times are tried frame by frame, first at the minimum time, then at longer durations.
  */
 export function changeTime(tube: Tube, captureFps: number, change: Change): ChangeTime {
   const { earliestS, latestEndS } = change;
@@ -64,7 +65,7 @@ export function changeTime(tube: Tube, captureFps: number, change: Change): Chan
   };
 }
 
-/** Of all starts for a duration, those that lose the fewest frames: the longest unbroken stretch of them. */
+/** The start times for a duration that lose the fewest frames: their longest unbroken run. */
 function startsFor(
   tube: Tube,
   captureFps: number,
@@ -83,20 +84,21 @@ function startsFor(
   return { lost, first, last };
 }
 
-/** Whether some start for a duration loses no more than so many frames. */
+/** Whether some start time for a duration loses at most `maxLost` frames. */
 function hasStart(tube: Tube, captureFps: number, change: Change, durationS: number, mostLost: number): boolean {
   const lostAt = lostFrames(tube, captureFps, change, durationS);
   for (let k = 0; k < startCount(captureFps, change, durationS); k++) if (lostAt(k, mostLost) <= mostLost) return true;
   return false;
 }
 
-/** Starts are tried frame by frame from the earliest on. */
+/** Start times are tried frame by frame from the earliest one. */
 function startCount(captureFps: number, { earliestS, latestEndS }: Change, durationS: number): number {
   return 1 + Math.max(0, Math.floor((latestEndS - durationS - earliestS) * captureFps + 1e-6));
 }
 
 /**
- * Frames between the changes before and after that are not as asked, by which start it is: where the old setting, the turn or the new one is outside the tube. Counting stops once it is past `mostLost`.
+ * Number of required frames outside the tube between the neighbouring changes, by start frame: old hold, turn and new hold.
+ * Counting stops above `maxLost`.
  */
 function lostFrames({ lowDeg, highDeg, required }: Tube, captureFps: number, change: Change, durationS: number) {
   const { fromDeg, toDeg, easing, earliestS, latestEndS } = change;
@@ -104,14 +106,14 @@ function lostFrames({ lowDeg, highDeg, required }: Tube, captureFps: number, cha
   const endFrame = Math.max(firstFrame, Math.min(required.length, Math.ceil(latestEndS * captureFps - 1e-6)));
   const isLost = (frame: number, deg: number) =>
     required[frame] === 1 && (deg < lowDeg[frame]! - 1e-9 || deg > highDeg[frame]! + 1e-9) ? 1 : 0;
-  // lost so far if the old setting went on, and from here on if the new one did
+  // frames lost by the old hold up to here, and by the new hold from here on
   const before = new Uint32Array(endFrame - firstFrame + 1);
   const after = new Uint32Array(endFrame - firstFrame + 1);
   for (let frame = firstFrame; frame < endFrame; frame++)
     before[frame - firstFrame + 1] = before[frame - firstFrame]! + isLost(frame, fromDeg);
   for (let frame = endFrame - 1; frame >= firstFrame; frame--)
     after[frame - firstFrame] = after[frame - firstFrame + 1]! + isLost(frame, toDeg);
-  // whole frames lie between two starts, so every one of them turns through the same angles
+  // consecutive starts are whole frames apart, so every one turns through the same angles
   const lateS = firstFrame / captureFps - earliestS;
   const turning = Math.max(0, Math.ceil((durationS - lateS) * captureFps - 1e-6));
   const degs = Float64Array.from(

@@ -1,29 +1,30 @@
 import { CoreError } from '../../errors.js';
 
-/** Frame by frame, the ring angles at which whoever must be sharp is sharp. All of one length. */
+/** Allowed band: by frame, the ring angles at which every required subject is sharp. All arrays have equal length. */
 export interface HoldTube {
-  /** Where `required` is not 0 also `lowDeg <= highDeg` */
+  /** Where `required` is not 0: `lowDeg <= highDeg` */
   readonly lowDeg: ArrayLike<number>;
   readonly highDeg: ArrayLike<number>;
-  /** 0 for a frame in which nobody need be sharp */
+  /** 0 for a frame in which nothing is required */
   readonly required: ArrayLike<number>;
 }
 
-/** One setting of the ring for a run of frames. */
+/** A constant ring angle over a range of frames. */
 export interface RingHold {
   readonly fromFrame: number;
-  /** The first frame after it */
+  /** First frame after it */
   readonly toFrame: number;
   readonly ringDeg: number;
 }
 
 /**
- * The fewest constant settings of the ring that keep every required frame inside the tube. They follow on each other from the first frame to the last; where nobody need be sharp
- * the setting before goes on. Each stands in the middle of the room that all its frames leave.
+ * Fewest constant ring angles that keep every required frame inside the tube. The holds cover all frames without gaps; a hold
+ * extends over frames without requirement. Each angle is the middle of its feasible interval.
  *
- * @returns none for a tube without frames, one for a tube in which nobody need be sharp
- * @throws {CoreError} `lengths-differ`, `no-room` naming the first required frame that no angle fits, `not-a-number`
- * Source: stabbing intervals in order: a setting is kept for as long as one angle fits all its frames, which no other choice outlasts.
+ * @returns no hold for a tube without frames, one hold for a tube without requirement
+ * @throws {CoreError} `lengths-differ`, `not-a-number`, `no-room` naming the first required frame with an empty interval
+ * Source: greedy interval stabbing. Each hold lasts as long as one angle fits all of its frames, which no other choice
+ * outlasts.
  * @example low [10, 12, 30], high [20, 18, 40], all required: two holds, at 15 and 35
  */
 export function fewestHolds({ lowDeg, highDeg, required }: HoldTube): RingHold[] {
@@ -66,7 +67,7 @@ function assertRoom(frame: number, low: number, high: number): void {
   });
 }
 
-/** The middle of an interval; of one without an end, the end it has, or 0. */
+/** Middle of an interval; for an interval without an end, the other end, or 0. */
 function middle(low: number, high: number): number {
   if (Number.isFinite(low) && Number.isFinite(high)) return (low + high) / 2;
   return Number.isFinite(low) ? low : Number.isFinite(high) ? high : 0;

@@ -6,7 +6,7 @@ import { type Corner, fewerCorners, tautString } from './tautString.js';
 import { mostRingDegPerS } from './limits.js';
 import { insetInReach } from './tubeRoom.js';
 
-/** The stillest line inside a tube, as a course of the plan; one that never turns, as a distance. */
+/** The track with the least turn inside the tube, as a course of the plan; a distance if it never turns. */
 export function followLine({ plan, ring }: Turning, tube: Tube, roomShare: number): { plan: ShotPlan; holds: number } {
   const { lowDeg, highDeg } = insetInReach(tube, roomShare, mostRingDegPerS(plan) / plan.captureFps);
   const corners = fewerCorners(tautString(lowDeg, highDeg), lowDeg, highDeg).slice(0, PLAN_LIMITS.coursePoints.max);

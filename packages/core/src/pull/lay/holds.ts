@@ -5,7 +5,7 @@ import { zoneLensAt } from '../opticsTrack.js';
 import type { ShotPlan } from '../shotPlan.js';
 import type { Tube } from '../tube.js';
 
-/** A setting: between which angles, and from which needed frame to which. */
+/** Ring angles possible for one hold, and its range of required frames. */
 export interface Setting {
   readonly lowDeg: number;
   readonly highDeg: number;
@@ -13,29 +13,30 @@ export interface Setting {
   readonly lastNeeded: number;
 }
 
-/** Frames in which something is asked, without a break. */
+/** An unbroken run of required frames. */
 interface Run extends Setting {
-  /** Whether one setting keeps all of it */
+  /** Whether a single angle keeps all of them */
   readonly isKept: boolean;
 }
 
-/** How a change of setting sits with the hand. */
+/** What limits the changes between holds: the plan, its ring, and the hand. */
 export interface Turning {
   readonly plan: ShotPlan;
   readonly ring: LensRing;
 }
 
 /**
- * The fewest settings that keep every needed frame with a change only where nothing is asked, for long enough that the hand gets there.
+ * Fewest holds that keep every required frame, with changes only in frames without requirement that give the hand enough time.
  *
- * Settings are told apart by runs of needed frames: a setting keeps some runs that follow on each other, and of all ways to part the runs the one with the fewest settings is taken. From one setting to the next a hand gets so far in the time there is, and so to an interval of angles.
+ * Dynamic program over runs of required frames: each hold covers consecutive runs. Between two holds the hand reaches an
+ * interval of angles in the available time.
  *
- * @returns null where no such settings exist
+ * @returns null if there is no such set of holds
  */
 export function handHolds(tube: Tube, turning: Turning): Setting[] | null {
   const runs = runsOf(tube);
   if (runs.some(({ isKept }) => !isKept)) return null;
-  // for each run as the last one of a setting: the fewest settings so far, and the angles such a setting can have
+  // by last run of a hold: fewest holds so far, with the angles possible for that hold
   const best: { count: number; from: number; before: number; setting: Setting }[][] = [];
   for (let last = 0; last < runs.length; last++) {
     const found: (typeof best)[number] = [];
@@ -63,7 +64,7 @@ export function handHolds(tube: Tube, turning: Turning): Setting[] | null {
   return narrowedBack(settings, turning);
 }
 
-/** Ways that have more settings than another and reach no angle that it does not are never needed. */
+/** Drops dominated candidates: more holds, no extra reachable angle. */
 function notWorse<T extends { readonly count: number; readonly setting: Setting }>(ways: readonly T[]): T[] {
   const covers = (a: Setting, b: Setting) => a.lowDeg <= b.lowDeg && a.highDeg >= b.highDeg;
   return ways.filter(
@@ -92,7 +93,7 @@ function runsOf({ lowDeg, highDeg, required }: Tube): Run[] {
   return runs;
 }
 
-/** One setting for several runs; null where none keeps them all. */
+/** One hold for several runs; null if no angle keeps them all. */
 function joined(runs: readonly Run[], first: number, last: number): Setting | null {
   let [low, high] = [-Infinity, Infinity];
   for (let index = first; index <= last; index++) {
@@ -104,7 +105,7 @@ function joined(runs: readonly Run[], first: number, last: number): Setting | nu
     : null;
 }
 
-/** Of a setting, the angles a hand gets to from another in the time between them; null for none. */
+/** Angles of the next hold that the hand reaches from a hold in the time between them; null if none. */
 function reachedFrom(from: Setting, to: Setting, turning: Turning): Setting | null {
   const availableS = timeBetweenS(from, to, turning.plan.captureFps);
   const nearestDeg = Math.min(Math.max((from.lowDeg + from.highDeg) / 2, to.lowDeg), to.highDeg);
@@ -113,7 +114,7 @@ function reachedFrom(from: Setting, to: Setting, turning: Turning): Setting | nu
   return lowDeg <= highDeg ? { ...to, lowDeg, highDeg } : null;
 }
 
-/** Settings narrowed from the last one back, so that each still gets to the next. */
+/** Narrows holds from the last one back, so that each still reaches the next. */
 function narrowedBack(settings: readonly Setting[], turning: Turning): Setting[] {
   const narrowed = [...settings];
   for (let index = settings.length - 2; index >= 0; index--) {
@@ -130,12 +131,12 @@ export function timeBetweenS(from: Setting, to: Setting, captureFps: number): nu
   return (to.firstNeeded - from.lastNeeded) / captureFps;
 }
 
-/** The least time a hand needs from one angle to another, landing at a frame. */
+/** Minimum time a hand needs between two angles, landing at a frame. */
 export function turnS({ plan, ring }: Turning, fromDeg: number, toDeg: number, landsFrame: number): number {
   return leastMoveS(plan, Math.abs(toDeg - fromDeg), windowDeg(plan, ring, toDeg, landsFrame));
 }
 
-/** How far a hand turns in a time, to land at an angle: the turn whose least time it is, found by halving. */
+/** Largest turn that lands at an angle within the available time, by bisection. */
 function farthestTurnDeg({ plan, ring }: Turning, landsDeg: number, landsFrame: number, availableS: number): number {
   const width = windowDeg(plan, ring, landsDeg, landsFrame);
   const gets = (travelDeg: number) => leastMoveS(plan, travelDeg, width) <= availableS;

@@ -15,34 +15,38 @@ import { mostKept } from './mostKept.js';
 import { type Impossible, impossibleIn, possibleTube, reachableTube } from './tubeRoom.js';
 import { mostRingDegPerS } from './limits.js';
 
-/** How a line is laid: changed as seldom as possible; as still as the action allows; not at all; or by the racks that are there, well timed. */
+/**
+ * How the pulls are worked out: as few holds as possible; least turn while following the action; one fixed angle; or the
+ * existing pulls at better times.
+ */
 export const LINE_WAYS = ['fewest-holds', 'follow', 'fixed', 'as-racked'] as const;
 export type LineWay = (typeof LINE_WAYS)[number];
 
 export interface LaidLine {
   readonly way: LineWay;
   readonly plan: ShotPlan;
-  /** Settings of the ring that are held, from one on; corners of a line that follows */
+  /** Number of holds, at least 1; for `follow`, number of corners */
   readonly holds: number;
-  /** Why, and from when, no line at all keeps what is asked; null where one does */
+  /** Reason and time at which no track meets all requirements; null if one does */
   readonly impossible: Impossible | null;
-  /** Of each change: when it may start and how long it may last; none of a line that follows */
+  /** By change: free range of its start time and duration. Empty for `follow` */
   readonly timings: readonly (ChangeTime & { readonly moveId: string })[];
 }
 
 export interface LayOptions {
-  /** How much of the room between each side of the tube and its middle a line that follows keeps free, 0 to 1 */
+  /** Share of the room between each side of the tube and its middle that `follow` keeps free, 0 to 1 */
   readonly roomShare?: number;
 }
 
 /**
- * Lays the focus line anew, in place of the one there is; marks, people and what is asked of them stay as they are.
+ * Works out the pulls of a plan anew. Marks, subjects and beats stay as they are.
  *
- * `fewest-holds`: as few settings as keep every frame that must be kept, changed where nothing is asked for as long as a hand needs; where there is no such line, as few as there can be, each change as fast
- * as the hand can and so that the fewest frames go soft. `follow`: the stillest line inside the tube. `fixed`: the one setting that keeps the most, the key moments first. `as-racked`: the pulls there are,
- * each when it loses the fewest frames. A pull to where one went before keeps its cue, and what is known of it.
+ * `fewest-holds`: fewest holds that keep every required frame, with changes where nothing is required. If the hand is too slow
+ * for that, as few holds as possible, each change at the hand's minimum time and where it loses the fewest frames. `follow`:
+ * the track with the least turn inside the tube. `fixed`: the angle that keeps the most, key moments first. `retime`: the
+ * existing pulls, each at the time that loses the fewest frames. A pull to the same target keeps its cue.
  *
- * @returns null while nothing is asked, there is no rack for `as-racked`, or the changes are more than a plan holds
+ * @returns null if nothing is required, if there is no pull to `retime`, or if the result has more pulls than a plan may hold
  */
 export function layLine(plan: ShotPlan, way: LineWay, { roomShare = 0 }: LayOptions = {}): LaidLine | null {
   const asked = tubeOf(plan);
@@ -70,7 +74,7 @@ export function layLine(plan: ShotPlan, way: LineWay, { roomShare = 0 }: LayOpti
   }
 }
 
-/** The fewest settings whatever the hand can do. */
+/** Fewest holds, ignoring the speed of the hand. */
 function fewestSettings(tube: Tube): Setting[] {
   const { lowDeg, highDeg, required } = tube;
   return fewestHolds(tube).flatMap(({ fromFrame, toFrame }) => {
@@ -86,7 +90,9 @@ function fewestSettings(tube: Tube): Setting[] {
   });
 }
 
-/** The fewest settings that a hand gets to in time; where there are none, of the fewest whatever the hand can do those that lose the fewest frames. */
+/**
+ * Fewest holds that the hand reaches in time. If there are none: the fewest regardless of the hand, losing the fewest frames.
+ */
 function fewestChanges(turning: Turning, reach: RingReach, tube: Tube): Held | null {
   const { captureFps, durationS } = turning.plan;
   const settings = handHolds(tube, turning);
@@ -123,16 +129,16 @@ function fewestChanges(turning: Turning, reach: RingReach, tube: Tube): Held | n
 
 type Held = Pick<LaidLine, 'plan' | 'holds' | 'timings'>;
 
-/** When a change may be under way. */
+/** Time span in which a change may run. */
 interface ChangeSpan {
   readonly earliestS: number;
   readonly latestEndS: number;
 }
 
-/** What a hand can just do is not to be lost in the last digit of a difference of times. */
+/** Keeps a change that just fits from failing through rounding. */
 const ROUNDED_UP = 1 + 1e-9;
 
-/** Makes pulls of settings, each changed within its span when it costs the least. */
+/** Turns holds into pulls, each within its span where it costs least. */
 function heldLine(turning: Turning, tube: Tube, placed: readonly Placed[], spans: readonly ChangeSpan[]): Held {
   const { plan } = turning;
   const moves: Rack[] = [];
@@ -170,10 +176,10 @@ interface Placed {
 }
 
 /**
- * Where the ring is set within a setting's room: at a mark that lies well within it, so that it can be found again; else in the middle, or of a wide room as near as may be to where the ring stood;
- * and always so near that the hand gets there.
+ * Ring angle of a hold within its window: at a mark well inside it, so that it can be found again; otherwise in the middle. In
+ * a wide window it stays as near to the previous angle as possible. It is always within reach of the hand.
  *
- * @param before - where it stood, and the last frame it was needed there
+ * @param before - previous angle, and the last frame that required it
  */
 function placeOf(
   turning: Turning,

@@ -8,7 +8,7 @@ import { tubeOf } from '../tube.js';
 import { mostRingDegPerS } from './limits.js';
 import { impossibleIn } from './tubeRoom.js';
 
-/** The least of a kind of change after which some line keeps what is asked. */
+/** Smallest change of one kind after which some track meets all requirements. */
 export type LeastChange = { readonly plan: ShotPlan } & (
   | { readonly kind: 'stop'; readonly from: number; readonly to: number; readonly stopsLost: number }
   | { readonly kind: 'focal-length'; readonly fromMm: number; readonly toMm: number }
@@ -24,16 +24,16 @@ export type LeastChange = { readonly plan: ShotPlan } & (
     }
 );
 
-/** Shortest focal length that is proposed for a lens that is not there. */
+/** Shortest focal length proposed for a lens that is not in the kit. */
 const SHORTEST_MM = 14;
 
-/** Halvings by which a change is narrowed down. */
+/** Bisection steps for the size of a change. */
 const HALVINGS = 12;
 
 /**
- * What would make an impossible plan possible, each kind of change at its least: the stop, the lens, when someone is asked for, where someone stands.
+ * Smallest change of each kind that makes an impossible plan possible: stop, lens, times of a beat, or a subject's place.
  *
- * @returns none for a plan that some line keeps
+ * @returns empty for a plan that is possible already
  */
 export function leastChanges(plan: ShotPlan): LeastChange[] {
   const found = impossibilityOf(plan);
@@ -58,7 +58,10 @@ function byStop(plan: ShotPlan): LeastChange[] {
   ];
 }
 
-/** Of a zoom, a shorter setting; of a prime, a shorter lens with the same ring. A ring with a scale of its own says nothing of another lens. */
+/**
+ * A zoom can go shorter; a prime is replaced by a shorter one with the same ring. A lens with its own scale says nothing about
+ * another.
+ */
 function byFocalLength(plan: ShotPlan): LeastChange[] {
   const { lens, focalLengthMm, zooms } = plan.optics;
   const isZoom = lens.longestMm > lens.focalLengthMm;
@@ -76,7 +79,7 @@ function byFocalLength(plan: ShotPlan): LeastChange[] {
   return [{ kind: 'focal-length', fromMm: focalLengthMm, toMm: works, plan: at(works) }];
 }
 
-/** Of those who are asked for at the moment: one a little later, or until a little sooner. */
+/** One of the subjects required at that time becomes required a little later, or until a little earlier. */
 function byTime(plan: ShotPlan, fromS: number): LeastChange[] {
   const frameS = 1 / plan.captureFps;
   const there = beatsNow(plan).filter(
@@ -93,7 +96,7 @@ function byTime(plan: ShotPlan, fromS: number): LeastChange[] {
   return changes.sort((a, b) => a.byS - b.byS).slice(0, 1);
 }
 
-/** Of those who stand at the moment: one nearer to another. Whoever is drawn on a floor is moved there. */
+/** One of the subjects standing at that time moves nearer to another. A drawn subject is moved on the floor. */
 function byStanding(plan: ShotPlan, fromS: number): LeastChange[] {
   if (plan.floor !== null) return [];
   const { markFocusMm } = planDistances(plan);
@@ -119,7 +122,7 @@ function byStanding(plan: ShotPlan, fromS: number): LeastChange[] {
   return changes.sort((a, b) => Math.abs(a.toMm - a.fromMm) - Math.abs(b.toMm - b.fromMm)).slice(0, 1);
 }
 
-/** The least amount that works, to a few thousandths of the most; null where the most does not. */
+/** Smallest amount that works, to a few thousandths of `max`; null if `max` does not work. */
 function leastWorking(most: number, works: (by: number) => boolean): number | null {
   if (most <= 0 || !works(most)) return null;
   let [low, high] = [0, most];

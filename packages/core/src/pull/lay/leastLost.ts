@@ -2,7 +2,7 @@ import { eased } from '../easing.js';
 import type { Tube } from '../tube.js';
 import { type Turning, turnS } from './holds.js';
 
-/** A change from one of the settings to another: the frames it is under way from, and the one it has landed by. */
+/** A change between two of the holds: first frame under way, and frame of the landing. */
 export interface Jump {
   readonly to: number;
   readonly fromFrame: number;
@@ -10,19 +10,19 @@ export interface Jump {
 }
 
 export interface LeastLost {
-  /** Of the settings, the one the line starts with */
+  /** Index of the hold at the start */
   readonly first: number;
   readonly jumps: readonly Jump[];
 }
 
-/** What a change costs beside the frames it loses, in frames: of two lines that lose as many, the one with fewer changes. */
+/** Cost of a change in lost frames: of two equally good tracks, the one with fewer changes wins. */
 const CHANGE_COST = 1e-3;
 
 /**
- * Which of some settings the ring should stand at when, so that the fewest frames are lost, each change as fast as the hand can: every frame's best way to stand at every setting is worked out from
- * those before it.
+ * Chooses which of several ring angles to hold when, so that the fewest frames are lost, each change at the hand's minimum
+ * time. Dynamic program over frames and angles.
  *
- * @param degs - ring angles of the settings, at least one
+ * @param degs - ring angles of the holds, at least one
  */
 export function leastLost(turning: Turning, { lowDeg, highDeg, required }: Tube, degs: readonly number[]): LeastLost {
   const frames = required.length;
@@ -31,7 +31,7 @@ export function leastLost(turning: Turning, { lowDeg, highDeg, required }: Tube,
   const isLost = (frame: number, deg: number) =>
     required[frame] === 1 && (deg < lowDeg[frame]! - 1e-9 || deg > highDeg[frame]! + 1e-9);
   const turns = turnsBetween(turning, degs, captureFps);
-  // cost of standing at a setting once the frames before this one are over, and the change it was come by
+  // cost of holding an angle after the previous frames, and the change that led there
   const cost = Array.from({ length: frames + 1 }, () => new Float64Array(count).fill(Infinity));
   const cameBy = Array.from({ length: frames + 1 }, () => new Int32Array(count).fill(-1));
   cost[0]!.fill(0);
@@ -67,7 +67,7 @@ export function leastLost(turning: Turning, { lowDeg, highDeg, required }: Tube,
   return { first: at, jumps };
 }
 
-/** The angles a change runs through, frame by frame as the hand does it in its least time. */
+/** Ring angles of every possible change, frame by frame, at the hand's minimum time. */
 function turnsBetween(turning: Turning, degs: readonly number[], captureFps: number): (Float64Array | null)[][] {
   return degs.map((fromDeg) =>
     degs.map((toDeg) => {

@@ -6,7 +6,8 @@ import { sharpWindow, type Tube } from '../tube.js';
 import type { Setting, Turning } from './holds.js';
 
 /**
- * The one setting that keeps the most: first of the key moments, then of the frames. Windows begin and end in order of angle; what they weigh is summed up along the ring, and the heaviest stretch is it.
+ * The one hold that keeps the most: key moments first, then frames. Sweeps window ends in order of angle and takes the heaviest
+ * interval.
  */
 export function mostKept(turning: Turning, { lowDeg, highDeg, required }: Tube): Setting {
   const needed = [...required.keys()].filter((frame) => required[frame] === 1);
@@ -30,7 +31,7 @@ export function mostKept(turning: Turning, { lowDeg, highDeg, required }: Tube):
   };
 }
 
-/** Where the ring may stand for a key moment: for whom it is one, whatever else is asked at that frame. */
+/** Ring angles that keep each key moment, for its own subject only. */
 function keyWindows({ plan, ring }: Turning, frames: number): { lowDeg: number; highDeg: number }[] {
   const { focusMmAt } = planDistances(plan);
   return beatsNow(plan).flatMap((beat) => {

@@ -1,7 +1,10 @@
 import fc from 'fast-check';
 import { fewerCorners, stringDegAt, tautString } from './tautString';
 
-/** The least turn any line through a tube can have: the angles that cost the least so far are an interval, and everything else costs its distance from it more. */
+/**
+ * The least turn any line through a tube can have: the angles that cost the least so far are an interval, and everything else
+ * costs its distance from it more.
+ */
 function leastTurn(low: readonly number[], high: readonly number[]): number {
   let [from, to, cost] = [low[0]!, high[0]!, 0];
   for (let frame = 1; frame < low.length; frame++) {

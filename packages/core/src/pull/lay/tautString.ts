@@ -1,19 +1,20 @@
-/** A corner of a line: at a frame, a ring angle. Between two corners it is straight. */
+/** A corner of a piecewise linear track: ring angle at a frame. */
 export interface Corner {
   readonly frame: number;
   readonly ringDeg: number;
 }
 
 /**
- * The stillest line through a tube, from the first frame to the last, both of its ends free: of all lines that stay inside it has the least total turn, and of those the smallest peak speed.
+ * The track with the least total turn inside a tube, from its first to its last frame with free ends. Of those, the one with
+ * the lowest peak speed.
  *
- * It is a string pulled taut. With a free end it leaves that end level, so it holds until the tube makes it turn, and holds again once nothing does. From a corner it goes straight for as long as one
- * slope fits every frame; where none does, it bends around whatever held it.
+ * The result is a taut string. A free end leaves the string level: it holds until the tube forces a turn, and holds again
+ * afterwards. From a corner it runs straight while one slope fits every frame, then bends around the limiting corner.
  *
- * @param low, high - frame by frame, `low <= high` and finite; as many of each, at least one
- * @returns corners in order of frames; one for a tube that a single setting fits
- * Source: the shortest path in a simple corridor, by the funnel of lines seen from its last corner. A taut string minimises every convex cost of its increments at once: their sum of absolute values
- * (the turn) as well as their largest (the speed).
+ * @param low, high - by frame, `low <= high`, finite, equal lengths, at least one frame
+ * @returns corners in frame order; one corner if a single angle fits
+ * Source: shortest path in a simple corridor by the funnel method. A taut string minimises every convex cost of its increments
+ * at once: the sum of absolute values (total turn) and the maximum (peak speed).
  * @example low [0, 0, 4], high [1, 9, 5]: from 1 at frame 0 to 4 at frame 2
  */
 export function tautString(low: ArrayLike<number>, high: ArrayLike<number>): Corner[] {
@@ -30,7 +31,7 @@ export function tautString(low: ArrayLike<number>, high: ArrayLike<number>): Cor
   return withoutStraight(corners);
 }
 
-/** The corner up to which a line can stay level, having begun at its height; null where it can to the end. */
+/** Corner up to which the track can stay level, having started at that height; null if it can to the end. */
 function levelUntil(low: ArrayLike<number>, high: ArrayLike<number>): Corner | null {
   let [floor, floorAt, ceiling, ceilingAt] = [-Infinity, 0, Infinity, 0];
   for (let frame = 0; frame < low.length; frame++) {
@@ -42,7 +43,7 @@ function levelUntil(low: ArrayLike<number>, high: ArrayLike<number>): Corner | n
   return null;
 }
 
-/** The height of a level line, with the most room on both sides. */
+/** Height of a level track with the most room on both sides. */
 function middleOf(low: ArrayLike<number>, high: ArrayLike<number>): number {
   let [floor, ceiling] = [-Infinity, Infinity];
   for (let frame = 0; frame < low.length; frame++) {
@@ -52,7 +53,7 @@ function middleOf(low: ArrayLike<number>, high: ArrayLike<number>): number {
   return (floor + ceiling) / 2;
 }
 
-/** Where a straight line from a corner must bend next; the corner itself where it may stay level to the end. */
+/** The corner at which a straight line from the given corner must bend; the corner itself if it can stay level to the end. */
 function nextCorner(low: ArrayLike<number>, high: ArrayLike<number>, { frame: at, ringDeg }: Corner): Corner {
   let [least, leastAt, most, mostAt] = [-Infinity, at, Infinity, at];
   const bend = (frame: number, from: ArrayLike<number>): Corner => ({ frame, ringDeg: from[frame]! });
@@ -63,13 +64,13 @@ function nextCorner(low: ArrayLike<number>, high: ArrayLike<number>, { frame: at
     if (up >= least) [least, leastAt] = [up, frame];
     if (down <= most) [most, mostAt] = [down, frame];
   }
-  // the end is free: no farther than it must
+  // the end is free: turn no farther than necessary
   if (least > 0) return bend(leastAt, low);
   if (most < 0) return bend(mostAt, high);
   return { frame: at, ringDeg };
 }
 
-/** Corners that lie on the straight line between their neighbours are none. */
+/** Removes corners that lie on the straight line between their neighbours. */
 function withoutStraight(corners: readonly Corner[]): Corner[] {
   return corners.filter((corner, index) => {
     const [before, after] = [corners[index - 1], corners[index + 1]];
@@ -79,7 +80,7 @@ function withoutStraight(corners: readonly Corner[]): Corner[] {
   });
 }
 
-/** The angle of a line of corners at a frame. */
+/** Ring angle of a piecewise linear track at a frame. */
 export function stringDegAt(corners: readonly Corner[], frame: number): number {
   const after = corners.findIndex((corner) => corner.frame >= frame);
   if (after < 0) return corners[corners.length - 1]!.ringDeg;
@@ -89,13 +90,13 @@ export function stringDegAt(corners: readonly Corner[], frame: number): number {
 }
 
 /**
- * The same line with fewer corners, where that costs neither turn nor speed: edges between two others are left out when those two, drawn on until they meet, stay inside. A line along a curved
- * side of its tube has a corner at every frame, which nobody's hand would tell from one at every tenth.
+ * Removes corners without adding turn or speed: an edge is dropped if its two neighbours, extended until they meet, stay inside
+ * the tube. Along a curved side of the tube, the taut string has a corner at every frame, which no hand could tell apart.
  */
 export function fewerCorners(corners: readonly Corner[], low: ArrayLike<number>, high: ArrayLike<number>): Corner[] {
   if (corners.length < 4) return [...corners];
   const kept: Corner[] = [corners[0]!];
-  let edge = 0; // the edge that is drawn on, from corners[edge] to corners[edge + 1]
+  let edge = 0; // index of the extended edge, from corners[edge] to corners[edge + 1]
   let from = corners[0]!;
   while (edge < corners.length - 2) {
     let best: { edge: number; corner: Corner } = { edge: edge + 1, corner: corners[edge + 1]! };
@@ -112,11 +113,11 @@ export function fewerCorners(corners: readonly Corner[], low: ArrayLike<number>,
   return kept;
 }
 
-/** Where two edges meet when the first is drawn on and the second drawn back, between them. */
+/** Meeting point of two edges, the first extended forwards and the second backwards, between them. */
 function meetingOf(a: Corner, b: Corner, c: Corner, d: Corner): Corner | null {
   const slope = (from: Corner, to: Corner) => (to.ringDeg - from.ringDeg) / (to.frame - from.frame);
   const [first, second] = [slope(a, b), slope(c, d)];
-  // a line that turns back on the way must turn back where it does
+  // a reversal of direction can't be moved
   if (first * second < 0 || Math.abs(first - second) < 1e-12) return null;
   const frame = (c.ringDeg - second * c.frame - (a.ringDeg - first * a.frame)) / (first - second);
   return frame > b.frame && frame < c.frame ? { frame, ringDeg: a.ringDeg + first * (frame - a.frame) } : null;

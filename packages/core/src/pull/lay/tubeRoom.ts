@@ -1,17 +1,17 @@
 import type { Tube } from '../tube.js';
 
-/** Why no line keeps what is asked: nothing does at one moment, or the ring would have to turn faster than it is turned. */
+/** Why no track meets the requirements: nothing does at one moment, or the ring would have to turn too fast. */
 export interface Impossible {
   readonly fromS: number;
   readonly why: 'at-once' | 'too-fast';
 }
 
 /**
- * Whether any line keeps what is asked, turning at most so far from frame to frame. Exact: the angles that can have been reached by a frame are an interval, which widens by a frame's turn and is
- * cut by what the next frame asks.
+ * Whether some track meets all requirements with a limited turn per frame. Exact: the reachable angles form an interval. It
+ * grows by the turn of one frame and is then cut by the next frame's band.
  *
- * @param mostDeg - of ring, from one frame to the next
- * @returns null where one does; else the first frame that none gets to
+ * @param maxDeg - ring degrees between two frames
+ * @returns null if one does; else the first frame that can't be reached
  */
 export function impossibleIn({ lowDeg, highDeg, required }: Tube, mostDeg: number, captureFps: number): Impossible | null {
   let [low, high] = [-Infinity, Infinity];
@@ -24,7 +24,7 @@ export function impossibleIn({ lowDeg, highDeg, required }: Tube, mostDeg: numbe
   return null;
 }
 
-/** The tube without the frames that nothing keeps: there nothing is asked, and the ring may stand anywhere. */
+/** The tube without impossible frames: they become frames without requirement. */
 export function possibleTube(tube: Tube, reach: { readonly lowDeg: number; readonly highDeg: number }): Tube {
   const possible = { lowDeg: tube.lowDeg.slice(), highDeg: tube.highDeg.slice(), required: tube.required.slice() };
   for (let frame = 0; frame < possible.required.length; frame++) {
@@ -36,7 +36,7 @@ export function possibleTube(tube: Tube, reach: { readonly lowDeg: number; reado
   return possible;
 }
 
-/** The tube without the frames that a ring that turns at most so far a frame comes too late for. */
+/** The tube without frames that a ring with a limited turn per frame reaches too late. */
 export function reachableTube(tube: Tube, reach: { readonly lowDeg: number; readonly highDeg: number }, mostDeg: number): Tube {
   const kept = { lowDeg: tube.lowDeg.slice(), highDeg: tube.highDeg.slice(), required: tube.required.slice() };
   let [low, high] = [-Infinity, Infinity];
@@ -53,10 +53,10 @@ export function reachableTube(tube: Tube, reach: { readonly lowDeg: number; read
 }
 
 /**
- * The tube made narrower, so that a line along its side keeps some room: of what lies between each side and the middle a share, and nowhere more than that share of what there usually is. Someone who must be
- * soft leaves half of the ring, and a line need not stand in the middle of that.
+ * Narrows the tube so that a track along its side keeps some room: a share of the distance between each side and the middle. It
+ * is limited to that share of the median room, because a beat that must be soft leaves half of the ring.
  *
- * @param share - 0 to 1; 0 leaves it as it is but for the last digits
+ * @param share - 0 to 1; 0 leaves the tube unchanged except for rounding
  */
 export function inset({ lowDeg, highDeg, required }: Tube, share: number): Tube {
   const narrower = { lowDeg: lowDeg.slice(), highDeg: highDeg.slice(), required };
@@ -73,10 +73,10 @@ export function inset({ lowDeg, highDeg, required }: Tube, share: number): Tube 
   return narrower;
 }
 
-/** A line exactly on the edge of the tube would be sharp or soft by how its distance is rounded. */
+/** A track exactly on the edge of the tube would be sharp or soft depending on rounding. */
 const LAST_DIGITS_DEG = 1e-7;
 
-/** As much room as a ring that turns at most so far a frame can keep: the share that is asked, or less. */
+/** Insets the tube as far as a ring with a limited turn per frame allows, at most by `share`. */
 export function insetInReach(tube: Tube, share: number, mostDeg: number): Tube {
   for (const less of [1, 0.75, 0.5, 0.25, 0.1]) {
     const narrower = inset(tube, share * less);

@@ -1,18 +1,18 @@
 import { wheelDegOf, type Wheel } from '../../kit/index.js';
 
-/** How far a stand-in wheel turns for what a hand does at a screen, in wheel degrees. Assumed; a hand gets used to any. */
+/** Wheel degrees by which the simulated wheel turns per input. Assumed values. */
 export const WHEEL_DEG = { perPixel: 0.5, perScroll: 0.15, perKey: 1.5, perFastKey: 8 } as const;
 
-/** A stand-in for a hand wheel. Simulated: labelled so wherever it is shown. */
+/** State of a simulated hand wheel. The page labels it as simulated. */
 export interface HandWheel {
   readonly ringDeg: number;
 }
 
 /**
- * Turns the wheel, as far as the ring goes.
+ * Turns the wheel within the range of the ring.
  *
- * @param wheelDeg - in wheel degrees; above 0 in the direction in which the ring's angle grows
- * @param reach - where the ring's stops are, in ring degrees
+ * @param wheelDeg - turn in wheel degrees, positive in the direction of increasing ring angle
+ * @param reach - hard stops of the ring, in ring degrees
  */
 export function turnWheel(
   { ringDeg }: HandWheel,

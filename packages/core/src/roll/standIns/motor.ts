@@ -1,25 +1,25 @@
-/** What a focus motor can do. Angles of the ring. */
+/** Limits of a focus motor. Angles are ring angles. */
 export interface MotorLimits {
   readonly fastestDegPerS: number;
   readonly degPerS2: number;
-  /** From when it is told until it begins */
+  /** Delay from a command to the start of the movement */
   readonly latencyS: number;
-  /** Play of its gears: what a change of direction swallows */
+  /** Play of the gears: turn that is lost at a change of direction */
   readonly backlashDeg: number;
 }
 
-/** Of the stand-in: as of a middling motor. An assumption, shown as one. */
+/** Limits of the simulated motor: those of an average motor. Assumed, and shown as an assumption. */
 export const STAND_IN_MOTOR: MotorLimits = { fastestDegPerS: 540, degPerS2: 4000, latencyS: 0.03, backlashDeg: 0.4 };
 
-/** A motor as it stands. Stand-in: simulated, labelled so wherever it is shown. */
+/** State of a simulated motor. The page labels it as simulated. */
 export interface Motor {
   readonly timeS: number;
-  /** Of the motor itself, and how fast it turns */
+  /** Angle and speed of the motor itself */
   readonly motorDeg: number;
   readonly degPerS: number;
-  /** Of the ring behind its gears */
+  /** Angle of the ring behind the gears */
   readonly ringDeg: number;
-  /** What it was told and has not heard yet, and what it heard last */
+  /** Commands that have not arrived yet, and the last one that has */
   readonly told: readonly { readonly timeS: number; readonly deg: number }[];
   readonly heardDeg: number;
 }
@@ -28,19 +28,19 @@ export function motorAt(ringDeg: number, timeS = 0): Motor {
   return { timeS, motorDeg: ringDeg, degPerS: 0, ringDeg, told: [], heardDeg: ringDeg };
 }
 
-/** How much of its power it counts on when it slows down: it does not go past. */
+/** Share of the maximum deceleration that the motor plans with, so that it does not overshoot. */
 const BRAKING = 0.7;
-/** A step of the motor's own reckoning. */
+/** Time step of the simulation. */
 const STEP_S = 1 / 480;
-/** Nearer to where it goes than this, and it is there. */
+/** Within this angle the motor has arrived. */
 const THERE_DEG = 0.005;
 
 /**
- * Runs a motor on to a time, told a new angle at that time.
+ * Advances the motor to a time at which it receives a new target.
  *
- * @param timeS - not before the motor's own
- * @param toldDeg - where the ring is to go
- * @param limits - all above or at 0; speed and acceleration above
+ * @param timeS - not before the motor's own time
+ * @param commandDeg - target angle of the ring
+ * @param limits - speed and acceleration > 0, the others at least 0
  */
 export function runMotor(motor: Motor, timeS: number, toldDeg: number, limits: MotorLimits = STAND_IN_MOTOR): Motor {
   let { motorDeg, degPerS, ringDeg, heardDeg } = motor;
@@ -51,7 +51,7 @@ export function runMotor(motor: Motor, timeS: number, toldDeg: number, limits: M
     const nowS = motor.timeS + step * stepS;
     while (told.length > 0 && told[0]!.timeS + limits.latencyS <= nowS) heardDeg = told.shift()!.deg;
     const missing = heardDeg - motorDeg;
-    // as fast as it can still stop from, with something in hand
+    // highest speed from which it can still stop, with some reserve
     const wanted =
       Math.sign(missing) * Math.min(limits.fastestDegPerS, Math.sqrt(2 * BRAKING * limits.degPerS2 * Math.abs(missing)));
     const change = limits.degPerS2 * stepS;

@@ -1,14 +1,14 @@
-/** Timecode of a camera: the stand-in's, which rolls with the time of day and is labelled as simulated wherever it is shown, and that of one at the port for devices. */
+/** Timecode of a camera, simulated from the time of day or received through the device port. */
 
 const DAY_S = 86_400;
 
-/** Frames that a rate's timecode counts to a second: 24 for 23.976. */
+/** Frame count per second in timecode: 24 for 23.976. */
 export function timecodeBase(fps: number): number {
   return Math.round(fps);
 }
 
 /**
- * Timecode of a time of the day.
+ * Timecode of a time of day.
  *
  * @param daySeconds - since midnight; wraps there
  */
@@ -18,7 +18,7 @@ export function timecodeAt(daySeconds: number, fps: number): string {
   return timecodeOf(Math.floor(inDay) * base + Math.min(Math.floor((inDay % 1) * base + 1e-6), base - 1), fps);
 }
 
-/** Timecode of a frame counted from midnight. */
+/** Timecode of a frame number counted from midnight. */
 export function timecodeOf(frame: number, fps: number): string {
   const base = timecodeBase(fps);
   const seconds = Math.floor(frame / base);
@@ -29,9 +29,9 @@ export function timecodeOf(frame: number, fps: number): string {
 const TIMECODE = /^([01]\d|2[0-3]):([0-5]\d):([0-5]\d):(\d\d)$/;
 
 /**
- * The frame a timecode names, counted from midnight.
+ * Frame number of a timecode, counted from midnight.
  *
- * @returns null for what is no timecode at this rate
+ * @returns null if the text is not a timecode at this rate
  */
 export function frameOfTimecode(timecode: string, fps: number): number | null {
   const parts = TIMECODE.exec(timecode)?.slice(1).map(Number);

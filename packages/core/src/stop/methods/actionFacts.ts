@@ -1,35 +1,35 @@
 import { beatsNow, type Beat, planDistances, type ShotPlan } from '../../pull/index.js';
 import { evaluatePull } from '../../verdict/index.js';
 
-/** How well the move is known before it is shot. */
+/** How well the move is known before the shoot. */
 export type Known = 'known' | 'partly' | 'unknown';
 
-/** What there is to know of a shot for choosing how to keep it sharp. */
+/** Facts about a shot that decide between focus methods. */
 export interface ActionFacts {
-  /** Of those that must be sharp, in order of time */
+  /** Beats that must be sharp, in order of time */
   readonly asked: readonly Beat[];
-  /** How many people that is */
+  /** Number of different subjects in them */
   readonly people: number;
   readonly isOne: boolean;
-  /** How far whoever is asked for moves in depth while they are, at most */
+  /** Largest change of depth of a required subject during its beat */
   readonly changesMm: number;
-  /** Who comes between the camera and whoever is asked for, the first time each */
+  /** Subjects that come between the camera and a required subject, with their first time */
   readonly crossings: readonly { readonly name: string; readonly timeS: number }[];
   readonly walksIn: boolean;
   readonly cameraMoves: boolean;
   readonly known: Known;
   readonly isAlone: boolean;
-  /** On a stabiliser, a crane, a vehicle or a cable, with no remote motor */
+  /** On a stabiliser, crane, vehicle or cable, without a remote motor */
   readonly isUnheld: boolean;
   readonly answersBySpeed: boolean;
 }
 
-/** Closer together in depth than this nobody is in front of anybody. */
+/** Minimum difference in depth for one subject to be in front of another. */
 const IN_FRONT_MM = 300;
-/** Supports on which a hand at the ring disturbs, or nobody is near. */
+/** Supports that need a remote motor: a hand at the ring would disturb them or can't reach it. */
 const UNHELD = ['stabiliser', 'crane', 'vehicle', 'cable'];
 
-/** @returns null while nobody must be sharp, or the plan can't be judged */
+/** @returns null if nothing must be sharp, or if the plan can't be evaluated */
 export function actionFacts(plan: ShotPlan): ActionFacts | null {
   const verdict = evaluatePull(plan);
   const asked = beatsNow(plan)
@@ -70,7 +70,10 @@ export function actionFacts(plan: ShotPlan): ActionFacts | null {
   };
 }
 
-/** Known when every mark of the action is measured and it was rehearsed; unknown when nothing was, and some are only guessed. */
+/**
+ * `known` if every mark of the action is measured and it was rehearsed; `unknown` if nothing was rehearsed and some distances
+ * are guesses.
+ */
 export function howKnown({ marks, subjects, rehearsals }: Pick<ShotPlan, 'marks' | 'subjects' | 'rehearsals'>): Known {
   const used = new Set(subjects.flatMap(({ stays }) => stays.map(({ markId }) => markId)));
   const methods = marks.filter(({ id }) => used.has(id)).map(({ method }) => method);
@@ -80,7 +83,7 @@ export function howKnown({ marks, subjects, rehearsals }: Pick<ShotPlan, 'marks'
   return rehearsals.length === 0 && methods.includes('eye') ? 'unknown' : 'partly';
 }
 
-/** Where someone is focused on at a time of the shot. */
+/** Focus distance of a subject at a time. */
 export function focusMmOf(plan: ShotPlan, subjectId: string, timeS: number): number {
   const subject = plan.subjects.find(({ id }) => id === subjectId)!;
   return planDistances(plan).focusMmAt(subject, timeS);

@@ -2,26 +2,26 @@ import { layLine, type Method, METHODS, type ShotPlan } from '../../pull/index.j
 import { type ActionFacts, actionFacts } from './actionFacts.js';
 import { constantDistance, heldAtFirst, heldAtLast } from './methodPlans.js';
 
-/** A way to keep a shot sharp, with what speaks for and against it here. */
+/** A focus method with its arguments for and against in this shot. */
 export interface MethodOffer {
   readonly method: Method;
-  /** The shot as it would be taken that way: what takes are drawn of. Null where nothing can be computed, or the action does not lend itself to it */
+  /** The shot by this method, for the trials. Null if nothing can be computed, or if the action does not suit the method */
   readonly plan: ShotPlan | null;
-  /** What is changed in the open shot when it is chosen: the line that goes with it; null where only the word changes */
+  /** The open shot after choosing this method: with its focus track; null if only the method's name changes */
   readonly chosen: ShotPlan | null;
   readonly pro: readonly string[];
   readonly contra: readonly string[];
-  /** What those say who do it otherwise */
+  /** The argument of people who prefer another method */
   readonly otherView: string;
 }
 
-/** How a line that follows is laid: with so much of the room to the edge kept free. */
+/** Room to the edge of the zone that a follow keeps free. */
 const ROOM_SHARE = 0.3;
 
 /**
- * Every method on an equal footing. Which keeps most is for takes to tell; none is refused.
+ * All focus methods, on an equal footing. The trials tell which keeps most; none is refused.
  *
- * @returns none while nothing is asked, or no distance is known
+ * @returns empty if nothing is required, or if no distance is known
  */
 export function methodOffers(plan: ShotPlan): MethodOffer[] {
   const facts = actionFacts(plan);
@@ -33,7 +33,7 @@ export function methodOffers(plan: ShotPlan): MethodOffer[] {
   });
 }
 
-/** A method's shot: `line` changes only the focus line; `shot` is what takes are drawn of where the action itself would be another. */
+/** Plans of a method: `track` changes only the focus track; `shot` is for the trials if the action itself would differ. */
 interface MethodPlan {
   readonly shot?: ShotPlan | null;
   readonly line: ShotPlan | null;

@@ -1,15 +1,15 @@
 import type { ShotPlan } from '../../pull/index.js';
 import { type ActionFacts, focusMmOf } from './actionFacts.js';
 
-/** How well someone with a camera keeps a distance by pace alone, one standard deviation: an assumption, shown as one. */
+/** Spread of a distance kept by walking pace alone, one standard deviation. Assumed, and shown as an assumption. */
 export const ASSUMED_PACE_SIGMA_MM = 150;
 
-/** Set once where whoever is asked for first is, found by the camera or the eye: nothing was measured, so nothing is measured wrongly. */
+/** Focus held at the first required subject, found by camera or eye: without measuring, there is no measuring error. */
 export function heldAtFirst(plan: ShotPlan, { asked }: ActionFacts): ShotPlan | null {
   return heldAt(plan, focusMmOf(plan, asked[0]!.subjectId, asked[0]!.fromS));
 }
 
-/** Set where whoever is asked for last ends, and left there. */
+/** Focus held where the last required subject ends. */
 export function heldAtLast(plan: ShotPlan, { asked }: ActionFacts): ShotPlan | null {
   const last = asked.at(-1)!;
   const mark = plan.subjects.find(({ id }) => id === last.subjectId)?.stays.at(-1)?.markId;
@@ -23,7 +23,10 @@ function heldAt(plan: ShotPlan, mm: number): ShotPlan | null {
   return { ...plan, line: { start: { kind: 'distance', distanceMm: mm === Infinity ? null : mm }, moves: [] } };
 }
 
-/** The one who is asked for at one distance throughout, as well as a pace keeps it; null where more are asked for, or nobody moves. */
+/**
+ * The only required subject at a constant distance, with the spread of a walking pace; null if there are more, or if nobody
+ * moves.
+ */
 export function constantDistance(plan: ShotPlan, { asked, isOne, changesMm }: ActionFacts): ShotPlan | null {
   const [first] = asked;
   const subject = plan.subjects.find(({ id }) => id === first?.subjectId);

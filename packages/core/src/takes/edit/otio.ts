@@ -4,22 +4,22 @@ import type { Take } from '../take.js';
 import type { Retiming } from './retime.js';
 import { type NumberedTake, usableSpansOf } from './usableSpans.js';
 
-/** A take with everything an editor needs of it. */
+/** A take with everything an editor needs. */
 export interface EditedTake extends NumberedTake {
-  /** As the clip is to be called */
+  /** Name of the clip */
   readonly name: string;
   readonly take: Omit<Take, 'track'>;
-  /** Where each goes, when it was set off, in the take's own time, and how it was hit */
+  /** By pull: name of its target, trigger time in take time, and how its mark was hit */
   readonly pulls: readonly { readonly name: string; readonly timeS: number; readonly hit: MarkHit }[];
   readonly retiming: Retiming | null;
 }
 
-/** A JSON value with a schema of its own. */
+/** A JSON value with an OTIO schema. */
 type Schema = { readonly OTIO_SCHEMA: string } & Readonly<Record<string, unknown>>;
 
 /**
- * Takes as an OpenTimelineIO timeline: one clip a take with a marker for every pull, wobble and usable span; and, where takes are retimed, a second track of their stretches with a time warp each. A take that was shot
- * backwards is turned round.
+ * Takes as an OpenTimelineIO timeline. Each take is a clip with a marker for every pull, focus check and usable span. Retimed
+ * takes also fill a second track, one clip with a time warp for each stretch. A take shot backwards is reversed.
  *
  * Schemas: Timeline.1, Stack.1, Track.1, Clip.2, MissingReference.1, Marker.2, LinearTimeWarp.1, RationalTime.1, TimeRange.1.
  */
@@ -62,7 +62,7 @@ function wholeClip(edited: EditedTake): Schema {
   return clip(edited, 0, take.durationS, effects, markers);
 }
 
-/** The stretches as they are shown: of a take that was shot backwards from its end to its beginning. */
+/** The stretches in playback order: for a take shot backwards, from its end to its start. */
 function stretchClips(edited: EditedTake): Schema[] {
   const direction = edited.take.settings.isReversed ? -1 : 1;
   const clips = edited.retiming!.stretches.map(({ fromS, toS, speed, isSoft }) => {
@@ -117,7 +117,7 @@ function timeWarp(name: string, speed: number): Schema {
   };
 }
 
-/** In the clip's own time: from the camera's timecode on, where there is one. */
+/** Time range of the clip, starting at the camera's timecode if it is known. */
 function range({ settings: { captureFps }, startTimecode }: EditedTake['take'], fromS: number, toS: number): Schema {
   const start = frameOfTimecode(startTimecode, captureFps) ?? 0;
   const frames = (seconds: number) => Math.round(seconds * captureFps);

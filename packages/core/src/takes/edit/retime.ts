@@ -1,36 +1,36 @@
 import type { UsableSpan } from '../judgeTake.js';
 
-/** A stretch of a take as it is shown: at one speed. */
+/** A stretch of a take at one playback speed. */
 export interface Retimed extends UsableSpan {
   readonly isSoft: boolean;
-  /** Times real time; above 1 it is sped past */
+  /** Playback speed relative to real time; above 1 is faster */
   readonly speed: number;
   readonly screenS: number;
 }
 
-/** A take shown so that what is soft goes by fast. */
+/** A retimed take: its soft parts pass quickly. */
 export interface Retiming {
   readonly stretches: readonly Retimed[];
   readonly screenS: number;
-  /** Of that, soft */
+  /** Soft part of that */
   readonly softScreenS: number;
-  /** What is missing to the wanted length, even with what is sharp drawn out as far as it goes; 0 where it is reached */
+  /** Missing time on screen, even with all sharp parts at the slowest speed; 0 if the wanted length is reached */
   readonly missingS: number;
 }
 
 export interface RetimeLimits {
-  /** Nothing is sped up more, at least 1 */
+  /** Highest playback speed, at least 1 */
   readonly fastest: number;
-  /** Nothing is slowed down more: beyond it frames are shown twice; above 0 up to 1 */
+  /** Lowest playback speed before frames are shown twice; above 0, at most 1 */
   readonly slowest: number;
 }
 
 /**
- * Speeds past what is soft, as fast as is allowed, and draws out what is sharp as far as the wanted length asks.
+ * Speeds up soft parts to the limit, and slows down sharp parts as far as the wanted length needs.
  *
- * @param durationS - of the take
+ * @param durationS - duration of the take
  * @param usable - in any order; parts outside the take are cut off
- * @param wantedScreenS - null for what is sharp in real time
+ * @param wantedScreenS - null for sharp parts in real time
  */
 export function retime(
   durationS: number,
@@ -54,7 +54,7 @@ export function retime(
   return { stretches, screenS, softScreenS, missingS: missingS > 1e-9 ? missingS : 0 };
 }
 
-/** The take from its beginning to its end, parted where it turns soft or sharp. */
+/** The take from start to end, split where it turns soft or sharp. */
 function partsOf(durationS: number, usable: readonly UsableSpan[]): { fromS: number; toS: number; isSoft: boolean }[] {
   const parts: { fromS: number; toS: number; isSoft: boolean }[] = [];
   let atS = 0;

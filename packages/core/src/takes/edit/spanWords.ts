@@ -3,7 +3,7 @@ import { formatTime } from '../../units/index.js';
 import type { UsableSpan } from '../judgeTake.js';
 import type { Take } from '../take.js';
 
-/** A span of a take, in the camera's timecode where it has one, else in seconds from its start. */
+/** A span of a take in the camera's timecode, or in seconds from its start if there is none. */
 export function spanWords(
   { fromS, toS }: UsableSpan,
   { startTimecode, settings }: Pick<Take, 'startTimecode' | 'settings'>,

@@ -1,20 +1,22 @@
 import type { UsableSpan } from '../judgeTake.js';
 import type { Take } from '../take.js';
 
-/** A take with its number, as a log has it. */
+/** A take with its number in the log. */
 export interface NumberedTake {
   readonly number: number;
   readonly take: Omit<Take, 'track'>;
 }
 
-/** A span of one of several takes. */
+/** A usable span of one of several takes. */
 export interface RankedSpan extends UsableSpan {
   readonly number: number;
   readonly lengthS: number;
   readonly isCircled: boolean;
 }
 
-/** What of a take can be used: as its track showed or somebody said; else all of one that is not soft. What was rocked to check is left out. */
+/**
+ * Usable spans of a take, from its track or from the log; otherwise the whole take unless it is soft. Focus checks are cut out.
+ */
 export function usableSpansOf({ usable, focus, durationS, wobbles }: Omit<Take, 'track'>): UsableSpan[] {
   const whole = focus === 'soft' || durationS <= 0 ? [] : [{ fromS: 0, toS: durationS }];
   return wobbles
@@ -30,7 +32,7 @@ function without(span: UsableSpan, { fromS, toS }: UsableSpan): UsableSpan[] {
   ].filter((left) => left.toS > left.fromS);
 }
 
-/** Spans of all takes, the best first: of circled takes, of takes that were not played badly, and then the longest. */
+/** Usable spans of all takes, best first: circled takes, then takes without a poor performance, then longer spans. */
 export function rankSpans(takes: readonly NumberedTake[]): RankedSpan[] {
   return takes
     .flatMap(({ number, take }) =>

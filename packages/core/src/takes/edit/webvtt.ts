@@ -1,14 +1,14 @@
-/** A line of text that is shown from one time to another. */
+/** A text that is shown from one time to another. */
 export interface VttCue {
   readonly fromS: number;
   readonly toS: number;
   readonly text: string;
 }
 
-/** No cue is shorter: what begins and ends at once would never be seen. */
+/** Minimum duration of a cue, so that it is visible. */
 const SHORTEST_S = 0.1;
 
-/** Cues as a WebVTT file. Text is kept to what the format allows: no arrow, no empty line, marks of its own escaped. */
+/** Cues as a WebVTT file. The text is escaped: no arrows, no empty lines, no markup. */
 export function webVtt(title: string, cues: readonly VttCue[]): string {
   const blocks = [...cues]
     .sort((a, b) => a.fromS - b.fromS)

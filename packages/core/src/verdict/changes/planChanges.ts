@@ -4,7 +4,7 @@ import { beatChanges, lineChanges } from './pullChanges.js';
 import { markChanges, peopleChanges } from './setChanges.js';
 
 /**
- * What differs from one version of a plan to another, each in a line, as one would tell it: what was, and what is. In the order in which a shot is planned.
+ * Differences between two versions of a plan, one each, with old and new value. In the order in which a shot is planned.
  *
  * @example ["the stop: T2.2 → T4.5", "the pull to D starts at 4.90 s → 4.50 s"]
  */
@@ -43,17 +43,17 @@ export function planChanges(before: ShotPlan, after: ShotPlan, units: UnitSystem
   ];
 }
 
-/** A figure that was one and is another. */
+/** A difference between two printed values, if any. */
 export function changed(what: string, was: string, is: string): string[] {
   return was === is ? [] : [`${what}: ${was} → ${is}`];
 }
 
-/** Something that has no figure to tell it by. */
+/** A difference without printable values, if any. */
 function unlessSame(was: unknown, is: unknown, what: string): string[] {
   return JSON.stringify(was) === JSON.stringify(is) ? [] : [what];
 }
 
-/** An item of the same name that has other figures. */
+/** A difference between two items of equal name, if any. */
 function unlessNamed(wasName: string | undefined, isName: string | undefined, was: unknown, is: unknown, what: string): string[] {
   return wasName === isName ? unlessSame(was, is, what) : [];
 }

@@ -8,7 +8,7 @@ const seconds = (timeS: number) => `${timeS.toFixed(2)} s`;
 
 const ASKED = { sharp: 'must be sharp', soft: 'must be soft', drift: 'may drift' } as const;
 
-/** What is asked that was not, no longer is, or is otherwise. */
+/** Beats that were added, removed or changed. */
 export function beatChanges(before: ShotPlan, after: ShotPlan): string[] {
   const words = (plan: ShotPlan, { subjectId, kind, fromS, toS }: Beat) =>
     `${subjectName(plan, subjectId)} ${ASKED[kind]} from ${seconds(fromS)} to ${seconds(toS)}`;
@@ -29,7 +29,7 @@ export function beatChanges(before: ShotPlan, after: ShotPlan): string[] {
   return [...come.map((beat) => words(after, beat)), ...gone.map((beat) => `no longer: ${words(before, beat)}`), ...stayed];
 }
 
-/** Where the line starts, and pulls that came, went, or are otherwise timed or aimed. */
+/** Changes of the start of the track, and pulls that were added, removed, retimed or retargeted. */
 export function lineChanges(before: ShotPlan, after: ShotPlan, units: UnitSystem): string[] {
   const nameOf = (plan: ShotPlan, target: LineTarget | null) => (target ? targetName(target, plan, units) : 'nowhere');
   const pull = (plan: ShotPlan, { target, startS }: Rack) => `pull to ${nameOf(plan, target)} at ${seconds(startS)}`;
@@ -58,7 +58,7 @@ export function lineChanges(before: ShotPlan, after: ShotPlan, units: UnitSystem
   ];
 }
 
-/** A target that is called the same and is another: led by another time, or along another course. */
+/** Change of a target that prints the same: another lead, or another course. */
 function sameName(before: ShotPlan, after: ShotPlan, was: Rack, is: Rack, name: string, units: UnitSystem): string[] {
   const isCalledTheSame = targetName(was.target, before, units) === targetName(is.target, after, units);
   return isCalledTheSame && JSON.stringify(was.target) !== JSON.stringify(is.target) ? [`how ${name} goes on`] : [];

@@ -3,7 +3,7 @@ import type { ShotPlan } from '../../pull/index.js';
 import { formatDistance, type UnitSystem } from '../../units/index.js';
 import { changed } from './planChanges.js';
 
-/** Who came, went, is called otherwise, or goes another way. */
+/** Subjects that were added, removed, renamed or moved. */
 export function peopleChanges(before: ShotPlan, after: ShotPlan): string[] {
   const gone = before.subjects.filter(({ id }) => !after.subjects.some((one) => one.id === id));
   const come = after.subjects.filter(({ id }) => !before.subjects.some((one) => one.id === id));
@@ -21,7 +21,7 @@ export function peopleChanges(before: ShotPlan, after: ShotPlan): string[] {
   return [...come.map(({ name }) => `with ${name}`), ...gone.map(({ name }) => `without ${name}`), ...stayed];
 }
 
-/** Marks that came, went, or were measured again. */
+/** Marks that were added, removed or measured again. */
 export function markChanges(before: ShotPlan, after: ShotPlan, units: UnitSystem): string[] {
   const [was, is] = [markDistances(before.marks), markDistances(after.marks)];
   const words = (mm: number) => formatDistance(mm, units);

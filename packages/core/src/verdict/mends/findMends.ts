@@ -5,15 +5,16 @@ import { gain, type Mend, type MendChange, resultOf, type Tried } from './mend.j
 import { moveMends } from './moveMends.js';
 import { backMends, stopMends, walkMends, wheelMends } from './setMends.js';
 
-/** Offered at most: the best few are all that anyone picks from. */
+/** Largest number of fixes offered. */
 const MOST_OFFERED = 8;
 
 /**
- * What would mend a plan: its moves otherwise timed or eased, the line going with someone, set between two, or laid anew; the order, or the whole shot, the other way round; a darker stop, a shorter
- * way, the camera farther back, another gear, hard stops. Each is tried by judging the plan it makes; of each kind the smallest change that gains most is kept. Best first: what keeps the most, then
- * what costs the least.
+ * Finds changes that make a plan sharper: pulls retimed or re-eased, a follow, a split focus, a re-solved track, another order,
+ * a reversed shot, a narrower stop, a shorter walk, the camera farther back, another gear, or hard stops. Each is tried by
+ * evaluating the changed plan. Of each kind, the smallest change with the largest gain is kept. Best result first, then lowest
+ * cost.
  *
- * @returns none for a plan that can't be judged, or needs nothing
+ * @returns empty for a plan that can't be evaluated or needs no fix
  */
 export function findMends(plan: ShotPlan): Mend[] {
   const verdict = evaluatePull(plan);
@@ -37,7 +38,7 @@ export function findMends(plan: ShotPlan): Mend[] {
     .map(({ beatsLost: _, ...mend }: Tried): Mend => mend);
 }
 
-/** What a change costs everyone else on the set, roughly: a move shifted costs the puller a thought, light costs the picture, the order costs the story. A move costs its tenths of a second. */
+/** Rough cost of a change to everybody on the set, by kind. A retimed pull also costs its size in tenths of a second. */
 const COSTS: Readonly<Record<MendChange['kind'], number>> = {
   earlier: 0,
   later: 0,

@@ -17,10 +17,10 @@ import type { JudgedPull, SoftSpan } from '../pullVerdict.js';
 import { smallestBest, type Tried, tried } from './mend.js';
 import { blamedMoves } from './moveMends.js';
 
-/** How far ahead or behind someone a line is tried, in order of size. */
+/** Leads tried for a follow, smallest first. */
 const LEADS_S = [0, 0.1, -0.1, 0.2, -0.2, 0.3, -0.3, 0.4, -0.4];
 
-/** The line goes with someone who walks out of it, or leads them by another time. */
+/** Makes the track follow a subject that walks out of the zone, or changes its lead. */
 export function followMends(plan: ShotPlan, verdict: JudgedPull): Tried[] {
   const walkers = new Set(verdict.softSpans.filter(({ cause }) => FOLLOWABLE.has(cause.kind)).map(({ subjectId }) => subjectId));
   const followed = plan.line.moves.filter(({ target }) => target.kind === 'subject' && walkers.has(target.subjectId));
@@ -64,7 +64,10 @@ function led(plan: ShotPlan, was: LineTarget, leadS: number): ShotPlan {
   };
 }
 
-/** The line with the move that should have gone to someone going on with them from there; without such a move, with one of its own that lands when they are asked for. */
+/**
+ * Turns the pull that should have reached the subject into a follow. Without such a pull, adds one that lands when the beat
+ * starts.
+ */
 function withFollow(plan: ShotPlan, { cause, beatId, subjectId, fromS }: SoftSpan, leadS: number): ShotPlan | null {
   const target: LineTarget = { kind: 'subject', subjectId, leadS };
   const { start, moves } = plan.line;
@@ -77,7 +80,7 @@ function withFollow(plan: ShotPlan, { cause, beatId, subjectId, fromS }: SoftSpa
     const aimed = moves.map((move, index) => (index === at ? { ...move, target } : move));
     if (at >= 0 && goesTo(plan, moves[at]!.target, subjectId)) return withLine({ start, moves: aimed });
   } else if (start && goesTo(plan, start, subjectId)) return withLine({ start: target, moves });
-  // in the gap before they are asked for
+  // in the gap before the beat
   const before = [...moves].reverse().find((move) => move.startS < beat.fromS);
   const freeS = before ? before.startS + before.durationS : 0;
   const next = moves.find((move) => move.startS >= beat.fromS);
@@ -92,7 +95,9 @@ function goesTo(plan: ShotPlan, target: LineTarget, subjectId: string): boolean 
   return target.kind === 'mark' && plan.marks.some(({ id, subjectId: owner }) => id === target.markId && owner === subjectId);
 }
 
-/** The ring set elsewhere within the zone for the hold in which someone is soft: between those who are asked for in it, and where a thing on the floor stands in for that. */
+/**
+ * Moves a hold elsewhere within the zone: between the subjects required during it. A landmark can serve as the reference there.
+ */
 export function splitMends(plan: ShotPlan, verdict: JudgedPull): Tried[] {
   const ring = ringOf(plan.optics.lens);
   const line = focusLine(plan, ring);
@@ -115,7 +120,7 @@ export function splitMends(plan: ShotPlan, verdict: JudgedPull): Tried[] {
     const fromMm = setting.distanceMm;
     const at = (mm: number): LineTarget => ({ kind: 'distance', distanceMm: mm === Infinity ? null : mm });
     const middleMm = ring.distanceAt((low + high) / 2);
-    // as one would set it: to the millimetre
+    // in whole millimetres
     const toMm = isBetween(ring.angleAt(withinReach(ring, Math.round(middleMm))), low, high) ? Math.round(middleMm) : middleMm;
     const splits = tried({ kind: 'split', fromMm, toMm, at: null }, aimed(plan, move?.moveId ?? null, at(toMm)));
     const mark =
@@ -143,14 +148,14 @@ function aimed(plan: ShotPlan, moveId: string | null, target: LineTarget): ShotP
   return { ...plan, line };
 }
 
-/** The two that a hard move goes between asked for in the other order; and the whole shot done backwards. */
+/** Swaps the order of two beats around a pull that is too hard, or reverses the whole shot. */
 export function orderMends(plan: ShotPlan, verdict: JudgedPull): Tried[] {
   const hard = blamedMoves(plan, verdict);
   if (hard.length === 0) return [];
   return [...otherOrder(plan, hard), ...tried({ kind: 'reversed' }, reversed(plan))];
 }
 
-/** Only where both stand still, and each is asked for once: else another order is another story. */
+/** Only if both subjects stand still and have one beat each; otherwise another order would change the story. */
 function otherOrder(plan: ShotPlan, hard: readonly Rack[]): Tried[] {
   const asked = beatsNow(plan).filter(({ kind }) => kind === 'sharp');
   const [first, second, ...others] = [...asked].sort((a, b) => a.fromS - b.fromS);

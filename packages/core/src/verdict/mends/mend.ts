@@ -2,9 +2,9 @@ import type { Easing, ShotPlan } from '../../pull/index.js';
 import { evaluatePull } from '../evaluatePull.js';
 import type { JudgedPull } from '../pullVerdict.js';
 
-/** What is changed, in the terms of the plan that is mended. */
+/** What a fix changes in the plan. */
 export type MendChange =
-  /** A move starts sooner or later, or starts sooner or later and lands when it did */
+  /** A pull starts earlier or later; or starts earlier or later and lands at the same time */
   | { readonly kind: 'earlier' | 'later' | 'longer' | 'shorter'; readonly moveId: string; readonly byS: number }
   | { readonly kind: 'easing'; readonly moveId: string; readonly easing: Easing }
   /** The line goes on with someone, from a time on; it leads them by so much */
@@ -23,23 +23,23 @@ export type MendChange =
   | { readonly kind: 'hard-stops'; readonly letters: readonly string[] }
   | { readonly kind: 'lay-line'; readonly holds: number };
 
-/** Something that would mend a plan, tried: what it is, what would come of it, and what it costs. */
+/** A tried fix: the change, its result and its cost. */
 export interface Mend {
   readonly change: MendChange;
   readonly plan: ShotPlan;
   readonly outcome: JudgedPull['outcome'];
   readonly sharpS: number;
   readonly requiredS: number;
-  /** Light lost, in stops; 0 for what costs none */
+  /** Light lost in stops; 0 for none */
   readonly stopsLost: number;
 }
 
-/** How a plan comes out, as far as mends are compared by it. */
+/** Result of a plan, as far as fixes are compared by it. */
 export interface Result {
   readonly outcome: JudgedPull['outcome'];
   readonly sharpS: number;
   readonly requiredS: number;
-  /** Beats that are not kept */
+  /** Number of beats that are not kept */
   readonly beatsLost: number;
 }
 
@@ -50,7 +50,9 @@ export function resultOf({ outcome, sharpFrames, requiredFrames, captureFps, bea
   return { outcome, sharpS: sharpFrames / captureFps, requiredS: requiredFrames / captureFps, beatsLost };
 }
 
-/** How much better one result is than another, above 0 for better: seconds that are no longer soft come first, then beats that are kept, then how it sits with the hand. */
+/**
+ * Improvement of one result over another, positive if better: soft seconds first, then kept beats, then the grade of the pulls.
+ */
 export function gain(a: Result, b: Result): number {
   const softS = ({ sharpS, requiredS }: Result) => requiredS - sharpS;
   if (Math.abs(softS(a) - softS(b)) > 1e-6) return softS(b) - softS(a);
@@ -59,13 +61,13 @@ export function gain(a: Result, b: Result): number {
 
 export type Tried = Mend & Result;
 
-/** Judges a changed plan; none when it can't be judged. */
+/** Evaluates a changed plan; empty if it can't be evaluated. */
 export function tried(change: MendChange, plan: ShotPlan, stopsLost = 0): Tried[] {
   const verdict = evaluatePull(plan);
   return verdict.status === 'judged' ? [{ change, plan, stopsLost, ...resultOf(verdict) }] : [];
 }
 
-/** The first of those that gain most: the smallest change, where they are tried in order of size. */
+/** The first of those with the largest gain: the smallest change, if they are sorted by size. */
 export function smallestBest(all: readonly Tried[]): Tried[] {
   return all.reduce<Tried[]>((best, mend) => (best[0] && gain(mend, best[0]) <= 0 ? best : [mend]), []);
 }

@@ -2,14 +2,14 @@ import { changeRack, EASINGS, type Rack, type ShotPlan } from '../../pull/index.
 import type { JudgedPull } from '../pullVerdict.js';
 import { smallestBest, type Tried, tried } from './mend.js';
 
-/** A move is tried so far from where it is, in such steps. */
+/** Largest shift tried, and its step. */
 const FARTHEST_S = 2;
 const STEP_S = 0.1;
 const STEPS = Array.from({ length: Math.round(FARTHEST_S / STEP_S) }, (_, k) => Number(((k + 1) * STEP_S).toFixed(3)));
 
 const KINDS = ['earlier', 'later', 'longer', 'shorter'] as const;
 
-/** Moves that are to blame for softness, or that a hand can hardly make. */
+/** Pulls that cause softness or are hard for the hand. */
 export function blamedMoves(plan: ShotPlan, verdict: JudgedPull): readonly Rack[] {
   const blamed = new Set<string | null>();
   for (const { cause } of verdict.softSpans) if ('moveId' in cause) blamed.add(cause.moveId);
@@ -18,7 +18,7 @@ export function blamedMoves(plan: ShotPlan, verdict: JudgedPull): readonly Rack[
   return plan.line.moves.filter(({ id }) => blamed.has(id));
 }
 
-/** Of every such move: sooner, later, longer, shorter, and eased otherwise. */
+/** For each such pull: earlier, later, longer, shorter, and other easings. */
 export function moveMends(plan: ShotPlan, verdict: JudgedPull): Tried[] {
   return blamedMoves(plan, verdict).flatMap((move) => [
     ...KINDS.flatMap((kind) => smallestBest(STEPS.flatMap((byS) => triedMove(plan, move, kind, byS)))),
@@ -35,13 +35,13 @@ function triedMove(plan: ShotPlan, move: Rack, kind: (typeof KINDS)[number], byS
   const wanted = {
     earlier: { startS: startS - byS },
     later: { startS: startS + byS },
-    // longer before as after: it lands when it landed
+    // a longer pull keeps its landing and starts earlier
     longer: { startS: startS - byS, durationS: durationS + byS },
     shorter: { startS: startS + byS, durationS: durationS - byS },
   }[kind];
   const changed = changeRack(plan, move.id, wanted);
   const now = changed.line.moves.find(({ id }) => id === move.id)!;
-  // held up by its neighbours, or by the ends of the shot, it is not what it is called
+  // limited by its neighbours or the shot, it is no longer the change it claims to be
   const isAsWanted =
     Math.abs(now.startS - wanted.startS) < 1e-6 &&
     Math.abs(now.durationS - ('durationS' in wanted ? wanted.durationS : durationS)) < 1e-6;

@@ -4,13 +4,13 @@ import type { JudgedPull } from '../pullVerdict.js';
 import { smallestBest, type Tried, tried } from './mend.js';
 import { blamedMoves } from './moveMends.js';
 
-/** Stops tried, darker than the one there is. */
+/** Stops of light tried. */
 const DARKER = [1, 2];
-/** Shares of someone's way that are tried, the longest first. */
+/** Shares of a walk tried, longest first. */
 const SHARES = [0.9, 0.8, 0.7, 0.6, 0.5, 0.4, 0.3];
-/** Steps back that are tried, in millimetres. */
+/** Steps back tried, in mm. */
 const STEPS_MM = [250, 500, 1000];
-/** Gears that are tried, as shares of the one there is: fewer degrees of the wheel for one of the ring. */
+/** Gears tried, as shares of the current ratio: fewer wheel degrees per ring degree. */
 const GEARS = [0.8, 0.65, 0.5];
 
 export function stopMends(plan: ShotPlan): Tried[] {
@@ -23,7 +23,7 @@ export function stopMends(plan: ShotPlan): Tried[] {
   });
 }
 
-/** Whoever walks into softness stops sooner: where they end is nearer to where they began. Only by tape: on a floor they are moved there. */
+/** A subject that walks out of the zone stops earlier. Taped plans only; on a floor plan the subject is moved instead. */
 export function walkMends(plan: ShotPlan, verdict: JudgedPull): Tried[] {
   if (plan.floor !== null) return [];
   const { markFocusMm } = planDistances(plan);
@@ -46,7 +46,7 @@ export function backMends(plan: ShotPlan): Tried[] {
   return smallestBest(STEPS_MM.flatMap((byMm) => tried({ kind: 'step-back', byMm }, stepBack(plan, byMm))));
 }
 
-/** Where turning takes longer than aiming: a wheel with less to turn, or two hard stops to turn between. */
+/** For a pull limited by turning speed: a smaller gear ratio, or two hard stops. */
 export function wheelMends(plan: ShotPlan, verdict: JudgedPull): Tried[] {
   const { wheel } = plan;
   const hard = blamedMoves(plan, verdict);
@@ -60,7 +60,7 @@ export function wheelMends(plan: ShotPlan, verdict: JudgedPull): Tried[] {
   return [...gears, ...(wheel.hasEndStops ? stopMendsAt(plan, verdict, hard[0]!.id) : [])];
 }
 
-/** Hard stops at both ends of a move, where none are set yet: nothing need be aimed at. */
+/** Hard stops at both ends of a pull, if none are set: no aiming is then needed. */
 function stopMendsAt(plan: ShotPlan, verdict: JudgedPull, moveId: string): Tried[] {
   const move = verdict.moves.find((one) => one.moveId === moveId)!;
   const ends = [move.from, move.to].flatMap(({ target }) => (target.kind === 'mark' ? [target.markId] : []));

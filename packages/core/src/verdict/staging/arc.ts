@@ -16,10 +16,10 @@ import {
 } from './laying.js';
 import { figure, said, type Staging } from './staging.js';
 
-/** The way round is drawn in straight pieces of at most so many degrees: at 6° a piece is nowhere more than 0.14 % of the radius inside the circle. */
+/** Largest step of the polyline around the circle. At 6° it is at most 0.14 % of the radius inside the circle. */
 const PIECE_DEG = 6;
 
-/** The camera goes round someone at one radius. */
+/** The camera circles a subject at a constant radius. */
 export const arc: Staging = {
   id: 'arc',
   word: 'Circle them',

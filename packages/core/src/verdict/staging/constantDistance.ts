@@ -19,10 +19,10 @@ import {
 } from './laying.js';
 import { figure, type Staging } from './staging.js';
 
-/** How much too slow or too fast a pace is taken to be, to say how long it may go on. */
+/** Assumed error of the walking pace, for the time until focus is lost. */
 const PACE_ERROR = 0.1;
 
-/** They walk, and the camera goes with them at their pace: the ring is not touched. */
+/** The subject walks, and the camera keeps its distance. The ring is not turned. */
 export const constantDistance: Staging = {
   id: 'constant-distance',
   word: 'Keep the distance',

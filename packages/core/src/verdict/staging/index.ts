@@ -11,7 +11,7 @@ import { walkIn } from './walkIn.js';
 import { whip } from './whip.js';
 import type { ShotPlan } from '../../pull/index.js';
 
-/** The moves people make, in the order of how often they are made. */
+/** All blocking moves, most common first. */
 export const STAGINGS: readonly Staging[] = [
   walkIn,
   constantDistance,
@@ -25,7 +25,7 @@ export const STAGINGS: readonly Staging[] = [
   irisPull,
 ];
 
-/** The values a move starts from in a plan. */
+/** Default values of a blocking move in a plan. */
 export function usualValues(staging: Staging, plan: ShotPlan, at: StagingAt): StagingValues {
   return Object.fromEntries(
     staging.params(plan, at).map(({ key, usual, min, max }) => [key, Math.min(Math.max(usual, min), max)]),
@@ -33,9 +33,9 @@ export function usualValues(staging: Staging, plan: ShotPlan, at: StagingAt): St
 }
 
 /**
- * Lays a move into a plan, and says its figures.
+ * Applies a blocking move to a plan and computes its figures.
  *
- * @param values - by key of its params; what is not given is as usual
+ * @param values - by parameter key; missing ones use their default
  */
 export function layStaging(
   staging: Staging,

@@ -5,7 +5,7 @@ import { zoneSpans } from '../zoneSpans.js';
 import { distancesAt, focusFrom, focusOn, lasting, subjectOf, withSomeone } from './laying.js';
 import { figure, said, type Staging } from './staging.js';
 
-/** The stop is turned while rolling: the zone grows or thins round someone. */
+/** The stop changes while rolling, so the zone around a subject grows or shrinks. */
 export const irisPull: Staging = {
   id: 'iris-pull',
   word: 'Pull the iris',

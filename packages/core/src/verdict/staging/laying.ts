@@ -15,10 +15,10 @@ import {
 import { zoneSpans } from '../zoneSpans.js';
 import { figure, type LaidMove, type StagingAt, type StagingFigure, type StagingParam } from './staging.js';
 
-/** How far from the camera someone new is put, unless the move says otherwise. */
+/** Default distance of a new subject. */
 export const USUAL_DISTANCE_MM = 3000;
 
-/** The plan drawn, with whoever the move is for in it: someone new stands on the lens axis. */
+/** The plan with a floor, and with the subject of the move in it. A new subject stands on the lens axis. */
 export function withSomeone(plan: ShotPlan, { subjectId, atS }: StagingAt, distanceMm = USUAL_DISTANCE_MM): LaidMove {
   const drawn = startFloor(plan);
   const known = drawn.subjects.find(({ id, stays }) => id === subjectId && stays.length > 0);
@@ -32,7 +32,7 @@ export function subjectOf({ plan, subjectId }: LaidMove): Subject {
   return plan.subjects.find(({ id }) => id === subjectId)!;
 }
 
-/** Their distance along the tape, and what the ring goes by, at a time. */
+/** Tape distance and focus distance of the subject at a time. */
 export function distancesAt(laid: LaidMove, timeS: number): { tapeMm: number; focusMm: number } {
   const distances = planDistances(laid.plan);
   const subject = subjectOf(laid);
@@ -47,7 +47,7 @@ export function cameraOf({ floor }: ShotPlan, timeS: number): Place {
   return cameraPlaceAt(floor!, timeS);
 }
 
-/** A place so far ahead of the camera along its axis, and so far to the left of it. */
+/** The place at a given distance ahead of the camera along its axis, and to the left of it. */
 export function aheadOf(plan: ShotPlan, timeS: number, aheadMm: number, leftMm = 0): Place {
   const camera = cameraOf(plan, timeS);
   const rad = (planDistances(plan).headingAt(timeS) * Math.PI) / 180;
@@ -61,19 +61,19 @@ export function apartMm(a: Place, b: Place): number {
   return Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm);
 }
 
-/** The place on the way from one to another that is so far from the first on the floor. */
+/** The place at a given distance from one place towards another. */
 export function towards(from: Place, to: Place, mm: number): Place {
   const share = mm / Math.max(apartMm(from, to), 1);
   return { xMm: from.xMm + (to.xMm - from.xMm) * share, yMm: from.yMm + (to.yMm - from.yMm) * share };
 }
 
-/** How far apart on the floor camera and eyes are when the tape between them reads so much. */
+/** Distance on the floor for a tape distance between camera and eyes. */
 export function floorMm(plan: ShotPlan, subject: Subject, tapeMm: number): number {
   const upMm = subject.heightMm - plan.floor!.lensHeightMm;
   return Math.sqrt(Math.max(tapeMm ** 2 - upMm ** 2, 1));
 }
 
-/** Lets them walk from where they are to a place, in a time. */
+/** Adds a walk of the subject from its place to another. */
 export function walk(laid: LaidMove, to: Place, fromS: number, durationS: number): LaidMove {
   const before = subjectOf(laid).stays;
   const leaves = before[before.length - 1]!;
@@ -81,7 +81,7 @@ export function walk(laid: LaidMove, to: Place, fromS: number, durationS: number
   return { ...laid, plan: walked === laid.plan ? walked : changeStay(walked, laid.subjectId, leaves.id, { untilS: fromS }) };
 }
 
-/** Lets the camera go through places at times, after standing where it is at the first. */
+/** Moves the camera through places at given times; it stands still before the first. */
 export function cameraThrough(
   plan: ShotPlan,
   fromS: number,
@@ -96,20 +96,20 @@ export function cameraThrough(
   }, standing);
 }
 
-/** Sets focus from a time on: the whole line where nothing moves it yet, else a pull that lands in half a second. */
+/** Sets focus from a time on: the whole track if it has no pulls, else a pull that lands within half a second. */
 export function focusFrom(plan: ShotPlan, target: LineTarget, atS: number): ShotPlan {
   if (plan.line.moves.length === 0) return setLineStart(plan, target);
   return addRackTo(plan, target, Math.max(0, atS - 0.5), 0.5);
 }
 
-/** The mark at which someone stands at a time. */
+/** The mark at which the subject stands at a time. */
 export function markOf(laid: LaidMove, timeS: number): Mark {
   const { stays } = subjectOf(laid);
   const stay = [...stays].reverse().find(({ fromS }) => fromS <= timeS) ?? stays[0]!;
   return laid.plan.marks.find(({ id }) => id === stay.markId)!;
 }
 
-/** What the line is set to for someone where they stand at a time: their mark, unless the camera looks elsewhere now than when they came to it. */
+/** Focus target for the subject at a time: its mark, unless the camera looks elsewhere than on arrival. */
 export function focusOn(laid: LaidMove, timeS: number): LineTarget {
   const mark = markOf(laid, timeS);
   const { focusMm } = distancesAt(laid, timeS);
@@ -117,17 +117,17 @@ export function focusOn(laid: LaidMove, timeS: number): LineTarget {
   return isTheMarks ? { kind: 'mark', markId: mark.id } : { kind: 'distance', distanceMm: focusMm };
 }
 
-/** Nobody does anything in less. */
+/** Minimum duration of a move. */
 const SHORTEST_S = 0.2;
 
-/** How long a move lasts, as it is chosen: so that it ends in the shot. */
+/** Parameter for the duration of a move, limited by the end of the shot. */
 export function lasting(plan: ShotPlan, { atS }: Pick<StagingAt, 'atS'>, wantedS: number, word = 'in'): StagingParam {
   const min = SHORTEST_S;
   const max = Math.max(plan.durationS - atS, min);
   return { key: 'lastsS', word, unit: 'time', min, max, usual: Math.min(Math.max(wantedS, min), max) };
 }
 
-/** One of two ways, the first as usual: 1 for it, -1 for the other. */
+/** Choice between two directions: 1 for the first (default), -1 for the other. */
 export function twoWays(key: string, word: string, first: string, other: string): StagingParam {
   const choices = [
     { value: 1, word: first },
@@ -136,7 +136,7 @@ export function twoWays(key: string, word: string, first: string, other: string)
   return { key, word, unit: 'choice', min: -1, max: 1, usual: 1, choices };
 }
 
-/** A length, such as how far someone walks. */
+/** A length parameter, such as the length of a walk. */
 export function length(
   key: string,
   word: string,
@@ -146,7 +146,7 @@ export function length(
   return { key, word, unit: 'length', usual, ...range };
 }
 
-/** A tape distance, round to 5 cm as usual. */
+/** A tape distance parameter; its default is rounded to 5 cm. */
 export function distance(key: string, word: string, usualMm: number): StagingParam {
   return {
     key,
@@ -158,22 +158,22 @@ export function distance(key: string, word: string, usualMm: number): StagingPar
   };
 }
 
-/** Whether someone is sharp all through a move. */
+/** Whether the subject stays sharp during a move. */
 export function isSharpThrough(laid: LaidMove, atS: number, lastsS: number): boolean {
   return zoneSpans(laid.plan, subjectOf(laid)).some(
     ({ fromS, untilS }) => fromS <= atS + EDGE_S && untilS >= atS + lastsS - EDGE_S,
   );
 }
 
-/** About a frame, at either end. */
+/** Margin at both ends: about a frame. */
 const EDGE_S = 0.05;
 
-/** What a way of so much in such a time means for whoever goes it: smooth at both ends. */
+/** Length and speed of a way walked in a given time, smooth at both ends. */
 export function paceFigures(wayMm: number, lastsS: number): StagingFigure[] {
   return [figure('pace', 'speed', wayMm / lastsS), figure('fastest', 'speed', (wayMm / lastsS) * MINIMUM_JERK_PEAK)];
 }
 
-/** Their distance before the move is laid: what its usual figures start from. */
+/** Distance of the subject before the move: its default values are derived from it. */
 export function distanceNow(plan: ShotPlan, at: StagingAt): number {
   const { focusMm } = distancesAt(withSomeone(plan, at), at.atS);
   return Number.isFinite(focusMm) ? focusMm : USUAL_DISTANCE_MM;

@@ -16,7 +16,7 @@ import {
 } from './laying.js';
 import { figure, type Staging } from './staging.js';
 
-/** Whoever holds the camera leans towards someone, or away, and comes back. */
+/** The operator leans towards a subject or away from it, and comes back. */
 export const lean: Staging = {
   id: 'lean',
   word: 'Lean with the body',

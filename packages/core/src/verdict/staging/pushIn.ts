@@ -16,7 +16,7 @@ import {
 } from './laying.js';
 import { figure, type Staging, windowFigures } from './staging.js';
 
-/** The camera goes up to someone, or back from them, until they are sharp. */
+/** The camera moves up to a subject, or back from it, until it is sharp. */
 export const pushIn: Staging = {
   id: 'push-in',
   word: 'Push in, pull back',

@@ -20,7 +20,7 @@ import { figure, type LaidMove, said, type Staging, type StagingAt } from './sta
 
 const FOREGROUND_DEEP_MM = 100;
 
-/** The camera slides out from behind something close, and someone in the distance is sharp. */
+/** The camera slides out from behind a close object; a distant subject is in focus. */
 export const slideOut: Staging = {
   id: 'slide-out',
   word: 'Slide out from behind',
@@ -72,7 +72,7 @@ export const slideOut: Staging = {
   },
 };
 
-/** When the line from the camera to them no longer meets the foreground, to the end of the slide; null for never. */
+/** Time from which the line of sight is clear until the end of the slide; null if it never is. */
 function clearFrom(laid: LaidMove, { atS }: StagingAt, lastsS: number): number | null {
   const STEPS = 240;
   let clearS: number | null = null;
@@ -84,7 +84,7 @@ function clearFrom(laid: LaidMove, { atS }: StagingAt, lastsS: number): number |
   return clearS;
 }
 
-/** Whether the straight line between two places meets the front edge of the last thing that was put on the set. */
+/** Whether the line between two places crosses the front edge of the last landmark. */
 function isHidden({ floor }: ShotPlan, from: Place, to: Place): boolean {
   const box = floor!.landmarks[floor!.landmarks.length - 1]!;
   const rad = (box.turnedDeg * Math.PI) / 180;

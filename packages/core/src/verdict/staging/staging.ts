@@ -1,13 +1,13 @@
 import type { ShotPlan, TimeSpan } from '../../pull/index.js';
 
-/** Whom a move is for, and from when on. */
+/** The subject of a move, and its start time. */
 export interface StagingAt {
-  /** null for someone new, before the camera */
+  /** null for a new subject in front of the camera */
   readonly subjectId: string | null;
   readonly atS: number;
 }
 
-/** A figure of a move that can be chosen: lengths and distances in mm, times in s, angles in degrees, stops on the lens's scale. */
+/** A parameter of a blocking move. Lengths and distances in mm, times in s, angles in degrees, stops as engraved. */
 export interface StagingParam {
   readonly key: string;
   readonly word: string;
@@ -15,39 +15,39 @@ export interface StagingParam {
   readonly min: number;
   readonly max: number;
   readonly usual: number;
-  /** For a choice: what each value is called */
+  /** For a choice: label of each value */
   readonly choices?: readonly { readonly value: number; readonly word: string }[];
 }
 
 export type StagingValues = Readonly<Record<string, number>>;
 
-/** A figure that follows from a move. */
+/** A resulting figure of a blocking move. */
 export interface StagingFigure {
   readonly word: string;
   readonly unit:
     'distance' | 'gap' | 'time' | 'speed' | 'degrees' | 'degrees-per-second' | 'percent' | 'stop' | 'stops' | 'words';
-  /** NaN for none, with `words` in its place */
+  /** NaN for none, with `words` instead */
   readonly value: number;
   readonly words?: string;
   readonly tone: 'plain' | 'sharp' | 'edge' | 'soft';
 }
 
-/** A move laid into a plan: what the plan becomes, and who it is for, now that they are there. */
+/** A plan with a blocking move in it, and the subject of the move. */
 export interface LaidMove {
   readonly plan: ShotPlan;
   readonly subjectId: string;
 }
 
 /**
- * A move that people make: what can be chosen of it, how it is laid into a plan as ordinary marks, ways and pulls, and the figures that follow.
- * Figures are read off the plan it makes, so that they hold for just that.
+ * A blocking move: its parameters, how it becomes marks, paths and pulls of a plan, and its figures. The figures are read from
+ * the resulting plan, so they hold for exactly that plan.
  */
 export interface Staging {
   readonly id: string;
   readonly word: string;
-  /** What it is for, in a sentence */
+  /** Purpose, in a sentence */
   readonly says: string;
-  /** Whether someone walks with the camera, and the cautions for that apply */
+  /** Whether somebody walks with the camera, so that the cautions for that apply */
   readonly movesCamera: boolean;
   params(plan: ShotPlan, at: StagingAt): readonly StagingParam[];
   lay(plan: ShotPlan, at: StagingAt, values: StagingValues): LaidMove;
@@ -67,7 +67,7 @@ export function said(word: string, words: string, tone: StagingFigure['tone'] = 
   return { word, unit: 'words', value: NaN, words, tone };
 }
 
-/** When the zone is entered and left, and for how long it holds someone, of the first span that ends after a time. */
+/** Start, end and duration of the first zone span that ends after a time. */
 export function windowFigures(spans: readonly TimeSpan[], { atS }: StagingAt, endS: number): StagingFigure[] {
   const span = spans.find(({ untilS }) => untilS > atS);
   if (!span) return [said('the zone', 'is never reached: they stay soft', 'soft')];

@@ -16,7 +16,7 @@ import {
 } from './laying.js';
 import { figure, said, type Staging, type StagingFigure } from './staging.js';
 
-/** Someone sits or stands and sways to and fro. */
+/** A subject sits or stands and sways along the lens axis. */
 export const sway: Staging = {
   id: 'sway',
   word: 'Sway in place',
@@ -61,7 +61,7 @@ export const sway: Staging = {
   },
 };
 
-/** Replaces what they do for a while by going to and fro between two marks, from the middle and back to it. */
+/** Replaces a span of the subject's stay by swaying between two marks, starting and ending in the middle. */
 function swinging(
   plan: ShotPlan,
   subjectId: string,
@@ -77,7 +77,7 @@ function swinging(
     const after = subject.stays.filter((stay) => stay.fromS >= untilS);
     const room = PLAN_LIMITS.stays.max - before.length - after.length - 1;
     const swings = Math.max(0, Math.min(Math.floor((untilS - fromS) / halfS) - 1, room));
-    // at an end they turn at once: the walk there takes half a period, from the middle a quarter
+    // at either end the subject turns at once: a full swing takes half a period, the first and last a quarter
     const swung = Array.from({ length: swings }, (_, k): Omit<Stay, 'id'> => {
       const turnS = fromS + halfS / 2 + k * halfS;
       return { markId: ends[k % 2]!, fromS: turnS, untilS: turnS, pace: 'eased' };

@@ -9,10 +9,10 @@ const PLACES = [
   { key: 'thirdMm', word: 'then at', share: 0.7 },
 ] as const;
 
-/** How long the turn from one waiting place to the next is made. */
+/** Duration of the pull from one waiting mark to the next. */
 const TURN_S = 0.8;
 
-/** Nobody knows just where they will come: focus waits at likely places, one after the other. */
+/** The subject's destination is not known: focus waits at likely places, one after the other. */
 export const waitingMarks: Staging = {
   id: 'waiting-marks',
   word: 'Wait at likely places',

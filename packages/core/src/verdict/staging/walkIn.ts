@@ -17,7 +17,7 @@ import {
 } from './laying.js';
 import { figure, type Staging, windowFigures } from './staging.js';
 
-/** They come into a plane that was set beforehand, and go through it or stop in it. */
+/** The subject walks into a preset focus distance, and stops there or walks through it. */
 export const walkIn: Staging = {
   id: 'walk-in',
   word: 'Walk into focus',

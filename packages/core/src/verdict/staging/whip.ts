@@ -5,7 +5,7 @@ import { framesOf } from '../zoneSpans.js';
 import { distancesAt, focusOn, lasting, subjectOf, withSomeone } from './laying.js';
 import { figure, said, type Staging } from './staging.js';
 
-/** The camera whips over to someone, and focus goes over while nobody can see. */
+/** The camera whips to another subject, and focus changes during the blur. */
 export const whip: Staging = {
   id: 'whip',
   word: 'Whip over to them',
