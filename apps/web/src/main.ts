@@ -1,5 +1,5 @@
 import { preload } from './app/pages';
 
-// everything this address needs is asked for at once; the page starts when its own part is here
+// load everything this address needs in parallel; the page starts when its own chunk is there
 preload(window.location.pathname);
 void import('./app/start');

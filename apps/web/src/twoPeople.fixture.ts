@@ -1,6 +1,6 @@
 import { addRack, addSubject, changeRack, evaluatePull, type JudgedPull, newPlan, type ShotPlan } from '@still-heron/core';
 
-/** For tests: two people who stand still at 2.90 m and 2.05 m, and a pull from one to the other from 4 to 5 s. */
+/** Test data: two people standing at 2.90 m and 2.05 m, and a pull between them from 4 to 5 s. */
 export const TWO_PEOPLE: ShotPlan = changeRack(
   addRack(
     addSubject(addSubject(newPlan(), { name: 'Old Tam', distanceMm: 2900 }), { name: 'Ines', distanceMm: 2050 }),

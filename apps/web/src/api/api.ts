@@ -14,7 +14,7 @@ import { type KitItems, type KitKind, kitName } from '@still-heron/core';
 const byName = new Intl.Collator('en', { numeric: true });
 const nameOf = (kind: KitKind, { item }: KitItemView) => kitName(kind, item as never);
 
-/** The server's REST face. Lists are cached here; the shot that is open lives in its own slice. */
+/** Client of the server's REST API. Lists are cached here; the open shot is in its own slice. */
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
@@ -58,7 +58,7 @@ export const api = createApi({
       query: ({ id, version }) => ({ url: `shots/${id}?version=${version}`, method: 'DELETE' }),
       invalidatesTags: ['Shots', 'Production'],
     }),
-    /** `version` is the newest one known: a new one asks again */
+    /** `version` is the newest known one: a new version loads the list again */
     revisions: build.query<RevisionView[], { shotId: string; version: number }>({
       query: ({ shotId }) => `shots/${shotId}/revisions`,
     }),
@@ -71,7 +71,7 @@ export const api = createApi({
     }),
     orderShots: build.mutation<ProductionView, { productionId: string; version: number; shotIds: string[] }>({
       query: ({ productionId, ...body }) => ({ url: `productions/${productionId}/order`, method: 'PUT', body }),
-      // the list shows the new order at once, and goes back to the stored one when the server refuses it
+      // show the new order at once, and restore the stored order if the server rejects it
       async onQueryStarted({ productionId, shotIds }, { dispatch, queryFulfilled }) {
         const patch = dispatch(
           api.util.updateQueryData('shots', productionId, (shots) => {
@@ -84,7 +84,7 @@ export const api = createApi({
     }),
     kitItems: build.query<KitItemView[], KitKind>({
       query: (kind) => `kit/${kind}`,
-      // 28 mm before 135 mm: as one reads figures, not as one sorts letters
+      // numeric order: 28 mm before 135 mm
       transformResponse: (items: KitItemView[], _, kind) =>
         items.sort((a, b) => byName.compare(nameOf(kind, a), nameOf(kind, b))),
       providesTags: (_, __, kind) => [{ type: 'Kit', id: kind }],
@@ -100,7 +100,7 @@ export const api = createApi({
     saveKitItem: build.mutation<KitItemView, { kind: KitKind; id: string; version: number; item: KitItems[KitKind] }>({
       query: ({ kind, id, version, item }) => ({ url: `kit/${kind}/${id}`, method: 'PUT', body: { version, item } }),
       invalidatesTags: (_, __, { kind, id }) => [{ type: 'Kit', id: `${kind}/${id}` }],
-      // one row of the list changes, and the server has just said how: a thousand others need not be asked for again
+      // the server returns the changed row, so the other rows need not be loaded again
       async onQueryStarted({ kind, id }, { dispatch, queryFulfilled }) {
         const { data } = await queryFulfilled.catch(() => ({ data: undefined }));
         if (!data) return;
@@ -154,7 +154,7 @@ export const {
   useImportKitMutation,
 } = api;
 
-/** What a failed call says, in words for the person at the page. */
+/** Error of a failed request, with a message for the user. */
 export function problemOf(error: unknown): { isUnreachable: boolean; body: ErrorBody } {
   const { status, data } = (error ?? {}) as Partial<FetchBaseQueryError>;
   const isBody = typeof data === 'object' && data !== null && 'code' in data;

@@ -11,7 +11,7 @@ export type SentPicture =
   | { readonly status: 'kept'; readonly picture: PictureView }
   | { readonly status: 'refused'; readonly problem: Pick<ErrorBody, 'message' | 'need'> };
 
-/** Sends a picture of the set to be kept; one that is too large, or no picture at all, is refused before it is sent. */
+/** Uploads a picture of the set. Files that are too large or not a picture are rejected before the upload. */
 export async function sendPicture(file: File): Promise<SentPicture> {
   const refused = (message: string, need: string): SentPicture => ({ status: 'refused', problem: { message, need } });
   const type = PICTURE_TYPES.find((known) => known === file.type);

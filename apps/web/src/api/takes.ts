@@ -2,7 +2,7 @@ import type { LoggedTakeView, StatisticsView, TakePageView, TakeRowView, TakeVie
 import type { Take } from '@still-heron/core';
 import { api } from './api';
 
-/** Takes, as the server keeps them. Loaded with the first page that shows some. */
+/** Endpoints for takes. Loaded with the first page that shows takes. */
 export const takesApi = api.enhanceEndpoints({ addTagTypes: ['Takes', 'Log'] }).injectEndpoints({
   endpoints: (build) => ({
     takes: build.query<TakeRowView[], string>({
@@ -17,7 +17,7 @@ export const takesApi = api.enhanceEndpoints({ addTagTypes: ['Takes', 'Log'] }).
       query: (productionId) => `productions/${productionId}/takes/statistics`,
       providesTags: ['Log'],
     }),
-    /** With their tracks, to leave the house: not kept */
+    /** With their tracks, for an export; not cached */
     wholeTakes: build.query<LoggedTakeView[], { productionId: string; shotId: string | null }>({
       query: ({ productionId, shotId }) => `productions/${productionId}/takes/whole${shotId ? `?shot=${shotId}` : ''}`,
       keepUnusedDataFor: 0,

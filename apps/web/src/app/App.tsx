@@ -10,8 +10,8 @@ import { useAppDispatch, useAppSelector } from './store';
 import { antdTheme } from './theme';
 
 /**
- * Each page's part is loaded by the router before it is shown. React.lazy would show an empty page first, and then hold the real one back for
- * a third of a second at every level, so that placeholders do not flicker.
+ * The router loads the chunk of a page before it shows the page. React.lazy would show an empty page first, and then delay the
+ * real one by a third of a second per level to avoid flicker.
  */
 const router = createBrowserRouter(
   [

@@ -2,13 +2,13 @@ import { Button } from 'antd';
 import type { ReactNode } from 'react';
 
 interface Props {
-  /** What was changed elsewhere, and how it differs */
+  /** What differs between the two versions */
   readonly children: ReactNode;
   readonly onMine: () => void;
   readonly onTheirs: () => void;
 }
 
-/** Something was saved elsewhere meanwhile: the person chooses which goes on. */
+/** Bar for an edit conflict: the user chooses which version to keep. */
 export function ConflictChoice({ children, onMine, onTheirs }: Props) {
   return (
     <aside className="conflict" role="alert">

@@ -12,11 +12,11 @@ interface Props {
   readonly top: ReactNode;
   readonly steps?: ReactNode;
   readonly children: ReactNode;
-  /** Undo of the open shot's steps; the Shots screen has its own */
+  /** Shows undo and redo of the open shot; the Shots page has its own */
   readonly hasShotUndo?: boolean;
 }
 
-/** Rail, top bar, steps and one main surface: the same on every screen. */
+/** Layout of every page: rail, top bar, steps and one main area. */
 export function Frame({ screen, top, steps, children, hasShotUndo = false }: Props) {
   const [showsKeys, setShowsKeys] = useState(false);
   const dispatch = useAppDispatch();
@@ -37,7 +37,7 @@ export function Frame({ screen, top, steps, children, hasShotUndo = false }: Pro
   );
 }
 
-/** Inside a field with something half typed, the browser's own undo is the one that is meant. */
+/** In a text field the browser's own undo applies. */
 function unlessTyping(event: KeyboardEvent, act: () => void): void {
   if (event.target instanceof HTMLElement && event.target.dataset['draft']) return;
   event.preventDefault();

@@ -1,4 +1,4 @@
-/** The mark: a heron drawn in one line, standing in still water. */
+/** Logo: a heron in one line, standing in still water. */
 export function Heron({ size = 34 }: { readonly size?: number }) {
   return (
     <svg

@@ -6,7 +6,7 @@ interface Props {
   readonly onClose: () => void;
 }
 
-/** The keys of the screen one is on, over its side column: what one works on stays in view. */
+/** Lists the keys of the current page. It covers the side column and leaves the main area visible. */
 export function KeysPanel({ screen, onClose }: Props) {
   const close = useRef<HTMLButtonElement>(null);
   useEffect(() => close.current?.focus(), []);

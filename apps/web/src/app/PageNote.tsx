@@ -5,7 +5,7 @@ interface Props {
   readonly children?: ReactNode;
 }
 
-/** In place of a surface: what to do first, or what went wrong and what would do. */
+/** Replaces the main area: says what to do first, or what went wrong and how to fix it. */
 export function PageNote({ title, children }: Props) {
   return (
     <section className="page-note">

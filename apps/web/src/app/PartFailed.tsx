@@ -1,7 +1,7 @@
 import { useRouteError } from 'react-router';
 import { PageNote } from './PageNote';
 
-/** In place of a page that could not be shown: what it was, and what would do. Edits are kept on this device meanwhile. */
+/** Replaces a page that failed to render. Edits are still kept on this device. */
 export function PartFailed() {
   const error = useRouteError();
   return (

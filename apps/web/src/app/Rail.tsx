@@ -9,7 +9,7 @@ interface Props {
   readonly onKeys: () => void;
 }
 
-/** Where one is at large. What does not exist yet is not here. */
+/** Main navigation. */
 export function Rail({ areKeysShown, onKeys }: Props) {
   const { productionId } = useParams();
   const openIn = useAppSelector(selectSaving).productionId;

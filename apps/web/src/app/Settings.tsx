@@ -13,9 +13,9 @@ const LIGHTS = [
 ] as const;
 
 interface Props {
-  /** Whose units; null where there is no production */
+  /** Production whose units are shown; null without a production */
   readonly productionId: string | null;
-  /** Units of this device, for what belongs to no production */
+  /** Shows this device's units, for pages without a production */
   readonly hasOwnUnits?: boolean;
 }
 

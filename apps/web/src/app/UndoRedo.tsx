@@ -2,12 +2,12 @@ import { ActionCreators } from 'redux-undo';
 import { useAppDispatch } from './store';
 
 interface Props {
-  /** What undo takes back, and what redo does again; null when there is nothing */
+  /** Name of the step that undo reverts, or redo repeats; null if there is none */
   readonly undoName: string | null;
   readonly redoName: string | null;
 }
 
-/** A step back and a step forth, each called by what it will do. */
+/** Undo and redo buttons, labelled with the step. */
 export function UndoRedo({ undoName, redoName }: Props) {
   const dispatch = useAppDispatch();
   return (
@@ -32,7 +32,7 @@ export function UndoRedo({ undoName, redoName }: Props) {
 
 interface StepButtonProps {
   readonly word: string;
-  /** What it is called while there is no step */
+  /** Label without a step */
   readonly emptyWord: string;
   readonly name: string | null;
   readonly path: string;

@@ -9,7 +9,7 @@ interface Props {
   readonly retry: () => void;
 }
 
-/** A page whose data did not come: says why, and tries again by itself while the server is away. */
+/** Replaces a page whose data could not be loaded. It says why, and retries while the server is unreachable. */
 export function Unreachable({ error, retry }: Props) {
   const { isUnreachable, body } = problemOf(error);
   useEffect(() => {

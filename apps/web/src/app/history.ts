@@ -1,6 +1,6 @@
 import undoable, { type StateWithHistory } from 'redux-undo';
 
-/** Steps kept: an evening's work. */
+/** Largest number of undo steps. */
 const HISTORY = 300;
 
 interface EditAction {
@@ -9,14 +9,14 @@ interface EditAction {
 }
 
 /**
- * A reducer with undo: every edit is a step, the edits of one gesture make one step together, and nothing else is remembered.
- * Only one document of the page is open at a time, so that undo always means that one.
+ * Adds undo to a reducer: every edit is a step, and edits of one gesture are one step. Nothing else is recorded. Only one
+ * document is open at a time, so undo always applies to that one.
  */
 export function withHistory<S>(
   reducer: (state: S | undefined, action: { type: string }) => S,
   editedType: string,
 ): (state: StateWithHistory<S> | undefined, action: { type: string }) => StateWithHistory<S> {
-  // redux-undo's types are older than Redux 5's reducers: what it returns is put right here, once
+  // the types of redux-undo are older than Redux 5's reducers; this is the only cast
   return undoable(reducer as never, {
     limit: HISTORY,
     filter: (action: EditAction) => action.type === editedType,

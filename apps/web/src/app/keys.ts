@@ -1,4 +1,4 @@
-/** A key of a screen, as the keys panel lists it. */
+/** A key of a page, as the keys panel lists it. */
 export interface ScreenKey {
   readonly keys: readonly string[];
   readonly does: string;
@@ -21,7 +21,7 @@ const IN_A_SHOT: readonly ScreenKey[] = [
   { keys: ['V'], does: 'saved versions of the shot' },
 ];
 
-/** Of the take that was just shot. */
+/** Keys for logging the latest take. */
 const SAYING: readonly ScreenKey[] = [
   {
     keys: ['H', 'L', 'E', 'F', 'B', 'O', 'S'],

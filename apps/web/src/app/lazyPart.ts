@@ -4,9 +4,9 @@ const FIRST_WAIT_MS = 500;
 const LONGEST_WAIT_MS = 8000;
 
 /**
- * A part of the page that is loaded when it is first shown. While the server is away it is asked for again and again, and its place stays empty: everything else on the page goes on.
+ * A component that is loaded when it is first shown. While the server is unreachable it retries and shows nothing.
  *
- * @param load - imports the part
+ * @param load - imports the component
  */
 export function lazyPart<P>(load: () => Promise<ComponentType<P>>): LazyExoticComponent<ComponentType<P>> {
   return lazy(async () => {

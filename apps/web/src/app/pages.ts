@@ -1,4 +1,4 @@
-/** Each screen's own part of the page, loaded when it is first needed. No import here loads anything by itself. */
+/** Page chunks, loaded when first needed. None of these imports runs at start. */
 export const pages = {
   productions: () => import('../features/shots/ProductionsPage'),
   shots: () => import('../features/shots/ShotsPage'),
@@ -13,7 +13,7 @@ export const pages = {
   takes: () => import('../features/takes/TakesPage'),
 };
 
-/** Starts loading what an address will need, all at once rather than one after the other has run. */
+/** Starts loading everything an address needs in parallel. */
 export function preload(path: string): void {
   const needed = path.startsWith('/shots/')
     ? [pages.shot, pages[stepOf(path)]]

@@ -1,16 +1,16 @@
-/** Colours by meaning, from a river at dusk. `theme.css` takes them as custom properties, antd as tokens; every pair used for text passes WCAG AA. */
+/** Colours by meaning. They become CSS custom properties and antd tokens. Every text and background pair meets WCAG AA. */
 export interface Palette {
-  /** ground, panel, raised */
+  /** page, panel and raised surface */
   readonly deep: string;
   readonly bank: string;
   readonly shoal: string;
-  /** hairlines, and the outlines of fields and buttons */
+  /** hairlines, and borders of fields and buttons */
   readonly rule: string;
   readonly edge: string;
-  /** text, second text */
+  /** text, muted text */
   readonly mist: string;
   readonly haze: string;
-  /** the focus line, the playhead, the one main action; and text on it */
+  /** focus track, playhead and main action; text on it */
   readonly lantern: string;
   readonly onLantern: string;
   /** sharp, soft, close to the edge */

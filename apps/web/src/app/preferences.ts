@@ -2,16 +2,16 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { UnitSystem } from '@still-heron/core';
 import { type Light, LIGHTS } from './palette';
 
-/** Saved on this device, not with the production: how the page is lit, which axis the channel is drawn on, and what Kit counts in. */
+/** Preferences of this device: light, axis of the chart, units outside productions. They are not part of a production. */
 export interface Preferences {
   readonly light: Light;
-  /** `hand`: equal height is equal turn of the ring; `distance`: equal height is equal distance */
+  /** `hand`: even in ring angle; `distance`: even in distance */
   readonly axis: 'hand' | 'distance';
-  /** In Kit, which belongs to no production */
+  /** Units in Kit, which belongs to no production */
   readonly units: UnitSystem;
-  /** Who tries out gear on this device */
+  /** Name of the person who tests gear on this device */
   readonly tester: string;
-  /** Outlines in the viewfinder: an aid that some lean on and some never use; as it was last */
+  /** Peaking in the viewfinder, as last used */
   readonly outlines: Outlines;
 }
 
@@ -19,7 +19,7 @@ export interface Outlines {
   readonly isOn: boolean;
   /** 0 to 1 */
   readonly strength: number;
-  /** Pixels between what is compared */
+  /** Distance of the compared pixels */
   readonly detail: 1 | 2 | 3;
 }
 
@@ -27,7 +27,7 @@ const NO_OUTLINES: Outlines = { isOn: false, strength: 0.6, detail: 1 };
 
 const KEY = 'still-heron.preferences';
 
-/** What this device remembers; anything unreadable counts as never set. */
+/** Reads the preferences of this device. An unreadable value counts as not set. */
 export function readPreferences(storage: Pick<Storage, 'getItem'>): Preferences {
   let stored: Partial<Preferences> = {};
   try {

@@ -10,7 +10,7 @@ import { sessionReducer } from '../features/shot/sessionSlice';
 import { shotReducer } from '../features/shot/shotSlice';
 import { preferencesReducer, readPreferences, writePreferences } from './preferences';
 
-/** Everything but the API's cache is small and plain JSON; typed arrays of a verdict stay outside, in the evaluator. */
+/** The store holds small plain JSON, apart from the API cache. Typed arrays of verdicts stay outside, in the evaluator. */
 export function createStore(storage: Storage) {
   const store = configureStore({
     reducer: {

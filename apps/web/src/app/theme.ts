@@ -1,7 +1,7 @@
 import { theme, type ThemeConfig } from 'antd';
 import { type Light, PALETTES } from './palette';
 
-/** antd's tokens for a light: our colours, no shadows, small radii, our typefaces. */
+/** antd theme for a light: our colours and typefaces, no shadows, small radii. */
 export function antdTheme(light: Light): ThemeConfig {
   const p = PALETTES[light];
   return {

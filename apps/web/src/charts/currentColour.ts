@@ -1,4 +1,4 @@
-/** The colour of the subject at that place in the plan, of four that take turns; muted for a mark that is nobody's (-1). */
+/** CSS colour of a subject by its index; four colours repeat. Muted for a mark without subject (-1). */
 export function currentColour(index: number): string {
   return index < 0 ? 'var(--haze)' : `var(--current-${index % 4})`;
 }

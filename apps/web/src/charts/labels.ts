@@ -1,4 +1,4 @@
-/** Gives each item a label height at least `gap` from the one above it, as near to its own as that allows. */
+/** Places labels at least `gap` apart, as near to their own heights as possible. */
 export function apart<T extends { readonly y: number }>(
   items: readonly T[],
   gap: number,
@@ -16,7 +16,7 @@ export function apart<T extends { readonly y: number }>(
   return items.map((item, index) => ({ ...item, labelY: heights[index]! }));
 }
 
-/** The first row in which each label, from left to right, does not run into the one before. */
+/** First row without overlap for each label, from left to right. */
 export function rowsOf(labels: readonly { readonly x: number; readonly width: number }[]): number[] {
   const ends: number[] = [];
   return labels.map(({ x, width }) => {

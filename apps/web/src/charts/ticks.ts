@@ -1,13 +1,13 @@
 import { ticks as roundTicks } from 'd3-array';
 import { formatDistanceFigure, MM_PER_FOOT, type UnitSystem } from '@still-heron/core';
 
-/** A labelled place on an axis. */
+/** A labelled position on an axis. */
 export interface Tick {
   readonly at: number;
   readonly label: string;
 }
 
-/** Distances one reads off a lens, roundest first: ties on a crowded axis go to the rounder. */
+/** Distances as engraved on lenses, roundest first: on a crowded axis the rounder one wins. */
 const METRES = [
   [1, 2, 3, 5, 10, 20],
   [1.5, 4, 6, 7, 8, 15, 30, 50, 0.5],
@@ -24,10 +24,10 @@ const FEET = [
 ];
 
 /**
- * Distance labels for an axis that is not even in distance.
+ * Distance labels for an axis that is not linear in distance.
  *
- * @param position - pixels for a tape distance; NaN for one off the axis
- * @param gapPx - least distance between two labels
+ * @param position - pixel position of a tape distance; NaN if it is off the axis
+ * @param gapPx - minimum distance between two labels
  */
 export function distanceTicks(units: UnitSystem, position: (mm: number) => number, gapPx: number): Tick[] {
   const perUnitMm = units === 'metric' ? 1000 : MM_PER_FOOT;
@@ -41,14 +41,14 @@ export function distanceTicks(units: UnitSystem, position: (mm: number) => numbe
   return ticks.sort((a, b) => a.at - b.at);
 }
 
-/** As short as a lens engraves it: 2, 2.5, 7', ∞. */
+/** Short form, as engraved on a lens: 2, 2.5, 7', ∞. */
 function tickLabel(mm: number, units: UnitSystem): string {
   if (mm === Infinity) return '∞';
   if (units === 'metric') return String(Number((mm / 1000).toFixed(2)));
   return formatDistanceFigure(mm, units).replace(/ 0"$/, '').replace(/' /, "'");
 }
 
-/** Distance labels for an axis that is even in distance, from above 0 to a distance, about so many. */
+/** Distance labels for a linear axis from 0 to a distance; about `count` of them. */
 export function evenTicks(units: UnitSystem, toMm: number, count: number): { readonly mm: number; readonly label: string }[] {
   const perUnitMm = units === 'metric' ? 1000 : MM_PER_FOOT;
   return roundTicks(0, toMm / perUnitMm, Math.min(count, 14))

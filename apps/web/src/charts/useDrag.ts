@@ -2,19 +2,19 @@ import { type PointerEvent as ReactPointerEvent, useEffect, useRef } from 'react
 import { newGesture } from '../app/newGesture';
 
 export interface DragHandlers {
-  /** @param event - in page coordinates; `dx`, `dy` since the drag began */
+  /** @param event - in page coordinates; `dx`, `dy` relative to the start of the drag */
   readonly onDrag: (move: { dx: number; dy: number; clientX: number; clientY: number; isAlt: boolean; gesture: string }) => void;
   readonly onStart?: () => void;
-  /** The pointer was let go after a drag */
+  /** The pointer was released after a drag */
   readonly onEnd?: () => void;
-  /** Escape, or the browser took the pointer away: put back what was */
+  /** Escape, or the browser cancelled the pointer: restore the previous state */
   readonly onGiveUp?: (gesture: string) => void;
 }
 
-/** Movement before a press counts as a drag, so that a click on a handle selects and moves nothing. */
+/** Movement from which a press counts as a drag, so that a click only selects. */
 const SLACK_PX = 3;
 
-/** Makes an element draggable: spread what it returns on it. Escape gives the drag up. */
+/** Makes an element draggable: spread the result on it. Escape cancels the drag. */
 export function useDrag(handlers: DragHandlers) {
   const current = useRef(handlers);
   const endCurrent = useRef<(() => void) | null>(null);

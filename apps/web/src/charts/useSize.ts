@@ -5,7 +5,7 @@ export interface Size {
   readonly height: number;
 }
 
-/** Follows the size of an element: give `ref` to it. The size is null until it stands in the page. */
+/** Observes the size of an element: pass it `ref`. The size is null until the element is mounted. */
 export function useSize(): { ref: (element: Element | null) => (() => void) | undefined; size: Size | null } {
   const [size, setSize] = useState<Size | null>(null);
   const ref = useCallback((element: Element | null) => {

@@ -11,7 +11,7 @@ interface Props<T extends string> {
   readonly isBare?: boolean;
 }
 
-/** One of several words, in a list that opens. With `isSearched` it is found by typing: a thousand are no trouble. */
+/** A drop-down choice. With `isSearched` it can be searched by typing, for long lists. */
 export function Choice<T extends string>({ label, value, choices, onPick, hint, isSearched = false, isBare = false }: Props<T>) {
   return (
     <label className="field">

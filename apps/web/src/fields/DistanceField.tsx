@@ -6,11 +6,11 @@ type Props = Pick<QuantityFieldProps<number>, 'label' | 'onChange' | 'hint' | 'i
   /** Tape distance; Infinity allowed */
   readonly distanceMm: number;
   readonly units: UnitSystem;
-  /** Least and most that is taken, beyond what any plan may hold */
+  /** Range of this field, within the limits of a plan */
   readonly range?: DistanceRange;
 };
 
-/** A tape distance: 2.4, 240cm, 7'11, inf. */
+/** Field for a tape distance: 2.4, 240cm, 7'11, inf. */
 export function DistanceField({ distanceMm, units, range, ...rest }: Props) {
   return (
     <QuantityField

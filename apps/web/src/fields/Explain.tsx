@@ -6,13 +6,13 @@ const Explanation = lazyPart(() => import('./Explanation').then(({ Explanation }
 
 interface Props {
   readonly children: ReactNode;
-  /** What the figure is, in a few words */
+  /** Short name of the figure */
   readonly what: string;
-  /** The formula with this shot's values in it, and what it assumes: a line each */
+  /** Formula with the shot's values, and assumptions, one per line */
   readonly lines: readonly string[];
 }
 
-/** A figure that can be argued with: on hover or focus it says where it comes from. Until then it is a plain button, cheap to redraw during a drag. */
+/** A figure with an explanation on hover or focus. Until then it is a plain button, which is cheap to redraw during a drag. */
 export function Explain({ children, what, lines }: Props) {
   const [isAsked, setIsAsked] = useState(false);
   const figure = (

@@ -5,7 +5,7 @@ interface Props {
   readonly lines: readonly string[];
 }
 
-/** The explanation itself, open as long as it is here: laid over the figure it stands beside. */
+/** Explanation popover of a figure, open while mounted. */
 export function Explanation({ what, lines }: Props) {
   return (
     <Popover

@@ -10,7 +10,7 @@ interface Props {
   readonly onChange: (mm: number, gesture: string) => void;
 }
 
-/** A small length, such as how far someone misses a mark: in centimetres, or in inches. */
+/** Field for a small length, in centimetres or inches. */
 export function GapField({ label, mm, limit, units, onChange }: Props) {
   const [unit, unitMm, step] = units === 'metric' ? (['cm', 10, 0.5] as const) : (['in', MM_PER_INCH, 0.25] as const);
   return (

@@ -9,7 +9,7 @@ type Props = Pick<QuantityFieldProps<number>, 'label' | 'onChange' | 'hint' | 'u
   readonly isWhole?: boolean;
 };
 
-/** A plain number within a range. */
+/** Field for a number within a range. */
 export function NumberField({ value, min, max, step, decimals = 0, isWhole = false, ...rest }: Props) {
   const print = (number: number) => String(Number(number.toFixed(decimals)));
   return (

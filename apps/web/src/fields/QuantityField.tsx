@@ -3,7 +3,7 @@ import type { Problem } from '@still-heron/core';
 import './fields.css';
 import { newGesture } from '../app/newGesture';
 
-/** What reading a typed text gives: the value, or what is wrong and what would do. */
+/** Result of reading a typed text: its value, or a problem with a remedy. */
 export type Reading<T> = { readonly value: T } | { readonly problem: Pick<Problem, 'message' | 'need'> };
 
 export interface QuantityFieldProps<T> {
@@ -11,13 +11,13 @@ export interface QuantityFieldProps<T> {
   readonly value: T;
   readonly print: (value: T) => string;
   readonly read: (text: string) => Reading<T>;
-  /** Called with a value that was read and differs; edits of one run of nudges share a gesture */
+  /** Called with a new valid value; repeated nudges share a gesture */
   readonly onChange: (value: T, gesture: string) => void;
-  /** The value one display step up or down; without it the arrow keys are left alone */
+  /** Value a number of display steps away; without it arrow keys do nothing */
   readonly nudge?: (value: T, steps: number) => T;
   readonly unit?: string;
   readonly hint?: ReactNode;
-  /** Hides the label from sight, not from a screen reader */
+  /** Visually hidden label; screen readers still read it */
   readonly isBare?: boolean;
   readonly size?: 'large' | 'normal';
   readonly placeholder?: string;
@@ -25,8 +25,8 @@ export interface QuantityFieldProps<T> {
 }
 
 /**
- * A figure that is typed as people say it. Enter or leaving the field takes it, Escape gives it up, up and down nudge by the display's step,
- * with Shift by ten. What can't be read stays in the field, with what would do under it.
+ * Field for a typed quantity. Enter or leaving the field applies it, Escape reverts it. Arrow keys change it by the display
+ * step, with Shift by ten. An invalid text stays in the field with a remedy below.
  */
 export function QuantityField<T>(props: QuantityFieldProps<T>) {
   const { label, value, print, read, onChange, nudge, unit, hint, isBare, size = 'normal', placeholder, testId } = props;
@@ -35,7 +35,7 @@ export function QuantityField<T>(props: QuantityFieldProps<T>) {
   const [problem, setProblem] = useState<Pick<Problem, 'message' | 'need'> | null>(null);
   const gesture = useRef('');
 
-  /** @returns whether it could be read */
+  /** @returns whether the text is valid */
   function take(text: string): boolean {
     const reading = text === print(value) ? { value } : read(text);
     if ('problem' in reading) {
@@ -50,7 +50,7 @@ export function QuantityField<T>(props: QuantityFieldProps<T>) {
 
   function onKeyDown(event: KeyboardEvent<HTMLInputElement>): void {
     if (event.key === 'Enter') {
-      // a form is not sent with a figure that can't be read
+      // a form with an invalid field is not submitted
       if (!take(event.currentTarget.value)) event.preventDefault();
     } else if (event.key === 'Escape' && draft !== null) {
       event.stopPropagation();

@@ -6,7 +6,7 @@ interface Props {
   readonly value: string;
   readonly onChange: (value: string) => void;
   readonly max: number;
-  /** Whether it may be left empty */
+  /** Whether it may be empty */
   readonly isOptional?: boolean;
   readonly placeholder?: string;
   readonly isBare?: boolean;
@@ -14,7 +14,7 @@ interface Props {
   readonly testId?: string;
 }
 
-/** A line of words. Enter or leaving the field takes it, Escape gives it up; one that must not be empty keeps what it had. */
+/** Text field. Enter or leaving the field applies it, Escape reverts it; a required field keeps its old text if emptied. */
 export function TextField({
   label,
   value,

@@ -6,12 +6,12 @@ type Props = Pick<QuantityFieldProps<number>, 'label' | 'onChange' | 'hint' | 't
   readonly captureFps: number;
   readonly minS: number;
   readonly maxS: number;
-  /** Why no less or no more, such as "the pull before it lands then" */
+  /** Reason for the limits, such as "the previous pull lands then" */
   readonly why?: string;
   readonly decimals?: 1 | 2;
 };
 
-/** A time in seconds, or frames: 3.2, 1:02.5, 80f. The arrow keys step a frame. */
+/** Field for a time in seconds or frames: 3.2, 1:02.5, 80f. Arrow keys step a frame. */
 export function TimeField({ timeS, captureFps, minS, maxS, why, decimals = 1, ...rest }: Props) {
   const print = (value: number) => (decimals === 2 && value < 60 ? value.toFixed(2) : formatTimeFigure(value));
   return (
@@ -23,7 +23,7 @@ export function TimeField({ timeS, captureFps, minS, maxS, why, decimals = 1, ..
       read={(text): Reading<number> => {
         const parsed = parseTime(text, captureFps);
         if (parsed.status === 'unread') return { problem: parsed.problem };
-        // what is shown is rounded, so a bound typed as it reads is the bound
+        // limits are displayed rounded, so the rounded value counts as the limit
         const value = [minS, maxS].find((bound) => print(bound) === print(parsed.timeS)) ?? parsed.timeS;
         if (value < minS || value > maxS) {
           return {

@@ -3,12 +3,12 @@ import './fields.css';
 interface Props<T extends string> {
   readonly label: string;
   readonly chosen: T;
-  /** Each choice with its word, and the word said in full where the short one is not enough */
+  /** Choices with their label, and a longer accessible label where needed */
   readonly choices: readonly { readonly value: T; readonly word: string; readonly inFull?: string }[];
   readonly onChoose: (value: T) => void;
 }
 
-/** A few words side by side, the chosen one bright and underlined. */
+/** A choice between a few words side by side; the chosen one is highlighted and underlined. */
 export function WordChoice<T extends string>({ label, chosen, choices, onChoose }: Props<T>) {
   return (
     <div className="choice" role="radiogroup" aria-label={label}>

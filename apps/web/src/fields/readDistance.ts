@@ -8,14 +8,14 @@ import {
 } from '@still-heron/core';
 import type { Reading } from './QuantityField';
 
-/** Least and most that a place takes, beyond what any plan may hold, and why. */
+/** Range of a distance field, and the reason for it. */
 export interface DistanceRange {
   readonly minMm: number;
   readonly maxMm: number;
   readonly why: string;
 }
 
-/** Reads a typed distance and holds it against what a plan, and this place in it, may hold. */
+/** Reads a typed distance and checks it against the limits of a plan and of the field. */
 export function readDistance(text: string, units: UnitSystem, range?: DistanceRange): Reading<number> {
   const parsed = parseDistance(text, units);
   if (parsed.status === 'unread') return { problem: parsed.problem };
@@ -32,7 +32,7 @@ export function readDistance(text: string, units: UnitSystem, range?: DistanceRa
   return { value: distanceMm };
 }
 
-/** One display step on; from infinity the farthest typed distance. */
+/** A distance one display step away; from infinity, the longest typed distance. */
 export function nudgeDistance(mm: number, steps: number, units: UnitSystem, range?: DistanceRange): number {
   const from = mm === Infinity ? FARTHEST_TYPED_MM : mm;
   const stepMm = displayStepMm(steps < 0 ? from - 1e-6 : from, units);

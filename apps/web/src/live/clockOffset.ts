@@ -1,20 +1,20 @@
-/** One question to the server's clock. Own times in ms on this device's clock. */
+/** One exchange with the server's clock. Own times in ms of this device's clock. */
 export interface ClockAnswer {
   readonly sentMs: number;
   readonly heardMs: number;
   readonly serverMs: number;
 }
 
-/** How the clocks stand to each other. */
+/** Offset between this device's clock and the server's. */
 export interface ClockOffset {
-  /** What is added to this device's clock to get the server's */
+  /** Added to this device's clock, it gives the server's */
   readonly offsetMs: number;
-  /** No more than this is it off by: half of how long the answer took */
+  /** Maximum error: half of the round-trip time */
   readonly withinMs: number;
 }
 
 /**
- * The offset that is known best: of the question that was answered quickest, taken to be asked half-way.
+ * Best known offset: from the fastest exchange, assuming equal delay in both directions.
  *
  * @param answers - at least one
  */
@@ -24,7 +24,7 @@ export function clockOffset(answers: readonly ClockAnswer[]): ClockOffset {
   return { offsetMs: serverMs - (sentMs + heardMs) / 2, withinMs: (heardMs - sentMs) / 2 };
 }
 
-/** This device's clock, in ms: it never jumps, whatever is done to the time of day. */
+/** Monotonic time of this device in ms, unaffected by changes of the system clock. */
 export function ownMs(): number {
   return performance.timeOrigin + performance.now();
 }

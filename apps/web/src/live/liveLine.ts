@@ -3,25 +3,25 @@ import type { DeviceMessage, DeviceOrder } from '@still-heron/core';
 import { io, type Socket } from 'socket.io-client';
 import { type ClockAnswer, type ClockOffset, clockOffset, ownMs } from './clockOffset';
 
-/** The line to the other devices that show a shot, as it stands. */
+/** State of the connection to other devices that show the shot. */
 export interface LineState {
   readonly isConnected: boolean;
   readonly others: readonly string[];
-  /** null until the clocks were set by each other */
+  /** null until synchronised */
   readonly clock: ClockOffset | null;
 }
 
-/** What comes over the line. */
+/** Events from the connection. */
 export interface LineEvents {
-  /** A roll that began elsewhere, or goes on there */
+  /** A roll that started or continues elsewhere */
   roll(roll: RollView): void;
   setOff(setOff: RollSetOff): void;
   end(rollId: string): void;
-  /** Where the ring is on the device that turns it */
+  /** Ring angle of the device that turns it */
   wheel(ringDeg: number): void;
-  /** From the port for wheels, motors and cameras */
+  /** Message from the port for wheels, motors and cameras */
   device(message: DeviceMessage): void;
-  /** The line is there, for the first time or again: whoever rolls tells it again */
+  /** Connected, for the first time or again: a rolling device then sends its roll again */
   joined(): void;
 }
 
@@ -36,12 +36,12 @@ export interface LiveLine {
   close(): void;
 }
 
-/** Questions by which the clocks are set, and how often it is done again. */
+/** Number of clock exchanges, and the interval between synchronisations. */
 const QUESTIONS = 8;
 const AGAIN_MS = 30_000;
 const PATIENCE_MS = 5000;
 
-/** Opens the line for a shot; it comes back by itself whenever it was cut. */
+/** Opens the connection for a shot. It reconnects by itself. */
 export function openLine(shotId: string, device: string, events: LineEvents): LiveLine {
   const socket = io({ path: '/api/live', transports: ['websocket'], reconnectionDelayMax: 1000, forceNew: true });
   let state: LineState = { isConnected: false, others: [], clock: null };
@@ -69,7 +69,7 @@ export function openLine(shotId: string, device: string, events: LineEvents): Li
   socket.on('end', ({ rollId }: { rollId: string }) => events.end(rollId));
   socket.on('wheel', events.wheel);
   socket.on('device', events.device);
-  // what is told while the line is cut would come late: a roll is told again as a whole
+  // messages are not queued while disconnected: a roll is sent again as a whole
   const tell = (event: string, body: object) => {
     if (socket.connected) socket.emit(event, body);
   };
@@ -96,7 +96,7 @@ async function ask<T>(socket: Socket, event: string, body?: object): Promise<T |
   try {
     return (body ? await line.emitWithAck(event, body) : await line.emitWithAck(event)) as T;
   } catch {
-    // cut again: it is asked again when the line is back
+    // disconnected again; synchronise after the reconnect
     return null;
   }
 }

@@ -19,7 +19,7 @@ const worker: EvaluatorWorker = {
   ...createTakeRunner(),
 };
 
-/** The frame arrays are handed over, not copied. */
+/** Buffers to transfer instead of copying. */
 function buffersOf(verdict: PullVerdict): ArrayBuffer[] {
   if (verdict.status !== 'judged') return [];
   const subjects = verdict.subjects.flatMap(({ distanceMm, blurCircles, marginMm, sharp }) => [

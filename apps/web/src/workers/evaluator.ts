@@ -5,10 +5,10 @@ import { startWorker } from './startWorker';
 
 const { remote } = startWorker();
 
-/** The one evaluator of this page, for the shot that is open. */
+/** Evaluator of the open shot; one per page. */
 export const evaluator = createEvaluator((plan) => remote.evaluate(plan));
 
-/** A shot's row in a list; a plan that can't be computed says so in its row. */
+/** Summary of a shot for its row; a plan that can't be evaluated says so in its row. */
 export async function summariseShot(plan: ShotPlan, units: UnitSystem): Promise<ShotSummary> {
   return remote.summarise(plan, units).catch((error: unknown) => ({
     outcome: 'unreadable' as const,
@@ -20,10 +20,10 @@ export async function summariseShot(plan: ShotPlan, units: UnitSystem): Promise<
   }));
 }
 
-/** Mends are tried by dozens: in a worker of their own, started when the first are asked for, so that no verdict waits for them. */
+/** Fixes are searched in a worker of their own, started on first use, so that verdicts do not wait. */
 let mender: ReturnType<typeof startWorker> | null = null;
 
-/** What would mend a plan; none when it can't be computed. */
+/** Fixes for a plan; empty if it can't be evaluated. */
 export async function mendsFor(plan: ShotPlan): Promise<readonly Mend[]> {
   mender ??= startWorker();
   return mender.remote.mends(plan).catch((error: unknown) => {
@@ -34,18 +34,18 @@ export async function mendsFor(plan: ShotPlan): Promise<readonly Mend[]> {
 
 export interface LaidLines {
   readonly offers: readonly LayOffer[];
-  /** Where no line keeps everything: what would make it possible */
+  /** Changes that would make the requirements possible, if no track meets them */
   readonly changes: readonly LeastChange[];
 }
 
-/** Lines are laid in a worker of their own, so that giving up is to stop it. */
+/** Tracks are worked out in a worker of their own; it is terminated to cancel. */
 let layer: ReturnType<typeof startWorker> | null = null;
 
 /**
- * Lays the line all ways, one after the other.
+ * Works out tracks in all ways, one after the other.
  *
- * @param onProgress - hears how many of the ways have been tried
- * @returns what came of it, and a way to give it up: the promise then never settles
+ * @param onProgress - receives the number of finished ways
+ * @returns the result, and a function to cancel; the promise then never settles
  */
 export function layLinesFor(
   plan: ShotPlan,

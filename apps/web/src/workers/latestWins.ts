@@ -1,20 +1,20 @@
 import type { PullVerdict, ShotPlan } from '@still-heron/core';
 
-/** A verdict with the plan it judges: the two are shown together, or not at all. */
+/** A verdict with its plan; they are always shown together. */
 export interface JudgedPlan {
   readonly plan: ShotPlan;
   readonly verdict: PullVerdict;
 }
 
 export interface Evaluator {
-  /** Asks for a plan's verdict. Only the newest plan counts: an answer to an older one is dropped. */
+  /** Requests a verdict. Answers to older plans are dropped. */
   ask(plan: ShotPlan): void;
-  /** The newest answer; the same object until the next. */
+  /** Newest answer; keeps its identity until the next one. */
   latest(): JudgedPlan | null;
   subscribe(listener: () => void): () => void;
 }
 
-/** Latest wins: one plan is with the worker, at most one waits, and the waiting one is replaced by a newer. */
+/** Latest wins: one plan is in the worker, at most one waits, and a newer one replaces it. */
 export function createEvaluator(evaluate: (plan: ShotPlan) => Promise<PullVerdict>): Evaluator {
   const listeners = new Set<() => void>();
   let waiting: ShotPlan | null = null;

@@ -1,10 +1,10 @@
 import { evaluatePull, layLine, type LineWay, type ShotPlan } from '@still-heron/core';
 import type { LayOffer } from './protocol';
 
-/** Of the room on either side, a line that follows keeps so much: a hand is not held to the edge of the zone. */
+/** Room to the edge of the zone that a follow keeps free. */
 const ROOM_KEPT = 0.3;
 
-/** A line laid one way, judged: what would come of it. */
+/** A track worked out in one way, with its verdict. */
 export function layOffer(plan: ShotPlan, way: LineWay): LayOffer | null {
   const laid = layLine(plan, way, { roomShare: ROOM_KEPT });
   const verdict = laid && evaluatePull(laid.plan);

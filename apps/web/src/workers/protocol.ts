@@ -13,40 +13,40 @@ import type {
 } from '@still-heron/core';
 import type { TakeRunner } from './takes/takeRunner';
 
-/** What a shot's row in a list needs of its verdict. */
+/** Summary of a verdict for a shot's row. */
 export interface ShotSummary {
   readonly outcome: 'incomplete' | 'sharp' | 'barely' | 'beyond-the-hand' | 'soft' | 'unreadable';
   readonly parts: readonly SentencePart[];
-  /** The focus line as turn of the ring, 0 (far end) to 1 (near end), at even times; empty without a line */
+  /** Focus track as ring position, 0 (far end) to 1 (near end), evenly spaced in time; empty without a track */
   readonly sketch: readonly number[];
-  /** Shares of the shot in which someone is soft who must not be */
+  /** Soft spans as shares of the shot's duration */
   readonly softSpans: readonly { readonly from: number; readonly to: number }[];
 }
 
-/** A line that can be laid, with what would come of it. */
+/** A worked-out track with its result. */
 export interface LayOffer {
   readonly laid: LaidLine;
   readonly outcome: JudgedPull['outcome'];
   readonly sharpS: number;
   readonly requiredS: number;
-  /** Everything that is asked is kept */
+  /** All requirements are met */
   readonly isWhole: boolean;
-  /** Of what the hand holds */
+  /** Peak speed of the wheel or ring */
   readonly fastestDegPerS: number;
 }
 
-/** What a worker of the page does; there are several of it, so that none of this waits for the rest. Nothing else knows how messages are posted: comlink carries them. */
+/** Interface of a page worker. Several workers share it. Only comlink deals with messages. */
 export interface EvaluatorWorker extends TakeRunner {
   evaluate(plan: ShotPlan): PullVerdict;
   summarise(plan: ShotPlan, units: UnitSystem): ShotSummary;
-  /** What would mend the plan, best first */
+  /** Fixes, best first */
   mends(plan: ShotPlan): Mend[];
-  /** A line laid one way; null where there is nothing to lay it for */
+  /** A track worked out in one way; null if there is nothing to work out */
   layOffer(plan: ShotPlan, way: LineWay): LayOffer | null;
-  /** What would make an impossible plan possible */
+  /** Changes that make an impossible plan possible */
   leastChanges(plan: ShotPlan): LeastChange[];
-  /** Everything that may have more takes kept, untried */
+  /** Possible improvements, not simulated yet */
   helps(plan: ShotPlan): Help[];
-  /** Every method's plan, untried */
+  /** Plans of all focus methods, not simulated yet */
   methods(plan: ShotPlan): MethodOffer[];
 }

@@ -1,10 +1,10 @@
 import { evaluatePull, narrate, ringOf, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import type { ShotSummary } from './protocol';
 
-/** Points of the small drawing of a pull: about one a pixel. */
+/** Points of the small drawing: about one per pixel. */
 const SKETCH_POINTS = 120;
 
-/** A shot's verdict in the few words and points that its row shows. */
+/** Summarises a plan's verdict for its row. */
 export function summarise(plan: ShotPlan, units: UnitSystem): ShotSummary {
   const verdict = evaluatePull(plan);
   const { parts } = narrate(verdict, plan, units);

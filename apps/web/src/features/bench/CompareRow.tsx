@@ -4,7 +4,7 @@ import type { CompareLayout, CompareRow } from './compareLayout';
 const HEIGHT = 106;
 const AXIS_Y = 62;
 const FRAME = { width: 176, height: 100 };
-/** Of a head, chin to crown: what the little picture's figure is drawn by. */
+/** Height of a head, chin to crown: scale of the figure in the small picture. */
 const HEAD_MM = 235;
 
 interface Props {
@@ -12,7 +12,7 @@ interface Props {
   readonly row: CompareRow;
 }
 
-/** One set-up from the side: where it stands, and what is sharp around the subject. */
+/** Side view of a set-up: its place and its zone around the subject. */
 export function CompareRowView({ layout, row }: Props) {
   const { subjectX, backgroundX } = layout;
   const { cameraX, nearX, farX, isFarBeyond, isReached, loupe } = row;
@@ -50,7 +50,7 @@ export function CompareRowView({ layout, row }: Props) {
   );
 }
 
-/** The picture, small: someone framed as this set-up frames them, and lights behind them as wide as they blur. */
+/** Small picture: the subject as this set-up frames it, and lights in the background with their blur. */
 export function Frame({
   at: { fieldWidthMm, fieldHeightMm, backgroundPercent },
 }: {
@@ -88,7 +88,7 @@ export function Frame({
   );
 }
 
-/** Distances from the subject to the cameras, the same for all rows. */
+/** Axis of distances from the subject to the cameras, common to all rows. */
 export function RowAxis({ layout, units }: { readonly layout: CompareLayout; readonly units: UnitSystem }) {
   return (
     <svg width="100%" height={34} aria-hidden="true">
@@ -108,7 +108,7 @@ export function RowAxis({ layout, units }: { readonly layout: CompareLayout; rea
   );
 }
 
-/** Neck, shoulders and arms of someone whose head is so high, down to the picture's edge. */
+/** Outline of neck, shoulders and arms below a head, down to the edge of the picture. */
 function bust(cx: number, cy: number, head: number, bottom: number): string {
   const right = [
     `L${cx + head * 0.2},${cy + head * 0.4}`,

@@ -28,7 +28,7 @@ const HELD: readonly { readonly value: HeldEqual; readonly word: string }[] = [
 ];
 const MOST = 4;
 
-/** Two to four set-ups on one scale, with what is held equal said first: the answer hangs on it. */
+/** Compares two to four set-ups on one scale. What is held equal comes first, because the result depends on it. */
 export function CompareView({ optics, units }: BenchProps) {
   const [held, setHeld] = useState<HeldEqual>('framing');
   const [distanceMm, setDistanceMm] = useState(3000);
@@ -142,13 +142,13 @@ function Figures({ compared: { at, distanceMm, closeFocusMm }, match, units }: F
   );
 }
 
-/** What stands beside the first set-up: until it is chosen, the lens of the kit that is farthest from it. */
+/** The set-ups beside the first one. By default, the lens of the kit that differs most from it. */
 function useOthers(first: BenchSetup, kitLenses: readonly Lens[]) {
   const [chosen, setChosen] = useState<readonly BenchSetup[] | null>(null);
   return [chosen ?? [nextSetup(first, [first], kitLenses)], setChosen] as const;
 }
 
-/** A lens that is not held up yet, as far from the first one's focal length as there is; else the first one stopped down. */
+/** The unused lens whose focal length differs most from the first one's; otherwise the first one stopped down. */
 function nextSetup(first: BenchSetup, held: readonly BenchSetup[], kitLenses: readonly Lens[]): BenchSetup {
   const apart = (lens: Lens) => Math.abs(Math.log(lens.focalLengthMm / first.focalLengthMm));
   const [lens] = kitLenses

@@ -7,7 +7,7 @@ import { nudgeDistance } from '../../fields/readDistance';
 import { depthLayout } from './depthLayout';
 import type { BenchProps } from './ZoneBench';
 
-/** How the zone grows with distance: sharp behind the plane of focus upward, sharp in front of it downward, a line for each stop. */
+/** Depth of the zone over distance: behind the plane of focus upward, in front of it downward, one line per stop. */
 export function DepthView(props: BenchProps) {
   const { optics, units } = props;
   const { ref, size } = useSize();

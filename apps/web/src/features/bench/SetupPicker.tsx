@@ -23,7 +23,7 @@ interface Props {
   readonly onRemove?: () => void;
 }
 
-/** A set-up to hold against the first: a lens and a camera of the kit, or a generic format, and a stop. */
+/** A set-up to compare: a lens and a camera from the kit, or a generic format, and a stop. */
 export function SetupPicker({ setup, number, onChange, onRemove }: Props) {
   const { items: lenses } = useKit('lenses');
   const { items: cameras } = useKit('cameras');
@@ -106,7 +106,7 @@ export function SetupPicker({ setup, number, onChange, onRemove }: Props) {
   );
 }
 
-/** What would give the first set-up's picture from the same place on another format: by the ratio of the diagonals. */
+/** Focal length and stop that give the first set-up's picture on another format, by the ratio of the diagonals. */
 export function matchLine(first: BenchSetup, other: BenchSetup): string | null {
   const [from, to] = [pictureSize(first.camera), pictureSize(other.camera)];
   const match = matchFormat({ focalLengthMm: first.focalLengthMm, fNumber: fNumberOf(first.lens, first.stop) }, from, to);

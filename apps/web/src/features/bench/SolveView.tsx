@@ -23,7 +23,7 @@ import { DistanceField } from '../../fields/DistanceField';
 import { NumberField } from '../../fields/NumberField';
 import type { BenchProps } from './ZoneBench';
 
-/** Questions one asks of a zone backwards: which stop, which focus, is the nose still sharp. */
+/** Inverse questions about the zone: which stop, which focus distance, is the nose still sharp. */
 export function SolveView(props: BenchProps) {
   return (
     <div className="solve">
@@ -35,7 +35,7 @@ export function SolveView(props: BenchProps) {
   );
 }
 
-/** A stop that answers a question, as far as the lens offers it. */
+/** A stop as an answer, if the lens offers it. */
 function StopAnswer({ optics, fNumber, onStop }: { optics: BenchSetup; fNumber: number; onStop: (stop: number) => void }) {
   const { lens } = optics;
   const stop = stopOfFNumber(lens, fNumber);
@@ -49,7 +49,7 @@ function StopAnswer({ optics, fNumber, onStop }: { optics: BenchSetup; fNumber: 
     );
   const widest = widestStopAt(lens, optics.focalLengthMm);
   const set = Math.max(stop, widest);
-  // the next third that closes at least so far: what a ring is set to
+  // the next third that is narrow enough, because a ring is set to thirds
   const third = stopsAt(lens, optics.focalLengthMm).find((item) => item >= set - 1e-9) ?? lens.narrowestStop;
   const airyMm = airyDiameterMm(fNumberOf(lens, third), 0);
   const circleMm = zoneLensOf(optics).circleOfConfusionMm;
@@ -135,7 +135,7 @@ function Allowance({ optics, units, onStop }: BenchProps) {
   );
 }
 
-/** Offsets of a face from the near eye, in millimetres: positive is farther from the lens. Typical figures, to be typed over. */
+/** Distances of parts of a face from the near eye in mm, positive away from the lens. Typical values, editable. */
 const FACE = [
   { word: 'nose', mm: -25 },
   { word: 'far eye, turned', mm: 30 },
@@ -189,7 +189,7 @@ function Features({ optics, units }: BenchProps) {
   );
 }
 
-/** Close up, millimetres are what one counts in, whatever the tape says. */
+/** Close up, distances are shown in millimetres. */
 function closeUp(mm: number): string {
   return mm < 300 ? `${mm < 10 ? mm.toFixed(1) : mm.toFixed(0)} mm` : `${(mm / 1000).toFixed(2)} m`;
 }
@@ -237,7 +237,7 @@ function unitOf(units: UnitSystem): readonly [string, number] {
   return units === 'metric' ? ['cm', 10] : ['in', MM_PER_INCH];
 }
 
-/** An answer, or why there is none, in the core's words. */
+/** A result, or the core's reason why there is none. */
 function attempt<T>(answer: () => T): { readonly value: T } | { readonly problem: string } {
   try {
     return { value: answer() };

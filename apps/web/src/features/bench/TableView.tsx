@@ -26,7 +26,7 @@ interface Row {
 const COLUMN_PX = 146;
 const HEAD_PX = 47;
 
-/** Near and far limits for every stop and distance. Only the rows in sight stand in the page; paper and file have all of them. */
+/** Near and far limits for all stops and distances. The page contains only visible rows; print and file contain all. */
 export function TableView({ optics, units }: BenchProps) {
   const { lens, stop } = optics;
   const { ref, size } = useSize();

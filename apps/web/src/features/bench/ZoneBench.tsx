@@ -7,7 +7,7 @@ import { DepthView } from './DepthView';
 import { SolveView } from './SolveView';
 import './bench.css';
 
-/** The table brings a large package with it: it is loaded when it is first asked for. */
+/** The table needs a large package, so it is loaded when first shown. */
 const TableView = lazyPart(() => import('./TableView').then(({ TableView }) => TableView));
 
 export const BENCH_VIEWS = [
@@ -21,11 +21,11 @@ export type BenchViewName = (typeof BENCH_VIEWS)[number]['value'];
 export interface BenchProps {
   readonly optics: BenchSetup;
   readonly units: UnitSystem;
-  /** Sets the stop of what is on the bench */
+  /** Sets the stop of the shown set-up */
   readonly onStop: (stop: number) => void;
 }
 
-/** What a camera, a lens and a stop do to the zone, in four views. */
+/** Zone calculator: effects of camera, lens and stop on the zone, in four views. */
 export function ZoneBench(props: BenchProps) {
   const [view, setView] = useState<BenchViewName>('compare');
   return (
@@ -43,7 +43,7 @@ export function ZoneBench(props: BenchProps) {
   );
 }
 
-/** One view, for where the choice of views stands elsewhere. */
+/** A single view, for pages that show the choice of views elsewhere. */
 export function BenchView({ view, ...props }: BenchProps & { readonly view: BenchViewName }) {
   return (
     <Suspense fallback={null}>

@@ -2,33 +2,35 @@ import type { ComparedSetup, UnitSystem } from '@still-heron/core';
 import { scaleLinear } from 'd3-scale';
 import { evenTicks } from '../../charts/ticks';
 
-/** One set-up's zone on the common scale, in pixels. The subject stands at the same place in every row. */
+/** Zone of one set-up on the common scale, in pixels. The subject is at the same position in every row. */
 export interface CompareRow {
   readonly cameraX: number;
   readonly nearX: number;
   readonly farX: number;
   readonly isFarBeyond: boolean;
   readonly isReached: boolean;
-  /** The zone again, so much larger that the rows can be told apart; null where it has no end or is not reached */
+  /** The enlarged zone, to tell rows apart; null if it is infinite or can't be focused */
   readonly loupe: readonly [number, number] | null;
 }
 
 export interface CompareLayout {
   readonly subjectX: number;
   readonly backgroundX: number | null;
-  /** How many times larger the loupes are */
+  /** Enlargement of the loupes */
   readonly loupeTimes: number;
   readonly rows: readonly CompareRow[];
   readonly ticks: readonly { readonly x: number; readonly label: string }[];
 }
 
 const PAD = 12;
-/** Of the drawing's width, what the deepest zone takes under the loupe. */
+/** Share of the drawing's width that the deepest zone takes in the loupe. */
 const LOUPE_SHARE = 0.46;
-/** Of the drawing's width, what lies behind the subject at least. */
+/** Minimum share of the drawing's width behind the subject. */
 const BEHIND_SHARE = 0.34;
 
-/** Puts set-ups on one scale, the subject under the subject: the longest distance just fits, and so does most of what is sharp behind. */
+/**
+ * Lays set-ups out on one scale with a common subject position. The longest distance fits, and so does most of the zone behind.
+ */
 export function compareLayout(
   compared: readonly ComparedSetup[],
   { width, units, backgroundBehindMm }: { width: number; units: UnitSystem; backgroundBehindMm: number },

@@ -7,10 +7,10 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 
-/** From how much on two zones, or two windows, are worth telling apart. */
+/** Ratio from which two zones, or two windows, count as different. */
 const ALIKE = 1.08;
 
-/** Which set-up forgives a subject most, and which a hand, with what is held equal said first. */
+/** Says which set-up has the deeper zone and which the wider ring window. What is held equal comes first. */
 export function compareSentence(
   setups: readonly BenchSetup[],
   compared: readonly ComparedSetup[],

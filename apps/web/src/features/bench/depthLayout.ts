@@ -21,14 +21,14 @@ export interface DepthCurve {
   readonly stop: number;
   readonly label: string;
   readonly isHere: boolean;
-  /** How far behind the plane of focus it stays sharp, and how far in front: two lines */
+  /** Depth of the zone behind and in front of the plane of focus, as paths */
   readonly behind: string;
   readonly front: string;
   readonly labelX: number;
   readonly labelY: number;
 }
 
-/** Places in pixels: focus distance across, sharp behind it upward and in front of it downward. */
+/** Layout in pixels: focus distance across, depth behind upward, depth in front downward. */
 export interface DepthLayout {
   readonly left: number;
   readonly right: number;
@@ -46,7 +46,7 @@ export interface DepthLayout {
 
 const MARGIN = { left: 74, right: 64, top: 26, bottom: 40 };
 const STEPS = 80;
-/** Farther than this behind the subject nobody counts. */
+/** Largest depth that is drawn. */
 const MOST_MM = 30_000;
 const METRIC_GAPS = [10, 50, 100, 500, 1000, 5000, 20_000];
 const IMPERIAL_GAPS = [
@@ -59,7 +59,7 @@ const IMPERIAL_GAPS = [
   60 * MM_PER_FOOT,
 ];
 
-/** Lays out how the zone grows with distance, for the stops of the lens. */
+/** Lays out the depth of the zone over distance, for the stops of the lens. */
 export function depthLayout(setup: BenchSetup, units: UnitSystem, { width, height }: Size): DepthLayout {
   const { lens, stop } = setup;
   const ring = ringOf(lens);
@@ -129,7 +129,7 @@ export function depthLayout(setup: BenchSetup, units: UnitSystem, { width, heigh
   };
 }
 
-/** Whole stops, and the one that is set: more lines would not be told apart. */
+/** Full stops and the current stop; more lines could not be told apart. */
 function shownStops(scale: readonly number[], here: number): number[] {
   const whole = scale.filter((_, index) => index % 3 === 0 || index === scale.length - 1);
   return [...new Set([...whole, here])].sort((a, b) => a - b);

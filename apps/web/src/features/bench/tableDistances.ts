@@ -1,6 +1,6 @@
 import { MM_PER_FOOT, MM_PER_INCH, type UnitSystem } from '@still-heron/core';
 
-/** Steps of the table's distances, each up to a distance: as fine as a tape is read there. */
+/** Distance steps of the table by range: as fine as a tape is read there. */
 const STEPS: Readonly<Record<UnitSystem, readonly { readonly toMm: number; readonly stepMm: number }[]>> = {
   metric: [
     { toMm: 1000, stepMm: 50 },
@@ -18,7 +18,7 @@ const STEPS: Readonly<Record<UnitSystem, readonly { readonly toMm: number; reado
   ],
 };
 
-/** Distances for the rows of a table, from where a lens begins to focus: increasing, infinity last. */
+/** Distances of the table rows from close focus on, increasing, infinity last. */
 export function tableDistances(units: UnitSystem, nearestMm: number): number[] {
   const distances = [nearestMm];
   let fromMm = nearestMm;

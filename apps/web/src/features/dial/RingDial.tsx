@@ -20,7 +20,7 @@ interface Props {
   readonly units: UnitSystem;
 }
 
-/** The ring at the playhead: where it stands, every mark with the window a hand must land in, hard stops, and the turn that is under way. */
+/** The ring at the playhead: its position, marks with their landing windows, hard stops, and the current turn. */
 export function RingDial({ plan, verdict, units }: Props) {
   const dispatch = useAppDispatch();
   const timeS = useAppSelector((state) => state.session.timeS);

@@ -15,7 +15,7 @@ import { arc } from 'd3-shape';
 import { apart } from '../../charts/labels';
 import { distanceTicks } from '../../charts/ticks';
 
-/** A mark on the dial: where it is, and the window a hand must land in. */
+/** A mark on the dial with its landing window. */
 export interface DialMark {
   readonly id: string;
   readonly letter: string;
@@ -30,9 +30,9 @@ export interface DialMark {
 
 export interface DialLayout {
   readonly track: string;
-  /** What hard stops leave out, drawn over the track; empty without stops */
+  /** Ranges that hard stops exclude; empty without hard stops */
   readonly beyond: readonly string[];
-  /** Where the ring is turned from and to, at a time at which it is turned */
+  /** Turn that is under way, from start to end */
   readonly sweep: string;
   readonly marks: readonly DialMark[];
   readonly ticks: readonly {
@@ -47,17 +47,17 @@ export interface DialLayout {
   readonly needle: { readonly x1: number; readonly y1: number; readonly x2: number; readonly y2: number };
 }
 
-/** The dial is drawn around 0, 0. */
+/** Geometry of the dial, centred on 0, 0. */
 export const DIAL = { outer: 80, inner: 66, width: 268, height: 196, middleY: 108 } as const;
-/** Letters stand on a circle within the ring, so far apart. */
+/** Radius of the circle of letters inside the ring, and their minimum distance. */
 const LETTER_RADIUS = 52;
 const LETTER_PX = 15;
-/** As much of a turn as the dial shows at most; a longer throw is drawn to scale on it. */
+/** Largest angle on the dial; a longer throw is compressed. */
 const MOST_DEG = 300;
-/** Distances closer than this along the rim are not both written. */
+/** Minimum distance of two labels along the rim. */
 const LABEL_GAP_PX = 22;
 
-/** Lays the ring out, as it stands at a frame: infinity at the left, near at the right, with everything that is marked on it. */
+/** Lays out the ring at a frame: infinity at the left, near at the right, with all marks. */
 export function dialLayout(plan: ShotPlan, verdict: JudgedPull | null, frame: number, units: UnitSystem): DialLayout {
   const ring = ringOf(plan.optics.lens);
   const reach = ringReach(plan);
@@ -92,7 +92,7 @@ export function dialLayout(plan: ShotPlan, verdict: JudgedPull | null, frame: nu
       },
     ];
   });
-  // letters keep apart along the rim, as near to their marks as that allows
+  // keep the letters apart along the rim, as near to their marks as possible
   const letters = apart(
     found.map(({ rad }) => ({ y: rad * LETTER_RADIUS })),
     LETTER_PX,

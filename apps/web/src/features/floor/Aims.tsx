@@ -4,7 +4,7 @@ import { NumberField } from '../../fields/NumberField';
 import { TimeField } from '../../fields/TimeField';
 import { useEdit } from '../setup/useEdit';
 
-/** Where the camera looks, in order of time, and how far it turns in all. */
+/** Camera aims in order of time, and the total turn of the camera. */
 export function Aims({ plan }: { readonly plan: ShotPlan }) {
   const { aims } = plan.floor!;
   const field = useMemo(() => fieldOfAction(plan), [plan]);

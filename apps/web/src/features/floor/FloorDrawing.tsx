@@ -19,17 +19,17 @@ interface Props {
   readonly verdict: JudgedPull | null;
   readonly units: UnitSystem;
   readonly tool: ToolName | null;
-  /** The plan is only shown, as it would become: nothing on it can be taken hold of */
+  /** Read-only preview of a plan */
   readonly isPreview: boolean;
-  /** A length that was drawn on the picture, until it is said how long it is */
+  /** A line drawn on the picture whose length is not yet known */
   readonly knownLength: Guide | null;
-  /** All of it is fitted in anew when this changes */
+  /** The view is fitted again when this changes */
   readonly fitsAnewFor: string;
   readonly onToolDone: () => void;
   readonly onLength: (from: Place, to: Place) => void;
 }
 
-/** The set from above, to scale: drag what stands on it, press with a tool, drag the ground to move it and turn the wheel to draw it larger. */
+/** Floor plan to scale. Things can be dragged; a press uses the current tool; dragging the ground pans, and the wheel zooms. */
 export function FloorDrawing(props: Props) {
   const { ref, size } = useSize();
   return (
@@ -39,7 +39,7 @@ export function FloorDrawing(props: Props) {
   );
 }
 
-/** What an arrow key moves the drawing by, and a notch of the wheel enlarges it by. */
+/** Pan step of an arrow key, and zoom factor of a wheel notch. */
 const STEP_PX = 60;
 const WHEEL = 1.12;
 
@@ -72,11 +72,11 @@ function Drawing({
     setView((now) => scaledView(now, factor, about, size));
   const shift = (x: number, y: number) => () =>
     setView((now) => ({ ...now, centre: { xMm: now.centre.xMm + x / now.pxPerMm, yMm: now.centre.yMm + y / now.pxPerMm } }));
-  // the plus is what the library joins keys by, unless it is told another sign
+  // `+` separates keys in this library unless another separator is set
   useKeys('+', () => scale(1.25), { useKey: true, ignoreModifiers: true, splitKey: '|' });
   useKeys('-', () => scale(0.8), { useKey: true });
   useKeys('f', () => setView(fittedView(plan, size)));
-  // with a thing or a slider under the keyboard the arrows are for that
+  // with the focus on a thing or a slider, arrow keys belong to it
   const onGround = {
     ignoreEventWhen: ({ target }: KeyboardEvent) =>
       target instanceof Element && target.closest('svg, .side, [role=slider]') !== null,

@@ -2,7 +2,7 @@ import { MM_PER_FOOT, type UnitSystem } from '@still-heron/core';
 import type { Size } from '../../charts/useSize';
 import type { FloorLayout } from './floorLayout';
 
-/** Whole steps on the ground, as far as it is shown. */
+/** Grid of round distances over the visible floor. */
 export function Grid({ layout, size }: { readonly layout: FloorLayout; readonly size: Size }) {
   const { gridMm, toPx, toPlace } = layout;
   const low = toPlace([0, size.height]);
@@ -33,7 +33,7 @@ interface ScaleBarProps {
   readonly pxPerMm: number;
 }
 
-/** How long one step of the grid is. */
+/** Length of one grid step. */
 export function ScaleBar({ layout: { gridMm }, size, units, pxPerMm }: ScaleBarProps) {
   const mm = units === 'metric' ? gridMm : Math.max(1, Math.round(gridMm / MM_PER_FOOT)) * MM_PER_FOOT;
   const word = units === 'metric' ? `${mm / 1000} m` : `${Math.round(mm / MM_PER_FOOT)}'`;

@@ -15,13 +15,13 @@ interface Props {
   readonly tool: ToolName | null;
   readonly onView: (view: FloorView) => void;
   readonly onTool: (place: Place) => void;
-  /** A length was drawn on the picture */
+  /** A line was drawn on the picture */
   readonly onLength: (from: Place, to: Place) => void;
 }
 
 type Stretch = readonly [from: readonly [number, number], to: readonly [number, number]];
 
-/** The ground: pressed with a tool, dragged to move it, dragged with Shift to take hold of everything within; with the scale tool a known length is drawn on it. */
+/** The ground: a press uses the tool, a drag pans, a drag with Shift selects. The scale tool draws a line of known length. */
 export function FloorGround({ plan, layout, view, size, tool, onView, onTool, onLength }: Props) {
   const dispatch = useAppDispatch();
   const ground = useRef<SVGRectElement>(null);
@@ -99,7 +99,7 @@ function frameOf([[x1, y1], [x2, y2]]: Stretch): string {
   return `M${x1},${y1}H${x2}V${y2}H${x1}Z`;
 }
 
-/** Everything whose place lies in a frame. */
+/** Items whose place is inside a rectangle. */
 function within({ marks, floor }: ShotPlan, { toPx }: FloorLayout, [[x1, y1], [x2, y2]]: Stretch): FloorItem[] {
   const isIn = (place: Place | null) => {
     if (place === null) return false;

@@ -9,20 +9,20 @@ export interface FloorHandleProps {
   readonly undoName: string;
   readonly letter: string;
   readonly colour: string;
-  /** Of a mark: how it is taped on the floor, and in what colour when that is said */
+  /** For a mark: shape of its tape, and its colour if known */
   readonly tapeShape?: TapeShape;
   readonly tapeColour?: string | null;
   readonly place: Place;
   readonly layout: FloorLayout;
   readonly pxPerMm: number;
   readonly units: UnitSystem;
-  /** A tool is held, or a move is only shown: presses are for the floor */
+  /** A tool is active or a move is previewed, so presses go to the floor */
   readonly isOutOfReach: boolean;
   readonly onGuides: (guides: readonly Guide[]) => void;
   readonly testId: string;
 }
 
-/** The tape on the floor: toes to its bar, the letter beside it. */
+/** SVG path of each tape shape: toes go to the bar, the letter is beside it. */
 const TAPES: Readonly<Record<TapeShape, string>> = {
   tee: 'M-8,7H8M0,7V15',
   cross: 'M-7,0L7,14M7,0L-7,14',
@@ -31,7 +31,7 @@ const TAPES: Readonly<Record<TapeShape, string>> = {
   none: 'M-2,8H2',
 };
 
-/** A mark, or a key of the camera: dragged or moved by arrow keys. */
+/** A mark or a camera key that can be dragged or moved with arrow keys. */
 export function FloorHandle(props: FloorHandleProps) {
   const {
     item,

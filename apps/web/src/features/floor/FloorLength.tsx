@@ -1,7 +1,7 @@
 import { MM_PER_FOOT, MM_PER_METRE, PLAN_LIMITS, type UnitSystem } from '@still-heron/core';
 import { NumberField } from '../../fields/NumberField';
 
-/** A length on the floor, in metres or feet; it may be negative where it is a place. */
+/** A length on the floor in metres or feet; a coordinate may be negative. */
 export function FloorLength({
   label,
   mm,

@@ -1,6 +1,6 @@
 import type { FloorLayout } from './floorLayout';
 
-/** The camera where it stands now, looking along its axis; the red line is its image plane, where the tape begins. */
+/** The camera at the playhead, along its axis. The red line is the image plane, where the tape starts. */
 export function FloorLens({ layout: { camera, cameraTurnDeg } }: { readonly layout: FloorLayout }) {
   return (
     <g transform={`translate(${camera[0]},${camera[1]}) rotate(${cameraTurnDeg})`} className="floor-camera" aria-hidden="true">

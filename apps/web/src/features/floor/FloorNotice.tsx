@@ -3,7 +3,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { readDistance } from '../../fields/readDistance';
 
-/** What was refused, and what would do; nothing was changed. */
+/** A rejected action and what to do instead; nothing was changed. */
 export function FloorNotice({
   problem,
   onClose,
@@ -21,7 +21,7 @@ export function FloorNotice({
   );
 }
 
-/** A length was drawn on the picture: how long it is in truth. */
+/** Asks for the real length of a line drawn on the picture. */
 export function KnownLength({
   units,
   onLength,

@@ -25,7 +25,7 @@ import { TimeBar } from '../shot/TimeBar';
 import { useMoveDraft } from './useMoveDraft';
 import './floor.css';
 
-/** The set from above: where the camera and everyone are and go, and what the lens makes of it as the time runs. */
+/** Floor step: the set from above, with camera and subjects over time. */
 export function FloorPage() {
   const plan = useAppSelector(selectPlan)!;
   usePlayKeys(plan);
@@ -132,7 +132,7 @@ function FirstDrawing({ plan }: { readonly plan: ShotPlan }) {
   );
 }
 
-/** Keys of what is held: copied, put down, taken away, or all of it taken hold of. */
+/** Keys for the selected items: copy, paste, delete, select all. */
 function useDrawnKeys(onPutDown: () => void) {
   const dispatch = useAppDispatch();
   const store = useAppStore();
@@ -152,7 +152,7 @@ function useDrawnKeys(onPutDown: () => void) {
   useKeys('mod+v', () => edits.putDown(selectSession(store.getState()).copied), { preventDefault: true });
 }
 
-/** A picture of the set: sent, laid in the middle of what is drawn, and scaled next. */
+/** Uploads a picture of the set, places it in the centre of the view, and asks for its scale. */
 function useFloorPicture(onLaid: () => void) {
   const dispatch = useAppDispatch();
   const [problem, setProblem] = useState<{ readonly message: string; readonly need: string } | null>(null);

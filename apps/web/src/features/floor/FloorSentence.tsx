@@ -25,7 +25,7 @@ interface Props {
   readonly units: UnitSystem;
 }
 
-/** What the lens makes of everyone at the playhead: in the zone or not, how they move, and what the ring must do for it. */
+/** Situation at the playhead: who is in the zone, how subjects move, and what the ring must do. */
 export function FloorSentence({ plan, verdict, units }: Props) {
   const { timeS, selection } = useAppSelector(selectSession);
   const distances = planDistances(plan);
@@ -63,14 +63,14 @@ export function FloorSentence({ plan, verdict, units }: Props) {
   );
 }
 
-/** Where nobody can be focused on, and what would do. */
+/** Subjects that can't be focused on where they are, with a remedy. */
 const WRONG: Readonly<Record<Exclude<Standing, 'before-the-camera' | 'not-on-the-floor'>, { what: string; do: string }>> = {
   'behind-it': { what: 'is behind the camera', do: 'turn it, or put them before it' },
   'on-top-of-it': { what: 'and the camera are in one place', do: 'move one of them away' },
   'nearer-than-it-focuses': { what: 'is nearer than the lens focuses', do: 'step back, or take a lens that focuses closer' },
 };
 
-/** What changes by less than this in a second is said to stay. */
+/** Slower changes count as standing still, in mm per second. */
 const STAYS_MM_PER_S = 20;
 
 interface MovingProps {
@@ -80,7 +80,7 @@ interface MovingProps {
   readonly units: UnitSystem;
 }
 
-/** What of a movement focus must follow: in depth, or sideways, which leaves it alone. */
+/** The part of a movement that focus must follow: depth. Sideways movement needs no focus change. */
 function Moving({ speed: { mmPerS, handDegPerS }, motion, hasWheel, units }: MovingProps) {
   const across = Math.abs(motion.acrossMmPerS);
   const side =
@@ -94,7 +94,7 @@ function Moving({ speed: { mmPerS, handDegPerS }, motion, hasWheel, units }: Mov
   );
 }
 
-/** Slow turns with their tenths: nothing that moves is said to stand. */
+/** Slow turns get a decimal, so that a moving ring is never shown as 0. */
 function turnFigure(degPerS: number): string {
   return Math.abs(degPerS).toFixed(Math.abs(degPerS) < 3 ? 1 : 0);
 }
@@ -137,7 +137,7 @@ function neededNow(plan: ShotPlan, timeS: number) {
   return plan.subjects.find(({ id }) => isNeeded(plan, id, timeS));
 }
 
-/** Whether someone must be sharp at that time. */
+/** Whether a subject must be sharp at a time. */
 function isNeeded(plan: ShotPlan, subjectId: string, timeS: number): boolean {
   return sharpBeatsAt(plan, timeS).some((beat) => beat.subjectId === subjectId);
 }

@@ -22,7 +22,7 @@ interface Props extends FloorSideProps {
   readonly onScale: () => void;
 }
 
-/** What is selected on the floor, by its figures; with nothing selected every mark, where the camera looks, and the picture underneath. */
+/** Fields of the selected item. Without a selection: all marks, camera aims, and the picture. */
 export function FloorSide({ plan, units, measuring, onScale }: Props) {
   const dispatch = useAppDispatch();
   const held = useAppSelector(selectHeld);

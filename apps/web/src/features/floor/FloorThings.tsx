@@ -15,7 +15,7 @@ interface Props {
   readonly onGuides: (guides: readonly Guide[]) => void;
 }
 
-/** What stands on the floor: things, ways, marks, and the keys of the camera. Where everyone is at the moment is drawn over it. */
+/** Static things on the floor: landmarks, paths, marks and camera keys. Subjects at the playhead are drawn on top. */
 export function FloorThings({ plan, layout, ...shared }: Props) {
   const { landmarks, camera } = plan.floor!;
   return (
@@ -66,14 +66,14 @@ export function FloorThings({ plan, layout, ...shared }: Props) {
   );
 }
 
-/** Of many keys, as on a way round someone, only some can be labelled: the first, the last, and every so many. */
+/** Whether a camera key gets a time label. With many keys, as on an arc, only some do. */
 function showsTime(count: number, index: number): boolean {
   if (count === 1) return false;
   const every = Math.ceil(count / 6);
   return index === 0 || index === count - 1 || (index % every === 0 && count - index > every);
 }
 
-/** Everyone where they are now, with their name. */
+/** Subjects at the playhead with their names. */
 export function FloorPeople({ layout }: { readonly layout: FloorLayout }) {
   return layout.subjects.map(
     ({ subjectId, now, name, current, isInFrame }) =>

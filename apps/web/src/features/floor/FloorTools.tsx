@@ -5,10 +5,10 @@ import { useAppSelector } from '../../app/store';
 import { selectSelection } from '../shot/sessionSlice';
 import { selectedSubject } from './selectedSubject';
 
-/** What the next press on the floor does. */
+/** Tool for the next press on the floor. */
 export type ToolName = 'someone' | 'walk' | 'camera' | 'aim' | 'post' | 'box' | 'wall' | 'door' | 'track' | 'scale';
 
-/** What the side column is for: what is selected, a move that people make, or a run of the action. */
+/** Content of the side column: selection, blocking moves, or a rehearsal. */
 export type FloorMode = 'draw' | 'moves' | 'rehearse';
 
 interface Props {
@@ -20,7 +20,7 @@ interface Props {
   readonly onPicture: (file: File) => void;
 }
 
-/** What can be put on the floor: choose one, then press where it belongs. */
+/** Tools that put things on the floor: choose one, then press a place. */
 export function FloorTools({ plan, tool, mode, onTool, onMode, onPicture }: Props) {
   const walker = useWalker(plan);
   const picked = useRef<HTMLInputElement>(null);
@@ -73,7 +73,7 @@ export function FloorTools({ plan, tool, mode, onTool, onMode, onPicture }: Prop
         onChange={({ target }) => {
           const [file] = target.files ?? [];
           if (file) onPicture(file);
-          // the same file again is a new pick
+          // allows the same file to be chosen again
           target.value = '';
         }}
       />
@@ -89,7 +89,7 @@ export function FloorTools({ plan, tool, mode, onTool, onMode, onPicture }: Prop
   );
 }
 
-/** Who goes next: who is selected, or the first there is. */
+/** Subject for the next walk: the selected one, or the first. */
 export function useWalker(plan: ShotPlan): Subject | undefined {
   const selection = useAppSelector(selectSelection);
   return selectedSubject(plan, selection) ?? plan.subjects[0];

@@ -4,10 +4,10 @@ import { useAppDispatch, useAppStore } from '../../app/store';
 import { groupSelected, itemSelected, itemsCopied } from '../shot/sessionSlice';
 import { editPlan, selectPlan } from '../shot/shotSlice';
 
-/** How far beside what it was copied from a copy lies. */
+/** Offset of a copy from its original. */
 const BESIDE = { xMm: 500, yMm: -500 };
 
-/** What can be done with everything that is held. */
+/** Actions on all selected items. */
 export function useFloorEdits() {
   const dispatch = useAppDispatch();
   const store = useAppStore();
@@ -22,7 +22,7 @@ export function useFloorEdits() {
         editPlan(copies.length === 1 ? 'put a copy down' : 'put copies down', (now) => copyOnFloor(now, items, BESIDE).plan),
       );
       dispatch(groupSelected(copies));
-      // the next one lies beside this one, not on it
+      // offset the next copy from this one
       dispatch(itemsCopied(copies));
     },
     remove(items: readonly FloorItem[]): void {
@@ -49,7 +49,7 @@ export function useFloorEdits() {
   };
 }
 
-/** Several things that are held together. */
+/** Panel for several selected items. */
 export function GroupPanel({ held }: { readonly held: readonly FloorItem[] }) {
   const edits = useFloorEdits();
   return (

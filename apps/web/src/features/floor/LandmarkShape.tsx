@@ -12,7 +12,7 @@ interface Props {
   readonly onGuides: (guides: readonly Guide[]) => void;
 }
 
-/** A thing on the set, as large as it is. */
+/** A landmark at its real size. */
 export function LandmarkShape({ landmark, layout, pxPerMm, units, isOutOfReach, onGuides }: Props) {
   const { handlers, isHeld } = useFloorMoves({
     item: { kind: 'landmark', id: landmark.id },
@@ -23,7 +23,7 @@ export function LandmarkShape({ landmark, layout, pxPerMm, units, isOutOfReach, 
   });
   const [x, y] = layout.toPx(landmark);
   const [width, depth] = [landmark.widthMm * pxPerMm, landmark.depthMm * pxPerMm];
-  // a name is never turned upside down
+  // keep the name upright
   const isUpsideDown = ((landmark.turnedDeg % 360) + 360 + 90) % 360 > 180;
   return (
     <g
@@ -58,7 +58,7 @@ function Outline({ shape, width, depth }: { shape: Landmark['shape']; width: num
     case 'wall':
       return body;
     case 'door':
-      // shut, with the way it swings
+      // closed, with its swing
       return (
         <>
           {body}

@@ -8,7 +8,7 @@ interface Props {
   readonly verdict: JudgedPull | null;
 }
 
-/** Under the time bar, who is in the picture when (thin), who is sharp (full), and who is soft and must not be (hatched). */
+/** One lane per subject under the time bar: in the picture (thin), sharp (full), soft but required (hatched). */
 export const Lanes = memo(function Lanes({ plan, verdict }: Props) {
   const lanes = useMemo(() => lanesOf(plan, verdict), [plan, verdict]);
   return (

@@ -17,10 +17,10 @@ interface Props {
   readonly units: UnitSystem;
 }
 
-/** Two distances that differ by less than this are not told apart. */
+/** Smaller differences between two distances are ignored. */
 const TELLS_MM = 5;
 
-/** Every mark: what the tape says or would say there, what the ring goes by, and why the two differ off the axis. */
+/** All marks: tape distance, focus distance, and why they differ off the axis. */
 export function MarkDistances({ plan, units }: Props) {
   const dispatch = useAppDispatch();
   const selection = useAppSelector(selectSelection);

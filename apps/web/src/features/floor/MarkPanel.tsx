@@ -22,7 +22,7 @@ interface Props extends FloorSideProps {
   readonly measuring: Measuring;
 }
 
-/** A mark: what the tape says, how much room there is round it, and what can stand in for whoever comes there. */
+/** Panel of a mark: measurement, room around it, and focus references. */
 export function MarkPanel({ mark, plan, units, measuring }: Props) {
   const edit = useEdit();
   const subject = plan.subjects.find(({ id }) => id === mark.subjectId);

@@ -22,7 +22,7 @@ interface Props {
   readonly onChange: (value: number) => void;
 }
 
-/** A figure of a move that can be chosen, typed as people say it. */
+/** Field for a parameter of a blocking move. */
 export function MoveParam({ param, value, units, stopScale, captureFps, onChange }: Props) {
   const { word, unit, min, max, choices } = param;
   switch (unit) {

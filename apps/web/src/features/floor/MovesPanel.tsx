@@ -12,7 +12,7 @@ import { Choice } from '../../fields/Choice';
 import { figureWords } from './figureWords';
 import { MoveParam } from './MoveParam';
 
-/** A move that is being chosen: which, for whom, from when on, and what was set otherwise than usual. */
+/** A blocking move being edited: kind, subject, start time, and values that differ from the defaults. */
 export interface MoveDraft {
   readonly staging: Staging;
   readonly subjectId: string | null;
@@ -24,7 +24,7 @@ interface Props {
   readonly plan: ShotPlan;
   readonly units: UnitSystem;
   readonly draft: MoveDraft | null;
-  /** Complete: what was not set is as usual */
+  /** All values, with defaults filled in */
   readonly values: StagingValues;
   readonly figures: readonly StagingFigure[];
   readonly onPick: (staging: Staging | null) => void;
@@ -32,7 +32,7 @@ interface Props {
   readonly onLay: () => void;
 }
 
-/** The moves people make: one is picked, its figures are there at once, the drawing shows it, and it is laid in as ordinary marks and ways. */
+/** Blocking moves: choose one, see its figures and its preview, then apply it to the plan. */
 export function MovesPanel({ plan, units, draft, values, figures, onPick, onDraft, onLay }: Props) {
   if (!draft) {
     return (

@@ -20,7 +20,7 @@ interface Props {
   readonly onScale: () => void;
 }
 
-/** The picture under the drawing: how wide it is in truth, and where it lies. */
+/** Picture under the drawing: its real width and its place. */
 export function PictureFields({ picture, units, onScale }: Props) {
   const edit = useEdit();
   const [unit, unitMm] = units === 'metric' ? (['m', MM_PER_METRE] as const) : (['ft', MM_PER_FOOT] as const);

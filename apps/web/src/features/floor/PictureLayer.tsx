@@ -8,7 +8,7 @@ interface Props {
   readonly pxPerMm: number;
 }
 
-/** A picture of the set, dimmed, under everything else. */
+/** Picture of the set, dimmed, below everything else. */
 export function PictureLayer({ picture, layout, pxPerMm }: Props) {
   if (!picture) return null;
   const [x, y] = layout.toPx(picture);

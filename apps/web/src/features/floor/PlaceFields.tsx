@@ -7,7 +7,7 @@ interface Props {
   readonly onChange: (place: Partial<Place>, gesture: string) => void;
 }
 
-/** A place on the floor, typed: from where the drawing was begun, to the right and up the page. */
+/** Coordinates on the floor: to the right and up, from the origin of the drawing. */
 export function PlaceFields({ place, units, onChange }: Props) {
   return (
     <>

@@ -15,7 +15,7 @@ import { playheadMoved, playStopped } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
 import './rehearsal.css';
 
-/** Runs of the action: one starts the clock, taps as each thing happens, and takes the averages as the times of the plan. */
+/** Rehearsals: start the clock, tap each event, and apply the mean times to the plan. */
 export function RehearsalPanel({ plan }: { readonly plan: ShotPlan }) {
   const dispatch = useAppDispatch();
   const run = useRun(plan);
@@ -93,7 +93,7 @@ export function RehearsalPanel({ plan }: { readonly plan: ShotPlan }) {
   );
 }
 
-/** The clock of a run, and what was tapped in it so far. */
+/** Clock and taps of the current run. */
 function useRun(plan: ShotPlan) {
   const dispatch = useAppDispatch();
   const [startedMs, setStartedMs] = useState<number | null>(null);
@@ -133,7 +133,7 @@ function useRun(plan: ShotPlan) {
       move();
     }
   }
-  // a key that is held down is one tap
+  // a held key counts as one tap
   useKeys('r', ({ repeat }) => {
     if (!repeat) tap();
   });

@@ -23,7 +23,7 @@ interface PlanFieldsProps {
   readonly units: UnitSystem;
 }
 
-/** One key of the camera: where, when, and at what pace it comes. */
+/** A camera key: place, time and pace. */
 export function CameraKeyFields({ cameraKey, plan, units }: PlanFieldsProps & { readonly cameraKey: PathKey }) {
   const dispatch = useAppDispatch();
   const change = (changes: Partial<PathKey>, gesture?: string) =>
@@ -64,7 +64,7 @@ export function CameraKeyFields({ cameraKey, plan, units }: PlanFieldsProps & { 
   );
 }
 
-/** A landmark's name and size. */
+/** Name and size of a landmark. */
 export function LandmarkFields({ landmark, units }: { readonly landmark: Landmark; readonly units: UnitSystem }) {
   const dispatch = useAppDispatch();
   const change = (changes: Partial<Landmark>, gesture?: string) =>

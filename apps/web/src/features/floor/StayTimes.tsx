@@ -3,7 +3,7 @@ import { Choice } from '../../fields/Choice';
 import { TimeField } from '../../fields/TimeField';
 import { useEdit } from '../setup/useEdit';
 
-/** When someone comes to a mark and leaves it, and how they walk there. */
+/** Arrival, departure and pace of a subject at a mark. */
 export function StayTimes({ mark, plan }: { readonly mark: Mark; readonly plan: ShotPlan }) {
   const edit = useEdit();
   const subject = plan.subjects.find(({ id }) => id === mark.subjectId);

@@ -10,7 +10,7 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 
-/** A figure of a move as one reads it. */
+/** Prints a figure of a blocking move. */
 export function figureWords({ unit, value, words }: StagingFigure, units: UnitSystem, stopScale: StopScale): string {
   switch (unit) {
     case 'words':

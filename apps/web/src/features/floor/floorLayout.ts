@@ -11,31 +11,31 @@ import {
 } from '@still-heron/core';
 import type { Size } from '../../charts/useSize';
 
-/** How the floor is looked at: which place is in the middle, and how large. */
+/** View of the floor: centre and scale. */
 export interface FloorView {
   readonly centre: Place;
   readonly pxPerMm: number;
 }
 
-/** A subject's way and where they are now, in pixels. */
+/** Path and current position of a subject in pixels. */
 export interface DrawnSubject {
   readonly subjectId: string;
   readonly name: string;
   readonly current: number;
   readonly way: string;
-  /** null for one who is not on the floor */
+  /** null if the subject is not on the floor */
   readonly now: readonly [number, number] | null;
-  /** Between the sides of the picture */
+  /** Between the left and right edge of the picture */
   readonly isInFrame: boolean;
 }
 
 export interface FloorLayout {
   readonly camera: readonly [number, number];
-  /** Of the lens axis, clockwise from the right on the page, where y goes down */
+  /** Angle of the lens axis on the page, clockwise from the right (y points down) */
   readonly cameraTurnDeg: number;
   readonly cameraWay: string;
   readonly wedge: string;
-  /** The plane of focus within the wedge, and the zone around it, as they lie now; null where there is no line yet */
+  /** Plane of focus and zone inside the wedge; null without a track */
   readonly plane: string | null;
   readonly zone: string | null;
   readonly subjects: readonly DrawnSubject[];
@@ -47,22 +47,22 @@ export interface FloorLayout {
 export interface FloorScene {
   readonly plan: ShotPlan;
   readonly timeS: number;
-  /** Where the line stands now; null while there is none */
+  /** Focus distance now; null without a track */
   readonly focusMm: number | null;
   readonly view: FloorView;
 }
 
-/** How far the wedge is drawn where nothing ends it. */
+/** Length of an unlimited wedge. */
 const REACH_MM = 60_000;
 const GRIDS_MM = [100, 250, 500, 1000, 2500, 5000, 10_000, 25_000, 50_000, 100_000];
 
-/** What is shown of an empty floor: room for a shot before a camera that looks along x. */
+/** Visible part of an empty floor, in front of a camera that looks along x. */
 const ROOM = { behindMm: 1200, aheadMm: 6800, besideMm: 2200 };
-/** Room kept round what stands outermost. */
+/** Margin around the outermost items. */
 const MARGIN_MM = 900;
 const LARGEST_PX_PER_MM = 0.4;
 
-/** Shows all there is on the floor, with room around it; of one where little stands, room enough to put more. */
+/** View that fits everything on the floor with a margin; on a nearly empty floor, with room to add more. */
 export function fittedView(plan: ShotPlan, { width, height }: Size): FloorView {
   const camera = plan.floor?.camera ?? [{ xMm: 0, yMm: 0 }];
   const things: Place[] = [...(plan.floor?.landmarks ?? []), ...plan.marks.flatMap(({ place }) => (place ? [place] : []))];
@@ -85,7 +85,7 @@ export function fittedView(plan: ShotPlan, { width, height }: Size): FloorView {
   };
 }
 
-/** The middle of all there is on the floor. */
+/** Centre of everything on the floor. */
 export function middleOf(plan: ShotPlan): Place {
   return fittedView(plan, { width: 1, height: 1 }).centre;
 }
@@ -93,7 +93,7 @@ export function middleOf(plan: ShotPlan): Place {
 const SMALLEST_PX_PER_MM = 0.002;
 const DRAWN_LARGEST_PX_PER_MM = 2;
 
-/** Draws larger or smaller so that what lies under a point stays there. */
+/** Zooms around a fixed point. */
 export function scaledView(
   view: FloorView,
   factor: number,
@@ -108,7 +108,7 @@ export function scaledView(
   };
 }
 
-/** Lays the floor out as it stands at a time: to scale, y upward on the page. */
+/** Lays out the floor at a time, to scale, with y pointing up on the page. */
 export function floorLayout({ plan, timeS, focusMm, view }: FloorScene, { width, height }: Size): FloorLayout {
   const { centre, pxPerMm } = view;
   const toPx = ({ xMm, yMm }: Place) =>
@@ -123,7 +123,7 @@ export function floorLayout({ plan, timeS, focusMm, view }: FloorScene, { width,
   const headingRad = (distances.headingAt(timeS) * Math.PI) / 180;
   const halfDeg = halfViewDeg(plan.optics, timeS);
   const halfRad = (halfDeg * Math.PI) / 180;
-  /** A place so deep along the axis, at so many half pictures beside it. */
+  /** place at a depth along the axis, and sideways in half picture widths */
   const ahead = (depthMm: number, side: number): Place => {
     const sideMm = depthMm * Math.tan(halfRad) * side;
     return {

@@ -1,17 +1,17 @@
 import { framedSpans, type JudgedPull, sharpSpans, type ShotPlan, type TimeSpan } from '@still-heron/core';
-/** Someone's part of the shot, along the time bar. */
+/** Lane of a subject along the time bar. */
 export interface Lane {
   readonly subjectId: string;
   readonly name: string;
   readonly current: number;
-  /** In the picture; null for one who is not on the floor */
+  /** In the picture; null if the subject is not on the floor */
   readonly framed: readonly TimeSpan[] | null;
   readonly sharp: readonly TimeSpan[];
-  /** Must be sharp, and is not */
+  /** Must be sharp and is soft */
   readonly soft: readonly TimeSpan[];
 }
 
-/** When everyone is in the picture, sharp, and soft where they must not be. */
+/** Lanes of all subjects: in the picture, sharp, and soft where that is not allowed. */
 export function lanesOf(plan: ShotPlan, verdict: JudgedPull | null): Lane[] {
   return plan.subjects.map((subject, current) => {
     const frames = verdict?.subjects.find(({ subjectId }) => subjectId === subject.id);
@@ -27,7 +27,7 @@ export function lanesOf(plan: ShotPlan, verdict: JudgedPull | null): Lane[] {
   });
 }
 
-/** An entrance or an exit, in words, of the span that begins or ends there. */
+/** Text for an entrance or exit at a span's start or end. */
 export function framingWords({ framed, name }: Lane, durationS: number): string {
   if (framed === null) return `${name} is not on the floor`;
   if (framed.length === 0) return `${name} is never in the picture`;

@@ -8,7 +8,7 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 
-/** A line that a dragged thing has come to lie on, to be shown while it does. */
+/** Alignment line, shown while a dragged item snaps to it. */
 export interface Guide {
   readonly from: Place;
   readonly to: Place;
@@ -19,9 +19,9 @@ export interface Snapped {
   readonly guides: readonly Guide[];
 }
 
-/** What a dragged thing goes to in whole steps: round figures in either unit. */
+/** Grid for dragged items: round values in either unit. */
 const STEP_MM = { metric: 50, imperial: MM_PER_INCH };
-/** Things this close to a line are drawn onto it, in pixels. */
+/** Snap distance to a line, in pixels. */
 const REACH_PX = 7;
 
 export function onStep({ xMm, yMm }: Place, units: UnitSystem): Place {
@@ -30,9 +30,9 @@ export function onStep({ xMm, yMm }: Place, units: UnitSystem): Place {
 }
 
 /**
- * Where a dragged thing comes to lie: on dolly track, for the camera; else level or plumb with what else stands on the floor; else on whole steps.
+ * Snapped place of a dragged item: on dolly track (camera only), aligned with another item, or on the grid.
  *
- * @param others - everything it may line up with
+ * @param others - places to align with
  */
 export function snap(
   place: Place,
@@ -57,7 +57,7 @@ export function snap(
   return { place: snapped, guides: [level, plumb].flatMap((other) => (other ? [{ from: other, to: snapped }] : [])) };
 }
 
-/** Both ends of the middle line of dolly track. */
+/** Both ends of the centre line of a dolly track. */
 export function trackEnds({ xMm, yMm, widthMm, turnedDeg }: Landmark): readonly [Place, Place] {
   const rad = (turnedDeg * Math.PI) / 180;
   const [x, y] = [(Math.cos(rad) * widthMm) / 2, (Math.sin(rad) * widthMm) / 2];
@@ -67,7 +67,7 @@ export function trackEnds({ xMm, yMm, widthMm, turnedDeg }: Landmark): readonly 
   ];
 }
 
-/** Everything that something else on the floor may line up with. */
+/** Places of all other items on the floor. */
 export function othersThan({ floor, marks }: ShotPlan, held: readonly FloorItem[]): Place[] {
   const isHeld = (kind: FloorItem['kind'], id: string) => held.some((item) => item.kind === kind && item.id === id);
   return [

@@ -7,20 +7,20 @@ import { itemReached, itemSelected, itemToggled, selectHeld } from '../shot/sess
 import { abandonGesture, editPlan, selectPlan } from '../shot/shotSlice';
 import { type Guide, othersThan, snap } from './snap';
 
-/** What an arrow key moves by, with Shift or without: round figures in either unit. */
+/** Step of an arrow key, with and without Shift: round values in either unit. */
 const NUDGES_MM = {
   metric: { near: 100, far: 1000 },
   imperial: { near: 3 * MM_PER_INCH, far: 36 * MM_PER_INCH },
 };
 
-/** How far an arrow key leads; null for another key. */
+/** Step of an arrow key; null for another key. */
 export function nudge(key: string, isFar: boolean, units: UnitSystem): Place | null {
   const by = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[key];
   const stepMm = NUDGES_MM[units][isFar ? 'far' : 'near'];
   return by ? { xMm: by[0]! * stepMm, yMm: by[1]! * stepMm } : null;
 }
 
-/** Where something stands on the floor. */
+/** Place of an item on the floor. */
 function placeOf({ marks, floor }: ShotPlan, { kind, id }: FloorItem): Place {
   if (kind === 'mark') return marks.find((mark) => mark.id === id)!.place!;
   return (kind === 'camera' ? floor!.camera : floor!.landmarks).find((thing) => thing.id === id)!;
@@ -28,7 +28,7 @@ function placeOf({ marks, floor }: ShotPlan, { kind, id }: FloorItem): Place {
 
 interface Options {
   readonly item: FloorItem;
-  /** As undo names it */
+  /** Name of the undo step */
   readonly name: string;
   readonly pxPerMm: number;
   readonly units: UnitSystem;
@@ -36,8 +36,8 @@ interface Options {
 }
 
 /**
- * Taking hold of something on the floor: pressed it is selected, with Shift beside what is selected already; dragged or pushed by arrow keys it moves, with
- * everything that is held. It lines up with what else stands there; Alt leaves it free.
+ * Selecting and moving an item on the floor. A press selects it, Shift adds it to the selection. A drag or an arrow key moves
+ * all selected items, with alignment; Alt turns alignment off.
  */
 export function useFloorMoves({ item, name, pxPerMm, units, onGuides }: Options) {
   const dispatch = useAppDispatch();
@@ -47,10 +47,10 @@ export function useFloorMoves({ item, name, pxPerMm, units, onGuides }: Options)
   const gesture = useRef('');
   const isPressed = useRef(false);
 
-  /** Where it is now: several moves of the pointer may come between two drawings of the page. */
+  /** current place: several pointer moves can arrive between two renders */
   const placeNow = () => placeOf(selectPlan(store.getState())!, item);
   function moveBy(by: Place, inGesture: string): void {
-    // the keyboard may still be at something that Escape let go of
+    // the item can have keyboard focus without being selected, after Escape
     if (selectHeld(store.getState()).length === 0) dispatch(itemSelected(item));
     const held = selectHeld(store.getState());
     const words = held.length > 1 ? `move ${held.length} things` : name;
@@ -89,11 +89,11 @@ export function useFloorMoves({ item, name, pxPerMm, units, onGuides }: Options)
       },
       onFocus: () => {
         gesture.current = newGesture('floor');
-        // a press has selected already; by keyboard what is held together stays together until Enter
+        // a press has already selected; with the keyboard, a group stays selected until Enter
         if (!isPressed.current && selectHeld(store.getState()).length < 2) dispatch(itemReached(item));
         isPressed.current = false;
       },
-      // a press on what the keyboard is at already brings no focus
+      // pressing the focused item sends no focus event
       onBlur: () => (isPressed.current = false),
       onKeyDown: (event: KeyboardEvent) => {
         if (event.key === 'Enter') {

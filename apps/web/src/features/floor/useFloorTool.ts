@@ -14,18 +14,18 @@ import { editPlan, selectPlan } from '../shot/shotSlice';
 import type { FloorLayout } from './floorLayout';
 import { type ToolName, useWalker } from './FloorTools';
 
-/** Presses this close to someone mean them, in pixels. */
+/** Presses within this distance of a subject select it, in pixels. */
 const NEAR_PX = 26;
-/** An aim this early is the one the shot begins with. */
+/** Aims before this time count as the first aim of the shot. */
 const AT_START_S = 0.05;
 
-/** What a press on the floor does with the tool that is held. */
+/** Action of a press on the floor with the current tool. */
 export function useFloorTool(plan: ShotPlan, layout: FloorLayout, tool: ToolName | null): (place: Place) => void {
   const dispatch = useAppDispatch();
   const { timeS } = useAppSelector(selectSession);
   const walker = useWalker(plan);
   const store = useAppStore();
-  /** What was just put down is what one goes on with. */
+  /** Selects the item that was just added. */
   const select = (kind: FloorItem['kind'], idOf: (plan: ShotPlan) => string | undefined) => {
     const id = idOf(selectPlan(store.getState())!);
     if (id !== undefined) dispatch(itemSelected({ kind, id }));

@@ -22,7 +22,7 @@ interface TriedMove extends LaidMove {
   readonly verdict: PullVerdict;
 }
 
-/** A move that is tried out on the plan without being in it yet. */
+/** Preview of a blocking move that is not applied yet. */
 export function useMoveDraft(plan: ShotPlan) {
   const dispatch = useAppDispatch();
   const store = useAppStore();
@@ -38,7 +38,7 @@ export function useMoveDraft(plan: ShotPlan) {
     if (!staging) return setDraft(null);
     const { timeS, selection } = selectSession(store.getState());
     const subjectId = (selectedSubject(plan, selection) ?? plan.subjects[0])?.id ?? null;
-    // a move needs some time to be made in
+    // leave some time for the move
     setDraft({ staging, subjectId, atS: Math.min(timeS, Math.max(plan.durationS - 1, 0)), values: {} });
   }
   function lay(): void {

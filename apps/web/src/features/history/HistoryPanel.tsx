@@ -14,12 +14,12 @@ interface Props {
   readonly onClose: () => void;
 }
 
-/** Every version of the shot that was saved, newest first: what it would say, how it differs from what there is, and the way back to it, which is undone like any other step. */
+/** Saved versions of the shot, newest first, with their differences to the current plan. Restoring one is an undoable step. */
 export function HistoryPanel({ shotId, onClose }: Props) {
   const close = useRef<HTMLButtonElement>(null);
   const [chosen, setChosen] = useState<number | null>(null);
   const { baseVersion } = useAppSelector(selectSaving);
-  // a version is new whenever one is saved
+  // reload the list after every save
   const { data: revisions, isError } = useRevisionsQuery({ shotId, version: baseVersion ?? 0 });
   useEffect(() => close.current?.focus(), []);
   return (
@@ -60,7 +60,7 @@ export function HistoryPanel({ shotId, onClose }: Props) {
   );
 }
 
-/** Lines of difference that are listed; the rest are counted. */
+/** Number of differences listed; further ones are only counted. */
 const MOST_LINES = 10;
 
 function Version({ shotId, version, time, onClose }: Props & { readonly version: number; readonly time: string }) {

@@ -8,7 +8,7 @@ export interface DayOfSaves {
   readonly items: readonly Saved[];
 }
 
-/** Versions by the day they were saved on, each day and each version the newest first. */
+/** Groups versions by the day they were saved; days and versions newest first. */
 export function byDay(revisions: readonly Saved[]): DayOfSaves[] {
   const days: { day: string; items: Saved[] }[] = [];
   for (const revision of revisions) {

@@ -6,7 +6,7 @@ import { NumberField } from '../../fields/NumberField';
 import { ZoneBench } from '../bench/ZoneBench';
 import { useKit } from './useKit';
 
-/** The zone bench on its own, without a shot: any camera and lens of the kit, or a generic format. */
+/** Zone calculator without a shot, for any camera and lens of the kit or a generic format. */
 export function KitBench() {
   const { units } = useAppSelector((state) => state.preferences);
   const { items: lenses } = useKit('lenses');
@@ -24,7 +24,7 @@ export function KitBench() {
   );
   const formats = FORMATS.map((format) => ({ value: format.id, word: format.name, camera: cameraOf(format) }));
   const camera = [...modes, ...formats].find(({ value }) => value === cameraKey)?.camera ?? formats[0]!.camera;
-  // one begins with what is neither wide nor long
+  // start with a lens of medium focal length
   const middle = [...lenses].sort(
     (a, b) => Math.abs(a.item.lens.focalLengthMm - 60) - Math.abs(b.item.lens.focalLengthMm - 60),
   )[0];

@@ -6,7 +6,7 @@ import { TextField } from '../../fields/TextField';
 import { useOpenItem } from './useKit';
 import { useKitActions } from './useKitActions';
 
-/** A figure that need not be known: empty until it is typed, and empty again when it is taken out. */
+/** Optional number: empty means unknown. */
 export function MaybeNumber(props: {
   readonly label: string;
   readonly unit: string;
@@ -38,7 +38,7 @@ export function MaybeNumber(props: {
   );
 }
 
-/** Notes, and what is done with an item as a whole: at the foot of every kind's figures. */
+/** Notes and actions at the end of every kit form. */
 export function KitFormFoot<K extends KitKind>({ kind, children }: { readonly kind: K; readonly children?: ReactNode }) {
   const { id, item, edit } = useOpenItem(kind);
   const actions = useKitActions(kind);

@@ -24,7 +24,7 @@ interface Props {
   readonly itemId: string | null;
 }
 
-/** The items of one kind beside the one that is open. Without an address of its own the first one is. */
+/** List of one kind of kit beside the open item. Without an id in the address, the first item is open. */
 export function KitItems({ kind, itemId }: Props) {
   const { items, isLoaded, error, refetch } = useKit(kind);
   const actions = useKitActions(kind);
@@ -70,7 +70,7 @@ function ItemPage({ kind }: { readonly kind: KitKind }) {
   }
 }
 
-/** Opens what the address names, with no steps behind it, and sends what is left to send when one goes on. */
+/** Opens the item in the address with an empty undo history, and saves the previous one. */
 function useOpening(kind: KitKind, shown: KitItemView | undefined): void {
   const dispatch = useAppDispatch();
   const id = shown?.id;

@@ -19,7 +19,7 @@ interface Props {
 
 const ROW_PX = 58;
 
-/** Every item of a kind by name, found by any of its words. A thousand are as quick as ten: only the rows in sight stand in the page. */
+/** Searchable list of one kind of kit. Only visible rows are rendered, so a thousand items stay fast. */
 export function KitList({ kind, items, itemId }: Props) {
   const [wanted, setWanted] = useState('');
   const actions = useKitActions(kind);
@@ -78,7 +78,7 @@ export function KitList({ kind, items, itemId }: Props) {
   );
 }
 
-/** The open item is listed as it is edited, not as it was last saved. */
+/** The open item appears with its unsaved edits. */
 function useRows(kind: KitKind, items: readonly KitItemView[], wanted: string) {
   const open = useAppSelector(selectOpenKit);
   const all = useMemo(

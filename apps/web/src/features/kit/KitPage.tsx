@@ -16,7 +16,7 @@ import './kit.css';
 
 const PLACES = [...(['lenses', 'cameras', 'wheels', 'rigs'] satisfies KitKind[]), 'bench'] as const;
 
-/** The gear a puller owns or hires, and the bench on which its zones are held against each other. */
+/** Kit: gear that is owned or hired, and the zone calculator. */
 export function KitPage() {
   const { kind, itemId } = useParams();
   const navigate = useNavigate();

@@ -12,7 +12,7 @@ const WORDS: Readonly<Record<Exclude<KitSaving['status'], 'refused'>, { readonly
   conflict: { text: 'Not saved: changed elsewhere', tone: 'soft' },
 };
 
-/** How the open item stands with the server. */
+/** Save state of the open item. */
 export function KitSaveState() {
   const { status, problem } = useAppSelector(selectKitSaving);
   const open = useAppSelector(selectOpenKit);
@@ -32,7 +32,7 @@ export function KitSaveState() {
   );
 }
 
-/** The item was changed elsewhere meanwhile: the person chooses which goes on. The other one is an undo away. */
+/** Edit conflict of an item: the user chooses a version. The other one can be restored with undo. */
 export function KitConflictBar() {
   const { status, stored } = useAppSelector(selectKitSaving);
   const open = useAppSelector(selectOpenKit);

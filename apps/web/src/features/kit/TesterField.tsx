@@ -2,7 +2,7 @@ import { testerNamed } from '../../app/preferences';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { TextField } from '../../fields/TextField';
 
-/** Who tries gear out on this device: kept with every answer they give. */
+/** Name of the tester on this device, stored with every test result. */
 export function TesterField() {
   const dispatch = useAppDispatch();
   const tester = useAppSelector((state) => state.preferences.tester);

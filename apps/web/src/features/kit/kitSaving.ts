@@ -14,9 +14,9 @@ import {
   selectKitSaving,
 } from './kitSavingSlice';
 
-/** Rest after the last edit before it is sent. */
+/** Delay from the last edit to the save. */
 const PAUSE_MS = 500;
-/** Between two tries at a server that does not answer. */
+/** Delay between attempts while the server does not answer. */
 const RETRY_MS = 1500;
 
 type State = WithKit & { readonly kitSaving: KitSaving };
@@ -24,7 +24,7 @@ type Dispatch = ThunkDispatch<State, unknown, UnknownAction>;
 
 export const kitSavingMiddleware = createListenerMiddleware<State, Dispatch>();
 
-/** Every change of the open item goes to the server after a pause, and while it is away again and again. */
+/** Saves every change of the open item after a pause, and retries while the server is unreachable. */
 kitSavingMiddleware.startListening({
   predicate: (action, now, before) =>
     (selectOpenKit(now)?.item !== selectOpenKit(before)?.item && selectOpenKit(now) !== null && !kitOpened.match(action)) ||
@@ -45,10 +45,10 @@ kitSavingMiddleware.startListening({
   },
 });
 
-/** The save that is on its way, and the version it leads to. */
+/** Save in progress, with the resulting version. */
 let inFlight: Promise<number | null> = Promise.resolve(null);
 
-/** Sends the open item if the server has not got it. One save at a time; what is edited meanwhile goes with the next. */
+/** Saves the open item if needed. Saves run one at a time; later edits go with the next one. */
 export function saveKitNow() {
   return async (dispatch: Dispatch, getState: () => State): Promise<void> => {
     const { status, version } = selectKitSaving(getState());
@@ -72,9 +72,9 @@ export function saveKitNow() {
 }
 
 /**
- * The stored version of an item once nothing of it is on its way: what a deletion must name, or one right after an edit would be refused.
+ * Stored version of an item after its saves have finished. A deletion must name it.
  *
- * @param known - of an item that is not open
+ * @param known - version of an item that is not open
  */
 export function settledVersion(id: string, known: number) {
   return async (dispatch: Dispatch, getState: () => State): Promise<number> => {
@@ -88,7 +88,7 @@ export function settledVersion(id: string, known: number) {
   };
 }
 
-/** Sends what is left of the open item when one goes on to another, after the save that may be on its way. */
+/** Saves pending edits before another item is opened, after the save in progress. */
 export function leaveKit() {
   return async (dispatch: Dispatch, getState: () => State): Promise<void> => {
     const { status, version } = selectKitSaving(getState());

@@ -1,14 +1,14 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { ErrorBody, KitItemView } from '@still-heron/contract';
 
-/** How the open item of kit stands with the server. Live, never saved. */
+/** Save state of the open kit item. Live, never stored. */
 export interface KitSaving {
-  /** The stored version that the open item was made from */
+  /** Stored version on which the open item is based */
   readonly version: number;
   readonly status: 'saved' | 'waiting' | 'saving' | 'offline' | 'conflict' | 'refused';
-  /** With `conflict`: what is stored */
+  /** With `conflict`: the stored version */
   readonly stored: KitItemView | null;
-  /** With `refused`: what the server said */
+  /** With `refused`: the server's answer */
   readonly problem: ErrorBody | null;
 }
 
@@ -33,7 +33,7 @@ const slice = createSlice({
       status: 'conflict',
       stored: payload,
     }),
-    /** The person chose which of the two goes on: the next save names the stored version. */
+    /** The user has resolved the conflict: the next save names the stored version. */
     kitConflictResolved: (state): KitSaving => ({
       ...fresh,
       version: state.stored?.version ?? state.version,

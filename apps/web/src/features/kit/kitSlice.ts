@@ -3,20 +3,20 @@ import type { KitItems, KitKind } from '@still-heron/core';
 import { ActionCreators, type StateWithHistory } from 'redux-undo';
 import { withHistory } from '../../app/history';
 
-/** An item of kit with its kind: what is edited, undone and saved together. */
+/** A kit item with its kind: the unit of editing, undo and saving. */
 export type AnyKitItem = { readonly [K in KitKind]: { readonly kind: K; readonly item: KitItems[K] } }[KitKind];
 
-/** The item of kit that is open. Saved: the item. This session's: the undo history. How it stands with the server is in `kitSavingSlice`. */
+/** The open kit item with its undo history. Its save state is in `kitSavingSlice`. */
 export interface OpenKit {
   readonly open: (AnyKitItem & { readonly id: string }) | null;
-  /** What the last step did, for "Undo: …" */
+  /** Name of the last step, for "Undo: …" */
   readonly stepName: string;
 }
 
 interface KitEdit {
   readonly item: KitItems[KitKind];
   readonly name: string;
-  /** Edits of one gesture (a drag, a run of nudges) make one step */
+  /** Edits of one gesture (a drag, a series of key presses) are one step */
   readonly gesture?: string;
 }
 
@@ -40,12 +40,12 @@ export interface WithKit {
 }
 
 export const selectOpenKit = (state: WithKit): OpenKit['open'] => state.kit.present.open;
-/** Name of the step that undo takes back; null when there is none. */
+/** Name of the step that undo reverts; null if there is none. */
 export const selectKitUndoName = (state: WithKit): string | null =>
   state.kit.past.length > 0 ? state.kit.present.stepName : null;
 export const selectKitRedoName = (state: WithKit): string | null => state.kit.future[0]?.stepName ?? null;
 
-/** Opens an item, or none, with no steps behind it. */
+/** Opens an item, or none, with an empty undo history. */
 export function openKit(open: OpenKit['open']) {
   return (dispatch: (action: { type: string }) => void): void => {
     dispatch(kitOpened(open));
@@ -53,7 +53,7 @@ export function openKit(open: OpenKit['open']) {
   };
 }
 
-/** Edits the open item as it stands when the edit runs; nothing when it is of another kind, or the edit changes nothing. */
+/** Edits the current state of the open item. Does nothing if another kind is open, or if the edit changes nothing. */
 export function editKit<K extends KitKind>(kind: K, name: string, edit: (item: KitItems[K]) => KitItems[K], gesture?: string) {
   return (dispatch: (action: ReturnType<typeof kitEdited>) => void, getState: () => WithKit): void => {
     const open = selectOpenKit(getState());

@@ -1,6 +1,6 @@
 import { FORMATS, type KitItems, type KitKind, plainLens, plainWheel, presetRig } from '@still-heron/core';
 
-/** What a new item of a kind starts from. */
+/** Initial values of a new item. */
 export function newItem<K extends KitKind>(kind: K): KitItems[K] {
   const { sensorWidthMm, sensorHeightMm, photositesWide } = FORMATS.find(({ id }) => id === 's35-16x9')!;
   const fresh: { readonly [Kind in KitKind]: () => KitItems[Kind] } = {
@@ -30,7 +30,7 @@ export function newItem<K extends KitKind>(kind: K): KitItems[K] {
   return fresh[kind]();
 }
 
-/** A copy's name: the same with a number that is free. */
+/** Name of a copy: the original name with the first free number. */
 export function copyName(name: string, taken: ReadonlySet<string>): string {
   const stem = name.replace(/ \(\d+\)$/, '').slice(0, 70);
   for (let number = 2; ; number++) if (!taken.has(`${stem} (${number})`)) return `${stem} (${number})`;

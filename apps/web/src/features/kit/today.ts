@@ -1,4 +1,4 @@
-/** YYYY-MM-DD, where the person is. */
+/** Today's local date as YYYY-MM-DD. */
 export function today(): string {
   return new Date().toLocaleDateString('sv-SE');
 }

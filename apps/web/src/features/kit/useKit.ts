@@ -4,7 +4,7 @@ import { useKitItemsQuery } from '../../api/api';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { editKit, selectOpenKit } from './kitSlice';
 
-/** All items of a kind, by name; empty while they are on their way. */
+/** All items of a kind, by name; empty while loading. */
 export function useKit<K extends KitKind>(
   kind: K,
 ): { items: readonly KitItemView<K>[]; isLoaded: boolean; error: unknown; refetch: () => void } {
@@ -12,7 +12,7 @@ export function useKit<K extends KitKind>(
   return { items: (data ?? []) as unknown as readonly KitItemView<K>[], isLoaded: data !== undefined, error, refetch };
 }
 
-/** The open item, when it is of this kind, and how to edit it as a step by name. */
+/** The open item if it is of this kind, and its edit function. */
 export function useOpenItem<K extends KitKind>(kind: K) {
   const dispatch = useAppDispatch();
   const open = useAppSelector(selectOpenKit);

@@ -17,10 +17,10 @@ import { copyName, newItem, renamed } from './newItems';
 import { useKit } from './useKit';
 import { KIND_WORDS } from './words';
 
-/** How long the offer to take a deletion back stays on the page. */
+/** How long the page offers to undo a deletion. */
 const OFFER_S = 10;
 
-/** What can be done with items of kit as wholes. Every refusal is said on the page. */
+/** Actions on whole kit items. Every rejection is shown on the page. */
 export function useKitActions<K extends KitKind>(kind: K) {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
@@ -75,7 +75,7 @@ export function useKitActions<K extends KitKind>(kind: K) {
     });
   }
 
-  /** Reads a file of kit that the person chooses: all of it, or nothing and why. */
+  /** Imports a kit file: all of it, or nothing with the reasons. */
   async function readFile(): Promise<void> {
     const chosen = await askForFile('.json,.csv,.txt,application/json,text/csv');
     if (!chosen) return;

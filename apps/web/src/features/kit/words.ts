@@ -4,7 +4,7 @@ import { isZoom } from '@still-heron/core';
 interface KindWords {
   readonly one: string;
   readonly many: string;
-  /** What to do while there is none */
+  /** What to do while the list is empty */
   readonly empty: string;
 }
 
@@ -78,7 +78,7 @@ export const PULLER_WORDS: Readonly<Record<Puller, string>> = {
 
 const figure = (value: number) => String(Number(value.toFixed(2)));
 
-/** A lens in a line: its focal lengths, stops and ring. */
+/** A lens in one line: focal lengths, stops and ring. */
 export function lensLine(lens: Lens): string {
   const focal = isZoom(lens) ? `${figure(lens.focalLengthMm)}–${figure(lens.longestMm)} mm` : `${figure(lens.focalLengthMm)} mm`;
   const scale = lens.stopScale === 'T' ? 'T' : 'f/';
@@ -87,7 +87,7 @@ export function lensLine(lens: Lens): string {
   return `${focal} · ${scale}${figure(lens.widestStop)} to ${figure(lens.narrowestStop)} · ${ring}`;
 }
 
-/** What a list says under the name of an item. */
+/** Second line of an item in the list. */
 export function lineOf<K extends KitKind>(kind: K, item: KitItems[K]): string {
   const any = { [kind]: item } as Partial<KitItems>;
   if (any.lenses) return lensLine(any.lenses.lens);

@@ -18,11 +18,11 @@ const ORDERS: readonly { readonly value: LogOrder; readonly label: string }[] = 
   { value: 'likeliest', label: 'surest first' },
   { value: 'unlikeliest', label: 'least sure first' },
 ];
-/** So long after the last letter it is searched. */
+/** Delay from the last letter to the search. */
 const PAUSE_MS = 250;
 const FAULTS = MARK_HITS.filter((hit) => hit !== 'hit');
 
-/** What is looked for, in words and choices. */
+/** Search and filters of the log. */
 export function LogFilters({ query, statistics, onChange }: Props) {
   const options = (views: readonly { name: string }[], label = (name: string) => name) =>
     views.flatMap(({ name }) => (name === '' ? [] : [{ value: name, label: label(name) }]));
@@ -75,7 +75,7 @@ interface NarrowProps {
   readonly label: string;
   readonly value: string;
   readonly options: readonly { readonly value: string; readonly label: string }[];
-  /** For no choice, where “any” and the label would not do */
+  /** Label without a choice, if “any” is not enough */
   readonly anyWord?: string;
   readonly onChange: (value: string) => void;
 }
@@ -94,7 +94,7 @@ function Narrow({ label, value, options, anyWord, onChange }: NarrowProps) {
 
 function Search({ value, onChange }: { readonly value: string; readonly onChange: (value: string) => void }) {
   const [typed, setTyped] = useState(value);
-  // what else was chosen in the meantime must not be undone
+  // keep other filters that changed in the meantime
   const newest = useRef(onChange);
   useEffect(() => {
     newest.current = onChange;

@@ -15,7 +15,7 @@ interface Props {
 
 const WHEN = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
 
-/** A page of takes; each leads to its shot. */
+/** One page of takes; each links to its shot. */
 export function LogList({ page, query, isNarrowed, onPage }: Props) {
   if (page.total === 0) return <p className="haze log-none">{isNarrowed ? 'No take is like that.' : 'No takes yet.'}</p>;
   return (
@@ -83,7 +83,7 @@ function LogRow({ row: { shotId, slate, title, number, rolledAt, take } }: { rea
   );
 }
 
-/** What went wrong, without the marks' names: those are their shot's. */
+/** Faults without mark names, because those belong to the shot. */
 function faults(hits: readonly LoggedHit[]): string {
   const wrong = hits.flatMap(({ hit }) => (hit === 'hit' ? [] : HIT_WORDS[hit]));
   return [...new Set(wrong)]

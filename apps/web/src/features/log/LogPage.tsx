@@ -14,7 +14,7 @@ import { LogStatistics } from './LogStatistics';
 import '../shot/shot.css';
 import './log.css';
 
-/** Every take of a production: searched, narrowed, in order; and what they tell. */
+/** Log of a production: search, filters, order, and statistics. */
 export function LogPage() {
   const { productionId = '' } = useParams();
   const { data: production } = useProductionQuery(productionId);
@@ -22,7 +22,7 @@ export function LogPage() {
   const query = useMemo(() => readLogQuery(address), [address]);
   const log = useTakeLogQuery({ productionId, query: printLogQuery(query).toString() });
   const statistics = useStatisticsQuery(productionId);
-  // a change of what is looked for begins at the first page again
+  // a new filter starts at page 1
   const change = (changes: Partial<LogQuery>) => setAddress(printLogQuery({ ...query, page: 1, ...changes }), { replace: true });
   const retry = () => {
     void log.refetch();

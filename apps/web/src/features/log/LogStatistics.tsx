@@ -3,7 +3,7 @@ import type { Fitted, Method } from '@still-heron/core';
 import { METHOD_WORDS } from '../setup/words';
 import { calibrationLayout, CHART, keptBars, overTimeLayout } from './logCharts';
 
-/** How often takes are kept, by what; how predictions fared; what was measured. */
+/** Statistics: kept takes by lens, stop and more; predictions against results; measured errors. */
 export function LogStatistics({ statistics }: { readonly statistics: StatisticsView }) {
   const { byLens, byStop, byMethod, byDifficulty, byPuller, byDay, calibration, errors } = statistics;
   return (
@@ -56,7 +56,7 @@ function Kept({ title, views }: { readonly title: string; readonly views: readon
   );
 }
 
-/** On the line, what was predicted happened. */
+/** Predicted against actual keep rate; on the diagonal both agree. */
 function Calibration({ statistics: { calibration } }: { readonly statistics: StatisticsView }) {
   const { diagonal, ticks, points } = calibrationLayout(calibration);
   return (
@@ -135,7 +135,7 @@ interface MeasuredProps {
   readonly what: string;
   readonly unit: string;
   readonly fit: Fitted | null;
-  /** On the average above 0, and below */
+  /** Words for a positive and a negative mean */
   readonly words: readonly [string, string];
   readonly decimals: number;
 }

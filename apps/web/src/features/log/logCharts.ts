@@ -3,7 +3,7 @@ import { intervalOf } from '@still-heron/core';
 import { scaleLinear, scalePoint } from 'd3-scale';
 import { line } from 'd3-shape';
 
-/** A share of takes, drawn: the bar, and how far it may be off with so few takes. */
+/** A bar for a share of takes, with its confidence interval. */
 export interface KeptBar {
   readonly name: string;
   readonly takes: number;
@@ -12,7 +12,7 @@ export interface KeptBar {
   readonly high: number;
 }
 
-/** Bars shown of a kind; a production with a hundred lenses has its most used ones first. */
+/** Largest number of bars per group, most used first. */
 const MOST_BARS = 6;
 
 export function keptBars(views: readonly KeptView[]): KeptBar[] {
@@ -24,13 +24,13 @@ export function keptBars(views: readonly KeptView[]): KeptBar[] {
   }));
 }
 
-/** Room for axes. */
+/** Chart size and margins. */
 export const CHART = { width: 300, height: 220, left: 48, right: 22, top: 12, bottom: 34 } as const;
 
 const x01 = scaleLinear([0, 1], [CHART.left, CHART.width - CHART.right]);
 const y01 = scaleLinear([0, 1], [CHART.height - CHART.bottom, CHART.top]);
 
-/** What was predicted against what happened: on the diagonal where both agree. */
+/** Layout of predicted against actual keep rates; both agree on the diagonal. */
 export function calibrationLayout(points: readonly CalibrationView[]) {
   const most = Math.max(1, ...points.map(({ takes }) => takes));
   return {
@@ -52,7 +52,7 @@ export function calibrationLayout(points: readonly CalibrationView[]) {
   };
 }
 
-/** How often takes were kept, day by day; dots as large as the day was long. */
+/** Layout of keep rates by day; dot size shows the number of takes. */
 export function overTimeLayout(days: readonly KeptView[]) {
   const x = scalePoint(
     days.map(({ name }) => name),

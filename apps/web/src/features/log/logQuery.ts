@@ -1,6 +1,6 @@
 import type { FocusGrade, MarkHit } from '@still-heron/core';
 
-/** What a log is narrowed to, and read by; it stands in the address, so that it can be gone back to and passed on. */
+/** Search, filters and order of the log. They are part of the address, so that they can be shared and reached by Back. */
 export interface LogQuery {
   readonly search: string;
   readonly isCircled: boolean;
@@ -16,7 +16,7 @@ export interface LogQuery {
 export const LOG_ORDERS = ['newest', 'oldest', 'likeliest', 'unlikeliest'] as const;
 export type LogOrder = (typeof LOG_ORDERS)[number];
 
-/** Takes on a page. */
+/** Takes per page. */
 export const PAGE_SIZE = 50;
 
 export function readLogQuery(address: URLSearchParams): LogQuery {
@@ -35,7 +35,7 @@ export function readLogQuery(address: URLSearchParams): LogQuery {
   };
 }
 
-/** As the address, and the server, take it: what says nothing is left out. */
+/** As query parameters for address and server; defaults are omitted. */
 export function printLogQuery({ isCircled, order, page, ...words }: LogQuery): URLSearchParams {
   const address = new URLSearchParams();
   for (const [name, value] of Object.entries(words)) if (value !== '') address.set(name, value);

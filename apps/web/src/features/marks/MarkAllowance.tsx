@@ -20,7 +20,7 @@ interface Props {
   readonly units: UnitSystem;
 }
 
-/** How far someone shall be able to miss the mark, and the stop that allows it. */
+/** Allowance of a mark, and the stop that gives it. */
 export function MarkAllowance({ mark, plan, units }: Props) {
   const edit = useEdit();
   return (

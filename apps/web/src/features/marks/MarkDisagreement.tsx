@@ -16,7 +16,7 @@ interface Props {
   readonly units: UnitSystem;
 }
 
-/** Where a mark is drawn in one place and taped in another: the tape wins, and what it would cost if the drawing were right. */
+/** A mark whose tape and drawing disagree: the tape wins; the page shows the loss if the drawing is right. */
 export function MarkDisagreement({ mark, plan, units }: Props) {
   const edit = useEdit();
   const found = useMemo(() => disagreement(plan, mark), [plan, mark]);

@@ -12,7 +12,7 @@ interface Props {
   readonly measuring: Measuring;
 }
 
-/** What the tape says at a mark: typed, or read by the stand-in with one key. */
+/** Tape distance of a mark: typed, or read from a simulated device with one key. */
 export function MarkMeasure({ mark, units, measuring }: Props) {
   const edit = useEdit();
   return (

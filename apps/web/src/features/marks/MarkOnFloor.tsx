@@ -5,7 +5,7 @@ import { TextField } from '../../fields/TextField';
 import { useEdit } from '../setup/useEdit';
 import { SHAPE_WORDS, tapeCss } from './tapes';
 
-/** What is focused on at a mark, how it is taped on the floor, what to ask of whoever stands there, and whether a hard stop is set. */
+/** Details of a mark: point of focus, tape on the floor, what to ask the performer for, hard stop. */
 export function MarkOnFloor({ mark, plan }: { readonly mark: Mark; readonly plan: ShotPlan }) {
   const edit = useEdit();
   const change = (name: string, changes: Parameters<typeof changeMark>[2]) =>

@@ -21,7 +21,7 @@ interface Props {
 
 const WIDTH = 250;
 
-/** How much room there is round a mark, to each side: for the person in distance, for the hand in degrees; and where it lies on the ring. */
+/** Room around a mark on both sides, in distance and in degrees, and its position on the ring. */
 export function MarkRoom({ mark, plan, units }: Props) {
   const reading = markReading(plan, mark);
   const { nearerMm, fartherMm } = reading;
@@ -56,7 +56,7 @@ export function MarkRoom({ mark, plan, units }: Props) {
   );
 }
 
-/** Where the mark lies on the ring, by angle and between which figures of its scale. */
+/** Position of the mark on the ring: angle, and neighbouring figures of the scale. */
 function placeOnRing(reading: MarkReading, { optics: { lens }, wheel }: ShotPlan, units: UnitSystem): string {
   if (lens.response === 'speed') return 'This ring answers by speed: there is no place on it to mark.';
   const { nearerFigure, fartherFigure, ringDeg, wheelDeg } = reading;

@@ -1,7 +1,7 @@
 import { type Mark, marksHold } from '@still-heron/core';
 import { useEdit } from '../setup/useEdit';
 
-/** A distance that was measured before something changed: measured anew it holds, or it is said to. */
+/** A stale distance: measure again, or confirm that it is still valid. */
 export function StaleMark({ mark }: { readonly mark: Mark }) {
   const edit = useEdit();
   if (mark.stale === null) return null;

@@ -16,10 +16,10 @@ interface Props {
   readonly units: UnitSystem;
 }
 
-/** How many are shown: the best few are all that anyone picks from. */
+/** Number of focus references shown. */
 const MOST_SHOWN = 4;
 
-/** Things on the floor to focus on while nobody stands at the mark, best first, with the room that each leaves. */
+/** Landmarks to focus on instead of the subject, best first, with the room each leaves. */
 export function StandIns({ mark, plan, units }: Props) {
   const edit = useEdit();
   const found = standIns(plan, mark);

@@ -1,15 +1,15 @@
 import type { MarkReading } from '@still-heron/core';
 
-/** The room round a mark as a bar: how far it reaches to each side of the middle, the longer side filling its half. */
+/** Room around a mark as a bar: extent on both sides; the longer one fills its half. */
 export interface RoomBar {
   readonly middle: number;
   readonly nearEnd: number;
   readonly farEnd: number;
-  /** The far side goes on without end */
+  /** The far side has no limit */
   readonly isEndless: boolean;
 }
 
-/** Near lies to the left. An endless side fills its half, and the other is drawn as it would be beside one three times as long. */
+/** Near is left. An infinite far side fills its half; the near side is then drawn at a third of the scale. */
 export function roomBar({ nearerMm, fartherMm }: Pick<MarkReading, 'nearerMm' | 'fartherMm'>, width: number): RoomBar {
   const middle = width / 2;
   const isEndless = fartherMm === Infinity;

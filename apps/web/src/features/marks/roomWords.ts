@@ -12,7 +12,7 @@ import {
 } from '@still-heron/core';
 import { METHOD_WORDS } from './words';
 
-/** Which end of the ring keeps it from a mark; null where it gets there. */
+/** Which end of the ring is short of a mark; null if the ring reaches it. */
 export function beyondWords({ beyond }: MarkReading, { optics }: ShotPlan, units: UnitSystem): string | null {
   const { closeFocusMm, farthestMm } = ringOf(optics.lens);
   if (beyond === null) return null;
@@ -21,7 +21,7 @@ export function beyondWords({ beyond }: MarkReading, { optics }: ShotPlan, units
     : `farther than the ring’s scale goes: ${formatDistance(farthestMm, units)}`;
 }
 
-/** Where the room round a mark comes from: its limits, what they are computed for, and what is assumed. */
+/** Explains the room around a mark: limits, inputs and assumptions. */
 export function roomLines(reading: MarkReading, mark: Mark, { optics, wheel }: ShotPlan, units: UnitSystem): string[] {
   const { fNumber, circleOfConfusionMm, focalLengthMm } = zoneLensAt(optics, reading.comesS);
   const focusMm = withinReach(ringOf(optics.lens), reading.focusMm);

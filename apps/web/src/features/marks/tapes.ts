@@ -1,6 +1,6 @@
 import type { TapeColour, TapeShape } from '@still-heron/core';
 
-/** Colours of tape as they come on a roll. They are drawn with an edge round them, so that white is seen by day and black by night. */
+/** CSS colours of tapes. They are drawn with a border, so that white and black are visible in both lights. */
 const CSS: Readonly<Record<TapeColour, string>> = {
   white: '#f6f5ef',
   yellow: '#d8b521',

@@ -7,7 +7,7 @@ import { useKeys } from '../../app/useKeys';
 import { selectSelection } from '../shot/sessionSlice';
 import { editPlan, selectPlan } from '../shot/shotSlice';
 
-/** Of this page, so that the stand-in's answer fills no mark on another one. */
+/** Id of this page, so that simulated readings reach no other page. */
 const PAGE = `page-${nanoid()}`;
 
 export interface Measuring {
@@ -16,14 +16,14 @@ export interface Measuring {
 }
 
 /**
- * Listens at the measuring port, and lets whatever is measured fill the mark that is selected. T and L ask the stand-in for a tape and a laser: it reads the
- * drawn distance with the noise of the method, and its readings come the same way as a device's.
+ * Listens to the measuring port and writes readings to the selected mark. T and L request a simulated tape or laser reading:
+ * the drawn distance with the noise of the method. It arrives the same way as a device's reading.
  */
 export function useMeasuring(): Measuring {
   const dispatch = useAppDispatch();
   const store = useAppStore();
   const [problem, setProblem] = useState<string | null>(null);
-  /** Which mark a reading that was asked for belongs to, and which readings were taken: one may come by the port and as an answer */
+  /** mark of a requested reading, and readings already used: one can arrive both through the port and as the answer */
   const asked = useRef<string | null>(null);
   const taken = useRef(new Set<number>());
 

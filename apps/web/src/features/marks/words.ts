@@ -1,6 +1,6 @@
 import type { MeasureMethod } from '@still-heron/core';
 
-/** How a distance came to be known, in the words of the set. */
+/** Names of the measuring methods. */
 export const METHOD_WORDS: Readonly<Record<MeasureMethod, string>> = {
   tape: 'tape',
   laser: 'laser',

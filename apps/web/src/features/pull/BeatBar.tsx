@@ -10,10 +10,10 @@ import { type ChannelLayout, LANE } from './channelLayout';
 import { KeyMoment } from './KeyMoment';
 import { snapped, snappedSpan, timesOf } from './snapTimes';
 
-/** Height of the hatched foot of a soft stretch: the words stay readable over it. */
+/** Height of the hatched strip of a soft span; the label above it stays readable. */
 const SOFT_STRIP = 7;
 
-/** Width of a letter, near enough to tell whether the words fit. */
+/** Approximate letter width, to decide which words fit. */
 const LETTER_PX = 7.4;
 
 interface Props {
@@ -27,7 +27,7 @@ interface Props {
   readonly verdict: JudgedPull | null;
 }
 
-/** A beat on its lane: its ends and the whole of it can be dragged, and so can its key moment. */
+/** A beat on its lane. Its ends, the whole bar and its key moment can be dragged. */
 export function BeatBar({ beat, x, width, y, current, layout, plan, verdict }: Props) {
   const dispatch = useAppDispatch();
   const isSelected = useAppSelector((state) => state.session.selection?.id === beat.id);
@@ -46,7 +46,7 @@ export function BeatBar({ beat, x, width, y, current, layout, plan, verdict }: P
     },
     onGiveUp: (step: string) => dispatch(abandonGesture(step)),
   };
-  // Alt lets go of what other things snap to
+  // Alt turns snapping off
   const timeAt = (timeS: number, dx: number, isAlt: boolean) =>
     isAlt ? timeS + dx / pxPerS : snapped(timeS + dx / pxPerS, timesOf(plan, beat.id), pxPerS);
   const body = useDrag({
@@ -147,7 +147,7 @@ export function BeatBar({ beat, x, width, y, current, layout, plan, verdict }: P
   );
 }
 
-/** As much of what it is, whose and why, as the bar has room for. */
+/** As much of the requirement, purpose and subject as fits on the bar. */
 function wordsThatFit({ kind, why, alternate }: Beat, name: string, roomPx: number): string {
   const tag = [alternate === null ? '' : `${alternate} only`, BEAT_WORDS[kind].tag].filter(Boolean).join(', ');
   const whole = [name, tag, why].filter(Boolean).join(' · ');

@@ -33,7 +33,7 @@ const TAKES = [
   { value: 'B', word: 'B only' },
 ] as const;
 
-/** A beat: what is asked of whom from when to when, how much of it, its key moment, in which takes, and why. */
+/** Fields of a beat: subject, requirement, times, required share, key moment, alternate and purpose. */
 export function BeatDetails({ beat, plan, verdict }: Props) {
   const dispatch = useAppDispatch();
   const name = plan.subjects.find(({ id }) => id === beat.subjectId)?.name ?? 'someone';
@@ -131,7 +131,7 @@ export function BeatDetails({ beat, plan, verdict }: Props) {
   );
 }
 
-/** How much of the beat comes out as asked, and the way to its worst frame. */
+/** Share of the beat that meets its requirement, with a link to its worst frame. */
 function Kept({ beat, verdict }: Pick<Props, 'beat' | 'verdict'>) {
   const dispatch = useAppDispatch();
   const judged = verdict?.beats.find(({ beatId }) => beatId === beat.id);
@@ -160,7 +160,7 @@ interface KeyProps {
   readonly onChange: (changes: { keyS: number | null }, gesture?: string) => void;
 }
 
-/** The one instant that must be perfect, whatever the share. */
+/** Key moment of the beat: the instant that must be perfect. */
 function Key({ beat, plan, onChange }: KeyProps) {
   if (beat.keyS === null)
     return (

@@ -8,7 +8,7 @@ interface Props {
   readonly verdict: JudgedPull | null;
 }
 
-/** What is asked of whom when: a lane a subject, a bar a beat, hatched where it is not as asked. */
+/** Lanes of beats, one per subject. A beat is hatched where its requirement is not met. */
 export function BeatLanes({ layout, plan, verdict }: Props) {
   const { lanes, left, right } = layout;
   return lanes.map(({ subjectId, current, y, beats }) => (

@@ -25,7 +25,10 @@ interface Props {
   readonly units: UnitSystem;
 }
 
-/** The channel: time to the right, near at the bottom; the subjects' currents, the focus line in its band of sharpness, beats and moves under it. */
+/**
+ * Main chart: time to the right, near at the bottom. It shows subject distances, the focus track with its zone, beats and
+ * pulls.
+ */
 export function ChannelChart(props: Props) {
   const { ref, size } = useSize();
   return (
@@ -105,7 +108,7 @@ function Channel({ plan, verdict, units, size }: Props & { readonly size: Size }
   );
 }
 
-/** Press or drag on the open water, or on the time axis, to put the playhead there. */
+/** Press or drag on the chart or its time axis to move the playhead. */
 function TimeGround({ layout, durationS }: { readonly layout: ChannelLayout; readonly durationS: number }) {
   const dispatch = useAppDispatch();
   const { left, right, top, bottom, x } = layout;

@@ -1,7 +1,7 @@
 import type { UnitSystem } from '@still-heron/core';
 import type { ChannelLayout } from './channelLayout';
 
-/** The axes, quietly. */
+/** Axes and grid. */
 export function ChannelGround({ layout, units }: { readonly layout: ChannelLayout; readonly units: UnitSystem }) {
   const { left, right, top, bottom, distances, times } = layout;
   return (

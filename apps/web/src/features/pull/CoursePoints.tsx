@@ -7,7 +7,7 @@ import type { ChannelLayout } from './channelLayout';
 import { Handle, type HandleProps } from './Handle';
 import { steppedMm } from './lineTargets';
 
-/** Points of a course the line runs along, each to be dragged in time and distance. */
+/** Points of a course, draggable in time and distance. */
 export function CoursePoints(props: HandleProps) {
   const { points, left, right } = props.layout;
   return points

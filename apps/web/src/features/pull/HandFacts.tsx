@@ -10,7 +10,7 @@ interface Props {
   readonly units: UnitSystem;
 }
 
-/** How a pull sits with a hand: its turn, how fast, the time needed and the time there is, and the room where it lands, and where it would the other way round. */
+/** Effort of a pull for the hand: turn, speed, needed and available time, and landing room in both directions. */
 export function HandFacts({ judged, plan, units }: Props) {
   const { wheel } = judged;
   const limit = plan.handDegPerS;
@@ -113,7 +113,7 @@ function Fact({ what, children }: { readonly what: string; readonly children: Re
   );
 }
 
-/** Room on both sides of where it lands. */
+/** Room on both sides of the landing. */
 function Room({ at, units }: { readonly at: Landing; readonly units: UnitSystem }) {
   return (
     <span className="haze">

@@ -2,12 +2,12 @@ import type { ShotPlan, UnitSystem } from '@still-heron/core';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import type { ChannelLayout } from './channelLayout';
 
-/** What everything that is dragged on the channel is given. */
+/** Common properties of everything that can be dragged on the chart. */
 export interface HandleProps {
   readonly layout: ChannelLayout;
   readonly plan: ShotPlan;
   readonly units: UnitSystem;
-  /** Holds the axis still while something is dragged */
+  /** Freezes the axis during a drag */
   readonly hold: { readonly start: () => void; readonly end: () => void };
 }
 
@@ -23,7 +23,7 @@ interface Props {
   readonly onKeyDown: (event: KeyboardEvent) => void;
 }
 
-/** A round handle on the line: a slider to a screen reader, to be dragged or moved by the arrow keys. */
+/** A round handle on the track: a slider for screen readers, moved by drag or arrow keys. */
 export function Handle({ x, y, label, value, text, testId, ...events }: Props) {
   return (
     <g

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { useKeepRate } from '../shot/useKeepRate';
 import { ofTakes } from '../stop/stopWords';
 
-/** How often a take of this line is kept; follows whatever is dragged. It leads to where that is decided. */
+/** Keep rate of the open shot, updated during a drag. Links to the Stop step. */
 export function KeptTakes({ plan }: { readonly plan: ShotPlan }) {
   const known = useKeepRate();
   if (!known || plan.beats.length === 0) return null;

@@ -17,7 +17,7 @@ interface Props {
   readonly onMove: (keyS: number, gesture: string) => void;
 }
 
-/** The one instant of a beat that must be perfect: a diamond, struck through where it is missed. */
+/** Key moment of a beat: a diamond, crossed out if it is missed. */
 export function KeyMoment({ beat, name, x, y, pxPerS, plan, isMissed, onMove }: Props) {
   const dispatch = useAppDispatch();
   const grabbedS = useRef(0);

@@ -12,10 +12,13 @@ interface Props {
   readonly onDone: () => void;
 }
 
-/** A wait shorter than this is not told of. */
+/** Shorter waits show no progress. */
 const PATIENCE_MS = 200;
 
-/** Lines that the program would lay for what is asked, each with what would come of it; a press takes one. Where no line can keep everything, why, and the least that would let one. */
+/**
+ * Focus tracks worked out by the program, each with its result; a press applies one. If none meets all requirements, the reason
+ * and the smallest helpful changes.
+ */
 export function LayLine({ plan, units, onDone }: Props) {
   const dispatch = useAppDispatch();
   const { lines, done } = useLaidLines(plan);
@@ -78,7 +81,10 @@ export function LayLine({ plan, units, onDone }: Props) {
   );
 }
 
-/** The lines for a plan, laid in the background; given up when the plan changes or the panel goes. `done` counts the ways that were tried, once it takes long enough to be told. */
+/**
+ * Works out tracks for a plan in the background, until the plan changes or the panel closes. `done` counts finished ways once
+ * it takes noticeably long.
+ */
 function useLaidLines(plan: ShotPlan): { readonly lines: LaidLines | null; readonly done: number | null } {
   const [found, setFound] = useState<{ readonly plan: ShotPlan; readonly lines: LaidLines } | null>(null);
   const [done, setDone] = useState<number | null>(null);

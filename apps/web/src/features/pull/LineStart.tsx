@@ -6,7 +6,7 @@ import { abandonGesture, editPlan } from '../shot/shotSlice';
 import { Handle, type HandleProps } from './Handle';
 import { nudgedTarget, plainMm, targetAt } from './lineTargets';
 
-/** Where the line starts: dragged up and down. */
+/** Start of the focus track, dragged up and down. */
 export function LineStart({ layout, plan, units, hold }: HandleProps) {
   const dispatch = useAppDispatch();
   const { start } = plan.line;

@@ -9,7 +9,7 @@ import { abandonGesture, editPlan } from '../shot/shotSlice';
 import type { ChannelLayout } from './channelLayout';
 import type { HandleProps } from './Handle';
 
-/** The marks at the right edge, at their heights: letter and distance. Dragged up and down, the distance is another. */
+/** Marks at the right edge: letter and distance. A vertical drag changes the distance. */
 export function MarkChips(props: HandleProps) {
   return props.layout.marks.map((mark) => <MarkChip key={mark.id} mark={mark} {...props} />);
 }
@@ -31,7 +31,7 @@ function MarkChip({ mark, layout, plan, units, hold }: HandleProps & { readonly 
     onDrag: ({ dy, gesture: name }) => {
       const mm = layout.scale.distanceAt(grabbedY.current + dy);
       const stepMm = displayStepMm(mm, units);
-      // someone who walks does not walk to infinity: the axis ends before it
+      // a walking subject can't be at infinity: the axis ends before it
       if (Number.isFinite(mm) && mm < 1_000_000) set(Math.round(mm / stepMm) * stepMm, name);
     },
     onGiveUp: (name) => {

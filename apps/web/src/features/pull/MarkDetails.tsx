@@ -6,7 +6,7 @@ import { TextField } from '../../fields/TextField';
 import { METHOD_WORDS } from '../marks/words';
 import { editPlan } from '../shot/shotSlice';
 
-/** What is known of a mark besides its distance: its letter, how it was measured and how well, and a note. */
+/** Details of a mark: letter, measuring method, uncertainty and note. */
 export function MarkDetails({ mark, units }: { readonly mark: Mark; readonly units: UnitSystem }) {
   const dispatch = useAppDispatch();
   const change = (name: string, changes: Parameters<typeof changeMark>[2], gesture?: string) =>

@@ -23,7 +23,7 @@ interface Props {
   readonly units: UnitSystem;
 }
 
-/** Every mark: whose, how far, and how far they may miss it before they are soft. */
+/** All marks: subject, distance, and room before the subject is soft. */
 export function MarkList({ plan, units }: Props) {
   return (
     <section>
@@ -78,7 +78,7 @@ function MarkRow({ mark, plan, units }: Props & { readonly mark: Mark }) {
   );
 }
 
-/** Where the mark lies and how much room there is, in degrees of the wheel where there is one; a ring that answers by speed has no such place. */
+/** Ring position and landing window of a mark in wheel or ring degrees; none for a ring that answers by speed. */
 function ringWords({ optics: { lens }, wheel }: ShotPlan, atDeg: number, windowDeg: number): string {
   if (lens.response === 'speed') return 'no ring mark';
   const turns = `${wheelDegOf(wheel, atDeg).toFixed(1)}° ± ${(wheelDegOf(wheel, windowDeg) / 2).toFixed(1)}°`;
@@ -87,7 +87,7 @@ function ringWords({ optics: { lens }, wheel }: ShotPlan, atDeg: number, windowD
   return `${wheel ? 'wheel' : 'ring'} ${turns}`;
 }
 
-/** How far someone may miss the mark, each way, and where it lies on the ring. */
+/** Room around a mark in distance, and its position on the ring. */
 function Room({ mark, plan, units }: Props & { readonly mark: Mark }) {
   const reading = markReading(plan, mark);
   const { nearerMm, fartherMm, ringDeg, towardsNearDeg, towardsFarDeg } = reading;

@@ -12,13 +12,16 @@ interface Props {
   readonly units: UnitSystem;
 }
 
-/** Nothing is tried while a hand is still at it. */
+/** Delay from the last edit, so that a drag is not disturbed. */
 const QUIET_MS = 300;
 
-/** So many fit beside each other; the rest are there on request. */
+/** Number of fixes shown at first; the rest on request. */
 const FIRST_SHOWN = 2;
 
-/** What would mend the plan, in a row that is there whether or not it is filled, so that nothing under it moves while something is dragged: each tried in the background and offered with its result; X takes the first. */
+/**
+ * Fixes for the plan, tried in the background and shown with their results; X applies the first. The row keeps its height, so
+ * that nothing moves during a drag.
+ */
 export function Mends({ plan, units }: Props) {
   const dispatch = useAppDispatch();
   const { mends, isCurrent } = useMends(plan);
@@ -50,7 +53,7 @@ export function Mends({ plan, units }: Props) {
   );
 }
 
-/** The newest mends, and whether they are of the plan as it stands: while a hand is at it the last ones stay where they are, out of reach. */
+/** Latest fixes, and whether they belong to the current plan. During an edit the previous ones stay visible but disabled. */
 function useMends(plan: ShotPlan): { readonly mends: readonly Mend[]; readonly isCurrent: boolean } {
   const known = useQuietly(plan, mendsFor, QUIET_MS);
   return { mends: known?.found ?? [], isCurrent: known?.of === plan };

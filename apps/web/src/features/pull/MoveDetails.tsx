@@ -38,7 +38,7 @@ const CUE_WORDS: readonly { value: CueKind; word: string; example: string }[] = 
   { value: 'hand', word: 'a hand', example: 'his hand on the rope' },
 ];
 
-/** A pull: when it starts and lands, where it goes and how, what sets it off, and how it sits with a hand. */
+/** Fields of a pull: times, target, easing, cue, and its effort for the hand. */
 export function MoveDetails({ move, plan, verdict, units }: SideProps & { readonly move: Rack }) {
   const dispatch = useAppDispatch();
   const name = targetName(move.target, plan, units);
@@ -108,7 +108,7 @@ interface CueProps {
   readonly onChange: (what: string, changes: Parameters<typeof changeRack>[2], gesture?: string) => void;
 }
 
-/** What sets the pull off, and how long before the hand is counted in. */
+/** Trigger of the pull and its count-in. */
 function Cue({ move, name, onChange }: CueProps) {
   const chosen = CUE_WORDS.find(({ value }) => value === move.cueKind)!;
   return (
@@ -147,10 +147,10 @@ function Cue({ move, name, onChange }: CueProps) {
   );
 }
 
-/** A hand that has not moved for so long is at rest. */
+/** Delay from the last edit. */
 const AT_REST_MS = 250;
 
-/** When the pull may start and how long it may last without losing more than must be lost: worked out when the hand is at rest. */
+/** Free range of start time and duration, computed after the last edit. */
 function Timing({ move, plan }: { readonly move: Rack; readonly plan: ShotPlan }) {
   const [timing, setTiming] = useState<ReturnType<typeof rackTiming>>(null);
   useEffect(() => {

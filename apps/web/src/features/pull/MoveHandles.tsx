@@ -18,7 +18,7 @@ import { Handle, type HandleProps } from './Handle';
 import { nudgedTarget, plainMm, targetAt } from './lineTargets';
 import { snapped, snappedSpan, timesOf } from './snapTimes';
 
-/** Each move's two ends and the stretch between them, to be dragged or moved by the arrow keys. */
+/** Both ends and the middle of each pull, moved by drag or arrow keys. */
 export function MoveHandles(props: HandleProps) {
   const { moves, left, right } = props.layout;
   const isShown = ({ startX, endX }: ChannelLayout['moves'][number]) => endX > left - 1 && startX < right + 1;
@@ -50,7 +50,7 @@ function OneMove({
     dispatch(itemSelected({ kind: 'move', id: rack.id }));
   };
   const pxPerS = layout.x(1) - layout.x(0);
-  // Alt lets go of what other things snap to
+  // Alt turns snapping off
   const timeAt = (timeS: number, dx: number, isAlt: boolean) =>
     isAlt ? timeS + dx / pxPerS : snapped(timeS + dx / pxPerS, timesOf(plan, rack.id), pxPerS);
 
@@ -79,7 +79,7 @@ function OneMove({
     onGiveUp: putBack,
     onDrag: ({ dx, dy, isAlt, gesture }) => {
       const { rack: was, toY } = before.current;
-      // across is the landing's time, up and down is where it lands
+      // a horizontal drag changes the landing time, a vertical one the target
       if (Math.abs(dx) >= Math.abs(dy) || plainMm(was.target, plan) === null)
         edit(
           `land the pull to ${name}`,
@@ -161,7 +161,7 @@ function OneMove({
   );
 }
 
-/** Where a pull lands: the distance, or whom or what it goes on with. */
+/** Target of a pull: a distance, or what it tracks. */
 function landingWords({ target }: Rack, plan: ShotPlan, units: HandleProps['units']): string {
   const mm = plainMm(target, plan);
   return mm === null ? targetName(target, plan, units) : formatDistance(mm, units);

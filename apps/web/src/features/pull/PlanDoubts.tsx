@@ -1,7 +1,7 @@
 import { planNotes, type ShotPlan } from '@still-heron/core';
 import { useProductionAngle } from '../setup/PlanNotes';
 
-/** What makes the verdict doubtful, in a line under it: the rest of what the gear says stands in Set-up. */
+/** Warnings that affect the verdict, in a line below it. Set-up shows all others. */
 export function PlanDoubts({ plan }: { readonly plan: ShotPlan }) {
   const shutterAngleDeg = useProductionAngle();
   const doubts = planNotes(plan, { shutterAngleDeg }).filter(({ code }) => DOUBTS.includes(code));
@@ -12,5 +12,5 @@ export function PlanDoubts({ plan }: { readonly plan: ShotPlan }) {
   ));
 }
 
-/** Those that touch whether the line comes out as drawn. */
+/** Codes of warnings that affect whether the track comes out as planned. */
 const DOUBTS: readonly string[] = ['ring-by-speed', 'stale-marks', 'zoom-not-tested', 'out-of-reach', 'reversed'];

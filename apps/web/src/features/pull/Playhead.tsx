@@ -17,14 +17,14 @@ interface Props {
 
 const FLAG_WIDTH = 190;
 
-/** Where the playhead stands, and what the lens is at there: alone in following the time, so that playing redraws nothing else. */
+/** Playhead with the focus distance. Only this component follows the time, so that playing redraws nothing else. */
 export function Playhead({ layout, verdict, units }: Props) {
   const timeS = useAppSelector((state) => state.session.timeS);
   const { top, right, left, lanes, bottom } = layout;
   const x = layout.x(timeS);
   const end = lanes.length > 0 ? lanes[lanes.length - 1]!.y + 26 : bottom;
   const flagX = Math.min(Math.max(x - FLAG_WIDTH / 2, left), right - FLAG_WIDTH);
-  // outside the stretch that is shown there is nothing to point at
+  // outside the visible time span
   if (x < left - 1 || x > right + 1) return null;
   return (
     <g className="playhead" data-testid="playhead">

@@ -22,7 +22,7 @@ import './pull.css';
 
 const LayLine = lazyPart(() => import('./LayLine').then(({ LayLine }) => LayLine));
 
-/** The focus line over time: typed marks, timed pulls, and in a sentence whether it will be sharp. */
+/** Pull step: the focus track over time with marks, pulls and verdict. */
 export function PullPage() {
   const plan = useAppSelector(selectPlan)!;
   const units = useUnits();
@@ -52,7 +52,7 @@ export function PullPage() {
   );
 }
 
-/** A verdict of the plan before still fits the chart while a drag goes on, as long as nobody and no move came or went. */
+/** Whether a verdict of an older plan still fits the chart: same subjects and same pulls. */
 function isSameShape(judged: ShotPlan, now: ShotPlan): boolean {
   const ids = (plan: ShotPlan) => [...plan.subjects, ...plan.line.moves, ...plan.beats].map(({ id }) => id).join();
   return judged === now || (ids(judged) === ids(now) && judged.optics.lens === now.optics.lens);

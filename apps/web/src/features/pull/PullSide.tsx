@@ -12,10 +12,10 @@ import { SubjectDetails } from './SubjectDetails';
 import { WhileRolling } from './WhileRolling';
 import '../marks/marks.css';
 
-// the line can be worked on before the picture and the ring are there
+// the track can be edited before viewfinder and ring are loaded
 const Viewfinder = lazyPart(() => import('../viewfinder/Viewfinder').then(({ Viewfinder }) => Viewfinder));
 const RingDial = lazyPart(() => import('../dial/RingDial').then(({ RingDial }) => RingDial));
-// what is selected is told of only once something is
+// details are loaded with the first selection
 const BeatDetails = lazyPart(() => import('./BeatDetails').then(({ BeatDetails }) => BeatDetails));
 const MoveDetails = lazyPart(() => import('./MoveDetails').then(({ MoveDetails }) => MoveDetails));
 
@@ -25,7 +25,7 @@ export interface SideProps {
   readonly units: UnitSystem;
 }
 
-/** The marks with their distances, and of what is selected the rest. */
+/** Side column: marks with their distances, and details of the selection. */
 export function PullSide({ plan, verdict, units }: SideProps) {
   const selection = useAppSelector((state) => selectSession(state).selection);
   const move = selection?.kind === 'move' ? plan.line.moves.find(({ id }) => id === selection.id) : undefined;
@@ -33,7 +33,7 @@ export function PullSide({ plan, verdict, units }: SideProps) {
   const mark = selection?.kind === 'mark' ? plan.marks.find(({ id }) => id === selection.id) : undefined;
   const ownerId = mark ? mark.subjectId : selection?.kind === 'subject' ? selection.id : undefined;
   const subject = plan.subjects.find(({ id }) => id === ownerId);
-  // while something is dragged the chart comes first, and these follow when there is time
+  // during a drag the chart has priority over these
   const shown = useDeferredValue(useMemo(() => ({ plan, verdict }), [plan, verdict]));
   return (
     <aside className="side pull-side" aria-label="Marks, and what is selected">

@@ -20,7 +20,7 @@ interface Props {
   readonly units: UnitSystem;
 }
 
-/** How the whole shot is gone about: where the line starts, how fast the hand is willing to turn, backwards or not, in one way or in two. */
+/** Options of the whole shot: start of the track, speed limit of the hand, reversed, alternates. */
 export function ShotManner({ plan, units }: Props) {
   const dispatch = useAppDispatch();
   const edit = (name: string, change: (now: ShotPlan) => ShotPlan, gesture?: string) => dispatch(editPlan(name, change, gesture));

@@ -6,7 +6,7 @@ import { readDistance } from '../../fields/readDistance';
 import { editPlan } from '../shot/shotSlice';
 import { useUnits } from '../shot/useUnits';
 
-/** Someone and how far they are: a name and what the tape says. With the first, they must be sharp throughout. */
+/** Adds a subject with its tape distance. The first subject must be sharp throughout. */
 export function SomeoneForm({ isFirst = false }: { readonly isFirst?: boolean }) {
   const units = useUnits();
   const dispatch = useAppDispatch();

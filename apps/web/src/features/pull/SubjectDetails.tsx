@@ -20,7 +20,7 @@ import { editPlan } from '../shot/shotSlice';
 import type { SideProps } from './PullSide';
 import { SubjectName } from './SubjectName';
 
-/** Someone: name, what exactly is focused on, where they stand when, and where they walk. */
+/** Fields of a subject: name, point of focus, stays and walks. */
 export function SubjectDetails({ subject, plan, units }: Omit<SideProps, 'verdict'> & { readonly subject: Subject }) {
   const dispatch = useAppDispatch();
   const timeS = useAppSelector((state) => (selectSession(state).isPlaying ? 0 : selectSession(state).timeS));
@@ -113,7 +113,7 @@ function StayRow({
   );
 }
 
-/** Where they walk next: what the tape says there, and when they arrive. */
+/** Adds a walk: tape distance and arrival time. */
 function WalkForm({ subject, plan, units }: Omit<SideProps, 'verdict'> & { readonly subject: Subject }) {
   const dispatch = useAppDispatch();
   const [text, setText] = useState('');

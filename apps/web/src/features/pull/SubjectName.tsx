@@ -3,7 +3,7 @@ import { useAppDispatch } from '../../app/store';
 import { TextField } from '../../fields/TextField';
 import { editPlan } from '../shot/shotSlice';
 
-/** The name of someone, or of a thing that must be sharp. */
+/** Name of a subject. */
 export function SubjectName({ subject: { id, name } }: { readonly subject: Subject }) {
   const dispatch = useAppDispatch();
   return (

@@ -12,7 +12,7 @@ interface Props {
   readonly onChange: (target: LineTarget, gesture?: string) => void;
 }
 
-/** Where the line goes, and of each kind of place the figures that belong to it. */
+/** Focus target, with the fields of its kind. */
 export function TargetFields({ label, target, plan, units, onChange }: Props) {
   return (
     <>

@@ -11,7 +11,7 @@ interface Props {
   readonly onPan: (byS: number) => void;
 }
 
-/** Which stretch of the whole shot is shown, under the time axis: dragged along. */
+/** Visible time span within the whole shot, below the time axis; draggable. */
 export function TimeStrip({ layout: { left, right, bottom }, view, durationS, onPan }: Props) {
   const pxPerS = (right - left) / durationS;
   const draggedPx = useRef(0);

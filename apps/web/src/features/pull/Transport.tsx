@@ -24,7 +24,7 @@ interface Props {
   readonly onLay: () => void;
 }
 
-/** Play, the next pull, lines to be laid, and which axis: the line between the sentence and the channel. */
+/** Toolbar between the verdict and the chart: play, next pull, work out the pulls, axis. */
 export function Transport({ plan, isLaying, onLay }: Props) {
   const dispatch = useAppDispatch();
   const axis = useAppSelector((state) => state.preferences.axis);
@@ -55,10 +55,10 @@ export function Transport({ plan, isLaying, onLay }: Props) {
   );
 }
 
-/** The next step while there is one: a pull to the mark that the line does not reach yet. */
+/** Suggested next step, if any: a pull to a mark that the track does not reach yet. */
 function NextPullButton({ plan }: { readonly plan: ShotPlan }) {
   const dispatch = useAppDispatch();
-  // only where it stands is needed, not every frame of it while playing
+  // select only the playhead's effect, not every frame while playing
   const pull = useAppSelector(
     (state) =>
       selectSession(state).isPlaying ? null : offeredPull(plan, selectSession(state).timeS, selectSession(state).selection?.id),

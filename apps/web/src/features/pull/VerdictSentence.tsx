@@ -8,7 +8,7 @@ interface Props {
   readonly units: UnitSystem;
 }
 
-/** What will happen, in a sentence, over everything else. Pressing the soft part puts the playhead there. */
+/** Verdict in a sentence. Pressing its soft part moves the playhead there. */
 export function VerdictSentence({ judged, units }: Props) {
   const dispatch = useAppDispatch();
   if (!judged) return <p className="sentence">&nbsp;</p>;

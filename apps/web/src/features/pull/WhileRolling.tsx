@@ -21,7 +21,7 @@ import { TimeField } from '../../fields/TimeField';
 import { selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
 
-/** The stop turned, or the lens zoomed, while the camera rolls: when, how long, and to what. The zone follows frame by frame. */
+/** Iris pulls and zooms while rolling: times and end values. */
 export function WhileRolling({ plan }: { readonly plan: ShotPlan }) {
   const dispatch = useAppDispatch();
   const store = useAppStore();
@@ -58,7 +58,7 @@ export function WhileRolling({ plan }: { readonly plan: ShotPlan }) {
   );
 }
 
-/** Stop and focal length at the playhead, when they change. */
+/** Stop and focal length at the playhead, if they change. */
 function Now({ plan: { optics } }: { readonly plan: ShotPlan }) {
   const timeS = useAppSelector((state) => selectSession(state).timeS);
   if (optics.stopPulls.length + optics.zooms.length === 0) return null;

@@ -1,32 +1,32 @@
 import { heldOnRing, type LensRing, nearSign, withinReach } from '@still-heron/core';
 
-/** The upright axis of the channel: far at the top, near at the bottom. */
+/** Vertical axis of the chart: far at the top, near at the bottom. */
 export interface AxisScale {
-  /** Pixels for a tape distance; what lies outside is held at the edge */
+  /** Pixels for a tape distance, clamped to the edges */
   y(mm: number): number;
   /** Pixels for a ring angle */
   yOfRing(ringDeg: number): number;
-  /** Tape distance at a height, within the ring's reach */
+  /** Tape distance at a height, within the ring's range */
   distanceAt(y: number): number;
 }
 
 export interface AxisDomain {
-  /** At the top */
+  /** Value at the top */
   readonly far: number;
-  /** At the bottom */
+  /** Value at the bottom */
   readonly near: number;
 }
 
-/** Room over and under what must be seen, as a share of its span. */
+/** Margin above and below the visible range, as a share of it. */
 const PAD = 0.14;
-/** Zone widths seen on either side: of a single mark, or of marks within its zone; and of marks far apart. */
+/** Margins in zone widths: around a single mark or marks within one zone, and around distant marks. */
 const ZONES_AROUND = { alone: 1.4, apart: 0.6 };
 
 /**
- * What of the axis to show: every distance given, with room around.
+ * Visible range of the axis: all given distances with a margin.
  *
  * @param distancesMm - at least one; Infinity allowed
- * @param widthOf - width on the axis of the zone around a distance
+ * @param widthOf - width of the zone around a distance, on this axis
  */
 export function axisDomain(
   axis: 'hand' | 'distance',
@@ -36,7 +36,7 @@ export function axisDomain(
 ): AxisDomain {
   const value = valueOn(axis, ring);
   const values = distancesMm.map((mm) => value(withinReach(ring, mm)));
-  // on the plain axis infinity has no place: it is drawn at the top edge
+  // a linear axis has no place for infinity: it is drawn at the top edge
   const finite = values.filter(Number.isFinite);
   const shown = finite.length > 0 ? finite : [value(10_000)];
   const low = Math.min(...shown);
@@ -56,14 +56,14 @@ export function axisDomain(
   return { far: Math.max(low - pad, end - slack), near: Math.min(high + pad, otherEnd + slack) };
 }
 
-/** Far to near, as a number that grows towards near on the hand's axis and towards far on the plain one. */
+/** Axis value of a distance; grows towards near on the hand's axis, towards far on the linear axis. */
 function valueOn(axis: 'hand' | 'distance', ring: LensRing): (mm: number) => number {
   if (axis === 'distance') return (mm) => mm;
   const sign = nearSign(ring);
   return (mm) => sign * ring.angleAt(withinReach(ring, mm));
 }
 
-/** The scale for a domain, between two heights in pixels. */
+/** Scale from an axis range to two heights in pixels. */
 export function axisScale(
   axis: 'hand' | 'distance',
   ring: LensRing,

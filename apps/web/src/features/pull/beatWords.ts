@@ -1,6 +1,6 @@
 import type { Beat } from '@still-heron/core';
 
-/** What a kind of beat asks, as it is said in a sentence, in a choice, and on its bar, where being sharp needs no word. */
+/** Words for a requirement: in a sentence, in a choice, and on a bar, where "sharp" is omitted. */
 export const BEAT_WORDS: Readonly<
   Record<Beat['kind'], { readonly asked: string; readonly choice: string; readonly tag: string }>
 > = {

@@ -24,14 +24,14 @@ import { type AxisDomain, axisDomain, type AxisScale, axisScale } from './axisSc
 
 export interface ChannelInput {
   readonly plan: ShotPlan;
-  /** null until the plan is judged: the axes and lanes are drawn all the same */
+  /** null before the first verdict; axes and lanes are drawn anyway */
   readonly verdict: JudgedPull | null;
   readonly axis: 'hand' | 'distance';
   readonly units: UnitSystem;
   readonly size: Size;
-  /** The stretch of the shot that is shown; all of it without one */
+  /** Visible time span; the whole shot if missing */
   readonly view?: { readonly fromS: number; readonly toS: number } | null | undefined;
-  /** Held while something is dragged, so that the axis does not move under the hand */
+  /** Axis range to keep during a drag, so that the axis does not move */
   readonly domain?: AxisDomain | undefined;
 }
 
@@ -45,7 +45,7 @@ export interface ChannelLayout {
   readonly scale: AxisScale;
   readonly distances: readonly Tick[];
   readonly times: readonly Tick[];
-  /** Paths; empty without a verdict */
+  /** SVG paths; empty without a verdict */
   readonly line: string;
   readonly band: string;
   readonly subjects: readonly {
@@ -65,11 +65,11 @@ export interface ChannelLayout {
     readonly words: string;
     readonly wordsX: number;
     readonly row: number;
-    /** Where the hand begins to be counted in */
+    /** Start of the count-in */
     readonly countX: number;
   }[];
   readonly startY: number | null;
-  /** Points of courses, to be dragged */
+  /** Draggable points of courses */
   readonly points: readonly { readonly moveId: string | null; readonly index: number; readonly x: number; readonly y: number }[];
   readonly marks: readonly {
     readonly id: string;
@@ -93,19 +93,19 @@ const TIME_AXIS = 34;
 export const LANE = 24;
 const LANE_GAP = 5;
 const MOVE_ROW = 20;
-/** Of a course with more points than this none is shown: a hand would not tell them apart */
+/** A course with more points shows none, because they could not be told apart */
 const MOST_POINTS = 40;
-/** Width of a letter of the moves' words, near enough to keep them apart */
+/** Approximate letter width in pull labels */
 const LETTER_PX = 7.4;
 
-/** Lays the channel out: everything in pixels, nothing drawn. */
+/** Layout of the chart in pixels, without drawing anything. */
 export function channelLayout({ plan, verdict, axis, units, size, view, domain: held }: ChannelInput): ChannelLayout {
   const left = MARGIN.left;
   const right = size.width - MARGIN.right[units];
   const [fromS, toS] = view ? [view.fromS, view.toS] : [0, plan.durationS];
   const x = scaleLinear([fromS, toS], [left, right]);
   const moveWords = wordsOfMoves(plan, verdict, units);
-  // words that would run out of the chart begin farther left
+  // labels that would leave the chart start farther left
   const wordsX = plan.line.moves.map((move, index) =>
     Math.min(x(move.startS) + 7, size.width - moveWords[index]!.length * LETTER_PX - 4),
   );
@@ -189,7 +189,7 @@ export function channelLayout({ plan, verdict, axis, units, size, view, domain: 
   };
 }
 
-/** Courses that have few enough points to be dragged one by one. */
+/** Courses with few enough points to be draggable. */
 function coursesOf({
   line: { start, moves },
 }: ShotPlan): { moveId: string | null; points: Extract<LineTarget, { kind: 'course' }>['points'] }[] {
@@ -199,7 +199,7 @@ function coursesOf({
   );
 }
 
-/** The curves, with no more points than the chart has pixels, and none within a stretch that stays level. */
+/** Curves with at most one point per pixel, and none inside a level stretch. */
 function pathsOf(
   verdict: JudgedPull | null,
   x: ChannelLayout['x'],
@@ -212,7 +212,7 @@ function pathsOf(
   const pxPerFrame = (x.range()[1]! - x.range()[0]!) / ((shownToS - shownFromS) * plan.captureFps);
   const every = Math.max(1, Math.floor(1 / pxPerFrame));
   const last = verdict.frameCount - 1;
-  // the last frame is held to the end of the shot, so that the line reaches the right edge
+  // the last frame lasts to the end of the shot, so the track reaches the right edge
   const xOf = (frame: number) => x(frame > last ? plan.durationS : timesS[frame]!);
   const held = (frame: number) => Math.min(frame, last);
   const framesOf = (values: ArrayLike<number>) => turningFrames(values, verdict.frameCount, every);
@@ -236,7 +236,7 @@ function pathsOf(
   return { line: curve(ringDeg, scale.yOfRing), band: zone(framesOf(ringDeg)) ?? '', subjects: apart(subjects, 17, Infinity) };
 }
 
-/** Frames to draw: every so many where values change, both ends of each level stretch, and one past the end. */
+/** Frames to draw: every `every`-th where values change, both ends of level stretches, and one past the end. */
 function turningFrames(values: ArrayLike<number>, count: number, every: number): number[] {
   const frames = [0];
   for (let frame = every; frame < count; frame += every) {

@@ -18,7 +18,7 @@ export const WAY_WORDS: Readonly<Record<LineWay, string>> = {
   'as-racked': 'These pulls, well timed',
 };
 
-/** What would come of a line. */
+/** Result of a worked-out track. */
 export function offerWords({ laid, isWhole, sharpS, requiredS, fastestDegPerS, outcome }: LayOffer): string {
   const kept = isWhole ? `sharp for all ${requiredS.toFixed(1)} s` : `sharp ${sharpS.toFixed(1)} of ${requiredS.toFixed(1)} s`;
   const hand = isWhole && outcome === 'barely' ? ', barely' : '';
@@ -40,7 +40,7 @@ export function impossibleWords({ fromS, why }: NonNullable<LaidLine['impossible
     : `At ${from} the ring would have to turn faster than the hand’s limit: at best a line loses a little there.`;
 }
 
-/** A change that lets a line keep everything, as a step that can be taken. */
+/** A change that makes the requirements possible, as a button label. */
 export function changeWords(change: LeastChange, plan: ShotPlan, units: UnitSystem): string {
   const nameOf = (subjectId: string) => plan.subjects.find(({ id }) => id === subjectId)?.name ?? 'someone';
   switch (change.kind) {

@@ -2,16 +2,16 @@ import { displayStepMm, type LineTarget, markDistances, type ShotPlan, type Unit
 import { nudgeDistance } from '../../fields/readDistance';
 import type { ChannelLayout } from './channelLayout';
 
-/** Within so many pixels of a mark a dragged target is the mark. */
+/** Snap distance of a dragged target to a mark, in pixels. */
 const SNAP_PX = 9;
 
-/** The distance of a target that stands still at one that is plainly said; null for one beside a mark, or that goes on with someone. */
+/** Distance of a target that is a mark or a distance; null for a blur or for tracking. */
 export function plainMm(target: LineTarget, plan: ShotPlan): number | null {
   if (target.kind === 'mark') return markDistances(plan.marks).get(target.markId)!;
   return target.kind === 'distance' ? (target.distanceMm ?? Infinity) : null;
 }
 
-/** The mark whose height is near, or the plain distance at a height, to the display's step. */
+/** Target at a height: the mark nearby, or a distance rounded to the display step. */
 export function targetAt(y: number, layout: ChannelLayout, plan: ShotPlan, units: UnitSystem): LineTarget {
   const near = layout.marks
     .filter((mark) => Math.abs(mark.y - y) <= SNAP_PX)
@@ -20,14 +20,14 @@ export function targetAt(y: number, layout: ChannelLayout, plan: ShotPlan, units
   return { kind: 'distance', distanceMm: steppedMm(layout.scale.distanceAt(y), units) };
 }
 
-/** A distance to the display's step, null for infinity. */
+/** A distance rounded to the display step; null for infinity. */
 export function steppedMm(mm: number, units: UnitSystem): number | null {
   if (mm > 1_000_000) return null;
   const stepMm = displayStepMm(mm, units);
   return Math.round(mm / stepMm) * stepMm;
 }
 
-/** A step from where the target is: it leaves its mark, and comes onto one that lies exactly there. One that goes on with someone stays. */
+/** Target one step away. It leaves its mark, or joins a mark at exactly that distance. A tracking target is unchanged. */
 export function nudgedTarget(target: LineTarget, steps: number, plan: ShotPlan, units: UnitSystem): LineTarget {
   const fromMm = plainMm(target, plan);
   if (fromMm === null) return target;

@@ -17,7 +17,7 @@ const EASING_WORDS: Readonly<Record<Easing, string>> = {
   steady: 'turn at one speed',
 };
 
-/** What a mend does, as a step that can be taken. */
+/** A fix as a button label. */
 export function mendName({ change }: Pick<Mend, 'change'>, plan: ShotPlan, units: UnitSystem): string {
   const nameOf = (subjectId: string) => plan.subjects.find(({ id }) => id === subjectId)?.name ?? 'someone';
   switch (change.kind) {
@@ -64,7 +64,7 @@ export function mendName({ change }: Pick<Mend, 'change'>, plan: ShotPlan, units
   }
 }
 
-/** The same as the name of a step within a sentence, “Undo: start 0.3 s sooner”: what begins with a name or a stop stays as it is. */
+/** The label inside a sentence ("Undo: start 0.3 s sooner"). A leading name or stop keeps its capital. */
 export function mendStep(mend: Mend, plan: ShotPlan, units: UnitSystem): string {
   const name = mendName(mend, plan, units);
   if (mend.change.kind === 'shorter-walk' || mend.change.kind === 'stop') return name;
@@ -76,14 +76,14 @@ function leadWords(leadS: number): string {
   return `, ${Math.abs(leadS).toFixed(1)} s ${leadS > 0 ? 'ahead' : 'behind'}`;
 }
 
-/** Of one pull among several it is said which. */
+/** Names the pull if the plan has several. */
 function ofMove(moveId: string, words: string, plan: ShotPlan, units: UnitSystem): string {
   const move = plan.line.moves.find(({ id }) => id === moveId);
   if (move && plan.line.moves.length > 1) return `Pull to ${targetName(move.target, plan, units)}: ${words}`;
   return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
-/** How much would be sharp, next to the sentence that says how much is; and what it costs. */
+/** Result of a fix: sharp time and cost. */
 export function mendResult({ sharpS, requiredS, outcome, stopsLost, change }: Mend): string {
   const kept = requiredS - sharpS < 1e-6 ? `all ${requiredS.toFixed(1)} s` : `${sharpS.toFixed(1)} of ${requiredS.toFixed(1)} s`;
   const hand = outcome === 'barely' ? ', barely' : outcome === 'beyond-the-hand' ? ', on paper' : '';
@@ -92,7 +92,7 @@ export function mendResult({ sharpS, requiredS, outcome, stopsLost, change }: Me
   return `→ ${kept}${hand}${light}${cost ? `, ${cost}` : ''}`;
 }
 
-/** What else a change costs, where it is not told by its name. */
+/** Cost of a change, where its label does not say it. */
 const COST_WORDS: Readonly<Partial<Record<Mend['change']['kind'], string>>> = {
   'other-order': 'another order of the story',
   reversed: 'played backwards',

@@ -1,9 +1,9 @@
 import { type JudgedPull, type ShotPlan, targetName, type UnitSystem } from '@still-heron/core';
 
-/** Letters of a cue that are shown under the chart. */
+/** Length at which a cue is cut under the chart. */
 const CUE_LETTERS = 26;
 
-/** What is written under each move: from where to where, how long, how it sits with a hand, and its cue. */
+/** Label under each pull: from, to, duration, grade and cue. */
 export function wordsOfMoves(plan: ShotPlan, verdict: JudgedPull | null, units: UnitSystem): string[] {
   const { start, moves } = plan.line;
   return moves.map((move, index) => {
@@ -14,7 +14,7 @@ export function wordsOfMoves(plan: ShotPlan, verdict: JudgedPull | null, units: 
   });
 }
 
-/** A cue, as far as it tells which it is. */
+/** Start of a cue text. */
 function shortened(cue: string): string {
   return cue.length <= CUE_LETTERS ? cue : `${cue.slice(0, CUE_LETTERS - 1).trimEnd()}…`;
 }

@@ -1,16 +1,16 @@
 import { type Mark, rackStartFrom, type ShotPlan } from '@still-heron/core';
 
-/** A pull that could be added: to which mark, and from when. */
+/** A suggested pull: its mark and start time. */
 export interface NextPull {
   readonly mark: Mark;
   readonly atS: number;
 }
 
 /**
- * The pull the page offers: to the mark that is selected, else to the first subject whom the line does not reach yet.
+ * Pull that the page suggests: to the selected mark, or to the first subject that the track does not reach yet.
  *
- * @param selectedId - of whatever is selected
- * @returns null when nobody is left out, or without room for it
+ * @param selectedId - id of the selected item
+ * @returns null if every subject is reached, or if there is no room
  */
 export function offeredPull(plan: ShotPlan, playheadS: number, selectedId?: string): NextPull | null {
   const { visited, standing, followed, runsCourse } = lineMarks(plan);
@@ -20,7 +20,7 @@ export function offeredPull(plan: ShotPlan, playheadS: number, selectedId?: stri
   return startOf(plan, selected ?? plan.marks.find(({ subjectId }) => !reached.has(subjectId)), playheadS);
 }
 
-/** The pull the key adds: the offered one, else away from where the line stands. */
+/** Pull that the key adds: the suggested one, or one away from the current target. */
 export function nextPull(plan: ShotPlan, playheadS: number, selectedId?: string): NextPull | null {
   const { standing } = lineMarks(plan);
   return (
@@ -33,7 +33,7 @@ export function nextPull(plan: ShotPlan, playheadS: number, selectedId?: string)
   );
 }
 
-/** The marks the line goes to and the one it stands at in the end, whom it goes on with, and whether it runs along a course, which goes wherever it must. */
+/** Marks on the track, final target, tracked subject, and whether there is a course, which can go anywhere. */
 function lineMarks({ line: { start, moves } }: ShotPlan) {
   const targets = [...(start ? [start] : []), ...moves.map(({ target }) => target)];
   const ids = targets.map((target) => (target.kind === 'mark' ? target.markId : ''));
@@ -50,7 +50,7 @@ function startOf(plan: ShotPlan, mark: Mark | undefined, playheadS: number): Nex
   return mark && atS !== null ? { mark, atS } : null;
 }
 
-/** Where a new pull begins: at the playhead once it has been moved, else half-way through the free rest of the shot. */
+/** Start time of a new pull: the playhead if it was moved, else the middle of the free time after the last pull. */
 export function pullTimeS(plan: ShotPlan, playheadS: number): number {
   if (playheadS > 0 && playheadS < plan.durationS) return playheadS;
   const last = plan.line.moves[plan.line.moves.length - 1];

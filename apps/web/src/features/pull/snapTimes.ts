@@ -1,12 +1,12 @@
 import { beatsNow, rackEndS, type ShotPlan } from '@still-heron/core';
 
-/** Within so many pixels a dragged time is taken to one that means something. */
+/** Snap distance of a dragged time, in pixels. */
 const SNAP_PX = 7;
 
 /**
- * Times that something else of the plan happens at: ends of beats and key moments, comings and goings at marks, starts and landings of pulls, the shot's ends.
+ * Times to snap to: ends of beats, key moments, arrivals and departures, starts and landings of pulls, ends of the shot.
  *
- * @param exceptId - of what is dragged itself
+ * @param exceptId - id of the dragged item
  */
 export function timesOf(plan: ShotPlan, exceptId: string): number[] {
   const beats = beatsNow(plan).filter(({ id }) => id !== exceptId);
@@ -20,7 +20,7 @@ export function timesOf(plan: ShotPlan, exceptId: string): number[] {
   ];
 }
 
-/** The nearest of some times, where it is near enough on the screen; else the time itself, on a whole hundredth. */
+/** Nearest snap time if it is close enough on screen, else the time rounded to a hundredth. */
 export function snapped(timeS: number, times: readonly number[], pxPerS: number): number {
   const near = times
     .filter((other) => Math.abs(other - timeS) * pxPerS <= SNAP_PX)
@@ -28,7 +28,7 @@ export function snapped(timeS: number, times: readonly number[], pxPerS: number)
   return near ?? Math.round(timeS * 100) / 100;
 }
 
-/** A stretch moved as a whole: whichever of its ends is nearest to such a time is taken there. */
+/** Snaps a span that is moved as a whole by whichever end is nearest to a snap time. */
 export function snappedSpan(fromS: number, toS: number, times: readonly number[], pxPerS: number): number {
   const [start, end] = [snapped(fromS, times, pxPerS), snapped(toS, times, pxPerS)];
   const [byStart, byEnd] = [Math.abs(start - fromS), Math.abs(end - toS)];

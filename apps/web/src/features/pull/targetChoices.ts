@@ -1,7 +1,7 @@
 import { formatDistance, type LineTarget, type ShotPlan, targetName, type UnitSystem } from '@still-heron/core';
 import { plainMm } from './lineTargets';
 
-/** A kind of place a pull can go to, as it stands in the list: every mark, everyone who can be gone on with, a blur, a distance, and the course it is on. */
+/** Choices for a focus target: marks, subjects to follow, a blur, a distance, and the current course. */
 export function targetChoices(target: LineTarget, plan: ShotPlan, units: UnitSystem): { value: string; label: string }[] {
   const walkers = plan.subjects.filter(({ stays }) => stays.length > 0);
   return [
@@ -16,16 +16,16 @@ export function targetChoices(target: LineTarget, plan: ShotPlan, units: UnitSys
   ];
 }
 
-/** Which of them a target is. */
+/** Choice that corresponds to a target. */
 export function choiceOf(target: LineTarget): string {
   if (target.kind === 'mark') return `mark ${target.markId}`;
   return target.kind === 'subject' ? `subject ${target.subjectId}` : target.kind;
 }
 
-/** How much a blur blurs until it is said, in percent of the picture's width. */
+/** Default blur in percent of the picture's width. */
 const USUAL_BLUR = 2;
 
-/** The target a choice means, as near to what it was as that allows. */
+/** Target for a choice, keeping as much as possible of the previous one. */
 export function targetOf(choice: string, was: LineTarget, plan: ShotPlan): LineTarget {
   const [kind, id] = choice.split(' ') as [string, string | undefined];
   if (kind === 'mark') return { kind: 'mark', markId: id! };

@@ -5,15 +5,15 @@ import { useKeys } from '../../app/useKeys';
 import { moved, zoomed } from './timeView';
 import { selectSession, viewSet } from '../shot/sessionSlice';
 
-/** A press of the key draws so much larger. */
+/** Zoom factor of a key press. */
 const STEP = 1.6;
 
-/** Which stretch of the shot is shown, and how it is drawn larger, smaller and moved along; + and − do so around the playhead, F shows all. */
+/** Visible time span with zoom and pan. + and − zoom around the playhead, F shows the whole shot. */
 export function useTimeView({ durationS }: Pick<ShotPlan, 'durationS'>) {
   const dispatch = useAppDispatch();
   const store = useAppStore();
   const kept = useAppSelector((state) => selectSession(state).view);
-  // a shot made shorter since shows what is left
+  // the shot may have become shorter
   const view = kept && kept.toS <= durationS + 1e-6 ? kept : null;
   const zoom = useCallback(
     (factor: number, aroundS?: number) => {
@@ -35,7 +35,7 @@ export function useTimeView({ durationS }: Pick<ShotPlan, 'durationS'>) {
 
 export function useTimeViewKeys(plan: ShotPlan): void {
   const { zoom, showAll } = useTimeView(plan);
-  // the plus is what the library joins keys by, unless it is told another sign
+  // `+` separates keys in this library unless another separator is set
   useKeys('+', () => zoom(STEP), { useKey: true, ignoreModifiers: true, splitKey: '|' });
   useKeys('-', () => zoom(1 / STEP), { useKey: true });
   useKeys('f', showAll);

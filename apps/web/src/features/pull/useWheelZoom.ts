@@ -1,10 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
 import type { ChannelLayout } from './channelLayout';
 
-/** A pixel of the wheel draws so much larger. */
+/** Zoom factor per pixel of wheel movement. */
 const PER_PX = 1.0016;
 
-/** The wheel with Ctrl draws the time larger or smaller under the pointer; sideways, or with Shift, it moves along. Give what it returns to the drawing. */
+/** Ctrl + wheel zooms around the pointer; horizontal wheel or Shift pans. Pass the result as a ref. */
 export function useWheelZoom(
   layout: ChannelLayout,
   zoom: (factor: number, aroundS?: number) => void,
@@ -27,7 +27,7 @@ export function useWheelZoom(
       else return;
       event.preventDefault();
     };
-    // React listens to wheels passively, and could not keep the page from zooming
+    // React's wheel listeners are passive and could not prevent the page zoom
     element.addEventListener('wheel', onWheel, { passive: false });
     return () => element.removeEventListener('wheel', onWheel);
   }, [element]);

@@ -18,7 +18,7 @@ interface Props {
   readonly onDone: () => void;
 }
 
-/** The take that was just rolled: what its track shows, against the plan; to be said otherwise, and put away. */
+/** The take just rolled: its track against the plan, editable before it is put away. */
 export function AfterTake({ shotId, units, ended, onDone }: Props) {
   const { plan } = ended;
   const { message } = App.useApp();

@@ -11,7 +11,7 @@ interface Props {
   readonly takes: readonly TakeRowView[];
 }
 
-/** After a take: go again or move on, and what to do otherwise. */
+/** After a take: advice and corrections for the next one. */
 export function NextSide({ shotId, plan, units, takes }: Props) {
   const { next, tone, text } = useAdvice(plan, takes);
   return (

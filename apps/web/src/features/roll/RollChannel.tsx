@@ -11,18 +11,18 @@ interface Props {
   readonly ready: RollPlan;
   readonly units: UnitSystem;
   readonly planS: number;
-  /** Where the ring is; the line without it */
+  /** Actual ring angle; null to show the planned one */
   readonly ringDeg: number | null;
   readonly isRolling: boolean;
 }
 
 const PX_PER_S = 130;
-/** Where the line stands, as a share of the width: what comes is worth more room than what was. */
+/** Position of the "now" line as a share of the width. Upcoming time gets more room than past time. */
 const NOW_AT = 0.28;
-/** Points kept of the way the ring has gone. */
+/** Number of points kept of the ring's actual path. */
 const MOST_TRACE = 600;
 
-/** The channel slides under a line that stands: where the ring is to be, and where it is. */
+/** Chart that slides under a fixed "now" line: planned and actual ring position. */
 export function RollChannel({ plan, ready, units, planS, ringDeg, isRolling }: Props) {
   const { ref, size } = useSize();
   const judged = useVerdict();
@@ -53,7 +53,7 @@ export function RollChannel({ plan, ready, units, planS, ringDeg, isRolling }: P
   );
 }
 
-/** The way the ring has gone in this roll. */
+/** Actual path of the ring in this roll. */
 function useTrace(isRolling: boolean, planS: number, ringDeg: number | null): readonly (readonly [number, number])[] {
   const trace = useRef<[number, number][]>([]);
   if (!isRolling) trace.current = [];
@@ -72,7 +72,7 @@ interface CurvesProps {
   readonly height: number;
 }
 
-/** Everything that slides: drawn once. */
+/** The sliding part, drawn once. */
 const Curves = memo(function Curves({ layout, plan, ready, units, height }: CurvesProps) {
   return (
     <>

@@ -8,11 +8,11 @@ interface Props {
   readonly moment: RollMoment;
   readonly ringDeg: number | null;
   readonly units: UnitSystem;
-  /** Only the next cue: for one who frames and walks as well */
+  /** Shows only the next cue, for a person who also operates */
   readonly isAlone: boolean;
 }
 
-/** Now and next, to be read from two metres away in the dark. */
+/** Current and next distance, readable from two metres in the dark. */
 export function RollFigures({ plan, ready, moment, ringDeg, units, isAlone }: Props) {
   const { now, at, coming } = ready.figuresAt(moment.planS);
   const shown = ringDeg === null ? now : ready.figureOf(ringDeg, moment.planS);
@@ -75,7 +75,7 @@ function Next({ pull, plan, moment, units }: NextProps) {
   );
 }
 
-/** Which way the hand turns, drawn. */
+/** Arrow in the turning direction. */
 function Turn({ turns }: { readonly turns: ComingPull['turns'] }) {
   return (
     <svg className="roll-turn" width="26" height="26" viewBox="0 0 26 26" role="img" aria-label={turns}>
@@ -87,7 +87,7 @@ function Turn({ turns }: { readonly turns: ComingPull['turns'] }) {
   );
 }
 
-/** The count-in by eye: bars that fill, and then the pull itself. */
+/** Visual count-in: bars that fill up, then the pull itself. */
 function Counts({ pull, plan, waits }: { readonly pull: ComingPull; readonly plan: ShotPlan; readonly waits: boolean }) {
   const leadS = plan.line.moves.find(({ id }) => id === pull.moveId)?.cueLeadS ?? 0;
   const counted = leadS > 0 && pull.startsInS <= leadS ? Math.floor(((leadS - pull.startsInS) / leadS) * COUNTS) + 1 : 0;

@@ -23,7 +23,7 @@ import './roll.css';
 
 const RehearsalPanel = lazyPart(() => import('../floor/RehearsalPanel').then(({ RehearsalPanel }) => RehearsalPanel));
 
-/** Doing it: what is now and next, cues that count in, and the take as it is. */
+/** Roll step: current and next pull, cues, and the take. */
 export function RollPage() {
   const { shotId = '' } = useParams();
   const plan = useAppSelector(selectPlan)!;
@@ -67,7 +67,7 @@ function Rolling({ shotId, plan, ready }: Props) {
     setIsRehearsing(false);
     roll.toggle();
   };
-  // a key that is held down is pressed once
+  // a held key counts as one press
   useKeys('space', ({ repeat }) => !repeat && toggle(), { preventDefault: true });
   useKeys('c', ({ repeat }) => !repeat && roll.setOff());
   useKeys('w', ({ type, repeat }) => !repeat && roll.rock(type === 'keydown'), { keydown: true, keyup: true });

@@ -33,7 +33,7 @@ const COUNT_INS = [
   { value: '5', word: '5 s' },
 ] as const;
 
-/** How the next roll goes, and what to mind before it. Not there while it rolls. */
+/** Options and cautions before a roll. Hidden while rolling. */
 export function RollSide({ plan, options, rate, hasEvents, onChange, onRate, onRehearse }: Props) {
   return (
     <aside className="side roll-side" aria-label="Before the roll">

@@ -8,7 +8,7 @@ interface Props {
   readonly moment: RollMoment;
   readonly line: LineState;
   readonly plan: ShotPlan;
-  /** Of the take to come, or that rolls */
+  /** Number of the next or current take */
   readonly number: number;
   readonly options: RollOptions;
 }
@@ -21,7 +21,7 @@ const TURNED: Readonly<Record<TurnedBy, string>> = {
   port: 'ring as the device says',
 };
 
-/** Whether it rolls, which take, how long, with whom. */
+/** Status: rolling or not, take number, time, and other devices. */
 export function RollStatus({ moment, line, plan, number, options }: Props) {
   const { phase, isOurs, rate } = moment;
   const word = phase === 'ready' ? 'Ready' : phase === 'counting' ? `Rolls in ${Math.ceil(-moment.realS)}` : 'Rolling';
@@ -59,7 +59,7 @@ export function RollStatus({ moment, line, plan, number, options }: Props) {
   );
 }
 
-/** The other devices, and how well their clocks agree. */
+/** Other devices and the accuracy of the shared clock. */
 function lineWords({ isConnected, others, clock }: LineState): string {
   if (!isConnected) return 'no line to the others: the roll goes on here';
   if (others.length === 0) return 'no other device';

@@ -4,17 +4,17 @@ import { useKeys } from '../../app/useKeys';
 
 interface Props {
   readonly ringDeg: number;
-  /** 1 where the ring's angle grows towards near, else -1: to the right is always nearer */
+  /** 1 if the ring angle grows towards near, else -1: right is always nearer */
   readonly nearerSign: 1 | -1;
   readonly onTurn: (wheelDeg: number) => void;
 }
 
-/** Between two ridges of the drawn rim, in degrees, and how far a degree is drawn. */
+/** Ridges of the drawn wheel in degrees, and pixels per degree. */
 const RIDGE_DEG = 6;
 const PX_PER_DEG = 1 / WHEEL_DEG.perPixel;
 const RIDGES = 100;
 
-/** A stand-in for a hand wheel, seen from its edge: dragged, scrolled, or turned by the arrow keys. */
+/** Simulated hand wheel, seen from its edge: dragged, scrolled, or turned with arrow keys. */
 export function WheelPad({ ringDeg, nearerSign, onTurn }: Props) {
   const pad = useRef<HTMLDivElement>(null);
   const turn = useRef(onTurn);
@@ -27,7 +27,7 @@ export function WheelPad({ ringDeg, nearerSign, onTurn }: Props) {
   });
   useEffect(() => {
     const element = pad.current!;
-    // a passive listener, as React adds it, could not keep the page from scrolling
+    // React's listeners are passive and could not prevent scrolling
     const onWheel = (event: WheelEvent) => {
       event.preventDefault();
       turn.current((event.deltaY || event.deltaX) * WHEEL_DEG.perScroll);

@@ -1,24 +1,24 @@
 import type { RollCue } from '@still-heron/core';
 
-/** Tones by which way the ring turns: high for nearer, low for farther. In Hz. */
+/** Pitch in Hz by direction: high for nearer, low for farther. */
 const PITCHES = { nearer: 880, farther: 392 } as const;
 const LENGTHS_S = { count: 0.05, start: 0.22, land: 0.07 } as const;
 const LOUDNESS = { count: 0.25, start: 0.5, land: 0.35 } as const;
-/** Between the two strokes of a landing. */
+/** Time between the two tones of a landing. */
 const SECOND_STROKE_S = 0.11;
 const RISE_S = 0.005;
 
-/** Sounds of a roll: each is told ahead, and the sound card keeps its time. */
+/** Sounds of a roll. They are scheduled ahead on the audio clock. */
 export interface CueSounds {
-  /** @param inS - from now; one that is due already sounds at once */
+  /** @param inS - seconds from now; a due sound plays at once */
   play(cue: Pick<RollCue, 'kind' | 'way'>, inS: number): void;
-  /** Silences what has not sounded yet. */
+  /** Cancels sounds that have not played yet. */
   hush(): void;
-  /** Gives the sound card back. */
+  /** Releases the audio context. */
   close(): void;
 }
 
-/** Browsers let a page sound once something was pressed on it. */
+/** Creates the sounds. Browsers allow audio only after a user gesture. */
 export function cueSounds(): CueSounds {
   const context = new AudioContext({ latencyHint: 'interactive' });
   const playing = new Set<OscillatorNode>();
@@ -37,7 +37,7 @@ export function cueSounds(): CueSounds {
   }
   return {
     play: ({ kind, way }, inS) => {
-      // where nothing was pressed yet the card's clock stands: cues would pile up and all sound at once later
+      // before a user gesture the audio clock stands still: cues would pile up and play all at once later
       if (context.state !== 'running') return void context.resume();
       const atS = Math.max(context.currentTime, heardNowS(context) + inS);
       stroke(PITCHES[way], atS, LENGTHS_S[kind], LOUDNESS[kind]);
@@ -50,9 +50,9 @@ export function cueSounds(): CueSounds {
   };
 }
 
-/** What is heard now, on the sound card's clock: it lies behind what is computed, by as much as the way to the ear takes. */
+/** Audio time that is audible now: it lags behind the computed time by the output latency. */
 function heardNowS(context: AudioContext): number {
   const { contextTime = 0, performanceTime = 0 } = context.getOutputTimestamp();
-  // a card that has not begun yet tells nothing
+  // before it starts, the audio context reports no timestamp
   return performanceTime === 0 ? context.currentTime : contextTime + (performance.now() - performanceTime) / 1000;
 }

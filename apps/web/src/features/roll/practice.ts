@@ -1,4 +1,4 @@
-/** The speeds a roll is run at: as planned, or slowly for practice. */
+/** Speeds of a roll: as planned, or slower for practice. */
 export const PRACTICE_RATES = [
   { rate: 1, word: 'full' },
   { rate: 0.75, word: '75 %' },

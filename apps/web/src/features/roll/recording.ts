@@ -1,16 +1,16 @@
 import { packTrack, type RingReading, trackOfReadings } from '@still-heron/core';
 
-/** Samples a second that a track is kept at; fewer for a take so long that it would not be taken. */
+/** Sample rate of a stored track; lower for takes that would exceed the size limit. */
 export const TRACK_HZ = 100;
 const FEWER_HZ = [50, 25, 10] as const;
-/** Samples that fit into what a take may hold, however much the ring turns. */
+/** Number of samples that always fit in a take. */
 const MOST_SAMPLES = 240_000;
 
 /**
- * Readings of a take as its track.
+ * Track of a take from its readings.
  *
  * @param readings - in order of time
- * @returns as `packTrack` has it; null for none
+ * @returns as packed by `packTrack`; null without readings
  */
 export function trackOf(readings: readonly RingReading[], durationS: number): string | null {
   if (readings.length === 0) return null;

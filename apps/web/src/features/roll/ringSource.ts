@@ -1,21 +1,21 @@
 import { type HandWheel, type Motor, motorAt, ringReach, runMotor, type ShotPlan, turnWheel } from '@still-heron/core';
 import type { TurnedBy } from './rollOptions';
 
-/** What turns the ring in a roll, and where it is. */
+/** What turns the ring during a roll, and its current angle. */
 export interface RingSource {
-  /** null while nobody the page hears of turns it */
+  /** null if the page does not know the angle */
   readonly ringDeg: () => number | null;
-  /** By a hand at the stand-in wheel, in wheel degrees */
+  /** Input of the simulated wheel, in wheel degrees */
   turn(wheelDeg: number): void;
-  /** From the port for devices */
+  /** Reading from the device port */
   reported(ringDeg: number): void;
-  /** Runs what runs by itself on to a time. @param lineDeg - where the line is then */
+  /** Advances a simulated motor. @param lineDeg - planned ring angle at that time */
   run(timeS: number, lineDeg: number): void;
-  /** Back to where the shot begins */
+  /** Back to the start of the shot */
   reset(ringDeg: number): void;
 }
 
-/** @param startDeg - where the shot begins */
+/** @param startDeg - ring angle at the start of the shot */
 export function ringSource(plan: ShotPlan, turnedBy: TurnedBy, startDeg: number): RingSource {
   const reach = ringReach(plan);
   let wheel: HandWheel = { ringDeg: startDeg };
@@ -33,7 +33,7 @@ export function ringSource(plan: ShotPlan, turnedBy: TurnedBy, startDeg: number)
     turn: (wheelDeg) => (wheel = turnWheel(wheel, wheelDeg, plan.wheel, reach)),
     reported: (ringDeg) => (reportedDeg = ringDeg),
     run: (timeS, lineDeg) => {
-      // another clock has begun
+      // a new clock has started
       if (Math.abs(timeS - motor.timeS) > 1) motor = motorAt(motor.ringDeg, timeS);
       if (timeS > motor.timeS) motor = runMotor(motor, timeS, turnedBy === 'motor-line' ? lineDeg : wheel.ringDeg);
     },

@@ -11,7 +11,7 @@ import {
 import { area, line } from 'd3-shape';
 import { type AxisScale, axisDomain, axisScale } from '../pull/axisScale';
 
-/** The channel of a roll, as wide as the shot is long: it slides under a line that stands. */
+/** Chart of a roll over the whole duration; it slides under a fixed line. */
 export interface RollChannelLayout {
   readonly scale: AxisScale;
   readonly line: string;
@@ -20,11 +20,11 @@ export interface RollChannelLayout {
   readonly seconds: readonly number[];
 }
 
-/** Points of a curve for a second of the shot: more than a screen has pixels for. */
+/** Curve points per second: more than a screen has pixels for. */
 const POINTS_PER_S = 24;
 
 /**
- * Lays the channel out, in pixels from its own beginning.
+ * Lays out the chart in pixels from its own start.
  *
  * @param pxPerS - width of a second
  */
@@ -66,7 +66,7 @@ export function rollChannelLayout(
   };
 }
 
-/** A track as a path on the channel: where the ring really was. */
+/** Path of the actual ring track on the chart. */
 export function trackPath({ hz, ringDeg }: RingTrack, scale: AxisScale, pxPerS: number): string {
   const every = Math.max(1, Math.round(hz / (2 * POINTS_PER_S)));
   const samples = Array.from({ length: Math.ceil(ringDeg.length / every) }, (_, k) => k * every);

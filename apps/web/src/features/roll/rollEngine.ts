@@ -22,21 +22,21 @@ import {
 import { trackOf } from './recording';
 import type { RingSource } from './ringSource';
 
-/** A roll as it stands at one moment. */
+/** State of a roll at one moment. */
 export interface RollMoment {
   readonly phase: 'ready' | 'counting' | 'rolling';
-  /** Whether this device rolls, and records; else it shows what another one does */
+  /** Whether this device rolls and records; otherwise it shows another device's roll */
   readonly isOurs: boolean;
   readonly device: string;
   readonly rate: number;
-  /** Since the plan's clock started; below 0 while it is counted in */
+  /** Seconds since plan time started; negative during the count-in */
   readonly realS: number;
   readonly planS: number;
-  /** The pull that waits for its event */
+  /** Pull that waits for its cue */
   readonly waitsFor: string | null;
-  /** Of the camera; empty without one */
+  /** Timecode of the camera; empty without a camera */
   readonly timecode: string;
-  /** What the camera is called; null for the stand-in */
+  /** Name of the camera; null if simulated */
   readonly camera: string | null;
 }
 
@@ -52,11 +52,11 @@ export const AT_REST: RollMoment = {
   camera: null,
 };
 
-/** A roll that has ended. */
+/** A finished roll. */
 export interface EndedRoll {
   readonly id: string;
   readonly rolledAt: string;
-  /** As it was then: what is changed for the next take says nothing of this one */
+  /** The plan at the time of the roll, unaffected by later edits */
   readonly plan: ShotPlan;
   readonly take: Take;
   readonly pace: RollPace;
@@ -72,16 +72,16 @@ export interface RollSetting {
   readonly ring: RingSource;
 }
 
-/** How far ahead a cue is told: longer than a page ever pauses. */
+/** How far ahead cues are scheduled: longer than any pause of the page. */
 const AHEAD_S = 0.35;
 
-/** One roll, from its count-in to its end. It knows nothing of the page: what time it is, it is told. */
+/** One roll from its count-in to its end. It does not depend on the page; the caller passes the time. */
 export class RollEngine {
   private readonly readings: RingReading[] = [];
   private readonly cues: readonly RollCue[];
   private readonly told = new Set<RollCue>();
   private startTimecode: string;
-  /** A camera at the port for devices, as it is called; null for the stand-in */
+  /** Name of a camera at the device port; null if simulated */
   private camera: string | null = null;
   private clock: RollClock;
   private setOffs: readonly SetOff[];
@@ -112,12 +112,12 @@ export class RollEngine {
     return { rate: this.roll.rate, isByClock: this.roll.isByClock };
   }
 
-  /** As it is told to the others, with everything it has been through. */
+  /** State to send to other devices, with all past events. */
   get asTold(): RollView {
     return { ...this.roll, setOffs: [...this.setOffs] };
   }
 
-  /** Takes up what another device tells of this roll. */
+  /** Applies another device's state of this roll. */
   takeUp({ setOffs }: RollView): void {
     for (const { moveId, timeS } of setOffs) this.setOff(moveId, timeS);
   }
@@ -128,7 +128,7 @@ export class RollEngine {
     this.clock = this.newClock();
   }
 
-  /** A camera tells its timecode, at a time of the roll: the take's begins so much earlier. */
+  /** Timecode from a camera at a time of the roll. The take's start timecode is earlier by that time. */
   cameraSays(camera: string, timecode: string, realS: number): void {
     const { captureFps } = this.setting.plan;
     const frame = frameOfTimecode(timecode, captureFps);
@@ -143,7 +143,7 @@ export class RollEngine {
     return start === null ? '' : timecodeOf(Math.max(0, start + Math.floor(realS * captureFps + 1e-6)), captureFps);
   }
 
-  /** The ring is rocked to check from now on, or no longer: that span is cut out later. */
+  /** Starts or ends a focus check; its span is cut out later. */
   rock(isRocked: boolean, realS: number): void {
     if (isRocked) this.rockedFromS ??= realS;
     else if (this.rockedFromS !== null) {
@@ -152,7 +152,7 @@ export class RollEngine {
     }
   }
 
-  /** The pull a key sets off now: the one that is waited for, or else the next one that waits for an event. */
+  /** Pull that a cue triggers now: the waiting one, or the next one that waits for an event. */
   nextToSetOff(realS: number): string | null {
     const { plan, ready } = this.setting;
     const isWaiting = ({ moveId, cueKind }: { moveId: string; cueKind: string }) =>
@@ -165,7 +165,7 @@ export class RollEngine {
     return Math.max(0, this.clock.planSAt(realS));
   }
 
-  /** Runs on to a time: reads the ring, and says where everything is. */
+  /** Advances to a time: reads the ring and computes the state. */
   tick(realS: number): RollMoment {
     const { ready, ring } = this.setting;
     const planS = this.planSAt(realS);
@@ -185,13 +185,13 @@ export class RollEngine {
     };
   }
 
-  /** Cues that come due soon and were not told yet, with how long it is until then. */
+  /** Cues that are due soon and not scheduled yet, with the time until then. */
   dueCues(realS: number): { cue: RollCue; inS: number }[] {
     return this.cues.flatMap((cue) => {
       const atS = this.told.has(cue) ? null : this.clock.realSAt(cue.timeS);
       if (atS === null || atS > realS + AHEAD_S) return [];
       this.told.add(cue);
-      // what lies far back was passed over: it would only mislead
+      // cues far in the past were skipped and would mislead
       return atS < realS - AHEAD_S ? [] : [{ cue, inS: atS - realS }];
     });
   }
@@ -213,7 +213,7 @@ export class RollEngine {
     };
   }
 
-  /** The take as its track judges it. */
+  /** The finished take, judged by its track. */
   endAt(realS: number): EndedRoll {
     const take = asJudged(this.setting.plan, this.takeAt(realS), this.pace);
     return { id: this.id, rolledAt: this.rolledAt.toISOString(), plan: this.setting.plan, take, pace: this.pace };

@@ -1,15 +1,18 @@
-/** How this device takes part in a roll: saved on it, not with the production. */
+/** Roll options of this device; not part of the production. */
 export interface RollOptions {
-  /** What turns the ring, as far as the page knows: nobody it hears of; the stand-in wheel; the stand-in motor behind that wheel, or by itself along the line; something at the port for devices */
+  /**
+   * What turns the ring: nobody the page knows of; the simulated wheel; the simulated motor, driven by that wheel or by the
+   * plan; or a device at the port
+   */
   readonly turnedBy: TurnedBy;
   readonly countInS: 0 | 3 | 5;
   readonly hasSound: boolean;
   readonly vibrates: boolean;
-  /** Everything, or for one who does all alone only the next cue */
+  /** Everything, or only the next cue for a person who works alone */
   readonly view: 'puller' | 'alone';
-  /** Pulls that wait for an event are set off by the clock all the same */
+  /** The clock also triggers pulls that wait for an event */
   readonly isByClock: boolean;
-  /** Whether the stand-in camera rolls along, with timecode */
+  /** Whether a simulated camera provides timecode */
   readonly hasCamera: boolean;
   readonly puller: string;
 }
@@ -30,7 +33,7 @@ export const PLAIN_OPTIONS: RollOptions = {
 
 const KEY = 'still-heron.roll';
 
-/** What this device remembers; anything that can't be is as if it had never been set. */
+/** Reads the options of this device. Unreadable values count as not set. */
 export function readOptions(storage: Pick<Storage, 'getItem'>): RollOptions {
   let stored: Partial<RollOptions> = {};
   try {

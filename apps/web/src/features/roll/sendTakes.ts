@@ -4,27 +4,27 @@ import { takesApi } from '../../api/takes';
 import type { Store } from '../../app/store';
 import { type BoxedTake, takeBox } from './takeBox';
 
-/** How it stands with takes the server has not got. */
+/** State of takes that are not on the server yet. */
 export interface Sending {
   readonly unsent: number;
-  /** Why the server does not take one; it stays on this device */
+  /** Why the server rejects one; it stays on this device */
   readonly refusal: string | null;
 }
 
-/** So long until takes that were not sent are tried again. */
+/** Delay between attempts. */
 const AGAIN_MS = 3000;
 let state: Sending = { unsent: 0, refusal: null };
 let current: Promise<void> | null = null;
 let timer: ReturnType<typeof setTimeout> | undefined;
 const refused = new Set<string>();
-/** Takes that could not be kept on this device */
+/** Takes that could not be stored on this device */
 const unkept: BoxedTake[] = [];
 const logged = new Map<string, TakeRowView>();
 const listeners = new Set<() => void>();
 
 export const sending = {
   state: (): Sending => state,
-  /** A take as the server logged it, by the id it was made with; null until it has */
+  /** The logged take with this client id; null until logged */
   loggedAs: (id: string): TakeRowView | null => logged.get(id) ?? null,
   subscribe: (listener: () => void): (() => void) => {
     listeners.add(listener);
@@ -32,15 +32,15 @@ export const sending = {
   },
 };
 
-/** A take that has ended: kept on this device, and sent. */
+/** Stores a finished take on this device and sends it. */
 export async function keepAndSend(ended: Omit<BoxedTake, 'aliveAtMs'>, dispatch: Store['dispatch']): Promise<void> {
   const boxed = { ...ended, aliveAtMs: null };
-  // a browser that keeps nothing, as in a private window, has it at least as long as the page is open
+  // in a private window, keep it at least while the page is open
   await takeBox.put(boxed).catch(() => unkept.push(boxed));
   await sendTakes(dispatch);
 }
 
-/** Sends every take the server has not got, now and again until it has them all. */
+/** Sends all unsent takes, and retries until the server has them. */
 export function sendTakes(dispatch: Store['dispatch']): Promise<void> {
   current = (current ?? Promise.resolve()).then(() => sendAll(dispatch)).catch((error: unknown) => console.warn(error));
   return current;
@@ -67,7 +67,7 @@ async function sendAll(dispatch: Store['dispatch']): Promise<void> {
   if (unsent > 0) timer = setTimeout(() => void sendTakes(dispatch), AGAIN_MS);
 }
 
-/** Logs one; where another window took its page for lost, and logged it as cut short, the whole of it takes that one's place. */
+/** Logs one take. If another window logged it as cut short, the whole take replaces that one. */
 async function sendOne({ id, shotId, rolledAt, take }: BoxedTake, dispatch: Store['dispatch']) {
   const first = await dispatch(takesApi.endpoints.logTake.initiate({ id, shotId, rolledAt, take }));
   if (!first.data?.take.isCutShort || take.isCutShort) return first;

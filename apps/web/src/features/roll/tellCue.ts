@@ -1,7 +1,7 @@
 import type { CueSounds } from './cueSounds';
 import type { RollOptions } from './rollOptions';
 
-/** Tells a cue by ear and in the hand, as is wanted and there is. By eye it is told anyway. */
+/** Signals a cue by sound and vibration, if enabled and available. The display shows it in any case. */
 export function tellCue(
   cue: Parameters<CueSounds['play']>[0],
   inS: number,

@@ -1,4 +1,4 @@
-/** Ids as the server takes them, also where the page came over plain http and browsers offer none. */
+/** A UUID. Also works over plain http, where browsers offer no crypto.randomUUID. */
 export function newId(): string {
   const bytes = crypto.getRandomValues(new Uint8Array(16));
   bytes[6] = (bytes[6]! & 0x0f) | 0x40;
@@ -7,7 +7,7 @@ export function newId(): string {
   return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-');
 }
 
-/** What this device is called to the others: by what it looks like. */
+/** Name of this device for others, from its type. */
 export function deviceName(): string {
   const isHandheld = window.matchMedia('(pointer: coarse)').matches;
   return isHandheld ? (window.innerWidth < 600 ? 'a phone' : 'a tablet') : 'a computer';

@@ -27,32 +27,35 @@ export interface RollInput {
 export interface Roll {
   readonly moment: RollMoment;
   readonly line: LineState;
-  /** Of the ring here, or on the device that turns it; null where nobody does */
+  /** Ring angle here, or on the device that turns it; null if unknown */
   readonly ringDeg: number | null;
-  /** The last roll of this device; null before the first one */
+  /** Last roll of this device; null before the first */
   readonly ended: EndedRoll | null;
   readonly toggle: () => void;
   readonly setOff: () => void;
   readonly turn: (wheelDeg: number) => void;
-  /** The ring is rocked to check, or no longer */
+  /** Starts or ends a focus check */
   readonly rock: (isRocked: boolean) => void;
   readonly forget: () => void;
 }
 
-/** How often a take that rolls is written down. */
+/** Interval between writes of a rolling take. */
 const WRITE_MS = 500;
-/** It rests so many times as long as it took, but not so long that its page would be taken for lost. */
+/**
+ * Minimum pause as a multiple of the last write's duration, with an upper limit below the time at which the page counts as
+ * gone.
+ */
 const WRITE_TIMES = 20;
 const LONGEST_WRITE_MS = 3000;
-/** A take that was rolled on another device is in the log by then. */
+/** By then a take of another device is in the log. */
 const LOGGED_BY_MS = 1500;
-/** How often the others hear where the ring is. */
+/** Interval at which other devices receive the ring angle. */
 const WHEEL_MS = 50;
-/** A page that can't be seen is not drawn, and records all the same. */
+/** A hidden page is not drawn but keeps recording. */
 const TICK_MS = 10;
 const NO_LINE: LineState = { isConnected: false, others: [], clock: null };
 
-/** Rolls: by a key here, or as another device tells. */
+/** Runs a roll, started here or on another device. */
 export function useRoll(input: RollInput): Roll {
   const dispatch = useAppDispatch();
   const newest = useRef(input);
@@ -69,7 +72,7 @@ export function useRoll(input: RollInput): Roll {
   const offset = useRef(0);
   const realS = () => (engine.current ? (ownMs() + offset.current - engine.current.roll.startedAtMs) / 1000 : 0);
 
-  // what turns the ring follows the plan and the choice, but never in the middle of a roll
+  // the ring source follows plan and options, but never changes during a roll
   useEffect(() => {
     if (engine.current) return;
     ring.current = ringSource(plan, options.turnedBy, ready.line.start.ringDeg);
@@ -79,7 +82,7 @@ export function useRoll(input: RollInput): Roll {
   function begin(roll: RollView, isOurs: boolean): void {
     const { plan, ready, planVersion, predictedRate, options } = newest.current;
     ring.current?.reset(ready.line.start.ringDeg);
-    // on a device that only shows the roll they are wanted as well
+    // a device that only shows the roll plays sounds as well
     if (options.hasSound) sounds.current ??= cueSounds();
     engine.current = new RollEngine(
       {
@@ -108,7 +111,7 @@ export function useRoll(input: RollInput): Roll {
     sounds.current?.hush();
     const endS = (ownMs() + offset.current - over.roll.startedAtMs) / 1000;
     if (!over.isOurs) return;
-    // given up while it was counted in, and practised slowly: no take
+    // cancelled during the count-in, or slow practice: no take
     if (endS <= 0) return;
     over.rock(false, endS);
     const done = over.endAt(endS);
@@ -130,7 +133,7 @@ export function useRoll(input: RollInput): Roll {
         if (engine.current?.id !== rollId) return;
         const isOurs = engine.current.isOurs;
         finish();
-        // what was rolled elsewhere is logged there, a moment later
+        // another device logs its take a moment later
         if (!isOurs) setTimeout(() => dispatch(takesApi.util.invalidateTags([{ type: 'Takes', id: shotId }])), LOGGED_BY_MS);
       },
       wheel: (deg) => (remoteDeg.current = deg),
@@ -145,7 +148,7 @@ export function useRoll(input: RollInput): Roll {
     });
     setLine(live);
     const stop = live.subscribe(() => {
-      // clocks are not set anew in the middle of a roll of ours: its time would jump
+      // the clock offset stays fixed during our own roll; a change would make its time jump
       if (!engine.current?.isOurs) offset.current = live.state().clock?.offsetMs ?? offset.current;
     });
     return () => {
@@ -162,11 +165,11 @@ export function useRoll(input: RollInput): Roll {
 
   useEffect(() => {
     let [writtenMs, wheelMs, frame] = [0, 0, 0];
-    // it is read more often than it is drawn
+    // the ring is read more often than it is drawn
     const show = (tick: RollMoment | null, deg: number | null) => {
       cancelAnimationFrame(frame);
       frame = requestAnimationFrame(() => {
-        // a roll that has ended since must not come back
+        // ignore ticks of a roll that has ended
         if (tick && engine.current) setMoment(tick);
         setRingDeg(deg);
       });
@@ -192,7 +195,7 @@ export function useRoll(input: RollInput): Roll {
       }
       if (now - writtenMs > WRITE_MS && rolling.rate === 1 && atS > 0) {
         const { id, rolledAt, take } = rolling.endAt(atS);
-        // the longer a take is the longer it takes to write: that must leave the time its cues need
+        // longer takes need longer to write; the pause leaves time for cues
         writtenMs = now + Math.min(WRITE_TIMES * (ownMs() - now), LONGEST_WRITE_MS);
         void takeBox.put({ id, shotId, rolledAt, take, aliveAtMs: Date.now() }).catch(() => undefined);
       }

@@ -2,7 +2,7 @@ import { PLAN_LIMITS, setCamera, type ShotPlan } from '@still-heron/core';
 import { NumberField } from '../../fields/NumberField';
 import { useEdit } from './useEdit';
 
-/** A format of one's own, by the size of what is recorded. */
+/** Custom format: width and height of the recorded area. */
 export function CameraFields({ plan }: { readonly plan: ShotPlan }) {
   const edit = useEdit();
   const { camera } = plan.optics;

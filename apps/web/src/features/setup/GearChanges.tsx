@@ -25,7 +25,7 @@ interface Props {
 
 const PART_WORDS: Readonly<Record<GearPart, string>> = { camera: 'camera', lens: 'lens', wheel: 'wheel', rig: 'rig' };
 
-/** One item of the kit, as it is now: undefined when the kit has it no more; `isKnown` is false while that is not known yet. */
+/** Current kit item: undefined if deleted. `isKnown` is false while loading. */
 function useItemNow<K extends KitKind>(kind: K, id: string | null): { item: KitItems[K] | undefined; isKnown: boolean } {
   const { currentData, error } = useKitItemQuery({ kind, id: id ?? '' }, { skip: id === null });
   const isGone = problemOf(error).body.code === 'not-found';
@@ -35,7 +35,7 @@ function useItemNow<K extends KitKind>(kind: K, id: string | null): { item: KitI
   };
 }
 
-/** The shot's gear as the kit has it now: only what the shot took is asked for. Null while it is on its way, or the server is away. */
+/** Current kit items of the shot's gear; null while loading or if the server is unreachable. */
 function useKitNow({ kit }: ShotPlan): KitNow | null {
   const camera = useItemNow('cameras', kit.camera?.id ?? null);
   const lens = useItemNow('lenses', kit.lensId);
@@ -56,13 +56,13 @@ function useKitNow({ kit }: ShotPlan): KitNow | null {
   );
 }
 
-/** What of the shot's gear is not as the kit has it now; null while the kit is on its way. */
+/** Gear of the shot that differs from the kit; null while loading. */
 export function useGearChanges(plan: ShotPlan): readonly GearChange[] | null {
   const now = useKitNow(plan);
   return useMemo(() => now && gearChanges(plan, now), [plan, now]);
 }
 
-/** The kit has changed since the shot took its gear: what differs, what that would do to the shot, and taking it over or not. */
+/** The kit has changed since the shot copied its gear: differences, their effect, and a choice to update or keep. */
 export function GearChanges({ plan, units }: Props) {
   const changes = useGearChanges(plan) ?? [];
   return changes.map((change) => <OneChange key={change.part} change={change} plan={plan} units={units} />);
@@ -97,7 +97,7 @@ function OneChange({ change: { part, takenOver }, plan, units }: Props & { reado
   );
 }
 
-/** In a sentence, what taking it over would do: sharp time, and how far marks move on the ring or the wheel. */
+/** Effect of an update in a sentence: sharp time, and shifts of marks. */
 function effectOf({ sharpBeforeS, sharpAfterS, marks }: PlanComparison, plan: ShotPlan, after: ShotPlan): string {
   const parts: string[] = [];
   if (sharpBeforeS !== null && sharpAfterS !== null)

@@ -30,7 +30,7 @@ interface Props {
   readonly units: UnitSystem;
 }
 
-/** What is on the set: camera, lens, wheel and rig, taken from the kit; or a camera and a lens by figures of the shot's own. */
+/** Gear of the shot: camera, lens, wheel and rig from the kit, or a camera and a lens with figures of their own. */
 export function GearFields({ plan, units }: Props) {
   return (
     <>

@@ -9,7 +9,7 @@ interface Props {
   readonly units: UnitSystem;
 }
 
-/** The lens by its figures. */
+/** Fields of a lens outside the kit. */
 export function LensFields({ plan, units }: Props) {
   const edit = useEdit();
   const { lens } = plan.optics;
@@ -86,7 +86,7 @@ export function LensFields({ plan, units }: Props) {
   );
 }
 
-/** A lens is called by its figures until Kit gives it a name. */
+/** Name of a lens outside the kit, from its figures. */
 function lensName({ focalLengthMm, stopScale, widestStop }: Lens): string {
   return `${Number(focalLengthMm.toFixed(1))} mm ${stopScale}${Number(widestStop.toFixed(2))}`;
 }

@@ -19,7 +19,7 @@ import { selectSaving } from '../shot/savingSlice';
 import { useProductionAngle } from './PlanNotes';
 import { useEdit } from './useEdit';
 
-/** What a stop away from the metered one costs in light, and every way to make it up. */
+/** Light lost or gained against the metered stop, and ways to compensate. */
 export function LightView({ plan }: { readonly plan: ShotPlan }) {
   const edit = useEdit();
   const { exposure, optics } = plan;
@@ -109,7 +109,7 @@ interface WaysProps {
   readonly onSet: (name: string, changes: Partial<ShotExposure>) => void;
 }
 
-/** Each way alone. Those that are set in the shot can be taken at once; the meter then counts for the new settings. */
+/** Ways to compensate, one by one. Camera settings can be applied; the meter reading then holds for them. */
 function Ways({ plan, now, missing, onSet }: WaysProps) {
   const ways = waysToBrighten(now, missing);
   const angle = useProductionAngle();
@@ -181,7 +181,7 @@ function inLimits(value: number, { min, max }: { readonly min: number; readonly 
   return value >= min && value <= max;
 }
 
-/** Base sensitivities of the shot's camera, where the kit has it. */
+/** Base ISOs of the shot's camera, if the kit has it. */
 function useBaseIsos(plan: ShotPlan): readonly number[] {
   const { items } = useKit('cameras');
   return items.find(({ id }) => id === plan.kit.camera?.id)?.item.baseIsos ?? [];
@@ -192,7 +192,7 @@ function useProduction() {
   return useProductionQuery(productionId ?? '', { skip: !productionId }).data;
 }
 
-/** The angle the whole production is shot at: what a shot's own is held against. */
+/** Shutter angle of the production, with which the shot's own is compared. */
 function ProductionAngle() {
   const production = useProduction();
   const [change] = useChangeProductionMutation();

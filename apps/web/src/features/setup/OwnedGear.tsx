@@ -8,13 +8,13 @@ interface OwnedGearProps<K extends 'wheels' | 'rigs'> {
   readonly title: string;
   readonly taken: KitItems[K] | null;
   readonly takenFrom: string | null;
-  /** What it is without any */
+  /** Label for none */
   readonly nothing: string;
   readonly hint: string | undefined;
   readonly onPick: (name: string, id: string | null, item: KitItems[K] | null) => void;
 }
 
-/** Gear a shot may do without: none, one of the kit, or one that the shot alone still has. */
+/** Optional gear: none, one from the kit, or one that only the shot still has. */
 export function OwnedGear<K extends 'wheels' | 'rigs'>({
   kind,
   title,

@@ -10,7 +10,7 @@ const CLASSES: Readonly<Record<PlanNote['kind'], string>> = {
   hint: 'plan-note',
 };
 
-/** The angle the open shot's production is shot at. */
+/** Shutter angle of the open shot's production. */
 export function useProductionAngle(): number {
   const productionId = useAppSelector((state) => selectSaving(state).productionId);
   const { data } = useProductionQuery(productionId ?? '', { skip: !productionId });
@@ -20,11 +20,11 @@ export function useProductionAngle(): number {
 interface Props {
   readonly plan: ShotPlan;
   readonly without?: readonly string[];
-  /** Notes of one kind alone */
+  /** Shows only notes of this kind */
   readonly only?: PlanNote['kind'];
 }
 
-/** What the gear says against the plan. Stale distances, and what stands elsewhere on the screen, are said there. */
+/** Notes about the gear. Notes that the page shows elsewhere are omitted. */
 export function PlanNotes({ plan, without = [], only }: Props) {
   const shutterAngleDeg = useProductionAngle();
   const notes = planNotes(plan, { shutterAngleDeg })

@@ -8,7 +8,7 @@ interface Props {
   readonly units: UnitSystem;
 }
 
-/** What is on the camera and how it runs, in the order in which one asks. */
+/** Fields of the set-up in working order. */
 export function SetupFields({ plan, units }: Props) {
   return (
     <aside className="side setup-fields" aria-label="Camera, lens and shot">

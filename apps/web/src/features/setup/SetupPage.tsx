@@ -25,7 +25,7 @@ const VIEWS: readonly { readonly value: ViewName; readonly word: string }[] = [
   { value: 'light', word: 'Light' },
 ];
 
-/** Camera, lens and stop, and the zone they make: drawn to scale, redrawn as focus is dragged or the stop turned; beside it the bench. */
+/** Set-up step: camera, lens and stop, with the zone drawn to scale, beside the zone calculator. */
 export function SetupPage() {
   const plan = useAppSelector(selectPlan)!;
   const { triedMm } = useAppSelector(selectSession);
@@ -36,7 +36,7 @@ export function SetupPage() {
   const { zone, focusMm, closeFocusMm } = figures;
   const { lens, stop } = plan.optics;
   const tryDistance = (mm: number) => dispatch(distanceTried(mm));
-  // a zone thinner than the tape’s step is told to a tenth of a millimetre
+  // a zone thinner than the tape's step is shown to a tenth of a millimetre
   const said = zone.totalMm < 5 * displayStepMm(zone.farMm, units) ? formatFineDistance : formatDistance;
   const far = zone.farMm === Infinity ? 'infinity' : said(zone.farMm, units);
   const setTheStop = (value: number, gesture?: string) =>

@@ -9,7 +9,7 @@ const STANDARDS: readonly { readonly value: Sharpness['kind']; readonly label: s
   { value: 'viewer', label: 'by what a viewer sees', start: { kind: 'viewer', viewingDistancePictureHeights: 3 } },
 ];
 
-/** What passes for sharp, by one of three standards. */
+/** Circle of confusion, by one of three standards. */
 export function SharpnessFields({ plan }: { readonly plan: ShotPlan }) {
   const edit = useEdit();
   const { sharpness, camera } = plan.optics;

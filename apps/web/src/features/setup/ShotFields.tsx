@@ -10,7 +10,7 @@ import { CameraMoved } from './StaleMarks';
 import { useEdit } from './useEdit';
 import { METHOD_WORDS } from './words';
 
-/** Scene, length, frame rates, and how focus is found; with what the method can hurt. */
+/** Scene, duration, frame rates and focus method, with the cautions of the method. */
 export function ShotFields({ plan }: { readonly plan: ShotPlan }) {
   const edit = useEdit();
   const dispatch = useAppDispatch();

@@ -2,7 +2,7 @@ import { cameraMoved, marksHold, type ShotPlan } from '@still-heron/core';
 import { Button } from 'antd';
 import { useEdit } from './useEdit';
 
-/** Distances that were measured before the lens was changed or the camera moved, and what to do about them. */
+/** Stale distances, and what to do about them. */
 export function StaleMarks({ plan }: { readonly plan: ShotPlan }) {
   const edit = useEdit();
   const stale = plan.marks.filter((mark) => mark.stale !== null);
@@ -25,7 +25,7 @@ export function StaleMarks({ plan }: { readonly plan: ShotPlan }) {
   );
 }
 
-/** The camera stands elsewhere than when the distances were taken. */
+/** Records that the camera has moved since the distances were measured. */
 export function CameraMoved({ plan }: { readonly plan: ShotPlan }) {
   const edit = useEdit();
   const canBeStale = plan.marks.some((mark) => mark.distanceMm !== null && mark.stale === null);

@@ -8,7 +8,7 @@ import { newGesture } from '../../app/newGesture';
 
 interface Props {
   readonly lens: Lens;
-  /** Where a zoom stands: it may be slower at its long end */
+  /** Current focal length; a zoom may be slower at its long end */
   readonly focalLengthMm: number;
   readonly stop: number;
   readonly onStop: (stop: number, gesture: string) => void;
@@ -18,7 +18,7 @@ interface Props {
 const HEIGHT = 64;
 const PAD = 30;
 
-/** The stops the lens offers, in thirds, evenly by light: drag or click to turn the ring. */
+/** Scale of the lens's stops in thirds, even in light. Drag or click to set the stop. */
 export function StopScale(props: Props) {
   const { ref, size } = useSize();
   return (
@@ -94,13 +94,13 @@ function Scale({ lens, focalLengthMm, stop, onStop, onGiveUp, width }: Props & {
   );
 }
 
-/** Whole stops are √2 apart from 1; engraving rounds them. */
+/** Full stops are powers of √2; engraved figures are rounded. */
 function isFullStop(stop: number): boolean {
   const { stops } = exposureChange(1, stop);
   return Math.abs(stops - Math.round(stops)) < 0.13;
 }
 
-/** An end of the scale that is close to a whole stop leaves the label to the end. */
+/** A full stop close to an end of the scale gets no label. */
 function isClear(item: number, stops: readonly number[], x: (stop: number) => number): boolean {
   const ends = [stops[0]!, stops[stops.length - 1]!];
   return ends.includes(item) || ends.every((end) => Math.abs(x(end) - x(item)) > 26);

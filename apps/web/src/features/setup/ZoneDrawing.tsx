@@ -16,7 +16,7 @@ interface Props {
   readonly onFocus: (mm: number) => void;
 }
 
-/** The zone to scale, from the side: the lens, what it takes in, what is sharp, and someone standing in it. Drag the plane of focus. */
+/** Side view of the zone to scale: lens, angle of view, zone, and a standing figure. The plane of focus can be dragged. */
 export function ZoneDrawing(props: Props) {
   const { ref, size } = useSize();
   return (
@@ -83,7 +83,7 @@ function CameraOnLegs({ layout: { cameraX, eyeY, groundY, pxPerMm } }: { readonl
   );
 }
 
-/** The outline of someone standing, from the side and looking at the lens: millimetres behind the eye, and up. The head is drawn apart. */
+/** Outline of a person in profile, looking at the lens: mm behind the eye, and up. The head is drawn separately. */
 const BODY: readonly (readonly [number, number])[] = [
   [48, 1545],
   [40, 1490],
@@ -115,7 +115,7 @@ const BODY: readonly (readonly [number, number])[] = [
 ];
 const bodyOutline = line<readonly [number, number]>().curve(curveCatmullRomClosed);
 
-/** Someone 1.75 m tall; the eye stands in the plane of focus. */
+/** A person 1.75 m tall with the eye in the plane of focus. */
 function Figure({ x, layout: { groundY, pxPerMm } }: { readonly x: number; readonly layout: ZoneLayout }) {
   const outline = bodyOutline(BODY.map(([behind, up]) => [x + behind * pxPerMm, groundY - up * pxPerMm] as const)) ?? '';
   return (
@@ -126,7 +126,7 @@ function Figure({ x, layout: { groundY, pxPerMm } }: { readonly x: number; reado
   );
 }
 
-/** Where the shot's marks lie: each a letter that focus can be put on. */
+/** Marks of the shot as buttons: pressing one sets focus there. */
 function Marks({
   plan,
   layout,
@@ -205,7 +205,7 @@ function FocusPlane({ x, layout, focusMm, closeFocusMm, units, onFocus }: PlaneP
       grabbed.current = { x, focusMm, layout };
     },
     onDrag: ({ dx }) => {
-      // the scale of the grab holds through the drag: the drawing may rescale under the pointer
+      // keep the scale at the start of the drag: the drawing may rescale under the pointer
       const mm = grabbed.current.layout.distanceAt(grabbed.current.x + dx);
       const step = displayStepMm(mm, units);
       onFocus(Math.max(Math.round(mm / step) * step, closeFocusMm));

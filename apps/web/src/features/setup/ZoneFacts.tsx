@@ -10,7 +10,7 @@ interface Props {
 
 const figure = (value: number, digits: number) => String(Number(value.toPrecision(digits)));
 
-/** The zone's figures, each with its formula and this shot's values in it. */
+/** Figures of the zone, each with its formula and current values. */
 export function ZoneFacts({ figures, plan, units }: Props) {
   const { zone, fNumber, circleMm, focusMm, airyMm } = figures;
   const { lens, stop, camera } = plan.optics;

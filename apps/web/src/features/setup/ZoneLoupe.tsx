@@ -4,11 +4,11 @@ import { useSize } from '../../charts/useSize';
 import type { ZoneFigures } from './zoneFigures';
 
 const HEIGHT = 150;
-/** Pixels a millimetre: a whole head in the height; the nearest it is seen from; and what a thin zone is spread to. */
+/** Pixels per mm: for a whole head; maximum; and width for a thin zone. */
 const WHOLE_HEAD = 0.58;
 const NEAREST = 1.5;
 const THIN_PX = 40;
-/** Across a head from the side: the nose stands before the eye, the ear behind it. Usual adult measures. */
+/** Profile of a head: nose in front of the eye, ear behind it. Typical adult values. */
 const NOSE_MM = 35;
 const EAR_MM = 85;
 const BACK_MM = 165;
@@ -18,7 +18,7 @@ interface Props {
   readonly units: UnitSystem;
 }
 
-/** The zone large, with a head in it to the same scale, its eye in the plane of focus: what else of the face is sharp. */
+/** Enlarged zone with a head to scale, its eye in the plane of focus. */
 export function ZoneLoupe({ figures: { zone, focusMm }, units }: Props) {
   const { ref, size } = useSize();
   return (
@@ -45,11 +45,11 @@ function Loupe({
 }) {
   const { inFrontMm, behindMm } = zone;
   const totalMm = inFrontMm + behindMm;
-  // the whole head for a usual zone; nearer for one of millimetres; farther off for one that would not fit
+  // a whole head for a normal zone; enlarged for a thin one, reduced for a deep one
   const pxPerMm = Math.min(Math.min(Math.max(THIN_PX / totalMm, WHOLE_HEAD), NEAREST), (width * 0.62) / totalMm);
   const x = scaleLinear([-1, 1], [width / 2 - pxPerMm, width / 2 + pxPerMm]);
   const eyeY = HEIGHT * 0.5;
-  // clear of the zone, and of the back of the head
+  // outside the zone and behind the head
   const behindX = Math.max(x(behindMm), x(BACK_MM)) + 12;
   const isNoseSharp = inFrontMm >= NOSE_MM;
   const isEarSharp = behindMm >= EAR_MM;

@@ -1,12 +1,12 @@
 import type { KitItemView } from '@still-heron/contract';
 import type { KitItems, KitKind } from '@still-heron/core';
 
-/** Not an id: figures that belong to this shot alone. */
+/** Placeholder id: figures of this shot's own. */
 export const OWN = 'own';
-/** Not an id: the shot does without, or without saying. */
+/** Placeholder id: none. */
 export const NONE = 'none';
 
-/** The kit's items as choices, and the one a shot took even when the kit has it no more. */
+/** Kit items as choices, including the shot's own item if the kit no longer has it. */
 export function choicesOf<K extends KitKind>(
   items: readonly KitItemView<K>[],
   taken: string | null,

@@ -3,14 +3,14 @@ import type { Method } from '@still-heron/core';
 interface MethodWords {
   readonly short: string;
   readonly means: string;
-  /** What can hurt someone who works this way */
+  /** Safety caution of this method */
   readonly caution?: string;
 }
 
 const WALKING =
   'Walking while watching a screen: a spotter and a cleared path first. Local rules and the production’s safety lead decide; no distance here is a safety distance.';
 
-/** How focus is found and kept, in the craft's words: short for a list, and what it means. */
+/** Focus methods: short name for lists, and meaning. */
 export const METHOD_WORDS: Readonly<Record<Method, MethodWords>> = {
   fixed: { short: 'fixed', means: 'set once, never touched' },
   'constant-distance': { short: 'constant distance', means: 'camera and subject keep their distance', caution: WALKING },

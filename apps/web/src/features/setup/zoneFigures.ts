@@ -10,7 +10,7 @@ import {
   zoneLensOf,
 } from '@still-heron/core';
 
-/** Everything Set-up shows of a focus distance. Each figure comes from the core. */
+/** All figures that Set-up shows for a focus distance. */
 export interface ZoneFigures {
   readonly focusMm: number;
   readonly zone: DepthOfField;
@@ -18,14 +18,14 @@ export interface ZoneFigures {
   readonly circleMm: number;
   readonly closeFocusMm: number;
   readonly fieldPerDistance: number;
-  /** What the picture takes in at the focused plane; Infinity at infinity */
+  /** Picture width at the focused plane; Infinity at infinity */
   readonly fieldWidthMm: number;
   readonly fieldHeightMm: number;
   readonly airyMm: number;
   readonly ringDeg: number;
 }
 
-/** @param focusMm - any distance; it is brought within the ring's reach */
+/** @param focusMm - any distance; clamped to the ring's range */
 export function zoneFigures(plan: ShotPlan, focusMm: number): ZoneFigures {
   const { optics } = plan;
   const ring = ringOf(optics.lens);
@@ -49,7 +49,7 @@ export function zoneFigures(plan: ShotPlan, focusMm: number): ZoneFigures {
   };
 }
 
-/** Where Set-up's focus stands at first: where the line starts, else at the first mark, else at 2.4 m. */
+/** Initial focus distance of Set-up: start of the track, else the first mark, else 2.4 m. */
 export function firstFocusMm(plan: ShotPlan): number {
   const { start } = plan.line;
   const startMark = start?.kind === 'mark' ? plan.marks.find(({ id }) => id === start.markId) : undefined;

@@ -3,35 +3,35 @@ import { scaleLinear } from 'd3-scale';
 import { evenTicks, type Tick } from '../../charts/ticks';
 import type { Size } from '../../charts/useSize';
 
-/** What the drawing of the zone shows. */
+/** Input of the zone drawing. */
 export interface ZoneScene {
   readonly focusMm: number;
   readonly zone: DepthOfField;
   readonly closeFocusMm: number;
-  /** Height of the picture over the distance: what the lens takes in grows as a wedge; 0 at infinity */
+  /** Picture height over distance: slope of the wedge; 0 at infinity */
   readonly fieldPerDistance: number;
   readonly units: UnitSystem;
 }
 
-/** Places in pixels. Across and up are to the same scale: the figure stands in the zone as tall as it is. */
+/** Layout in pixels, with equal scale across and up. */
 export interface ZoneLayout {
   readonly pxPerMm: number;
   readonly cameraX: number;
   readonly groundY: number;
   readonly eyeY: number;
   readonly rightX: number;
-  /** The focused plane; null when it lies beyond the drawing */
+  /** Focused plane; null if it is outside the drawing */
   readonly focusX: number | null;
   readonly nearX: number;
-  /** The right edge where the zone goes on beyond it */
+  /** Right edge of the drawing if the zone continues beyond it */
   readonly farX: number;
   readonly isFarBeyond: boolean;
   readonly hyperfocalX: number | null;
   readonly figureHeightPx: number;
-  /** Outline of what the lens takes in, as a path */
+  /** Outline of the angle of view, as a path */
   readonly wedge: string;
   readonly ticks: readonly Tick[];
-  /** Tape distance at a place, within what the lens focuses to */
+  /** Tape distance at a position, within the lens's range */
   distanceAt(x: number): number;
   x(mm: number): number;
 }
@@ -40,7 +40,7 @@ export const FIGURE_MM = 1750;
 export const EYE_MM = 1620;
 const MARGIN = { left: 84, right: 40, top: 34, bottom: 56 };
 
-/** Lays the zone out to scale, so that focus and as much of the zone as makes sense are in the drawing. */
+/** Lays out the zone to scale, so that the focus and most of the zone are visible. */
 export function zoneLayout(
   { focusMm, zone, closeFocusMm, fieldPerDistance, units }: ZoneScene,
   { width, height }: Size,

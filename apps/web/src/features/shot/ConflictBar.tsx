@@ -4,7 +4,7 @@ import { conflictResolved, selectSaving } from './savingSlice';
 import { documentEdited, selectDocument } from './shotSlice';
 import { ConflictChoice } from '../../app/ConflictChoice';
 
-/** The shot was saved elsewhere meanwhile: says what differs, and lets the person choose. Neither is lost: the other one is an undo away. */
+/** Edit conflict of a shot: shows what differs and lets the user choose. The other version can be restored with undo. */
 export function ConflictBar() {
   const { status, stored } = useAppSelector(selectSaving);
   const document = useAppSelector(selectDocument);
@@ -15,7 +15,7 @@ export function ConflictBar() {
   const time = new Date(stored.updatedAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 
   function keepMine(): void {
-    // the stored one goes under mine as a step, so that undo reaches it
+    // the stored version becomes an undo step below the own one
     dispatch(documentEdited({ document: theirs, name: 'what was saved elsewhere' }));
     dispatch(documentEdited({ document: document!, name: 'keep mine' }));
     dispatch(conflictResolved());

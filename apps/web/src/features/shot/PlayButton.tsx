@@ -1,7 +1,7 @@
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { playToggled, selectSession } from './sessionSlice';
 
-/** Plays the shot from the playhead on, or stops it. */
+/** Plays the shot from the playhead, or stops. */
 export function PlayButton({ showsKey = false }: { readonly showsKey?: boolean }) {
   const dispatch = useAppDispatch();
   const isPlaying = useAppSelector((state) => selectSession(state).isPlaying);

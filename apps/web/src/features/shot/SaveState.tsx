@@ -2,7 +2,7 @@ import { useAppDispatch, useAppSelector } from '../../app/store';
 import { saveNow } from './saving';
 import { type Saving, selectSaving } from './savingSlice';
 
-/** What is saved and when, which leads to what was saved before; when it can't be, why, and that nothing is lost. */
+/** Save state and time, with a link to saved versions. If saving fails, it says why, and that nothing is lost. */
 export function SaveState({ onHistory }: { readonly onHistory?: () => void }) {
   const saving = useAppSelector(selectSaving);
   const dispatch = useAppDispatch();

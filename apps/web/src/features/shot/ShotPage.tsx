@@ -20,7 +20,7 @@ import { forgetKeepRate } from './useKeepRate';
 
 const HistoryPanel = lazyPart(() => import('../history/HistoryPanel').then(({ HistoryPanel }) => HistoryPanel));
 
-/** One shot: opens it, keeps it judged, and holds the frame round its steps. */
+/** A shot: opens it, keeps its verdict up to date, and lays out its steps. */
 export function ShotPage() {
   const { shotId = '' } = useParams();
   const { error, retry } = useOpenShot(shotId);
@@ -69,7 +69,7 @@ function isStep(step: string): step is (typeof STEPS)[number] {
   return (STEPS as readonly string[]).includes(step);
 }
 
-/** Asks for a verdict whenever the plan changes. */
+/** Requests a verdict after every change of the plan. */
 function useJudging(): void {
   const plan = useAppSelector(selectPlan);
   useEffect(() => {
@@ -102,9 +102,9 @@ function useOpenShot(shotId: string): { error: unknown; retry: () => void } {
 }
 
 /**
- * Opens the shot as this device last edited it when the server has not got that yet, else as it is stored.
+ * Opens the shot: this device's unsent edit if there is one, else the stored version.
  *
- * @returns what kept it from opening, or null
+ * @returns the error that prevented it, or null
  */
 async function openShot(shotId: string, dispatch: Store['dispatch'], isCurrent: () => boolean): Promise<unknown> {
   const [unsent, answer] = await Promise.all([

@@ -9,7 +9,7 @@ import { selectSaving } from './savingSlice';
 import { editHeading, selectDocument, selectRedoName, selectUndoName } from './shotSlice';
 import './shot.css';
 
-/** Production, slate and title; undo and redo by name; what is saved and when; units and light. */
+/** Production, slate and title; undo and redo; save state; units and light. */
 export function ShotTopBar({ onHistory }: { readonly onHistory: () => void }) {
   const { productionId } = useAppSelector(selectSaving);
   const { data: production } = useProductionQuery(productionId ?? '', { skip: !productionId });

@@ -11,7 +11,7 @@ type StepState = 'untouched' | 'under way' | 'ready' | 'needs a look';
 
 const SIGNS: Readonly<Record<StepState, string>> = { untouched: '○', 'under way': '◐', ready: '●', 'needs a look': '▲' };
 
-/** The steps of a shot in the order of the work, each with its state by sign and word. */
+/** Steps of a shot in working order, each with its state as a sign and a word. */
 export function Steps({ shotId }: { readonly shotId: string }) {
   const plan = useAppSelector(selectPlan)!;
   const judged = useVerdict();
@@ -49,7 +49,7 @@ export function Steps({ shotId }: { readonly shotId: string }) {
   );
 }
 
-/** The set-up needs a look when a mark lies outside what the ring reaches, distances are stale, or the kit has changed since. */
+/** Set-up needs attention if a mark is out of the ring's range, distances are stale, or the kit has changed. */
 function setupState(plan: ShotPlan, changes: number): StepState {
   const { closeFocusMm, farthestMm } = ringOf(plan.optics.lens);
   const isOutside = plan.marks.some(
@@ -59,7 +59,7 @@ function setupState(plan: ShotPlan, changes: number): StepState {
   return isOutside || isDoubtful || changes > 0 ? 'needs a look' : 'ready';
 }
 
-/** The floor is a choice: a shot can be taped alone. It needs a look when someone comes where nobody can be focused on. */
+/** The floor is optional. It needs attention if a subject stands where it can't be focused on. */
 function floorState(plan: ShotPlan): StepState {
   if (plan.floor === null) return 'untouched';
   const times = floorTimes(plan);
@@ -75,7 +75,7 @@ function pullState(plan: ShotPlan, judged: JudgedPlan | null): StepState {
   return judged.verdict.outcome === 'sharp' ? 'ready' : 'needs a look';
 }
 
-/** The stop needs a look while fewer takes would be kept than are wanted. */
+/** Stop needs attention while the keep rate is below the target. */
 function stopState(plan: ShotPlan, rate: KeepRate | null): StepState {
   if (!rate) return 'untouched';
   return rate.keepRate >= plan.wanted.keepShare ? 'ready' : 'needs a look';

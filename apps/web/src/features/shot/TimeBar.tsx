@@ -4,7 +4,7 @@ import { useAppDispatch, useAppSelector } from '../../app/store';
 import { PlayButton } from './PlayButton';
 import { playheadMoved, playStopped, selectSession } from './sessionSlice';
 
-/** Play, and the time of the shot: dragged, or stepped with the arrow keys. */
+/** Play button and time slider of the shot. */
 export function TimeBar({ durationS, captureFps }: { readonly durationS: number; readonly captureFps: number }) {
   const dispatch = useAppDispatch();
   const timeS = useAppSelector((state) => selectSession(state).timeS);

@@ -1,9 +1,9 @@
 import type { ShotDocument } from '@still-heron/contract';
 
 /**
- * Says in a few words in which parts two versions of a shot differ.
+ * Lists the parts in which two versions of a shot differ.
  *
- * @example "the title, the stop and the pulls"; "nothing" when they are the same
+ * @example "the title, the stop and the pulls"; "nothing" if they are equal
  */
 export function describeDifference(a: ShotDocument, b: ShotDocument): string {
   const parts: [string, (document: ShotDocument) => unknown][] = [
@@ -42,7 +42,7 @@ export function describeDifference(a: ShotDocument, b: ShotDocument): string {
   return differing.join(', ').replace(/, ([^,]*)$/, ' and $1');
 }
 
-/** JSON with its keys in order: the database keeps values, not the order of keys. */
+/** JSON with sorted keys: the database does not keep key order. */
 export function sorted(value: unknown): string {
   return JSON.stringify(value, (_, item: unknown) =>
     typeof item === 'object' && item !== null && !Array.isArray(item)

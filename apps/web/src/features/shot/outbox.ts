@@ -2,15 +2,15 @@ import type { ShotDocument } from '@still-heron/contract';
 import { type ShotPlan, upgradePlan } from '@still-heron/core';
 import { createStore, del, entries, get, set } from 'idb-keyval';
 
-/** An edit that the server has not taken yet. */
+/** An edit that is not on the server yet. */
 export interface Unsent {
   readonly productionId: string;
-  /** The stored version it was made from */
+  /** Stored version on which it is based */
   readonly baseVersion: number;
   readonly document: ShotDocument;
 }
 
-/** Edits the server has not taken, by shot id, in IndexedDB: a closed lid, a reload or a stopped server loses none of them. */
+/** Unsent edits by shot id, in IndexedDB: a closed page, a reload or a stopped server loses none. */
 const store = createStore('still-heron-outbox', 'unsent');
 
 export const outbox = {
@@ -24,7 +24,7 @@ export const outbox = {
     (await entries<string, Unsent>(store)).map(([shotId, unsent]) => [shotId, inNewestForm(unsent)]),
 };
 
-/** What was kept before an update of the page may be of an earlier form. */
+/** An edit kept from before an update of the page may have an older schema. */
 function inNewestForm(unsent: Unsent): Unsent {
   const { document } = unsent;
   return { ...unsent, document: { ...document, plan: upgradePlan(document.plan) as ShotPlan } };

@@ -17,9 +17,9 @@ import {
 } from './savingSlice';
 import { selectDocument, shotOpened } from './shotSlice';
 
-/** Rest after the last edit before it is sent. */
+/** Delay from the last edit to the save. */
 const PAUSE_MS = 600;
-/** Between two tries at a server that does not answer. */
+/** Delay between attempts while the server does not answer. */
 const RETRY_MS = 1500;
 
 type State = Parameters<typeof selectDocument>[0] & { readonly saving: Saving };
@@ -41,7 +41,7 @@ savingMiddleware.startListening({
   },
 });
 
-/** What a lost shot or lost server left unsent is tried again. */
+/** Retries edits that could not be sent. */
 savingMiddleware.startListening({
   predicate: (action) => savingOpened.match(action) || serverLost.match(action),
   effect: async (action, { dispatch, getState, cancelActiveListeners, delay }) => {
@@ -55,12 +55,12 @@ savingMiddleware.startListening({
 async function keepUnsent(state: State): Promise<void> {
   const { shotId, productionId, baseVersion } = selectSaving(state);
   const document = selectDocument(state);
-  // a browser that keeps nothing (a private window) still saves to the server
+  // without storage (private window) the edit still goes to the server
   if (shotId && productionId && document)
     await outbox.put(shotId, { productionId, baseVersion, document }).catch(() => undefined);
 }
 
-/** Sends the open document if the server has not got it. One save at a time; what is edited meanwhile goes with the next. */
+/** Saves the open document if needed. Saves run one at a time; later edits go with the next one. */
 export function saveNow() {
   return async (dispatch: Dispatch, getState: () => State): Promise<void> => {
     const { shotId, baseVersion, status } = selectSaving(getState());
@@ -71,10 +71,10 @@ export function saveNow() {
     const answer = await dispatch(api.endpoints.saveShot.initiate({ id: shotId, version: baseVersion, document }));
     const { isUnreachable, body } = problemOf(answer.error);
     const other = body.stored as ShotView | undefined;
-    // an answer that was lost on its way, or a page closed too soon: what is stored is what was sent
+    // an earlier answer was lost, or the page closed too soon: the stored version equals what was sent
     const stored = answer.data ?? (other && sameDocument(document, other) ? other : undefined);
     if (stored) await taken(shotId, stored);
-    // meanwhile another shot may have been opened: how this one stands is then nobody's business here
+    // another shot may have been opened meanwhile; its state must not change
     if (selectSaving(getState()).shotId !== shotId) return;
     if (stored) {
       const isUpToDate = selectDocument(getState()) === document;
@@ -85,7 +85,7 @@ export function saveNow() {
     else dispatch(saveRefused(body));
   };
 
-  /** Takes the edit out of the outbox unless a newer one has come in; that one was then made from what is stored now. */
+  /** Removes a saved edit from the outbox. A newer edit stays, based on the version just stored. */
   async function taken(shotId: string, stored: ShotView): Promise<void> {
     const unsent = await outbox.get(shotId).catch(() => undefined);
     if (!unsent) return;
@@ -94,7 +94,7 @@ export function saveNow() {
   }
 }
 
-/** Sends what other visits left unsent for shots that are not open. A conflict waits there until its shot is opened. */
+/** Sends edits of shots that are not open. A conflict waits until its shot is opened. */
 export function sendLeftovers() {
   return async (dispatch: Dispatch, getState: () => State): Promise<void> => {
     for (const [shotId, { baseVersion, document }] of await outbox.all()) {
@@ -106,7 +106,7 @@ export function sendLeftovers() {
   };
 }
 
-/** By content: the stored one has been through JSON and the database, which keep values and not the order of keys. */
+/** Compares contents: the stored version has been through JSON and a database that does not keep key order. */
 function sameDocument(document: ShotDocument, stored: ShotView): boolean {
   const { scene, slate, title, plan } = stored;
   return sorted(document) === sorted({ scene, slate, title, plan });

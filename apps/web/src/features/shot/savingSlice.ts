@@ -2,8 +2,8 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { ErrorBody, ShotView } from '@still-heron/contract';
 
 /**
- * How the open shot stands with the server. Live, never saved.
- * `baseVersion` is the stored version that the open document was made from: the one a save names.
+ * Save state of the open shot. Live, never stored. `baseVersion` is the stored version on which the open document is based; a
+ * save names it.
  */
 export interface Saving {
   readonly shotId: string | null;
@@ -12,9 +12,9 @@ export interface Saving {
   readonly status: 'saved' | 'waiting' | 'saving' | 'offline' | 'conflict' | 'refused';
   /** ISO time of the stored version */
   readonly savedAt: string | null;
-  /** With `conflict`: what is stored */
+  /** With `conflict`: the stored version */
   readonly stored: ShotView | null;
-  /** With `refused`: what the server said */
+  /** With `refused`: the server's answer */
   readonly problem: ErrorBody | null;
 }
 
@@ -48,7 +48,7 @@ const slice = createSlice({
       return { ...closed, ...rest, status: hasUnsaved ? 'waiting' : 'saved' };
     },
     savingClosed: (): Saving => closed,
-    // a save on its way notices by itself, when it ends, that there is more to send
+    // a save in progress notices when it ends that more must be saved
     editNoticed: (state): Saving =>
       state.status === 'saved' || state.status === 'refused' ? { ...state, status: 'waiting', problem: null } : state,
     saveStarted: (state): Saving => ({ ...state, status: 'saving' }),
@@ -62,7 +62,7 @@ const slice = createSlice({
     }),
     serverLost: (state): Saving => ({ ...state, status: 'offline' }),
     conflictMet: (state, { payload }: PayloadAction<ShotView>): Saving => ({ ...state, status: 'conflict', stored: payload }),
-    /** The person chose which of the two goes on: the next save names the stored version. */
+    /** The user has resolved the conflict: the next save names the stored version. */
     conflictResolved: (state): Saving => ({
       ...state,
       baseVersion: state.stored?.version ?? state.baseVersion,

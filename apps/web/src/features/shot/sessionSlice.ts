@@ -1,20 +1,20 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { FloorItem } from '@still-heron/core';
 
-/** This session's, never saved: where the playhead stands, what is selected, and the distance tried in Set-up. */
+/** State of this session, never saved: playhead, selection, and the focus distance tried in Set-up. */
 export interface Session {
   readonly timeS: number;
   readonly isPlaying: boolean;
   readonly selection: Selection | null;
-  /** On the floor: everything that is taken hold of together; empty unless there are several */
+  /** Floor: all selected items if there are several, else empty */
   readonly group: readonly FloorItem[];
-  /** On the floor: what was held before the keyboard went on to the next thing */
+  /** Floor: items that were selected before the keyboard focus moved on */
   readonly heldBefore: readonly FloorItem[];
-  /** On the floor: what was copied last, to be put down again */
+  /** Floor: copied items */
   readonly copied: readonly FloorItem[];
-  /** On Pull: which stretch of the shot is shown; null for all of it */
+  /** Pull: visible time span; null for the whole shot */
   readonly view: TimeView | null;
-  /** Focus distance tried in Set-up; null until one is chosen */
+  /** Focus distance tried in Set-up; null until chosen */
   readonly triedMm: number | null;
 }
 
@@ -49,14 +49,17 @@ const slice = createSlice({
       group: [],
       heldBefore: [],
     }),
-    /** The keyboard has come to something: it is held by itself, and what was held is remembered, so that it can be taken to it. */
+    /**
+     * The keyboard focus has moved to an item: only that item is selected. The previous selection is kept, so that the item can
+     * be added to it.
+     */
     itemReached: (state, { payload }: PayloadAction<FloorItem>) => ({
       ...state,
       selection: payload,
       group: [],
       heldBefore: heldOf(state),
     }),
-    /** Takes something to what is selected, or out of it. */
+    /** Adds an item to the selection, or removes it. */
     itemToggled: (state, { payload }: PayloadAction<FloorItem>) => {
       const now = heldOf(state);
       const isOnlyReached = now.length === 1 && now[0]!.id === payload.id && state.heldBefore.length > 0;
@@ -72,7 +75,7 @@ const slice = createSlice({
   },
 });
 
-/** Everything on the floor that is taken hold of: several, one, or none. */
+/** All selected items on the floor: several, one, or none. */
 function heldOf({ group, selection }: Session): readonly FloorItem[] {
   if (group.length > 0) return group;
   const isOnFloor = selection?.kind === 'mark' || selection?.kind === 'camera' || selection?.kind === 'landmark';
@@ -99,7 +102,7 @@ export const {
 export const sessionReducer = slice.reducer;
 
 export const selectSession = (state: { readonly session: Session }): Session => state.session;
-/** What is selected, for what need not be drawn anew at every frame that plays. */
+/** Selected item; a separate selector, so that playing does not re-render its users. */
 export const selectSelection = (state: { readonly session: Session }): Selection | null => state.session.selection;
-/** Everything on the floor that moves, is copied and goes together. */
+/** All selected items on the floor. */
 export const selectHeld = (state: { readonly session: Session }): readonly FloorItem[] => heldOf(state.session);

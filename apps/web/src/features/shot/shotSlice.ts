@@ -4,20 +4,17 @@ import type { ShotPlan } from '@still-heron/core';
 import { ActionCreators, type StateWithHistory } from 'redux-undo';
 import { withHistory } from '../../app/history';
 
-/**
- * The shot that is open. Saved: the document. This session's: the undo history, with the name of each step.
- * Whether and how it is saved stands in `savingSlice`.
- */
+/** The open shot with its undo history. Its save state is in `savingSlice`. */
 export interface OpenShot {
   readonly document: ShotDocument | null;
-  /** What the last step did, for "Undo: …" */
+  /** Name of the last step, for "Undo: …" */
   readonly stepName: string;
 }
 
 export interface DocumentEdit {
   readonly document: ShotDocument;
   readonly name: string;
-  /** Edits of one gesture (a drag, a run of nudges) make one step */
+  /** Edits of one gesture (a drag, a series of key presses) are one step */
   readonly gesture?: string;
 }
 
@@ -44,12 +41,12 @@ interface WithShot {
 
 export const selectDocument = (state: WithShot): ShotDocument | null => state.shot.present.document;
 export const selectPlan = (state: WithShot): ShotPlan | null => state.shot.present.document?.plan ?? null;
-/** Name of the step that undo takes back; null when there is none. */
+/** Name of the step that undo reverts; null if there is none. */
 export const selectUndoName = (state: WithShot): string | null =>
   state.shot.past.length > 0 ? state.shot.present.stepName : null;
 export const selectRedoName = (state: WithShot): string | null => state.shot.future[0]?.stepName ?? null;
 
-/** Edits the open plan as it stands when the edit runs, so that a fast drag never works on an old one. */
+/** Edits the current state of the open plan, so that a fast drag never uses a stale one. */
 export function editPlan(name: string, edit: (plan: ShotPlan) => ShotPlan, gesture?: string) {
   return (dispatch: (action: ReturnType<typeof documentEdited>) => void, getState: () => WithShot): void => {
     const document = selectDocument(getState());
@@ -68,7 +65,7 @@ export function editHeading(name: string, changes: Partial<Pick<ShotDocument, 's
   };
 }
 
-/** Opens a document, or none, with no steps behind it. */
+/** Opens a document, or none, with an empty undo history. */
 export function openDocument(document: ShotDocument | null) {
   return (dispatch: (action: { type: string }) => void): void => {
     dispatch(document ? shotOpened(document) : shotClosed());
@@ -76,7 +73,7 @@ export function openDocument(document: ShotDocument | null) {
   };
 }
 
-/** Takes back what a gesture has done so far; nothing when it has done nothing. */
+/** Reverts the edits of a gesture; does nothing if there are none. */
 export function abandonGesture(gesture: string) {
   return (dispatch: (action: { type: string }) => void, getState: () => WithShot): void => {
     const { group } = getState().shot as { group?: string | null };

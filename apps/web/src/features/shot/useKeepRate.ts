@@ -5,14 +5,14 @@ import { createChanceAsker } from '../../workers/takes/chances';
 import { SEED, TAKES } from '../../workers/takes/usual';
 import { takePool } from '../../workers/takes/workers';
 
-/** The takes of the shot that is open: what its keep rate is told by on every step. */
+/** Keep rate of the open shot, shown on every step. */
 const asker = createChanceAsker<ShotPlan>(takePool, { takes: TAKES, seed: SEED, rank: 0, isPaced: true });
 
-/** A shot that is opened can be worked on before its takes are drawn. */
+/** Delay after opening, so that the shot can be edited first. */
 const AFTER_OPENING_MS = 500;
 let isAwake = false;
 
-/** Every plan that has been judged has its takes drawn, the newest of several. */
+/** Requests the keep rate of the newest evaluated plan. */
 function drawNewest(): void {
   const judged = evaluator.latest();
   if (!judged || judged.verdict.status !== 'judged') asker.stop();
@@ -27,12 +27,12 @@ evaluator.subscribe(() => {
     }, AFTER_OPENING_MS);
 });
 
-/** Forgets the shot that was open: the next one's steps must not show its rate. */
+/** Drops the keep rate of the previous shot, so that the next one does not show it. */
 export function forgetKeepRate(): void {
   asker.stop();
 }
 
-/** How often a take of the open shot is kept, with the plan that is of; null until takes are drawn, or while there is nothing to keep. */
+/** Keep rate of the open shot with its plan; null until known, or if nothing is required. */
 export function useKeepRate(): { readonly plan: ShotPlan; readonly rate: KeepRate } | null {
   const latest = useSyncExternalStore(asker.subscribe, asker.latest);
   const rate = latest?.progress.rates[0];

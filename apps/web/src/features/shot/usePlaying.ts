@@ -4,7 +4,7 @@ import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
 import { useKeys } from '../../app/useKeys';
 import { playheadMoved, playStopped, playToggled, selectSession } from './sessionSlice';
 
-/** Space plays and stops, comma and full stop step a frame: the same on every step that follows the time. */
+/** Keys for playing: Space plays and stops, comma and full stop step a frame. The same on every step with a playhead. */
 export function usePlayKeys({ captureFps, durationS }: Pick<ShotPlan, 'captureFps' | 'durationS'>): void {
   const dispatch = useAppDispatch();
   const store = useAppStore();
@@ -22,7 +22,7 @@ export function usePlayKeys({ captureFps, durationS }: Pick<ShotPlan, 'captureFp
   useKeys('.', step(1), { useKey: true });
 }
 
-/** Runs the playhead in real time from where it stands; at the end it stops, and starts over from the beginning. */
+/** Moves the playhead in real time. It stops at the end, and starts again from the beginning. */
 export function usePlaying(durationS: number): void {
   const dispatch = useAppDispatch();
   const store = useAppStore();

@@ -2,10 +2,10 @@ import type { ShotPlan } from '@still-heron/core';
 import { useEffect, useState } from 'react';
 
 /**
- * What is worked out of the plan once no hand is at it any more; meanwhile of the plan it was worked out of last.
+ * Computes something from the plan once editing pauses; until then it returns the previous result.
  *
- * @param work - a function that stays the same
- * @returns null until something is known
+ * @param work - must keep its identity between renders
+ * @returns null before the first result
  */
 export function useQuietly<T>(
   plan: ShotPlan,

@@ -3,7 +3,7 @@ import { useProductionQuery } from '../../api/api';
 import { useAppSelector } from '../../app/store';
 import { selectSaving } from './savingSlice';
 
-/** Units of the production that the open shot belongs to; metric while they are not known. */
+/** Units of the open shot's production; metric while unknown. */
 export function useUnits(): UnitSystem {
   const productionId = useAppSelector((state) => selectSaving(state).productionId);
   const { data } = useProductionQuery(productionId ?? '', { skip: !productionId });

@@ -4,7 +4,7 @@ import { evaluator } from '../../workers/evaluator';
 import type { JudgedPlan } from '../../workers/latestWins';
 import { selectPlan } from './shotSlice';
 
-/** The newest verdict of the open shot with the plan it judges; during a drag at most a frame behind the plan. Null until the first one. */
+/** Newest verdict of the open shot with its plan, at most one frame behind during a drag. Null before the first. */
 export function useVerdict(): JudgedPlan | null {
   const judged = useSyncExternalStore(evaluator.subscribe, evaluator.latest);
   const isOpen = useAppSelector((state) => selectPlan(state) !== null);

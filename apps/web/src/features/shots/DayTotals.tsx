@@ -1,7 +1,7 @@
 import { minutesWords } from '../stop/timeWords';
 import type { DayTotal } from './useForecasts';
 
-/** What each day of the shoot takes, as far as takes can be told. */
+/** Takes and time of each shooting day, as far as known. */
 export function DayTotals({ days }: { readonly days: readonly DayTotal[] }) {
   return (
     <ul className="day-totals" aria-label="What each day takes">

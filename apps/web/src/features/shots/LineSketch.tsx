@@ -5,12 +5,12 @@ const WIDTH = 150;
 const HEIGHT = 44;
 const PAD = 5;
 
-/** The shape of a pull, small: time across, near at the bottom as in the channel; soft spans hatched. */
+/** Small drawing of a focus track: time across, near at the bottom; soft spans hatched. */
 export function LineSketch({ summary }: { readonly summary: ShotSummary | null }) {
   if (!summary || summary.sketch.length === 0) return <span className="sketch" aria-hidden="true" />;
   const low = Math.min(...summary.sketch);
   const high = Math.max(...summary.sketch);
-  // a pull of a few degrees fills the height, a held line lies in the middle
+  // a small pull fills the height; a hold lies in the middle
   const span = Math.max(high - low, 1e-6);
   const y = (turn: number) => (high === low ? HEIGHT / 2 : PAD + ((turn - low) / span) * (HEIGHT - 2 * PAD));
   const path = line<number>((_, index) => (index / (summary.sketch.length - 1)) * WIDTH, y)(summary.sketch);

@@ -9,7 +9,7 @@ import { Unreachable } from '../../app/Unreachable';
 import { TextField } from '../../fields/TextField';
 import './shots.css';
 
-/** The productions kept here. With `goesOn`, one alone is opened at once. */
+/** All productions. With `goesOn`, a single one is opened at once. */
 export function ProductionsPage({ goesOn = false }: { readonly goesOn?: boolean }) {
   const { data: productions, error, refetch } = useProductionsQuery();
   const [rename] = useChangeProductionMutation();

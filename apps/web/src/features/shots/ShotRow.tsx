@@ -13,7 +13,7 @@ import type { Forecast } from './useForecasts';
 interface Props {
   readonly shot: ShotView;
   readonly forecast: Forecast;
-  /** In another than the shooting order nothing is moved */
+  /** Only in shooting order can rows be moved */
   readonly isMovable: boolean;
   readonly isNewScene: boolean;
   readonly onDuplicate: () => void;
@@ -29,7 +29,7 @@ const STATE_WORDS: Readonly<Record<ShotSummary['outcome'], string>> = {
   unreadable: 'Unreadable',
 };
 
-/** One shot in shooting order: what it is, how it is set up, the shape of its pull, and what will come of it. */
+/** Row of a shot: slate and title, set-up, sketch of its track, and outcome. */
 export function ShotRow({ shot, forecast, isMovable, isNewScene, onDuplicate, onRemove }: Props) {
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id: shot.id,
@@ -107,7 +107,7 @@ export function ShotRow({ shot, forecast, isMovable, isNewScene, onDuplicate, on
   );
 }
 
-/** The word says already that it is sharp: what is left to say is what is tight. */
+/** Parts of the sentence without "sharp", which the row's label says already. */
 function shownParts({ outcome, parts }: ShotSummary): ShotSummary['parts'] {
   return outcome === 'sharp' || outcome === 'barely' ? parts.filter(({ tone }) => tone !== 'sharp') : parts;
 }
@@ -117,7 +117,7 @@ const ATTENTION_WORDS: Readonly<Partial<Record<Attention, string>>> = {
   'seldom-kept': 'kept too seldom',
 };
 
-/** How often a take is kept, and what that takes of the day; before that is known the place stays empty. */
+/** Keep rate and time of the shot; empty until known. */
 function Kept({ shot: { plan }, forecast: { rate, time, attention } }: Pick<Props, 'shot' | 'forecast'>) {
   if (!rate || !time) return <span className="shot-kept" />;
   const word = attention && ATTENTION_WORDS[attention];

@@ -25,7 +25,7 @@ import { byAttention, dayTotals, useForecasts } from './useForecasts';
 import { useShotActions } from './useShotActions';
 import './shots.css';
 
-/** What is to be shot, in shooting order, and how each shot's pull stands. */
+/** Shots of a production in shooting order, with the state of each. */
 export function ShotsPage() {
   const { productionId = '' } = useParams();
   const production = useProductionQuery(productionId);

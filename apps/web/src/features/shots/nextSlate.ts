@@ -1,8 +1,8 @@
 /**
- * The slate a new shot starts with: the letter after the last shot's, in its scene; the first free one from there.
+ * Slate of a new shot: the next free letter after the last shot, in the same scene.
  *
  * @param slates - in shooting order
- * @example after 4A, 4B it is 4C; with none it is 1A
+ * @example 4C after 4A and 4B; 1A without shots
  */
 export function nextSlate(slates: readonly string[]): string {
   const [, scene = '1', letter = '@'] = /^(.*?\d+)([A-Z])(-\d+)?$/.exec(slates[slates.length - 1] ?? '') ?? [];

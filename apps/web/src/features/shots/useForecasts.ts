@@ -16,30 +16,30 @@ import type { ShotSummary } from '../../workers/protocol';
 import { SEED, TAKES } from '../../workers/takes/usual';
 import { takePool } from '../../workers/takes/workers';
 
-/** What will come of a shot, as far as it is known. */
+/** Forecast of a shot, as far as known. */
 export interface Forecast {
   readonly summary: ShotSummary | null;
-  /** null until takes are drawn, and for a plan that can't be judged */
+  /** null until known, and for a plan that can't be evaluated */
   readonly rate: KeepRate | null;
   readonly time: ShotTime | null;
-  /** null while that is not known yet */
+  /** null until known */
   readonly attention: Attention | null;
 }
 
 const RANK = 4;
-/** Sentences that come within so long are shown together. */
+/** Results within this time are shown together. */
 const TOGETHER_MS = 60;
 
-/** Rates that are known: a plan is never changed, only replaced. */
+/** Known keep rates; a plan is immutable. */
 const knownRates = new WeakMap<ShotPlan, KeepRate | null>();
 
-/** By shot id what will come of it: the sentence first, then how often it is kept. */
+/** Forecasts by shot id: first the verdict, then the keep rate. */
 export function useForecasts(shots: readonly ShotView[], units: UnitSystem): ReadonlyMap<string, Forecast> {
   const summaries = useSummaries(shots, units);
   const drawn = useRates(shots);
   return useMemo(
     () => new Map(shots.map((shot) => [shot.id, forecastOf(shot, summaries.get(shot.plan) ?? null)])),
-    // rates are kept by plan: that more are known is told by their count
+    // rates are cached by plan; their count tells when more are known
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [shots, summaries, drawn],
   );
@@ -71,7 +71,7 @@ function useSummaries(shots: readonly ShotView[], units: UnitSystem): ReadonlyMa
     for (const { plan } of shots)
       void summariseShot(plan, units).then((summary) => {
         known.set(plan, summary);
-        // hundreds come one after the other, and each would draw the whole list anew
+        // hundreds of results arrive one by one, and each would redraw the whole list
         if (isCurrent) timer ??= setTimeout(show, TOGETHER_MS);
       });
     return () => {
@@ -82,7 +82,7 @@ function useSummaries(shots: readonly ShotView[], units: UnitSystem): ReadonlyMa
   return summaries;
 }
 
-/** Draws takes of every shot they are not known of yet. @returns a number that changes with what is known */
+/** Requests missing keep rates. @returns a number that changes when more are known */
 function useRates(shots: readonly ShotView[]): number {
   const [drawn, setDrawn] = useState(0);
   useEffect(() => {
@@ -105,7 +105,7 @@ function useRates(shots: readonly ShotView[]): number {
   return drawn;
 }
 
-/** The shots that need attention first, the worst of them first; those that nothing is known of yet come before those that are ready. */
+/** Shots sorted by urgency. Shots without a forecast come before those that are ready. */
 export function byAttention(shots: readonly ShotView[], forecasts: ReadonlyMap<string, Forecast>): ShotView[] {
   const rank = ({ id }: ShotView) => {
     const forecast = forecasts.get(id);
@@ -117,17 +117,17 @@ export function byAttention(shots: readonly ShotView[], forecasts: ReadonlyMap<s
   });
 }
 
-/** What a day of the shoot takes. */
+/** Totals of a shooting day. */
 export interface DayTotal {
   readonly day: number;
   readonly shots: number;
   readonly takes: number;
   readonly minutes: number;
-  /** Shots whose takes nobody can tell: not judged yet, or never kept */
+  /** Number of shots without a known number of takes */
   readonly unknown: number;
 }
 
-/** Day by day, takes and minutes of the shots planned for it. */
+/** Takes and minutes by shooting day. */
 export function dayTotals(shots: readonly ShotView[], forecasts: ReadonlyMap<string, Forecast>): DayTotal[] {
   const days = [...new Set(shots.map(({ plan }) => plan.schedule.day))].sort((a, b) => a - b);
   return days.map((day) => {

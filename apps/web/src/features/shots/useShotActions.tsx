@@ -12,10 +12,10 @@ import {
 } from '../../api/api';
 import { nextSlate } from './nextSlate';
 
-/** How long the offer to take a deletion back stays on the page; Ctrl Z works as long as one stays on it. */
+/** How long the page offers to undo a deletion. Ctrl Z works as long as the page is open. */
 const OFFER_S = 8;
 
-/** What can be done with shots as wholes. Every refusal is said on the page. */
+/** Actions on whole shots. Every rejection is shown on the page. */
 export function useShotActions(production: ProductionView, shots: readonly ShotView[]) {
   const navigate = useNavigate();
   const { message, notification } = App.useApp();

@@ -21,7 +21,7 @@ interface Props {
   readonly units: UnitSystem;
 }
 
-/** Every error that a take draws, how large it is, and whether that is known or assumed: each can be typed. */
+/** Error sources of the trials: size, and whether measured or assumed. Each can be edited. */
 export function ErrorPanel({ plan, units }: Props) {
   const errors = useMemo(() => errorSources(plan), [plan]);
   const typed = errors.filter(({ source }) => source.kind !== 'landing' && source.kind !== 'following');
@@ -68,7 +68,7 @@ function ErrorField({ error: { source, sigma, unit }, plan, units }: Props & { r
   );
 }
 
-/** The plan with one of its errors of another size. */
+/** The plan with another size of one error. */
 function withError(plan: ShotPlan, source: ErrorSource, value: number): ShotPlan {
   switch (source.kind) {
     case 'marks':
@@ -84,7 +84,7 @@ function withError(plan: ShotPlan, source: ErrorSource, value: number): ShotPlan
   }
 }
 
-/** What the hand needs for a pull, and how it lands: pulls with less time than they need land worse. */
+/** Figures of the hand: needed time and landing error. */
 function HandFields({ plan }: { readonly plan: ShotPlan }) {
   const edit = useEdit();
   const { reactionS, perBitS, steadyDeg } = plan.hand;

@@ -2,10 +2,10 @@ import type { KeepRate } from '@still-heron/core';
 import { useSize } from '../../charts/useSize';
 
 const HEIGHT = 22;
-/** As the time bar under it has them. */
+/** Same margins as the time bar below. */
 const INSET = { left: 114, right: 122 };
 
-/** Frame by frame over the shot, in how many takes what must be sharp is: where takes are lost is where it dips. */
+/** Share of trials that are sharp, by frame: it dips where takes are lost. */
 export function FrameShares({ rate: { frames } }: { readonly rate: KeepRate }) {
   const { ref, size } = useSize();
   return (
@@ -25,7 +25,7 @@ function xOf(frame: number, frames: number, width: number): number {
   return INSET.left + ((width - INSET.left - INSET.right) * frame) / Math.max(frames - 1, 1);
 }
 
-/** What is lost, hanging from the line as deep as the share of takes that lose it. */
+/** Lost share, drawn downward from the top line. */
 function dips(frames: Float64Array, width: number): string {
   let path = '';
   frames.forEach((share, frame) => {
@@ -36,7 +36,7 @@ function dips(frames: Float64Array, width: number): string {
   return path;
 }
 
-/** Where someone must be sharp. */
+/** Spans in which something must be sharp. */
 function spans(frames: Float64Array, width: number): string {
   let path = '';
   for (let frame = 0; frame < frames.length; frame++) {

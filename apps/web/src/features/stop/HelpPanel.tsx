@@ -14,19 +14,19 @@ interface Props {
   readonly units: UnitSystem;
 }
 
-/** Nothing is tried while a hand is still at it. */
+/** Delay from the last edit. */
 const QUIET_MS = 350;
-/** Of each help: enough to tell a gain of two in a hundred. */
+/** Trials per improvement: enough to show a gain of two in a hundred. */
 const HELP_TAKES = 800;
 const MOST_SHOWN = 8;
 
-/** Each error taken away in turn, each mend, each stop: what it would gain, by what it costs. */
+/** Improvements: each error switched off, each fix, each stop; with gain and cost. */
 export function HelpPanel({ plan, units }: Props) {
   const edit = useEdit();
   const { of, helps, asks } = useHelps(plan);
   const { known } = useChances(helps, asks, { takes: HELP_TAKES, rank: RANKS.helps });
   const isCurrent = of === plan && known?.key === helps;
-  // until the new ones are tried the last stay where they are, out of reach
+  // until the new results are known, the previous ones stay visible but disabled
   const [now, ...rates] = known?.progress.rates ?? [];
   const ranked = now
     ? rankHelps(
@@ -84,7 +84,7 @@ function HelpLine({ help, plan, units }: Props & { readonly help: TriedHelp }) {
   );
 }
 
-/** What could help the plan, worked out after a pause; with what to draw takes of: the plan itself first. */
+/** Possible improvements after a pause, and the trials to run: the plan itself first. */
 function useHelps(plan: ShotPlan): {
   readonly of: ShotPlan | null;
   readonly helps: readonly Help[];

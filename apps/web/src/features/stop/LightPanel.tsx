@@ -16,10 +16,10 @@ import { useProductionAngle } from '../setup/PlanNotes';
 import { useEdit } from '../setup/useEdit';
 import { balanceWords } from './lightWords';
 
-/** Less than this of a stop is no difference. */
+/** Smaller differences in stops are ignored. */
 const EVEN = 1 / 6;
 
-/** Light against the meter at the stop that is set, and what would make it up, in combinations. */
+/** Exposure at the current stop against the meter reading, and combinations that compensate. */
 export function LightPanel({ plan }: { readonly plan: ShotPlan }) {
   const edit = useEdit();
   const angleDeg = useProductionAngle();
@@ -36,7 +36,7 @@ export function LightPanel({ plan }: { readonly plan: ShotPlan }) {
           ndStops: PLAN_LIMITS.ndStops,
           angleDeg,
         });
-  // what is set makes this stop the right one
+  // the new settings make the current stop correct
   const take = ({ iso, ndStops, shutterAngleDeg }: LightBalance) =>
     edit('make up the light', (now) => ({
       ...now,

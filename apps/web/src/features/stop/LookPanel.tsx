@@ -22,7 +22,7 @@ interface Props {
   readonly units: UnitSystem;
 }
 
-/** What lies behind, how soft it shall be, and what else than the stop makes it so. */
+/** Background blur: how soft it is, how soft it should be, and ways to get there besides the stop. */
 export function LookPanel({ plan, timeS, units }: Props) {
   const edit = useEdit();
   const { background, blurPercent } = plan.wanted;
@@ -92,7 +92,7 @@ export function LookPanel({ plan, timeS, units }: Props) {
 
 const HORIZON = '—';
 
-/** What else makes it as soft as wanted at the stop that is set, and what that costs in zone. */
+/** Ways to the wanted background blur at the current stop, with their effect on the zone. */
 function Ways({ plan, timeS, units, percent }: Props & { readonly percent: number }) {
   const found = separation(plan, timeS, percent);
   if (!found) return <p className="haze">What is focused on lies farther back than this.</p>;

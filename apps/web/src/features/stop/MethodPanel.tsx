@@ -17,7 +17,7 @@ import { RANKS, useChances } from './useChances';
 const QUIET_MS = 350;
 const METHOD_TAKES = 800;
 
-/** Every way to keep it sharp: what it would keep of what is asked here, with reasons and what others say. None is refused. */
+/** All focus methods: keep rate of each in this shot, arguments, and the opposite view. None is refused. */
 export function MethodPanel({ plan, units }: { readonly plan: ShotPlan; readonly units: UnitSystem }) {
   const edit = useEdit();
   const offers = useQuietly(plan, methodsFor, QUIET_MS);

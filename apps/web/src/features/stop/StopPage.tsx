@@ -17,11 +17,11 @@ import { chancesOf, indexOfStop, type Sweep, sweepOf } from './sweep';
 import { RANKS, useChances } from './useChances';
 import './stop.css';
 
-/** How wide the shot can be taken: what every stop keeps, costs in light and gives in separation. */
+/** Stop step: keep rate, light and background blur of every stop. */
 export function StopPage() {
   const plan = useAppSelector(selectPlan)!;
   const judged = useVerdict();
-  // of the plan as it stands: while something is dragged the last verdict still tells
+  // of the current plan: during a drag the previous verdict still counts
   const isMissing = judged?.plan === plan && judged.verdict.status === 'incomplete';
   return plan.line.start === null || isMissing ? <NothingToKeep plan={plan} /> : <Stops plan={plan} />;
 }
@@ -46,7 +46,7 @@ function Stops({ plan }: { readonly plan: ShotPlan }) {
   useKeys('w', () => {
     if (offered !== null) setStop(offered);
   });
-  // while something is dragged the surface comes first
+  // during a drag the main surface has priority
   const side = useDeferredValue(useMemo(() => ({ plan, rate: rates[now] ?? null }), [plan, rates, now]));
   return (
     <div className="step-page stop-page">
@@ -78,7 +78,7 @@ function Stops({ plan }: { readonly plan: ShotPlan }) {
   );
 }
 
-/** The sweep of the plan as it stands; the same one for as long as nothing that takes depend on changes. */
+/** Sweep of the current plan; keeps its identity while nothing relevant to the trials changes. */
 function useSweep(plan: ShotPlan): Sweep {
   const last = useRef<Sweep | null>(null);
   return useMemo(() => (last.current = sweepOf(plan, last.current)), [plan]);

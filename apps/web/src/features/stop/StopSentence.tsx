@@ -7,18 +7,18 @@ import { howWideWords, lightWords, ofTakes } from './stopWords';
 interface Props {
   readonly plan: ShotPlan;
   readonly wide: HowWide | null;
-  /** Of the stop that is set */
+  /** At the current stop */
   readonly rate: KeepRate | null;
-  /** Of the plan as it stands; null while there is none */
+  /** Progress for the current plan; null if there is none */
   readonly progress: TakesProgress | null;
-  /** The stop that would keep enough, where another is set */
+  /** Stop that would reach the target, if it differs from the current one */
   readonly offered: number | null;
-  /** What is known will do */
+  /** Stops the trials and uses the results so far */
   readonly onEnough: () => void;
   readonly onStop: (stop: number) => void;
 }
 
-/** How wide, in a sentence; what the stop that is set keeps; and the one step to take. */
+/** Answer in a sentence: how wide it can be, the keep rate of the current stop, and the next step. */
 export function StopSentence({ plan, wide, rate, progress, offered, onEnough, onStop }: Props) {
   const { optics } = plan;
   const scale = optics.lens.stopScale;
@@ -69,7 +69,7 @@ export function StopSentence({ plan, wide, rate, progress, offered, onEnough, on
   );
 }
 
-/** How far the drawing is, while it goes on; it can be left at what is known. */
+/** Progress of the trials; they can be stopped early. */
 function Drawn({ progress, onEnough }: Pick<Props, 'progress' | 'onEnough'>) {
   const [leftAt, setLeftAt] = useState<TakesProgress | null>(null);
   const share = progress ? progress.takesDone / progress.takesInAll : 0;

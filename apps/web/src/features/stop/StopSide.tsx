@@ -15,12 +15,12 @@ import { minutesWords, takesWords, timeLines } from './timeWords';
 
 interface Props {
   readonly plan: ShotPlan;
-  /** Of the stop that is set; null while nothing is known of it */
+  /** At the current stop; null until known */
   readonly rate: KeepRate | null;
   readonly timeS: number;
 }
 
-/** What else than the stop decides, a fold each; one is open at a time. */
+/** Other factors besides the stop, one section each; one is open at a time. */
 export function StopSide({ plan, rate, timeS }: Props) {
   const units = useUnits();
   const [open, setOpen] = useState<string | null>('helps');
@@ -42,7 +42,7 @@ export function StopSide({ plan, rate, timeS }: Props) {
   );
 }
 
-/** How hard it is, how long it takes, and the moment that decides. */
+/** Difficulty, time, and the limiting moment. */
 function Hardest({ plan, rate }: { readonly plan: ShotPlan; readonly rate: KeepRate }) {
   const dispatch = useAppDispatch();
   const time = shotTime(plan, rate);
@@ -70,10 +70,10 @@ function Hardest({ plan, rate }: { readonly plan: ShotPlan; readonly rate: KeepR
   );
 }
 
-/** So many of the hardest are named. */
+/** Number of beats shown. */
 const MOST_BEATS = 3;
 
-/** What is asked that is lost most often. */
+/** Beats that are lost most often. */
 function BeatRates({ plan, rate }: { readonly plan: ShotPlan; readonly rate: KeepRate }) {
   const hardest = rate.beats.filter(({ keepRate }) => keepRate < 0.995).sort((a, b) => a.keepRate - b.keepRate);
   if (rate.beats.length < 2 || hardest.length === 0) return null;

@@ -19,10 +19,10 @@ export interface SurfaceProps {
   readonly onGiveUp: (gesture: string) => void;
 }
 
-/** Narrower or lower than this nothing can be read. */
+/** Minimum readable size. */
 const LEAST = { width: 320, height: 260 };
 
-/** Stops across; under each what it keeps, its light, and how soft it leaves what lies behind and in front. Dragged across, the shot follows. */
+/** Stops across, with keep rate, exposure, and background and foreground blur below. A drag sets the stop. */
 export function StopSurface(props: SurfaceProps) {
   const { ref, size } = useSize();
   return (
@@ -126,7 +126,7 @@ function Surface({
   );
 }
 
-/** At the edges of the surface the figure stands inwards. */
+/** Text anchor of a label: inward at both edges. */
 function anchorOf(x: number, { left, right }: SurfaceLayout): 'start' | 'middle' | 'end' {
   if (x < left + 60) return 'start';
   return x > right - 60 ? 'end' : 'middle';

@@ -13,17 +13,20 @@ interface Props {
   readonly plan: ShotPlan;
   readonly sweep: Sweep;
   readonly rates: readonly (KeepRate | null)[];
-  /** The widest stop that keeps enough */
+  /** Widest stop that reaches the target */
   readonly keeps: number | null;
   readonly onStop: (stop: number) => void;
 }
 
 const PICTURE_PX = 168;
-/** What a picture takes at most, and how long it waits for that. */
+/** Time budget of a picture in ms, and delay before it is drawn. */
 const TAKES_MS = 8;
 const LONGEST_WAIT_MS = 300;
 
-/** The same moment at five stops, as the lens would draw it: from the widest on, far enough to show the one that keeps enough and the one that is set. */
+/**
+ * The same moment at five stops, as the lens would draw it: the widest, the one that reaches the target, the current one, and
+ * others between.
+ */
 export function StyleStrip({ plan, sweep, rates, keeps, onStop }: Props) {
   const shown = stripStops(sweep.stops, [keeps ?? sweep.stops[0]!, plan.optics.stop]);
   const judged = useJudged(sweep, shown);
@@ -83,7 +86,7 @@ function StopPicture({ judged, stop }: { readonly judged: JudgedStop | null; rea
       if (canvas.current!.height !== scene.height) canvas.current!.height = scene.height;
       drawScene(context, scene, shoal, [...currents, edge]);
     };
-    // while it plays five pictures a frame are too many: each is drawn when there is time for it
+    // while playing, five pictures per frame are too many: draw them in idle time
     const whenThereIsTime = (deadline: IdleDeadline) => {
       if (deadline.didTimeout || deadline.timeRemaining() > TAKES_MS) draw();
       else waiting = requestIdleCallback(whenThereIsTime, { timeout: LONGEST_WAIT_MS });

@@ -2,7 +2,7 @@ import { formatStops, type ShotPlan, type StopFigures } from '@still-heron/core'
 import { ofTakes } from './stopWords';
 import { type BlurDisc, FOOT, type SurfaceLayout } from './surfaceLayout';
 
-/** What is kept, over what is wanted; what is lost above it. */
+/** Keep rate by stop, with the target line; the lost share lies above the curve. */
 export function KeepLane({ layout, plan }: { readonly layout: SurfaceLayout; readonly plan: ShotPlan }) {
   const { keep, left, right, y } = layout;
   const wantedY = y(plan.wanted.keepShare);
@@ -45,10 +45,10 @@ interface LightProps {
   readonly figures: readonly StopFigures[];
 }
 
-/** Room that the word of diffraction needs. */
+/** Width of the diffraction label. */
 const DIFFRACTION_WORD = 300;
 
-/** Too much light over the line, too little under it. */
+/** Exposure by stop: too bright above the line, too dark below it. */
 export function LightLane({ layout, figures }: LightProps) {
   const { light, left, right, xs, lightY } = layout;
   const middle = lightY(0);
@@ -83,7 +83,7 @@ export function LightLane({ layout, figures }: LightProps) {
   );
 }
 
-/** Less than this of a stop is no difference. */
+/** Smaller differences in stops are ignored. */
 const EVEN = 1 / 6;
 
 /** +1⅓ for too bright, −⅔ for too dark. */
@@ -103,16 +103,16 @@ interface BlurProps {
   readonly layout: SurfaceLayout;
 }
 
-/** Which of the stops can be labelled, so many pixels apart: every first, second, … */
+/** Label interval, so that labels keep a minimum distance. */
 function labelEvery(xs: readonly number[], widthPx: number): number {
   const gap = (xs.at(-1)! - xs[0]!) / Math.max(xs.length - 1, 1);
   return gap === 0 ? 1 : Math.max(1, Math.ceil(widthPx / gap));
 }
 
-/** Longer names are cut. */
+/** Length at which a name is cut. */
 const MOST_NAME = 13;
 
-/** Discs as large as the blur is in a picture as wide as the surface. */
+/** Blur discs at the size they would have in a picture as wide as the surface. */
 export function BlurLane({ name, top, discs, layout: { left, xs } }: BlurProps) {
   const middle = top + 27;
   const every = labelEvery(xs, 46);
@@ -137,7 +137,7 @@ export function BlurLane({ name, top, discs, layout: { left, xs } }: BlurProps) 
   );
 }
 
-/** The stops themselves, as many as can be read. */
+/** Stop labels, as many as are readable. */
 export function Ticks({
   layout: { xs, left },
   stops,

@@ -10,7 +10,7 @@ interface Props {
   readonly rate: KeepRate | null;
 }
 
-/** How many takes shall be kept, how often it can be tried, and what that takes of the day. */
+/** Target keep rate, one chance or not, and time of the shot. */
 export function TimePanel({ plan, rate }: Props) {
   const edit = useEdit();
   const { wanted, schedule } = plan;
@@ -19,7 +19,7 @@ export function TimePanel({ plan, rate }: Props) {
   const plot = (changes: Parameters<typeof setSchedule>[1], gesture?: string) =>
     edit('what it takes of the day', (now) => setSchedule(now, changes), gesture);
   const time = rate && shotTime(plan, rate);
-  // where no number is enough there is none to start from
+  // without a sufficient number of takes there is no starting value
   const needed = rate && shotTime({ ...plan, schedule: { ...schedule, takes: null } }, rate).takes;
   const planned = schedule.takes ?? needed;
   return (

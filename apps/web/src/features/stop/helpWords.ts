@@ -9,7 +9,7 @@ import {
 } from '@still-heron/core';
 import { mendName } from '../pull/mendWords';
 
-/** Whose error it is, and which: as one would name it on the set. */
+/** Name of an error source. */
 export function errorName(source: ErrorSource, plan: ShotPlan, units: UnitSystem): string {
   switch (source.kind) {
     case 'marks':
@@ -29,7 +29,7 @@ export function errorName(source: ErrorSource, plan: ShotPlan, units: UnitSystem
   }
 }
 
-/** What doing away with an error would be. */
+/** Label for removing an error. */
 function withoutName(source: ErrorSource, plan: ShotPlan, units: UnitSystem): string {
   switch (source.kind) {
     case 'marks':
@@ -47,7 +47,7 @@ function withoutName(source: ErrorSource, plan: ShotPlan, units: UnitSystem): st
   }
 }
 
-/** What a help is, as a line of a list. */
+/** Label of an improvement. */
 export function helpName(change: HelpChange, plan: ShotPlan, units: UnitSystem): string {
   switch (change.kind) {
     case 'without':
@@ -61,7 +61,7 @@ export function helpName(change: HelpChange, plan: ShotPlan, units: UnitSystem):
   }
 }
 
-/** What it costs besides time. */
+/** Cost of an improvement besides time. */
 export function helpCost(change: HelpChange): string {
   if (change.kind === 'stop') return `${formatStops(change.stopsLost)} less light`;
   return change.kind === 'without' ? 'at best' : '';

@@ -1,6 +1,6 @@
 import type { LightBalance, ShotPlan } from '@still-heron/core';
 
-/** What is changed, and to what. */
+/** Changed settings with their new values. */
 export function balanceWords({ iso, ndStops, shutterAngleDeg, lampFactor }: LightBalance, { exposure }: ShotPlan): string {
   const parts: string[] = [];
   if (Math.abs(ndStops - exposure.ndStops) > 0.02)

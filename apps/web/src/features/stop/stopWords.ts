@@ -1,24 +1,24 @@
 import { formatStop, formatStops, type HowWide, type ShotPlan } from '@still-heron/core';
 
-/** A share of takes as one says it: 8 of 10; where tens are too coarse to be true, of a hundred. */
+/** A share of takes: 8 of 10; of a hundred where tenths are too coarse. */
 export function ofTakes(share: number): string {
   const tenths = Math.round(share * 10);
   const isInside = tenths > 0 && tenths < 10;
   if (Math.abs(share * 10 - tenths) < (isInside ? NEARLY : 1e-9)) return `${tenths} of 10`;
-  // nobody is promised all of them, nor none, for rounding
+  // rounding must not claim all or none
   return `${Math.min(Math.max(Math.round(share * 100), 1), 99)} of 100`;
 }
 
-/** So near, in takes of ten, a whole number is the truth. */
+/** Distance from a whole number of ten within which it may be used. */
 const NEARLY = 0.1;
 
-/** A part of what is said, with its tone. */
+/** Part of a sentence with its tone. */
 export interface SaidPart {
   readonly tone: 'plain' | 'sharp' | 'soft' | 'edge';
   readonly text: string;
 }
 
-/** How wide the shot can be taken, in a sentence: the answer first. */
+/** Answers how wide the shot can be, in a sentence. */
 export function howWideWords({ keeps, isSure, softest, answer, best }: HowWide, { wanted, optics }: ShotPlan): SaidPart[] {
   const asked = ofTakes(wanted.keepShare);
   const scale = optics.lens.stopScale;
@@ -53,7 +53,7 @@ export function howWideWords({ keeps, isSure, softest, answer, best }: HowWide, 
   }
 }
 
-/** What light a stop costs or gives against the one that is set. */
+/** Light lost or gained from one stop to another. */
 export function lightWords(fromStop: number, toStop: number): string {
   const stops = 2 * Math.log2(toStop / fromStop);
   if (Math.abs(stops) < 1 / 6) return 'the same light';

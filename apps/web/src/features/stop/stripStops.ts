@@ -1,15 +1,15 @@
 import { indexOfStop } from './sweep';
 
 const PICTURES = 5;
-/** Four stops of light, in thirds: so far the row goes at least. */
+/** Minimum range of the strip: four stops, in thirds. */
 const LEAST_SPAN = 12;
 
-/** Five stops of the list, the widest first, evenly as far as the farthest that matters, and at least four stops of light. */
+/** Five stops, widest first, evenly spaced up to the farthest relevant one, and over at least four stops. */
 export function stripStops(stops: readonly number[], matter: readonly number[]): number[] {
   const mattering = matter.map((stop) => indexOfStop(stops, stop));
   const last = Math.max(...mattering, Math.min(LEAST_SPAN, stops.length - 1));
   const shown = new Set(Array.from({ length: PICTURES }, (_, k) => Math.round((k * last) / (PICTURES - 1))));
-  // what matters is shown itself, in place of its neighbour
+  // a relevant stop replaces its neighbour
   for (const index of mattering) {
     if (shown.has(index)) continue;
     const others = [...shown].filter((one) => !mattering.includes(one));

@@ -1,13 +1,13 @@
 import type { KeepRate, StopFigures } from '@still-heron/core';
 import { scaleLinear, scaleLog } from 'd3-scale';
 
-/** A lane of the surface, from top to bottom in pixels. */
+/** A lane of the surface in pixels. */
 export interface Lane {
   readonly top: number;
   readonly height: number;
 }
 
-/** A disc as large as a blur, in pixels; smaller than it should be where it would leave its lane. */
+/** Disc of a blur in pixels, limited by its lane. */
 export interface BlurDisc {
   readonly x: number;
   readonly diameter: number;
@@ -26,31 +26,31 @@ export interface SurfaceLayout {
   x(stop: number): number;
   y(share: number): number;
   nearest(px: number): number;
-  /** Under the line of what is kept, over it, and what is sharp on the average; empty until every stop has a figure */
+  /** Areas below and above the keep-rate curve, and the mean sharpness; empty until every stop is known */
   readonly keptArea: string;
   readonly lostArea: string;
   readonly keptLine: string;
   readonly sharpLine: string;
   readonly discs: readonly BlurDisc[];
   readonly frontDiscs: readonly BlurDisc[];
-  /** Where the light goes, from the middle of its lane; 0 while nothing is metered */
+  /** Position of an exposure difference in its lane; 0 until metered */
   lightY(stops: number): number;
-  /** From here on the lens is softer than is asked; null where it never is */
+  /** From here on diffraction exceeds the circle of confusion; null if it never does */
   readonly diffractedFromX: number | null;
 }
 
-/** Room for the names of the lanes, and right of the last stop. */
+/** Room for lane names, and right of the last stop. */
 const LEFT = 98;
 const RIGHT = 30;
-/** Over the lanes for the figure of the stop, and under them for the stops. */
+/** Room above the lanes for the figure, and below them for the stops. */
 export const HEAD = 30;
 export const FOOT = 30;
 const LIGHT = 44;
 const BLUR = 54;
-/** Light beyond so many stops stays at the edge of its lane. */
+/** Exposure differences are clamped to this. */
 const MOST_LIGHT = 5;
 
-/** Lays out stops across: what each keeps, costs in light, and does to what lies behind and in front. Pure: data and size in, places out. */
+/** Layout of the surface: stops across, with keep rate, exposure, background and foreground blur. */
 export function surfaceLayout(
   stops: readonly number[],
   rates: readonly (KeepRate | null)[],
@@ -74,7 +74,7 @@ export function surfaceLayout(
   const kept = points(({ keepRate }) => keepRate);
   const along = (edge: number) => `L${xs.at(-1)!},${edge}L${xs[0]!},${edge}Z`;
   const path = (line: readonly string[]) => (line.length === 0 ? '' : `M${line.join('L')}`);
-  // as if the picture were as wide as the surface
+  // as in a picture as wide as the surface
   const disc = (percent: number, px: number): BlurDisc => {
     const diameter = (percent / 100) * (right - left);
     return { x: px, diameter: Math.min(diameter, BLUR - 8), percent, isCut: diameter > BLUR - 8 };

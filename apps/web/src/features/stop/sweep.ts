@@ -11,18 +11,18 @@ import {
 } from '@still-heron/core';
 import type { TakesAsk } from '../../workers/takes/takeRunner';
 
-/** A shot at every stop of its lens: what takes are drawn of. */
+/** A plan at every stop of its lens: the input of the trials. */
 export interface Sweep {
-  /** Same for plans that differ in nothing that takes depend on, so that turning the stop draws nothing anew */
+  /** Equal for plans that differ in nothing relevant to the trials, so that changing the stop runs no new ones */
   readonly key: string;
   readonly stops: readonly number[];
   readonly asks: readonly TakesAsk[];
 }
 
 /**
- * The sweep of a plan.
+ * Sweep of a plan.
  *
- * @param before - the last one: it comes back as it is when nothing that takes depend on has changed
+ * @param before - the previous sweep; returned unchanged if nothing relevant has changed
  */
 export function sweepOf(plan: ShotPlan, before: Sweep | null): Sweep {
   const stops = stopsOf(plan);
@@ -40,7 +40,7 @@ export function sweepOf(plan: ShotPlan, before: Sweep | null): Sweep {
   return { key, stops, asks: stops.map((stop) => ({ plan: atStop(bare, stop), order, without: null })) };
 }
 
-/** Rates and figures of the same stops as one list; none while a rate is still missing. */
+/** Keep rates and figures by stop; empty while a rate is missing. */
 export function chancesOf(
   stops: readonly number[],
   rates: readonly (KeepRate | null)[],
@@ -55,7 +55,7 @@ export function chancesOf(
   });
 }
 
-/** Where a stop stands among the stops. */
+/** Index of a stop in the list. */
 export function indexOfStop(stops: readonly number[], stop: number): number {
   return stops.reduce(
     (best, one, index) => (Math.abs(Math.log(one / stop)) < Math.abs(Math.log(stops[best]! / stop)) ? index : best),

@@ -1,13 +1,13 @@
 import type { ShotPlan, ShotTime } from '@still-heron/core';
 
-/** A length of time as one plans it: 35 min, 1 h 20. */
+/** A duration for planning: 35 min, 1 h 20. */
 export function minutesWords(minutes: number): string {
   const whole = Math.max(1, Math.round(minutes));
   if (whole < 60) return `${whole} min`;
   return `${Math.floor(whole / 60)} h${whole % 60 === 0 ? '' : ` ${String(whole % 60).padStart(2, '0')}`}`;
 }
 
-/** How many takes to plan for; of a shot that happens once, how likely that one is kept. */
+/** Planned number of takes; for a one-chance shot, its probability. */
 export function takesWords({ takes, chance }: ShotTime, { wanted, schedule }: Pick<ShotPlan, 'wanted' | 'schedule'>): string {
   if (wanted.isOneChance) return `one chance: ${percent(chance)} kept`;
   if (takes === null) return 'no number of takes is enough';
@@ -15,7 +15,7 @@ export function takesWords({ takes, chance }: ShotTime, { wanted, schedule }: Pi
   return schedule.takes === null ? `plan ${plural}` : `${plural} planned: ${percent(chance)} for one kept`;
 }
 
-/** Where takes and minutes come from, with this shot's values. */
+/** Explains takes and minutes with this shot's values. */
 export function timeLines(
   { takes, chance, minutes }: ShotTime,
   { schedule, durationS, wanted }: Pick<ShotPlan, 'schedule' | 'durationS' | 'wanted'>,
@@ -35,7 +35,7 @@ export function timeLines(
   ];
 }
 
-/** Nothing that was drawn is certain: 99 % at most, 1 % at least. */
+/** Limited to 1 to 99 %, because an estimate is never certain. */
 function percent(chance: number): string {
   return `${Math.round(Math.min(Math.max(chance, 0.01), 0.99) * 100)} %`;
 }

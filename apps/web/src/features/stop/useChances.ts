@@ -5,14 +5,14 @@ import type { TakesAsk } from '../../workers/takes/takeRunner';
 import { SEED, TAKES } from '../../workers/takes/usual';
 import { takePool } from '../../workers/takes/workers';
 
-/** Whose takes are drawn first. */
+/** Priorities of trials. */
 export const RANKS = { sweep: 1, helps: 2, methods: 3 } as const;
 
 /**
- * What becomes of takes of something, as far as it is known: while it changes, of what it was a moment ago.
+ * Results of trials as far as known. While the input changes, the previous results remain.
  *
- * @param of - what the asks are of: it comes back with what is known
- * @param asks - drawn anew when the list is another; none while there is nothing to ask
+ * @param of - key of the input; returned with the results
+ * @param asks - a new list starts new trials; an empty one starts none
  */
 export function useChances<K>(
   of: K,

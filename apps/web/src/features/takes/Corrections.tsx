@@ -10,7 +10,7 @@ interface Props {
   readonly units: UnitSystem;
 }
 
-/** What each fault asks to be done otherwise in the next take; the first by one key. */
+/** Corrections for the next take; a key applies the first. */
 export function Corrections({ corrections, plan, units }: Props) {
   const edit = useEdit();
   const take = (correction: Correction) => edit(correctionWords(correction, plan, units), () => correction.plan!);

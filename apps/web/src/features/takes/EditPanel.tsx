@@ -24,10 +24,10 @@ interface Props {
 }
 
 const BEST = 5;
-/** What is soft is sped past no faster, unless someone says so. */
+/** Default limit of the playback speed for soft parts. */
 const USUAL_FASTEST = 4;
 
-/** For the edit: which spans to use, how long they last on the screen, and a take retimed so that what is soft goes by. */
+/** For the editor: best spans, their length on screen, and retimed takes. */
 export function EditPanel({ productionId, shot, takes }: Props) {
   const { plan } = shot;
   const { captureFps, deliveryFps } = plan;

@@ -8,7 +8,7 @@ interface Props {
   readonly takes: readonly TakeRowView[];
 }
 
-/** What the takes of a shot show of the errors its plan only assumes: to be reckoned with from now on. */
+/** Errors measured in the takes of this shot, to replace the plan's assumptions. */
 export function FitPanel({ plan, takes }: Props) {
   const edit = useEdit();
   const fit = useMemo(() => fitErrors(takes.map(({ take }) => takeFigures(take))), [takes]);

@@ -27,7 +27,7 @@ interface Props {
 const HEIGHT = 200;
 const STRIP = 14;
 
-/** Plan and take, one over the other: the line with its zone, where the ring really was, and what of it can be used. */
+/** Plan and take overlaid: planned track with zone, actual ring, and usable spans. */
 export function TakeChart({ plan, verdict, take, pace, units }: Props) {
   const { ref, size } = useSize();
   return (

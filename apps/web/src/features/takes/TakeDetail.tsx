@@ -25,16 +25,16 @@ interface Props {
   readonly row: TakeRowView;
 }
 
-/** One take looked at: its track against the plan, or where a track could come from. */
+/** One take: its track against the plan, or ways to add a track. */
 export function TakeDetail({ shotId, plan, units, row }: Props) {
   const { message } = App.useApp();
-  // of every version its own: a track that was read in must be seen
+  // reload for every version: a newly imported track must appear
   const { data: found } = useTakeQuery(row.id, { refetchOnMountOrArgChange: true });
   const [save] = useSaveTakeMutation();
   const [problems, setProblems] = useState<Parameters<typeof ProblemList>[0]['problems'] | null>(null);
   const [read, setRead] = useState<Take | null>(null);
   const take = read ?? found?.take ?? null;
-  // what was changed since says nothing of a take that was shot before; old versions are thinned out
+  // judge an old take by its own version of the plan; very old versions may be gone
   const { data: saved } = useRevisionQuery({ shotId, version: row.take.planVersion });
   const then = saved?.plan ?? plan;
 
@@ -46,14 +46,14 @@ export function TakeDetail({ shotId, plan, units, row }: Props) {
     setProblems(null);
     const track = packTrack(reading.track);
     const { durationS } = reading;
-    // a lens tells nothing of what set a pull off: where nobody noted it the clock did
+    // lens data contains no cues: without notes, the clock is assumed
     const cues = take.cues.length > 0 ? take.cues : setOffByClock(then, durationS);
     const judged = asJudged(then, { ...take, track, durationS, cues });
     const { error } = await save({ shotId, id: row.id, version: row.version, take: judged });
     if (error) void message.error(`Take ${row.number} was not changed: ${problemOf(error).body.message}.`);
     else setRead(judged);
   }
-  // not anew with every letter that is typed beside it
+  // not on every key press in the form
   const verdict = useMemo(() => take && verdictOf(then, take), [then, take]);
   if (!take) return null;
   return (

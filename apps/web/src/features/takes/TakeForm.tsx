@@ -14,16 +14,16 @@ interface Props {
   readonly plan: ShotPlan;
   readonly units: UnitSystem;
   readonly number: number;
-  /** The pulls that are spoken of */
+  /** Pulls that can be graded */
   readonly moveIds: readonly string[];
   readonly isLogging: boolean;
   readonly onChange: (draft: Draft) => void;
   readonly onLog: () => void;
 }
 
-/** What happens most comes first. */
+/** Most frequent first. */
 const ORDER: readonly MarkHit[] = ['hit', 'late', 'early', 'in-front', 'behind', 'overshot', 'searched'];
-/** One key each, said of one mark after the other. */
+/** Key of each result; keys apply to one mark after the other. */
 const KEYS: Readonly<Record<string, MarkHit>> = {
   h: 'hit',
   l: 'late',
@@ -35,9 +35,9 @@ const KEYS: Readonly<Record<string, MarkHit>> = {
 };
 const HITS = ORDER.map((value) => ({ value, word: HIT_WORDS[value] }));
 
-/** The take that was just shot. A good one needs one press; of any other it is said where, and what. */
+/** Form for the latest take. A good take needs one press; faults are given by mark. */
 export function TakeForm({ draft, plan, units, number, moveIds, isLogging, onChange, onLog }: Props) {
-  // the mark the next key is said of
+  // index of the mark that the next key applies to
   const [at, setAt] = useState(0);
   useKeys(Object.keys(KEYS).join(', '), ({ key }) => {
     const moveId = moveIds[at];

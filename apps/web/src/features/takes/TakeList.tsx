@@ -16,10 +16,10 @@ interface Props {
   readonly units: UnitSystem;
 }
 
-/** As the clock on the wall shows it. */
+/** Local time of day. */
 const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
 
-/** Every take of the shot, the latest first: its grades, what went wrong, and what it was shot at. */
+/** All takes of the shot, latest first: grades, faults and settings. */
 export function TakeList({ shotId, plan, takes, units }: Props) {
   const { message } = App.useApp();
   const [save] = useSaveTakeMutation();
@@ -30,7 +30,7 @@ export function TakeList({ shotId, plan, takes, units }: Props) {
     if (error) void message.error(`${what}: ${problemOf(error).body.message}.`);
   };
   async function circle({ id, number, hasTrack, take, version }: TakeRowView): Promise<void> {
-    // a track is not in the list, and must not be lost by a circle
+    // the list contains no tracks; load the take, so that a change does not lose its track
     const whole = hasTrack ? await find(id) : null;
     const saved = whole?.error
       ? whole

@@ -19,7 +19,7 @@ const REPAIR_WORDS: Readonly<Record<Repair, string>> = {
   'blur-added': 'blur added',
 };
 
-/** What is said of a take more seldom: where people really stood, what it was checked on, what the edit had to do to it. */
+/** Less common details of a take: where people stood, how it was checked, and repairs. */
 export function TakeMore({ draft, plan, units, onChange }: Props) {
   const { missedMm, checkedOn, checkedTimes, repairs } = draft;
   return (

@@ -10,7 +10,7 @@ import './takes.css';
 
 interface Props {
   readonly productionId: string;
-  /** Of this shot alone; null for all of the production */
+  /** Only this shot; null for the whole production */
   readonly shot: { readonly id: string; readonly slate: string; readonly plan: ShotPlan } | null;
   readonly wish?: RetimeWish;
 }
@@ -22,7 +22,7 @@ const FILES: readonly { readonly kind: TakesFile; readonly word: string; readonl
   { kind: 'vtt', word: 'WebVTT', type: 'text/vtt', inFull: 'Cues as WebVTT' },
 ];
 
-/** Takes as they leave the house for the edit, and come back. */
+/** Export and import of takes, and files for the editor. */
 export function TakesExchange({ productionId, shot, wish }: Props) {
   const { message } = App.useApp();
   const { data: production } = useProductionQuery(productionId, { skip: !productionId });

@@ -22,7 +22,7 @@ import { TakeList } from './TakeList';
 import { useAdvice } from './useAdvice';
 import './takes.css';
 
-/** What happened: each take logged in seconds, what to do otherwise, go again or move on. */
+/** Takes step: log each take, corrections, and whether to go again. */
 export function TakesPage() {
   const { shotId = '' } = useParams();
   const plan = useAppSelector(selectPlan)!;
@@ -91,7 +91,7 @@ function Log({ shotId, plan, takes }: Props) {
   );
 }
 
-/** How what was predicted of each take, when it was shot, compares with what happened. */
+/** Compares the predicted keep rates of the takes with their results. */
 function Prediction({ takes }: { readonly takes: readonly TakeRowView[] }) {
   const foreseen = takes.flatMap(({ take }) => (take.predictedRate === null ? [] : take));
   if (foreseen.length === 0) return null;
@@ -108,5 +108,5 @@ function Prediction({ takes }: { readonly takes: readonly TakeRowView[] }) {
   );
 }
 
-/** Fewer takes than this say next to nothing about a rate. */
+/** With fewer takes, a rate says little. */
 const FEW = 6;

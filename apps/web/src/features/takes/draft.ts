@@ -1,16 +1,16 @@
 import type { FocusGrade, MarkHit, PerformanceGrade, Repair, Take } from '@still-heron/core';
 
-/** What is said of the take that was just shot: a good one until something is said against it. */
+/** Entries about the latest take: a good take until a fault is entered. */
 export interface Draft {
-  /** By pull; what is not named was hit */
+  /** By pull; missing ones were hit */
   readonly hits: Readonly<Record<string, MarkHit>>;
   readonly focus: FocusGrade;
   readonly performance: PerformanceGrade;
   readonly isCircled: boolean;
   readonly note: string;
-  /** By mark, so much farther than it; what is not named was where it should be */
+  /** By mark: distance beyond it; missing ones were on the mark */
   readonly missedMm: Readonly<Record<string, number>>;
-  /** What it was checked on, and how many times magnified */
+  /** Display and magnification of the check */
   readonly checkedOn: string;
   readonly checkedTimes: number | null;
   readonly repairs: readonly Repair[];
@@ -30,14 +30,14 @@ export function freshDraft(): Draft {
   };
 }
 
-/** A mark that was not hit leaves the take no better than usable, until it is said otherwise. */
+/** A fault limits the focus grade to "usable" unless it was set by hand. */
 export function withHit(draft: Draft, moveId: string, hit: MarkHit): Draft {
   const hits = { ...draft.hits, [moveId]: hit };
   const isFaulty = Object.values(hits).some((one) => one !== 'hit');
   return { ...draft, hits, focus: isFaulty && draft.focus === 'sharp' ? 'usable' : draft.focus };
 }
 
-/** Of a take that is there already: what its track, or somebody, said of it. */
+/** Entries of an existing take, from its track or its log. */
 export function draftOf(take: Take): Draft {
   const { focus, performance, isCircled, note, whyKept, checkedOn, checkedTimes, repairs } = take;
   return {
@@ -54,8 +54,8 @@ export function draftOf(take: Take): Draft {
 }
 
 /**
- * @param take - what it is said of: what nothing is said against stays as it is
- * @param moveIds - of every pull of the shot: what nothing was said of was hit
+ * @param take - the take they belong to; values without an entry stay
+ * @param moveIds - all pulls of the shot; those without an entry were hit
  */
 export function takeOfDraft(draft: Draft, take: Take, moveIds: readonly string[]): Take {
   const { hits, missedMm, focus, note, isCircled, ...said } = draft;

@@ -19,32 +19,32 @@ import {
 import { parseCsv, printCsv } from '../kit/exchange/csv';
 import { HIT_WORDS, pullTo } from './takeWords';
 
-/** Files that takes leave the house as, besides the report. */
+/** Export formats of takes, besides the report. */
 export type TakesFile = 'csv' | 'json' | 'otio' | 'vtt';
 
-/** What of a take the files of its own kind need. */
+/** Takes as the exporters need them. */
 export function loggedTakes(views: readonly LoggedTakeView[]): LoggedTake[] {
   return views.map(({ id, slate, number, rolledAt, take }) => ({ id, slate, number, rolledAt, take: { track: null, ...take } }));
 }
 
-/** Reads a file of takes, told by its first letter. */
+/** Reads a file of takes; its first letter tells the format. */
 export function readTakesFile(text: string): ReturnType<typeof readTakesTable> {
   const given = text.replace(/^\uFEFF/, '').trim();
   return given.startsWith('{') ? readTakesJson(given) : readTakesTable(parseCsv(given));
 }
 
-/** How what is soft is hidden when takes are retimed for the timeline. */
+/** Options for retimed takes in the timeline. */
 export interface RetimeWish {
   readonly fastest: number;
   readonly wantedScreenS: number | null;
 }
 
 /**
- * Takes as a file.
+ * Exports takes.
  *
- * @param plan - of the shot they are of, whose cues are told; null for those of a whole production
- * @param planOf - the plan of any of their shots; undefined for one that is gone
- * @returns its text
+ * @param plan - plan of their shot, whose cues are exported; null for a whole production
+ * @param planOf - plan of a take's shot; undefined if deleted
+ * @returns the text of the file
  */
 export function takesFile(
   kind: TakesFile,
@@ -90,7 +90,7 @@ function edited(
   return { name: `${slate} take ${number}`, number, take, pulls, retiming };
 }
 
-/** The cues of a shot as it is planned: what the hand is told when. */
+/** Cues of a shot as planned. */
 function planCues(plan: ShotPlan, units: UnitSystem) {
   return plan.line.moves.map(({ startS, durationS, target, cue }) => ({
     fromS: startS,
@@ -99,7 +99,7 @@ function planCues(plan: ShotPlan, units: UnitSystem) {
   }));
 }
 
-/** Of takes what happened in them, one after the other. */
+/** Events of takes, in sequence. */
 function takeCues(views: readonly LoggedTakeView[]) {
   let atS = 0;
   return views.flatMap(({ slate, number, take }) => {

@@ -12,7 +12,7 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 
-/** How a mark was hit, in a word or two. */
+/** Words for how a mark was hit. */
 export const HIT_WORDS: Readonly<Record<MarkHit, string>> = {
   hit: 'hit',
   late: 'late',
@@ -35,13 +35,13 @@ export const PERFORMANCE_WORDS: readonly { readonly value: PerformanceGrade; rea
   { value: 'poor', word: 'poor' },
 ];
 
-/** Where a pull goes, by its letter or its distance. */
+/** Target of a pull: letter or distance. */
 export function pullTo(moveId: string, plan: ShotPlan, units: UnitSystem): string {
   const move = plan.line.moves.find(({ id }) => id === moveId);
   return move ? targetName(move.target, plan, units) : 'a pull that is gone';
 }
 
-/** What went wrong in a take: "late at D by 0.4 s, overshot at C"; empty where every mark was hit. */
+/** Faults of a take: "late at D by 0.4 s, overshot at C"; empty without faults. */
 export function faultWords(hits: readonly LoggedHit[], plan: ShotPlan, units: UnitSystem): string {
   return hits
     .filter(({ hit }) => hit !== 'hit')
@@ -52,7 +52,7 @@ export function faultWords(hits: readonly LoggedHit[], plan: ShotPlan, units: Un
     .join(', ');
 }
 
-/** Go again or move on, in a sentence. */
+/** Advice in a sentence. */
 export function adviceWords(
   { advice, kept, longestScreenS }: NextAdvice,
   takes: number,
@@ -79,7 +79,7 @@ export function adviceWords(
   }
 }
 
-/** What to do otherwise, as a line. */
+/** A correction in a line. */
 export function correctionWords({ moveId, hit, times, byS }: Correction, plan: ShotPlan, units: UnitSystem): string {
   const at = pullTo(moveId, plan, units);
   const often = times > 1 ? `${times} times ` : '';
@@ -95,7 +95,7 @@ export function correctionWords({ moveId, hit, times, byS }: Correction, plan: S
   return `${often}${HIT_WORDS[hit]} at ${at}${by}: ${done[hit]}`;
 }
 
-/** What a track shows, in a sentence: "Kept: every mark hit." or what was wrong, and how long can be used. */
+/** Result of a track in a sentence: "Kept: every mark hit.", or its faults and usable length. */
 export function verdictWords({ isKept, isWhole, moves, usable }: TakeVerdict, plan: ShotPlan, units: UnitSystem): string {
   const faults = faultWords(moves.map(loggedHit), plan, units);
   const [longest] = usable;

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { useKeepRate } from '../shot/useKeepRate';
 import { adviceWords } from './takeWords';
 
-/** Go again or move on, with the takes that are planned and what the last ones ask to be done otherwise; and in a sentence. */
+/** Advice for the next take, with planned takes and corrections, also as a sentence. */
 export function useAdvice(
   plan: ShotPlan,
   takes: readonly TakeRowView[],

@@ -9,7 +9,7 @@ const DETAILS = [
   { value: '3', word: 'coarse' },
 ] as const;
 
-/** How readily the outlines are drawn and what detail they look at, and what such an aid can't know. */
+/** Strength and detail of peaking, and its limits. */
 export function OutlineFields() {
   const dispatch = useAppDispatch();
   const outlines = useAppSelector((state) => state.preferences.outlines);

@@ -10,7 +10,7 @@ import { outlined } from './outlines';
 import { sceneAt } from './scene';
 import './viewfinder.css';
 
-// brings a slider, which most never ask for
+// contains a slider that most users never open
 const OutlineFields = lazyPart(() => import('./OutlineFields').then(({ OutlineFields }) => OutlineFields));
 
 interface Props {
@@ -18,13 +18,16 @@ interface Props {
   readonly verdict: JudgedPull;
 }
 
-/** As a camera magnifies to judge focus by. */
+/** Magnification for judging focus. */
 const MAGNIFIED = 4;
 
-/** Pixels of the view from side to side: the side column less its margins. */
+/** Width of the view in pixels: side column minus margins. */
 const VIEW_PX = 268;
 
-/** The picture at the playhead, as the lens would draw it: everyone as a simple figure at their depth, blurred as much as they will be; with outlines such as a focus aid draws, where they are wanted. */
+/**
+ * Picture at the playhead as the lens would draw it: subjects as simple figures at their depth with their blur, optionally with
+ * peaking.
+ */
 export function Viewfinder({ plan, verdict }: Props) {
   const dispatch = useAppDispatch();
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -39,7 +42,7 @@ export function Viewfinder({ plan, verdict }: Props) {
   const drawn = useRef('');
   useEffect(() => {
     const context = canvas.current?.getContext('2d', { willReadFrequently: true });
-    // while something elsewhere is dragged the picture mostly stays as it is
+    // during a drag elsewhere the picture usually stays the same
     const now = JSON.stringify([scene, light, outlines]);
     if (!context || drawn.current === now) return;
     drawn.current = now;
@@ -96,7 +99,7 @@ export function Viewfinder({ plan, verdict }: Props) {
   );
 }
 
-/** Of those who must be sharp at a frame, the one who blurs most; null while nobody must. */
+/** Of the subjects that must be sharp at a frame, the one with the largest blur; null if there is none. */
 function worstAt(plan: ShotPlan, verdict: JudgedPull, frame: number): { subjectId: string; circles: number } | null {
   const timeS = frame / verdict.captureFps;
   const blurs = sharpBeatsAt(plan, timeS).flatMap(({ subjectId }) => {

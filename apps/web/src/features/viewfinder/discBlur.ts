@@ -1,4 +1,4 @@
-/** How opaque each pixel of a picture is, 0 to 1, row by row: length `width * height`. */
+/** Opacity of each pixel, 0 to 1, row by row; length `width * height`. */
 export interface Mask {
   readonly width: number;
   readonly height: number;
@@ -6,11 +6,12 @@ export interface Mask {
 }
 
 /**
- * Spreads every point of a mask evenly over a disc, as a lens that is out of focus does.
+ * Convolves a mask with a disc, like a defocused lens.
  *
- * Row by row with running sums: a disc is a stack of rows, each of which is one difference of two sums. Rows and ends are counted in parts of a pixel, so that the disc grows smoothly with its diameter.
+ * Works with running sums: a disc is a stack of rows, and each row is a difference of two sums. Rows and ends are fractional,
+ * so that the disc grows smoothly.
  *
- * @param diameterPx - at least 0; below one pixel the mask stays as it is
+ * @param diameterPx - at least 0; below one pixel the mask is unchanged
  */
 export function discBlur({ width, height, alpha }: Mask, diameterPx: number): Mask {
   const radius = diameterPx / 2;
@@ -18,7 +19,10 @@ export function discBlur({ width, height, alpha }: Mask, diameterPx: number): Ma
   const sums = new Float64Array((width + 1) * height);
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) sums[y * (width + 1) + x + 1] = sums[y * (width + 1) + x]! + alpha[y * width + x]!;
-  /** Of one row, everything before a place that lies between two pixels. Beyond its ends the picture goes on as it is at its edge: a figure that is cut by the frame does not fade there. */
+  /**
+   * Sum of a row up to a fractional position. Beyond the edges the edge value continues, so that a cut figure does not fade
+   * there.
+   */
   const before = (y: number, place: number): number => {
     if (place < 0) return place * alpha[y * width]!;
     if (place >= width) return sums[y * (width + 1) + width]! + (place - width) * alpha[y * width + width - 1]!;
@@ -41,7 +45,7 @@ export function discBlur({ width, height, alpha }: Mask, diameterPx: number): Ma
   return { width, height, alpha: blurred };
 }
 
-/** A row of pixels of a disc: how far from its middle, how much of the row the disc covers, and half its width there on the average. */
+/** A row of a disc: offset from the centre, coverage of the pixel row, and mean half width. */
 interface Slice {
   readonly row: number;
   readonly weight: number;
@@ -49,7 +53,7 @@ interface Slice {
 }
 
 function slicesOf(radius: number): Slice[] {
-  // the area under a circle
+  // integral of the semicircle
   const under = (at: number) =>
     (at * Math.sqrt(Math.max(radius * radius - at * at, 0)) + radius * radius * Math.asin(at / radius)) / 2;
   const rows = Math.ceil(radius);

@@ -1,20 +1,20 @@
 import { discBlur, type Mask } from './discBlur';
 import type { Scene, SceneFigure } from './scene';
 
-/** A part of a figure, in one colour. */
+/** Part of a figure in one colour. */
 interface Layer {
   readonly colour: readonly [number, number, number];
   readonly draw: (context: CanvasRenderingContext2D, figure: SceneFigure, height: number) => void;
 }
 
-/** Blurred beyond so many pixels, a mask is worked on at half its size, and beyond twice that at a quarter: nobody sees the difference. */
+/** Above this blur a mask is processed at half size, above twice that at a quarter; the difference is not visible. */
 const HALVED_FROM_PX = 9;
 
-/** Parts that were drawn last, of several pictures at once: someone who stands still in a hold is drawn once. */
+/** Size of the cache of drawn parts: an unchanged figure is drawn once. */
 const MOST_KEPT = 240;
 const kept = new Map<string, HTMLCanvasElement>();
 
-/** Draws a scene from the farthest to the nearest, each part blurred by its disc. */
+/** Draws a scene from back to front, each part with its blur. */
 export function drawScene(context: CanvasRenderingContext2D, scene: Scene, ground: string, colours: readonly string[]): void {
   const { width, height, figures } = scene;
   const gradient = context.createLinearGradient(0, 0, 0, height);
@@ -73,7 +73,7 @@ function canvasOf({ width, height }: Size): HTMLCanvasElement {
 
 type Rgb = readonly [number, number, number];
 
-/** A head lighter than the body, dark for what an eye looks for: without some contrast within them no aid would have anything to find. */
+/** A head lighter than the body with dark eyes: peaking needs some contrast inside a figure. */
 function layersOf({ shape }: SceneFigure, colour: Rgb): Layer[] {
   const body = { colour: scaled(colour, BODY_SHADE[shape]), draw: DRAW[shape] };
   if (shape === 'person')
@@ -84,7 +84,7 @@ function layersOf({ shape }: SceneFigure, colour: Rgb): Layer[] {
 
 const BODY_SHADE = { person: 0.56, thing: 0.5, horizon: 0.7, landmark: 0.5 } as const;
 
-/** Bodies by the size of bodies, in millimetres around the eyes. */
+/** Body measures in mm around the eyes. */
 const HEAD = { width: 155, height: 235, over: 110 };
 const SHOULDERS = { width: 440, under: 250 };
 

@@ -1,19 +1,20 @@
-/** How an outlining aid is set: how readily it draws, and how fine the detail is that it looks at. */
+/** Peaking settings: strength and fineness of detail. */
 export interface OutlineSettings {
   /** 0 to 1 */
   readonly strength: number;
-  /** Pixels between what is compared: 1 for fine detail, more for coarse */
+  /** Distance of compared pixels: 1 for fine detail, more for coarse */
   readonly detail: 1 | 2 | 3;
 }
 
-/** The steepest contrast from pixel to pixel that no strength outlines, and the least that the strongest does, of 255. */
+/** Contrast thresholds at the lowest and the highest strength, of 255. */
 const LEAST_CONTRAST = 10;
 const MOST_CONTRAST = 110;
 
 /**
- * Which pixels an outlining aid would mark. It knows nothing of focus: it looks for contrast over a few pixels, and so marks a strong edge that is a little soft, and misses what is sharp and flat.
+ * Pixels that peaking would mark. It detects contrast, not focus: it marks a strong edge that is slightly soft, and misses
+ * low-contrast detail that is sharp.
  *
- * @param pixels - RGBA, four bytes a pixel, row by row
+ * @param pixels - RGBA, four bytes per pixel, row by row
  * @returns 1 for a marked pixel, row by row
  */
 export function outlined(
@@ -23,7 +24,7 @@ export function outlined(
   { strength, detail }: OutlineSettings,
 ): Uint8Array {
   const marked = new Uint8Array(width * height);
-  // coarse detail is compared over a longer way, and so sees a soft edge whole
+  // coarse detail is compared over a longer distance, and so includes a whole soft edge
   const needed = MOST_CONTRAST - (MOST_CONTRAST - LEAST_CONTRAST) * strength;
   const brightness = (x: number, y: number) => {
     const at = 4 * (y * width + x);

@@ -10,21 +10,21 @@ import {
   zoneLensAt,
 } from '@still-heron/core';
 
-/** Something to be drawn, where the lens would draw it, in pixels of the view. */
+/** A figure in the picture, in pixels of the view. */
 export interface SceneFigure {
   readonly id: string;
-  /** Subject by its place in the plan, or -1 for a thing on the floor */
+  /** Index of the subject, or -1 for a landmark */
   readonly current: number;
   readonly shape: 'person' | 'thing' | 'horizon' | 'landmark';
-  /** Middle from side to side, and the height of what is focused on */
+  /** Horizontal centre, and height of the point of focus */
   readonly x: number;
   readonly y: number;
-  /** Pixels for a millimetre where it stands */
+  /** Pixels per mm at its distance */
   readonly scale: number;
-  /** Diameter of the disc that every point of it blurs to */
+  /** Diameter of its blur disc */
   readonly blurPx: number;
   readonly distanceMm: number;
-  /** Width and height of a landmark */
+  /** Size of a landmark */
   readonly widthMm: number;
   readonly heightMm: number;
 }
@@ -36,18 +36,19 @@ export interface Scene {
   readonly figures: readonly SceneFigure[];
 }
 
-/** Where eyes are in a picture that nobody has drawn from above: a little over the middle. */
+/** Height of the eyes in the picture without a floor plan. */
 const EYE_LINE = 0.4;
-/** What of a body is focused on; whoever is focused on elsewhere is drawn as a thing. */
+/** Points of focus that are parts of a body; a subject with any other is drawn as an object. */
 const OF_A_BODY = /eye|face|head|mouth|lip|brow|hand|finger|shoulder|cheek/i;
-/** Something at infinity is drawn as wide as this share of the picture. */
+/** Width of a thing at infinity, as a share of the picture. */
 const HORIZON_SHARE = 0.36;
 
 /**
- * The picture at a frame, as it can be known: everyone at their depth and size, blurred as the core says. From side to side they stand as drawn on the floor; without a floor side by side.
+ * Picture at a frame: subjects at their depth and size, with their computed blur. Horizontal positions come from the floor
+ * plan; without one, subjects stand side by side.
  *
- * @param width - of the view, in pixels
- * @param magnified - whose part of the picture is shown, so many times as large; null for all of it
+ * @param width - width of the view in pixels
+ * @param magnified - subject in the magnified part; null for the whole picture
  */
 export function sceneAt(
   plan: ShotPlan,
@@ -130,5 +131,5 @@ function wholeScene(plan: ShotPlan, verdict: JudgedPull, frame: number, width: n
   return { width, height, figures: [...people, ...things].sort((a, b) => b.distanceMm - a.distanceMm) };
 }
 
-/** How high things stand that are drawn from above: as is usual for them. */
+/** Assumed heights of landmarks. */
 const LANDMARK_HEIGHTS = { post: 2200, box: 800, wall: 2600, door: 2100, track: 0 } as const;

@@ -1,16 +1,16 @@
 import type { TakePool, TakesProgress } from './takePool';
 import type { TakesAsk } from './takeRunner';
 
-/** The newest takes of something that keeps changing. */
+/** Latest trial results of something that keeps changing. */
 export interface ChanceAsker<K> {
-  /** Asks anew. While the first figures of what was asked before are still to come, it waits for them; then what is newest goes on. */
+  /** Requests new trials. If the previous request has no result yet, it is finished first; then the newest request runs. */
   ask(key: K, asks: readonly TakesAsk[]): void;
-  /** What is known with what it is of; the same object until there is more */
+  /** Latest results with their key; keeps its identity until there is more */
   latest(): { readonly key: K; readonly progress: TakesProgress } | null;
   subscribe(listener: () => void): () => void;
-  /** What is known is enough: nothing more is drawn of it. */
+  /** Ends the current request early and keeps its results. */
   settle(): void;
-  /** Nothing more is wanted. */
+  /** Cancels everything. */
   stop(): void;
 }
 
@@ -18,15 +18,15 @@ export interface AskerOptions {
   readonly takes: number;
   readonly seed: number;
   readonly rank: number;
-  /** Draws all takes before it goes on, and then rests twice as long as that took: what is always there must leave room for what is looked at */
+  /** Runs all trials before the next request, then pauses twice as long as they took, so that the visible work has priority */
   readonly isPaced?: boolean;
 }
 
-/** Times what the takes took; and no rest is longer than this. */
+/** Length of the pause as a multiple of the duration, and its maximum. */
 const REST_TIMES = 2;
 const LONGEST_REST_MS = 200;
 
-/** Latest wins, and something is always shown: a drag that never rests would otherwise give every job up before it has said anything. */
+/** Latest wins, but every request gets a first result: otherwise a continuous drag would cancel all of them. */
 export function createChanceAsker<K>(
   poolOf: () => TakePool,
   { takes, seed, rank, isPaced = false }: AskerOptions,

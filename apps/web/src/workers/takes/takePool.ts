@@ -1,9 +1,9 @@
 import { type KeepRate, keepRateOf, mergedCounts } from '@still-heron/core';
 import type { TakeRunner, TakesAnswer, TakesAsk } from './takeRunner';
 
-/** How it stands with takes that are drawn. */
+/** Progress of a job. */
 export interface TakesProgress {
-  /** By ask: what is known so far, at least the first figures; null for a plan that can't be judged */
+  /** Results by request; null for a plan that can't be evaluated */
   readonly rates: readonly (KeepRate | null)[];
   readonly takesDone: number;
   readonly takesInAll: number;
@@ -12,24 +12,24 @@ export interface TakesProgress {
 
 export interface TakesJob {
   readonly asks: readonly TakesAsk[];
-  /** Of each */
+  /** Trials per request */
   readonly takes: number;
   readonly seed: number;
-  /** Of jobs that wait, the one with the least goes first, and of two alike the newer */
+  /** Jobs with the lowest rank run first; of equal ones, the newest */
   readonly rank: number;
   readonly onProgress: (progress: TakesProgress) => void;
 }
 
 export interface TakePool {
-  /** Draws the takes of a job: a few of every ask first, then the rest. What comes of them is the same however many workers share them. */
+  /** Runs a job: a few trials of every request first, then the rest. The result does not depend on the number of workers. */
   draw(job: TakesJob): { readonly cancel: () => void };
 }
 
-/** Takes of every ask that are drawn before more of any: enough for a figure that does not jump by much. */
+/** Trials of each request in the first pass: enough for a stable first figure. */
 const FIRST_TAKES = 100;
-/** What is known is told no more often than this, but for the first figures and the last. */
+/** Minimum interval of progress reports, except the first and the last. */
 const TELL_MS = 120;
-/** Takes in one go after that: short enough to give up, long enough not to be all posting. */
+/** Trials per task after the first pass: short enough to cancel, long enough to limit overhead. */
 const PART_TAKES = 600;
 
 interface Task {
@@ -49,7 +49,7 @@ interface Running extends TakesJob {
   isGivenUp: boolean;
 }
 
-/** Shares takes out among workers. */
+/** Distributes trials among workers. */
 export function createTakePool(runners: readonly TakeRunner[]): TakePool {
   let jobs: Running[] = [];
   let nextId = 0;
@@ -59,7 +59,7 @@ export function createTakePool(runners: readonly TakeRunner[]): TakePool {
     const ordered = [...jobs].sort((a, b) => a.rank - b.rank || b.id - a.id);
     const job = ordered.find(({ waiting }) => waiting.length > 0);
     if (!job) return null;
-    // a worker goes on with what it has prepared already, as long as there is something of it
+    // a worker continues with a plan it has prepared already
     const { firstTake } = job.waiting[0]!;
     const own = job.waiting.findIndex((task) => task.firstTake === firstTake && task.index % runners.length === worker);
     return { job, task: job.waiting.splice(Math.max(own, 0), 1)[0]! };
@@ -117,7 +117,7 @@ export function createTakePool(runners: readonly TakeRunner[]): TakePool {
   };
 }
 
-/** The first takes of each, then the next of each: so that all of them become surer together. */
+/** First part of every request, then the next part of every request, so that all become more accurate together. */
 function tasksOf(asks: number, takes: number): Task[] {
   const tasks: Task[] = [];
   for (let first = 0; first < takes;) {

@@ -8,16 +8,16 @@ import {
   type TakeCounts,
 } from '@still-heron/core';
 
-/** What takes are drawn of: a plan, in the order of the plan it is compared with, an error left out or not. */
+/** Input of trials: a plan, the plan whose draw layout it shares, and an error source to switch off. */
 export interface TakesAsk {
   readonly plan: ShotPlan;
   readonly order: DrawOrder;
   readonly without: ErrorSource | null;
 }
 
-/** Some of the takes of what is asked. */
+/** A part of the trials of a request. */
 export interface TakesPart {
-  /** The same for the same ask: what no draw changes is then worked out once */
+  /** Equal for equal requests, so that the preparation is reused */
   readonly key: string;
   readonly ask: TakesAsk;
   readonly seed: number;
@@ -25,17 +25,17 @@ export interface TakesPart {
   readonly takes: number;
 }
 
-/** What came of them; null for a plan that can't be judged. */
+/** Counts of the trials; null for a plan that can't be evaluated. */
 export type TakesAnswer = { readonly beats: PreparedTakes['beats']; readonly counts: TakeCounts } | null;
 
 export interface TakeRunner {
   run(part: TakesPart): TakesAnswer | Promise<TakesAnswer>;
 }
 
-/** Prepared plans that are kept: as many as are compared at once. */
+/** Size of the cache of prepared plans: as many as are compared at once. */
 const MOST_KEPT = 40;
 
-/** What a worker does: it draws takes, and remembers what they share. */
+/** Runs trials in a worker, with a cache of prepared plans. */
 export function createTakeRunner(): TakeRunner {
   const kept = new Map<string, ReturnType<typeof prepareTakes>>();
   const preparedFor = ({ key, ask: { plan, order, without } }: TakesPart) => {
@@ -50,7 +50,7 @@ export function createTakeRunner(): TakeRunner {
     run(part) {
       const prepared = preparedFor(part);
       if ('missing' in prepared) return null;
-      // the tables stay here: what is wanted of a beat is when it is, and whose
+      // tables stay in the worker; the caller needs only times and subjects of beats
       const beats = prepared.beats.map((beat) => ({ ...beat, tables: [], tableAt: null }));
       return { beats, counts: runTakes(prepared, part.seed, part.firstTake, part.takes) };
     },

@@ -1,5 +1,5 @@
-/** Which takes are drawn: the same wherever something is compared. */
+/** Seed of all trials, so that compared plans draw the same numbers. */
 export const SEED = 1;
 
-/** Of a figure that is read: good to a hundredth. */
+/** Trials for a displayed figure: accurate to about one in a hundred. */
 export const TAKES = 2000;

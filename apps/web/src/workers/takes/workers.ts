@@ -3,12 +3,12 @@ import { createTakePool, type TakePool } from './takePool';
 import type { TakeRunner } from './takeRunner';
 import { startWorker } from '../startWorker';
 
-/** Workers that draw takes, at most; one core is left to the page itself. */
+/** Maximum number of trial workers; one core is left to the page. */
 const MOST_WORKERS = 4;
 
 let pool: TakePool | null = null;
 
-/** The pool of this page, started when takes are first asked for. */
+/** Pool of trial workers, started on first use. */
 export function takePool(): TakePool {
   if (pool) return pool;
   const count = Math.min(Math.max(navigator.hardwareConcurrency - 1, 1), MOST_WORKERS);
@@ -19,7 +19,7 @@ export function takePool(): TakePool {
   return (pool = createTakePool(runners));
 }
 
-/** What to draw takes of is worked out beside the pool, so that neither waits for the other. */
+/** Improvements and methods are prepared in a worker beside the pool, so that neither waits. */
 let adviser: ReturnType<typeof startWorker> | null = null;
 
 export async function helpsFor(plan: ShotPlan): Promise<readonly Help[]> {
@@ -30,7 +30,7 @@ export async function methodsFor(plan: ShotPlan): Promise<readonly MethodOffer[]
   return (adviser ??= startWorker()).remote.methods(plan);
 }
 
-/** The verdicts of several plans at once, for pictures of them. */
+/** Verdicts of several plans, for the style strip. */
 export async function judgeAll(plans: readonly ShotPlan[]): Promise<readonly PullVerdict[]> {
   const { remote } = (adviser ??= startWorker());
   return Promise.all(plans.map((plan) => remote.evaluate(plan)));

@@ -14,7 +14,7 @@ interface Props {
   readonly onClose: () => void;
 }
 
-/** Walks through what is untested or should be tried again, display by display and mode by mode: one question at a time, answered with a key. */
+/** Guided test: asks for every untested or outdated cell, by display and mode, one question at a time. */
 export function AidGuide({ camera, onChange, onClose }: Props) {
   const tester = useAppSelector((state) => state.preferences.tester);
   const [after, setAfter] = useState<AidCell | null>(null);

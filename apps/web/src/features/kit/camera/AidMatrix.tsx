@@ -14,7 +14,7 @@ interface Props {
 
 const SIGNS = { yes: '✓ yes', no: '✕ no', untested: '· untested' } as const;
 
-/** Aids down, displays across, for one recording mode at a time. A press goes round: untested, yes, no. */
+/** Focus aids by display, for one recording mode. A press cycles: untested, yes, no. */
 export function AidMatrix({ camera, onChange, onGuide }: Props) {
   const tester = useAppSelector((state) => state.preferences.tester);
   const [chosen, setChosen] = useState(camera.modes[0]!.id);

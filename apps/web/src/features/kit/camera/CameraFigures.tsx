@@ -11,7 +11,7 @@ export interface CameraFiguresProps {
   readonly onChange: (name: string, change: (camera: KitCamera) => KitCamera, gesture?: string) => void;
 }
 
-/** A camera by its recording modes, steadying, rates and displays. */
+/** Recording modes, steadying, frame rates and displays of a camera. */
 export function CameraFigures({ camera, onChange }: CameraFiguresProps) {
   return (
     <aside className="side setup-fields" aria-label="Figures of the camera">

@@ -4,7 +4,7 @@ import { NumberField } from '../../../fields/NumberField';
 import { TextField } from '../../../fields/TextField';
 import type { CameraFiguresProps } from './CameraFigures';
 
-/** The ways it records: how much of the sensor, how fine, how fast. */
+/** Recording modes: sensor area, resolution and frame rates. */
 export function CameraModes({ camera, onChange }: CameraFiguresProps) {
   const put = (id: string, name: string, changes: Partial<RecordingMode>, gesture?: string) =>
     onChange(
@@ -93,7 +93,7 @@ export function CameraModes({ camera, onChange }: CameraFiguresProps) {
   );
 }
 
-/** Digital steadying, by what each strength cuts away. */
+/** Digital steadying: crop of each level. */
 export function Steadying({ camera, onChange }: CameraFiguresProps) {
   return (
     <section>

@@ -6,7 +6,7 @@ import { AidGuide } from './AidGuide';
 import { AidMatrix } from './AidMatrix';
 import { CameraFigures } from './CameraFigures';
 
-/** A camera: what it can do as its owner tried it out, and the modes it records in. */
+/** A camera: test results of its focus aids, and its recording modes. */
 export function CameraPage() {
   const { item, edit } = useOpenItem('cameras');
   const [isGuided, setIsGuided] = useState(false);
@@ -26,7 +26,7 @@ export function CameraPage() {
   );
 }
 
-/** How much of what it can do is known, and what is to be asked again. */
+/** How many cells are tested and how many are outdated. */
 function CameraSentence({ camera }: { readonly camera: KitCamera }) {
   const cells = aidMatrix(camera, today());
   const untested = cells.filter(({ answer }) => answer === 'untested').length;

@@ -8,7 +8,7 @@ interface Props {
   readonly onChange: (values: readonly number[]) => void;
 }
 
-/** Several figures in one line, parted by blanks: 24 25 48 50. They are kept in order, each once. */
+/** Several numbers in one field, separated by spaces: 24 25 48 50. They are sorted without duplicates. */
 export function FiguresField({ label, values, limit, most, onChange }: Props) {
   return (
     <QuantityField

@@ -6,7 +6,7 @@ interface Props {
   readonly onClose: () => void;
 }
 
-/** What kept a file from being read: each by its place, with what would do. Nothing of it was taken. */
+/** Problems of a file that was not read, with their places. Nothing was imported. */
 export function ProblemList({ title, problems, onClose }: Props) {
   return (
     <section className="problem-list">

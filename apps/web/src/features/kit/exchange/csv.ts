@@ -1,22 +1,22 @@
 import type { CsvTable } from '@still-heron/core';
 import Papa from 'papaparse';
 
-/** What a file may part its cells with, the surest first: a comma may also be a decimal one. */
+/** Possible cell separators, least ambiguous first: a comma can also be a decimal comma. */
 const SEPARATORS = ['\t', ';', '|', ','] as const;
 
-/** Cuts a file into rows of cells. The separator is the surest one that stands in its first line; quotes are minded. */
+/** Splits a CSV file into rows of cells. Uses the least ambiguous separator in its first line, and respects quotes. */
 export function parseCsv(text: string): CsvTable {
   const first = text.replace(/^\uFEFF/, '').split(/\r?\n/, 1)[0] ?? '';
   const delimiter = SEPARATORS.find((separator) => first.includes(separator)) ?? ',';
   return Papa.parse<string[]>(text, { delimiter, skipEmptyLines: false }).data;
 }
 
-/** A table as the text of a file. */
+/** A table as CSV text. */
 export function printCsv(table: readonly (readonly string[])[]): string {
   return `${Papa.unparse(table.map((row) => [...row]))}\r\n`;
 }
 
-/** Lets the browser save a text as a file. */
+/** Offers a text as a file download. */
 export function saveFile(name: string, text: string, type: string): void {
   const url = URL.createObjectURL(new Blob([text], { type }));
   const link = document.createElement('a');
@@ -26,7 +26,7 @@ export function saveFile(name: string, text: string, type: string): void {
   setTimeout(() => URL.revokeObjectURL(url), 1000);
 }
 
-/** Asks the person for a file, and reads it. @returns null when they think better of it */
+/** Asks the user for a file and reads it. @returns null if cancelled */
 export function askForFile(accept: string): Promise<{ name: string; text: string } | null> {
   return new Promise((answer) => {
     const input = document.createElement('input');

@@ -9,8 +9,8 @@ export type KitFileReading =
 const EMPTY: KitFile = { format: KIT_FORMAT, schema: 1, cameras: [], lenses: [], wheels: [], rigs: [] };
 
 /**
- * Reads a file of kit: a whole kit as JSON, or a table of lenses or of wheels as CSV, told apart by its first line.
- * What a JSON file holds in detail the server checks.
+ * Reads a kit file: a whole kit as JSON, or a table of lenses or wheels as CSV. The first line tells which. The server checks
+ * the contents of a JSON file.
  */
 export function readKitFile(text: string): KitFileReading {
   const given = text.replace(/^\uFEFF/, '').trim();

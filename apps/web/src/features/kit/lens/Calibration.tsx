@@ -21,17 +21,17 @@ interface Props {
   readonly units: UnitSystem;
   readonly onDone: (points: readonly RingPoint[]) => void;
   readonly onClose: () => void;
-  /** What was taken so far, to be drawn */
+  /** Points taken so far, for the drawing */
   readonly onShow: (points: readonly RingPoint[]) => void;
 }
 
-/** Distances asked for between the two ends. More can be typed afterwards. */
+/** Number of distances between the two ends. More can be typed later. */
 const BETWEEN = 5;
 
-/** Takes a ring's scale: its two ends, then a few taped distances, one at a time. */
+/** Guided calibration of a ring: both ends, then some taped distances, one at a time. */
 export function Calibration({ lens, units, onDone, onClose, onShow }: Props) {
   const ring = ringOf(lens);
-  // a point for each step that was taken, null for one that was skipped
+  // one entry per step; null for a skipped step
   const [answers, setAnswers] = useState<readonly (RingPoint | null)[]>([]);
   const step = answers.length;
   const taken = answers.filter((point) => point !== null);
@@ -83,7 +83,7 @@ export function Calibration({ lens, units, onDone, onClose, onShow }: Props) {
   );
 }
 
-/** What the ring will most likely read there: by the two ends once they are known, else by the lens as it is described. */
+/** Expected angle at a distance: from both ends if they are known, else from the lens data. */
 function guess(lens: Lens, taken: readonly RingPoint[], mm: number, ring: ReturnType<typeof ringOf>): number {
   const fit = taken.length >= 2 ? fitHelicoid(taken, lens.focalLengthMm, lens.principalSeparationMm) : null;
   if (!fit) return mm === Infinity ? 0 : ring.throwDeg;
@@ -112,7 +112,7 @@ function Step({ step, wantedMm, guessDeg, lens, units, reads, onReads, onTake, o
   const ringDeg = reads === 'rim' && diameterMm ? ringDegOfArc(shown, diameterMm) : shown;
   const take = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
-    // what can't be read stays in its field until it can
+    // an invalid value stays in its field
     const unread = event.currentTarget.querySelector<HTMLElement>('[aria-invalid="true"]');
     if (unread) return unread.focus();
     onTake({ distanceMm: mm === Infinity ? null : mm, ringDeg });

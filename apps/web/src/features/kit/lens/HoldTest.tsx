@@ -6,7 +6,7 @@ import { today } from '../today';
 import { useOpenItem } from '../useKit';
 import { HOLD_WORDS } from '../words';
 
-/** Does a zoom keep its focus? Focus long, go wide, look: the answer is kept with who tried it, and when. */
+/** Test whether a zoom keeps focus: focus at the long end, go wide, check. The result is stored with tester and date. */
 export function HoldTest({ item }: { readonly item: KitLens }) {
   const { edit } = useOpenItem('lenses');
   const tester = useAppSelector((state) => state.preferences.tester);

@@ -16,7 +16,7 @@ interface Props {
   readonly onChange: ChangeLens;
 }
 
-/** A lens by its figures: glass, stops, ring, and what is fitted to it. */
+/** Figures of a lens: optics, stops, ring and fittings. */
 export function LensFigures({ item, units, onChange }: Props) {
   const { lens } = item;
   return (
@@ -117,7 +117,7 @@ function Glass({ lens, units, onChange }: { readonly lens: Lens; readonly units:
   );
 }
 
-/** Another focal length takes close focus and the stop of the long end with it, so that the lens stays one that can be. */
+/** A new focal length also adjusts close focus and the long end's stop, so that the lens stays valid. */
 function withFocal(lens: Lens, focalLengthMm: number, longestMm: number): Partial<Lens> {
   const closeFocusMm = Math.max(lens.closeFocusMm, 4 * longestMm + lens.principalSeparationMm);
   return {

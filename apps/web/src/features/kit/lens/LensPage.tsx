@@ -29,7 +29,7 @@ const SIDES = [
   { value: 'scale', word: 'Scale of the ring' },
 ] as const;
 
-/** A lens: its ring drawn with its scale, the points it goes by, and its figures. */
+/** A lens: its ring with the scale, its scale points and its figures. */
 export function LensPage() {
   const { item, edit } = useOpenItem('lenses');
   const { units } = useAppSelector((state) => state.preferences);
@@ -47,7 +47,7 @@ export function LensPage() {
   const change = (name: string, changes: Partial<Lens>, gesture?: string) =>
     edit(name, (now: KitLens) => ({ ...now, lens: { ...now.lens, ...changes } }), gesture);
 
-  /** Points that make a ring are the lens's at once; others wait here, named, until they do. */
+  /** Valid scale points are saved at once; invalid ones stay in a draft with their problems. */
   function setPoints(name: string, next: readonly RingPoint[]): void {
     if (next.length === 0 || checkPoints(lens, next).size > 0) return setDraft(next);
     setDraft(null);
@@ -120,7 +120,7 @@ interface SentenceProps {
   readonly units: UnitSystem;
 }
 
-/** What a turn of this ring does, at the distance under its witness mark; and first of all what is doubtful about it. */
+/** Effect of a small turn at the distance under the witness mark. Problems of the scale come first. */
 function LensSentence({ lens, points, atMm, units }: SentenceProps) {
   const ring = ringOf(lens);
   const { response } = lens;
@@ -158,7 +158,7 @@ function LensSentence({ lens, points, atMm, units }: SentenceProps) {
   );
 }
 
-/** How far the focus moves for a degree of the ring, centred on a distance where the ring has room on both sides. */
+/** Change of focus per degree of turn at a distance, centred if the ring has room on both sides. */
 function shiftPerDegMm(lens: Lens, atMm: number): number {
   const ring = ringOf(lens);
   const [a, b] = [ring.angleAt(ring.farthestMm), ring.angleAt(ring.closeFocusMm)];
@@ -167,7 +167,7 @@ function shiftPerDegMm(lens: Lens, atMm: number): number {
   return Math.abs(ring.distanceAt(middle + half) - ring.distanceAt(middle - half)) / (2 * half);
 }
 
-/** The zone at the widest stop, on the format in the middle of the library, sharp by its diagonal: Kit knows no shot. */
+/** Zone at the widest stop on a medium format. Kit has no shot to take them from. */
 function zoneAt(lens: Lens, atMm: number) {
   if (atMm - lens.principalSeparationMm < 4 * lens.focalLengthMm) return null;
   const camera = cameraOf(FORMATS.find(({ id }) => id === 's35-16x9')!);

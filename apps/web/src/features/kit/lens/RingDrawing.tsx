@@ -10,7 +10,7 @@ interface Props extends RingScene {
   readonly onTurn: (ringDeg: number) => void;
 }
 
-/** The ring as it is seen from behind the camera. Drag it, or turn it with the arrow keys: the distance under the witness mark follows. */
+/** The ring seen from behind the camera. It turns by drag or arrow keys; the distance under the witness mark follows. */
 export function RingDrawing(props: Props) {
   const { ref, size } = useSize();
   const sizePx = size ? Math.min(size.width, size.height) : 0;
@@ -54,7 +54,7 @@ function Drawing({ onTurn, sizePx, ...scene }: Props & { readonly sizePx: number
   );
 }
 
-/** A point of the scale: a pip where it was read, tied to where a helicoid has it. A straight tie is a good point, a slanting one is off. */
+/** A scale point: a dot where it was read, connected to its fitted position. A slanted line shows a residual. */
 function Pip({ pip: { x, y, fitted, standsOut, isWrong, residualDeg } }: { readonly pip: RingPip }) {
   const isOff = standsOut || isWrong;
   return (
@@ -71,7 +71,7 @@ function Pip({ pip: { x, y, fitted, standsOut, isWrong, residualDeg } }: { reado
   );
 }
 
-/** What stands under the witness mark, in the glass: read from across a table. */
+/** Distance under the witness mark, in large type in the centre. */
 function Reading({ layout: { centre }, ring, atDeg, units }: Omit<GripProps, 'onTurn'>) {
   return (
     <g aria-hidden="true">

@@ -12,7 +12,7 @@ interface Props {
   readonly onChange: ChangeLens;
 }
 
-/** How the ring turns and answers. */
+/** Throw, direction and response of the ring. */
 export function RingFigures({ lens, onChange }: Props) {
   return (
     <section>
@@ -70,7 +70,7 @@ export function RingFigures({ lens, onChange }: Props) {
   );
 }
 
-/** What the lens does to the picture besides focusing it. */
+/** Effects of the lens on the picture besides focus. */
 export function PictureFigures({ lens, onChange }: Props) {
   return (
     <section>
@@ -112,7 +112,7 @@ export function PictureFigures({ lens, onChange }: Props) {
   );
 }
 
-/** What is fitted to it. */
+/** Gear and diameters. */
 export function Fittings({ lens, onChange }: Props) {
   return (
     <section>

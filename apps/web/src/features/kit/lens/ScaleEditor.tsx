@@ -10,18 +10,18 @@ import { Calibration } from './Calibration';
 interface Props {
   readonly lens: Lens;
   readonly points: readonly RingPoint[];
-  /** The points do not make a ring yet; the lens keeps the one it has */
+  /** The points are not a valid scale yet; the lens keeps its old one */
   readonly isDraft: boolean;
   readonly problems: ReadonlyMap<number, Problem>;
   readonly units: UnitSystem;
   readonly onPoints: (name: string, points: readonly RingPoint[]) => void;
   readonly onGiveUp: () => void;
-  /** Points to be drawn while they are taken; null for the lens's own again */
+  /** Points to draw during a calibration; null for the lens's own */
   readonly onShow: (points: readonly RingPoint[] | null) => void;
   readonly onThrowAlone: (focusThrowDeg: number) => void;
 }
 
-/** The points a ring goes by: typed, read from a file, or taken by a guided calibration; each with how far it is off a smooth scale. */
+/** Scale points of a ring: typed, read from a file, or from the guided calibration, each with its residual. */
 export function ScaleEditor(props: Props) {
   const { lens, points, isDraft, units, onPoints, onGiveUp, onShow, onThrowAlone } = props;
   const [isGuided, setIsGuided] = useState(false);
@@ -105,7 +105,7 @@ export function ScaleEditor(props: Props) {
   );
 }
 
-/** Where the next point most likely lies: in the middle of the widest gap of the ring as it is. */
+/** Suggested next point: in the middle of the widest gap of the ring. */
 function nextPoint(lens: Lens, points: readonly RingPoint[]): RingPoint {
   const ring = ringOf(lens);
   const [farDeg, nearDeg] = [ring.angleAt(ring.farthestMm), ring.angleAt(ring.closeFocusMm)];

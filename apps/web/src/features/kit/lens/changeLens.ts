@@ -1,4 +1,4 @@
 import type { Lens } from '@still-heron/core';
 
-/** Changes figures of the open lens as a step by name; changes of one gesture make one step. */
+/** Changes figures of the open lens as a named undo step; changes of one gesture are one step. */
 export type ChangeLens = (name: string, changes: Partial<Lens>, gesture?: string) => void;

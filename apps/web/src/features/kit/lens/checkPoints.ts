@@ -1,9 +1,6 @@
 import { type Lens, lensProblems, type Problem, type RingPoint } from '@still-heron/core';
 
-/**
- * What keeps points from being the scale of a lens, by their place in the list; -1 for the list as a whole.
- * Points that are on their way to being a scale (none yet) have no problems.
- */
+/** Problems of scale points by index; -1 for the list as a whole. An empty list has no problems. */
 export function checkPoints(lens: Lens, points: readonly RingPoint[]): ReadonlyMap<number, Problem> {
   const found = new Map<number, Problem>();
   if (points.length === 0) return found;

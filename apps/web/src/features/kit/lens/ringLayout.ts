@@ -1,16 +1,16 @@
 import { fitHelicoid, type Lens, type LensRing, type RingPoint, ringOf, type UnitSystem } from '@still-heron/core';
 import { distanceTicks } from '../../../charts/ticks';
 
-/** What the drawing of a ring shows. */
+/** Input of the ring drawing. */
 export interface RingScene {
   readonly lens: Lens;
-  /** Points as typed: those of the lens, or a draft of them that makes no ring yet */
+  /** Typed points: those of the lens, or an invalid draft */
   readonly points: readonly RingPoint[];
-  /** Places in `points` that keep them from making a ring */
+  /** Indices in `points` of invalid ones */
   readonly wrong: ReadonlySet<number>;
-  /** Ring angle that stands under the witness mark */
+  /** Ring angle under the witness mark */
   readonly atDeg: number;
-  /** Zone of the distance under the witness, as ring angles */
+  /** Zone at that distance, as ring angles */
   readonly windowDeg: readonly [number, number] | null;
   readonly units: UnitSystem;
 }
@@ -27,43 +27,43 @@ export interface RingPip {
   readonly index: number;
   readonly x: number;
   readonly y: number;
-  /** Where a helicoid through the other points has it; null where there is no fit */
+  /** Fitted position on a helicoid; null without a fit */
   readonly fitted: readonly [number, number] | null;
   readonly standsOut: boolean;
   readonly isWrong: boolean;
   readonly residualDeg: number | null;
 }
 
-/** Places in pixels. The ring as it is seen from behind the camera, with the witness mark on top. */
+/** Layout in pixels: the ring from behind the camera, witness mark on top. */
 export interface RingLayout {
   readonly centre: readonly [number, number];
   readonly radius: number;
-  /** Below 1 where a ring that turns farther than once round is drawn closer together */
+  /** Below 1 if a ring with more than one turn is compressed */
   readonly scale: number;
   readonly scaleArc: string;
   readonly windowArc: string | null;
   readonly ticks: readonly RingTick[];
   readonly pips: readonly RingPip[];
-  /** Where the ring comes to its ends: two bars across the rim */
+  /** Bars across the rim at both ends */
   readonly ends: readonly string[];
-  /** An arrow round the rim, the way one turns for nearer */
+  /** Arrow along the rim in the direction of nearer focus */
   readonly arrow: { readonly path: string; readonly head: string; readonly x: number; readonly y: number };
-  /** Ring angle after a drag from one place to another about the centre */
+  /** Ring angle after a drag around the centre */
   turned(from: readonly [number, number], to: readonly [number, number]): number;
 }
 
-/** A scale longer than this is drawn closer together, so that its ends do not meet. */
+/** Longest scale that is not compressed, so that its ends do not overlap. */
 const FULL_DEG = 326;
 const LABEL_GAP_PX = 52;
 
-/** Lays the ring out in a square of so many pixels. */
+/** Lays out the ring in a square. */
 export function ringLayout({ lens, points, wrong, atDeg, windowDeg, units }: RingScene, sizePx: number): RingLayout {
   const ring = ringOf(lens);
   const { farDeg, nearDeg } = endsOf(ring);
   const scale = Math.min(1, FULL_DEG / ring.throwDeg);
   const centre = [sizePx / 2, sizePx / 2] as const;
   const radius = sizePx / 2 - 46;
-  // turned clockwise for nearer, the nearer marks come from the left of the witness
+  // if clockwise is nearer, nearer marks lie to the left of the witness mark
   const sense = (lens.nearerTurns === 'clockwise' ? -1 : 1) * Math.sign(nearDeg - farDeg) * scale;
   const screenDeg = (ringDeg: number) => (ringDeg - atDeg) * sense;
   const place = (ringDeg: number, r: number) => polar(centre, r, screenDeg(ringDeg));
@@ -124,7 +124,7 @@ export function ringLayout({ lens, points, wrong, atDeg, windowDeg, units }: Rin
   };
 }
 
-/** Ring angles of the two ends of the scale. */
+/** Ring angles of both ends of the scale. */
 export function endsOf(ring: LensRing): { farDeg: number; nearDeg: number } {
   return { farDeg: ring.angleAt(ring.farthestMm), nearDeg: ring.angleAt(ring.closeFocusMm) };
 }
@@ -133,7 +133,7 @@ function clampTo(deg: number, a: number, b: number): number {
   return Math.min(Math.max(deg, Math.min(a, b)), Math.max(a, b));
 }
 
-/** A place at so many degrees clockwise from the top. */
+/** Point at an angle clockwise from the top. */
 function polar([cx, cy]: readonly [number, number], r: number, deg: number): readonly [number, number] {
   const rad = (deg * Math.PI) / 180;
   return [cx + r * Math.sin(rad), cy - r * Math.cos(rad)];

@@ -7,14 +7,14 @@ import { KitFormFoot, MaybeNumber } from '../KitForm';
 import { useOpenItem } from '../useKit';
 import { PULLER_WORDS, SUPPORT_WORDS } from '../words';
 
-/** A rig: how the camera is carried and who pulls; the parts it takes and which are missing; what to mind with it. */
+/** A rig: support, puller, parts list with missing parts, and cautions. */
 export function RigPage() {
   const { item, edit } = useOpenItem('rigs');
   if (!item) return null;
   const change = (name: string, changes: Partial<Rig>, gesture?: string) =>
     edit(name, (now) => ({ ...now, ...changes }), gesture);
   const missing = missingParts(item);
-  // what the rig says of any shot that is pulled: the missing parts stand in the list itself
+  // notes that apply to the rig in any shot; missing parts are shown in the list itself
   const notes = planNotes({ ...newPlan(), rig: item }, { shutterAngleDeg: 180 }).filter(({ code }) => code !== 'missing-parts');
   return (
     <div className="step-page">

@@ -30,7 +30,7 @@ interface Props {
 
 const NO_LENS: Lens = plainLens({ name: '65 mm T2.2', focalLengthMm: 65, closeFocusMm: 650 });
 
-/** One turn of the ring on one lens, as each wheel there is makes it: how wide the landing is in the hand, and how long the turn takes. */
+/** Compares wheels by one turn of a ring: width of the landing window in the hand, and time for the turn. */
 export function GearBench({ wheelId, wheel }: Props) {
   const { units } = useAppSelector((state) => state.preferences);
   const { items: lenses } = useKit('lenses');
@@ -39,7 +39,7 @@ export function GearBench({ wheelId, wheel }: Props) {
   const [fromMm, setFromMm] = useState(4000);
   const [toMm, setToMm] = useState(2000);
   const usable = lenses.filter(({ item }) => item.lens.response !== 'speed');
-  // one begins with what is neither wide nor long
+  // start with a lens of medium focal length
   const middle = [...usable].sort(
     (a, b) => Math.abs(a.item.lens.focalLengthMm - 60) - Math.abs(b.item.lens.focalLengthMm - 60),
   )[0];

@@ -7,7 +7,7 @@ import { KitFormFoot, MaybeNumber } from '../KitForm';
 import { useOpenItem } from '../useKit';
 import { GearBench } from './GearBench';
 
-/** A wheel or motor: what its gear does to marks and fast racks on a lens, beside the other gears there are. */
+/** A wheel or motor: effect of its gear ratio on marks and fast pulls, compared with other wheels. */
 export function WheelPage() {
   const { id, item, edit } = useOpenItem('wheels');
   if (!item) return null;
