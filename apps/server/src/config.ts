@@ -1,22 +1,22 @@
 import { homedir } from 'node:os';
 import { join, resolve } from 'node:path';
 
-/** What the environment says of this server. */
+/** Configuration of the server, from environment variables. */
 export interface Config {
   readonly port: number;
-  /** Only this machine unless told otherwise */
+  /** Loopback only by default */
   readonly host: string;
-  /** Where PGlite keeps its files; unused with `databaseUrl` */
+  /** Folder of PGlite's files; unused with `databaseUrl` */
   readonly dataFolder: string;
-  /** A PostgreSQL server in place of PGlite */
+  /** PostgreSQL server to use instead of PGlite */
   readonly databaseUrl: string | null;
-  /** Put the demo production into an empty database */
+  /** Adds the demo production to an empty database */
   readonly seedsDemo: boolean;
-  /** The built page; null to serve the API alone */
+  /** Folder of the built page; null to serve only the API */
   readonly pageFolder: string | null;
 }
 
-/** @throws {Error} for a port that is none */
+/** @throws {Error} for an invalid port */
 export function readConfig(env: NodeJS.ProcessEnv): Config {
   const port = Number(env['PORT'] ?? 4870);
   if (!Number.isInteger(port) || port < 0 || port > 65535)

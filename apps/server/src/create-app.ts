@@ -19,18 +19,21 @@ import { KitService } from './kit/kit.service.js';
 import { ProductionsService } from './productions/productions.service.js';
 import { ShotsService } from './shots/shots.service.js';
 
-/** Leaves out what the framework says of errors that `main.ts` tells in a sentence of its own. */
+/** Suppresses framework messages about errors that `main.ts` reports itself. */
 class QuietLogger extends ConsoleLogger {
   override error(message: unknown, ...rest: unknown[]): void {
     if (rest[rest.length - 1] !== 'NestApplication') super.error(message, ...rest);
   }
 }
 
-/** Plain http on a set's own network is the rule, not the exception; what draws takes is WebAssembly, which has to be allowed by name (scripts made of text stay forbidden). */
+/**
+ * Plain http is normal on a set's own network. WebAssembly runs the trials and must be allowed by name; scripts from text stay
+ * forbidden.
+ */
 const POLICY = { 'upgrade-insecure-requests': null, 'script-src': ["'self'", "'wasm-unsafe-eval'"] };
 
 /**
- * The whole server, ready to listen: the same for the command line and for the tests.
+ * Builds the whole server, ready to listen; used by the command line and by the tests.
  *
  * @throws {DataFolderInUse} before anything else is set up
  */
@@ -53,10 +56,10 @@ async function assemble(config: Config, open: OpenDatabase): Promise<NestExpress
   app.disable('x-powered-by');
   app.use(helmet({ contentSecurityPolicy: { directives: POLICY }, strictTransportSecurity: false }));
   app.use(compression());
-  // before what is only for JSON: a picture comes as it is
+  // before the JSON parsers: pictures are sent as they are
   app.use(PICTURES_ADDRESS, express.raw({ type: [...PICTURE_TYPES], limit: PICTURE_BYTES }));
   app.use(jsonOnly);
-  // a file of a whole kit is larger than any other request
+  // a file with a whole kit is larger than any other request
   app.use('/api/kit/import', express.json({ limit: KIT_FILE_LIMIT }));
   app.useBodyParser('json', { limit: BODY_LIMIT });
   app.setGlobalPrefix('api');

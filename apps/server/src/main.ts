@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { readConfig } from './config.js';
 import { createApp } from './create-app.js';
 
-/** Starts the server and says where it is; stops with a plain sentence when it can't. */
+/** Starts the server and prints its address; exits with a clear message if it can't. */
 async function main(): Promise<void> {
   const config = readConfig(process.env);
   const app = await createApp(config);

@@ -15,7 +15,7 @@ afterAll(async () => {
   server.remove();
 });
 
-/** Every refusal is a 4xx of the one shape, and leaves the shot as it was. */
+/** Expects a 4xx with an error body, and the shot unchanged. */
 async function expectRefused(status: number, body: ErrorBody): Promise<ErrorBody> {
   expect(status).toBeGreaterThanOrEqual(400);
   expect(status).toBeLessThan(500);

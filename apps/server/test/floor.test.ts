@@ -11,7 +11,7 @@ afterAll(async () => {
   server.remove();
 });
 
-/** Ines walks in while the camera goes sideways and looks at her, past a wall. */
+/** Ines walks in while the camera moves sideways and looks at her, past a wall. */
 function walkIn(): ShotPlan {
   let plan = addSubjectAt(newPlan(), 'Ines', { xMm: 5000, yMm: 600 });
   plan = walkTo(plan, 'subject-1', { xMm: 2500, yMm: -400 }, 7);

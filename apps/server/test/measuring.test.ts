@@ -12,7 +12,7 @@ afterAll(async () => {
   server.remove();
 });
 
-/** Listens at the measuring port until so many readings came. */
+/** Listens at the measuring port until `count` readings have arrived. */
 async function listen(count: number, whenListening: () => Promise<unknown>): Promise<ReadingView[]> {
   const { port } = (server.app.getHttpServer() as { address(): AddressInfo }).address();
   return new Promise((resolve, reject) => {

@@ -12,7 +12,7 @@ afterAll(async () => {
   server.remove();
 });
 
-/** A grey PNG of so many pixels. */
+/** A grey PNG of the given size. */
 function png(width: number, height: number): Buffer {
   const chunk = (type: string, data: Buffer) => {
     const body = Buffer.concat([Buffer.from(type), data]);
@@ -56,7 +56,7 @@ test('a drawing of shapes is taken, with a picture or a link within itself too',
     widthPx: 40,
     heightPx: 20,
   });
-  // told from its contents, whatever it is called
+  // the type comes from the contents
   expect((await send(png(8, 8), 'image/jpeg').expect(201)).body).toMatchObject({ type: 'image/png' });
 });
 

@@ -11,7 +11,7 @@ import { createApp } from '../src/create-app';
 import { BELL_FOUNDRY_SHOTS, type DemoKit } from '../src/demo/bell-foundry';
 import { DEMO_KIT } from '../src/demo/kit';
 
-/** A real server on a real PGlite in a folder of its own. */
+/** A real server on a real PGlite in its own folder. */
 export interface TestServer {
   readonly app: NestExpressApplication;
   readonly folder: string;
@@ -67,7 +67,7 @@ export async function makeShot(
   ).body as ShotView;
 }
 
-/** The demo's kit with ids made of its names, as no database gives them. */
+/** The demo's kit with readable ids. */
 const looseKit: DemoKit = (() => {
   const byName =
     <K extends KitKind>(kind: K, items: readonly KitItems[K][]) =>

@@ -72,7 +72,7 @@ test('a take is graded afterwards; a save of what has changed since is refused, 
   await server.request.delete(`/api/takes/${id}?version=1`).expect(409);
   await server.request.delete(`/api/takes/${id}?version=2`).expect(204);
   await server.request.get(`/api/takes/${id}`).expect(404);
-  // a number is not given twice while a later one stands
+  // a number is not reused while a later take exists
   await log(shot);
   expect((await log(shot)).number).toBe(2);
 });
@@ -124,11 +124,11 @@ test('the log of a production: newest first, by pages, searched and filtered', a
   expect(told(await page('hit=late'))).toEqual([1, '9C-1']);
   expect(told(await page('search=LANTERN%20too'))).toEqual([1, '4B-1']);
   expect(told(await page('search=9c'))).toEqual([1, '9C-1']);
-  // what means something to a pattern is looked for as it is
+  // pattern characters are searched literally
   expect(told(await page('search=%25'))).toEqual([0]);
   for (const query of ['size=0', 'page=x', 'circled=yes', 'focus=crisp', 'hit=missed'])
     await server.request.get(`/api/productions/${productionId}/takes?${query}`).expect(400);
-  // a deleted shot takes its takes out of the log, and brings them back
+  // deleting a shot removes its takes from the log; restoring it brings them back
   await server.request.delete(`/api/shots/${other.id}?version=1`).expect(204);
   expect((await page('')).total).toBe(2);
   await server.request.post(`/api/shots/${other.id}/restore`).expect(200);
@@ -253,7 +253,7 @@ describe('what leaves the house', () => {
     const file = await pdf(productionId);
     expect(file.subarray(0, 5).toString()).toBe('%PDF-');
     expect(file.subarray(-6).toString()).toContain('%%EOF');
-    // both typefaces are in it
+    // contains both typefaces
     expect(file.toString('latin1').match(/\/FontFile/g)?.length).toBeGreaterThanOrEqual(2);
     const { id } = await makeProduction(server, 'Nothing yet');
     expect((await pdf(id)).length).toBeGreaterThan(500);

@@ -13,7 +13,7 @@ export class ProblemView {
   need!: string;
 }
 
-/** The one shape of every error answer. */
+/** Shape of every error answer. */
 export class ErrorBody extends ProblemView {
   @ApiProperty({ type: [ProblemView], required: false, description: 'All problems found, when there is more than one' })
   problems?: ProblemView[];

@@ -20,7 +20,7 @@ import {
   ValidateIf,
 } from 'class-validator';
 
-/** What a failed check says besides its message; the server's validation makes the error body of it. */
+/** Data of a failed check besides its message, from which the server builds the error body. */
 export interface CheckContext {
   readonly code: string;
   readonly need: string;
@@ -32,7 +32,7 @@ function all(...decorators: PropertyDecorator[]): PropertyDecorator {
   return (target, key) => decorators.forEach((decorate) => decorate(target, key));
 }
 
-/** Text of so many characters, without characters that can't be stored. */
+/** Text with a length limit, without characters that can't be stored. */
 export function Text({ min = 0, max, description }: { min?: number; max: number; description: string }): PropertyDecorator {
   const need = min > 0 ? `text of ${min} to ${max} characters` : `text of at most ${max} characters`;
   return all(
@@ -43,7 +43,7 @@ export function Text({ min = 0, max, description }: { min?: number; max: number;
   );
 }
 
-/** The field may be left out; null is not the same as leaving it out. */
+/** The field may be missing; null is not the same as missing. */
 export function Optional(): PropertyDecorator {
   return ValidateIf((_, value: unknown) => value !== undefined);
 }
@@ -62,7 +62,7 @@ function Storable(needsWords: boolean): PropertyDecorator {
     });
 }
 
-/** A plain number within a range. */
+/** A number within a range. */
 export function Quantity({ min, max }: { min: number; max: number }, description: string): PropertyDecorator {
   const need = `a number from ${min} to ${max}`;
   return all(
@@ -73,7 +73,7 @@ export function Quantity({ min, max }: { min: number; max: number }, description
   );
 }
 
-/** The version of a row that a change was made from. */
+/** Version of the row on which a change is based. */
 export function Version(): PropertyDecorator {
   const need = 'the version that was read, a whole number from 1';
   return all(
@@ -105,7 +105,7 @@ export function Ids(max: number, description: string): PropertyDecorator {
   );
 }
 
-/** An item of kit. Of which kind, and so what it must hold, the address says: the server holds it against the core's limits for that kind. */
+/** A kit item. The address tells its kind; the server checks it against the core's limits for that kind. */
 export function KitDocument(): PropertyDecorator {
   return (target, key) => {
     ApiProperty({ type: Object, additionalProperties: true, description: 'An item of kit, as docs/formats.md describes it.' })(
@@ -117,7 +117,7 @@ export function KitDocument(): PropertyDecorator {
   };
 }
 
-/** A take, held by the server against the core's limits. */
+/** A take. The server checks it against the core's limits. */
 export function TakeDocument(): PropertyDecorator {
   return (target, key) => {
     ApiProperty({ type: Object, additionalProperties: true, description: 'A take: lengths in mm, times in s from its start' })(
@@ -129,12 +129,12 @@ export function TakeDocument(): PropertyDecorator {
   };
 }
 
-/** The id of something in a plan. */
+/** Id of an item in a plan. */
 export function Id(description: string): PropertyDecorator {
   return Text({ min: 1, max: PLAN_LIMITS.id.max, description });
 }
 
-/** An id of a row, or one a device makes for what it starts. */
+/** Id of a row, or an id made by a device. */
 export function Uuid(description: string): PropertyDecorator {
   return all(
     ApiProperty({ type: String, format: 'uuid', description }),
@@ -161,7 +161,7 @@ export function Moment(description: string): PropertyDecorator {
   );
 }
 
-/** A list of items of kit of one kind, checked by the server as above. */
+/** A list of kit items of one kind, checked by the server as above. */
 export function KitList(): PropertyDecorator {
   return (target, key) => {
     ApiProperty({ type: [Object], required: false, description: 'Items of this kind' })(target, key);
@@ -174,10 +174,10 @@ export function KitList(): PropertyDecorator {
   };
 }
 
-/** Name of the check below, by which the server's validation knows to list the plan's own problems. */
+/** Name of the plan check, by which the server's validation finds the plan's own problems. */
 export const PLAN_CHECK = 'isShotPlan';
 
-/** A whole shot plan, checked by the core's one declaration of limits. */
+/** A whole shot plan, checked against the core's limits. */
 export function Plan(): PropertyDecorator {
   return (target, key) => {
     ApiProperty({
@@ -186,7 +186,7 @@ export function Plan(): PropertyDecorator {
       description:
         'The shot plan: lengths in mm (null for infinity), times in s. Plans of earlier schemas are brought to the newest.',
     })(target, key);
-    // the plan is checked as it came: a deep copy by the transformer would be work for nothing. A page from before an update may still send an old form
+    // take the plan as received: a deep copy would be wasted work. An older page may still send an old schema
     Transform(({ obj }: { obj: Record<string, unknown> }) => upgradePlan(obj[key as string]), { toClassOnly: true })(target, key);
     registerDecorator({
       name: PLAN_CHECK,

@@ -1,4 +1,4 @@
-/** What crosses the wire between page and server. The page takes types only; the server runs the checks. */
+/** Types of requests and responses. The page imports only types; the server runs the checks. */
 export { ErrorBody, ProblemView } from './errors.js';
 export { type CheckContext, PLAN_CHECK } from './fields.js';
 export { CreateKitItem, KIT_FORMAT, KitFile, KitImportView, KitItemView, SaveKitItem } from './kit.js';

@@ -25,7 +25,7 @@ export class KitItemView<K extends KitKind = KitKind> {
 
 export const KIT_FORMAT = 'still-heron-kit';
 
-/** A whole kit, or some of it, as a file. Items carry no ids: a kit that is read somewhere else is that place's own. */
+/** A kit file. Items have no ids: an import creates new ones. */
 export class KitFile {
   @Choice([KIT_FORMAT], 'What this file is')
   format!: typeof KIT_FORMAT;

@@ -5,7 +5,7 @@ import { Choice, Optional, Quantity, Text } from './fields.js';
 const TRUE_DISTANCE = { min: 1, max: 1_000_000 } as const;
 const RECIPIENT = { min: 1, max: 60 } as const;
 
-/** What a measuring device sends when it has measured. */
+/** A reading sent by a measuring device. */
 export class SendReading {
   @Text({ min: 1, max: 60, description: 'What measured, as a person would call it' })
   device!: string;
@@ -25,7 +25,7 @@ export class SendReading {
   recipient?: string;
 }
 
-/** Asks the stand-in to measure: it knows the true distance from the drawing, and reads it as a device would. */
+/** Requests a simulated reading: it contains the true distance from the drawing. */
 export class AskStandIn {
   @Choice(DEVICE_METHODS, 'Which device it stands in for')
   method!: DeviceMethod;
@@ -37,7 +37,7 @@ export class AskStandIn {
   recipient!: string;
 }
 
-/** A reading as pages get it. */
+/** A reading as pages receive it. */
 export class ReadingView {
   @ApiProperty({ type: Number, description: 'Counts up from 1 while the server runs' })
   number!: number;

@@ -3,10 +3,10 @@ import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, ValidateNested } from 'class-validator';
 import { Flag, Id, Quantity, Text, Uuid } from './fields.js';
 
-/** The rates a roll is run at: slowly for practice. */
+/** Speeds of a roll: below 1 for slow practice. */
 export const ROLL_RATES = { min: 0.1, max: 1 } as const;
 
-/** A pull that was set off, in seconds since the roll began. */
+/** A cue given by key, in seconds since the roll started. */
 export class SetOffView implements SetOff {
   @Id('Of the pull')
   moveId!: string;
@@ -15,7 +15,7 @@ export class SetOffView implements SetOff {
   timeS!: number;
 }
 
-/** A roll as it runs on every device that shows the shot. Whoever started it tells it again after the line was cut. */
+/** State of a roll, shared by all devices that show the shot. After a reconnect, the rolling device sends it again. */
 export class RollView {
   @Uuid('Made by the device that rolls')
   rollId!: string;
@@ -42,7 +42,7 @@ export class RollView {
   setOffs!: SetOffView[];
 }
 
-/** Something of a roll that is told to everyone else. */
+/** A cue, sent to the other devices. */
 export class RollSetOff extends SetOffView {
   @Uuid('Of the roll')
   rollId!: string;
@@ -61,15 +61,15 @@ export class JoinRoll {
   device!: string;
 }
 
-/** Where the ring is on the device that turns it: passed on as it comes, and forgotten. */
+/** Ring angle on the device that turns it: passed on, not stored. */
 export class RollWheel {
   @Quantity({ min: -10_000, max: 10_000 }, 'In ring degrees')
   ringDeg!: number;
 }
 
-/** What a device that joins finds. */
+/** State for a device that joins. */
 export interface JoinedView {
   readonly roll: RollView | null;
-  /** The other devices that show the shot */
+  /** Names of the other devices that show the shot */
   readonly devices: readonly string[];
 }

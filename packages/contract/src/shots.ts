@@ -6,7 +6,7 @@ export const SCENE = { max: 40 } as const;
 export const SLATE = { min: 1, max: 12 } as const;
 export const TITLE = { max: 120 } as const;
 
-/** What of a shot is edited, undone and saved together. */
+/** The part of a shot that is edited, undone and saved as a whole. */
 export class ShotDocument {
   @Text({ ...SCENE, description: 'Scene number or name' })
   scene!: string;

@@ -1,7 +1,7 @@
 import { ApiProperty } from '@nestjs/swagger';
 import type { FittedErrors } from '@still-heron/core';
 
-/** How takes fared that have something in common. */
+/** Results of takes with a common property. */
 export class KeptView {
   @ApiProperty({ type: String, description: 'What they have in common: a lens, a stop, a person, a day' })
   name!: string;
@@ -11,7 +11,7 @@ export class KeptView {
   usable!: number;
 }
 
-/** Takes that were reckoned to be kept about as often. */
+/** Takes with a similar predicted keep rate. */
 export class CalibrationView {
   @ApiProperty({ type: Number, description: 'What was predicted, on the average' })
   predicted!: number;
@@ -21,7 +21,7 @@ export class CalibrationView {
   usable!: number;
 }
 
-/** What a production's takes tell. */
+/** Statistics of a production's takes. */
 export class StatisticsView {
   @ApiProperty({ type: Number })
   takes!: number;

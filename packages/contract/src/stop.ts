@@ -1,6 +1,6 @@
 import { ApiProperty } from '@nestjs/swagger';
 
-/** Takes that may be drawn in one request. */
+/** Largest number of trials per request. */
 export const MOST_TAKES_ASKED = 20_000;
 
 export class BeatRateView {
@@ -12,7 +12,7 @@ export class BeatRateView {
   keepRate!: number;
 }
 
-/** How likely a take is to be kept; what would be infinite is null. */
+/** Keep rate of a plan; infinite values are null. */
 export class KeepRateView {
   @ApiProperty({ type: Number })
   takes!: number;
@@ -36,7 +36,7 @@ export class KeepRateView {
   takesForNineOfTen!: number | null;
 }
 
-/** A shot at one of the stops of its lens. */
+/** Keep rate at one of the stops of the lens. */
 export class StopRateView extends KeepRateView {
   @ApiProperty({ type: Number, description: 'On the lens’s scale' })
   stop!: number;

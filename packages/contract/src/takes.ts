@@ -22,7 +22,7 @@ export class SaveTake {
   take!: Take;
 }
 
-/** A take in a list: all of it but its track. */
+/** A take in a list, without its track. */
 export class TakeRowView {
   @ApiProperty({ type: String })
   id!: string;
@@ -45,7 +45,7 @@ export class TakeView extends TakeRowView {
   declare take: Take;
 }
 
-/** A take among those of a whole production. */
+/** A take in an export of a whole production. */
 export class LoggedTakeView extends TakeRowView {
   @ApiProperty({ type: String })
   slate!: string;

@@ -1,11 +1,11 @@
 import { type DynamicModule, Global, Inject, Module, type OnApplicationShutdown } from '@nestjs/common';
 import type { OpenDatabase } from './driver.js';
 
-/** Token of the `Database`. */
+/** Injection token of the `Database`. */
 export const DATABASE = Symbol('database');
 const OPEN_DATABASE = Symbol('open database');
 
-/** Gives the open database to every module, and closes it when the server stops. */
+/** Provides the open database to all modules and closes it when the server stops. */
 @Global()
 @Module({})
 export class DatabaseModule implements OnApplicationShutdown {

@@ -10,7 +10,7 @@ import pg from 'pg';
 import { lockDataFolder } from './lock.js';
 import * as schema from './schema.js';
 
-/** The database as the rest of the server sees it: the same schema and SQL whichever driver is under it. Also the type of a transaction. */
+/** The database independent of its driver: same schema, same SQL. Also the type of a transaction. */
 export type Database = PgDatabase<PgQueryResultHKT, typeof schema>;
 
 export interface OpenDatabase {
@@ -21,9 +21,9 @@ export interface OpenDatabase {
 const migrationsFolder = resolve(import.meta.dirname, '../../migrations');
 
 /**
- * Opens the database and brings it to the newest schema: a PostgreSQL server when a URL is given, else PGlite in a locked folder.
+ * Opens the database and runs its migrations: a PostgreSQL server if a URL is given, else PGlite in a locked folder.
  *
- * @throws {DataFolderInUse} when another process has the folder
+ * @throws {DataFolderInUse} if another process uses the folder
  */
 export async function openDatabase(options: { databaseUrl: string | null; dataFolder: string }): Promise<OpenDatabase> {
   return options.databaseUrl === null ? openPglite(options.dataFolder) : openServer(options.databaseUrl);

@@ -1,7 +1,7 @@
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
-/** The data folder is in use by another process. */
+/** Another process uses the data folder. */
 export class DataFolderInUse extends Error {
   constructor(folder: string, processId: number) {
     super(
@@ -14,14 +14,15 @@ export class DataFolderInUse extends Error {
 
 const FILE = 'in-use-by';
 
-/** Folders this process has locked itself. */
+/** Folders locked by this process. */
 const heldHere = new Set<string>();
 
 /**
- * Keeps other processes off a data folder: PGlite has no lock of its own. A lock whose process is gone is taken over.
+ * Locks a data folder against other processes, because PGlite has no lock. A lock of a process that no longer runs is taken
+ * over.
  *
- * @param folder - exists already
- * @returns gives the folder free again; safe to call twice
+ * @param folder - must exist
+ * @returns a function that releases the lock; safe to call twice
  * @throws {DataFolderInUse}
  */
 export function lockDataFolder(folder: string): () => void {
@@ -33,7 +34,7 @@ export function lockDataFolder(folder: string): () => void {
     } catch (error) {
       if ((error as NodeJS.ErrnoException).code !== 'EEXIST') throw error;
       const holder = Number(readFileSync(path, 'utf8'));
-      // our own number in a file that we did not write was left by a process before a restart of the machine or container
+      // our own process id in a file that we did not write: left over from before a restart of the machine or container
       const isInUse = holder === process.pid ? heldHere.has(path) : isAlive(holder);
       if (attempt > 2 || isInUse) throw new DataFolderInUse(folder, holder);
       rmSync(path, { force: true });

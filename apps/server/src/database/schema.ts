@@ -28,9 +28,9 @@ export const productions = pgTable(
     units: text('units', { enum: ['metric', 'imperial'] })
       .notNull()
       .default('metric'),
-    /** The shutter angle it is shot at: a shot that leaves it says so */
+    /** Shutter angle of the production; a shot with another one shows a note */
     shutterAngleDeg: doublePrecision('shutter_angle_deg').notNull().default(180),
-    /** Raised by every change of the row and of the shooting order */
+    /** Increased by every change of the row and of the shooting order */
     version: integer('version').notNull().default(1),
     createdAt: moment('created_at').notNull().defaultNow(),
     updatedAt: moment('updated_at').notNull().defaultNow(),
@@ -48,7 +48,7 @@ export const shots = pgTable(
     productionId: uuid('production_id')
       .notNull()
       .references(() => productions.id, { onDelete: 'cascade' }),
-    /** Place in shooting order; not necessarily without gaps */
+    /** Position in shooting order, possibly with gaps */
     position: integer('position').notNull(),
     scene: text('scene').notNull(),
     slate: text('slate').notNull(),
@@ -57,13 +57,13 @@ export const shots = pgTable(
     version: integer('version').notNull().default(1),
     createdAt: moment('created_at').notNull().defaultNow(),
     updatedAt: moment('updated_at').notNull().defaultNow(),
-    /** Set while a deletion can still be taken back */
+    /** Set while a deletion can be undone */
     deletedAt: moment('deleted_at'),
   },
   (table) => [index('shots_by_order').on(table.productionId, table.position), check('shots_version', sql`${table.version} > 0`)],
 );
 
-/** Every save of a shot, as it was then; pruned by age. */
+/** Every saved version of a shot; old ones are pruned. */
 export const shotRevisions = pgTable(
   'shot_revisions',
   {
@@ -80,8 +80,8 @@ export const shotRevisions = pgTable(
   (table) => [primaryKey({ columns: [table.shotId, table.version] })],
 );
 
-/** Takes of a shot. What a log is searched and sorted by stands in columns of its own, the track apart from the rest: lists are read without it. */
-/** How often something was measured in a take, the sum of it, or the sum of its squares. */
+/** Takes. Columns hold what the log searches and sorts by. The track is in a table of its own, so that lists do not read it. */
+/** Count, sum or sum of squares of an error measured in a take. */
 const sumOf = (name: string) => doublePrecision(name).notNull().default(0);
 
 export const takes = pgTable(
@@ -91,7 +91,7 @@ export const takes = pgTable(
     shotId: uuid('shot_id')
       .notNull()
       .references(() => shots.id, { onDelete: 'cascade' }),
-    /** Of its shot: a log of fifty thousand takes is read in order of time without asking every shot */
+    /** Production of its shot, so that a log is read in order of time without a join */
     productionId: uuid('production_id')
       .notNull()
       .references(() => productions.id, { onDelete: 'cascade' }),
@@ -99,7 +99,7 @@ export const takes = pgTable(
     rolledAt: moment('rolled_at').notNull(),
     isCircled: boolean('is_circled').notNull(),
     focus: text('focus'),
-    // what statistics ask of a take, so that fifty thousand documents need not be read
+    // input of the statistics, so that they need not read the documents
     lens: text('lens').notNull().default(''),
     stop: doublePrecision('stop').notNull().default(0),
     method: text('method').notNull().default(''),
@@ -129,7 +129,7 @@ export const takes = pgTable(
   ],
 );
 
-/** A table of one kind of kit: what is listed and searched as columns, the rest as one checked document. */
+/** Table of one kind of kit: listed and searched fields as columns, the rest as one checked document. */
 function kitTable<K extends KitKind, N extends string>(name: N, _kind: K) {
   return pgTable(
     name,
@@ -140,7 +140,7 @@ function kitTable<K extends KitKind, N extends string>(name: N, _kind: K) {
       version: integer('version').notNull().default(1),
       createdAt: moment('created_at').notNull().defaultNow(),
       updatedAt: moment('updated_at').notNull().defaultNow(),
-      /** Set while a deletion can still be taken back */
+      /** Set while a deletion can be undone */
       deletedAt: moment('deleted_at'),
     },
     (table) => [index(`${name}_by_name`).on(table.name), check(`${name}_version`, sql`${table.version} > 0`)],
@@ -152,7 +152,7 @@ export const lenses = kitTable('lenses', 'lenses');
 export const wheels = kitTable('wheels', 'wheels');
 export const rigs = kitTable('rigs', 'rigs');
 
-/** Pictures that lie under drawings. They never change: a plan names one by its id. */
+/** Pictures under drawings. They never change; a plan refers to one by id. */
 export const pictures = pgTable(
   'pictures',
   {
@@ -160,7 +160,7 @@ export const pictures = pgTable(
     type: text('type').$type<PictureType>().notNull(),
     widthPx: integer('width_px').notNull(),
     heightPx: integer('height_px').notNull(),
-    /** SHA-256 of the contents: the same picture is kept once */
+    /** SHA-256 of the contents: equal pictures are stored once */
     digest: text('digest').notNull().unique(),
     contents: bytes('contents').notNull(),
     createdAt: moment('created_at').notNull().defaultNow(),

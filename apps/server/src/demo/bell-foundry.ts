@@ -31,10 +31,10 @@ import {
   type Wheel,
 } from '@still-heron/core';
 
-/** The demo production: an invented film in an invented town. Its plans are made with the same steps a person takes on the page. */
+/** The demo production: an invented film in an invented town. Its plans are built with the same edits as on the page. */
 export const BELL_FOUNDRY = 'The Bell Foundry';
 
-/** The kit's items as the demo's shots take them: by the names they go by. */
+/** Kit items by name, as the demo's shots use them. */
 export interface DemoKit {
   readonly camera: { readonly id: string; readonly item: KitCamera };
   readonly lens: (name: string) => { readonly id: string; readonly item: KitLens };
@@ -48,7 +48,7 @@ interface Gear {
   readonly wheel?: string;
 }
 
-/** A shot of so many seconds with gear from the kit at a stop, nobody in it yet. */
+/** A shot with gear from the kit, without subjects. */
 function shot(kit: DemoKit, gear: Gear, stop: number, durationS: number, method: Method): ShotPlan {
   const { camera } = kit;
   const lens = kit.lens(gear.lens);
@@ -62,7 +62,7 @@ function shot(kit: DemoKit, gear: Gear, stop: number, durationS: number, method:
   return { ...plan, method };
 }
 
-/** Fixed on one person through the whole shot, wide and stopped down: sharp. */
+/** Fixed focus on one person, wide and stopped down: sharp. */
 function bronzeAtTheLip(kit: DemoKit): ShotPlan {
   return changeSubject(
     addSubject(shot(kit, { lens: '32 mm T2.2', rig: 'On legs' }, 4.5, 8, 'fixed'), { name: 'Old Tam', distanceMm: 3400 }),
@@ -73,7 +73,7 @@ function bronzeAtTheLip(kit: DemoKit): ShotPlan {
   );
 }
 
-/** Ines comes down the floor with a lantern; the pull to where she stops begins too late. */
+/** Ines comes down the floor with a lantern; the pull to her last mark starts too late. */
 function lanternToTheMould(kit: DemoKit): ShotPlan {
   let plan = shot(kit, { lens: '65 mm T2.2', rig: 'Dolly with a puller', wheel: 'Hand wheel, gear 1.6' }, 2.2, 11, 'rack');
   plan = addSubject(plan, { name: 'Old Tam', distanceMm: 2900 });
@@ -92,7 +92,7 @@ function lanternToTheMould(kit: DemoKit): ShotPlan {
   return changeBeat(plan, 'beat-3', { fromS: 9.8, why: 'the bell waits' });
 }
 
-/** A long lens close by: sharp on paper, and a hand has hardly time for the turn. */
+/** A long lens close by: sharp on paper, but the pull is tight for a hand. */
 function theForkIsStruck(kit: DemoKit): ShotPlan {
   let plan = shot(kit, { lens: '135 mm T2.5', rig: 'On legs' }, 3.2, 6, 'rack');
   plan = addSubject(plan, { name: 'Tuning fork', distanceMm: 1450 });
@@ -105,7 +105,7 @@ function theForkIsStruck(kit: DemoKit): ShotPlan {
   return changeBeat(plan, 'beat-2', { fromS: 3.9, toS: 6, why: 'she hears it is wrong' });
 }
 
-/** Two people on the stairs, time enough between them: sharp. */
+/** Two people on the stairs with enough time between them: sharp. */
 function listeningOnTheStairs(kit: DemoKit): ShotPlan {
   let plan = shot(kit, { lens: '75 mm T2.2', rig: 'On legs' }, 4.5, 9, 'rack');
   plan = addSubject(plan, { name: 'Maren', distanceMm: 3100 });
@@ -116,7 +116,7 @@ function listeningOnTheStairs(kit: DemoKit): ShotPlan {
   return changeBeat(plan, 'beat-2', { fromS: 5.6, toS: 9, why: 'the answer' });
 }
 
-/** The cart rolls into a plane set beforehand; nobody touches the ring. */
+/** The cart rolls into a preset plane of focus; the ring is not turned. */
 function cartThroughTheGate(kit: DemoKit): ShotPlan {
   let plan = shot(kit, { lens: '28 mm T2.2', rig: 'On legs' }, 6.3, 10, 'walk-in');
   plan = addSubject(plan, { name: 'Hand cart', distanceMm: 9000 });
@@ -127,7 +127,7 @@ function cartThroughTheGate(kit: DemoKit): ShotPlan {
   return changeBeat(yardFromAbove(plan), 'beat-1', { fromS: 6, why: 'the bell, close' });
 }
 
-/** The yard: the cart comes from the wall through the gate, past the sand, along the axis to where the tape has it. */
+/** The yard: the cart comes from the wall through the gate, past the sand, to its taped mark. */
 function yardFromAbove(plan: ShotPlan): ShotPlan {
   const rimMm = 1150;
   let drawn = setLensHeight(setSubjectHeight(startFloor(plan), 'subject-1', rimMm), rimMm);
@@ -144,7 +144,7 @@ function yardFromAbove(plan: ShotPlan): ShotPlan {
   });
 }
 
-/** From a face on the bank to the ferry far out: the pull runs to the end of the ring. */
+/** From a face on the bank to the ferry far out: the pull ends at infinity. */
 function theFerryTakesTheBell(kit: DemoKit): ShotPlan {
   let plan = shot(kit, { lens: '75 mm T2.2', rig: 'On legs', wheel: 'Hand wheel, gear 1.6' }, 3.2, 14, 'rack');
   plan = addSubject(plan, { name: 'Bohdan', distanceMm: 2700 });
@@ -157,12 +157,12 @@ function theFerryTakesTheBell(kit: DemoKit): ShotPlan {
   return addBeat(plan, 'subject-2', 12);
 }
 
-/** Eight pulls through five people. */
+/** Eight pulls between five people. */
 function everyone(kit: DemoKit): ShotPlan {
   return everyoneHearsIt(shot(kit, { lens: '65 mm T2.2', rig: 'On legs', wheel: 'Hand wheel, gear 1.6' }, 4.5, 30, 'rack'));
 }
 
-/** In shooting order, which is not the order of the story. */
+/** In shooting order, which differs from story order. */
 export const BELL_FOUNDRY_SHOTS: readonly ((kit: DemoKit) => ShotDocument)[] = [
   (kit) => ({
     scene: '4 Casting floor',

@@ -13,7 +13,7 @@ import {
   type ShotPlan,
 } from '@still-heron/core';
 
-/** Who stands on the casting floor when the bell is struck, and how far. */
+/** Subjects on the casting floor, with their distances. */
 const PEOPLE: readonly (readonly [name: string, distanceMm: number])[] = [
   ['Old Tam', 2900],
   ['Ines', 4550],
@@ -31,7 +31,7 @@ interface Pull {
 
 const mark = (number: number): LineTarget => ({ kind: 'mark', markId: `mark-${number}` });
 
-/** Eight pulls through five people; the fifth goes on with Ines while she walks. */
+/** Eight pulls between five people; the fifth follows Ines while she walks. */
 const PULLS: readonly Pull[] = [
   { target: mark(4), startS: 2.6, cueKind: 'hand', cue: 'Maren’s hand on the rope' },
   { target: mark(1), startS: 5.4, cueKind: 'line', cue: '“Now”' },
@@ -43,7 +43,7 @@ const PULLS: readonly Pull[] = [
   { target: mark(3), startS: 26, cueKind: 'clock', cue: '' },
 ];
 
-/** Who must be sharp in each hold between the pulls, and why. */
+/** Required subject in each hold, and why. */
 const ASKED: readonly (readonly [subject: number, why: string])[] = [
   [1, 'he waits'],
   [4, 'the knot'],
@@ -56,7 +56,7 @@ const ASKED: readonly (readonly [subject: number, why: string])[] = [
   [3, 'it rings'],
 ];
 
-/** A long shot with many pulls: five people, each asked for in turn, one of them walking. */
+/** A long shot with many pulls between five people, one of whom walks. */
 export function everyoneHearsIt(empty: ShotPlan): ShotPlan {
   let plan = empty;
   for (const [name, distanceMm] of PEOPLE) plan = addSubject(plan, { name, distanceMm });
@@ -78,7 +78,7 @@ export function everyoneHearsIt(empty: ShotPlan): ShotPlan {
     plan = changeBeat(plan, `beat-${index + 1}`, { fromS, toS, why });
   });
   plan = changeBeat(plan, 'beat-6', { keyS: 16.5 });
-  // what is not to be given away yet
+  // a subject that must not be revealed yet
   plan = addBeat(plan, 'subject-3', 0);
   return changeBeat(plan, 'beat-10', { kind: 'soft', fromS: 0, toS: 8, blurPercent: 0.5, why: 'not the bell yet' });
 }

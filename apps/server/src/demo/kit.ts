@@ -10,7 +10,7 @@ import {
   type Wheel,
 } from '@still-heron/core';
 
-/** The demo's kit: invented gear with names that say what it is and nobody who made it. */
+/** The demo's kit: invented gear with descriptive names and no makers. */
 
 const DEMO_DAY = '2026-09-14';
 
@@ -98,7 +98,7 @@ const own = (lens: KitLens['lens'], rest: Partial<KitLens> = {}): KitLens => ({
   ...rest,
 });
 
-/** A scale as taped: near the helicoid, to half a degree, with the small waviness that real rings have. */
+/** A taped scale: near the helicoid to half a degree, with the slight irregularity of real rings. */
 function taped(focalLengthMm: number, closeFocusMm: number, focusThrowDeg: number, distancesMm: readonly number[]): RingPoint[] {
   const ring = lensRing({ kind: 'helicoid', focalLengthMm, focusThrowDeg, closeFocusMm });
   const points = distancesMm.map((distanceMm, k): RingPoint => {
@@ -185,7 +185,7 @@ const lenses: readonly KitLens[] = [
   ),
 ];
 
-/** The ring of the longest prime was read again after its shot was planned: the shot says so. */
+/** The ring of the longest prime was calibrated again after its shot was planned, so the shot reports a change. */
 const lens135Now: KitLens = {
   ...lenses[4]!,
   lens: {
@@ -241,5 +241,5 @@ const rigs: readonly Rig[] = [
 
 export const DEMO_KIT = { cameras: [bodyA, bodyB], lenses, wheels, rigs } as const;
 
-/** What is changed in the kit once the shots are planned. */
+/** Kit items that change after the shots are planned. */
 export const CHANGED_SINCE = lens135Now;

@@ -1,6 +1,6 @@
 import { setSchedule, setWanted, type ShotPlan } from '@still-heron/core';
 
-/** What the light says, what lies behind, how often it can be tried, and what it takes of the day. */
+/** Sets meter reading, background, goals and schedule of a shot. */
 export function planned(plan: ShotPlan, { meteredStop, ndStops = 0, behind, softPercent = null, ...when }: Planned): ShotPlan {
   const { isOneChance = false, ...schedule } = when;
   const [name, distanceMm] = behind;

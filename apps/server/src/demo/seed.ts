@@ -6,7 +6,7 @@ import type { ShotsService } from '../shots/shots.service.js';
 import { BELL_FOUNDRY, BELL_FOUNDRY_SHOTS, type DemoKit } from './bell-foundry.js';
 import { CHANGED_SINCE, DEMO_KIT } from './kit.js';
 
-/** Puts the demo production, and its kit, into a database that holds no production yet. */
+/** Adds the demo production and its kit to a database without productions. */
 export async function seedDemo(productions: ProductionsService, shots: ShotsService, kit: KitService): Promise<void> {
   if ((await productions.all()).length > 0) return;
   const demoKit = await seedKit(kit);

@@ -9,7 +9,7 @@ import type { Database } from '../database/driver.js';
 export class HealthController {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
 
-  /** Answers only when the database does. */
+  /** Answers only if the database does. */
   @Get()
   @ApiOkResponse({
     description: 'The server and its database answer',

@@ -1,10 +1,10 @@
 import type { NextFunction, Request, Response } from 'express';
 import type { ErrorBody } from '@still-heron/contract';
 
-/** Where pictures are sent to, as they are; their type is checked there. */
+/** Address for picture uploads, which are not JSON. Their type is checked there. */
 export const PICTURES_ADDRESS = '/api/pictures';
 
-/** Refuses a body that does not say it is JSON: it would be dropped silently, and a form on another site could send it. */
+/** Rejects a body that is not declared as JSON: the parser would silently drop it, and a form on another site could send it. */
 export function jsonOnly(request: Request, response: Response, next: NextFunction): void {
   const hasBody = Number(request.headers['content-length'] ?? 0) > 0 || request.headers['transfer-encoding'] !== undefined;
   const isPicture = request.path === PICTURES_ADDRESS;

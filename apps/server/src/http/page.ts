@@ -5,7 +5,7 @@ import express, { type NextFunction, type Request, type Response } from 'express
 
 const YEAR_MS = 365 * 24 * 3600 * 1000;
 
-/** Serves the built page: named assets for ever, and the one document for every address that is not the API's. */
+/** Serves the built page: hashed assets with a long cache time, and the document for every address outside the API. */
 export function servePage(app: NestExpressApplication, pageFolder: string): void {
   const document = join(pageFolder, 'index.html');
   if (!existsSync(document)) return;
@@ -24,8 +24,8 @@ export function servePage(app: NestExpressApplication, pageFolder: string): void
 }
 
 /**
- * Sends the copy that was gzipped at the build, where there is one: compressing at each request would hold up the first load.
- * It looks at each request, because the page may be built anew under a running server.
+ * Sends the copy that was gzipped at build time, if there is one: compressing on every request would delay the first load. It
+ * checks on every request, because the page may be rebuilt while the server runs.
  */
 function sendGzipped(assets: string) {
   return (request: Request, response: Response, next: NextFunction): void => {

@@ -4,7 +4,7 @@ import { CoreError, PICTURE_BYTES, PlanError } from '@still-heron/core';
 import type { Response } from 'express';
 import { RequestProblem } from './request-problem.js';
 
-/** Turns whatever was thrown into a status and the one error shape. What nobody foresaw is logged and told plainly. */
+/** Maps any thrown value to a status and an error body. Logs unknown errors and answers 500. */
 @Catch()
 export class ProblemFilter implements ExceptionFilter {
   private readonly logger = new Logger('http');
@@ -28,7 +28,7 @@ export class ProblemFilter implements ExceptionFilter {
     const fromParser = bodyParserProblem(error);
     if (fromParser) return fromParser;
     if (error instanceof HttpException && error.getStatus() === 400) {
-      // the framework's own 400s are of requests it could not parse; ours are RequestProblems
+      // the framework's own 400s are requests it could not parse; ours are RequestProblems
       return {
         status: 400,
         body: {
@@ -59,7 +59,7 @@ export class ProblemFilter implements ExceptionFilter {
   }
 }
 
-/** Errors of Express's body parser, known by their `type`. */
+/** Errors of Express's body parser, identified by their `type`. */
 function bodyParserProblem(error: unknown): { status: number; body: ErrorBody } | null {
   const { type, status } = (error ?? {}) as { type?: unknown; status?: unknown };
   if (typeof type !== 'string' || typeof status !== 'number' || status >= 500) return null;
@@ -80,8 +80,8 @@ function bodyParserProblem(error: unknown): { status: number; body: ErrorBody } 
   };
 }
 
-/** Largest request: a plan at all its limits stays under it. */
+/** Largest request body: a plan at all its limits is smaller. */
 export const BODY_LIMIT = '1mb';
 
-/** Largest file of kit: five thousand lenses with their rings stay under it. */
+/** Largest kit file: five thousand lenses with their rings are smaller. */
 export const KIT_FILE_LIMIT = '8mb';

@@ -1,6 +1,6 @@
 import type { ErrorBody } from '@still-heron/contract';
 
-/** An answer that is an error, with its status and the one error shape. */
+/** An error response with its status. */
 export class RequestProblem extends Error {
   constructor(
     readonly status: number,

@@ -5,7 +5,7 @@ import { plainToInstance } from 'class-transformer';
 import { type ValidationError, validateSync } from 'class-validator';
 import { notFound, RequestProblem } from './request-problem.js';
 
-/** Checks every body against its class; unknown fields are refused, and the answer lists everything that is wrong. */
+/** Validates every body against its class. Unknown fields are rejected, and the answer lists all problems. */
 export function bodyValidation(): ValidationPipe {
   const pipe = new ValidationPipe({
     whitelist: true,
@@ -47,7 +47,7 @@ function problemsOf(error: ValidationError): ProblemView[] {
   });
 }
 
-/** A message that comes over a socket, checked as a body is; with everything that is wrong with it. */
+/** Validates a socket message like a request body, and returns all problems. */
 export function problemsIn<T extends object>(Kind: new () => T, body: unknown): { value: T; problems: ProblemView[] } {
   if (typeof body !== 'object' || body === null || Array.isArray(body)) {
     const problem = { code: 'not-an-object', message: 'it is not an object', path: '', need: 'an object' };
@@ -58,14 +58,14 @@ export function problemsIn<T extends object>(Kind: new () => T, body: unknown): 
   return { value, problems: errors.flatMap(allProblemsOf) };
 }
 
-/** Of a field and of what it holds. */
+/** Problems of a field and of the fields inside it. */
 function allProblemsOf(error: ValidationError): ProblemView[] {
   return [...problemsOf(error), ...(error.children ?? []).flatMap(allProblemsOf)];
 }
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
-/** An id in an address. What can't be one is simply not found. */
+/** An id in an address. An invalid id is simply not found. */
 @Injectable()
 export class ShotId implements PipeTransform<string, string> {
   transform(value: string): string {
@@ -102,7 +102,7 @@ export function isUuid(value: string): boolean {
   return UUID.test(value);
 }
 
-/** The version in the query of an address. @throws {RequestProblem} 400 */
+/** Version from the query. @throws {RequestProblem} 400 */
 export function versionFrom(value: unknown): number {
   const number = wholeNumber(value);
   if (number === null)
@@ -115,7 +115,7 @@ export function versionFrom(value: unknown): number {
   return number;
 }
 
-/** A whole number from 1 to some most in the query of an address; the usual one where it is left out. @throws {RequestProblem} 400 */
+/** Whole number from 1 to `max` from the query, with a default. @throws {RequestProblem} 400 */
 export function wholeFrom(path: string, value: unknown, usual: number, most: number): number {
   if (value === undefined) return usual;
   const number = wholeNumber(value);
@@ -128,7 +128,7 @@ export function wholeFrom(path: string, value: unknown, usual: number, most: num
   });
 }
 
-/** One of several words in the query of an address; null where it is left out. @throws {RequestProblem} 400 */
+/** One of several words from the query; null if missing. @throws {RequestProblem} 400 */
 export function choiceFrom<const W extends string>(path: string, value: unknown, choices: readonly W[]): W | null {
   if (value === undefined) return null;
   const chosen = choices.find((choice) => choice === value);
@@ -141,7 +141,7 @@ export function choiceFrom<const W extends string>(path: string, value: unknown,
   });
 }
 
-/** A whole number from 1 in an address; null for anything else. */
+/** Whole number from 1; null for anything else. */
 export function wholeNumber(value: unknown): number | null {
   return typeof value === 'string' && /^[1-9]\d{0,8}$/.test(value) ? Number(value) : null;
 }

@@ -9,7 +9,7 @@ export type KitRow<K extends KitKind> = Omit<typeof lenses.$inferSelect, 'item'>
 
 type KitTable = typeof lenses;
 
-/** The four tables have the same columns; only what their documents hold differs, and that the core has checked. */
+/** The four tables have the same columns; the core has checked their documents. */
 const TABLES: Readonly<Record<KitKind, KitTable>> = {
   cameras: cameras as unknown as KitTable,
   lenses,
@@ -17,10 +17,10 @@ const TABLES: Readonly<Record<KitKind, KitTable>> = {
   rigs: rigs as unknown as KitTable,
 };
 
-/** Rows written in one statement. */
+/** Rows per insert statement. */
 const BATCH = 500;
 
-/** The only place that asks the database about kit. */
+/** All database access for kit. */
 @Injectable()
 export class KitRepository {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
@@ -43,7 +43,7 @@ export class KitRepository {
     return row as unknown as KitRow<K> | undefined;
   }
 
-  /** All of them, or none. @returns in the order given */
+  /** Inserts all or none. @returns in the given order */
   insert<K extends KitKind>(given: readonly { kind: K; item: KitItems[K] }[]): Promise<KitRow<K>[]> {
     return this.db.transaction(async (tx) => {
       const rows: KitRow<K>[] = [];
@@ -64,7 +64,7 @@ export class KitRepository {
     });
   }
 
-  /** @returns undefined when the version is no longer the stored one, or the item is gone */
+  /** @returns undefined if the stored version is another, or the item is deleted */
   async save<K extends KitKind>(kind: K, id: string, version: number, item: KitItems[K]): Promise<KitRow<K> | undefined> {
     const table: KitTable = TABLES[kind];
     const [row] = await this.db
@@ -75,7 +75,7 @@ export class KitRepository {
     return row as unknown as KitRow<K> | undefined;
   }
 
-  /** @param version - null for whichever is stored @returns whether there was such a row to change */
+  /** @param version - null for any @returns whether a row was changed */
   async setDeleted(kind: KitKind, id: string, version: number | null, isDeleted: boolean): Promise<boolean> {
     const table: KitTable = TABLES[kind];
     const rows = await this.db
@@ -92,7 +92,7 @@ export class KitRepository {
     return rows.length > 0;
   }
 
-  /** Lets go of what was deleted before a moment. */
+  /** Deletes items for good that were deleted before `before`. */
   async prune(before: Date): Promise<void> {
     for (const table of Object.values(TABLES)) await this.db.delete(table).where(lt(table.deletedAt, before));
   }

@@ -5,7 +5,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { notFound, versionConflict } from '../http/request-problem.js';
 import { KitRepository, type KitRow } from './kit.repository.js';
 
-/** How long a deletion can be taken back. */
+/** How long a deletion can be undone. */
 const KEPT_DAYS = 30;
 const DAY_MS = 24 * 3600 * 1000;
 
@@ -26,13 +26,13 @@ export class KitService implements OnModuleInit {
     return toView(await this.row(kind, id));
   }
 
-  /** @throws {PlanError} when the item breaks a rule of its kind */
+  /** @throws {PlanError} if the item is invalid */
   async create<K extends KitKind>(kind: K, item: unknown): Promise<KitItemView<K>> {
     const [row] = await this.repository.insert([{ kind, item: checked(kind, item) }]);
     return toView(row!);
   }
 
-  /** @throws {PlanError}, {RequestProblem} 404, 409 with what is stored */
+  /** @throws {PlanError}, {RequestProblem} 404, 409 with the stored version */
   async save<K extends KitKind>(kind: K, id: string, { version, item }: SaveKitItem): Promise<KitItemView<K>> {
     const saved = await this.repository.save(kind, id, version, checked(kind, item));
     if (saved) return toView(saved);
@@ -40,14 +40,14 @@ export class KitService implements OnModuleInit {
     throw versionConflict(version, stored.version, stored);
   }
 
-  /** Shots that use it keep what they took. @throws {RequestProblem} 404, 409 with what is stored */
+  /** Shots keep their copies. @throws {RequestProblem} 404, 409 with the stored version */
   async remove(kind: KitKind, id: string, version: number): Promise<void> {
     if (await this.repository.setDeleted(kind, id, version, true)) return;
     const stored = await this.find(kind, id);
     throw versionConflict(version, stored.version, stored);
   }
 
-  /** Takes a deletion back. @throws {RequestProblem} 404 for an item that is not deleted, or no longer there */
+  /** Undoes a deletion. @throws {RequestProblem} 404 if the item is not deleted, or gone */
   async restore<K extends KitKind>(kind: K, id: string): Promise<KitItemView<K>> {
     if (!(await this.repository.setDeleted(kind, id, null, false))) throw notFound('kit item');
     return this.find(kind, id);
@@ -67,9 +67,10 @@ export class KitService implements OnModuleInit {
   }
 
   /**
-   * Adds what a file holds: all of it, or nothing when anything in it is wrong. What is there already, the same in every figure, is not added again.
+   * Imports a file: all of it, or nothing if anything in it is invalid. Items that exist already with equal figures are
+   * skipped.
    *
-   * @throws {PlanError} with every problem by its place in the file
+   * @throws {PlanError} with every problem and its place in the file
    */
   async import(file: KitFile): Promise<KitImportView> {
     const problems = KIT_KINDS.flatMap((kind) =>
@@ -114,7 +115,7 @@ function checked<K extends KitKind>(kind: K, item: unknown): KitItems[K] {
   return item as KitItems[K];
 }
 
-/** @throws {PlanError} when there is any problem */
+/** @throws {PlanError} if there is any problem */
 function refuse([first, ...others]: readonly Problem[]): void {
   if (first) throw new PlanError([first, ...others]);
 }

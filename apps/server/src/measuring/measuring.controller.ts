@@ -5,7 +5,7 @@ import { interval, map, merge, type Observable, of, takeUntil } from 'rxjs';
 import { endWith, ignoreElements } from 'rxjs/operators';
 import { MeasuringService } from './measuring.service.js';
 
-/** Something is sent so often, so that a line that is cut is noticed. */
+/** Interval of keep-alive events, so that a broken connection is noticed. */
 const BEAT_MS = 20_000;
 
 @ApiTags('measuring')

@@ -4,7 +4,7 @@ import { measureSigmaMm, simulatedReadingMm } from '@still-heron/core';
 import { randomNormal } from 'd3-random';
 import { type Observable, Subject } from 'rxjs';
 
-/** Passes what devices measure on to whoever listens. Nothing is kept: a reading that nobody takes is gone. */
+/** Passes readings of measuring devices to listeners. Nothing is stored. */
 @Injectable()
 export class MeasuringService implements OnModuleDestroy {
   private readonly passing = new Subject<ReadingView>();
@@ -26,7 +26,7 @@ export class MeasuringService implements OnModuleDestroy {
     });
   }
 
-  /** Measures in place of a device: the drawn distance, with the noise of the method. */
+  /** Simulates a measurement: the drawn distance plus the noise of the method. */
   standIn({ method, drawnMm, recipient }: AskStandIn): ReadingView {
     return this.pass({
       device: `stand-in for a ${method}`,

@@ -1,6 +1,6 @@
 import { SaxesParser } from 'saxes';
 
-/** Elements that run something, or bring in what is not a drawing. */
+/** Elements that run code or load content from elsewhere. */
 const REFUSED = new Set([
   'script',
   'foreignobject',
@@ -15,14 +15,14 @@ const REFUSED = new Set([
   'set',
 ]);
 const LINKS = new Set(['href', 'xlink:href', 'src']);
-/** What may be linked to: a part of the same drawing, or a picture that is held in it. */
+/** Allowed links: a part of the same drawing, or an embedded picture. */
 const OWN_LINK = /^\s*(#|data:image\/(png|jpeg);)/i;
 const OUTSIDE_IN_STYLE = /@import|url\(\s*['"]?(?!#|['"]?data:image\/(png|jpeg);)/i;
 
 /**
- * Looks for what makes a drawing more than a drawing: scripts, handlers of events, links to elsewhere, entities.
+ * Finds the first unsafe part of an SVG: scripts, event handlers, external links, entities.
  *
- * @returns the first of them, by its name and line; null for shapes alone
+ * @returns its name and line; null if there is none
  */
 export function svgDoubt(text: string): string | null {
   const parser = new SaxesParser({ xmlns: false });

@@ -8,7 +8,7 @@ import { isUuid } from '../http/validation.js';
 import { PicturesRepository } from './pictures.repository.js';
 import { isPictureType, readPicture } from './read-picture.js';
 
-/** Even shown by itself a picture may do nothing: it runs no script and loads nothing. */
+/** Content security policy of a picture opened by itself: no scripts, no external content. */
 const HARMLESS = "default-src 'none'; style-src 'unsafe-inline'; img-src data:; sandbox";
 
 @ApiTags('pictures')

@@ -8,12 +8,12 @@ import type { ReadPicture } from './read-picture.js';
 
 export type PictureRow = typeof pictures.$inferSelect;
 
-/** The only place that asks the database about pictures. */
+/** All database access for pictures. */
 @Injectable()
 export class PicturesRepository {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
 
-  /** Keeps a picture, or finds the same one that is kept already. */
+  /** Stores a picture, or returns the equal one that is stored already. */
   async keep(contents: Uint8Array, picture: ReadPicture): Promise<Omit<PictureRow, 'contents'>> {
     const digest = createHash('sha256').update(contents).digest('hex');
     await this.db

@@ -13,9 +13,9 @@ const TYPES: Readonly<Record<string, PictureType>> = { png: 'image/png', jpg: 'i
 const MOST_PX = 20_000;
 
 /**
- * What a picture is, told from its contents whatever it is called.
+ * Type and size of a picture, from its contents, regardless of its name.
  *
- * @throws {RequestProblem} 400 for what is none of the kinds, has no size, or is more than a drawing
+ * @throws {RequestProblem} 400 for an unknown type, a picture without size, or an unsafe SVG
  */
 export function readPicture(contents: Uint8Array): ReadPicture {
   const refuse = (code: string, message: string, need: string) =>
@@ -29,7 +29,7 @@ export function readPicture(contents: Uint8Array): ReadPicture {
     if (doubt !== null)
       throw refuse('svg-not-plain', `the SVG holds ${doubt}`, 'an SVG of shapes alone, or the same drawing as a PNG');
   }
-  // a camera held upright notes a quarter turn in a JPEG instead of turning the picture
+  // a JPEG can store a quarter turn in its metadata
   const isTurned = (found.orientation ?? 1) >= 5;
   const [widthPx, heightPx] = isTurned ? [found.height, found.width] : [found.width, found.height];
   const fits = (px: number) => px >= 1 && px <= MOST_PX;
@@ -38,7 +38,7 @@ export function readPicture(contents: Uint8Array): ReadPicture {
   return { type, widthPx: Math.ceil(widthPx), heightPx: Math.ceil(heightPx) };
 }
 
-/** null for what can't be read as a picture. */
+/** null if it can't be read as a picture. */
 function sizeOf(contents: Uint8Array) {
   try {
     return imageSize(contents);
@@ -47,7 +47,7 @@ function sizeOf(contents: Uint8Array) {
   }
 }
 
-/** Whether a media type is one of a picture. */
+/** Whether a media type is a picture type. */
 export function isPictureType(type: string | undefined): boolean {
   return PICTURE_TYPES.some((known) => type?.split(';')[0]?.trim() === known);
 }

@@ -6,10 +6,10 @@ import { productions, shots } from '../database/schema.js';
 
 export type ProductionRow = typeof productions.$inferSelect & { shotCount: number };
 
-/** What of a production a person can change. */
+/** Editable fields of a production. */
 export type ProductionChanges = Partial<Pick<typeof productions.$inferInsert, 'name' | 'units' | 'shutterAngleDeg'>>;
 
-/** The only place that asks the database about productions. */
+/** All database access for productions. */
 @Injectable()
 export class ProductionsRepository {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
@@ -28,7 +28,7 @@ export class ProductionsRepository {
     return row!.id;
   }
 
-  /** @returns whether the version was still the stored one */
+  /** @returns whether the version was current */
   async update(id: string, version: number, changes: ProductionChanges): Promise<boolean> {
     const rows = await raiseVersion(this.db, id, version, changes);
     return rows.length > 0;
@@ -53,7 +53,7 @@ export class ProductionsRepository {
   }
 }
 
-/** Changes the row only at the version named; an empty answer means it was changed since, or is gone. */
+/** Updates the row only at the given version; an empty result means it was changed or deleted. */
 export function raiseVersion(db: Database, id: string, version: number, changes: ProductionChanges = {}) {
   return db
     .update(productions)

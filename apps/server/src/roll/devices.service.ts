@@ -8,7 +8,7 @@ import { isOwnOrigin } from './is-from-here.js';
 
 const DEVICES_ADDRESS = '/api/devices';
 
-/** The port for wheels, motors and cameras: plain WebSocket, one JSON object a message. See docs/devices.md. */
+/** Port for wheels, motors and cameras: plain WebSocket, one JSON object per message. See docs/devices.md. */
 @Injectable()
 export class DevicesService implements OnApplicationBootstrap, OnModuleDestroy {
   private readonly port = new WebSocketServer({ noServer: true, maxPayload: 4096 });
@@ -16,12 +16,12 @@ export class DevicesService implements OnApplicationBootstrap, OnModuleDestroy {
 
   constructor(@Inject(HttpAdapterHost) private readonly host: HttpAdapterHost) {}
 
-  /** What devices tell, checked. */
+  /** Valid messages from devices. */
   get messages(): Observable<DeviceMessage> {
     return this.passing;
   }
 
-  /** Tells every device. */
+  /** Sends a command to every device. */
   tell(order: DeviceOrder): void {
     for (const device of this.port.clients) if (device.readyState === device.OPEN) device.send(JSON.stringify(order));
   }
@@ -41,7 +41,7 @@ export class DevicesService implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   private listenTo(device: WebSocket): void {
-    // a device that goes away in the middle of a word is no event
+    // a connection that breaks within a message is normal
     device.on('error', () => device.terminate());
     device.on('message', (data) => {
       const { message, refusal } = readMessage(String(data as Buffer));
@@ -51,7 +51,7 @@ export class DevicesService implements OnApplicationBootstrap, OnModuleDestroy {
   }
 }
 
-/** A message, or why it can't be taken: what is wrong, where, and what would do. */
+/** A parsed message, or the problem and its remedy. */
 function readMessage(text: string): { message: DeviceMessage | null; refusal: object } {
   let value: unknown;
   try {

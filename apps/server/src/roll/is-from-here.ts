@@ -1,6 +1,6 @@
 import type { IncomingMessage } from 'node:http';
 
-/** Whether a line was opened by a page of this server, or by something that is no page at all: a page elsewhere on the net has no business here. */
+/** Whether a connection comes from a page of this server, or from a program. Pages of other sites are not allowed. */
 export function isOwnOrigin({ headers }: IncomingMessage): boolean {
   if (headers.origin === undefined) return true;
   try {
@@ -11,7 +11,7 @@ export function isOwnOrigin({ headers }: IncomingMessage): boolean {
   }
 }
 
-/** The same, as the socket's library asks it. */
+/** The same check as a callback for the socket library. */
 export function isFromHere(request: IncomingMessage, answer: (error: string | null, isAllowed: boolean) => void): void {
   answer(null, isOwnOrigin(request));
 }

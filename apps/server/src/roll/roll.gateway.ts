@@ -16,18 +16,18 @@ import { isFromHere } from './is-from-here.js';
 import { DevicesService } from './devices.service.js';
 import { RollService } from './roll.service.js';
 
-/** A line that was cut for longer does not come back. */
+/** Time after which a lost connection is given up. */
 const GONE_MS = 8000;
 
-/** What a message is answered with that can't be taken. */
+/** Answer to an invalid message. */
 interface Refused {
   readonly code: string;
   readonly message: string;
 }
 
 /**
- * The roll that several devices show together. Each shot is a room; whoever rolls tells it, and everyone else hears it. Nothing here is stored: a take is logged by the device that rolled it, whatever becomes of the
- * line in between.
+ * Shares rolls between devices. Each shot is a room: the rolling device sends its roll, and the others receive it. Nothing is
+ * stored here: the rolling device logs its take, whatever happens to the connection.
  */
 @WebSocketGateway({ path: '/api/live', maxHttpBufferSize: 32_768, serveClient: false, allowRequest: isFromHere })
 export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewayDisconnect {
@@ -44,7 +44,7 @@ export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
     socket.data = {};
   }
 
-  /** A device that rolls has some time to come back and tell its roll again; then it is gone, and with it the roll. */
+  /** A rolling device has some time to reconnect and send its roll again; then the roll ends. */
   handleDisconnect(socket: Socket): void {
     this.tellDevices(socket);
     const left = this.rolls.toldOver(socket.id);
@@ -56,7 +56,7 @@ export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
     timer.unref();
   }
 
-  /** The server's clock, for the page to set its own by. */
+  /** Time of the server's clock, for clients to synchronise. */
   @SubscribeMessage('clock')
   clock(): number {
     return performance.timeOrigin + performance.now();
@@ -109,7 +109,7 @@ export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
     if (shotId) socket.to(shotId).volatile.emit('wheel', asked.ringDeg);
   }
 
-  /** Passes an order on to whatever speaks the device port. */
+  /** Passes a command to the devices at the port. */
   @SubscribeMessage('order')
   order(@MessageBody() body: unknown): void {
     const order = body as Partial<DeviceOrder> | null;

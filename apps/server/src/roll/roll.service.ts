@@ -1,14 +1,14 @@
 import { Injectable } from '@nestjs/common';
 import type { RollSetOff, RollView } from '@still-heron/contract';
 
-/** A roll that nobody ended is forgotten after so long. */
+/** A roll that nobody ends is dropped after this time. */
 const FORGOTTEN_MS = 3 * 3600 * 1000;
 
-/** The rolls that run now, one of each shot. In memory alone: the device that rolls tells its own again when the server comes back. */
+/** Current rolls, one per shot. In memory only: after a restart the rolling device sends its roll again. */
 @Injectable()
 export class RollService {
   private readonly running = new Map<string, RollView>();
-  /** By shot, the line of the device that rolls */
+  /** By shot: connection of the rolling device */
   private readonly lines = new Map<string, string>();
 
   of(shotId: string): RollView | null {
@@ -17,14 +17,14 @@ export class RollService {
     return this.running.get(shotId) ?? null;
   }
 
-  /** Starts a roll, or takes one up again with everything it has been through. */
+  /** Starts a roll, or resumes one with its past events. */
   start(roll: RollView, line: string): RollView {
     this.running.set(roll.shotId, roll);
     this.lines.set(roll.shotId, line);
     return roll;
   }
 
-  /** @returns the shot of the roll; null where it is over */
+  /** @returns the shot of the roll; null if it has ended */
   setOff({ rollId, moveId, timeS }: RollSetOff): string | null {
     const roll = this.find(rollId);
     if (!roll) return null;
@@ -32,14 +32,14 @@ export class RollService {
     return roll.shotId;
   }
 
-  /** @returns the shot of the roll; null where it was over already */
+  /** @returns the shot of the roll; null if it had ended already */
   end(rollId: string): string | null {
     const roll = this.find(rollId);
     if (roll) this.running.delete(roll.shotId);
     return roll?.shotId ?? null;
   }
 
-  /** The roll that is told over a line; null where none is. */
+  /** The roll of a connection; null if there is none. */
   toldOver(line: string): RollView | null {
     const [shotId] = [...this.lines].find(([, known]) => known === line) ?? [];
     return shotId === undefined ? null : this.of(shotId);

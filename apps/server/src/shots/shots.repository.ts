@@ -8,7 +8,7 @@ import { raiseVersion } from '../productions/productions.repository.js';
 export type ShotRow = typeof shots.$inferSelect;
 export type DocumentRow = Pick<ShotRow, 'scene' | 'slate' | 'title' | 'plan'>;
 
-/** The only place that asks the database about shots and their revisions. Every write of a shot also writes its revision. */
+/** All database access for shots and their revisions. Every write of a shot also writes a revision. */
 @Injectable()
 export class ShotsRepository {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
@@ -29,7 +29,7 @@ export class ShotsRepository {
     return row;
   }
 
-  /** @param after - the shot it comes after; null for the end */
+  /** @param after - previous shot; null for the end */
   insert(productionId: string, document: DocumentRow, after: ShotRow | null): Promise<ShotRow> {
     return this.db.transaction(async (tx) => {
       const position = after ? after.position + 1 : await endOf(tx, productionId);
@@ -46,7 +46,7 @@ export class ShotsRepository {
     });
   }
 
-  /** @returns undefined when the version is no longer the stored one, or the shot is gone */
+  /** @returns undefined if the stored version is another, or the shot is deleted */
   save(id: string, version: number, document: DocumentRow): Promise<ShotRow | undefined> {
     return this.db.transaction(async (tx) => {
       const [row] = await tx
@@ -59,7 +59,7 @@ export class ShotsRepository {
     });
   }
 
-  /** Sets or takes back a deletion. @returns whether there was a shot to do it to, at that version */
+  /** Sets or undoes a deletion. @returns whether a row was changed */
   async setDeleted(id: string, version: number | null, isDeleted: boolean): Promise<boolean> {
     const rows = await this.db
       .update(shots)
@@ -75,7 +75,7 @@ export class ShotsRepository {
     return rows.length > 0;
   }
 
-  /** @param shotIds - in shooting order @returns whether the production's version was still the stored one */
+  /** @param shotIds - in shooting order @returns whether the production's version was current */
   order(productionId: string, version: number, shotIds: readonly string[]): Promise<boolean> {
     return this.db.transaction(async (tx) => {
       const raised = await raiseVersion(tx, productionId, version);
@@ -102,8 +102,8 @@ export class ShotsRepository {
   }
 
   /**
-   * Thins revisions by age, keeping the newest of each shot: all of the last hour, then the last of every hour for thirty days, then the last of every day.
-   * Deletions that were not taken back for thirty days are made good.
+   * Prunes revisions and keeps the newest of each shot: all of the last hour, then one per hour for thirty days, then one per
+   * day. Deletions older than thirty days become final.
    */
   async prune(now: Date): Promise<void> {
     const hourAgo = new Date(now.getTime() - 3_600_000);

@@ -46,7 +46,7 @@ export class ShotsService implements OnModuleInit, OnModuleDestroy {
     return toView(await this.row(id));
   }
 
-  /** @throws {RequestProblem} 404 for the production or the shot it should come after */
+  /** @throws {RequestProblem} 404 for the production or the previous shot */
   async create(productionId: string, { afterShotId, ...document }: CreateShot): Promise<ShotView> {
     await this.productions.find(productionId);
     if (afterShotId !== undefined && !isUuid(afterShotId)) throw notFound('shot');
@@ -55,7 +55,7 @@ export class ShotsService implements OnModuleInit, OnModuleDestroy {
     return toView(await this.repository.insert(productionId, document, after));
   }
 
-  /** A copy right after the original, its slate marked so that the two can be told apart. @throws {RequestProblem} 404 */
+  /** Inserts a copy after the original, with a slate of its own. @throws {RequestProblem} 404 */
   async duplicate(id: string): Promise<ShotView> {
     const original = await this.row(id);
     const slates = new Set((await this.repository.inOrder(original.productionId)).map(({ slate }) => slate));
@@ -68,7 +68,7 @@ export class ShotsService implements OnModuleInit, OnModuleDestroy {
     );
   }
 
-  /** @throws {RequestProblem} 404, 409 with what is stored */
+  /** @throws {RequestProblem} 404, 409 with the stored version */
   async save(id: string, { version, ...document }: SaveShot): Promise<ShotView> {
     const saved = await this.repository.save(id, version, document);
     if (saved) return toView(saved);
@@ -76,20 +76,20 @@ export class ShotsService implements OnModuleInit, OnModuleDestroy {
     throw versionConflict(version, stored.version, toView(stored));
   }
 
-  /** @throws {RequestProblem} 404, 409 with what is stored */
+  /** @throws {RequestProblem} 404, 409 with the stored version */
   async remove(id: string, version: number): Promise<void> {
     if (await this.repository.setDeleted(id, version, true)) return;
     const stored = await this.row(id);
     throw versionConflict(version, stored.version, toView(stored));
   }
 
-  /** Takes a deletion back. @throws {RequestProblem} 404 for a shot that is not deleted, or no longer there */
+  /** Undoes a deletion. @throws {RequestProblem} 404 if the shot is not deleted, or gone */
   async restore(id: string): Promise<ShotView> {
     if (!(await this.repository.setDeleted(id, null, false))) throw notFound('shot');
     return this.find(id);
   }
 
-  /** @throws {RequestProblem} 404, 409 when shots came or went, or the order was changed since */
+  /** @throws {RequestProblem} 404, 409 if shots were added or removed, or the order was changed */
   async order(productionId: string, { version, shotIds }: OrderShots): Promise<ProductionView> {
     const stored = await this.productions.find(productionId);
     const known = new Set((await this.repository.inOrder(productionId)).map(({ id }) => id));
@@ -131,12 +131,12 @@ function toView({ id, productionId, version, scene, slate, title, plan, updatedA
   return { id, productionId, version, scene, slate, title, plan: newestForm(plan), updatedAt: updatedAt.toISOString() };
 }
 
-/** Plans are stored in the form of the day they were saved. */
+/** Stored plans keep the schema of the day they were saved. */
 function newestForm(plan: ShotPlan): ShotPlan {
   return upgradePlan(plan) as ShotPlan;
 }
 
-/** `4B` becomes `4B-2`, `4B-3` … : the first that is free. A slate that would grow too long is cut before the number. */
+/** `4B` becomes `4B-2`, `4B-3` …: the first free one. A slate that would be too long is cut before the number. */
 function copySlate(slate: string, taken: ReadonlySet<string>): string {
   const stem = slate.replace(/-\d+$/, '').slice(0, 8);
   for (let number = 2; ; number++) if (!taken.has(`${stem}-${number}`)) return `${stem}-${number}`;

@@ -16,15 +16,15 @@ import {
 import { RequestProblem } from '../http/request-problem.js';
 import { ShotsService } from '../shots/shots.service.js';
 
-/** Takes that are drawn before other requests get their turn: some milliseconds of a long shot. */
+/** Trials between two turns of the event loop: some milliseconds for a long shot. */
 const TAKES_AT_ONCE = 100;
 
-/** How likely takes are to be kept, for exports and other programs: the same takes as the page draws. */
+/** Keep rates for exports and other programs: the same trials as on the page. */
 @Injectable()
 export class StopService {
   constructor(@Inject(ShotsService) private readonly shots: ShotsService) {}
 
-  /** @throws {RequestProblem} 404; 409 for a plan that can't be judged yet */
+  /** @throws {RequestProblem} 404; 409 for a plan that can't be evaluated yet */
   async keepRate(shotId: string, takes: number, seed: number): Promise<KeepRateView> {
     const { plan } = await this.shots.find(shotId);
     return rateOf(plan, drawOrderOf(plan), takes, seed);

@@ -6,7 +6,7 @@ import { DATABASE } from '../database/database.module.js';
 import type { Database } from '../database/driver.js';
 import { shots, takes } from '../database/schema.js';
 
-/** What takes are put together by, as a bit of Postgres' `grouping`: set where it is not what a line is about. */
+/** Grouping of takes, as a bit of Postgres's `grouping`: set if the column is not grouped by. */
 const GROUPED = { lens: 32, stop: 16, method: 8, puller: 4, tenth: 2, day: 1 } as const;
 const ALL = 63;
 
@@ -24,7 +24,7 @@ interface Line extends MeasuredSums {
   readonly predicted: number | null;
 }
 
-/** What was measured, in sums. */
+/** Sums of measured errors. */
 interface MeasuredSums {
   readonly lateCount: number;
   readonly lateSum: number;
@@ -39,7 +39,7 @@ interface MeasuredSums {
 
 const number = (column: unknown) => sql<number>`${column}`.mapWith(Number);
 
-/** Counts takes, once for everything that is asked of them. */
+/** Statistics of takes, in one query. */
 @Injectable()
 export class StatisticsRepository {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
@@ -122,7 +122,7 @@ function statisticsOf(lines: readonly Line[]): StatisticsView {
 
 const kept = (name: string, { takes, usable }: Line): KeptView => ({ name, takes, usable });
 
-/** The limits of difficulty lie between tenths. */
+/** Groups tenths of the keep rate into difficulties. */
 function difficulties(tenths: readonly Line[]): KeptView[] {
   const found = new Map<string, KeptView>();
   for (const { tenth, takes, usable } of [...tenths].sort((a, b) => Number(b.tenth) - Number(a.tenth))) {

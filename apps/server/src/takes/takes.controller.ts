@@ -25,7 +25,7 @@ import { choiceFrom, ProductionId, ShotId, TakeId, versionFrom, wholeFrom } from
 import { LOG_ORDERS } from './takes.repository.js';
 import { TakesService } from './takes.service.js';
 
-/** Takes on one page of a log, at most, and without being told. */
+/** Maximum and default number of takes per page of the log. */
 const MOST_ON_A_PAGE = 200;
 const USUAL_ON_A_PAGE = 50;
 
@@ -126,12 +126,12 @@ export class TakesController {
   }
 }
 
-/** A word in an address; null for none. */
+/** A word from the query; null if missing. */
 function wordFrom(value: unknown): string | null {
   return typeof value === 'string' && value !== '' ? value.slice(0, 200) : null;
 }
 
-/** A shot in an address; null for all of them. @throws {RequestProblem} 404 */
+/** A shot from the query; null for all. @throws {RequestProblem} 404 */
 function shotFrom(value: unknown): string | null {
   const word = wordFrom(value);
   return word === null ? null : new ShotId().transform(word);

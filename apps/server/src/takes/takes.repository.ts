@@ -9,21 +9,21 @@ export type TakeRow = Pick<typeof takes.$inferSelect, 'id' | 'shotId' | 'number'
   readonly hasTrack: boolean;
 };
 
-/** What a log is narrowed to. */
+/** Filters of the log. */
 export interface TakeFilter {
-  /** In slate, title or note */
+  /** Text in slate, title or note */
   readonly search: string;
   readonly isCircled: boolean | null;
   readonly focus: string | null;
-  /** A word of how a mark was hit */
+  /** A result of a pull, such as `late` */
   readonly hit: string | null;
-  /** What it was shot with, as it is called; null for whatever it was */
+  /** Name of a lens; null for any */
   readonly lens: string | null;
   readonly method: string | null;
   readonly puller: string | null;
 }
 
-/** In what order a log is read. */
+/** Sort orders of the log. */
 export const LOG_ORDERS = ['newest', 'oldest', 'likeliest', 'unlikeliest'] as const;
 export type LogOrder = (typeof LOG_ORDERS)[number];
 
@@ -34,7 +34,7 @@ const ORDERS: Readonly<Record<LogOrder, readonly SQL[]>> = {
   unlikeliest: [sql`${takes.predictedRate} asc nulls last`, desc(takes.rolledAt)],
 };
 
-/** All of a take but its track. */
+/** All columns of a take except its track. */
 const ROW = {
   id: takes.id,
   shotId: takes.shotId,
@@ -45,7 +45,7 @@ const ROW = {
   hasTrack: sql<boolean>`${takes.track} is not null`,
 };
 
-/** The only place that asks the database about takes. */
+/** All database access for takes. */
 @Injectable()
 export class TakesRepository {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
@@ -63,9 +63,9 @@ export class TakesRepository {
   }
 
   /**
-   * With the next number of its shot.
+   * Inserts a take with the next number of its shot.
    *
-   * @param id - as the page made it: a take that is there already comes back as it is
+   * @param id - client id: a take that exists already is returned unchanged
    */
   insert(
     shot: { readonly id: string; readonly productionId: string },
@@ -75,7 +75,7 @@ export class TakesRepository {
   ): Promise<TakeRow> {
     const { id: shotId, productionId } = shot;
     return this.db.transaction(async (tx) => {
-      // two devices that log at once get two numbers
+      // two devices that log at the same time get two numbers
       await tx.execute(sql`select id from ${shots} where id = ${shotId} for update`);
       const [known] = id ? await tx.select(ROW).from(takes).where(eq(takes.id, id)) : [];
       if (known) return known;
@@ -91,7 +91,7 @@ export class TakesRepository {
     });
   }
 
-  /** @returns undefined when the version is no longer the stored one, or the take is gone */
+  /** @returns undefined if the stored version is another, or the take is deleted */
   async save(id: string, version: number, take: Take): Promise<TakeRow | undefined> {
     const [row] = await this.db
       .update(takes)
@@ -101,7 +101,7 @@ export class TakesRepository {
     return row;
   }
 
-  /** @returns whether there was a take to remove, at that version */
+  /** @returns whether a take was deleted */
   async remove(id: string, version: number): Promise<boolean> {
     const rows = await this.db
       .delete(takes)
@@ -110,7 +110,7 @@ export class TakesRepository {
     return rows.length > 0;
   }
 
-  /** Takes of a production's shots, or of one, with their tracks: for what leaves the house. */
+  /** Takes of a production, or of one shot, with their tracks, for exports. */
   whole(
     productionId: string,
     shotId: string | null,
@@ -129,9 +129,9 @@ export class TakesRepository {
       .orderBy(asc(shots.position), asc(takes.number));
   }
 
-  /** A page of a production's takes, and how many match in all. Takes of deleted shots are left out. */
+  /** A page of a production's takes, and the total number of matches. Takes of deleted shots are excluded. */
   async log(productionId: string, filter: TakeFilter, inOrder: LogOrder, limit: number, offset: number) {
-    // a production has some hundred shots and some ten thousand takes: its shots are asked first, and no take is joined to one
+    // there are some hundred shots but tens of thousands of takes: query the shots first instead of joining
     const known = await this.db
       .select({ id: shots.id, slate: shots.slate, title: shots.title, deletedAt: shots.deletedAt })
       .from(shots)
@@ -142,7 +142,7 @@ export class TakesRepository {
       gone.length === 0 ? undefined : notInArray(takes.shotId, gone),
       ...conditionsOf(filter, known),
     );
-    // which ones, first: what is sorted then is ids, not documents
+    // sort ids first, not documents
     const order = ORDERS[inOrder];
     const page = this.db
       .select({ id: takes.id })
@@ -162,7 +162,7 @@ export class TakesRepository {
   }
 }
 
-/** A take as its row keeps it: also what statistics, and a log that is narrowed, ask of it. */
+/** Columns of a take's row, including the input of statistics and filters. */
 export function columnsOf({ track, ...take }: Take) {
   const { settings, predictedRate, isCircled, focus } = take;
   const { isUsable, isRepaired, late, off, missed } = takeFigures(take);

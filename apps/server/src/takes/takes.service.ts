@@ -25,7 +25,7 @@ export class TakesService {
     @Inject(ProductionsService) private readonly productions: ProductionsService,
   ) {}
 
-  /** In the order of their numbers. @throws {RequestProblem} 404 */
+  /** Ordered by number. @throws {RequestProblem} 404 */
   async ofShot(shotId: string): Promise<TakeRowView[]> {
     await this.shots.find(shotId);
     return (await this.repository.ofShot(shotId)).map(toRowView);
@@ -39,7 +39,10 @@ export class TakesService {
     return { ...view, take: { ...view.take, track: row.track } };
   }
 
-  /** Gives it the next number of its shot; one with an id that is there already is left as it is. @throws {RequestProblem} 404 @throws {PlanError} for a take that breaks a rule */
+  /**
+   * Logs a take with the next number of its shot; a known client id is left unchanged. @throws {RequestProblem} 404 @throws
+   * {PlanError} if the take is invalid
+   */
   async create(shotId: string, { id, rolledAt, take }: CreateTake): Promise<TakeRowView> {
     const shot = await this.shots.find(shotId);
     return toRowView(await this.repository.insert(shot, new Date(rolledAt), checked(take), id));
@@ -65,7 +68,7 @@ export class TakesService {
     return { takes: rows.map((row) => ({ ...toRowView(row), slate: row.slate, title: row.title })), total };
   }
 
-  /** What a production's takes tell. @throws {RequestProblem} 404 */
+  /** Statistics of a production's takes. @throws {RequestProblem} 404 */
   async statisticsOf(productionId: string): Promise<StatisticsView> {
     await this.productions.find(productionId);
     return this.statistics.of(productionId);
@@ -100,7 +103,7 @@ export class TakesService {
   }
 }
 
-/** As a page of an earlier form may send it. */
+/** Accepts a take from a page of an earlier version. */
 function checked(sent: unknown): Take {
   const take = upgradeTake(sent);
   const [first, ...others] = checkTake(take).map((problem) => ({

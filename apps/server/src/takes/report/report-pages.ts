@@ -3,23 +3,23 @@ import { runsOf, TYPEFACES, type Weight } from './type.js';
 
 const TONES = { ink: '#16211f', haze: '#5a6a66', good: '#1c6849', rule: '#c8cec8' } as const;
 const MARGIN = 48;
-/** A heading, or the head of a take, with less room than this goes on the next page. */
+/** Minimum room below a heading or the head of a take; with less it goes to the next page. */
 const HEADING_ROOM = 80;
 const HEAD_ROOM = 40;
 
-/** How a line is set. */
+/** Style of a line. */
 interface Manner {
   readonly size?: number;
   readonly weight?: Weight;
   readonly tone?: keyof typeof TONES;
   readonly indent?: number;
-  /** Above it */
+  /** Space above it */
   readonly gap?: number;
-  /** Not left alone at the foot of a page */
+  /** Must not be the last line of a page */
   readonly isHead?: boolean;
 }
 
-/** Lines of text on pages of A4, each letter in a typeface that has it. */
+/** Lines of text on A4 pages, with a suitable typeface for each letter. */
 export class ReportPages {
   private readonly document: PDFKit.PDFDocument;
   private readonly parts: Buffer[] = [];
@@ -68,13 +68,13 @@ export class ReportPages {
     if (document.y > document.page.height - MARGIN - room) document.addPage();
   }
 
-  /** Numbers the pages, and gives the file. */
+  /** Numbers the pages and returns the file. */
   finish(title: string): Promise<Buffer> {
     const { document } = this;
     const { count } = document.bufferedPageRange();
     for (let page = 0; page < count; page++) {
       document.switchToPage(page);
-      // below the margin a text would begin a new page
+      // text below the margin would start a new page
       document.page.margins.bottom = 0;
       document.y = document.page.height - 36;
       this.say(`${title}    page ${page + 1} of ${count}`, { size: 8, tone: 'haze' });

@@ -12,19 +12,19 @@ import {
 } from '@still-heron/core';
 import { ReportPages } from './report-pages.js';
 
-/** A shot with its takes, as an editor is told of it. */
+/** A shot with its takes, for the editor's report. */
 export interface ReportedShot {
   readonly slate: string;
   readonly title: string;
   readonly captureFps: number;
   readonly deliveryFps: number;
   readonly stopScale: StopScale;
-  /** Where a pull goes, as its shot names it */
+  /** Target of a pull, as its shot names it */
   readonly pullName: (moveId: string) => string;
   readonly takes: readonly { readonly number: number; readonly take: Omit<Take, 'track'> }[];
 }
 
-/** Spans that are named before the takes. */
+/** Number of best spans listed before the takes. */
 const BEST = 5;
 
 const REPAIRS: Readonly<Record<Repair, string>> = {
@@ -35,7 +35,7 @@ const REPAIRS: Readonly<Record<Repair, string>> = {
 };
 
 /**
- * What an editor needs to know of the takes, as a PDF: which spans to use, the best first, what to cut out, what was circled and why a soft one is kept.
+ * The editor's report as a PDF: best spans, what to cut out, circled takes, and why a soft one is kept.
  *
  * @returns the whole file
  */
