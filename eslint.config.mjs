@@ -3,10 +3,10 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import ts from 'typescript-eslint';
 
-/** The flow of the core: a stage imports only stages to its left. */
+/** Order of the core's stages: a stage imports only stages to its left. */
 export const STAGES = ['units', 'optics', 'kit', 'floor', 'pull', 'verdict', 'stop', 'roll', 'takes', 'sheets'];
 
-/** Bans imports, with the reason as the message. */
+/** Forbids imports, with the reason as the message. */
 const ban = (message, ...regexes) => regexes.map((regex) => ({ regex, message }));
 
 const NO_CLOCK_NO_DICE = [
@@ -43,7 +43,7 @@ const restrict = (files, patterns, rest = {}) => ({
 });
 
 export default ts.config(
-  // the loop of takes is AssemblyScript, which only its own compiler reads
+  // the trial loop is AssemblyScript, which only its own compiler reads
   {
     ignores: [
       '**/dist/',
@@ -68,7 +68,7 @@ export default ts.config(
       'no-control-regex': 'off',
     },
   },
-  // the server's injected classes are values to the decorators, however they look to a linter
+  // injected classes are values at run time, because decorators use them
   { files: ['apps/server/**/*.ts', 'packages/contract/**/*.ts'], rules: { '@typescript-eslint/consistent-type-imports': 'off' } },
   {
     files: ['packages/core/src/**/*.ts'],

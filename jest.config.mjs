@@ -1,4 +1,4 @@
-/** Three projects: the core, the server with the contract, and the page's parts that need no browser. Workspaces are tested from their sources. */
+/** One project per workspace that has unit tests. Workspaces are tested from their sources. */
 const swc = (extra = {}) => [
   '@swc/jest',
   {
@@ -23,7 +23,7 @@ const shared = {
   transformIgnorePatterns: ['/node_modules/(?!(comlink|idb-keyval|@still-heron)/)'],
   moduleNameMapper: {
     '^@still-heron/(core|contract)$': '<rootDir>/packages/$1/src/index.ts',
-    // d3's CommonJS bundles: its .mjs ones are beyond what Jest loads without native ESM
+    // use d3's CommonJS bundles: Jest loads no native ESM
     '^d3-([a-z-]+)$': '<rootDir>/node_modules/d3-$1/dist/d3-$1.js',
     '^(\\.{1,2}/.*)\\.js$': '$1',
   },

@@ -4,7 +4,7 @@ import { shortShot, summary } from './evaluate.mjs';
 import { endFrames, LAUNCH, startFrames } from './page.mjs';
 import { call } from './server.mjs';
 
-/** A shot is rolled in the page: how far from their time the sound card is told to sound its cues, and the frames meanwhile. */
+/** Rolls a shot in the page: scheduling error of its sounds, and frame times meanwhile. */
 export async function benchCues(address) {
   const production = await call(address, 'POST', 'productions', { name: 'Bench cues' });
   const plan = shortShot();
@@ -30,7 +30,7 @@ export async function benchCues(address) {
     let takes = [];
     while (takes.length === 0) takes = await call(address, 'GET', `shots/${shot.id}/takes`);
     const startedMs = Date.parse(takes[0].rolledAt);
-    // a landing sounds twice: its second stroke is no cue
+    // a landing has two tones; the second is not a cue
     const due = rollCues(plan).map(({ timeS }) => startedMs + 1000 * timeS);
     const off = due.map((dueMs) => Math.min(...tones.map((soundsMs) => Math.abs(soundsMs - dueMs))));
     const worst = Math.max(...off);
@@ -53,7 +53,7 @@ export async function benchCues(address) {
   }
 }
 
-/** When each tone is to sound, on the clock of the page: noted as the sound card is told. */
+/** Records in the page when each tone is scheduled. */
 function noteTones() {
   window.tones_ = [];
   const start = OscillatorNode.prototype.start;

@@ -33,7 +33,7 @@ export function longShot() {
   return plan;
 }
 
-/** The same, drawn: everyone walks to and fro, the camera moves all the while and pans from one to the next, among things. */
+/** The same with a floor plan: everyone walks, and the camera moves and pans throughout. */
 export function drawnShot() {
   let plan = startFloor(longShot());
   for (let stage = 1; stage <= 6; stage++) {
@@ -109,7 +109,7 @@ export function benchEvaluate() {
 function benchOf(what, work, plan, aimMs, rounds = 400) {
   const times = [];
   for (let round = 0; round < rounds; round++) {
-    // as after an edit: nothing is remembered of a plan that was not there before
+    // a new object, as after an edit, so that no cache applies
     const edited = { ...plan, marks: [...plan.marks] };
     const startedMs = performance.now();
     work(edited);

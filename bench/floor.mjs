@@ -3,10 +3,10 @@ import { drawnShot, summary } from './evaluate.mjs';
 import { endFrames, LAUNCH, startFrames } from './page.mjs';
 import { call } from './server.mjs';
 
-/** So long of the minute is played: enough for 95 % of some hundreds of frames. */
+/** Part of the minute that is played: some hundreds of frames. */
 const PLAYED_MS = 20_000;
 
-/** Frame times of the floor while a minute with four people and a moving camera plays, and while someone is dragged in it. */
+/** Frame times of the floor while a minute with four people and a moving camera plays, and during a drag. */
 export async function benchFloor(address) {
   const production = await call(address, 'POST', 'productions', { name: 'Bench floor' });
   const shot = await call(address, 'POST', `productions/${production.id}/shots`, {

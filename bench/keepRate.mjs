@@ -8,11 +8,11 @@ import { shortShot } from './evaluate.mjs';
 
 const TAKES = 10_000;
 const SEED = 1;
-/** The machine is at times half as fast for a while: both are run in turn, and the quickest of each counts. */
+/** The machine's speed varies: both run alternately, and the fastest of each counts. */
 const TURNS = 8;
 const ROUNDS = 8;
 
-/** The core's takes against the same in C at -O3, in one run: as many kept, and how much longer they take. Without a compiler that is said. */
+/** The core's trials against the same loop in C at -O3: equal counts, and ratio of times. Reports a missing compiler. */
 export function benchKeepRate() {
   const what = 'keep rate, 10,000 takes of 12 s, against the same takes in C at -O3';
   const aim = 'as many kept, at most 1.3 times as long';
@@ -43,7 +43,7 @@ export function benchKeepRate() {
   }
 }
 
-/** What no draw changes, in the order in which the C reads it. */
+/** Prepared values in the order in which the C program reads them. */
 function valuesOf({ captureFps, frameCount, angles, lowDeg, highDeg, settings, moves, subjects, beats }) {
   const [{ tables }] = beats;
   const [table] = tables;

@@ -6,7 +6,7 @@ import { call } from './server.mjs';
 
 const MM_PER_FOOT = 304.8;
 
-/** The zone table of 16 stops and 200 distances in feet, computed; and with every cell printed as well. */
+/** Zone table of 16 stops and 200 distances in feet: computed, and with every cell printed. */
 export function benchTable() {
   const lens = plainLens({ name: '65 mm T2.2', focalLengthMm: 65, closeFocusMm: 650 });
   const fNumbers = stopScale(2.2, 22)
@@ -38,7 +38,7 @@ export function benchTable() {
   };
 }
 
-/** A thousand lenses: from a letter typed to the rows on screen, and from a press on one to its ring. */
+/** A thousand lenses: from a key press to filtered rows, and from a click to the ring. */
 export async function benchKit(address) {
   const lenses = Array.from({ length: 1000 }, (_, k) => ({
     lens: plainLens({ name: `${20 + (k % 97)} mm no. ${k}`, focalLengthMm: 20 + (k % 97), closeFocusMm: 1000 }),
@@ -52,7 +52,7 @@ export async function benchKit(address) {
   const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
   await page.goto(`${address}/kit/lenses`);
   await page.locator('.ring-drawing svg').waitFor();
-  // in the page, so that the time is the page's and not the driver's: to the frame after the one that shows it
+  // measured inside the page, up to the frame after the result is visible
   const times = await page.evaluate(async () => {
     const twoFrames = () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
     const field = document.querySelector('[data-testid=kit-search]');

@@ -4,12 +4,12 @@ import { call } from './server.mjs';
 const HZ = 100;
 const PULLERS = ['Bohdan', 'Ines'];
 
-/** Numbers between -1 and 1, the same ones every time: made-up takes are to look alike from run to run. */
+/** Reproducible numbers between -1 and 1, so that generated takes are equal in every run. */
 function* numbers() {
   for (let seed = 7; ; seed = (seed * 1103515245 + 12345) % 2147483648) yield seed / 1073741824 - 1;
 }
 
-/** Logs takes of every shot with a line, as a middling hand would have turned them: a little late, a little off. */
+/** Logs generated takes of every shot with a focus track: slightly late and slightly off. */
 export async function logTakes(address, shots) {
   const some = numbers();
   const next = () => some.next().value;

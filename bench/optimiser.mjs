@@ -4,8 +4,8 @@ import { performance } from 'node:perf_hooks';
 import { longShot, summary } from './evaluate.mjs';
 
 /**
- * The line of least turn through a tube as a linear program, as one would hand it to a general-purpose optimiser: an angle a frame within its window, and a turn a frame that is at least
- * the difference of two angles either way.
+ * The track of least turn in a tube as a linear program for a general-purpose solver: one variable per frame for the angle, and
+ * one for the absolute turn.
  */
 function leastTurnProgram({ lowDeg, highDeg }) {
   const frames = lowDeg.length;
@@ -18,7 +18,7 @@ function leastTurnProgram({ lowDeg, highDeg }) {
   return ['Minimize', ` turn: ${names.join(' + ')}`, 'Subject To', ...rows, 'Bounds', ...bounds, 'End'].join('\n');
 }
 
-/** Our line that follows against the same asked of a linear-program solver: times in one run, and that both turn as little. */
+/** Our follow solver against a linear-program solver: times in one run, and equal total turn. */
 export async function benchOptimiser() {
   const highs = await loadHighs();
   const plan = longShot();

@@ -8,7 +8,7 @@ export const LAUNCH = {
   args: ['--no-sandbox', '--disable-background-networking', '--no-first-run'],
 };
 
-/** First load of the Pull page, and frame times while a move of the long shot is dragged. */
+/** First load of the Pull page, and frame times during a drag of a pull in the long shot. */
 export async function benchPage(address) {
   const production = await call(address, 'POST', 'productions', { name: 'Bench page' });
   const shot = await call(address, 'POST', `productions/${production.id}/shots`, {
@@ -24,7 +24,7 @@ export async function benchPage(address) {
   let scriptBytes = 0;
   const bodies = new Map();
   page.on('response', (response) => {
-    // a second worker of the same script takes it from the cache: it is counted once
+    // a second worker loads the same script from the cache; count it once
     if (/\.js$/.test(new URL(response.url()).pathname) && !bodies.has(response.url()))
       bodies.set(
         response.url(),
@@ -42,7 +42,7 @@ export async function benchPage(address) {
   await startFrames(page);
   await page.mouse.move(x, y);
   await page.mouse.down();
-  // to and fro, a move a frame, as a hand does
+  // to and fro, one move per frame
   for (let step = 0; step < 240; step++) await page.mouse.move(x + 60 * Math.sin(step / 12), y);
   await page.mouse.up();
   const times = await endFrames(page);
@@ -70,7 +70,7 @@ export async function benchPage(address) {
   ];
 }
 
-/** Begins to note how long each frame of a page takes. */
+/** Starts recording frame times of a page. */
 export async function startFrames(page) {
   await page.evaluate(() => {
     const frames = (window.frames_ = { times: [], isOn: true });
@@ -83,7 +83,7 @@ export async function startFrames(page) {
   });
 }
 
-/** @returns the times since, in ms, without the first few */
+/** @returns frame times since then in ms, without the first few */
 export async function endFrames(page) {
   return page.evaluate(() => {
     window.frames_.isOn = false;

@@ -9,7 +9,10 @@ import { benchSave, startServer } from './server.mjs';
 import { benchStop } from './stop.mjs';
 import { benchTakes } from './takes.mjs';
 
-/** Every bench once, a line each: figure, aim, and whether it holds here. Machines differ: quote ratios from one run. */
+/**
+ * Runs every benchmark and prints one line each: figure, target, and whether it is met. Machines differ: compare ratios within
+ * one run.
+ */
 const server = await startServer();
 try {
   const results = [

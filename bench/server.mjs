@@ -6,7 +6,7 @@ import { performance } from 'node:perf_hooks';
 import { newPlan } from '@still-heron/core';
 import { longShot, summary } from './evaluate.mjs';
 
-/** The built server on a data folder of its own. @returns its address, and how to end it */
+/** Starts the built server on its own data folder. @returns its address and a function to stop it */
 export async function startServer(env = {}) {
   const folder = mkdtempSync(join(tmpdir(), 'still-heron-bench-'));
   const child = spawn(process.execPath, [resolve('apps/server/dist/main.js')], {

@@ -4,10 +4,13 @@ import { shortShot, summary } from './evaluate.mjs';
 import { endFrames, LAUNCH, startFrames } from './page.mjs';
 import { call } from './server.mjs';
 
-/** Times the sweep is drawn anew. */
+/** Number of sweeps. */
 const ROUNDS = 12;
 
-/** Thirteen stops of a shot of twelve seconds: how soon they have figures and settle after an edit, and frame times meanwhile, and while the stop and a pull are dragged. */
+/**
+ * Sweep of thirteen stops of a twelve-second shot: time to first figures and to the end after an edit, and frame times
+ * meanwhile.
+ */
 export async function benchStop(address) {
   const production = await call(address, 'POST', 'productions', { name: 'Bench stop' });
   const plan = setStop(setLens(shortShot(), { narrowestStop: 9 }), 4);
@@ -85,7 +88,7 @@ export async function benchStop(address) {
 
 const settled = (page) => page.locator('[data-testid=drawn][data-done=true]').waitFor({ state: 'attached', timeout: 60_000 });
 
-/** Runs in the page: from the next key on, when the sweep has figures for every stop again, and when it has all of them. */
+/** In the page: time from the next key press until every stop has a first figure, and until all are final. */
 function noteSweep() {
   window.sweep_ = new Promise((done) => {
     window.addEventListener(
@@ -106,7 +109,7 @@ function noteSweep() {
   });
 }
 
-/** Runs in the page: how often the keep rate changes within two seconds. */
+/** In the page: number of changes of the keep rate within two seconds. */
 function noteChanges() {
   window.changes_ = new Promise((done) => {
     let count = 0;
@@ -119,7 +122,7 @@ function noteChanges() {
   });
 }
 
-/** Drags to and fro, a move a frame, for some seconds. */
+/** Drags to and fro, one move per frame, for some seconds. */
 async function dragFrames(page, x, y, byPx) {
   await page.mouse.move(x, y);
   await page.mouse.down();

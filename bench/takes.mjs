@@ -13,7 +13,7 @@ import { call } from './server.mjs';
 const HZ = 120;
 const TAKES = 50_000;
 
-/** A minute's track judged; and a page of a log of fifty thousand takes. */
+/** Judges a minute's track, and reads a page of a log of fifty thousand takes. */
 export async function benchTakes() {
   return [benchJudge(), ...(await benchLog())];
 }
@@ -60,7 +60,7 @@ async function benchLog() {
       ids.push((await call(address, 'POST', `productions/${production.id}/shots`, document)).id);
     }
     await fill(app.get(DATABASE), production.id, ids, plan);
-    // a connection that was kept from before is found dead once
+    // a kept-alive connection to the previous server fails once
     await call(address, 'GET', 'health').catch(() => null);
     const asked = [
       ['a page of a log of 50,000 takes', ''],

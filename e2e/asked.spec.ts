@@ -22,11 +22,11 @@ test('what is asked: soft on purpose, a key moment, may drift; each with its sha
   const key = page.getByRole('slider', { name: 'Key moment of Bohdan' });
   await expect(key).toHaveAttribute('aria-valuetext', '7.3 s');
   await heron.drag(key, -400, 0);
-  // it never leaves its beat
+  // it stays inside its beat
   await expect(side.getByLabel('key moment')).toHaveValue('5.60');
   await key.press('ArrowRight');
   await expect(side.getByLabel('key moment')).toHaveValue('5.64');
-  // the pull lands after it: half of the beat is enough, and it is missed
+  // the pull lands after it: half of the beat is enough, and the key moment is missed
   await side.getByLabel('at least').fill('50');
   await side.getByLabel('at least').press('Enter');
   await page.getByTestId('move-end-rack-1').focus();

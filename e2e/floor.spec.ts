@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { expect, type Heron, test } from './heron';
 
-/** Presses a place on the ground, by shares of its width and height. */
+/** Presses a place on the ground, given as shares of its width and height. */
 async function press(page: Page, x: number, y: number): Promise<void> {
   const box = (await page.getByTestId('floor-ground').boundingBox())!;
   await page.mouse.click(box.x + box.width * x, box.y + box.height * y);
@@ -46,7 +46,7 @@ test('two people and a camera that moves, drawn by pointer: the distances follow
   await page.mouse.up();
   await expect(distance(page, 'A')).toHaveText(dragged.toFixed(2));
 
-  // the camera looks at the first, and goes somewhere by the end
+  // the camera looks at the first subject and moves by the end
   await tool(page, 'Looks at').click();
   const person = (await page.locator('.floor-person circle').first().boundingBox())!;
   await page.mouse.click(person.x + person.width / 2, person.y + person.height / 2);
@@ -139,7 +139,7 @@ test('by keyboard alone: marks and the camera moved by arrow keys, figures typed
   await page.keyboard.press('Escape');
   await page.keyboard.press('Escape');
 
-  // a tool, and Enter: put down in the middle, and moved from there
+  // a tool and Enter: placed in the centre, then moved
   await tool(page, 'Someone').focus();
   await page.keyboard.press('Enter');
   await expect(page.getByText('Press where they stand; Enter takes the middle.')).toBeVisible();

@@ -1,7 +1,7 @@
 import { deflateSync } from 'node:zlib';
 import { expect, type Heron, test } from './heron';
 
-/** A picture of 200 by 100 pixels, as a file one could pick. */
+/** A picture of 200 by 100 pixels as an upload. */
 function somePicture(): { name: string; mimeType: string; buffer: Buffer } {
   const chunk = (type: string, data: Buffer) => {
     const size = Buffer.alloc(4);
@@ -55,7 +55,7 @@ test('a picture of the set is laid underneath and scaled by a length that is kno
   await page.getByLabel('What you drew is').fill('far');
   await page.keyboard.press('Enter');
   await expect(alert).toContainText("“far” can't be read as a distance");
-  // twice as long as it looks now, so the picture becomes twice as large
+  // twice its current length, so the picture doubles in size
   const pxPerMetre = before.width / 10;
   await page.getByLabel('What you drew is').fill(`${((2 * 100) / pxPerMetre).toFixed(3)}m`);
   await page.getByRole('button', { name: 'Set the scale' }).click();
@@ -91,7 +91,7 @@ test('several things are held, moved and copied together, by pointer and by keyb
   await page.keyboard.press('Control+z');
   expect(await x(post)).toBeCloseTo(postX, 0);
 
-  // by keyboard: hold one with Enter, another with Shift and Enter, push both, copy both
+  // by keyboard: select one with Enter, add another with Shift and Enter, move both, copy both
   await page.keyboard.press('Escape');
   await post.focus();
   await page.keyboard.press('Enter');
@@ -108,7 +108,7 @@ test('several things are held, moved and copied together, by pointer and by keyb
   await page.keyboard.press('Delete');
   await expect(page.getByRole('button', { name: 'sand box 2' })).toHaveCount(0);
 
-  // let go of by Escape, what the keyboard is still at is taken again by an arrow; pressed twice, it is still found by Tab
+  // after Escape an arrow key selects the focused item again; a pressed item is still reachable by Tab
   await post.focus();
   await page.keyboard.press('Escape');
   const letGoX = await x(post);
@@ -121,7 +121,7 @@ test('several things are held, moved and copied together, by pointer and by keyb
   await post.focus();
   await expect(page.getByLabel('name', { exact: true })).toHaveValue('gate post');
 
-  // a frame drawn with Shift takes what lies within; everything by Ctrl A
+  // a rectangle drawn with Shift selects what is inside; Ctrl A selects all
   await page.keyboard.press('Escape');
   const ground = (await page.getByTestId('floor-ground').boundingBox())!;
   await page.keyboard.down('Shift');
@@ -151,7 +151,7 @@ test('dragged things line up with what stands there, the camera with dolly track
     return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
   };
   const track = (await page.getByRole('button', { name: 'track 5' }).locator('rect').first().boundingBox())!;
-  // with nothing under the keyboard the arrows move the drawing; the wheel enlarges it about the pointer
+  // without keyboard focus, arrows pan the view and the wheel zooms around the pointer
   await page.evaluate(() => (document.activeElement as HTMLElement).blur());
   const stood = await middle(camera);
   await page.keyboard.press('ArrowLeft');

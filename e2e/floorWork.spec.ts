@@ -19,11 +19,11 @@ test('one key measures a mark: the stand-in reads the drawn distance with its no
   await expect(page.getByRole('button', { name: 'Undo: laser B' })).toBeEnabled();
   await page.keyboard.press('t');
   await expect(page.getByText(/^by tape, good to about 1\.0 cm · simulated$/)).toBeVisible();
-  // typed, it is a real tape again
+  // a typed distance counts as taped
   await distance.fill('2.75');
   await page.keyboard.press('Enter');
   await expect(page.getByText('· simulated')).toHaveCount(0);
-  // a device at the port fills whatever mark is selected
+  // a device at the port fills the selected mark
   await page.getByTestId('floor-mark-A').focus();
   await heron.api('post', 'measuring/readings', { device: 'laser on the matte box', method: 'laser', distanceMm: 8912 });
   await expect(distance).toHaveValue('8.91');
@@ -102,7 +102,7 @@ test('a move people make: its figures at once, shown before it is in, laid in as
   await expect(page.getByRole('button', { name: 'Undo: draw the set' })).toBeEnabled();
   await panel.getByRole('button', { name: 'Lay it in' }).click();
   await expect(page.getByRole('button', { name: 'Undo: lay in: Push in, pull back' })).toBeEnabled();
-  // an ordinary key of the camera: it can be dragged
+  // an ordinary camera key: it can be dragged
   const distance = page.locator('.floor-marks .figure').first();
   await expect(distance).toHaveText('3.10');
   await heron.drag(page.getByTestId('floor-camera-2'), 0, 60);

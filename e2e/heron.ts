@@ -10,7 +10,7 @@ interface ShotView {
   plan: Record<string, unknown>;
 }
 
-/** A test with the real page on a real server. The demo production is there; each test that writes makes a production of its own. */
+/** A test with the real page on a real server with the demo production. Tests that write create a production of their own. */
 export const test = base.extend<{ heron: Heron }, { server: HeronServer }>({
   server: [
     // eslint-disable-next-line no-empty-pattern
@@ -32,7 +32,7 @@ export const test = base.extend<{ heron: Heron }, { server: HeronServer }>({
 
 export { expect };
 
-/** What a person does on the page, in their words. */
+/** Actions of a user on the page. */
 export class Heron {
   constructor(
     readonly page: Page,
@@ -42,14 +42,14 @@ export class Heron {
   async api<T>(method: 'get' | 'post' | 'put' | 'delete', path: string, data?: unknown): Promise<T> {
     const response = await this.page.request[method](`${this.server.address}/api/${path}`, {
       ...(data === undefined ? {} : { data }),
-      // a connection that was kept from before the server was started again is found dead once
+      // a kept-alive connection from before a restart fails once
       ...(method === 'get' ? { maxRetries: 1 } : {}),
     });
     expect(response.ok()).toBe(true);
     return (response.status() === 204 ? undefined : await response.json()) as T;
   }
 
-  /** A production of its own, empty. @returns its id */
+  /** Creates an empty production. @returns its id */
   async newProduction(name: string): Promise<string> {
     return (await this.api<{ id: string }>('post', 'productions', { name })).id;
   }
@@ -58,7 +58,7 @@ export class Heron {
     return this.api<ShotView[]>('get', `productions/${productionId}/shots`);
   }
 
-  /** A copy of a demo shot in a production of its own, opened at a step. */
+  /** Copies a demo shot into a new production and opens it at a step. */
   async openCopy(
     slate: string,
     step: 'setup' | 'floor' | 'pull' | 'stop' = 'pull',
@@ -92,7 +92,7 @@ export class Heron {
     return this.page.getByTestId('verdict');
   }
 
-  /** The verdict as one reads it */
+  /** Text of the verdict */
   async sentence(): Promise<string> {
     return (await this.verdict.textContent())!.replace(/\s+/g, ' ').trim();
   }
@@ -101,7 +101,7 @@ export class Heron {
     await expect(this.page.getByText(/^Saved \d\d:\d\d$/)).toBeVisible();
   }
 
-  /** Drags something by so many pixels, in a few steps as a hand does. */
+  /** Drags an element by an offset in a few steps. */
   async drag(what: Locator, dx: number, dy: number, { release = true } = {}): Promise<void> {
     const box = (await what.boundingBox())!;
     const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];

@@ -3,7 +3,7 @@ import { expect, type Heron, test } from './heron';
 
 async function pick(page: Page, label: string, word: string): Promise<void> {
   await page.getByRole('combobox', { name: label, exact: true }).click();
-  // a long list shows what was typed, and only what is in sight stands in the page
+  // a long list contains only visible rows, so type to filter it
   await page.keyboard.type(word);
   await page.getByTitle(word, { exact: true }).last().click();
 }
@@ -13,7 +13,7 @@ async function fill(page: Page, testId: string, text: string): Promise<void> {
   await page.getByTestId(testId).press('Enter');
 }
 
-/** Chooses a made-up file where the page asks for one. */
+/** Chooses a generated file in the page's file dialog. */
 async function chooseFile(page: Page, open: () => Promise<void>, name: string, text: string): Promise<void> {
   const chooser = page.waitForEvent('filechooser');
   await open();
@@ -55,7 +55,7 @@ test('a lens: calibrated by the guide, used in a shot, changed, found stale, tak
   await expect(page.getByRole('heading', { name: 'Scale · 6 points' })).toBeVisible();
   await saved(page);
 
-  // a shot takes it: the distances were measured with another lens on
+  // a shot uses it: its distances were measured with another lens
   const { shotId } = await heron.openCopy('9C', 'setup');
   await pick(page, 'Lens', 'Loft 85');
   await expect(page.getByLabel('Stale distances')).toContainText('A, B are stale: measured before the lens was changed.');
@@ -63,7 +63,7 @@ test('a lens: calibrated by the guide, used in a shot, changed, found stale, tak
   await expect(page.getByLabel('Stale distances')).toHaveCount(0);
   await heron.expectSaved();
 
-  // in the kit a point is read again: the ring is redrawn at once
+  // a scale point is read again in the kit: the ring is redrawn at once
   await page.getByRole('link', { name: 'Open it in Kit' }).nth(1).click();
   await page.getByRole('radio', { name: 'Scale of the ring' }).click();
   const ring = page.getByRole('slider', { name: 'The ring' });
@@ -73,7 +73,7 @@ test('a lens: calibrated by the guide, used in a shot, changed, found stale, tak
   await expect(ring).not.toHaveAttribute('aria-valuetext', before!);
   await saved(page);
 
-  // the shot says so, and what it would change; taken over, the distances are to be measured again
+  // the shot shows the change and its effect; after an update the distances must be measured again
   await heron.open(`/shots/${shotId}/setup`);
   const change = page.getByLabel('The lens has changed in Kit');
   await expect(change).toContainText('1 of 6 scale points read otherwise, by up to 9.0°');

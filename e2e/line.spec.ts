@@ -39,7 +39,7 @@ test('the line starts soft: a blur in percent of the width, and the viewfinder d
   await expect
     .poll(async () => Number(/subject-1 ([\d.]+)/.exec((await view.getAttribute('data-blurs'))!)![1]) / width)
     .toBeCloseTo(0.03, 3);
-  // what is drawn: where Maren’s edges were sharp they now spread over as many pixels
+  // number of pixels over which Maren's edges are blurred
   const spread = () =>
     view.evaluate((canvas: HTMLCanvasElement) => {
       const { data } = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height);
@@ -83,7 +83,7 @@ test('the time is drawn larger around the playhead, moved along, and fitted in a
   await heron.openCopy('9C');
   const start = page.getByTestId('move-start-rack-1');
   const before = (await start.boundingBox())!.x;
-  // within a few pixels of where Maren need not be sharp any more it is taken there
+  // snaps to the end of Maren's beat nearby
   await heron.drag(start, 60, 0);
   await expect(start).not.toHaveAttribute('aria-valuetext', '4.0 s');
   await heron.drag(start, -57, 0);

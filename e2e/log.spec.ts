@@ -3,7 +3,7 @@ import { changeRack, newTake, type ShotPlan, type Take } from '@still-heron/core
 import type { Page } from '@playwright/test';
 import { expect, type Heron, test } from './heron';
 
-/** A copy of a demo shot with takes of all sorts, logged without the page. */
+/** A copy of a demo shot with varied takes, logged through the API. */
 async function withTakes(heron: Heron, count = 60) {
   const { shotId, productionId } = await heron.openCopy('9C');
   const { plan } = await heron.api<{ plan: ShotPlan }>('get', `shots/${shotId}`);
@@ -52,7 +52,7 @@ test('the log of a production: paged, searched, narrowed and in another order, a
   await heron.open(`/productions/${productionId}/takes?puller=Ines&order=oldest`);
   await expect(rows(page)).toHaveCount(30);
   await expect(rows(page).first()).toContainText('1 Mar');
-  // what they tell
+  // statistics
   const told = page.getByRole('complementary', { name: 'What takes tell' });
   await expect(told).toContainText(/by who pulled.*Bohdan.*67 %.*30.*Ines.*67 %.*30/s);
   await expect(told.getByRole('img', { name: /predicted.*over 60 takes/ })).toBeVisible();
@@ -69,7 +69,7 @@ test('takes leave as CSV and come back into another production without loss; a f
   await page.keyboard.press('7');
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'CSV' }).click()]);
   const text = readFileSync(await download.path(), 'utf8');
-  // other takes than those: as if they came from another house
+  // with new ids, as if from another installation
   const ids = (await heron.api<{ id: string }[]>('get', `shots/${shotId}/takes`)).map(({ id }) => id);
   const foreign = ids.reduce((file, id, k) => file.replace(id, `00000000-0000-4000-8000-00000000000${k}`), text);
   await heron.openCopy('9C');

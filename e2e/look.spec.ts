@@ -129,15 +129,15 @@ const SCREENS: readonly { readonly name: string; readonly open: (heron: Heron) =
   },
 ];
 
-// each looks at a screen of its own: both workers share them
+// tests of different pages can run in parallel
 test.describe.configure({ mode: 'parallel' });
 
 const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'];
 
-/** Faults that keep someone from using the screen, as axe finds them; in the second light what can have changed with it. */
+/** Accessibility violations found by axe; in the second light only those that depend on colours. */
 async function seriousFaults(page: Page, isSecond: boolean): Promise<string[]> {
   const runOnly = isSecond ? ['color-contrast'] : RULES;
-  // there are no frames to look into, and what passes is not read
+  // there are no frames, and passes are not needed
   const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'], runOnly });
   const { violations } = await axe.analyze();
   return violations

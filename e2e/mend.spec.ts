@@ -16,7 +16,7 @@ test('what would mend a pull is offered with its result; one key takes the first
   const chart = (await page.getByTestId('channel').boundingBox())!;
   await page.keyboard.press('x');
   await expect(heron.verdict).toContainText('Sharp for all 8.4 s that must be.');
-  // what is under the row has not moved
+  // nothing below the row has moved
   expect((await page.getByTestId('channel').boundingBox())!.y).toBe(chart.y);
   await expect(page.getByRole('button', { name: /^Undo: pull to D: start 0\.\d s sooner$/ })).toBeEnabled();
   await page.keyboard.press('Control+z');

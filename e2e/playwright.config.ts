@@ -1,20 +1,20 @@
 import { defineConfig } from '@playwright/test';
 
-/** The real page in Debian's Chromium against the real server; each worker has a server of its own. */
+/** The real page in Debian's Chromium against the real server; each worker has its own server. */
 export default defineConfig({
   testDir: '.',
   testMatch: '*.spec.ts',
   outputDir: '../test-results/artifacts',
   reporter: [['list'], ['json', { outputFile: '../test-results/e2e.json' }]],
   workers: 2,
-  // a busy CI machine gets a second try; the summary says when one was needed
+  // a busy CI machine gets a second try; the summary reports it
   retries: process.env['CI'] ? 1 : 0,
   fullyParallel: false,
   timeout: 60_000,
   expect: { timeout: 8_000 },
   use: {
     viewport: { width: 1280, height: 800 },
-    // recording every test would take a quarter of the time of all of them
+    // recording every test would add a quarter to the total time
     trace: 'on-first-retry',
     launchOptions: {
       executablePath: '/usr/bin/chromium',

@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { expect, test } from '@playwright/test';
 
-/** The server as a person starts it, to its end. @returns what it said and how it ended */
+/** Runs the server as a user would, until it exits. @returns its output and exit code */
 function runServer(env: NodeJS.ProcessEnv): {
   ended: Promise<{ code: number | null; said: string }>;
   ready: Promise<string>;
@@ -43,7 +43,7 @@ test.describe('the server as a process', () => {
     expect(second.said).not.toContain('    at ');
     expect((await request.get(`${address}/api/health`)).status()).toBe(200);
 
-    // the page: the document for any address, assets gzipped at the build and kept for ever, nothing for an asset that is not there
+    // the document for any address, cached gzipped assets, and 404 for a missing asset
     const page = await request.get(`${address}/shots/anything/pull`, { headers: { accept: 'text/html' } });
     expect(await page.text()).toContain('<div id="root">');
     expect(page.headers()['cache-control']).toBe('no-cache');

@@ -18,7 +18,7 @@ interface Logged {
   };
 }
 
-/** Four seconds, two people, one pull between them that takes place after a second and a half. */
+/** Four seconds, two people, and one pull after a second and a half. */
 function shortPlan(changes: Parameters<typeof changeRack>[2] = {}): ShotPlan {
   let plan = setDuration(newPlan(), 4);
   plan = addSubject(plan, { name: 'Old Tam', distanceMm: 2900 });
@@ -27,7 +27,7 @@ function shortPlan(changes: Parameters<typeof changeRack>[2] = {}): ShotPlan {
   return changeRack(plan, 'rack-1', { startS: 1.5, durationS: 0.8, cueLeadS: 0.5, ...changes });
 }
 
-/** A shot of its own, on Roll. Nothing counts in: a test has no time. */
+/** Creates a shot and opens it on Roll, without count-in. */
 async function openRoll(heron: Heron, page: Page, plan = shortPlan(), options: object = {}) {
   const productionId = await heron.newProduction('Roll');
   const shot = { scene: '4', slate: '4Z', title: 'Quick pull', plan };
@@ -41,7 +41,7 @@ async function openRoll(heron: Heron, page: Page, plan = shortPlan(), options: o
 
 const phase = (page: Page) => page.locator('.roll-phase');
 
-/** Turns the stand-in wheel to the second mark by keys, as a hand would: in steps, until the figure is right. */
+/** Turns the simulated wheel to the second mark by keys until the figure is right. */
 async function turnToB(page: Page): Promise<void> {
   for (let press = 0; press < 80; press++) {
     const figure = Number(/\d+\.\d+/.exec((await page.getByTestId('roll-now').textContent()) ?? '')?.[0]);
@@ -68,7 +68,7 @@ test('a whole set-up: rehearsed by taps, rolled with the stand-in wheel, logged,
   await page.getByRole('button', { name: 'Take these times' }).click();
   await heron.expectSaved();
   await page.getByRole('button', { name: '← to the roll' }).click();
-  // roll, a second too late
+  // roll with the pull a second late
   await expect(page.getByTestId('roll-next')).toContainText('B');
   await page.keyboard.press('Space');
   await expect(phase(page)).toHaveText('Rolling');
@@ -88,7 +88,7 @@ test('a whole set-up: rehearsed by taps, rolled with the stand-in wheel, logged,
   expect(first).toMatchObject({ number: 1, hasTrack: true, take: { isCutShort: false, hits: [{ hit: 'late' }] } });
   expect(first!.take.hits[0]!.lateS).toBeGreaterThan(0.5);
   expect(first!.take.startTimecode).toMatch(/^\d\d:\d\d:\d\d:\d\d$/);
-  // its correction, by one key, on the same screen
+  // apply its correction with one key on the same page
   await page.keyboard.press('Space');
   await page.waitForTimeout(600);
   await page.keyboard.press('Space');
@@ -96,7 +96,7 @@ test('a whole set-up: rehearsed by taps, rolled with the stand-in wheel, logged,
   await expect(page.getByRole('complementary', { name: 'What to do otherwise' })).toContainText('late at B');
   await page.keyboard.press('x');
   await expect(page.getByRole('button', { name: /Undo: .*late at B/ })).toBeEnabled();
-  // and again, by a motor that does it right
+  // roll again with a motor that follows the plan
   await expect(after.getByRole('heading', { name: 'Take 2' })).toBeVisible();
   await page.keyboard.press('t');
   await expect(after).toBeHidden();
@@ -104,13 +104,13 @@ test('a whole set-up: rehearsed by taps, rolled with the stand-in wheel, logged,
   await page.keyboard.press('Space');
   await expect(page.getByText('The shot is over.')).toBeVisible();
   await page.keyboard.press('Space');
-  // the pull is hit; that the plan now turns away from Old Tam too soon is the plan's to mend
+  // the pull is hit; the plan itself now leaves Old Tam too early
   await expect(after.getByRole('radiogroup', { name: 'How B was hit' }).getByRole('radio', { name: 'hit' })).toBeChecked();
   await after.getByRole('checkbox', { name: 'circled' }).check();
   await page.getByRole('button', { name: 'Log take 3 T' }).click();
   await expect(after).toBeHidden();
   expect((await takes())[2]).toMatchObject({ number: 3, take: { isCircled: true, hits: [{ hit: 'hit' }] } });
-  // for the edit
+  // files for the editor
   await page.keyboard.press('7');
   await expect(page.getByRole('list', { name: 'Takes, the latest first' }).getByRole('listitem')).toHaveCount(3);
   await expect(page.getByTestId('go-again')).toContainText('Move on');
@@ -138,13 +138,13 @@ test('two devices show the same roll; the one sees what the other sets off, and 
   await page.keyboard.press('Space');
   await expect(phase(operator)).toHaveText('Rolling');
   await expect(operator.getByText('from a computer')).toBeVisible();
-  // both clocks show the same within a frame or two of being read
+  // both clocks agree within a frame or two
   const [here, there] = await Promise.all([page, operator].map((one) => one.locator('.roll-time').textContent()));
   expect(Math.abs(parseFloat(here!) - parseFloat(there!))).toBeLessThanOrEqual(0.21);
   await expect(page.getByTestId('roll-when')).toHaveText('waits');
   await operator.keyboard.press('c');
   await expect(page.getByTestId('roll-when')).not.toHaveText('waits');
-  // the wheel here is seen there
+  // the ring here is shown there
   await page.keyboard.press('Shift+ArrowRight');
   await expect(operator.getByTestId('roll-now')).not.toContainText('2.90');
   await operator.keyboard.press('Space');
@@ -185,7 +185,7 @@ test('the page is killed in the middle of a take: what was recorded is there at 
   await page.keyboard.press('Space');
   await expect(phase(page)).toHaveText('Rolling');
   await page.waitForTimeout(1500);
-  // a crash asks nothing of the page
+  // the page gets no warning before a crash
   const crash = page.waitForEvent('crash');
   await page.goto('chrome://crash').catch(() => null);
   await crash;
@@ -203,7 +203,7 @@ test('what counts is large: a quarter of it can still be read, and on a phone th
   await page.keyboard.press('Space');
   await expect(phase(page)).toHaveText('Rolling');
   const size = (id: string) => page.getByTestId(id).evaluate((one) => parseFloat(getComputedStyle(one).fontSize));
-  // letters of eleven pixels and more are read
+  // text of at least eleven pixels is readable
   for (const id of ['roll-now', 'roll-next', 'roll-when']) expect((await size(id)) / 4).toBeGreaterThan(11);
   await page.setViewportSize({ width: 390, height: 844 });
   const end = page.getByRole('button', { name: /End the take/ });

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 
-/** The built server as a process of its own, on a data folder of its own. */
+/** The built server as a separate process with its own data folder. */
 export class HeronServer {
   private child: ChildProcess | undefined;
   private readonly folder = mkdtempSync(join(tmpdir(), 'still-heron-e2e-'));
@@ -13,7 +13,7 @@ export class HeronServer {
     return `http://127.0.0.1:${this.port}`;
   }
 
-  /** Starts on a free port; after a stop, on the same one again. */
+  /** Starts on a free port; after a stop, on the same one. */
   async start(env: NodeJS.ProcessEnv = {}): Promise<void> {
     const child = spawn(process.execPath, [resolve('apps/server/dist/main.js')], {
       env: { ...process.env, ...env, PORT: String(this.port), STILL_HERON_DATA: this.folder },
@@ -38,7 +38,7 @@ export class HeronServer {
     });
   }
 
-  /** As a power cut would: nothing is written, nobody is told. */
+  /** Like a power cut: no shutdown code runs. */
   async kill(): Promise<void> {
     const { child } = this;
     await new Promise<void>((ended) => {

@@ -1,7 +1,7 @@
 import { depthOfField, formatDistance, geometricStop } from '@still-heron/core';
 import { expect, test } from './heron';
 
-/** 75 mm at T4.5 on Super 35, sharp to a fifteen-hundredth of the diagonal: the set-up of demo shot 9C. */
+/** Set-up of demo shot 9C: 75 mm at T4.5 on Super 35, circle of confusion 1/1500 of the diagonal. */
 const zoneAt = (focusDistanceMm: number, tStop = 4.5) =>
   depthOfField({
     focalLengthMm: 75,

@@ -22,7 +22,7 @@ test('how wide: the answer stands in a sentence, one key takes it, and across th
   await expect(page.getByRole('button', { name: /^Shoot at/ })).toHaveCount(0);
   await expect(page.getByRole('button', { name: 'Undo: shoot at T5' })).toBeEnabled();
 
-  // by the keyboard in thirds and in whole stops, by pointer to where it is let go; nothing is drawn anew for it
+  // thirds and full stops by keyboard, any stop by pointer; no trials run for it
   const knob = page.getByRole('slider', { name: 'Stop' });
   const before = await keptByStop(page);
   await knob.focus();
@@ -55,7 +55,7 @@ test('the same to the last take with one worker, with two, and on the server', a
   for (const cores of [2, 3]) expect([cores, await keptWith(browser, heron, shotId, cores)]).toEqual([cores, onServer]);
 });
 
-/** What a page of its own draws on a machine of so many cores: one worker less than that. */
+/** Keep rate computed on a machine with this number of cores. */
 async function keptWith(browser: Browser, heron: Heron, shotId: string, cores: number): Promise<string | null> {
   const page = await browser.newPage();
   let workers = 0;
@@ -64,7 +64,7 @@ async function keptWith(browser: Browser, heron: Heron, shotId: string, cores: n
   await page.goto(`${heron.server.address}/shots/${shotId}/stop`);
   await drawn(page);
   const kept = await keptByStop(page);
-  // besides those: the one that judges, and the one that works out what to try
+  // plus one worker for verdicts and one for improvements
   expect(workers).toBeGreaterThanOrEqual(cores);
   await page.close();
   return kept;
@@ -184,7 +184,7 @@ test('five pictures at five stops; one is pressed', async ({ heron, page }) => {
   await expect(strip.getByRole('button')).toHaveCount(5);
   await expect(strip.getByRole('button', { pressed: true })).toContainText('T3.2');
   await expect(strip).toContainText('T5');
-  // the widest blurs what lies behind more than the narrowest: their pictures differ
+  // background blur differs, so the pictures do
   const pixels = (index: number) =>
     strip
       .locator('canvas')

@@ -7,7 +7,7 @@ test.describe('from two tape measures to a verdict', () => {
     await page.getByRole('button', { name: 'Start the production' }).click();
     await page.getByRole('button', { name: 'Make the first shot' }).click();
 
-    // set-up: camera, lens and stop
+    // Set-up: camera, lens and stop
     await page.getByRole('combobox', { name: 'Camera', exact: true }).click();
     await page.keyboard.type('full frame, 16');
     await page.getByTitle('Full frame, 16:9 · 36 × 20.25').last().click();
@@ -19,7 +19,7 @@ test.describe('from two tape measures to a verdict', () => {
     await expect(knob).not.toHaveAttribute('aria-valuetext', 'T3.2');
     const stop = await knob.getAttribute('aria-valuetext');
 
-    // pull: two distances and a rack between them
+    // Pull: two distances and a pull between them
     await page.getByRole('link', { name: /Pull/ }).click();
     await page.getByLabel('who or what').fill('Old Tam');
     await page.getByLabel('tape says').fill('2.9');
@@ -31,7 +31,7 @@ test.describe('from two tape measures to a verdict', () => {
     await page.getByRole('button', { name: /^Pull to B/ }).click();
     await expect(heron.verdict).toContainText('Sharp for all');
 
-    // drag the whole pull later: Ines must be sharp from where it landed before
+    // move the pull later: Ines must be sharp from its previous landing
     await heron.drag(page.getByTestId('move-body-rack-1'), 150, 0);
     await expect(heron.verdict).toContainText(
       /Soft from \d\.\d s:\s*Ines is up to .* in front of the zone, because the pull to B starts only at/,
@@ -39,7 +39,7 @@ test.describe('from two tape measures to a verdict', () => {
     await expect(page.getByTestId('soft-span').first()).toBeVisible();
     const sentence = await heron.sentence();
 
-    // reload: all of it is there
+    // everything is there after a reload
     await heron.expectSaved();
     await page.reload();
     await expect(heron.verdict).toHaveText(sentence);
@@ -103,7 +103,7 @@ test.describe('from two tape measures to a verdict', () => {
     await tabTo(/^Landing of the pull to B/);
     for (let press = 0; press < 3; press++) await keyboard.press('Shift+ArrowRight');
     await expect(heron.verdict).toContainText(/Soft from .* while the pull to B is under way/);
-    // the first press says as much: the sentence of the last one is there by the time it is saved
+    // the first press predicts the result: wait until its verdict is saved
     await heron.expectSaved();
     const sentence = await heron.sentence();
     await page.reload();

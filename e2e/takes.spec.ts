@@ -13,7 +13,7 @@ test('takes are logged in seconds, a fault that comes twice is mended by one key
   const takes = page.getByRole('list', { name: 'Takes, the latest first' }).getByRole('listitem');
   for (const number of [1, 2]) {
     await late.click();
-    // a fault leaves it usable at best; worse is said
+    // a fault limits the grade to usable; a worse grade is set by hand
     await expect(page.getByRole('radiogroup', { name: 'Focus' }).getByRole('radio', { name: 'usable' })).toBeChecked();
     await page.getByRole('radiogroup', { name: 'Focus' }).getByRole('radio', { name: 'soft' }).click();
     await page.keyboard.press('t');
@@ -32,12 +32,12 @@ test('takes are logged in seconds, a fault that comes twice is mended by one key
     .poll(async () => (await heron.api<typeof before>('get', `shots/${shotId}`)).plan.line.moves[0]!.startS)
     .toBeCloseTo(before.plan.line.moves[0]!.startS - 0.2, 6);
 
-  // a good one is one press
+  // a good take is one press
   await page.getByRole('button', { name: 'Log take 3 T' }).click();
   await expect(advice).toContainText('Move on: 1 of 3 takes can be used.');
   await expect(takes.first()).toContainText('every mark hit');
 
-  // a soft one is kept for what happens in it
+  // a soft take is kept for its performance
   await page.getByRole('button', { name: 'Circle take 1' }).click();
   await expect(page.getByRole('button', { name: 'Circle take 1' })).toHaveAttribute('aria-pressed', 'true');
   await expect(advice).toContainText('Move on: 2 of 3');
@@ -58,7 +58,7 @@ test('a take is said by keys alone, one mark after the other', async ({ heron, p
   await expect(hit('D', 'overshot')).toBeChecked();
   await page.keyboard.press('l');
   await expect(hit('C', 'late')).toBeChecked();
-  // round again: the first one is said otherwise
+  // start again with the first mark
   await page.keyboard.press('h');
   await expect(hit('D', 'hit')).toBeChecked();
   await page.keyboard.press('k');

@@ -2,7 +2,7 @@ import { join } from 'node:path';
 import { main, ROOT, start } from './run.mjs';
 import { build, install } from './setup.mjs';
 
-/** Installs, builds, and serves the demo production from a data folder of its own: a user's is never touched. */
+/** Installs, builds, and serves the demo production from its own data folder. */
 await main(() => {
   install();
   build();

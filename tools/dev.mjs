@@ -2,7 +2,7 @@ import { join } from 'node:path';
 import { installed, main, node, ROOT, start, TSC } from './run.mjs';
 import { install } from './setup.mjs';
 
-/** The compiler watching, the server restarting, and Vite serving the page with its proxy to the server. */
+/** Runs the compiler in watch mode, the server with restart, and Vite with a proxy to the server. */
 await main(() => {
   install();
   node('The compiler', [TSC, '-b', 'apps/server']);

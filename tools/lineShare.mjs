@@ -5,7 +5,7 @@ import { join } from 'node:path';
 const CODE = /\.(ts|tsx|mjs)$/;
 const TEST = /(\.(test|spec|e2e|fuzz)\.|(^|\/)(e2e|test|tests)\/)/;
 
-/** Share of tests among all lines of code that are not blank, over the files git knows and the new ones it does not ignore. */
+/** Share of test lines among all non-blank code lines, over tracked and new files. */
 export function lineShare(root) {
   const files = execFileSync('git', ['ls-files', '--cached', '--others', '--exclude-standard'], {
     cwd: root,
@@ -27,6 +27,6 @@ function countLines(path) {
       .split('\n')
       .filter((line) => line.trim() !== '').length;
   } catch {
-    return 0; // deleted, and git does not know yet
+    return 0; // deleted, but still in the index
   }
 }

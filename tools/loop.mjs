@@ -5,11 +5,11 @@ import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 
 const ROOT = join(import.meta.dirname, '..');
-/** Where the loop of takes is written, and where its compiled form is kept. */
+/** Source of the trial loop, and the file that holds its compiled form. */
 const SOURCE = 'packages/core/loop/takesLoop.ts';
 export const BYTES = join(ROOT, 'packages/core/src/stop/loopBytes.ts');
 
-/** The loop of takes compiled to WebAssembly, as the file of the core that carries it. */
+/** Compiles the trial loop to WebAssembly and returns the core file that contains it. */
 export function loopFile() {
   const folder = mkdtempSync(join(tmpdir(), 'still-heron-loop-'));
   try {

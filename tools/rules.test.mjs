@@ -2,7 +2,7 @@ import { ESLint } from 'eslint';
 import { resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
-// the rules of the house are only worth something if a breach fails: each of these lines is one
+// each of these lines breaks a rule on purpose, to prove that the rule works
 const root = resolve(fileURLToPath(import.meta.url), '../..');
 const lint = async (filePath, code) => {
   const [result] = await new ESLint({ cwd: root }).lintText(code, { filePath: resolve(root, filePath) });

@@ -3,23 +3,23 @@ import { existsSync, readdirSync, statSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
-/** Plain Node, nothing installed yet: what the other tools share. */
+/** Shared by the other tools. Plain Node: runs before packages are installed. */
 export const ROOT = resolve(dirname(fileURLToPath(import.meta.url)), '..');
 export const TSC = join(ROOT, 'node_modules/typescript7/bin/tsc');
 
-/** A file of an installed package: npm puts packages beside a workspace or at the root, as it sees fit. */
+/** Path of a file of an installed package: npm puts packages either beside a workspace or at the root. */
 export function installed(path, workspace = '.') {
   const beside = join(ROOT, workspace, 'node_modules', path);
   return existsSync(beside) ? beside : join(ROOT, 'node_modules', path);
 }
 
-/** A step that failed: its message is all that is shown. */
+/** A failed step. Only its message is printed. */
 export class StepFailed extends Error {}
 
 /**
- * Runs a program to its end, its output on ours.
+ * Runs a program to its end and passes its output through.
  *
- * @throws {StepFailed} when it does not end with 0
+ * @throws {StepFailed} if it does not exit with 0
  */
 export function run(what, command, args, { env = {}, cwd = ROOT, quiet = false } = {}) {
   const { status, error, stdout, stderr } = spawnSync(command, args, {
@@ -36,14 +36,14 @@ export function run(what, command, args, { env = {}, cwd = ROOT, quiet = false }
 
 export const node = (what, args, options) => run(what, process.execPath, args, options);
 
-/** Starts a program that goes on; ends with this one. */
+/** Starts a long-running program; it ends with this process. */
 export function start(command, args, { env = {}, cwd = ROOT, stdio = 'inherit' } = {}) {
   const child = spawn(command, args, { cwd, env: { ...process.env, ...env }, stdio });
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal));
   return child;
 }
 
-/** Newest time of change below a place, in ms; 0 when it is not there. */
+/** Newest modification time below a path in ms; 0 if it does not exist. */
 export function newestMs(place, skips = new Set(['node_modules', 'dist', '.data', '.git'])) {
   if (!existsSync(place)) return 0;
   const stat = statSync(place);
@@ -56,7 +56,7 @@ export function newestMs(place, skips = new Set(['node_modules', 'dist', '.data'
   );
 }
 
-/** Runs a tool's steps; a failed one ends it with its message and exit code 1. */
+/** Runs the steps of a tool; a failed step prints its message and sets exit code 1. */
 export async function main(steps) {
   try {
     await steps();

@@ -1,7 +1,7 @@
 import { main, node } from './run.mjs';
 import { build, install, installChromium } from './setup.mjs';
 
-/** One current picture of each main view, from the demo production, into docs/screenshots. */
+/** Makes one current picture of each main view, from the demo production, in docs/screenshots. */
 await main(() => {
   install();
   installChromium();

@@ -5,12 +5,12 @@ import { gzipSync } from 'node:zlib';
 import { installed, newestMs, node, ROOT, run, StepFailed, TSC } from './run.mjs';
 
 const NODE_MODULES = join(ROOT, 'node_modules');
-/** What was installed: the lock file as it was then. */
+/** Copy of the lock file that was installed. */
 const INSTALLED = join(NODE_MODULES, '.installed-from');
-/** What was built: its time says when. */
+/** Its modification time is the time of the last build. */
 const BUILT = join(NODE_MODULES, '.built-at');
 
-/** Installs what the lock file names, when it is not what is there. */
+/** Installs the packages of the lock file unless they are installed already. */
 export function install() {
   const [major, minor] = process.versions.node.split('.').map(Number);
   if (major < 20 || (major === 20 && minor < 19))
@@ -34,7 +34,7 @@ const SOURCES = [
   'package-lock.json',
 ];
 
-/** Builds when the sources are newer than the build, or a part of it is missing. */
+/** Builds if the sources are newer than the build, or if part of it is missing. */
 export function build({ force = false } = {}) {
   const builtMs = newestMs(BUILT);
   const outputs = [
@@ -54,7 +54,7 @@ export function build({ force = false } = {}) {
   writeFileSync(BUILT, '');
 }
 
-/** Puts a gzipped copy beside each asset that gains by it; the server sends that one. */
+/** Writes a gzipped copy beside each compressible asset; the server sends that one. */
 function compressAssets(folder) {
   for (const name of readdirSync(folder).filter((file) => /\.(js|css|svg)$/.test(file))) {
     writeFileSync(join(folder, `${name}.gz`), gzipSync(readFileSync(join(folder, name)), { level: 9 }));
@@ -63,7 +63,7 @@ function compressAssets(folder) {
 
 export const CHROMIUM = '/usr/bin/chromium';
 
-/** Debian's Chromium, for the tests of the page: installed when missing and we may; else the one command that does. */
+/** Debian's Chromium for the page tests: installed if missing and permitted; otherwise prints the command. */
 export function installChromium() {
   if (existsSync(CHROMIUM)) return;
   const command = 'apt-get update && apt-get install -y --no-install-recommends chromium';

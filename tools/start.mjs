@@ -2,7 +2,7 @@ import { join } from 'node:path';
 import { main, ROOT, start } from './run.mjs';
 import { build, install } from './setup.mjs';
 
-/** Serves one's own productions, from ~/.still-heron unless STILL_HERON_DATA says otherwise. */
+/** Serves the user's own productions, from ~/.still-heron unless STILL_HERON_DATA is set. */
 await main(() => {
   install();
   build();

@@ -5,7 +5,10 @@ import { lineShare } from './lineShare.mjs';
 import { installed, main, node, ROOT, StepFailed, TSC } from './run.mjs';
 import { build, install, installChromium } from './setup.mjs';
 
-/** From a fresh clone: installs, builds, checks and tests everything; then says how many passed and what share of the code tests are. */
+/**
+ * Installs, builds, checks and tests everything from a fresh clone. Then prints the number of tests and the share of test
+ * lines.
+ */
 await main(() => {
   const startedMs = Date.now();
   install();

@@ -1,4 +1,4 @@
-/** Where each column of numbers begins in memory, and the plan's own numbers: put at address 0 by `src/stop/takesLoop.ts`, in this order. */
+/** Addresses of the columns, and the scalars of the plan. `src/stop/takesLoop.ts` writes them to address 0 in this order. */
 @unmanaged
 export class Columns {
   captureFps: f64;

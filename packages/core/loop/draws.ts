@@ -1,6 +1,6 @@
 import { put } from './columns';
 
-/** Where the straight lines of the normal quantile lie: as `LINES_AT` of `takesLoop.ts` beside the columns. */
+/** Address of the segments of the normal quantile: `LINES_AT` of `takesLoop.ts`. */
 const LINES_AT: usize = 1024;
 /** As in `draws.ts`. */
 const CELLS: u32 = 4096;
@@ -8,16 +8,16 @@ const TAIL_CELLS: u32 = 4;
 const CELL_BITS: u32 = 20;
 const CELL_MASK: u32 = (1 << CELL_BITS) - 1;
 
-/** The quantile's formula, asked only far out. */
+/** The quantile's formula for the tails. */
 declare function tailQuantile(p: f64): f64;
 
-/** Normal numbers of a take, put at an address one after the other. */
+/** Writes the normal numbers of a trial to consecutive memory. */
 export function draw(seed: u32, take: u32, address: usize, count: i32): void {
   let s0 = stateOf(seed, take, 0);
   let s1 = stateOf(seed, take, 1);
   let s2 = stateOf(seed, take, 2);
   let s3 = stateOf(seed, take, 3);
-  // a state of nothing but zeros would stay so
+  // a state of all zeros would never change
   if ((s0 | s1 | s2 | s3) == 0) s0 = 1;
   for (let k = 0; k < count; k++) {
     const result = rotl<u32>(s1 * 5, 7) * 9;
@@ -30,7 +30,7 @@ export function draw(seed: u32, take: u32, address: usize, count: i32): void {
     s3 = rotl<u32>(s3, 11);
     const cell = result >> CELL_BITS;
     const line = LINES_AT + (cell << 4);
-    // the outermost cells are curved: there the formula itself is asked
+    // the outermost cells are too curved for segments: use the formula
     if (((cell + TAIL_CELLS) & (CELLS - 1)) < 2 * TAIL_CELLS) put(address, k, tailQuantile((<f64>result + 0.5) / 4294967296));
     else put(address, k, load<f64>(line) + <f64>(result & CELL_MASK) * load<f64>(line, 8));
   }

@@ -1,7 +1,8 @@
 /**
- * The loop in which takes are drawn and judged, in AssemblyScript: a take has less than a microsecond. `node tools/loop.mjs` compiles it into `src/stop/loopBytes.ts`.
+ * Runs and judges trials, in AssemblyScript. Budget: under 1 µs per trial. `node tools/loop.mjs` compiles it to
+ * `src/stop/loopBytes.ts`.
  *
- * It works on the columns of numbers that `src/stop/flatTakes.ts` describes; where each begins in memory stands at address 0, in the order of `Columns`.
+ * It reads the columns described in `src/stop/flatTakes.ts`. Their addresses are at address 0, in the order of `Columns`.
  */
 import { columns, put, putWhole, real, whole } from './columns';
 import { draw } from './draws';
@@ -10,14 +11,17 @@ export { draw } from './draws';
 
 /** As in `zoneTables.ts`. */
 const ENTRIES = 2048;
-/** Bytes of one table: both limits at every entry. */
+/** Bytes of one table: both limits for every entry. */
 const ZONE_BYTES: usize = 16 * (ENTRIES + 1);
-/** Nearer than this nobody stands, however far they miss. */
+/** Smallest distance of a subject after its error. */
 const NEAREST_MM: f64 = 1;
-/** Rounding at the very edge of the zone is forgiven. */
+/** Tolerance for rounding at the exact edge of the zone. */
 const LOOSE: f64 = 1 + 1e-9;
 
-/** Takes from one number on; the kept ones. Adds to `beatsKept`, and to `sharp` unless only the count is wanted: then a take is left as soon as it is lost. */
+/**
+ * Runs trials and returns how many are kept. Adds to `beatsKept` and `sharp`; with `countOnly` it leaves a trial as soon as it
+ * is lost.
+ */
 export function run(seed: u32, firstTake: u32, takes: i32, countOnly: bool): i32 {
   const beatsKept = columns.beatsKept;
   let kept = 0;
@@ -39,7 +43,7 @@ export function run(seed: u32, firstTake: u32, takes: i32, countOnly: bool): i32
   return kept;
 }
 
-/** Puts what a take has drawn where it belongs: everyone's miss, every setting of the ring, every pull's start. */
+/** Applies the drawn errors: misses of subjects, ring angles of holds, starts of pulls. */
 function placeEverything(): void {
   const draws = columns.draws;
   for (let k = 0; k < columns.subjectCount; k++) {
@@ -56,11 +60,11 @@ function placeEverything(): void {
     const offDeg = real(draws, at + 1) * real(columns.landSigmaDeg, k);
     put(columns.offDeg, k, offDeg);
     put(columns.stillDeg, k, within(targetDeg + offDeg, columns.lowDeg, columns.highDeg));
-    // one that goes on draws how it follows in place of how its mark was measured
+    // a tracking hold draws its follow errors instead of a measuring error
     const lagSigmaFrames = real(columns.lagSigmaFrames, k);
     if (lagSigmaFrames != 0) putWhole(columns.lagFrames, k, <i32>Math.round(real(draws, at) * lagSigmaFrames));
     if (k == 0) continue;
-    // a hand that is late with one pull begins the next when it has landed
+    // a hand that is late with one pull starts the next after landing
     const drawnS = real(columns.plannedStartS, k) + real(draws, at + 2) * real(columns.cueSigmaS, k);
     const beginsS = drawnS > freeS ? drawnS : freeS;
     freeS = beginsS + real(columns.durationS, k);
@@ -72,12 +76,12 @@ function placeEverything(): void {
   }
 }
 
-/** The first frame at or after a time in frames; rounding forgiven. */
+/** First frame at or after a time given in frames, with tolerance for rounding. */
 function frameAfter(frames: f64): i32 {
   return frames <= 0 ? 0 : <i32>Math.ceil(frames - 1e-6);
 }
 
-/** What the ring is set to for a distance as it was measured. */
+/** Ring angle for an erroneous distance. */
 function setDeg(mm: f64): f64 {
   const angleDegs = columns.angleDegs;
   const stepDeg = columns.stepDeg;
@@ -90,7 +94,7 @@ function setDeg(mm: f64): f64 {
   return within(stepDeg == 0 ? deg : lowDeg + Math.round((deg - lowDeg) / stepDeg) * stepDeg, lowDeg, highDeg);
 }
 
-/** Where a setting that goes on stands at a frame, as the hand follows it in this take. */
+/** Ring angle of a tracking hold at a frame in this trial. */
 function goingOnDeg(setting: i32, frame: i32): f64 {
   const at = max(0, min(frame - whole(columns.lagFrames, setting), columns.frameCount - 1));
   const deg = real(columns.goesOnDeg, whole(columns.goesOnAt, setting) + at);
@@ -98,8 +102,9 @@ function goingOnDeg(setting: i32, frame: i32): f64 {
 }
 
 /**
- * Whether a beat is kept, counting the frames it loses up to what it may; all of them where they are wanted by frame. In short, by frame: `isWithin(zone of the ring's angle, 1 / (where they are + how far they
- * miss))`. What its loop reads is taken out of the columns first, and a stretch in which nothing changes is asked once.
+ * Whether a beat is kept. Counts its lost frames up to the allowed number, or all of them unless `countOnly`. Per frame it
+ * computes `isWithin(zone at the ring angle, 1 / (distance + miss))`. Loop variables are read first, and constant stretches are
+ * checked once.
  */
 function keepsBeat(beat: i32, countOnly: bool, take: u32): bool {
   const settingCount = columns.settingCount;
@@ -123,7 +128,7 @@ function keepsBeat(beat: i32, countOnly: bool, take: u32): bool {
   let isKeyLost = false;
   let frame = whole(columns.beatFrom, beat);
   for (let setting = 0; setting < settingCount && frame < toFrame; setting++) {
-    // turning into the setting, then standing at it, up to where the next turn begins
+    // the turn into the hold, then the hold itself up to the next turn
     const turnTo = setting == 0 ? frame : min(whole(columns.endFrame, setting), toFrame);
     const standsTo = setting < settingCount - 1 ? min(whole(columns.startFrame, setting + 1), toFrame) : toFrame;
     if (frame >= turnTo && frame >= standsTo) continue;
@@ -151,7 +156,7 @@ function keepsBeat(beat: i32, countOnly: bool, take: u32): bool {
       const at = within((deg - tableLowDeg) * tablePerDeg, 0, ENTRIES);
       const entry = min(floorOf(at), ENTRIES - 1);
       const share = at - <f64>entry;
-      // near and far limits stand side by side
+      // near and far limits alternate
       let cell = zones + ((<usize>entry) << 4);
       if (tablesAt >= 0) cell += ZONE_BYTES * load<u16>(columns.tableAt + ((<usize>(tablesAt + frame)) << 1));
       const near = load<f64>(cell) + share * (load<f64>(cell, 16) - load<f64>(cell));
@@ -169,7 +174,7 @@ function keepsBeat(beat: i32, countOnly: bool, take: u32): bool {
   return lost <= mayLose && !isKeyLost;
 }
 
-/** As `eased`, by its place among the easings. */
+/** Like `eased`, by index of the easing. */
 function easedShare(easing: i32, tau: f64): f64 {
   if (easing == 0) return jerk(tau);
   if (easing == 1) return 2 * jerk(tau / 2);
@@ -181,7 +186,7 @@ function jerk(tau: f64): f64 {
   return tau * tau * tau * (10 + tau * (6 * tau - 15));
 }
 
-/** The whole number below, for numbers of either sign up to 2^31: a plain conversion checks for numbers that are too large, which takes longer than everything else. */
+/** Rounds down, for either sign up to 2^31. A plain conversion checks for overflow, which takes longer than everything else. */
 function floorOf(value: f64): i32 {
   return <i32>reinterpret<i64>(value - 0.4999999999 + 6755399441055744);
 }

@@ -1,6 +1,6 @@
 import { addRack, addSubject, changeRack, newPlan, type ShotPlan } from '../src/index';
 
-/** Two people who stand still at 2.90 m and 2.05 m, and one pull between them: 65 mm T3.2 on Super 35. */
+/** Two people standing at 2.90 m and 2.05 m, and one pull between them: 65 mm T3.2 on Super 35. */
 export function twoPeople(): ShotPlan {
   let plan = addSubject(newPlan(), { name: 'Old Tam', distanceMm: 2900 });
   plan = addSubject(plan, { name: 'Ines', distanceMm: 2050 });
@@ -8,7 +8,7 @@ export function twoPeople(): ShotPlan {
   return changeRack(plan, 'rack-1', { startS: 4, durationS: 1 });
 }
 
-/** Four people and six pulls over a minute: what the benchmarks judge. */
+/** Four people and six pulls over a minute, as in the benchmarks. */
 export function longShot(): ShotPlan {
   let plan: ShotPlan = { ...newPlan(), durationS: 60 };
   const people = [

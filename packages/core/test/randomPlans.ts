@@ -1,6 +1,6 @@
 import { addStay, addSubject, newPlan, PLAIN_BEAT, setDuration, setHandLimit, setStop, type ShotPlan } from '../src/index';
 
-/** A generator of numbers from 0 to 1 that comes out the same for a seed: a linear congruence, good enough to vary plans by. */
+/** Seeded pseudo-random numbers from 0 to 1 (linear congruential generator). */
 export function numbersFrom(seed: number): () => number {
   let state = (seed * 2654435761) >>> 0;
   return () => {
@@ -9,7 +9,10 @@ export function numbersFrom(seed: number): () => number {
   };
 }
 
-/** A plan of twelve seconds with one to four people who stand or walk, at a stop and a rate of its own, each asked to be sharp for a while; some hands are slow. */
+/**
+ * A seeded plan of twelve seconds: one to four people who stand or walk, random stop and frame rate, beats, and sometimes a
+ * slow hand.
+ */
 export function randomPlan(seed: number): ShotPlan {
   const next = numbersFrom(seed);
   const between = (low: number, high: number) => low + (high - low) * next();
@@ -27,5 +30,5 @@ export function randomPlan(seed: number): ShotPlan {
   return plan;
 }
 
-/** Two hundred of them. */
+/** Two hundred seeded plans. */
 export const RANDOM_PLANS: readonly ShotPlan[] = Array.from({ length: 200 }, (_, seed) => randomPlan(seed + 1));

@@ -15,7 +15,10 @@ import {
   type Vec3,
 } from '../src/index';
 
-/** Computed elsewhere at 50 digits. The copy here serves a clone that stands alone; where the original lies beside the clone, that one is read. */
+/**
+ * Computed elsewhere at 50 digits. The copy here serves a clone that stands alone; where the original lies beside the clone,
+ * that one is read.
+ */
 const COPY = resolve(__dirname, 'vectors/reference.json');
 const ORIGINAL = resolve(__dirname, '../../../../shared/vectors/reference.json');
 

@@ -2,14 +2,14 @@ import { wheelDegOf } from '../kit/index.js';
 import type { ShotPlan } from '../pull/index.js';
 import type { JudgedPull, MoveVerdict } from './pullVerdict.js';
 
-/** Faster than whoever pulls is willing to turn, by more than the last digit. */
+/** Whether the peak speed exceeds the puller's limit, with a tolerance for rounding. */
 export function isTooFast({ handDegPerS, limitDegPerS }: JudgedPull['fastest']): boolean {
   return handDegPerS > limitDegPerS * (1 + 1e-6);
 }
 
 /**
- * Where what the hand holds turns fastest: from frame to frame where the line goes on with something, and within a move at its
- * own peak. A ring in steps is pressed, not turned.
+ * Peak speed of the wheel or ring: between frames while tracking, and at the peak of each pull. A ring in steps is pressed, not
+ * turned, and has no speed.
  */
 export function fastestOf(
   ringDeg: Float64Array,
