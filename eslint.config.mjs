@@ -4,7 +4,21 @@ import globals from 'globals';
 import ts from 'typescript-eslint';
 
 /** Order of the core's stages: a stage imports only stages to its left. */
-export const STAGES = ['units', 'optics', 'kit', 'floor', 'pull', 'verdict', 'stop', 'roll', 'takes', 'sheets'];
+export const STAGES = [
+  'units',
+  'optics',
+  'kit',
+  'floor',
+  'hand',
+  'plan',
+  'track',
+  'verdict',
+  'trials',
+  'stop',
+  'roll',
+  'takes',
+  'sheets',
+];
 
 /** Forbids imports, with the reason as the message. */
 const ban = (message, ...regexes) => regexes.map((regex) => ({ regex, message }));
@@ -113,7 +127,7 @@ export default ts.config(
     languageOptions: { globals: globals.browser },
   },
   {
-    files: ['tools/**/*.mjs', 'bench/**/*.mjs', 'e2e/**/*.ts', '*.mjs'],
+    files: ['tools/**/*.mjs', 'benchmarks/**/*.mjs', 'e2e/**/*.ts', '*.mjs'],
     languageOptions: { globals: { ...globals.node, ...globals.browser, ...globals.jest } },
   },
 );

@@ -29,8 +29,8 @@ test('what is asked: soft on purpose, a key moment, may drift; each with its sha
   // the pull lands after it: half of the beat is enough, and the key moment is missed
   await side.getByLabel('at least').fill('50');
   await side.getByLabel('at least').press('Enter');
-  await page.getByTestId('move-end-rack-1').focus();
-  for (let press = 0; press < 3; press++) await page.getByTestId('move-end-rack-1').press('Shift+ArrowRight');
+  await page.getByTestId('move-end-pull-1').focus();
+  for (let press = 0; press < 3; press++) await page.getByTestId('move-end-pull-1').press('Shift+ArrowRight');
   await expect(heron.verdict).toContainText('The key moment at 5.6 s is missed.');
   await expect(key).toHaveAttribute('aria-valuetext', '5.6 s, missed');
   await key.focus();
@@ -50,16 +50,16 @@ test('two ways for separate takes: each with its line and what is asked only in 
   await page.getByRole('button', { name: 'Two ways, A and B' }).click();
   const ways = page.getByRole('radiogroup', { name: 'Which of two ways of shooting it' });
   await ways.getByRole('radio', { name: 'takes B' }).click();
-  await page.getByTestId('move-start-rack-1').focus();
+  await page.getByTestId('move-start-pull-1').focus();
   await page.keyboard.press('Delete');
-  await expect(page.getByTestId('move-start-rack-1')).toHaveCount(0);
+  await expect(page.getByTestId('move-start-pull-1')).toHaveCount(0);
   await page.getByRole('slider', { name: 'Bohdan must be sharp until' }).focus();
   await page.getByLabel('asked in').click();
   await page.getByTitle('A only').click();
   await expect(page.getByRole('slider', { name: 'Bohdan must be sharp until' })).toHaveCount(0);
   await expect(heron.verdict).toContainText('Sharp for all 4.0 s that must be.');
   await ways.getByRole('radio', { name: 'takes A' }).click();
-  await expect(page.getByTestId('move-start-rack-1')).toBeVisible();
+  await expect(page.getByTestId('move-start-pull-1')).toBeVisible();
   await expect(page.getByRole('slider', { name: 'Bohdan must be sharp until' })).toBeVisible();
   await page.getByRole('button', { name: 'Keep takes A only' }).click();
   await expect(ways).toHaveCount(0);
@@ -70,10 +70,10 @@ test('shot backwards: everything is mirrored, labelled so, and one step back', a
   await heron.openCopy('9C');
   await page.getByRole('button', { name: 'Shoot it reversed' }).click();
   await expect(page.getByRole('note').filter({ hasText: 'Shot reversed' })).toContainText('the edit plays it backwards');
-  await expect(page.getByTestId('move-start-rack-1')).toHaveAttribute('aria-valuetext', '3.4 s');
+  await expect(page.getByTestId('move-start-pull-1')).toHaveAttribute('aria-valuetext', '3.4 s');
   await expect(page.getByRole('slider', { name: 'Bohdan must be sharp from' })).toHaveAttribute('aria-valuetext', '0.0 s');
   await expect(heron.verdict).toContainText('Sharp for all 7.4 s');
   await page.getByRole('button', { name: 'Undo: shoot it reversed', exact: true }).click();
-  await expect(page.getByTestId('move-start-rack-1')).toHaveAttribute('aria-valuetext', '4.0 s');
+  await expect(page.getByTestId('move-start-pull-1')).toHaveAttribute('aria-valuetext', '4.0 s');
   await expect(page.getByRole('note').filter({ hasText: 'Shot reversed' })).toHaveCount(0);
 });

@@ -69,10 +69,10 @@ test('a stand-in is found and taken; how a mark is taped and what to ask for is 
   await heron.expectSaved();
   const { plan } = await heron.api<{ plan: { marks: Record<string, unknown>[] } }>('get', `shots/${shotId}`);
   expect(plan.marks[1]).toMatchObject({
-    standInId: 'landmark-3',
+    focusReferenceId: 'landmark-3',
     tapeColour: 'yellow',
     pose: 'cart here, bell to the lens',
-    hasStop: true,
+    hasHardStop: true,
   });
   await page.getByRole('link', { name: /Set-up/ }).click();
   await expect(page.getByText(/Hard stops are wanted at B/)).toBeVisible();

@@ -36,7 +36,7 @@ test('marks and moves in the degrees that the hand feels', async ({ heron, page 
   await page.getByRole('button', { name: 'Select mark A, Old Tam' }).focus();
   await page.getByRole('button', { name: 'How far they may miss the mark: where it comes from' }).first().focus();
   await expect(page.getByRole('tooltip').filter({ hasText: 'the wheel turns 1.6 × as far' })).toBeVisible();
-  await page.getByTestId('move-start-rack-1').click();
+  await page.getByTestId('move-start-pull-1').click();
   await page.getByRole('button', { name: 'Turn of the wheel: where it comes from' }).focus();
   await expect(page.getByRole('tooltip').filter({ hasText: 'mm on the disc' })).toBeVisible();
 });

@@ -5,7 +5,7 @@ test('what was saved before is told apart from what is, and brought back as a st
   await page.getByTestId('mark-B').fill('5.1');
   await page.getByTestId('mark-B').press('Enter');
   await heron.expectSaved();
-  await page.getByTestId('move-start-rack-1').focus();
+  await page.getByTestId('move-start-pull-1').focus();
   await page.getByTestId('move-starts').fill('4.5');
   await page.getByTestId('move-starts').press('Enter');
   await expect(heron.verdict).toContainText('Soft from');

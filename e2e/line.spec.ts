@@ -2,7 +2,7 @@ import { expect, test } from './heron';
 
 test('a pull goes on with someone who walks; led otherwise it is soft, and says so', async ({ heron, page }) => {
   await heron.openCopy('4B');
-  await page.getByTestId('move-end-rack-1').focus();
+  await page.getByTestId('move-end-pull-1').focus();
   const side = page.getByLabel('Marks, and what is selected');
   await side.getByLabel('goes to', { exact: true }).click();
   await page.getByTitle('goes on with Ines').click();
@@ -18,7 +18,7 @@ test('a pull goes on with someone who walks; led otherwise it is soft, and says 
   await side.getByLabel('counted in before').press('Enter');
   await heron.expectSaved();
   await page.reload();
-  await page.getByTestId('move-end-rack-1').focus();
+  await page.getByTestId('move-end-pull-1').focus();
   await expect(side.getByLabel('leads by')).toHaveValue('-1');
   await expect(side.getByLabel('counted in before')).toHaveValue('2.5');
   await expect(
@@ -81,7 +81,7 @@ test('the time is drawn larger around the playhead, moved along, and fitted in a
   page,
 }) => {
   await heron.openCopy('9C');
-  const start = page.getByTestId('move-start-rack-1');
+  const start = page.getByTestId('move-start-pull-1');
   const before = (await start.boundingBox())!.x;
   // snaps to the end of Maren's beat nearby
   await heron.drag(start, 60, 0);

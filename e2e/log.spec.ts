@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { changeRack, newTake, type ShotPlan, type Take } from '@still-heron/core';
+import { changePull, newTake, type ShotPlan, type Take } from '@still-heron/core';
 import type { Page } from '@playwright/test';
 import { expect, type Heron, test } from './heron';
 
@@ -7,7 +7,7 @@ import { expect, type Heron, test } from './heron';
 async function withTakes(heron: Heron, count = 60) {
   const { shotId, productionId } = await heron.openCopy('9C');
   const { plan } = await heron.api<{ plan: ShotPlan }>('get', `shots/${shotId}`);
-  const moveId = plan.line.moves[0]!.id;
+  const pullId = plan.focusTrack.pulls[0]!.id;
   for (let k = 0; k < count; k++) {
     const fresh = newTake(plan, 1);
     const take: Take = {
@@ -15,10 +15,10 @@ async function withTakes(heron: Heron, count = 60) {
       focus: k % 3 === 0 ? 'soft' : 'sharp',
       performance: 'good',
       isCircled: k === 7,
-      predictedRate: (k % 10) / 10,
+      predictedKeepRate: (k % 10) / 10,
       note: k === 4 ? 'the bell rang' : '',
-      hits: [{ moveId, hit: k % 4 === 0 ? 'late' : 'hit', lateS: 0.1 + (k % 4) / 10, offDeg: k % 2 }],
-      settings: { ...fresh.settings, puller: k % 2 === 0 ? 'Ines' : 'Bohdan' },
+      hits: [{ pullId, hit: k % 4 === 0 ? 'late' : 'hit', lateS: 0.1 + (k % 4) / 10, offDeg: k % 2 }],
+      gear: { ...fresh.gear, puller: k % 2 === 0 ? 'Ines' : 'Bohdan' },
     };
     const rolledAt = new Date(Date.UTC(2026, 2, 1 + Math.floor(k / 20), 10, k % 60)).toISOString();
     await heron.api('post', `shots/${shotId}/takes`, { rolledAt, take });
@@ -108,8 +108,8 @@ test('what takes showed is reckoned with by one press; how long it shall be on t
   await expect(side).toContainText('The plan reckons with it.');
   await heron.expectSaved();
   const { plan } = await heron.api<{ plan: ShotPlan }>('get', `shots/${shotId}`);
-  expect(plan.line.moves[0]!.cueSigmaS).toBeCloseTo(0.12, 2);
-  expect(plan).toEqual(changeRack(plan, plan.line.moves[0]!.id, {}));
+  expect(plan.focusTrack.pulls[0]!.cueSigmaS).toBeCloseTo(0.12, 2);
+  expect(plan).toEqual(changePull(plan, plan.focusTrack.pulls[0]!.id, {}));
   await expect(page.getByTestId('go-again')).toContainText('Move on');
   await side.getByLabel('wanted in one go, s').fill('500');
   await side.getByLabel('wanted in one go, s').press('Enter');

@@ -19,7 +19,7 @@ const SCREENS: readonly { readonly name: string; readonly open: (heron: Heron) =
     name: 'pull with a move selected',
     open: async (heron) => {
       await heron.openCopy('4B');
-      await heron.page.getByTestId('move-start-rack-1').click();
+      await heron.page.getByTestId('move-start-pull-1').click();
     },
   },
   ...['What would help most', 'What is wanted, and the day'].map((fold) => ({
@@ -79,7 +79,7 @@ const SCREENS: readonly { readonly name: string; readonly open: (heron: Heron) =
     open: async (heron) => {
       const { shotId, productionId } = await heron.openCopy('9C');
       const { plan } = await heron.api<{ plan: ShotPlan }>('get', `shots/${shotId}`);
-      const take = { ...newTake(plan, 1), focus: 'sharp', predictedRate: 0.4 };
+      const take = { ...newTake(plan, 1), focus: 'sharp', predictedKeepRate: 0.4 };
       await heron.api('post', `shots/${shotId}/takes`, { rolledAt: '2026-03-01T10:00:00.000Z', take });
       await heron.open(`/productions/${productionId}/takes`);
       await expect(heron.page.getByTestId('log-sentence')).toBeVisible();

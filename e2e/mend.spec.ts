@@ -35,11 +35,11 @@ test('a line is laid: each way says what would come of it before it is taken; by
   await expect(ways.getByRole('button', { name: /^One setting/ })).toContainText('sharp 4.0 of 8.4 s');
   await ways.getByRole('button', { name: /^One setting/ }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByTestId('move-start-rack-1')).toHaveCount(0);
+  await expect(page.getByTestId('move-start-pull-1')).toHaveCount(0);
   await expect(heron.verdict).toContainText('Sharp 4.0 of the 8.4 s that must be.');
   await page.getByRole('button', { name: 'Lay the line L', exact: true }).click();
   await ways.getByRole('button', { name: /^Fewest settings/ }).click();
-  await expect(page.getByTestId('move-start-rack-2')).toBeVisible();
+  await expect(page.getByTestId('move-start-pull-2')).toBeVisible();
   await expect(heron.verdict).toContainText('Sharp for all 8.4 s that must be.');
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+z');

@@ -1,8 +1,8 @@
 import { expect, test } from './heron';
 import type { Page } from '@playwright/test';
 
-const starts = (page: Page) => page.getByTestId('move-start-rack-1').getAttribute('aria-valuenow').then(Number);
-const lands = (page: Page) => page.getByTestId('move-end-rack-1').getAttribute('aria-valuenow').then(Number);
+const starts = (page: Page) => page.getByTestId('move-start-pull-1').getAttribute('aria-valuenow').then(Number);
+const lands = (page: Page) => page.getByTestId('move-end-pull-1').getAttribute('aria-valuenow').then(Number);
 
 test('a pull is dragged: whole, by its start, by its landing, and to another distance; the verdict follows while it moves', async ({
   heron,
@@ -10,20 +10,20 @@ test('a pull is dragged: whole, by its start, by its landing, and to another dis
 }) => {
   await heron.openCopy('9C');
   await expect(heron.verdict).toContainText('Sharp for all 7.4 s that must be.');
-  await heron.drag(page.getByTestId('move-body-rack-1'), 60, 0, { release: false });
+  await heron.drag(page.getByTestId('move-body-pull-1'), 60, 0, { release: false });
   await expect(heron.verdict).toContainText('Soft from 5.6 s:');
   await page.mouse.up();
   const [start, end] = [await starts(page), await lands(page)];
   expect(start).toBeGreaterThan(4.5);
   expect(end - start).toBeCloseTo(1.6, 2);
 
-  await heron.drag(page.getByTestId('move-start-rack-1'), -50, 0);
+  await heron.drag(page.getByTestId('move-start-pull-1'), -50, 0);
   expect(await starts(page)).toBeLessThan(start);
   expect(await lands(page)).toBeCloseTo(end, 2);
-  await heron.drag(page.getByTestId('move-end-rack-1'), -40, 2);
+  await heron.drag(page.getByTestId('move-end-pull-1'), -40, 2);
   expect(await lands(page)).toBeLessThan(end);
 
-  const landing = page.getByTestId('move-end-rack-1');
+  const landing = page.getByTestId('move-end-pull-1');
   await heron.drag(landing, 2, 60);
   await expect(landing).not.toHaveAttribute('aria-valuetext', /5\.40 m/);
   await expect(page.getByLabel('which', { exact: true })).toBeVisible();
@@ -34,14 +34,14 @@ test('a pull is dragged: whole, by its start, by its landing, and to another dis
 test('Escape gives a drag up; undo and redo go step by step, by name', async ({ heron, page }) => {
   await heron.openCopy('9C');
   const sentence = await heron.sentence();
-  await heron.drag(page.getByTestId('move-body-rack-1'), 80, 0, { release: false });
+  await heron.drag(page.getByTestId('move-body-pull-1'), 80, 0, { release: false });
   await expect(heron.verdict).not.toHaveText(sentence);
   await page.keyboard.press('Escape');
   await page.mouse.up();
   await expect(heron.verdict).toHaveText(sentence);
   await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled();
 
-  await heron.drag(page.getByTestId('move-body-rack-1'), 80, 0);
+  await heron.drag(page.getByTestId('move-body-pull-1'), 80, 0);
   const moved = await heron.sentence();
   await page.getByTestId('mark-B').fill('4.8');
   await page.getByTestId('mark-B').press('Enter');
@@ -56,7 +56,7 @@ test('Escape gives a drag up; undo and redo go step by step, by name', async ({ 
 
 test('a pull is typed; what does not fit says what would', async ({ heron, page }) => {
   await heron.openCopy('4B');
-  await page.getByTestId('move-start-rack-1').click();
+  await page.getByTestId('move-start-pull-1').click();
   await page.getByTestId('move-starts').fill('4.1');
   await page.getByTestId('move-starts').press('Enter');
   await expect(heron.verdict).toContainText('Sharp for all');
@@ -72,15 +72,15 @@ test('a pull is typed; what does not fit says what would', async ({ heron, page 
   await page.getByLabel('cue', { exact: true }).fill('she lifts the lantern');
   await page.getByLabel('cue', { exact: true }).press('Enter');
   await page.getByRole('button', { name: 'Remove this pull' }).click();
-  await expect(page.getByTestId('move-start-rack-1')).toHaveCount(0);
+  await expect(page.getByTestId('move-start-pull-1')).toHaveCount(0);
   await page.keyboard.press('Control+z');
-  await page.getByTestId('move-start-rack-1').click();
+  await page.getByTestId('move-start-pull-1').click();
   await expect(page.getByLabel('cue', { exact: true })).toHaveValue('she lifts the lantern');
 });
 
 test('a rushed pull is on paper only, and the hand’s time can be argued with', async ({ heron, page }) => {
   await heron.openCopy('9C');
-  await page.getByTestId('move-start-rack-1').click();
+  await page.getByTestId('move-start-pull-1').click();
   await page.getByTestId('move-lasts').fill('0.3');
   await page.getByTestId('move-lasts').press('Enter');
   await expect(heron.verdict).toContainText('On paper only: the pull to B has 0.30 s, and a hand needs 0.73 s.');
@@ -179,13 +179,13 @@ test('hand’s axis and plain distance: the band keeps its height on the one, an
 
 test('keys work from wherever the focus is: a handle, a choice, a button', async ({ heron, page }) => {
   await heron.openCopy('9C');
-  await page.getByTestId('move-start-rack-1').focus();
+  await page.getByTestId('move-start-pull-1').focus();
   await page.keyboard.press('Delete');
-  await expect(page.getByTestId('move-start-rack-1')).toHaveCount(0);
+  await expect(page.getByTestId('move-start-pull-1')).toHaveCount(0);
   await expect(heron.verdict).toContainText('Bohdan is up to');
   await page.getByRole('radio', { name: 'plain distance' }).focus();
   await page.keyboard.press('p');
-  await expect(page.getByTestId('move-start-rack-1')).toBeVisible();
+  await expect(page.getByTestId('move-start-pull-1')).toBeVisible();
   await page.keyboard.press('?');
   await expect(page.getByRole('complementary', { name: 'Keys of this screen' })).toBeVisible();
   await page.keyboard.press('Escape');
@@ -196,7 +196,7 @@ test('keys work from wherever the focus is: a handle, a choice, a button', async
 
 test('a pull goes to a distance of its own, to infinity, and back to a mark', async ({ heron, page }) => {
   await heron.openCopy('9C');
-  await page.getByTestId('move-end-rack-1').click();
+  await page.getByTestId('move-end-pull-1').click();
   await page.getByLabel('goes to').click();
   await page.getByTitle('a distance', { exact: true }).click();
   const which = page.getByLabel('which', { exact: true });

@@ -1,4 +1,4 @@
-import { addRack, addSubject, changeRack, newPlan, setDuration, type ShotPlan } from '@still-heron/core';
+import { addPull, addSubject, changePull, newPlan, setDuration, type ShotPlan } from '@still-heron/core';
 import type { Page } from '@playwright/test';
 import { expect, type Heron, test } from './heron';
 
@@ -11,20 +11,20 @@ interface Logged {
     readonly isCutShort: boolean;
     readonly isCircled: boolean;
     readonly focus: string | null;
-    readonly cues: { readonly moveId: string; readonly timeS: number }[];
-    readonly hits: { readonly moveId: string; readonly hit: string; readonly lateS: number | null }[];
+    readonly cues: { readonly pullId: string; readonly timeS: number }[];
+    readonly hits: { readonly pullId: string; readonly hit: string; readonly lateS: number | null }[];
     readonly startTimecode: string;
     readonly track: string | null;
   };
 }
 
 /** Four seconds, two people, and one pull after a second and a half. */
-function shortPlan(changes: Parameters<typeof changeRack>[2] = {}): ShotPlan {
+function shortPlan(changes: Parameters<typeof changePull>[2] = {}): ShotPlan {
   let plan = setDuration(newPlan(), 4);
   plan = addSubject(plan, { name: 'Old Tam', distanceMm: 2900 });
   plan = addSubject(plan, { name: 'Ines', distanceMm: 2050 });
-  plan = addRack(plan, 'mark-2', 1.5);
-  return changeRack(plan, 'rack-1', { startS: 1.5, durationS: 0.8, cueLeadS: 0.5, ...changes });
+  plan = addPull(plan, 'mark-2', 1.5);
+  return changePull(plan, 'pull-1', { startS: 1.5, durationS: 0.8, countInS: 0.5, ...changes });
 }
 
 /** Creates a shot and opens it on Roll, without count-in. */
@@ -128,7 +128,7 @@ test('two devices show the same roll; the one sees what the other sets off, and 
   page,
   browser,
 }) => {
-  const { shotId, takes } = await openRoll(heron, page, shortPlan({ cueKind: 'look', cue: 'she looks up' }));
+  const { shotId, takes } = await openRoll(heron, page, shortPlan({ trigger: 'look', cue: 'she looks up' }));
   const context = await browser.newContext();
   const operator = await context.newPage();
   await operator.goto(`${heron.server.address}/shots/${shotId}/roll`);
@@ -151,7 +151,7 @@ test('two devices show the same roll; the one sees what the other sets off, and 
   await expect(phase(page)).toHaveText('Ready');
   await expect.poll(async () => (await takes()).length).toBe(1);
   const [take] = await takes();
-  expect(take!.take.cues).toMatchObject([{ moveId: 'rack-1' }]);
+  expect(take!.take.cues).toMatchObject([{ pullId: 'pull-1' }]);
   expect(take!.take.cues[0]!.timeS).toBeGreaterThan(1.4);
   await context.close();
 });

@@ -123,7 +123,7 @@ test('a shot that happens once asks for more; what it takes of the day is told, 
   await expect(page.getByRole('region', { name: 'How hard it is' })).toContainText('45 min');
   await heron.expectSaved();
   const { plan } = (await heron.shots(productionId))[0]!;
-  expect(plan['wanted']).toMatchObject({ isOneChance: true, keepShare: 0.95, blurPercent: 1.2 });
+  expect(plan['goals']).toMatchObject({ isOneChance: true, targetKeepRate: 0.95, blurPercent: 1.2 });
   expect(plan['schedule']).toMatchObject({ setUpMin: 45, cover: 'her hands on the rail', day: 2 });
 });
 

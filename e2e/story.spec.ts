@@ -32,7 +32,7 @@ test.describe('from two tape measures to a verdict', () => {
     await expect(heron.verdict).toContainText('Sharp for all');
 
     // move the pull later: Ines must be sharp from its previous landing
-    await heron.drag(page.getByTestId('move-body-rack-1'), 150, 0);
+    await heron.drag(page.getByTestId('move-body-pull-1'), 150, 0);
     await expect(heron.verdict).toContainText(
       /Soft from \d\.\d s:\s*Ines is up to .* in front of the zone, because the pull to B starts only at/,
     );
@@ -98,7 +98,7 @@ test.describe('from two tape measures to a verdict', () => {
     await expect(page.getByTestId('mark-B')).toHaveValue('2.05');
     await page.evaluate(() => (document.activeElement as HTMLElement).blur());
     await keyboard.press('p');
-    const landing = page.getByTestId('move-end-rack-1');
+    const landing = page.getByTestId('move-end-pull-1');
     await expect(landing).toBeVisible();
     await tabTo(/^Landing of the pull to B/);
     for (let press = 0; press < 3; press++) await keyboard.press('Shift+ArrowRight');

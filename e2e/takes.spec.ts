@@ -21,7 +21,7 @@ test('takes are logged in seconds, a fault that comes twice is mended by one key
   }
   await expect(takes.first()).toContainText(/2.*soft, good.*late at D.*T2\.2 · rack/s);
   await expect(advice).toContainText('Change something first');
-  const before = await heron.api<{ plan: { line: { moves: { startS: number }[] } } }>('get', `shots/${shotId}`);
+  const before = await heron.api<{ plan: { focusTrack: { pulls: { startS: number }[] } } }>('get', `shots/${shotId}`);
   await expect(page.getByRole('complementary', { name: 'What to do otherwise' })).toContainText(
     '2 times late at D: begin sooner',
   );
@@ -29,8 +29,8 @@ test('takes are logged in seconds, a fault that comes twice is mended by one key
   await expect(page.getByRole('button', { name: 'Undo: 2 times late at D: begin sooner' })).toBeEnabled();
   await heron.expectSaved();
   await expect
-    .poll(async () => (await heron.api<typeof before>('get', `shots/${shotId}`)).plan.line.moves[0]!.startS)
-    .toBeCloseTo(before.plan.line.moves[0]!.startS - 0.2, 6);
+    .poll(async () => (await heron.api<typeof before>('get', `shots/${shotId}`)).plan.focusTrack.pulls[0]!.startS)
+    .toBeCloseTo(before.plan.focusTrack.pulls[0]!.startS - 0.2, 6);
 
   // a good take is one press
   await page.getByRole('button', { name: 'Log take 3 T' }).click();

@@ -5,5 +5,5 @@ await main(() => {
   install();
   installChromium();
   build();
-  node('The benchmarks', ['bench/run.mjs']);
+  node('The benchmarks', ['benchmarks/run.mjs']);
 });

@@ -6,8 +6,8 @@ import { pathToFileURL } from 'node:url';
 
 const ROOT = join(import.meta.dirname, '..');
 /** Source of the trial loop, and the file that holds its compiled form. */
-const SOURCE = 'packages/core/loop/takesLoop.ts';
-export const BYTES = join(ROOT, 'packages/core/src/stop/loopBytes.ts');
+const SOURCE = 'packages/core/loop/trialLoop.ts';
+export const BYTES = join(ROOT, 'packages/core/src/trials/loopBytes.ts');
 
 /** Compiles the trial loop to WebAssembly and returns the core file that contains it. */
 export function loopFile() {
@@ -20,7 +20,7 @@ export function loopFile() {
       stdio: ['ignore', 'ignore', 'pipe'],
     });
     const lines = [
-      '/** `loop/takesLoop.ts` as WebAssembly, in hexadecimal. Written by `node tools/loop.mjs`, never by hand. */',
+      '/** `loop/trialLoop.ts` as WebAssembly, in hexadecimal. Written by `node tools/loop.mjs`, never by hand. */',
       `export const LOOP_BYTES =\n  '${readFileSync(out).toString('hex')}';`,
     ];
     return `${lines.join('\n')}\n`;

@@ -21,9 +21,9 @@ test.each([
     'optics imports only stages to its left',
   ],
   [
-    'packages/core/src/pull/edit/x.ts',
-    "import { narrate } from '../../verdict/index.js';\nnarrate();",
-    'pull imports only stages to its left',
+    'packages/core/src/plan/edits/x.ts',
+    "import { tubeOf } from '../../track/index.js';\ntubeOf();",
+    'plan imports only stages to its left',
   ],
   ['packages/core/src/floor/x.ts', "import { get } from 'node:http';\nget();", 'The core imports nothing'],
   [

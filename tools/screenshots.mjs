@@ -6,5 +6,5 @@ await main(() => {
   install();
   installChromium();
   build();
-  node('The screenshots', ['bench/screenshots.mjs']);
+  node('The screenshots', ['benchmarks/screenshots.mjs']);
 });

@@ -68,10 +68,13 @@ test.each<[string, (plan: ShotPlan) => unknown, string]>([
   ['a stop of 0', (plan) => ({ ...plan, optics: { ...plan.optics, stop: 0 } }), 'plan.optics.stop'],
   [
     'overlapping moves',
-    (plan) => ({ ...plan, line: { ...plan.line, moves: plan.line.moves.map((move) => ({ ...move, startS: 5 })) } }),
-    'plan.line.moves[1].startS',
+    (plan) => ({
+      ...plan,
+      focusTrack: { ...plan.focusTrack, pulls: plan.focusTrack.pulls.map((pull) => ({ ...pull, startS: 5 })) },
+    }),
+    'plan.focusTrack.pulls[1].startS',
   ],
-  ['a field that no plan has', (plan) => ({ ...plan, line: { ...plan.line, speed: 3 } }), 'plan.line.speed'],
+  ['a field that no plan has', (plan) => ({ ...plan, focusTrack: { ...plan.focusTrack, speed: 3 } }), 'plan.focusTrack.speed'],
   [
     'a name with half a character',
     (plan) => ({ ...plan, subjects: [{ ...plan.subjects[0]!, name: 'Old \ud83d' }, ...plan.subjects.slice(1)] }),

@@ -2,7 +2,7 @@ import { existsSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ProductionView, ShotView } from '@still-heron/contract';
-import { checkPlan, evaluatePull, layLine, LINE_WAYS, narrate } from '@still-heron/core';
+import { checkPlan, evaluatePull, solveTrack, SOLVER_WAYS, narrate } from '@still-heron/core';
 import { sql } from 'drizzle-orm';
 import { readConfig } from '../src/config';
 import { DATABASE } from '../src/database/database.module';
@@ -65,16 +65,16 @@ describe('the demo production', () => {
 
   test('its lines can be laid every way, within what ring and hand can do', () => {
     for (const { slate, plan } of demoShots())
-      for (const way of LINE_WAYS) {
-        const laid = layLine(plan, way);
+      for (const way of SOLVER_WAYS) {
+        const laid = solveTrack(plan, way);
         const verdict = laid && evaluatePull(laid.plan);
         if (verdict?.status !== 'judged') {
-          expect([slate, way, plan.line.moves.length]).toEqual([slate, 'as-racked', 0]);
+          expect([slate, way, plan.focusTrack.pulls.length]).toEqual([slate, 'retime', 0]);
           continue;
         }
         expect(checkPlan(laid!.plan)).toEqual([]);
-        expect(verdict.moves.filter(({ grade }) => grade === 'beyond')).toEqual([]);
-        expect(verdict.fastest.handDegPerS).toBeLessThanOrEqual(verdict.fastest.limitDegPerS * (1 + 1e-6));
+        expect(verdict.pulls.filter(({ grade }) => grade === 'too-hard')).toEqual([]);
+        expect(verdict.fastest.maxHandDegPerS).toBeLessThanOrEqual(verdict.fastest.limitDegPerS * (1 + 1e-6));
         if (way === 'follow' && laid!.impossible === null) expect(verdict.sharpFrames).toBe(verdict.requiredFrames);
       }
   });
@@ -93,9 +93,9 @@ describe('the demo production', () => {
     expect(told['4B']!.text).toMatch(
       /Soft from 5\.4 s: Ines is up to \d+ cm in front of the zone while the pull to D is under way\./,
     );
-    expect(told['9A']!.verdict.outcome).toBe('barely');
+    expect(told['9A']!.verdict.outcome).toBe('tight');
     expect(told['9A']!.text).toMatch(/Barely possible: the pull to B has 1\.50 s, and a hand needs 1\.4\d s\.$/);
-    expect(told['9A']!.verdict.moves[0]!.grade).toBe('tight');
+    expect(told['9A']!.verdict.pulls[0]!.grade).toBe('tight');
     expect(new Set(demoShots().map(({ plan }) => plan.method)).size).toBeGreaterThanOrEqual(3);
   });
 });

@@ -53,9 +53,9 @@ test('what a device sends is passed on as it comes, with the uncertainty of its 
   expect(readings[1]!.number).toBe(readings[0]!.number + 1);
 });
 
-test('the stand-in reads the drawn distance with the noise of the method, and says that it is one', async () => {
+test('a simulated reading is the drawn distance with the noise of the method, labelled as simulated', async () => {
   const ask = async (method: string) =>
-    (await server.request.post('/api/measuring/stand-in').send({ method, drawnMm: 4000, recipient: 'p' }).expect(200))
+    (await server.request.post('/api/measuring/simulated').send({ method, drawnMm: 4000, recipient: 'p' }).expect(200))
       .body as ReadingView;
   const tapes = await Promise.all(Array.from({ length: 40 }, () => ask('tape')));
   const mean = tapes.reduce((sum, { distanceMm }) => sum + distanceMm, 0) / tapes.length;
@@ -64,7 +64,7 @@ test('the stand-in reads the drawn distance with the noise of the method, and sa
   expect(
     tapes.every(
       ({ isSimulated, device, uncertaintyMm, distanceMm }) =>
-        isSimulated && device.startsWith('stand-in') && uncertaintyMm === 12 && distanceMm % 5 === 0,
+        isSimulated && device.startsWith('simulated') && uncertaintyMm === 12 && distanceMm % 5 === 0,
     ),
   ).toBe(true);
   const [reading] = await listen(1, () => ask('laser'));

@@ -42,9 +42,9 @@ const rollOf = (changes: Partial<RollView> = {}): RollView => ({
   shotId: shot.id,
   startedAtMs: Date.now(),
   rate: 1,
-  isByClock: false,
+  isClockTriggered: false,
   device: 'puller’s tablet',
-  setOffs: [],
+  cueEvents: [],
   ...changes,
 });
 
@@ -69,10 +69,10 @@ test('whoever rolls tells it, and everyone else who shows the shot hears it; one
   expect(await ask(puller, 'roll', roll)).toEqual(roll);
   expect(await heard).toEqual(roll);
   const heardSetOff = hears(puller, 'set-off');
-  await ask(operator, 'set-off', { rollId: roll.rollId, moveId: 'rack-1', timeS: 4.2 });
-  expect(await heardSetOff).toEqual({ rollId: roll.rollId, moveId: 'rack-1', timeS: 4.2 });
+  await ask(operator, 'set-off', { rollId: roll.rollId, pullId: 'pull-1', timeS: 4.2 });
+  expect(await heardSetOff).toEqual({ rollId: roll.rollId, pullId: 'pull-1', timeS: 4.2 });
   const late = await joined('director');
-  expect(late.found.roll).toEqual({ ...roll, setOffs: [{ moveId: 'rack-1', timeS: 4.2 }] });
+  expect(late.found.roll).toEqual({ ...roll, cueEvents: [{ pullId: 'pull-1', timeS: 4.2 }] });
   const heardWheel = hears(operator, 'wheel');
   puller.emit('wheel', { ringDeg: 42 });
   expect(await heardWheel).toBe(42);
@@ -113,15 +113,23 @@ test.each([
   ['join', {}, 'not-an-id'],
   ['join', null, 'not-an-object'],
   ['roll', { ...rollOfNothing(), rate: 7 }, 'out-of-range'],
-  ['roll', { ...rollOfNothing(), setOffs: [{ moveId: 'x', timeS: 'soon' }] }, 'not-a-number'],
-  ['set-off', { rollId: 'x', moveId: 'a', timeS: 1 }, 'not-an-id'],
+  ['roll', { ...rollOfNothing(), cueEvents: [{ pullId: 'x', timeS: 'soon' }] }, 'not-a-number'],
+  ['set-off', { rollId: 'x', pullId: 'a', timeS: 1 }, 'not-an-id'],
   ['end', { rollId: randomUUID(), more: 1 }, 'unknown-field'],
 ])('%s with %j is refused, and says why', async (event, body, code) => {
   expect(await ask(page(), event, body)).toMatchObject({ code });
 });
 
 function rollOfNothing() {
-  return { rollId: randomUUID(), shotId: randomUUID(), startedAtMs: 1, rate: 1, isByClock: false, device: 'x', setOffs: [] };
+  return {
+    rollId: randomUUID(),
+    shotId: randomUUID(),
+    startedAtMs: 1,
+    rate: 1,
+    isClockTriggered: false,
+    device: 'x',
+    cueEvents: [],
+  };
 }
 
 test('a page of somewhere else is not let in', async () => {
@@ -173,12 +181,12 @@ describe('the port for devices', () => {
 
 test('a take that is sent twice is logged once; one of an earlier form is completed', async () => {
   const id = randomUUID();
-  const { predictedRate: _, repairs: __, ...earlier } = newTake(shot.plan, 1);
+  const { predictedKeepRate: _, repairs: __, ...earlier } = newTake(shot.plan, 1);
   const body = { id, rolledAt: '2026-03-01T10:15:00.000Z', take: earlier };
   const first = await server.request.post(`/api/shots/${shot.id}/takes`).send(body).expect(201);
   const second = await server.request.post(`/api/shots/${shot.id}/takes`).send(body).expect(201);
   expect(second.body).toEqual(first.body);
-  expect(first.body).toMatchObject({ id, number: 1, take: { predictedRate: null, repairs: [] } });
+  expect(first.body).toMatchObject({ id, number: 1, take: { predictedKeepRate: null, repairs: [] } });
   const { body: rows } = await server.request.get(`/api/shots/${shot.id}/takes`).expect(200);
   expect(rows).toHaveLength(1);
 });

@@ -1,5 +1,5 @@
 import type { KeepRateView, StopRateView } from '@still-heron/contract';
-import { addSubject, keepRate, newPlan, stopsOf } from '@still-heron/core';
+import { addSubject, keepRate, newPlan, stopsToCompare } from '@still-heron/core';
 import { demoShots, makeProduction, makeShot, startServer, type TestServer } from './server';
 
 let server: TestServer;
@@ -31,7 +31,7 @@ test('at every stop of the lens, widest first; where none is kept what would be 
   const { id, plan } = await storedShot('4B');
   const { body } = await server.request.get(`/api/shots/${id}/stops?takes=200`).expect(200);
   const views = body as StopRateView[];
-  expect(views.map(({ stop }) => stop)).toEqual(stopsOf(plan));
+  expect(views.map(({ stop }) => stop)).toEqual(stopsToCompare(plan));
   expect(views.every(({ takes, seed }) => takes === 200 && seed === 1)).toBe(true);
   expect(views[0]).toMatchObject({ keepRate: 0, expectedTakes: null, takesForNineOfTen: null });
   expect(views.at(-1)!.keepRate).toBeGreaterThan(0.3);

@@ -37,7 +37,7 @@ test('takes of a shot are numbered from one on; a list comes without tracks, a t
     version: 1,
     hasTrack: true,
     rolledAt,
-    take: { isCircled: true, settings: { stop: 2.2 } },
+    take: { isCircled: true, gear: { stop: 2.2 } },
   });
   const { body } = await server.request.get(`/api/shots/${shot.id}/takes`).expect(200);
   const rows = body as TakeRowView[];
@@ -64,7 +64,7 @@ test('a take is graded afterwards; a save of what has changed since is refused, 
     focus: 'usable',
     performance: 'good',
     whyKept: 'her look',
-    hits: [{ moveId: 'rack-1', hit: 'late', lateS: 0.4, offDeg: null }],
+    hits: [{ pullId: 'pull-1', hit: 'late', lateS: 0.4, offDeg: null }],
   });
   const saved = (await server.request.put(`/api/takes/${id}`).send({ version: 1, take: graded }).expect(200)).body as TakeRowView;
   expect(saved).toMatchObject({ version: 2, take: { focus: 'usable', whyKept: 'her look' } });
@@ -80,9 +80,9 @@ test('a take is graded afterwards; a save of what has changed since is refused, 
 test.each<[string, object, string, string]>([
   ['a length', { durationS: -1 }, 'out-of-range', 'take.durationS'],
   ['a grade', { focus: 'crisp' }, 'not-a-choice', 'take.focus'],
-  ['a hit', { hits: [{ moveId: 'rack-1', hit: 'missed', lateS: null, offDeg: null }] }, 'not-a-choice', 'take.hits[0].hit'],
+  ['a hit', { hits: [{ pullId: 'pull-1', hit: 'missed', lateS: null, offDeg: null }] }, 'not-a-choice', 'take.hits[0].hit'],
   ['a track', { track: 'ring1 120 A?' }, 'broken-track', 'take.track'],
-  ['a wobble', { wobbles: [{ fromS: 3, toS: 2 }] }, 'ends-before-start', 'take.wobbles[0].toS'],
+  ['a wobble', { focusChecks: [{ fromS: 3, toS: 2 }] }, 'ends-before-start', 'take.focusChecks[0].toS'],
   ['a field', { colour: 'red' }, 'unknown-field', 'take.colour'],
 ])('%s that is none is refused, with where and what would do', async (_, changes, code, path) => {
   const { shot } = await demoShot();
@@ -110,7 +110,7 @@ test('the log of a production: newest first, by pages, searched and filtered', a
   const { shot, productionId } = await demoShot();
   const other = await makeShot(server, productionId, demo('9C'));
   await log(shot, { note: 'lantern too bright', isCircled: true, focus: 'sharp' }, '2026-03-01T10:00:00Z');
-  await log(other, { hits: [{ moveId: 'rack-1', hit: 'late', lateS: null, offDeg: null }] }, '2026-03-01T11:00:00Z');
+  await log(other, { hits: [{ pullId: 'pull-1', hit: 'late', lateS: null, offDeg: null }] }, '2026-03-01T11:00:00Z');
   await log(shot, { focus: 'soft' }, '2026-03-01T12:00:00Z');
   const page = async (query: string) =>
     (await server.request.get(`/api/productions/${productionId}/takes?${query}`).expect(200)).body as TakePageView;
@@ -163,11 +163,11 @@ test('twenty thousand takes: a page of them is as quick to ask for, and right', 
 describe('what takes tell', () => {
   test('how often takes are kept by what they have in common, how predictions fared, and what was measured', async () => {
     const { shot, productionId } = await demoShot();
-    const hits = (lateS: number): Take['hits'] => [{ moveId: 'rack-1', hit: 'hit', lateS, offDeg: lateS * 10 }];
+    const hits = (lateS: number): Take['hits'] => [{ pullId: 'pull-1', hit: 'hit', lateS, offDeg: lateS * 10 }];
     for (const lateS of [0.1, 0.2, 0.3, 0.2, 0.1, 0.3])
-      await log(shot, { focus: 'sharp', performance: 'good', predictedRate: 0.83, hits: hits(lateS) });
-    await log(shot, { focus: 'soft', predictedRate: 0.88, repairs: ['retimed'] }, '2026-03-02T08:00:00.000Z');
-    await log(shot, { focus: 'soft', isCircled: true, settings: { ...takeOf(shot).settings, puller: 'Ines', stop: 4.5 } });
+      await log(shot, { focus: 'sharp', performance: 'good', predictedKeepRate: 0.83, hits: hits(lateS) });
+    await log(shot, { focus: 'soft', predictedKeepRate: 0.88, repairs: ['retimed'] }, '2026-03-02T08:00:00.000Z');
+    await log(shot, { focus: 'soft', isCircled: true, gear: { ...takeOf(shot).gear, puller: 'Ines', stop: 4.5 } });
     const { body } = await server.request.get(`/api/productions/${productionId}/takes/statistics`).expect(200);
     const statistics = body as StatisticsView;
     expect(statistics).toMatchObject({ takes: 8, usable: 7, repaired: 1 });
@@ -188,7 +188,7 @@ describe('what takes tell', () => {
       { predicted: expect.closeTo((6 * 0.83 + 0.88) / 7, 9) as number, takes: 7, usable: 6 },
     ]);
     expect(statistics.errors.late).toMatchObject({ count: 6, mean: expect.closeTo(0.2, 9) as number });
-    expect(statistics.errors.missed).toBeNull();
+    expect(statistics.errors.markMisses).toBeNull();
     const { id } = await makeProduction(server, 'Nothing yet');
     expect((await server.request.get(`/api/productions/${id}/takes/statistics`).expect(200)).body).toMatchObject({
       takes: 0,
@@ -199,8 +199,8 @@ describe('what takes tell', () => {
 
   test('a log is narrowed by lens, method and person, and read in other orders', async () => {
     const { shot, productionId } = await demoShot();
-    await log(shot, { predictedRate: 0.2, settings: { ...takeOf(shot).settings, puller: 'Ines' } }, '2026-03-01T09:00:00.000Z');
-    await log(shot, { predictedRate: 0.9 }, '2026-03-01T10:00:00.000Z');
+    await log(shot, { predictedKeepRate: 0.2, gear: { ...takeOf(shot).gear, puller: 'Ines' } }, '2026-03-01T09:00:00.000Z');
+    await log(shot, { predictedKeepRate: 0.9 }, '2026-03-01T10:00:00.000Z');
     await log(shot, {}, '2026-03-01T11:00:00.000Z');
     const numbers = async (query: string) =>
       ((await server.request.get(`/api/productions/${productionId}/takes?${query}`).expect(200)).body as TakePageView).takes.map(
@@ -241,7 +241,7 @@ describe('what leaves the house', () => {
       focus: 'soft',
       whyKept: 'Łucja’s look, čekání',
       usable: [span],
-      wobbles: [{ fromS: 6, toS: 7 }],
+      focusChecks: [{ fromS: 6, toS: 7 }],
       startTimecode: '10:00:00:00',
       repairs: ['reversed'],
     });

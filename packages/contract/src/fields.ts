@@ -1,5 +1,5 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { checkPlan, MOST_ITEMS, PLAN_LIMITS, UNSTORABLE, upgradePlan } from '@still-heron/core';
+import { checkPlan, MAX_KIT_ITEMS, PLAN_LIMITS, UNSTORABLE, upgradePlan } from '@still-heron/core';
 import { Transform } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -167,7 +167,7 @@ export function KitList(): PropertyDecorator {
     ApiProperty({ type: [Object], required: false, description: 'Items of this kind' })(target, key);
     Transform(({ obj }: { obj: Record<string, unknown> }) => obj[key as string], { toClassOnly: true })(target, key);
     IsArray({ message: 'it is not a list', ...said('not-a-list', 'a list of items') })(target, key);
-    ArrayMaxSize(MOST_ITEMS, { message: 'the list is too long', ...said('too-many', `at most ${MOST_ITEMS} items`) })(
+    ArrayMaxSize(MAX_KIT_ITEMS, { message: 'the list is too long', ...said('too-many', `at most ${MAX_KIT_ITEMS} items`) })(
       target,
       key,
     );

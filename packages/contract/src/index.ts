@@ -2,7 +2,7 @@
 export { ErrorBody, ProblemView } from './errors.js';
 export { type CheckContext, PLAN_CHECK } from './fields.js';
 export { CreateKitItem, KIT_FORMAT, KitFile, KitImportView, KitItemView, SaveKitItem } from './kit.js';
-export { AskStandIn, ReadingView, SendReading } from './measuring.js';
+export { SimulateReading, ReadingView, SendReading } from './measuring.js';
 export { PictureView } from './pictures.js';
 export {
   ChangeProduction,
@@ -16,5 +16,5 @@ export {
 export { CreateShot, RevisionView, SaveShot, SCENE, ShotDocument, ShotView, SLATE, TITLE } from './shots.js';
 export { CreateTake, LoggedTakeView, SaveTake, TakePageView, TakeRowView, TakeView } from './takes.js';
 export { CalibrationView, KeptView, StatisticsView } from './statistics.js';
-export { BeatRateView, KeepRateView, MOST_TAKES_ASKED, StopRateView } from './stop.js';
+export { BeatRateView, KeepRateView, MAX_TRIALS_PER_REQUEST, StopRateView } from './stop.js';
 export { JoinRoll, type JoinedView, RollEnd, RollSetOff, RollView, RollWheel, ROLL_RATES, SetOffView } from './roll.js';

@@ -26,7 +26,7 @@ export class SendReading {
 }
 
 /** Requests a simulated reading: it contains the true distance from the drawing. */
-export class AskStandIn {
+export class SimulateReading {
   @Choice(DEVICE_METHODS, 'Which device it stands in for')
   method!: DeviceMethod;
 
@@ -49,7 +49,7 @@ export class ReadingView {
   distanceMm!: number;
   @ApiProperty({ type: Number })
   uncertaintyMm!: number;
-  @ApiProperty({ type: Boolean, description: 'Made up by the stand-in' })
+  @ApiProperty({ type: Boolean, description: 'Simulated' })
   isSimulated!: boolean;
   @ApiProperty({ type: String, nullable: true })
   recipient!: string | null;

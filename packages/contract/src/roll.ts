@@ -1,4 +1,4 @@
-import { PLAN_LIMITS, type SetOff, TAKE_LIMITS } from '@still-heron/core';
+import { PLAN_LIMITS, type CueEvent, TAKE_LIMITS } from '@still-heron/core';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, ValidateNested } from 'class-validator';
 import { Flag, Id, Quantity, Text, Uuid } from './fields.js';
@@ -7,9 +7,9 @@ import { Flag, Id, Quantity, Text, Uuid } from './fields.js';
 export const ROLL_RATES = { min: 0.1, max: 1 } as const;
 
 /** A cue given by key, in seconds since the roll started. */
-export class SetOffView implements SetOff {
+export class SetOffView implements CueEvent {
   @Id('Of the pull')
-  moveId!: string;
+  pullId!: string;
 
   @Quantity(TAKE_LIMITS.takeS, 'Since the roll began, in s')
   timeS!: number;
@@ -30,7 +30,7 @@ export class RollView {
   rate!: number;
 
   @Flag('Whether pulls that wait for an event are set off by the clock')
-  isByClock!: boolean;
+  isClockTriggered!: boolean;
 
   @Text({ max: 60, description: 'The device that rolls, as a person would call it' })
   device!: string;
@@ -39,7 +39,7 @@ export class RollView {
   @ArrayMaxSize(PLAN_LIMITS.moves.max)
   @ValidateNested({ each: true })
   @Type(() => SetOffView)
-  setOffs!: SetOffView[];
+  cueEvents!: SetOffView[];
 }
 
 /** A cue, sent to the other devices. */

@@ -1,5 +1,5 @@
 import { ApiProperty } from '@nestjs/swagger';
-import type { FittedErrors } from '@still-heron/core';
+import type { MeasuredErrors } from '@still-heron/core';
 
 /** Results of takes with a common property. */
 export class KeptView {
@@ -48,5 +48,5 @@ export class StatisticsView {
     description:
       'What was measured: how late pulls were set off, how far off the ring landed, how far people were from their marks',
   })
-  errors!: FittedErrors;
+  errors!: MeasuredErrors;
 }

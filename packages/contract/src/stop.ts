@@ -1,7 +1,7 @@
 import { ApiProperty } from '@nestjs/swagger';
 
 /** Largest number of trials per request. */
-export const MOST_TAKES_ASKED = 20_000;
+export const MAX_TRIALS_PER_REQUEST = 20_000;
 
 export class BeatRateView {
   @ApiProperty({ type: String })

@@ -1,4 +1,4 @@
-/** Addresses of the columns, and the scalars of the plan. `src/stop/takesLoop.ts` writes them to address 0 in this order. */
+/** Addresses of the columns, and the scalars of the plan. `src/trials/trialLoop.ts` writes them to address 0 in this order. */
 @unmanaged
 export class Columns {
   captureFps: f64;
@@ -10,7 +10,7 @@ export class Columns {
   tablePerDeg: f64;
   frameCount: i32;
   subjectCount: i32;
-  settingCount: i32;
+  holdCount: i32;
   beatCount: i32;
   drawCount: i32;
   angleDegs: usize;
@@ -18,14 +18,14 @@ export class Columns {
   markSigmaMm: usize;
   timingSigmaFrames: usize;
   distancesMm: usize;
-  settingDrawsAt: usize;
+  holdDrawsAt: usize;
   plannedDeg: usize;
   settingMm: usize;
   measureSigmaMm: usize;
   landSigmaDeg: usize;
   lagSigmaFrames: usize;
-  goesOnAt: usize;
-  goesOnDeg: usize;
+  trackingColumn: usize;
+  trackingDeg: usize;
   plannedStartS: usize;
   durationS: usize;
   cueSigmaS: usize;
@@ -33,7 +33,7 @@ export class Columns {
   beatSubject: usize;
   beatFrom: usize;
   beatTo: usize;
-  beatMayLose: usize;
+  beatAllowedLost: usize;
   beatKey: usize;
   beatIsSoft: usize;
   beatIsStill: usize;

@@ -1,7 +1,7 @@
 import { put } from './columns';
 
-/** Address of the segments of the normal quantile: `LINES_AT` of `takesLoop.ts`. */
-const LINES_AT: usize = 1024;
+/** Address of the segments of the normal quantile: `QUANTILE_ADDRESS` of `trialLoop.ts`. */
+const QUANTILE_ADDRESS: usize = 1024;
 /** As in `draws.ts`. */
 const CELLS: u32 = 4096;
 const TAIL_CELLS: u32 = 4;
@@ -29,7 +29,7 @@ export function draw(seed: u32, take: u32, address: usize, count: i32): void {
     s2 ^= shifted;
     s3 = rotl<u32>(s3, 11);
     const cell = result >> CELL_BITS;
-    const line = LINES_AT + (cell << 4);
+    const line = QUANTILE_ADDRESS + (cell << 4);
     // the outermost cells are too curved for segments: use the formula
     if (((cell + TAIL_CELLS) & (CELLS - 1)) < 2 * TAIL_CELLS) put(address, k, tailQuantile((<f64>result + 0.5) / 4294967296));
     else put(address, k, load<f64>(line) + <f64>(result & CELL_MASK) * load<f64>(line, 8));

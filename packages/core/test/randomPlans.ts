@@ -1,4 +1,4 @@
-import { addStay, addSubject, newPlan, PLAIN_BEAT, setDuration, setHandLimit, setStop, type ShotPlan } from '../src/index';
+import { addStay, addSubject, newPlan, DEFAULT_BEAT, setDuration, setHandLimit, setStop, type ShotPlan } from '../src/index';
 
 /** Seeded pseudo-random numbers from 0 to 1 (linear congruential generator). */
 export function numbersFrom(seed: number): () => number {
@@ -23,9 +23,15 @@ export function randomPlan(seed: number): ShotPlan {
     plan = addSubject(plan, { name: `Someone ${k}`, distanceMm: between(700, 12_000) });
     if (next() < 0.4) plan = addStay(plan, `subject-${k}`, { distanceMm: between(700, 12_000), fromS: between(4, 11) });
     const fromS = between(0, 10);
-    const beat = { ...PLAIN_BEAT, id: `beat-${k}`, subjectId: `subject-${k}`, fromS, toS: Math.min(fromS + between(0.2, 5), 12) };
-    const keyS = next() < 0.3 ? (beat.fromS + beat.toS) / 2 : null;
-    plan = { ...plan, beats: [...plan.beats.slice(0, k - 1), { ...beat, keyS }] };
+    const beat = {
+      ...DEFAULT_BEAT,
+      id: `beat-${k}`,
+      subjectId: `subject-${k}`,
+      fromS,
+      toS: Math.min(fromS + between(0.2, 5), 12),
+    };
+    const keyMomentS = next() < 0.3 ? (beat.fromS + beat.toS) / 2 : null;
+    plan = { ...plan, beats: [...plan.beats.slice(0, k - 1), { ...beat, keyMomentS }] };
   }
   return plan;
 }

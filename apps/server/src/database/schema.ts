@@ -104,7 +104,7 @@ export const takes = pgTable(
     stop: doublePrecision('stop').notNull().default(0),
     method: text('method').notNull().default(''),
     puller: text('puller').notNull().default(''),
-    predictedRate: doublePrecision('predicted_rate'),
+    predictedKeepRate: doublePrecision('predicted_rate'),
     isUsable: boolean('is_usable').notNull().default(false),
     isRepaired: boolean('is_repaired').notNull().default(false),
     lateCount: sumOf('late_count'),

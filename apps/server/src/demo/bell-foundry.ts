@@ -9,11 +9,11 @@ import {
   changeMark,
   addLandmark,
   addBeat,
-  addRack,
+  addPull,
   addStay,
   addSubject,
   changeBeat,
-  changeRack,
+  changePull,
   changeStay,
   changeSubject,
   type KitCamera,
@@ -24,10 +24,10 @@ import {
   setStop,
   type Rig,
   type ShotPlan,
-  takeCamera,
-  takeLens,
-  takeRig,
-  takeWheel,
+  chooseCamera,
+  chooseLens,
+  chooseRig,
+  chooseWheel,
   type Wheel,
 } from '@still-heron/core';
 
@@ -54,11 +54,11 @@ function shot(kit: DemoKit, gear: Gear, stop: number, durationS: number, method:
   const lens = kit.lens(gear.lens);
   const rig = kit.rig(gear.rig);
   let plan = setDuration(newPlan(), durationS);
-  plan = takeCamera(plan, { id: camera.id, modeId: 'wide', steadyingId: null }, camera.item);
-  plan = setStop(takeLens(plan, lens.id, lens.item.lens), stop);
-  plan = takeRig(plan, rig.id, rig.item);
+  plan = chooseCamera(plan, { id: camera.id, modeId: 'wide', steadyingId: null }, camera.item);
+  plan = setStop(chooseLens(plan, lens.id, lens.item.lens), stop);
+  plan = chooseRig(plan, rig.id, rig.item);
   const wheel = gear.wheel === undefined ? null : kit.wheel(gear.wheel);
-  if (wheel) plan = takeWheel(plan, wheel.id, wheel.item);
+  if (wheel) plan = chooseWheel(plan, wheel.id, wheel.item);
   return { ...plan, method };
 }
 
@@ -82,12 +82,12 @@ function lanternToTheMould(kit: DemoKit): ShotPlan {
   plan = changeSubject(plan, 'subject-3', { detail: 'rim of the bell' });
   plan = addStay(plan, 'subject-2', { distanceMm: 2050, fromS: 5.2 });
   plan = changeStay(plan, 'subject-2', 'stay-1', { untilS: 1.4 });
-  plan = addRack(plan, 'mark-4', 4.9);
-  plan = changeRack(plan, 'rack-1', { startS: 4.9, durationS: 1.1, cueKind: 'look', cue: 'her lantern passes the post' });
+  plan = addPull(plan, 'mark-4', 4.9);
+  plan = changePull(plan, 'pull-1', { startS: 4.9, durationS: 1.1, trigger: 'look', cue: 'her lantern passes the post' });
   plan = changeBeat(plan, 'beat-1', { toS: 4, why: 'he hears her' });
   plan = changeBeat(plan, 'beat-2', { fromS: 5.4, why: 'she sees the crack' });
-  plan = addRack(plan, 'mark-3', 8.6);
-  plan = changeRack(plan, 'rack-2', { startS: 8.6, durationS: 1.2, cueKind: 'look', cue: 'she sets the lantern down' });
+  plan = addPull(plan, 'mark-3', 8.6);
+  plan = changePull(plan, 'pull-2', { startS: 8.6, durationS: 1.2, trigger: 'look', cue: 'she sets the lantern down' });
   plan = changeBeat(plan, 'beat-2', { toS: 8.6 });
   return changeBeat(plan, 'beat-3', { fromS: 9.8, why: 'the bell waits' });
 }
@@ -99,8 +99,8 @@ function theForkIsStruck(kit: DemoKit): ShotPlan {
   plan = changeSubject(plan, 'subject-1', { detail: 'tines', markSigmaMm: 4 });
   plan = addSubject(plan, { name: 'Maren', distanceMm: 2350 });
   plan = changeSubject(plan, 'subject-2', { markSigmaMm: 15 });
-  plan = addRack(plan, 'mark-2', 2.4);
-  plan = changeRack(plan, 'rack-1', { startS: 2.4, durationS: 1.5, cueKind: 'look', cue: 'the fork stops' });
+  plan = addPull(plan, 'mark-2', 2.4);
+  plan = changePull(plan, 'pull-1', { startS: 2.4, durationS: 1.5, trigger: 'look', cue: 'the fork stops' });
   plan = changeBeat(plan, 'beat-1', { toS: 2.4, why: 'the note' });
   return changeBeat(plan, 'beat-2', { fromS: 3.9, toS: 6, why: 'she hears it is wrong' });
 }
@@ -110,8 +110,8 @@ function listeningOnTheStairs(kit: DemoKit): ShotPlan {
   let plan = shot(kit, { lens: '75 mm T2.2', rig: 'On legs' }, 4.5, 9, 'rack');
   plan = addSubject(plan, { name: 'Maren', distanceMm: 3100 });
   plan = addSubject(plan, { name: 'Bohdan', distanceMm: 5400 });
-  plan = addRack(plan, 'mark-2', 4);
-  plan = changeRack(plan, 'rack-1', { startS: 4, durationS: 1.6, cueKind: 'line', cue: '“Who rang it?”' });
+  plan = addPull(plan, 'mark-2', 4);
+  plan = changePull(plan, 'pull-1', { startS: 4, durationS: 1.6, trigger: 'spoken-line', cue: '“Who rang it?”' });
   plan = changeBeat(plan, 'beat-1', { toS: 4, why: 'the question' });
   return changeBeat(plan, 'beat-2', { fromS: 5.6, toS: 9, why: 'the answer' });
 }
@@ -123,7 +123,7 @@ function cartThroughTheGate(kit: DemoKit): ShotPlan {
   plan = changeSubject(plan, 'subject-1', { detail: 'rim of the bell' });
   plan = addStay(plan, 'subject-1', { distanceMm: 2600, fromS: 7 });
   plan = changeStay(plan, 'subject-1', 'stay-1', { untilS: 0.5 });
-  plan = { ...plan, line: { start: { kind: 'mark', markId: 'mark-2' }, moves: [] } };
+  plan = { ...plan, focusTrack: { start: { kind: 'mark', markId: 'mark-2' }, pulls: [] } };
   return changeBeat(yardFromAbove(plan), 'beat-1', { fromS: 6, why: 'the bell, close' });
 }
 
@@ -150,8 +150,8 @@ function theFerryTakesTheBell(kit: DemoKit): ShotPlan {
   plan = addSubject(plan, { name: 'Bohdan', distanceMm: 2700 });
   plan = addSubject(plan, { name: 'River ferry', distanceMm: null });
   plan = changeSubject(plan, 'subject-2', { detail: 'the bell on deck' });
-  plan = addRack(plan, 'mark-2', 6);
-  plan = changeRack(plan, 'rack-1', { startS: 6, durationS: 2.5, cueKind: 'look', cue: 'he turns to the water' });
+  plan = addPull(plan, 'mark-2', 6);
+  plan = changePull(plan, 'pull-1', { startS: 6, durationS: 2.5, trigger: 'look', cue: 'he turns to the water' });
   plan = changeBeat(plan, 'beat-1', { toS: 5.5, why: 'he lets go' });
   plan = changeBeat(plan, 'beat-2', { fromS: 8.5, toS: 12, why: 'it leaves' });
   return addBeat(plan, 'subject-2', 12);

@@ -1,15 +1,15 @@
 import {
   addBeat,
-  addRackTo,
+  addPullTo,
   addStay,
   addSubject,
   changeBeat,
-  changeRack,
+  changePull,
   changeStay,
   changeSubject,
-  type CueKind,
-  type LineTarget,
-  setLineStart,
+  type CueTrigger,
+  type FocusTarget,
+  setTrackStart,
   type ShotPlan,
 } from '@still-heron/core';
 
@@ -22,25 +22,25 @@ const PEOPLE: readonly (readonly [name: string, distanceMm: number])[] = [
   ['Bohdan', 5600],
 ];
 
-interface Pull {
-  readonly target: LineTarget;
+interface DemoPull {
+  readonly target: FocusTarget;
   readonly startS: number;
-  readonly cueKind: CueKind;
+  readonly trigger: CueTrigger;
   readonly cue: string;
 }
 
-const mark = (number: number): LineTarget => ({ kind: 'mark', markId: `mark-${number}` });
+const mark = (number: number): FocusTarget => ({ kind: 'mark', markId: `mark-${number}` });
 
 /** Eight pulls between five people; the fifth follows Ines while she walks. */
-const PULLS: readonly Pull[] = [
-  { target: mark(4), startS: 2.6, cueKind: 'hand', cue: 'Maren’s hand on the rope' },
-  { target: mark(1), startS: 5.4, cueKind: 'line', cue: '“Now”' },
-  { target: mark(5), startS: 8.4, cueKind: 'look', cue: 'he looks over' },
-  { target: mark(2), startS: 11.2, cueKind: 'look', cue: 'she looks up' },
-  { target: { kind: 'subject', subjectId: 'subject-2', leadS: 0 }, startS: 12.6, cueKind: 'hand', cue: 'she lifts the lantern' },
-  { target: mark(3), startS: 17.8, cueKind: 'clock', cue: '' },
-  { target: mark(1), startS: 22, cueKind: 'look', cue: 'the rope goes slack' },
-  { target: mark(3), startS: 26, cueKind: 'clock', cue: '' },
+const PULLS: readonly DemoPull[] = [
+  { target: mark(4), startS: 2.6, trigger: 'hand', cue: 'Maren’s hand on the rope' },
+  { target: mark(1), startS: 5.4, trigger: 'spoken-line', cue: '“Now”' },
+  { target: mark(5), startS: 8.4, trigger: 'look', cue: 'he looks over' },
+  { target: mark(2), startS: 11.2, trigger: 'look', cue: 'she looks up' },
+  { target: { kind: 'subject', subjectId: 'subject-2', leadS: 0 }, startS: 12.6, trigger: 'hand', cue: 'she lifts the lantern' },
+  { target: mark(3), startS: 17.8, trigger: 'clock', cue: '' },
+  { target: mark(1), startS: 22, trigger: 'look', cue: 'the rope goes slack' },
+  { target: mark(3), startS: 26, trigger: 'clock', cue: '' },
 ];
 
 /** Required subject in each hold, and why. */
@@ -63,22 +63,22 @@ export function everyoneHearsIt(empty: ShotPlan): ShotPlan {
   plan = changeSubject(plan, 'subject-3', { detail: 'rim of the bell' });
   plan = addStay(plan, 'subject-2', { distanceMm: 2050, fromS: 16.5 });
   plan = changeStay(plan, 'subject-2', 'stay-1', { untilS: 13 });
-  plan = { ...setLineStart(plan, mark(1)), beats: [] };
-  for (const { target, startS, cueKind, cue } of PULLS) {
-    plan = addRackTo(plan, target, startS);
-    const added = plan.line.moves[plan.line.moves.length - 1]!;
-    plan = changeRack(plan, added.id, { cueKind, cue });
+  plan = { ...setTrackStart(plan, mark(1)), beats: [] };
+  for (const { target, startS, trigger, cue } of PULLS) {
+    plan = addPullTo(plan, target, startS);
+    const added = plan.focusTrack.pulls[plan.focusTrack.pulls.length - 1]!;
+    plan = changePull(plan, added.id, { trigger, cue });
   }
-  const { moves } = plan.line;
+  const { pulls } = plan.focusTrack;
   ASKED.forEach(([subject, why], index) => {
-    const before = moves[index - 1];
+    const before = pulls[index - 1];
     const fromS = before ? before.startS + before.durationS : 0;
-    const toS = moves[index]?.startS ?? plan.durationS;
+    const toS = pulls[index]?.startS ?? plan.durationS;
     plan = addBeat(plan, `subject-${subject}`, fromS);
     plan = changeBeat(plan, `beat-${index + 1}`, { fromS, toS, why });
   });
-  plan = changeBeat(plan, 'beat-6', { keyS: 16.5 });
+  plan = changeBeat(plan, 'beat-6', { keyMomentS: 16.5 });
   // a subject that must not be revealed yet
   plan = addBeat(plan, 'subject-3', 0);
-  return changeBeat(plan, 'beat-10', { kind: 'soft', fromS: 0, toS: 8, blurPercent: 0.5, why: 'not the bell yet' });
+  return changeBeat(plan, 'beat-10', { requirement: 'soft', fromS: 0, toS: 8, blurPercent: 0.5, why: 'not the bell yet' });
 }

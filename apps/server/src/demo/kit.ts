@@ -2,8 +2,8 @@ import {
   type KitCamera,
   type KitLens,
   lensRing,
-  plainLens,
-  plainWheel,
+  defaultLens,
+  defaultWheel,
   presetRig,
   type Rig,
   type RingPoint,
@@ -109,7 +109,7 @@ function taped(focalLengthMm: number, closeFocusMm: number, focusThrowDeg: numbe
 }
 
 const prime = (focalLengthMm: number, widestStop: number, closeFocusMm: number, focusThrowDeg: number) =>
-  plainLens({
+  defaultLens({
     name: `${focalLengthMm} mm T${widestStop}`,
     focalLengthMm,
     widestStop,
@@ -135,7 +135,7 @@ const lenses: readonly KitLens[] = [
   own(prime(75, 2.2, 750, 280)),
   own(prime(135, 2.5, 1000, 300)),
   own(
-    plainLens({
+    defaultLens({
       name: 'Zoom 25–100 mm T2.9',
       focalLengthMm: 25,
       longestMm: 100,
@@ -151,7 +151,7 @@ const lenses: readonly KitLens[] = [
     { isHired: true, holdTestedOn: DEMO_DAY, holdTestedBy: 'Maren' },
   ),
   own(
-    plainLens({
+    defaultLens({
       name: '50 mm T2.3, squeezes 1.5',
       focalLengthMm: 50,
       widestStop: 2.3,
@@ -166,7 +166,7 @@ const lenses: readonly KitLens[] = [
     { isHired: true },
   ),
   own(
-    plainLens({
+    defaultLens({
       name: 'Stills zoom 24–70 mm f/2.8',
       focalLengthMm: 24,
       longestMm: 70,
@@ -196,9 +196,9 @@ const lens135Now: KitLens = {
 };
 
 const wheels: readonly Wheel[] = [
-  plainWheel({ name: 'Hand wheel, gear 1.0', hasEndStops: true }),
-  plainWheel({ name: 'Hand wheel, gear 1.6', wheelPerRing: 1.6, turns: 'opposite', hasEndStops: true }),
-  plainWheel({
+  defaultWheel({ name: 'Hand wheel, gear 1.0', hasEndStops: true }),
+  defaultWheel({ name: 'Hand wheel, gear 1.6', wheelPerRing: 1.6, turns: 'opposite', hasEndStops: true }),
+  defaultWheel({
     name: 'Motor with hand unit',
     kind: 'motor',
     wheelPerRing: 1.2,
@@ -242,4 +242,4 @@ const rigs: readonly Rig[] = [
 export const DEMO_KIT = { cameras: [bodyA, bodyB], lenses, wheels, rigs } as const;
 
 /** Kit items that change after the shots are planned. */
-export const CHANGED_SINCE = lens135Now;
+export const KIT_CHANGES_AFTER_PLANNING = lens135Now;

@@ -1,11 +1,11 @@
-import { setSchedule, setWanted, type ShotPlan } from '@still-heron/core';
+import { setSchedule, setGoals, type ShotPlan } from '@still-heron/core';
 
 /** Sets meter reading, background, goals and schedule of a shot. */
 export function planned(plan: ShotPlan, { meteredStop, ndStops = 0, behind, softPercent = null, ...when }: Planned): ShotPlan {
   const { isOneChance = false, ...schedule } = when;
   const [name, distanceMm] = behind;
   const lit = { ...plan, exposure: { ...plan.exposure, meteredStop, ndStops } };
-  return setSchedule(setWanted(lit, { isOneChance, background: { name, distanceMm }, blurPercent: softPercent }), schedule);
+  return setSchedule(setGoals(lit, { isOneChance, background: { name, distanceMm }, blurPercent: softPercent }), schedule);
 }
 
 interface Planned extends Partial<ShotPlan['schedule']> {

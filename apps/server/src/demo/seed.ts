@@ -4,7 +4,7 @@ import type { KitService } from '../kit/kit.service.js';
 import type { ProductionsService } from '../productions/productions.service.js';
 import type { ShotsService } from '../shots/shots.service.js';
 import { BELL_FOUNDRY, BELL_FOUNDRY_SHOTS, type DemoKit } from './bell-foundry.js';
-import { CHANGED_SINCE, DEMO_KIT } from './kit.js';
+import { KIT_CHANGES_AFTER_PLANNING, DEMO_KIT } from './kit.js';
 
 /** Adds the demo production and its kit to a database without productions. */
 export async function seedDemo(productions: ProductionsService, shots: ShotsService, kit: KitService): Promise<void> {
@@ -12,8 +12,8 @@ export async function seedDemo(productions: ProductionsService, shots: ShotsServ
   const demoKit = await seedKit(kit);
   const { id } = await productions.create(BELL_FOUNDRY);
   for (const makeShot of BELL_FOUNDRY_SHOTS) await shots.create(id, makeShot(demoKit));
-  const before = demoKit.lens(CHANGED_SINCE.lens.name);
-  await kit.save('lenses', before.id, { version: 1, item: CHANGED_SINCE });
+  const before = demoKit.lens(KIT_CHANGES_AFTER_PLANNING.lens.name);
+  await kit.save('lenses', before.id, { version: 1, item: KIT_CHANGES_AFTER_PLANNING });
 }
 
 async function seedKit(kit: KitService): Promise<DemoKit> {

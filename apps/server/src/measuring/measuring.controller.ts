@@ -1,6 +1,6 @@
 import { Body, Controller, HttpCode, Inject, type MessageEvent, Post, Sse } from '@nestjs/common';
 import { ApiBadRequestResponse, ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
-import { AskStandIn, ErrorBody, ReadingView, SendReading } from '@still-heron/contract';
+import { SimulateReading, ErrorBody, ReadingView, SendReading } from '@still-heron/contract';
 import { interval, map, merge, type Observable, of, takeUntil } from 'rxjs';
 import { endWith, ignoreElements } from 'rxjs/operators';
 import { MeasuringService } from './measuring.service.js';
@@ -20,11 +20,11 @@ export class MeasuringController {
     return this.measuring.send(body);
   }
 
-  @Post('stand-in')
+  @Post('simulated')
   @HttpCode(200)
-  @ApiOkResponse({ type: ReadingView, description: 'What the stand-in read, passed on as any device’s reading is' })
-  standIn(@Body() body: AskStandIn): ReadingView {
-    return this.measuring.standIn(body);
+  @ApiOkResponse({ type: ReadingView, description: 'Simulated reading, passed on like a device’s' })
+  simulate(@Body() body: SimulateReading): ReadingView {
+    return this.measuring.simulate(body);
   }
 
   @Sse('events')

@@ -1,5 +1,5 @@
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
-import type { AskStandIn, ReadingView, SendReading } from '@still-heron/contract';
+import type { SimulateReading, ReadingView, SendReading } from '@still-heron/contract';
 import { measureSigmaMm, simulatedReadingMm } from '@still-heron/core';
 import { randomNormal } from 'd3-random';
 import { type Observable, Subject } from 'rxjs';
@@ -27,9 +27,9 @@ export class MeasuringService implements OnModuleDestroy {
   }
 
   /** Simulates a measurement: the drawn distance plus the noise of the method. */
-  standIn({ method, drawnMm, recipient }: AskStandIn): ReadingView {
+  simulate({ method, drawnMm, recipient }: SimulateReading): ReadingView {
     return this.pass({
-      device: `stand-in for a ${method}`,
+      device: `simulated ${method}`,
       method,
       distanceMm: simulatedReadingMm(method, drawnMm, this.deviate()),
       uncertaintyMm: measureSigmaMm(method, drawnMm),

@@ -1,6 +1,6 @@
 import { Inject, Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
 import { HttpAdapterHost } from '@nestjs/core';
-import { checkDeviceMessage, type DeviceMessage, type DeviceOrder } from '@still-heron/core';
+import { checkDeviceMessage, type DeviceMessage, type DeviceCommand } from '@still-heron/core';
 import type { Server } from 'node:http';
 import { type Observable, Subject } from 'rxjs';
 import { type WebSocket, WebSocketServer } from 'ws';
@@ -22,7 +22,7 @@ export class DevicesService implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   /** Sends a command to every device. */
-  tell(order: DeviceOrder): void {
+  tell(order: DeviceCommand): void {
     for (const device of this.port.clients) if (device.readyState === device.OPEN) device.send(JSON.stringify(order));
   }
 

@@ -9,7 +9,7 @@ import {
   WebSocketGateway,
 } from '@nestjs/websockets';
 import { JoinRoll, type JoinedView, RollEnd, RollSetOff, RollView, RollWheel } from '@still-heron/contract';
-import type { DeviceOrder } from '@still-heron/core';
+import type { DeviceCommand } from '@still-heron/core';
 import type { Server, Socket } from 'socket.io';
 import { problemsIn } from '../http/validation.js';
 import { isFromHere } from './is-from-here.js';
@@ -112,7 +112,7 @@ export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
   /** Passes a command to the devices at the port. */
   @SubscribeMessage('order')
   order(@MessageBody() body: unknown): void {
-    const order = body as Partial<DeviceOrder> | null;
+    const order = body as Partial<DeviceCommand> | null;
     if (order?.kind === 'drive' && Number.isFinite(order.ringDeg)) this.devices.tell({ kind: 'drive', ringDeg: order.ringDeg! });
     if (order?.kind === 'roll' && typeof order.isRolling === 'boolean')
       this.devices.tell({ kind: 'roll', isRolling: order.isRolling });

@@ -25,10 +25,10 @@ export class RollService {
   }
 
   /** @returns the shot of the roll; null if it has ended */
-  setOff({ rollId, moveId, timeS }: RollSetOff): string | null {
+  setOff({ rollId, pullId, timeS }: RollSetOff): string | null {
     const roll = this.find(rollId);
     if (!roll) return null;
-    this.running.set(roll.shotId, { ...roll, setOffs: [...roll.setOffs, { moveId, timeS }] });
+    this.running.set(roll.shotId, { ...roll, cueEvents: [...roll.cueEvents, { pullId, timeS }] });
     return roll.shotId;
   }
 

@@ -1,16 +1,21 @@
 import { Controller, Get, Inject, Param, Query } from '@nestjs/common';
 import { ApiBadRequestResponse, ApiNotFoundResponse, ApiOkResponse, ApiQuery, ApiTags } from '@nestjs/swagger';
-import { ErrorBody, KeepRateView, MOST_TAKES_ASKED, StopRateView } from '@still-heron/contract';
+import { ErrorBody, KeepRateView, MAX_TRIALS_PER_REQUEST, StopRateView } from '@still-heron/contract';
 import { ShotId, wholeFrom } from '../http/validation.js';
 import { StopService } from './stop.service.js';
 
-const USUAL_TAKES = 2000;
-const USUAL_SEED = 1;
+const DEFAULT_TRIALS = 2000;
+const DEFAULT_SEED = 1;
 
 @ApiTags('stop')
 @ApiBadRequestResponse({ type: ErrorBody })
 @ApiNotFoundResponse({ type: ErrorBody })
-@ApiQuery({ name: 'takes', type: Number, required: false, description: `1 to ${MOST_TAKES_ASKED}; ${USUAL_TAKES} without` })
+@ApiQuery({
+  name: 'takes',
+  type: Number,
+  required: false,
+  description: `1 to ${MAX_TRIALS_PER_REQUEST}; ${DEFAULT_TRIALS} without`,
+})
 @ApiQuery({ name: 'seed', type: Number, required: false, description: 'The same seed draws the same takes' })
 @Controller('shots/:shotId')
 export class StopController {
@@ -38,9 +43,9 @@ export class StopController {
 }
 
 function takesFrom(value: unknown): number {
-  return wholeFrom('takes', value, USUAL_TAKES, MOST_TAKES_ASKED);
+  return wholeFrom('takes', value, DEFAULT_TRIALS, MAX_TRIALS_PER_REQUEST);
 }
 
 function seedFrom(value: unknown): number {
-  return wholeFrom('seed', value, USUAL_SEED, 999_999_999);
+  return wholeFrom('seed', value, DEFAULT_SEED, 999_999_999);
 }

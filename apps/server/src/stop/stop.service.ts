@@ -2,16 +2,16 @@ import { setImmediate } from 'node:timers/promises';
 import { Inject, Injectable } from '@nestjs/common';
 import type { KeepRateView, StopRateView } from '@still-heron/contract';
 import {
-  atStop,
-  drawOrderOf,
-  type DrawOrder,
+  withStop,
+  drawLayoutOf,
+  type DrawLayout,
   keepRateOf,
-  mergedCounts,
-  prepareTakes,
-  runTakes,
+  mergeCounts,
+  prepareTrials,
+  runTrials,
   type ShotPlan,
-  stopsOf,
-  type TakeCounts,
+  stopsToCompare,
+  type TrialCounts,
 } from '@still-heron/core';
 import { RequestProblem } from '../http/request-problem.js';
 import { ShotsService } from '../shots/shots.service.js';
@@ -27,21 +27,21 @@ export class StopService {
   /** @throws {RequestProblem} 404; 409 for a plan that can't be evaluated yet */
   async keepRate(shotId: string, takes: number, seed: number): Promise<KeepRateView> {
     const { plan } = await this.shots.find(shotId);
-    return rateOf(plan, drawOrderOf(plan), takes, seed);
+    return rateOf(plan, drawLayoutOf(plan), takes, seed);
   }
 
   /** @throws {RequestProblem} as `keepRate` */
   async stops(shotId: string, takes: number, seed: number): Promise<StopRateView[]> {
     const { plan } = await this.shots.find(shotId);
-    const order = drawOrderOf(plan);
+    const order = drawLayoutOf(plan);
     const views: StopRateView[] = [];
-    for (const stop of stopsOf(plan)) views.push({ stop, ...(await rateOf(atStop(plan, stop), order, takes, seed)) });
+    for (const stop of stopsToCompare(plan)) views.push({ stop, ...(await rateOf(withStop(plan, stop), order, takes, seed)) });
     return views;
   }
 }
 
-async function rateOf(plan: ShotPlan, order: DrawOrder, takes: number, seed: number): Promise<KeepRateView> {
-  const prepared = prepareTakes(plan, { order });
+async function rateOf(plan: ShotPlan, order: DrawLayout, takes: number, seed: number): Promise<KeepRateView> {
+  const prepared = prepareTrials(plan, { order });
   if ('missing' in prepared)
     throw new RequestProblem(409, {
       code: 'nothing-to-judge',
@@ -49,12 +49,12 @@ async function rateOf(plan: ShotPlan, order: DrawOrder, takes: number, seed: num
       path: prepared.missing[0] === 'beat' ? 'beats' : 'subjects',
       need: 'someone at a distance, the line’s start, and who must be sharp when',
     });
-  const runs: TakeCounts[] = [];
+  const runs: TrialCounts[] = [];
   for (let first = 0; first < takes; first += TAKES_AT_ONCE) {
-    runs.push(runTakes(prepared, seed, first, Math.min(TAKES_AT_ONCE, takes - first)));
+    runs.push(runTrials(prepared, seed, first, Math.min(TAKES_AT_ONCE, takes - first)));
     await setImmediate();
   }
-  const { frames, expectedTakes, takesForNineOfTen, beats, ...rate } = keepRateOf(prepared.beats, mergedCounts(runs), seed);
+  const { frames, expectedTakes, takesForNineOfTen, beats, ...rate } = keepRateOf(prepared.beats, mergeCounts(runs), seed);
   return {
     ...rate,
     beats: [...beats],

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { difficultyOf, type FittedErrors, fitted } from '@still-heron/core';
+import { difficultyOf, type MeasuredErrors, measuredError } from '@still-heron/core';
 import { and, eq, notInArray, sql } from 'drizzle-orm';
 import type { CalibrationView, KeptView, StatisticsView } from '@still-heron/contract';
 import { DATABASE } from '../database/database.module.js';
@@ -49,7 +49,7 @@ export class StatisticsRepository {
       .select({ id: shots.id })
       .from(shots)
       .where(and(eq(shots.productionId, productionId), sql`${shots.deletedAt} is not null`));
-    const tenth = sql`least(floor(${takes.predictedRate} * 10), 9)`;
+    const tenth = sql`least(floor(${takes.predictedKeepRate} * 10), 9)`;
     const day = sql`to_char(${takes.rolledAt} at time zone 'utc', 'YYYY-MM-DD')`;
     const total = (column: unknown) => number(sql`sum(${column})`);
     const lines: Line[] = await this.db
@@ -64,7 +64,7 @@ export class StatisticsRepository {
         takes: number(sql`count(*)`),
         usable: number(sql`count(*) filter (where ${takes.isUsable})`),
         repaired: number(sql`count(*) filter (where ${takes.isRepaired})`),
-        predicted: sql<number | null>`avg(${takes.predictedRate})`,
+        predicted: sql<number | null>`avg(${takes.predictedKeepRate})`,
         lateCount: total(takes.lateCount),
         lateSum: total(takes.lateSum),
         lateSquares: total(takes.lateSquares),
@@ -116,7 +116,7 @@ function statisticsOf(lines: readonly Line[]): StatisticsView {
     calibration: tenths
       .map(({ predicted, takes, usable }): CalibrationView => ({ predicted: Number(predicted), takes, usable }))
       .sort((a, b) => a.predicted - b.predicted),
-    errors: all ? errorsOf(all) : { late: null, off: null, missed: null },
+    errors: all ? errorsOf(all) : { late: null, off: null, markMisses: null },
   };
 }
 
@@ -133,11 +133,11 @@ function difficulties(tenths: readonly Line[]): KeptView[] {
   return [...found.values()];
 }
 
-function errorsOf(all: MeasuredSums): FittedErrors {
-  const of = (count: number, sum: number, squares: number) => fitted({ count, sum, squares });
+function errorsOf(all: MeasuredSums): MeasuredErrors {
+  const of = (count: number, sum: number, squares: number) => measuredError({ count, sum, squares });
   return {
     late: of(all.lateCount, all.lateSum, all.lateSquares),
     off: of(all.offCount, all.offSum, all.offSquares),
-    missed: of(all.missedCount, all.missedSum, all.missedSquares),
+    markMisses: of(all.missedCount, all.missedSum, all.missedSquares),
   };
 }

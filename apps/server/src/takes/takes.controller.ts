@@ -26,8 +26,8 @@ import { LOG_ORDERS } from './takes.repository.js';
 import { TakesService } from './takes.service.js';
 
 /** Maximum and default number of takes per page of the log. */
-const MOST_ON_A_PAGE = 200;
-const USUAL_ON_A_PAGE = 50;
+const MAX_PAGE_SIZE = 200;
+const DEFAULT_PAGE_SIZE = 50;
 
 @ApiTags('takes')
 @ApiBadRequestResponse({ type: ErrorBody })
@@ -58,10 +58,10 @@ export class TakesController {
   @ApiQuery({ name: 'puller', type: String, required: false })
   @ApiQuery({ name: 'order', enum: LOG_ORDERS, required: false, description: 'The newest first without it' })
   @ApiQuery({ name: 'page', type: Number, required: false, description: 'From 1 on' })
-  @ApiQuery({ name: 'size', type: Number, required: false, description: `Up to ${MOST_ON_A_PAGE}` })
+  @ApiQuery({ name: 'size', type: Number, required: false, description: `Up to ${MAX_PAGE_SIZE}` })
   @ApiOkResponse({ type: TakePageView })
   log(@Param('productionId', ProductionId) productionId: string, @Query() query: Record<string, unknown>): Promise<TakePageView> {
-    const size = wholeFrom('size', query['size'], USUAL_ON_A_PAGE, MOST_ON_A_PAGE);
+    const size = wholeFrom('size', query['size'], DEFAULT_PAGE_SIZE, MAX_PAGE_SIZE);
     const page = wholeFrom('page', query['page'], 1, 1_000_000);
     const circled = choiceFrom('circled', query['circled'], ['true', 'false']);
     return this.takes.log(

@@ -30,8 +30,8 @@ export type LogOrder = (typeof LOG_ORDERS)[number];
 const ORDERS: Readonly<Record<LogOrder, readonly SQL[]>> = {
   newest: [desc(takes.rolledAt), desc(takes.number)],
   oldest: [asc(takes.rolledAt), asc(takes.number)],
-  likeliest: [sql`${takes.predictedRate} desc nulls last`, desc(takes.rolledAt)],
-  unlikeliest: [sql`${takes.predictedRate} asc nulls last`, desc(takes.rolledAt)],
+  likeliest: [sql`${takes.predictedKeepRate} desc nulls last`, desc(takes.rolledAt)],
+  unlikeliest: [sql`${takes.predictedKeepRate} asc nulls last`, desc(takes.rolledAt)],
 };
 
 /** All columns of a take except its track. */
@@ -164,18 +164,18 @@ export class TakesRepository {
 
 /** Columns of a take's row, including the input of statistics and filters. */
 export function columnsOf({ track, ...take }: Take) {
-  const { settings, predictedRate, isCircled, focus } = take;
-  const { isUsable, isRepaired, late, off, missed } = takeFigures(take);
+  const { gear, predictedKeepRate, isCircled, focus } = take;
+  const { isUsable, isRepaired, late, off, markMisses: missed } = takeFigures(take);
   return {
     take,
     track,
     isCircled,
     focus,
-    lens: settings.lens,
-    stop: settings.stop,
-    method: settings.method,
-    puller: settings.puller,
-    predictedRate,
+    lens: gear.lens,
+    stop: gear.stop,
+    method: gear.method,
+    puller: gear.puller,
+    predictedKeepRate,
     isUsable,
     isRepaired,
     lateCount: late.count,

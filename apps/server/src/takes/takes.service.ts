@@ -92,8 +92,8 @@ export class TakesService {
       const own = takes.filter((row) => row.shotId === id);
       if (own.length === 0) return [];
       const { captureFps, deliveryFps } = plan;
-      const pullName = (moveId: string) => {
-        const target = plan.line.moves.find((move) => move.id === moveId)?.target;
+      const pullName = (pullId: string) => {
+        const target = plan.focusTrack.pulls.find((pull) => pull.id === pullId)?.target;
         return target ? targetName(target, plan, units) : 'a pull that is gone';
       };
       const all = own.map((row) => ({ number: row.number, take: toRowView(row).take }));

@@ -15,7 +15,7 @@ import { antdTheme } from './theme';
  */
 const router = createBrowserRouter(
   [
-    { path: '/', lazy: async () => withProps((await pages.productions()).ProductionsPage, { goesOn: true }) },
+    { path: '/', lazy: async () => withProps((await pages.productions()).ProductionsPage, { isTracking: true }) },
     { path: '/productions', lazy: async () => withProps((await pages.productions()).ProductionsPage, {}) },
     { path: '/productions/:productionId/shots', lazy: async () => ({ Component: (await pages.shots()).ShotsPage }) },
     { path: '/productions/:productionId/takes', lazy: async () => ({ Component: (await pages.log()).LogPage }) },

@@ -1,4 +1,4 @@
-import { addRack, addStay, addSubject, newPlan } from '@still-heron/core';
+import { addPull, addStay, addSubject, newPlan } from '@still-heron/core';
 import { LIGHTS, PALETTES } from '../app/palette';
 import { readPreferences, writePreferences } from '../app/preferences';
 import { nextPull, offeredPull, pullTimeS } from './pull/nextPull';
@@ -32,7 +32,7 @@ describe('the pull that comes next', () => {
   });
 
   test('then away from where it stands, unless a mark is selected', () => {
-    const pulled = addRack(two, 'mark-2', 4);
+    const pulled = addPull(two, 'mark-2', 4);
     expect(nextPull(pulled, 0)!.mark.letter).toBe('A');
     expect(nextPull(pulled, 0, 'mark-2')!.mark.letter).toBe('A');
     expect(offeredPull(pulled, 0)).toBeNull();

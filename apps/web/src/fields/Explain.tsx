@@ -14,7 +14,7 @@ interface Props {
 
 /** A figure with an explanation on hover or focus. Until then it is a plain button, which is cheap to redraw during a drag. */
 export function Explain({ children, what, lines }: Props) {
-  const [isAsked, setIsAsked] = useState(false);
+  const [isRequired, setIsAsked] = useState(false);
   const figure = (
     <button
       type="button"
@@ -31,7 +31,7 @@ export function Explain({ children, what, lines }: Props) {
   return (
     <span className="explain-anchor">
       {figure}
-      {isAsked && (
+      {isRequired && (
         <Suspense fallback={null}>
           <Explanation what={what} lines={lines} />
         </Suspense>

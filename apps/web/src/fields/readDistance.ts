@@ -1,6 +1,6 @@
 import {
   displayStepMm,
-  FARTHEST_TYPED_MM,
+  MAX_TYPED_DISTANCE_MM,
   formatDistanceFigure,
   parseDistance,
   PLAN_LIMITS,
@@ -34,8 +34,8 @@ export function readDistance(text: string, units: UnitSystem, range?: DistanceRa
 
 /** A distance one display step away; from infinity, the longest typed distance. */
 export function nudgeDistance(mm: number, steps: number, units: UnitSystem, range?: DistanceRange): number {
-  const from = mm === Infinity ? FARTHEST_TYPED_MM : mm;
+  const from = mm === Infinity ? MAX_TYPED_DISTANCE_MM : mm;
   const stepMm = displayStepMm(steps < 0 ? from - 1e-6 : from, units);
   const next = Math.round(from / stepMm + steps) * stepMm;
-  return Math.min(Math.max(next, range?.minMm ?? PLAN_LIMITS.distanceMm.min), range?.maxMm ?? FARTHEST_TYPED_MM);
+  return Math.min(Math.max(next, range?.minMm ?? PLAN_LIMITS.distanceMm.min), range?.maxMm ?? MAX_TYPED_DISTANCE_MM);
 }

@@ -1,5 +1,5 @@
 import type { JoinedView, RollSetOff, RollView } from '@still-heron/contract';
-import type { DeviceMessage, DeviceOrder } from '@still-heron/core';
+import type { DeviceMessage, DeviceCommand } from '@still-heron/core';
 import { io, type Socket } from 'socket.io-client';
 import { type ClockAnswer, type ClockOffset, clockOffset, ownMs } from './clockOffset';
 
@@ -32,7 +32,7 @@ export interface LiveLine {
   tellSetOff(setOff: RollSetOff): void;
   tellEnd(rollId: string): void;
   tellWheel(ringDeg: number): void;
-  order(order: DeviceOrder): void;
+  order(order: DeviceCommand): void;
   close(): void;
 }
 

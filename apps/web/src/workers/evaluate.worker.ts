@@ -1,4 +1,4 @@
-import { evaluatePull, findMends, leastChanges, methodOffers, type PullVerdict, whatHelps } from '@still-heron/core';
+import { evaluatePull, findFixes, smallestChanges, methodOffers, type PullVerdict, suggestImprovements } from '@still-heron/core';
 import { expose, transfer } from 'comlink';
 import type { EvaluatorWorker } from './protocol';
 import { layOffer } from './layOffer';
@@ -11,10 +11,10 @@ const worker: EvaluatorWorker = {
     return transfer(verdict, buffersOf(verdict));
   },
   summarise,
-  mends: findMends,
+  mends: findFixes,
   layOffer,
-  leastChanges,
-  helps: whatHelps,
+  smallestChanges,
+  helps: suggestImprovements,
   methods: methodOffers,
   ...createTakeRunner(),
 };
@@ -28,7 +28,7 @@ function buffersOf(verdict: PullVerdict): ArrayBuffer[] {
     marginMm,
     sharp,
   ]);
-  return [...Object.values(verdict.line), ...subjects].map((values: Float64Array | Uint8Array) => values.buffer as ArrayBuffer);
+  return [...Object.values(verdict.track), ...subjects].map((values: Float64Array | Uint8Array) => values.buffer as ArrayBuffer);
 }
 
 expose(worker);

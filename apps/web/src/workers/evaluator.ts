@@ -1,4 +1,4 @@
-import { type LeastChange, LINE_WAYS, type Mend, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { type SmallestChange, SOLVER_WAYS, type Fix, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { createEvaluator } from './latestWins';
 import type { LayOffer, ShotSummary } from './protocol';
 import { startWorker } from './startWorker';
@@ -24,7 +24,7 @@ export async function summariseShot(plan: ShotPlan, units: UnitSystem): Promise<
 let mender: ReturnType<typeof startWorker> | null = null;
 
 /** Fixes for a plan; empty if it can't be evaluated. */
-export async function mendsFor(plan: ShotPlan): Promise<readonly Mend[]> {
+export async function mendsFor(plan: ShotPlan): Promise<readonly Fix[]> {
   mender ??= startWorker();
   return mender.remote.mends(plan).catch((error: unknown) => {
     console.error(error);
@@ -35,7 +35,7 @@ export async function mendsFor(plan: ShotPlan): Promise<readonly Mend[]> {
 export interface LaidLines {
   readonly offers: readonly LayOffer[];
   /** Changes that would make the requirements possible, if no track meets them */
-  readonly changes: readonly LeastChange[];
+  readonly changes: readonly SmallestChange[];
 }
 
 /** Tracks are worked out in a worker of their own; it is terminated to cancel. */
@@ -54,12 +54,12 @@ export function layLinesFor(
   const used = (layer ??= startWorker());
   const lay = async (): Promise<LaidLines> => {
     const offers: LayOffer[] = [];
-    for (const [index, way] of LINE_WAYS.entries()) {
+    for (const [index, way] of SOLVER_WAYS.entries()) {
       const offer = await used.remote.layOffer(plan, way);
       if (offer) offers.push(offer);
       onProgress(index + 1);
     }
-    const changes = offers.some(({ laid }) => laid.impossible !== null) ? await used.remote.leastChanges(plan) : [];
+    const changes = offers.some(({ laid }) => laid.impossible !== null) ? await used.remote.smallestChanges(plan) : [];
     return { offers, changes };
   };
   const cancel = () => {

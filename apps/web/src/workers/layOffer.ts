@@ -1,12 +1,12 @@
-import { evaluatePull, layLine, type LineWay, type ShotPlan } from '@still-heron/core';
+import { evaluatePull, solveTrack, type SolverWay, type ShotPlan } from '@still-heron/core';
 import type { LayOffer } from './protocol';
 
 /** Room to the edge of the zone that a follow keeps free. */
 const ROOM_KEPT = 0.3;
 
 /** A track worked out in one way, with its verdict. */
-export function layOffer(plan: ShotPlan, way: LineWay): LayOffer | null {
-  const laid = layLine(plan, way, { roomShare: ROOM_KEPT });
+export function layOffer(plan: ShotPlan, way: SolverWay): LayOffer | null {
+  const laid = solveTrack(plan, way, { roomShare: ROOM_KEPT });
   const verdict = laid && evaluatePull(laid.plan);
   if (!laid || verdict?.status !== 'judged') return null;
   const { sharpFrames, requiredFrames, captureFps, outcome, fastest, beats } = verdict;
@@ -16,6 +16,6 @@ export function layOffer(plan: ShotPlan, way: LineWay): LayOffer | null {
     sharpS: sharpFrames / captureFps,
     requiredS: requiredFrames / captureFps,
     isWhole: sharpFrames === requiredFrames && beats.every(({ kept }) => kept),
-    fastestDegPerS: fastest.handDegPerS,
+    fastestDegPerS: fastest.maxHandDegPerS,
   };
 }

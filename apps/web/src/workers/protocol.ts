@@ -1,10 +1,10 @@
 import type {
-  Help,
-  JudgedPull,
-  LaidLine,
-  LeastChange,
-  LineWay,
-  Mend,
+  Improvement,
+  CompleteVerdict,
+  TrackSolution,
+  SmallestChange,
+  SolverWay,
+  Fix,
   MethodOffer,
   PullVerdict,
   SentencePart,
@@ -15,7 +15,7 @@ import type { TakeRunner } from './takes/takeRunner';
 
 /** Summary of a verdict for a shot's row. */
 export interface ShotSummary {
-  readonly outcome: 'incomplete' | 'sharp' | 'barely' | 'beyond-the-hand' | 'soft' | 'unreadable';
+  readonly outcome: 'incomplete' | 'sharp' | 'tight' | 'too-hard' | 'soft' | 'unreadable';
   readonly parts: readonly SentencePart[];
   /** Focus track as ring position, 0 (far end) to 1 (near end), evenly spaced in time; empty without a track */
   readonly sketch: readonly number[];
@@ -25,8 +25,8 @@ export interface ShotSummary {
 
 /** A worked-out track with its result. */
 export interface LayOffer {
-  readonly laid: LaidLine;
-  readonly outcome: JudgedPull['outcome'];
+  readonly laid: TrackSolution;
+  readonly outcome: CompleteVerdict['outcome'];
   readonly sharpS: number;
   readonly requiredS: number;
   /** All requirements are met */
@@ -40,13 +40,13 @@ export interface EvaluatorWorker extends TakeRunner {
   evaluate(plan: ShotPlan): PullVerdict;
   summarise(plan: ShotPlan, units: UnitSystem): ShotSummary;
   /** Fixes, best first */
-  mends(plan: ShotPlan): Mend[];
+  mends(plan: ShotPlan): Fix[];
   /** A track worked out in one way; null if there is nothing to work out */
-  layOffer(plan: ShotPlan, way: LineWay): LayOffer | null;
+  layOffer(plan: ShotPlan, way: SolverWay): LayOffer | null;
   /** Changes that make an impossible plan possible */
-  leastChanges(plan: ShotPlan): LeastChange[];
+  smallestChanges(plan: ShotPlan): SmallestChange[];
   /** Possible improvements, not simulated yet */
-  helps(plan: ShotPlan): Help[];
+  helps(plan: ShotPlan): Improvement[];
   /** Plans of all focus methods, not simulated yet */
   methods(plan: ShotPlan): MethodOffer[];
 }

@@ -1,4 +1,4 @@
-import { addRack, addSubject, changeRack, newPlan, setDuration } from '@still-heron/core';
+import { addPull, addSubject, changePull, newPlan, setDuration } from '@still-heron/core';
 import { summarise } from './summarise';
 
 const two = addSubject(addSubject(newPlan(), { name: 'Old Tam', distanceMm: 2900 }), { name: 'Ines', distanceMm: 2050 });
@@ -8,7 +8,7 @@ test('a plan without a distance is open', () => {
 });
 
 test('the sketch goes from the one hold to the other, and soft spans lie where they are', () => {
-  const late = changeRack(addRack(two, 'mark-2', 4), 'rack-1', { startS: 7, durationS: 1 });
+  const late = changePull(addPull(two, 'mark-2', 4), 'pull-1', { startS: 7, durationS: 1 });
   const { outcome, sketch, softSpans, parts } = summarise(late, 'metric');
   expect(outcome).toBe('soft');
   expect(sketch[0]).toBeLessThan(sketch[sketch.length - 1]!);

@@ -12,7 +12,7 @@ export function summarise(plan: ShotPlan, units: UnitSystem): ShotSummary {
   const ring = ringOf(plan.optics.lens);
   const farDeg = ring.angleAt(ring.farthestMm);
   const nearDeg = ring.angleAt(ring.closeFocusMm);
-  const { ringDeg } = verdict.line;
+  const { ringDeg } = verdict.track;
   const sketch = Array.from({ length: SKETCH_POINTS }, (_, k) => {
     const at = (k / (SKETCH_POINTS - 1)) * (verdict.frameCount - 1);
     const frame = Math.min(Math.floor(at), Math.max(verdict.frameCount - 2, 0));

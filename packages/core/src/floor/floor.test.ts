@@ -1,5 +1,7 @@
 import fc from 'fast-check';
-import { blockingDistance, distanceAtTime, isWalking, minimumJerk, type Subject, type Vec3 } from './index';
+import { blockingDistance, type Vec3 } from './blockingDistance';
+import { distanceAtTime, isWalking, type Subject } from './subject';
+import { minimumJerk } from './minimumJerk';
 
 const point = fc.tuple(
   ...(Array.from({ length: 3 }, () => fc.integer({ min: -9000, max: 9000 })) as [

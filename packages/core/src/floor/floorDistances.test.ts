@@ -1,17 +1,11 @@
 import fc from 'fast-check';
-import {
-  type AimKey,
-  blockingDistance,
-  cameraHeadingAt,
-  cameraPlaceAt,
-  floorDistances,
-  type FloorPlan,
-  type Mark,
-  PLAIN_MARK,
-  type Place,
-  placeAt,
-  type Subject,
-} from './index';
+import type { AimKey, FloorPlan } from './floorPlan';
+import { blockingDistance } from './blockingDistance';
+import { cameraHeadingAt, cameraPlaceAt } from './cameraAt';
+import { floorDistances, placeAt } from './floorDistances';
+import { type Mark, DEFAULT_MARK } from './mark';
+import type { Place } from './place';
+import type { Subject } from './subject';
 
 const at = (xMm: number, yMm: number): Place => ({ xMm, yMm });
 
@@ -27,7 +21,7 @@ function floorWith(camera: readonly Place[], aim: AimKey['at'], lensHeightMm = 1
 
 function markAt(index: number, place: Place | null, tapedMm?: number): Mark {
   return {
-    ...PLAIN_MARK,
+    ...DEFAULT_MARK,
     id: `mark-${index + 1}`,
     letter: 'ABC'[index]!,
     subjectId: 'tam',
@@ -92,7 +86,7 @@ describe('a set that is turned or carried elsewhere is the same set', () => {
           way.map((place, k) => markAt(k, turned(place, turnDeg, by))),
         );
         for (const timeS of times) {
-          const [one, other] = [before.sightAt(subject, timeS)!, after.sightAt(subject, timeS)!];
+          const [one, other] = [before.sightingAt(subject, timeS)!, after.sightingAt(subject, timeS)!];
           expect(Math.abs(other.tapeMm - one.tapeMm)).toBeLessThan(1e-6);
           expect(Math.abs(other.depthMm - one.depthMm)).toBeLessThan(1e-6);
           expect(Math.abs(one.depthMm)).toBeLessThanOrEqual(one.tapeMm + 1e-9);
@@ -111,7 +105,7 @@ describe('what the tape says more is taken along the axis', () => {
     const distances = floorDistances(floorWith([at(0, 0)], { kind: 'heading', deg: 0 }), [tam(1)], marks);
     expect(distances.focusMmAt(tam(1), 0)).toBeCloseTo(3300, 9);
     expect(distances.markFocusMm.get('mark-1')).toBeCloseTo(3300, 9);
-    expect(distances.markSight.get('mark-1')?.tapeMm).toBeCloseTo(5000, 9);
+    expect(distances.markSightings.get('mark-1')?.tapeMm).toBeCloseTo(5000, 9);
   });
 
   test('a tape that agrees with the drawing changes nothing, at any time', () => {
@@ -123,7 +117,7 @@ describe('what the tape says more is taken along the axis', () => {
           [tam(way.length)],
           way.map((place, k) => markAt(k, place)),
         );
-        const marks = way.map((place, k) => markAt(k, place, drawn.markSight.get(`mark-${k + 1}`)?.tapeMm));
+        const marks = way.map((place, k) => markAt(k, place, drawn.markSightings.get(`mark-${k + 1}`)?.tapeMm));
         const taped = floorDistances(floor, [tam(way.length)], marks);
         for (const timeS of times)
           expect(taped.focusMmAt(tam(way.length), timeS)).toBeCloseTo(drawn.focusMmAt(tam(way.length), timeS), 6);
@@ -135,7 +129,7 @@ describe('what the tape says more is taken along the axis', () => {
   test('a walk to a mark that is not drawn goes from the depth to the tape, and never jumps', () => {
     const marks = [markAt(0, at(3000, 4000), 5500), markAt(1, null, 2000)];
     const distances = floorDistances(floorWith([at(0, 0)], { kind: 'heading', deg: 0 }), [tam(2)], marks);
-    expect(distances.sightAt(tam(2), 3)).toBeNull();
+    expect(distances.sightingAt(tam(2), 3)).toBeNull();
     // he stands at 5.5 m by the tape, 3.3 m deep; on the way to 2 m nothing jumps
     expect(distances.focusMmAt(tam(2), 2)).toBeCloseTo(3300, 9);
     expect(distances.focusMmAt(tam(2), 2.001)).toBeCloseTo(3300, 3);
@@ -154,7 +148,7 @@ test('the lens sees a place as tape and depth to it are defined, whatever the he
       fc.integer({ min: 0, max: 3000 }),
       (camera, place, deg, heightMm) => {
         const floor = floorWith([camera], { kind: 'heading', deg }, 1200);
-        const sight = floorDistances(floor, [tam(1, heightMm)], [markAt(0, place)]).sightAt(tam(1, heightMm), 1)!;
+        const sight = floorDistances(floor, [tam(1, heightMm)], [markAt(0, place)]).sightingAt(tam(1, heightMm), 1)!;
         const rad = (deg * Math.PI) / 180;
         const { tapeMm, depthMm } = blockingDistance({
           camera: [camera.xMm, camera.yMm, 1200],
@@ -193,7 +187,7 @@ describe('where the lens looks', () => {
       way.map((place, k) => markAt(k, place)),
     );
     for (const timeS of times) {
-      const { place, tapeMm, depthMm } = distances.sightAt(subject, timeS)!;
+      const { place, tapeMm, depthMm } = distances.sightingAt(subject, timeS)!;
       const camera = cameraPlaceAt(floor, timeS);
       expect(tapeMm).toBeCloseTo(Math.hypot(place.xMm - camera.xMm, place.yMm - camera.yMm), 6);
       expect(depthMm).toBeCloseTo(tapeMm, 6);
@@ -204,7 +198,7 @@ describe('where the lens looks', () => {
     const marks = [markAt(0, at(4000, 0))];
     const tall = tam(1, 3300);
     const distances = floorDistances(floorWith([at(0, 0)], { kind: 'heading', deg: 0 }, 300), [tall], marks);
-    expect(distances.sightAt(tall, 0)).toMatchObject({ tapeMm: 5000 });
+    expect(distances.sightingAt(tall, 0)).toMatchObject({ tapeMm: 5000 });
     expect(distances.focusMmAt(tall, 0)).toBeCloseTo(4000, 9);
   });
 

@@ -2,10 +2,10 @@ import { cameraHeadingAt, cameraPlaceAt } from './cameraAt.js';
 import type { FloorPlan } from './floorPlan.js';
 import { between, type Place } from './place.js';
 import { type Mark, markDistances } from './mark.js';
-import { distanceAtTime, type OnTheWay, type Stay, type Subject, whereAt } from './subject.js';
+import { distanceAtTime, type PathPosition, type Stay, type Subject, pathPositionAt } from './subject.js';
 
 /** A place as the lens meets it at one time. Lengths in mm. */
-export interface SightOf {
+export interface Sighting {
   readonly place: Place;
   /** Straight line from the image plane to the point of focus */
   readonly tapeMm: number;
@@ -20,17 +20,17 @@ export interface FloorDistances {
   /** What the ring must be set to for a subject. NaN for a subject without a stay */
   focusMmAt(subject: Subject, timeS: number): number;
   /** Where the subject is and how the lens meets it; null if the subject is not on the floor */
-  sightAt(subject: Subject, timeS: number): SightOf | null;
+  sightingAt(subject: Subject, timeS: number): Sighting | null;
   /** Heading of the lens axis in degrees */
   headingAt(timeS: number): number;
   /** By mark id: what the ring must be set to for a subject who arrives there, at the time of arrival. Infinity for infinity */
   readonly markFocusMm: ReadonlyMap<string, number>;
   /** By mark id: the drawn place as the lens meets it on arrival. Holds drawn marks only */
-  readonly markSight: ReadonlyMap<string, SightOf>;
+  readonly markSightings: ReadonlyMap<string, Sighting>;
 }
 
 /** Smallest depth returned. A place beside or behind the camera has no focus to set, so it counts as this near. */
-const NEAREST_DEPTH_MM = 1;
+const MIN_DEPTH_MM = 1;
 
 /** Eye height of a standing person about 1.75 m tall. */
 export const STANDING_EYES_MM = 1620;
@@ -53,20 +53,20 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
     return subject ? placeAt(subject, markOf, timeS) : null;
   };
   // all subjects ask for the same frames, and the camera pose is the same for all: compute it once per frame
-  const moments = new Map<number, Moment>();
-  const momentAt = (timeS: number): Moment => {
-    let moment = moments.get(timeS);
+  const poses = new Map<number, CameraPose>();
+  const poseAt = (timeS: number): CameraPose => {
+    let moment = poses.get(timeS);
     if (!moment) {
-      if (moments.size >= MOST_MOMENTS) moments.clear();
-      moment = floor === null ? NO_CAMERA : momentOf(floor, timeS, (subjectId) => placeOf(subjectId, timeS));
-      moments.set(timeS, moment);
+      if (poses.size >= MAX_CACHED_POSES) poses.clear();
+      moment = floor === null ? DEFAULT_POSE : computePose(floor, timeS, (subjectId) => placeOf(subjectId, timeS));
+      poses.set(timeS, moment);
     }
     return moment;
   };
-  const sightOf = (place: Place, heightMm: number, timeS: number): SightOf | null =>
-    floor && see(momentAt(timeS), place, heightMm - floor.lensHeightMm);
+  const sightOf = (place: Place, heightMm: number, timeS: number): Sighting | null =>
+    floor && see(poseAt(timeS), place, heightMm - floor.lensHeightMm);
 
-  const shiftOf = (mark: Mark, sight: SightOf | null): number =>
+  const shiftOf = (mark: Mark, sight: Sighting | null): number =>
     sight && mark.method !== 'drawn' && mark.distanceMm !== null ? mark.distanceMm - sight.tapeMm : 0;
   /** By stay: tape distance minus drawn distance at its mark. 0 at marks that are only drawn. */
   const shifts = new Map<Stay, number>();
@@ -74,48 +74,48 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
     let shift = shifts.get(stay);
     if (shift === undefined) {
       const mark = markOf.get(stay.markId)!;
-      const place = drawnPlace(mark);
+      const place = placeOfMark(mark);
       shift = shiftOf(mark, place && sightOf(place, subject.heightMm, stay.fromS));
       shifts.set(stay, shift);
     }
     return shift;
   };
   const focusAtStay = (subject: Subject, stay: Stay, timeS: number): number => {
-    const place = drawnPlace(markOf.get(stay.markId)!);
+    const place = placeOfMark(markOf.get(stay.markId)!);
     const sight = place && sightOf(place, subject.heightMm, timeS);
     return sight ? focusMm(sight, shiftAt(subject, stay)) : taped.get(stay.markId)!;
   };
 
   const markFocusMm = new Map<string, number>();
-  const markSight = new Map<string, SightOf>();
+  const markSightings = new Map<string, Sighting>();
   for (const mark of marks) {
     const owner =
       subjects.find(({ stays }) => stays.some(({ markId }) => markId === mark.id)) ??
       subjects.find(({ id }) => id === mark.subjectId);
-    const comesS = owner?.stays.find(({ markId }) => markId === mark.id)?.fromS ?? 0;
-    const place = drawnPlace(mark);
-    const sight = place && sightOf(place, owner?.heightMm ?? STANDING_EYES_MM, comesS);
-    if (sight) markSight.set(mark.id, sight);
+    const arrivalS = owner?.stays.find(({ markId }) => markId === mark.id)?.fromS ?? 0;
+    const place = placeOfMark(mark);
+    const sight = place && sightOf(place, owner?.heightMm ?? STANDING_EYES_MM, arrivalS);
+    if (sight) markSightings.set(mark.id, sight);
     markFocusMm.set(mark.id, sight ? focusMm(sight, shiftOf(mark, sight)) : taped.get(mark.id)!);
   }
 
   return {
-    headingAt: (timeS) => momentAt(timeS).headingDeg,
+    headingAt: (timeS) => poseAt(timeS).headingDeg,
     markFocusMm,
-    markSight,
-    sightAt(subject, timeS) {
+    markSightings,
+    sightingAt(subject, timeS) {
       const place = placeAt(subject, markOf, timeS);
       return place && sightOf(place, subject.heightMm, timeS);
     },
     focusMmAt(subject, timeS) {
-      const where = whereAt(subject, timeS);
+      const where = pathPositionAt(subject, timeS);
       if (floor === null || where === null) return distanceAtTime(subject, taped, timeS);
       const { from, to, progress } = where;
-      const place = placeOn(where, markOf);
+      const place = placeOnPath(where, markOf);
       if (place) {
         const shift = shiftAt(subject, from);
         const shiftNow = progress === 0 ? shift : shift + (shiftAt(subject, to) - shift) * progress;
-        return focusMm(see(momentAt(timeS), place, subject.heightMm - floor.lensHeightMm), shiftNow);
+        return focusMm(see(poseAt(timeS), place, subject.heightMm - floor.lensHeightMm), shiftNow);
       }
       const ends = new Map([from, to].map((stay) => [stay.markId, focusAtStay(subject, stay, timeS)]));
       return distanceAtTime(subject, ends, timeS);
@@ -124,32 +124,32 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
 }
 
 /** Focus distance: the depth plus the tape correction, taken along the axis. */
-function focusMm({ depthMm, tapeMm }: SightOf, shiftMm: number): number {
+function focusMm({ depthMm, tapeMm }: Sighting, shiftMm: number): number {
   const alongAxis = tapeMm > 0 ? depthMm / tapeMm : 1;
-  return Math.max(depthMm + shiftMm * alongAxis, NEAREST_DEPTH_MM);
+  return Math.max(depthMm + shiftMm * alongAxis, MIN_DEPTH_MM);
 }
 
 /** Camera place and heading at one time. */
-interface Moment {
+interface CameraPose {
   readonly camera: Place;
   readonly headingDeg: number;
   readonly cos: number;
   readonly sin: number;
 }
 
-const NO_CAMERA: Moment = { camera: { xMm: 0, yMm: 0 }, headingDeg: 0, cos: 1, sin: 0 };
+const DEFAULT_POSE: CameraPose = { camera: { xMm: 0, yMm: 0 }, headingDeg: 0, cos: 1, sin: 0 };
 
 /** Largest number of cached camera poses: several minutes at common frame rates. */
-const MOST_MOMENTS = 20_000;
+const MAX_CACHED_POSES = 20_000;
 
-function momentOf(floor: FloorPlan, timeS: number, placeOf: (subjectId: string) => Place | null): Moment {
+function computePose(floor: FloorPlan, timeS: number, placeOf: (subjectId: string) => Place | null): CameraPose {
   const headingDeg = cameraHeadingAt(floor, timeS, placeOf);
   const rad = (headingDeg * Math.PI) / 180;
   return { camera: cameraPlaceAt(floor, timeS), headingDeg, cos: Math.cos(rad), sin: Math.sin(rad) };
 }
 
 /** Equals `blockingDistance` for a level axis, written out because it runs for every subject in every frame. */
-function see({ camera, cos, sin }: Moment, place: Place, upMm: number): SightOf {
+function see({ camera, cos, sin }: CameraPose, place: Place, upMm: number): Sighting {
   const [dx, dy] = [place.xMm - camera.xMm, place.yMm - camera.yMm];
   const depthMm = dx * cos + dy * sin;
   const sideMm = dy * cos - dx * sin;
@@ -162,19 +162,19 @@ function see({ camera, cos, sin }: Moment, place: Place, upMm: number): SightOf 
 }
 
 /** Drawn place of a mark; null for a mark at infinity. */
-function drawnPlace({ place, distanceMm }: Mark): Place | null {
+function placeOfMark({ place, distanceMm }: Mark): Place | null {
   return distanceMm === null ? null : place;
 }
 
 /** Place of a subject at a time; null unless the marks it stands at or walks between are drawn. */
 export function placeAt(subject: Subject, markOf: ReadonlyMap<string, Mark>, timeS: number): Place | null {
-  const where = whereAt(subject, timeS);
-  return where && placeOn(where, markOf);
+  const where = pathPositionAt(subject, timeS);
+  return where && placeOnPath(where, markOf);
 }
 
-function placeOn({ from, to, progress }: OnTheWay, markOf: ReadonlyMap<string, Mark>): Place | null {
-  const start = drawnPlace(markOf.get(from.markId)!);
+function placeOnPath({ from, to, progress }: PathPosition, markOf: ReadonlyMap<string, Mark>): Place | null {
+  const start = placeOfMark(markOf.get(from.markId)!);
   if (progress === 0) return start;
-  const end = drawnPlace(markOf.get(to.markId)!);
+  const end = placeOfMark(markOf.get(to.markId)!);
   return start && end && between(start, end, progress);
 }

@@ -1,6 +1,6 @@
 export { blockingDistance, type Vec3 } from './blockingDistance.js';
 export { cameraHeadingAt, cameraPlaceAt, shortestTurnDeg } from './cameraAt.js';
-export { type FloorDistances, floorDistances, placeAt, type SightOf, STANDING_EYES_MM } from './floorDistances.js';
+export { floorDistances, type FloorDistances, placeAt, type Sighting, STANDING_EYES_MM } from './floorDistances.js';
 export {
   type AimKey,
   type AimTarget,
@@ -15,11 +15,11 @@ export {
   type PictureType,
 } from './floorPlan.js';
 export {
+  DEFAULT_MARK,
   type Mark,
   markDistances,
   MEASURE_METHODS,
   type MeasureMethod,
-  PLAIN_MARK,
   STALE_REASONS,
   type StaleReason,
   TAPE_COLOURS,
@@ -35,16 +35,16 @@ export {
   type MethodUncertainty,
   simulatedReadingMm,
 } from './measuring.js';
-export { minimumJerk, MINIMUM_JERK_PEAK } from './minimumJerk.js';
-export type { RehearsalRun, RehearsalTap, RehearsedEvent } from './rehearsal.js';
+export { MINIMUM_JERK_PEAK, minimumJerk } from './minimumJerk.js';
 export { between, headingDeg, type Pace, type Place } from './place.js';
+export { type RehearsalRun, type RehearsalTap, type RehearsedEvent } from './rehearsal.js';
 export {
   ASSUMED_MARK_SIGMA_MM,
   ASSUMED_TIMING_SIGMA_S,
   distanceAtTime,
   isWalking,
-  type OnTheWay,
+  type PathPosition,
+  pathPositionAt,
   type Stay,
   type Subject,
-  whereAt,
 } from './subject.js';

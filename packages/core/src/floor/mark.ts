@@ -1,7 +1,7 @@
 import type { Place } from './place.js';
 
 /** How a distance was measured. */
-export const MEASURE_METHODS = ['tape', 'laser', 'picture', 'eye', 'stand-in', 'drawn'] as const;
+export const MEASURE_METHODS = ['tape', 'laser', 'picture', 'eye', 'reference', 'drawn'] as const;
 export type MeasureMethod = (typeof MEASURE_METHODS)[number];
 
 /** Why a measured distance is stale and must be measured again. */
@@ -39,26 +39,26 @@ export interface Mark {
   /** null for any colour: the mark is then drawn in the subject's colour */
   readonly tapeColour: TapeColour | null;
   /** Landmark to focus on while the subject is not there */
-  readonly standInId: string | null;
+  readonly focusReferenceId: string | null;
   /** What to ask the performer for so that focus can be found here, in one sentence */
   readonly pose: string;
   /** A hard stop is set on the wheel here */
-  readonly hasStop: boolean;
+  readonly hasHardStop: boolean;
   /** How far the subject may miss the mark, each way; 0 for no requirement */
   readonly allowanceMm: number;
   readonly note: string;
 }
 
 /** Default values of a new mark, apart from its letter and place. */
-export const PLAIN_MARK = {
+export const DEFAULT_MARK = {
   detail: '',
   isSimulated: false,
   stale: null,
   tapeShape: 'tee',
   tapeColour: null,
-  standInId: null,
+  focusReferenceId: null,
   pose: '',
-  hasStop: false,
+  hasHardStop: false,
   allowanceMm: 0,
   note: '',
 } as const satisfies Partial<Mark>;

@@ -17,7 +17,7 @@ export const METHOD_UNCERTAINTY: Readonly<Record<MeasureMethod, MethodUncertaint
   laser: { atLeastMm: 5, shareOfDistance: 0.0005 },
   picture: { atLeastMm: 15, shareOfDistance: 0.01 },
   eye: { atLeastMm: 50, shareOfDistance: 0.1 },
-  'stand-in': { atLeastMm: 40, shareOfDistance: 0.01 },
+  reference: { atLeastMm: 40, shareOfDistance: 0.01 },
   drawn: { atLeastMm: 50, shareOfDistance: 0.02 },
 };
 

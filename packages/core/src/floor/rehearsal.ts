@@ -2,7 +2,7 @@
 export type RehearsedEvent =
   | { readonly kind: 'leaves'; readonly subjectId: string; readonly stayId: string }
   | { readonly kind: 'arrives'; readonly subjectId: string; readonly stayId: string }
-  | { readonly kind: 'cue'; readonly moveId: string };
+  | { readonly kind: 'cue'; readonly pullId: string };
 
 /** One rehearsal of the action, timed by taps. A run is not a take. */
 export interface RehearsalRun {
@@ -11,6 +11,6 @@ export interface RehearsalRun {
 }
 
 export interface RehearsalTap {
-  readonly of: RehearsedEvent;
+  readonly event: RehearsedEvent;
   readonly timeS: number;
 }

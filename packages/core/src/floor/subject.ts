@@ -34,14 +34,14 @@ export interface Subject {
 }
 
 /** Position on the path: the two stays and the progress between them. Standing: both the same, progress 0. */
-export interface OnTheWay {
+export interface PathPosition {
   readonly from: Stay;
   readonly to: Stay;
   readonly progress: number;
 }
 
 /** Position of a subject on its path. Before the first stay and after the last it stands. Null without a stay. */
-export function whereAt({ stays }: Subject, timeS: number): OnTheWay | null {
+export function pathPositionAt({ stays }: Subject, timeS: number): PathPosition | null {
   let from = stays[0];
   if (!from) return null;
   for (const to of stays) {
@@ -64,7 +64,7 @@ export function whereAt({ stays }: Subject, timeS: number): OnTheWay | null {
  * @returns mm; NaN for a subject without a stay
  */
 export function distanceAtTime(subject: Subject, distanceOfMark: ReadonlyMap<string, number>, timeS: number): number {
-  const where = whereAt(subject, timeS);
+  const where = pathPositionAt(subject, timeS);
   if (where === null) return NaN;
   const fromMm = distanceOfMark.get(where.from.markId)!;
   if (where.progress === 0) return fromMm;
@@ -74,7 +74,7 @@ export function distanceAtTime(subject: Subject, distanceOfMark: ReadonlyMap<str
 
 /** Whether the subject is walking between two marks of different distance. */
 export function isWalking(subject: Subject, distanceOfMark: ReadonlyMap<string, number>, timeS: number): boolean {
-  const where = whereAt(subject, timeS);
+  const where = pathPositionAt(subject, timeS);
   return (
     where !== null && where.from !== where.to && distanceOfMark.get(where.from.markId) !== distanceOfMark.get(where.to.markId)
   );

@@ -1,20 +1,10 @@
 import fc from 'fast-check';
-import {
-  aidMatrix,
-  cameraInMode,
-  checkKitItem,
-  KIT_KINDS,
-  type KitCamera,
-  type KitItems,
-  type KitKind,
-  kitName,
-  missingParts,
-  plainLens,
-  plainWheel,
-  presetRig,
-  ringOf,
-  stopsAt,
-} from './index';
+import { aidMatrix } from './aidTests';
+import { cameraInMode, type KitCamera } from './kitCamera';
+import { checkKitItem, KIT_KINDS, type KitItems, type KitKind, kitName } from './checkKit';
+import { missingParts, presetRig } from './rig';
+import { defaultLens, ringOf, stopsAt } from './lens';
+import { defaultWheel } from './wheel';
 
 const camera: KitCamera = {
   name: 'Cine body A',
@@ -46,7 +36,7 @@ const camera: KitCamera = {
 const ITEMS: { readonly [K in KitKind]: KitItems[K] } = {
   cameras: camera,
   lenses: {
-    lens: plainLens({
+    lens: defaultLens({
       name: '65 mm T2.2',
       focalLengthMm: 65,
       closeFocusMm: 650,
@@ -64,7 +54,7 @@ const ITEMS: { readonly [K in KitKind]: KitItems[K] } = {
     holdTestedBy: '',
     notes: '',
   },
-  wheels: plainWheel({ name: 'Hand wheel' }),
+  wheels: defaultWheel({ name: 'Hand wheel' }),
   rigs: presetRig('On legs', 'legs', 'puller'),
 };
 

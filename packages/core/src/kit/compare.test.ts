@@ -1,12 +1,15 @@
 import fc from 'fast-check';
 import { depthOfField, diagonalMm, matchFormat } from '../optics/index';
-import { type BenchSetup, cameraOf, compareSetups, distanceForWidth, fieldOf, FORMATS, plainLens, zoneLensOf } from './index';
+import { type BenchSetup, compareSetups, distanceForWidth, fieldOf, zoneLensOf } from './compare';
+import { cameraOf } from './camera';
+import { FORMATS } from './formats';
+import { defaultLens } from './lens';
 
 const diagonal = { kind: 'diagonal', divisor: 1500 } as const;
 const format = (id: string) => cameraOf(FORMATS.find((item) => item.id === id)!);
 
 function setup(focalLengthMm: number, stop: number, formatId = 's35-16x9'): BenchSetup {
-  const lens = plainLens({ name: `${focalLengthMm}`, focalLengthMm, widestStop: 0.7, closeFocusMm: 5 * focalLengthMm });
+  const lens = defaultLens({ name: `${focalLengthMm}`, focalLengthMm, widestStop: 0.7, closeFocusMm: 5 * focalLengthMm });
   return { camera: format(formatId), lens, focalLengthMm, stop, sharpness: diagonal };
 }
 
@@ -42,7 +45,7 @@ test('a squeezed picture is as much wider as the squeeze, and framed from as muc
 
 test('what can’t be focused there is no figure but an absence, with how near the lens goes', () => {
   const [, close] = at(
-    [setup(135, 2.8), { ...setup(135, 2.8), lens: plainLens({ name: 'x', focalLengthMm: 135, closeFocusMm: 1500 }) }],
+    [setup(135, 2.8), { ...setup(135, 2.8), lens: defaultLens({ name: 'x', focalLengthMm: 135, closeFocusMm: 1500 }) }],
     'distance',
     1000,
   );

@@ -1,4 +1,4 @@
-import { blurBetween, conjugates, type DepthOfField, depthOfField, fieldAt, type ZoneLens } from '../optics/index.js';
+import { blurBetween, conjugates, depthOfField, type DepthOfField, fieldAt, type ZoneLens } from '../optics/index.js';
 import { type Camera, circleMm, pictureSize, type Sharpness } from './camera.js';
 import { fNumberOf, type Lens, ringOf } from './lens.js';
 import { withinReach } from './lensRing.js';

@@ -12,6 +12,7 @@ export {
   type HeldEqual,
   zoneLensOf,
 } from './compare.js';
+export { focusesForBlur, focusForBlur } from './focusForBlur.js';
 export { type Format, FORMATS } from './formats.js';
 export {
   type Aid,
@@ -26,13 +27,13 @@ export { KIT_LIMITS } from './kitLimits.js';
 export { cameraShape, lensShape, rigShape, sharpnessShape, wheelShape } from './kitShapes.js';
 export {
   breathingBetween,
+  defaultLens,
   fNumberOf,
   HOLD_TESTS,
   type HoldTest,
   isZoom,
   type KitLens,
   type Lens,
-  plainLens,
   RING_RESPONSES,
   ringOf,
   type RingResponse,
@@ -45,7 +46,6 @@ export { lensRing, type LensRing, type LensRingOptions, withinReach } from './le
 export { monotoneCubic, type MonotoneCubic } from './monotoneCubic.js';
 export {
   missingParts,
-  OUT_OF_REACH,
   presetRig,
   type Puller,
   PULLERS,
@@ -53,13 +53,14 @@ export {
   type RigPart,
   type Support,
   SUPPORTS,
+  UNREACHABLE_SUPPORTS,
 } from './rig.js';
 export { heldOnRing, nearSign } from './ringEnds.js';
-export { type FittedPoint, fitHelicoid, type RingFit } from './ringFit.js';
+export { fitHelicoid, type FittedPoint, type RingFit } from './ringFit.js';
 export { scaleProblems } from './scaleProblems.js';
 export { type RingPoint } from './tableRing.js';
-export { ASSUMED_PEAK_DEG_PER_S, ASSUMED_REGRIP_S, plainWheel, type Wheel, wheelDegOf, wheelNearerTurns } from './wheel.js';
-export { lensTable, MOST_ITEMS, readLensTable, readWheelTable, wheelTable } from './csv/kitTables.js';
+export { ASSUMED_PEAK_DEG_PER_S, ASSUMED_REGRIP_S, defaultWheel, type Wheel, wheelDegOf, wheelNearerTurns } from './wheel.js';
+export { choiceColumn, type CsvColumn, figureColumn, readTable, textColumn, writeTable, yesNoColumn } from './csv/columns.js';
+export { lensTable, MAX_KIT_ITEMS, readLensTable, readWheelTable, wheelTable } from './csv/kitTables.js';
 export { readScale } from './csv/readScale.js';
-export { type CsvColumn, choiceColumn, figureColumn, readTable, textColumn, writeTable, yesNoColumn } from './csv/columns.js';
 export { type CsvReading, type CsvTable, readFigure, tidyHeading, tidyTable, unreadFigure } from './csv/table.js';

@@ -1,32 +1,13 @@
-import {
-  type AidTest,
-  aidMatrix,
-  breathingBetween,
-  cameraInMode,
-  cameraOf,
-  checkKitItem,
-  circleMm,
-  fNumberOf,
-  FORMATS,
-  type KitCamera,
-  missingParts,
-  nextAidTest,
-  pictureSize,
-  plainLens,
-  presetRig,
-  stopOfFNumber,
-  stopsAt,
-  SUPPORTS,
-  tStopOf,
-  type Wheel,
-  wheelDegOf,
-  wheelNearerTurns,
-  widestStopAt,
-  withAidTest,
-  withoutAidTest,
-} from './index';
+import { type AidTest, cameraInMode, type KitCamera } from './kitCamera';
+import { aidMatrix, nextAidTest, withAidTest, withoutAidTest } from './aidTests';
+import { breathingBetween, fNumberOf, defaultLens, stopOfFNumber, stopsAt, tStopOf, widestStopAt } from './lens';
+import { cameraOf, circleMm, pictureSize } from './camera';
+import { checkKitItem } from './checkKit';
+import { FORMATS } from './formats';
+import { missingParts, presetRig, SUPPORTS } from './rig';
+import { type Wheel, wheelDegOf, wheelNearerTurns } from './wheel';
 
-const lens65 = plainLens({ name: '65 mm T2.2', focalLengthMm: 65, closeFocusMm: 650 });
+const lens65 = defaultLens({ name: '65 mm T2.2', focalLengthMm: 65, closeFocusMm: 650 });
 
 const camera: KitCamera = {
   name: 'Cine body A',
@@ -100,7 +81,7 @@ describe('a camera', () => {
 });
 
 describe('a lens', () => {
-  const zoom = plainLens({
+  const zoom = defaultLens({
     name: 'Zoom',
     focalLengthMm: 25,
     longestMm: 100,

@@ -1,4 +1,4 @@
-import { FARTHEST_TYPED_MM } from '../units/index.js';
+import { MAX_TYPED_DISTANCE_MM } from '../units/index.js';
 
 /**
  * Limits of kit values, used by the checker, the page's fields and the server's checks. Ranges are wide on purpose: they reject
@@ -22,7 +22,7 @@ export const KIT_LIMITS = {
   diagonalDivisor: { min: 300, max: 5000 },
   photositeCount: { min: 0.5, max: 20 },
   viewingDistancePictureHeights: { min: 0.5, max: 20 },
-  distanceMm: { min: 20, max: FARTHEST_TYPED_MM },
+  distanceMm: { min: 20, max: MAX_TYPED_DISTANCE_MM },
   wheelPerRing: { min: 0.1, max: 10 },
   discDiameterMm: { min: 20, max: 300 },
   comfortableDeg: { min: 20, max: 360 },

@@ -1,5 +1,5 @@
 import { conjugates, geometricStop } from '../optics/index.js';
-import { type StopScale, stopScale } from '../units/index.js';
+import { stopScale, type StopScale } from '../units/index.js';
 import { lensRing, type LensRing } from './lensRing.js';
 import type { RingPoint } from './tableRing.js';
 
@@ -131,7 +131,7 @@ export function ringOf(lens: Lens): LensRing {
 }
 
 /** A lens from a few figures, all else by default. */
-export function plainLens(figures: Pick<Lens, 'name' | 'focalLengthMm'> & Partial<Lens>): Lens {
+export function defaultLens(figures: Pick<Lens, 'name' | 'focalLengthMm'> & Partial<Lens>): Lens {
   const { focalLengthMm, widestStop = 2.2 } = figures;
   return {
     longestMm: focalLengthMm,

@@ -40,7 +40,7 @@ export interface Rig {
 }
 
 /** Parts that a support commonly needs: the initial parts list. */
-const USUAL_PARTS: Readonly<Record<Support, readonly string[]>> = {
+const DEFAULT_PARTS: Readonly<Record<Support, readonly string[]>> = {
   legs: ['head', 'plate', 'leg locks'],
   slider: ['rails', 'head', 'end blocks'],
   dolly: ['track', 'wedges', 'head', 'brake'],
@@ -61,11 +61,11 @@ const PULLER_PARTS: Readonly<Record<Puller, readonly string[]>> = {
 };
 
 /** Supports on which nobody can reach the ring while rolling. */
-export const OUT_OF_REACH: readonly Support[] = ['crane', 'vehicle', 'cable'];
+export const UNREACHABLE_SUPPORTS: readonly Support[] = ['crane', 'vehicle', 'cable'];
 
 /** A rig for a support and a puller, with its common parts, all of them missing. */
 export function presetRig(name: string, support: Support, puller: Puller): Rig {
-  const names = [...new Set([...USUAL_PARTS[support], ...PULLER_PARTS[puller]])];
+  const names = [...new Set([...DEFAULT_PARTS[support], ...PULLER_PARTS[puller]])];
   return {
     name,
     support,

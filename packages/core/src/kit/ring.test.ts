@@ -1,5 +1,7 @@
 import fc from 'fast-check';
-import { FORMATS, lensRing, plainLens, ringOf } from './index';
+import { FORMATS } from './formats';
+import { lensRing } from './lensRing';
+import { defaultLens, ringOf } from './lens';
 
 const table = {
   kind: 'table' as const,
@@ -93,7 +95,7 @@ describe('scale points', () => {
 });
 
 test('a lens brings its own figures to its ring', () => {
-  const lens = plainLens({ name: '65 mm T2.2', focalLengthMm: 65, closeFocusMm: 650, principalSeparationMm: 5 });
+  const lens = defaultLens({ name: '65 mm T2.2', focalLengthMm: 65, closeFocusMm: 650, principalSeparationMm: 5 });
   expect(ringOf(lens).angleAt(2000)).toBeCloseTo(lensRing({ ...helicoid, principalSeparationMm: 5 }).angleAt(2000), 12);
   expect(ringOf({ ...lens, ring: table }).throwDeg).toBe(260);
 });

@@ -1,22 +1,22 @@
 import { CoreError } from '../errors.js';
 
 /** Tolerance for rounding at the ends of the ring, relative. */
-const END_SLACK = 1e-9;
+const END_TOLERANCE = 1e-9;
 
 /** @throws {CoreError} `closer-than-close-focus`, `beyond-the-scale`, `not-a-number` */
 export function assertReach(distanceMm: number, closeFocusMm: number, farthestMm: number): void {
   const need = `${closeFocusMm} to ${farthestMm === Infinity ? 'infinity' : farthestMm}`;
   const refuse = (code: string) => new CoreError({ code, path: 'distanceMm', message: `got ${distanceMm}`, need });
   if (Number.isNaN(distanceMm)) throw refuse('not-a-number');
-  if (distanceMm < closeFocusMm * (1 - END_SLACK)) throw refuse('closer-than-close-focus');
-  if (distanceMm > farthestMm * (1 + END_SLACK)) throw refuse('beyond-the-scale');
+  if (distanceMm < closeFocusMm * (1 - END_TOLERANCE)) throw refuse('closer-than-close-focus');
+  if (distanceMm > farthestMm * (1 + END_TOLERANCE)) throw refuse('beyond-the-scale');
 }
 
 /** @throws {CoreError} `outside-ring`, `not-a-number` */
 export function assertOnRing(ringDeg: number, oneEndDeg: number, otherEndDeg: number): void {
   const lowDeg = Math.min(oneEndDeg, otherEndDeg);
   const highDeg = Math.max(oneEndDeg, otherEndDeg);
-  const slackDeg = (highDeg - lowDeg) * END_SLACK;
+  const slackDeg = (highDeg - lowDeg) * END_TOLERANCE;
   if (ringDeg >= lowDeg - slackDeg && ringDeg <= highDeg + slackDeg) return;
   throw new CoreError({
     code: Number.isNaN(ringDeg) ? 'not-a-number' : 'outside-ring',

@@ -24,10 +24,10 @@ export interface RingFit {
 }
 
 /** Common reading error of a hand-read angle, in degrees. */
-const READING_DEG = 1.5;
+const READING_ERROR_DEG = 1.5;
 
 /** Robust standard deviations beyond which a point stands out. */
-const FAR_OFF = 4;
+const OUTLIER_SIGMAS = 4;
 
 /** Factor from median absolute deviation to standard deviation for normal errors. */
 const MAD_TO_SIGMA = 1.4826;
@@ -55,7 +55,7 @@ export function fitHelicoid(points: readonly RingPoint[], focalLengthMm: number,
   const atInfinityDeg = median(usable.map(({ outMm, ringDeg }) => ringDeg - degPerMm * outMm));
   const residuals = usable.map(({ outMm, ringDeg }) => ringDeg - (atInfinityDeg + degPerMm * outMm));
   const typicalDeg = median(residuals.map(Math.abs));
-  const limitDeg = Math.max(READING_DEG, FAR_OFF * MAD_TO_SIGMA * typicalDeg);
+  const limitDeg = Math.max(READING_ERROR_DEG, OUTLIER_SIGMAS * MAD_TO_SIGMA * typicalDeg);
   return {
     atInfinityDeg,
     degPerMm,

@@ -1,17 +1,13 @@
 import fc from 'fast-check';
 import { conjugates } from '../optics/index';
-import {
-  calibrationDistances,
-  fitHelicoid,
-  lensRing,
-  plainLens,
-  ringDegOfArc,
-  ringOf,
-  type RingPoint,
-  scaleProblems,
-} from './index';
+import { calibrationDistances, ringDegOfArc } from './calibration';
+import { fitHelicoid } from './ringFit';
+import { lensRing } from './lensRing';
+import { defaultLens, ringOf } from './lens';
+import type { RingPoint } from './tableRing';
+import { scaleProblems } from './scaleProblems';
 
-const lens65 = plainLens({ name: '65 mm T2.2', focalLengthMm: 65, closeFocusMm: 650 });
+const lens65 = defaultLens({ name: '65 mm T2.2', focalLengthMm: 65, closeFocusMm: 650 });
 
 /** Points on the 65 mm helicoid, with angles off by so much. */
 function scalePoints(offsets: readonly number[]): RingPoint[] {

@@ -18,7 +18,7 @@ export interface Wheel {
 }
 
 /** A wheel from a few figures, all else by default. */
-export function plainWheel(figures: Pick<Wheel, 'name'> & Partial<Wheel>): Wheel {
+export function defaultWheel(figures: Pick<Wheel, 'name'> & Partial<Wheel>): Wheel {
   return {
     kind: 'wheel',
     wheelPerRing: 1,

@@ -1,4 +1,5 @@
-import { depthOfField, imageScale } from './index';
+import { depthOfField } from './depthOfField';
+import { imageScale } from './imageScale';
 
 test('in focus it is the magnification, and twice as far half as large', () => {
   const lens = { focalLengthMm: 65, fNumber: 3.2, circleOfConfusionMm: 0.019 };

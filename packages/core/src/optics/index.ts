@@ -1,11 +1,11 @@
-export { type Conjugates, conjugates, tapeAtExtension } from './conjugates.js';
-export { depthOfField, type DepthOfField, type DepthOfFieldOptions, type ZoneLens, zoneLimits } from './depthOfField.js';
 export { blurBetween, blurDiameterMm, type BlurDiameterOptions } from './blurDiameter.js';
 export { circleOfConfusionMm, type SharpnessStandard } from './circleOfConfusion.js';
-export { exposureChange, type ExposureChange, geometricStop } from './exposure.js';
-export { imageScale, type ImageScaleOptions } from './imageScale.js';
+export { conjugates, type Conjugates, tapeAtExtension } from './conjugates.js';
+export { depthOfField, type DepthOfField, type DepthOfFieldOptions, type ZoneLens, zoneLimits } from './depthOfField.js';
 export { airyDiameterMm } from './diffraction.js';
+export { exposureChange, type ExposureChange, geometricStop } from './exposure.js';
 export { diagonalMm, fieldAt, matchFormat, type SensorSize } from './formatMatch.js';
-export { type FocusAndStop, holdBoth, stopForAllowance } from './solve.js';
+export { imageScale, type ImageScaleOptions } from './imageScale.js';
 export { brightnessChangeStops, type Exposure, ndDensityOf, type WaysToBalance, waysToBrighten } from './light.js';
+export { type FocusAndStop, holdBoth, stopForAllowance } from './solve.js';
 export { zoneTable, type ZoneTable } from './zoneTable.js';

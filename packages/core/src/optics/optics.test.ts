@@ -1,16 +1,11 @@
 import fc from 'fast-check';
-import {
-  airyDiameterMm,
-  blurDiameterMm,
-  circleOfConfusionMm,
-  conjugates,
-  depthOfField,
-  exposureChange,
-  fieldAt,
-  geometricStop,
-  matchFormat,
-  tapeAtExtension,
-} from './index';
+import { airyDiameterMm } from './diffraction';
+import { blurDiameterMm } from './blurDiameter';
+import { circleOfConfusionMm } from './circleOfConfusion';
+import { conjugates, tapeAtExtension } from './conjugates';
+import { depthOfField } from './depthOfField';
+import { exposureChange, geometricStop } from './exposure';
+import { fieldAt, matchFormat } from './formatMatch';
 
 const lens = fc.record({
   focalLengthMm: fc.double({ min: 8, max: 300, noNaN: true }),

@@ -8,7 +8,7 @@ export type DeviceMessage =
   | { readonly kind: 'camera'; readonly device: string; readonly isRolling: boolean; readonly timecode: string };
 
 /** Command to a device: target angle of a motor, start and stop of a camera. */
-export type DeviceOrder =
+export type DeviceCommand =
   { readonly kind: 'drive'; readonly ringDeg: number } | { readonly kind: 'roll'; readonly isRolling: boolean };
 
 const DEVICE = text({ min: 1, max: 60 });

@@ -1,7 +1,15 @@
-export { checkDeviceMessage, type DeviceMessage, type DeviceOrder } from './deviceMessages.js';
-export { isByEvent, PLAIN_PACE, type RollClock, rollClock, type RollPace, type SetOff, setOffByClock } from './rollClock.js';
-export { COUNTS, type RollCue, rollCues } from './rollCues.js';
-export { type ComingPull, type RingFigure, type RollFigures, type RollPlan, rollPlan } from './rollNow.js';
-export { type HandWheel, turnWheel, WHEEL_DEG } from './standIns/handWheel.js';
-export { type Motor, motorAt, type MotorLimits, runMotor, STAND_IN_MOTOR } from './standIns/motor.js';
-export { frameOfTimecode, timecodeAt, timecodeBase, timecodeOf } from './standIns/timecode.js';
+export { checkDeviceMessage, type DeviceCommand, type DeviceMessage } from './deviceMessages.js';
+export {
+  clockCueEvents,
+  type CueEvent,
+  DEFAULT_ROLL_MODE,
+  isTriggeredByEvent,
+  rollClock,
+  type RollClock,
+  type RollMode,
+} from './rollClock.js';
+export { COUNT_IN_BEATS, type RollCue, rollCues } from './rollCues.js';
+export { type PreparedRoll, prepareRoll, type RingFigure, type RollState, type UpcomingPull } from './rollNow.js';
+export { type HandWheel, turnWheel, WHEEL_DEG } from './simulators/handWheel.js';
+export { type Motor, type MotorLimits, restingMotor, runMotor, SIMULATED_MOTOR } from './simulators/motor.js';
+export { frameOfTimecode, timecodeAt, timecodeBase, timecodeOf } from './simulators/timecode.js';

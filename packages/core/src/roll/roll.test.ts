@@ -1,53 +1,48 @@
 import fc from 'fast-check';
 import { twoPeople } from '../../test/plans';
 import { ringOf } from '../kit/index';
-import { changeRack, focusLine, newPlan, type ShotPlan } from '../pull/index';
-import {
-  checkDeviceMessage,
-  frameOfTimecode,
-  motorAt,
-  rollClock,
-  rollCues,
-  rollPlan,
-  runMotor,
-  STAND_IN_MOTOR,
-  timecodeAt,
-  timecodeOf,
-  turnWheel,
-} from './index';
+import { changePull, newPlan, type ShotPlan } from '../plan/index';
+import { focusTrack } from '../track/index';
+import { checkDeviceMessage } from './deviceMessages';
+import { frameOfTimecode, timecodeAt, timecodeOf } from './simulators/timecode';
+import { restingMotor, runMotor, SIMULATED_MOTOR } from './simulators/motor';
+import { rollClock } from './rollClock';
+import { rollCues } from './rollCues';
+import { prepareRoll } from './rollNow';
+import { turnWheel } from './simulators/handWheel';
 
-const clocked = changeRack(twoPeople(), 'rack-1', { startS: 4, durationS: 1 });
-const onLook: ShotPlan = changeRack(clocked, 'rack-1', { cueKind: 'look', cue: 'she looks up' });
+const clocked = changePull(twoPeople(), 'pull-1', { startS: 4, durationS: 1 });
+const onLook: ShotPlan = changePull(clocked, 'pull-1', { trigger: 'look', cue: 'she looks up' });
 
 describe('the clock of a roll', () => {
   test('runs with the time, and stops at the end of the shot', () => {
     const clock = rollClock(clocked, []);
     expect([0, 3.5, 5, 1000].map(clock.planSAt)).toEqual([0, 3.5, 5, clocked.durationS]);
-    expect(clock.waitsForAt(5)).toBeNull();
+    expect(clock.waitingPullAt(5)).toBeNull();
     expect(clock.realSAt(3)).toBe(3);
   });
 
   test('stands at a pull that an event sets off until it does; then everything is as much later', () => {
     const waiting = rollClock(onLook, []);
     expect([3.9, 4, 9].map(waiting.planSAt)).toEqual([3.9, 4, 4]);
-    expect([3.9, 4.1].map(waiting.waitsForAt)).toEqual([null, 'rack-1']);
+    expect([3.9, 4.1].map(waiting.waitingPullAt)).toEqual([null, 'pull-1']);
     expect(waiting.realSAt(4.5)).toBeNull();
-    const late = rollClock(onLook, [{ moveId: 'rack-1', timeS: 5.2 }]);
+    const late = rollClock(onLook, [{ pullId: 'pull-1', timeS: 5.2 }]);
     expect([3, 4.5, 5.2, 6.2].map(late.planSAt)).toEqual([3, 4, 4, 5]);
-    expect(late.waitsForAt(5.3)).toBeNull();
+    expect(late.waitingPullAt(5.3)).toBeNull();
     expect(late.realSAt(5)).toBeCloseTo(6.2, 9);
   });
 
   test('an event that comes sooner takes the plan on with it; what was jumped over has no time of its own', () => {
-    const soon = rollClock(onLook, [{ moveId: 'rack-1', timeS: 3 }]);
+    const soon = rollClock(onLook, [{ pullId: 'pull-1', timeS: 3 }]);
     expect([2, 3, 4].map(soon.planSAt)).toEqual([2, 4, 5]);
     expect(soon.realSAt(3.5)).toBeNull();
     expect(soon.realSAt(5)).toBe(4);
   });
 
   test('by the clock it waits for nobody; in slow practice it takes longer', () => {
-    expect(rollClock(onLook, [], { rate: 1, isByClock: true }).planSAt(6)).toBe(6);
-    const slow = rollClock(clocked, [], { rate: 0.25, isByClock: false });
+    expect(rollClock(onLook, [], { rate: 1, isClockTriggered: true }).planSAt(6)).toBe(6);
+    const slow = rollClock(clocked, [], { rate: 0.25, isClockTriggered: false });
     expect(slow.planSAt(16)).toBe(4);
     expect(slow.realSAt(4)).toBe(16);
   });
@@ -55,7 +50,7 @@ describe('the clock of a roll', () => {
   test('never goes back, whatever is set off when', () => {
     fc.assert(
       fc.property(fc.double({ min: 0, max: 12, noNaN: true }), fc.constantFrom(0.25, 0.5, 1), (timeS, rate) => {
-        const clock = rollClock(onLook, [{ moveId: 'rack-1', timeS }], { rate, isByClock: false });
+        const clock = rollClock(onLook, [{ pullId: 'pull-1', timeS }], { rate, isClockTriggered: false });
         let before = -1;
         for (let realS = 0; realS < 40; realS += 0.7) {
           const planS = clock.planSAt(realS);
@@ -71,7 +66,7 @@ describe('the clock of a roll', () => {
 
 describe('cues', () => {
   test('three counts, the start and the landing, each with its way', () => {
-    const cues = rollCues(changeRack(clocked, 'rack-1', { cueLeadS: 1.5 }));
+    const cues = rollCues(changePull(clocked, 'pull-1', { countInS: 1.5 }));
     expect(cues.map(({ timeS }) => timeS)).toEqual([2.5, 3, 3.5, 4, 5]);
     expect(cues.map(({ kind, left }) => [kind, left])).toEqual([
       ['count', 3],
@@ -84,36 +79,36 @@ describe('cues', () => {
   });
 
   test('no count before the shot, none without a lead; none without a line', () => {
-    expect(rollCues(changeRack(clocked, 'rack-1', { cueLeadS: 0 })).map(({ kind }) => kind)).toEqual(['start', 'land']);
-    const soon = changeRack(clocked, 'rack-1', { startS: 0.5, cueLeadS: 1 });
+    expect(rollCues(changePull(clocked, 'pull-1', { countInS: 0 })).map(({ kind }) => kind)).toEqual(['start', 'land']);
+    const soon = changePull(clocked, 'pull-1', { startS: 0.5, countInS: 1 });
     expect(rollCues(soon).every(({ timeS }) => timeS >= 0)).toBe(true);
     expect(rollCues(newPlan())).toEqual([]);
   });
 });
 
 describe('what a roll shows', () => {
-  const rolled = rollPlan(clocked)!;
-  const line = focusLine(clocked, ringOf(clocked.optics.lens))!;
+  const rolled = prepareRoll(clocked)!;
+  const track = focusTrack(clocked, ringOf(clocked.optics.lens))!;
 
   test('the distance now, and the pull to come: how long still, how far, which way', () => {
-    const { now, coming } = rolled.figuresAt(1);
-    expect(now.distanceMm).toBeCloseTo(line.start.distanceMm, 6);
+    const { now, upcoming: coming } = rolled.figuresAt(1);
+    expect(now.distanceMm).toBeCloseTo(track.start.distanceMm, 6);
     expect(now.zone.nearMm).toBeLessThan(now.distanceMm);
-    expect(coming[0]).toMatchObject({ moveId: 'rack-1', startsInS: 3, landsInS: 4, isUnderWay: false, durationS: 1 });
-    expect(coming[0]!.way).toBe(line.moves[0]!.to.distanceMm > line.start.distanceMm ? 'farther' : 'nearer');
-    expect(coming[0]!.travelDeg).toBeCloseTo(Math.abs(line.moves[0]!.to.ringDeg - line.start.ringDeg), 9);
+    expect(coming[0]).toMatchObject({ pullId: 'pull-1', startsInS: 3, landsInS: 4, isUnderWay: false, durationS: 1 });
+    expect(coming[0]!.way).toBe(track.pulls[0]!.to.distanceMm > track.start.distanceMm ? 'farther' : 'nearer');
+    expect(coming[0]!.travelDeg).toBeCloseTo(Math.abs(track.pulls[0]!.to.ringDeg - track.start.ringDeg), 9);
   });
 
   test('under way it says until when, and afterwards nothing comes', () => {
-    expect(rolled.figuresAt(4.5).coming[0]).toMatchObject({ startsInS: 0, landsInS: 0.5, isUnderWay: true });
-    expect(rolled.figuresAt(5.5).coming).toEqual([]);
-    expect(rolled.figuresAt(5.5).at).toEqual(line.moves[0]!.to.target);
-    expect(rollPlan(newPlan())).toBeNull();
+    expect(rolled.figuresAt(4.5).upcoming[0]).toMatchObject({ startsInS: 0, landsInS: 0.5, isUnderWay: true });
+    expect(rolled.figuresAt(5.5).upcoming).toEqual([]);
+    expect(rolled.figuresAt(5.5).at).toEqual(track.pulls[0]!.to.target);
+    expect(prepareRoll(newPlan())).toBeNull();
   });
 
   test('a wheel that is geared turns farther, and the other way where it is mirrored', () => {
     const wheel = { ...WHEEL, wheelPerRing: 2, turns: 'opposite' as const };
-    const [plain, geared] = [rolled, rollPlan({ ...clocked, wheel })!].map((one) => one.figuresAt(1).coming[0]!);
+    const [plain, geared] = [rolled, prepareRoll({ ...clocked, wheel })!].map((one) => one.figuresAt(1).upcoming[0]!);
     expect(geared!.travelDeg).toBeCloseTo(2 * plain!.travelDeg, 9);
     expect(geared!.turns).not.toBe(plain!.turns);
   });
@@ -135,7 +130,7 @@ describe('the stand-in motor', () => {
   test('gets where it is told, never faster and never quicker to speed up than it can', () => {
     fc.assert(
       fc.property(fc.array(fc.double({ min: 0, max: 300, noNaN: true }), { minLength: 1, maxLength: 5 }), (targets) => {
-        let motor = motorAt(100);
+        let motor = restingMotor(100);
         let [timeS, fastest, quickest] = [0, 0, 0];
         for (const target of targets)
           for (let k = 0; k < 150; k++) {
@@ -145,20 +140,20 @@ describe('the stand-in motor', () => {
             quickest = Math.max(quickest, Math.abs(next.degPerS - motor.degPerS));
             motor = next;
           }
-        expect(fastest).toBeLessThanOrEqual(STAND_IN_MOTOR.fastestDegPerS + 1e-6);
-        expect(quickest).toBeLessThanOrEqual(STAND_IN_MOTOR.degPerS2 / 120 + 40);
+        expect(fastest).toBeLessThanOrEqual(SIMULATED_MOTOR.fastestDegPerS + 1e-6);
+        expect(quickest).toBeLessThanOrEqual(SIMULATED_MOTOR.degPerS2 / 120 + 40);
         expect(Math.abs(motor.motorDeg - targets[targets.length - 1]!)).toBeLessThan(0.01);
-        expect(Math.abs(motor.ringDeg - motor.motorDeg)).toBeLessThanOrEqual(STAND_IN_MOTOR.backlashDeg / 2 + 1e-9);
+        expect(Math.abs(motor.ringDeg - motor.motorDeg)).toBeLessThanOrEqual(SIMULATED_MOTOR.backlashDeg / 2 + 1e-9);
       }),
       { numRuns: 40 },
     );
   });
 
   test('does nothing until it has heard, and loses its play where it turns back', () => {
-    const limits = { ...STAND_IN_MOTOR, latencyS: 0.1, backlashDeg: 2 };
-    const deaf = runMotor(motorAt(0), 0, 50, limits);
+    const limits = { ...SIMULATED_MOTOR, latencyS: 0.1, backlashDeg: 2 };
+    const deaf = runMotor(restingMotor(0), 0, 50, limits);
     expect(runMotor(deaf, 0.09, 50, limits).motorDeg).toBe(0);
-    let motor = motorAt(0);
+    let motor = restingMotor(0);
     for (let k = 1; k <= 120; k++) motor = runMotor(motor, k / 60, 50, limits);
     expect(motor.ringDeg).toBeCloseTo(49, 2);
     for (let k = 121; k <= 240; k++) motor = runMotor(motor, k / 60, 49, limits);

@@ -1,34 +1,34 @@
-import type { CueKind, Rack, ShotPlan } from '../pull/index.js';
+import type { CueTrigger, Pull, ShotPlan } from '../plan/index.js';
 
 /** A cue given by key: the pull it triggers, and the time in seconds since the roll started. */
-export interface SetOff {
-  readonly moveId: string;
+export interface CueEvent {
+  readonly pullId: string;
   readonly timeS: number;
 }
 
 /** How a roll runs through the plan. */
-export interface RollPace {
+export interface RollMode {
   /** 1 as planned; less for slow practice */
   readonly rate: number;
   /** The clock triggers pulls that wait for an event, because nobody has a hand free for the key */
-  readonly isByClock: boolean;
+  readonly isClockTriggered: boolean;
 }
 
-export const PLAIN_PACE: RollPace = { rate: 1, isByClock: false };
+export const DEFAULT_ROLL_MODE: RollMode = { rate: 1, isClockTriggered: false };
 
 /** Maps real time to plan time and back. */
 export interface RollClock {
   /** Plan time; it stands still while a pull waits for its cue */
   planSAt(realS: number): number;
   /** Id of the pull that waits for its cue; null if none does */
-  waitsForAt(realS: number): string | null;
+  waitingPullAt(realS: number): string | null;
   /** Real time of a plan time, as far as known; null after a pull without its cue yet, and for skipped plan time */
   realSAt(planS: number): number | null;
 }
 
 /** Whether an event on the set, not the clock, triggers a pull. */
-export function isByEvent({ cueKind }: { readonly cueKind: CueKind }): boolean {
-  return cueKind !== 'clock';
+export function isTriggeredByEvent({ trigger }: { readonly trigger: CueTrigger }): boolean {
+  return trigger !== 'clock';
 }
 
 /**
@@ -37,10 +37,14 @@ export function isByEvent({ cueKind }: { readonly cueKind: CueKind }): boolean {
  *
  * @param untilS - duration of the roll
  */
-export function setOffByClock(plan: Pick<ShotPlan, 'line' | 'durationS'>, untilS: number, rate = PLAIN_PACE.rate): SetOff[] {
-  return plan.line.moves
-    .filter(isByEvent)
-    .map(({ id, startS }) => ({ moveId: id, timeS: startS / rate }))
+export function clockCueEvents(
+  plan: Pick<ShotPlan, 'focusTrack' | 'durationS'>,
+  untilS: number,
+  rate = DEFAULT_ROLL_MODE.rate,
+): CueEvent[] {
+  return plan.focusTrack.pulls
+    .filter(isTriggeredByEvent)
+    .map(({ id, startS }) => ({ pullId: id, timeS: startS / rate }))
     .filter(({ timeS }) => timeS <= untilS);
 }
 
@@ -50,7 +54,7 @@ interface Stretch {
   /** Where plan time stands still, or jumps ahead */
   readonly toPlanS: number;
   /** The pull it waits for there */
-  readonly waitsFor: string | null;
+  readonly waitingPullId: string | null;
   /** When the next segment starts */
   readonly toRealS: number;
 }
@@ -62,16 +66,16 @@ interface Stretch {
  * @param cueEvents - so far, in any order; if a pull was triggered twice, the first cue counts
  */
 export function rollClock(
-  plan: Pick<ShotPlan, 'line' | 'durationS'>,
-  setOffs: readonly SetOff[],
-  { rate, isByClock }: RollPace = PLAIN_PACE,
+  plan: Pick<ShotPlan, 'focusTrack' | 'durationS'>,
+  cueEvents: readonly CueEvent[],
+  { rate, isClockTriggered }: RollMode = DEFAULT_ROLL_MODE,
 ): RollClock {
-  const stretches = stretchesOf(isByClock ? [] : plan.line.moves.filter(isByEvent), setOffs);
+  const stretches = stretchesOf(isClockTriggered ? [] : plan.focusTrack.pulls.filter(isTriggeredByEvent), cueEvents);
   const at = (realS: number) => stretches.find(({ toRealS }) => realS < toRealS) ?? stretches[stretches.length - 1]!;
   const runTo = ({ fromPlanS, fromRealS }: Stretch, realS: number) => fromPlanS + Math.max(0, realS - fromRealS) * rate;
   return {
     planSAt: (realS) => Math.min(runTo(at(realS), realS), at(realS).toPlanS, plan.durationS),
-    waitsForAt: (realS) => (runTo(at(realS), realS) >= at(realS).toPlanS ? at(realS).waitsFor : null),
+    waitingPullAt: (realS) => (runTo(at(realS), realS) >= at(realS).toPlanS ? at(realS).waitingPullId : null),
     realSAt: (planS) => {
       for (const stretch of stretches) {
         const realS = stretch.fromRealS + (planS - stretch.fromPlanS) / rate;
@@ -82,16 +86,16 @@ export function rollClock(
   };
 }
 
-function stretchesOf(waiting: readonly Rack[], setOffs: readonly SetOff[]): Stretch[] {
+function stretchesOf(waiting: readonly Pull[], cueEvents: readonly CueEvent[]): Stretch[] {
   const stretches: Stretch[] = [];
   let [fromRealS, fromPlanS] = [0, 0];
   for (const { id, startS } of waiting) {
-    const setOff = setOffs.find(({ moveId, timeS }) => moveId === id && timeS >= fromRealS);
+    const setOff = cueEvents.find(({ pullId, timeS }) => pullId === id && timeS >= fromRealS);
     const toRealS = setOff?.timeS ?? Infinity;
-    stretches.push({ fromRealS, fromPlanS, toPlanS: startS, waitsFor: id, toRealS });
+    stretches.push({ fromRealS, fromPlanS, toPlanS: startS, waitingPullId: id, toRealS });
     if (!setOff) return stretches;
     [fromRealS, fromPlanS] = [toRealS, startS];
   }
-  stretches.push({ fromRealS, fromPlanS, toPlanS: Infinity, waitsFor: null, toRealS: Infinity });
+  stretches.push({ fromRealS, fromPlanS, toPlanS: Infinity, waitingPullId: null, toRealS: Infinity });
   return stretches;
 }

@@ -1,9 +1,10 @@
 import { nearSign, ringOf } from '../kit/index.js';
-import { focusLine, type ShotPlan } from '../pull/index.js';
+import { focusTrack } from '../track/index.js';
+import type { ShotPlan } from '../plan/index.js';
 
 /** A signal by eye, by ear or by vibration. Times are plan times. */
 export interface RollCue {
-  readonly moveId: string;
+  readonly pullId: string;
   readonly timeS: number;
   /** A count before a pull, its start, or its planned landing */
   readonly kind: 'count' | 'start' | 'land';
@@ -14,26 +15,26 @@ export interface RollCue {
 }
 
 /** Number of counts before a pull, evenly spaced over its count-in. */
-export const COUNTS = 3;
+export const COUNT_IN_BEATS = 3;
 
 /** All signals of a roll in order of time. Counts before the start of the shot are dropped. */
 export function rollCues(plan: ShotPlan): RollCue[] {
   const ring = ringOf(plan.optics.lens);
-  const line = focusLine(plan, ring);
-  if (!line) return [];
+  const track = focusTrack(plan, ring);
+  if (!track) return [];
   const towardsNear = nearSign(ring);
-  return line.moves
-    .flatMap(({ moveId, startS, endS, from, to }): RollCue[] => {
-      const { cueLeadS } = plan.line.moves.find(({ id }) => id === moveId)!;
+  return track.pulls
+    .flatMap(({ pullId, startS, endS, from, to }): RollCue[] => {
+      const { countInS } = plan.focusTrack.pulls.find(({ id }) => id === pullId)!;
       const way = (to.ringDeg - from.ringDeg) * towardsNear >= 0 ? 'nearer' : 'farther';
-      const counts = Array.from({ length: COUNTS }, (_, k): RollCue => {
-        const left = COUNTS - k;
-        return { moveId, timeS: startS - (left / COUNTS) * cueLeadS, kind: 'count', left, way };
+      const counts = Array.from({ length: COUNT_IN_BEATS }, (_, k): RollCue => {
+        const left = COUNT_IN_BEATS - k;
+        return { pullId, timeS: startS - (left / COUNT_IN_BEATS) * countInS, kind: 'count', left, way };
       });
       return [
-        ...counts.filter(({ timeS }) => cueLeadS > 0 && timeS >= 0),
-        { moveId, timeS: startS, kind: 'start', left: 0, way },
-        { moveId, timeS: endS, kind: 'land', left: 0, way },
+        ...counts.filter(({ timeS }) => countInS > 0 && timeS >= 0),
+        { pullId, timeS: startS, kind: 'start', left: 0, way },
+        { pullId, timeS: endS, kind: 'land', left: 0, way },
       ];
     })
     .sort((a, b) => a.timeS - b.timeS);

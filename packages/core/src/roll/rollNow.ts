@@ -1,14 +1,7 @@
 import { heldOnRing, type LensRing, nearSign, ringOf, wheelDegOf, wheelNearerTurns } from '../kit/index.js';
 import { depthOfField } from '../optics/index.js';
-import {
-  type FocusLine,
-  focusLine,
-  type LineMove,
-  type LineTarget,
-  type Rack,
-  type ShotPlan,
-  zoneLensAt,
-} from '../pull/index.js';
+import { focusTrack, type FocusTrack, type TrackPull } from '../track/index.js';
+import { type FocusTarget, type Pull, type ShotPlan, zoneLensAt } from '../plan/index.js';
 
 /** A position of the ring, actual or planned. */
 export interface RingFigure {
@@ -20,9 +13,9 @@ export interface RingFigure {
 }
 
 /** The next pull, or the one under way. */
-export interface ComingPull {
-  readonly moveId: string;
-  readonly target: LineTarget;
+export interface UpcomingPull {
+  readonly pullId: string;
+  readonly target: FocusTarget;
   readonly to: RingFigure;
   /** Seconds until its start; 0 once it has started */
   readonly startsInS: number;
@@ -35,23 +28,23 @@ export interface ComingPull {
   readonly turns: 'clockwise' | 'anticlockwise';
   /** Wheel degrees */
   readonly travelDeg: number;
-  readonly cueKind: Rack['cueKind'];
+  readonly trigger: Pull['trigger'];
   readonly cue: string;
 }
 
 /** What Roll shows at a plan time. */
-export interface RollFigures {
+export interface RollState {
   readonly now: RingFigure;
   /** Target that the track holds, tracks, or has just left */
-  readonly at: LineTarget;
+  readonly at: FocusTarget;
   /** The pull under way first, then the following ones */
-  readonly coming: readonly ComingPull[];
+  readonly upcoming: readonly UpcomingPull[];
 }
 
 /** A plan prepared for queries at any time; the page makes sixty per second. */
-export interface RollPlan {
-  readonly line: FocusLine;
-  figuresAt(planS: number): RollFigures;
+export interface PreparedRoll {
+  readonly track: FocusTrack;
+  figuresAt(planS: number): RollState;
   /** Position of a ring angle at a plan time */
   figureOf(ringDeg: number, planS: number): RingFigure;
 }
@@ -61,38 +54,38 @@ export interface RollPlan {
  *
  * @returns null if the track has no start
  */
-export function rollPlan(plan: ShotPlan): RollPlan | null {
+export function prepareRoll(plan: ShotPlan): PreparedRoll | null {
   const ring = ringOf(plan.optics.lens);
-  const line = focusLine(plan, ring);
-  if (!line) return null;
+  const track = focusTrack(plan, ring);
+  if (!track) return null;
   const farDeg = ring.angleAt(ring.farthestMm);
   const figureOf = (ringDeg: number, planS: number) => ringFigure(plan, ring, farDeg, ringDeg, planS);
   const towardsNear = nearSign(ring);
   const nearerTurns = wheelNearerTurns(plan.wheel, plan.optics.lens.nearerTurns);
-  const coming = line.moves.map((move) => {
-    const { cueKind, cue } = plan.line.moves.find(({ id }) => id === move.moveId)!;
-    const isNearer = (move.to.ringDeg - move.from.ringDeg) * towardsNear >= 0;
-    const turns: ComingPull['turns'] = isNearer === (nearerTurns === 'clockwise') ? 'clockwise' : 'anticlockwise';
+  const coming = track.pulls.map((pull) => {
+    const { trigger, cue } = plan.focusTrack.pulls.find(({ id }) => id === pull.pullId)!;
+    const isNearer = (pull.to.ringDeg - pull.from.ringDeg) * towardsNear >= 0;
+    const turns: UpcomingPull['turns'] = isNearer === (nearerTurns === 'clockwise') ? 'clockwise' : 'anticlockwise';
     return {
-      move,
-      moveId: move.moveId,
-      target: move.to.target,
-      to: figureOf(move.to.ringDeg, move.endS),
-      durationS: move.endS - move.startS,
+      move: pull,
+      pullId: pull.pullId,
+      target: pull.to.target,
+      to: figureOf(pull.to.ringDeg, pull.endS),
+      durationS: pull.endS - pull.startS,
       way: isNearer ? ('nearer' as const) : ('farther' as const),
       turns,
-      travelDeg: wheelDegOf(plan.wheel, Math.abs(move.to.ringDeg - move.from.ringDeg)),
-      cueKind,
+      travelDeg: wheelDegOf(plan.wheel, Math.abs(pull.to.ringDeg - pull.from.ringDeg)),
+      trigger,
       cue,
     };
   });
   return {
-    line,
+    track: track,
     figureOf,
     figuresAt: (planS) => ({
-      now: figureOf(line.ringDegAt(planS), planS),
-      at: lastBegun(line.moves, planS)?.to.target ?? line.start.target,
-      coming: coming.flatMap(({ move, ...pull }): ComingPull[] =>
+      now: figureOf(track.ringDegAt(planS), planS),
+      at: lastBegun(track.pulls, planS)?.to.target ?? track.start.target,
+      upcoming: coming.flatMap(({ move, ...pull }): UpcomingPull[] =>
         planS >= move.endS
           ? []
           : [
@@ -108,12 +101,12 @@ export function rollPlan(plan: ShotPlan): RollPlan | null {
   };
 }
 
-function lastBegun(moves: readonly LineMove[], planS: number): LineMove | undefined {
-  return moves.findLast(({ startS }) => planS > startS);
+function lastBegun(pulls: readonly TrackPull[], planS: number): TrackPull | undefined {
+  return pulls.findLast(({ startS }) => planS > startS);
 }
 
-function ringFigure(plan: ShotPlan, ring: LensRing, farDeg: number, toldDeg: number, planS: number): RingFigure {
-  const ringDeg = heldOnRing(ring, toldDeg);
+function ringFigure(plan: ShotPlan, ring: LensRing, farDeg: number, commandDeg: number, planS: number): RingFigure {
+  const ringDeg = heldOnRing(ring, commandDeg);
   const distanceMm = ring.distanceAt(ringDeg);
   const { nearMm, farMm } = depthOfField({ ...zoneLensAt(plan.optics, planS), focusDistanceMm: distanceMm });
   return { distanceMm, ringDeg, wheelDeg: wheelDegOf(plan.wheel, Math.abs(ringDeg - farDeg)), zone: { nearMm, farMm } };

@@ -1,6 +1,7 @@
 import { ringOf } from '../kit/index.js';
 import { blurDiameterMm, depthOfField, type ZoneLens } from '../optics/index.js';
-import { focusLine, pictureWidthMm, type ShotPlan, zoneLensAt } from '../pull/index.js';
+import { focusTrack } from '../track/index.js';
+import { pictureWidthMm, type ShotPlan, zoneLensAt } from '../plan/index.js';
 
 /** A picture with regard to separation: focus, background and their blur. */
 export interface SeparatedPicture {
@@ -19,21 +20,21 @@ export interface SeparatedPicture {
 export interface SeparationWay extends SeparatedPicture {
   /** A longer lens from farther back with equal framing; the same lens from nearer; or a background farther away */
   readonly kind: 'longer-lens' | 'nearer' | 'farther-background';
-  /** Whether it reaches the wanted blur; if not, the figures are for its limit */
+  /** Whether it reaches the requested blur; if not, the figures are for its limit */
   readonly isEnough: boolean;
 }
 
 /** Longest lens considered, as a multiple of the current focal length. */
-const LONGEST_TIMES = 6;
+const MAX_LENS_FACTOR = 6;
 /** Bisection steps: to a millionth of the range. */
-const HALVINGS = 40;
+const BISECTION_STEPS = 40;
 
 /**
  * Ways other than the stop to reach a background blur, with their effect on the zone. The background keeps its distance to the
  * subject, except where it is the one that moves.
  *
  * @param timeS - the focus distance at this time is used
- * @param percent - wanted blur in percent of the picture's width
+ * @param percent - requested blur in percent of the picture's width
  * @returns null if the track has no start, or if the background is not behind the focus
  */
 export function separation(
@@ -42,9 +43,9 @@ export function separation(
   percent: number,
 ): { readonly now: SeparatedPicture; readonly ways: readonly SeparationWay[] } | null {
   const ring = ringOf(plan.optics.lens);
-  const line = focusLine(plan, ring);
-  const focusMm = line ? ring.distanceAt(line.ringDegAt(timeS)) : Infinity;
-  const behindMm = plan.wanted.background.distanceMm ?? Infinity;
+  const track = focusTrack(plan, ring);
+  const focusMm = track ? ring.distanceAt(track.ringDegAt(timeS)) : Infinity;
+  const behindMm = plan.goals.background.distanceMm ?? Infinity;
   if (focusMm >= behindMm) return null;
   const lens = zoneLensAt(plan.optics, timeS);
   const magnificationAt = (focalLengthMm: number, mm: number) =>
@@ -70,7 +71,7 @@ export function separation(
     return { kind, ...pictureAt(leastShare((share) => pictureAt(share).backgroundPercent >= percent)), isEnough: true };
   };
   const longer = way('longer-lens', (share) => {
-    const focalLengthMm = lens.focalLengthMm * LONGEST_TIMES ** share;
+    const focalLengthMm = lens.focalLengthMm * MAX_LENS_FACTOR ** share;
     const atMm = distanceFor(focalLengthMm, magnification, lens.principalSeparationMm ?? 0);
     return pictureOf(focalLengthMm, atMm, atMm + gapMm);
   });
@@ -90,7 +91,7 @@ export function separation(
 function leastShare(holds: (share: number) => boolean): number {
   let [low, high] = [0, 1];
   if (holds(0)) return 0;
-  for (let k = 0; k < HALVINGS; k++) {
+  for (let k = 0; k < BISECTION_STEPS; k++) {
     const middle = (low + high) / 2;
     if (holds(middle)) high = middle;
     else low = middle;

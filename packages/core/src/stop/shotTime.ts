@@ -1,6 +1,6 @@
-import type { ShotPlan } from '../pull/index.js';
-import type { JudgedPull } from '../verdict/index.js';
-import type { KeepRate } from './keepRate.js';
+import type { ShotPlan } from '../plan/index.js';
+import type { CompleteVerdict } from '../verdict/index.js';
+import type { KeepRate } from '../trials/index.js';
 
 /** Time that a shot takes. */
 export interface ShotTime {
@@ -12,7 +12,7 @@ export interface ShotTime {
 }
 
 /** Largest planned number of takes; beyond it, something else has to change. */
-const MOST_TAKES = 60;
+const MAX_PLANNED_TAKES = 60;
 
 /**
  * Planned number of takes and their total time with set-up. The number is the typed one, else enough for 90 % probability; 1
@@ -21,11 +21,11 @@ const MOST_TAKES = 60;
  * @param rate - keep rate of the plan
  */
 export function shotTime(
-  { schedule, durationS, wanted }: Pick<ShotPlan, 'schedule' | 'durationS' | 'wanted'>,
+  { schedule, durationS, goals }: Pick<ShotPlan, 'schedule' | 'durationS' | 'goals'>,
   { keepRate, takesForNineOfTen }: Pick<KeepRate, 'keepRate' | 'takesForNineOfTen'>,
 ): ShotTime {
-  const asked = wanted.isOneChance ? 1 : (schedule.takes ?? takesForNineOfTen);
-  if (asked > MOST_TAKES && schedule.takes === null) return { takes: null, chance: 0, minutes: null };
+  const asked = goals.isOneChance ? 1 : (schedule.takes ?? takesForNineOfTen);
+  if (asked > MAX_PLANNED_TAKES && schedule.takes === null) return { takes: null, chance: 0, minutes: null };
   const seconds = asked * durationS + (asked - 1) * schedule.betweenTakesS;
   return { takes: asked, chance: 1 - (1 - keepRate) ** asked, minutes: schedule.setUpMin + seconds / 60 };
 }
@@ -60,18 +60,18 @@ export const DIFFICULTIES = ['easy', 'fair', 'hard', 'very hard'] as const;
 export type Difficulty = (typeof DIFFICULTIES)[number];
 
 /** Lowest keep rate of each difficulty. */
-const EASED_FROM: readonly { readonly from: number; readonly difficulty: Difficulty }[] = [
+const DIFFICULTY_LIMITS: readonly { readonly from: number; readonly difficulty: Difficulty }[] = [
   { from: 0.9, difficulty: 'easy' },
   { from: 0.7, difficulty: 'fair' },
   { from: 0.4, difficulty: 'hard' },
 ];
 
 export function difficultyOf(keepRate: number): Difficulty {
-  return EASED_FROM.find(({ from }) => keepRate >= from)?.difficulty ?? 'very hard';
+  return DIFFICULTY_LIMITS.find(({ from }) => keepRate >= from)?.difficulty ?? 'very hard';
 }
 
 /** Why a shot needs attention, most urgent first; `ready` if it needs none. */
-export const ATTENTION = ['unreadable', 'one-chance', 'soft', 'incomplete', 'seldom-kept', 'ready'] as const;
+export const ATTENTION = ['unreadable', 'one-chance', 'soft', 'incomplete', 'low-keep-rate', 'ready'] as const;
 export type Attention = (typeof ATTENTION)[number];
 
 /**
@@ -81,13 +81,13 @@ export type Attention = (typeof ATTENTION)[number];
  * @param keepRate - null in the same case
  */
 export function attentionOf(
-  { wanted }: Pick<ShotPlan, 'wanted'>,
-  outcome: JudgedPull['outcome'] | null,
+  { goals }: Pick<ShotPlan, 'goals'>,
+  outcome: CompleteVerdict['outcome'] | null,
   keepRate: number | null,
 ): Attention {
   if (outcome === null || keepRate === null) return 'incomplete';
-  const isSeldom = keepRate < wanted.keepShare;
-  if (isSeldom && wanted.isOneChance) return 'one-chance';
-  if (outcome === 'soft' || outcome === 'beyond-the-hand') return 'soft';
-  return isSeldom ? 'seldom-kept' : 'ready';
+  const isSeldom = keepRate < goals.targetKeepRate;
+  if (isSeldom && goals.isOneChance) return 'one-chance';
+  if (outcome === 'soft' || outcome === 'too-hard') return 'soft';
+  return isSeldom ? 'low-keep-rate' : 'ready';
 }

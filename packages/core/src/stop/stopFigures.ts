@@ -1,8 +1,9 @@
 import { ringOf, tStopOf } from '../kit/index.js';
 import { airyDiameterMm, blurDiameterMm, brightnessChangeStops, depthOfField, type Exposure } from '../optics/index.js';
-import { focusLine, pictureWidthMm, type ShotPlan, stopAt, zoneLensAt } from '../pull/index.js';
-import { atStop } from './atStop.js';
-import { type InDepth, inDepth } from './inDepth.js';
+import { focusTrack } from '../track/index.js';
+import { pictureWidthMm, type ShotPlan, stopAt, zoneLensAt } from '../plan/index.js';
+import { withStop } from './withStop.js';
+import { type ThingInDepth, thingsInDepth } from './thingsInDepth.js';
 
 /** Effects of a stop on picture and exposure at one time of the shot. */
 export interface StopFigures {
@@ -22,7 +23,7 @@ export interface StopFigures {
 }
 
 /** A thing counts as foreground if nearer than this share of the focus distance. */
-const IN_FRONT = 0.97;
+const FOREGROUND_SHARE = 0.97;
 
 /** Exposure of the shot at a stop. */
 export function exposureAt({ exposure, captureFps, optics }: ShotPlan, stop: number): Exposure {
@@ -44,19 +45,19 @@ export function brighterStops(plan: ShotPlan, stop: number): number | null {
  */
 export function stopFigures(plan: ShotPlan, stops: readonly number[], timeS: number): StopFigures[] {
   const ring = ringOf(plan.optics.lens);
-  const behindMm = plan.wanted.background.distanceMm ?? Infinity;
-  const all = inDepth(plan, timeS);
+  const behindMm = plan.goals.background.distanceMm ?? Infinity;
+  const all = thingsInDepth(plan, timeS);
   return stops.flatMap((stop): StopFigures[] => {
-    const shot = atStop(plan, stop);
-    const line = focusLine(shot, ring);
-    if (!line) return [];
+    const shot = withStop(plan, stop);
+    const track = focusTrack(shot, ring);
+    if (!track) return [];
     const lens = zoneLensAt(shot.optics, timeS);
-    const focusDistanceMm = ring.distanceAt(line.ringDegAt(timeS));
+    const focusDistanceMm = ring.distanceAt(track.ringDegAt(timeS));
     const percentOf = (distanceMm: number) =>
       (100 * blurDiameterMm({ ...lens, focusDistanceMm, subjectDistanceMm: distanceMm })) / pictureWidthMm(shot.optics);
     const zone = depthOfField({ ...lens, focusDistanceMm });
     const nearest = all.find(
-      (one): one is InDepth & { distanceMm: number } => (one.distanceMm ?? Infinity) < focusDistanceMm * IN_FRONT,
+      (one): one is ThingInDepth & { distanceMm: number } => (one.distanceMm ?? Infinity) < focusDistanceMm * FOREGROUND_SHARE,
     );
     return [
       {

@@ -1,54 +1,46 @@
 import { twoPeople } from '../../test/plans';
 import { RANDOM_PLANS } from '../../test/randomPlans';
-import { plainLens } from '../kit/index';
+import { defaultLens } from '../kit/index';
 import { blurDiameterMm, depthOfField, type Exposure } from '../optics/index';
 import {
   addLandmark,
-  addOpticsMove,
+  addOpticsChange,
   pictureWidthMm,
   planCircleMm,
+  setGoals,
   setLens,
   setStop,
-  setWanted,
   type ShotPlan,
   startFloor,
   walkTo,
   zoneLensAt,
-} from '../pull/index';
-import {
-  asEngraved,
-  atStop,
-  balanceStops,
-  brighterStops,
-  exposureAt,
-  howWide,
-  inDepth,
-  lightBalances,
-  separation,
-  type StopChance,
-  stopFigures,
-  stopsOf,
-} from './index';
+} from '../plan/index';
+import { asEngraved, balanceStops, lightBalances } from './lightBalances';
+import { withStop, stopsToCompare } from './withStop';
+import { brighterStops, exposureAt, stopFigures } from './stopFigures';
+import { howWide, type StopRate } from './howWide';
+import { thingsInDepth } from './thingsInDepth';
+import { separation } from './separation';
 
 const behindAt = (plan: ShotPlan, distanceMm: number | null) =>
-  setWanted(plan, { background: { name: 'furnace door', distanceMm } });
+  setGoals(plan, { background: { name: 'furnace door', distanceMm } });
 
 describe('the stops of a shot', () => {
   test('in thirds from end to end, and the one that is set where it lies between', () => {
     const plan = setLens(twoPeople(), { narrowestStop: 5 });
-    expect(stopsOf(plan)).toEqual([2.2, 2.5, 2.8, 3.2, 3.5, 4, 4.5, 5]);
-    expect(stopsOf(setStop(plan, 3))).toEqual([2.2, 2.5, 2.8, 3, 3.2, 3.5, 4, 4.5, 5]);
+    expect(stopsToCompare(plan)).toEqual([2.2, 2.5, 2.8, 3.2, 3.5, 4, 4.5, 5]);
+    expect(stopsToCompare(setStop(plan, 3))).toEqual([2.2, 2.5, 2.8, 3, 3.2, 3.5, 4, 4.5, 5]);
   });
 
   test('a stop that is turned on the way is turned by as much, as far as the lens goes', () => {
-    const turned = addOpticsMove(setStop(twoPeople(), 4), 'stopPulls', 2, 8);
-    expect(atStop(turned, 5.6).optics).toMatchObject({ stop: 5.6, stopPulls: [{ to: 11.2 }] });
-    expect(atStop(turned, 16).optics).toMatchObject({ stop: 16, stopPulls: [{ to: 22 }] });
+    const turned = addOpticsChange(setStop(twoPeople(), 4), 'irisPulls', 2, 8);
+    expect(withStop(turned, 5.6).optics).toMatchObject({ stop: 5.6, irisPulls: [{ to: 11.2 }] });
+    expect(withStop(turned, 16).optics).toMatchObject({ stop: 16, irisPulls: [{ to: 22 }] });
   });
 
   test('each has its blur, its light, its zone and its diffraction, as the formulas have them', () => {
     const plan = behindAt({ ...twoPeople(), exposure: { meteredStop: 4, iso: 800, shutterAngleDeg: 180, ndStops: 0 } }, 7500);
-    const stops = stopsOf(plan);
+    const stops = stopsToCompare(plan);
     const figures = stopFigures(plan, stops, 1);
     expect(figures.map(({ stop }) => stop)).toEqual(stops);
     for (const { stop, backgroundPercent, brighterStops: brighter, nearMm, farMm, airyCircles, foreground } of figures) {
@@ -71,7 +63,7 @@ describe('the stops of a shot', () => {
     }
     // once the line has gone to her nobody is in front
     expect(stopFigures(plan, [4], 9)[0]!.foreground).toBeNull();
-    expect(stopFigures({ ...plan, line: { start: null, moves: [] } }, stops, 1)).toEqual([]);
+    expect(stopFigures({ ...plan, focusTrack: { start: null, pulls: [] } }, stops, 1)).toEqual([]);
     expect(brighterStops(twoPeople(), 4)).toBeNull();
   });
 });
@@ -82,7 +74,7 @@ test('who and what is in the picture, by depth: what is behind the camera or out
   plan = addLandmark(plan, 'post', 'post behind', { xMm: -3000, yMm: 0 });
   plan = addLandmark(plan, 'post', 'post far aside', { xMm: 2000, yMm: 9000 });
   plan = addLandmark(plan, 'track', 'dolly track', { xMm: 2500, yMm: 0 });
-  const found = inDepth(plan, 0);
+  const found = thingsInDepth(plan, 0);
   expect(found.map(({ name }) => name)).toContain('gate post');
   expect(found.find(({ name }) => name === 'gate post')!.distanceMm).toBeCloseTo(6000, 0);
   for (const out of ['post behind', 'post far aside', 'dolly track']) expect(found.map(({ name }) => name)).not.toContain(out);
@@ -91,7 +83,7 @@ test('who and what is in the picture, by depth: what is behind the camera or out
 });
 
 describe('how wide', () => {
-  const chance = (stop: number, keepRate: number, backgroundPercent: number, spread = 0.02): StopChance => ({
+  const chance = (stop: number, keepRate: number, backgroundPercent: number, spread = 0.02): StopRate => ({
     stop,
     keepRate,
     low: keepRate - spread,
@@ -141,12 +133,14 @@ describe('light made up', () => {
   test('filters come and go in whole stops first; a shutter that leaves the production’s angle is said', () => {
     expect(lightBalances(at, 4 / 3, limits)[0]).toMatchObject({ ndStops: 0, iso: 800 * 2 ** (-2 / 3) });
     expect(lightBalances({ ...at, ndStops: 0 }, 1, limits)[0]).toMatchObject({ ndStops: 0, iso: 1600 });
-    expect(lightBalances(at, -2, limits)[0]).toMatchObject({ ndStops: 4, iso: 800, leavesAngle: false });
-    expect(lightBalances(at, 1, limits).filter(({ leavesAngle }) => leavesAngle)).toMatchObject([{ shutterAngleDeg: 360 }]);
+    expect(lightBalances(at, -2, limits)[0]).toMatchObject({ ndStops: 4, iso: 800, changesShutterAngle: false });
+    expect(lightBalances(at, 1, limits).filter(({ changesShutterAngle }) => changesShutterAngle)).toMatchObject([
+      { shutterAngleDeg: 360 },
+    ]);
     // back to the production's own angle leaves nothing
     const narrow = { ...at, shutterAngleDeg: 90, ndStops: 0 };
     expect(lightBalances(narrow, 1, limits).find(({ shutterAngleDeg }) => shutterAngleDeg === 180)).toMatchObject({
-      leavesAngle: false,
+      changesShutterAngle: false,
     });
     expect(lightBalances(at, 6, { ...limits, iso: { min: 50, max: 1600 } }).every(({ iso }) => iso <= 1600)).toBe(true);
   });
@@ -194,7 +188,7 @@ describe('separation without opening up', () => {
 
   test('nothing is said where what lies behind does not, or where there is no line', () => {
     expect(separation(behindAt(plan, 1500), 1, 1)).toBeNull();
-    expect(separation({ ...plan, line: { start: null, moves: [] } }, 1, 1)).toBeNull();
+    expect(separation({ ...plan, focusTrack: { start: null, pulls: [] } }, 1, 1)).toBeNull();
     // no background is farther than infinity
     expect(separation(plan, 1, now * 1.7)!.ways[2]).toMatchObject({ isEnough: false, backgroundMm: Infinity });
     expect(separation(plan, 1, 80)!.ways.every(({ isEnough }) => !isEnough)).toBe(true);
@@ -203,18 +197,18 @@ describe('separation without opening up', () => {
 
 test('of two hundred plans every stop has figures that are numbers, and a narrower stop is never softer behind', () => {
   for (const plan of RANDOM_PLANS.slice(0, 60)) {
-    const figures = stopFigures(plan, stopsOf(plan), plan.durationS / 2);
+    const figures = stopFigures(plan, stopsToCompare(plan), plan.durationS / 2);
     for (const [k, { backgroundPercent, airyCircles }] of figures.entries()) {
       expect(Number.isFinite(backgroundPercent) && Number.isFinite(airyCircles)).toBe(true);
       if (k > 0) expect(backgroundPercent).toBeLessThanOrEqual(figures[k - 1]!.backgroundPercent + 1e-12);
     }
   }
   expect(
-    stopsOf({
+    stopsToCompare({
       ...twoPeople(),
       optics: {
         ...twoPeople().optics,
-        lens: plainLens({ name: 'one stop', focalLengthMm: 65, widestStop: 3.2, narrowestStop: 3.2 }),
+        lens: defaultLens({ name: 'one stop', focalLengthMm: 65, widestStop: 3.2, narrowestStop: 3.2 }),
       },
     }),
   ).toEqual([3.2]);

@@ -1,7 +1,7 @@
-import type { ShotPlan } from '../pull/index.js';
+import type { ShotPlan } from '../plan/index.js';
 import { type Correction, corrections } from './corrections.js';
-import { screenS } from './edit/rates.js';
-import { usableSpansOf } from './edit/usableSpans.js';
+import { screenTimeS } from './editorial/frameRates.js';
+import { usableSpansOf } from './editorial/usableSpans.js';
 import type { Take } from './take.js';
 
 /** Advice on whether to go again. */
@@ -20,9 +20,9 @@ export interface NextAdvice {
 }
 
 /** A fault that occurs this often is no accident. */
-const OFTEN = 2;
-/** Tolerance of the wanted length: below a frame. */
-const LENGTH_SLACK_S = 0.05;
+const REPEATED = 2;
+/** Tolerance of the requested length: below a frame. */
+const LENGTH_TOLERANCE_S = 0.05;
 
 /** Whether a take can be used: it is circled, or sharp with a performance that is not poor. */
 export function isUsable({ isCircled, focus, performance }: Pick<Take, 'isCircled' | 'focus' | 'performance'>): boolean {
@@ -41,14 +41,14 @@ export function adviseNext(plan: ShotPlan, takes: readonly Omit<Take, 'track'>[]
     takes.map(({ hits }) => hits),
   ).sort((a, b) => b.times - a.times);
   const lengths = usable.flatMap((take) => usableSpansOf(take).map(({ fromS, toS }) => toS - fromS));
-  const longestScreenS = screenS(Math.max(0, ...lengths), plan.captureFps, plan.deliveryFps);
+  const longestScreenS = screenTimeS(Math.max(0, ...lengths), plan.captureFps, plan.deliveryFps);
   return { advice: adviceOf(), kept: usable.length, longestScreenS, corrections: found };
 
   function adviceOf(): NextAdvice['advice'] {
     if (takes.length === 0) return 'first';
-    const isLongEnough = longestScreenS >= (plan.wanted.screenS ?? 0) - LENGTH_SLACK_S;
-    if (plan.wanted.isOneChance || (usable.length > 0 && isLongEnough)) return 'move-on';
-    if ((found[0]?.times ?? 0) >= OFTEN) return 'change-first';
+    const isLongEnough = longestScreenS >= (plan.goals.screenTimeS ?? 0) - LENGTH_TOLERANCE_S;
+    if (plan.goals.isOneChance || (usable.length > 0 && isLongEnough)) return 'move-on';
+    if ((found[0]?.times ?? 0) >= REPEATED) return 'change-first';
     return usable.length > 0 ? 'too-short' : 'go-again';
   }
 }

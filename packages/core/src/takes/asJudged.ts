@@ -1,9 +1,9 @@
-import type { ShotPlan } from '../pull/index.js';
-import { type RollClock, rollClock, type RollPace } from '../roll/index.js';
+import type { ShotPlan } from '../plan/index.js';
+import { rollClock, type RollClock, type RollMode } from '../roll/index.js';
 import type { LoggedHit } from './corrections.js';
 import { judgeTake, type TakeVerdict, type UsableSpan } from './judgeTake.js';
 import { onPlanTime } from './onPlanTime.js';
-import type { MoveScore } from './scoreMoves.js';
+import type { PullScore } from './scorePulls.js';
 import { type FocusGrade, type Take, TAKE_LIMITS } from './take.js';
 import { unpackTrack } from './track.js';
 
@@ -18,23 +18,23 @@ const USABLE_SHARE = 0.5;
  */
 export function verdictOf(
   plan: ShotPlan,
-  { track, cues, wobbles }: Pick<Take, 'track' | 'cues' | 'wobbles'>,
-  pace?: RollPace,
+  { track, cues, focusChecks }: Pick<Take, 'track' | 'cues' | 'focusChecks'>,
+  pace?: RollMode,
 ): TakeVerdict | null {
   if (track === null) return null;
   const clock = rollClock(plan, cues, pace);
-  const rocked = wobbles.map(({ fromS, toS }) => ({ fromS: clock.planSAt(fromS), toS: clock.planSAt(toS) }));
+  const rocked = focusChecks.map(({ fromS, toS }) => ({ fromS: clock.planSAt(fromS), toS: clock.planSAt(toS) }));
   return judgeTake(plan, onPlanTime(plan, unpackTrack(track), cues, pace), rocked);
 }
 
 /** Fills in hits, focus grade and usable spans from the take's track. A take without a track is returned unchanged. */
-export function asJudged(plan: ShotPlan, take: Take, pace?: RollPace): Take {
+export function asJudged(plan: ShotPlan, take: Take, pace?: RollMode): Take {
   const verdict = verdictOf(plan, take, pace);
   if (!verdict) return take;
   const clock = rollClock(plan, take.cues, pace);
   return {
     ...take,
-    hits: verdict.moves.map(loggedHit),
+    hits: verdict.pulls.map(loggedHit),
     focus: focusOf(verdict),
     usable: verdict.usable
       .slice(0, TAKE_LIMITS.usable.max)
@@ -52,9 +52,9 @@ function spanOf(clock: RollClock, fromS: number, toS: number, captureFps: number
 }
 
 /** The part of a pull's score that the log keeps. */
-export function loggedHit({ moveId, hit, landsLateS, startsLateS, endErrorDeg }: MoveScore): LoggedHit {
+export function loggedHit({ pullId, hit, landsLateS, startsLateS, endErrorDeg }: PullScore): LoggedHit {
   const lateS = hit === 'late' ? Math.max(startsLateS ?? 0, landsLateS ?? 0) : startsLateS;
-  return { moveId, hit, lateS: lateS === null ? null : inHundredths(lateS), offDeg: inHundredths(endErrorDeg) };
+  return { pullId, hit, lateS: lateS === null ? null : inHundredths(lateS), offDeg: inHundredths(endErrorDeg) };
 }
 
 function focusOf({ isKept, requiredFrames, sharpFrames }: TakeVerdict): FocusGrade {

@@ -1,9 +1,9 @@
-import { changeRack, rackRoom, type ShotPlan } from '../pull/index.js';
-import type { MarkHit } from './scoreMoves.js';
+import { changePull, pullRoom, type ShotPlan } from '../plan/index.js';
+import type { MarkHit } from './scorePulls.js';
 
 /** What is known about a pull in a take, from its track or from the log. */
 export interface LoggedHit {
-  readonly moveId: string;
+  readonly pullId: string;
   readonly hit: MarkHit;
   /** Lateness of its start, negative if early; for a late landing, lateness of the landing. Null if not measured */
   readonly lateS: number | null;
@@ -13,7 +13,7 @@ export interface LoggedHit {
 
 /** What to change for the next take, and why. */
 export interface Correction {
-  readonly moveId: string;
+  readonly pullId: string;
   readonly hit: Exclude<MarkHit, 'hit'>;
   /** Number of takes with this fault, among those examined */
   readonly times: number;
@@ -24,11 +24,11 @@ export interface Correction {
 }
 
 /** Number of latest takes that are examined. */
-const TAKES_BACK = 4;
+const TAKES_EXAMINED = 4;
 /** Assumed size of a lateness that was not measured. */
-const UNMEASURED_S = 0.2;
+const ASSUMED_LATENESS_S = 0.2;
 /** Factor for the duration of a pull that overshoots. */
-const CALMER = 1.25;
+const SLOWER_FACTOR = 1.25;
 /** Corrections are rounded to this step. */
 const STEP_S = 0.05;
 
@@ -39,32 +39,32 @@ const STEP_S = 0.05;
  * @param takes - latest last
  */
 export function corrections(plan: ShotPlan, takes: readonly (readonly LoggedHit[])[]): Correction[] {
-  const recent = takes.slice(-TAKES_BACK);
-  return plan.line.moves.flatMap(({ id }): Correction[] => {
-    const hits = recent.flatMap((take) => take.filter(({ moveId }) => moveId === id));
+  const recent = takes.slice(-TAKES_EXAMINED);
+  return plan.focusTrack.pulls.flatMap(({ id }): Correction[] => {
+    const hits = recent.flatMap((take) => take.filter(({ pullId }) => pullId === id));
     const last = hits.at(-1);
     if (!last || last.hit === 'hit') return [];
     const same = hits.filter(({ hit }) => hit === last.hit);
     const measured = same.flatMap(({ lateS }) => lateS ?? []);
     const meanS = measured.length === 0 ? null : measured.reduce((sum, s) => sum + s, 0) / measured.length;
-    return [{ moveId: id, hit: last.hit, times: same.length, byS: meanS, plan: corrected(plan, id, last.hit, meanS) }];
+    return [{ pullId: id, hit: last.hit, times: same.length, byS: meanS, plan: corrected(plan, id, last.hit, meanS) }];
   });
 }
 
 function corrected(plan: ShotPlan, id: string, hit: Exclude<MarkHit, 'hit'>, meanS: number | null): ShotPlan | null {
-  const { startS, durationS } = plan.line.moves.find((move) => move.id === id)!;
-  const { earliestStartS, latestEndS } = rackRoom(plan, id);
+  const { startS, durationS } = plan.focusTrack.pulls.find((pull) => pull.id === id)!;
+  const { earliestStartS, latestEndS } = pullRoom(plan, id);
   const inSteps = (seconds: number) => Math.round(seconds / STEP_S) * STEP_S;
   switch (hit) {
     case 'late':
     case 'early': {
-      const late = meanS ?? (hit === 'late' ? UNMEASURED_S : -UNMEASURED_S);
+      const late = meanS ?? (hit === 'late' ? ASSUMED_LATENESS_S : -ASSUMED_LATENESS_S);
       const start = Math.min(Math.max(inSteps(startS - late), earliestStartS), latestEndS - durationS);
-      return Math.abs(start - startS) < STEP_S / 2 ? null : changeRack(plan, id, { startS: start });
+      return Math.abs(start - startS) < STEP_S / 2 ? null : changePull(plan, id, { startS: start });
     }
     case 'overshot': {
-      const longer = Math.min(inSteps(durationS * CALMER), latestEndS - startS);
-      return longer - durationS < STEP_S / 2 ? null : changeRack(plan, id, { durationS: longer });
+      const longer = Math.min(inSteps(durationS * SLOWER_FACTOR), latestEndS - startS);
+      return longer - durationS < STEP_S / 2 ? null : changePull(plan, id, { durationS: longer });
     }
     default:
       return null;

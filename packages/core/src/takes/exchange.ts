@@ -10,8 +10,9 @@ import {
   writeTable,
   yesNoColumn,
 } from '../kit/index.js';
-import { METHODS, newPlan } from '../pull/index.js';
-import { checkTake, newTake, type Take, type TakeSettings, upgradeTake } from './take.js';
+import { METHODS, newPlan } from '../plan/index.js';
+import { checkTake, newTake, type Take, type TakeGear } from './take.js';
+import { upgradeTake, upgradeTakeField } from './upgradeTake.js';
 
 /** A take in an exported file. */
 export interface LoggedTake {
@@ -25,19 +26,19 @@ export interface LoggedTake {
 }
 
 /** Largest number of takes in a file. */
-export const MOST_TAKES_IN_A_FILE = 100_000;
+export const MAX_TAKES_PER_FILE = 100_000;
 
 export const TAKES_FORMAT = 'still-heron-takes';
 
-const FRESH: LoggedTake = { id: '', slate: '', number: 1, rolledAt: '', take: newTake(newPlan(), 1) };
+const EMPTY_TAKE: LoggedTake = { id: '', slate: '', number: 1, rolledAt: '', take: newTake(newPlan(), 1) };
 
 const put =
   <K extends keyof Take>(key: K) =>
   (item: LoggedTake, value: Take[K]): LoggedTake => ({ ...item, take: { ...item.take, [key]: value } });
-const putSetting =
-  <K extends keyof TakeSettings>(key: K) =>
-  (item: LoggedTake, value: TakeSettings[K]): LoggedTake =>
-    put('settings')(item, { ...item.take.settings, [key]: value });
+const putGear =
+  <K extends keyof TakeGear>(key: K) =>
+  (item: LoggedTake, value: TakeGear[K]): LoggedTake =>
+    put('gear')(item, { ...item.take.gear, [key]: value });
 
 /** Text as it is, or as quoted JSON where a table would lose its spaces. */
 function words(heading: string, get: (item: LoggedTake) => string, set: (item: LoggedTake, value: string) => LoggedTake) {
@@ -57,21 +58,23 @@ function words(heading: string, get: (item: LoggedTake) => string, set: (item: L
 }
 
 /** A structured value as JSON in one cell. It is checked with the whole take. */
-function json<K extends keyof Take>(heading: string, key: K): CsvColumn<LoggedTake> {
+function json<K extends keyof Take>(heading: string, key: K, ...oldHeadings: string[]): CsvColumn<LoggedTake> {
   return {
     heading,
+    oldHeadings,
     write: ({ take }) => JSON.stringify(take[key]),
     read: (cell, item) => {
       const value = parsed(cell);
-      return value === undefined ? { message: 'it can’t be read as JSON', need: 'JSON' } : put(key)(item, value as Take[K]);
+      if (value === undefined) return { message: 'it can’t be read as JSON', need: 'JSON' };
+      return put(key)(item, upgradeTakeField(key, value) as Take[K]);
     },
   };
 }
 
-const setting = (heading: string, key: 'camera' | 'lens' | 'rig' | 'wheel' | 'puller') =>
-  words(heading, ({ take }) => take.settings[key], putSetting(key));
-const settingFigure = (heading: string, key: 'focalLengthMm' | 'stop' | 'captureFps') =>
-  figureColumn<LoggedTake>(heading, ({ take }) => take.settings[key], putSetting(key));
+const gear = (heading: string, key: 'camera' | 'lens' | 'rig' | 'wheel' | 'puller') =>
+  words(heading, ({ take }) => take.gear[key], putGear(key));
+const gearFigure = (heading: string, key: 'focalLengthMm' | 'stop' | 'captureFps') =>
+  figureColumn<LoggedTake>(heading, ({ take }) => take.gear[key], putGear(key));
 
 const COLUMNS: readonly CsvColumn<LoggedTake>[] = [
   words(
@@ -97,28 +100,28 @@ const COLUMNS: readonly CsvColumn<LoggedTake>[] = [
   json('marks', 'hits'),
   words('note', ({ take }) => take.note, put('note')),
   words('why kept', ({ take }) => take.whyKept, put('whyKept')),
-  json('length s', 'durationS'),
+  json('duration s', 'durationS', 'length s'),
   yesNoColumn('cut short', ({ take }) => take.isCutShort, put('isCutShort')),
   json('usable', 'usable'),
-  json('rocked to check', 'wobbles'),
+  json('focus checks', 'focusChecks', 'rocked to check'),
   json('repairs', 'repairs'),
   textColumn('timecode', ({ take }) => take.startTimecode, put('startTimecode')),
-  json('set off', 'cues'),
-  json('off the mark mm', 'missed'),
+  json('cues', 'cues', 'set off'),
+  json('mark misses mm', 'markMisses', 'off the mark mm'),
   words('checked on', ({ take }) => take.checkedOn, put('checkedOn')),
-  json('checked at times', 'checkedTimes'),
-  json('predicted', 'predictedRate'),
-  setting('camera', 'camera'),
-  setting('lens', 'lens'),
-  settingFigure('focal length mm', 'focalLengthMm'),
-  settingFigure('stop', 'stop'),
-  settingFigure('capture fps', 'captureFps'),
-  choiceColumn('method', METHODS, ({ take }) => take.settings.method, putSetting('method')),
-  setting('rig', 'rig'),
-  setting('wheel', 'wheel'),
-  setting('pulled by', 'puller'),
-  yesNoColumn('shot backwards', ({ take }) => take.settings.isReversed, putSetting('isReversed')),
-  figureColumn('version of the plan', ({ take }) => take.planVersion, put('planVersion')),
+  json('check magnification', 'checkMagnification', 'checked at times'),
+  json('predicted keep rate', 'predictedKeepRate', 'predicted'),
+  gear('camera', 'camera'),
+  gear('lens', 'lens'),
+  gearFigure('focal length mm', 'focalLengthMm'),
+  gearFigure('stop', 'stop'),
+  gearFigure('capture fps', 'captureFps'),
+  choiceColumn('method', METHODS, ({ take }) => take.gear.method, putGear('method')),
+  gear('rig', 'rig'),
+  gear('wheel', 'wheel'),
+  gear('pulled by', 'puller'),
+  yesNoColumn('shot backwards', ({ take }) => take.gear.isReversed, putGear('isReversed')),
+  figureColumn('plan version', ({ take }) => take.planVersion, put('planVersion'), { oldHeadings: ['version of the plan'] }),
   json('track', 'track'),
   textColumn(
     'id',
@@ -134,12 +137,12 @@ export function takesTable(takes: readonly LoggedTake[]): string[][] {
 
 /** Reads a table written by `takesTable`; columns in any order. */
 export function readTakesTable(table: CsvTable): CsvReading<LoggedTake> {
-  return readTable(table, COLUMNS, { fresh: FRESH, check: problemsOf, most: MOST_TAKES_IN_A_FILE });
+  return readTable(table, COLUMNS, { initial: EMPTY_TAKE, check: problemsOf, max: MAX_TAKES_PER_FILE });
 }
 
 /** Takes as JSON text. */
 export function takesJson(takes: readonly LoggedTake[]): string {
-  return `${JSON.stringify({ format: TAKES_FORMAT, schema: 1, takes }, null, 1)}\n`;
+  return `${JSON.stringify({ format: TAKES_FORMAT, schema: 2, takes }, null, 1)}\n`;
 }
 
 /** Reads text written by `takesJson`. */
@@ -154,7 +157,7 @@ export function readTakesJson(text: string): CsvReading<LoggedTake> {
     };
     return { status: 'unread', problems: [problem] };
   }
-  const takes = (value.takes as LoggedTake[]).map((item) => ({ ...FRESH, ...item, take: upgradeTake(item?.take) as Take }));
+  const takes = (value.takes as LoggedTake[]).map((item) => ({ ...EMPTY_TAKE, ...item, take: upgradeTake(item?.take) as Take }));
   const problems = takes.flatMap((item, index) =>
     problemsOf(item).map((problem) => ({ ...problem, path: `takes[${index}].${problem.path}` })),
   );

@@ -1,10 +1,11 @@
 export { adviseNext, isUsable, type NextAdvice } from './advice.js';
 export { asJudged, loggedHit, verdictOf } from './asJudged.js';
-export { judgeTake, type TakeVerdict, type UsableSpan } from './judgeTake.js';
-export { MARK_HITS, type MarkHit, type MoveScore, scoreMoves } from './scoreMoves.js';
-export { onPlanTime, pullTimes } from './onPlanTime.js';
-export { packTrack, type RingReading, type RingTrack, trackDegAt, trackOfReadings, unpackTrack } from './track.js';
 export { type Correction, corrections, type LoggedHit } from './corrections.js';
+export { type LoggedTake, readTakesJson, readTakesTable, TAKES_FORMAT, takesJson, takesTable } from './exchange.js';
+export { judgeTake, type TakeVerdict, type UsableSpan } from './judgeTake.js';
+export { type LensDataReading, readLensData } from './lensData.js';
+export { onPlanTime, pullTimes } from './onPlanTime.js';
+export { MARK_HITS, type MarkHit, type PullScore, scorePulls } from './scorePulls.js';
 export {
   checkTake,
   FOCUS_GRADES,
@@ -16,26 +17,25 @@ export {
   REPAIRS,
   type Take,
   TAKE_LIMITS,
-  type TakeSettings,
-  upgradeTake,
+  type TakeGear,
 } from './take.js';
-export { captureForScreenS, type RateFigures, rateFigures, screenS } from './edit/rates.js';
-export { type Retimed, type RetimeLimits, type Retiming, retime } from './edit/retime.js';
-export { type EditedTake, otioTimeline } from './edit/otio.js';
-export { type NumberedTake, type RankedSpan, rankSpans, usableSpansOf } from './edit/usableSpans.js';
-export { spanWords } from './edit/spanWords.js';
-export { type VttCue, webVtt } from './edit/webvtt.js';
-export { type LoggedTake, readTakesJson, readTakesTable, TAKES_FORMAT, takesJson, takesTable } from './exchange.js';
-export { type LensDataReading, readLensData } from './lensData.js';
 export {
   addedSums,
-  fitErrors,
-  type Fitted,
-  fitted,
-  type FittedErrors,
+  measuredError,
+  type MeasuredError,
+  measuredErrors,
+  type MeasuredErrors,
   type Sums,
   sumsOf,
-  type TakeFigures,
   takeFigures,
+  type TakeFigures,
 } from './takeFigures.js';
-export { withFit } from './withFit.js';
+export { packTrack, type RingReading, type RingTrack, trackDegAt, trackOfReadings, unpackTrack } from './track.js';
+export { upgradeTake } from './upgradeTake.js';
+export { withMeasuredErrors } from './withMeasuredErrors.js';
+export { captureForScreenS, frameRateFigures, type FrameRateFigures, screenTimeS } from './editorial/frameRates.js';
+export { type EditorialTake, otioTimeline } from './editorial/otio.js';
+export { retime, type Retimed, type RetimeLimits, type Retiming } from './editorial/retime.js';
+export { spanWords } from './editorial/spanWords.js';
+export { type NumberedTake, type RankedSpan, rankSpans, usableSpansOf } from './editorial/usableSpans.js';
+export { type VttCue, webVtt } from './editorial/webvtt.js';

@@ -1,7 +1,7 @@
 import { heldOnRing, ringOf } from '../kit/index.js';
-import { beatFrames, beatsNow, type ShotPlan } from '../pull/index.js';
-import { type JudgedRing, judgeRing } from '../verdict/index.js';
-import { type MoveScore, scoreMoves } from './scoreMoves.js';
+import { activeBeats, beatFrames, type ShotPlan } from '../plan/index.js';
+import { evaluateRing, type RingVerdict } from '../verdict/index.js';
+import { type PullScore, scorePulls } from './scorePulls.js';
 import { type RingTrack, trackDegAt } from './track.js';
 
 /** An unbroken usable stretch of a take. */
@@ -11,8 +11,8 @@ export interface UsableSpan {
 }
 
 /** What a take's track shows: by frame, by beat and by pull. */
-export interface TakeVerdict extends JudgedRing {
-  readonly moves: readonly MoveScore[];
+export interface TakeVerdict extends RingVerdict {
+  readonly pulls: readonly PullScore[];
   /** Longest first: every required subject is sharp, and no focus check */
   readonly usable: readonly UsableSpan[];
   /** The take lasts to the end of the last beat */
@@ -22,9 +22,9 @@ export interface TakeVerdict extends JudgedRing {
 }
 
 /** A take that ends this shortly before its last beat ends is still whole: ending it takes a moment. */
-const WHOLE_S = 0.25;
+const END_TOLERANCE_S = 0.25;
 /** Minimum duration of a usable span. */
-const SHORTEST_USABLE_S = 0.4;
+const MIN_USABLE_S = 0.4;
 
 /**
  * Judges a take by the actual ring angles; subjects and camera as planned.
@@ -33,27 +33,27 @@ const SHORTEST_USABLE_S = 0.4;
  * @param focusChecks - spans to exclude from the usable ones
  * @returns null if no distance is known
  */
-export function judgeTake(plan: ShotPlan, track: RingTrack, wobbles: readonly UsableSpan[] = []): TakeVerdict | null {
+export function judgeTake(plan: ShotPlan, track: RingTrack, focusChecks: readonly UsableSpan[] = []): TakeVerdict | null {
   const ring = ringOf(plan.optics.lens);
-  const judged = judgeRing(plan, (timeS) => heldOnRing(ring, trackDegAt(track, timeS)));
+  const judged = evaluateRing(plan, (timeS) => heldOnRing(ring, trackDegAt(track, timeS)));
   if (!judged) return null;
   const { frameCount, captureFps, subjects, beats } = judged;
   const lost = new Uint8Array(frameCount);
-  for (const beat of beatsNow(plan)) {
+  for (const beat of activeBeats(plan)) {
     const frames = subjects.find(({ subjectId }) => subjectId === beat.subjectId);
-    if (beat.kind !== 'sharp' || !frames) continue;
+    if (beat.requirement !== 'sharp' || !frames) continue;
     const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
     for (let frame = fromFrame; frame < toFrame; frame++) if (!frames.sharp[frame]) lost[frame] = 1;
   }
   const endS = (track.ringDeg.length - 1) / track.hz;
   // a take that was cut short shows nothing after its end
   lost.fill(1, Math.min(frameCount, Math.floor(endS * captureFps + 1e-6) + 1));
-  for (const { fromS, toS } of wobbles)
+  for (const { fromS, toS } of focusChecks)
     lost.fill(1, Math.max(0, Math.floor(fromS * captureFps)), Math.min(frameCount, Math.ceil(toS * captureFps)));
-  const isWhole = beatsNow(plan).every(({ toS }) => toS <= endS + WHOLE_S);
+  const isWhole = activeBeats(plan).every(({ toS }) => toS <= endS + END_TOLERANCE_S);
   return {
     ...judged,
-    moves: scoreMoves(plan, track),
+    pulls: scorePulls(plan, track),
     usable: usableSpans(lost, captureFps),
     isWhole,
     isKept: isWhole && beats.every(({ kept }) => kept),
@@ -66,7 +66,7 @@ function usableSpans(lost: Uint8Array, captureFps: number): UsableSpan[] {
     if (lost[frame]) continue;
     let end = frame;
     while (end < lost.length && !lost[end]) end++;
-    if ((end - frame) / captureFps >= SHORTEST_USABLE_S) spans.push({ fromS: frame / captureFps, toS: end / captureFps });
+    if ((end - frame) / captureFps >= MIN_USABLE_S) spans.push({ fromS: frame / captureFps, toS: end / captureFps });
     frame = end;
   }
   return spans.sort((a, b) => b.toS - b.fromS - (a.toS - a.fromS));

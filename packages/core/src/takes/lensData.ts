@@ -1,6 +1,6 @@
 import type { Problem } from '../errors.js';
 import { type CsvTable, readFigure, ringOf, tidyHeading, tidyTable, unreadFigure, withinReach } from '../kit/index.js';
-import type { ShotPlan } from '../pull/index.js';
+import type { ShotPlan } from '../plan/index.js';
 import { frameOfTimecode, timecodeBase } from '../roll/index.js';
 import { MM_PER_FOOT, MM_PER_METRE } from '../units/index.js';
 import { type RingReading, type RingTrack, trackOfReadings } from './track.js';
@@ -13,8 +13,8 @@ export type LensDataReading =
 /** Sample rate of the resulting track. */
 const HZ = 100;
 /** Largest number of lines: more than two hours at a hundred lines per second. */
-const MOST_LINES = 1_000_000;
-const MOST_PROBLEMS = 20;
+const MAX_LINES = 1_000_000;
+const MAX_PROBLEMS = 20;
 
 type Column = { readonly kind: 'time' } | { readonly kind: 'ring' } | { readonly kind: 'distance'; readonly mm: number };
 
@@ -55,9 +55,9 @@ export function readLensData(table: CsvTable, plan: Pick<ShotPlan, 'optics' | 'c
     const need = 'a column “time” or “timecode”, and one “ring deg”, “distance m”, “distance mm” or “distance ft”';
     return unread([{ code: 'heading', path: 'line 1', message: 'there is no time, or nothing beside it', need }]);
   }
-  if (body.length < 2 || body.length > MOST_LINES)
+  if (body.length < 2 || body.length > MAX_LINES)
     return unread([
-      { code: 'too-few', path: '', message: `the file has ${body.length} lines of data`, need: `2 to ${MOST_LINES}` },
+      { code: 'too-few', path: '', message: `the file has ${body.length} lines of data`, need: `2 to ${MAX_LINES}` },
     ]);
   const column = columns[valueAt]!;
   const ring = ringOf(plan.optics.lens);
@@ -65,7 +65,7 @@ export function readLensData(table: CsvTable, plan: Pick<ShotPlan, 'optics' | 'c
   const problems: Problem[] = [];
   const readings: RingReading[] = [];
   for (const { line, cells } of body) {
-    if (problems.length >= MOST_PROBLEMS) break;
+    if (problems.length >= MAX_PROBLEMS) break;
     const timeS = timeOf(cells[timeAt] ?? '', plan.captureFps);
     const value =
       column.kind === 'distance' && /^(inf|infinity|∞)$/i.test(cells[valueAt] ?? '')

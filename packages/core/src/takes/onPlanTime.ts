@@ -1,5 +1,5 @@
-import type { ShotPlan } from '../pull/index.js';
-import { rollClock, type RollPace, type SetOff } from '../roll/index.js';
+import type { ShotPlan } from '../plan/index.js';
+import { type CueEvent, rollClock, type RollMode } from '../roll/index.js';
 import type { Take } from './take.js';
 import { type RingTrack, trackDegAt } from './track.js';
 
@@ -10,10 +10,10 @@ import { type RingTrack, trackDegAt } from './track.js';
  * @param track - in real time
  */
 export function onPlanTime(
-  plan: Pick<ShotPlan, 'line' | 'durationS'>,
+  plan: Pick<ShotPlan, 'focusTrack' | 'durationS'>,
   track: RingTrack,
-  cues: readonly SetOff[],
-  pace?: RollPace,
+  cues: readonly CueEvent[],
+  pace?: RollMode,
 ): RingTrack {
   const clock = rollClock(plan, cues, pace);
   const endS = clock.planSAt((track.ringDeg.length - 1) / track.hz);
@@ -32,12 +32,12 @@ export function onPlanTime(
  * omitted.
  */
 export function pullTimes(
-  plan: Pick<ShotPlan, 'line' | 'durationS'>,
+  plan: Pick<ShotPlan, 'focusTrack' | 'durationS'>,
   { cues, durationS }: Pick<Take, 'cues' | 'durationS'>,
-): SetOff[] {
+): CueEvent[] {
   const clock = rollClock(plan, cues);
-  return plan.line.moves.flatMap(({ id, startS }) => {
+  return plan.focusTrack.pulls.flatMap(({ id, startS }) => {
     const timeS = clock.realSAt(startS);
-    return timeS === null || timeS > durationS ? [] : [{ moveId: id, timeS }];
+    return timeS === null || timeS > durationS ? [] : [{ pullId: id, timeS }];
   });
 }

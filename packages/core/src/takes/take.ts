@@ -1,10 +1,10 @@
-import type { SetOff } from '../roll/index.js';
-import { METHODS, type Method, PLAN_LIMITS, type ShotPlan, stopAt } from '../pull/index.js';
+import type { CueEvent } from '../roll/index.js';
+import { type Method, METHODS, PLAN_LIMITS, type ShotPlan, stopAt } from '../plan/index.js';
 import type { Problem } from '../errors.js';
 import { boolean, list, nullable, object, oneOf, quantity, type Shape, text } from '../shape.js';
 import type { LoggedHit } from './corrections.js';
 import type { UsableSpan } from './judgeTake.js';
-import { MARK_HITS } from './scoreMoves.js';
+import { MARK_HITS } from './scorePulls.js';
 import { unpackTrack } from './track.js';
 
 /** Focus grade of a take. It is separate from the performance: a slightly soft take is often kept for what happens in it. */
@@ -14,11 +14,11 @@ export const PERFORMANCE_GRADES = ['good', 'fair', 'poor'] as const;
 export type PerformanceGrade = (typeof PERFORMANCE_GRADES)[number];
 
 /** Repairs that the edit has to make. Each one was not achieved in camera. */
-export const REPAIRS = ['reversed', 'wobble-cut', 'retimed', 'blur-added'] as const;
+export const REPAIRS = ['reversed', 'focus-check-cut', 'retimed', 'blur-added'] as const;
 export type Repair = (typeof REPAIRS)[number];
 
 /** Gear and settings of a take, independent of later changes of the plan. */
-export interface TakeSettings {
+export interface TakeGear {
   readonly camera: string;
   readonly lens: string;
   readonly focalLengthMm: number;
@@ -41,15 +41,15 @@ export interface Take {
   readonly isCutShort: boolean;
   /** Version of the shot at the time of the take */
   readonly planVersion: number;
-  readonly settings: TakeSettings;
+  readonly gear: TakeGear;
   /** Predicted keep rate at the time of the take; null if it was not computed */
-  readonly predictedRate: number | null;
+  readonly predictedKeepRate: number | null;
   /** Camera timecode at the start, `hh:mm:ss:ff`; empty if unknown */
   readonly startTimecode: string;
   /** Actual cue times of pulls that waited for a cue */
-  readonly cues: readonly SetOff[];
+  readonly cues: readonly CueEvent[];
   /** Where subjects really stood: farther than the mark, negative if nearer */
-  readonly missed: readonly { readonly markId: string; readonly byMm: number }[];
+  readonly markMisses: readonly { readonly markId: string; readonly byMm: number }[];
   readonly hits: readonly LoggedHit[];
   /** null until judged */
   readonly focus: FocusGrade | null;
@@ -59,9 +59,9 @@ export interface Take {
   readonly whyKept: string;
   /** Display and magnification of the check; empty and null until checked */
   readonly checkedOn: string;
-  readonly checkedTimes: number | null;
+  readonly checkMagnification: number | null;
   /** Spans in which the puller checked focus by rocking the ring */
-  readonly wobbles: readonly UsableSpan[];
+  readonly focusChecks: readonly UsableSpan[];
   /** Usable spans as entered by a person; null to use the track, or without a track the whole take */
   readonly usable: readonly UsableSpan[] | null;
   readonly repairs: readonly Repair[];
@@ -78,10 +78,10 @@ export const TAKE_LIMITS = {
   missMm: { min: -20_000, max: 20_000 },
   lateS: { min: -60, max: 60 },
   offDeg: { min: -10_000, max: 10_000 },
-  checkedTimes: { min: 1, max: 100 },
+  checkMagnification: { min: 1, max: 100 },
   checkedOn: { max: 80 },
   takeNote: { max: 2000 },
-  wobbles: { max: 60 },
+  focusChecks: { max: 60 },
   usable: { max: 60 },
   puller: { max: 60 },
   timecode: { max: 11 },
@@ -97,7 +97,7 @@ const takeShape: Shape<Take> = object<Take>({
   durationS: time,
   isCutShort: boolean(),
   planVersion: quantity(LIMITS.planVersion),
-  settings: object<TakeSettings>({
+  gear: object<TakeGear>({
     camera: text(LIMITS.detail),
     lens: text(LIMITS.detail),
     focalLengthMm: quantity(LIMITS.focalLengthMm),
@@ -109,13 +109,13 @@ const takeShape: Shape<Take> = object<Take>({
     puller: text(LIMITS.puller),
     isReversed: boolean(),
   }),
-  predictedRate: nullable(quantity({ min: 0, max: 1 })),
+  predictedKeepRate: nullable(quantity({ min: 0, max: 1 })),
   startTimecode: text(LIMITS.timecode),
-  cues: list(object<SetOff>({ moveId: id, timeS: time }), LIMITS.moves),
-  missed: list(object<Take['missed'][number]>({ markId: id, byMm: quantity(LIMITS.missMm) }), LIMITS.marks),
+  cues: list(object<CueEvent>({ pullId: id, timeS: time }), LIMITS.moves),
+  markMisses: list(object<Take['markMisses'][number]>({ markId: id, byMm: quantity(LIMITS.missMm) }), LIMITS.marks),
   hits: list(
     object<LoggedHit>({
-      moveId: id,
+      pullId: id,
       hit: oneOf(...MARK_HITS),
       lateS: nullable(quantity(LIMITS.lateS)),
       offDeg: nullable(quantity(LIMITS.offDeg)),
@@ -127,8 +127,8 @@ const takeShape: Shape<Take> = object<Take>({
   isCircled: boolean(),
   whyKept: text(LIMITS.note),
   checkedOn: text(LIMITS.checkedOn),
-  checkedTimes: nullable(quantity(LIMITS.checkedTimes)),
-  wobbles: list(span, LIMITS.wobbles),
+  checkMagnification: nullable(quantity(LIMITS.checkMagnification)),
+  focusChecks: list(span, LIMITS.focusChecks),
   usable: nullable(list(span, LIMITS.usable)),
   repairs: list(oneOf(...REPAIRS), { max: REPAIRS.length }),
   note: text(LIMITS.takeNote),
@@ -145,8 +145,8 @@ export function checkTake(value: unknown): Problem[] {
   const problems: Problem[] = [];
   takeShape.check(value, '', problems);
   if (problems.length > 0) return problems;
-  const { wobbles, usable, track } = value as Take;
-  problems.push(...spanProblems(wobbles, 'wobbles'), ...spanProblems(usable ?? [], 'usable'));
+  const { focusChecks, usable, track } = value as Take;
+  problems.push(...spanProblems(focusChecks, 'focusChecks'), ...spanProblems(usable ?? [], 'usable'));
   if (track !== null) problems.push(...trackProblems(track));
   return problems;
 }
@@ -175,7 +175,7 @@ export function newTake(plan: ShotPlan, planVersion: number): Take {
     durationS: plan.durationS,
     isCutShort: false,
     planVersion,
-    settings: {
+    gear: {
       camera: optics.camera.name,
       lens: optics.lens.name,
       focalLengthMm: optics.focalLengthMm,
@@ -187,42 +187,21 @@ export function newTake(plan: ShotPlan, planVersion: number): Take {
       puller: '',
       isReversed,
     },
-    predictedRate: null,
+    predictedKeepRate: null,
     startTimecode: '',
     cues: [],
-    missed: [],
+    markMisses: [],
     hits: [],
     focus: null,
     performance: null,
     isCircled: false,
     whyKept: '',
     checkedOn: '',
-    checkedTimes: null,
-    wobbles: [],
+    checkMagnification: null,
+    focusChecks: [],
     usable: null,
     repairs: [],
     note: '',
     track: null,
   };
-}
-
-/**
- * Upgrades a take from an earlier form. Missing values become "not said". An invalid take is returned unchanged: `checkTake`
- * reports it.
- */
-export function upgradeTake(value: unknown): unknown {
-  if (!isRecord(value) || !isRecord(value['settings']) || !Array.isArray(value['hits'])) return value;
-  return {
-    predictedRate: null,
-    startTimecode: '',
-    usable: null,
-    repairs: [],
-    ...value,
-    hits: value['hits'].map((hit: unknown) => (isRecord(hit) ? { offDeg: null, ...hit } : hit)),
-    settings: { puller: '', ...value['settings'] },
-  };
-}
-
-function isRecord(value: unknown): value is Readonly<Record<string, unknown>> {
-  return typeof value === 'object' && value !== null && !Array.isArray(value);
 }

@@ -15,7 +15,7 @@ export interface TakeFigures {
   /** Lateness of pulls in s; landing error in ring degrees; subjects' distance from their marks in mm */
   readonly late: Sums;
   readonly off: Sums;
-  readonly missed: Sums;
+  readonly markMisses: Sums;
 }
 
 export function takeFigures(take: Omit<Take, 'track'>): TakeFigures {
@@ -25,7 +25,7 @@ export function takeFigures(take: Omit<Take, 'track'>): TakeFigures {
     late: sumsOf(take.hits.flatMap(({ lateS }) => lateS ?? [])),
     // a pull that was searched says nothing about landing errors
     off: sumsOf(take.hits.flatMap(({ hit, offDeg }) => (hit === 'searched' ? [] : (offDeg ?? [])))),
-    missed: sumsOf(take.missed.map(({ byMm }) => byMm)),
+    markMisses: sumsOf(take.markMisses.map(({ byMm }) => byMm)),
   };
 }
 
@@ -43,7 +43,7 @@ export function addedSums(all: readonly Sums[]): Sums {
 }
 
 /** Mean and spread with their number of values. */
-export interface Fitted {
+export interface MeasuredError {
   readonly count: number;
   readonly mean: number;
   /** One standard deviation about the mean */
@@ -51,29 +51,29 @@ export interface Fitted {
 }
 
 /** Minimum number of values that justify changing a plan. */
-const FEWEST = 5;
+const MIN_VALUES = 5;
 
 /** @returns null for too few values */
-export function fitted({ count, sum, squares }: Sums): Fitted | null {
-  if (count < FEWEST) return null;
+export function measuredError({ count, sum, squares }: Sums): MeasuredError | null {
+  if (count < MIN_VALUES) return null;
   const mean = sum / count;
   return { count, mean, sigma: Math.sqrt(Math.max(0, (squares - count * mean * mean) / (count - 1))) };
 }
 
 /** Measured errors of a plan; null where too few takes tell. */
-export interface FittedErrors {
+export interface MeasuredErrors {
   /** Lateness of the start, or of the landing for a late landing, in s */
-  readonly late: Fitted | null;
+  readonly late: MeasuredError | null;
   /** Landing error in ring degrees, positive towards near */
-  readonly off: Fitted | null;
+  readonly off: MeasuredError | null;
   /** Distance beyond the mark in mm, negative if nearer */
-  readonly missed: Fitted | null;
+  readonly markMisses: MeasuredError | null;
 }
 
-export function fitErrors(figures: readonly Pick<TakeFigures, 'late' | 'off' | 'missed'>[]): FittedErrors {
+export function measuredErrors(figures: readonly Pick<TakeFigures, 'late' | 'off' | 'markMisses'>[]): MeasuredErrors {
   return {
-    late: fitted(addedSums(figures.map(({ late }) => late))),
-    off: fitted(addedSums(figures.map(({ off }) => off))),
-    missed: fitted(addedSums(figures.map(({ missed }) => missed))),
+    late: measuredError(addedSums(figures.map(({ late }) => late))),
+    off: measuredError(addedSums(figures.map(({ off }) => off))),
+    markMisses: measuredError(addedSums(figures.map(({ markMisses: missed }) => missed))),
   };
 }

@@ -3,58 +3,50 @@ import { twoPeople } from '../../test/plans';
 import { RANDOM_PLANS } from '../../test/randomPlans';
 import { ringOf } from '../kit/index';
 import {
-  addRack,
+  addPull,
   addStay,
   addSubject,
-  changeRack,
+  changePull,
   checkPlan,
-  focusLine,
   newPlan,
-  setLineStart,
-  setWanted,
+  setGoals,
+  setTrackStart,
   type ShotPlan,
-} from '../pull/index';
+} from '../plan/index';
+import { focusTrack } from '../track/index';
 import { evaluatePull } from '../verdict/index';
-import {
-  adviseNext,
-  checkTake,
-  corrections,
-  judgeTake,
-  type MarkHit,
-  newTake,
-  packTrack,
-  type RingTrack,
-  scoreMoves,
-  type Take,
-  trackDegAt,
-  unpackTrack,
-} from './index';
+import { adviseNext } from './advice';
+import { checkTake, newTake, type Take } from './take';
+import { corrections } from './corrections';
+import { judgeTake } from './judgeTake';
+import { type MarkHit, scorePulls } from './scorePulls';
+import { packTrack, type RingTrack, trackDegAt, unpackTrack } from './track';
 
 const HZ = 120;
-const plan = changeRack(twoPeople(), 'rack-1', { startS: 4, durationS: 1 });
+const plan = changePull(twoPeople(), 'pull-1', { startS: 4, durationS: 1 });
 
 /** What a hand did that followed the plan, so much later, and off by something. */
 function turned(
   of: ShotPlan,
   { lateS = 0, offDeg = () => 0 }: { lateS?: number; offDeg?: (timeS: number) => number } = {},
 ): RingTrack {
-  const line = focusLine(of, ringOf(of.optics.lens))!;
+  const track = focusTrack(of, ringOf(of.optics.lens))!;
   const samples = Math.ceil(of.durationS * HZ) + 1;
   return {
     hz: HZ,
-    ringDeg: Float64Array.from({ length: samples }, (_, k) => line.ringDegAt(Math.max(k / HZ - lateS, 0)) + offDeg(k / HZ)),
+    ringDeg: Float64Array.from({ length: samples }, (_, k) => track.ringDegAt(Math.max(k / HZ - lateS, 0)) + offDeg(k / HZ)),
   };
 }
 
-const line = focusLine(plan, ringOf(plan.optics.lens))!;
-const [move] = line.moves;
-const travelDeg = move!.to.ringDeg - move!.from.ringDeg;
+const track = focusTrack(plan, ringOf(plan.optics.lens))!;
+const [pull] = track.pulls;
+const travelDeg = pull!.to.ringDeg - pull!.from.ringDeg;
 const verdict = evaluatePull(plan);
-const windowDeg = verdict.status === 'judged' ? verdict.moves[0]!.windowDeg : NaN;
+const windowDeg = verdict.status === 'judged' ? verdict.pulls[0]!.windowDeg : NaN;
 
 describe('a pull on the track', () => {
   test('turned as planned it is hit, on time, in one go', () => {
-    const [score] = scoreMoves(plan, turned(plan));
+    const [score] = scorePulls(plan, turned(plan));
     expect(score).toMatchObject({ hit: 'hit', reversals: 0 });
     expect(score!.landsLateS!).toBeLessThanOrEqual(0);
     expect(score!.startsLateS!).toBeLessThan(0.2);
@@ -66,19 +58,19 @@ describe('a pull on the track', () => {
   });
 
   test.each([0.2, 0.4, 1])('begun %d s late it is late by that', (lateS) => {
-    const [onTime] = scoreMoves(plan, turned(plan));
-    const [late] = scoreMoves(plan, turned(plan, { lateS }));
+    const [onTime] = scorePulls(plan, turned(plan));
+    const [late] = scorePulls(plan, turned(plan, { lateS }));
     expect(late!.hit).toBe('late');
     expect(late!.startsLateS! - onTime!.startsLateS!).toBeCloseTo(lateS, 2);
     expect(late!.landsLateS! - onTime!.landsLateS!).toBeCloseTo(lateS, 2);
   });
 
   test('the pull before, landed late, does not make one early', () => {
-    const two = changeRack(addRack(plan, 'mark-1', 5.6), 'rack-2', { startS: 5.6, durationS: 1 });
+    const two = changePull(addPull(plan, 'mark-1', 5.6), 'pull-2', { startS: 5.6, durationS: 1 });
     const late = (timeS: number) => (timeS < 5.55 ? 0.4 : 0);
-    const of = focusLine(two, ringOf(two.optics.lens))!;
+    const of = focusTrack(two, ringOf(two.optics.lens))!;
     const ringDeg = Float64Array.from({ length: HZ * two.durationS }, (_, k) => of.ringDegAt(Math.max(k / HZ - late(k / HZ), 0)));
-    const [first, second] = scoreMoves(two, { hz: HZ, ringDeg });
+    const [first, second] = scorePulls(two, { hz: HZ, ringDeg });
     expect(first!.hit).toBe('late');
     expect(second).toMatchObject({ hit: 'hit' });
     expect(Math.abs(second!.startsLateS!)).toBeLessThan(0.05);
@@ -87,28 +79,28 @@ describe('a pull on the track', () => {
   test('one that goes on with someone who walks is hit when the ring goes with them, and not when it stays', () => {
     // Ines walks from 4 m to 2 m; the ring comes to her from 6 m and goes on with her
     const met = addStay(addSubject(newPlan(), { name: 'Ines', distanceMm: 4000 }), 'subject-1', { distanceMm: 2000, fromS: 8 });
-    const line1 = addRack(setLineStart(met, { kind: 'distance', distanceMm: 6000 }), 'mark-1', 1);
+    const line1 = addPull(setTrackStart(met, { kind: 'distance', distanceMm: 6000 }), 'mark-1', 1);
     const target = { kind: 'subject', subjectId: 'subject-1', leadS: 0 } as const;
-    const walks = changeRack(line1, 'rack-1', { startS: 5, durationS: 1, target });
-    const [followed, id] = [0, 'rack-1'];
-    const scoreOf = (track: RingTrack) => scoreMoves(walks, track).find(({ moveId }) => moveId === id);
+    const walks = changePull(line1, 'pull-1', { startS: 5, durationS: 1, target });
+    const [followed, id] = [0, 'pull-1'];
+    const scoreOf = (track: RingTrack) => scorePulls(walks, track).find(({ pullId }) => pullId === id);
     expect(scoreOf(turned(walks))).toMatchObject({ hit: 'hit' });
-    const of = focusLine(walks, ringOf(walks.optics.lens))!;
-    const { endS } = of.moves[followed]!;
+    const of = focusTrack(walks, ringOf(walks.optics.lens))!;
+    const { endS } = of.pulls[followed]!;
     const stays = Float64Array.from({ length: HZ * walks.durationS }, (_, k) => of.ringDegAt(Math.min(k / HZ, endS)));
     expect(scoreOf({ hz: HZ, ringDeg: stays })!.hit).not.toBe('hit');
   });
 
   test('begun too soon it is early', () => {
-    const soon = turned(changeRack(plan, 'rack-1', { startS: 3.4 }));
-    expect(scoreMoves(plan, soon)[0]).toMatchObject({ hit: 'early' });
-    expect(scoreMoves(plan, soon)[0]!.landsLateS!).toBeLessThan(-0.4);
+    const soon = turned(changePull(plan, 'pull-1', { startS: 3.4 }));
+    expect(scorePulls(plan, soon)[0]).toMatchObject({ hit: 'early' });
+    expect(scorePulls(plan, soon)[0]!.landsLateS!).toBeLessThan(-0.4);
   });
 
   test('gone past and come back it is overshot, by as much as it went', () => {
     const past = 1.5 * windowDeg * Math.sign(travelDeg);
     const bump = (timeS: number) => (timeS > 5 && timeS < 5.8 ? past * Math.sin(((timeS - 5) / 0.8) * Math.PI) : 0);
-    const [score] = scoreMoves(plan, turned(plan, { offDeg: bump }));
+    const [score] = scorePulls(plan, turned(plan, { offDeg: bump }));
     expect(score!.hit).toBe('overshot');
     expect(score!.overshootDeg).toBeCloseTo(Math.abs(past), 1);
     expect(score!.reversals).toBe(1);
@@ -119,7 +111,7 @@ describe('a pull on the track', () => {
     const swings = 5;
     const swing = (timeS: number) =>
       timeS > 5 && timeS < 7 ? 2 * windowDeg * Math.sin(((timeS - 5) / 2) * swings * Math.PI) : 0;
-    const [score] = scoreMoves(plan, turned(plan, { offDeg: swing }));
+    const [score] = scorePulls(plan, turned(plan, { offDeg: swing }));
     expect(score!.hit).toBe('searched');
     expect(score!.reversals).toBeGreaterThanOrEqual(swings - 1);
     expect(score!.reversals).toBeLessThanOrEqual(swings + 1);
@@ -133,21 +125,21 @@ describe('a pull on the track', () => {
     const ring = ringOf(plan.optics.lens);
     const nearer = Math.sign(ring.angleAt(ring.closeFocusMm) - ring.angleAt(ring.farthestMm)) * side;
     const off = (timeS: number) => (timeS < 4 ? 0 : nearer * 1.2 * windowDeg * Math.min(timeS - 4, 1));
-    const [score] = scoreMoves(plan, turned(plan, { offDeg: off }));
+    const [score] = scorePulls(plan, turned(plan, { offDeg: off }));
     expect(score).toMatchObject({ hit, landS: null });
     expect(Math.sign(score!.endErrorDeg)).toBe(side);
   });
 
   test('never turned it began never, and the last mark is not hit', () => {
-    const still = { hz: HZ, ringDeg: new Float64Array(HZ * 10).fill(move!.from.ringDeg) };
-    expect(scoreMoves(plan, still)[0]).toMatchObject({
+    const still = { hz: HZ, ringDeg: new Float64Array(HZ * 10).fill(pull!.from.ringDeg) };
+    expect(scorePulls(plan, still)[0]).toMatchObject({
       startS: null,
       landS: null,
       startsLateS: null,
       reversals: 0,
       smoothness: 1,
     });
-    expect(scoreMoves(newPlan(), still)).toEqual([]);
+    expect(scorePulls(newPlan(), still)).toEqual([]);
   });
 });
 
@@ -157,7 +149,7 @@ describe('a take', () => {
       const planned = evaluatePull(one);
       if (planned.status !== 'judged') continue;
       // sampled at the frames themselves nothing is read between two samples
-      const track = { hz: one.captureFps, ringDeg: planned.line.ringDeg };
+      const track = { hz: one.captureFps, ringDeg: planned.track.ringDeg };
       const taken = judgeTake(one, track)!;
       expect(taken.sharpFrames).toBe(planned.sharpFrames);
       expect(taken.requiredFrames).toBe(planned.requiredFrames);
@@ -218,7 +210,7 @@ describe('a track as text', () => {
 
 describe('go again, or move on', () => {
   const take = (changes: Partial<Take> = {}) => ({ ...newTake(plan, 1), ...changes });
-  const late = take({ focus: 'soft', hits: [{ moveId: 'rack-1', hit: 'late', lateS: 0.4, offDeg: null }] });
+  const late = take({ focus: 'soft', hits: [{ pullId: 'pull-1', hit: 'late', lateS: 0.4, offDeg: null }] });
 
   test('once there is one to use it is time to move on; a fault that came twice is mended first', () => {
     expect(adviseNext(plan, [])).toEqual({ advice: 'first', kept: 0, longestScreenS: 0, corrections: [] });
@@ -227,19 +219,19 @@ describe('go again, or move on', () => {
     expect(adviseNext(plan, [late, take({ focus: 'sharp' })])).toMatchObject({ advice: 'move-on', kept: 1 });
     expect(adviseNext(plan, [take({ focus: 'sharp', performance: 'poor' })]).advice).toBe('go-again');
     expect(adviseNext(plan, [take({ focus: 'soft', isCircled: true })]).advice).toBe('move-on');
-    expect(adviseNext(setWanted(plan, { isOneChance: true }), [late]).advice).toBe('move-on');
+    expect(adviseNext(setGoals(plan, { isOneChance: true }), [late]).advice).toBe('move-on');
   });
 
   test('a take of a plan passes the check, and knows what it was shot with', () => {
     expect(checkTake(newTake(plan, 3))).toEqual([]);
-    expect(newTake(plan, 3).settings).toMatchObject({ lens: '65 mm T2.2', stop: 3.2, method: 'rack', rig: '', wheel: '' });
+    expect(newTake(plan, 3).gear).toMatchObject({ lens: '65 mm T2.2', stop: 3.2, method: 'rack', rig: '', wheel: '' });
     for (const nonsense of [null, 7, {}, { ...newTake(plan, 1), durationS: NaN }])
       expect(checkTake(nonsense).length).toBeGreaterThan(0);
   });
 });
 
 test('one that is kept, and shorter than the screen asks, is not enough', () => {
-  const wanted = setWanted(plan, { screenS: 6 });
+  const wanted = setGoals(plan, { screenTimeS: 6 });
   const kept = { ...newTake(plan, 1), focus: 'sharp' as const, usable: [{ fromS: 0, toS: 5 }] };
   expect(adviseNext(wanted, [kept])).toMatchObject({ advice: 'too-short', kept: 1, longestScreenS: 5 });
   expect(adviseNext({ ...wanted, captureFps: 48 }, [kept])).toMatchObject({ advice: 'move-on', longestScreenS: 10 });
@@ -247,24 +239,24 @@ test('one that is kept, and shorter than the screen asks, is not enough', () => 
 });
 
 describe('what to do otherwise', () => {
-  const take = (hit: MarkHit, lateS: number | null = null) => [{ moveId: 'rack-1', hit, lateS, offDeg: null }];
+  const take = (hit: MarkHit, lateS: number | null = null) => [{ pullId: 'pull-1', hit, lateS, offDeg: null }];
 
   test('late twice: begun sooner by what it was late on the average; the plan it makes can be stored', () => {
     const [first] = corrections(plan, [take('hit'), take('late', 0.5), take('late', 0.3)]);
     expect(first).toMatchObject({ hit: 'late', times: 2, byS: expect.closeTo(0.4, 9) as number });
-    expect(first!.plan!.line.moves[0]).toMatchObject({ startS: expect.closeTo(3.6, 9) as number, durationS: 1 });
+    expect(first!.plan!.focusTrack.pulls[0]).toMatchObject({ startS: expect.closeTo(3.6, 9) as number, durationS: 1 });
     expect(checkPlan(first!.plan)).toEqual([]);
-    expect(corrections(plan, [take('late')])[0]!.plan!.line.moves[0]!.startS).toBeCloseTo(3.8, 9);
-    expect(corrections(plan, [take('early', -0.3)])[0]!.plan!.line.moves[0]!.startS).toBeCloseTo(4.3, 9);
+    expect(corrections(plan, [take('late')])[0]!.plan!.focusTrack.pulls[0]!.startS).toBeCloseTo(3.8, 9);
+    expect(corrections(plan, [take('early', -0.3)])[0]!.plan!.focusTrack.pulls[0]!.startS).toBeCloseTo(4.3, 9);
   });
 
   test('too far: more time; beside it: measured again; and once it is hit nothing', () => {
-    expect(corrections(plan, [take('overshot')])[0]!.plan!.line.moves[0]).toMatchObject({ startS: 4, durationS: 1.25 });
+    expect(corrections(plan, [take('overshot')])[0]!.plan!.focusTrack.pulls[0]).toMatchObject({ startS: 4, durationS: 1.25 });
     for (const hit of ['in-front', 'behind', 'searched'] as const)
       expect(corrections(plan, [take(hit)])).toMatchObject([{ hit, plan: null }]);
     expect(corrections(plan, [take('late', 0.4), take('hit')])).toEqual([]);
     expect(corrections(plan, [])).toEqual([]);
     // where there is no room to begin sooner nothing is offered that changes nothing
-    expect(corrections(changeRack(plan, 'rack-1', { startS: 0 }), [take('late', 0.4)])[0]!.plan).toBeNull();
+    expect(corrections(changePull(plan, 'pull-1', { startS: 0 }), [take('late', 0.4)])[0]!.plan).toBeNull();
   });
 });

@@ -12,9 +12,9 @@ const STEP_DEG = 0.01;
 /** Format tag of a stored track, followed by its sample rate. */
 const FORM = 'ring1';
 /** Highest sample rate. */
-const FASTEST_HZ = 10_000;
+const MAX_HZ = 10_000;
 /** Largest number of samples: more than two hours at 120 per second. */
-const MOST_SAMPLES = 1_000_000;
+const MAX_SAMPLES = 1_000_000;
 
 /** Ring angle at a time: linear between two samples, constant before the first and after the last. */
 export function trackDegAt({ hz, ringDeg }: RingTrack, timeS: number): number {
@@ -71,12 +71,12 @@ export function packTrack({ hz, ringDeg }: RingTrack): string {
 export function unpackTrack(text: string): RingTrack {
   const [form, rate, packed] = text.split(' ');
   const hz = Number(rate);
-  if (form !== FORM || !(hz > 0 && hz <= FASTEST_HZ) || !packed) throw brokenTrack('it does not begin as a track does');
+  if (form !== FORM || !(hz > 0 && hz <= MAX_HZ) || !packed) throw brokenTrack('it does not begin as a track does');
   const steps: number[] = [];
   let [value, times, now] = [0, 1, 0];
   for (const character of packed) {
     const digit = DIGITS.indexOf(character);
-    if (digit < 0 || steps.length > MOST_SAMPLES) throw brokenTrack('it holds what no track holds');
+    if (digit < 0 || steps.length > MAX_SAMPLES) throw brokenTrack('it holds what no track holds');
     value += (digit % HALF) * times;
     times *= HALF;
     if (digit >= HALF) continue;

@@ -1,23 +1,17 @@
 import fc from 'fast-check';
 import { twoPeople } from '../../test/plans';
 import { heldOnRing, ringOf } from '../kit/index';
-import { changeRack } from '../pull/index';
-import { rollPlan, setOffByClock } from '../roll/index';
-import {
-  asJudged,
-  checkTake,
-  judgeTake,
-  newTake,
-  onPlanTime,
-  packTrack,
-  type RingTrack,
-  spanWords,
-  type Take,
-  upgradeTake,
-  verdictOf,
-} from './index';
+import { changePull } from '../plan/index';
+import { clockCueEvents, prepareRoll } from '../roll/index';
+import { checkTake, newTake, type Take } from './take';
+import { upgradeTake } from './upgradeTake';
+import { asJudged, verdictOf } from './asJudged';
+import { judgeTake } from './judgeTake';
+import { onPlanTime } from './onPlanTime';
+import { packTrack, type RingTrack } from './track';
+import { spanWords } from './editorial/spanWords';
 
-const plan = changeRack(twoPeople(), 'rack-1', { startS: 4, durationS: 1 });
+const plan = changePull(twoPeople(), 'pull-1', { startS: 4, durationS: 1 });
 const take: Take = newTake(plan, 1);
 
 describe('a span in words', () => {
@@ -43,7 +37,7 @@ describe('an angle held on the ring', () => {
   });
 
   test('what a roll shows of it can always be printed', () => {
-    const { figureOf } = rollPlan(plan)!;
+    const { figureOf } = prepareRoll(plan)!;
     for (const deg of [-500, 0, 120, 9999]) {
       const { distanceMm, wheelDeg, zone } = figureOf(deg, 1);
       expect(Number.isNaN(distanceMm + wheelDeg + zone.nearMm)).toBe(false);
@@ -64,11 +58,11 @@ describe('a track on the plan’s clock', () => {
   });
 
   test('leaves out what was waited, and goes at full speed where it was practised slowly', () => {
-    const waits = changeRack(plan, 'rack-1', { cueKind: 'hand' });
-    const late = onPlanTime(waits, ramp, [{ moveId: 'rack-1', timeS: 6 }]).ringDeg;
+    const waits = changePull(plan, 'pull-1', { trigger: 'hand' });
+    const late = onPlanTime(waits, ramp, [{ pullId: 'pull-1', timeS: 6 }]).ringDeg;
     expect(late[50 * 3]).toBeCloseTo(3, 6);
     expect(late[50 * 5]).toBeCloseTo(7, 6);
-    const slow = onPlanTime(plan, ramp, [], { rate: 0.5, isByClock: false }).ringDeg;
+    const slow = onPlanTime(plan, ramp, [], { rate: 0.5, isClockTriggered: false }).ringDeg;
     expect(slow[50 * 2]).toBeCloseTo(4, 6);
     expect(slow).toHaveLength(50 * 5 + 1);
   });
@@ -76,34 +70,34 @@ describe('a track on the plan’s clock', () => {
   test('one that was cut short shows nothing after that, and speaks of no pull it had not come to', () => {
     const still = { hz: 50, ringDeg: new Float64Array(101).fill(100) };
     const verdict = judgeTake(plan, still)!;
-    expect(verdict).toMatchObject({ isWhole: false, isKept: false, moves: [] });
+    expect(verdict).toMatchObject({ isWhole: false, isKept: false, pulls: [] });
     expect(Math.max(0, ...verdict.usable.map(({ toS }) => toS))).toBeLessThanOrEqual(2 + 2 / plan.captureFps);
   });
 });
 
 test('a take whose pulls the clock set off is judged the same by whoever knows its cues alone', () => {
-  const waits = changeRack(plan, 'rack-1', { cueKind: 'line' });
-  const { line } = rollPlan(waits)!;
-  const ringDeg = Float64Array.from({ length: 100 * plan.durationS + 1 }, (_, k) => line.ringDegAt(k / 100));
-  const cues = setOffByClock(waits, plan.durationS);
-  expect(cues).toEqual([{ moveId: 'rack-1', timeS: 4 }]);
-  expect(setOffByClock(waits, 3)).toEqual([]);
+  const waits = changePull(plan, 'pull-1', { trigger: 'spoken-line' });
+  const { track: track } = prepareRoll(waits)!;
+  const ringDeg = Float64Array.from({ length: 100 * plan.durationS + 1 }, (_, k) => track.ringDegAt(k / 100));
+  const cues = clockCueEvents(waits, plan.durationS);
+  expect(cues).toEqual([{ pullId: 'pull-1', timeS: 4 }]);
+  expect(clockCueEvents(waits, 3)).toEqual([]);
   const recorded = { ...take, durationS: plan.durationS, track: packTrack({ hz: 100, ringDeg }), cues };
-  expect(verdictOf(waits, recorded)).toEqual(verdictOf(waits, recorded, { rate: 1, isByClock: true }));
-  expect(verdictOf(waits, recorded)).toMatchObject({ isWhole: true, moves: [{ hit: 'hit' }] });
+  expect(verdictOf(waits, recorded)).toEqual(verdictOf(waits, recorded, { rate: 1, isClockTriggered: true }));
+  expect(verdictOf(waits, recorded)).toMatchObject({ isWhole: true, pulls: [{ hit: 'hit' }] });
 });
 
 test('wobbles are left out where they were, also after a pull that was waited for', () => {
-  const waits = changeRack(plan, 'rack-1', { cueKind: 'hand' });
-  const ring = rollPlan(waits)!.line;
+  const waits = changePull(plan, 'pull-1', { trigger: 'hand' });
+  const ring = prepareRoll(waits)!.track;
   const ringDeg = Float64Array.from({ length: 100 * (plan.durationS + 3) }, (_, k) =>
     ring.ringDegAt(k / 100 < 4 ? k / 100 : Math.max(4, k / 100 - 3)),
   );
   const recorded: Take = {
     ...take,
     durationS: plan.durationS + 3,
-    cues: [{ moveId: 'rack-1', timeS: 7 }],
-    wobbles: [{ fromS: 9, toS: 9.5 }],
+    cues: [{ pullId: 'pull-1', timeS: 7 }],
+    focusChecks: [{ fromS: 9, toS: 9.5 }],
     track: packTrack({ hz: 100, ringDeg }),
   };
   const usable = asJudged(waits, recorded).usable!;
@@ -112,17 +106,17 @@ test('wobbles are left out where they were, also after a pull that was waited fo
 });
 
 describe('a take of an earlier form', () => {
-  const { predictedRate: _, usable: __, ...earlier } = take;
+  const { predictedKeepRate: _, usable: __, ...earlier } = take;
 
   test('is completed by what nobody said, and one of this form stays as it is', () => {
-    const hits = [{ moveId: 'rack-1', hit: 'late', lateS: 0.2 }];
+    const hits = [{ pullId: 'pull-1', hit: 'late', lateS: 0.2 }];
     const upgraded = upgradeTake({ ...earlier, hits }) as Take;
     expect(upgraded).toEqual({ ...take, hits: [{ ...hits[0], offDeg: null }] });
     expect(checkTake(upgraded)).toEqual([]);
     expect(upgradeTake(take)).toEqual(take);
   });
 
-  test.each([null, 7, 'take', {}, [], { settings: null, hits: [] }, { settings: {}, hits: 7 }, { ...earlier, hits: [null] }])(
+  test.each([null, 7, 'take', {}, [], { gear: null, hits: [] }, { gear: {}, hits: 7 }, { ...earlier, hits: [null] }])(
     '%j is none, and says so',
     (value) => expect(checkTake(upgradeTake(value)).length).toBeGreaterThan(0),
   );

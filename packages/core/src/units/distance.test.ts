@@ -1,13 +1,7 @@
 import fc from 'fast-check';
-import {
-  displayStepMm,
-  formatDistance,
-  formatDistanceFigure,
-  formatFineDistance,
-  formatGap,
-  parseDistance,
-  type UnitSystem,
-} from './index';
+import { displayStepMm, formatDistance, formatDistanceFigure, formatFineDistance, formatGap } from './formatDistance';
+import { parseDistance } from './distance';
+import type { UnitSystem } from './unitSystem';
 
 const read = (text: string, unit: UnitSystem = 'metric') => {
   const parsed = parseDistance(text, unit);

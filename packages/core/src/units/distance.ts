@@ -6,7 +6,7 @@ export type ParsedDistance =
   { readonly status: 'read'; readonly distanceMm: number } | { readonly status: 'unread'; readonly problem: Problem };
 
 /** Longest distance that can be typed: ten kilometres. Beyond it, type infinity. */
-export const FARTHEST_TYPED_MM = 10_000_000;
+export const MAX_TYPED_DISTANCE_MM = 10_000_000;
 
 const NEED = {
   metric: 'a distance such as 2.4, 240cm, 7\'11", 95in or inf',
@@ -65,7 +65,7 @@ export function parseDistance(text: string, bareUnit: UnitSystem): ParsedDistanc
     );
   if (!Number.isFinite(distanceMm)) return unread('unreadable', `“${text.trim()}” can't be read as a distance`);
   if (distanceMm <= 0) return unread('zero', 'a distance of nothing is at the image plane', 'a distance above zero');
-  if (distanceMm > FARTHEST_TYPED_MM)
+  if (distanceMm > MAX_TYPED_DISTANCE_MM)
     return unread('too-far', `“${text.trim()}” is over ten kilometres`, 'a shorter distance, or inf');
   return { status: 'read', distanceMm };
 }

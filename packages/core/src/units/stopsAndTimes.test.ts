@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { formatStop, formatTime, frameAtOrAfter, frameCount, parseStop, parseTime, stopScale } from './index';
+import { formatStop, parseStop, stopScale } from './stops';
+import { formatTime, frameAtOrAfter, frameCount, parseTime } from './time';
 
 describe('stops', () => {
   test('the scale keeps both ends of the lens, engraved or not', () => {

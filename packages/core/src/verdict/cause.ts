@@ -1,7 +1,8 @@
-import { type FloorDistances, isWalking, type Subject, whereAt } from '../floor/index.js';
+import { type FloorDistances, isWalking, pathPositionAt, type Subject } from '../floor/index.js';
 import type { LensRing } from '../kit/index.js';
 import { depthOfField } from '../optics/index.js';
-import { type FocusLine, focalLengthAt, isSteady, type LineSetting, type ShotOptics, zoneLensAt } from '../pull/index.js';
+import type { FocusTrack } from '../track/index.js';
+import { focalLengthAt, isSteady, type ShotOptics, type TrackPosition, zoneLensAt } from '../plan/index.js';
 import type { Cause, SubjectFrames } from './pullVerdict.js';
 
 /** Smaller changes of a distance are ignored. */
@@ -14,7 +15,7 @@ const STILL_MM = 5;
  * no pull goes there.
  */
 export function causeFinder(
-  line: FocusLine,
+  track: FocusTrack,
   ring: LensRing,
   optics: ShotOptics,
   subject: Subject,
@@ -22,35 +23,35 @@ export function causeFinder(
   frames: SubjectFrames,
   captureFps: number,
 ): (frame: number) => Cause {
-  const zones = new Map<LineSetting, { nearMm: number; farMm: number }>();
+  const zones = new Map<TrackPosition, { nearMm: number; farMm: number }>();
   const steadily = isSteady(optics);
-  const keepsSharp = (setting: LineSetting, distanceMm: number, timeS: number): boolean => {
-    let zone = steadily ? zones.get(setting) : undefined;
-    if (!zone) zones.set(setting, (zone = depthOfField({ ...zoneLensAt(optics, timeS), focusDistanceMm: setting.distanceMm })));
+  const keepsSharp = (position: TrackPosition, distanceMm: number, timeS: number): boolean => {
+    let zone = steadily ? zones.get(position) : undefined;
+    if (!zone) zones.set(position, (zone = depthOfField({ ...zoneLensAt(optics, timeS), focusDistanceMm: position.distanceMm })));
     return distanceMm >= zone.nearMm && distanceMm <= zone.farMm;
   };
   return (frame) => {
     const timeS = frame / captureFps;
     const distanceMm = frames.distanceMm[frame]!;
-    const begun = line.moves.filter((move) => move.startS <= timeS);
+    const begun = track.pulls.filter((pull) => pull.startS <= timeS);
     const lastBegun = begun[begun.length - 1];
     if (lastBegun && lastBegun.endS > timeS && keepsSharp(lastBegun.to, distanceMm, timeS))
-      return { kind: 'under-way', moveId: lastBegun.moveId };
-    if (lastBegun && keepsSharp(lastBegun.from, distanceMm, timeS)) return { kind: 'left-too-soon', moveId: lastBegun.moveId };
-    const late = line.moves.find((move) => move.startS > timeS && keepsSharp(move.to, distanceMm, timeS));
-    if (late) return { kind: 'starts-too-late', moveId: late.moveId };
-    const standing = lastBegun?.to ?? line.start;
+      return { kind: 'under-way', pullId: lastBegun.pullId };
+    if (lastBegun && keepsSharp(lastBegun.from, distanceMm, timeS)) return { kind: 'left-too-soon', pullId: lastBegun.pullId };
+    const late = track.pulls.find((pull) => pull.startS > timeS && keepsSharp(pull.to, distanceMm, timeS));
+    if (late) return { kind: 'starts-too-late', pullId: late.pullId };
+    const standing = lastBegun?.to ?? track.start;
     if (standing.target.kind === 'subject' || standing.target.kind === 'course')
-      return { kind: 'goes-on', moveId: lastBegun?.moveId ?? null };
+      return { kind: 'tracking-off', pullId: lastBegun?.pullId ?? null };
     if (!steadily && keepsSharp(standing, distanceMm, 0)) {
       const hasZoomed = focalLengthAt(optics, timeS) !== optics.focalLengthMm;
       return { kind: 'zone-shrinks', by: hasZoomed ? 'zoom' : 'stop' };
     }
     if (isWalking(subject, distances.markFocusMm, timeS)) return { kind: 'walks' };
-    const { from, to } = whereAt(subject, timeS)!;
+    const { from, to } = pathPositionAt(subject, timeS)!;
     if (Math.abs(distances.markFocusMm.get(from.markId)! - distanceMm) > STILL_MM)
       return { kind: from === to ? 'camera-moves' : 'walks' };
     if (distanceMm < ring.closeFocusMm || distanceMm > ring.farthestMm) return { kind: 'out-of-reach' };
-    return { kind: 'no-move' };
+    return { kind: 'no-pull' };
   };
 }

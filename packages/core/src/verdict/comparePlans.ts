@@ -1,5 +1,6 @@
 import { ringOf, wheelDegOf, withinReach } from '../kit/index.js';
-import { landingWindow, planDistances, type ShotPlan, zoneLensAt } from '../pull/index.js';
+import { landingWindow } from '../hand/index.js';
+import { planDistances, type ShotPlan, zoneLensAt } from '../plan/index.js';
 import { evaluatePull } from './evaluatePull.js';
 import type { PullVerdict } from './pullVerdict.js';
 

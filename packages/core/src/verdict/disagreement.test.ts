@@ -1,6 +1,7 @@
 import { twoPeople } from '../../test/plans';
-import { changeMark, placeMark, setLensHeight, startFloor } from '../pull/index';
-import { disagreement, evaluatePull } from './index';
+import { changeMark, placeMark, setLensHeight, startFloor } from '../plan/index';
+import { disagreement } from './disagreement';
+import { evaluatePull } from './evaluatePull';
 
 const drawn = () => setLensHeight(startFloor(twoPeople()), 1620);
 

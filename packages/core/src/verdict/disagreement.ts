@@ -1,5 +1,5 @@
 import type { Mark } from '../floor/index.js';
-import { type LineTarget, planDistances, redrawn, type ShotPlan, withTargets } from '../pull/index.js';
+import { type FocusTarget, planDistances, type ShotPlan, withDrawnDistances, withTargets } from '../plan/index.js';
 import { evaluatePull } from './evaluatePull.js';
 
 /** Difference between the taped and the drawn distance of a mark, and its effect. */
@@ -12,7 +12,7 @@ export interface Disagreement {
 }
 
 /** Smaller differences are ignored. */
-const TELLS_MM = 5;
+const MIN_DIFFERENCE_MM = 5;
 
 /**
  * Compares the tape with the drawing at a mark, and computes the loss if the drawing is right while the ring is set by the
@@ -21,16 +21,16 @@ const TELLS_MM = 5;
  * @returns null if they agree, or if one of them is missing
  */
 export function disagreement(plan: ShotPlan, mark: Mark): Disagreement | null {
-  const { markSight, markFocusMm } = planDistances(plan);
-  const drawnMm = markSight.get(mark.id)?.tapeMm;
+  const { markSightings, markFocusMm } = planDistances(plan);
+  const drawnMm = markSightings.get(mark.id)?.tapeMm;
   if (mark.method === 'drawn' || mark.distanceMm === null || drawnMm === undefined) return null;
-  if (Math.abs(mark.distanceMm - drawnMm) < TELLS_MM) return null;
-  const asSet = (target: LineTarget): LineTarget => {
+  if (Math.abs(mark.distanceMm - drawnMm) < MIN_DIFFERENCE_MM) return null;
+  const asSet = (target: FocusTarget): FocusTarget => {
     if (target.kind !== 'mark' || target.markId !== mark.id) return target;
     const distanceMm = markFocusMm.get(mark.id)!;
     return { kind: 'distance', distanceMm: distanceMm === Infinity ? null : distanceMm };
   };
-  const drawn = redrawn({
+  const drawn = withDrawnDistances({
     ...withTargets(plan, asSet),
     marks: plan.marks.map((item) => (item.id === mark.id ? { ...item, method: 'drawn' as const } : item)),
   });

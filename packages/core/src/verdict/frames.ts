@@ -1,12 +1,13 @@
 import { blurBetween, conjugates, zoneLimits } from '../optics/index.js';
-import { type FocusLine, isSteady, type ShotOptics, zoneLensAt } from '../pull/index.js';
+import type { FocusTrack } from '../track/index.js';
+import { isSteady, type ShotOptics, zoneLensAt } from '../plan/index.js';
 import type { LensRing } from '../kit/index.js';
 import type { FloorDistances, Subject } from '../floor/index.js';
-import type { LineFrames, SubjectFrames } from './pullVerdict.js';
+import type { TrackSamples, SubjectFrames } from './pullVerdict.js';
 
 /** Frames of the focus track, with the lens position that blur depends on. */
-export interface JudgedLine {
-  readonly frames: LineFrames;
+export interface TrackFrames {
+  readonly frames: TrackSamples;
   /** Lens to focused plane; Infinity allowed */
   readonly objectMm: Float64Array;
   /** Offset from object distance to tape distance: separation plus lens to image plane */
@@ -16,16 +17,16 @@ export interface JudgedLine {
 }
 
 /** Smallest object distance of a subject: one nearer than the lens itself has no defined blur. */
-const CLOSEST_OBJECT_MM = 1;
+const MIN_OBJECT_MM = 1;
 
 /** Samples the track by frame: ring angle, focus, stop, near and far limit. Consecutive frames of a hold share their optics. */
-export function judgeLine(
-  line: Pick<FocusLine, 'ringDegAt'>,
+export function sampleTrack(
+  line: Pick<FocusTrack, 'ringDegAt'>,
   ring: LensRing,
   optics: ShotOptics,
   frameCount: number,
   captureFps: number,
-): JudgedLine {
+): TrackFrames {
   const column = () => new Float64Array(frameCount);
   const frames = {
     timesS: column(),
@@ -65,7 +66,7 @@ export function judgeLine(
 }
 
 /** Compares one subject with the track, frame by frame. */
-export function judgeSubject(subject: Subject, distances: FloorDistances, judged: JudgedLine): SubjectFrames {
+export function judgeSubject(subject: Subject, distances: FloorDistances, judged: TrackFrames): SubjectFrames {
   const { frames, objectMm, toTapeMm, focalLengthMm, circleOfConfusionMm } = judged;
   const n = frames.timesS.length;
   const result = {
@@ -77,7 +78,7 @@ export function judgeSubject(subject: Subject, distances: FloorDistances, judged
   };
   for (let i = 0; i < n; i++) {
     const distanceMm = distances.focusMmAt(subject, frames.timesS[i]!);
-    const subjectObjectMm = Math.max(distanceMm - toTapeMm[i]!, CLOSEST_OBJECT_MM);
+    const subjectObjectMm = Math.max(distanceMm - toTapeMm[i]!, MIN_OBJECT_MM);
     const blurMm = blurBetween(focalLengthMm[i]!, frames.fNumber[i]!, objectMm[i]!, subjectObjectMm);
     result.distanceMm[i] = distanceMm;
     result.blurCircles[i] = blurMm / circleOfConfusionMm;

@@ -1,32 +1,30 @@
-export { planChanges } from './changes/planChanges.js';
 export { comparePlans, type MarkShift, type PlanComparison } from './comparePlans.js';
-export { type Disagreement, disagreement } from './disagreement.js';
+export { disagreement, type Disagreement } from './disagreement.js';
 export { evaluatePull } from './evaluatePull.js';
-export { type JudgedRing, judgeRing } from './judgeRing.js';
-export {
-  type LaidMove,
-  layStaging,
-  type Staging,
-  type StagingAt,
-  type StagingFigure,
-  type StagingParam,
-  STAGINGS,
-  type StagingValues,
-  usualValues,
-} from './staging/index.js';
-export { findMends, type Mend, type MendChange } from './mends/index.js';
-export { sharpSpans, zoneSpans } from './zoneSpans.js';
-export { narrate, type Narration, type SentencePart, targetName } from './narrate.js';
+export { evaluateRing, type RingVerdict } from './evaluateRing.js';
+export { narrate, type Narration, type SentencePart } from './narrate.js';
 export {
   type BeatVerdict,
   type Cause,
-  type JudgedPull,
+  type CompleteVerdict,
   type Landing,
-  type LineFrames,
   type Missing,
-  type MoveVerdict,
+  type PullAssessment,
   type PullVerdict,
   type Side,
   type SoftSpan,
   type SubjectFrames,
+  type TrackSamples,
 } from './pullVerdict.js';
+export { sharpSpans, zoneSpans } from './zoneSpans.js';
+export {
+  type BlockedPlan,
+  type BlockingMove,
+  type BlockingMoveFigure,
+  type BlockingMoveParam,
+  type BlockingMoveStart,
+  type BlockingMoveValues,
+} from './blockingMoves/blockingMove.js';
+export { applyBlockingMove, BLOCKING_MOVES, defaultValues } from './blockingMoves/blockingMoves.js';
+export { findFixes } from './fixes/findFixes.js';
+export { type Fix, type FixChange } from './fixes/fix.js';

@@ -1,8 +1,8 @@
-import type { LineTarget, ShotPlan } from '../pull/index.js';
+import { type ShotPlan, subjectName, targetName } from '../plan/index.js';
 import { formatDistance, formatGap, formatTime, formatTimeFigure, type UnitSystem } from '../units/index.js';
-import { isTooFast } from './fastest.js';
-import { keyMoments, notSoftEnough, subjectName, tooFast } from './narrateAsked.js';
-import type { JudgedPull, MoveVerdict, PullVerdict, SoftSpan } from './pullVerdict.js';
+import { exceedsHandLimit } from './peakSpeed.js';
+import { keyMoments, notSoftEnough, tooFast } from './narrateAsked.js';
+import type { CompleteVerdict, PullAssessment, PullVerdict, SoftSpan } from './pullVerdict.js';
 
 /** Part of a sentence with its tone: the page colours it. The meaning never depends on colour alone. */
 export interface SentencePart {
@@ -35,22 +35,22 @@ function incomplete(missing: 'distance' | 'beat' | undefined): SentencePart {
     : { tone: 'plain', text: 'No distance yet: tape to the first subject and type it.' };
 }
 
-function judged(verdict: JudgedPull, plan: ShotPlan, units: UnitSystem): SentencePart[] {
+function judged(verdict: CompleteVerdict, plan: ShotPlan, units: UnitSystem): SentencePart[] {
   const parts: SentencePart[] = [howMuch(verdict)];
   parts.push(...keyMoments(verdict, plan));
   const [first, ...others] = verdict.softSpans;
   if (first) parts.push(...firstSoft(first, others, verdict, plan, units));
   else parts.push(...whatIsTight(verdict, plan, units));
   parts.push(...notSoftEnough(verdict, plan));
-  const beyond = verdict.moves.find((move) => move.grade === 'beyond');
-  const tight = first ? undefined : verdict.moves.find((move) => move.grade === 'tight');
+  const beyond = verdict.pulls.find((pull) => pull.grade === 'too-hard');
+  const tight = first ? undefined : verdict.pulls.find((pull) => pull.grade === 'tight');
   if (beyond) parts.push(handTime('On paper only', beyond, verdict, plan, units));
-  else if (isTooFast(verdict.fastest)) parts.push(tooFast(verdict));
+  else if (exceedsHandLimit(verdict.fastest)) parts.push(tooFast(verdict));
   else if (tight) parts.push(handTime('Barely possible', tight, verdict, plan, units));
   return parts;
 }
 
-function howMuch({ sharpFrames, requiredFrames, frameCount, captureFps, outcome, softSpans }: JudgedPull): SentencePart {
+function howMuch({ sharpFrames, requiredFrames, frameCount, captureFps, outcome, softSpans }: CompleteVerdict): SentencePart {
   const total = formatTime(requiredFrames / captureFps);
   if (requiredFrames === 0) return { tone: 'plain', text: 'Nobody has to be sharp in this shot.' };
   const isWholeShot = requiredFrames === frameCount;
@@ -76,7 +76,7 @@ function sharpText(sharpFrames: number, requiredFrames: number, captureFps: numb
 function firstSoft(
   first: SoftSpan,
   others: readonly SoftSpan[],
-  verdict: JudgedPull,
+  verdict: CompleteVerdict,
   plan: ShotPlan,
   units: UnitSystem,
 ): SentencePart[] {
@@ -94,34 +94,34 @@ function firstSoft(
   ];
 }
 
-function why({ cause, subjectId }: SoftSpan, verdict: JudgedPull, plan: ShotPlan, units: UnitSystem): string {
-  const pull = (moveId: string) => `the pull to ${moveName(verdict, moveId, plan, units)}`;
-  const startOf = (moveId: string) => formatTime(verdict.moves.find((move) => move.moveId === moveId)!.startS);
+function why({ cause, subjectId }: SoftSpan, verdict: CompleteVerdict, plan: ShotPlan, units: UnitSystem): string {
+  const pull = (pullId: string) => `the pull to ${moveName(verdict, pullId, plan, units)}`;
+  const startOf = (pullId: string) => formatTime(verdict.pulls.find((move) => move.pullId === pullId)!.startS);
   switch (cause.kind) {
     case 'under-way':
-      return ` while ${pull(cause.moveId)} is under way`;
+      return ` while ${pull(cause.pullId)} is under way`;
     case 'starts-too-late':
-      return `, because ${pull(cause.moveId)} starts only at ${startOf(cause.moveId)}`;
+      return `, because ${pull(cause.pullId)} starts only at ${startOf(cause.pullId)}`;
     case 'left-too-soon':
-      return `, because ${pull(cause.moveId)} leaves at ${startOf(cause.moveId)}`;
+      return `, because ${pull(cause.pullId)} leaves at ${startOf(cause.pullId)}`;
     case 'zone-shrinks':
       return cause.by === 'stop'
         ? ', because opening the stop makes the zone too thin'
         : ', because zooming in makes the zone too thin';
-    case 'goes-on':
-      return `, because ${goingOn(cause.moveId, subjectId, plan)}`;
+    case 'tracking-off':
+      return `, because ${tracking(cause.pullId, subjectId, plan)}`;
     case 'walks':
       return ' on the way, and no pull follows';
     case 'camera-moves':
       return ' while the camera moves and no pull follows';
     case 'out-of-reach':
       return `: outside what the ring reaches (${formatDistance(plan.optics.lens.closeFocusMm, units)} to ∞)`;
-    case 'no-move':
+    case 'no-pull':
       return ', and no pull goes there';
   }
 }
 
-function whatIsTight({ tightest, captureFps }: JudgedPull, plan: ShotPlan, units: UnitSystem): SentencePart[] {
+function whatIsTight({ tightest, captureFps }: CompleteVerdict, plan: ShotPlan, units: UnitSystem): SentencePart[] {
   if (!tightest || tightest.marginMm === Infinity) return [];
   const room = formatGap(tightest.marginMm, units);
   return [
@@ -132,42 +132,25 @@ function whatIsTight({ tightest, captureFps }: JudgedPull, plan: ShotPlan, units
   ];
 }
 
-function handTime(how: string, move: MoveVerdict, verdict: JudgedPull, plan: ShotPlan, units: UnitSystem): SentencePart {
+function handTime(how: string, pull: PullAssessment, verdict: CompleteVerdict, plan: ShotPlan, units: UnitSystem): SentencePart {
   const hundredths = (timeS: number) => `${timeS.toFixed(2)} s`;
   return {
     tone: 'edge',
-    text: `${how}: the pull to ${moveName(verdict, move.moveId, plan, units)} has ${hundredths(move.availableS)}, and a hand needs ${hundredths(move.neededS)}.`,
+    text: `${how}: the pull to ${moveName(verdict, pull.pullId, plan, units)} has ${hundredths(pull.availableS)}, and a hand needs ${hundredths(pull.neededS)}.`,
   };
 }
 
-function moveName(verdict: JudgedPull, moveId: string, plan: ShotPlan, units: UnitSystem): string {
-  const move = verdict.moves.find((item) => item.moveId === moveId);
-  return move ? targetName(move.to.target, plan, units) : 'the next mark';
+function moveName(verdict: CompleteVerdict, pullId: string, plan: ShotPlan, units: UnitSystem): string {
+  const pull = verdict.pulls.find((item) => item.pullId === pullId);
+  return pull ? targetName(pull.to.target, plan, units) : 'the next mark';
 }
 
 /** Why a tracking focus leaves a subject soft. */
-function goingOn(moveId: string | null, softId: string, plan: ShotPlan): string {
-  const target = moveId === null ? plan.line.start : plan.line.moves.find(({ id }) => id === moveId)?.target;
+function tracking(pullId: string | null, softId: string, plan: ShotPlan): string {
+  const target = pullId === null ? plan.focusTrack.start : plan.focusTrack.pulls.find(({ id }) => id === pullId)?.target;
   if (target?.kind !== 'subject') return 'the course the line runs along is not where they are';
   const whom = subjectName(plan, target.subjectId);
   if (target.subjectId !== softId) return `the line goes with ${whom}`;
   if (target.leadS === 0) return `the ring does not reach as far as the line would follow ${whom}`;
   return `the follow runs ${Math.abs(target.leadS).toFixed(1)} s ${target.leadS < 0 ? 'behind' : 'ahead'}`;
-}
-
-/** Mark letter of a target, or its description if it has no mark. */
-export function targetName(target: LineTarget, plan: ShotPlan, units: UnitSystem): string {
-  const letterOf = (markId: string) => plan.marks.find((mark) => mark.id === markId)?.letter ?? 'a mark';
-  switch (target.kind) {
-    case 'mark':
-      return letterOf(target.markId);
-    case 'distance':
-      return formatDistance(target.distanceMm ?? Infinity, units);
-    case 'blur':
-      return `soft ${target.towards === 'near' ? 'before' : 'behind'} ${letterOf(target.markId)}`;
-    case 'subject':
-      return subjectName(plan, target.subjectId);
-    case 'course':
-      return 'the course';
-  }
 }

@@ -1,26 +1,26 @@
-import { beatsNow, pictureWidthMm, planCircleMm, type ShotPlan } from '../pull/index.js';
+import { activeBeats, pictureWidthMm, planCircleMm, type ShotPlan, subjectName } from '../plan/index.js';
 import { formatTime } from '../units/index.js';
-import type { JudgedPull } from './pullVerdict.js';
+import type { CompleteVerdict } from './pullVerdict.js';
 import type { SentencePart } from './narrate.js';
 
 /** Key moments that are missed; they come before everything else. */
-export function keyMoments(verdict: JudgedPull, plan: ShotPlan): SentencePart[] {
-  const missed = verdict.beats.filter(({ keyKept }) => keyKept === false).map(({ beatId }) => beatId);
-  const keys = beatsNow(plan).filter(({ id }) => missed.includes(id));
+export function keyMoments(verdict: CompleteVerdict, plan: ShotPlan): SentencePart[] {
+  const missed = verdict.beats.filter(({ isKeyMomentKept }) => isKeyMomentKept === false).map(({ beatId }) => beatId);
+  const keys = activeBeats(plan).filter(({ id }) => missed.includes(id));
   if (keys.length === 0) return [];
-  const times = keys.map(({ keyS }) => formatTime(keyS!)).join(' and ');
+  const times = keys.map(({ keyMomentS }) => formatTime(keyMomentS!)).join(' and ');
   return [
     {
       tone: 'soft',
       text: keys.length === 1 ? `The key moment at ${times} is missed.` : `The key moments at ${times} are missed.`,
-      atS: keys[0]!.keyS!,
+      atS: keys[0]!.keyMomentS!,
     },
   ];
 }
 
 /** The first subject that must be soft and is too sharp. */
-export function notSoftEnough({ tooSharp }: JudgedPull, plan: ShotPlan): SentencePart[] {
-  const [first] = tooSharp;
+export function notSoftEnough({ tooSharpSpans }: CompleteVerdict, plan: ShotPlan): SentencePart[] {
+  const [first] = tooSharpSpans;
   if (!first) return [];
   const name = subjectName(plan, first.subjectId);
   const blur = `${first.blurPercent.toFixed(first.blurPercent < 0.1 ? 2 : 1)} %`;
@@ -28,8 +28,8 @@ export function notSoftEnough({ tooSharp }: JudgedPull, plan: ShotPlan): Sentenc
   const is = first.blurPercent < circlePercent(plan) ? `${name} is sharp` : `${name} blurs to ${blur} of the picture's width`;
   const asked =
     first.blurPercent < circlePercent(plan)
-      ? `a blur of ${first.askedPercent} % of the picture's width`
-      : `${first.askedPercent} %`;
+      ? `a blur of ${first.requiredPercent} % of the picture's width`
+      : `${first.requiredPercent} %`;
   return [
     { tone: 'soft', text: `Too sharp from ${formatTime(first.fromS)}:`, atS: first.fromS },
     { tone: 'plain', text: `${is}, and ${asked} is asked.` },
@@ -42,13 +42,9 @@ function circlePercent({ optics }: ShotPlan): number {
 }
 
 /** The track turns faster than the puller is willing to. */
-export function tooFast({ fastest: { timeS, handDegPerS, limitDegPerS } }: JudgedPull): SentencePart {
+export function tooFast({ fastest: { timeS, maxHandDegPerS, limitDegPerS } }: CompleteVerdict): SentencePart {
   return {
     tone: 'edge',
-    text: `On paper only: at ${formatTime(timeS)} the hand would turn ${handDegPerS.toFixed(0)}°/s, and ${limitDegPerS.toFixed(0)}°/s is its limit.`,
+    text: `On paper only: at ${formatTime(timeS)} the hand would turn ${maxHandDegPerS.toFixed(0)}°/s, and ${limitDegPerS.toFixed(0)}°/s is its limit.`,
   };
-}
-
-export function subjectName(plan: ShotPlan, subjectId: string): string {
-  return plan.subjects.find((subject) => subject.id === subjectId)?.name ?? 'someone';
 }

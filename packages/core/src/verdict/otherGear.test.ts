@@ -1,75 +1,78 @@
 import { twoPeople } from '../../test/plans';
-import { plainLens, plainWheel } from '../kit/index';
+import { defaultLens, defaultWheel } from '../kit/index';
 import { blurDiameterMm, depthOfField } from '../optics/index';
 import {
-  addOpticsMove,
+  addOpticsChange,
   newPlan,
-  removeRack,
+  removePull,
   setFocalLength,
   setStop,
   type ShotPlan,
-  takeLens,
-  takeWheel,
+  chooseLens,
+  chooseWheel,
   zoneLensAt,
-} from '../pull/index';
-import { comparePlans, evaluatePull, type JudgedPull, narrate } from './index';
+} from '../plan/index';
+import { comparePlans } from './comparePlans';
+import { evaluatePull } from './evaluatePull';
+import type { CompleteVerdict } from './pullVerdict';
+import { narrate } from './narrate';
 
-function judge(plan: ShotPlan): JudgedPull {
+function judge(plan: ShotPlan): CompleteVerdict {
   const verdict = evaluatePull(plan);
   if (verdict.status !== 'judged') throw new Error(`not judged: ${verdict.missing.join()}`);
   return verdict;
 }
 
 describe('stop and focal length over time', () => {
-  const zoomLens = plainLens({ name: 'Zoom', focalLengthMm: 25, longestMm: 100, widestStop: 2.2, closeFocusMm: 900 });
-  const alone = (plan: ShotPlan) => judge(removeRack({ ...plan, beats: [{ ...plan.beats[0]!, toS: 10 }] }, 'rack-1'));
+  const zoomLens = defaultLens({ name: 'Zoom', focalLengthMm: 25, longestMm: 100, widestStop: 2.2, closeFocusMm: 900 });
+  const alone = (plan: ShotPlan) => judge(removePull({ ...plan, beats: [{ ...plan.beats[0]!, toS: 10 }] }, 'pull-1'));
   /** The zoom at 30 mm and T8 holds Ines at 2.05 m with focus on Old Tam at 2.90 m. */
-  const wide = setStop(setFocalLength(takeLens(twoPeople(), 'z', zoomLens), 30), 8);
+  const wide = setStop(setFocalLength(chooseLens(twoPeople(), 'z', zoomLens), 30), 8);
   const both = { ...wide, beats: [{ ...wide.beats[0]!, subjectId: 'subject-2' }] };
 
   test('each frame goes by the stop and the focal length it has then', () => {
-    const pulled = addOpticsMove(both, 'stopPulls', 2, 2.2);
-    const verdict = alone(addOpticsMove(pulled, 'zooms', 5, 80));
+    const pulled = addOpticsChange(both, 'irisPulls', 2, 2.2);
+    const verdict = alone(addOpticsChange(pulled, 'zooms', 5, 80));
     for (const frame of [0, 60, 150, 239]) {
-      const lens = zoneLensAt(addOpticsMove(pulled, 'zooms', 5, 80).optics, frame / 24);
-      const zone = depthOfField({ ...lens, focusDistanceMm: verdict.line.focusMm[frame]! });
-      expect(verdict.line.fNumber[frame]).toBeCloseTo(lens.fNumber, 12);
-      expect(verdict.line.nearMm[frame]).toBeCloseTo(zone.nearMm, 6);
-      const blur = blurDiameterMm({ ...lens, focusDistanceMm: verdict.line.focusMm[frame]!, subjectDistanceMm: 2050 });
+      const lens = zoneLensAt(addOpticsChange(pulled, 'zooms', 5, 80).optics, frame / 24);
+      const zone = depthOfField({ ...lens, focusDistanceMm: verdict.track.focusMm[frame]! });
+      expect(verdict.track.fNumber[frame]).toBeCloseTo(lens.fNumber, 12);
+      expect(verdict.track.nearMm[frame]).toBeCloseTo(zone.nearMm, 6);
+      const blur = blurDiameterMm({ ...lens, focusDistanceMm: verdict.track.focusMm[frame]!, subjectDistanceMm: 2050 });
       expect(verdict.subjects[1]!.blurCircles[frame]).toBeCloseTo(blur / lens.circleOfConfusionMm, 9);
     }
   });
 
   test('opening up, or zooming in, is named as what made the zone too thin', () => {
     expect(alone(both).outcome).toBe('sharp');
-    const opened = alone(addOpticsMove(both, 'stopPulls', 2, 2.2));
+    const opened = alone(addOpticsChange(both, 'irisPulls', 2, 2.2));
     expect(opened.softSpans[0]!.cause).toEqual({ kind: 'zone-shrinks', by: 'stop' });
     expect(narrate(opened, both, 'metric').text).toContain('because opening the stop makes the zone too thin');
-    const closer = alone(addOpticsMove(both, 'zooms', 2, 100));
+    const closer = alone(addOpticsChange(both, 'zooms', 2, 100));
     expect(closer.softSpans[0]!.cause).toEqual({ kind: 'zone-shrinks', by: 'zoom' });
   });
 
   test('a steady shot is judged the same with a turn that changes nothing', () => {
     const plain = judge(twoPeople());
-    const turned = judge(addOpticsMove(twoPeople(), 'stopPulls', 3, 3.2));
+    const turned = judge(addOpticsChange(twoPeople(), 'irisPulls', 3, 3.2));
     expect(turned.sharpFrames).toBe(plain.sharpFrames);
-    expect([...turned.line.nearMm]).toEqual([...plain.line.nearMm]);
+    expect([...turned.track.nearMm]).toEqual([...plain.track.nearMm]);
   });
 });
 
 describe('other gear', () => {
-  const wheel = plainWheel({ name: 'W', wheelPerRing: 3, discDiameterMm: 90, comfortableDeg: 40 });
+  const wheel = defaultWheel({ name: 'W', wheelPerRing: 3, discDiameterMm: 90, comfortableDeg: 40 });
 
   test('a move is judged at the wheel: its degrees, and the grips it takes', () => {
-    const [atRing] = judge(twoPeople()).moves;
-    const [atWheel] = judge(takeWheel(twoPeople(), null, wheel)).moves;
+    const [atRing] = judge(twoPeople()).pulls;
+    const [atWheel] = judge(chooseWheel(twoPeople(), null, wheel)).pulls;
     expect(atRing!.wheel).toBeNull();
     expect(atWheel!.wheel!.travelDeg).toBeCloseTo(3 * atRing!.travelDeg, 9);
     expect(atWheel!.neededS).toBeGreaterThan(atRing!.neededS);
   });
 
   test('what a change would do: sharp time before and after, and where each mark goes', () => {
-    const after = takeWheel(setStop(twoPeople(), 8), null, wheel);
+    const after = chooseWheel(setStop(twoPeople(), 8), null, wheel);
     const { sharpBeforeS, sharpAfterS, marks } = comparePlans(twoPeople(), after);
     expect(sharpBeforeS).not.toBeNull();
     expect(sharpAfterS!).toBeGreaterThanOrEqual(sharpBeforeS!);

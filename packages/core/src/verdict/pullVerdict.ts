@@ -1,4 +1,6 @@
-import type { BeatKind, LineMove, MoveGrade, WheelTurn } from '../pull/index.js';
+import type { Requirement } from '../plan/index.js';
+import type { TrackPull } from '../track/index.js';
+import type { PullGrade, WheelTurn } from '../hand/index.js';
 
 /** Side of the zone on which a soft subject is. */
 export type Side = 'in front' | 'behind';
@@ -9,15 +11,15 @@ export type Missing = 'distance' | 'beat';
 /** Why a subject is soft, in terms of the plan. */
 export type Cause =
   /** The pull towards the subject is still under way */
-  | { readonly kind: 'under-way'; readonly moveId: string }
+  | { readonly kind: 'under-way'; readonly pullId: string }
   /** The move that brings focus to the subject has not begun */
-  | { readonly kind: 'starts-too-late'; readonly moveId: string }
+  | { readonly kind: 'starts-too-late'; readonly pullId: string }
   /** The line was right for the subject, and this move took it away */
-  | { readonly kind: 'left-too-soon'; readonly moveId: string }
+  | { readonly kind: 'left-too-soon'; readonly pullId: string }
   /** The zone was wide enough, and opening the stop or zooming in made it too thin */
   | { readonly kind: 'zone-shrinks'; readonly by: 'stop' | 'zoom' }
   /** The line goes on with someone, or along a course, and is not where it should be; null for the line's start */
-  | { readonly kind: 'goes-on'; readonly moveId: string | null }
+  | { readonly kind: 'tracking-off'; readonly pullId: string | null }
   /** The subject walks, and the line does not go with it */
   | { readonly kind: 'walks' }
   /** The subject stands, and the camera moves or pans while the line does not go with it */
@@ -25,7 +27,7 @@ export type Cause =
   /** The target lies outside what the ring reaches */
   | { readonly kind: 'out-of-reach' }
   /** The line never goes where the subject is */
-  | { readonly kind: 'no-move' };
+  | { readonly kind: 'no-pull' };
 
 /** An unbroken run of frames in which the subject of a beat is soft. */
 export interface SoftSpan {
@@ -53,7 +55,7 @@ export interface TooSharpSpan {
   readonly toS: number;
   /** Smallest blur and required blur, in percent of the picture's width */
   readonly blurPercent: number;
-  readonly askedPercent: number;
+  readonly requiredPercent: number;
 }
 
 /** One subject frame by frame; arrays of length `frameCount`. */
@@ -72,14 +74,14 @@ export interface SubjectFrames {
 export interface BeatVerdict {
   readonly beatId: string;
   readonly subjectId: string;
-  readonly kind: BeatKind;
+  readonly kind: Requirement;
   readonly frames: number;
   /** Frames that meet the requirement; for a beat without requirement, sharp frames */
   readonly keptFrames: number;
   /** Share of its frames that meet the requirement, 0 to 1 */
   readonly share: number;
   /** Whether the key moment is sharp; null without key moment */
-  readonly keyKept: boolean | null;
+  readonly isKeyMomentKept: boolean | null;
   /** The required share is reached and the key moment is sharp; always true without requirement */
   readonly kept: boolean;
   /** Frame with the least room; for a beat that must be soft, with the least blur. Null for a beat without frames */
@@ -96,23 +98,23 @@ export interface Landing {
   readonly nearRoomMm: number;
   readonly farRoomMm: number;
   readonly bits: number;
-  readonly againstStop: boolean;
+  readonly isAgainstHardStop: boolean;
   readonly neededS: number;
 }
 
 /** A pull as the hand feels it. Angles in ring degrees, except at the wheel. */
-export interface MoveVerdict extends LineMove, Landing {
+export interface PullAssessment extends TrackPull, Landing {
   /** Always positive */
   readonly travelDeg: number;
   readonly towards: 'near' | 'far' | 'nowhere';
   /** Landing in the opposite direction, at the place where the pull leaves */
-  readonly otherOrder: Landing;
+  readonly oppositeLanding: Landing;
   /** Change of picture width during the pull in percent (breathing) */
   readonly breathingPercent: number;
   /** The same turn at the wheel; null for a hand at the ring */
   readonly wheel: WheelTurn | null;
   readonly availableS: number;
-  readonly grade: MoveGrade;
+  readonly grade: PullGrade;
   readonly peakDegPerS: number;
   /** Peak speed of the wheel, or of the ring without a wheel */
   readonly handPeakDegPerS: number;
@@ -121,7 +123,7 @@ export interface MoveVerdict extends LineMove, Landing {
 }
 
 /** The whole track by frame; arrays of length `frameCount`. */
-export interface LineFrames {
+export interface TrackSamples {
   /** Strictly increasing from 0: frame number over capture rate */
   readonly timesS: Float64Array;
   readonly ringDeg: Float64Array;
@@ -142,12 +144,12 @@ export type PullVerdict =
        * `soft`: a beat is not kept. `too-hard`: sharp on paper, but a pull needs more time than the hand has, or exceeds its
        * speed limit. `tight`: sharp, but a pull leaves the hand hardly any spare time
        */
-      readonly outcome: 'sharp' | 'barely' | 'beyond-the-hand' | 'soft';
+      readonly outcome: 'sharp' | 'tight' | 'too-hard' | 'soft';
       readonly frameCount: number;
       readonly captureFps: number;
       readonly durationS: number;
       readonly circleOfConfusionMm: number;
-      readonly line: LineFrames;
+      readonly track: TrackSamples;
       readonly subjects: readonly SubjectFrames[];
       /** Frames in which something must be sharp, and those in which all of it is */
       readonly requiredFrames: number;
@@ -155,13 +157,13 @@ export type PullVerdict =
       /** By time of their first frame */
       readonly softSpans: readonly SoftSpan[];
       /** By time: where a subject that must be soft is too sharp */
-      readonly tooSharp: readonly TooSharpSpan[];
+      readonly tooSharpSpans: readonly TooSharpSpan[];
       /** Peak speed of the wheel or ring, its time, and the puller's limit */
-      readonly fastest: { readonly timeS: number; readonly handDegPerS: number; readonly limitDegPerS: number };
+      readonly fastest: { readonly timeS: number; readonly maxHandDegPerS: number; readonly limitDegPerS: number };
       /** Required frame with the least room, and its subject; null if nothing is required */
       readonly tightest: { readonly frame: number; readonly subjectId: string; readonly marginMm: number } | null;
       readonly beats: readonly BeatVerdict[];
-      readonly moves: readonly MoveVerdict[];
+      readonly pulls: readonly PullAssessment[];
     };
 
-export type JudgedPull = Extract<PullVerdict, { status: 'judged' }>;
+export type CompleteVerdict = Extract<PullVerdict, { status: 'judged' }>;

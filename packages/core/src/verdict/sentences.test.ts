@@ -1,26 +1,27 @@
 import { twoPeople } from '../../test/plans';
-import { plainWheel } from '../kit/index';
+import { defaultWheel } from '../kit/index';
 import {
   addBeat,
-  addOpticsMove,
-  addRack,
+  addOpticsChange,
+  addPull,
   addStay,
   addSubject,
   changeBeat,
   changeMark,
-  changeRack,
+  changePull,
   changeStay,
-  layLine,
   moveCameraTo,
   newPlan,
   setAim,
   setHandLimit,
-  setLineStart,
   setStop,
+  setTrackStart,
   type ShotPlan,
   startFloor,
-} from '../pull/index';
-import { evaluatePull, narrate } from './index';
+} from '../plan/index';
+import { solveTrack } from '../track/index';
+import { evaluatePull } from './evaluatePull';
+import { narrate } from './narrate';
 
 const said = (plan: ShotPlan) => narrate(evaluatePull(plan), plan, 'metric').text;
 
@@ -28,7 +29,7 @@ const said = (plan: ShotPlan) => narrate(evaluatePull(plan), plan, 'metric').tex
 const fine = changeBeat(twoPeople(), 'beat-2', { fromS: 6 });
 const alone = addSubject(newPlan(), { name: 'Ines', distanceMm: 4000 });
 const walking = changeStay(addStay(alone, 'subject-1', { distanceMm: 2000, fromS: 8 }), 'subject-1', 'stay-1', { untilS: 4 });
-const followed = (leadS: number) => setLineStart(walking, { kind: 'subject', subjectId: 'subject-1', leadS });
+const followed = (leadS: number) => setTrackStart(walking, { kind: 'subject', subjectId: 'subject-1', leadS });
 
 const dollyIn = (): ShotPlan => {
   const drawn = setAim(startFloor(alone), { kind: 'subject', subjectId: 'subject-1' }, 0);
@@ -40,13 +41,13 @@ const SHOTS: readonly (readonly [what: string, plan: ShotPlan])[] = [
   ['nothing yet', newPlan()],
   ['nobody asked for', { ...alone, beats: [] }],
   ['one who stands', alone],
-  ['two and a pull', changeRack(fine, 'rack-1', { durationS: 1.6 })],
-  ['a pull that is hardly possible', changeRack(fine, 'rack-1', { durationS: 0.9 })],
-  ['a pull no hand makes', changeRack(fine, 'rack-1', { durationS: 0.3 })],
-  ['a pull under way', changeBeat(changeRack(fine, 'rack-1', { startS: 5.4, durationS: 1.2 }), 'beat-2', {})],
-  ['a pull too late', changeRack(fine, 'rack-1', { startS: 7, durationS: 1.6 })],
-  ['a pull too soon', changeRack(fine, 'rack-1', { startS: 2.5, durationS: 1.6 })],
-  ['no pull', { ...fine, line: { ...fine.line, moves: [] } }],
+  ['two and a pull', changePull(fine, 'pull-1', { durationS: 1.6 })],
+  ['a pull that is hardly possible', changePull(fine, 'pull-1', { durationS: 0.9 })],
+  ['a pull no hand makes', changePull(fine, 'pull-1', { durationS: 0.3 })],
+  ['a pull under way', changeBeat(changePull(fine, 'pull-1', { startS: 5.4, durationS: 1.2 }), 'beat-2', {})],
+  ['a pull too late', changePull(fine, 'pull-1', { startS: 7, durationS: 1.6 })],
+  ['a pull too soon', changePull(fine, 'pull-1', { startS: 2.5, durationS: 1.6 })],
+  ['no pull', { ...fine, focusTrack: { ...fine.focusTrack, pulls: [] } }],
   ['a walk nobody follows', walking],
   ['a follow', followed(0)],
   ['a follow that lags', followed(-0.3)],
@@ -55,27 +56,30 @@ const SHOTS: readonly (readonly [what: string, plan: ShotPlan])[] = [
   ['too near for the ring', changeMark(alone, 'mark-1', { distanceMm: 500 })],
   [
     'opened up on the way',
-    addOpticsMove(setStop(setLineStart(alone, { kind: 'distance', distanceMm: 4200 }), 11), 'stopPulls', 4, 2.2),
+    addOpticsChange(setStop(setTrackStart(alone, { kind: 'distance', distanceMm: 4200 }), 11), 'irisPulls', 4, 2.2),
   ],
-  ['a key moment missed', changeBeat(changeBeat(fine, 'beat-2', { fromS: 4.6, requiredShare: 0.5 }), 'beat-2', { keyS: 4.7 })],
-  ['not soft enough', changeBeat(addBeat(fine, 'subject-2', 0), 'beat-3', { kind: 'soft', toS: 3, blurPercent: 4 })],
-  ['soft on purpose', changeBeat(addBeat(fine, 'subject-2', 0), 'beat-3', { kind: 'soft', toS: 3, blurPercent: 0.5 })],
+  [
+    'a key moment missed',
+    changeBeat(changeBeat(fine, 'beat-2', { fromS: 4.6, requiredShare: 0.5 }), 'beat-2', { keyMomentS: 4.7 }),
+  ],
+  ['not soft enough', changeBeat(addBeat(fine, 'subject-2', 0), 'beat-3', { requirement: 'soft', toS: 3, blurPercent: 4 })],
+  ['soft on purpose', changeBeat(addBeat(fine, 'subject-2', 0), 'beat-3', { requirement: 'soft', toS: 3, blurPercent: 0.5 })],
   ['as much as was asked', changeBeat(changeBeat(fine, 'beat-2', { fromS: 4.6 }), 'beat-2', { requiredShare: 0.5 })],
-  ['two soft spans', addRack(changeRack(fine, 'rack-1', { startS: 3.2, durationS: 1.6 }), 'mark-1', 8)],
-  ['a slow hand', setHandLimit(changeRack(fine, 'rack-1', { durationS: 1.8 }), 24)],
+  ['two soft spans', addPull(changePull(fine, 'pull-1', { startS: 3.2, durationS: 1.6 }), 'mark-1', 8)],
+  ['a slow hand', setHandLimit(changePull(fine, 'pull-1', { durationS: 1.8 }), 24)],
   ['a slow hand on a follow', setHandLimit(followed(0), 15)],
   [
     'between hard stops',
     {
-      ...changeRack(fine, 'rack-1', { durationS: 0.45 }),
-      wheel: plainWheel({ name: 'Wheel', hasEndStops: true }),
-      marks: fine.marks.map((mark) => ({ ...mark, hasStop: true })),
+      ...changePull(fine, 'pull-1', { durationS: 0.45 }),
+      wheel: defaultWheel({ name: 'Wheel', hasEndStops: true }),
+      marks: fine.marks.map((mark) => ({ ...mark, hasHardStop: true })),
     },
   ],
-  ['as still as it goes', layLine(fine, 'follow', { roomShare: 0.3 })!.plan],
+  ['as still as it goes', solveTrack(fine, 'follow', { roomShare: 0.3 })!.plan],
   [
     'at infinity',
-    changeRack(addRack(addSubject(alone, { name: 'River ferry', distanceMm: null }), 'mark-2', 6), 'rack-1', { durationS: 2.5 }),
+    changePull(addPull(addSubject(alone, { name: 'River ferry', distanceMm: null }), 'mark-2', 6), 'pull-1', { durationS: 2.5 }),
   ],
 ];
 

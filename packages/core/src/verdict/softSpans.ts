@@ -1,5 +1,5 @@
-import { type Beat, beatFrames } from '../pull/index.js';
-import type { Cause, LineFrames, SoftSpan, SubjectFrames } from './pullVerdict.js';
+import { type Beat, beatFrames } from '../plan/index.js';
+import type { Cause, TrackSamples, SoftSpan, SubjectFrames } from './pullVerdict.js';
 
 /**
  * Soft spans of one beat in order of time.
@@ -9,12 +9,12 @@ import type { Cause, LineFrames, SoftSpan, SubjectFrames } from './pullVerdict.j
 export function softSpansOf(
   beat: Beat,
   subject: SubjectFrames,
-  line: LineFrames,
+  track: TrackSamples,
   captureFps: number,
   causeAt: (frame: number) => Cause,
 ): SoftSpan[] {
   const spans: SoftSpan[] = [];
-  const { fromFrame, toFrame } = beatFrames(beat, captureFps, line.timesS.length);
+  const { fromFrame, toFrame } = beatFrames(beat, captureFps, track.timesS.length);
   for (let start = fromFrame; start < toFrame; start++) {
     if (subject.sharp[start]) continue;
     let end = start;
@@ -33,7 +33,7 @@ export function softSpansOf(
       worstFrame,
       worstGapMm: -subject.marginMm[worstFrame]!,
       worstBlurCircles: subject.blurCircles[worstFrame]!,
-      side: subject.distanceMm[worstFrame]! < line.focusMm[worstFrame]! ? 'in front' : 'behind',
+      side: subject.distanceMm[worstFrame]! < track.focusMm[worstFrame]! ? 'in front' : 'behind',
       cause: causeAt(start),
     });
     start = end;

@@ -1,4 +1,4 @@
-import { type Beat, beatFrames, keyFrameOf, pictureWidthMm, type ShotPlan } from '../pull/index.js';
+import { type Beat, beatFrames, keyFrameOf, pictureWidthMm, type ShotPlan } from '../plan/index.js';
 import type { BeatVerdict, SubjectFrames, TooSharpSpan } from './pullVerdict.js';
 
 /** Data that beats are judged by: frames of the subjects and the scale of their blur. */
@@ -20,17 +20,17 @@ export function judgedFrames(
 }
 
 /** Tolerance for rounding at the exact limit. */
-const SLACK = 1 - 1e-6;
+const TOLERANCE = 1 - 1e-6;
 
 /** Share of frames that meet the requirement, by beat. A beat shorter than a frame is kept. */
 export function judgeBeats(beats: readonly Beat[], judged: JudgedFrames): BeatVerdict[] {
   const { captureFps, frameCount, circlePercent } = judged;
   return beats.map((beat) => {
-    const { subjectId, kind, requiredShare, blurPercent } = beat;
+    const { subjectId, requirement: kind, requiredShare, blurPercent } = beat;
     const { sharp, marginMm, blurCircles } = framesOf(beat, judged);
     const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
     const isAsAsked = (frame: number) =>
-      kind === 'soft' ? blurCircles[frame]! * circlePercent >= blurPercent * SLACK : sharp[frame] === 1;
+      kind === 'soft' ? blurCircles[frame]! * circlePercent >= blurPercent * TOLERANCE : sharp[frame] === 1;
     const roomAt = (frame: number) => (kind === 'soft' ? blurCircles[frame]! : marginMm[frame]!);
     let keptFrames = 0;
     let worstFrame: number | null = null;
@@ -41,9 +41,9 @@ export function judgeBeats(beats: readonly Beat[], judged: JudgedFrames): BeatVe
     const frames = Math.max(0, toFrame - fromFrame);
     const share = frames === 0 ? 1 : keptFrames / frames;
     const keyFrame = keyFrameOf(beat, captureFps, frameCount);
-    const keyKept = keyFrame === null ? null : isAsAsked(keyFrame);
-    const kept = kind === 'drift' || (share >= requiredShare && keyKept !== false);
-    return { beatId: beat.id, subjectId, kind, frames, keptFrames, share, keyKept, kept, worstFrame };
+    const isKeyMomentKept = keyFrame === null ? null : isAsAsked(keyFrame);
+    const kept = kind === 'none' || (share >= requiredShare && isKeyMomentKept !== false);
+    return { beatId: beat.id, subjectId, kind, frames, keptFrames, share, isKeyMomentKept, kept, worstFrame };
   });
 }
 
@@ -52,7 +52,7 @@ export function requiredFrames(beats: readonly Beat[], judged: JudgedFrames): { 
   const { captureFps, frameCount } = judged;
   const state = new Uint8Array(frameCount); // 0 nothing required, 1 required and sharp, 2 required and soft
   for (const beat of beats) {
-    if (beat.kind !== 'sharp') continue;
+    if (beat.requirement !== 'sharp') continue;
     const { sharp } = framesOf(beat, judged);
     const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
     for (let i = fromFrame; i < toFrame; i++) if (state[i] !== 2) state[i] = sharp[i] ? 1 : 2;
@@ -61,11 +61,11 @@ export function requiredFrames(beats: readonly Beat[], judged: JudgedFrames): { 
 }
 
 /** Required frame with the least room. */
-export function tightestOf(beats: readonly Beat[], judged: JudgedFrames) {
+export function findTightest(beats: readonly Beat[], judged: JudgedFrames) {
   const { captureFps, frameCount } = judged;
   let tightest: { frame: number; subjectId: string; marginMm: number } | null = null;
   for (const beat of beats) {
-    if (beat.kind !== 'sharp') continue;
+    if (beat.requirement !== 'sharp') continue;
     const { marginMm, subjectId } = framesOf(beat, judged);
     const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
     for (let i = fromFrame; i < toFrame; i++) {
@@ -76,21 +76,21 @@ export function tightestOf(beats: readonly Beat[], judged: JudgedFrames) {
 }
 
 /** Spans in which a subject that must be soft is too sharp, in order of time. */
-export function tooSharpSpans(beats: readonly Beat[], judged: JudgedFrames): TooSharpSpan[] {
+export function findTooSharpSpans(beats: readonly Beat[], judged: JudgedFrames): TooSharpSpan[] {
   const { captureFps, frameCount, circlePercent } = judged;
   const spans = beats.flatMap((beat) => {
-    if (beat.kind !== 'soft') return [];
+    if (beat.requirement !== 'soft') return [];
     const { blurCircles } = framesOf(beat, judged);
     const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
     const found: TooSharpSpan[] = [];
     const percentAt = (frame: number) => blurCircles[frame]! * circlePercent;
-    const isTooSharp = (frame: number) => frame < toFrame && percentAt(frame) < beat.blurPercent * SLACK;
+    const isTooSharp = (frame: number) => frame < toFrame && percentAt(frame) < beat.blurPercent * TOLERANCE;
     for (let start = fromFrame; start < toFrame; start++) {
       if (!isTooSharp(start)) continue;
       let [end, least] = [start, Infinity];
       for (; isTooSharp(end); end++) least = Math.min(least, percentAt(end));
       const times = { fromS: start / captureFps, toS: end / captureFps };
-      found.push({ beatId: beat.id, subjectId: beat.subjectId, ...times, blurPercent: least, askedPercent: beat.blurPercent });
+      found.push({ beatId: beat.id, subjectId: beat.subjectId, ...times, blurPercent: least, requiredPercent: beat.blurPercent });
       start = end;
     }
     return found;

@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import { twoPeople } from '../../test/plans';
-import { plainLens, plainWheel } from '../kit/index';
-import { addOpticsMove, changeOpticsMove, checkPlan, setFocalLength, setStop, takeLens, takeWheel } from '../pull/index';
-import { comparePlans, evaluatePull, narrate } from './index';
+import { defaultLens, defaultWheel } from '../kit/index';
+import { addOpticsChange, changeOpticsChange, checkPlan, setFocalLength, setStop, chooseLens, chooseWheel } from '../plan/index';
+import { comparePlans } from './comparePlans';
+import { evaluatePull } from './evaluatePull';
+import { narrate } from './narrate';
 
-const zoom = plainLens({
+const zoom = defaultLens({
   name: 'Zoom 25–100',
   focalLengthMm: 25,
   longestMm: 100,
@@ -18,7 +20,7 @@ const plans = fc
     focalLengthMm: fc.double({ min: 25, max: 100, noNaN: true }),
     stop: fc.double({ min: 1, max: 22, noNaN: true }),
     turns: fc.array(
-      fc.tuple(fc.constantFrom('stopPulls' as const, 'zooms' as const), seconds, fc.double({ min: 1, max: 120, noNaN: true })),
+      fc.tuple(fc.constantFrom('irisPulls' as const, 'zooms' as const), seconds, fc.double({ min: 1, max: 120, noNaN: true })),
       {
         maxLength: 5,
       },
@@ -27,10 +29,10 @@ const plans = fc
     gear: fc.option(fc.double({ min: 0.3, max: 6, noNaN: true })),
   })
   .map(({ focalLengthMm, stop, turns, lasts, gear }) => {
-    let plan = setStop(setFocalLength(takeLens(twoPeople(), 'z', zoom), focalLengthMm), stop);
-    for (const [track, atS, to] of turns) plan = addOpticsMove(plan, track, atS, to);
-    plan = changeOpticsMove(plan, 'stopPulls', 'iris-1', { durationS: lasts });
-    return gear === null ? plan : takeWheel(plan, 'w', plainWheel({ name: 'W', wheelPerRing: gear }));
+    let plan = setStop(setFocalLength(chooseLens(twoPeople(), 'z', zoom), focalLengthMm), stop);
+    for (const [track, atS, to] of turns) plan = addOpticsChange(plan, track, atS, to);
+    plan = changeOpticsChange(plan, 'irisPulls', 'iris-1', { durationS: lasts });
+    return gear === null ? plan : chooseWheel(plan, 'w', defaultWheel({ name: 'W', wheelPerRing: gear }));
   });
 
 test('whatever turns while it rolls: every frame has its figures, near < focus < far, and the sentence is whole', () => {
@@ -40,16 +42,16 @@ test('whatever turns while it rolls: every frame has its figures, near < focus <
       const verdict = evaluatePull(plan);
       if (verdict.status !== 'judged') throw new Error('not judged');
       for (let frame = 0; frame < verdict.frameCount; frame++) {
-        const [near, focus, far] = [verdict.line.nearMm[frame]!, verdict.line.focusMm[frame]!, verdict.line.farMm[frame]!];
+        const [near, focus, far] = [verdict.track.nearMm[frame]!, verdict.track.focusMm[frame]!, verdict.track.farMm[frame]!];
         expect(near < focus && (focus < far || focus === Infinity)).toBe(true);
-        expect(verdict.line.fNumber[frame]).toBeGreaterThan(0);
+        expect(verdict.track.fNumber[frame]).toBeGreaterThan(0);
         for (const subject of verdict.subjects) {
           expect(subject.blurCircles[frame]).toBeGreaterThanOrEqual(0);
           // inside the zone is sharp, and the other way round, but for the very edge
           if (Math.abs(subject.marginMm[frame]!) > 1e-6) expect(subject.sharp[frame] === 1).toBe(subject.marginMm[frame]! > 0);
         }
       }
-      for (const move of verdict.moves) expect(move.neededS).toBeGreaterThan(0);
+      for (const pull of verdict.pulls) expect(pull.neededS).toBeGreaterThan(0);
       expect(narrate(verdict, plan, 'metric').text).not.toMatch(/NaN|undefined|Infinity/);
     }),
     { seed: 73, numRuns: 60 },
@@ -62,7 +64,7 @@ test('compared with itself nothing changes; with a finer gear the same time is s
       const same = comparePlans(plan, plan);
       expect(same.sharpAfterS).toBe(same.sharpBeforeS);
       expect(same.marks.every(({ beforeDeg, afterDeg }) => beforeDeg === afterDeg)).toBe(true);
-      const geared = comparePlans(plan, takeWheel(plan, 'w', plainWheel({ name: 'Fine', wheelPerRing: 8 })));
+      const geared = comparePlans(plan, chooseWheel(plan, 'w', defaultWheel({ name: 'Fine', wheelPerRing: 8 })));
       expect(geared.sharpAfterS).toBe(geared.sharpBeforeS);
       for (const { beforeDeg, afterDeg } of geared.marks) expect(Math.abs(afterDeg)).toBeGreaterThanOrEqual(Math.abs(beforeDeg));
     }),

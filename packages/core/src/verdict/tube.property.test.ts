@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { longShot } from '../../test/plans';
-import { addOpticsMove, fewestHolds, setStop, tubeOf } from '../pull/index';
-import { evaluatePull } from './index';
+import { addOpticsChange, setStop } from '../plan/index';
+import { fewestHolds, tubeOf } from '../track/index';
+import { evaluatePull } from './evaluatePull';
 
 /** This close to an edge of the tube rounding decides. */
 const EDGE_DEG = 1e-7;
@@ -10,7 +11,7 @@ test('a line keeps a frame just where it runs inside the tube, whatever the stop
   const cases = fc.tuple(fc.double({ min: 2.2, max: 22, noNaN: true }), fc.double({ min: 2.2, max: 22, noNaN: true }));
   fc.assert(
     fc.property(cases, ([stop, turnsTo]) => {
-      const plan = addOpticsMove(setStop(longShot(), stop), 'stopPulls', 20, turnsTo);
+      const plan = addOpticsChange(setStop(longShot(), stop), 'irisPulls', 20, turnsTo);
       const verdict = evaluatePull(plan);
       if (verdict.status !== 'judged') throw new Error('not judged');
       const { lowDeg, highDeg, required } = tubeOf(plan);
@@ -19,7 +20,7 @@ test('a line keeps a frame just where it runs inside the tube, whatever the stop
           Array.from({ length: toFrame - fromFrame }, (_, k) => fromFrame + k),
         ),
       );
-      verdict.line.ringDeg.forEach((deg, frame) => {
+      verdict.track.ringDeg.forEach((deg, frame) => {
         const [low, high] = [lowDeg[frame]!, highDeg[frame]!];
         if (!required[frame] || Math.abs(deg - low) < EDGE_DEG || Math.abs(deg - high) < EDGE_DEG) return;
         expect(soft.has(frame)).toBe(deg < low || deg > high);

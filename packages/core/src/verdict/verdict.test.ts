@@ -7,20 +7,22 @@ import {
   addSubjectAt,
   changeBeat,
   changeMark,
-  changeRack,
+  changePull,
   moveCameraTo,
   newPlan,
   planCircleMm,
   removeBeat,
-  removeRack,
+  removePull,
   setDuration,
   setStop,
   type ShotPlan,
   walkTo,
-} from '../pull/index';
-import { evaluatePull, type JudgedPull, narrate } from './index';
+} from '../plan/index';
+import { evaluatePull } from './evaluatePull';
+import type { CompleteVerdict } from './pullVerdict';
+import { narrate } from './narrate';
 
-function judge(plan: ShotPlan): JudgedPull {
+function judge(plan: ShotPlan): CompleteVerdict {
   const verdict = evaluatePull(plan);
   if (verdict.status !== 'judged') throw new Error(`not judged: ${verdict.missing.join()}`);
   return verdict;
@@ -45,7 +47,7 @@ describe('before there is anything to judge', () => {
 describe('two people and one pull', () => {
   test('sharp when the pull leaves after the one and lands before the other', () => {
     const verdict = judge(sharp);
-    expect(verdict.outcome).toBe('barely');
+    expect(verdict.outcome).toBe('tight');
     expect(judge(setStop(sharp, 8)).outcome).toBe('sharp');
     expect(verdict.frameCount).toBe(240);
     expect(verdict.requiredFrames).toBe(96 + 120);
@@ -61,11 +63,11 @@ describe('two people and one pull', () => {
     const optics = { focalLengthMm: lens.focalLengthMm, fNumber: fNumberOf(lens, stop) };
     const ring = ringOf(lens);
     for (const i of [0, 50, 96, 100, 107, 108, 119, 120, 239]) {
-      const focusDistanceMm = ring.distanceAt(verdict.line.ringDeg[i]!);
-      expect(verdict.line.focusMm[i]).toBeCloseTo(focusDistanceMm, 6);
+      const focusDistanceMm = ring.distanceAt(verdict.track.ringDeg[i]!);
+      expect(verdict.track.focusMm[i]).toBeCloseTo(focusDistanceMm, 6);
       const zone = depthOfField({ ...optics, circleOfConfusionMm: planCircleMm(sharp.optics), focusDistanceMm });
-      expect(verdict.line.nearMm[i]).toBeCloseTo(zone.nearMm, 6);
-      expect(verdict.line.farMm[i]).toBeCloseTo(zone.farMm, 6);
+      expect(verdict.track.nearMm[i]).toBeCloseTo(zone.nearMm, 6);
+      expect(verdict.track.farMm[i]).toBeCloseTo(zone.farMm, 6);
       for (const subject of verdict.subjects) {
         const blur = blurDiameterMm({ ...optics, focusDistanceMm, subjectDistanceMm: subject.distanceMm[i]! });
         expect(subject.blurCircles[i]).toBeCloseTo(blur / verdict.circleOfConfusionMm, 9);
@@ -73,11 +75,11 @@ describe('two people and one pull', () => {
         expect(subject.sharp[i] === 1).toBe(subject.marginMm[i]! >= -1e-6);
       }
     }
-    expect(verdict.line.ringDeg[108]).toBeCloseTo((verdict.line.ringDeg[0]! + verdict.line.ringDeg[239]!) / 2, 6);
+    expect(verdict.track.ringDeg[108]).toBeCloseTo((verdict.track.ringDeg[0]! + verdict.track.ringDeg[239]!) / 2, 6);
   });
 
   test('too late a pull: from when, by how much, on which side, and which move', () => {
-    const late = changeRack(sharp, 'rack-1', { startS: 6 });
+    const late = changePull(sharp, 'pull-1', { startS: 6 });
     const verdict = judge(late);
     expect(verdict.outcome).toBe('soft');
     expect(verdict.softSpans).toHaveLength(1);
@@ -85,10 +87,10 @@ describe('two people and one pull', () => {
       fromFrame: 120,
       subjectId: 'subject-2',
       side: 'in front',
-      cause: { kind: 'starts-too-late', moveId: 'rack-1' },
+      cause: { kind: 'starts-too-late', pullId: 'pull-1' },
     });
     // the gap is what lies between her and the near limit of the zone around Old Tam
-    expect(verdict.softSpans[0]!.worstGapMm).toBeCloseTo(verdict.line.nearMm[120]! - 2050, 6);
+    expect(verdict.softSpans[0]!.worstGapMm).toBeCloseTo(verdict.track.nearMm[120]! - 2050, 6);
     expect(say(late)).toMatch(
       /^Sharp 7\.2 of the 9\.0 s that must be\. Soft from 5\.0 s: Ines is up to \d+ cm in front of the zone, because the pull to B starts only at 6\.0 s\.$/,
     );
@@ -96,25 +98,25 @@ describe('two people and one pull', () => {
   });
 
   test('under way when she must be sharp', () => {
-    const underWay = changeRack(sharp, 'rack-1', { startS: 4.5 });
-    expect(judge(underWay).softSpans[0]!.cause).toEqual({ kind: 'under-way', moveId: 'rack-1' });
+    const underWay = changePull(sharp, 'pull-1', { startS: 4.5 });
+    expect(judge(underWay).softSpans[0]!.cause).toEqual({ kind: 'under-way', pullId: 'pull-1' });
     expect(say(underWay)).toContain('while the pull to B is under way.');
   });
 
   test('too soon a pull leaves the first one behind it', () => {
-    const soon = changeRack(sharp, 'rack-1', { startS: 2 });
+    const soon = changePull(sharp, 'pull-1', { startS: 2 });
     expect(judge(soon).softSpans[0]).toMatchObject({
       subjectId: 'subject-1',
       side: 'behind',
-      cause: { kind: 'left-too-soon', moveId: 'rack-1' },
+      cause: { kind: 'left-too-soon', pullId: 'pull-1' },
     });
     expect(say(soon)).toContain('Old Tam is up to');
     expect(say(soon)).toContain('behind the zone, because the pull to B leaves at 2.0 s.');
   });
 
   test('no pull at all', () => {
-    const none = removeRack(sharp, 'rack-1');
-    expect(judge(none).softSpans[0]!.cause).toEqual({ kind: 'no-move' });
+    const none = removePull(sharp, 'pull-1');
+    expect(judge(none).softSpans[0]!.cause).toEqual({ kind: 'no-pull' });
     expect(say(none)).toContain('in front of the zone, and no pull goes there.');
   });
 
@@ -129,7 +131,7 @@ describe('two people and one pull', () => {
   test('nearer than the lens focuses', () => {
     const close = changeMark(sharp, 'mark-2', { distanceMm: 400 });
     const verdict = judge(close);
-    expect(verdict.moves[0]!.to).toMatchObject({ wantedMm: 400, distanceMm: 650, reachable: false });
+    expect(verdict.pulls[0]!.to).toMatchObject({ requestedMm: 400, distanceMm: 650, reachable: false });
     expect(verdict.softSpans[0]!.cause).toEqual({ kind: 'out-of-reach' });
     expect(say(close)).toContain('outside what the ring reaches (0.650 m to ∞)');
   });
@@ -137,24 +139,24 @@ describe('two people and one pull', () => {
   test('a mark at infinity', () => {
     const far = changeMark(sharp, 'mark-2', { distanceMm: null });
     const verdict = judge(far);
-    expect(verdict.line.focusMm[239]).toBe(Infinity);
+    expect(verdict.track.focusMm[239]).toBe(Infinity);
     expect(verdict.subjects[1]!.blurCircles[239]).toBe(0);
-    expect(say(changeRack(far, 'rack-1', { startS: 6 }))).toContain('Ines is at infinity, behind the zone');
+    expect(say(changePull(far, 'pull-1', { startS: 6 }))).toContain('Ines is at infinity, behind the zone');
   });
 
   test('a beat may allow some softness', () => {
-    const late = changeRack(sharp, 'rack-1', { startS: 4.5 });
+    const late = changePull(sharp, 'pull-1', { startS: 4.5 });
     const lenient = changeBeat(late, 'beat-2', { requiredShare: 0.8 });
     expect(judge(late).outcome).toBe('soft');
-    expect(judge(lenient).outcome).toBe('barely');
+    expect(judge(lenient).outcome).toBe('tight');
     expect(say(lenient)).toContain('as much as was asked');
   });
 
   test('sharp on paper, but no hand is that fast', () => {
-    const rushed = changeRack(sharp, 'rack-1', { startS: 4.4, durationS: 0.2 });
+    const rushed = changePull(sharp, 'pull-1', { startS: 4.4, durationS: 0.2 });
     const verdict = judge(rushed);
-    expect(verdict.moves[0]!.grade).toBe('beyond');
-    expect(verdict.outcome).toBe('beyond-the-hand');
+    expect(verdict.pulls[0]!.grade).toBe('too-hard');
+    expect(verdict.outcome).toBe('too-hard');
     expect(say(rushed)).toMatch(/On paper only: the pull to B has 0\.20 s, and a hand needs 0\.\d\d s\.$/);
   });
 
@@ -169,26 +171,26 @@ describe('two people and one pull', () => {
 
 describe('each move as a hand meets it', () => {
   test('travel, window, bits and time hang together', () => {
-    const [move] = judge(sharp).moves;
+    const [pull] = judge(sharp).pulls;
     const ring = ringOf(sharp.optics.lens);
-    expect(move!.travelDeg).toBeCloseTo(ring.angleAt(2050) - ring.angleAt(2900), 9);
-    expect(move!.nearRoomDeg + move!.farRoomDeg).toBeCloseTo(move!.windowDeg, 9);
-    expect(move!.bits).toBeCloseTo(Math.log2(move!.travelDeg / move!.windowDeg + 1), 12);
-    expect(move!.neededS).toBeCloseTo(0.15 + 0.22 * move!.bits, 12);
-    expect(move!.peakDegPerS).toBeCloseTo(1.875 * move!.travelDeg, 9);
-    expect(move!.towards).toBe('near');
+    expect(pull!.travelDeg).toBeCloseTo(ring.angleAt(2050) - ring.angleAt(2900), 9);
+    expect(pull!.nearRoomDeg + pull!.farRoomDeg).toBeCloseTo(pull!.windowDeg, 9);
+    expect(pull!.bits).toBeCloseTo(Math.log2(pull!.travelDeg / pull!.windowDeg + 1), 12);
+    expect(pull!.neededS).toBeCloseTo(0.15 + 0.22 * pull!.bits, 12);
+    expect(pull!.peakDegPerS).toBeCloseTo(1.875 * pull!.travelDeg, 9);
+    expect(pull!.towards).toBe('near');
   });
 
   test('in metres the far mark forgives more; for the hand the window is about the same near and far', () => {
-    const near = judge(changeMark(sharp, 'mark-2', { distanceMm: 1500 })).moves[0]!;
-    const far = judge(changeMark(sharp, 'mark-2', { distanceMm: 6000 })).moves[0]!;
+    const near = judge(changeMark(sharp, 'mark-2', { distanceMm: 1500 })).pulls[0]!;
+    const far = judge(changeMark(sharp, 'mark-2', { distanceMm: 6000 })).pulls[0]!;
     expect(far.windowDeg / near.windowDeg).toBeGreaterThan(0.85);
     expect(far.windowDeg / near.windowDeg).toBeLessThan(1.15);
   });
 
   test('a rack to where the line is already costs nothing', () => {
-    const [move] = judge(changeMark(sharp, 'mark-2', { distanceMm: 2900 })).moves;
-    expect(move).toMatchObject({ travelDeg: 0, towards: 'nowhere', neededS: 0, grade: 'comfortable' });
+    const [pull] = judge(changeMark(sharp, 'mark-2', { distanceMm: 2900 })).pulls;
+    expect(pull).toMatchObject({ travelDeg: 0, towards: 'nowhere', neededS: 0, grade: 'comfortable' });
   });
 });
 
@@ -203,7 +205,7 @@ describe('whatever the plan', () => {
     })
     .map(({ tam, ines, startS, durationS, stop }) =>
       setStop(
-        changeRack(changeMark(changeMark(sharp, 'mark-1', { distanceMm: tam }), 'mark-2', { distanceMm: ines }), 'rack-1', {
+        changePull(changeMark(changeMark(sharp, 'mark-1', { distanceMm: tam }), 'mark-2', { distanceMm: ines }), 'pull-1', {
           startS,
           durationS,
         }),
@@ -216,13 +218,13 @@ describe('whatever the plan', () => {
       fc.property(plans, (plan) => {
         const verdict = judge(plan);
         for (const values of [
-          ...Object.values(verdict.line),
+          ...Object.values(verdict.track),
           ...verdict.subjects.flatMap((s) => [s.distanceMm, s.blurCircles, s.marginMm]),
         ]) {
           expect((values as Float64Array).some(Number.isNaN)).toBe(false);
         }
         for (let i = 0; i < verdict.frameCount; i++) {
-          const { nearMm, focusMm, farMm } = verdict.line;
+          const { nearMm, focusMm, farMm } = verdict.track;
           if (!(nearMm[i]! <= focusMm[i]! && focusMm[i]! <= farMm[i]!)) throw new Error(`zone at frame ${i}`);
         }
         for (const beat of verdict.beats) {
@@ -250,7 +252,7 @@ describe('whatever the plan', () => {
 
   test('a reversed order of people gives the same verdict for each', () => {
     const flipped = { ...sharp, subjects: [...sharp.subjects].reverse() };
-    const byId = (verdict: JudgedPull) => Object.fromEntries(verdict.subjects.map((s) => [s.subjectId, [...s.sharp]]));
+    const byId = (verdict: CompleteVerdict) => Object.fromEntries(verdict.subjects.map((s) => [s.subjectId, [...s.sharp]]));
     expect(byId(judge(flipped))).toEqual(byId(judge(sharp)));
   });
 });
@@ -259,13 +261,16 @@ test('a minute with four people and six pulls is judged whole', () => {
   const verdict = judge(longShot());
   expect(verdict.frameCount).toBe(1440);
   expect(verdict.subjects).toHaveLength(4);
-  expect(verdict.moves).toHaveLength(6);
+  expect(verdict.pulls).toHaveLength(6);
   expect(judge(setDuration(longShot(), 90)).frameCount).toBe(2160);
 });
 
 test('of someone who walks later, and whom the camera leaves while they stand, the camera is to blame', () => {
   let plan = addSubjectAt(newPlan(), 'Ines', { xMm: 3000, yMm: 0 });
   plan = walkTo(plan, 'subject-1', { xMm: 2000, yMm: 0 }, 9.5);
-  plan = { ...moveCameraTo(plan, { xMm: -3000, yMm: 0 }, 4), line: { start: { kind: 'mark', markId: 'mark-1' }, moves: [] } };
+  plan = {
+    ...moveCameraTo(plan, { xMm: -3000, yMm: 0 }, 4),
+    focusTrack: { start: { kind: 'mark', markId: 'mark-1' }, pulls: [] },
+  };
   expect(judge(plan).softSpans[0]).toMatchObject({ cause: { kind: 'camera-moves' } });
 });

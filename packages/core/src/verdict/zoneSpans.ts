@@ -1,19 +1,20 @@
 import type { Subject } from '../floor/index.js';
 import { ringOf } from '../kit/index.js';
-import { focusLine, planDistances, type ShotPlan, spansWhere, type TimeSpan } from '../pull/index.js';
+import { focusTrack } from '../track/index.js';
+import { planDistances, type ShotPlan, spansWhere, type TimeSpan } from '../plan/index.js';
 import { frameCount as countFrames } from '../units/index.js';
-import { judgeLine, judgeSubject } from './frames.js';
-import type { LineFrames, SubjectFrames } from './pullVerdict.js';
+import { sampleTrack, judgeSubject } from './frames.js';
+import type { TrackSamples, SubjectFrames } from './pullVerdict.js';
 
 /** Frames of a subject, whether or not it must be sharp; null if the track has no start or the subject no stay. */
 export function framesOf(
   plan: ShotPlan,
   subject: Subject,
-): { readonly line: LineFrames; readonly subject: SubjectFrames } | null {
+): { readonly line: TrackSamples; readonly subject: SubjectFrames } | null {
   const ring = ringOf(plan.optics.lens);
-  const line = focusLine(plan, ring);
-  if (line === null || subject.stays.length === 0) return null;
-  const judged = judgeLine(line, ring, plan.optics, countFrames(plan.durationS, plan.captureFps), plan.captureFps);
+  const track = focusTrack(plan, ring);
+  if (track === null || subject.stays.length === 0) return null;
+  const judged = sampleTrack(track, ring, plan.optics, countFrames(plan.durationS, plan.captureFps), plan.captureFps);
   return { line: judged.frames, subject: judgeSubject(subject, planDistances(plan), judged) };
 }
 

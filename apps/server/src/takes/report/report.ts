@@ -2,9 +2,9 @@ import {
   formatStop,
   isUsable,
   rankSpans,
-  rateFigures,
+  frameRateFigures,
   type Repair,
-  screenS,
+  screenTimeS,
   spanWords,
   type StopScale,
   type Take,
@@ -20,7 +20,7 @@ export interface ReportedShot {
   readonly deliveryFps: number;
   readonly stopScale: StopScale;
   /** Target of a pull, as its shot names it */
-  readonly pullName: (moveId: string) => string;
+  readonly pullName: (pullId: string) => string;
   readonly takes: readonly { readonly number: number; readonly take: Omit<Take, 'track'> }[];
 }
 
@@ -29,7 +29,7 @@ const BEST = 5;
 
 const REPAIRS: Readonly<Record<Repair, string>> = {
   reversed: 'played backwards',
-  'wobble-cut': 'wobble cut out',
+  'focus-check-cut': 'wobble cut out',
   retimed: 'speed changed',
   'blur-added': 'blur added',
 };
@@ -56,12 +56,12 @@ function sayShot(pages: ReportPages, shot: ReportedShot): void {
   const { slate, title, captureFps, deliveryFps, takes } = shot;
   pages.rule();
   pages.say(`${slate}  ${title}`, { size: 14, weight: 'strong' });
-  const { stretch } = rateFigures(captureFps, deliveryFps);
+  const { stretch } = frameRateFigures(captureFps, deliveryFps);
   const lasts = `, shown at ${deliveryFps}: everything lasts ${Number(stretch.toFixed(2))} times as long`;
   pages.say(`${captureFps} fps${stretch === 1 ? '' : lasts}`, { tone: 'haze' });
   for (const [index, span] of rankSpans(takes).slice(0, BEST).entries()) {
     const { take } = takes.find(({ number }) => number === span.number)!;
-    const onScreen = screenS(span.lengthS, captureFps, deliveryFps).toFixed(1);
+    const onScreen = screenTimeS(span.lengthS, captureFps, deliveryFps).toFixed(1);
     pages.say(`${index + 1}.  take ${span.number}   ${spanWords(span, take)}   ${onScreen} s on the screen`, {
       tone: 'good',
       weight: index === 0 ? 'strong' : 'plain',
@@ -72,31 +72,31 @@ function sayShot(pages: ReportPages, shot: ReportedShot): void {
 
 function sayTake(pages: ReportPages, number: number, take: Omit<Take, 'track'>, shot: ReportedShot): void {
   const { pullName, stopScale } = shot;
-  const { settings, wobbles, repairs } = take;
+  const { gear, focusChecks, repairs } = take;
   const head = [
     `Take ${number}`,
     take.isCircled && 'circled',
     take.focus ?? 'not looked at',
     take.performance && `performance ${take.performance}`,
     take.isCutShort && 'cut short',
-    settings.isReversed && 'SHOT BACKWARDS',
+    gear.isReversed && 'SHOT BACKWARDS',
   ];
   pages.say(head.filter(Boolean).join(', '), { weight: 'strong', gap: 7, isHead: true });
   const spans = (list: Parameters<typeof spanWords>[0][]) => list.map((span) => spanWords(span, take)).join('; ');
   const usable = usableSpansOf(take);
   const faults = take.hits
     .filter(({ hit }) => hit !== 'hit')
-    .map(({ hit, moveId }) => `${hit.replace('-', ' ')} at ${pullName(moveId)}`);
-  const stop = formatStop(settings.stop, stopScale);
+    .map(({ hit, pullId }) => `${hit.replace('-', ' ')} at ${pullName(pullId)}`);
+  const stop = formatStop(gear.stop, stopScale);
   const lines = [
-    `${settings.lens}, ${stop}, ${settings.camera}${settings.puller ? `, pulled by ${settings.puller}` : ''}`,
+    `${gear.lens}, ${stop}, ${gear.camera}${gear.puller ? `, pulled by ${gear.puller}` : ''}`,
     usable.length > 0 && `use ${spans(usable)}`,
-    wobbles.length > 0 && `cut out ${spans([...wobbles])}: the ring was rocked to check`,
+    focusChecks.length > 0 && `cut out ${spans([...focusChecks])}: the ring was rocked to check`,
     faults.length > 0 && `focus: ${faults.join(', ')}`,
     repairs.length > 0 && `repairs: ${repairs.map((repair) => REPAIRS[repair]).join(', ')}`,
     take.whyKept && `kept although soft: ${take.whyKept}`,
     take.note && take.note !== take.whyKept && take.note,
-    take.checkedOn && `checked on ${take.checkedOn}${take.checkedTimes ? ` at ${take.checkedTimes} times` : ''}`,
+    take.checkedOn && `checked on ${take.checkedOn}${take.checkMagnification ? ` at ${take.checkMagnification} times` : ''}`,
   ];
   for (const line of lines) if (line) pages.say(line, { indent: 12 });
 }

@@ -1,4 +1,4 @@
-import { type BenchSetup, cameraOf, compareSetups, depthOfField, FORMATS, plainLens, zoneLensOf } from '@still-heron/core';
+import { type BenchSetup, cameraOf, compareSetups, depthOfField, FORMATS, defaultLens, zoneLensOf } from '@still-heron/core';
 import { compareLayout } from './compareLayout';
 import { compareSentence } from './compareSentence';
 import { depthLayout } from './depthLayout';
@@ -6,7 +6,7 @@ import { tableDistances } from './tableDistances';
 
 const setup = (focalLengthMm: number, stop = 2.8): BenchSetup => ({
   camera: cameraOf(FORMATS.find(({ id }) => id === 's35-16x9')!),
-  lens: plainLens({ name: `${focalLengthMm} mm T2.2`, focalLengthMm, widestStop: 2.2, closeFocusMm: 10 * focalLengthMm }),
+  lens: defaultLens({ name: `${focalLengthMm} mm T2.2`, focalLengthMm, widestStop: 2.2, closeFocusMm: 10 * focalLengthMm }),
   focalLengthMm,
   stop,
   sharpness: { kind: 'diagonal', divisor: 1500 },

@@ -1,7 +1,7 @@
 import {
   formatDistance,
   frameAtOrAfter,
-  type JudgedPull,
+  type CompleteVerdict,
   ringReach,
   type ShotPlan,
   type UnitSystem,
@@ -16,7 +16,7 @@ import './dial.css';
 
 interface Props {
   readonly plan: ShotPlan;
-  readonly verdict: JudgedPull;
+  readonly verdict: CompleteVerdict;
   readonly units: UnitSystem;
 }
 
@@ -29,11 +29,11 @@ export function RingDial({ plan, verdict, units }: Props) {
     () => dialLayout(plan, verdict, frame, units),
     [plan, verdict, frame, units],
   );
-  const ringDeg = verdict.line.ringDeg[frame]!;
+  const ringDeg = verdict.track.ringDeg[frame]!;
   const { stepDeg } = ringReach(plan);
   const figure = stepDeg === null ? `${Math.round(wheelDegOf(plan.wheel, ringDeg))}°` : String(Math.round(ringDeg / stepDeg));
   const of = stepDeg === null ? `of ${plan.wheel ? 'wheel' : 'ring'}` : `of ${plan.optics.lens.stepCount} steps`;
-  const said = `${formatDistance(verdict.line.focusMm[frame]!, units)}, ${figure} ${of}`;
+  const said = `${formatDistance(verdict.track.focusMm[frame]!, units)}, ${figure} ${of}`;
   return (
     <svg
       className="dial"
@@ -60,14 +60,14 @@ export function RingDial({ plan, verdict, units }: Props) {
           </text>
         </g>
       ))}
-      {marks.map(({ id, letter, current, x, y, tickX, tickY, hasStop }) => (
+      {marks.map(({ id, letter, current, x, y, tickX, tickY, hasHardStop }) => (
         <g
           key={id}
           className="dial-mark"
           fill={currentColour(current)}
           onClick={() => dispatch(itemSelected({ kind: 'mark', id }))}
         >
-          <circle cx={tickX} cy={tickY} r={hasStop ? 3.5 : 1.8} />
+          <circle cx={tickX} cy={tickY} r={hasHardStop ? 3.5 : 1.8} />
           <text x={x} y={y + 5} textAnchor="middle">
             {letter}
           </text>

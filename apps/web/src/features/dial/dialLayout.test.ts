@@ -1,4 +1,4 @@
-import { addSubject, changeMark, plainWheel } from '@still-heron/core';
+import { addSubject, changeMark, defaultWheel } from '@still-heron/core';
 import { DIAL, dialLayout } from './dialLayout';
 import { judge, TWO_PEOPLE as two } from '../../twoPeople.fixture';
 
@@ -11,8 +11,8 @@ test('the needle stands where the ring does, at the marks and between them; the 
     return angleOf({ x: needle.x2, y: needle.y2 });
   };
   // 280 degrees of throw, half of them on either side of the top
-  expect(needleAt(0)).toBeCloseTo(verdict.line.ringDeg[0]! - 140, 6);
-  expect(needleAt(230)).toBeCloseTo(verdict.line.ringDeg[230]! - 140, 6);
+  expect(needleAt(0)).toBeCloseTo(verdict.track.ringDeg[0]! - 140, 6);
+  expect(needleAt(230)).toBeCloseTo(verdict.track.ringDeg[230]! - 140, 6);
   expect(dialLayout(two, verdict, 0, 'metric').sweep).toBe('');
   expect(dialLayout(two, verdict, 108, 'metric').sweep).not.toBe('');
   const tick = dialLayout(two, verdict, 0, 'metric').marks[0]!;
@@ -35,8 +35,8 @@ test('letters of marks that lie close together are kept apart, and none is off t
 });
 
 test('hard stops leave out what lies beyond them; a mark outside the ring is not on it', () => {
-  const stops = changeMark(changeMark(two, 'mark-1', { hasStop: true }), 'mark-2', { hasStop: true });
-  const set = { ...stops, wheel: plainWheel({ name: 'Hand wheel', hasEndStops: true }) };
+  const stops = changeMark(changeMark(two, 'mark-1', { hasHardStop: true }), 'mark-2', { hasHardStop: true });
+  const set = { ...stops, wheel: defaultWheel({ name: 'Hand wheel', hasEndStops: true }) };
   expect(dialLayout(set, judge(set), 0, 'metric').beyond).toHaveLength(2);
   expect(dialLayout(two, null, 0, 'metric').beyond).toEqual([]);
   const close = changeMark(two, 'mark-2', { distanceMm: 300 });
@@ -48,5 +48,5 @@ test('a throw of more than the dial shows is drawn to scale on it', () => {
   const long = { ...two, optics: { ...two.optics, lens: { ...lens, ring: { kind: 'helicoid' as const, focusThrowDeg: 900 } } } };
   const verdict = judge(long);
   const { needle } = dialLayout(long, verdict, 0, 'metric');
-  expect(angleOf({ x: needle.x2, y: needle.y2 })).toBeCloseTo((verdict.line.ringDeg[0]! / 900) * 300 - 150, 6);
+  expect(angleOf({ x: needle.x2, y: needle.y2 })).toBeCloseTo((verdict.track.ringDeg[0]! / 900) * 300 - 150, 6);
 });

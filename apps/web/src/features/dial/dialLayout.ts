@@ -1,8 +1,8 @@
 import {
-  focusLine,
-  type JudgedPull,
+  focusTrack,
+  type CompleteVerdict,
   landingWindow,
-  type LineMove,
+  type TrackPull,
   planDistances,
   ringOf,
   ringReach,
@@ -25,7 +25,7 @@ export interface DialMark {
   readonly y: number;
   readonly tickX: number;
   readonly tickY: number;
-  readonly hasStop: boolean;
+  readonly hasHardStop: boolean;
 }
 
 export interface DialLayout {
@@ -58,7 +58,7 @@ const MOST_DEG = 300;
 const LABEL_GAP_PX = 22;
 
 /** Lays out the ring at a frame: infinity at the left, near at the right, with all marks. */
-export function dialLayout(plan: ShotPlan, verdict: JudgedPull | null, frame: number, units: UnitSystem): DialLayout {
+export function dialLayout(plan: ShotPlan, verdict: CompleteVerdict | null, frame: number, units: UnitSystem): DialLayout {
   const ring = ringOf(plan.optics.lens);
   const reach = ringReach(plan);
   const [farDeg, nearDeg] = [ring.angleAt(ring.farthestMm), ring.angleAt(ring.closeFocusMm)];
@@ -70,10 +70,10 @@ export function dialLayout(plan: ShotPlan, verdict: JudgedPull | null, frame: nu
     const [startAngle, endAngle] = [radOf(fromDeg), radOf(toDeg)].sort((a, b) => a - b) as [number, number];
     return arc()({ startAngle, endAngle, innerRadius, outerRadius }) ?? '';
   };
-  const timeS = verdict ? verdict.line.timesS[frame]! : 0;
+  const timeS = verdict ? verdict.track.timesS[frame]! : 0;
   const lens = zoneLensAt(plan.optics, timeS);
   const { markFocusMm } = planDistances(plan);
-  const found = plan.marks.flatMap(({ id, letter, subjectId, hasStop }) => {
+  const found = plan.marks.flatMap(({ id, letter, subjectId, hasHardStop }) => {
     const mm = markFocusMm.get(id)!;
     if (mm < ring.closeFocusMm || mm > ring.farthestMm) return [];
     const ringDeg = ring.angleAt(withinReach(ring, mm));
@@ -88,7 +88,7 @@ export function dialLayout(plan: ShotPlan, verdict: JudgedPull | null, frame: nu
         rad: radOf(ringDeg),
         tickX: tick.x,
         tickY: tick.y,
-        hasStop,
+        hasHardStop,
       },
     ];
   });
@@ -102,9 +102,9 @@ export function dialLayout(plan: ShotPlan, verdict: JudgedPull | null, frame: nu
     ...mark,
     ...at(letters[index]!.labelY / LETTER_RADIUS, LETTER_RADIUS),
   }));
-  const line = focusLine(plan, ring);
-  const ringDeg = verdict ? verdict.line.ringDeg[frame]! : (line?.start.ringDeg ?? farDeg);
-  const move = line?.moves.find((one: LineMove) => timeS >= one.startS && timeS < one.endS);
+  const track = focusTrack(plan, ring);
+  const ringDeg = verdict ? verdict.track.ringDeg[frame]! : (track?.start.ringDeg ?? farDeg);
+  const pull = track?.pulls.find((one: TrackPull) => timeS >= one.startS && timeS < one.endS);
   const pxOf = (mm: number) => radOf(ring.angleAt(mm)) * DIAL.outer;
   const isOnRing = (mm: number) => mm >= ring.closeFocusMm && mm <= ring.farthestMm;
   const ticks = distanceTicks(units, (mm) => (isOnRing(mm) ? pxOf(mm) : NaN), LABEL_GAP_PX).map(({ at: px, label }) => {
@@ -121,7 +121,7 @@ export function dialLayout(plan: ShotPlan, verdict: JudgedPull | null, frame: nu
   return {
     track: band(farDeg, nearDeg, DIAL.inner, DIAL.outer),
     beyond,
-    sweep: move ? band(move.from.ringDeg, move.to.ringDeg, DIAL.outer + 1, DIAL.outer + 5) : '',
+    sweep: pull ? band(pull.from.ringDeg, pull.to.ringDeg, DIAL.outer + 1, DIAL.outer + 5) : '',
     marks,
     ticks,
     needle: { x1: from.x, y1: from.y, x2: to.x, y2: to.y },

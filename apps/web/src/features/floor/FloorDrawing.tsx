@@ -1,4 +1,4 @@
-import { frameAtOrAfter, type JudgedPull, type Place, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { frameAtOrAfter, type CompleteVerdict, type Place, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { type WheelEvent, useState } from 'react';
 import { type Size, useSize } from '../../charts/useSize';
 import { useAppSelector } from '../../app/store';
@@ -16,7 +16,7 @@ import { useFloorTool } from './useFloorTool';
 
 interface Props {
   readonly plan: ShotPlan;
-  readonly verdict: JudgedPull | null;
+  readonly verdict: CompleteVerdict | null;
   readonly units: UnitSystem;
   readonly tool: ToolName | null;
   /** Read-only preview of a plan */
@@ -64,7 +64,7 @@ function Drawing({
   }
   const [guides, setGuides] = useState<readonly Guide[]>([]);
   const frame = verdict ? Math.min(frameAtOrAfter(timeS, verdict.captureFps), verdict.frameCount - 1) : 0;
-  const focusMm = verdict ? verdict.line.focusMm[frame]! : null;
+  const focusMm = verdict ? verdict.track.focusMm[frame]! : null;
   const layout = floorLayout({ plan, timeS, focusMm, view }, size);
   const applyTool = useFloorTool(plan, layout, tool);
   const middle = [size.width / 2, size.height / 2] as const;

@@ -82,7 +82,7 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
             tool={tool}
             knownLength={length}
             isPreview={preview !== null}
-            fitsAnewFor={mode === 'moves' && move.draft ? `${move.draft.staging.id} ${move.draft.subjectId}` : ''}
+            fitsAnewFor={mode === 'moves' && move.draft ? `${move.draft.blockingMove.id} ${move.draft.subjectId}` : ''}
             onToolDone={() => setTool(null)}
             onLength={(from, to) => {
               setTool(null);

@@ -5,14 +5,14 @@ import {
   formatTime,
   frameAtOrAfter,
   isInFrame,
-  type JudgedPull,
-  type Motion,
+  type CompleteVerdict,
+  type SubjectMotion,
   motionOf,
   planDistances,
   sharpBeatsAt,
   type ShotPlan,
-  type Standing,
-  standingOf,
+  type Placement,
+  placementOf,
   type UnitSystem,
 } from '@still-heron/core';
 import { useAppSelector } from '../../app/store';
@@ -21,7 +21,7 @@ import { selectedSubject } from './selectedSubject';
 
 interface Props {
   readonly plan: ShotPlan;
-  readonly verdict: JudgedPull | null;
+  readonly verdict: CompleteVerdict | null;
   readonly units: UnitSystem;
 }
 
@@ -31,8 +31,8 @@ export function FloorSentence({ plan, verdict, units }: Props) {
   const distances = planDistances(plan);
   const subject = selectedSubject(plan, selection) ?? neededNow(plan, timeS) ?? plan.subjects[0];
   if (!subject) return <p className="sentence">Nobody is on the floor yet. Take Someone, and press where they stand.</p>;
-  const sight = distances.sightAt(subject, timeS);
-  const standing = standingOf(plan, subject, timeS);
+  const sight = distances.sightingAt(subject, timeS);
+  const standing = placementOf(plan, subject, timeS);
   if (!sight || standing === 'not-on-the-floor')
     return <p className="sentence">{subject.name} is not on the floor: at infinity, or taped alone.</p>;
   if (standing !== 'before-the-camera')
@@ -49,7 +49,7 @@ export function FloorSentence({ plan, verdict, units }: Props) {
   const isOut = isInFrame(plan, subject, timeS) === false;
   return (
     <p className="sentence" data-testid="floor-sentence">
-      <Standing
+      <Placement
         subjectId={subject.id}
         name={subject.name}
         mustBeSharp={isNeeded(plan, subject.id, timeS)}
@@ -64,7 +64,7 @@ export function FloorSentence({ plan, verdict, units }: Props) {
 }
 
 /** Subjects that can't be focused on where they are, with a remedy. */
-const WRONG: Readonly<Record<Exclude<Standing, 'before-the-camera' | 'not-on-the-floor'>, { what: string; do: string }>> = {
+const WRONG: Readonly<Record<Exclude<Placement, 'before-the-camera' | 'not-on-the-floor'>, { what: string; do: string }>> = {
   'behind-it': { what: 'is behind the camera', do: 'turn it, or put them before it' },
   'on-top-of-it': { what: 'and the camera are in one place', do: 'move one of them away' },
   'nearer-than-it-focuses': { what: 'is nearer than the lens focuses', do: 'step back, or take a lens that focuses closer' },
@@ -75,13 +75,13 @@ const STAYS_MM_PER_S = 20;
 
 interface MovingProps {
   readonly speed: FollowSpeed;
-  readonly motion: Motion;
+  readonly motion: SubjectMotion;
   readonly hasWheel: boolean;
   readonly units: UnitSystem;
 }
 
 /** The part of a movement that focus must follow: depth. Sideways movement needs no focus change. */
-function Moving({ speed: { mmPerS, handDegPerS }, motion, hasWheel, units }: MovingProps) {
+function Moving({ speed: { mmPerS, maxHandDegPerS }, motion, hasWheel, units }: MovingProps) {
   const across = Math.abs(motion.acrossMmPerS);
   const side =
     across > STAYS_MM_PER_S && `${formatGap(across, units)} a second ${motion.acrossMmPerS > 0 ? 'to the left' : 'to the right'}`;
@@ -89,7 +89,7 @@ function Moving({ speed: { mmPerS, handDegPerS }, motion, hasWheel, units }: Mov
   return (
     <>
       {formatGap(mmPerS, units)} a second {mmPerS < 0 ? 'nearer' : 'farther'}
-      {side && `, ${side}`}: the {hasWheel ? 'wheel' : 'ring'} must turn {turnFigure(handDegPerS)}°/s.
+      {side && `, ${side}`}: the {hasWheel ? 'wheel' : 'ring'} must turn {turnFigure(maxHandDegPerS)}°/s.
     </>
   );
 }
@@ -99,7 +99,7 @@ function turnFigure(degPerS: number): string {
   return Math.abs(degPerS).toFixed(Math.abs(degPerS) < 3 ? 1 : 0);
 }
 
-function Standing({
+function Placement({
   subjectId,
   name,
   mustBeSharp,
@@ -110,7 +110,7 @@ function Standing({
   subjectId: string;
   name: string;
   mustBeSharp: boolean;
-  verdict: JudgedPull | null;
+  verdict: CompleteVerdict | null;
   timeS: number;
   units: UnitSystem;
 }) {
@@ -124,7 +124,7 @@ function Standing({
         {name} is sharp{marginMm === Infinity ? '.' : `, with ${formatGap(marginMm, units)} to spare.`}
       </span>
     );
-  const isInFront = frames.distanceMm[frame]! < verdict.line.nearMm[frame]!;
+  const isInFront = frames.distanceMm[frame]! < verdict.track.nearMm[frame]!;
   return (
     <span className={mustBeSharp ? 'tone-soft' : 'tone-edge'}>
       {name} is {formatGap(marginMm, units)} {isInFront ? 'in front of' : 'behind'} the zone

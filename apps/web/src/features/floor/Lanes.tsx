@@ -1,11 +1,11 @@
-import type { JudgedPull, ShotPlan, TimeSpan } from '@still-heron/core';
+import type { CompleteVerdict, ShotPlan, TimeSpan } from '@still-heron/core';
 import { memo, useMemo } from 'react';
 import { currentColour } from '../../charts/currentColour';
 import { framingWords, type Lane, lanesOf } from './lanesLayout';
 
 interface Props {
   readonly plan: ShotPlan;
-  readonly verdict: JudgedPull | null;
+  readonly verdict: CompleteVerdict | null;
 }
 
 /** One lane per subject under the time bar: in the picture (thin), sharp (full), soft but required (hatched). */

@@ -18,13 +18,13 @@ interface Props {
 }
 
 /** Smaller differences between two distances are ignored. */
-const TELLS_MM = 5;
+const MIN_DIFFERENCE_MM = 5;
 
 /** All marks: tape distance, focus distance, and why they differ off the axis. */
 export function MarkDistances({ plan, units }: Props) {
   const dispatch = useAppDispatch();
   const selection = useAppSelector(selectSelection);
-  const { markSight, markFocusMm } = planDistances(plan);
+  const { markSightings, markFocusMm } = planDistances(plan);
   if (plan.marks.length === 0) return null;
   return (
     <section>
@@ -32,11 +32,11 @@ export function MarkDistances({ plan, units }: Props) {
       <ul className="floor-marks">
         {plan.marks.map((mark) => {
           const current = plan.subjects.findIndex(({ id }) => id === mark.subjectId);
-          const sight = markSight.get(mark.id);
+          const sight = markSightings.get(mark.id);
           const focusMm = markFocusMm.get(mark.id)!;
           const tapeMm = mark.distanceMm ?? Infinity;
           const isBehind = sight !== undefined && sight.depthMm <= 0;
-          const isOffAxis = sight !== undefined && !isBehind && Math.abs(focusMm - tapeMm) > TELLS_MM;
+          const isOffAxis = sight !== undefined && !isBehind && Math.abs(focusMm - tapeMm) > MIN_DIFFERENCE_MM;
           return (
             <li key={mark.id} className={selection?.id === mark.id ? 'is-selected' : undefined}>
               <button
@@ -69,7 +69,7 @@ export function MarkDistances({ plan, units }: Props) {
                     </Explain>
                   </>
                 )}
-                {mark.method !== 'drawn' && sight && !isBehind && Math.abs(tapeMm - sight.tapeMm) > TELLS_MM && (
+                {mark.method !== 'drawn' && sight && !isBehind && Math.abs(tapeMm - sight.tapeMm) > MIN_DIFFERENCE_MM && (
                   <span className="tone-edge"> · drawn {formatGap(tapeMm - sight.tapeMm, units)} off</span>
                 )}
               </small>

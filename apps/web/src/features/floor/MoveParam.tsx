@@ -3,7 +3,7 @@ import {
   MM_PER_FOOT,
   MM_PER_METRE,
   PLAN_LIMITS,
-  type StagingParam,
+  type BlockingMoveParam,
   type StopScale,
   stopScale as stopsBetween,
   type UnitSystem,
@@ -14,7 +14,7 @@ import { NumberField } from '../../fields/NumberField';
 import { TimeField } from '../../fields/TimeField';
 
 interface Props {
-  readonly param: StagingParam;
+  readonly param: BlockingMoveParam;
   readonly value: number;
   readonly units: UnitSystem;
   readonly stopScale: StopScale;

@@ -1,10 +1,10 @@
 import {
   LOCAL_RULES,
   type ShotPlan,
-  type Staging,
-  type StagingFigure,
-  STAGINGS,
-  type StagingValues,
+  type BlockingMove,
+  type BlockingMoveFigure,
+  BLOCKING_MOVES,
+  type BlockingMoveValues,
   type UnitSystem,
 } from '@still-heron/core';
 import { Button } from 'antd';
@@ -14,10 +14,10 @@ import { MoveParam } from './MoveParam';
 
 /** A blocking move being edited: kind, subject, start time, and values that differ from the defaults. */
 export interface MoveDraft {
-  readonly staging: Staging;
+  readonly blockingMove: BlockingMove;
   readonly subjectId: string | null;
   readonly atS: number;
-  readonly values: StagingValues;
+  readonly values: BlockingMoveValues;
 }
 
 interface Props {
@@ -25,9 +25,9 @@ interface Props {
   readonly units: UnitSystem;
   readonly draft: MoveDraft | null;
   /** All values, with defaults filled in */
-  readonly values: StagingValues;
-  readonly figures: readonly StagingFigure[];
-  readonly onPick: (staging: Staging | null) => void;
+  readonly values: BlockingMoveValues;
+  readonly figures: readonly BlockingMoveFigure[];
+  readonly onPick: (blockingMove: BlockingMove | null) => void;
   readonly onDraft: (draft: MoveDraft) => void;
   readonly onLay: () => void;
 }
@@ -40,11 +40,11 @@ export function MovesPanel({ plan, units, draft, values, figures, onPick, onDraf
         <section>
           <h2>Moves people make, from the playhead on</h2>
           <ul className="moves-list">
-            {STAGINGS.map((staging) => (
-              <li key={staging.id}>
-                <button type="button" className="quiet" onClick={() => onPick(staging)}>
-                  <strong>{staging.word}</strong>
-                  <small>{staging.says}</small>
+            {BLOCKING_MOVES.map((blockingMove) => (
+              <li key={blockingMove.id}>
+                <button type="button" className="quiet" onClick={() => onPick(blockingMove)}>
+                  <strong>{blockingMove.word}</strong>
+                  <small>{blockingMove.description}</small>
                 </button>
               </li>
             ))}
@@ -53,14 +53,14 @@ export function MovesPanel({ plan, units, draft, values, figures, onPick, onDraf
       </aside>
     );
   }
-  const { staging, subjectId, atS } = draft;
+  const { blockingMove, subjectId, atS } = draft;
   const stopScale = plan.optics.lens.stopScale;
   return (
-    <aside className="side floor-side" aria-label={staging.word}>
+    <aside className="side floor-side" aria-label={blockingMove.word}>
       <section>
         <h2>From {atS.toFixed(1)} s, not in the plan yet</h2>
-        <p className="move-name">{staging.word}</p>
-        <p className="haze">{staging.says}</p>
+        <p className="move-name">{blockingMove.word}</p>
+        <p className="haze">{blockingMove.description}</p>
         <div className="field-pair">
           <Choice
             label="who"
@@ -68,7 +68,7 @@ export function MovesPanel({ plan, units, draft, values, figures, onPick, onDraf
             choices={[...plan.subjects.map(({ id, name }) => ({ value: id, word: name })), { value: 'new', word: 'someone new' }]}
             onPick={(picked) => onDraft({ ...draft, subjectId: picked === 'new' ? null : picked, values: {} })}
           />
-          {staging.params(plan, { subjectId, atS }).map((param) => (
+          {blockingMove.params(plan, { subjectId, atS }).map((param) => (
             <MoveParam
               key={param.key}
               param={param}
@@ -93,7 +93,7 @@ export function MovesPanel({ plan, units, draft, values, figures, onPick, onDraf
             </div>
           ))}
         </dl>
-        {staging.movesCamera && (
+        {blockingMove.movesCamera && (
           <p className="move-caution">
             Walking with the camera, backward or sideways, with a screen before one’s eyes: a spotter, a cleared path.{' '}
             {LOCAL_RULES}

@@ -5,7 +5,7 @@ import {
   rehearsedTimes,
   removeRun,
   type ShotPlan,
-  takeRehearsedTimes,
+  applyRehearsedTimes,
 } from '@still-heron/core';
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
@@ -74,7 +74,7 @@ export function RehearsalPanel({ plan }: { readonly plan: ShotPlan }) {
         {plan.rehearsals.length > 0 && (
           <>
             <div className="side-actions">
-              <Button type="primary" onClick={() => dispatch(editPlan('take the rehearsed times', takeRehearsedTimes))}>
+              <Button type="primary" onClick={() => dispatch(editPlan('take the rehearsed times', applyRehearsedTimes))}>
                 Take these times
               </Button>
               <Button
@@ -129,7 +129,7 @@ function useRun(plan: ShotPlan) {
       dispatch(playheadMoved(0));
       setStartedMs(performance.now());
     } else if (next) {
-      taps.current = [...taps.current, { of: next.of, timeS: (performance.now() - startedMs) / 1000 }];
+      taps.current = [...taps.current, { event: next.event, timeS: (performance.now() - startedMs) / 1000 }];
       move();
     }
   }

@@ -5,13 +5,13 @@ import {
   formatStops,
   formatTime,
   MM_PER_FOOT,
-  type StagingFigure,
+  type BlockingMoveFigure,
   type StopScale,
   type UnitSystem,
 } from '@still-heron/core';
 
 /** Prints a figure of a blocking move. */
-export function figureWords({ unit, value, words }: StagingFigure, units: UnitSystem, stopScale: StopScale): string {
+export function figureWords({ unit, value, words }: BlockingMoveFigure, units: UnitSystem, stopScale: StopScale): string {
   switch (unit) {
     case 'words':
       return words ?? '';

@@ -35,7 +35,7 @@ test('the plane of focus and the zone lie where the core has them, square to the
   for (let k = 0; k < 50; k++) {
     const frame = (k * 97) % verdict.frameCount;
     const timeS = frame / plan.captureFps;
-    const focusMm = verdict.line.focusMm[frame]!;
+    const focusMm = verdict.track.focusMm[frame]!;
     const layout = floorLayout({ plan, timeS, focusMm, view }, SIZE);
     const camera = cameraPlaceAt(plan.floor!, timeS);
     const heading = (planDistances(plan).headingAt(timeS) * Math.PI) / 180;

@@ -170,7 +170,7 @@ function drawnSubject(
     const place = plan.marks.find(({ id }) => id === markId)?.place;
     return place ? [toPx(place)] : [];
   });
-  const sight = distances.sightAt(subject, timeS);
+  const sight = distances.sightingAt(subject, timeS);
   return {
     subjectId: subject.id,
     name: subject.name,

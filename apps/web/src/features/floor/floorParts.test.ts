@@ -4,13 +4,13 @@ import {
   changeLandmark,
   evaluatePull,
   type FloorItem,
-  layStaging,
+  applyBlockingMove,
   newPlan,
   type Place,
   setAim,
   type ShotPlan,
-  STAGINGS,
-  type StagingFigure,
+  BLOCKING_MOVES,
+  type BlockingMoveFigure,
   startFloor,
   walkTo,
 } from '@still-heron/core';
@@ -97,11 +97,16 @@ describe('lanes under the time bar', () => {
 });
 
 test('every figure of every move is said in words, in either unit', () => {
-  for (const staging of STAGINGS)
+  for (const blockingMove of BLOCKING_MOVES)
     for (const units of ['metric', 'imperial'] as const)
-      for (const item of layStaging(staging, newPlan(), { subjectId: null, atS: 0 }).figures)
+      for (const item of applyBlockingMove(blockingMove, newPlan(), { subjectId: null, atS: 0 }).figures)
         expect(figureWords(item, units, 'T')).not.toMatch(/NaN|undefined|^$/);
-  const figure = (unit: StagingFigure['unit'], value: number): StagingFigure => ({ word: '', unit, value, tone: 'plain' });
+  const figure = (unit: BlockingMoveFigure['unit'], value: number): BlockingMoveFigure => ({
+    word: '',
+    unit,
+    value,
+    tone: 'plain',
+  });
   expect(figureWords(figure('speed', 1250), 'metric', 'T')).toBe('1.25 m/s');
   expect(figureWords(figure('speed', 1524), 'imperial', 'T')).toBe('5.0 ft/s');
   expect(figureWords(figure('percent', 3.26), 'metric', 'T')).toBe('3.3 %');

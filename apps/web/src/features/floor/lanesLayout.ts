@@ -1,4 +1,4 @@
-import { framedSpans, type JudgedPull, sharpSpans, type ShotPlan, type TimeSpan } from '@still-heron/core';
+import { framedSpans, type CompleteVerdict, sharpSpans, type ShotPlan, type TimeSpan } from '@still-heron/core';
 /** Lane of a subject along the time bar. */
 export interface Lane {
   readonly subjectId: string;
@@ -12,7 +12,7 @@ export interface Lane {
 }
 
 /** Lanes of all subjects: in the picture, sharp, and soft where that is not allowed. */
-export function lanesOf(plan: ShotPlan, verdict: JudgedPull | null): Lane[] {
+export function lanesOf(plan: ShotPlan, verdict: CompleteVerdict | null): Lane[] {
   return plan.subjects.map((subject, current) => {
     const frames = verdict?.subjects.find(({ subjectId }) => subjectId === subject.id);
     const soft = verdict?.softSpans.filter(({ subjectId }) => subjectId === subject.id) ?? [];

@@ -1,13 +1,13 @@
 import {
   evaluatePull,
-  layStaging,
-  type LaidMove,
+  applyBlockingMove,
+  type BlockedPlan,
   type PullVerdict,
   type ShotPlan,
-  type Staging,
-  type StagingFigure,
-  type StagingValues,
-  usualValues,
+  type BlockingMove,
+  type BlockingMoveFigure,
+  type BlockingMoveValues,
+  defaultValues,
 } from '@still-heron/core';
 import { useMemo, useState } from 'react';
 import { useAppDispatch, useAppStore } from '../../app/store';
@@ -16,9 +16,9 @@ import { editPlan } from '../shot/shotSlice';
 import type { MoveDraft } from './MovesPanel';
 import { selectedSubject } from './selectedSubject';
 
-interface TriedMove extends LaidMove {
-  readonly figures: readonly StagingFigure[];
-  readonly values: StagingValues;
+interface TriedMove extends BlockedPlan {
+  readonly figures: readonly BlockingMoveFigure[];
+  readonly values: BlockingMoveValues;
   readonly verdict: PullVerdict;
 }
 
@@ -29,21 +29,21 @@ export function useMoveDraft(plan: ShotPlan) {
   const [draft, setDraft] = useState<MoveDraft | null>(null);
   const laid = useMemo((): TriedMove | null => {
     if (!draft) return null;
-    const values = { ...usualValues(draft.staging, plan, draft), ...draft.values };
-    const tried = layStaging(draft.staging, plan, draft, values);
+    const values = { ...defaultValues(draft.blockingMove, plan, draft), ...draft.values };
+    const tried = applyBlockingMove(draft.blockingMove, plan, draft, values);
     return { ...tried, values, verdict: evaluatePull(tried.plan) };
   }, [draft, plan]);
 
-  function pick(staging: Staging | null): void {
-    if (!staging) return setDraft(null);
+  function pick(blockingMove: BlockingMove | null): void {
+    if (!blockingMove) return setDraft(null);
     const { timeS, selection } = selectSession(store.getState());
     const subjectId = (selectedSubject(plan, selection) ?? plan.subjects[0])?.id ?? null;
     // leave some time for the move
-    setDraft({ staging, subjectId, atS: Math.min(timeS, Math.max(plan.durationS - 1, 0)), values: {} });
+    setDraft({ blockingMove, subjectId, atS: Math.min(timeS, Math.max(plan.durationS - 1, 0)), values: {} });
   }
   function lay(): void {
     if (!draft || !laid) return;
-    dispatch(editPlan(`lay in: ${draft.staging.word}`, () => laid.plan));
+    dispatch(editPlan(`lay in: ${draft.blockingMove.word}`, () => laid.plan));
     dispatch(itemSelected(null));
     setDraft(null);
   }

@@ -1,4 +1,4 @@
-import { evaluatePull, narrate, planChanges } from '@still-heron/core';
+import { evaluatePull, narrate, planDifferences } from '@still-heron/core';
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useRevisionQuery, useRevisionsQuery } from '../../api/api';
@@ -61,7 +61,7 @@ export function HistoryPanel({ shotId, onClose }: Props) {
 }
 
 /** Number of differences listed; further ones are only counted. */
-const MOST_LINES = 10;
+const MAX_LINES = 10;
 
 function Version({ shotId, version, time, onClose }: Props & { readonly version: number; readonly time: string }) {
   const dispatch = useAppDispatch();
@@ -73,7 +73,7 @@ function Version({ shotId, version, time, onClose }: Props & { readonly version:
   const headings = (['scene', 'slate', 'title'] as const).flatMap((part) =>
     then[part] === now[part] ? [] : [`the ${part}: ${now[part] || 'none'} → ${then[part] || 'none'}`],
   );
-  const lines = [...headings, ...planChanges(now.plan, then.plan, units)];
+  const lines = [...headings, ...planDifferences(now.plan, then.plan, units)];
   return (
     <div className="history-version">
       <p>{narrate(evaluatePull(then.plan), then.plan, units).text}</p>
@@ -83,10 +83,10 @@ function Version({ shotId, version, time, onClose }: Props & { readonly version:
         <>
           <p className="haze">Now → then</p>
           <ul>
-            {lines.slice(0, MOST_LINES).map((line) => (
+            {lines.slice(0, MAX_LINES).map((line) => (
               <li key={line}>{line}</li>
             ))}
-            {lines.length > MOST_LINES && <li className="haze">and {lines.length - MOST_LINES} more</li>}
+            {lines.length > MAX_LINES && <li className="haze">and {lines.length - MAX_LINES} more</li>}
           </ul>
           <Button
             onClick={() => {

@@ -1,4 +1,4 @@
-import { type BenchSetup, cameraInMode, cameraOf, FORMATS, plainLens, widestStopAt } from '@still-heron/core';
+import { type BenchSetup, cameraInMode, cameraOf, FORMATS, defaultLens, widestStopAt } from '@still-heron/core';
 import { useState } from 'react';
 import { useAppSelector } from '../../app/store';
 import { Choice } from '../../fields/Choice';
@@ -30,7 +30,7 @@ export function KitBench() {
   )[0];
   const lens =
     (lenses.find(({ id }) => id === lensId) ?? middle)?.item.lens ??
-    plainLens({ name: '50 mm', focalLengthMm: 50, closeFocusMm: 500 });
+    defaultLens({ name: '50 mm', focalLengthMm: 50, closeFocusMm: 500 });
   const focalLengthMm = Math.min(Math.max(focalMm ?? lens.focalLengthMm, lens.focalLengthMm), lens.longestMm);
   const optics: BenchSetup = {
     camera,

@@ -21,7 +21,7 @@ const ROW_PX = 58;
 
 /** Searchable list of one kind of kit. Only visible rows are rendered, so a thousand items stay fast. */
 export function KitList({ kind, items, itemId }: Props) {
-  const [wanted, setWanted] = useState('');
+  const [wanted, setGoals] = useState('');
   const actions = useKitActions(kind);
   const search = useRef<HTMLInputElement>(null);
   const rows = useRows(kind, items, wanted);
@@ -46,7 +46,7 @@ export function KitList({ kind, items, itemId }: Props) {
           placeholder={`Find in ${items.length}`}
           data-testid="kit-search"
           value={wanted}
-          onChange={(event) => setWanted(event.target.value)}
+          onChange={(event) => setGoals(event.target.value)}
         />
         <kbd className="key" aria-hidden="true">
           F

@@ -1,5 +1,5 @@
 import { configureStore } from '@reduxjs/toolkit';
-import { plainLens } from '@still-heron/core';
+import { defaultLens } from '@still-heron/core';
 import { ActionCreators } from 'redux-undo';
 import { kitSavingMiddleware, leaveKit, saveKitNow, settledVersion } from './kitSaving';
 import { kitConflictResolved, kitSavingOpened, kitSavingReducer, selectKitSaving } from './kitSavingSlice';
@@ -7,7 +7,7 @@ import { editKit, kitReducer, openKit, selectKitRedoName, selectKitUndoName, sel
 import { copyName, newItem, renamed } from './newItems';
 
 const item = {
-  lens: plainLens({ name: '65', focalLengthMm: 65 }),
+  lens: defaultLens({ name: '65', focalLengthMm: 65 }),
   isHired: false,
   holdTestedOn: '',
   holdTestedBy: '',

@@ -1,11 +1,11 @@
-import { FORMATS, type KitItems, type KitKind, plainLens, plainWheel, presetRig } from '@still-heron/core';
+import { FORMATS, type KitItems, type KitKind, defaultLens, defaultWheel, presetRig } from '@still-heron/core';
 
 /** Initial values of a new item. */
 export function newItem<K extends KitKind>(kind: K): KitItems[K] {
   const { sensorWidthMm, sensorHeightMm, photositesWide } = FORMATS.find(({ id }) => id === 's35-16x9')!;
   const fresh: { readonly [Kind in KitKind]: () => KitItems[Kind] } = {
     lenses: () => ({
-      lens: plainLens({ name: 'New lens', focalLengthMm: 50, closeFocusMm: 500 }),
+      lens: defaultLens({ name: 'New lens', focalLengthMm: 50, closeFocusMm: 500 }),
       isHired: false,
       holdTestedOn: '',
       holdTestedBy: '',
@@ -24,7 +24,7 @@ export function newItem<K extends KitKind>(kind: K): KitItems[K] {
       retestAfterDays: 180,
       notes: '',
     }),
-    wheels: () => plainWheel({ name: 'New wheel' }),
+    wheels: () => defaultWheel({ name: 'New wheel' }),
     rigs: () => presetRig('New rig', 'legs', 'alone'),
   };
   return fresh[kind]();

@@ -49,7 +49,7 @@ export function LogList({ page, query, isNarrowed, onPage }: Props) {
 }
 
 function LogRow({ row: { shotId, slate, title, number, rolledAt, take } }: { readonly row: LoggedTakeView }) {
-  const { settings, predictedRate } = take;
+  const { gear, predictedKeepRate } = take;
   const wrong = faults(take.hits);
   return (
     <li className={isUsable(take) ? 'is-usable' : undefined}>
@@ -74,10 +74,10 @@ function LogRow({ row: { shotId, slate, title, number, rolledAt, take } }: { rea
         )}
       </span>
       <span className="haze">
-        {settings.focalLengthMm} mm {settings.stop} · {METHOD_WORDS[settings.method].short}
-        {settings.puller && ` · ${settings.puller}`}
+        {gear.focalLengthMm} mm {gear.stop} · {METHOD_WORDS[gear.method].short}
+        {gear.puller && ` · ${gear.puller}`}
       </span>
-      <span className="haze">{predictedRate === null ? '' : `${Math.round(predictedRate * 100)} %`}</span>
+      <span className="haze">{predictedKeepRate === null ? '' : `${Math.round(predictedKeepRate * 100)} %`}</span>
       <span className="haze">{WHEN.format(new Date(rolledAt))}</span>
     </li>
   );

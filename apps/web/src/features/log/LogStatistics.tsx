@@ -1,5 +1,5 @@
 import type { KeptView, StatisticsView } from '@still-heron/contract';
-import type { Fitted, Method } from '@still-heron/core';
+import type { MeasuredError, Method } from '@still-heron/core';
 import { METHOD_WORDS } from '../setup/words';
 import { calibrationLayout, CHART, keptBars, overTimeLayout } from './logCharts';
 
@@ -24,8 +24,8 @@ export function LogStatistics({ statistics }: { readonly statistics: StatisticsV
         <h2>What was measured</h2>
         <Measured what="pulls" unit="s" fit={errors.late} words={['late', 'early']} decimals={2} />
         <Measured what="ring at rest" unit="°" fit={errors.off} words={['towards near', 'towards far']} decimals={1} />
-        <Measured what="people" unit="mm" fit={errors.missed} words={['behind the mark', 'before the mark']} decimals={0} />
-        {!errors.late && !errors.off && !errors.missed && (
+        <Measured what="people" unit="mm" fit={errors.markMisses} words={['behind the mark', 'before the mark']} decimals={0} />
+        {!errors.late && !errors.off && !errors.markMisses && (
           <p className="haze">Nothing yet: a take with a track, or with where people stood, says it.</p>
         )}
       </section>
@@ -134,7 +134,7 @@ function OverTime({ days }: { readonly days: readonly KeptView[] }) {
 interface MeasuredProps {
   readonly what: string;
   readonly unit: string;
-  readonly fit: Fitted | null;
+  readonly fit: MeasuredError | null;
   /** Words for a positive and a negative mean */
   readonly words: readonly [string, string];
   readonly decimals: number;

@@ -1,5 +1,5 @@
 import type { LoggedTakeView } from '@still-heron/contract';
-import { changeRack, newTake, retime, usableSpansOf } from '@still-heron/core';
+import { changePull, newTake, retime, usableSpansOf } from '@still-heron/core';
 import { TWO_PEOPLE } from '../../twoPeople.fixture';
 import { loggedTakes, readTakesFile, takesFile } from '../takes/exchangeTakes';
 import { calibrationLayout, CHART, keptBars, overTimeLayout } from './logCharts';
@@ -35,7 +35,7 @@ test('bars, the calibration and the days are drawn where their shares are', () =
 });
 
 describe('files of takes', () => {
-  const plan = changeRack(TWO_PEOPLE, 'rack-1', { cue: 'she looks up' });
+  const plan = changePull(TWO_PEOPLE, 'pull-1', { cue: 'she looks up' });
   const take = { ...newTake(plan, 2), durationS: 8, usable: [{ fromS: 0, toS: 3 }], note: 'quick, “good”\nand bright' };
   const views = [
     {

@@ -1,5 +1,5 @@
 import type { CalibrationView, KeptView } from '@still-heron/contract';
-import { intervalOf } from '@still-heron/core';
+import { wilsonInterval } from '@still-heron/core';
 import { scaleLinear, scalePoint } from 'd3-scale';
 import { line } from 'd3-shape';
 
@@ -20,7 +20,7 @@ export function keptBars(views: readonly KeptView[]): KeptBar[] {
     name,
     takes,
     share: usable / takes,
-    ...intervalOf(usable, takes),
+    ...wilsonInterval(usable, takes),
   }));
 }
 
@@ -37,7 +37,7 @@ export function calibrationLayout(points: readonly CalibrationView[]) {
     diagonal: { x1: x01(0), y1: y01(0), x2: x01(1), y2: y01(1) },
     ticks: [0, 0.5, 1].map((share) => ({ share, x: x01(share), y: y01(share) })),
     points: points.map(({ predicted, takes, usable }) => {
-      const { low, high } = intervalOf(usable, takes);
+      const { low, high } = wilsonInterval(usable, takes);
       return {
         x: x01(predicted),
         y: y01(usable / takes),

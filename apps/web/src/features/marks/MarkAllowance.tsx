@@ -42,7 +42,7 @@ export function MarkAllowance({ mark, plan, units }: Props) {
 function Answer({ mark, plan, units }: Props) {
   const edit = useEdit();
   const answer = missAllowance(plan, mark, mark.allowanceMm);
-  const { lens, stopPulls } = plan.optics;
+  const { lens, irisPulls } = plan.optics;
   switch (answer.status) {
     case 'allowed':
       return (
@@ -54,7 +54,7 @@ function Answer({ mark, plan, units }: Props) {
       return (
         <p className="tone-soft" role="status">
           Not at this stop. {formatStop(answer.stop, lens.stopScale)} would allow it, {formatStops(answer.stops)} darker.{' '}
-          {stopPulls.length === 0 && (
+          {irisPulls.length === 0 && (
             <Button size="small" onClick={() => edit(`stop for ${mark.letter}`, (now) => setStop(now, answer.stop))}>
               Set {formatStop(answer.stop, lens.stopScale)}
             </Button>

@@ -2,7 +2,7 @@ import {
   disagreement,
   formatDistance,
   formatGap,
-  goByDrawing,
+  adoptDrawnDistance,
   type Mark,
   type ShotPlan,
   type UnitSystem,
@@ -39,7 +39,7 @@ export function MarkDisagreement({ mark, plan, units }: Props) {
       <button
         type="button"
         className="quiet"
-        onClick={() => edit(`go by the drawing at ${mark.letter}`, (now) => goByDrawing(now, mark.id))}
+        onClick={() => edit(`go by the drawing at ${mark.letter}`, (now) => adoptDrawnDistance(now, mark.id))}
       >
         Go by the drawing
       </button>

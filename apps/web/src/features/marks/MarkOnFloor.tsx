@@ -50,9 +50,9 @@ export function MarkOnFloor({ mark, plan }: { readonly mark: Mark; readonly plan
         onChange={(pose) => change('what to ask for', { pose })}
       />
       <Checkbox
-        checked={mark.hasStop}
+        checked={mark.hasHardStop}
         onChange={({ target }) =>
-          change(`${target.checked ? 'a' : 'no'} hard stop at ${mark.letter}`, { hasStop: target.checked })
+          change(`${target.checked ? 'a' : 'no'} hard stop at ${mark.letter}`, { hasHardStop: target.checked })
         }
       >
         a hard stop on the wheel here

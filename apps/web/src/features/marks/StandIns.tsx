@@ -4,8 +4,8 @@ import {
   formatGap,
   type Mark,
   type ShotPlan,
-  type StandIn,
-  standIns,
+  type FocusReference,
+  focusReferences,
   type UnitSystem,
 } from '@still-heron/core';
 import { useEdit } from '../setup/useEdit';
@@ -22,13 +22,13 @@ const MOST_SHOWN = 4;
 /** Landmarks to focus on instead of the subject, best first, with the room each leaves. */
 export function StandIns({ mark, plan, units }: Props) {
   const edit = useEdit();
-  const found = standIns(plan, mark);
+  const found = focusReferences(plan, mark);
   if (found.length === 0)
     return <p className="haze">Nothing that the lens sees stands on the floor: put a post near the mark.</p>;
   return (
     <ul className="stand-ins">
       {found.slice(0, MOST_SHOWN).map((standIn) => {
-        const isTaken = mark.standInId === standIn.landmarkId;
+        const isTaken = mark.focusReferenceId === standIn.landmarkId;
         return (
           <li key={standIn.landmarkId}>
             <button
@@ -37,7 +37,7 @@ export function StandIns({ mark, plan, units }: Props) {
               aria-pressed={isTaken}
               onClick={() =>
                 edit(isTaken ? `no stand-in for ${mark.letter}` : `${standIn.name} for ${mark.letter}`, (now) =>
-                  changeMark(now, mark.id, { standInId: isTaken ? null : standIn.landmarkId }),
+                  changeMark(now, mark.id, { focusReferenceId: isTaken ? null : standIn.landmarkId }),
                 )
               }
             >
@@ -52,7 +52,7 @@ export function StandIns({ mark, plan, units }: Props) {
   );
 }
 
-function roomWords({ marginMm, nearerMm, fartherMm }: StandIn, units: UnitSystem): string {
+function roomWords({ marginMm, nearerMm, fartherMm }: FocusReference, units: UnitSystem): string {
   if (marginMm < 0) return `leaves ${formatGap(marginMm, units)} short: soft on the mark`;
   const farther = fartherMm === Infinity ? 'any' : formatGap(fartherMm, units);
   return `sharp on the mark, may miss −${formatGap(nearerMm, units)} / +${farther}`;

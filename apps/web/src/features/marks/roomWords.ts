@@ -23,11 +23,11 @@ export function beyondWords({ beyond }: MarkReading, { optics }: ShotPlan, units
 
 /** Explains the room around a mark: limits, inputs and assumptions. */
 export function roomLines(reading: MarkReading, mark: Mark, { optics, wheel }: ShotPlan, units: UnitSystem): string[] {
-  const { fNumber, circleOfConfusionMm, focalLengthMm } = zoneLensAt(optics, reading.comesS);
+  const { fNumber, circleOfConfusionMm, focalLengthMm } = zoneLensAt(optics, reading.arrivalS);
   const focusMm = withinReach(ringOf(optics.lens), reading.focusMm);
   return [
     `near limit ${formatDistance(reading.nearMm, units)}, far limit ${formatDistance(reading.farMm, units)}`,
-    `computed for f ${Number(focalLengthMm.toFixed(1))} mm, N ${fNumber.toFixed(2)}, C ${(circleOfConfusionMm * 1000).toFixed(1)} µm, as the lens is set at ${reading.comesS.toFixed(1)} s`,
+    `computed for f ${Number(focalLengthMm.toFixed(1))} mm, N ${fNumber.toFixed(2)}, C ${(circleOfConfusionMm * 1000).toFixed(1)} µm, as the lens is set at ${reading.arrivalS.toFixed(1)} s`,
     ...(wheel && optics.lens.response !== 'speed'
       ? [`the ring at ${reading.ringDeg.toFixed(1)}°, the wheel turns ${wheel.wheelPerRing} × as far`]
       : []),

@@ -49,14 +49,14 @@ export function useMeasuring(): Measuring {
 
   function measure(method: DeviceMethod, mark: Mark): void {
     const plan = selectPlan(store.getState());
-    const drawnMm = plan ? planDistances(plan).markSight.get(mark.id)?.tapeMm : undefined;
+    const drawnMm = plan ? planDistances(plan).markSightings.get(mark.id)?.tapeMm : undefined;
     if (drawnMm === undefined) {
       setProblem(`${mark.letter} is not on the floor, so there is nothing to measure: type what the ${method} says.`);
       return;
     }
     asked.current = mark.id;
     const body = JSON.stringify({ method, drawnMm: Math.max(drawnMm, 1), recipient: PAGE });
-    fetch('/api/measuring/stand-in', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body })
+    fetch('/api/measuring/simulated', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body })
       .then(async (response) => {
         if (!response.ok) throw new Error(String(response.status));
         take.current((await response.json()) as ReadingView);

@@ -6,6 +6,6 @@ export const METHOD_WORDS: Readonly<Record<MeasureMethod, string>> = {
   laser: 'laser',
   picture: 'the picture',
   eye: 'eye',
-  'stand-in': 'a stand-in',
+  reference: 'a stand-in',
   drawn: 'the drawing',
 };

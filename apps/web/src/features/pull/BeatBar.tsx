@@ -1,4 +1,4 @@
-import { type Beat, changeBeat, formatTime, type JudgedPull, type ShotPlan } from '@still-heron/core';
+import { type Beat, changeBeat, formatTime, type CompleteVerdict, type ShotPlan } from '@still-heron/core';
 import { currentColour } from '../../charts/currentColour';
 import { type KeyboardEvent, useRef } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store';
@@ -24,7 +24,7 @@ interface Props {
   readonly current: number;
   readonly layout: ChannelLayout;
   readonly plan: ShotPlan;
-  readonly verdict: JudgedPull | null;
+  readonly verdict: CompleteVerdict | null;
 }
 
 /** A beat on its lane. Its ends, the whole bar and its key moment can be dragged. */
@@ -32,12 +32,12 @@ export function BeatBar({ beat, x, width, y, current, layout, plan, verdict }: P
   const dispatch = useAppDispatch();
   const isSelected = useAppSelector((state) => state.session.selection?.id === beat.id);
   const name = plan.subjects[current]!.name;
-  const asked = `${name} ${BEAT_WORDS[beat.kind].asked}`;
+  const asked = `${name} ${BEAT_WORDS[beat.requirement].phrase}`;
   const was = useRef(beat);
   const gesture = useRef('');
   const colour = currentColour(current);
   const pxPerS = layout.x(1) - layout.x(0);
-  const change = (changes: Partial<Pick<Beat, 'fromS' | 'toS' | 'keyS'>>, step: string) =>
+  const change = (changes: Partial<Pick<Beat, 'fromS' | 'toS' | 'keyMomentS'>>, step: string) =>
     dispatch(editPlan(`when ${asked}`, (now) => changeBeat(now, beat.id, changes), step));
   const common = {
     onStart: () => {
@@ -77,7 +77,7 @@ export function BeatBar({ beat, x, width, y, current, layout, plan, verdict }: P
     gesture.current = `keys-${beat.id}-${performance.now()}`;
     dispatch(itemSelected({ kind: 'beat', id: beat.id }));
   };
-  const wrong = [...(verdict?.softSpans ?? []), ...(verdict?.tooSharp ?? [])].filter((span) => span.beatId === beat.id);
+  const wrong = [...(verdict?.softSpans ?? []), ...(verdict?.tooSharpSpans ?? [])].filter((span) => span.beatId === beat.id);
   const edges = [
     { key: 'fromS', at: x, drag: from, label: `${asked} from`, value: beat.fromS },
     { key: 'toS', at: x + width, drag: to, label: `${asked} until`, value: beat.toS },
@@ -88,7 +88,11 @@ export function BeatBar({ beat, x, width, y, current, layout, plan, verdict }: P
   const judged = verdict?.beats.find(({ beatId }) => beatId === beat.id);
   const share = judged && !judged.kept ? `${Math.floor(judged.share * 100)} %` : '';
   return (
-    <g className={`beat is-${beat.kind}${isSelected ? ' is-selected' : ''}`} style={{ color: colour }} clipPath="url(#lanes)">
+    <g
+      className={`beat is-${beat.requirement}${isSelected ? ' is-selected' : ''}`}
+      style={{ color: colour }}
+      clipPath="url(#lanes)"
+    >
       <rect x={x} width={width} y={y} height={LANE} rx={3} className="beat-ground" />
       <rect {...body} x={x} width={width} y={y} height={LANE} rx={3} className="beat-bar" onClick={select} />
       <rect x={x} width={3} y={y} height={LANE} fill={colour} />
@@ -131,16 +135,16 @@ export function BeatBar({ beat, x, width, y, current, layout, plan, verdict }: P
           onKeyDown={onKey(key)}
         />
       ))}
-      {beat.keyS !== null && (
+      {beat.keyMomentS !== null && (
         <KeyMoment
           beat={beat}
           name={name}
-          x={layout.x(beat.keyS)}
+          x={layout.x(beat.keyMomentS)}
           y={y + LANE / 2}
           pxPerS={pxPerS}
           plan={plan}
-          isMissed={judged?.keyKept === false}
-          onMove={(keyS, step) => change({ keyS }, step)}
+          isMissed={judged?.isKeyMomentKept === false}
+          onMove={(keyMomentS, step) => change({ keyMomentS }, step)}
         />
       )}
     </g>
@@ -148,7 +152,7 @@ export function BeatBar({ beat, x, width, y, current, layout, plan, verdict }: P
 }
 
 /** As much of the requirement, purpose and subject as fits on the bar. */
-function wordsThatFit({ kind, why, alternate }: Beat, name: string, roomPx: number): string {
+function wordsThatFit({ requirement: kind, why, alternate }: Beat, name: string, roomPx: number): string {
   const tag = [alternate === null ? '' : `${alternate} only`, BEAT_WORDS[kind].tag].filter(Boolean).join(', ');
   const whole = [name, tag, why].filter(Boolean).join(' · ');
   const short = [name, tag].filter(Boolean).join(' · ');

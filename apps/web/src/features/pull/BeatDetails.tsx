@@ -2,10 +2,10 @@ import {
   type Beat,
   changeBeat,
   formatTime,
-  type JudgedPull,
+  type CompleteVerdict,
   PLAN_LIMITS,
   removeBeat,
-  SHORTEST_BEAT_S,
+  MIN_BEAT_S,
   type ShotPlan,
   splitAlternates,
 } from '@still-heron/core';
@@ -23,10 +23,10 @@ import { BEAT_WORDS } from './beatWords';
 interface Props {
   readonly beat: Beat;
   readonly plan: ShotPlan;
-  readonly verdict: JudgedPull | null;
+  readonly verdict: CompleteVerdict | null;
 }
 
-const KINDS = (Object.keys(BEAT_WORDS) as Beat['kind'][]).map((value) => ({ value, word: BEAT_WORDS[value].choice }));
+const KINDS = (Object.keys(BEAT_WORDS) as Beat['requirement'][]).map((value) => ({ value, word: BEAT_WORDS[value].choice }));
 const TAKES = [
   { value: 'both', word: 'every take' },
   { value: 'A', word: 'A only' },
@@ -37,13 +37,18 @@ const TAKES = [
 export function BeatDetails({ beat, plan, verdict }: Props) {
   const dispatch = useAppDispatch();
   const name = plan.subjects.find(({ id }) => id === beat.subjectId)?.name ?? 'someone';
-  const { asked } = BEAT_WORDS[beat.kind];
+  const { phrase } = BEAT_WORDS[beat.requirement];
   const change = (changes: Parameters<typeof changeBeat>[2], gesture?: string) =>
-    dispatch(editPlan(`when ${name} ${asked}`, (now) => changeBeat(now, beat.id, changes), gesture));
+    dispatch(editPlan(`when ${name} ${phrase}`, (now) => changeBeat(now, beat.id, changes), gesture));
   return (
-    <section aria-label={`${name} ${asked}`}>
+    <section aria-label={`${name} ${phrase}`}>
       <h2>What is asked</h2>
-      <WordChoice label="What is asked" chosen={beat.kind} choices={KINDS} onChoose={(kind) => change({ kind })} />
+      <WordChoice
+        label="What is asked"
+        chosen={beat.requirement}
+        choices={KINDS}
+        onChoose={(kind) => change({ requirement: kind })}
+      />
       <Select
         aria-label="Of whom"
         className="wide-select"
@@ -58,7 +63,7 @@ export function BeatDetails({ beat, plan, verdict }: Props) {
           timeS={beat.fromS}
           captureFps={plan.captureFps}
           minS={0}
-          maxS={beat.toS - SHORTEST_BEAT_S}
+          maxS={beat.toS - MIN_BEAT_S}
           why="it would start after its end"
           onChange={(fromS, gesture) => change({ fromS }, gesture)}
         />
@@ -67,12 +72,12 @@ export function BeatDetails({ beat, plan, verdict }: Props) {
           decimals={2}
           timeS={beat.toS}
           captureFps={plan.captureFps}
-          minS={beat.fromS + SHORTEST_BEAT_S}
+          minS={beat.fromS + MIN_BEAT_S}
           maxS={plan.durationS}
           why="it lies within the shot, after its start"
           onChange={(toS, gesture) => change({ toS }, gesture)}
         />
-        {beat.kind !== 'drift' && (
+        {beat.requirement !== 'none' && (
           <NumberField
             label="at least"
             unit="%"
@@ -84,7 +89,7 @@ export function BeatDetails({ beat, plan, verdict }: Props) {
             onChange={(share, gesture) => change({ requiredShare: share / 100 }, gesture)}
           />
         )}
-        {beat.kind === 'soft' && (
+        {beat.requirement === 'soft' && (
           <NumberField
             label="blur, of the width"
             unit="%"
@@ -98,14 +103,14 @@ export function BeatDetails({ beat, plan, verdict }: Props) {
         )}
         <Kept beat={beat} verdict={verdict} />
       </div>
-      {beat.kind !== 'drift' && <Key beat={beat} plan={plan} onChange={change} />}
+      {beat.requirement !== 'none' && <Key beat={beat} plan={plan} onChange={change} />}
       <Choice
-        label="asked in"
+        label="phrase in"
         value={beat.alternate ?? 'both'}
         choices={TAKES}
         onPick={(take) =>
           dispatch(
-            editPlan(`in which takes ${name} ${asked}`, (now) =>
+            editPlan(`in which takes ${name} ${phrase}`, (now) =>
               changeBeat(take === 'both' ? now : splitAlternates(now), beat.id, { alternate: take === 'both' ? null : take }),
             ),
           )
@@ -138,10 +143,10 @@ function Kept({ beat, verdict }: Pick<Props, 'beat' | 'verdict'>) {
   if (!verdict || !judged) return null;
   const { share, kept, worstFrame } = judged;
   const worstS = worstFrame === null ? null : worstFrame / verdict.captureFps;
-  const verdictWord = beat.kind === 'drift' ? 'unasked' : kept ? 'kept' : 'not kept';
+  const verdictWord = beat.requirement === 'none' ? 'unasked' : kept ? 'kept' : 'not kept';
   return (
     <div className="field">
-      <span className="field-label">{beat.kind === 'soft' ? 'is soft' : 'is sharp'}</span>
+      <span className="field-label">{beat.requirement === 'soft' ? 'is soft' : 'is sharp'}</span>
       <span className={`figure beat-share ${kept ? 'tone-sharp' : 'tone-soft'}`}>
         {Math.floor(share * 100)} % <strong>{verdictWord}</strong>
       </span>
@@ -157,14 +162,14 @@ function Kept({ beat, verdict }: Pick<Props, 'beat' | 'verdict'>) {
 interface KeyProps {
   readonly beat: Beat;
   readonly plan: ShotPlan;
-  readonly onChange: (changes: { keyS: number | null }, gesture?: string) => void;
+  readonly onChange: (changes: { keyMomentS: number | null }, gesture?: string) => void;
 }
 
 /** Key moment of the beat: the instant that must be perfect. */
 function Key({ beat, plan, onChange }: KeyProps) {
-  if (beat.keyS === null)
+  if (beat.keyMomentS === null)
     return (
-      <Button className="key-add" onClick={() => onChange({ keyS: (beat.fromS + beat.toS) / 2 })}>
+      <Button className="key-add" onClick={() => onChange({ keyMomentS: (beat.fromS + beat.toS) / 2 })}>
         Set a key moment
       </Button>
     );
@@ -173,14 +178,14 @@ function Key({ beat, plan, onChange }: KeyProps) {
       <TimeField
         label="key moment"
         decimals={2}
-        timeS={beat.keyS}
+        timeS={beat.keyMomentS}
         captureFps={plan.captureFps}
         minS={beat.fromS}
         maxS={beat.toS - 1 / plan.captureFps}
-        why="it lies within what is asked"
-        onChange={(keyS, gesture) => onChange({ keyS }, gesture)}
+        why="it lies within what is phrase"
+        onChange={(keyMomentS, gesture) => onChange({ keyMomentS }, gesture)}
       />
-      <Button className="key-add" onClick={() => onChange({ keyS: null })}>
+      <Button className="key-add" onClick={() => onChange({ keyMomentS: null })}>
         No key moment
       </Button>
     </div>

@@ -1,11 +1,11 @@
-import type { JudgedPull, ShotPlan } from '@still-heron/core';
+import type { CompleteVerdict, ShotPlan } from '@still-heron/core';
 import { BeatBar } from './BeatBar';
 import { type ChannelLayout, LANE } from './channelLayout';
 
 interface Props {
   readonly layout: ChannelLayout;
   readonly plan: ShotPlan;
-  readonly verdict: JudgedPull | null;
+  readonly verdict: CompleteVerdict | null;
 }
 
 /** Lanes of beats, one per subject. A beat is hatched where its requirement is not met. */

@@ -1,4 +1,4 @@
-import type { JudgedPull, ShotPlan, UnitSystem } from '@still-heron/core';
+import type { CompleteVerdict, ShotPlan, UnitSystem } from '@still-heron/core';
 import { currentColour } from '../../charts/currentColour';
 import { useMemo, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store';
@@ -21,7 +21,7 @@ import './channel.css';
 
 interface Props {
   readonly plan: ShotPlan;
-  readonly verdict: JudgedPull | null;
+  readonly verdict: CompleteVerdict | null;
   readonly units: UnitSystem;
 }
 
@@ -64,7 +64,7 @@ function Channel({ plan, verdict, units, size }: Props & { readonly size: Size }
       </defs>
       <ChannelGround layout={layout} units={units} />
       <g clipPath="url(#plot)">
-        {layout.moves.map(({ id, startX, endX }) => (
+        {layout.pulls.map(({ id, startX, endX }) => (
           <rect key={id} x={startX} width={endX - startX} y={top} height={bottom - top} className="move-shade" />
         ))}
         {layout.soft.map(({ beatId, x, width }) => (
@@ -88,7 +88,7 @@ function Channel({ plan, verdict, units, size }: Props & { readonly size: Size }
             stroke={currentColour(current)}
           />
         ))}
-        <path d={layout.line} className="focus-line" data-testid="focus-line" />
+        <path d={layout.track} className="focus-line" data-testid="focus-line" />
       </g>
       {layout.subjects.map(({ id, name, labelY, current }) => (
         <text key={id} x={left + 8} y={labelY} className="subject-name" fill={currentColour(current)}>
@@ -139,7 +139,7 @@ function TimeGround({ layout, durationS }: { readonly layout: ChannelLayout; rea
 function MoveWords({ layout }: { readonly layout: ChannelLayout }) {
   const dispatch = useAppDispatch();
   const selection = useAppSelector((state) => state.session.selection);
-  const { moves, movesY } = layout;
+  const { pulls: moves, movesY } = layout;
   const { left, right } = layout;
   const shown = moves.filter(({ startX }) => startX > left - 1 && startX < right + 1);
   const isSelected = (id: string) => selection?.id === id;

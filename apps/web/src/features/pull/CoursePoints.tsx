@@ -12,17 +12,17 @@ export function CoursePoints(props: HandleProps) {
   const { points, left, right } = props.layout;
   return points
     .filter(({ x }) => x > left - 1 && x < right + 1)
-    .map((point) => <OnePoint key={`${point.moveId} ${point.index}`} point={point} {...props} />);
+    .map((point) => <OnePoint key={`${point.pullId} ${point.index}`} point={point} {...props} />);
 }
 
 function OnePoint({ point, layout, plan, units, hold }: HandleProps & { readonly point: ChannelLayout['points'][number] }) {
   const dispatch = useAppDispatch();
   const grabbed = useRef(point);
   const gesture = useRef('');
-  const { moveId, index } = point;
+  const { pullId, index } = point;
   const timeS = layout.x.invert(point.x);
   const change = (changes: Partial<CoursePoint>, step: string) =>
-    dispatch(editPlan('bend the course', (now) => changeCoursePoint(now, moveId, index, changes), step));
+    dispatch(editPlan('bend the course', (now) => changeCoursePoint(now, pullId, index, changes), step));
   const drag = useDrag({
     onStart: () => {
       grabbed.current = point;

@@ -1,11 +1,11 @@
-import { ASSUMED_HAND, formatGap, type Landing, type MoveVerdict, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { ASSUMED_HAND, formatGap, type Landing, type PullAssessment, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import type { ReactNode } from 'react';
 import { Explain } from '../../fields/Explain';
 
-const GRADE_TONES = { comfortable: 'tone-sharp', workable: 'tone-sharp', tight: 'tone-edge', beyond: 'tone-soft' } as const;
+const GRADE_TONES = { comfortable: 'tone-sharp', workable: 'tone-sharp', tight: 'tone-edge', 'too-hard': 'tone-soft' } as const;
 
 interface Props {
-  readonly judged: MoveVerdict;
+  readonly judged: PullAssessment;
   readonly plan: ShotPlan;
   readonly units: UnitSystem;
 }
@@ -13,7 +13,7 @@ interface Props {
 /** Effort of a pull for the hand: turn, speed, needed and available time, and landing room in both directions. */
 export function HandFacts({ judged, plan, units }: Props) {
   const { wheel } = judged;
-  const limit = plan.handDegPerS;
+  const limit = plan.maxHandDegPerS;
   return (
     <dl className="hand-facts">
       <Fact what="turn">
@@ -38,7 +38,7 @@ export function HandFacts({ judged, plan, units }: Props) {
           <Explain
             what="Fastest turn of what the hand holds"
             lines={[
-              judged.goesOn
+              judged.isTracking
                 ? 'from moment to moment, as it runs into someone who moves'
                 : `${(judged.peakDegPerS / (judged.travelDeg / judged.availableS || 1)).toFixed(3)} × ${judged.travelDeg.toFixed(1)}° / ${judged.availableS.toFixed(2)} s of the ring`,
               `the limit is ${limit.toFixed(0)}°/s: yours, under “How it is shot”`,
@@ -67,7 +67,7 @@ export function HandFacts({ judged, plan, units }: Props) {
         <Explain
           what="Least time a hand needs"
           lines={
-            judged.againstStop && wheel?.betweenStopsS !== null && wheel
+            judged.isAgainstHardStop && wheel?.betweenStopsS !== null && wheel
               ? ['it lands against a hard stop: nothing is aimed at, and only turning takes time']
               : [
                   `${ASSUMED_HAND.reactionS} s + ${ASSUMED_HAND.perBitS} s × ${judged.bits.toFixed(2)} bits`,
@@ -81,7 +81,8 @@ export function HandFacts({ judged, plan, units }: Props) {
         </Explain>
       </Fact>
       <Fact what="it has">
-        {judged.availableS.toFixed(2)} s <strong className={`grade ${GRADE_TONES[judged.grade]}`}>{judged.grade}</strong>
+        {judged.availableS.toFixed(2)} s{' '}
+        <strong className={`grade ${GRADE_TONES[judged.grade]}`}>{judged.grade.replace('-', ' ')}</strong>
       </Fact>
       <Fact what="lands within">
         <Explain
@@ -89,7 +90,7 @@ export function HandFacts({ judged, plan, units }: Props) {
           lines={[
             `ring: ${judged.nearRoomDeg.toFixed(2)}° on the near side, ${judged.farRoomDeg.toFixed(2)}° on the far side`,
             `where they stand: ${gapWords(judged.nearRoomMm, units)} nearer, ${gapWords(judged.farRoomMm, units)} farther`,
-            `the other way round it would land within ${judged.otherOrder.windowDeg.toFixed(1)}°: ${gapWords(judged.otherOrder.nearRoomMm, units)} nearer, ${gapWords(judged.otherOrder.farRoomMm, units)} farther, ${judged.otherOrder.neededS.toFixed(2)} s`,
+            `the other way round it would land within ${judged.oppositeLanding.windowDeg.toFixed(1)}°: ${gapWords(judged.oppositeLanding.nearRoomMm, units)} nearer, ${gapWords(judged.oppositeLanding.farRoomMm, units)} farther, ${judged.oppositeLanding.neededS.toFixed(2)} s`,
           ]}
         >
           {judged.windowDeg.toFixed(1)}°
@@ -97,8 +98,8 @@ export function HandFacts({ judged, plan, units }: Props) {
         <Room at={judged} units={units} />
       </Fact>
       <Fact what="other order">
-        {judged.otherOrder.windowDeg.toFixed(1)}°
-        <Room at={judged.otherOrder} units={units} />
+        {judged.oppositeLanding.windowDeg.toFixed(1)}°
+        <Room at={judged.oppositeLanding} units={units} />
       </Fact>
     </dl>
   );

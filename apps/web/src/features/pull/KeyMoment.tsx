@@ -14,7 +14,7 @@ interface Props {
   readonly pxPerS: number;
   readonly plan: ShotPlan;
   readonly isMissed: boolean;
-  readonly onMove: (keyS: number, gesture: string) => void;
+  readonly onMove: (keyMomentS: number, gesture: string) => void;
 }
 
 /** Key moment of a beat: a diamond, crossed out if it is missed. */
@@ -22,11 +22,11 @@ export function KeyMoment({ beat, name, x, y, pxPerS, plan, isMissed, onMove }: 
   const dispatch = useAppDispatch();
   const grabbedS = useRef(0);
   const gesture = useRef('');
-  const keyS = beat.keyS!;
+  const keyMomentS = beat.keyMomentS!;
   const select = () => dispatch(itemSelected({ kind: 'beat', id: beat.id }));
   const drag = useDrag({
     onStart: () => {
-      grabbedS.current = keyS;
+      grabbedS.current = keyMomentS;
       select();
     },
     onGiveUp: (step) => dispatch(abandonGesture(step)),
@@ -43,8 +43,8 @@ export function KeyMoment({ beat, name, x, y, pxPerS, plan, isMissed, onMove }: 
       role="slider"
       tabIndex={0}
       aria-label={`Key moment of ${name}`}
-      aria-valuenow={Number(keyS.toFixed(3))}
-      aria-valuetext={`${formatTime(keyS)}${isMissed ? ', missed' : ''}`}
+      aria-valuenow={Number(keyMomentS.toFixed(3))}
+      aria-valuetext={`${formatTime(keyMomentS)}${isMissed ? ', missed' : ''}`}
       data-testid={`key-${beat.id}`}
       onFocus={() => {
         gesture.current = `keys-moment-${beat.id}-${performance.now()}`;
@@ -54,7 +54,7 @@ export function KeyMoment({ beat, name, x, y, pxPerS, plan, isMissed, onMove }: 
         const across = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
         if (!across) return;
         event.preventDefault();
-        onMove(keyS + (across * (event.shiftKey ? 10 : 1)) / plan.captureFps, gesture.current);
+        onMove(keyMomentS + (across * (event.shiftKey ? 10 : 1)) / plan.captureFps, gesture.current);
       }}
     >
       <rect x={-13} y={-12} width={26} height={24} className="handle-grab" />

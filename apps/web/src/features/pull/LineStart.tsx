@@ -1,4 +1,4 @@
-import { formatDistance, type LineTarget, setLineStart, targetName } from '@still-heron/core';
+import { formatDistance, type FocusTarget, setTrackStart, targetName } from '@still-heron/core';
 import { useRef } from 'react';
 import { useAppDispatch } from '../../app/store';
 import { useDrag } from '../../charts/useDrag';
@@ -9,11 +9,11 @@ import { nudgedTarget, plainMm, targetAt } from './lineTargets';
 /** Start of the focus track, dragged up and down. */
 export function LineStart({ layout, plan, units, hold }: HandleProps) {
   const dispatch = useAppDispatch();
-  const { start } = plan.line;
+  const { start } = plan.focusTrack;
   const grabbedY = useRef(0);
   const gesture = useRef('');
-  const set = (start: LineTarget, name: string) =>
-    dispatch(editPlan('where the line starts', (now) => setLineStart(now, start), name));
+  const set = (start: FocusTarget, name: string) =>
+    dispatch(editPlan('where the line starts', (now) => setTrackStart(now, start), name));
   const drag = useDrag({
     onStart: () => {
       grabbedY.current = layout.startY ?? 0;

@@ -1,4 +1,4 @@
-import { changeMark, goByDrawing, type Mark, MEASURE_METHODS, PLAN_LIMITS, type UnitSystem } from '@still-heron/core';
+import { changeMark, adoptDrawnDistance, type Mark, MEASURE_METHODS, PLAN_LIMITS, type UnitSystem } from '@still-heron/core';
 import { Select } from 'antd';
 import { useAppDispatch } from '../../app/store';
 import { GapField } from '../../fields/GapField';
@@ -30,7 +30,7 @@ export function MarkDetails({ mark, units }: { readonly mark: Mark; readonly uni
           }))}
           onChange={(method) =>
             method === 'drawn'
-              ? dispatch(editPlan(`go by the drawing at ${mark.letter}`, (now) => goByDrawing(now, mark.id)))
+              ? dispatch(editPlan(`go by the drawing at ${mark.letter}`, (now) => adoptDrawnDistance(now, mark.id)))
               : change('how it was measured', { method, isSimulated: false })
           }
         />

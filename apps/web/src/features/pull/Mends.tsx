@@ -1,4 +1,4 @@
-import type { Mend, ShotPlan, UnitSystem } from '@still-heron/core';
+import type { Fix, ShotPlan, UnitSystem } from '@still-heron/core';
 import { useState } from 'react';
 import { useAppDispatch } from '../../app/store';
 import { useKeys } from '../../app/useKeys';
@@ -24,28 +24,28 @@ const FIRST_SHOWN = 2;
  */
 export function Mends({ plan, units }: Props) {
   const dispatch = useAppDispatch();
-  const { mends, isCurrent } = useMends(plan);
+  const { mends: fixes, isCurrent } = useMends(plan);
   const [showsAll, setShowsAll] = useState(false);
-  const shown = showsAll ? mends : mends.slice(0, FIRST_SHOWN);
-  const take = (mend: Mend) => dispatch(editPlan(mendStep(mend, plan, units), () => mend.plan));
+  const shown = showsAll ? fixes : fixes.slice(0, FIRST_SHOWN);
+  const take = (fix: Fix) => dispatch(editPlan(mendStep(fix, plan, units), () => fix.plan));
   useKeys('x', () => {
-    if (mends[0] && isCurrent) take(mends[0]);
+    if (fixes[0] && isCurrent) take(fixes[0]);
   });
   return (
     <ul className={showsAll ? 'mends is-open' : 'mends'} aria-label="What would mend it">
-      {shown.map((mend, index) => (
-        <li key={mendName(mend, plan, units)}>
-          <button type="button" disabled={!isCurrent} onClick={() => take(mend)}>
-            <strong>{mendName(mend, plan, units)}</strong>{' '}
-            <span className={mend.outcome === 'sharp' ? 'tone-sharp' : 'tone-edge'}>{mendResult(mend)}</span>
+      {shown.map((fix, index) => (
+        <li key={mendName(fix, plan, units)}>
+          <button type="button" disabled={!isCurrent} onClick={() => take(fix)}>
+            <strong>{mendName(fix, plan, units)}</strong>{' '}
+            <span className={fix.outcome === 'sharp' ? 'tone-sharp' : 'tone-edge'}>{mendResult(fix)}</span>
             {index === 0 && <kbd className="key">X</kbd>}
           </button>
         </li>
       ))}
-      {mends.length > FIRST_SHOWN && (
+      {fixes.length > FIRST_SHOWN && (
         <li>
           <button type="button" className="mends-more" aria-expanded={showsAll} onClick={() => setShowsAll(!showsAll)}>
-            {showsAll ? 'Fewer' : `${mends.length - FIRST_SHOWN} more`}
+            {showsAll ? 'Fewer' : `${fixes.length - FIRST_SHOWN} more`}
           </button>
         </li>
       )}
@@ -54,7 +54,7 @@ export function Mends({ plan, units }: Props) {
 }
 
 /** Latest fixes, and whether they belong to the current plan. During an edit the previous ones stay visible but disabled. */
-function useMends(plan: ShotPlan): { readonly mends: readonly Mend[]; readonly isCurrent: boolean } {
+function useMends(plan: ShotPlan): { readonly mends: readonly Fix[]; readonly isCurrent: boolean } {
   const known = useQuietly(plan, mendsFor, QUIET_MS);
   return { mends: known?.found ?? [], isCurrent: known?.of === plan };
 }

@@ -1,13 +1,13 @@
 import {
-  changeRack,
-  type CueKind,
+  changePull,
+  type CueTrigger,
   type Easing,
   PLAN_LIMITS,
-  type Rack,
-  rackTiming,
-  rackEndS,
-  rackRoom,
-  removeRack,
+  type Pull,
+  pullTiming,
+  pullEndS,
+  pullRoom,
+  removePull,
   type ShotPlan,
   targetName,
 } from '@still-heron/core';
@@ -31,21 +31,21 @@ const EASING_WORDS: readonly { value: Easing; word: string }[] = [
   { value: 'steady', word: 'steadily' },
 ];
 
-const CUE_WORDS: readonly { value: CueKind; word: string; example: string }[] = [
+const CUE_WORDS: readonly { value: CueTrigger; word: string; example: string }[] = [
   { value: 'clock', word: 'the clock', example: '' },
-  { value: 'line', word: 'a line', example: '“Who rang it?”' },
+  { value: 'spoken-line', word: 'a line', example: '“Who rang it?”' },
   { value: 'look', word: 'a look', example: 'she looks up' },
   { value: 'hand', word: 'a hand', example: 'his hand on the rope' },
 ];
 
 /** Fields of a pull: times, target, easing, cue, and its effort for the hand. */
-export function MoveDetails({ move, plan, verdict, units }: SideProps & { readonly move: Rack }) {
+export function MoveDetails({ move: pull, plan, verdict, units }: SideProps & { readonly move: Pull }) {
   const dispatch = useAppDispatch();
-  const name = targetName(move.target, plan, units);
-  const change = (what: string, changes: Parameters<typeof changeRack>[2], gesture?: string) =>
-    dispatch(editPlan(what, (now) => changeRack(now, move.id, changes), gesture));
-  const room = rackRoom(plan, move.id);
-  const judged = verdict?.moves.find(({ moveId }) => moveId === move.id);
+  const name = targetName(pull.target, plan, units);
+  const change = (what: string, changes: Parameters<typeof changePull>[2], gesture?: string) =>
+    dispatch(editPlan(what, (now) => changePull(now, pull.id, changes), gesture));
+  const room = pullRoom(plan, pull.id);
+  const judged = verdict?.pulls.find(({ pullId }) => pullId === pull.id);
   return (
     <section aria-label={`The pull to ${name}`}>
       <h2>The pull to {name}</h2>
@@ -53,10 +53,10 @@ export function MoveDetails({ move, plan, verdict, units }: SideProps & { readon
         <TimeField
           label="starts"
           decimals={2}
-          timeS={move.startS}
+          timeS={pull.startS}
           captureFps={plan.captureFps}
           minS={room.earliestStartS}
-          maxS={Math.max(room.earliestStartS, room.latestEndS - move.durationS)}
+          maxS={Math.max(room.earliestStartS, room.latestEndS - pull.durationS)}
           why="the pulls beside it and the shot's ends leave no more room"
           testId="move-starts"
           onChange={(startS, gesture) => change(`start the pull to ${name}`, { startS }, gesture)}
@@ -64,35 +64,35 @@ export function MoveDetails({ move, plan, verdict, units }: SideProps & { readon
         <TimeField
           label="lasts"
           decimals={2}
-          timeS={move.durationS}
+          timeS={pull.durationS}
           captureFps={plan.captureFps}
-          minS={PLAN_LIMITS.rackS.min}
-          maxS={room.latestEndS - move.startS}
+          minS={PLAN_LIMITS.pullS.min}
+          maxS={room.latestEndS - pull.startS}
           why="the next pull or the shot's end comes then"
           testId="move-lasts"
-          hint={`lands at ${rackEndS(move).toFixed(2)} s`}
+          hint={`lands at ${pullEndS(pull).toFixed(2)} s`}
           onChange={(durationS, gesture) => change(`land the pull to ${name}`, { durationS }, gesture)}
         />
         <TargetFields
           label="goes to"
-          target={move.target}
+          target={pull.target}
           plan={plan}
           units={units}
           onChange={(target, gesture) => change('aim the pull', { target }, gesture)}
         />
         <Choice
           label="turns"
-          value={move.easing}
+          value={pull.easing}
           choices={EASING_WORDS}
           onPick={(easing) => change(`ease the pull to ${name}`, { easing })}
         />
       </div>
-      <Cue move={move} name={name} onChange={change} />
+      <Cue move={pull} name={name} onChange={change} />
       {judged && <HandFacts judged={judged} plan={plan} units={units} />}
-      <Timing move={move} plan={plan} />
+      <Timing move={pull} plan={plan} />
       <Button
         onClick={() => {
-          dispatch(editPlan(`remove the pull to ${name}`, (now) => removeRack(now, move.id)));
+          dispatch(editPlan(`remove the pull to ${name}`, (now) => removePull(now, pull.id)));
           dispatch(itemSelected(null));
         }}
       >
@@ -103,23 +103,23 @@ export function MoveDetails({ move, plan, verdict, units }: SideProps & { readon
 }
 
 interface CueProps {
-  readonly move: Rack;
+  readonly move: Pull;
   readonly name: string;
-  readonly onChange: (what: string, changes: Parameters<typeof changeRack>[2], gesture?: string) => void;
+  readonly onChange: (what: string, changes: Parameters<typeof changePull>[2], gesture?: string) => void;
 }
 
 /** Trigger of the pull and its count-in. */
-function Cue({ move, name, onChange }: CueProps) {
-  const chosen = CUE_WORDS.find(({ value }) => value === move.cueKind)!;
+function Cue({ move: pull, name, onChange }: CueProps) {
+  const chosen = CUE_WORDS.find(({ value }) => value === pull.trigger)!;
   return (
     <>
       <div className="field-pair cue-pair">
         <Choice
           label="set off by"
-          value={move.cueKind}
+          value={pull.trigger}
           choices={CUE_WORDS}
-          onPick={(cueKind) =>
-            onChange(`what sets off the pull to ${name}`, { cueKind, ...(cueKind === 'clock' ? { cue: '' } : {}) })
+          onPick={(trigger) =>
+            onChange(`what sets off the pull to ${name}`, { trigger, ...(trigger === 'clock' ? { cue: '' } : {}) })
           }
         />
         <NumberField
@@ -127,16 +127,16 @@ function Cue({ move, name, onChange }: CueProps) {
           unit="s"
           step={0.5}
           decimals={1}
-          min={PLAN_LIMITS.cueLeadS.min}
-          max={PLAN_LIMITS.cueLeadS.max}
-          value={move.cueLeadS}
-          onChange={(cueLeadS, gesture) => onChange(`count in the pull to ${name}`, { cueLeadS }, gesture)}
+          min={PLAN_LIMITS.countInS.min}
+          max={PLAN_LIMITS.countInS.max}
+          value={pull.countInS}
+          onChange={(countInS, gesture) => onChange(`count in the pull to ${name}`, { countInS }, gesture)}
         />
       </div>
-      {move.cueKind !== 'clock' && (
+      {pull.trigger !== 'clock' && (
         <TextField
           label="cue"
-          value={move.cue}
+          value={pull.cue}
           max={PLAN_LIMITS.cue.max}
           placeholder={chosen.example}
           className="cue-field"
@@ -151,12 +151,12 @@ function Cue({ move, name, onChange }: CueProps) {
 const AT_REST_MS = 250;
 
 /** Free range of start time and duration, computed after the last edit. */
-function Timing({ move, plan }: { readonly move: Rack; readonly plan: ShotPlan }) {
-  const [timing, setTiming] = useState<ReturnType<typeof rackTiming>>(null);
+function Timing({ move: pull, plan }: { readonly move: Pull; readonly plan: ShotPlan }) {
+  const [timing, setTiming] = useState<ReturnType<typeof pullTiming>>(null);
   useEffect(() => {
-    const timer = setTimeout(() => setTiming(rackTiming(plan, move.id)), AT_REST_MS);
+    const timer = setTimeout(() => setTiming(pullTiming(plan, pull.id)), AT_REST_MS);
     return () => clearTimeout(timer);
-  }, [plan, move.id]);
+  }, [plan, pull.id]);
   if (!timing) return null;
   const { earliestStartS, latestStartS, longestS, lostFrames } = timing;
   const when =

@@ -1,10 +1,10 @@
 import {
-  changeRack,
-  dragRackEdge,
+  changePull,
+  dragPullEdge,
   formatDistance,
   formatTime,
-  type Rack,
-  rackEndS,
+  type Pull,
+  pullEndS,
   type ShotPlan,
   targetName,
 } from '@still-heron/core';
@@ -20,39 +20,39 @@ import { snapped, snappedSpan, timesOf } from './snapTimes';
 
 /** Both ends and the middle of each pull, moved by drag or arrow keys. */
 export function MoveHandles(props: HandleProps) {
-  const { moves, left, right } = props.layout;
-  const isShown = ({ startX, endX }: ChannelLayout['moves'][number]) => endX > left - 1 && startX < right + 1;
-  return props.plan.line.moves.map((rack, index) =>
-    isShown(moves[index]!) ? <OneMove key={rack.id} rack={rack} place={moves[index]!} {...props} /> : null,
+  const { pulls: moves, left, right } = props.layout;
+  const isShown = ({ startX, endX }: ChannelLayout['pulls'][number]) => endX > left - 1 && startX < right + 1;
+  return props.plan.focusTrack.pulls.map((pull, index) =>
+    isShown(moves[index]!) ? <OneMove key={pull.id} rack={pull} place={moves[index]!} {...props} /> : null,
   );
 }
 
 function OneMove({
-  rack,
+  rack: pull,
   place,
   layout,
   plan,
   units,
   hold,
-}: HandleProps & { readonly rack: Rack; readonly place: ChannelLayout['moves'][number] }) {
+}: HandleProps & { readonly rack: Pull; readonly place: ChannelLayout['pulls'][number] }) {
   const dispatch = useAppDispatch();
-  const isSelected = useAppSelector((state) => state.session.selection?.id === rack.id);
-  const before = useRef({ rack, toY: place.toY });
-  const name = targetName(rack.target, plan, units);
+  const isSelected = useAppSelector((state) => state.session.selection?.id === pull.id);
+  const before = useRef({ rack: pull, toY: place.toY });
+  const name = targetName(pull.target, plan, units);
   const edit = (what: string, change: (plan: ShotPlan) => ShotPlan, gesture: string) => dispatch(editPlan(what, change, gesture));
   const putBack = (gesture: string) => {
     dispatch(abandonGesture(gesture));
     hold.end();
   };
   const onStart = () => {
-    before.current = { rack, toY: place.toY };
+    before.current = { rack: pull, toY: place.toY };
     hold.start();
-    dispatch(itemSelected({ kind: 'move', id: rack.id }));
+    dispatch(itemSelected({ kind: 'move', id: pull.id }));
   };
   const pxPerS = layout.x(1) - layout.x(0);
   // Alt turns snapping off
   const timeAt = (timeS: number, dx: number, isAlt: boolean) =>
-    isAlt ? timeS + dx / pxPerS : snapped(timeS + dx / pxPerS, timesOf(plan, rack.id), pxPerS);
+    isAlt ? timeS + dx / pxPerS : snapped(timeS + dx / pxPerS, timesOf(plan, pull.id), pxPerS);
 
   const startDrag = useDrag({
     onStart,
@@ -60,7 +60,7 @@ function OneMove({
     onDrag: ({ dx, isAlt, gesture }) =>
       edit(
         `start the pull to ${name}`,
-        (now) => dragRackEdge(now, rack.id, 'start', timeAt(before.current.rack.startS, dx, isAlt)),
+        (now) => dragPullEdge(now, pull.id, 'start', timeAt(before.current.rack.startS, dx, isAlt)),
         gesture,
       ),
   });
@@ -70,8 +70,8 @@ function OneMove({
     onDrag: ({ dx, isAlt, gesture }) => {
       const fromS = before.current.rack.startS + dx / pxPerS;
       const toS = fromS + before.current.rack.durationS;
-      const startS = isAlt ? fromS : snappedSpan(fromS, toS, timesOf(plan, rack.id), pxPerS);
-      edit(`move the pull to ${name}`, (now) => changeRack(now, rack.id, { startS }), gesture);
+      const startS = isAlt ? fromS : snappedSpan(fromS, toS, timesOf(plan, pull.id), pxPerS);
+      edit(`move the pull to ${name}`, (now) => changePull(now, pull.id, { startS }), gesture);
     },
   });
   const endDrag = useDrag({
@@ -84,13 +84,13 @@ function OneMove({
         edit(
           `land the pull to ${name}`,
           (now) =>
-            dragRackEdge(changeRack(now, rack.id, { target: was.target }), rack.id, 'end', timeAt(rackEndS(was), dx, isAlt)),
+            dragPullEdge(changePull(now, pull.id, { target: was.target }), pull.id, 'end', timeAt(pullEndS(was), dx, isAlt)),
           gesture,
         );
       else
         edit(
           'aim the pull',
-          (now) => changeRack(now, rack.id, { durationS: was.durationS, target: targetAt(toY + dy, layout, now, units) }),
+          (now) => changePull(now, pull.id, { durationS: was.durationS, target: targetAt(toY + dy, layout, now, units) }),
           gesture,
         );
     },
@@ -104,24 +104,24 @@ function OneMove({
     const up = { ArrowUp: 1, ArrowDown: -1 }[event.key];
     if (across) {
       event.preventDefault();
-      const timeS = (edge === 'start' ? rack.startS : rackEndS(rack)) + across * steps * frameS;
+      const timeS = (edge === 'start' ? pull.startS : pullEndS(pull)) + across * steps * frameS;
       edit(
         `${edge === 'start' ? 'start' : 'land'} the pull to ${name}`,
-        (now) => dragRackEdge(now, rack.id, edge, timeS),
+        (now) => dragPullEdge(now, pull.id, edge, timeS),
         gesture.current,
       );
     } else if (up && edge === 'end') {
       event.preventDefault();
       edit(
         'aim the pull',
-        (now) => changeRack(now, rack.id, { target: nudgedTarget(rack.target, up * steps, now, units) }),
+        (now) => changePull(now, pull.id, { target: nudgedTarget(pull.target, up * steps, now, units) }),
         gesture.current,
       );
     }
   };
   const select = () => {
-    gesture.current = `keys-${rack.id}-${performance.now()}`;
-    dispatch(itemSelected({ kind: 'move', id: rack.id }));
+    gesture.current = `keys-${pull.id}-${performance.now()}`;
+    dispatch(itemSelected({ kind: 'move', id: pull.id }));
   };
   return (
     <g className={`move${isSelected ? ' is-selected' : ''}`} onPointerUp={() => hold.end()}>
@@ -133,7 +133,7 @@ function OneMove({
         className="move-body"
         {...bodyDrag}
         onClick={select}
-        data-testid={`move-body-${rack.id}`}
+        data-testid={`move-body-${pull.id}`}
       />
       <Handle
         {...startDrag}
@@ -142,9 +142,9 @@ function OneMove({
         onFocus={select}
         onKeyDown={onKey('start')}
         label={`Start of the pull to ${name}`}
-        value={rack.startS}
-        text={formatTime(rack.startS)}
-        testId={`move-start-${rack.id}`}
+        value={pull.startS}
+        text={formatTime(pull.startS)}
+        testId={`move-start-${pull.id}`}
       />
       <Handle
         {...endDrag}
@@ -153,16 +153,16 @@ function OneMove({
         onFocus={select}
         onKeyDown={onKey('end')}
         label={`Landing of the pull to ${name}`}
-        value={rackEndS(rack)}
-        text={`${formatTime(rackEndS(rack))}, at ${landingWords(rack, plan, units)}`}
-        testId={`move-end-${rack.id}`}
+        value={pullEndS(pull)}
+        text={`${formatTime(pullEndS(pull))}, at ${landingWords(pull, plan, units)}`}
+        testId={`move-end-${pull.id}`}
       />
     </g>
   );
 }
 
 /** Target of a pull: a distance, or what it tracks. */
-function landingWords({ target }: Rack, plan: ShotPlan, units: HandleProps['units']): string {
+function landingWords({ target }: Pull, plan: ShotPlan, units: HandleProps['units']): string {
   const mm = plainMm(target, plan);
   return mm === null ? targetName(target, plan, units) : formatDistance(mm, units);
 }

@@ -3,7 +3,7 @@ import {
   formatDistanceFigure,
   formatTime,
   frameAtOrAfter,
-  type JudgedPull,
+  type CompleteVerdict,
   type UnitSystem,
 } from '@still-heron/core';
 import { useAppSelector } from '../../app/store';
@@ -11,7 +11,7 @@ import type { ChannelLayout } from './channelLayout';
 
 interface Props {
   readonly layout: ChannelLayout;
-  readonly verdict: JudgedPull | null;
+  readonly verdict: CompleteVerdict | null;
   readonly units: UnitSystem;
 }
 
@@ -52,10 +52,10 @@ function Flag({
   readonly x: number;
   readonly frame: number;
   readonly timeS: number;
-  readonly verdict: JudgedPull;
+  readonly verdict: CompleteVerdict;
   readonly units: UnitSystem;
 }) {
-  const { focusMm, nearMm, farMm } = verdict.line;
+  const { focusMm, nearMm, farMm } = verdict.track;
   return (
     <g transform={`translate(${x},2)`}>
       <rect width={FLAG_WIDTH} height={38} rx={3} className="flag" />

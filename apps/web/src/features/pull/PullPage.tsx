@@ -1,4 +1,4 @@
-import { addRack, removeBeat, removeRack, type ShotPlan } from '@still-heron/core';
+import { addPull, removeBeat, removePull, type ShotPlan } from '@still-heron/core';
 import { Suspense, useState } from 'react';
 import { lazyPart } from '../../app/lazyPart';
 import { useKeys } from '../../app/useKeys';
@@ -54,7 +54,7 @@ export function PullPage() {
 
 /** Whether a verdict of an older plan still fits the chart: same subjects and same pulls. */
 function isSameShape(judged: ShotPlan, now: ShotPlan): boolean {
-  const ids = (plan: ShotPlan) => [...plan.subjects, ...plan.line.moves, ...plan.beats].map(({ id }) => id).join();
+  const ids = (plan: ShotPlan) => [...plan.subjects, ...plan.focusTrack.pulls, ...plan.beats].map(({ id }) => id).join();
   return judged === now || (ids(judged) === ids(now) && judged.optics.lens === now.optics.lens);
 }
 
@@ -79,12 +79,12 @@ function usePullKeys(plan: ShotPlan): void {
   useKeys('p', () => {
     const { timeS, selection } = selectSession(store.getState());
     const next = nextPull(plan, timeS, selection?.id);
-    if (next) dispatch(editPlan(`pull to ${next.mark.letter}`, (now) => addRack(now, next.mark.id, next.atS)));
+    if (next) dispatch(editPlan(`pull to ${next.mark.letter}`, (now) => addPull(now, next.mark.id, next.atS)));
   });
   useKeys('esc', () => dispatch(itemSelected(null)));
   useKeys('delete, backspace', () => {
     const { selection } = selectSession(store.getState());
-    if (selection?.kind === 'move') dispatch(editPlan('remove a pull', (now) => removeRack(now, selection.id)));
+    if (selection?.kind === 'move') dispatch(editPlan('remove a pull', (now) => removePull(now, selection.id)));
     if (selection?.kind === 'beat') dispatch(editPlan('remove a beat', (now) => removeBeat(now, selection.id)));
     if (selection) dispatch(itemSelected(null));
   });

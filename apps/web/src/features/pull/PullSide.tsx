@@ -1,4 +1,4 @@
-import type { JudgedPull, ShotPlan, UnitSystem } from '@still-heron/core';
+import type { CompleteVerdict, ShotPlan, UnitSystem } from '@still-heron/core';
 import { Suspense, useDeferredValue, useMemo } from 'react';
 import { lazyPart } from '../../app/lazyPart';
 import { useAppSelector } from '../../app/store';
@@ -21,14 +21,14 @@ const MoveDetails = lazyPart(() => import('./MoveDetails').then(({ MoveDetails }
 
 export interface SideProps {
   readonly plan: ShotPlan;
-  readonly verdict: JudgedPull | null;
+  readonly verdict: CompleteVerdict | null;
   readonly units: UnitSystem;
 }
 
 /** Side column: marks with their distances, and details of the selection. */
 export function PullSide({ plan, verdict, units }: SideProps) {
   const selection = useAppSelector((state) => selectSession(state).selection);
-  const move = selection?.kind === 'move' ? plan.line.moves.find(({ id }) => id === selection.id) : undefined;
+  const pull = selection?.kind === 'move' ? plan.focusTrack.pulls.find(({ id }) => id === selection.id) : undefined;
   const beat = selection?.kind === 'beat' ? plan.beats.find(({ id }) => id === selection.id) : undefined;
   const mark = selection?.kind === 'mark' ? plan.marks.find(({ id }) => id === selection.id) : undefined;
   const ownerId = mark ? mark.subjectId : selection?.kind === 'subject' ? selection.id : undefined;
@@ -46,7 +46,7 @@ export function PullSide({ plan, verdict, units }: SideProps) {
         </section>
       )}
       <Suspense>
-        {move && <MoveDetails key={move.id} move={move} plan={plan} verdict={verdict} units={units} />}
+        {pull && <MoveDetails key={pull.id} move={pull} plan={plan} verdict={verdict} units={units} />}
         {beat && <BeatDetails key={beat.id} beat={beat} plan={plan} verdict={verdict} />}
       </Suspense>
       {mark && (

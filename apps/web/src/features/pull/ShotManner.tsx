@@ -4,7 +4,7 @@ import {
   PLAN_LIMITS,
   reversed,
   setHandLimit,
-  setLineStart,
+  setTrackStart,
   type ShotPlan,
   splitAlternates,
   type UnitSystem,
@@ -24,28 +24,28 @@ interface Props {
 export function ShotManner({ plan, units }: Props) {
   const dispatch = useAppDispatch();
   const edit = (name: string, change: (now: ShotPlan) => ShotPlan, gesture?: string) => dispatch(editPlan(name, change, gesture));
-  const { alternates, isReversed, line } = plan;
+  const { alternates, isReversed, focusTrack: track } = plan;
   return (
     <section className="shot-manner">
       <h2>How it is shot</h2>
       <div className="field-pair">
-        {line.start && (
+        {track.start && (
           <TargetFields
             label="line starts at"
-            target={line.start}
+            target={track.start}
             plan={plan}
             units={units}
-            onChange={(start, gesture) => edit('where the line starts', (now) => setLineStart(now, start), gesture)}
+            onChange={(start, gesture) => edit('where the line starts', (now) => setTrackStart(now, start), gesture)}
           />
         )}
         <NumberField
           label="hand turns at most"
           unit="°/s"
           step={10}
-          min={PLAN_LIMITS.handDegPerS.min}
-          max={PLAN_LIMITS.handDegPerS.max}
-          value={plan.handDegPerS}
-          {...(plan.handDegPerS === ASSUMED_PEAK_DEG_PER_S ? { hint: 'assumed' } : {})}
+          min={PLAN_LIMITS.maxHandDegPerS.min}
+          max={PLAN_LIMITS.maxHandDegPerS.max}
+          value={plan.maxHandDegPerS}
+          {...(plan.maxHandDegPerS === ASSUMED_PEAK_DEG_PER_S ? { hint: 'assumed' } : {})}
           onChange={(degPerS, gesture) => edit('the hand’s limit', (now) => setHandLimit(now, degPerS), gesture)}
         />
       </div>

@@ -1,4 +1,4 @@
-import { type LineTarget, PLAN_LIMITS, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { type FocusTarget, PLAN_LIMITS, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { Select } from 'antd';
 import { DistanceField } from '../../fields/DistanceField';
 import { NumberField } from '../../fields/NumberField';
@@ -6,10 +6,10 @@ import { choiceOf, targetChoices, targetOf } from './targetChoices';
 
 interface Props {
   readonly label: string;
-  readonly target: LineTarget;
+  readonly target: FocusTarget;
   readonly plan: ShotPlan;
   readonly units: UnitSystem;
-  readonly onChange: (target: LineTarget, gesture?: string) => void;
+  readonly onChange: (target: FocusTarget, gesture?: string) => void;
 }
 
 /** Focus target, with the fields of its kind. */

@@ -1,4 +1,4 @@
-import { addRack, type ShotPlan, showAlternate } from '@still-heron/core';
+import { addPull, type ShotPlan, showAlternate } from '@still-heron/core';
 import { axisChosen } from '../../app/preferences';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { WordChoice } from '../../fields/WordChoice';
@@ -65,12 +65,12 @@ function NextPullButton({ plan }: { readonly plan: ShotPlan }) {
     (a, b) => a?.mark === b?.mark && a?.atS === b?.atS,
   );
   if (!pull) return null;
-  const isNext = plan.line.moves.length === 0 && plan.method === 'rack';
+  const isNext = plan.focusTrack.pulls.length === 0 && plan.method === 'rack';
   return (
     <button
       type="button"
       className={isNext ? 'main-action' : 'quiet'}
-      onClick={() => dispatch(editPlan(`pull to ${pull.mark.letter}`, (now) => addRack(now, pull.mark.id, pull.atS)))}
+      onClick={() => dispatch(editPlan(`pull to ${pull.mark.letter}`, (now) => addPull(now, pull.mark.id, pull.atS)))}
     >
       Pull to {pull.mark.letter} at {pull.atS.toFixed(1)} s <kbd className={isNext ? 'key key-on-lantern' : 'key'}>P</kbd>
     </button>

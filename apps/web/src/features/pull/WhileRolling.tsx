@@ -1,14 +1,14 @@
 import {
-  addOpticsMove,
-  changeOpticsMove,
+  addOpticsChange,
+  changeOpticsChange,
   focalLengthAt,
   formatStop,
   isZoom,
-  type OpticsMove,
-  type OpticsTrack,
+  type OpticsChange,
+  type OpticsSetting,
   parseStop,
-  rackEndS,
-  removeOpticsMove,
+  pullEndS,
+  removeOpticsChange,
   type ShotPlan,
   stopAt,
   widestStopAt,
@@ -26,7 +26,7 @@ export function WhileRolling({ plan }: { readonly plan: ShotPlan }) {
   const dispatch = useAppDispatch();
   const store = useAppStore();
   const { optics } = plan;
-  const add = (track: OpticsTrack) => {
+  const add = (track: OpticsSetting) => {
     const { timeS } = selectSession(store.getState());
     const to =
       track === 'zooms'
@@ -36,21 +36,21 @@ export function WhileRolling({ plan }: { readonly plan: ShotPlan }) {
         : Math.min(stopAt(optics, timeS) * 2, optics.lens.narrowestStop);
     dispatch(
       editPlan(track === 'zooms' ? 'zoom while rolling' : 'turn the stop while rolling', (now) =>
-        addOpticsMove(now, track, timeS, to),
+        addOpticsChange(now, track, timeS, to),
       ),
     );
   };
   return (
     <section className="while-rolling">
       <h2>While it rolls</h2>
-      {optics.stopPulls.map((move) => (
-        <MoveRow key={move.id} track="stopPulls" move={move} plan={plan} />
+      {optics.irisPulls.map((move) => (
+        <MoveRow key={move.id} track="irisPulls" move={move} plan={plan} />
       ))}
       {optics.zooms.map((move) => (
         <MoveRow key={move.id} track="zooms" move={move} plan={plan} />
       ))}
       <div className="rolling-actions">
-        <Button onClick={() => add('stopPulls')}>Turn the stop</Button>
+        <Button onClick={() => add('irisPulls')}>Turn the stop</Button>
         {isZoom(optics.lens) && <Button onClick={() => add('zooms')}>Zoom</Button>}
       </div>
       <Now plan={plan} />
@@ -61,7 +61,7 @@ export function WhileRolling({ plan }: { readonly plan: ShotPlan }) {
 /** Stop and focal length at the playhead, if they change. */
 function Now({ plan: { optics } }: { readonly plan: ShotPlan }) {
   const timeS = useAppSelector((state) => selectSession(state).timeS);
-  if (optics.stopPulls.length + optics.zooms.length === 0) return null;
+  if (optics.irisPulls.length + optics.zooms.length === 0) return null;
   return (
     <p className="field-hint figure" data-testid="optics-now">
       at the playhead {formatStop(stopAt(optics, timeS), optics.lens.stopScale)}
@@ -71,8 +71,8 @@ function Now({ plan: { optics } }: { readonly plan: ShotPlan }) {
 }
 
 interface RowProps {
-  readonly track: OpticsTrack;
-  readonly move: OpticsMove;
+  readonly track: OpticsSetting;
+  readonly move: OpticsChange;
   readonly plan: ShotPlan;
 }
 
@@ -81,11 +81,11 @@ function MoveRow({ track, move, plan }: RowProps) {
   const { optics, captureFps, durationS } = plan;
   const moves = optics[track];
   const at = moves.indexOf(move);
-  const earliestS = moves[at - 1] ? rackEndS(moves[at - 1]!) : 0;
+  const earliestS = moves[at - 1] ? pullEndS(moves[at - 1]!) : 0;
   const latestS = moves[at + 1]?.startS ?? durationS;
   const word = track === 'zooms' ? 'zoom' : 'stop';
-  const change = (name: string, changes: Parameters<typeof changeOpticsMove>[3], gesture?: string) =>
-    dispatch(editPlan(name, (now) => changeOpticsMove(now, track, move.id, changes), gesture));
+  const change = (name: string, changes: Parameters<typeof changeOpticsChange>[3], gesture?: string) =>
+    dispatch(editPlan(name, (now) => changeOpticsChange(now, track, move.id, changes), gesture));
   return (
     <div className="rolling-row" role="group" aria-label={`${word} ${at + 1}`}>
       <TimeField
@@ -123,7 +123,7 @@ function MoveRow({ track, move, plan }: RowProps) {
           value={move.to}
           print={(stop) => formatStop(stop, optics.lens.stopScale)}
           read={(text) => {
-            const widest = widestStopAt(optics.lens, focalLengthAt(optics, rackEndS(move)));
+            const widest = widestStopAt(optics.lens, focalLengthAt(optics, pullEndS(move)));
             const parsed = parseStop(text, { widest, narrowest: optics.lens.narrowestStop });
             return parsed.status === 'read' ? { value: parsed.stop } : { problem: parsed.problem };
           }}
@@ -134,7 +134,7 @@ function MoveRow({ track, move, plan }: RowProps) {
         type="button"
         className="quiet"
         aria-label={`Remove ${word} ${at + 1}`}
-        onClick={() => dispatch(editPlan(`remove the ${word}`, (now) => removeOpticsMove(now, track, move.id)))}
+        onClick={() => dispatch(editPlan(`remove the ${word}`, (now) => removeOpticsChange(now, track, move.id)))}
       >
         ✕
       </button>

@@ -1,4 +1,4 @@
-import { addRack, addStay, addSubject, changeMark, changeRack, newPlan, ringOf, type ShotPlan } from '@still-heron/core';
+import { addPull, addStay, addSubject, changeMark, changePull, newPlan, ringOf, type ShotPlan } from '@still-heron/core';
 import { type ChannelInput, channelLayout } from './channelLayout';
 import { judge, TWO_PEOPLE as two } from '../../twoPeople.fixture';
 
@@ -56,13 +56,13 @@ describe('the plain axis', () => {
     const { scale, top } = lay(two, { axis: 'distance' });
     expect(scale.y(2000) - scale.y(2400)).toBeCloseTo(scale.y(2400) - scale.y(2800), 6);
     expect(lay(far, { axis: 'distance' }).marks[1]!.y).toBe(top);
-    expect(pointsOf(lay(far, { axis: 'distance' }).line).every(({ y }) => Number.isFinite(y))).toBe(true);
+    expect(pointsOf(lay(far, { axis: 'distance' }).track).every(({ y }) => Number.isFinite(y))).toBe(true);
   });
 });
 
 test('the line runs from the start’s height to the target’s, through the whole width', () => {
   const layout = lay(two);
-  const points = pointsOf(layout.line);
+  const points = pointsOf(layout.track);
   expect(points[0]).toEqual({ x: layout.left, y: expect.closeTo(layout.marks[0]!.y, 2) as number });
   expect(points[points.length - 1]).toEqual({ x: layout.right, y: expect.closeTo(layout.marks[1]!.y, 2) as number });
   expect(points.length).toBeLessThan(900);
@@ -71,12 +71,12 @@ test('the line runs from the start’s height to the target’s, through the who
 test('a long shot is drawn with no more points than the chart has pixels', () => {
   const long = { ...two, durationS: 300, captureFps: 48 };
   const layout = lay(long);
-  expect(pointsOf(layout.line).length).toBeLessThan(1600);
+  expect(pointsOf(layout.track).length).toBeLessThan(1600);
   expect(judge(long).frameCount).toBe(14_400);
 });
 
 test('soft spans lie where the frames are soft', () => {
-  const late = changeRack(two, 'rack-1', { startS: 6 });
+  const late = changePull(two, 'pull-1', { startS: 6 });
   const layout = lay(late);
   const [span] = judge(late).softSpans;
   expect(layout.soft[0]!.x).toBeCloseTo(layout.x(span!.fromS), 9);
@@ -100,8 +100,8 @@ test('distance labels keep apart, and read as a lens is engraved', () => {
 });
 
 test('moves say from where to where, how long, and how it sits; words that would collide go to the next row', () => {
-  const crowded = changeRack(addRack(two, 'mark-1', 5.1), 'rack-2', { startS: 5.1, durationS: 0.5 });
-  const { moves } = lay(crowded);
+  const crowded = changePull(addPull(two, 'mark-1', 5.1), 'pull-2', { startS: 5.1, durationS: 0.5 });
+  const { pulls: moves } = lay(crowded);
   expect(moves[0]!.words).toMatch(/^A → B {2}1\.0 s {2}\w+$/);
   expect(moves.map(({ row }) => row)).toEqual([0, 1]);
 });
@@ -114,7 +114,7 @@ test('a held domain keeps the axis still while the plan changes', () => {
 
 test('without a verdict the axes, lanes and handles are drawn all the same', () => {
   const layout = lay(addStay(two, 'subject-2', { distanceMm: 1500, fromS: 9 }), { verdict: null });
-  expect(layout).toMatchObject({ line: '', band: '', subjects: [] });
+  expect(layout).toMatchObject({ track: '', band: '', subjects: [] });
   expect(layout.lanes).toHaveLength(2);
-  expect(layout.moves).toHaveLength(1);
+  expect(layout.pulls).toHaveLength(1);
 });

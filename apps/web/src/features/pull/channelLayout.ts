@@ -2,12 +2,12 @@ import {
   type Beat,
   depthOfField,
   formatDistanceFigure,
-  type JudgedPull,
-  beatsNow,
-  focusLine,
-  type LineTarget,
+  type CompleteVerdict,
+  activeBeats,
+  focusTrack,
+  type FocusTarget,
   markDistances,
-  rackEndS,
+  pullEndS,
   ringOf,
   type ShotPlan,
   type UnitSystem,
@@ -25,7 +25,7 @@ import { type AxisDomain, axisDomain, type AxisScale, axisScale } from './axisSc
 export interface ChannelInput {
   readonly plan: ShotPlan;
   /** null before the first verdict; axes and lanes are drawn anyway */
-  readonly verdict: JudgedPull | null;
+  readonly verdict: CompleteVerdict | null;
   readonly axis: 'hand' | 'distance';
   readonly units: UnitSystem;
   readonly size: Size;
@@ -46,7 +46,7 @@ export interface ChannelLayout {
   readonly distances: readonly Tick[];
   readonly times: readonly Tick[];
   /** SVG paths; empty without a verdict */
-  readonly line: string;
+  readonly track: string;
   readonly band: string;
   readonly subjects: readonly {
     readonly id: string;
@@ -56,7 +56,7 @@ export interface ChannelLayout {
     readonly labelY: number;
   }[];
   readonly soft: readonly { readonly x: number; readonly width: number; readonly beatId: string }[];
-  readonly moves: readonly {
+  readonly pulls: readonly {
     readonly id: string;
     readonly startX: number;
     readonly endX: number;
@@ -70,7 +70,7 @@ export interface ChannelLayout {
   }[];
   readonly startY: number | null;
   /** Draggable points of courses */
-  readonly points: readonly { readonly moveId: string | null; readonly index: number; readonly x: number; readonly y: number }[];
+  readonly points: readonly { readonly pullId: string | null; readonly index: number; readonly x: number; readonly y: number }[];
   readonly marks: readonly {
     readonly id: string;
     readonly letter: string;
@@ -106,8 +106,8 @@ export function channelLayout({ plan, verdict, axis, units, size, view, domain: 
   const x = scaleLinear([fromS, toS], [left, right]);
   const moveWords = wordsOfMoves(plan, verdict, units);
   // labels that would leave the chart start farther left
-  const wordsX = plan.line.moves.map((move, index) =>
-    Math.min(x(move.startS) + 7, size.width - moveWords[index]!.length * LETTER_PX - 4),
+  const wordsX = plan.focusTrack.pulls.map((pull, index) =>
+    Math.min(x(pull.startS) + 7, size.width - moveWords[index]!.length * LETTER_PX - 4),
   );
   const rows = rowsOf(moveWords.map((words, index) => ({ x: wordsX[index]!, width: words.length * LETTER_PX + 14 })));
   const laneHeight = plan.subjects.length * (LANE + LANE_GAP);
@@ -118,8 +118,8 @@ export function channelLayout({ plan, verdict, axis, units, size, view, domain: 
   const distanceOf = markDistances(plan.marks);
   const lens = zoneLensAt(plan.optics, 0);
   const zoneOf = (focusDistanceMm: number) => depthOfField({ ...lens, focusDistanceMm });
-  const line = focusLine(plan, ring);
-  const settings = line === null ? [] : [line.start, ...line.moves.flatMap(({ from, to }) => [from, to])];
+  const track = focusTrack(plan, ring);
+  const settings = track === null ? [] : [track.start, ...track.pulls.flatMap(({ from, to }) => [from, to])];
   const courses = coursesOf(plan);
   const shownMm = [
     ...distanceOf.values(),
@@ -151,20 +151,20 @@ export function channelLayout({ plan, verdict, axis, units, size, view, domain: 
       x: x(fromS),
       width: Math.max(2, x(toS) - x(fromS)),
     })),
-    moves: plan.line.moves.map((move, index) => ({
-      id: move.id,
-      startX: x(move.startS),
-      endX: x(rackEndS(move)),
-      fromY: scale.yOfRing(line!.moves[index]!.from.ringDeg),
-      toY: scale.yOfRing(line!.moves[index]!.to.ringDeg),
+    pulls: plan.focusTrack.pulls.map((pull, index) => ({
+      id: pull.id,
+      startX: x(pull.startS),
+      endX: x(pullEndS(pull)),
+      fromY: scale.yOfRing(track!.pulls[index]!.from.ringDeg),
+      toY: scale.yOfRing(track!.pulls[index]!.to.ringDeg),
       words: moveWords[index]!,
       wordsX: wordsX[index]!,
-      countX: x(Math.max(0, move.startS - move.cueLeadS)),
+      countX: x(Math.max(0, pull.startS - pull.countInS)),
       row: rows[index]!,
     })),
-    startY: line === null ? null : scale.yOfRing(line.start.ringDeg),
-    points: courses.flatMap(({ moveId, points }) =>
-      points.map(({ timeS, distanceMm }, index) => ({ moveId, index, x: x(timeS), y: scale.y(distanceMm ?? Infinity) })),
+    startY: track === null ? null : scale.yOfRing(track.start.ringDeg),
+    points: courses.flatMap(({ pullId, points }) =>
+      points.map(({ timeS, distanceMm }, index) => ({ pullId, index, x: x(timeS), y: scale.y(distanceMm ?? Infinity) })),
     ),
     marks: apart(
       plan.marks.map(({ id, letter, distanceMm, subjectId }) => ({
@@ -181,7 +181,7 @@ export function channelLayout({ plan, verdict, axis, units, size, view, domain: 
       subjectId: id,
       current: index,
       y: lanesY + index * (LANE + LANE_GAP),
-      beats: beatsNow(plan)
+      beats: activeBeats(plan)
         .filter((beat) => beat.subjectId === id)
         .map((beat) => ({ beat, x: x(beat.fromS), width: x(beat.toS) - x(beat.fromS) })),
     })),
@@ -191,23 +191,23 @@ export function channelLayout({ plan, verdict, axis, units, size, view, domain: 
 
 /** Courses with few enough points to be draggable. */
 function coursesOf({
-  line: { start, moves },
-}: ShotPlan): { moveId: string | null; points: Extract<LineTarget, { kind: 'course' }>['points'] }[] {
-  const all = [{ moveId: null, target: start }, ...moves.map(({ id, target }) => ({ moveId: id, target }))];
-  return all.flatMap(({ moveId, target }) =>
-    target?.kind === 'course' && target.points.length <= MOST_POINTS ? [{ moveId, points: target.points }] : [],
+  focusTrack: { start, pulls },
+}: ShotPlan): { pullId: string | null; points: Extract<FocusTarget, { kind: 'course' }>['points'] }[] {
+  const all = [{ pullId: null, target: start }, ...pulls.map(({ id, target }) => ({ pullId: id, target }))];
+  return all.flatMap(({ pullId, target }) =>
+    target?.kind === 'course' && target.points.length <= MOST_POINTS ? [{ pullId, points: target.points }] : [],
   );
 }
 
 /** Curves with at most one point per pixel, and none inside a level stretch. */
 function pathsOf(
-  verdict: JudgedPull | null,
+  verdict: CompleteVerdict | null,
   x: ChannelLayout['x'],
   scale: AxisScale,
   plan: ShotPlan,
-): Pick<ChannelLayout, 'line' | 'band' | 'subjects'> {
-  if (!verdict) return { line: '', band: '', subjects: [] };
-  const { timesS, ringDeg, nearMm, farMm } = verdict.line;
+): Pick<ChannelLayout, 'track' | 'band' | 'subjects'> {
+  if (!verdict) return { track: '', band: '', subjects: [] };
+  const { timesS, ringDeg, nearMm, farMm } = verdict.track;
   const [shownFromS, shownToS] = x.domain() as [number, number];
   const pxPerFrame = (x.range()[1]! - x.range()[0]!) / ((shownToS - shownFromS) * plan.captureFps);
   const every = Math.max(1, Math.floor(1 / pxPerFrame));
@@ -233,7 +233,7 @@ function pathsOf(
     (frame) => scale.y(nearMm[held(frame)]!),
     (frame) => scale.y(farMm[held(frame)]!),
   );
-  return { line: curve(ringDeg, scale.yOfRing), band: zone(framesOf(ringDeg)) ?? '', subjects: apart(subjects, 17, Infinity) };
+  return { track: curve(ringDeg, scale.yOfRing), band: zone(framesOf(ringDeg)) ?? '', subjects: apart(subjects, 17, Infinity) };
 }
 
 /** Frames to draw: every `every`-th where values change, both ends of level stretches, and one past the end. */

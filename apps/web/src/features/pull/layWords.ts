@@ -3,29 +3,29 @@ import {
   formatStop,
   formatStops,
   formatTime,
-  type LaidLine,
-  type LeastChange,
-  type LineWay,
+  type TrackSolution,
+  type SmallestChange,
+  type SolverWay,
   type ShotPlan,
   type UnitSystem,
 } from '@still-heron/core';
 import type { LayOffer } from '../../workers/protocol';
 
-export const WAY_WORDS: Readonly<Record<LineWay, string>> = {
+export const WAY_WORDS: Readonly<Record<SolverWay, string>> = {
   'fewest-holds': 'Fewest settings',
   follow: 'As still as it goes',
   fixed: 'One setting',
-  'as-racked': 'These pulls, well timed',
+  retime: 'These pulls, well timed',
 };
 
 /** Result of a worked-out track. */
 export function offerWords({ laid, isWhole, sharpS, requiredS, fastestDegPerS, outcome }: LayOffer): string {
   const kept = isWhole ? `sharp for all ${requiredS.toFixed(1)} s` : `sharp ${sharpS.toFixed(1)} of ${requiredS.toFixed(1)} s`;
-  const hand = isWhole && outcome === 'barely' ? ', barely' : '';
+  const hand = isWhole && outcome === 'tight' ? ', barely' : '';
   return kept + hand + shapeWords(laid, fastestDegPerS);
 }
 
-function shapeWords({ way, holds, timings }: LaidLine, fastestDegPerS: number): string {
+function shapeWords({ way, holds, timings }: TrackSolution, fastestDegPerS: number): string {
   if (way === 'fixed') return '';
   if (way === 'fewest-holds') return holds === 1 ? ', never changed' : `, ${holds} in all`;
   if (way === 'follow') return fastestDegPerS < 1 ? ', never changed' : `, at most ${fastestDegPerS.toFixed(0)}°/s`;
@@ -33,7 +33,7 @@ function shapeWords({ way, holds, timings }: LaidLine, fastestDegPerS: number): 
   return free.length === 0 ? '' : `, ${Math.min(...free).toFixed(1)} s to spare`;
 }
 
-export function impossibleWords({ fromS, why }: NonNullable<LaidLine['impossible']>): string {
+export function impossibleWords({ fromS, why }: NonNullable<TrackSolution['impossible']>): string {
   const from = formatTime(fromS);
   return why === 'at-once'
     ? `From ${from} no setting of the ring keeps all that is asked at once: at best a line loses that.`
@@ -41,7 +41,7 @@ export function impossibleWords({ fromS, why }: NonNullable<LaidLine['impossible
 }
 
 /** A change that makes the requirements possible, as a button label. */
-export function changeWords(change: LeastChange, plan: ShotPlan, units: UnitSystem): string {
+export function changeWords(change: SmallestChange, plan: ShotPlan, units: UnitSystem): string {
   const nameOf = (subjectId: string) => plan.subjects.find(({ id }) => id === subjectId)?.name ?? 'someone';
   switch (change.kind) {
     case 'stop': {

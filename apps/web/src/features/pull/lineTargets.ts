@@ -1,4 +1,4 @@
-import { displayStepMm, type LineTarget, markDistances, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { displayStepMm, type FocusTarget, markDistances, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { nudgeDistance } from '../../fields/readDistance';
 import type { ChannelLayout } from './channelLayout';
 
@@ -6,13 +6,13 @@ import type { ChannelLayout } from './channelLayout';
 const SNAP_PX = 9;
 
 /** Distance of a target that is a mark or a distance; null for a blur or for tracking. */
-export function plainMm(target: LineTarget, plan: ShotPlan): number | null {
+export function plainMm(target: FocusTarget, plan: ShotPlan): number | null {
   if (target.kind === 'mark') return markDistances(plan.marks).get(target.markId)!;
   return target.kind === 'distance' ? (target.distanceMm ?? Infinity) : null;
 }
 
 /** Target at a height: the mark nearby, or a distance rounded to the display step. */
-export function targetAt(y: number, layout: ChannelLayout, plan: ShotPlan, units: UnitSystem): LineTarget {
+export function targetAt(y: number, layout: ChannelLayout, plan: ShotPlan, units: UnitSystem): FocusTarget {
   const near = layout.marks
     .filter((mark) => Math.abs(mark.y - y) <= SNAP_PX)
     .sort((a, b) => Math.abs(a.y - y) - Math.abs(b.y - y))[0];
@@ -28,7 +28,7 @@ export function steppedMm(mm: number, units: UnitSystem): number | null {
 }
 
 /** Target one step away. It leaves its mark, or joins a mark at exactly that distance. A tracking target is unchanged. */
-export function nudgedTarget(target: LineTarget, steps: number, plan: ShotPlan, units: UnitSystem): LineTarget {
+export function nudgedTarget(target: FocusTarget, steps: number, plan: ShotPlan, units: UnitSystem): FocusTarget {
   const fromMm = plainMm(target, plan);
   if (fromMm === null) return target;
   const mm = nudgeDistance(fromMm, steps, units);

@@ -4,7 +4,7 @@ import {
   formatGap,
   formatStop,
   formatStops,
-  type Mend,
+  type Fix,
   type ShotPlan,
   targetName,
   type UnitSystem,
@@ -18,7 +18,7 @@ const EASING_WORDS: Readonly<Record<Easing, string>> = {
 };
 
 /** A fix as a button label. */
-export function mendName({ change }: Pick<Mend, 'change'>, plan: ShotPlan, units: UnitSystem): string {
+export function mendName({ change }: Pick<Fix, 'change'>, plan: ShotPlan, units: UnitSystem): string {
   const nameOf = (subjectId: string) => plan.subjects.find(({ id }) => id === subjectId)?.name ?? 'someone';
   switch (change.kind) {
     case 'lay-line':
@@ -35,8 +35,8 @@ export function mendName({ change }: Pick<Mend, 'change'>, plan: ShotPlan, units
         : `Go with ${nameOf(change.subjectId)}${leadWords(change.leadS)}`;
     case 'split':
       return `Set the ring to ${formatDistance(change.toMm, units)}`;
-    case 'stand-in':
-      return `Set the ring to the ${change.at ?? 'stand-in'}`;
+    case 'reference':
+      return `Set the ring to the ${change.at ?? 'reference'}`;
     case 'other-order':
       return `First ${nameOf(change.firstId)}, then ${nameOf(change.secondId)}`;
     case 'reversed':
@@ -50,7 +50,7 @@ export function mendName({ change }: Pick<Mend, 'change'>, plan: ShotPlan, units
     case 'hard-stops':
       return `Hard stops at ${change.letters.join(' and ')}`;
     case 'easing':
-      return ofMove(change.moveId, EASING_WORDS[change.easing], plan, units);
+      return ofMove(change.pullId, EASING_WORDS[change.easing], plan, units);
     default: {
       const by = `${change.byS.toFixed(1)} s`;
       const words = {
@@ -59,15 +59,15 @@ export function mendName({ change }: Pick<Mend, 'change'>, plan: ShotPlan, units
         longer: `start ${by} sooner, land the same`,
         shorter: `start ${by} later, land the same`,
       }[change.kind];
-      return ofMove(change.moveId, words, plan, units);
+      return ofMove(change.pullId, words, plan, units);
     }
   }
 }
 
 /** The label inside a sentence ("Undo: start 0.3 s sooner"). A leading name or stop keeps its capital. */
-export function mendStep(mend: Mend, plan: ShotPlan, units: UnitSystem): string {
-  const name = mendName(mend, plan, units);
-  if (mend.change.kind === 'shorter-walk' || mend.change.kind === 'stop') return name;
+export function mendStep(fix: Fix, plan: ShotPlan, units: UnitSystem): string {
+  const name = mendName(fix, plan, units);
+  if (fix.change.kind === 'shorter-walk' || fix.change.kind === 'stop') return name;
   return name.charAt(0).toLowerCase() + name.slice(1);
 }
 
@@ -77,23 +77,23 @@ function leadWords(leadS: number): string {
 }
 
 /** Names the pull if the plan has several. */
-function ofMove(moveId: string, words: string, plan: ShotPlan, units: UnitSystem): string {
-  const move = plan.line.moves.find(({ id }) => id === moveId);
-  if (move && plan.line.moves.length > 1) return `Pull to ${targetName(move.target, plan, units)}: ${words}`;
+function ofMove(pullId: string, words: string, plan: ShotPlan, units: UnitSystem): string {
+  const pull = plan.focusTrack.pulls.find(({ id }) => id === pullId);
+  if (pull && plan.focusTrack.pulls.length > 1) return `Pull to ${targetName(pull.target, plan, units)}: ${words}`;
   return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
 /** Result of a fix: sharp time and cost. */
-export function mendResult({ sharpS, requiredS, outcome, stopsLost, change }: Mend): string {
+export function mendResult({ sharpS, requiredS, outcome, stopsLost, change }: Fix): string {
   const kept = requiredS - sharpS < 1e-6 ? `all ${requiredS.toFixed(1)} s` : `${sharpS.toFixed(1)} of ${requiredS.toFixed(1)} s`;
-  const hand = outcome === 'barely' ? ', barely' : outcome === 'beyond-the-hand' ? ', on paper' : '';
+  const hand = outcome === 'tight' ? ', barely' : outcome === 'too-hard' ? ', on paper' : '';
   const light = stopsLost > 0.1 ? `, ${formatStops(stopsLost)} less light` : '';
   const cost = COST_WORDS[change.kind];
   return `→ ${kept}${hand}${light}${cost ? `, ${cost}` : ''}`;
 }
 
 /** Cost of a change, where its label does not say it. */
-const COST_WORDS: Readonly<Partial<Record<Mend['change']['kind'], string>>> = {
+const COST_WORDS: Readonly<Partial<Record<Fix['change']['kind'], string>>> = {
   'other-order': 'another order of the story',
   reversed: 'played backwards',
   'step-back': 'wider, tape again',

@@ -1,4 +1,4 @@
-import { type Mark, rackStartFrom, type ShotPlan } from '@still-heron/core';
+import { type Mark, pullStartFrom, type ShotPlan } from '@still-heron/core';
 
 /** A suggested pull: its mark and start time. */
 export interface NextPull {
@@ -34,8 +34,8 @@ export function nextPull(plan: ShotPlan, playheadS: number, selectedId?: string)
 }
 
 /** Marks on the track, final target, tracked subject, and whether there is a course, which can go anywhere. */
-function lineMarks({ line: { start, moves } }: ShotPlan) {
-  const targets = [...(start ? [start] : []), ...moves.map(({ target }) => target)];
+function lineMarks({ focusTrack: { start, pulls } }: ShotPlan) {
+  const targets = [...(start ? [start] : []), ...pulls.map(({ target }) => target)];
   const ids = targets.map((target) => (target.kind === 'mark' ? target.markId : ''));
   return {
     visited: new Set(ids),
@@ -46,14 +46,14 @@ function lineMarks({ line: { start, moves } }: ShotPlan) {
 }
 
 function startOf(plan: ShotPlan, mark: Mark | undefined, playheadS: number): NextPull | null {
-  const atS = mark ? rackStartFrom(plan, pullTimeS(plan, playheadS)) : null;
+  const atS = mark ? pullStartFrom(plan, pullTimeS(plan, playheadS)) : null;
   return mark && atS !== null ? { mark, atS } : null;
 }
 
 /** Start time of a new pull: the playhead if it was moved, else the middle of the free time after the last pull. */
 export function pullTimeS(plan: ShotPlan, playheadS: number): number {
   if (playheadS > 0 && playheadS < plan.durationS) return playheadS;
-  const last = plan.line.moves[plan.line.moves.length - 1];
+  const last = plan.focusTrack.pulls[plan.focusTrack.pulls.length - 1];
   const freeFromS = last ? last.startS + last.durationS : 0;
   return Math.round(((freeFromS + plan.durationS) / 2) * 10) / 10 - (last ? 0 : 0.5);
 }

@@ -4,13 +4,13 @@ import {
   changeBeat,
   changeSubject,
   evaluatePull,
-  findMends,
-  type JudgedPull,
-  layLine,
-  LINE_WAYS,
-  type Mend,
+  findFixes,
+  type CompleteVerdict,
+  solveTrack,
+  SOLVER_WAYS,
+  type Fix,
   newPlan,
-  setLineStart,
+  setTrackStart,
   setStop,
   type ShotPlan,
 } from '@still-heron/core';
@@ -28,9 +28,9 @@ import { TWO_PEOPLE as two } from '../../twoPeople.fixture';
 
 describe('snapping in time', () => {
   test('to what else happens, never to itself, and only near by on the screen', () => {
-    const keyed = changeBeat(two, 'beat-1', { keyS: 2 });
-    expect(timesOf(keyed, 'rack-1')).toEqual(expect.arrayContaining([0, 10, 2]));
-    expect(timesOf(two, 'rack-1')).not.toContain(5);
+    const keyed = changeBeat(two, 'beat-1', { keyMomentS: 2 });
+    expect(timesOf(keyed, 'pull-1')).toEqual(expect.arrayContaining([0, 10, 2]));
+    expect(timesOf(two, 'pull-1')).not.toContain(5);
     expect(timesOf(two, 'beat-1')).toContain(5);
     expect(snapped(2.05, [2, 3], 80)).toBe(2);
     expect(snapped(2.2, [2, 3], 80)).toBe(2.2);
@@ -62,20 +62,20 @@ describe('a stretch of the shot', () => {
   });
 
   test('the channel shows it from edge to edge', () => {
-    const verdict = evaluatePull(two) as JudgedPull;
+    const verdict = evaluatePull(two) as CompleteVerdict;
     const size = { width: 900, height: 560 };
     const layout = channelLayout({ plan: two, verdict, axis: 'hand', units: 'metric', size, view: { fromS: 3.5, toS: 5.5 } });
     expect([layout.x(3.5), layout.x(5.5)]).toEqual([layout.left, layout.right]);
     expect(layout.times.every(({ at }) => at >= layout.left - 1 && at <= layout.right + 1)).toBe(true);
-    expect(layout.line.length).toBeGreaterThan(
-      channelLayout({ plan: two, verdict, axis: 'hand', units: 'metric', size: { width: 300, height: 300 } }).line.length,
+    expect(layout.track.length).toBeGreaterThan(
+      channelLayout({ plan: two, verdict, axis: 'hand', units: 'metric', size: { width: 300, height: 300 } }).track.length,
     );
   });
 });
 
 describe('where a pull can go', () => {
   test('every kind of target is in the list, is found there, and comes back from it', () => {
-    const targets: ShotPlan['line']['start'][] = [
+    const targets: ShotPlan['focusTrack']['start'][] = [
       { kind: 'mark', markId: 'mark-1' },
       { kind: 'distance', distanceMm: 3000 },
       { kind: 'blur', markId: 'mark-1', blurPercent: 2, towards: 'near' },
@@ -95,10 +95,10 @@ describe('where a pull can go', () => {
   });
 
   test('nobody is offered whom the line goes on with, and nobody at all along a course', () => {
-    const alone = { ...two, line: { ...two.line, moves: [] } };
+    const alone = { ...two, focusTrack: { ...two.focusTrack, pulls: [] } };
     expect(offeredPull(alone, 0)?.mark.letter).toBe('B');
-    expect(offeredPull(setLineStart(alone, { kind: 'subject', subjectId: 'subject-2', leadS: 0 }), 0)?.mark.letter).toBe('A');
-    expect(offeredPull(layLine(two, 'follow')!.plan, 0)).toBeNull();
+    expect(offeredPull(setTrackStart(alone, { kind: 'subject', subjectId: 'subject-2', leadS: 0 }), 0)?.mark.letter).toBe('A');
+    expect(offeredPull(solveTrack(two, 'follow')!.plan, 0)).toBeNull();
   });
 });
 
@@ -109,7 +109,7 @@ describe('what is offered is said plainly', () => {
   });
 
   test('lines, each with what would come of it', () => {
-    const words = LINE_WAYS.flatMap((way) => {
+    const words = SOLVER_WAYS.flatMap((way) => {
       const offer = layOffer(changeBeat(two, 'beat-2', { fromS: 6 }), way);
       return offer ? [`${WAY_WORDS[way]}: ${offerWords(offer)}`] : [];
     });
@@ -147,15 +147,15 @@ describe('what is offered is said plainly', () => {
 
   test('mends of every kind, by name, result and cost', () => {
     const base = { plan: two, outcome: 'sharp', sharpS: 8, requiredS: 9, stopsLost: 0 } as const;
-    const changes: Mend['change'][] = [
-      { kind: 'earlier', moveId: 'rack-1', byS: 0.3 },
-      { kind: 'shorter', moveId: 'rack-1', byS: 0.3 },
-      { kind: 'easing', moveId: 'rack-1', easing: 'ease-out' },
+    const changes: Fix['change'][] = [
+      { kind: 'earlier', pullId: 'pull-1', byS: 0.3 },
+      { kind: 'shorter', pullId: 'pull-1', byS: 0.3 },
+      { kind: 'easing', pullId: 'pull-1', easing: 'ease-out' },
       { kind: 'follow', subjectId: 'subject-2', leadS: 0.2 },
       { kind: 'lead', subjectId: 'subject-2', leadS: 0 },
       { kind: 'lead', subjectId: 'subject-2', leadS: -0.1 },
       { kind: 'split', fromMm: 2900, toMm: 2600, at: null },
-      { kind: 'stand-in', fromMm: 2900, toMm: 2600, at: 'lamp post' },
+      { kind: 'reference', fromMm: 2900, toMm: 2600, at: 'lamp post' },
       { kind: 'other-order', firstId: 'subject-2', secondId: 'subject-1' },
       { kind: 'reversed' },
       { kind: 'shorter-walk', subjectId: 'subject-2', toMm: 2400 },
@@ -185,13 +185,13 @@ describe('what is offered is said plainly', () => {
      Hard stops at A and B → 8.0 of 9.0 s
      Lay the line, 3 settings → 8.0 of 9.0 s"
     `);
-    for (const mend of findMends(walking)) expect(mendName(mend, walking, 'imperial')).not.toMatch(/undefined|NaN/);
+    for (const fix of findFixes(walking)) expect(mendName(fix, walking, 'imperial')).not.toMatch(/undefined|NaN/);
     // a step is told within a sentence, and a name at its beginning is still a name
     const gorka = changeSubject(two, 'subject-2', { name: 'Gorka' });
-    const stops: Mend = { ...base, change: { kind: 'shorter-walk', subjectId: 'subject-2', toMm: 2400 } };
+    const stops: Fix = { ...base, change: { kind: 'shorter-walk', subjectId: 'subject-2', toMm: 2400 } };
     expect(mendStep(stops, gorka, 'metric')).toBe('Gorka stops at 2.40 m');
     expect(mendStep({ ...base, change: changes[0]! }, two, 'metric')).toBe('start 0.3 s sooner');
-    const dark: Mend = { ...base, outcome: 'barely', change: { kind: 'stop', from: 3.2, to: 4.5 }, sharpS: 9, stopsLost: 1 };
+    const dark: Fix = { ...base, outcome: 'tight', change: { kind: 'stop', from: 3.2, to: 4.5 }, sharpS: 9, stopsLost: 1 };
     expect(`${mendName(dark, two, 'metric')} ${mendResult(dark)}`).toBe('T3.2 → T4.5 → all 9.0 s, barely, 1 stop less light');
   });
 });

@@ -1,4 +1,4 @@
-import { beatsNow, rackEndS, type ShotPlan } from '@still-heron/core';
+import { activeBeats, pullEndS, type ShotPlan } from '@still-heron/core';
 
 /** Snap distance of a dragged time, in pixels. */
 const SNAP_PX = 7;
@@ -9,14 +9,14 @@ const SNAP_PX = 7;
  * @param exceptId - id of the dragged item
  */
 export function timesOf(plan: ShotPlan, exceptId: string): number[] {
-  const beats = beatsNow(plan).filter(({ id }) => id !== exceptId);
-  const moves = plan.line.moves.filter(({ id }) => id !== exceptId);
+  const beats = activeBeats(plan).filter(({ id }) => id !== exceptId);
+  const pulls = plan.focusTrack.pulls.filter(({ id }) => id !== exceptId);
   return [
     0,
     plan.durationS,
-    ...beats.flatMap(({ fromS, toS, keyS }) => (keyS === null ? [fromS, toS] : [fromS, toS, keyS])),
+    ...beats.flatMap(({ fromS, toS, keyMomentS }) => (keyMomentS === null ? [fromS, toS] : [fromS, toS, keyMomentS])),
     ...plan.subjects.flatMap(({ stays }) => stays.flatMap(({ fromS, untilS }) => [fromS, untilS])),
-    ...moves.flatMap((move) => [move.startS, rackEndS(move)]),
+    ...pulls.flatMap((pull) => [pull.startS, pullEndS(pull)]),
   ];
 }
 

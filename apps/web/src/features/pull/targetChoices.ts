@@ -1,8 +1,8 @@
-import { formatDistance, type LineTarget, type ShotPlan, targetName, type UnitSystem } from '@still-heron/core';
+import { formatDistance, type FocusTarget, type ShotPlan, targetName, type UnitSystem } from '@still-heron/core';
 import { plainMm } from './lineTargets';
 
 /** Choices for a focus target: marks, subjects to follow, a blur, a distance, and the current course. */
-export function targetChoices(target: LineTarget, plan: ShotPlan, units: UnitSystem): { value: string; label: string }[] {
+export function targetChoices(target: FocusTarget, plan: ShotPlan, units: UnitSystem): { value: string; label: string }[] {
   const walkers = plan.subjects.filter(({ stays }) => stays.length > 0);
   return [
     ...plan.marks.map(({ id, letter, distanceMm }) => ({
@@ -17,23 +17,23 @@ export function targetChoices(target: LineTarget, plan: ShotPlan, units: UnitSys
 }
 
 /** Choice that corresponds to a target. */
-export function choiceOf(target: LineTarget): string {
+export function choiceOf(target: FocusTarget): string {
   if (target.kind === 'mark') return `mark ${target.markId}`;
   return target.kind === 'subject' ? `subject ${target.subjectId}` : target.kind;
 }
 
 /** Default blur in percent of the picture's width. */
-const USUAL_BLUR = 2;
+const DEFAULT_BLUR_PERCENT = 2;
 
 /** Target for a choice, keeping as much as possible of the previous one. */
-export function targetOf(choice: string, was: LineTarget, plan: ShotPlan): LineTarget {
+export function targetOf(choice: string, was: FocusTarget, plan: ShotPlan): FocusTarget {
   const [kind, id] = choice.split(' ') as [string, string | undefined];
   if (kind === 'mark') return { kind: 'mark', markId: id! };
   if (kind === 'subject') return { kind: 'subject', subjectId: id!, leadS: was.kind === 'subject' ? was.leadS : 0 };
   if (kind === 'course') return was;
   if (kind === 'blur') {
     const markId = was.kind === 'mark' || was.kind === 'blur' ? was.markId : plan.marks[0]!.id;
-    return { kind: 'blur', markId, blurPercent: USUAL_BLUR, towards: 'near' };
+    return { kind: 'blur', markId, blurPercent: DEFAULT_BLUR_PERCENT, towards: 'near' };
   }
   const mm = plainMm(was, plan) ?? plan.marks[0]?.distanceMm ?? 3000;
   return { kind: 'distance', distanceMm: mm === Infinity ? null : mm };

@@ -27,12 +27,13 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
   const { unsent, refusal } = useSyncExternalStore(sending.subscribe, sending.state);
   const [save, { isLoading }] = useSaveTakeMutation();
   const [draft, setDraft] = useState<Draft>(() => draftOf(ended.take));
-  const moveIds = ended.take.track === null ? plan.line.moves.map(({ id }) => id) : ended.take.hits.map(({ moveId }) => moveId);
+  const pullIds =
+    ended.take.track === null ? plan.focusTrack.pulls.map(({ id }) => id) : ended.take.hits.map(({ pullId }) => pullId);
   const verdict = useMemo(() => verdictOf(plan, ended.take, ended.pace), [plan, ended]);
 
   async function put(): Promise<void> {
     if (!logged || isLoading) return;
-    const take = takeOfDraft(draft, ended.take, moveIds);
+    const take = takeOfDraft(draft, ended.take, pullIds);
     const { error } = await save({ shotId, id: logged.id, version: logged.version, take });
     if (error)
       void message.error(`Take ${logged.number} was not changed: ${problemOf(error).body.message}. What you said is still here.`);
@@ -62,7 +63,7 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
           plan={plan}
           units={units}
           number={logged.number}
-          moveIds={moveIds}
+          pullIds={pullIds}
           isLogging={isLoading}
           onChange={setDraft}
           onLog={() => void put()}

@@ -1,4 +1,4 @@
-import type { RollPlan, ShotPlan, UnitSystem } from '@still-heron/core';
+import type { PreparedRoll, ShotPlan, UnitSystem } from '@still-heron/core';
 import { memo, useMemo, useRef } from 'react';
 import { useSize } from '../../charts/useSize';
 import { useVerdict } from '../shot/useVerdict';
@@ -8,7 +8,7 @@ import '../takes/takeChart.css';
 
 interface Props {
   readonly plan: ShotPlan;
-  readonly ready: RollPlan;
+  readonly ready: PreparedRoll;
   readonly units: UnitSystem;
   readonly planS: number;
   /** Actual ring angle; null to show the planned one */
@@ -31,7 +31,7 @@ export function RollChannel({ plan, ready, units, planS, ringDeg, isRolling }: P
   const layout = useMemo(() => rollChannelLayout(plan, ready, verdict, height, PX_PER_S), [plan, ready, verdict, height]);
   const trace = useTrace(isRolling, planS, ringDeg);
   const nowX = (size?.width ?? 0) * NOW_AT;
-  const y = layout.scale.yOfRing(ringDeg ?? ready.line.ringDegAt(planS));
+  const y = layout.scale.yOfRing(ringDeg ?? ready.track.ringDegAt(planS));
   return (
     <div className="roll-channel" ref={ref}>
       {size && (
@@ -67,7 +67,7 @@ function useTrace(isRolling: boolean, planS: number, ringDeg: number | null): re
 interface CurvesProps {
   readonly layout: RollChannelLayout;
   readonly plan: ShotPlan;
-  readonly ready: RollPlan;
+  readonly ready: PreparedRoll;
   readonly units: UnitSystem;
   readonly height: number;
 }
@@ -81,8 +81,8 @@ const Curves = memo(function Curves({ layout, plan, ready, units, height }: Curv
         <path key={id} className="roll-subject" d={path} style={{ stroke: `var(--current-${current % 4})` }} />
       ))}
       <path className="roll-line" d={layout.line} />
-      {ready.line.moves.map(({ moveId, startS, to }) => (
-        <g key={moveId} transform={`translate(${startS * PX_PER_S} 0)`}>
+      {ready.track.pulls.map(({ pullId, startS, to }) => (
+        <g key={pullId} transform={`translate(${startS * PX_PER_S} 0)`}>
           <line className="roll-move" y1={8} y2={height - 26} />
           <text className="roll-move-name" x={8} y={26}>
             {pullName(to, plan, units)}

@@ -1,10 +1,10 @@
-import { type ComingPull, COUNTS, type RollPlan, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { type UpcomingPull, COUNT_IN_BEATS, type PreparedRoll, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import type { RollMoment } from './rollEngine';
 import { countdown, eventWords, figureAndUnit, pullName, ringWords, turnWords, whose } from './rollWords';
 
 interface Props {
   readonly plan: ShotPlan;
-  readonly ready: RollPlan;
+  readonly ready: PreparedRoll;
   readonly moment: RollMoment;
   readonly ringDeg: number | null;
   readonly units: UnitSystem;
@@ -13,8 +13,8 @@ interface Props {
 }
 
 /** Current and next distance, readable from two metres in the dark. */
-export function RollFigures({ plan, ready, moment, ringDeg, units, isAlone }: Props) {
-  const { now, at, coming } = ready.figuresAt(moment.planS);
+export function RollState({ plan, ready, moment, ringDeg, units, isAlone }: Props) {
+  const { now, at, upcoming: coming } = ready.figuresAt(moment.planS);
   const shown = ringDeg === null ? now : ready.figureOf(ringDeg, moment.planS);
   const { figure, unit } = figureAndUnit(shown.distanceMm, units);
   const [next] = coming;
@@ -43,7 +43,7 @@ export function RollFigures({ plan, ready, moment, ringDeg, units, isAlone }: Pr
 }
 
 interface NextProps {
-  readonly pull: ComingPull;
+  readonly pull: UpcomingPull;
   readonly plan: ShotPlan;
   readonly moment: RollMoment;
   readonly units: UnitSystem;
@@ -52,7 +52,7 @@ interface NextProps {
 function Next({ pull, plan, moment, units }: NextProps) {
   const { figure, unit } = figureAndUnit(pull.to.distanceMm, units);
   const name = pullName(pull, plan, units);
-  const waits = moment.waitsFor === pull.moveId;
+  const waits = moment.waitingPullId === pull.pullId;
   const event = eventWords(pull);
   return (
     <section className={pull.isUnderWay ? 'roll-next is-under-way' : 'roll-next'} aria-label="Next">
@@ -76,7 +76,7 @@ function Next({ pull, plan, moment, units }: NextProps) {
 }
 
 /** Arrow in the turning direction. */
-function Turn({ turns }: { readonly turns: ComingPull['turns'] }) {
+function Turn({ turns }: { readonly turns: UpcomingPull['turns'] }) {
   return (
     <svg className="roll-turn" width="26" height="26" viewBox="0 0 26 26" role="img" aria-label={turns}>
       <g transform={turns === 'clockwise' ? undefined : 'matrix(-1 0 0 1 26 0)'}>
@@ -88,13 +88,13 @@ function Turn({ turns }: { readonly turns: ComingPull['turns'] }) {
 }
 
 /** Visual count-in: bars that fill up, then the pull itself. */
-function Counts({ pull, plan, waits }: { readonly pull: ComingPull; readonly plan: ShotPlan; readonly waits: boolean }) {
-  const leadS = plan.line.moves.find(({ id }) => id === pull.moveId)?.cueLeadS ?? 0;
-  const counted = leadS > 0 && pull.startsInS <= leadS ? Math.floor(((leadS - pull.startsInS) / leadS) * COUNTS) + 1 : 0;
+function Counts({ pull, plan, waits }: { readonly pull: UpcomingPull; readonly plan: ShotPlan; readonly waits: boolean }) {
+  const leadS = plan.focusTrack.pulls.find(({ id }) => id === pull.pullId)?.countInS ?? 0;
+  const counted = leadS > 0 && pull.startsInS <= leadS ? Math.floor(((leadS - pull.startsInS) / leadS) * COUNT_IN_BEATS) + 1 : 0;
   const turned = pull.isUnderWay ? 1 - pull.landsInS / pull.durationS : 0;
   return (
     <div className="roll-counts" aria-hidden="true">
-      {Array.from({ length: COUNTS }, (_, k) => (
+      {Array.from({ length: COUNT_IN_BEATS }, (_, k) => (
         <span key={k} className={pull.isUnderWay || waits || counted > k ? 'is-on' : undefined} />
       ))}
       <span className="roll-counts-turn">

@@ -1,4 +1,4 @@
-import { isByEvent, nearSign, ringOf, type RollPlan, rollPlan, type ShotPlan } from '@still-heron/core';
+import { isTriggeredByEvent, nearSign, ringOf, type PreparedRoll, prepareRoll, type ShotPlan } from '@still-heron/core';
 import { Suspense, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useTakesQuery } from '../../api/takes';
@@ -13,7 +13,7 @@ import { useUnits } from '../shot/useUnits';
 import { AfterTake } from './AfterTake';
 import { NextSide } from './NextSide';
 import { RollChannel } from './RollChannel';
-import { RollFigures } from './RollFigures';
+import { RollState } from './RollFigures';
 import { readOptions, type RollOptions, writeOptions } from './rollOptions';
 import { RollSide } from './RollSide';
 import { RollStatus } from './RollStatus';
@@ -27,7 +27,7 @@ const RehearsalPanel = lazyPart(() => import('../floor/RehearsalPanel').then(({ 
 export function RollPage() {
   const { shotId = '' } = useParams();
   const plan = useAppSelector(selectPlan)!;
-  const ready = useMemo(() => rollPlan(plan), [plan]);
+  const ready = useMemo(() => prepareRoll(plan), [plan]);
   if (!ready)
     return (
       <div className="step-page">
@@ -45,7 +45,7 @@ export function RollPage() {
 interface Props {
   readonly shotId: string;
   readonly plan: ShotPlan;
-  readonly ready: RollPlan;
+  readonly ready: PreparedRoll;
 }
 
 function Rolling({ shotId, plan, ready }: Props) {
@@ -57,12 +57,12 @@ function Rolling({ shotId, plan, ready }: Props) {
   const [speed, setSpeed] = useState(1);
   const [isRehearsing, setIsRehearsing] = useState(false);
   const rehearsedS = useAppSelector((state) => selectSession(state).timeS);
-  const roll = useRoll({ shotId, plan, ready, planVersion, predictedRate: rate?.keepRate ?? null, options, rate: speed });
+  const roll = useRoll({ shotId, plan, ready, planVersion, predictedKeepRate: rate?.keepRate ?? null, options, rate: speed });
   const { moment, ringDeg, ended } = roll;
   const isReady = moment.phase === 'ready';
   const shown = isReady && isRehearsing ? { ...moment, planS: rehearsedS } : moment;
   const hasWheel = options.turnedBy === 'wheel' || options.turnedBy === 'motor-wheel';
-  const hasEvents = plan.line.moves.some(isByEvent);
+  const hasEvents = plan.focusTrack.pulls.some(isTriggeredByEvent);
   const toggle = () => {
     setIsRehearsing(false);
     roll.toggle();
@@ -85,7 +85,7 @@ function Rolling({ shotId, plan, ready }: Props) {
           <AfterTake key={ended.id} shotId={shotId} units={units} ended={ended} onDone={roll.forget} />
         ) : (
           <>
-            <RollFigures
+            <RollState
               plan={plan}
               ready={ready}
               moment={shown}
@@ -117,10 +117,10 @@ function Rolling({ shotId, plan, ready }: Props) {
                 : 'End the take'}
             <kbd className="key">Space</kbd>
           </button>
-          {hasEvents && !options.isByClock && (
+          {hasEvents && !options.isClockTriggered && (
             <button
               type="button"
-              className={moment.waitsFor ? 'roll-cue is-waiting' : 'roll-cue'}
+              className={moment.waitingPullId ? 'roll-cue is-waiting' : 'roll-cue'}
               disabled={moment.phase !== 'rolling'}
               onClick={roll.setOff}
             >

@@ -91,7 +91,10 @@ export function RollSide({ plan, options, rate, hasEvents, onChange, onRate, onR
             camera rolls with timecode (simulated)
           </Checkbox>
           {hasEvents && (
-            <Checkbox checked={options.isByClock} onChange={({ target }) => onChange({ isByClock: target.checked })}>
+            <Checkbox
+              checked={options.isClockTriggered}
+              onChange={({ target }) => onChange({ isClockTriggered: target.checked })}
+            >
               no hand for the cue key: events go by the clock
             </Checkbox>
           )}

@@ -4,7 +4,7 @@ import { packTrack, type RingReading, trackOfReadings } from '@still-heron/core'
 export const TRACK_HZ = 100;
 const FEWER_HZ = [50, 25, 10] as const;
 /** Number of samples that always fit in a take. */
-const MOST_SAMPLES = 240_000;
+const MAX_SAMPLES = 240_000;
 
 /**
  * Track of a take from its readings.
@@ -14,6 +14,6 @@ const MOST_SAMPLES = 240_000;
  */
 export function trackOf(readings: readonly RingReading[], durationS: number): string | null {
   if (readings.length === 0) return null;
-  const hz = [TRACK_HZ, ...FEWER_HZ].find((rate) => durationS * rate < MOST_SAMPLES) ?? FEWER_HZ[2];
+  const hz = [TRACK_HZ, ...FEWER_HZ].find((rate) => durationS * rate < MAX_SAMPLES) ?? FEWER_HZ[2];
   return packTrack(trackOfReadings(readings, hz, durationS));
 }

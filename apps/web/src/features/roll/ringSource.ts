@@ -1,4 +1,4 @@
-import { type HandWheel, type Motor, motorAt, ringReach, runMotor, type ShotPlan, turnWheel } from '@still-heron/core';
+import { type HandWheel, type Motor, restingMotor, ringReach, runMotor, type ShotPlan, turnWheel } from '@still-heron/core';
 import type { TurnedBy } from './rollOptions';
 
 /** What turns the ring during a roll, and its current angle. */
@@ -19,7 +19,7 @@ export interface RingSource {
 export function ringSource(plan: ShotPlan, turnedBy: TurnedBy, startDeg: number): RingSource {
   const reach = ringReach(plan);
   let wheel: HandWheel = { ringDeg: startDeg };
-  let motor: Motor = motorAt(startDeg);
+  let motor: Motor = restingMotor(startDeg);
   let reportedDeg: number | null = null;
   return {
     ringDeg: () =>
@@ -34,12 +34,12 @@ export function ringSource(plan: ShotPlan, turnedBy: TurnedBy, startDeg: number)
     reported: (ringDeg) => (reportedDeg = ringDeg),
     run: (timeS, lineDeg) => {
       // a new clock has started
-      if (Math.abs(timeS - motor.timeS) > 1) motor = motorAt(motor.ringDeg, timeS);
+      if (Math.abs(timeS - motor.timeS) > 1) motor = restingMotor(motor.ringDeg, timeS);
       if (timeS > motor.timeS) motor = runMotor(motor, timeS, turnedBy === 'motor-line' ? lineDeg : wheel.ringDeg);
     },
     reset: (ringDeg) => {
       wheel = { ringDeg };
-      motor = motorAt(ringDeg, -Infinity);
+      motor = restingMotor(ringDeg, -Infinity);
     },
   };
 }

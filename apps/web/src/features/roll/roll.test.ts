@@ -1,4 +1,4 @@
-import { changeRack, newTake, rollPlan, ringOf, type ShotPlan, TAKE_LIMITS, trackDegAt, unpackTrack } from '@still-heron/core';
+import { changePull, newTake, prepareRoll, ringOf, type ShotPlan, TAKE_LIMITS, trackDegAt, unpackTrack } from '@still-heron/core';
 import type { RollView } from '@still-heron/contract';
 import { clockOffset } from '../../live/clockOffset';
 import { TWO_PEOPLE } from '../../twoPeople.fixture';
@@ -10,16 +10,16 @@ import { PLAIN_OPTIONS, readOptions, writeOptions } from './rollOptions';
 import { countdown, degrees, eventWords, figureAndUnit, turnWords, whose } from './rollWords';
 import { asSendable, type BoxedTake } from './takeBox';
 
-const plan: ShotPlan = changeRack(TWO_PEOPLE, 'rack-1', { startS: 2, durationS: 1, cueLeadS: 1 });
-const ready = rollPlan(plan)!;
+const plan: ShotPlan = changePull(TWO_PEOPLE, 'pull-1', { startS: 2, durationS: 1, countInS: 1 });
+const ready = prepareRoll(plan)!;
 const view: RollView = {
   rollId: 'r',
   shotId: 's',
   startedAtMs: 0,
   rate: 1,
-  isByClock: false,
+  isClockTriggered: false,
   device: 'a tablet',
-  setOffs: [],
+  cueEvents: [],
 };
 
 function engine(
@@ -27,10 +27,10 @@ function engine(
   changes: Partial<RollView> = {},
   turnedBy: 'motor-line' | 'wheel' | 'nobody' = 'motor-line',
 ) {
-  const rolled = rollPlan(of)!;
-  const ring = ringSource(of, turnedBy, rolled.line.start.ringDeg);
-  ring.reset(rolled.line.start.ringDeg);
-  const setting = { plan: of, ready: rolled, planVersion: 3, predictedRate: 0.7, puller: 'Ines', hasCamera: true, ring };
+  const rolled = prepareRoll(of)!;
+  const ring = ringSource(of, turnedBy, rolled.track.start.ringDeg);
+  ring.reset(rolled.track.start.ringDeg);
+  const setting = { plan: of, ready: rolled, planVersion: 3, predictedKeepRate: 0.7, puller: 'Ines', hasCamera: true, ring };
   return new RollEngine(setting, { ...view, ...changes }, true, new Date(2026, 2, 1, 10, 0, 0));
 }
 
@@ -81,10 +81,10 @@ describe('a roll', () => {
     expect(take).toMatchObject({
       ...newTake(plan, 3),
       focus: take.focus,
-      predictedRate: 0.7,
+      predictedKeepRate: 0.7,
       startTimecode: '10:00:00:00',
-      settings: { puller: 'Ines' },
-      hits: [{ moveId: 'rack-1', hit: 'hit' }],
+      gear: { puller: 'Ines' },
+      hits: [{ pullId: 'pull-1', hit: 'hit' }],
       track: take.track,
       usable: take.usable,
     });
@@ -95,7 +95,7 @@ describe('a roll', () => {
 
   test('while it is counted in nothing is recorded, and it says so', () => {
     const one = engine();
-    expect(one.tick(-2)).toMatchObject({ phase: 'counting', planS: 0, waitsFor: null });
+    expect(one.tick(-2)).toMatchObject({ phase: 'counting', planS: 0, waitingPullId: null });
     expect(one.takeAt(-1).track).toBeNull();
     expect(one.tick(0.5)).toMatchObject({ phase: 'rolling', planS: 0.5, timecode: '10:00:00:12' });
   });
@@ -110,20 +110,20 @@ describe('a roll', () => {
   });
 
   test('a pull that waits is set off once, here or elsewhere; another one is not there to be set off', () => {
-    const waits = changeRack(plan, 'rack-1', { cueKind: 'line' });
+    const waits = changePull(plan, 'pull-1', { trigger: 'spoken-line' });
     const one = engine(waits);
-    expect(one.nextToSetOff(1)).toBe('rack-1');
+    expect(one.nextToSetOff(1)).toBe('pull-1');
     run(one, 4);
-    expect(one.tick(4)).toMatchObject({ waitsFor: 'rack-1', planS: 2 });
-    one.setOff('rack-1', 4);
-    one.takeUp({ ...view, setOffs: [{ moveId: 'rack-1', timeS: 9 }] });
-    expect(one.asTold.setOffs).toEqual([{ moveId: 'rack-1', timeS: 4 }]);
+    expect(one.tick(4)).toMatchObject({ waitingPullId: 'pull-1', planS: 2 });
+    one.setOff('pull-1', 4);
+    one.takeUp({ ...view, cueEvents: [{ pullId: 'pull-1', timeS: 9 }] });
+    expect(one.asTold.cueEvents).toEqual([{ pullId: 'pull-1', timeS: 4 }]);
     expect(one.nextToSetOff(4.1)).toBeNull();
-    expect(one.tick(4.5)).toMatchObject({ waitsFor: null, planS: 2.5 });
-    const byClock = engine(waits, { isByClock: true });
+    expect(one.tick(4.5)).toMatchObject({ waitingPullId: null, planS: 2.5 });
+    const byClock = engine(waits, { isClockTriggered: true });
     expect(byClock.nextToSetOff(1)).toBeNull();
     run(byClock, 5);
-    expect(byClock.takeAt(5).cues).toEqual([{ moveId: 'rack-1', timeS: 2 }]);
+    expect(byClock.takeAt(5).cues).toEqual([{ pullId: 'pull-1', timeS: 2 }]);
   });
 
   test('a camera at the port gives the take its timecode; what is none is passed over', () => {
@@ -140,7 +140,7 @@ describe('a roll', () => {
     one.rock(true, 1.2);
     one.rock(false, 1.5);
     one.rock(false, 2);
-    expect(one.takeAt(3).wobbles).toEqual([{ fromS: 1, toS: 1.5 }]);
+    expect(one.takeAt(3).focusChecks).toEqual([{ fromS: 1, toS: 1.5 }]);
   });
 
   test('the wheel turns the ring; without anything that turns it there is no track', () => {
@@ -181,7 +181,7 @@ describe('options', () => {
 });
 
 test('what is shown in words and figures', () => {
-  const [next] = ready.figuresAt(0).coming;
+  const [next] = ready.figuresAt(0).upcoming;
   expect(figureAndUnit(2050, 'metric')).toEqual({ figure: '2.05', unit: 'm' });
   expect(figureAndUnit(2050, 'imperial').unit).toBe('');
   expect([0.32, 9.94, 48.4].map(degrees)).toEqual(['0.3°', '9.9°', '48°']);
@@ -189,8 +189,8 @@ test('what is shown in words and figures', () => {
   expect(whose(next!.target, plan)).toBe(plan.subjects[1]!.name);
   expect(whose({ kind: 'distance', distanceMm: 3000 }, plan)).toBe('');
   expect(turnWords(next!)).toMatch(/^\d+° (nearer|farther), in 1\.0 s$/);
-  expect(eventWords({ cueKind: 'look', cue: 'she looks up' })).toBe('on the look: she looks up');
-  expect(eventWords({ cueKind: 'clock', cue: '' })).toBe('');
+  expect(eventWords({ trigger: 'look', cue: 'she looks up' })).toBe('on the look: she looks up');
+  expect(eventWords({ trigger: 'clock', cue: '' })).toBe('');
 });
 
 test('the channel is as wide as the shot is long, and the track lies on the line where it followed it', () => {
@@ -201,6 +201,6 @@ test('the channel is as wide as the shot is long, and the track lies on the line
   const one = engine();
   run(one, plan.durationS);
   const path = trackPath(unpackTrack(one.takeAt(plan.durationS).track!), layout.scale, 100);
-  const startY = layout.scale.yOfRing(ringOf(plan.optics.lens).angleAt(ready.line.start.distanceMm));
+  const startY = layout.scale.yOfRing(ringOf(plan.optics.lens).angleAt(ready.track.start.distanceMm));
   expect(Number(/^M0,([\d.]+)/.exec(path)![1])).toBeCloseTo(startY, 0);
 });

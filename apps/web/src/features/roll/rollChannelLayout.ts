@@ -1,10 +1,10 @@
 import {
   depthOfField,
-  type JudgedPull,
+  type CompleteVerdict,
   markDistances,
   type RingTrack,
   ringOf,
-  type RollPlan,
+  type PreparedRoll,
   type ShotPlan,
   zoneLensAt,
 } from '@still-heron/core';
@@ -30,14 +30,14 @@ const POINTS_PER_S = 24;
  */
 export function rollChannelLayout(
   plan: ShotPlan,
-  ready: RollPlan,
-  verdict: JudgedPull | null,
+  ready: PreparedRoll,
+  verdict: CompleteVerdict | null,
   height: number,
   pxPerS: number,
 ): RollChannelLayout {
   const ring = ringOf(plan.optics.lens);
   const lens = zoneLensAt(plan.optics, 0);
-  const settings = [ready.line.start, ...ready.line.moves.flatMap(({ from, to }) => [from, to])];
+  const settings = [ready.track.start, ...ready.track.pulls.flatMap(({ from, to }) => [from, to])];
   const shownMm = [...markDistances(plan.marks).values(), ...settings.map(({ distanceMm }) => distanceMm)];
   const domain = axisDomain('hand', ring, shownMm, (focusDistanceMm) => depthOfField({ ...lens, focusDistanceMm }));
   const scale = axisScale('hand', ring, domain, 22, height - 30);
@@ -45,14 +45,14 @@ export function rollChannelLayout(
     Math.min(k / POINTS_PER_S, plan.durationS),
   );
   const x = (timeS: number) => timeS * pxPerS;
-  const zones = times.map((timeS) => ready.figureOf(ready.line.ringDegAt(timeS), timeS).zone);
+  const zones = times.map((timeS) => ready.figureOf(ready.track.ringDegAt(timeS), timeS).zone);
   const zone = area<number>()
     .x((_, k) => x(times[k]!))
     .y0((_, k) => scale.y(zones[k]!.nearMm))
     .y1((_, k) => scale.y(zones[k]!.farMm));
   return {
     scale,
-    line: line<number>(x, (timeS) => scale.yOfRing(ready.line.ringDegAt(timeS)))(times) ?? '',
+    line: line<number>(x, (timeS) => scale.yOfRing(ready.track.ringDegAt(timeS)))(times) ?? '',
     band: zone(times) ?? '',
     subjects: (verdict?.subjects ?? []).map(({ subjectId, distanceMm }) => ({
       id: subjectId,

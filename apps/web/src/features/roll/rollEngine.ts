@@ -8,10 +8,10 @@ import {
   rollClock,
   type RollCue,
   rollCues,
-  type RollPace,
-  type RollPlan,
-  type SetOff,
-  setOffByClock,
+  type RollMode,
+  type PreparedRoll,
+  type CueEvent,
+  clockCueEvents,
   type ShotPlan,
   type Take,
   TAKE_LIMITS,
@@ -33,7 +33,7 @@ export interface RollMoment {
   readonly realS: number;
   readonly planS: number;
   /** Pull that waits for its cue */
-  readonly waitsFor: string | null;
+  readonly waitingPullId: string | null;
   /** Timecode of the camera; empty without a camera */
   readonly timecode: string;
   /** Name of the camera; null if simulated */
@@ -47,7 +47,7 @@ export const AT_REST: RollMoment = {
   rate: 1,
   realS: 0,
   planS: 0,
-  waitsFor: null,
+  waitingPullId: null,
   timecode: '',
   camera: null,
 };
@@ -59,14 +59,14 @@ export interface EndedRoll {
   /** The plan at the time of the roll, unaffected by later edits */
   readonly plan: ShotPlan;
   readonly take: Take;
-  readonly pace: RollPace;
+  readonly pace: RollMode;
 }
 
 export interface RollSetting {
   readonly plan: ShotPlan;
-  readonly ready: RollPlan;
+  readonly ready: PreparedRoll;
   readonly planVersion: number;
-  readonly predictedRate: number | null;
+  readonly predictedKeepRate: number | null;
   readonly puller: string;
   readonly hasCamera: boolean;
   readonly ring: RingSource;
@@ -84,8 +84,8 @@ export class RollEngine {
   /** Name of a camera at the device port; null if simulated */
   private camera: string | null = null;
   private clock: RollClock;
-  private setOffs: readonly SetOff[];
-  private readonly wobbles: UsableSpan[] = [];
+  private cueEvents: readonly CueEvent[];
+  private readonly focusChecks: UsableSpan[] = [];
   private rockedFromS: number | null = null;
 
   constructor(
@@ -94,7 +94,7 @@ export class RollEngine {
     readonly isOurs: boolean,
     private readonly rolledAt: Date,
   ) {
-    this.setOffs = roll.setOffs;
+    this.cueEvents = roll.cueEvents;
     this.cues = rollCues(setting.plan);
     this.clock = this.newClock();
     this.startTimecode = setting.hasCamera ? timecodeAt(secondsOfDay(rolledAt), setting.plan.captureFps) : '';
@@ -108,23 +108,23 @@ export class RollEngine {
     return this.roll.rate;
   }
 
-  get pace(): RollPace {
-    return { rate: this.roll.rate, isByClock: this.roll.isByClock };
+  get pace(): RollMode {
+    return { rate: this.roll.rate, isClockTriggered: this.roll.isClockTriggered };
   }
 
   /** State to send to other devices, with all past events. */
   get asTold(): RollView {
-    return { ...this.roll, setOffs: [...this.setOffs] };
+    return { ...this.roll, cueEvents: [...this.cueEvents] };
   }
 
   /** Applies another device's state of this roll. */
-  takeUp({ setOffs }: RollView): void {
-    for (const { moveId, timeS } of setOffs) this.setOff(moveId, timeS);
+  takeUp({ cueEvents }: RollView): void {
+    for (const { pullId, timeS } of cueEvents) this.setOff(pullId, timeS);
   }
 
-  setOff(moveId: string, timeS: number): void {
-    if (this.setOffs.some((known) => known.moveId === moveId)) return;
-    this.setOffs = [...this.setOffs, { moveId, timeS }];
+  setOff(pullId: string, timeS: number): void {
+    if (this.cueEvents.some((known) => known.pullId === pullId)) return;
+    this.cueEvents = [...this.cueEvents, { pullId, timeS }];
     this.clock = this.newClock();
   }
 
@@ -147,7 +147,7 @@ export class RollEngine {
   rock(isRocked: boolean, realS: number): void {
     if (isRocked) this.rockedFromS ??= realS;
     else if (this.rockedFromS !== null) {
-      if (realS > this.rockedFromS) this.wobbles.push({ fromS: Math.max(0, this.rockedFromS), toS: realS });
+      if (realS > this.rockedFromS) this.focusChecks.push({ fromS: Math.max(0, this.rockedFromS), toS: realS });
       this.rockedFromS = null;
     }
   }
@@ -155,10 +155,10 @@ export class RollEngine {
   /** Pull that a cue triggers now: the waiting one, or the next one that waits for an event. */
   nextToSetOff(realS: number): string | null {
     const { plan, ready } = this.setting;
-    const isWaiting = ({ moveId, cueKind }: { moveId: string; cueKind: string }) =>
-      cueKind !== 'clock' && !this.setOffs.some((known) => known.moveId === moveId);
-    if (this.roll.isByClock) return null;
-    return ready.figuresAt(Math.min(this.planSAt(realS), plan.durationS)).coming.find(isWaiting)?.moveId ?? null;
+    const isWaiting = ({ pullId, trigger }: { pullId: string; trigger: string }) =>
+      trigger !== 'clock' && !this.cueEvents.some((known) => known.pullId === pullId);
+    if (this.roll.isClockTriggered) return null;
+    return ready.figuresAt(Math.min(this.planSAt(realS), plan.durationS)).upcoming.find(isWaiting)?.pullId ?? null;
   }
 
   planSAt(realS: number): number {
@@ -169,7 +169,7 @@ export class RollEngine {
   tick(realS: number): RollMoment {
     const { ready, ring } = this.setting;
     const planS = this.planSAt(realS);
-    ring.run(realS, ready.line.ringDegAt(planS));
+    ring.run(realS, ready.track.ringDegAt(planS));
     const ringDeg = ring.ringDeg();
     if (ringDeg !== null && realS >= 0) this.readings.push({ timeS: realS, ringDeg });
     return {
@@ -179,7 +179,7 @@ export class RollEngine {
       rate: this.rate,
       realS,
       planS,
-      waitsFor: realS < 0 ? null : this.clock.waitsForAt(realS),
+      waitingPullId: realS < 0 ? null : this.clock.waitingPullAt(realS),
       timecode: this.timecodeAt(realS),
       camera: this.camera,
     };
@@ -198,18 +198,18 @@ export class RollEngine {
 
   /** The take so far. */
   takeAt(realS: number): Take {
-    const { plan, planVersion, predictedRate, puller } = this.setting;
+    const { plan, planVersion, predictedKeepRate, puller } = this.setting;
     const durationS = Math.max(0, realS);
     const empty = newTake(plan, planVersion);
     return {
       ...empty,
       durationS,
-      predictedRate,
+      predictedKeepRate,
       startTimecode: this.startTimecode,
-      cues: this.roll.isByClock ? setOffByClock(plan, durationS, this.rate) : this.setOffs,
-      wobbles: this.wobbles.slice(0, TAKE_LIMITS.wobbles.max),
+      cues: this.roll.isClockTriggered ? clockCueEvents(plan, durationS, this.rate) : this.cueEvents,
+      focusChecks: this.focusChecks.slice(0, TAKE_LIMITS.focusChecks.max),
       track: trackOf(this.readings, durationS),
-      settings: { ...empty.settings, puller },
+      gear: { ...empty.gear, puller },
     };
   }
 
@@ -220,7 +220,7 @@ export class RollEngine {
   }
 
   private newClock(): RollClock {
-    return rollClock(this.setting.plan, this.setOffs, this.pace);
+    return rollClock(this.setting.plan, this.cueEvents, this.pace);
   }
 }
 

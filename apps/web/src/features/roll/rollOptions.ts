@@ -11,7 +11,7 @@ export interface RollOptions {
   /** Everything, or only the next cue for a person who works alone */
   readonly view: 'puller' | 'alone';
   /** The clock also triggers pulls that wait for an event */
-  readonly isByClock: boolean;
+  readonly isClockTriggered: boolean;
   /** Whether a simulated camera provides timecode */
   readonly hasCamera: boolean;
   readonly puller: string;
@@ -26,7 +26,7 @@ export const PLAIN_OPTIONS: RollOptions = {
   hasSound: true,
   vibrates: true,
   view: 'puller',
-  isByClock: false,
+  isClockTriggered: false,
   hasCamera: true,
   puller: '',
 };
@@ -49,7 +49,7 @@ export function readOptions(storage: Pick<Storage, 'getItem'>): RollOptions {
     hasSound: flag(stored.hasSound, plain.hasSound),
     vibrates: flag(stored.vibrates, plain.vibrates),
     view: stored.view === 'alone' ? 'alone' : 'puller',
-    isByClock: flag(stored.isByClock, plain.isByClock),
+    isClockTriggered: flag(stored.isClockTriggered, plain.isClockTriggered),
     hasCamera: flag(stored.hasCamera, plain.hasCamera),
     puller: typeof stored.puller === 'string' ? stored.puller.slice(0, 60) : '',
   };

@@ -1,8 +1,8 @@
 import {
-  type ComingPull,
+  type UpcomingPull,
   formatDistance,
   formatDistanceFigure,
-  type LineTarget,
+  type FocusTarget,
   type RingFigure,
   type ShotPlan,
   targetName,
@@ -28,12 +28,12 @@ export function ringWords({ wheelDeg, zone }: RingFigure, plan: Pick<ShotPlan, '
 }
 
 /** Target of a pull: letter and subject of its mark, or a distance. */
-export function pullName({ target }: Pick<ComingPull, 'target'>, plan: ShotPlan, units: UnitSystem): string {
+export function pullName({ target }: Pick<UpcomingPull, 'target'>, plan: ShotPlan, units: UnitSystem): string {
   return targetName(target, plan, units);
 }
 
 /** Subject of a target; empty for a plain distance. */
-export function whose(target: LineTarget, { marks, subjects }: Pick<ShotPlan, 'marks' | 'subjects'>): string {
+export function whose(target: FocusTarget, { marks, subjects }: Pick<ShotPlan, 'marks' | 'subjects'>): string {
   const id =
     target.kind === 'subject'
       ? target.subjectId
@@ -44,13 +44,13 @@ export function whose(target: LineTarget, { marks, subjects }: Pick<ShotPlan, 'm
 }
 
 /** Turn of a pull: direction, degrees and duration. */
-export function turnWords({ way, travelDeg, durationS }: ComingPull): string {
+export function turnWords({ way, travelDeg, durationS }: UpcomingPull): string {
   return `${degrees(travelDeg)} ${way}, in ${durationS.toFixed(1)} s`;
 }
 
 /** Trigger of a waiting pull: "on the line: “…”". */
-export function eventWords({ cueKind, cue }: Pick<ComingPull, 'cueKind' | 'cue'>): string {
-  const on = { clock: '', line: 'on the line', look: 'on the look', hand: 'on the hand' }[cueKind];
+export function eventWords({ trigger, cue }: Pick<UpcomingPull, 'trigger' | 'cue'>): string {
+  const on = { clock: '', 'spoken-line': 'on the line', look: 'on the look', hand: 'on the hand' }[trigger];
   return [on, cue].filter(Boolean).join(': ');
 }
 

@@ -1,5 +1,5 @@
 import type { RollView } from '@still-heron/contract';
-import type { RollPlan, ShotPlan } from '@still-heron/core';
+import type { PreparedRoll, ShotPlan } from '@still-heron/core';
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { takesApi } from '../../api/takes';
 import { useAppDispatch } from '../../app/store';
@@ -17,9 +17,9 @@ import { takeBox } from './takeBox';
 export interface RollInput {
   readonly shotId: string;
   readonly plan: ShotPlan;
-  readonly ready: RollPlan;
+  readonly ready: PreparedRoll;
   readonly planVersion: number;
-  readonly predictedRate: number | null;
+  readonly predictedKeepRate: number | null;
   readonly options: RollOptions;
   readonly rate: number;
 }
@@ -75,13 +75,13 @@ export function useRoll(input: RollInput): Roll {
   // the ring source follows plan and options, but never changes during a roll
   useEffect(() => {
     if (engine.current) return;
-    ring.current = ringSource(plan, options.turnedBy, ready.line.start.ringDeg);
+    ring.current = ringSource(plan, options.turnedBy, ready.track.start.ringDeg);
     setRingDeg(ring.current.ringDeg());
   }, [plan, ready, options.turnedBy]);
 
   function begin(roll: RollView, isOurs: boolean): void {
-    const { plan, ready, planVersion, predictedRate, options } = newest.current;
-    ring.current?.reset(ready.line.start.ringDeg);
+    const { plan, ready, planVersion, predictedKeepRate, options } = newest.current;
+    ring.current?.reset(ready.track.start.ringDeg);
     // a device that only shows the roll plays sounds as well
     if (options.hasSound) sounds.current ??= cueSounds();
     engine.current = new RollEngine(
@@ -89,7 +89,7 @@ export function useRoll(input: RollInput): Roll {
         plan,
         ready,
         planVersion,
-        predictedRate,
+        predictedKeepRate,
         puller: options.puller,
         hasCamera: options.hasCamera && isOurs,
         ring: isOurs ? ring.current! : ringSource(plan, 'nobody', 0),
@@ -126,8 +126,8 @@ export function useRoll(input: RollInput): Roll {
         if (engine.current?.id === roll.rollId) engine.current.takeUp(roll);
         else if (!engine.current) begin(roll, false);
       },
-      setOff: ({ rollId, moveId, timeS }) => {
-        if (engine.current?.id === rollId) engine.current.setOff(moveId, timeS);
+      setOff: ({ rollId, pullId, timeS }) => {
+        if (engine.current?.id === rollId) engine.current.setOff(pullId, timeS);
       },
       end: (rollId) => {
         if (engine.current?.id !== rollId) return;
@@ -178,7 +178,7 @@ export function useRoll(input: RollInput): Roll {
       const now = ownMs();
       const rolling = engine.current;
       if (!rolling) {
-        ring.current?.run((now % 1e8) / 1000, newest.current.ready.line.start.ringDeg);
+        ring.current?.run((now % 1e8) / 1000, newest.current.ready.track.start.ringDeg);
         show(null, ring.current?.ringDeg() ?? null);
         return;
       }
@@ -191,7 +191,7 @@ export function useRoll(input: RollInput): Roll {
       if (now - wheelMs > WHEEL_MS) {
         wheelMs = now;
         if (deg !== null) line?.tellWheel(deg);
-        line?.order({ kind: 'drive', ringDeg: rolling.setting.ready.line.ringDegAt(tick.planS) });
+        line?.order({ kind: 'drive', ringDeg: rolling.setting.ready.track.ringDegAt(tick.planS) });
       }
       if (now - writtenMs > WRITE_MS && rolling.rate === 1 && atS > 0) {
         const { id, rolledAt, take } = rolling.endAt(atS);
@@ -225,9 +225,9 @@ export function useRoll(input: RollInput): Roll {
         shotId,
         startedAtMs: ownMs() + offset.current + options.countInS * 1000,
         rate,
-        isByClock: options.isByClock,
+        isClockTriggered: options.isClockTriggered,
         device: deviceName(),
-        setOffs: [],
+        cueEvents: [],
       };
       begin(roll, true);
       line?.tellRoll(roll);
@@ -235,10 +235,10 @@ export function useRoll(input: RollInput): Roll {
     },
     setOff: () => {
       const timeS = realS();
-      const moveId = engine.current?.nextToSetOff(timeS);
-      if (!engine.current || !moveId || timeS < 0) return;
-      engine.current.setOff(moveId, timeS);
-      line?.tellSetOff({ rollId: engine.current.id, moveId, timeS });
+      const pullId = engine.current?.nextToSetOff(timeS);
+      if (!engine.current || !pullId || timeS < 0) return;
+      engine.current.setOff(pullId, timeS);
+      line?.tellSetOff({ rollId: engine.current.id, pullId, timeS });
     },
     rock: (isRocked) => engine.current?.rock(isRocked, realS()),
     turn: (wheelDeg) => ring.current?.turn(wheelDeg),

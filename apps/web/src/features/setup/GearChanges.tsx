@@ -8,7 +8,7 @@ import {
   type KitItems,
   type KitKind,
   type KitNow,
-  letGo,
+  detachFromKit,
   type PlanComparison,
   type ShotPlan,
   type UnitSystem,
@@ -68,11 +68,11 @@ export function GearChanges({ plan, units }: Props) {
   return changes.map((change) => <OneChange key={change.part} change={change} plan={plan} units={units} />);
 }
 
-function OneChange({ change: { part, takenOver }, plan, units }: Props & { readonly change: GearChange }) {
+function OneChange({ change: { part, updatedPlan }, plan, units }: Props & { readonly change: GearChange }) {
   const edit = useEdit();
   const word = PART_WORDS[part];
-  const keep = () => edit(`keep the shot’s own ${word}`, (now) => letGo(now, part));
-  if (takenOver === null) {
+  const keep = () => edit(`keep the shot’s own ${word}`, (now) => detachFromKit(now, part));
+  if (updatedPlan === null) {
     return (
       <aside className="gear-change" role="status">
         <p>
@@ -82,14 +82,14 @@ function OneChange({ change: { part, takenOver }, plan, units }: Props & { reado
       </aside>
     );
   }
-  const differences = describeGearChange(plan, takenOver, part, units);
+  const differences = describeGearChange(plan, updatedPlan, part, units);
   return (
     <aside className="gear-change" role="status" aria-label={`The ${word} has changed in Kit`}>
       <p>
         <strong>The {word} has changed in Kit since this shot took it over:</strong> {differences.join('; ') || 'in its parts'}.{' '}
-        <span className="gear-effect">{effectOf(comparePlans(plan, takenOver), plan, takenOver)}</span>
+        <span className="gear-effect">{effectOf(comparePlans(plan, updatedPlan), plan, updatedPlan)}</span>
       </p>
-      <Button type="primary" onClick={() => edit(`take over the ${word}`, () => takenOver)}>
+      <Button type="primary" onClick={() => edit(`take over the ${word}`, () => updatedPlan)}>
         Take it over
       </Button>
       <Button onClick={keep}>Keep the shot’s</Button>

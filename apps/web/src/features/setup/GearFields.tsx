@@ -3,14 +3,14 @@ import {
   FORMATS,
   isZoom,
   type KitKind,
-  letGo,
+  detachFromKit,
   setCamera,
   setFocalLength,
   type ShotPlan,
-  takeCamera,
-  takeLens,
-  takeRig,
-  takeWheel,
+  chooseCamera,
+  chooseLens,
+  chooseRig,
+  chooseWheel,
   type UnitSystem,
   wheelNearerTurns,
 } from '@still-heron/core';
@@ -56,13 +56,13 @@ function CameraPick({ plan }: { readonly plan: ShotPlan }) {
     const format = FORMATS.find(({ id }) => id === value);
     if (view)
       edit(`camera ${view.item.name}`, (now) =>
-        takeCamera(now, { id: view.id, modeId: view.item.modes[0]!.id, steadyingId: null }, view.item),
+        chooseCamera(now, { id: view.id, modeId: view.item.modes[0]!.id, steadyingId: null }, view.item),
       );
-    else if (format) edit(`format ${format.name}`, (now) => setCamera(letGo(now, 'camera'), cameraOf(format)));
-    else edit('a camera by its figures', (now) => letGo(now, 'camera'));
+    else if (format) edit(`format ${format.name}`, (now) => setCamera(detachFromKit(now, 'camera'), cameraOf(format)));
+    else edit('a camera by its figures', (now) => detachFromKit(now, 'camera'));
   };
   const inMode = (name: string, changes: Partial<NonNullable<typeof source>>) =>
-    taken && source && edit(name, (now) => takeCamera(now, { ...source, ...changes }, taken.item));
+    taken && source && edit(name, (now) => chooseCamera(now, { ...source, ...changes }, taken.item));
   return (
     <section>
       <h2>Camera</h2>
@@ -124,8 +124,8 @@ function LensPick({ plan, units }: Props) {
   const { lensId } = plan.kit;
   const pick = (value: string) => {
     const view = items.find(({ id }) => id === value);
-    if (view) edit(`lens ${view.item.lens.name}`, (now) => takeLens(now, view.id, view.item.lens));
-    else edit('a lens by its figures', (now) => letGo(now, 'lens'));
+    if (view) edit(`lens ${view.item.lens.name}`, (now) => chooseLens(now, view.id, view.item.lens));
+    else edit('a lens by its figures', (now) => detachFromKit(now, 'lens'));
   };
   return (
     <section>
@@ -176,7 +176,7 @@ function WheelPick({ plan }: { readonly plan: ShotPlan }) {
       takenFrom={plan.kit.wheelId}
       nothing="a hand at the ring itself"
       hint={`for nearer it turns ${wheelNearerTurns(plan.wheel, plan.optics.lens.nearerTurns)}`}
-      onPick={(name, id, wheel) => edit(name, (now) => takeWheel(now, id, wheel))}
+      onPick={(name, id, wheel) => edit(name, (now) => chooseWheel(now, id, wheel))}
     />
   );
 }
@@ -192,7 +192,7 @@ function RigPick({ plan }: { readonly plan: ShotPlan }) {
       takenFrom={plan.kit.rigId}
       nothing="not said"
       hint={rig ? `${SUPPORT_WORDS[rig.support]} · ${PULLER_WORDS[rig.puller]}` : undefined}
-      onPick={(name, id, item) => edit(name, (now) => takeRig(now, id, item))}
+      onPick={(name, id, item) => edit(name, (now) => chooseRig(now, id, item))}
     />
   );
 }

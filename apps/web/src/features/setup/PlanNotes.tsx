@@ -5,7 +5,7 @@ import { selectSaving } from '../shot/savingSlice';
 
 const CLASSES: Readonly<Record<PlanNote['kind'], string>> = {
   blocks: 'plan-note is-blocking',
-  doubt: 'plan-note is-doubt',
+  warning: 'plan-note is-warning',
   caution: 'caution',
   hint: 'plan-note',
 };

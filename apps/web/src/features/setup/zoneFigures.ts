@@ -51,7 +51,7 @@ export function zoneFigures(plan: ShotPlan, focusMm: number): ZoneFigures {
 
 /** Initial focus distance of Set-up: start of the track, else the first mark, else 2.4 m. */
 export function firstFocusMm(plan: ShotPlan): number {
-  const { start } = plan.line;
+  const { start } = plan.focusTrack;
   const startMark = start?.kind === 'mark' ? plan.marks.find(({ id }) => id === start.markId) : undefined;
   const mark = startMark ?? plan.marks[0];
   return mark ? (mark.distanceMm ?? Infinity) : 2400;

@@ -1,4 +1,4 @@
-import { newPlan, PLAIN_MARK, setStop } from '@still-heron/core';
+import { newPlan, DEFAULT_MARK, setStop } from '@still-heron/core';
 import { firstFocusMm, zoneFigures } from './zoneFigures';
 import { EYE_MM, FIGURE_MM, zoneLayout } from './zoneLayout';
 
@@ -41,7 +41,7 @@ test('dragging never goes nearer than the lens focuses; a typed distance is brou
 
 test('it starts where the line starts, else at the first mark, else at 2.4 m', () => {
   const marks = [2900, null].map((distanceMm, index) => ({
-    ...PLAIN_MARK,
+    ...DEFAULT_MARK,
     id: `mark-${index + 1}`,
     letter: 'A',
     subjectId: null,
@@ -52,5 +52,7 @@ test('it starts where the line starts, else at the first mark, else at 2.4 m', (
   }));
   expect(firstFocusMm(newPlan())).toBe(2400);
   expect(firstFocusMm({ ...newPlan(), marks })).toBe(2900);
-  expect(firstFocusMm({ ...newPlan(), marks, line: { start: { kind: 'mark', markId: 'mark-2' }, moves: [] } })).toBe(Infinity);
+  expect(firstFocusMm({ ...newPlan(), marks, focusTrack: { start: { kind: 'mark', markId: 'mark-2' }, pulls: [] } })).toBe(
+    Infinity,
+  );
 });

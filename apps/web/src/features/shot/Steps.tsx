@@ -1,4 +1,4 @@
-import { floorTimes, type KeepRate, ringOf, standingOf, type ShotPlan } from '@still-heron/core';
+import { floorTimes, type KeepRate, ringOf, placementOf, type ShotPlan } from '@still-heron/core';
 import { NavLink } from 'react-router';
 import { useAppSelector } from '../../app/store';
 import type { JudgedPlan } from '../../workers/latestWins';
@@ -64,7 +64,7 @@ function floorState(plan: ShotPlan): StepState {
   if (plan.floor === null) return 'untouched';
   const times = floorTimes(plan);
   const isWrong = plan.subjects.some((subject) =>
-    times.some((timeS) => !['before-the-camera', 'not-on-the-floor'].includes(standingOf(plan, subject, timeS))),
+    times.some((timeS) => !['before-the-camera', 'not-on-the-floor'].includes(placementOf(plan, subject, timeS))),
   );
   return isWrong ? 'needs a look' : plan.subjects.length > 0 ? 'ready' : 'under way';
 }
@@ -78,5 +78,5 @@ function pullState(plan: ShotPlan, judged: JudgedPlan | null): StepState {
 /** Stop needs attention while the keep rate is below the target. */
 function stopState(plan: ShotPlan, rate: KeepRate | null): StepState {
   if (!rate) return 'untouched';
-  return rate.keepRate >= plan.wanted.keepShare ? 'ready' : 'needs a look';
+  return rate.keepRate >= plan.goals.targetKeepRate ? 'ready' : 'needs a look';
 }

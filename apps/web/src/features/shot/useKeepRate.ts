@@ -1,4 +1,4 @@
-import { drawOrderOf, type KeepRate, type ShotPlan } from '@still-heron/core';
+import { drawLayoutOf, type KeepRate, type ShotPlan } from '@still-heron/core';
 import { useSyncExternalStore } from 'react';
 import { evaluator } from '../../workers/evaluator';
 import { createChanceAsker } from '../../workers/takes/chances';
@@ -16,7 +16,7 @@ let isAwake = false;
 function drawNewest(): void {
   const judged = evaluator.latest();
   if (!judged || judged.verdict.status !== 'judged') asker.stop();
-  else if (isAwake) asker.ask(judged.plan, [{ plan: judged.plan, order: drawOrderOf(judged.plan), without: null }]);
+  else if (isAwake) asker.ask(judged.plan, [{ plan: judged.plan, order: drawLayoutOf(judged.plan), without: null }]);
 }
 evaluator.subscribe(() => {
   if (isAwake) drawNewest();

@@ -9,11 +9,11 @@ import { Unreachable } from '../../app/Unreachable';
 import { TextField } from '../../fields/TextField';
 import './shots.css';
 
-/** All productions. With `goesOn`, a single one is opened at once. */
-export function ProductionsPage({ goesOn = false }: { readonly goesOn?: boolean }) {
+/** All productions. With `isTracking`, a single one is opened at once. */
+export function ProductionsPage({ isTracking = false }: { readonly isTracking?: boolean }) {
   const { data: productions, error, refetch } = useProductionsQuery();
   const [rename] = useChangeProductionMutation();
-  if (goesOn && productions?.length === 1) return <Navigate to={`/productions/${productions[0]!.id}/shots`} replace />;
+  if (isTracking && productions?.length === 1) return <Navigate to={`/productions/${productions[0]!.id}/shots`} replace />;
   return (
     <Frame
       screen="shots"

@@ -23,8 +23,8 @@ interface Props {
 const STATE_WORDS: Readonly<Record<ShotSummary['outcome'], string>> = {
   incomplete: 'Open',
   sharp: 'Sharp',
-  barely: 'Barely',
-  'beyond-the-hand': 'On paper',
+  tight: 'Tight',
+  'too-hard': 'On paper',
   soft: 'Soft',
   unreadable: 'Unreadable',
 };
@@ -109,12 +109,12 @@ export function ShotRow({ shot, forecast, isMovable, isNewScene, onDuplicate, on
 
 /** Parts of the sentence without "sharp", which the row's label says already. */
 function shownParts({ outcome, parts }: ShotSummary): ShotSummary['parts'] {
-  return outcome === 'sharp' || outcome === 'barely' ? parts.filter(({ tone }) => tone !== 'sharp') : parts;
+  return outcome === 'sharp' || outcome === 'tight' ? parts.filter(({ tone }) => tone !== 'sharp') : parts;
 }
 
 const ATTENTION_WORDS: Readonly<Partial<Record<Attention, string>>> = {
   'one-chance': 'one chance, too seldom kept',
-  'seldom-kept': 'kept too seldom',
+  'low-keep-rate': 'kept too seldom',
 };
 
 /** Keep rate and time of the shot; empty until known. */
@@ -123,10 +123,10 @@ function Kept({ shot: { plan }, forecast: { rate, time, attention } }: Pick<Prop
   const word = attention && ATTENTION_WORDS[attention];
   return (
     <span className="shot-kept">
-      <span className={rate.keepRate < plan.wanted.keepShare ? 'tone-edge' : undefined}>
+      <span className={rate.keepRate < plan.goals.targetKeepRate ? 'tone-edge' : undefined}>
         <strong>{ofTakes(rate.keepRate)}</strong> kept
       </span>
-      <span className="haze">{word ?? (plan.wanted.isOneChance ? 'one chance' : takesWords(time, plan))}</span>
+      <span className="haze">{word ?? (plan.goals.isOneChance ? 'one chance' : takesWords(time, plan))}</span>
       {time.minutes !== null && <span className="haze">{minutesWords(time.minutes)}</span>}
     </span>
   );

@@ -3,7 +3,7 @@ import {
   ATTENTION,
   type Attention,
   attentionOf,
-  drawOrderOf,
+  drawLayoutOf,
   type KeepRate,
   type ShotPlan,
   type ShotTime,
@@ -88,7 +88,7 @@ function useRates(shots: readonly ShotView[]): number {
   useEffect(() => {
     const plans = shots.map(({ plan }) => plan).filter((plan) => !knownRates.has(plan));
     if (plans.length === 0) return undefined;
-    const asks = plans.map((plan) => ({ plan, order: drawOrderOf(plan), without: null }));
+    const asks = plans.map((plan) => ({ plan, order: drawLayoutOf(plan), without: null }));
     const job = takePool().draw({
       asks,
       takes: TAKES,
@@ -109,7 +109,7 @@ function useRates(shots: readonly ShotView[]): number {
 export function byAttention(shots: readonly ShotView[], forecasts: ReadonlyMap<string, Forecast>): ShotView[] {
   const rank = ({ id }: ShotView) => {
     const forecast = forecasts.get(id);
-    return [ATTENTION.indexOf(forecast?.attention ?? 'seldom-kept'), forecast?.rate?.keepRate ?? 0] as const;
+    return [ATTENTION.indexOf(forecast?.attention ?? 'low-keep-rate'), forecast?.rate?.keepRate ?? 0] as const;
   };
   return [...shots].sort((a, b) => {
     const [[a1, a2], [b1, b2]] = [rank(a), rank(b)];

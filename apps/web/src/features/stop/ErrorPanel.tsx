@@ -1,6 +1,6 @@
 import {
   changeMark,
-  changeRack,
+  changePull,
   changeSubject,
   type ErrorSource,
   errorSources,
@@ -78,7 +78,7 @@ function withError(plan: ShotPlan, source: ErrorSource, value: number): ShotPlan
     case 'measuring':
       return changeMark(plan, source.markId, { uncertaintyMm: value });
     case 'cue':
-      return changeRack(plan, source.moveId, { cueSigmaS: value });
+      return changePull(plan, source.pullId, { cueSigmaS: value });
     default:
       return plan;
   }

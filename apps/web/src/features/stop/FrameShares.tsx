@@ -40,9 +40,10 @@ function dips(frames: Float64Array, width: number): string {
 function spans(frames: Float64Array, width: number): string {
   let path = '';
   for (let frame = 0; frame < frames.length; frame++) {
-    const isAsked = !Number.isNaN(frames[frame]!);
-    if (isAsked && (frame === 0 || Number.isNaN(frames[frame - 1]!))) path += `M${xOf(frame, frames.length, width).toFixed(1)},2`;
-    if (isAsked && (frame === frames.length - 1 || Number.isNaN(frames[frame + 1]!)))
+    const isRequired = !Number.isNaN(frames[frame]!);
+    if (isRequired && (frame === 0 || Number.isNaN(frames[frame - 1]!)))
+      path += `M${xOf(frame, frames.length, width).toFixed(1)},2`;
+    if (isRequired && (frame === frames.length - 1 || Number.isNaN(frames[frame + 1]!)))
       path += `H${xOf(frame, frames.length, width).toFixed(1)}`;
   }
   return path;

@@ -1,4 +1,11 @@
-import { drawOrderOf, type Help, rankHelps, type ShotPlan, type TriedHelp, type UnitSystem } from '@still-heron/core';
+import {
+  drawLayoutOf,
+  type Improvement,
+  rankImprovements,
+  type ShotPlan,
+  type RankedImprovement,
+  type UnitSystem,
+} from '@still-heron/core';
 import { useMemo } from 'react';
 import type { TakesAsk } from '../../workers/takes/takeRunner';
 import { helpsFor } from '../../workers/takes/workers';
@@ -23,16 +30,16 @@ const MOST_SHOWN = 8;
 /** Improvements: each error switched off, each fix, each stop; with gain and cost. */
 export function HelpPanel({ plan, units }: Props) {
   const edit = useEdit();
-  const { of, helps, asks } = useHelps(plan);
-  const { known } = useChances(helps, asks, { takes: HELP_TAKES, rank: RANKS.helps });
-  const isCurrent = of === plan && known?.key === helps;
+  const { of, helps: improvements, asks } = useHelps(plan);
+  const { known } = useChances(improvements, asks, { takes: HELP_TAKES, rank: RANKS.helps });
+  const isCurrent = of === plan && known?.key === improvements;
   // until the new results are known, the previous ones stay visible but disabled
   const [now, ...rates] = known?.progress.rates ?? [];
   const ranked = now
-    ? rankHelps(
+    ? rankImprovements(
         known!.key,
         rates.map((rate) => rate?.keepRate ?? null),
-        { keepRate: now.keepRate, keepShare: plan.wanted.keepShare },
+        { keepRate: now.keepRate, targetKeepRate: plan.goals.targetKeepRate },
       ).slice(0, MOST_SHOWN)
     : null;
   if (ranked === null) return <p className="haze">Each is tried with the same takes …</p>;
@@ -45,16 +52,16 @@ export function HelpPanel({ plan, units }: Props) {
   return (
     <>
       <ol className="helps" aria-busy={!isCurrent}>
-        {ranked.map((help) => (
-          <li key={helpName(help.change, plan, units)}>
-            <HelpLine help={help} plan={plan} units={units} />
-            {help.change.kind !== 'without' && (
+        {ranked.map((improvement) => (
+          <li key={helpName(improvement.change, plan, units)}>
+            <HelpLine help={improvement} plan={plan} units={units} />
+            {improvement.change.kind !== 'without' && (
               <button
                 type="button"
                 className="quiet"
                 disabled={!isCurrent}
-                aria-label={`Do it: ${helpName(help.change, plan, units)}`}
-                onClick={() => edit(helpName(help.change, plan, units), () => help.plan)}
+                aria-label={`Do it: ${helpName(improvement.change, plan, units)}`}
+                onClick={() => edit(helpName(improvement.change, plan, units), () => improvement.plan)}
               >
                 Do it
               </button>
@@ -67,8 +74,8 @@ export function HelpPanel({ plan, units }: Props) {
   );
 }
 
-function HelpLine({ help, plan, units }: Props & { readonly help: TriedHelp }) {
-  const { change, keepRate, gain, minutes } = help;
+function HelpLine({ help: improvement, plan, units }: Props & { readonly help: RankedImprovement }) {
+  const { change, keepRate, gain, minutes } = improvement;
   const cost = helpCost(change);
   return (
     <span className="help-line">
@@ -87,17 +94,17 @@ function HelpLine({ help, plan, units }: Props & { readonly help: TriedHelp }) {
 /** Possible improvements after a pause, and the trials to run: the plan itself first. */
 function useHelps(plan: ShotPlan): {
   readonly of: ShotPlan | null;
-  readonly helps: readonly Help[];
+  readonly helps: readonly Improvement[];
   readonly asks: readonly TakesAsk[];
 } {
   const known = useQuietly(plan, helpsFor, QUIET_MS);
   const asks = useMemo(() => {
     if (!known) return [];
-    const order = drawOrderOf(known.of);
-    const of = (tried: ShotPlan, without: Help['without']) => ({ plan: tried, order, without });
-    return [of(known.of, null), ...known.found.map((help) => of(help.plan, help.without))];
+    const order = drawLayoutOf(known.of);
+    const of = (tried: ShotPlan, without: Improvement['without']) => ({ plan: tried, order, without });
+    return [of(known.of, null), ...known.found.map((improvement) => of(improvement.plan, improvement.without))];
   }, [known]);
   return { of: known?.of ?? null, helps: known?.found ?? NONE, asks };
 }
 
-const NONE: readonly Help[] = [];
+const NONE: readonly Improvement[] = [];

@@ -80,7 +80,7 @@ export function LightPanel({ plan }: { readonly plan: ShotPlan }) {
           <li key={balanceWords(balance, plan)}>
             <span>
               {balanceWords(balance, plan)}
-              {balance.leavesAngle && <span className="tone-edge"> · leaves the production’s {angleDeg}°</span>}
+              {balance.changesShutterAngle && <span className="tone-edge"> · leaves the production’s {angleDeg}°</span>}
             </span>
             {balance.lampFactor === 1 ? (
               <button

@@ -1,11 +1,11 @@
 import {
   formatDistance,
   formatGap,
-  inDepth,
+  thingsInDepth,
   PLAN_LIMITS,
   separation,
   type SeparationWay,
-  setWanted,
+  setGoals,
   type ShotPlan,
   stopFigures,
   type UnitSystem,
@@ -25,13 +25,13 @@ interface Props {
 /** Background blur: how soft it is, how soft it should be, and ways to get there besides the stop. */
 export function LookPanel({ plan, timeS, units }: Props) {
   const edit = useEdit();
-  const { background, blurPercent } = plan.wanted;
+  const { background, blurPercent } = plan.goals;
   const [figures] = stopFigures(plan, [plan.optics.stop], timeS);
-  const choices = inDepth(plan, timeS).filter(
+  const choices = thingsInDepth(plan, timeS).filter(
     ({ distanceMm }) => distanceMm === null || (figures && distanceMm > figures.nearMm),
   );
-  const set = (changes: Parameters<typeof setWanted>[1], gesture?: string) =>
-    edit('what lies behind', (now) => setWanted(now, changes), gesture);
+  const set = (changes: Parameters<typeof setGoals>[1], gesture?: string) =>
+    edit('what lies behind', (now) => setGoals(now, changes), gesture);
   return (
     <div className="look-panel">
       <Choice

@@ -1,6 +1,6 @@
 import {
   ASSUMED_PACE_SIGMA_MM,
-  drawOrderOf,
+  drawLayoutOf,
   formatGap,
   type MethodOffer,
   type ShotPlan,
@@ -23,7 +23,7 @@ export function MethodPanel({ plan, units }: { readonly plan: ShotPlan; readonly
   const offers = useQuietly(plan, methodsFor, QUIET_MS);
   const asked = useMemo(() => offers?.found.filter((offer) => offer.plan !== null) ?? [], [offers]);
   const asks = useMemo(() => {
-    const order = offers ? drawOrderOf(offers.of) : null;
+    const order = offers ? drawLayoutOf(offers.of) : null;
     return order ? asked.map((offer) => ({ plan: offer.plan!, order, without: null })) : [];
   }, [offers, asked]);
   const { known } = useChances(asked, asks, { takes: METHOD_TAKES, rank: RANKS.methods });

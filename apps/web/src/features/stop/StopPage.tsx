@@ -1,4 +1,4 @@
-import { atStop, formatStop, howWide, stopFigures, type ShotPlan } from '@still-heron/core';
+import { withStop, formatStop, howWide, stopFigures, type ShotPlan } from '@still-heron/core';
 import { useDeferredValue, useMemo, useRef } from 'react';
 import { Link, useParams } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../app/store';
@@ -23,7 +23,7 @@ export function StopPage() {
   const judged = useVerdict();
   // of the current plan: during a drag the previous verdict still counts
   const isMissing = judged?.plan === plan && judged.verdict.status === 'incomplete';
-  return plan.line.start === null || isMissing ? <NothingToKeep plan={plan} /> : <Stops plan={plan} />;
+  return plan.focusTrack.start === null || isMissing ? <NothingToKeep plan={plan} /> : <Stops plan={plan} />;
 }
 
 function Stops({ plan }: { readonly plan: ShotPlan }) {
@@ -37,11 +37,11 @@ function Stops({ plan }: { readonly plan: ShotPlan }) {
   const rates = shown?.progress.rates ?? sweep.stops.map(() => null);
   const figures = useMemo(() => stopFigures(plan, sweep.stops, timeS), [plan, sweep.stops, timeS]);
   const chances = chancesOf(sweep.stops, rates, figures);
-  const wide = chances.length === 0 ? null : howWide(chances, plan.wanted.keepShare, plan.wanted.blurPercent);
+  const wide = chances.length === 0 ? null : howWide(chances, plan.goals.targetKeepRate, plan.goals.blurPercent);
   const isCurrent = shown?.key === sweep;
   const now = indexOfStop(sweep.stops, plan.optics.stop);
   const setStop = (stop: number, gesture?: string) =>
-    dispatch(editPlan(`shoot at ${formatStop(stop, plan.optics.lens.stopScale)}`, (old) => atStop(old, stop), gesture));
+    dispatch(editPlan(`shoot at ${formatStop(stop, plan.optics.lens.stopScale)}`, (old) => withStop(old, stop), gesture));
   const offered = isCurrent && wide?.keeps && indexOfStop(sweep.stops, wide.keeps.stop) !== now ? wide.keeps.stop : null;
   useKeys('w', () => {
     if (offered !== null) setStop(offered);
@@ -90,7 +90,7 @@ function NothingToKeep({ plan }: { readonly plan: ShotPlan }) {
     <div className="first-distance">
       <h1>How wide can this be shot?</h1>
       <p className="haze">
-        {plan.line.start === null
+        {plan.focusTrack.start === null
           ? 'First say who stands where: a distance is all it takes.'
           : 'First say who must be sharp, and when: then it can be told how often a take would be kept.'}
       </p>

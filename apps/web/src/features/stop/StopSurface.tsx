@@ -81,7 +81,7 @@ function Surface({
         <rect x={layout.left} y={HEAD} width={layout.right - layout.left} height={height - HEAD - FOOT} fill="transparent" />
       </g>
       <LightLane layout={layout} plan={plan} figures={figures} />
-      <BlurLane name={plan.wanted.background.name || 'behind'} top={layout.behind.top} discs={layout.discs} layout={layout} />
+      <BlurLane name={plan.goals.background.name || 'behind'} top={layout.behind.top} discs={layout.discs} layout={layout} />
       {layout.front && (
         <BlurLane
           name={figures.find(({ foreground }) => foreground)?.foreground?.name ?? 'in front'}

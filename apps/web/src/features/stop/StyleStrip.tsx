@@ -1,4 +1,4 @@
-import { formatStop, frameAtOrAfter, type JudgedPull, type KeepRate, type ShotPlan } from '@still-heron/core';
+import { formatStop, frameAtOrAfter, type CompleteVerdict, type KeepRate, type ShotPlan } from '@still-heron/core';
 import { useEffect, useRef, useState } from 'react';
 import { PALETTES } from '../../app/palette';
 import { useAppSelector } from '../../app/store';
@@ -50,7 +50,7 @@ export function StyleStrip({ plan, sweep, rates, keeps, onStop }: Props) {
 
 interface JudgedStop {
   readonly plan: ShotPlan;
-  readonly verdict: JudgedPull;
+  readonly verdict: CompleteVerdict;
 }
 
 function useJudged(sweep: Sweep, shown: readonly number[]): readonly (JudgedStop | null)[] | null {

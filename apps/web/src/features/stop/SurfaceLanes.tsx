@@ -5,7 +5,7 @@ import { type BlurDisc, FOOT, type SurfaceLayout } from './surfaceLayout';
 /** Keep rate by stop, with the target line; the lost share lies above the curve. */
 export function KeepLane({ layout, plan }: { readonly layout: SurfaceLayout; readonly plan: ShotPlan }) {
   const { keep, left, right, y } = layout;
-  const wantedY = y(plan.wanted.keepShare);
+  const wantedY = y(plan.goals.targetKeepRate);
   return (
     <g className="keep-lane">
       <path d={layout.lostArea} className="stop-lost" />
@@ -33,7 +33,7 @@ export function KeepLane({ layout, plan }: { readonly layout: SurfaceLayout; rea
       )}
       <line x1={left} x2={right} y1={wantedY} y2={wantedY} className="stop-wanted" />
       <text x={right - 4} y={wantedY + 18} textAnchor="end" className="stop-wanted-word">
-        {ofTakes(plan.wanted.keepShare)} wanted
+        {ofTakes(plan.goals.targetKeepRate)} wanted
       </text>
     </g>
   );

@@ -1,4 +1,4 @@
-import { type KeepRate, PLAN_LIMITS, setSchedule, setWanted, type ShotPlan, shotTime } from '@still-heron/core';
+import { type KeepRate, PLAN_LIMITS, setSchedule, setGoals, type ShotPlan, shotTime } from '@still-heron/core';
 import { Checkbox } from 'antd';
 import { NumberField } from '../../fields/NumberField';
 import { TextField } from '../../fields/TextField';
@@ -13,9 +13,9 @@ interface Props {
 /** Target keep rate, one chance or not, and time of the shot. */
 export function TimePanel({ plan, rate }: Props) {
   const edit = useEdit();
-  const { wanted, schedule } = plan;
-  const want = (changes: Parameters<typeof setWanted>[1], gesture?: string) =>
-    edit('how many takes shall be kept', (now) => setWanted(now, changes), gesture);
+  const { goals, schedule } = plan;
+  const want = (changes: Parameters<typeof setGoals>[1], gesture?: string) =>
+    edit('how many takes shall be kept', (now) => setGoals(now, changes), gesture);
   const plot = (changes: Parameters<typeof setSchedule>[1], gesture?: string) =>
     edit('what it takes of the day', (now) => setSchedule(now, changes), gesture);
   const time = rate && shotTime(plan, rate);
@@ -24,18 +24,18 @@ export function TimePanel({ plan, rate }: Props) {
   const planned = schedule.takes ?? needed;
   return (
     <div className="time-panel">
-      <Checkbox checked={wanted.isOneChance} onChange={({ target }) => want({ isOneChance: target.checked })}>
+      <Checkbox checked={goals.isOneChance} onChange={({ target }) => want({ isOneChance: target.checked })}>
         It happens once
       </Checkbox>
       <div className="field-pair">
         <NumberField
           label="takes kept, of 100"
           step={1}
-          min={100 * PLAN_LIMITS.keepShare.min}
-          max={100 * PLAN_LIMITS.keepShare.max}
-          value={100 * wanted.keepShare}
-          hint={wanted.isOneChance ? 'of a shot that happens once' : undefined}
-          onChange={(share, gesture) => want({ keepShare: share / 100 }, gesture)}
+          min={100 * PLAN_LIMITS.targetKeepRate.min}
+          max={100 * PLAN_LIMITS.targetKeepRate.max}
+          value={100 * goals.targetKeepRate}
+          hint={goals.isOneChance ? 'of a shot that happens once' : undefined}
+          onChange={(share, gesture) => want({ targetKeepRate: share / 100 }, gesture)}
         />
         <NumberField
           label="day of the shoot"
@@ -61,7 +61,7 @@ export function TimePanel({ plan, rate }: Props) {
           value={schedule.betweenTakesS}
           onChange={(betweenTakesS, gesture) => plot({ betweenTakesS }, gesture)}
         />
-        {!wanted.isOneChance && planned !== null && (
+        {!goals.isOneChance && planned !== null && (
           <NumberField
             label="takes planned"
             step={1}
@@ -73,7 +73,7 @@ export function TimePanel({ plan, rate }: Props) {
           />
         )}
       </div>
-      {schedule.takes !== null && !wanted.isOneChance && (
+      {schedule.takes !== null && !goals.isOneChance && (
         <button type="button" className="quiet" onClick={() => plot({ takes: null })}>
           As many as are needed
         </button>
@@ -91,7 +91,7 @@ export function TimePanel({ plan, rate }: Props) {
           {time.minutes !== null && `, ${minutesWords(time.minutes)} with setting up`}.
         </p>
       )}
-      {wanted.isOneChance && rate && rate.keepRate < wanted.keepShare && (
+      {goals.isOneChance && rate && rate.keepRate < goals.targetKeepRate && (
         <p className="tone-edge">
           {schedule.cover === ''
             ? 'It may be lost for good: a narrower stop, a stand-in that is measured well, and a shot to cut to.'

@@ -2,7 +2,7 @@ import {
   type ErrorSource,
   formatStop,
   formatStops,
-  type HelpChange,
+  type ImprovementChange,
   type ShotPlan,
   targetName,
   type UnitSystem,
@@ -21,9 +21,9 @@ export function errorName(source: ErrorSource, plan: ShotPlan, units: UnitSystem
       return `${mark?.letter ?? 'a mark'} was measured`;
     }
     case 'cue':
-      return `${pullName(source.moveId, plan, units)} is set off`;
+      return `${pullName(source.pullId, plan, units)} is set off`;
     case 'landing':
-      return `${pullName(source.moveId, plan, units)} lands`;
+      return `${pullName(source.pullId, plan, units)} lands`;
     case 'following':
       return 'the hand goes with someone';
   }
@@ -39,16 +39,16 @@ function withoutName(source: ErrorSource, plan: ShotPlan, units: UnitSystem): st
     case 'measuring':
       return `${plan.marks.find(({ id }) => id === source.markId)?.letter ?? 'The mark'} is measured exactly`;
     case 'cue':
-      return `${capital(pullName(source.moveId, plan, units))} is set off on time`;
+      return `${capital(pullName(source.pullId, plan, units))} is set off on time`;
     case 'landing':
-      return `${capital(pullName(source.moveId, plan, units))} lands exactly`;
+      return `${capital(pullName(source.pullId, plan, units))} lands exactly`;
     case 'following':
       return 'The hand follows exactly';
   }
 }
 
 /** Label of an improvement. */
-export function helpName(change: HelpChange, plan: ShotPlan, units: UnitSystem): string {
+export function helpName(change: ImprovementChange, plan: ShotPlan, units: UnitSystem): string {
   switch (change.kind) {
     case 'without':
       return withoutName(change.source, plan, units);
@@ -62,7 +62,7 @@ export function helpName(change: HelpChange, plan: ShotPlan, units: UnitSystem):
 }
 
 /** Cost of an improvement besides time. */
-export function helpCost(change: HelpChange): string {
+export function helpCost(change: ImprovementChange): string {
   if (change.kind === 'stop') return `${formatStops(change.stopsLost)} less light`;
   return change.kind === 'without' ? 'at best' : '';
 }
@@ -71,9 +71,9 @@ function nameOf(subjectId: string, plan: ShotPlan): string {
   return plan.subjects.find(({ id }) => id === subjectId)?.name ?? 'someone';
 }
 
-function pullName(moveId: string, plan: ShotPlan, units: UnitSystem): string {
-  const move = plan.line.moves.find(({ id }) => id === moveId);
-  return move ? `the pull to ${targetName(move.target, plan, units)}` : 'the pull';
+function pullName(pullId: string, plan: ShotPlan, units: UnitSystem): string {
+  const pull = plan.focusTrack.pulls.find(({ id }) => id === pullId);
+  return pull ? `the pull to ${targetName(pull.target, plan, units)}` : 'the pull';
 }
 
 function capital(text: string): string {

@@ -1,17 +1,17 @@
 import {
   addStay,
-  changeRack,
-  drawOrderOf,
+  changePull,
+  drawLayoutOf,
   type HowWide,
   keepRate,
   lightBalances,
-  PLAIN_SCHEDULE,
+  DEFAULT_SCHEDULE,
   setHand,
   setStop,
-  setWanted,
+  setGoals,
   type ShotPlan,
   stopFigures,
-  whatHelps,
+  suggestImprovements,
 } from '@still-heron/core';
 import { TWO_PEOPLE } from '../../twoPeople.fixture';
 import { errorName, helpCost, helpName } from './helpWords';
@@ -28,13 +28,13 @@ describe('what is drawn anew', () => {
   test('turning the stop, metering, or another wish draws nothing anew; anything takes depend on does', () => {
     for (const same of [
       setStop(TWO_PEOPLE, 8),
-      setWanted(TWO_PEOPLE, { isOneChance: true }),
-      { ...TWO_PEOPLE, notes: 'x', schedule: { ...PLAIN_SCHEDULE, day: 4 } },
+      setGoals(TWO_PEOPLE, { isOneChance: true }),
+      { ...TWO_PEOPLE, notes: 'x', schedule: { ...DEFAULT_SCHEDULE, day: 4 } },
       { ...TWO_PEOPLE, exposure: { ...TWO_PEOPLE.exposure, meteredStop: 4 } },
     ])
       expect(sweepOf(same, sweep)).toBe(sweep);
     for (const other of [
-      changeRack(TWO_PEOPLE, 'rack-1', { startS: 3 }),
+      changePull(TWO_PEOPLE, 'pull-1', { startS: 3 }),
       setHand(TWO_PEOPLE, { steadyDeg: 1 }),
       // between two thirds there is one stop more
       setStop(TWO_PEOPLE, 3),
@@ -44,7 +44,7 @@ describe('what is drawn anew', () => {
 
   test('each stop is asked with the same numbers, at its own stop', () => {
     expect(sweep.asks.map(({ plan }) => plan.optics.stop)).toEqual(sweep.stops);
-    expect(sweep.asks.every(({ order }) => order.count === drawOrderOf(TWO_PEOPLE).count)).toBe(true);
+    expect(sweep.asks.every(({ order }) => order.count === drawLayoutOf(TWO_PEOPLE).count)).toBe(true);
     expect(indexOfStop(sweep.stops, 3.25)).toBe(sweep.stops.indexOf(3.2));
   });
 
@@ -125,11 +125,11 @@ describe('words', () => {
     [0, '0 of 10'],
   ])('%d is %s', (share, words) => expect(ofTakes(share)).toBe(words));
 
-  test.each<[Partial<HowWide>, Partial<ShotPlan['wanted']>, string]>([
+  test.each<[Partial<HowWide>, Partial<ShotPlan['goals']>, string]>([
     [{ answer: 'open', isSure: true }, {}, 'T4, as wide as it goes, keeps 8 of 10 takes.'],
     [{ answer: 'from', isSure: true }, {}, 'T4 is the widest stop that keeps 8 of 10 takes.'],
     [{ answer: 'from', isSure: false }, {}, 'T4 is about the widest stop that keeps 8 of 10 takes.'],
-    [{ answer: 'never' }, { keepShare: 0.95 }, 'No stop keeps 95 of 100 takes. T8 keeps the most: 6 of 10.'],
+    [{ answer: 'never' }, { targetKeepRate: 0.95 }, 'No stop keeps 95 of 100 takes. T8 keeps the most: 6 of 10.'],
     [
       { answer: 'between' },
       { blurPercent: 2, background: { name: 'furnace door', distanceMm: 7500 } },
@@ -152,7 +152,7 @@ describe('words', () => {
       ...changes,
     };
     expect(
-      howWideWords(wide, setWanted(TWO_PEOPLE, wanted))
+      howWideWords(wide, setGoals(TWO_PEOPLE, wanted))
         .map(({ text }) => text)
         .join(' '),
     ).toBe(said);
@@ -166,24 +166,24 @@ describe('words', () => {
     const time = { takes: 3, chance: 0.914, minutes: 20 };
     expect(takesWords(time, TWO_PEOPLE)).toBe('plan 3 takes');
     expect(takesWords({ ...time, takes: null }, TWO_PEOPLE)).toBe('no number of takes is enough');
-    expect(takesWords({ ...time, chance: 0.9999 }, setWanted(TWO_PEOPLE, { isOneChance: true }))).toBe('one chance: 99 % kept');
-    expect(takesWords(time, { ...TWO_PEOPLE, schedule: { ...PLAIN_SCHEDULE, takes: 3 } })).toBe(
+    expect(takesWords({ ...time, chance: 0.9999 }, setGoals(TWO_PEOPLE, { isOneChance: true }))).toBe('one chance: 99 % kept');
+    expect(takesWords(time, { ...TWO_PEOPLE, schedule: { ...DEFAULT_SCHEDULE, takes: 3 } })).toBe(
       '3 takes planned: 91 % for one kept',
     );
   });
 
   test('every help has a name of its own, and says what it costs', () => {
     const walking = addStay(setStop(TWO_PEOPLE, 2.2), 'subject-2', { distanceMm: 1500, fromS: 8 });
-    const helps = whatHelps(walking);
-    const names = helps.map(({ change }) => helpName(change, walking, 'metric'));
+    const improvements = suggestImprovements(walking);
+    const names = improvements.map(({ change }) => helpName(change, walking, 'metric'));
     expect(new Set(names).size).toBe(names.length);
     expect(names).toEqual(
       expect.arrayContaining(['Ines hits every mark', 'Ines is always on time', 'A is measured exactly', 'Shoot at T2.5']),
     );
     expect(names.some((name) => /someone|undefined/.test(name))).toBe(false);
     expect(helpCost({ kind: 'stop', stop: 4, stopsLost: 1 })).toBe('1 stop less light');
-    expect(errorName({ kind: 'landing', moveId: 'rack-1' }, walking, 'metric')).toBe('the pull to B lands');
-    expect(errorName({ kind: 'following', moveId: null }, walking, 'metric')).toBe('the hand goes with someone');
+    expect(errorName({ kind: 'landing', pullId: 'pull-1' }, walking, 'metric')).toBe('the pull to B lands');
+    expect(errorName({ kind: 'following', pullId: null }, walking, 'metric')).toBe('the hand goes with someone');
   });
 
   test('what makes the light up is said with what is changed, and nothing else', () => {

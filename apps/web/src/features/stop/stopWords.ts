@@ -19,13 +19,13 @@ export interface SaidPart {
 }
 
 /** Answers how wide the shot can be, in a sentence. */
-export function howWideWords({ keeps, isSure, softest, answer, best }: HowWide, { wanted, optics }: ShotPlan): SaidPart[] {
-  const asked = ofTakes(wanted.keepShare);
+export function howWideWords({ keeps, isSure, softest, answer, best }: HowWide, { goals, optics }: ShotPlan): SaidPart[] {
+  const asked = ofTakes(goals.targetKeepRate);
   const scale = optics.lens.stopScale;
   const say = (stop: number) => formatStop(stop, scale);
   const about = isSure ? '' : 'about ';
-  const blur = `${wanted.blurPercent} %`;
-  const behind = wanted.background.name || 'the background';
+  const blur = `${goals.blurPercent} %`;
+  const behind = goals.background.name || 'the background';
   switch (answer) {
     case 'open':
       return [{ tone: 'sharp', text: `${say(keeps!.stop)}, as wide as it goes, keeps ${asked} takes.` }];

@@ -1,13 +1,13 @@
 import {
-  atStop,
-  drawOrderOf,
+  withStop,
+  drawLayoutOf,
   type KeepRate,
-  PLAIN_SCHEDULE,
-  PLAIN_WANTED,
+  DEFAULT_SCHEDULE,
+  DEFAULT_GOALS,
   type ShotPlan,
-  type StopChance,
+  type StopRate,
   type StopFigures,
-  stopsOf,
+  stopsToCompare,
 } from '@still-heron/core';
 import type { TakesAsk } from '../../workers/takes/takeRunner';
 
@@ -25,19 +25,19 @@ export interface Sweep {
  * @param before - the previous sweep; returned unchanged if nothing relevant has changed
  */
 export function sweepOf(plan: ShotPlan, before: Sweep | null): Sweep {
-  const stops = stopsOf(plan);
-  const widest = atStop(plan, stops[0]!);
+  const stops = stopsToCompare(plan);
+  const widest = withStop(plan, stops[0]!);
   const bare: ShotPlan = {
     ...widest,
     exposure: { meteredStop: null, iso: 100, shutterAngleDeg: 180, ndStops: 0 },
-    wanted: PLAIN_WANTED,
-    schedule: PLAIN_SCHEDULE,
+    goals: DEFAULT_GOALS,
+    schedule: DEFAULT_SCHEDULE,
     notes: '',
   };
   const key = JSON.stringify([stops, bare]);
   if (before?.key === key) return before;
-  const order = drawOrderOf(bare);
-  return { key, stops, asks: stops.map((stop) => ({ plan: atStop(bare, stop), order, without: null })) };
+  const order = drawLayoutOf(bare);
+  return { key, stops, asks: stops.map((stop) => ({ plan: withStop(bare, stop), order, without: null })) };
 }
 
 /** Keep rates and figures by stop; empty while a rate is missing. */
@@ -45,9 +45,9 @@ export function chancesOf(
   stops: readonly number[],
   rates: readonly (KeepRate | null)[],
   figures: readonly StopFigures[],
-): StopChance[] {
+): StopRate[] {
   if (rates.length !== stops.length || figures.length !== stops.length) return [];
-  return stops.flatMap((stop, index): StopChance[] => {
+  return stops.flatMap((stop, index): StopRate[] => {
     const rate = rates[index];
     if (!rate) return [];
     const { keepRate, low, high } = rate;

@@ -8,8 +8,8 @@ export function minutesWords(minutes: number): string {
 }
 
 /** Planned number of takes; for a one-chance shot, its probability. */
-export function takesWords({ takes, chance }: ShotTime, { wanted, schedule }: Pick<ShotPlan, 'wanted' | 'schedule'>): string {
-  if (wanted.isOneChance) return `one chance: ${percent(chance)} kept`;
+export function takesWords({ takes, chance }: ShotTime, { goals, schedule }: Pick<ShotPlan, 'goals' | 'schedule'>): string {
+  if (goals.isOneChance) return `one chance: ${percent(chance)} kept`;
   if (takes === null) return 'no number of takes is enough';
   const plural = `${takes} ${takes === 1 ? 'take' : 'takes'}`;
   return schedule.takes === null ? `plan ${plural}` : `${plural} planned: ${percent(chance)} for one kept`;
@@ -18,12 +18,12 @@ export function takesWords({ takes, chance }: ShotTime, { wanted, schedule }: Pi
 /** Explains takes and minutes with this shot's values. */
 export function timeLines(
   { takes, chance, minutes }: ShotTime,
-  { schedule, durationS, wanted }: Pick<ShotPlan, 'schedule' | 'durationS' | 'wanted'>,
+  { schedule, durationS, goals }: Pick<ShotPlan, 'schedule' | 'durationS' | 'goals'>,
   keepRate: number,
 ): string[] {
   if (takes === null || minutes === null)
     return [`one take is kept with ${percent(keepRate)}: nobody shoots as many as nine chances of ten need`];
-  const why = wanted.isOneChance
+  const why = goals.isOneChance
     ? 'it happens once'
     : schedule.takes === null
       ? 'as many as keep one nine times of ten'

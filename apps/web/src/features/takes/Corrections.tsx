@@ -24,7 +24,7 @@ export function Corrections({ corrections, plan, units }: Props) {
       {corrections.length === 0 && <p className="haze">Nothing to do otherwise.</p>}
       <ul className="corrections">
         {corrections.map((correction) => (
-          <li key={correction.moveId}>
+          <li key={correction.pullId}>
             <span>{correctionWords(correction, plan, units)}</span>
             {correction.plan && (
               <button type="button" className="quiet" onClick={() => take(correction)}>

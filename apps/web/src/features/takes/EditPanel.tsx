@@ -4,10 +4,10 @@ import {
   formatStops,
   PLAN_LIMITS,
   rankSpans,
-  rateFigures,
+  frameRateFigures,
   retime,
-  screenS,
-  setWanted,
+  screenTimeS,
+  setGoals,
   type ShotPlan,
   spanWords,
   usableSpansOf,
@@ -25,7 +25,7 @@ interface Props {
 
 const BEST = 5;
 /** Default limit of the playback speed for soft parts. */
-const USUAL_FASTEST = 4;
+const DEFAULT_MAX_SPEED = 4;
 
 /** For the editor: best spans, their length on screen, and retimed takes. */
 export function EditPanel({ productionId, shot, takes }: Props) {
@@ -33,9 +33,9 @@ export function EditPanel({ productionId, shot, takes }: Props) {
   const { captureFps, deliveryFps } = plan;
   const spans = rankSpans(takes).slice(0, BEST);
   const edit = useEdit();
-  const wantedS = plan.wanted.screenS ?? Math.round(screenS(plan.durationS, captureFps, deliveryFps) * 10) / 10;
-  const [fastest, setFastest] = useState(USUAL_FASTEST);
-  const { stretch, slowestSpeed, lightCostStops } = rateFigures(captureFps, deliveryFps);
+  const wantedS = plan.goals.screenTimeS ?? Math.round(screenTimeS(plan.durationS, captureFps, deliveryFps) * 10) / 10;
+  const [fastest, setFastest] = useState(DEFAULT_MAX_SPEED);
+  const { stretch, slowestSpeed, lightCostStops } = frameRateFigures(captureFps, deliveryFps);
   const [best] = spans;
   const take = takes.find(({ number }) => number === best?.number)?.take;
   const retimed = take && retime(take.durationS, usableSpansOf(take), wantedS, { fastest, slowest: Math.min(1, slowestSpeed) });
@@ -50,7 +50,7 @@ export function EditPanel({ productionId, shot, takes }: Props) {
             <li key={`${span.number} ${span.fromS}`}>
               <strong>take {span.number}</strong>{' '}
               <span className="figure">{spanWords(span, takes.find(({ number }) => number === span.number)!.take)}</span>
-              <span className="haze"> {screenS(span.lengthS, captureFps, deliveryFps).toFixed(1)} s on the screen</span>
+              <span className="haze"> {screenTimeS(span.lengthS, captureFps, deliveryFps).toFixed(1)} s on the screen</span>
             </li>
           ))}
         </ol>
@@ -59,12 +59,12 @@ export function EditPanel({ productionId, shot, takes }: Props) {
         <h2>On the screen</h2>
         <NumberField
           label="wanted in one go, s"
-          {...PLAN_LIMITS.screenS}
+          {...PLAN_LIMITS.screenTimeS}
           step={0.1}
           decimals={1}
           value={wantedS}
           onChange={(seconds, gesture) =>
-            edit('how long it shall be on the screen', (now) => setWanted(now, { screenS: seconds }), gesture)
+            edit('how long it shall be on the screen', (now) => setGoals(now, { screenTimeS: seconds }), gesture)
           }
         />
         <NumberField
@@ -85,8 +85,8 @@ export function EditPanel({ productionId, shot, takes }: Props) {
         )}
         {retimed && best && (
           <p>
-            Take {best.number} retimed: <strong>{retimed.screenS.toFixed(1)} s</strong>, of which {retimed.softScreenS.toFixed(1)}{' '}
-            s are soft.
+            Take {best.number} retimed: <strong>{retimed.screenTimeS.toFixed(1)} s</strong>, of which{' '}
+            {retimed.softScreenS.toFixed(1)} s are soft.
             {retimed.missingS > 0 && (
               <span className="tone-soft">
                 {' '}

@@ -1,5 +1,5 @@
 import type { TakeRowView } from '@still-heron/contract';
-import { fitErrors, type Fitted, type ShotPlan, takeFigures, withFit } from '@still-heron/core';
+import { measuredErrors, type MeasuredError, type ShotPlan, takeFigures, withMeasuredErrors } from '@still-heron/core';
 import { useMemo } from 'react';
 import { useEdit } from '../setup/useEdit';
 
@@ -11,12 +11,12 @@ interface Props {
 /** Errors measured in the takes of this shot, to replace the plan's assumptions. */
 export function FitPanel({ plan, takes }: Props) {
   const edit = useEdit();
-  const fit = useMemo(() => fitErrors(takes.map(({ take }) => takeFigures(take))), [takes]);
-  const isTaken = useMemo(() => JSON.stringify(withFit(plan, fit)) === JSON.stringify(plan), [plan, fit]);
+  const fit = useMemo(() => measuredErrors(takes.map(({ take }) => takeFigures(take))), [takes]);
+  const isTaken = useMemo(() => JSON.stringify(withMeasuredErrors(plan, fit)) === JSON.stringify(plan), [plan, fit]);
   const lines = [
     fit.late && `pulls come ${mean(fit.late, 's late', 's early', 2)} on the average, ${give(fit.late, 's', 2)}`,
     fit.off && `the ring lands ${give(fit.off, '°', 1)}`,
-    fit.missed && `people stand ${give(fit.missed, 'mm', 0)}`,
+    fit.markMisses && `people stand ${give(fit.markMisses, 'mm', 0)}`,
   ].filter((line) => line !== null);
   if (lines.length === 0) return null;
   return (
@@ -33,7 +33,7 @@ export function FitPanel({ plan, takes }: Props) {
         <button
           type="button"
           className="quiet fit-take"
-          onClick={() => edit('errors as takes showed them', (now) => withFit(now, fit))}
+          onClick={() => edit('errors as takes showed them', (now) => withMeasuredErrors(now, fit))}
         >
           Reckon with it
         </button>
@@ -42,10 +42,10 @@ export function FitPanel({ plan, takes }: Props) {
   );
 }
 
-function give({ sigma, count }: Fitted, unit: string, decimals: number): string {
+function give({ sigma, count }: MeasuredError, unit: string, decimals: number): string {
   return `give or take ${sigma.toFixed(decimals)} ${unit} (${count} measured)`;
 }
 
-function mean({ mean: value }: Fitted, above: string, below: string, decimals: number): string {
+function mean({ mean: value }: MeasuredError, above: string, below: string, decimals: number): string {
   return `${Math.abs(value).toFixed(decimals)} ${value >= 0 ? above : below}`;
 }

@@ -1,8 +1,8 @@
 import {
   onPlanTime,
   rollClock,
-  type RollPace,
-  rollPlan,
+  type RollMode,
+  prepareRoll,
   type ShotPlan,
   type Take,
   type TakeVerdict,
@@ -19,8 +19,8 @@ import './takeChart.css';
 interface Props {
   readonly plan: ShotPlan;
   readonly verdict: TakeVerdict;
-  readonly take: Pick<Take, 'track' | 'cues' | 'wobbles'>;
-  readonly pace?: RollPace;
+  readonly take: Pick<Take, 'track' | 'cues' | 'focusChecks'>;
+  readonly pace?: RollMode;
   readonly units: UnitSystem;
 }
 
@@ -44,10 +44,10 @@ function Drawn({
   pace,
   units,
   width,
-}: Omit<Props, 'pace'> & { readonly width: number; readonly pace: RollPace | undefined }) {
+}: Omit<Props, 'pace'> & { readonly width: number; readonly pace: RollMode | undefined }) {
   const pxPerS = width / plan.durationS;
   const layout = useMemo(() => {
-    const ready = rollPlan(plan);
+    const ready = prepareRoll(plan);
     return ready && rollChannelLayout(plan, ready, null, HEIGHT - STRIP, pxPerS);
   }, [plan, pxPerS]);
   const path = useMemo(
@@ -63,7 +63,7 @@ function Drawn({
   return (
     <svg width={width} height={HEIGHT} role="img" aria-label="Plan and take, one over the other">
       <path className="roll-band" d={layout.band} />
-      {take.wobbles.map(({ fromS, toS }) => (
+      {take.focusChecks.map(({ fromS, toS }) => (
         <rect
           key={fromS}
           className="take-wobble"
@@ -74,13 +74,13 @@ function Drawn({
       ))}
       <path className="roll-line is-plan" d={layout.line} />
       <path className="take-track" d={path} />
-      {verdict.moves.map(({ moveId, hit }) => {
-        const { startS } = plan.line.moves.find(({ id }) => id === moveId)!;
+      {verdict.pulls.map(({ pullId, hit }) => {
+        const { startS } = plan.focusTrack.pulls.find(({ id }) => id === pullId)!;
         return (
-          <g key={moveId} transform={`translate(${x(startS)} 0)`}>
+          <g key={pullId} transform={`translate(${x(startS)} 0)`}>
             <line className="roll-move" y1={8} y2={HEIGHT - STRIP - 22} />
             <text className={hit === 'hit' ? 'take-move' : 'take-move is-fault'} x={6} y={18}>
-              {pullTo(moveId, plan, units)}
+              {pullTo(pullId, plan, units)}
             </text>
           </g>
         );

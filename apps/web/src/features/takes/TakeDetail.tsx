@@ -3,7 +3,7 @@ import {
   asJudged,
   packTrack,
   readLensData,
-  setOffByClock,
+  clockCueEvents,
   type ShotPlan,
   type Take,
   type UnitSystem,
@@ -47,7 +47,7 @@ export function TakeDetail({ shotId, plan, units, row }: Props) {
     const track = packTrack(reading.track);
     const { durationS } = reading;
     // lens data contains no cues: without notes, the clock is assumed
-    const cues = take.cues.length > 0 ? take.cues : setOffByClock(then, durationS);
+    const cues = take.cues.length > 0 ? take.cues : clockCueEvents(then, durationS);
     const judged = asJudged(then, { ...take, track, durationS, cues });
     const { error } = await save({ shotId, id: row.id, version: row.version, take: judged });
     if (error) void message.error(`Take ${row.number} was not changed: ${problemOf(error).body.message}.`);

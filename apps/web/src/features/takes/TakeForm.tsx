@@ -15,7 +15,7 @@ interface Props {
   readonly units: UnitSystem;
   readonly number: number;
   /** Pulls that can be graded */
-  readonly moveIds: readonly string[];
+  readonly pullIds: readonly string[];
   readonly isLogging: boolean;
   readonly onChange: (draft: Draft) => void;
   readonly onLog: () => void;
@@ -36,14 +36,14 @@ const KEYS: Readonly<Record<string, MarkHit>> = {
 const HITS = ORDER.map((value) => ({ value, word: HIT_WORDS[value] }));
 
 /** Form for the latest take. A good take needs one press; faults are given by mark. */
-export function TakeForm({ draft, plan, units, number, moveIds, isLogging, onChange, onLog }: Props) {
+export function TakeForm({ draft, plan, units, number, pullIds, isLogging, onChange, onLog }: Props) {
   // index of the mark that the next key applies to
   const [at, setAt] = useState(0);
   useKeys(Object.keys(KEYS).join(', '), ({ key }) => {
-    const moveId = moveIds[at];
-    if (moveId === undefined) return;
-    onChange(withHit(draft, moveId, KEYS[key.toLowerCase()]!));
-    setAt((at + 1) % moveIds.length);
+    const pullId = pullIds[at];
+    if (pullId === undefined) return;
+    onChange(withHit(draft, pullId, KEYS[key.toLowerCase()]!));
+    setAt((at + 1) % pullIds.length);
   });
   useKeys('k', () => onChange({ ...draft, isCircled: !draft.isCircled }));
   return (
@@ -52,7 +52,7 @@ export function TakeForm({ draft, plan, units, number, moveIds, isLogging, onCha
         Take <span className="figure">{number}</span>
       </h2>
       <div className="take-said">
-        {moveIds.map((id, index) => (
+        {pullIds.map((id, index) => (
           <div key={id} className={index === at ? 'take-line is-next' : 'take-line'}>
             <span>
               at <strong>{pullTo(id, plan, units)}</strong>

@@ -65,7 +65,7 @@ export function TakeList({ shotId, plan, takes, units }: Props) {
               {take.note && <span className="haze"> · {take.note}</span>}
             </span>
             <span className="haze">
-              {formatStop(take.settings.stop, plan.optics.lens.stopScale)} · {METHOD_WORDS[take.settings.method].short} ·{' '}
+              {formatStop(take.gear.stop, plan.optics.lens.stopScale)} · {METHOD_WORDS[take.gear.method].short} ·{' '}
               {CLOCK.format(new Date(rolledAt))}
             </span>
             <button

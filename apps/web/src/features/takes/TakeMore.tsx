@@ -14,14 +14,14 @@ interface Props {
 
 const REPAIR_WORDS: Readonly<Record<Repair, string>> = {
   reversed: 'played backwards',
-  'wobble-cut': 'wobble cut out',
+  'focus-check-cut': 'wobble cut out',
   retimed: 'speed changed',
   'blur-added': 'blur added',
 };
 
 /** Less common details of a take: where people stood, how it was checked, and repairs. */
 export function TakeMore({ draft, plan, units, onChange }: Props) {
-  const { missedMm, checkedOn, checkedTimes, repairs } = draft;
+  const { missedMm, checkedOn, checkMagnification, repairs } = draft;
   return (
     <details className="take-more">
       <summary>Where people stood, what it was checked on, repairs</summary>
@@ -45,10 +45,10 @@ export function TakeMore({ draft, plan, units, onChange }: Props) {
         <NumberField
           label="magnified, times"
           min={1}
-          max={TAKE_LIMITS.checkedTimes.max}
+          max={TAKE_LIMITS.checkMagnification.max}
           step={1}
-          value={checkedTimes ?? 1}
-          onChange={(value) => onChange({ ...draft, checkedTimes: value })}
+          value={checkMagnification ?? 1}
+          onChange={(value) => onChange({ ...draft, checkMagnification: value })}
         />
       </div>
       <div className="take-repairs">

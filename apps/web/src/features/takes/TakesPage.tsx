@@ -48,14 +48,14 @@ function Log({ shotId, plan, takes }: Props) {
   const [draft, setDraft] = useState<Draft>(freshDraft);
   const rate = useKeepRate()?.rate ?? null;
   const { next, tone, text } = useAdvice(plan, takes);
-  const moveIds = plan.line.moves.map(({ id }) => id);
+  const pullIds = plan.focusTrack.pulls.map(({ id }) => id);
   const number = (takes.at(-1)?.number ?? 0) + 1;
 
   async function log(): Promise<void> {
     if (isLoading) return;
     const empty = newTake(plan, selectSaving(store.getState()).baseVersion);
-    const settings = { ...empty.settings, puller: readOptions(window.localStorage).puller };
-    const take = takeOfDraft(draft, { ...empty, settings, predictedRate: rate?.keepRate ?? null }, moveIds);
+    const settings = { ...empty.gear, puller: readOptions(window.localStorage).puller };
+    const take = takeOfDraft(draft, { ...empty, gear: settings, predictedKeepRate: rate?.keepRate ?? null }, pullIds);
     const { error } = await logTake({ shotId, rolledAt: new Date().toISOString(), take });
     if (error)
       void message.error(`Take ${number} was not logged: ${problemOf(error).body.message}. What you said of it is still here.`);
@@ -74,7 +74,7 @@ function Log({ shotId, plan, takes }: Props) {
           plan={plan}
           units={units}
           number={number}
-          moveIds={moveIds}
+          pullIds={pullIds}
           isLogging={isLoading}
           onChange={setDraft}
           onLog={() => void log()}
@@ -93,9 +93,9 @@ function Log({ shotId, plan, takes }: Props) {
 
 /** Compares the predicted keep rates of the takes with their results. */
 function Prediction({ takes }: { readonly takes: readonly TakeRowView[] }) {
-  const foreseen = takes.flatMap(({ take }) => (take.predictedRate === null ? [] : take));
+  const foreseen = takes.flatMap(({ take }) => (take.predictedKeepRate === null ? [] : take));
   if (foreseen.length === 0) return null;
-  const expected = foreseen.reduce((sum, { predictedRate }) => sum + predictedRate!, 0);
+  const expected = foreseen.reduce((sum, { predictedKeepRate }) => sum + predictedKeepRate!, 0);
   return (
     <section>
       <h2>Predicted and happened</h2>

@@ -12,7 +12,7 @@ export interface Draft {
   readonly missedMm: Readonly<Record<string, number>>;
   /** Display and magnification of the check */
   readonly checkedOn: string;
-  readonly checkedTimes: number | null;
+  readonly checkMagnification: number | null;
   readonly repairs: readonly Repair[];
 }
 
@@ -25,42 +25,42 @@ export function freshDraft(): Draft {
     note: '',
     missedMm: {},
     checkedOn: '',
-    checkedTimes: null,
+    checkMagnification: null,
     repairs: [],
   };
 }
 
 /** A fault limits the focus grade to "usable" unless it was set by hand. */
-export function withHit(draft: Draft, moveId: string, hit: MarkHit): Draft {
-  const hits = { ...draft.hits, [moveId]: hit };
+export function withHit(draft: Draft, pullId: string, hit: MarkHit): Draft {
+  const hits = { ...draft.hits, [pullId]: hit };
   const isFaulty = Object.values(hits).some((one) => one !== 'hit');
   return { ...draft, hits, focus: isFaulty && draft.focus === 'sharp' ? 'usable' : draft.focus };
 }
 
 /** Entries of an existing take, from its track or its log. */
 export function draftOf(take: Take): Draft {
-  const { focus, performance, isCircled, note, whyKept, checkedOn, checkedTimes, repairs } = take;
+  const { focus, performance, isCircled, note, whyKept, checkedOn, checkMagnification, repairs } = take;
   return {
-    hits: Object.fromEntries(take.hits.map(({ moveId, hit }) => [moveId, hit])),
+    hits: Object.fromEntries(take.hits.map(({ pullId, hit }) => [pullId, hit])),
     focus: focus ?? 'sharp',
     performance: performance ?? 'good',
     isCircled,
     note: note || whyKept,
-    missedMm: Object.fromEntries(take.missed.map(({ markId, byMm }) => [markId, byMm])),
+    missedMm: Object.fromEntries(take.markMisses.map(({ markId, byMm }) => [markId, byMm])),
     checkedOn,
-    checkedTimes,
+    checkMagnification,
     repairs,
   };
 }
 
 /**
  * @param take - the take they belong to; values without an entry stay
- * @param moveIds - all pulls of the shot; those without an entry were hit
+ * @param pullIds - all pulls of the shot; those without an entry were hit
  */
-export function takeOfDraft(draft: Draft, take: Take, moveIds: readonly string[]): Take {
+export function takeOfDraft(draft: Draft, take: Take, pullIds: readonly string[]): Take {
   const { hits, missedMm, focus, note, isCircled, ...said } = draft;
-  const measured = (moveId: string, hit: MarkHit) => {
-    const known = take.hits.find((one) => one.moveId === moveId && one.hit === hit);
+  const measured = (pullId: string, hit: MarkHit) => {
+    const known = take.hits.find((one) => one.pullId === pullId && one.hit === hit);
     return { lateS: known?.lateS ?? null, offDeg: known?.offDeg ?? null };
   };
   return {
@@ -69,11 +69,11 @@ export function takeOfDraft(draft: Draft, take: Take, moveIds: readonly string[]
     focus,
     note,
     isCircled,
-    hits: moveIds.map((moveId) => {
-      const hit = hits[moveId] ?? 'hit';
-      return { moveId, hit, ...measured(moveId, hit) };
+    hits: pullIds.map((pullId) => {
+      const hit = hits[pullId] ?? 'hit';
+      return { pullId, hit, ...measured(pullId, hit) };
     }),
-    missed: Object.entries(missedMm).flatMap(([markId, byMm]) => (byMm === 0 ? [] : [{ markId, byMm }])),
+    markMisses: Object.entries(missedMm).flatMap(([markId, byMm]) => (byMm === 0 ? [] : [{ markId, byMm }])),
     whyKept: isCircled && focus !== 'sharp' ? note : '',
   };
 }

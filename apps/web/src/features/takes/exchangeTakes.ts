@@ -1,10 +1,10 @@
 import type { LoggedTakeView } from '@still-heron/contract';
 import {
-  type EditedTake,
+  type EditorialTake,
   type LoggedTake,
   otioTimeline,
   pullTimes,
-  rateFigures,
+  frameRateFigures,
   readTakesJson,
   readTakesTable,
   retime,
@@ -79,20 +79,20 @@ function edited(
   plan: ShotPlan | undefined,
   units: UnitSystem,
   wish: RetimeWish | null,
-): EditedTake {
+): EditorialTake {
   const limits = plan &&
-    wish && { fastest: wish.fastest, slowest: Math.min(1, rateFigures(plan.captureFps, plan.deliveryFps).slowestSpeed) };
+    wish && { fastest: wish.fastest, slowest: Math.min(1, frameRateFigures(plan.captureFps, plan.deliveryFps).slowestSpeed) };
   const retiming = limits ? retime(take.durationS, usableSpansOf(take), wish!.wantedScreenS, limits) : null;
-  const pulls = (plan ? pullTimes(plan, take) : []).flatMap(({ moveId, timeS }) => {
-    const hit = take.hits.find((known) => known.moveId === moveId)?.hit;
-    return hit ? [{ name: pullTo(moveId, plan!, units), timeS, hit }] : [];
+  const pulls = (plan ? pullTimes(plan, take) : []).flatMap(({ pullId, timeS }) => {
+    const hit = take.hits.find((known) => known.pullId === pullId)?.hit;
+    return hit ? [{ name: pullTo(pullId, plan!, units), timeS, hit }] : [];
   });
   return { name: `${slate} take ${number}`, number, take, pulls, retiming };
 }
 
 /** Cues of a shot as planned. */
 function planCues(plan: ShotPlan, units: UnitSystem) {
-  return plan.line.moves.map(({ startS, durationS, target, cue }) => ({
+  return plan.focusTrack.pulls.map(({ startS, durationS, target, cue }) => ({
     fromS: startS,
     toS: startS + durationS,
     text: `pull to ${targetName(target, plan, units)}${cue ? `: ${cue}` : ''}`,

@@ -36,18 +36,18 @@ export const PERFORMANCE_WORDS: readonly { readonly value: PerformanceGrade; rea
 ];
 
 /** Target of a pull: letter or distance. */
-export function pullTo(moveId: string, plan: ShotPlan, units: UnitSystem): string {
-  const move = plan.line.moves.find(({ id }) => id === moveId);
-  return move ? targetName(move.target, plan, units) : 'a pull that is gone';
+export function pullTo(pullId: string, plan: ShotPlan, units: UnitSystem): string {
+  const pull = plan.focusTrack.pulls.find(({ id }) => id === pullId);
+  return pull ? targetName(pull.target, plan, units) : 'a pull that is gone';
 }
 
 /** Faults of a take: "late at D by 0.4 s, overshot at C"; empty without faults. */
 export function faultWords(hits: readonly LoggedHit[], plan: ShotPlan, units: UnitSystem): string {
   return hits
     .filter(({ hit }) => hit !== 'hit')
-    .map(({ moveId, hit, lateS }) => {
+    .map(({ pullId, hit, lateS }) => {
       const by = lateS === null || (hit !== 'late' && hit !== 'early') ? '' : ` by ${Math.abs(lateS).toFixed(1)} s`;
-      return `${HIT_WORDS[hit]} at ${pullTo(moveId, plan, units)}${by}`;
+      return `${HIT_WORDS[hit]} at ${pullTo(pullId, plan, units)}${by}`;
     })
     .join(', ');
 }
@@ -80,8 +80,8 @@ export function adviceWords(
 }
 
 /** A correction in a line. */
-export function correctionWords({ moveId, hit, times, byS }: Correction, plan: ShotPlan, units: UnitSystem): string {
-  const at = pullTo(moveId, plan, units);
+export function correctionWords({ pullId, hit, times, byS }: Correction, plan: ShotPlan, units: UnitSystem): string {
+  const at = pullTo(pullId, plan, units);
   const often = times > 1 ? `${times} times ` : '';
   const by = byS === null || (hit !== 'late' && hit !== 'early') ? '' : ` by ${Math.abs(byS).toFixed(1)} s`;
   const done: Readonly<Record<Correction['hit'], string>> = {
@@ -96,8 +96,8 @@ export function correctionWords({ moveId, hit, times, byS }: Correction, plan: S
 }
 
 /** Result of a track in a sentence: "Kept: every mark hit.", or its faults and usable length. */
-export function verdictWords({ isKept, isWhole, moves, usable }: TakeVerdict, plan: ShotPlan, units: UnitSystem): string {
-  const faults = faultWords(moves.map(loggedHit), plan, units);
+export function verdictWords({ isKept, isWhole, pulls, usable }: TakeVerdict, plan: ShotPlan, units: UnitSystem): string {
+  const faults = faultWords(pulls.map(loggedHit), plan, units);
   const [longest] = usable;
   const use = longest ? `${(longest.toS - longest.fromS).toFixed(1)} s in one go can be used` : 'nothing of it can be used';
   if (isKept) return faults ? `Kept, though ${faults}.` : `Kept: every mark hit.`;

@@ -1,4 +1,4 @@
-import { adviseNext, changeRack, newTake, setWanted, type Take } from '@still-heron/core';
+import { adviseNext, changePull, newTake, setGoals, type Take } from '@still-heron/core';
 import { TWO_PEOPLE } from '../../twoPeople.fixture';
 import { freshDraft, takeOfDraft, withHit } from './draft';
 import { adviceWords, correctionWords, faultWords } from './takeWords';
@@ -7,19 +7,19 @@ const empty = newTake(TWO_PEOPLE, 4);
 
 describe('what is said of a take', () => {
   test('a good one until something is said against it; every pull is logged', () => {
-    expect(takeOfDraft(freshDraft(), empty, ['rack-1'])).toEqual({
+    expect(takeOfDraft(freshDraft(), empty, ['pull-1'])).toEqual({
       ...empty,
-      hits: [{ moveId: 'rack-1', hit: 'hit', lateS: null, offDeg: null }],
+      hits: [{ pullId: 'pull-1', hit: 'hit', lateS: null, offDeg: null }],
       focus: 'sharp',
       performance: 'good',
     });
   });
 
   test('a fault makes it usable at best, but for what was said of it already; taken back it stays as it was said', () => {
-    const late = withHit(freshDraft(), 'rack-1', 'late');
+    const late = withHit(freshDraft(), 'pull-1', 'late');
     expect(late.focus).toBe('usable');
-    expect(withHit({ ...freshDraft(), focus: 'soft' }, 'rack-1', 'late').focus).toBe('soft');
-    expect(takeOfDraft(late, empty, ['rack-1', 'rack-2']).hits.map(({ hit }) => hit)).toEqual(['late', 'hit']);
+    expect(withHit({ ...freshDraft(), focus: 'soft' }, 'pull-1', 'late').focus).toBe('soft');
+    expect(takeOfDraft(late, empty, ['pull-1', 'pull-2']).hits.map(({ hit }) => hit)).toEqual(['late', 'hit']);
   });
 
   test('why a soft one is kept is only said of one that is circled and soft', () => {
@@ -31,19 +31,19 @@ describe('what is said of a take', () => {
 
 test('faults, advice and corrections in words', () => {
   const hits: Take['hits'] = [
-    { moveId: 'rack-1', hit: 'late', lateS: 0.42, offDeg: null },
-    { moveId: 'rack-9', hit: 'in-front', lateS: null, offDeg: null },
+    { pullId: 'pull-1', hit: 'late', lateS: 0.42, offDeg: null },
+    { pullId: 'pull-9', hit: 'in-front', lateS: null, offDeg: null },
   ];
   expect(faultWords(hits, TWO_PEOPLE, 'metric')).toBe('late at B by 0.4 s, in front at a pull that is gone');
-  expect(faultWords([{ moveId: 'rack-1', hit: 'hit', lateS: null, offDeg: null }], TWO_PEOPLE, 'metric')).toBe('');
+  expect(faultWords([{ pullId: 'pull-1', hit: 'hit', lateS: null, offDeg: null }], TWO_PEOPLE, 'metric')).toBe('');
   const late = { ...empty, hits: hits.slice(0, 1), focus: 'soft' as const };
   const said = (takes: readonly Take[], plan = TWO_PEOPLE) => adviceWords(adviseNext(plan, takes), takes.length, 3).text;
   expect(said([])).toBe('No take yet; 3 planned.');
   expect(said([late])).toBe('Go again: take 1 of 3 planned, none to use yet.');
   expect(said([late, late])).toBe('Change something first: take 2 of 3 planned, and the same fault again.');
   expect(said([late, { ...empty, focus: 'sharp' }])).toBe('Move on: 1 of 2 takes can be used.');
-  expect(said([late], setWanted(TWO_PEOPLE, { isOneChance: true }))).toBe('It happened. Move on.');
+  expect(said([late], setGoals(TWO_PEOPLE, { isOneChance: true }))).toBe('It happened. Move on.');
   const [correction] = adviseNext(TWO_PEOPLE, [late, late]).corrections;
   expect(correctionWords(correction!, TWO_PEOPLE, 'metric')).toBe('2 times late at B by 0.4 s: begin sooner');
-  expect(correction!.plan).toEqual(changeRack(TWO_PEOPLE, 'rack-1', { startS: correction!.plan!.line.moves[0]!.startS }));
+  expect(correction!.plan).toEqual(changePull(TWO_PEOPLE, 'pull-1', { startS: correction!.plan!.focusTrack.pulls[0]!.startS }));
 });

@@ -1,4 +1,4 @@
-import { frameAtOrAfter, formatTime, type JudgedPull, sharpBeatsAt, type ShotPlan } from '@still-heron/core';
+import { frameAtOrAfter, formatTime, type CompleteVerdict, sharpBeatsAt, type ShotPlan } from '@still-heron/core';
 import { Suspense, useEffect, useRef, useState } from 'react';
 import { lazyPart } from '../../app/lazyPart';
 import { PALETTES } from '../../app/palette';
@@ -15,7 +15,7 @@ const OutlineFields = lazyPart(() => import('./OutlineFields').then(({ OutlineFi
 
 interface Props {
   readonly plan: ShotPlan;
-  readonly verdict: JudgedPull;
+  readonly verdict: CompleteVerdict;
 }
 
 /** Magnification for judging focus. */
@@ -100,7 +100,7 @@ export function Viewfinder({ plan, verdict }: Props) {
 }
 
 /** Of the subjects that must be sharp at a frame, the one with the largest blur; null if there is none. */
-function worstAt(plan: ShotPlan, verdict: JudgedPull, frame: number): { subjectId: string; circles: number } | null {
+function worstAt(plan: ShotPlan, verdict: CompleteVerdict, frame: number): { subjectId: string; circles: number } | null {
   const timeS = frame / verdict.captureFps;
   const blurs = sharpBeatsAt(plan, timeS).flatMap(({ subjectId }) => {
     const circles = verdict.subjects.find((subject) => subject.subjectId === subjectId)?.blurCircles[frame];

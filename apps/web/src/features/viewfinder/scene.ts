@@ -2,7 +2,7 @@ import {
   blurDiameterMm,
   focalLengthAt,
   imageScale,
-  type JudgedPull,
+  type CompleteVerdict,
   lensView,
   pictureSize,
   planDistances,
@@ -52,7 +52,7 @@ const HORIZON_SHARE = 0.36;
  */
 export function sceneAt(
   plan: ShotPlan,
-  verdict: JudgedPull,
+  verdict: CompleteVerdict,
   frame: number,
   width: number,
   magnified: { readonly subjectId: string; readonly times: number } | null = null,
@@ -72,23 +72,23 @@ export function sceneAt(
   return { ...whole, figures };
 }
 
-function wholeScene(plan: ShotPlan, verdict: JudgedPull, frame: number, width: number): Scene {
+function wholeScene(plan: ShotPlan, verdict: CompleteVerdict, frame: number, width: number): Scene {
   const { optics, floor } = plan;
   const { sensorWidthMm, sensorHeightMm } = pictureSize(optics.camera);
   const squeeze = optics.lens.squeeze;
   const height = Math.round((width * sensorHeightMm) / (sensorWidthMm * squeeze));
   const pxPerMm = width / sensorWidthMm;
-  const timeS = verdict.line.timesS[frame]!;
-  const focusDistanceMm = verdict.line.focusMm[frame]!;
+  const timeS = verdict.track.timesS[frame]!;
+  const focusDistanceMm = verdict.track.focusMm[frame]!;
   const { principalSeparationMm } = optics.lens;
   const lens = { focalLengthMm: focalLengthAt(optics, timeS), focusDistanceMm, principalSeparationMm };
   const scaleAt = (subjectDistanceMm: number) => imageScale({ ...lens, subjectDistanceMm });
   const across = (offAxisDeg: number) => width / 2 - Math.tan((offAxisDeg * Math.PI) / 180) * lens.focalLengthMm * pxPerMm;
-  const { sightAt } = planDistances(plan);
+  const { sightingAt } = planDistances(plan);
   const people = verdict.subjects.map(({ subjectId, distanceMm, blurCircles }, index): SceneFigure => {
     const subject = plan.subjects.find(({ id }) => id === subjectId)!;
     const mm = distanceMm[frame]!;
-    const sight = sightAt(subject, timeS);
+    const sight = sightingAt(subject, timeS);
     const scale = scaleAt(mm) * pxPerMm;
     const raisedMm = floor === null ? 0 : subject.heightMm - floor.lensHeightMm;
     return {

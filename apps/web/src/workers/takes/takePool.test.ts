@@ -1,10 +1,10 @@
-import { drawOrderOf, errorSources, keepRate, newPlan, type ShotPlan } from '@still-heron/core';
+import { drawLayoutOf, errorSources, keepRate, newPlan, type ShotPlan } from '@still-heron/core';
 import { TWO_PEOPLE } from '../../twoPeople.fixture';
 import { createChanceAsker } from './chances';
 import { createTakePool, type TakePool, type TakesJob, type TakesProgress } from './takePool';
 import { createTakeRunner, type TakeRunner, type TakesAsk } from './takeRunner';
 
-const askOf = (plan: ShotPlan): TakesAsk => ({ plan, order: drawOrderOf(plan), without: null });
+const askOf = (plan: ShotPlan): TakesAsk => ({ plan, order: drawLayoutOf(plan), without: null });
 const ask = askOf(TWO_PEOPLE);
 
 /** A runner that answers a while later, each time a different while. */

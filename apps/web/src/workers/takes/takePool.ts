@@ -1,4 +1,4 @@
-import { type KeepRate, keepRateOf, mergedCounts } from '@still-heron/core';
+import { type KeepRate, keepRateOf, mergeCounts } from '@still-heron/core';
 import type { TakeRunner, TakesAnswer, TakesAsk } from './takeRunner';
 
 /** Progress of a job. */
@@ -34,7 +34,7 @@ const PART_TAKES = 600;
 
 interface Task {
   readonly index: number;
-  readonly firstTake: number;
+  readonly firstTrial: number;
   readonly takes: number;
 }
 
@@ -60,8 +60,8 @@ export function createTakePool(runners: readonly TakeRunner[]): TakePool {
     const job = ordered.find(({ waiting }) => waiting.length > 0);
     if (!job) return null;
     // a worker continues with a plan it has prepared already
-    const { firstTake } = job.waiting[0]!;
-    const own = job.waiting.findIndex((task) => task.firstTake === firstTake && task.index % runners.length === worker);
+    const { firstTrial } = job.waiting[0]!;
+    const own = job.waiting.findIndex((task) => task.firstTrial === firstTrial && task.index % runners.length === worker);
     return { job, task: job.waiting.splice(Math.max(own, 0), 1)[0]! };
   }
 
@@ -71,8 +71,8 @@ export function createTakePool(runners: readonly TakeRunner[]): TakePool {
     idle.add(worker);
   }
 
-  async function runTask(worker: number, job: Running, { index, firstTake, takes }: Task): Promise<void> {
-    const part = { key: `${job.id} ${index}`, ask: job.asks[index]!, seed: job.seed, firstTake, takes };
+  async function runTask(worker: number, job: Running, { index, firstTrial, takes }: Task): Promise<void> {
+    const part = { key: `${job.id} ${index}`, ask: job.asks[index]!, seed: job.seed, firstTrial, takes };
     const answer = await Promise.resolve(runners[worker]!.run(part)).catch((error: unknown): TakesAnswer => {
       console.error(error);
       return null;
@@ -80,10 +80,10 @@ export function createTakePool(runners: readonly TakeRunner[]): TakePool {
     if (job.isGivenUp) return;
     job.answers[index]!.push(answer);
     job.takesDone += takes;
-    if (firstTake === 0) job.firstToCome--;
+    if (firstTrial === 0) job.firstToCome--;
     const { takesDone, takesToCome: takesInAll, firstToCome, seed } = job;
     const isDone = takesDone === takesInAll;
-    const isFirst = firstTake === 0 && firstToCome === 0;
+    const isFirst = firstTrial === 0 && firstToCome === 0;
     if (isDone) jobs = jobs.filter((one) => one !== job);
     if (firstToCome > 0 || !(isFirst || isDone || performance.now() - job.toldMs > TELL_MS)) return;
     job.toldMs = performance.now();
@@ -122,7 +122,7 @@ function tasksOf(asks: number, takes: number): Task[] {
   const tasks: Task[] = [];
   for (let first = 0; first < takes;) {
     const part = Math.min(first === 0 ? FIRST_TAKES : PART_TAKES, takes - first);
-    for (let index = 0; index < asks; index++) tasks.push({ index, firstTake: first, takes: part });
+    for (let index = 0; index < asks; index++) tasks.push({ index, firstTrial: first, takes: part });
     first += part;
   }
   return tasks;
@@ -131,5 +131,5 @@ function tasksOf(asks: number, takes: number): Task[] {
 function rateOf(answers: readonly TakesAnswer[], seed: number): KeepRate | null {
   const known = answers.flatMap((answer) => answer ?? []);
   const [first] = known;
-  return first ? keepRateOf(first.beats, mergedCounts(known.map(({ counts }) => counts)), seed) : null;
+  return first ? keepRateOf(first.beats, mergeCounts(known.map(({ counts }) => counts)), seed) : null;
 }

@@ -1,4 +1,4 @@
-import type { Help, MethodOffer, PullVerdict, ShotPlan } from '@still-heron/core';
+import type { Improvement, MethodOffer, PullVerdict, ShotPlan } from '@still-heron/core';
 import { createTakePool, type TakePool } from './takePool';
 import type { TakeRunner } from './takeRunner';
 import { startWorker } from '../startWorker';
@@ -22,7 +22,7 @@ export function takePool(): TakePool {
 /** Improvements and methods are prepared in a worker beside the pool, so that neither waits. */
 let adviser: ReturnType<typeof startWorker> | null = null;
 
-export async function helpsFor(plan: ShotPlan): Promise<readonly Help[]> {
+export async function helpsFor(plan: ShotPlan): Promise<readonly Improvement[]> {
   return (adviser ??= startWorker()).remote.helps(plan);
 }
 

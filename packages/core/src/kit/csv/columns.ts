@@ -4,6 +4,8 @@ import { CsvProblems, type CsvReading, type CsvTable, readFigure, tidyHeading, t
 /** One column of a table: its heading, and how a value is written to it and read from it. */
 export interface CsvColumn<T> {
   readonly heading: string;
+  /** Headings of the column in files of earlier versions */
+  readonly oldHeadings?: readonly string[];
   write(item: T): string;
   /** The item with the cell's value set, or the problem of the cell */
   read(cell: string, item: T): T | { readonly message: string; readonly need: string };
@@ -27,15 +29,15 @@ export function writeTable<T>(columns: readonly CsvColumn<T>[], items: readonly 
 export function readTable<T>(
   table: CsvTable,
   columns: readonly CsvColumn<T>[],
-  options: { readonly fresh: T; readonly check: (item: T) => readonly Problem[]; readonly most: number },
+  options: { readonly initial: T; readonly check: (item: T) => readonly Problem[]; readonly max: number },
 ): CsvReading<T> {
   const problems = new CsvProblems();
   const [head, ...body] = tidyTable(table);
   const placed = head ? placeColumns(head.line, head.cells, columns, problems) : null;
   if (!head)
     problems.add(1, null, 'the file is empty', `a heading: ${columns.map(({ heading }) => heading).join(', ')}`, 'empty');
-  if (body.length > options.most)
-    problems.add(body[options.most]!.line, null, `the file has ${body.length} lines`, `at most ${options.most}`, 'too-many');
+  if (body.length > options.max)
+    problems.add(body[options.max]!.line, null, `the file has ${body.length} lines`, `at most ${options.max}`, 'too-many');
   if (!placed || problems.hasAny) return { status: 'unread', problems: problems.list };
   const items: T[] = [];
   for (const { line, cells } of body) {
@@ -59,10 +61,10 @@ function readLine<T>(
   line: number,
   cells: readonly string[],
   placed: readonly { at: number; column: CsvColumn<T> }[],
-  { fresh, check }: { readonly fresh: T; readonly check: (item: T) => readonly Problem[] },
+  { initial, check }: { readonly initial: T; readonly check: (item: T) => readonly Problem[] },
   problems: CsvProblems,
 ): T[] {
-  let item = fresh;
+  let item = initial;
   let isRead = true;
   for (const { at, column } of placed) {
     const cell = cells[at] ?? '';
@@ -87,7 +89,9 @@ function placeColumns<T>(
 ): { at: number; column: CsvColumn<T> }[] {
   const placed = cells.flatMap((cell, at) => {
     if (cell === '') return [];
-    const column = columns.find(({ heading }) => tidyHeading(heading) === tidyHeading(cell));
+    const column = columns.find(({ heading, oldHeadings = [] }) =>
+      [heading, ...oldHeadings].some((name) => tidyHeading(name) === tidyHeading(cell)),
+    );
     if (!column)
       problems.add(
         line,
@@ -113,11 +117,12 @@ export function figureColumn<T>(
   heading: string,
   get: (item: T) => number | null,
   set: (item: T, value: number) => T,
-  options: { readonly isNeeded?: boolean; readonly unit?: RegExp } = {},
+  options: { readonly isNeeded?: boolean; readonly unit?: RegExp; readonly oldHeadings?: readonly string[] } = {},
 ): CsvColumn<T> {
   return {
     heading,
     isNeeded: options.isNeeded ?? false,
+    oldHeadings: options.oldHeadings ?? [],
     write: (item) => String(get(item) ?? ''),
     read: (cell, item) => {
       const given = options.unit ? cell.replace(options.unit, '').trim() : cell;

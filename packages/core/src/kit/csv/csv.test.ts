@@ -1,16 +1,10 @@
 import fc from 'fast-check';
 import { formatDistance, parseDistance } from '../../units/index';
-import {
-  type CsvTable,
-  type KitLens,
-  lensTable,
-  plainLens,
-  readLensTable,
-  readScale,
-  readWheelTable,
-  type Wheel,
-  wheelTable,
-} from '../index';
+import type { CsvTable } from './table';
+import { type KitLens, defaultLens } from '../lens';
+import { lensTable, readLensTable, readWheelTable, wheelTable } from './kitTables';
+import { readScale } from './readScale';
+import type { Wheel } from '../wheel';
 
 /** A file as its rows of cells: a line each, cells parted by `|`. */
 const table = (...lines: string[]): CsvTable => lines.map((line) => line.split('|'));
@@ -96,7 +90,7 @@ describe('scale points are read where their meaning is sure', () => {
 
 describe('lenses and wheels as tables', () => {
   const kitLens = (changes: Partial<KitLens['lens']> = {}): KitLens => ({
-    lens: plainLens({ name: '65 mm T2.2', focalLengthMm: 65, ...changes }),
+    lens: defaultLens({ name: '65 mm T2.2', focalLengthMm: 65, ...changes }),
     isHired: false,
     holdTestedOn: '',
     holdTestedBy: '',

@@ -1,17 +1,17 @@
 import { parseDistance } from '../../units/index.js';
 import { checkKitItem } from '../checkKit.js';
-import { HOLD_TESTS, type KitLens, type Lens, plainLens, RING_RESPONSES } from '../lens.js';
+import { HOLD_TESTS, type KitLens, type Lens, defaultLens, RING_RESPONSES } from '../lens.js';
 import type { RingPoint } from '../tableRing.js';
-import { plainWheel, type Wheel } from '../wheel.js';
+import { defaultWheel, type Wheel } from '../wheel.js';
 import { choiceColumn, type CsvColumn, figureColumn, readTable, textColumn, writeTable, yesNoColumn } from './columns.js';
 import { type CsvReading, type CsvTable, readFigure, unreadFigure } from './table.js';
 
 /** More lenses than any rental house has. */
-export const MOST_ITEMS = 5000;
+export const MAX_KIT_ITEMS = 5000;
 
 /** Values that a line starts from. If the longest focal length and the stop there are empty, the lens is a prime. */
-const FRESH_LENS: KitLens = {
-  lens: { ...plainLens({ name: '?', focalLengthMm: 50 }), longestMm: 0, widestStopLong: 0, closeFocusMm: 0 },
+const EMPTY_LENS: KitLens = {
+  lens: { ...defaultLens({ name: '?', focalLengthMm: 50 }), longestMm: 0, widestStopLong: 0, closeFocusMm: 0 },
   isHired: false,
   holdTestedOn: '',
   holdTestedBy: '',
@@ -141,14 +141,14 @@ export function lensTable(lenses: readonly KitLens[]): string[][] {
 /** @returns all lenses of the table, or every problem with its line and column */
 export function readLensTable(table: CsvTable): CsvReading<KitLens> {
   const reading = readTable(table, LENS_COLUMNS, {
-    fresh: FRESH_LENS,
+    initial: EMPTY_LENS,
     check: (item) => checkKitItem('lenses', completed(item)),
-    most: MOST_ITEMS,
+    max: MAX_KIT_ITEMS,
   });
   return reading.status === 'read' ? { status: 'read', items: reading.items.map(completed) } : reading;
 }
 
-const FRESH_WHEEL = plainWheel({ name: '?' });
+const EMPTY_WHEEL = defaultWheel({ name: '?' });
 
 const WHEEL_COLUMNS: readonly CsvColumn<Wheel>[] = [
   textColumn(
@@ -211,5 +211,9 @@ export function wheelTable(wheels: readonly Wheel[]): string[][] {
 
 /** @returns all wheels of the table, or every problem with its line and column */
 export function readWheelTable(table: CsvTable): CsvReading<Wheel> {
-  return readTable(table, WHEEL_COLUMNS, { fresh: FRESH_WHEEL, check: (item) => checkKitItem('wheels', item), most: MOST_ITEMS });
+  return readTable(table, WHEEL_COLUMNS, {
+    initial: EMPTY_WHEEL,
+    check: (item) => checkKitItem('wheels', item),
+    max: MAX_KIT_ITEMS,
+  });
 }

@@ -9,7 +9,7 @@ export type CsvReading<T> =
   | { readonly status: 'unread'; readonly problems: readonly Problem[] };
 
 /** Further problems are not listed. */
-const MOST_PROBLEMS = 20;
+const MAX_PROBLEMS = 20;
 
 /** Collects problems, each with its line and column. */
 export class CsvProblems {
@@ -19,12 +19,12 @@ export class CsvProblems {
   /** @param line - counted from 1 @param column - its heading, or null for the whole line */
   add(line: number, column: string | null, message: string, need: string, code = 'unreadable'): void {
     this.count++;
-    if (this.list.length < MOST_PROBLEMS)
+    if (this.list.length < MAX_PROBLEMS)
       this.list.push({ code, path: `line ${line}${column === null ? '' : `, ${column}`}`, message, need });
   }
 
   get isFull(): boolean {
-    return this.count >= MOST_PROBLEMS;
+    return this.count >= MAX_PROBLEMS;
   }
 
   get hasAny(): boolean {

@@ -1,4 +1,4 @@
-import { beatsNow, type Beat, planDistances, type ShotPlan } from '../../pull/index.js';
+import { activeBeats, type Beat, planDistances, type ShotPlan } from '../../plan/index.js';
 import { evaluatePull } from '../../verdict/index.js';
 
 /** How well the move is known before the shoot. */
@@ -20,20 +20,20 @@ export interface ActionFacts {
   readonly known: Known;
   readonly isAlone: boolean;
   /** On a stabiliser, crane, vehicle or cable, without a remote motor */
-  readonly isUnheld: boolean;
+  readonly needsRemote: boolean;
   readonly answersBySpeed: boolean;
 }
 
 /** Minimum difference in depth for one subject to be in front of another. */
 const IN_FRONT_MM = 300;
 /** Supports that need a remote motor: a hand at the ring would disturb them or can't reach it. */
-const UNHELD = ['stabiliser', 'crane', 'vehicle', 'cable'];
+const REMOTE_SUPPORTS = ['stabiliser', 'crane', 'vehicle', 'cable'];
 
 /** @returns null if nothing must be sharp, or if the plan can't be evaluated */
 export function actionFacts(plan: ShotPlan): ActionFacts | null {
   const verdict = evaluatePull(plan);
-  const asked = beatsNow(plan)
-    .filter(({ kind }) => kind === 'sharp')
+  const asked = activeBeats(plan)
+    .filter(({ requirement: kind }) => kind === 'sharp')
     .sort((a, b) => a.fromS - b.fromS);
   if (verdict.status !== 'judged' || asked.length === 0) return null;
   const mmOf = new Map(verdict.subjects.map(({ subjectId, distanceMm }) => [subjectId, distanceMm]));
@@ -65,7 +65,7 @@ export function actionFacts(plan: ShotPlan): ActionFacts | null {
     cameraMoves: (plan.floor?.camera.length ?? 0) > 1,
     known: howKnown(plan),
     isAlone: plan.rig?.puller === 'alone',
-    isUnheld: plan.rig !== null && UNHELD.includes(plan.rig.support) && plan.rig.puller !== 'remote',
+    needsRemote: plan.rig !== null && REMOTE_SUPPORTS.includes(plan.rig.support) && plan.rig.puller !== 'remote',
     answersBySpeed: plan.optics.lens.response === 'speed',
   };
 }

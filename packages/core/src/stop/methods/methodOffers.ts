@@ -1,4 +1,5 @@
-import { layLine, type Method, METHODS, type ShotPlan } from '../../pull/index.js';
+import { solveTrack } from '../../track/index.js';
+import { type Method, METHODS, type ShotPlan } from '../../plan/index.js';
 import { type ActionFacts, actionFacts } from './actionFacts.js';
 import { constantDistance, heldAtFirst, heldAtLast } from './methodPlans.js';
 
@@ -42,7 +43,7 @@ interface MethodPlan {
 function planOf(method: Method, plan: ShotPlan, facts: ActionFacts): MethodPlan {
   switch (method) {
     case 'fixed':
-      return { line: layLine(plan, 'fixed')?.plan ?? null };
+      return { line: solveTrack(plan, 'fixed')?.plan ?? null };
     case 'constant-distance':
       return { line: facts.isOne && facts.changesMm > 0 ? heldAtFirst(plan, facts) : null, shot: constantDistance(plan, facts) };
     case 'walk-in':
@@ -50,9 +51,9 @@ function planOf(method: Method, plan: ShotPlan, facts: ActionFacts): MethodPlan 
     case 'push-in':
       return { line: facts.cameraMoves ? heldAtLast(plan, facts) : null };
     case 'follow':
-      return { line: layLine(plan, 'follow', { roomShare: ROOM_SHARE })?.plan ?? null };
+      return { line: solveTrack(plan, 'follow', { roomShare: ROOM_SHARE })?.plan ?? null };
     case 'rack':
-      return { line: plan.line.moves.length > 0 ? plan : (layLine(plan, 'fewest-holds')?.plan ?? null) };
+      return { line: plan.focusTrack.pulls.length > 0 ? plan : (solveTrack(plan, 'fewest-holds')?.plan ?? null) };
     case 'acquire-then-lock':
       return { line: heldAtFirst(plan, facts) };
     case 'automatic':
@@ -61,7 +62,7 @@ function planOf(method: Method, plan: ShotPlan, facts: ActionFacts): MethodPlan 
 }
 
 function argumentsFor(method: Method, facts: ActionFacts): Pick<MethodOffer, 'pro' | 'contra'> {
-  const { isOne, people, changesMm, crossings, known, isAlone, isUnheld, cameraMoves, walksIn, answersBySpeed } = facts;
+  const { isOne, people, changesMm, crossings, known, isAlone, needsRemote, cameraMoves, walksIn, answersBySpeed } = facts;
   const pro: string[] = [];
   const contra: string[] = [];
   const say = (holds: boolean, list: string[], text: string) => {
@@ -71,7 +72,7 @@ function argumentsFor(method: Method, facts: ActionFacts): Pick<MethodOffer, 'pr
   say(moves && known === 'known', pro, 'the move is known: every mark is measured');
   say(moves && known === 'unknown', contra, 'the move is not known: nothing is rehearsed, and distances are judged by eye');
   say(moves && isAlone, contra, 'one person frames, moves and pulls at once');
-  say(moves && isUnheld, contra, 'nobody holds the ring on this rig without a remote motor');
+  say(moves && needsRemote, contra, 'nobody holds the ring on this rig without a remote motor');
   say(moves && answersBySpeed, contra, 'this ring answers by speed: no mark on it holds');
   say(method === 'rack' && !isOne, pro, `${people} are asked for one after the other`);
   say(method === 'follow' && changesMm > 0, pro, 'whoever is asked for moves in depth while they are');
@@ -93,9 +94,9 @@ function argumentsFor(method: Method, facts: ActionFacts): Pick<MethodOffer, 'pr
   say(method === 'push-in' && cameraMoves, pro, 'the camera ends where it can be set for: it comes into focus by itself');
   say(method === 'push-in' && !cameraMoves, contra, 'the camera stands still');
   const isIn = (method === 'walk-in' && walksIn) || (method === 'push-in' && cameraMoves);
-  say(isIn, contra, 'soft until they are there: it must be wanted, or asked for later');
+  say(isIn, contra, 'soft until they are there: it must be requested, or asked for later');
   if (method === 'automatic') {
-    say(isAlone || isUnheld, pro, 'hands are needed elsewhere');
+    say(isAlone || needsRemote, pro, 'hands are needed elsewhere');
     say(known === 'unknown', pro, 'nobody knows what will happen');
     say(!isOne, contra, `${people} are asked for, and it does not know which when`);
     for (const { name, timeS } of crossings) contra.push(`${name} comes in front at ${timeS.toFixed(1)} s: it may jump`);

@@ -1,4 +1,4 @@
-import type { ShotPlan } from '../../pull/index.js';
+import type { ShotPlan } from '../../plan/index.js';
 import { type ActionFacts, focusMmOf } from './actionFacts.js';
 
 /** Spread of a distance kept by walking pace alone, one standard deviation. Assumed, and shown as an assumption. */
@@ -14,13 +14,13 @@ export function heldAtLast(plan: ShotPlan, { asked }: ActionFacts): ShotPlan | n
   const last = asked.at(-1)!;
   const mark = plan.subjects.find(({ id }) => id === last.subjectId)?.stays.at(-1)?.markId;
   const isMeasured = plan.floor === null && plan.marks.some(({ id, distanceMm }) => id === mark && distanceMm !== null);
-  if (mark !== undefined && isMeasured) return { ...plan, line: { start: { kind: 'mark', markId: mark }, moves: [] } };
+  if (mark !== undefined && isMeasured) return { ...plan, focusTrack: { start: { kind: 'mark', markId: mark }, pulls: [] } };
   return heldAt(plan, focusMmOf(plan, last.subjectId, last.toS - 0.5 / plan.captureFps));
 }
 
 function heldAt(plan: ShotPlan, mm: number): ShotPlan | null {
   if (Number.isNaN(mm)) return null;
-  return { ...plan, line: { start: { kind: 'distance', distanceMm: mm === Infinity ? null : mm }, moves: [] } };
+  return { ...plan, focusTrack: { start: { kind: 'distance', distanceMm: mm === Infinity ? null : mm }, pulls: [] } };
 }
 
 /**
@@ -46,7 +46,7 @@ export function constantDistance(plan: ShotPlan, { asked, isOne, changesMm }: Ac
     ],
     marks: [{ ...mark, place: null, method: 'tape', distanceMm: mm, uncertaintyMm: 0 }],
     beats: asked,
-    line: { start: { kind: 'mark', markId }, moves: [] },
+    focusTrack: { start: { kind: 'mark', markId }, pulls: [] },
     alternates: null,
     rehearsals: [],
   };

@@ -1,9 +1,9 @@
-import { type KitLens, lensTable, plainLens, readLensTable, wheelTable } from '@still-heron/core';
+import { type KitLens, lensTable, defaultLens, readLensTable, wheelTable } from '@still-heron/core';
 import { parseCsv, printCsv } from './csv';
 import { readKitFile } from './readKitFile';
 
 const kitLens: KitLens = {
-  lens: plainLens({ name: 'Quoted "65", tall; one', focalLengthMm: 65, closeFocusMm: 650 }),
+  lens: defaultLens({ name: 'Quoted "65", tall; one', focalLengthMm: 65, closeFocusMm: 650 }),
   isHired: true,
   holdTestedOn: '',
   holdTestedBy: '',

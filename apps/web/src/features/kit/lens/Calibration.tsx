@@ -55,7 +55,7 @@ export function Calibration({ lens, units, onDone, onClose, onShow }: Props) {
         <Step
           key={step}
           step={step}
-          wantedMm={asked[step]!}
+          requestedMm={asked[step]!}
           guessDeg={guess(lens, taken, asked[step]!, ring)}
           lens={lens}
           units={units}
@@ -93,7 +93,7 @@ function guess(lens: Lens, taken: readonly RingPoint[], mm: number, ring: Return
 
 interface StepProps {
   readonly step: number;
-  readonly wantedMm: number;
+  readonly requestedMm: number;
   readonly guessDeg: number;
   readonly lens: Lens;
   readonly units: UnitSystem;
@@ -103,8 +103,8 @@ interface StepProps {
   readonly onSkip: () => void;
 }
 
-function Step({ step, wantedMm, guessDeg, lens, units, reads, onReads, onTake, onSkip }: StepProps) {
-  const [mm, setMm] = useState(wantedMm);
+function Step({ step, requestedMm, guessDeg, lens, units, reads, onReads, onTake, onSkip }: StepProps) {
+  const [mm, setMm] = useState(requestedMm);
   const [reading, setReading] = useState<number | null>(null);
   const diameterMm = lens.ringDiameterMm;
   const perDeg = reads === 'rim' && diameterMm ? (Math.PI * diameterMm) / 360 : 1;
@@ -119,7 +119,7 @@ function Step({ step, wantedMm, guessDeg, lens, units, reads, onReads, onTake, o
   };
   return (
     <form onSubmit={take}>
-      <p className="calibration-ask">{askFor(step, wantedMm, units)}</p>
+      <p className="calibration-ask">{askFor(step, requestedMm, units)}</p>
       <div className="field-pair">
         <DistanceField
           label={step === 0 ? 'at' : 'taped from the image plane'}

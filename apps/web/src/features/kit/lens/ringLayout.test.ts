@@ -1,8 +1,8 @@
-import { plainLens, ringOf, type RingPoint } from '@still-heron/core';
+import { defaultLens, ringOf, type RingPoint } from '@still-heron/core';
 import { checkPoints } from './checkPoints';
 import { endsOf, ringLayout, type RingScene } from './ringLayout';
 
-const lens = plainLens({ name: '65', focalLengthMm: 65, closeFocusMm: 650 });
+const lens = defaultLens({ name: '65', focalLengthMm: 65, closeFocusMm: 650 });
 const scene = (changes: Partial<RingScene> = {}): RingScene => ({
   lens,
   points: [],

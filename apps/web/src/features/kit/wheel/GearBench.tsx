@@ -7,7 +7,7 @@ import {
   type KitLens,
   landingWindow,
   type Lens,
-  plainLens,
+  defaultLens,
   ringOf,
   type Wheel,
   wheelNearerTurns,
@@ -28,7 +28,7 @@ interface Props {
   readonly wheel: Wheel;
 }
 
-const NO_LENS: Lens = plainLens({ name: '65 mm T2.2', focalLengthMm: 65, closeFocusMm: 650 });
+const NO_LENS: Lens = defaultLens({ name: '65 mm T2.2', focalLengthMm: 65, closeFocusMm: 650 });
 
 /** Compares wheels by one turn of a ring: width of the landing window in the hand, and time for the turn. */
 export function GearBench({ wheelId, wheel }: Props) {
@@ -69,7 +69,7 @@ export function GearBench({ wheelId, wheel }: Props) {
     <>
       <p className="sentence">
         <span className="tone-sharp">{here.windowOnDiscMm.toFixed(1)} mm on the disc to land in,</span> and{' '}
-        {here.leastS.toFixed(2)} s at the least, from {formatDistance(withinReach(ring, fromMm), units)} to{' '}
+        {here.minTimeS.toFixed(2)} s at the least, from {formatDistance(withinReach(ring, fromMm), units)} to{' '}
         {formatDistance(landsMm, units)} on the {lens.name} wide open
         {here.regrips > 0 && `, with ${here.regrips} new ${here.regrips === 1 ? 'grip' : 'grips'} on the way`}. For nearer it
         turns {wheelNearerTurns(wheel, lens.nearerTurns)}.
@@ -122,7 +122,7 @@ export function GearBench({ wheelId, wheel }: Props) {
                     'the hand is an assumption until your own is measured',
                   ]}
                 >
-                  {turn.leastS.toFixed(2)} s
+                  {turn.minTimeS.toFixed(2)} s
                 </Explain>
               </td>
               <td className="figure">

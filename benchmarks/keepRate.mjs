@@ -1,0 +1,64 @@
+import { prepareTrials, runTrials } from '@still-heron/core';
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { performance } from 'node:perf_hooks';
+import { shortShot } from './evaluate.mjs';
+
+const TAKES = 10_000;
+const SEED = 1;
+/** The machine's speed varies: both run alternately, and the fastest of each counts. */
+const TURNS = 8;
+const ROUNDS = 8;
+
+/** The core's trials against the same loop in C at -O3: equal counts, and ratio of times. Reports a missing compiler. */
+export function benchKeepRate() {
+  const what = 'keep rate, 10,000 takes of 12 s, against the same takes in C at -O3';
+  const aim = 'as many kept, at most 1.3 times as long';
+  const prepared = prepareTrials(shortShot());
+  const folder = mkdtempSync(join(tmpdir(), 'still-heron-bench-'));
+  try {
+    execFileSync('cc', ['-O3', '-o', join(folder, 'takes'), join(import.meta.dirname, 'keepRate.c'), '-lm'], { stdio: 'ignore' });
+    writeFileSync(join(folder, 'prepared'), new Uint8Array(Float64Array.from(valuesOf(prepared)).buffer));
+    let [kept, bestMs, keptInC, bestInC] = [0, Infinity, 0, Infinity];
+    for (let turn = 0; turn < TURNS; turn++) {
+      const printed = execFileSync(join(folder, 'takes'), [join(folder, 'prepared')], { encoding: 'utf8' });
+      const [counted, ms] = printed.split(' ').map(Number);
+      keptInC = counted;
+      bestInC = Math.min(bestInC, ms);
+      for (let round = 0; round < ROUNDS; round++) {
+        const startedMs = performance.now();
+        ({ kept } = runTrials(prepared, SEED, 0, TAKES, true));
+        bestMs = Math.min(bestMs, performance.now() - startedMs);
+      }
+    }
+    const ratio = bestMs / bestInC;
+    const figure = `${kept} kept here, ${keptInC} there; ${ratio.toFixed(2)} times as long (${bestMs.toFixed(1)} ms against ${bestInC.toFixed(1)})`;
+    return { what, figure, aim, holds: kept === keptInC && ratio <= 1.3 };
+  } catch (error) {
+    return { what, figure: `not compared: ${error.message.split('\n')[0]}`, aim, holds: false };
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+/** Prepared values in the order in which the C program reads them. */
+function valuesOf({ captureFps, frameCount, angles, lowDeg, highDeg, holds, pulls, subjects, beats }) {
+  const [{ tables }] = beats;
+  const [table] = tables;
+  return [
+    ...[SEED, TAKES, ROUNDS, captureFps, frameCount, lowDeg, highDeg],
+    ...[holds.length, subjects.length, beats.length],
+    ...holds.flatMap(({ stillDeg, mm, measureSigmaMm }) => [stillDeg, mm, measureSigmaMm]),
+    ...pulls.flatMap((pull) => [pull.startS, pull.durationS, pull.reactionS, pull.cueSigmaS, pull.ringSigmaDeg]),
+    ...subjects.flatMap(({ markSigmaMm, timingSigmaS, distancesMm }) => [markSigmaMm, timingSigmaS, ...distancesMm]),
+    ...beats.flatMap((beat) => [
+      ...[beat.subject, beat.isSoft, beat.fromFrame, beat.toFrame, beat.allowedLostFrames, beat.keyFrame, beat.isStill].map(
+        Number,
+      ),
+    ]),
+    ...[angles.perPerMm, ...angles.degs],
+    ...[table.lowDeg, table.perDeg, ...table.near, ...table.far],
+  ];
+}

@@ -1,0 +1,114 @@
+import 'reflect-metadata';
+import { judgeTake, newTake, packTrack, ringOf } from '@still-heron/core';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { performance } from 'node:perf_hooks';
+import { createApp } from '../apps/server/dist/create-app.js';
+import { DATABASE } from '../apps/server/dist/database/database.module.js';
+import { takes } from '../apps/server/dist/database/schema.js';
+import { longShot, summary } from './evaluate.mjs';
+import { call } from './server.mjs';
+
+const HZ = 120;
+const TAKES = 50_000;
+
+/** Judges a minute's track, and reads a page of a log of fifty thousand takes. */
+export async function benchTakes() {
+  return [benchJudge(), ...(await benchLog())];
+}
+
+function benchJudge() {
+  const plan = longShot();
+  const ring = ringOf(plan.optics.lens);
+  const [from, to] = [ring.angleAt(4600), ring.angleAt(2050)];
+  const ringDeg = Float64Array.from({ length: 60 * HZ }, (_, k) => from + ((to - from) * (1 + Math.sin(k / 90))) / 2);
+  const times = [];
+  for (let round = 0; round < 200; round++) {
+    const startedMs = performance.now();
+    judgeTake(plan, { hz: HZ, ringDeg });
+    if (round >= 20) times.push(performance.now() - startedMs);
+  }
+  const { median, p95 } = summary(times);
+  const kilobytes = packTrack({ hz: HZ, ringDeg }).length / 1000;
+  return {
+    what: `a track of 60 s at ${HZ} Hz judged (kept in ${kilobytes.toFixed(1)} kB)`,
+    figure: `${median.toFixed(2)} ms median, ${p95.toFixed(2)} ms p95`,
+    aim: 'under 5 ms median',
+    holds: median < 5,
+  };
+}
+
+async function benchLog() {
+  const folder = mkdtempSync(join(tmpdir(), 'still-heron-bench-'));
+  const app = await createApp({
+    port: 0,
+    host: '127.0.0.1',
+    databaseUrl: null,
+    seedsDemo: false,
+    pageFolder: null,
+    dataFolder: folder,
+  });
+  try {
+    await app.listen(0, '127.0.0.1');
+    const address = await app.getUrl();
+    const production = await call(address, 'POST', 'productions', { name: 'Bench takes' });
+    const plan = longShot();
+    const ids = [];
+    for (let slate = 0; slate < 50; slate++) {
+      const document = { scene: '', slate: String(slate), title: '', plan };
+      ids.push((await call(address, 'POST', `productions/${production.id}/shots`, document)).id);
+    }
+    await fill(app.get(DATABASE), production.id, ids, plan);
+    // a kept-alive connection to the previous server fails once
+    await call(address, 'GET', 'health').catch(() => null);
+    const asked = [
+      ['a page of a log of 50,000 takes', ''],
+      ['a page some weeks back in it', '?page=100'],
+      ['the same searched and filtered', '?circled=true&hit=late&search=1'],
+      ['the same in the order of what was predicted', '?order=unlikeliest'],
+      ['statistics of 50,000 takes', '/statistics', 500],
+    ];
+    const lines = [];
+    for (const [what, query, aimMs = 150] of asked) {
+      const times = [];
+      for (let round = 0; round < 12; round++) {
+        const startedMs = performance.now();
+        await call(address, 'GET', `productions/${production.id}/takes${query}`);
+        if (round > 1) times.push(performance.now() - startedMs);
+      }
+      const { median, p95 } = summary(times);
+      const figure = `${median.toFixed(0)} ms median, ${p95.toFixed(0)} ms p95`;
+      lines.push({ what, figure, aim: `under ${aimMs} ms`, holds: median < aimMs });
+    }
+    return lines;
+  } finally {
+    await app.close();
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+async function fill(database, productionId, shotIds, plan) {
+  const { track, ...take } = newTake(plan, 1);
+  const hits = ['hit', 'late', 'overshot'].map((hit) => [{ pullId: 'pull-1', hit, lateS: null, offDeg: null }]);
+  for (let from = 0; from < TAKES; from += 2500)
+    await database.insert(takes).values(
+      Array.from({ length: 2500 }, (_, k) => ({
+        productionId,
+        shotId: shotIds[(from + k) % shotIds.length],
+        number: Math.floor((from + k) / shotIds.length) + 1,
+        rolledAt: new Date(1.77e12 + (from + k) * 60_000),
+        isCircled: k % 20 === 0,
+        focus: 'sharp',
+        lens: take.gear.lens,
+        stop: [2.2, 2.8, 4.5, 6.3][k % 4],
+        method: take.gear.method,
+        puller: ['Ines', 'Bohdan', ''][k % 3],
+        predictedKeepRate: (k % 97) / 97,
+        isUsable: k % 3 === 0,
+        isRepaired: k % 50 === 0,
+        take: { ...take, hits: hits[k % 3] },
+        track,
+      })),
+    );
+}

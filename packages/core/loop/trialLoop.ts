@@ -1,0 +1,200 @@
+/**
+ * Runs and judges trials, in AssemblyScript. Budget: under 1 µs per trial. `node tools/loop.mjs` compiles it to
+ * `src/trials/loopBytes.ts`.
+ *
+ * It reads the columns described in `src/trials/trialColumns.ts`. Their addresses are at address 0, in the order of `Columns`.
+ */
+import { columns, put, putWhole, real, whole } from './columns';
+import { draw } from './draws';
+
+export { draw } from './draws';
+
+/** As in `zoneTables.ts`. */
+const ENTRIES = 2048;
+/** Bytes of one table: both limits for every entry. */
+const ZONE_BYTES: usize = 16 * (ENTRIES + 1);
+/** Smallest distance of a subject after its error. */
+const NEAREST_MM: f64 = 1;
+/** Tolerance for rounding at the exact edge of the zone. */
+const LOOSE: f64 = 1 + 1e-9;
+
+/**
+ * Runs trials and returns how many are kept. Adds to `beatsKept` and `sharp`; with `countOnly` it leaves a trial as soon as it
+ * is lost.
+ */
+export function run(seed: u32, firstTrial: u32, takes: i32, countOnly: bool): i32 {
+  const beatsKept = columns.beatsKept;
+  let kept = 0;
+  for (let n = 0; n < takes; n++) {
+    const take = firstTrial + n;
+    draw(seed, take, columns.draws, columns.drawCount);
+    placeEverything();
+    let isKept = true;
+    for (let beat = 0; beat < columns.beatCount && (isKept || !countOnly); beat++) {
+      if (keepsBeat(beat, countOnly, take)) putWhole(beatsKept, beat, whole(beatsKept, beat) + 1);
+      else isKept = false;
+    }
+    if (isKept) kept++;
+    if (countOnly) continue;
+    for (let frame = 0; frame < columns.frameCount; frame++)
+      if (load<u8>(columns.required + frame) && whole(columns.lostIn, frame) != take)
+        putWhole(columns.sharp, frame, whole(columns.sharp, frame) + 1);
+  }
+  return kept;
+}
+
+/** Applies the drawn errors: misses of subjects, ring angles of holds, starts of pulls. */
+function placeEverything(): void {
+  const draws = columns.draws;
+  for (let k = 0; k < columns.subjectCount; k++) {
+    const at = whole(columns.subjectDrawsAt, k);
+    put(columns.missMm, k, real(draws, at) * real(columns.markSigmaMm, k));
+    put(columns.lateFrames, k, real(draws, at + 1) * real(columns.timingSigmaFrames, k));
+  }
+  let freeS = -Infinity;
+  for (let k = 0; k < columns.holdCount; k++) {
+    const at = whole(columns.holdDrawsAt, k);
+    const sigmaMm = real(columns.measureSigmaMm, k);
+    let targetDeg = real(columns.plannedDeg, k);
+    if (sigmaMm != 0) targetDeg = setDeg(real(columns.settingMm, k) + real(draws, at) * sigmaMm);
+    const offDeg = real(draws, at + 1) * real(columns.landSigmaDeg, k);
+    put(columns.offDeg, k, offDeg);
+    put(columns.stillDeg, k, within(targetDeg + offDeg, columns.lowDeg, columns.highDeg));
+    // a tracking hold draws its follow errors instead of a measuring error
+    const lagSigmaFrames = real(columns.lagSigmaFrames, k);
+    if (lagSigmaFrames != 0) putWhole(columns.lagFrames, k, <i32>Math.round(real(draws, at) * lagSigmaFrames));
+    if (k == 0) continue;
+    // a hand that is late with one pull starts the next after landing
+    const drawnS = real(columns.plannedStartS, k) + real(draws, at + 2) * real(columns.cueSigmaS, k);
+    const beginsS = drawnS > freeS ? drawnS : freeS;
+    freeS = beginsS + real(columns.durationS, k);
+    const startFrame = frameAfter(beginsS * columns.captureFps);
+    put(columns.startS, k, beginsS);
+    putWhole(columns.startFrame, k, startFrame);
+    putWhole(columns.endFrame, k, frameAfter(freeS * columns.captureFps));
+    put(
+      columns.fromDeg,
+      k,
+      whole(columns.trackingColumn, k - 1) < 0 ? real(columns.stillDeg, k - 1) : goingOnDeg(k - 1, startFrame),
+    );
+  }
+}
+
+/** First frame at or after a time given in frames, with tolerance for rounding. */
+function frameAfter(frames: f64): i32 {
+  return frames <= 0 ? 0 : <i32>Math.ceil(frames - 1e-6);
+}
+
+/** Ring angle for an erroneous distance. */
+function setDeg(mm: f64): f64 {
+  const angleDegs = columns.angleDegs;
+  const stepDeg = columns.stepDeg;
+  const lowDeg = columns.lowDeg;
+  const highDeg = columns.highDeg;
+  const at = within(columns.anglesPerPerMm / (mm > NEAREST_MM ? mm : NEAREST_MM), 0, ENTRIES);
+  const entry = min(floorOf(at), ENTRIES - 1);
+  const fromDeg = real(angleDegs, entry);
+  const deg = fromDeg + (at - <f64>entry) * (real(angleDegs, entry + 1) - fromDeg);
+  return within(stepDeg == 0 ? deg : lowDeg + Math.round((deg - lowDeg) / stepDeg) * stepDeg, lowDeg, highDeg);
+}
+
+/** Ring angle of a tracking hold at a frame in this trial. */
+function goingOnDeg(setting: i32, frame: i32): f64 {
+  const at = max(0, min(frame - whole(columns.lagFrames, setting), columns.frameCount - 1));
+  const deg = real(columns.trackingDeg, whole(columns.trackingColumn, setting) + at);
+  return within(deg + real(columns.offDeg, setting), columns.lowDeg, columns.highDeg);
+}
+
+/**
+ * Whether a beat is kept. Counts its lost frames up to the allowed number, or all of them unless `countOnly`. Per frame it
+ * computes `isWithin(zone at the ring angle, 1 / (distance + miss))`. Loop variables are read first, and constant stretches are
+ * checked once.
+ */
+function keepsBeat(beat: i32, countOnly: bool, take: u32): bool {
+  const holdCount = columns.holdCount;
+  const frameCount = columns.frameCount;
+  const captureFps = columns.captureFps;
+  const tableLowDeg = columns.tableLowDeg;
+  const tablePerDeg = columns.tablePerDeg;
+  const toFrame = whole(columns.beatTo, beat);
+  const allowedLostFrames = whole(columns.beatAllowedLost, beat);
+  const keyFrame = whole(columns.beatKey, beat);
+  const isSoft = whole(columns.beatIsSoft, beat) == 1;
+  const isStill = whole(columns.beatIsStill, beat) == 1;
+  const stands = whole(columns.beatStands, beat) == 1;
+  const subject = whole(columns.beatSubject, beat);
+  const distancesMm = columns.distancesMm + ((<usize>subject * frameCount) << 3);
+  const missMm = real(columns.missMm, subject);
+  const lateFrames = real(columns.lateFrames, subject);
+  const zones = columns.zones + ((<usize>whole(columns.beatZoneAt, beat)) << 3);
+  const tablesAt = whole(columns.beatTablesAt, beat);
+  let lost = 0;
+  let isKeyLost = false;
+  let frame = whole(columns.beatFrom, beat);
+  for (let setting = 0; setting < holdCount && frame < toFrame; setting++) {
+    // the turn into the hold, then the hold itself up to the next turn
+    const turnTo = setting == 0 ? frame : min(whole(columns.endFrame, setting), toFrame);
+    const standsTo = setting < holdCount - 1 ? min(whole(columns.startFrame, setting + 1), toFrame) : toFrame;
+    if (frame >= turnTo && frame >= standsTo) continue;
+    const stays = whole(columns.trackingColumn, setting) < 0;
+    const stillDeg = real(columns.stillDeg, setting);
+    const fromDeg = real(columns.fromDeg, setting);
+    const startS = real(columns.startS, setting);
+    const durationS = real(columns.durationS, setting);
+    const easing = whole(columns.easing, setting);
+    while (frame < turnTo || frame < standsTo) {
+      let deg = stays ? stillDeg : goingOnDeg(setting, frame);
+      let next = frame + 1;
+      if (frame < turnTo) {
+        deg = fromDeg + (deg - fromDeg) * easedShare(easing, within((<f64>frame / captureFps - startS) / durationS, 0, 1));
+      } else if (isStill && stays) next = standsTo;
+      let mm = real(distancesMm, frame);
+      if (!stands) {
+        const at = within(<f64>frame - lateFrames, 0, <f64>(frameCount - 1));
+        const before = min(floorOf(at), frameCount - 2);
+        const fromMm = real(distancesMm, before);
+        mm = fromMm + (at - <f64>before) * (real(distancesMm, before + 1) - fromMm);
+      }
+      mm += missMm;
+      const perMm = mm < NEAREST_MM ? 1 / NEAREST_MM : 1 / mm;
+      const at = within((deg - tableLowDeg) * tablePerDeg, 0, ENTRIES);
+      const entry = min(floorOf(at), ENTRIES - 1);
+      const share = at - <f64>entry;
+      // near and far limits alternate
+      let cell = zones + ((<usize>entry) << 4);
+      if (tablesAt >= 0) cell += ZONE_BYTES * load<u16>(columns.tableAt + ((<usize>(tablesAt + frame)) << 1));
+      const near = load<f64>(cell) + share * (load<f64>(cell, 16) - load<f64>(cell));
+      const far = load<f64>(cell, 8) + share * (load<f64>(cell, 24) - load<f64>(cell, 8));
+      if ((perMm <= near * LOOSE && perMm * LOOSE >= far) == isSoft) {
+        lost += next - frame;
+        if (keyFrame >= frame && keyFrame < next) isKeyLost = true;
+        if (countOnly) {
+          if (lost > allowedLostFrames || isKeyLost) return false;
+        } else if (!isSoft) for (let k = frame; k < next; k++) putWhole(columns.lostIn, k, take);
+      }
+      frame = next;
+    }
+  }
+  return lost <= allowedLostFrames && !isKeyLost;
+}
+
+/** Like `eased`, by index of the easing. */
+function easedShare(easing: i32, tau: f64): f64 {
+  if (easing == 0) return jerk(tau);
+  if (easing == 1) return 2 * jerk(tau / 2);
+  if (easing == 2) return 1 - 2 * jerk((1 - tau) / 2);
+  return tau;
+}
+
+function jerk(tau: f64): f64 {
+  return tau * tau * tau * (10 + tau * (6 * tau - 15));
+}
+
+/** Rounds down, for either sign up to 2^31. A plain conversion checks for overflow, which takes longer than everything else. */
+function floorOf(value: f64): i32 {
+  return <i32>reinterpret<i64>(value - 0.4999999999 + 6755399441055744);
+}
+
+function within(value: f64, low: f64, high: f64): f64 {
+  return value < low ? low : value > high ? high : value;
+}

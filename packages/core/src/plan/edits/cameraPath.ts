@@ -1,0 +1,93 @@
+import type { AimKey, PathKey, Place } from '../../floor/index.js';
+import { PLAN_LIMITS as LIMITS } from '../planLimits.js';
+import type { ShotPlan } from '../shotPlan.js';
+import { clamp, nextId, withItem, without } from './ids.js';
+import { clampedPlace, inTime, withFloor } from './withFloor.js';
+
+/** Adds a camera key: the camera arrives at `place` at `atS`. A key at that time already is moved instead. */
+export function moveCameraTo(plan: ShotPlan, place: Place, atS: number): ShotPlan {
+  return withFloor(plan, (floor) => {
+    const timeS = clamp(atS, 0, plan.durationS);
+    const taken = floor.camera.find((key) => Math.abs(key.timeS - timeS) < TIME_TOLERANCE_S);
+    if (taken) return { ...floor, camera: withItem(floor.camera, taken.id, (key) => ({ ...key, ...clampedPlace(place) })) };
+    if (floor.camera.length >= LIMITS.cameraKeys.max) return floor;
+    const key: PathKey = { id: nextId('camera', floor.camera), timeS, ...clampedPlace(place), pace: 'eased' };
+    return { ...floor, camera: inTime([...floor.camera, key]) };
+  });
+}
+
+/** Two keys closer in time than this count as one. */
+const TIME_TOLERANCE_S = 0.02;
+
+/** Changes the place, time (between its neighbours) or pace of a camera key. */
+export function changeCameraKey(plan: ShotPlan, id: string, changes: Partial<Omit<PathKey, 'id'>>): ShotPlan {
+  return withFloor(plan, (floor) => {
+    const at = floor.camera.findIndex((key) => key.id === id);
+    const lowS = at > 0 ? floor.camera[at - 1]!.timeS + TIME_TOLERANCE_S : 0;
+    const highS = at >= 0 && at < floor.camera.length - 1 ? floor.camera[at + 1]!.timeS - TIME_TOLERANCE_S : plan.durationS;
+    return {
+      ...floor,
+      camera: withItem(floor.camera, id, (key) => {
+        const requested = { ...key, ...changes };
+        // without room between its neighbours the key keeps its time
+        const timeS = lowS > highS ? key.timeS : clamp(requested.timeS, lowS, highS);
+        return { ...requested, ...clampedPlace(requested), timeS };
+      }),
+    };
+  });
+}
+
+/** Removes a camera key; the last one can't be removed. */
+export function removeCameraKey(plan: ShotPlan, id: string): ShotPlan {
+  return withFloor(plan, (floor) => (floor.camera.length > 1 ? { ...floor, camera: without(floor.camera, id) } : floor));
+}
+
+/**
+ * Changes the aim that is active at a time, or adds another aim at that time (`isNew`).
+ *
+ * @param overS - duration of the pan to a new aim, limited by the time since the previous aim
+ */
+export function setAim(plan: ShotPlan, at: AimKey['at'], atS = 0, isNew = false, overS = 1): ShotPlan {
+  return withFloor(plan, (floor) => {
+    const timeS = clamp(atS, 0, plan.durationS);
+    const held = [...floor.aims].reverse().find((aim) => aim.timeS <= timeS + TIME_TOLERANCE_S) ?? floor.aims[0]!;
+    const isSame = !isNew || Math.abs(held.timeS - timeS) < TIME_TOLERANCE_S;
+    if (isSame) return { ...floor, aims: withItem(floor.aims, held.id, (aim) => ({ ...aim, at: clampedAim(at) })) };
+    if (floor.aims.length >= LIMITS.aims.max) return floor;
+    const panS = Math.min(overS, timeS - held.timeS);
+    return { ...floor, aims: inTime([...floor.aims, { id: nextId('aim', floor.aims), timeS, panS, at: clampedAim(at) }]) };
+  });
+}
+
+/** Changes the time of an aim (between its neighbours), the duration of the pan to it, or its heading. */
+export function changeAim(plan: ShotPlan, id: string, changes: { timeS?: number; panS?: number; deg?: number }): ShotPlan {
+  return withFloor(plan, (floor) => {
+    const at = floor.aims.findIndex((aim) => aim.id === id);
+    const lowS = at > 0 ? floor.aims[at - 1]!.timeS + TIME_TOLERANCE_S : 0;
+    const highS = at >= 0 && at < floor.aims.length - 1 ? floor.aims[at + 1]!.timeS - TIME_TOLERANCE_S : plan.durationS;
+    return {
+      ...floor,
+      aims: withItem(floor.aims, id, (aim) => {
+        const timeS = lowS > highS ? aim.timeS : clamp(changes.timeS ?? aim.timeS, lowS, highS);
+        const panS = clamp(changes.panS ?? aim.panS, 0, at > 0 ? timeS - floor.aims[at - 1]!.timeS : 0);
+        return {
+          ...aim,
+          timeS,
+          panS,
+          at: changes.deg === undefined ? aim.at : clampedAim({ kind: 'heading', deg: changes.deg }),
+        };
+      }),
+    };
+  });
+}
+
+/** Removes an aim; the last one can't be removed. */
+export function removeAim(plan: ShotPlan, id: string): ShotPlan {
+  return withFloor(plan, (floor) => (floor.aims.length > 1 ? { ...floor, aims: without(floor.aims, id) } : floor));
+}
+
+function clampedAim(at: AimKey['at']): AimKey['at'] {
+  if (at.kind === 'subject') return at;
+  if (at.kind === 'point') return { kind: 'point', ...clampedPlace(at) };
+  return { kind: 'heading', deg: clamp(at.deg, LIMITS.headingDeg.min, LIMITS.headingDeg.max) };
+}

@@ -1,0 +1,121 @@
+import { type FloorPlan, type Mark, type Place, STANDING_EYES_MM, type Stay } from '../../floor/index.js';
+import { PLAN_LIMITS as LIMITS } from '../planLimits.js';
+import type { ShotPlan } from '../shotPlan.js';
+import { clamp, nextId, withItem } from './ids.js';
+import { withDrawnDistances } from './withDrawnDistances.js';
+import { markDrawnAt, markFor } from './marks.js';
+import { addSubject } from './subjects.js';
+import { clampedPlace, withFloor } from './withFloor.js';
+
+/** Default lens height: eye height of a standing person. */
+const LENS_HEIGHT_MM = STANDING_EYES_MM;
+
+/**
+ * Angle between subjects placed by tape distance, so that they do not overlap. For the first three the depth is at most 0.3 %
+ * less than the tape distance.
+ */
+const SPACING_DEG = 4;
+
+/** Default duration of a new walk. */
+const WALK_S = 2;
+
+/**
+ * Starts the floor plan: the camera looks along x, and subjects stand side by side at their tape distances. Marks at infinity
+ * are not drawn.
+ *
+ * @returns the same plan if it has a floor already
+ */
+export function startFloor(plan: ShotPlan): ShotPlan {
+  if (plan.floor !== null) return plan;
+  const floor: FloorPlan = {
+    camera: [{ id: 'camera-1', timeS: 0, xMm: 0, yMm: 0, pace: 'eased' }],
+    lensHeightMm: LENS_HEIGHT_MM,
+    aims: [{ id: 'aim-1', timeS: 0, panS: 0, at: { kind: 'heading', deg: 0 } }],
+    landmarks: [],
+    picture: null,
+  };
+  const marks = plan.marks.map((mark): Mark => {
+    if (mark.distanceMm === null) return mark;
+    const index = Math.max(
+      plan.subjects.findIndex(({ id }) => id === mark.subjectId),
+      0,
+    );
+    const rad = ((index % 2 === 0 ? 1 : -1) * Math.ceil(index / 2) * SPACING_DEG * Math.PI) / 180;
+    return { ...mark, place: clampedPlace({ xMm: mark.distanceMm * Math.cos(rad), yMm: mark.distanceMm * Math.sin(rad) }) };
+  });
+  return withDrawnDistances({ ...plan, floor, marks });
+}
+
+/** Removes the floor plan. Distances that were only drawn become judged by eye. */
+export function clearFloor(plan: ShotPlan): ShotPlan {
+  return {
+    ...plan,
+    floor: null,
+    marks: plan.marks.map((mark) => ({
+      ...mark,
+      place: null,
+      focusReferenceId: null,
+      method: mark.method === 'drawn' ? 'eye' : mark.method,
+    })),
+  };
+}
+
+/** Places a mark on the floor. A taped distance stays; a drawn one is recomputed. */
+export function placeMark(plan: ShotPlan, markId: string, place: Place): ShotPlan {
+  return withDrawnDistances({
+    ...plan,
+    marks: withItem(plan.marks, markId, (mark) => ({ ...mark, place: clampedPlace(place) })),
+  });
+}
+
+/** Replaces the taped distance of a mark by the drawn one. */
+export function adoptDrawnDistance(plan: ShotPlan, markId: string): ShotPlan {
+  return withDrawnDistances({
+    ...plan,
+    marks: withItem(plan.marks, markId, (mark) =>
+      mark.place === null ? mark : { ...markDrawnAt(mark, mark.place), distanceMm: LIMITS.distanceMm.min },
+    ),
+  });
+}
+
+/** Adds a subject that stands at a place on the floor. */
+export function addSubjectAt(plan: ShotPlan, name: string, place: Place): ShotPlan {
+  if (plan.subjects.length >= LIMITS.subjects.max || plan.marks.length >= LIMITS.marks.max) return plan;
+  const added = addSubject(startFloor(plan), { name, distanceMm: 1000 });
+  const mark = added.marks[added.marks.length - 1]!;
+  return withDrawnDistances({
+    ...added,
+    marks: withItem(added.marks, mark.id, (item) => markDrawnAt(item, place)),
+  });
+}
+
+/** Adds a walk to a place: the subject arrives at `atS` and stays, and leaves its previous mark early enough. */
+export function walkTo(plan: ShotPlan, subjectId: string, place: Place, atS: number): ShotPlan {
+  const subject = plan.subjects.find(({ id }) => id === subjectId);
+  if (!subject || subject.stays.length === 0 || plan.marks.length >= LIMITS.marks.max || subject.stays.length >= LIMITS.stays.max)
+    return plan;
+  const mark = markDrawnAt(markFor(plan, subjectId, 1000), place);
+  const before = subject.stays[subject.stays.length - 1]!;
+  const fromS = clamp(atS, before.fromS, plan.durationS);
+  const untilS = Math.min(before.untilS, Math.max(before.fromS, fromS - WALK_S));
+  const added: Stay = { id: nextId('stay', subject.stays), markId: mark.id, fromS, untilS: plan.durationS, pace: 'eased' };
+  const stays = [...subject.stays.slice(0, -1), { ...before, untilS }, added];
+  return withDrawnDistances({
+    ...plan,
+    marks: [...plan.marks, mark],
+    subjects: withItem(plan.subjects, subjectId, (item) => ({ ...item, stays })),
+  });
+}
+
+export function setLensHeight(plan: ShotPlan, heightMm: number): ShotPlan {
+  return withFloor(plan, (floor) => ({ ...floor, lensHeightMm: clamp(heightMm, LIMITS.heightMm.min, LIMITS.heightMm.max) }));
+}
+
+/** Sets the height of the point of focus above the floor. */
+export function setSubjectHeight(plan: ShotPlan, subjectId: string, heightMm: number): ShotPlan {
+  const height = clamp(heightMm, LIMITS.heightMm.min, LIMITS.heightMm.max);
+  return withDrawnDistances({
+    ...plan,
+    subjects: withItem(plan.subjects, subjectId, (subject) => ({ ...subject, heightMm: height })),
+  });
+}

@@ -1,0 +1,80 @@
+import { cameraInMode, type KitCamera, type KitItems, type Lens, type Rig, type Wheel } from '../../kit/index.js';
+import type { KitSources, ShotPlan } from '../shotPlan.js';
+import { setCamera, setLens } from './optics.js';
+
+/** Uses a camera from the kit, in a recording mode and at a level of steadying. */
+export function chooseCamera(plan: ShotPlan, source: NonNullable<KitSources['camera']>, camera: KitCamera): ShotPlan {
+  return setCamera({ ...plan, kit: { ...plan.kit, camera: source } }, cameraInMode(camera, source.modeId, source.steadyingId));
+}
+
+/** Uses a lens from the kit. A different lens makes measured distances stale. */
+export function chooseLens(plan: ShotPlan, lensId: string, lens: Lens): ShotPlan {
+  // reset both ends of the range first: this lens replaces the old one, it does not correct it
+  return setLens({ ...plan, kit: { ...plan.kit, lensId } }, lens);
+}
+
+/** Uses a wheel or motor from the kit; null for a hand at the ring. */
+export function chooseWheel(plan: ShotPlan, wheelId: string | null, wheel: Wheel | null): ShotPlan {
+  return { ...plan, wheel, kit: { ...plan.kit, wheelId } };
+}
+
+/** Uses a rig from the kit; null for none. */
+export function chooseRig(plan: ShotPlan, rigId: string | null, rig: Rig | null): ShotPlan {
+  return { ...plan, rig, kit: { ...plan.kit, rigId } };
+}
+
+/** Keeps the shot's copy of the gear but drops its link to the kit, so that later kit changes are not reported. */
+export function detachFromKit(plan: ShotPlan, part: GearPart): ShotPlan {
+  const key = part === 'camera' ? 'camera' : (`${part}Id` as const);
+  return { ...plan, kit: { ...plan.kit, [key]: null } };
+}
+
+export type GearPart = 'camera' | 'lens' | 'wheel' | 'rig';
+
+/** Current kit items that this shot was made from; missing if they are no longer in the kit. */
+export interface KitNow {
+  readonly camera?: KitCamera;
+  readonly lens?: KitItems['lenses'];
+  readonly wheel?: Wheel;
+  readonly rig?: Rig;
+}
+
+/** A part of the shot's gear that differs from the kit. */
+export interface GearChange {
+  readonly part: GearPart;
+  /** The plan with the kit's current item; null if the kit no longer has it */
+  readonly updatedPlan: ShotPlan | null;
+}
+
+/** Gear of the shot that differs from the kit. Gear with figures of its own is not compared. */
+export function gearChanges(plan: ShotPlan, now: KitNow): GearChange[] {
+  const { kit } = plan;
+  const changes: GearChange[] = [];
+  const compare = (part: GearPart, isTaken: boolean, updatedPlan: () => ShotPlan | null) => {
+    if (!isTaken) return;
+    const next = updatedPlan();
+    if (next === null || !isSameGear(next, plan, part)) changes.push({ part, updatedPlan: next });
+  };
+  compare('camera', kit.camera !== null, () => (now.camera ? chooseCamera(plan, kit.camera!, now.camera) : null));
+  compare('lens', kit.lensId !== null, () => (now.lens ? chooseLens(plan, kit.lensId!, now.lens.lens) : null));
+  compare('wheel', kit.wheelId !== null, () => (now.wheel ? chooseWheel(plan, kit.wheelId, now.wheel) : null));
+  compare('rig', kit.rigId !== null, () => (now.rig ? chooseRig(plan, kit.rigId, now.rig) : null));
+  return changes;
+}
+
+function isSameGear(a: ShotPlan, b: ShotPlan, part: GearPart): boolean {
+  const of = (plan: ShotPlan): object | null =>
+    part === 'camera' || part === 'lens' ? plan.optics[part] : part === 'wheel' ? plan.wheel : plan.rig;
+  return isDeepEqual(of(a), of(b));
+}
+
+/** Deep equality, regardless of key order: one of the two has been through a database. */
+function isDeepEqual(a: unknown, b: unknown): boolean {
+  if (a === b) return true;
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
+  const keys = Object.keys(a);
+  return (
+    keys.length === Object.keys(b).length &&
+    keys.every((key) => isDeepEqual((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]))
+  );
+}

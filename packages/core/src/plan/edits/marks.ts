@@ -1,0 +1,91 @@
+import { DEFAULT_MARK, type Mark, measureSigmaMm, METHOD_UNCERTAINTY, type Place, type StaleReason } from '../../floor/index.js';
+import type { ShotPlan } from '../shotPlan.js';
+import { detachFromMark, detachFromSubject } from './targets.js';
+import { clamp, nextId, nextLetter, withItem, without } from './ids.js';
+import { clampedPlace } from './withFloor.js';
+import { PLAN_LIMITS } from '../planLimits.js';
+import { withDrawnDistances } from './withDrawnDistances.js';
+
+/** A new mark with the next free letter, taped at a distance. */
+export function markFor(plan: ShotPlan, subjectId: string | null, distanceMm: number | null): Mark {
+  return {
+    ...DEFAULT_MARK,
+    id: nextId('mark', plan.marks),
+    letter: nextLetter(plan.marks),
+    subjectId,
+    distanceMm: distanceMm === null ? null : clamp(distanceMm, PLAN_LIMITS.distanceMm.min, PLAN_LIMITS.distanceMm.max),
+    method: 'tape',
+    place: null,
+    uncertaintyMm: METHOD_UNCERTAINTY.tape.atLeastMm,
+  };
+}
+
+/**
+ * Changes a mark. A new distance counts as measured again: the mark is no longer stale, and a drawn mark becomes a taped one.
+ */
+export function changeMark(
+  plan: ShotPlan,
+  id: string,
+  changes: Partial<Omit<Mark, 'id' | 'subjectId' | 'place' | 'stale'>>,
+): ShotPlan {
+  return { ...plan, marks: withItem(plan.marks, id, (mark) => changedMark(mark, changes)) };
+}
+
+function changedMark(mark: Mark, changes: Parameters<typeof changeMark>[2]): Mark {
+  const changed = { ...mark, ...changes };
+  if (changes.distanceMm !== undefined) {
+    changed.stale = null;
+    changed.isSimulated = changes.isSimulated ?? false;
+    changed.method = changes.method ?? (mark.method === 'drawn' ? 'tape' : mark.method);
+  }
+  // a new measuring method brings its own default uncertainty
+  if (changed.method !== mark.method && changes.uncertaintyMm === undefined)
+    changed.uncertaintyMm = measureSigmaMm(changed.method, changed.distanceMm ?? Infinity);
+  return changed;
+}
+
+/** The mark moved to a place on the floor. Its distance then follows from the drawing. */
+export function markDrawnAt(mark: Mark, place: Place): Mark {
+  const { atLeastMm: uncertaintyMm } = METHOD_UNCERTAINTY.drawn;
+  return { ...mark, method: 'drawn', isSimulated: false, stale: null, uncertaintyMm, place: clampedPlace(place) };
+}
+
+/** Adds a mark at a place where nobody stands yet. Returns the same plan if it is full. */
+export function addPlace(
+  plan: ShotPlan,
+  place: Place,
+  subjectId: string | null,
+): { readonly plan: ShotPlan; readonly markId: string } {
+  const mark = markDrawnAt(markFor(plan, subjectId, 1000), place);
+  const isFull = plan.marks.length >= PLAN_LIMITS.marks.max;
+  return {
+    plan: isFull ? plan : withDrawnDistances({ ...plan, marks: [...plan.marks, mark] }),
+    markId: isFull ? plan.marks[plan.marks.length - 1]!.id : mark.id,
+  };
+}
+
+/** Marks measured distances as stale. Infinity never becomes stale. */
+export function staleMarks(plan: ShotPlan, reason: StaleReason): ShotPlan {
+  const marks = plan.marks.map((mark) => (mark.distanceMm === null ? mark : { ...mark, stale: reason }));
+  return { ...plan, marks };
+}
+
+/** Marks one distance (by id), or all of them, as valid again: measured, with the same result. */
+export function marksHold(plan: ShotPlan, id?: string): ShotPlan {
+  const marks = plan.marks.map((mark) => (mark.stale !== null && (id ?? mark.id) === mark.id ? { ...mark, stale: null } : mark));
+  return { ...plan, marks };
+}
+
+/** Removes a mark with the stays at it. Pulls to it keep its distance. */
+export function removeMark(plan: ShotPlan, id: string): ShotPlan {
+  const mark = plan.marks.find((item) => item.id === id);
+  if (!mark) return plan;
+  // a subject without a place can't be followed
+  const lost = plan.subjects.filter(({ stays }) => stays.length > 0 && stays.every(({ markId }) => markId === id));
+  const freed = lost.reduce((rest, subject) => detachFromSubject(rest, subject.id), detachFromMark(plan, id, mark.distanceMm));
+  return withDrawnDistances({
+    ...freed,
+    marks: without(freed.marks, id),
+    subjects: freed.subjects.map((subject) => ({ ...subject, stays: subject.stays.filter((stay) => stay.markId !== id) })),
+  });
+}

@@ -1,0 +1,47 @@
+import { ASSUMED_PEAK_DEG_PER_S, cameraOf, defaultLens, FORMATS } from '../../kit/index.js';
+import { ASSUMED_HAND } from '../../hand/index.js';
+import { PLAN_SCHEMA, type ShotPlan } from '../shotPlan.js';
+import { DEFAULT_SCHEDULE, DEFAULT_GOALS } from '../goals.js';
+
+/**
+ * Plan of a new shot: ten seconds, without subjects.
+ *
+ * @param template - a shot from which the new one copies gear, stop and frame rates
+ */
+export function newPlan(like?: ShotPlan): ShotPlan {
+  return {
+    schema: PLAN_SCHEMA,
+    durationS: 10,
+    captureFps: like?.captureFps ?? 24,
+    deliveryFps: like?.deliveryFps ?? 24,
+    method: 'rack',
+    optics: like
+      ? { ...like.optics, zooms: [], irisPulls: [] }
+      : {
+          camera: cameraOf(FORMATS.find((format) => format.id === 's35-16x9')!),
+          lens: defaultLens({ name: '65 mm T2.2', focalLengthMm: 65, widestStop: 2.2, closeFocusMm: 650 }),
+          focalLengthMm: 65,
+          zooms: [],
+          stop: 3.2,
+          irisPulls: [],
+          sharpness: { kind: 'diagonal', divisor: 1500 },
+        },
+    exposure: like?.exposure ?? { meteredStop: null, iso: 800, shutterAngleDeg: 180, ndStops: 0 },
+    wheel: like?.wheel ?? null,
+    rig: like?.rig ?? null,
+    kit: like?.kit ?? { camera: null, lensId: null, wheelId: null, rigId: null },
+    floor: null,
+    subjects: [],
+    marks: [],
+    beats: [],
+    focusTrack: { start: null, pulls: [] },
+    alternates: null,
+    maxHandDegPerS: like?.maxHandDegPerS ?? ASSUMED_PEAK_DEG_PER_S,
+    hand: like?.hand ?? ASSUMED_HAND,
+    isReversed: false,
+    rehearsals: [],
+    goals: DEFAULT_GOALS,
+    schedule: { ...DEFAULT_SCHEDULE, day: like?.schedule.day ?? DEFAULT_SCHEDULE.day },
+    notes: '',
+  };
+}

@@ -1,0 +1,122 @@
+export { beatFrames, keyFrameOf } from './beatFrames.js';
+export { assertPlan, checkPlan } from './checkPlan.js';
+export {
+  fieldOfAction,
+  type FieldOfAction,
+  floorTimes,
+  framedSpans,
+  isBetweenSides,
+  isInFrame,
+  lensView,
+  motionOf,
+  type Placement,
+  placementOf,
+  type SubjectMotion,
+} from './framing.js';
+export { DEFAULT_GOALS, DEFAULT_SCHEDULE, DEFAULT_TARGET_KEEP_RATE, type Schedule, type ShotGoals } from './goals.js';
+export { subjectName, targetName } from './names.js';
+export { focalLengthAt, halfViewDeg, isSteady, stopAt, zoneLensAt } from './opticsOverTime.js';
+export { planDistances } from './planDistances.js';
+export { PLAN_LIMITS } from './planLimits.js';
+export { ringReach, type RingReach } from './ringReach.js';
+export {
+  activeBeats,
+  type Alternate,
+  ALTERNATES,
+  ASSUMED_CUE_SIGMA_S,
+  type Beat,
+  type CoursePoint,
+  CUE_TRIGGERS,
+  type CueTrigger,
+  DEFAULT_BEAT,
+  DEFAULT_PULL,
+  type FocusTarget,
+  type FocusTrackPlan,
+  type KitSources,
+  type Method,
+  METHODS,
+  type OpticsChange,
+  pictureWidthMm,
+  PLAN_SCHEMA,
+  planCircleMm,
+  type Pull,
+  pullEndS,
+  type Requirement,
+  REQUIREMENTS,
+  sharpBeatsAt,
+  type ShotExposure,
+  type ShotOptics,
+  type ShotPlan,
+} from './shotPlan.js';
+export { targetDistanceMm, targetOverTime, type TargetOverTime, type TrackPosition } from './targetPosition.js';
+export { spansWhere, type TimeSpan } from './timeSpans.js';
+export { upgradePlan } from './upgradePlan.js';
+export { describeGearChange } from './differences/describeGear.js';
+export { planDifferences } from './differences/planChanges.js';
+export { joinAlternates, showAlternate, splitAlternates } from './edits/alternates.js';
+export { addBeat, changeBeat, MIN_BEAT_S, removeBeat } from './edits/beats.js';
+export { changeAim, changeCameraKey, moveCameraTo, removeAim, removeCameraKey, setAim } from './edits/cameraPath.js';
+export { changeCoursePoint } from './edits/course.js';
+export {
+  addSubjectAt,
+  clearFloor,
+  placeMark,
+  setLensHeight,
+  setSubjectHeight,
+  startFloor,
+  adoptDrawnDistance,
+  walkTo,
+} from './edits/floor.js';
+export {
+  detachFromKit,
+  type GearChange,
+  gearChanges,
+  type GearPart,
+  type KitNow,
+  chooseCamera,
+  chooseLens,
+  chooseRig,
+  chooseWheel,
+} from './edits/gear.js';
+export { copyOnFloor, type FloorItem, moveOnFloor, removeFromFloor } from './edits/group.js';
+export { nextId } from './edits/ids.js';
+export { addLandmark, changeLandmark, changePicture, layPicture, removePicture, scalePicture } from './edits/landmarks.js';
+export { addPlace, changeMark, marksHold, removeMark } from './edits/marks.js';
+export { newPlan } from './edits/newPlan.js';
+export {
+  addOpticsChange,
+  cameraMoved,
+  changeOpticsChange,
+  type OpticsSetting,
+  removeOpticsChange,
+  setCamera,
+  setFocalLength,
+  setLens,
+  setStop,
+} from './edits/optics.js';
+export {
+  addPull,
+  addPullTo,
+  changePull,
+  dragPullEdge,
+  pullRoom,
+  pullStartFrom,
+  removePull,
+  setTrackStart,
+} from './edits/pulls.js';
+export {
+  addRun,
+  applyRehearsedTimes,
+  type RehearsalEvent,
+  rehearsedEvents,
+  type RehearsedTime,
+  rehearsedTimes,
+  removeRun,
+} from './edits/rehearsal.js';
+export { reversed } from './edits/reverse.js';
+export { setDuration, setGoals, setHand, setHandLimit, setSchedule, shortestDurationS } from './edits/shot.js';
+export { stepBack } from './edits/stepBack.js';
+export { addStay, addSubject, changeStay, changeSubject, removeSubject } from './edits/subjects.js';
+export { withTargets } from './edits/targets.js';
+export { withDrawnDistances } from './edits/withDrawnDistances.js';
+export { LOCAL_RULES, movingCaution, type PlanNote, planNotes } from './notes/planNotes.js';

@@ -1,0 +1,246 @@
+import {
+  type AimKey,
+  type AimTarget,
+  type FloorPicture,
+  type FloorPlan,
+  type Landmark,
+  LANDMARK_SHAPES,
+  type Mark,
+  MEASURE_METHODS,
+  type PathKey,
+  type Place,
+  type RehearsalRun,
+  type RehearsalTap,
+  type RehearsedEvent,
+  STALE_REASONS,
+  type Stay,
+  type Subject,
+  TAPE_COLOURS,
+  TAPE_SHAPES,
+} from '../floor/index.js';
+import { cameraShape, lensShape, rigShape, sharpnessShape, wheelShape } from '../kit/index.js';
+import { boolean, list, nullable, object, oneOf, quantity, type Shape, text, variant } from '../shape.js';
+import { EASINGS, type Hand } from '../hand/index.js';
+import {
+  ALTERNATES,
+  type Beat,
+  REQUIREMENTS,
+  type CoursePoint,
+  CUE_TRIGGERS,
+  type FocusTrackPlan,
+  type KitSources,
+  type FocusTarget,
+  METHODS,
+  type OpticsChange,
+  PLAN_SCHEMA,
+  type Pull,
+  type ShotExposure,
+  type ShotOptics,
+  type ShotPlan,
+} from './shotPlan.js';
+import { PLAN_LIMITS as LIMITS } from './planLimits.js';
+import type { Schedule, ShotGoals } from './goals.js';
+
+const id = text(LIMITS.id);
+const distance = nullable(quantity(LIMITS.distanceMm));
+const time = quantity(LIMITS.timeS);
+
+const opticsChanges = (limit: { min: number; max: number }) =>
+  list(object<OpticsChange>({ id, startS: time, durationS: quantity(LIMITS.pullS), to: quantity(limit) }), LIMITS.opticsChanges);
+
+const optics = object<ShotOptics>({
+  camera: cameraShape,
+  lens: lensShape,
+  focalLengthMm: quantity(LIMITS.focalLengthMm),
+  zooms: opticsChanges(LIMITS.focalLengthMm),
+  stop: quantity(LIMITS.stop),
+  irisPulls: opticsChanges(LIMITS.stop),
+  sharpness: sharpnessShape,
+});
+
+const kit = object<KitSources>({
+  camera: nullable(object<NonNullable<KitSources['camera']>>({ id, modeId: id, steadyingId: nullable(id) })),
+  lensId: nullable(id),
+  wheelId: nullable(id),
+  rigId: nullable(id),
+});
+
+const exposure = object<ShotExposure>({
+  meteredStop: nullable(quantity(LIMITS.stop)),
+  iso: quantity(LIMITS.iso),
+  shutterAngleDeg: quantity(LIMITS.shutterAngleDeg),
+  ndStops: quantity(LIMITS.ndStops),
+});
+
+const pace = oneOf('eased', 'steady');
+const placeFields = { xMm: quantity(LIMITS.placeMm), yMm: quantity(LIMITS.placeMm) };
+const place = object<Place>(placeFields);
+
+const floor = object<FloorPlan>({
+  camera: list(object<PathKey>({ id, timeS: time, ...placeFields, pace }), LIMITS.cameraKeys),
+  lensHeightMm: quantity(LIMITS.heightMm),
+  aims: list(
+    object<AimKey>({
+      id,
+      timeS: time,
+      panS: time,
+      at: variant<AimTarget>({
+        subject: object({ kind: oneOf('subject'), subjectId: id }),
+        point: object({ kind: oneOf('point'), ...placeFields }),
+        heading: object({ kind: oneOf('heading'), deg: quantity(LIMITS.headingDeg) }),
+      }),
+    }),
+    LIMITS.aims,
+  ),
+  landmarks: list(
+    object<Landmark>({
+      id,
+      name: text(LIMITS.name),
+      shape: oneOf(...LANDMARK_SHAPES),
+      ...placeFields,
+      widthMm: quantity(LIMITS.sizeMm),
+      depthMm: quantity(LIMITS.sizeMm),
+      turnedDeg: quantity(LIMITS.headingDeg),
+    }),
+    LIMITS.landmarks,
+  ),
+  picture: nullable(
+    object<FloorPicture>({
+      pictureId: id,
+      name: text(LIMITS.name),
+      ...placeFields,
+      widthMm: quantity(LIMITS.pictureMm),
+      heightMm: quantity(LIMITS.pictureMm),
+      turnedDeg: quantity(LIMITS.headingDeg),
+      isScaled: boolean(),
+    }),
+  ),
+});
+
+const stay = object<Stay>({ id, markId: id, fromS: time, untilS: time, pace });
+
+const subject = object<Subject>({
+  id,
+  name: text(LIMITS.name),
+  detail: text(LIMITS.detail),
+  heightMm: quantity(LIMITS.heightMm),
+  markSigmaMm: quantity(LIMITS.markSigmaMm),
+  timingSigmaS: quantity(LIMITS.sigmaS),
+  stays: list(stay, LIMITS.stays),
+});
+
+const mark = object<Mark>({
+  id,
+  letter: text(LIMITS.letter),
+  subjectId: nullable(id),
+  detail: text(LIMITS.detail),
+  distanceMm: distance,
+  place: nullable(place),
+  method: oneOf(...MEASURE_METHODS),
+  isSimulated: boolean(),
+  uncertaintyMm: quantity(LIMITS.uncertaintyMm),
+  stale: nullable(oneOf(...STALE_REASONS)),
+  tapeShape: oneOf(...TAPE_SHAPES),
+  tapeColour: nullable(oneOf(...TAPE_COLOURS)),
+  focusReferenceId: nullable(id),
+  pose: text(LIMITS.pose),
+  hasHardStop: boolean(),
+  allowanceMm: quantity(LIMITS.allowanceMm),
+  note: text(LIMITS.note),
+});
+
+const beat = object<Beat>({
+  id,
+  subjectId: id,
+  requirement: oneOf(...REQUIREMENTS),
+  fromS: time,
+  toS: time,
+  requiredShare: quantity(LIMITS.share),
+  blurPercent: quantity(LIMITS.blurPercent),
+  keyMomentS: nullable(time),
+  alternate: nullable(oneOf(...ALTERNATES)),
+  why: text(LIMITS.note),
+});
+
+const target = variant<FocusTarget>({
+  mark: object({ kind: oneOf('mark'), markId: id }),
+  distance: object({ kind: oneOf('distance'), distanceMm: distance }),
+  blur: object({ kind: oneOf('blur'), markId: id, blurPercent: quantity(LIMITS.blurPercent), towards: oneOf('near', 'far') }),
+  subject: object({ kind: oneOf('subject'), subjectId: id, leadS: quantity(LIMITS.leadS) }),
+  course: object({
+    kind: oneOf('course'),
+    points: list(object<CoursePoint>({ timeS: time, distanceMm: distance }), LIMITS.coursePoints),
+  }),
+});
+
+const rack = object<Pull>({
+  id,
+  startS: time,
+  durationS: quantity(LIMITS.pullS),
+  easing: oneOf(...EASINGS),
+  target,
+  trigger: oneOf(...CUE_TRIGGERS),
+  cue: text(LIMITS.cue),
+  countInS: quantity(LIMITS.countInS),
+  cueSigmaS: quantity(LIMITS.sigmaS),
+});
+
+const line = object<FocusTrackPlan>({ start: nullable(target), pulls: list(rack, LIMITS.moves) });
+
+const tap = object<RehearsalTap>({
+  event: variant<RehearsedEvent>({
+    leaves: object({ kind: oneOf('leaves'), subjectId: id, stayId: id }),
+    arrives: object({ kind: oneOf('arrives'), subjectId: id, stayId: id }),
+    cue: object({ kind: oneOf('cue'), pullId: id }),
+  }),
+  timeS: time,
+});
+
+const hand = object<Hand>({
+  reactionS: quantity(LIMITS.reactionS),
+  perBitS: quantity(LIMITS.perBitS),
+  steadyDeg: quantity(LIMITS.steadyDeg),
+});
+
+const requested = object<ShotGoals>({
+  isOneChance: boolean(),
+  targetKeepRate: quantity(LIMITS.targetKeepRate),
+  background: object<ShotGoals['background']>({ name: text(LIMITS.detail), distanceMm: distance }),
+  blurPercent: nullable(quantity(LIMITS.blurPercent)),
+  screenTimeS: nullable(quantity(LIMITS.screenTimeS)),
+});
+
+const schedule = object<Schedule>({
+  day: quantity(LIMITS.day),
+  setUpMin: quantity(LIMITS.setUpMin),
+  betweenTakesS: quantity(LIMITS.betweenTakesS),
+  takes: nullable(quantity(LIMITS.takes)),
+  cover: text(LIMITS.cover),
+});
+
+/** Shape of a saved plan. `checkPlan` also checks its parts against each other. */
+export const planShape: Shape<ShotPlan> = object<ShotPlan>({
+  schema: oneOf(PLAN_SCHEMA),
+  durationS: quantity(LIMITS.durationS),
+  captureFps: quantity(LIMITS.captureFps),
+  deliveryFps: quantity(LIMITS.deliveryFps),
+  method: oneOf(...METHODS),
+  optics,
+  exposure,
+  wheel: nullable(wheelShape),
+  rig: nullable(rigShape),
+  kit,
+  floor: nullable(floor),
+  subjects: list(subject, LIMITS.subjects),
+  marks: list(mark, LIMITS.marks),
+  beats: list(beat, LIMITS.beats),
+  focusTrack: line,
+  alternates: nullable(object<NonNullable<ShotPlan['alternates']>>({ shown: oneOf(...ALTERNATES), other: line })),
+  maxHandDegPerS: quantity(LIMITS.maxHandDegPerS),
+  hand,
+  isReversed: boolean(),
+  rehearsals: list(object<RehearsalRun>({ id, taps: list(tap, LIMITS.taps) }), LIMITS.rehearsals),
+  goals: requested,
+  schedule,
+  notes: text(LIMITS.notes),
+});

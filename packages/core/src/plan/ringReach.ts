@@ -1,0 +1,35 @@
+import { ringOf, withinReach } from '../kit/index.js';
+import { planDistances } from './planDistances.js';
+import type { ShotPlan } from './shotPlan.js';
+
+/** Ring angles available in a shot: the whole ring, or between two hard stops; continuous, or in steps. */
+export interface RingReach {
+  readonly lowDeg: number;
+  readonly highDeg: number;
+  /** null for a continuous ring */
+  readonly stepDeg: number | null;
+  /** Nearest available ring angle */
+  nearest(ringDeg: number): number;
+}
+
+/** Two hard stops set at marks limit the ring, if the wheel has hard stops. One alone, or three, limit nothing. */
+export function ringReach(plan: ShotPlan): RingReach {
+  const { lens } = plan.optics;
+  const ring = ringOf(lens);
+  const ends = [ring.angleAt(ring.closeFocusMm), ring.angleAt(ring.farthestMm)];
+  const [firstDeg, lastDeg] = [Math.min(...ends), Math.max(...ends)];
+  const stops = plan.wheel?.hasEndStops === true ? plan.marks.filter(({ hasHardStop }) => hasHardStop) : [];
+  let [lowDeg, highDeg] = [firstDeg, lastDeg];
+  if (stops.length === 2) {
+    const { markFocusMm } = planDistances(plan);
+    const set = stops.map(({ id }) => ring.angleAt(withinReach(ring, markFocusMm.get(id)!)));
+    [lowDeg, highDeg] = [Math.min(...set), Math.max(...set)];
+  }
+  const clamp = (deg: number) => Math.min(Math.max(deg, lowDeg), highDeg);
+  if (lens.response !== 'steps' || lens.stepCount < 1) return { lowDeg, highDeg, stepDeg: null, nearest: clamp };
+  const stepDeg = (lastDeg - firstDeg) / lens.stepCount;
+  const [lowest, highest] = [Math.ceil((lowDeg - firstDeg) / stepDeg - 1e-9), Math.floor((highDeg - firstDeg) / stepDeg + 1e-9)];
+  const nearest = (deg: number) =>
+    firstDeg + Math.min(Math.max(Math.round((deg - firstDeg) / stepDeg), lowest), Math.max(highest, lowest)) * stepDeg;
+  return { lowDeg: nearest(lowDeg), highDeg: nearest(highDeg), stepDeg, nearest };
+}

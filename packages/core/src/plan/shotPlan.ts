@@ -1,0 +1,227 @@
+import type { Easing, Hand } from '../hand/index.js';
+import type { FloorPlan, Mark, RehearsalRun, Subject } from '../floor/index.js';
+import { type Camera, circleMm, type Lens, pictureSize, type Rig, type Sharpness, type Wheel } from '../kit/index.js';
+import type { Schedule, ShotGoals } from './goals.js';
+
+/** Version of the saved form. A change of the form raises it and adds an upgrade. */
+export const PLAN_SCHEMA = 8;
+
+/** How focus is found and kept during the take. */
+export const METHODS = [
+  'fixed',
+  'constant-distance',
+  'walk-in',
+  'push-in',
+  'follow',
+  'rack',
+  'acquire-then-lock',
+  'automatic',
+] as const;
+export type Method = (typeof METHODS)[number];
+
+/** What a beat requires: sharp, deliberately soft, or nothing (the subject may be soft). */
+export const REQUIREMENTS = ['sharp', 'soft', 'none'] as const;
+export type Requirement = (typeof REQUIREMENTS)[number];
+
+/** Two ways to shoot the same action in separate takes, for example with the talker or the listener sharp. */
+export const ALTERNATES = ['A', 'B'] as const;
+export type Alternate = (typeof ALTERNATES)[number];
+
+/** A span of the shot and what is required of a subject in it. */
+export interface Beat {
+  readonly id: string;
+  readonly subjectId: string;
+  readonly requirement: Requirement;
+  readonly fromS: number;
+  /** Greater than `fromS`; the frame at this time is not part of the beat */
+  readonly toS: number;
+  /** Share of the beat's frames that must meet the requirement, above 0 up to 1 */
+  readonly requiredShare: number;
+  /** Minimum blur of a beat that must be soft, in percent of the picture's width */
+  readonly blurPercent: number;
+  /** The instant that must be perfect, whatever the required share; null for none */
+  readonly keyMomentS: number | null;
+  /** Alternate it belongs to; null for both */
+  readonly alternate: Alternate | null;
+  /** Purpose of the beat, in a word */
+  readonly why: string;
+}
+
+/** Default values of a new beat. */
+export const DEFAULT_BEAT = {
+  requirement: 'sharp',
+  requiredShare: 1,
+  blurPercent: 1,
+  keyMomentS: null,
+  alternate: null,
+  why: '',
+} as const satisfies Partial<Beat>;
+
+/** A point of a course. */
+export interface CoursePoint {
+  readonly timeS: number;
+  /** null for infinity */
+  readonly distanceMm: number | null;
+}
+
+/**
+ * Where focus goes, and what it does until the next pull. It holds at a mark, a distance or a blur, or it tracks a subject or a
+ * course.
+ */
+export type FocusTarget =
+  | { readonly kind: 'mark'; readonly markId: string }
+  | { readonly kind: 'distance'; readonly distanceMm: number | null }
+  /** Beside a mark, so far that it blurs to a share of the picture's width */
+  | { readonly kind: 'blur'; readonly markId: string; readonly blurPercent: number; readonly towards: 'near' | 'far' }
+  /** With someone; where they will be in so many seconds, or, below 0, were */
+  | { readonly kind: 'subject'; readonly subjectId: string; readonly leadS: number }
+  /** Through points in order of time, evenly in ring angle from each to the next */
+  | { readonly kind: 'course'; readonly points: readonly CoursePoint[] };
+
+/** What sets a pull off. */
+export const CUE_TRIGGERS = ['clock', 'spoken-line', 'look', 'hand'] as const;
+export type CueTrigger = (typeof CUE_TRIGGERS)[number];
+
+/** A timed change of focus from wherever the ring is to a target. */
+export interface Pull {
+  readonly id: string;
+  readonly startS: number;
+  readonly durationS: number;
+  readonly easing: Easing;
+  readonly target: FocusTarget;
+  readonly trigger: CueTrigger;
+  /** Words of the cue: which spoken line, whose look; empty for the clock */
+  readonly cue: string;
+  /** Duration of the count-in before the pull */
+  readonly countInS: number;
+  /** Timing spread of the trigger: one standard deviation, assumed until rehearsed */
+  readonly cueSigmaS: number;
+}
+
+/** Default values of a new pull. */
+export const DEFAULT_PULL = {
+  easing: 'eased',
+  trigger: 'clock',
+  cue: '',
+  countInS: 1,
+  cueSigmaS: 0.1,
+} as const satisfies Partial<Pull>;
+
+/** Assumed timing spread of a trigger until rehearsed. Shown as an assumption. */
+export const ASSUMED_CUE_SIGMA_S = DEFAULT_PULL.cueSigmaS;
+
+/** The planned focus track: its start, and its pulls in order of time. Between pulls focus holds or tracks. */
+export interface FocusTrackPlan {
+  /** null until a first distance is known */
+  readonly start: FocusTarget | null;
+  readonly pulls: readonly Pull[];
+}
+
+/** A change of stop or focal length while rolling, smooth at both ends. */
+export interface OpticsChange {
+  readonly id: string;
+  readonly startS: number;
+  readonly durationS: number;
+  /** Final stop as engraved, or final focal length in mm */
+  readonly to: number;
+}
+
+/** Camera and lens of a shot, and their settings over time. */
+export interface ShotOptics {
+  readonly camera: Camera;
+  readonly lens: Lens;
+  /** At the start; the focal length of a prime */
+  readonly focalLengthMm: number;
+  /** In order of time, without overlap; empty for a prime */
+  readonly zooms: readonly OpticsChange[];
+  /** At the start, as engraved on the lens */
+  readonly stop: number;
+  /** In order of time, without overlap */
+  readonly irisPulls: readonly OpticsChange[];
+  readonly sharpness: Sharpness;
+}
+
+/** Kit items that the shot's gear was copied from; null for figures of its own. The shot keeps a copy: the kit may change. */
+export interface KitSources {
+  readonly camera: { readonly id: string; readonly modeId: string; readonly steadyingId: string | null } | null;
+  readonly lensId: string | null;
+  readonly wheelId: string | null;
+  readonly rigId: string | null;
+}
+
+/** Exposure settings apart from the stop. */
+export interface ShotExposure {
+  /** T-stop that the meter gives for these settings; null until metered */
+  readonly meteredStop: number | null;
+  readonly iso: number;
+  readonly shutterAngleDeg: number;
+  /** Neutral-density filters in place, in stops */
+  readonly ndStops: number;
+}
+
+/** One shot as planned: the document that is edited, undone, saved and restored as a whole. Lengths in mm, times in s. */
+export interface ShotPlan {
+  readonly schema: typeof PLAN_SCHEMA;
+  readonly durationS: number;
+  readonly captureFps: number;
+  readonly deliveryFps: number;
+  readonly method: Method;
+  readonly optics: ShotOptics;
+  readonly exposure: ShotExposure;
+  /** null for a hand at the ring */
+  readonly wheel: Wheel | null;
+  /** null until one is chosen */
+  readonly rig: Rig | null;
+  readonly kit: KitSources;
+  /** Floor plan; null if nothing is drawn and all distances are taped */
+  readonly floor: FloorPlan | null;
+  readonly subjects: readonly Subject[];
+  readonly marks: readonly Mark[];
+  readonly beats: readonly Beat[];
+  /** Focus track of the alternate that is shown, if there are two */
+  readonly focusTrack: FocusTrackPlan;
+  /** null for a shot without alternates */
+  readonly alternates: { readonly shown: Alternate; readonly other: FocusTrackPlan } | null;
+  /** Highest speed at which the puller is willing to turn */
+  readonly maxHandDegPerS: number;
+  /** Speed, steadiness and errors of the hand */
+  readonly hand: Hand;
+  /** The shot is planned as it is filmed, and will be played backwards in the edit */
+  readonly isReversed: boolean;
+  /** Rehearsal runs timed by taps, latest last */
+  readonly rehearsals: readonly RehearsalRun[];
+  readonly goals: ShotGoals;
+  readonly schedule: Schedule;
+  readonly notes: string;
+}
+
+/** Circle of confusion of this shot in mm on the sensor. */
+export function planCircleMm({ camera, sharpness }: Pick<ShotOptics, 'camera' | 'sharpness'>): number {
+  return circleMm(camera, sharpness);
+}
+
+/** Width of the picture on the sensor: the reference for a blur in percent. */
+export function pictureWidthMm({ camera }: Pick<ShotOptics, 'camera'>): number {
+  return pictureSize(camera).sensorWidthMm;
+}
+
+/** Beats of the alternate that is shown. */
+export function activeBeats({ beats, alternates }: Pick<ShotPlan, 'beats' | 'alternates'>): readonly Beat[] {
+  return beats.filter(({ alternate }) => alternate === null || alternates === null || alternate === alternates.shown);
+}
+
+/** Beats that require sharpness at a time, in the alternate that is shown. */
+export function sharpBeatsAt(plan: Pick<ShotPlan, 'beats' | 'alternates'>, timeS: number): readonly Beat[] {
+  return activeBeats(plan).filter(
+    ({ requirement: kind, fromS, toS }) =>
+      kind === 'sharp' && timeS >= fromS - TIME_TOLERANCE_S && timeS < toS - TIME_TOLERANCE_S,
+  );
+}
+
+/** Tolerance for rounding of times: far below a frame. */
+const TIME_TOLERANCE_S = 1e-6;
+
+/** End of a pull, iris pull or zoom. */
+export function pullEndS(move: { readonly startS: number; readonly durationS: number }): number {
+  return move.startS + move.durationS;
+}

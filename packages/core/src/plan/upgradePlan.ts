@@ -1,0 +1,189 @@
+import { ASSUMED_MARK_SIGMA_MM, ASSUMED_TIMING_SIGMA_S, DEFAULT_MARK, STANDING_EYES_MM } from '../floor/index.js';
+import { ASSUMED_HAND } from '../hand/index.js';
+import { ASSUMED_PEAK_DEG_PER_S } from '../kit/index.js';
+import { DEFAULT_GOALS, DEFAULT_SCHEDULE } from './goals.js';
+import { ASSUMED_CUE_SIGMA_S, DEFAULT_PULL, PLAN_SCHEMA } from './shotPlan.js';
+
+type Json = Readonly<Record<string, unknown>>;
+
+/**
+ * Upgrades a saved plan to the current schema. A plan of unknown schema, or an invalid one, is returned unchanged: `checkPlan`
+ * then reports it.
+ *
+ * @param saved - a plan of any schema so far
+ */
+export function upgradePlan(saved: unknown): unknown {
+  let plan = saved;
+  for (;;) {
+    const schema = isRecord(plan) ? plan['schema'] : undefined;
+    if (schema === 1) plan = toSchema2(plan as Json);
+    else if (schema === 2) plan = toSchema3(plan as Json);
+    else if (schema === 3) plan = toSchema4(plan as Json);
+    else if (schema === 4) plan = toSchema5(plan as Json);
+    else if (schema === 5) plan = toSchema6(plan as Json);
+    else if (schema === 6) plan = toSchema7(plan as Json);
+    else if (schema === 7) plan = toSchema8(plan as Json);
+    else return plan;
+  }
+}
+
+/** Schema 2 adds kit, wheel, rig, exposure, zooms, iris pulls and stale marks. */
+function toSchema2(plan: Json): Json {
+  const optics = isRecord(plan['optics']) ? plan['optics'] : {};
+  const camera = isRecord(optics['camera']) ? optics['camera'] : {};
+  const lens = isRecord(optics['lens']) ? optics['lens'] : {};
+  const { focalLengthMm, widestStop } = lens;
+  return {
+    ...plan,
+    schema: 2,
+    optics: {
+      ...optics,
+      camera: { ...camera, mode: '', steadyingCropPercent: 0 },
+      lens: {
+        ...lens,
+        longestMm: focalLengthMm,
+        widestStopLong: widestStop,
+        response: 'angle',
+        stepCount: 0,
+        reportsData: false,
+        squeeze: 1,
+        breathingPercent: 0,
+        holdsFocus: 'untested',
+        frontDiameterMm: null,
+        ringDiameterMm: null,
+        gear: '',
+      },
+      focalLengthMm,
+      zooms: [],
+      stopPulls: [],
+    },
+    exposure: { meteredStop: null, iso: 800, shutterAngleDeg: 180, ndStops: 0 },
+    wheel: null,
+    rig: null,
+    kit: { camera: null, lensId: null, wheelId: null, rigId: null },
+    marks: itemsOf(plan, 'marks').map((mark) => ({ ...mark, stale: null })),
+  };
+}
+
+/** Schema 3 adds the floor plan: places of marks, and heights of points of focus. */
+function toSchema3(plan: Json): Json {
+  return {
+    ...plan,
+    schema: 3,
+    floor: null,
+    subjects: itemsOf(plan, 'subjects').map((subject) => ({ ...subject, heightMm: STANDING_EYES_MM })),
+    marks: itemsOf(plan, 'marks').map((mark) => ({ ...mark, place: null })),
+  };
+}
+
+/** Schema 4 adds details of marks, spreads of subjects, rehearsals, and a picture under the drawing. */
+function toSchema4(plan: Json): Json {
+  const line = isRecord(plan['line']) ? plan['line'] : {};
+  return {
+    ...plan,
+    schema: 4,
+    floor: isRecord(plan['floor']) ? { ...plan['floor'], picture: null } : null,
+    subjects: itemsOf(plan, 'subjects').map((subject) => ({
+      ...subject,
+      markSigmaMm: ASSUMED_MARK_SIGMA_MM,
+      timingSigmaS: ASSUMED_TIMING_SIGMA_S,
+      stays: itemsOf(subject, 'stays').map((stay) => ({ ...stay, pace: 'eased' })),
+    })),
+    marks: itemsOf(plan, 'marks').map((mark) => ({ ...OLD_MARK, ...mark })),
+    line: { ...line, moves: itemsOf(line, 'moves').map((move) => ({ ...move, cueSigmaS: ASSUMED_CUE_SIGMA_S })) },
+    rehearsals: [],
+  };
+}
+
+/** Schema 5 adds further requirements of beats, alternates, key moments, easings, cues and reversed shots. */
+function toSchema5(plan: Json): Json {
+  const line = isRecord(plan['line']) ? plan['line'] : {};
+  return {
+    ...plan,
+    schema: 5,
+    beats: itemsOf(plan, 'beats').map((beat) => ({ ...OLD_BEAT, ...beat })),
+    line: {
+      ...line,
+      // a cue in words was triggered by something seen or heard
+      moves: itemsOf(line, 'moves').map((move) => ({ ...OLD_MOVE, ...move, cueKind: move['cue'] ? 'look' : 'clock' })),
+    },
+    alternates: null,
+    handDegPerS: ASSUMED_PEAK_DEG_PER_S,
+    isReversed: false,
+  };
+}
+
+/** Schema 6 adds errors of the hand, goals, background and schedule. */
+function toSchema6(plan: Json): Json {
+  return { ...plan, schema: 6, hand: ASSUMED_HAND, wanted: OLD_GOALS, schedule: DEFAULT_SCHEDULE };
+}
+
+/** Schema 7 adds the time on screen. */
+function toSchema7(plan: Json): Json {
+  const wanted = isRecord(plan['wanted']) ? plan['wanted'] : {};
+  return { ...plan, schema: 7, wanted: { screenS: null, ...wanted } };
+}
+
+/** Schema 8 renames fields to the terms of the glossary. */
+function toSchema8(plan: Json): Json {
+  const { line, handDegPerS, wanted, ...rest } = plan;
+  const optics = isRecord(plan['optics']) ? plan['optics'] : {};
+  const { alternates } = plan;
+  return {
+    ...rest,
+    schema: PLAN_SCHEMA,
+    optics: renamed(optics, { stopPulls: 'irisPulls' }),
+    marks: itemsOf(plan, 'marks').map((mark) => ({
+      ...renamed(mark, { standInId: 'focusReferenceId', hasStop: 'hasHardStop' }),
+      method: mark['method'] === 'stand-in' ? 'reference' : mark['method'],
+    })),
+    beats: itemsOf(plan, 'beats').map(({ kind, ...beat }) => ({
+      ...renamed(beat, { keyS: 'keyMomentS' }),
+      requirement: kind === 'drift' ? 'none' : kind,
+    })),
+    focusTrack: trackOfLine(line),
+    alternates: isRecord(alternates) ? { ...alternates, other: trackOfLine(alternates['other']) } : alternates,
+    maxHandDegPerS: handDegPerS,
+    rehearsals: itemsOf(plan, 'rehearsals').map((run) => ({
+      ...run,
+      taps: itemsOf(run, 'taps').map(({ of, ...tap }) => ({
+        ...tap,
+        event: isRecord(of) ? renamed(of, { moveId: 'pullId' }) : of,
+      })),
+    })),
+    goals: isRecord(wanted) ? renamed(wanted, { keepShare: 'targetKeepRate', screenS: 'screenTimeS' }) : wanted,
+  };
+}
+
+/** Before schema 8 the focus track was called line, and its pulls moves. */
+function trackOfLine(line: unknown): unknown {
+  if (!isRecord(line)) return line;
+  const { moves: _, ...track } = line;
+  const pulls = itemsOf(line, 'moves').map(({ kind: __, cueKind, ...move }) => ({
+    ...renamed(move, { cueLeadS: 'countInS' }),
+    trigger: cueKind === 'line' ? 'spoken-line' : cueKind,
+  }));
+  return { ...track, pulls };
+}
+
+/** A copy with some keys renamed; keys that are missing stay missing. */
+function renamed(item: Json, names: Readonly<Record<string, string>>): Json {
+  return Object.fromEntries(Object.entries(item).map(([key, value]) => [names[key] ?? key, value]));
+}
+
+function itemsOf(parent: Json, key: string): Json[] {
+  return (Array.isArray(parent[key]) ? (parent[key] as unknown[]) : []).map((item) => (isRecord(item) ? item : {}));
+}
+
+function isRecord(value: unknown): value is Json {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
+}
+
+// Defaults with the field names of their time.
+const { focusReferenceId, hasHardStop, ...MARK } = DEFAULT_MARK;
+const OLD_MARK = { ...MARK, standInId: focusReferenceId, hasStop: hasHardStop };
+const OLD_BEAT = { kind: 'sharp', requiredShare: 1, blurPercent: 1, keyS: null, alternate: null, why: '' };
+const { easing, cue, cueSigmaS } = DEFAULT_PULL;
+const OLD_MOVE = { kind: 'rack', easing, cueKind: 'clock', cue, cueLeadS: 1, cueSigmaS };
+const { targetKeepRate, screenTimeS: _screenTimeS, ...GOALS } = DEFAULT_GOALS;
+const OLD_GOALS = { ...GOALS, keepShare: targetKeepRate };

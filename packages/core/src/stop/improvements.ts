@@ -1,0 +1,176 @@
+import { changePull, pullRoom, removeCameraKey, type ShotPlan } from '../plan/index.js';
+import { findFixes, type FixChange } from '../verdict/index.js';
+import { type ErrorSource, errorSources } from '../trials/index.js';
+import { withStop, stopsToCompare } from './withStop.js';
+
+/** What an improvement changes: it removes an error source, changes the plan, or changes the stop. */
+export type ImprovementChange =
+  | { readonly kind: 'without'; readonly source: ErrorSource }
+  | { readonly kind: 'mend'; readonly change: FixChange }
+  | { readonly kind: 'stop'; readonly stop: number; readonly stopsLost: number }
+  /** The camera stays where it starts: one thing less that moves */
+  | { readonly kind: 'still-camera' };
+
+/** A possible improvement: the plan to simulate, and its cost. */
+export interface Improvement {
+  readonly change: ImprovementChange;
+  readonly plan: ShotPlan;
+  /** Error source to switch off: the upper limit of the gain */
+  readonly without: ErrorSource | null;
+  /** Time it costs on the set, in minutes: assumed, and shown as an assumption */
+  readonly minutes: number;
+}
+
+/**
+ * Cost of reducing an error, in minutes: walk the marks again, rehearse the timing, tape again, rehearse the cue, practise the
+ * landing or the follow.
+ */
+const ERROR_MINUTES: Readonly<Record<ErrorSource['kind'], number>> = {
+  marks: 5,
+  timing: 5,
+  measuring: 1,
+  cue: 2,
+  landing: 4,
+  following: 6,
+};
+
+/** Cost of a change of the plan, in minutes. */
+const FIX_MINUTES: Readonly<Record<FixChange['kind'], number>> = {
+  earlier: 0.5,
+  later: 0.5,
+  longer: 0.5,
+  shorter: 0.5,
+  easing: 0.5,
+  lead: 1,
+  split: 1,
+  reference: 1,
+  follow: 2,
+  'hard-stops': 3,
+  gear: 6,
+  'lay-line': 2,
+  'step-back': 8,
+  'shorter-walk': 5,
+  'other-order': 6,
+  reversed: 10,
+  stop: 3,
+};
+
+/** Cost of one stop of light by lamps, filters or gain, in minutes. */
+const MINUTES_PER_STOP = 3;
+
+/** Cost of leaving the camera where it is, in minutes. */
+const STILL_CAMERA_MINUTES = 2;
+
+/** Earlier starts that are tried for a pull, in seconds. */
+const EARLIER_STARTS_S = [0.2, 0.4, 0.8];
+
+/** Number of stops tried beyond the current one. */
+const MAX_EXTRA_STOPS = 3;
+
+/** Everything that might raise the keep rate. Simulate all of them with the same seed and layout to see which does. */
+export function suggestImprovements(plan: ShotPlan): Improvement[] {
+  const errors = errorSources(plan)
+    .filter(({ sigma }) => sigma > 0)
+    .map(({ source }): Improvement => ({
+      change: { kind: 'without', source },
+      plan,
+      without: source,
+      minutes: ERROR_MINUTES[source.kind],
+    }));
+  const mends = findFixes(plan)
+    // every stop is tried below
+    .filter(({ change }) => change.kind !== 'stop')
+    .map(({ change, plan: mended }) => improvementOf(change, mended));
+  const sooner = plan.focusTrack.pulls.flatMap(({ id, startS, durationS }) =>
+    EARLIER_STARTS_S.filter((byS) => startS - byS >= (pullRoom(plan, id)?.earliestStartS ?? 0)).map((byS) =>
+      improvementOf(
+        { kind: 'longer', pullId: id, byS },
+        changePull(plan, id, { startS: startS - byS, durationS: durationS + byS }),
+      ),
+    ),
+  );
+  const { stop: now } = plan.optics;
+  const stops = stopsToCompare(plan)
+    .map((stop) => ({ stop, stopsLost: 2 * Math.log2(stop / now) }))
+    .filter(({ stopsLost }) => stopsLost > 1 / 6 && stopsLost < MAX_EXTRA_STOPS + 1 / 6)
+    .map(({ stop, stopsLost }): Improvement => ({
+      change: { kind: 'stop', stop, stopsLost },
+      plan: withStop(plan, stop),
+      without: null,
+      minutes: MINUTES_PER_STOP * stopsLost,
+    }));
+  const others = plan.floor?.camera.slice(1) ?? [];
+  const still: Improvement[] =
+    others.length === 0
+      ? []
+      : [
+          {
+            change: { kind: 'still-camera' },
+            plan: others.reduce((now, { id }) => removeCameraKey(now, id), plan),
+            without: null,
+            minutes: STILL_CAMERA_MINUTES,
+          },
+        ];
+  return [...errors, ...mends, ...sooner, ...still, ...stops];
+}
+
+function improvementOf(change: FixChange, plan: ShotPlan): Improvement {
+  return { change: { kind: 'mend', change }, plan, without: null, minutes: FIX_MINUTES[change.kind] };
+}
+
+/** An improvement after simulation. */
+export interface RankedImprovement extends Improvement {
+  readonly keepRate: number;
+  /** Increase of the keep rate, 0 to 1 */
+  readonly gain: number;
+}
+
+/** Gains below this are not shown. */
+const MIN_GAIN = 0.015;
+
+/**
+ * The improvements that help, by gain per minute. Of several sizes of one change, the cheapest that reaches the target;
+ * otherwise the one with the largest gain.
+ *
+ * @param rates - by improvement, in their order; null if its plan can't be evaluated
+ */
+export function rankImprovements(
+  improvements: readonly Improvement[],
+  rates: readonly (number | null)[],
+  now: { readonly keepRate: number; readonly targetKeepRate: number },
+): RankedImprovement[] {
+  const tried = improvements.flatMap((improvement, index): RankedImprovement[] => {
+    const rate = rates[index] ?? null;
+    const gain = rate === null ? 0 : rate - now.keepRate;
+    return rate === null || gain < MIN_GAIN ? [] : [{ ...improvement, keepRate: rate, gain }];
+  });
+  const best = new Map<string, RankedImprovement>();
+  for (const one of tried) {
+    const key = groupOf(one.change);
+    const known = best.get(key);
+    if (!known || isBetter(one, known, now.targetKeepRate)) best.set(key, one);
+  }
+  return [...best.values()].sort((a, b) => worth(b) - worth(a));
+}
+
+function worth({ gain, minutes }: RankedImprovement): number {
+  return gain / minutes;
+}
+
+/**
+ * Whether one size of a change is better: one that is enough beats one that is not; then lower cost; of two that are not
+ * enough, higher gain.
+ */
+function isBetter(a: RankedImprovement, b: RankedImprovement, targetKeepRate: number): boolean {
+  const [aIsEnough, bIsEnough] = [a.keepRate >= targetKeepRate, b.keepRate >= targetKeepRate];
+  if (aIsEnough !== bIsEnough) return aIsEnough;
+  return aIsEnough ? a.minutes < b.minutes : a.gain > b.gain;
+}
+
+/** Key of improvements that are the same change in several sizes. */
+function groupOf(change: ImprovementChange): string {
+  if (change.kind === 'stop' || change.kind === 'still-camera') return change.kind;
+  if (change.kind === 'without') return JSON.stringify(change.source);
+  const { kind } = change.change;
+  return 'pullId' in change.change ? `${kind} ${change.change.pullId}` : JSON.stringify(change.change);
+}

@@ -1,0 +1,431 @@
+import fc from 'fast-check';
+import { twoPeople } from '../../../test/plans';
+import { ringOf } from '../../kit/index';
+import { addPull, changePull } from '../../plan/index';
+import { focusTrack } from '../../track/index';
+import { asJudged } from '../asJudged';
+import { captureForScreenS, frameRateFigures, screenTimeS } from './frameRates';
+import { measuredErrors, sumsOf, takeFigures } from '../takeFigures';
+import { newTake, type Take } from '../take';
+import { otioTimeline } from './otio';
+import { packTrack, trackDegAt } from '../track';
+import { pullTimes } from '../onPlanTime';
+import { rankSpans, usableSpansOf } from './usableSpans';
+import { readLensData } from '../lensData';
+import { type LoggedTake, readTakesJson, readTakesTable, takesJson, takesTable } from '../exchange';
+import { retime } from './retime';
+import { webVtt } from './webvtt';
+import { withMeasuredErrors } from '../withMeasuredErrors';
+
+const plan = changePull(twoPeople(), 'pull-1', { startS: 4, durationS: 1 });
+const empty: Take = { ...newTake(plan, 3), focus: 'usable', durationS: 10 };
+const span = (fromS: number, toS: number) => ({ fromS, toS });
+
+describe('rates', () => {
+  test('shot at twice the rate it lasts twice as long, and costs a stop', () => {
+    expect(frameRateFigures(48, 24)).toEqual({ stretch: 2, slowestSpeed: 0.5, lightCostStops: 1 });
+    expect(frameRateFigures(24, 24)).toMatchObject({ stretch: 1, lightCostStops: 0 });
+    expect(screenTimeS(3, 48, 24)).toBe(6);
+    expect(captureForScreenS(6, 48, 24)).toBe(3);
+  });
+});
+
+describe('retiming', () => {
+  test('what is soft goes by as fast as is allowed; what is sharp fills the rest', () => {
+    const shown = retime(10, [span(0, 4), span(6, 10)], 12, { fastest: 4, slowest: 0.5 });
+    expect(shown.stretches.map(({ isSoft }) => isSoft)).toEqual([false, true, false]);
+    expect(shown.softScreenS).toBe(0.5);
+    expect(shown.screenTimeS).toBeCloseTo(12, 9);
+    expect(shown.stretches[0]!.speed).toBeCloseTo(8 / 11.5, 9);
+    expect(shown.missingS).toBe(0);
+  });
+
+  test('drawn out no further than there are frames: what is missing then is told', () => {
+    const shown = retime(10, [span(0, 2)], 12, { fastest: 8, slowest: 0.5 });
+    expect(shown.stretches[0]!.speed).toBe(0.5);
+    expect(shown.screenTimeS).toBeCloseTo(4 + 1, 9);
+    expect(shown.missingS).toBeCloseTo(7, 6);
+  });
+
+  test('without a wanted length what is sharp goes by as it was; nothing sharp is nothing to draw out', () => {
+    expect(retime(10, [span(2, 20)], null, { fastest: 4, slowest: 1 }).stretches).toMatchObject([
+      { speed: 4 },
+      { speed: 1, toS: 10 },
+    ]);
+    expect(retime(10, [], 5, { fastest: 4, slowest: 1 })).toMatchObject({ screenTimeS: 2.5, missingS: 2.5 });
+  });
+
+  test('stretches cover the take once, in order, whatever the spans', () => {
+    const spans = fc.array(fc.tuple(fc.double({ min: 0, max: 12, noNaN: true }), fc.double({ min: 0, max: 12, noNaN: true })));
+    fc.assert(
+      fc.property(spans, fc.double({ min: 0.1, max: 60, noNaN: true }), (pairs, wanted) => {
+        const usable = pairs.map(([a, b]) => span(Math.min(a, b), Math.max(a, b)));
+        const { stretches, screenTimeS: total } = retime(10, usable, wanted, { fastest: 6, slowest: 0.5 });
+        expect(stretches[0]!.fromS).toBe(0);
+        expect(stretches[stretches.length - 1]!.toS).toBe(10);
+        stretches.slice(1).forEach(({ fromS }, k) => expect(fromS).toBe(stretches[k]!.toS));
+        expect(stretches.every(({ speed }) => speed >= 0.5 && speed <= 6)).toBe(true);
+        expect(total).toBeGreaterThanOrEqual(10 / 6 - 1e-9);
+      }),
+    );
+  });
+});
+
+describe('what can be used', () => {
+  test('as it was said, else all of a take that is not soft; without what was rocked to check', () => {
+    expect(usableSpansOf(empty)).toEqual([span(0, 10)]);
+    expect(usableSpansOf({ ...empty, focus: 'soft' })).toEqual([]);
+    expect(usableSpansOf({ ...empty, focusChecks: [span(3, 4)] })).toEqual([span(0, 3), span(4, 10)]);
+    expect(usableSpansOf({ ...empty, usable: [span(1, 5)], focusChecks: [span(0, 2), span(4, 6)] })).toEqual([span(2, 4)]);
+  });
+
+  test('ranked: circled, not played badly, the longest', () => {
+    const takes = [
+      { number: 1, take: { ...empty, usable: [span(0, 9)], performance: 'poor' as const } },
+      { number: 2, take: { ...empty, usable: [span(0, 3), span(4, 9)] } },
+      { number: 3, take: { ...empty, usable: [span(0, 2)], isCircled: true } },
+    ];
+    expect(rankSpans(takes).map(({ number, lengthS }) => [number, lengthS])).toEqual([
+      [3, 2],
+      [2, 5],
+      [2, 3],
+      [1, 9],
+    ]);
+  });
+
+  test('a track that was judged says it in the time of the take, also where the plan waited', () => {
+    const onLook = changePull(plan, 'pull-1', { trigger: 'look' });
+    const line = focusTrack(onLook, ringOf(onLook.optics.lens))!;
+    // she looks two seconds late, and the ring goes with her
+    const ringDeg = Float64Array.from({ length: 100 * (onLook.durationS + 2) + 1 }, (_, k) =>
+      line.ringDegAt(k / 100 < 4 ? k / 100 : Math.max(4, k / 100 - 2)),
+    );
+    const durationS = onLook.durationS + 2;
+    const track = packTrack({ hz: 100, ringDeg });
+    const judged = asJudged(onLook, { ...empty, durationS, track, cues: [{ pullId: 'pull-1', timeS: 6 }] });
+    expect(judged.hits).toMatchObject([{ pullId: 'pull-1', hit: 'hit' }]);
+    expect(Math.abs(judged.hits[0]!.offDeg!)).toBeLessThan(0.02);
+    expect(Math.max(...judged.usable!.map(({ toS }) => toS))).toBeCloseTo(durationS, 1);
+    expect(asJudged(onLook, empty)).toBe(empty);
+    // what a device tells may lie past the ends of the ring
+    const past = packTrack({ hz: 100, ringDeg: Float64Array.of(-3, 9000, -3) });
+    expect(asJudged(plan, { ...empty, track: past }).focus).toBe('soft');
+  });
+});
+
+/** Fields that an object of each schema must have, as its published form names them. */
+const OTIO_FIELDS: Readonly<Record<string, readonly string[]>> = {
+  'Timeline.1': ['name', 'metadata', 'global_start_time', 'tracks'],
+  'Stack.1': ['name', 'metadata', 'source_range', 'effects', 'markers', 'enabled', 'children'],
+  'Track.1': ['name', 'metadata', 'source_range', 'effects', 'markers', 'enabled', 'children', 'kind'],
+  'Clip.2': [
+    'name',
+    'metadata',
+    'source_range',
+    'effects',
+    'markers',
+    'enabled',
+    'media_references',
+    'active_media_reference_key',
+  ],
+  'MissingReference.1': ['name', 'metadata', 'available_range', 'available_image_bounds'],
+  'Marker.2': ['name', 'metadata', 'color', 'comment', 'marked_range'],
+  'LinearTimeWarp.1': ['name', 'metadata', 'effect_name', 'enabled', 'time_scalar'],
+  'TimeRange.1': ['start_time', 'duration'],
+  'RationalTime.1': ['value', 'rate'],
+};
+
+/** Every object with a schema in a value; each with all fields of its schema and no others. */
+function schemasIn(value: unknown): string[] {
+  if (typeof value !== 'object' || value === null) return [];
+  const { OTIO_SCHEMA: schema, ...fields } = value as Record<string, unknown>;
+  const inside = Object.values(fields).flatMap(schemasIn);
+  if (typeof schema !== 'string') return inside;
+  expect(Object.keys(fields).sort()).toEqual([...(OTIO_FIELDS[schema] ?? [])].sort());
+  return [schema, ...inside];
+}
+
+describe('as a timeline', () => {
+  const take: Take = {
+    ...empty,
+    startTimecode: '10:00:00:00',
+    hits: [{ pullId: 'pull-1', hit: 'late', lateS: 0.4, offDeg: 0 }],
+    cues: [{ pullId: 'pull-1', timeS: 4.4 }],
+    usable: [span(0, 4), span(6, 10)],
+    focusChecks: [span(4, 5)],
+  };
+  const retiming = retime(10, take.usable!, 12, { fastest: 4, slowest: 0.5 });
+  const timeline = otioTimeline('4A', [
+    { name: '4A take 1', number: 1, take, pulls: [{ name: 'B', timeS: 4.4, hit: 'late' }], retiming },
+    {
+      name: '4A take 2',
+      number: 2,
+      take: { ...empty, gear: { ...empty.gear, isReversed: true } },
+      pulls: [],
+      retiming: null,
+    },
+  ]);
+
+  test('every object has the fields of its schema, and comes back from JSON', () => {
+    const schemas = schemasIn(JSON.parse(JSON.stringify(timeline)));
+    expect(new Set(schemas)).toEqual(new Set(Object.keys(OTIO_FIELDS)));
+    expect(schemas.filter((schema) => schema === 'Clip.2')).toHaveLength(2 + 3);
+  });
+
+  test('clips lie in the camera’s timecode; stretches carry their speed, and a shot turned round runs backwards', () => {
+    const [takes, retimed] = (timeline['tracks'] as { children: { children: Record<string, never>[] }[] }).children;
+    expect(takes!.children[0]).toMatchObject({
+      source_range: { start_time: { value: 10 * 3600 * 24, rate: 24 }, duration: { value: 240 } },
+      markers: [{ color: 'RED' }, { name: 'usable' }, { name: 'usable' }, { color: 'ORANGE' }],
+    });
+    expect(takes!.children[1]).toMatchObject({ effects: [{ time_scalar: -1 }] });
+    const warps = retimed!.children.map(({ effects }) => (effects as unknown as { time_scalar: number }[])[0]!.time_scalar);
+    expect(warps).toEqual(retiming.stretches.map(({ speed }) => speed));
+  });
+});
+
+test('a take that was shot backwards is retimed from its end to its beginning', () => {
+  const backwards = { ...empty, gear: { ...empty.gear, isReversed: true }, usable: [span(0, 4)] };
+  const retiming = retime(10, backwards.usable, 4, { fastest: 4, slowest: 1 });
+  const timeline = otioTimeline('x', [{ name: 'x', number: 1, take: backwards, pulls: [], retiming }]);
+  const [, retimed] = (timeline['tracks'] as { children: { children: Record<string, unknown>[] }[] }).children;
+  expect(retimed!.children).toMatchObject([
+    { source_range: { start_time: { value: 96 } }, effects: [{ time_scalar: -4 }] },
+    { source_range: { start_time: { value: 0 } }, effects: [{ time_scalar: -retiming.stretches[0]!.speed }] },
+  ]);
+});
+
+test('pulls were set off as the cues say, or by the clock; those that were not come to are left out', () => {
+  const on = changePull(addPull(plan, 'mark-1', 7), 'pull-1', { trigger: 'look' });
+  const startS = on.focusTrack.pulls[1]!.startS;
+  expect(pullTimes(on, { cues: [{ pullId: 'pull-1', timeS: 4.5 }], durationS: 20 })).toEqual([
+    { pullId: 'pull-1', timeS: 4.5 },
+    { pullId: 'pull-2', timeS: expect.closeTo(startS + 0.5, 9) as number },
+  ]);
+  expect(pullTimes(on, { cues: [], durationS: 20 })).toEqual([]);
+  expect(pullTimes(plan, { cues: [], durationS: 3 })).toEqual([]);
+});
+
+test('cues as WebVTT keep to its grammar, whatever is in the text', () => {
+  const text = webVtt('4A', [
+    { fromS: 3661.5, toS: 3661.5, text: 'late --> here\n\nand <b>there</b> & so on' },
+    { fromS: 1, toS: 2.25, text: '' },
+  ]);
+  const stamp = String.raw`\d{2,}:[0-5]\d:[0-5]\d\.\d{3}`;
+  const cue = String.raw`\d+\n${stamp} --> ${stamp}\n(?:(?!.*-->)[^\n]+\n)+`;
+  expect(text).toMatch(new RegExp(String.raw`^WEBVTT( [^\n]*)?\n\n${cue}(\n${cue})*$`));
+  expect(text).toContain('00:00:01.000 --> 00:00:02.250');
+  expect(text).toContain('01:01:01.500 --> 01:01:01.600\nlate --&gt; here and &lt;b&gt;there&lt;/b&gt; &amp; so on');
+});
+
+const word = fc.string({ maxLength: 30 }).filter((text) => !/[\0\ud800-\udfff]/u.test(text));
+const someTake = fc.record({
+  note: word,
+  whyKept: word,
+  focus: fc.constantFrom('sharp', 'usable', 'soft', null),
+  isCircled: fc.boolean(),
+  checkMagnification: fc.option(fc.double({ min: 1, max: 100, noNaN: true })),
+  predictedKeepRate: fc.option(fc.double({ min: 0, max: 1, noNaN: true })),
+  usable: fc.option(fc.constant([span(0, 4)])),
+  durationS: fc.double({ min: 0, max: 7200, noNaN: true }),
+  track: fc.option(fc.constant(packTrack({ hz: 100, ringDeg: Float64Array.of(1, 2, 2.5, -7) }))),
+  repairs: fc.subarray(['reversed', 'retimed'] as const),
+});
+
+describe('takes leave and come back', () => {
+  test('as a table and as JSON, without loss', () => {
+    fc.assert(
+      fc.property(fc.array(someTake, { minLength: 1, maxLength: 4 }), word, (changes, slate) => {
+        const takes = changes.map((change, k): LoggedTake => ({
+          id: '',
+          slate,
+          number: k + 1,
+          rolledAt: '2026-03-01T10:15:00.000Z',
+          take: {
+            ...empty,
+            ...(change as Partial<Take>),
+            hits: [{ pullId: 'pull-1', hit: 'late', lateS: 0.42, offDeg: null }],
+            markMisses: [{ markId: 'mark-1', byMm: -12 }],
+            gear: { ...empty.gear, puller: change.note },
+          },
+        }));
+        expect(readTakesTable(takesTable(takes))).toEqual({ status: 'read', items: takes });
+        expect(readTakesJson(takesJson(takes))).toEqual({ status: 'read', items: takes });
+      }),
+    );
+  });
+
+  test.each([
+    [[['take'], ['1']], 'rolled at'],
+    [
+      [
+        ['take', 'rolled at'],
+        ['x', 'y'],
+      ],
+      'take',
+    ],
+    [
+      [
+        ['take', 'rolled at'],
+        ['1', 'yesterday'],
+      ],
+      'rolled at',
+    ],
+    [
+      [
+        ['take', 'rolled at', 'marks'],
+        ['1', '2026-03-01', '{'],
+      ],
+      'marks',
+    ],
+    [
+      [
+        ['take', 'rolled at', 'marks'],
+        ['1', '2026-03-01', '[{"moveId":"a","hit":"gone"}]'],
+      ],
+      'take.hits[0].hit',
+    ],
+  ])('%j is refused where it is wrong', (table, path) => {
+    const reading = readTakesTable(table);
+    expect(reading.status === 'unread' && reading.problems.some((one) => `${one.path} ${one.message}`.includes(path))).toBe(true);
+  });
+
+  test.each(['', '{', '{"format":"other"}', '{"format":"still-heron-takes","takes":[null]}'])('%j is no file of takes', (text) =>
+    expect(readTakesJson(text).status).toBe('unread'),
+  );
+});
+
+describe('lens data as a track', () => {
+  const ring = ringOf(plan.optics.lens);
+
+  test.each([
+    [
+      [
+        ['time s', 'ring deg'],
+        ['5', '10'],
+        ['6', '30'],
+      ],
+      10,
+      20,
+    ],
+    [
+      [
+        ['Timecode', 'Focus Distance (m)'],
+        ['10:00:05:00', '2.0'],
+        ['10:00:06:00', '2.0'],
+      ],
+      ring.angleAt(2000),
+      ring.angleAt(2000),
+    ],
+    [
+      [
+        ['t', 'distance ft'],
+        ['0', 'inf'],
+        ['1', 'inf'],
+      ],
+      ring.angleAt(ring.farthestMm),
+      ring.angleAt(ring.farthestMm),
+    ],
+  ])('%j', (table, startDeg, middleDeg) => {
+    const reading = readLensData(table, plan);
+    if (reading.status !== 'read') throw new Error(JSON.stringify(reading));
+    expect(reading.durationS).toBeCloseTo(1, 9);
+    expect(trackDegAt(reading.track, 0)).toBeCloseTo(startDeg, 6);
+    expect(trackDegAt(reading.track, 0.5)).toBeCloseTo(middleDeg, 6);
+  });
+
+  test.each([
+    [[], 'line 1'],
+    [
+      [
+        ['time', 'iris'],
+        ['0', '1'],
+      ],
+      'line 1',
+    ],
+    [
+      [
+        ['time', 'ring deg'],
+        ['0', '1'],
+      ],
+      '',
+    ],
+    [
+      [
+        ['time', 'ring deg'],
+        ['0', '1'],
+        ['soon', '1'],
+      ],
+      'line 3, time',
+    ],
+    [
+      [
+        ['time', 'ring deg'],
+        ['0', '1'],
+        ['1', ''],
+      ],
+      'line 3, ring deg',
+    ],
+    [
+      [
+        ['time', 'ring deg'],
+        ['1', '1'],
+        ['1', '2'],
+      ],
+      'line 3',
+    ],
+    [
+      [
+        ['time', 'distance m'],
+        ['0', '2'],
+        ['1', '-2'],
+      ],
+      'line 3, distance m',
+    ],
+  ])('%j is refused where it is wrong', (table, path) => {
+    const reading = readLensData(table, plan);
+    expect(reading.status === 'unread' && reading.problems[0]!.path).toBe(path);
+  });
+});
+
+describe('errors as takes showed them', () => {
+  const values = (seed: number) => Array.from({ length: 400 }, (_, k) => Math.sin(12.9898 * k + seed) * 0.3 + 0.1);
+
+  test('the mean and the spread of what was measured, by sums that add up', () => {
+    const [a, b] = [values(1), values(2)];
+    const figures = [a, b].map((late) => ({ late: sumsOf(late), off: sumsOf([]), markMisses: sumsOf([1, 2]) }));
+    const { late, off, markMisses } = measuredErrors(figures);
+    const all = [...a, ...b];
+    const mean = all.reduce((sum, value) => sum + value, 0) / all.length;
+    expect(late).toMatchObject({ count: 800 });
+    expect(late!.mean).toBeCloseTo(mean, 9);
+    expect(late!.sigma).toBeCloseTo(Math.sqrt(all.reduce((sum, value) => sum + (value - mean) ** 2, 0) / 799), 9);
+    expect([off, markMisses]).toEqual([null, null]);
+  });
+
+  test('a take tells what was measured in it; a plan that believes it can be stored', () => {
+    const take: Take = {
+      ...empty,
+      isCircled: true,
+      repairs: ['retimed'],
+      hits: [
+        { pullId: 'pull-1', hit: 'late', lateS: 0.4, offDeg: 1 },
+        { pullId: 'pull-2', hit: 'searched', lateS: null, offDeg: 9 },
+      ],
+      markMisses: [{ markId: 'mark-1', byMm: 30 }],
+    };
+    expect(takeFigures(take)).toEqual({
+      isUsable: true,
+      isRepaired: true,
+      late: sumsOf([0.4]),
+      off: sumsOf([1]),
+      markMisses: sumsOf([30]),
+    });
+    const fit = { count: 9, mean: 0.2, sigma: 0.1234 };
+    const fittedPlan = withMeasuredErrors(plan, { late: fit, off: fit, markMisses: { ...fit, sigma: 41.7 } });
+    expect(fittedPlan.focusTrack.pulls[0]!.cueSigmaS).toBe(0.12);
+    expect(fittedPlan.hand.steadyDeg).toBe(0.12);
+    expect(fittedPlan.subjects.every(({ markSigmaMm }) => markSigmaMm === 42)).toBe(true);
+    expect(withMeasuredErrors(plan, { late: null, off: null, markMisses: null })).toEqual(plan);
+  });
+});

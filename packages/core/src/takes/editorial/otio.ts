@@ -1,0 +1,133 @@
+import { frameOfTimecode } from '../../roll/index.js';
+import type { MarkHit } from '../scorePulls.js';
+import type { Take } from '../take.js';
+import type { Retiming } from './retime.js';
+import { type NumberedTake, usableSpansOf } from './usableSpans.js';
+
+/** A take with everything an editor needs. */
+export interface EditorialTake extends NumberedTake {
+  /** Name of the clip */
+  readonly name: string;
+  readonly take: Omit<Take, 'track'>;
+  /** By pull: name of its target, trigger time in take time, and how its mark was hit */
+  readonly pulls: readonly { readonly name: string; readonly timeS: number; readonly hit: MarkHit }[];
+  readonly retiming: Retiming | null;
+}
+
+/** A JSON value with an OTIO schema. */
+type Schema = { readonly OTIO_SCHEMA: string } & Readonly<Record<string, unknown>>;
+
+/**
+ * Takes as an OpenTimelineIO timeline. Each take is a clip with a marker for every pull, focus check and usable span. Retimed
+ * takes also fill a second track, one clip with a time warp for each stretch. A take shot backwards is reversed.
+ *
+ * Schemas: Timeline.1, Stack.1, Track.1, Clip.2, MissingReference.1, Marker.2, LinearTimeWarp.1, RationalTime.1, TimeRange.1.
+ */
+export function otioTimeline(name: string, takes: readonly EditorialTake[]): Schema {
+  const retimed = takes.filter(({ retiming }) => retiming !== null);
+  return {
+    OTIO_SCHEMA: 'Timeline.1',
+    name,
+    global_start_time: null,
+    metadata: {},
+    tracks: {
+      OTIO_SCHEMA: 'Stack.1',
+      name: 'tracks',
+      ...NOTHING_MORE,
+      source_range: null,
+      children: [
+        track('takes', takes.map(wholeClip)),
+        ...(retimed.length > 0 ? [track('retimed', retimed.flatMap(stretchClips))] : []),
+      ],
+    },
+  };
+}
+
+const NOTHING_MORE = { metadata: {}, effects: [], markers: [], enabled: true } as const;
+
+function track(name: string, children: readonly Schema[]): Schema {
+  return { OTIO_SCHEMA: 'Track.1', name, kind: 'Video', ...NOTHING_MORE, source_range: null, children };
+}
+
+function wholeClip(edited: EditorialTake): Schema {
+  const { take, pulls } = edited;
+  const markers = [
+    ...pulls.map(({ name, timeS, hit }) =>
+      marker(take, `pull to ${name}: ${hit}`, timeS, timeS, hit === 'hit' ? 'GREEN' : 'RED'),
+    ),
+    ...usableSpansOf(take).map(({ fromS, toS }) => marker(take, 'usable', fromS, toS, 'GREEN')),
+    ...take.focusChecks.map(({ fromS, toS }) => marker(take, 'rocked to check: cut', fromS, toS, 'ORANGE')),
+  ];
+  const effects = take.gear.isReversed ? [timeWarp('shot backwards', -1)] : [];
+  return clip(edited, 0, take.durationS, effects, markers);
+}
+
+/** The stretches in playback order: for a take shot backwards, from its end to its start. */
+function stretchClips(edited: EditorialTake): Schema[] {
+  const direction = edited.take.gear.isReversed ? -1 : 1;
+  const clips = edited.retiming!.stretches.map(({ fromS, toS, speed, isSoft }) => {
+    const scalar = direction * speed;
+    const name = isSoft ? 'past what is soft' : 'drawn out';
+    return clip(edited, fromS, toS, scalar === 1 ? [] : [timeWarp(name, scalar)], []);
+  });
+  return direction === 1 ? clips : clips.reverse();
+}
+
+function clip(
+  { name, take }: EditorialTake,
+  fromS: number,
+  toS: number,
+  effects: readonly Schema[],
+  markers: readonly Schema[],
+): Schema {
+  const { focus, performance, isCircled, note, whyKept, repairs } = take;
+  return {
+    OTIO_SCHEMA: 'Clip.2',
+    name,
+    source_range: range(take, fromS, toS),
+    effects,
+    markers,
+    enabled: true,
+    active_media_reference_key: 'DEFAULT_MEDIA',
+    media_references: {
+      DEFAULT_MEDIA: {
+        OTIO_SCHEMA: 'MissingReference.1',
+        name,
+        available_range: range(take, 0, take.durationS),
+        available_image_bounds: null,
+        metadata: {},
+      },
+    },
+    metadata: { still_heron: { focus, performance, is_circled: isCircled, note, why_kept: whyKept, repairs } },
+  };
+}
+
+function marker(take: EditorialTake['take'], name: string, fromS: number, toS: number, color: string): Schema {
+  return { OTIO_SCHEMA: 'Marker.2', name, color, comment: '', marked_range: range(take, fromS, toS), metadata: {} };
+}
+
+function timeWarp(name: string, speed: number): Schema {
+  return {
+    OTIO_SCHEMA: 'LinearTimeWarp.1',
+    name,
+    effect_name: 'LinearTimeWarp',
+    time_scalar: speed,
+    enabled: true,
+    metadata: {},
+  };
+}
+
+/** Time range of the clip, starting at the camera's timecode if it is known. */
+function range({ gear: { captureFps }, startTimecode }: EditorialTake['take'], fromS: number, toS: number): Schema {
+  const start = frameOfTimecode(startTimecode, captureFps) ?? 0;
+  const frames = (seconds: number) => Math.round(seconds * captureFps);
+  return {
+    OTIO_SCHEMA: 'TimeRange.1',
+    start_time: time(start + frames(fromS), captureFps),
+    duration: time(frames(toS) - frames(fromS), captureFps),
+  };
+}
+
+function time(value: number, rate: number): Schema {
+  return { OTIO_SCHEMA: 'RationalTime.1', value, rate };
+}

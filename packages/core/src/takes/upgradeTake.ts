@@ -1,0 +1,46 @@
+type Json = Readonly<Record<string, unknown>>;
+
+/** Fields of earlier forms by their present names. */
+const NEW_NAMES: Readonly<Record<string, string>> = {
+  settings: 'gear',
+  missed: 'markMisses',
+  wobbles: 'focusChecks',
+  checkedTimes: 'checkMagnification',
+  predictedRate: 'predictedKeepRate',
+};
+
+/**
+ * Upgrades a take from an earlier form. Missing values become "not said". An invalid take is returned unchanged: `checkTake`
+ * reports it.
+ */
+export function upgradeTake(saved: unknown): unknown {
+  if (!isRecord(saved)) return saved;
+  const take = Object.fromEntries(
+    Object.entries(saved).map(([key, value]) => {
+      const name = NEW_NAMES[key] ?? key;
+      return [name, upgradeTakeField(name, value)];
+    }),
+  );
+  if (!isRecord(take['gear']) || !Array.isArray(take['hits'])) return saved;
+  return { predictedKeepRate: null, startTimecode: '', usable: null, repairs: [], ...take };
+}
+
+/** Upgrades the value of one field of a take. A value of the wrong type is returned unchanged. */
+export function upgradeTakeField(name: string, value: unknown): unknown {
+  if (name === 'gear') return isRecord(value) ? { puller: '', ...value } : value;
+  if (!Array.isArray(value)) return value;
+  const items = value as readonly unknown[];
+  if (name === 'hits') return items.map((hit) => (isRecord(hit) ? { offDeg: null, ...withPullId(hit) } : hit));
+  if (name === 'cues') return items.map((cue) => (isRecord(cue) ? withPullId(cue) : cue));
+  if (name === 'repairs') return items.map((repair) => (repair === 'wobble-cut' ? 'focus-check-cut' : repair));
+  return value;
+}
+
+function withPullId(item: Json): Json {
+  const { moveId, ...rest } = item;
+  return moveId === undefined ? item : { pullId: moveId, ...rest };
+}
+
+function isRecord(value: unknown): value is Json {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
+}

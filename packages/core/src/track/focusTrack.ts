@@ -1,0 +1,74 @@
+import { eased, type Easing } from '../hand/index.js';
+import type { LensRing } from '../kit/index.js';
+import {
+  type FocusTarget,
+  pullEndS,
+  ringReach,
+  type ShotPlan,
+  targetOverTime,
+  type TargetOverTime,
+  type TrackPosition,
+} from '../plan/index.js';
+
+/** A pull in ring angles. */
+export interface TrackPull {
+  readonly pullId: string;
+  readonly startS: number;
+  readonly endS: number;
+  /** Position at the start of the pull */
+  readonly from: TrackPosition;
+  /** Position at its landing */
+  readonly to: TrackPosition;
+  /** Whether the ring keeps moving with a subject or a course after the landing */
+  readonly isTracking: boolean;
+}
+
+/** The focus track: ring angle over time. */
+export interface FocusTrack {
+  readonly start: TrackPosition;
+  readonly pulls: readonly TrackPull[];
+  /** Ring angle at a time: held by the target, or eased between two targets during a pull. */
+  ringDegAt(timeS: number): number;
+}
+
+/**
+ * Computes the focus track of a plan. A pull to a walking subject or a course meets it in motion and then tracks it.
+ *
+ * @returns null if the track has no start
+ */
+export function focusTrack(plan: ShotPlan, ring: LensRing): FocusTrack | null {
+  if (plan.focusTrack.start === null) return null;
+  const reach = ringReach(plan);
+  const targetAt = (target: FocusTarget, landsS: number) => targetOverTime(plan, ring, reach, target, landsS);
+  const start = targetAt(plan.focusTrack.start, 0);
+  const steps: { easing: Easing; pull: TrackPull; to: TargetOverTime }[] = [];
+  let from = start;
+  for (const { id, startS, easing, target, durationS } of plan.focusTrack.pulls) {
+    const endS = pullEndS({ startS, durationS });
+    const to = targetAt(target, endS);
+    steps.push({
+      easing,
+      pull: { pullId: id, startS, endS, from: from.at(startS), to: to.at(endS), isTracking: to.isMoving },
+      to,
+    });
+    from = to;
+  }
+  const continuousDegAt = (timeS: number): number => {
+    let current = start;
+    for (const { easing, pull, to } of steps) {
+      if (timeS < pull.startS) break;
+      if (timeS < pull.endS) {
+        const fromDeg = pull.from.ringDeg;
+        const progress = (timeS - pull.startS) / (pull.endS - pull.startS);
+        return fromDeg + (to.degAt(timeS) - fromDeg) * eased(easing, progress);
+      }
+      current = to;
+    }
+    return current.degAt(timeS);
+  };
+  return {
+    start: start.at(0),
+    pulls: steps.map(({ pull }) => pull),
+    ringDegAt: reach.stepDeg === null ? continuousDegAt : (timeS) => reach.nearest(continuousDegAt(timeS)),
+  };
+}

@@ -1,0 +1,14 @@
+export { type FocusReference, focusReferences } from './focusReferences.js';
+export { focusTrack, type FocusTrack, type TrackPull } from './focusTrack.js';
+export { followSpeed, type FollowSpeed } from './followSpeed.js';
+export { firstArrivalS, markReading, type MarkReading } from './markReading.js';
+export { missAllowance, type MissAllowance } from './missAllowance.js';
+export { sharpWindow, type SharpWindow, type Tube, tubeOf } from './tube.js';
+export { type ChangeTiming } from './solvers/changeTime.js';
+export { fewestHolds, type HoldTube, type RingHold } from './solvers/fewestHolds.js';
+export { maxRingDegPerS } from './solvers/maxRingSpeed.js';
+export { pullTiming } from './solvers/retimePulls.js';
+export { type SmallestChange, smallestChanges } from './solvers/smallestChanges.js';
+export { SOLVER_WAYS, type SolverOptions, type SolverWay, solveTrack, type TrackSolution } from './solvers/solveTrack.js';
+export { type Corner, fewerCorners, stringDegAt, tautString } from './solvers/tautString.js';
+export { findImpossible, type Impossibility } from './solvers/tubeRoom.js';

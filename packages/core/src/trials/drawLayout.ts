@@ -1,0 +1,41 @@
+import type { ShotPlan } from '../plan/index.js';
+
+/**
+ * Which random numbers of a trial belong to whom: first index for each subject, for the start of the track, and for each pull,
+ * by key.
+ */
+export interface DrawLayout {
+  readonly at: ReadonlyMap<string, number>;
+  /** Total number of random numbers */
+  readonly count: number;
+}
+
+/** Random numbers per subject: its miss of the mark, its lateness. */
+const PER_SUBJECT = 2;
+/** Random numbers per hold: measurement error of its mark, landing error, start time error. */
+const PER_SETTING = 3;
+
+/** Key of the start of the track. */
+export const START_KEY = 'start';
+export const subjectKey = (subjectId: string) => `person ${subjectId}`;
+export const moveKey = (pullId: string) => `pull ${pullId}`;
+
+/**
+ * Assigns random numbers to everything in a plan that draws them.
+ *
+ * @param like - layout of a plan to compare with. Whoever is in both plans draws the same numbers in both, so that the results
+ * differ only by the change.
+ */
+export function drawLayoutOf(plan: Pick<ShotPlan, 'subjects' | 'focusTrack'>, like: DrawLayout | null = null): DrawLayout {
+  const at = new Map(like?.at ?? []);
+  let count = like?.count ?? 0;
+  const give = (key: string, numbers: number) => {
+    if (at.has(key)) return;
+    at.set(key, count);
+    count += numbers;
+  };
+  for (const { id } of plan.subjects) give(subjectKey(id), PER_SUBJECT);
+  give(START_KEY, PER_SETTING);
+  for (const { id } of plan.focusTrack.pulls) give(moveKey(id), PER_SETTING);
+  return { at, count };
+}

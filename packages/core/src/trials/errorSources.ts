@@ -1,0 +1,150 @@
+import {
+  ASSUMED_MARK_SIGMA_MM,
+  ASSUMED_TIMING_SIGMA_S,
+  type MeasureMethod,
+  measureSigmaMm,
+  METHOD_UNCERTAINTY,
+} from '../floor/index.js';
+import { ringOf, wheelDegOf } from '../kit/index.js';
+import { activeBeats, ASSUMED_CUE_SIGMA_S, type ShotPlan } from '../plan/index.js';
+import { ASSUMED_HAND, type Hand } from '../hand/index.js';
+import { evaluatePull, type PullAssessment } from '../verdict/index.js';
+
+/** Where the errors of a trial come from. */
+export type ErrorSource =
+  /** A subject misses its marks */
+  | { readonly kind: 'marks'; readonly subjectId: string }
+  /** Someone is early or late */
+  | { readonly kind: 'timing'; readonly subjectId: string }
+  /** A distance was measured wrongly */
+  | { readonly kind: 'measuring'; readonly markId: string }
+  /** A pull is set off early or late */
+  | { readonly kind: 'cue'; readonly pullId: string }
+  /** A pull lands beside its target */
+  | { readonly kind: 'landing'; readonly pullId: string }
+  /** The hand goes on with someone or along a course, off it and behind it; null for the line's start */
+  | { readonly kind: 'following'; readonly pullId: string | null };
+
+/** An error source with its size, one standard deviation, in mm, seconds, or degrees of what the hand holds. */
+export interface SizedError {
+  readonly source: ErrorSource;
+  readonly sigma: number;
+  readonly unit: 'mm' | 's' | 'deg';
+  /** The value is assumed, not typed or measured */
+  readonly isAssumed: boolean;
+}
+
+/** Errors of a pull, one standard deviation each. */
+export interface PullErrors {
+  readonly pullId: string;
+  /** Mean delay of the start */
+  readonly reactionS: number;
+  readonly cueSigmaS: number;
+  /** Landing error in ring degrees */
+  readonly ringSigmaDeg: number;
+}
+
+/** Width of a distribution in standard deviations that contains 96 %: effective width of ISO 9241-411. */
+const EFFECTIVE_WIDTH_SIGMAS = 4.133;
+
+/**
+ * Landing error of a pull. With exactly the needed time, a hand hits the window 96 % of the time. Less time means more scatter.
+ * This is the law that gives the needed time, solved for the width.
+ *
+ * Source: ISO 9241-411, effective target width; time = a + b log2(travel / width + 1), solved for the width.
+ */
+export function landingSigmaDeg(
+  {
+    travelDeg,
+    availableS,
+    isAgainstHardStop,
+    wheel,
+  }: Pick<PullAssessment, 'travelDeg' | 'availableS' | 'isAgainstHardStop' | 'wheel'>,
+  hand: Hand,
+): number {
+  if (isAgainstHardStop || travelDeg === 0) return 0;
+  const steadyDeg = (hand.steadyDeg * travelDeg) / (wheel?.travelDeg ?? travelDeg);
+  const bits = (availableS - hand.reactionS) / hand.perBitS;
+  const widthDeg = bits <= 0 ? Infinity : travelDeg / (2 ** bits - 1);
+  // limited to the scatter of not turning at all
+  return Math.max(steadyDeg, Math.min(widthDeg / EFFECTIVE_WIDTH_SIGMAS, travelDeg / 2));
+}
+
+/**
+ * Mean start delay of a pull. A cue with count-in is met on time, one without after a reaction time. The clock has no delay.
+ */
+export function reactionS({ trigger, countInS }: ShotPlan['focusTrack']['pulls'][number], hand: Hand): number {
+  return trigger === 'clock' || countInS > 0 ? 0 : hand.reactionS;
+}
+
+/** Errors of a hand that follows a moving subject: steadiness in angle, reaction time as lag. */
+export function followErrors({ hand, wheel }: Pick<ShotPlan, 'hand' | 'wheel'>): { ringSigmaDeg: number; lagSigmaS: number } {
+  return { ringSigmaDeg: hand.steadyDeg / Math.abs(wheelDegOf(wheel, 1)), lagSigmaS: hand.reactionS };
+}
+
+/** Errors of every pull of a plan. */
+export function pullErrors(plan: ShotPlan, pulls: readonly PullAssessment[]): PullErrors[] {
+  return plan.focusTrack.pulls.map((pull, index) => ({
+    pullId: pull.id,
+    reactionS: reactionS(pull, plan.hand),
+    cueSigmaS: pull.cueSigmaS,
+    ringSigmaDeg: Math.min(landingSigmaDeg(pulls[index]!, plan.hand), ringOf(plan.optics.lens).throwDeg / 4),
+  }));
+}
+
+/** Every error source that can lose a take of this plan: of required subjects, of marks the ring goes to, and of pulls. */
+export function errorSources(plan: ShotPlan): SizedError[] {
+  const verdict = evaluatePull(plan);
+  if (verdict.status === 'incomplete') return [];
+  const asked = new Set(activeBeats(plan).flatMap(({ requirement: kind, subjectId }) => (kind === 'none' ? [] : subjectId)));
+  const changes = new Set(
+    verdict.subjects.flatMap(({ subjectId, distanceMm }) => (distanceMm.some((mm) => mm !== distanceMm[0]) ? subjectId : [])),
+  );
+  const people = plan.subjects
+    .filter(({ id }) => asked.has(id))
+    .flatMap(({ id: subjectId, markSigmaMm, timingSigmaS }): SizedError[] => [
+      sized({ kind: 'marks', subjectId }, markSigmaMm, 'mm', markSigmaMm === ASSUMED_MARK_SIGMA_MM),
+      // a subject whose distance never changes can't be late
+      ...(changes.has(subjectId)
+        ? [sized({ kind: 'timing', subjectId }, timingSigmaS, 's', timingSigmaS === ASSUMED_TIMING_SIGMA_S)]
+        : []),
+    ]);
+  const goesTo = new Set(
+    [plan.focusTrack.start!, ...plan.focusTrack.pulls.map(({ target }) => target)].flatMap((target) =>
+      target.kind === 'mark' ? target.markId : [],
+    ),
+  );
+  const marks = plan.marks
+    .filter(({ id, distanceMm }) => goesTo.has(id) && distanceMm !== null)
+    .map(({ id: markId, uncertaintyMm, method, distanceMm }) =>
+      sized({ kind: 'measuring', markId }, uncertaintyMm, 'mm', isDefaultUncertainty(uncertaintyMm, method, distanceMm!)),
+    );
+  const { reactionS: waits, perBitS, steadyDeg } = plan.hand;
+  const isAssumedHand =
+    waits === ASSUMED_HAND.reactionS && perBitS === ASSUMED_HAND.perBitS && steadyDeg === ASSUMED_HAND.steadyDeg;
+  const pulls = pullErrors(plan, verdict.pulls).flatMap(({ pullId, cueSigmaS, ringSigmaDeg }, index): SizedError[] => {
+    const { travelDeg, wheel } = verdict.pulls[index]!;
+    const inHandDeg = travelDeg === 0 ? 0 : (ringSigmaDeg * (wheel?.travelDeg ?? travelDeg)) / travelDeg;
+    return [
+      sized({ kind: 'cue', pullId }, cueSigmaS, 's', cueSigmaS === ASSUMED_CUE_SIGMA_S),
+      sized({ kind: 'landing', pullId }, inHandDeg, 'deg', isAssumedHand),
+    ];
+  });
+  const following = [plan.focusTrack.start!, ...plan.focusTrack.pulls.map(({ target }) => target)].flatMap(
+    (target, index): SizedError[] => {
+      if (target.kind !== 'subject' && target.kind !== 'course') return [];
+      const pullId = index === 0 ? null : plan.focusTrack.pulls[index - 1]!.id;
+      return [sized({ kind: 'following', pullId }, waits, 's', isAssumedHand)];
+    },
+  );
+  return [...people, ...marks, ...pulls, ...following];
+}
+
+/** Whether the uncertainty of a distance is the default of its measuring method. */
+function isDefaultUncertainty(uncertaintyMm: number, method: MeasureMethod, distanceMm: number): boolean {
+  return uncertaintyMm === METHOD_UNCERTAINTY[method].atLeastMm || uncertaintyMm === measureSigmaMm(method, distanceMm);
+}
+
+function sized(source: ErrorSource, sigma: number, unit: SizedError['unit'], isAssumed: boolean): SizedError {
+  return { source, sigma, unit, isAssumed };
+}

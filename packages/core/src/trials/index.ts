@@ -1,0 +1,14 @@
+export { type DrawLayout, drawLayoutOf } from './drawLayout.js';
+export {
+  type ErrorSource,
+  errorSources,
+  followErrors,
+  landingSigmaDeg,
+  pullErrors,
+  type PullErrors,
+  type SizedError,
+} from './errorSources.js';
+export { keepRate, type KeepRate, keepRateOf, wilsonInterval } from './keepRate.js';
+export { normalQuantile } from './normalQuantile.js';
+export { type PreparedTrials, prepareTrials, type TakesOptions } from './prepareTrials.js';
+export { mergeCounts, runTrials, type TrialCounts } from './runTrials.js';

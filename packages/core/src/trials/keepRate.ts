@@ -1,0 +1,104 @@
+import { CoreError } from '../errors.js';
+import type { ShotPlan } from '../plan/index.js';
+import { prepareTrials } from './prepareTrials.js';
+import { runTrials, type TrialCounts } from './runTrials.js';
+
+/** Keep rate of a plan, estimated from trials. */
+export interface KeepRate {
+  readonly takes: number;
+  readonly seed: number;
+  /** Share of trials in which every beat is kept */
+  readonly keepRate: number;
+  /** 95 % confidence interval of the keep rate */
+  readonly low: number;
+  readonly high: number;
+  readonly beats: readonly { readonly beatId: string; readonly subjectId: string; readonly keepRate: number }[];
+  /** By frame, share of trials in which every required subject is sharp; NaN where none is required */
+  readonly frames: Float64Array;
+  /** Mean sharp share of all required frames */
+  readonly sharpShare: number;
+  /** Mean number of takes until one is kept; Infinity if none was kept */
+  readonly expectedTakes: number;
+  /** Number of takes of which at least one is kept with 90 % probability; Infinity if none was kept */
+  readonly takesForNineOfTen: number;
+}
+
+/**
+ * Estimates how likely a take of this plan is to be kept. Each trial draws the errors of people, hands and measurements, and is
+ * judged like the plan.
+ *
+ * @param takes - number of trials, a whole number from 1
+ * @param seed - a whole number; the same seed gives the same draws
+ * @throws {CoreError} `out-of-range`; `nothing-to-judge` for a plan without a distance or a beat
+ */
+export function keepRate(plan: ShotPlan, { takes, seed }: { readonly takes: number; readonly seed: number }): KeepRate {
+  if (!Number.isInteger(takes) || takes < 1 || !Number.isInteger(seed))
+    throw new CoreError({
+      code: 'out-of-range',
+      path: takes >= 1 && Number.isInteger(takes) ? 'seed' : 'takes',
+      message: `got ${takes} takes with seed ${seed}`,
+      need: 'whole numbers, and at least one take',
+    });
+  const prepared = prepareTrials(plan);
+  if ('missing' in prepared)
+    throw new CoreError({
+      code: 'nothing-to-judge',
+      path: prepared.missing[0] === 'beat' ? 'beats' : 'subjects',
+      message: prepared.missing[0] === 'beat' ? 'nothing is asked of anyone' : 'no distance is known',
+      need: 'someone at a distance, the line’s start, and who must be sharp when',
+    });
+  return keepRateOf(prepared.beats, runTrials(prepared, seed, 0, takes), seed);
+}
+
+/** Rates from counts, of one run or of several merged runs. */
+export function keepRateOf(
+  beats: readonly {
+    readonly beatId: string;
+    readonly subjectId: string;
+    readonly isSoft: boolean;
+    readonly fromFrame: number;
+    readonly toFrame: number;
+  }[],
+  { takes, kept, beatsKept, sharp }: TrialCounts,
+  seed: number,
+): KeepRate {
+  const frames = new Float64Array(sharp.length).fill(NaN);
+  for (const { isSoft, fromFrame, toFrame } of beats)
+    if (!isSoft) for (let frame = fromFrame; frame < toFrame; frame++) frames[frame] = sharp[frame]! / takes;
+  const required = frames.filter((share) => !Number.isNaN(share));
+  const rate = kept / takes;
+  return {
+    takes,
+    seed,
+    keepRate: rate,
+    ...wilsonInterval(kept, takes),
+    beats: beats.map(({ beatId, subjectId }, index) => ({ beatId, subjectId, keepRate: beatsKept[index]! / takes })),
+    frames,
+    sharpShare: required.length === 0 ? 1 : required.reduce((sum, share) => sum + share, 0) / required.length,
+    expectedTakes: kept === 0 ? Infinity : takes / kept,
+    takesForNineOfTen: takesForProbability(rate),
+  };
+}
+
+/** Standard deviations of a 95 % interval. */
+const Z95 = 1.959963984540054;
+
+/**
+ * Wilson 95 % confidence interval of a proportion.
+ *
+ * Source: E. B. Wilson, PROBABLE INFERENCE, THE LAW OF SUCCESSION, AND STATISTICAL INFERENCE, 1927. It stays within 0 and 1,
+ * and is valid for 0 and for all.
+ */
+export function wilsonInterval(kept: number, takes: number): { low: number; high: number } {
+  const share = kept / takes;
+  const z2 = Z95 ** 2 / takes;
+  const middle = (share + z2 / 2) / (1 + z2);
+  const half = (Z95 / (1 + z2)) * Math.sqrt((share * (1 - share)) / takes + z2 / (4 * takes));
+  return { low: Math.max(0, middle - half), high: Math.min(1, middle + half) };
+}
+
+/** Number of takes of which at least one is kept with 90 % probability. */
+function takesForProbability(rate: number): number {
+  if (rate === 0) return Infinity;
+  return rate >= 0.9 ? 1 : Math.ceil(Math.log(0.1) / Math.log(1 - rate) - 1e-9);
+}

@@ -1,0 +1,226 @@
+import { type LensRing, ringOf } from '../kit/index.js';
+import {
+  activeBeats,
+  beatFrames,
+  type FocusTarget,
+  keyFrameOf,
+  pictureWidthMm,
+  planCircleMm,
+  planDistances,
+  ringReach,
+  type ShotPlan,
+  zoneLensAt,
+} from '../plan/index.js';
+import type { Easing } from '../hand/index.js';
+import { focusTrack } from '../track/index.js';
+import { evaluatePull, type Missing } from '../verdict/index.js';
+import { type DrawLayout, drawLayoutOf, moveKey, START_KEY, subjectKey } from './drawLayout.js';
+import { type ErrorSource, followErrors, pullErrors } from './errorSources.js';
+import { type AngleTable, angleTableOf, type ZoneTable, zoneTableOf } from './zoneTables.js';
+
+/** A hold, or tracking, between two pulls. */
+export interface PreparedHold {
+  /** Ring angle by frame while tracking; null for a fixed hold */
+  readonly degs: Float64Array | null;
+  readonly stillDeg: number;
+  /** Distance of its mark and the uncertainty of that distance; 0 if not measured */
+  readonly mm: number;
+  readonly measureSigmaMm: number;
+  /** While tracking: steadiness of the hand, and lag in frames; 0 for a fixed hold */
+  readonly followSigmaDeg: number;
+  readonly lagSigmaFrames: number;
+  /** Index of its first random number in a trial */
+  readonly drawsAt: number;
+}
+
+export interface PreparedPull {
+  readonly startS: number;
+  readonly durationS: number;
+  readonly easing: Easing;
+  readonly reactionS: number;
+  readonly cueSigmaS: number;
+  readonly ringSigmaDeg: number;
+}
+
+export interface PreparedSubject {
+  readonly distancesMm: Float64Array;
+  readonly markSigmaMm: number;
+  readonly timingSigmaS: number;
+  readonly drawsAt: number;
+}
+
+export interface PreparedBeat {
+  readonly beatId: string;
+  readonly subjectId: string;
+  readonly subject: number;
+  readonly isSoft: boolean;
+  readonly fromFrame: number;
+  readonly toFrame: number;
+  /** Number of frames that may be lost */
+  readonly allowedLostFrames: number;
+  /** -1 for none */
+  readonly keyFrame: number;
+  /** Whether its subject stands still during the beat and around it */
+  readonly isStill: boolean;
+  /** By frame, index of its zone table; null if the lens is constant and the first table always applies */
+  readonly tableAt: Uint16Array | null;
+  readonly tables: readonly ZoneTable[];
+}
+
+/** Everything that is the same in all trials. */
+export interface PreparedTrials {
+  readonly captureFps: number;
+  readonly frameCount: number;
+  /** Random numbers per trial */
+  readonly drawCount: number;
+  /** Converts the erroneous distance of a mark to a ring angle */
+  readonly angles: AngleTable;
+  readonly lowDeg: number;
+  readonly highDeg: number;
+  /** null for a continuous ring */
+  readonly stepDeg: number | null;
+  readonly holds: readonly PreparedHold[];
+  readonly pulls: readonly PreparedPull[];
+  readonly subjects: readonly PreparedSubject[];
+  readonly beats: readonly PreparedBeat[];
+}
+
+export interface TakesOptions {
+  /** Layout of the plan it is compared with; by default its own */
+  readonly order?: DrawLayout | undefined;
+  /** Error source to switch off; all other draws stay the same */
+  readonly without?: ErrorSource | undefined;
+}
+
+/** Precomputes what all trials of a plan share, or reports what is missing. */
+export function prepareTrials(
+  plan: ShotPlan,
+  { order: like, without }: TakesOptions = {},
+): PreparedTrials | { readonly missing: readonly Missing[] } {
+  const verdict = evaluatePull(plan);
+  if (verdict.status === 'incomplete') return { missing: verdict.missing };
+  const { captureFps, frameCount } = verdict;
+  const ring = ringOf(plan.optics.lens);
+  const reach = ringReach(plan);
+  const order = drawLayoutOf(plan, like ?? null);
+  const drawsAt = (key: string) => order.at.get(key)!;
+  const isLeftOut = (kind: ErrorSource['kind'], id: string | null) =>
+    without?.kind === kind &&
+    id === ('subjectId' in without ? without.subjectId : 'pullId' in without ? without.pullId : without.markId);
+  const errors = pullErrors(plan, verdict.pulls).map(({ pullId, reactionS, cueSigmaS, ringSigmaDeg }) => ({
+    reactionS: isLeftOut('cue', pullId) ? 0 : reactionS,
+    cueSigmaS: isLeftOut('cue', pullId) ? 0 : cueSigmaS,
+    ringSigmaDeg: isLeftOut('landing', pullId) ? 0 : ringSigmaDeg,
+  }));
+  const following = followErrors(plan);
+  const track = focusTrack(plan, ring)!;
+  const targets = [plan.focusTrack.start!, ...plan.focusTrack.pulls.map(({ target }) => target)];
+  const subjects = verdict.subjects.map(({ subjectId, distanceMm }): PreparedSubject => {
+    const { markSigmaMm, timingSigmaS } = plan.subjects.find(({ id }) => id === subjectId)!;
+    return {
+      distancesMm: distanceMm,
+      markSigmaMm: isLeftOut('marks', subjectId) ? 0 : markSigmaMm,
+      timingSigmaS: isLeftOut('timing', subjectId) ? 0 : timingSigmaS,
+      drawsAt: drawsAt(subjectKey(subjectId)),
+    };
+  });
+  const tables = tablesOf(plan, ring, frameCount);
+  const beats = activeBeats(plan)
+    .filter(({ requirement: kind, subjectId }) => kind !== 'none' && verdict.subjects.some((one) => one.subjectId === subjectId))
+    .map((beat): PreparedBeat => {
+      const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
+      const subject = verdict.subjects.findIndex(({ subjectId }) => subjectId === beat.subjectId);
+      const { distancesMm, timingSigmaS } = subjects[subject]!;
+      const around = Math.ceil(MAX_SIGMAS * timingSigmaS * captureFps) + 1;
+      return {
+        beatId: beat.id,
+        subjectId: beat.subjectId,
+        subject,
+        isSoft: beat.requirement === 'soft',
+        fromFrame,
+        toFrame,
+        allowedLostFrames: Math.floor((toFrame - fromFrame) * (1 - beat.requiredShare) + 1e-9),
+        keyFrame: keyFrameOf(beat, captureFps, frameCount) ?? -1,
+        isStill: isLevel(distancesMm, fromFrame - around, toFrame + around),
+        ...tables(
+          beat.requirement === 'soft' ? (beat.blurPercent / 100) * pictureWidthMm(plan.optics) : planCircleMm(plan.optics),
+        ),
+      };
+    });
+  return {
+    captureFps,
+    frameCount,
+    drawCount: order.count,
+    angles: angleTableOf(ring),
+    lowDeg: reach.lowDeg,
+    highDeg: reach.highDeg,
+    stepDeg: reach.stepDeg,
+    holds: targets.map((target, index) => {
+      // a blur is set with the optics at the landing
+      const stillDeg = index === 0 ? track.start.ringDeg : track.pulls[index - 1]!.to.ringDeg;
+      const setting = settingOf(plan, ring, target, frameCount);
+      const isMeasured = target.kind === 'mark' && isLeftOut('measuring', target.markId);
+      const pullId = index === 0 ? null : plan.focusTrack.pulls[index - 1]!.id;
+      const follows = setting.degs !== null && !isLeftOut('following', pullId);
+      return {
+        ...setting,
+        stillDeg,
+        measureSigmaMm: isMeasured ? 0 : setting.measureSigmaMm,
+        followSigmaDeg: follows ? following.ringSigmaDeg : 0,
+        lagSigmaFrames: follows ? following.lagSigmaS * captureFps : 0,
+        drawsAt: drawsAt(pullId === null ? START_KEY : moveKey(pullId)),
+      };
+    }),
+    pulls: plan.focusTrack.pulls.map(({ startS, durationS, easing }, index) => ({
+      startS,
+      durationS,
+      easing,
+      ...errors[index]!,
+    })),
+    subjects,
+    beats,
+  };
+}
+
+/** Timing errors are cut off at 4 σ (1 in 15,000). */
+const MAX_SIGMAS = 4;
+
+function isLevel(values: Float64Array, from: number, to: number): boolean {
+  const first = Math.max(0, from);
+  for (let frame = first; frame < Math.min(values.length, to); frame++) if (values[frame] !== values[first]) return false;
+  return true;
+}
+
+function settingOf(
+  plan: ShotPlan,
+  ring: LensRing,
+  target: FocusTarget,
+  frameCount: number,
+): Pick<PreparedHold, 'degs' | 'mm' | 'measureSigmaMm'> {
+  const alone = focusTrack({ ...plan, focusTrack: { start: target, pulls: [] } }, ring)!;
+  const isMoving = target.kind === 'subject' || target.kind === 'course';
+  const mark = target.kind === 'mark' ? plan.marks.find(({ id }) => id === target.markId)! : null;
+  const mm = mark ? planDistances(plan).markFocusMm.get(mark.id)! : Infinity;
+  return {
+    degs: isMoving ? Float64Array.from({ length: frameCount }, (_, frame) => alone.ringDegAt(frame / plan.captureFps)) : null,
+    mm,
+    measureSigmaMm: mark && mm !== Infinity ? mark.uncertaintyMm : 0,
+  };
+}
+
+/** Zone tables for a permitted blur: one, or one for each state of a changing stop or focal length. */
+function tablesOf(plan: ShotPlan, ring: LensRing, frameCount: number) {
+  const { optics, captureFps } = plan;
+  const lenses = Array.from({ length: frameCount }, (_, frame) => zoneLensAt(optics, frame / captureFps));
+  const keys = lenses.map(({ focalLengthMm, fNumber }) => `${focalLengthMm} ${fNumber}`);
+  const states = [...new Set(keys)];
+  const ends = [ring.angleAt(ring.closeFocusMm), ring.angleAt(ring.farthestMm)];
+  const [lowDeg, highDeg] = [Math.min(...ends), Math.max(...ends)];
+  const known = new Map<number, readonly ZoneTable[]>();
+  return (blurMm: number): Pick<PreparedBeat, 'tables' | 'tableAt'> => {
+    let tables = known.get(blurMm);
+    if (!tables)
+      known.set(blurMm, (tables = states.map((key) => zoneTableOf(ring, lenses[keys.indexOf(key)]!, blurMm, lowDeg, highDeg))));
+    return { tables, tableAt: states.length === 1 ? null : Uint16Array.from(keys, (key) => states.indexOf(key)) };
+  };
+}

@@ -1,0 +1,163 @@
+import { EASINGS } from '../hand/index.js';
+import type { PreparedBeat, PreparedTrials } from './prepareTrials.js';
+
+/**
+ * A prepared plan as the compiled loop reads it: scalars, counts, and columns of numbers, with working memory for one trial. A
+ * column of holds and a column of pulls share their index: each hold has the pull that leads to it.
+ */
+export interface TrialColumns {
+  readonly numbers: readonly number[];
+  readonly counts: readonly number[];
+  readonly columns: readonly Column[];
+  /** Index of the column that stores in which trial a frame was lost last; results follow it */
+  readonly lostInTrialAddress: number;
+  readonly beatsKeptAddress: number;
+  readonly sharpAddress: number;
+}
+
+export type Column = Float64Array | Int32Array | Uint16Array | Uint8Array;
+
+/** Cached columns by prepared plan: built once, used by every run. */
+const known = new WeakMap<PreparedTrials, TrialColumns>();
+
+export function trialColumns(prepared: PreparedTrials): TrialColumns {
+  let flat = known.get(prepared);
+  if (!flat) known.set(prepared, (flat = columnsOf(prepared)));
+  return flat;
+}
+
+function columnsOf(prepared: PreparedTrials): TrialColumns {
+  const { captureFps, frameCount, drawCount, angles, lowDeg, highDeg, stepDeg, holds: settings, subjects, beats } = prepared;
+  const table = beats[0]?.tables[0];
+  const numbers = {
+    captureFps,
+    lowDeg,
+    highDeg,
+    // 0 for a continuous ring
+    stepDeg: stepDeg ?? 0,
+    anglesPerPerMm: angles.perPerMm,
+    tableLowDeg: table?.lowDeg ?? 0,
+    tablePerDeg: table?.perDeg ?? 0,
+  };
+  const counts = {
+    frameCount,
+    subjectCount: subjects.length,
+    holdCount: settings.length,
+    beatCount: beats.length,
+    drawCount,
+  };
+  const columns = {
+    angleDegs: angles.degs,
+    ...subjectColumns(prepared),
+    ...holdColumns(prepared),
+    ...beatColumns(prepared),
+    draws: new Float64Array(drawCount),
+    lostIn: new Int32Array(frameCount),
+    missMm: new Float64Array(subjects.length),
+    lateFrames: new Float64Array(subjects.length),
+    offDeg: new Float64Array(settings.length),
+    stillDeg: new Float64Array(settings.length),
+    lagFrames: new Int32Array(settings.length),
+    startS: new Float64Array(settings.length),
+    startFrame: new Int32Array(settings.length),
+    endFrame: new Int32Array(settings.length),
+    fromDeg: new Float64Array(settings.length),
+    beatsKept: new Int32Array(beats.length),
+    sharp: new Int32Array(frameCount),
+  };
+  const names = Object.keys(columns);
+  return {
+    numbers: Object.values(numbers),
+    counts: Object.values(counts),
+    columns: Object.values(columns),
+    lostInTrialAddress: names.indexOf('lostIn'),
+    beatsKeptAddress: names.indexOf('beatsKept'),
+    sharpAddress: names.indexOf('sharp'),
+  };
+}
+
+const reals = <T>(items: readonly T[], of: (item: T) => number) => Float64Array.from(items, of);
+const whole = <T>(items: readonly T[], of: (item: T) => number) => Int32Array.from(items, of);
+
+function subjectColumns({ subjects, captureFps }: PreparedTrials) {
+  return {
+    subjectDrawsAt: whole(subjects, (one) => one.drawsAt),
+    markSigmaMm: reals(subjects, (one) => one.markSigmaMm),
+    timingSigmaFrames: reals(subjects, (one) => one.timingSigmaS * captureFps),
+    // one subject after the other, frame by frame
+    distancesMm: concatenated(subjects.map((one) => one.distancesMm)),
+  };
+}
+
+function holdColumns({ holds: settings, pulls, frameCount }: PreparedTrials) {
+  // no pull leads to the start of the track
+  const led = [null, ...pulls];
+  const tracking = settings.flatMap(({ degs }) => (degs ? [degs] : []));
+  return {
+    holdDrawsAt: whole(settings, (one) => one.drawsAt),
+    plannedDeg: reals(settings, (one) => one.stillDeg),
+    settingMm: reals(settings, (one) => one.mm),
+    measureSigmaMm: reals(settings, (one) => one.measureSigmaMm),
+    landSigmaDeg: Float64Array.from(settings, (one, k) => Math.max(led[k]?.ringSigmaDeg ?? 0, one.followSigmaDeg)),
+    lagSigmaFrames: reals(settings, (one) => one.lagSigmaFrames),
+    // where the angles of a tracking hold begin in the next column; -1 for a fixed hold
+    trackingColumn: whole(settings, ({ degs }) => (degs ? tracking.indexOf(degs) * frameCount : -1)),
+    trackingDeg: concatenated(tracking),
+    plannedStartS: reals(led, (pull) => (pull ? pull.startS + pull.reactionS : 0)),
+    durationS: reals(led, (pull) => pull?.durationS ?? 0),
+    cueSigmaS: reals(led, (pull) => pull?.cueSigmaS ?? 0),
+    easing: whole(led, (pull) => (pull ? EASINGS.indexOf(pull.easing) : 0)),
+  };
+}
+
+function beatColumns({ beats, frameCount }: PreparedTrials) {
+  const turned = beats.flatMap(({ tableAt }) => (tableAt ? [tableAt] : []));
+  const required = new Uint8Array(frameCount);
+  for (const { isSoft, fromFrame, toFrame } of beats) if (!isSoft) required.fill(1, fromFrame, toFrame);
+  const { zones, beatZoneAt } = zonesOf(beats);
+  return {
+    beatSubject: whole(beats, (beat) => beat.subject),
+    beatFrom: whole(beats, (beat) => beat.fromFrame),
+    beatTo: whole(beats, (beat) => beat.toFrame),
+    beatAllowedLost: whole(beats, (beat) => beat.allowedLostFrames),
+    beatKey: whole(beats, (beat) => beat.keyFrame),
+    beatIsSoft: whole(beats, (beat) => Number(beat.isSoft)),
+    // whether neither the subject nor the lens changes
+    beatIsStill: whole(beats, (beat) => Number(beat.isStill && beat.tableAt === null)),
+    // whether the subject stands still
+    beatStands: whole(beats, (beat) => Number(beat.isStill)),
+    // where its tables begin in `zones`, and in `tableAt` the table by frame; -1 if the first table always applies
+    beatZoneAt,
+    beatTablesAt: whole(beats, ({ tableAt }) => (tableAt ? turned.indexOf(tableAt) * frameCount : -1)),
+    tableAt: Uint16Array.from(turned.flatMap((by) => [...by])),
+    zones,
+    // by frame, 1 if something must be sharp
+    required,
+  };
+}
+
+/** All zone tables in sequence without duplicates; near and far limits alternate. */
+function zonesOf(beats: readonly PreparedBeat[]): { zones: Float64Array; beatZoneAt: Int32Array } {
+  const lists = [...new Set(beats.map(({ tables }) => tables))];
+  const startOf = new Map<PreparedBeat['tables'], number>();
+  const parts: Float64Array[] = [];
+  let at = 0;
+  for (const tables of lists) {
+    startOf.set(tables, at);
+    for (const { near, far } of tables) {
+      parts.push(Float64Array.from({ length: 2 * near.length }, (_, k) => (k % 2 === 0 ? near[k / 2]! : far[(k - 1) / 2]!)));
+      at += 2 * near.length;
+    }
+  }
+  return { zones: concatenated(parts), beatZoneAt: Int32Array.from(beats, ({ tables }) => startOf.get(tables)!) };
+}
+
+function concatenated(parts: readonly Float64Array[]): Float64Array {
+  const whole = new Float64Array(parts.reduce((length, part) => length + part.length, 0));
+  let at = 0;
+  for (const part of parts) {
+    whole.set(part, at);
+    at += part.length;
+  }
+  return whole;
+}

@@ -1,0 +1,69 @@
+import { breathingBetween, type LensRing, wheelDegOf } from '../kit/index.js';
+import { easingPeak, gradePull, landingWindow, minPullTimeS, pullDifficultyBits, wheelTurn } from '../hand/index.js';
+import type { FocusTrack } from '../track/index.js';
+import { type Pull, ringReach, type ShotPlan, type TrackPosition, zoneLensAt } from '../plan/index.js';
+import { depthOfField } from '../optics/index.js';
+import type { Landing, PullAssessment } from './pullVerdict.js';
+
+/** Each pull as the hand feels it: travel, landing window in both orders, difficulty, needed and available time, speed. */
+export function assessPulls(track: FocusTrack, ring: LensRing, plan: ShotPlan): PullAssessment[] {
+  const { optics, wheel, maxHandDegPerS, hand } = plan;
+  const { stepDeg } = ringReach(plan);
+  const isAtStop = ({ target }: TrackPosition) =>
+    wheel?.hasEndStops === true &&
+    target.kind === 'mark' &&
+    plan.marks.some(({ id, hasHardStop }) => id === target.markId && hasHardStop);
+  const landingAt = (position: TrackPosition, travelDeg: number, timeS: number): Landing => {
+    const lens = zoneLensAt(optics, timeS);
+    const window = landingWindow(lens, ring, position.distanceMm);
+    const { inFrontMm, behindMm } = depthOfField({ ...lens, focusDistanceMm: position.distanceMm });
+    const isAgainstHardStop = isAtStop(position);
+    return {
+      windowDeg: window.widthDeg,
+      nearRoomDeg: Math.abs(window.nearSideDeg),
+      farRoomDeg: Math.abs(window.farSideDeg),
+      nearRoomMm: inFrontMm,
+      farRoomMm: behindMm,
+      bits: pullDifficultyBits(travelDeg, window.widthDeg),
+      isAgainstHardStop,
+      neededS: minPullTimeS(plan, travelDeg, window.widthDeg, isAgainstHardStop),
+    };
+  };
+  return track.pulls.map((pull, index) => {
+    const { from, to } = pull;
+    const travelDeg = Math.abs(to.ringDeg - from.ringDeg);
+    const landing = landingAt(to, travelDeg, pull.endS);
+    const availableS = pull.endS - pull.startS;
+    const peakDegPerS = peakOf(track, plan.focusTrack.pulls[index]!, travelDeg, pull.isTracking);
+    const handPeakDegPerS = Math.abs(wheelDegOf(wheel, peakDegPerS));
+    return {
+      ...pull,
+      ...landing,
+      travelDeg,
+      towards: travelDeg === 0 ? 'nowhere' : to.distanceMm < from.distanceMm ? 'near' : 'far',
+      oppositeLanding: landingAt(from, travelDeg, pull.startS),
+      breathingPercent: breathingBetween(optics.lens, from.distanceMm, to.distanceMm),
+      wheel: wheel && wheelTurn(wheel, travelDeg, landing.windowDeg, maxHandDegPerS, hand),
+      availableS,
+      grade: landing.neededS === 0 ? 'comfortable' : gradePull(availableS, landing.neededS),
+      peakDegPerS,
+      handPeakDegPerS,
+      presses: stepDeg === null ? null : Math.round(travelDeg / stepDeg),
+    };
+  });
+}
+
+/** Sample points for the speed of a pull that meets a moving target. */
+const SPEED_SAMPLES = 48;
+
+function peakOf(track: FocusTrack, { startS, durationS, easing }: Pull, travelDeg: number, isTracking: boolean): number {
+  if (!isTracking) return (easingPeak(easing) * travelDeg) / durationS;
+  let peak = 0;
+  const stepS = durationS / SPEED_SAMPLES;
+  for (let k = 0; k < SPEED_SAMPLES; k++) {
+    // the last sample ends just before the landing, so that a jump there does not count as speed
+    const [fromS, toS] = [startS + k * stepS, startS + (k + 1) * stepS * (1 - 1e-9)];
+    peak = Math.max(peak, Math.abs(track.ringDegAt(toS) - track.ringDegAt(fromS)) / (toS - fromS));
+  }
+  return peak;
+}

@@ -1,0 +1,66 @@
+import { markReading } from '../../track/index.js';
+import { setAim } from '../../plan/index.js';
+import {
+  apartMm,
+  cameraOf,
+  cameraThrough,
+  distancesAt,
+  setFocusFrom,
+  focusTargetAt,
+  isSharpThrough,
+  durationParam,
+  length,
+  markOf,
+  paceFigures,
+  placeOf,
+  towards,
+  directionChoice,
+  walk,
+  withSubject,
+} from './applying.js';
+import { figure, type BlockingMove } from './blockingMove.js';
+
+/** Assumed error of the walking pace, for the time until focus is lost. */
+const PACE_ERROR = 0.1;
+
+/** The subject walks, and the camera keeps its distance. The ring is not turned. */
+export const constantDistance: BlockingMove = {
+  id: 'constant-distance',
+  word: 'Keep the distance',
+  description: 'They walk and the camera goes with them at their pace; the ring is not touched.',
+  movesCamera: true,
+  params: (plan, at) => [
+    directionChoice('way', 'they walk', 'towards the camera', 'away from it'),
+    length('walkMm', 'so far', 4000, { min: 200, max: 100_000 }),
+    durationParam(plan, at, 4),
+  ],
+  lay(plan, at, { way, walkMm, lastsS }) {
+    const someone = withSubject(plan, at);
+    const [camera, place] = [cameraOf(someone.plan, at.atS), placeOf(someone, at.atS)];
+    const to = towards(place, camera, way! * walkMm!);
+    const by = { xMm: to.xMm - place.xMm, yMm: to.yMm - place.yMm };
+    const target = { kind: 'subject' as const, subjectId: someone.subjectId };
+    const aimed = { ...someone, plan: setAim(someone.plan, target, at.atS, at.atS > 0) };
+    const walked = walk(aimed, to, at.atS, lastsS!);
+    const moved = cameraThrough(walked.plan, at.atS, [
+      { xMm: camera.xMm + by.xMm, yMm: camera.yMm + by.yMm, atS: at.atS + lastsS! },
+    ]);
+    return { ...walked, plan: setFocusFrom(moved, focusTargetAt(aimed, at.atS), at.atS) };
+  },
+  figures(blocked, { atS }, { walkMm, lastsS }) {
+    const { nearerMm, fartherMm } = markReading(blocked.plan, markOf(blocked, atS));
+    const paceMmPerS = walkMm! / lastsS!;
+    const times = Array.from({ length: 21 }, (_, k) => distancesAt(blocked, atS + (lastsS! * k) / 20).focusMm);
+    const driftMm = Math.max(...times) - Math.min(...times);
+    const isSharp = isSharpThrough(blocked, atS, lastsS!);
+    return [
+      figure('the distance', 'distance', distancesAt(blocked, atS).tapeMm, isSharp ? 'sharp' : 'soft'),
+      ...paceFigures(walkMm!, lastsS!),
+      figure('as drawn it drifts', 'gap', driftMm),
+      figure('may come nearer by', 'gap', nearerMm),
+      figure('may fall back by', 'gap', fartherMm),
+      figure('a tenth too slow lasts', 'time', fartherMm / (PACE_ERROR * paceMmPerS)),
+      figure('the camera’s way', 'distance', apartMm(cameraOf(blocked.plan, atS), cameraOf(blocked.plan, atS + lastsS!))),
+    ];
+  },
+};

@@ -1,0 +1,92 @@
+import type { Stay } from '../../floor/index.js';
+import { addPlace, PLAN_LIMITS, type ShotPlan, withDrawnDistances } from '../../plan/index.js';
+import { markReading, missAllowance } from '../../track/index.js';
+import { zoneSpans } from '../zoneSpans.js';
+import {
+  apartMm,
+  cameraOf,
+  setFocusFrom,
+  focusTargetAt,
+  durationParam,
+  length,
+  markOf,
+  placeOf,
+  subjectOf,
+  towards,
+  withSubject,
+} from './applying.js';
+import { figure, said, type BlockingMove, type BlockingMoveFigure } from './blockingMove.js';
+
+/** A subject sits or stands and sways along the lens axis. */
+export const sway: BlockingMove = {
+  id: 'sway',
+  word: 'Sway in place',
+  description: 'They sit or stand, and sway to and fro along the lens’s axis: does the zone hold them?',
+  movesCamera: false,
+  params: (plan, at) => [
+    length('swayMm', 'each way', 80, { min: 5, max: 2000 }),
+    { key: 'periodS', word: 'to and fro in', unit: 'time', min: 0.4, max: 30, defaultValue: 3 },
+    durationParam(plan, at, 6, 'for'),
+  ],
+  lay(plan, at, { swayMm, periodS, lastsS }) {
+    const someone = withSubject(plan, at);
+    const [camera, place] = [cameraOf(someone.plan, at.atS), placeOf(someone, at.atS)];
+    const middle = markOf(someone, at.atS);
+    const floor = apartMm(camera, place);
+    const near = addPlace(someone.plan, towards(camera, place, floor - swayMm!), someone.subjectId);
+    const far = addPlace(near.plan, towards(camera, place, floor + swayMm!), someone.subjectId);
+    const swung = swinging(far.plan, someone.subjectId, [near.markId, far.markId], middle.id, {
+      fromS: at.atS,
+      halfS: periodS! / 2,
+      untilS: Math.min(at.atS + lastsS!, plan.durationS),
+    });
+    return { ...someone, plan: setFocusFrom(swung, focusTargetAt(someone, at.atS), at.atS) };
+  },
+  figures(blocked, { atS }, { swayMm, lastsS }): BlockingMoveFigure[] {
+    const mark = markOf(blocked, Math.max(atS - 0.01, 0));
+    const { nearerMm, fartherMm } = markReading(blocked.plan, mark);
+    const sharpS = zoneSpans(blocked.plan, subjectOf(blocked)).reduce(
+      (sum, { fromS, untilS }) => sum + Math.max(0, Math.min(untilS, atS + lastsS!) - Math.max(fromS, atS)),
+      0,
+    );
+    const outMm = Math.max(swayMm! - nearerMm, swayMm! - fartherMm);
+    const allowance = missAllowance(blocked.plan, mark, swayMm!);
+    return [
+      outMm <= 0 ? figure('stays inside by', 'gap', -outMm, 'sharp') : figure('leaves the zone by', 'gap', outMm, 'soft'),
+      figure('may come nearer by', 'gap', nearerMm),
+      figure('may lean back by', 'gap', fartherMm),
+      figure('sharp of that time', 'percent', Math.min((100 * sharpS) / lastsS!, 100), outMm <= 0 ? 'sharp' : 'edge'),
+      ...(allowance.status === 'needs-stop' ? [figure('would hold at', 'stop', allowance.stop)] : []),
+      ...(allowance.status === 'not-on-this-lens' ? [said('would hold at', 'no stop of this lens', 'soft')] : []),
+    ];
+  },
+};
+
+/** Replaces a span of the subject's stay by swaying between two marks, starting and ending in the middle. */
+function swinging(
+  plan: ShotPlan,
+  subjectId: string,
+  ends: readonly [string, string],
+  middleId: string,
+  { fromS, halfS, untilS }: { fromS: number; halfS: number; untilS: number },
+): ShotPlan {
+  const subjects = plan.subjects.map((subject) => {
+    if (subject.id !== subjectId) return subject;
+    const before = subject.stays
+      .filter((stay) => stay.fromS <= fromS)
+      .map((stay) => ({ ...stay, untilS: Math.min(stay.untilS, fromS) }));
+    const after = subject.stays.filter((stay) => stay.fromS >= untilS);
+    const room = PLAN_LIMITS.stays.max - before.length - after.length - 1;
+    const swings = Math.max(0, Math.min(Math.floor((untilS - fromS) / halfS) - 1, room));
+    // at either end the subject turns at once: a full swing takes half a period, the first and last a quarter
+    const swung = Array.from({ length: swings }, (_, k): Omit<Stay, 'id'> => {
+      const turnTimeS = fromS + halfS / 2 + k * halfS;
+      return { markId: ends[k % 2]!, fromS: turnTimeS, untilS: turnTimeS, pace: 'eased' };
+    });
+    const endS = Math.min(fromS + swings * halfS, untilS);
+    const back: Omit<Stay, 'id'> = { markId: middleId, fromS: endS, untilS: after[0] ? endS : plan.durationS, pace: 'eased' };
+    const stays = [...before, ...swung, ...(swings > 0 ? [back] : []), ...after];
+    return { ...subject, stays: stays.map((stay, index) => ({ ...stay, id: `stay-${index + 1}` })) };
+  });
+  return withDrawnDistances({ ...plan, subjects });
+}

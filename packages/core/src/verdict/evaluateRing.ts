@@ -1,0 +1,39 @@
+import { ringOf } from '../kit/index.js';
+import { activeBeats, planDistances, type ShotPlan } from '../plan/index.js';
+import { frameCount as countFrames } from '../units/index.js';
+import { sampleTrack, judgeSubject } from './frames.js';
+import type { CompleteVerdict } from './pullVerdict.js';
+import { judgeBeats, judgedFrames, requiredFrames } from './totals.js';
+
+/** Verdict on actual ring angles, from a hand or a motor: same frames and beats as for the plan. */
+export type RingVerdict = Pick<
+  CompleteVerdict,
+  'frameCount' | 'captureFps' | 'circleOfConfusionMm' | 'track' | 'subjects' | 'beats' | 'requiredFrames' | 'sharpFrames'
+>;
+
+/**
+ * Evaluates a plan with the actual ring angles; subjects and camera as planned.
+ *
+ * @param ringDegAt - actual ring angle at a plan time
+ * @returns null if no distance is known
+ */
+export function evaluateRing(plan: ShotPlan, ringDegAt: (timeS: number) => number): RingVerdict | null {
+  const { optics, captureFps } = plan;
+  const standing = plan.subjects.filter((subject) => subject.stays.length > 0);
+  if (standing.length === 0) return null;
+  const frameCount = countFrames(plan.durationS, captureFps);
+  const track = sampleTrack({ ringDegAt }, ringOf(optics.lens), optics, frameCount, captureFps);
+  const distances = planDistances(plan);
+  const subjects = standing.map((subject) => judgeSubject(subject, distances, track));
+  const beats = activeBeats(plan).filter(({ subjectId }) => standing.some(({ id }) => id === subjectId));
+  const judged = judgedFrames(plan, subjects, frameCount, track.circleOfConfusionMm);
+  return {
+    frameCount,
+    captureFps,
+    circleOfConfusionMm: track.circleOfConfusionMm,
+    track: track.frames,
+    subjects,
+    beats: judgeBeats(beats, judged),
+    ...requiredFrames(beats, judged),
+  };
+}

@@ -1,0 +1,64 @@
+import type { ShotPlan } from '../../plan/index.js';
+import { evaluatePull } from '../evaluatePull.js';
+import { followFixes, solverFixes, orderFixes, splitFixes } from './trackFixes.js';
+import { gain, type Fix, type FixChange, fixResultOf, type TriedFix } from './fix.js';
+import { pullFixes } from './pullFixes.js';
+import { stepBackFixes, stopFixes, walkFixes, wheelFixes } from './setupFixes.js';
+
+/** Largest number of fixes offered. */
+const MAX_OFFERED = 8;
+
+/**
+ * Finds changes that make a plan sharper: pulls retimed or re-eased, a follow, a split focus, a re-solved track, another order,
+ * a reversed shot, a narrower stop, a shorter walk, the camera farther back, another gear, or hard stops. Each is tried by
+ * evaluating the changed plan. Of each kind, the smallest change with the largest gain is kept. Best result first, then lowest
+ * cost.
+ *
+ * @returns empty for a plan that can't be evaluated or needs no fix
+ */
+export function findFixes(plan: ShotPlan): Fix[] {
+  const verdict = evaluatePull(plan);
+  if (verdict.status !== 'judged' || verdict.outcome === 'sharp') return [];
+  const was = fixResultOf(verdict);
+  const found = [
+    ...pullFixes(plan, verdict),
+    ...followFixes(plan, verdict),
+    ...splitFixes(plan, verdict),
+    ...stopFixes(plan),
+    ...solverFixes(plan),
+    ...orderFixes(plan, verdict),
+    ...walkFixes(plan, verdict),
+    ...wheelFixes(plan, verdict),
+    ...stepBackFixes(plan),
+  ];
+  return found
+    .filter((mend) => gain(mend, was) > 0)
+    .sort((a, b) => gain(b, a) || costOf(a) - costOf(b))
+    .slice(0, MAX_OFFERED)
+    .map(({ beatsLost: _, ...mend }: TriedFix): Fix => mend);
+}
+
+/** Rough cost of a change to everybody on the set, by kind. A retimed pull also costs its size in tenths of a second. */
+const COSTS: Readonly<Record<FixChange['kind'], number>> = {
+  earlier: 0,
+  later: 0,
+  longer: 0,
+  shorter: 0,
+  easing: 0.5,
+  lead: 1,
+  split: 2,
+  reference: 2,
+  follow: 3,
+  'hard-stops': 4,
+  gear: 4.5,
+  'lay-line': 5,
+  'step-back': 6,
+  'shorter-walk': 6.5,
+  'other-order': 8,
+  reversed: 9,
+  stop: 0,
+};
+
+function costOf({ change, stopsLost }: TriedFix): number {
+  return stopsLost * 10 + COSTS[change.kind] + ('byS' in change ? change.byS : 0);
+}

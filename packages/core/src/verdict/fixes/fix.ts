@@ -1,0 +1,74 @@
+import type { Easing } from '../../hand/index.js';
+import type { ShotPlan } from '../../plan/index.js';
+import { evaluatePull } from '../evaluatePull.js';
+import type { CompleteVerdict } from '../pullVerdict.js';
+
+/** What a fix changes in the plan. */
+export type FixChange =
+  /** A pull starts earlier or later; or starts earlier or later and lands at the same time */
+  | { readonly kind: 'earlier' | 'later' | 'longer' | 'shorter'; readonly pullId: string; readonly byS: number }
+  | { readonly kind: 'easing'; readonly pullId: string; readonly easing: Easing }
+  /** The line goes on with someone, from a time on; it leads them by so much */
+  | { readonly kind: 'follow'; readonly subjectId: string; readonly leadS: number }
+  | { readonly kind: 'lead'; readonly subjectId: string; readonly leadS: number }
+  /** The ring is set between those who must be sharp; `at` names a thing on the floor that stands there */
+  | { readonly kind: 'split' | 'reference'; readonly fromMm: number; readonly toMm: number; readonly at: string | null }
+  /** Two are asked for in the other order, so that the move lands where there is more room */
+  | { readonly kind: 'other-order'; readonly firstId: string; readonly secondId: string }
+  | { readonly kind: 'reversed' }
+  | { readonly kind: 'stop'; readonly from: number; readonly to: number }
+  /** Someone's way ends sooner */
+  | { readonly kind: 'shorter-walk'; readonly subjectId: string; readonly toMm: number }
+  | { readonly kind: 'step-back'; readonly byMm: number }
+  | { readonly kind: 'gear'; readonly wheelPerRing: number }
+  | { readonly kind: 'hard-stops'; readonly letters: readonly string[] }
+  | { readonly kind: 'lay-line'; readonly holds: number };
+
+/** A tried fix: the change, its result and its cost. */
+export interface Fix {
+  readonly change: FixChange;
+  readonly plan: ShotPlan;
+  readonly outcome: CompleteVerdict['outcome'];
+  readonly sharpS: number;
+  readonly requiredS: number;
+  /** Light lost in stops; 0 for none */
+  readonly stopsLost: number;
+}
+
+/** Result of a plan, as far as fixes are compared by it. */
+export interface FixResult {
+  readonly outcome: CompleteVerdict['outcome'];
+  readonly sharpS: number;
+  readonly requiredS: number;
+  /** Number of beats that are not kept */
+  readonly beatsLost: number;
+}
+
+const RANK: Readonly<Record<CompleteVerdict['outcome'], number>> = { soft: 0, 'too-hard': 1, tight: 2, sharp: 3 };
+
+export function fixResultOf({ outcome, sharpFrames, requiredFrames, captureFps, beats }: CompleteVerdict): FixResult {
+  const beatsLost = beats.filter(({ kept }) => !kept).length;
+  return { outcome, sharpS: sharpFrames / captureFps, requiredS: requiredFrames / captureFps, beatsLost };
+}
+
+/**
+ * Improvement of one result over another, positive if better: soft seconds first, then kept beats, then the grade of the pulls.
+ */
+export function gain(a: FixResult, b: FixResult): number {
+  const softS = ({ sharpS, requiredS }: FixResult) => requiredS - sharpS;
+  if (Math.abs(softS(a) - softS(b)) > 1e-6) return softS(b) - softS(a);
+  return a.beatsLost === b.beatsLost ? RANK[a.outcome] - RANK[b.outcome] : b.beatsLost - a.beatsLost;
+}
+
+export type TriedFix = Fix & FixResult;
+
+/** Evaluates a changed plan; empty if it can't be evaluated. */
+export function tryFix(change: FixChange, plan: ShotPlan, stopsLost = 0): TriedFix[] {
+  const verdict = evaluatePull(plan);
+  return verdict.status === 'judged' ? [{ change, plan, stopsLost, ...fixResultOf(verdict) }] : [];
+}
+
+/** The first of those with the largest gain: the smallest change, if they are sorted by size. */
+export function smallestBest(all: readonly TriedFix[]): TriedFix[] {
+  return all.reduce<TriedFix[]>((best, mend) => (best[0] && gain(mend, best[0]) <= 0 ? best : [mend]), []);
+}

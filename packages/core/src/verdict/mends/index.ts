@@ -1,2 +1,0 @@
-export { findMends } from './findMends.js';
-export type { Mend, MendChange } from './mend.js';
