@@ -1,6 +1,6 @@
-import { expect, type Heron, test } from './heron';
+import { expect, type Logo, test } from './heron';
 
-async function markB(heron: Heron): Promise<void> {
+async function markB(heron: Logo): Promise<void> {
   await heron.openCopy('12A', 'floor');
   await heron.page.getByTestId('floor-mark-B').focus();
   await expect(heron.page.getByTestId('mark-distance')).toHaveValue('2.60');

@@ -11,7 +11,7 @@ interface ShotView {
 }
 
 /** A test with the real page on a real server with the demo production. Tests that write create a production of their own. */
-export const test = base.extend<{ heron: Heron }, { server: HeronServer }>({
+export const test = base.extend<{ heron: Logo }, { server: HeronServer }>({
   server: [
     // eslint-disable-next-line no-empty-pattern
     async ({}, use) => {
@@ -25,7 +25,7 @@ export const test = base.extend<{ heron: Heron }, { server: HeronServer }>({
   heron: async ({ page, server }, use) => {
     const errors: string[] = [];
     page.on('pageerror', (error) => errors.push(error.stack ?? error.message));
-    await use(new Heron(page, server));
+    await use(new Logo(page, server));
     expect(errors).toEqual([]);
   },
 });
@@ -33,7 +33,7 @@ export const test = base.extend<{ heron: Heron }, { server: HeronServer }>({
 export { expect };
 
 /** Actions of a user on the page. */
-export class Heron {
+export class Logo {
   constructor(
     readonly page: Page,
     readonly server: HeronServer,

@@ -1,6 +1,6 @@
 import { addPull, addSubject, changePull, newPlan, setDuration, type ShotPlan } from '@still-heron/core';
 import type { Page } from '@playwright/test';
-import { expect, type Heron, test } from './heron';
+import { expect, type Logo, test } from './heron';
 
 interface Logged {
   readonly id: string;
@@ -28,7 +28,7 @@ function shortPlan(changes: Parameters<typeof changePull>[2] = {}): ShotPlan {
 }
 
 /** Creates a shot and opens it on Roll, without count-in. */
-async function openRoll(heron: Heron, page: Page, plan = shortPlan(), options: object = {}) {
+async function openRoll(heron: Logo, page: Page, plan = shortPlan(), options: object = {}) {
   const productionId = await heron.newProduction('Roll');
   const shot = { scene: '4', slate: '4Z', title: 'Quick pull', plan };
   const { id: shotId } = await heron.api<{ id: string }>('post', `productions/${productionId}/shots`, shot);

@@ -1,5 +1,5 @@
 import type { Browser, Page } from '@playwright/test';
-import { expect, type Heron, test } from './heron';
+import { expect, type Logo, test } from './heron';
 
 const drawn = (page: Page) => expect(page.locator('[data-testid=drawn][data-done=true]')).toBeAttached({ timeout: 30_000 });
 const keptByStop = (page: Page) => page.getByTestId('stop-surface').getAttribute('data-kept');
@@ -56,7 +56,7 @@ test('the same to the last take with one worker, with two, and on the server', a
 });
 
 /** Keep rate computed on a machine with this number of cores. */
-async function keptWith(browser: Browser, heron: Heron, shotId: string, cores: number): Promise<string | null> {
+async function keptWith(browser: Browser, heron: Logo, shotId: string, cores: number): Promise<string | null> {
   const page = await browser.newPage();
   let workers = 0;
   page.on('worker', () => workers++);

@@ -17,4 +17,4 @@ export { CreateShot, RevisionView, SaveShot, SCENE, ShotDocument, ShotView, SLAT
 export { CreateTake, LoggedTakeView, SaveTake, TakePageView, TakeRowView, TakeView } from './takes.js';
 export { CalibrationView, KeptView, StatisticsView } from './statistics.js';
 export { BeatRateView, KeepRateView, MAX_TRIALS_PER_REQUEST, StopRateView } from './stop.js';
-export { JoinRoll, type JoinedView, RollEnd, RollSetOff, RollView, RollWheel, ROLL_RATES, SetOffView } from './roll.js';
+export { JoinRoll, type JoinedView, RollEnd, RollCueMessage, RollView, RollWheel, ROLL_RATES, CueEventView } from './roll.js';

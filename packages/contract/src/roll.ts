@@ -7,7 +7,7 @@ import { Flag, Id, Quantity, Text, Uuid } from './fields.js';
 export const ROLL_RATES = { min: 0.1, max: 1 } as const;
 
 /** A cue given by key, in seconds since the roll started. */
-export class SetOffView implements CueEvent {
+export class CueEventView implements CueEvent {
   @Id('Of the pull')
   pullId!: string;
 
@@ -38,12 +38,12 @@ export class RollView {
   @IsArray()
   @ArrayMaxSize(PLAN_LIMITS.moves.max)
   @ValidateNested({ each: true })
-  @Type(() => SetOffView)
-  cueEvents!: SetOffView[];
+  @Type(() => CueEventView)
+  cueEvents!: CueEventView[];
 }
 
 /** A cue, sent to the other devices. */
-export class RollSetOff extends SetOffView {
+export class RollCueMessage extends CueEventView {
   @Uuid('Of the roll')
   rollId!: string;
 }

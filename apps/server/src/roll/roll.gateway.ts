@@ -8,7 +8,7 @@ import {
   SubscribeMessage,
   WebSocketGateway,
 } from '@nestjs/websockets';
-import { JoinRoll, type JoinedView, RollEnd, RollSetOff, RollView, RollWheel } from '@still-heron/contract';
+import { JoinRoll, type JoinedView, RollEnd, RollCueMessage, RollView, RollWheel } from '@still-heron/contract';
 import type { DeviceCommand } from '@still-heron/core';
 import type { Server, Socket } from 'socket.io';
 import { problemsIn } from '../http/validation.js';
@@ -17,7 +17,7 @@ import { DevicesService } from './devices.service.js';
 import { RollService } from './roll.service.js';
 
 /** Time after which a lost connection is given up. */
-const GONE_MS = 8000;
+const RECONNECT_MS = 8000;
 
 /** Answer to an invalid message. */
 interface Refused {
@@ -47,12 +47,12 @@ export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
   /** A rolling device has some time to reconnect and send its roll again; then the roll ends. */
   handleDisconnect(socket: Socket): void {
     this.tellDevices(socket);
-    const left = this.rolls.toldOver(socket.id);
+    const left = this.rolls.rollOfConnection(socket.id);
     if (!left) return;
     const timer = setTimeout(() => {
-      if (this.rolls.toldOver(socket.id)?.rollId !== left.rollId || !this.rolls.end(left.rollId)) return;
+      if (this.rolls.rollOfConnection(socket.id)?.rollId !== left.rollId || !this.rolls.end(left.rollId)) return;
       socket.nsp.to(left.shotId).emit('end', { rollId: left.rollId });
-    }, GONE_MS);
+    }, RECONNECT_MS);
     timer.unref();
   }
 
@@ -85,7 +85,7 @@ export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
 
   @SubscribeMessage('set-off')
   setOff(@ConnectedSocket() socket: Socket, @MessageBody() body: unknown): Refused | true {
-    const asked = read(RollSetOff, body);
+    const asked = read(RollCueMessage, body);
     if ('code' in asked) return asked;
     const shotId = this.rolls.setOff(asked);
     if (shotId) socket.to(shotId).emit('set-off', asked);

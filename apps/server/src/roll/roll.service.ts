@@ -1,8 +1,8 @@
 import { Injectable } from '@nestjs/common';
-import type { RollSetOff, RollView } from '@still-heron/contract';
+import type { RollCueMessage, RollView } from '@still-heron/contract';
 
 /** A roll that nobody ends is dropped after this time. */
-const FORGOTTEN_MS = 3 * 3600 * 1000;
+const MAX_ROLL_MS = 3 * 3600 * 1000;
 
 /** Current rolls, one per shot. In memory only: after a restart the rolling device sends its roll again. */
 @Injectable()
@@ -13,7 +13,7 @@ export class RollService {
 
   of(shotId: string): RollView | null {
     const roll = this.running.get(shotId);
-    if (roll && Date.now() - roll.startedAtMs > FORGOTTEN_MS) this.running.delete(shotId);
+    if (roll && Date.now() - roll.startedAtMs > MAX_ROLL_MS) this.running.delete(shotId);
     return this.running.get(shotId) ?? null;
   }
 
@@ -25,7 +25,7 @@ export class RollService {
   }
 
   /** @returns the shot of the roll; null if it has ended */
-  setOff({ rollId, pullId, timeS }: RollSetOff): string | null {
+  setOff({ rollId, pullId, timeS }: RollCueMessage): string | null {
     const roll = this.find(rollId);
     if (!roll) return null;
     this.running.set(roll.shotId, { ...roll, cueEvents: [...roll.cueEvents, { pullId, timeS }] });
@@ -40,7 +40,7 @@ export class RollService {
   }
 
   /** The roll of a connection; null if there is none. */
-  toldOver(line: string): RollView | null {
+  rollOfConnection(line: string): RollView | null {
     const [shotId] = [...this.lines].find(([, known]) => known === line) ?? [];
     return shotId === undefined ? null : this.of(shotId);
   }

@@ -3,11 +3,11 @@ import { type ComponentType, useEffect, useMemo } from 'react';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { sendTakes } from '../features/roll/sendTakes';
 import { saveNow, sendLeftovers } from '../features/shot/saving';
-import { PartFailed } from './PartFailed';
+import { PartFailed } from '../ui/PartFailed';
 import { pages } from './pages';
-import { PALETTES } from './palette';
+import { PALETTES } from '../ui/theme/palette';
 import { useAppDispatch, useAppSelector } from './store';
-import { antdTheme } from './theme';
+import { antdTheme } from '../ui/theme/antdTheme';
 
 /**
  * The router loads the chunk of a page before it shows the page. React.lazy would show an empty page first, and then delay the
@@ -15,7 +15,7 @@ import { antdTheme } from './theme';
  */
 const router = createBrowserRouter(
   [
-    { path: '/', lazy: async () => withProps((await pages.productions()).ProductionsPage, { isTracking: true }) },
+    { path: '/', lazy: async () => withProps((await pages.productions()).ProductionsPage, { opensSingle: true }) },
     { path: '/productions', lazy: async () => withProps((await pages.productions()).ProductionsPage, {}) },
     { path: '/productions/:productionId/shots', lazy: async () => ({ Component: (await pages.shots()).ShotsPage }) },
     { path: '/productions/:productionId/takes', lazy: async () => ({ Component: (await pages.log()).LogPage }) },

@@ -1,6 +1,6 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector, useStore } from 'react-redux';
-import { api } from '../api/api';
+import { api } from '../shared/api/api';
 import { kitSavingMiddleware } from '../features/kit/kitSaving';
 import { kitSavingReducer } from '../features/kit/kitSavingSlice';
 import { kitReducer } from '../features/kit/kitSlice';
@@ -8,7 +8,7 @@ import { savingMiddleware } from '../features/shot/saving';
 import { savingReducer } from '../features/shot/savingSlice';
 import { sessionReducer } from '../features/shot/sessionSlice';
 import { shotReducer } from '../features/shot/shotSlice';
-import { preferencesReducer, readPreferences, writePreferences } from './preferences';
+import { preferencesReducer, readPreferences, writePreferences } from '../shared/preferences';
 
 /** The store holds small plain JSON, apart from the API cache. Typed arrays of verdicts stay outside, in the evaluator. */
 export function createStore(storage: Storage) {

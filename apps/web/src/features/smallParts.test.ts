@@ -1,6 +1,6 @@
 import { addPull, addStay, addSubject, newPlan } from '@still-heron/core';
-import { LIGHTS, PALETTES } from '../app/palette';
-import { readPreferences, writePreferences } from '../app/preferences';
+import { LIGHTS, PALETTES } from '../ui/theme/palette';
+import { readPreferences, writePreferences } from '../shared/preferences';
 import { nextPull, offeredPull, pullTimeS } from './pull/nextPull';
 import { nextSlate } from './shots/nextSlate';
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { depthOfField, diagonalMm, matchFormat } from '../optics/index';
-import { type BenchSetup, compareSetups, distanceForWidth, fieldOf, zoneLensOf } from './compare';
+import { type LensSetup, compareSetups, distanceForWidth, fieldOf, zoneLensOf } from './compare';
 import { cameraOf } from './camera';
 import { FORMATS } from './formats';
 import { defaultLens } from './lens';
@@ -8,12 +8,12 @@ import { defaultLens } from './lens';
 const diagonal = { kind: 'diagonal', divisor: 1500 } as const;
 const format = (id: string) => cameraOf(FORMATS.find((item) => item.id === id)!);
 
-function setup(focalLengthMm: number, stop: number, formatId = 's35-16x9'): BenchSetup {
+function setup(focalLengthMm: number, stop: number, formatId = 's35-16x9'): LensSetup {
   const lens = defaultLens({ name: `${focalLengthMm}`, focalLengthMm, widestStop: 0.7, closeFocusMm: 5 * focalLengthMm });
   return { camera: format(formatId), lens, focalLengthMm, stop, sharpness: diagonal };
 }
 
-const at = (setups: readonly BenchSetup[], held: 'distance' | 'framing', distanceMm = 3000) =>
+const at = (setups: readonly LensSetup[], held: 'distance' | 'framing', distanceMm = 3000) =>
   compareSetups(setups, { held, distanceMm, backgroundBehindMm: 50_000 });
 
 test('the same lens on a smaller format, at the same distance: the thinner zone, because its circle is smaller', () => {

@@ -4,7 +4,7 @@ import { fNumberOf, type Lens, ringOf } from './lens.js';
 import { withinReach } from './lensRing.js';
 
 /** A camera with a lens at one stop, as the zone calculator compares them. */
-export interface BenchSetup {
+export interface LensSetup {
   readonly camera: Camera;
   readonly lens: Lens;
   readonly focalLengthMm: number;
@@ -35,7 +35,7 @@ export interface ComparedSetup {
 }
 
 /** Optics of a set-up, as `depthOfField` takes them. */
-export function zoneLensOf({ camera, lens, focalLengthMm, stop, sharpness }: BenchSetup): ZoneLens {
+export function zoneLensOf({ camera, lens, focalLengthMm, stop, sharpness }: LensSetup): ZoneLens {
   return {
     focalLengthMm,
     fNumber: fNumberOf(lens, stop),
@@ -45,7 +45,7 @@ export function zoneLensOf({ camera, lens, focalLengthMm, stop, sharpness }: Ben
 }
 
 /** Width and height of the picture at a focused tape distance, unsqueezed. */
-export function fieldOf({ camera, lens, focalLengthMm }: BenchSetup, distanceMm: number): { widthMm: number; heightMm: number } {
+export function fieldOf({ camera, lens, focalLengthMm }: LensSetup, distanceMm: number): { widthMm: number; heightMm: number } {
   const { objectMm } = conjugates(focalLengthMm, distanceMm, lens.principalSeparationMm);
   const { widthMm, heightMm } = fieldAt(pictureSize(camera), focalLengthMm / (objectMm - focalLengthMm));
   return { widthMm: widthMm * lens.squeeze, heightMm };
@@ -56,7 +56,7 @@ export function fieldOf({ camera, lens, focalLengthMm }: BenchSetup, distanceMm:
  *
  * @param widthMm - > 0, unsqueezed
  */
-export function distanceForWidth({ camera, lens, focalLengthMm: f }: BenchSetup, widthMm: number): number {
+export function distanceForWidth({ camera, lens, focalLengthMm: f }: LensSetup, widthMm: number): number {
   const magnification = (pictureSize(camera).sensorWidthMm * lens.squeeze) / widthMm;
   return f * (1 + 1 / magnification) + f * (1 + magnification) + lens.principalSeparationMm;
 }
@@ -70,7 +70,7 @@ export function distanceForWidth({ camera, lens, focalLengthMm: f }: BenchSetup,
  * @returns one result for each set-up, in order
  */
 export function compareSetups(
-  setups: readonly BenchSetup[],
+  setups: readonly LensSetup[],
   options: { readonly held: HeldEqual; readonly distanceMm: number; readonly backgroundBehindMm: number },
 ): ComparedSetup[] {
   const { held, distanceMm, backgroundBehindMm } = options;
@@ -104,6 +104,6 @@ export function compareSetups(
   });
 }
 
-function lifeSizeMm({ lens, focalLengthMm }: BenchSetup): number {
+function lifeSizeMm({ lens, focalLengthMm }: LensSetup): number {
   return 4 * focalLengthMm + lens.principalSeparationMm;
 }

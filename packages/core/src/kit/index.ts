@@ -3,7 +3,7 @@ export { calibrationDistances, ringDegOfArc } from './calibration.js';
 export { type Camera, cameraOf, circleMm, pictureSize, type Sharpness } from './camera.js';
 export { assertKitItem, checkKitItem, KIT_KINDS, type KitItems, type KitKind, kitName, lensProblems } from './checkKit.js';
 export {
-  type BenchSetup,
+  type LensSetup,
   type ComparedSetup,
   compareSetups,
   distanceForWidth,

@@ -8,7 +8,7 @@ import {
   wheelDegOf,
 } from '@still-heron/core';
 import { useMemo } from 'react';
-import { currentColour } from '../../charts/currentColour';
+import { subjectColour } from '../../charts/subjectColour';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { itemSelected } from '../shot/sessionSlice';
 import { DIAL, dialLayout } from './dialLayout';
@@ -46,7 +46,7 @@ export function RingDial({ plan, verdict, units }: Props) {
     >
       <path d={track} className="dial-track" />
       {marks.map(({ id, window, current }) => (
-        <path key={id} d={window} fill={currentColour(current)} className="dial-window" />
+        <path key={id} d={window} fill={subjectColour(current)} className="dial-window" />
       ))}
       {beyond.map((path) => (
         <path key={path} d={path} className="dial-beyond" fill="url(#soft-hatch)" />
@@ -64,7 +64,7 @@ export function RingDial({ plan, verdict, units }: Props) {
         <g
           key={id}
           className="dial-mark"
-          fill={currentColour(current)}
+          fill={subjectColour(current)}
           onClick={() => dispatch(itemSelected({ kind: 'mark', id }))}
         >
           <circle cx={tickX} cy={tickY} r={hasHardStop ? 3.5 : 1.8} />

@@ -53,7 +53,7 @@ export const DIAL = { outer: 80, inner: 66, width: 268, height: 196, middleY: 10
 const LETTER_RADIUS = 52;
 const LETTER_PX = 15;
 /** Largest angle on the dial; a longer throw is compressed. */
-const MOST_DEG = 300;
+const MAX_DEG = 300;
 /** Minimum distance of two labels along the rim. */
 const LABEL_GAP_PX = 22;
 
@@ -62,7 +62,7 @@ export function dialLayout(plan: ShotPlan, verdict: CompleteVerdict | null, fram
   const ring = ringOf(plan.optics.lens);
   const reach = ringReach(plan);
   const [farDeg, nearDeg] = [ring.angleAt(ring.farthestMm), ring.angleAt(ring.closeFocusMm)];
-  const spanDeg = Math.min(Math.abs(nearDeg - farDeg), MOST_DEG);
+  const spanDeg = Math.min(Math.abs(nearDeg - farDeg), MAX_DEG);
   /** Radians clockwise from the top. */
   const radOf = (ringDeg: number) => (((ringDeg - farDeg) / (nearDeg - farDeg) - 0.5) * spanDeg * Math.PI) / 180;
   const at = (rad: number, radius: number) => ({ x: Math.sin(rad) * radius, y: -Math.cos(rad) * radius });

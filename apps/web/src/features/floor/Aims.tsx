@@ -1,8 +1,8 @@
 import { type AimKey, changeAim, fieldOfAction, PLAN_LIMITS, removeAim, type ShotPlan } from '@still-heron/core';
 import { useMemo } from 'react';
-import { NumberField } from '../../fields/NumberField';
-import { TimeField } from '../../fields/TimeField';
-import { useEdit } from '../setup/useEdit';
+import { NumberField } from '../../ui/fields/NumberField';
+import { TimeField } from '../../ui/fields/TimeField';
+import { useEdit } from '../shot/useEdit';
 
 /** Camera aims in order of time, and the total turn of the camera. */
 export function Aims({ plan }: { readonly plan: ShotPlan }) {

@@ -1,8 +1,8 @@
 import { frameAtOrAfter, type CompleteVerdict, type Place, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { type WheelEvent, useState } from 'react';
-import { type Size, useSize } from '../../charts/useSize';
+import { type Size, useSize } from '../../shared/useSize';
 import { useAppSelector } from '../../app/store';
-import { useKeys } from '../../app/useKeys';
+import { useKeys } from '../../shared/keys/useKeys';
 import { selectSession } from '../shot/sessionSlice';
 import { fittedView, floorLayout, type FloorView, scaledView } from './floorLayout';
 import { FloorGround } from './FloorGround';

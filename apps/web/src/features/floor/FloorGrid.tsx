@@ -1,5 +1,5 @@
 import { MM_PER_FOOT, type UnitSystem } from '@still-heron/core';
-import type { Size } from '../../charts/useSize';
+import type { Size } from '../../shared/useSize';
 import type { FloorLayout } from './floorLayout';
 
 /** Grid of round distances over the visible floor. */

@@ -1,8 +1,8 @@
 import type { FloorItem, Place, ShotPlan } from '@still-heron/core';
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
 import { useAppDispatch } from '../../app/store';
-import { useDrag } from '../../charts/useDrag';
-import type { Size } from '../../charts/useSize';
+import { useDrag } from '../../shared/gestures/useDrag';
+import type { Size } from '../../shared/useSize';
 import { groupSelected, itemSelected } from '../shot/sessionSlice';
 import type { FloorLayout, FloorView } from './floorLayout';
 import type { ToolName } from './FloorTools';

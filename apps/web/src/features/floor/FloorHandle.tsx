@@ -1,7 +1,7 @@
 import type { FloorItem, Place, TapeShape, UnitSystem } from '@still-heron/core';
 import type { FloorLayout } from './floorLayout';
 import type { Guide } from './snap';
-import { useFloorMoves } from './useFloorMoves';
+import { useFloorDrag } from './useFloorDrag';
 
 export interface FloorHandleProps {
   readonly item: FloorItem;
@@ -49,7 +49,7 @@ export function FloorHandle(props: FloorHandleProps) {
     onGuides,
     testId,
   } = props;
-  const { handlers, isHeld } = useFloorMoves({ item, name: undoName, pxPerMm, units, onGuides });
+  const { handlers, isHeld } = useFloorDrag({ item, name: undoName, pxPerMm, units, onGuides });
   const [x, y] = layout.toPx(place);
   const isMark = item.kind === 'mark';
   return (

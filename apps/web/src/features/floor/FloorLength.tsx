@@ -1,5 +1,5 @@
 import { MM_PER_FOOT, MM_PER_METRE, PLAN_LIMITS, type UnitSystem } from '@still-heron/core';
-import { NumberField } from '../../fields/NumberField';
+import { NumberField } from '../../ui/fields/NumberField';
 
 /** A length on the floor in metres or feet; a coordinate may be negative. */
 export function FloorLength({

@@ -1,7 +1,7 @@
 import { formatDistance, type UnitSystem } from '@still-heron/core';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { readDistance } from '../../fields/readDistance';
+import { readDistance } from '../../ui/fields/readDistance';
 
 /** A rejected action and what to do instead; nothing was changed. */
 export function FloorNotice({

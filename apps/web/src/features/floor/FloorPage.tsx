@@ -1,10 +1,10 @@
 import { layPicture, type Place, scalePicture, type ShotPlan, startFloor } from '@still-heron/core';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { sendPicture } from '../../api/pictures';
-import { PageNote } from '../../app/PageNote';
+import { sendPicture } from '../../shared/api/pictures';
+import { PageNote } from '../../ui/PageNote';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
-import { useKeys } from '../../app/useKeys';
+import { useKeys } from '../../shared/keys/useKeys';
 import { useMeasuring } from '../marks/useMeasuring';
 import { itemSelected, selectHeld, selectSession } from '../shot/sessionSlice';
 import { editPlan, selectPlan } from '../shot/shotSlice';
@@ -19,10 +19,10 @@ import { FloorSide } from './FloorSide';
 import { type FloorMode, FloorTools, type ToolName } from './FloorTools';
 import { useFloorEdits } from './GroupPanel';
 import { Lanes } from './Lanes';
-import { MovesPanel } from './MovesPanel';
+import { BlockingMovesPanel } from './BlockingMovesPanel';
 import { RehearsalPanel } from './RehearsalPanel';
 import { TimeBar } from '../shot/TimeBar';
-import { useMoveDraft } from './useMoveDraft';
+import { useBlockingMoveDraft } from './useBlockingMoveDraft';
 import './floor.css';
 
 /** Floor step: the set from above, with camera and subjects over time. */
@@ -40,7 +40,7 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
   const [mode, setMode] = useState<FloorMode>('draw');
   const [length, setLength] = useState<{ readonly from: Place; readonly to: Place } | null>(null);
   const measuring = useMeasuring();
-  const move = useMoveDraft(plan);
+  const move = useBlockingMoveDraft(plan);
   const picture = useFloorPicture(() => setTool('scale'));
   useDrawnKeys(() => {
     setTool(null);
@@ -96,7 +96,7 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
       {mode === 'draw' && <FloorSide plan={plan} units={units} measuring={measuring} onScale={() => setTool('scale')} />}
       {mode === 'rehearse' && <RehearsalPanel plan={plan} />}
       {mode === 'moves' && (
-        <MovesPanel
+        <BlockingMovesPanel
           plan={plan}
           units={units}
           draft={move.draft}

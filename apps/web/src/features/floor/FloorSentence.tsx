@@ -39,9 +39,9 @@ export function FloorSentence({ plan, verdict, units }: Props) {
     return (
       <p className="sentence" data-testid="floor-sentence">
         <span className="tone-soft">
-          {subject.name} {WRONG[standing].what}
+          {subject.name} {PLACEMENT_PROBLEMS[standing].what}
         </span>{' '}
-        at {formatTime(timeS)}: {WRONG[standing].do}.
+        at {formatTime(timeS)}: {PLACEMENT_PROBLEMS[standing].do}.
       </p>
     );
   const speed = followSpeed(plan, subject, timeS);
@@ -64,14 +64,16 @@ export function FloorSentence({ plan, verdict, units }: Props) {
 }
 
 /** Subjects that can't be focused on where they are, with a remedy. */
-const WRONG: Readonly<Record<Exclude<Placement, 'before-the-camera' | 'not-on-the-floor'>, { what: string; do: string }>> = {
+const PLACEMENT_PROBLEMS: Readonly<
+  Record<Exclude<Placement, 'before-the-camera' | 'not-on-the-floor'>, { what: string; do: string }>
+> = {
   'behind-it': { what: 'is behind the camera', do: 'turn it, or put them before it' },
   'on-top-of-it': { what: 'and the camera are in one place', do: 'move one of them away' },
   'nearer-than-it-focuses': { what: 'is nearer than the lens focuses', do: 'step back, or take a lens that focuses closer' },
 };
 
 /** Slower changes count as standing still, in mm per second. */
-const STAYS_MM_PER_S = 20;
+const STANDSTILL_MM_PER_S = 20;
 
 interface MovingProps {
   readonly speed: FollowSpeed;
@@ -84,8 +86,9 @@ interface MovingProps {
 function Moving({ speed: { mmPerS, maxHandDegPerS }, motion, hasWheel, units }: MovingProps) {
   const across = Math.abs(motion.acrossMmPerS);
   const side =
-    across > STAYS_MM_PER_S && `${formatGap(across, units)} a second ${motion.acrossMmPerS > 0 ? 'to the left' : 'to the right'}`;
-  if (Math.abs(mmPerS) < STAYS_MM_PER_S) return <>{side ? `${side}, and the distance stays.` : 'The distance stays.'}</>;
+    across > STANDSTILL_MM_PER_S &&
+    `${formatGap(across, units)} a second ${motion.acrossMmPerS > 0 ? 'to the left' : 'to the right'}`;
+  if (Math.abs(mmPerS) < STANDSTILL_MM_PER_S) return <>{side ? `${side}, and the distance stays.` : 'The distance stays.'}</>;
   return (
     <>
       {formatGap(mmPerS, units)} a second {mmPerS < 0 ? 'nearer' : 'farther'}

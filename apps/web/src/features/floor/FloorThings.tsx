@@ -1,5 +1,5 @@
 import type { ShotPlan, UnitSystem } from '@still-heron/core';
-import { currentColour } from '../../charts/currentColour';
+import { subjectColour } from '../../charts/subjectColour';
 import { tapeCss } from '../marks/tapes';
 import { FloorHandle } from './FloorHandle';
 import type { FloorLayout } from './floorLayout';
@@ -26,7 +26,7 @@ export function FloorThings({ plan, layout, ...shared }: Props) {
       {layout.plane && <path d={layout.plane} className="floor-plane" data-testid="floor-plane" />}
       <path d={layout.cameraWay} className="floor-camera-way" />
       {layout.subjects.map(({ subjectId, way, current }) => (
-        <path key={subjectId} d={way} className="floor-way" style={{ color: currentColour(current) }} />
+        <path key={subjectId} d={way} className="floor-way" style={{ color: subjectColour(current) }} />
       ))}
       {plan.marks.map((mark) => {
         if (!mark.place) return null;
@@ -38,7 +38,7 @@ export function FloorThings({ plan, layout, ...shared }: Props) {
             label={`Mark ${mark.letter}, ${plan.subjects[current]?.name ?? 'a place'}`}
             undoName={`move mark ${mark.letter}`}
             letter={mark.letter}
-            colour={currentColour(current)}
+            colour={subjectColour(current)}
             tapeColour={mark.tapeColour && tapeCss(mark.tapeColour)}
             tapeShape={mark.tapeShape}
             place={mark.place}
@@ -82,7 +82,7 @@ export function FloorPeople({ layout }: { readonly layout: FloorLayout }) {
           key={subjectId}
           transform={`translate(${now[0]},${now[1]})`}
           className={`floor-person${isInFrame ? '' : ' is-out'}`}
-          style={{ color: currentColour(current) }}
+          style={{ color: subjectColour(current) }}
         >
           <circle r={10} />
           <text y={-16} textAnchor="middle">

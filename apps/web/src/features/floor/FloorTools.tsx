@@ -1,6 +1,6 @@
 import type { ShotPlan, Subject } from '@still-heron/core';
 import { useRef } from 'react';
-import { PICTURE_ACCEPT } from '../../api/pictures';
+import { PICTURE_ACCEPT } from '../../shared/api/pictures';
 import { useAppSelector } from '../../app/store';
 import { selectSelection } from '../shot/sessionSlice';
 import { selectedSubject } from './selectedSubject';

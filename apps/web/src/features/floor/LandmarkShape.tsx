@@ -1,7 +1,7 @@
 import type { Landmark, UnitSystem } from '@still-heron/core';
 import type { FloorLayout } from './floorLayout';
 import type { Guide } from './snap';
-import { useFloorMoves } from './useFloorMoves';
+import { useFloorDrag } from './useFloorDrag';
 
 interface Props {
   readonly landmark: Landmark;
@@ -14,7 +14,7 @@ interface Props {
 
 /** A landmark at its real size. */
 export function LandmarkShape({ landmark, layout, pxPerMm, units, isOutOfReach, onGuides }: Props) {
-  const { handlers, isHeld } = useFloorMoves({
+  const { handlers, isHeld } = useFloorDrag({
     item: { kind: 'landmark', id: landmark.id },
     name: `move ${landmark.name}`,
     pxPerMm,

@@ -1,6 +1,6 @@
 import type { CompleteVerdict, ShotPlan, TimeSpan } from '@still-heron/core';
 import { memo, useMemo } from 'react';
-import { currentColour } from '../../charts/currentColour';
+import { subjectColour } from '../../charts/subjectColour';
 import { framingWords, type Lane, lanesOf } from './lanesLayout';
 
 interface Props {
@@ -32,10 +32,10 @@ function LaneRow({ lane, durationS }: { readonly lane: Lane; readonly durationS:
     ));
   return (
     <li title={words}>
-      <span className="lane-name" style={{ color: currentColour(lane.current) }}>
+      <span className="lane-name" style={{ color: subjectColour(lane.current) }}>
         {lane.name}
       </span>
-      <span className="lane-track" style={{ color: currentColour(lane.current) }}>
+      <span className="lane-track" style={{ color: subjectColour(lane.current) }}>
         {bars(lane.framed ?? [], 'lane-framed')}
         {bars(lane.sharp, 'lane-sharp')}
         {bars(lane.soft, 'lane-soft')}

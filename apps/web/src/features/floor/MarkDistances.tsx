@@ -6,9 +6,9 @@ import {
   type ShotPlan,
   type UnitSystem,
 } from '@still-heron/core';
-import { currentColour } from '../../charts/currentColour';
+import { subjectColour } from '../../charts/subjectColour';
 import { useAppDispatch, useAppSelector } from '../../app/store';
-import { Explain } from '../../fields/Explain';
+import { Explain } from '../../ui/fields/Explain';
 import { METHOD_WORDS } from '../marks/words';
 import { itemSelected, selectSelection } from '../shot/sessionSlice';
 
@@ -42,7 +42,7 @@ export function MarkDistances({ plan, units }: Props) {
               <button
                 type="button"
                 className="floor-mark-name"
-                style={{ color: currentColour(current) }}
+                style={{ color: subjectColour(current) }}
                 aria-label={`Select mark ${mark.letter}`}
                 onClick={() => dispatch(itemSelected({ kind: 'mark', id: mark.id }))}
               >

@@ -1,16 +1,16 @@
 import { type Mark, placeMark, PLAN_LIMITS, setSubjectHeight, changeSubject } from '@still-heron/core';
-import { GapField } from '../../fields/GapField';
-import { NumberField } from '../../fields/NumberField';
+import { GapField } from '../../ui/fields/GapField';
+import { NumberField } from '../../ui/fields/NumberField';
 import { MarkAllowance } from '../marks/MarkAllowance';
 import { MarkDisagreement } from '../marks/MarkDisagreement';
 import { MarkMeasure } from '../marks/MarkMeasure';
 import { MarkOnFloor } from '../marks/MarkOnFloor';
 import { MarkRoom } from '../marks/MarkRoom';
-import { StandIns } from '../marks/StandIns';
+import { FocusReferences } from '../marks/FocusReferences';
 import type { Measuring } from '../marks/useMeasuring';
 import { MarkDetails } from '../pull/MarkDetails';
 import { SubjectName } from '../pull/SubjectName';
-import { useEdit } from '../setup/useEdit';
+import { useEdit } from '../shot/useEdit';
 import { FloorLength } from './FloorLength';
 import type { FloorSideProps } from './FloorSide';
 import { PlaceFields } from './PlaceFields';
@@ -54,7 +54,7 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
       </section>
       <section>
         <h2>Stand-ins, while nobody is there</h2>
-        <StandIns mark={mark} plan={plan} units={units} />
+        <FocusReferences mark={mark} plan={plan} units={units} />
       </section>
       <section>
         <details className="more-of-it">

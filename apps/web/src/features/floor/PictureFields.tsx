@@ -10,8 +10,8 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 import { Button } from 'antd';
-import { NumberField } from '../../fields/NumberField';
-import { useEdit } from '../setup/useEdit';
+import { NumberField } from '../../ui/fields/NumberField';
+import { useEdit } from '../shot/useEdit';
 import { FloorLength } from './FloorLength';
 
 interface Props {

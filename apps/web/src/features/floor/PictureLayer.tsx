@@ -1,5 +1,5 @@
 import type { FloorPicture } from '@still-heron/core';
-import { pictureAddress } from '../../api/pictures';
+import { pictureAddress } from '../../shared/api/pictures';
 import type { FloorLayout } from './floorLayout';
 
 interface Props {

@@ -9,7 +9,7 @@ import {
 } from '@still-heron/core';
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
-import { useKeys } from '../../app/useKeys';
+import { useKeys } from '../../shared/keys/useKeys';
 import { useAppDispatch } from '../../app/store';
 import { playheadMoved, playStopped } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';

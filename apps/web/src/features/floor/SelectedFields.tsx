@@ -10,10 +10,10 @@ import {
 } from '@still-heron/core';
 import { Button } from 'antd';
 import { useAppDispatch } from '../../app/store';
-import { Choice } from '../../fields/Choice';
-import { NumberField } from '../../fields/NumberField';
-import { TextField } from '../../fields/TextField';
-import { TimeField } from '../../fields/TimeField';
+import { Choice } from '../../ui/fields/Choice';
+import { NumberField } from '../../ui/fields/NumberField';
+import { TextField } from '../../ui/fields/TextField';
+import { TimeField } from '../../ui/fields/TimeField';
 import { editPlan } from '../shot/shotSlice';
 import { FloorLength } from './FloorLength';
 import { PlaceFields } from './PlaceFields';

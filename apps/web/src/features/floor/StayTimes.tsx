@@ -1,7 +1,7 @@
 import { changeStay, type Mark, type ShotPlan } from '@still-heron/core';
-import { Choice } from '../../fields/Choice';
-import { TimeField } from '../../fields/TimeField';
-import { useEdit } from '../setup/useEdit';
+import { Choice } from '../../ui/fields/Choice';
+import { TimeField } from '../../ui/fields/TimeField';
+import { useEdit } from '../shot/useEdit';
 
 /** Arrival, departure and pace of a subject at a mark. */
 export function StayTimes({ mark, plan }: { readonly mark: Mark; readonly plan: ShotPlan }) {

@@ -9,7 +9,7 @@ import {
   type ShotPlan,
   zoneLensAt,
 } from '@still-heron/core';
-import type { Size } from '../../charts/useSize';
+import type { Size } from '../../shared/useSize';
 
 /** View of the floor: centre and scale. */
 export interface FloorView {
@@ -60,7 +60,7 @@ const GRIDS_MM = [100, 250, 500, 1000, 2500, 5000, 10_000, 25_000, 50_000, 100_0
 const ROOM = { behindMm: 1200, aheadMm: 6800, besideMm: 2200 };
 /** Margin around the outermost items. */
 const MARGIN_MM = 900;
-const LARGEST_PX_PER_MM = 0.4;
+const MAX_PX_PER_MM = 0.4;
 
 /** View that fits everything on the floor with a margin; on a nearly empty floor, with room to add more. */
 export function fittedView(plan: ShotPlan, { width, height }: Size): FloorView {
@@ -81,7 +81,7 @@ export function fittedView(plan: ShotPlan, { width, height }: Size): FloorView {
   const [low, high] = [Math.min(...ys) - MARGIN_MM, Math.max(...ys) + MARGIN_MM];
   return {
     centre: { xMm: (left + right) / 2, yMm: (low + high) / 2 },
-    pxPerMm: Math.min(width / (right - left), height / (high - low), LARGEST_PX_PER_MM),
+    pxPerMm: Math.min(width / (right - left), height / (high - low), MAX_PX_PER_MM),
   };
 }
 
@@ -90,8 +90,8 @@ export function middleOf(plan: ShotPlan): Place {
   return fittedView(plan, { width: 1, height: 1 }).centre;
 }
 
-const SMALLEST_PX_PER_MM = 0.002;
-const DRAWN_LARGEST_PX_PER_MM = 2;
+const MIN_PX_PER_MM = 0.002;
+const DRAWN_MAX_PX_PER_MM = 2;
 
 /** Zooms around a fixed point. */
 export function scaledView(
@@ -100,7 +100,7 @@ export function scaledView(
   [x, y]: readonly [number, number],
   { width, height }: Size,
 ): FloorView {
-  const pxPerMm = Math.min(Math.max(view.pxPerMm * factor, SMALLEST_PX_PER_MM), DRAWN_LARGEST_PX_PER_MM);
+  const pxPerMm = Math.min(Math.max(view.pxPerMm * factor, MIN_PX_PER_MM), DRAWN_MAX_PX_PER_MM);
   const by = 1 / view.pxPerMm - 1 / pxPerMm;
   return {
     pxPerMm,

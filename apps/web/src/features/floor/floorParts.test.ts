@@ -17,7 +17,7 @@ import {
 import { figureWords } from './figureWords';
 import { framingWords, lanesOf } from './lanesLayout';
 import { onStep, othersThan, snap, trackEnds } from './snap';
-import { nudge } from './useFloorMoves';
+import { nudge } from './useFloorDrag';
 
 const at = (xMm: number, yMm: number): Place => ({ xMm, yMm });
 

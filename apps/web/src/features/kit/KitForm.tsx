@@ -1,8 +1,8 @@
 import { KIT_LIMITS, type KitKind } from '@still-heron/core';
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
-import { NumberField } from '../../fields/NumberField';
-import { TextField } from '../../fields/TextField';
+import { NumberField } from '../../ui/fields/NumberField';
+import { TextField } from '../../ui/fields/TextField';
 import { useOpenItem } from './useKit';
 import { useKitActions } from './useKitActions';
 

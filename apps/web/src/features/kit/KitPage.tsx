@@ -1,11 +1,11 @@
 import { KIT_KINDS, type KitKind } from '@still-heron/core';
 import { Navigate, NavLink, useNavigate, useParams } from 'react-router';
-import { Frame } from '../../app/Frame';
-import { Settings } from '../../app/Settings';
+import { Frame } from '../../ui/frame/Frame';
+import { PreferenceChoices } from '../../ui/frame/PreferenceChoices';
 import { useAppSelector } from '../../app/store';
-import { UndoRedo } from '../../app/UndoRedo';
-import { useKeys } from '../../app/useKeys';
-import { KitBench } from './KitBench';
+import { UndoRedo } from '../../ui/frame/UndoRedo';
+import { useKeys } from '../../shared/keys/useKeys';
+import { KitCalculator } from './KitCalculator';
 import { KitItems } from './KitItems';
 import { KitSaveState } from './KitSaveState';
 import { selectKitRedoName, selectKitUndoName } from './kitSlice';
@@ -41,7 +41,7 @@ export function KitPage() {
               <KitSaveState />
             </>
           )}
-          <Settings productionId={null} hasOwnUnits />
+          <PreferenceChoices productionId={null} hasOwnUnits />
         </>
       }
       steps={
@@ -57,7 +57,7 @@ export function KitPage() {
         </nav>
       }
     >
-      {known ? <KitItems key={known} kind={known} itemId={itemId ?? null} /> : <KitBench />}
+      {known ? <KitItems key={known} kind={known} itemId={itemId ?? null} /> : <KitCalculator />}
     </Frame>
   );
 }

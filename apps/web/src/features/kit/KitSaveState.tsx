@@ -2,7 +2,7 @@ import { useAppDispatch, useAppSelector } from '../../app/store';
 import { saveKitNow } from './kitSaving';
 import { kitConflictResolved, type KitSaving, selectKitSaving } from './kitSavingSlice';
 import { kitEdited, selectOpenKit } from './kitSlice';
-import { ConflictChoice } from '../../app/ConflictChoice';
+import { ConflictChoice } from '../../ui/ConflictChoice';
 
 const WORDS: Readonly<Record<Exclude<KitSaving['status'], 'refused'>, { readonly text: string; readonly tone: string }>> = {
   saved: { text: 'Saved', tone: 'plain' },
@@ -43,12 +43,12 @@ export function KitConflictBar() {
     dispatch(kitEdited({ item: open.item, name: 'keep mine' }));
     dispatch(kitConflictResolved());
   };
-  const takeTheirs = () => {
+  const acceptTheirs = () => {
     dispatch(kitEdited({ item: stored.item, name: 'take what was saved elsewhere' }));
     dispatch(kitConflictResolved());
   };
   return (
-    <ConflictChoice onMine={keepMine} onTheirs={takeTheirs}>
+    <ConflictChoice onMine={keepMine} onTheirs={acceptTheirs}>
       <strong>This was changed elsewhere.</strong>
     </ConflictChoice>
   );

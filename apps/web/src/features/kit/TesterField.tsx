@@ -1,6 +1,6 @@
-import { testerNamed } from '../../app/preferences';
+import { testerNamed } from '../../shared/preferences';
 import { useAppDispatch, useAppSelector } from '../../app/store';
-import { TextField } from '../../fields/TextField';
+import { TextField } from '../../ui/fields/TextField';
 
 /** Name of the tester on this device, stored with every test result. */
 export function TesterField() {

@@ -22,8 +22,8 @@ interface PendingSave {
 }
 const mockSaves: PendingSave[] = [];
 
-jest.mock('../../api/api', () => {
-  const { problemOf } = jest.requireActual<{ problemOf: (error: unknown) => unknown }>('../../api/api');
+jest.mock('../../shared/api/api', () => {
+  const { problemOf } = jest.requireActual<{ problemOf: (error: unknown) => unknown }>('../../shared/api/api');
   const initiate = (request: Omit<PendingSave, 'answer'>) => () =>
     new Promise((answer) => mockSaves.push({ ...request, answer }));
   return { api: { endpoints: { saveKitItem: { initiate } } }, problemOf };

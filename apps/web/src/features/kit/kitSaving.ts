@@ -1,9 +1,9 @@
 import { createListenerMiddleware, type ThunkDispatch, type UnknownAction } from '@reduxjs/toolkit';
 import type { KitItemView } from '@still-heron/contract';
-import { api, problemOf } from '../../api/api';
+import { api, problemOf } from '../../shared/api/api';
 import { kitOpened, openKit, selectOpenKit, type WithKit } from './kitSlice';
 import {
-  kitConflictMet,
+  kitConflictFound,
   kitConflictResolved,
   kitEditNoticed,
   kitRefused,
@@ -66,7 +66,7 @@ export function saveKitNow() {
       dispatch(kitSaved({ version: answer.data.version, isUpToDate }));
       if (!isUpToDate) await dispatch(saveKitNow());
     } else if (isUnreachable) dispatch(kitServerLost());
-    else if (body.stored) dispatch(kitConflictMet(body.stored as KitItemView));
+    else if (body.stored) dispatch(kitConflictFound(body.stored as KitItemView));
     else dispatch(kitRefused(body));
   };
 }

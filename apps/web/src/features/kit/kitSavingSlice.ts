@@ -28,7 +28,7 @@ const slice = createSlice({
       status: payload.isUpToDate ? 'saved' : 'waiting',
     }),
     kitServerLost: (state): KitSaving => ({ ...state, status: 'offline' }),
-    kitConflictMet: (state, { payload }: PayloadAction<KitItemView>): KitSaving => ({
+    kitConflictFound: (state, { payload }: PayloadAction<KitItemView>): KitSaving => ({
       ...state,
       status: 'conflict',
       stored: payload,
@@ -49,7 +49,7 @@ export const {
   kitSaveStarted,
   kitSaved,
   kitServerLost,
-  kitConflictMet,
+  kitConflictFound,
   kitConflictResolved,
   kitRefused,
 } = slice.actions;

@@ -1,7 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { KitItems, KitKind } from '@still-heron/core';
 import { ActionCreators, type StateWithHistory } from 'redux-undo';
-import { withHistory } from '../../app/history';
+import { withUndo } from '../../shared/undo';
 
 /** A kit item with its kind: the unit of editing, undo and saving. */
 export type AnyKitItem = { readonly [K in KitKind]: { readonly kind: K; readonly item: KitItems[K] } }[KitKind];
@@ -33,7 +33,7 @@ const slice = createSlice({
 });
 
 export const { kitOpened, kitEdited } = slice.actions;
-export const kitReducer = withHistory(slice.reducer, kitEdited.type);
+export const kitReducer = withUndo(slice.reducer, kitEdited.type);
 
 export interface WithKit {
   readonly kit: StateWithHistory<OpenKit>;

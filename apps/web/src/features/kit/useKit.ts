@@ -1,6 +1,6 @@
 import type { KitItemView } from '@still-heron/contract';
 import type { KitItems, KitKind } from '@still-heron/core';
-import { useKitItemsQuery } from '../../api/api';
+import { useKitItemsQuery } from '../../shared/api/api';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { editKit, selectOpenKit } from './kitSlice';
 

@@ -7,10 +7,10 @@ import {
   useImportKitMutation,
   useRemoveKitItemMutation,
   useRestoreKitItemMutation,
-} from '../../api/api';
+} from '../../shared/api/api';
 import { useAppDispatch } from '../../app/store';
-import { askForFile } from './exchange/csv';
-import { ProblemList } from './exchange/ProblemList';
+import { askForFile } from '../../shared/files/csv';
+import { ProblemList } from '../../ui/ProblemList';
 import { readKitFile } from './exchange/readKitFile';
 import { settledVersion } from './kitSaving';
 import { copyName, newItem, renamed } from './newItems';
@@ -31,13 +31,13 @@ export function useKitActions<K extends KitKind>(kind: K) {
   const [restoreItem] = useRestoreKitItemMutation();
   const [importKit] = useImportKitMutation();
 
-  const sayIfRefused = (what: string, error: unknown) => {
+  const showRefusal = (what: string, error: unknown) => {
     if (error) void message.error(`${what}: ${problemOf(error).body.message}.`);
   };
 
   async function create(item: KitItems[K] = newItem(kind)): Promise<void> {
     const { data, error } = await createItem({ kind, item });
-    sayIfRefused('It was not put in', error);
+    showRefusal('It was not put in', error);
     if (data) await navigate(`/kit/${kind}/${data.id}`);
   }
 
@@ -51,7 +51,7 @@ export function useKitActions<K extends KitKind>(kind: K) {
     if (!view) return;
     const version = await dispatch(settledVersion(id, view.version));
     const { error } = await removeItem({ kind, id, version });
-    sayIfRefused('It was not deleted', error);
+    showRefusal('It was not deleted', error);
     if (error) return;
     await navigate(`/kit/${kind}`);
     notification.open({
@@ -64,7 +64,7 @@ export function useKitActions<K extends KitKind>(kind: K) {
           onClick={() => {
             notification.destroy(id);
             void restoreItem({ kind, id }).then(({ error: failed }) => {
-              sayIfRefused('It did not come back', failed);
+              showRefusal('It did not come back', failed);
               if (!failed) void navigate(`/kit/${kind}/${id}`);
             });
           }}

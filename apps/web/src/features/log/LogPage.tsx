@@ -1,11 +1,11 @@
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { useProductionQuery } from '../../api/api';
-import { useStatisticsQuery, useTakeLogQuery } from '../../api/takes';
-import { Frame } from '../../app/Frame';
-import { PageNote } from '../../app/PageNote';
-import { Settings } from '../../app/Settings';
-import { Unreachable } from '../../app/Unreachable';
+import { useProductionQuery } from '../../shared/api/api';
+import { useStatisticsQuery, useTakeLogQuery } from '../../shared/api/takesApi';
+import { Frame } from '../../ui/frame/Frame';
+import { PageNote } from '../../ui/PageNote';
+import { PreferenceChoices } from '../../ui/frame/PreferenceChoices';
+import { Unreachable } from '../../ui/Unreachable';
 import { TakesExchange } from '../takes/TakesExchange';
 import { LogFilters } from './LogFilters';
 import { LogList } from './LogList';
@@ -39,7 +39,7 @@ export function LogPage() {
           </span>
           <h1 className="top-title">Takes</h1>
           <span className="top-bar-gap" />
-          <Settings productionId={productionId} />
+          <PreferenceChoices productionId={productionId} />
         </>
       }
     >

@@ -13,10 +13,10 @@ export interface KeptBar {
 }
 
 /** Largest number of bars per group, most used first. */
-const MOST_BARS = 6;
+const MAX_BARS = 6;
 
 export function keptBars(views: readonly KeptView[]): KeptBar[] {
-  return views.slice(0, MOST_BARS).map(({ name, takes, usable }) => ({
+  return views.slice(0, MAX_BARS).map(({ name, takes, usable }) => ({
     name,
     takes,
     share: usable / takes,

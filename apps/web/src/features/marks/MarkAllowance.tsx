@@ -11,8 +11,8 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 import { Button } from 'antd';
-import { GapField } from '../../fields/GapField';
-import { useEdit } from '../setup/useEdit';
+import { GapField } from '../../ui/fields/GapField';
+import { useEdit } from '../shot/useEdit';
 
 interface Props {
   readonly mark: Mark;

@@ -8,7 +8,7 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 import { useMemo } from 'react';
-import { useEdit } from '../setup/useEdit';
+import { useEdit } from '../shot/useEdit';
 
 interface Props {
   readonly mark: Mark;

@@ -1,7 +1,7 @@
 import { changeMark, formatGap, type Mark, type UnitSystem } from '@still-heron/core';
 import { Button } from 'antd';
-import { DistanceField } from '../../fields/DistanceField';
-import { useEdit } from '../setup/useEdit';
+import { DistanceField } from '../../ui/fields/DistanceField';
+import { useEdit } from '../shot/useEdit';
 import { StaleMark } from './StaleMark';
 import type { Measuring } from './useMeasuring';
 import { METHOD_WORDS } from './words';

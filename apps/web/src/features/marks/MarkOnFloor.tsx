@@ -1,8 +1,8 @@
 import { changeMark, type Mark, PLAN_LIMITS, type ShotPlan, TAPE_COLOURS, TAPE_SHAPES } from '@still-heron/core';
 import { Checkbox } from 'antd';
-import { Choice } from '../../fields/Choice';
-import { TextField } from '../../fields/TextField';
-import { useEdit } from '../setup/useEdit';
+import { Choice } from '../../ui/fields/Choice';
+import { TextField } from '../../ui/fields/TextField';
+import { useEdit } from '../shot/useEdit';
 import { SHAPE_WORDS, tapeCss } from './tapes';
 
 /** Details of a mark: point of focus, tape on the floor, what to ask the performer for, hard stop. */

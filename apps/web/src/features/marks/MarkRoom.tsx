@@ -9,7 +9,7 @@ import {
   type UnitSystem,
   wheelDegOf,
 } from '@still-heron/core';
-import { Explain } from '../../fields/Explain';
+import { Explain } from '../../ui/fields/Explain';
 import { roomBar } from './roomLayout';
 import { beyondWords, roomLines } from './roomWords';
 

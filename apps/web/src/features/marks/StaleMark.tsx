@@ -1,5 +1,5 @@
 import { type Mark, marksHold } from '@still-heron/core';
-import { useEdit } from '../setup/useEdit';
+import { useEdit } from '../shot/useEdit';
 
 /** A stale distance: measure again, or confirm that it is still valid. */
 export function StaleMark({ mark }: { readonly mark: Mark }) {

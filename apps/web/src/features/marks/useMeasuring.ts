@@ -3,7 +3,7 @@ import type { ReadingView } from '@still-heron/contract';
 import { changeMark, type DeviceMethod, type Mark, planDistances } from '@still-heron/core';
 import { useEffect, useRef, useState } from 'react';
 import { useAppDispatch, useAppStore } from '../../app/store';
-import { useKeys } from '../../app/useKeys';
+import { useKeys } from '../../shared/keys/useKeys';
 import { selectSelection } from '../shot/sessionSlice';
 import { editPlan, selectPlan } from '../shot/shotSlice';
 

@@ -1,12 +1,12 @@
 import { type Beat, changeBeat, formatTime, type CompleteVerdict, type ShotPlan } from '@still-heron/core';
-import { currentColour } from '../../charts/currentColour';
+import { subjectColour } from '../../charts/subjectColour';
 import { type KeyboardEvent, useRef } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store';
-import { useDrag } from '../../charts/useDrag';
+import { useDrag } from '../../shared/gestures/useDrag';
 import { itemSelected } from '../shot/sessionSlice';
 import { abandonGesture, editPlan } from '../shot/shotSlice';
 import { BEAT_WORDS } from './beatWords';
-import { type ChannelLayout, LANE } from './channelLayout';
+import { type PullChartLayout, LANE } from './pullChartLayout';
 import { KeyMoment } from './KeyMoment';
 import { snapped, snappedSpan, timesOf } from './snapTimes';
 
@@ -22,7 +22,7 @@ interface Props {
   readonly width: number;
   readonly y: number;
   readonly current: number;
-  readonly layout: ChannelLayout;
+  readonly layout: PullChartLayout;
   readonly plan: ShotPlan;
   readonly verdict: CompleteVerdict | null;
 }
@@ -35,7 +35,7 @@ export function BeatBar({ beat, x, width, y, current, layout, plan, verdict }: P
   const asked = `${name} ${BEAT_WORDS[beat.requirement].phrase}`;
   const was = useRef(beat);
   const gesture = useRef('');
-  const colour = currentColour(current);
+  const colour = subjectColour(current);
   const pxPerS = layout.x(1) - layout.x(0);
   const change = (changes: Partial<Pick<Beat, 'fromS' | 'toS' | 'keyMomentS'>>, step: string) =>
     dispatch(editPlan(`when ${asked}`, (now) => changeBeat(now, beat.id, changes), step));

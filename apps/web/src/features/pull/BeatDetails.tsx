@@ -11,11 +11,11 @@ import {
 } from '@still-heron/core';
 import { Button, Select } from 'antd';
 import { useAppDispatch } from '../../app/store';
-import { Choice } from '../../fields/Choice';
-import { NumberField } from '../../fields/NumberField';
-import { TextField } from '../../fields/TextField';
-import { TimeField } from '../../fields/TimeField';
-import { WordChoice } from '../../fields/WordChoice';
+import { Choice } from '../../ui/fields/Choice';
+import { NumberField } from '../../ui/fields/NumberField';
+import { TextField } from '../../ui/fields/TextField';
+import { TimeField } from '../../ui/fields/TimeField';
+import { WordChoice } from '../../ui/fields/WordChoice';
 import { itemSelected, playheadMoved } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
 import { BEAT_WORDS } from './beatWords';

@@ -1,9 +1,9 @@
 import type { CompleteVerdict, ShotPlan } from '@still-heron/core';
 import { BeatBar } from './BeatBar';
-import { type ChannelLayout, LANE } from './channelLayout';
+import { type PullChartLayout, LANE } from './pullChartLayout';
 
 interface Props {
-  readonly layout: ChannelLayout;
+  readonly layout: PullChartLayout;
   readonly plan: ShotPlan;
   readonly verdict: CompleteVerdict | null;
 }

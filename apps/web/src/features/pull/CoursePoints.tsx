@@ -1,11 +1,11 @@
 import { changeCoursePoint, type CoursePoint, formatTime } from '@still-heron/core';
 import { useRef } from 'react';
 import { useAppDispatch } from '../../app/store';
-import { useDrag } from '../../charts/useDrag';
+import { useDrag } from '../../shared/gestures/useDrag';
 import { abandonGesture, editPlan } from '../shot/shotSlice';
-import type { ChannelLayout } from './channelLayout';
+import type { PullChartLayout } from './pullChartLayout';
 import { Handle, type HandleProps } from './Handle';
-import { steppedMm } from './lineTargets';
+import { steppedMm } from './dragTargets';
 
 /** Points of a course, draggable in time and distance. */
 export function CoursePoints(props: HandleProps) {
@@ -15,7 +15,7 @@ export function CoursePoints(props: HandleProps) {
     .map((point) => <OnePoint key={`${point.pullId} ${point.index}`} point={point} {...props} />);
 }
 
-function OnePoint({ point, layout, plan, units, hold }: HandleProps & { readonly point: ChannelLayout['points'][number] }) {
+function OnePoint({ point, layout, plan, units, hold }: HandleProps & { readonly point: PullChartLayout['points'][number] }) {
   const dispatch = useAppDispatch();
   const grabbed = useRef(point);
   const gesture = useRef('');

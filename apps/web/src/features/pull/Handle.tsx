@@ -1,10 +1,10 @@
 import type { ShotPlan, UnitSystem } from '@still-heron/core';
 import type { KeyboardEvent, PointerEvent } from 'react';
-import type { ChannelLayout } from './channelLayout';
+import type { PullChartLayout } from './pullChartLayout';
 
 /** Common properties of everything that can be dragged on the chart. */
 export interface HandleProps {
-  readonly layout: ChannelLayout;
+  readonly layout: PullChartLayout;
   readonly plan: ShotPlan;
   readonly units: UnitSystem;
   /** Freezes the axis during a drag */

@@ -1,7 +1,7 @@
 import { type Beat, formatTime, type ShotPlan } from '@still-heron/core';
 import { useRef } from 'react';
 import { useAppDispatch } from '../../app/store';
-import { useDrag } from '../../charts/useDrag';
+import { useDrag } from '../../shared/gestures/useDrag';
 import { itemSelected } from '../shot/sessionSlice';
 import { abandonGesture } from '../shot/shotSlice';
 import { snapped, timesOf } from './snapTimes';

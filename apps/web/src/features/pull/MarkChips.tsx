@@ -1,12 +1,12 @@
 import { changeMark, displayStepMm } from '@still-heron/core';
-import { currentColour } from '../../charts/currentColour';
+import { subjectColour } from '../../charts/subjectColour';
 import { useRef } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store';
-import { useDrag } from '../../charts/useDrag';
-import { nudgeDistance } from '../../fields/readDistance';
+import { useDrag } from '../../shared/gestures/useDrag';
+import { nudgeDistance } from '../../ui/fields/readDistance';
 import { itemSelected } from '../shot/sessionSlice';
 import { abandonGesture, editPlan } from '../shot/shotSlice';
-import type { ChannelLayout } from './channelLayout';
+import type { PullChartLayout } from './pullChartLayout';
 import type { HandleProps } from './Handle';
 
 /** Marks at the right edge: letter and distance. A vertical drag changes the distance. */
@@ -14,7 +14,7 @@ export function MarkChips(props: HandleProps) {
   return props.layout.marks.map((mark) => <MarkChip key={mark.id} mark={mark} {...props} />);
 }
 
-function MarkChip({ mark, layout, plan, units, hold }: HandleProps & { readonly mark: ChannelLayout['marks'][number] }) {
+function MarkChip({ mark, layout, plan, units, hold }: HandleProps & { readonly mark: PullChartLayout['marks'][number] }) {
   const dispatch = useAppDispatch();
   const isSelected = useAppSelector((state) => state.session.selection?.id === mark.id);
   const distanceMm = plan.marks.find(({ id }) => id === mark.id)?.distanceMm ?? null;
@@ -39,7 +39,7 @@ function MarkChip({ mark, layout, plan, units, hold }: HandleProps & { readonly 
       hold.end();
     },
   });
-  const colour = currentColour(mark.current);
+  const colour = subjectColour(mark.current);
   return (
     <g
       {...drag}

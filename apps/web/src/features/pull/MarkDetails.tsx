@@ -1,8 +1,8 @@
 import { changeMark, adoptDrawnDistance, type Mark, MEASURE_METHODS, PLAN_LIMITS, type UnitSystem } from '@still-heron/core';
 import { Select } from 'antd';
 import { useAppDispatch } from '../../app/store';
-import { GapField } from '../../fields/GapField';
-import { TextField } from '../../fields/TextField';
+import { GapField } from '../../ui/fields/GapField';
+import { TextField } from '../../ui/fields/TextField';
 import { METHOD_WORDS } from '../marks/words';
 import { editPlan } from '../shot/shotSlice';
 

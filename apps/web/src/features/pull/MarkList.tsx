@@ -9,10 +9,10 @@ import {
   type UnitSystem,
   wheelDegOf,
 } from '@still-heron/core';
-import { currentColour } from '../../charts/currentColour';
+import { subjectColour } from '../../charts/subjectColour';
 import { useAppDispatch, useAppSelector } from '../../app/store';
-import { DistanceField } from '../../fields/DistanceField';
-import { Explain } from '../../fields/Explain';
+import { DistanceField } from '../../ui/fields/DistanceField';
+import { Explain } from '../../ui/fields/Explain';
 import { beyondWords, roomLines } from '../marks/roomWords';
 import { StaleMark } from '../marks/StaleMark';
 import { itemSelected, selectSession } from '../shot/sessionSlice';
@@ -48,7 +48,7 @@ function MarkRow({ mark, plan, units }: Props & { readonly mark: Mark }) {
       <button
         type="button"
         className="mark-name"
-        style={{ color: currentColour(at) }}
+        style={{ color: subjectColour(at) }}
         aria-label={`Select mark ${label}`}
         onClick={() => dispatch(itemSelected({ kind: 'mark', id: mark.id }))}
       >

@@ -7,10 +7,10 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 import { useAppSelector } from '../../app/store';
-import type { ChannelLayout } from './channelLayout';
+import type { PullChartLayout } from './pullChartLayout';
 
 interface Props {
-  readonly layout: ChannelLayout;
+  readonly layout: PullChartLayout;
   readonly verdict: CompleteVerdict | null;
   readonly units: UnitSystem;
 }

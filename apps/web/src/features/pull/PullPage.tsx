@@ -1,26 +1,26 @@
 import { addPull, removeBeat, removePull, type ShotPlan } from '@still-heron/core';
 import { Suspense, useState } from 'react';
-import { lazyPart } from '../../app/lazyPart';
-import { useKeys } from '../../app/useKeys';
-import { axisChosen } from '../../app/preferences';
+import { lazyPart } from '../../shared/lazyPart';
+import { useKeys } from '../../shared/keys/useKeys';
+import { axisChosen } from '../../shared/preferences';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
 import { itemSelected, selectSession } from '../shot/sessionSlice';
 import { editPlan, selectPlan } from '../shot/shotSlice';
 import { useUnits } from '../shot/useUnits';
 import { useVerdict } from '../shot/useVerdict';
-import { ChannelChart } from './ChannelChart';
-import { Mends } from './Mends';
+import { PullChart } from './PullChart';
+import { Fixes } from './Fixes';
 import { nextPull } from './nextPull';
 import { PullSide } from './PullSide';
-import { SomeoneForm } from './SomeoneForm';
+import { SubjectForm } from './SubjectForm';
 import { Transport } from './Transport';
-import { PlanDoubts } from './PlanDoubts';
+import { PlanWarnings } from './PlanWarnings';
 import { useTimeViewKeys } from './useTimeView';
 import { usePlaying, usePlayKeys } from '../shot/usePlaying';
 import { VerdictSentence } from './VerdictSentence';
 import './pull.css';
 
-const LayLine = lazyPart(() => import('./LayLine').then(({ LayLine }) => LayLine));
+const SolverPanel = lazyPart(() => import('./SolverPanel').then(({ SolverPanel }) => SolverPanel));
 
 /** Pull step: the focus track over time with marks, pulls and verdict. */
 export function PullPage() {
@@ -37,15 +37,15 @@ export function PullPage() {
     <div className="step-page">
       <div className="surface">
         <VerdictSentence judged={judged} units={units} />
-        <Mends plan={plan} units={units} />
-        <PlanDoubts plan={plan} />
+        <Fixes plan={plan} units={units} />
+        <PlanWarnings plan={plan} />
         <Transport plan={plan} isLaying={isLaying} onLay={() => setIsLaying(!isLaying)} />
         {isLaying && (
           <Suspense>
-            <LayLine plan={plan} units={units} onDone={() => setIsLaying(false)} />
+            <SolverPanel plan={plan} units={units} onDone={() => setIsLaying(false)} />
           </Suspense>
         )}
-        <ChannelChart plan={plan} verdict={verdict} units={units} />
+        <PullChart plan={plan} verdict={verdict} units={units} />
       </div>
       <PullSide plan={plan} verdict={verdict} units={units} />
     </div>
@@ -63,7 +63,7 @@ function FirstDistance() {
     <div className="first-distance">
       <h1>Who must be sharp first?</h1>
       <p className="haze">Tape from the mark on the camera body to their eyes, and type what the tape says.</p>
-      <SomeoneForm isFirst />
+      <SubjectForm isFirst />
       <p className="haze">As one says it: 2.4 · 240cm · 7'11 · 95in · inf</p>
     </div>
   );

@@ -1,15 +1,15 @@
 import type { CompleteVerdict, ShotPlan, UnitSystem } from '@still-heron/core';
 import { Suspense, useDeferredValue, useMemo } from 'react';
-import { lazyPart } from '../../app/lazyPart';
+import { lazyPart } from '../../shared/lazyPart';
 import { useAppSelector } from '../../app/store';
 import { MarkOnFloor } from '../marks/MarkOnFloor';
 import { selectSession } from '../shot/sessionSlice';
 import { MarkDetails } from './MarkDetails';
 import { MarkList } from './MarkList';
-import { ShotManner } from './ShotManner';
-import { SomeoneForm } from './SomeoneForm';
+import { ShotOptions } from './ShotOptions';
+import { SubjectForm } from './SubjectForm';
 import { SubjectDetails } from './SubjectDetails';
-import { WhileRolling } from './WhileRolling';
+import { OpticsChanges } from './OpticsChanges';
 import '../marks/marks.css';
 
 // the track can be edited before viewfinder and ring are loaded
@@ -17,7 +17,7 @@ const Viewfinder = lazyPart(() => import('../viewfinder/Viewfinder').then(({ Vie
 const RingDial = lazyPart(() => import('../dial/RingDial').then(({ RingDial }) => RingDial));
 // details are loaded with the first selection
 const BeatDetails = lazyPart(() => import('./BeatDetails').then(({ BeatDetails }) => BeatDetails));
-const MoveDetails = lazyPart(() => import('./MoveDetails').then(({ MoveDetails }) => MoveDetails));
+const PullDetails = lazyPart(() => import('./PullDetails').then(({ PullDetails }) => PullDetails));
 
 export interface SideProps {
   readonly plan: ShotPlan;
@@ -46,7 +46,7 @@ export function PullSide({ plan, verdict, units }: SideProps) {
         </section>
       )}
       <Suspense>
-        {pull && <MoveDetails key={pull.id} move={pull} plan={plan} verdict={verdict} units={units} />}
+        {pull && <PullDetails key={pull.id} move={pull} plan={plan} verdict={verdict} units={units} />}
         {beat && <BeatDetails key={beat.id} beat={beat} plan={plan} verdict={verdict} />}
       </Suspense>
       {mark && (
@@ -61,11 +61,11 @@ export function PullSide({ plan, verdict, units }: SideProps) {
       )}
       {subject && <SubjectDetails key={subject.id} subject={subject} plan={plan} units={units} />}
       <MarkList plan={plan} units={units} />
-      <ShotManner plan={plan} units={units} />
-      <WhileRolling plan={plan} />
+      <ShotOptions plan={plan} units={units} />
+      <OpticsChanges plan={plan} />
       <section>
         <h2>Someone else</h2>
-        <SomeoneForm />
+        <SubjectForm />
       </section>
     </aside>
   );

@@ -12,9 +12,9 @@ import {
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store';
-import { readDistance } from '../../fields/readDistance';
-import { TextField } from '../../fields/TextField';
-import { TimeField } from '../../fields/TimeField';
+import { readDistance } from '../../ui/fields/readDistance';
+import { TextField } from '../../ui/fields/TextField';
+import { TimeField } from '../../ui/fields/TimeField';
 import { itemSelected, selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
 import type { SideProps } from './PullSide';

@@ -1,6 +1,6 @@
 import { changeSubject, PLAN_LIMITS, type Subject } from '@still-heron/core';
 import { useAppDispatch } from '../../app/store';
-import { TextField } from '../../fields/TextField';
+import { TextField } from '../../ui/fields/TextField';
 import { editPlan } from '../shot/shotSlice';
 
 /** Name of a subject. */

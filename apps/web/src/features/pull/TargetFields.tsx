@@ -1,7 +1,7 @@
 import { type FocusTarget, PLAN_LIMITS, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { Select } from 'antd';
-import { DistanceField } from '../../fields/DistanceField';
-import { NumberField } from '../../fields/NumberField';
+import { DistanceField } from '../../ui/fields/DistanceField';
+import { NumberField } from '../../ui/fields/NumberField';
 import { choiceOf, targetChoices, targetOf } from './targetChoices';
 
 interface Props {

@@ -1,11 +1,11 @@
 import { formatTime } from '@still-heron/core';
 import { useRef } from 'react';
-import { useDrag } from '../../charts/useDrag';
+import { useDrag } from '../../shared/gestures/useDrag';
 import type { TimeView } from '../shot/sessionSlice';
-import type { ChannelLayout } from './channelLayout';
+import type { PullChartLayout } from './pullChartLayout';
 
 interface Props {
-  readonly layout: ChannelLayout;
+  readonly layout: PullChartLayout;
   readonly view: TimeView;
   readonly durationS: number;
   readonly onPan: (byS: number) => void;

@@ -1,11 +1,11 @@
 import { addPull, type ShotPlan, showAlternate } from '@still-heron/core';
-import { axisChosen } from '../../app/preferences';
+import { axisChosen } from '../../shared/preferences';
 import { useAppDispatch, useAppSelector } from '../../app/store';
-import { WordChoice } from '../../fields/WordChoice';
+import { WordChoice } from '../../ui/fields/WordChoice';
 import { PlayButton } from '../shot/PlayButton';
 import { selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
-import { KeptTakes } from './KeptTakes';
+import { KeepRateLink } from './KeepRateLink';
 import { offeredPull } from './nextPull';
 
 const AXES = [
@@ -35,7 +35,7 @@ export function Transport({ plan, isLaying, onLay }: Props) {
       <button type="button" className="quiet" aria-expanded={isLaying} onClick={onLay}>
         Lay the line <kbd className="key">L</kbd>
       </button>
-      <KeptTakes plan={plan} />
+      <KeepRateLink plan={plan} />
       <span className="top-bar-gap" />
       {plan.alternates && (
         <WordChoice

@@ -1,10 +1,10 @@
 import { narrate, type UnitSystem } from '@still-heron/core';
 import { useAppDispatch } from '../../app/store';
-import type { JudgedPlan } from '../../workers/latestWins';
+import type { PlanVerdict } from '../../shared/workers/latestWins';
 import { playheadMoved } from '../shot/sessionSlice';
 
 interface Props {
-  readonly judged: JudgedPlan | null;
+  readonly judged: PlanVerdict | null;
   readonly units: UnitSystem;
 }
 

@@ -14,12 +14,12 @@ import {
   setStop,
   type ShotPlan,
 } from '@still-heron/core';
-import { layOffer } from '../../workers/layOffer';
-import { byDay, timeOfDay } from '../history/byDay';
-import { channelLayout } from './channelLayout';
-import { changeWords, impossibleWords, offerWords, WAY_WORDS } from './layWords';
-import { plainMm } from './lineTargets';
-import { mendName, mendResult, mendStep } from './mendWords';
+import { trackOffer } from '../../shared/workers/trackOffer';
+import { byDay, timeOfDay } from '../revisions/byDay';
+import { pullChartLayout } from './pullChartLayout';
+import { changeWords, impossibleWords, trackOfferWords, SOLVER_WAY_WORDS } from './solverWords';
+import { plainMm } from './dragTargets';
+import { fixName, fixResult, fixStepName } from './fixWords';
 import { offeredPull } from './nextPull';
 import { snapped, snappedSpan, timesOf } from './snapTimes';
 import { choiceOf, targetChoices, targetOf } from './targetChoices';
@@ -64,11 +64,11 @@ describe('a stretch of the shot', () => {
   test('the channel shows it from edge to edge', () => {
     const verdict = evaluatePull(two) as CompleteVerdict;
     const size = { width: 900, height: 560 };
-    const layout = channelLayout({ plan: two, verdict, axis: 'hand', units: 'metric', size, view: { fromS: 3.5, toS: 5.5 } });
+    const layout = pullChartLayout({ plan: two, verdict, axis: 'hand', units: 'metric', size, view: { fromS: 3.5, toS: 5.5 } });
     expect([layout.x(3.5), layout.x(5.5)]).toEqual([layout.left, layout.right]);
     expect(layout.times.every(({ at }) => at >= layout.left - 1 && at <= layout.right + 1)).toBe(true);
     expect(layout.track.length).toBeGreaterThan(
-      channelLayout({ plan: two, verdict, axis: 'hand', units: 'metric', size: { width: 300, height: 300 } }).track.length,
+      pullChartLayout({ plan: two, verdict, axis: 'hand', units: 'metric', size: { width: 300, height: 300 } }).track.length,
     );
   });
 });
@@ -110,8 +110,8 @@ describe('what is offered is said plainly', () => {
 
   test('lines, each with what would come of it', () => {
     const words = SOLVER_WAYS.flatMap((way) => {
-      const offer = layOffer(changeBeat(two, 'beat-2', { fromS: 6 }), way);
-      return offer ? [`${WAY_WORDS[way]}: ${offerWords(offer)}`] : [];
+      const offer = trackOffer(changeBeat(two, 'beat-2', { fromS: 6 }), way);
+      return offer ? [`${SOLVER_WAY_WORDS[way]}: ${trackOfferWords(offer)}`] : [];
     });
     expect(words).toMatchInlineSnapshot(`
      [
@@ -121,7 +121,7 @@ describe('what is offered is said plainly', () => {
        "These pulls, well timed: sharp for all 8.0 s, 1.6 s to spare",
      ]
     `);
-    expect(layOffer(newPlan(), 'follow')).toBeNull();
+    expect(trackOffer(newPlan(), 'follow')).toBeNull();
     expect(impossibleWords({ fromS: 3, why: 'at-once' })).toContain('From 3.0 s');
     expect(impossibleWords({ fromS: 3, why: 'too-fast' })).toContain('hand’s limit');
   });
@@ -166,7 +166,7 @@ describe('what is offered is said plainly', () => {
     ];
     const words = changes.map((change) => {
       const mend = { ...base, change };
-      return `${mendName(mend, two, 'metric')} ${mendResult(mend)}`;
+      return `${fixName(mend, two, 'metric')} ${fixResult(mend)}`;
     });
     expect(words.join('\n')).toMatchInlineSnapshot(`
      "Start 0.3 s sooner → 8.0 of 9.0 s
@@ -185,14 +185,14 @@ describe('what is offered is said plainly', () => {
      Hard stops at A and B → 8.0 of 9.0 s
      Lay the line, 3 settings → 8.0 of 9.0 s"
     `);
-    for (const fix of findFixes(walking)) expect(mendName(fix, walking, 'imperial')).not.toMatch(/undefined|NaN/);
+    for (const fix of findFixes(walking)) expect(fixName(fix, walking, 'imperial')).not.toMatch(/undefined|NaN/);
     // a step is told within a sentence, and a name at its beginning is still a name
     const gorka = changeSubject(two, 'subject-2', { name: 'Gorka' });
     const stops: Fix = { ...base, change: { kind: 'shorter-walk', subjectId: 'subject-2', toMm: 2400 } };
-    expect(mendStep(stops, gorka, 'metric')).toBe('Gorka stops at 2.40 m');
-    expect(mendStep({ ...base, change: changes[0]! }, two, 'metric')).toBe('start 0.3 s sooner');
+    expect(fixStepName(stops, gorka, 'metric')).toBe('Gorka stops at 2.40 m');
+    expect(fixStepName({ ...base, change: changes[0]! }, two, 'metric')).toBe('start 0.3 s sooner');
     const dark: Fix = { ...base, outcome: 'tight', change: { kind: 'stop', from: 3.2, to: 4.5 }, sharpS: 9, stopsLost: 1 };
-    expect(`${mendName(dark, two, 'metric')} ${mendResult(dark)}`).toBe('T3.2 → T4.5 → all 9.0 s, barely, 1 stop less light');
+    expect(`${fixName(dark, two, 'metric')} ${fixResult(dark)}`).toBe('T3.2 → T4.5 → all 9.0 s, barely, 1 stop less light');
   });
 });
 

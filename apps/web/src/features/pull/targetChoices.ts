@@ -1,5 +1,5 @@
 import { formatDistance, type FocusTarget, type ShotPlan, targetName, type UnitSystem } from '@still-heron/core';
-import { plainMm } from './lineTargets';
+import { plainMm } from './dragTargets';
 
 /** Choices for a focus target: marks, subjects to follow, a blur, a distance, and the current course. */
 export function targetChoices(target: FocusTarget, plan: ShotPlan, units: UnitSystem): { value: string; label: string }[] {

@@ -1,7 +1,7 @@
 import type { ShotPlan } from '@still-heron/core';
 import { useCallback } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
-import { useKeys } from '../../app/useKeys';
+import { useKeys } from '../../shared/keys/useKeys';
 import { moved, zoomed } from './timeView';
 import { selectSession, viewSet } from '../shot/sessionSlice';
 

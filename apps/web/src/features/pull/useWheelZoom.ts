@@ -1,12 +1,12 @@
 import { useEffect, useRef, useState } from 'react';
-import type { ChannelLayout } from './channelLayout';
+import type { PullChartLayout } from './pullChartLayout';
 
 /** Zoom factor per pixel of wheel movement. */
 const PER_PX = 1.0016;
 
 /** Ctrl + wheel zooms around the pointer; horizontal wheel or Shift pans. Pass the result as a ref. */
 export function useWheelZoom(
-  layout: ChannelLayout,
+  layout: PullChartLayout,
   zoom: (factor: number, aroundS?: number) => void,
   pan: (byS: number) => void,
 ): (element: SVGSVGElement | null) => void {

@@ -1,20 +1,20 @@
 import { type UnitSystem, verdictOf } from '@still-heron/core';
 import { App } from 'antd';
 import { useMemo, useState, useSyncExternalStore } from 'react';
-import { problemOf } from '../../api/api';
-import { useSaveTakeMutation } from '../../api/takes';
-import { useKeys } from '../../app/useKeys';
+import { problemOf } from '../../shared/api/api';
+import { useSaveTakeMutation } from '../../shared/api/takesApi';
+import { useKeys } from '../../shared/keys/useKeys';
 import { type Draft, draftOf, takeOfDraft } from '../takes/draft';
 import { TakeChart } from '../takes/TakeChart';
 import { TakeForm } from '../takes/TakeForm';
 import { verdictWords } from '../takes/takeWords';
-import type { EndedRoll } from './rollEngine';
+import type { FinishedRoll } from './rollEngine';
 import { sending } from './sendTakes';
 
 interface Props {
   readonly shotId: string;
   readonly units: UnitSystem;
-  readonly ended: EndedRoll;
+  readonly ended: FinishedRoll;
   readonly onDone: () => void;
 }
 

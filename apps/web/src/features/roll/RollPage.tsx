@@ -1,10 +1,10 @@
 import { isTriggeredByEvent, nearSign, ringOf, type PreparedRoll, prepareRoll, type ShotPlan } from '@still-heron/core';
 import { Suspense, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { useTakesQuery } from '../../api/takes';
-import { lazyPart } from '../../app/lazyPart';
+import { useTakesQuery } from '../../shared/api/takesApi';
+import { lazyPart } from '../../shared/lazyPart';
 import { useAppSelector } from '../../app/store';
-import { useKeys } from '../../app/useKeys';
+import { useKeys } from '../../shared/keys/useKeys';
 import { selectSaving } from '../shot/savingSlice';
 import { selectSession } from '../shot/sessionSlice';
 import { selectPlan } from '../shot/shotSlice';
@@ -12,9 +12,9 @@ import { useKeepRate } from '../shot/useKeepRate';
 import { useUnits } from '../shot/useUnits';
 import { AfterTake } from './AfterTake';
 import { NextSide } from './NextSide';
-import { RollChannel } from './RollChannel';
+import { RollChart } from './RollChart';
 import { RollState } from './RollFigures';
-import { readOptions, type RollOptions, writeOptions } from './rollOptions';
+import { readOptions, type RollOptions, writeOptions } from '../../shared/rollOptions';
 import { RollSide } from './RollSide';
 import { RollStatus } from './RollStatus';
 import { useRoll } from './useRoll';
@@ -70,7 +70,7 @@ function Rolling({ shotId, plan, ready }: Props) {
   // a held key counts as one press
   useKeys('space', ({ repeat }) => !repeat && toggle(), { preventDefault: true });
   useKeys('c', ({ repeat }) => !repeat && roll.setOff());
-  useKeys('w', ({ type, repeat }) => !repeat && roll.rock(type === 'keydown'), { keydown: true, keyup: true });
+  useKeys('w', ({ type, repeat }) => !repeat && roll.setFocusCheck(type === 'keydown'), { keydown: true, keyup: true });
 
   function change(changes: Partial<RollOptions>): void {
     const changed = { ...options, ...changes };
@@ -93,7 +93,7 @@ function Rolling({ shotId, plan, ready }: Props) {
               units={units}
               isAlone={options.view === 'alone'}
             />
-            <RollChannel
+            <RollChart
               plan={plan}
               ready={ready}
               units={units}
@@ -131,9 +131,9 @@ function Rolling({ shotId, plan, ready }: Props) {
             <button
               type="button"
               className="roll-cue"
-              onPointerDown={() => roll.rock(true)}
-              onPointerUp={() => roll.rock(false)}
-              onPointerLeave={() => roll.rock(false)}
+              onPointerDown={() => roll.setFocusCheck(true)}
+              onPointerUp={() => roll.setFocusCheck(false)}
+              onPointerLeave={() => roll.setFocusCheck(false)}
             >
               Rocking to check: hold <kbd className="key">W</kbd>
             </button>

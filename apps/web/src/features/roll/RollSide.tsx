@@ -1,10 +1,10 @@
 import type { ShotPlan } from '@still-heron/core';
 import { Checkbox } from 'antd';
-import { TextField } from '../../fields/TextField';
-import { WordChoice } from '../../fields/WordChoice';
+import { TextField } from '../../ui/fields/TextField';
+import { WordChoice } from '../../ui/fields/WordChoice';
 import { PlanNotes } from '../setup/PlanNotes';
 import { PRACTICE_RATES } from './practice';
-import type { RollOptions } from './rollOptions';
+import type { RollOptions } from '../../shared/rollOptions';
 
 interface Props {
   readonly plan: ShotPlan;

@@ -1,12 +1,12 @@
 import type { ShotPlan } from '@still-heron/core';
-import type { LineState } from '../../live/liveLine';
+import type { ConnectionState } from '../../shared/live/liveConnection';
 import type { RollMoment } from './rollEngine';
-import type { RollOptions, TurnedBy } from './rollOptions';
+import type { RollOptions, TurnedBy } from '../../shared/rollOptions';
 import { countdown } from './rollWords';
 
 interface Props {
   readonly moment: RollMoment;
-  readonly line: LineState;
+  readonly line: ConnectionState;
   readonly plan: ShotPlan;
   /** Number of the next or current take */
   readonly number: number;
@@ -60,7 +60,7 @@ export function RollStatus({ moment, line, plan, number, options }: Props) {
 }
 
 /** Other devices and the accuracy of the shared clock. */
-function lineWords({ isConnected, others, clock }: LineState): string {
+function lineWords({ isConnected, others, clock }: ConnectionState): string {
   if (!isConnected) return 'no line to the others: the roll goes on here';
   if (others.length === 0) return 'no other device';
   const within = clock ? `, clocks within ${Math.max(1, Math.ceil(clock.withinMs))} ms` : '';

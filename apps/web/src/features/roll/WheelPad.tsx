@@ -1,6 +1,6 @@
 import { WHEEL_DEG } from '@still-heron/core';
 import { type PointerEvent as ReactPointerEvent, useEffect, useRef } from 'react';
-import { useKeys } from '../../app/useKeys';
+import { useKeys } from '../../shared/keys/useKeys';
 
 interface Props {
   readonly ringDeg: number;

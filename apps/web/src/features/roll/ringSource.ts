@@ -1,5 +1,5 @@
 import { type HandWheel, type Motor, restingMotor, ringReach, runMotor, type ShotPlan, turnWheel } from '@still-heron/core';
-import type { TurnedBy } from './rollOptions';
+import type { TurnedBy } from '../../shared/rollOptions';
 
 /** What turns the ring during a roll, and its current angle. */
 export interface RingSource {

@@ -1,14 +1,14 @@
 import { changePull, newTake, prepareRoll, ringOf, type ShotPlan, TAKE_LIMITS, trackDegAt, unpackTrack } from '@still-heron/core';
 import type { RollView } from '@still-heron/contract';
-import { clockOffset } from '../../live/clockOffset';
+import { clockOffset } from '../../shared/live/clockOffset';
 import { TWO_PEOPLE } from '../../twoPeople.fixture';
 import { trackOf, TRACK_HZ } from './recording';
 import { ringSource } from './ringSource';
-import { rollChannelLayout, trackPath } from './rollChannelLayout';
+import { trackChartLayout, trackPath } from '../../charts/trackChartLayout';
 import { RollEngine } from './rollEngine';
-import { PLAIN_OPTIONS, readOptions, writeOptions } from './rollOptions';
+import { DEFAULT_ROLL_OPTIONS, readOptions, writeOptions } from '../../shared/rollOptions';
 import { countdown, degrees, eventWords, figureAndUnit, turnWords, whose } from './rollWords';
-import { asSendable, type BoxedTake } from './takeBox';
+import { asSendable, type StoredTake } from './takeOutbox';
 
 const plan: ShotPlan = changePull(TWO_PEOPLE, 'pull-1', { startS: 2, durationS: 1, countInS: 1 });
 const ready = prepareRoll(plan)!;
@@ -112,34 +112,34 @@ describe('a roll', () => {
   test('a pull that waits is set off once, here or elsewhere; another one is not there to be set off', () => {
     const waits = changePull(plan, 'pull-1', { trigger: 'spoken-line' });
     const one = engine(waits);
-    expect(one.nextToSetOff(1)).toBe('pull-1');
+    expect(one.nextPullToTrigger(1)).toBe('pull-1');
     run(one, 4);
     expect(one.tick(4)).toMatchObject({ waitingPullId: 'pull-1', planS: 2 });
     one.setOff('pull-1', 4);
-    one.takeUp({ ...view, cueEvents: [{ pullId: 'pull-1', timeS: 9 }] });
-    expect(one.asTold.cueEvents).toEqual([{ pullId: 'pull-1', timeS: 4 }]);
-    expect(one.nextToSetOff(4.1)).toBeNull();
+    one.applyRemote({ ...view, cueEvents: [{ pullId: 'pull-1', timeS: 9 }] });
+    expect(one.sharedState.cueEvents).toEqual([{ pullId: 'pull-1', timeS: 4 }]);
+    expect(one.nextPullToTrigger(4.1)).toBeNull();
     expect(one.tick(4.5)).toMatchObject({ waitingPullId: null, planS: 2.5 });
     const byClock = engine(waits, { isClockTriggered: true });
-    expect(byClock.nextToSetOff(1)).toBeNull();
+    expect(byClock.nextPullToTrigger(1)).toBeNull();
     run(byClock, 5);
     expect(byClock.takeAt(5).cues).toEqual([{ pullId: 'pull-1', timeS: 2 }]);
   });
 
   test('a camera at the port gives the take its timecode; what is none is passed over', () => {
     const one = engine();
-    one.cameraSays('camera A', '11:00:01:00', 1);
-    one.cameraSays('camera A', 'soon', 1);
+    one.receiveTimecode('camera A', '11:00:01:00', 1);
+    one.receiveTimecode('camera A', 'soon', 1);
     expect(one.tick(2)).toMatchObject({ timecode: '11:00:02:00', camera: 'camera A' });
     expect(one.takeAt(2).startTimecode).toBe('11:00:00:00');
   });
 
   test('a span in which the ring was rocked is kept with the take', () => {
     const one = engine();
-    one.rock(true, 1);
-    one.rock(true, 1.2);
-    one.rock(false, 1.5);
-    one.rock(false, 2);
+    one.setFocusCheck(true, 1);
+    one.setFocusCheck(true, 1.2);
+    one.setFocusCheck(false, 1.5);
+    one.setFocusCheck(false, 2);
     expect(one.takeAt(3).focusChecks).toEqual([{ fromS: 1, toS: 1.5 }]);
   });
 
@@ -159,7 +159,7 @@ describe('a roll', () => {
 });
 
 describe('a take that the server has not got', () => {
-  const boxed: BoxedTake = { id: 'i', shotId: 's', rolledAt: '', take: newTake(plan, 1), aliveAtMs: 1000 };
+  const boxed: StoredTake = { id: 'i', shotId: 's', rolledAt: '', take: newTake(plan, 1), aliveAtMs: 1000 };
 
   test('is sent once it has ended, or once its page is gone: then it was cut short', () => {
     expect(asSendable({ ...boxed, aliveAtMs: null }, 1000)).toMatchObject({ take: { isCutShort: false } });
@@ -172,11 +172,17 @@ describe('options', () => {
   test('are remembered; what can’t be is as if it had never been set', () => {
     let stored = '';
     const storage = { setItem: (_: string, value: string) => (stored = value), getItem: () => stored };
-    const chosen = { ...PLAIN_OPTIONS, turnedBy: 'motor-line' as const, countInS: 5 as const, puller: 'Ines', hasSound: false };
+    const chosen = {
+      ...DEFAULT_ROLL_OPTIONS,
+      turnedBy: 'motor-line' as const,
+      countInS: 5 as const,
+      puller: 'Ines',
+      hasSound: false,
+    };
     writeOptions(storage, chosen);
     expect(readOptions(storage)).toEqual(chosen);
     for (const broken of ['{', 'null', '{"turnedBy":"wind","countInS":7,"hasSound":"yes","puller":4}'])
-      expect(readOptions({ getItem: () => broken })).toEqual(PLAIN_OPTIONS);
+      expect(readOptions({ getItem: () => broken })).toEqual(DEFAULT_ROLL_OPTIONS);
   });
 });
 
@@ -194,7 +200,7 @@ test('what is shown in words and figures', () => {
 });
 
 test('the channel is as wide as the shot is long, and the track lies on the line where it followed it', () => {
-  const layout = rollChannelLayout(plan, ready, null, 240, 100);
+  const layout = trackChartLayout(plan, ready, null, 240, 100);
   expect(layout.seconds).toHaveLength(Math.floor(plan.durationS) + 1);
   const lastX = Number(/([\d.]+),[\d.]+$/.exec(layout.line)![1]);
   expect(lastX).toBeCloseTo(plan.durationS * 100, 3);

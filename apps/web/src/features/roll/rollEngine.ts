@@ -40,7 +40,7 @@ export interface RollMoment {
   readonly camera: string | null;
 }
 
-export const AT_REST: RollMoment = {
+export const SETTLED: RollMoment = {
   phase: 'ready',
   isOurs: true,
   device: '',
@@ -53,7 +53,7 @@ export const AT_REST: RollMoment = {
 };
 
 /** A finished roll. */
-export interface EndedRoll {
+export interface FinishedRoll {
   readonly id: string;
   readonly rolledAt: string;
   /** The plan at the time of the roll, unaffected by later edits */
@@ -113,12 +113,12 @@ export class RollEngine {
   }
 
   /** State to send to other devices, with all past events. */
-  get asTold(): RollView {
+  get sharedState(): RollView {
     return { ...this.roll, cueEvents: [...this.cueEvents] };
   }
 
   /** Applies another device's state of this roll. */
-  takeUp({ cueEvents }: RollView): void {
+  applyRemote({ cueEvents }: RollView): void {
     for (const { pullId, timeS } of cueEvents) this.setOff(pullId, timeS);
   }
 
@@ -129,7 +129,7 @@ export class RollEngine {
   }
 
   /** Timecode from a camera at a time of the roll. The take's start timecode is earlier by that time. */
-  cameraSays(camera: string, timecode: string, realS: number): void {
+  receiveTimecode(camera: string, timecode: string, realS: number): void {
     const { captureFps } = this.setting.plan;
     const frame = frameOfTimecode(timecode, captureFps);
     if (frame === null) return;
@@ -144,7 +144,7 @@ export class RollEngine {
   }
 
   /** Starts or ends a focus check; its span is cut out later. */
-  rock(isRocked: boolean, realS: number): void {
+  setFocusCheck(isRocked: boolean, realS: number): void {
     if (isRocked) this.rockedFromS ??= realS;
     else if (this.rockedFromS !== null) {
       if (realS > this.rockedFromS) this.focusChecks.push({ fromS: Math.max(0, this.rockedFromS), toS: realS });
@@ -153,7 +153,7 @@ export class RollEngine {
   }
 
   /** Pull that a cue triggers now: the waiting one, or the next one that waits for an event. */
-  nextToSetOff(realS: number): string | null {
+  nextPullToTrigger(realS: number): string | null {
     const { plan, ready } = this.setting;
     const isWaiting = ({ pullId, trigger }: { pullId: string; trigger: string }) =>
       trigger !== 'clock' && !this.cueEvents.some((known) => known.pullId === pullId);
@@ -214,7 +214,7 @@ export class RollEngine {
   }
 
   /** The finished take, judged by its track. */
-  endAt(realS: number): EndedRoll {
+  endAt(realS: number): FinishedRoll {
     const take = asJudged(this.setting.plan, this.takeAt(realS), this.pace);
     return { id: this.id, rolledAt: this.rolledAt.toISOString(), plan: this.setting.plan, take, pace: this.pace };
   }

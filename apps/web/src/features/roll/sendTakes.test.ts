@@ -1,9 +1,9 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { newTake, type Take } from '@still-heron/core';
-import { api } from '../../api/api';
+import { api } from '../../shared/api/api';
 import type { Store } from '../../app/store';
 import { TWO_PEOPLE } from '../../twoPeople.fixture';
-import { keepAndSend, sending } from './sendTakes';
+import { storeAndSend, sending } from './sendTakes';
 
 // where the page has no storage at all, as in a private window of some browsers
 jest.mock('idb-keyval', () => ({
@@ -47,7 +47,7 @@ beforeEach(() => asked.splice(0));
 
 test('a take is sent even where nothing can be kept', async () => {
   serve([() => ({ status: 201, body: row('a', take) })]);
-  await keepAndSend({ id: 'a', shotId: 's', rolledAt: '2026-03-01T10:00:00.000Z', take }, store());
+  await storeAndSend({ id: 'a', shotId: 's', rolledAt: '2026-03-01T10:00:00.000Z', take }, store());
   expect(asked).toMatchObject([{ method: 'POST', body: { id: 'a', take: { durationS: 9 } } }]);
   expect(sending.loggedAs('a')).toMatchObject({ number: 4 });
   expect(sending.state()).toEqual({ unsent: 0, refusal: null });
@@ -58,7 +58,7 @@ test('one that another window logged as cut short is made whole', async () => {
     () => ({ status: 201, body: row('b', { ...take, durationS: 3, isCutShort: true }, 2) }),
     () => ({ status: 200, body: row('b', take, 3) }),
   ]);
-  await keepAndSend({ id: 'b', shotId: 's', rolledAt: '2026-03-01T10:00:00.000Z', take }, store());
+  await storeAndSend({ id: 'b', shotId: 's', rolledAt: '2026-03-01T10:00:00.000Z', take }, store());
   expect(asked.map(({ method }) => method)).toEqual(['POST', 'PUT']);
   expect(asked[1]).toMatchObject({ body: { version: 2, take: { durationS: 9, isCutShort: false } } });
   expect(sending.loggedAs('b')).toMatchObject({ version: 3 });
@@ -67,9 +67,9 @@ test('one that another window logged as cut short is made whole', async () => {
 test('one that is refused stays, is said, and is not sent again and again', async () => {
   const refusal = { code: 'not-found', message: 'there is no such shot', path: '', need: 'a shot' };
   serve([() => ({ status: 404, body: refusal })]);
-  await keepAndSend({ id: 'c', shotId: 's', rolledAt: '2026-03-01T10:00:00.000Z', take }, store());
+  await storeAndSend({ id: 'c', shotId: 's', rolledAt: '2026-03-01T10:00:00.000Z', take }, store());
   expect(sending.state()).toEqual({ unsent: 0, refusal: 'there is no such shot' });
   serve([]);
-  await keepAndSend({ id: 'c', shotId: 's', rolledAt: '2026-03-01T10:00:00.000Z', take }, store());
+  await storeAndSend({ id: 'c', shotId: 's', rolledAt: '2026-03-01T10:00:00.000Z', take }, store());
   expect(asked).toHaveLength(1);
 });

@@ -1,8 +1,8 @@
 import type { TakeRowView } from '@still-heron/contract';
-import { problemOf } from '../../api/api';
-import { takesApi } from '../../api/takes';
+import { problemOf } from '../../shared/api/api';
+import { takesApi } from '../../shared/api/takesApi';
 import type { Store } from '../../app/store';
-import { type BoxedTake, takeBox } from './takeBox';
+import { type StoredTake, takeOutbox } from './takeOutbox';
 
 /** State of takes that are not on the server yet. */
 export interface Sending {
@@ -12,13 +12,13 @@ export interface Sending {
 }
 
 /** Delay between attempts. */
-const AGAIN_MS = 3000;
+const RETRY_DELAY_MS = 3000;
 let state: Sending = { unsent: 0, refusal: null };
 let current: Promise<void> | null = null;
 let timer: ReturnType<typeof setTimeout> | undefined;
 const refused = new Set<string>();
 /** Takes that could not be stored on this device */
-const unkept: BoxedTake[] = [];
+const unstored: StoredTake[] = [];
 const logged = new Map<string, TakeRowView>();
 const listeners = new Set<() => void>();
 
@@ -33,10 +33,10 @@ export const sending = {
 };
 
 /** Stores a finished take on this device and sends it. */
-export async function keepAndSend(ended: Omit<BoxedTake, 'aliveAtMs'>, dispatch: Store['dispatch']): Promise<void> {
+export async function storeAndSend(ended: Omit<StoredTake, 'aliveAtMs'>, dispatch: Store['dispatch']): Promise<void> {
   const boxed = { ...ended, aliveAtMs: null };
   // in a private window, keep it at least while the page is open
-  await takeBox.put(boxed).catch(() => unkept.push(boxed));
+  await takeOutbox.put(boxed).catch(() => unstored.push(boxed));
   await sendTakes(dispatch);
 }
 
@@ -48,14 +48,14 @@ export function sendTakes(dispatch: Store['dispatch']): Promise<void> {
 
 async function sendAll(dispatch: Store['dispatch']): Promise<void> {
   clearTimeout(timer);
-  const kept = await takeBox.waiting(Date.now()).catch(() => []);
-  const waiting = [...kept, ...unkept.filter(({ id }) => !logged.has(id))].filter(({ id }) => !refused.has(id));
+  const kept = await takeOutbox.waiting(Date.now()).catch(() => []);
+  const waiting = [...kept, ...unstored.filter(({ id }) => !logged.has(id))].filter(({ id }) => !refused.has(id));
   let [unsent, refusal] = [0, state.refusal];
   for (const boxed of waiting) {
     const { data, error } = await sendOne(boxed, dispatch);
     if (data) {
       logged.set(boxed.id, data);
-      await takeBox.remove(boxed.id).catch(() => undefined);
+      await takeOutbox.remove(boxed.id).catch(() => undefined);
     } else if (problemOf(error).isUnreachable) unsent++;
     else {
       refused.add(boxed.id);
@@ -64,11 +64,11 @@ async function sendAll(dispatch: Store['dispatch']): Promise<void> {
   }
   state = { unsent, refusal };
   listeners.forEach((listener) => listener());
-  if (unsent > 0) timer = setTimeout(() => void sendTakes(dispatch), AGAIN_MS);
+  if (unsent > 0) timer = setTimeout(() => void sendTakes(dispatch), RETRY_DELAY_MS);
 }
 
 /** Logs one take. If another window logged it as cut short, the whole take replaces that one. */
-async function sendOne({ id, shotId, rolledAt, take }: BoxedTake, dispatch: Store['dispatch']) {
+async function sendOne({ id, shotId, rolledAt, take }: StoredTake, dispatch: Store['dispatch']) {
   const first = await dispatch(takesApi.endpoints.logTake.initiate({ id, shotId, rolledAt, take }));
   if (!first.data?.take.isCutShort || take.isCutShort) return first;
   return dispatch(takesApi.endpoints.saveTake.initiate({ shotId, id, version: first.data.version, take }));

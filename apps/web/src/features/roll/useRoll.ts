@@ -1,18 +1,18 @@
 import type { RollView } from '@still-heron/contract';
 import type { PreparedRoll, ShotPlan } from '@still-heron/core';
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
-import { takesApi } from '../../api/takes';
+import { takesApi } from '../../shared/api/takesApi';
 import { useAppDispatch } from '../../app/store';
-import { ownMs } from '../../live/clockOffset';
-import { type LineState, type LiveLine, openLine } from '../../live/liveLine';
+import { ownMs } from '../../shared/live/clockOffset';
+import { type ConnectionState, type LiveConnection, openConnection } from '../../shared/live/liveConnection';
 import { type CueSounds, cueSounds } from './cueSounds';
 import { ringSource, type RingSource } from './ringSource';
-import { AT_REST, type EndedRoll, RollEngine, type RollMoment } from './rollEngine';
-import type { RollOptions } from './rollOptions';
-import { keepAndSend } from './sendTakes';
-import { tellCue } from './tellCue';
+import { SETTLED, type FinishedRoll, RollEngine, type RollMoment } from './rollEngine';
+import type { RollOptions } from '../../shared/rollOptions';
+import { storeAndSend } from './sendTakes';
+import { signalCue } from './signalCue';
 import { deviceName, newId } from './thisDevice';
-import { takeBox } from './takeBox';
+import { takeOutbox } from './takeOutbox';
 
 export interface RollInput {
   readonly shotId: string;
@@ -26,16 +26,16 @@ export interface RollInput {
 
 export interface Roll {
   readonly moment: RollMoment;
-  readonly line: LineState;
+  readonly line: ConnectionState;
   /** Ring angle here, or on the device that turns it; null if unknown */
   readonly ringDeg: number | null;
   /** Last roll of this device; null before the first */
-  readonly ended: EndedRoll | null;
+  readonly ended: FinishedRoll | null;
   readonly toggle: () => void;
   readonly setOff: () => void;
   readonly turn: (wheelDeg: number) => void;
   /** Starts or ends a focus check */
-  readonly rock: (isRocked: boolean) => void;
+  readonly setFocusCheck: (isRocked: boolean) => void;
   readonly forget: () => void;
 }
 
@@ -46,14 +46,14 @@ const WRITE_MS = 500;
  * gone.
  */
 const WRITE_TIMES = 20;
-const LONGEST_WRITE_MS = 3000;
+const MAX_WRITE_MS = 3000;
 /** By then a take of another device is in the log. */
 const LOGGED_BY_MS = 1500;
 /** Interval at which other devices receive the ring angle. */
 const WHEEL_MS = 50;
 /** A hidden page is not drawn but keeps recording. */
 const TICK_MS = 10;
-const NO_LINE: LineState = { isConnected: false, others: [], clock: null };
+const NO_LINE: ConnectionState = { isConnected: false, others: [], clock: null };
 
 /** Runs a roll, started here or on another device. */
 export function useRoll(input: RollInput): Roll {
@@ -61,10 +61,10 @@ export function useRoll(input: RollInput): Roll {
   const newest = useRef(input);
   newest.current = input;
   const { shotId, plan, ready, options } = input;
-  const [moment, setMoment] = useState<RollMoment>(AT_REST);
-  const [ended, setEnded] = useState<EndedRoll | null>(null);
+  const [moment, setMoment] = useState<RollMoment>(SETTLED);
+  const [ended, setEnded] = useState<FinishedRoll | null>(null);
   const [ringDeg, setRingDeg] = useState<number | null>(null);
-  const [line, setLine] = useState<LiveLine | null>(null);
+  const [line, setLine] = useState<LiveConnection | null>(null);
   const ring = useRef<RingSource>(null);
   const engine = useRef<RollEngine>(null);
   const sounds = useRef<CueSounds>(null);
@@ -107,23 +107,23 @@ export function useRoll(input: RollInput): Roll {
     const over = engine.current;
     if (!over) return;
     engine.current = null;
-    setMoment(AT_REST);
+    setMoment(SETTLED);
     sounds.current?.hush();
     const endS = (ownMs() + offset.current - over.roll.startedAtMs) / 1000;
     if (!over.isOurs) return;
     // cancelled during the count-in, or slow practice: no take
     if (endS <= 0) return;
-    over.rock(false, endS);
+    over.setFocusCheck(false, endS);
     const done = over.endAt(endS);
     setEnded(done);
     if (over.rate !== 1) return;
-    void keepAndSend({ id: done.id, shotId: over.roll.shotId, rolledAt: done.rolledAt, take: done.take }, dispatch);
+    void storeAndSend({ id: done.id, shotId: over.roll.shotId, rolledAt: done.rolledAt, take: done.take }, dispatch);
   }
 
   useEffect(() => {
-    const live = openLine(shotId, deviceName(), {
+    const live = openConnection(shotId, deviceName(), {
       roll: (roll) => {
-        if (engine.current?.id === roll.rollId) engine.current.takeUp(roll);
+        if (engine.current?.id === roll.rollId) engine.current.applyRemote(roll);
         else if (!engine.current) begin(roll, false);
       },
       setOff: ({ rollId, pullId, timeS }) => {
@@ -140,10 +140,10 @@ export function useRoll(input: RollInput): Roll {
       device: (message) => {
         if (message.kind !== 'camera') ring.current?.reported(message.ringDeg);
         else if (message.isRolling && engine.current?.isOurs)
-          engine.current.cameraSays(message.device, message.timecode, realS());
+          engine.current.receiveTimecode(message.device, message.timecode, realS());
       },
       joined: () => {
-        if (engine.current?.isOurs) live.tellRoll(engine.current.asTold);
+        if (engine.current?.isOurs) live.tellRoll(engine.current.sharedState);
       },
     });
     setLine(live);
@@ -184,7 +184,7 @@ export function useRoll(input: RollInput): Roll {
       }
       const atS = realS();
       const tick = rolling.tick(atS);
-      for (const { cue, inS } of rolling.dueCues(atS)) tellCue(cue, inS, newest.current.options, sounds.current);
+      for (const { cue, inS } of rolling.dueCues(atS)) signalCue(cue, inS, newest.current.options, sounds.current);
       const deg = rolling.isOurs ? rolling.setting.ring.ringDeg() : remoteDeg.current;
       show(tick, deg);
       if (!rolling.isOurs) return;
@@ -196,8 +196,8 @@ export function useRoll(input: RollInput): Roll {
       if (now - writtenMs > WRITE_MS && rolling.rate === 1 && atS > 0) {
         const { id, rolledAt, take } = rolling.endAt(atS);
         // longer takes need longer to write; the pause leaves time for cues
-        writtenMs = now + Math.min(WRITE_TIMES * (ownMs() - now), LONGEST_WRITE_MS);
-        void takeBox.put({ id, shotId, rolledAt, take, aliveAtMs: Date.now() }).catch(() => undefined);
+        writtenMs = now + Math.min(WRITE_TIMES * (ownMs() - now), MAX_WRITE_MS);
+        void takeOutbox.put({ id, shotId, rolledAt, take, aliveAtMs: Date.now() }).catch(() => undefined);
       }
     }, TICK_MS);
     return () => {
@@ -235,12 +235,12 @@ export function useRoll(input: RollInput): Roll {
     },
     setOff: () => {
       const timeS = realS();
-      const pullId = engine.current?.nextToSetOff(timeS);
+      const pullId = engine.current?.nextPullToTrigger(timeS);
       if (!engine.current || !pullId || timeS < 0) return;
       engine.current.setOff(pullId, timeS);
       line?.tellSetOff({ rollId: engine.current.id, pullId, timeS });
     },
-    rock: (isRocked) => engine.current?.rock(isRocked, realS()),
+    setFocusCheck: (isRocked) => engine.current?.setFocusCheck(isRocked, realS()),
     turn: (wheelDeg) => ring.current?.turn(wheelDeg),
     forget: () => setEnded(null),
   };

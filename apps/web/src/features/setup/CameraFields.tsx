@@ -1,6 +1,6 @@
 import { PLAN_LIMITS, setCamera, type ShotPlan } from '@still-heron/core';
-import { NumberField } from '../../fields/NumberField';
-import { useEdit } from './useEdit';
+import { NumberField } from '../../ui/fields/NumberField';
+import { useEdit } from '../shot/useEdit';
 
 /** Custom format: width and height of the recorded area. */
 export function CameraFields({ plan }: { readonly plan: ShotPlan }) {

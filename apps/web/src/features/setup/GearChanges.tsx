@@ -15,8 +15,8 @@ import {
 } from '@still-heron/core';
 import { Button } from 'antd';
 import { useMemo } from 'react';
-import { problemOf, useKitItemQuery } from '../../api/api';
-import { useEdit } from './useEdit';
+import { problemOf, useKitItemQuery } from '../../shared/api/api';
+import { useEdit } from '../shot/useEdit';
 
 interface Props {
   readonly plan: ShotPlan;

@@ -15,15 +15,15 @@ import {
   wheelNearerTurns,
 } from '@still-heron/core';
 import { Link } from 'react-router';
-import { Choice } from '../../fields/Choice';
-import { NumberField } from '../../fields/NumberField';
+import { Choice } from '../../ui/fields/Choice';
+import { NumberField } from '../../ui/fields/NumberField';
 import { useKit } from '../kit/useKit';
 import { lensLine, PULLER_WORDS, SUPPORT_WORDS } from '../kit/words';
 import { CameraFields } from './CameraFields';
 import { choicesOf, NONE, OWN } from './gearChoices';
 import { LensFields } from './LensFields';
 import { OwnedGear } from './OwnedGear';
-import { useEdit } from './useEdit';
+import { useEdit } from '../shot/useEdit';
 
 interface Props {
   readonly plan: ShotPlan;

@@ -1,8 +1,8 @@
 import { type Lens, PLAN_LIMITS, setLens, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { Select } from 'antd';
-import { DistanceField } from '../../fields/DistanceField';
-import { NumberField } from '../../fields/NumberField';
-import { useEdit } from './useEdit';
+import { DistanceField } from '../../ui/fields/DistanceField';
+import { NumberField } from '../../ui/fields/NumberField';
+import { useEdit } from '../shot/useEdit';
 
 interface Props {
   readonly plan: ShotPlan;

@@ -11,13 +11,13 @@ import {
   waysToBrighten,
 } from '@still-heron/core';
 import { Button } from 'antd';
-import { useChangeProductionMutation, useProductionQuery } from '../../api/api';
+import { useChangeProductionMutation, useProductionQuery } from '../../shared/api/api';
 import { useAppSelector } from '../../app/store';
-import { NumberField } from '../../fields/NumberField';
+import { NumberField } from '../../ui/fields/NumberField';
 import { useKit } from '../kit/useKit';
 import { selectSaving } from '../shot/savingSlice';
 import { useProductionAngle } from './PlanNotes';
-import { useEdit } from './useEdit';
+import { useEdit } from '../shot/useEdit';
 
 /** Light lost or gained against the metered stop, and ways to compensate. */
 export function LightView({ plan }: { readonly plan: ShotPlan }) {

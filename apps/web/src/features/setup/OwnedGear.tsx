@@ -1,5 +1,5 @@
 import type { KitItems } from '@still-heron/core';
-import { Choice } from '../../fields/Choice';
+import { Choice } from '../../ui/fields/Choice';
 import { useKit } from '../kit/useKit';
 import { choicesOf, NONE, OWN } from './gearChoices';
 

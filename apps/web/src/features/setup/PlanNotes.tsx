@@ -1,5 +1,5 @@
 import { planNotes, type PlanNote, type ShotPlan } from '@still-heron/core';
-import { useProductionQuery } from '../../api/api';
+import { useProductionQuery } from '../../shared/api/api';
 import { useAppSelector } from '../../app/store';
 import { selectSaving } from '../shot/savingSlice';
 

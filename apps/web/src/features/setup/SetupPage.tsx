@@ -1,12 +1,12 @@
 import { displayStepMm, formatDistance, formatFineDistance, formatGap, formatStop, setStop } from '@still-heron/core';
 import { startTransition, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store';
-import { WordChoice } from '../../fields/WordChoice';
-import { BENCH_VIEWS, BenchView, type BenchViewName } from '../bench/ZoneBench';
+import { WordChoice } from '../../ui/fields/WordChoice';
+import { CALCULATOR_VIEWS, CalculatorView, type CalculatorViewName } from '../calculator/ZoneCalculator';
 import { GearChanges } from './GearChanges';
 import { LightView } from './LightView';
 import { StaleMarks } from './StaleMarks';
-import { DistanceField } from '../../fields/DistanceField';
+import { DistanceField } from '../../ui/fields/DistanceField';
 import { distanceTried, selectSession } from '../shot/sessionSlice';
 import { abandonGesture, editPlan, selectPlan } from '../shot/shotSlice';
 import { useUnits } from '../shot/useUnits';
@@ -18,10 +18,10 @@ import { firstFocusMm, zoneFigures } from './zoneFigures';
 import { ZoneLoupe } from './ZoneLoupe';
 import './setup.css';
 
-type ViewName = 'zone' | 'light' | BenchViewName;
+type ViewName = 'zone' | 'light' | CalculatorViewName;
 const VIEWS: readonly { readonly value: ViewName; readonly word: string }[] = [
   { value: 'zone', word: 'Zone' },
-  ...BENCH_VIEWS,
+  ...CALCULATOR_VIEWS,
   { value: 'light', word: 'Light' },
 ];
 
@@ -55,7 +55,9 @@ export function SetupPage() {
           />
         </div>
         {view === 'light' && <LightView plan={plan} />}
-        {view !== 'zone' && view !== 'light' && <BenchView view={view} optics={plan.optics} units={units} onStop={setTheStop} />}
+        {view !== 'zone' && view !== 'light' && (
+          <CalculatorView view={view} optics={plan.optics} units={units} onStop={setTheStop} />
+        )}
         {view === 'zone' && (
           <>
             <p className="sentence" aria-live="polite">

@@ -1,7 +1,7 @@
 import { PLAN_LIMITS, setCamera, type Sharpness, type ShotPlan } from '@still-heron/core';
 import { Select } from 'antd';
-import { NumberField } from '../../fields/NumberField';
-import { useEdit } from './useEdit';
+import { NumberField } from '../../ui/fields/NumberField';
+import { useEdit } from '../shot/useEdit';
 
 const STANDARDS: readonly { readonly value: Sharpness['kind']; readonly label: string; readonly start: Sharpness }[] = [
   { value: 'diagonal', label: 'by the sensor’s diagonal', start: { kind: 'diagonal', divisor: 1500 } },

@@ -1,13 +1,13 @@
 import { type Method, METHODS, PLAN_LIMITS, setDuration, shortestDurationS, type ShotPlan } from '@still-heron/core';
 import { Select } from 'antd';
 import { useAppDispatch, useAppSelector } from '../../app/store';
-import { NumberField } from '../../fields/NumberField';
-import { TextField } from '../../fields/TextField';
-import { TimeField } from '../../fields/TimeField';
+import { NumberField } from '../../ui/fields/NumberField';
+import { TextField } from '../../ui/fields/TextField';
+import { TimeField } from '../../ui/fields/TimeField';
 import { editHeading, selectDocument } from '../shot/shotSlice';
 import { PlanNotes } from './PlanNotes';
 import { CameraMoved } from './StaleMarks';
-import { useEdit } from './useEdit';
+import { useEdit } from '../shot/useEdit';
 import { METHOD_WORDS } from './words';
 
 /** Scene, duration, frame rates and focus method, with the cautions of the method. */

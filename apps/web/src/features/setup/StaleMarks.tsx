@@ -1,6 +1,6 @@
 import { cameraMoved, marksHold, type ShotPlan } from '@still-heron/core';
 import { Button } from 'antd';
-import { useEdit } from './useEdit';
+import { useEdit } from '../shot/useEdit';
 
 /** Stale distances, and what to do about them. */
 export function StaleMarks({ plan }: { readonly plan: ShotPlan }) {

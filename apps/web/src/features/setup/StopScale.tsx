@@ -1,10 +1,10 @@
 import { exposureChange, formatStop, type Lens, stopsAt } from '@still-heron/core';
 import { scaleLog } from 'd3-scale';
 import { useRef } from 'react';
-import { arrowStep } from '../../charts/arrowStep';
-import { useDrag } from '../../charts/useDrag';
-import { useSize } from '../../charts/useSize';
-import { newGesture } from '../../app/newGesture';
+import { arrowStep } from '../../shared/gestures/arrowStep';
+import { useDrag } from '../../shared/gestures/useDrag';
+import { useSize } from '../../shared/useSize';
+import { newGesture } from '../../shared/gestures/newGesture';
 
 interface Props {
   readonly lens: Lens;

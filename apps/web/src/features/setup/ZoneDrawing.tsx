@@ -1,11 +1,11 @@
 import { displayStepMm, formatDistance, formatGap, type ShotPlan, type UnitSystem } from '@still-heron/core';
-import { currentColour } from '../../charts/currentColour';
+import { subjectColour } from '../../charts/subjectColour';
 import { curveCatmullRomClosed, line } from 'd3-shape';
 import { useRef } from 'react';
-import { arrowStep } from '../../charts/arrowStep';
-import { useDrag } from '../../charts/useDrag';
-import { useSize, type Size } from '../../charts/useSize';
-import { nudgeDistance } from '../../fields/readDistance';
+import { arrowStep } from '../../shared/gestures/arrowStep';
+import { useDrag } from '../../shared/gestures/useDrag';
+import { useSize, type Size } from '../../shared/useSize';
+import { nudgeDistance } from '../../ui/fields/readDistance';
 import type { ZoneFigures } from './zoneFigures';
 import { FIGURE_MM, type ZoneLayout, zoneLayout } from './zoneLayout';
 
@@ -141,7 +141,7 @@ function Marks({
     if (!(x <= layout.rightX)) return null;
     const at = plan.subjects.findIndex((subject) => subject.id === subjectId);
     return (
-      <g key={id} transform={`translate(${x},${layout.groundY})`} style={{ color: currentColour(at) }}>
+      <g key={id} transform={`translate(${x},${layout.groundY})`} style={{ color: subjectColour(at) }}>
         <path d="M-7,31H7M0,31V38" className="zone-tape" />
         <text
           y={53}

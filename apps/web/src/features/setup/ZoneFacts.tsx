@@ -1,5 +1,5 @@
 import { formatDistance, formatStop, type ShotPlan, type UnitSystem } from '@still-heron/core';
-import { Explain } from '../../fields/Explain';
+import { Explain } from '../../ui/fields/Explain';
 import type { ZoneFigures } from './zoneFigures';
 
 interface Props {

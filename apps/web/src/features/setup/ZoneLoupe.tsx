@@ -1,6 +1,6 @@
 import { formatGap, type UnitSystem } from '@still-heron/core';
 import { scaleLinear } from 'd3-scale';
-import { useSize } from '../../charts/useSize';
+import { useSize } from '../../shared/useSize';
 import type { ZoneFigures } from './zoneFigures';
 
 const HEIGHT = 150;

@@ -1,7 +1,7 @@
 import type { DepthOfField, UnitSystem } from '@still-heron/core';
 import { scaleLinear } from 'd3-scale';
 import { evenTicks, type Tick } from '../../charts/ticks';
-import type { Size } from '../../charts/useSize';
+import type { Size } from '../../shared/useSize';
 
 /** Input of the zone drawing. */
 export interface ZoneScene {

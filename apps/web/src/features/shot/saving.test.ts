@@ -16,8 +16,8 @@ interface PendingSave {
 const mockSaves: PendingSave[] = [];
 const mockOutbox = new Map<string, Unsent>();
 
-jest.mock('../../api/api', () => {
-  const { problemOf } = jest.requireActual<{ problemOf: (error: unknown) => unknown }>('../../api/api');
+jest.mock('../../shared/api/api', () => {
+  const { problemOf } = jest.requireActual<{ problemOf: (error: unknown) => unknown }>('../../shared/api/api');
   const initiate = (request: Omit<PendingSave, 'answer'>) => () =>
     new Promise((answer) => mockSaves.push({ ...request, answer }));
   return { api: { endpoints: { saveShot: { initiate } } }, problemOf };

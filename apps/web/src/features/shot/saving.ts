@@ -1,10 +1,10 @@
 import { createListenerMiddleware, type ThunkDispatch, type UnknownAction } from '@reduxjs/toolkit';
 import type { ShotDocument, ShotView } from '@still-heron/contract';
-import { api, problemOf } from '../../api/api';
+import { api, problemOf } from '../../shared/api/api';
 import { sorted } from './describeDifference';
 import { outbox } from './outbox';
 import {
-  conflictMet,
+  conflictFound,
   conflictResolved,
   editNoticed,
   saveFinished,
@@ -81,7 +81,7 @@ export function saveNow() {
       dispatch(saveFinished({ version: stored.version, savedAt: stored.updatedAt, isUpToDate }));
       if (!isUpToDate) await dispatch(saveNow());
     } else if (isUnreachable) dispatch(serverLost());
-    else if (other) dispatch(conflictMet(other));
+    else if (other) dispatch(conflictFound(other));
     else dispatch(saveRefused(body));
   };
 

@@ -61,7 +61,7 @@ const slice = createSlice({
       problem: null,
     }),
     serverLost: (state): Saving => ({ ...state, status: 'offline' }),
-    conflictMet: (state, { payload }: PayloadAction<ShotView>): Saving => ({ ...state, status: 'conflict', stored: payload }),
+    conflictFound: (state, { payload }: PayloadAction<ShotView>): Saving => ({ ...state, status: 'conflict', stored: payload }),
     /** The user has resolved the conflict: the next save names the stored version. */
     conflictResolved: (state): Saving => ({
       ...state,
@@ -80,7 +80,7 @@ export const {
   saveStarted,
   saveFinished,
   serverLost,
-  conflictMet,
+  conflictFound,
   conflictResolved,
   saveRefused,
 } = slice.actions;

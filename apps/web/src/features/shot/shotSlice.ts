@@ -2,7 +2,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { ShotDocument } from '@still-heron/contract';
 import type { ShotPlan } from '@still-heron/core';
 import { ActionCreators, type StateWithHistory } from 'redux-undo';
-import { withHistory } from '../../app/history';
+import { withUndo } from '../../shared/undo';
 
 /** The open shot with its undo history. Its save state is in `savingSlice`. */
 export interface OpenShot {
@@ -33,7 +33,7 @@ const slice = createSlice({
 
 export const { shotOpened, shotClosed, documentEdited } = slice.actions;
 
-export const shotReducer = withHistory(slice.reducer, documentEdited.type);
+export const shotReducer = withUndo(slice.reducer, documentEdited.type);
 
 interface WithShot {
   readonly shot: StateWithHistory<OpenShot>;

@@ -1,12 +1,12 @@
 import { drawLayoutOf, type KeepRate, type ShotPlan } from '@still-heron/core';
 import { useSyncExternalStore } from 'react';
-import { evaluator } from '../../workers/evaluator';
-import { createChanceAsker } from '../../workers/takes/chances';
-import { SEED, TAKES } from '../../workers/takes/usual';
-import { takePool } from '../../workers/takes/workers';
+import { evaluator } from '../../shared/workers/evaluator';
+import { createLatestRates } from '../../shared/workers/simulation/latestRates';
+import { SEED, TAKES } from '../../shared/workers/simulation/defaults';
+import { trialPool } from '../../shared/workers/simulation/workers';
 
 /** Keep rate of the open shot, shown on every step. */
-const asker = createChanceAsker<ShotPlan>(takePool, { takes: TAKES, seed: SEED, rank: 0, isPaced: true });
+const asker = createLatestRates<ShotPlan>(trialPool, { takes: TAKES, seed: SEED, rank: 0, isPaced: true });
 
 /** Delay after opening, so that the shot can be edited first. */
 const AFTER_OPENING_MS = 500;

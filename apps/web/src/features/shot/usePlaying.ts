@@ -1,7 +1,7 @@
 import type { ShotPlan } from '@still-heron/core';
 import { useEffect, useRef } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
-import { useKeys } from '../../app/useKeys';
+import { useKeys } from '../../shared/keys/useKeys';
 import { playheadMoved, playStopped, playToggled, selectSession } from './sessionSlice';
 
 /** Keys for playing: Space plays and stops, comma and full stop step a frame. The same on every step with a playhead. */

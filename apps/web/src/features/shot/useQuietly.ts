@@ -7,7 +7,7 @@ import { useEffect, useState } from 'react';
  * @param work - must keep its identity between renders
  * @returns null before the first result
  */
-export function useQuietly<T>(
+export function useAfterPause<T>(
   plan: ShotPlan,
   work: (plan: ShotPlan) => Promise<T>,
   quietMs: number,

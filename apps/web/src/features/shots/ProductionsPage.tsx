@@ -1,19 +1,19 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, Navigate, useNavigate } from 'react-router';
-import { problemOf, useChangeProductionMutation, useCreateProductionMutation, useProductionsQuery } from '../../api/api';
-import { Frame } from '../../app/Frame';
-import { PageNote } from '../../app/PageNote';
-import { Settings } from '../../app/Settings';
-import { Unreachable } from '../../app/Unreachable';
-import { TextField } from '../../fields/TextField';
+import { problemOf, useChangeProductionMutation, useCreateProductionMutation, useProductionsQuery } from '../../shared/api/api';
+import { Frame } from '../../ui/frame/Frame';
+import { PageNote } from '../../ui/PageNote';
+import { PreferenceChoices } from '../../ui/frame/PreferenceChoices';
+import { Unreachable } from '../../ui/Unreachable';
+import { TextField } from '../../ui/fields/TextField';
 import './shots.css';
 
-/** All productions. With `isTracking`, a single one is opened at once. */
-export function ProductionsPage({ isTracking = false }: { readonly isTracking?: boolean }) {
+/** All productions. With `opensSingle`, a single one is opened at once. */
+export function ProductionsPage({ opensSingle = false }: { readonly opensSingle?: boolean }) {
   const { data: productions, error, refetch } = useProductionsQuery();
   const [rename] = useChangeProductionMutation();
-  if (isTracking && productions?.length === 1) return <Navigate to={`/productions/${productions[0]!.id}/shots`} replace />;
+  if (opensSingle && productions?.length === 1) return <Navigate to={`/productions/${productions[0]!.id}/shots`} replace />;
   return (
     <Frame
       screen="shots"
@@ -21,7 +21,7 @@ export function ProductionsPage({ isTracking = false }: { readonly isTracking?: 
         <>
           <h1 className="top-title">Productions</h1>
           <span className="top-bar-gap" />
-          <Settings productionId={null} />
+          <PreferenceChoices productionId={null} />
         </>
       }
     >

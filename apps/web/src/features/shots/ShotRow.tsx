@@ -3,11 +3,11 @@ import { CSS } from '@dnd-kit/utilities';
 import type { ShotView } from '@still-heron/contract';
 import { type Attention, formatStop } from '@still-heron/core';
 import { useNavigate } from 'react-router';
-import type { ShotSummary } from '../../workers/protocol';
+import type { ShotSummary } from '../../shared/workers/protocol';
 import { METHOD_WORDS } from '../setup/words';
 import { ofTakes } from '../stop/stopWords';
 import { minutesWords, takesWords } from '../stop/timeWords';
-import { LineSketch } from './LineSketch';
+import { TrackSketch } from './TrackSketch';
 import type { Forecast } from './useForecasts';
 
 interface Props {
@@ -77,7 +77,7 @@ export function ShotRow({ shot, forecast, isMovable, isNewScene, onDuplicate, on
               · {METHOD_WORDS[shot.plan.method].short}
             </span>
           </span>
-          <LineSketch summary={summary} />
+          <TrackSketch summary={summary} />
           <Kept shot={shot} forecast={forecast} />
           <span className="shot-verdict">
             {summary && (

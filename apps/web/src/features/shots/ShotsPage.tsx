@@ -10,15 +10,15 @@ import {
 import { arrayMove, SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { ProductionView, ShotView } from '@still-heron/contract';
 import { App, Button } from 'antd';
-import { useKeys } from '../../app/useKeys';
+import { useKeys } from '../../shared/keys/useKeys';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { problemOf, useOrderShotsMutation, useProductionQuery, useShotsQuery } from '../../api/api';
-import { Frame } from '../../app/Frame';
-import { PageNote } from '../../app/PageNote';
-import { Settings } from '../../app/Settings';
-import { Unreachable } from '../../app/Unreachable';
-import { WordChoice } from '../../fields/WordChoice';
+import { problemOf, useOrderShotsMutation, useProductionQuery, useShotsQuery } from '../../shared/api/api';
+import { Frame } from '../../ui/frame/Frame';
+import { PageNote } from '../../ui/PageNote';
+import { PreferenceChoices } from '../../ui/frame/PreferenceChoices';
+import { Unreachable } from '../../ui/Unreachable';
+import { WordChoice } from '../../ui/fields/WordChoice';
 import { DayTotals } from './DayTotals';
 import { ShotRow } from './ShotRow';
 import { byAttention, dayTotals, useForecasts } from './useForecasts';
@@ -46,7 +46,7 @@ export function ShotsPage() {
           </span>
           <h1 className="top-title">{production.data?.name}</h1>
           <span className="top-bar-gap" />
-          <Settings productionId={productionId} />
+          <PreferenceChoices productionId={productionId} />
         </>
       }
     >

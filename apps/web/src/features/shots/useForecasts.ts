@@ -11,10 +11,10 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 import { useEffect, useMemo, useState } from 'react';
-import { summariseShot } from '../../workers/evaluator';
-import type { ShotSummary } from '../../workers/protocol';
-import { SEED, TAKES } from '../../workers/takes/usual';
-import { takePool } from '../../workers/takes/workers';
+import { summariseShot } from '../../shared/workers/evaluator';
+import type { ShotSummary } from '../../shared/workers/protocol';
+import { SEED, TAKES } from '../../shared/workers/simulation/defaults';
+import { trialPool } from '../../shared/workers/simulation/workers';
 
 /** Forecast of a shot, as far as known. */
 export interface Forecast {
@@ -28,10 +28,10 @@ export interface Forecast {
 
 const RANK = 4;
 /** Results within this time are shown together. */
-const TOGETHER_MS = 60;
+const BATCH_MS = 60;
 
 /** Known keep rates; a plan is immutable. */
-const knownRates = new WeakMap<ShotPlan, KeepRate | null>();
+const cachedRates = new WeakMap<ShotPlan, KeepRate | null>();
 
 /** Forecasts by shot id: first the verdict, then the keep rate. */
 export function useForecasts(shots: readonly ShotView[], units: UnitSystem): ReadonlyMap<string, Forecast> {
@@ -46,7 +46,7 @@ export function useForecasts(shots: readonly ShotView[], units: UnitSystem): Rea
 }
 
 function forecastOf({ plan }: ShotView, summary: ShotSummary | null): Forecast {
-  const rate = knownRates.get(plan);
+  const rate = cachedRates.get(plan);
   if (!summary || rate === undefined) return { summary, rate: null, time: null, attention: null };
   const { outcome } = summary;
   if (outcome === 'unreadable') return { summary, rate: null, time: null, attention: 'unreadable' };
@@ -72,7 +72,7 @@ function useSummaries(shots: readonly ShotView[], units: UnitSystem): ReadonlyMa
       void summariseShot(plan, units).then((summary) => {
         known.set(plan, summary);
         // hundreds of results arrive one by one, and each would redraw the whole list
-        if (isCurrent) timer ??= setTimeout(show, TOGETHER_MS);
+        if (isCurrent) timer ??= setTimeout(show, BATCH_MS);
       });
     return () => {
       isCurrent = false;
@@ -86,17 +86,17 @@ function useSummaries(shots: readonly ShotView[], units: UnitSystem): ReadonlyMa
 function useRates(shots: readonly ShotView[]): number {
   const [drawn, setDrawn] = useState(0);
   useEffect(() => {
-    const plans = shots.map(({ plan }) => plan).filter((plan) => !knownRates.has(plan));
+    const plans = shots.map(({ plan }) => plan).filter((plan) => !cachedRates.has(plan));
     if (plans.length === 0) return undefined;
     const asks = plans.map((plan) => ({ plan, order: drawLayoutOf(plan), without: null }));
-    const job = takePool().draw({
+    const job = trialPool().draw({
       asks,
       takes: TAKES,
       seed: SEED,
       rank: RANK,
       onProgress({ rates, isDone }) {
         if (!isDone) return;
-        rates.forEach((rate, index) => knownRates.set(plans[index]!, rate));
+        rates.forEach((rate, index) => cachedRates.set(plans[index]!, rate));
         setDrawn((count) => count + plans.length);
       },
     });

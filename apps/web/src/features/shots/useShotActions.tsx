@@ -9,7 +9,7 @@ import {
   useDuplicateShotMutation,
   useRemoveShotMutation,
   useRestoreShotMutation,
-} from '../../api/api';
+} from '../../shared/api/api';
 import { nextSlate } from './nextSlate';
 
 /** How long the page offers to undo a deletion. Ctrl Z works as long as the page is open. */
@@ -25,7 +25,7 @@ export function useShotActions(production: ProductionView, shots: readonly ShotV
   const [restoreShot] = useRestoreShotMutation();
   const removed = useRef<ShotView[]>([]);
 
-  const sayIfRefused = (what: string, error: unknown) => {
+  const showRefusal = (what: string, error: unknown) => {
     if (error) void message.error(`${what}: ${problemOf(error).body.message}.`);
   };
 
@@ -38,24 +38,24 @@ export function useShotActions(production: ProductionView, shots: readonly ShotV
       plan: newPlan(last?.plan),
     };
     const { data, error } = await createShot({ productionId: production.id, document });
-    sayIfRefused('No shot was made', error);
+    showRefusal('No shot was made', error);
     if (data) await navigate(`/shots/${data.id}/setup`);
   }
 
   async function duplicate(shot: ShotView): Promise<void> {
-    sayIfRefused('It was not duplicated', (await duplicateShot(shot.id)).error);
+    showRefusal('It was not duplicated', (await duplicateShot(shot.id)).error);
   }
 
   async function takeBack(): Promise<void> {
     const shot = removed.current.pop();
     if (!shot) return;
     notification.destroy(shot.id);
-    sayIfRefused(`${shot.slate} did not come back`, (await restoreShot(shot.id)).error);
+    showRefusal(`${shot.slate} did not come back`, (await restoreShot(shot.id)).error);
   }
 
   async function remove(shot: ShotView): Promise<void> {
     const { error } = await removeShot({ id: shot.id, version: shot.version });
-    sayIfRefused(`${shot.slate} was not deleted`, error);
+    showRefusal(`${shot.slate} was not deleted`, error);
     if (error) return;
     removed.current.push(shot);
     notification.open({

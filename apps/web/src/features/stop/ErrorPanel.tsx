@@ -11,10 +11,10 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 import { useMemo } from 'react';
-import { GapField } from '../../fields/GapField';
-import { NumberField } from '../../fields/NumberField';
-import { useEdit } from '../setup/useEdit';
-import { errorName } from './helpWords';
+import { GapField } from '../../ui/fields/GapField';
+import { NumberField } from '../../ui/fields/NumberField';
+import { useEdit } from '../shot/useEdit';
+import { errorName } from './improvementWords';
 
 interface Props {
   readonly plan: ShotPlan;

@@ -1,5 +1,5 @@
 import type { KeepRate } from '@still-heron/core';
-import { useSize } from '../../charts/useSize';
+import { useSize } from '../../shared/useSize';
 
 const HEIGHT = 22;
 /** Same margins as the time bar below. */

@@ -11,9 +11,9 @@ import {
   tStopOf,
 } from '@still-heron/core';
 import { Button } from 'antd';
-import { NumberField } from '../../fields/NumberField';
+import { NumberField } from '../../ui/fields/NumberField';
 import { useProductionAngle } from '../setup/PlanNotes';
-import { useEdit } from '../setup/useEdit';
+import { useEdit } from '../shot/useEdit';
 import { balanceWords } from './lightWords';
 
 /** Smaller differences in stops are ignored. */

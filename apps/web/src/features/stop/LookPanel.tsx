@@ -11,10 +11,10 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 import { Button } from 'antd';
-import { Choice } from '../../fields/Choice';
-import { DistanceField } from '../../fields/DistanceField';
-import { NumberField } from '../../fields/NumberField';
-import { useEdit } from '../setup/useEdit';
+import { Choice } from '../../ui/fields/Choice';
+import { DistanceField } from '../../ui/fields/DistanceField';
+import { NumberField } from '../../ui/fields/NumberField';
+import { useEdit } from '../shot/useEdit';
 
 interface Props {
   readonly plan: ShotPlan;

@@ -7,26 +7,26 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 import { useMemo } from 'react';
-import { methodsFor } from '../../workers/takes/workers';
-import { useQuietly } from '../shot/useQuietly';
-import { useEdit } from '../setup/useEdit';
+import { methodsFor } from '../../shared/workers/simulation/workers';
+import { useAfterPause } from '../shot/useQuietly';
+import { useEdit } from '../shot/useEdit';
 import { METHOD_WORDS } from '../setup/words';
 import { ofTakes } from './stopWords';
-import { RANKS, useChances } from './useChances';
+import { RANKS, useTrialRates } from './useRates';
 
-const QUIET_MS = 350;
-const METHOD_TAKES = 800;
+const EDIT_PAUSE_MS = 350;
+const METHOD_TRIALS = 800;
 
 /** All focus methods: keep rate of each in this shot, arguments, and the opposite view. None is refused. */
 export function MethodPanel({ plan, units }: { readonly plan: ShotPlan; readonly units: UnitSystem }) {
   const edit = useEdit();
-  const offers = useQuietly(plan, methodsFor, QUIET_MS);
+  const offers = useAfterPause(plan, methodsFor, EDIT_PAUSE_MS);
   const asked = useMemo(() => offers?.found.filter((offer) => offer.plan !== null) ?? [], [offers]);
   const asks = useMemo(() => {
     const order = offers ? drawLayoutOf(offers.of) : null;
     return order ? asked.map((offer) => ({ plan: offer.plan!, order, without: null })) : [];
   }, [offers, asked]);
-  const { known } = useChances(asked, asks, { takes: METHOD_TAKES, rank: RANKS.methods });
+  const { known } = useTrialRates(asked, asks, { takes: METHOD_TRIALS, rank: RANKS.methods });
   if (!offers) return <p className="haze">Each is tried with the same takes …</p>;
   const rateOf = (offer: MethodOffer) => (known?.key === asked ? (known.progress.rates[asked.indexOf(offer)] ?? null) : null);
   const sorted = [...offers.found].sort((a, b) => (rateOf(b)?.sharpShare ?? -1) - (rateOf(a)?.sharpShare ?? -1));

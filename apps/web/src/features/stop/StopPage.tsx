@@ -2,7 +2,7 @@ import { withStop, formatStop, howWide, stopFigures, type ShotPlan } from '@stil
 import { useDeferredValue, useMemo, useRef } from 'react';
 import { Link, useParams } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../app/store';
-import { useKeys } from '../../app/useKeys';
+import { useKeys } from '../../shared/keys/useKeys';
 import { selectSession } from '../shot/sessionSlice';
 import { editPlan, abandonGesture, selectPlan } from '../shot/shotSlice';
 import { usePlaying, usePlayKeys } from '../shot/usePlaying';
@@ -13,8 +13,8 @@ import { StopSentence } from './StopSentence';
 import { StopSide } from './StopSide';
 import { StopSurface } from './StopSurface';
 import { StyleStrip } from './StyleStrip';
-import { chancesOf, indexOfStop, type Sweep, sweepOf } from './sweep';
-import { RANKS, useChances } from './useChances';
+import { stopRatesOf, indexOfStop, type Sweep, sweepOf } from './sweep';
+import { RANKS, useTrialRates } from './useRates';
 import './stop.css';
 
 /** Stop step: keep rate, light and background blur of every stop. */
@@ -32,11 +32,11 @@ function Stops({ plan }: { readonly plan: ShotPlan }) {
   usePlayKeys(plan);
   usePlaying(plan.durationS);
   const sweep = useSweep(plan);
-  const { known, settle } = useChances(sweep, sweep.asks, { rank: RANKS.sweep });
+  const { known, settle } = useTrialRates(sweep, sweep.asks, { rank: RANKS.sweep });
   const shown = known?.key.stops.length === sweep.stops.length ? known : null;
   const rates = shown?.progress.rates ?? sweep.stops.map(() => null);
   const figures = useMemo(() => stopFigures(plan, sweep.stops, timeS), [plan, sweep.stops, timeS]);
-  const chances = chancesOf(sweep.stops, rates, figures);
+  const chances = stopRatesOf(sweep.stops, rates, figures);
   const wide = chances.length === 0 ? null : howWide(chances, plan.goals.targetKeepRate, plan.goals.blurPercent);
   const isCurrent = shown?.key === sweep;
   const now = indexOfStop(sweep.stops, plan.optics.stop);

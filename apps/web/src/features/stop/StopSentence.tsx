@@ -1,7 +1,7 @@
 import { formatStop, type HowWide, type KeepRate, type ShotPlan } from '@still-heron/core';
 import { useState } from 'react';
-import { Explain } from '../../fields/Explain';
-import type { TakesProgress } from '../../workers/takes/takePool';
+import { Explain } from '../../ui/fields/Explain';
+import type { TrialProgress } from '../../shared/workers/simulation/trialPool';
 import { howWideWords, lightWords, ofTakes } from './stopWords';
 
 interface Props {
@@ -10,7 +10,7 @@ interface Props {
   /** At the current stop */
   readonly rate: KeepRate | null;
   /** Progress for the current plan; null if there is none */
-  readonly progress: TakesProgress | null;
+  readonly progress: TrialProgress | null;
   /** Stop that would reach the target, if it differs from the current one */
   readonly offered: number | null;
   /** Stops the trials and uses the results so far */
@@ -71,7 +71,7 @@ export function StopSentence({ plan, wide, rate, progress, offered, onEnough, on
 
 /** Progress of the trials; they can be stopped early. */
 function Drawn({ progress, onEnough }: Pick<Props, 'progress' | 'onEnough'>) {
-  const [leftAt, setLeftAt] = useState<TakesProgress | null>(null);
+  const [leftAt, setLeftAt] = useState<TrialProgress | null>(null);
   const share = progress ? progress.takesDone / progress.takesInAll : 0;
   const isOn = !progress?.isDone && !(leftAt && progress === leftAt);
   return (

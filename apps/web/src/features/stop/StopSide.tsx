@@ -1,16 +1,16 @@
 import { difficultyOf, formatTime, type KeepRate, limitingMoment, type ShotPlan, shotTime } from '@still-heron/core';
 import { type ReactNode, useState } from 'react';
 import { useAppDispatch } from '../../app/store';
-import { Explain } from '../../fields/Explain';
+import { Explain } from '../../ui/fields/Explain';
 import { playheadMoved } from '../shot/sessionSlice';
 import { useUnits } from '../shot/useUnits';
 import { ErrorPanel } from './ErrorPanel';
-import { HelpPanel } from './HelpPanel';
+import { ImprovementPanel } from './ImprovementPanel';
 import { LightPanel } from './LightPanel';
 import { LookPanel } from './LookPanel';
 import { MethodPanel } from './MethodPanel';
 import { ofTakes } from './stopWords';
-import { TimePanel } from './TimePanel';
+import { GoalsPanel } from './GoalsPanel';
 import { minutesWords, takesWords, timeLines } from './timeWords';
 
 interface Props {
@@ -32,9 +32,9 @@ export function StopSide({ plan, rate, timeS }: Props) {
   return (
     <aside className="side stop-side" aria-label="What else decides">
       {rate && <Hardest plan={plan} rate={rate} />}
-      {fold('helps', 'What would help most', <HelpPanel plan={plan} units={units} />)}
+      {fold('helps', 'What would help most', <ImprovementPanel plan={plan} units={units} />)}
       {fold('errors', 'Where errors come from', <ErrorPanel plan={plan} units={units} />)}
-      {fold('wanted', 'What is wanted, and the day', <TimePanel plan={plan} rate={rate} />)}
+      {fold('wanted', 'What is wanted, and the day', <GoalsPanel plan={plan} rate={rate} />)}
       {fold('light', 'Light', <LightPanel plan={plan} />)}
       {fold('look', 'What lies behind', <LookPanel plan={plan} timeS={timeS} units={units} />)}
       {fold('methods', 'Ways to keep it sharp', <MethodPanel plan={plan} units={units} />)}
@@ -71,7 +71,7 @@ function Hardest({ plan, rate }: { readonly plan: ShotPlan; readonly rate: KeepR
 }
 
 /** Number of beats shown. */
-const MOST_BEATS = 3;
+const MAX_BEATS = 3;
 
 /** Beats that are lost most often. */
 function BeatRates({ plan, rate }: { readonly plan: ShotPlan; readonly rate: KeepRate }) {
@@ -79,7 +79,7 @@ function BeatRates({ plan, rate }: { readonly plan: ShotPlan; readonly rate: Kee
   if (rate.beats.length < 2 || hardest.length === 0) return null;
   return (
     <ul className="beat-rates" aria-label="What is lost most often">
-      {hardest.slice(0, MOST_BEATS).map(({ beatId, subjectId, keepRate }) => {
+      {hardest.slice(0, MAX_BEATS).map(({ beatId, subjectId, keepRate }) => {
         const why = plan.beats.find(({ id }) => id === beatId)?.why;
         return (
           <li key={beatId}>

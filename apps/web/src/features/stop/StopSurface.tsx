@@ -1,9 +1,9 @@
 import { formatStop, type HowWide, type KeepRate, type ShotPlan, type StopFigures } from '@still-heron/core';
 import { useRef } from 'react';
-import { newGesture } from '../../app/newGesture';
-import { arrowStep } from '../../charts/arrowStep';
-import { useDrag } from '../../charts/useDrag';
-import { useSize } from '../../charts/useSize';
+import { newGesture } from '../../shared/gestures/newGesture';
+import { arrowStep } from '../../shared/gestures/arrowStep';
+import { useDrag } from '../../shared/gestures/useDrag';
+import { useSize } from '../../shared/useSize';
 import { ofTakes } from './stopWords';
 import { indexOfStop } from './sweep';
 import { BlurLane, KeepLane, LightLane, Ticks } from './SurfaceLanes';

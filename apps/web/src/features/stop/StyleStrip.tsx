@@ -1,8 +1,8 @@
 import { formatStop, frameAtOrAfter, type CompleteVerdict, type KeepRate, type ShotPlan } from '@still-heron/core';
 import { useEffect, useRef, useState } from 'react';
-import { PALETTES } from '../../app/palette';
+import { PALETTES } from '../../ui/theme/palette';
 import { useAppSelector } from '../../app/store';
-import { judgeAll } from '../../workers/takes/workers';
+import { evaluateAll } from '../../shared/workers/simulation/workers';
 import { drawScene } from '../viewfinder/drawScene';
 import { sceneAt } from '../viewfinder/scene';
 import { ofTakes } from './stopWords';
@@ -20,8 +20,8 @@ interface Props {
 
 const PICTURE_PX = 168;
 /** Time budget of a picture in ms, and delay before it is drawn. */
-const TAKES_MS = 8;
-const LONGEST_WAIT_MS = 300;
+const DRAW_MS = 8;
+const MAX_WAIT_MS = 300;
 
 /**
  * The same moment at five stops, as the lens would draw it: the widest, the one that reaches the target, the current one, and
@@ -48,18 +48,18 @@ export function StyleStrip({ plan, sweep, rates, keeps, onStop }: Props) {
   );
 }
 
-interface JudgedStop {
+interface StopFrame {
   readonly plan: ShotPlan;
   readonly verdict: CompleteVerdict;
 }
 
-function useJudged(sweep: Sweep, shown: readonly number[]): readonly (JudgedStop | null)[] | null {
-  const [judged, setJudged] = useState<{ readonly key: string; readonly stops: readonly (JudgedStop | null)[] } | null>(null);
+function useJudged(sweep: Sweep, shown: readonly number[]): readonly (StopFrame | null)[] | null {
+  const [judged, setJudged] = useState<{ readonly key: string; readonly stops: readonly (StopFrame | null)[] } | null>(null);
   const key = shown.join();
   useEffect(() => {
     let isCurrent = true;
     const plans = key.split(',').map((index) => sweep.asks[Number(index)]!.plan);
-    void judgeAll(plans).then((verdicts) => {
+    void evaluateAll(plans).then((verdicts) => {
       if (!isCurrent) return;
       const stops = verdicts.map((verdict, k) => (verdict.status === 'judged' ? { plan: plans[k]!, verdict } : null));
       setJudged({ key, stops });
@@ -71,7 +71,7 @@ function useJudged(sweep: Sweep, shown: readonly number[]): readonly (JudgedStop
   return judged?.key === key ? judged.stops : null;
 }
 
-function StopPicture({ judged, stop }: { readonly judged: JudgedStop | null; readonly stop: string }) {
+function StopPicture({ judged, stop }: { readonly judged: StopFrame | null; readonly stop: string }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const timeS = useAppSelector((state) => state.session.timeS);
   const light = useAppSelector((state) => state.preferences.light);
@@ -87,11 +87,11 @@ function StopPicture({ judged, stop }: { readonly judged: JudgedStop | null; rea
       drawScene(context, scene, shoal, [...currents, edge]);
     };
     // while playing, five pictures per frame are too many: draw them in idle time
-    const whenThereIsTime = (deadline: IdleDeadline) => {
-      if (deadline.didTimeout || deadline.timeRemaining() > TAKES_MS) draw();
-      else waiting = requestIdleCallback(whenThereIsTime, { timeout: LONGEST_WAIT_MS });
+    const whenIdle = (deadline: IdleDeadline) => {
+      if (deadline.didTimeout || deadline.timeRemaining() > DRAW_MS) draw();
+      else waiting = requestIdleCallback(whenIdle, { timeout: MAX_WAIT_MS });
     };
-    let waiting = requestIdleCallback(whenThereIsTime, { timeout: LONGEST_WAIT_MS });
+    let waiting = requestIdleCallback(whenIdle, { timeout: MAX_WAIT_MS });
     return () => cancelIdleCallback(waiting);
   }, [judged, timeS, light]);
   return <canvas ref={canvas} width={PICTURE_PX} height={94} role="img" aria-label={`The picture at ${stop}`} />;

@@ -110,7 +110,7 @@ function labelEvery(xs: readonly number[], widthPx: number): number {
 }
 
 /** Length at which a name is cut. */
-const MOST_NAME = 13;
+const MAX_NAME_LETTERS = 13;
 
 /** Blur discs at the size they would have in a picture as wide as the surface. */
 export function BlurLane({ name, top, discs, layout: { left, xs } }: BlurProps) {
@@ -119,7 +119,7 @@ export function BlurLane({ name, top, discs, layout: { left, xs } }: BlurProps) 
   return (
     <g className="blur-lane">
       <text x={left - 8} y={middle + 5} textAnchor="end" className="lane-name">
-        {name.length > MOST_NAME ? `${name.slice(0, MOST_NAME - 1)}…` : name}
+        {name.length > MAX_NAME_LETTERS ? `${name.slice(0, MAX_NAME_LETTERS - 1)}…` : name}
         <title>{`Blur of ${name}, in percent of the picture’s width`}</title>
       </text>
       {discs.map(({ x, diameter, percent, isCut }, k) => (

@@ -14,12 +14,12 @@ import {
   suggestImprovements,
 } from '@still-heron/core';
 import { TWO_PEOPLE } from '../../twoPeople.fixture';
-import { errorName, helpCost, helpName } from './helpWords';
+import { errorName, improvementCost, improvementName } from './improvementWords';
 import { balanceWords } from './lightWords';
 import { howWideWords, lightWords, ofTakes } from './stopWords';
 import { stripStops } from './stripStops';
 import { surfaceLayout } from './surfaceLayout';
-import { chancesOf, indexOfStop, sweepOf } from './sweep';
+import { stopRatesOf, indexOfStop, sweepOf } from './sweep';
 import { minutesWords, takesWords } from './timeWords';
 
 describe('what is drawn anew', () => {
@@ -51,9 +51,9 @@ describe('what is drawn anew', () => {
   test('until every stop has a rate there is no answer made of half of them', () => {
     const figures = stopFigures(TWO_PEOPLE, sweep.stops, 0);
     const rate = keepRate(TWO_PEOPLE, { takes: 50, seed: 1 });
-    expect(chancesOf(sweep.stops, [rate], figures)).toEqual([]);
+    expect(stopRatesOf(sweep.stops, [rate], figures)).toEqual([]);
     expect(
-      chancesOf(
+      stopRatesOf(
         sweep.stops,
         sweep.stops.map(() => rate),
         figures,
@@ -175,13 +175,13 @@ describe('words', () => {
   test('every help has a name of its own, and says what it costs', () => {
     const walking = addStay(setStop(TWO_PEOPLE, 2.2), 'subject-2', { distanceMm: 1500, fromS: 8 });
     const improvements = suggestImprovements(walking);
-    const names = improvements.map(({ change }) => helpName(change, walking, 'metric'));
+    const names = improvements.map(({ change }) => improvementName(change, walking, 'metric'));
     expect(new Set(names).size).toBe(names.length);
     expect(names).toEqual(
       expect.arrayContaining(['Ines hits every mark', 'Ines is always on time', 'A is measured exactly', 'Shoot at T2.5']),
     );
     expect(names.some((name) => /someone|undefined/.test(name))).toBe(false);
-    expect(helpCost({ kind: 'stop', stop: 4, stopsLost: 1 })).toBe('1 stop less light');
+    expect(improvementCost({ kind: 'stop', stop: 4, stopsLost: 1 })).toBe('1 stop less light');
     expect(errorName({ kind: 'landing', pullId: 'pull-1' }, walking, 'metric')).toBe('the pull to B lands');
     expect(errorName({ kind: 'following', pullId: null }, walking, 'metric')).toBe('the hand goes with someone');
   });

@@ -48,7 +48,7 @@ export const FOOT = 30;
 const LIGHT = 44;
 const BLUR = 54;
 /** Exposure differences are clamped to this. */
-const MOST_LIGHT = 5;
+const MAX_LIGHT_STOPS = 5;
 
 /** Layout of the surface: stops across, with keep rate, exposure, background and foreground blur. */
 export function surfaceLayout(
@@ -67,7 +67,7 @@ export function surfaceLayout(
   const light = { top: behind.top - LIGHT, height: LIGHT };
   const keep = { top: HEAD, height: light.top - HEAD - 6 };
   const y = scaleLinear([0, 1], [keep.top + keep.height, keep.top]);
-  const lightY = scaleLinear([-MOST_LIGHT, MOST_LIGHT], [light.top + light.height - 6, light.top + 6]).clamp(true);
+  const lightY = scaleLinear([-MAX_LIGHT_STOPS, MAX_LIGHT_STOPS], [light.top + light.height - 6, light.top + 6]).clamp(true);
   const xs = stops.map((stop) => (stops.length === 1 ? (left + right) / 2 : x(stop)));
   const isWhole = rates.length === stops.length && rates.every((rate) => rate !== null);
   const points = (of: (rate: KeepRate) => number) => (isWhole ? xs.map((px, k) => `${px},${y(of(rates[k]!))}`) : []);

@@ -9,14 +9,14 @@ import {
   type StopFigures,
   stopsToCompare,
 } from '@still-heron/core';
-import type { TakesAsk } from '../../workers/takes/takeRunner';
+import type { TrialRequest } from '../../shared/workers/simulation/trialRunner';
 
 /** A plan at every stop of its lens: the input of the trials. */
 export interface Sweep {
   /** Equal for plans that differ in nothing relevant to the trials, so that changing the stop runs no new ones */
   readonly key: string;
   readonly stops: readonly number[];
-  readonly asks: readonly TakesAsk[];
+  readonly asks: readonly TrialRequest[];
 }
 
 /**
@@ -41,7 +41,7 @@ export function sweepOf(plan: ShotPlan, before: Sweep | null): Sweep {
 }
 
 /** Keep rates and figures by stop; empty while a rate is missing. */
-export function chancesOf(
+export function stopRatesOf(
   stops: readonly number[],
   rates: readonly (KeepRate | null)[],
   figures: readonly StopFigures[],

@@ -1,6 +1,6 @@
 import type { Correction, ShotPlan, UnitSystem } from '@still-heron/core';
-import { useEdit } from '../setup/useEdit';
-import { useKeys } from '../../app/useKeys';
+import { useEdit } from '../shot/useEdit';
+import { useKeys } from '../../shared/keys/useKeys';
 import { correctionWords } from './takeWords';
 import './takes.css';
 

@@ -11,8 +11,8 @@ import {
 } from '@still-heron/core';
 import { scaleLinear } from 'd3-scale';
 import { useMemo } from 'react';
-import { useSize } from '../../charts/useSize';
-import { rollChannelLayout, trackPath } from '../roll/rollChannelLayout';
+import { useSize } from '../../shared/useSize';
+import { trackChartLayout, trackPath } from '../../charts/trackChartLayout';
 import { pullTo } from './takeWords';
 import './takeChart.css';
 
@@ -48,7 +48,7 @@ function Drawn({
   const pxPerS = width / plan.durationS;
   const layout = useMemo(() => {
     const ready = prepareRoll(plan);
-    return ready && rollChannelLayout(plan, ready, null, HEIGHT - STRIP, pxPerS);
+    return ready && trackChartLayout(plan, ready, null, HEIGHT - STRIP, pxPerS);
   }, [plan, pxPerS]);
   const path = useMemo(
     () =>

@@ -11,10 +11,10 @@ import {
 } from '@still-heron/core';
 import { App } from 'antd';
 import { useMemo, useState } from 'react';
-import { problemOf, useRevisionQuery } from '../../api/api';
-import { useSaveTakeMutation, useTakeQuery } from '../../api/takes';
-import { askForFile, parseCsv } from '../kit/exchange/csv';
-import { ProblemList } from '../kit/exchange/ProblemList';
+import { problemOf, useRevisionQuery } from '../../shared/api/api';
+import { useSaveTakeMutation, useTakeQuery } from '../../shared/api/takesApi';
+import { askForFile, parseCsv } from '../../shared/files/csv';
+import { ProblemList } from '../../ui/ProblemList';
 import { TakeChart } from './TakeChart';
 import { verdictWords } from './takeWords';
 

@@ -1,9 +1,9 @@
 import { type MarkHit, type ShotPlan, TAKE_LIMITS, type UnitSystem } from '@still-heron/core';
 import { Checkbox } from 'antd';
 import { useState } from 'react';
-import { useKeys } from '../../app/useKeys';
-import { TextField } from '../../fields/TextField';
-import { WordChoice } from '../../fields/WordChoice';
+import { useKeys } from '../../shared/keys/useKeys';
+import { TextField } from '../../ui/fields/TextField';
+import { WordChoice } from '../../ui/fields/WordChoice';
 import { type Draft, withHit } from './draft';
 import { TakeMore } from './TakeMore';
 import './takes.css';
@@ -24,7 +24,7 @@ interface Props {
 /** Most frequent first. */
 const ORDER: readonly MarkHit[] = ['hit', 'late', 'early', 'in-front', 'behind', 'overshot', 'searched'];
 /** Key of each result; keys apply to one mark after the other. */
-const KEYS: Readonly<Record<string, MarkHit>> = {
+const PAGE_KEYS: Readonly<Record<string, MarkHit>> = {
   h: 'hit',
   l: 'late',
   e: 'early',
@@ -39,10 +39,10 @@ const HITS = ORDER.map((value) => ({ value, word: HIT_WORDS[value] }));
 export function TakeForm({ draft, plan, units, number, pullIds, isLogging, onChange, onLog }: Props) {
   // index of the mark that the next key applies to
   const [at, setAt] = useState(0);
-  useKeys(Object.keys(KEYS).join(', '), ({ key }) => {
+  useKeys(Object.keys(PAGE_KEYS).join(', '), ({ key }) => {
     const pullId = pullIds[at];
     if (pullId === undefined) return;
-    onChange(withHit(draft, pullId, KEYS[key.toLowerCase()]!));
+    onChange(withHit(draft, pullId, PAGE_KEYS[key.toLowerCase()]!));
     setAt((at + 1) % pullIds.length);
   });
   useKeys('k', () => onChange({ ...draft, isCircled: !draft.isCircled }));

@@ -1,8 +1,8 @@
 import { REPAIRS, type Repair, type ShotPlan, TAKE_LIMITS, type UnitSystem } from '@still-heron/core';
 import { Checkbox } from 'antd';
-import { GapField } from '../../fields/GapField';
-import { NumberField } from '../../fields/NumberField';
-import { TextField } from '../../fields/TextField';
+import { GapField } from '../../ui/fields/GapField';
+import { NumberField } from '../../ui/fields/NumberField';
+import { TextField } from '../../ui/fields/TextField';
 import type { Draft } from './draft';
 
 interface Props {

@@ -1,10 +1,10 @@
 import type { ShotPlan } from '@still-heron/core';
 import { App } from 'antd';
 import { useState } from 'react';
-import { problemOf, useProductionQuery, useShotsQuery } from '../../api/api';
-import { useLazyWholeTakesQuery, useLogTakeMutation } from '../../api/takes';
-import { askForFile, saveFile } from '../kit/exchange/csv';
-import { ProblemList } from '../kit/exchange/ProblemList';
+import { problemOf, useProductionQuery, useShotsQuery } from '../../shared/api/api';
+import { useLazyWholeTakesQuery, useLogTakeMutation } from '../../shared/api/takesApi';
+import { askForFile, saveFile } from '../../shared/files/csv';
+import { ProblemList } from '../../ui/ProblemList';
 import { readTakesFile, type RetimeWish, takesFile, type TakesFile } from './exchangeTakes';
 import './takes.css';
 

@@ -3,20 +3,20 @@ import { isUsable, newTake, type ShotPlan } from '@still-heron/core';
 import { App } from 'antd';
 import { useState } from 'react';
 import { useParams } from 'react-router';
-import { problemOf } from '../../api/api';
-import { useLogTakeMutation, useTakesQuery } from '../../api/takes';
-import { Unreachable } from '../../app/Unreachable';
+import { problemOf } from '../../shared/api/api';
+import { useLogTakeMutation, useTakesQuery } from '../../shared/api/takesApi';
+import { Unreachable } from '../../ui/Unreachable';
 import { useAppSelector, useAppStore } from '../../app/store';
-import { useKeys } from '../../app/useKeys';
-import { readOptions } from '../roll/rollOptions';
+import { useKeys } from '../../shared/keys/useKeys';
+import { readOptions } from '../../shared/rollOptions';
 import { selectSaving } from '../shot/savingSlice';
 import { selectDocument, selectPlan } from '../shot/shotSlice';
 import { useKeepRate } from '../shot/useKeepRate';
 import { useUnits } from '../shot/useUnits';
 import { Corrections } from './Corrections';
 import { type Draft, freshDraft, takeOfDraft } from './draft';
-import { EditPanel } from './EditPanel';
-import { FitPanel } from './FitPanel';
+import { EditorialPanel } from './EditorialPanel';
+import { MeasuredErrorsPanel } from './MeasuredErrorsPanel';
 import { TakeForm } from './TakeForm';
 import { TakeList } from './TakeList';
 import { useAdvice } from './useAdvice';
@@ -83,8 +83,8 @@ function Log({ shotId, plan, takes }: Props) {
       </div>
       <aside className="side" aria-label="What to do otherwise">
         <Corrections corrections={next.corrections} plan={plan} units={units} />
-        <EditPanel productionId={productionId} shot={{ id: shotId, slate, plan }} takes={takes} />
-        <FitPanel plan={plan} takes={takes} />
+        <EditorialPanel productionId={productionId} shot={{ id: shotId, slate, plan }} takes={takes} />
+        <MeasuredErrorsPanel plan={plan} takes={takes} />
         <Prediction takes={takes} />
       </aside>
     </div>

@@ -16,7 +16,7 @@ import {
   usableSpansOf,
   webVtt,
 } from '@still-heron/core';
-import { parseCsv, printCsv } from '../kit/exchange/csv';
+import { parseCsv, printCsv } from '../../shared/files/csv';
 import { HIT_WORDS, pullTo } from './takeWords';
 
 /** Export formats of takes, besides the report. */

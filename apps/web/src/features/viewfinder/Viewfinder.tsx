@@ -1,17 +1,17 @@
 import { frameAtOrAfter, formatTime, type CompleteVerdict, sharpBeatsAt, type ShotPlan } from '@still-heron/core';
 import { Suspense, useEffect, useRef, useState } from 'react';
-import { lazyPart } from '../../app/lazyPart';
-import { PALETTES } from '../../app/palette';
-import { outlinesSet } from '../../app/preferences';
+import { lazyPart } from '../../shared/lazyPart';
+import { PALETTES } from '../../ui/theme/palette';
+import { peakingSet } from '../../shared/preferences';
 import { useAppDispatch, useAppSelector } from '../../app/store';
-import { Explain } from '../../fields/Explain';
+import { Explain } from '../../ui/fields/Explain';
 import { drawScene } from './drawScene';
-import { outlined } from './outlines';
+import { peakingMask } from './peaking';
 import { sceneAt } from './scene';
 import './viewfinder.css';
 
 // contains a slider that most users never open
-const OutlineFields = lazyPart(() => import('./OutlineFields').then(({ OutlineFields }) => OutlineFields));
+const PeakingFields = lazyPart(() => import('./PeakingFields').then(({ PeakingFields }) => PeakingFields));
 
 interface Props {
   readonly plan: ShotPlan;
@@ -19,10 +19,10 @@ interface Props {
 }
 
 /** Magnification for judging focus. */
-const MAGNIFIED = 4;
+const MAGNIFICATION = 4;
 
 /** Width of the view in pixels: side column minus margins. */
-const VIEW_PX = 268;
+const VIEW_WIDTH_PX = 268;
 
 /**
  * Picture at the playhead as the lens would draw it: subjects as simple figures at their depth with their blur, optionally with
@@ -38,7 +38,7 @@ export function Viewfinder({ plan, verdict }: Props) {
   const frame = Math.min(frameAtOrAfter(timeS, verdict.captureFps), verdict.frameCount - 1);
   const worst = worstAt(plan, verdict, frame);
   const shownId = worst?.subjectId ?? verdict.subjects[0]!.subjectId;
-  const scene = sceneAt(plan, verdict, frame, VIEW_PX, isMagnified ? { subjectId: shownId, times: MAGNIFIED } : null);
+  const scene = sceneAt(plan, verdict, frame, VIEW_WIDTH_PX, isMagnified ? { subjectId: shownId, times: MAGNIFICATION } : null);
   const drawn = useRef('');
   useEffect(() => {
     const context = canvas.current?.getContext('2d', { willReadFrequently: true });
@@ -48,7 +48,7 @@ export function Viewfinder({ plan, verdict }: Props) {
     drawn.current = now;
     const { shoal, currents, edge, mist } = PALETTES[light];
     drawScene(context, scene, shoal, [...currents, edge]);
-    if (outlines.isOn) drawOutlines(context, scene, outlines, light === 'dusk' ? mist : '#ffffff');
+    if (outlines.isOn) drawPeaking(context, scene, outlines, light === 'dusk' ? mist : '#ffffff');
   });
   const name = plan.subjects.find(({ id }) => id === worst?.subjectId)?.name ?? '';
   return (
@@ -85,14 +85,14 @@ export function Viewfinder({ plan, verdict }: Props) {
           type="button"
           className="quiet"
           aria-pressed={outlines.isOn}
-          onClick={() => dispatch(outlinesSet({ ...outlines, isOn: !outlines.isOn }))}
+          onClick={() => dispatch(peakingSet({ ...outlines, isOn: !outlines.isOn }))}
         >
           Outlines
         </button>
       </figcaption>
       {outlines.isOn && (
         <Suspense>
-          <OutlineFields />
+          <PeakingFields />
         </Suspense>
       )}
     </figure>
@@ -109,14 +109,14 @@ function worstAt(plan: ShotPlan, verdict: CompleteVerdict, frame: number): { sub
   return blurs.sort((a, b) => b.circles - a.circles)[0] ?? null;
 }
 
-function drawOutlines(
+function drawPeaking(
   context: CanvasRenderingContext2D,
   { width, height }: { readonly width: number; readonly height: number },
-  settings: Parameters<typeof outlined>[3],
+  settings: Parameters<typeof peakingMask>[3],
   colour: string,
 ): void {
   const { data } = context.getImageData(0, 0, width, height);
-  const marked = outlined(data, width, height, settings);
+  const marked = peakingMask(data, width, height, settings);
   context.fillStyle = colour;
   for (let at = 0; at < marked.length; at++) if (marked[at]) context.fillRect(at % width, Math.floor(at / width), 1, 1);
 }

@@ -8,10 +8,10 @@ interface Layer {
 }
 
 /** Above this blur a mask is processed at half size, above twice that at a quarter; the difference is not visible. */
-const HALVED_FROM_PX = 9;
+const HALF_SIZE_FROM_PX = 9;
 
 /** Size of the cache of drawn parts: an unchanged figure is drawn once. */
-const MOST_KEPT = 240;
+const MAX_CACHED = 240;
 const kept = new Map<string, HTMLCanvasElement>();
 
 /** Draws a scene from back to front, each part with its blur. */
@@ -24,18 +24,25 @@ export function drawScene(context: CanvasRenderingContext2D, scene: Scene, groun
   context.fillRect(0, 0, width, height);
   for (const figure of figures) {
     const colour = rgbOf(colours[figure.current < 0 ? colours.length - 1 : figure.current % (colours.length - 1)]!);
-    for (const [index, layer] of layersOf(figure, colour).entries()) {
-      const factor = figure.blurPx > 2 * HALVED_FROM_PX ? 4 : figure.blurPx > HALVED_FROM_PX ? 2 : 1;
+    for (const [index, solverWorker] of layersOf(figure, colour).entries()) {
+      const factor = figure.blurPx > 2 * HALF_SIZE_FROM_PX ? 4 : figure.blurPx > HALF_SIZE_FROM_PX ? 2 : 1;
       const size = { width: Math.ceil(width / factor), height: Math.ceil(height / factor) };
-      const part = partOf(figure, layer, index, size, factor, height);
+      const part = partOf(figure, solverWorker, index, size, factor, height);
       context.drawImage(part, 0, 0, size.width * factor, size.height * factor);
     }
   }
 }
 
-function partOf(figure: SceneFigure, layer: Layer, index: number, size: Size, factor: number, height: number): HTMLCanvasElement {
+function partOf(
+  figure: SceneFigure,
+  solverWorker: Layer,
+  index: number,
+  size: Size,
+  factor: number,
+  height: number,
+): HTMLCanvasElement {
   const { shape, x, y, scale, blurPx, widthMm, heightMm } = figure;
-  const key = [shape, index, x, y, scale, blurPx, widthMm, heightMm, ...layer.colour, size.width, size.height]
+  const key = [shape, index, x, y, scale, blurPx, widthMm, heightMm, ...solverWorker.colour, size.width, size.height]
     .map((value) => (typeof value === 'number' ? value.toFixed(2) : value))
     .join();
   const known = kept.get(key);
@@ -44,15 +51,15 @@ function partOf(figure: SceneFigure, layer: Layer, index: number, size: Size, fa
   const context = sharp.getContext('2d', { willReadFrequently: true })!;
   context.scale(1 / factor, 1 / factor);
   context.fillStyle = '#fff';
-  layer.draw(context, figure, height);
+  solverWorker.draw(context, figure, height);
   const image = context.getImageData(0, 0, size.width, size.height);
   const alpha = Float32Array.from({ length: size.width * size.height }, (_, k) => image.data[4 * k + 3]! / 255);
   const mask: Mask = discBlur({ ...size, alpha }, blurPx / factor);
   for (let k = 0; k < mask.alpha.length; k++) {
-    for (const [channel, value] of layer.colour.entries()) image.data[4 * k + channel] = value;
+    for (const [channel, value] of solverWorker.colour.entries()) image.data[4 * k + channel] = value;
     image.data[4 * k + 3] = 255 * mask.alpha[k]!;
   }
-  if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value!);
+  if (kept.size >= MAX_CACHED) kept.delete(kept.keys().next().value!);
   context.setTransform(1, 0, 0, 1, 0, 0);
   context.putImageData(image, 0, 0);
   kept.set(key, sharp);

@@ -39,7 +39,7 @@ export interface Scene {
 /** Height of the eyes in the picture without a floor plan. */
 const EYE_LINE = 0.4;
 /** Points of focus that are parts of a body; a subject with any other is drawn as an object. */
-const OF_A_BODY = /eye|face|head|mouth|lip|brow|hand|finger|shoulder|cheek/i;
+const BODY_PART = /eye|face|head|mouth|lip|brow|hand|finger|shoulder|cheek/i;
 /** Width of a thing at infinity, as a share of the picture. */
 const HORIZON_SHARE = 0.36;
 
@@ -94,7 +94,7 @@ function wholeScene(plan: ShotPlan, verdict: CompleteVerdict, frame: number, wid
     return {
       id: subjectId,
       current: plan.subjects.indexOf(subject),
-      shape: mm === Infinity ? 'horizon' : OF_A_BODY.test(subject.detail) ? 'person' : 'thing',
+      shape: mm === Infinity ? 'horizon' : BODY_PART.test(subject.detail) ? 'person' : 'thing',
       x: sight ? across(sight.offAxisDeg) : ((index + 1) / (verdict.subjects.length + 1)) * width,
       y: height * EYE_LINE - raisedMm * scale,
       scale,

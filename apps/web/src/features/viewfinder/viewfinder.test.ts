@@ -1,6 +1,6 @@
 import { addLandmark, addSubject, changeSubject, pictureWidthMm, startFloor } from '@still-heron/core';
 import { discBlur, type Mask } from './discBlur';
-import { outlined } from './outlines';
+import { peakingMask } from './peaking';
 import { sceneAt } from './scene';
 import { judge, TWO_PEOPLE as two } from '../../twoPeople.fixture';
 
@@ -103,7 +103,7 @@ describe('outlines', () => {
     return pixels;
   }
   const count = (pixels: Uint8ClampedArray, strength: number, detail: 1 | 2 | 3 = 1) =>
-    outlined(pixels, 40, 40, { strength, detail }).reduce((sum, mark) => sum + mark, 0);
+    peakingMask(pixels, 40, 40, { strength, detail }).reduce((sum, mark) => sum + mark, 0);
 
   test('mark what is sharp, and less of what is soft; the stronger, the more', () => {
     expect(count(square(150, 1), 0.5)).toBeGreaterThan(0);

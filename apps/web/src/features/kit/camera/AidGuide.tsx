@@ -2,10 +2,10 @@ import { type AidCell, nextAidTest, type KitCamera, withAidTest } from '@still-h
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useAppSelector } from '../../../app/store';
-import { TextField } from '../../../fields/TextField';
-import { useKeys } from '../../../app/useKeys';
+import { TextField } from '../../../ui/fields/TextField';
+import { useKeys } from '../../../shared/keys/useKeys';
 import { TesterField } from '../TesterField';
-import { today } from '../today';
+import { today } from '../../../shared/today';
 import { AID_WORDS } from '../words';
 
 interface Props {

@@ -2,8 +2,8 @@ import { type AidCell, aidMatrix, AIDS, type KitCamera, withAidTest, withoutAidT
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useAppSelector } from '../../../app/store';
-import { WordChoice } from '../../../fields/WordChoice';
-import { today } from '../today';
+import { WordChoice } from '../../../ui/fields/WordChoice';
+import { today } from '../../../shared/today';
 import { AID_WORDS } from '../words';
 
 interface Props {

@@ -1,7 +1,7 @@
 import { KIT_LIMITS, type KitCamera } from '@still-heron/core';
 import { Button } from 'antd';
-import { NumberField } from '../../../fields/NumberField';
-import { TextField } from '../../../fields/TextField';
+import { NumberField } from '../../../ui/fields/NumberField';
+import { TextField } from '../../../ui/fields/TextField';
 import { KitFormFoot, MaybeNumber } from '../KitForm';
 import { CameraModes, Steadying } from './CameraModes';
 import { FiguresField } from './FiguresField';

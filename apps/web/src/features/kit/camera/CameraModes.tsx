@@ -1,7 +1,7 @@
 import { FORMATS, KIT_LIMITS, type RecordingMode } from '@still-heron/core';
 import { Button, Select } from 'antd';
-import { NumberField } from '../../../fields/NumberField';
-import { TextField } from '../../../fields/TextField';
+import { NumberField } from '../../../ui/fields/NumberField';
+import { TextField } from '../../../ui/fields/TextField';
 import type { CameraFiguresProps } from './CameraFigures';
 
 /** Recording modes: sensor area, resolution and frame rates. */

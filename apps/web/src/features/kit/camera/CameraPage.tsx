@@ -1,7 +1,7 @@
 import { aidMatrix, type KitCamera } from '@still-heron/core';
 import { useState } from 'react';
 import { useOpenItem } from '../useKit';
-import { today } from '../today';
+import { today } from '../../../shared/today';
 import { AidGuide } from './AidGuide';
 import { AidMatrix } from './AidMatrix';
 import { CameraFigures } from './CameraFigures';

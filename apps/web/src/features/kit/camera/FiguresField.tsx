@@ -1,4 +1,4 @@
-import { QuantityField } from '../../../fields/QuantityField';
+import { QuantityField } from '../../../ui/fields/QuantityField';
 
 interface Props {
   readonly label: string;

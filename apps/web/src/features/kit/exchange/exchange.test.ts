@@ -1,5 +1,5 @@
 import { type KitLens, lensTable, defaultLens, readLensTable, wheelTable } from '@still-heron/core';
-import { parseCsv, printCsv } from './csv';
+import { parseCsv, printCsv } from '../../../shared/files/csv';
 import { readKitFile } from './readKitFile';
 
 const kitLens: KitLens = {

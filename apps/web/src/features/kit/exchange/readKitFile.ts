@@ -1,7 +1,7 @@
 import { KIT_FORMAT } from './kitFormat';
 import type { KitFile } from '@still-heron/contract';
 import { type Problem, readLensTable, readWheelTable } from '@still-heron/core';
-import { parseCsv } from './csv';
+import { parseCsv } from '../../../shared/files/csv';
 
 export type KitFileReading =
   { readonly status: 'read'; readonly file: KitFile } | { readonly status: 'unread'; readonly problems: readonly Problem[] };

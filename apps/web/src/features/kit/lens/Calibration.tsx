@@ -11,9 +11,9 @@ import {
 } from '@still-heron/core';
 import { Button } from 'antd';
 import { type FormEvent, useState } from 'react';
-import { DistanceField } from '../../../fields/DistanceField';
-import { NumberField } from '../../../fields/NumberField';
-import { WordChoice } from '../../../fields/WordChoice';
+import { DistanceField } from '../../../ui/fields/DistanceField';
+import { NumberField } from '../../../ui/fields/NumberField';
+import { WordChoice } from '../../../ui/fields/WordChoice';
 import { checkPoints } from './checkPoints';
 
 interface Props {

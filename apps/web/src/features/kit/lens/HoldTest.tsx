@@ -1,8 +1,8 @@
 import type { KitLens } from '@still-heron/core';
 import { useAppSelector } from '../../../app/store';
-import { Choice } from '../../../fields/Choice';
+import { Choice } from '../../../ui/fields/Choice';
 import { TesterField } from '../TesterField';
-import { today } from '../today';
+import { today } from '../../../shared/today';
 import { useOpenItem } from '../useKit';
 import { HOLD_WORDS } from '../words';
 

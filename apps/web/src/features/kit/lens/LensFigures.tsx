@@ -1,9 +1,9 @@
 import { fNumberOf, isZoom, KIT_LIMITS, type KitLens, type Lens, type UnitSystem } from '@still-heron/core';
 import { Checkbox } from 'antd';
-import { Choice } from '../../../fields/Choice';
-import { DistanceField } from '../../../fields/DistanceField';
-import { NumberField } from '../../../fields/NumberField';
-import { TextField } from '../../../fields/TextField';
+import { Choice } from '../../../ui/fields/Choice';
+import { DistanceField } from '../../../ui/fields/DistanceField';
+import { NumberField } from '../../../ui/fields/NumberField';
+import { TextField } from '../../../ui/fields/TextField';
 import { KitFormFoot } from '../KitForm';
 import { useOpenItem } from '../useKit';
 import type { ChangeLens } from './changeLens';

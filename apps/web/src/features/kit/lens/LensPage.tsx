@@ -16,8 +16,8 @@ import {
 } from '@still-heron/core';
 import { useState } from 'react';
 import { useAppSelector } from '../../../app/store';
-import { DistanceField } from '../../../fields/DistanceField';
-import { WordChoice } from '../../../fields/WordChoice';
+import { DistanceField } from '../../../ui/fields/DistanceField';
+import { WordChoice } from '../../../ui/fields/WordChoice';
 import { useOpenItem } from '../useKit';
 import { LensFigures } from './LensFigures';
 import { RingDrawing } from './RingDrawing';

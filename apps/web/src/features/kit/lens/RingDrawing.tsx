@@ -1,9 +1,9 @@
 import { formatDistance, type LensRing, ringOf, type UnitSystem } from '@still-heron/core';
 import { useRef } from 'react';
-import { arrowStep } from '../../../charts/arrowStep';
-import { useDrag } from '../../../charts/useDrag';
-import { useSize } from '../../../charts/useSize';
-import { nudgeDistance } from '../../../fields/readDistance';
+import { arrowStep } from '../../../shared/gestures/arrowStep';
+import { useDrag } from '../../../shared/gestures/useDrag';
+import { useSize } from '../../../shared/useSize';
+import { nudgeDistance } from '../../../ui/fields/readDistance';
 import { type RingLayout, ringLayout, type RingPip, type RingScene } from './ringLayout';
 
 interface Props extends RingScene {

@@ -1,8 +1,8 @@
 import { KIT_LIMITS, type Lens, ringOf } from '@still-heron/core';
 import { Checkbox } from 'antd';
-import { Choice } from '../../../fields/Choice';
-import { NumberField } from '../../../fields/NumberField';
-import { TextField } from '../../../fields/TextField';
+import { Choice } from '../../../ui/fields/Choice';
+import { NumberField } from '../../../ui/fields/NumberField';
+import { TextField } from '../../../ui/fields/TextField';
 import { MaybeNumber } from '../KitForm';
 import { RESPONSE_WORDS } from '../words';
 import type { ChangeLens } from './changeLens';

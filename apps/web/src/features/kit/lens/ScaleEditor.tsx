@@ -1,10 +1,10 @@
 import { fitHelicoid, type Lens, type Problem, readScale, ringOf, type RingPoint, type UnitSystem } from '@still-heron/core';
 import { Button } from 'antd';
 import { Fragment, useState } from 'react';
-import { DistanceField } from '../../../fields/DistanceField';
-import { NumberField } from '../../../fields/NumberField';
-import { askForFile, parseCsv } from '../exchange/csv';
-import { ProblemList } from '../exchange/ProblemList';
+import { DistanceField } from '../../../ui/fields/DistanceField';
+import { NumberField } from '../../../ui/fields/NumberField';
+import { askForFile, parseCsv } from '../../../shared/files/csv';
+import { ProblemList } from '../../../ui/ProblemList';
 import { Calibration } from './Calibration';
 
 interface Props {

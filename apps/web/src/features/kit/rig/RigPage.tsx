@@ -1,8 +1,8 @@
 import { KIT_LIMITS, missingParts, newPlan, planNotes, presetRig, type Rig, SUPPORTS, PULLERS } from '@still-heron/core';
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
-import { Choice } from '../../../fields/Choice';
-import { TextField } from '../../../fields/TextField';
+import { Choice } from '../../../ui/fields/Choice';
+import { TextField } from '../../../ui/fields/TextField';
 import { KitFormFoot, MaybeNumber } from '../KitForm';
 import { useOpenItem } from '../useKit';
 import { PULLER_WORDS, SUPPORT_WORDS } from '../words';

@@ -1,11 +1,11 @@
 import { KIT_LIMITS, type Wheel } from '@still-heron/core';
 import { Checkbox } from 'antd';
-import { NumberField } from '../../../fields/NumberField';
-import { TextField } from '../../../fields/TextField';
-import { Choice } from '../../../fields/Choice';
+import { NumberField } from '../../../ui/fields/NumberField';
+import { TextField } from '../../../ui/fields/TextField';
+import { Choice } from '../../../ui/fields/Choice';
 import { KitFormFoot, MaybeNumber } from '../KitForm';
 import { useOpenItem } from '../useKit';
-import { GearBench } from './GearBench';
+import { GearComparison } from './GearComparison';
 
 /** A wheel or motor: effect of its gear ratio on marks and fast pulls, compared with other wheels. */
 export function WheelPage() {
@@ -16,7 +16,7 @@ export function WheelPage() {
   return (
     <div className="step-page">
       <div className="surface wheel-surface">
-        <GearBench wheelId={id} wheel={item} />
+        <GearComparison wheelId={id} wheel={item} />
       </div>
       <aside className="side setup-fields" aria-label="Figures of the wheel">
         <section>

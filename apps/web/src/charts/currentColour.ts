@@ -1,4 +1,0 @@
-/** CSS colour of a subject by its index; four colours repeat. Muted for a mark without subject (-1). */
-export function currentColour(index: number): string {
-  return index < 0 ? 'var(--haze)' : `var(--current-${index % 4})`;
-}

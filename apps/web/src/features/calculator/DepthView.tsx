@@ -1,0 +1,118 @@
+import { depthOfField, formatDistance, formatGap, formatStop, ringOf, withinReach, zoneLensOf } from '@still-heron/core';
+import { useRef, useState } from 'react';
+import { arrowStep } from '../../shared/gestures/arrowStep';
+import { useDrag } from '../../shared/gestures/useDrag';
+import { type Size, useSize } from '../../shared/useSize';
+import { nudgeDistance } from '../../ui/fields/readDistance';
+import { depthLayout } from './depthLayout';
+import type { CalculatorProps } from './ZoneCalculator';
+
+/** Depth of the zone over distance: behind the plane of focus upward, in front of it downward, one line per stop. */
+export function DepthView(props: CalculatorProps) {
+  const { optics, units } = props;
+  const { ref, size } = useSize();
+  const [triedMm, setTriedMm] = useState(3000);
+  const ring = ringOf(optics.lens);
+  const atMm = Math.max(withinReach(ring, triedMm), 4 * optics.focalLengthMm + optics.lens.principalSeparationMm);
+  const zone = depthOfField({ ...zoneLensOf(optics), focusDistanceMm: atMm });
+  return (
+    <>
+      <p className="sentence" aria-live="polite">
+        <span className="tone-sharp">
+          {formatGap(zone.inFrontMm, units)} in front,{' '}
+          {zone.behindMm === Infinity ? 'everything' : formatGap(zone.behindMm, units)} behind
+        </span>{' '}
+        at {formatDistance(atMm, units)} and {formatStop(optics.stop, optics.lens.stopScale)}
+        {zone.behindMm === Infinity ? '.' : `: ${Math.round((100 * zone.inFrontMm) / zone.totalMm)} % of the zone lies in front.`}
+      </p>
+      <div className="depth-chart" ref={ref}>
+        {size && size.width > 240 && size.height > 160 && <Chart {...props} size={size} atMm={atMm} onTry={setTriedMm} />}
+      </div>
+    </>
+  );
+}
+
+function Chart({
+  optics,
+  units,
+  onStop,
+  size,
+  atMm,
+  onTry,
+}: CalculatorProps & { size: Size; atMm: number; onTry: (mm: number) => void }) {
+  const layout = depthLayout(optics, units, size);
+  const grabbedX = useRef(0);
+  const grabbedMm = useRef(atMm);
+  const drag = useDrag({
+    onStart: () => {
+      grabbedX.current = layout.x(atMm);
+      grabbedMm.current = atMm;
+    },
+    onDrag: ({ dx }) => onTry(layout.distanceAt(grabbedX.current + dx)),
+    onGiveUp: () => onTry(grabbedMm.current),
+  });
+  const { left, right, top, bottom, zeroY } = layout;
+  const ring = ringOf(optics.lens);
+  return (
+    <svg width={size.width} height={size.height} role="group" aria-label="The zone over distance">
+      <path d={layout.zone} className="depth-zone" />
+      {layout.yTicks.map(({ at, label }) => (
+        <g key={`${label}${at}`}>
+          <line x1={left} x2={right} y1={at} y2={at} className="depth-grid" />
+          <text x={left - 8} y={at} className="chart-label" textAnchor="end" dominantBaseline="middle">
+            {label}
+          </text>
+        </g>
+      ))}
+      {layout.xTicks.map(({ at, label }) => (
+        <text key={label} x={at} y={bottom + 20} className="chart-label" textAnchor="middle">
+          {label}
+        </text>
+      ))}
+      <text x={left} y={top - 10} className="chart-label">
+        sharp behind
+      </text>
+      <text x={left} y={bottom - 6} className="chart-label">
+        sharp in front
+      </text>
+      <line x1={left} x2={right} y1={zeroY} y2={zeroY} className="depth-focus" />
+      {layout.curves.map(({ stop, label, isHere, behind, front, labelX, labelY }) => (
+        <g key={stop} className={isHere ? 'depth-curve is-here' : 'depth-curve'}>
+          <path d={behind} />
+          <path d={front} />
+          <text
+            x={labelX}
+            y={labelY}
+            dominantBaseline="middle"
+            role="button"
+            tabIndex={0}
+            aria-label={`Set ${label}`}
+            onClick={() => onStop(stop)}
+            onKeyDown={(event) => event.key === 'Enter' && onStop(stop)}
+          >
+            {label}
+          </text>
+        </g>
+      ))}
+      <g
+        {...drag}
+        className="depth-cursor"
+        transform={`translate(${layout.x(atMm)},0)`}
+        role="slider"
+        tabIndex={0}
+        aria-label="Distance looked at"
+        aria-valuenow={Math.round(atMm)}
+        aria-valuetext={formatDistance(atMm, units)}
+        onKeyDown={(event) => {
+          const by = arrowStep(event);
+          if (!by) return;
+          onTry(nudgeDistance(atMm, by * (event.shiftKey ? 10 : 1), units, { minMm: ring.closeFocusMm, maxMm: 30_000, why: '' }));
+        }}
+      >
+        <rect x={-14} width={28} y={top} height={bottom - top} fill="transparent" />
+        <line y1={top} y2={bottom} />
+        <circle cy={zeroY} r={7} />
+      </g>
+    </svg>
+  );
+}

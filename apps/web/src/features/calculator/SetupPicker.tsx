@@ -1,0 +1,116 @@
+import {
+  type LensSetup,
+  cameraInMode,
+  cameraOf,
+  fNumberOf,
+  FORMATS,
+  formatStop,
+  isZoom,
+  matchFormat,
+  parseStop,
+  pictureSize,
+  stopOfFNumber,
+} from '@still-heron/core';
+import { Choice } from '../../ui/fields/Choice';
+import { NumberField } from '../../ui/fields/NumberField';
+import { QuantityField } from '../../ui/fields/QuantityField';
+import { useKit } from '../kit/useKit';
+
+interface Props {
+  readonly setup: LensSetup;
+  readonly number: number;
+  readonly onChange: (setup: LensSetup) => void;
+  readonly onRemove?: () => void;
+}
+
+/** A set-up to compare: a lens and a camera from the kit, or a generic format, and a stop. */
+export function SetupPicker({ setup, number, onChange, onRemove }: Props) {
+  const { items: lenses } = useKit('lenses');
+  const { items: cameras } = useKit('cameras');
+  const { lens, camera, stop } = setup;
+  const lensChoices = [
+    ...lenses.map(({ id, item }) => ({ value: id, word: item.lens.name, lens: item.lens })),
+    ...(lenses.some(({ item }) => item.lens.name === lens.name) ? [] : [{ value: 'own', word: lens.name, lens }]),
+  ];
+  const cameraChoices = [
+    ...cameras.flatMap(({ id, item }) =>
+      item.modes.map((mode) => ({
+        value: `${id}/${mode.id}`,
+        word: `${item.name}, ${mode.name}`,
+        camera: cameraInMode(item, mode.id, null),
+      })),
+    ),
+    ...FORMATS.map((format) => ({ value: format.id, word: format.name, camera: cameraOf(format) })),
+  ];
+  const isSame = (other: LensSetup['camera']) => other.name === camera.name && other.mode === camera.mode;
+  const knownCamera = cameraChoices.find((choice) => isSame(choice.camera));
+  const allCameras = knownCamera ? cameraChoices : [...cameraChoices, { value: 'own', word: camera.name, camera }];
+  return (
+    <div className="setup-picker">
+      <Choice
+        label={`Lens of set-up ${number}`}
+        isBare
+        isSearched
+        value={lensChoices.find((choice) => choice.lens.name === lens.name)?.value ?? 'own'}
+        choices={lensChoices}
+        onPick={(value) => {
+          const next = lensChoices.find((choice) => choice.value === value)!.lens;
+          onChange({
+            ...setup,
+            lens: next,
+            focalLengthMm: next.focalLengthMm,
+            stop: Math.min(Math.max(stop, next.widestStop), next.narrowestStop),
+          });
+        }}
+      />
+      <Choice
+        label={`Camera of set-up ${number}`}
+        isBare
+        isSearched
+        value={knownCamera?.value ?? 'own'}
+        choices={allCameras}
+        onPick={(value) => onChange({ ...setup, camera: allCameras.find((choice) => choice.value === value)!.camera })}
+      />
+      <div className="field-pair">
+        <QuantityField
+          label={`stop of set-up ${number}`}
+          isBare
+          value={stop}
+          print={(value) => formatStop(value, lens.stopScale)}
+          read={(text) => {
+            const parsed = parseStop(text, { widest: lens.widestStop, narrowest: lens.narrowestStop });
+            return parsed.status === 'read' ? { value: parsed.stop } : { problem: parsed.problem };
+          }}
+          onChange={(value) => onChange({ ...setup, stop: value })}
+        />
+        {isZoom(lens) && (
+          <NumberField
+            label={`focal length of set-up ${number}`}
+            isBare
+            unit="mm"
+            step={1}
+            decimals={1}
+            min={lens.focalLengthMm}
+            max={lens.longestMm}
+            value={setup.focalLengthMm}
+            onChange={(focalLengthMm) => onChange({ ...setup, focalLengthMm })}
+          />
+        )}
+      </div>
+      {onRemove && (
+        <button type="button" className="quiet" onClick={onRemove}>
+          Take it away
+        </button>
+      )}
+    </div>
+  );
+}
+
+/** Focal length and stop that give the first set-up's picture on another format, by the ratio of the diagonals. */
+export function matchLine(first: LensSetup, other: LensSetup): string | null {
+  const [from, to] = [pictureSize(first.camera), pictureSize(other.camera)];
+  const match = matchFormat({ focalLengthMm: first.focalLengthMm, fNumber: fNumberOf(first.lens, first.stop) }, from, to);
+  if (Math.abs(match.ratio - 1) < 0.005) return null;
+  const stop = stopOfFNumber(other.lens, match.fNumber);
+  return `The first one’s picture here: ${match.focalLengthMm.toFixed(0)} mm at ${formatStop(stop, other.lens.stopScale)} (× ${match.ratio.toFixed(2)}, by the diagonals).`;
+}

@@ -1,0 +1,248 @@
+import {
+  airyDiameterMm,
+  type LensSetup,
+  blurDiameterMm,
+  CoreError,
+  depthOfField,
+  fNumberOf,
+  formatDistance,
+  formatStop,
+  holdBoth,
+  MM_PER_INCH,
+  ringOf,
+  stopForAllowance,
+  stopOfFNumber,
+  stopsAt,
+  type UnitSystem,
+  widestStopAt,
+  zoneLensOf,
+} from '@still-heron/core';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { DistanceField } from '../../ui/fields/DistanceField';
+import { NumberField } from '../../ui/fields/NumberField';
+import type { CalculatorProps } from './ZoneCalculator';
+
+/** Inverse questions about the zone: which stop, which focus distance, is the nose still sharp. */
+export function SolveView(props: CalculatorProps) {
+  return (
+    <div className="solve">
+      <HoldBoth {...props} />
+      <Allowance {...props} />
+      <Features {...props} />
+      <Hyperfocal {...props} />
+    </div>
+  );
+}
+
+/** A stop as an answer, if the lens offers it. */
+function StopAnswer({ optics, fNumber, onStop }: { optics: LensSetup; fNumber: number; onStop: (stop: number) => void }) {
+  const { lens } = optics;
+  const stop = stopOfFNumber(lens, fNumber);
+  const text = formatStop(stop, lens.stopScale);
+  if (stop > lens.narrowestStop)
+    return (
+      <p className="tone-soft">
+        It would take {Number.isFinite(stop) ? text : 'more than any stop'}, and the lens closes to{' '}
+        {formatStop(lens.narrowestStop, lens.stopScale)}.
+      </p>
+    );
+  const widest = widestStopAt(lens, optics.focalLengthMm);
+  const set = Math.max(stop, widest);
+  // the next third that is narrow enough, because a ring is set to thirds
+  const third = stopsAt(lens, optics.focalLengthMm).find((item) => item >= set - 1e-9) ?? lens.narrowestStop;
+  const airyMm = airyDiameterMm(fNumberOf(lens, third), 0);
+  const circleMm = zoneLensOf(optics).circleOfConfusionMm;
+  return (
+    <>
+      <p>
+        <strong className="tone-sharp">{formatStop(third, lens.stopScale)}</strong>{' '}
+        {stop < widest ? 'wide open is more than enough' : `or closed further; exactly ${text}`}{' '}
+        <Button size="small" onClick={() => onStop(third)}>
+          Set it
+        </Button>
+      </p>
+      {airyMm > circleMm && (
+        <p className="tone-edge">
+          At {formatStop(third, lens.stopScale)} diffraction makes every point {(airyMm * 1000).toFixed(1)} µm wide, more than the{' '}
+          {(circleMm * 1000).toFixed(1)} µm that pass for sharp.
+        </p>
+      )}
+    </>
+  );
+}
+
+function HoldBoth({ optics, units, onStop }: CalculatorProps) {
+  const [nearMm, setNearMm] = useState(2000);
+  const [farMm, setFarMm] = useState(4000);
+  const answer = attempt(() => holdBoth(zoneLensOf(optics), nearMm, farMm));
+  const ring = ringOf(optics.lens);
+  return (
+    <section aria-label="Hold two distances">
+      <h2>Hold two distances at once</h2>
+      <div className="field-pair">
+        <DistanceField label="from" distanceMm={nearMm} units={units} onChange={setNearMm} testId="hold-near" />
+        <DistanceField label="to" distanceMm={farMm} units={units} onChange={setFarMm} testId="hold-far" />
+      </div>
+      {'problem' in answer ? (
+        <p className="tone-soft">{answer.problem}</p>
+      ) : (
+        <>
+          <p>
+            Focus at <strong className="tone-sharp">{formatDistance(answer.value.focusDistanceMm, units)}</strong>
+            {answer.value.focusDistanceMm < ring.closeFocusMm && ', nearer than the lens focuses'}.
+          </p>
+          <StopAnswer optics={optics} fNumber={answer.value.fNumber} onStop={onStop} />
+        </>
+      )}
+    </section>
+  );
+}
+
+function Allowance({ optics, units, onStop }: CalculatorProps) {
+  const [atMm, setAtMm] = useState(2500);
+  const [nearerMm, setNearerMm] = useState(150);
+  const [fartherMm, setFartherMm] = useState(150);
+  const [unit, unitMm] = unitOf(units);
+  const answer = attempt(() => stopForAllowance(zoneLensOf(optics), atMm, nearerMm, fartherMm));
+  const gap = (label: string, valueMm: number, set: (mm: number) => void) => (
+    <NumberField
+      label={label}
+      unit={unit}
+      decimals={1}
+      step={1}
+      min={0}
+      max={5000 / unitMm}
+      value={valueMm / unitMm}
+      onChange={(value) => set(value * unitMm)}
+    />
+  );
+  return (
+    <section aria-label="Allow for a miss">
+      <h2>Allow for a miss</h2>
+      <div className="field-pair">
+        <DistanceField label="their mark is at" distanceMm={atMm} units={units} onChange={setAtMm} />
+        <span />
+        {gap('may come nearer', nearerMm, setNearerMm)}
+        {gap('may stay behind', fartherMm, setFartherMm)}
+      </div>
+      {'problem' in answer ? (
+        <p className="tone-soft">{answer.problem}</p>
+      ) : (
+        <StopAnswer optics={optics} fNumber={answer.value} onStop={onStop} />
+      )}
+    </section>
+  );
+}
+
+/** Distances of parts of a face from the near eye in mm, positive away from the lens. Typical values, editable. */
+const FACE = [
+  { word: 'nose', mm: -25 },
+  { word: 'far eye, turned', mm: 30 },
+  { word: 'ear', mm: 95 },
+] as const;
+
+function Features({ optics, units }: CalculatorProps) {
+  const [atMm, setAtMm] = useState(1200);
+  const [offsets, setOffsets] = useState<readonly number[]>(FACE.map(({ mm }) => mm));
+  const lens = zoneLensOf(optics);
+  const zone = attempt(() => depthOfField({ ...lens, focusDistanceMm: atMm }));
+  return (
+    <section aria-label="Small features">
+      <h2>Sharp on the near eye: what else is?</h2>
+      <DistanceField label="the eye is at" distanceMm={atMm} units={units} onChange={setAtMm} />
+      {'problem' in zone ? (
+        <p className="tone-soft">{zone.problem}</p>
+      ) : (
+        <>
+          <ul className="feature-list">
+            {FACE.map(({ word }, index) => {
+              const offset = offsets[index]!;
+              const circles =
+                blurDiameterMm({ ...lens, focusDistanceMm: atMm, subjectDistanceMm: atMm + offset }) / lens.circleOfConfusionMm;
+              return (
+                <li key={word}>
+                  <NumberField
+                    label={word}
+                    unit="mm"
+                    step={5}
+                    min={-400}
+                    max={1000}
+                    value={offset}
+                    onChange={(mm) => setOffsets(offsets.map((item, k) => (k === index ? mm : item)))}
+                  />
+                  <strong className={circles <= 1 ? 'tone-sharp' : 'tone-soft'}>
+                    {circles <= 1 ? 'sharp' : `soft, ${circles.toFixed(1)} × what passes`}
+                  </strong>
+                </li>
+              );
+            })}
+          </ul>
+          <p className="figure">
+            {closeUp(zone.value.inFrontMm)} in front,{' '}
+            {zone.value.behindMm === Infinity ? 'everything' : closeUp(zone.value.behindMm)} behind · magnified{' '}
+            {zone.value.magnification.toFixed(3)} ×
+          </p>
+        </>
+      )}
+    </section>
+  );
+}
+
+/** Close up, distances are shown in millimetres. */
+function closeUp(mm: number): string {
+  return mm < 300 ? `${mm < 10 ? mm.toFixed(1) : mm.toFixed(0)} mm` : `${(mm / 1000).toFixed(2)} m`;
+}
+
+function Hyperfocal({ optics, units, onStop }: CalculatorProps) {
+  const { lens } = optics;
+  const glass = zoneLensOf(optics);
+  const stops = stopsAt(lens, optics.focalLengthMm).filter((_, index, all) => index % 3 === 0 || index === all.length - 1);
+  return (
+    <section aria-label="Hyperfocal distances">
+      <h2>All of it, to infinity</h2>
+      <p className="haze">Focus at the hyperfocal distance: sharp from half of it on.</p>
+      <table className="hyper-table">
+        <thead>
+          <tr>
+            <th scope="col">stop</th>
+            <th scope="col">focus at</th>
+            <th scope="col">sharp from</th>
+          </tr>
+        </thead>
+        <tbody>
+          {stops.map((stop) => {
+            const at = { ...glass, fNumber: fNumberOf(lens, stop) };
+            const { hyperfocalMm } = depthOfField({ ...at, focusDistanceMm: Infinity });
+            const { nearMm } = depthOfField({ ...at, focusDistanceMm: hyperfocalMm });
+            return (
+              <tr key={stop} className={Math.abs(stop - optics.stop) < 1e-9 ? 'is-here' : undefined}>
+                <th scope="row">
+                  <button type="button" className="quiet figure" onClick={() => onStop(stop)}>
+                    {formatStop(stop, lens.stopScale)}
+                  </button>
+                </th>
+                <td className="figure">{formatDistance(hyperfocalMm, units)}</td>
+                <td className="figure">{formatDistance(nearMm, units)}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function unitOf(units: UnitSystem): readonly [string, number] {
+  return units === 'metric' ? ['cm', 10] : ['in', MM_PER_INCH];
+}
+
+/** A result, or the core's reason why there is none. */
+function attempt<T>(answer: () => T): { readonly value: T } | { readonly problem: string } {
+  try {
+    return { value: answer() };
+  } catch (error) {
+    if (!(error instanceof CoreError)) throw error;
+    return { problem: `That can’t be: need ${error.need}.` };
+  }
+}

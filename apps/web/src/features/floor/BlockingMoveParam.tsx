@@ -1,0 +1,88 @@
+import {
+  formatStop,
+  MM_PER_FOOT,
+  MM_PER_METRE,
+  PLAN_LIMITS,
+  type BlockingMoveParam,
+  type StopScale,
+  stopScale as stopsBetween,
+  type UnitSystem,
+} from '@still-heron/core';
+import { Choice } from '../../ui/fields/Choice';
+import { DistanceField } from '../../ui/fields/DistanceField';
+import { NumberField } from '../../ui/fields/NumberField';
+import { TimeField } from '../../ui/fields/TimeField';
+
+interface Props {
+  readonly param: BlockingMoveParam;
+  readonly value: number;
+  readonly units: UnitSystem;
+  readonly stopScale: StopScale;
+  readonly captureFps: number;
+  readonly onChange: (value: number) => void;
+}
+
+/** Field for a parameter of a blocking move. */
+export function BlockingMoveParamField({ param, value, units, stopScale, captureFps, onChange }: Props) {
+  const { word, unit, min, max, choices } = param;
+  switch (unit) {
+    case 'choice':
+      return (
+        <Choice
+          label={word}
+          value={String(value)}
+          choices={(choices ?? []).map((choice) => ({ value: String(choice.value), word: choice.word }))}
+          onPick={(picked) => onChange(Number(picked))}
+        />
+      );
+    case 'stop':
+      return (
+        <Choice
+          label={word}
+          value={String(value)}
+          choices={stopsBetween(min, max).map((stop) => ({ value: String(stop), word: formatStop(stop, stopScale) }))}
+          onPick={(picked) => onChange(Number(picked))}
+        />
+      );
+    case 'distance':
+      return (
+        <DistanceField
+          label={word}
+          distanceMm={value}
+          units={units}
+          range={{ minMm: min, maxMm: Math.min(max, PLAN_LIMITS.distanceMm.max), why: 'not a place on this floor' }}
+          onChange={onChange}
+        />
+      );
+    case 'length': {
+      const perUnit = units === 'metric' ? MM_PER_METRE : MM_PER_FOOT;
+      return (
+        <NumberField
+          label={word}
+          unit={units === 'metric' ? 'm' : 'ft'}
+          decimals={2}
+          step={0.05}
+          min={Math.ceil((min / perUnit) * 100) / 100}
+          max={Math.floor((max / perUnit) * 100) / 100}
+          value={value / perUnit}
+          onChange={(typed) => onChange(typed * perUnit)}
+        />
+      );
+    }
+    case 'degrees':
+      return <NumberField label={word} unit="°" step={5} min={min} max={max} value={value} onChange={onChange} />;
+    case 'time':
+      return (
+        <TimeField
+          label={word}
+          timeS={value}
+          captureFps={captureFps}
+          minS={min}
+          maxS={max}
+          why="the shot ends"
+          decimals={2}
+          onChange={onChange}
+        />
+      );
+  }
+}

@@ -1,0 +1,152 @@
+import {
+  ASSUMED_PEAK_DEG_PER_S,
+  ASSUMED_REGRIP_S,
+  cameraOf,
+  FORMATS,
+  formatDistance,
+  type KitLens,
+  landingWindow,
+  type Lens,
+  defaultLens,
+  ringOf,
+  type Wheel,
+  wheelNearerTurns,
+  type WheelTurn,
+  wheelTurn,
+  withinReach,
+  zoneLensOf,
+} from '@still-heron/core';
+import { useState } from 'react';
+import { useAppSelector } from '../../../app/store';
+import { Choice } from '../../../ui/fields/Choice';
+import { DistanceField } from '../../../ui/fields/DistanceField';
+import { Explain } from '../../../ui/fields/Explain';
+import { useKit } from '../useKit';
+
+interface Props {
+  readonly wheelId: string;
+  readonly wheel: Wheel;
+}
+
+const NO_LENS: Lens = defaultLens({ name: '65 mm T2.2', focalLengthMm: 65, closeFocusMm: 650 });
+
+/** Compares wheels by one turn of a ring: width of the landing window in the hand, and time for the turn. */
+export function GearComparison({ wheelId, wheel }: Props) {
+  const { units } = useAppSelector((state) => state.preferences);
+  const { items: lenses } = useKit('lenses');
+  const { items: wheels } = useKit('wheels');
+  const [lensId, setLensId] = useState<string | null>(null);
+  const [fromMm, setFromMm] = useState(4000);
+  const [toMm, setToMm] = useState(2000);
+  const usable = lenses.filter(({ item }) => item.lens.response !== 'speed');
+  // start with a lens of medium focal length
+  const middle = [...usable].sort(
+    (a, b) => Math.abs(a.item.lens.focalLengthMm - 60) - Math.abs(b.item.lens.focalLengthMm - 60),
+  )[0];
+  const chosen: KitLens | undefined = (usable.find(({ id }) => id === lensId) ?? middle)?.item;
+  const lens = chosen?.lens ?? NO_LENS;
+  const ring = ringOf(lens);
+  const setup = {
+    camera: cameraOf(FORMATS.find(({ id }) => id === 's35-16x9')!),
+    lens,
+    focalLengthMm: lens.focalLengthMm,
+    stop: lens.widestStop,
+    sharpness: { kind: 'diagonal', divisor: 1500 } as const,
+  };
+  const landsMm = withinReach(ring, toMm);
+  const travelDeg = Math.abs(ring.angleAt(landsMm) - ring.angleAt(withinReach(ring, fromMm)));
+  const { widthDeg } = landingWindow(zoneLensOf(setup), ring, landsMm);
+  const turnOf = (one: Wheel) => wheelTurn(one, travelDeg, widthDeg, ASSUMED_PEAK_DEG_PER_S);
+  const rows = [{ id: wheelId, item: wheel }, ...wheels.filter(({ id }) => id !== wheelId)].map(({ id, item }) => ({
+    id,
+    item,
+    turn: turnOf(item),
+  }));
+  const here = rows[0]!.turn;
+  const widestMm = Math.max(...rows.map(({ turn }) => turn.windowOnDiscMm));
+  const range = { minMm: ring.closeFocusMm, maxMm: ring.farthestMm, why: 'outside what the ring reaches' };
+  return (
+    <>
+      <p className="sentence">
+        <span className="tone-sharp">{here.windowOnDiscMm.toFixed(1)} mm on the disc to land in,</span> and{' '}
+        {here.minTimeS.toFixed(2)} s at the least, from {formatDistance(withinReach(ring, fromMm), units)} to{' '}
+        {formatDistance(landsMm, units)} on the {lens.name} wide open
+        {here.regrips > 0 && `, with ${here.regrips} new ${here.regrips === 1 ? 'grip' : 'grips'} on the way`}. For nearer it
+        turns {wheelNearerTurns(wheel, lens.nearerTurns)}.
+      </p>
+      <div className="gear-ask">
+        {usable.length > 0 && (
+          <Choice
+            label="on the lens"
+            isSearched
+            value={(usable.find(({ id }) => id === lensId) ?? middle!).id}
+            choices={usable.map(({ id, item }) => ({ value: id, word: item.lens.name }))}
+            onPick={setLensId}
+          />
+        )}
+        <DistanceField label="from" distanceMm={fromMm} units={units} range={range} onChange={setFromMm} />
+        <DistanceField label="to" distanceMm={toMm} units={units} range={range} onChange={setToMm} />
+        <p className="field-hint">
+          the ring turns {travelDeg.toFixed(1)}° and lands in {widthDeg.toFixed(2)}°
+        </p>
+      </div>
+      <table className="gear-table">
+        <thead>
+          <tr>
+            <th scope="col">wheel</th>
+            <th scope="col">gear</th>
+            <th scope="col">landing, on its disc</th>
+            <th scope="col">turn</th>
+            <th scope="col">at least</th>
+            <th scope="col">stop to stop</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ id, item, turn }) => (
+            <tr key={id} className={id === wheelId ? 'is-here' : undefined}>
+              <th scope="row">{item.name}</th>
+              <td className="figure">{item.wheelPerRing.toFixed(2)}</td>
+              <td>
+                <WindowBar turn={turn} widestMm={widestMm} />
+              </td>
+              <td className="figure">
+                {turn.travelDeg.toFixed(0)}°{turn.regrips > 0 && <span className="haze"> · {turn.regrips + 1} grips</span>}
+              </td>
+              <td className="figure">
+                <Explain
+                  what={`Least time with ${item.name}`}
+                  lines={[
+                    `the larger of aiming (0.15 s + 0.22 s × log₂(${turn.travelDeg.toFixed(0)}° / ${turn.windowDeg.toFixed(2)}° + 1))`,
+                    `and turning (1.875 × ${turn.travelDeg.toFixed(0)}° / ${Math.min(ASSUMED_PEAK_DEG_PER_S, item.fastestDegPerS ?? Infinity)}°/s)`,
+                    `and ${ASSUMED_REGRIP_S} s for each new grip: ${turn.regrips}`,
+                    'the hand is an assumption until your own is measured',
+                  ]}
+                >
+                  {turn.minTimeS.toFixed(2)} s
+                </Explain>
+              </td>
+              <td className="figure">
+                {turn.betweenStopsS === null ? <span className="haze">no stops</span> : `${turn.betweenStopsS.toFixed(2)} s`}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="field-hint gear-foot">
+        A gear widens landing and way alike: it is as hard to aim, and finer in the hand. A fast rack pays for it once the hand
+        can’t turn faster, or has to take a new grip.
+      </p>
+    </>
+  );
+}
+
+function WindowBar({ turn, widestMm }: { readonly turn: WheelTurn; readonly widestMm: number }) {
+  return (
+    <span className="gear-window">
+      <span style={{ width: `${(100 * turn.windowOnDiscMm) / widestMm}%` }} />
+      <span className="figure">
+        {turn.windowOnDiscMm.toFixed(1)} mm · {turn.windowDeg.toFixed(1)}°
+      </span>
+    </span>
+  );
+}

@@ -1,0 +1,17 @@
+import type { ShotPlan } from '@still-heron/core';
+import { Link } from 'react-router';
+import { useKeepRate } from '../shot/useKeepRate';
+import { ofTakes } from '../stop/stopWords';
+
+/** Keep rate of the open shot, updated during a drag. Links to the Stop step. */
+export function KeepRateLink({ plan }: { readonly plan: ShotPlan }) {
+  const known = useKeepRate();
+  if (!known || plan.beats.length === 0) return null;
+  const { keepRate } = known.rate;
+  return (
+    <Link to="../stop" className="kept-takes" data-testid="kept-takes">
+      <strong className={keepRate >= plan.goals.targetKeepRate ? 'tone-sharp' : 'tone-edge'}>{ofTakes(keepRate)}</strong> takes
+      kept <kbd className="key">4</kbd>
+    </Link>
+  );
+}

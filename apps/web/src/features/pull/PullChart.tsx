@@ -1,0 +1,167 @@
+import type { CompleteVerdict, ShotPlan, UnitSystem } from '@still-heron/core';
+import { subjectColour } from '../../charts/subjectColour';
+import { useMemo, useState } from 'react';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useDrag } from '../../shared/gestures/useDrag';
+import { type Size, useSize } from '../../shared/useSize';
+import { itemSelected, playheadMoved, playStopped } from '../shot/sessionSlice';
+import type { AxisDomain } from '../../charts/axisScale';
+import { BeatLanes } from './BeatLanes';
+import { type PullChartLayout, pullChartLayout } from './pullChartLayout';
+import { PullChartAxes } from './PullChartAxes';
+import { CoursePoints } from './CoursePoints';
+import { TrackStart } from './TrackStart';
+import { TimeStrip } from './TimeStrip';
+import { useTimeView } from './useTimeView';
+import { useWheelZoom } from './useWheelZoom';
+import { PullHandles } from './PullHandles';
+import { MarkChips } from './MarkChips';
+import { Playhead } from './Playhead';
+import './pullChart.css';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly verdict: CompleteVerdict | null;
+  readonly units: UnitSystem;
+}
+
+/**
+ * Main chart: time to the right, near at the bottom. It shows subject distances, the focus track with its zone, beats and
+ * pulls.
+ */
+export function PullChart(props: Props) {
+  const { ref, size } = useSize();
+  return (
+    <div className="channel" ref={ref} data-testid="channel">
+      {size && size.width > 240 && size.height > 160 && <Channel {...props} size={size} />}
+    </div>
+  );
+}
+
+function Channel({ plan, verdict, units, size }: Props & { readonly size: Size }) {
+  const axis = useAppSelector((state) => state.preferences.axis);
+  const [held, setHeld] = useState<AxisDomain>();
+  const { view, zoom, pan } = useTimeView(plan);
+  const layout = useMemo(
+    () => pullChartLayout({ plan, verdict, axis, units, size, view, domain: held }),
+    [plan, verdict, axis, units, size, view, held],
+  );
+  const wheel = useWheelZoom(layout, zoom, pan);
+  const hold = { start: () => setHeld(layout.domain), end: () => setHeld(undefined) };
+  const { left, right, top, bottom } = layout;
+  return (
+    <svg ref={wheel} width={size.width} height={size.height} role="group" aria-label="The channel: distance over time">
+      <defs>
+        <pattern id="soft-hatch" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(35)">
+          <rect width="2" height="8" fill="var(--rust)" />
+        </pattern>
+        <clipPath id="plot">
+          <rect x={left} y={top - 8} width={right - left} height={bottom - top + 16} />
+        </clipPath>
+        <clipPath id="lanes">
+          <rect x={left - 8} y={0} width={right - left + 16} height={size.height} />
+        </clipPath>
+      </defs>
+      <PullChartAxes layout={layout} units={units} />
+      <g clipPath="url(#plot)">
+        {layout.pulls.map(({ id, startX, endX }) => (
+          <rect key={id} x={startX} width={endX - startX} y={top} height={bottom - top} className="move-shade" />
+        ))}
+        {layout.soft.map(({ beatId, x, width }) => (
+          <rect
+            key={`${beatId} ${x}`}
+            x={x}
+            width={width}
+            y={top}
+            height={bottom - top}
+            className="soft-span"
+            fill="url(#soft-hatch)"
+            data-testid="soft-span"
+          />
+        ))}
+        <path d={layout.band} className="zone-of-line" />
+        {layout.subjects.map(({ id, path, current }) => (
+          <path
+            key={id}
+            d={path}
+            className={`current dash-${(current + Math.floor(current / 4)) % 4}`}
+            stroke={subjectColour(current)}
+          />
+        ))}
+        <path d={layout.track} className="focus-line" data-testid="focus-line" />
+      </g>
+      {layout.subjects.map(({ id, name, labelY, current }) => (
+        <text key={id} x={left + 8} y={labelY} className="subject-name" fill={subjectColour(current)}>
+          {name}
+        </text>
+      ))}
+      <TimeGround layout={layout} durationS={plan.durationS} />
+      <MarkChips layout={layout} plan={plan} units={units} hold={hold} />
+      <BeatLanes layout={layout} plan={plan} verdict={verdict} />
+      <MoveWords layout={layout} />
+      {view && <TimeStrip layout={layout} view={view} durationS={plan.durationS} onPan={pan} />}
+      <Playhead layout={layout} verdict={verdict} units={units} />
+      <TrackStart layout={layout} plan={plan} units={units} hold={hold} />
+      <PullHandles layout={layout} plan={plan} units={units} hold={hold} />
+      <CoursePoints layout={layout} plan={plan} units={units} hold={hold} />
+    </svg>
+  );
+}
+
+/** Press or drag on the chart or its time axis to move the playhead. */
+function TimeGround({ layout, durationS }: { readonly layout: PullChartLayout; readonly durationS: number }) {
+  const dispatch = useAppDispatch();
+  const { left, right, top, bottom, x } = layout;
+  const put = (clientX: number, origin: number) => {
+    dispatch(playStopped());
+    dispatch(playheadMoved(Math.min(Math.max(x.invert(clientX - origin), 0), durationS)));
+  };
+  const [origin, setOrigin] = useState(0);
+  const drag = useDrag({ onDrag: ({ clientX }) => put(clientX, origin) });
+  return (
+    <rect
+      x={left}
+      y={top}
+      width={right - left}
+      height={bottom - top + 30}
+      className="time-ground"
+      onPointerDown={(event) => {
+        const svgLeft = event.currentTarget.ownerSVGElement!.getBoundingClientRect().left;
+        setOrigin(svgLeft);
+        put(event.clientX, svgLeft);
+        dispatch(itemSelected(null));
+        drag.onPointerDown(event);
+      }}
+    />
+  );
+}
+
+function MoveWords({ layout }: { readonly layout: PullChartLayout }) {
+  const dispatch = useAppDispatch();
+  const selection = useAppSelector((state) => state.session.selection);
+  const { pulls: moves, movesY } = layout;
+  const { left, right } = layout;
+  const shown = moves.filter(({ startX }) => startX > left - 1 && startX < right + 1);
+  const isSelected = (id: string) => selection?.id === id;
+  return (
+    <>
+      {shown.map(({ id, startX, countX, row }) => (
+        <g key={id} className={isSelected(id) ? 'move-words is-selected' : 'move-words'}>
+          <line x1={startX} x2={startX} y1={movesY} y2={movesY + 15 + row * 20} />
+          <line x1={Math.max(countX, left)} x2={startX} y1={layout.bottom} y2={layout.bottom} className="count-in" />
+        </g>
+      ))}
+      {shown.map(({ id, words, wordsX, row }) => (
+        <g
+          key={id}
+          className={isSelected(id) ? 'move-words is-selected' : 'move-words'}
+          onClick={() => dispatch(itemSelected({ kind: 'move', id }))}
+        >
+          <text x={wordsX} y={movesY + 13 + row * 20}>
+            {words}
+          </text>
+        </g>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,172 @@
+import {
+  changePull,
+  type CueTrigger,
+  type Easing,
+  PLAN_LIMITS,
+  type Pull,
+  pullTiming,
+  pullEndS,
+  pullRoom,
+  removePull,
+  type ShotPlan,
+  targetName,
+} from '@still-heron/core';
+import { Button } from 'antd';
+import { useEffect, useState } from 'react';
+import { useAppDispatch } from '../../app/store';
+import { Choice } from '../../ui/fields/Choice';
+import { NumberField } from '../../ui/fields/NumberField';
+import { TextField } from '../../ui/fields/TextField';
+import { TimeField } from '../../ui/fields/TimeField';
+import { itemSelected } from '../shot/sessionSlice';
+import { editPlan } from '../shot/shotSlice';
+import { PullEffort } from './PullEffort';
+import type { SideProps } from './PullSide';
+import { TargetFields } from './TargetFields';
+
+const EASING_WORDS: readonly { value: Easing; word: string }[] = [
+  { value: 'eased', word: 'gently' },
+  { value: 'ease-in', word: 'gentle start' },
+  { value: 'ease-out', word: 'gentle landing' },
+  { value: 'steady', word: 'steadily' },
+];
+
+const CUE_WORDS: readonly { value: CueTrigger; word: string; example: string }[] = [
+  { value: 'clock', word: 'the clock', example: '' },
+  { value: 'spoken-line', word: 'a line', example: '“Who rang it?”' },
+  { value: 'look', word: 'a look', example: 'she looks up' },
+  { value: 'hand', word: 'a hand', example: 'his hand on the rope' },
+];
+
+/** Fields of a pull: times, target, easing, cue, and its effort for the hand. */
+export function PullDetails({ move: pull, plan, verdict, units }: SideProps & { readonly move: Pull }) {
+  const dispatch = useAppDispatch();
+  const name = targetName(pull.target, plan, units);
+  const change = (what: string, changes: Parameters<typeof changePull>[2], gesture?: string) =>
+    dispatch(editPlan(what, (now) => changePull(now, pull.id, changes), gesture));
+  const room = pullRoom(plan, pull.id);
+  const judged = verdict?.pulls.find(({ pullId }) => pullId === pull.id);
+  return (
+    <section aria-label={`The pull to ${name}`}>
+      <h2>The pull to {name}</h2>
+      <div className="field-pair">
+        <TimeField
+          label="starts"
+          decimals={2}
+          timeS={pull.startS}
+          captureFps={plan.captureFps}
+          minS={room.earliestStartS}
+          maxS={Math.max(room.earliestStartS, room.latestEndS - pull.durationS)}
+          why="the pulls beside it and the shot's ends leave no more room"
+          testId="move-starts"
+          onChange={(startS, gesture) => change(`start the pull to ${name}`, { startS }, gesture)}
+        />
+        <TimeField
+          label="lasts"
+          decimals={2}
+          timeS={pull.durationS}
+          captureFps={plan.captureFps}
+          minS={PLAN_LIMITS.pullS.min}
+          maxS={room.latestEndS - pull.startS}
+          why="the next pull or the shot's end comes then"
+          testId="move-lasts"
+          hint={`lands at ${pullEndS(pull).toFixed(2)} s`}
+          onChange={(durationS, gesture) => change(`land the pull to ${name}`, { durationS }, gesture)}
+        />
+        <TargetFields
+          label="goes to"
+          target={pull.target}
+          plan={plan}
+          units={units}
+          onChange={(target, gesture) => change('aim the pull', { target }, gesture)}
+        />
+        <Choice
+          label="turns"
+          value={pull.easing}
+          choices={EASING_WORDS}
+          onPick={(easing) => change(`ease the pull to ${name}`, { easing })}
+        />
+      </div>
+      <Cue move={pull} name={name} onChange={change} />
+      {judged && <PullEffort judged={judged} plan={plan} units={units} />}
+      <Timing move={pull} plan={plan} />
+      <Button
+        onClick={() => {
+          dispatch(editPlan(`remove the pull to ${name}`, (now) => removePull(now, pull.id)));
+          dispatch(itemSelected(null));
+        }}
+      >
+        Remove this pull
+      </Button>
+    </section>
+  );
+}
+
+interface CueProps {
+  readonly move: Pull;
+  readonly name: string;
+  readonly onChange: (what: string, changes: Parameters<typeof changePull>[2], gesture?: string) => void;
+}
+
+/** Trigger of the pull and its count-in. */
+function Cue({ move: pull, name, onChange }: CueProps) {
+  const chosen = CUE_WORDS.find(({ value }) => value === pull.trigger)!;
+  return (
+    <>
+      <div className="field-pair cue-pair">
+        <Choice
+          label="set off by"
+          value={pull.trigger}
+          choices={CUE_WORDS}
+          onPick={(trigger) =>
+            onChange(`what sets off the pull to ${name}`, { trigger, ...(trigger === 'clock' ? { cue: '' } : {}) })
+          }
+        />
+        <NumberField
+          label="counted in before"
+          unit="s"
+          step={0.5}
+          decimals={1}
+          min={PLAN_LIMITS.countInS.min}
+          max={PLAN_LIMITS.countInS.max}
+          value={pull.countInS}
+          onChange={(countInS, gesture) => onChange(`count in the pull to ${name}`, { countInS }, gesture)}
+        />
+      </div>
+      {pull.trigger !== 'clock' && (
+        <TextField
+          label="cue"
+          value={pull.cue}
+          max={PLAN_LIMITS.cue.max}
+          placeholder={chosen.example}
+          className="cue-field"
+          onChange={(cue) => onChange('change the cue', { cue })}
+        />
+      )}
+    </>
+  );
+}
+
+/** Delay from the last edit. */
+const SETTLE_MS = 250;
+
+/** Free range of start time and duration, computed after the last edit. */
+function Timing({ move: pull, plan }: { readonly move: Pull; readonly plan: ShotPlan }) {
+  const [timing, setTiming] = useState<ReturnType<typeof pullTiming>>(null);
+  useEffect(() => {
+    const timer = setTimeout(() => setTiming(pullTiming(plan, pull.id)), SETTLE_MS);
+    return () => clearTimeout(timer);
+  }, [plan, pull.id]);
+  if (!timing) return null;
+  const { earliestStartS, latestStartS, longestS, lostFrames } = timing;
+  const when =
+    latestStartS - earliestStartS < 0.005
+      ? `at ${earliestStartS.toFixed(2)} s`
+      : `from ${earliestStartS.toFixed(2)} to ${latestStartS.toFixed(2)} s`;
+  return (
+    <p className="field-hint move-timing">
+      As fast as the hand can, it may start {when}; it may last up to {longestS.toFixed(2)} s.
+      {lostFrames > 0 && ` At best ${lostFrames} ${lostFrames === 1 ? 'frame is' : 'frames are'} lost.`}
+    </p>
+  );
+}

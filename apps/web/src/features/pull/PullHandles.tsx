@@ -1,0 +1,168 @@
+import {
+  changePull,
+  dragPullEdge,
+  formatDistance,
+  formatTime,
+  type Pull,
+  pullEndS,
+  type ShotPlan,
+  targetName,
+} from '@still-heron/core';
+import { type KeyboardEvent, useRef } from 'react';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useDrag } from '../../shared/gestures/useDrag';
+import { itemSelected } from '../shot/sessionSlice';
+import { abandonGesture, editPlan } from '../shot/shotSlice';
+import type { PullChartLayout } from './pullChartLayout';
+import { Handle, type HandleProps } from './Handle';
+import { nudgedTarget, plainMm, targetAt } from './dragTargets';
+import { snapped, snappedSpan, timesOf } from './snapTimes';
+
+/** Both ends and the middle of each pull, moved by drag or arrow keys. */
+export function PullHandles(props: HandleProps) {
+  const { pulls: moves, left, right } = props.layout;
+  const isShown = ({ startX, endX }: PullChartLayout['pulls'][number]) => endX > left - 1 && startX < right + 1;
+  return props.plan.focusTrack.pulls.map((pull, index) =>
+    isShown(moves[index]!) ? <OneMove key={pull.id} rack={pull} place={moves[index]!} {...props} /> : null,
+  );
+}
+
+function OneMove({
+  rack: pull,
+  place,
+  layout,
+  plan,
+  units,
+  hold,
+}: HandleProps & { readonly rack: Pull; readonly place: PullChartLayout['pulls'][number] }) {
+  const dispatch = useAppDispatch();
+  const isSelected = useAppSelector((state) => state.session.selection?.id === pull.id);
+  const before = useRef({ rack: pull, toY: place.toY });
+  const name = targetName(pull.target, plan, units);
+  const edit = (what: string, change: (plan: ShotPlan) => ShotPlan, gesture: string) => dispatch(editPlan(what, change, gesture));
+  const putBack = (gesture: string) => {
+    dispatch(abandonGesture(gesture));
+    hold.end();
+  };
+  const onStart = () => {
+    before.current = { rack: pull, toY: place.toY };
+    hold.start();
+    dispatch(itemSelected({ kind: 'move', id: pull.id }));
+  };
+  const pxPerS = layout.x(1) - layout.x(0);
+  // Alt turns snapping off
+  const timeAt = (timeS: number, dx: number, isAlt: boolean) =>
+    isAlt ? timeS + dx / pxPerS : snapped(timeS + dx / pxPerS, timesOf(plan, pull.id), pxPerS);
+
+  const startDrag = useDrag({
+    onStart,
+    onGiveUp: putBack,
+    onDrag: ({ dx, isAlt, gesture }) =>
+      edit(
+        `start the pull to ${name}`,
+        (now) => dragPullEdge(now, pull.id, 'start', timeAt(before.current.rack.startS, dx, isAlt)),
+        gesture,
+      ),
+  });
+  const bodyDrag = useDrag({
+    onStart,
+    onGiveUp: putBack,
+    onDrag: ({ dx, isAlt, gesture }) => {
+      const fromS = before.current.rack.startS + dx / pxPerS;
+      const toS = fromS + before.current.rack.durationS;
+      const startS = isAlt ? fromS : snappedSpan(fromS, toS, timesOf(plan, pull.id), pxPerS);
+      edit(`move the pull to ${name}`, (now) => changePull(now, pull.id, { startS }), gesture);
+    },
+  });
+  const endDrag = useDrag({
+    onStart,
+    onGiveUp: putBack,
+    onDrag: ({ dx, dy, isAlt, gesture }) => {
+      const { rack: was, toY } = before.current;
+      // a horizontal drag changes the landing time, a vertical one the target
+      if (Math.abs(dx) >= Math.abs(dy) || plainMm(was.target, plan) === null)
+        edit(
+          `land the pull to ${name}`,
+          (now) =>
+            dragPullEdge(changePull(now, pull.id, { target: was.target }), pull.id, 'end', timeAt(pullEndS(was), dx, isAlt)),
+          gesture,
+        );
+      else
+        edit(
+          'aim the pull',
+          (now) => changePull(now, pull.id, { durationS: was.durationS, target: targetAt(toY + dy, layout, now, units) }),
+          gesture,
+        );
+    },
+  });
+
+  const frameS = 1 / plan.captureFps;
+  const gesture = useRef('');
+  const onKey = (edge: 'start' | 'end') => (event: KeyboardEvent) => {
+    const steps = event.shiftKey ? 10 : 1;
+    const across = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+    const up = { ArrowUp: 1, ArrowDown: -1 }[event.key];
+    if (across) {
+      event.preventDefault();
+      const timeS = (edge === 'start' ? pull.startS : pullEndS(pull)) + across * steps * frameS;
+      edit(
+        `${edge === 'start' ? 'start' : 'land'} the pull to ${name}`,
+        (now) => dragPullEdge(now, pull.id, edge, timeS),
+        gesture.current,
+      );
+    } else if (up && edge === 'end') {
+      event.preventDefault();
+      edit(
+        'aim the pull',
+        (now) => changePull(now, pull.id, { target: nudgedTarget(pull.target, up * steps, now, units) }),
+        gesture.current,
+      );
+    }
+  };
+  const select = () => {
+    gesture.current = `keys-${pull.id}-${performance.now()}`;
+    dispatch(itemSelected({ kind: 'move', id: pull.id }));
+  };
+  return (
+    <g className={`move${isSelected ? ' is-selected' : ''}`} onPointerUp={() => hold.end()}>
+      <line
+        x1={place.startX}
+        y1={place.fromY}
+        x2={place.endX}
+        y2={place.toY}
+        className="move-body"
+        {...bodyDrag}
+        onClick={select}
+        data-testid={`move-body-${pull.id}`}
+      />
+      <Handle
+        {...startDrag}
+        x={place.startX}
+        y={place.fromY}
+        onFocus={select}
+        onKeyDown={onKey('start')}
+        label={`Start of the pull to ${name}`}
+        value={pull.startS}
+        text={formatTime(pull.startS)}
+        testId={`move-start-${pull.id}`}
+      />
+      <Handle
+        {...endDrag}
+        x={place.endX}
+        y={place.toY}
+        onFocus={select}
+        onKeyDown={onKey('end')}
+        label={`Landing of the pull to ${name}`}
+        value={pullEndS(pull)}
+        text={`${formatTime(pullEndS(pull))}, at ${landingWords(pull, plan, units)}`}
+        testId={`move-end-${pull.id}`}
+      />
+    </g>
+  );
+}
+
+/** Target of a pull: a distance, or what it tracks. */
+function landingWords({ target }: Pull, plan: ShotPlan, units: HandleProps['units']): string {
+  const mm = plainMm(target, plan);
+  return mm === null ? targetName(target, plan, units) : formatDistance(mm, units);
+}

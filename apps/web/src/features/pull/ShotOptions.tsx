@@ -1,0 +1,66 @@
+import {
+  ASSUMED_PEAK_DEG_PER_S,
+  joinAlternates,
+  PLAN_LIMITS,
+  reversed,
+  setHandLimit,
+  setTrackStart,
+  type ShotPlan,
+  splitAlternates,
+  type UnitSystem,
+} from '@still-heron/core';
+import { Button } from 'antd';
+import { useAppDispatch } from '../../app/store';
+import { NumberField } from '../../ui/fields/NumberField';
+import { editPlan } from '../shot/shotSlice';
+import { TargetFields } from './TargetFields';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+}
+
+/** Options of the whole shot: start of the track, speed limit of the hand, reversed, alternates. */
+export function ShotOptions({ plan, units }: Props) {
+  const dispatch = useAppDispatch();
+  const edit = (name: string, change: (now: ShotPlan) => ShotPlan, gesture?: string) => dispatch(editPlan(name, change, gesture));
+  const { alternates, isReversed, focusTrack: track } = plan;
+  return (
+    <section className="shot-manner">
+      <h2>How it is shot</h2>
+      <div className="field-pair">
+        {track.start && (
+          <TargetFields
+            label="line starts at"
+            target={track.start}
+            plan={plan}
+            units={units}
+            onChange={(start, gesture) => edit('where the line starts', (now) => setTrackStart(now, start), gesture)}
+          />
+        )}
+        <NumberField
+          label="hand turns at most"
+          unit="°/s"
+          step={10}
+          min={PLAN_LIMITS.maxHandDegPerS.min}
+          max={PLAN_LIMITS.maxHandDegPerS.max}
+          value={plan.maxHandDegPerS}
+          {...(plan.maxHandDegPerS === ASSUMED_PEAK_DEG_PER_S ? { hint: 'assumed' } : {})}
+          onChange={(degPerS, gesture) => edit('the hand’s limit', (now) => setHandLimit(now, degPerS), gesture)}
+        />
+      </div>
+      <div className="manner-actions">
+        <Button onClick={() => edit(isReversed ? 'shoot it forwards' : 'shoot it reversed', reversed)}>
+          {isReversed ? 'Shoot it forwards' : 'Shoot it reversed'}
+        </Button>
+        {alternates === null ? (
+          <Button onClick={() => edit('two ways, A and B', splitAlternates)}>Two ways, A and B</Button>
+        ) : (
+          <Button onClick={() => edit(`keep takes ${alternates.shown} only`, joinAlternates)}>
+            Keep takes {alternates.shown} only
+          </Button>
+        )}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,120 @@
+import type { ShotPlan, UnitSystem } from '@still-heron/core';
+import { useEffect, useState } from 'react';
+import { useAppDispatch } from '../../app/store';
+import { type SolvedTracks, solveTracksFor } from '../../shared/workers/evaluator';
+import { itemSelected } from '../shot/sessionSlice';
+import { editPlan } from '../shot/shotSlice';
+import { changeWords, impossibleWords, trackOfferWords, SOLVER_WAY_WORDS } from './solverWords';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+  readonly onDone: () => void;
+}
+
+/** Shorter waits show no progress. */
+const PROGRESS_DELAY_MS = 200;
+
+/**
+ * Focus tracks worked out by the program, each with its result; a press applies one. If none meets all requirements, the reason
+ * and the smallest helpful changes.
+ */
+export function SolverPanel({ plan, units, onDone }: Props) {
+  const dispatch = useAppDispatch();
+  const { lines, done } = useSolvedTracks(plan);
+  const take = (name: string, laid: ShotPlan) => {
+    dispatch(editPlan(name, () => laid));
+    dispatch(itemSelected(null));
+    onDone();
+  };
+  if (lines === null)
+    return (
+      <p className="lay-line" role="status">
+        {done === null ? <span>&nbsp;</span> : <span>Laying the line: {done} of 4 ways tried</span>}
+        {done !== null && (
+          <button type="button" className="quiet" onClick={onDone}>
+            Cancel
+          </button>
+        )}
+      </p>
+    );
+  if (lines.offers.length === 0)
+    return <p className="lay-line">Nothing is asked yet: say who must be sharp, and when, and a line can be laid for it.</p>;
+  const impossible = lines.offers[0]!.laid.impossible;
+  return (
+    <div className="lay-lines">
+      {impossible && (
+        <p className="lay-impossible tone-edge" role="note">
+          {impossibleWords(impossible)}
+        </p>
+      )}
+      <div className="lay-line" role="group" aria-label="Lay the line">
+        {lines.offers.map((offer) => {
+          const { way, plan: laid } = offer.laid;
+          return (
+            <button key={way} type="button" onClick={() => take(`lay the line: ${SOLVER_WAY_WORDS[way].toLowerCase()}`, laid)}>
+              <strong>{SOLVER_WAY_WORDS[way]}</strong>
+              <span className={offer.isWhole ? 'tone-sharp' : 'tone-edge'}>{trackOfferWords(offer)}</span>
+            </button>
+          );
+        })}
+      </div>
+      {lines.changes.length > 0 && (
+        <div className="lay-line lay-changes" role="group" aria-label="What would let a line keep everything">
+          <span className="haze">It could be kept with</span>
+          {lines.changes.map((change) => {
+            const words = changeWords(change, plan, units);
+            return (
+              <button
+                key={change.kind}
+                type="button"
+                className="quiet"
+                onClick={() => dispatch(editPlan(words, () => change.plan))}
+              >
+                {words}
+              </button>
+            );
+          })}
+        </div>
+      )}
+    </div>
+  );
+}
+
+/**
+ * Works out tracks for a plan in the background, until the plan changes or the panel closes. `done` counts finished ways once
+ * it takes noticeably long.
+ */
+function useSolvedTracks(plan: ShotPlan): { readonly lines: SolvedTracks | null; readonly done: number | null } {
+  const [found, setFound] = useState<{ readonly plan: ShotPlan; readonly lines: SolvedTracks } | null>(null);
+  const [done, setDone] = useState<number | null>(null);
+  useEffect(() => {
+    let [isWanted, isSettled, count, isTold] = [true, false, 0, false];
+    const { lines, cancel } = solveTracksFor(plan, (now) => {
+      count = now;
+      if (isTold && isWanted) setDone(now);
+    });
+    const timer = setTimeout(() => {
+      isTold = true;
+      setDone(count);
+    }, PROGRESS_DELAY_MS);
+    const settle = (result: SolvedTracks) => {
+      isSettled = true;
+      clearTimeout(timer);
+      if (!isWanted) return;
+      setDone(null);
+      setFound({ plan, lines: result });
+    };
+    lines.then(settle, (error: unknown) => {
+      console.error(error);
+      settle({ offers: [], changes: [] });
+    });
+    return () => {
+      isWanted = false;
+      clearTimeout(timer);
+      setDone(null);
+      if (!isSettled) cancel();
+    };
+  }, [plan]);
+  return { lines: found?.plan === plan ? found.lines : null, done };
+}

@@ -1,0 +1,248 @@
+import {
+  type Beat,
+  depthOfField,
+  formatDistanceFigure,
+  type CompleteVerdict,
+  activeBeats,
+  focusTrack,
+  type FocusTarget,
+  markDistances,
+  pullEndS,
+  ringOf,
+  type ShotPlan,
+  type UnitSystem,
+  zoneLensAt,
+} from '@still-heron/core';
+import { ticks as roundTicks } from 'd3-array';
+import { type ScaleLinear, scaleLinear } from 'd3-scale';
+import { area, line } from 'd3-shape';
+import { apart, rowsOf } from '../../charts/labels';
+import { distanceTicks, type Tick } from '../../charts/ticks';
+import type { Size } from '../../shared/useSize';
+import { pullLabels } from './pullWords';
+import { type AxisDomain, axisDomain, type AxisScale, axisScale } from '../../charts/axisScale';
+
+export interface PullChartInput {
+  readonly plan: ShotPlan;
+  /** null before the first verdict; axes and lanes are drawn anyway */
+  readonly verdict: CompleteVerdict | null;
+  readonly axis: 'hand' | 'distance';
+  readonly units: UnitSystem;
+  readonly size: Size;
+  /** Visible time span; the whole shot if missing */
+  readonly view?: { readonly fromS: number; readonly toS: number } | null | undefined;
+  /** Axis range to keep during a drag, so that the axis does not move */
+  readonly domain?: AxisDomain | undefined;
+}
+
+export interface PullChartLayout {
+  readonly left: number;
+  readonly right: number;
+  readonly top: number;
+  readonly bottom: number;
+  readonly x: ScaleLinear<number, number>;
+  readonly domain: AxisDomain;
+  readonly scale: AxisScale;
+  readonly distances: readonly Tick[];
+  readonly times: readonly Tick[];
+  /** SVG paths; empty without a verdict */
+  readonly track: string;
+  readonly band: string;
+  readonly subjects: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly current: number;
+    readonly path: string;
+    readonly labelY: number;
+  }[];
+  readonly soft: readonly { readonly x: number; readonly width: number; readonly beatId: string }[];
+  readonly pulls: readonly {
+    readonly id: string;
+    readonly startX: number;
+    readonly endX: number;
+    readonly fromY: number;
+    readonly toY: number;
+    readonly words: string;
+    readonly wordsX: number;
+    readonly row: number;
+    /** Start of the count-in */
+    readonly countX: number;
+  }[];
+  readonly startY: number | null;
+  /** Draggable points of courses */
+  readonly points: readonly { readonly pullId: string | null; readonly index: number; readonly x: number; readonly y: number }[];
+  readonly marks: readonly {
+    readonly id: string;
+    readonly letter: string;
+    readonly figure: string;
+    readonly current: number;
+    readonly y: number;
+    readonly labelY: number;
+  }[];
+  readonly lanes: readonly {
+    readonly subjectId: string;
+    readonly current: number;
+    readonly y: number;
+    readonly beats: readonly { readonly beat: Beat; readonly x: number; readonly width: number }[];
+  }[];
+  readonly movesY: number;
+}
+
+const MARGIN = { left: 58, right: { metric: 104, imperial: 126 }, top: 44 };
+const TIME_AXIS = 34;
+export const LANE = 24;
+const LANE_GAP = 5;
+const PULL_ROW = 20;
+/** A course with more points shows none, because they could not be told apart */
+const MAX_POINTS = 40;
+/** Approximate letter width in pull labels */
+const LETTER_PX = 7.4;
+
+/** Layout of the chart in pixels, without drawing anything. */
+export function pullChartLayout({ plan, verdict, axis, units, size, view, domain: held }: PullChartInput): PullChartLayout {
+  const left = MARGIN.left;
+  const right = size.width - MARGIN.right[units];
+  const [fromS, toS] = view ? [view.fromS, view.toS] : [0, plan.durationS];
+  const x = scaleLinear([fromS, toS], [left, right]);
+  const moveWords = pullLabels(plan, verdict, units);
+  // labels that would leave the chart start farther left
+  const wordsX = plan.focusTrack.pulls.map((pull, index) =>
+    Math.min(x(pull.startS) + 7, size.width - moveWords[index]!.length * LETTER_PX - 4),
+  );
+  const rows = rowsOf(moveWords.map((words, index) => ({ x: wordsX[index]!, width: words.length * LETTER_PX + 14 })));
+  const laneHeight = plan.subjects.length * (LANE + LANE_GAP);
+  const movesHeight = Math.max(0, ...rows.map((row) => row + 1)) * PULL_ROW + 8;
+  const bottom = Math.max(size.height - TIME_AXIS - laneHeight - movesHeight, MARGIN.top + 90);
+
+  const ring = ringOf(plan.optics.lens);
+  const distanceOf = markDistances(plan.marks);
+  const lens = zoneLensAt(plan.optics, 0);
+  const zoneOf = (focusDistanceMm: number) => depthOfField({ ...lens, focusDistanceMm });
+  const track = focusTrack(plan, ring);
+  const settings = track === null ? [] : [track.start, ...track.pulls.flatMap(({ from, to }) => [from, to])];
+  const courses = coursesOf(plan);
+  const shownMm = [
+    ...distanceOf.values(),
+    ...settings.map(({ distanceMm }) => distanceMm),
+    ...courses.flatMap(({ points }) => points.map(({ distanceMm }) => distanceMm ?? Infinity)),
+  ];
+  const domain = held ?? axisDomain(axis, ring, shownMm, zoneOf);
+  const scale = axisScale(axis, ring, domain, MARGIN.top, bottom);
+  const isShown = (mm: number) => scale.y(mm) > MARGIN.top + 1 && scale.y(mm) < bottom - 1;
+
+  const currentOf = (subjectId: string | null) => plan.subjects.findIndex(({ id }) => id === subjectId);
+  const lanesY = bottom + TIME_AXIS;
+  return {
+    left,
+    right,
+    top: MARGIN.top,
+    bottom,
+    x,
+    domain,
+    scale,
+    distances: distanceTicks(units, (mm) => (isShown(mm) ? scale.y(mm) : NaN), 30),
+    times: roundTicks(fromS, toS, Math.max(3, Math.floor((right - left) / 80))).map((timeS) => ({
+      at: x(timeS),
+      label: String(timeS),
+    })),
+    ...pathsOf(verdict, x, scale, plan),
+    soft: (verdict?.softSpans ?? []).map(({ beatId, fromS, toS }) => ({
+      beatId,
+      x: x(fromS),
+      width: Math.max(2, x(toS) - x(fromS)),
+    })),
+    pulls: plan.focusTrack.pulls.map((pull, index) => ({
+      id: pull.id,
+      startX: x(pull.startS),
+      endX: x(pullEndS(pull)),
+      fromY: scale.yOfRing(track!.pulls[index]!.from.ringDeg),
+      toY: scale.yOfRing(track!.pulls[index]!.to.ringDeg),
+      words: moveWords[index]!,
+      wordsX: wordsX[index]!,
+      countX: x(Math.max(0, pull.startS - pull.countInS)),
+      row: rows[index]!,
+    })),
+    startY: track === null ? null : scale.yOfRing(track.start.ringDeg),
+    points: courses.flatMap(({ pullId, points }) =>
+      points.map(({ timeS, distanceMm }, index) => ({ pullId, index, x: x(timeS), y: scale.y(distanceMm ?? Infinity) })),
+    ),
+    marks: apart(
+      plan.marks.map(({ id, letter, distanceMm, subjectId }) => ({
+        id,
+        letter,
+        figure: formatDistanceFigure(distanceMm ?? Infinity, units),
+        current: currentOf(subjectId),
+        y: scale.y(distanceMm ?? Infinity),
+      })),
+      20,
+      bottom,
+    ),
+    lanes: plan.subjects.map(({ id }, index) => ({
+      subjectId: id,
+      current: index,
+      y: lanesY + index * (LANE + LANE_GAP),
+      beats: activeBeats(plan)
+        .filter((beat) => beat.subjectId === id)
+        .map((beat) => ({ beat, x: x(beat.fromS), width: x(beat.toS) - x(beat.fromS) })),
+    })),
+    movesY: lanesY + laneHeight + 4,
+  };
+}
+
+/** Courses with few enough points to be draggable. */
+function coursesOf({
+  focusTrack: { start, pulls },
+}: ShotPlan): { pullId: string | null; points: Extract<FocusTarget, { kind: 'course' }>['points'] }[] {
+  const all = [{ pullId: null, target: start }, ...pulls.map(({ id, target }) => ({ pullId: id, target }))];
+  return all.flatMap(({ pullId, target }) =>
+    target?.kind === 'course' && target.points.length <= MAX_POINTS ? [{ pullId, points: target.points }] : [],
+  );
+}
+
+/** Curves with at most one point per pixel, and none inside a level stretch. */
+function pathsOf(
+  verdict: CompleteVerdict | null,
+  x: PullChartLayout['x'],
+  scale: AxisScale,
+  plan: ShotPlan,
+): Pick<PullChartLayout, 'track' | 'band' | 'subjects'> {
+  if (!verdict) return { track: '', band: '', subjects: [] };
+  const { timesS, ringDeg, nearMm, farMm } = verdict.track;
+  const [shownFromS, shownToS] = x.domain() as [number, number];
+  const pxPerFrame = (x.range()[1]! - x.range()[0]!) / ((shownToS - shownFromS) * plan.captureFps);
+  const every = Math.max(1, Math.floor(1 / pxPerFrame));
+  const last = verdict.frameCount - 1;
+  // the last frame lasts to the end of the shot, so the track reaches the right edge
+  const xOf = (frame: number) => x(frame > last ? plan.durationS : timesS[frame]!);
+  const held = (frame: number) => Math.min(frame, last);
+  const framesOf = (values: ArrayLike<number>) => turningFrames(values, verdict.frameCount, every);
+  const curve = (values: ArrayLike<number>, y: (value: number) => number) =>
+    line<number>(xOf, (frame) => y(values[held(frame)]!))(framesOf(values)) ?? '';
+  const subjects = verdict.subjects.map(({ subjectId, distanceMm }) => {
+    const current = plan.subjects.findIndex(({ id }) => id === subjectId);
+    return {
+      id: subjectId,
+      name: plan.subjects[current]?.name ?? '',
+      current,
+      path: curve(distanceMm, scale.y),
+      y: scale.y(distanceMm[0]!) - 7,
+    };
+  });
+  const zone = area<number>(
+    xOf,
+    (frame) => scale.y(nearMm[held(frame)]!),
+    (frame) => scale.y(farMm[held(frame)]!),
+  );
+  return { track: curve(ringDeg, scale.yOfRing), band: zone(framesOf(ringDeg)) ?? '', subjects: apart(subjects, 17, Infinity) };
+}
+
+/** Frames to draw: every `every`-th where values change, both ends of level stretches, and one past the end. */
+function turningFrames(values: ArrayLike<number>, count: number, every: number): number[] {
+  const frames = [0];
+  for (let frame = every; frame < count; frame += every) {
+    const isLevel = values[frame] === values[frame - every] && values[frame] === values[Math.min(frame + every, count - 1)];
+    if (!isLevel) frames.push(frame);
+  }
+  frames.push(count);
+  return frames;
+}

@@ -1,0 +1,99 @@
+import type { PreparedRoll, ShotPlan, UnitSystem } from '@still-heron/core';
+import { memo, useMemo, useRef } from 'react';
+import { useSize } from '../../shared/useSize';
+import { useVerdict } from '../shot/useVerdict';
+import { pullName } from './rollWords';
+import { trackChartLayout, type TrackChartLayout } from '../../charts/trackChartLayout';
+import '../takes/takeChart.css';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly ready: PreparedRoll;
+  readonly units: UnitSystem;
+  readonly planS: number;
+  /** Actual ring angle; null to show the planned one */
+  readonly ringDeg: number | null;
+  readonly isRolling: boolean;
+}
+
+const PX_PER_S = 130;
+/** Position of the "now" line as a share of the width. Upcoming time gets more room than past time. */
+const NOW_AT = 0.28;
+/** Number of points kept of the ring's actual path. */
+const MAX_TRACE_POINTS = 600;
+
+/** Chart that slides under a fixed "now" line: planned and actual ring position. */
+export function RollChart({ plan, ready, units, planS, ringDeg, isRolling }: Props) {
+  const { ref, size } = useSize();
+  const judged = useVerdict();
+  const verdict = judged?.plan === plan && judged.verdict.status === 'judged' ? judged.verdict : null;
+  const height = size?.height ?? 260;
+  const layout = useMemo(() => trackChartLayout(plan, ready, verdict, height, PX_PER_S), [plan, ready, verdict, height]);
+  const trace = useTrace(isRolling, planS, ringDeg);
+  const nowX = (size?.width ?? 0) * NOW_AT;
+  const y = layout.scale.yOfRing(ringDeg ?? ready.track.ringDegAt(planS));
+  return (
+    <div className="roll-channel" ref={ref}>
+      {size && (
+        <svg width={size.width} height={height} role="img" aria-label="The channel, as it comes">
+          <g transform={`translate(${nowX - planS * PX_PER_S} 0)`}>
+            <Curves layout={layout} plan={plan} ready={ready} units={units} height={height} />
+            <path
+              className="roll-trace"
+              d={trace
+                .map(([timeS, deg], k) => `${k === 0 ? 'M' : 'L'}${timeS * PX_PER_S} ${layout.scale.yOfRing(deg)}`)
+                .join('')}
+            />
+          </g>
+          <line className="roll-now-line" x1={nowX} x2={nowX} y1={0} y2={height} />
+          <circle className="roll-now-dot" cx={nowX} cy={y} r={11} />
+        </svg>
+      )}
+    </div>
+  );
+}
+
+/** Actual path of the ring in this roll. */
+function useTrace(isRolling: boolean, planS: number, ringDeg: number | null): readonly (readonly [number, number])[] {
+  const trace = useRef<[number, number][]>([]);
+  if (!isRolling) trace.current = [];
+  else if (ringDeg !== null && planS > (trace.current.at(-1)?.[0] ?? -1)) {
+    trace.current.push([planS, ringDeg]);
+    if (trace.current.length > MAX_TRACE_POINTS) trace.current.shift();
+  }
+  return trace.current;
+}
+
+interface CurvesProps {
+  readonly layout: TrackChartLayout;
+  readonly plan: ShotPlan;
+  readonly ready: PreparedRoll;
+  readonly units: UnitSystem;
+  readonly height: number;
+}
+
+/** The sliding part, drawn once. */
+const Curves = memo(function Curves({ layout, plan, ready, units, height }: CurvesProps) {
+  return (
+    <>
+      <path className="roll-band" d={layout.band} />
+      {layout.subjects.map(({ id, current, path }) => (
+        <path key={id} className="roll-subject" d={path} style={{ stroke: `var(--current-${current % 4})` }} />
+      ))}
+      <path className="roll-line" d={layout.line} />
+      {ready.track.pulls.map(({ pullId, startS, to }) => (
+        <g key={pullId} transform={`translate(${startS * PX_PER_S} 0)`}>
+          <line className="roll-move" y1={8} y2={height - 26} />
+          <text className="roll-move-name" x={8} y={26}>
+            {pullName(to, plan, units)}
+          </text>
+        </g>
+      ))}
+      {layout.seconds.map((second) => (
+        <text key={second} className="roll-second" x={second * PX_PER_S} y={height - 8}>
+          {second}
+        </text>
+      ))}
+    </>
+  );
+});

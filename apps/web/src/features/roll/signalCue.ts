@@ -1,0 +1,13 @@
+import type { CueSounds } from './cueSounds';
+import type { RollOptions } from '../../shared/rollOptions';
+
+/** Signals a cue by sound and vibration, if enabled and available. The display shows it in any case. */
+export function signalCue(
+  cue: Parameters<CueSounds['play']>[0],
+  inS: number,
+  { hasSound, vibrates }: RollOptions,
+  sounds: CueSounds | null,
+): void {
+  if (hasSound) sounds?.play(cue, inS);
+  if (vibrates && 'vibrate' in navigator) setTimeout(() => navigator.vibrate(cue.kind === 'start' ? 200 : 40), inS * 1000);
+}

@@ -1,0 +1,52 @@
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { saveNow } from '../shot/saving';
+import { type Saving, selectSaving } from '../shot/savingSlice';
+
+/** Save state and time, with a link to saved versions. If saving fails, it says why, and that nothing is lost. */
+export function SaveState({ onHistory }: { readonly onHistory?: () => void }) {
+  const saving = useAppSelector(selectSaving);
+  const dispatch = useAppDispatch();
+  const { status } = saving;
+  const { text, tone, title } = wordsFor(saving);
+  return (
+    <span className={`save-state tone-${tone}`} role="status" title={title}>
+      {onHistory && status !== 'refused' ? (
+        <button type="button" className="quiet save-history" aria-label={`${text}: saved versions`} onClick={onHistory}>
+          {text}
+        </button>
+      ) : (
+        text
+      )}
+      {status === 'refused' && (
+        <button type="button" className="quiet" onClick={() => void dispatch(saveNow())}>
+          Try again
+        </button>
+      )}
+    </span>
+  );
+}
+
+function wordsFor({ status, savedAt, problem }: Saving): { text: string; tone: 'plain' | 'edge' | 'soft'; title: string } {
+  const time = savedAt ? new Date(savedAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }) : '';
+  switch (status) {
+    case 'saved':
+      return { text: `Saved ${time}`, tone: 'plain', title: 'Saves itself a moment after every change' };
+    case 'waiting':
+    case 'saving':
+      return { text: 'Saving…', tone: 'plain', title: 'Kept on this device, on its way to the server' };
+    case 'offline':
+      return {
+        text: 'Kept here, server away',
+        tone: 'edge',
+        title: 'The server does not answer. Your edits are kept on this device and sent when it is back.',
+      };
+    case 'conflict':
+      return { text: 'Not saved: changed elsewhere', tone: 'soft', title: 'Choose below which of the two goes on' };
+    case 'refused':
+      return {
+        text: `Not saved: ${problem?.message ?? 'refused'}`,
+        tone: 'soft',
+        title: `${problem?.path ?? ''} needs ${problem?.need ?? 'another value'}. It is kept on this device.`,
+      };
+  }
+}

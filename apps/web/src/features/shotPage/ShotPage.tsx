@@ -1,0 +1,126 @@
+import { Suspense, useEffect, useState } from 'react';
+import { lazyPart } from '../../shared/lazyPart';
+import { useKeys } from '../../shared/keys/useKeys';
+import { Outlet, useMatch, useNavigate, useParams } from 'react-router';
+import { api, problemOf } from '../../shared/api/api';
+import { Frame } from '../../ui/frame/Frame';
+import type { PageName } from '../../shared/keys/pageKeys';
+import { useAppDispatch, useAppSelector, type Store } from '../../app/store';
+import { Unreachable } from '../../ui/Unreachable';
+import { evaluator } from '../../shared/workers/evaluator';
+import { ConflictBar } from './ConflictBar';
+import { outbox } from '../shot/outbox';
+import { saveNow } from '../shot/saving';
+import { savingClosed, savingOpened, selectSaving } from '../shot/savingSlice';
+import { sessionReset } from '../shot/sessionSlice';
+import { openDocument, selectPlan } from '../shot/shotSlice';
+import { ShotTopBar } from './ShotTopBar';
+import { Steps } from './Steps';
+import { forgetKeepRate } from '../shot/useKeepRate';
+
+const RevisionsPanel = lazyPart(() => import('../revisions/RevisionsPanel').then(({ RevisionsPanel }) => RevisionsPanel));
+
+/** A shot: opens it, keeps its verdict up to date, and lays out its steps. */
+export function ShotPage() {
+  const { shotId = '' } = useParams();
+  const { error, retry } = useOpenShot(shotId);
+  const isOpen = useAppSelector((state) => selectSaving(state).shotId === shotId && selectPlan(state) !== null);
+  const productionId = useAppSelector((state) => selectSaving(state).productionId);
+  const step = useMatch('/shots/:shotId/:step')?.params.step;
+  const screen: PageName = step && isStep(step) ? step : 'pull';
+  const navigate = useNavigate();
+  useKeys('1', () => void navigate(`/shots/${shotId}/setup`));
+  useKeys('2', () => void navigate(`/shots/${shotId}/floor`));
+  useKeys('3', () => void navigate(`/shots/${shotId}/pull`));
+  useKeys('4', () => void navigate(`/shots/${shotId}/stop`));
+  useKeys('6', () => void navigate(`/shots/${shotId}/roll`));
+  useKeys('7', () => void navigate(`/shots/${shotId}/takes`));
+  useKeys('0', () => void navigate(productionId ? `/productions/${productionId}/shots` : '/'));
+  const [showsHistory, setShowsHistory] = useState(false);
+  useKeys('v', () => setShowsHistory((shown) => !shown));
+  useJudging();
+  return (
+    <Frame
+      screen={screen}
+      hasShotUndo
+      top={isOpen && <ShotTopBar onHistory={() => setShowsHistory(!showsHistory)} />}
+      steps={isOpen && <Steps shotId={shotId} />}
+    >
+      {isOpen ? (
+        <div className="shot-body">
+          <ConflictBar />
+          <Outlet />
+          {showsHistory && (
+            <Suspense>
+              <RevisionsPanel shotId={shotId} onClose={() => setShowsHistory(false)} />
+            </Suspense>
+          )}
+        </div>
+      ) : (
+        error !== null && <Unreachable error={error} retry={retry} />
+      )}
+    </Frame>
+  );
+}
+
+const STEPS = ['setup', 'floor', 'pull', 'stop', 'roll', 'takes'] as const;
+
+function isStep(step: string): step is (typeof STEPS)[number] {
+  return (STEPS as readonly string[]).includes(step);
+}
+
+/** Requests a verdict after every change of the plan. */
+function useJudging(): void {
+  const plan = useAppSelector(selectPlan);
+  useEffect(() => {
+    if (plan) evaluator.ask(plan);
+  }, [plan]);
+}
+
+function useOpenShot(shotId: string): { error: unknown; retry: () => void } {
+  const dispatch = useAppDispatch();
+  const [error, setError] = useState<unknown>(null);
+  const [tries, setTries] = useState(0);
+  useEffect(() => {
+    let isCurrent = true;
+    void openShot(shotId, dispatch, () => isCurrent).then((failed) => isCurrent && setError(failed));
+    return () => {
+      isCurrent = false;
+    };
+  }, [shotId, dispatch, tries]);
+  useEffect(
+    () => () => {
+      void dispatch(saveNow());
+      dispatch(savingClosed());
+      dispatch(openDocument(null));
+      dispatch(sessionReset());
+      forgetKeepRate();
+    },
+    [shotId, dispatch],
+  );
+  return { error, retry: () => setTries((count) => count + 1) };
+}
+
+/**
+ * Opens the shot: this device's unsent edit if there is one, else the stored version.
+ *
+ * @returns the error that prevented it, or null
+ */
+async function openShot(shotId: string, dispatch: Store['dispatch'], isCurrent: () => boolean): Promise<unknown> {
+  const [unsent, answer] = await Promise.all([
+    outbox.get(shotId).catch(() => undefined),
+    dispatch(api.endpoints.shot.initiate(shotId, { forceRefetch: true, subscribe: false })),
+  ]);
+  if (!isCurrent()) return null;
+  if (unsent && (answer.data || problemOf(answer.error).isUnreachable)) {
+    const { productionId, baseVersion, document } = unsent;
+    dispatch(openDocument(document));
+    dispatch(savingOpened({ shotId, productionId, baseVersion, savedAt: answer.data?.updatedAt ?? null, hasUnsaved: true }));
+    return null;
+  }
+  if (!answer.data) return answer.error;
+  const { productionId, version, updatedAt, scene, slate, title, plan } = answer.data;
+  dispatch(openDocument({ scene, slate, title, plan }));
+  dispatch(savingOpened({ shotId, productionId, baseVersion: version, savedAt: updatedAt, hasUnsaved: false }));
+  return null;
+}

@@ -1,0 +1,53 @@
+import { Link } from 'react-router';
+import { useProductionQuery } from '../../shared/api/api';
+import { PreferenceChoices } from '../../ui/frame/PreferenceChoices';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { UndoRedo } from '../../ui/frame/UndoRedo';
+import { TextField } from '../../ui/fields/TextField';
+import { SaveState } from './SaveState';
+import { selectSaving } from '../shot/savingSlice';
+import { editHeading, selectDocument, selectRedoName, selectUndoName } from '../shot/shotSlice';
+import '../shot/shot.css';
+
+/** Production, slate and title; undo and redo; save state; units and light. */
+export function ShotTopBar({ onHistory }: { readonly onHistory: () => void }) {
+  const { productionId } = useAppSelector(selectSaving);
+  const { data: production } = useProductionQuery(productionId ?? '', { skip: !productionId });
+  const document = useAppSelector(selectDocument)!;
+  const undoName = useAppSelector(selectUndoName);
+  const redoName = useAppSelector(selectRedoName);
+  const dispatch = useAppDispatch();
+  return (
+    <>
+      <Link to={`/productions/${productionId}/shots`}>{production?.name ?? 'Shots'}</Link>
+      <span className="haze" aria-hidden="true">
+        /
+      </span>
+      <h1 className="unseen">
+        {document.slate} {document.title}
+      </h1>
+      <TextField
+        label="Slate"
+        isBare
+        isOptional={false}
+        max={12}
+        className="heading-slate"
+        value={document.slate}
+        onChange={(slate) => dispatch(editHeading('change the slate', { slate }))}
+      />
+      <TextField
+        label="Title"
+        isBare
+        max={120}
+        placeholder="What happens"
+        className="heading-title"
+        value={document.title}
+        onChange={(title) => dispatch(editHeading('change the title', { title }))}
+      />
+      <span className="top-bar-gap" />
+      <UndoRedo undoName={undoName} redoName={redoName} />
+      <SaveState onHistory={onHistory} />
+      <PreferenceChoices productionId={productionId} />
+    </>
+  );
+}

@@ -1,0 +1,82 @@
+import { floorTimes, type KeepRate, ringOf, placementOf, type ShotPlan } from '@still-heron/core';
+import { NavLink } from 'react-router';
+import { useAppSelector } from '../../app/store';
+import type { PlanVerdict } from '../../shared/workers/latestWins';
+import { useGearChanges } from '../setup/GearChanges';
+import { selectPlan } from '../shot/shotSlice';
+import { useKeepRate } from '../shot/useKeepRate';
+import { useVerdict } from '../shot/useVerdict';
+
+type StepState = 'untouched' | 'under way' | 'ready' | 'needs a look';
+
+const SIGNS: Readonly<Record<StepState, string>> = { untouched: '○', 'under way': '◐', ready: '●', 'needs a look': '▲' };
+
+/** Steps of a shot in working order, each with its state as a sign and a word. */
+export function Steps({ shotId }: { readonly shotId: string }) {
+  const plan = useAppSelector(selectPlan)!;
+  const judged = useVerdict();
+  const changes = useGearChanges(plan);
+  const rate = useKeepRate()?.rate ?? null;
+  const steps: readonly { path: string; name: string; state: StepState | null; key?: number }[] = [
+    { path: 'setup', name: 'Set-up', state: setupState(plan, changes?.length ?? 0) },
+    { path: 'floor', name: 'Floor', state: floorState(plan) },
+    { path: 'pull', name: 'Pull', state: pullState(plan, judged) },
+    { path: 'stop', name: 'Stop', state: stopState(plan, rate) },
+    { path: 'roll', name: 'Roll', state: null, key: 6 },
+    { path: 'takes', name: 'Takes', state: null, key: 7 },
+  ];
+  return (
+    <nav className="steps" aria-label="Steps of the shot">
+      {steps.map(({ path, name, state, key }, index) => (
+        <NavLink
+          key={path}
+          to={`/shots/${shotId}/${path}`}
+          className={({ isActive }) => `step${state ? ` step-${state.replaceAll(' ', '-')}` : ''}${isActive ? ' is-here' : ''}`}
+        >
+          {state && (
+            <span className="step-sign" aria-hidden="true">
+              {SIGNS[state]}
+            </span>
+          )}
+          {name}
+          {state && <span className="unseen">, {state}</span>}
+          <kbd className="step-key" aria-hidden="true">
+            {key ?? index + 1}
+          </kbd>
+        </NavLink>
+      ))}
+    </nav>
+  );
+}
+
+/** Set-up needs attention if a mark is out of the ring's range, distances are stale, or the kit has changed. */
+function setupState(plan: ShotPlan, changes: number): StepState {
+  const { closeFocusMm, farthestMm } = ringOf(plan.optics.lens);
+  const isOutside = plan.marks.some(
+    ({ distanceMm }) => (distanceMm ?? Infinity) < closeFocusMm || (distanceMm ?? Infinity) > farthestMm,
+  );
+  const isDoubtful = plan.marks.some(({ stale }) => stale !== null) || plan.optics.lens.response === 'speed';
+  return isOutside || isDoubtful || changes > 0 ? 'needs a look' : 'ready';
+}
+
+/** The floor is optional. It needs attention if a subject stands where it can't be focused on. */
+function floorState(plan: ShotPlan): StepState {
+  if (plan.floor === null) return 'untouched';
+  const times = floorTimes(plan);
+  const isWrong = plan.subjects.some((subject) =>
+    times.some((timeS) => !['before-the-camera', 'not-on-the-floor'].includes(placementOf(plan, subject, timeS))),
+  );
+  return isWrong ? 'needs a look' : plan.subjects.length > 0 ? 'ready' : 'under way';
+}
+
+function pullState(plan: ShotPlan, judged: PlanVerdict | null): StepState {
+  if (plan.marks.length === 0) return 'untouched';
+  if (!judged || judged.verdict.status === 'incomplete') return 'under way';
+  return judged.verdict.outcome === 'sharp' ? 'ready' : 'needs a look';
+}
+
+/** Stop needs attention while the keep rate is below the target. */
+function stopState(plan: ShotPlan, rate: KeepRate | null): StepState {
+  if (!rate) return 'untouched';
+  return rate.keepRate >= plan.goals.targetKeepRate ? 'ready' : 'needs a look';
+}

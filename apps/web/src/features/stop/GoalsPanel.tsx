@@ -1,0 +1,103 @@
+import { type KeepRate, PLAN_LIMITS, setSchedule, setGoals, type ShotPlan, shotTime } from '@still-heron/core';
+import { Checkbox } from 'antd';
+import { NumberField } from '../../ui/fields/NumberField';
+import { TextField } from '../../ui/fields/TextField';
+import { useEdit } from '../shot/useEdit';
+import { minutesWords, takesWords } from './timeWords';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly rate: KeepRate | null;
+}
+
+/** Target keep rate, one chance or not, and time of the shot. */
+export function GoalsPanel({ plan, rate }: Props) {
+  const edit = useEdit();
+  const { goals, schedule } = plan;
+  const want = (changes: Parameters<typeof setGoals>[1], gesture?: string) =>
+    edit('how many takes shall be kept', (now) => setGoals(now, changes), gesture);
+  const plot = (changes: Parameters<typeof setSchedule>[1], gesture?: string) =>
+    edit('what it takes of the day', (now) => setSchedule(now, changes), gesture);
+  const time = rate && shotTime(plan, rate);
+  // without a sufficient number of takes there is no starting value
+  const needed = rate && shotTime({ ...plan, schedule: { ...schedule, takes: null } }, rate).takes;
+  const planned = schedule.takes ?? needed;
+  return (
+    <div className="time-panel">
+      <Checkbox checked={goals.isOneChance} onChange={({ target }) => want({ isOneChance: target.checked })}>
+        It happens once
+      </Checkbox>
+      <div className="field-pair">
+        <NumberField
+          label="takes kept, of 100"
+          step={1}
+          min={100 * PLAN_LIMITS.targetKeepRate.min}
+          max={100 * PLAN_LIMITS.targetKeepRate.max}
+          value={100 * goals.targetKeepRate}
+          hint={goals.isOneChance ? 'of a shot that happens once' : undefined}
+          onChange={(share, gesture) => want({ targetKeepRate: share / 100 }, gesture)}
+        />
+        <NumberField
+          label="day of the shoot"
+          step={1}
+          isWhole
+          {...PLAN_LIMITS.day}
+          value={schedule.day}
+          onChange={(day, gesture) => plot({ day }, gesture)}
+        />
+        <NumberField
+          label="setting up"
+          unit="min"
+          step={5}
+          {...PLAN_LIMITS.setUpMin}
+          value={schedule.setUpMin}
+          onChange={(setUpMin, gesture) => plot({ setUpMin }, gesture)}
+        />
+        <NumberField
+          label="between takes"
+          unit="s"
+          step={10}
+          {...PLAN_LIMITS.betweenTakesS}
+          value={schedule.betweenTakesS}
+          onChange={(betweenTakesS, gesture) => plot({ betweenTakesS }, gesture)}
+        />
+        {!goals.isOneChance && planned !== null && (
+          <NumberField
+            label="takes planned"
+            step={1}
+            isWhole
+            {...PLAN_LIMITS.takes}
+            value={planned}
+            hint={schedule.takes === null ? 'as many as nine chances of ten need' : undefined}
+            onChange={(takes, gesture) => plot({ takes }, gesture)}
+          />
+        )}
+      </div>
+      {schedule.takes !== null && !goals.isOneChance && (
+        <button type="button" className="quiet" onClick={() => plot({ takes: null })}>
+          As many as are needed
+        </button>
+      )}
+      <TextField
+        label="if none is kept, cut to"
+        max={PLAN_LIMITS.cover.max}
+        placeholder="another shot, a detail"
+        value={schedule.cover}
+        onChange={(cover) => plot({ cover })}
+      />
+      {time && (
+        <p>
+          <strong>{takesWords(time, plan)}</strong>
+          {time.minutes !== null && `, ${minutesWords(time.minutes)} with setting up`}.
+        </p>
+      )}
+      {goals.isOneChance && rate && rate.keepRate < goals.targetKeepRate && (
+        <p className="tone-edge">
+          {schedule.cover === ''
+            ? 'It may be lost for good: a narrower stop, a stand-in that is measured well, and a shot to cut to.'
+            : `If it is lost: ${schedule.cover}.`}
+        </p>
+      )}
+    </div>
+  );
+}

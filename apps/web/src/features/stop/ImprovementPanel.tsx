@@ -1,0 +1,110 @@
+import {
+  drawLayoutOf,
+  type Improvement,
+  rankImprovements,
+  type ShotPlan,
+  type RankedImprovement,
+  type UnitSystem,
+} from '@still-heron/core';
+import { useMemo } from 'react';
+import type { TrialRequest } from '../../shared/workers/simulation/trialRunner';
+import { improvementsFor } from '../../shared/workers/simulation/workers';
+import { useAfterPause } from '../shot/useQuietly';
+import { useEdit } from '../shot/useEdit';
+import { improvementCost, improvementName } from './improvementWords';
+import { ofTakes } from './stopWords';
+import { minutesWords } from './timeWords';
+import { RANKS, useTrialRates } from './useRates';
+
+interface Props {
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+}
+
+/** Delay from the last edit. */
+const EDIT_PAUSE_MS = 350;
+/** Trials per improvement: enough to show a gain of two in a hundred. */
+const IMPROVEMENT_TRIALS = 800;
+const MAX_SHOWN = 8;
+
+/** Improvements: each error switched off, each fix, each stop; with gain and cost. */
+export function ImprovementPanel({ plan, units }: Props) {
+  const edit = useEdit();
+  const { of, helps: improvements, asks } = useImprovements(plan);
+  const { known } = useTrialRates(improvements, asks, { takes: IMPROVEMENT_TRIALS, rank: RANKS.helps });
+  const isCurrent = of === plan && known?.key === improvements;
+  // until the new results are known, the previous ones stay visible but disabled
+  const [now, ...rates] = known?.progress.rates ?? [];
+  const ranked = now
+    ? rankImprovements(
+        known!.key,
+        rates.map((rate) => rate?.keepRate ?? null),
+        { keepRate: now.keepRate, targetKeepRate: plan.goals.targetKeepRate },
+      ).slice(0, MAX_SHOWN)
+    : null;
+  if (ranked === null) return <p className="haze">Each is tried with the same takes …</p>;
+  if (ranked.length === 0)
+    return (
+      <p className="haze">
+        {now!.keepRate > 0.97 ? 'Nothing needs to: nearly every take is kept.' : 'Nothing that was tried gains a take in fifty.'}
+      </p>
+    );
+  return (
+    <>
+      <ol className="helps" aria-busy={!isCurrent}>
+        {ranked.map((improvement) => (
+          <li key={improvementName(improvement.change, plan, units)}>
+            <ImprovementRow help={improvement} plan={plan} units={units} />
+            {improvement.change.kind !== 'without' && (
+              <button
+                type="button"
+                className="quiet"
+                disabled={!isCurrent}
+                aria-label={`Do it: ${improvementName(improvement.change, plan, units)}`}
+                onClick={() => edit(improvementName(improvement.change, plan, units), () => improvement.plan)}
+              >
+                Do it
+              </button>
+            )}
+          </li>
+        ))}
+      </ol>
+      <p className="haze fine-print">By what it gains for a minute on the set. Minutes are assumptions.</p>
+    </>
+  );
+}
+
+function ImprovementRow({ help: improvement, plan, units }: Props & { readonly help: RankedImprovement }) {
+  const { change, keepRate, gain, minutes } = improvement;
+  const cost = improvementCost(change);
+  return (
+    <span className="help-line">
+      <span>{improvementName(change, plan, units)}</span>
+      <span>
+        <strong className="tone-sharp">{ofTakes(keepRate)}</strong>{' '}
+        <span className="haze">
+          {Math.round(100 * gain)} more of 100 · {minutes < 1 ? 'no time' : minutesWords(minutes)}
+          {cost && ` · ${cost}`}
+        </span>
+      </span>
+    </span>
+  );
+}
+
+/** Possible improvements after a pause, and the trials to run: the plan itself first. */
+function useImprovements(plan: ShotPlan): {
+  readonly of: ShotPlan | null;
+  readonly helps: readonly Improvement[];
+  readonly asks: readonly TrialRequest[];
+} {
+  const known = useAfterPause(plan, improvementsFor, EDIT_PAUSE_MS);
+  const asks = useMemo(() => {
+    if (!known) return [];
+    const order = drawLayoutOf(known.of);
+    const of = (tried: ShotPlan, without: Improvement['without']) => ({ plan: tried, order, without });
+    return [of(known.of, null), ...known.found.map((improvement) => of(improvement.plan, improvement.without))];
+  }, [known]);
+  return { of: known?.of ?? null, helps: known?.found ?? NONE, asks };
+}
+
+const NONE: readonly Improvement[] = [];

@@ -1,0 +1,101 @@
+import type { TakeRowView } from '@still-heron/contract';
+import {
+  captureForScreenS,
+  formatStops,
+  PLAN_LIMITS,
+  rankSpans,
+  frameRateFigures,
+  retime,
+  screenTimeS,
+  setGoals,
+  type ShotPlan,
+  spanWords,
+  usableSpansOf,
+} from '@still-heron/core';
+import { useState } from 'react';
+import { useEdit } from '../shot/useEdit';
+import { NumberField } from '../../ui/fields/NumberField';
+import { TakesExchange } from './TakesExchange';
+
+interface Props {
+  readonly productionId: string;
+  readonly shot: { readonly id: string; readonly slate: string; readonly plan: ShotPlan };
+  readonly takes: readonly TakeRowView[];
+}
+
+const BEST = 5;
+/** Default limit of the playback speed for soft parts. */
+const DEFAULT_MAX_SPEED = 4;
+
+/** For the editor: best spans, their length on screen, and retimed takes. */
+export function EditorialPanel({ productionId, shot, takes }: Props) {
+  const { plan } = shot;
+  const { captureFps, deliveryFps } = plan;
+  const spans = rankSpans(takes).slice(0, BEST);
+  const edit = useEdit();
+  const wantedS = plan.goals.screenTimeS ?? Math.round(screenTimeS(plan.durationS, captureFps, deliveryFps) * 10) / 10;
+  const [fastest, setFastest] = useState(DEFAULT_MAX_SPEED);
+  const { stretch, slowestSpeed, lightCostStops } = frameRateFigures(captureFps, deliveryFps);
+  const [best] = spans;
+  const take = takes.find(({ number }) => number === best?.number)?.take;
+  const retimed = take && retime(take.durationS, usableSpansOf(take), wantedS, { fastest, slowest: Math.min(1, slowestSpeed) });
+  return (
+    <>
+      <TakesExchange productionId={productionId} shot={shot} wish={{ fastest, wantedScreenS: wantedS }} />
+      <section>
+        <h2>Best spans</h2>
+        {spans.length === 0 && <p className="haze">Nothing to use yet.</p>}
+        <ol className="best-spans">
+          {spans.map((span) => (
+            <li key={`${span.number} ${span.fromS}`}>
+              <strong>take {span.number}</strong>{' '}
+              <span className="figure">{spanWords(span, takes.find(({ number }) => number === span.number)!.take)}</span>
+              <span className="haze"> {screenTimeS(span.lengthS, captureFps, deliveryFps).toFixed(1)} s on the screen</span>
+            </li>
+          ))}
+        </ol>
+      </section>
+      <section>
+        <h2>On the screen</h2>
+        <NumberField
+          label="wanted in one go, s"
+          {...PLAN_LIMITS.screenTimeS}
+          step={0.1}
+          decimals={1}
+          value={wantedS}
+          onChange={(seconds, gesture) =>
+            edit('how long it shall be on the screen', (now) => setGoals(now, { screenTimeS: seconds }), gesture)
+          }
+        />
+        <NumberField
+          label="soft parts sped up at most, times"
+          min={1}
+          max={64}
+          step={1}
+          decimals={1}
+          value={fastest}
+          onChange={setFastest}
+        />
+        {stretch !== 1 && (
+          <p>
+            Captured at {captureFps}, shown at {deliveryFps}: it lasts <strong>{Number(stretch.toFixed(2))} times</strong> as
+            long, and costs {formatStops(lightCostStops)} of light.{' '}
+            {captureForScreenS(wantedS, captureFps, deliveryFps).toFixed(1)} s sharp in one go are enough.
+          </p>
+        )}
+        {retimed && best && (
+          <p>
+            Take {best.number} retimed: <strong>{retimed.screenTimeS.toFixed(1)} s</strong>, of which{' '}
+            {retimed.softScreenS.toFixed(1)} s are soft.
+            {retimed.missingS > 0 && (
+              <span className="tone-soft">
+                {' '}
+                {retimed.missingS.toFixed(1)} s are missing: slower, frames would be shown twice.
+              </span>
+            )}
+          </p>
+        )}
+      </section>
+    </>
+  );
+}

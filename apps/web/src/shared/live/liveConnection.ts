@@ -1,0 +1,113 @@
+import type { JoinedView, RollCueMessage, RollView } from '@still-heron/contract';
+import type { DeviceMessage, DeviceCommand } from '@still-heron/core';
+import { io, type Socket } from 'socket.io-client';
+import { type ClockAnswer, type ClockOffset, clockOffset, ownMs } from './clockOffset';
+
+/** State of the connection to other devices that show the shot. */
+export interface ConnectionState {
+  readonly isConnected: boolean;
+  readonly others: readonly string[];
+  /** null until synchronised */
+  readonly clock: ClockOffset | null;
+}
+
+/** Events from the connection. */
+export interface ConnectionEvents {
+  /** A roll that started or continues elsewhere */
+  roll(roll: RollView): void;
+  setOff(setOff: RollCueMessage): void;
+  end(rollId: string): void;
+  /** Ring angle of the device that turns it */
+  wheel(ringDeg: number): void;
+  /** Message from the port for wheels, motors and cameras */
+  device(message: DeviceMessage): void;
+  /** Connected, for the first time or again: a rolling device then sends its roll again */
+  joined(): void;
+}
+
+export interface LiveConnection {
+  readonly state: () => ConnectionState;
+  readonly subscribe: (listener: () => void) => () => void;
+  tellRoll(roll: RollView): void;
+  tellSetOff(setOff: RollCueMessage): void;
+  tellEnd(rollId: string): void;
+  tellWheel(ringDeg: number): void;
+  order(order: DeviceCommand): void;
+  close(): void;
+}
+
+/** Number of clock exchanges, and the interval between synchronisations. */
+const QUESTIONS = 8;
+const RETRY_DELAY_MS = 30_000;
+const PROGRESS_DELAY_MS = 5000;
+
+/** Opens the connection for a shot. It reconnects by itself. */
+export function openConnection(shotId: string, device: string, events: ConnectionEvents): LiveConnection {
+  const socket = io({ path: '/api/live', transports: ['websocket'], reconnectionDelayMax: 1000, forceNew: true });
+  let state: ConnectionState = { isConnected: false, others: [], clock: null };
+  const listeners = new Set<() => void>();
+  const change = (changes: Partial<ConnectionState>) => {
+    state = { ...state, ...changes };
+    listeners.forEach((listener) => listener());
+  };
+  const setClock = () => void askClock(socket).then((clock) => clock && change({ clock }));
+  const timer = setInterval(setClock, RETRY_DELAY_MS);
+  socket.on('connect', () => {
+    change({ isConnected: true });
+    setClock();
+    void ask<JoinedView>(socket, 'join', { shotId, device }).then((joined) => {
+      if (!joined) return;
+      change({ others: joined.devices });
+      if (joined.roll) events.roll(joined.roll);
+      events.joined();
+    });
+  });
+  socket.on('disconnect', () => change({ isConnected: false, others: [] }));
+  socket.on('devices', (others: string[]) => change({ others }));
+  socket.on('roll', events.roll);
+  socket.on('set-off', events.setOff);
+  socket.on('end', ({ rollId }: { rollId: string }) => events.end(rollId));
+  socket.on('wheel', events.wheel);
+  socket.on('device', events.device);
+  // messages are not queued while disconnected: a roll is sent again as a whole
+  const tell = (event: string, body: object) => {
+    if (socket.connected) socket.emit(event, body);
+  };
+  return {
+    state: () => state,
+    subscribe: (listener) => {
+      listeners.add(listener);
+      return () => listeners.delete(listener);
+    },
+    tellRoll: (roll) => tell('roll', roll),
+    tellSetOff: (setOff) => tell('set-off', setOff),
+    tellEnd: (rollId) => tell('end', { rollId }),
+    tellWheel: (ringDeg) => socket.connected && socket.volatile.emit('wheel', { ringDeg }),
+    order: (order) => tell('order', order),
+    close: () => {
+      clearInterval(timer);
+      socket.close();
+    },
+  };
+}
+
+async function ask<T>(socket: Socket, event: string, body?: object): Promise<T | null> {
+  const line = socket.timeout(PROGRESS_DELAY_MS);
+  try {
+    return (body ? await line.emitWithAck(event, body) : await line.emitWithAck(event)) as T;
+  } catch {
+    // disconnected again; synchronise after the reconnect
+    return null;
+  }
+}
+
+async function askClock(socket: Socket): Promise<ClockOffset | null> {
+  const answers: ClockAnswer[] = [];
+  for (let question = 0; question < QUESTIONS; question++) {
+    const sentMs = ownMs();
+    const serverMs = await ask<number>(socket, 'clock');
+    if (serverMs === null) break;
+    answers.push({ sentMs, serverMs, heardMs: ownMs() });
+  }
+  return answers.length === 0 ? null : clockOffset(answers);
+}

@@ -1,0 +1,34 @@
+import { evaluatePull, findFixes, smallestChanges, methodOffers, type PullVerdict, suggestImprovements } from '@still-heron/core';
+import { expose, transfer } from 'comlink';
+import type { EvaluatorWorker } from './protocol';
+import { trackOffer } from './trackOffer';
+import { summarise } from './summariseShot';
+import { createTrialRunner } from './simulation/trialRunner';
+
+const worker: EvaluatorWorker = {
+  evaluate(plan) {
+    const verdict = evaluatePull(plan);
+    return transfer(verdict, buffersOf(verdict));
+  },
+  summarise,
+  mends: findFixes,
+  trackOffer,
+  smallestChanges,
+  helps: suggestImprovements,
+  methods: methodOffers,
+  ...createTrialRunner(),
+};
+
+/** Buffers to transfer instead of copying. */
+function buffersOf(verdict: PullVerdict): ArrayBuffer[] {
+  if (verdict.status !== 'judged') return [];
+  const subjects = verdict.subjects.flatMap(({ distanceMm, blurCircles, marginMm, sharp }) => [
+    distanceMm,
+    blurCircles,
+    marginMm,
+    sharp,
+  ]);
+  return [...Object.values(verdict.track), ...subjects].map((values: Float64Array | Uint8Array) => values.buffer as ArrayBuffer);
+}
+
+expose(worker);

@@ -1,0 +1,70 @@
+import { type SmallestChange, SOLVER_WAYS, type Fix, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { createEvaluator } from './latestWins';
+import type { TrackOffer, ShotSummary } from './protocol';
+import { startWorker } from './startWorker';
+
+const { remote } = startWorker();
+
+/** Evaluator of the open shot; one per page. */
+export const evaluator = createEvaluator((plan) => remote.evaluate(plan));
+
+/** Summary of a shot for its row; a plan that can't be evaluated says so in its row. */
+export async function summariseShot(plan: ShotPlan, units: UnitSystem): Promise<ShotSummary> {
+  return remote.summarise(plan, units).catch((error: unknown) => ({
+    outcome: 'unreadable' as const,
+    parts: [
+      { tone: 'soft' as const, text: `This plan can't be judged: ${error instanceof Error ? error.message : 'unknown reason'}.` },
+    ],
+    sketch: [],
+    softSpans: [],
+  }));
+}
+
+/** Fixes are searched in a worker of their own, started on first use, so that verdicts do not wait. */
+let fixWorker: ReturnType<typeof startWorker> | null = null;
+
+/** Fixes for a plan; empty if it can't be evaluated. */
+export async function fixesFor(plan: ShotPlan): Promise<readonly Fix[]> {
+  fixWorker ??= startWorker();
+  return fixWorker.remote.mends(plan).catch((error: unknown) => {
+    console.error(error);
+    return [];
+  });
+}
+
+export interface SolvedTracks {
+  readonly offers: readonly TrackOffer[];
+  /** Changes that would make the requirements possible, if no track meets them */
+  readonly changes: readonly SmallestChange[];
+}
+
+/** Tracks are worked out in a worker of their own; it is terminated to cancel. */
+let solverWorker: ReturnType<typeof startWorker> | null = null;
+
+/**
+ * Works out tracks in all ways, one after the other.
+ *
+ * @param onProgress - receives the number of finished ways
+ * @returns the result, and a function to cancel; the promise then never settles
+ */
+export function solveTracksFor(
+  plan: ShotPlan,
+  onProgress: (done: number) => void,
+): { readonly lines: Promise<SolvedTracks>; readonly cancel: () => void } {
+  const used = (solverWorker ??= startWorker());
+  const lay = async (): Promise<SolvedTracks> => {
+    const offers: TrackOffer[] = [];
+    for (const [index, way] of SOLVER_WAYS.entries()) {
+      const offer = await used.remote.trackOffer(plan, way);
+      if (offer) offers.push(offer);
+      onProgress(index + 1);
+    }
+    const changes = offers.some(({ laid }) => laid.impossible !== null) ? await used.remote.smallestChanges(plan) : [];
+    return { offers, changes };
+  };
+  const cancel = () => {
+    used.stop();
+    if (solverWorker === used) solverWorker = null;
+  };
+  return { lines: lay(), cancel };
+}

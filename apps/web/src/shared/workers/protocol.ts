@@ -1,0 +1,52 @@
+import type {
+  Improvement,
+  CompleteVerdict,
+  TrackSolution,
+  SmallestChange,
+  SolverWay,
+  Fix,
+  MethodOffer,
+  PullVerdict,
+  SentencePart,
+  ShotPlan,
+  UnitSystem,
+} from '@still-heron/core';
+import type { TrialRunner } from './simulation/trialRunner';
+
+/** Summary of a verdict for a shot's row. */
+export interface ShotSummary {
+  readonly outcome: 'incomplete' | 'sharp' | 'tight' | 'too-hard' | 'soft' | 'unreadable';
+  readonly parts: readonly SentencePart[];
+  /** Focus track as ring position, 0 (far end) to 1 (near end), evenly spaced in time; empty without a track */
+  readonly sketch: readonly number[];
+  /** Soft spans as shares of the shot's duration */
+  readonly softSpans: readonly { readonly from: number; readonly to: number }[];
+}
+
+/** A worked-out track with its result. */
+export interface TrackOffer {
+  readonly laid: TrackSolution;
+  readonly outcome: CompleteVerdict['outcome'];
+  readonly sharpS: number;
+  readonly requiredS: number;
+  /** All requirements are met */
+  readonly isWhole: boolean;
+  /** Peak speed of the wheel or ring */
+  readonly fastestDegPerS: number;
+}
+
+/** Interface of a page worker. Several workers share it. Only comlink deals with messages. */
+export interface EvaluatorWorker extends TrialRunner {
+  evaluate(plan: ShotPlan): PullVerdict;
+  summarise(plan: ShotPlan, units: UnitSystem): ShotSummary;
+  /** Fixes, best first */
+  mends(plan: ShotPlan): Fix[];
+  /** A track worked out in one way; null if there is nothing to work out */
+  trackOffer(plan: ShotPlan, way: SolverWay): TrackOffer | null;
+  /** Changes that make an impossible plan possible */
+  smallestChanges(plan: ShotPlan): SmallestChange[];
+  /** Possible improvements, not simulated yet */
+  helps(plan: ShotPlan): Improvement[];
+  /** Plans of all focus methods, not simulated yet */
+  methods(plan: ShotPlan): MethodOffer[];
+}

@@ -1,0 +1,135 @@
+import { type KeepRate, keepRateOf, mergeCounts } from '@still-heron/core';
+import type { TrialRunner, TrialAnswer, TrialRequest } from './trialRunner';
+
+/** Progress of a job. */
+export interface TrialProgress {
+  /** Results by request; null for a plan that can't be evaluated */
+  readonly rates: readonly (KeepRate | null)[];
+  readonly takesDone: number;
+  readonly takesInAll: number;
+  readonly isDone: boolean;
+}
+
+export interface TrialJob {
+  readonly asks: readonly TrialRequest[];
+  /** Trials per request */
+  readonly takes: number;
+  readonly seed: number;
+  /** Jobs with the lowest rank run first; of equal ones, the newest */
+  readonly rank: number;
+  readonly onProgress: (progress: TrialProgress) => void;
+}
+
+export interface TrialPool {
+  /** Runs a job: a few trials of every request first, then the rest. The result does not depend on the number of workers. */
+  draw(job: TrialJob): { readonly cancel: () => void };
+}
+
+/** Trials of each request in the first pass: enough for a stable first figure. */
+const FIRST_TRIALS = 100;
+/** Minimum interval of progress reports, except the first and the last. */
+const PROGRESS_MS = 120;
+/** Trials per task after the first pass: short enough to cancel, long enough to limit overhead. */
+const TRIALS_PER_TASK = 600;
+
+interface Task {
+  readonly index: number;
+  readonly firstTrial: number;
+  readonly takes: number;
+}
+
+interface Running extends TrialJob {
+  readonly id: number;
+  readonly waiting: Task[];
+  readonly answers: TrialAnswer[][];
+  toldMs: number;
+  takesDone: number;
+  takesToCome: number;
+  firstToCome: number;
+  isGivenUp: boolean;
+}
+
+/** Distributes trials among workers. */
+export function createTrialPool(runners: readonly TrialRunner[]): TrialPool {
+  let jobs: Running[] = [];
+  let nextId = 0;
+  const idle = new Set(runners.keys());
+
+  function pick(worker: number): { job: Running; task: Task } | null {
+    const ordered = [...jobs].sort((a, b) => a.rank - b.rank || b.id - a.id);
+    const job = ordered.find(({ waiting }) => waiting.length > 0);
+    if (!job) return null;
+    // a worker continues with a plan it has prepared already
+    const { firstTrial } = job.waiting[0]!;
+    const own = job.waiting.findIndex((task) => task.firstTrial === firstTrial && task.index % runners.length === worker);
+    return { job, task: job.waiting.splice(Math.max(own, 0), 1)[0]! };
+  }
+
+  async function work(worker: number): Promise<void> {
+    idle.delete(worker);
+    for (let next = pick(worker); next; next = pick(worker)) await runTask(worker, next.job, next.task);
+    idle.add(worker);
+  }
+
+  async function runTask(worker: number, job: Running, { index, firstTrial, takes }: Task): Promise<void> {
+    const part = { key: `${job.id} ${index}`, ask: job.asks[index]!, seed: job.seed, firstTrial, takes };
+    const answer = await Promise.resolve(runners[worker]!.run(part)).catch((error: unknown): TrialAnswer => {
+      console.error(error);
+      return null;
+    });
+    if (job.isGivenUp) return;
+    job.answers[index]!.push(answer);
+    job.takesDone += takes;
+    if (firstTrial === 0) job.firstToCome--;
+    const { takesDone, takesToCome: takesInAll, firstToCome, seed } = job;
+    const isDone = takesDone === takesInAll;
+    const isFirst = firstTrial === 0 && firstToCome === 0;
+    if (isDone) jobs = jobs.filter((one) => one !== job);
+    if (firstToCome > 0 || !(isFirst || isDone || performance.now() - job.toldMs > PROGRESS_MS)) return;
+    job.toldMs = performance.now();
+    job.onProgress({ rates: job.answers.map((answers) => rateOf(answers, seed)), takesDone, takesInAll, isDone });
+  }
+
+  return {
+    draw(given) {
+      const { asks, takes } = given;
+      const waiting = tasksOf(asks.length, takes);
+      const job: Running = {
+        ...given,
+        id: nextId++,
+        waiting,
+        answers: asks.map(() => []),
+        toldMs: 0,
+        takesDone: 0,
+        takesToCome: asks.length * takes,
+        firstToCome: asks.length,
+        isGivenUp: false,
+      };
+      jobs.push(job);
+      for (const worker of [...idle]) void work(worker);
+      return {
+        cancel() {
+          job.isGivenUp = true;
+          jobs = jobs.filter((one) => one !== job);
+        },
+      };
+    },
+  };
+}
+
+/** First part of every request, then the next part of every request, so that all become more accurate together. */
+function tasksOf(asks: number, takes: number): Task[] {
+  const tasks: Task[] = [];
+  for (let first = 0; first < takes;) {
+    const part = Math.min(first === 0 ? FIRST_TRIALS : TRIALS_PER_TASK, takes - first);
+    for (let index = 0; index < asks; index++) tasks.push({ index, firstTrial: first, takes: part });
+    first += part;
+  }
+  return tasks;
+}
+
+function rateOf(answers: readonly TrialAnswer[], seed: number): KeepRate | null {
+  const known = answers.flatMap((answer) => answer ?? []);
+  const [first] = known;
+  return first ? keepRateOf(first.beats, mergeCounts(known.map(({ counts }) => counts)), seed) : null;
+}

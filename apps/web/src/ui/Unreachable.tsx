@@ -1,0 +1,34 @@
+import { useEffect } from 'react';
+import { problemOf } from '../shared/api/api';
+import { PageNote } from './PageNote';
+
+const RETRY_MS = 2000;
+
+interface Props {
+  readonly error: unknown;
+  readonly retry: () => void;
+}
+
+/** Replaces a page whose data could not be loaded. It says why, and retries while the server is unreachable. */
+export function Unreachable({ error, retry }: Props) {
+  const { isUnreachable, body } = problemOf(error);
+  useEffect(() => {
+    if (!isUnreachable) return undefined;
+    const timer = setInterval(retry, RETRY_MS);
+    return () => clearInterval(timer);
+  }, [isUnreachable, retry]);
+  return (
+    <PageNote
+      title={isUnreachable ? 'The server does not answer.' : `${body.message[0]?.toUpperCase()}${body.message.slice(1)}.`}
+    >
+      <p role="alert">
+        {isUnreachable
+          ? 'Start it again with npm start (or npm run demo). This page tries every two seconds and goes on by itself; what you edited is kept here.'
+          : body.code === 'not-found'
+            ? 'It may have been deleted, or the address is not whole.'
+            : `Needed: ${body.need}.`}
+      </p>
+      {!isUnreachable && <a href="/productions">Back to the productions</a>}
+    </PageNote>
+  );
+}

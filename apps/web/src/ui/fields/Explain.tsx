@@ -1,0 +1,41 @@
+import { type ReactNode, Suspense, useState } from 'react';
+import { lazyPart } from '../../shared/lazyPart';
+import './explain.css';
+
+const Explanation = lazyPart(() => import('./Explanation').then(({ Explanation }) => Explanation));
+
+interface Props {
+  readonly children: ReactNode;
+  /** Short name of the figure */
+  readonly what: string;
+  /** Formula with the shot's values, and assumptions, one per line */
+  readonly lines: readonly string[];
+}
+
+/** A figure with an explanation on hover or focus. Until then it is a plain button, which is cheap to redraw during a drag. */
+export function Explain({ children, what, lines }: Props) {
+  const [isRequired, setIsAsked] = useState(false);
+  const figure = (
+    <button
+      type="button"
+      className="explained"
+      aria-label={`${what}: where it comes from`}
+      onMouseEnter={() => setIsAsked(true)}
+      onMouseLeave={() => setIsAsked(false)}
+      onFocus={() => setIsAsked(true)}
+      onBlur={() => setIsAsked(false)}
+    >
+      {children}
+    </button>
+  );
+  return (
+    <span className="explain-anchor">
+      {figure}
+      {isRequired && (
+        <Suspense fallback={null}>
+          <Explanation what={what} lines={lines} />
+        </Suspense>
+      )}
+    </span>
+  );
+}

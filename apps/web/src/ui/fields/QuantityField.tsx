@@ -1,0 +1,104 @@
+import { type KeyboardEvent, type ReactNode, useId, useRef, useState } from 'react';
+import type { Problem } from '@still-heron/core';
+import './fields.css';
+import { newGesture } from '../../shared/gestures/newGesture';
+
+/** Result of reading a typed text: its value, or a problem with a remedy. */
+export type Reading<T> = { readonly value: T } | { readonly problem: Pick<Problem, 'message' | 'need'> };
+
+export interface QuantityFieldProps<T> {
+  readonly label: string;
+  readonly value: T;
+  readonly print: (value: T) => string;
+  readonly read: (text: string) => Reading<T>;
+  /** Called with a new valid value; repeated nudges share a gesture */
+  readonly onChange: (value: T, gesture: string) => void;
+  /** Value a number of display steps away; without it arrow keys do nothing */
+  readonly nudge?: (value: T, steps: number) => T;
+  readonly unit?: string;
+  readonly hint?: ReactNode;
+  /** Visually hidden label; screen readers still read it */
+  readonly isBare?: boolean;
+  readonly size?: 'large' | 'normal';
+  readonly placeholder?: string;
+  readonly testId?: string;
+}
+
+/**
+ * Field for a typed quantity. Enter or leaving the field applies it, Escape reverts it. Arrow keys change it by the display
+ * step, with Shift by ten. An invalid text stays in the field with a remedy below.
+ */
+export function QuantityField<T>(props: QuantityFieldProps<T>) {
+  const { label, value, print, read, onChange, nudge, unit, hint, isBare, size = 'normal', placeholder, testId } = props;
+  const id = useId();
+  const [draft, setDraft] = useState<string | null>(null);
+  const [problem, setProblem] = useState<Pick<Problem, 'message' | 'need'> | null>(null);
+  const gesture = useRef('');
+
+  /** @returns whether the text is valid */
+  function take(text: string): boolean {
+    const reading = text === print(value) ? { value } : read(text);
+    if ('problem' in reading) {
+      setProblem(reading.problem);
+      return false;
+    }
+    setDraft(null);
+    setProblem(null);
+    if (reading.value !== value) onChange(reading.value, newGesture('field'));
+    return true;
+  }
+
+  function onKeyDown(event: KeyboardEvent<HTMLInputElement>): void {
+    if (event.key === 'Enter') {
+      // a form with an invalid field is not submitted
+      if (!take(event.currentTarget.value)) event.preventDefault();
+    } else if (event.key === 'Escape' && draft !== null) {
+      event.stopPropagation();
+      setDraft(null);
+      setProblem(null);
+    } else if (nudge && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+      event.preventDefault();
+      setDraft(null);
+      setProblem(null);
+      const steps = (event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1);
+      onChange(nudge(value, steps), gesture.current);
+    }
+  }
+
+  return (
+    <div className={`field field-${size}`}>
+      <label htmlFor={id} className={isBare ? 'unseen' : 'field-label'}>
+        {label}
+      </label>
+      <span className="field-line">
+        <input
+          id={id}
+          data-testid={testId}
+          data-draft={draft !== null || undefined}
+          className="field-input figure"
+          value={draft ?? print(value)}
+          placeholder={placeholder}
+          autoComplete="off"
+          spellCheck={false}
+          aria-invalid={problem !== null}
+          aria-describedby={problem ? `${id}-problem` : undefined}
+          onChange={(event) => setDraft(event.target.value)}
+          onFocus={(event) => {
+            gesture.current = newGesture('nudge');
+            event.target.select();
+          }}
+          onBlur={(event) => draft !== null && take(event.target.value)}
+          onKeyDown={onKeyDown}
+        />
+        {unit && <span className="field-unit">{unit}</span>}
+      </span>
+      {problem ? (
+        <p id={`${id}-problem`} className="field-problem" role="alert">
+          {problem.message}. Type {problem.need}.
+        </p>
+      ) : (
+        hint && <p className="field-hint">{hint}</p>
+      )}
+    </div>
+  );
+}

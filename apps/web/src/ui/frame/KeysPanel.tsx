@@ -1,0 +1,37 @@
+import { useEffect, useRef } from 'react';
+import { PAGE_KEYS, type PageName } from '../../shared/keys/pageKeys';
+
+interface Props {
+  readonly screen: PageName;
+  readonly onClose: () => void;
+}
+
+/** Lists the keys of the current page. It covers the side column and leaves the main area visible. */
+export function KeysPanel({ screen, onClose }: Props) {
+  const close = useRef<HTMLButtonElement>(null);
+  useEffect(() => close.current?.focus(), []);
+  return (
+    <aside className="keys-panel" aria-label="Keys of this screen" onKeyDown={(event) => event.key === 'Escape' && onClose()}>
+      <header>
+        <h2>Keys</h2>
+        <button type="button" className="quiet" ref={close} onClick={onClose}>
+          Hide
+        </button>
+      </header>
+      <dl>
+        {PAGE_KEYS[screen].map(({ keys, does }) => (
+          <div key={does}>
+            <dt>
+              {keys.map((key, index) => (
+                <kbd className="key" key={index}>
+                  {key}
+                </kbd>
+              ))}
+            </dt>
+            <dd>{does}</dd>
+          </div>
+        ))}
+      </dl>
+    </aside>
+  );
+}
