@@ -96,6 +96,10 @@ export default ts.config(
   restrict(['packages/core/src/*.ts'], coreIsAlone),
   ...stageRules,
   restrict(
+    ['packages/wording/**/*.ts'],
+    ban('The wording knows only the core.', '^@still-heron/(server|web|contract)', 'apps/', '^(?!\\.{1,2}/|@still-heron/core$)'),
+  ),
+  restrict(
     ['packages/contract/**/*.ts'],
     ban('The contract knows the core and the checks alone.', '^@still-heron/(server|web)', 'apps/'),
   ),

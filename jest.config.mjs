@@ -22,7 +22,7 @@ const shared = {
   transform: { '^.+\\.(t|j|mj)sx?$': swc() },
   transformIgnorePatterns: ['/node_modules/(?!(comlink|idb-keyval|@still-heron)/)'],
   moduleNameMapper: {
-    '^@still-heron/(core|contract)$': '<rootDir>/packages/$1/src/index.ts',
+    '^@still-heron/(core|contract|wording)$': '<rootDir>/packages/$1/src/index.ts',
     // use d3's CommonJS bundles: Jest loads no native ESM
     '^d3-([a-z-]+)$': '<rootDir>/node_modules/d3-$1/dist/d3-$1.js',
     '^(\\.{1,2}/.*)\\.js$': '$1',
@@ -32,6 +32,7 @@ const shared = {
 export default {
   projects: [
     { ...shared, displayName: 'core', roots: ['<rootDir>/packages/core'] },
+    { ...shared, displayName: 'wording', roots: ['<rootDir>/packages/wording'] },
     { ...shared, displayName: 'server', roots: ['<rootDir>/apps/server', '<rootDir>/packages/contract'] },
     { ...shared, displayName: 'page', roots: ['<rootDir>/apps/web'] },
     { ...shared, displayName: 'house', roots: ['<rootDir>/tools'] },

@@ -24,6 +24,7 @@ export function install() {
 
 const SOURCES = [
   'packages/core/src',
+  'packages/wording/src',
   'packages/contract/src',
   'apps/server/src',
   'apps/web/src',
@@ -39,6 +40,7 @@ export function build({ force = false } = {}) {
   const builtMs = newestMs(BUILT);
   const outputs = [
     'packages/core/dist/index.js',
+    'packages/wording/dist/index.js',
     'packages/contract/dist/index.js',
     'apps/server/dist/main.js',
     'apps/web/dist/index.html',

@@ -26,7 +26,13 @@ await main(() => {
     }
   };
   attempt('types', () => {
-    for (const project of ['packages/core/tsconfig.test.json', 'apps/server/tsconfig.test.json', 'apps/web', 'e2e'])
+    for (const project of [
+      'packages/core/tsconfig.test.json',
+      'packages/wording/tsconfig.test.json',
+      'apps/server/tsconfig.test.json',
+      'apps/web',
+      'e2e',
+    ])
       node(`Types of ${project}`, [TSC, '-p', join(ROOT, project)]);
   });
   attempt('rules and format', () => {

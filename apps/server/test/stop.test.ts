@@ -71,7 +71,7 @@ test('a shot without anything to keep says what is missing; one that is not ther
     plan: { ...addSubject(newPlan(), { name: 'Ines', distanceMm: 2000 }), beats: [] },
   });
   expect((await server.request.get(`/api/shots/${unasked.id}/stops`).expect(409)).body).toMatchObject({
-    message: 'nothing is asked of anyone in this shot',
+    message: 'nothing has to be sharp in this shot',
     path: 'beats',
   });
   await server.request.get('/api/shots/nonsense/keep-rate').expect(404);

@@ -1,5 +1,6 @@
 import { ApiProperty } from '@nestjs/swagger';
 import { checkPlan, MAX_KIT_ITEMS, PLAN_LIMITS, UNSTORABLE, upgradePlan } from '@still-heron/core';
+import { alternatives, lengthText, rangeText } from '@still-heron/wording';
 import { Transform } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -26,7 +27,7 @@ export interface CheckContext {
   readonly need: string;
 }
 
-const said = (code: string, need: string): { context: CheckContext } => ({ context: { code, need } });
+const context = (code: string, need: string): { context: CheckContext } => ({ context: { code, need } });
 
 function all(...decorators: PropertyDecorator[]): PropertyDecorator {
   return (target, key) => decorators.forEach((decorate) => decorate(target, key));
@@ -34,12 +35,12 @@ function all(...decorators: PropertyDecorator[]): PropertyDecorator {
 
 /** Text with a length limit, without characters that can't be stored. */
 export function Text({ min = 0, max, description }: { min?: number; max: number; description: string }): PropertyDecorator {
-  const need = min > 0 ? `text of ${min} to ${max} characters` : `text of at most ${max} characters`;
+  const need = lengthText({ min, max });
   return all(
     ApiProperty({ type: String, minLength: min, maxLength: max, description }),
     Storable(min > 0),
-    Length(min, max, { message: 'the length does not fit', ...said('wrong-length', need) }),
-    IsString({ message: 'it is not text', ...said('not-text', need) }),
+    Length(min, max, { message: 'the length is out of range', ...context('wrong-length', need) }),
+    IsString({ message: 'it is not text', ...context('not-text', need) }),
   );
 }
 
@@ -54,7 +55,10 @@ function Storable(needsWords: boolean): PropertyDecorator {
       name: 'storable',
       target: target.constructor,
       propertyName: key as string,
-      options: { message: 'the text is blank or holds characters that no text has', ...said('bad-characters', 'plain text') },
+      options: {
+        message: 'the text is blank or contains characters that can’t be stored',
+        ...context('bad-characters', 'plain text'),
+      },
       validator: {
         validate: (value: unknown) =>
           typeof value !== 'string' || !(UNSTORABLE.test(value) || (needsWords && value.trim() === '')),
@@ -64,12 +68,12 @@ function Storable(needsWords: boolean): PropertyDecorator {
 
 /** A number within a range. */
 export function Quantity({ min, max }: { min: number; max: number }, description: string): PropertyDecorator {
-  const need = `a number from ${min} to ${max}`;
+  const need = rangeText({ min, max });
   return all(
     ApiProperty({ type: Number, minimum: min, maximum: max, description }),
-    IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'it is not a number', ...said('not-a-number', need) }),
-    Min(min, { message: 'it is too small', ...said('out-of-range', need) }),
-    Max(max, { message: 'it is too large', ...said('out-of-range', need) }),
+    IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'it is not a number', ...context('not-a-number', need) }),
+    Min(min, { message: 'it is too small', ...context('out-of-range', need) }),
+    Max(max, { message: 'it is too large', ...context('out-of-range', need) }),
   );
 }
 
@@ -82,16 +86,16 @@ export function Version(): PropertyDecorator {
       minimum: 1,
       description: 'The version this change was made from; another one stored answers 409.',
     }),
-    IsInt({ message: 'it is not a whole number', ...said('not-whole', need) }),
-    Min(1, { message: 'it is below 1', ...said('out-of-range', need) }),
-    Max(2 ** 31 - 1, { message: 'it is too large', ...said('out-of-range', need) }),
+    IsInt({ message: 'it is not a whole number', ...context('not-whole', need) }),
+    Min(1, { message: 'it is below 1', ...context('out-of-range', need) }),
+    Max(2 ** 31 - 1, { message: 'it is too large', ...context('out-of-range', need) }),
   );
 }
 
 export function Choice(values: readonly string[], description: string): PropertyDecorator {
   return all(
     ApiProperty({ enum: values, description }),
-    IsIn(values, { message: 'it is none of the choices', ...said('not-a-choice', values.join(' or ')) }),
+    IsIn(values, { message: 'it is not one of the choices', ...context('not-a-choice', alternatives(values)) }),
   );
 }
 
@@ -99,9 +103,9 @@ export function Ids(max: number, description: string): PropertyDecorator {
   const need = `a list of at most ${max} different ids`;
   return all(
     ApiProperty({ type: [String], maxItems: max, description }),
-    IsString({ each: true, message: 'an id is not text', ...said('not-text', need) }),
-    ArrayUnique({ message: 'an id stands there twice', ...said('id-twice', need) }),
-    ArrayMaxSize(max, { message: 'it is not a list, or too long', ...said('not-a-list', need) }),
+    IsString({ each: true, message: 'an id is not text', ...context('not-text', need) }),
+    ArrayUnique({ message: 'an id appears twice', ...context('id-twice', need) }),
+    ArrayMaxSize(max, { message: 'it is not a list, or too long', ...context('not-a-list', need) }),
   );
 }
 
@@ -113,7 +117,7 @@ export function KitDocument(): PropertyDecorator {
       key,
     );
     Transform(({ obj }: { obj: Record<string, unknown> }) => obj[key as string], { toClassOnly: true })(target, key);
-    IsObject({ message: 'it is not an object', ...said('not-an-object', 'an item of kit') })(target, key);
+    IsObject({ message: 'it is not an object', ...context('not-an-object', 'an item of kit') })(target, key);
   };
 }
 
@@ -125,7 +129,7 @@ export function TakeDocument(): PropertyDecorator {
       key,
     );
     Transform(({ obj }: { obj: Record<string, unknown> }) => obj[key as string], { toClassOnly: true })(target, key);
-    IsObject({ message: 'it is not an object', ...said('not-an-object', 'a take') })(target, key);
+    IsObject({ message: 'it is not an object', ...context('not-an-object', 'a take') })(target, key);
   };
 }
 
@@ -138,7 +142,7 @@ export function Id(description: string): PropertyDecorator {
 export function Uuid(description: string): PropertyDecorator {
   return all(
     ApiProperty({ type: String, format: 'uuid', description }),
-    IsUUID('all', { message: 'it is no id', ...said('not-an-id', 'a UUID') }),
+    IsUUID('all', { message: 'it is not an id', ...context('not-an-id', 'a UUID') }),
   );
 }
 
@@ -146,7 +150,7 @@ export function Uuid(description: string): PropertyDecorator {
 export function Flag(description: string): PropertyDecorator {
   return all(
     ApiProperty({ type: Boolean, description }),
-    IsBoolean({ message: 'it is neither true nor false', ...said('not-yes-or-no', 'true or false') }),
+    IsBoolean({ message: 'it is neither true nor false', ...context('not-yes-or-no', 'true or false') }),
   );
 }
 
@@ -156,7 +160,7 @@ export function Moment(description: string): PropertyDecorator {
     ApiProperty({ type: String, format: 'date-time', description }),
     IsISO8601(
       { strict: true },
-      { message: 'it is not a point in time', ...said('not-a-time', 'such as 2026-03-01T10:15:00.000Z') },
+      { message: 'it is not a point in time', ...context('not-a-time', 'such as 2026-03-01T10:15:00.000Z') },
     ),
   );
 }
@@ -166,8 +170,8 @@ export function KitList(): PropertyDecorator {
   return (target, key) => {
     ApiProperty({ type: [Object], required: false, description: 'Items of this kind' })(target, key);
     Transform(({ obj }: { obj: Record<string, unknown> }) => obj[key as string], { toClassOnly: true })(target, key);
-    IsArray({ message: 'it is not a list', ...said('not-a-list', 'a list of items') })(target, key);
-    ArrayMaxSize(MAX_KIT_ITEMS, { message: 'the list is too long', ...said('too-many', `at most ${MAX_KIT_ITEMS} items`) })(
+    IsArray({ message: 'it is not a list', ...context('not-a-list', 'a list of items') })(target, key);
+    ArrayMaxSize(MAX_KIT_ITEMS, { message: 'the list is too long', ...context('too-many', `at most ${MAX_KIT_ITEMS} items`) })(
       target,
       key,
     );

@@ -1,5 +1,6 @@
 /** Public interface of the core, in flow order: a stage imports only the stages above it. */
-export { CoreError, PlanError, type Problem } from './errors.js';
+export { CoreError, PlanError } from './errors.js';
+export { type Problem, problem, type ProblemCode, type ProblemValues } from './problems.js';
 export { UNSTORABLE } from './shape.js';
 export * from './units/index.js';
 export * from './optics/index.js';

@@ -1,4 +1,4 @@
-import { describeGiven, type Problem } from './errors.js';
+import { describeGiven, type Problem } from './problems.js';
 
 /**
  * Declared shape of a JSON value. It checks a value from outside and reports every problem. Each shape is declared against its
@@ -19,18 +19,17 @@ export interface Limit {
 }
 
 export function quantity({ min, max, whole = false }: Limit): Shape<number> {
-  const need = `a ${whole ? 'whole ' : ''}number from ${min} to ${max}`;
   return {
     check(value, path, problems) {
+      const values = { given: describeGiven(value), min, max, isWhole: whole };
       const code =
         typeof value !== 'number' || !Number.isFinite(value)
           ? 'not-a-number'
           : value < min || value > max
             ? 'out-of-range'
             : null;
-      if (code) problems.push({ code, path, message: `got ${describeGiven(value)}`, need });
-      else if (whole && !Number.isInteger(value))
-        problems.push({ code: 'not-whole', path, message: `got ${describeGiven(value)}`, need });
+      if (code) problems.push({ code, path, values });
+      else if (whole && !Number.isInteger(value)) problems.push({ code: 'not-whole', path, values });
     },
   };
 }
@@ -39,15 +38,12 @@ export function quantity({ min, max, whole = false }: Limit): Shape<number> {
 export const UNSTORABLE = /\0|[\ud800-\udfff]/u;
 
 export function text({ min = 0, max }: { min?: number; max: number }): Shape<string> {
-  const need = min > 0 ? `text of ${min} to ${max} characters` : `text of at most ${max} characters`;
   return {
     check(value, path, problems) {
-      if (typeof value !== 'string') problems.push({ code: 'not-text', path, message: `got ${describeGiven(value)}`, need });
-      else if (value.trim().length < min) problems.push({ code: 'too-short', path, message: 'the text is empty', need });
-      else if (UNSTORABLE.test(value))
-        problems.push({ code: 'bad-characters', path, message: 'it holds characters that no text has', need: 'plain text' });
-      else if (value.length > max)
-        problems.push({ code: 'too-long', path, message: `the text has ${value.length} characters`, need });
+      if (typeof value !== 'string') problems.push({ code: 'not-text', path, values: { given: describeGiven(value), min, max } });
+      else if (value.trim().length < min) problems.push({ code: 'too-short', path, values: { min, max } });
+      else if (UNSTORABLE.test(value)) problems.push({ code: 'bad-characters', path, values: {} });
+      else if (value.length > max) problems.push({ code: 'too-long', path, values: { length: value.length, min, max } });
     },
   };
 }
@@ -56,12 +52,7 @@ export function oneOf<const T extends string | number>(...values: readonly T[]):
   return {
     check(value, path, problems) {
       if ((values as readonly unknown[]).includes(value)) return;
-      problems.push({
-        code: 'not-a-choice',
-        path,
-        message: `got ${describeGiven(value)}`,
-        need: values.join(', ').replace(/, ([^,]*)$/, ' or $1'),
-      });
+      problems.push({ code: 'not-a-choice', path, values: { given: describeGiven(value), choices: values.map(String) } });
     },
   };
 }
@@ -69,8 +60,7 @@ export function oneOf<const T extends string | number>(...values: readonly T[]):
 export function boolean(): Shape<boolean> {
   return {
     check(value, path, problems) {
-      if (typeof value !== 'boolean')
-        problems.push({ code: 'not-yes-or-no', path, message: `got ${describeGiven(value)}`, need: 'true or false' });
+      if (typeof value !== 'boolean') problems.push({ code: 'not-yes-or-no', path, values: { given: describeGiven(value) } });
     },
   };
 }
@@ -87,11 +77,11 @@ export function list<T>(shape: Shape<T>, { min = 0, max }: { min?: number; max: 
   return {
     check(value, path, problems) {
       if (!Array.isArray(value)) {
-        problems.push({ code: 'not-a-list', path, message: `got ${describeGiven(value)}`, need: 'a list' });
+        problems.push({ code: 'not-a-list', path, values: { given: describeGiven(value) } });
       } else if (value.length > max) {
-        problems.push({ code: 'too-many', path, message: `the list has ${value.length} items`, need: `at most ${max}` });
+        problems.push({ code: 'too-many', path, values: { count: value.length, max, counted: 'items' } });
       } else if (value.length < min) {
-        problems.push({ code: 'too-few', path, message: `the list has ${value.length} items`, need: `at least ${min}` });
+        problems.push({ code: 'too-few', path, values: { count: value.length, min, counted: 'items' } });
       } else {
         // not forEach, which skips holes
         for (let index = 0; index < value.length; index++) shape.check(value[index], `${path}[${index}]`, problems);
@@ -105,33 +95,17 @@ export function object<T extends object>(fields: { readonly [K in keyof T]-?: Sh
   return {
     check(value, path, problems) {
       if (!isRecord(value)) {
-        problems.push({
-          code: 'not-an-object',
-          path,
-          message: `got ${describeGiven(value)}`,
-          need: `an object with ${Object.keys(fields).join(', ')}`,
-        });
+        problems.push({ code: 'not-an-object', path, values: { given: describeGiven(value), fields: Object.keys(fields) } });
         return;
       }
       for (const key of Object.keys(value)) {
         if (!Object.hasOwn(fields, key)) {
-          problems.push({
-            code: 'unknown-field',
-            path: join(path, key),
-            message: 'this field is not known',
-            need: `only ${Object.keys(fields).join(', ')}`,
-          });
+          problems.push({ code: 'unknown-field', path: join(path, key), values: { fields: Object.keys(fields) } });
         }
       }
       for (const key of Object.keys(fields) as (keyof T & string)[]) {
         if (Object.hasOwn(value, key)) fields[key].check(value[key], join(path, key), problems);
-        else
-          problems.push({
-            code: 'missing-field',
-            path: join(path, key),
-            message: 'this field is missing',
-            need: 'a value for it',
-          });
+        else problems.push({ code: 'missing-field', path: join(path, key), values: {} });
       }
     },
   };
@@ -149,8 +123,7 @@ export function variant<T extends { readonly kind: string }>(shapes: {
         problems.push({
           code: 'not-a-choice',
           path: join(path, 'kind'),
-          message: `got ${describeGiven(kind)}`,
-          need: Object.keys(shapes).join(' or '),
+          values: { given: describeGiven(kind), choices: Object.keys(shapes) },
         });
     },
   };

@@ -1,4 +1,5 @@
-import type { ErrorBody } from '@still-heron/contract';
+import type { ErrorBody, ProblemView } from '@still-heron/contract';
+import { type Requested, requestText, type RequestProblemCode, type RequestProblemValues } from '@still-heron/wording';
 
 /** An error response with its status. */
 export class RequestProblem extends Error {
@@ -9,25 +10,31 @@ export class RequestProblem extends Error {
     super(body.message);
     this.name = 'RequestProblem';
   }
+
+  /**
+   * @param path - place in the request; empty for the whole
+   * @param status - HTTP status of the response
+   */
+  static of<C extends RequestProblemCode>(
+    status: number,
+    path: string,
+    code: C,
+    values: RequestProblemValues[C],
+  ): RequestProblem {
+    return new RequestProblem(status, requestView(path, code, values));
+  }
 }
 
-export function notFound(
-  what: 'production' | 'shot' | 'revision' | 'kit item' | 'kind of kit' | 'picture' | 'take',
-): RequestProblem {
-  return new RequestProblem(404, {
-    code: 'not-found',
-    message: `there is no such ${what}`,
-    path: '',
-    need: `the id of a ${what} that exists`,
-  });
+/** A problem of a request with its message. */
+export function requestView<C extends RequestProblemCode>(path: string, code: C, values: RequestProblemValues[C]): ProblemView {
+  return { code, path, ...requestText(code, values) };
+}
+
+export function notFound(what: Requested): RequestProblem {
+  return RequestProblem.of(404, '', 'not-found', { what });
 }
 
 export function versionConflict(given: number, stored: number, view?: ErrorBody['stored']): RequestProblem {
-  return new RequestProblem(409, {
-    code: 'version-conflict',
-    message: `it was changed since: version ${stored} is stored, this change was made from ${given}`,
-    path: 'version',
-    need: `a change made from version ${stored}`,
-    ...(view ? { stored: view } : {}),
-  });
+  const body = requestView('version', 'version-conflict', { given, stored });
+  return new RequestProblem(409, { ...body, ...(view ? { stored: view } : {}) });
 }

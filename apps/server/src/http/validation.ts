@@ -1,9 +1,10 @@
 import { type ArgumentMetadata, Injectable, type PipeTransform, ValidationPipe } from '@nestjs/common';
 import { type CheckContext, PLAN_CHECK, type ProblemView } from '@still-heron/contract';
 import { checkPlan } from '@still-heron/core';
+import { problemView } from '@still-heron/wording';
 import { plainToInstance } from 'class-transformer';
 import { type ValidationError, validateSync } from 'class-validator';
-import { notFound, RequestProblem } from './request-problem.js';
+import { notFound, RequestProblem, requestView } from './request-problem.js';
 
 /** Validates every body against its class. Unknown fields are rejected, and the answer lists all problems. */
 export function bodyValidation(): ValidationPipe {
@@ -21,12 +22,7 @@ export function bodyValidation(): ValidationPipe {
   const check = pipe.transform.bind(pipe);
   pipe.transform = (value: unknown, metadata: ArgumentMetadata) => {
     if (metadata.type === 'body' && (typeof value !== 'object' || value === null || Array.isArray(value))) {
-      throw new RequestProblem(400, {
-        code: 'not-an-object',
-        message: 'the body is not a JSON object',
-        path: '',
-        need: 'a JSON object',
-      });
+      throw RequestProblem.of(400, '', 'not-an-object', {});
     }
     return check(value, metadata);
   };
@@ -37,7 +33,7 @@ function problemsOf(error: ValidationError): ProblemView[] {
   return Object.entries(error.constraints ?? {}).flatMap(([check, message]) => {
     if (check === PLAN_CHECK) {
       return checkPlan(error.value).map((problem) => ({
-        ...problem,
+        ...problemView(problem),
         path: problem.path === '' ? error.property : `${error.property}.${problem.path}`,
       }));
     }
@@ -50,8 +46,7 @@ function problemsOf(error: ValidationError): ProblemView[] {
 /** Validates a socket message like a request body, and returns all problems. */
 export function problemsIn<T extends object>(Kind: new () => T, body: unknown): { value: T; problems: ProblemView[] } {
   if (typeof body !== 'object' || body === null || Array.isArray(body)) {
-    const problem = { code: 'not-an-object', message: 'it is not an object', path: '', need: 'an object' };
-    return { value: new Kind(), problems: [problem] };
+    return { value: new Kind(), problems: [requestView('', 'not-an-object', {})] };
   }
   const value = plainToInstance(Kind, body);
   const errors = validateSync(value, { whitelist: true, forbidNonWhitelisted: true, validationError: { target: false } });
@@ -105,27 +100,16 @@ export function isUuid(value: string): boolean {
 /** Version from the query. @throws {RequestProblem} 400 */
 export function versionFrom(value: unknown): number {
   const number = wholeNumber(value);
-  if (number === null)
-    throw new RequestProblem(400, {
-      code: 'not-whole',
-      message: 'it is not a whole number',
-      path: 'version',
-      need: 'the version that was read, a whole number from 1',
-    });
+  if (number === null) throw RequestProblem.of(400, 'version', 'not-a-version', {});
   return number;
 }
 
 /** Whole number from 1 to `max` from the query, with a default. @throws {RequestProblem} 400 */
-export function wholeFrom(path: string, value: unknown, usual: number, most: number): number {
-  if (value === undefined) return usual;
+export function wholeFrom(path: string, value: unknown, fallback: number, max: number): number {
+  if (value === undefined) return fallback;
   const number = wholeNumber(value);
-  if (number !== null && number <= most) return number;
-  throw new RequestProblem(400, {
-    code: 'out-of-range',
-    message: `${path} is not a whole number in its range`,
-    path,
-    need: `a whole number from 1 to ${most}`,
-  });
+  if (number !== null && number <= max) return number;
+  throw RequestProblem.of(400, path, 'out-of-range', { name: path, max });
 }
 
 /** One of several words from the query; null if missing. @throws {RequestProblem} 400 */
@@ -133,12 +117,7 @@ export function choiceFrom<const W extends string>(path: string, value: unknown,
   if (value === undefined) return null;
   const chosen = choices.find((choice) => choice === value);
   if (chosen !== undefined) return chosen;
-  throw new RequestProblem(400, {
-    code: 'not-a-choice',
-    message: `${path} is none of the choices`,
-    path,
-    need: choices.join(' or '),
-  });
+  throw RequestProblem.of(400, path, 'not-a-choice', { name: path, choices });
 }
 
 /** Whole number from 1; null for anything else. */

@@ -1,3 +1,4 @@
+import type { SvgDanger } from '@still-heron/wording';
 import { SaxesParser } from 'saxes';
 
 /** Elements that run code or load content from elsewhere. */
@@ -22,38 +23,37 @@ const OUTSIDE_IN_STYLE = /@import|url\(\s*['"]?(?!#|['"]?data:image\/(png|jpeg);
 /**
  * Finds the first unsafe part of an SVG: scripts, event handlers, external links, entities.
  *
- * @returns its name and line; null if there is none
+ * @returns null if there is none
  */
-export function svgDoubt(text: string): string | null {
+export function svgDanger(text: string): SvgDanger | null {
   const parser = new SaxesParser({ xmlns: false });
-  let doubt: string | null = null;
-  const say = (what: string) => (doubt ??= `${what} on line ${parser.line}`);
+  let first: SvgDanger | null = null;
+  const found = (danger: SvgDanger) => (first ??= danger);
+  const line = () => ({ line: parser.line });
+  const checkStyle = (content: string) => {
+    if (OUTSIDE_IN_STYLE.test(content)) found({ kind: 'style', ...line() });
+  };
   parser.on('doctype', (type) => {
-    if (/<!entity/i.test(type)) say('entities of its own');
+    if (/<!entity/i.test(type)) found({ kind: 'entity', ...line() });
   });
   parser.on('processinginstruction', ({ target }) => {
-    if (target.toLowerCase() === 'xml-stylesheet') say('a style sheet from elsewhere');
+    if (target.toLowerCase() === 'xml-stylesheet') found({ kind: 'style-sheet', ...line() });
   });
   parser.on('opentag', ({ name, attributes }) => {
-    const local = name.toLowerCase().replace(/^.*:/, '');
-    if (REFUSED.has(local)) say(`a <${name}>`);
+    if (REFUSED.has(name.toLowerCase().replace(/^.*:/, ''))) found({ kind: 'element', name, ...line() });
     for (const [key, value] of Object.entries(attributes)) {
       const attribute = key.toLowerCase();
-      if (attribute.startsWith('on')) say(`the handler ${key}`);
-      else if (LINKS.has(attribute) && !OWN_LINK.test(value)) say(`a link to elsewhere in <${name}>`);
-      else if (OUTSIDE_IN_STYLE.test(value)) say(`a style from elsewhere in <${name}>`);
+      if (attribute.startsWith('on')) found({ kind: 'handler', name: key, ...line() });
+      else if (LINKS.has(attribute) && !OWN_LINK.test(value)) found({ kind: 'link', name, ...line() });
+      else checkStyle(value);
     }
   });
-  parser.on('text', (content) => {
-    if (OUTSIDE_IN_STYLE.test(content)) say('a style from elsewhere');
-  });
-  parser.on('cdata', (content) => {
-    if (OUTSIDE_IN_STYLE.test(content)) say('a style from elsewhere');
-  });
+  parser.on('text', checkStyle);
+  parser.on('cdata', checkStyle);
   try {
     parser.write(text).close();
   } catch (error) {
-    return `something that is not well formed: ${(error as Error).message}`;
+    return { kind: 'malformed', reason: (error as Error).message };
   }
-  return doubt;
+  return first;
 }

@@ -24,12 +24,7 @@ export class PicturesController {
   async keep(@Req() request: Request): Promise<PictureView> {
     const contents: unknown = request.body;
     if (!isPictureType(request.headers['content-type']) || !Buffer.isBuffer(contents))
-      throw new RequestProblem(415, {
-        code: 'not-a-picture',
-        message: 'the body does not say it is a picture',
-        path: 'picture',
-        need: `one of ${PICTURE_TYPES.join(', ')}`,
-      });
+      throw RequestProblem.of(415, 'picture', 'not-a-picture', { types: PICTURE_TYPES });
     const { id, type, widthPx, heightPx } = await this.pictures.keep(contents, readPicture(contents));
     return { id, type, widthPx, heightPx };
   }

@@ -1,7 +1,7 @@
 import { PICTURE_TYPES, type PictureType } from '@still-heron/core';
 import { imageSize } from 'image-size';
 import { RequestProblem } from '../http/request-problem.js';
-import { svgDoubt } from './check-svg.js';
+import { svgDanger } from './check-svg.js';
 
 export interface ReadPicture {
   readonly type: PictureType;
@@ -10,7 +10,7 @@ export interface ReadPicture {
 }
 
 const TYPES: Readonly<Record<string, PictureType>> = { png: 'image/png', jpg: 'image/jpeg', svg: 'image/svg+xml' };
-const MOST_PX = 20_000;
+const MAX_PX = 20_000;
 
 /**
  * Type and size of a picture, from its contents, regardless of its name.
@@ -18,23 +18,19 @@ const MOST_PX = 20_000;
  * @throws {RequestProblem} 400 for an unknown type, a picture without size, or an unsafe SVG
  */
 export function readPicture(contents: Uint8Array): ReadPicture {
-  const refuse = (code: string, message: string, need: string) =>
-    new RequestProblem(400, { code, message, path: 'picture', need });
   const found = sizeOf(contents);
   const type = found?.type === undefined ? undefined : TYPES[found.type];
-  if (!found || !type)
-    throw refuse('not-a-picture', 'it is no picture that can be laid under a drawing', 'a PNG, a JPEG or an SVG');
+  if (!found || !type) throw RequestProblem.of(400, 'picture', 'not-a-picture', { types: PICTURE_TYPES });
   if (type === 'image/svg+xml') {
-    const doubt = svgDoubt(new TextDecoder().decode(contents));
-    if (doubt !== null)
-      throw refuse('svg-not-plain', `the SVG holds ${doubt}`, 'an SVG of shapes alone, or the same drawing as a PNG');
+    const danger = svgDanger(new TextDecoder().decode(contents));
+    if (danger !== null) throw RequestProblem.of(400, 'picture', 'svg-not-plain', danger);
   }
   // a JPEG can store a quarter turn in its metadata
   const isTurned = (found.orientation ?? 1) >= 5;
   const [widthPx, heightPx] = isTurned ? [found.height, found.width] : [found.width, found.height];
-  const fits = (px: number) => px >= 1 && px <= MOST_PX;
+  const fits = (px: number) => px >= 1 && px <= MAX_PX;
   if (!fits(widthPx) || !fits(heightPx))
-    throw refuse('wrong-size', `it is ${widthPx} by ${heightPx} pixels`, `a picture of 1 to ${MOST_PX} pixels each way`);
+    throw RequestProblem.of(400, 'picture', 'wrong-size', { widthPx, heightPx, maxPx: MAX_PX });
   return { type, widthPx: Math.ceil(widthPx), heightPx: Math.ceil(heightPx) };
 }
 

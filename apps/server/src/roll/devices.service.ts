@@ -1,6 +1,7 @@
 import { Inject, Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
 import { HttpAdapterHost } from '@nestjs/core';
 import { checkDeviceMessage, type DeviceMessage, type DeviceCommand } from '@still-heron/core';
+import { problemText, requestText } from '@still-heron/wording';
 import type { Server } from 'node:http';
 import { type Observable, Subject } from 'rxjs';
 import { type WebSocket, WebSocketServer } from 'ws';
@@ -59,11 +60,10 @@ function readMessage(text: string): { message: DeviceMessage | null; refusal: ob
   } catch {
     return {
       message: null,
-      refusal: { kind: 'refused', path: '', message: 'it is not JSON', need: 'one JSON object a message' },
+      refusal: { kind: 'refused', path: '', ...requestText('not-json', {}) },
     };
   }
   const [problem] = checkDeviceMessage(value);
   if (!problem) return { message: value as DeviceMessage, refusal: {} };
-  const { path, message, need } = problem;
-  return { message: null, refusal: { kind: 'refused', path, message, need } };
+  return { message: null, refusal: { kind: 'refused', path: problem.path, ...problemText(problem) } };
 }

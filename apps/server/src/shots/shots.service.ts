@@ -94,12 +94,7 @@ export class ShotsService implements OnModuleInit, OnModuleDestroy {
     const stored = await this.productions.find(productionId);
     const known = new Set((await this.repository.inOrder(productionId)).map(({ id }) => id));
     if (shotIds.length !== known.size || !shotIds.every((id) => known.has(id))) {
-      throw new RequestProblem(409, {
-        code: 'other-shots',
-        message: 'these are not the shots of the production',
-        path: 'shotIds',
-        need: 'each of its shots once',
-      });
+      throw RequestProblem.of(409, 'shotIds', 'other-shots', {});
     }
     if (!(await this.repository.order(productionId, version, shotIds))) throw versionConflict(version, stored.version);
     return this.productions.find(productionId);

@@ -42,13 +42,10 @@ export class StopService {
 
 async function rateOf(plan: ShotPlan, order: DrawLayout, takes: number, seed: number): Promise<KeepRateView> {
   const prepared = prepareTrials(plan, { order });
-  if ('missing' in prepared)
-    throw new RequestProblem(409, {
-      code: 'nothing-to-judge',
-      message: prepared.missing[0] === 'beat' ? 'nothing is asked of anyone in this shot' : 'no distance is known in this shot',
-      path: prepared.missing[0] === 'beat' ? 'beats' : 'subjects',
-      need: 'someone at a distance, the line’s start, and who must be sharp when',
-    });
+  if ('missing' in prepared) {
+    const missing = prepared.missing[0] ?? 'distance';
+    throw RequestProblem.of(409, missing === 'beat' ? 'beats' : 'subjects', 'nothing-to-judge', { missing });
+  }
   const runs: TrialCounts[] = [];
   for (let first = 0; first < takes; first += TAKES_AT_ONCE) {
     runs.push(runTrials(prepared, seed, first, Math.min(TAKES_AT_ONCE, takes - first)));

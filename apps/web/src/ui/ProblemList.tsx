@@ -1,8 +1,9 @@
-import type { Problem } from '@still-heron/core';
+import type { ProblemView } from '@still-heron/contract';
+import { neededSentence } from '@still-heron/wording';
 
 interface Props {
   readonly title: string;
-  readonly problems: readonly Problem[];
+  readonly problems: readonly ProblemView[];
   readonly onClose: () => void;
 }
 
@@ -17,9 +18,9 @@ export function ProblemList({ title, problems, onClose }: Props) {
         </button>
       </header>
       <ul>
-        {problems.map(({ path, message, need }, index) => (
+        {problems.map((problem, index) => (
           <li key={index}>
-            <strong className="figure">{path}</strong> {message}. Needed: {need}.
+            <strong className="figure">{problem.path}</strong> {neededSentence(problem)}
           </li>
         ))}
       </ul>

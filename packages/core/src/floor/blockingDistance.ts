@@ -15,7 +15,7 @@ export type Vec3 = readonly [x: number, y: number, z: number];
 export function blockingDistance(options: { camera: Vec3; aimAt: Vec3; subject: Vec3 }): { tapeMm: number; depthMm: number } {
   for (const [path, point] of Object.entries(options)) {
     if (!point.every(Number.isFinite)) {
-      throw new CoreError({ code: 'not-a-number', path, message: `got [${point.join(', ')}]`, need: 'three finite numbers' });
+      throw new CoreError({ code: 'not-a-number', path, values: { given: `[${point.join(', ')}]` } });
     }
   }
   const { camera, aimAt, subject } = options;
@@ -25,8 +25,7 @@ export function blockingDistance(options: { camera: Vec3; aimAt: Vec3; subject: 
     throw new CoreError({
       code: 'no-direction',
       path: 'aimAt',
-      message: 'the camera is aimed at its own place',
-      need: 'a point away from the camera',
+      values: {},
     });
   }
   const line = difference(subject, camera);

@@ -10,7 +10,8 @@ import { CoreError } from '../errors.js';
  * @example minimumJerk(0.5) is 0.5
  */
 export function minimumJerk(progress: number): number {
-  if (Number.isNaN(progress)) throw new CoreError({ code: 'not-a-number', path: 'progress', message: 'got NaN', need: '0 to 1' });
+  if (Number.isNaN(progress))
+    throw new CoreError({ code: 'not-a-number', path: 'progress', values: { given: 'NaN', min: 0, max: 1 } });
   if (progress <= 0) return 0;
   if (progress >= 1) return 1;
   return progress * progress * progress * (10 + progress * (6 * progress - 15));

@@ -1,4 +1,5 @@
-import { CoreError, PlanError, type Problem } from '../errors.js';
+import { CoreError, PlanError } from '../errors.js';
+import { type Problem, problem, type ProblemValues } from '../problems.js';
 import type { Shape } from '../shape.js';
 import type { KitCamera } from './kitCamera.js';
 import { kitCameraShape, kitLensShape, rigShape, wheelShape } from './kitShapes.js';
@@ -53,28 +54,21 @@ export function assertKitItem<K extends KitKind>(kind: K, value: unknown): asser
 /** Contradictions between the figures of a lens. @param path - path of the lens in the checked value */
 export function lensProblems(lens: Lens, path: string): Problem[] {
   const problems: Problem[] = [];
-  const say = (code: string, field: string, message: string, need: string) =>
-    problems.push({ code, path: `${path}.${field}`, message, need });
+  const at = (field: keyof Lens) => `${path}.${field}`;
   if (lens.longestMm < lens.focalLengthMm)
-    say('zoom-swapped', 'longestMm', `it is shorter than ${lens.focalLengthMm}`, `${lens.focalLengthMm} or more`);
+    problems.push(problem('zoom-swapped', at('longestMm'), { shortestMm: lens.focalLengthMm }));
   for (const field of ['widestStop', 'widestStopLong'] as const) {
     if (lens[field] > lens.narrowestStop)
-      say(
-        'stops-swapped',
-        field,
-        `the widest stop ${lens[field]} is narrower than ${lens.narrowestStop}`,
-        'the smaller number as the widest',
-      );
+      problems.push(problem('stops-swapped', at(field), { widestStop: lens[field], narrowestStop: lens.narrowestStop }));
   }
   if (!isZoom(lens) && lens.widestStopLong !== lens.widestStop)
-    say('not-a-zoom', 'widestStopLong', 'it differs from the widest stop of a prime', `${lens.widestStop}`);
-  if (lens.response === 'steps' && lens.stepCount < 1)
-    say('no-steps', 'stepCount', 'a ring in steps has none', 'how many presses lead from one end to the other');
+    problems.push(problem('not-a-zoom', at('widestStopLong'), { widestStop: lens.widestStop }));
+  if (lens.response === 'steps' && lens.stepCount < 1) problems.push(problem('no-steps', at('stepCount'), {}));
   const lifeSizeMm = 4 * Math.max(lens.longestMm, lens.focalLengthMm) + lens.principalSeparationMm;
   const nearestMm =
     lens.ring.kind === 'table' ? Math.min(...lens.ring.points.map((point) => point.distanceMm ?? Infinity)) : lens.closeFocusMm;
   if (nearestMm < lifeSizeMm)
-    say('closer-than-life-size', 'closeFocusMm', `got ${nearestMm}`, `at least ${lifeSizeMm} (four focal lengths)`);
+    problems.push(problem('closer-than-life-size', at('closeFocusMm'), { given: String(nearestMm), min: lifeSizeMm }));
   else if (lens.ring.kind === 'table') problems.push(...ringProblems(lens, lens.ring.points, path));
   return problems;
 }
@@ -87,31 +81,21 @@ function ringProblems(lens: Lens, points: Parameters<typeof scaleProblems>[0], p
     return [];
   } catch (error) {
     if (!(error instanceof CoreError)) throw error;
-    const { code, path: at, message, need } = error;
-    return [{ code, path: `${path}.ring.${at}`, message: message.slice(at.length + 2), need }];
+    return [{ ...error.problem, path: `${path}.ring.${error.path}` }];
   }
 }
 
 function cameraProblems(camera: KitCamera): Problem[] {
-  const twice = (path: string, values: readonly (string | number)[], what: string): Problem[] =>
+  const twice = (path: string, values: readonly (string | number)[], what: ProblemValues['twice']['what']): Problem[] =>
     values.flatMap((value, index) =>
-      values.indexOf(value) < index
-        ? [{ code: 'twice', path: `${path}[${index}]`, message: `${what} ${value} stands there twice`, need: 'each once' }]
-        : [],
+      values.indexOf(value) < index ? [problem('twice', `${path}[${index}]`, { what, value })] : [],
     );
+  const idsOf = (items: readonly { readonly id: string }[]) => items.map(({ id }) => id);
   return [
-    ...twice(
-      'modes',
-      camera.modes.map(({ id }) => id),
-      'the id',
-    ),
-    ...twice(
-      'steadying',
-      camera.steadying.map(({ id }) => id),
-      'the id',
-    ),
-    ...twice('displays', camera.displays, 'the display'),
-    ...twice('frameRates', camera.frameRates, 'the rate'),
-    ...twice('baseIsos', camera.baseIsos, 'ISO'),
+    ...twice('modes', idsOf(camera.modes), 'id'),
+    ...twice('steadying', idsOf(camera.steadying), 'id'),
+    ...twice('displays', camera.displays, 'display'),
+    ...twice('frameRates', camera.frameRates, 'frame-rate'),
+    ...twice('baseIsos', camera.baseIsos, 'iso'),
   ];
 }

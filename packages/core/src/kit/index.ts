@@ -60,7 +60,25 @@ export { fitHelicoid, type FittedPoint, type RingFit } from './ringFit.js';
 export { scaleProblems } from './scaleProblems.js';
 export { type RingPoint } from './tableRing.js';
 export { ASSUMED_PEAK_DEG_PER_S, ASSUMED_REGRIP_S, defaultWheel, type Wheel, wheelDegOf, wheelNearerTurns } from './wheel.js';
-export { choiceColumn, type CsvColumn, figureColumn, readTable, textColumn, writeTable, yesNoColumn } from './csv/columns.js';
+export {
+  choiceColumn,
+  type CsvColumn,
+  figureColumn,
+  type ReadCell,
+  readTable,
+  textColumn,
+  writeTable,
+  yesNoColumn,
+} from './csv/columns.js';
 export { lensTable, MAX_KIT_ITEMS, readLensTable, readWheelTable, wheelTable } from './csv/kitTables.js';
 export { readScale } from './csv/readScale.js';
-export { type CsvReading, type CsvTable, readFigure, tidyHeading, tidyTable, unreadFigure } from './csv/table.js';
+export {
+  type CellProblem,
+  cellPath,
+  type CsvReading,
+  type CsvTable,
+  readFigure,
+  tidyHeading,
+  tidyTable,
+  unreadFigure,
+} from './csv/table.js';

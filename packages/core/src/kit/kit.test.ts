@@ -124,7 +124,7 @@ describe('a lens', () => {
     [{ longestMm: 20, widestStopLong: 2.8 }, 'zoom-swapped', 'lens.longestMm'],
     [{ widestStopLong: 64 }, 'stops-swapped', 'lens.widestStopLong'],
     [{ response: 'steps' as const }, 'no-steps', 'lens.stepCount'],
-    [{ ring: { kind: 'table' as const, points: [{ distanceMm: 900, ringDeg: 1 }] } }, 'too-few-points', 'lens.ring.points'],
+    [{ ring: { kind: 'table' as const, points: [{ distanceMm: 900, ringDeg: 1 }] } }, 'too-few', 'lens.ring.points'],
     [{ squeeze: 3 }, 'out-of-range', 'lens.squeeze'],
   ])('%j is refused: %s', (changes, code, path) => {
     const item = { lens: { ...zoom, ...changes }, isHired: false, holdTestedOn: '', holdTestedBy: '', notes: '' };

@@ -77,7 +77,7 @@ describe('scale points', () => {
   });
 
   test.each([
-    [points([null, 0]), 'too-few-points', 'points'],
+    [points([null, 0]), 'too-few', 'points'],
     [points([null, 0], [2000, 50], [3000, 60]), 'turns-back', 'points[1]'],
     [points([null, 0], [2000, 50], [2000, 60]), 'distance-twice', 'points[2]'],
     [points([null, 10], [2000, 10]), 'turns-back', 'points[1]'],

@@ -5,8 +5,8 @@ const END_TOLERANCE = 1e-9;
 
 /** @throws {CoreError} `closer-than-close-focus`, `beyond-the-scale`, `not-a-number` */
 export function assertReach(distanceMm: number, closeFocusMm: number, farthestMm: number): void {
-  const need = `${closeFocusMm} to ${farthestMm === Infinity ? 'infinity' : farthestMm}`;
-  const refuse = (code: string) => new CoreError({ code, path: 'distanceMm', message: `got ${distanceMm}`, need });
+  const refuse = (code: 'not-a-number' | 'closer-than-close-focus' | 'beyond-the-scale') =>
+    new CoreError({ code, path: 'distanceMm', values: { given: String(distanceMm), min: closeFocusMm, max: farthestMm } });
   if (Number.isNaN(distanceMm)) throw refuse('not-a-number');
   if (distanceMm < closeFocusMm * (1 - END_TOLERANCE)) throw refuse('closer-than-close-focus');
   if (distanceMm > farthestMm * (1 + END_TOLERANCE)) throw refuse('beyond-the-scale');
@@ -21,8 +21,7 @@ export function assertOnRing(ringDeg: number, oneEndDeg: number, otherEndDeg: nu
   throw new CoreError({
     code: Number.isNaN(ringDeg) ? 'not-a-number' : 'outside-ring',
     path: 'ringDeg',
-    message: `got ${ringDeg}`,
-    need: `${lowDeg} to ${highDeg}`,
+    values: { given: String(ringDeg), min: lowDeg, max: highDeg },
   });
 }
 

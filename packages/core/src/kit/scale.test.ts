@@ -62,12 +62,11 @@ describe('scale points that make no ring', () => {
       {
         code: 'turns-back',
         path: 'points[2]',
-        message: '20° turns back against its neighbours',
-        need: 'an angle between 80° and 190°',
+        values: { ringDeg: 20, betweenDeg: [80, 190] },
       },
     ]);
     expect(scaleProblems(points([null, 0], [3000, 80], [650, 40]))).toMatchObject([
-      { path: 'points[2]', need: 'an angle that goes on from 80°' },
+      { path: 'points[2]', values: { ringDeg: 40, betweenDeg: [80] } },
     ]);
   });
 
@@ -79,7 +78,7 @@ describe('scale points that make no ring', () => {
       ['distance-twice', 'points[3]'],
       ['turns-back', 'points[5]'],
     ]);
-    expect(scaleProblems([])).toMatchObject([{ code: 'too-few-points' }]);
+    expect(scaleProblems([])).toMatchObject([{ code: 'too-few' }]);
   });
 
   test('whatever has no problem makes a ring, and whatever has one does not', () => {

@@ -1,4 +1,4 @@
-import type { Problem } from '../errors.js';
+import { type Problem, problem } from '../problems.js';
 import type { RingPoint } from './tableRing.js';
 
 /**
@@ -12,16 +12,11 @@ export function scaleProblems(points: readonly RingPoint[]): Problem[] {
   const valid = points.flatMap(({ distanceMm, ringDeg }, index) => {
     const path = `points[${index}]`;
     if (!Number.isFinite(ringDeg)) {
-      problems.push({ code: 'not-a-number', path, message: `its angle is ${ringDeg}`, need: 'an angle in degrees' });
+      problems.push(problem('not-a-number', path, { given: String(ringDeg) }));
       return [];
     }
     if (distanceMm !== null && !(distanceMm > 0)) {
-      problems.push({
-        code: 'not-a-number',
-        path,
-        message: `its distance is ${distanceMm}`,
-        need: 'a distance above 0, or infinity',
-      });
+      problems.push(problem('not-a-number', path, { given: String(distanceMm), above: 0, allowsInfinity: true }));
       return [];
     }
     return [{ index, nearness: distanceMm === null ? 0 : 1 / distanceMm, ringDeg }];
@@ -29,13 +24,7 @@ export function scaleProblems(points: readonly RingPoint[]): Problem[] {
   const sorted = valid.sort((a, b) => a.nearness - b.nearness || a.index - b.index);
   const singles = sorted.filter((point, k) => {
     const isTwin = k > 0 && point.nearness === sorted[k - 1]!.nearness;
-    if (isTwin)
-      problems.push({
-        code: 'distance-twice',
-        path: `points[${point.index}]`,
-        message: 'its distance stands there already',
-        need: 'each distance once',
-      });
+    if (isTwin) problems.push(problem('distance-twice', `points[${point.index}]`, {}));
     return !isTwin;
   });
   const angles = singles.map(({ ringDeg }) => ringDeg);
@@ -45,21 +34,10 @@ export function scaleProblems(points: readonly RingPoint[]): Problem[] {
   singles.forEach(({ index, ringDeg }, k) => {
     if (inOrder.has(k)) return;
     const [before, after] = [neighbour(singles, inOrder, k, -1), neighbour(singles, inOrder, k, 1)];
-    const [low, high] = [before, after].map((point) => point?.ringDeg).sort((a = Infinity, b = Infinity) => a - b);
-    problems.push({
-      code: 'turns-back',
-      path: `points[${index}]`,
-      message: `${ringDeg}° turns back against its neighbours`,
-      need: high === undefined ? `an angle that goes on from ${low}°` : `an angle between ${low}° and ${high}°`,
-    });
+    const betweenDeg = [before, after].flatMap((point) => (point ? [point.ringDeg] : [])).sort((a, b) => a - b);
+    problems.push(problem('turns-back', `points[${index}]`, { ringDeg, betweenDeg }));
   });
-  if (points.length < 2)
-    problems.push({
-      code: 'too-few-points',
-      path: 'points',
-      message: `there ${points.length === 1 ? 'is 1 point' : 'are none'}`,
-      need: 'at least 2 points of the scale',
-    });
+  if (points.length < 2) problems.push(problem('too-few', 'points', { count: points.length, min: 2, counted: 'scale-points' }));
   return problems;
 }
 

@@ -1,4 +1,5 @@
 import { CoreError } from '../errors.js';
+import { problem } from '../problems.js';
 import type { LensRing } from './lensRing.js';
 import { monotoneCubic } from './monotoneCubic.js';
 import { assertOnRing, assertReach } from './ringEnds.js';
@@ -14,7 +15,7 @@ export interface RingPoint {
  * A ring from scale points: shape-preserving cubic of angle over 1/distance.
  *
  * @param points - two or more, in any order, with distinct distances; angles must change in one direction
- * @throws {CoreError} `too-few-points`, `not-a-number`, `distance-twice`, `turns-back`, each naming the point
+ * @throws {CoreError} `too-few`, `not-a-number`, `distance-twice`, `turns-back`, each naming the point
  */
 export function tableRing(points: readonly RingPoint[]): LensRing {
   const sorted = checkedPoints(points);
@@ -42,15 +43,16 @@ export function tableRing(points: readonly RingPoint[]): LensRing {
 
 /** Checks the points and sorts them from far to near, with 1/distance instead of distance. */
 function checkedPoints(points: readonly RingPoint[]): { nearness: number; ringDeg: number }[] {
-  const refuse = (code: string, path: string, message: string, need: string) => new CoreError({ code, path, message, need });
-  if (points.length < 2) throw refuse('too-few-points', 'points', `got ${points.length}`, 'at least 2 points of the scale');
+  const count = points.length;
+  if (count < 2) throw new CoreError(problem('too-few', 'points', { count, min: 2, counted: 'scale-points' }));
   const sorted = points
     .map(({ distanceMm, ringDeg }, index) => {
       const path = `points[${index}]`;
-      if (!Number.isFinite(ringDeg)) throw refuse('not-a-number', `${path}.ringDeg`, `got ${ringDeg}`, 'an angle in degrees');
-      const isDistance = distanceMm === null || distanceMm > 0;
-      if (!isDistance)
-        throw refuse('not-a-number', `${path}.distanceMm`, `got ${distanceMm}`, 'a distance above 0, or null for infinity');
+      if (!Number.isFinite(ringDeg)) throw new CoreError(problem('not-a-number', `${path}.ringDeg`, { given: String(ringDeg) }));
+      if (distanceMm !== null && !(distanceMm > 0)) {
+        const values = { given: String(distanceMm), above: 0, allowsInfinity: true };
+        throw new CoreError(problem('not-a-number', `${path}.distanceMm`, values));
+      }
       return { path, nearness: distanceMm === null ? 0 : 1 / distanceMm, ringDeg };
     })
     .sort((a, b) => a.nearness - b.nearness);
@@ -58,16 +60,9 @@ function checkedPoints(points: readonly RingPoint[]): { nearness: number; ringDe
   for (let k = 1; k < sorted.length; k++) {
     const { path, nearness, ringDeg } = sorted[k]!;
     const before = sorted[k - 1]!;
-    if (nearness === before.nearness)
-      throw refuse('distance-twice', path, `the same distance as ${before.path}`, 'each distance once');
-    if (turn === 0 || Math.sign(ringDeg - before.ringDeg) !== turn) {
-      throw refuse(
-        'turns-back',
-        path,
-        `${ringDeg}° against ${before.ringDeg}° at ${before.path}`,
-        'angles that turn one way from far to near',
-      );
-    }
+    if (nearness === before.nearness) throw new CoreError(problem('distance-twice', path, {}));
+    if (turn === 0 || Math.sign(ringDeg - before.ringDeg) !== turn)
+      throw new CoreError(problem('turns-back', path, { ringDeg, betweenDeg: [before.ringDeg] }));
   }
   return sorted;
 }

@@ -30,8 +30,7 @@ export function blurDiameterMm(options: BlurDiameterOptions): number {
     throw new CoreError({
       code: Number.isNaN(subjectDistanceMm) ? 'not-a-number' : 'behind-the-lens',
       path: 'subjectDistanceMm',
-      message: `got ${subjectDistanceMm}`,
-      need: `more than ${s + imageMm} (the lens stands there)`,
+      values: { given: String(subjectDistanceMm), above: s + imageMm },
     });
   }
   return blurBetween(f, fNumber, objectMm, subjectObjectMm);

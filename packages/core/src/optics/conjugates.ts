@@ -31,8 +31,7 @@ export function conjugates(focalLengthMm: number, tapeMm: number, principalSepar
     throw new CoreError({
       code: Number.isNaN(tapeMm) ? 'not-a-number' : 'closer-than-life-size',
       path: 'focusDistanceMm',
-      message: `got ${tapeMm}`,
-      need: `at least ${4 * focalLengthMm + principalSeparationMm} (four focal lengths)`,
+      values: { given: String(tapeMm), min: 4 * focalLengthMm + principalSeparationMm },
     });
   }
   const objectMm = (reachMm + Math.sqrt(reachMm * (reachMm - 4 * focalLengthMm))) / 2;

@@ -86,27 +86,27 @@ describe('the zone', () => {
     [
       { focalLengthMm: 50, fNumber: 2.8, circleOfConfusionMm: 0.025, focusDistanceMm: 150 },
       'closer-than-life-size',
-      'focusDistanceMm: got 150, need at least 200 (four focal lengths)',
+      'focusDistanceMm: closer-than-life-size (given 150, min 200)',
     ],
     [
       { focalLengthMm: 50, fNumber: 0, circleOfConfusionMm: 0.025, focusDistanceMm: 3000 },
       'out-of-range',
-      'fNumber: got 0, need a number above 0',
+      'fNumber: out-of-range (given 0, above 0)',
     ],
     [
       { focalLengthMm: NaN, fNumber: 2, circleOfConfusionMm: 0.025, focusDistanceMm: 3000 },
       'not-a-number',
-      'focalLengthMm: got NaN, need a number above 0',
+      'focalLengthMm: not-a-number (given NaN, above 0)',
     ],
     [
       { focalLengthMm: 50, fNumber: 2, circleOfConfusionMm: -1, focusDistanceMm: 3000 },
       'out-of-range',
-      'circleOfConfusionMm: got -1, need a number above 0',
+      'circleOfConfusionMm: out-of-range (given -1, above 0)',
     ],
     [
       { focalLengthMm: 50, fNumber: 2, circleOfConfusionMm: 0.02, focusDistanceMm: NaN },
       'not-a-number',
-      'focusDistanceMm: got NaN, need at least 200 (four focal lengths)',
+      'focusDistanceMm: not-a-number (given NaN, min 200)',
     ],
   ])('bad input is named: %#', (options, code, message) => {
     expect(() => depthOfField(options)).toThrow(expect.objectContaining({ name: 'CoreError', code, message }));
@@ -164,7 +164,7 @@ describe('what follows from the stop', () => {
         expect(exposureChange(a, b).isoFactor * exposureChange(b, a).isoFactor).toBeCloseTo(1, 9);
       }),
     );
-    expect(() => exposureChange(0, 2)).toThrow('fromStop: got 0, need a number above 0');
+    expect(() => exposureChange(0, 2)).toThrow('fromStop: out-of-range (given 0, above 0)');
   });
 
   test('a T-stop is geometrically wider than it says', () => {

@@ -28,8 +28,7 @@ export function holdBoth(glass: Glass, nearMm: number, farMm: number): FocusAndS
     throw new CoreError({
       code: Number.isNaN(farMm) ? 'not-a-number' : 'not-apart',
       path: 'farMm',
-      message: `got ${farMm}`,
-      need: `a distance beyond ${nearMm}`,
+      values: { given: String(farMm), above: nearMm },
     });
   // difference of near and far blur, in units of f² / (N (u - f))
   const excess = (tapeMm: number): number => {

@@ -40,8 +40,7 @@ test.each([
   ['marks[0].place', { xMm: 3000 }, 'marks[0].place.yMm'],
   ['subjects[0].heightMm', -5, 'subjects[0].heightMm'],
   ['floor', null, 'marks[0].method'],
-])('%s as %j is refused at %s, with what would do', (path, value, refusedAt) => {
+])('%s as %j is refused at %s', (path, value, refusedAt) => {
   const problems = checkPlan(spoilt(path, value));
   expect(problems.map((problem) => problem.path)).toContain(refusedAt);
-  for (const { message, need } of problems) expect(message.length * need.length).toBeGreaterThan(0);
 });

@@ -1,5 +1,4 @@
-import type { Problem } from '../errors.js';
-import { formatTime } from '../units/index.js';
+import { type Problem, problem } from '../problems.js';
 import { type FocusTrackPlan, type FocusTarget, pullEndS, type ShotPlan } from './shotPlan.js';
 
 /** Tolerance for rounding of times in seconds: far below a frame. */
@@ -32,33 +31,15 @@ function courseProblems(plan: ShotPlan): Problem[] {
 export function timeProblems(plan: ShotPlan): Problem[] {
   const problems: Problem[] = [];
   const spanProblem = (path: string, fromS: number, toS: number, allowEmpty: boolean) => {
-    if (allowEmpty ? toS < fromS : toS <= fromS)
-      problems.push({
-        code: 'ends-before-start',
-        path,
-        message: `it ends at ${formatTime(toS)} and starts at ${formatTime(fromS)}`,
-        need: 'an end after its start',
-      });
+    if (allowEmpty ? toS < fromS : toS <= fromS) problems.push(problem('ends-before-start', path, { fromS, toS }));
     else if (toS > plan.durationS + TIME_ROUNDING_S)
-      problems.push({
-        code: 'after-the-end',
-        path,
-        message: `it ends at ${formatTime(toS)}, after the shot`,
-        need: `at most ${formatTime(plan.durationS)}`,
-      });
+      problems.push(problem('after-the-end', path, { timeS: toS, durationS: plan.durationS }));
   };
   plan.beats.forEach((beat, index) => {
     spanProblem(`beats[${index}].toS`, beat.fromS, beat.toS, false);
-    if (
-      beat.keyMomentS !== null &&
-      (beat.keyMomentS < beat.fromS - TIME_ROUNDING_S || beat.keyMomentS > beat.toS + TIME_ROUNDING_S)
-    )
-      problems.push({
-        code: 'outside-beat',
-        path: `beats[${index}].keyMomentS`,
-        message: `the key moment lies at ${formatTime(beat.keyMomentS)}`,
-        need: `${formatTime(beat.fromS)} to ${formatTime(beat.toS)}`,
-      });
+    const { keyMomentS: timeS, fromS, toS } = beat;
+    if (timeS !== null && (timeS < fromS - TIME_ROUNDING_S || timeS > toS + TIME_ROUNDING_S))
+      problems.push(problem('outside-beat', `beats[${index}].keyMomentS`, { timeS, fromS, toS }));
   });
   plan.subjects.forEach((subject, at) =>
     subject.stays.forEach((stay, index) => {
@@ -66,12 +47,7 @@ export function timeProblems(plan: ShotPlan): Problem[] {
       spanProblem(`${path}.untilS`, stay.fromS, stay.untilS, true);
       const before = subject.stays[index - 1];
       if (before && stay.fromS < before.untilS - TIME_ROUNDING_S)
-        problems.push({
-          code: 'overlap',
-          path: `${path}.fromS`,
-          message: `it starts at ${formatTime(stay.fromS)}, before the stay before it ends`,
-          need: `at least ${formatTime(before.untilS)}`,
-        });
+        problems.push(problem('overlap', `${path}.fromS`, { startS: stay.fromS, previousEndS: before.untilS }));
     }),
   );
   const tracks: [string, readonly { startS: number; durationS: number }[]][] = [
@@ -85,12 +61,7 @@ export function timeProblems(plan: ShotPlan): Problem[] {
       spanProblem(`${path}.durationS`, move.startS, pullEndS(move), false);
       const before = moves[index - 1];
       if (before && move.startS < pullEndS(before) - TIME_ROUNDING_S)
-        problems.push({
-          code: 'overlap',
-          path: `${path}.startS`,
-          message: `it starts at ${formatTime(move.startS)}, before the pull before it lands`,
-          need: `at least ${formatTime(pullEndS(before))}`,
-        });
+        problems.push(problem('overlap', `${path}.startS`, { startS: move.startS, previousEndS: pullEndS(before) }));
     });
   }
   return [...problems, ...courseProblems(plan), ...floorTimeProblems(plan)];
@@ -109,24 +80,8 @@ function keyProblems(track: string, keys: readonly { readonly timeS: number }[],
   return keys.flatMap(({ timeS }, index): Problem[] => {
     const path = `${track}[${index}].timeS`;
     const before = keys[index - 1];
-    if (before && timeS <= before.timeS)
-      return [
-        {
-          code: 'backwards',
-          path,
-          message: `it lies at ${formatTime(timeS)}, and the one before it at ${formatTime(before.timeS)}`,
-          need: 'times that go forward',
-        },
-      ];
-    if (timeS > durationS + TIME_ROUNDING_S)
-      return [
-        {
-          code: 'after-the-end',
-          path,
-          message: `it lies at ${formatTime(timeS)}, after the shot`,
-          need: `at most ${formatTime(durationS)}`,
-        },
-      ];
+    if (before && timeS <= before.timeS) return [problem('backwards', path, { timeS, previousS: before.timeS })];
+    if (timeS > durationS + TIME_ROUNDING_S) return [problem('after-the-end', path, { timeS, durationS })];
     return [];
   });
 }

@@ -1,4 +1,4 @@
-import type { Problem } from '../errors.js';
+import type { Problem } from '../problems.js';
 import { boolean, object, oneOf, quantity, text, variant } from '../shape.js';
 
 /** Message from a device. `device` is its name; angles are ring angles. */

@@ -1,5 +1,6 @@
-import type { Problem } from '../errors.js';
+import { type Problem, problem } from '../problems.js';
 import {
+  type CellProblem,
   choiceColumn,
   type CsvColumn,
   type CsvReading,
@@ -50,9 +51,9 @@ function words(heading: string, get: (item: LoggedTake) => string, set: (item: L
       return text !== text.trim() || text.startsWith('"') || text.startsWith('\uFEFF') ? JSON.stringify(text) : text;
     },
     read: (cell: string, item: LoggedTake) => {
-      if (!cell.startsWith('"')) return set(item, cell);
+      if (!cell.startsWith('"')) return { item: set(item, cell) };
       const value = parsed(cell);
-      return typeof value === 'string' ? set(item, value) : { message: 'the quotes do not close', need: 'text' };
+      return typeof value === 'string' ? { item: set(item, value) } : { problem: unreadable(cell, 'text') };
     },
   };
 }
@@ -65,8 +66,8 @@ function json<K extends keyof Take>(heading: string, key: K, ...oldHeadings: str
     write: ({ take }) => JSON.stringify(take[key]),
     read: (cell, item) => {
       const value = parsed(cell);
-      if (value === undefined) return { message: 'it can’t be read as JSON', need: 'JSON' };
-      return put(key)(item, upgradeTakeField(key, value) as Take[K]);
+      if (value === undefined) return { problem: unreadable(cell, 'json') };
+      return { item: put(key)(item, upgradeTakeField(key, value) as Take[K]) };
     },
   };
 }
@@ -149,38 +150,25 @@ export function takesJson(takes: readonly LoggedTake[]): string {
 export function readTakesJson(text: string): CsvReading<LoggedTake> {
   const value = parsed(text) as { format?: unknown; takes?: unknown } | null | undefined;
   if (value?.format !== TAKES_FORMAT || !Array.isArray(value.takes)) {
-    const problem = {
-      code: 'unreadable',
-      path: '',
-      message: 'it is no file of takes',
-      need: `JSON with the format ${TAKES_FORMAT}`,
-    };
-    return { status: 'unread', problems: [problem] };
+    return { status: 'unread', problems: [problem('wrong-file', '', { file: 'takes', format: TAKES_FORMAT })] };
   }
   const takes = (value.takes as LoggedTake[]).map((item) => ({ ...EMPTY_TAKE, ...item, take: upgradeTake(item?.take) as Take }));
   const problems = takes.flatMap((item, index) =>
-    problemsOf(item).map((problem) => ({ ...problem, path: `takes[${index}].${problem.path}` })),
+    problemsOf(item).map((found) => ({ ...found, path: `takes[${index}].${found.path}` })),
   );
   return problems.length > 0 ? { status: 'unread', problems } : { status: 'read', items: takes };
 }
 
 function problemsOf({ number, rolledAt, take }: LoggedTake): Problem[] {
-  const problems = checkTake(take).map((problem) => ({ ...problem, path: `take.${problem.path}` }));
+  const problems: Problem[] = checkTake(take).map((found) => ({ ...found, path: `take.${found.path}` }));
   if (!Number.isInteger(number) || number < 1)
-    problems.push({
-      code: 'not-whole',
-      path: 'take',
-      message: `${number} is no number of a take`,
-      need: 'a whole number from 1',
-    });
-  if (Number.isNaN(Date.parse(rolledAt)))
-    problems.push({
-      code: 'not-a-time',
-      path: 'rolled at',
-      message: `“${rolledAt}” is no time`,
-      need: 'such as 2026-03-01T10:15:00Z',
-    });
+    problems.push(problem('not-whole', 'take', { given: String(number), min: 1, isWhole: true }));
+  if (Number.isNaN(Date.parse(rolledAt))) problems.push(problem('not-a-date', 'rolled at', { text: String(rolledAt) }));
   return problems;
+}
+
+function unreadable(text: string, what: 'text' | 'json'): CellProblem {
+  return { code: 'unreadable', values: { text, what } };
 }
 
 /** @returns undefined if the text is not JSON */

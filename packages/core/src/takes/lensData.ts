@@ -1,5 +1,5 @@
-import type { Problem } from '../errors.js';
-import { type CsvTable, readFigure, ringOf, tidyHeading, tidyTable, unreadFigure, withinReach } from '../kit/index.js';
+import { type Problem, problem } from '../problems.js';
+import { cellPath, type CsvTable, readFigure, ringOf, tidyHeading, tidyTable, unreadFigure, withinReach } from '../kit/index.js';
 import type { ShotPlan } from '../plan/index.js';
 import { frameOfTimecode, timecodeBase } from '../roll/index.js';
 import { MM_PER_FOOT, MM_PER_METRE } from '../units/index.js';
@@ -51,14 +51,10 @@ export function readLensData(table: CsvTable, plan: Pick<ShotPlan, 'optics' | 'c
   const timeAt = columns.findIndex((column) => column?.kind === 'time');
   const ringAt = columns.findIndex((column) => column?.kind === 'ring');
   const valueAt = ringAt >= 0 ? ringAt : columns.findIndex((column) => column?.kind === 'distance');
-  if (timeAt < 0 || valueAt < 0) {
-    const need = 'a column “time” or “timecode”, and one “ring deg”, “distance m”, “distance mm” or “distance ft”';
-    return unread([{ code: 'heading', path: 'line 1', message: 'there is no time, or nothing beside it', need }]);
-  }
-  if (body.length < 2 || body.length > MAX_LINES)
-    return unread([
-      { code: 'too-few', path: '', message: `the file has ${body.length} lines of data`, need: `2 to ${MAX_LINES}` },
-    ]);
+  if (timeAt < 0 || valueAt < 0) return unread([problem('no-time-column', 'line 1', {})]);
+  const count = body.length;
+  if (count < 2) return unread([problem('too-few', '', { count, min: 2, counted: 'lines-of-data' })]);
+  if (count > MAX_LINES) return unread([problem('too-many', '', { count, max: MAX_LINES, counted: 'lines-of-data' })]);
   const column = columns[valueAt]!;
   const ring = ringOf(plan.optics.lens);
   const degOf = (value: number) => (column.kind === 'distance' ? ring.angleAt(withinReach(ring, value * column.mm)) : value);
@@ -74,19 +70,14 @@ export function readLensData(table: CsvTable, plan: Pick<ShotPlan, 'optics' | 'c
     if (timeS === null) problems.push(badCell(line, head!.cells[timeAt]!, cells[timeAt] ?? ''));
     else if (value === null) problems.push(badCell(line, head!.cells[valueAt]!, cells[valueAt] ?? ''));
     else if (column.kind === 'distance' && value <= 0)
-      problems.push({
-        code: 'out-of-range',
-        path: `line ${line}, ${head!.cells[valueAt]!}`,
-        message: `${value} is no distance`,
-        need: 'a distance above 0, or inf',
-      });
-    else if (timeS <= (readings.at(-1)?.timeS ?? -Infinity))
-      problems.push({
-        code: 'order',
-        path: `line ${line}`,
-        message: 'its time is not after that of the line before',
-        need: 'lines in order of time',
-      });
+      problems.push(
+        problem('out-of-range', cellPath(line, head!.cells[valueAt]!), {
+          given: String(value),
+          above: 0,
+          allowsInfinity: true,
+        }),
+      );
+    else if (timeS <= (readings.at(-1)?.timeS ?? -Infinity)) problems.push(problem('not-in-order', cellPath(line, null), {}));
     else readings.push({ timeS, ringDeg: degOf(value) });
   }
   if (problems.length > 0) return unread(problems);
@@ -103,8 +94,7 @@ function timeOf(cell: string, captureFps: number): number | null {
 }
 
 function badCell(line: number, heading: string, cell: string): Problem {
-  const [message, need] = unreadFigure(cell);
-  return { code: 'unreadable', path: `line ${line}, ${heading}`, message, need };
+  return { ...unreadFigure(cell), path: cellPath(line, heading) } as Problem;
 }
 
 function unread(problems: readonly Problem[]): LensDataReading {

@@ -1,6 +1,7 @@
 import type { CueEvent } from '../roll/index.js';
 import { type Method, METHODS, PLAN_LIMITS, type ShotPlan, stopAt } from '../plan/index.js';
-import type { Problem } from '../errors.js';
+import { CoreError } from '../errors.js';
+import { type Problem, problem } from '../problems.js';
 import { boolean, list, nullable, object, oneOf, quantity, type Shape, text } from '../shape.js';
 import type { LoggedHit } from './corrections.js';
 import type { UsableSpan } from './judgeTake.js';
@@ -154,8 +155,7 @@ export function checkTake(value: unknown): Problem[] {
 function spanProblems(spans: readonly UsableSpan[], path: string): Problem[] {
   return spans.flatMap(({ fromS, toS }, index): Problem[] => {
     if (toS > fromS) return [];
-    const need = 'an end after its start';
-    return [{ code: 'ends-before-start', path: `${path}[${index}].toS`, message: 'it ends before it starts', need }];
+    return [problem('ends-before-start', `${path}[${index}].toS`, { fromS, toS })];
   });
 }
 
@@ -164,7 +164,8 @@ function trackProblems(track: string): Problem[] {
     unpackTrack(track);
     return [];
   } catch (error) {
-    return [{ code: 'broken-track', path: 'track', message: (error as Error).message, need: 'a track as it was stored' }];
+    if (!(error instanceof CoreError)) throw error;
+    return [error.problem];
   }
 }
 

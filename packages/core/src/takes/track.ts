@@ -1,4 +1,5 @@
 import { CoreError } from '../errors.js';
+import type { ProblemValues } from '../problems.js';
 
 /** Ring angle during a take, sampled evenly from its start, in ring degrees. */
 export interface RingTrack {
@@ -71,12 +72,12 @@ export function packTrack({ hz, ringDeg }: RingTrack): string {
 export function unpackTrack(text: string): RingTrack {
   const [form, rate, packed] = text.split(' ');
   const hz = Number(rate);
-  if (form !== FORM || !(hz > 0 && hz <= MAX_HZ) || !packed) throw brokenTrack('it does not begin as a track does');
+  if (form !== FORM || !(hz > 0 && hz <= MAX_HZ) || !packed) throw brokenTrack('header');
   const steps: number[] = [];
   let [value, times, now] = [0, 1, 0];
   for (const character of packed) {
     const digit = DIGITS.indexOf(character);
-    if (digit < 0 || steps.length > MAX_SAMPLES) throw brokenTrack('it holds what no track holds');
+    if (digit < 0 || steps.length > MAX_SAMPLES) throw brokenTrack('character');
     value += (digit % HALF) * times;
     times *= HALF;
     if (digit >= HALF) continue;
@@ -85,7 +86,7 @@ export function unpackTrack(text: string): RingTrack {
     steps.push(now);
     [value, times] = [0, 1];
   }
-  if (times !== 1) throw brokenTrack('it ends in the middle of a sample');
+  if (times !== 1) throw brokenTrack('truncated');
   return { hz, ringDeg: Float64Array.from(steps, (step) => step * STEP_DEG) };
 }
 
@@ -103,6 +104,6 @@ function packNumber(difference: number): string {
   return packed + DIGITS[rest]!;
 }
 
-function brokenTrack(message: string): CoreError {
-  return new CoreError({ code: 'broken-track', path: 'track', message, need: 'a track as it was stored' });
+function brokenTrack(reason: ProblemValues['broken-track']['reason']): CoreError {
+  return new CoreError({ code: 'broken-track', path: 'track', values: { reason } });
 }

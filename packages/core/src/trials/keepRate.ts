@@ -32,21 +32,16 @@ export interface KeepRate {
  * @throws {CoreError} `out-of-range`; `nothing-to-judge` for a plan without a distance or a beat
  */
 export function keepRate(plan: ShotPlan, { takes, seed }: { readonly takes: number; readonly seed: number }): KeepRate {
-  if (!Number.isInteger(takes) || takes < 1 || !Number.isInteger(seed))
-    throw new CoreError({
-      code: 'out-of-range',
-      path: takes >= 1 && Number.isInteger(takes) ? 'seed' : 'takes',
-      message: `got ${takes} takes with seed ${seed}`,
-      need: 'whole numbers, and at least one take',
-    });
+  if (!Number.isInteger(takes) || takes < 1)
+    throw new CoreError({ code: 'out-of-range', path: 'takes', values: { given: String(takes), min: 1, isWhole: true } });
+  if (!Number.isInteger(seed))
+    throw new CoreError({ code: 'out-of-range', path: 'seed', values: { given: String(seed), isWhole: true } });
   const prepared = prepareTrials(plan);
-  if ('missing' in prepared)
-    throw new CoreError({
-      code: 'nothing-to-judge',
-      path: prepared.missing[0] === 'beat' ? 'beats' : 'subjects',
-      message: prepared.missing[0] === 'beat' ? 'nothing is asked of anyone' : 'no distance is known',
-      need: 'someone at a distance, the line’s start, and who must be sharp when',
-    });
+  if ('missing' in prepared) {
+    const [missing] = prepared.missing;
+    const path = missing === 'beat' ? 'beats' : 'subjects';
+    throw new CoreError({ code: 'nothing-to-judge', path, values: { missing: missing ?? 'distance' } });
+  }
   return keepRateOf(prepared.beats, runTrials(prepared, seed, 0, takes), seed);
 }
 

@@ -1,4 +1,4 @@
-import type { Problem } from '../errors.js';
+import { type Problem, problem } from '../problems.js';
 import { MM_PER_FOOT, MM_PER_INCH, MM_PER_METRE, type UnitSystem } from './unitSystem.js';
 
 /** A typed distance: its value, or a problem to show beside the field. */
@@ -7,11 +7,6 @@ export type ParsedDistance =
 
 /** Longest distance that can be typed: ten kilometres. Beyond it, type infinity. */
 export const MAX_TYPED_DISTANCE_MM = 10_000_000;
-
-const NEED = {
-  metric: 'a distance such as 2.4, 240cm, 7\'11", 95in or inf',
-  imperial: "a distance such as 7'11, 7ft 11 1/2, 7-11, 95in, 2.4m or inf",
-} as const;
 
 const VULGAR: Readonly<Record<string, string>> = {
   '½': '1/2',
@@ -48,25 +43,17 @@ const ENDLESS = /^(inf|infinity|∞)$/;
  */
 export function parseDistance(text: string, bareUnit: UnitSystem): ParsedDistance {
   const given = tidy(text);
-  const unread = (code: string, message: string, need: string = NEED[bareUnit]): ParsedDistance => ({
-    status: 'unread',
-    problem: { code, path: 'distance', message, need },
-  });
-  if (given === '') return unread('empty', 'no distance was typed');
+  const typed = text.trim();
+  const unread = (found: Problem): ParsedDistance => ({ status: 'unread', problem: found });
+  const unreadable = problem('unreadable', 'distance', { text: typed, what: 'distance', units: bareUnit });
+  if (given === '') return unread(problem('empty', 'distance', { what: 'distance', units: bareUnit }));
   if (ENDLESS.test(given)) return { status: 'read', distanceMm: Infinity };
-
   const distanceMm = readMm(given, bareUnit);
-  if (distanceMm === null) return unread('unreadable', `“${text.trim()}” can't be read as a distance`);
-  if (distanceMm === 'twelve-inches')
-    return unread(
-      'twelve-inches',
-      `“${text.trim()}” has twelve inches or more after the feet`,
-      'inches below 12, or inches alone such as 95in',
-    );
-  if (!Number.isFinite(distanceMm)) return unread('unreadable', `“${text.trim()}” can't be read as a distance`);
-  if (distanceMm <= 0) return unread('zero', 'a distance of nothing is at the image plane', 'a distance above zero');
-  if (distanceMm > MAX_TYPED_DISTANCE_MM)
-    return unread('too-far', `“${text.trim()}” is over ten kilometres`, 'a shorter distance, or inf');
+  if (distanceMm === null) return unread(unreadable);
+  if (distanceMm === 'twelve-inches') return unread(problem('twelve-inches', 'distance', { text: typed }));
+  if (!Number.isFinite(distanceMm)) return unread(unreadable);
+  if (distanceMm <= 0) return unread(problem('zero', 'distance', { what: 'distance' }));
+  if (distanceMm > MAX_TYPED_DISTANCE_MM) return unread(problem('too-far', 'distance', { text: typed }));
   return { status: 'read', distanceMm };
 }
 

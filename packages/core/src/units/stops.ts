@@ -1,4 +1,4 @@
-import type { Problem } from '../errors.js';
+import { type Problem, problem } from '../problems.js';
 
 /** Scale of a lens's stop ring: transmission (T) or geometric (f). */
 export type StopScale = 'T' | 'f';
@@ -52,20 +52,15 @@ export function formatStops(stops: number): string {
  * @param range - stops that the lens offers
  */
 export function parseStop(text: string, range: { widest: number; narrowest: number }): ParsedStop {
-  const need = `a stop from ${trimmed(range.widest.toFixed(1))} to ${trimmed(range.narrowest.toFixed(1))}, such as T2.8`;
-  const unread = (code: string, message: string): ParsedStop => ({
-    status: 'unread',
-    problem: { code, path: 'stop', message, need },
-  });
-  const match = /^(?:t|f\/?)? ?(\d+(?:[.,]\d+)?)$/i.exec(text.trim());
-  if (!match)
-    return unread(
-      text.trim() === '' ? 'empty' : 'unreadable',
-      text.trim() === '' ? 'no stop was typed' : `“${text.trim()}” can't be read as a stop`,
-    );
+  const typed = text.trim();
+  if (typed === '') return { status: 'unread', problem: problem('empty', 'stop', { what: 'stop' }) };
+  const match = /^(?:t|f\/?)? ?(\d+(?:[.,]\d+)?)$/i.exec(typed);
+  if (!match) return { status: 'unread', problem: problem('unreadable', 'stop', { text: typed, what: 'stop' }) };
   const stop = Number(match[1]!.replace(',', '.'));
-  if (stop < range.widest || stop > range.narrowest)
-    return unread('outside-lens', `the lens does not offer ${Number(stop.toFixed(2))}`);
+  if (stop < range.widest || stop > range.narrowest) {
+    const values = { given: stop, unit: 'stop', min: range.widest, max: range.narrowest } as const;
+    return { status: 'unread', problem: problem('outside-lens', 'stop', values) };
+  }
   return { status: 'read', stop };
 }
 

@@ -22,16 +22,14 @@ describe('stops', () => {
     expect(parseStop(text, { widest: 2.2, narrowest: 22 })).toEqual({ status: 'read', stop: 3.2 });
   });
 
-  test.each<[string, string]>([
-    ['1.4', 'outside-lens'],
-    ['32', 'outside-lens'],
-    ['', 'empty'],
-    ['open', 'unreadable'],
-    ['0', 'outside-lens'],
-  ])('%j is refused: %s', (text, code) => {
-    expect(parseStop(text, { widest: 2.2, narrowest: 22 })).toMatchObject({
-      problem: { code, need: 'a stop from 2.2 to 22, such as T2.8' },
-    });
+  test.each<[string, string, object]>([
+    ['1.4', 'outside-lens', { given: 1.4, min: 2.2, max: 22 }],
+    ['32', 'outside-lens', { given: 32, min: 2.2, max: 22 }],
+    ['', 'empty', { what: 'stop' }],
+    ['open', 'unreadable', { text: 'open', what: 'stop' }],
+    ['0', 'outside-lens', { given: 0, min: 2.2, max: 22 }],
+  ])('%j is refused: %s', (text, code, values) => {
+    expect(parseStop(text, { widest: 2.2, narrowest: 22 })).toMatchObject({ problem: { code, values } });
   });
 
   test('print', () => {
@@ -52,7 +50,7 @@ describe('times', () => {
   ])('%s', (text, timeS) => expect(parseTime(text, 24)).toEqual({ status: 'read', timeS }));
 
   test.each(['', 'soon', '-1', '1:75', 'NaN'])('%j is refused', (text) => {
-    expect(parseTime(text, 24)).toMatchObject({ status: 'unread', problem: { need: expect.stringContaining('3.2') } });
+    expect(parseTime(text, 24)).toMatchObject({ status: 'unread', problem: { values: { what: 'time' } } });
   });
 
   test('print', () => {

@@ -1,4 +1,4 @@
-import type { Problem } from '../errors.js';
+import { type Problem, problem } from '../problems.js';
 
 /** A typed time: its value, or a problem to show beside the field. */
 export type ParsedTime =
@@ -17,16 +17,11 @@ export function parseTime(text: string, captureFps: number): ParsedTime {
   if (seconds) return { status: 'read', timeS: Number(seconds[1]) };
   const clock = /^(\d+):([0-5]?\d(?:\.\d*)?)$/.exec(given);
   if (clock) return { status: 'read', timeS: Number(clock[1]) * 60 + Number(clock[2]) };
-  const message = given === '' ? 'no time was typed' : `“${text.trim()}” can't be read as a time`;
-  return {
-    status: 'unread',
-    problem: {
-      code: given === '' ? 'empty' : 'unreadable',
-      path: 'time',
-      message,
-      need: 'seconds such as 3.2, 1:02.5 or frames such as 80f',
-    },
-  };
+  const found =
+    given === ''
+      ? problem('empty', 'time', { what: 'time' })
+      : problem('unreadable', 'time', { text: text.trim(), what: 'time' });
+  return { status: 'unread', problem: found };
 }
 
 /** Formats a time: `6.2 s`; `1:02.5` from one minute on. */

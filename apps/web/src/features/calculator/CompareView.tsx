@@ -60,7 +60,7 @@ export function CompareView({ optics, units }: CalculatorProps) {
           label={held === 'framing' ? 'the first one’s distance' : 'distance of all'}
           distanceMm={distanceMm}
           units={units}
-          range={{ minMm: 4 * optics.focalLengthMm, maxMm: 1_000_000, why: 'not where it can focus' }}
+          range={{ minMm: 4 * optics.focalLengthMm, maxMm: 1_000_000, reason: 'compared' }}
           onChange={setDistanceMm}
           testId="compare-distance"
         />

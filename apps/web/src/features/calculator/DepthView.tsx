@@ -106,7 +106,7 @@ function Chart({
         onKeyDown={(event) => {
           const by = arrowStep(event);
           if (!by) return;
-          onTry(nudgeDistance(atMm, by * (event.shiftKey ? 10 : 1), units, { minMm: ring.closeFocusMm, maxMm: 30_000, why: '' }));
+          onTry(nudgeDistance(atMm, by * (event.shiftKey ? 10 : 1), units, { minMm: ring.closeFocusMm, maxMm: 30_000 }));
         }}
       >
         <rect x={-14} width={28} y={top} height={bottom - top} fill="transparent" />

@@ -11,6 +11,7 @@ import {
   pictureSize,
   stopOfFNumber,
 } from '@still-heron/core';
+import { problemText } from '@still-heron/wording';
 import { Choice } from '../../ui/fields/Choice';
 import { NumberField } from '../../ui/fields/NumberField';
 import { QuantityField } from '../../ui/fields/QuantityField';
@@ -79,7 +80,7 @@ export function SetupPicker({ setup, number, onChange, onRemove }: Props) {
           print={(value) => formatStop(value, lens.stopScale)}
           read={(text) => {
             const parsed = parseStop(text, { widest: lens.widestStop, narrowest: lens.narrowestStop });
-            return parsed.status === 'read' ? { value: parsed.stop } : { problem: parsed.problem };
+            return parsed.status === 'read' ? { value: parsed.stop } : { problem: problemText(parsed.problem) };
           }}
           onChange={(value) => onChange({ ...setup, stop: value })}
         />

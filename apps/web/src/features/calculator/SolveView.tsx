@@ -17,6 +17,7 @@ import {
   widestStopAt,
   zoneLensOf,
 } from '@still-heron/core';
+import { neededSentence, problemText } from '@still-heron/wording';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { DistanceField } from '../../ui/fields/DistanceField';
@@ -243,6 +244,6 @@ function attempt<T>(answer: () => T): { readonly value: T } | { readonly problem
     return { value: answer() };
   } catch (error) {
     if (!(error instanceof CoreError)) throw error;
-    return { problem: `That can’t be: need ${error.need}.` };
+    return { problem: neededSentence(problemText(error.problem)) };
   }
 }

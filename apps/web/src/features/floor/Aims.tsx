@@ -73,7 +73,7 @@ function AimRow({ aim, before, after, plan }: RowProps) {
               decimals={2}
               minS={before.timeS + 0.02}
               maxS={after ? after.timeS - 0.02 : plan.durationS}
-              why="another aim is reached then"
+              reason="next-aim"
               onChange={(timeS, gesture) => change({ timeS }, gesture)}
             />
             <TimeField
@@ -83,7 +83,7 @@ function AimRow({ aim, before, after, plan }: RowProps) {
               decimals={2}
               minS={0}
               maxS={aim.timeS - before.timeS}
-              why="the aim before it begins then"
+              reason="previous-aim"
               onChange={(panS, gesture) => change({ panS }, gesture)}
             />
           </>

@@ -50,7 +50,7 @@ export function BlockingMoveParamField({ param, value, units, stopScale, capture
           label={word}
           distanceMm={value}
           units={units}
-          range={{ minMm: min, maxMm: Math.min(max, PLAN_LIMITS.distanceMm.max), why: 'not a place on this floor' }}
+          range={{ minMm: min, maxMm: Math.min(max, PLAN_LIMITS.distanceMm.max), reason: 'floor' }}
           onChange={onChange}
         />
       );
@@ -79,7 +79,7 @@ export function BlockingMoveParamField({ param, value, units, stopScale, capture
           captureFps={captureFps}
           minS={min}
           maxS={max}
-          why="the shot ends"
+          reason="shot"
           decimals={2}
           onChange={onChange}
         />

@@ -1,19 +1,14 @@
 import { formatDistance, type UnitSystem } from '@still-heron/core';
+import { neededSentence, type ProblemText, typeSentence } from '@still-heron/wording';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { readDistance } from '../../ui/fields/readDistance';
 
 /** A rejected action and what to do instead; nothing was changed. */
-export function FloorNotice({
-  problem,
-  onClose,
-}: {
-  readonly problem: { readonly message: string; readonly need: string };
-  readonly onClose: () => void;
-}) {
+export function FloorNotice({ problem, onClose }: { readonly problem: ProblemText; readonly onClose: () => void }) {
   return (
     <p className="floor-notice tone-soft" role="alert">
-      {problem.message}. What would do: {problem.need}. Nothing was changed.
+      {neededSentence(problem)} Nothing was changed.
       <Button size="small" onClick={onClose}>
         Go on
       </Button>
@@ -32,13 +27,13 @@ export function KnownLength({
   readonly onGiveUp: () => void;
 }) {
   const [text, setText] = useState('');
-  const [problem, setProblem] = useState<{ message: string; need: string } | null>(null);
+  const [problem, setProblem] = useState<ProblemText | null>(null);
   return (
     <form
       className="floor-notice"
       onSubmit={(event) => {
         event.preventDefault();
-        const reading = readDistance(text, units, { minMm: 50, maxMm: 500_000, why: 'not a length on this floor' });
+        const reading = readDistance(text, units, { minMm: 50, maxMm: 500_000, reason: 'floor-length' });
         if ('problem' in reading) setProblem(reading.problem);
         else onLength(reading.value);
       }}
@@ -65,7 +60,7 @@ export function KnownLength({
       <Button onClick={onGiveUp}>Leave it</Button>
       {problem && (
         <span className="field-problem" role="alert">
-          {problem.message}. Type {problem.need}.
+          {typeSentence(problem)}
         </span>
       )}
     </form>

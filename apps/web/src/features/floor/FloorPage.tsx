@@ -1,4 +1,5 @@
 import { layPicture, type Place, scalePicture, type ShotPlan, startFloor } from '@still-heron/core';
+import type { ProblemText } from '@still-heron/wording';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { sendPicture } from '../../shared/api/pictures';
@@ -155,7 +156,7 @@ function useDrawnKeys(onPutDown: () => void) {
 /** Uploads a picture of the set, places it in the centre of the view, and asks for its scale. */
 function useFloorPicture(onLaid: () => void) {
   const dispatch = useAppDispatch();
-  const [problem, setProblem] = useState<{ readonly message: string; readonly need: string } | null>(null);
+  const [problem, setProblem] = useState<ProblemText | null>(null);
   return {
     problem,
     forget: () => setProblem(null),

@@ -42,7 +42,7 @@ export function CameraKeyFields({ cameraKey, plan, units }: PlanFieldsProps & { 
           decimals={2}
           minS={keys[at - 1] ? keys[at - 1]!.timeS + 0.02 : 0}
           maxS={keys[at + 1] ? keys[at + 1]!.timeS - 0.02 : plan.durationS}
-          why="the key beside it lies there"
+          reason="camera-keys"
           onChange={(timeS, gesture) => change({ timeS }, gesture)}
         />
         <Choice

@@ -25,7 +25,7 @@ export function StayTimes({ mark, plan }: { readonly mark: Mark; readonly plan: 
             decimals={2}
             minS={before.untilS}
             maxS={stay.untilS}
-            why="they leave the place before, or this one, then"
+            reason="stay-before"
             onChange={(fromS, gesture) => change({ fromS }, gesture)}
           />
         )}
@@ -37,7 +37,7 @@ export function StayTimes({ mark, plan }: { readonly mark: Mark; readonly plan: 
             decimals={2}
             minS={stay.fromS}
             maxS={after.fromS}
-            why="they come here, or to the next place, then"
+            reason="stay-after"
             onChange={(untilS, gesture) => change({ untilS }, gesture)}
           />
         )}

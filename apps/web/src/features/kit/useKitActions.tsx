@@ -1,4 +1,5 @@
 import { type KitItems, type KitKind, kitName } from '@still-heron/core';
+import { problemView } from '@still-heron/wording';
 import { App, Button } from 'antd';
 import { useNavigate } from 'react-router';
 import {
@@ -80,7 +81,7 @@ export function useKitActions<K extends KitKind>(kind: K) {
     const chosen = await askForFile('.json,.csv,.txt,application/json,text/csv');
     if (!chosen) return;
     const reading = readKitFile(chosen.text);
-    if (reading.status === 'unread') return showProblems(chosen.name, reading.problems);
+    if (reading.status === 'unread') return showProblems(chosen.name, reading.problems.map(problemView));
     const { data, error } = await importKit(reading.file);
     if (data) {
       const there = data.alreadyThere > 0 ? ` ${data.alreadyThere} were there already.` : '';

@@ -64,7 +64,7 @@ export function BeatDetails({ beat, plan, verdict }: Props) {
           captureFps={plan.captureFps}
           minS={0}
           maxS={beat.toS - MIN_BEAT_S}
-          why="it would start after its end"
+          reason="beat-start"
           onChange={(fromS, gesture) => change({ fromS }, gesture)}
         />
         <TimeField
@@ -74,7 +74,7 @@ export function BeatDetails({ beat, plan, verdict }: Props) {
           captureFps={plan.captureFps}
           minS={beat.fromS + MIN_BEAT_S}
           maxS={plan.durationS}
-          why="it lies within the shot, after its start"
+          reason="beat-end"
           onChange={(toS, gesture) => change({ toS }, gesture)}
         />
         {beat.requirement !== 'none' && (
@@ -182,7 +182,7 @@ function Key({ beat, plan, onChange }: KeyProps) {
         captureFps={plan.captureFps}
         minS={beat.fromS}
         maxS={beat.toS - 1 / plan.captureFps}
-        why="it lies within what is phrase"
+        reason="key-moment"
         onChange={(keyMomentS, gesture) => onChange({ keyMomentS }, gesture)}
       />
       <Button className="key-add" onClick={() => onChange({ keyMomentS: null })}>

@@ -60,7 +60,7 @@ function MarkRow({ mark, plan, units }: Props & { readonly mark: Mark }) {
         isBare
         distanceMm={mark.distanceMm ?? Infinity}
         units={units}
-        {...(walks ? { range: { minMm: 0, maxMm: 10_000_000, why: 'not where someone can walk to' } } : {})}
+        {...(walks ? { range: { minMm: 0, maxMm: 10_000_000, reason: 'walk' } } : {})}
         onChange={(mm, gesture) =>
           dispatch(
             editPlan(

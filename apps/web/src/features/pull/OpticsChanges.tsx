@@ -13,6 +13,7 @@ import {
   stopAt,
   widestStopAt,
 } from '@still-heron/core';
+import { problemText } from '@still-heron/wording';
 import { Button } from 'antd';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
 import { NumberField } from '../../ui/fields/NumberField';
@@ -125,7 +126,7 @@ function MoveRow({ track, move, plan }: RowProps) {
           read={(text) => {
             const widest = widestStopAt(optics.lens, focalLengthAt(optics, pullEndS(move)));
             const parsed = parseStop(text, { widest, narrowest: optics.lens.narrowestStop });
-            return parsed.status === 'read' ? { value: parsed.stop } : { problem: parsed.problem };
+            return parsed.status === 'read' ? { value: parsed.stop } : { problem: problemText(parsed.problem) };
           }}
           onChange={(to, gesture) => change('aim the stop', { to }, gesture)}
         />

@@ -57,7 +57,7 @@ export function PullDetails({ move: pull, plan, verdict, units }: SideProps & { 
           captureFps={plan.captureFps}
           minS={room.earliestStartS}
           maxS={Math.max(room.earliestStartS, room.latestEndS - pull.durationS)}
-          why="the pulls beside it and the shot's ends leave no more room"
+          reason="neighbouring-pulls"
           testId="move-starts"
           onChange={(startS, gesture) => change(`start the pull to ${name}`, { startS }, gesture)}
         />
@@ -68,7 +68,7 @@ export function PullDetails({ move: pull, plan, verdict, units }: SideProps & { 
           captureFps={plan.captureFps}
           minS={PLAN_LIMITS.pullS.min}
           maxS={room.latestEndS - pull.startS}
-          why="the next pull or the shot's end comes then"
+          reason="next-pull"
           testId="move-lasts"
           hint={`lands at ${pullEndS(pull).toFixed(2)} s`}
           onChange={(durationS, gesture) => change(`land the pull to ${name}`, { durationS }, gesture)}

@@ -9,6 +9,7 @@ import {
   type Stay,
   type Subject,
 } from '@still-heron/core';
+import { type ProblemText, typeSentence } from '@still-heron/wording';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store';
@@ -83,7 +84,7 @@ function StayRow({
           captureFps={plan.captureFps}
           minS={previous.untilS}
           maxS={stay.untilS}
-          why="it lies after the stay before"
+          reason="previous-stay"
           onChange={(fromS, gesture) => change({ fromS }, gesture)}
         />
       )}
@@ -94,7 +95,7 @@ function StayRow({
           captureFps={plan.captureFps}
           minS={stay.fromS}
           maxS={next.fromS}
-          why="it lies before the next arrival"
+          reason="next-stay"
           onChange={(untilS, gesture) => change({ untilS }, gesture)}
         />
       )}
@@ -117,7 +118,7 @@ function StayRow({
 function WalkForm({ subject, plan, units }: Omit<SideProps, 'verdict'> & { readonly subject: Subject }) {
   const dispatch = useAppDispatch();
   const [text, setText] = useState('');
-  const [problem, setProblem] = useState<{ message: string; need: string } | null>(null);
+  const [problem, setProblem] = useState<ProblemText | null>(null);
   const standsAtInfinity = subject.stays.some(({ markId }) => plan.marks.find(({ id }) => id === markId)?.distanceMm === null);
   if (standsAtInfinity || plan.marks.length >= PLAN_LIMITS.marks.max) return null;
   return (
@@ -125,7 +126,7 @@ function WalkForm({ subject, plan, units }: Omit<SideProps, 'verdict'> & { reado
       className="walk-form"
       onSubmit={(event) => {
         event.preventDefault();
-        const reading = readDistance(text, units, { minMm: 0, maxMm: 10_000_000, why: 'not where someone can walk to' });
+        const reading = readDistance(text, units, { minMm: 0, maxMm: 10_000_000, reason: 'walk' });
         if ('problem' in reading) return setProblem(reading.problem);
         const last = subject.stays[subject.stays.length - 1];
         const arrivesS = Math.min(plan.durationS, Math.max((last?.fromS ?? 0) + 2, plan.durationS / 2));
@@ -155,7 +156,7 @@ function WalkForm({ subject, plan, units }: Omit<SideProps, 'verdict'> & { reado
       <Button htmlType="submit">Walk</Button>
       {problem && (
         <p className="field-problem" role="alert">
-          {problem.message}. Type {problem.need}.
+          {typeSentence(problem)}
         </p>
       )}
     </form>

@@ -1,4 +1,5 @@
-import { addSubject, type Problem } from '@still-heron/core';
+import { addSubject } from '@still-heron/core';
+import { type ProblemText, typeSentence } from '@still-heron/wording';
 import { Button } from 'antd';
 import { type FormEvent, useRef, useState } from 'react';
 import { useAppDispatch } from '../../app/store';
@@ -12,7 +13,7 @@ export function SubjectForm({ isFirst = false }: { readonly isFirst?: boolean })
   const dispatch = useAppDispatch();
   const [name, setName] = useState('');
   const [distance, setDistance] = useState('');
-  const [problem, setProblem] = useState<Pick<Problem, 'message' | 'need'> | null>(null);
+  const [problem, setProblem] = useState<ProblemText | null>(null);
   const nameInput = useRef<HTMLInputElement>(null);
   const distanceInput = useRef<HTMLInputElement>(null);
 
@@ -85,7 +86,7 @@ export function SubjectForm({ isFirst = false }: { readonly isFirst?: boolean })
       </Button>
       {problem && (
         <p id="someone-problem" className="field-problem" role="alert">
-          {problem.message}. Type {problem.need}.
+          {typeSentence(problem)}
         </p>
       )}
     </form>

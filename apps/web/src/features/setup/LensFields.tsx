@@ -33,7 +33,7 @@ export function LensFields({ plan, units }: Props) {
         label="close focus"
         distanceMm={lens.ring.kind === 'table' ? plan.optics.lens.closeFocusMm : lens.closeFocusMm}
         units={units}
-        range={{ minMm: closestMm, maxMm: PLAN_LIMITS.closeFocusMm.max, why: 'not within four focal lengths and 20 m' }}
+        range={{ minMm: closestMm, maxMm: PLAN_LIMITS.closeFocusMm.max, reason: 'four-focal-lengths' }}
         onChange={(closeFocusMm, gesture) => change('change the close focus', { closeFocusMm }, gesture)}
       />
       <NumberField

@@ -76,7 +76,7 @@ export function SetupPage() {
                   size="large"
                   distanceMm={focusMm}
                   units={units}
-                  range={{ minMm: closeFocusMm, maxMm: Infinity, why: 'nearer than the lens focuses' }}
+                  range={{ minMm: closeFocusMm, maxMm: Infinity, reason: 'close-focus' }}
                   onChange={tryDistance}
                   testId="focus-tried"
                 />

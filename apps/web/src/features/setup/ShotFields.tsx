@@ -32,7 +32,7 @@ export function ShotFields({ plan }: { readonly plan: ShotPlan }) {
           captureFps={plan.captureFps}
           minS={shortestDurationS(plan)}
           maxS={PLAN_LIMITS.durationS.max}
-          why={plan.focusTrack.pulls.length > 0 ? 'the last pull lands before that' : undefined}
+          {...(plan.focusTrack.pulls.length > 0 ? { reason: 'last-pull' as const } : {})}
           onChange={(durationS, gesture) => edit('change the length', (now) => setDuration(now, durationS), gesture)}
         />
         <NumberField

@@ -225,9 +225,7 @@ function FocusPlane({ x, layout, focusMm, closeFocusMm, units, onFocus }: PlaneP
       onKeyDown={(event) => {
         const direction = arrowStep(event);
         if (!direction) return;
-        onFocus(
-          nudgeDistance(focusMm, direction * (event.shiftKey ? 10 : 1), units, { minMm: closeFocusMm, maxMm: Infinity, why: '' }),
-        );
+        onFocus(nudgeDistance(focusMm, direction * (event.shiftKey ? 10 : 1), units, { minMm: closeFocusMm, maxMm: Infinity }));
       }}
     >
       <rect x={-16} width={32} y={10} height={layout.groundY - 10} className="zone-grab" />

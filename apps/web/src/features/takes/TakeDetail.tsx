@@ -9,6 +9,7 @@ import {
   type UnitSystem,
   verdictOf,
 } from '@still-heron/core';
+import { problemView } from '@still-heron/wording';
 import { App } from 'antd';
 import { useMemo, useState } from 'react';
 import { problemOf, useRevisionQuery } from '../../shared/api/api';
@@ -42,7 +43,7 @@ export function TakeDetail({ shotId, plan, units, row }: Props) {
     const file = await askForFile('.csv,text/csv');
     if (!file || !take) return;
     const reading = readLensData(parseCsv(file.text), then);
-    if (reading.status === 'unread') return setProblems(reading.problems);
+    if (reading.status === 'unread') return setProblems(reading.problems.map(problemView));
     setProblems(null);
     const track = packTrack(reading.track);
     const { durationS } = reading;

@@ -1,4 +1,5 @@
-import type { ShotPlan } from '@still-heron/core';
+import { problem, type ShotPlan } from '@still-heron/core';
+import { problemView } from '@still-heron/wording';
 import { App } from 'antd';
 import { useState } from 'react';
 import { problemOf, useProductionQuery, useShotsQuery } from '../../shared/api/api';
@@ -44,18 +45,11 @@ export function TakesExchange({ productionId, shot, wish }: Props) {
     const file = await askForFile('.csv,.json,text/csv,application/json');
     if (!file) return;
     const reading = readTakesFile(file.text);
-    if (reading.status === 'unread') return setProblems(reading.problems);
+    if (reading.status === 'unread') return setProblems(reading.problems.map(problemView));
     const shotOf = (slate: string) => shot?.id ?? shots?.find((known) => known.slate === slate)?.id;
     const homeless = reading.items.filter(({ slate }) => !shotOf(slate));
     if (homeless.length > 0)
-      return setProblems(
-        homeless.map(({ slate, number }) => ({
-          code: 'no-shot',
-          path: `take ${number}`,
-          message: `there is no shot with the slate “${slate}”`,
-          need: 'a shot with that slate',
-        })),
-      );
+      return setProblems(homeless.map(({ slate, number }) => problemView(problem('no-such-slate', `take ${number}`, { slate }))));
     let logged = 0;
     for (const { id, slate, rolledAt, take } of reading.items) {
       const { error } = await log({

@@ -1,3 +1,5 @@
+import { problem } from '@still-heron/core';
+import { problemText } from '@still-heron/wording';
 import { QuantityField, type QuantityFieldProps } from './QuantityField';
 
 type Props = Pick<QuantityFieldProps<number>, 'label' | 'onChange' | 'hint' | 'unit' | 'isBare' | 'testId'> & {
@@ -10,24 +12,23 @@ type Props = Pick<QuantityFieldProps<number>, 'label' | 'onChange' | 'hint' | 'u
 };
 
 /** Field for a number within a range. */
-export function NumberField({ value, min, max, step, decimals = 0, isWhole = false, ...rest }: Props) {
+export function NumberField({ label, value, min, max, step, decimals = 0, isWhole = false, ...rest }: Props) {
   const print = (number: number) => String(Number(number.toFixed(decimals)));
   return (
     <QuantityField
       {...rest}
+      label={label}
       value={value}
       print={print}
       read={(text) => {
         const given = text.trim().replace(',', '.');
         const number = Number(given);
-        const need = `a ${isWhole ? 'whole ' : ''}number from ${min} to ${max}`;
-        if (given === '' || !Number.isFinite(number))
-          return {
-            problem: { message: given === '' ? 'Nothing was typed' : `“${text.trim()}” can't be read as a number`, need },
-          };
-        if (number < min || number > max || (isWhole && !Number.isInteger(number)))
-          return { problem: { message: `${given} does not fit`, need } };
-        return { value: number };
+        const refused = (code: 'not-a-number' | 'out-of-range' | 'not-whole') => ({
+          problem: problemText(problem(code, label, { given: `“${text.trim()}”`, min, max, isWhole })),
+        });
+        if (given === '' || !Number.isFinite(number)) return refused('not-a-number');
+        if (number < min || number > max) return refused('out-of-range');
+        return isWhole && !Number.isInteger(number) ? refused('not-whole') : { value: number };
       }}
       nudge={(number, steps) => Math.min(Math.max(Number((Math.round(number / step + steps) * step).toFixed(6)), min), max)}
     />

@@ -1,10 +1,10 @@
 import { type KeyboardEvent, type ReactNode, useId, useRef, useState } from 'react';
-import type { Problem } from '@still-heron/core';
+import { type ProblemText, typeSentence } from '@still-heron/wording';
 import './fields.css';
 import { newGesture } from '../../shared/gestures/newGesture';
 
 /** Result of reading a typed text: its value, or a problem with a remedy. */
-export type Reading<T> = { readonly value: T } | { readonly problem: Pick<Problem, 'message' | 'need'> };
+export type Reading<T> = { readonly value: T } | { readonly problem: ProblemText };
 
 export interface QuantityFieldProps<T> {
   readonly label: string;
@@ -32,7 +32,7 @@ export function QuantityField<T>(props: QuantityFieldProps<T>) {
   const { label, value, print, read, onChange, nudge, unit, hint, isBare, size = 'normal', placeholder, testId } = props;
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
-  const [problem, setProblem] = useState<Pick<Problem, 'message' | 'need'> | null>(null);
+  const [problem, setProblem] = useState<ProblemText | null>(null);
   const gesture = useRef('');
 
   /** @returns whether the text is valid */
@@ -94,7 +94,7 @@ export function QuantityField<T>(props: QuantityFieldProps<T>) {
       </span>
       {problem ? (
         <p id={`${id}-problem`} className="field-problem" role="alert">
-          {problem.message}. Type {problem.need}.
+          {typeSentence(problem)}
         </p>
       ) : (
         hint && <p className="field-hint">{hint}</p>

@@ -4,16 +4,16 @@ import { nudgeDistance, readDistance } from './readDistance';
 
 describe('a typed distance', () => {
   test('is held against what this place may hold, and the bound is said in its unit', () => {
-    const range = { minMm: 650, maxMm: 5000, why: 'outside the room' };
+    const range = { minMm: 650, maxMm: 5000, reason: 'ring' } as const;
     expect(readDistance('2.4', 'metric', range)).toEqual({ value: 2400 });
     expect(readDistance('0.5', 'metric', range)).toEqual({
-      problem: { message: '“0.5” is outside the room', need: '0.650 m or more' },
+      problem: { message: '“0.5” is outside the range of the ring', need: '0.650 m or more' },
     });
     expect(readDistance('inf', 'metric', range)).toEqual({
-      problem: { message: '“inf” is outside the room', need: '5.00 m or less' },
+      problem: { message: '“inf” is outside the range of the ring', need: '5.00 m or less' },
     });
     expect(readDistance('1', 'imperial', range)).toEqual({
-      problem: { message: '“1” is outside the room', need: '2\' 1½" or more' },
+      problem: { message: '“1” is outside the range of the ring', need: '2\' 1½" or more' },
     });
   });
 
@@ -38,7 +38,7 @@ describe('a nudge', () => {
 
   test('from infinity comes back to a distance; at a bound it stays there', () => {
     expect(nudgeDistance(Infinity, -1, 'metric')).toBeLessThan(10_000_000);
-    expect(nudgeDistance(660, -10, 'metric', { minMm: 650, maxMm: 5000, why: '' })).toBe(650);
+    expect(nudgeDistance(660, -10, 'metric', { minMm: 650, maxMm: 5000 })).toBe(650);
     expect(nudgeDistance(20, -1, 'metric')).toBe(20);
   });
 

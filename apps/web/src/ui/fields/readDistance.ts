@@ -1,34 +1,23 @@
-import {
-  displayStepMm,
-  MAX_TYPED_DISTANCE_MM,
-  formatDistanceFigure,
-  parseDistance,
-  PLAN_LIMITS,
-  type UnitSystem,
-} from '@still-heron/core';
+import { displayStepMm, MAX_TYPED_DISTANCE_MM, parseDistance, PLAN_LIMITS, type UnitSystem } from '@still-heron/core';
+import { type DistanceLimit, distanceRefusal, problemText } from '@still-heron/wording';
 import type { Reading } from './QuantityField';
 
 /** Range of a distance field, and the reason for it. */
 export interface DistanceRange {
   readonly minMm: number;
   readonly maxMm: number;
-  readonly why: string;
+  readonly reason?: DistanceLimit;
 }
 
 /** Reads a typed distance and checks it against the limits of a plan and of the field. */
 export function readDistance(text: string, units: UnitSystem, range?: DistanceRange): Reading<number> {
   const parsed = parseDistance(text, units);
-  if (parsed.status === 'unread') return { problem: parsed.problem };
+  if (parsed.status === 'unread') return { problem: problemText(parsed.problem) };
   const { distanceMm } = parsed;
   const minMm = Math.max(range?.minMm ?? 0, PLAN_LIMITS.distanceMm.min);
-  const said = (mm: number) =>
-    mm === Infinity ? 'infinity' : `${formatDistanceFigure(mm, units)}${units === 'metric' ? ' m' : ''}`;
-  if (distanceMm < minMm)
-    return {
-      problem: { message: `“${text.trim()}” is ${range?.why ?? 'closer than a tape is read'}`, need: `${said(minMm)} or more` },
-    };
-  if (range && distanceMm > range.maxMm)
-    return { problem: { message: `“${text.trim()}” is ${range.why}`, need: `${said(range.maxMm)} or less` } };
+  const reason = range?.reason ?? 'tape';
+  if (distanceMm < minMm) return { problem: distanceRefusal(text, reason, { minMm }, units) };
+  if (range && distanceMm > range.maxMm) return { problem: distanceRefusal(text, reason, { maxMm: range.maxMm }, units) };
   return { value: distanceMm };
 }
 

@@ -1,5 +1,18 @@
-import type { Problem } from '../../errors.js';
-import { CsvProblems, type CsvReading, type CsvTable, readFigure, tidyHeading, tidyTable, unreadFigure } from './table.js';
+import type { Problem } from '../../problems.js';
+import {
+  type CellProblem,
+  cellPath,
+  CsvProblems,
+  type CsvReading,
+  type CsvTable,
+  readFigure,
+  tidyHeading,
+  tidyTable,
+  unreadFigure,
+} from './table.js';
+
+/** Result of reading a cell. */
+export type ReadCell<T> = { readonly item: T } | { readonly problem: CellProblem };
 
 /** One column of a table: its heading, and how a value is written to it and read from it. */
 export interface CsvColumn<T> {
@@ -8,7 +21,7 @@ export interface CsvColumn<T> {
   readonly oldHeadings?: readonly string[];
   write(item: T): string;
   /** The item with the cell's value set, or the problem of the cell */
-  read(cell: string, item: T): T | { readonly message: string; readonly need: string };
+  read(cell: string, item: T): ReadCell<T>;
   /** A file without this column is rejected */
   readonly isNeeded?: boolean;
 }
@@ -34,22 +47,15 @@ export function readTable<T>(
   const problems = new CsvProblems();
   const [head, ...body] = tidyTable(table);
   const placed = head ? placeColumns(head.line, head.cells, columns, problems) : null;
-  if (!head)
-    problems.add(1, null, 'the file is empty', `a heading: ${columns.map(({ heading }) => heading).join(', ')}`, 'empty');
+  if (!head) problems.add(1, null, 'empty', { what: 'file' });
   if (body.length > options.max)
-    problems.add(body[options.max]!.line, null, `the file has ${body.length} lines`, `at most ${options.max}`, 'too-many');
+    problems.add(body[options.max]!.line, null, 'too-many', { count: body.length, max: options.max, counted: 'lines' });
   if (!placed || problems.hasAny) return { status: 'unread', problems: problems.list };
   const items: T[] = [];
   for (const { line, cells } of body) {
     if (problems.isFull) break;
     if (cells.length > head!.cells.length) {
-      problems.add(
-        line,
-        null,
-        `it has ${cells.length} cells and the heading ${head!.cells.length}`,
-        'a decimal point, or semicolons between the cells where commas are decimal',
-        'other-width',
-      );
+      problems.add(line, null, 'other-width', { cells: cells.length, headings: head!.cells.length });
       continue;
     }
     items.push(...readLine(line, cells, placed, options, problems));
@@ -70,14 +76,14 @@ function readLine<T>(
     const cell = cells[at] ?? '';
     if (cell === '' && !column.isNeeded) continue;
     const next = column.read(cell, item);
-    if (typeof next === 'object' && next !== null && 'message' in next && 'need' in next) {
-      problems.add(line, column.heading, next.message, next.need);
+    if ('problem' in next) {
+      problems.push({ ...next.problem, path: cellPath(line, column.heading) } as Problem);
       isRead = false;
-    } else item = next as T;
+    } else item = next.item;
   }
   if (!isRead) return [];
   const [wrong] = check(item);
-  if (wrong) problems.add(line, wrong.path || null, wrong.message, wrong.need, wrong.code);
+  if (wrong) problems.push({ ...wrong, path: cellPath(line, wrong.path || null) });
   return wrong ? [] : [item];
 }
 
@@ -92,21 +98,13 @@ function placeColumns<T>(
     const column = columns.find(({ heading, oldHeadings = [] }) =>
       [heading, ...oldHeadings].some((name) => tidyHeading(name) === tidyHeading(cell)),
     );
-    if (!column)
-      problems.add(
-        line,
-        cell,
-        'this heading is not known',
-        `one of: ${columns.map(({ heading }) => heading).join(', ')}`,
-        'heading',
-      );
+    if (!column) problems.add(line, cell, 'unknown-heading', { headings: columns.map(({ heading }) => heading) });
     return column ? [{ at, column }] : [];
   });
   for (const column of columns) {
     const times = placed.filter((item) => item.column === column).length;
-    if (times === 0 && column.isNeeded)
-      problems.add(line, null, `there is no column “${column.heading}”`, 'that column', 'heading');
-    if (times > 1) problems.add(line, column.heading, 'this heading stands there twice', 'it once', 'heading');
+    if (times === 0 && column.isNeeded) problems.add(line, null, 'missing-column', { heading: column.heading });
+    if (times > 1) problems.add(line, column.heading, 'heading-twice', {});
   }
   // in declaration order: the meaning of a column can depend on an earlier one
   return placed.sort((a, b) => columns.indexOf(a.column) - columns.indexOf(b.column));
@@ -127,9 +125,7 @@ export function figureColumn<T>(
     read: (cell, item) => {
       const given = options.unit ? cell.replace(options.unit, '').trim() : cell;
       const value = readFigure(given);
-      if (value !== null) return set(item, value);
-      const [message, need] = unreadFigure(given);
-      return { message, need };
+      return value === null ? { problem: unreadFigure(given) } : { item: set(item, value) };
     },
   };
 }
@@ -146,7 +142,7 @@ export function choiceColumn<T, W extends string>(
     write: get,
     read: (cell, item) => {
       const word = words.find((candidate) => candidate.toLowerCase() === cell.toLowerCase());
-      return word ? set(item, word) : { message: `“${cell}” is none of the choices`, need: words.join(' or ') };
+      return word ? { item: set(item, word) } : { problem: notAChoice(cell, words) };
     },
   };
 }
@@ -161,7 +157,8 @@ export function textColumn<T>(
     heading,
     isNeeded,
     write: get,
-    read: (cell, item) => (cell === '' && isNeeded ? { message: 'the cell is empty', need: 'a name' } : set(item, cell)),
+    read: (cell, item) =>
+      cell === '' && isNeeded ? { problem: { code: 'empty', values: { what: 'text' } } } : { item: set(item, cell) },
   };
 }
 
@@ -170,9 +167,13 @@ export function yesNoColumn<T>(heading: string, get: (item: T) => boolean, set: 
     heading,
     write: (item) => (get(item) ? 'yes' : 'no'),
     read: (cell, item) => {
-      if (/^(yes|y|true|1)$/i.test(cell)) return set(item, true);
-      if (/^(no|n|false|0)$/i.test(cell)) return set(item, false);
-      return { message: `“${cell}” is neither`, need: 'yes or no' };
+      if (/^(yes|y|true|1)$/i.test(cell)) return { item: set(item, true) };
+      if (/^(no|n|false|0)$/i.test(cell)) return { item: set(item, false) };
+      return { problem: notAChoice(cell, ['yes', 'no']) };
     },
   };
+}
+
+function notAChoice(cell: string, choices: readonly string[]): CellProblem {
+  return { code: 'not-a-choice', values: { given: `“${cell}”`, choices } };
 }

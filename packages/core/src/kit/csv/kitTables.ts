@@ -3,7 +3,16 @@ import { checkKitItem } from '../checkKit.js';
 import { HOLD_TESTS, type KitLens, type Lens, defaultLens, RING_RESPONSES } from '../lens.js';
 import type { RingPoint } from '../tableRing.js';
 import { defaultWheel, type Wheel } from '../wheel.js';
-import { choiceColumn, type CsvColumn, figureColumn, readTable, textColumn, writeTable, yesNoColumn } from './columns.js';
+import {
+  choiceColumn,
+  type CsvColumn,
+  figureColumn,
+  type ReadCell,
+  readTable,
+  textColumn,
+  writeTable,
+  yesNoColumn,
+} from './columns.js';
 import { type CsvReading, type CsvTable, readFigure, unreadFigure } from './table.js';
 
 /** More lenses than any rental house has. */
@@ -48,11 +57,10 @@ const LENS_COLUMNS: readonly CsvColumn<KitLens>[] = [
     write: ({ lens }) => String(lens.closeFocusMm),
     read: (cell, item) => {
       const mm = readFigure(cell);
-      if (mm !== null) return inLens('closeFocusMm')(item, mm);
+      if (mm !== null) return { item: inLens('closeFocusMm')(item, mm) };
       const parsed = parseDistance(cell, 'metric');
-      if (parsed.status === 'read') return inLens('closeFocusMm')(item, parsed.distanceMm);
-      const [message] = unreadFigure(cell);
-      return { message, need: "millimetres, or a distance with its unit such as 0.65m or 2'2" };
+      if (parsed.status === 'read') return { item: inLens('closeFocusMm')(item, parsed.distanceMm) };
+      return { problem: unreadFigure(cell, 'distance') };
     },
   },
   throwColumn(),
@@ -105,18 +113,17 @@ function throwColumn(): CsvColumn<KitLens> {
   );
 }
 
-function readPoints(cell: string, item: KitLens): KitLens | { message: string; need: string } {
-  const need = 'points such as inf@0 3000@95 650@260: millimetres at degrees';
+function readPoints(cell: string, item: KitLens): ReadCell<KitLens> {
   const points: RingPoint[] = [];
   for (const part of cell.split(/\s+/)) {
     const [distance = '', angle = '', ...rest] = part.split('@');
     const mm = /^(inf|∞)$/i.test(distance) ? null : readFigure(distance);
     const ringDeg = readFigure(angle);
     if (ringDeg === null || (mm === null && !/^(inf|∞)$/i.test(distance)) || rest.length > 0)
-      return { message: `“${part}” can't be read as a point`, need };
+      return { problem: { code: 'unreadable', values: { text: part, what: 'scale-points' } } };
     points.push({ distanceMm: mm, ringDeg });
   }
-  return inLens('ring')(item, { kind: 'table', points });
+  return { item: inLens('ring')(item, { kind: 'table', points }) };
 }
 
 /** Copies the figures of a prime to its long end. */

@@ -1,7 +1,18 @@
+import { type Problem, problem } from '../../problems.js';
 import { MM_PER_FOOT, MM_PER_INCH, parseDistance } from '../../units/index.js';
 import { KIT_LIMITS } from '../kitLimits.js';
 import type { RingPoint } from '../tableRing.js';
-import { CsvProblems, type CsvReading, type CsvTable, readFigure, tidyHeading, tidyTable, unreadFigure } from './table.js';
+import {
+  type CellProblem,
+  cellPath,
+  CsvProblems,
+  type CsvReading,
+  type CsvTable,
+  readFigure,
+  tidyHeading,
+  tidyTable,
+  unreadFigure,
+} from './table.js';
 
 /** Units that a heading may name, in mm. */
 const UNITS: readonly (readonly [pattern: RegExp, mm: number])[] = [
@@ -41,53 +52,35 @@ export function readScale(table: CsvTable): CsvReading<RingPoint> {
   if (!columns) return { status: 'unread', problems: problems.list };
   const body = rows[0] && isHeading(rows[0].cells) ? rows.slice(1) : rows;
   if (body.length > KIT_LIMITS.ringPoints.max) {
-    problems.add(
-      body[KIT_LIMITS.ringPoints.max]!.line,
-      null,
-      `the file has ${body.length} points`,
-      `at most ${KIT_LIMITS.ringPoints.max}: those engraved or taped`,
-      'too-many',
-    );
+    const { max } = KIT_LIMITS.ringPoints;
+    problems.add(body[max]!.line, null, 'too-many', { count: body.length, max, counted: 'scale-points' });
     return { status: 'unread', problems: problems.list };
   }
-  if (body.length === 0) problems.add(1, null, 'there is no point in it', 'a line for each point of the scale', 'empty');
+  if (body.length === 0) problems.add(1, null, 'empty', { what: 'scale-points' });
   const points = body.flatMap(({ line, cells }) => readPoint(line, cells, columns, problems));
   return problems.hasAny ? { status: 'unread', problems: problems.list } : { status: 'read', items: points };
 }
 
 function readPoint(line: number, cells: readonly string[], columns: Columns, problems: CsvProblems): RingPoint[] {
   if (cells.length > columns.headings.length) {
-    problems.add(
-      line,
-      null,
-      `it has ${cells.length} cells and the heading ${columns.headings.length}`,
-      'a decimal point, or semicolons between the cells where commas are decimal',
-      'other-width',
-    );
+    problems.add(line, null, 'other-width', { cells: cells.length, headings: columns.headings.length });
     return [];
   }
-  const distanceMm = readDistanceCell(cells[columns.distance] ?? '', columns.bareMm);
+  const distanceCell = cells[columns.distance] ?? '';
+  const distanceMm = readDistanceCell(distanceCell, columns.bareMm);
   const ringCell = (cells[columns.ring] ?? '').replace(/\s*(°|deg|degrees?)$/i, '');
   const ringDeg = readFigure(ringCell);
+  const distancePath = cellPath(line, columns.headings[columns.distance]!);
+  const ringPath = cellPath(line, columns.headings[columns.ring]!);
   if (typeof distanceMm === 'string')
-    problems.add(line, columns.headings[columns.distance]!, ...unreadDistance(cells[columns.distance] ?? '', distanceMm));
-  else if (distanceMm !== null && (distanceMm < KIT_LIMITS.distanceMm.min || distanceMm > KIT_LIMITS.distanceMm.max))
-    problems.add(
-      line,
-      columns.headings[columns.distance]!,
-      `“${cells[columns.distance]}” is ${distanceMm < KIT_LIMITS.distanceMm.min ? 'closer than a tape is read' : 'over ten kilometres'}`,
-      'a tape distance, or inf',
-      'out-of-range',
-    );
-  if (ringDeg === null) problems.add(line, columns.headings[columns.ring]!, ...unreadFigure(ringCell));
+    problems.push({ ...unreadDistance(distanceCell, distanceMm), path: distancePath } as Problem);
+  else if (distanceMm !== null && distanceMm < KIT_LIMITS.distanceMm.min)
+    problems.push(problem('closer-than-a-tape', distancePath, { text: distanceCell }));
+  else if (distanceMm !== null && distanceMm > KIT_LIMITS.distanceMm.max)
+    problems.push(problem('too-far', distancePath, { text: distanceCell }));
+  if (ringDeg === null) problems.push({ ...unreadFigure(ringCell), path: ringPath } as Problem);
   else if (Math.abs(ringDeg) > KIT_LIMITS.ringDeg.max)
-    problems.add(
-      line,
-      columns.headings[columns.ring]!,
-      `${ringDeg}° is more than any ring turns`,
-      'degrees of the ring',
-      'out-of-range',
-    );
+    problems.push(problem('out-of-range', ringPath, { given: `${ringDeg}°`, max: KIT_LIMITS.ringDeg.max }));
   if (typeof distanceMm === 'string' || ringDeg === null) return [];
   return [{ distanceMm, ringDeg }];
 }
@@ -102,21 +95,14 @@ function readDistanceCell(cell: string, bareMm: number | null): number | null | 
   return parsed.distanceMm === Infinity ? null : parsed.distanceMm;
 }
 
-function unreadDistance(cell: string, why: 'unreadable' | 'no-unit'): [message: string, need: string, code: string] {
-  if (why === 'no-unit')
-    return [
-      `“${cell}” does not say its unit`,
-      'a heading such as “distance m” or “distance ft”, or a unit in the cell',
-      'no-unit',
-    ];
-  const [message] = unreadFigure(cell);
-  return [message.replace('a number', 'a distance'), "a distance such as 2.4 m, 7'11 or inf", 'unreadable'];
+function unreadDistance(cell: string, why: 'unreadable' | 'no-unit'): CellProblem {
+  return why === 'no-unit' ? { code: 'no-unit', values: { text: cell } } : unreadFigure(cell, 'distance');
 }
 
 function columnsOf(rows: readonly { line: number; cells: readonly string[] }[], problems: CsvProblems): Columns | null {
   const first = rows[0];
   if (!first) {
-    problems.add(1, null, 'the file is empty', 'a heading such as “distance m, ring deg” and a line for each point', 'empty');
+    problems.add(1, null, 'empty', { what: 'file' });
     return null;
   }
   return isHeading(first.cells) ? fromHeading(first.line, first.cells, problems) : fromCells(rows, problems);
@@ -128,16 +114,8 @@ function fromHeading(line: number, cells: readonly string[], problems: CsvProble
   const rings = tidy.flatMap((heading, k) => (ANGLE.test(heading) && !distances.includes(k) ? [k] : []));
   if (distances.length !== 1 || rings.length !== 1) {
     const named = cells.filter((cell) => cell !== '').join(', ');
-    const isOneCell = cells.length === 1;
-    problems.add(
-      line,
-      null,
-      isOneCell
-        ? `“${named}” is one cell`
-        : `the heading “${named}” names ${distances.length} distances and ${rings.length} angles`,
-      isOneCell ? 'commas, semicolons or tabs between the cells' : 'one of each, such as “distance m, ring deg”',
-      'heading',
-    );
+    if (cells.length === 1) problems.add(line, null, 'not-separated', { text: named });
+    else problems.add(line, null, 'ambiguous-headings', { text: named, distances: distances.length, angles: rings.length });
     return null;
   }
   const heading = tidy[distances[0]!]!;
@@ -159,13 +137,7 @@ function fromCells(rows: readonly { line: number; cells: readonly string[] }[], 
   const width = rows[0]!.cells.length;
   const distance = [0, 1].filter(speaks);
   if (width !== 2 || distance.length !== 1) {
-    problems.add(
-      rows[0]!.line,
-      null,
-      'there is no heading, and the cells do not say which is the distance',
-      'a first line such as “distance m, ring deg”',
-      'heading',
-    );
+    problems.add(rows[0]!.line, null, 'no-heading', {});
     return null;
   }
   return { distance: distance[0]!, ring: 1 - distance[0]!, bareMm: null, headings: ['column 1', 'column 2'] };

@@ -1,4 +1,4 @@
-import type { Problem } from '../../errors.js';
+import { type Problem, problem, type ProblemCode, type ProblemValues } from '../../problems.js';
 
 /** Rows of cells of a CSV file; the first row is line 1. The caller has already split the cells. */
 export type CsvTable = readonly (readonly string[])[];
@@ -7,6 +7,14 @@ export type CsvTable = readonly (readonly string[])[];
 export type CsvReading<T> =
   | { readonly status: 'read'; readonly items: readonly T[] }
   | { readonly status: 'unread'; readonly problems: readonly Problem[] };
+
+/** A problem of a cell whose place is not known yet. */
+export type CellProblem = { readonly [C in ProblemCode]: { readonly code: C; readonly values: ProblemValues[C] } }[ProblemCode];
+
+/** Place of a cell in a file: `line 3, ring deg`. */
+export function cellPath(line: number, column: string | null): string {
+  return `line ${line}${column === null ? '' : `, ${column}`}`;
+}
 
 /** Further problems are not listed. */
 const MAX_PROBLEMS = 20;
@@ -17,10 +25,13 @@ export class CsvProblems {
   private count = 0;
 
   /** @param line - counted from 1 @param column - its heading, or null for the whole line */
-  add(line: number, column: string | null, message: string, need: string, code = 'unreadable'): void {
+  add<C extends ProblemCode>(line: number, column: string | null, code: C, values: ProblemValues[C]): void {
+    this.push(problem(code, cellPath(line, column), values));
+  }
+
+  push(found: Problem): void {
     this.count++;
-    if (this.list.length < MAX_PROBLEMS)
-      this.list.push({ code, path: `line ${line}${column === null ? '' : `, ${column}`}`, message, need });
+    if (this.list.length < MAX_PROBLEMS) this.list.push(found);
   }
 
   get isFull(): boolean {
@@ -50,15 +61,11 @@ export function readFigure(cell: string): number | null {
   return null;
 }
 
-/** Message for a cell that `readFigure` rejects. */
-export function unreadFigure(cell: string): [message: string, need: string] {
-  if (cell === '') return ['the cell is empty', 'a number'];
-  if (/^[+-]?[1-9]\d{0,2},\d{3}$/.test(cell))
-    return [
-      `“${cell}” may be ${cell.replace(',', '')} or ${cell.replace(',', '.')}`,
-      'a decimal point, and no thousands separator',
-    ];
-  return [`“${cell}” can't be read as a number`, 'a plain number'];
+/** Problem of a cell that `readFigure` rejects. */
+export function unreadFigure(cell: string, what: 'number' | 'distance' = 'number'): CellProblem {
+  if (cell === '') return { code: 'empty', values: { what } };
+  if (/^[+-]?[1-9]\d{0,2},\d{3}$/.test(cell)) return { code: 'ambiguous-comma', values: { text: cell } };
+  return { code: 'unreadable', values: { text: cell, what } };
 }
 
 /** Normalised heading: lower case, without punctuation, so that "Ring (deg)" and "ring_deg" are equal. */

@@ -150,11 +150,7 @@ test('a scale from any file is read whole or refused with places; it never throw
       const reading = readScale(hasHeading ? [['distance m', 'ring deg'], ...rows] : rows);
       if (reading.status === 'unread') {
         expect(reading.problems.length).toBeGreaterThan(0);
-        for (const { path, message, need } of reading.problems) {
-          expect(path).toMatch(/^line \d+/);
-          expect(message).toMatch(/./);
-          expect(need).toMatch(/./);
-        }
+        for (const { path } of reading.problems) expect(path).toMatch(/^line \d+/);
       } else {
         expect(reading.items.length).toBeGreaterThan(0);
         for (const { distanceMm, ringDeg } of reading.items) {

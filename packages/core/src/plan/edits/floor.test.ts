@@ -184,7 +184,7 @@ test('a camera that goes backwards in time, or beyond the shot, is named by its 
     camera: plan.floor!.camera.map((key, index) => ({ ...key, timeS: times[index]! })),
   });
   expect(checkPlan({ ...plan, floor: keyed([4, 3]) })).toMatchObject([
-    { code: 'backwards', path: 'floor.camera[1].timeS', need: 'times that go forward' },
+    { code: 'backwards', path: 'floor.camera[1].timeS', values: { timeS: 3, previousS: 4 } },
   ]);
   expect(checkPlan({ ...plan, floor: keyed([0, 30]) })).toMatchObject([{ code: 'after-the-end', path: 'floor.camera[1].timeS' }]);
   expect(

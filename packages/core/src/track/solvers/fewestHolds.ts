@@ -33,8 +33,7 @@ export function fewestHolds({ lowDeg, highDeg, required }: HoldTube): RingHold[]
     throw new CoreError({
       code: 'lengths-differ',
       path: 'tube',
-      message: `got ${lowDeg.length} lows, ${highDeg.length} highs and ${frames} frames`,
-      need: 'as many of each',
+      values: { lows: lowDeg.length, highs: highDeg.length, frames },
     });
   const holds: RingHold[] = [];
   let fromFrame = 0;
@@ -58,13 +57,10 @@ export function fewestHolds({ lowDeg, highDeg, required }: HoldTube): RingHold[]
 
 function assertRoom(frame: number, low: number, high: number): void {
   if (low <= high) return;
-  const isNumber = !Number.isNaN(low) && !Number.isNaN(high);
-  throw new CoreError({
-    code: isNumber ? 'no-room' : 'not-a-number',
-    path: `tube[${frame}]`,
-    message: isNumber ? `no angle lies from ${low} to ${high}` : `got ${low} to ${high}`,
-    need: 'a low that is not above its high, or a frame that is not required',
-  });
+  const path = `tube[${frame}]`;
+  if (Number.isNaN(low) || Number.isNaN(high))
+    throw new CoreError({ code: 'not-a-number', path, values: { given: `${low} to ${high}` } });
+  throw new CoreError({ code: 'no-room', path, values: { low, high } });
 }
 
 /** Middle of an interval; for an interval without an end, the other end, or 0. */

@@ -54,14 +54,14 @@ export function CameraFigures({ camera, onChange }: CameraFiguresProps) {
           label="frames a second"
           values={camera.frameRates}
           limit={KIT_LIMITS.captureFps}
-          most={KIT_LIMITS.frameRates.max}
+          maxCount={KIT_LIMITS.frameRates.max}
           onChange={(frameRates) => onChange('change the frame rates', (now) => ({ ...now, frameRates }))}
         />
         <FiguresField
           label="base ISO"
           values={camera.baseIsos}
           limit={KIT_LIMITS.iso}
-          most={KIT_LIMITS.baseIsos.max}
+          maxCount={KIT_LIMITS.baseIsos.max}
           onChange={(baseIsos) => onChange('change the base sensitivities', (now) => ({ ...now, baseIsos }))}
         />
         <MaybeNumber

@@ -1,15 +1,16 @@
+import { numbersRefusal } from '@still-heron/wording';
 import { QuantityField } from '../../../ui/fields/QuantityField';
 
 interface Props {
   readonly label: string;
   readonly values: readonly number[];
   readonly limit: { readonly min: number; readonly max: number };
-  readonly most: number;
+  readonly maxCount: number;
   readonly onChange: (values: readonly number[]) => void;
 }
 
 /** Several numbers in one field, separated by spaces: 24 25 48 50. They are sorted without duplicates. */
-export function FiguresField({ label, values, limit, most, onChange }: Props) {
+export function FiguresField({ label, values, limit, maxCount, onChange }: Props) {
   return (
     <QuantityField
       label={label}
@@ -20,10 +21,10 @@ export function FiguresField({ label, values, limit, most, onChange }: Props) {
         const parts = text.split(/[\s;]+/).filter(Boolean);
         const numbers = parts.map((part) => Number(part.replace(',', '.')));
         const wrong = parts.find((_, k) => !(numbers[k]! >= limit.min && numbers[k]! <= limit.max));
-        const need = `numbers from ${limit.min} to ${limit.max} with blanks between, at most ${most}`;
-        if (wrong !== undefined) return { problem: { message: `“${wrong}” does not fit`, need } };
+        const limits = { ...limit, maxCount };
+        if (wrong !== undefined) return { problem: numbersRefusal({ text: wrong }, limits) };
         const sorted = [...new Set(numbers)].sort((a, b) => a - b);
-        if (sorted.length > most) return { problem: { message: `${sorted.length} are too many`, need } };
+        if (sorted.length > maxCount) return { problem: numbersRefusal({ count: sorted.length }, limits) };
         return { value: sorted };
       }}
       onChange={onChange}

@@ -1,6 +1,6 @@
 import { KIT_FORMAT } from './kitFormat';
 import type { KitFile } from '@still-heron/contract';
-import { type Problem, readLensTable, readWheelTable } from '@still-heron/core';
+import { type Problem, problem, readLensTable, readWheelTable } from '@still-heron/core';
 import { parseCsv } from '../../../shared/files/csv';
 
 export type KitFileReading =
@@ -26,15 +26,13 @@ export function readKitFile(text: string): KitFileReading {
 }
 
 function readJson(given: string): KitFileReading {
-  const unread = (message: string): KitFileReading => ({
-    status: 'unread',
-    problems: [{ code: 'not-kit', path: 'the file', message, need: 'a file that Kit wrote, or a CSV table of lenses or wheels' }],
-  });
+  const unread = (found: Problem): KitFileReading => ({ status: 'unread', problems: [found] });
   try {
     const file = JSON.parse(given) as Partial<KitFile> | null;
-    if (file?.format !== KIT_FORMAT) return unread('it is JSON, and not a kit');
+    if (file?.format !== KIT_FORMAT) return unread(problem('wrong-file', 'the file', { file: 'kit', format: KIT_FORMAT }));
     return { status: 'read', file: { ...EMPTY, ...file } };
   } catch (error) {
-    return unread(`it can’t be read as JSON: ${error instanceof Error ? error.message : 'unknown reason'}`);
+    const text = error instanceof Error ? error.message : '';
+    return unread(problem('unreadable', 'the file', { text, what: 'json' }));
   }
 }

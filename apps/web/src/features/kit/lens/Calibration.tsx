@@ -9,6 +9,7 @@ import {
   type RingPoint,
   type UnitSystem,
 } from '@still-heron/core';
+import { neededSentence, problemText } from '@still-heron/wording';
 import { Button } from 'antd';
 import { type FormEvent, useState } from 'react';
 import { DistanceField } from '../../../ui/fields/DistanceField';
@@ -68,7 +69,7 @@ export function Calibration({ lens, units, onDone, onClose, onShow }: Props) {
       {isDone && problems.size === 0 && taken.length >= 2 && <Outcome lens={lens} taken={taken} units={units} />}
       {[...problems.values()].map((problem) => (
         <p key={problem.path + problem.code} className="tone-soft" role={isDone ? 'alert' : undefined}>
-          {isDone || problem.code !== 'too-few-points' ? `${problem.message}: ${problem.need}.` : ''}
+          {isDone || problem.code !== 'too-few' ? neededSentence(problemText(problem)) : ''}
         </p>
       ))}
       <div className="scale-actions">

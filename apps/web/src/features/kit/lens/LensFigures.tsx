@@ -87,7 +87,7 @@ function Glass({ lens, units, onChange }: { readonly lens: Lens; readonly units:
           label="close focus"
           distanceMm={lens.closeFocusMm}
           units={units}
-          range={{ minMm: nearestMm, maxMm: KIT_LIMITS.closeFocusMm.max, why: 'not within four focal lengths and 20 m' }}
+          range={{ minMm: nearestMm, maxMm: KIT_LIMITS.closeFocusMm.max, reason: 'four-focal-lengths' }}
           onChange={(closeFocusMm, gesture) => onChange('change the close focus', { closeFocusMm }, gesture)}
           testId="kit-close-focus"
         />

@@ -76,7 +76,7 @@ export function LensPage() {
             size="large"
             distanceMm={atMm}
             units={units}
-            range={{ minMm: ring.closeFocusMm, maxMm: ring.farthestMm, why: 'outside what the ring reaches' }}
+            range={{ minMm: ring.closeFocusMm, maxMm: ring.farthestMm, reason: 'ring' }}
             onChange={setTriedMm}
             testId="ring-distance"
           />

@@ -144,7 +144,7 @@ function Grip({ layout, ring, atDeg, units, onTurn }: GripProps) {
       onKeyDown={(event) => {
         const by = arrowStep(event);
         if (!by) return;
-        const range = { minMm: ring.closeFocusMm, maxMm: ring.farthestMm, why: '' };
+        const range = { minMm: ring.closeFocusMm, maxMm: ring.farthestMm };
         const nextMm = nudgeDistance(distanceMm, by * (event.shiftKey ? 10 : 1), units, range);
         onTurn(ring.angleAt(nextMm));
       }}

@@ -1,4 +1,5 @@
 import { fitHelicoid, type Lens, type Problem, readScale, ringOf, type RingPoint, type UnitSystem } from '@still-heron/core';
+import { neededSentence, problemText, problemView } from '@still-heron/wording';
 import { Button } from 'antd';
 import { Fragment, useState } from 'react';
 import { DistanceField } from '../../../ui/fields/DistanceField';
@@ -71,7 +72,7 @@ export function ScaleEditor(props: Props) {
         <div role="alert">
           <ProblemList
             title={`Nothing was read from ${unread.name}`}
-            problems={unread.problems}
+            problems={unread.problems.map(problemView)}
             onClose={() => setUnread(null)}
           />
         </div>
@@ -193,7 +194,7 @@ function PointRows({ lens, points, problems, units, onPoints }: Props) {
               {(problem ?? fitted?.standsOut) && (
                 <tr>
                   <td colSpan={4} className="tone-soft scale-why">
-                    {problem ? `${problem.message}: ${problem.need}` : 'far off the others: typed right, read right?'}
+                    {problem ? neededSentence(problemText(problem)) : 'far off the others: typed right, read right?'}
                   </td>
                 </tr>
               )}

@@ -72,7 +72,7 @@ describe('points on their way to being a scale', () => {
   const at = (points: RingPoint[]) => [...checkPoints(lens, points)].map(([index, { code }]) => [index, code]);
   test('none are no problem, one is too few, a wrong one is named by its place', () => {
     expect(at([])).toEqual([]);
-    expect(at([{ distanceMm: 900, ringDeg: 3 }])).toEqual([[-1, 'too-few-points']]);
+    expect(at([{ distanceMm: 900, ringDeg: 3 }])).toEqual([[-1, 'too-few']]);
     expect(
       at([
         { distanceMm: 200, ringDeg: 200 },

@@ -64,7 +64,7 @@ export function GearComparison({ wheelId, wheel }: Props) {
   }));
   const here = rows[0]!.turn;
   const widestMm = Math.max(...rows.map(({ turn }) => turn.windowOnDiscMm));
-  const range = { minMm: ring.closeFocusMm, maxMm: ring.farthestMm, why: 'outside what the ring reaches' };
+  const range = { minMm: ring.closeFocusMm, maxMm: ring.farthestMm, reason: 'ring' } as const;
   return (
     <>
       <p className="sentence">

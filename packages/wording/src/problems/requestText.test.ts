@@ -1,0 +1,18 @@
+import { neededSentence } from './problemText';
+import { requestText } from './requestText';
+
+test('problems of a request say what is wrong and what is needed', () => {
+  expect(neededSentence(requestText('not-found', { what: 'take' }))).toBe(
+    'There is no such take. Needed: the id of a take that exists.',
+  );
+  expect(requestText('version-conflict', { given: 3, stored: 5 }).message).toContain('version 5 is stored now');
+  expect(requestText('nothing-to-judge', { missing: 'beat' }).message).toBe('nothing has to be sharp in this shot');
+  expect(requestText('too-large', { body: '1mb', kitFile: '8mb', pictureMb: 8 }).need).toContain('a picture of at most 8mb');
+});
+
+test.each([
+  [{ kind: 'element', name: 'script', line: 2 } as const, 'an element <script> on line 2'],
+  [{ kind: 'handler', name: 'onload', line: 1 } as const, 'the handler onload on line 1'],
+  [{ kind: 'style-sheet', line: 4 } as const, 'an external style sheet on line 4'],
+  [{ kind: 'malformed', reason: 'unclosed tag' } as const, 'an error: unclosed tag'],
+])('an unsafe SVG: %j', (danger, text) => expect(requestText('svg-not-plain', danger).message).toBe(`the SVG contains ${text}`));

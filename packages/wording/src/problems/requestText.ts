@@ -1,0 +1,96 @@
+import { alternatives } from './ranges.js';
+import type { ProblemText } from './problemText.js';
+
+/** What an address can ask for. */
+export type Requested = 'production' | 'shot' | 'revision' | 'kit item' | 'kind of kit' | 'picture' | 'take';
+
+/** Why an SVG is refused. `line` is counted from 1. */
+export type SvgDanger =
+  | { readonly kind: 'entity' | 'style-sheet' | 'style'; readonly line: number }
+  | { readonly kind: 'element' | 'handler' | 'link'; readonly name: string; readonly line: number }
+  | { readonly kind: 'malformed'; readonly reason: string };
+
+/** Problems of a request, by code, with the values of the message. */
+export interface RequestProblemValues {
+  'not-found': { readonly what: Requested };
+  'no-such-address': { readonly reason: string };
+  'version-conflict': { readonly given: number; readonly stored: number };
+  'not-an-object': object;
+  'not-json': object;
+  unreadable: { readonly reason: string };
+  'too-large': { readonly body: string; readonly kitFile: string; readonly pictureMb: number };
+  internal: object;
+  'not-a-version': object;
+  'out-of-range': { readonly name: string; readonly max: number };
+  'not-a-choice': { readonly name: string; readonly choices: readonly string[] };
+  'other-shots': object;
+  'nothing-to-judge': { readonly missing: 'beat' | 'distance' };
+  'not-a-picture': { readonly types: readonly string[] };
+  'svg-not-plain': SvgDanger;
+  'wrong-size': { readonly widthPx: number; readonly heightPx: number; readonly maxPx: number };
+}
+
+export type RequestProblemCode = keyof RequestProblemValues;
+
+type Writers = { readonly [C in RequestProblemCode]: (values: RequestProblemValues[C]) => ProblemText };
+
+const WRITERS: Writers = {
+  'not-found': ({ what }) => ({ message: `there is no such ${what}`, need: `the id of a ${what} that exists` }),
+  'no-such-address': ({ reason }) => ({ message: reason, need: 'an address and method listed at /api/docs' }),
+  'version-conflict': ({ given, stored }) => ({
+    message: `version ${stored} is stored now, and this change was made from version ${given}`,
+    need: `a change made from version ${stored}`,
+  }),
+  'not-an-object': () => ({ message: 'the body is not a JSON object', need: 'a JSON object' }),
+  'not-json': () => ({ message: 'the body can’t be read as JSON', need: 'a JSON object in UTF-8' }),
+  unreadable: ({ reason }) => ({
+    message: `the request can’t be read: ${reason}`,
+    need: 'a JSON object in UTF-8, at a well-formed address',
+  }),
+  'too-large': ({ body, kitFile, pictureMb }) => ({
+    message: 'the body is too large',
+    need: `a body of at most ${body}, a kit file of at most ${kitFile} or a picture of at most ${pictureMb}mb`,
+  }),
+  internal: () => ({
+    message: 'the server failed, and nothing was changed',
+    need: 'another try; if it fails again, look at the server’s log',
+  }),
+  'not-a-version': () => ({
+    message: 'the version is not a whole number',
+    need: 'the version that was read, a whole number from 1',
+  }),
+  'out-of-range': ({ name, max }) => ({ message: `${name} is out of range`, need: `a whole number from 1 to ${max}` }),
+  'not-a-choice': ({ name, choices }) => ({ message: `${name} has an unknown value`, need: alternatives(choices) }),
+  'other-shots': () => ({ message: 'the list does not match the shots of the production', need: 'each of its shots once' }),
+  'nothing-to-judge': ({ missing }) =>
+    missing === 'beat'
+      ? { message: 'nothing has to be sharp in this shot', need: 'a subject that must be sharp, and when' }
+      : { message: 'no distance is known in this shot', need: 'a subject at a distance, and a start for the focus track' },
+  'not-a-picture': ({ types }) => ({ message: 'the file is not a picture that can be used', need: `one of ${types.join(', ')}` }),
+  'svg-not-plain': (danger) => ({
+    message: `the SVG contains ${dangerText(danger)}`,
+    need: 'an SVG of shapes only, or the same drawing as a PNG',
+  }),
+  'wrong-size': ({ widthPx, heightPx, maxPx }) => ({
+    message: `the picture is ${widthPx} by ${heightPx} pixels`,
+    need: `a picture of 1 to ${maxPx} pixels each way`,
+  }),
+};
+
+/** Writes a problem of a request for the person who made it. */
+export function requestText<C extends RequestProblemCode>(code: C, values: RequestProblemValues[C]): ProblemText {
+  return WRITERS[code](values);
+}
+
+function dangerText(danger: SvgDanger): string {
+  if (danger.kind === 'malformed') return `an error: ${danger.reason}`;
+  const what = {
+    entity: 'entities of its own',
+    'style-sheet': 'an external style sheet',
+    style: 'an external style',
+    element: `an element <${'name' in danger ? danger.name : ''}>`,
+    handler: `the handler ${'name' in danger ? danger.name : ''}`,
+    link: `an external link in <${'name' in danger ? danger.name : ''}>`,
+  }[danger.kind];
+  return `${what} on line ${danger.line}`;
+}
