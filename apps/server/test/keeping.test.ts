@@ -2,7 +2,8 @@ import { existsSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ProductionView, ShotView } from '@still-heron/contract';
-import { checkPlan, evaluatePull, solveTrack, SOLVER_WAYS, narrate } from '@still-heron/core';
+import { checkPlan, evaluatePull, solveTrack, SOLVER_WAYS } from '@still-heron/core';
+import { narrate } from '@still-heron/wording';
 import { sql } from 'drizzle-orm';
 import { readConfig } from '../src/config';
 import { DATABASE } from '../src/database/database.module';
@@ -79,7 +80,7 @@ describe('the demo production', () => {
       }
   });
 
-  test('shows every outcome: sharp as planned, soft for a reason that is named, barely possible', () => {
+  test('shows every outcome: sharp as planned, soft for a named reason, tight', () => {
     const told = Object.fromEntries(
       demoShots().map(({ slate, plan }) => {
         expect(checkPlan(plan)).toEqual([]);
@@ -94,7 +95,7 @@ describe('the demo production', () => {
       /Soft from 5\.4 s: Ines is up to \d+ cm in front of the zone while the pull to D is under way\./,
     );
     expect(told['9A']!.verdict.outcome).toBe('tight');
-    expect(told['9A']!.text).toMatch(/Barely possible: the pull to B has 1\.50 s, and a hand needs 1\.4\d s\.$/);
+    expect(told['9A']!.text).toMatch(/Tight: the pull to B has 1\.50 s, and a hand needs 1\.4\d s\.$/);
     expect(told['9A']!.verdict.pulls[0]!.grade).toBe('tight');
     expect(new Set(demoShots().map(({ plan }) => plan.method)).size).toBeGreaterThanOrEqual(3);
   });

@@ -1,4 +1,5 @@
 /** Public interface of the core, in flow order: a stage imports only the stages above it. */
+export { isDeepEqual } from './deepEqual.js';
 export { CoreError, PlanError } from './errors.js';
 export { type Problem, problem, type ProblemCode, type ProblemValues } from './problems.js';
 export { UNSTORABLE } from './shape.js';

@@ -1,4 +1,8 @@
 export { capital } from './capital.js';
+export { counted, figure, listed } from './figure.js';
+export { markLetter, subjectName, targetName } from './names.js';
+export { type SentencePart, textOf } from './sentence.js';
+
 export {
   type DistanceLimit,
   distanceRefusal,
@@ -17,3 +21,47 @@ export {
   requestText,
   type SvgDanger,
 } from './problems/requestText.js';
+
+export {
+  AID_WORDS,
+  HOLD_WORDS,
+  itemLine,
+  KIND_WORDS,
+  lensLine,
+  PULLER_WORDS,
+  RESPONSE_WORDS,
+  SUPPORT_WORDS,
+} from './kit/kitText.js';
+
+export { beatText, REQUIREMENT_WORDS } from './plan/beatText.js';
+export { differenceLines, differenceSummary, differingAreas } from './plan/differenceText.js';
+export { gearDifferenceLines } from './plan/gearText.js';
+export { METHOD_WORDS } from './plan/methodText.js';
+export { LOCAL_RULES, noteText } from './plan/noteText.js';
+export { rehearsalEventText } from './plan/rehearsalText.js';
+
+export { type Narration, narrate } from './verdict/narrate.js';
+export { BLOCKING_MOVE_WORDS, blockingMoveLabel, directionLabel } from './moves/blockingMoveText.js';
+export { moveFigureLabel, moveFigureValue, speedText } from './moves/moveFigureText.js';
+
+export { methodArgumentText, OTHER_VIEWS } from './stop/methodArgumentText.js';
+export { TIMELINE_LABELS } from './takes/timelineLabels.js';
+export { compareSentence } from './calculator/compareText.js';
+export { EASING_WORDS, fixName, fixResult, fixStepName, stopText } from './fixes/fixText.js';
+export { impossibleText, smallestChangeText, solutionText, SOLVER_WAY_WORDS } from './fixes/solverText.js';
+export { beyondRingText, markRoomLines, MEASURE_WORDS } from './marks/markText.js';
+export { countdownText, cueText, degreesText, figureAndUnit, ringText, targetSubjectName, turnText } from './roll/rollText.js';
+export { chanceText, of100, takesOf100 } from './share.js';
+export { errorName, improvementCost, improvementName } from './stop/improvementText.js';
+export { minutesText, plannedTakesText, shotTimeLines } from './stop/shotTimeText.js';
+export { balanceText, howWideText, lightText } from './stop/stopText.js';
+export {
+  adviceText,
+  correctionText,
+  FOCUS_GRADE_WORDS,
+  faultText,
+  HIT_WORDS,
+  PERFORMANCE_WORDS,
+  pullTargetText,
+  takeVerdictText,
+} from './takes/takeText.js';

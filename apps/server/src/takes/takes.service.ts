@@ -8,7 +8,8 @@ import type {
   TakeRowView,
   TakeView,
 } from '@still-heron/contract';
-import { checkTake, PlanError, type Take, targetName, upgradeTake } from '@still-heron/core';
+import { checkTake, PlanError, type Take, upgradeTake } from '@still-heron/core';
+import { targetName } from '@still-heron/wording';
 import { notFound, versionConflict } from '../http/request-problem.js';
 import { ProductionsService } from '../productions/productions.service.js';
 import { ShotsService } from '../shots/shots.service.js';

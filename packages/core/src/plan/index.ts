@@ -14,7 +14,6 @@ export {
   type SubjectMotion,
 } from './framing.js';
 export { DEFAULT_GOALS, DEFAULT_SCHEDULE, DEFAULT_TARGET_KEEP_RATE, type Schedule, type ShotGoals } from './goals.js';
-export { subjectName, targetName } from './names.js';
 export { focalLengthAt, halfViewDeg, isSteady, stopAt, zoneLensAt } from './opticsOverTime.js';
 export { planDistances } from './planDistances.js';
 export { PLAN_LIMITS } from './planLimits.js';
@@ -51,8 +50,8 @@ export {
 export { targetDistanceMm, targetOverTime, type TargetOverTime, type TrackPosition } from './targetPosition.js';
 export { spansWhere, type TimeSpan } from './timeSpans.js';
 export { upgradePlan } from './upgradePlan.js';
-export { describeGearChange } from './differences/describeGear.js';
-export { planDifferences } from './differences/planChanges.js';
+export { type GearDifference, gearDifferences, type RingSummary } from './differences/gearDifferences.js';
+export { planDifferences, type PlanDifference, type PlanPart } from './differences/planDifferences.js';
 export { joinAlternates, showAlternate, splitAlternates } from './edits/alternates.js';
 export { addBeat, changeBeat, MIN_BEAT_S, removeBeat } from './edits/beats.js';
 export { changeAim, changeCameraKey, moveCameraTo, removeAim, removeCameraKey, setAim } from './edits/cameraPath.js';
@@ -119,4 +118,5 @@ export { stepBack } from './edits/stepBack.js';
 export { addStay, addSubject, changeStay, changeSubject, removeSubject } from './edits/subjects.js';
 export { withTargets } from './edits/targets.js';
 export { withDrawnDistances } from './edits/withDrawnDistances.js';
-export { LOCAL_RULES, movingCaution, type PlanNote, planNotes } from './notes/planNotes.js';
+export { isCameraMoving, planNotes } from './notes/planNotes.js';
+export { type PlanNote, type PlanNoteCode } from './notes/planNote.js';

@@ -6,7 +6,7 @@ import { withStop, stopsToCompare } from './withStop.js';
 /** What an improvement changes: it removes an error source, changes the plan, or changes the stop. */
 export type ImprovementChange =
   | { readonly kind: 'without'; readonly source: ErrorSource }
-  | { readonly kind: 'mend'; readonly change: FixChange }
+  | { readonly kind: 'fix'; readonly change: FixChange }
   | { readonly kind: 'stop'; readonly stop: number; readonly stopsLost: number }
   /** The camera stays where it starts: one thing less that moves */
   | { readonly kind: 'still-camera' };
@@ -47,7 +47,7 @@ const FIX_MINUTES: Readonly<Record<FixChange['kind'], number>> = {
   follow: 2,
   'hard-stops': 3,
   gear: 6,
-  'lay-line': 2,
+  'solve-track': 2,
   'step-back': 8,
   'shorter-walk': 5,
   'other-order': 6,
@@ -115,7 +115,7 @@ export function suggestImprovements(plan: ShotPlan): Improvement[] {
 }
 
 function improvementOf(change: FixChange, plan: ShotPlan): Improvement {
-  return { change: { kind: 'mend', change }, plan, without: null, minutes: FIX_MINUTES[change.kind] };
+  return { change: { kind: 'fix', change }, plan, without: null, minutes: FIX_MINUTES[change.kind] };
 }
 
 /** An improvement after simulation. */

@@ -34,7 +34,7 @@ export { packTrack, type RingReading, type RingTrack, trackDegAt, trackOfReading
 export { upgradeTake } from './upgradeTake.js';
 export { withMeasuredErrors } from './withMeasuredErrors.js';
 export { captureForScreenS, frameRateFigures, type FrameRateFigures, screenTimeS } from './editorial/frameRates.js';
-export { type EditorialTake, otioTimeline } from './editorial/otio.js';
+export { type EditorialTake, type OtioLabels, otioTimeline } from './editorial/otio.js';
 export { retime, type Retimed, type RetimeLimits, type Retiming } from './editorial/retime.js';
 export { spanWords } from './editorial/spanWords.js';
 export { type NumberedTake, type RankedSpan, rankSpans, usableSpansOf } from './editorial/usableSpans.js';

@@ -1,8 +1,8 @@
 export { comparePlans, type MarkShift, type PlanComparison } from './comparePlans.js';
 export { disagreement, type Disagreement } from './disagreement.js';
 export { evaluatePull } from './evaluatePull.js';
+export { exceedsHandLimit } from './peakSpeed.js';
 export { evaluateRing, type RingVerdict } from './evaluateRing.js';
-export { narrate, type Narration, type SentencePart } from './narrate.js';
 export {
   type BeatVerdict,
   type Cause,
@@ -19,9 +19,14 @@ export {
 export { sharpSpans, zoneSpans } from './zoneSpans.js';
 export {
   type BlockedPlan,
+  BLOCKING_MOVE_IDS,
   type BlockingMove,
+  type BlockingMoveAnswer,
   type BlockingMoveFigure,
+  type BlockingMoveFigureCode,
+  type BlockingMoveId,
   type BlockingMoveParam,
+  type BlockingMoveParamKey,
   type BlockingMoveStart,
   type BlockingMoveValues,
 } from './blockingMoves/blockingMove.js';

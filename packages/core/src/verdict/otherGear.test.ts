@@ -15,7 +15,6 @@ import {
 import { comparePlans } from './comparePlans';
 import { evaluatePull } from './evaluatePull';
 import type { CompleteVerdict } from './pullVerdict';
-import { narrate } from './narrate';
 
 function judge(plan: ShotPlan): CompleteVerdict {
   const verdict = evaluatePull(plan);
@@ -47,7 +46,6 @@ describe('stop and focal length over time', () => {
     expect(alone(both).outcome).toBe('sharp');
     const opened = alone(addOpticsChange(both, 'irisPulls', 2, 2.2));
     expect(opened.softSpans[0]!.cause).toEqual({ kind: 'zone-shrinks', by: 'stop' });
-    expect(narrate(opened, both, 'metric').text).toContain('because opening the stop makes the zone too thin');
     const closer = alone(addOpticsChange(both, 'zooms', 2, 100));
     expect(closer.softSpans[0]!.cause).toEqual({ kind: 'zone-shrinks', by: 'zoom' });
   });

@@ -20,7 +20,6 @@ import {
 } from '../plan/index';
 import { evaluatePull } from './evaluatePull';
 import type { CompleteVerdict } from './pullVerdict';
-import { narrate } from './narrate';
 
 function judge(plan: ShotPlan): CompleteVerdict {
   const verdict = evaluatePull(plan);
@@ -28,19 +27,15 @@ function judge(plan: ShotPlan): CompleteVerdict {
   return verdict;
 }
 
-const say = (plan: ShotPlan, units: 'metric' | 'imperial' = 'metric') => narrate(evaluatePull(plan), plan, units).text;
-
-/** Beats that ask for Old Tam until 4 s and for Ines from 5 s, whatever the rack does. */
-const asked = twoPeople();
-const sharp = changeBeat(asked, 'beat-2', { fromS: 5 });
+/** Old Tam must be sharp until 4 s and Ines from 5 s. */
+const required = twoPeople();
+const sharp = changeBeat(required, 'beat-2', { fromS: 5 });
 
 describe('before there is anything to judge', () => {
   test('it says what is missing', () => {
     expect(evaluatePull(newPlan())).toEqual({ status: 'incomplete', missing: ['distance'] });
-    expect(say(newPlan())).toBe('No distance yet: tape to the first subject and type it.');
-    const nobody = removeBeat(removeBeat(asked, 'beat-1'), 'beat-2');
+    const nobody = removeBeat(removeBeat(required, 'beat-1'), 'beat-2');
     expect(evaluatePull(nobody)).toEqual({ status: 'incomplete', missing: ['beat'] });
-    expect(say(nobody)).toBe('Nobody has to be sharp yet: say who, and when.');
   });
 });
 
@@ -52,9 +47,6 @@ describe('two people and one pull', () => {
     expect(verdict.frameCount).toBe(240);
     expect(verdict.requiredFrames).toBe(96 + 120);
     expect(verdict.sharpFrames).toBe(verdict.requiredFrames);
-    expect(say(sharp)).toMatch(
-      /^Sharp for all 9.0 s that must be\. Tightest at \d\.\d s: Ines has \d+(\.\d)? (cm|mm) of room\. Barely possible: the pull to B has 1\.00 s, and a hand needs 0\.\d\d s\.$/,
-    );
   });
 
   test('frame by frame it agrees with the formulas', () => {
@@ -91,16 +83,11 @@ describe('two people and one pull', () => {
     });
     // the gap is what lies between her and the near limit of the zone around Old Tam
     expect(verdict.softSpans[0]!.worstGapMm).toBeCloseTo(verdict.track.nearMm[120]! - 2050, 6);
-    expect(say(late)).toMatch(
-      /^Sharp 7\.2 of the 9\.0 s that must be\. Soft from 5\.0 s: Ines is up to \d+ cm in front of the zone, because the pull to B starts only at 6\.0 s\.$/,
-    );
-    expect(say(late, 'imperial')).toMatch(/Ines is up to \d' \d+[¼½¾]?" in front of the zone/);
   });
 
   test('under way when she must be sharp', () => {
     const underWay = changePull(sharp, 'pull-1', { startS: 4.5 });
     expect(judge(underWay).softSpans[0]!.cause).toEqual({ kind: 'under-way', pullId: 'pull-1' });
-    expect(say(underWay)).toContain('while the pull to B is under way.');
   });
 
   test('too soon a pull leaves the first one behind it', () => {
@@ -110,14 +97,11 @@ describe('two people and one pull', () => {
       side: 'behind',
       cause: { kind: 'left-too-soon', pullId: 'pull-1' },
     });
-    expect(say(soon)).toContain('Old Tam is up to');
-    expect(say(soon)).toContain('behind the zone, because the pull to B leaves at 2.0 s.');
   });
 
   test('no pull at all', () => {
     const none = removePull(sharp, 'pull-1');
     expect(judge(none).softSpans[0]!.cause).toEqual({ kind: 'no-pull' });
-    expect(say(none)).toContain('in front of the zone, and no pull goes there.');
   });
 
   test('she walks and nothing follows', () => {
@@ -125,7 +109,6 @@ describe('two people and one pull', () => {
     const verdict = judge(walks);
     expect(verdict.softSpans[0]).toMatchObject({ subjectId: 'subject-2', cause: { kind: 'walks' } });
     expect(verdict.softSpans[0]!.fromS).toBeGreaterThan(7);
-    expect(say(walks)).toContain('on the way, and no pull follows.');
   });
 
   test('nearer than the lens focuses', () => {
@@ -133,7 +116,6 @@ describe('two people and one pull', () => {
     const verdict = judge(close);
     expect(verdict.pulls[0]!.to).toMatchObject({ requestedMm: 400, distanceMm: 650, reachable: false });
     expect(verdict.softSpans[0]!.cause).toEqual({ kind: 'out-of-reach' });
-    expect(say(close)).toContain('outside what the ring reaches (0.650 m to ∞)');
   });
 
   test('a mark at infinity', () => {
@@ -141,7 +123,6 @@ describe('two people and one pull', () => {
     const verdict = judge(far);
     expect(verdict.track.focusMm[239]).toBe(Infinity);
     expect(verdict.subjects[1]!.blurCircles[239]).toBe(0);
-    expect(say(changePull(far, 'pull-1', { startS: 6 }))).toContain('Ines is at infinity, behind the zone');
   });
 
   test('a beat may allow some softness', () => {
@@ -149,7 +130,6 @@ describe('two people and one pull', () => {
     const lenient = changeBeat(late, 'beat-2', { requiredShare: 0.8 });
     expect(judge(late).outcome).toBe('soft');
     expect(judge(lenient).outcome).toBe('tight');
-    expect(say(lenient)).toContain('as much as was asked');
   });
 
   test('sharp on paper, but no hand is that fast', () => {
@@ -157,7 +137,6 @@ describe('two people and one pull', () => {
     const verdict = judge(rushed);
     expect(verdict.pulls[0]!.grade).toBe('too-hard');
     expect(verdict.outcome).toBe('too-hard');
-    expect(say(rushed)).toMatch(/On paper only: the pull to B has 0\.20 s, and a hand needs 0\.\d\d s\.$/);
   });
 
   test('one soft frame in nine seconds does not read as nine of nine', () => {
@@ -165,7 +144,6 @@ describe('two people and one pull', () => {
     const lost = judge(changeBeat(sharp, 'beat-1', { toS: 5 })).softSpans[0]!.fromFrame;
     const oneFrame = changeBeat(sharp, 'beat-1', { toS: (lost + 1) / 24 });
     expect(judge(oneFrame).requiredFrames - judge(oneFrame).sharpFrames).toBe(1);
-    expect(say(oneFrame)).toMatch(/^Sharp all but 1 frame of the 9\.\d s that must be\. Soft from 4\.\d s: Old Tam/);
   });
 });
 
@@ -233,7 +211,6 @@ describe('whatever the plan', () => {
             .reduce((sum, span) => sum + span.toFrame - span.fromFrame, 0);
           expect(softFrames).toBe(beat.frames - beat.keptFrames);
         }
-        expect(narrate(verdict, plan, 'metric').text).not.toMatch(/NaN|undefined|Infinity/);
       }),
       { seed: 8, numRuns: 150 },
     );

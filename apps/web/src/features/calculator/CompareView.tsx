@@ -10,6 +10,7 @@ import {
   type Lens,
   type UnitSystem,
 } from '@still-heron/core';
+import { compareSentence } from '@still-heron/wording';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useSize } from '../../shared/useSize';
@@ -18,7 +19,6 @@ import { WordChoice } from '../../ui/fields/WordChoice';
 import { useKit } from '../kit/useKit';
 import { compareLayout } from './compareLayout';
 import { CompareRowView, Frame, RowAxis } from './CompareRow';
-import { compareSentence } from './compareSentence';
 import { matchLine, SetupPicker } from './SetupPicker';
 import type { CalculatorProps } from './ZoneCalculator';
 

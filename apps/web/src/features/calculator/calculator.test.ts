@@ -1,6 +1,5 @@
 import { type LensSetup, cameraOf, compareSetups, depthOfField, FORMATS, defaultLens, zoneLensOf } from '@still-heron/core';
 import { compareLayout } from './compareLayout';
-import { compareSentence } from './compareSentence';
 import { depthLayout } from './depthLayout';
 import { tableDistances } from './tableDistances';
 
@@ -57,21 +56,6 @@ describe('set-ups on one scale', () => {
       isFarBeyond: true,
       loupe: null,
     });
-  });
-
-  test('the sentence says what is held equal, who forgives most, and who is easiest for the hand', () => {
-    const say = (held: 'framing' | 'distance', list: LensSetup[], distanceMm = 3000) =>
-      compareSentence(list, compareSetups(list, { held, distanceMm, backgroundBehindMm: 5000 }), held, 'metric')
-        .map(({ text }) => text)
-        .join(' ');
-    expect(say('framing', setups)).toMatch(
-      /^At the same framing .*For the hand 32 mm at T2\.8 is easiest: \d+\.\d° of the ring against \d+\.\d°\.$/,
-    );
-    expect(say('distance', setups)).toMatch(/^At the same distance 32 mm at T2\.8 forgives a subject most: /);
-    expect(say('distance', [setup(50), setup(50)])).toMatch(/their zones are alike, about .* deep\. For the hand they are alike/);
-    expect(say('distance', [setup(32), setup(135)], 1000)).toContain('only one of them can focus there');
-    expect(say('distance', [setup(20, 22), setup(21, 22)])).toContain('both zones go on to infinity');
-    expect(say('distance', [setup(20, 22), setup(50, 2.8)])).toContain('to infinity against');
   });
 });
 

@@ -3,17 +3,20 @@ import {
   MM_PER_FOOT,
   MM_PER_METRE,
   PLAN_LIMITS,
+  type BlockingMoveId,
   type BlockingMoveParam,
   type StopScale,
   stopScale as stopsBetween,
   type UnitSystem,
 } from '@still-heron/core';
+import { blockingMoveLabel, directionLabel } from '@still-heron/wording';
 import { Choice } from '../../ui/fields/Choice';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { NumberField } from '../../ui/fields/NumberField';
 import { TimeField } from '../../ui/fields/TimeField';
 
 interface Props {
+  readonly moveId: BlockingMoveId;
   readonly param: BlockingMoveParam;
   readonly value: number;
   readonly units: UnitSystem;
@@ -23,22 +26,23 @@ interface Props {
 }
 
 /** Field for a parameter of a blocking move. */
-export function BlockingMoveParamField({ param, value, units, stopScale, captureFps, onChange }: Props) {
-  const { word, unit, min, max, choices } = param;
+export function BlockingMoveParamField({ moveId, param, value, units, stopScale, captureFps, onChange }: Props) {
+  const { key, unit, min, max, choices } = param;
+  const label = blockingMoveLabel(moveId, key);
   switch (unit) {
     case 'choice':
       return (
         <Choice
-          label={word}
+          label={label}
           value={String(value)}
-          choices={(choices ?? []).map((choice) => ({ value: String(choice.value), word: choice.word }))}
+          choices={(choices ?? []).map((choice) => ({ value: String(choice), word: directionLabel(moveId, choice) }))}
           onPick={(picked) => onChange(Number(picked))}
         />
       );
     case 'stop':
       return (
         <Choice
-          label={word}
+          label={label}
           value={String(value)}
           choices={stopsBetween(min, max).map((stop) => ({ value: String(stop), word: formatStop(stop, stopScale) }))}
           onPick={(picked) => onChange(Number(picked))}
@@ -47,7 +51,7 @@ export function BlockingMoveParamField({ param, value, units, stopScale, capture
     case 'distance':
       return (
         <DistanceField
-          label={word}
+          label={label}
           distanceMm={value}
           units={units}
           range={{ minMm: min, maxMm: Math.min(max, PLAN_LIMITS.distanceMm.max), reason: 'floor' }}
@@ -58,7 +62,7 @@ export function BlockingMoveParamField({ param, value, units, stopScale, capture
       const perUnit = units === 'metric' ? MM_PER_METRE : MM_PER_FOOT;
       return (
         <NumberField
-          label={word}
+          label={label}
           unit={units === 'metric' ? 'm' : 'ft'}
           decimals={2}
           step={0.05}
@@ -70,11 +74,11 @@ export function BlockingMoveParamField({ param, value, units, stopScale, capture
       );
     }
     case 'degrees':
-      return <NumberField label={word} unit="°" step={5} min={min} max={max} value={value} onChange={onChange} />;
+      return <NumberField label={label} unit="°" step={5} min={min} max={max} value={value} onChange={onChange} />;
     case 'time':
       return (
         <TimeField
-          label={word}
+          label={label}
           timeS={value}
           captureFps={captureFps}
           minS={min}

@@ -1,5 +1,4 @@
 import {
-  LOCAL_RULES,
   type ShotPlan,
   type BlockingMove,
   type BlockingMoveFigure,
@@ -7,9 +6,9 @@ import {
   type BlockingMoveValues,
   type UnitSystem,
 } from '@still-heron/core';
+import { BLOCKING_MOVE_WORDS, LOCAL_RULES, moveFigureLabel, moveFigureValue } from '@still-heron/wording';
 import { Button } from 'antd';
 import { Choice } from '../../ui/fields/Choice';
-import { figureWords } from './figureWords';
 import { BlockingMoveParamField } from './BlockingMoveParam';
 
 /** A blocking move being edited: kind, subject, start time, and values that differ from the defaults. */
@@ -26,25 +25,27 @@ interface Props {
   readonly draft: BlockingMoveDraft | null;
   /** All values, with defaults filled in */
   readonly values: BlockingMoveValues;
+  /** The plan with the move, and the figures of the move */
+  readonly shown: ShotPlan;
   readonly figures: readonly BlockingMoveFigure[];
   readonly onPick: (blockingMove: BlockingMove | null) => void;
   readonly onDraft: (draft: BlockingMoveDraft) => void;
-  readonly onLay: () => void;
+  readonly onApply: () => void;
 }
 
 /** Blocking moves: choose one, see its figures and its preview, then apply it to the plan. */
-export function BlockingMovesPanel({ plan, units, draft, values, figures, onPick, onDraft, onLay }: Props) {
+export function BlockingMovesPanel({ plan, units, draft, values, shown, figures, onPick, onDraft, onApply }: Props) {
   if (!draft) {
     return (
-      <aside className="side floor-side" aria-label="Moves people make">
+      <aside className="side floor-side" aria-label="Blocking moves">
         <section>
-          <h2>Moves people make, from the playhead on</h2>
+          <h2>Blocking moves, from the playhead on</h2>
           <ul className="moves-list">
             {BLOCKING_MOVES.map((blockingMove) => (
               <li key={blockingMove.id}>
                 <button type="button" className="quiet" onClick={() => onPick(blockingMove)}>
-                  <strong>{blockingMove.word}</strong>
-                  <small>{blockingMove.description}</small>
+                  <strong>{BLOCKING_MOVE_WORDS[blockingMove.id].name}</strong>
+                  <small>{BLOCKING_MOVE_WORDS[blockingMove.id].description}</small>
                 </button>
               </li>
             ))}
@@ -54,23 +55,25 @@ export function BlockingMovesPanel({ plan, units, draft, values, figures, onPick
     );
   }
   const { blockingMove, subjectId, atS } = draft;
+  const { name, description } = BLOCKING_MOVE_WORDS[blockingMove.id];
   const stopScale = plan.optics.lens.stopScale;
   return (
-    <aside className="side floor-side" aria-label={blockingMove.word}>
+    <aside className="side floor-side" aria-label={name}>
       <section>
         <h2>From {atS.toFixed(1)} s, not in the plan yet</h2>
-        <p className="move-name">{blockingMove.word}</p>
-        <p className="haze">{blockingMove.description}</p>
+        <p className="move-name">{name}</p>
+        <p className="haze">{description}</p>
         <div className="field-pair">
           <Choice
-            label="who"
+            label="subject"
             value={subjectId ?? 'new'}
-            choices={[...plan.subjects.map(({ id, name }) => ({ value: id, word: name })), { value: 'new', word: 'someone new' }]}
+            choices={[...plan.subjects.map(({ id, name }) => ({ value: id, word: name })), { value: 'new', word: 'new subject' }]}
             onPick={(picked) => onDraft({ ...draft, subjectId: picked === 'new' ? null : picked, values: {} })}
           />
           {blockingMove.params(plan, { subjectId, atS }).map((param) => (
             <BlockingMoveParamField
               key={param.key}
+              moveId={blockingMove.id}
               param={param}
               value={values[param.key]!}
               units={units}
@@ -82,26 +85,25 @@ export function BlockingMovesPanel({ plan, units, draft, values, figures, onPick
         </div>
       </section>
       <section>
-        <h2>What follows</h2>
+        <h2>Result</h2>
         <dl className="move-figures">
           {figures.map((item, index) => (
-            <div key={`${index}-${item.word}`}>
-              <dt>{item.word}</dt>
-              <dd className={`${item.unit === 'words' ? '' : 'figure'}${item.tone === 'plain' ? '' : ` tone-${item.tone}`}`}>
-                {figureWords(item, units, stopScale)}
+            <div key={`${index}-${item.code}`}>
+              <dt>{moveFigureLabel(item, shown)}</dt>
+              <dd className={`${item.unit === 'answer' ? '' : 'figure'}${item.tone === 'plain' ? '' : ` tone-${item.tone}`}`}>
+                {moveFigureValue(item, units, stopScale)}
               </dd>
             </div>
           ))}
         </dl>
         {blockingMove.movesCamera && (
           <p className="move-caution">
-            Walking with the camera, backward or sideways, with a screen before one’s eyes: a spotter, a cleared path.{' '}
-            {LOCAL_RULES}
+            Walking with the camera, backward or sideways, while watching a screen: a spotter and a cleared path. {LOCAL_RULES}
           </p>
         )}
         <div className="side-actions is-last">
-          <Button type="primary" onClick={onLay}>
-            Lay it in
+          <Button type="primary" onClick={onApply}>
+            Add to the plan
           </Button>
           <Button onClick={() => onPick(null)}>Another move</Button>
         </div>

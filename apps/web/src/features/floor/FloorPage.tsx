@@ -49,7 +49,7 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
     move.pick(null);
   });
   const dispatch = useAppDispatch();
-  const preview = mode === 'moves' ? move.laid : null;
+  const preview = mode === 'moves' ? move.tried : null;
   const shown = preview?.plan ?? plan;
   const verdict = preview?.verdict ?? judged?.verdict;
   const isJudged = verdict?.status === 'judged' ? verdict : null;
@@ -101,12 +101,13 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
           plan={plan}
           units={units}
           draft={move.draft}
-          values={move.laid?.values ?? {}}
-          figures={move.laid?.figures ?? []}
+          values={move.tried?.values ?? {}}
+          shown={move.tried?.plan ?? plan}
+          figures={move.tried?.figures ?? []}
           onPick={move.pick}
           onDraft={move.setDraft}
-          onLay={() => {
-            move.lay();
+          onApply={() => {
+            move.apply();
             setMode('draw');
           }}
         />

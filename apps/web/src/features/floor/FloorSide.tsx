@@ -1,4 +1,5 @@
-import { clearFloor, movingCaution, setLensHeight, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { clearFloor, isCameraMoving, setLensHeight, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { noteText } from '@still-heron/wording';
 import { Button } from 'antd';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import type { Measuring } from '../marks/useMeasuring';
@@ -27,7 +28,6 @@ export function FloorSide({ plan, units, measuring, onScale }: Props) {
   const dispatch = useAppDispatch();
   const held = useAppSelector(selectHeld);
   const floor = plan.floor!;
-  const caution = movingCaution(plan);
   const [only] = held.length === 1 ? held : [];
   const key = floor.camera.find(({ id }) => only?.kind === 'camera' && id === only.id);
   const landmark = floor.landmarks.find(({ id }) => only?.kind === 'landmark' && id === only.id);
@@ -40,9 +40,9 @@ export function FloorSide({ plan, units, measuring, onScale }: Props) {
       {mark && <MarkPanel key={mark.id} mark={mark} plan={plan} units={units} measuring={measuring} />}
       <MarkDistances plan={plan} units={units} />
       <Aims plan={plan} />
-      {caution !== null && (
+      {isCameraMoving(plan) && (
         <section aria-label="Caution">
-          <p className="move-caution">{caution}</p>
+          <p className="move-caution">{noteText({ code: 'camera-moves', kind: 'caution' })}</p>
         </section>
       )}
       {floor.picture && <PictureFields picture={floor.picture} units={units} onScale={onScale} />}

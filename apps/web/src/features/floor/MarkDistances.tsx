@@ -6,10 +6,10 @@ import {
   type ShotPlan,
   type UnitSystem,
 } from '@still-heron/core';
+import { MEASURE_WORDS } from '@still-heron/wording';
 import { subjectColour } from '../../charts/subjectColour';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { Explain } from '../../ui/fields/Explain';
-import { METHOD_WORDS } from '../marks/words';
 import { itemSelected, selectSelection } from '../shot/sessionSlice';
 
 interface Props {
@@ -50,7 +50,7 @@ export function MarkDistances({ plan, units }: Props) {
               </button>
               <span className="figure">{formatDistanceFigure(tapeMm, units)}</span>
               <small>
-                {mark.method === 'drawn' ? 'drawn' : `by ${METHOD_WORDS[mark.method]}`}
+                {mark.method === 'drawn' ? 'drawn' : `by ${MEASURE_WORDS[mark.method]}`}
                 {mark.isSimulated && <span className="tone-edge"> · simulated</span>}
                 {mark.stale && <span className="tone-edge"> · stale</span>}
                 {isBehind && <span className="tone-soft"> · behind the camera</span>}

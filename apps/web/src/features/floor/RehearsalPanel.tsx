@@ -7,6 +7,7 @@ import {
   type ShotPlan,
   applyRehearsedTimes,
 } from '@still-heron/core';
+import { counted, rehearsalEventText } from '@still-heron/wording';
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useKeys } from '../../shared/keys/useKeys';
@@ -26,22 +27,22 @@ export function RehearsalPanel({ plan }: { readonly plan: ShotPlan }) {
       <aside className="side floor-side" aria-label="Rehearse">
         <section>
           <h2>Rehearse</h2>
-          <p>Nothing happens in this shot yet: let someone walk, or lay a pull, and its times can be tapped.</p>
+          <p>Nothing happens in this shot yet. Add a walk or a pull, then tap its times here.</p>
         </section>
       </aside>
     );
   return (
     <aside className="side floor-side" aria-label="Rehearse">
       <section>
-        <h2>A run of the action; it is not a take</h2>
+        <h2>Rehearse the action and tap its times</h2>
         <button type="button" className="rehearsal-tap" onClick={run.tap} data-testid="rehearsal-tap">
           {run.isRunning ? (
             <>
-              <small>tap when</small> {next ? next.words : 'all of it is tapped'}
+              <small>tap when</small> {next ? rehearsalEventText(plan, next) : 'every event is tapped'}
             </>
           ) : (
             <>
-              <small>start the clock with “action”</small> Run {plan.rehearsals.length + 1}
+              <small>on “action”, start the clock of</small> run {plan.rehearsals.length + 1}
             </>
           )}
           <kbd className="key key-on-lantern">R</kbd>
@@ -50,42 +51,45 @@ export function RehearsalPanel({ plan }: { readonly plan: ShotPlan }) {
           <div className="side-actions">
             <Button onClick={run.finish}>End the run</Button>
             <Button onClick={run.skip} disabled={!next}>
-              It did not happen
+              Did not happen
             </Button>
           </div>
         )}
       </section>
       <section>
         <h2>
-          {plan.rehearsals.length === 0
-            ? 'As planned'
-            : `Planned, and the average of ${plan.rehearsals.length} ${plan.rehearsals.length === 1 ? 'run' : 'runs'}`}
+          {plan.rehearsals.length === 0 ? 'As planned' : `Planned, and the average of ${counted(plan.rehearsals.length, 'run')}`}
         </h2>
         <ul className="rehearsed">
-          {times.map(({ words, timeS, meanS, spreadS }, index) => (
-            <li key={`${index}-${words}`} className={run.isRunning && next?.words === words ? 'is-next' : undefined}>
-              <span>{words}</span>
-              <span className="figure">{timeS.toFixed(1)}</span>
-              <span className="figure">{meanS === null ? '–' : meanS.toFixed(1)}</span>
-              <small className="figure">{spreadS === null ? '' : `± ${spreadS.toFixed(2)}`}</small>
-            </li>
-          ))}
+          {times.map((event, index) => {
+            const { timeS, meanS, spreadS } = event;
+            return (
+              <li key={index} className={run.isRunning && run.index === index ? 'is-next' : undefined}>
+                <span>{rehearsalEventText(plan, event)}</span>
+                <span className="figure">{timeS.toFixed(1)}</span>
+                <span className="figure">{meanS === null ? '–' : meanS.toFixed(1)}</span>
+                <small className="figure">{spreadS === null ? '' : `± ${spreadS.toFixed(2)}`}</small>
+              </li>
+            );
+          })}
         </ul>
         {plan.rehearsals.length > 0 && (
           <>
             <div className="side-actions">
-              <Button type="primary" onClick={() => dispatch(editPlan('take the rehearsed times', applyRehearsedTimes))}>
-                Take these times
+              <Button type="primary" onClick={() => dispatch(editPlan('use the rehearsed times', applyRehearsedTimes))}>
+                Use these times
               </Button>
               <Button
                 onClick={() =>
-                  dispatch(editPlan('forget a run', (now) => removeRun(now, now.rehearsals[now.rehearsals.length - 1]!.id)))
+                  dispatch(editPlan('delete a run', (now) => removeRun(now, now.rehearsals[now.rehearsals.length - 1]!.id)))
                 }
               >
-                Forget the last run
+                Delete the last run
               </Button>
             </div>
-            <p className="haze">The spread becomes how early or late people and cues are: with one run it is not known yet.</p>
+            <p className="haze">
+              ± is the spread between runs. It becomes the timing error of people and cues, and needs two runs.
+            </p>
           </>
         )}
       </section>
@@ -137,5 +141,5 @@ function useRun(plan: ShotPlan) {
   useKeys('r', ({ repeat }) => {
     if (!repeat) tap();
   });
-  return { isRunning, next, tap, skip: move, finish };
+  return { isRunning, next, index: at, tap, skip: move, finish };
 }

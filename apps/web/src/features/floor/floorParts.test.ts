@@ -4,17 +4,13 @@ import {
   changeLandmark,
   evaluatePull,
   type FloorItem,
-  applyBlockingMove,
   newPlan,
   type Place,
   setAim,
   type ShotPlan,
-  BLOCKING_MOVES,
-  type BlockingMoveFigure,
   startFloor,
   walkTo,
 } from '@still-heron/core';
-import { figureWords } from './figureWords';
 import { framingWords, lanesOf } from './lanesLayout';
 import { onStep, othersThan, snap, trackEnds } from './snap';
 import { nudge } from './useFloorDrag';
@@ -94,22 +90,4 @@ describe('lanes under the time bar', () => {
     expect(framingWords(lane(setAim(crossing(), { kind: 'heading', deg: 180 })), 10)).toBe('Ines is never in the picture');
     expect(framingWords({ ...lane(crossing()), framed: null }, 10)).toBe('Ines is not on the floor');
   });
-});
-
-test('every figure of every move is said in words, in either unit', () => {
-  for (const blockingMove of BLOCKING_MOVES)
-    for (const units of ['metric', 'imperial'] as const)
-      for (const item of applyBlockingMove(blockingMove, newPlan(), { subjectId: null, atS: 0 }).figures)
-        expect(figureWords(item, units, 'T')).not.toMatch(/NaN|undefined|^$/);
-  const figure = (unit: BlockingMoveFigure['unit'], value: number): BlockingMoveFigure => ({
-    word: '',
-    unit,
-    value,
-    tone: 'plain',
-  });
-  expect(figureWords(figure('speed', 1250), 'metric', 'T')).toBe('1.25 m/s');
-  expect(figureWords(figure('speed', 1524), 'imperial', 'T')).toBe('5.0 ft/s');
-  expect(figureWords(figure('percent', 3.26), 'metric', 'T')).toBe('3.3 %');
-  expect(figureWords(figure('stop', 4), 'metric', 'f')).toBe('f/4');
-  expect(figureWords(figure('time', Infinity), 'metric', 'f')).toBe('without end');
 });

@@ -9,6 +9,7 @@ import {
   type BlockingMoveValues,
   defaultValues,
 } from '@still-heron/core';
+import { BLOCKING_MOVE_WORDS } from '@still-heron/wording';
 import { useMemo, useState } from 'react';
 import { useAppDispatch, useAppStore } from '../../app/store';
 import { itemSelected, selectSession } from '../shot/sessionSlice';
@@ -27,11 +28,11 @@ export function useBlockingMoveDraft(plan: ShotPlan) {
   const dispatch = useAppDispatch();
   const store = useAppStore();
   const [draft, setDraft] = useState<BlockingMoveDraft | null>(null);
-  const laid = useMemo((): TriedMove | null => {
+  const tried = useMemo((): TriedMove | null => {
     if (!draft) return null;
     const values = { ...defaultValues(draft.blockingMove, plan, draft), ...draft.values };
-    const tried = applyBlockingMove(draft.blockingMove, plan, draft, values);
-    return { ...tried, values, verdict: evaluatePull(tried.plan) };
+    const applied = applyBlockingMove(draft.blockingMove, plan, draft, values);
+    return { ...applied, values, verdict: evaluatePull(applied.plan) };
   }, [draft, plan]);
 
   function pick(blockingMove: BlockingMove | null): void {
@@ -41,11 +42,11 @@ export function useBlockingMoveDraft(plan: ShotPlan) {
     // leave some time for the move
     setDraft({ blockingMove, subjectId, atS: Math.min(timeS, Math.max(plan.durationS - 1, 0)), values: {} });
   }
-  function lay(): void {
-    if (!draft || !laid) return;
-    dispatch(editPlan(`lay in: ${draft.blockingMove.word}`, () => laid.plan));
+  function apply(): void {
+    if (!draft || !tried) return;
+    dispatch(editPlan(`blocking move: ${BLOCKING_MOVE_WORDS[draft.blockingMove.id].name}`, () => tried.plan));
     dispatch(itemSelected(null));
     setDraft(null);
   }
-  return { draft, laid, pick, setDraft, lay };
+  return { draft, tried, pick, setDraft, apply };
 }

@@ -1,5 +1,6 @@
 import type { KitItemView } from '@still-heron/contract';
 import type { KitKind } from '@still-heron/core';
+import { KIND_WORDS } from '@still-heron/wording';
 import { Button } from 'antd';
 import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
@@ -17,7 +18,6 @@ import { RigPage } from './rig/RigPage';
 import { useKit } from './useKit';
 import { useKitActions } from './useKitActions';
 import { WheelPage } from './wheel/WheelPage';
-import { KIND_WORDS } from './words';
 
 interface Props {
   readonly kind: KitKind;

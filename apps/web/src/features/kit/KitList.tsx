@@ -1,5 +1,6 @@
 import type { KitItemView } from '@still-heron/contract';
 import { type KitKind, kitName, lensTable, wheelTable } from '@still-heron/core';
+import { KIND_WORDS, itemLine } from '@still-heron/wording';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { Button, Dropdown } from 'antd';
 import { useMemo, useRef, useState } from 'react';
@@ -9,7 +10,6 @@ import { useKeys } from '../../shared/keys/useKeys';
 import { printCsv, saveFile } from '../../shared/files/csv';
 import { selectOpenKit } from './kitSlice';
 import { useKitActions } from './useKitActions';
-import { KIND_WORDS, lineOf } from './words';
 
 interface Props {
   readonly kind: KitKind;
@@ -85,7 +85,7 @@ function useRows(kind: KitKind, items: readonly KitItemView[], wanted: string) {
     () =>
       items.map(({ id, item }) => {
         const name = kitName(kind, item as never);
-        const line = lineOf(kind, item as never);
+        const line = itemLine(kind, item as never);
         return { id, name, line, words: `${name} ${line}`.toLowerCase() };
       }),
     [kind, items],
@@ -98,7 +98,7 @@ function useRows(kind: KitKind, items: readonly KitItemView[], wanted: string) {
     () =>
       found.map((row) =>
         open?.id === row.id
-          ? { ...row, name: kitName(open.kind, open.item as never), line: lineOf(open.kind, open.item as never) }
+          ? { ...row, name: kitName(open.kind, open.item as never), line: itemLine(open.kind, open.item as never) }
           : row,
       ),
     [found, open],

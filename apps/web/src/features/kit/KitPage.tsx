@@ -1,4 +1,5 @@
 import { KIT_KINDS, type KitKind } from '@still-heron/core';
+import { KIND_WORDS } from '@still-heron/wording';
 import { Navigate, NavLink, useNavigate, useParams } from 'react-router';
 import { Frame } from '../../ui/frame/Frame';
 import { PreferenceChoices } from '../../ui/frame/PreferenceChoices';
@@ -9,7 +10,6 @@ import { KitCalculator } from './KitCalculator';
 import { KitItems } from './KitItems';
 import { KitSaveState } from './KitSaveState';
 import { selectKitRedoName, selectKitUndoName } from './kitSlice';
-import { KIND_WORDS } from './words';
 import '../setup/setup.css';
 import '../shot/shot.css';
 import './kit.css';

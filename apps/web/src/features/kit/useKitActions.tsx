@@ -1,5 +1,5 @@
 import { type KitItems, type KitKind, kitName } from '@still-heron/core';
-import { problemView } from '@still-heron/wording';
+import { KIND_WORDS, problemView } from '@still-heron/wording';
 import { App, Button } from 'antd';
 import { useNavigate } from 'react-router';
 import {
@@ -16,7 +16,6 @@ import { readKitFile } from './exchange/readKitFile';
 import { settledVersion } from './kitSaving';
 import { copyName, newItem, renamed } from './newItems';
 import { useKit } from './useKit';
-import { KIND_WORDS } from './words';
 
 /** How long the page offers to undo a deletion. */
 const OFFER_S = 10;

@@ -1,9 +1,8 @@
 import type { StatisticsView } from '@still-heron/contract';
 import { MARK_HITS, type Method } from '@still-heron/core';
+import { METHOD_WORDS, FOCUS_GRADE_WORDS, HIT_WORDS } from '@still-heron/wording';
 import { Checkbox, Input, Select } from 'antd';
 import { useEffect, useRef, useState } from 'react';
-import { METHOD_WORDS } from '../setup/words';
-import { FOCUS_WORDS, HIT_WORDS } from '../takes/takeWords';
 import type { LogOrder, LogQuery } from './logQuery';
 
 interface Props {
@@ -32,7 +31,7 @@ export function LogFilters({ query, statistics, onChange }: Props) {
       <Narrow
         label="focus"
         value={query.focus}
-        options={FOCUS_WORDS.map(({ value, word }) => ({ value, label: word }))}
+        options={Object.entries(FOCUS_GRADE_WORDS).map(([value, label]) => ({ value, label }))}
         onChange={(focus) => onChange({ focus: focus as LogQuery['focus'] })}
       />
       <Narrow

@@ -1,9 +1,8 @@
 import type { LoggedTakeView, TakePageView } from '@still-heron/contract';
 import { isUsable, type LoggedHit } from '@still-heron/core';
+import { METHOD_WORDS, HIT_WORDS } from '@still-heron/wording';
 import { Pagination } from 'antd';
 import { Link } from 'react-router';
-import { METHOD_WORDS } from '../setup/words';
-import { HIT_WORDS } from '../takes/takeWords';
 import { type LogQuery, PAGE_SIZE } from './logQuery';
 
 interface Props {

@@ -1,6 +1,6 @@
 import type { KeptView, StatisticsView } from '@still-heron/contract';
 import type { MeasuredError, Method } from '@still-heron/core';
-import { METHOD_WORDS } from '../setup/words';
+import { METHOD_WORDS } from '@still-heron/wording';
 import { calibrationLayout, CHART, keptBars, overTimeLayout } from './logCharts';
 
 /** Statistics: kept takes by lens, stop and more; predictions against results; measured errors. */

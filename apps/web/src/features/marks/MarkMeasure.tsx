@@ -1,10 +1,10 @@
 import { changeMark, formatGap, type Mark, type UnitSystem } from '@still-heron/core';
+import { MEASURE_WORDS } from '@still-heron/wording';
 import { Button } from 'antd';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { useEdit } from '../shot/useEdit';
 import { StaleMark } from './StaleMark';
 import type { Measuring } from './useMeasuring';
-import { METHOD_WORDS } from './words';
 
 interface Props {
   readonly mark: Mark;
@@ -25,7 +25,7 @@ export function MarkMeasure({ mark, units, measuring }: Props) {
         testId="mark-distance"
         hint={
           <>
-            {mark.method === 'drawn' ? 'from the drawing' : `by ${METHOD_WORDS[mark.method]}`}, good to about{' '}
+            {mark.method === 'drawn' ? 'from the drawing' : `by ${MEASURE_WORDS[mark.method]}`}, good to about{' '}
             {formatGap(mark.uncertaintyMm, units)}
             {mark.isSimulated && <strong className="tone-edge"> · simulated</strong>}
           </>

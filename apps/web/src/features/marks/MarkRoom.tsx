@@ -9,9 +9,9 @@ import {
   type UnitSystem,
   wheelDegOf,
 } from '@still-heron/core';
+import { beyondRingText, markRoomLines } from '@still-heron/wording';
 import { Explain } from '../../ui/fields/Explain';
 import { roomBar } from './roomLayout';
-import { beyondWords, roomLines } from './roomWords';
 
 interface Props {
   readonly mark: Mark;
@@ -25,7 +25,7 @@ const WIDTH = 250;
 export function MarkRoom({ mark, plan, units }: Props) {
   const reading = markReading(plan, mark);
   const { nearerMm, fartherMm } = reading;
-  const beyond = beyondWords(reading, plan, units);
+  const beyond = beyondRingText(reading, plan, units);
   if (beyond !== null) return <p className="tone-soft">{beyond}</p>;
   const bar = roomBar(reading, WIDTH);
   const atHand = (deg: number) => `${wheelDegOf(plan.wheel, deg).toFixed(1)}°`;
@@ -48,7 +48,7 @@ export function MarkRoom({ mark, plan, units }: Props) {
       </p>
       <p className="haze">{placeOnRing(reading, plan, units)}</p>
       <p>
-        <Explain what="The room round this mark" lines={roomLines(reading, mark, plan, units)}>
+        <Explain what="The room round this mark" lines={markRoomLines(reading, mark, plan, units)}>
           sharp from {formatDistance(reading.nearMm, units)} to {formatDistance(reading.farMm, units)}
         </Explain>
       </p>

@@ -1,11 +1,11 @@
 import type { Fix, ShotPlan, UnitSystem } from '@still-heron/core';
+import { fixName, fixResult, fixStepName } from '@still-heron/wording';
 import { useState } from 'react';
 import { useAppDispatch } from '../../app/store';
 import { useKeys } from '../../shared/keys/useKeys';
 import { fixesFor } from '../../shared/workers/evaluator';
 import { editPlan } from '../shot/shotSlice';
 import { useAfterPause } from '../shot/useQuietly';
-import { fixName, fixResult, fixStepName } from './fixWords';
 
 interface Props {
   readonly plan: ShotPlan;

@@ -1,7 +1,7 @@
 import type { ShotPlan } from '@still-heron/core';
+import { of100 } from '@still-heron/wording';
 import { Link } from 'react-router';
 import { useKeepRate } from '../shot/useKeepRate';
-import { ofTakes } from '../stop/stopWords';
 
 /** Keep rate of the open shot, updated during a drag. Links to the Stop step. */
 export function KeepRateLink({ plan }: { readonly plan: ShotPlan }) {
@@ -10,8 +10,8 @@ export function KeepRateLink({ plan }: { readonly plan: ShotPlan }) {
   const { keepRate } = known.rate;
   return (
     <Link to="../stop" className="kept-takes" data-testid="kept-takes">
-      <strong className={keepRate >= plan.goals.targetKeepRate ? 'tone-sharp' : 'tone-edge'}>{ofTakes(keepRate)}</strong> takes
-      kept <kbd className="key">4</kbd>
+      <strong className={keepRate >= plan.goals.targetKeepRate ? 'tone-sharp' : 'tone-edge'}>{of100(keepRate)}</strong> takes kept{' '}
+      <kbd className="key">4</kbd>
     </Link>
   );
 }

@@ -1,9 +1,9 @@
 import { changeMark, adoptDrawnDistance, type Mark, MEASURE_METHODS, PLAN_LIMITS, type UnitSystem } from '@still-heron/core';
+import { MEASURE_WORDS } from '@still-heron/wording';
 import { Select } from 'antd';
 import { useAppDispatch } from '../../app/store';
 import { GapField } from '../../ui/fields/GapField';
 import { TextField } from '../../ui/fields/TextField';
-import { METHOD_WORDS } from '../marks/words';
 import { editPlan } from '../shot/shotSlice';
 
 /** Details of a mark: letter, measuring method, uncertainty and note. */
@@ -26,7 +26,7 @@ export function MarkDetails({ mark, units }: { readonly mark: Mark; readonly uni
           value={mark.method}
           options={MEASURE_METHODS.filter((value) => value !== 'drawn' || mark.place !== null).map((value) => ({
             value,
-            label: METHOD_WORDS[value],
+            label: MEASURE_WORDS[value],
           }))}
           onChange={(method) =>
             method === 'drawn'

@@ -9,11 +9,11 @@ import {
   type UnitSystem,
   wheelDegOf,
 } from '@still-heron/core';
+import { beyondRingText, markRoomLines } from '@still-heron/wording';
 import { subjectColour } from '../../charts/subjectColour';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { Explain } from '../../ui/fields/Explain';
-import { beyondWords, roomLines } from '../marks/roomWords';
 import { StaleMark } from '../marks/StaleMark';
 import { itemSelected, selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
@@ -91,12 +91,12 @@ function ringWords({ optics: { lens }, wheel }: ShotPlan, atDeg: number, windowD
 function Room({ mark, plan, units }: Props & { readonly mark: Mark }) {
   const reading = markReading(plan, mark);
   const { nearerMm, fartherMm, ringDeg, towardsNearDeg, towardsFarDeg } = reading;
-  const beyond = beyondWords(reading, plan, units);
+  const beyond = beyondRingText(reading, plan, units);
   if (beyond !== null) return <p className="mark-room tone-soft">{beyond}</p>;
   const farther = fartherMm === Infinity ? 'any' : formatGap(fartherMm, units);
   return (
     <p className="mark-room">
-      <Explain what="How far they may miss the mark" lines={roomLines(reading, mark, plan, units)}>
+      <Explain what="How far they may miss the mark" lines={markRoomLines(reading, mark, plan, units)}>
         {mark.distanceMm === null
           ? `sharp from ${formatDistance(reading.nearMm, units)} on`
           : `may miss −${formatGap(nearerMm, units)} / +${farther}`}

@@ -9,8 +9,8 @@ import {
   pullRoom,
   removePull,
   type ShotPlan,
-  targetName,
 } from '@still-heron/core';
+import { targetName } from '@still-heron/wording';
 import { Button } from 'antd';
 import { useEffect, useState } from 'react';
 import { useAppDispatch } from '../../app/store';

@@ -1,13 +1,5 @@
-import {
-  changePull,
-  dragPullEdge,
-  formatDistance,
-  formatTime,
-  type Pull,
-  pullEndS,
-  type ShotPlan,
-  targetName,
-} from '@still-heron/core';
+import { changePull, dragPullEdge, formatDistance, formatTime, type Pull, pullEndS, type ShotPlan } from '@still-heron/core';
+import { targetName } from '@still-heron/wording';
 import { type KeyboardEvent, useRef } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { useDrag } from '../../shared/gestures/useDrag';

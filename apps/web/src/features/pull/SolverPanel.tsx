@@ -1,10 +1,10 @@
 import type { ShotPlan, UnitSystem } from '@still-heron/core';
+import { smallestChangeText, impossibleText, solutionText, SOLVER_WAY_WORDS } from '@still-heron/wording';
 import { useEffect, useState } from 'react';
 import { useAppDispatch } from '../../app/store';
 import { type SolvedTracks, solveTracksFor } from '../../shared/workers/evaluator';
 import { itemSelected } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
-import { changeWords, impossibleWords, trackOfferWords, SOLVER_WAY_WORDS } from './solverWords';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -22,14 +22,14 @@ const PROGRESS_DELAY_MS = 200;
 export function SolverPanel({ plan, units, onDone }: Props) {
   const dispatch = useAppDispatch();
   const { lines, done } = useSolvedTracks(plan);
-  const take = (name: string, laid: ShotPlan) => {
-    dispatch(editPlan(name, () => laid));
+  const take = (name: string, solution: ShotPlan) => {
+    dispatch(editPlan(name, () => solution));
     dispatch(itemSelected(null));
     onDone();
   };
   if (lines === null)
     return (
-      <p className="lay-line" role="status">
+      <p className="solve-track" role="status">
         {done === null ? <span>&nbsp;</span> : <span>Laying the line: {done} of 4 ways tried</span>}
         {done !== null && (
           <button type="button" className="quiet" onClick={onDone}>
@@ -39,22 +39,26 @@ export function SolverPanel({ plan, units, onDone }: Props) {
       </p>
     );
   if (lines.offers.length === 0)
-    return <p className="lay-line">Nothing is asked yet: say who must be sharp, and when, and a line can be laid for it.</p>;
-  const impossible = lines.offers[0]!.laid.impossible;
+    return <p className="solve-track">Nothing is asked yet: say who must be sharp, and when, and a line can be laid for it.</p>;
+  const impossible = lines.offers[0]!.solution.impossible;
   return (
     <div className="lay-lines">
       {impossible && (
         <p className="lay-impossible tone-edge" role="note">
-          {impossibleWords(impossible)}
+          {impossibleText(impossible)}
         </p>
       )}
-      <div className="lay-line" role="group" aria-label="Lay the line">
+      <div className="solve-track" role="group" aria-label="Lay the line">
         {lines.offers.map((offer) => {
-          const { way, plan: laid } = offer.laid;
+          const { way, plan: solution } = offer.solution;
           return (
-            <button key={way} type="button" onClick={() => take(`lay the line: ${SOLVER_WAY_WORDS[way].toLowerCase()}`, laid)}>
+            <button
+              key={way}
+              type="button"
+              onClick={() => take(`lay the line: ${SOLVER_WAY_WORDS[way].toLowerCase()}`, solution)}
+            >
               <strong>{SOLVER_WAY_WORDS[way]}</strong>
-              <span className={offer.isWhole ? 'tone-sharp' : 'tone-edge'}>{trackOfferWords(offer)}</span>
+              <span className={offer.isWhole ? 'tone-sharp' : 'tone-edge'}>{solutionText(offer)}</span>
             </button>
           );
         })}
@@ -63,7 +67,7 @@ export function SolverPanel({ plan, units, onDone }: Props) {
         <div className="lay-line lay-changes" role="group" aria-label="What would let a line keep everything">
           <span className="haze">It could be kept with</span>
           {lines.changes.map((change) => {
-            const words = changeWords(change, plan, units);
+            const words = smallestChangeText(change, plan, units);
             return (
               <button
                 key={change.kind}

@@ -1,4 +1,5 @@
-import { formatDistance, type FocusTarget, setTrackStart, targetName } from '@still-heron/core';
+import { formatDistance, type FocusTarget, setTrackStart } from '@still-heron/core';
+import { targetName } from '@still-heron/wording';
 import { useRef } from 'react';
 import { useAppDispatch } from '../../app/store';
 import { useDrag } from '../../shared/gestures/useDrag';

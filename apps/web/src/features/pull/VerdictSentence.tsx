@@ -1,4 +1,5 @@
-import { narrate, type UnitSystem } from '@still-heron/core';
+import type { UnitSystem } from '@still-heron/core';
+import { narrate } from '@still-heron/wording';
 import { useAppDispatch } from '../../app/store';
 import type { PlanVerdict } from '../../shared/workers/latestWins';
 import { playheadMoved } from '../shot/sessionSlice';

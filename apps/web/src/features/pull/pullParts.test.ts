@@ -1,25 +1,7 @@
-import {
-  addStay,
-  addSubject,
-  changeBeat,
-  changeSubject,
-  evaluatePull,
-  findFixes,
-  type CompleteVerdict,
-  solveTrack,
-  SOLVER_WAYS,
-  type Fix,
-  newPlan,
-  setTrackStart,
-  setStop,
-  type ShotPlan,
-} from '@still-heron/core';
-import { trackOffer } from '../../shared/workers/trackOffer';
+import { changeBeat, evaluatePull, type CompleteVerdict, solveTrack, setTrackStart, type ShotPlan } from '@still-heron/core';
 import { byDay, timeOfDay } from '../revisions/byDay';
 import { pullChartLayout } from './pullChartLayout';
-import { changeWords, impossibleWords, trackOfferWords, SOLVER_WAY_WORDS } from './solverWords';
 import { plainMm } from './dragTargets';
-import { fixName, fixResult, fixStepName } from './fixWords';
 import { offeredPull } from './nextPull';
 import { snapped, snappedSpan, timesOf } from './snapTimes';
 import { choiceOf, targetChoices, targetOf } from './targetChoices';
@@ -99,100 +81,6 @@ describe('where a pull can go', () => {
     expect(offeredPull(alone, 0)?.mark.letter).toBe('B');
     expect(offeredPull(setTrackStart(alone, { kind: 'subject', subjectId: 'subject-2', leadS: 0 }), 0)?.mark.letter).toBe('A');
     expect(offeredPull(solveTrack(two, 'follow')!.plan, 0)).toBeNull();
-  });
-});
-
-describe('what is offered is said plainly', () => {
-  const walking = addStay(addSubject(setStop(newPlan(), 2.2), { name: 'Ines', distanceMm: 4500 }), 'subject-1', {
-    distanceMm: 2000,
-    fromS: 8,
-  });
-
-  test('lines, each with what would come of it', () => {
-    const words = SOLVER_WAYS.flatMap((way) => {
-      const offer = trackOffer(changeBeat(two, 'beat-2', { fromS: 6 }), way);
-      return offer ? [`${SOLVER_WAY_WORDS[way]}: ${trackOfferWords(offer)}`] : [];
-    });
-    expect(words).toMatchInlineSnapshot(`
-     [
-       "Fewest settings: sharp for all 8.0 s, 2 in all",
-       "As still as it goes: sharp for all 8.0 s, at most 10°/s",
-       "One setting: sharp 4.0 of 8.0 s",
-       "These pulls, well timed: sharp for all 8.0 s, 1.6 s to spare",
-     ]
-    `);
-    expect(trackOffer(newPlan(), 'follow')).toBeNull();
-    expect(impossibleWords({ fromS: 3, why: 'at-once' })).toContain('From 3.0 s');
-    expect(impossibleWords({ fromS: 3, why: 'too-fast' })).toContain('hand’s limit');
-  });
-
-  test('changes that would let a line be', () => {
-    const { plan } = { plan: walking };
-    expect(
-      [
-        changeWords({ kind: 'stop', from: 2.2, to: 4.5, stopsLost: 2, plan }, plan, 'metric'),
-        changeWords({ kind: 'focal-length', fromMm: 65, toMm: 32, plan }, plan, 'metric'),
-        changeWords({ kind: 'later', beatId: 'beat-1', subjectId: 'subject-1', byS: 0.31, plan }, plan, 'metric'),
-        changeWords({ kind: 'until', beatId: 'beat-1', subjectId: 'subject-1', byS: 0.3, plan }, plan, 'metric'),
-        changeWords({ kind: 'stand', markId: 'mark-1', subjectId: 'subject-1', fromMm: 4500, toMm: 4100, plan }, plan, 'metric'),
-      ].join('\n'),
-    ).toMatchInlineSnapshot(`
-     "T2.2 → T4.5, 2 stops less light
-     65 → 32 mm, with this ring
-     Ines asked for 0.31 s later
-     Ines asked for 0.30 s less long
-     Ines at 4.10 m instead of 4.50 m"
-    `);
-  });
-
-  test('mends of every kind, by name, result and cost', () => {
-    const base = { plan: two, outcome: 'sharp', sharpS: 8, requiredS: 9, stopsLost: 0 } as const;
-    const changes: Fix['change'][] = [
-      { kind: 'earlier', pullId: 'pull-1', byS: 0.3 },
-      { kind: 'shorter', pullId: 'pull-1', byS: 0.3 },
-      { kind: 'easing', pullId: 'pull-1', easing: 'ease-out' },
-      { kind: 'follow', subjectId: 'subject-2', leadS: 0.2 },
-      { kind: 'lead', subjectId: 'subject-2', leadS: 0 },
-      { kind: 'lead', subjectId: 'subject-2', leadS: -0.1 },
-      { kind: 'split', fromMm: 2900, toMm: 2600, at: null },
-      { kind: 'reference', fromMm: 2900, toMm: 2600, at: 'lamp post' },
-      { kind: 'other-order', firstId: 'subject-2', secondId: 'subject-1' },
-      { kind: 'reversed' },
-      { kind: 'shorter-walk', subjectId: 'subject-2', toMm: 2400 },
-      { kind: 'step-back', byMm: 500 },
-      { kind: 'gear', wheelPerRing: 0.8 },
-      { kind: 'hard-stops', letters: ['A', 'B'] },
-      { kind: 'lay-line', holds: 3 },
-    ];
-    const words = changes.map((change) => {
-      const mend = { ...base, change };
-      return `${fixName(mend, two, 'metric')} ${fixResult(mend)}`;
-    });
-    expect(words.join('\n')).toMatchInlineSnapshot(`
-     "Start 0.3 s sooner → 8.0 of 9.0 s
-     Start 0.3 s later, land the same → 8.0 of 9.0 s
-     Begin at speed, land gently → 8.0 of 9.0 s
-     Go with Ines, 0.2 s ahead → 8.0 of 9.0 s
-     Go exactly with Ines → 8.0 of 9.0 s
-     Go with Ines, 0.1 s behind → 8.0 of 9.0 s
-     Set the ring to 2.60 m → 8.0 of 9.0 s
-     Set the ring to the lamp post → 8.0 of 9.0 s
-     First Ines, then Old Tam → 8.0 of 9.0 s, another order of the story
-     Shoot it reversed → 8.0 of 9.0 s, played backwards
-     Ines stops at 2.40 m → 8.0 of 9.0 s, another mark
-     Camera 50 cm farther back → 8.0 of 9.0 s, wider, tape again
-     Gear 0.8 on the wheel → 8.0 of 9.0 s
-     Hard stops at A and B → 8.0 of 9.0 s
-     Lay the line, 3 settings → 8.0 of 9.0 s"
-    `);
-    for (const fix of findFixes(walking)) expect(fixName(fix, walking, 'imperial')).not.toMatch(/undefined|NaN/);
-    // a step is told within a sentence, and a name at its beginning is still a name
-    const gorka = changeSubject(two, 'subject-2', { name: 'Gorka' });
-    const stops: Fix = { ...base, change: { kind: 'shorter-walk', subjectId: 'subject-2', toMm: 2400 } };
-    expect(fixStepName(stops, gorka, 'metric')).toBe('Gorka stops at 2.40 m');
-    expect(fixStepName({ ...base, change: changes[0]! }, two, 'metric')).toBe('start 0.3 s sooner');
-    const dark: Fix = { ...base, outcome: 'tight', change: { kind: 'stop', from: 3.2, to: 4.5 }, sharpS: 9, stopsLost: 1 };
-    expect(`${fixName(dark, two, 'metric')} ${fixResult(dark)}`).toBe('T3.2 → T4.5 → all 9.0 s, barely, 1 stop less light');
   });
 });
 

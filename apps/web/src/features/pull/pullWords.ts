@@ -1,4 +1,5 @@
-import { type CompleteVerdict, type ShotPlan, targetName, type UnitSystem } from '@still-heron/core';
+import type { CompleteVerdict, ShotPlan, UnitSystem } from '@still-heron/core';
+import { targetName } from '@still-heron/wording';
 
 /** Length at which a cue is cut under the chart. */
 const MAX_CUE_LETTERS = 26;

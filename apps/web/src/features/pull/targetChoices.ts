@@ -1,4 +1,5 @@
-import { formatDistance, type FocusTarget, type ShotPlan, targetName, type UnitSystem } from '@still-heron/core';
+import { formatDistance, type FocusTarget, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { targetName } from '@still-heron/wording';
 import { plainMm } from './dragTargets';
 
 /** Choices for a focus target: marks, subjects to follow, a blur, a distance, and the current course. */

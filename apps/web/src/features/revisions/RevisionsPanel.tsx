@@ -1,4 +1,5 @@
-import { evaluatePull, narrate, planDifferences } from '@still-heron/core';
+import { evaluatePull } from '@still-heron/core';
+import { differenceLines, narrate } from '@still-heron/wording';
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useRevisionQuery, useRevisionsQuery } from '../../shared/api/api';
@@ -73,7 +74,7 @@ function Version({ shotId, version, time, onClose }: Props & { readonly version:
   const headings = (['scene', 'slate', 'title'] as const).flatMap((part) =>
     then[part] === now[part] ? [] : [`the ${part}: ${now[part] || 'none'} → ${then[part] || 'none'}`],
   );
-  const lines = [...headings, ...planDifferences(now.plan, then.plan, units)];
+  const lines = [...headings, ...differenceLines(now.plan, then.plan, units)];
   return (
     <div className="history-version">
       <p>{narrate(evaluatePull(then.plan), then.plan, units).text}</p>

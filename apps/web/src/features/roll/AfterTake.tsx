@@ -1,4 +1,5 @@
 import { type UnitSystem, verdictOf } from '@still-heron/core';
+import { takeVerdictText } from '@still-heron/wording';
 import { App } from 'antd';
 import { useMemo, useState, useSyncExternalStore } from 'react';
 import { problemOf } from '../../shared/api/api';
@@ -7,7 +8,6 @@ import { useKeys } from '../../shared/keys/useKeys';
 import { type Draft, draftOf, takeOfDraft } from '../takes/draft';
 import { TakeChart } from '../takes/TakeChart';
 import { TakeForm } from '../takes/TakeForm';
-import { verdictWords } from '../takes/takeWords';
 import type { FinishedRoll } from './rollEngine';
 import { sending } from './sendTakes';
 
@@ -45,7 +45,7 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
       {verdict && (
         <>
           <p className="sentence" role="status">
-            <span className={verdict.isKept ? 'tone-sharp' : 'tone-soft'}>{verdictWords(verdict, plan, units)}</span>
+            <span className={verdict.isKept ? 'tone-sharp' : 'tone-soft'}>{takeVerdictText(verdict, plan, units)}</span>
           </p>
           <TakeChart plan={plan} verdict={verdict} take={ended.take} pace={ended.pace} units={units} />
         </>

@@ -1,8 +1,8 @@
 import type { PreparedRoll, ShotPlan, UnitSystem } from '@still-heron/core';
+import { targetName } from '@still-heron/wording';
 import { memo, useMemo, useRef } from 'react';
 import { useSize } from '../../shared/useSize';
 import { useVerdict } from '../shot/useVerdict';
-import { pullName } from './rollWords';
 import { trackChartLayout, type TrackChartLayout } from '../../charts/trackChartLayout';
 import '../takes/takeChart.css';
 
@@ -85,7 +85,7 @@ const Curves = memo(function Curves({ layout, plan, ready, units, height }: Curv
         <g key={pullId} transform={`translate(${startS * PX_PER_S} 0)`}>
           <line className="roll-move" y1={8} y2={height - 26} />
           <text className="roll-move-name" x={8} y={26}>
-            {pullName(to, plan, units)}
+            {targetName(to.target, plan, units)}
           </text>
         </g>
       ))}

@@ -1,6 +1,6 @@
 import { type UpcomingPull, COUNT_IN_BEATS, type PreparedRoll, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { countdownText, cueText, figureAndUnit, targetName, ringText, turnText, targetSubjectName } from '@still-heron/wording';
 import type { RollMoment } from './rollEngine';
-import { countdown, eventWords, figureAndUnit, pullName, ringWords, turnWords, whose } from './rollWords';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -27,7 +27,7 @@ export function RollState({ plan, ready, moment, ringDeg, units, isAlone }: Prop
             {figure}
             <small>{unit}</small>
           </p>
-          <p className="roll-words">{[whose(at, plan), ringWords(shown, plan, units)].filter(Boolean).join(' · ')}</p>
+          <p className="roll-words">{[targetSubjectName(at, plan), ringText(shown, plan, units)].filter(Boolean).join(' · ')}</p>
         </section>
       )}
       {next ? (
@@ -51,23 +51,23 @@ interface NextProps {
 
 function Next({ pull, plan, moment, units }: NextProps) {
   const { figure, unit } = figureAndUnit(pull.to.distanceMm, units);
-  const name = pullName(pull, plan, units);
+  const name = targetName(pull.target, plan, units);
   const waits = moment.waitingPullId === pull.pullId;
-  const event = eventWords(pull);
+  const event = cueText(pull);
   return (
     <section className={pull.isUnderWay ? 'roll-next is-under-way' : 'roll-next'} aria-label="Next">
       <span className="roll-label">
-        {[pull.isUnderWay ? 'turning to' : 'next', whose(pull.target, plan)].filter(Boolean).join(' ')}
+        {[pull.isUnderWay ? 'turning to' : 'next', targetSubjectName(pull.target, plan)].filter(Boolean).join(' ')}
       </span>
       <p className="roll-target" data-testid="roll-next">
         {name !== `${figure} ${unit}` && name.length < 4 && <strong>{name}</strong>} {figure}
         <small>{unit}</small>
       </p>
       <p className={waits ? 'roll-when is-waiting' : 'roll-when'} data-testid="roll-when">
-        {waits ? 'waits' : pull.isUnderWay ? `lands ${countdown(pull.landsInS)}` : `in ${countdown(pull.startsInS)} s`}
+        {waits ? 'waits' : pull.isUnderWay ? `lands ${countdownText(pull.landsInS)}` : `in ${countdownText(pull.startsInS)} s`}
       </p>
       <p className="roll-words">
-        <Turn turns={pull.turns} /> {turnWords(pull)}
+        <Turn turns={pull.turns} /> {turnText(pull)}
         {event && <>, {event}</>}
       </p>
       <Counts pull={pull} plan={plan} waits={waits} />

@@ -1,8 +1,8 @@
 import type { ShotPlan } from '@still-heron/core';
+import { countdownText } from '@still-heron/wording';
 import type { ConnectionState } from '../../shared/live/liveConnection';
 import type { RollMoment } from './rollEngine';
 import type { RollOptions, TurnedBy } from '../../shared/rollOptions';
-import { countdown } from './rollWords';
 
 interface Props {
   readonly moment: RollMoment;
@@ -41,7 +41,7 @@ export function RollStatus({ moment, line, plan, number, options }: Props) {
       </span>
       {phase === 'rolling' && (
         <span className="figure roll-time">
-          {countdown(moment.planS)} s <span className="haze">of {countdown(plan.durationS)}</span>
+          {countdownText(moment.planS)} s <span className="haze">of {countdownText(plan.durationS)}</span>
         </span>
       )}
       {plan.isReversed && <strong className="tone-edge">shot backwards</strong>}

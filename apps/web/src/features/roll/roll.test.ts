@@ -1,5 +1,6 @@
 import { changePull, newTake, prepareRoll, ringOf, type ShotPlan, TAKE_LIMITS, trackDegAt, unpackTrack } from '@still-heron/core';
 import type { RollView } from '@still-heron/contract';
+import { countdownText, degreesText, cueText, figureAndUnit, turnText, targetSubjectName } from '@still-heron/wording';
 import { clockOffset } from '../../shared/live/clockOffset';
 import { TWO_PEOPLE } from '../../twoPeople.fixture';
 import { trackOf, TRACK_HZ } from './recording';
@@ -7,7 +8,6 @@ import { ringSource } from './ringSource';
 import { trackChartLayout, trackPath } from '../../charts/trackChartLayout';
 import { RollEngine } from './rollEngine';
 import { DEFAULT_ROLL_OPTIONS, readOptions, writeOptions } from '../../shared/rollOptions';
-import { countdown, degrees, eventWords, figureAndUnit, turnWords, whose } from './rollWords';
 import { asSendable, type StoredTake } from './takeOutbox';
 
 const plan: ShotPlan = changePull(TWO_PEOPLE, 'pull-1', { startS: 2, durationS: 1, countInS: 1 });
@@ -190,13 +190,13 @@ test('what is shown in words and figures', () => {
   const [next] = ready.figuresAt(0).upcoming;
   expect(figureAndUnit(2050, 'metric')).toEqual({ figure: '2.05', unit: 'm' });
   expect(figureAndUnit(2050, 'imperial').unit).toBe('');
-  expect([0.32, 9.94, 48.4].map(degrees)).toEqual(['0.3°', '9.9°', '48°']);
-  expect(countdown(-0.2)).toBe('0.0');
-  expect(whose(next!.target, plan)).toBe(plan.subjects[1]!.name);
-  expect(whose({ kind: 'distance', distanceMm: 3000 }, plan)).toBe('');
-  expect(turnWords(next!)).toMatch(/^\d+° (nearer|farther), in 1\.0 s$/);
-  expect(eventWords({ trigger: 'look', cue: 'she looks up' })).toBe('on the look: she looks up');
-  expect(eventWords({ trigger: 'clock', cue: '' })).toBe('');
+  expect([0.32, 9.94, 48.4].map(degreesText)).toEqual(['0.3°', '9.9°', '48°']);
+  expect(countdownText(-0.2)).toBe('0.0');
+  expect(targetSubjectName(next!.target, plan)).toBe(plan.subjects[1]!.name);
+  expect(targetSubjectName({ kind: 'distance', distanceMm: 3000 }, plan)).toBe('');
+  expect(turnText(next!)).toMatch(/^\d+° (nearer|farther), in 1\.0 s$/);
+  expect(cueText({ trigger: 'look', cue: 'she looks up' })).toBe('on the look: she looks up');
+  expect(cueText({ trigger: 'clock', cue: '' })).toBe('');
 });
 
 test('the channel is as wide as the shot is long, and the track lies on the line where it followed it', () => {

@@ -1,6 +1,5 @@
 import {
   comparePlans,
-  describeGearChange,
   formatTimeFigure,
   type GearChange,
   gearChanges,
@@ -13,6 +12,7 @@ import {
   type ShotPlan,
   type UnitSystem,
 } from '@still-heron/core';
+import { gearDifferenceLines } from '@still-heron/wording';
 import { Button } from 'antd';
 import { useMemo } from 'react';
 import { problemOf, useKitItemQuery } from '../../shared/api/api';
@@ -82,7 +82,7 @@ function OneChange({ change: { part, updatedPlan }, plan, units }: Props & { rea
       </aside>
     );
   }
-  const differences = describeGearChange(plan, updatedPlan, part, units);
+  const differences = gearDifferenceLines(plan, updatedPlan, part, units);
   return (
     <aside className="gear-change" role="status" aria-label={`The ${word} has changed in Kit`}>
       <p>

@@ -14,11 +14,11 @@ import {
   type UnitSystem,
   wheelNearerTurns,
 } from '@still-heron/core';
+import { lensLine, PULLER_WORDS, SUPPORT_WORDS } from '@still-heron/wording';
 import { Link } from 'react-router';
 import { Choice } from '../../ui/fields/Choice';
 import { NumberField } from '../../ui/fields/NumberField';
 import { useKit } from '../kit/useKit';
-import { lensLine, PULLER_WORDS, SUPPORT_WORDS } from '../kit/words';
 import { CameraFields } from './CameraFields';
 import { choicesOf, NONE, OWN } from './gearChoices';
 import { LensFields } from './LensFields';

@@ -1,4 +1,5 @@
 import { planNotes, type PlanNote, type ShotPlan } from '@still-heron/core';
+import { noteText } from '@still-heron/wording';
 import { useProductionQuery } from '../../shared/api/api';
 import { useAppSelector } from '../../app/store';
 import { selectSaving } from '../shot/savingSlice';
@@ -30,9 +31,9 @@ export function PlanNotes({ plan, without = [], only }: Props) {
   const notes = planNotes(plan, { shutterAngleDeg })
     .filter(({ code }) => code !== 'stale-marks' && !without.includes(code))
     .filter(({ kind }) => !only || kind === only);
-  return notes.map(({ code, kind, text }) => (
-    <p key={code} className={CLASSES[kind]} role="note">
-      {text}
+  return notes.map((note) => (
+    <p key={note.code} className={CLASSES[note.kind]} role="note">
+      {noteText(note)}
     </p>
   ));
 }

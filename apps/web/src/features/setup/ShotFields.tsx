@@ -1,4 +1,5 @@
 import { type Method, METHODS, PLAN_LIMITS, setDuration, shortestDurationS, type ShotPlan } from '@still-heron/core';
+import { METHOD_WORDS } from '@still-heron/wording';
 import { Select } from 'antd';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { NumberField } from '../../ui/fields/NumberField';
@@ -8,7 +9,6 @@ import { editHeading, selectDocument } from '../shot/shotSlice';
 import { PlanNotes } from './PlanNotes';
 import { CameraMoved } from './StaleMarks';
 import { useEdit } from '../shot/useEdit';
-import { METHOD_WORDS } from './words';
 
 /** Scene, duration, frame rates and focus method, with the cautions of the method. */
 export function ShotFields({ plan }: { readonly plan: ShotPlan }) {

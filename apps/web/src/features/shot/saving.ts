@@ -1,7 +1,7 @@
 import { createListenerMiddleware, type ThunkDispatch, type UnknownAction } from '@reduxjs/toolkit';
 import type { ShotDocument, ShotView } from '@still-heron/contract';
+import { isDeepEqual } from '@still-heron/core';
 import { api, problemOf } from '../../shared/api/api';
-import { sorted } from './describeDifference';
 import { outbox } from './outbox';
 import {
   conflictFound,
@@ -106,8 +106,8 @@ export function sendLeftovers() {
   };
 }
 
-/** Compares contents: the stored version has been through JSON and a database that does not keep key order. */
+/** Compares contents: the stored version has been through a database, which does not keep key order. */
 function sameDocument(document: ShotDocument, stored: ShotView): boolean {
   const { scene, slate, title, plan } = stored;
-  return sorted(document) === sorted({ scene, slate, title, plan });
+  return isDeepEqual(document, { scene, slate, title, plan });
 }

@@ -1,7 +1,6 @@
 import { configureStore } from '@reduxjs/toolkit';
-import { addSubject, newPlan, reversed, setHandLimit, setStop } from '@still-heron/core';
+import { newPlan, setStop } from '@still-heron/core';
 import { ActionCreators } from 'redux-undo';
-import { describeDifference } from './describeDifference';
 import {
   abandonGesture,
   editHeading,
@@ -67,21 +66,4 @@ test('an edit that changes nothing is no step; a shot that is opened has none be
   store.dispatch(openDocument(null));
   turn(8);
   expect(selectDocument(store.getState())).toBeNull();
-});
-
-test('what differs between two versions is said in the page’s words, whatever the order of keys', () => {
-  expect(
-    describeDifference(document, {
-      ...document,
-      plan: Object.fromEntries(Object.entries(document.plan).reverse()) as unknown as typeof document.plan,
-    }),
-  ).toBe('nothing');
-  expect(describeDifference(document, { ...document, title: 'x' })).toBe('the title');
-  const other = { ...document, slate: '4B', plan: addSubject(setStop(document.plan, 8), { name: 'Ines', distanceMm: 2000 }) };
-  expect(describeDifference(document, other)).toBe(
-    'the slate, the stop, the people, the marks, who must be sharp when and the pulls',
-  );
-  // of whatever differs something is said
-  expect(describeDifference(document, { ...document, plan: reversed(document.plan) })).toBe('whether it is shot reversed');
-  expect(describeDifference(document, { ...document, plan: setHandLimit(document.plan, 90) })).toBe('the hand’s limit');
 });

@@ -1,5 +1,5 @@
+import { differenceSummary } from '@still-heron/wording';
 import { useAppDispatch, useAppSelector } from '../../app/store';
-import { describeDifference } from '../shot/describeDifference';
 import { conflictResolved, selectSaving } from '../shot/savingSlice';
 import { documentEdited, selectDocument } from '../shot/shotSlice';
 import { ConflictChoice } from '../../ui/ConflictChoice';
@@ -26,7 +26,7 @@ export function ConflictBar() {
   }
   return (
     <ConflictChoice onMine={keepMine} onTheirs={acceptTheirs}>
-      <strong>This shot was saved elsewhere at {time}.</strong> Yours differs in {describeDifference(document, theirs)}.
+      <strong>This shot was saved elsewhere at {time}.</strong> Yours differs in {differenceSummary(document, theirs)}.
     </ConflictChoice>
   );
 }

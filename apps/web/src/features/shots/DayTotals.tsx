@@ -1,4 +1,4 @@
-import { minutesWords } from '../stop/timeWords';
+import { minutesText } from '@still-heron/wording';
 import type { DayTotal } from './useForecasts';
 
 /** Takes and time of each shooting day, as far as known. */
@@ -8,7 +8,7 @@ export function DayTotals({ days }: { readonly days: readonly DayTotal[] }) {
       {days.map(({ day, shots, takes, minutes, unknown }) => (
         <li key={day}>
           <strong>Day {day}</strong> {shots} {shots === 1 ? 'shot' : 'shots'}
-          {takes > 0 && ` · ${takes} ${takes === 1 ? 'take' : 'takes'} · ${minutesWords(minutes)}`}
+          {takes > 0 && ` · ${takes} ${takes === 1 ? 'take' : 'takes'} · ${minutesText(minutes)}`}
           {unknown > 0 && <span className="tone-edge"> · {unknown} can’t be told</span>}
         </li>
       ))}

@@ -2,11 +2,9 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import type { ShotView } from '@still-heron/contract';
 import { type Attention, formatStop } from '@still-heron/core';
+import { METHOD_WORDS, of100, minutesText, plannedTakesText } from '@still-heron/wording';
 import { useNavigate } from 'react-router';
 import type { ShotSummary } from '../../shared/workers/protocol';
-import { METHOD_WORDS } from '../setup/words';
-import { ofTakes } from '../stop/stopWords';
-import { minutesWords, takesWords } from '../stop/timeWords';
 import { TrackSketch } from './TrackSketch';
 import type { Forecast } from './useForecasts';
 
@@ -124,10 +122,10 @@ function Kept({ shot: { plan }, forecast: { rate, time, attention } }: Pick<Prop
   return (
     <span className="shot-kept">
       <span className={rate.keepRate < plan.goals.targetKeepRate ? 'tone-edge' : undefined}>
-        <strong>{ofTakes(rate.keepRate)}</strong> kept
+        <strong>{of100(rate.keepRate)}</strong> kept
       </span>
-      <span className="haze">{word ?? (plan.goals.isOneChance ? 'one chance' : takesWords(time, plan))}</span>
-      {time.minutes !== null && <span className="haze">{minutesWords(time.minutes)}</span>}
+      <span className="haze">{word ?? (plan.goals.isOneChance ? 'one chance' : plannedTakesText(time, plan))}</span>
+      {time.minutes !== null && <span className="haze">{minutesText(time.minutes)}</span>}
     </span>
   );
 }

@@ -10,11 +10,11 @@ import {
   type SizedError,
   type UnitSystem,
 } from '@still-heron/core';
+import { errorName } from '@still-heron/wording';
 import { useMemo } from 'react';
 import { GapField } from '../../ui/fields/GapField';
 import { NumberField } from '../../ui/fields/NumberField';
 import { useEdit } from '../shot/useEdit';
-import { errorName } from './improvementWords';
 
 interface Props {
   readonly plan: ShotPlan;

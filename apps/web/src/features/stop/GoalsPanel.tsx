@@ -1,9 +1,9 @@
 import { type KeepRate, PLAN_LIMITS, setSchedule, setGoals, type ShotPlan, shotTime } from '@still-heron/core';
+import { minutesText, plannedTakesText } from '@still-heron/wording';
 import { Checkbox } from 'antd';
 import { NumberField } from '../../ui/fields/NumberField';
 import { TextField } from '../../ui/fields/TextField';
 import { useEdit } from '../shot/useEdit';
-import { minutesWords, takesWords } from './timeWords';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -87,8 +87,8 @@ export function GoalsPanel({ plan, rate }: Props) {
       />
       {time && (
         <p>
-          <strong>{takesWords(time, plan)}</strong>
-          {time.minutes !== null && `, ${minutesWords(time.minutes)} with setting up`}.
+          <strong>{plannedTakesText(time, plan)}</strong>
+          {time.minutes !== null && `, ${minutesText(time.minutes)} with setting up`}.
         </p>
       )}
       {goals.isOneChance && rate && rate.keepRate < goals.targetKeepRate && (

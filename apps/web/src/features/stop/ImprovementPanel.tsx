@@ -6,14 +6,12 @@ import {
   type RankedImprovement,
   type UnitSystem,
 } from '@still-heron/core';
+import { improvementCost, improvementName, of100, minutesText } from '@still-heron/wording';
 import { useMemo } from 'react';
 import type { TrialRequest } from '../../shared/workers/simulation/trialRunner';
 import { improvementsFor } from '../../shared/workers/simulation/workers';
 import { useAfterPause } from '../shot/useQuietly';
 import { useEdit } from '../shot/useEdit';
-import { improvementCost, improvementName } from './improvementWords';
-import { ofTakes } from './stopWords';
-import { minutesWords } from './timeWords';
 import { RANKS, useTrialRates } from './useRates';
 
 interface Props {
@@ -81,9 +79,9 @@ function ImprovementRow({ help: improvement, plan, units }: Props & { readonly h
     <span className="help-line">
       <span>{improvementName(change, plan, units)}</span>
       <span>
-        <strong className="tone-sharp">{ofTakes(keepRate)}</strong>{' '}
+        <strong className="tone-sharp">{of100(keepRate)}</strong>{' '}
         <span className="haze">
-          {Math.round(100 * gain)} more of 100 · {minutes < 1 ? 'no time' : minutesWords(minutes)}
+          {Math.round(100 * gain)} more of 100 · {minutes < 1 ? 'no time' : minutesText(minutes)}
           {cost && ` · ${cost}`}
         </span>
       </span>

@@ -10,11 +10,11 @@ import {
   type ShotPlan,
   tStopOf,
 } from '@still-heron/core';
+import { balanceText } from '@still-heron/wording';
 import { Button } from 'antd';
 import { NumberField } from '../../ui/fields/NumberField';
 import { useProductionAngle } from '../setup/PlanNotes';
 import { useEdit } from '../shot/useEdit';
-import { balanceWords } from './lightWords';
 
 /** Smaller differences in stops are ignored. */
 const EVEN = 1 / 6;
@@ -77,16 +77,16 @@ export function LightPanel({ plan }: { readonly plan: ShotPlan }) {
       )}
       <ul className="balances">
         {balances.map((balance) => (
-          <li key={balanceWords(balance, plan)}>
+          <li key={balanceText(balance, plan)}>
             <span>
-              {balanceWords(balance, plan)}
+              {balanceText(balance, plan)}
               {balance.changesShutterAngle && <span className="tone-edge"> · leaves the production’s {angleDeg}°</span>}
             </span>
             {balance.lampFactor === 1 ? (
               <button
                 type="button"
                 className="quiet"
-                aria-label={`Set it: ${balanceWords(balance, plan)}`}
+                aria-label={`Set it: ${balanceText(balance, plan)}`}
                 onClick={() => take(balance)}
               >
                 Set it

@@ -6,12 +6,11 @@ import {
   type ShotPlan,
   type UnitSystem,
 } from '@still-heron/core';
+import { METHOD_WORDS, methodArgumentText, of100, OTHER_VIEWS } from '@still-heron/wording';
 import { useMemo } from 'react';
 import { methodsFor } from '../../shared/workers/simulation/workers';
 import { useAfterPause } from '../shot/useQuietly';
 import { useEdit } from '../shot/useEdit';
-import { METHOD_WORDS } from '../setup/words';
-import { ofTakes } from './stopWords';
 import { RANKS, useTrialRates } from './useRates';
 
 const EDIT_PAUSE_MS = 350;
@@ -42,7 +41,7 @@ export function MethodPanel({ plan, units }: { readonly plan: ShotPlan; readonly
           <li key={offer.method} className={isNow ? 'is-now' : undefined}>
             <span className="method-head">
               <strong>{METHOD_WORDS[offer.method].short}</strong>
-              <span>{rate ? ofTakes(rate.keepRate) : 'not computed'}</span>
+              <span>{rate ? of100(rate.keepRate) : 'not computed'}</span>
               {isNow ? (
                 <span className="haze">chosen</span>
               ) : (
@@ -62,14 +61,15 @@ export function MethodPanel({ plan, units }: { readonly plan: ShotPlan; readonly
             {rate && rate.keepRate < 0.995 && (
               <span className="haze">{Math.round(100 * rate.sharpShare)} % of what must be sharp is</span>
             )}
-            {[...offer.pro.map((text) => ({ sign: '+', text })), ...offer.contra.map((text) => ({ sign: '−', text }))].map(
-              ({ sign, text }) => (
-                <span key={text} className="method-reason">
-                  <span aria-label={sign === '+' ? 'for it' : 'against it'}>{sign}</span> {text}
-                </span>
-              ),
-            )}
-            <span className="haze method-other">{offer.otherView}</span>
+            {[
+              ...offer.pro.map((argument) => ({ sign: '+', text: methodArgumentText(argument) })),
+              ...offer.contra.map((argument) => ({ sign: '−', text: methodArgumentText(argument) })),
+            ].map(({ sign, text }) => (
+              <span key={text} className="method-reason">
+                <span aria-label={sign === '+' ? 'for it' : 'against it'}>{sign}</span> {text}
+              </span>
+            ))}
+            <span className="haze method-other">{OTHER_VIEWS[offer.method]}</span>
           </li>
         );
       })}

@@ -1,8 +1,8 @@
 import { formatStop, type HowWide, type KeepRate, type ShotPlan } from '@still-heron/core';
+import { howWideText, lightText, of100 } from '@still-heron/wording';
 import { useState } from 'react';
 import { Explain } from '../../ui/fields/Explain';
 import type { TrialProgress } from '../../shared/workers/simulation/trialPool';
-import { howWideWords, lightWords, ofTakes } from './stopWords';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -28,7 +28,7 @@ export function StopSentence({ plan, wide, rate, progress, offered, onEnough, on
         {wide === null ? (
           <span className="haze">Takes are being drawn …</span>
         ) : (
-          howWideWords(wide, plan).map(({ tone, text }) => (
+          howWideText(wide, plan).map(({ tone, text }) => (
             <span key={text} className={tone === 'plain' ? undefined : `tone-${tone}`}>
               {text}{' '}
             </span>
@@ -50,7 +50,7 @@ export function StopSentence({ plan, wide, rate, progress, offered, onEnough, on
                   `the same takes for every stop: seed ${rate.seed}`,
                 ]}
               >
-                <strong>{ofTakes(rate.keepRate)}</strong>
+                <strong>{of100(rate.keepRate)}</strong>
               </Explain>{' '}
               takes kept, {Math.round(100 * rate.sharpShare)} % of what must be sharp is.
             </>
@@ -58,7 +58,7 @@ export function StopSentence({ plan, wide, rate, progress, offered, onEnough, on
         </span>
         {offered !== null && (
           <button type="button" className="main-action" onClick={() => onStop(offered)}>
-            Shoot at {formatStop(offered, scale)} <span>{lightWords(optics.stop, offered)}</span>{' '}
+            Shoot at {formatStop(offered, scale)} <span>{lightText(optics.stop, offered)}</span>{' '}
             <kbd className="key key-on-lantern">W</kbd>
           </button>
         )}

@@ -1,4 +1,5 @@
 import { difficultyOf, formatTime, type KeepRate, limitingMoment, type ShotPlan, shotTime } from '@still-heron/core';
+import { of100, minutesText, plannedTakesText, shotTimeLines } from '@still-heron/wording';
 import { type ReactNode, useState } from 'react';
 import { useAppDispatch } from '../../app/store';
 import { Explain } from '../../ui/fields/Explain';
@@ -9,9 +10,7 @@ import { ImprovementPanel } from './ImprovementPanel';
 import { LightPanel } from './LightPanel';
 import { LookPanel } from './LookPanel';
 import { MethodPanel } from './MethodPanel';
-import { ofTakes } from './stopWords';
 import { GoalsPanel } from './GoalsPanel';
-import { minutesWords, takesWords, timeLines } from './timeWords';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -53,9 +52,9 @@ function Hardest({ plan, rate }: { readonly plan: ShotPlan; readonly rate: KeepR
       <p>
         <strong className={`difficulty-${difficultyOf(rate.keepRate).replace(' ', '-')}`}>{difficultyOf(rate.keepRate)}</strong>
         {' · '}
-        <Explain what="Takes and minutes" lines={timeLines(time, plan, rate.keepRate)}>
-          {takesWords(time, plan)}
-          {time.minutes !== null && ` · ${minutesWords(time.minutes)}`}
+        <Explain what="Takes and minutes" lines={shotTimeLines(time, plan, rate.keepRate)}>
+          {plannedTakesText(time, plan)}
+          {time.minutes !== null && ` · ${minutesText(time.minutes)}`}
         </Explain>
       </p>
       {moment && moment.sharpShare < 0.995 && (
@@ -87,7 +86,7 @@ function BeatRates({ plan, rate }: { readonly plan: ShotPlan; readonly rate: Kee
               {plan.subjects.find(({ id }) => id === subjectId)?.name}
               {why && ` · ${why}`}
             </span>
-            <span>{ofTakes(keepRate)}</span>
+            <span>{of100(keepRate)}</span>
           </li>
         );
       })}

@@ -1,10 +1,10 @@
 import { formatStop, type HowWide, type KeepRate, type ShotPlan, type StopFigures } from '@still-heron/core';
+import { of100 } from '@still-heron/wording';
 import { useRef } from 'react';
 import { newGesture } from '../../shared/gestures/newGesture';
 import { arrowStep } from '../../shared/gestures/arrowStep';
 import { useDrag } from '../../shared/gestures/useDrag';
 import { useSize } from '../../shared/useSize';
-import { ofTakes } from './stopWords';
 import { indexOfStop } from './sweep';
 import { BlurLane, KeepLane, LightLane, Ticks } from './SurfaceLanes';
 import { FOOT, HEAD, surfaceLayout, type SurfaceLayout } from './surfaceLayout';
@@ -107,7 +107,7 @@ function Surface({
         aria-valuemin={stops[0]}
         aria-valuemax={stops.at(-1)}
         aria-valuenow={plan.optics.stop}
-        aria-valuetext={`${formatStop(plan.optics.stop, scale)}${rate ? `, ${ofTakes(rate.keepRate)} takes kept` : ''}`}
+        aria-valuetext={`${formatStop(plan.optics.stop, scale)}${rate ? `, ${of100(rate.keepRate)} takes kept` : ''}`}
         onFocus={() => (gesture.current = newGesture('stop'))}
         onKeyDown={(event) => {
           const by = arrowStep(event);
@@ -119,7 +119,7 @@ function Surface({
         {rate && <circle cy={layout.y(rate.keepRate)} r={7} />}
         <text y={HEAD - 10} textAnchor={anchorOf(xs[now]!, layout)}>
           {formatStop(plan.optics.stop, scale)}
-          {rate && ` · ${ofTakes(rate.keepRate)}`}
+          {rate && ` · ${of100(rate.keepRate)}`}
         </text>
       </g>
     </svg>

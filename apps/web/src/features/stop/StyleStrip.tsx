@@ -1,11 +1,11 @@
 import { formatStop, frameAtOrAfter, type CompleteVerdict, type KeepRate, type ShotPlan } from '@still-heron/core';
+import { of100 } from '@still-heron/wording';
 import { useEffect, useRef, useState } from 'react';
 import { PALETTES } from '../../ui/theme/palette';
 import { useAppSelector } from '../../app/store';
 import { evaluateAll } from '../../shared/workers/simulation/workers';
 import { drawScene } from '../viewfinder/drawScene';
 import { sceneAt } from '../viewfinder/scene';
-import { ofTakes } from './stopWords';
 import { stripStops } from './stripStops';
 import { indexOfStop, type Sweep } from './sweep';
 
@@ -39,7 +39,7 @@ export function StyleStrip({ plan, sweep, rates, keeps, onStop }: Props) {
             <StopPicture judged={judged?.[place] ?? null} stop={formatStop(sweep.stops[index]!, plan.optics.lens.stopScale)} />
             <span className="strip-words">
               <strong className="figure">{formatStop(sweep.stops[index]!, plan.optics.lens.stopScale)}</strong>
-              <span className="haze">{rates[index] ? `${ofTakes(rates[index].keepRate)} kept` : ''}</span>
+              <span className="haze">{rates[index] ? `${of100(rates[index].keepRate)} kept` : ''}</span>
             </span>
           </button>
         </li>

@@ -1,5 +1,5 @@
 import { formatStops, type ShotPlan, type StopFigures } from '@still-heron/core';
-import { ofTakes } from './stopWords';
+import { of100 } from '@still-heron/wording';
 import { type BlurDisc, FOOT, type SurfaceLayout } from './surfaceLayout';
 
 /** Keep rate by stop, with the target line; the lost share lies above the curve. */
@@ -33,7 +33,7 @@ export function KeepLane({ layout, plan }: { readonly layout: SurfaceLayout; rea
       )}
       <line x1={left} x2={right} y1={wantedY} y2={wantedY} className="stop-wanted" />
       <text x={right - 4} y={wantedY + 18} textAnchor="end" className="stop-wanted-word">
-        {ofTakes(plan.goals.targetKeepRate)} wanted
+        {of100(plan.goals.targetKeepRate)} wanted
       </text>
     </g>
   );

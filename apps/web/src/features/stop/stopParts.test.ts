@@ -1,26 +1,8 @@
-import {
-  addStay,
-  changePull,
-  drawLayoutOf,
-  type HowWide,
-  keepRate,
-  lightBalances,
-  DEFAULT_SCHEDULE,
-  setHand,
-  setStop,
-  setGoals,
-  type ShotPlan,
-  stopFigures,
-  suggestImprovements,
-} from '@still-heron/core';
+import { changePull, drawLayoutOf, keepRate, DEFAULT_SCHEDULE, setHand, setStop, setGoals, stopFigures } from '@still-heron/core';
 import { TWO_PEOPLE } from '../../twoPeople.fixture';
-import { errorName, improvementCost, improvementName } from './improvementWords';
-import { balanceWords } from './lightWords';
-import { howWideWords, lightWords, ofTakes } from './stopWords';
 import { stripStops } from './stripStops';
 import { surfaceLayout } from './surfaceLayout';
 import { stopRatesOf, indexOfStop, sweepOf } from './sweep';
-import { minutesWords, takesWords } from './timeWords';
 
 describe('what is drawn anew', () => {
   const sweep = sweepOf(TWO_PEOPLE, null);
@@ -111,86 +93,4 @@ test('five pictures: the widest, the one that keeps enough, the one that is set,
   expect(shown([5, 5.6])).toEqual([2.2, 3.2, 5, 5.6, 9]);
   expect(shown([11])).toEqual([2.2, 3.5, 5, 8, 11]);
   expect(stripStops([2.8, 4], [2.8])).toEqual([0, 1]);
-});
-
-describe('words', () => {
-  test.each([
-    [0.8, '8 of 10'],
-    [0.806, '8 of 10'],
-    [0.83, '83 of 100'],
-    [0.95, '95 of 100'],
-    [0.9999, '99 of 100'],
-    [0.0004, '1 of 100'],
-    [1, '10 of 10'],
-    [0, '0 of 10'],
-  ])('%d is %s', (share, words) => expect(ofTakes(share)).toBe(words));
-
-  test.each<[Partial<HowWide>, Partial<ShotPlan['goals']>, string]>([
-    [{ answer: 'open', isSure: true }, {}, 'T4, as wide as it goes, keeps 8 of 10 takes.'],
-    [{ answer: 'from', isSure: true }, {}, 'T4 is the widest stop that keeps 8 of 10 takes.'],
-    [{ answer: 'from', isSure: false }, {}, 'T4 is about the widest stop that keeps 8 of 10 takes.'],
-    [{ answer: 'never' }, { targetKeepRate: 0.95 }, 'No stop keeps 95 of 100 takes. T8 keeps the most: 6 of 10.'],
-    [
-      { answer: 'between' },
-      { blurPercent: 2, background: { name: 'furnace door', distanceMm: 7500 } },
-      'T4 to T5.6 keeps 8 of 10 takes, and furnace door at 2 % or softer.',
-    ],
-    [{ answer: 'apart' }, { blurPercent: 2 }, 'T4 keeps 8 of 10 takes, and the background is 2 % soft only up to T5.6.'],
-    [
-      { answer: 'apart', softest: null },
-      { blurPercent: 2 },
-      'T4 keeps 8 of 10 takes, and at no stop is the background 2 % soft.',
-    ],
-  ])('how wide: %j', (changes, wanted, said) => {
-    const at = (stop: number, keepRateOf: number) => ({ stop, keepRate: keepRateOf, low: 0, high: 1, backgroundPercent: 1 });
-    const wide: HowWide = {
-      keeps: at(4, 0.8),
-      softest: at(5.6, 0.9),
-      best: at(8, 0.6),
-      isSure: true,
-      answer: 'from',
-      ...changes,
-    };
-    expect(
-      howWideWords(wide, setGoals(TWO_PEOPLE, wanted))
-        .map(({ text }) => text)
-        .join(' '),
-    ).toBe(said);
-  });
-
-  test('light, time and takes', () => {
-    expect(lightWords(4, 5.6)).toBe('1 stop less light');
-    expect(lightWords(4, 2.8)).toBe('1 stop more light');
-    expect(lightWords(4, 4.1)).toBe('the same light');
-    expect([0.2, 35.4, 60, 79.6, 125].map(minutesWords)).toEqual(['1 min', '35 min', '1 h', '1 h 20', '2 h 05']);
-    const time = { takes: 3, chance: 0.914, minutes: 20 };
-    expect(takesWords(time, TWO_PEOPLE)).toBe('plan 3 takes');
-    expect(takesWords({ ...time, takes: null }, TWO_PEOPLE)).toBe('no number of takes is enough');
-    expect(takesWords({ ...time, chance: 0.9999 }, setGoals(TWO_PEOPLE, { isOneChance: true }))).toBe('one chance: 99 % kept');
-    expect(takesWords(time, { ...TWO_PEOPLE, schedule: { ...DEFAULT_SCHEDULE, takes: 3 } })).toBe(
-      '3 takes planned: 91 % for one kept',
-    );
-  });
-
-  test('every help has a name of its own, and says what it costs', () => {
-    const walking = addStay(setStop(TWO_PEOPLE, 2.2), 'subject-2', { distanceMm: 1500, fromS: 8 });
-    const improvements = suggestImprovements(walking);
-    const names = improvements.map(({ change }) => improvementName(change, walking, 'metric'));
-    expect(new Set(names).size).toBe(names.length);
-    expect(names).toEqual(
-      expect.arrayContaining(['Ines hits every mark', 'Ines is always on time', 'A is measured exactly', 'Shoot at T2.5']),
-    );
-    expect(names.some((name) => /someone|undefined/.test(name))).toBe(false);
-    expect(improvementCost({ kind: 'stop', stop: 4, stopsLost: 1 })).toBe('1 stop less light');
-    expect(errorName({ kind: 'landing', pullId: 'pull-1' }, walking, 'metric')).toBe('the pull to B lands');
-    expect(errorName({ kind: 'following', pullId: null }, walking, 'metric')).toBe('the hand goes with someone');
-  });
-
-  test('what makes the light up is said with what is changed, and nothing else', () => {
-    const { exposure } = TWO_PEOPLE;
-    const at = { tStop: 4, captureFps: 24, ...exposure };
-    const limits = { iso: { min: 50, max: 25_600 }, ndStops: { max: 20 }, angleDeg: 180 };
-    const words = lightBalances(at, -1, limits).map((balance) => balanceWords(balance, TWO_PEOPLE));
-    expect(words).toEqual(['ND 1 stop', 'ISO 400', 'lamps ×0.50', 'shutter 90.0°']);
-  });
 });

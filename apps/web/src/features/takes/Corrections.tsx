@@ -1,7 +1,7 @@
 import type { Correction, ShotPlan, UnitSystem } from '@still-heron/core';
+import { correctionText } from '@still-heron/wording';
 import { useEdit } from '../shot/useEdit';
 import { useKeys } from '../../shared/keys/useKeys';
-import { correctionWords } from './takeWords';
 import './takes.css';
 
 interface Props {
@@ -13,7 +13,7 @@ interface Props {
 /** Corrections for the next take; a key applies the first. */
 export function Corrections({ corrections, plan, units }: Props) {
   const edit = useEdit();
-  const take = (correction: Correction) => edit(correctionWords(correction, plan, units), () => correction.plan!);
+  const take = (correction: Correction) => edit(correctionText(correction, plan, units), () => correction.plan!);
   const first = corrections.find((correction) => correction.plan !== null);
   useKeys('x', () => {
     if (first) take(first);
@@ -25,7 +25,7 @@ export function Corrections({ corrections, plan, units }: Props) {
       <ul className="corrections">
         {corrections.map((correction) => (
           <li key={correction.pullId}>
-            <span>{correctionWords(correction, plan, units)}</span>
+            <span>{correctionText(correction, plan, units)}</span>
             {correction.plan && (
               <button type="button" className="quiet" onClick={() => take(correction)}>
                 Do it {correction === first && <kbd className="key">X</kbd>}

@@ -9,11 +9,11 @@ import {
   type UnitSystem,
   unpackTrack,
 } from '@still-heron/core';
+import { pullTargetText } from '@still-heron/wording';
 import { scaleLinear } from 'd3-scale';
 import { useMemo } from 'react';
 import { useSize } from '../../shared/useSize';
 import { trackChartLayout, trackPath } from '../../charts/trackChartLayout';
-import { pullTo } from './takeWords';
 import './takeChart.css';
 
 interface Props {
@@ -80,7 +80,7 @@ function Drawn({
           <g key={pullId} transform={`translate(${x(startS)} 0)`}>
             <line className="roll-move" y1={8} y2={HEIGHT - STRIP - 22} />
             <text className={hit === 'hit' ? 'take-move' : 'take-move is-fault'} x={6} y={18}>
-              {pullTo(pullId, plan, units)}
+              {pullTargetText(pullId, plan, units)}
             </text>
           </g>
         );

@@ -9,7 +9,7 @@ import {
   type UnitSystem,
   verdictOf,
 } from '@still-heron/core';
-import { problemView } from '@still-heron/wording';
+import { problemView, takeVerdictText } from '@still-heron/wording';
 import { App } from 'antd';
 import { useMemo, useState } from 'react';
 import { problemOf, useRevisionQuery } from '../../shared/api/api';
@@ -17,7 +17,6 @@ import { useSaveTakeMutation, useTakeQuery } from '../../shared/api/takesApi';
 import { askForFile, parseCsv } from '../../shared/files/csv';
 import { ProblemList } from '../../ui/ProblemList';
 import { TakeChart } from './TakeChart';
-import { verdictWords } from './takeWords';
 
 interface Props {
   readonly shotId: string;
@@ -61,7 +60,7 @@ export function TakeDetail({ shotId, plan, units, row }: Props) {
     <div className="take-detail">
       {verdict ? (
         <>
-          <p className={verdict.isKept ? 'tone-sharp' : 'tone-soft'}>{verdictWords(verdict, then, units)}</p>
+          <p className={verdict.isKept ? 'tone-sharp' : 'tone-soft'}>{takeVerdictText(verdict, then, units)}</p>
           <TakeChart plan={then} verdict={verdict} take={take} units={units} />
         </>
       ) : (

@@ -1,13 +1,14 @@
 import { type MarkHit, type ShotPlan, TAKE_LIMITS, type UnitSystem } from '@still-heron/core';
+import { FOCUS_GRADE_WORDS, HIT_WORDS, PERFORMANCE_WORDS, pullTargetText } from '@still-heron/wording';
 import { Checkbox } from 'antd';
 import { useState } from 'react';
 import { useKeys } from '../../shared/keys/useKeys';
 import { TextField } from '../../ui/fields/TextField';
+import { choicesOf } from '../../ui/fields/choicesOf';
 import { WordChoice } from '../../ui/fields/WordChoice';
 import { type Draft, withHit } from './draft';
 import { TakeMore } from './TakeMore';
 import './takes.css';
-import { FOCUS_WORDS, HIT_WORDS, PERFORMANCE_WORDS, pullTo } from './takeWords';
 
 interface Props {
   readonly draft: Draft;
@@ -55,10 +56,10 @@ export function TakeForm({ draft, plan, units, number, pullIds, isLogging, onCha
         {pullIds.map((id, index) => (
           <div key={id} className={index === at ? 'take-line is-next' : 'take-line'}>
             <span>
-              at <strong>{pullTo(id, plan, units)}</strong>
+              at <strong>{pullTargetText(id, plan, units)}</strong>
             </span>
             <WordChoice
-              label={`How ${pullTo(id, plan, units)} was hit`}
+              label={`How ${pullTargetText(id, plan, units)} was hit`}
               chosen={draft.hits[id] ?? 'hit'}
               choices={HITS}
               onChoose={(hit) => onChange(withHit(draft, id, hit))}
@@ -70,7 +71,7 @@ export function TakeForm({ draft, plan, units, number, pullIds, isLogging, onCha
           <WordChoice
             label="Focus"
             chosen={draft.focus}
-            choices={FOCUS_WORDS}
+            choices={choicesOf(FOCUS_GRADE_WORDS)}
             onChoose={(focus) => onChange({ ...draft, focus })}
           />
         </div>
@@ -79,7 +80,7 @@ export function TakeForm({ draft, plan, units, number, pullIds, isLogging, onCha
           <WordChoice
             label="Performance"
             chosen={draft.performance}
-            choices={PERFORMANCE_WORDS}
+            choices={choicesOf(PERFORMANCE_WORDS)}
             onChoose={(performance) => onChange({ ...draft, performance })}
           />
         </div>

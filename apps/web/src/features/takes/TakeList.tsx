@@ -1,12 +1,11 @@
 import type { TakeRowView } from '@still-heron/contract';
 import { formatStop, isUsable, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { METHOD_WORDS, faultText } from '@still-heron/wording';
 import { App } from 'antd';
 import { useState } from 'react';
 import { problemOf } from '../../shared/api/api';
 import { useLazyTakeQuery, useRemoveTakeMutation, useSaveTakeMutation } from '../../shared/api/takesApi';
-import { METHOD_WORDS } from '../setup/words';
 import { TakeDetail } from './TakeDetail';
-import { faultWords } from './takeWords';
 import './takes.css';
 
 interface Props {
@@ -61,7 +60,7 @@ export function TakeList({ shotId, plan, takes, units }: Props) {
             </span>
             <span>
               {take.isCutShort && 'cut short: '}
-              {faultWords(take.hits, plan, units) || (take.hits.length === 0 ? 'nothing said of the marks' : 'every mark hit')}
+              {faultText(take.hits, plan, units) || (take.hits.length === 0 ? 'nothing said of the marks' : 'every mark hit')}
               {take.note && <span className="haze"> · {take.note}</span>}
             </span>
             <span className="haze">

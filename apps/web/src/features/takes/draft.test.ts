@@ -1,14 +1,8 @@
-import { changePull, judgeTake, newTake, prepareRoll, type RingTrack, type Take } from '@still-heron/core';
+import { changePull, newTake, type Take } from '@still-heron/core';
 import { TWO_PEOPLE } from '../../twoPeople.fixture';
 import { draftOf, freshDraft, takeOfDraft } from './draft';
-import { adviceWords, verdictWords } from './takeWords';
 
 const plan = changePull(TWO_PEOPLE, 'pull-1', { startS: 4, durationS: 1 });
-const { track: track } = prepareRoll(plan)!;
-const turned = (offDeg: number, toS = plan.durationS): RingTrack => ({
-  hz: 100,
-  ringDeg: Float64Array.from({ length: 100 * toS + 1 }, (_, k) => track.ringDegAt(k / 100) + (k > 500 ? offDeg : 0)),
-});
 
 describe('what is said of a take that was judged by its track', () => {
   const judged: Take = {
@@ -43,26 +37,5 @@ describe('what is said of a take that was judged by its track', () => {
     const take = takeOfDraft(draft, newTake(plan, 1), []);
     expect(take.markMisses).toEqual([{ markId: 'mark-2', byMm: -20 }]);
     expect(take.hits).toEqual([]);
-  });
-});
-
-describe('a verdict in a sentence', () => {
-  const said = (track: RingTrack) => verdictWords(judgeTake(plan, track)!, plan, 'metric');
-
-  test('what was soft, and how long can be used', () => {
-    expect(said(turned(30))).toMatch(/^Soft: (in front|behind|overshot|late|searched) at B.*; \d\.\d s in one go can be used\.$/);
-  });
-
-  test('ended early, with and without a fault', () => {
-    expect(said(turned(0, 2))).toMatch(/^Ended early: \d\.\d s in one go can be used\.$/);
-    expect(said(turned(30, 6))).toMatch(/^Ended early, and soft: /);
-  });
-});
-
-test('too short is told by what there is', () => {
-  const next = { advice: 'too-short' as const, kept: 1, longestScreenS: 4.25, corrections: [] };
-  expect(adviceWords(next, 2, 3)).toEqual({
-    tone: 'edge',
-    text: 'Go again for length: 4.3 s on the screen in one go, and the plan asks for more.',
   });
 });

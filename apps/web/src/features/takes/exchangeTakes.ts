@@ -11,13 +11,12 @@ import {
   type ShotPlan,
   takesJson,
   takesTable,
-  targetName,
   type UnitSystem,
   usableSpansOf,
   webVtt,
 } from '@still-heron/core';
+import { HIT_WORDS, pullTargetText, targetName, TIMELINE_LABELS } from '@still-heron/wording';
 import { parseCsv, printCsv } from '../../shared/files/csv';
-import { HIT_WORDS, pullTo } from './takeWords';
 
 /** Export formats of takes, besides the report. */
 export type TakesFile = 'csv' | 'json' | 'otio' | 'vtt';
@@ -64,6 +63,7 @@ export function takesFile(
       return `${JSON.stringify(
         otioTimeline(
           name,
+          TIMELINE_LABELS,
           views.map((view) => edited(view, planOf(view.shotId), units, wish)),
         ),
         null,
@@ -85,7 +85,7 @@ function edited(
   const retiming = limits ? retime(take.durationS, usableSpansOf(take), wish!.wantedScreenS, limits) : null;
   const pulls = (plan ? pullTimes(plan, take) : []).flatMap(({ pullId, timeS }) => {
     const hit = take.hits.find((known) => known.pullId === pullId)?.hit;
-    return hit ? [{ name: pullTo(pullId, plan!, units), timeS, hit }] : [];
+    return hit ? [{ name: pullTargetText(pullId, plan!, units), timeS, hit }] : [];
   });
   return { name: `${slate} take ${number}`, number, take, pulls, retiming };
 }

@@ -1,8 +1,8 @@
 import type { TakeRowView } from '@still-heron/contract';
 import { adviseNext, type NextAdvice, type ShotPlan, shotTime } from '@still-heron/core';
+import { adviceText } from '@still-heron/wording';
 import { useMemo } from 'react';
 import { useKeepRate } from '../shot/useKeepRate';
-import { adviceWords } from './takeWords';
 
 /** Advice for the next take, with planned takes and corrections, also as a sentence. */
 export function useAdvice(
@@ -19,5 +19,5 @@ export function useAdvice(
       ),
     [plan, takes],
   );
-  return { next, ...adviceWords(next, takes.length, planned) };
+  return { next, ...adviceText(next, takes.length, planned) };
 }

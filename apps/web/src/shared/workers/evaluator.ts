@@ -59,7 +59,7 @@ export function solveTracksFor(
       if (offer) offers.push(offer);
       onProgress(index + 1);
     }
-    const changes = offers.some(({ laid }) => laid.impossible !== null) ? await used.remote.smallestChanges(plan) : [];
+    const changes = offers.some(({ solution }) => solution.impossible !== null) ? await used.remote.smallestChanges(plan) : [];
     return { offers, changes };
   };
   const cancel = () => {

@@ -7,10 +7,10 @@ import type {
   Fix,
   MethodOffer,
   PullVerdict,
-  SentencePart,
   ShotPlan,
   UnitSystem,
 } from '@still-heron/core';
+import type { SentencePart } from '@still-heron/wording';
 import type { TrialRunner } from './simulation/trialRunner';
 
 /** Summary of a verdict for a shot's row. */
@@ -25,7 +25,7 @@ export interface ShotSummary {
 
 /** A worked-out track with its result. */
 export interface TrackOffer {
-  readonly laid: TrackSolution;
+  readonly solution: TrackSolution;
   readonly outcome: CompleteVerdict['outcome'];
   readonly sharpS: number;
   readonly requiredS: number;

@@ -1,4 +1,5 @@
-import { evaluatePull, narrate, ringOf, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { evaluatePull, ringOf, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { narrate } from '@still-heron/wording';
 import type { ShotSummary } from './protocol';
 
 /** Points of the small drawing: about one per pixel. */

@@ -6,12 +6,12 @@ const FOLLOW_ROOM_SHARE = 0.3;
 
 /** A track worked out in one way, with its verdict. */
 export function trackOffer(plan: ShotPlan, way: SolverWay): TrackOffer | null {
-  const laid = solveTrack(plan, way, { roomShare: FOLLOW_ROOM_SHARE });
-  const verdict = laid && evaluatePull(laid.plan);
-  if (!laid || verdict?.status !== 'judged') return null;
+  const solution = solveTrack(plan, way, { roomShare: FOLLOW_ROOM_SHARE });
+  const verdict = solution && evaluatePull(solution.plan);
+  if (!solution || verdict?.status !== 'judged') return null;
   const { sharpFrames, requiredFrames, captureFps, outcome, fastest, beats } = verdict;
   return {
-    laid,
+    solution,
     outcome,
     sharpS: sharpFrames / captureFps,
     requiredS: requiredFrames / captureFps,

@@ -5,7 +5,8 @@ import { addOpticsChange, cameraMoved, changeOpticsChange, removeOpticsChange, s
 import { addSubject } from './subjects';
 import { changeMark, marksHold } from './marks';
 import { checkPlan } from '../checkPlan';
-import { describeGearChange } from '../differences/describeGear';
+import { gearDifferences } from '../differences/gearDifferences';
+import type { GearPart } from './gear';
 import { focalLengthAt, stopAt, zoneLensAt } from '../opticsOverTime';
 import { gearChanges, detachFromKit, chooseCamera, chooseLens, chooseRig, chooseWheel } from './gear';
 import { newPlan } from './newPlan';
@@ -61,7 +62,8 @@ describe('what makes measured distances stale', () => {
     expect(letters(marksHold(moved))).toEqual([null, null]);
     expect(planNotes(moved, { shutterAngleDeg: 180 })[0]).toMatchObject({
       code: 'stale-marks',
-      text: 'A, B were measured before the camera was moved: measure again.',
+      letters: ['A', 'B'],
+      since: 'camera',
     });
   });
 });
@@ -95,31 +97,33 @@ describe('a shot takes its gear from the kit', () => {
     const [change, ...others] = gearChanges(shot, { ...now, lens: { ...item, lens: recalibrated } });
     expect(others).toEqual([]);
     expect(change!.part).toBe('lens');
-    expect(describeGearChange(shot, change!.updatedPlan!, 'lens', 'metric')).toEqual(['close focus 0.900 m → 1.00 m']);
+    expect(gearDifferences(shot, change!.updatedPlan!, 'lens')).toMatchObject([{ part: 'lens', field: 'closeFocusMm' }]);
     expect(letters(change!.updatedPlan!)).toEqual(['lens', 'lens']);
     expect(gearChanges(change!.updatedPlan!, { ...now, lens: { ...item, lens: recalibrated } })).toEqual([]);
     const softer = gearChanges(shot, { ...now, wheel: { ...wheel, wheelPerRing: 3 } });
     expect(softer.map(({ part }) => part)).toEqual(['wheel']);
     expect(letters(softer[0]!.updatedPlan!)).toEqual(letters(shot));
-    expect(describeGearChange(shot, softer[0]!.updatedPlan!, 'wheel', 'metric')).toEqual(['wheel degrees per ring degree 2 → 3']);
+    expect(gearDifferences(shot, softer[0]!.updatedPlan!, 'wheel')).toMatchObject([{ part: 'wheel', field: 'wheelPerRing' }]);
   });
 
-  test('a scale that changed is told in sum, not point by point', () => {
+  test('a scale that changed is summed up, not listed point by point', () => {
     const points = [0, 80, 190, 280].map((ringDeg, k) => ({ distanceMm: [null, 3000, 1500, 900][k]!, ringDeg }));
     const scale = (list: typeof points) => chooseLens(twoPeople(), 'z', { ...zoom, ring: { kind: 'table', points: list } });
-    const told = (a: ShotPlan, b: ShotPlan) => describeGearChange(a, b, 'lens', 'metric');
+    const differences = (a: ShotPlan, b: ShotPlan) => gearDifferences(a, b, 'lens');
     const helicoid = chooseLens(twoPeople(), 'z', zoom);
-    expect(told(helicoid, scale(points))).toEqual(['ring by its throw of 280° → by 4 scale points over 280°']);
-    expect(told(helicoid, chooseLens(helicoid, 'z', { ...zoom, ring: { kind: 'helicoid', focusThrowDeg: 300 } }))).toEqual([
-      'throw 280° → 300°',
+    expect(differences(helicoid, scale(points))).toEqual([
+      { part: 'ring', was: { kind: 'helicoid', throwDeg: 280 }, is: { kind: 'table', points: 4, spanDeg: 280 } },
     ]);
+    expect(differences(helicoid, chooseLens(helicoid, 'z', { ...zoom, ring: { kind: 'helicoid', focusThrowDeg: 300 } }))).toEqual(
+      [{ part: 'ring', was: { kind: 'helicoid', throwDeg: 280 }, is: { kind: 'helicoid', throwDeg: 300 } }],
+    );
     const reread = points.map((point, k) => (k === 1 ? { ...point, ringDeg: 82.5 } : point));
-    expect(told(scale(points), scale(reread))).toEqual(['1 of 4 scale points read otherwise, by up to 2.5°']);
-    expect(told(scale(points), scale([...points.slice(0, 2), { distanceMm: 1200, ringDeg: 230 }, points[3]!]))).toEqual([
-      '1 new scale point',
-      '1 scale point gone',
+    expect(differences(scale(points), scale(reread))).toEqual([{ part: 'scale-shifted', count: 1, total: 4, maxDeg: 2.5 }]);
+    expect(differences(scale(points), scale([...points.slice(0, 2), { distanceMm: 1200, ringDeg: 230 }, points[3]!]))).toEqual([
+      { part: 'scale-added', count: 1 },
+      { part: 'scale-removed', count: 1 },
     ]);
-    expect(told(scale(points), scale(points))).toEqual([]);
+    expect(differences(scale(points), scale(points))).toEqual([]);
   });
 
   test('what the kit has no more is said; figures of its own are never asked about', () => {
@@ -127,12 +131,11 @@ describe('a shot takes its gear from the kit', () => {
     expect(gearChanges(shot, withoutWheel)).toEqual([{ part: 'wheel', updatedPlan: null }]);
     expect(gearChanges(detachFromKit(detachFromKit(shot, 'wheel'), 'camera'), withoutWheel)).toEqual([]);
     expect(gearChanges(newPlan(), {})).toEqual([]);
-    expect(
-      describeGearChange(shot, chooseCamera(shot, { id: 'cam-9', modeId: 'open', steadyingId: null }, body), 'camera', 'metric'),
-    ).toEqual(['mode Wide → Open', 'sensor 27 × 14 mm → 27 × 18 mm']);
-    expect(describeGearChange(shot, chooseRig(shot, 'rig-9', { ...shot.rig!, weightKg: 9 }), 'rig', 'metric')).toEqual([
-      'weight not weighed → 9 kg',
-    ]);
+    const fieldsOf = (after: ShotPlan, part: GearPart) =>
+      gearDifferences(shot, after, part).map((difference) => 'field' in difference && difference.field);
+    const open = chooseCamera(shot, { id: 'cam-9', modeId: 'open', steadyingId: null }, body);
+    expect(fieldsOf(open, 'camera')).toEqual(['mode', 'sensorHeightMm']);
+    expect(fieldsOf(chooseRig(shot, 'rig-9', { ...shot.rig!, weightKg: 9 }), 'rig')).toEqual(['weightKg']);
   });
 
   test('a new shot takes the gear of the one before, and not its turns', () => {

@@ -1,3 +1,4 @@
+import { isDeepEqual } from '../../deepEqual.js';
 import { cameraInMode, type KitCamera, type KitItems, type Lens, type Rig, type Wheel } from '../../kit/index.js';
 import type { KitSources, ShotPlan } from '../shotPlan.js';
 import { setCamera, setLens } from './optics.js';
@@ -66,15 +67,4 @@ function isSameGear(a: ShotPlan, b: ShotPlan, part: GearPart): boolean {
   const of = (plan: ShotPlan): object | null =>
     part === 'camera' || part === 'lens' ? plan.optics[part] : part === 'wheel' ? plan.wheel : plan.rig;
   return isDeepEqual(of(a), of(b));
-}
-
-/** Deep equality, regardless of key order: one of the two has been through a database. */
-function isDeepEqual(a: unknown, b: unknown): boolean {
-  if (a === b) return true;
-  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
-  const keys = Object.keys(a);
-  return (
-    keys.length === Object.keys(b).length &&
-    keys.every((key) => isDeepEqual((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]))
-  );
 }

@@ -1,3 +1,4 @@
+import { isDeepEqual } from '../../deepEqual.js';
 import { type Camera, isZoom, type Lens, widestStopAt } from '../../kit/index.js';
 import { focalLengthAt } from '../opticsOverTime.js';
 import { PLAN_LIMITS } from '../planLimits.js';
@@ -148,6 +149,6 @@ function focusesAlike(a: Lens, b: Lens): boolean {
     a.longestMm === b.longestMm &&
     a.principalSeparationMm === b.principalSeparationMm &&
     a.closeFocusMm === b.closeFocusMm &&
-    JSON.stringify(a.ring) === JSON.stringify(b.ring)
+    isDeepEqual(a.ring, b.ring)
   );
 }

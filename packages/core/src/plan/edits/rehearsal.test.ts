@@ -16,18 +16,18 @@ const run = (plan: ShotPlan, ...timesS: number[]): ShotPlan =>
       .map(({ event }, index) => ({ event, timeS: timesS[index]! })),
   );
 
-test('what is tapped, in the order of the plan, in words', () => {
-  expect(rehearsedEvents(walking()).map(({ words, timeS }) => [words, timeS])).toEqual([
-    ['Ines leaves B', 4],
-    ['the pull to B starts', 4],
-    ['Ines comes to C', 6],
+test('events to tap, in the order of the plan', () => {
+  expect(rehearsedEvents(walking()).map(({ event, markId, timeS }) => [event.kind, markId, timeS])).toEqual([
+    ['leaves', 'mark-2', 4],
+    ['cue', 'mark-2', 4],
+    ['arrives', 'mark-3', 6],
   ]);
 });
 
 test('several runs are averaged, with their spread, which becomes how sure the times are', () => {
   const plan = run(run(run(walking(), 3, 3.4, 5), 3.4, 3.6, 5.4), 3.2, 3.8, 5.2);
   const [leaves, cue, comes] = rehearsedTimes(plan);
-  expect(leaves).toMatchObject({ count: 3, words: 'Ines leaves B' });
+  expect(leaves).toMatchObject({ count: 3, event: { kind: 'leaves', subjectId: 'subject-2' } });
   expect(leaves!.meanS).toBeCloseTo(3.2, 9);
   expect(leaves!.spreadS).toBeCloseTo(0.2, 9);
   expect(comes!.meanS).toBeCloseTo(5.2, 9);

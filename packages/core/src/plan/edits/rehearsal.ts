@@ -9,31 +9,23 @@ import type { ShotPlan } from '../shotPlan.js';
 export interface RehearsalEvent {
   readonly event: RehearsedEvent;
   readonly timeS: number;
-  /** For example "Ines comes to B" or "the pull to B starts" */
-  readonly words: string;
+  /** The mark that a subject reaches or leaves; for a pull, the mark it goes to, or null */
+  readonly markId: string | null;
 }
 
 /** Events that can be tapped, in plan order: arrivals, departures, and cues of pulls. */
 export function rehearsedEvents(plan: ShotPlan): RehearsalEvent[] {
-  const letterOf = (markId: string) => plan.marks.find(({ id }) => id === markId)?.letter ?? 'a place';
-  const stays = plan.subjects.flatMap(({ id: subjectId, name, stays }) =>
-    stays.flatMap((stay, index): RehearsalEvent[] => {
-      const visit = { subjectId, stayId: stay.id };
-      const letter = letterOf(stay.markId);
-      return [
-        ...(index > 0
-          ? [{ event: { kind: 'arrives' as const, ...visit }, timeS: stay.fromS, words: `${name} comes to ${letter}` }]
-          : []),
-        ...(index < stays.length - 1
-          ? [{ event: { kind: 'leaves' as const, ...visit }, timeS: stay.untilS, words: `${name} leaves ${letter}` }]
-          : []),
-      ];
-    }),
+  const stays = plan.subjects.flatMap(({ id: subjectId, stays }) =>
+    stays.flatMap(({ id: stayId, markId, fromS, untilS }, index): RehearsalEvent[] => [
+      ...(index > 0 ? [{ event: { kind: 'arrives' as const, subjectId, stayId }, timeS: fromS, markId }] : []),
+      ...(index < stays.length - 1 ? [{ event: { kind: 'leaves' as const, subjectId, stayId }, timeS: untilS, markId }] : []),
+    ]),
   );
-  const cues = plan.focusTrack.pulls.map((pull): RehearsalEvent => {
-    const to = pull.target.kind === 'mark' ? ` to ${letterOf(pull.target.markId)}` : '';
-    return { event: { kind: 'cue', pullId: pull.id }, timeS: pull.startS, words: pull.cue || `the pull${to} starts` };
-  });
+  const cues = plan.focusTrack.pulls.map(({ id, startS, target }): RehearsalEvent => ({
+    event: { kind: 'cue', pullId: id },
+    timeS: startS,
+    markId: target.kind === 'mark' ? target.markId : null,
+  }));
   return [...stays, ...cues].sort((a, b) => a.timeS - b.timeS);
 }
 

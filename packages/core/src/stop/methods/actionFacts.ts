@@ -7,7 +7,7 @@ export type Known = 'known' | 'partly' | 'unknown';
 /** Facts about a shot that decide between focus methods. */
 export interface ActionFacts {
   /** Beats that must be sharp, in order of time */
-  readonly asked: readonly Beat[];
+  readonly required: readonly Beat[];
   /** Number of different subjects in them */
   readonly people: number;
   readonly isOne: boolean;
@@ -32,15 +32,15 @@ const REMOTE_SUPPORTS = ['stabiliser', 'crane', 'vehicle', 'cable'];
 /** @returns null if nothing must be sharp, or if the plan can't be evaluated */
 export function actionFacts(plan: ShotPlan): ActionFacts | null {
   const verdict = evaluatePull(plan);
-  const asked = activeBeats(plan)
+  const required = activeBeats(plan)
     .filter(({ requirement: kind }) => kind === 'sharp')
     .sort((a, b) => a.fromS - b.fromS);
-  if (verdict.status !== 'judged' || asked.length === 0) return null;
+  if (verdict.status !== 'judged' || required.length === 0) return null;
   const mmOf = new Map(verdict.subjects.map(({ subjectId, distanceMm }) => [subjectId, distanceMm]));
   const frameOf = (timeS: number) => Math.min(Math.round(timeS * plan.captureFps), verdict.frameCount - 1);
   let changesMm = 0;
   const crossings = new Map<string, { name: string; timeS: number }>();
-  for (const { subjectId, fromS, toS } of asked) {
+  for (const { subjectId, fromS, toS } of required) {
     const distances = mmOf.get(subjectId);
     if (!distances) continue;
     const during = distances.slice(frameOf(fromS), frameOf(toS) + 1);
@@ -53,10 +53,10 @@ export function actionFacts(plan: ShotPlan): ActionFacts | null {
       if (at >= 0) crossings.set(other.id, { name: other.name, timeS: (frameOf(fromS) + at) / plan.captureFps });
     }
   }
-  const ids = new Set(asked.map(({ subjectId }) => subjectId));
-  const last = plan.subjects.find(({ id }) => id === asked.at(-1)!.subjectId);
+  const ids = new Set(required.map(({ subjectId }) => subjectId));
+  const last = plan.subjects.find(({ id }) => id === required.at(-1)!.subjectId);
   return {
-    asked,
+    required,
     people: ids.size,
     isOne: ids.size === 1,
     changesMm,

@@ -10,11 +10,43 @@ export interface MethodOffer {
   readonly plan: ShotPlan | null;
   /** The open shot after choosing this method: with its focus track; null if only the method's name changes */
   readonly chosen: ShotPlan | null;
-  readonly pro: readonly string[];
-  readonly contra: readonly string[];
-  /** The argument of people who prefer another method */
-  readonly otherView: string;
+  readonly pro: readonly MethodArgument[];
+  readonly contra: readonly MethodArgument[];
 }
+
+/** An argument for or against a method, by code. */
+export type MethodArgument =
+  | {
+      readonly code:
+        | 'all-measured'
+        | 'nothing-measured'
+        | 'one-person-does-all'
+        | 'ring-out-of-reach'
+        | 'ring-by-speed'
+        | 'moves-in-depth'
+        | 'nothing-turned'
+        | 'must-find-first'
+        | 'keeps-distance-to-one'
+        | 'nobody-moves-in-depth'
+        | 'camera-can-follow'
+        | 'must-match-the-pace'
+        | 'walks-to-a-mark'
+        | 'nobody-walks-to-a-mark'
+        | 'camera-ends-in-focus'
+        | 'camera-stands'
+        | 'soft-before-arrival'
+        | 'hands-are-busy'
+        | 'nothing-known'
+        | 'a-hand-is-safer'
+        | 'not-computable';
+    }
+  | {
+      readonly code: 'several-in-turn' | 'one-distance-for-several' | 'several-to-choose-from';
+      /** Number of subjects that must be sharp */
+      readonly people: number;
+    }
+  /** A subject that comes between the camera and a required subject */
+  | { readonly code: 'crossing'; readonly name: string; readonly timeS: number };
 
 /** Room to the edge of the zone that a follow keeps free. */
 const ROOM_SHARE = 0.3;
@@ -28,91 +60,114 @@ export function methodOffers(plan: ShotPlan): MethodOffer[] {
   const facts = actionFacts(plan);
   if (!facts) return [];
   return METHODS.map((method) => {
-    const { shot, line } = planOf(method, plan, facts);
-    const named = line && { ...line, method };
-    return { method, plan: shot ?? named, chosen: named, ...argumentsFor(method, facts), otherView: OTHER_VIEWS[method] };
+    const { shot, track } = planOf(method, plan, facts);
+    const named = track && { ...track, method };
+    return { method, plan: shot ?? named, chosen: named, ...argumentsFor(method, facts) };
   });
 }
 
 /** Plans of a method: `track` changes only the focus track; `shot` is for the trials if the action itself would differ. */
 interface MethodPlan {
   readonly shot?: ShotPlan | null;
-  readonly line: ShotPlan | null;
+  readonly track: ShotPlan | null;
 }
 
 function planOf(method: Method, plan: ShotPlan, facts: ActionFacts): MethodPlan {
   switch (method) {
     case 'fixed':
-      return { line: solveTrack(plan, 'fixed')?.plan ?? null };
+      return { track: solveTrack(plan, 'fixed')?.plan ?? null };
     case 'constant-distance':
-      return { line: facts.isOne && facts.changesMm > 0 ? heldAtFirst(plan, facts) : null, shot: constantDistance(plan, facts) };
+      return { track: facts.isOne && facts.changesMm > 0 ? heldAtFirst(plan, facts) : null, shot: constantDistance(plan, facts) };
     case 'walk-in':
-      return { line: facts.walksIn ? heldAtLast(plan, facts) : null };
+      return { track: facts.walksIn ? heldAtLast(plan, facts) : null };
     case 'push-in':
-      return { line: facts.cameraMoves ? heldAtLast(plan, facts) : null };
+      return { track: facts.cameraMoves ? heldAtLast(plan, facts) : null };
     case 'follow':
-      return { line: solveTrack(plan, 'follow', { roomShare: ROOM_SHARE })?.plan ?? null };
+      return { track: solveTrack(plan, 'follow', { roomShare: ROOM_SHARE })?.plan ?? null };
     case 'rack':
-      return { line: plan.focusTrack.pulls.length > 0 ? plan : (solveTrack(plan, 'fewest-holds')?.plan ?? null) };
+      return { track: plan.focusTrack.pulls.length > 0 ? plan : (solveTrack(plan, 'fewest-holds')?.plan ?? null) };
     case 'acquire-then-lock':
-      return { line: heldAtFirst(plan, facts) };
+      return { track: heldAtFirst(plan, facts) };
     case 'automatic':
-      return { line: null };
+      return { track: null };
   }
 }
 
 function argumentsFor(method: Method, facts: ActionFacts): Pick<MethodOffer, 'pro' | 'contra'> {
-  const { isOne, people, changesMm, crossings, known, isAlone, needsRemote, cameraMoves, walksIn, answersBySpeed } = facts;
-  const pro: string[] = [];
-  const contra: string[] = [];
-  const say = (holds: boolean, list: string[], text: string) => {
-    if (holds) list.push(text);
-  };
-  const moves = method === 'follow' || method === 'rack';
-  say(moves && known === 'known', pro, 'the move is known: every mark is measured');
-  say(moves && known === 'unknown', contra, 'the move is not known: nothing is rehearsed, and distances are judged by eye');
-  say(moves && isAlone, contra, 'one person frames, moves and pulls at once');
-  say(moves && needsRemote, contra, 'nobody holds the ring on this rig without a remote motor');
-  say(moves && answersBySpeed, contra, 'this ring answers by speed: no mark on it holds');
-  say(method === 'rack' && !isOne, pro, `${people} are asked for one after the other`);
-  say(method === 'follow' && changesMm > 0, pro, 'whoever is asked for moves in depth while they are');
-  const isStill = method === 'fixed' || method === 'acquire-then-lock';
-  say(isStill, pro, 'nothing is turned while it rolls: the eyes are free for framing');
-  say(isStill && !isOne, contra, `${people} are asked for, and there is one setting`);
-  say(isStill && changesMm > 0, contra, 'whoever is asked for moves in depth');
-  say(method === 'acquire-then-lock', contra, 'the camera must find the right one once, before it rolls');
-  say(method === 'constant-distance' && !isOne, contra, 'more than one is asked for: it keeps the distance to one only');
-  say(method === 'constant-distance' && isOne && changesMm === 0, contra, 'nobody moves in depth: there is no pace to keep');
-  say(method === 'constant-distance' && isOne && changesMm > 0, pro, 'one person moves, and the camera can go with them');
-  say(
-    method === 'constant-distance' && isOne && changesMm > 0,
-    contra,
-    'the camera must be carried at their pace, to the width of the zone',
-  );
-  say(method === 'walk-in' && walksIn, pro, 'they end at a mark: set there, and let them come');
-  say(method === 'walk-in' && !walksIn, contra, 'nobody who is asked for comes to a mark');
-  say(method === 'push-in' && cameraMoves, pro, 'the camera ends where it can be set for: it comes into focus by itself');
-  say(method === 'push-in' && !cameraMoves, contra, 'the camera stands still');
-  const isIn = (method === 'walk-in' && walksIn) || (method === 'push-in' && cameraMoves);
-  say(isIn, contra, 'soft until they are there: it must be requested, or asked for later');
-  if (method === 'automatic') {
-    say(isAlone || needsRemote, pro, 'hands are needed elsewhere');
-    say(known === 'unknown', pro, 'nobody knows what will happen');
-    say(!isOne, contra, `${people} are asked for, and it does not know which when`);
-    for (const { name, timeS } of crossings) contra.push(`${name} comes in front at ${timeS.toFixed(1)} s: it may jump`);
-    say(known === 'known', contra, 'the move is known: a hand that knows it is the safer');
-    say(true, contra, 'how it searches and jumps can’t be computed: only your own takes tell');
+  switch (method) {
+    case 'follow':
+    case 'rack':
+      return pulledArguments(method, facts);
+    case 'fixed':
+    case 'acquire-then-lock':
+      return stillArguments(method, facts);
+    case 'constant-distance':
+      return constantDistanceArguments(facts);
+    case 'walk-in':
+      return facts.walksIn ? arrival('walks-to-a-mark') : { pro: [], contra: [{ code: 'nobody-walks-to-a-mark' }] };
+    case 'push-in':
+      return facts.cameraMoves ? arrival('camera-ends-in-focus') : { pro: [], contra: [{ code: 'camera-stands' }] };
+    case 'automatic':
+      return automaticArguments(facts);
   }
-  return { pro, contra };
 }
 
-const OTHER_VIEWS: Readonly<Record<Method, string>> = {
-  fixed: 'Others pull even small changes, for a zone as thin as the look wants.',
-  'constant-distance': 'Others stand and pull, so that their steps don’t show in the picture.',
-  'walk-in': 'Others follow all the way, so that the arrival is no surprise.',
-  'push-in': 'Others pull along with the camera, sharp from the first frame.',
-  follow: 'Others set a distance and let the action pass through it: nothing turned, nothing missed.',
-  rack: 'Others cut, or stop down until both are sharp, and never turn while it rolls.',
-  'acquire-then-lock': 'Others tape it: a distance that is measured needs no finding.',
-  automatic: 'Others never leave it to the camera where the picture has more than one face.',
-};
+function pulledArguments(method: 'follow' | 'rack', facts: ActionFacts): Pick<MethodOffer, 'pro' | 'contra'> {
+  const { isOne, people, changesMm, known } = facts;
+  return {
+    pro: chosen([
+      [known === 'known', { code: 'all-measured' }],
+      [method === 'rack' && !isOne, { code: 'several-in-turn', people }],
+      [method === 'follow' && changesMm > 0, { code: 'moves-in-depth' }],
+    ]),
+    contra: chosen([
+      [known === 'unknown', { code: 'nothing-measured' }],
+      [facts.isAlone, { code: 'one-person-does-all' }],
+      [facts.needsRemote, { code: 'ring-out-of-reach' }],
+      [facts.answersBySpeed, { code: 'ring-by-speed' }],
+    ]),
+  };
+}
+
+function stillArguments(method: 'fixed' | 'acquire-then-lock', facts: ActionFacts): Pick<MethodOffer, 'pro' | 'contra'> {
+  const { isOne, people, changesMm } = facts;
+  return {
+    pro: [{ code: 'nothing-turned' }],
+    contra: chosen([
+      [!isOne, { code: 'one-distance-for-several', people }],
+      [changesMm > 0, { code: 'moves-in-depth' }],
+      [method === 'acquire-then-lock', { code: 'must-find-first' }],
+    ]),
+  };
+}
+
+function constantDistanceArguments({ isOne, changesMm }: ActionFacts): Pick<MethodOffer, 'pro' | 'contra'> {
+  if (!isOne) return { pro: [], contra: [{ code: 'keeps-distance-to-one' }] };
+  if (changesMm === 0) return { pro: [], contra: [{ code: 'nobody-moves-in-depth' }] };
+  return { pro: [{ code: 'camera-can-follow' }], contra: [{ code: 'must-match-the-pace' }] };
+}
+
+/** A subject, or the camera, that arrives in focus is soft before. */
+function arrival(code: 'walks-to-a-mark' | 'camera-ends-in-focus'): Pick<MethodOffer, 'pro' | 'contra'> {
+  return { pro: [{ code }], contra: [{ code: 'soft-before-arrival' }] };
+}
+
+function automaticArguments(facts: ActionFacts): Pick<MethodOffer, 'pro' | 'contra'> {
+  const { isOne, people, crossings, known } = facts;
+  return {
+    pro: chosen([
+      [facts.isAlone || facts.needsRemote, { code: 'hands-are-busy' }],
+      [known === 'unknown', { code: 'nothing-known' }],
+    ]),
+    contra: [
+      ...chosen([[!isOne, { code: 'several-to-choose-from', people }]]),
+      ...crossings.map(({ name, timeS }): MethodArgument => ({ code: 'crossing', name, timeS })),
+      ...chosen([[known === 'known', { code: 'a-hand-is-safer' }]]),
+      { code: 'not-computable' },
+    ],
+  };
+}
+
+function chosen(all: readonly (readonly [holds: boolean, argument: MethodArgument])[]): MethodArgument[] {
+  return all.filter(([holds]) => holds).map(([, argument]) => argument);
+}

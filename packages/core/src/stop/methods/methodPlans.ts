@@ -5,13 +5,13 @@ import { type ActionFacts, focusMmOf } from './actionFacts.js';
 export const ASSUMED_PACE_SIGMA_MM = 150;
 
 /** Focus held at the first required subject, found by camera or eye: without measuring, there is no measuring error. */
-export function heldAtFirst(plan: ShotPlan, { asked }: ActionFacts): ShotPlan | null {
-  return heldAt(plan, focusMmOf(plan, asked[0]!.subjectId, asked[0]!.fromS));
+export function heldAtFirst(plan: ShotPlan, { required }: ActionFacts): ShotPlan | null {
+  return heldAt(plan, focusMmOf(plan, required[0]!.subjectId, required[0]!.fromS));
 }
 
 /** Focus held where the last required subject ends. */
-export function heldAtLast(plan: ShotPlan, { asked }: ActionFacts): ShotPlan | null {
-  const last = asked.at(-1)!;
+export function heldAtLast(plan: ShotPlan, { required }: ActionFacts): ShotPlan | null {
+  const last = required.at(-1)!;
   const mark = plan.subjects.find(({ id }) => id === last.subjectId)?.stays.at(-1)?.markId;
   const isMeasured = plan.floor === null && plan.marks.some(({ id, distanceMm }) => id === mark && distanceMm !== null);
   if (mark !== undefined && isMeasured) return { ...plan, focusTrack: { start: { kind: 'mark', markId: mark }, pulls: [] } };
@@ -27,8 +27,8 @@ function heldAt(plan: ShotPlan, mm: number): ShotPlan | null {
  * The only required subject at a constant distance, with the spread of a walking pace; null if there are more, or if nobody
  * moves.
  */
-export function constantDistance(plan: ShotPlan, { asked, isOne, changesMm }: ActionFacts): ShotPlan | null {
-  const [first] = asked;
+export function constantDistance(plan: ShotPlan, { required, isOne, changesMm }: ActionFacts): ShotPlan | null {
+  const [first] = required;
   const subject = plan.subjects.find(({ id }) => id === first?.subjectId);
   const mm = first ? focusMmOf(plan, first.subjectId, first.fromS) : NaN;
   if (!subject || !isOne || changesMm === 0 || !Number.isFinite(mm)) return null;
@@ -45,7 +45,7 @@ export function constantDistance(plan: ShotPlan, { asked, isOne, changesMm }: Ac
       },
     ],
     marks: [{ ...mark, place: null, method: 'tape', distanceMm: mm, uncertaintyMm: 0 }],
-    beats: asked,
+    beats: required,
     focusTrack: { start: { kind: 'mark', markId }, pulls: [] },
     alternates: null,
     rehearsals: [],

@@ -7,7 +7,7 @@ import { asJudged } from '../asJudged';
 import { captureForScreenS, frameRateFigures, screenTimeS } from './frameRates';
 import { measuredErrors, sumsOf, takeFigures } from '../takeFigures';
 import { newTake, type Take } from '../take';
-import { otioTimeline } from './otio';
+import { type OtioLabels, otioTimeline } from './otio';
 import { packTrack, trackDegAt } from '../track';
 import { pullTimes } from '../onPlanTime';
 import { rankSpans, usableSpansOf } from './usableSpans';
@@ -29,6 +29,16 @@ describe('rates', () => {
     expect(captureForScreenS(6, 48, 24)).toBe(3);
   });
 });
+
+/** Names of markers and clips as a caller gives them. */
+const LABELS: OtioLabels = {
+  pull: (name, hit) => `pull to ${name}: ${hit}`,
+  usable: 'usable',
+  focusCheck: 'focus check',
+  reversed: 'reversed',
+  softStretch: 'soft',
+  sharpStretch: 'sharp',
+};
 
 describe('retiming', () => {
   test('what is soft goes by as fast as is allowed; what is sharp fills the rest', () => {
@@ -155,7 +165,7 @@ describe('as a timeline', () => {
     focusChecks: [span(4, 5)],
   };
   const retiming = retime(10, take.usable!, 12, { fastest: 4, slowest: 0.5 });
-  const timeline = otioTimeline('4A', [
+  const timeline = otioTimeline('4A', LABELS, [
     { name: '4A take 1', number: 1, take, pulls: [{ name: 'B', timeS: 4.4, hit: 'late' }], retiming },
     {
       name: '4A take 2',
@@ -187,7 +197,7 @@ describe('as a timeline', () => {
 test('a take that was shot backwards is retimed from its end to its beginning', () => {
   const backwards = { ...empty, gear: { ...empty.gear, isReversed: true }, usable: [span(0, 4)] };
   const retiming = retime(10, backwards.usable, 4, { fastest: 4, slowest: 1 });
-  const timeline = otioTimeline('x', [{ name: 'x', number: 1, take: backwards, pulls: [], retiming }]);
+  const timeline = otioTimeline('x', LABELS, [{ name: 'x', number: 1, take: backwards, pulls: [], retiming }]);
   const [, retimed] = (timeline['tracks'] as { children: { children: Record<string, unknown>[] }[] }).children;
   expect(retimed!.children).toMatchObject([
     { source_range: { start_time: { value: 96 } }, effects: [{ time_scalar: -4 }] },

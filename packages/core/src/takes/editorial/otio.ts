@@ -14,6 +14,17 @@ export interface EditorialTake extends NumberedTake {
   readonly retiming: Retiming | null;
 }
 
+/** Names of the markers and clips. */
+export interface OtioLabels {
+  readonly pull: (name: string, hit: MarkHit) => string;
+  readonly usable: string;
+  readonly focusCheck: string;
+  readonly reversed: string;
+  /** A stretch that is played faster because it is soft, and one that is played slower because it is sharp */
+  readonly softStretch: string;
+  readonly sharpStretch: string;
+}
+
 /** A JSON value with an OTIO schema. */
 type Schema = { readonly OTIO_SCHEMA: string } & Readonly<Record<string, unknown>>;
 
@@ -23,7 +34,7 @@ type Schema = { readonly OTIO_SCHEMA: string } & Readonly<Record<string, unknown
  *
  * Schemas: Timeline.1, Stack.1, Track.1, Clip.2, MissingReference.1, Marker.2, LinearTimeWarp.1, RationalTime.1, TimeRange.1.
  */
-export function otioTimeline(name: string, takes: readonly EditorialTake[]): Schema {
+export function otioTimeline(name: string, labels: OtioLabels, takes: readonly EditorialTake[]): Schema {
   const retimed = takes.filter(({ retiming }) => retiming !== null);
   return {
     OTIO_SCHEMA: 'Timeline.1',
@@ -36,8 +47,18 @@ export function otioTimeline(name: string, takes: readonly EditorialTake[]): Sch
       ...NOTHING_MORE,
       source_range: null,
       children: [
-        track('takes', takes.map(wholeClip)),
-        ...(retimed.length > 0 ? [track('retimed', retimed.flatMap(stretchClips))] : []),
+        track(
+          'takes',
+          takes.map((take) => wholeClip(take, labels)),
+        ),
+        ...(retimed.length > 0
+          ? [
+              track(
+                'retimed',
+                retimed.flatMap((take) => stretchClips(take, labels)),
+              ),
+            ]
+          : []),
       ],
     },
   };
@@ -49,25 +70,23 @@ function track(name: string, children: readonly Schema[]): Schema {
   return { OTIO_SCHEMA: 'Track.1', name, kind: 'Video', ...NOTHING_MORE, source_range: null, children };
 }
 
-function wholeClip(edited: EditorialTake): Schema {
+function wholeClip(edited: EditorialTake, labels: OtioLabels): Schema {
   const { take, pulls } = edited;
   const markers = [
-    ...pulls.map(({ name, timeS, hit }) =>
-      marker(take, `pull to ${name}: ${hit}`, timeS, timeS, hit === 'hit' ? 'GREEN' : 'RED'),
-    ),
-    ...usableSpansOf(take).map(({ fromS, toS }) => marker(take, 'usable', fromS, toS, 'GREEN')),
-    ...take.focusChecks.map(({ fromS, toS }) => marker(take, 'rocked to check: cut', fromS, toS, 'ORANGE')),
+    ...pulls.map(({ name, timeS, hit }) => marker(take, labels.pull(name, hit), timeS, timeS, hit === 'hit' ? 'GREEN' : 'RED')),
+    ...usableSpansOf(take).map(({ fromS, toS }) => marker(take, labels.usable, fromS, toS, 'GREEN')),
+    ...take.focusChecks.map(({ fromS, toS }) => marker(take, labels.focusCheck, fromS, toS, 'ORANGE')),
   ];
-  const effects = take.gear.isReversed ? [timeWarp('shot backwards', -1)] : [];
+  const effects = take.gear.isReversed ? [timeWarp(labels.reversed, -1)] : [];
   return clip(edited, 0, take.durationS, effects, markers);
 }
 
 /** The stretches in playback order: for a take shot backwards, from its end to its start. */
-function stretchClips(edited: EditorialTake): Schema[] {
+function stretchClips(edited: EditorialTake, labels: OtioLabels): Schema[] {
   const direction = edited.take.gear.isReversed ? -1 : 1;
   const clips = edited.retiming!.stretches.map(({ fromS, toS, speed, isSoft }) => {
     const scalar = direction * speed;
-    const name = isSoft ? 'past what is soft' : 'drawn out';
+    const name = isSoft ? labels.softStretch : labels.sharpStretch;
     return clip(edited, fromS, toS, scalar === 1 ? [] : [timeWarp(name, scalar)], []);
   });
   return direction === 1 ? clips : clips.reverse();

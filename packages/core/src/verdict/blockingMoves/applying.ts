@@ -19,6 +19,7 @@ import {
   type BlockingMoveStart,
   type BlockingMoveFigure,
   type BlockingMoveParam,
+  type BlockingMoveParamKey,
 } from './blockingMove.js';
 
 /** Default distance of a new subject. */
@@ -134,46 +135,30 @@ export function focusTargetAt(blocked: BlockedPlan, timeS: number): FocusTarget 
 const SHORTEST_S = 0.2;
 
 /** Parameter for the duration of a move, limited by the end of the shot. */
-export function durationParam(
-  plan: ShotPlan,
-  { atS }: Pick<BlockingMoveStart, 'atS'>,
-  wantedS: number,
-  word = 'in',
-): BlockingMoveParam {
+export function durationParam(plan: ShotPlan, { atS }: Pick<BlockingMoveStart, 'atS'>, defaultS: number): BlockingMoveParam {
   const min = SHORTEST_S;
   const max = Math.max(plan.durationS - atS, min);
-  return { key: 'lastsS', word, unit: 'time', min, max, defaultValue: Math.min(Math.max(wantedS, min), max) };
+  return { key: 'lastsS', unit: 'time', min, max, defaultValue: Math.min(Math.max(defaultS, min), max) };
 }
 
-/** Choice between two directions: 1 for the first (default), -1 for the other. */
-export function directionChoice(key: string, word: string, first: string, other: string): BlockingMoveParam {
-  const choices = [
-    { value: 1, word: first },
-    { value: -1, word: other },
-  ];
-  return { key, word, unit: 'choice', min: -1, max: 1, defaultValue: 1, choices };
+/** Choice between two directions: 1 (default) or -1. */
+export function directionChoice(key: BlockingMoveParamKey): BlockingMoveParam {
+  return { key, unit: 'choice', min: -1, max: 1, defaultValue: 1, choices: [1, -1] };
 }
 
 /** A length parameter, such as the length of a walk. */
 export function length(
-  key: string,
-  word: string,
-  usual: number,
+  key: BlockingMoveParamKey,
+  defaultValue: number,
   range: { readonly min: number; readonly max: number },
 ): BlockingMoveParam {
-  return { key, word, unit: 'length', defaultValue: usual, ...range };
+  return { key, unit: 'length', defaultValue, ...range };
 }
 
 /** A tape distance parameter; its default is rounded to 5 cm. */
-export function distance(key: string, word: string, usualMm: number): BlockingMoveParam {
-  return {
-    key,
-    word,
-    unit: 'distance',
-    min: PLAN_LIMITS.distanceMm.min,
-    max: 100_000,
-    defaultValue: Math.max(Math.round(usualMm / 50) * 50, 50),
-  };
+export function distance(key: BlockingMoveParamKey, defaultMm: number): BlockingMoveParam {
+  const defaultValue = Math.max(Math.round(defaultMm / 50) * 50, 50);
+  return { key, unit: 'distance', min: PLAN_LIMITS.distanceMm.min, max: 100_000, defaultValue };
 }
 
 /** Whether the subject stays sharp during a move. */
@@ -188,7 +173,7 @@ const EDGE_MARGIN_S = 0.05;
 
 /** Length and speed of a way walked in a given time, smooth at both ends. */
 export function paceFigures(wayMm: number, lastsS: number): BlockingMoveFigure[] {
-  return [figure('pace', 'speed', wayMm / lastsS), figure('fastest', 'speed', (wayMm / lastsS) * MINIMUM_JERK_PEAK)];
+  return [figure('mean-speed', 'speed', wayMm / lastsS), figure('peak-speed', 'speed', (wayMm / lastsS) * MINIMUM_JERK_PEAK)];
 }
 
 /** Distance of the subject before the move: its default values are derived from it. */

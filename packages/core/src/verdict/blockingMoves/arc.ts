@@ -15,7 +15,7 @@ import {
   directionChoice,
   withSubject,
 } from './applying.js';
-import { figure, said, type BlockingMove } from './blockingMove.js';
+import { figure, answer, type BlockingMove } from './blockingMove.js';
 
 /** Largest step of the polyline around the circle. At 6° it is at most 0.14 % of the radius inside the circle. */
 const MAX_STEP_DEG = 6;
@@ -23,16 +23,14 @@ const MAX_STEP_DEG = 6;
 /** The camera circles a subject at a constant radius. */
 export const arc: BlockingMove = {
   id: 'arc',
-  word: 'Circle them',
-  description: 'The camera goes round someone at one radius, and looks at them all the while.',
   movesCamera: true,
   params: (plan, at) => [
-    directionChoice('side', 'round', 'to the right', 'to the left'),
-    { key: 'arcDeg', word: 'so far', unit: 'degrees', min: 5, max: 180, defaultValue: 90 },
+    directionChoice('side'),
+    { key: 'arcDeg', unit: 'degrees', min: 5, max: 180, defaultValue: 90 },
     durationParam(plan, at, 6),
-    length('offMm', 'off centre by', 100, { min: 0, max: 5000 }),
+    length('offMm', 100, { min: 0, max: 5000 }),
   ],
-  lay(plan, at, { side, arcDeg, lastsS }) {
+  apply(plan, at, { side, arcDeg, lastsS }) {
     const someone = withSubject(plan, at);
     const aimed = setAim(someone.plan, { kind: 'subject', subjectId: someone.subjectId }, at.atS, at.atS > 0);
     const [camera, centre] = [cameraOf(aimed, at.atS), placeOf(someone, at.atS)];
@@ -59,11 +57,11 @@ export const arc: BlockingMove = {
     const driftMm = Math.max(...radii) - Math.min(...radii);
     return [
       figure('radius', 'distance', radiusMm),
-      figure('the camera’s way', 'distance', wayMm),
-      figure('pace', 'speed', wayMm / lastsS!),
-      figure('as drawn it drifts', 'gap', driftMm, driftMm <= roomMm ? 'plain' : 'soft'),
-      figure('may be off centre by', 'gap', roomMm, 'sharp'),
-      offMm! <= roomMm ? said('off as said', 'stays sharp', 'sharp') : said('off as said', 'goes soft on the way round', 'soft'),
+      figure('camera-path', 'distance', wayMm),
+      figure('mean-speed', 'speed', wayMm / lastsS!),
+      figure('drift', 'gap', driftMm, driftMm <= roomMm ? 'plain' : 'soft'),
+      figure('off-centre-room', 'gap', roomMm, 'sharp'),
+      offMm! <= roomMm ? answer('off-centre', 'stays-sharp', 'sharp') : answer('off-centre', 'goes-soft', 'soft'),
     ];
   },
 };

@@ -28,7 +28,7 @@ export const BLOCKING_MOVES: readonly BlockingMove[] = [
 /** Default values of a blocking move in a plan. */
 export function defaultValues(blockingMove: BlockingMove, plan: ShotPlan, at: BlockingMoveStart): BlockingMoveValues {
   return Object.fromEntries(
-    blockingMove.params(plan, at).map(({ key, defaultValue: usual, min, max }) => [key, Math.min(Math.max(usual, min), max)]),
+    blockingMove.params(plan, at).map(({ key, defaultValue, min, max }) => [key, Math.min(Math.max(defaultValue, min), max)]),
   );
 }
 
@@ -44,7 +44,7 @@ export function applyBlockingMove(
   values: BlockingMoveValues = {},
 ): BlockedPlan & { readonly figures: readonly BlockingMoveFigure[] } {
   const complete = { ...defaultValues(blockingMove, plan, at), ...values };
-  const blocked = blockingMove.lay(plan, at, complete);
+  const blocked = blockingMove.apply(plan, at, complete);
   return { ...blocked, figures: blockingMove.figures(blocked, at, complete) };
 }
 

@@ -26,15 +26,9 @@ const PACE_ERROR = 0.1;
 /** The subject walks, and the camera keeps its distance. The ring is not turned. */
 export const constantDistance: BlockingMove = {
   id: 'constant-distance',
-  word: 'Keep the distance',
-  description: 'They walk and the camera goes with them at their pace; the ring is not touched.',
   movesCamera: true,
-  params: (plan, at) => [
-    directionChoice('way', 'they walk', 'towards the camera', 'away from it'),
-    length('walkMm', 'so far', 4000, { min: 200, max: 100_000 }),
-    durationParam(plan, at, 4),
-  ],
-  lay(plan, at, { way, walkMm, lastsS }) {
+  params: (plan, at) => [directionChoice('way'), length('walkMm', 4000, { min: 200, max: 100_000 }), durationParam(plan, at, 4)],
+  apply(plan, at, { way, walkMm, lastsS }) {
     const someone = withSubject(plan, at);
     const [camera, place] = [cameraOf(someone.plan, at.atS), placeOf(someone, at.atS)];
     const to = towards(place, camera, way! * walkMm!);
@@ -54,13 +48,13 @@ export const constantDistance: BlockingMove = {
     const driftMm = Math.max(...times) - Math.min(...times);
     const isSharp = isSharpThrough(blocked, atS, lastsS!);
     return [
-      figure('the distance', 'distance', distancesAt(blocked, atS).tapeMm, isSharp ? 'sharp' : 'soft'),
+      figure('distance', 'distance', distancesAt(blocked, atS).tapeMm, isSharp ? 'sharp' : 'soft'),
       ...paceFigures(walkMm!, lastsS!),
-      figure('as drawn it drifts', 'gap', driftMm),
-      figure('may come nearer by', 'gap', nearerMm),
-      figure('may fall back by', 'gap', fartherMm),
-      figure('a tenth too slow lasts', 'time', fartherMm / (PACE_ERROR * paceMmPerS)),
-      figure('the camera’s way', 'distance', apartMm(cameraOf(blocked.plan, atS), cameraOf(blocked.plan, atS + lastsS!))),
+      figure('drift', 'gap', driftMm),
+      figure('nearer-room', 'gap', nearerMm),
+      figure('farther-room', 'gap', fartherMm),
+      figure('slow-pace-lasts', 'time', fartherMm / (PACE_ERROR * paceMmPerS)),
+      figure('camera-path', 'distance', apartMm(cameraOf(blocked.plan, atS), cameraOf(blocked.plan, atS + lastsS!))),
     ];
   },
 };

@@ -3,23 +3,21 @@ import { depthOfField, exposureChange } from '../../optics/index.js';
 import { addOpticsChange, changeOpticsChange, focalLengthAt, stopAt, zoneLensAt } from '../../plan/index.js';
 import { zoneSpans } from '../zoneSpans.js';
 import { distancesAt, setFocusFrom, focusTargetAt, durationParam, subjectOf, withSubject } from './applying.js';
-import { figure, said, type BlockingMove } from './blockingMove.js';
+import { figure, answer, type BlockingMove } from './blockingMove.js';
 
 /** The stop changes while rolling, so the zone around a subject grows or shrinks. */
 export const irisPull: BlockingMove = {
   id: 'iris-pull',
-  word: 'Pull the iris',
-  description: 'The stop is turned while rolling, and the zone grows or thins; the light must be made up for.',
   movesCamera: false,
   params(plan, { atS }) {
     const { lens } = plan.optics;
     const widest = stopsAt(lens, focalLengthAt(plan.optics, atS))[0]!;
     return [
-      { key: 'stop', word: 'to', unit: 'stop', min: widest, max: lens.narrowestStop, defaultValue: widest },
+      { key: 'stop', unit: 'stop', min: widest, max: lens.narrowestStop, defaultValue: widest },
       durationParam(plan, { atS }, 2),
     ];
   },
-  lay(plan, at, { stop, lastsS }) {
+  apply(plan, at, { stop, lastsS }) {
     const someone = withSubject(plan, at);
     const turned = addOpticsChange(someone.plan, 'irisPulls', at.atS, stop!);
     const added = turned.optics.irisPulls.find(({ id }) => !plan.optics.irisPulls.some((move) => move.id === id));
@@ -34,15 +32,15 @@ export const irisPull: BlockingMove = {
     const span = zoneSpans(blocked.plan, subjectOf(blocked)).find(({ untilS }) => untilS > atS);
     const lasts = span && span.fromS <= atS && span.untilS >= Math.min(atS + lastsS! + 0.1, blocked.plan.durationS - 0.01);
     return [
-      figure('zone before', 'gap', total(atS)),
-      figure('zone after', 'gap', total(atS + lastsS!)),
-      figure('geometric stop after', 'stop', fNumberOf(optics.lens, stop!)),
-      figure(stops < 0 ? 'light gained' : 'light lost', 'stops', Math.abs(stops)),
+      figure('zone-before', 'gap', total(atS)),
+      figure('zone-after', 'gap', total(atS + lastsS!)),
+      figure('f-number-after', 'stop', fNumberOf(optics.lens, stop!)),
+      figure(stops < 0 ? 'light-gained' : 'light-lost', 'stops', Math.abs(stops)),
       lasts
-        ? said('through it', 'they stay sharp', 'sharp')
+        ? answer('during', 'stays-sharp', 'sharp')
         : span && span.fromS <= atS
-          ? figure('soft from', 'time', span.untilS, 'soft')
-          : said('through it', 'they are soft', 'soft'),
+          ? figure('soft-from', 'time', span.untilS, 'soft')
+          : answer('during', 'is-soft', 'soft'),
     ];
   },
 };

@@ -19,15 +19,9 @@ import { figure, type BlockingMove } from './blockingMove.js';
 /** The operator leans towards a subject or away from it, and comes back. */
 export const lean: BlockingMove = {
   id: 'lean',
-  word: 'Lean with the body',
-  description: 'Whoever holds the camera leans in or back, and comes upright again: how far goes without the ring?',
   movesCamera: true,
-  params: (plan, at) => [
-    directionChoice('way', 'lean', 'towards them', 'back'),
-    length('leanMm', 'by', 150, { min: 5, max: 1000 }),
-    durationParam(plan, at, 3, 'there and back in'),
-  ],
-  lay(plan, at, { way, leanMm, lastsS }) {
+  params: (plan, at) => [directionChoice('way'), length('leanMm', 150, { min: 5, max: 1000 }), durationParam(plan, at, 3)],
+  apply(plan, at, { way, leanMm, lastsS }) {
     const someone = withSubject(plan, at);
     const camera = cameraOf(someone.plan, at.atS);
     const leant = towards(camera, placeOf(someone, at.atS), way! * leanMm!);
@@ -45,16 +39,10 @@ export const lean: BlockingMove = {
     const outMm = leanMm! - roomMm;
     const isSharp = isSharpThrough(blocked, atS, lastsS!);
     return [
-      outMm <= 0
-        ? figure('stays inside by', 'gap', -outMm, isSharp ? 'sharp' : 'edge')
-        : figure('leaves the zone by', 'gap', outMm, 'soft'),
-      figure('may lean in by', 'gap', nearerMm),
-      figure('may lean back by', 'gap', fartherMm),
-      figure(
-        blocked.plan.wheel ? 'the wheel’s turn for it' : 'the ring’s turn for it',
-        'degrees',
-        Math.abs(deg(focusMm - way! * leanMm!) - deg(focusMm)),
-      ),
+      outMm <= 0 ? figure('inside-by', 'gap', -outMm, isSharp ? 'sharp' : 'edge') : figure('outside-by', 'gap', outMm, 'soft'),
+      figure('nearer-room', 'gap', nearerMm),
+      figure('farther-room', 'gap', fartherMm),
+      figure(blocked.plan.wheel ? 'wheel-turn' : 'ring-turn', 'degrees', Math.abs(deg(focusMm - way! * leanMm!) - deg(focusMm))),
     ];
   },
 };

@@ -19,18 +19,12 @@ import { figure, type BlockingMove, windowFigures } from './blockingMove.js';
 /** The camera moves up to a subject, or back from it, until it is sharp. */
 export const pushIn: BlockingMove = {
   id: 'push-in',
-  word: 'Push in, pull back',
-  description: 'Focus stays; the camera goes up to someone, or back from them, until they are sharp.',
   movesCamera: true,
   params(plan, at) {
     const nowMm = currentDistanceMm(plan, at);
-    return [
-      distance('focusMm', 'focus stays at', nowMm * 0.6),
-      distance('endMm', 'the camera comes up to', nowMm * 0.6),
-      durationParam(plan, at, 4),
-    ];
+    return [distance('focusMm', nowMm * 0.6), distance('endMm', nowMm * 0.6), durationParam(plan, at, 4)];
   },
-  lay(plan, at, { focusMm, endMm, lastsS }) {
+  apply(plan, at, { focusMm, endMm, lastsS }) {
     const someone = withSubject(plan, at);
     const place = placeOf(someone, at.atS + lastsS!);
     const to = towards(place, cameraOf(someone.plan, at.atS), floorMm(someone.plan, subjectOf(someone), endMm!));
@@ -41,7 +35,7 @@ export const pushIn: BlockingMove = {
     const wayMm = apartMm(cameraOf(blocked.plan, at.atS), cameraOf(blocked.plan, at.atS + lastsS!));
     return [
       ...windowFigures(zoneSpans(blocked.plan, subjectOf(blocked)), at, blocked.plan.durationS),
-      figure('the camera’s way', 'distance', wayMm),
+      figure('camera-path', 'distance', wayMm),
       ...paceFigures(wayMm, lastsS!),
     ];
   },

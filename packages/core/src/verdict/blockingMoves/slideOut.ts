@@ -17,24 +17,22 @@ import {
   directionChoice,
   withSubject,
 } from './applying.js';
-import { figure, type BlockedPlan, said, type BlockingMove, type BlockingMoveStart } from './blockingMove.js';
+import { figure, type BlockedPlan, answer, type BlockingMove, type BlockingMoveStart } from './blockingMove.js';
 
 const FOREGROUND_DEEP_MM = 100;
 
 /** The camera slides out from behind a close object; a distant subject is in focus. */
 export const slideOut: BlockingMove = {
   id: 'slide-out',
-  word: 'Slide out from behind',
-  description: 'Something close hides them; the camera slides out from behind it, focus set on them beforehand.',
   movesCamera: true,
   params: (plan, at) => [
-    directionChoice('side', 'out', 'to the left', 'to the right'),
-    { key: 'closeMm', word: 'it stands at', unit: 'distance', min: 100, max: 20_000, defaultValue: 700 },
-    length('wideMm', 'it is wide', 500, { min: 20, max: 10_000 }),
-    length('slideMm', 'the camera slides', 700, { min: 50, max: 20_000 }),
+    directionChoice('side'),
+    { key: 'closeMm', unit: 'distance', min: 100, max: 20_000, defaultValue: 700 },
+    length('wideMm', 500, { min: 20, max: 10_000 }),
+    length('slideMm', 700, { min: 50, max: 20_000 }),
     durationParam(plan, at, 3),
   ],
-  lay(plan, at, { side, closeMm, wideMm, slideMm, lastsS }) {
+  apply(plan, at, { side, closeMm, wideMm, slideMm, lastsS }) {
     const someone = withSubject(plan, at);
     const camera = cameraOf(someone.plan, at.atS);
     const middle = towards(camera, placeOf(someone, at.atS), closeMm!);
@@ -60,15 +58,13 @@ export const slideOut: BlockingMove = {
     const clearS = clearFrom(blocked, at, lastsS!);
     return [
       isBeforeLens
-        ? figure('its blur, of the picture’s width', 'percent', (100 * blurMm) / pictureSize(optics.camera).sensorWidthMm)
-        : said('its blur', 'it would touch the lens', 'soft'),
+        ? figure('foreground-blur', 'percent', (100 * blurMm) / pictureSize(optics.camera).sensorWidthMm)
+        : answer('foreground-blur', 'touches-the-lens', 'soft'),
       isBeforeLens
-        ? said('against what passes for sharp', `${Math.round(blurMm / lens.circleOfConfusionMm)} ×`)
-        : said('against what passes for sharp', '–'),
-      clearS === null
-        ? said('clear of it', 'never: slide farther, or make it narrower', 'soft')
-        : figure('clear of it from', 'time', clearS, 'sharp'),
-      figure('focus is set to', 'distance', focusMm),
+        ? figure('foreground-blur-circles', 'times', blurMm / lens.circleOfConfusionMm)
+        : answer('foreground-blur-circles', 'touches-the-lens'),
+      clearS === null ? answer('clear-from', 'never-clear', 'soft') : figure('clear-from', 'time', clearS, 'sharp'),
+      figure('focus-at', 'distance', focusMm),
     ];
   },
 };

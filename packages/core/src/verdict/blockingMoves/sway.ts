@@ -15,20 +15,18 @@ import {
   towards,
   withSubject,
 } from './applying.js';
-import { figure, said, type BlockingMove, type BlockingMoveFigure } from './blockingMove.js';
+import { figure, answer, type BlockingMove, type BlockingMoveFigure } from './blockingMove.js';
 
 /** A subject sits or stands and sways along the lens axis. */
 export const sway: BlockingMove = {
   id: 'sway',
-  word: 'Sway in place',
-  description: 'They sit or stand, and sway to and fro along the lens’s axis: does the zone hold them?',
   movesCamera: false,
   params: (plan, at) => [
-    length('swayMm', 'each way', 80, { min: 5, max: 2000 }),
-    { key: 'periodS', word: 'to and fro in', unit: 'time', min: 0.4, max: 30, defaultValue: 3 },
-    durationParam(plan, at, 6, 'for'),
+    length('swayMm', 80, { min: 5, max: 2000 }),
+    { key: 'periodS', unit: 'time', min: 0.4, max: 30, defaultValue: 3 },
+    durationParam(plan, at, 6),
   ],
-  lay(plan, at, { swayMm, periodS, lastsS }) {
+  apply(plan, at, { swayMm, periodS, lastsS }) {
     const someone = withSubject(plan, at);
     const [camera, place] = [cameraOf(someone.plan, at.atS), placeOf(someone, at.atS)];
     const middle = markOf(someone, at.atS);
@@ -52,12 +50,12 @@ export const sway: BlockingMove = {
     const outMm = Math.max(swayMm! - nearerMm, swayMm! - fartherMm);
     const allowance = missAllowance(blocked.plan, mark, swayMm!);
     return [
-      outMm <= 0 ? figure('stays inside by', 'gap', -outMm, 'sharp') : figure('leaves the zone by', 'gap', outMm, 'soft'),
-      figure('may come nearer by', 'gap', nearerMm),
-      figure('may lean back by', 'gap', fartherMm),
-      figure('sharp of that time', 'percent', Math.min((100 * sharpS) / lastsS!, 100), outMm <= 0 ? 'sharp' : 'edge'),
-      ...(allowance.status === 'needs-stop' ? [figure('would hold at', 'stop', allowance.stop)] : []),
-      ...(allowance.status === 'not-on-this-lens' ? [said('would hold at', 'no stop of this lens', 'soft')] : []),
+      outMm <= 0 ? figure('inside-by', 'gap', -outMm, 'sharp') : figure('outside-by', 'gap', outMm, 'soft'),
+      figure('nearer-room', 'gap', nearerMm),
+      figure('farther-room', 'gap', fartherMm),
+      figure('sharp-share', 'percent', Math.min((100 * sharpS) / lastsS!, 100), outMm <= 0 ? 'sharp' : 'edge'),
+      ...(allowance.status === 'needs-stop' ? [figure('holding-stop', 'stop', allowance.stop)] : []),
+      ...(allowance.status === 'not-on-this-lens' ? [answer('holding-stop', 'no-stop', 'soft')] : []),
     ];
   },
 };

@@ -5,9 +5,9 @@ import { aheadOf, distance, currentDistanceMm, durationParam, withSubject } from
 import { figure, type BlockingMove, type BlockingMoveFigure } from './blockingMove.js';
 
 const PLACES = [
-  { key: 'firstMm', word: 'first wait at', share: 1.4 },
-  { key: 'secondMm', word: 'then at', share: 1 },
-  { key: 'thirdMm', word: 'then at', share: 0.7 },
+  { key: 'firstMm', share: 1.4 },
+  { key: 'secondMm', share: 1 },
+  { key: 'thirdMm', share: 0.7 },
 ] as const;
 
 /** Duration of the pull from one waiting mark to the next. */
@@ -16,17 +16,12 @@ const TURN_S = 0.8;
 /** The subject's destination is not known: focus waits at likely places, one after the other. */
 export const waitingMarks: BlockingMove = {
   id: 'waiting-marks',
-  word: 'Wait at likely places',
-  description: 'Where they come is not known: focus waits at the likely places, in order, each with its own zone.',
   movesCamera: false,
   params(plan, at) {
     const nowMm = currentDistanceMm(plan, at);
-    return [
-      ...PLACES.map(({ key, word, share }) => distance(key, word, nowMm * share)),
-      { ...durationParam(plan, at, 2.5, 'wait at each'), key: 'waitS' },
-    ];
+    return [...PLACES.map(({ key, share }) => distance(key, nowMm * share)), { ...durationParam(plan, at, 2.5), key: 'waitS' }];
   },
-  lay(plan, at, values) {
+  apply(plan, at, values) {
     const someone = withSubject(plan, at);
     let now = someone.plan;
     PLACES.forEach(({ key }, index) => {
@@ -47,12 +42,12 @@ export const waitingMarks: BlockingMove = {
       ...marks.flatMap((mark, index) => {
         const { nearMm, farMm } = markReading(plan, mark);
         return [
-          figure(`${mark.letter} holds from`, 'distance', nearMm),
-          figure(`${mark.letter} holds to`, 'distance', farMm),
-          ...(index > 0 ? [figure(`turn to ${mark.letter}`, 'degrees', Math.abs(deg[index]! - deg[index - 1]!))] : []),
+          figure('holds-from', 'distance', nearMm, 'plain', mark.id),
+          figure('holds-to', 'distance', farMm, 'plain', mark.id),
+          ...(index > 0 ? [figure('turn-to', 'degrees', Math.abs(deg[index]! - deg[index - 1]!), 'plain', mark.id)] : []),
         ];
       }),
-      figure('the last turn lands', 'time', last ? pullEndS(last) : 0),
+      figure('last-landing', 'time', last ? pullEndS(last) : 0),
     ];
   },
 };

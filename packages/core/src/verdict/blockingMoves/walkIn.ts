@@ -20,18 +20,12 @@ import { figure, type BlockingMove, windowFigures } from './blockingMove.js';
 /** The subject walks into a preset focus distance, and stops there or walks through it. */
 export const walkIn: BlockingMove = {
   id: 'walk-in',
-  word: 'Walk into focus',
-  description: 'Focus waits at a distance; they walk into it, and stop there or go through.',
   movesCamera: false,
   params(plan, at) {
     const nowMm = currentDistanceMm(plan, at);
-    return [
-      distance('focusMm', 'focus waits at', nowMm * 0.6),
-      distance('endMm', 'they walk up to', nowMm * 0.5),
-      durationParam(plan, at, 4),
-    ];
+    return [distance('focusMm', nowMm * 0.6), distance('endMm', nowMm * 0.5), durationParam(plan, at, 4)];
   },
-  lay(plan, at, { focusMm, endMm, lastsS }) {
+  apply(plan, at, { focusMm, endMm, lastsS }) {
     const someone = withSubject(plan, at, 5000);
     const camera = cameraOf(someone.plan, at.atS);
     const place = placeOf(someone, at.atS);
@@ -47,7 +41,7 @@ export const walkIn: BlockingMove = {
     const wayMm = apartMm(placeOf(blocked, at.atS), placeOf(blocked, at.atS + lastsS!));
     return [
       ...windowFigures(zoneSpans(blocked.plan, subjectOf(blocked)), at, blocked.plan.durationS),
-      figure('they walk', 'distance', wayMm),
+      figure('subject-path', 'distance', wayMm),
       ...paceFigures(wayMm, lastsS!),
     ];
   },

@@ -51,7 +51,7 @@ const COSTS: Readonly<Record<FixChange['kind'], number>> = {
   follow: 3,
   'hard-stops': 4,
   gear: 4.5,
-  'lay-line': 5,
+  'solve-track': 5,
   'step-back': 6,
   'shorter-walk': 6.5,
   'other-order': 8,

@@ -175,5 +175,5 @@ function oppositeLanding(plan: ShotPlan, hard: readonly Pull[]): TriedFix[] {
 
 export function solverFixes(plan: ShotPlan): TriedFix[] {
   const laid = solveTrack(plan, 'fewest-holds');
-  return laid ? tryFix({ kind: 'lay-line', holds: laid.holds }, laid.plan) : [];
+  return laid ? tryFix({ kind: 'solve-track', holds: laid.holds }, laid.plan) : [];
 }

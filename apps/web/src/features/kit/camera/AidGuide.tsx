@@ -1,4 +1,5 @@
 import { type AidCell, nextAidTest, type KitCamera, withAidTest } from '@still-heron/core';
+import { AID_WORDS } from '@still-heron/wording';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useAppSelector } from '../../../app/store';
@@ -6,7 +7,6 @@ import { TextField } from '../../../ui/fields/TextField';
 import { useKeys } from '../../../shared/keys/useKeys';
 import { TesterField } from '../TesterField';
 import { today } from '../../../shared/today';
-import { AID_WORDS } from '../words';
 
 interface Props {
   readonly camera: KitCamera;

@@ -1,10 +1,10 @@
 import { type AidCell, aidMatrix, AIDS, type KitCamera, withAidTest, withoutAidTest } from '@still-heron/core';
+import { AID_WORDS } from '@still-heron/wording';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useAppSelector } from '../../../app/store';
 import { WordChoice } from '../../../ui/fields/WordChoice';
 import { today } from '../../../shared/today';
-import { AID_WORDS } from '../words';
 
 interface Props {
   readonly camera: KitCamera;

@@ -1,10 +1,10 @@
 import type { KitLens } from '@still-heron/core';
+import { HOLD_WORDS } from '@still-heron/wording';
 import { useAppSelector } from '../../../app/store';
 import { Choice } from '../../../ui/fields/Choice';
 import { TesterField } from '../TesterField';
 import { today } from '../../../shared/today';
 import { useOpenItem } from '../useKit';
-import { HOLD_WORDS } from '../words';
 
 /** Test whether a zoom keeps focus: focus at the long end, go wide, check. The result is stored with tester and date. */
 export function HoldTest({ item }: { readonly item: KitLens }) {

@@ -1,10 +1,10 @@
 import { KIT_LIMITS, type Lens, ringOf } from '@still-heron/core';
+import { RESPONSE_WORDS } from '@still-heron/wording';
 import { Checkbox } from 'antd';
 import { Choice } from '../../../ui/fields/Choice';
 import { NumberField } from '../../../ui/fields/NumberField';
 import { TextField } from '../../../ui/fields/TextField';
 import { MaybeNumber } from '../KitForm';
-import { RESPONSE_WORDS } from '../words';
 import type { ChangeLens } from './changeLens';
 
 interface Props {

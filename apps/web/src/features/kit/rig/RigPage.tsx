@@ -1,11 +1,11 @@
 import { KIT_LIMITS, missingParts, newPlan, planNotes, presetRig, type Rig, SUPPORTS, PULLERS } from '@still-heron/core';
+import { noteText, PULLER_WORDS, SUPPORT_WORDS } from '@still-heron/wording';
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import { Choice } from '../../../ui/fields/Choice';
 import { TextField } from '../../../ui/fields/TextField';
 import { KitFormFoot, MaybeNumber } from '../KitForm';
 import { useOpenItem } from '../useKit';
-import { PULLER_WORDS, SUPPORT_WORDS } from '../words';
 
 /** A rig: support, puller, parts list with missing parts, and cautions. */
 export function RigPage() {
@@ -35,11 +35,15 @@ export function RigPage() {
         </p>
         <Parts rig={item} onChange={change} />
         {notes.length > 0 && (
-          <section className="rig-notes" aria-label="What to mind">
+          <section className="rig-notes" aria-label="Notes on this rig">
             <h2>With this rig</h2>
-            {notes.map(({ code, kind, text }) => (
-              <p key={code} className={kind === 'caution' ? 'caution' : kind === 'blocks' ? 'tone-soft' : 'haze'} role="note">
-                {text}
+            {notes.map((note) => (
+              <p
+                key={note.code}
+                className={note.kind === 'caution' ? 'caution' : note.kind === 'blocks' ? 'tone-soft' : 'haze'}
+                role="note"
+              >
+                {noteText(note)}
               </p>
             ))}
           </section>

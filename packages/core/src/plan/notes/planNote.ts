@@ -1,0 +1,49 @@
+import type { Support } from '../../kit/index.js';
+
+/** Values of each note, by code. */
+interface NoteValues {
+  /** The ring answers to speed of turning: no mark on it holds */
+  'ring-by-speed': object;
+  /** The wheel's hard stops do not hold on such a ring */
+  'no-end-stops': { readonly wheel: string };
+  /** Marks that were measured before the lens or the camera changed */
+  'stale-marks': { readonly letters: readonly string[]; readonly since: 'lens' | 'camera' };
+  /** The shot zooms with a lens that is untested, or loses focus while zooming */
+  'zoom-not-tested': { readonly drifts: boolean };
+  'ring-in-steps': { readonly steps: number };
+  /** Hard stops on a wheel, or a ring, that has none; `wheel` is null for the ring */
+  'stops-without-wheel': { readonly letters: readonly string[]; readonly wheel: string | null };
+  'too-many-stops': { readonly letters: readonly string[] };
+  'stops-stale': object;
+  /** Marks that the wheel does not reach between its hard stops */
+  'outside-stops': { readonly letters: readonly string[]; readonly stops: readonly string[] };
+  /** The shot is played backwards; `hasCues` if a cue comes after its pull */
+  reversed: { readonly hasCues: boolean };
+  'reversed-walk': object;
+  'camera-moves': object;
+  /** Nobody can reach the ring on this support */
+  'out-of-reach': { readonly support: Support };
+  'licensed-people': { readonly support: Support };
+  'hand-on-stabiliser': object;
+  'zoom-on-stabiliser': object;
+  walking: object;
+  cable: object;
+  heavy: { readonly weightKg: number };
+  'missing-parts': { readonly rig: string; readonly parts: readonly string[] };
+  diffraction: object;
+  'other-shutter': { readonly shutterAngleDeg: number; readonly productionAngleDeg: number };
+  squeezed: object;
+  /** The camera must be told the focal length */
+  'type-focal-length': { readonly focalLengthMm: number };
+  'no-zoom-in-to-focus': object;
+}
+
+export type PlanNoteCode = keyof NoteValues;
+
+/**
+ * Something to know about this set-up before the camera rolls. A caution is about harm to people or gear, a warning about
+ * focus.
+ */
+export type PlanNote = {
+  [C in PlanNoteCode]: { readonly code: C; readonly kind: 'blocks' | 'warning' | 'caution' | 'hint' } & NoteValues[C];
+}[PlanNoteCode];

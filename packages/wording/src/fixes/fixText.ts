@@ -1,0 +1,103 @@
+import {
+  type Easing,
+  type Fix,
+  formatDistance,
+  formatGap,
+  formatStop,
+  formatStops,
+  type ShotPlan,
+  type UnitSystem,
+} from '@still-heron/core';
+import { capital } from '../capital.js';
+import { counted } from '../figure.js';
+import { subjectName, targetName } from '../names.js';
+
+/** How a pull moves the ring. */
+export const EASING_WORDS: Readonly<Record<Easing, string>> = {
+  eased: 'gently at both ends',
+  'ease-in': 'gently at the start',
+  'ease-out': 'gently at the landing',
+  steady: 'at one speed',
+};
+
+/** A fix as a button label. */
+export function fixName({ change }: Pick<Fix, 'change'>, plan: ShotPlan, units: UnitSystem): string {
+  switch (change.kind) {
+    case 'solve-track':
+      return change.holds === 1 ? 'Hold one focus distance' : `Work out the pulls: ${counted(change.holds, 'hold')}`;
+    case 'stop':
+      return stopText(change, plan);
+    case 'follow':
+    case 'lead':
+      return `Follow ${subjectName(plan, change.subjectId)}${leadText(change.leadS)}`;
+    case 'split':
+      return `Focus between them at ${formatDistance(change.toMm, units)}`;
+    case 'reference':
+      return `Focus on the ${change.at ?? 'reference'} instead`;
+    case 'other-order':
+      return `First ${subjectName(plan, change.firstId)}, then ${subjectName(plan, change.secondId)}`;
+    case 'reversed':
+      return 'Shoot it reversed';
+    case 'shorter-walk':
+      return `${subjectName(plan, change.subjectId)} stops at ${formatDistance(change.toMm, units)}`;
+    case 'step-back':
+      return `Move the camera back ${formatGap(change.byMm, units)}`;
+    case 'gear':
+      return `Gear ${change.wheelPerRing} on the wheel`;
+    case 'hard-stops':
+      return `Hard stops at ${change.letters.join(' and ')}`;
+    case 'easing':
+      return ofPull(change.pullId, `turn ${EASING_WORDS[change.easing]}`, plan, units);
+    default:
+      return ofPull(change.pullId, RETIMED[change.kind](`${change.byS.toFixed(1)} s`), plan, units);
+  }
+}
+
+const RETIMED = {
+  earlier: (by: string) => `start ${by} sooner`,
+  later: (by: string) => `start ${by} later`,
+  longer: (by: string) => `start ${by} sooner, land at the same time`,
+  shorter: (by: string) => `start ${by} later, land at the same time`,
+};
+
+/** "T2.2 → T2.8". */
+export function stopText({ from, to }: { readonly from: number; readonly to: number }, plan: ShotPlan): string {
+  const { stopScale } = plan.optics.lens;
+  return `${formatStop(from, stopScale)} → ${formatStop(to, stopScale)}`;
+}
+
+/** The name of a fix inside a sentence ("Undo: start 0.3 s sooner"). A leading name or stop keeps its capital. */
+export function fixStepName(fix: Pick<Fix, 'change'>, plan: ShotPlan, units: UnitSystem): string {
+  const name = fixName(fix, plan, units);
+  if (fix.change.kind === 'shorter-walk' || fix.change.kind === 'stop') return name;
+  return name.charAt(0).toLowerCase() + name.slice(1);
+}
+
+function leadText(leadS: number): string {
+  if (leadS === 0) return ' exactly';
+  return `, ${Math.abs(leadS).toFixed(1)} s ${leadS > 0 ? 'ahead' : 'behind'}`;
+}
+
+/** Names the pull if the plan has several. */
+function ofPull(pullId: string, text: string, plan: ShotPlan, units: UnitSystem): string {
+  const pull = plan.focusTrack.pulls.find(({ id }) => id === pullId);
+  if (pull && plan.focusTrack.pulls.length > 1) return `Pull to ${targetName(pull.target, plan, units)}: ${text}`;
+  return capital(text);
+}
+
+/** Result of a fix: sharp time and cost. */
+export function fixResult({ sharpS, requiredS, outcome, stopsLost, change }: Omit<Fix, 'plan'>): string {
+  const kept = requiredS - sharpS < 1e-6 ? `all ${requiredS.toFixed(1)} s` : `${sharpS.toFixed(1)} of ${requiredS.toFixed(1)} s`;
+  const grade = outcome === 'tight' ? ', tight' : outcome === 'too-hard' ? ', too hard' : '';
+  const light = stopsLost > 0.1 ? `, ${formatStops(stopsLost)} less light` : '';
+  const cost = COSTS[change.kind];
+  return `→ sharp for ${kept}${grade}${light}${cost ? `, ${cost}` : ''}`;
+}
+
+/** Cost of a change, where its label does not give it. */
+const COSTS: Readonly<Partial<Record<Fix['change']['kind'], string>>> = {
+  'other-order': 'changes the story',
+  reversed: 'played backwards in the edit',
+  'step-back': 'wider picture, measure again',
+  'shorter-walk': 'a new mark',
+};

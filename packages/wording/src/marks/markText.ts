@@ -1,0 +1,47 @@
+import {
+  displayStepMm,
+  formatDistance,
+  formatGap,
+  type Mark,
+  type MarkReading,
+  type MeasureMethod,
+  ringOf,
+  type ShotPlan,
+  type UnitSystem,
+  withinReach,
+  zoneLensAt,
+} from '@still-heron/core';
+
+/** How a mark was measured. */
+export const MEASURE_WORDS: Readonly<Record<MeasureMethod, string>> = {
+  tape: 'tape',
+  laser: 'laser',
+  picture: 'the picture',
+  eye: 'eye',
+  reference: 'focusing on an object',
+  drawn: 'the floor plan',
+};
+
+/** Which end of the ring is short of a mark; null if the ring reaches it. */
+export function beyondRingText({ beyond }: MarkReading, { optics }: ShotPlan, units: UnitSystem): string | null {
+  const { closeFocusMm, farthestMm } = ringOf(optics.lens);
+  if (beyond === null) return null;
+  return beyond === 'close-focus'
+    ? `closer than the lens can focus: ${formatDistance(closeFocusMm, units)}`
+    : `beyond the end of the scale: ${formatDistance(farthestMm, units)}`;
+}
+
+/** Explains the room around a mark: limits, inputs and assumptions. */
+export function markRoomLines(reading: MarkReading, mark: Mark, { optics, wheel }: ShotPlan, units: UnitSystem): string[] {
+  const { fNumber, circleOfConfusionMm, focalLengthMm } = zoneLensAt(optics, reading.arrivalS);
+  const focusMm = withinReach(ringOf(optics.lens), reading.focusMm);
+  return [
+    `near limit ${formatDistance(reading.nearMm, units)}, far limit ${formatDistance(reading.farMm, units)}`,
+    `computed for f ${Number(focalLengthMm.toFixed(1))} mm, N ${fNumber.toFixed(2)}, C ${(circleOfConfusionMm * 1000).toFixed(1)} µm, the lens as it is at ${reading.arrivalS.toFixed(1)} s`,
+    ...(wheel && optics.lens.response !== 'speed'
+      ? [`the ring at ${reading.ringDeg.toFixed(1)}°; the wheel turns ${wheel.wheelPerRing} × as far`]
+      : []),
+    `measured by ${MEASURE_WORDS[mark.method]}, accurate to about ${formatGap(mark.uncertaintyMm, units)} (assumed)`,
+    `an arrow key changes the distance by ${formatGap(displayStepMm(focusMm, units), units)}`,
+  ];
+}

@@ -1,0 +1,25 @@
+import { formatDistance, type FocusTarget, type ShotPlan, type UnitSystem } from '@still-heron/core';
+
+/** Mark letter of a target, or its description if it has no mark. */
+export function targetName(target: FocusTarget, plan: ShotPlan, units: UnitSystem): string {
+  switch (target.kind) {
+    case 'mark':
+      return markLetter(plan, target.markId);
+    case 'distance':
+      return formatDistance(target.distanceMm ?? Infinity, units);
+    case 'blur':
+      return `soft ${target.towards === 'near' ? 'in front of' : 'behind'} ${markLetter(plan, target.markId)}`;
+    case 'subject':
+      return subjectName(plan, target.subjectId);
+    case 'course':
+      return 'the course';
+  }
+}
+
+export function subjectName(plan: Pick<ShotPlan, 'subjects'>, subjectId: string): string {
+  return plan.subjects.find((subject) => subject.id === subjectId)?.name ?? 'a subject';
+}
+
+export function markLetter(plan: Pick<ShotPlan, 'marks'>, markId: string): string {
+  return plan.marks.find((mark) => mark.id === markId)?.letter ?? 'a mark';
+}

@@ -1,0 +1,57 @@
+import type { PlanNote, PlanNoteCode } from '@still-heron/core';
+import { SUPPORT_WORDS } from '../kit/kitText.js';
+
+/** Last sentence of every caution about movement. */
+export const LOCAL_RULES = 'Local rules and the production’s safety lead decide; no distance here is a safety distance.';
+
+type Writers = { readonly [C in PlanNoteCode]: (note: Extract<PlanNote, { code: C }>) => string };
+
+const WRITERS: Writers = {
+  'ring-by-speed': () =>
+    'This ring answers to the speed of turning: one place on it is not always the same distance. No ring mark and no hard stop holds. Focus by eye, or set the lens to answer by angle.',
+  'no-end-stops': ({ wheel }) =>
+    `The hard stops of ${wheel} can’t be used: a ring that answers to speed moves past its distance while the wheel rests.`,
+  'stale-marks': ({ letters, since }) =>
+    `${letters.join(', ')} ${letters.length === 1 ? 'was' : 'were'} measured before the ${since === 'camera' ? 'camera was moved' : 'lens was changed'}: measure again.`,
+  'zoom-not-tested': ({ drifts }) =>
+    drifts
+      ? 'The shot zooms, and this lens loses focus while zooming.'
+      : 'The shot zooms. Whether this lens holds focus while zooming has not been tested.',
+  'ring-in-steps': ({ steps }) => `The ring moves in ${steps} steps: count the presses, and allow for one too many.`,
+  'stops-without-wheel': ({ letters, wheel }) =>
+    `Hard stops are planned at ${letters.join(' and ')}, and ${wheel ?? 'the ring itself'} has none.`,
+  'too-many-stops': ({ letters }) => `Hard stops are planned at ${letters.join(' and ')}: a wheel has two.`,
+  'stops-stale': () => 'Something changed after the hard stops were set: set them again when the marks are measured.',
+  'outside-stops': ({ letters, stops }) =>
+    `${letters.join(', ')} ${letters.length === 1 ? 'lies' : 'lie'} outside the hard stops at ${stops.join(' and ')}: the wheel does not get there.`,
+  reversed: ({ hasCues }) =>
+    `Shot reversed: all times here are as it is filmed, and the edit plays it backwards. Speech, smoke, water, hair, cloth and falling things give it away.${hasCues ? ' On screen, each cue comes after its pull.' : ''}`,
+  'reversed-walk': () => `People walk backward in this shot: a cleared path and a spotter. ${LOCAL_RULES}`,
+  'camera-moves': () =>
+    `The camera moves in this shot: walk its path before rolling, clear it, and have a spotter where anybody walks backward. ${LOCAL_RULES}`,
+  'out-of-reach': ({ support }) =>
+    `Nobody reaches the ring on a ${SUPPORT_WORDS[support]} while it moves. Use a motor with a remote, fixed focus or autofocus.`,
+  'licensed-people': ({ support }) =>
+    `Licensed people rig and move a ${SUPPORT_WORDS[support]}, with the camera and every loose part tethered. ${LOCAL_RULES}`,
+  'hand-on-stabiliser': () =>
+    'A hand on the ring loads the motors of the stabiliser and shakes the picture. Use a motor, or lock the stabiliser first. Balance it before switching it on.',
+  'zoom-on-stabiliser': () =>
+    'Steadying is set for one focal length and can’t follow a zoom. The balance shifts with the lens, too.',
+  walking: () => `Walking backward or sideways while watching a screen: a spotter, a cleared path, a strap. ${LOCAL_RULES}`,
+  cable: () => 'The display is on a cable: tape it down, relieve the plug, keep it out of the path.',
+  heavy: ({ weightKg }) => `${weightKg} kg in the hands: set it down between takes.`,
+  'missing-parts': ({ rig, parts }) => `Missing on ${rig}: ${parts.join(', ')}.`,
+  diffraction: () => 'At this stop diffraction alone makes every point wider than the limit of sharpness.',
+  'other-shutter': ({ shutterAngleDeg, productionAngleDeg }) =>
+    `The shutter is at ${shutterAngleDeg}°, and the production shoots at ${productionAngleDeg}°. Movement will look different from the other shots.`,
+  squeezed: () =>
+    'The zone of a squeezed picture is computed with the engraved focal length. Judge blur on the unsqueezed picture: the squeeze makes it look narrower.',
+  'type-focal-length': ({ focalLengthMm }) =>
+    `The lens sends no data to the camera. Type its focal length, ${focalLengthMm} mm, where the steadying asks for it.`,
+  'no-zoom-in-to-focus': () => 'Do not zoom in to focus and then go wide, unless a test has shown that this zoom holds focus.',
+};
+
+export function noteText(note: PlanNote): string {
+  // the code picks the writer of its own values
+  return (WRITERS[note.code] as (note: PlanNote) => string)(note);
+}

@@ -1,0 +1,61 @@
+import {
+  type CueTrigger,
+  formatDistance,
+  formatDistanceFigure,
+  type FocusTarget,
+  type RingFigure,
+  type ShotPlan,
+  type UnitSystem,
+  type UpcomingPull,
+} from '@still-heron/core';
+
+/** Degrees for the hand: whole, below ten with a decimal. */
+export function degreesText(deg: number): string {
+  return `${deg < 9.95 ? deg.toFixed(1) : deg.toFixed(0)}°`;
+}
+
+/** A distance as figure and unit, for large type. */
+export function figureAndUnit(mm: number, units: UnitSystem): { figure: string; unit: string } {
+  const figure = formatDistanceFigure(mm, units);
+  const whole = formatDistance(mm, units);
+  return { figure, unit: whole.startsWith(figure) ? whole.slice(figure.length).trim() : '' };
+}
+
+/** Position of the ring: wheel degrees and zone. */
+export function ringText({ wheelDeg, zone }: RingFigure, plan: Pick<ShotPlan, 'wheel'>, units: UnitSystem): string {
+  const what = plan.wheel ? 'wheel' : 'ring';
+  return `${what} ${degreesText(wheelDeg)} · zone ${formatDistanceFigure(zone.nearMm, units)} – ${formatDistanceFigure(zone.farMm, units)}`;
+}
+
+/** Name of the subject of a target; empty for a plain distance. */
+export function targetSubjectName(target: FocusTarget, { marks, subjects }: Pick<ShotPlan, 'marks' | 'subjects'>): string {
+  const id =
+    target.kind === 'subject'
+      ? target.subjectId
+      : target.kind === 'mark' || target.kind === 'blur'
+        ? marks.find((mark) => mark.id === target.markId)?.subjectId
+        : undefined;
+  return subjects.find((subject) => subject.id === id)?.name ?? '';
+}
+
+/** Turn of a pull: degrees, direction and duration. */
+export function turnText({ way, travelDeg, durationS }: Pick<UpcomingPull, 'way' | 'travelDeg' | 'durationS'>): string {
+  return `${degreesText(travelDeg)} ${way}, in ${durationS.toFixed(1)} s`;
+}
+
+const TRIGGERS: Readonly<Record<CueTrigger, string>> = {
+  clock: '',
+  'spoken-line': 'on the spoken line',
+  look: 'on the look',
+  hand: 'on the hand signal',
+};
+
+/** Cue of a waiting pull: "on the spoken line: “…”". */
+export function cueText({ trigger, cue }: Pick<UpcomingPull, 'trigger' | 'cue'>): string {
+  return [TRIGGERS[trigger], cue].filter(Boolean).join(': ');
+}
+
+/** Countdown in tenths of a second, never negative. */
+export function countdownText(seconds: number): string {
+  return Math.max(0, seconds).toFixed(1);
+}

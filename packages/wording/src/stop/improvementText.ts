@@ -1,0 +1,72 @@
+import {
+  type ErrorSource,
+  formatStop,
+  formatStops,
+  type ImprovementChange,
+  type ShotPlan,
+  type UnitSystem,
+} from '@still-heron/core';
+import { capital } from '../capital.js';
+import { fixName } from '../fixes/fixText.js';
+import { markLetter, subjectName, targetName } from '../names.js';
+
+/** Name of an error source. */
+export function errorName(source: ErrorSource, plan: ShotPlan, units: UnitSystem): string {
+  switch (source.kind) {
+    case 'marks':
+      return `${subjectName(plan, source.subjectId)} misses the mark`;
+    case 'timing':
+      return `${subjectName(plan, source.subjectId)} is early or late`;
+    case 'measuring':
+      return `error of measuring ${markLetter(plan, source.markId)}`;
+    case 'cue':
+      return `${pullName(source.pullId, plan, units)} starts early or late`;
+    case 'landing':
+      return `${pullName(source.pullId, plan, units)} lands beside its mark`;
+    case 'following':
+      return 'the hand follows with an error';
+  }
+}
+
+/** Label for removing an error. */
+function withoutName(source: ErrorSource, plan: ShotPlan, units: UnitSystem): string {
+  switch (source.kind) {
+    case 'marks':
+      return `${subjectName(plan, source.subjectId)} hits every mark`;
+    case 'timing':
+      return `${subjectName(plan, source.subjectId)} is always on time`;
+    case 'measuring':
+      return `${capital(markLetter(plan, source.markId))} is measured exactly`;
+    case 'cue':
+      return `${capital(pullName(source.pullId, plan, units))} starts exactly on its cue`;
+    case 'landing':
+      return `${capital(pullName(source.pullId, plan, units))} lands exactly on its mark`;
+    case 'following':
+      return 'The hand follows exactly';
+  }
+}
+
+/** Label of an improvement. */
+export function improvementName(change: ImprovementChange, plan: ShotPlan, units: UnitSystem): string {
+  switch (change.kind) {
+    case 'without':
+      return withoutName(change.source, plan, units);
+    case 'fix':
+      return fixName(change, plan, units);
+    case 'stop':
+      return `Shoot at ${formatStop(change.stop, plan.optics.lens.stopScale)}`;
+    case 'still-camera':
+      return 'The camera stays where it starts';
+  }
+}
+
+/** Cost of an improvement besides time. An error that can only be reduced shows its upper limit. */
+export function improvementCost(change: ImprovementChange): string {
+  if (change.kind === 'stop') return `${formatStops(change.stopsLost)} less light`;
+  return change.kind === 'without' ? 'upper limit' : '';
+}
+
+function pullName(pullId: string, plan: ShotPlan, units: UnitSystem): string {
+  const pull = plan.focusTrack.pulls.find(({ id }) => id === pullId);
+  return pull ? `the pull to ${targetName(pull.target, plan, units)}` : 'the pull';
+}
