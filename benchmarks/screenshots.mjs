@@ -56,7 +56,7 @@ try {
   await page.goto(`${server.address}/shots/${shot('12D')}/stop`);
   await light('Noon');
   await page.locator('[data-testid=drawn][data-done=true]').waitFor({ state: 'attached' });
-  await page.getByRole('button', { name: 'What is wanted, and the day' }).click();
+  await page.getByRole('button', { name: 'Goals and schedule' }).click();
   await page.evaluate(() => document.activeElement.blur());
   await page.waitForTimeout(1000);
   await picture('stop-noon');
@@ -122,7 +122,7 @@ try {
   await picture('kit-camera-dusk');
   await page.goto(`${server.address}/kit/bench`);
   await page.locator('section.compare-row').first().waitFor();
-  await page.getByRole('button', { name: 'Add another' }).click();
+  await page.getByRole('button', { name: 'Add a set-up' }).click();
   await page.evaluate(() => document.activeElement.blur());
   await picture('compare-dusk');
   await page.getByRole('radio', { name: 'Depth' }).click();

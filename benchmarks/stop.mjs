@@ -28,7 +28,7 @@ export async function benchStop(address) {
     const stops = await page.locator('.stop-ticks g').count();
     await page.getByRole('button', { name: 'Where errors come from' }).click();
     const [first, done] = [[], []];
-    const field = page.getByLabel('reacts in');
+    const field = page.getByLabel('reaction time');
     await startFrames(page);
     for (let round = 0; round < ROUNDS; round++) {
       await field.focus();
@@ -53,7 +53,7 @@ export async function benchStop(address) {
     const frames = (what, { median, p95 }) => ({
       what,
       figure: `${median.toFixed(1)} ms median, ${p95.toFixed(1)} ms p95`,
-      aim: 'p95 under 20 ms: 50 frames a second',
+      aim: 'p95 under 20 ms: 50 frame rates',
       holds: p95 < 20,
     });
     const soon = summary(first);

@@ -1,5 +1,5 @@
 import { CoreError, PlanError } from '../errors.js';
-import { type Problem, problem, type ProblemValues } from '../problems.js';
+import { problem, type Problem, type ProblemValues } from '../problems.js';
 import type { Shape } from '../shape.js';
 import type { KitCamera } from './kitCamera.js';
 import { kitCameraShape, kitLensShape, rigShape, wheelShape } from './kitShapes.js';

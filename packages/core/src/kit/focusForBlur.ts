@@ -1,4 +1,4 @@
-import type { LensRing } from './lensRing.js';
+import type { LensRing } from './ring.js';
 import { tapeAtExtension, type ZoneLens } from '../optics/index.js';
 
 /**

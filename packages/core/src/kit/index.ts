@@ -3,13 +3,13 @@ export { calibrationDistances, ringDegOfArc } from './calibration.js';
 export { type Camera, cameraOf, circleMm, pictureSize, type Sharpness } from './camera.js';
 export { assertKitItem, checkKitItem, KIT_KINDS, type KitItems, type KitKind, kitName, lensProblems } from './checkKit.js';
 export {
-  type LensSetup,
   type ComparedSetup,
   compareSetups,
   distanceForWidth,
   fieldOf,
   HELD_EQUAL,
   type HeldEqual,
+  type LensSetup,
   zoneLensOf,
 } from './compare.js';
 export { focusesForBlur, focusForBlur } from './focusForBlur.js';
@@ -42,7 +42,7 @@ export {
   tStopOf,
   widestStopAt,
 } from './lens.js';
-export { lensRing, type LensRing, type LensRingOptions, withinReach } from './lensRing.js';
+export { lensRing, type LensRingOptions, withinReach } from './lensRing.js';
 export { monotoneCubic, type MonotoneCubic } from './monotoneCubic.js';
 export {
   missingParts,
@@ -55,10 +55,10 @@ export {
   SUPPORTS,
   UNREACHABLE_SUPPORTS,
 } from './rig.js';
+export { type LensRing, type RingPoint } from './ring.js';
 export { heldOnRing, nearSign } from './ringEnds.js';
 export { fitHelicoid, type FittedPoint, type RingFit } from './ringFit.js';
 export { scaleProblems } from './scaleProblems.js';
-export { type RingPoint } from './tableRing.js';
 export { ASSUMED_PEAK_DEG_PER_S, ASSUMED_REGRIP_S, defaultWheel, type Wheel, wheelDegOf, wheelNearerTurns } from './wheel.js';
 export {
   choiceColumn,
@@ -73,8 +73,8 @@ export {
 export { lensTable, MAX_KIT_ITEMS, readLensTable, readWheelTable, wheelTable } from './csv/kitTables.js';
 export { readScale } from './csv/readScale.js';
 export {
-  type CellProblem,
   cellPath,
+  type CellProblem,
   type CsvReading,
   type CsvTable,
   readFigure,

@@ -4,7 +4,7 @@ import { AIDS, type AidTest, type KitCamera, type RecordingMode, type SteadyingL
 import { KIT_LIMITS as LIMITS } from './kitLimits.js';
 import { HOLD_TESTS, type KitLens, type Lens, RING_RESPONSES } from './lens.js';
 import { PULLERS, type Rig, type RigPart, SUPPORTS } from './rig.js';
-import type { RingPoint } from './tableRing.js';
+import type { RingPoint } from './ring.js';
 import type { Wheel } from './wheel.js';
 
 const id = text(LIMITS.id);

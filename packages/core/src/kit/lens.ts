@@ -1,7 +1,8 @@
 import { conjugates, geometricStop } from '../optics/index.js';
 import { stopScale, type StopScale } from '../units/index.js';
-import { lensRing, type LensRing } from './lensRing.js';
-import type { RingPoint } from './tableRing.js';
+import { lensRing } from './lensRing.js';
+import type { LensRing } from './ring.js';
+import type { RingPoint } from './ring.js';
 
 /**
  * What the focus ring responds to. Marks hold only for `angle`; with `steps` they are counts of presses; with `speed` they do

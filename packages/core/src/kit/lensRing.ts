@@ -1,29 +1,8 @@
 import { assertInRange } from '../errors.js';
 import { conjugates, tapeAtExtension } from '../optics/index.js';
 import { assertOnRing, assertReach } from './ringEnds.js';
-import { type RingPoint, tableRing } from './tableRing.js';
-
-/** The focus ring: converts tape distance to ring angle and back. */
-export interface LensRing {
-  /**
-   * Ring angle in degrees for a tape distance; Infinity allowed.
-   *
-   * @throws {CoreError} `closer-than-close-focus`, `beyond-the-scale`, `not-a-number`
-   */
-  angleAt(distanceMm: number): number;
-  /**
-   * Tape distance for a ring angle: the inverse of `angleAt`, to 1e-9 relative.
-   *
-   * @throws {CoreError} `outside-ring`, `not-a-number`
-   */
-  distanceAt(ringDeg: number): number;
-  /** Turn between the two ends of the scale, in degrees. */
-  readonly throwDeg: number;
-  /** Nearest distance on the ring. */
-  readonly closeFocusMm: number;
-  /** Farthest distance on the ring: Infinity unless a scale table ends before it. */
-  readonly farthestMm: number;
-}
+import type { LensRing, RingPoint } from './ring.js';
+import { tableRing } from './tableRing.js';
 
 export type LensRingOptions =
   | {

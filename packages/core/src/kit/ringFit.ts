@@ -1,5 +1,5 @@
 import { conjugates } from '../optics/index.js';
-import type { RingPoint } from './tableRing.js';
+import type { RingPoint } from './ring.js';
 
 /** A scale point compared with the fitted helicoid. */
 export interface FittedPoint {

@@ -4,7 +4,7 @@ import { calibrationDistances, ringDegOfArc } from './calibration';
 import { fitHelicoid } from './ringFit';
 import { lensRing } from './lensRing';
 import { defaultLens, ringOf } from './lens';
-import type { RingPoint } from './tableRing';
+import type { RingPoint } from './ring';
 import { scaleProblems } from './scaleProblems';
 
 const lens65 = defaultLens({ name: '65 mm T2.2', focalLengthMm: 65, closeFocusMm: 650 });

@@ -1,5 +1,5 @@
-import { type Problem, problem } from '../problems.js';
-import type { RingPoint } from './tableRing.js';
+import { problem, type Problem } from '../problems.js';
+import type { RingPoint } from './ring.js';
 
 /**
  * Lists every reason why scale points make no ring, by point. `lensRing` throws only the first.

@@ -1,15 +1,8 @@
 import { CoreError } from '../errors.js';
 import { problem } from '../problems.js';
-import type { LensRing } from './lensRing.js';
 import { monotoneCubic } from './monotoneCubic.js';
+import type { LensRing, RingPoint } from './ring.js';
 import { assertOnRing, assertReach } from './ringEnds.js';
-
-/** A point of a lens scale, engraved or taped. */
-export interface RingPoint {
-  /** Tape distance, > 0; null for infinity */
-  readonly distanceMm: number | null;
-  readonly ringDeg: number;
-}
 
 /**
  * A ring from scale points: shape-preserving cubic of angle over 1/distance.

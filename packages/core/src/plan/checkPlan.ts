@@ -1,5 +1,5 @@
 import { PlanError } from '../errors.js';
-import { type Problem, problem } from '../problems.js';
+import { problem, type Problem } from '../problems.js';
 import { lensProblems, widestStopAt } from '../kit/index.js';
 import { tracksOf, timeProblems } from './checkTimes.js';
 import { focalLengthAt } from './opticsOverTime.js';

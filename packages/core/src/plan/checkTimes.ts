@@ -1,4 +1,4 @@
-import { type Problem, problem } from '../problems.js';
+import { problem, type Problem } from '../problems.js';
 import { type FocusTrackPlan, type FocusTarget, pullEndS, type ShotPlan } from './shotPlan.js';
 
 /** Tolerance for rounding of times in seconds: far below a frame. */

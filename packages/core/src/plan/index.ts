@@ -51,31 +51,31 @@ export { targetDistanceMm, targetOverTime, type TargetOverTime, type TrackPositi
 export { spansWhere, type TimeSpan } from './timeSpans.js';
 export { upgradePlan } from './upgradePlan.js';
 export { type GearDifference, gearDifferences, type RingSummary } from './differences/gearDifferences.js';
-export { planDifferences, type PlanDifference, type PlanPart } from './differences/planDifferences.js';
+export { type PlanDifference, planDifferences, type PlanPart } from './differences/planDifferences.js';
 export { joinAlternates, showAlternate, splitAlternates } from './edits/alternates.js';
 export { addBeat, changeBeat, MIN_BEAT_S, removeBeat } from './edits/beats.js';
 export { changeAim, changeCameraKey, moveCameraTo, removeAim, removeCameraKey, setAim } from './edits/cameraPath.js';
 export { changeCoursePoint } from './edits/course.js';
 export {
   addSubjectAt,
+  adoptDrawnDistance,
   clearFloor,
   placeMark,
   setLensHeight,
   setSubjectHeight,
   startFloor,
-  adoptDrawnDistance,
   walkTo,
 } from './edits/floor.js';
 export {
+  chooseCamera,
+  chooseLens,
+  chooseRig,
+  chooseWheel,
   detachFromKit,
   type GearChange,
   gearChanges,
   type GearPart,
   type KitNow,
-  chooseCamera,
-  chooseLens,
-  chooseRig,
-  chooseWheel,
 } from './edits/gear.js';
 export { copyOnFloor, type FloorItem, moveOnFloor, removeFromFloor } from './edits/group.js';
 export { nextId } from './edits/ids.js';
@@ -118,5 +118,5 @@ export { stepBack } from './edits/stepBack.js';
 export { addStay, addSubject, changeStay, changeSubject, removeSubject } from './edits/subjects.js';
 export { withTargets } from './edits/targets.js';
 export { withDrawnDistances } from './edits/withDrawnDistances.js';
-export { isCameraMoving, planNotes } from './notes/planNotes.js';
 export { type PlanNote, type PlanNoteCode } from './notes/planNote.js';
+export { isCameraMoving, planNotes } from './notes/planNotes.js';

@@ -1,4 +1,4 @@
-import { type Problem, problem } from '../problems.js';
+import { problem, type Problem } from '../problems.js';
 import {
   type CellProblem,
   choiceColumn,

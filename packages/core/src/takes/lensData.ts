@@ -1,4 +1,4 @@
-import { type Problem, problem } from '../problems.js';
+import { problem, type Problem } from '../problems.js';
 import { cellPath, type CsvTable, readFigure, ringOf, tidyHeading, tidyTable, unreadFigure, withinReach } from '../kit/index.js';
 import type { ShotPlan } from '../plan/index.js';
 import { frameOfTimecode, timecodeBase } from '../roll/index.js';

@@ -1,7 +1,7 @@
 import type { CueEvent } from '../roll/index.js';
 import { type Method, METHODS, PLAN_LIMITS, type ShotPlan, stopAt } from '../plan/index.js';
 import { CoreError } from '../errors.js';
-import { type Problem, problem } from '../problems.js';
+import { problem, type Problem } from '../problems.js';
 import { boolean, list, nullable, object, oneOf, quantity, type Shape, text } from '../shape.js';
 import type { LoggedHit } from './corrections.js';
 import type { UsableSpan } from './judgeTake.js';

@@ -3,10 +3,10 @@ import {
   addSubject,
   addSubjectAt,
   changeCameraKey,
+  chooseWheel,
   moveCameraTo,
   newPlan,
   type ShotPlan,
-  chooseWheel,
 } from '../plan/index';
 import { defaultWheel, ringOf } from '../kit/index';
 import { followSpeed } from './followSpeed';

@@ -1,4 +1,4 @@
-import { type Problem, problem } from '../problems.js';
+import { problem, type Problem } from '../problems.js';
 import { MM_PER_FOOT, MM_PER_INCH, MM_PER_METRE, type UnitSystem } from './unitSystem.js';
 
 /** A typed distance: its value, or a problem to show beside the field. */

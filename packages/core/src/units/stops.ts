@@ -1,4 +1,4 @@
-import { type Problem, problem } from '../problems.js';
+import { problem, type Problem } from '../problems.js';
 
 /** Scale of a lens's stop ring: transmission (T) or geometric (f). */
 export type StopScale = 'T' | 'f';

@@ -1,4 +1,4 @@
-import { type Problem, problem } from '../problems.js';
+import { problem, type Problem } from '../problems.js';
 
 /** A typed time: its value, or a problem to show beside the field. */
 export type ParsedTime =

@@ -1,8 +1,8 @@
 export { comparePlans, type MarkShift, type PlanComparison } from './comparePlans.js';
 export { disagreement, type Disagreement } from './disagreement.js';
 export { evaluatePull } from './evaluatePull.js';
-export { exceedsHandLimit } from './peakSpeed.js';
 export { evaluateRing, type RingVerdict } from './evaluateRing.js';
+export { exceedsHandLimit } from './peakSpeed.js';
 export {
   type BeatVerdict,
   type Cause,

@@ -3,13 +3,13 @@ import { defaultLens, defaultWheel } from '../kit/index';
 import { blurDiameterMm, depthOfField } from '../optics/index';
 import {
   addOpticsChange,
+  chooseLens,
+  chooseWheel,
   newPlan,
   removePull,
   setFocalLength,
   setStop,
   type ShotPlan,
-  chooseLens,
-  chooseWheel,
   zoneLensAt,
 } from '../plan/index';
 import { comparePlans } from './comparePlans';

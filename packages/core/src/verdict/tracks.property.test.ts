@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { twoPeople } from '../../test/plans';
 import { defaultLens, defaultWheel } from '../kit/index';
-import { addOpticsChange, changeOpticsChange, checkPlan, setFocalLength, setStop, chooseLens, chooseWheel } from '../plan/index';
+import { addOpticsChange, changeOpticsChange, checkPlan, chooseLens, chooseWheel, setFocalLength, setStop } from '../plan/index';
 import { comparePlans } from './comparePlans';
 import { evaluatePull } from './evaluatePull';
 

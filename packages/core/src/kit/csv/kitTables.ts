@@ -1,7 +1,7 @@
 import { parseDistance } from '../../units/index.js';
 import { checkKitItem } from '../checkKit.js';
 import { HOLD_TESTS, type KitLens, type Lens, defaultLens, RING_RESPONSES } from '../lens.js';
-import type { RingPoint } from '../tableRing.js';
+import type { RingPoint } from '../ring.js';
 import { defaultWheel, type Wheel } from '../wheel.js';
 import {
   choiceColumn,

@@ -1,7 +1,7 @@
-import { type Problem, problem } from '../../problems.js';
+import { problem, type Problem } from '../../problems.js';
 import { MM_PER_FOOT, MM_PER_INCH, parseDistance } from '../../units/index.js';
 import { KIT_LIMITS } from '../kitLimits.js';
-import type { RingPoint } from '../tableRing.js';
+import type { RingPoint } from '../ring.js';
 import {
   type CellProblem,
   cellPath,

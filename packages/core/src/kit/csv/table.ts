@@ -1,4 +1,4 @@
-import { type Problem, problem, type ProblemCode, type ProblemValues } from '../../problems.js';
+import { problem, type Problem, type ProblemCode, type ProblemValues } from '../../problems.js';
 
 /** Rows of cells of a CSV file; the first row is line 1. The caller has already split the cells. */
 export type CsvTable = readonly (readonly string[])[];

@@ -2,31 +2,17 @@ import { RANDOM_PLANS } from '../../../test/randomPlans';
 import { twoPeople } from '../../../test/plans';
 import { defaultWheel } from '../../kit/index';
 import { solveTrack } from '../../track/index';
-import {
-  addBeat,
-  addPull,
-  addSubject,
-  changeBeat,
-  changeMark,
-  changePull,
-  changeSubject,
-  chooseWheel,
-  removeBeat,
-  removePull,
-  removeSubject,
-  reversed,
-  setDuration,
-  setGoals,
-  setHand,
-  setHandLimit,
-  setLens,
-  setSchedule,
-  setStop,
-  setTrackStart,
-  type ShotPlan,
-  splitAlternates,
-  startFloor,
-} from '../index';
+import { addBeat, changeBeat, removeBeat } from '../edits/beats';
+import { addPull, changePull, removePull, setTrackStart } from '../edits/pulls';
+import { addSubject, changeSubject, removeSubject } from '../edits/subjects';
+import { changeMark } from '../edits/marks';
+import { chooseWheel } from '../edits/gear';
+import { reversed } from '../edits/reverse';
+import { setDuration, setGoals, setHand, setHandLimit, setSchedule } from '../edits/shot';
+import { setLens, setStop } from '../edits/optics';
+import type { ShotPlan } from '../shotPlan';
+import { splitAlternates } from '../edits/alternates';
+import { startFloor } from '../edits/floor';
 import { type PlanDifference, planDifferences } from './planDifferences';
 
 const differences = (after: ShotPlan, before = twoPeople()) => planDifferences(before, after);

@@ -1,5 +1,5 @@
 import { stopsAt, tStopOf } from '../../kit/index.js';
-import { changeMark, planDistances, setStop, type ShotPlan, stepBack, chooseWheel } from '../../plan/index.js';
+import { changeMark, chooseWheel, planDistances, setStop, type ShotPlan, stepBack } from '../../plan/index.js';
 import type { CompleteVerdict } from '../pullVerdict.js';
 import { smallestBest, type TriedFix, tryFix } from './fix.js';
 import { blamedPulls } from './pullFixes.js';
