@@ -65,3 +65,13 @@ export {
   pullTargetText,
   takeVerdictText,
 } from './takes/takeText.js';
+export {
+  NO_TAKES,
+  REPAIR_WORDS,
+  reportFrameRates,
+  reportSpan,
+  reportSummary,
+  reportTakeHead,
+  reportTakeLines,
+  reportTitle,
+} from './takes/reportText.js';

@@ -1,0 +1,95 @@
+import {
+  formatStop,
+  frameRateFigures,
+  type MarkHit,
+  type RankedSpan,
+  type Repair,
+  screenTimeS,
+  spanWords,
+  type StopScale,
+  type Take,
+  usableSpansOf,
+} from '@still-heron/core';
+import { counted } from '../figure.js';
+import { HIT_WORDS } from './takeText.js';
+
+/** How a take was repaired in the edit. */
+export const REPAIR_WORDS: Readonly<Record<Repair, string>> = {
+  reversed: 'played backwards',
+  'focus-check-cut': 'focus check cut out',
+  retimed: 'speed changed',
+  'blur-added': 'blur added',
+};
+
+export const NO_TAKES = 'No take has been logged yet.';
+
+export function reportTitle(production: string): string {
+  return `${production}: takes for the editor`;
+}
+
+/** "Takes for the editor, 2026-03-01. 3 takes, 2 usable, 1 repaired." */
+export function reportSummary(
+  madeAt: Date,
+  takes: { readonly all: number; readonly usable: number; readonly repaired: number },
+): string {
+  const { all, usable, repaired } = takes;
+  return `Takes for the editor, ${madeAt.toISOString().slice(0, 10)}. ${counted(all, 'take')}, ${usable} usable, ${repaired} repaired.`;
+}
+
+/** Frame rates of a shot, and how long a second lasts on screen. */
+export function reportFrameRates(captureFps: number, deliveryFps: number): string {
+  const { stretch } = frameRateFigures(captureFps, deliveryFps);
+  const played = `, played back at ${deliveryFps}: one second lasts ${Number(stretch.toFixed(2))} s on screen`;
+  return `${captureFps} fps${stretch === 1 ? '' : played}`;
+}
+
+/** One of the best spans: its rank, place in the take, and time on screen. */
+export function reportSpan(
+  index: number,
+  span: RankedSpan,
+  take: Omit<Take, 'track'>,
+  { captureFps, deliveryFps }: { readonly captureFps: number; readonly deliveryFps: number },
+): string {
+  const onScreen = screenTimeS(span.lengthS, captureFps, deliveryFps).toFixed(1);
+  return `${index + 1}.  take ${span.number}   ${spanWords(span, take)}   ${onScreen} s on screen`;
+}
+
+/** Heading of a take: its grades, and whether it was cut short or shot reversed. */
+export function reportTakeHead(number: number, take: Omit<Take, 'track'>): string {
+  const parts = [
+    `Take ${number}`,
+    take.isCircled && 'circled',
+    take.focus ?? 'not checked',
+    take.performance && `performance ${take.performance}`,
+    take.isCutShort && 'cut short',
+    take.gear.isReversed && 'SHOT REVERSED',
+  ];
+  return parts.filter(Boolean).join(', ');
+}
+
+/**
+ * Details of a take, one line each.
+ *
+ * @param pullName - target of a pull
+ */
+export function reportTakeLines(take: Omit<Take, 'track'>, stopScale: StopScale, pullName: (pullId: string) => string): string[] {
+  const { gear, focusChecks, repairs } = take;
+  const spans = (list: readonly Parameters<typeof spanWords>[0][]) => list.map((span) => spanWords(span, take)).join('; ');
+  const usable = usableSpansOf(take);
+  const faults = take.hits.filter(({ hit }) => hit !== 'hit').map(({ hit, pullId }) => faultLine(hit, pullName(pullId)));
+  const lines = [
+    `${gear.lens}, ${formatStop(gear.stop, stopScale)}, ${gear.camera}${gear.puller ? `, pulled by ${gear.puller}` : ''}`,
+    usable.length > 0 && `use ${spans(usable)}`,
+    focusChecks.length > 0 && `cut out ${spans([...focusChecks])}: focus check`,
+    faults.length > 0 && `focus: ${faults.join(', ')}`,
+    repairs.length > 0 && `repairs: ${repairs.map((repair) => REPAIR_WORDS[repair]).join(', ')}`,
+    take.whyKept && `kept although soft: ${take.whyKept}`,
+    take.note && take.note !== take.whyKept && take.note,
+    take.checkedOn && `checked on ${take.checkedOn}${take.checkMagnification ? ` at ${take.checkMagnification} ×` : ''}`,
+  ];
+  return lines.filter((line): line is string => Boolean(line));
+}
+
+function faultLine(hit: MarkHit, at: string): string {
+  return `${HIT_WORDS[hit]} at ${at}`;
+}
