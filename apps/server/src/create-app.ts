@@ -70,7 +70,7 @@ async function assemble(config: Config, open: OpenDatabase): Promise<NestExpress
 
   const description = new DocumentBuilder()
     .setTitle('Still Heron')
-    .setDescription('Productions, shots in shooting order and their plans, and the kit they draw on.')
+    .setDescription('Productions, their shots with plans and takes, and the kit that the shots use.')
     .setVersion('1')
     .build();
   SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, description));

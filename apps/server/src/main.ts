@@ -11,7 +11,7 @@ async function main(): Promise<void> {
   } catch (error) {
     await app.close();
     throw (error as NodeJS.ErrnoException).code === 'EADDRINUSE'
-      ? new Error(`Port ${config.port} is taken. Stop what uses it, or set PORT to another one.`)
+      ? new Error(`Port ${config.port} is in use. Stop the program that uses it, or set PORT to another one.`)
       : error;
   }
   const where = config.databaseUrl === null ? config.dataFolder : 'the PostgreSQL server of DATABASE_URL';

@@ -15,13 +15,13 @@ const slates = async (productionId: string) =>
   ((await server.request.get(`/api/productions/${productionId}/shots`).expect(200)).body as ShotView[]).map(({ slate }) => slate);
 
 describe('productions', () => {
-  test('are made, listed, renamed, and given their units', async () => {
+  test('are made, listed, renamed, and given their shutter angle', async () => {
     const made = await makeProduction(server, '  The Bell Foundry ');
-    expect(made).toMatchObject({ name: 'The Bell Foundry', units: 'metric', version: 1, shotCount: 0 });
+    expect(made).toMatchObject({ name: 'The Bell Foundry', shutterAngleDeg: 180, version: 1, shotCount: 0 });
     const changed = (
-      await server.request.patch(`/api/productions/${made.id}`).send({ version: 1, units: 'imperial' }).expect(200)
+      await server.request.patch(`/api/productions/${made.id}`).send({ version: 1, shutterAngleDeg: 90 }).expect(200)
     ).body as ProductionView;
-    expect(changed).toMatchObject({ name: 'The Bell Foundry', units: 'imperial', version: 2 });
+    expect(changed).toMatchObject({ name: 'The Bell Foundry', shutterAngleDeg: 90, version: 2 });
     const all = (await server.request.get('/api/productions').expect(200)).body as ProductionView[];
     expect(all.map(({ id }) => id)).toContain(made.id);
   });

@@ -126,9 +126,9 @@ test.each([
 test('null where something may be left out is not leaving it out', async () => {
   const production = await makeProduction(server);
   for (const body of [
-    { version: 1, units: null },
+    { version: 1, shutterAngleDeg: null },
     { version: 1, name: null },
-    { version: 1, units: 'furlongs' },
+    { version: 1, shutterAngleDeg: 'wide' },
   ]) {
     const answer = await server.request.patch(`/api/productions/${production.id}`).send(body);
     await expectRefused(answer.status, answer.body as ErrorBody);

@@ -1,6 +1,6 @@
 import { ApiProperty } from '@nestjs/swagger';
 import { PLAN_LIMITS } from '@still-heron/core';
-import { Choice, Ids, Optional, Quantity, Text, Version } from './fields.js';
+import { Ids, Optional, Quantity, Text, Version } from './fields.js';
 
 export const UNIT_SYSTEMS = ['metric', 'imperial'] as const;
 export const PRODUCTION_NAME = { min: 1, max: 80 } as const;
@@ -18,10 +18,6 @@ export class ChangeProduction {
   @Optional()
   @Text({ ...PRODUCTION_NAME, description: 'Working title' })
   name?: string;
-
-  @Optional()
-  @Choice(UNIT_SYSTEMS, 'What a bare number means, and how lengths are printed')
-  units?: (typeof UNIT_SYSTEMS)[number];
 
   @Optional()
   @Quantity(PLAN_LIMITS.shutterAngleDeg, 'The shutter angle it is shot at, in degrees')
@@ -43,8 +39,6 @@ export class ProductionView {
   version!: number;
   @ApiProperty({ type: String })
   name!: string;
-  @ApiProperty({ enum: UNIT_SYSTEMS })
-  units!: (typeof UNIT_SYSTEMS)[number];
   @ApiProperty({ type: Number })
   shutterAngleDeg!: number;
   @ApiProperty({ type: Number })

@@ -6,7 +6,7 @@ export class DataFolderInUse extends Error {
   constructor(folder: string, processId: number) {
     super(
       `Another Still Heron (process ${processId}) is using the data folder ${folder}. ` +
-        `Stop that one first, or set STILL_HERON_DATA to another folder. Two at once would lose what one of them saves.`,
+        `Stop that one first, or set STILL_HERON_DATA to another folder. Two at once would overwrite each other’s data.`,
     );
     this.name = 'DataFolderInUse';
   }

@@ -25,20 +25,13 @@ export const productions = pgTable(
   {
     id: uuid('id').primaryKey().defaultRandom(),
     name: text('name').notNull(),
-    units: text('units', { enum: ['metric', 'imperial'] })
-      .notNull()
-      .default('metric'),
-    /** Shutter angle of the production; a shot with another one shows a note */
     shutterAngleDeg: doublePrecision('shutter_angle_deg').notNull().default(180),
     /** Increased by every change of the row and of the shooting order */
     version: integer('version').notNull().default(1),
     createdAt: moment('created_at').notNull().defaultNow(),
     updatedAt: moment('updated_at').notNull().defaultNow(),
   },
-  (table) => [
-    check('productions_units', sql`${table.units} in ('metric', 'imperial')`),
-    check('productions_name', sql`length(${table.name}) > 0`),
-  ],
+  (table) => [check('productions_name', sql`length(${table.name}) > 0`)],
 );
 
 export const shots = pgTable(

@@ -55,7 +55,7 @@ const bodyA: KitCamera = {
     software: '4.2',
   })),
   retestAfterDays: 180,
-  notes: 'Magnify is on the second button under the screen. Outlines: page 3 of the screen’s own menu.',
+  notes: 'Magnify is on the second button under the screen. Peaking: page 3 of the screen’s menu.',
 };
 
 const bodyB: KitCamera = {
@@ -181,7 +181,7 @@ const lenses: readonly KitLens[] = [
       frontDiameterMm: 82,
       ringDiameterMm: 80,
     }),
-    { notes: 'The ring answers by speed unless set otherwise in the body.' },
+    { notes: 'The ring answers to speed unless the body is set otherwise.' },
   ),
 ];
 
@@ -192,7 +192,7 @@ const lens135Now: KitLens = {
     ...lenses[4]!.lens,
     ring: { kind: 'table', points: taped(135, 1000, 306, [10_000, 5000, 3000, 2200, 1700, 1400, 1200]) },
   },
-  notes: 'Read again after its service: it turns six degrees farther.',
+  notes: 'Read again after its service: the throw is six degrees longer.',
 };
 
 const wheels: readonly Wheel[] = [

@@ -11,7 +11,7 @@ export function jsonOnly(request: Request, response: Response, next: NextFunctio
   if (!hasBody || isPicture || request.is('application/json')) return next();
   const body: ErrorBody = {
     code: 'not-json',
-    message: 'the body does not say it is JSON',
+    message: 'the content type is not JSON',
     path: '',
     need: 'the content type application/json',
   };

@@ -104,7 +104,7 @@ export class KitController {
   @Post(':kind/:itemId/restore')
   @HttpCode(200)
   @ApiParam({ name: 'kind', enum: KIT_KINDS })
-  @ApiOkResponse({ type: KitItemView, description: 'A deletion taken back' })
+  @ApiOkResponse({ type: KitItemView, description: 'Undoes a deletion' })
   restore(@Kind() kind: KitKind, @ItemId() id: string): Promise<KitItemView> {
     return this.kit.restore(kind, id);
   }

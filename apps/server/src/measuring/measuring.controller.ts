@@ -15,7 +15,7 @@ export class MeasuringController {
   constructor(@Inject(MeasuringService) private readonly measuring: MeasuringService) {}
 
   @Post('readings')
-  @ApiCreatedResponse({ type: ReadingView, description: 'Passed on to whoever listens' })
+  @ApiCreatedResponse({ type: ReadingView, description: 'Passed on to all listening pages' })
   send(@Body() body: SendReading): ReadingView {
     return this.measuring.send(body);
   }
@@ -28,7 +28,7 @@ export class MeasuringController {
   }
 
   @Sse('events')
-  @ApiOkResponse({ description: 'Readings as they come: server-sent events of the type `reading`, each a ReadingView' })
+  @ApiOkResponse({ description: 'Readings as server-sent events of the type `reading`, each a ReadingView' })
   events(): Observable<MessageEvent> {
     const { readings } = this.measuring;
     const over = readings.pipe(ignoreElements(), endWith(null));

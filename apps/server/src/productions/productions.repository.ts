@@ -7,7 +7,7 @@ import { productions, shots } from '../database/schema.js';
 export type ProductionRow = typeof productions.$inferSelect & { shotCount: number };
 
 /** Editable fields of a production. */
-export type ProductionChanges = Partial<Pick<typeof productions.$inferInsert, 'name' | 'units' | 'shutterAngleDeg'>>;
+export type ProductionChanges = Partial<Pick<typeof productions.$inferInsert, 'name' | 'shutterAngleDeg'>>;
 
 /** All database access for productions. */
 @Injectable()
@@ -39,7 +39,6 @@ export class ProductionsRepository {
       .select({
         id: productions.id,
         name: productions.name,
-        units: productions.units,
         shutterAngleDeg: productions.shutterAngleDeg,
         version: productions.version,
         createdAt: productions.createdAt,

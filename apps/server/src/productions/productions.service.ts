@@ -23,11 +23,10 @@ export class ProductionsService {
   }
 
   /** @throws {RequestProblem} 404, 409 */
-  async change(id: string, { version, name, units, shutterAngleDeg }: ChangeProduction): Promise<ProductionView> {
+  async change(id: string, { version, name, shutterAngleDeg }: ChangeProduction): Promise<ProductionView> {
     const stored = await this.find(id);
     const isChanged = await this.repository.update(id, version, {
       ...(name === undefined ? {} : { name: name.trim() }),
-      ...(units === undefined ? {} : { units }),
       ...(shutterAngleDeg === undefined ? {} : { shutterAngleDeg }),
     });
     if (!isChanged) throw versionConflict(version, stored.version);
@@ -35,6 +34,6 @@ export class ProductionsService {
   }
 }
 
-function toView({ id, version, name, units, shutterAngleDeg, shotCount, updatedAt }: ProductionRow): ProductionView {
-  return { id, version, name, units, shutterAngleDeg, shotCount, updatedAt: updatedAt.toISOString() };
+function toView({ id, version, name, shutterAngleDeg, shotCount, updatedAt }: ProductionRow): ProductionView {
+  return { id, version, name, shutterAngleDeg, shotCount, updatedAt: updatedAt.toISOString() };
 }

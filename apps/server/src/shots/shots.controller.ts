@@ -79,7 +79,7 @@ export class ShotsController {
 
   @Post('shots/:shotId/restore')
   @HttpCode(200)
-  @ApiOkResponse({ type: ShotView, description: 'A deletion taken back' })
+  @ApiOkResponse({ type: ShotView, description: 'Undoes a deletion' })
   restore(@Param('shotId', ShotId) id: string): Promise<ShotView> {
     return this.shots.restore(id);
   }

@@ -14,9 +14,9 @@ const DEFAULT_SEED = 1;
   name: 'takes',
   type: Number,
   required: false,
-  description: `1 to ${MAX_TRIALS_PER_REQUEST}; ${DEFAULT_TRIALS} without`,
+  description: `1 to ${MAX_TRIALS_PER_REQUEST}; default ${DEFAULT_TRIALS}`,
 })
-@ApiQuery({ name: 'seed', type: Number, required: false, description: 'The same seed draws the same takes' })
+@ApiQuery({ name: 'seed', type: Number, required: false, description: 'The same seed draws the same simulated takes' })
 @Controller('shots/:shotId')
 export class StopController {
   constructor(@Inject(StopService) private readonly stop: StopService) {}

@@ -19,6 +19,7 @@ import {
   TakePageView,
   TakeRowView,
   TakeView,
+  UNIT_SYSTEMS,
 } from '@still-heron/contract';
 import { FOCUS_GRADES, MARK_HITS } from '@still-heron/core';
 import { choiceFrom, ProductionId, ShotId, TakeId, versionFrom, wholeFrom } from '../http/validation.js';
@@ -52,11 +53,11 @@ export class TakesController {
   @ApiQuery({ name: 'search', type: String, required: false, description: 'In slate, title or note' })
   @ApiQuery({ name: 'circled', enum: ['true', 'false'], required: false })
   @ApiQuery({ name: 'focus', enum: FOCUS_GRADES, required: false })
-  @ApiQuery({ name: 'hit', enum: MARK_HITS, required: false, description: 'With a mark that was hit so' })
+  @ApiQuery({ name: 'hit', enum: MARK_HITS, required: false, description: 'With a mark that was hit this way' })
   @ApiQuery({ name: 'lens', type: String, required: false })
   @ApiQuery({ name: 'method', type: String, required: false })
   @ApiQuery({ name: 'puller', type: String, required: false })
-  @ApiQuery({ name: 'order', enum: LOG_ORDERS, required: false, description: 'The newest first without it' })
+  @ApiQuery({ name: 'order', enum: LOG_ORDERS, required: false, description: 'Default: newest first' })
   @ApiQuery({ name: 'page', type: Number, required: false, description: 'From 1 on' })
   @ApiQuery({ name: 'size', type: Number, required: false, description: `Up to ${MAX_PAGE_SIZE}` })
   @ApiOkResponse({ type: TakePageView })
@@ -95,12 +96,18 @@ export class TakesController {
   }
 
   @Get('productions/:productionId/takes/report.pdf')
-  @ApiQuery({ name: 'shot', type: String, required: false, description: 'Of this shot alone' })
+  @ApiQuery({ name: 'shot', type: String, required: false, description: 'Only of this shot' })
+  @ApiQuery({ name: 'units', enum: UNIT_SYSTEMS, required: false, description: 'Units of distances; default: metric' })
   @ApiProduces('application/pdf')
   @Header('Content-Type', 'application/pdf')
   @ApiOkResponse({ description: 'For the editor: which spans to use, what to cut out, and why' })
-  async report(@Param('productionId', ProductionId) productionId: string, @Query('shot') shot: unknown): Promise<StreamableFile> {
-    return new StreamableFile(await this.takes.report(productionId, shotFrom(shot)), { type: 'application/pdf' });
+  async report(
+    @Param('productionId', ProductionId) productionId: string,
+    @Query('shot') shot: unknown,
+    @Query('units') units: unknown,
+  ): Promise<StreamableFile> {
+    const printed = choiceFrom('units', units, UNIT_SYSTEMS) ?? 'metric';
+    return new StreamableFile(await this.takes.report(productionId, shotFrom(shot), printed), { type: 'application/pdf' });
   }
 
   @Get('takes/:takeId')

@@ -8,8 +8,8 @@ import type {
   TakeRowView,
   TakeView,
 } from '@still-heron/contract';
-import { checkTake, PlanError, type Take, upgradeTake } from '@still-heron/core';
-import { targetName } from '@still-heron/wording';
+import { checkTake, PlanError, type Take, type UnitSystem, upgradeTake } from '@still-heron/core';
+import { pullTargetText } from '@still-heron/wording';
 import { notFound, versionConflict } from '../http/request-problem.js';
 import { ProductionsService } from '../productions/productions.service.js';
 import { ShotsService } from '../shots/shots.service.js';
@@ -85,18 +85,15 @@ export class TakesService {
   }
 
   /** The editor's report of a production, or of one shot, as a PDF. @throws {RequestProblem} 404 */
-  async report(productionId: string, shotId: string | null): Promise<Buffer> {
-    const { name, units } = await this.productions.find(productionId);
+  async report(productionId: string, shotId: string | null, units: UnitSystem): Promise<Buffer> {
+    const { name } = await this.productions.find(productionId);
     const shots = await this.shots.inOrder(productionId);
     const takes = await this.repository.whole(productionId, shotId);
     const reported = shots.flatMap(({ id, slate, title, plan }): ReportedShot[] => {
       const own = takes.filter((row) => row.shotId === id);
       if (own.length === 0) return [];
       const { captureFps, deliveryFps } = plan;
-      const pullName = (pullId: string) => {
-        const target = plan.focusTrack.pulls.find((pull) => pull.id === pullId)?.target;
-        return target ? targetName(target, plan, units) : 'a pull that is gone';
-      };
+      const pullName = (pullId: string) => pullTargetText(pullId, plan, units);
       const all = own.map((row) => ({ number: row.number, take: toRowView(row).take }));
       return [{ slate, title, captureFps, deliveryFps, stopScale: plan.optics.lens.stopScale, pullName, takes: all }];
     });

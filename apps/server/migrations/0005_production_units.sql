@@ -1,0 +1,2 @@
+ALTER TABLE "productions" DROP CONSTRAINT "productions_units";--> statement-breakpoint
+ALTER TABLE "productions" DROP COLUMN "units";
