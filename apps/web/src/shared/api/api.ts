@@ -26,10 +26,7 @@ export const api = createApi({
       query: (name) => ({ url: 'productions', method: 'POST', body: { name } }),
       invalidatesTags: ['Production'],
     }),
-    changeProduction: build.mutation<
-      ProductionView,
-      { id: string; version: number; name?: string; units?: ProductionView['units']; shutterAngleDeg?: number }
-    >({
+    changeProduction: build.mutation<ProductionView, { id: string; version: number; name?: string; shutterAngleDeg?: number }>({
       query: ({ id, ...body }) => ({ url: `productions/${id}`, method: 'PATCH', body }),
       invalidatesTags: ['Production'],
     }),
@@ -169,9 +166,15 @@ export function problemOf(error: unknown): { isUnreachable: boolean; body: Error
     isUnreachable,
     body: {
       code: isUnreachable ? 'unreachable' : 'internal',
-      message: isUnreachable ? 'The server does not answer' : 'The server could not do it',
+      message: isUnreachable ? 'The server does not answer' : 'The server failed',
       path: '',
       need: isUnreachable ? 'the server running; this page tries again by itself' : 'another try',
     },
   };
+}
+
+declare module '../store/hooks' {
+  interface RootState {
+    readonly api: ReturnType<typeof api.reducer>;
+  }
 }

@@ -11,10 +11,10 @@ const worker: EvaluatorWorker = {
     return transfer(verdict, buffersOf(verdict));
   },
   summarise,
-  mends: findFixes,
+  fixes: findFixes,
   trackOffer,
   smallestChanges,
-  helps: suggestImprovements,
+  improvements: suggestImprovements,
   methods: methodOffers,
   ...createTrialRunner(),
 };

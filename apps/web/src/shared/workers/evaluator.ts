@@ -1,19 +1,25 @@
-import { type SmallestChange, SOLVER_WAYS, type Fix, type ShotPlan, type UnitSystem } from '@still-heron/core';
-import { createEvaluator } from './latestWins';
+import { type SmallestChange, SOLVER_WAYS, type Fix, type PullVerdict, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { createLatest, once } from './latest';
 import type { TrackOffer, ShotSummary } from './protocol';
 import { startWorker } from './startWorker';
 
 const { remote } = startWorker();
 
 /** Evaluator of the open shot; one per page. */
-export const evaluator = createEvaluator((plan) => remote.evaluate(plan));
+export const evaluator = createLatest<ShotPlan, PullVerdict>({
+  start: once(async (plan) => remote.evaluate(plan)),
+  pace: 'newest',
+});
 
 /** Summary of a shot for its row; a plan that can't be evaluated says so in its row. */
 export async function summariseShot(plan: ShotPlan, units: UnitSystem): Promise<ShotSummary> {
   return remote.summarise(plan, units).catch((error: unknown) => ({
     outcome: 'unreadable' as const,
     parts: [
-      { tone: 'soft' as const, text: `This plan can't be judged: ${error instanceof Error ? error.message : 'unknown reason'}.` },
+      {
+        tone: 'soft' as const,
+        text: `This plan can’t be evaluated: ${error instanceof Error ? error.message : 'unknown reason'}.`,
+      },
     ],
     sketch: [],
     softSpans: [],
@@ -26,7 +32,7 @@ let fixWorker: ReturnType<typeof startWorker> | null = null;
 /** Fixes for a plan; empty if it can't be evaluated. */
 export async function fixesFor(plan: ShotPlan): Promise<readonly Fix[]> {
   fixWorker ??= startWorker();
-  return fixWorker.remote.mends(plan).catch((error: unknown) => {
+  return fixWorker.remote.fixes(plan).catch((error: unknown) => {
     console.error(error);
     return [];
   });
@@ -50,9 +56,9 @@ let solverWorker: ReturnType<typeof startWorker> | null = null;
 export function solveTracksFor(
   plan: ShotPlan,
   onProgress: (done: number) => void,
-): { readonly lines: Promise<SolvedTracks>; readonly cancel: () => void } {
+): { readonly solved: Promise<SolvedTracks>; readonly cancel: () => void } {
   const used = (solverWorker ??= startWorker());
-  const lay = async (): Promise<SolvedTracks> => {
+  const solve = async (): Promise<SolvedTracks> => {
     const offers: TrackOffer[] = [];
     for (const [index, way] of SOLVER_WAYS.entries()) {
       const offer = await used.remote.trackOffer(plan, way);
@@ -66,5 +72,5 @@ export function solveTracksFor(
     used.stop();
     if (solverWorker === used) solverWorker = null;
   };
-  return { lines: lay(), cancel };
+  return { solved: solve(), cancel };
 }

@@ -40,13 +40,13 @@ export interface EvaluatorWorker extends TrialRunner {
   evaluate(plan: ShotPlan): PullVerdict;
   summarise(plan: ShotPlan, units: UnitSystem): ShotSummary;
   /** Fixes, best first */
-  mends(plan: ShotPlan): Fix[];
+  fixes(plan: ShotPlan): Fix[];
   /** A track worked out in one way; null if there is nothing to work out */
   trackOffer(plan: ShotPlan, way: SolverWay): TrackOffer | null;
   /** Changes that make an impossible plan possible */
   smallestChanges(plan: ShotPlan): SmallestChange[];
   /** Possible improvements, not simulated yet */
-  helps(plan: ShotPlan): Improvement[];
+  improvements(plan: ShotPlan): Improvement[];
   /** Plans of all focus methods, not simulated yet */
   methods(plan: ShotPlan): MethodOffer[];
 }

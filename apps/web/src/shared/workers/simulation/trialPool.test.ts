@@ -99,10 +99,10 @@ describe('asking anew while takes are drawn', () => {
 
   test('the first figures are waited for, then what is newest goes on; what lies between is never drawn', () => {
     const { pool, jobs } = slowPool();
-    const asker = createLatestRates<string>(() => pool, { takes: 10, seed: 1, rank: 0 });
+    const rates = createLatestRates<string>(() => pool, { takes: 10, seed: 1, rank: 0 });
     const heard: string[] = [];
-    asker.subscribe(() => heard.push(asker.latest()?.key ?? 'nothing'));
-    for (const key of ['a', 'b', 'c']) asker.ask(key, [ask]);
+    rates.subscribe(() => heard.push(rates.latest()?.key.key ?? 'nothing'));
+    for (const key of ['a', 'b', 'c']) rates.ask({ key: key, asks: [ask] });
     expect(jobs).toHaveLength(1);
     jobs[0]!.job.onProgress(progress());
     expect(heard).toEqual(['a']);
@@ -110,57 +110,57 @@ describe('asking anew while takes are drawn', () => {
     jobs[1]!.job.onProgress(progress(true));
     expect(heard).toEqual(['a', 'c']);
     // nothing runs any more: what is asked now starts at once
-    asker.ask('d', [ask]);
+    rates.ask({ key: 'd', asks: [ask] });
     expect([jobs.length, jobs[1]!.isGivenUp]).toEqual([3, false]);
-    asker.stop();
-    expect([asker.latest(), jobs[2]!.isGivenUp]).toEqual([null, true]);
+    rates.forget();
+    expect([rates.latest(), jobs[2]!.isGivenUp]).toEqual([null, true]);
   });
 
   test('one that is paced draws to the end, then rests twice as long as that took', () => {
     jest.useFakeTimers();
     const { pool, jobs } = slowPool();
-    const asker = createLatestRates<string>(() => pool, { takes: 10, seed: 1, rank: 0, isPaced: true });
-    asker.ask('a', [ask]);
+    const rates = createLatestRates<string>(() => pool, { takes: 10, seed: 1, rank: 0, isPaced: true });
+    rates.ask({ key: 'a', asks: [ask] });
     jest.advanceTimersByTime(60);
     jobs[0]!.job.onProgress(progress());
-    asker.ask('b', [ask]);
+    rates.ask({ key: 'b', asks: [ask] });
     expect([jobs.length, jobs[0]!.isGivenUp]).toEqual([1, false]);
     jest.advanceTimersByTime(40);
     jobs[0]!.job.onProgress(progress(true));
-    asker.ask('c', [ask]);
+    rates.ask({ key: 'c', asks: [ask] });
     jest.advanceTimersByTime(190);
     expect(jobs).toHaveLength(1);
     jest.advanceTimersByTime(20);
     expect(jobs).toHaveLength(2);
     jobs[1]!.job.onProgress(progress(true));
-    expect(asker.latest()!.key).toBe('c');
+    expect(rates.latest()!.key.key).toBe('c');
     // nothing waits: after the rest what is asked starts at once
     jest.advanceTimersByTime(300);
-    asker.ask('d', [ask]);
+    rates.ask({ key: 'd', asks: [ask] });
     expect(jobs).toHaveLength(3);
     jest.useRealTimers();
   });
 
   test('once there are figures a new question gives the old one up; with nothing to ask nothing runs', () => {
     const { pool, jobs } = slowPool();
-    const asker = createLatestRates<string>(() => pool, { takes: 10, seed: 1, rank: 0 });
-    asker.ask('a', [ask]);
+    const rates = createLatestRates<string>(() => pool, { takes: 10, seed: 1, rank: 0 });
+    rates.ask({ key: 'a', asks: [ask] });
     jobs[0]!.job.onProgress(progress());
-    asker.ask('b', [ask]);
+    rates.ask({ key: 'b', asks: [ask] });
     expect([jobs.length, jobs[0]!.isGivenUp]).toEqual([2, true]);
     jobs[1]!.job.onProgress(progress());
-    asker.ask('c', []);
+    rates.ask({ key: 'c', asks: [] });
     expect([jobs.length, jobs[1]!.isGivenUp]).toEqual([2, true]);
   });
 
   test('what is known may be enough: it stays, and nothing more is drawn', () => {
     const { pool, jobs } = slowPool();
-    const asker = createLatestRates<string>(() => pool, { takes: 10, seed: 1, rank: 0 });
-    asker.ask('a', [ask]);
+    const rates = createLatestRates<string>(() => pool, { takes: 10, seed: 1, rank: 0 });
+    rates.ask({ key: 'a', asks: [ask] });
     jobs[0]!.job.onProgress(progress());
-    asker.settle();
-    expect([asker.latest()!.key, jobs[0]!.isGivenUp]).toEqual(['a', true]);
-    asker.ask('b', [ask]);
+    rates.settle();
+    expect([rates.latest()!.key.key, jobs[0]!.isGivenUp]).toEqual(['a', true]);
+    rates.ask({ key: 'b', asks: [ask] });
     expect(jobs).toHaveLength(2);
   });
 });

@@ -23,7 +23,7 @@ export function trialPool(): TrialPool {
 let adviceWorker: ReturnType<typeof startWorker> | null = null;
 
 export async function improvementsFor(plan: ShotPlan): Promise<readonly Improvement[]> {
-  return (adviceWorker ??= startWorker()).remote.helps(plan);
+  return (adviceWorker ??= startWorker()).remote.improvements(plan);
 }
 
 export async function methodsFor(plan: ShotPlan): Promise<readonly MethodOffer[]> {

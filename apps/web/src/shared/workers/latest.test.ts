@@ -1,5 +1,8 @@
 import { newPlan, type PullVerdict, type ShotPlan } from '@still-heron/core';
-import { createEvaluator } from './latestWins';
+import { createLatest, once } from './latest';
+
+const createEvaluator = (evaluate: (plan: ShotPlan) => Promise<PullVerdict>) =>
+  createLatest<ShotPlan, PullVerdict>({ start: once(evaluate), pace: 'newest' });
 
 const plan = (durationS: number): ShotPlan => ({ ...newPlan(), durationS });
 const verdict = { status: 'incomplete', missing: ['distance'] } as const satisfies PullVerdict;
@@ -19,7 +22,7 @@ test('only the newest plan counts: the ones between are never computed, and an a
   const worker = slowWorker();
   const evaluator = createEvaluator(worker.evaluate);
   const heard: number[] = [];
-  evaluator.subscribe(() => heard.push(evaluator.latest()!.plan.durationS));
+  evaluator.subscribe(() => heard.push(evaluator.latest()!.key.durationS));
   for (const durationS of [1, 2, 3, 4]) evaluator.ask(plan(durationS));
   expect(worker.asked.map((job) => job.plan.durationS)).toEqual([1]);
   worker.asked[0]!.answer(verdict);
@@ -45,11 +48,11 @@ test('a plan that can’t be computed leaves the last verdict, and the next plan
   evaluator.ask(plan(2));
   worker.asked[1]!.fail(new Error('no'));
   await settle();
-  expect(evaluator.latest()!.plan.durationS).toBe(1);
+  expect(evaluator.latest()!.key.durationS).toBe(1);
   evaluator.ask(plan(3));
   worker.asked[2]!.answer(verdict);
   await settle();
-  expect(evaluator.latest()!.plan.durationS).toBe(3);
+  expect(evaluator.latest()!.key.durationS).toBe(3);
   expect(error).toHaveBeenCalledTimes(1);
 });
 
@@ -62,4 +65,25 @@ test('one who stops listening hears no more', async () => {
   worker.asked[0]!.answer(verdict);
   await settle();
   expect(listener).not.toHaveBeenCalled();
+});
+
+test('a forgotten answer is gone, and an answer on its way is dropped: another shot never shows it', async () => {
+  const worker = slowWorker();
+  const evaluator = createEvaluator(worker.evaluate);
+  const heard = jest.fn();
+  evaluator.subscribe(heard);
+  evaluator.ask(plan(1));
+  worker.asked[0]!.answer(verdict);
+  await settle();
+  evaluator.ask(plan(2));
+  evaluator.forget();
+  expect(evaluator.latest()).toBeNull();
+  expect(heard).toHaveBeenCalledTimes(2);
+  worker.asked[1]!.answer(verdict);
+  await settle();
+  expect(evaluator.latest()).toBeNull();
+  evaluator.ask(plan(3));
+  worker.asked[2]!.answer(verdict);
+  await settle();
+  expect(evaluator.latest()!.key.durationS).toBe(3);
 });
