@@ -2,11 +2,12 @@ import { App as AntdApp, ConfigProvider } from 'antd';
 import { type ComponentType, useEffect, useMemo } from 'react';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { sendTakes } from '../features/roll/sendTakes';
-import { saveNow, sendLeftovers } from '../features/shot/saving';
+import { kitSaver } from '../features/kit/kitSaving';
+import { shotSaver } from '../features/shot/saving';
 import { PartFailed } from '../ui/PartFailed';
 import { pages } from './pages';
 import { PALETTES } from '../ui/theme/palette';
-import { useAppDispatch, useAppSelector } from './store';
+import { useAppDispatch, useAppSelector } from '../shared/store/hooks';
 import { antdTheme } from '../ui/theme/antdTheme';
 
 /**
@@ -51,9 +52,12 @@ export function App() {
   const theme = useMemo(() => antdTheme(light), [light]);
   const dispatch = useAppDispatch();
   useEffect(() => {
-    void dispatch(sendLeftovers());
+    for (const saver of [shotSaver, kitSaver]) void dispatch(saver.sendLeftovers());
     void sendTakes(dispatch);
-    const onOnline = () => void dispatch(saveNow());
+    const onOnline = () => {
+      for (const { saveNow, sendLeftovers } of [shotSaver, kitSaver])
+        void dispatch(saveNow()).then(() => dispatch(sendLeftovers()));
+    };
     window.addEventListener('online', onOnline);
     return () => window.removeEventListener('online', onOnline);
   }, [dispatch]);

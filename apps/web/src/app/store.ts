@@ -1,17 +1,17 @@
 import { configureStore } from '@reduxjs/toolkit';
-import { useDispatch, useSelector, useStore } from 'react-redux';
 import { api } from '../shared/api/api';
-import { kitSavingMiddleware } from '../features/kit/kitSaving';
+import { kitSaver } from '../features/kit/kitSaving';
 import { kitSavingReducer } from '../features/kit/kitSavingSlice';
 import { kitReducer } from '../features/kit/kitSlice';
-import { savingMiddleware } from '../features/shot/saving';
+import { shotSaver } from '../features/shot/saving';
 import { savingReducer } from '../features/shot/savingSlice';
 import { sessionReducer } from '../features/shot/sessionSlice';
 import { shotReducer } from '../features/shot/shotSlice';
+import type { Store } from '../shared/store/hooks';
 import { preferencesReducer, readPreferences, writePreferences } from '../shared/preferences';
 
 /** The store holds small plain JSON, apart from the API cache. Typed arrays of verdicts stay outside, in the evaluator. */
-export function createStore(storage: Storage) {
+export function createStore(storage: Storage): Store {
   const store = configureStore({
     reducer: {
       api: api.reducer,
@@ -25,7 +25,7 @@ export function createStore(storage: Storage) {
     preloadedState: { preferences: readPreferences(storage) },
     middleware: (getDefault) =>
       getDefault({ serializableCheck: false, immutableCheck: false })
-        .prepend(savingMiddleware.middleware, kitSavingMiddleware.middleware)
+        .prepend(shotSaver.middleware, kitSaver.middleware)
         .concat(api.middleware),
   });
   let known = store.getState().preferences;
@@ -35,10 +35,3 @@ export function createStore(storage: Storage) {
   });
   return store;
 }
-
-export type Store = ReturnType<typeof createStore>;
-export type RootState = ReturnType<Store['getState']>;
-
-export const useAppDispatch = useDispatch.withTypes<Store['dispatch']>();
-export const useAppSelector = useSelector.withTypes<RootState>();
-export const useAppStore = useStore.withTypes<Store>();

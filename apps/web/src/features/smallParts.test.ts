@@ -1,6 +1,6 @@
 import { addPull, addStay, addSubject, newPlan } from '@still-heron/core';
-import { LIGHTS, PALETTES } from '../ui/theme/palette';
-import { readPreferences, writePreferences } from '../shared/preferences';
+import { PALETTES } from '../ui/theme/palette';
+import { LIGHTS, readPreferences, writePreferences } from '../shared/preferences';
 import { nextPull, offeredPull, pullTimeS } from './pull/nextPull';
 import { nextSlate } from './shots/nextSlate';
 
@@ -49,7 +49,14 @@ describe('what the device remembers', () => {
     let kept = '';
     writePreferences(
       { setItem: (_, value) => (kept = value) },
-      { light: 'noon', axis: 'distance', units: 'imperial', tester: 'Maren', outlines: { isOn: true, strength: 0.3, detail: 2 } },
+      {
+        light: 'noon',
+        axis: 'distance',
+        units: 'imperial',
+        tester: 'Maren',
+        productionId: 'p',
+        peaking: { isOn: true, strength: 0.3, detail: 2 },
+      },
     );
     expect(readPreferences(storage(kept))).toEqual(JSON.parse(kept));
     for (const broken of [null, '{', '{"light":"neon","axis":7}'])
@@ -58,8 +65,12 @@ describe('what the device remembers', () => {
         axis: 'hand',
         units: 'metric',
         tester: '',
-        outlines: { isOn: false, strength: 0.6, detail: 1 },
+        peaking: { isOn: false, strength: 0.6, detail: 1 },
+        productionId: null,
       });
+    // an older page stored peaking under another name
+    const outlines = { isOn: true, strength: 0.3, detail: 2 };
+    expect(readPreferences(storage(JSON.stringify({ outlines }))).peaking).toEqual(outlines);
   });
 });
 

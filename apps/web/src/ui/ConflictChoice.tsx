@@ -16,7 +16,7 @@ export function ConflictChoice({ children, onMine, onTheirs }: Props) {
       <Button type="primary" onClick={onMine}>
         Keep mine
       </Button>
-      <Button onClick={onTheirs}>Take theirs</Button>
+      <Button onClick={onTheirs}>Use theirs</Button>
     </aside>
   );
 }

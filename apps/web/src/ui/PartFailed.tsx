@@ -7,11 +7,11 @@ export function PartFailed() {
   return (
     <PageNote title="This page could not be shown.">
       <p role="alert">
-        {error instanceof Error ? error.message : 'The reason is not known'}. What you edited is kept here. Is the server running?
-        Start it again with npm start (or npm run demo), then:
+        {error instanceof Error ? error.message : 'Unknown reason'}. Your edits are kept here. Is the server running? Start it
+        with npm start (or npm run demo), then:
       </p>
       <button type="button" className="main-action" onClick={() => window.location.reload()}>
-        Load it again
+        Load the page again
       </button>
     </PageNote>
   );

@@ -23,9 +23,9 @@ export function Unreachable({ error, retry }: Props) {
     >
       <p role="alert">
         {isUnreachable
-          ? 'Start it again with npm start (or npm run demo). This page tries every two seconds and goes on by itself; what you edited is kept here.'
+          ? 'Start it again with npm start (or npm run demo). This page tries again every two seconds. Your edits are kept here.'
           : body.code === 'not-found'
-            ? 'It may have been deleted, or the address is not whole.'
+            ? 'It may have been deleted, or the address is incomplete.'
             : `Needed: ${body.need}.`}
       </p>
       {!isUnreachable && <a href="/productions">Back to the productions</a>}

@@ -24,7 +24,7 @@ export function CompareRowView({ layout, row }: Props) {
           <rect x={nearX} width={Math.max(farX - nearX, 2)} y={AXIS_Y - 30} height={44} className="zone-band" />
           {isFarBeyond && (
             <text x={farX - 4} y={AXIS_Y - 36} textAnchor="end" className="chart-label">
-              goes on ›
+              to infinity ›
             </text>
           )}
         </>
@@ -102,7 +102,7 @@ export function RowAxis({ layout, units }: { readonly layout: CompareLayout; rea
       </text>
       <text x={0} y={33} className="chart-label compare-scale">
         {units === 'metric' ? 'metres, to scale' : 'feet, to scale'}
-        {layout.loupeTimes > 1.5 && `; zones again, ${Math.round(layout.loupeTimes)} × larger`}
+        {layout.loupeTimes > 1.5 && `; zones below, enlarged ${Math.round(layout.loupeTimes)} ×`}
       </text>
     </svg>
   );

@@ -16,11 +16,11 @@ import { useState } from 'react';
 import { useSize } from '../../shared/useSize';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { WordChoice } from '../../ui/fields/WordChoice';
-import { useKit } from '../kit/useKit';
+import { useKit } from '../../shared/api/useKit';
 import { compareLayout } from './compareLayout';
 import { CompareRowView, Frame, RowAxis } from './CompareRow';
 import { matchLine, SetupPicker } from './SetupPicker';
-import type { CalculatorProps } from './ZoneCalculator';
+import type { CalculatorProps } from './calculatorProps';
 
 const HELD: readonly { readonly value: HeldEqual; readonly word: string }[] = [
   { value: 'framing', word: 'the same framing' },
@@ -55,16 +55,16 @@ export function CompareView({ optics, units }: CalculatorProps) {
         ))}
       </p>
       <div className="compare-ask">
-        <WordChoice label="Held equal" chosen={held} choices={HELD} onChoose={setHeld} />
+        <WordChoice label="Compare at" chosen={held} choices={HELD} onChoose={setHeld} />
         <DistanceField
-          label={held === 'framing' ? 'the first one’s distance' : 'distance of all'}
+          label={held === 'framing' ? 'distance of the first set-up' : 'distance of all set-ups'}
           distanceMm={distanceMm}
           units={units}
           range={{ minMm: 4 * optics.focalLengthMm, maxMm: 1_000_000, reason: 'compared' }}
           onChange={setDistanceMm}
           testId="compare-distance"
         />
-        <DistanceField label="background behind them" distanceMm={backgroundMm} units={units} onChange={setBackgroundMm} />
+        <DistanceField label="background behind the subject" distanceMm={backgroundMm} units={units} onChange={setBackgroundMm} />
       </div>
       <div className="compare-rows">
         {setups.map((setup, index) => (
@@ -97,7 +97,7 @@ export function CompareView({ optics, units }: CalculatorProps) {
           {size && <RowAxis layout={layout} units={units} />}
           <span />
           {others.length < MOST - 1 ? (
-            <Button onClick={() => setOthers([...others, nextSetup(optics, setups, kitLenses)])}>Add another</Button>
+            <Button onClick={() => setOthers([...others, nextSetup(optics, setups, kitLenses)])}>Add a set-up</Button>
           ) : (
             <span />
           )}
@@ -117,7 +117,8 @@ function Figures({ compared: { at, distanceMm, closeFocusMm }, match, units }: F
   if (!at)
     return (
       <p className="compare-figures tone-soft">
-        It would stand at {formatDistance(distanceMm, units)} and focuses from {formatDistance(closeFocusMm, units)} on.
+        It would have to stand at {formatDistance(distanceMm, units)} , and it focuses from {formatDistance(closeFocusMm, units)}{' '}
+        on.
       </p>
     );
   return (
@@ -130,7 +131,7 @@ function Figures({ compared: { at, distanceMm, closeFocusMm }, match, units }: F
         </dd>
       </div>
       <div>
-        <dt>the hand’s room</dt>
+        <dt>ring window</dt>
         <dd className="figure">{at.windowDeg.toFixed(1)}°</dd>
       </div>
       <div>

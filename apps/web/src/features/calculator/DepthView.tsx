@@ -5,7 +5,7 @@ import { useDrag } from '../../shared/gestures/useDrag';
 import { type Size, useSize } from '../../shared/useSize';
 import { nudgeDistance } from '../../ui/fields/readDistance';
 import { depthLayout } from './depthLayout';
-import type { CalculatorProps } from './ZoneCalculator';
+import type { CalculatorProps } from './calculatorProps';
 
 /** Depth of the zone over distance: behind the plane of focus upward, in front of it downward, one line per stop. */
 export function DepthView(props: CalculatorProps) {
@@ -54,7 +54,7 @@ function Chart({
   const { left, right, top, bottom, zeroY } = layout;
   const ring = ringOf(optics.lens);
   return (
-    <svg width={size.width} height={size.height} role="group" aria-label="The zone over distance">
+    <svg width={size.width} height={size.height} role="group" aria-label="Zone by distance">
       <path d={layout.zone} className="depth-zone" />
       {layout.yTicks.map(({ at, label }) => (
         <g key={`${label}${at}`}>
@@ -100,7 +100,7 @@ function Chart({
         transform={`translate(${layout.x(atMm)},0)`}
         role="slider"
         tabIndex={0}
-        aria-label="Distance looked at"
+        aria-label="Distance"
         aria-valuenow={Math.round(atMm)}
         aria-valuetext={formatDistance(atMm, units)}
         onKeyDown={(event) => {

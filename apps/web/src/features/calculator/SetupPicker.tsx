@@ -15,7 +15,7 @@ import { problemText } from '@still-heron/wording';
 import { Choice } from '../../ui/fields/Choice';
 import { NumberField } from '../../ui/fields/NumberField';
 import { QuantityField } from '../../ui/fields/QuantityField';
-import { useKit } from '../kit/useKit';
+import { useKit } from '../../shared/api/useKit';
 
 interface Props {
   readonly setup: LensSetup;
@@ -100,7 +100,7 @@ export function SetupPicker({ setup, number, onChange, onRemove }: Props) {
       </div>
       {onRemove && (
         <button type="button" className="quiet" onClick={onRemove}>
-          Take it away
+          Remove
         </button>
       )}
     </div>
@@ -113,5 +113,5 @@ export function matchLine(first: LensSetup, other: LensSetup): string | null {
   const match = matchFormat({ focalLengthMm: first.focalLengthMm, fNumber: fNumberOf(first.lens, first.stop) }, from, to);
   if (Math.abs(match.ratio - 1) < 0.005) return null;
   const stop = stopOfFNumber(other.lens, match.fNumber);
-  return `The first one’s picture here: ${match.focalLengthMm.toFixed(0)} mm at ${formatStop(stop, other.lens.stopScale)} (× ${match.ratio.toFixed(2)}, by the diagonals).`;
+  return `Framing of the first set-up: ${match.focalLengthMm.toFixed(0)} mm at ${formatStop(stop, other.lens.stopScale)} (× ${match.ratio.toFixed(2)}, by the picture diagonals).`;
 }

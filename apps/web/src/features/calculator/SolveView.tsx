@@ -22,7 +22,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { NumberField } from '../../ui/fields/NumberField';
-import type { CalculatorProps } from './ZoneCalculator';
+import type { CalculatorProps } from './calculatorProps';
 
 /** Inverse questions about the zone: which stop, which focus distance, is the nose still sharp. */
 export function SolveView(props: CalculatorProps) {
@@ -44,7 +44,7 @@ function StopAnswer({ optics, fNumber, onStop }: { optics: LensSetup; fNumber: n
   if (stop > lens.narrowestStop)
     return (
       <p className="tone-soft">
-        It would take {Number.isFinite(stop) ? text : 'more than any stop'}, and the lens closes to{' '}
+        It needs {Number.isFinite(stop) ? text : 'narrower than any stop'}, and the lens stops down to{' '}
         {formatStop(lens.narrowestStop, lens.stopScale)}.
       </p>
     );
@@ -58,15 +58,15 @@ function StopAnswer({ optics, fNumber, onStop }: { optics: LensSetup; fNumber: n
     <>
       <p>
         <strong className="tone-sharp">{formatStop(third, lens.stopScale)}</strong>{' '}
-        {stop < widest ? 'wide open is more than enough' : `or closed further; exactly ${text}`}{' '}
+        {stop < widest ? 'the widest stop is more than enough' : `or narrower; exactly ${text}`}{' '}
         <Button size="small" onClick={() => onStop(third)}>
-          Set it
+          Use this stop
         </Button>
       </p>
       {airyMm > circleMm && (
         <p className="tone-edge">
           At {formatStop(third, lens.stopScale)} diffraction makes every point {(airyMm * 1000).toFixed(1)} µm wide, more than the{' '}
-          {(circleMm * 1000).toFixed(1)} µm that pass for sharp.
+          {(circleMm * 1000).toFixed(1)} µm of the circle of confusion.
         </p>
       )}
     </>
@@ -79,8 +79,8 @@ function HoldBoth({ optics, units, onStop }: CalculatorProps) {
   const answer = attempt(() => holdBoth(zoneLensOf(optics), nearMm, farMm));
   const ring = ringOf(optics.lens);
   return (
-    <section aria-label="Hold two distances">
-      <h2>Hold two distances at once</h2>
+    <section aria-label="Two distances sharp">
+      <h2>Two distances sharp at once</h2>
       <div className="field-pair">
         <DistanceField label="from" distanceMm={nearMm} units={units} onChange={setNearMm} testId="hold-near" />
         <DistanceField label="to" distanceMm={farMm} units={units} onChange={setFarMm} testId="hold-far" />
@@ -91,7 +91,7 @@ function HoldBoth({ optics, units, onStop }: CalculatorProps) {
         <>
           <p>
             Focus at <strong className="tone-sharp">{formatDistance(answer.value.focusDistanceMm, units)}</strong>
-            {answer.value.focusDistanceMm < ring.closeFocusMm && ', nearer than the lens focuses'}.
+            {answer.value.focusDistanceMm < ring.closeFocusMm && ', closer than the lens can focus'}.
           </p>
           <StopAnswer optics={optics} fNumber={answer.value.fNumber} onStop={onStop} />
         </>
@@ -122,10 +122,10 @@ function Allowance({ optics, units, onStop }: CalculatorProps) {
     <section aria-label="Allow for a miss">
       <h2>Allow for a miss</h2>
       <div className="field-pair">
-        <DistanceField label="their mark is at" distanceMm={atMm} units={units} onChange={setAtMm} />
+        <DistanceField label="the mark is at" distanceMm={atMm} units={units} onChange={setAtMm} />
         <span />
-        {gap('may come nearer', nearerMm, setNearerMm)}
-        {gap('may stay behind', fartherMm, setFartherMm)}
+        {gap('may be closer by', nearerMm, setNearerMm)}
+        {gap('may be farther by', fartherMm, setFartherMm)}
       </div>
       {'problem' in answer ? (
         <p className="tone-soft">{answer.problem}</p>
@@ -139,7 +139,7 @@ function Allowance({ optics, units, onStop }: CalculatorProps) {
 /** Distances of parts of a face from the near eye in mm, positive away from the lens. Typical values, editable. */
 const FACE = [
   { word: 'nose', mm: -25 },
-  { word: 'far eye, turned', mm: 30 },
+  { word: 'far eye, head turned', mm: 30 },
   { word: 'ear', mm: 95 },
 ] as const;
 
@@ -150,7 +150,7 @@ function Features({ optics, units }: CalculatorProps) {
   const zone = attempt(() => depthOfField({ ...lens, focusDistanceMm: atMm }));
   return (
     <section aria-label="Small features">
-      <h2>Sharp on the near eye: what else is?</h2>
+      <h2>Sharp on the near eye: what else is sharp?</h2>
       <DistanceField label="the eye is at" distanceMm={atMm} units={units} onChange={setAtMm} />
       {'problem' in zone ? (
         <p className="tone-soft">{zone.problem}</p>
@@ -173,7 +173,7 @@ function Features({ optics, units }: CalculatorProps) {
                     onChange={(mm) => setOffsets(offsets.map((item, k) => (k === index ? mm : item)))}
                   />
                   <strong className={circles <= 1 ? 'tone-sharp' : 'tone-soft'}>
-                    {circles <= 1 ? 'sharp' : `soft, ${circles.toFixed(1)} × what passes`}
+                    {circles <= 1 ? 'sharp' : `soft, ${circles.toFixed(1)} circles of confusion`}
                   </strong>
                 </li>
               );
@@ -181,7 +181,7 @@ function Features({ optics, units }: CalculatorProps) {
           </ul>
           <p className="figure">
             {closeUp(zone.value.inFrontMm)} in front,{' '}
-            {zone.value.behindMm === Infinity ? 'everything' : closeUp(zone.value.behindMm)} behind · magnified{' '}
+            {zone.value.behindMm === Infinity ? 'everything' : closeUp(zone.value.behindMm)} behind · enlarged{' '}
             {zone.value.magnification.toFixed(3)} ×
           </p>
         </>
@@ -201,8 +201,8 @@ function Hyperfocal({ optics, units, onStop }: CalculatorProps) {
   const stops = stopsAt(lens, optics.focalLengthMm).filter((_, index, all) => index % 3 === 0 || index === all.length - 1);
   return (
     <section aria-label="Hyperfocal distances">
-      <h2>All of it, to infinity</h2>
-      <p className="haze">Focus at the hyperfocal distance: sharp from half of it on.</p>
+      <h2>Everything to infinity</h2>
+      <p className="haze">Focus at the hyperfocal distance: sharp from half of it to infinity.</p>
       <table className="hyper-table">
         <thead>
           <tr>

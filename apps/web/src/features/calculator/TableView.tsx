@@ -16,7 +16,7 @@ import { createPortal, flushSync } from 'react-dom';
 import { useSize } from '../../shared/useSize';
 import { printCsv, saveFile } from '../../shared/files/csv';
 import { tableDistances } from './tableDistances';
-import type { CalculatorProps } from './ZoneCalculator';
+import type { CalculatorProps } from './calculatorProps';
 
 interface Row {
   readonly key: number;

@@ -1,4 +1,3 @@
-import type { LensSetup, UnitSystem } from '@still-heron/core';
 import { startTransition, Suspense, useState } from 'react';
 import { lazyPart } from '../../shared/lazyPart';
 import { WordChoice } from '../../ui/fields/WordChoice';
@@ -6,6 +5,7 @@ import { CompareView } from './CompareView';
 import { DepthView } from './DepthView';
 import { SolveView } from './SolveView';
 import './calculator.css';
+import type { CalculatorProps } from './calculatorProps';
 
 /** The table needs a large package, so it is loaded when first shown. */
 const TableView = lazyPart(() => import('./TableView').then(({ TableView }) => TableView));
@@ -14,16 +14,9 @@ export const CALCULATOR_VIEWS = [
   { value: 'compare', word: 'Compare' },
   { value: 'depth', word: 'Depth' },
   { value: 'table', word: 'Table' },
-  { value: 'solve', word: 'Ask' },
+  { value: 'solve', word: 'Solve' },
 ] as const;
 export type CalculatorViewName = (typeof CALCULATOR_VIEWS)[number]['value'];
-
-export interface CalculatorProps {
-  readonly optics: LensSetup;
-  readonly units: UnitSystem;
-  /** Sets the stop of the shown set-up */
-  readonly onStop: (stop: number) => void;
-}
 
 /** Zone calculator: effects of camera, lens and stop on the zone, in four views. */
 export function ZoneCalculator(props: CalculatorProps) {
@@ -32,7 +25,7 @@ export function ZoneCalculator(props: CalculatorProps) {
     <>
       <div className="bench-bar">
         <WordChoice
-          label="View of the bench"
+          label="View of the zone calculator"
           chosen={view}
           choices={CALCULATOR_VIEWS}
           onChoose={(next) => startTransition(() => setView(next))}

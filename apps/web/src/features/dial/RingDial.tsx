@@ -9,7 +9,7 @@ import {
 } from '@still-heron/core';
 import { useMemo } from 'react';
 import { subjectColour } from '../../charts/subjectColour';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { itemSelected } from '../shot/sessionSlice';
 import { DIAL, dialLayout } from './dialLayout';
 import './dial.css';

@@ -10,7 +10,7 @@ export function Aims({ plan }: { readonly plan: ShotPlan }) {
   const field = useMemo(() => fieldOfAction(plan), [plan]);
   return (
     <section>
-      <h2>It looks</h2>
+      <h2>The camera is aimed</h2>
       <ol className="aim-list">
         {aims.map((aim, index) => (
           <AimRow key={aim.id} aim={aim} before={aims[index - 1]} after={aims[index + 1]} plan={plan} />
@@ -18,8 +18,8 @@ export function Aims({ plan }: { readonly plan: ShotPlan }) {
       </ol>
       {field.turnDeg >= 0.5 && (
         <p className="haze">
-          It turns {field.turnDeg.toFixed(0)}° in all, {field.fastestDegPerS.toFixed(0)}°/s at most: stand so that all of it is in
-          reach.
+          The camera turns {field.turnDeg.toFixed(0)}° in all, {field.fastestDegPerS.toFixed(0)}°/s at most. The puller must be
+          able to reach the ring all the way.
         </p>
       )}
     </section>
@@ -36,7 +36,7 @@ interface RowProps {
 function AimRow({ aim, before, after, plan }: RowProps) {
   const edit = useEdit();
   const change = (changes: Parameters<typeof changeAim>[2], gesture?: string) =>
-    edit('where the camera looks', (now) => changeAim(now, aim.id, changes), gesture);
+    edit('aim the camera', (now) => changeAim(now, aim.id, changes), gesture);
   return (
     <li>
       <span className="aim-words">
@@ -46,7 +46,7 @@ function AimRow({ aim, before, after, plan }: RowProps) {
             type="button"
             className="quiet"
             aria-label={`Remove the aim at ${aim.timeS.toFixed(1)} s`}
-            onClick={() => edit('remove an aim', (now) => removeAim(now, aim.id))}
+            onClick={() => edit('delete an aim', (now) => removeAim(now, aim.id))}
           >
             ✕
           </button>
@@ -77,7 +77,7 @@ function AimRow({ aim, before, after, plan }: RowProps) {
               onChange={(timeS, gesture) => change({ timeS }, gesture)}
             />
             <TimeField
-              label="the pan takes"
+              label="duration of the turn"
               timeS={aim.panS}
               captureFps={plan.captureFps}
               decimals={2}
@@ -95,6 +95,6 @@ function AimRow({ aim, before, after, plan }: RowProps) {
 
 function aimWords(at: AimKey['at'], plan: ShotPlan): string {
   if (at.kind === 'subject')
-    return `at ${plan.subjects.find(({ id }) => id === at.subjectId)?.name ?? 'someone'}, wherever they go`;
+    return `at ${plan.subjects.find(({ id }) => id === at.subjectId)?.name ?? 'a subject'}, who is followed`;
   return at.kind === 'point' ? 'at a point' : 'straight ahead';
 }

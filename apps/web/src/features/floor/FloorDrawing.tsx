@@ -1,7 +1,7 @@
 import { frameAtOrAfter, type CompleteVerdict, type Place, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { type WheelEvent, useState } from 'react';
 import { type Size, useSize } from '../../shared/useSize';
-import { useAppSelector } from '../../app/store';
+import { useAppSelector } from '../../shared/store/hooks';
 import { useKeys } from '../../shared/keys/useKeys';
 import { selectSession } from '../shot/sessionSlice';
 import { fittedView, floorLayout, type FloorView, scaledView } from './floorLayout';

@@ -1,6 +1,6 @@
 import type { FloorItem, Place, ShotPlan } from '@still-heron/core';
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
-import { useAppDispatch } from '../../app/store';
+import { useAppDispatch } from '../../shared/store/hooks';
 import { useDrag } from '../../shared/gestures/useDrag';
 import type { Size } from '../../shared/useSize';
 import { groupSelected, itemSelected } from '../shot/sessionSlice';
@@ -81,7 +81,7 @@ export function FloorGround({ plan, layout, view, size, tool, onView, onTool, on
         data-testid="floor-ground"
         tabIndex={takesPress ? 0 : undefined}
         role={takesPress ? 'button' : undefined}
-        aria-label={takesPress ? 'The middle of what is shown' : undefined}
+        aria-label={takesPress ? 'The middle of the view' : undefined}
         onPointerDown={onPointerDown}
         onKeyDown={onKeyDown}
       />

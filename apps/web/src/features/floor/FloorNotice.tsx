@@ -10,7 +10,7 @@ export function FloorNotice({ problem, onClose }: { readonly problem: ProblemTex
     <p className="floor-notice tone-soft" role="alert">
       {neededSentence(problem)} Nothing was changed.
       <Button size="small" onClick={onClose}>
-        Go on
+        Continue
       </Button>
     </p>
   );
@@ -39,7 +39,7 @@ export function KnownLength({
       }}
     >
       <label>
-        What you drew is{' '}
+        The length you drew is{' '}
         <input
           className="field-input figure"
           value={text}
@@ -52,12 +52,12 @@ export function KnownLength({
             setProblem(null);
           }}
         />{' '}
-        long.
+        .
       </label>
       <Button htmlType="submit" type="primary">
         Set the scale
       </Button>
-      <Button onClick={onGiveUp}>Leave it</Button>
+      <Button onClick={onGiveUp}>Cancel</Button>
       {problem && (
         <span className="field-problem" role="alert">
           {typeSentence(problem)}

@@ -4,13 +4,13 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { sendPicture } from '../../shared/api/pictures';
 import { PageNote } from '../../ui/PageNote';
-import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../shared/store/hooks';
 import { useKeys } from '../../shared/keys/useKeys';
 import { useMeasuring } from '../marks/useMeasuring';
 import { itemSelected, selectHeld, selectSession } from '../shot/sessionSlice';
 import { editPlan, selectPlan } from '../shot/shotSlice';
 import { usePlaying, usePlayKeys } from '../shot/usePlaying';
-import { useUnits } from '../shot/useUnits';
+import { useUnits } from '../../shared/useUnits';
 import { useVerdict } from '../shot/useVerdict';
 import { FloorDrawing } from './FloorDrawing';
 import { middleOf } from './floorLayout';
@@ -120,12 +120,12 @@ function FirstDrawing({ plan }: { readonly plan: ShotPlan }) {
   const dispatch = useAppDispatch();
   const hasTaped = plan.marks.some(({ distanceMm }) => distanceMm !== null);
   return (
-    <PageNote title="The set from above, when someone or the camera moves.">
+    <PageNote title="The set from above, for a shot in which people or the camera move.">
       <p>
-        Draw where everyone stands and where the camera goes, and the distances follow at every frame.{' '}
+        Draw where the subjects stand and where the camera goes. The distances follow at every frame.{' '}
         {hasTaped
-          ? 'Who is taped already is put where the tape has them.'
-          : 'For people who stand still, taping them in Pull is enough.'}
+          ? 'Subjects that are already taped are placed at their tape distances.'
+          : 'If nobody moves, tape distances in Pull are enough.'}
       </p>
       <Button type="primary" size="large" onClick={() => dispatch(editPlan('draw the set', startFloor))}>
         Draw the set
@@ -168,7 +168,7 @@ function useFloorPicture(onLaid: () => void) {
       const name = file.name.slice(0, 80) || 'picture';
       const laid = { pictureId, name, aspect: widthPx / heightPx };
       setProblem(null);
-      dispatch(editPlan('lay a picture under it', (now) => layPicture(now, laid, middleOf(now))));
+      dispatch(editPlan('add a floor plan picture', (now) => layPicture(now, laid, middleOf(now))));
       onLaid();
     },
   };

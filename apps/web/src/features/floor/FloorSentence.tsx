@@ -15,7 +15,7 @@ import {
   placementOf,
   type UnitSystem,
 } from '@still-heron/core';
-import { useAppSelector } from '../../app/store';
+import { useAppSelector } from '../../shared/store/hooks';
 import { selectSession } from '../shot/sessionSlice';
 import { selectedSubject } from './selectedSubject';
 
@@ -30,11 +30,11 @@ export function FloorSentence({ plan, verdict, units }: Props) {
   const { timeS, selection } = useAppSelector(selectSession);
   const distances = planDistances(plan);
   const subject = selectedSubject(plan, selection) ?? neededNow(plan, timeS) ?? plan.subjects[0];
-  if (!subject) return <p className="sentence">Nobody is on the floor yet. Take Someone, and press where they stand.</p>;
+  if (!subject) return <p className="sentence">Nobody is on the floor yet. Choose Subject, and click where it stands.</p>;
   const sight = distances.sightingAt(subject, timeS);
   const standing = placementOf(plan, subject, timeS);
   if (!sight || standing === 'not-on-the-floor')
-    return <p className="sentence">{subject.name} is not on the floor: at infinity, or taped alone.</p>;
+    return <p className="sentence">{subject.name} is not on the floor: at infinity, or with a tape distance only.</p>;
   if (standing !== 'before-the-camera')
     return (
       <p className="sentence" data-testid="floor-sentence">
@@ -57,7 +57,7 @@ export function FloorSentence({ plan, verdict, units }: Props) {
         timeS={timeS}
         units={units}
       />{' '}
-      {isOut && `Out of the picture, ${sight.offAxisDeg > 0 ? 'to the left' : 'to the right'}. `}
+      {isOut && `Out of frame, ${sight.offAxisDeg > 0 ? 'to the left' : 'to the right'}. `}
       {speed && motion && <Moving speed={speed} motion={motion} hasWheel={plan.wheel !== null} units={units} />}
     </p>
   );
@@ -67,9 +67,9 @@ export function FloorSentence({ plan, verdict, units }: Props) {
 const PLACEMENT_PROBLEMS: Readonly<
   Record<Exclude<Placement, 'before-the-camera' | 'not-on-the-floor'>, { what: string; do: string }>
 > = {
-  'behind-it': { what: 'is behind the camera', do: 'turn it, or put them before it' },
-  'on-top-of-it': { what: 'and the camera are in one place', do: 'move one of them away' },
-  'nearer-than-it-focuses': { what: 'is nearer than the lens focuses', do: 'step back, or take a lens that focuses closer' },
+  'behind-it': { what: 'is behind the camera', do: 'turn the camera, or move the subject in front of it' },
+  'on-top-of-it': { what: 'stands where the camera is', do: 'move one of them away' },
+  'nearer-than-it-focuses': { what: 'is closer than the lens can focus', do: 'step back, or use a lens with a closer focus' },
 };
 
 /** Slower changes count as standing still, in mm per second. */
@@ -88,7 +88,8 @@ function Moving({ speed: { mmPerS, maxHandDegPerS }, motion, hasWheel, units }: 
   const side =
     across > STANDSTILL_MM_PER_S &&
     `${formatGap(across, units)} a second ${motion.acrossMmPerS > 0 ? 'to the left' : 'to the right'}`;
-  if (Math.abs(mmPerS) < STANDSTILL_MM_PER_S) return <>{side ? `${side}, and the distance stays.` : 'The distance stays.'}</>;
+  if (Math.abs(mmPerS) < STANDSTILL_MM_PER_S)
+    return <>{side ? `${side}, and the distance does not change.` : 'The distance does not change.'}</>;
   return (
     <>
       {formatGap(mmPerS, units)} a second {mmPerS < 0 ? 'nearer' : 'farther'}
@@ -118,20 +119,20 @@ function Placement({
   units: UnitSystem;
 }) {
   const frames = verdict?.subjects.find((item) => item.subjectId === subjectId);
-  if (!verdict || !frames) return <span>{name} is on the floor; nobody has to be sharp yet.</span>;
+  if (!verdict || !frames) return <span>{name} is on the floor; nothing has to be sharp yet.</span>;
   const frame = Math.min(frameAtOrAfter(timeS, verdict.captureFps), verdict.frameCount - 1);
   const marginMm = frames.marginMm[frame]!;
   if (frames.sharp[frame])
     return (
       <span className="tone-sharp">
-        {name} is sharp{marginMm === Infinity ? '.' : `, with ${formatGap(marginMm, units)} to spare.`}
+        {name} is sharp{marginMm === Infinity ? '.' : `, with ${formatGap(marginMm, units)} of room.`}
       </span>
     );
   const isInFront = frames.distanceMm[frame]! < verdict.track.nearMm[frame]!;
   return (
     <span className={mustBeSharp ? 'tone-soft' : 'tone-edge'}>
       {name} is {formatGap(marginMm, units)} {isInFront ? 'in front of' : 'behind'} the zone
-      {mustBeSharp ? '.' : ', and need not be sharp now.'}
+      {mustBeSharp ? '.' : ', and may be soft now.'}
     </span>
   );
 }

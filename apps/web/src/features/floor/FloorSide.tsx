@@ -1,7 +1,7 @@
-import { clearFloor, isCameraMoving, setLensHeight, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { clearFloor, isCameraMoving, setLensHeight } from '@still-heron/core';
 import { noteText } from '@still-heron/wording';
 import { Button } from 'antd';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import type { Measuring } from '../marks/useMeasuring';
 import { itemSelected, selectHeld } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
@@ -12,11 +12,7 @@ import { MarkDistances } from './MarkDistances';
 import { MarkPanel } from './MarkPanel';
 import { PictureFields } from './PictureFields';
 import { CameraKeyFields, LandmarkFields } from './SelectedFields';
-
-export interface FloorSideProps {
-  readonly plan: ShotPlan;
-  readonly units: UnitSystem;
-}
+import type { FloorSideProps } from './floorProps';
 
 interface Props extends FloorSideProps {
   readonly measuring: Measuring;
@@ -33,7 +29,7 @@ export function FloorSide({ plan, units, measuring, onScale }: Props) {
   const landmark = floor.landmarks.find(({ id }) => only?.kind === 'landmark' && id === only.id);
   const mark = plan.marks.find(({ id }) => only?.kind === 'mark' && id === only.id);
   return (
-    <aside className="side floor-side" aria-label="What is selected, and all marks">
+    <aside className="side floor-side" aria-label="Selection and marks">
       {held.length > 1 && <GroupPanel held={held} />}
       {key && <CameraKeyFields key={key.id} cameraKey={key} plan={plan} units={units} />}
       {landmark && <LandmarkFields key={landmark.id} landmark={landmark} units={units} />}
@@ -52,16 +48,18 @@ export function FloorSide({ plan, units, measuring, onScale }: Props) {
           label="height of the lens"
           mm={floor.lensHeightMm}
           units={units}
-          onChange={(mm, gesture) => dispatch(editPlan('the lens’s height', (now) => setLensHeight(now, mm), gesture))}
+          onChange={(mm, gesture) =>
+            dispatch(editPlan('change the height of the lens', (now) => setLensHeight(now, mm), gesture))
+          }
         />
         <Button
           className="floor-take-away"
           onClick={() => {
-            dispatch(editPlan('take the drawing away', clearFloor));
+            dispatch(editPlan('delete the floor plan', clearFloor));
             dispatch(itemSelected(null));
           }}
         >
-          Take the drawing away
+          Delete the floor plan
         </Button>
       </section>
     </aside>

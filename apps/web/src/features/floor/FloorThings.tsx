@@ -35,7 +35,7 @@ export function FloorThings({ plan, layout, ...shared }: Props) {
           <FloorHandle
             key={mark.id}
             item={{ kind: 'mark', id: mark.id }}
-            label={`Mark ${mark.letter}, ${plan.subjects[current]?.name ?? 'a place'}`}
+            label={`Mark ${mark.letter}, ${plan.subjects[current]?.name ?? 'no subject'}`}
             undoName={`move mark ${mark.letter}`}
             letter={mark.letter}
             colour={subjectColour(current)}

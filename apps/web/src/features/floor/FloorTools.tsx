@@ -1,7 +1,7 @@
 import type { ShotPlan, Subject } from '@still-heron/core';
 import { useRef } from 'react';
 import { PICTURE_ACCEPT } from '../../shared/api/pictures';
-import { useAppSelector } from '../../app/store';
+import { useAppSelector } from '../../shared/store/hooks';
 import { selectSelection } from '../shot/sessionSlice';
 import { selectedSubject } from './selectedSubject';
 
@@ -25,17 +25,23 @@ export function FloorTools({ plan, tool, mode, onTool, onMode, onPicture }: Prop
   const walker = useWalker(plan);
   const picked = useRef<HTMLInputElement>(null);
   const tools: readonly { readonly name: ToolName; readonly word: string; readonly ask: string }[] = [
-    { name: 'someone', word: 'Someone', ask: 'Press where they stand' },
+    { name: 'someone', word: 'Subject', ask: 'Click where the subject stands' },
     ...(walker
-      ? [{ name: 'walk' as const, word: `${walker.name} goes`, ask: `Press where ${walker.name} comes to, at the playhead` }]
+      ? [
+          {
+            name: 'walk' as const,
+            word: `${walker.name} walks`,
+            ask: `Click where ${walker.name} is at the time of the playhead`,
+          },
+        ]
       : []),
-    { name: 'camera', word: 'Camera goes', ask: 'Press where the camera comes to, at the playhead' },
-    { name: 'aim', word: 'Looks at', ask: 'Press on someone, or a point, that the camera looks at from the playhead on' },
-    { name: 'post', word: 'Post', ask: 'Press where it stands' },
-    { name: 'box', word: 'Box', ask: 'Press where it stands' },
-    { name: 'wall', word: 'Wall', ask: 'Press where its middle is' },
-    { name: 'door', word: 'Door', ask: 'Press where its middle is' },
-    { name: 'track', word: 'Track', ask: 'Press where the middle of the dolly track is; the camera is drawn onto it' },
+    { name: 'camera', word: 'Move the camera', ask: 'Click where the camera is at the time of the playhead' },
+    { name: 'aim', word: 'Aim', ask: 'Click the subject or point at which the camera looks from the playhead on' },
+    { name: 'post', word: 'Post', ask: 'Click where it stands' },
+    { name: 'box', word: 'Box', ask: 'Click where it stands' },
+    { name: 'wall', word: 'Wall', ask: 'Click where its middle is' },
+    { name: 'door', word: 'Door', ask: 'Click where its middle is' },
+    { name: 'track', word: 'Track', ask: 'Click where the middle of the dolly track is; the camera is placed on it' },
   ];
   const held = tools.find(({ name }) => name === tool);
   const modeButton = (name: FloorMode, word: string) => (
@@ -49,7 +55,7 @@ export function FloorTools({ plan, tool, mode, onTool, onMode, onPicture }: Prop
     </button>
   );
   return (
-    <div className="floor-tools" role="toolbar" aria-label="Put on the floor">
+    <div className="floor-tools" role="toolbar" aria-label="Add to the floor">
       {tools.map(({ name, word }) => (
         <button
           key={name}
@@ -82,7 +88,7 @@ export function FloorTools({ plan, tool, mode, onTool, onMode, onPicture }: Prop
         {modeButton('rehearse', 'Rehearse')}
       </span>
       <span className="floor-ask" role="status">
-        {held && `${held.ask}; Enter takes the middle.`}
+        {held && `${held.ask}; Enter uses the middle.`}
         {tool === 'scale' && 'Drag along a length that you know: a door, a wall, a table.'}
       </span>
     </div>

@@ -1,6 +1,6 @@
 import { copyOnFloor, type FloorItem, removeFromFloor } from '@still-heron/core';
 import { Button } from 'antd';
-import { useAppDispatch, useAppStore } from '../../app/store';
+import { useAppDispatch, useAppStore } from '../../shared/store/hooks';
 import { groupSelected, itemSelected, itemsCopied } from '../shot/sessionSlice';
 import { editPlan, selectPlan } from '../shot/shotSlice';
 
@@ -18,9 +18,7 @@ export function useFloorEdits() {
       if (!plan) return;
       const { copies } = copyOnFloor(plan, items, BESIDE);
       if (copies.length === 0) return;
-      dispatch(
-        editPlan(copies.length === 1 ? 'put a copy down' : 'put copies down', (now) => copyOnFloor(now, items, BESIDE).plan),
-      );
+      dispatch(editPlan(copies.length === 1 ? 'paste a copy' : 'paste copies', (now) => copyOnFloor(now, items, BESIDE).plan));
       dispatch(groupSelected(copies));
       // offset the next copy from this one
       dispatch(itemsCopied(copies));
@@ -29,10 +27,10 @@ export function useFloorEdits() {
       const [only] = items;
       const name =
         items.length > 1
-          ? `take ${items.length} things away`
+          ? `delete ${items.length} items`
           : only?.kind === 'camera'
-            ? 'the camera does not go there'
-            : `take a ${only?.kind} away`;
+            ? 'delete a camera position'
+            : `delete a ${only?.kind}`;
       dispatch(editPlan(name, (now) => removeFromFloor(now, items)));
       dispatch(itemSelected(null));
     },
@@ -53,14 +51,14 @@ export function useFloorEdits() {
 export function GroupPanel({ held }: { readonly held: readonly FloorItem[] }) {
   const edits = useFloorEdits();
   return (
-    <section aria-label="What is held">
-      <h2>{held.length} things held together</h2>
+    <section aria-label="Selection">
+      <h2>{held.length} items selected</h2>
       <p className="haze">
-        Drag one of them, or press the arrow keys: they all go. Shift and a press takes one more, or one less.
+        Drag one of them, or press the arrow keys, and all of them move. Shift and click adds or removes an item.
       </p>
       <div className="side-actions">
-        <Button onClick={() => edits.putDown(held)}>Put a copy beside them</Button>
-        <Button onClick={() => edits.remove(held)}>Take them away</Button>
+        <Button onClick={() => edits.putDown(held)}>Copy beside them</Button>
+        <Button onClick={() => edits.remove(held)}>Delete them</Button>
       </div>
     </section>
   );

@@ -12,7 +12,7 @@ interface Props {
 export const Lanes = memo(function Lanes({ plan, verdict }: Props) {
   const lanes = useMemo(() => lanesOf(plan, verdict), [plan, verdict]);
   return (
-    <ul className="lanes" aria-label="Who is in the picture, and sharp, when">
+    <ul className="lanes" aria-label="Who is in frame, and sharp, when">
       {lanes.map((lane) => (
         <LaneRow key={lane.subjectId} lane={lane} durationS={plan.durationS} />
       ))}

@@ -8,7 +8,7 @@ import {
 } from '@still-heron/core';
 import { MEASURE_WORDS } from '@still-heron/wording';
 import { subjectColour } from '../../charts/subjectColour';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { Explain } from '../../ui/fields/Explain';
 import { itemSelected, selectSelection } from '../shot/sessionSlice';
 
@@ -46,7 +46,7 @@ export function MarkDistances({ plan, units }: Props) {
                 aria-label={`Select mark ${mark.letter}`}
                 onClick={() => dispatch(itemSelected({ kind: 'mark', id: mark.id }))}
               >
-                <strong>{mark.letter}</strong> {plan.subjects[current]?.name ?? 'a place'}
+                <strong>{mark.letter}</strong> {plan.subjects[current]?.name ?? 'no subject'}
               </button>
               <span className="figure">{formatDistanceFigure(tapeMm, units)}</span>
               <small>
@@ -58,11 +58,11 @@ export function MarkDistances({ plan, units }: Props) {
                   <>
                     {' · '}
                     <Explain
-                      what="What the ring goes by"
+                      what="Distance for the ring"
                       lines={[
                         `tape ${formatDistance(tapeMm, units)}: the straight line from the image plane`,
-                        `depth ${formatDistance(focusMm, units)}: along the lens axis, because the plane of focus is square to it`,
-                        'as the camera stands and looks when someone comes to this mark',
+                        `depth ${formatDistance(focusMm, units)}: along the lens axis, because the plane of focus is perpendicular to it`,
+                        'with the camera as it is when the subject reaches this mark',
                       ]}
                     >
                       ring at {formatDistance(focusMm, units)}
@@ -70,7 +70,7 @@ export function MarkDistances({ plan, units }: Props) {
                   </>
                 )}
                 {mark.method !== 'drawn' && sight && !isBehind && Math.abs(tapeMm - sight.tapeMm) > MIN_DIFFERENCE_MM && (
-                  <span className="tone-edge"> · drawn {formatGap(tapeMm - sight.tapeMm, units)} off</span>
+                  <span className="tone-edge"> · drawn {formatGap(tapeMm - sight.tapeMm, units)} difference</span>
                 )}
               </small>
             </li>

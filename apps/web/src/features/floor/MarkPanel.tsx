@@ -12,7 +12,7 @@ import { MarkDetails } from '../pull/MarkDetails';
 import { SubjectName } from '../pull/SubjectName';
 import { useEdit } from '../shot/useEdit';
 import { FloorLength } from './FloorLength';
-import type { FloorSideProps } from './FloorSide';
+import type { FloorSideProps } from './floorProps';
 import { PlaceFields } from './PlaceFields';
 import { StayTimes } from './StayTimes';
 import '../marks/marks.css';
@@ -30,13 +30,13 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
     <>
       <section aria-label={`Mark ${mark.letter}`}>
         <h2>
-          Mark {mark.letter}, {subject?.name ?? 'a place'}
+          Mark {mark.letter}, {subject?.name ?? 'no subject'}
         </h2>
         {subject && (
           <div className="field-pair">
             <SubjectName subject={subject} />
             <FloorLength
-              label={`height of ${subject.detail || 'it'}`}
+              label={`height of ${subject.detail || 'the subject'}`}
               mm={subject.heightMm}
               units={units}
               onChange={(mm, gesture) => edit('height', (now) => setSubjectHeight(now, subject.id, mm), gesture)}
@@ -48,17 +48,17 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
         <MarkDisagreement mark={mark} plan={plan} units={units} />
       </section>
       <section>
-        <h2>Room round it</h2>
+        <h2>Room at this mark</h2>
         <MarkRoom mark={mark} plan={plan} units={units} />
         <MarkAllowance mark={mark} plan={plan} units={units} />
       </section>
       <section>
-        <h2>Stand-ins, while nobody is there</h2>
+        <h2>Objects to focus on instead</h2>
         <FocusReferences mark={mark} plan={plan} units={units} />
       </section>
       <section>
         <details className="more-of-it">
-          <summary>On the floor, and what to ask for</summary>
+          <summary>Tape mark, and what to ask the performer for</summary>
           {mark.place && (
             <div className="field-pair">
               <PlaceFields
@@ -78,26 +78,26 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
         </details>
         {subject && (
           <details className="more-of-it">
-            <summary>How well they keep to it</summary>
+            <summary>Accuracy of the performer</summary>
             <div className="field-pair">
               <GapField
-                label="misses marks by"
+                label="misses marks by ±"
                 mm={subject.markSigmaMm}
                 limit={PLAN_LIMITS.markSigmaMm}
                 units={units}
                 onChange={(markSigmaMm, gesture) =>
-                  edit('how marks are missed', (now) => changeSubject(now, subject.id, { markSigmaMm }), gesture)
+                  edit('change how marks are missed', (now) => changeSubject(now, subject.id, { markSigmaMm }), gesture)
                 }
               />
               <NumberField
-                label="early or late by"
+                label="timing error ±"
                 unit="s"
                 decimals={2}
                 step={0.05}
                 {...PLAN_LIMITS.sigmaS}
                 value={subject.timingSigmaS}
                 onChange={(timingSigmaS, gesture) =>
-                  edit('how times are missed', (now) => changeSubject(now, subject.id, { timingSigmaS }), gesture)
+                  edit('change the timing error', (now) => changeSubject(now, subject.id, { timingSigmaS }), gesture)
                 }
               />
             </div>

@@ -31,12 +31,12 @@ export function PictureFields({ picture, units, onScale }: Props) {
       <h2>Picture, {picture.name}</h2>
       <p className={picture.isScaled ? 'haze' : 'tone-edge'}>
         {picture.isScaled
-          ? `${formatDistance(picture.widthMm, units)} wide, by the length that was drawn on it.`
-          : 'Its size is a guess until a known length is drawn on it.'}
+          ? `${formatDistance(picture.widthMm, units)} wide, by the length that you drew.`
+          : 'Its size is a guess until you draw a known length on it.'}
       </p>
       <div className="field-pair">
         <NumberField
-          label="it is wide"
+          label="width"
           unit={unit}
           decimals={2}
           step={0.1}
@@ -48,7 +48,7 @@ export function PictureFields({ picture, units, onScale }: Props) {
           }
         />
         <NumberField
-          label="turned"
+          label="turned by"
           unit="°"
           step={1}
           decimals={1}
@@ -57,14 +57,14 @@ export function PictureFields({ picture, units, onScale }: Props) {
           onChange={(turnedDeg, gesture) => edit('turn the picture', (now) => changePicture(now, { turnedDeg }), gesture)}
         />
         <FloorLength
-          label="its middle to the right"
+          label="middle, to the right"
           mm={picture.xMm}
           units={units}
           isPlace
           onChange={(xMm, gesture) => edit('move the picture', (now) => changePicture(now, { xMm }), gesture)}
         />
         <FloorLength
-          label="and up the page"
+          label="middle, up the page"
           mm={picture.yMm}
           units={units}
           isPlace
@@ -73,7 +73,7 @@ export function PictureFields({ picture, units, onScale }: Props) {
       </div>
       <div className="side-actions">
         <Button onClick={onScale}>Draw a known length</Button>
-        <Button onClick={() => edit('take the picture away', removePicture)}>Take it away</Button>
+        <Button onClick={() => edit('delete the picture', removePicture)}>Delete the picture</Button>
       </div>
     </section>
   );

@@ -11,7 +11,7 @@ import { counted, rehearsalEventText } from '@still-heron/wording';
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useKeys } from '../../shared/keys/useKeys';
-import { useAppDispatch } from '../../app/store';
+import { useAppDispatch } from '../../shared/store/hooks';
 import { playheadMoved, playStopped } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
 import './rehearsal.css';

@@ -9,7 +9,7 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 import { Button } from 'antd';
-import { useAppDispatch } from '../../app/store';
+import { useAppDispatch } from '../../shared/store/hooks';
 import { Choice } from '../../ui/fields/Choice';
 import { NumberField } from '../../ui/fields/NumberField';
 import { TextField } from '../../ui/fields/TextField';
@@ -27,16 +27,16 @@ interface PlanFieldsProps {
 export function CameraKeyFields({ cameraKey, plan, units }: PlanFieldsProps & { readonly cameraKey: PathKey }) {
   const dispatch = useAppDispatch();
   const change = (changes: Partial<PathKey>, gesture?: string) =>
-    dispatch(editPlan('the camera’s way', (now) => changeCameraKey(now, cameraKey.id, changes), gesture));
+    dispatch(editPlan('change the path of the camera', (now) => changeCameraKey(now, cameraKey.id, changes), gesture));
   const keys = plan.floor!.camera;
   const at = keys.indexOf(cameraKey);
   return (
-    <section aria-label="Key of the camera">
+    <section aria-label="Camera position">
       <h2>Camera at {cameraKey.timeS.toFixed(1)} s</h2>
       <div className="field-pair">
         <PlaceFields place={cameraKey} units={units} onChange={change} />
         <TimeField
-          label="comes here at"
+          label="arrives at"
           timeS={cameraKey.timeS}
           captureFps={plan.captureFps}
           decimals={2}
@@ -56,8 +56,8 @@ export function CameraKeyFields({ cameraKey, plan, units }: PlanFieldsProps & { 
         />
       </div>
       {keys.length > 1 && (
-        <Button onClick={() => dispatch(editPlan('the camera does not go there', (now) => removeCameraKey(now, cameraKey.id)))}>
-          Remove this key
+        <Button onClick={() => dispatch(editPlan('delete a camera position', (now) => removeCameraKey(now, cameraKey.id)))}>
+          Delete this position
         </Button>
       )}
     </section>
@@ -88,7 +88,7 @@ export function LandmarkFields({ landmark, units }: { readonly landmark: Landmar
         />
         {landmark.shape !== 'post' && (
           <FloorLength
-            label="deep"
+            label="depth"
             mm={landmark.depthMm}
             units={units}
             onChange={(depthMm, gesture) => change({ depthMm }, gesture)}
@@ -96,7 +96,7 @@ export function LandmarkFields({ landmark, units }: { readonly landmark: Landmar
         )}
         {landmark.shape !== 'post' && (
           <NumberField
-            label="turned"
+            label="turned by"
             unit="°"
             step={5}
             {...PLAN_LIMITS.headingDeg}

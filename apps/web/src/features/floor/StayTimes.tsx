@@ -13,13 +13,13 @@ export function StayTimes({ mark, plan }: { readonly mark: Mark; readonly plan: 
     if (stay.markId !== mark.id) return null;
     const [before, after] = [stays[index - 1], stays[index + 1]];
     const change = (changes: Parameters<typeof changeStay>[3], gesture?: string) =>
-      edit(`times of ${subject.name}`, (now) => changeStay(now, subject.id, stay.id, changes), gesture);
+      edit(`change the times of ${subject.name}`, (now) => changeStay(now, subject.id, stay.id, changes), gesture);
     if (!before && !after) return null;
     return (
       <div key={stay.id} className="field-pair">
         {before && (
           <TimeField
-            label="comes here at"
+            label="arrives at"
             timeS={stay.fromS}
             captureFps={plan.captureFps}
             decimals={2}

@@ -77,7 +77,7 @@ describe('lanes under the time bar', () => {
   test('say when someone comes in and goes out, and when they are sharp or soft', () => {
     const { framed, sharp, soft } = lane(crossing());
     expect(framed).toHaveLength(1);
-    expect(framingWords(lane(crossing()), 10)).toMatch(/^Ines comes in at 6\.\d s, goes out at [67]\.\d s$/);
+    expect(framingWords(lane(crossing()), 10)).toMatch(/^Ines enters at 6\.\d s, leaves at [67]\.\d s$/);
     const lasts = (spans: readonly { fromS: number; untilS: number }[]) =>
       spans.reduce((sum, { fromS, untilS }) => sum + untilS - fromS, 0);
     expect(lasts(sharp) + lasts(soft)).toBeCloseTo(10, 1);
@@ -85,9 +85,9 @@ describe('lanes under the time bar', () => {
 
   test('someone throughout, never, or not on the floor', () => {
     expect(framingWords(lane(setAim(crossing(), { kind: 'subject', subjectId: 'subject-1' })), 10)).toBe(
-      'Ines is in the picture throughout',
+      'Ines is in frame all the time',
     );
-    expect(framingWords(lane(setAim(crossing(), { kind: 'heading', deg: 180 })), 10)).toBe('Ines is never in the picture');
+    expect(framingWords(lane(setAim(crossing(), { kind: 'heading', deg: 180 })), 10)).toBe('Ines is never in frame');
     expect(framingWords({ ...lane(crossing()), framed: null }, 10)).toBe('Ines is not on the floor');
   });
 });

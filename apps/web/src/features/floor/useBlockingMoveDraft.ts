@@ -11,7 +11,7 @@ import {
 } from '@still-heron/core';
 import { BLOCKING_MOVE_WORDS } from '@still-heron/wording';
 import { useMemo, useState } from 'react';
-import { useAppDispatch, useAppStore } from '../../app/store';
+import { useAppDispatch, useAppStore } from '../../shared/store/hooks';
 import { itemSelected, selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
 import type { BlockingMoveDraft } from './BlockingMovesPanel';

@@ -1,7 +1,7 @@
 import { type FloorItem, MM_PER_INCH, moveOnFloor, type Place, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { newGesture } from '../../shared/gestures/newGesture';
-import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../shared/store/hooks';
 import { useDrag } from '../../shared/gestures/useDrag';
 import { itemReached, itemSelected, itemToggled, selectHeld } from '../shot/sessionSlice';
 import { abandonGesture, editPlan, selectPlan } from '../shot/shotSlice';
@@ -53,7 +53,7 @@ export function useFloorDrag({ item, name, pxPerMm, units, onGuides }: Options) 
     // the item can have keyboard focus without being selected, after Escape
     if (selectHeld(store.getState()).length === 0) dispatch(itemSelected(item));
     const held = selectHeld(store.getState());
-    const words = held.length > 1 ? `move ${held.length} things` : name;
+    const words = held.length > 1 ? `move ${held.length} items` : name;
     dispatch(editPlan(words, (now) => moveOnFloor(now, held, by), inGesture));
   }
   const drag = useDrag({

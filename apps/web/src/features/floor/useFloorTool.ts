@@ -8,7 +8,7 @@ import {
   type ShotPlan,
   walkTo,
 } from '@still-heron/core';
-import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../shared/store/hooks';
 import { itemSelected, selectSession } from '../shot/sessionSlice';
 import { editPlan, selectPlan } from '../shot/shotSlice';
 import type { FloorLayout } from './floorLayout';
@@ -34,18 +34,18 @@ export function useFloorTool(plan: ShotPlan, layout: FloorLayout, tool: ToolName
   return (place) => {
     switch (tool) {
       case 'someone': {
-        const name = `Someone ${plan.subjects.length + 1}`;
-        dispatch(editPlan(`put ${name} down`, (now) => addSubjectAt(now, name, place)));
+        const name = `Subject ${plan.subjects.length + 1}`;
+        dispatch(editPlan(`add ${name}`, (now) => addSubjectAt(now, name, place)));
         select('mark', lastMark);
         break;
       }
       case 'walk':
         if (!walker) break;
-        dispatch(editPlan(`${walker.name} goes on`, (now) => walkTo(now, walker.id, place, timeS)));
+        dispatch(editPlan(`${walker.name} walks on`, (now) => walkTo(now, walker.id, place, timeS)));
         select('mark', lastMark);
         break;
       case 'camera':
-        dispatch(editPlan('the camera goes', (now) => moveCameraTo(now, place, timeS)));
+        dispatch(editPlan('move the camera', (now) => moveCameraTo(now, place, timeS)));
         select('camera', ({ floor }) => floor?.camera.find((key) => Math.abs(key.timeS - timeS) < 0.03)?.id);
         break;
       case 'aim': {
@@ -54,7 +54,9 @@ export function useFloorTool(plan: ShotPlan, layout: FloorLayout, tool: ToolName
           return now && Math.hypot(now[0] - x, now[1] - y) < NEAR_PX;
         });
         const target = near ? ({ kind: 'subject', subjectId: near.subjectId } as const) : ({ kind: 'point', ...place } as const);
-        dispatch(editPlan(near ? `look at ${near.name}` : 'look there', (now) => setAim(now, target, timeS, timeS > AT_START_S)));
+        dispatch(
+          editPlan(near ? `aim at ${near.name}` : 'aim at a point', (now) => setAim(now, target, timeS, timeS > AT_START_S)),
+        );
         break;
       }
       case 'post':

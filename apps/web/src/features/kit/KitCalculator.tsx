@@ -1,10 +1,10 @@
 import { type LensSetup, cameraInMode, cameraOf, FORMATS, defaultLens, widestStopAt } from '@still-heron/core';
 import { useState } from 'react';
-import { useAppSelector } from '../../app/store';
+import { useAppSelector } from '../../shared/store/hooks';
 import { Choice } from '../../ui/fields/Choice';
 import { NumberField } from '../../ui/fields/NumberField';
 import { ZoneCalculator } from '../calculator/ZoneCalculator';
-import { useKit } from './useKit';
+import { useKit } from '../../shared/api/useKit';
 
 /** Zone calculator without a shot, for any camera and lens of the kit or a generic format. */
 export function KitCalculator() {
@@ -44,9 +44,9 @@ export function KitCalculator() {
       <div className="surface bench-surface">
         <ZoneCalculator optics={optics} units={units} onStop={setStop} />
       </div>
-      <aside className="side setup-fields" aria-label="On the bench">
+      <aside className="side setup-fields" aria-label="In the calculator">
         <section>
-          <h2>On the bench</h2>
+          <h2>In the calculator</h2>
           <Choice label="camera" isSearched value={cameraKey} choices={[...modes, ...formats]} onPick={setCameraKey} />
           {lenses.length > 0 && (
             <Choice
@@ -74,7 +74,7 @@ export function KitCalculator() {
             />
           )}
           <p className="field-hint">
-            Sharp to a fifteen-hundredth of the diagonal. In a shot the bench stands in Set-up, with the shot’s own standard.
+            Limit of sharpness: 1/1500 of the diagonal. In a shot the calculator is in Set-up and uses the limit of the shot.
           </p>
         </section>
       </aside>

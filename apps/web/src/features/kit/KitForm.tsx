@@ -3,7 +3,7 @@ import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { NumberField } from '../../ui/fields/NumberField';
 import { TextField } from '../../ui/fields/TextField';
-import { useOpenItem } from './useKit';
+import { useOpenItem } from './useOpenItem';
 import { useKitActions } from './useKitActions';
 
 /** Optional number: empty means unknown. */
@@ -23,7 +23,7 @@ export function MaybeNumber(props: {
       <div className="field">
         <span className="field-label">{label}</span>
         <button type="button" className="quiet maybe" onClick={() => onChange(start, `maybe-${label}`)}>
-          not known: give it
+          unknown: set it
         </button>
       </div>
     );
@@ -31,7 +31,7 @@ export function MaybeNumber(props: {
   return (
     <div className="maybe-known">
       <NumberField label={label} unit={unit} step={step} decimals={decimals} {...limit} value={value} onChange={onChange} />
-      <button type="button" className="quiet" aria-label={`${label}: not known`} onClick={() => onChange(null, `maybe-${label}`)}>
+      <button type="button" className="quiet" aria-label={`${label}: unknown`} onClick={() => onChange(null, `maybe-${label}`)}>
         ✕
       </button>
     </div>
@@ -51,7 +51,7 @@ export function KitFormFoot<K extends KitKind>({ kind, children }: { readonly ki
         isBare
         value={item.notes}
         max={KIT_LIMITS.notes.max}
-        placeholder="what else to know of it"
+        placeholder="anything else to remember"
         onChange={(notes) => edit('change the notes', (now) => ({ ...now, notes }))}
       />
       {children}

@@ -4,18 +4,18 @@ import { KIND_WORDS } from '@still-heron/wording';
 import { Button } from 'antd';
 import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { PageNote } from '../../ui/PageNote';
 import { Unreachable } from '../../ui/Unreachable';
 import { CameraPage } from './camera/CameraPage';
 import { KitList } from './KitList';
 import { KitConflictBar } from './KitSaveState';
-import { leaveKit } from './kitSaving';
-import { kitSavingOpened } from './kitSavingSlice';
+import { kitSaver } from './kitSaving';
+import { kitSavingActions } from './kitSavingSlice';
 import { openKit, type OpenKit, selectOpenKit } from './kitSlice';
 import { LensPage } from './lens/LensPage';
 import { RigPage } from './rig/RigPage';
-import { useKit } from './useKit';
+import { useKit } from '../../shared/api/useKit';
 import { useKitActions } from './useKitActions';
 import { WheelPage } from './wheel/WheelPage';
 
@@ -46,8 +46,8 @@ export function KitItems({ kind, itemId }: Props) {
         <KitConflictBar />
         {itemId !== null && !shown ? (
           <PageNote title={`There is no such ${KIND_WORDS[kind].one}.`}>
-            <p>It may have been deleted. Shots that took it keep what they took.</p>
-            <Button onClick={() => void actions.create()}>Put a new one in</Button>
+            <p>It may have been deleted. Shots that used it keep their copies.</p>
+            <Button onClick={() => void actions.create()}>Add a new one</Button>
           </PageNote>
         ) : (
           open?.kind === kind && open.id === itemId && <ItemPage kind={kind} key={open.id} />
@@ -70,16 +70,30 @@ function ItemPage({ kind }: { readonly kind: KitKind }) {
   }
 }
 
-/** Opens the item in the address with an empty undo history, and saves the previous one. */
+/** Opens the item in the address with an empty undo history, with its unsent edit if there is one. Saves the previous item. */
 function useOpening(kind: KitKind, shown: KitItemView | undefined): void {
   const dispatch = useAppDispatch();
   const id = shown?.id;
   useEffect(() => {
     if (!shown) return undefined;
-    dispatch(openKit({ kind, id: shown.id, item: shown.item } as OpenKit['open']));
-    dispatch(kitSavingOpened(shown.version));
-    return () => void dispatch(leaveKit());
-    // only another item opens anew: the list also changes when this one is saved
+    let isCurrent = true;
+    void kitSaver.outbox
+      .get(shown.id)
+      .catch(() => undefined)
+      .then((unsent) => {
+        if (!isCurrent) return;
+        const item = unsent?.document ?? shown.item;
+        dispatch(openKit({ kind, id: shown.id, item } as OpenKit['open']));
+        const baseVersion = unsent?.baseVersion ?? shown.version;
+        dispatch(kitSavingActions.opened({ id: shown.id, context: kind, baseVersion, savedAt: null, hasUnsaved: !!unsent }));
+      });
+    return () => {
+      isCurrent = false;
+      void dispatch(kitSaver.saveNow());
+      dispatch(kitSavingActions.closed());
+      dispatch(openKit(null));
+    };
+    // only another item is opened: the list also changes when this one is saved
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [kind, id, dispatch]);
 }
@@ -95,7 +109,7 @@ function EmptyKit({ kind }: { readonly kind: KitKind }) {
           Describe the first {one}
         </Button>{' '}
         <Button size="large" onClick={() => void actions.readFile()}>
-          Read a file of kit
+          Import a kit file
         </Button>
       </p>
     </PageNote>

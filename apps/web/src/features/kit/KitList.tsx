@@ -5,7 +5,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { Button, Dropdown } from 'antd';
 import { useMemo, useRef, useState } from 'react';
 import { NavLink } from 'react-router';
-import { useAppSelector } from '../../app/store';
+import { useAppSelector } from '../../shared/store/hooks';
 import { useKeys } from '../../shared/keys/useKeys';
 import { printCsv, saveFile } from '../../shared/files/csv';
 import { selectOpenKit } from './kitSlice';
@@ -66,7 +66,7 @@ export function KitList({ kind, items, itemId }: Props) {
             );
           })}
         </ul>
-        {rows.length === 0 && <p className="haze kit-none">None has “{wanted}” in its name or figures.</p>}
+        {rows.length === 0 && <p className="haze kit-none">No match for “{wanted}”.</p>}
       </div>
       <div className="kit-foot">
         <Button type="primary" block onClick={() => void actions.create()}>
@@ -122,7 +122,7 @@ function FileMenu({ kind, items, onRead }: FileMenuProps) {
       trigger={['click']}
       menu={{
         items: [
-          { key: 'read', label: 'Read a file of kit…', onClick: onRead },
+          { key: 'read', label: 'Import a kit file…', onClick: onRead },
           {
             key: 'whole',
             label: (

@@ -3,7 +3,7 @@ import { KIND_WORDS } from '@still-heron/wording';
 import { Navigate, NavLink, useNavigate, useParams } from 'react-router';
 import { Frame } from '../../ui/frame/Frame';
 import { PreferenceChoices } from '../../ui/frame/PreferenceChoices';
-import { useAppSelector } from '../../app/store';
+import { useAppSelector } from '../../shared/store/hooks';
 import { UndoRedo } from '../../ui/frame/UndoRedo';
 import { useKeys } from '../../shared/keys/useKeys';
 import { KitCalculator } from './KitCalculator';
@@ -33,7 +33,7 @@ export function KitPage() {
       top={
         <>
           <h1 className="top-title">Kit</h1>
-          <span className="haze kit-what">what is owned or hired, described once; every shot draws on it</span>
+          <span className="haze kit-what">gear that you own or hire, described once for all shots</span>
           <span className="top-bar-gap" />
           {known && (
             <>
@@ -41,14 +41,14 @@ export function KitPage() {
               <KitSaveState />
             </>
           )}
-          <PreferenceChoices productionId={null} hasOwnUnits />
+          <PreferenceChoices />
         </>
       }
       steps={
         <nav className="steps" aria-label="Kinds of kit">
           {PLACES.map((place, index) => (
             <NavLink key={place} to={`/kit/${place}`} className={({ isActive }) => `step${isActive ? ' is-here' : ''}`}>
-              {place === 'bench' ? 'Zone bench' : KIND_WORDS[place].many}
+              {place === 'bench' ? 'Zone calculator' : KIND_WORDS[place].many}
               <kbd className="step-key" aria-hidden="true">
                 {index + 1}
               </kbd>

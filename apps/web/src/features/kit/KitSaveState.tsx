@@ -1,14 +1,15 @@
-import { useAppDispatch, useAppSelector } from '../../app/store';
-import { saveKitNow } from './kitSaving';
-import { kitConflictResolved, type KitSaving, selectKitSaving } from './kitSavingSlice';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
+import type { SavingStatus } from '../../shared/saving/savingSlice';
+import { kitSaver } from './kitSaving';
+import { kitSavingActions, selectKitSaving } from './kitSavingSlice';
 import { kitEdited, selectOpenKit } from './kitSlice';
 import { ConflictChoice } from '../../ui/ConflictChoice';
 
-const WORDS: Readonly<Record<Exclude<KitSaving['status'], 'refused'>, { readonly text: string; readonly tone: string }>> = {
+const WORDS: Readonly<Record<Exclude<SavingStatus, 'refused'>, { readonly text: string; readonly tone: string }>> = {
   saved: { text: 'Saved', tone: 'plain' },
   waiting: { text: 'Saving…', tone: 'plain' },
   saving: { text: 'Saving…', tone: 'plain' },
-  offline: { text: 'Server away: kept while this page is open', tone: 'edge' },
+  offline: { text: 'Kept here: no server', tone: 'edge' },
   conflict: { text: 'Not saved: changed elsewhere', tone: 'soft' },
 };
 
@@ -24,7 +25,7 @@ export function KitSaveState() {
     <span className={`save-state tone-${tone}`} role="status" title={problem ? `Needed: ${problem.need}` : text}>
       {text}
       {status === 'refused' && (
-        <button type="button" className="quiet" onClick={() => void dispatch(saveKitNow())}>
+        <button type="button" className="quiet" onClick={() => void dispatch(kitSaver.saveNow())}>
           Try again
         </button>
       )}
@@ -39,13 +40,13 @@ export function KitConflictBar() {
   const dispatch = useAppDispatch();
   if (status !== 'conflict' || !stored || !open) return null;
   const keepMine = () => {
-    dispatch(kitEdited({ item: stored.item, name: 'what was saved elsewhere' }));
+    dispatch(kitEdited({ item: stored.item, name: 'the version saved elsewhere' }));
     dispatch(kitEdited({ item: open.item, name: 'keep mine' }));
-    dispatch(kitConflictResolved());
+    dispatch(kitSavingActions.conflictResolved());
   };
   const acceptTheirs = () => {
-    dispatch(kitEdited({ item: stored.item, name: 'take what was saved elsewhere' }));
-    dispatch(kitConflictResolved());
+    dispatch(kitEdited({ item: stored.item, name: 'use the version saved elsewhere' }));
+    dispatch(kitSavingActions.conflictResolved());
   };
   return (
     <ConflictChoice onMine={keepMine} onTheirs={acceptTheirs}>

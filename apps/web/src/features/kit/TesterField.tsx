@@ -1,5 +1,5 @@
 import { testerNamed } from '../../shared/preferences';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { TextField } from '../../ui/fields/TextField';
 
 /** Name of the tester on this device, stored with every test result. */
@@ -8,7 +8,7 @@ export function TesterField() {
   const tester = useAppSelector((state) => state.preferences.tester);
   return (
     <TextField
-      label="tried by"
+      label="tested by"
       value={tester}
       max={80}
       placeholder="your name"

@@ -1,8 +1,9 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { defaultLens } from '@still-heron/core';
 import { ActionCreators } from 'redux-undo';
-import { kitSavingMiddleware, leaveKit, saveKitNow, settledVersion } from './kitSaving';
-import { kitConflictResolved, kitSavingOpened, kitSavingReducer, selectKitSaving } from './kitSavingSlice';
+import type { Unsent } from '../../shared/saving/outbox';
+import { kitSaver } from './kitSaving';
+import { kitSavingActions, kitSavingReducer, selectKitSaving } from './kitSavingSlice';
 import { editKit, kitReducer, openKit, selectKitRedoName, selectKitUndoName, selectOpenKit } from './kitSlice';
 import { copyName, newItem, renamed } from './newItems';
 
@@ -29,6 +30,17 @@ jest.mock('../../shared/api/api', () => {
   return { api: { endpoints: { saveKitItem: { initiate } } }, problemOf };
 });
 
+const mockOutbox = new Map<string, Unsent<typeof item>>();
+
+jest.mock('../../shared/saving/outbox', () => ({
+  createOutbox: () => ({
+    get: (id: string) => Promise.resolve(mockOutbox.get(id)),
+    put: (id: string, unsent: Unsent<typeof item>) => Promise.resolve(void mockOutbox.set(id, unsent)),
+    remove: (id: string) => Promise.resolve(void mockOutbox.delete(id)),
+    all: () => Promise.resolve([...mockOutbox.entries()]),
+  }),
+}));
+
 const unreachable = { error: { status: 'FETCH_ERROR', error: 'refused' } };
 const refusal = (status: number, body: object) => ({
   error: { status, data: { code: 'x', message: 'no', path: 'item', need: 'y', ...body } },
@@ -38,10 +50,10 @@ const taken = (version: number) => ({ data: { id: 'lens-1', version, item, updat
 function openStore() {
   const store = configureStore({
     reducer: { kit: kitReducer, kitSaving: kitSavingReducer },
-    middleware: (getDefault) => getDefault().prepend(kitSavingMiddleware.middleware),
+    middleware: (getDefault) => getDefault().prepend(kitSaver.middleware),
   });
   store.dispatch(openKit({ kind: 'lenses', id: 'lens-1', item }));
-  store.dispatch(kitSavingOpened(3));
+  store.dispatch(kitSavingActions.opened({ id: 'lens-1', context: 'lenses', baseVersion: 3, savedAt: null, hasUnsaved: false }));
   const note = (notes: string) => store.dispatch(editKit('lenses', `note ${notes}`, (now) => ({ ...now, notes })));
   return { store, note, status: () => selectKitSaving(store.getState()).status };
 }
@@ -53,6 +65,7 @@ const sent = () => mockSaves.map(({ version, item: { notes } }) => [version, not
 beforeEach(() => {
   jest.useFakeTimers();
   mockSaves.length = 0;
+  mockOutbox.clear();
 });
 afterEach(() => {
   jest.useRealTimers();
@@ -87,11 +100,12 @@ test('a lost server is tried again; a refusal is said; a conflict waits for the 
   mockSaves[1]!.answer(refusal(400, {}));
   await pass(0);
   expect(status()).toBe('refused');
-  void store.dispatch(saveKitNow());
+  void store.dispatch(kitSaver.saveNow());
+  await pass(0);
   mockSaves[2]!.answer(refusal(409, { stored: { id: 'lens-1', version: 9, item, updatedAt: '' } }));
   await pass(5000);
   expect([status(), sent().length]).toEqual(['conflict', 3]);
-  store.dispatch(kitConflictResolved());
+  store.dispatch(kitSavingActions.conflictResolved());
   await pass(600);
   expect(sent()[3]).toEqual([9, 'a']);
 });
@@ -101,7 +115,9 @@ test('going on to another item sends what is left, after the save that is on its
   note('a');
   await pass(600);
   note('b');
-  void store.dispatch(leaveKit());
+  void store.dispatch(kitSaver.saveNow());
+  store.dispatch(kitSavingActions.closed());
+  store.dispatch(openKit(null));
   expect(selectOpenKit(store.getState())).toBeNull();
   mockSaves[0]!.answer(taken(4));
   await pass(0);
@@ -129,11 +145,11 @@ test('a copy’s name is free, and every new item can be stored under any name',
 
 test('a deletion right after an edit names the version that the edit leads to', async () => {
   const { store, note } = openStore();
-  expect(await store.dispatch(settledVersion('lens-1', 99))).toBe(3);
-  expect(await store.dispatch(settledVersion('lens-2', 99))).toBe(99);
+  expect(await store.dispatch(kitSaver.settledVersion('lens-1', 99))).toBe(3);
+  expect(await store.dispatch(kitSaver.settledVersion('lens-2', 99))).toBe(99);
   note('a');
   const settled = jest.fn();
-  void store.dispatch(settledVersion('lens-1', 3)).then(settled);
+  void store.dispatch(kitSaver.settledVersion('lens-1', 3)).then(settled);
   await pass(0);
   note('b');
   mockSaves[mockSaves.length - 1]!.answer(taken(4));

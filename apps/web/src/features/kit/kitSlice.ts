@@ -3,6 +3,12 @@ import type { KitItems, KitKind } from '@still-heron/core';
 import { ActionCreators, type StateWithHistory } from 'redux-undo';
 import { withUndo } from '../../shared/undo';
 
+declare module '../../shared/store/hooks' {
+  interface RootState {
+    readonly kit: StateWithHistory<OpenKit>;
+  }
+}
+
 /** A kit item with its kind: the unit of editing, undo and saving. */
 export type AnyKitItem = { readonly [K in KitKind]: { readonly kind: K; readonly item: KitItems[K] } }[KitKind];
 

@@ -9,13 +9,13 @@ import {
   useRemoveKitItemMutation,
   useRestoreKitItemMutation,
 } from '../../shared/api/api';
-import { useAppDispatch } from '../../app/store';
+import { useAppDispatch } from '../../shared/store/hooks';
 import { askForFile } from '../../shared/files/csv';
 import { ProblemList } from '../../ui/ProblemList';
 import { readKitFile } from './exchange/readKitFile';
-import { settledVersion } from './kitSaving';
+import { kitSaver } from './kitSaving';
 import { copyName, newItem, renamed } from './newItems';
-import { useKit } from './useKit';
+import { useKit } from '../../shared/api/useKit';
 
 /** How long the page offers to undo a deletion. */
 const OFFER_S = 10;
@@ -37,7 +37,7 @@ export function useKitActions<K extends KitKind>(kind: K) {
 
   async function create(item: KitItems[K] = newItem(kind)): Promise<void> {
     const { data, error } = await createItem({ kind, item });
-    showRefusal('It was not put in', error);
+    showRefusal('It was not added', error);
     if (data) await navigate(`/kit/${kind}/${data.id}`);
   }
 
@@ -49,14 +49,14 @@ export function useKitActions<K extends KitKind>(kind: K) {
   async function remove(id: string): Promise<void> {
     const view = items.find((item) => item.id === id);
     if (!view) return;
-    const version = await dispatch(settledVersion(id, view.version));
+    const version = await dispatch(kitSaver.settledVersion(id, view.version));
     const { error } = await removeItem({ kind, id, version });
     showRefusal('It was not deleted', error);
     if (error) return;
     await navigate(`/kit/${kind}`);
     notification.open({
       key: id,
-      title: `${kitName(kind, view.item)} is deleted. Shots that took it keep what they took.`,
+      title: `${kitName(kind, view.item)} was deleted. Shots that used it keep their copies.`,
       duration: OFFER_S,
       actions: (
         <Button
@@ -64,12 +64,12 @@ export function useKitActions<K extends KitKind>(kind: K) {
           onClick={() => {
             notification.destroy(id);
             void restoreItem({ kind, id }).then(({ error: failed }) => {
-              showRefusal('It did not come back', failed);
+              showRefusal('It was not restored', failed);
               if (!failed) void navigate(`/kit/${kind}/${id}`);
             });
           }}
         >
-          Bring it back
+          Restore
         </Button>
       ),
     });
@@ -83,7 +83,7 @@ export function useKitActions<K extends KitKind>(kind: K) {
     if (reading.status === 'unread') return showProblems(chosen.name, reading.problems.map(problemView));
     const { data, error } = await importKit(reading.file);
     if (data) {
-      const there = data.alreadyThere > 0 ? ` ${data.alreadyThere} were there already.` : '';
+      const there = data.alreadyThere > 0 ? ` ${data.alreadyThere} were already there.` : '';
       void message.success(`${data.added} ${data.added === 1 ? 'item' : 'items'} read from ${chosen.name}.${there}`);
     } else if (error) {
       const { body } = problemOf(error);

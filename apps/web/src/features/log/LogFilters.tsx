@@ -14,8 +14,8 @@ interface Props {
 const ORDERS: readonly { readonly value: LogOrder; readonly label: string }[] = [
   { value: 'newest', label: 'newest first' },
   { value: 'oldest', label: 'oldest first' },
-  { value: 'likeliest', label: 'surest first' },
-  { value: 'unlikeliest', label: 'least sure first' },
+  { value: 'likeliest', label: 'highest keep rate first' },
+  { value: 'unlikeliest', label: 'lowest keep rate first' },
 ];
 /** Delay from the last letter to the search. */
 const PAUSE_MS = 250;
@@ -50,7 +50,7 @@ export function LogFilters({ query, statistics, onChange }: Props) {
       {statistics.byPuller.some(({ name }) => name !== '') && (
         <Narrow
           label="pulled by"
-          anyWord="whoever pulled"
+          anyWord="any puller"
           value={query.puller}
           options={options(statistics.byPuller)}
           onChange={(puller) => onChange({ puller })}

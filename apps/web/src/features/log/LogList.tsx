@@ -16,7 +16,7 @@ const WHEN = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', 
 
 /** One page of takes; each links to its shot. */
 export function LogList({ page, query, isNarrowed, onPage }: Props) {
-  if (page.total === 0) return <p className="haze log-none">{isNarrowed ? 'No take is like that.' : 'No takes yet.'}</p>;
+  if (page.total === 0) return <p className="haze log-none">{isNarrowed ? 'No take matches.' : 'No takes yet.'}</p>;
   return (
     <>
       <ol className="log-list" aria-label="Takes">
@@ -24,9 +24,9 @@ export function LogList({ page, query, isNarrowed, onPage }: Props) {
           <span>take</span>
           <span />
           <span>focus, performance</span>
-          <span>what went wrong</span>
-          <span>shot with</span>
-          <span>foreseen</span>
+          <span>faults</span>
+          <span>gear</span>
+          <span>predicted</span>
           <span>when</span>
         </li>
         {page.takes.map((row) => (
@@ -59,7 +59,7 @@ function LogRow({ row: { shotId, slate, title, number, rolledAt, take } }: { rea
       <span className="log-title">{title}</span>
       <span>
         <strong className={take.focus === 'sharp' ? 'tone-sharp' : take.focus === 'soft' ? 'tone-soft' : 'tone-edge'}>
-          {take.focus ?? 'not looked at'}
+          {take.focus ?? 'not checked'}
         </strong>
         {take.performance && `, ${take.performance}`}
       </span>

@@ -39,14 +39,14 @@ export function LogPage() {
           </span>
           <h1 className="top-title">Takes</h1>
           <span className="top-bar-gap" />
-          <PreferenceChoices productionId={productionId} />
+          <PreferenceChoices />
         </>
       }
     >
       {log.error && !log.data && <Unreachable error={log.error} retry={retry} />}
       {log.data && statistics.data?.takes === 0 && (
         <PageNote title="No takes yet.">
-          <p>Roll one in a shot, or log it under Takes there: what happened at each mark, in one press when it was good.</p>
+          <p>Roll a take in a shot, or log one under Takes. A good take is logged in one press.</p>
           <TakesExchange productionId={productionId} shot={null} />
         </PageNote>
       )}
@@ -59,7 +59,7 @@ export function LogPage() {
             <LogFilters query={query} statistics={statistics.data} onChange={change} />
             <LogList page={log.data} query={query} isNarrowed={isNarrowed(query)} onPage={(page) => change({ page })} />
           </div>
-          <aside className="side" aria-label="What takes tell">
+          <aside className="side" aria-label="What the takes show">
             <TakesExchange productionId={productionId} shot={null} />
             <LogStatistics statistics={statistics.data} />
           </aside>
@@ -72,5 +72,5 @@ export function LogPage() {
 function sentence(takes: number, usable: number, repaired: number): string {
   const share = `${Math.round((100 * usable) / takes)} %`;
   const mended = repaired === 0 ? '' : ` ${repaired} had to be repaired in the edit.`;
-  return `${takes} ${takes === 1 ? 'take' : 'takes'}, ${usable} to use: ${share}.${mended}`;
+  return `${takes} ${takes === 1 ? 'take' : 'takes'}, ${usable} usable: ${share}.${mended}`;
 }

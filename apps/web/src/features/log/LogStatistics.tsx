@@ -16,17 +16,23 @@ export function LogStatistics({ statistics }: { readonly statistics: StatisticsV
       />
       <Kept title="by difficulty" views={byDifficulty} />
       {byPuller.some(({ name }) => name !== '') && (
-        <Kept title="by who pulled" views={byPuller.map((view) => ({ ...view, name: view.name || 'nobody said' }))} />
+        <Kept title="by puller" views={byPuller.map((view) => ({ ...view, name: view.name || 'unknown' }))} />
       )}
       {calibration.length > 0 && <Calibration statistics={statistics} />}
       {byDay.length > 1 && <OverTime days={byDay} />}
       <section>
-        <h2>What was measured</h2>
+        <h2>Measured errors</h2>
         <Measured what="pulls" unit="s" fit={errors.late} words={['late', 'early']} decimals={2} />
         <Measured what="ring at rest" unit="°" fit={errors.off} words={['towards near', 'towards far']} decimals={1} />
-        <Measured what="people" unit="mm" fit={errors.markMisses} words={['behind the mark', 'before the mark']} decimals={0} />
+        <Measured
+          what="people"
+          unit="mm"
+          fit={errors.markMisses}
+          words={['behind the mark', 'in front of the mark']}
+          decimals={0}
+        />
         {!errors.late && !errors.off && !errors.markMisses && (
-          <p className="haze">Nothing yet: a take with a track, or with where people stood, says it.</p>
+          <p className="haze">Nothing yet. Takes with a recorded ring track, or with missed marks, give these figures.</p>
         )}
       </section>
     </>
@@ -61,7 +67,7 @@ function Calibration({ statistics: { calibration } }: { readonly statistics: Sta
   const { diagonal, ticks, points } = calibrationLayout(calibration);
   return (
     <section>
-      <h2>Predicted, and what happened</h2>
+      <h2>Predicted and actual</h2>
       <svg className="log-chart" viewBox={`0 0 ${CHART.width} ${CHART.height}`} role="img" aria-label={calibrationWords(points)}>
         {ticks.map(({ share, x, y }) => (
           <g key={share}>
@@ -94,7 +100,7 @@ function calibrationWords(points: ReturnType<typeof calibrationLayout>['points']
   const takes = points.reduce((sum, point) => sum + point.takes, 0);
   const off = points.reduce((sum, point) => sum + point.takes * (point.share - point.predicted), 0) / takes;
   const by = `${Math.abs(Math.round(off * 100))} of 100`;
-  if (Math.abs(off) < 0.03) return `Predictions hold, over ${takes} takes.`;
+  if (Math.abs(off) < 0.03) return `Predictions match, over ${takes} takes.`;
   return off > 0 ? `Better than predicted by ${by}, over ${takes} takes.` : `Worse than predicted by ${by}, over ${takes} takes.`;
 }
 
@@ -102,12 +108,12 @@ function OverTime({ days }: { readonly days: readonly KeptView[] }) {
   const { points, path, ticks, dates } = overTimeLayout(days);
   return (
     <section>
-      <h2>Kept, day by day</h2>
+      <h2>Kept by day</h2>
       <svg
         className="log-chart"
         viewBox={`0 0 ${CHART.width} ${CHART.height}`}
         role="img"
-        aria-label="Share of takes kept, day by day"
+        aria-label="Share of takes kept by day"
       >
         {ticks.map(({ share, y }) => (
           <g key={share}>
@@ -145,7 +151,7 @@ function Measured({ what, unit, fit, words, decimals }: MeasuredProps) {
   const mean = Math.abs(fit.mean).toFixed(decimals);
   return (
     <p>
-      {what} <strong className="figure">{mean}</strong> {unit} {words[fit.mean >= 0 ? 0 : 1]}, give or take{' '}
+      {what} <strong className="figure">{mean}</strong> {unit} {words[fit.mean >= 0 ? 0 : 1]}, spread{' '}
       <strong className="figure">{fit.sigma.toFixed(decimals)}</strong> {unit}{' '}
       <span className="haze">({fit.count} measured)</span>
     </p>

@@ -67,6 +67,6 @@ describe('files of takes', () => {
       expected.stretches.map(({ speed }) => speed),
     );
     expect(takesFile('vtt', 'Bell', views, plan, () => plan, 'metric', null)).toContain('pull to B: she looks up');
-    expect(takesFile('vtt', 'Bell', views, null, () => plan, 'metric', null)).toContain('4A take 1: not looked at');
+    expect(takesFile('vtt', 'Bell', views, null, () => plan, 'metric', null)).toContain('4A take 1: not checked');
   });
 });

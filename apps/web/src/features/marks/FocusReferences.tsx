@@ -23,8 +23,7 @@ const MAX_SHOWN = 4;
 export function FocusReferences({ mark, plan, units }: Props) {
   const edit = useEdit();
   const found = focusReferences(plan, mark);
-  if (found.length === 0)
-    return <p className="haze">Nothing that the lens sees stands on the floor: put a post near the mark.</p>;
+  if (found.length === 0) return <p className="haze">No object on the floor is in view of the lens. Put a post near the mark.</p>;
   return (
     <ul className="stand-ins">
       {found.slice(0, MAX_SHOWN).map((standIn) => {
@@ -36,8 +35,9 @@ export function FocusReferences({ mark, plan, units }: Props) {
               className="quiet"
               aria-pressed={isTaken}
               onClick={() =>
-                edit(isTaken ? `no stand-in for ${mark.letter}` : `${standIn.name} for ${mark.letter}`, (now) =>
-                  changeMark(now, mark.id, { focusReferenceId: isTaken ? null : standIn.landmarkId }),
+                edit(
+                  isTaken ? `${mark.letter} without an object to focus on` : `${standIn.name} to focus on for ${mark.letter}`,
+                  (now) => changeMark(now, mark.id, { focusReferenceId: isTaken ? null : standIn.landmarkId }),
                 )
               }
             >
@@ -53,7 +53,7 @@ export function FocusReferences({ mark, plan, units }: Props) {
 }
 
 function roomWords({ marginMm, nearerMm, fartherMm }: FocusReference, units: UnitSystem): string {
-  if (marginMm < 0) return `leaves ${formatGap(marginMm, units)} short: soft on the mark`;
+  if (marginMm < 0) return `${formatGap(marginMm, units)} beside the zone: soft at the mark`;
   const farther = fartherMm === Infinity ? 'any' : formatGap(fartherMm, units);
-  return `sharp on the mark, may miss −${formatGap(nearerMm, units)} / +${farther}`;
+  return `sharp at the mark, room −${formatGap(nearerMm, units)} / +${farther}`;
 }

@@ -26,12 +26,12 @@ export function MarkAllowance({ mark, plan, units }: Props) {
   return (
     <div className="mark-allowance">
       <GapField
-        label="shall be able to miss it by"
+        label="allowed miss ±"
         mm={mark.allowanceMm}
         limit={PLAN_LIMITS.allowanceMm}
         units={units}
         onChange={(allowanceMm, gesture) =>
-          edit(`allow ${mark.letter} to be missed`, (now) => changeMark(now, mark.id, { allowanceMm }), gesture)
+          edit(`change the allowed miss of ${mark.letter}`, (now) => changeMark(now, mark.id, { allowanceMm }), gesture)
         }
       />
       {mark.allowanceMm > 0 && <Answer mark={mark} plan={plan} units={units} />}
@@ -47,16 +47,17 @@ function Answer({ mark, plan, units }: Props) {
     case 'allowed':
       return (
         <p className="tone-sharp" role="status">
-          Allowed, with {formatGap(Math.min(answer.nearerMm, answer.fartherMm) - mark.allowanceMm, units)} to spare.
+          Inside the zone, with {formatGap(Math.min(answer.nearerMm, answer.fartherMm) - mark.allowanceMm, units)} of room.
         </p>
       );
     case 'needs-stop':
       return (
         <p className="tone-soft" role="status">
-          Not at this stop. {formatStop(answer.stop, lens.stopScale)} would allow it, {formatStops(answer.stops)} darker.{' '}
+          Outside the zone at this stop. {formatStop(answer.stop, lens.stopScale)} would be enough, {formatStops(answer.stops)}{' '}
+          less light.{' '}
           {irisPulls.length === 0 && (
-            <Button size="small" onClick={() => edit(`stop for ${mark.letter}`, (now) => setStop(now, answer.stop))}>
-              Set {formatStop(answer.stop, lens.stopScale)}
+            <Button size="small" onClick={() => edit(`change the stop for ${mark.letter}`, (now) => setStop(now, answer.stop))}>
+              Use {formatStop(answer.stop, lens.stopScale)}
             </Button>
           )}
         </p>
@@ -65,8 +66,8 @@ function Answer({ mark, plan, units }: Props) {
       return (
         <p className="tone-soft" role="status">
           {answer.wouldNeedStop === Infinity
-            ? 'No stop allows it: they would come through the lens.'
-            : `It would take ${formatStop(answer.wouldNeedStop, lens.stopScale)}, and this lens stops at ${formatStop(lens.narrowestStop, lens.stopScale)}.`}
+            ? 'No stop is enough: the miss reaches the lens.'
+            : `It needs ${formatStop(answer.wouldNeedStop, lens.stopScale)}, and this lens stops down to ${formatStop(lens.narrowestStop, lens.stopScale)}.`}
         </p>
       );
   }

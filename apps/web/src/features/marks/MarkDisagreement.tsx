@@ -25,23 +25,23 @@ export function MarkDisagreement({ mark, plan, units }: Props) {
   const loses = sharpS ? sharpS.byTape - sharpS.byDrawing : 0;
   return (
     <p className="tone-edge">
-      drawn {formatDistance(drawnMm, units)}, taped {formatDistance(tapedMm, units)}: the tape wins, by{' '}
+      drawn {formatDistance(drawnMm, units)}, taped {formatDistance(tapedMm, units)}: the tape counts, difference{' '}
       {formatGap(tapedMm - drawnMm, units)}.{' '}
       {sharpS && (
         <span>
           {loses > 0.05
-            ? `If the drawing is right, ${loses.toFixed(1)} s more are soft: tape it again.`
+            ? `If the drawing is right, ${loses.toFixed(1)} s more are soft: tape again.`
             : loses < -0.05
-              ? `If the drawing is right, ${(-loses).toFixed(1)} s more are sharp: tape it again.`
-              : 'If the drawing is right, the shot is as sharp all the same.'}{' '}
+              ? `If the drawing is right, ${(-loses).toFixed(1)} s more are sharp: tape again.`
+              : 'If the drawing is right, the shot is equally sharp.'}{' '}
         </span>
       )}
       <button
         type="button"
         className="quiet"
-        onClick={() => edit(`go by the drawing at ${mark.letter}`, (now) => adoptDrawnDistance(now, mark.id))}
+        onClick={() => edit(`use the drawn distance of ${mark.letter}`, (now) => adoptDrawnDistance(now, mark.id))}
       >
-        Go by the drawing
+        Use the drawn distance
       </button>
     </p>
   );

@@ -18,14 +18,14 @@ export function MarkMeasure({ mark, units, measuring }: Props) {
   return (
     <div className="mark-measure">
       <DistanceField
-        label={mark.method === 'drawn' ? 'a tape would read' : 'the tape distance'}
+        label={mark.method === 'drawn' ? 'drawn distance' : 'tape distance'}
         size="large"
         distanceMm={mark.distanceMm ?? Infinity}
         units={units}
         testId="mark-distance"
         hint={
           <>
-            {mark.method === 'drawn' ? 'from the drawing' : `by ${MEASURE_WORDS[mark.method]}`}, good to about{' '}
+            {mark.method === 'drawn' ? 'from the floor plan' : `by ${MEASURE_WORDS[mark.method]}`}, accurate to about{' '}
             {formatGap(mark.uncertaintyMm, units)}
             {mark.isSimulated && <strong className="tone-edge"> · simulated</strong>}
           </>
@@ -41,14 +41,14 @@ export function MarkMeasure({ mark, units, measuring }: Props) {
       <StaleMark mark={mark} />
       <div className="mark-devices">
         <Button size="small" onClick={() => measuring.measure('tape', mark)}>
-          Tape it <kbd className="key">T</kbd>
+          Tape <kbd className="key">T</kbd>
         </Button>
         <Button size="small" onClick={() => measuring.measure('laser', mark)}>
           Laser <kbd className="key">L</kbd>
         </Button>
         <span className="haze">simulated</span>
       </div>
-      {mark.method === 'laser' && <p className="haze">A laser is not pointed at eyes: measure to a card held beside them.</p>}
+      {mark.method === 'laser' && <p className="haze">Never point a laser at eyes: measure to a card held beside them.</p>}
       {measuring.problem && (
         <p className="field-problem" role="alert">
           {measuring.problem}

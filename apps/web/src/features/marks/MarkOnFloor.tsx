@@ -14,17 +14,17 @@ export function MarkOnFloor({ mark, plan }: { readonly mark: Mark; readonly plan
   return (
     <div className="mark-on-floor">
       <TextField
-        label="focus on, here"
+        label="focus on, at this mark"
         max={PLAN_LIMITS.detail.max}
         placeholder={subject?.detail || 'near eye'}
         value={mark.detail}
-        onChange={(detail) => change('what to focus on here', { detail })}
+        onChange={(detail) => change('change what to focus on', { detail })}
       />
       <Choice
-        label="taped as"
+        label="tape mark"
         value={mark.tapeShape}
         choices={TAPE_SHAPES.map((value) => ({ value, word: SHAPE_WORDS[value] }))}
-        onPick={(tapeShape) => change(`tape ${mark.letter} otherwise`, { tapeShape })}
+        onPick={(tapeShape) => change(`change the tape mark of ${mark.letter}`, { tapeShape })}
       />
       <fieldset className="tape-colours">
         <legend className="field-label">in</legend>
@@ -40,22 +40,22 @@ export function MarkOnFloor({ mark, plan }: { readonly mark: Mark; readonly plan
             <span style={{ background: tapeCss(colour) }} />
           </button>
         ))}
-        <span className="haze">{mark.tapeColour ?? 'whatever is at hand'}</span>
+        <span className="haze">{mark.tapeColour ?? 'any colour'}</span>
       </fieldset>
       <TextField
         label="ask for"
         max={PLAN_LIMITS.pose.max}
         placeholder="stand here, chin up, look at the furnace"
         value={mark.pose}
-        onChange={(pose) => change('what to ask for', { pose })}
+        onChange={(pose) => change('change what to ask for', { pose })}
       />
       <Checkbox
         checked={mark.hasHardStop}
         onChange={({ target }) =>
-          change(`${target.checked ? 'a' : 'no'} hard stop at ${mark.letter}`, { hasHardStop: target.checked })
+          change(`${target.checked ? 'add' : 'remove'} the hard stop at ${mark.letter}`, { hasHardStop: target.checked })
         }
       >
-        a hard stop on the wheel here
+        hard stop on the wheel here
       </Checkbox>
     </div>
   );

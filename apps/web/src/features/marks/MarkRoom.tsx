@@ -48,7 +48,7 @@ export function MarkRoom({ mark, plan, units }: Props) {
       </p>
       <p className="haze">{placeOnRing(reading, plan, units)}</p>
       <p>
-        <Explain what="The room round this mark" lines={markRoomLines(reading, mark, plan, units)}>
+        <Explain what="Room at this mark" lines={markRoomLines(reading, mark, plan, units)}>
           sharp from {formatDistance(reading.nearMm, units)} to {formatDistance(reading.farMm, units)}
         </Explain>
       </p>
@@ -58,7 +58,7 @@ export function MarkRoom({ mark, plan, units }: Props) {
 
 /** Position of the mark on the ring: angle, and neighbouring figures of the scale. */
 function placeOnRing(reading: MarkReading, { optics: { lens }, wheel }: ShotPlan, units: UnitSystem): string {
-  if (lens.response === 'speed') return 'This ring answers by speed: there is no place on it to mark.';
+  if (lens.response === 'speed') return 'This ring answers to speed: no place on it can be marked.';
   const { nearerFigure, fartherFigure, ringDeg, wheelDeg } = reading;
   const at = `ring at ${ringDeg.toFixed(1)}°${wheel ? `, wheel at ${wheelDeg.toFixed(1)}°` : ''}`;
   const name = ({ distanceMm }: RingPoint) => formatDistance(distanceMm ?? Infinity, units);
@@ -66,5 +66,5 @@ function placeOnRing(reading: MarkReading, { optics: { lens }, wheel }: ShotPlan
     return nearerFigure === fartherFigure
       ? `${at}, on the figure ${name(nearerFigure)}`
       : `${at}, between the figures ${name(nearerFigure)} and ${name(fartherFigure)}`;
-  return `${at}; the scale of this ring is not known`;
+  return `${at}; this ring has no scale points`;
 }

@@ -11,9 +11,9 @@ export function StaleMark({ mark }: { readonly mark: Mark }) {
       <button
         type="button"
         className="quiet"
-        onClick={() => edit(`${mark.letter} still holds`, (now) => marksHold(now, mark.id))}
+        onClick={() => edit(`confirm the distance of ${mark.letter}`, (now) => marksHold(now, mark.id))}
       >
-        It still holds
+        It is still right
       </button>
     </p>
   );

@@ -21,5 +21,5 @@ export const SHAPE_WORDS: Readonly<Record<TapeShape, string>> = {
   cross: 'a cross',
   corner: 'a corner for the feet',
   line: 'a line',
-  none: 'nothing on the floor',
+  none: 'no tape',
 };

@@ -2,7 +2,7 @@ import { nanoid } from '@reduxjs/toolkit';
 import type { ReadingView } from '@still-heron/contract';
 import { changeMark, type DeviceMethod, type Mark, planDistances } from '@still-heron/core';
 import { useEffect, useRef, useState } from 'react';
-import { useAppDispatch, useAppStore } from '../../app/store';
+import { useAppDispatch, useAppStore } from '../../shared/store/hooks';
 import { useKeys } from '../../shared/keys/useKeys';
 import { selectSelection } from '../shot/sessionSlice';
 import { editPlan, selectPlan } from '../shot/shotSlice';
@@ -51,7 +51,7 @@ export function useMeasuring(): Measuring {
     const plan = selectPlan(store.getState());
     const drawnMm = plan ? planDistances(plan).markSightings.get(mark.id)?.tapeMm : undefined;
     if (drawnMm === undefined) {
-      setProblem(`${mark.letter} is not on the floor, so there is nothing to measure: type what the ${method} says.`);
+      setProblem(`${mark.letter} is not on the floor, so there is nothing to measure. Type what the ${method} shows.`);
       return;
     }
     asked.current = mark.id;
@@ -62,7 +62,7 @@ export function useMeasuring(): Measuring {
         take.current((await response.json()) as ReadingView);
         setProblem(null);
       })
-      .catch(() => setProblem(`The measuring port does not answer: type what the ${method} says.`));
+      .catch(() => setProblem(`The measuring device does not answer. Type what the ${method} shows.`));
   }
   const measureSelected = (method: DeviceMethod) => () => {
     const selection = selectSelection(store.getState());

@@ -1,7 +1,7 @@
 import { type Beat, changeBeat, formatTime, type CompleteVerdict, type ShotPlan } from '@still-heron/core';
 import { subjectColour } from '../../charts/subjectColour';
 import { type KeyboardEvent, useRef } from 'react';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { useDrag } from '../../shared/gestures/useDrag';
 import { itemSelected } from '../shot/sessionSlice';
 import { abandonGesture, editPlan } from '../shot/shotSlice';
@@ -38,7 +38,7 @@ export function BeatBar({ beat, x, width, y, current, layout, plan, verdict }: P
   const colour = subjectColour(current);
   const pxPerS = layout.x(1) - layout.x(0);
   const change = (changes: Partial<Pick<Beat, 'fromS' | 'toS' | 'keyMomentS'>>, step: string) =>
-    dispatch(editPlan(`when ${asked}`, (now) => changeBeat(now, beat.id, changes), step));
+    dispatch(editPlan(`change when ${asked}`, (now) => changeBeat(now, beat.id, changes), step));
   const common = {
     onStart: () => {
       was.current = beat;

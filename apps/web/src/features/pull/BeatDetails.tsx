@@ -10,7 +10,7 @@ import {
   splitAlternates,
 } from '@still-heron/core';
 import { Button, Select } from 'antd';
-import { useAppDispatch } from '../../app/store';
+import { useAppDispatch } from '../../shared/store/hooks';
 import { Choice } from '../../ui/fields/Choice';
 import { NumberField } from '../../ui/fields/NumberField';
 import { TextField } from '../../ui/fields/TextField';
@@ -28,7 +28,7 @@ interface Props {
 
 const KINDS = (Object.keys(BEAT_WORDS) as Beat['requirement'][]).map((value) => ({ value, word: BEAT_WORDS[value].choice }));
 const TAKES = [
-  { value: 'both', word: 'every take' },
+  { value: 'both', word: 'all takes' },
   { value: 'A', word: 'A only' },
   { value: 'B', word: 'B only' },
 ] as const;
@@ -39,18 +39,18 @@ export function BeatDetails({ beat, plan, verdict }: Props) {
   const name = plan.subjects.find(({ id }) => id === beat.subjectId)?.name ?? 'someone';
   const { phrase } = BEAT_WORDS[beat.requirement];
   const change = (changes: Parameters<typeof changeBeat>[2], gesture?: string) =>
-    dispatch(editPlan(`when ${name} ${phrase}`, (now) => changeBeat(now, beat.id, changes), gesture));
+    dispatch(editPlan(`change when ${name} ${phrase}`, (now) => changeBeat(now, beat.id, changes), gesture));
   return (
     <section aria-label={`${name} ${phrase}`}>
-      <h2>What is asked</h2>
+      <h2>Requirement</h2>
       <WordChoice
-        label="What is asked"
+        label="Requirement"
         chosen={beat.requirement}
         choices={KINDS}
         onChoose={(kind) => change({ requirement: kind })}
       />
       <Select
-        aria-label="Of whom"
+        aria-label="Subject"
         className="wide-select"
         value={beat.subjectId}
         options={plan.subjects.map(({ id, name: label }) => ({ value: id, label }))}
@@ -79,7 +79,7 @@ export function BeatDetails({ beat, plan, verdict }: Props) {
         />
         {beat.requirement !== 'none' && (
           <NumberField
-            label="at least"
+            label="share of the span"
             unit="%"
             step={5}
             isWhole
@@ -105,7 +105,7 @@ export function BeatDetails({ beat, plan, verdict }: Props) {
       </div>
       {beat.requirement !== 'none' && <Key beat={beat} plan={plan} onChange={change} />}
       <Choice
-        label="phrase in"
+        label="alternate"
         value={beat.alternate ?? 'both'}
         choices={TAKES}
         onPick={(take) =>
@@ -117,7 +117,7 @@ export function BeatDetails({ beat, plan, verdict }: Props) {
         }
       />
       <TextField
-        label="why"
+        label="reason"
         value={beat.why}
         max={PLAN_LIMITS.note.max}
         placeholder="a reaction, a reveal"
@@ -126,11 +126,11 @@ export function BeatDetails({ beat, plan, verdict }: Props) {
       />
       <Button
         onClick={() => {
-          dispatch(editPlan('remove a beat', (now) => removeBeat(now, beat.id)));
+          dispatch(editPlan('delete a span', (now) => removeBeat(now, beat.id)));
           dispatch(itemSelected(null));
         }}
       >
-        Ask nothing here
+        Delete this span
       </Button>
     </section>
   );
@@ -186,7 +186,7 @@ function Key({ beat, plan, onChange }: KeyProps) {
         onChange={(keyMomentS, gesture) => onChange({ keyMomentS }, gesture)}
       />
       <Button className="key-add" onClick={() => onChange({ keyMomentS: null })}>
-        No key moment
+        Remove the key moment
       </Button>
     </div>
   );

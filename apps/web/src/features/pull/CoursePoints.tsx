@@ -1,6 +1,6 @@
 import { changeCoursePoint, type CoursePoint, formatTime } from '@still-heron/core';
 import { useRef } from 'react';
-import { useAppDispatch } from '../../app/store';
+import { useAppDispatch } from '../../shared/store/hooks';
 import { useDrag } from '../../shared/gestures/useDrag';
 import { abandonGesture, editPlan } from '../shot/shotSlice';
 import type { PullChartLayout } from './pullChartLayout';
@@ -22,7 +22,7 @@ function OnePoint({ point, layout, plan, units, hold }: HandleProps & { readonly
   const { pullId, index } = point;
   const timeS = layout.x.invert(point.x);
   const change = (changes: Partial<CoursePoint>, step: string) =>
-    dispatch(editPlan('bend the course', (now) => changeCoursePoint(now, pullId, index, changes), step));
+    dispatch(editPlan('change the course', (now) => changeCoursePoint(now, pullId, index, changes), step));
   const drag = useDrag({
     onStart: () => {
       grabbed.current = point;

@@ -1,7 +1,7 @@
 import type { Fix, ShotPlan, UnitSystem } from '@still-heron/core';
 import { fixName, fixResult, fixStepName } from '@still-heron/wording';
 import { useState } from 'react';
-import { useAppDispatch } from '../../app/store';
+import { useAppDispatch } from '../../shared/store/hooks';
 import { useKeys } from '../../shared/keys/useKeys';
 import { fixesFor } from '../../shared/workers/evaluator';
 import { editPlan } from '../shot/shotSlice';
@@ -32,7 +32,7 @@ export function Fixes({ plan, units }: Props) {
     if (fixes[0] && isCurrent) take(fixes[0]);
   });
   return (
-    <ul className={showsAll ? 'mends is-open' : 'mends'} aria-label="What would mend it">
+    <ul className={showsAll ? 'mends is-open' : 'mends'} aria-label="Fixes">
       {shown.map((fix, index) => (
         <li key={fixName(fix, plan, units)}>
           <button type="button" disabled={!isCurrent} onClick={() => take(fix)}>

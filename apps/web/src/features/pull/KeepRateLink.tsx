@@ -10,8 +10,8 @@ export function KeepRateLink({ plan }: { readonly plan: ShotPlan }) {
   const { keepRate } = known.rate;
   return (
     <Link to="../stop" className="kept-takes" data-testid="kept-takes">
-      <strong className={keepRate >= plan.goals.targetKeepRate ? 'tone-sharp' : 'tone-edge'}>{of100(keepRate)}</strong> takes kept{' '}
-      <kbd className="key">4</kbd>
+      <strong className={keepRate >= plan.goals.targetKeepRate ? 'tone-sharp' : 'tone-edge'}>{of100(keepRate)}</strong> takes
+      sharp <kbd className="key">4</kbd>
     </Link>
   );
 }

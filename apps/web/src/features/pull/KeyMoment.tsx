@@ -1,6 +1,6 @@
 import { type Beat, formatTime, type ShotPlan } from '@still-heron/core';
 import { useRef } from 'react';
-import { useAppDispatch } from '../../app/store';
+import { useAppDispatch } from '../../shared/store/hooks';
 import { useDrag } from '../../shared/gestures/useDrag';
 import { itemSelected } from '../shot/sessionSlice';
 import { abandonGesture } from '../shot/shotSlice';

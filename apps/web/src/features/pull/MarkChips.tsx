@@ -1,7 +1,7 @@
 import { changeMark, displayStepMm } from '@still-heron/core';
 import { subjectColour } from '../../charts/subjectColour';
 import { useRef } from 'react';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { useDrag } from '../../shared/gestures/useDrag';
 import { nudgeDistance } from '../../ui/fields/readDistance';
 import { itemSelected } from '../shot/sessionSlice';

@@ -1,7 +1,7 @@
 import { changeMark, adoptDrawnDistance, type Mark, MEASURE_METHODS, PLAN_LIMITS, type UnitSystem } from '@still-heron/core';
 import { MEASURE_WORDS } from '@still-heron/wording';
 import { Select } from 'antd';
-import { useAppDispatch } from '../../app/store';
+import { useAppDispatch } from '../../shared/store/hooks';
 import { GapField } from '../../ui/fields/GapField';
 import { TextField } from '../../ui/fields/TextField';
 import { editPlan } from '../shot/shotSlice';
@@ -18,7 +18,7 @@ export function MarkDetails({ mark, units }: { readonly mark: Mark; readonly uni
         isOptional={false}
         max={PLAN_LIMITS.letter.max}
         value={mark.letter}
-        onChange={(letter) => change('letter a mark', { letter })}
+        onChange={(letter) => change('change a mark’s letter', { letter })}
       />
       <label className="field">
         <span className="field-label">measured by</span>
@@ -30,24 +30,24 @@ export function MarkDetails({ mark, units }: { readonly mark: Mark; readonly uni
           }))}
           onChange={(method) =>
             method === 'drawn'
-              ? dispatch(editPlan(`go by the drawing at ${mark.letter}`, (now) => adoptDrawnDistance(now, mark.id)))
-              : change('how it was measured', { method, isSimulated: false })
+              ? dispatch(editPlan(`use the drawn distance of ${mark.letter}`, (now) => adoptDrawnDistance(now, mark.id)))
+              : change('change how it was measured', { method, isSimulated: false })
           }
         />
       </label>
       <GapField
-        label="good to about"
+        label="accuracy ±"
         mm={mark.uncertaintyMm}
         limit={PLAN_LIMITS.uncertaintyMm}
         units={units}
-        onChange={(uncertaintyMm, gesture) => change('how well it was measured', { uncertaintyMm }, gesture)}
+        onChange={(uncertaintyMm, gesture) => change('change the accuracy', { uncertaintyMm }, gesture)}
       />
       <TextField
         label="note"
         max={PLAN_LIMITS.note.max}
         value={mark.note}
         placeholder="beside the ladle"
-        onChange={(note) => change('note at a mark', { note })}
+        onChange={(note) => change('change the note at a mark', { note })}
       />
     </div>
   );

@@ -11,7 +11,7 @@ import {
 } from '@still-heron/core';
 import { beyondRingText, markRoomLines } from '@still-heron/wording';
 import { subjectColour } from '../../charts/subjectColour';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { Explain } from '../../ui/fields/Explain';
 import { StaleMark } from '../marks/StaleMark';
@@ -42,7 +42,7 @@ function MarkRow({ mark, plan, units }: Props & { readonly mark: Mark }) {
   const isSelected = useAppSelector((state) => selectSession(state).selection?.id === mark.id);
   const at = plan.subjects.findIndex(({ id }) => id === mark.subjectId);
   const walks = (plan.subjects[at]?.stays.length ?? 0) > 1;
-  const label = `${mark.letter}, ${plan.subjects[at]?.name ?? 'a place'}`;
+  const label = `${mark.letter}, ${plan.subjects[at]?.name ?? 'a mark'}`;
   return (
     <li className={isSelected ? 'is-selected' : undefined}>
       <button
@@ -53,7 +53,7 @@ function MarkRow({ mark, plan, units }: Props & { readonly mark: Mark }) {
         onClick={() => dispatch(itemSelected({ kind: 'mark', id: mark.id }))}
       >
         <span className="mark-list-letter">{mark.letter}</span>
-        <span className="mark-owner">{plan.subjects[at]?.name ?? 'a place'}</span>
+        <span className="mark-owner">{plan.subjects[at]?.name ?? 'a mark'}</span>
       </button>
       <DistanceField
         label={`Distance of ${label}`}
@@ -80,7 +80,7 @@ function MarkRow({ mark, plan, units }: Props & { readonly mark: Mark }) {
 
 /** Ring position and landing window of a mark in wheel or ring degrees; none for a ring that answers by speed. */
 function ringWords({ optics: { lens }, wheel }: ShotPlan, atDeg: number, windowDeg: number): string {
-  if (lens.response === 'speed') return 'no ring mark';
+  if (lens.response === 'speed') return 'the ring is beyond its scale';
   const turns = `${wheelDegOf(wheel, atDeg).toFixed(1)}° ± ${(wheelDegOf(wheel, windowDeg) / 2).toFixed(1)}°`;
   if (lens.response === 'steps')
     return `step ${Math.round((atDeg / ringOf(lens).throwDeg) * lens.stepCount)} of ${lens.stepCount}`;
@@ -96,10 +96,10 @@ function Room({ mark, plan, units }: Props & { readonly mark: Mark }) {
   const farther = fartherMm === Infinity ? 'any' : formatGap(fartherMm, units);
   return (
     <p className="mark-room">
-      <Explain what="How far they may miss the mark" lines={markRoomLines(reading, mark, plan, units)}>
+      <Explain what="How the room is computed" lines={markRoomLines(reading, mark, plan, units)}>
         {mark.distanceMm === null
-          ? `sharp from ${formatDistance(reading.nearMm, units)} on`
-          : `may miss −${formatGap(nearerMm, units)} / +${farther}`}
+          ? `sharp from ${formatDistance(reading.nearMm, units)}`
+          : `room −${formatGap(nearerMm, units)} / +${farther}`}
       </Explain>
       <span className="mark-ring figure">{ringWords(plan, ringDeg, towardsNearDeg + towardsFarDeg)}</span>
     </p>

@@ -15,7 +15,7 @@ import {
 } from '@still-heron/core';
 import { problemText } from '@still-heron/wording';
 import { Button } from 'antd';
-import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../shared/store/hooks';
 import { NumberField } from '../../ui/fields/NumberField';
 import { QuantityField } from '../../ui/fields/QuantityField';
 import { TimeField } from '../../ui/fields/TimeField';
@@ -35,15 +35,11 @@ export function OpticsChanges({ plan }: { readonly plan: ShotPlan }) {
           ? optics.lens.longestMm
           : optics.lens.focalLengthMm
         : Math.min(stopAt(optics, timeS) * 2, optics.lens.narrowestStop);
-    dispatch(
-      editPlan(track === 'zooms' ? 'zoom while rolling' : 'turn the stop while rolling', (now) =>
-        addOpticsChange(now, track, timeS, to),
-      ),
-    );
+    dispatch(editPlan(track === 'zooms' ? 'add a zoom' : 'add an iris pull', (now) => addOpticsChange(now, track, timeS, to)));
   };
   return (
     <section className="while-rolling">
-      <h2>While it rolls</h2>
+      <h2>Iris pulls and zooms</h2>
       {optics.irisPulls.map((move) => (
         <MoveRow key={move.id} track="irisPulls" move={move} plan={plan} />
       ))}
@@ -51,8 +47,8 @@ export function OpticsChanges({ plan }: { readonly plan: ShotPlan }) {
         <MoveRow key={move.id} track="zooms" move={move} plan={plan} />
       ))}
       <div className="rolling-actions">
-        <Button onClick={() => add('irisPulls')}>Turn the stop</Button>
-        {isZoom(optics.lens) && <Button onClick={() => add('zooms')}>Zoom</Button>}
+        <Button onClick={() => add('irisPulls')}>Add an iris pull</Button>
+        {isZoom(optics.lens) && <Button onClick={() => add('zooms')}>Add a zoom</Button>}
       </div>
       <Now plan={plan} />
     </section>
@@ -90,7 +86,7 @@ function MoveRow({ track, move, plan }: RowProps) {
   return (
     <div className="rolling-row" role="group" aria-label={`${word} ${at + 1}`}>
       <TimeField
-        label={`${word} from`}
+        label={`${word} starts`}
         timeS={move.startS}
         captureFps={captureFps}
         decimals={2}
@@ -99,13 +95,13 @@ function MoveRow({ track, move, plan }: RowProps) {
         onChange={(startS, gesture) => change(`move the ${word}`, { startS }, gesture)}
       />
       <TimeField
-        label="lasts"
+        label="duration"
         timeS={move.durationS}
         captureFps={captureFps}
         decimals={2}
         minS={0.04}
         maxS={latestS - move.startS}
-        onChange={(durationS, gesture) => change(`time the ${word}`, { durationS }, gesture)}
+        onChange={(durationS, gesture) => change(`change the duration of the ${word}`, { durationS }, gesture)}
       />
       {track === 'zooms' ? (
         <NumberField
@@ -116,7 +112,7 @@ function MoveRow({ track, move, plan }: RowProps) {
           min={optics.lens.focalLengthMm}
           max={optics.lens.longestMm}
           value={move.to}
-          onChange={(to, gesture) => change('aim the zoom', { to }, gesture)}
+          onChange={(to, gesture) => change('change the end of the zoom', { to }, gesture)}
         />
       ) : (
         <QuantityField
@@ -128,14 +124,14 @@ function MoveRow({ track, move, plan }: RowProps) {
             const parsed = parseStop(text, { widest, narrowest: optics.lens.narrowestStop });
             return parsed.status === 'read' ? { value: parsed.stop } : { problem: problemText(parsed.problem) };
           }}
-          onChange={(to, gesture) => change('aim the stop', { to }, gesture)}
+          onChange={(to, gesture) => change('change the end of the iris pull', { to }, gesture)}
         />
       )}
       <button
         type="button"
         className="quiet"
         aria-label={`Remove ${word} ${at + 1}`}
-        onClick={() => dispatch(editPlan(`remove the ${word}`, (now) => removeOpticsChange(now, track, move.id)))}
+        onClick={() => dispatch(editPlan(`delete the ${word}`, (now) => removeOpticsChange(now, track, move.id)))}
       >
         ✕
       </button>

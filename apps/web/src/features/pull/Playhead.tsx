@@ -6,7 +6,7 @@ import {
   type CompleteVerdict,
   type UnitSystem,
 } from '@still-heron/core';
-import { useAppSelector } from '../../app/store';
+import { useAppSelector } from '../../shared/store/hooks';
 import type { PullChartLayout } from './pullChartLayout';
 
 interface Props {

@@ -1,7 +1,7 @@
 import type { CompleteVerdict, ShotPlan, UnitSystem } from '@still-heron/core';
 import { subjectColour } from '../../charts/subjectColour';
 import { useMemo, useState } from 'react';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { useDrag } from '../../shared/gestures/useDrag';
 import { type Size, useSize } from '../../shared/useSize';
 import { itemSelected, playheadMoved, playStopped } from '../shot/sessionSlice';
@@ -50,7 +50,7 @@ function Channel({ plan, verdict, units, size }: Props & { readonly size: Size }
   const hold = { start: () => setHeld(layout.domain), end: () => setHeld(undefined) };
   const { left, right, top, bottom } = layout;
   return (
-    <svg ref={wheel} width={size.width} height={size.height} role="group" aria-label="The channel: distance over time">
+    <svg ref={wheel} width={size.width} height={size.height} role="group" aria-label="Distance and focus over time">
       <defs>
         <pattern id="soft-hatch" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(35)">
           <rect width="2" height="8" fill="var(--rust)" />

@@ -13,7 +13,7 @@ import {
 import { targetName } from '@still-heron/wording';
 import { Button } from 'antd';
 import { useEffect, useState } from 'react';
-import { useAppDispatch } from '../../app/store';
+import { useAppDispatch } from '../../shared/store/hooks';
 import { Choice } from '../../ui/fields/Choice';
 import { NumberField } from '../../ui/fields/NumberField';
 import { TextField } from '../../ui/fields/TextField';
@@ -21,21 +21,21 @@ import { TimeField } from '../../ui/fields/TimeField';
 import { itemSelected } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
 import { PullEffort } from './PullEffort';
-import type { SideProps } from './PullSide';
+import type { SideProps } from './sideProps';
 import { TargetFields } from './TargetFields';
 
 const EASING_WORDS: readonly { value: Easing; word: string }[] = [
-  { value: 'eased', word: 'gently' },
+  { value: 'eased', word: 'gently at both ends' },
   { value: 'ease-in', word: 'gentle start' },
   { value: 'ease-out', word: 'gentle landing' },
-  { value: 'steady', word: 'steadily' },
+  { value: 'steady', word: 'at one speed' },
 ];
 
 const CUE_WORDS: readonly { value: CueTrigger; word: string; example: string }[] = [
   { value: 'clock', word: 'the clock', example: '' },
-  { value: 'spoken-line', word: 'a line', example: '“Who rang it?”' },
+  { value: 'spoken-line', word: 'a spoken line', example: '“Who rang it?”' },
   { value: 'look', word: 'a look', example: 'she looks up' },
-  { value: 'hand', word: 'a hand', example: 'his hand on the rope' },
+  { value: 'hand', word: 'a hand signal', example: 'his hand on the rope' },
 ];
 
 /** Fields of a pull: times, target, easing, cue, and its effort for the hand. */
@@ -59,10 +59,10 @@ export function PullDetails({ move: pull, plan, verdict, units }: SideProps & { 
           maxS={Math.max(room.earliestStartS, room.latestEndS - pull.durationS)}
           reason="neighbouring-pulls"
           testId="move-starts"
-          onChange={(startS, gesture) => change(`start the pull to ${name}`, { startS }, gesture)}
+          onChange={(startS, gesture) => change(`change the start of the pull to ${name}`, { startS }, gesture)}
         />
         <TimeField
-          label="lasts"
+          label="duration"
           decimals={2}
           timeS={pull.durationS}
           captureFps={plan.captureFps}
@@ -71,20 +71,20 @@ export function PullDetails({ move: pull, plan, verdict, units }: SideProps & { 
           reason="next-pull"
           testId="move-lasts"
           hint={`lands at ${pullEndS(pull).toFixed(2)} s`}
-          onChange={(durationS, gesture) => change(`land the pull to ${name}`, { durationS }, gesture)}
+          onChange={(durationS, gesture) => change(`change the landing of the pull to ${name}`, { durationS }, gesture)}
         />
         <TargetFields
           label="goes to"
           target={pull.target}
           plan={plan}
           units={units}
-          onChange={(target, gesture) => change('aim the pull', { target }, gesture)}
+          onChange={(target, gesture) => change('change the target of the pull', { target }, gesture)}
         />
         <Choice
-          label="turns"
+          label="motion"
           value={pull.easing}
           choices={EASING_WORDS}
-          onPick={(easing) => change(`ease the pull to ${name}`, { easing })}
+          onPick={(easing) => change(`change the motion of the pull to ${name}`, { easing })}
         />
       </div>
       <Cue move={pull} name={name} onChange={change} />
@@ -92,11 +92,11 @@ export function PullDetails({ move: pull, plan, verdict, units }: SideProps & { 
       <Timing move={pull} plan={plan} />
       <Button
         onClick={() => {
-          dispatch(editPlan(`remove the pull to ${name}`, (now) => removePull(now, pull.id)));
+          dispatch(editPlan(`delete the pull to ${name}`, (now) => removePull(now, pull.id)));
           dispatch(itemSelected(null));
         }}
       >
-        Remove this pull
+        Delete this pull
       </Button>
     </section>
   );
@@ -115,32 +115,32 @@ function Cue({ move: pull, name, onChange }: CueProps) {
     <>
       <div className="field-pair cue-pair">
         <Choice
-          label="set off by"
+          label="cue"
           value={pull.trigger}
           choices={CUE_WORDS}
           onPick={(trigger) =>
-            onChange(`what sets off the pull to ${name}`, { trigger, ...(trigger === 'clock' ? { cue: '' } : {}) })
+            onChange(`change the cue of the pull to ${name}`, { trigger, ...(trigger === 'clock' ? { cue: '' } : {}) })
           }
         />
         <NumberField
-          label="counted in before"
+          label="count-in"
           unit="s"
           step={0.5}
           decimals={1}
           min={PLAN_LIMITS.countInS.min}
           max={PLAN_LIMITS.countInS.max}
           value={pull.countInS}
-          onChange={(countInS, gesture) => onChange(`count in the pull to ${name}`, { countInS }, gesture)}
+          onChange={(countInS, gesture) => onChange(`change the count-in of the pull to ${name}`, { countInS }, gesture)}
         />
       </div>
       {pull.trigger !== 'clock' && (
         <TextField
-          label="cue"
+          label="words of the cue"
           value={pull.cue}
           max={PLAN_LIMITS.cue.max}
           placeholder={chosen.example}
           className="cue-field"
-          onChange={(cue) => onChange('change the cue', { cue })}
+          onChange={(cue) => onChange('change the words of the cue', { cue })}
         />
       )}
     </>
@@ -165,8 +165,8 @@ function Timing({ move: pull, plan }: { readonly move: Pull; readonly plan: Shot
       : `from ${earliestStartS.toFixed(2)} to ${latestStartS.toFixed(2)} s`;
   return (
     <p className="field-hint move-timing">
-      As fast as the hand can, it may start {when}; it may last up to {longestS.toFixed(2)} s.
-      {lostFrames > 0 && ` At best ${lostFrames} ${lostFrames === 1 ? 'frame is' : 'frames are'} lost.`}
+      At the speed of this hand it can start {when}; it may take up to {longestS.toFixed(2)} s.
+      {lostFrames > 0 && ` Even then ${lostFrames} ${lostFrames === 1 ? 'frame is' : 'frames are'} lost.`}
     </p>
   );
 }

@@ -23,8 +23,8 @@ export function PullEffort({ judged, plan, units }: Props) {
             `the ring from ${judged.from.ringDeg.toFixed(1)}° to ${judged.to.ringDeg.toFixed(1)}°`,
             ...(wheel
               ? [
-                  `the wheel turns ${plan.wheel!.wheelPerRing} × as far; its landing is ${wheel.windowOnDiscMm.toFixed(1)} mm on the disc`,
-                  ...(wheel.regrips > 0 ? [`${wheel.regrips} new grips on the way`] : []),
+                  `the wheel turns ${plan.wheel!.wheelPerRing} × as far; it must land within ${wheel.windowOnDiscMm.toFixed(1)} mm on its disc`,
+                  ...(wheel.regrips > 0 ? [`the hand has to regrip ${wheel.regrips} times`] : []),
                 ]
               : []),
           ]}
@@ -34,14 +34,14 @@ export function PullEffort({ judged, plan, units }: Props) {
         <span className="haze"> {judged.towards === 'nowhere' ? 'none' : `towards ${judged.towards}`}</span>
       </Fact>
       {judged.presses === null && (
-        <Fact what="at most">
+        <Fact what="peak speed">
           <Explain
-            what="Fastest turn of what the hand holds"
+            what="Peak speed of the wheel or ring"
             lines={[
               judged.isTracking
-                ? 'from moment to moment, as it runs into someone who moves'
+                ? 'computed frame by frame, because the pull runs to a moving subject'
                 : `${(judged.peakDegPerS / (judged.travelDeg / judged.availableS || 1)).toFixed(3)} × ${judged.travelDeg.toFixed(1)}° / ${judged.availableS.toFixed(2)} s of the ring`,
-              `the limit is ${limit.toFixed(0)}°/s: yours, under “How it is shot”`,
+              `the limit is ${limit.toFixed(0)}°/s: yours, under “Hand and shot”`,
             ]}
           >
             {judged.handPeakDegPerS.toFixed(0)}°/s
@@ -50,12 +50,12 @@ export function PullEffort({ judged, plan, units }: Props) {
         </Fact>
       )}
       {Math.abs(judged.breathingPercent) >= 0.05 && (
-        <Fact what="the picture">
+        <Fact what="breathing">
           <Explain
-            what="Breathing of the lens on the way"
+            what="Change of the picture by breathing"
             lines={[
-              `${plan.optics.lens.breathingPercent} % from infinity to close focus, as Kit has it`,
-              'in proportion to how far the lens moves out: an assumption',
+              `breathing of the lens: ${plan.optics.lens.breathingPercent} % from infinity to close focus`,
+              'in proportion to the extension of the lens: an assumption',
             ]}
           >
             {Math.abs(judged.breathingPercent).toFixed(1)} %
@@ -63,41 +63,41 @@ export function PullEffort({ judged, plan, units }: Props) {
           <span className="haze"> {judged.breathingPercent > 0 ? 'wider' : 'narrower'}</span>
         </Fact>
       )}
-      <Fact what="a hand needs">
+      <Fact what="needs">
         <Explain
-          what="Least time a hand needs"
+          what="Time that a hand needs"
           lines={
             judged.isAgainstHardStop && wheel?.betweenStopsS !== null && wheel
-              ? ['it lands against a hard stop: nothing is aimed at, and only turning takes time']
+              ? ['the pull lands against a hard stop: it needs no aim, only time to turn']
               : [
-                  `${ASSUMED_HAND.reactionS} s + ${ASSUMED_HAND.perBitS} s × ${judged.bits.toFixed(2)} bits`,
-                  `bits = log₂(${judged.travelDeg.toFixed(1)}° / ${judged.windowDeg.toFixed(2)}° + 1): the turn over the window it must land in`,
-                  `or, if that is longer, what the turn takes at ${limit.toFixed(0)}°/s`,
-                  'the hand is an assumption until your own is measured',
+                  `${ASSUMED_HAND.reactionS} s + ${ASSUMED_HAND.perBitS} s × ${judged.bits.toFixed(2)} bits of difficulty`,
+                  `bits = log₂(${judged.travelDeg.toFixed(1)}° / ${judged.windowDeg.toFixed(2)}° + 1): turn over landing window`,
+                  `at least the time for the turn at ${limit.toFixed(0)}°/s`,
+                  'the hand is assumed until your own is measured',
                 ]
           }
         >
           {judged.neededS.toFixed(2)} s
         </Explain>
       </Fact>
-      <Fact what="it has">
+      <Fact what="has">
         {judged.availableS.toFixed(2)} s{' '}
         <strong className={`grade ${GRADE_TONES[judged.grade]}`}>{judged.grade.replace('-', ' ')}</strong>
       </Fact>
-      <Fact what="lands within">
+      <Fact what="landing window">
         <Explain
-          what="Room where it lands"
+          what="Room at the landing"
           lines={[
             `ring: ${judged.nearRoomDeg.toFixed(2)}° on the near side, ${judged.farRoomDeg.toFixed(2)}° on the far side`,
-            `where they stand: ${gapWords(judged.nearRoomMm, units)} nearer, ${gapWords(judged.farRoomMm, units)} farther`,
-            `the other way round it would land within ${judged.oppositeLanding.windowDeg.toFixed(1)}°: ${gapWords(judged.oppositeLanding.nearRoomMm, units)} nearer, ${gapWords(judged.oppositeLanding.farRoomMm, units)} farther, ${judged.oppositeLanding.neededS.toFixed(2)} s`,
+            `on the floor: ${gapWords(judged.nearRoomMm, units)} nearer, ${gapWords(judged.farRoomMm, units)} farther`,
+            `in the opposite direction the window is ${judged.oppositeLanding.windowDeg.toFixed(1)}°: ${gapWords(judged.oppositeLanding.nearRoomMm, units)} nearer, ${gapWords(judged.oppositeLanding.farRoomMm, units)} farther, ${judged.oppositeLanding.neededS.toFixed(2)} s`,
           ]}
         >
           {judged.windowDeg.toFixed(1)}°
         </Explain>
         <Room at={judged} units={units} />
       </Fact>
-      <Fact what="other order">
+      <Fact what="opposite direction">
         {judged.oppositeLanding.windowDeg.toFixed(1)}°
         <Room at={judged.oppositeLanding} units={units} />
       </Fact>

@@ -1,7 +1,7 @@
 import { changePull, dragPullEdge, formatDistance, formatTime, type Pull, pullEndS, type ShotPlan } from '@still-heron/core';
 import { targetName } from '@still-heron/wording';
 import { type KeyboardEvent, useRef } from 'react';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { useDrag } from '../../shared/gestures/useDrag';
 import { itemSelected } from '../shot/sessionSlice';
 import { abandonGesture, editPlan } from '../shot/shotSlice';
@@ -51,7 +51,7 @@ function OneMove({
     onGiveUp: putBack,
     onDrag: ({ dx, isAlt, gesture }) =>
       edit(
-        `start the pull to ${name}`,
+        `change the start of the pull to ${name}`,
         (now) => dragPullEdge(now, pull.id, 'start', timeAt(before.current.rack.startS, dx, isAlt)),
         gesture,
       ),
@@ -74,14 +74,14 @@ function OneMove({
       // a horizontal drag changes the landing time, a vertical one the target
       if (Math.abs(dx) >= Math.abs(dy) || plainMm(was.target, plan) === null)
         edit(
-          `land the pull to ${name}`,
+          `change the landing of the pull to ${name}`,
           (now) =>
             dragPullEdge(changePull(now, pull.id, { target: was.target }), pull.id, 'end', timeAt(pullEndS(was), dx, isAlt)),
           gesture,
         );
       else
         edit(
-          'aim the pull',
+          'change the target of the pull',
           (now) => changePull(now, pull.id, { durationS: was.durationS, target: targetAt(toY + dy, layout, now, units) }),
           gesture,
         );
@@ -98,14 +98,14 @@ function OneMove({
       event.preventDefault();
       const timeS = (edge === 'start' ? pull.startS : pullEndS(pull)) + across * steps * frameS;
       edit(
-        `${edge === 'start' ? 'start' : 'land'} the pull to ${name}`,
+        `change the ${edge === 'start' ? 'start' : 'landing'} of the pull to ${name}`,
         (now) => dragPullEdge(now, pull.id, edge, timeS),
         gesture.current,
       );
     } else if (up && edge === 'end') {
       event.preventDefault();
       edit(
-        'aim the pull',
+        'change the target of the pull',
         (now) => changePull(now, pull.id, { target: nudgedTarget(pull.target, up * steps, now, units) }),
         gesture.current,
       );

@@ -3,10 +3,10 @@ import { Suspense, useState } from 'react';
 import { lazyPart } from '../../shared/lazyPart';
 import { useKeys } from '../../shared/keys/useKeys';
 import { axisChosen } from '../../shared/preferences';
-import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../shared/store/hooks';
 import { itemSelected, selectSession } from '../shot/sessionSlice';
 import { editPlan, selectPlan } from '../shot/shotSlice';
-import { useUnits } from '../shot/useUnits';
+import { useUnits } from '../../shared/useUnits';
 import { useVerdict } from '../shot/useVerdict';
 import { PullChart } from './PullChart';
 import { Fixes } from './Fixes';
@@ -62,9 +62,9 @@ function FirstDistance() {
   return (
     <div className="first-distance">
       <h1>Who must be sharp first?</h1>
-      <p className="haze">Tape from the mark on the camera body to their eyes, and type what the tape says.</p>
+      <p className="haze">Measure with a tape from the mark on the camera body to the eyes, and type what the tape says.</p>
       <SubjectForm isFirst />
-      <p className="haze">As one says it: 2.4 · 240cm · 7'11 · 95in · inf</p>
+      <p className="haze">For example 2.4 · 240cm · 7'11 · 95in · inf</p>
     </div>
   );
 }
@@ -84,8 +84,8 @@ function usePullKeys(plan: ShotPlan): void {
   useKeys('esc', () => dispatch(itemSelected(null)));
   useKeys('delete, backspace', () => {
     const { selection } = selectSession(store.getState());
-    if (selection?.kind === 'move') dispatch(editPlan('remove a pull', (now) => removePull(now, selection.id)));
-    if (selection?.kind === 'beat') dispatch(editPlan('remove a beat', (now) => removeBeat(now, selection.id)));
+    if (selection?.kind === 'move') dispatch(editPlan('delete a pull', (now) => removePull(now, selection.id)));
+    if (selection?.kind === 'beat') dispatch(editPlan('delete a span', (now) => removeBeat(now, selection.id)));
     if (selection) dispatch(itemSelected(null));
   });
 }

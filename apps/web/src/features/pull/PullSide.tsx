@@ -1,7 +1,6 @@
-import type { CompleteVerdict, ShotPlan, UnitSystem } from '@still-heron/core';
 import { Suspense, useDeferredValue, useMemo } from 'react';
 import { lazyPart } from '../../shared/lazyPart';
-import { useAppSelector } from '../../app/store';
+import { useAppSelector } from '../../shared/store/hooks';
 import { MarkOnFloor } from '../marks/MarkOnFloor';
 import { selectSession } from '../shot/sessionSlice';
 import { MarkDetails } from './MarkDetails';
@@ -11,6 +10,7 @@ import { SubjectForm } from './SubjectForm';
 import { SubjectDetails } from './SubjectDetails';
 import { OpticsChanges } from './OpticsChanges';
 import '../marks/marks.css';
+import type { SideProps } from './sideProps';
 
 // the track can be edited before viewfinder and ring are loaded
 const Viewfinder = lazyPart(() => import('../viewfinder/Viewfinder').then(({ Viewfinder }) => Viewfinder));
@@ -18,12 +18,6 @@ const RingDial = lazyPart(() => import('../dial/RingDial').then(({ RingDial }) =
 // details are loaded with the first selection
 const BeatDetails = lazyPart(() => import('./BeatDetails').then(({ BeatDetails }) => BeatDetails));
 const PullDetails = lazyPart(() => import('./PullDetails').then(({ PullDetails }) => PullDetails));
-
-export interface SideProps {
-  readonly plan: ShotPlan;
-  readonly verdict: CompleteVerdict | null;
-  readonly units: UnitSystem;
-}
 
 /** Side column: marks with their distances, and details of the selection. */
 export function PullSide({ plan, verdict, units }: SideProps) {
@@ -36,7 +30,7 @@ export function PullSide({ plan, verdict, units }: SideProps) {
   // during a drag the chart has priority over these
   const shown = useDeferredValue(useMemo(() => ({ plan, verdict }), [plan, verdict]));
   return (
-    <aside className="side pull-side" aria-label="Marks, and what is selected">
+    <aside className="side pull-side" aria-label="Selection and marks">
       {shown.verdict && (
         <section className="at-playhead" aria-label="At the playhead">
           <Suspense>
@@ -54,7 +48,7 @@ export function PullSide({ plan, verdict, units }: SideProps) {
           <h2>Mark {mark.letter}</h2>
           <MarkDetails mark={mark} units={units} />
           <details className="more-of-it">
-            <summary>On the floor, and what to ask for</summary>
+            <summary>Place on the floor, and what to ask the performer for</summary>
             <MarkOnFloor mark={mark} plan={plan} />
           </details>
         </section>
@@ -64,7 +58,7 @@ export function PullSide({ plan, verdict, units }: SideProps) {
       <ShotOptions plan={plan} units={units} />
       <OpticsChanges plan={plan} />
       <section>
-        <h2>Someone else</h2>
+        <h2>New subject</h2>
         <SubjectForm />
       </section>
     </aside>

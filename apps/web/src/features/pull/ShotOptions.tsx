@@ -10,7 +10,7 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 import { Button } from 'antd';
-import { useAppDispatch } from '../../app/store';
+import { useAppDispatch } from '../../shared/store/hooks';
 import { NumberField } from '../../ui/fields/NumberField';
 import { editPlan } from '../shot/shotSlice';
 import { TargetFields } from './TargetFields';
@@ -27,37 +27,37 @@ export function ShotOptions({ plan, units }: Props) {
   const { alternates, isReversed, focusTrack: track } = plan;
   return (
     <section className="shot-manner">
-      <h2>How it is shot</h2>
+      <h2>Hand and shot</h2>
       <div className="field-pair">
         {track.start && (
           <TargetFields
-            label="line starts at"
+            label="focus starts at"
             target={track.start}
             plan={plan}
             units={units}
-            onChange={(start, gesture) => edit('where the line starts', (now) => setTrackStart(now, start), gesture)}
+            onChange={(start, gesture) => edit('change where focus starts', (now) => setTrackStart(now, start), gesture)}
           />
         )}
         <NumberField
-          label="hand turns at most"
+          label="top speed of the hand"
           unit="°/s"
           step={10}
           min={PLAN_LIMITS.maxHandDegPerS.min}
           max={PLAN_LIMITS.maxHandDegPerS.max}
           value={plan.maxHandDegPerS}
           {...(plan.maxHandDegPerS === ASSUMED_PEAK_DEG_PER_S ? { hint: 'assumed' } : {})}
-          onChange={(degPerS, gesture) => edit('the hand’s limit', (now) => setHandLimit(now, degPerS), gesture)}
+          onChange={(degPerS, gesture) => edit('change the top speed of the hand', (now) => setHandLimit(now, degPerS), gesture)}
         />
       </div>
       <div className="manner-actions">
-        <Button onClick={() => edit(isReversed ? 'shoot it forwards' : 'shoot it reversed', reversed)}>
-          {isReversed ? 'Shoot it forwards' : 'Shoot it reversed'}
+        <Button onClick={() => edit(isReversed ? 'plan it forwards' : 'plan it reversed', reversed)}>
+          {isReversed ? 'Plan it forwards' : 'Plan it reversed'}
         </Button>
         {alternates === null ? (
-          <Button onClick={() => edit('two ways, A and B', splitAlternates)}>Two ways, A and B</Button>
+          <Button onClick={() => edit('split into alternates A and B', splitAlternates)}>Split into alternates A and B</Button>
         ) : (
-          <Button onClick={() => edit(`keep takes ${alternates.shown} only`, joinAlternates)}>
-            Keep takes {alternates.shown} only
+          <Button onClick={() => edit(`keep alternate ${alternates.shown} only`, joinAlternates)}>
+            Keep alternate {alternates.shown} only
           </Button>
         )}
       </div>

@@ -1,7 +1,7 @@
 import type { ShotPlan, UnitSystem } from '@still-heron/core';
 import { smallestChangeText, impossibleText, solutionText, SOLVER_WAY_WORDS } from '@still-heron/wording';
 import { useEffect, useState } from 'react';
-import { useAppDispatch } from '../../app/store';
+import { useAppDispatch } from '../../shared/store/hooks';
 import { type SolvedTracks, solveTracksFor } from '../../shared/workers/evaluator';
 import { itemSelected } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
@@ -21,16 +21,16 @@ const PROGRESS_DELAY_MS = 200;
  */
 export function SolverPanel({ plan, units, onDone }: Props) {
   const dispatch = useAppDispatch();
-  const { lines, done } = useSolvedTracks(plan);
+  const { solved, done } = useSolvedTracks(plan);
   const take = (name: string, solution: ShotPlan) => {
     dispatch(editPlan(name, () => solution));
     dispatch(itemSelected(null));
     onDone();
   };
-  if (lines === null)
+  if (solved === null)
     return (
       <p className="solve-track" role="status">
-        {done === null ? <span>&nbsp;</span> : <span>Laying the line: {done} of 4 ways tried</span>}
+        {done === null ? <span>&nbsp;</span> : <span>Working out the pulls: {done} of 4 ways tried</span>}
         {done !== null && (
           <button type="button" className="quiet" onClick={onDone}>
             Cancel
@@ -38,9 +38,13 @@ export function SolverPanel({ plan, units, onDone }: Props) {
         )}
       </p>
     );
-  if (lines.offers.length === 0)
-    return <p className="solve-track">Nothing is asked yet: say who must be sharp, and when, and a line can be laid for it.</p>;
-  const impossible = lines.offers[0]!.solution.impossible;
+  if (solved.offers.length === 0)
+    return (
+      <p className="solve-track">
+        Nothing has to be sharp yet. Say who must be sharp and when, then the pulls can be worked out.
+      </p>
+    );
+  const impossible = solved.offers[0]!.solution.impossible;
   return (
     <div className="lay-lines">
       {impossible && (
@@ -48,14 +52,14 @@ export function SolverPanel({ plan, units, onDone }: Props) {
           {impossibleText(impossible)}
         </p>
       )}
-      <div className="solve-track" role="group" aria-label="Lay the line">
-        {lines.offers.map((offer) => {
+      <div className="solve-track" role="group" aria-label="Work out the pulls">
+        {solved.offers.map((offer) => {
           const { way, plan: solution } = offer.solution;
           return (
             <button
               key={way}
               type="button"
-              onClick={() => take(`lay the line: ${SOLVER_WAY_WORDS[way].toLowerCase()}`, solution)}
+              onClick={() => take(`work out the pulls: ${SOLVER_WAY_WORDS[way].toLowerCase()}`, solution)}
             >
               <strong>{SOLVER_WAY_WORDS[way]}</strong>
               <span className={offer.isWhole ? 'tone-sharp' : 'tone-edge'}>{solutionText(offer)}</span>
@@ -63,10 +67,10 @@ export function SolverPanel({ plan, units, onDone }: Props) {
           );
         })}
       </div>
-      {lines.changes.length > 0 && (
-        <div className="lay-line lay-changes" role="group" aria-label="What would let a line keep everything">
-          <span className="haze">It could be kept with</span>
-          {lines.changes.map((change) => {
+      {solved.changes.length > 0 && (
+        <div className="lay-line lay-changes" role="group" aria-label="Changes that make everything sharp">
+          <span className="haze">Everything would be sharp with</span>
+          {solved.changes.map((change) => {
             const words = smallestChangeText(change, plan, units);
             return (
               <button
@@ -89,12 +93,12 @@ export function SolverPanel({ plan, units, onDone }: Props) {
  * Works out tracks for a plan in the background, until the plan changes or the panel closes. `done` counts finished ways once
  * it takes noticeably long.
  */
-function useSolvedTracks(plan: ShotPlan): { readonly lines: SolvedTracks | null; readonly done: number | null } {
-  const [found, setFound] = useState<{ readonly plan: ShotPlan; readonly lines: SolvedTracks } | null>(null);
+function useSolvedTracks(plan: ShotPlan): { readonly solved: SolvedTracks | null; readonly done: number | null } {
+  const [found, setFound] = useState<{ readonly plan: ShotPlan; readonly solved: SolvedTracks } | null>(null);
   const [done, setDone] = useState<number | null>(null);
   useEffect(() => {
     let [isWanted, isSettled, count, isTold] = [true, false, 0, false];
-    const { lines, cancel } = solveTracksFor(plan, (now) => {
+    const { solved, cancel } = solveTracksFor(plan, (now) => {
       count = now;
       if (isTold && isWanted) setDone(now);
     });
@@ -107,9 +111,9 @@ function useSolvedTracks(plan: ShotPlan): { readonly lines: SolvedTracks | null;
       clearTimeout(timer);
       if (!isWanted) return;
       setDone(null);
-      setFound({ plan, lines: result });
+      setFound({ plan, solved: result });
     };
-    lines.then(settle, (error: unknown) => {
+    solved.then(settle, (error: unknown) => {
       console.error(error);
       settle({ offers: [], changes: [] });
     });
@@ -120,5 +124,5 @@ function useSolvedTracks(plan: ShotPlan): { readonly lines: SolvedTracks | null;
       if (!isSettled) cancel();
     };
   }, [plan]);
-  return { lines: found?.plan === plan ? found.lines : null, done };
+  return { solved: found?.plan === plan ? found.solved : null, done };
 }

@@ -12,13 +12,13 @@ import {
 import { type ProblemText, typeSentence } from '@still-heron/wording';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { readDistance } from '../../ui/fields/readDistance';
 import { TextField } from '../../ui/fields/TextField';
 import { TimeField } from '../../ui/fields/TimeField';
 import { itemSelected, selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
-import type { SideProps } from './PullSide';
+import type { SideProps } from './sideProps';
 import { SubjectName } from './SubjectName';
 
 /** Fields of a subject: name, point of focus, stays and walks. */
@@ -35,7 +35,9 @@ export function SubjectDetails({ subject, plan, units }: Omit<SideProps, 'verdic
           max={PLAN_LIMITS.detail.max}
           placeholder="near eye"
           value={subject.detail}
-          onChange={(detail) => dispatch(editPlan('what to focus on', (now) => changeSubject(now, subject.id, { detail })))}
+          onChange={(detail) =>
+            dispatch(editPlan('change what to focus on', (now) => changeSubject(now, subject.id, { detail })))
+          }
         />
       </div>
       <ol className="stays">
@@ -50,11 +52,11 @@ export function SubjectDetails({ subject, plan, units }: Omit<SideProps, 'verdic
         </Button>
         <Button
           onClick={() => {
-            dispatch(editPlan(`take ${subject.name} out`, (now) => removeSubject(now, subject.id)));
+            dispatch(editPlan(`remove ${subject.name} from the shot`, (now) => removeSubject(now, subject.id)));
             dispatch(itemSelected(null));
           }}
         >
-          Take out of the shot
+          Remove from the shot
         </Button>
       </div>
     </section>
@@ -72,8 +74,8 @@ function StayRow({
   const previous = subject.stays[index - 1];
   const next = subject.stays[index + 1];
   const change = (changes: Partial<Pick<Stay, 'fromS' | 'untilS'>>, gesture: string) =>
-    dispatch(editPlan(`when ${subject.name} walks`, (now) => changeStay(now, subject.id, stay.id, changes), gesture));
-  if (!previous && !next) return <li className="haze">stands at {mark?.letter} throughout</li>;
+    dispatch(editPlan(`change when ${subject.name} walks`, (now) => changeStay(now, subject.id, stay.id, changes), gesture));
+  if (!previous && !next) return <li className="haze">stands at {mark?.letter} all the time</li>;
   return (
     <li>
       <span className="stay-letter">at {mark?.letter}</span>
@@ -104,7 +106,7 @@ function StayRow({
           type="button"
           className="quiet"
           onClick={() =>
-            dispatch(editPlan(`${subject.name} does not walk to ${mark?.letter}`, (now) => removeMark(now, stay.markId)))
+            dispatch(editPlan(`remove the walk of ${subject.name} to ${mark?.letter}`, (now) => removeMark(now, stay.markId)))
           }
         >
           Remove

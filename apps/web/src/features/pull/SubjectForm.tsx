@@ -2,10 +2,10 @@ import { addSubject } from '@still-heron/core';
 import { type ProblemText, typeSentence } from '@still-heron/wording';
 import { Button } from 'antd';
 import { type FormEvent, useRef, useState } from 'react';
-import { useAppDispatch } from '../../app/store';
+import { useAppDispatch } from '../../shared/store/hooks';
 import { readDistance } from '../../ui/fields/readDistance';
 import { editPlan } from '../shot/shotSlice';
-import { useUnits } from '../shot/useUnits';
+import { useUnits } from '../../shared/useUnits';
 
 /** Adds a subject with its tape distance. The first subject must be sharp throughout. */
 export function SubjectForm({ isFirst = false }: { readonly isFirst?: boolean }) {
@@ -27,7 +27,7 @@ export function SubjectForm({ isFirst = false }: { readonly isFirst?: boolean })
     }
     const distanceMm = reading.value === Infinity ? null : reading.value;
     dispatch(
-      editPlan(`add ${name.trim() || 'someone'}`, (plan) =>
+      editPlan(`add ${name.trim() || 'a subject'}`, (plan) =>
         addSubject(plan, { name: name.trim() || `Subject ${plan.subjects.length + 1}`, distanceMm }),
       ),
     );
@@ -41,11 +41,11 @@ export function SubjectForm({ isFirst = false }: { readonly isFirst?: boolean })
     <form
       className={isFirst ? 'someone-form is-first' : 'someone-form'}
       onSubmit={add}
-      aria-label={isFirst ? 'The first subject' : 'Someone else'}
+      aria-label={isFirst ? 'The first subject' : 'New subject'}
     >
       <div className="field">
         <label className="field-label" htmlFor="someone-name">
-          who or what
+          name
         </label>
         <input
           id="someone-name"
@@ -61,7 +61,7 @@ export function SubjectForm({ isFirst = false }: { readonly isFirst?: boolean })
       </div>
       <div className="field someone-distance">
         <label className="field-label" htmlFor="someone-distance">
-          tape says
+          tape distance
         </label>
         <span className="field-line">
           <input

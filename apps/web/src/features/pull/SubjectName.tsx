@@ -1,5 +1,5 @@
 import { changeSubject, PLAN_LIMITS, type Subject } from '@still-heron/core';
-import { useAppDispatch } from '../../app/store';
+import { useAppDispatch } from '../../shared/store/hooks';
 import { TextField } from '../../ui/fields/TextField';
 import { editPlan } from '../shot/shotSlice';
 
@@ -8,7 +8,7 @@ export function SubjectName({ subject: { id, name } }: { readonly subject: Subje
   const dispatch = useAppDispatch();
   return (
     <TextField
-      label="who or what"
+      label="name"
       isOptional={false}
       max={PLAN_LIMITS.name.max}
       value={name}

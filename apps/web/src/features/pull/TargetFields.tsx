@@ -28,7 +28,7 @@ export function TargetFields({ label, target, plan, units, onChange }: Props) {
       </label>
       {target.kind === 'distance' && (
         <DistanceField
-          label="which"
+          label="distance"
           distanceMm={target.distanceMm ?? Infinity}
           units={units}
           onChange={(mm, gesture) => onChange({ kind: 'distance', distanceMm: mm === Infinity ? null : mm }, gesture)}
@@ -36,14 +36,14 @@ export function TargetFields({ label, target, plan, units, onChange }: Props) {
       )}
       {target.kind === 'subject' && (
         <NumberField
-          label="leads by"
+          label="lead"
           unit="s"
           step={0.1}
           decimals={2}
           min={PLAN_LIMITS.leadS.min}
           max={PLAN_LIMITS.leadS.max}
           value={target.leadS}
-          hint="below 0 it lags"
+          hint="below 0 it lags behind"
           onChange={(leadS, gesture) => onChange({ ...target, leadS }, gesture)}
         />
       )}
@@ -60,21 +60,21 @@ export function TargetFields({ label, target, plan, units, onChange }: Props) {
             onChange={(blurPercent, gesture) => onChange({ ...target, blurPercent }, gesture)}
           />
           <label className="field">
-            <span className="field-label">of whoever is at</span>
+            <span className="field-label">of the subject at</span>
             <Select
-              aria-label="of whoever is at"
+              aria-label="of the subject at"
               value={target.markId}
               options={plan.marks.map(({ id, letter }) => ({ value: id, label: letter }))}
               onChange={(markId) => onChange({ ...target, markId })}
             />
           </label>
           <label className="field">
-            <span className="field-label">focused</span>
+            <span className="field-label">focus</span>
             <Select
-              aria-label="focused"
+              aria-label="focus"
               value={target.towards}
               options={[
-                { value: 'near', label: 'before it' },
+                { value: 'near', label: 'in front of it' },
                 { value: 'far', label: 'behind it' },
               ]}
               onChange={(towards) => onChange({ ...target, towards })}

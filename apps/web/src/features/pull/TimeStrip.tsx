@@ -35,7 +35,7 @@ export function TimeStrip({ layout: { left, right, bottom }, view, durationS, on
         className="time-strip-shown"
         role="slider"
         tabIndex={0}
-        aria-label="Stretch of the shot that is shown"
+        aria-label="Part of the shot that is shown"
         aria-valuenow={Number(view.fromS.toFixed(2))}
         aria-valuetext={`${formatTime(view.fromS)} to ${formatTime(view.toS)}`}
         onKeyDown={({ key }) => {

@@ -1,7 +1,7 @@
 import { formatDistance, type FocusTarget, setTrackStart } from '@still-heron/core';
 import { targetName } from '@still-heron/wording';
 import { useRef } from 'react';
-import { useAppDispatch } from '../../app/store';
+import { useAppDispatch } from '../../shared/store/hooks';
 import { useDrag } from '../../shared/gestures/useDrag';
 import { abandonGesture, editPlan } from '../shot/shotSlice';
 import { Handle, type HandleProps } from './Handle';
@@ -14,7 +14,7 @@ export function TrackStart({ layout, plan, units, hold }: HandleProps) {
   const grabbedY = useRef(0);
   const gesture = useRef('');
   const set = (start: FocusTarget, name: string) =>
-    dispatch(editPlan('where the line starts', (now) => setTrackStart(now, start), name));
+    dispatch(editPlan('change where focus starts', (now) => setTrackStart(now, start), name));
   const drag = useDrag({
     onStart: () => {
       grabbedY.current = layout.startY ?? 0;
@@ -35,7 +35,7 @@ export function TrackStart({ layout, plan, units, hold }: HandleProps) {
         {...drag}
         x={layout.left}
         y={layout.startY}
-        label="Where the line starts"
+        label="Where focus starts"
         value={0}
         text={startMm === null ? targetName(start, plan, units) : formatDistance(startMm, units)}
         testId="line-start"

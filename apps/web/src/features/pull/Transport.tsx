@@ -1,6 +1,6 @@
 import { addPull, type ShotPlan, showAlternate } from '@still-heron/core';
 import { axisChosen } from '../../shared/preferences';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { WordChoice } from '../../ui/fields/WordChoice';
 import { PlayButton } from '../shot/PlayButton';
 import { selectSession } from '../shot/sessionSlice';
@@ -9,13 +9,13 @@ import { KeepRateLink } from './KeepRateLink';
 import { offeredPull } from './nextPull';
 
 const AXES = [
-  { value: 'hand', word: 'turn of the hand' },
-  { value: 'distance', word: 'plain distance' },
+  { value: 'hand', word: 'ring angle' },
+  { value: 'distance', word: 'distance' },
 ] as const;
 
 const TAKES = [
-  { value: 'A', word: 'takes A' },
-  { value: 'B', word: 'takes B' },
+  { value: 'A', word: 'A' },
+  { value: 'B', word: 'B' },
 ] as const;
 
 interface Props {
@@ -33,24 +33,19 @@ export function Transport({ plan, isLaying, onLay }: Props) {
       <PlayButton showsKey />
       <NextPullButton plan={plan} />
       <button type="button" className="quiet" aria-expanded={isLaying} onClick={onLay}>
-        Lay the line <kbd className="key">L</kbd>
+        Work out the pulls <kbd className="key">L</kbd>
       </button>
       <KeepRateLink plan={plan} />
       <span className="top-bar-gap" />
       {plan.alternates && (
         <WordChoice
-          label="Which of two ways of shooting it"
+          label="Alternate that is shown"
           chosen={plan.alternates.shown}
           choices={TAKES}
-          onChoose={(which) => dispatch(editPlan(`show takes ${which}`, (now) => showAlternate(now, which)))}
+          onChoose={(which) => dispatch(editPlan(`show alternate ${which}`, (now) => showAlternate(now, which)))}
         />
       )}
-      <WordChoice
-        label="What the height means"
-        chosen={axis}
-        choices={AXES}
-        onChoose={(choice) => dispatch(axisChosen(choice))}
-      />
+      <WordChoice label="Vertical axis" chosen={axis} choices={AXES} onChoose={(choice) => dispatch(axisChosen(choice))} />
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import type { UnitSystem } from '@still-heron/core';
 import { narrate } from '@still-heron/wording';
-import { useAppDispatch } from '../../app/store';
-import type { PlanVerdict } from '../../shared/workers/latestWins';
+import { useAppDispatch } from '../../shared/store/hooks';
+import type { PlanVerdict } from '../shot/useVerdict';
 import { playheadMoved } from '../shot/sessionSlice';
 
 interface Props {
@@ -22,7 +22,7 @@ export function VerdictSentence({ judged, units }: Props) {
             key={text}
             type="button"
             className="go-there tone-soft"
-            title="Put the playhead there"
+            title="Move the playhead there"
             onClick={() => dispatch(playheadMoved(atS))}
           >
             {text}{' '}

@@ -10,7 +10,7 @@ export function targetChoices(target: FocusTarget, plan: ShotPlan, units: UnitSy
       value: `mark ${id}`,
       label: `${letter} · ${formatDistance(distanceMm ?? Infinity, units)}`,
     })),
-    ...walkers.map(({ id, name }) => ({ value: `subject ${id}`, label: `goes on with ${name}` })),
+    ...walkers.map(({ id, name }) => ({ value: `subject ${id}`, label: `follow ${name}` })),
     ...(plan.marks.length > 0 ? [{ value: 'blur', label: 'to a blur' }] : []),
     { value: 'distance', label: 'a distance' },
     ...(target.kind === 'course' ? [{ value: 'course', label: targetName(target, plan, units) }] : []),

@@ -1,6 +1,6 @@
 import type { ShotPlan } from '@still-heron/core';
 import { useCallback } from 'react';
-import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../shared/store/hooks';
 import { useKeys } from '../../shared/keys/useKeys';
 import { moved, zoomed } from './timeView';
 import { selectSession, viewSet } from '../shot/sessionSlice';

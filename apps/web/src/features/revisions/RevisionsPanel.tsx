@@ -3,10 +3,10 @@ import { differenceLines, narrate } from '@still-heron/wording';
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useRevisionQuery, useRevisionsQuery } from '../../shared/api/api';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { selectSaving } from '../shot/savingSlice';
 import { documentEdited, selectDocument } from '../shot/shotSlice';
-import { useUnits } from '../shot/useUnits';
+import { useUnits } from '../../shared/useUnits';
 import { byDay, timeOfDay } from './byDay';
 import './revisions.css';
 
@@ -35,7 +35,7 @@ export function RevisionsPanel({ shotId, onClose }: Props) {
           Hide
         </button>
       </header>
-      {isError && <p className="tone-edge">The server does not say what was saved: try again when it is back.</p>}
+      {isError && <p className="tone-edge">The server does not answer, so the saved versions are unknown. Try again later.</p>}
       {byDay(revisions ?? []).map(({ day, items }) => (
         <section key={day}>
           <h3>{day}</h3>
@@ -49,7 +49,7 @@ export function RevisionsPanel({ shotId, onClose }: Props) {
                   onClick={() => setChosen(chosen === version ? null : version)}
                 >
                   <span className="figure">{timeOfDay(savedAt)}</span>
-                  {version === baseVersion && <span className="haze"> the last one saved</span>}
+                  {version === baseVersion && <span className="haze"> the latest</span>}
                 </button>
                 {chosen === version && <Version shotId={shotId} version={version} time={timeOfDay(savedAt)} onClose={onClose} />}
               </li>
@@ -69,7 +69,7 @@ function Version({ shotId, version, time, onClose }: Props & { readonly version:
   const units = useUnits();
   const now = useAppSelector(selectDocument)!;
   const { data: then, isError } = useRevisionQuery({ shotId, version });
-  if (isError) return <p className="tone-edge">This version can’t be read from here.</p>;
+  if (isError) return <p className="tone-edge">This version can’t be loaded.</p>;
   if (!then) return <p className="haze">…</p>;
   const headings = (['scene', 'slate', 'title'] as const).flatMap((part) =>
     then[part] === now[part] ? [] : [`the ${part}: ${now[part] || 'none'} → ${then[part] || 'none'}`],
@@ -79,7 +79,7 @@ function Version({ shotId, version, time, onClose }: Props & { readonly version:
     <div className="history-version">
       <p>{narrate(evaluatePull(then.plan), then.plan, units).text}</p>
       {lines.length === 0 ? (
-        <p className="haze">As it is now.</p>
+        <p className="haze">Same as now.</p>
       ) : (
         <>
           <p className="haze">Now → then</p>
@@ -91,11 +91,11 @@ function Version({ shotId, version, time, onClose }: Props & { readonly version:
           </ul>
           <Button
             onClick={() => {
-              dispatch(documentEdited({ document: then, name: `bring back what was saved at ${time}` }));
+              dispatch(documentEdited({ document: then, name: `restore the version of ${time}` }));
               onClose();
             }}
           >
-            Bring this back
+            Restore this version
           </Button>
         </>
       )}

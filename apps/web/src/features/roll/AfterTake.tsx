@@ -36,7 +36,7 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
     const take = takeOfDraft(draft, ended.take, pullIds);
     const { error } = await save({ shotId, id: logged.id, version: logged.version, take });
     if (error)
-      void message.error(`Take ${logged.number} was not changed: ${problemOf(error).body.message}. What you said is still here.`);
+      void message.error(`Take ${logged.number} was not changed: ${problemOf(error).body.message}. Your input is still here.`);
     else onDone();
   }
   useKeys('t', () => void put());
@@ -52,7 +52,7 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
       )}
       {isPractice ? (
         <div className="after-practice">
-          <p className="haze">Practised at {ended.pace.rate * 100} %: no take.</p>
+          <p className="haze">Practice at {ended.pace.rate * 100} %: not a take.</p>
           <button type="button" className="main-action" onClick={onDone}>
             Done
           </button>
@@ -71,9 +71,9 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
       ) : (
         <p className="sentence" role="status">
           {refusal
-            ? `The server does not take it: ${refusal}. It stays on this device.`
+            ? `The server refused it: ${refusal}. It stays on this device.`
             : unsent > 0
-              ? 'The take is safe on this device, and is logged as soon as the server is back.'
+              ? 'The take is kept on this device, and will be logged when the server answers again.'
               : 'Logging the take …'}
         </p>
       )}

@@ -15,7 +15,7 @@ interface Props {
 export function NextSide({ shotId, plan, units, takes }: Props) {
   const { next, tone, text } = useAdvice(plan, takes);
   return (
-    <aside className="side" aria-label="What to do otherwise">
+    <aside className="side" aria-label="What to change">
       <section>
         <p className={`next-advice tone-${tone}`} role="status">
           {text}

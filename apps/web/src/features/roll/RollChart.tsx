@@ -35,7 +35,7 @@ export function RollChart({ plan, ready, units, planS, ringDeg, isRolling }: Pro
   return (
     <div className="roll-channel" ref={ref}>
       {size && (
-        <svg width={size.width} height={height} role="img" aria-label="The channel, as it comes">
+        <svg width={size.width} height={height} role="img" aria-label="The focus track as it comes">
           <g transform={`translate(${nowX - planS * PX_PER_S} 0)`}>
             <Curves layout={layout} plan={plan} ready={ready} units={units} height={height} />
             <path

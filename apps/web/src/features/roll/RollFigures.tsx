@@ -35,7 +35,7 @@ export function RollState({ plan, ready, moment, ringDeg, units, isAlone }: Prop
       ) : (
         <section className="roll-next" aria-label="Next">
           <span className="roll-label">next</span>
-          <p className="roll-none">{moment.planS >= plan.durationS ? 'The shot is over.' : 'No more pulls.'}</p>
+          <p className="roll-none">{moment.planS >= plan.durationS ? 'End of the shot.' : 'No more pulls.'}</p>
         </section>
       )}
     </div>

@@ -3,13 +3,13 @@ import { Suspense, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useTakesQuery } from '../../shared/api/takesApi';
 import { lazyPart } from '../../shared/lazyPart';
-import { useAppSelector } from '../../app/store';
+import { useAppSelector } from '../../shared/store/hooks';
 import { useKeys } from '../../shared/keys/useKeys';
 import { selectSaving } from '../shot/savingSlice';
 import { selectSession } from '../shot/sessionSlice';
 import { selectPlan } from '../shot/shotSlice';
 import { useKeepRate } from '../shot/useKeepRate';
-import { useUnits } from '../shot/useUnits';
+import { useUnits } from '../../shared/useUnits';
 import { AfterTake } from './AfterTake';
 import { NextSide } from './NextSide';
 import { RollChart } from './RollChart';
@@ -33,8 +33,7 @@ export function RollPage() {
       <div className="step-page">
         <div className="surface">
           <p className="sentence">
-            There is no line to roll yet. <Link to={`/shots/${shotId}/pull`}>Say on Pull</Link> who stands where, and it starts
-            there.
+            There is no focus track to roll yet. <Link to={`/shots/${shotId}/pull`}>Make one in Pull</Link>.
           </p>
         </div>
       </div>
@@ -113,7 +112,7 @@ function Rolling({ shotId, plan, ready }: Props) {
                 ? 'Roll'
                 : `Practise at ${speed * 100} %`
               : moment.phase === 'counting'
-                ? 'Not yet'
+                ? 'Cancel'
                 : 'End the take'}
             <kbd className="key">Space</kbd>
           </button>
@@ -124,7 +123,7 @@ function Rolling({ shotId, plan, ready }: Props) {
               disabled={moment.phase !== 'rolling'}
               onClick={roll.setOff}
             >
-              Now, the cue <kbd className="key">C</kbd>
+              The cue: now <kbd className="key">C</kbd>
             </button>
           )}
           {moment.phase === 'rolling' && moment.isOurs && (
@@ -135,7 +134,7 @@ function Rolling({ shotId, plan, ready }: Props) {
               onPointerUp={() => roll.setFocusCheck(false)}
               onPointerLeave={() => roll.setFocusCheck(false)}
             >
-              Rocking to check: hold <kbd className="key">W</kbd>
+              Checking focus: hold <kbd className="key">W</kbd>
             </button>
           )}
         </div>
@@ -144,7 +143,7 @@ function Rolling({ shotId, plan, ready }: Props) {
         <Suspense>
           <div className="roll-rehearsal">
             <button type="button" className="quiet" onClick={() => setIsRehearsing(false)}>
-              ← to the roll
+              ← back to the roll
             </button>
             <RehearsalPanel plan={plan} />
           </div>

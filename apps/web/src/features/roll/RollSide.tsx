@@ -17,11 +17,11 @@ interface Props {
 }
 
 const TURNED_BY = [
-  { value: 'nobody', word: 'by hand, unseen', inFull: 'A hand on the lens: nothing records it' },
-  { value: 'wheel', word: 'this wheel', inFull: 'The stand-in wheel on this screen, simulated' },
-  { value: 'motor-wheel', word: 'a motor behind it', inFull: 'The stand-in motor, simulated, follows the stand-in wheel' },
-  { value: 'motor-line', word: 'a motor alone', inFull: 'The stand-in motor, simulated, runs the line by itself' },
-  { value: 'port', word: 'a device', inFull: 'A device at the port for devices' },
+  { value: 'nobody', word: 'by hand, not recorded', inFull: 'A hand on the lens: nothing records it' },
+  { value: 'wheel', word: 'this wheel', inFull: 'The simulated wheel on this screen' },
+  { value: 'motor-wheel', word: 'simulated motor', inFull: 'The simulated motor follows the simulated wheel' },
+  { value: 'motor-line', word: 'simulated motor alone', inFull: 'The simulated motor runs the focus track by itself' },
+  { value: 'port', word: 'a device', inFull: 'A device connected to the device port' },
 ] as const;
 const VIEWS = [
   { value: 'puller', word: 'now and next' },
@@ -39,14 +39,14 @@ export function RollSide({ plan, options, rate, hasEvents, onChange, onRate, onR
     <aside className="side roll-side" aria-label="Before the roll">
       <section>
         <button type="button" className="roll-rehearse" onClick={onRehearse}>
-          Rehearse: tap what happens when
+          Rehearse: tap each event
         </button>
       </section>
       <section>
         <PlanNotes plan={plan} only="caution" />
         <p className="haze">
-          Walk the way once without looking at a screen; nothing here has to be read or touched during a take. Local rules and the
-          production’s safety lead decide.
+          Walk the path once without looking at a screen. During a take nothing here has to be read or touched. Local rules and
+          the production’s safety lead decide.
         </p>
       </section>
       <section>
@@ -57,7 +57,7 @@ export function RollSide({ plan, options, rate, hasEvents, onChange, onRate, onR
           choices={TURNED_BY}
           onChoose={(turnedBy) => onChange({ turnedBy })}
         />
-        {options.turnedBy === 'port' && <p className="haze">Anything that speaks the port: see docs/devices.md.</p>}
+        {options.turnedBy === 'port' && <p className="haze">Any device that uses the port: see docs/devices.md.</p>}
       </section>
       <section>
         <h2>Speed</h2>
@@ -67,12 +67,12 @@ export function RollSide({ plan, options, rate, hasEvents, onChange, onRate, onR
           choices={PRACTICE_RATES.map(({ rate, word }) => ({ value: String(rate), word }))}
           onChoose={(value) => onRate(Number(value))}
         />
-        {rate !== 1 && <p className="haze">Slow practice is judged, and logs no take.</p>}
+        {rate !== 1 && <p className="haze">Slow practice is scored, and logs no take.</p>}
       </section>
       <section>
-        <h2>Count in, cues and view</h2>
+        <h2>Count-in, cues and view</h2>
         <WordChoice
-          label="Count in"
+          label="Count-in"
           chosen={String(options.countInS) as '0' | '3' | '5'}
           choices={COUNT_INS}
           onChoose={(value) => onChange({ countInS: Number(value) as RollOptions['countInS'] })}
@@ -80,11 +80,11 @@ export function RollSide({ plan, options, rate, hasEvents, onChange, onRate, onR
         <WordChoice label="View" chosen={options.view} choices={VIEWS} onChoose={(view) => onChange({ view })} />
         <div className="roll-checks">
           <Checkbox checked={options.hasSound} onChange={({ target }) => onChange({ hasSound: target.checked })}>
-            cues by ear: high is nearer, low is farther
+            sound cues: high is nearer, low is farther
           </Checkbox>
           {'vibrate' in navigator && (
             <Checkbox checked={options.vibrates} onChange={({ target }) => onChange({ vibrates: target.checked })}>
-              cues in the hand
+              vibration cues
             </Checkbox>
           )}
           <Checkbox checked={options.hasCamera} onChange={({ target }) => onChange({ hasCamera: target.checked })}>
@@ -95,7 +95,7 @@ export function RollSide({ plan, options, rate, hasEvents, onChange, onRate, onR
               checked={options.isClockTriggered}
               onChange={({ target }) => onChange({ isClockTriggered: target.checked })}
             >
-              no hand for the cue key: events go by the clock
+              nobody presses the cue key: the clock starts every pull
             </Checkbox>
           )}
         </div>

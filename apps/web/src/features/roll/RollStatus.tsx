@@ -15,10 +15,10 @@ interface Props {
 
 const TURNED: Readonly<Record<TurnedBy, string>> = {
   nobody: '',
-  wheel: 'wheel: stand-in, simulated',
-  'motor-wheel': 'motor behind the wheel: stand-ins, simulated',
-  'motor-line': 'motor alone: stand-in, simulated',
-  port: 'ring as the device says',
+  wheel: 'simulated wheel',
+  'motor-wheel': 'simulated motor behind a simulated wheel',
+  'motor-line': 'simulated motor alone',
+  port: 'ring position from the device',
 };
 
 /** Status: rolling or not, take number, time, and other devices. */
@@ -44,7 +44,7 @@ export function RollStatus({ moment, line, plan, number, options }: Props) {
           {countdownText(moment.planS)} s <span className="haze">of {countdownText(plan.durationS)}</span>
         </span>
       )}
-      {plan.isReversed && <strong className="tone-edge">shot backwards</strong>}
+      {plan.isReversed && <strong className="tone-edge">shot reversed</strong>}
       {phase !== 'ready' && !isOurs && <span className="haze">from {moment.device}</span>}
       {phase !== 'ready' && isOurs && <span className="haze">{TURNED[options.turnedBy]}</span>}
       {moment.timecode && (
@@ -61,7 +61,7 @@ export function RollStatus({ moment, line, plan, number, options }: Props) {
 
 /** Other devices and the accuracy of the shared clock. */
 function lineWords({ isConnected, others, clock }: ConnectionState): string {
-  if (!isConnected) return 'no line to the others: the roll goes on here';
+  if (!isConnected) return 'no connection to other devices: the roll continues here';
   if (others.length === 0) return 'no other device';
   const within = clock ? `, clocks within ${Math.max(1, Math.ceil(clock.withinMs))} ms` : '';
   return `with ${others.join(', ')}${within}`;

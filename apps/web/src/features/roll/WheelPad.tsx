@@ -49,7 +49,7 @@ export function WheelPad({ ringDeg, nearerSign, onTurn }: Props) {
       className="wheel-pad"
       role="slider"
       tabIndex={0}
-      aria-label="Stand-in wheel, simulated"
+      aria-label="Simulated wheel"
       aria-valuenow={Math.round(ringDeg * 10) / 10}
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}

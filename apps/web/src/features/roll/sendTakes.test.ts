@@ -1,7 +1,7 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { newTake, type Take } from '@still-heron/core';
 import { api } from '../../shared/api/api';
-import type { Store } from '../../app/store';
+import type { Store } from '../../shared/store/hooks';
 import { TWO_PEOPLE } from '../../twoPeople.fixture';
 import { storeAndSend, sending } from './sendTakes';
 

@@ -1,7 +1,7 @@
 import type { TakeRowView } from '@still-heron/contract';
 import { problemOf } from '../../shared/api/api';
 import { takesApi } from '../../shared/api/takesApi';
-import type { Store } from '../../app/store';
+import type { Store } from '../../shared/store/hooks';
 import { type StoredTake, takeOutbox } from './takeOutbox';
 
 /** State of takes that are not on the server yet. */

@@ -2,7 +2,7 @@ import type { RollView } from '@still-heron/contract';
 import type { PreparedRoll, ShotPlan } from '@still-heron/core';
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { takesApi } from '../../shared/api/takesApi';
-import { useAppDispatch } from '../../app/store';
+import { useAppDispatch } from '../../shared/store/hooks';
 import { ownMs } from '../../shared/live/clockOffset';
 import { type ConnectionState, type LiveConnection, openConnection } from '../../shared/live/liveConnection';
 import { type CueSounds, cueSounds } from './cueSounds';

@@ -15,7 +15,7 @@ export function CameraFields({ plan }: { readonly plan: ShotPlan }) {
       {...PLAN_LIMITS.sensorMm}
       value={camera[key]}
       onChange={(value, gesture) =>
-        edit('change the sensor', (now) => setCamera(now, { ...now.optics.camera, name: 'Own format', [key]: value }), gesture)
+        edit('change the sensor', (now) => setCamera(now, { ...now.optics.camera, name: 'own format', [key]: value }), gesture)
       }
     />
   );

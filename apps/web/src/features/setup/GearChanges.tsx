@@ -76,7 +76,7 @@ function OneChange({ change: { part, updatedPlan }, plan, units }: Props & { rea
     return (
       <aside className="gear-change" role="status">
         <p>
-          <strong>The {word} is no more in Kit.</strong> The shot keeps what it took.
+          <strong>The {word} is no longer in Kit.</strong> The shot keeps its copy.
         </p>
         <Button onClick={keep}>Keep it as the shot’s own</Button>
       </aside>
@@ -86,11 +86,11 @@ function OneChange({ change: { part, updatedPlan }, plan, units }: Props & { rea
   return (
     <aside className="gear-change" role="status" aria-label={`The ${word} has changed in Kit`}>
       <p>
-        <strong>The {word} has changed in Kit since this shot took it over:</strong> {differences.join('; ') || 'in its parts'}.{' '}
+        <strong>The {word} has changed in Kit since this shot copied it:</strong> {differences.join('; ') || 'its parts'}.{' '}
         <span className="gear-effect">{effectOf(comparePlans(plan, updatedPlan), plan, updatedPlan)}</span>
       </p>
-      <Button type="primary" onClick={() => edit(`take over the ${word}`, () => updatedPlan)}>
-        Take it over
+      <Button type="primary" onClick={() => edit(`use the new ${word}`, () => updatedPlan)}>
+        Use the new one
       </Button>
       <Button onClick={keep}>Keep the shot’s</Button>
     </aside>
@@ -103,14 +103,14 @@ function effectOf({ sharpBeforeS, sharpAfterS, marks }: PlanComparison, plan: Sh
   if (sharpBeforeS !== null && sharpAfterS !== null)
     parts.push(
       Math.abs(sharpAfterS - sharpBeforeS) < 0.05
-        ? `sharp as long as before, ${formatTimeFigure(sharpAfterS)} s`
+        ? `sharp for ${formatTimeFigure(sharpAfterS)} s as before`
         : `sharp ${formatTimeFigure(sharpBeforeS)} s → ${formatTimeFigure(sharpAfterS)} s`,
     );
   const moved = marks.filter(({ beforeDeg, afterDeg }) => Math.abs(afterDeg - beforeDeg) >= 0.05);
   const [most] = [...moved].sort((a, b) => Math.abs(b.afterDeg - b.beforeDeg) - Math.abs(a.afterDeg - a.beforeDeg));
   const where = (after.wheel ?? plan.wheel) ? 'wheel' : 'ring';
-  if (most) parts.push(`${most.letter} goes from ${most.beforeDeg.toFixed(1)}° to ${most.afterDeg.toFixed(1)}° of the ${where}`);
+  if (most) parts.push(`${most.letter} moves from ${most.beforeDeg.toFixed(1)}° to ${most.afterDeg.toFixed(1)}° of the ${where}`);
   const stale = after.marks.filter((mark, index) => mark.stale !== null && plan.marks[index]?.stale === null).length;
-  if (stale > 0) parts.push(`${stale} ${stale === 1 ? 'distance' : 'distances'} to be measured again`);
+  if (stale > 0) parts.push(`${stale} ${stale === 1 ? 'distance' : 'distances'} to measure again`);
   return parts.length === 0 ? 'It would change nothing in this shot.' : `In this shot: ${parts.join(', ')}.`;
 }

@@ -18,7 +18,7 @@ import { lensLine, PULLER_WORDS, SUPPORT_WORDS } from '@still-heron/wording';
 import { Link } from 'react-router';
 import { Choice } from '../../ui/fields/Choice';
 import { NumberField } from '../../ui/fields/NumberField';
-import { useKit } from '../kit/useKit';
+import { useKit } from '../../shared/api/useKit';
 import { CameraFields } from './CameraFields';
 import { choicesOf, NONE, OWN } from './gearChoices';
 import { LensFields } from './LensFields';
@@ -59,7 +59,7 @@ function CameraPick({ plan }: { readonly plan: ShotPlan }) {
         chooseCamera(now, { id: view.id, modeId: view.item.modes[0]!.id, steadyingId: null }, view.item),
       );
     else if (format) edit(`format ${format.name}`, (now) => setCamera(detachFromKit(now, 'camera'), cameraOf(format)));
-    else edit('a camera by its figures', (now) => detachFromKit(now, 'camera'));
+    else edit('use a camera by its figures', (now) => detachFromKit(now, 'camera'));
   };
   const inMode = (name: string, changes: Partial<NonNullable<typeof source>>) =>
     taken && source && edit(name, (now) => chooseCamera(now, { ...source, ...changes }, taken.item));
@@ -104,8 +104,8 @@ function CameraPick({ plan }: { readonly plan: ShotPlan }) {
           </div>
           {camera.steadyingCropPercent > 0 && (
             <p className="field-hint">
-              The picture is narrower by {camera.steadyingCropPercent} %, and enlarged by as much: the zone gets thinner. The
-              weakest that works is best.
+              The picture is narrower by {camera.steadyingCropPercent} % and enlarged as much, so the zone gets thinner. Use the
+              weakest level that works.
             </p>
           )}
           <FromKit kind="cameras" id={source.id} />
@@ -125,7 +125,7 @@ function LensPick({ plan, units }: Props) {
   const pick = (value: string) => {
     const view = items.find(({ id }) => id === value);
     if (view) edit(`lens ${view.item.lens.name}`, (now) => chooseLens(now, view.id, view.item.lens));
-    else edit('a lens by its figures', (now) => detachFromKit(now, 'lens'));
+    else edit('use a lens by its figures', (now) => detachFromKit(now, 'lens'));
   };
   return (
     <section>
@@ -136,14 +136,14 @@ function LensPick({ plan, units }: Props) {
         isSearched
         value={lensId ?? OWN}
         choices={[
-          { value: OWN, word: lensId === null ? `${lens.name}, by figures of its own` : 'by figures of its own' },
+          { value: OWN, word: lensId === null ? `${lens.name}, with its own figures` : 'with its own figures' },
           ...choicesOf(items, lensId, lens.name, (item) => item.lens.name),
         ]}
         onPick={pick}
       />
       {isZoom(lens) && (
         <NumberField
-          label="zoomed to, at the start"
+          label="focal length at the start"
           unit="mm"
           step={1}
           decimals={1}
@@ -174,8 +174,8 @@ function WheelPick({ plan }: { readonly plan: ShotPlan }) {
       title="Wheel"
       taken={plan.wheel}
       takenFrom={plan.kit.wheelId}
-      nothing="a hand at the ring itself"
-      hint={`for nearer it turns ${wheelNearerTurns(plan.wheel, plan.optics.lens.nearerTurns)}`}
+      nothing="hand on the ring"
+      hint={`nearer is ${wheelNearerTurns(plan.wheel, plan.optics.lens.nearerTurns)}`}
       onPick={(name, id, wheel) => edit(name, (now) => chooseWheel(now, id, wheel))}
     />
   );
@@ -190,7 +190,7 @@ function RigPick({ plan }: { readonly plan: ShotPlan }) {
       title="Rig"
       taken={rig}
       takenFrom={plan.kit.rigId}
-      nothing="not said"
+      nothing="none"
       hint={rig ? `${SUPPORT_WORDS[rig.support]} · ${PULLER_WORDS[rig.puller]}` : undefined}
       onPick={(name, id, item) => edit(name, (now) => chooseRig(now, id, item))}
     />

@@ -67,19 +67,19 @@ export function LensFields({ plan, units }: Props) {
           {...PLAN_LIMITS.focusThrowDeg}
           value={lens.ring.focusThrowDeg}
           onChange={(focusThrowDeg, gesture) =>
-            change('change the throw', { ring: { kind: 'helicoid', focusThrowDeg } }, gesture)
+            change('change the focus throw', { ring: { kind: 'helicoid', focusThrowDeg } }, gesture)
           }
         />
       )}
       <label className="field">
-        <span className="field-label">stops are</span>
+        <span className="field-label">stop scale</span>
         <Select
           value={lens.stopScale}
           options={[
-            { value: 'T', label: 'T (light)' },
-            { value: 'f', label: 'f (geometry)' },
+            { value: 'T', label: 'T-stops' },
+            { value: 'f', label: 'f-numbers' },
           ]}
-          onChange={(stopScale) => change(`stops in ${stopScale}`, { stopScale, name: lensName({ ...lens, stopScale }) })}
+          onChange={(stopScale) => change(`use ${stopScale} stops`, { stopScale, name: lensName({ ...lens, stopScale }) })}
         />
       </label>
     </div>

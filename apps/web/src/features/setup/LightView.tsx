@@ -12,10 +12,10 @@ import {
 } from '@still-heron/core';
 import { Button } from 'antd';
 import { useChangeProductionMutation, useProductionQuery } from '../../shared/api/api';
-import { useAppSelector } from '../../app/store';
+import { useAppSelector } from '../../shared/store/hooks';
 import { NumberField } from '../../ui/fields/NumberField';
-import { useKit } from '../kit/useKit';
-import { selectSaving } from '../shot/savingSlice';
+import { useKit } from '../../shared/api/useKit';
+import { selectProductionId } from '../shot/savingSlice';
 import { useProductionAngle } from './PlanNotes';
 import { useEdit } from '../shot/useEdit';
 
@@ -32,25 +32,25 @@ export function LightView({ plan }: { readonly plan: ShotPlan }) {
     <div className="light">
       <p className="sentence" aria-live="polite">
         {missing === null ? (
-          'Type the stop the meter gives for these settings, and what the chosen one costs is said here.'
+          'Meter the light with these settings and type the stop. The effect of the chosen stop appears here.'
         ) : Math.abs(missing) < 1 / 6 ? (
-          <span className="tone-sharp">As metered: {formatStop(tStop, 'T')} needs nothing made up.</span>
+          <span className="tone-sharp">As metered: {formatStop(tStop, 'T')} needs no correction.</span>
         ) : (
           <>
             <span className={missing > 0 ? 'tone-edge' : 'tone-sharp'}>
               {formatStops(missing)} {missing > 0 ? 'too dark' : 'too bright'}
             </span>{' '}
-            at {formatStop(tStop, 'T')} against the metered {formatStop(exposure.meteredStop!, 'T')}. One of these makes it up, or
-            several in part.
+            at {formatStop(tStop, 'T')} instead of the metered {formatStop(exposure.meteredStop!, 'T')}. Correct it by one of
+            these, or by several in part.
           </>
         )}
       </p>
       <div className="light-body">
-        <section aria-label="As it is set">
-          <h2>As it is set</h2>
+        <section aria-label="Settings">
+          <h2>Settings</h2>
           <div className="field-pair">
             <NumberField
-              label="metered"
+              label="metered stop"
               unit="T"
               decimals={1}
               step={0.1}
@@ -91,7 +91,7 @@ export function LightView({ plan }: { readonly plan: ShotPlan }) {
           </div>
           {exposure.meteredStop === null && (
             <Button onClick={() => set('meter', { meteredStop: Number(tStop.toFixed(1)) })}>
-              The meter says {formatStop(tStop, 'T')}
+              The meter shows {formatStop(tStop, 'T')}
             </Button>
           )}
           <ProductionAngle />
@@ -109,13 +109,22 @@ interface WaysProps {
   readonly onSet: (name: string, changes: Partial<ShotExposure>) => void;
 }
 
+/** One way to correct the light: its new value, a note, and the settings to apply if the camera can do it. */
+interface Way {
+  readonly word: string;
+  readonly figure: string;
+  readonly note: string;
+  readonly isWarning?: boolean;
+  readonly take: Partial<ShotExposure> | null;
+}
+
 /** Ways to compensate, one by one. Camera settings can be applied; the meter reading then holds for them. */
 function Ways({ plan, now, missing, onSet }: WaysProps) {
   const ways = waysToBrighten(now, missing);
   const angle = useProductionAngle();
   const bases = useBaseIsos(plan);
   const leaves = ways.shutterAngleDeg !== null && Math.abs(ways.shutterAngleDeg - angle) > 0.5;
-  const rows = [
+  const rows: readonly Way[] = [
     {
       word: missing > 0 ? 'more sensitive' : 'less sensitive',
       figure: `ISO ${Math.round(ways.iso)}`,
@@ -129,7 +138,7 @@ function Ways({ plan, now, missing, onSet }: WaysProps) {
       take: null,
     },
     ways.ndStops === null
-      ? { word: 'filters', figure: 'not enough of them in place', note: '', take: null }
+      ? { word: 'filters', figure: 'ND in place is not enough', note: '', take: null }
       : {
           word: missing > 0 ? 'weaker filters' : 'stronger filters',
           figure:
@@ -144,30 +153,31 @@ function Ways({ plan, now, missing, onSet }: WaysProps) {
       : {
           word: missing > 0 ? 'longer exposure' : 'shorter exposure',
           figure: `shutter ${ways.shutterAngleDeg.toFixed(1)}°`,
-          note: leaves ? `leaves the production’s ${angle}°: movement looks different` : '',
+          isWarning: leaves,
+          note: leaves ? `differs from the production’s ${angle}°: movement looks different` : '',
           take: { shutterAngleDeg: Number(ways.shutterAngleDeg.toFixed(1)) },
         },
     {
       word: missing > 0 ? 'slower' : 'faster',
       figure: `${ways.captureFps.toFixed(1)} frames a second`,
-      note: `shown at ${plan.deliveryFps}: ${(ways.captureFps / plan.deliveryFps).toFixed(2)} × as slow`,
+      note: `played back at ${plan.deliveryFps}: ${Number((plan.deliveryFps / ways.captureFps).toFixed(2))} × speed`,
       take: null,
     },
   ];
   return (
-    <section aria-label="Ways to make it up">
-      <h2>{missing > 0 ? 'To win the light back' : 'To take the light away'}</h2>
+    <section aria-label="Ways to correct it">
+      <h2>{missing > 0 ? 'To gain light' : 'To reduce light'}</h2>
       <ul className="ways">
-        {rows.map(({ word, figure, note, take }) => (
+        {rows.map(({ word, figure, note, isWarning, take }) => (
           <li key={word}>
             <span className="haze">{word}</span>
             <span>
               <strong className="figure">{figure}</strong>
-              {note && <span className={note.startsWith('leaves') ? 'tone-edge' : 'haze'}>{note}</span>}
+              {note && <span className={isWarning ? 'tone-edge' : 'haze'}>{note}</span>}
             </span>
             {take && (
               <Button size="small" onClick={() => onSet(word, { ...take, meteredStop: Number(now.tStop.toFixed(1)) })}>
-                Set it
+                Use this
               </Button>
             )}
           </li>
@@ -188,7 +198,7 @@ function useBaseIsos(plan: ShotPlan): readonly number[] {
 }
 
 function useProduction() {
-  const productionId = useAppSelector((state) => selectSaving(state).productionId);
+  const productionId = useAppSelector(selectProductionId);
   return useProductionQuery(productionId ?? '', { skip: !productionId }).data;
 }
 
@@ -200,7 +210,7 @@ function ProductionAngle() {
   const { id, version, shutterAngleDeg } = production;
   return (
     <NumberField
-      label="the production is shot at"
+      label="production’s shutter"
       unit="°"
       decimals={1}
       step={1}

@@ -1,6 +1,6 @@
 import type { KitItems } from '@still-heron/core';
 import { Choice } from '../../ui/fields/Choice';
-import { useKit } from '../kit/useKit';
+import { useKit } from '../../shared/api/useKit';
 import { choicesOf, NONE, OWN } from './gearChoices';
 
 interface OwnedGearProps<K extends 'wheels' | 'rigs'> {

@@ -1,8 +1,8 @@
 import { planNotes, type PlanNote, type ShotPlan } from '@still-heron/core';
 import { noteText } from '@still-heron/wording';
 import { useProductionQuery } from '../../shared/api/api';
-import { useAppSelector } from '../../app/store';
-import { selectSaving } from '../shot/savingSlice';
+import { useAppSelector } from '../../shared/store/hooks';
+import { selectProductionId } from '../shot/savingSlice';
 
 const CLASSES: Readonly<Record<PlanNote['kind'], string>> = {
   blocks: 'plan-note is-blocking',
@@ -13,7 +13,7 @@ const CLASSES: Readonly<Record<PlanNote['kind'], string>> = {
 
 /** Shutter angle of the open shot's production. */
 export function useProductionAngle(): number {
-  const productionId = useAppSelector((state) => selectSaving(state).productionId);
+  const productionId = useAppSelector(selectProductionId);
   const { data } = useProductionQuery(productionId ?? '', { skip: !productionId });
   return data?.shutterAngleDeg ?? 180;
 }

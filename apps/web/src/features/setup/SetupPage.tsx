@@ -1,6 +1,6 @@
 import { displayStepMm, formatDistance, formatFineDistance, formatGap, formatStop, setStop } from '@still-heron/core';
 import { startTransition, useState } from 'react';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { WordChoice } from '../../ui/fields/WordChoice';
 import { CALCULATOR_VIEWS, CalculatorView, type CalculatorViewName } from '../calculator/ZoneCalculator';
 import { GearChanges } from './GearChanges';
@@ -9,7 +9,7 @@ import { StaleMarks } from './StaleMarks';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { distanceTried, selectSession } from '../shot/sessionSlice';
 import { abandonGesture, editPlan, selectPlan } from '../shot/shotSlice';
-import { useUnits } from '../shot/useUnits';
+import { useUnits } from '../../shared/useUnits';
 import { SetupFields } from './SetupFields';
 import { StopScale } from './StopScale';
 import { ZoneDrawing } from './ZoneDrawing';
@@ -72,7 +72,7 @@ export function SetupPage() {
             <div className="zone-row">
               <div className="zone-tried">
                 <DistanceField
-                  label="Focus tried here"
+                  label="Focus distance"
                   size="large"
                   distanceMm={focusMm}
                   units={units}

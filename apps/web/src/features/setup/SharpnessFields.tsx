@@ -4,9 +4,9 @@ import { NumberField } from '../../ui/fields/NumberField';
 import { useEdit } from '../shot/useEdit';
 
 const STANDARDS: readonly { readonly value: Sharpness['kind']; readonly label: string; readonly start: Sharpness }[] = [
-  { value: 'diagonal', label: 'by the sensor’s diagonal', start: { kind: 'diagonal', divisor: 1500 } },
-  { value: 'photosite', label: 'by photosites', start: { kind: 'photosite', count: 2 } },
-  { value: 'viewer', label: 'by what a viewer sees', start: { kind: 'viewer', viewingDistancePictureHeights: 3 } },
+  { value: 'diagonal', label: 'by the sensor diagonal', start: { kind: 'diagonal', divisor: 1500 } },
+  { value: 'photosite', label: 'by pixels', start: { kind: 'photosite', count: 2 } },
+  { value: 'viewer', label: 'for a viewer', start: { kind: 'viewer', viewingDistancePictureHeights: 3 } },
 ];
 
 /** Circle of confusion, by one of three standards. */
@@ -14,12 +14,12 @@ export function SharpnessFields({ plan }: { readonly plan: ShotPlan }) {
   const edit = useEdit();
   const { sharpness, camera } = plan.optics;
   const set = (next: Sharpness, gesture?: string) =>
-    edit('how sharp is sharp', (now) => ({ ...now, optics: { ...now.optics, sharpness: next } }), gesture);
+    edit('change the limit of sharpness', (now) => ({ ...now, optics: { ...now.optics, sharpness: next } }), gesture);
   return (
     <section>
-      <h2>How sharp is sharp</h2>
+      <h2>Limit of sharpness</h2>
       <Select
-        aria-label="Sharpness standard"
+        aria-label="Limit of sharpness"
         className="wide-select"
         value={sharpness.kind}
         options={STANDARDS.map(({ value, label }) => ({ value, label }))}
@@ -38,7 +38,7 @@ export function SharpnessFields({ plan }: { readonly plan: ShotPlan }) {
       {sharpness.kind === 'photosite' && (
         <div className="field-pair">
           <NumberField
-            label="photosites"
+            label="pixels"
             step={0.5}
             decimals={1}
             {...PLAN_LIMITS.photositeCount}
@@ -46,21 +46,25 @@ export function SharpnessFields({ plan }: { readonly plan: ShotPlan }) {
             onChange={(count, gesture) => set({ kind: 'photosite', count }, gesture)}
           />
           <NumberField
-            label="of, across"
+            label="pixels across the sensor"
             step={16}
             isWhole
             min={PLAN_LIMITS.photositesWide.min}
             max={PLAN_LIMITS.photositesWide.max}
             value={camera.photositesWide}
             onChange={(photositesWide, gesture) =>
-              edit('change the photosites', (now) => setCamera(now, { ...now.optics.camera, photositesWide }), gesture)
+              edit(
+                'change the pixels across the sensor',
+                (now) => setCamera(now, { ...now.optics.camera, photositesWide }),
+                gesture,
+              )
             }
           />
         </div>
       )}
       {sharpness.kind === 'viewer' && (
         <NumberField
-          label="viewer sits away, in picture heights"
+          label="viewing distance, in picture heights"
           step={0.5}
           decimals={1}
           {...PLAN_LIMITS.viewingDistancePictureHeights}

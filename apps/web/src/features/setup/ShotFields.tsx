@@ -1,7 +1,7 @@
 import { type Method, METHODS, PLAN_LIMITS, setDuration, shortestDurationS, type ShotPlan } from '@still-heron/core';
 import { METHOD_WORDS } from '@still-heron/wording';
 import { Select } from 'antd';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { NumberField } from '../../ui/fields/NumberField';
 import { TextField } from '../../ui/fields/TextField';
 import { TimeField } from '../../ui/fields/TimeField';
@@ -44,25 +44,25 @@ export function ShotFields({ plan }: { readonly plan: ShotPlan }) {
           onChange={(captureFps, gesture) => edit('change the frame rate', (now) => ({ ...now, captureFps }), gesture)}
         />
         <NumberField
-          label="shown at"
+          label="played back at"
           decimals={3}
           step={1}
           {...PLAN_LIMITS.deliveryFps}
           value={plan.deliveryFps}
           hint={
             plan.captureFps > plan.deliveryFps * 1.01
-              ? `${Number((plan.captureFps / plan.deliveryFps).toFixed(2))} × slower`
+              ? `${Number((plan.captureFps / plan.deliveryFps).toFixed(2))} × slow motion`
               : undefined
           }
-          onChange={(deliveryFps, gesture) => edit('change the delivery rate', (now) => ({ ...now, deliveryFps }), gesture)}
+          onChange={(deliveryFps, gesture) => edit('change the playback frame rate', (now) => ({ ...now, deliveryFps }), gesture)}
         />
       </div>
       <label className="field setup-method">
-        <span className="field-label">focus is</span>
+        <span className="field-label">method</span>
         <Select
           value={plan.method}
           options={METHODS.map((method) => ({ value: method, label: METHOD_WORDS[method].short }))}
-          onChange={(method: Method) => edit(`method ${METHOD_WORDS[method].short}`, (now) => ({ ...now, method }))}
+          onChange={(method: Method) => edit(`use the method ${METHOD_WORDS[method].short}`, (now) => ({ ...now, method }))}
         />
         <span className="field-hint">{METHOD_WORDS[plan.method].means}</span>
       </label>
@@ -77,7 +77,7 @@ export function ShotFields({ plan }: { readonly plan: ShotPlan }) {
         label="notes"
         value={plan.notes}
         max={PLAN_LIMITS.notes.max}
-        placeholder="what else matters"
+        placeholder="anything else to remember"
         className="setup-method"
         onChange={(notes) => edit('change the notes', (now) => ({ ...now, notes }))}
       />

@@ -15,11 +15,11 @@ export function StaleMarks({ plan }: { readonly plan: ShotPlan }) {
         <strong>
           {letters} {stale.length === 1 ? 'is' : 'are'} stale:
         </strong>{' '}
-        measured before {isMoved ? 'the camera was moved' : 'the lens was changed'}. Measure again, or say that they hold. The
-        verdict goes by the old figures until then.
+        measured before {isMoved ? 'the camera was moved' : 'the lens was changed'}. Measure again, or confirm them. Until then
+        the verdict uses the old distances.
       </p>
-      <Button onClick={() => edit('the distances hold', (now) => marksHold(now))}>
-        {stale.length === 1 ? 'It still holds' : 'They all still hold'}
+      <Button onClick={() => edit('confirm the distances', (now) => marksHold(now))}>
+        {stale.length === 1 ? 'It is still right' : 'All are still right'}
       </Button>
     </aside>
   );

@@ -21,48 +21,44 @@ export function ZoneFacts({ figures, plan, units }: Props) {
       word: 'near',
       value: said(zone.nearMm),
       what: 'Near limit of the zone',
-      lines: [
-        'u f² / (f² + N C (u − f)), as a tape distance',
-        given,
-        'computed for a thin lens; u is the distance from the lens',
-      ],
+      lines: ['u f² / (f² + N C (u − f)), as a tape distance', given, 'for a thin lens; u is the distance from the lens'],
     },
     {
       word: 'far',
       value: said(zone.farMm),
       what: 'Far limit of the zone',
-      lines: ['u f² / (f² − N C (u − f)), as a tape distance', given, 'infinite once N C (u − f) reaches f²'],
+      lines: ['u f² / (f² − N C (u − f)), as a tape distance', given, 'infinite if N C (u − f) is f² or more'],
     },
     {
       word: 'hyperfocal',
       value: said(zone.hyperfocalMm),
       what: 'Hyperfocal distance',
-      lines: ['f² / (N C) + f, as a tape distance', given, 'focused here, all from half of it on is sharp'],
+      lines: ['f² / (N C) + f, as a tape distance', given, 'focused there, everything from half of it to infinity is sharp'],
     },
     {
-      word: 'picture there',
+      word: 'picture',
       value: figures.fieldWidthMm === Infinity ? '∞' : `${said(figures.fieldWidthMm)} wide`,
-      what: 'What the picture takes in at the plane of focus',
+      what: 'Size of the picture at the plane of focus',
       lines: [
-        `sensor ${camera.sensorWidthMm} × ${camera.sensorHeightMm} mm over magnification ${figure(zone.magnification, 3)}`,
+        `sensor ${camera.sensorWidthMm} × ${camera.sensorHeightMm} mm / magnification ${figure(zone.magnification, 3)}`,
         `${said(figures.fieldHeightMm)} high`,
       ],
     },
     {
-      word: 'sharp means',
+      word: 'limit',
       value: `${(circleMm * 1000).toFixed(1)} µm`,
       what: 'Circle of confusion',
-      lines: [circleLine(plan), 'a blur up to this wide on the sensor passes for sharp'],
+      lines: [circleLine(plan), 'a blur up to this width on the sensor counts as sharp'],
     },
     {
-      word: lens.stopScale === 'T' ? 'geometric' : 'stop',
+      word: lens.stopScale === 'T' ? 'f-number' : 'stop',
       value: `f/${figure(fNumber, 3)}`,
-      what: 'Geometric stop',
+      what: 'f-number',
       lines: [
         lens.stopScale === 'T'
-          ? `${formatStop(stop, 'T')} × √${lens.transmittance}: the zone goes by it, exposure by the T-stop`
-          : 'the lens is engraved in geometric stops',
-        lens.stopScale === 'T' ? `${lens.transmittance} of the light passes the glass: an assumption unless measured` : '',
+          ? `${formatStop(stop, 'T')} × √${lens.transmittance}: the zone depends on the f-number, exposure on the T-stop`
+          : 'the lens is engraved in f-numbers',
+        lens.stopScale === 'T' ? `${lens.transmittance} of the light passes the glass: assumed unless measured` : '',
       ].filter(Boolean),
     },
   ];
@@ -83,7 +79,8 @@ export function ZoneFacts({ figures, plan, units }: Props) {
       {airyMm > circleMm && (
         <p className="tone-edge" role="note">
           At {formatStop(stop, lens.stopScale)} diffraction makes every point {(airyMm * 1000).toFixed(1)} µm wide, more than the{' '}
-          {(circleMm * 1000).toFixed(1)} µm that pass for sharp: the whole picture softens a little. Open up for full sharpness.
+          {(circleMm * 1000).toFixed(1)} µm of the circle of confusion: the whole picture gets a little soft. Open up for full
+          sharpness.
         </p>
       )}
     </div>
@@ -95,7 +92,7 @@ function circleLine({ optics: { camera, sharpness } }: ShotPlan): string {
     case 'diagonal':
       return `diagonal of ${camera.sensorWidthMm} × ${camera.sensorHeightMm} mm / ${sharpness.divisor}`;
     case 'photosite':
-      return `${sharpness.count} × ${camera.sensorWidthMm} mm / ${camera.photositesWide} photosites`;
+      return `${sharpness.count} × ${camera.sensorWidthMm} mm / ${camera.photositesWide} pixels`;
     case 'viewer':
       return `${camera.sensorHeightMm} mm × ${sharpness.viewingDistancePictureHeights} × tan 1′`;
   }

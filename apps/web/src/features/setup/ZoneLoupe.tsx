@@ -26,7 +26,7 @@ export function ZoneLoupe({ figures: { zone, focusMm }, units }: Props) {
       {size &&
         size.width > 200 &&
         (focusMm === Infinity || zone.totalMm > 6000 ? (
-          <p className="haze">The zone is so deep that a whole head lies well inside it.</p>
+          <p className="haze">The zone is so deep that a whole head is inside it.</p>
         ) : (
           <Loupe width={size.width} zone={zone} units={units} />
         ))}

@@ -15,6 +15,6 @@ export function choicesOf<K extends KitKind>(
 ) {
   const choices = items.map(({ id, item }) => ({ value: id, word: name(item) }));
   return taken !== null && !choices.some(({ value }) => value === taken)
-    ? [...choices, { value: taken, word: `${takenName} (no more in Kit)` }]
+    ? [...choices, { value: taken, word: `${takenName} (no longer in Kit)` }]
     : choices;
 }

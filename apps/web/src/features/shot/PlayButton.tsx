@@ -1,4 +1,4 @@
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { playToggled, selectSession } from './sessionSlice';
 
 /** Plays the shot from the playhead, or stops. */

@@ -1,6 +1,6 @@
 import { formatTime } from '@still-heron/core';
 import { Slider } from 'antd';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { PlayButton } from './PlayButton';
 import { playheadMoved, playStopped, selectSession } from './sessionSlice';
 

@@ -1,9 +1,10 @@
 import { configureStore } from '@reduxjs/toolkit';
 import type { ErrorBody, ShotDocument, ShotView } from '@still-heron/contract';
 import { newPlan, setStop } from '@still-heron/core';
-import type { Unsent } from './outbox';
-import { saveNow, savingMiddleware, sendLeftovers } from './saving';
-import { conflictResolved, savingOpened, savingReducer, selectSaving } from './savingSlice';
+import type { Unsent } from '../../shared/saving/outbox';
+import { readKept } from './outbox';
+import { shotSaver } from './saving';
+import { savingActions, savingReducer, selectSaving } from './savingSlice';
 import { editHeading, editPlan, openDocument, selectDocument, shotReducer } from './shotSlice';
 
 /** The server as the page meets it: each save waits in `saves` until the test answers it. */
@@ -14,7 +15,10 @@ interface PendingSave {
   answer(result: { data: ShotView } | { error: unknown }): void;
 }
 const mockSaves: PendingSave[] = [];
-const mockOutbox = new Map<string, Unsent>();
+const mockOutbox = new Map<string, Unsent<ShotDocument>>();
+/** The device refuses every write: its disk is full, or its storage is gone. */
+let mockIsFull = false;
+const mockWrite = (write: () => void) => (mockIsFull ? Promise.reject(new Error('full')) : Promise.resolve(write()));
 
 jest.mock('../../shared/api/api', () => {
   const { problemOf } = jest.requireActual<{ problemOf: (error: unknown) => unknown }>('../../shared/api/api');
@@ -22,13 +26,13 @@ jest.mock('../../shared/api/api', () => {
     new Promise((answer) => mockSaves.push({ ...request, answer }));
   return { api: { endpoints: { saveShot: { initiate } } }, problemOf };
 });
-jest.mock('./outbox', () => ({
-  outbox: {
+jest.mock('../../shared/saving/outbox', () => ({
+  createOutbox: () => ({
     get: (id: string) => Promise.resolve(mockOutbox.get(id)),
-    put: (id: string, unsent: Unsent) => Promise.resolve(void mockOutbox.set(id, unsent)),
-    remove: (id: string) => Promise.resolve(void mockOutbox.delete(id)),
+    put: (id: string, unsent: Unsent<ShotDocument>) => mockWrite(() => mockOutbox.set(id, unsent)),
+    remove: (id: string) => mockWrite(() => mockOutbox.delete(id)),
     all: () => Promise.resolve([...mockOutbox.entries()]),
-  },
+  }),
 }));
 
 const document: ShotDocument = { scene: '4', slate: '4A', title: 'Bronze at the lip', plan: newPlan() };
@@ -48,10 +52,10 @@ const refusal = (body: Partial<ErrorBody>, status: number) => ({
 function open(hasUnsaved = false) {
   const store = configureStore({
     reducer: { shot: shotReducer, saving: savingReducer },
-    middleware: (getDefault) => getDefault({ serializableCheck: false }).prepend(savingMiddleware.middleware),
+    middleware: (getDefault) => getDefault({ serializableCheck: false }).prepend(shotSaver.middleware),
   });
   store.dispatch(openDocument(document));
-  store.dispatch(savingOpened({ shotId: 's', productionId: 'p', baseVersion: 3, savedAt: null, hasUnsaved }));
+  store.dispatch(savingActions.opened({ id: 's', context: 'p', baseVersion: 3, savedAt: null, hasUnsaved }));
   const rename = (title: string) => store.dispatch(editHeading('change the title', { title }));
   return { store, rename, status: () => selectSaving(store.getState()).status };
 }
@@ -63,6 +67,7 @@ beforeEach(() => {
   jest.useFakeTimers();
   mockSaves.length = 0;
   mockOutbox.clear();
+  mockIsFull = false;
 });
 afterEach(() => {
   jest.useRealTimers();
@@ -136,7 +141,7 @@ test('saved elsewhere meanwhile: nothing more is sent until the person has chose
   await pass(5000);
   expect(mockSaves).toHaveLength(1);
   expect(mockOutbox.get('s')!.document.title).toBe('mine, and more');
-  store.dispatch(conflictResolved());
+  store.dispatch(savingActions.conflictResolved());
   await pass(1000);
   expect(mockSaves[1]).toMatchObject({ version: 9, document: { title: 'mine, and more' } });
 });
@@ -157,15 +162,15 @@ test('leaving for another shot while a save is on its way does not touch how the
   const { store, rename, status } = open();
   rename('left behind');
   await pass(200);
-  void store.dispatch(saveNow() as never);
+  void store.dispatch(shotSaver.saveNow() as never);
   store.dispatch(openDocument(null));
   store.dispatch(openDocument({ ...document, slate: '9A' }));
-  store.dispatch(savingOpened({ shotId: 'other', productionId: 'p', baseVersion: 1, savedAt: null, hasUnsaved: false }));
+  store.dispatch(savingActions.opened({ id: 'other', context: 'p', baseVersion: 1, savedAt: null, hasUnsaved: false }));
   await pass(10);
   expect(mockSaves[0]).toMatchObject({ id: 's', document: { title: 'left behind' } });
   mockSaves[0]!.answer({ data: stored(mockSaves[0]!) });
   await pass(2000);
-  expect([status(), selectSaving(store.getState()).shotId, mockOutbox.size]).toEqual(['saved', 'other', 0]);
+  expect([status(), selectSaving(store.getState()).id, mockOutbox.size]).toEqual(['saved', 'other', 0]);
   rename('and this one is saved as ever');
   await pass(1000);
   expect(mockSaves[1]).toMatchObject({ id: 'other', version: 1, document: { slate: '9A' } });
@@ -188,14 +193,14 @@ test('a shot opened with something unsent sends it at once; asking again while i
   const { store, status } = open(true);
   await pass(10);
   expect([status(), mockSaves.length]).toEqual(['saving', 1]);
-  await store.dispatch(saveNow() as never);
+  await store.dispatch(shotSaver.saveNow() as never);
   expect(mockSaves).toHaveLength(1);
 });
 
 test('leftovers of other shots are sent; one that conflicts waits for its shot to be opened, one whose shot is gone is dropped', async () => {
   const { store } = open();
-  for (const id of ['s', 'taken', 'conflicting', 'gone']) mockOutbox.set(id, { productionId: 'p', baseVersion: 1, document });
-  void store.dispatch(sendLeftovers() as never);
+  for (const id of ['s', 'taken', 'conflicting', 'gone']) mockOutbox.set(id, { context: 'p', baseVersion: 1, document });
+  void store.dispatch(shotSaver.sendLeftovers() as never);
   await pass(10);
   mockSaves[0]!.answer({ data: stored(mockSaves[0]!) });
   await pass(10);
@@ -205,4 +210,34 @@ test('leftovers of other shots are sent; one that conflicts waits for its shot t
   await pass(10);
   expect(mockSaves.map(({ id }) => id)).toEqual(['taken', 'conflicting', 'gone']);
   expect([...mockOutbox.keys()]).toEqual(['s', 'conflicting']);
+});
+
+test('a device that can’t keep an edit does not stop the saving', async () => {
+  const { rename, status } = open();
+  mockIsFull = true;
+  rename('one');
+  await pass(1000);
+  mockSaves[0]!.answer({ data: stored(mockSaves[0]!) });
+  await pass(10);
+  expect(status()).toBe('saved');
+  // the write fails between the answer and the clean-up, too
+  mockIsFull = false;
+  rename('two');
+  await pass(1000);
+  mockIsFull = true;
+  mockSaves[1]!.answer({ data: stored(mockSaves[1]!) });
+  await pass(10);
+  expect(status()).toBe('saved');
+  rename('three');
+  await pass(1000);
+  expect(mockSaves[2]).toMatchObject({ version: 5, document: { title: 'three' } });
+});
+
+test('an unsent edit of an older page is read: its production, and its plan in the newest form', () => {
+  const { schema: _, ...plan } = newPlan();
+  expect(readKept({ productionId: 'p', baseVersion: 2, document: { ...document, plan: { ...plan, schema: 8 } } })).toEqual({
+    context: 'p',
+    baseVersion: 2,
+    document: { ...document, plan: newPlan() },
+  });
 });

@@ -1,6 +1,12 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { FloorItem } from '@still-heron/core';
 
+declare module '../../shared/store/hooks' {
+  interface RootState {
+    readonly session: Session;
+  }
+}
+
 /** State of this session, never saved: playhead, selection, and the focus distance tried in Set-up. */
 export interface Session {
   readonly timeS: number;

@@ -4,6 +4,12 @@ import type { ShotPlan } from '@still-heron/core';
 import { ActionCreators, type StateWithHistory } from 'redux-undo';
 import { withUndo } from '../../shared/undo';
 
+declare module '../../shared/store/hooks' {
+  interface RootState {
+    readonly shot: StateWithHistory<OpenShot>;
+  }
+}
+
 /** The open shot with its undo history. Its save state is in `savingSlice`. */
 export interface OpenShot {
   readonly document: ShotDocument | null;

@@ -1,5 +1,5 @@
 import type { ShotPlan } from '@still-heron/core';
-import { useAppDispatch } from '../../app/store';
+import { useAppDispatch } from '../../shared/store/hooks';
 import { editPlan } from './shotSlice';
 
 /** Edits the plan of the open shot as a named undo step. */

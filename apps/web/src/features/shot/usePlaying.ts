@@ -1,6 +1,6 @@
 import type { ShotPlan } from '@still-heron/core';
 import { useEffect, useRef } from 'react';
-import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../shared/store/hooks';
 import { useKeys } from '../../shared/keys/useKeys';
 import { playheadMoved, playStopped, playToggled, selectSession } from './sessionSlice';
 

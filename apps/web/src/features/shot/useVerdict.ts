@@ -1,12 +1,18 @@
-import { useSyncExternalStore } from 'react';
-import { useAppSelector } from '../../app/store';
+import type { PullVerdict, ShotPlan } from '@still-heron/core';
+import { useMemo, useSyncExternalStore } from 'react';
+import { useAppSelector } from '../../shared/store/hooks';
 import { evaluator } from '../../shared/workers/evaluator';
-import type { PlanVerdict } from '../../shared/workers/latestWins';
 import { selectPlan } from './shotSlice';
+
+/** A verdict with its plan; they are always shown together. */
+export interface PlanVerdict {
+  readonly plan: ShotPlan;
+  readonly verdict: PullVerdict;
+}
 
 /** Newest verdict of the open shot with its plan, at most one frame behind during a drag. Null before the first. */
 export function useVerdict(): PlanVerdict | null {
-  const judged = useSyncExternalStore(evaluator.subscribe, evaluator.latest);
+  const answer = useSyncExternalStore(evaluator.subscribe, evaluator.latest);
   const isOpen = useAppSelector((state) => selectPlan(state) !== null);
-  return isOpen ? judged : null;
+  return useMemo(() => (isOpen && answer ? { plan: answer.key, verdict: answer.result } : null), [isOpen, answer]);
 }

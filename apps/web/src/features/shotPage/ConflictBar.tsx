@@ -1,6 +1,6 @@
 import { differenceSummary } from '@still-heron/wording';
-import { useAppDispatch, useAppSelector } from '../../app/store';
-import { conflictResolved, selectSaving } from '../shot/savingSlice';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
+import { savingActions, selectSaving } from '../shot/savingSlice';
 import { documentEdited, selectDocument } from '../shot/shotSlice';
 import { ConflictChoice } from '../../ui/ConflictChoice';
 
@@ -16,13 +16,13 @@ export function ConflictBar() {
 
   function keepMine(): void {
     // the stored version becomes an undo step below the own one
-    dispatch(documentEdited({ document: theirs, name: 'what was saved elsewhere' }));
+    dispatch(documentEdited({ document: theirs, name: 'the version saved elsewhere' }));
     dispatch(documentEdited({ document: document!, name: 'keep mine' }));
-    dispatch(conflictResolved());
+    dispatch(savingActions.conflictResolved());
   }
   function acceptTheirs(): void {
-    dispatch(documentEdited({ document: theirs, name: 'take what was saved elsewhere' }));
-    dispatch(conflictResolved());
+    dispatch(documentEdited({ document: theirs, name: 'use the version saved elsewhere' }));
+    dispatch(savingActions.conflictResolved());
   }
   return (
     <ConflictChoice onMine={keepMine} onTheirs={acceptTheirs}>

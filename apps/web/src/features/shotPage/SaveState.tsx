@@ -1,6 +1,7 @@
-import { useAppDispatch, useAppSelector } from '../../app/store';
-import { saveNow } from '../shot/saving';
-import { type Saving, selectSaving } from '../shot/savingSlice';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
+import { shotSaver } from '../shot/saving';
+import type { Saving } from '../../shared/saving/savingSlice';
+import { selectSaving } from '../shot/savingSlice';
 
 /** Save state and time, with a link to saved versions. If saving fails, it says why, and that nothing is lost. */
 export function SaveState({ onHistory }: { readonly onHistory?: () => void }) {
@@ -18,7 +19,7 @@ export function SaveState({ onHistory }: { readonly onHistory?: () => void }) {
         text
       )}
       {status === 'refused' && (
-        <button type="button" className="quiet" onClick={() => void dispatch(saveNow())}>
+        <button type="button" className="quiet" onClick={() => void dispatch(shotSaver.saveNow())}>
           Try again
         </button>
       )}
@@ -26,22 +27,26 @@ export function SaveState({ onHistory }: { readonly onHistory?: () => void }) {
   );
 }
 
-function wordsFor({ status, savedAt, problem }: Saving): { text: string; tone: 'plain' | 'edge' | 'soft'; title: string } {
+function wordsFor({ status, savedAt, problem }: Pick<Saving<unknown>, 'status' | 'savedAt' | 'problem'>): {
+  text: string;
+  tone: 'plain' | 'edge' | 'soft';
+  title: string;
+} {
   const time = savedAt ? new Date(savedAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }) : '';
   switch (status) {
     case 'saved':
-      return { text: `Saved ${time}`, tone: 'plain', title: 'Saves itself a moment after every change' };
+      return { text: `Saved ${time}`, tone: 'plain', title: 'Every change is saved after a moment' };
     case 'waiting':
     case 'saving':
-      return { text: 'Saving…', tone: 'plain', title: 'Kept on this device, on its way to the server' };
+      return { text: 'Saving…', tone: 'plain', title: 'Kept on this device, being sent to the server' };
     case 'offline':
       return {
-        text: 'Kept here, server away',
+        text: 'Kept here: no server',
         tone: 'edge',
-        title: 'The server does not answer. Your edits are kept on this device and sent when it is back.',
+        title: 'The server does not answer. Your edits are kept on this device and will be sent later.',
       };
     case 'conflict':
-      return { text: 'Not saved: changed elsewhere', tone: 'soft', title: 'Choose below which of the two goes on' };
+      return { text: 'Not saved: changed elsewhere', tone: 'soft', title: 'Choose below which version to keep' };
     case 'refused':
       return {
         text: `Not saved: ${problem?.message ?? 'refused'}`,

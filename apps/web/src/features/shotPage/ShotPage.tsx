@@ -5,18 +5,19 @@ import { Outlet, useMatch, useNavigate, useParams } from 'react-router';
 import { api, problemOf } from '../../shared/api/api';
 import { Frame } from '../../ui/frame/Frame';
 import type { PageName } from '../../shared/keys/pageKeys';
-import { useAppDispatch, useAppSelector, type Store } from '../../app/store';
+import { useAppDispatch, useAppSelector, type Store } from '../../shared/store/hooks';
+import { productionOpened } from '../../shared/preferences';
 import { Unreachable } from '../../ui/Unreachable';
 import { evaluator } from '../../shared/workers/evaluator';
 import { ConflictBar } from './ConflictBar';
 import { outbox } from '../shot/outbox';
-import { saveNow } from '../shot/saving';
-import { savingClosed, savingOpened, selectSaving } from '../shot/savingSlice';
+import { shotSaver } from '../shot/saving';
+import { savingActions, selectProductionId, selectSaving } from '../shot/savingSlice';
 import { sessionReset } from '../shot/sessionSlice';
 import { openDocument, selectPlan } from '../shot/shotSlice';
 import { ShotTopBar } from './ShotTopBar';
 import { Steps } from './Steps';
-import { forgetKeepRate } from '../shot/useKeepRate';
+import { forgetResults } from '../shot/useKeepRate';
 
 const RevisionsPanel = lazyPart(() => import('../revisions/RevisionsPanel').then(({ RevisionsPanel }) => RevisionsPanel));
 
@@ -24,8 +25,8 @@ const RevisionsPanel = lazyPart(() => import('../revisions/RevisionsPanel').then
 export function ShotPage() {
   const { shotId = '' } = useParams();
   const { error, retry } = useOpenShot(shotId);
-  const isOpen = useAppSelector((state) => selectSaving(state).shotId === shotId && selectPlan(state) !== null);
-  const productionId = useAppSelector((state) => selectSaving(state).productionId);
+  const isOpen = useAppSelector((state) => selectSaving(state).id === shotId && selectPlan(state) !== null);
+  const productionId = useAppSelector(selectProductionId);
   const step = useMatch('/shots/:shotId/:step')?.params.step;
   const screen: PageName = step && isStep(step) ? step : 'pull';
   const navigate = useNavigate();
@@ -90,11 +91,11 @@ function useOpenShot(shotId: string): { error: unknown; retry: () => void } {
   }, [shotId, dispatch, tries]);
   useEffect(
     () => () => {
-      void dispatch(saveNow());
-      dispatch(savingClosed());
+      void dispatch(shotSaver.saveNow());
+      dispatch(savingActions.closed());
       dispatch(openDocument(null));
       dispatch(sessionReset());
-      forgetKeepRate();
+      forgetResults();
     },
     [shotId, dispatch],
   );
@@ -113,14 +114,18 @@ async function openShot(shotId: string, dispatch: Store['dispatch'], isCurrent: 
   ]);
   if (!isCurrent()) return null;
   if (unsent && (answer.data || problemOf(answer.error).isUnreachable)) {
-    const { productionId, baseVersion, document } = unsent;
+    const { context, baseVersion, document } = unsent;
     dispatch(openDocument(document));
-    dispatch(savingOpened({ shotId, productionId, baseVersion, savedAt: answer.data?.updatedAt ?? null, hasUnsaved: true }));
+    dispatch(productionOpened(context));
+    const savedAt = answer.data?.updatedAt ?? null;
+    dispatch(savingActions.opened({ id: shotId, context, baseVersion, savedAt, hasUnsaved: true }));
     return null;
   }
   if (!answer.data) return answer.error;
   const { productionId, version, updatedAt, scene, slate, title, plan } = answer.data;
   dispatch(openDocument({ scene, slate, title, plan }));
-  dispatch(savingOpened({ shotId, productionId, baseVersion: version, savedAt: updatedAt, hasUnsaved: false }));
+  dispatch(productionOpened(productionId));
+  const saved = { id: shotId, context: productionId, baseVersion: version, savedAt: updatedAt, hasUnsaved: false };
+  dispatch(savingActions.opened(saved));
   return null;
 }

@@ -1,17 +1,17 @@
 import { Link } from 'react-router';
 import { useProductionQuery } from '../../shared/api/api';
 import { PreferenceChoices } from '../../ui/frame/PreferenceChoices';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { UndoRedo } from '../../ui/frame/UndoRedo';
 import { TextField } from '../../ui/fields/TextField';
 import { SaveState } from './SaveState';
-import { selectSaving } from '../shot/savingSlice';
+import { selectProductionId } from '../shot/savingSlice';
 import { editHeading, selectDocument, selectRedoName, selectUndoName } from '../shot/shotSlice';
 import '../shot/shot.css';
 
 /** Production, slate and title; undo and redo; save state; units and light. */
 export function ShotTopBar({ onHistory }: { readonly onHistory: () => void }) {
-  const { productionId } = useAppSelector(selectSaving);
+  const productionId = useAppSelector(selectProductionId);
   const { data: production } = useProductionQuery(productionId ?? '', { skip: !productionId });
   const document = useAppSelector(selectDocument)!;
   const undoName = useAppSelector(selectUndoName);
@@ -47,7 +47,7 @@ export function ShotTopBar({ onHistory }: { readonly onHistory: () => void }) {
       <span className="top-bar-gap" />
       <UndoRedo undoName={undoName} redoName={redoName} />
       <SaveState onHistory={onHistory} />
-      <PreferenceChoices productionId={productionId} />
+      <PreferenceChoices />
     </>
   );
 }

@@ -1,15 +1,21 @@
 import { floorTimes, type KeepRate, ringOf, placementOf, type ShotPlan } from '@still-heron/core';
 import { NavLink } from 'react-router';
-import { useAppSelector } from '../../app/store';
-import type { PlanVerdict } from '../../shared/workers/latestWins';
+import { useAppSelector } from '../../shared/store/hooks';
 import { useGearChanges } from '../setup/GearChanges';
 import { selectPlan } from '../shot/shotSlice';
 import { useKeepRate } from '../shot/useKeepRate';
-import { useVerdict } from '../shot/useVerdict';
+import { type PlanVerdict, useVerdict } from '../shot/useVerdict';
 
-type StepState = 'untouched' | 'under way' | 'ready' | 'needs a look';
+type StepState = 'untouched' | 'in-progress' | 'ready' | 'check';
 
-const SIGNS: Readonly<Record<StepState, string>> = { untouched: '○', 'under way': '◐', ready: '●', 'needs a look': '▲' };
+const SIGNS: Readonly<Record<StepState, string>> = { untouched: '○', 'in-progress': '◐', ready: '●', check: '▲' };
+
+const WORDS: Readonly<Record<StepState, string>> = {
+  untouched: 'untouched',
+  'in-progress': 'in progress',
+  ready: 'ready',
+  check: 'check this',
+};
 
 /** Steps of a shot in working order, each with its state as a sign and a word. */
 export function Steps({ shotId }: { readonly shotId: string }) {
@@ -31,7 +37,7 @@ export function Steps({ shotId }: { readonly shotId: string }) {
         <NavLink
           key={path}
           to={`/shots/${shotId}/${path}`}
-          className={({ isActive }) => `step${state ? ` step-${state.replaceAll(' ', '-')}` : ''}${isActive ? ' is-here' : ''}`}
+          className={({ isActive }) => `step${state ? ` step-${state}` : ''}${isActive ? ' is-here' : ''}`}
         >
           {state && (
             <span className="step-sign" aria-hidden="true">
@@ -39,7 +45,7 @@ export function Steps({ shotId }: { readonly shotId: string }) {
             </span>
           )}
           {name}
-          {state && <span className="unseen">, {state}</span>}
+          {state && <span className="unseen">, {WORDS[state]}</span>}
           <kbd className="step-key" aria-hidden="true">
             {key ?? index + 1}
           </kbd>
@@ -56,7 +62,7 @@ function setupState(plan: ShotPlan, changes: number): StepState {
     ({ distanceMm }) => (distanceMm ?? Infinity) < closeFocusMm || (distanceMm ?? Infinity) > farthestMm,
   );
   const isDoubtful = plan.marks.some(({ stale }) => stale !== null) || plan.optics.lens.response === 'speed';
-  return isOutside || isDoubtful || changes > 0 ? 'needs a look' : 'ready';
+  return isOutside || isDoubtful || changes > 0 ? 'check' : 'ready';
 }
 
 /** The floor is optional. It needs attention if a subject stands where it can't be focused on. */
@@ -66,17 +72,17 @@ function floorState(plan: ShotPlan): StepState {
   const isWrong = plan.subjects.some((subject) =>
     times.some((timeS) => !['before-the-camera', 'not-on-the-floor'].includes(placementOf(plan, subject, timeS))),
   );
-  return isWrong ? 'needs a look' : plan.subjects.length > 0 ? 'ready' : 'under way';
+  return isWrong ? 'check' : plan.subjects.length > 0 ? 'ready' : 'in-progress';
 }
 
 function pullState(plan: ShotPlan, judged: PlanVerdict | null): StepState {
   if (plan.marks.length === 0) return 'untouched';
-  if (!judged || judged.verdict.status === 'incomplete') return 'under way';
-  return judged.verdict.outcome === 'sharp' ? 'ready' : 'needs a look';
+  if (!judged || judged.verdict.status === 'incomplete') return 'in-progress';
+  return judged.verdict.outcome === 'sharp' ? 'ready' : 'check';
 }
 
 /** Stop needs attention while the keep rate is below the target. */
 function stopState(plan: ShotPlan, rate: KeepRate | null): StepState {
   if (!rate) return 'untouched';
-  return rate.keepRate >= plan.goals.targetKeepRate ? 'ready' : 'needs a look';
+  return rate.keepRate >= plan.goals.targetKeepRate ? 'ready' : 'check';
 }

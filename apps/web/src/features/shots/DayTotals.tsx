@@ -4,12 +4,12 @@ import type { DayTotal } from './useForecasts';
 /** Takes and time of each shooting day, as far as known. */
 export function DayTotals({ days }: { readonly days: readonly DayTotal[] }) {
   return (
-    <ul className="day-totals" aria-label="What each day takes">
+    <ul className="day-totals" aria-label="Time of each day">
       {days.map(({ day, shots, takes, minutes, unknown }) => (
         <li key={day}>
           <strong>Day {day}</strong> {shots} {shots === 1 ? 'shot' : 'shots'}
           {takes > 0 && ` · ${takes} ${takes === 1 ? 'take' : 'takes'} · ${minutesText(minutes)}`}
-          {unknown > 0 && <span className="tone-edge"> · {unknown} can’t be told</span>}
+          {unknown > 0 && <span className="tone-edge"> · {unknown} unknown</span>}
         </li>
       ))}
     </ul>

@@ -21,14 +21,14 @@ export function ProductionsPage({ opensSingle = false }: { readonly opensSingle?
         <>
           <h1 className="top-title">Productions</h1>
           <span className="top-bar-gap" />
-          <PreferenceChoices productionId={null} />
+          <PreferenceChoices />
         </>
       }
     >
       {error && !productions && <Unreachable error={error} retry={refetch} />}
       {productions?.length === 0 && (
         <PageNote title="Name the production first.">
-          <p>Its shots, their set-ups and their pulls are kept on this machine. The working title will do.</p>
+          <p>Its shots, set-ups and pulls are stored on this machine. A working title is enough.</p>
           <NewProduction />
         </PageNote>
       )}
@@ -52,7 +52,7 @@ export function ProductionsPage({ opensSingle = false }: { readonly opensSingle?
               </li>
             ))}
           </ul>
-          <h2>Another production</h2>
+          <h2>New production</h2>
           <NewProduction />
         </section>
       )}
@@ -91,7 +91,7 @@ function NewProduction() {
         />
       </div>
       <Button type="primary" htmlType="submit" disabled={name.trim() === '' || isLoading}>
-        Start the production
+        Create the production
       </Button>
       {error && (
         <p className="field-problem" role="alert">

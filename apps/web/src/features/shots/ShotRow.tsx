@@ -19,10 +19,10 @@ interface Props {
 }
 
 const STATE_WORDS: Readonly<Record<ShotSummary['outcome'], string>> = {
-  incomplete: 'Open',
+  incomplete: 'Incomplete',
   sharp: 'Sharp',
   tight: 'Tight',
-  'too-hard': 'On paper',
+  'too-hard': 'Too hard',
   soft: 'Soft',
   unreadable: 'Unreadable',
 };
@@ -111,8 +111,8 @@ function shownParts({ outcome, parts }: ShotSummary): ShotSummary['parts'] {
 }
 
 const ATTENTION_WORDS: Readonly<Partial<Record<Attention, string>>> = {
-  'one-chance': 'one chance, too seldom kept',
-  'low-keep-rate': 'kept too seldom',
+  'one-chance': 'one chance, keep rate too low',
+  'low-keep-rate': 'keep rate too low',
 };
 
 /** Keep rate and time of the shot; empty until known. */

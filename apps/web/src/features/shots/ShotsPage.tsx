@@ -19,6 +19,7 @@ import { PageNote } from '../../ui/PageNote';
 import { PreferenceChoices } from '../../ui/frame/PreferenceChoices';
 import { Unreachable } from '../../ui/Unreachable';
 import { WordChoice } from '../../ui/fields/WordChoice';
+import { useUnits } from '../../shared/useUnits';
 import { DayTotals } from './DayTotals';
 import { ShotRow } from './ShotRow';
 import { byAttention, dayTotals, useForecasts } from './useForecasts';
@@ -46,7 +47,7 @@ export function ShotsPage() {
           </span>
           <h1 className="top-title">{production.data?.name}</h1>
           <span className="top-bar-gap" />
-          <PreferenceChoices productionId={productionId} />
+          <PreferenceChoices />
         </>
       }
     >
@@ -66,7 +67,8 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
   const { message } = App.useApp();
   const actions = useShotActions(production, shots);
   const [sorting, setSorting] = useState<'shooting' | 'attention'>('shooting');
-  const forecasts = useForecasts(shots, production.units);
+  const units = useUnits();
+  const forecasts = useForecasts(shots, units);
   useKeys('n', () => void actions.create());
   useKeys('mod+z', () => void actions.takeBack(), { preventDefault: true });
   const sensors = useSensors(
@@ -79,15 +81,15 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
     const ids = shots.map(({ id }) => id);
     const shotIds = arrayMove(ids, ids.indexOf(String(active.id)), ids.indexOf(String(over.id)));
     const answer = await order({ productionId: production.id, version: production.version, shotIds });
-    if (answer.error) void message.error(`The order was not taken: ${problemOf(answer.error).body.message}.`);
+    if (answer.error) void message.error(`The order was not saved: ${problemOf(answer.error).body.message}.`);
   }
 
   if (shots.length === 0) {
     return (
       <PageNote title="No shots yet.">
         <p>
-          A shot takes two tape measures and half a minute: who stands where, when the pull goes, and you read whether it will be
-          sharp.
+          A shot takes two tape measures and half a minute. Say who stands where and when the pull starts, and read whether it
+          will be sharp.
         </p>
         <Button type="primary" size="large" onClick={() => void actions.create()}>
           Make the first shot
@@ -102,7 +104,7 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
         <h2>
           {shots.length} {shots.length === 1 ? 'shot' : 'shots'}
         </h2>
-        <WordChoice label="The order of the list" chosen={sorting} choices={ORDERS} onChoose={setSorting} />
+        <WordChoice label="Order of the list" chosen={sorting} choices={ORDERS} onChoose={setSorting} />
         <span className="top-bar-gap" />
         <Button type="primary" onClick={() => void actions.create()}>
           New shot <kbd className="key key-on-lantern">N</kbd>

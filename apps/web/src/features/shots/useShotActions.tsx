@@ -38,19 +38,19 @@ export function useShotActions(production: ProductionView, shots: readonly ShotV
       plan: newPlan(last?.plan),
     };
     const { data, error } = await createShot({ productionId: production.id, document });
-    showRefusal('No shot was made', error);
+    showRefusal('The shot was not created', error);
     if (data) await navigate(`/shots/${data.id}/setup`);
   }
 
   async function duplicate(shot: ShotView): Promise<void> {
-    showRefusal('It was not duplicated', (await duplicateShot(shot.id)).error);
+    showRefusal('The shot was not duplicated', (await duplicateShot(shot.id)).error);
   }
 
   async function takeBack(): Promise<void> {
     const shot = removed.current.pop();
     if (!shot) return;
     notification.destroy(shot.id);
-    showRefusal(`${shot.slate} did not come back`, (await restoreShot(shot.id)).error);
+    showRefusal(`${shot.slate} was not restored`, (await restoreShot(shot.id)).error);
   }
 
   async function remove(shot: ShotView): Promise<void> {
@@ -60,11 +60,11 @@ export function useShotActions(production: ProductionView, shots: readonly ShotV
     removed.current.push(shot);
     notification.open({
       key: shot.id,
-      title: `${shot.slate} ${shot.title} is deleted.`,
+      title: `${shot.slate} ${shot.title} was deleted.`,
       duration: OFFER_S,
       actions: (
         <Button type="primary" onClick={() => void takeBack()}>
-          Bring it back
+          Restore
         </Button>
       ),
     });

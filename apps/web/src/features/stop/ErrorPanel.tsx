@@ -29,7 +29,7 @@ export function ErrorPanel({ plan, units }: Props) {
   return (
     <div className="errors">
       <p className="haze fine-print">
-        One standard deviation each: two takes of three are within it. What is assumed stays so until it is rehearsed or typed.
+        One standard deviation each: two of three takes are within it. Figures are assumed until they are rehearsed or typed.
       </p>
       <ul>
         {typed.map((error) => (
@@ -58,7 +58,8 @@ export function ErrorPanel({ plan, units }: Props) {
 function ErrorField({ error: { source, sigma, unit }, plan, units }: Props & { readonly error: SizedError }) {
   const edit = useEdit();
   const label = errorName(source, plan, units);
-  const set = (value: number, gesture: string) => edit(`how well ${label}`, (now) => withError(now, source, value), gesture);
+  const set = (value: number, gesture: string) =>
+    edit(`change the error: ${label}`, (now) => withError(now, source, value), gesture);
   if (unit === 'mm') {
     const limit = source.kind === 'marks' ? PLAN_LIMITS.markSigmaMm : PLAN_LIMITS.uncertaintyMm;
     return <GapField label={`${label} ±`} mm={sigma} limit={limit} units={units} onChange={set} />;
@@ -89,11 +90,11 @@ function HandFields({ plan }: { readonly plan: ShotPlan }) {
   const edit = useEdit();
   const { reactionS, perBitS, steadyDeg } = plan.hand;
   const set = (changes: Parameters<typeof setHand>[1], gesture: string) =>
-    edit('what the hand can do', (now) => setHand(now, changes), gesture);
+    edit('change the figures of the hand', (now) => setHand(now, changes), gesture);
   return (
     <div className="field-pair hand-fields">
       <NumberField
-        label="reacts in"
+        label="reaction time"
         unit="s"
         decimals={2}
         step={0.01}
@@ -102,7 +103,7 @@ function HandFields({ plan }: { readonly plan: ShotPlan }) {
         onChange={(value, gesture) => set({ reactionS: value }, gesture)}
       />
       <NumberField
-        label="for each bit"
+        label="time per bit of difficulty"
         unit="s"
         decimals={2}
         step={0.01}
@@ -111,7 +112,7 @@ function HandFields({ plan }: { readonly plan: ShotPlan }) {
         onChange={(value, gesture) => set({ perBitS: value }, gesture)}
       />
       <NumberField
-        label="steady to ±"
+        label="landing error ±"
         unit="°"
         decimals={2}
         step={0.05}

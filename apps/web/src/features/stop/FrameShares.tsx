@@ -11,8 +11,8 @@ export function FrameShares({ rate: { frames } }: { readonly rate: KeepRate }) {
   return (
     <div className="frame-shares" ref={ref}>
       {size && size.width > 300 && (
-        <svg width={size.width} height={HEIGHT} role="img" aria-label="Where takes are lost">
-          <title>How many takes are sharp, frame by frame: where they are lost is where it dips</title>
+        <svg width={size.width} height={HEIGHT} role="img" aria-label="Where takes go soft">
+          <title>Share of sharp takes at each frame: a dip is where takes go soft</title>
           <path d={dips(frames, size.width)} className="shares-lost" />
           <path d={spans(frames, size.width)} className="shares-asked" />
         </svg>

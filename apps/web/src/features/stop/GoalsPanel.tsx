@@ -15,9 +15,9 @@ export function GoalsPanel({ plan, rate }: Props) {
   const edit = useEdit();
   const { goals, schedule } = plan;
   const want = (changes: Parameters<typeof setGoals>[1], gesture?: string) =>
-    edit('how many takes shall be kept', (now) => setGoals(now, changes), gesture);
+    edit('change the goals of the shot', (now) => setGoals(now, changes), gesture);
   const plot = (changes: Parameters<typeof setSchedule>[1], gesture?: string) =>
-    edit('what it takes of the day', (now) => setSchedule(now, changes), gesture);
+    edit('change the schedule', (now) => setSchedule(now, changes), gesture);
   const time = rate && shotTime(plan, rate);
   // without a sufficient number of takes there is no starting value
   const needed = rate && shotTime({ ...plan, schedule: { ...schedule, takes: null } }, rate).takes;
@@ -25,11 +25,11 @@ export function GoalsPanel({ plan, rate }: Props) {
   return (
     <div className="time-panel">
       <Checkbox checked={goals.isOneChance} onChange={({ target }) => want({ isOneChance: target.checked })}>
-        It happens once
+        One chance only
       </Checkbox>
       <div className="field-pair">
         <NumberField
-          label="takes kept, of 100"
+          label="keep rate, of 100 takes"
           step={1}
           min={100 * PLAN_LIMITS.targetKeepRate.min}
           max={100 * PLAN_LIMITS.targetKeepRate.max}
@@ -38,7 +38,7 @@ export function GoalsPanel({ plan, rate }: Props) {
           onChange={(share, gesture) => want({ targetKeepRate: share / 100 }, gesture)}
         />
         <NumberField
-          label="day of the shoot"
+          label="day of shooting"
           step={1}
           isWhole
           {...PLAN_LIMITS.day}
@@ -46,7 +46,7 @@ export function GoalsPanel({ plan, rate }: Props) {
           onChange={(day, gesture) => plot({ day }, gesture)}
         />
         <NumberField
-          label="setting up"
+          label="set-up"
           unit="min"
           step={5}
           {...PLAN_LIMITS.setUpMin}
@@ -63,23 +63,23 @@ export function GoalsPanel({ plan, rate }: Props) {
         />
         {!goals.isOneChance && planned !== null && (
           <NumberField
-            label="takes planned"
+            label="planned takes"
             step={1}
             isWhole
             {...PLAN_LIMITS.takes}
             value={planned}
-            hint={schedule.takes === null ? 'as many as nine chances of ten need' : undefined}
+            hint={schedule.takes === null ? 'enough for a chance of 90 %' : undefined}
             onChange={(takes, gesture) => plot({ takes }, gesture)}
           />
         )}
       </div>
       {schedule.takes !== null && !goals.isOneChance && (
         <button type="button" className="quiet" onClick={() => plot({ takes: null })}>
-          As many as are needed
+          Plan enough takes
         </button>
       )}
       <TextField
-        label="if none is kept, cut to"
+        label="if no take is kept, cut to"
         max={PLAN_LIMITS.cover.max}
         placeholder="another shot, a detail"
         value={schedule.cover}
@@ -88,14 +88,14 @@ export function GoalsPanel({ plan, rate }: Props) {
       {time && (
         <p>
           <strong>{plannedTakesText(time, plan)}</strong>
-          {time.minutes !== null && `, ${minutesText(time.minutes)} with setting up`}.
+          {time.minutes !== null && `, ${minutesText(time.minutes)} with set-up`}.
         </p>
       )}
       {goals.isOneChance && rate && rate.keepRate < goals.targetKeepRate && (
         <p className="tone-edge">
           {schedule.cover === ''
-            ? 'It may be lost for good: a narrower stop, a stand-in that is measured well, and a shot to cut to.'
-            : `If it is lost: ${schedule.cover}.`}
+            ? 'It can be lost for good. Consider a narrower stop, careful measuring and a shot to cut to.'
+            : `If it is lost, cut to: ${schedule.cover}.`}
         </p>
       )}
     </div>

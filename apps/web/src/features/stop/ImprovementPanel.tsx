@@ -40,11 +40,13 @@ export function ImprovementPanel({ plan, units }: Props) {
         { keepRate: now.keepRate, targetKeepRate: plan.goals.targetKeepRate },
       ).slice(0, MAX_SHOWN)
     : null;
-  if (ranked === null) return <p className="haze">Each is tried with the same takes …</p>;
+  if (ranked === null) return <p className="haze">Trying each with the same simulated takes …</p>;
   if (ranked.length === 0)
     return (
       <p className="haze">
-        {now!.keepRate > 0.97 ? 'Nothing needs to: nearly every take is kept.' : 'Nothing that was tried gains a take in fifty.'}
+        {now!.keepRate > 0.97
+          ? 'Nothing is needed: nearly every take is kept.'
+          : 'Nothing that was tried gains two takes of 100.'}
       </p>
     );
   return (
@@ -58,16 +60,16 @@ export function ImprovementPanel({ plan, units }: Props) {
                 type="button"
                 className="quiet"
                 disabled={!isCurrent}
-                aria-label={`Do it: ${improvementName(improvement.change, plan, units)}`}
+                aria-label={`Apply: ${improvementName(improvement.change, plan, units)}`}
                 onClick={() => edit(improvementName(improvement.change, plan, units), () => improvement.plan)}
               >
-                Do it
+                Apply
               </button>
             )}
           </li>
         ))}
       </ol>
-      <p className="haze fine-print">By what it gains for a minute on the set. Minutes are assumptions.</p>
+      <p className="haze fine-print">Sorted by gain per minute on the set. The minutes are assumed.</p>
     </>
   );
 }
@@ -81,7 +83,7 @@ function ImprovementRow({ help: improvement, plan, units }: Props & { readonly h
       <span>
         <strong className="tone-sharp">{of100(keepRate)}</strong>{' '}
         <span className="haze">
-          {Math.round(100 * gain)} more of 100 · {minutes < 1 ? 'no time' : minutesText(minutes)}
+          {Math.round(100 * gain)} more takes kept · {minutes < 1 ? 'costs no time' : minutesText(minutes)}
           {cost && ` · ${cost}`}
         </span>
       </span>

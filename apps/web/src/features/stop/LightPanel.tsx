@@ -38,7 +38,7 @@ export function LightPanel({ plan }: { readonly plan: ShotPlan }) {
         });
   // the new settings make the current stop correct
   const take = ({ iso, ndStops, shutterAngleDeg }: LightBalance) =>
-    edit('make up the light', (now) => ({
+    edit('correct the light', (now) => ({
       ...now,
       exposure: {
         iso: Math.round(iso),
@@ -50,7 +50,7 @@ export function LightPanel({ plan }: { readonly plan: ShotPlan }) {
   return (
     <div className="light-panel">
       <NumberField
-        label="the meter says"
+        label="metered stop"
         unit="T"
         decimals={1}
         step={0.1}
@@ -64,15 +64,15 @@ export function LightPanel({ plan }: { readonly plan: ShotPlan }) {
         onChange={meter}
       />
       {brighter === null ? (
-        <Button onClick={() => meter(tStop)}>It is right at {formatStop(tStop, 'T')}</Button>
+        <Button onClick={() => meter(tStop)}>The light is right at {formatStop(tStop, 'T')}</Button>
       ) : Math.abs(brighter) < EVEN ? (
-        <p>As metered at {formatStop(optics.stop, optics.lens.stopScale)}.</p>
+        <p>Correct, as metered at {formatStop(optics.stop, optics.lens.stopScale)}.</p>
       ) : (
         <p>
           <strong className="tone-edge">
             {formatStops(brighter)} too {brighter > 0 ? 'bright' : 'dark'}
           </strong>{' '}
-          at {formatStop(optics.stop, optics.lens.stopScale)}. Any of these makes it right:
+          at {formatStop(optics.stop, optics.lens.stopScale)}. Each of these corrects it:
         </p>
       )}
       <ul className="balances">
@@ -80,16 +80,16 @@ export function LightPanel({ plan }: { readonly plan: ShotPlan }) {
           <li key={balanceText(balance, plan)}>
             <span>
               {balanceText(balance, plan)}
-              {balance.changesShutterAngle && <span className="tone-edge"> · leaves the production’s {angleDeg}°</span>}
+              {balance.changesShutterAngle && <span className="tone-edge"> · differs from the production’s {angleDeg}°</span>}
             </span>
             {balance.lampFactor === 1 ? (
               <button
                 type="button"
                 className="quiet"
-                aria-label={`Set it: ${balanceText(balance, plan)}`}
+                aria-label={`Use: ${balanceText(balance, plan)}`}
                 onClick={() => take(balance)}
               >
-                Set it
+                Use
               </button>
             ) : (
               <span className="haze">then meter again</span>

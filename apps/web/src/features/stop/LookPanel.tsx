@@ -31,16 +31,16 @@ export function LookPanel({ plan, timeS, units }: Props) {
     ({ distanceMm }) => distanceMm === null || (figures && distanceMm > figures.nearMm),
   );
   const set = (changes: Parameters<typeof setGoals>[1], gesture?: string) =>
-    edit('what lies behind', (now) => setGoals(now, changes), gesture);
+    edit('change the background', (now) => setGoals(now, changes), gesture);
   return (
     <div className="look-panel">
       <Choice
-        label="behind"
+        label="background"
         value={background.name || HORIZON}
         choices={[
           {
             value: HORIZON,
-            word: background.name === '' && background.distanceMm !== null ? 'something farther back' : 'the horizon',
+            word: background.name === '' && background.distanceMm !== null ? 'something farther away' : 'the horizon',
           },
           ...choices.map(({ name }) => ({ value: name, word: name })),
         ]}
@@ -65,7 +65,7 @@ export function LookPanel({ plan, timeS, units }: Props) {
           </Button>
         ) : (
           <NumberField
-            label="at least so soft"
+            label="blur, at least"
             unit="%"
             decimals={2}
             step={0.1}
@@ -77,12 +77,12 @@ export function LookPanel({ plan, timeS, units }: Props) {
       </div>
       {blurPercent !== null && (
         <button type="button" className="quiet" onClick={() => set({ blurPercent: null })}>
-          However soft it gets
+          Any blur
         </button>
       )}
       {figures && (
         <p>
-          Now it blurs by <strong className="figure">{figures.backgroundPercent.toFixed(2)} %</strong> of the picture’s width.
+          Now its blur is <strong className="figure">{figures.backgroundPercent.toFixed(2)} %</strong> of the picture’s width.
         </p>
       )}
       {blurPercent !== null && <Ways plan={plan} timeS={timeS} units={units} percent={blurPercent} />}
@@ -95,20 +95,20 @@ const HORIZON = '—';
 /** Ways to the wanted background blur at the current stop, with their effect on the zone. */
 function Ways({ plan, timeS, units, percent }: Props & { readonly percent: number }) {
   const found = separation(plan, timeS, percent);
-  if (!found) return <p className="haze">What is focused on lies farther back than this.</p>;
+  if (!found) return <p className="haze">The focus distance is beyond the background.</p>;
   const { now, ways } = found;
-  if (now.backgroundPercent >= percent) return <p className="tone-sharp">As soft as wanted at this stop.</p>;
+  if (now.backgroundPercent >= percent) return <p className="tone-sharp">The blur is reached at this stop.</p>;
   return (
     <>
-      <h3>Without opening the stop</h3>
+      <h3>Ways without opening the stop</h3>
       <ul className="ways-behind">
         {ways.map((way) => (
           <li key={way.kind}>
             <span>{wayWords(way, units)}</span>
             <span className="haze">
               {way.isEnough ? `${percent} %` : `only ${way.backgroundPercent.toFixed(2)} %`} · zone {zoneWords(way.zoneMm, units)}
-              {Math.abs(way.zoneMm / now.zoneMm - 1) < 0.01 ? ', the same' : ` in place of ${zoneWords(now.zoneMm, units)}`}
-              {way.kind === 'nearer' && `, framed ${way.framing.toFixed(1)} × as large`}
+              {Math.abs(way.zoneMm / now.zoneMm - 1) < 0.01 ? ', the same' : ` instead of ${zoneWords(now.zoneMm, units)}`}
+              {way.kind === 'nearer' && `, framed ${way.framing.toFixed(1)} × larger`}
             </span>
           </li>
         ))}
@@ -124,10 +124,10 @@ function wayWords({ kind, focalLengthMm, focusMm, backgroundMm }: SeparationWay,
     case 'nearer':
       return `this lens from ${formatDistance(focusMm, units)}`;
     case 'farther-background':
-      return `what lies behind at ${formatDistance(backgroundMm, units)}`;
+      return `background at ${formatDistance(backgroundMm, units)}`;
   }
 }
 
 function zoneWords(mm: number, units: UnitSystem): string {
-  return mm === Infinity ? 'without end' : formatGap(mm, units);
+  return mm === Infinity ? 'no limit' : formatGap(mm, units);
 }

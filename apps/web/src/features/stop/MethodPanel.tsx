@@ -26,12 +26,12 @@ export function MethodPanel({ plan, units }: { readonly plan: ShotPlan; readonly
     return order ? asked.map((offer) => ({ plan: offer.plan!, order, without: null })) : [];
   }, [offers, asked]);
   const { known } = useTrialRates(asked, asks, { takes: METHOD_TRIALS, rank: RANKS.methods });
-  if (!offers) return <p className="haze">Each is tried with the same takes …</p>;
+  if (!offers) return <p className="haze">Trying each with the same simulated takes …</p>;
   const rateOf = (offer: MethodOffer) => (known?.key === asked ? (known.progress.rates[asked.indexOf(offer)] ?? null) : null);
   const sorted = [...offers.found].sort((a, b) => (rateOf(b)?.sharpShare ?? -1) - (rateOf(a)?.sharpShare ?? -1));
   const ranked = sorted.sort((a, b) => (rateOf(b)?.keepRate ?? -1) - (rateOf(a)?.keepRate ?? -1));
   const choose = ({ method, chosen }: MethodOffer) =>
-    edit(`by ${METHOD_WORDS[method].short}`, (now) => (chosen && offers.of === now ? chosen : { ...now, method }));
+    edit(`use the method ${METHOD_WORDS[method].short}`, (now) => (chosen && offers.of === now ? chosen : { ...now, method }));
   return (
     <ul className="methods">
       {ranked.map((offer) => {
@@ -56,10 +56,10 @@ export function MethodPanel({ plan, units }: { readonly plan: ShotPlan; readonly
               )}
             </span>
             {offer.method === 'constant-distance' && rate && (
-              <span className="haze">assumed: a pace keeps the distance to ±{formatGap(ASSUMED_PACE_SIGMA_MM, units)}</span>
+              <span className="haze">assumed: the pace keeps the distance to ±{formatGap(ASSUMED_PACE_SIGMA_MM, units)}</span>
             )}
             {rate && rate.keepRate < 0.995 && (
-              <span className="haze">{Math.round(100 * rate.sharpShare)} % of what must be sharp is</span>
+              <span className="haze">{Math.round(100 * rate.sharpShare)} % of the required time is sharp</span>
             )}
             {[
               ...offer.pro.map((argument) => ({ sign: '+', text: methodArgumentText(argument) })),

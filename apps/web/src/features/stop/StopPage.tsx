@@ -1,7 +1,7 @@
 import { withStop, formatStop, howWide, stopFigures, type ShotPlan } from '@still-heron/core';
 import { useDeferredValue, useMemo, useRef } from 'react';
 import { Link, useParams } from 'react-router';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { useKeys } from '../../shared/keys/useKeys';
 import { selectSession } from '../shot/sessionSlice';
 import { editPlan, abandonGesture, selectPlan } from '../shot/shotSlice';
@@ -91,8 +91,8 @@ function NothingToKeep({ plan }: { readonly plan: ShotPlan }) {
       <h1>How wide can this be shot?</h1>
       <p className="haze">
         {plan.focusTrack.start === null
-          ? 'First say who stands where: a distance is all it takes.'
-          : 'First say who must be sharp, and when: then it can be told how often a take would be kept.'}
+          ? 'First type who stands where: one distance is enough.'
+          : 'First say who must be sharp and when. Then the program computes how many takes would be kept.'}
       </p>
       <p>
         <Link to={`/shots/${shotId}/pull`}>Go to Pull</Link>

@@ -26,7 +26,7 @@ export function StopSentence({ plan, wide, rate, progress, offered, onEnough, on
     <>
       <p className="sentence" data-testid="how-wide" role="status">
         {wide === null ? (
-          <span className="haze">Takes are being drawn …</span>
+          <span className="haze">Simulating takes …</span>
         ) : (
           howWideText(wide, plan).map(({ tone, text }) => (
             <span key={text} className={tone === 'plain' ? undefined : `tone-${tone}`}>
@@ -42,17 +42,17 @@ export function StopSentence({ plan, wide, rate, progress, offered, onEnough, on
             <>
               {': '}
               <Explain
-                what="Takes kept"
+                what="Keep rate"
                 lines={[
-                  `${Math.round(rate.keepRate * rate.takes).toLocaleString('en')} of ${rate.takes.toLocaleString('en')} drawn takes keep everything that is asked`,
-                  `95 % certain: between ${(100 * rate.low).toFixed(1)} and ${(100 * rate.high).toFixed(1)} %`,
-                  'each take draws anew how far people miss their marks, how late they are, how marks were measured, when each pull starts and where it lands',
-                  `the same takes for every stop: seed ${rate.seed}`,
+                  `${Math.round(rate.keepRate * rate.takes).toLocaleString('en')} of ${rate.takes.toLocaleString('en')} simulated takes keep everything that is required`,
+                  `95 % confidence interval: ${(100 * rate.low).toFixed(1)} to ${(100 * rate.high).toFixed(1)} %`,
+                  'each simulated take draws new errors: missed marks, late people, measuring, cues and landings',
+                  `the same simulated takes for every stop: seed ${rate.seed}`,
                 ]}
               >
                 <strong>{of100(rate.keepRate)}</strong>
               </Explain>{' '}
-              takes kept, {Math.round(100 * rate.sharpShare)} % of what must be sharp is.
+              takes kept, {Math.round(100 * rate.sharpShare)} % of the required time is sharp.
             </>
           )}
         </span>
@@ -76,7 +76,7 @@ function Drawn({ progress, onEnough }: Pick<Props, 'progress' | 'onEnough'>) {
   const isOn = !progress?.isDone && !(leftAt && progress === leftAt);
   return (
     <span className="stop-drawn haze" data-testid="drawn" data-first={progress !== null} data-done={progress?.isDone ?? false}>
-      {isOn && <progress value={share} max={1} aria-label="Takes drawn" />}
+      {isOn && <progress value={share} max={1} aria-label="Simulated takes" />}
       {isOn && progress && (
         <button
           type="button"

@@ -1,10 +1,10 @@
 import { difficultyOf, formatTime, type KeepRate, limitingMoment, type ShotPlan, shotTime } from '@still-heron/core';
 import { of100, minutesText, plannedTakesText, shotTimeLines } from '@still-heron/wording';
 import { type ReactNode, useState } from 'react';
-import { useAppDispatch } from '../../app/store';
+import { useAppDispatch } from '../../shared/store/hooks';
 import { Explain } from '../../ui/fields/Explain';
 import { playheadMoved } from '../shot/sessionSlice';
-import { useUnits } from '../shot/useUnits';
+import { useUnits } from '../../shared/useUnits';
 import { ErrorPanel } from './ErrorPanel';
 import { ImprovementPanel } from './ImprovementPanel';
 import { LightPanel } from './LightPanel';
@@ -29,14 +29,14 @@ export function StopSide({ plan, rate, timeS }: Props) {
     </Fold>
   );
   return (
-    <aside className="side stop-side" aria-label="What else decides">
+    <aside className="side stop-side" aria-label="Details">
       {rate && <Hardest plan={plan} rate={rate} />}
       {fold('helps', 'What would help most', <ImprovementPanel plan={plan} units={units} />)}
       {fold('errors', 'Where errors come from', <ErrorPanel plan={plan} units={units} />)}
-      {fold('wanted', 'What is wanted, and the day', <GoalsPanel plan={plan} rate={rate} />)}
+      {fold('wanted', 'Goals and schedule', <GoalsPanel plan={plan} rate={rate} />)}
       {fold('light', 'Light', <LightPanel plan={plan} />)}
-      {fold('look', 'What lies behind', <LookPanel plan={plan} timeS={timeS} units={units} />)}
-      {fold('methods', 'Ways to keep it sharp', <MethodPanel plan={plan} units={units} />)}
+      {fold('look', 'Background', <LookPanel plan={plan} timeS={timeS} units={units} />)}
+      {fold('methods', 'Methods', <MethodPanel plan={plan} units={units} />)}
     </aside>
   );
 }
@@ -48,7 +48,7 @@ function Hardest({ plan, rate }: { readonly plan: ShotPlan; readonly rate: KeepR
   const moment = limitingMoment(rate, plan);
   const names = moment?.subjectIds.map((subjectId) => plan.subjects.find(({ id }) => id === subjectId)?.name).join(' and ');
   return (
-    <section className="stop-hardest" aria-label="How hard it is">
+    <section className="stop-hardest" aria-label="Difficulty">
       <p>
         <strong className={`difficulty-${difficultyOf(rate.keepRate).replace(' ', '-')}`}>{difficultyOf(rate.keepRate)}</strong>
         {' · '}
@@ -60,7 +60,7 @@ function Hardest({ plan, rate }: { readonly plan: ShotPlan; readonly rate: KeepR
       {moment && moment.sharpShare < 0.995 && (
         <p>
           <button type="button" className="go-there haze" onClick={() => dispatch(playheadMoved(moment.timeS))}>
-            hardest at {formatTime(moment.timeS)}: {names} sharp in {Math.round(100 * moment.sharpShare)} of 100
+            hardest at {formatTime(moment.timeS)}: {names} sharp in {Math.round(100 * moment.sharpShare)} of 100 takes
           </button>
         </p>
       )}
@@ -77,7 +77,7 @@ function BeatRates({ plan, rate }: { readonly plan: ShotPlan; readonly rate: Kee
   const hardest = rate.beats.filter(({ keepRate }) => keepRate < 0.995).sort((a, b) => a.keepRate - b.keepRate);
   if (rate.beats.length < 2 || hardest.length === 0) return null;
   return (
-    <ul className="beat-rates" aria-label="What is lost most often">
+    <ul className="beat-rates" aria-label="Lost most often: keep rate of each span">
       {hardest.slice(0, MAX_BEATS).map(({ beatId, subjectId, keepRate }) => {
         const why = plan.beats.find(({ id }) => id === beatId)?.why;
         return (

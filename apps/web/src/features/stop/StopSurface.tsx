@@ -63,7 +63,7 @@ function Surface({
       width={width}
       height={height}
       role="group"
-      aria-label="What each stop keeps"
+      aria-label="Keep rate at each stop"
       data-testid="stop-surface"
       data-kept={rates.map((rate) => (rate ? Math.round(rate.keepRate * rate.takes) : '')).join()}
     >

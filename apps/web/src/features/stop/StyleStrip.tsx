@@ -2,7 +2,7 @@ import { formatStop, frameAtOrAfter, type CompleteVerdict, type KeepRate, type S
 import { of100 } from '@still-heron/wording';
 import { useEffect, useRef, useState } from 'react';
 import { PALETTES } from '../../ui/theme/palette';
-import { useAppSelector } from '../../app/store';
+import { useAppSelector } from '../../shared/store/hooks';
 import { evaluateAll } from '../../shared/workers/simulation/workers';
 import { drawScene } from '../viewfinder/drawScene';
 import { sceneAt } from '../viewfinder/scene';

@@ -33,7 +33,7 @@ export function KeepLane({ layout, plan }: { readonly layout: SurfaceLayout; rea
       )}
       <line x1={left} x2={right} y1={wantedY} y2={wantedY} className="stop-wanted" />
       <text x={right - 4} y={wantedY + 18} textAnchor="end" className="stop-wanted-word">
-        {of100(plan.goals.targetKeepRate)} wanted
+        {of100(plan.goals.targetKeepRate)} goal
       </text>
     </g>
   );
@@ -76,7 +76,7 @@ export function LightLane({ layout, figures }: LightProps) {
         </>
       ) : (
         <text x={left + 8} y={light.top + light.height / 2 + 5} className="chart-label">
-          not metered: the meter’s stop is typed under Light
+          not metered: type the metered stop under Light
         </text>
       )}
     </g>

@@ -1,5 +1,5 @@
-import { useEffect, useState, useSyncExternalStore } from 'react';
-import { type AskerOptions, createLatestRates } from '../../shared/workers/simulation/latestRates';
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { createLatestRates, type RateOptions } from '../../shared/workers/simulation/latestRates';
 import type { TrialProgress } from '../../shared/workers/simulation/trialPool';
 import type { TrialRequest } from '../../shared/workers/simulation/trialRunner';
 import { SEED, TAKES } from '../../shared/workers/simulation/defaults';
@@ -17,14 +17,16 @@ export const RANKS = { sweep: 1, helps: 2, methods: 3 } as const;
 export function useTrialRates<K>(
   of: K,
   asks: readonly TrialRequest[],
-  { takes = TAKES, seed = SEED, rank }: Partial<AskerOptions> & Pick<AskerOptions, 'rank'>,
+  { takes = TAKES, seed = SEED, rank }: Partial<RateOptions> & Pick<RateOptions, 'rank'>,
 ): { readonly known: { readonly key: K; readonly progress: TrialProgress } | null; readonly settle: () => void } {
-  const [asker] = useState(() => createLatestRates<K>(trialPool, { takes, seed, rank }));
-  useEffect(() => () => asker.stop(), [asker]);
+  const [rates] = useState(() => createLatestRates<K>(trialPool, { takes, seed, rank }));
+  useEffect(() => () => rates.forget(), [rates]);
   useEffect(() => {
-    asker.ask(of, asks);
-    // what they are of changes with them
+    rates.ask({ key: of, asks });
+    // the key changes together with the requests
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [asker, asks]);
-  return { known: useSyncExternalStore(asker.subscribe, asker.latest), settle: asker.settle };
+  }, [rates, asks]);
+  const answer = useSyncExternalStore(rates.subscribe, rates.latest);
+  const known = useMemo(() => answer && { key: answer.key.key, progress: answer.result }, [answer]);
+  return { known, settle: rates.settle };
 }

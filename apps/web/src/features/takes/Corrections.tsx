@@ -21,14 +21,14 @@ export function Corrections({ corrections, plan, units }: Props) {
   return (
     <section>
       <h2>For the next take</h2>
-      {corrections.length === 0 && <p className="haze">Nothing to do otherwise.</p>}
+      {corrections.length === 0 && <p className="haze">Nothing to change.</p>}
       <ul className="corrections">
         {corrections.map((correction) => (
           <li key={correction.pullId}>
             <span>{correctionText(correction, plan, units)}</span>
             {correction.plan && (
               <button type="button" className="quiet" onClick={() => take(correction)}>
-                Do it {correction === first && <kbd className="key">X</kbd>}
+                Apply {correction === first && <kbd className="key">X</kbd>}
               </button>
             )}
           </li>

@@ -44,31 +44,31 @@ export function EditorialPanel({ productionId, shot, takes }: Props) {
       <TakesExchange productionId={productionId} shot={shot} wish={{ fastest, wantedScreenS: wantedS }} />
       <section>
         <h2>Best spans</h2>
-        {spans.length === 0 && <p className="haze">Nothing to use yet.</p>}
+        {spans.length === 0 && <p className="haze">Nothing usable yet.</p>}
         <ol className="best-spans">
           {spans.map((span) => (
             <li key={`${span.number} ${span.fromS}`}>
               <strong>take {span.number}</strong>{' '}
               <span className="figure">{spanWords(span, takes.find(({ number }) => number === span.number)!.take)}</span>
-              <span className="haze"> {screenTimeS(span.lengthS, captureFps, deliveryFps).toFixed(1)} s on the screen</span>
+              <span className="haze"> {screenTimeS(span.lengthS, captureFps, deliveryFps).toFixed(1)} s on screen</span>
             </li>
           ))}
         </ol>
       </section>
       <section>
-        <h2>On the screen</h2>
+        <h2>On screen</h2>
         <NumberField
-          label="wanted in one go, s"
+          label="wanted on screen without a cut, s"
           {...PLAN_LIMITS.screenTimeS}
           step={0.1}
           decimals={1}
           value={wantedS}
           onChange={(seconds, gesture) =>
-            edit('how long it shall be on the screen', (now) => setGoals(now, { screenTimeS: seconds }), gesture)
+            edit('change the time on screen', (now) => setGoals(now, { screenTimeS: seconds }), gesture)
           }
         />
         <NumberField
-          label="soft parts sped up at most, times"
+          label="soft parts played faster, up to"
           min={1}
           max={64}
           step={1}
@@ -78,20 +78,17 @@ export function EditorialPanel({ productionId, shot, takes }: Props) {
         />
         {stretch !== 1 && (
           <p>
-            Captured at {captureFps}, shown at {deliveryFps}: it lasts <strong>{Number(stretch.toFixed(2))} times</strong> as
-            long, and costs {formatStops(lightCostStops)} of light.{' '}
-            {captureForScreenS(wantedS, captureFps, deliveryFps).toFixed(1)} s sharp in one go are enough.
+            Captured at {captureFps}, played back at {deliveryFps}: one second lasts{' '}
+            <strong>{Number(stretch.toFixed(2))} s</strong> on screen and costs {formatStops(lightCostStops)} of light. For the
+            wanted time, {captureForScreenS(wantedS, captureFps, deliveryFps).toFixed(1)} s of sharp material are enough.
           </p>
         )}
         {retimed && best && (
           <p>
-            Take {best.number} retimed: <strong>{retimed.screenTimeS.toFixed(1)} s</strong>, of which{' '}
+            Take {best.number} retimed: <strong>{retimed.screenTimeS.toFixed(1)} s</strong> on screen, of which{' '}
             {retimed.softScreenS.toFixed(1)} s are soft.
             {retimed.missingS > 0 && (
-              <span className="tone-soft">
-                {' '}
-                {retimed.missingS.toFixed(1)} s are missing: slower, frames would be shown twice.
-              </span>
+              <span className="tone-soft"> {retimed.missingS.toFixed(1)} s are missing: played slower, frames would repeat.</span>
             )}
           </p>
         )}

@@ -1,5 +1,12 @@
 import type { TakeRowView } from '@still-heron/contract';
-import { measuredErrors, type MeasuredError, type ShotPlan, takeFigures, withMeasuredErrors } from '@still-heron/core';
+import {
+  isDeepEqual,
+  type MeasuredError,
+  measuredErrors,
+  type ShotPlan,
+  takeFigures,
+  withMeasuredErrors,
+} from '@still-heron/core';
 import { useMemo } from 'react';
 import { useEdit } from '../shot/useEdit';
 
@@ -12,30 +19,30 @@ interface Props {
 export function MeasuredErrorsPanel({ plan, takes }: Props) {
   const edit = useEdit();
   const fit = useMemo(() => measuredErrors(takes.map(({ take }) => takeFigures(take))), [takes]);
-  const isTaken = useMemo(() => JSON.stringify(withMeasuredErrors(plan, fit)) === JSON.stringify(plan), [plan, fit]);
+  const isTaken = useMemo(() => isDeepEqual(withMeasuredErrors(plan, fit), plan), [plan, fit]);
   const lines = [
-    fit.late && `pulls come ${mean(fit.late, 's late', 's early', 2)} on the average, ${give(fit.late, 's', 2)}`,
-    fit.off && `the ring lands ${give(fit.off, '°', 1)}`,
-    fit.markMisses && `people stand ${give(fit.markMisses, 'mm', 0)}`,
+    fit.late && `pulls start ${mean(fit.late, 's late', 's early', 2)} on average, ${give(fit.late, 's', 2)}`,
+    fit.off && `pulls land beside the mark by ${give(fit.off, '°', 1)}`,
+    fit.markMisses && `people miss marks by ${give(fit.markMisses, 'mm', 0)}`,
   ].filter((line) => line !== null);
   if (lines.length === 0) return null;
   return (
     <section>
-      <h2>As takes showed it</h2>
+      <h2>Errors measured in takes</h2>
       <ul className="fit-lines">
         {lines.map((line) => (
           <li key={line}>{line}</li>
         ))}
       </ul>
       {isTaken ? (
-        <p className="haze">The plan reckons with it.</p>
+        <p className="haze">The plan uses them.</p>
       ) : (
         <button
           type="button"
           className="quiet fit-take"
-          onClick={() => edit('errors as takes showed them', (now) => withMeasuredErrors(now, fit))}
+          onClick={() => edit('use the measured errors', (now) => withMeasuredErrors(now, fit))}
         >
-          Reckon with it
+          Use them in the plan
         </button>
       )}
     </section>
@@ -43,7 +50,7 @@ export function MeasuredErrorsPanel({ plan, takes }: Props) {
 }
 
 function give({ sigma, count }: MeasuredError, unit: string, decimals: number): string {
-  return `give or take ${sigma.toFixed(decimals)} ${unit} (${count} measured)`;
+  return `±${sigma.toFixed(decimals)} ${unit} (${count} measured)`;
 }
 
 function mean({ mean: value }: MeasuredError, above: string, below: string, decimals: number): string {

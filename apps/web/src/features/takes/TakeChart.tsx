@@ -61,7 +61,7 @@ function Drawn({
   const clock = rollClock(plan, take.cues, pace);
   const x = scaleLinear([0, plan.durationS], [0, width]);
   return (
-    <svg width={width} height={HEIGHT} role="img" aria-label="Plan and take, one over the other">
+    <svg width={width} height={HEIGHT} role="img" aria-label="Plan and take over time">
       <path className="roll-band" d={layout.band} />
       {take.focusChecks.map(({ fromS, toS }) => (
         <rect

@@ -65,9 +65,9 @@ export function TakeDetail({ shotId, plan, units, row }: Props) {
         </>
       ) : (
         <p className="haze">
-          Nothing recorded the ring in this take.{' '}
+          The ring was not recorded in this take.{' '}
           <button type="button" className="quiet" onClick={() => void readTrack()}>
-            Read lens data …
+            Import lens data …
           </button>
         </p>
       )}

@@ -89,7 +89,7 @@ export function TakeForm({ draft, plan, units, number, pullIds, isLogging, onCha
             circled <kbd className="key">K</kbd>
           </Checkbox>
           <TextField
-            label={draft.isCircled && draft.focus !== 'sharp' ? 'why it is kept although it is soft' : 'note'}
+            label={draft.isCircled && draft.focus !== 'sharp' ? 'why it is kept although soft' : 'note'}
             max={TAKE_LIMITS.note.max}
             value={draft.note}
             onChange={(note) => onChange({ ...draft, note })}

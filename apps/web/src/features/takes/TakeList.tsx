@@ -36,7 +36,7 @@ export function TakeList({ shotId, plan, takes, units }: Props) {
       : await save({ shotId, id, version, take: { track: null, ...take, ...whole?.data?.take, isCircled: !take.isCircled } });
     say(`Take ${number} was not changed`, saved.error);
   }
-  if (takes.length === 0) return <p className="haze takes-none">Roll, look, and log it: a good take is one press.</p>;
+  if (takes.length === 0) return <p className="haze takes-none">Roll, check and log: a good take is one press.</p>;
   return (
     <ol className="take-list" aria-label="Takes, the latest first">
       {[...takes].reverse().map((row) => {
@@ -54,13 +54,13 @@ export function TakeList({ shotId, plan, takes, units }: Props) {
             </button>
             <span className="take-grades">
               <strong className={take.focus === 'sharp' ? 'tone-sharp' : take.focus === 'soft' ? 'tone-soft' : 'tone-edge'}>
-                {take.focus ?? 'not looked at'}
+                {take.focus ?? 'not checked'}
               </strong>
               {take.performance && `, ${take.performance}`}
             </span>
             <span>
               {take.isCutShort && 'cut short: '}
-              {faultText(take.hits, plan, units) || (take.hits.length === 0 ? 'nothing said of the marks' : 'every mark hit')}
+              {faultText(take.hits, plan, units) || (take.hits.length === 0 ? 'marks not scored' : 'every mark hit')}
               {take.note && <span className="haze"> · {take.note}</span>}
             </span>
             <span className="haze">
@@ -71,10 +71,10 @@ export function TakeList({ shotId, plan, takes, units }: Props) {
               type="button"
               className="quiet"
               aria-expanded={openId === id}
-              aria-label={`Look at take ${number}`}
+              aria-label={`Check take ${number}`}
               onClick={() => setOpenId(openId === id ? null : id)}
             >
-              Look
+              Check
             </button>
             <button
               type="button"

@@ -1,4 +1,5 @@
-import { REPAIRS, type Repair, type ShotPlan, TAKE_LIMITS, type UnitSystem } from '@still-heron/core';
+import { REPAIRS, type ShotPlan, TAKE_LIMITS, type UnitSystem } from '@still-heron/core';
+import { REPAIR_WORDS } from '@still-heron/wording';
 import { Checkbox } from 'antd';
 import { GapField } from '../../ui/fields/GapField';
 import { NumberField } from '../../ui/fields/NumberField';
@@ -12,24 +13,17 @@ interface Props {
   readonly onChange: (draft: Draft) => void;
 }
 
-const REPAIR_WORDS: Readonly<Record<Repair, string>> = {
-  reversed: 'played backwards',
-  'focus-check-cut': 'wobble cut out',
-  retimed: 'speed changed',
-  'blur-added': 'blur added',
-};
-
 /** Less common details of a take: where people stood, how it was checked, and repairs. */
 export function TakeMore({ draft, plan, units, onChange }: Props) {
   const { missedMm, checkedOn, checkMagnification, repairs } = draft;
   return (
     <details className="take-more">
-      <summary>Where people stood, what it was checked on, repairs</summary>
+      <summary>Missed marks, focus check on a display, repairs</summary>
       <div className="take-more-fields">
         {plan.marks.map(({ id, letter }) => (
           <GapField
             key={id}
-            label={`past ${letter}, nearer below 0`}
+            label={`missed ${letter} by, below 0 is nearer`}
             mm={missedMm[id] ?? 0}
             units={units}
             limit={TAKE_LIMITS.missMm}

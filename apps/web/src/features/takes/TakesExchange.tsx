@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { problemOf, useProductionQuery, useShotsQuery } from '../../shared/api/api';
 import { useLazyWholeTakesQuery, useLogTakeMutation } from '../../shared/api/takesApi';
 import { askForFile, saveFile } from '../../shared/files/csv';
+import { useUnits } from '../../shared/useUnits';
 import { ProblemList } from '../../ui/ProblemList';
 import { readTakesFile, type RetimeWish, takesFile, type TakesFile } from './exchangeTakes';
 import './takes.css';
@@ -17,8 +18,8 @@ interface Props {
 }
 
 const FILES: readonly { readonly kind: TakesFile; readonly word: string; readonly type: string; readonly inFull: string }[] = [
-  { kind: 'csv', word: 'CSV', type: 'text/csv', inFull: 'Takes as CSV, to be read back without loss' },
-  { kind: 'json', word: 'JSON', type: 'application/json', inFull: 'Takes as JSON, to be read back without loss' },
+  { kind: 'csv', word: 'CSV', type: 'text/csv', inFull: 'Takes as CSV, can be imported again' },
+  { kind: 'json', word: 'JSON', type: 'application/json', inFull: 'Takes as JSON, can be imported again' },
   { kind: 'otio', word: 'OTIO', type: 'application/json', inFull: 'A timeline with spans, markers and time warps' },
   { kind: 'vtt', word: 'WebVTT', type: 'text/vtt', inFull: 'Cues as WebVTT' },
 ];
@@ -28,6 +29,7 @@ export function TakesExchange({ productionId, shot, wish }: Props) {
   const { message } = App.useApp();
   const { data: production } = useProductionQuery(productionId, { skip: !productionId });
   const { data: shots } = useShotsQuery(productionId, { skip: !productionId });
+  const units = useUnits();
   const [whole] = useLazyWholeTakesQuery();
   const [log] = useLogTakeMutation();
   const [problems, setProblems] = useState<Parameters<typeof ProblemList>[0]['problems'] | null>(null);
@@ -35,9 +37,9 @@ export function TakesExchange({ productionId, shot, wish }: Props) {
 
   async function save({ kind, type }: (typeof FILES)[number]): Promise<void> {
     const { data, error } = await whole({ productionId, shotId: shot?.id ?? null });
-    if (!data) return void message.error(`The takes did not come: ${problemOf(error).body.message}.`);
+    if (!data) return void message.error(`The takes were not loaded: ${problemOf(error).body.message}.`);
     const planOf = (id: string) => (id === shot?.id ? shot.plan : shots?.find((known) => known.id === id)?.plan);
-    const text = takesFile(kind, name, data, shot?.plan ?? null, planOf, production?.units ?? 'metric', wish ?? null);
+    const text = takesFile(kind, name, data, shot?.plan ?? null, planOf, units, wish ?? null);
     saveFile(`${name} takes.${kind}`, text, type);
   }
 
@@ -61,16 +63,16 @@ export function TakesExchange({ productionId, shot, wish }: Props) {
       if (error) return void message.error(`Take after ${logged} was not logged: ${problemOf(error).body.message}.`);
       logged++;
     }
-    void message.success(`${logged} ${logged === 1 ? 'take' : 'takes'} read; those that were there already are as they were.`);
+    void message.success(`${logged} ${logged === 1 ? 'take' : 'takes'} imported; takes that were already logged are unchanged.`);
   }
 
   return (
     <section>
-      <h2>For the edit</h2>
+      <h2>For the editor</h2>
       <div className="takes-files">
         <a
           className="takes-report"
-          href={`/api/productions/${productionId}/takes/report.pdf${shot ? `?shot=${shot.id}` : ''}`}
+          href={`/api/productions/${productionId}/takes/report.pdf?units=${units}${shot ? `&shot=${shot.id}` : ''}`}
           download={`${name} takes.pdf`}
         >
           Report, PDF
@@ -81,7 +83,7 @@ export function TakesExchange({ productionId, shot, wish }: Props) {
           </button>
         ))}
         <button type="button" className="quiet" onClick={() => void read()}>
-          Read takes …
+          Import takes …
         </button>
       </div>
       {problems && <ProblemList title="The file was not read" problems={problems} onClose={() => setProblems(null)} />}

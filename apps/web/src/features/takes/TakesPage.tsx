@@ -6,13 +6,13 @@ import { useParams } from 'react-router';
 import { problemOf } from '../../shared/api/api';
 import { useLogTakeMutation, useTakesQuery } from '../../shared/api/takesApi';
 import { Unreachable } from '../../ui/Unreachable';
-import { useAppSelector, useAppStore } from '../../app/store';
+import { useAppSelector, useAppStore } from '../../shared/store/hooks';
 import { useKeys } from '../../shared/keys/useKeys';
 import { readOptions } from '../../shared/rollOptions';
-import { selectSaving } from '../shot/savingSlice';
+import { selectProductionId, selectSaving } from '../shot/savingSlice';
 import { selectDocument, selectPlan } from '../shot/shotSlice';
 import { useKeepRate } from '../shot/useKeepRate';
-import { useUnits } from '../shot/useUnits';
+import { useUnits } from '../../shared/useUnits';
 import { Corrections } from './Corrections';
 import { type Draft, freshDraft, takeOfDraft } from './draft';
 import { EditorialPanel } from './EditorialPanel';
@@ -40,7 +40,7 @@ interface Props {
 
 function Log({ shotId, plan, takes }: Props) {
   const units = useUnits();
-  const productionId = useAppSelector(selectSaving).productionId ?? '';
+  const productionId = useAppSelector(selectProductionId) ?? '';
   const slate = useAppSelector((state) => selectDocument(state)?.slate ?? '');
   const store = useAppStore();
   const { message } = App.useApp();
@@ -57,8 +57,7 @@ function Log({ shotId, plan, takes }: Props) {
     const settings = { ...empty.gear, puller: readOptions(window.localStorage).puller };
     const take = takeOfDraft(draft, { ...empty, gear: settings, predictedKeepRate: rate?.keepRate ?? null }, pullIds);
     const { error } = await logTake({ shotId, rolledAt: new Date().toISOString(), take });
-    if (error)
-      void message.error(`Take ${number} was not logged: ${problemOf(error).body.message}. What you said of it is still here.`);
+    if (error) void message.error(`Take ${number} was not logged: ${problemOf(error).body.message}. Your input is still here.`);
     else setDraft(freshDraft());
   }
   useKeys('t', () => void log());
@@ -81,7 +80,7 @@ function Log({ shotId, plan, takes }: Props) {
         />
         <TakeList shotId={shotId} plan={plan} takes={takes} units={units} />
       </div>
-      <aside className="side" aria-label="What to do otherwise">
+      <aside className="side" aria-label="What to change">
         <Corrections corrections={next.corrections} plan={plan} units={units} />
         <EditorialPanel productionId={productionId} shot={{ id: shotId, slate, plan }} takes={takes} />
         <MeasuredErrorsPanel plan={plan} takes={takes} />
@@ -98,12 +97,12 @@ function Prediction({ takes }: { readonly takes: readonly TakeRowView[] }) {
   const expected = foreseen.reduce((sum, { predictedKeepRate }) => sum + predictedKeepRate!, 0);
   return (
     <section>
-      <h2>Predicted and happened</h2>
+      <h2>Predicted and actual</h2>
       <p>
-        <strong>{foreseen.filter(isUsable).length}</strong> of {foreseen.length} can be used;{' '}
-        {expected.toFixed(foreseen.length < 10 ? 1 : 0)} were to be expected.
+        <strong>{foreseen.filter(isUsable).length}</strong> of {foreseen.length} usable;{' '}
+        {expected.toFixed(foreseen.length < 10 ? 1 : 0)} were predicted.
       </p>
-      {foreseen.length < FEW && <p className="haze">So few takes tell little yet.</p>}
+      {foreseen.length < FEW && <p className="haze">Too few takes to compare yet.</p>}
     </section>
   );
 }

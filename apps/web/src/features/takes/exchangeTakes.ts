@@ -106,6 +106,6 @@ function takeCues(views: readonly LoggedTakeView[]) {
     const fromS = atS;
     atS += take.durationS;
     const faults = take.hits.flatMap(({ hit }) => (hit === 'hit' ? [] : HIT_WORDS[hit]));
-    return [{ fromS, toS: atS, text: `${slate} take ${number}: ${[take.focus ?? 'not looked at', ...faults].join(', ')}` }];
+    return [{ fromS, toS: atS, text: `${slate} take ${number}: ${[take.focus ?? 'not checked', ...faults].join(', ')}` }];
   });
 }

@@ -1,6 +1,6 @@
 import { Slider } from 'antd';
 import { peakingSet } from '../../shared/preferences';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { WordChoice } from '../../ui/fields/WordChoice';
 
 const DETAILS = [
@@ -12,7 +12,7 @@ const DETAILS = [
 /** Strength and detail of peaking, and its limits. */
 export function PeakingFields() {
   const dispatch = useAppDispatch();
-  const outlines = useAppSelector((state) => state.preferences.outlines);
+  const peaking = useAppSelector((state) => state.preferences.peaking);
   return (
     <div className="outline-fields">
       <label className="field">
@@ -21,20 +21,20 @@ export function PeakingFields() {
           min={0}
           max={1}
           step={0.05}
-          value={outlines.strength}
-          ariaLabelForHandle="Strength of the outlines"
+          value={peaking.strength}
+          ariaLabelForHandle="Strength of the peaking"
           tooltip={{ formatter: null }}
-          onChange={(strength) => dispatch(peakingSet({ ...outlines, strength }))}
+          onChange={(strength) => dispatch(peakingSet({ ...peaking, strength }))}
         />
       </label>
       <WordChoice
-        label="Detail of the outlines"
-        chosen={String(outlines.detail) as '1' | '2' | '3'}
+        label="Detail of the peaking"
+        chosen={String(peaking.detail) as '1' | '2' | '3'}
         choices={DETAILS}
-        onChoose={(detail) => dispatch(peakingSet({ ...outlines, detail: Number(detail) as 1 | 2 | 3 }))}
+        onChoose={(detail) => dispatch(peakingSet({ ...peaking, detail: Number(detail) as 1 | 2 | 3 }))}
       />
       <p className="field-hint">
-        They mark contrast, not focus: a strong edge that is a little soft is outlined too, and what is sharp and flat is not.
+        Peaking marks contrast, not focus: a strong edge that is a little soft is outlined too, and a sharp flat area is not.
       </p>
     </div>
   );

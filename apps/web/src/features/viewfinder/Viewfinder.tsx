@@ -3,7 +3,7 @@ import { Suspense, useEffect, useRef, useState } from 'react';
 import { lazyPart } from '../../shared/lazyPart';
 import { PALETTES } from '../../ui/theme/palette';
 import { peakingSet } from '../../shared/preferences';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { Explain } from '../../ui/fields/Explain';
 import { drawScene } from './drawScene';
 import { peakingMask } from './peaking';
@@ -34,7 +34,7 @@ export function Viewfinder({ plan, verdict }: Props) {
   const [isMagnified, setIsMagnified] = useState(false);
   const timeS = useAppSelector((state) => state.session.timeS);
   const light = useAppSelector((state) => state.preferences.light);
-  const outlines = useAppSelector((state) => state.preferences.outlines);
+  const peaking = useAppSelector((state) => state.preferences.peaking);
   const frame = Math.min(frameAtOrAfter(timeS, verdict.captureFps), verdict.frameCount - 1);
   const worst = worstAt(plan, verdict, frame);
   const shownId = worst?.subjectId ?? verdict.subjects[0]!.subjectId;
@@ -43,12 +43,12 @@ export function Viewfinder({ plan, verdict }: Props) {
   useEffect(() => {
     const context = canvas.current?.getContext('2d', { willReadFrequently: true });
     // during a drag elsewhere the picture usually stays the same
-    const now = JSON.stringify([scene, light, outlines]);
+    const now = JSON.stringify([scene, light, peaking]);
     if (!context || drawn.current === now) return;
     drawn.current = now;
     const { shoal, currents, edge, mist } = PALETTES[light];
     drawScene(context, scene, shoal, [...currents, edge]);
-    if (outlines.isOn) drawPeaking(context, scene, outlines, light === 'dusk' ? mist : '#ffffff');
+    if (peaking.isOn) drawPeaking(context, scene, peaking, light === 'dusk' ? mist : '#ffffff');
   });
   const name = plan.subjects.find(({ id }) => id === worst?.subjectId)?.name ?? '';
   return (
@@ -58,7 +58,7 @@ export function Viewfinder({ plan, verdict }: Props) {
         width={scene.width}
         height={scene.height}
         role="img"
-        aria-label={`The picture at ${formatTime(timeS)}, as the lens would draw it`}
+        aria-label={`The picture at ${formatTime(timeS)}, as the lens would show it`}
         data-testid="viewfinder"
         data-blurs={scene.figures.map(({ id, blurPx }) => `${id} ${blurPx.toFixed(2)}`).join(', ')}
       />
@@ -68,14 +68,14 @@ export function Viewfinder({ plan, verdict }: Props) {
             what={`Blur of ${name}`}
             lines={[
               `a point of ${name} becomes a disc ${(worst.circles * verdict.circleOfConfusionMm * 1000).toFixed(0)} µm wide on the sensor`,
-              `${(verdict.circleOfConfusionMm * 1000).toFixed(0)} µm pass for sharp: ${worst.circles.toFixed(2)} of that`,
+              `circle of confusion ${(verdict.circleOfConfusionMm * 1000).toFixed(0)} µm: ${worst.circles.toFixed(2)} of it`,
               'drawn here at the same share of the width',
             ]}
           >
             {`${name} ×${worst.circles.toFixed(1)}`}
           </Explain>
         ) : (
-          <span className="haze">nobody must be sharp now</span>
+          <span className="haze">nothing must be sharp now</span>
         )}
         <span className="viewfinder-gap" />
         <button type="button" className="quiet" aria-pressed={isMagnified} onClick={() => setIsMagnified(!isMagnified)}>
@@ -84,13 +84,13 @@ export function Viewfinder({ plan, verdict }: Props) {
         <button
           type="button"
           className="quiet"
-          aria-pressed={outlines.isOn}
-          onClick={() => dispatch(peakingSet({ ...outlines, isOn: !outlines.isOn }))}
+          aria-pressed={peaking.isOn}
+          onClick={() => dispatch(peakingSet({ ...peaking, isOn: !peaking.isOn }))}
         >
-          Outlines
+          Peaking
         </button>
       </figcaption>
-      {outlines.isOn && (
+      {peaking.isOn && (
         <Suspense>
           <PeakingFields />
         </Suspense>

@@ -89,7 +89,7 @@ describe('the scene', () => {
   });
 });
 
-describe('outlines', () => {
+describe('peaking', () => {
   /** A bright square on a dark ground, its edges soft over so many pixels. */
   function square(contrast: number, softPx: number): Uint8ClampedArray {
     const size = 40;

@@ -19,7 +19,7 @@ export function Explain({ children, what, lines }: Props) {
     <button
       type="button"
       className="explained"
-      aria-label={`${what}: where it comes from`}
+      aria-label={`${what}: how it is computed`}
       onMouseEnter={() => setIsAsked(true)}
       onMouseLeave={() => setIsAsked(false)}
       onFocus={() => setIsAsked(true)}

@@ -61,7 +61,7 @@ export function TextField({
           }
         }}
       />
-      {isLacking && <p className="field-problem">It needs a name. Leaving it empty keeps “{value}”.</p>}
+      {isLacking && <p className="field-problem">A name is needed. Without one, the old name stays: “{value}”.</p>}
     </div>
   );
 }

@@ -4,7 +4,7 @@ import { ActionCreators } from 'redux-undo';
 import { KeysPanel } from './KeysPanel';
 import type { PageName } from '../../shared/keys/pageKeys';
 import { Rail } from './Rail';
-import { useAppDispatch } from '../../app/store';
+import { useAppDispatch } from '../../shared/store/hooks';
 import './frame.css';
 
 interface Props {

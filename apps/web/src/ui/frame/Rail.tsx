@@ -1,8 +1,8 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useEffect } from 'react';
 import { NavLink, useParams } from 'react-router';
 import { Logo } from './Logo';
-import { useAppSelector } from '../../app/store';
-import { selectSaving } from '../../features/shot/savingSlice';
+import { productionOpened } from '../../shared/preferences';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 
 interface Props {
   readonly areKeysShown: boolean;
@@ -12,8 +12,12 @@ interface Props {
 /** Main navigation. */
 export function Rail({ areKeysShown, onKeys }: Props) {
   const { productionId } = useParams();
-  const openIn = useAppSelector(selectSaving).productionId;
-  const production = productionId ?? openIn;
+  const last = useAppSelector((state) => state.preferences.productionId);
+  const production = productionId ?? last;
+  const dispatch = useAppDispatch();
+  useEffect(() => {
+    if (productionId && productionId !== last) dispatch(productionOpened(productionId));
+  }, [productionId, last, dispatch]);
   return (
     <nav className="rail" aria-label="Main">
       <span className="rail-mark">

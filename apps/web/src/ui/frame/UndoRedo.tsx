@@ -1,5 +1,5 @@
 import { ActionCreators } from 'redux-undo';
-import { useAppDispatch } from '../../app/store';
+import { useAppDispatch } from '../../shared/store/hooks';
 
 interface Props {
   /** Name of the step that undo reverts, or redo repeats; null if there is none */
@@ -20,7 +20,7 @@ export function UndoRedo({ undoName, redoName }: Props) {
         path="M6.5 3.5 3 7l3.5 3.5M3 7h7.5a4 4 0 0 1 0 8H8"
       />
       <StepButton
-        word="Again"
+        word="Redo"
         emptyWord="Redo"
         name={redoName}
         onPress={() => dispatch(ActionCreators.redo())}

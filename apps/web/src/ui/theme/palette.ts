@@ -1,3 +1,5 @@
+import type { Light } from '../../shared/preferences';
+
 /** Colours by meaning. They become CSS custom properties and antd tokens. Every text and background pair meets WCAG AA. */
 export interface Palette {
   /** page, panel and raised surface */
@@ -20,9 +22,6 @@ export interface Palette {
   /** subjects, in order */
   readonly currents: readonly [string, string, string, string];
 }
-
-export const LIGHTS = ['dusk', 'noon'] as const;
-export type Light = (typeof LIGHTS)[number];
 
 export const PALETTES: Readonly<Record<Light, Palette>> = {
   dusk: {

@@ -2,7 +2,7 @@ import { type AidCell, nextAidTest, type KitCamera, withAidTest } from '@still-h
 import { AID_WORDS } from '@still-heron/wording';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { useAppSelector } from '../../../app/store';
+import { useAppSelector } from '../../../shared/store/hooks';
 import { TextField } from '../../../ui/fields/TextField';
 import { useKeys } from '../../../shared/keys/useKeys';
 import { TesterField } from '../TesterField';
@@ -57,23 +57,23 @@ export function AidGuide({ camera, onChange, onClose }: Props) {
 
   if (!isAsking) {
     return (
-      <section className="aid-guide" aria-label="Trying it out">
-        <h2>{cell === null ? 'All of it is tried out.' : 'That was everything, but for what you skipped.'}</h2>
+      <section className="aid-guide" aria-label="Testing">
+        <h2>{cell === null ? 'Everything is tested.' : 'That was all, except for what you skipped.'}</h2>
         <div className="scale-actions">
           <Button type="primary" onClick={onClose}>
             Back to the table
           </Button>
-          {cell !== null && <Button onClick={() => setSkipped([])}>Ask the skipped ones</Button>}
+          {cell !== null && <Button onClick={() => setSkipped([])}>Test the skipped ones</Button>}
         </div>
       </section>
     );
   }
   const mode = camera.modes.find(({ id }) => id === cell.modeId)!;
   return (
-    <section className="aid-guide" aria-label="Trying it out">
+    <section className="aid-guide" aria-label="Testing">
       <p className="haze">
         {cell.display} · {mode.name} · {AID_WORDS[cell.aid].short}
-        {cell.retest === 'other-software' && ` · was ${cell.answer} with software ${cell.test?.software || 'not said'}`}
+        {cell.retest === 'other-software' && ` · was ${cell.answer} with software ${cell.test?.software || 'unknown'}`}
         {cell.retest === 'old' && ` · was ${cell.answer} on ${cell.test?.testedOn}`}
       </p>
       <h2>{AID_WORDS[cell.aid].ask}</h2>
@@ -89,11 +89,11 @@ export function AidGuide({ camera, onChange, onClose }: Props) {
         </Button>
       </div>
       <div className="field-pair">
-        <TextField label="note" value={note} max={400} placeholder="levels, page, button" onChange={setNote} />
+        <TextField label="note" value={note} max={400} placeholder="menu page, button or level" onChange={setNote} />
         <TesterField />
       </div>
       <button type="button" className="quiet" onClick={onClose}>
-        Stop here; what was answered is kept
+        Stop here; answers are kept
       </button>
     </section>
   );

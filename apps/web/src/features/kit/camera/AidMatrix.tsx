@@ -2,7 +2,7 @@ import { type AidCell, aidMatrix, AIDS, type KitCamera, withAidTest, withoutAidT
 import { AID_WORDS } from '@still-heron/wording';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { useAppSelector } from '../../../app/store';
+import { useAppSelector } from '../../../shared/store/hooks';
 import { WordChoice } from '../../../ui/fields/WordChoice';
 import { today } from '../../../shared/today';
 
@@ -39,7 +39,7 @@ export function AidMatrix({ camera, onChange, onGuide }: Props) {
   }
   if (camera.displays.length === 0) return null;
   return (
-    <section className="aid-matrix" aria-label="What it can do, as tried out">
+    <section className="aid-matrix" aria-label="What it can do, by your tests">
       <header>
         {camera.modes.length > 1 ? (
           <WordChoice
@@ -52,7 +52,7 @@ export function AidMatrix({ camera, onChange, onGuide }: Props) {
           <h2>{mode.name}</h2>
         )}
         <Button type="primary" onClick={onGuide}>
-          Try it out step by step
+          Test step by step
         </Button>
       </header>
       <table>
@@ -96,8 +96,8 @@ function AidButton({ cell, onTurn }: { readonly cell: AidCell; readonly onTurn: 
     <button
       type="button"
       className={`aid-answer is-${answer}`}
-      title={[by, test?.note].filter(Boolean).join(': ') || 'nobody has tried it'}
-      aria-label={`${AID_WORDS[aid].short} on ${display}: ${answer}${retest ? ', to be tried again' : ''}`}
+      title={[by, test?.note].filter(Boolean).join(': ') || 'not tested'}
+      aria-label={`${AID_WORDS[aid].short} on ${display}: ${answer}${retest ? ', test again' : ''}`}
       onClick={onTurn}
     >
       {SIGNS[answer]}

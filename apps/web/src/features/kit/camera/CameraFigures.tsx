@@ -1,15 +1,11 @@
-import { KIT_LIMITS, type KitCamera } from '@still-heron/core';
+import { KIT_LIMITS } from '@still-heron/core';
 import { Button } from 'antd';
 import { NumberField } from '../../../ui/fields/NumberField';
 import { TextField } from '../../../ui/fields/TextField';
 import { KitFormFoot, MaybeNumber } from '../KitForm';
 import { CameraModes, Steadying } from './CameraModes';
 import { FiguresField } from './FiguresField';
-
-export interface CameraFiguresProps {
-  readonly camera: KitCamera;
-  readonly onChange: (name: string, change: (camera: KitCamera) => KitCamera, gesture?: string) => void;
-}
+import type { CameraFiguresProps } from './cameraProps';
 
 /** Recording modes, steadying, frame rates and displays of a camera. */
 export function CameraFigures({ camera, onChange }: CameraFiguresProps) {
@@ -22,7 +18,7 @@ export function CameraFigures({ camera, onChange }: CameraFiguresProps) {
           max={KIT_LIMITS.name.max}
           value={camera.name}
           testId="kit-name"
-          onChange={(name) => onChange(`call it ${name}`, (now) => ({ ...now, name }))}
+          onChange={(name) => onChange(`rename to ${name}`, (now) => ({ ...now, name }))}
         />
         <div className="field-pair">
           <TextField
@@ -33,7 +29,7 @@ export function CameraFigures({ camera, onChange }: CameraFiguresProps) {
             onChange={(software) => onChange('change the software', (now) => ({ ...now, software }))}
           />
           <NumberField
-            label="try again after"
+            label="test again after"
             unit="days"
             step={30}
             isWhole
@@ -41,7 +37,7 @@ export function CameraFigures({ camera, onChange }: CameraFiguresProps) {
             value={camera.retestAfterDays}
             hint={camera.retestAfterDays === 0 ? 'never' : undefined}
             onChange={(retestAfterDays, gesture) =>
-              onChange('change the reminder', (now) => ({ ...now, retestAfterDays }), gesture)
+              onChange('change the test interval', (now) => ({ ...now, retestAfterDays }), gesture)
             }
           />
         </div>
@@ -49,9 +45,9 @@ export function CameraFigures({ camera, onChange }: CameraFiguresProps) {
       <CameraModes camera={camera} onChange={onChange} />
       <Steadying camera={camera} onChange={onChange} />
       <section>
-        <h2>Rates and sensitivities</h2>
+        <h2>Frame rates and sensitivities</h2>
         <FiguresField
-          label="frames a second"
+          label="frame rates"
           values={camera.frameRates}
           limit={KIT_LIMITS.captureFps}
           maxCount={KIT_LIMITS.frameRates.max}
@@ -65,14 +61,14 @@ export function CameraFigures({ camera, onChange }: CameraFiguresProps) {
           onChange={(baseIsos) => onChange('change the base sensitivities', (now) => ({ ...now, baseIsos }))}
         />
         <MaybeNumber
-          label="automatic focus looks in the middle"
+          label="autofocus area"
           unit="% of the width"
           start={80}
           limit={KIT_LIMITS.percent}
           step={5}
           value={camera.automaticAreaPercent}
           onChange={(automaticAreaPercent, gesture) =>
-            onChange('change the automatic area', (now) => ({ ...now, automaticAreaPercent }), gesture)
+            onChange('change the autofocus area', (now) => ({ ...now, automaticAreaPercent }), gesture)
           }
         />
       </section>
@@ -96,7 +92,7 @@ function Displays({ camera, onChange }: CameraFiguresProps) {
             value={display}
             onChange={(name) =>
               !camera.displays.includes(name) &&
-              onChange('name a display', (now) => ({
+              onChange('rename a display', (now) => ({
                 ...now,
                 displays: now.displays.map((item) => (item === display ? name : item)),
                 tests: now.tests.map((test) => (test.display === display ? { ...test, display: name } : test)),
@@ -108,7 +104,7 @@ function Displays({ camera, onChange }: CameraFiguresProps) {
             className="quiet"
             aria-label={`Remove ${display}`}
             onClick={() =>
-              onChange('remove a display', (now) => ({
+              onChange('delete a display', (now) => ({
                 ...now,
                 displays: now.displays.filter((item) => item !== display),
                 tests: now.tests.filter((test) => test.display !== display),

@@ -2,7 +2,7 @@ import { FORMATS, KIT_LIMITS, type RecordingMode } from '@still-heron/core';
 import { Button, Select } from 'antd';
 import { NumberField } from '../../../ui/fields/NumberField';
 import { TextField } from '../../../ui/fields/TextField';
-import type { CameraFiguresProps } from './CameraFigures';
+import type { CameraFiguresProps } from './cameraProps';
 
 /** Recording modes: sensor area, resolution and frame rates. */
 export function CameraModes({ camera, onChange }: CameraFiguresProps) {
@@ -27,13 +27,13 @@ export function CameraModes({ camera, onChange }: CameraFiguresProps) {
             isOptional={false}
             max={KIT_LIMITS.name.max}
             value={mode.name}
-            onChange={(name) => put(mode.id, 'name a mode', { name })}
+            onChange={(name) => put(mode.id, 'rename a mode', { name })}
           />
           <Select
             aria-label={`Format of ${mode.name}`}
             className="wide-select"
             value={null}
-            placeholder="take the size of a generic format"
+            placeholder="use a standard format"
             options={FORMATS.map(({ id, name, sensorWidthMm, sensorHeightMm }) => ({
               value: id,
               label: `${name} · ${sensorWidthMm} × ${sensorHeightMm}`,
@@ -51,7 +51,7 @@ export function CameraModes({ camera, onChange }: CameraFiguresProps) {
               [
                 ['width', 'sensorWidthMm', 'mm', KIT_LIMITS.sensorMm, 2, 0.1],
                 ['height', 'sensorHeightMm', 'mm', KIT_LIMITS.sensorMm, 2, 0.1],
-                ['photosites across', 'photositesWide', '', KIT_LIMITS.photositesWide, 0, 16],
+                ['pixels across the sensor', 'photositesWide', '', KIT_LIMITS.photositesWide, 0, 16],
                 ['fastest', 'fastestFps', 'fps', KIT_LIMITS.captureFps, 2, 1],
               ] as const
             ).map(([label, key, unit, { min, max }, decimals, step]) => (
@@ -74,14 +74,14 @@ export function CameraModes({ camera, onChange }: CameraFiguresProps) {
               type="button"
               className="quiet"
               onClick={() =>
-                onChange('remove a mode', (now) => ({
+                onChange('delete a mode', (now) => ({
                   ...now,
                   modes: now.modes.filter(({ id }) => id !== mode.id),
                   tests: now.tests.filter(({ modeId }) => modeId !== mode.id),
                 }))
               }
             >
-              Remove this mode
+              Delete this mode
             </button>
           )}
         </div>
@@ -99,7 +99,7 @@ export function Steadying({ camera, onChange }: CameraFiguresProps) {
     <section>
       <h2>Digital steadying</h2>
       {camera.steadying.length === 0 && (
-        <p className="field-hint">None. Prefer optical or mechanical steadiness: it costs no picture.</p>
+        <p className="field-hint">None. Prefer optical or mechanical steadying: it does not crop the picture.</p>
       )}
       {camera.steadying.map((level) => {
         const put = (changes: Partial<typeof level>, gesture?: string) =>
@@ -114,14 +114,14 @@ export function Steadying({ camera, onChange }: CameraFiguresProps) {
         return (
           <div className="field-pair kit-line" key={level.id}>
             <TextField
-              label="strength"
+              label="level"
               isOptional={false}
               max={KIT_LIMITS.name.max}
               value={level.name}
               onChange={(name) => put({ name })}
             />
             <NumberField
-              label="cuts away"
+              label="crops"
               unit="%"
               step={1}
               decimals={1}
@@ -134,7 +134,7 @@ export function Steadying({ camera, onChange }: CameraFiguresProps) {
               className="quiet"
               aria-label={`Remove ${level.name}`}
               onClick={() =>
-                onChange('remove a steadying', (now) => ({
+                onChange('delete a steadying level', (now) => ({
                   ...now,
                   steadying: now.steadying.filter(({ id }) => id !== level.id),
                 }))
@@ -148,13 +148,13 @@ export function Steadying({ camera, onChange }: CameraFiguresProps) {
       <Button
         disabled={camera.steadying.length >= KIT_LIMITS.steadying.max}
         onClick={() =>
-          onChange('add a steadying', (now) => ({
+          onChange('add a steadying level', (now) => ({
             ...now,
             steadying: [...now.steadying, { id: freeId('steadying', now.steadying), name: 'standard', cropPercent: 10 }],
           }))
         }
       >
-        Add a strength
+        Add a level
       </Button>
     </section>
   );

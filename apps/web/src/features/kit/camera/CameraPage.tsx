@@ -1,6 +1,6 @@
 import { aidMatrix, type KitCamera } from '@still-heron/core';
 import { useState } from 'react';
-import { useOpenItem } from '../useKit';
+import { useOpenItem } from '../useOpenItem';
 import { today } from '../../../shared/today';
 import { AidGuide } from './AidGuide';
 import { AidMatrix } from './AidMatrix';
@@ -35,19 +35,19 @@ function CameraSentence({ camera }: { readonly camera: KitCamera }) {
   return (
     <p className="sentence">
       {cells.length === 0 ? (
-        'No display yet: add what it is looked at on, and its focus aids can be tried out.'
+        'No display yet. Add a display, then test its focus aids.'
       ) : (
         <>
           <span className={untested === cells.length ? 'tone-edge' : 'tone-sharp'}>
-            {cells.length - untested} of {cells.length} tried out.
+            {cells.length - untested} of {cells.length} tested.
           </span>{' '}
           {again.length > 0 && (
             <span className="tone-edge">
-              {again.length} to be tried again:{' '}
+              {again.length} to test again:{' '}
               {software > 0 ? `${software} with other software` : `older than ${camera.retestAfterDays} days`}.
             </span>
           )}
-          {again.length === 0 && (untested > 0 ? 'What is untested may fail on the day.' : 'All of it stands.')}
+          {again.length === 0 && (untested > 0 ? 'Untested aids may fail on the day.' : 'All tests are current.')}
         </>
       )}
     </p>

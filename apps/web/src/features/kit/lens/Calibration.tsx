@@ -47,9 +47,9 @@ export function Calibration({ lens, units, onDone, onClose, onShow }: Props) {
   return (
     <section className="scale-editor calibration" aria-label="Calibrating the ring">
       <header>
-        <h2>{isDone ? 'What was taken' : `Step ${step + 1} of ${asked.length}`}</h2>
-        <button type="button" className="quiet" title="The ring stays as it was" onClick={onClose}>
-          Give up
+        <h2>{isDone ? 'Your readings' : `Step ${step + 1} of ${asked.length}`}</h2>
+        <button type="button" className="quiet" title="The ring is unchanged so far" onClick={onClose}>
+          Cancel
         </button>
       </header>
       {!isDone && (
@@ -78,7 +78,7 @@ export function Calibration({ lens, units, onDone, onClose, onShow }: Props) {
             Use these {taken.length} points
           </Button>
         )}
-        {step > 0 && <Button onClick={() => answer(answers.slice(0, -1))}>One step back</Button>}
+        {step > 0 && <Button onClick={() => answer(answers.slice(0, -1))}>Back one step</Button>}
       </div>
     </section>
   );
@@ -123,14 +123,14 @@ function Step({ step, requestedMm, guessDeg, lens, units, reads, onReads, onTake
       <p className="calibration-ask">{askFor(step, requestedMm, units)}</p>
       <div className="field-pair">
         <DistanceField
-          label={step === 0 ? 'at' : 'taped from the image plane'}
+          label={step === 0 ? 'at' : 'tape distance from the image plane'}
           distanceMm={mm}
           units={units}
           onChange={setMm}
           testId="calibration-distance"
         />
         <NumberField
-          label={reads === 'rim' ? 'along the rim from the first mark' : 'the ring reads'}
+          label={reads === 'rim' ? 'tape along the rim from the first mark' : 'ring reading'}
           unit={reads === 'rim' ? 'mm' : '°'}
           decimals={1}
           step={0.5}
@@ -157,19 +157,19 @@ function Step({ step, requestedMm, guessDeg, lens, units, reads, onReads, onTake
       )}
       <div className="scale-actions">
         <Button type="primary" htmlType="submit">
-          Take it
+          Next
         </Button>
-        {step > 1 && <Button onClick={onSkip}>Skip this one</Button>}
+        {step > 1 && <Button onClick={onSkip}>Skip</Button>}
       </div>
     </form>
   );
 }
 
 function askFor(step: number, mm: number, units: UnitSystem): string {
-  if (step === 0)
-    return 'Turn the ring to infinity: focus on something far off, or run to that end. What does the ring read there?';
-  if (step === 1) return 'Turn it to its near end, put a target where it is sharp, and tape to it. What does the ring read?';
-  return `Put a target at ${formatDistance(mm, units)}, focus on it by eye, coming from both sides. What does the ring read?`;
+  if (step === 0) return 'Turn the ring to infinity: focus on something far away, or turn to that end. Type the ring reading.';
+  if (step === 1)
+    return 'Turn the ring to its near end and put a target where it is sharp. Type its tape distance and the ring reading.';
+  return `Put a target at ${formatDistance(mm, units)} and focus on it by eye, from both sides. Type the ring reading.`;
 }
 
 function Outcome({
@@ -186,12 +186,15 @@ function Outcome({
   return (
     <>
       <p>
-        {taken.length} points; a smooth scale is met to {fit ? `${fit.typicalDeg.toFixed(1)}°` : 'what two points can say'}.
+        {taken.length} points.{' '}
+        {fit
+          ? `They differ from a smooth scale by ${fit.typicalDeg.toFixed(1)}°.`
+          : 'Two points do not show how far they differ from a smooth scale.'}
       </p>
       {off.map(({ index, residualDeg }) => (
         <p key={index} className="tone-soft">
-          {formatDistance(taken[index]!.distanceMm ?? Infinity, units)} reads {Math.abs(residualDeg).toFixed(1)}° off the others:
-          measure it again.
+          {formatDistance(taken[index]!.distanceMm ?? Infinity, units)} reads {Math.abs(residualDeg).toFixed(1)}° beside the
+          others: measure it again.
         </p>
       ))}
     </>

@@ -1,10 +1,10 @@
 import type { KitLens } from '@still-heron/core';
 import { HOLD_WORDS } from '@still-heron/wording';
-import { useAppSelector } from '../../../app/store';
+import { useAppSelector } from '../../../shared/store/hooks';
 import { Choice } from '../../../ui/fields/Choice';
 import { TesterField } from '../TesterField';
 import { today } from '../../../shared/today';
-import { useOpenItem } from '../useKit';
+import { useOpenItem } from '../useOpenItem';
 
 /** Test whether a zoom keeps focus: focus at the long end, go wide, check. The result is stored with tester and date. */
 export function HoldTest({ item }: { readonly item: KitLens }) {
@@ -14,17 +14,17 @@ export function HoldTest({ item }: { readonly item: KitLens }) {
     <section>
       <h2>Zooming</h2>
       <p className="field-hint">
-        Focus at the long end, magnified. Zoom out in one go without touching the ring, magnify again: is it still sharp?
+        Focus at the long end, magnified. Zoom out without touching the ring, and magnify again. Is it still sharp?
       </p>
       <Choice
-        label="while it zooms it"
+        label="focus while zooming"
         value={item.lens.holdsFocus}
         choices={(['untested', 'holds', 'drifts'] as const).map((value) => ({ value, word: HOLD_WORDS[value] }))}
         hint={
-          item.holdTestedOn ? `tried on ${item.holdTestedOn}${item.holdTestedBy ? ` by ${item.holdTestedBy}` : ''}` : undefined
+          item.holdTestedOn ? `tested on ${item.holdTestedOn}${item.holdTestedBy ? ` by ${item.holdTestedBy}` : ''}` : undefined
         }
         onPick={(holdsFocus) =>
-          edit('test its hold', (now) => ({
+          edit('change the zoom test', (now) => ({
             ...now,
             lens: { ...now.lens, holdsFocus },
             holdTestedOn: holdsFocus === 'untested' ? '' : today(),

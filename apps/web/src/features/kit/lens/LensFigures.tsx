@@ -5,7 +5,7 @@ import { DistanceField } from '../../../ui/fields/DistanceField';
 import { NumberField } from '../../../ui/fields/NumberField';
 import { TextField } from '../../../ui/fields/TextField';
 import { KitFormFoot } from '../KitForm';
-import { useOpenItem } from '../useKit';
+import { useOpenItem } from '../useOpenItem';
 import type { ChangeLens } from './changeLens';
 import { HoldTest } from './HoldTest';
 import { Fittings, PictureFigures, RingFigures } from './RingFigures';
@@ -28,7 +28,7 @@ export function LensFigures({ item, units, onChange }: Props) {
           max={KIT_LIMITS.name.max}
           value={lens.name}
           testId="kit-name"
-          onChange={(name) => onChange(`call it ${name}`, { name })}
+          onChange={(name) => onChange(`rename to ${name}`, { name })}
         />
         <Glass lens={lens} units={units} onChange={onChange} />
       </section>
@@ -51,7 +51,7 @@ function HiredBox({ item }: { readonly item: KitLens }) {
       checked={item.isHired}
       onChange={(event) => edit(event.target.checked ? 'hired' : 'owned', (now) => ({ ...now, isHired: event.target.checked }))}
     >
-      hired, not owned
+      hired
     </Checkbox>
   );
 }
@@ -73,14 +73,14 @@ function Glass({ lens, units, onChange }: { readonly lens: Lens; readonly units:
         }
       />
       <NumberField
-        label="longest, of a zoom"
+        label="longest focal length"
         unit="mm"
         decimals={1}
         step={1}
         min={lens.focalLengthMm}
         max={KIT_LIMITS.focalLengthMm.max}
         value={lens.longestMm}
-        onChange={(mm, gesture) => onChange('change the long end', withFocal(lens, lens.focalLengthMm, mm), gesture)}
+        onChange={(mm, gesture) => onChange('change the longest focal length', withFocal(lens, lens.focalLengthMm, mm), gesture)}
       />
       {lens.ring.kind === 'helicoid' ? (
         <DistanceField
@@ -94,17 +94,17 @@ function Glass({ lens, units, onChange }: { readonly lens: Lens; readonly units:
       ) : (
         <div className="field">
           <span className="field-label">close focus</span>
-          <span className="field-said">by the scale</span>
+          <span className="field-said">from the scale</span>
         </div>
       )}
       <NumberField
-        label="principal planes apart"
+        label="distance between principal planes"
         unit="mm"
         decimals={1}
         step={1}
         {...KIT_LIMITS.principalSeparationMm}
         value={lens.principalSeparationMm}
-        hint={lens.principalSeparationMm === 0 ? '0 while not known' : undefined}
+        hint={lens.principalSeparationMm === 0 ? '0 if unknown' : undefined}
         onChange={(principalSeparationMm, gesture) =>
           onChange(
             'change the principal planes',
@@ -138,10 +138,10 @@ function Stops({ lens, onChange }: { readonly lens: Lens; readonly onChange: Cha
           label="engraved in"
           value={lens.stopScale}
           choices={[
-            { value: 'T', word: 'T (light)' },
-            { value: 'f', word: 'f (geometry)' },
+            { value: 'T', word: 'T-stops' },
+            { value: 'f', word: 'f-numbers' },
           ]}
-          onPick={(stopScale) => onChange(`stops in ${stopScale}`, { stopScale })}
+          onPick={(stopScale) => onChange(`use ${stopScale} stops`, { stopScale })}
         />
         <NumberField
           label={zoom ? 'widest, at the short end' : 'widest'}
@@ -183,7 +183,7 @@ function Stops({ lens, onChange }: { readonly lens: Lens; readonly onChange: Cha
           onChange={(narrowestStop, gesture) => onChange('change the narrowest stop', { narrowestStop }, gesture)}
         />
         <NumberField
-          label="light let through"
+          label="transmittance"
           unit="%"
           step={1}
           decimals={1}
@@ -191,7 +191,7 @@ function Stops({ lens, onChange }: { readonly lens: Lens; readonly onChange: Cha
           max={100}
           value={lens.transmittance * 100}
           hint={lens.stopScale === 'T' ? `T${lens.widestStop} is f/${fNumberOf(lens, lens.widestStop).toFixed(2)}` : undefined}
-          onChange={(percent, gesture) => onChange('change the light let through', { transmittance: percent / 100 }, gesture)}
+          onChange={(percent, gesture) => onChange('change the transmittance', { transmittance: percent / 100 }, gesture)}
         />
       </div>
     </section>

@@ -15,10 +15,10 @@ import {
   withinReach,
 } from '@still-heron/core';
 import { useState } from 'react';
-import { useAppSelector } from '../../../app/store';
+import { useAppSelector } from '../../../shared/store/hooks';
 import { DistanceField } from '../../../ui/fields/DistanceField';
 import { WordChoice } from '../../../ui/fields/WordChoice';
-import { useOpenItem } from '../useKit';
+import { useOpenItem } from '../useOpenItem';
 import { LensFigures } from './LensFigures';
 import { RingDrawing } from './RingDrawing';
 import { ScaleEditor } from './ScaleEditor';
@@ -83,13 +83,13 @@ export function LensPage() {
           <p className="haze">
             Drag the ring, or turn it with the arrow keys.
             {windowDeg &&
-              ` Green is the hand’s room wide open on Super 35: ${Math.abs(windowDeg[0] - windowDeg[1]).toFixed(1)}° of the ring.`}
-            {points.length > 0 && ' Blue are the points it was read at, tied to where a smooth scale has them.'}
+              ` Green: the landing window at the widest stop on Super 35, ${Math.abs(windowDeg[0] - windowDeg[1]).toFixed(1)}° of the ring.`}
+            {points.length > 0 && ' Blue: the scale points, each linked to its place on a smooth scale.'}
           </p>
         </div>
       </div>
       <aside className="side setup-fields lens-side" aria-label="Scale and figures of the lens">
-        <WordChoice label="Shown of the lens" chosen={shown} choices={SIDES} onChoose={setShown} />
+        <WordChoice label="View of the lens" chosen={shown} choices={SIDES} onChoose={setShown} />
         {shown === 'scale' ? (
           <ScaleEditor
             lens={lens}
@@ -102,7 +102,7 @@ export function LensPage() {
             onShow={setDraft}
             onThrowAlone={(focusThrowDeg) => {
               setDraft(null);
-              change('a ring by its throw alone', { ring: { kind: 'helicoid', focusThrowDeg } });
+              change('use a ring by its throw', { ring: { kind: 'helicoid', focusThrowDeg } });
             }}
           />
         ) : (
@@ -128,8 +128,8 @@ function LensSentence({ lens, points, atMm, units }: SentenceProps) {
   if (response === 'speed') {
     return (
       <p className="sentence">
-        <span className="tone-soft">No mark on this ring holds.</span> It answers by how fast it is turned: the same place on it
-        is not the same distance twice. Set it to answer by angle in the camera, or focus by eye.
+        <span className="tone-soft">No mark on this ring holds.</span> It answers to the speed of turning, so one place on it is
+        not always the same distance. Set it to answer by angle in the camera, or focus by eye.
       </p>
     );
   }
@@ -139,9 +139,9 @@ function LensSentence({ lens, points, atMm, units }: SentenceProps) {
     return (
       <p className="sentence">
         <span className="tone-soft">
-          {names} {off.length === 1 ? 'stands' : 'stand'} out:
+          {names} {off.length === 1 ? 'stands' : 'stand'} differs by
         </span>{' '}
-        {Math.abs(off[0]!.residualDeg).toFixed(1)}° off the scale that the others make. Read it again before a shot goes by it.
+        {Math.abs(off[0]!.residualDeg).toFixed(1)}° from the other points. Read it again before you use it.
       </p>
     );
   }
@@ -151,9 +151,9 @@ function LensSentence({ lens, points, atMm, units }: SentenceProps) {
         {Math.round(ring.throwDeg)}° from {far} to {formatDistance(ring.closeFocusMm, units)}.
       </span>{' '}
       {atMm === Infinity
-        ? 'Turn it off infinity to see what a degree does.'
-        : `Around ${formatDistance(atMm, units)} one degree moves the focus by ${formatGap(shiftPerDegMm(lens, atMm), units)}.`}
-      {response === 'steps' && ` ${lens.stepCount} presses lead from end to end.`}
+        ? 'Turn it off infinity to see the effect of a degree.'
+        : `Near ${formatDistance(atMm, units)} one degree moves focus by ${formatGap(shiftPerDegMm(lens, atMm), units)}.`}
+      {response === 'steps' && ` ${lens.stepCount} presses from end to end.`}
     </p>
   );
 }

@@ -33,26 +33,26 @@ export function RingFigures({ lens, onChange }: Props) {
         ) : (
           <div className="field">
             <span className="field-label">throw</span>
-            <span className="field-said figure">{Math.round(ringOf(lens).throwDeg)}°, by the scale</span>
+            <span className="field-said figure">{Math.round(ringOf(lens).throwDeg)}°, from the scale</span>
           </div>
         )}
         <Choice
-          label="for nearer it turns"
+          label="nearer turns"
           value={lens.nearerTurns}
           choices={[
             { value: 'clockwise', word: 'clockwise' },
             { value: 'anticlockwise', word: 'anticlockwise' },
           ]}
-          onPick={(nearerTurns) => onChange(`nearer is ${nearerTurns}`, { nearerTurns })}
+          onPick={(nearerTurns) => onChange(`nearer turns ${nearerTurns}`, { nearerTurns })}
         />
       </div>
       <Choice
-        label="it answers"
+        label="ring response"
         value={lens.response}
         choices={(['angle', 'speed', 'steps'] as const).map((value) => ({ value, word: RESPONSE_WORDS[value].short }))}
         hint={RESPONSE_WORDS[lens.response].means}
         onPick={(response) =>
-          onChange(`the ring answers ${RESPONSE_WORDS[response].short}`, { response, stepCount: response === 'steps' ? 200 : 0 })
+          onChange(`ring response ${RESPONSE_WORDS[response].short}`, { response, stepCount: response === 'steps' ? 200 : 0 })
         }
       />
       {lens.response === 'steps' && (
@@ -86,7 +86,7 @@ export function PictureFigures({ lens, onChange }: Props) {
           onChange={(squeeze, gesture) => onChange('change the squeeze', { squeeze }, gesture)}
         />
         <NumberField
-          label="breathing, ∞ to near"
+          label="breathing, ∞ to close focus"
           unit="%"
           step={0.5}
           decimals={1}
@@ -98,14 +98,14 @@ export function PictureFigures({ lens, onChange }: Props) {
       <Checkbox
         checked={lens.reportsData}
         onChange={(event) =>
-          onChange(event.target.checked ? 'it reports data' : 'it reports nothing', { reportsData: event.target.checked })
+          onChange(event.target.checked ? 'the lens sends data' : 'the lens sends no data', { reportsData: event.target.checked })
         }
       >
-        tells the camera its focal length, stop and distance
+        sends focal length, stop and distance to the camera
       </Checkbox>
       {!lens.reportsData && (
         <p className="field-hint">
-          It tells nothing: set stop and exposure by hand, and type its true focal length where steadying asks for it.
+          It sends nothing: set stop and exposure by hand, and type its focal length where the steadying asks for it.
         </p>
       )}
     </section>
@@ -119,26 +119,26 @@ export function Fittings({ lens, onChange }: Props) {
       <h2>Fittings</h2>
       <div className="field-pair">
         <MaybeNumber
-          label="front"
+          label="front diameter"
           unit="mm"
           start={95}
           limit={KIT_LIMITS.diameterMm}
           step={1}
           value={lens.frontDiameterMm}
-          onChange={(frontDiameterMm, gesture) => onChange('change the front', { frontDiameterMm }, gesture)}
+          onChange={(frontDiameterMm, gesture) => onChange('change the front diameter', { frontDiameterMm }, gesture)}
         />
         <MaybeNumber
-          label="focus ring across"
+          label="ring diameter"
           unit="mm"
           start={84}
           limit={KIT_LIMITS.diameterMm}
           step={1}
           value={lens.ringDiameterMm}
-          onChange={(ringDiameterMm, gesture) => onChange('change the ring', { ringDiameterMm }, gesture)}
+          onChange={(ringDiameterMm, gesture) => onChange('change the ring diameter', { ringDiameterMm }, gesture)}
         />
       </div>
       <TextField
-        label="gear or grip ring"
+        label="gear on the ring"
         value={lens.gear}
         max={KIT_LIMITS.optionalName.max}
         placeholder="pitch and teeth"

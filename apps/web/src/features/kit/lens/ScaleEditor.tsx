@@ -33,7 +33,7 @@ export function ScaleEditor(props: Props) {
     if (!file) return;
     const reading = readScale(parseCsv(file.text));
     setUnread(reading.status === 'unread' ? { name: file.name, problems: reading.problems } : null);
-    if (reading.status === 'read') onPoints(`scale from ${file.name}`, reading.items);
+    if (reading.status === 'read') onPoints(`use the scale of ${file.name}`, reading.items);
   }
 
   if (lens.response === 'speed') {
@@ -41,8 +41,8 @@ export function ScaleEditor(props: Props) {
       <section className="scale-editor" aria-label="Scale points">
         <h2>Scale</h2>
         <p className="haze">
-          A ring that answers by speed has no scale to read: turned fast it goes farther than turned slowly. Set it to answer by
-          angle in the camera, say so on the right, and its scale can be taken.
+          A ring that answers to speed has no scale: a fast turn changes focus more than a slow one. Set it to answer by angle in
+          the camera, then set its response on the right.
         </p>
       </section>
     );
@@ -79,16 +79,16 @@ export function ScaleEditor(props: Props) {
       )}
       {points.length === 0 ? (
         <p className="haze">
-          No points yet: the ring is taken as a helicoid of its throw and close focus. Real rings are near it, and not on it.
+          No points yet: the ring is computed as a helicoid from its throw and close focus. Real rings differ a little from that.
         </p>
       ) : (
         <PointRows {...props} />
       )}
       {isDraft && (
         <p className="tone-edge" role="status">
-          The ring stays as it was until these points make one.{' '}
+          The ring is unchanged until these points make a scale.{' '}
           <button type="button" className="quiet" onClick={onGiveUp}>
-            Give them up
+            Discard them
           </button>
         </p>
       )}
@@ -99,7 +99,7 @@ export function ScaleEditor(props: Props) {
         <Button onClick={addPoint}>Add a point</Button>
         <Button onClick={() => void readFile()}>Read a CSV file</Button>
         {lens.ring.kind === 'table' && (
-          <Button onClick={() => onThrowAlone(Math.round(ringOf(lens).throwDeg))}>Go by the throw alone</Button>
+          <Button onClick={() => onThrowAlone(Math.round(ringOf(lens).throwDeg))}>Use the throw only</Button>
         )}
       </div>
     </section>
@@ -133,8 +133,8 @@ function PointRows({ lens, points, problems, units, onPoints }: Props) {
       <thead>
         <tr>
           <th scope="col">distance</th>
-          <th scope="col">reads</th>
-          <th scope="col">off by</th>
+          <th scope="col">reading</th>
+          <th scope="col">differs by</th>
           <th scope="col">
             <span className="unseen">remove</span>
           </th>
@@ -169,7 +169,7 @@ function PointRows({ lens, points, problems, units, onPoints }: Props) {
                     max={1440}
                     value={point.ringDeg}
                     testId={`point-reading-${row}`}
-                    onChange={(ringDeg) => put('read a scale point again', index, { ringDeg })}
+                    onChange={(ringDeg) => put('change a scale reading', index, { ringDeg })}
                   />
                 </td>
                 <td className="figure scale-residual">
@@ -182,7 +182,7 @@ function PointRows({ lens, points, problems, units, onPoints }: Props) {
                     aria-label={`Remove point ${row + 1}`}
                     onClick={() =>
                       onPoints(
-                        'remove a scale point',
+                        'delete a scale point',
                         points.filter((_, k) => k !== index),
                       )
                     }
@@ -194,7 +194,7 @@ function PointRows({ lens, points, problems, units, onPoints }: Props) {
               {(problem ?? fitted?.standsOut) && (
                 <tr>
                   <td colSpan={4} className="tone-soft scale-why">
-                    {problem ? neededSentence(problemText(problem)) : 'far off the others: typed right, read right?'}
+                    {problem ? neededSentence(problemText(problem)) : 'far from the others: check the distance and the reading'}
                   </td>
                 </tr>
               )}

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { Choice } from '../../../ui/fields/Choice';
 import { TextField } from '../../../ui/fields/TextField';
 import { KitFormFoot, MaybeNumber } from '../KitForm';
-import { useOpenItem } from '../useKit';
+import { useOpenItem } from '../useOpenItem';
 
 /** A rig: support, puller, parts list with missing parts, and cautions. */
 export function RigPage() {
@@ -21,9 +21,9 @@ export function RigPage() {
       <div className="surface rig-surface">
         <p className="sentence">
           {item.parts.length === 0 ? (
-            'No parts listed yet: the usual ones for this support are a press away.'
+            'No parts listed yet. Add the usual ones for this support below.'
           ) : missing.length === 0 ? (
-            <span className="tone-sharp">Complete: all {item.parts.length} parts are there.</span>
+            <span className="tone-sharp">Complete: all {item.parts.length} parts are here.</span>
           ) : (
             <>
               <span className="tone-edge">
@@ -81,7 +81,7 @@ function Parts({ rig, onChange }: Props) {
             <Checkbox
               checked={part.isThere}
               onChange={(event) =>
-                onChange(`${part.name} ${event.target.checked ? 'is there' : 'is missing'}`, {
+                onChange(`${part.name} ${event.target.checked ? 'here' : 'missing'}`, {
                   parts: rig.parts.map((item) => (item.id === part.id ? { ...item, isThere: event.target.checked } : item)),
                 })
               }
@@ -91,8 +91,8 @@ function Parts({ rig, onChange }: Props) {
             <button
               type="button"
               className="quiet"
-              aria-label={`Take ${part.name} off the list`}
-              onClick={() => onChange('take a part off', { parts: rig.parts.filter((item) => item.id !== part.id) })}
+              aria-label={`Remove ${part.name} from the list`}
+              onClick={() => onChange('delete a part', { parts: rig.parts.filter((item) => item.id !== part.id) })}
             >
               ✕
             </button>
@@ -116,10 +116,8 @@ function Parts({ rig, onChange }: Props) {
             onChange={(event) => setAdded(event.target.value)}
           />
         </label>
-        <Button htmlType="submit">Add it</Button>
-        {lacking.length > 0 && (
-          <Button onClick={() => add(lacking)}>Add what this support usually takes: {lacking.join(', ')}</Button>
-        )}
+        <Button htmlType="submit">Add</Button>
+        {lacking.length > 0 && <Button onClick={() => add(lacking)}>Usual parts for this support: {lacking.join(', ')}</Button>}
       </form>
     </section>
   );
@@ -135,22 +133,22 @@ function RigFigures({ rig, onChange }: Props) {
           max={KIT_LIMITS.name.max}
           value={rig.name}
           testId="kit-name"
-          onChange={(name) => onChange(`call it ${name}`, { name })}
+          onChange={(name) => onChange(`rename to ${name}`, { name })}
         />
         <Choice
-          label="carried by"
+          label="support"
           value={rig.support}
           choices={SUPPORTS.map((value) => ({ value, word: SUPPORT_WORDS[value] }))}
-          onPick={(support) => onChange(`carried by ${SUPPORT_WORDS[support]}`, { support })}
+          onPick={(support) => onChange(`support: ${SUPPORT_WORDS[support]}`, { support })}
         />
         <Choice
           label="who pulls"
           value={rig.puller}
           choices={PULLERS.map((value) => ({ value, word: PULLER_WORDS[value] }))}
-          onPick={(puller) => onChange(`pulled by ${PULLER_WORDS[puller]}`, { puller })}
+          onPick={(puller) => onChange(`who pulls: ${PULLER_WORDS[puller]}`, { puller })}
         />
         <TextField
-          label="focus is judged on"
+          label="display to judge focus"
           value={rig.display}
           max={KIT_LIMITS.optionalName.max}
           placeholder="which display"
@@ -158,7 +156,7 @@ function RigFigures({ rig, onChange }: Props) {
         />
         <div className="field-pair">
           <MaybeNumber
-            label="its diagonal"
+            label="diagonal"
             unit="in"
             start={5}
             limit={KIT_LIMITS.displayInches}
@@ -168,7 +166,7 @@ function RigFigures({ rig, onChange }: Props) {
             onChange={(displayInches, gesture) => onChange('change the display', { displayInches }, gesture)}
           />
           <MaybeNumber
-            label="weight, all on"
+            label="weight of the whole rig"
             unit="kg"
             start={5}
             limit={KIT_LIMITS.weightKg}
@@ -182,7 +180,7 @@ function RigFigures({ rig, onChange }: Props) {
           checked={rig.displayIsCabled}
           onChange={(event) => onChange('display on a cable', { displayIsCabled: event.target.checked })}
         >
-          the display is on a cable
+          change the cable of the display
         </Checkbox>
       </section>
       <KitFormFoot kind="rigs" />

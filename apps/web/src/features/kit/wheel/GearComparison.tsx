@@ -17,11 +17,11 @@ import {
   zoneLensOf,
 } from '@still-heron/core';
 import { useState } from 'react';
-import { useAppSelector } from '../../../app/store';
+import { useAppSelector } from '../../../shared/store/hooks';
 import { Choice } from '../../../ui/fields/Choice';
 import { DistanceField } from '../../../ui/fields/DistanceField';
 import { Explain } from '../../../ui/fields/Explain';
-import { useKit } from '../useKit';
+import { useKit } from '../../../shared/api/useKit';
 
 interface Props {
   readonly wheelId: string;
@@ -68,11 +68,11 @@ export function GearComparison({ wheelId, wheel }: Props) {
   return (
     <>
       <p className="sentence">
-        <span className="tone-sharp">{here.windowOnDiscMm.toFixed(1)} mm on the disc to land in,</span> and{' '}
-        {here.minTimeS.toFixed(2)} s at the least, from {formatDistance(withinReach(ring, fromMm), units)} to{' '}
-        {formatDistance(landsMm, units)} on the {lens.name} wide open
-        {here.regrips > 0 && `, with ${here.regrips} new ${here.regrips === 1 ? 'grip' : 'grips'} on the way`}. For nearer it
-        turns {wheelNearerTurns(wheel, lens.nearerTurns)}.
+        <span className="tone-sharp">{here.windowOnDiscMm.toFixed(1)} mm landing window on the disc,</span> and{' '}
+        {here.minTimeS.toFixed(2)} s at least, from {formatDistance(withinReach(ring, fromMm), units)} to{' '}
+        {formatDistance(landsMm, units)} on the {lens.name} at its widest stop
+        {here.regrips > 0 && `, with ${here.regrips} ${here.regrips === 1 ? 'regrip' : 'regrips'}`}. Nearer turns it{' '}
+        {wheelNearerTurns(wheel, lens.nearerTurns)}.
       </p>
       <div className="gear-ask">
         {usable.length > 0 && (
@@ -87,7 +87,7 @@ export function GearComparison({ wheelId, wheel }: Props) {
         <DistanceField label="from" distanceMm={fromMm} units={units} range={range} onChange={setFromMm} />
         <DistanceField label="to" distanceMm={toMm} units={units} range={range} onChange={setToMm} />
         <p className="field-hint">
-          the ring turns {travelDeg.toFixed(1)}° and lands in {widthDeg.toFixed(2)}°
+          the ring turns {travelDeg.toFixed(1)}° and must land within {widthDeg.toFixed(2)}°
         </p>
       </div>
       <table className="gear-table">
@@ -95,10 +95,10 @@ export function GearComparison({ wheelId, wheel }: Props) {
           <tr>
             <th scope="col">wheel</th>
             <th scope="col">gear</th>
-            <th scope="col">landing, on its disc</th>
+            <th scope="col">landing window on the disc</th>
             <th scope="col">turn</th>
-            <th scope="col">at least</th>
-            <th scope="col">stop to stop</th>
+            <th scope="col">least time</th>
+            <th scope="col">between hard stops</th>
           </tr>
         </thead>
         <tbody>
@@ -118,23 +118,23 @@ export function GearComparison({ wheelId, wheel }: Props) {
                   lines={[
                     `the larger of aiming (0.15 s + 0.22 s × log₂(${turn.travelDeg.toFixed(0)}° / ${turn.windowDeg.toFixed(2)}° + 1))`,
                     `and turning (1.875 × ${turn.travelDeg.toFixed(0)}° / ${Math.min(ASSUMED_PEAK_DEG_PER_S, item.fastestDegPerS ?? Infinity)}°/s)`,
-                    `and ${ASSUMED_REGRIP_S} s for each new grip: ${turn.regrips}`,
-                    'the hand is an assumption until your own is measured',
+                    `and ${ASSUMED_REGRIP_S} s for each regrip: ${turn.regrips}`,
+                    'the hand is assumed until your own is measured',
                   ]}
                 >
                   {turn.minTimeS.toFixed(2)} s
                 </Explain>
               </td>
               <td className="figure">
-                {turn.betweenStopsS === null ? <span className="haze">no stops</span> : `${turn.betweenStopsS.toFixed(2)} s`}
+                {turn.betweenStopsS === null ? <span className="haze">no hard stops</span> : `${turn.betweenStopsS.toFixed(2)} s`}
               </td>
             </tr>
           ))}
         </tbody>
       </table>
       <p className="field-hint gear-foot">
-        A gear widens landing and way alike: it is as hard to aim, and finer in the hand. A fast rack pays for it once the hand
-        can’t turn faster, or has to take a new grip.
+        A gear enlarges the landing window and the turn alike: aiming is equally hard, and finer in the hand. A fast rack suffers
+        when the hand can’t turn faster, or has to regrip.
       </p>
     </>
   );

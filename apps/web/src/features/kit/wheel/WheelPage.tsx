@@ -4,7 +4,7 @@ import { NumberField } from '../../../ui/fields/NumberField';
 import { TextField } from '../../../ui/fields/TextField';
 import { Choice } from '../../../ui/fields/Choice';
 import { KitFormFoot, MaybeNumber } from '../KitForm';
-import { useOpenItem } from '../useKit';
+import { useOpenItem } from '../useOpenItem';
 import { GearComparison } from './GearComparison';
 
 /** A wheel or motor: effect of its gear ratio on marks and fast pulls, compared with other wheels. */
@@ -26,11 +26,11 @@ export function WheelPage() {
             max={KIT_LIMITS.name.max}
             value={item.name}
             testId="kit-name"
-            onChange={(name) => change(`call it ${name}`, { name })}
+            onChange={(name) => change(`rename to ${name}`, { name })}
           />
           <div className="field-pair">
             <Choice
-              label="it is a"
+              label="kind"
               value={item.kind}
               choices={[
                 { value: 'wheel', word: 'hand wheel' },
@@ -39,7 +39,7 @@ export function WheelPage() {
               onPick={(kind) => change(`a ${kind}`, { kind })}
             />
             <NumberField
-              label="turns to one of the ring"
+              label="turns per turn of the ring"
               unit="×"
               step={0.1}
               decimals={3}
@@ -49,16 +49,16 @@ export function WheelPage() {
               onChange={(wheelPerRing, gesture) => change('change the gear', { wheelPerRing }, gesture)}
             />
             <Choice
-              label="it turns"
+              label="direction"
               value={item.turns}
               choices={[
                 { value: 'same', word: 'with the ring' },
-                { value: 'opposite', word: 'against it' },
+                { value: 'opposite', word: 'opposite to it' },
               ]}
               onPick={(turns) => change('change its direction', { turns })}
             />
             <NumberField
-              label="marking disc across"
+              label="diameter of the marking disc"
               unit="mm"
               step={1}
               decimals={1}
@@ -67,7 +67,7 @@ export function WheelPage() {
               onChange={(discDiameterMm, gesture) => change('change the disc', { discDiameterMm }, gesture)}
             />
             <NumberField
-              label="a hand turns it in one go"
+              label="comfortable turn of a hand"
               unit="°"
               step={10}
               {...KIT_LIMITS.comfortableDeg}
@@ -75,7 +75,7 @@ export function WheelPage() {
               onChange={(comfortableDeg, gesture) => change('change the comfortable turn', { comfortableDeg }, gesture)}
             />
             <MaybeNumber
-              label="follows at most"
+              label="top speed"
               unit="°/s"
               start={540}
               limit={KIT_LIMITS.fastestDegPerS}
@@ -84,8 +84,8 @@ export function WheelPage() {
               onChange={(fastestDegPerS, gesture) => change('change its speed', { fastestDegPerS }, gesture)}
             />
           </div>
-          <Checkbox checked={item.hasEndStops} onChange={(event) => change('end stops', { hasEndStops: event.target.checked })}>
-            two end stops can be set
+          <Checkbox checked={item.hasEndStops} onChange={(event) => change('hard stops', { hasEndStops: event.target.checked })}>
+            two hard stops can be set
           </Checkbox>
         </section>
         <KitFormFoot kind="wheels" />
