@@ -11,30 +11,30 @@ test('compare: which set-up forgives most, at the same framing and at the same d
   await expect(sentence).toContainText('At the same framing');
   await expect(page.locator('section.compare-row')).toHaveCount(2);
   await page.getByRole('radio', { name: 'the same distance' }).click();
-  await expect(sentence).toContainText(/At the same distance .* forgives a subject most/);
+  await expect(sentence).toContainText(/At the same distance .* has the deepest zone/);
   const zone = depthOfField({ focalLengthMm: 75, fNumber: geometricStop(4.5, 0.85), circleOfConfusionMm, focusDistanceMm: 3000 });
   await expect(page.getByRole('region', { name: 'Set-up 1' })).toContainText(`−${(zone.inFrontMm / 10).toFixed(0)} cm`);
   await page.getByRole('combobox', { name: 'Camera of set-up 2' }).click();
   await page.keyboard.type('3:2');
   await page.getByTitle('Full frame, 3:2', { exact: true }).last().click();
   await expect(page.getByRole('region', { name: 'Set-up 2' })).toContainText(
-    'The first one’s picture here: 114 mm at T6.8 (× 1.51, by the diagonals).',
+    'Framing of the first set-up: 114 mm at T6.8 (× 1.51, by the picture diagonals).',
   );
-  await page.getByRole('button', { name: 'Add another' }).click();
-  await page.getByRole('button', { name: 'Add another' }).click();
+  await page.getByRole('button', { name: 'Add a set-up' }).click();
+  await page.getByRole('button', { name: 'Add a set-up' }).click();
   await expect(page.locator('section.compare-row')).toHaveCount(4);
-  await expect(page.getByRole('button', { name: 'Add another' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Add a set-up' })).toHaveCount(0);
   await page.getByTestId('compare-distance').fill('0.6');
   await page.getByTestId('compare-distance').press('Enter');
   await expect(page.getByRole('region', { name: 'Set-up 1' })).toContainText(
-    'It would stand at 0.600 m and focuses from 0.750 m on.',
+    'It would have to stand at 0.600 m , and it focuses from 0.750 m on.',
   );
 });
 
 test('depth: dragged and turned, and a stop is set from its line', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
   await page.getByRole('radio', { name: 'Depth' }).click();
-  const cursor = page.getByRole('slider', { name: 'Distance looked at' });
+  const cursor = page.getByRole('slider', { name: 'Distance' });
   await expect(cursor).toHaveAttribute('aria-valuetext', '3.00 m');
   await cursor.press('ArrowRight');
   await expect(cursor).toHaveAttribute('aria-valuetext', '3.01 m');
@@ -75,8 +75,8 @@ test('the table: every stop and distance, on paper and as a file too', async ({ 
 
 test('asked backwards: two distances, a miss, a face; the stop is set from the answer', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
-  await page.getByRole('radio', { name: 'Ask' }).click();
-  const hold = page.getByRole('region', { name: 'Hold two distances' });
+  await page.getByRole('radio', { name: 'Solve' }).click();
+  const hold = page.getByRole('region', { name: 'Two distances sharp' });
   for (const [id, text] of [
     ['hold-near', '2.9'],
     ['hold-far', '3.3'],
@@ -87,12 +87,12 @@ test('asked backwards: two distances, a miss, a face; the stop is set from the a
   const answer = holdBoth({ focalLengthMm: 75, circleOfConfusionMm }, 2900, 3300);
   await expect(hold).toContainText(`Focus at ${(answer.focusDistanceMm / 1000).toFixed(2)} m`);
   await expect(hold).toContainText(`exactly T${Number((answer.fNumber / Math.sqrt(0.85)).toFixed(1))}`);
-  await hold.getByRole('button', { name: 'Set it' }).click();
+  await hold.getByRole('button', { name: 'Use this stop' }).click();
   await expect(page.getByRole('button', { name: /^Undo: stop T/ })).toBeEnabled();
   await page.getByTestId('hold-far').fill('2');
   await page.getByTestId('hold-far').press('Enter');
-  await expect(hold).toContainText('That can’t be: need a distance beyond 2900.');
-  await expect(page.getByRole('region', { name: 'Small features' })).toContainText(/soft, \d+\.\d × what passes/);
+  await expect(hold).toContainText('2000 is not beyond the other distance. Needed: a distance beyond 2900.');
+  await expect(page.getByRole('region', { name: 'Small features' })).toContainText(/soft, \d+\.\d circles of confusion/);
   await expect(page.getByRole('region', { name: 'Hyperfocal distances' }).getByRole('row')).toHaveCount(9);
 });
 
@@ -104,19 +104,19 @@ test('light: what the stop costs, each way to make it up, and a shutter that lea
   await page.getByRole('radio', { name: 'Light' }).click();
   await page.getByTestId('metered').fill('2.8');
   await page.getByTestId('metered').press('Enter');
-  await expect(page.locator('.sentence')).toContainText('1⅓ stops too dark at T4.5 against the metered T2.8.');
-  const ways = page.getByRole('region', { name: 'Ways to make it up' });
+  await expect(page.locator('.sentence')).toContainText('1⅓ stops too dark at T4.5 instead of the metered T2.8.');
+  const ways = page.getByRole('region', { name: 'Ways to correct it' });
   await expect(ways).toContainText('ISO 2066');
   await expect(ways).toContainText('2.6 × the lamps');
-  await expect(ways).toContainText('not enough of them in place');
+  await expect(ways).toContainText('ND in place is not enough');
   await expect(ways).toContainText('more than a whole turn of the shutter');
-  await ways.getByRole('button', { name: 'Set it' }).first().click();
-  await expect(page.locator('.sentence')).toContainText('As metered: T4.5 needs nothing made up.');
+  await ways.getByRole('button', { name: 'Use this' }).first().click();
+  await expect(page.locator('.sentence')).toContainText('As metered: T4.5 needs no correction.');
   await expect(page.getByTestId('iso')).toHaveValue('2066');
   await page.getByTestId('shutter').fill('90');
   await page.getByTestId('shutter').press('Enter');
   await expect(
-    page.getByRole('note').filter({ hasText: 'The shutter is at 90°, and the production is shot at 180°' }),
+    page.getByRole('note').filter({ hasText: 'The shutter is at 90°, and the production shoots at 180°' }),
   ).toBeVisible();
   await expect(page.locator('.sentence')).toContainText('As metered');
 });

@@ -28,11 +28,11 @@ test('two people and a camera that moves, drawn by pointer: the distances follow
   page,
 }) => {
   await emptyFloor(heron);
-  await expect(page.getByText('Nobody is on the floor yet. Take Someone, and press where they stand.')).toBeVisible();
-  await tool(page, 'Someone').click();
+  await expect(page.getByText('Nobody is on the floor yet. Choose Subject, and click where it stands.')).toBeVisible();
+  await tool(page, 'Subject').click();
   await press(page, 0.6, 0.4);
   await expect(page.getByTestId('floor-mark-A')).toBeVisible();
-  await tool(page, 'Someone').click();
+  await tool(page, 'Subject').click();
   await press(page, 0.8, 0.6);
   await expect(page.getByTestId('floor-mark-B')).toBeVisible();
   const drawn = Number(await distance(page, 'A').textContent());
@@ -47,17 +47,17 @@ test('two people and a camera that moves, drawn by pointer: the distances follow
   await expect(distance(page, 'A')).toHaveText(dragged.toFixed(2));
 
   // the camera looks at the first subject and moves by the end
-  await tool(page, 'Looks at').click();
+  await tool(page, 'Aim').click();
   const person = (await page.locator('.floor-person circle').first().boundingBox())!;
   await page.mouse.click(person.x + person.width / 2, person.y + person.height / 2);
-  await expect(page.getByText('at Someone 1, wherever they go')).toBeVisible();
+  await expect(page.getByText('at Subject 1, who is followed')).toBeVisible();
   const playhead = page.getByRole('slider', { name: 'Playhead' });
   await playhead.focus();
   await page.keyboard.press('End');
-  await tool(page, 'Camera goes').click();
+  await tool(page, 'Move the camera').click();
   await press(page, 0.3, 0.75);
   await expect(page.getByTestId('floor-camera-2')).toBeVisible();
-  await expect(page.getByText('The distance stays.')).toBeVisible();
+  await expect(page.getByText('The distance does not change.')).toBeVisible();
   await page.keyboard.press('Escape');
   await playhead.focus();
   await page.keyboard.press('Home');
@@ -82,31 +82,35 @@ test('a walk’s times and pace are typed beside its mark, an aim’s heading an
   await heron.openCopy('12A', 'floor');
   await page.getByTestId('floor-mark-B').focus();
   const panel = page.getByRole('region', { name: 'Mark B' });
-  await panel.getByLabel('comes here at').fill('5');
+  await panel.getByLabel('arrives at').fill('5');
   await page.keyboard.press('Enter');
-  await panel.getByLabel('comes here at').fill('0.2');
+  await panel.getByLabel('arrives at').fill('0.2');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('0.20 s does not fit: they leave the place before, or this one, then');
+  await expect(page.getByRole('alert')).toContainText(
+    '0.20 s is out of range: the subject leaves the previous place, or this one, at that time',
+  );
   await page.keyboard.press('Escape');
   await panel.getByRole('combobox', { name: 'walks here' }).click();
   await page.getByTitle('steady').click();
-  await expect(page.getByRole('button', { name: 'Undo: times of Hand cart' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Undo: change the times of Hand cart' })).toBeEnabled();
   await page.getByLabel('heading').fill('30');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('Hand cart is never in the picture')).toBeAttached();
+  await expect(page.getByText('Hand cart is never in frame')).toBeAttached();
   await page.getByRole('slider', { name: 'Playhead' }).focus();
   await page.keyboard.press('End');
-  await tool(page, 'Looks at').click();
+  await tool(page, 'Aim').click();
   const cart = (await page.locator('.floor-person circle').first().boundingBox())!;
   await page.mouse.click(cart.x + cart.width / 2, cart.y + cart.height / 2);
-  await expect(page.getByText('It turns 30° in all, 56°/s at most: stand so that all of it is in reach.')).toBeVisible();
-  await page.getByLabel('the pan takes').fill('2');
+  await expect(
+    page.getByText('The camera turns 30° in all, 56°/s at most. The puller must be able to reach the ring all the way.'),
+  ).toBeVisible();
+  await page.getByLabel('duration of the turn').fill('2');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('It turns 30° in all, 28°/s at most')).toBeVisible();
+  await expect(page.getByText('The camera turns 30° in all, 28°/s at most')).toBeVisible();
   await expect(page.getByText('The camera moves in this shot')).toHaveCount(0);
-  await tool(page, 'Camera goes').click();
+  await tool(page, 'Move the camera').click();
   await press(page, 0.2, 0.3);
-  await expect(page.getByRole('region', { name: 'Caution' })).toContainText('have a spotter where someone goes backward');
+  await expect(page.getByRole('region', { name: 'Caution' })).toContainText('have a spotter where anybody walks backward');
   await expect(page.getByRole('region', { name: 'Caution' })).toContainText('no distance here is a safety distance');
 });
 
@@ -120,8 +124,8 @@ test('by keyboard alone: marks and the camera moved by arrow keys, figures typed
   const mark = page.getByTestId('floor-mark-A');
   await mark.focus();
   await page.keyboard.press('Shift+ArrowRight');
-  await expect(page.getByText(/drawn 4\.10 m, taped 3\.10 m: the tape wins, by 1\.00 m\./)).toBeVisible();
-  await page.getByRole('button', { name: 'Go by the drawing' }).focus();
+  await expect(page.getByText(/drawn 4\.10 m, taped 3\.10 m: the tape counts, difference 1\.00 m\./)).toBeVisible();
+  await page.getByRole('button', { name: 'Use the drawn distance' }).focus();
   await page.keyboard.press('Enter');
   await expect(distance(page, 'A')).toHaveText('4.10');
   await mark.focus();
@@ -135,19 +139,19 @@ test('by keyboard alone: marks and the camera moved by arrow keys, figures typed
   await expect(distance(page, 'A')).toHaveText('3.00');
   await page.getByLabel('to the right').fill('far');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('alert')).toContainText("“far” can't be read as a number");
+  await expect(page.getByRole('alert')).toContainText('“far” is not a number');
   await page.keyboard.press('Escape');
   await page.keyboard.press('Escape');
 
   // a tool and Enter: placed in the centre, then moved
-  await tool(page, 'Someone').focus();
+  await tool(page, 'Subject').focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByText('Press where they stand; Enter takes the middle.')).toBeVisible();
+  await expect(page.getByText('Click where the subject stands; Enter uses the middle.')).toBeVisible();
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('floor-mark-C')).toBeVisible();
   const newcomer = Number(await distance(page, 'C').textContent());
   await page.getByTestId('floor-mark-C').focus();
-  await expect(page.getByTestId('floor-sentence')).toContainText('Someone 3');
+  await expect(page.getByTestId('floor-sentence')).toContainText('Subject 3');
   await page.keyboard.press('ArrowRight');
   await expect(distance(page, 'C')).not.toHaveText(newcomer.toFixed(2));
   await page.keyboard.press('Escape');
@@ -158,7 +162,7 @@ test('by keyboard alone: marks and the camera moved by arrow keys, figures typed
   await page.keyboard.press('Enter');
   await page.evaluate(() => (document.activeElement as HTMLElement).blur());
   await page.keyboard.press('2');
-  await expect(page.getByText(/drawn 10 cm off/)).toBeVisible();
+  await expect(page.getByText(/drawn 10 cm difference/)).toBeVisible();
 });
 
 test('someone behind the camera is said plainly, in the step too; the drawing goes, and the distances stay', async ({
@@ -178,19 +182,19 @@ test('someone behind the camera is said plainly, in the step too; the drawing go
       .getByText(/ring at/)
       .first(),
   ).not.toContainText('0.00');
-  await expect(page.getByRole('link', { name: /Floor.*needs a look/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Floor.*check this/ })).toBeVisible();
   await tool(page, 'Wall').click();
   await press(page, 0.5, 0.2);
   await page.getByRole('button', { name: 'wall 1' }).focus();
   await page.getByLabel('name').fill('foundry wall');
   await page.keyboard.press('Enter');
-  await page.getByLabel('turned').fill('90');
+  await page.getByLabel('turned by').fill('90');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: 'foundry wall', exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'foundry wall', exact: true }).focus();
   await page.keyboard.press('Delete');
   await expect(page.getByRole('button', { name: 'foundry wall', exact: true })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Take the drawing away' }).click();
+  await page.getByRole('button', { name: 'Delete the floor plan' }).click();
   await expect(page.getByRole('button', { name: 'Draw the set' })).toBeVisible();
   await page.getByRole('link', { name: /Pull/ }).click();
   await expect(page.getByTestId('mark-A')).toHaveValue('3.10');
@@ -201,10 +205,10 @@ test('the cart comes through the gate: the zone waits for it, in either units, a
   const playhead = page.getByRole('slider', { name: 'Playhead' });
   const cart = page.locator('.floor-person circle').first();
   const sentence = page.getByTestId('floor-sentence');
-  await expect(sentence).toContainText('behind the zone, and need not be sharp now.');
+  await expect(sentence).toContainText('behind the zone, and may be soft now.');
   await playhead.focus();
   await page.keyboard.press('End');
-  await expect(sentence).toContainText(/Hand cart is sharp, with .* to spare\. The distance stays\./);
+  await expect(sentence).toContainText(/Hand cart is sharp, with .* of room\. The distance does not change\./);
   await page.keyboard.press('Home');
   const farPx = (await cart.boundingBox())!.x;
   await page.getByRole('button', { name: 'Play' }).click();
@@ -214,7 +218,7 @@ test('the cart comes through the gate: the zone waits for it, in either units, a
   await page.getByText('ft', { exact: true }).click();
   await expect(distance(page, 'A')).toHaveText(/^29' 6/);
   await page.getByTestId('floor-mark-B').focus();
-  await page.getByLabel('who or what').fill('Cart with the great bell of the river town, under canvas');
+  await page.getByLabel('name').fill('Cart with the great bell of the river town, under canvas');
   await page.keyboard.press('Enter');
   await expect(sentence).toContainText('under canvas');
   await expect(page.getByRole('button', { name: 'Undo: rename' })).toBeEnabled();

@@ -31,15 +31,15 @@ test('a picture of the set is laid underneath and scaled by a length that is kno
   const file = page.getByTestId('floor-picture-file');
   const alert = page.getByRole('alert');
   await file.setInputFiles({ name: 'huge.png', mimeType: 'image/png', buffer: Buffer.alloc(13 * 1024 * 1024) });
-  await expect(alert).toContainText('“huge.png” is 13 MB large. What would do: a picture of at most 12 MB');
+  await expect(alert).toContainText('“huge.png” has 13 MB. Needed: a picture of at most 12 MB');
   const script = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 2 1"><script>window.hit = 1</script></svg>';
   await file.setInputFiles({ name: 'plan.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(script) });
-  await expect(alert).toContainText('“plan.svg” was not taken: the SVG holds a <script> on line 1');
+  await expect(alert).toContainText('“plan.svg” was not accepted: the SVG contains an element <script> on line 1');
   await file.setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('x') });
   await expect(alert).toContainText('“notes.txt” is not a picture');
   expect(await page.evaluate(() => 'hit' in window)).toBe(false);
   await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled();
-  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.getByRole('button', { name: 'Continue' }).click();
 
   await file.setInputFiles(somePicture());
   const picture = page.getByTestId('floor-picture');
@@ -52,22 +52,22 @@ test('a picture of the set is laid underneath and scaled by a length that is kno
   await page.mouse.down();
   await page.mouse.move(ground.x + 400, ground.y + 250, { steps: 4 });
   await page.mouse.up();
-  await page.getByLabel('What you drew is').fill('far');
+  await page.getByLabel('The length you drew is').fill('far');
   await page.keyboard.press('Enter');
   await expect(alert).toContainText("“far” can't be read as a distance");
   // twice its current length, so the picture doubles in size
   const pxPerMetre = before.width / 10;
-  await page.getByLabel('What you drew is').fill(`${((2 * 100) / pxPerMetre).toFixed(3)}m`);
+  await page.getByLabel('The length you drew is').fill(`${((2 * 100) / pxPerMetre).toFixed(3)}m`);
   await page.getByRole('button', { name: 'Set the scale' }).click();
-  await expect(page.getByText('by the length that was drawn on it')).toBeVisible();
+  await expect(page.getByText('by the length that you drew')).toBeVisible();
   expect((await picture.boundingBox())!.width / before.width).toBeCloseTo(2, 1);
-  await page.getByLabel('it is wide').fill('8');
+  await page.getByLabel('width').fill('8');
   await page.keyboard.press('Enter');
   expect((await picture.boundingBox())!.width / before.width).toBeCloseTo(0.8, 1);
   await heron.expectSaved();
   await page.reload();
   await expect(picture).toBeVisible();
-  await page.getByRole('button', { name: 'Take it away' }).click();
+  await page.getByRole('button', { name: 'Delete the picture' }).click();
   await expect(picture).toHaveCount(0);
 });
 
@@ -81,13 +81,13 @@ test('several things are held, moved and copied together, by pointer and by keyb
   const x = async (what: typeof post) => (await what.boundingBox())!.x;
   await post.locator('circle').click();
   await sand.locator('rect').click({ modifiers: ['Shift'] });
-  await expect(page.getByText('2 things held together')).toBeVisible();
+  await expect(page.getByText('2 items selected')).toBeVisible();
   const [postX, sandX] = [await x(post), await x(sand)];
   await heron.drag(post.locator('circle'), -60, 40);
   const movedBy = (await x(post)) - postX;
   expect(movedBy).toBeLessThan(-30);
   expect((await x(sand)) - sandX).toBeCloseTo(movedBy, 0);
-  await expect(page.getByRole('button', { name: 'Undo: move 2 things' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Undo: move 2 items' })).toBeEnabled();
   await page.keyboard.press('Control+z');
   expect(await x(post)).toBeCloseTo(postX, 0);
 
@@ -97,7 +97,7 @@ test('several things are held, moved and copied together, by pointer and by keyb
   await page.keyboard.press('Enter');
   await sand.focus();
   await page.keyboard.press('Shift+Enter');
-  await expect(page.getByText('2 things held together')).toBeVisible();
+  await expect(page.getByText('2 items selected')).toBeVisible();
   await page.keyboard.press('Shift+ArrowLeft');
   expect(await x(post)).toBeLessThan(postX - 20);
   expect(await x(sand)).toBeLessThan(sandX - 20);
@@ -130,10 +130,10 @@ test('several things are held, moved and copied together, by pointer and by keyb
   await page.mouse.move(ground.x + ground.width - 4, ground.y + ground.height - 4, { steps: 4 });
   await page.mouse.up();
   await page.keyboard.up('Shift');
-  await expect(page.getByText(/[67] things held together/)).toBeVisible();
+  await expect(page.getByText(/[67] items selected/)).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.press('Control+a');
-  await expect(page.getByText('7 things held together')).toBeVisible();
+  await expect(page.getByText('7 items selected')).toBeVisible();
 });
 
 test('dragged things line up with what stands there, the camera with dolly track; Alt leaves them free', async ({
@@ -177,7 +177,7 @@ test('dragged things line up with what stands there, the camera with dolly track
   expect(await level(post)).toBeCloseTo(await level(bank), 0);
 });
 
-test('a camera on top of someone is said plainly, and the step needs a look', async ({ heron, page }) => {
+test('a camera on top of someone is said plainly, and the step check this', async ({ heron, page }) => {
   await drawn(heron);
   await page.getByTestId('floor-mark-B').focus();
   await page.keyboard.press('Escape');
@@ -186,8 +186,8 @@ test('a camera on top of someone is said plainly, and the step needs a look', as
   await page.keyboard.press('Enter');
   await page.getByRole('slider', { name: 'Playhead' }).focus();
   await page.keyboard.press('End');
-  await expect(page.getByTestId('floor-sentence')).toContainText('Hand cart and the camera are in one place');
-  await expect(page.getByRole('link', { name: /Floor.*needs a look/ })).toBeVisible();
+  await expect(page.getByTestId('floor-sentence')).toContainText('Hand cart stands where the camera is');
+  await expect(page.getByRole('link', { name: /Floor.*check this/ })).toBeVisible();
   await page.keyboard.press('Control+z');
   await expect(page.getByTestId('floor-sentence')).toContainText('Hand cart is sharp');
 });

@@ -13,12 +13,12 @@ test('one key measures a mark: the stand-in reads the drawn distance with its no
   await markB(heron);
   const distance = page.getByTestId('mark-distance');
   await page.keyboard.press('l');
-  await expect(page.getByText(/^by laser, good to about 5 mm · simulated$/)).toBeVisible();
+  await expect(page.getByText(/^by laser, accurate to about 5 mm · simulated$/)).toBeVisible();
   const read = Number(await distance.inputValue());
   expect(Math.abs(read - 2.6)).toBeLessThan(0.05);
   await expect(page.getByRole('button', { name: 'Undo: laser B' })).toBeEnabled();
   await page.keyboard.press('t');
-  await expect(page.getByText(/^by tape, good to about 1\.0 cm · simulated$/)).toBeVisible();
+  await expect(page.getByText(/^by tape, accurate to about 1\.0 cm · simulated$/)).toBeVisible();
   // a typed distance counts as taped
   await distance.fill('2.75');
   await page.keyboard.press('Enter');
@@ -27,7 +27,7 @@ test('one key measures a mark: the stand-in reads the drawn distance with its no
   await page.getByTestId('floor-mark-A').focus();
   await heron.api('post', 'measuring/readings', { device: 'laser on the matte box', method: 'laser', distanceMm: 8912 });
   await expect(distance).toHaveValue('8.91');
-  await expect(page.getByText(/^by laser, good to about 5 mm$/)).toBeVisible();
+  await expect(page.getByText(/^by laser, accurate to about 5 mm$/)).toBeVisible();
 });
 
 test('the room round a mark is lopsided; a wanted miss names the stop that allows it, and one press sets it', async ({
@@ -39,33 +39,33 @@ test('the room round a mark is lopsided; a wanted miss names the stop that allow
   await expect(room).toContainText('68 cm nearer');
   await expect(room).toContainText('1.44 m farther');
   await expect(room).toContainText('ring at 25.6°');
-  const miss = page.getByLabel('shall be able to miss it by');
+  const miss = page.getByLabel('allowed miss ±');
   await miss.fill('50');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/^Allowed, with 18 cm to spare\.$/)).toBeVisible();
+  await expect(page.getByText(/^Inside the zone, with 18 cm of room\.$/)).toBeVisible();
   await miss.fill('90');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/Not at this stop\. T10 would allow it, 1⅓ stops darker\./)).toBeVisible();
-  await page.getByRole('button', { name: 'Set T10' }).click();
-  await expect(page.getByText(/^Allowed, with/)).toBeVisible();
+  await expect(page.getByText(/Outside the zone at this stop\. T10 would be enough, 1⅓ stops less light\./)).toBeVisible();
+  await page.getByRole('button', { name: 'Use T10' }).click();
+  await expect(page.getByText(/^Inside the zone, with/)).toBeVisible();
   await miss.fill('280');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('No stop allows it: they would come through the lens.')).toBeVisible();
+  await expect(page.getByText('No stop is enough: the miss reaches the lens.')).toBeVisible();
 });
 
 test('a stand-in is found and taken; how a mark is taped and what to ask for is kept', async ({ heron, page }) => {
   const { shotId } = await heron.openCopy('12A', 'floor');
   await page.getByTestId('floor-mark-B').focus();
   const sand = page.locator('.stand-ins').getByRole('button', { name: /sand box/ });
-  await expect(sand).toContainText('sharp on the mark');
-  await expect(page.locator('.stand-ins').getByRole('button', { name: /^gate post 5/ })).toContainText('soft on the mark');
+  await expect(sand).toContainText('sharp at the mark');
+  await expect(page.locator('.stand-ins').getByRole('button', { name: /^gate post 5/ })).toContainText('soft at the mark');
   await sand.click();
   await expect(sand).toHaveAttribute('aria-pressed', 'true');
-  await page.getByText('On the floor, and what to ask for').click();
+  await page.getByText('Tape mark, and what to ask the performer for').click();
   await page.getByRole('button', { name: 'yellow tape' }).click();
   await page.getByLabel('ask for').fill('cart here, bell to the lens');
   await page.keyboard.press('Enter');
-  await page.getByLabel('a hard stop on the wheel here').check();
+  await page.getByLabel('hard stop on the wheel here').check();
   await heron.expectSaved();
   const { plan } = await heron.api<{ plan: { marks: Record<string, unknown>[] } }>('get', `shots/${shotId}`);
   expect(plan.marks[1]).toMatchObject({
@@ -75,7 +75,7 @@ test('a stand-in is found and taken; how a mark is taped and what to ask for is 
     hasHardStop: true,
   });
   await page.getByRole('link', { name: /Set-up/ }).click();
-  await expect(page.getByText(/Hard stops are wanted at B/)).toBeVisible();
+  await expect(page.getByText(/Hard stops are planned at B/)).toBeVisible();
 });
 
 test('a move people make: its figures at once, shown before it is in, laid in as an ordinary way, taken back by one undo', async ({
@@ -86,15 +86,15 @@ test('a move people make: its figures at once, shown before it is in, laid in as
   await page.getByRole('link', { name: /Floor/ }).click();
   await page.getByRole('button', { name: 'Draw the set' }).click();
   await page.keyboard.press('m');
-  await page.getByRole('button', { name: /^Push in, pull back/ }).click();
-  const panel = page.getByRole('complementary', { name: 'Push in, pull back' });
+  await page.getByRole('button', { name: /^Push in or pull back/ }).click();
+  const panel = page.getByRole('complementary', { name: 'Push in or pull back' });
   await expect(panel).toContainText('not in the plan yet');
-  await expect(panel).toContainText('a spotter, a cleared path');
+  await expect(panel).toContainText('a spotter and a cleared path');
   await expect(panel.locator('.move-figures')).toContainText('sharp for');
   const figure = (word: string) => panel.locator('.move-figures div').filter({ hasText: word }).locator('dd').first();
-  await panel.getByLabel('the camera comes up to').fill('1.5');
+  await panel.getByLabel('distance at the end').fill('1.5');
   await page.keyboard.press('Enter');
-  await expect(figure('the camera’s way')).toHaveText('1.60 m');
+  await expect(figure('change the path of the camera')).toHaveText('1.60 m');
   await panel.getByLabel('in', { exact: true }).fill('2');
   await page.keyboard.press('Enter');
   await expect(figure('pace')).toHaveText('0.80 m/s');
@@ -130,7 +130,7 @@ test('two runs of the action are tapped; their averages become the times, their 
     await expect(tap).toContainText('start the clock');
   }
   await expect(page.getByText('Planned, and the average of 2 runs')).toBeVisible();
-  await page.getByRole('button', { name: 'Take these times' }).click();
+  await page.getByRole('button', { name: 'Use these times' }).click();
   await heron.expectSaved();
   const { plan } = await heron.api<{
     plan: {
@@ -153,9 +153,9 @@ test('who comes into the picture and goes out of it is said, and sideways is tol
   await heron.openCopy('12A', 'floor');
   await page.getByTestId('floor-mark-A').focus();
   for (let k = 0; k < 5; k++) await page.keyboard.press('Shift+ArrowUp');
-  await expect(page.getByText(/Hand cart comes in at \d\.\d s/)).toBeAttached();
+  await expect(page.getByText(/Hand cart enters at \d\.\d s/)).toBeAttached();
   const sentence = page.getByTestId('floor-sentence');
-  await expect(sentence).toContainText('Out of the picture, to the left.');
+  await expect(sentence).toContainText('Out of frame, to the left.');
   await page.keyboard.press('Escape');
   await page.getByRole('slider', { name: 'Playhead' }).focus();
   for (let k = 0; k < 90; k++) await page.keyboard.press('ArrowRight');
@@ -167,8 +167,8 @@ test('tape and drawing that disagree: what it would cost is said', async ({ hero
   await page.getByTestId('floor-mark-B').focus();
   for (let k = 0; k < 12; k++) await page.keyboard.press('ArrowLeft');
   const panel = page.getByRole('region', { name: 'Mark B' });
-  await expect(panel).toContainText(/drawn 1\.40 m, taped 2\.60 m: the tape wins, by 1\.20 m\./);
-  await expect(panel).toContainText(/If the drawing is right, \d\.\d s more are soft: tape it again\./);
-  await panel.getByRole('button', { name: 'Go by the drawing' }).click();
+  await expect(panel).toContainText(/drawn 1\.40 m, taped 2\.60 m: the tape counts, difference 1\.20 m\./);
+  await expect(panel).toContainText(/If the drawing is right, \d\.\d s more are soft: tape again\./);
+  await panel.getByRole('button', { name: 'Use the drawn distance' }).click();
   await expect(page.getByTestId('mark-distance')).toHaveValue('1.40');
 });

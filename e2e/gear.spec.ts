@@ -7,7 +7,7 @@ test('camera, mode, steadying, wheel and rig from the kit; each step undone by n
     if (label === 'Camera') await page.keyboard.type(word);
     await page.getByTitle(word, { exact: true }).last().click();
   };
-  const circle = page.locator('.zone-facts').getByRole('button', { name: 'Circle of confusion: where it comes from' });
+  const circle = page.locator('.zone-facts').getByRole('button', { name: 'Circle of confusion: how it is computed' });
   await pick('Camera', 'Small body B, full frame');
   await expect(circle).toHaveText('27.5 µm');
   await pick('digital steadying', 'strong, −18 %');
@@ -16,10 +16,10 @@ test('camera, mode, steadying, wheel and rig from the kit; each step undone by n
   await pick('records', 'Cropped');
   await expect(circle).toHaveText('15.1 µm');
   await pick('Wheel', 'Hand wheel, gear 1.6');
-  await expect(page.getByText('for nearer it turns anticlockwise')).toBeVisible();
+  await expect(page.getByText('nearer is anticlockwise')).toBeVisible();
   await pick('Rig', 'Stabiliser by remote');
   await expect(page.getByRole('note').filter({ hasText: 'a spotter, a cleared path' })).toContainText('safety lead decide');
-  await expect(page.getByRole('note').filter({ hasText: 'Not there yet for Stabiliser by remote: batteries.' })).toBeVisible();
+  await expect(page.getByRole('note').filter({ hasText: 'Missing on Stabiliser by remote: batteries.' })).toBeVisible();
   for (const name of [
     'rig Stabiliser by remote',
     'wheel Hand wheel, gear 1.6',
@@ -34,20 +34,20 @@ test('marks and moves in the degrees that the hand feels', async ({ heron, page 
   await heron.openCopy('4B');
   await expect(page.locator('.mark-ring').first()).toHaveText(/^wheel 8\d\.\d° ± \d\.\d°$/);
   await page.getByRole('button', { name: 'Select mark A, Old Tam' }).focus();
-  await page.getByRole('button', { name: 'How far they may miss the mark: where it comes from' }).first().focus();
+  await page.getByRole('button', { name: 'How the room is computed: how it is computed' }).first().focus();
   await expect(page.getByRole('tooltip').filter({ hasText: 'the wheel turns 1.6 × as far' })).toBeVisible();
   await page.getByTestId('move-start-pull-1').click();
-  await page.getByRole('button', { name: 'Turn of the wheel: where it comes from' }).focus();
-  await expect(page.getByRole('tooltip').filter({ hasText: 'mm on the disc' })).toBeVisible();
+  await page.getByRole('button', { name: 'Turn of the wheel: how it is computed' }).focus();
+  await expect(page.getByRole('tooltip').filter({ hasText: 'mm on its disc' })).toBeVisible();
 });
 
 test('the camera was moved: distances are stale, and the step says so', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
   await page.getByRole('button', { name: 'The camera was moved' }).click();
   await expect(page.getByLabel('Stale distances')).toContainText('A, B are stale: measured before the camera was moved.');
-  await expect(page.getByRole('link', { name: /Set-up.*needs a look/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Set-up.*check this/ })).toBeVisible();
   const knob = page.getByRole('slider', { name: 'Stop', exact: true });
-  await page.getByRole('button', { name: 'They all still hold' }).click();
+  await page.getByRole('button', { name: 'All are still right' }).click();
   await knob.press('ArrowRight');
   await expect(page.getByLabel('Stale distances')).toHaveCount(0);
   await expect(page.getByRole('link', { name: /Set-up.*ready/ })).toBeVisible();
@@ -64,20 +64,20 @@ test('the stop is turned and the lens zoomed while it rolls: the zone follows, a
   await page.getByTestId('zoomed-to').fill('40');
   await page.getByTestId('zoomed-to').press('Enter');
   await page.getByRole('link', { name: /Pull/ }).click();
-  await page.getByRole('button', { name: 'Turn the stop' }).click();
+  await page.getByRole('button', { name: 'Add an iris pull' }).click();
   const stop = page.getByRole('group', { name: 'stop 1' });
   await stop.getByLabel('to', { exact: true }).fill('3.4');
   await stop.getByLabel('to', { exact: true }).press('Enter');
   await expect(page.getByRole('alert')).toHaveCount(0);
   await expect(page.getByTestId('optics-now')).toContainText('at the playhead T4.5');
-  await page.getByRole('button', { name: 'Zoom', exact: true }).click();
-  await expect(page.getByRole('note').filter({ hasText: 'Zoom' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Add a zoom', exact: true }).click();
+  await expect(page.getByRole('note').filter({ hasText: 'Add a zoom' })).toHaveCount(0);
   await page.keyboard.press('Escape');
   for (let frame = 0; frame < 12; frame++) await page.keyboard.press('.');
   await expect(page.getByTestId('optics-now')).not.toContainText('T4.5');
   await stop.getByLabel('to', { exact: true }).fill('1.2');
   await stop.getByLabel('to', { exact: true }).press('Enter');
-  await expect(page.getByRole('alert')).toContainText('the lens does not offer 1.2. Type a stop from');
+  await expect(page.getByRole('alert')).toContainText('The lens has no stop 1.2. Type a stop from');
   await stop.getByLabel('to', { exact: true }).press('Escape');
   await page.getByRole('button', { name: 'Remove zoom 1' }).click();
   await expect(page.getByRole('group', { name: 'zoom 1' })).toHaveCount(0);
@@ -89,8 +89,8 @@ test('the stop is turned and the lens zoomed while it rolls: the zone follows, a
 test('the demo shows a shot whose lens was read again since: it may be kept', async ({ heron, page }) => {
   const { shotId } = await heron.openCopy('9A', 'setup');
   const change = page.getByLabel('The lens has changed in Kit');
-  await expect(change).toContainText('ring by its throw of 300° → by 9 scale points over 306°');
-  await expect(change).toContainText(/In this shot: .*of the ring, 2 distances to be measured again/);
+  await expect(change).toContainText('ring: throw 300° → 9 scale points over 306°');
+  await expect(change).toContainText(/In this shot: .*of the ring, 2 distances to measure again/);
   await change.getByRole('button', { name: 'Keep the shot’s' }).click();
   await expect(change).toHaveCount(0);
   await expect(page.getByTestId('focal-length')).toHaveValue('135');

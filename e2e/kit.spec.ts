@@ -42,15 +42,15 @@ test('a lens: calibrated by the guide, used in a shot, changed, found stale, tak
   await fill(page, 'calibration-reading', '0');
   await expect(page.getByRole('heading', { name: 'Step 2 of 7' })).toBeVisible();
   await page.getByTestId('calibration-reading').fill('far round');
-  await page.getByRole('button', { name: 'Take it' }).click();
-  await expect(page.getByRole('alert')).toContainText("“far round” can't be read as a number");
+  await page.getByRole('button', { name: 'Next' }).click();
+  await expect(page.getByRole('alert')).toContainText('“far round” is not a number');
   await fill(page, 'calibration-reading', '270');
   for (let step = 3; step <= 7; step++) {
     await expect(page.getByRole('heading', { name: `Step ${step} of 7` })).toBeVisible();
-    if (step === 5) await page.getByRole('button', { name: 'Skip this one' }).click();
-    else await page.getByRole('button', { name: 'Take it' }).click();
+    if (step === 5) await page.getByRole('button', { name: 'Skip' }).click();
+    else await page.getByRole('button', { name: 'Next' }).click();
   }
-  await expect(page.getByText(/6 points; a smooth scale is met to \d\.\d°/)).toBeVisible();
+  await expect(page.getByText(/6 points\. They differ from a smooth scale by \d\.\d°\./)).toBeVisible();
   await page.getByRole('button', { name: 'Use these 6 points' }).click();
   await expect(page.getByRole('heading', { name: 'Scale · 6 points' })).toBeVisible();
   await saved(page);
@@ -59,7 +59,7 @@ test('a lens: calibrated by the guide, used in a shot, changed, found stale, tak
   const { shotId } = await heron.openCopy('9C', 'setup');
   await pick(page, 'Lens', 'Loft 85');
   await expect(page.getByLabel('Stale distances')).toContainText('A, B are stale: measured before the lens was changed.');
-  await page.getByRole('button', { name: 'They all still hold' }).click();
+  await page.getByRole('button', { name: 'All are still right' }).click();
   await expect(page.getByLabel('Stale distances')).toHaveCount(0);
   await heron.expectSaved();
 
@@ -76,17 +76,17 @@ test('a lens: calibrated by the guide, used in a shot, changed, found stale, tak
   // the shot shows the change and its effect; after an update the distances must be measured again
   await heron.open(`/shots/${shotId}/setup`);
   const change = page.getByLabel('The lens has changed in Kit');
-  await expect(change).toContainText('1 of 6 scale points read otherwise, by up to 9.0°');
-  await expect(change).toContainText(/In this shot: .*2 distances to be measured again/);
-  await expect(page.getByRole('link', { name: /Set-up.*needs a look/ })).toBeVisible();
-  await change.getByRole('button', { name: 'Take it over' }).click();
+  await expect(change).toContainText('1 of 6 scale points changed, by up to 9.0°');
+  await expect(change).toContainText(/In this shot: .*2 distances to measure again/);
+  await expect(page.getByRole('link', { name: /Set-up.*check this/ })).toBeVisible();
+  await change.getByRole('button', { name: 'Use the new one' }).click();
   await expect(change).toHaveCount(0);
   await expect(page.getByLabel('Stale distances')).toBeVisible();
   await page.getByRole('link', { name: /Pull/ }).click();
   await expect(page.getByRole('note').filter({ hasText: 'A, B were measured before the lens was changed' })).toBeVisible();
   await fill(page, 'mark-A', '3.05');
   await expect(page.getByRole('note').filter({ hasText: 'B was measured before' })).toBeVisible();
-  await page.getByRole('button', { name: 'It still holds' }).click();
+  await page.getByRole('button', { name: 'It is still right' }).click();
   await expect(page.getByRole('note').filter({ hasText: 'measured before' })).toHaveCount(0);
   await heron.expectSaved();
   await page.reload();
@@ -104,22 +104,22 @@ test('the ring: dragged, turned by keys, typed; points that make no ring are nam
   await heron.drag(page.locator('.ring-drawing .ring-figure').first(), 60, 40);
   await expect(ring).not.toHaveAttribute('aria-valuetext', /^1\.99 m at /);
   await fill(page, 'ring-distance', '0.1');
-  await expect(page.getByRole('alert')).toContainText('outside what the ring reaches');
+  await expect(page.getByRole('alert')).toContainText('outside the range of the ring');
   await page.getByTestId('ring-distance').press('Escape');
 
   await page.getByRole('radio', { name: 'Scale of the ring' }).click();
   const add = page.getByRole('button', { name: 'Add a point' });
   await add.click();
-  await expect(page.getByText('there is 1 point: at least 2 points of the scale')).toHaveCount(0);
-  await expect(page.getByText('The ring stays as it was until these points make one.')).toBeVisible();
+  await expect(page.getByText('There is only 1 scale point. Needed: at least 2')).toHaveCount(0);
+  await expect(page.getByText('The ring is unchanged until these points make a scale.')).toBeVisible();
   for (let more = 0; more < 3; more++) await add.click();
-  await expect(page.getByText('The ring stays as it was')).toHaveCount(0);
+  await expect(page.getByText('The ring is unchanged so far')).toHaveCount(0);
   await expect(page.getByRole('heading', { name: 'Scale · 4 points' })).toBeVisible();
   await fill(page, 'point-reading-1', '900');
-  await expect(page.locator('.scale-why')).toContainText('900° turns back against its neighbours: an angle between');
+  await expect(page.locator('.scale-why')).toContainText('900° turns back against its neighbours. Needed: an angle between');
   await expect(page.locator('.ring-pip.is-off')).toHaveCount(1);
   await saved(page);
-  await page.getByRole('button', { name: 'Give them up' }).click();
+  await page.getByRole('button', { name: 'Discard them' }).click();
   await expect(page.locator('.ring-pip.is-off')).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo: add a scale point' }).click();
   await expect(page.getByRole('heading', { name: 'Scale · 3 points' })).toBeVisible();
@@ -134,13 +134,13 @@ test('a scale from a file: read where it is sure, else named by line and column,
   await expect(page.getByRole('heading', { name: 'Scale · 4 points' })).toBeVisible();
   await expect(page.getByTestId('point-reading-1')).toHaveValue('80.5');
   for (const [name, text, said] of [
-    ['commas.csv', 'distance m,ring deg\n2,4,95\n', 'line 2 it has 3 cells and the heading 2'],
-    ['bare.csv', '3,80\n2,120\n', 'line 1 there is no heading'],
-    ['units.csv', 'distance,ring deg\n3,80\n', 'line 2, distance “3” does not say its unit'],
+    ['commas.csv', 'distance m,ring deg\n2,4,95\n', 'line 2 This line has 3 cells, the heading 2'],
+    ['bare.csv', '3,80\n2,120\n', 'line 1 There is no heading'],
+    ['units.csv', 'distance,ring deg\n3,80\n', 'line 2, distance “3” has no unit'],
     [
       'huge.csv',
       `distance m,deg\n${Array.from({ length: 100_000 }, (_, k) => `${1 + k / 100},${k}`).join('\n')}`,
-      'the file has 100000 points',
+      'There are 100000 scale points',
     ],
   ] as const) {
     await read(name, text);
@@ -155,14 +155,14 @@ test('a scale from a file: read where it is sure, else named by line and column,
 test('a ring that answers by speed takes no marks, and says why', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
   await pick(page, 'Lens', 'Stills zoom 24–70 mm f/2.8');
-  await expect(page.getByRole('note').filter({ hasText: 'This ring answers by how fast it is turned' })).toBeVisible();
+  await expect(page.getByRole('note').filter({ hasText: 'This ring answers to the speed of turning' })).toBeVisible();
   await page.getByRole('link', { name: /Pull/ }).click();
-  await expect(page.locator('.mark-ring').first()).toHaveText('no ring mark');
-  await expect(page.getByRole('note').filter({ hasText: 'No ring mark and no end stop holds' })).toBeVisible();
+  await expect(page.locator('.mark-ring').first()).toHaveText('the ring is beyond its scale');
+  await expect(page.getByRole('note').filter({ hasText: 'No ring mark and no hard stop holds' })).toBeVisible();
   await heron.open('/kit/lenses');
   await page.getByRole('link', { name: /^Stills zoom/ }).click();
   await page.getByRole('radio', { name: 'Scale of the ring' }).click();
-  await expect(page.getByText('A ring that answers by speed has no scale to read')).toBeVisible();
+  await expect(page.getByText('A ring that answers to speed has no scale')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Calibrate step by step' })).toHaveCount(0);
 });
 
@@ -170,24 +170,24 @@ test('a camera is tried out step by step, and an answer falls due with other sof
   await heron.open('/kit/cameras');
   await page.getByRole('button', { name: 'New camera' }).click();
   await fill(page, 'kit-name', 'Tried body');
-  await page.getByRole('button', { name: 'Try it out step by step' }).click();
+  await page.getByRole('button', { name: 'Test step by step' }).click();
   await expect(page.getByRole('heading', { name: 'Can the picture be magnified to judge focus?' })).toBeVisible();
   await page.keyboard.press('y');
-  await expect(page.getByRole('heading', { name: 'Can sharp edges be outlined?' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Can the camera outline sharp edges (peaking)?' })).toBeVisible();
   await page.keyboard.press('x');
   await page.keyboard.press('s');
-  await page.getByRole('button', { name: 'Stop here; what was answered is kept' }).click();
+  await page.getByRole('button', { name: 'Stop here; answers are kept' }).click();
   await expect(page.getByRole('button', { name: 'Magnify on Rear screen: yes', exact: true })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Outlines on Rear screen: no', exact: true })).toBeVisible();
-  await expect(page.getByText('2 of 9 tried out.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Peaking on Rear screen: no', exact: true })).toBeVisible();
+  await expect(page.getByText('2 of 9 tested.')).toBeVisible();
   await page.getByLabel('software').fill('2.0');
   await page.getByLabel('software').press('Enter');
-  await expect(page.getByText('2 to be tried again: 2 with other software.')).toBeVisible();
-  await page.getByRole('button', { name: 'Outlines on Rear screen: no, to be tried again' }).click();
-  await expect(page.getByRole('button', { name: 'Outlines on Rear screen: untested', exact: true })).toBeVisible();
+  await expect(page.getByText('2 to test again: 2 with other software.')).toBeVisible();
+  await page.getByRole('button', { name: 'Peaking on Rear screen: no, test again' }).click();
+  await expect(page.getByRole('button', { name: 'Peaking on Rear screen: untested', exact: true })).toBeVisible();
   await saved(page);
   await page.reload();
-  await expect(page.getByRole('button', { name: 'Magnify on Rear screen: yes, to be tried again' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Magnify on Rear screen: yes, test again' })).toBeVisible();
 });
 
 test('wheels are held against each other, a rig says what is missing', async ({ heron, page }) => {
@@ -200,18 +200,18 @@ test('wheels are held against each other, a rig says what is missing', async ({ 
   await page.getByLabel('from', { exact: true }).fill('inf');
   await page.getByLabel('from', { exact: true }).press('Enter');
   await expect(page.getByRole('row', { name: /gear 1\.6 \(2\)/ })).toContainText(/\d grips/);
-  await expect(page.locator('.sentence')).toContainText('new grip');
+  await expect(page.locator('.sentence')).toContainText('1 regrip');
   await page.getByRole('button', { name: 'Delete this wheel' }).click();
-  await expect(page.getByText('is deleted. Shots that took it keep what they took.')).toBeVisible();
-  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(page.getByText('was deleted. Shots that used it keep their copies.')).toBeVisible();
+  await page.getByRole('button', { name: 'Restore' }).click();
   await expect(page.getByTestId('kit-name')).toHaveValue('Hand wheel, gear 1.6 (2)');
 
   await heron.open('/kit/rigs');
   await page.getByRole('link', { name: /^Stabiliser/ }).click();
   await expect(page.getByText('1 of 6 parts missing:')).toBeVisible();
   await page.getByRole('checkbox', { name: 'batteries' }).check();
-  await expect(page.getByText('Complete: all 6 parts are there.')).toBeVisible();
-  await page.getByRole('button', { name: 'Undo: batteries is there' }).click();
+  await expect(page.getByText('Complete: all 6 parts are here.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo: batteries here' }).click();
   await expect(page.getByText('1 of 6 parts missing:')).toBeVisible();
 });
 
@@ -220,10 +220,10 @@ test('the whole kit as a file and back; a table of lenses; a file with a fault',
   const kit = await heron.api<object>('get', 'kit/export');
   const readFile = async (name: string, text: string) => {
     await page.getByRole('button', { name: 'Files' }).click();
-    await chooseFile(page, () => page.getByRole('menuitem', { name: 'Read a file of kit…' }).click(), name, text);
+    await chooseFile(page, () => page.getByRole('menuitem', { name: 'Import a kit file…' }).click(), name, text);
   };
   await readFile('kit.json', JSON.stringify(kit));
-  await expect(page.getByText(/^0 items read from kit\.json\. \d+ were there already\.$/)).toBeVisible();
+  await expect(page.getByText(/^0 items read from kit\.json\. \d+ were already there\.$/)).toBeVisible();
   await readFile('lenses.csv', 'name,focal length mm,widest stop,close focus mm\nTable 24,24,T2.2,0.28m\nTable 40,40,2.2,400\n');
   await expect(page.getByText('2 items read from lenses.csv.')).toBeVisible();
   await page.getByTestId('kit-search').fill('table 40');
@@ -232,10 +232,10 @@ test('the whole kit as a file and back; a table of lenses; a file with a fault',
   await expect(page.getByTestId('kit-focal-length')).toHaveValue('40');
   await readFile('wrong.csv', 'name,focal length mm,widest stop,close focus mm\nGood,24,2,280\nBad,twenty,2,280\n');
   await expect(page.locator('.problem-list')).toContainText(
-    "line 3, focal length mm “twenty” can't be read as a number. Needed: a plain number.",
+    "line 3, focal length mm “twenty” can't be read as a number. Needed: a number with a decimal point.",
   );
   await page.getByTestId('kit-search').fill('good');
-  await expect(page.getByText('None has “good” in its name or figures.')).toBeVisible();
+  await expect(page.getByText('No match for “good”.')).toBeVisible();
 });
 
 test('two people change one lens: neither is overwritten, and the server may go away meanwhile', async ({
@@ -261,7 +261,7 @@ test('two people change one lens: neither is overwritten, and the server may go 
   await server.stop();
   await page.getByLabel('notes').fill('while it was away');
   await page.getByLabel('notes').press('Enter');
-  await expect(page.getByText('Server away: kept while this page is open')).toBeVisible();
+  await expect(page.getByText('Kept here: no server')).toBeVisible();
   await server.start();
   await saved(page);
   expect((await heron.api<{ item: { notes: string } }>('get', `kit/lenses/${id}`)).item.notes).toBe('while it was away');

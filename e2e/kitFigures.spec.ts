@@ -27,28 +27,28 @@ const item = async (heron: Logo, kind: string, id: string) =>
 test('every figure of a lens is kept; what can’t be is said, and nothing is lost', async ({ heron, page }) => {
   const id = await newItem(heron, 'lenses', 'New lens');
   await type(page, 'focal length', '24');
-  await type(page, 'longest, of a zoom', '70');
+  await type(page, 'longest focal length', '70');
   await type(page, 'close focus', '0.38');
-  await type(page, 'principal planes apart', '12');
-  await pick(page, 'engraved in', 'f (geometry)');
+  await type(page, 'distance between principal planes', '12');
+  await pick(page, 'engraved in', 'f-numbers');
   await type(page, 'widest, at the short end', '2,8');
   await type(page, 'widest, at the long end', '4');
   await type(page, 'narrowest', '16');
-  await type(page, 'light let through', '80');
+  await type(page, 'transmittance', '80');
   await type(page, 'throw', '150');
-  await pick(page, 'for nearer it turns', 'anticlockwise');
-  await pick(page, 'it answers', 'in steps');
+  await pick(page, 'nearer turns', 'anticlockwise');
+  await pick(page, 'ring response', 'in steps');
   await type(page, 'presses from end to end', '320');
   await type(page, 'squeeze', '1.33');
-  await type(page, 'breathing, ∞ to near', '-2.5');
-  await page.getByRole('checkbox', { name: 'tells the camera' }).check();
-  await type(page, 'tried by', 'Maren');
-  await pick(page, 'while it zooms it', 'loses its focus');
-  await expect(page.getByText(/tried on \d{4}-\d\d-\d\d by Maren/)).toBeVisible();
-  await page.getByRole('button', { name: 'not known: give it' }).first().click();
-  await type(page, 'front', '82');
-  await type(page, 'gear or grip ring', 'pitch 0.8, 130 teeth');
-  await page.getByRole('checkbox', { name: 'hired, not owned' }).check();
+  await type(page, 'breathing, ∞ to close focus', '-2.5');
+  await page.getByRole('checkbox', { name: 'sends focal length' }).check();
+  await type(page, 'tested by', 'Maren');
+  await pick(page, 'focus while zooming', 'loses focus');
+  await expect(page.getByText(/tested on \d{4}-\d\d-\d\d by Maren/)).toBeVisible();
+  await page.getByRole('button', { name: 'unknown: set it' }).first().click();
+  await type(page, 'front diameter', '82');
+  await type(page, 'gear on the ring', 'pitch 0.8, 130 teeth');
+  await page.getByRole('checkbox', { name: 'hired' }).check();
   await type(page, 'notes', 'in the blue case');
   await saved(page);
   expect(await item(heron, 'lenses', id)).toMatchObject({
@@ -78,19 +78,19 @@ test('every figure of a lens is kept; what can’t be is said, and nothing is lo
     },
   });
   for (const [label, typed, said] of [
-    ['close focus', '0.1', 'is not within four focal lengths and 20 m. Type 0.292 m or more.'],
-    ['throw', '9000', '9000 does not fit. Type a number from 10 to 1440.'],
-    ['narrowest', '2', '2 does not fit. Type a number from 4 to 64.'],
-    ['squeeze', 'much', "“much” can't be read as a number. Type a number from 1 to 2."],
+    ['close focus', '0.1', 'is outside four focal lengths to 20 m. Type 0.292 m or more.'],
+    ['throw', '9000', '“9000” is out of range. Type a number from 10 to 1440.'],
+    ['narrowest', '2', '“2” is out of range. Type a number from 4 to 64.'],
+    ['squeeze', 'much', '“much” is not a number. Type a number from 1 to 2.'],
   ] as const) {
     await type(page, label, typed);
     await expect(page.getByRole('alert')).toContainText(said);
     await page.locator('.side').getByLabel(label, { exact: true }).press('Escape');
     await expect(page.getByRole('alert')).toHaveCount(0);
   }
-  await page.getByRole('button', { name: 'front: not known' }).click();
-  await page.getByRole('button', { name: 'Undo: change the front' }).click();
-  await expect(page.locator('.side').getByLabel('front', { exact: true })).toHaveValue('82');
+  await page.getByRole('button', { name: 'front diameter: unknown' }).click();
+  await page.getByRole('button', { name: 'Undo: change the front diameter' }).click();
+  await expect(page.locator('.side').getByLabel('front diameter', { exact: true })).toHaveValue('82');
 });
 
 test('every figure of a camera is kept, and what it was tried out to do goes with its displays and modes', async ({
@@ -99,7 +99,7 @@ test('every figure of a camera is kept, and what it was tried out to do goes wit
 }) => {
   const id = await newItem(heron, 'cameras', 'New camera');
   await type(page, 'software', '7.1');
-  await type(page, 'try again after', '0');
+  await type(page, 'test again after', '0');
   await expect(page.getByText('never', { exact: true })).toBeVisible();
   await type(page, 'mode', 'Open gate');
   await page.getByRole('combobox', { name: 'Format of Open gate' }).click();
@@ -107,16 +107,16 @@ test('every figure of a camera is kept, and what it was tried out to do goes wit
   await type(page, 'fastest', '48');
   await page.getByRole('button', { name: 'Add a mode' }).click();
   await expect(page.locator('.kit-part')).toHaveCount(2);
-  await page.getByRole('button', { name: 'Add a strength' }).click();
-  await type(page, 'cuts away', '12.5');
-  await type(page, 'frames a second', '50 25 24 25');
-  await expect(page.getByLabel('frames a second')).toHaveValue('24  25  50');
-  await type(page, 'frames a second', '24 fast');
-  await expect(page.getByRole('alert')).toContainText('“fast” does not fit. Type numbers from 1 to 1000 with blanks between');
-  await page.getByLabel('frames a second').press('Escape');
+  await page.getByRole('button', { name: 'Add a level' }).click();
+  await type(page, 'crops', '12.5');
+  await type(page, 'frame rates', '50 25 24 25');
+  await expect(page.getByLabel('frame rates', { exact: true })).toHaveValue('24  25  50');
+  await type(page, 'frame rates', '24 fast');
+  await expect(page.getByRole('alert')).toContainText('“fast” is out of range. Type numbers from 1 to 1000 with spaces between');
+  await page.getByLabel('frame rates', { exact: true }).press('Escape');
   await type(page, 'base ISO', '400 2500');
-  await page.getByRole('button', { name: 'not known: give it' }).click();
-  await type(page, 'automatic focus looks in the middle', '60');
+  await page.getByRole('button', { name: 'unknown: set it' }).click();
+  await type(page, 'autofocus area', '60');
   await page.getByRole('button', { name: 'Add a display' }).click();
   await page.getByRole('button', { name: 'Monochrome on Finder: untested' }).click();
   await expect(page.getByRole('button', { name: 'Monochrome on Finder: yes', exact: true })).toBeVisible();
@@ -135,25 +135,25 @@ test('every figure of a camera is kept, and what it was tried out to do goes wit
     tests: [{ aid: 'monochrome', display: 'Loupe', works: true, software: '7.1' }],
   });
   await page.getByRole('button', { name: 'Remove Loupe' }).click();
-  await page.getByRole('button', { name: 'Remove this mode' }).last().click();
+  await page.getByRole('button', { name: 'Delete this mode' }).last().click();
   await page.getByRole('button', { name: 'Remove standard' }).click();
   await saved(page);
   expect(await item(heron, 'cameras', id)).toMatchObject({ displays: ['Rear screen'], tests: [], steadying: [] });
-  await page.getByRole('button', { name: 'Undo: remove a steadying' }).click();
-  await page.getByRole('button', { name: 'Undo: remove a mode' }).click();
+  await page.getByRole('button', { name: 'Undo: delete a steadying level' }).click();
+  await page.getByRole('button', { name: 'Undo: delete a mode' }).click();
   await expect(page.locator('.kit-part')).toHaveCount(2);
 });
 
 test('every figure of a wheel and of a rig is kept', async ({ heron, page }) => {
   const wheelId = await newItem(heron, 'wheels', 'New wheel');
-  await pick(page, 'it is a', 'motor');
-  await type(page, 'turns to one of the ring', '1.25');
-  await pick(page, 'it turns', 'against it');
-  await type(page, 'marking disc across', '62');
-  await type(page, 'a hand turns it in one go', '200');
-  await page.getByRole('button', { name: 'not known: give it' }).click();
-  await type(page, 'follows at most', '480');
-  await page.getByRole('checkbox', { name: 'two end stops can be set' }).check();
+  await pick(page, 'kind', 'motor');
+  await type(page, 'turns per turn of the ring', '1.25');
+  await pick(page, 'direction', 'opposite to it');
+  await type(page, 'diameter of the marking disc', '62');
+  await type(page, 'comfortable turn of a hand', '200');
+  await page.getByRole('button', { name: 'unknown: set it' }).click();
+  await type(page, 'top speed', '480');
+  await page.getByRole('checkbox', { name: 'two hard stops can be set' }).check();
   await saved(page);
   expect(await item(heron, 'wheels', wheelId)).toMatchObject({
     kind: 'motor',
@@ -165,19 +165,19 @@ test('every figure of a wheel and of a rig is kept', async ({ heron, page }) => 
     hasEndStops: true,
   });
   const rigId = await newItem(heron, 'rigs', 'New rig');
-  await pick(page, 'carried by', 'crane');
-  await pick(page, 'who pulls', 'a puller at the camera');
+  await pick(page, 'support', 'crane');
+  await pick(page, 'who pulls', 'a focus puller at the camera');
   await expect(page.getByRole('note').filter({ hasText: 'Nobody reaches the ring on a crane while it moves' })).toBeVisible();
   await expect(page.getByRole('note').filter({ hasText: 'licensed people' })).toContainText(
     'no distance here is a safety distance',
   );
-  await page.getByRole('button', { name: /^Add what this support usually takes/ }).click();
+  await page.getByRole('button', { name: /^Usual parts for this support/ }).click();
   await page.getByLabel('another part').fill('sandbags');
   await page.getByLabel('another part').press('Enter');
   await page.getByRole('checkbox', { name: 'sandbags' }).check();
-  await page.getByRole('button', { name: 'Take head off the list' }).click();
-  await type(page, 'focus is judged on', 'Puller’s monitor');
-  await page.getByRole('checkbox', { name: 'the display is on a cable' }).check();
+  await page.getByRole('button', { name: 'Remove head from the list' }).click();
+  await type(page, 'display to judge focus', 'Puller’s monitor');
+  await page.getByRole('checkbox', { name: 'change the cable of the display' }).check();
   await expect(page.getByRole('note').filter({ hasText: 'tape it down' })).toBeVisible();
   await saved(page);
   const rig = await item(heron, 'rigs', rigId);

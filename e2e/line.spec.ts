@@ -3,24 +3,24 @@ import { expect, test } from './heron';
 test('a pull goes on with someone who walks; led otherwise it is soft, and says so', async ({ heron, page }) => {
   await heron.openCopy('4B');
   await page.getByTestId('move-end-pull-1').focus();
-  const side = page.getByLabel('Marks, and what is selected');
+  const side = page.getByLabel('Selection and marks');
   await side.getByLabel('goes to', { exact: true }).click();
-  await page.getByTitle('goes on with Ines').click();
+  await page.getByTitle('follow Ines').click();
   await expect(side.getByRole('heading', { name: 'The pull to Ines' })).toBeVisible();
-  await side.getByLabel('leads by').fill('-1');
-  await side.getByLabel('leads by').press('Enter');
-  await expect(page.getByRole('button', { name: 'Undo: aim the pull', exact: true })).toBeEnabled();
-  await side.getByLabel('turns', { exact: true }).click();
+  await side.getByLabel('lead').fill('-1');
+  await side.getByLabel('lead').press('Enter');
+  await expect(page.getByRole('button', { name: 'Undo: change the target of the pull', exact: true })).toBeEnabled();
+  await side.getByLabel('motion', { exact: true }).click();
   await page.getByTitle('gentle landing').click();
-  await side.getByLabel('set off by').click();
-  await page.getByTitle('a hand').click();
-  await side.getByLabel('counted in before').fill('2.5');
-  await side.getByLabel('counted in before').press('Enter');
+  await side.getByLabel('cue', { exact: true }).click();
+  await page.getByTitle('a hand signal').click();
+  await side.getByLabel('count-in').fill('2.5');
+  await side.getByLabel('count-in').press('Enter');
   await heron.expectSaved();
   await page.reload();
   await page.getByTestId('move-end-pull-1').focus();
-  await expect(side.getByLabel('leads by')).toHaveValue('-1');
-  await expect(side.getByLabel('counted in before')).toHaveValue('2.5');
+  await expect(side.getByLabel('lead')).toHaveValue('-1');
+  await expect(side.getByLabel('count-in')).toHaveValue('2.5');
   await expect(
     side.locator('.ant-select-selection-item, .ant-select-content').filter({ hasText: 'gentle landing' }),
   ).toBeVisible();
@@ -28,8 +28,8 @@ test('a pull goes on with someone who walks; led otherwise it is soft, and says 
 
 test('the line starts soft: a blur in percent of the width, and the viewfinder draws as much', async ({ heron, page }) => {
   await heron.openCopy('9C');
-  const side = page.getByLabel('Marks, and what is selected');
-  await side.getByLabel('line starts at').click();
+  const side = page.getByLabel('Selection and marks');
+  await side.getByLabel('focus starts at').click();
   await page.getByTitle('to a blur').click();
   await side.getByLabel('blur, of the width').fill('3');
   await side.getByLabel('blur, of the width').press('Enter');
@@ -65,15 +65,15 @@ test('outlines are drawn where they are wanted, and stay as they were set', asyn
       return count;
     });
   await expect.poll(whites).toBe(0);
-  await page.getByRole('button', { name: 'Outlines' }).click();
+  await page.getByRole('button', { name: 'Peaking' }).click();
   await expect.poll(whites).toBeGreaterThan(20);
   const some = await whites();
-  const strength = page.getByRole('slider', { name: 'Strength of the outlines' });
+  const strength = page.getByRole('slider', { name: 'Strength of the peaking' });
   for (let press = 0; press < 6; press++) await strength.press('ArrowRight');
   await expect.poll(whites).toBeGreaterThan(some);
   await page.getByRole('button', { name: 'Magnify' }).click();
   await page.reload();
-  await expect(page.getByRole('button', { name: 'Outlines' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('button', { name: 'Peaking' })).toHaveAttribute('aria-pressed', 'true');
 });
 
 test('the time is drawn larger around the playhead, moved along, and fitted in again; drags snap to what happens', async ({
@@ -90,7 +90,7 @@ test('the time is drawn larger around the playhead, moved along, and fitted in a
   await expect(start).toHaveAttribute('aria-valuenow', '4');
   await page.keyboard.press('Escape');
   for (let press = 0; press < 3; press++) await page.keyboard.press('+');
-  const shown = page.getByRole('slider', { name: 'Stretch of the shot that is shown' });
+  const shown = page.getByRole('slider', { name: 'Part of the shot that is shown' });
   await expect(shown).toHaveAttribute('aria-valuetext', /^0\.0 s to 2\.\d s$/);
   await expect(start).toHaveCount(0);
   await shown.press('ArrowRight');
@@ -112,11 +112,11 @@ test('a course is laid and bent point by point; where nothing keeps everyone, wh
 }) => {
   await heron.openCopy('4B');
   await page.keyboard.press('l');
-  await page.getByRole('button', { name: /^As still as it goes/ }).click();
+  await page.getByRole('button', { name: /^Follow/ }).click();
   await expect(heron.verdict).toContainText('Sharp for all 8.4 s that must be.');
   const point = page.getByTestId('course-1');
   await point.press('Shift+ArrowDown');
-  await expect(page.getByRole('button', { name: 'Undo: bend the course', exact: true })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Undo: change the course', exact: true })).toBeEnabled();
   await heron.drag(point, 40, 0);
   await expect(point).not.toHaveAttribute('aria-valuetext', '4.0 s');
 
@@ -125,12 +125,14 @@ test('a course is laid and bent point by point; where nothing keeps everyone, wh
   await page.getByRole('textbox', { name: 'until' }).fill('7');
   await page.getByRole('textbox', { name: 'until' }).press('Enter');
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Lay the line L', exact: true }).click();
-  await expect(page.getByRole('note').filter({ hasText: 'no setting of the ring keeps' })).toContainText('From 5.4 s');
-  const changes = page.getByRole('group', { name: 'What would let a line keep everything' });
-  await changes.getByRole('button', { name: /asked for .* s (later|less long)/ }).click();
+  await page.getByRole('button', { name: 'Work out the pulls L', exact: true }).click();
+  await expect(page.getByRole('note').filter({ hasText: 'no focus distance keeps everything sharp' })).toContainText(
+    'From 5.4 s',
+  );
+  const changes = page.getByRole('group', { name: 'Changes that make everything sharp' });
+  await changes.getByRole('button', { name: /(must be sharp .* later|may go soft .* sooner)/ }).click();
   await expect(changes).toHaveCount(0);
-  await expect(page.getByRole('button', { name: /^As still as it goes/ })).toContainText('sharp for all');
+  await expect(page.getByRole('button', { name: /^Follow/ })).toContainText('sharp for all');
 });
 
 test('a line that takes its time can be given up', async ({ heron, page }) => {
@@ -147,5 +149,5 @@ test('a line that takes its time can be given up', async ({ heron, page }) => {
   await page.keyboard.press('l');
   await page.getByRole('button', { name: 'Cancel', exact: true }).click();
   await expect(page.getByText(/of 4 ways tried/)).toHaveCount(0);
-  await expect(page.getByRole('button', { name: 'Lay the line L', exact: true })).toHaveAttribute('aria-expanded', 'false');
+  await expect(page.getByRole('button', { name: 'Work out the pulls L', exact: true })).toHaveAttribute('aria-expanded', 'false');
 });

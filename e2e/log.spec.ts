@@ -34,7 +34,7 @@ test('the log of a production: paged, searched, narrowed and in another order, a
 }) => {
   const { productionId } = await withTakes(heron);
   await page.getByRole('link', { name: 'Log' }).click();
-  await expect(page.getByTestId('log-sentence')).toHaveText('60 takes, 40 to use: 67 %.');
+  await expect(page.getByTestId('log-sentence')).toHaveText('60 takes, 40 usable: 67 %.');
   await expect(rows(page)).toHaveCount(50);
   await page.getByTitle('2', { exact: true }).click();
   await expect(rows(page)).toHaveCount(10);
@@ -48,15 +48,15 @@ test('the log of a production: paged, searched, narrowed and in another order, a
   await page.getByRole('checkbox', { name: 'circled' }).click();
   await page.getByRole('combobox', { name: 'fault' }).click();
   await page.getByTitle('overshot', { exact: true }).click();
-  await expect(page.getByText('No take is like that.')).toBeVisible();
+  await expect(page.getByText('No take matches.')).toBeVisible();
   await heron.open(`/productions/${productionId}/takes?puller=Ines&order=oldest`);
   await expect(rows(page)).toHaveCount(30);
   await expect(rows(page).first()).toContainText('1 Mar');
   // statistics
-  const told = page.getByRole('complementary', { name: 'What takes tell' });
-  await expect(told).toContainText(/by who pulled.*Bohdan.*67 %.*30.*Ines.*67 %.*30/s);
+  const told = page.getByRole('complementary', { name: 'What the takes show' });
+  await expect(told).toContainText(/by puller.*Bohdan.*67 %.*30.*Ines.*67 %.*30/s);
   await expect(told.getByRole('img', { name: /predicted.*over 60 takes/ })).toBeVisible();
-  await expect(told).toContainText('pulls 0.25 s late, give or take 0.11 s (60 measured)');
+  await expect(told).toContainText('pulls 0.25 s late, spread 0.11 s (60 measured)');
   await rows(page).first().getByRole('link').click();
   await expect(page).toHaveURL(/\/shots\/.*\/takes$/);
 });
@@ -78,7 +78,7 @@ test('takes leave as CSV and come back into another production without loss; a f
   const read = async (name: string, content: string) => {
     const [chooser] = await Promise.all([
       page.waitForEvent('filechooser'),
-      page.getByRole('button', { name: 'Read takes …' }).click(),
+      page.getByRole('button', { name: 'Import takes …' }).click(),
     ]);
     await chooser.setFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(content) });
   };
@@ -86,7 +86,7 @@ test('takes leave as CSV and come back into another production without loss; a f
   await expect(page.getByText("can't be read as a number")).toBeVisible();
   await page.getByRole('button', { name: 'Close' }).click();
   await read('takes.csv', foreign);
-  await expect(page.getByText('6 takes read')).toBeVisible();
+  await expect(page.getByText('6 takes imported')).toBeVisible();
   const list = page.getByRole('list', { name: 'Takes, the latest first' });
   await expect(list.locator('> li')).toHaveCount(6);
   await read('takes.csv', foreign);
@@ -102,35 +102,35 @@ test('what takes showed is reckoned with by one press; how long it shall be on t
 }) => {
   const { shotId } = await withTakes(heron, 8);
   await page.keyboard.press('7');
-  const side = page.getByRole('complementary', { name: 'What to do otherwise' });
+  const side = page.getByRole('complementary', { name: 'What to change' });
   await expect(side).toContainText('(8 measured)');
-  await side.getByRole('button', { name: 'Reckon with it' }).click();
-  await expect(side).toContainText('The plan reckons with it.');
+  await side.getByRole('button', { name: 'Use them in the plan' }).click();
+  await expect(side).toContainText('The plan uses them.');
   await heron.expectSaved();
   const { plan } = await heron.api<{ plan: ShotPlan }>('get', `shots/${shotId}`);
   expect(plan.focusTrack.pulls[0]!.cueSigmaS).toBeCloseTo(0.12, 2);
   expect(plan).toEqual(changePull(plan, plan.focusTrack.pulls[0]!.id, {}));
   await expect(page.getByTestId('go-again')).toContainText('Move on');
-  await side.getByLabel('wanted in one go, s').fill('500');
-  await side.getByLabel('wanted in one go, s').press('Enter');
+  await side.getByLabel('wanted on screen without a cut, s').fill('500');
+  await side.getByLabel('wanted on screen without a cut, s').press('Enter');
   await expect(page.getByTestId('go-again')).toContainText(/Go again for length|Change something first/);
 });
 
 test('lens data is read as the track of a take, and a wrong file says where it is wrong', async ({ heron, page }) => {
   await withTakes(heron, 1);
   await page.keyboard.press('7');
-  await page.getByRole('button', { name: 'Look at take 1' }).click();
+  await page.getByRole('button', { name: 'Check take 1' }).click();
   const read = async (content: string) => {
     const [chooser] = await Promise.all([
       page.waitForEvent('filechooser'),
-      page.getByRole('button', { name: 'Read lens data …' }).click(),
+      page.getByRole('button', { name: 'Import lens data …' }).click(),
     ]);
     await chooser.setFiles({ name: 'lens.csv', mimeType: 'text/csv', buffer: Buffer.from(content) });
   };
   await read('time,distance m\n0,2.9\nsoon,2.9');
   await expect(page.getByText('line 3, time')).toBeVisible();
   await read(`time,distance m\n${Array.from({ length: 20 }, (_, k) => `${k / 2},3`).join('\n')}`);
-  await expect(page.getByRole('img', { name: 'Plan and take, one over the other' })).toBeVisible();
+  await expect(page.getByRole('img', { name: 'Plan and take over time' })).toBeVisible();
 });
 
 test('a production without takes says what to do', async ({ heron, page }) => {

@@ -22,7 +22,7 @@ const SCREENS: readonly { readonly name: string; readonly open: (heron: Logo) =>
       await heron.page.getByTestId('move-start-pull-1').click();
     },
   },
-  ...['What would help most', 'What is wanted, and the day'].map((fold) => ({
+  ...['What would help most', 'Goals and schedule'].map((fold) => ({
     name: `stop, ${fold.toLowerCase()}`,
     open: async (heron: Logo) => {
       await heron.openCopy('9C', 'stop');
@@ -46,7 +46,7 @@ const SCREENS: readonly { readonly name: string; readonly open: (heron: Logo) =>
       await heron.page.getByRole('radio', { name: 'Scale of the ring' }).click();
     },
   },
-  ...['Depth', 'Table', 'Ask', 'Light'].map((view) => ({
+  ...['Depth', 'Table', 'Solve', 'Light'].map((view) => ({
     name: `set-up, ${view}`,
     open: async (heron: Logo) => {
       await heron.openCopy('9A', 'setup');
@@ -99,7 +99,7 @@ const SCREENS: readonly { readonly name: string; readonly open: (heron: Logo) =>
     open: async (heron) => {
       await heron.openCopy('12A', 'floor');
       await heron.page.keyboard.press('Control+a');
-      await expect(heron.page.getByText('7 things held together')).toBeVisible();
+      await expect(heron.page.getByText('7 items selected')).toBeVisible();
     },
   },
   {
@@ -164,7 +164,7 @@ test('the light is remembered, and the keys of a screen are shown by a key', asy
   await expect(heron.verdict).toBeVisible();
   await page.keyboard.press('?');
   const keys = page.getByRole('complementary', { name: 'Keys of this screen' });
-  await expect(keys).toContainText('play and stop');
+  await expect(keys).toContainText('play or pause');
   await keys.press('Escape');
   await expect(keys).toHaveCount(0);
   await page.keyboard.press('1');
@@ -189,8 +189,8 @@ test('long names do not break the screens', async ({ heron, page }) => {
   const { shotId } = await heron.openCopy('4B');
   const long = 'Wilhelmina Featherstonehaugh-Cholmondeley, third apprentice at the great furnace';
   await page.getByRole('button', { name: 'Select mark A, Old Tam' }).click();
-  await page.getByLabel('who or what').first().fill(long);
-  await page.getByLabel('who or what').first().press('Enter');
+  await page.getByLabel('name').first().fill(long);
+  await page.getByLabel('name').first().press('Enter');
   await page.getByLabel('Title').fill(`${long} ${long}`.slice(0, 120));
   await page.getByLabel('Title').press('Enter');
   await heron.expectSaved();

@@ -14,6 +14,7 @@ export default defineConfig({
   expect: { timeout: 8_000 },
   use: {
     viewport: { width: 1280, height: 800 },
+    actionTimeout: 10_000,
     // recording every test would add a quarter to the total time
     trace: 'on-first-retry',
     launchOptions: {

@@ -70,7 +70,7 @@ test.describe('the server as a process', () => {
     const taken = await runServer({ STILL_HERON_DATA: folder, PORT: String(port) }).ended;
     other.close();
     expect(taken.code).toBe(1);
-    expect(taken.said.trim()).toBe(`Port ${port} is taken. Stop what uses it, or set PORT to another one.`);
+    expect(taken.said.trim()).toBe(`Port ${port} is in use. Stop the program that uses it, or set PORT to another one.`);
     expect(existsSync(join(folder, 'in-use-by'))).toBe(false);
     const none = await runServer({ STILL_HERON_DATA: folder, PORT: 'front' }).ended;
     expect(none.said.trim()).toBe('PORT: got front, need a whole number from 0 to 65535');

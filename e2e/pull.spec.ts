@@ -26,7 +26,7 @@ test('a pull is dragged: whole, by its start, by its landing, and to another dis
   const landing = page.getByTestId('move-end-pull-1');
   await heron.drag(landing, 2, 60);
   await expect(landing).not.toHaveAttribute('aria-valuetext', /5\.40 m/);
-  await expect(page.getByLabel('which', { exact: true })).toBeVisible();
+  await expect(page.getByLabel('distance', { exact: true })).toBeVisible();
   await heron.drag(landing, 0, -58);
   await expect(landing).toHaveAttribute('aria-valuetext', /5\.40 m/);
 });
@@ -64,18 +64,18 @@ test('a pull is typed; what does not fit says what would', async ({ heron, page 
   await page.getByTestId('move-lasts').fill('6');
   await page.getByTestId('move-lasts').press('Enter');
   await expect(page.getByRole('alert')).toContainText(
-    "6.00 s does not fit: the next pull or the shot's end comes then. Type 0.04 to 4.50 s.",
+    '6.00 s is out of range: the next pull, or the end of the shot, comes there. Type 0.04 to 4.50 s.',
   );
   await page.getByTestId('move-lasts').fill('24f');
   await page.getByTestId('move-lasts').press('Enter');
   await expect(page.getByTestId('move-lasts')).toHaveValue('1.00');
-  await page.getByLabel('cue', { exact: true }).fill('she lifts the lantern');
-  await page.getByLabel('cue', { exact: true }).press('Enter');
-  await page.getByRole('button', { name: 'Remove this pull' }).click();
+  await page.getByLabel('words of the cue', { exact: true }).fill('she lifts the lantern');
+  await page.getByLabel('words of the cue', { exact: true }).press('Enter');
+  await page.getByRole('button', { name: 'Delete this pull' }).click();
   await expect(page.getByTestId('move-start-pull-1')).toHaveCount(0);
   await page.keyboard.press('Control+z');
   await page.getByTestId('move-start-pull-1').click();
-  await expect(page.getByLabel('cue', { exact: true })).toHaveValue('she lifts the lantern');
+  await expect(page.getByLabel('words of the cue', { exact: true })).toHaveValue('she lifts the lantern');
 });
 
 test('a rushed pull is on paper only, and the hand’s time can be argued with', async ({ heron, page }) => {
@@ -83,8 +83,8 @@ test('a rushed pull is on paper only, and the hand’s time can be argued with',
   await page.getByTestId('move-start-pull-1').click();
   await page.getByTestId('move-lasts').fill('0.3');
   await page.getByTestId('move-lasts').press('Enter');
-  await expect(heron.verdict).toContainText('On paper only: the pull to B has 0.30 s, and a hand needs 0.73 s.');
-  await page.getByRole('button', { name: 'Least time a hand needs: where it comes from' }).focus();
+  await expect(heron.verdict).toContainText('Too hard: the pull to B has 0.30 s, and a hand needs 0.73 s.');
+  await page.getByRole('button', { name: 'Time that a hand needs: how it is computed' }).focus();
   await expect(page.getByRole('tooltip').filter({ hasText: 'bits' })).toContainText('0.15 s + 0.22 s × 2.64 bits');
 });
 
@@ -129,10 +129,10 @@ test('marks and beats are dragged and nudged', async ({ heron, page }) => {
   await expect(heron.verdict).toContainText('Maren is up to');
   await expect(heron.verdict).toContainText('because the pull to B leaves at 4.0 s');
   await until.press('Shift+ArrowLeft');
-  await page.getByLabel('at least').fill('50');
-  await page.getByLabel('at least').press('Enter');
-  await expect(page.getByLabel('Marks, and what is selected')).toContainText(/\d\d % kept/);
-  await page.getByRole('button', { name: 'Ask nothing here' }).click();
+  await page.getByLabel('share of the span').fill('50');
+  await page.getByLabel('share of the span').press('Enter');
+  await expect(page.getByLabel('Selection and marks')).toContainText(/\d\d % kept/);
+  await page.getByRole('button', { name: 'Delete this span' }).click();
   await expect(until).toHaveCount(0);
   await expect(heron.verdict).toContainText('Sharp for all 3.4 s that must be.');
 });
@@ -142,12 +142,12 @@ test('someone walks, must be sharp, and is taken out again', async ({ heron, pag
   await page.getByRole('button', { name: 'Select mark A, Old Tam' }).click();
   await page.getByLabel('walks on to').fill('1.4');
   await page.getByRole('button', { name: 'Walk', exact: true }).click();
-  await expect(heron.verdict).toContainText('on the way, and no pull follows');
+  await expect(heron.verdict).toContainText('while walking, and no pull follows');
   await expect(page.getByLabel('arrives')).toHaveValue('4.0');
   await page.getByLabel('leaves').fill('3.5');
   await page.getByLabel('leaves').press('Enter');
   await expect(heron.verdict).toContainText('Soft from 3.');
-  await page.getByRole('button', { name: 'Take out of the shot' }).click();
+  await page.getByRole('button', { name: 'Remove from the shot' }).click();
   await expect(page.getByRole('heading', { name: 'Who must be sharp first?' })).toBeVisible();
 });
 
@@ -170,11 +170,11 @@ test('hand’s axis and plain distance: the band keeps its height on the one, an
   expect(hand.far / hand.near).toBeGreaterThan(0.8);
   expect(hand.far / hand.near).toBeLessThan(1.25);
   await page.keyboard.press('h');
-  await expect(page.getByRole('radio', { name: 'plain distance' })).toBeChecked();
+  await expect(page.getByRole('radio', { name: 'distance' })).toBeChecked();
   const plain = await bandHeights();
   expect(plain.far / plain.near).toBeGreaterThan(2);
   await page.reload();
-  await expect(page.getByRole('radio', { name: 'plain distance' })).toBeChecked();
+  await expect(page.getByRole('radio', { name: 'distance' })).toBeChecked();
 });
 
 test('keys work from wherever the focus is: a handle, a choice, a button', async ({ heron, page }) => {
@@ -183,14 +183,14 @@ test('keys work from wherever the focus is: a handle, a choice, a button', async
   await page.keyboard.press('Delete');
   await expect(page.getByTestId('move-start-pull-1')).toHaveCount(0);
   await expect(heron.verdict).toContainText('Bohdan is up to');
-  await page.getByRole('radio', { name: 'plain distance' }).focus();
+  await page.getByRole('radio', { name: 'distance' }).focus();
   await page.keyboard.press('p');
   await expect(page.getByTestId('move-start-pull-1')).toBeVisible();
   await page.keyboard.press('?');
   await expect(page.getByRole('complementary', { name: 'Keys of this screen' })).toBeVisible();
   await page.keyboard.press('Escape');
-  await page.getByLabel('who or what').fill('p?1');
-  await expect(page.getByLabel('who or what')).toHaveValue('p?1');
+  await page.getByLabel('name').fill('p?1');
+  await expect(page.getByLabel('name')).toHaveValue('p?1');
   await expect(page.getByRole('complementary', { name: 'Keys of this screen' })).toHaveCount(0);
 });
 
@@ -199,7 +199,7 @@ test('a pull goes to a distance of its own, to infinity, and back to a mark', as
   await page.getByTestId('move-end-pull-1').click();
   await page.getByLabel('goes to').click();
   await page.getByTitle('a distance', { exact: true }).click();
-  const which = page.getByLabel('which', { exact: true });
+  const which = page.getByLabel('distance', { exact: true });
   await expect(which).toHaveValue('5.40');
   await which.fill('inf');
   await which.press('Enter');
@@ -215,8 +215,8 @@ test('nobody has to be sharp: it says so, and who must be can be said', async ({
   await heron.openCopy('4A');
   await page.getByRole('slider', { name: 'Old Tam must be sharp from' }).focus();
   await page.keyboard.press('Delete');
-  await expect(heron.verdict).toHaveText('Nobody has to be sharp yet: say who, and when.');
-  await expect(page.getByRole('link', { name: /Pull.*under way/ })).toBeVisible();
+  await expect(heron.verdict).toHaveText('Nothing has to be sharp yet: choose a subject, and when.');
+  await expect(page.getByRole('link', { name: /Pull.*in progress/ })).toBeVisible();
   await page.getByRole('button', { name: 'Select mark A, Old Tam' }).click();
   await page.getByRole('button', { name: 'Must be sharp from 0.0 s' }).click();
   await expect(heron.verdict).toContainText('Sharp for all 2.0 s that must be.');
@@ -226,9 +226,9 @@ test('a mark nearer than the lens focuses is said at the mark, in the step and i
   await heron.openCopy('9C');
   await page.getByTestId('mark-B').fill('0.5');
   await page.getByTestId('mark-B').press('Enter');
-  await expect(page.getByText('nearer than the lens focuses: 0.750 m')).toBeVisible();
-  await expect(page.getByRole('link', { name: /Set-up.*needs a look/ })).toBeVisible();
-  await expect(heron.verdict).toContainText('outside what the ring reaches (0.750 m to ∞)');
+  await expect(page.getByText('closer than the lens can focus: 0.750 m')).toBeVisible();
+  await expect(page.getByRole('link', { name: /Set-up.*check this/ })).toBeVisible();
+  await expect(heron.verdict).toContainText('outside the range of the ring (0.750 m to ∞)');
 });
 
 test('of a mark: its letter, how it was measured and how well, and a note; kept with the shot', async ({ heron, page }) => {
@@ -237,16 +237,16 @@ test('of a mark: its letter, how it was measured and how well, and a note; kept 
   const details = page.getByRole('region', { name: 'Mark B' });
   await details.getByLabel('measured by').click();
   await page.getByTitle('laser', { exact: true }).click();
-  await details.getByLabel('good to about').fill('0.5');
-  await details.getByLabel('good to about').press('Enter');
+  await details.getByLabel('accuracy ±').fill('0.5');
+  await details.getByLabel('accuracy ±').press('Enter');
   await details.getByLabel('note').fill('third step from the top');
   await details.getByLabel('note').press('Enter');
   await details.getByLabel('letter').fill('K');
   await details.getByLabel('letter').press('Enter');
   await expect(page.getByTestId('mark-K')).toHaveValue('5.40');
   await expect(page.getByText('A → K')).toBeVisible();
-  await page.getByRole('button', { name: 'How far they may miss the mark: where it comes from' }).last().focus();
-  await expect(page.getByRole('tooltip').filter({ hasText: 'measured by laser, good to about 5 mm' })).toBeVisible();
+  await page.getByRole('button', { name: 'How the room is computed: how it is computed' }).last().focus();
+  await expect(page.getByRole('tooltip').filter({ hasText: 'measured by laser, accurate to about 5 mm' })).toBeVisible();
   await heron.expectSaved();
   await page.reload();
   await page.getByRole('button', { name: 'Select mark K, Bohdan' }).click();

@@ -60,14 +60,14 @@ test('a whole set-up: rehearsed by taps, rolled with the stand-in wheel, logged,
   const { shotId, productionId, takes } = await openRoll(heron, page);
   await page.getByRole('button', { name: /^Rehearse/ }).click();
   const tap = page.getByTestId('rehearsal-tap');
-  await expect(tap).toContainText('Run 1');
+  await expect(tap).toContainText('run 1');
   await page.keyboard.press('r');
   await expect(tap).toContainText('the pull to B starts');
   await page.waitForTimeout(1400);
   await page.keyboard.press('r');
-  await page.getByRole('button', { name: 'Take these times' }).click();
+  await page.getByRole('button', { name: 'Use these times' }).click();
   await heron.expectSaved();
-  await page.getByRole('button', { name: '← to the roll' }).click();
+  await page.getByRole('button', { name: '← back to the roll' }).click();
   // roll with the pull a second late
   await expect(page.getByTestId('roll-next')).toContainText('B');
   await page.keyboard.press('Space');
@@ -75,7 +75,7 @@ test('a whole set-up: rehearsed by taps, rolled with the stand-in wheel, logged,
   await expect(page.getByTestId('roll-when')).toContainText('in ');
   await page.waitForTimeout(2300);
   await turnToB(page);
-  await expect(page.getByText('The shot is over.')).toBeVisible();
+  await expect(page.getByText('End of the shot.')).toBeVisible();
   await page.keyboard.press('Space');
   const after = page.getByRole('region', { name: 'After the take' });
   await expect(after).toContainText('late at B by');
@@ -93,16 +93,16 @@ test('a whole set-up: rehearsed by taps, rolled with the stand-in wheel, logged,
   await page.waitForTimeout(600);
   await page.keyboard.press('Space');
   await expect(after).toBeVisible();
-  await expect(page.getByRole('complementary', { name: 'What to do otherwise' })).toContainText('late at B');
+  await expect(page.getByRole('complementary', { name: 'What to change' })).toContainText('late at B');
   await page.keyboard.press('x');
   await expect(page.getByRole('button', { name: /Undo: .*late at B/ })).toBeEnabled();
   // roll again with a motor that follows the plan
   await expect(after.getByRole('heading', { name: 'Take 2' })).toBeVisible();
   await page.keyboard.press('t');
   await expect(after).toBeHidden();
-  await page.getByRole('radio', { name: /runs the line by itself/ }).click();
+  await page.getByRole('radio', { name: /runs the focus track by itself/ }).click();
   await page.keyboard.press('Space');
-  await expect(page.getByText('The shot is over.')).toBeVisible();
+  await expect(page.getByText('End of the shot.')).toBeVisible();
   await page.keyboard.press('Space');
   // the pull is hit; the plan itself now leaves Old Tam too early
   await expect(after.getByRole('radiogroup', { name: 'How B was hit' }).getByRole('radio', { name: 'hit' })).toBeChecked();
@@ -118,8 +118,8 @@ test('a whole set-up: rehearsed by taps, rolled with the stand-in wheel, logged,
   expect(report.suggestedFilename()).toContain('4Z');
   const [timeline] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'OTIO' }).click()]);
   expect(timeline.suggestedFilename()).toMatch(/\.otio$/);
-  await page.getByRole('button', { name: 'Look at take 3' }).click();
-  await expect(page.getByRole('img', { name: 'Plan and take, one over the other' })).toBeVisible();
+  await page.getByRole('button', { name: 'Check take 3' }).click();
+  await expect(page.getByRole('img', { name: 'Plan and take over time' })).toBeVisible();
   expect(shotId).not.toBe(productionId);
 });
 
@@ -166,10 +166,10 @@ test('the server is killed in the middle of a take: it goes on, and is whole whe
   await expect(phase(page)).toHaveText('Rolling');
   await page.waitForTimeout(700);
   await server.kill();
-  await expect(page.getByTestId('line-state')).toContainText('the roll goes on here');
-  await expect(page.getByText('The shot is over.')).toBeVisible();
+  await expect(page.getByTestId('line-state')).toContainText('the roll continues here');
+  await expect(page.getByText('End of the shot.')).toBeVisible();
   await page.keyboard.press('Space');
-  await expect(page.getByText('The take is safe on this device')).toBeVisible();
+  await expect(page.getByText('The take is kept on this device')).toBeVisible();
   await server.start();
   await expect(page.getByRole('heading', { name: 'Take 1' })).toBeVisible({ timeout: 15_000 });
   const [take] = await takes();
@@ -225,7 +225,7 @@ test('slow practice is judged, and logs nothing; for one alone only the next cue
   expect(shown).toBeGreaterThan(0.5);
   expect(shown).toBeLessThan(1.6);
   await page.keyboard.press('Space');
-  await expect(page.getByText('Practised at 50 %: no take.')).toBeVisible();
+  await expect(page.getByText('Practice at 50 %: not a take.')).toBeVisible();
   expect(await takes()).toEqual([]);
 });
 
@@ -256,7 +256,7 @@ test('without a line it says where to begin', async ({ heron, page }) => {
     plan: newPlan(),
   });
   await heron.open(`/shots/${id}/roll`);
-  await expect(page.getByText('There is no line to roll yet.')).toBeVisible();
-  await page.getByRole('link', { name: 'Say on Pull' }).click();
+  await expect(page.getByText('There is no focus track to roll yet.')).toBeVisible();
+  await page.getByRole('link', { name: 'Make one in Pull' }).click();
   await expect(page).toHaveURL(/\/pull$/);
 });

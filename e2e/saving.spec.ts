@@ -28,11 +28,11 @@ test('the same shot saved elsewhere: says so, changes nothing, and lets one choo
   await page.getByTestId('mark-B').fill('5');
   await page.getByTestId('mark-B').press('Enter');
   await expect(bar).toContainText('Yours differs in the title and the marks.');
-  await bar.getByRole('button', { name: 'Take theirs' }).click();
+  await bar.getByRole('button', { name: 'Use theirs' }).click();
   await heron.expectSaved();
   await expect(page.getByTestId('mark-B')).toHaveValue('5.40');
   await expect(page.getByLabel('Title')).toHaveValue('Theirs again');
-  await page.getByRole('button', { name: 'Undo: take what was saved elsewhere' }).click();
+  await page.getByRole('button', { name: 'Undo: use the version saved elsewhere' }).click();
   await expect(page.getByTestId('mark-B')).toHaveValue('5.00');
 });
 
@@ -41,7 +41,7 @@ test('the server stops and starts: the edits are kept, said to be, and sent when
   await server.stop();
   await page.getByTestId('mark-B').fill('4.4');
   await page.getByTestId('mark-B').press('Enter');
-  await expect(page.getByText('Kept here, server away')).toBeVisible();
+  await expect(page.getByText('Kept here: no server')).toBeVisible();
   await page.getByTestId('mark-A').fill('2.8');
   await page.getByTestId('mark-A').press('Enter');
   await expect(heron.verdict).toContainText('Maren');
@@ -67,7 +67,7 @@ test('a page closed before the server took an edit sends it at the next visit, w
   await page.route('**/api/shots/*', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()));
   await page.getByTestId('mark-B').fill('4.4');
   await page.getByTestId('mark-B').press('Enter');
-  await expect(page.getByText('Kept here, server away')).toBeVisible();
+  await expect(page.getByText('Kept here: no server')).toBeVisible();
   await page.unroute('**/api/shots/*');
   await heron.open(`/productions/${productionId}/shots`);
   await expect

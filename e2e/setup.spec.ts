@@ -56,7 +56,7 @@ test('nearer than the lens focuses is refused with the distance that would do; i
   const tried = page.getByTestId('focus-tried');
   await tried.fill('0.3');
   await tried.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('“0.3” is nearer than the lens focuses. Type 0.750 m or more.');
+  await expect(page.getByRole('alert')).toContainText('“0.3” is closer than the lens can focus. Type 0.750 m or more.');
   await tried.fill('inf');
   await tried.press('Enter');
   await expect(page.locator('.sentence')).toContainText(/to infinity at T4\.5, focused at infinity: .*, everything behind\./);
@@ -67,24 +67,24 @@ test('camera, lens and standard change the zone; the stop stays on the lens; eac
   page,
 }) => {
   await heron.openCopy('9C', 'setup');
-  const circle = page.locator('.zone-facts').getByRole('button', { name: 'Circle of confusion: where it comes from' });
+  const circle = page.locator('.zone-facts').getByRole('button', { name: 'Circle of confusion: how it is computed' });
   await expect(circle).toHaveText('19.0 µm');
   await page.getByRole('combobox', { name: 'Lens', exact: true }).click();
-  await page.getByTitle('by figures of its own').last().click();
+  await page.getByTitle('with its own figures').last().click();
   await page.getByRole('combobox', { name: 'Camera', exact: true }).click();
   await page.keyboard.type('3:2');
   await page.getByTitle('Full frame, 3:2 · 36 × 24').last().click();
   await expect(circle).toHaveText('28.8 µm');
-  await page.getByLabel('Sharpness standard').click();
-  await page.getByTitle('by photosites').click();
+  await page.getByLabel('Limit of sharpness').click();
+  await page.getByTitle('by pixels').click();
   await expect(circle).toHaveText('11.7 µm');
   await page.getByTestId('widest-stop').fill('5.6');
   await page.getByTestId('widest-stop').press('Enter');
   await expect(page.getByRole('slider', { name: 'Stop', exact: true })).toHaveAttribute('aria-valuetext', 'T5.6');
-  for (const name of ['change the widest stop', 'how sharp is sharp', 'format Full frame, 3:2'])
+  for (const name of ['change the widest stop', 'change the limit of sharpness', 'format Full frame, 3:2'])
     await page.getByRole('button', { name: `Undo: ${name}` }).click();
   await expect(circle).toHaveText('19.0 µm');
-  await expect(page.getByRole('button', { name: 'Again: format Full frame, 3:2' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Redo: format Full frame, 3:2' })).toBeEnabled();
 });
 
 test('stopping far down says what diffraction does', async ({ heron, page }) => {
@@ -100,11 +100,11 @@ test('stopping far down says what diffraction does', async ({ heron, page }) => 
 
 test('a figure says where it comes from', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
-  await page.getByRole('button', { name: 'Hyperfocal distance: where it comes from' }).focus();
+  await page.getByRole('button', { name: 'Hyperfocal distance: how it is computed' }).focus();
   await expect(page.getByRole('tooltip').filter({ hasText: 'f² / (N C) + f' })).toContainText('f 75 mm · N 4.149');
 });
 
-test('feet and inches through and through, and kept with the production', async ({ heron, page }) => {
+test('feet and inches through and through, and kept on this device', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
   await page.getByRole('radio', { name: 'feet and inches' }).click();
   await expect(page.getByTestId('focus-tried')).toHaveValue('10\' 2"');
@@ -118,7 +118,7 @@ test('feet and inches through and through, and kept with the production', async 
 test('a method that has one walk with the camera says what to mind', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
   await expect(page.locator('.caution')).toHaveCount(0);
-  await page.getByLabel('focus is').click();
+  await page.getByLabel('method').click();
   await page.getByTitle('constant distance').click();
   await expect(page.locator('.caution')).toContainText('a spotter and a cleared path first');
   await expect(page.locator('.caution')).toContainText('no distance here is a safety distance');
@@ -134,7 +134,7 @@ test('notes, frame rates and length are kept with the shot', async ({ heron, pag
     await page.getByLabel(label, { exact: true }).fill(typed);
     await page.getByLabel(label, { exact: true }).press('Enter');
   }
-  await expect(page.getByText('2 × slower')).toBeVisible();
+  await expect(page.getByText('2 × slow motion')).toBeVisible();
   await heron.expectSaved();
   await page.reload();
   await expect(page.getByLabel('notes')).toHaveValue('the stairs creak at the fourth step');
@@ -142,6 +142,6 @@ test('notes, frame rates and length are kept with the shot', async ({ heron, pag
   await page.getByLabel('length', { exact: true }).fill('3');
   await page.getByLabel('length', { exact: true }).press('Enter');
   await expect(page.getByRole('alert')).toContainText(
-    '3.0 s does not fit: the last pull lands before that. Type 5.6 to 10:00.0 s.',
+    '3.0 s is out of range: the last pull lands at that time. Type 5.6 to 10:00.0 s.',
   );
 });

@@ -8,7 +8,7 @@ test('the demo production: every shot with its kit, its pull and its verdict', a
   await expect(page.getByRole('listitem').filter({ hasText: 'Lantern to the mould' })).toContainText(
     /65 mm T2\.2\s*· rack.*Soft.*Soft from 5\.4 s: Ines is up to 40 cm in front of the zone while the pull to D is under way/s,
   );
-  await expect(page.getByRole('listitem').filter({ hasText: 'The fork is struck' })).toContainText(/135 mm T3\.2.*Barely/s);
+  await expect(page.getByRole('listitem').filter({ hasText: 'The fork is struck' })).toContainText(/135 mm T3\.2.*Tight/s);
   await expect(page.getByRole('listitem').filter({ hasText: 'Bronze at the lip' })).toContainText(/32 mm T4\.5.*fixed.*Sharp/s);
   await expect(page.locator('.sketch path')).toHaveCount(7);
   await page.getByRole('radio', { name: 'feet and inches' }).click();
@@ -59,7 +59,7 @@ test.describe('shooting order', () => {
 
     await page.getByRole('button', { name: 'Delete 1B Rope over the beam' }).click();
     await expect.poll(order).not.toContain('1B 1B-2');
-    await page.getByRole('button', { name: 'Bring it back' }).click();
+    await page.getByRole('button', { name: 'Restore' }).click();
     await expect.poll(order).toBe(before.join(' '));
     await page.getByRole('button', { name: 'Open 1A Bell in the yard' }).focus();
     await page.keyboard.press('Delete');
@@ -76,7 +76,7 @@ test('productions are named anew, and an empty name keeps the old one', async ({
   await heron.open('/productions');
   const row = page.getByRole('listitem').filter({ has: page.getByRole('link', { name: 'Open the shots of Old name' }) });
   await row.getByLabel('Working title').fill(' ');
-  await expect(row.getByText('It needs a name. Leaving it empty keeps “Old name”.')).toBeVisible();
+  await expect(row.getByText('A name is needed. Without one, the old name stays: “Old name”.')).toBeVisible();
   await row.getByLabel('Working title').fill('New name');
   await row.getByLabel('Working title').press('Enter');
   await expect(page.getByRole('link', { name: 'Open the shots of New name' })).toBeVisible();

@@ -4,7 +4,7 @@ test.describe('from two tape measures to a verdict', () => {
   test('by pointer', async ({ heron, page }) => {
     await heron.open('/productions');
     await page.getByLabel('Working title').last().fill('Pointer film');
-    await page.getByRole('button', { name: 'Start the production' }).click();
+    await page.getByRole('button', { name: 'Create the production' }).click();
     await page.getByRole('button', { name: 'Make the first shot' }).click();
 
     // Set-up: camera, lens and stop
@@ -21,12 +21,12 @@ test.describe('from two tape measures to a verdict', () => {
 
     // Pull: two distances and a pull between them
     await page.getByRole('link', { name: /Pull/ }).click();
-    await page.getByLabel('who or what').fill('Old Tam');
-    await page.getByLabel('tape says').fill('2.9');
+    await page.getByLabel('name').fill('Old Tam');
+    await page.getByLabel('tape distance').fill('2.9');
     await page.getByRole('button', { name: 'Add', exact: true }).click();
     await expect(heron.verdict).toContainText('Sharp for all 10.0 s.');
-    await page.getByLabel('who or what').fill('Ines');
-    await page.getByLabel('tape says').fill("6'9");
+    await page.getByLabel('name').fill('Ines');
+    await page.getByLabel('tape distance').fill("6'9");
     await page.getByRole('button', { name: 'Add', exact: true }).click();
     await page.getByRole('button', { name: /^Pull to B/ }).click();
     await expect(heron.verdict).toContainText('Sharp for all');
@@ -117,8 +117,8 @@ test('a bad distance says what would do, and nothing is lost', async ({ heron, p
   for (const [typed, said] of [
     ['nearish', "“nearish” can't be read as a distance. Type a distance such as 2.4, 240cm, 7'11\", 95in or inf."],
     ["7'12", 'has twelve inches or more after the feet. Type inches below 12, or inches alone such as 95in.'],
-    ['0', 'a distance of nothing is at the image plane. Type a distance above zero.'],
-    ['0.001', 'is closer than a tape is read. Type 0.020 m or more.'],
+    ['0', 'A distance of 0 is at the image plane. Type a distance above 0.'],
+    ['0.001', 'is closer than a tape can measure. Type 0.020 m or more.'],
   ] as const) {
     await field.fill(typed);
     await field.press('Enter');

@@ -8,7 +8,7 @@ test('takes are logged in seconds, a fault that comes twice is mended by one key
   await page.keyboard.press('7');
   const advice = page.getByTestId('go-again');
   await expect(advice).toContainText('No take yet');
-  await expect(page.getByText('Roll, look, and log it: a good take is one press.')).toBeVisible();
+  await expect(page.getByText('Roll, check and log: a good take is one press.')).toBeVisible();
   const late = page.getByRole('radiogroup', { name: 'How D was hit' }).getByRole('radio', { name: 'late' });
   const takes = page.getByRole('list', { name: 'Takes, the latest first' }).getByRole('listitem');
   for (const number of [1, 2]) {
@@ -22,11 +22,9 @@ test('takes are logged in seconds, a fault that comes twice is mended by one key
   await expect(takes.first()).toContainText(/2.*soft, good.*late at D.*T2\.2 · rack/s);
   await expect(advice).toContainText('Change something first');
   const before = await heron.api<{ plan: { focusTrack: { pulls: { startS: number }[] } } }>('get', `shots/${shotId}`);
-  await expect(page.getByRole('complementary', { name: 'What to do otherwise' })).toContainText(
-    '2 times late at D: begin sooner',
-  );
+  await expect(page.getByRole('complementary', { name: 'What to change' })).toContainText('2 times late at D: start sooner');
   await page.keyboard.press('x');
-  await expect(page.getByRole('button', { name: 'Undo: 2 times late at D: begin sooner' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Undo: 2 times late at D: start sooner' })).toBeEnabled();
   await heron.expectSaved();
   await expect
     .poll(async () => (await heron.api<typeof before>('get', `shots/${shotId}`)).plan.focusTrack.pulls[0]!.startS)
