@@ -51,7 +51,7 @@ export async function benchKit(address) {
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--no-first-run'] });
   const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
   await page.goto(`${address}/kit/lenses`);
-  await page.locator('.ring-drawing svg').waitFor();
+  await page.getByTestId('ring-drawing').locator('svg').waitFor();
   // measured inside the page, up to the frame after the result is visible
   const times = await page.evaluate(async () => {
     const twoFrames = () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
@@ -70,7 +70,7 @@ export async function benchKit(address) {
         await twoFrames();
         search.push(performance.now() - startedMs);
       }
-      const row = [...document.querySelectorAll('.kit-row')].find((item) => item.textContent.includes(wanted));
+      const row = [...document.querySelectorAll('[data-testid=kit-row]')].find((item) => item.textContent.includes(wanted));
       const name = row.querySelector('strong').textContent;
       const startedMs = performance.now();
       row.click();

@@ -19,10 +19,10 @@ try {
   const light = (name) => page.getByRole('radio', { name }).click();
 
   await page.goto(`${server.address}/productions/${production.id}/shots`);
-  await page.locator('.shot-kept strong').nth(6).waitFor();
+  await page.getByTestId('shot-kept').locator('strong').nth(6).waitFor();
   await picture('shots-dusk');
   await page.goto(`${server.address}/shots/${shot('4B')}/setup`);
-  await page.locator('.zone-drawing svg').waitFor();
+  await page.getByTestId('zone-drawing').locator('svg').waitFor();
   await picture('setup-dusk');
   await page.goto(`${server.address}/shots/${shot('4B')}/pull`);
   await page.locator('[data-testid=focus-line][d^=M]').waitFor({ state: 'attached' });
@@ -33,8 +33,8 @@ try {
   await page.keyboard.press('x');
   await page.waitForTimeout(2500);
   await page.keyboard.press('v');
-  await page.locator('.history-panel ol button').last().click();
-  await page.locator('.history-version ul').waitFor();
+  await page.getByTestId('revisions-panel').locator('ol button').last().click();
+  await page.getByTestId('revision').locator('ul').waitFor();
   await picture('pull-versions-dusk');
   await page.getByRole('button', { name: 'Hide' }).click();
   await page.keyboard.press('Control+z');
@@ -49,7 +49,7 @@ try {
 
   await page.goto(`${server.address}/shots/${shot('14A')}/stop`);
   await page.locator('[data-testid=drawn][data-done=true]').waitFor({ state: 'attached' });
-  await page.locator('.helps li').nth(3).waitFor();
+  await page.getByTestId('improvements').locator('li').nth(3).waitFor();
   await page.getByRole('slider', { name: 'Playhead' }).focus();
   for (let step = 0; step < 150; step++) await page.keyboard.press('ArrowRight');
   await picture('stop-dusk');
@@ -65,18 +65,18 @@ try {
   await logTakes(server.address, shots);
   await page.goto(`${server.address}/shots/${shot('4B')}/takes`);
   await page.getByRole('button', { name: 'Look at take 2' }).click();
-  await page.locator('.take-track').waitFor({ state: 'attached' });
-  await page.locator('.take-detail').scrollIntoViewIfNeeded();
+  await page.getByTestId('take-track').waitFor({ state: 'attached' });
+  await page.getByTestId('take-detail').scrollIntoViewIfNeeded();
   await page.evaluate(() => document.activeElement.blur());
   await picture('takes-dusk');
   await page.goto(`${server.address}/productions/${production.id}/takes`);
   await light('Noon');
-  await page.locator('.kept-bars').first().waitFor();
+  await page.getByTestId('kept-bars').first().waitFor();
   await picture('log-noon');
   await light('Dusk');
   await page.evaluate(() => localStorage.setItem('still-heron.roll', '{"countInS":0,"turnedBy":"motor-line","hasSound":false}'));
   await page.goto(`${server.address}/shots/${shot('4B')}/roll`);
-  await page.locator('.roll-figure').waitFor();
+  await page.getByTestId('roll-figure').waitFor();
   await page.waitForTimeout(800);
   await page.keyboard.press('Space');
   await page.waitForTimeout(3400);
@@ -91,7 +91,7 @@ try {
   await light('Noon');
   await page.getByTestId('floor-mark-B').focus();
   await page.keyboard.press('l');
-  await page.locator('.mark-measure .tone-edge').first().waitFor();
+  await page.getByTestId('mark-measure').getByText('simulated').first().waitFor();
   await picture('floor-mark-noon');
   await page.keyboard.press('Control+z');
   await light('Dusk');
@@ -109,7 +109,7 @@ try {
   await picture('floor-move-dusk');
 
   await page.goto(`${server.address}/shots/${shot('9A')}/setup`);
-  await page.locator('.gear-change').waitFor();
+  await page.getByTestId('gear-change').waitFor();
   await light('Noon');
   await picture('kit-change-noon');
   await light('Dusk');
@@ -118,10 +118,10 @@ try {
   await page.getByRole('radio', { name: 'Scale of the ring' }).click();
   await picture('kit-ring-dusk');
   await page.goto(`${server.address}/kit/cameras`);
-  await page.locator('.aid-matrix table').waitFor();
+  await page.getByTestId('aid-matrix').locator('table').waitFor();
   await picture('kit-camera-dusk');
-  await page.goto(`${server.address}/kit/bench`);
-  await page.locator('section.compare-row').first().waitFor();
+  await page.goto(`${server.address}/kit/calculator`);
+  await page.getByTestId('compare-row').first().waitFor();
   await page.getByRole('button', { name: 'Add a set-up' }).click();
   await page.evaluate(() => document.activeElement.blur());
   await picture('compare-dusk');

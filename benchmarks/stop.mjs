@@ -25,7 +25,7 @@ export async function benchStop(address) {
     const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
     await page.goto(`${address}/shots/${shot.id}/stop`);
     await settled(page);
-    const stops = await page.locator('.stop-ticks g').count();
+    const stops = await page.getByTestId('stop-ticks').locator('g').count();
     await page.getByRole('button', { name: 'Where errors come from' }).click();
     const [first, done] = [[], []];
     const field = page.getByLabel('reaction time');
@@ -75,7 +75,7 @@ export async function benchStop(address) {
       frames('frame time while the stop is dragged', dragged),
       frames('frame time while a pull is dragged and its keep rate follows', pulled),
       {
-        what: 'keep rate of 2,000 takes shown anew while the pull is dragged',
+        what: 'keep rate of 2,000 trials updated while the pull is dragged',
         figure: `${figures} times in two seconds`,
         aim: 'at least 10',
         holds: figures >= 10,

@@ -18,10 +18,10 @@ async function emptyFloor(heron: Logo): Promise<void> {
 const tool = (page: Page, name: string | RegExp) => page.getByRole('toolbar').getByRole('button', { name, exact: true });
 const distance = (page: Page, letter: string) =>
   page
-    .locator('.floor-marks li')
+    .getByTestId('floor-marks')
+    .locator('li')
     .filter({ has: page.getByRole('button', { name: `Select mark ${letter}` }) })
-    .locator('.figure')
-    .first();
+    .getByTestId('floor-mark-distance');
 
 test('two people and a camera that moves, drawn by pointer: the distances follow, and Pull goes by them', async ({
   heron,
@@ -48,7 +48,7 @@ test('two people and a camera that moves, drawn by pointer: the distances follow
 
   // the camera looks at the first subject and moves by the end
   await tool(page, 'Aim').click();
-  const person = (await page.locator('.floor-person circle').first().boundingBox())!;
+  const person = (await page.getByTestId('floor-person').locator('circle').first().boundingBox())!;
   await page.mouse.click(person.x + person.width / 2, person.y + person.height / 2);
   await expect(page.getByText('at Subject 1, who is followed')).toBeVisible();
   const playhead = page.getByRole('slider', { name: 'Playhead' });
@@ -99,7 +99,7 @@ test('a walk’s times and pace are typed beside its mark, an aim’s heading an
   await page.getByRole('slider', { name: 'Playhead' }).focus();
   await page.keyboard.press('End');
   await tool(page, 'Aim').click();
-  const cart = (await page.locator('.floor-person circle').first().boundingBox())!;
+  const cart = (await page.getByTestId('floor-person').locator('circle').first().boundingBox())!;
   await page.mouse.click(cart.x + cart.width / 2, cart.y + cart.height / 2);
   await expect(
     page.getByText('The camera turns 30° in all, 56°/s at most. The puller must be able to reach the ring all the way.'),
@@ -175,10 +175,10 @@ test('someone behind the camera is said plainly, in the step too; the drawing go
   await page.getByTestId('floor-mark-A').focus();
   for (let k = 0; k < 5; k++) await page.keyboard.press('Shift+ArrowLeft');
   await expect(page.getByText('Maren is behind the camera')).toBeVisible();
-  await expect(page.locator('.floor-marks').getByText('behind the camera')).toBeVisible();
+  await expect(page.getByTestId('floor-marks').getByText('behind the camera')).toBeVisible();
   await expect(
     page
-      .locator('.floor-marks')
+      .getByTestId('floor-marks')
       .getByText(/ring at/)
       .first(),
   ).not.toContainText('0.00');
@@ -203,7 +203,7 @@ test('someone behind the camera is said plainly, in the step too; the drawing go
 test('the cart comes through the gate: the zone waits for it, in either units, and it plays', async ({ heron, page }) => {
   await heron.openCopy('12A', 'floor');
   const playhead = page.getByRole('slider', { name: 'Playhead' });
-  const cart = page.locator('.floor-person circle').first();
+  const cart = page.getByTestId('floor-person').locator('circle').first();
   const sentence = page.getByTestId('floor-sentence');
   await expect(sentence).toContainText('behind the zone, and may be soft now.');
   await playhead.focus();

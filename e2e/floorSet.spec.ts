@@ -111,9 +111,9 @@ test('several things are held, moved and copied together, by pointer and by keyb
   // after Escape an arrow key selects the focused item again; a pressed item is still reachable by Tab
   await post.focus();
   await page.keyboard.press('Escape');
-  const letGoX = await x(post);
+  const releasedX = await x(post);
   await page.keyboard.press('ArrowRight');
-  expect(await x(post)).toBeGreaterThan(letGoX + 3);
+  expect(await x(post)).toBeGreaterThan(releasedX + 3);
   await expect(page.getByRole('region', { name: 'Landmark' })).toBeVisible();
   await post.locator('circle').click();
   await post.locator('circle').click();

@@ -6,7 +6,7 @@ async function markB(heron: Logo): Promise<void> {
   await expect(heron.page.getByTestId('mark-distance')).toHaveValue('2.60');
 }
 
-test('one key measures a mark: the stand-in reads the drawn distance with its noise, and says that it is simulated', async ({
+test('one key measures a mark: the simulated tape reads the drawn distance with its noise, and says that it is simulated', async ({
   heron,
   page,
 }) => {
@@ -53,12 +53,17 @@ test('the room round a mark is lopsided; a wanted miss names the stop that allow
   await expect(page.getByText('No stop is enough: the miss reaches the lens.')).toBeVisible();
 });
 
-test('a stand-in is found and taken; how a mark is taped and what to ask for is kept', async ({ heron, page }) => {
+test('an object to focus on instead is found and used; how a mark is taped, and its question, are kept', async ({
+  heron,
+  page,
+}) => {
   const { shotId } = await heron.openCopy('12A', 'floor');
   await page.getByTestId('floor-mark-B').focus();
-  const sand = page.locator('.stand-ins').getByRole('button', { name: /sand box/ });
+  const sand = page.getByTestId('focus-references').getByRole('button', { name: /sand box/ });
   await expect(sand).toContainText('sharp at the mark');
-  await expect(page.locator('.stand-ins').getByRole('button', { name: /^gate post 5/ })).toContainText('soft at the mark');
+  await expect(page.getByTestId('focus-references').getByRole('button', { name: /^gate post 5/ })).toContainText(
+    'soft at the mark',
+  );
   await sand.click();
   await expect(sand).toHaveAttribute('aria-pressed', 'true');
   await page.getByText('Tape mark, and what to ask the performer for').click();
@@ -90,20 +95,21 @@ test('a move people make: its figures at once, shown before it is in, laid in as
   const panel = page.getByRole('complementary', { name: 'Push in or pull back' });
   await expect(panel).toContainText('not in the plan yet');
   await expect(panel).toContainText('a spotter and a cleared path');
-  await expect(panel.locator('.move-figures')).toContainText('sharp for');
-  const figure = (word: string) => panel.locator('.move-figures div').filter({ hasText: word }).locator('dd').first();
+  await expect(panel.getByTestId('move-figures')).toContainText('sharp for');
+  const figure = (word: string) =>
+    panel.getByTestId('move-figures').locator('div').filter({ hasText: word }).locator('dd').first();
   await panel.getByLabel('distance at the end').fill('1.5');
   await page.keyboard.press('Enter');
-  await expect(figure('change the path of the camera')).toHaveText('1.60 m');
-  await panel.getByLabel('in', { exact: true }).fill('2');
+  await expect(figure('path of the camera')).toHaveText('1.60 m');
+  await panel.getByLabel('time of the move').fill('2');
   await page.keyboard.press('Enter');
-  await expect(figure('pace')).toHaveText('0.80 m/s');
+  await expect(figure('mean speed')).toHaveText('0.80 m/s');
   await expect(page.getByTestId('floor-camera-2')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Undo: draw the set' })).toBeEnabled();
   await panel.getByRole('button', { name: 'Lay it in' }).click();
   await expect(page.getByRole('button', { name: 'Undo: lay in: Push in, pull back' })).toBeEnabled();
   // an ordinary camera key: it can be dragged
-  const distance = page.locator('.floor-marks .figure').first();
+  const distance = page.getByTestId('floor-mark-distance').first();
   await expect(distance).toHaveText('3.10');
   await heron.drag(page.getByTestId('floor-camera-2'), 0, 60);
   await expect(page.getByRole('button', { name: 'Undo: move the camera' })).toBeEnabled();

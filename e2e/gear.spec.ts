@@ -7,7 +7,7 @@ test('camera, mode, steadying, wheel and rig from the kit; each step undone by n
     if (label === 'Camera') await page.keyboard.type(word);
     await page.getByTitle(word, { exact: true }).last().click();
   };
-  const circle = page.locator('.zone-facts').getByRole('button', { name: 'Circle of confusion: how it is computed' });
+  const circle = page.getByTestId('zone-facts').getByRole('button', { name: 'Circle of confusion: how it is computed' });
   await pick('Camera', 'Small body B, full frame');
   await expect(circle).toHaveText('27.5 µm');
   await pick('digital steadying', 'strong, −18 %');
@@ -32,7 +32,7 @@ test('camera, mode, steadying, wheel and rig from the kit; each step undone by n
 
 test('marks and moves in the degrees that the hand feels', async ({ heron, page }) => {
   await heron.openCopy('4B');
-  await expect(page.locator('.mark-ring').first()).toHaveText(/^wheel 8\d\.\d° ± \d\.\d°$/);
+  await expect(page.getByTestId('mark-ring').first()).toHaveText(/^wheel 8\d\.\d° ± \d\.\d°$/);
   await page.getByRole('button', { name: 'Select mark A, Old Tam' }).focus();
   await page.getByRole('button', { name: 'How the room is computed: how it is computed' }).first().focus();
   await expect(page.getByRole('tooltip').filter({ hasText: 'the wheel turns 1.6 × as far' })).toBeVisible();

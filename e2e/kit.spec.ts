@@ -101,7 +101,7 @@ test('the ring: dragged, turned by keys, typed; points that make no ring are nam
   await expect(ring).toHaveAttribute('aria-valuetext', /^2\.00 m at /);
   await ring.press('ArrowLeft');
   await expect(ring).toHaveAttribute('aria-valuetext', /^1\.99 m at /);
-  await heron.drag(page.locator('.ring-drawing .ring-figure').first(), 60, 40);
+  await heron.drag(page.getByTestId('ring-figure').first(), 60, 40);
   await expect(ring).not.toHaveAttribute('aria-valuetext', /^1\.99 m at /);
   await fill(page, 'ring-distance', '0.1');
   await expect(page.getByRole('alert')).toContainText('outside the range of the ring');
@@ -116,11 +116,11 @@ test('the ring: dragged, turned by keys, typed; points that make no ring are nam
   await expect(page.getByText('The ring is unchanged so far')).toHaveCount(0);
   await expect(page.getByRole('heading', { name: 'Scale · 4 points' })).toBeVisible();
   await fill(page, 'point-reading-1', '900');
-  await expect(page.locator('.scale-why')).toContainText('900° turns back against its neighbours. Needed: an angle between');
-  await expect(page.locator('.ring-pip.is-off')).toHaveCount(1);
+  await expect(page.getByTestId('scale-why')).toContainText('900° turns back against its neighbours. Needed: an angle between');
+  await expect(page.locator('[data-testid=ring-pip][data-off]')).toHaveCount(1);
   await saved(page);
   await page.getByRole('button', { name: 'Discard them' }).click();
-  await expect(page.locator('.ring-pip.is-off')).toHaveCount(0);
+  await expect(page.locator('[data-testid=ring-pip][data-off]')).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo: add a scale point' }).click();
   await expect(page.getByRole('heading', { name: 'Scale · 3 points' })).toBeVisible();
 });
@@ -157,7 +157,7 @@ test('a ring that answers by speed takes no marks, and says why', async ({ heron
   await pick(page, 'Lens', 'Stills zoom 24–70 mm f/2.8');
   await expect(page.getByRole('note').filter({ hasText: 'This ring answers to the speed of turning' })).toBeVisible();
   await page.getByRole('link', { name: /Pull/ }).click();
-  await expect(page.locator('.mark-ring').first()).toHaveText('the ring is beyond its scale');
+  await expect(page.getByTestId('mark-ring').first()).toHaveText('the ring is beyond its scale');
   await expect(page.getByRole('note').filter({ hasText: 'No ring mark and no hard stop holds' })).toBeVisible();
   await heron.open('/kit/lenses');
   await page.getByRole('link', { name: /^Stills zoom/ }).click();
@@ -200,7 +200,7 @@ test('wheels are held against each other, a rig says what is missing', async ({ 
   await page.getByLabel('from', { exact: true }).fill('inf');
   await page.getByLabel('from', { exact: true }).press('Enter');
   await expect(page.getByRole('row', { name: /gear 1\.6 \(2\)/ })).toContainText(/\d grips/);
-  await expect(page.locator('.sentence')).toContainText('1 regrip');
+  await expect(page.getByTestId('sentence')).toContainText('1 regrip');
   await page.getByRole('button', { name: 'Delete this wheel' }).click();
   await expect(page.getByText('was deleted. Shots that used it keep their copies.')).toBeVisible();
   await page.getByRole('button', { name: 'Restore' }).click();
@@ -227,11 +227,11 @@ test('the whole kit as a file and back; a table of lenses; a file with a fault',
   await readFile('lenses.csv', 'name,focal length mm,widest stop,close focus mm\nTable 24,24,T2.2,0.28m\nTable 40,40,2.2,400\n');
   await expect(page.getByText('2 items read from lenses.csv.')).toBeVisible();
   await page.getByTestId('kit-search').fill('table 40');
-  await expect(page.locator('.kit-row')).toHaveCount(1);
-  await page.locator('.kit-row').click();
+  await expect(page.getByTestId('kit-row')).toHaveCount(1);
+  await page.getByTestId('kit-row').click();
   await expect(page.getByTestId('kit-focal-length')).toHaveValue('40');
   await readFile('wrong.csv', 'name,focal length mm,widest stop,close focus mm\nGood,24,2,280\nBad,twenty,2,280\n');
-  await expect(page.locator('.problem-list')).toContainText(
+  await expect(page.getByTestId('problem-list')).toContainText(
     "line 3, focal length mm “twenty” can't be read as a number. Needed: a number with a decimal point.",
   );
   await page.getByTestId('kit-search').fill('good');

@@ -4,7 +4,7 @@ import { expect, type Logo, test } from './heron';
 const saved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
 
 async function type(page: Page, label: string, text: string): Promise<void> {
-  const field = page.locator('.side').getByLabel(label, { exact: true });
+  const field = page.getByTestId('side').getByLabel(label, { exact: true });
   await field.fill(text);
   await field.press('Enter');
 }
@@ -85,12 +85,12 @@ test('every figure of a lens is kept; what can’t be is said, and nothing is lo
   ] as const) {
     await type(page, label, typed);
     await expect(page.getByRole('alert')).toContainText(said);
-    await page.locator('.side').getByLabel(label, { exact: true }).press('Escape');
+    await page.getByTestId('side').getByLabel(label, { exact: true }).press('Escape');
     await expect(page.getByRole('alert')).toHaveCount(0);
   }
   await page.getByRole('button', { name: 'front diameter: unknown' }).click();
   await page.getByRole('button', { name: 'Undo: change the front diameter' }).click();
-  await expect(page.locator('.side').getByLabel('front diameter', { exact: true })).toHaveValue('82');
+  await expect(page.getByTestId('side').getByLabel('front diameter', { exact: true })).toHaveValue('82');
 });
 
 test('every figure of a camera is kept, and what it was tried out to do goes with its displays and modes', async ({
@@ -106,7 +106,7 @@ test('every figure of a camera is kept, and what it was tried out to do goes wit
   await page.getByTitle('Full frame, 3:2 · 36 × 24').last().click();
   await type(page, 'fastest', '48');
   await page.getByRole('button', { name: 'Add a mode' }).click();
-  await expect(page.locator('.kit-part')).toHaveCount(2);
+  await expect(page.getByTestId('kit-part')).toHaveCount(2);
   await page.getByRole('button', { name: 'Add a level' }).click();
   await type(page, 'crops', '12.5');
   await type(page, 'frame rates', '50 25 24 25');
@@ -141,7 +141,7 @@ test('every figure of a camera is kept, and what it was tried out to do goes wit
   expect(await item(heron, 'cameras', id)).toMatchObject({ displays: ['Rear screen'], tests: [], steadying: [] });
   await page.getByRole('button', { name: 'Undo: delete a steadying level' }).click();
   await page.getByRole('button', { name: 'Undo: delete a mode' }).click();
-  await expect(page.locator('.kit-part')).toHaveCount(2);
+  await expect(page.getByTestId('kit-part')).toHaveCount(2);
 });
 
 test('every figure of a wheel and of a rig is kept', async ({ heron, page }) => {
@@ -196,9 +196,9 @@ test('Kit by keyboard alone: found by typing, opened, a point typed, the ring tu
   await expect(page.getByRole('slider', { name: 'The ring' })).toBeVisible();
   await keyboard.press('f');
   await keyboard.type('65 mm');
-  await expect(page.locator('.kit-row')).not.toHaveCount(8);
+  await expect(page.getByTestId('kit-row')).not.toHaveCount(8);
   await keyboard.press('Tab');
-  await expect(page.locator('.kit-row').first()).toBeFocused();
+  await expect(page.getByTestId('kit-row').first()).toBeFocused();
   await keyboard.press('Enter');
   await expect(page.getByTestId('kit-name')).toHaveValue('65 mm T2.2');
   const ring = page.getByRole('slider', { name: 'The ring' });
@@ -219,7 +219,7 @@ test('Kit by keyboard alone: found by typing, opened, a point typed, the ring tu
   await expect(page.getByTestId('kit-name')).toHaveValue('New lens');
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
   await keyboard.press('3');
-  await expect(page.locator('.gear-table')).toBeVisible();
+  await expect(page.getByTestId('gear-table')).toBeVisible();
   await keyboard.press('?');
   await expect(page.getByRole('complementary', { name: 'Keys of this screen' })).toContainText('find by name');
   await keyboard.press('Escape');

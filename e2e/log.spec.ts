@@ -26,7 +26,7 @@ async function withTakes(heron: Logo, count = 60) {
   return { shotId, productionId, plan };
 }
 
-const rows = (page: Page) => page.getByRole('list', { name: 'Takes' }).locator('li:not(.log-head)');
+const rows = (page: Page) => page.getByRole('list', { name: 'Takes' }).locator('li:not([data-testid=log-head])');
 
 test('the log of a production: paged, searched, narrowed and in another order, and what its takes tell', async ({
   heron,

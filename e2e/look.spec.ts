@@ -10,7 +10,7 @@ const SCREENS: readonly { readonly name: string; readonly open: (heron: Logo) =>
     open: async (heron) => {
       const productions = await heron.api<{ id: string; name: string }[]>('get', 'productions');
       await heron.open(`/productions/${productions.find(({ name }) => name === 'The Bell Foundry')!.id}/shots`);
-      await expect(heron.page.locator('.shot-state').first()).toBeVisible();
+      await expect(heron.page.getByTestId('shot-state').first()).toBeVisible();
     },
   },
   { name: 'set-up', open: (heron) => heron.openCopy('4B', 'setup') },
@@ -31,11 +31,11 @@ const SCREENS: readonly { readonly name: string; readonly open: (heron: Logo) =>
       await expect(heron.page.locator('[data-testid=drawn][data-done=true]')).toBeAttached({ timeout: 30_000 });
     },
   })),
-  ...['lenses', 'cameras', 'wheels', 'rigs', 'bench'].map((place) => ({
+  ...['lenses', 'cameras', 'wheels', 'rigs', 'calculator'].map((place) => ({
     name: `kit, ${place}`,
     open: async (heron: Logo) => {
       await heron.open(`/kit/${place}`);
-      await expect(heron.page.locator('.surface')).toBeVisible();
+      await expect(heron.page.getByTestId('surface')).toBeVisible();
     },
   })),
   {
@@ -173,7 +173,7 @@ test('the light is remembered, and the keys of a screen are shown by a key', asy
   await expect(page).toHaveURL(/\/shots$/);
 });
 
-test('fonts ship with the page, and nothing is asked of any other host', async ({ heron, page, server }) => {
+test('fonts ship with the page, and nothing is requested from any other host', async ({ heron, page, server }) => {
   const hosts = new Set<string>();
   page.on('request', (request) => hosts.add(new URL(request.url()).origin));
   await heron.openCopy('9C');
@@ -196,7 +196,7 @@ test('long names do not break the screens', async ({ heron, page }) => {
   await heron.expectSaved();
   for (const step of ['pull', 'setup']) {
     await heron.open(`/shots/${shotId}/${step}`);
-    await expect(page.locator('.sentence')).toBeVisible();
+    await expect(page.getByTestId(step === 'pull' ? 'verdict' : 'sentence')).toBeVisible();
     const overflow = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
     expect(overflow).toBe(0);
     await expect(page.getByRole('radio', { name: 'Noon' })).toBeInViewport({ ratio: 1 });

@@ -157,7 +157,7 @@ test('hand’s axis and plain distance: the band keeps its height on the one, an
 }) => {
   await heron.openCopy('9C');
   const bandHeights = async () => {
-    const path = (await page.locator('.zone-of-line').getAttribute('d'))!;
+    const path = (await page.getByTestId('zone-of-line').getAttribute('d'))!;
     const points = [...path.matchAll(/([\d.]+),([\d.]+)/g)].map(([, x, y]) => [Number(x), Number(y)] as const);
     const heightAt = (x: number) => {
       const ys = points.filter((point) => point[0] === x).map((point) => point[1]);

@@ -39,7 +39,7 @@ async function openRoll(heron: Logo, page: Page, plan = shortPlan(), options: ob
   return { shotId, productionId, takes: () => heron.api<Logged[]>('get', `shots/${shotId}/takes`) };
 }
 
-const phase = (page: Page) => page.locator('.roll-phase');
+const phase = (page: Page) => page.getByTestId('roll-phase');
 
 /** Turns the simulated wheel to the second mark by keys until the figure is right. */
 async function turnToB(page: Page): Promise<void> {
@@ -52,7 +52,7 @@ async function turnToB(page: Page): Promise<void> {
   }
 }
 
-test('a whole set-up: rehearsed by taps, rolled with the stand-in wheel, logged, corrected, rolled again, circled, reported', async ({
+test('a whole set-up: rehearsed by taps, rolled with the simulated wheel, logged, corrected, rolled again, circled, reported', async ({
   heron,
   page,
 }) => {
@@ -139,7 +139,7 @@ test('two devices show the same roll; the one sees what the other sets off, and 
   await expect(phase(operator)).toHaveText('Rolling');
   await expect(operator.getByText('from a computer')).toBeVisible();
   // both clocks agree within a frame or two
-  const [here, there] = await Promise.all([page, operator].map((one) => one.locator('.roll-time').textContent()));
+  const [here, there] = await Promise.all([page, operator].map((one) => one.getByTestId('roll-time').textContent()));
   expect(Math.abs(parseFloat(here!) - parseFloat(there!))).toBeLessThanOrEqual(0.21);
   await expect(page.getByTestId('roll-when')).toHaveText('waits');
   await operator.keyboard.press('c');
@@ -221,7 +221,7 @@ test('slow practice is judged, and logs nothing; for one alone only the next cue
   await page.getByRole('radio', { name: '50 %' }).click();
   await page.getByRole('button', { name: /Practise at 50 %/ }).click();
   await page.waitForTimeout(2000);
-  const shown = parseFloat((await page.locator('.roll-time').textContent())!);
+  const shown = parseFloat((await page.getByTestId('roll-time').textContent())!);
   expect(shown).toBeGreaterThan(0.5);
   expect(shown).toBeLessThan(1.6);
   await page.keyboard.press('Space');

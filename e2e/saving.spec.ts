@@ -58,7 +58,7 @@ test('a part that does not come while the server is away leaves the page as it i
   await page.getByTestId('mark-B').fill('4.4');
   await page.getByTestId('mark-B').press('Enter');
   await expect(page.getByTestId('mark-B')).toHaveValue('4.40');
-  await expect(page.locator('svg.dial')).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByTestId('dial')).toBeVisible({ timeout: 20_000 });
   expect(refused).toBeGreaterThan(1);
 });
 

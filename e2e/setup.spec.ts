@@ -12,7 +12,7 @@ const zoneAt = (focusDistanceMm: number, tStop = 4.5) =>
 
 test('the zone: typed, dragged, by arrow keys, and by mark, always as the core computes it', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
-  const sentence = page.locator('.sentence');
+  const sentence = page.getByTestId('sentence');
   const plane = page.getByRole('slider', { name: 'Focus distance' });
   const expectZone = async (mm: number, tStop?: number) => {
     const { nearMm, farMm } = zoneAt(mm, tStop);
@@ -59,7 +59,7 @@ test('nearer than the lens focuses is refused with the distance that would do; i
   await expect(page.getByRole('alert')).toContainText('“0.3” is closer than the lens can focus. Type 0.750 m or more.');
   await tried.fill('inf');
   await tried.press('Enter');
-  await expect(page.locator('.sentence')).toContainText(/to infinity at T4\.5, focused at infinity: .*, everything behind\./);
+  await expect(page.getByTestId('sentence')).toContainText(/to infinity at T4\.5, focused at infinity: .*, everything behind\./);
 });
 
 test('camera, lens and standard change the zone; the stop stays on the lens; each step is undone by name', async ({
@@ -67,7 +67,7 @@ test('camera, lens and standard change the zone; the stop stays on the lens; eac
   page,
 }) => {
   await heron.openCopy('9C', 'setup');
-  const circle = page.locator('.zone-facts').getByRole('button', { name: 'Circle of confusion: how it is computed' });
+  const circle = page.getByTestId('zone-facts').getByRole('button', { name: 'Circle of confusion: how it is computed' });
   await expect(circle).toHaveText('19.0 µm');
   await page.getByRole('combobox', { name: 'Lens', exact: true }).click();
   await page.getByTitle('with its own figures').last().click();
@@ -117,11 +117,11 @@ test('feet and inches through and through, and kept on this device', async ({ he
 
 test('a method that has one walk with the camera says what to mind', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
-  await expect(page.locator('.caution')).toHaveCount(0);
+  await expect(page.getByTestId('caution')).toHaveCount(0);
   await page.getByLabel('method').click();
   await page.getByTitle('constant distance').click();
-  await expect(page.locator('.caution')).toContainText('a spotter and a cleared path first');
-  await expect(page.locator('.caution')).toContainText('no distance here is a safety distance');
+  await expect(page.getByTestId('caution')).toContainText('a spotter and a cleared path first');
+  await expect(page.getByTestId('caution')).toContainText('no distance here is a safety distance');
 });
 
 test('notes, frame rates and length are kept with the shot', async ({ heron, page }) => {

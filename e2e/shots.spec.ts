@@ -10,7 +10,7 @@ test('the demo production: every shot with its kit, its pull and its verdict', a
   );
   await expect(page.getByRole('listitem').filter({ hasText: 'The fork is struck' })).toContainText(/135 mm T3\.2.*Tight/s);
   await expect(page.getByRole('listitem').filter({ hasText: 'Bronze at the lip' })).toContainText(/32 mm T4\.5.*fixed.*Sharp/s);
-  await expect(page.locator('.sketch path')).toHaveCount(7);
+  await expect(page.getByTestId('sketch').locator('path')).toHaveCount(7);
   await page.getByRole('radio', { name: 'feet and inches' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Lantern to the mould' })).toContainText(
     /Ines is up to 1' 3¾" in front/,
@@ -34,7 +34,7 @@ test.describe('shooting order', () => {
       await expect(page.getByText(title)).toBeVisible();
       if (index < 2) await page.getByRole('button', { name: 'New shot' }).click();
     }
-    const order = async () => (await page.locator('.shot-slate').allInnerTexts()).join(' ');
+    const order = async () => (await page.getByTestId('shot-slate').allInnerTexts()).join(' ');
     const stored = async () => (await heron.shots(productionId)).map(({ slate }) => slate).join(' ');
     await expect.poll(order).toBe('1A 1B 1C');
 
@@ -61,7 +61,7 @@ test.describe('shooting order', () => {
     await expect.poll(order).not.toContain('1B 1B-2');
     await page.getByRole('button', { name: 'Restore' }).click();
     await expect.poll(order).toBe(before.join(' '));
-    await page.getByRole('button', { name: 'Open 1A Bell in the yard' }).focus();
+    await page.getByRole('link', { name: 'Open 1A Bell in the yard' }).focus();
     await page.keyboard.press('Delete');
     await expect.poll(order).not.toContain('1A');
     await page.keyboard.press('Control+z');
@@ -71,7 +71,7 @@ test.describe('shooting order', () => {
   });
 });
 
-test('productions are named anew, and an empty name keeps the old one', async ({ heron, page }) => {
+test('productions are renamed, and an empty name keeps the old one', async ({ heron, page }) => {
   await heron.newProduction('Old name');
   await heron.open('/productions');
   const row = page.getByRole('listitem').filter({ has: page.getByRole('link', { name: 'Open the shots of Old name' }) });

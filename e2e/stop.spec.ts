@@ -236,7 +236,7 @@ test('in the list: how often each is kept, what each day takes, and what needs a
     /^Day 3 2 shots · 2 takes · 45 min$/,
     /^Day 4 1 shot · \d+ takes · 1 h/,
   ]);
-  const slates = async () => (await page.locator('.shot-slate').allInnerTexts()).join(' ');
+  const slates = async () => (await page.getByTestId('shot-slate').allInnerTexts()).join(' ');
   expect(await slates()).toBe('4A 4B 9A 9C 12A 12D 14A');
   await page.getByRole('radio', { name: 'what needs attention first' }).click();
   expect(await slates()).toMatch(/^12D 4B 9A 14A /);

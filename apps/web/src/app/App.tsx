@@ -1,3 +1,4 @@
+import { StyleProvider } from '@ant-design/cssinjs';
 import { App as AntdApp, ConfigProvider } from 'antd';
 import { type ComponentType, useEffect, useMemo } from 'react';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
@@ -63,18 +64,20 @@ export function App() {
   }, [dispatch]);
   useEffect(() => {
     const { style, dataset } = document.documentElement;
-    const { currents, ...colours } = PALETTES[light];
+    const { subjects, ...colours } = PALETTES[light];
     for (const [name, colour] of Object.entries(colours))
       style.setProperty(`--${name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`)}`, colour);
-    currents.forEach((colour, index) => style.setProperty(`--current-${index}`, colour));
+    subjects.forEach((colour, index) => style.setProperty(`--subject-${index + 1}`, colour));
     dataset['light'] = light;
     style.colorScheme = light === 'dusk' ? 'dark' : 'light';
   }, [light]);
   return (
-    <ConfigProvider theme={theme} wave={{ disabled: true }}>
-      <AntdApp className="app" notification={{ placement: 'bottomLeft' }} style={{ height: '100%' }}>
-        <RouterProvider router={router} />
-      </AntdApp>
-    </ConfigProvider>
+    <StyleProvider layer>
+      <ConfigProvider theme={theme} wave={{ disabled: true }}>
+        <AntdApp notification={{ placement: 'bottomLeft' }} style={{ height: '100%' }}>
+          <RouterProvider router={router} />
+        </AntdApp>
+      </ConfigProvider>
+    </StyleProvider>
   );
 }

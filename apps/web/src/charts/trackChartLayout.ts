@@ -16,7 +16,7 @@ export interface TrackChartLayout {
   readonly scale: AxisScale;
   readonly line: string;
   readonly band: string;
-  readonly subjects: readonly { readonly id: string; readonly current: number; readonly path: string }[];
+  readonly subjects: readonly { readonly id: string; readonly subjectIndex: number; readonly path: string }[];
   readonly seconds: readonly number[];
 }
 
@@ -56,7 +56,7 @@ export function trackChartLayout(
     band: zone(times) ?? '',
     subjects: (verdict?.subjects ?? []).map(({ subjectId, distanceMm }) => ({
       id: subjectId,
-      current: plan.subjects.findIndex(({ id }) => id === subjectId),
+      subjectIndex: plan.subjects.findIndex(({ id }) => id === subjectId),
       path:
         line<number>(x, (timeS) => scale.y(distanceMm[Math.min(Math.round(timeS * plan.captureFps), distanceMm.length - 1)]!))(
           times,

@@ -87,14 +87,14 @@ describe.each(LIGHTS)('colours of %s', (light) => {
     return (light1 + 0.05) / (dark1 + 0.05);
   };
 
-  test.each(['mist', 'haze', 'lantern', 'reed', 'rust', 'straw'] as const)('%s is read on every ground', (name) => {
-    for (const ground of ['deep', 'bank', 'shoal'] as const)
+  test.each(['text', 'textMuted', 'accent', 'ok', 'error', 'warning'] as const)('%s is read on every ground', (name) => {
+    for (const ground of ['page', 'panel', 'raised'] as const)
       expect(contrast(palette[name], palette[ground])).toBeGreaterThanOrEqual(4.5);
   });
 
   test('subjects are read on the ground, fields have a visible edge, the main action is read', () => {
-    for (const current of palette.currents) expect(contrast(current, palette.deep)).toBeGreaterThanOrEqual(4.5);
-    expect(contrast(palette.edge, palette.bank)).toBeGreaterThanOrEqual(2.5);
-    expect(contrast(palette.onLantern, palette.lantern)).toBeGreaterThanOrEqual(4.5);
+    for (const current of palette.subjects) expect(contrast(current, palette.page)).toBeGreaterThanOrEqual(4.5);
+    expect(contrast(palette.border, palette.panel)).toBeGreaterThanOrEqual(2.5);
+    expect(contrast(palette.onAccent, palette.accent)).toBeGreaterThanOrEqual(4.5);
   });
 });

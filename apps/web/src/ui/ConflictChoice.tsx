@@ -1,5 +1,6 @@
-import { Button } from 'antd';
 import type { ReactNode } from 'react';
+import { Button } from './Button';
+import styles from './ConflictChoice.module.css';
 
 interface Props {
   /** What differs between the two versions */
@@ -11,9 +12,9 @@ interface Props {
 /** Bar for an edit conflict: the user chooses which version to keep. */
 export function ConflictChoice({ children, onMine, onTheirs }: Props) {
   return (
-    <aside className="conflict" role="alert">
+    <aside className={styles.conflict} role="alert">
       <p>{children} Nothing is overwritten until you choose.</p>
-      <Button type="primary" onClick={onMine}>
+      <Button look="main" onClick={onMine}>
         Keep mine
       </Button>
       <Button onClick={onTheirs}>Use theirs</Button>

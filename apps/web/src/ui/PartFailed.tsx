@@ -1,5 +1,6 @@
 import { useRouteError } from 'react-router';
 import { PageNote } from './PageNote';
+import { Button } from './Button';
 
 /** Replaces a page that failed to render. Edits are still kept on this device. */
 export function PartFailed() {
@@ -10,9 +11,9 @@ export function PartFailed() {
         {error instanceof Error ? error.message : 'Unknown reason'}. Your edits are kept here. Is the server running? Start it
         with npm start (or npm run demo), then:
       </p>
-      <button type="button" className="main-action" onClick={() => window.location.reload()}>
+      <Button look="main" onClick={() => window.location.reload()}>
         Load the page again
-      </button>
+      </Button>
     </PageNote>
   );
 }

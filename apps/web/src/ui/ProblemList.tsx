@@ -1,5 +1,8 @@
 import type { ProblemView } from '@still-heron/contract';
 import { neededSentence } from '@still-heron/wording';
+import { Button } from './Button';
+import styles from './ProblemList.module.css';
+import textStyles from './text.module.css';
 
 interface Props {
   readonly title: string;
@@ -10,17 +13,17 @@ interface Props {
 /** Problems of a file that was not read, with their places. Nothing was imported. */
 export function ProblemList({ title, problems, onClose }: Props) {
   return (
-    <section className="problem-list">
+    <section data-testid="problem-list" className={styles.problemList}>
       <header>
         <h2>{title}</h2>
-        <button type="button" className="quiet" onClick={onClose}>
+        <Button look="quiet" onClick={onClose}>
           Close
-        </button>
+        </Button>
       </header>
       <ul>
         {problems.map((problem, index) => (
           <li key={index}>
-            <strong className="figure">{problem.path}</strong> {neededSentence(problem)}
+            <strong className={textStyles.figure}>{problem.path}</strong> {neededSentence(problem)}
           </li>
         ))}
       </ul>

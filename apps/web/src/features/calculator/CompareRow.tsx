@@ -1,5 +1,9 @@
 import type { ComparedSetup, UnitSystem } from '@still-heron/core';
+import clsx from 'clsx';
 import type { CompareLayout, CompareRow } from './compareLayout';
+import zoneStyles from '../../charts/zone.module.css';
+import textStyles from '../../ui/text.module.css';
+import styles from './CompareRow.module.css';
 
 const HEIGHT = 106;
 const AXIS_Y = 62;
@@ -18,12 +22,12 @@ export function CompareRowView({ layout, row }: Props) {
   const { cameraX, nearX, farX, isFarBeyond, isReached, loupe } = row;
   return (
     <svg width="100%" height={HEIGHT} aria-hidden="true">
-      <line x1={cameraX} x2="100%" y1={AXIS_Y} y2={AXIS_Y} className="zone-ground" />
+      <line x1={cameraX} x2="100%" y1={AXIS_Y} y2={AXIS_Y} className={zoneStyles.zoneGround} />
       {isReached && (
         <>
-          <rect x={nearX} width={Math.max(farX - nearX, 2)} y={AXIS_Y - 30} height={44} className="zone-band" />
+          <rect x={nearX} width={Math.max(farX - nearX, 2)} y={AXIS_Y - 30} height={44} className={zoneStyles.zoneBand} />
           {isFarBeyond && (
-            <text x={farX - 4} y={AXIS_Y - 36} textAnchor="end" className="chart-label">
+            <text x={farX - 4} y={AXIS_Y - 36} textAnchor="end" className={textStyles.chartLabel}>
               to infinity ›
             </text>
           )}
@@ -34,17 +38,17 @@ export function CompareRowView({ layout, row }: Props) {
         x2={subjectX}
         y1={AXIS_Y - 38}
         y2={AXIS_Y + 38}
-        className={isReached ? 'compare-subject' : 'compare-subject is-off'}
+        className={clsx(styles.compareSubject, !isReached && styles.isOff)}
       />
       {backgroundX !== null && (
-        <line x1={backgroundX} x2={backgroundX} y1={AXIS_Y - 34} y2={AXIS_Y + 14} className="compare-background" />
+        <line x1={backgroundX} x2={backgroundX} y1={AXIS_Y - 34} y2={AXIS_Y + 14} className={styles.compareBackground} />
       )}
       {loupe && layout.loupeTimes > 1.5 && (
-        <rect x={loupe[0]} width={Math.max(loupe[1] - loupe[0], 1)} y={AXIS_Y + 24} height={12} className="compare-loupe" />
+        <rect x={loupe[0]} width={Math.max(loupe[1] - loupe[0], 1)} y={AXIS_Y + 24} height={12} className={styles.compareLoupe} />
       )}
-      <g transform={`translate(${cameraX},${AXIS_Y})`} className="zone-camera">
-        <rect x={-18} y={-8} width={18} height={16} rx={2} className="zone-solid" />
-        <rect x={0} y={-5} width={10} height={10} rx={1} className="zone-solid" />
+      <g transform={`translate(${cameraX},${AXIS_Y})`} className={zoneStyles.zoneCamera}>
+        <rect x={-18} y={-8} width={18} height={16} rx={2} className={zoneStyles.zoneSolid} />
+        <rect x={0} y={-5} width={10} height={10} rx={1} className={zoneStyles.zoneSolid} />
       </g>
     </svg>
   );
@@ -70,17 +74,17 @@ export function Frame({
       role="img"
       aria-label={`Its picture: lights in the background blur to ${backgroundPercent.toFixed(1)} percent of its width`}
     >
-      <rect width={width} height={height} className="compare-picture" />
+      <rect width={width} height={height} className={styles.comparePicture} />
       {[0.13, 0.31, 0.74, 0.9].map((share, index) => (
         <circle
           key={share}
           cx={width * share}
           cy={height * (0.22 + 0.16 * (index % 2))}
           r={Math.max(blur / 2, 0.9)}
-          className="compare-light"
+          className={styles.compareLight}
         />
       ))}
-      <g className="compare-figure">
+      <g className={styles.compareFigure}>
         <ellipse cx={cx} cy={cy} rx={head * 0.36} ry={head * 0.5} />
         <path d={bust(cx, cy, head, height)} />
       </g>
@@ -93,14 +97,14 @@ export function RowAxis({ layout, units }: { readonly layout: CompareLayout; rea
   return (
     <svg width="100%" height={34} aria-hidden="true">
       {layout.ticks.map(({ x, label }) => (
-        <text key={label} x={x} y={16} className="chart-label" textAnchor="middle">
+        <text key={label} x={x} y={16} className={textStyles.chartLabel} textAnchor="middle">
           {label}
         </text>
       ))}
-      <text x={layout.subjectX} y={16} className="chart-label compare-here" textAnchor="middle">
+      <text x={layout.subjectX} y={16} className={clsx(textStyles.chartLabel, styles.compareHere)} textAnchor="middle">
         subject
       </text>
-      <text x={0} y={33} className="chart-label compare-scale">
+      <text x={0} y={33} className={clsx(textStyles.chartLabel, styles.compareScale)}>
         {units === 'metric' ? 'metres, to scale' : 'feet, to scale'}
         {layout.loupeTimes > 1.5 && `; zones below, enlarged ${Math.round(layout.loupeTimes)} ×`}
       </text>

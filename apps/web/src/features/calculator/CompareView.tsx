@@ -11,8 +11,8 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 import { compareSentence } from '@still-heron/wording';
-import { Button } from 'antd';
 import { useState } from 'react';
+import clsx from 'clsx';
 import { useSize } from '../../shared/useSize';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { WordChoice } from '../../ui/fields/WordChoice';
@@ -21,6 +21,11 @@ import { compareLayout } from './compareLayout';
 import { CompareRowView, Frame, RowAxis } from './CompareRow';
 import { matchLine, SetupPicker } from './SetupPicker';
 import type { CalculatorProps } from './calculatorProps';
+import { Button } from '../../ui/Button';
+import styles from './CompareView.module.css';
+import layoutStyles from '../../ui/layout.module.css';
+import textStyles from '../../ui/text.module.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
 
 const HELD: readonly { readonly value: HeldEqual; readonly word: string }[] = [
   { value: 'framing', word: 'the same framing' },
@@ -46,15 +51,15 @@ export function CompareView({ optics, units }: CalculatorProps) {
   });
   const change = (index: number, next: LensSetup) => setOthers(others.map((item, k) => (k === index ? next : item)));
   return (
-    <div className="compare">
-      <p className="sentence" aria-live="polite">
+    <div className={styles.compare}>
+      <p data-testid="sentence" className={layoutStyles.sentence} aria-live="polite">
         {compareSentence(setups, compared, held, units).map(({ tone, text }, index) => (
-          <span key={index} className={`tone-${tone}`}>
+          <span key={index} className={textStyles[`tone-${tone}`]}>
             {text}{' '}
           </span>
         ))}
       </p>
-      <div className="compare-ask">
+      <div className={styles.compareAsk}>
         <WordChoice label="Compare at" chosen={held} choices={HELD} onChoose={setHeld} />
         <DistanceField
           label={held === 'framing' ? 'distance of the first set-up' : 'distance of all set-ups'}
@@ -66,15 +71,15 @@ export function CompareView({ optics, units }: CalculatorProps) {
         />
         <DistanceField label="background behind the subject" distanceMm={backgroundMm} units={units} onChange={setBackgroundMm} />
       </div>
-      <div className="compare-rows">
+      <div className={styles.compareRows}>
         {setups.map((setup, index) => (
-          <section className="compare-row" key={index} aria-label={`Set-up ${index + 1}`}>
+          <section data-testid="compare-row" className={styles.compareRow} key={index} aria-label={`Set-up ${index + 1}`}>
             <header>
               {index === 0 ? (
-                <p className="compare-first">
+                <p className={styles.compareFirst}>
                   <strong>{setup.lens.name}</strong>
-                  <span className="figure">{formatStop(setup.stop, setup.lens.stopScale)}</span>
-                  <span className="haze">{setup.camera.name}</span>
+                  <span className={textStyles.figure}>{formatStop(setup.stop, setup.lens.stopScale)}</span>
+                  <span className={textStyles.muted}>{setup.camera.name}</span>
                 </p>
               ) : (
                 <SetupPicker
@@ -85,14 +90,14 @@ export function CompareView({ optics, units }: CalculatorProps) {
                 />
               )}
             </header>
-            <div className="compare-drawing" {...(index === 0 ? { ref } : {})}>
+            <div className={styles.compareDrawing} {...(index === 0 ? { ref } : {})}>
               {size && <CompareRowView layout={layout} row={layout.rows[index]!} />}
             </div>
-            <div className="compare-frame">{compared[index]!.at && <Frame at={compared[index]!.at} />}</div>
+            <div className={styles.compareFrame}>{compared[index]!.at && <Frame at={compared[index]!.at} />}</div>
             <Figures compared={compared[index]!} match={index === 0 ? null : matchLine(optics, setup)} units={units} />
           </section>
         ))}
-        <div className="compare-row compare-axis">
+        <div className={clsx(styles.compareRow, styles.compareAxis)}>
           <span />
           {size && <RowAxis layout={layout} units={units} />}
           <span />
@@ -116,29 +121,29 @@ interface FiguresProps {
 function Figures({ compared: { at, distanceMm, closeFocusMm }, match, units }: FiguresProps) {
   if (!at)
     return (
-      <p className="compare-figures tone-soft">
+      <p className={clsx(styles.compareFigures, textStyles.toneSoft)}>
         It would have to stand at {formatDistance(distanceMm, units)} , and it focuses from {formatDistance(closeFocusMm, units)}{' '}
         on.
       </p>
     );
   return (
-    <dl className="compare-figures">
+    <dl className={styles.compareFigures}>
       <div>
         <dt>zone</dt>
-        <dd className="figure">
+        <dd className={textStyles.figure}>
           −{formatGap(at.zone.inFrontMm, units)} /{' '}
           {at.zone.behindMm === Infinity ? 'any' : `+${formatGap(at.zone.behindMm, units)}`}
         </dd>
       </div>
       <div>
         <dt>ring window</dt>
-        <dd className="figure">{at.windowDeg.toFixed(1)}°</dd>
+        <dd className={textStyles.figure}>{at.windowDeg.toFixed(1)}°</dd>
       </div>
       <div>
         <dt>background blur, of the width</dt>
-        <dd className="figure">{at.backgroundPercent.toFixed(1)} %</dd>
+        <dd className={textStyles.figure}>{at.backgroundPercent.toFixed(1)} %</dd>
       </div>
-      {match && <p className="field-hint">{match}</p>}
+      {match && <p className={fieldStyles.fieldHint}>{match}</p>}
     </dl>
   );
 }

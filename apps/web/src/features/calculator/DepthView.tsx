@@ -1,11 +1,15 @@
 import { depthOfField, formatDistance, formatGap, formatStop, ringOf, withinReach, zoneLensOf } from '@still-heron/core';
 import { useRef, useState } from 'react';
+import clsx from 'clsx';
 import { arrowStep } from '../../shared/gestures/arrowStep';
 import { useDrag } from '../../shared/gestures/useDrag';
 import { type Size, useSize } from '../../shared/useSize';
 import { nudgeDistance } from '../../ui/fields/readDistance';
 import { depthLayout } from './depthLayout';
 import type { CalculatorProps } from './calculatorProps';
+import layoutStyles from '../../ui/layout.module.css';
+import textStyles from '../../ui/text.module.css';
+import styles from './DepthView.module.css';
 
 /** Depth of the zone over distance: behind the plane of focus upward, in front of it downward, one line per stop. */
 export function DepthView(props: CalculatorProps) {
@@ -17,15 +21,15 @@ export function DepthView(props: CalculatorProps) {
   const zone = depthOfField({ ...zoneLensOf(optics), focusDistanceMm: atMm });
   return (
     <>
-      <p className="sentence" aria-live="polite">
-        <span className="tone-sharp">
+      <p data-testid="sentence" className={layoutStyles.sentence} aria-live="polite">
+        <span className={textStyles.toneSharp}>
           {formatGap(zone.inFrontMm, units)} in front,{' '}
           {zone.behindMm === Infinity ? 'everything' : formatGap(zone.behindMm, units)} behind
         </span>{' '}
         at {formatDistance(atMm, units)} and {formatStop(optics.stop, optics.lens.stopScale)}
         {zone.behindMm === Infinity ? '.' : `: ${Math.round((100 * zone.inFrontMm) / zone.totalMm)} % of the zone lies in front.`}
       </p>
-      <div className="depth-chart" ref={ref}>
+      <div className={styles.depthChart} ref={ref}>
         {size && size.width > 240 && size.height > 160 && <Chart {...props} size={size} atMm={atMm} onTry={setTriedMm} />}
       </div>
     </>
@@ -55,29 +59,29 @@ function Chart({
   const ring = ringOf(optics.lens);
   return (
     <svg width={size.width} height={size.height} role="group" aria-label="Zone by distance">
-      <path d={layout.zone} className="depth-zone" />
+      <path d={layout.zone} className={styles.depthZone} />
       {layout.yTicks.map(({ at, label }) => (
         <g key={`${label}${at}`}>
-          <line x1={left} x2={right} y1={at} y2={at} className="depth-grid" />
-          <text x={left - 8} y={at} className="chart-label" textAnchor="end" dominantBaseline="middle">
+          <line x1={left} x2={right} y1={at} y2={at} className={styles.depthGrid} />
+          <text x={left - 8} y={at} className={textStyles.chartLabel} textAnchor="end" dominantBaseline="middle">
             {label}
           </text>
         </g>
       ))}
       {layout.xTicks.map(({ at, label }) => (
-        <text key={label} x={at} y={bottom + 20} className="chart-label" textAnchor="middle">
+        <text key={label} x={at} y={bottom + 20} className={textStyles.chartLabel} textAnchor="middle">
           {label}
         </text>
       ))}
-      <text x={left} y={top - 10} className="chart-label">
+      <text x={left} y={top - 10} className={textStyles.chartLabel}>
         sharp behind
       </text>
-      <text x={left} y={bottom - 6} className="chart-label">
+      <text x={left} y={bottom - 6} className={textStyles.chartLabel}>
         sharp in front
       </text>
-      <line x1={left} x2={right} y1={zeroY} y2={zeroY} className="depth-focus" />
+      <line x1={left} x2={right} y1={zeroY} y2={zeroY} className={styles.depthFocus} />
       {layout.curves.map(({ stop, label, isHere, behind, front, labelX, labelY }) => (
-        <g key={stop} className={isHere ? 'depth-curve is-here' : 'depth-curve'}>
+        <g key={stop} className={clsx(styles.depthCurve, isHere && styles.isHere)}>
           <path d={behind} />
           <path d={front} />
           <text
@@ -96,7 +100,7 @@ function Chart({
       ))}
       <g
         {...drag}
-        className="depth-cursor"
+        className={styles.depthCursor}
         transform={`translate(${layout.x(atMm)},0)`}
         role="slider"
         tabIndex={0}

@@ -16,6 +16,9 @@ import { Choice } from '../../ui/fields/Choice';
 import { NumberField } from '../../ui/fields/NumberField';
 import { QuantityField } from '../../ui/fields/QuantityField';
 import { useKit } from '../../shared/api/useKit';
+import { Button } from '../../ui/Button';
+import styles from './SetupPicker.module.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
 
 interface Props {
   readonly setup: LensSetup;
@@ -47,7 +50,7 @@ export function SetupPicker({ setup, number, onChange, onRemove }: Props) {
   const knownCamera = cameraChoices.find((choice) => isSame(choice.camera));
   const allCameras = knownCamera ? cameraChoices : [...cameraChoices, { value: 'own', word: camera.name, camera }];
   return (
-    <div className="setup-picker">
+    <div className={styles.setupPicker}>
       <Choice
         label={`Lens of set-up ${number}`}
         isBare
@@ -72,7 +75,7 @@ export function SetupPicker({ setup, number, onChange, onRemove }: Props) {
         choices={allCameras}
         onPick={(value) => onChange({ ...setup, camera: allCameras.find((choice) => choice.value === value)!.camera })}
       />
-      <div className="field-pair">
+      <div className={fieldStyles.fieldPair}>
         <QuantityField
           label={`stop of set-up ${number}`}
           isBare
@@ -99,9 +102,9 @@ export function SetupPicker({ setup, number, onChange, onRemove }: Props) {
         )}
       </div>
       {onRemove && (
-        <button type="button" className="quiet" onClick={onRemove}>
+        <Button look="quiet" onClick={onRemove}>
           Remove
-        </button>
+        </Button>
       )}
     </div>
   );

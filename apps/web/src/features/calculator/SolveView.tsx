@@ -18,16 +18,20 @@ import {
   zoneLensOf,
 } from '@still-heron/core';
 import { neededSentence, problemText } from '@still-heron/wording';
-import { Button } from 'antd';
 import { useState } from 'react';
+import clsx from 'clsx';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { NumberField } from '../../ui/fields/NumberField';
 import type { CalculatorProps } from './calculatorProps';
+import { Button } from '../../ui/Button';
+import styles from './SolveView.module.css';
+import textStyles from '../../ui/text.module.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
 
 /** Inverse questions about the zone: which stop, which focus distance, is the nose still sharp. */
 export function SolveView(props: CalculatorProps) {
   return (
-    <div className="solve">
+    <div className={styles.solve}>
       <HoldBoth {...props} />
       <Allowance {...props} />
       <Features {...props} />
@@ -43,7 +47,7 @@ function StopAnswer({ optics, fNumber, onStop }: { optics: LensSetup; fNumber: n
   const text = formatStop(stop, lens.stopScale);
   if (stop > lens.narrowestStop)
     return (
-      <p className="tone-soft">
+      <p className={textStyles.toneSoft}>
         It needs {Number.isFinite(stop) ? text : 'narrower than any stop'}, and the lens stops down to{' '}
         {formatStop(lens.narrowestStop, lens.stopScale)}.
       </p>
@@ -57,14 +61,14 @@ function StopAnswer({ optics, fNumber, onStop }: { optics: LensSetup; fNumber: n
   return (
     <>
       <p>
-        <strong className="tone-sharp">{formatStop(third, lens.stopScale)}</strong>{' '}
+        <strong className={textStyles.toneSharp}>{formatStop(third, lens.stopScale)}</strong>{' '}
         {stop < widest ? 'the widest stop is more than enough' : `or narrower; exactly ${text}`}{' '}
         <Button size="small" onClick={() => onStop(third)}>
           Use this stop
         </Button>
       </p>
       {airyMm > circleMm && (
-        <p className="tone-edge">
+        <p className={textStyles.toneEdge}>
           At {formatStop(third, lens.stopScale)} diffraction makes every point {(airyMm * 1000).toFixed(1)} µm wide, more than the{' '}
           {(circleMm * 1000).toFixed(1)} µm of the circle of confusion.
         </p>
@@ -81,16 +85,16 @@ function HoldBoth({ optics, units, onStop }: CalculatorProps) {
   return (
     <section aria-label="Two distances sharp">
       <h2>Two distances sharp at once</h2>
-      <div className="field-pair">
+      <div className={fieldStyles.fieldPair}>
         <DistanceField label="from" distanceMm={nearMm} units={units} onChange={setNearMm} testId="hold-near" />
         <DistanceField label="to" distanceMm={farMm} units={units} onChange={setFarMm} testId="hold-far" />
       </div>
       {'problem' in answer ? (
-        <p className="tone-soft">{answer.problem}</p>
+        <p className={textStyles.toneSoft}>{answer.problem}</p>
       ) : (
         <>
           <p>
-            Focus at <strong className="tone-sharp">{formatDistance(answer.value.focusDistanceMm, units)}</strong>
+            Focus at <strong className={textStyles.toneSharp}>{formatDistance(answer.value.focusDistanceMm, units)}</strong>
             {answer.value.focusDistanceMm < ring.closeFocusMm && ', closer than the lens can focus'}.
           </p>
           <StopAnswer optics={optics} fNumber={answer.value.fNumber} onStop={onStop} />
@@ -121,14 +125,14 @@ function Allowance({ optics, units, onStop }: CalculatorProps) {
   return (
     <section aria-label="Allow for a miss">
       <h2>Allow for a miss</h2>
-      <div className="field-pair">
+      <div className={fieldStyles.fieldPair}>
         <DistanceField label="the mark is at" distanceMm={atMm} units={units} onChange={setAtMm} />
         <span />
         {gap('may be closer by', nearerMm, setNearerMm)}
         {gap('may be farther by', fartherMm, setFartherMm)}
       </div>
       {'problem' in answer ? (
-        <p className="tone-soft">{answer.problem}</p>
+        <p className={textStyles.toneSoft}>{answer.problem}</p>
       ) : (
         <StopAnswer optics={optics} fNumber={answer.value} onStop={onStop} />
       )}
@@ -153,10 +157,10 @@ function Features({ optics, units }: CalculatorProps) {
       <h2>Sharp on the near eye: what else is sharp?</h2>
       <DistanceField label="the eye is at" distanceMm={atMm} units={units} onChange={setAtMm} />
       {'problem' in zone ? (
-        <p className="tone-soft">{zone.problem}</p>
+        <p className={textStyles.toneSoft}>{zone.problem}</p>
       ) : (
         <>
-          <ul className="feature-list">
+          <ul className={styles.featureList}>
             {FACE.map(({ word }, index) => {
               const offset = offsets[index]!;
               const circles =
@@ -172,14 +176,14 @@ function Features({ optics, units }: CalculatorProps) {
                     value={offset}
                     onChange={(mm) => setOffsets(offsets.map((item, k) => (k === index ? mm : item)))}
                   />
-                  <strong className={circles <= 1 ? 'tone-sharp' : 'tone-soft'}>
+                  <strong className={circles <= 1 ? textStyles.toneSharp : textStyles.toneSoft}>
                     {circles <= 1 ? 'sharp' : `soft, ${circles.toFixed(1)} circles of confusion`}
                   </strong>
                 </li>
               );
             })}
           </ul>
-          <p className="figure">
+          <p className={textStyles.figure}>
             {closeUp(zone.value.inFrontMm)} in front,{' '}
             {zone.value.behindMm === Infinity ? 'everything' : closeUp(zone.value.behindMm)} behind · enlarged{' '}
             {zone.value.magnification.toFixed(3)} ×
@@ -202,8 +206,8 @@ function Hyperfocal({ optics, units, onStop }: CalculatorProps) {
   return (
     <section aria-label="Hyperfocal distances">
       <h2>Everything to infinity</h2>
-      <p className="haze">Focus at the hyperfocal distance: sharp from half of it to infinity.</p>
-      <table className="hyper-table">
+      <p className={textStyles.muted}>Focus at the hyperfocal distance: sharp from half of it to infinity.</p>
+      <table className={styles.hyperTable}>
         <thead>
           <tr>
             <th scope="col">stop</th>
@@ -217,14 +221,14 @@ function Hyperfocal({ optics, units, onStop }: CalculatorProps) {
             const { hyperfocalMm } = depthOfField({ ...at, focusDistanceMm: Infinity });
             const { nearMm } = depthOfField({ ...at, focusDistanceMm: hyperfocalMm });
             return (
-              <tr key={stop} className={Math.abs(stop - optics.stop) < 1e-9 ? 'is-here' : undefined}>
+              <tr key={stop} className={clsx(Math.abs(stop - optics.stop) < 1e-9 && styles.isHere)}>
                 <th scope="row">
-                  <button type="button" className="quiet figure" onClick={() => onStop(stop)}>
+                  <Button look="quiet" className={textStyles.figure} onClick={() => onStop(stop)}>
                     {formatStop(stop, lens.stopScale)}
-                  </button>
+                  </Button>
                 </th>
-                <td className="figure">{formatDistance(hyperfocalMm, units)}</td>
-                <td className="figure">{formatDistance(nearMm, units)}</td>
+                <td className={textStyles.figure}>{formatDistance(hyperfocalMm, units)}</td>
+                <td className={textStyles.figure}>{formatDistance(nearMm, units)}</td>
               </tr>
             );
           })}

@@ -10,13 +10,17 @@ import {
   zoneLensOf,
   zoneTable,
 } from '@still-heron/core';
-import { Button, Table } from 'antd';
+import { Table } from 'antd';
 import { useMemo, useState } from 'react';
 import { createPortal, flushSync } from 'react-dom';
+import clsx from 'clsx';
 import { useSize } from '../../shared/useSize';
 import { printCsv, saveFile } from '../../shared/files/csv';
 import { tableDistances } from './tableDistances';
 import type { CalculatorProps } from './calculatorProps';
+import { Button } from '../../ui/Button';
+import styles from './TableView.module.css';
+import textStyles from '../../ui/text.module.css';
 
 interface Row {
   readonly key: number;
@@ -59,15 +63,15 @@ export function TableView({ optics, units }: CalculatorProps) {
   };
   const title = `${lens.name} at ${Number(optics.focalLengthMm.toFixed(1))} mm, ${optics.camera.name}`;
   return (
-    <div className="bench-table">
+    <div className={styles.benchTable}>
       <header>
-        <p className="haze">
+        <p className={textStyles.muted}>
           near – far for {title}; sharp to {(zoneLensOf(optics).circleOfConfusionMm * 1000).toFixed(1)} µm
         </p>
         <Button onClick={print}>Print</Button>
         <Button onClick={() => saveFile('zone-table.csv', printCsv([head, ...body()]), 'text/csv')}>Save as CSV</Button>
       </header>
-      <div className="bench-table-body" ref={ref}>
+      <div className={styles.benchTableBody} ref={ref}>
         {size && (
           <Table<Row>
             virtual
@@ -80,14 +84,14 @@ export function TableView({ optics, units }: CalculatorProps) {
                 title: units === 'metric' ? 'focus, m' : 'focus',
                 width: 96,
                 fixed: 'left' as const,
-                className: 'figure table-focus',
+                className: clsx(textStyles.figure, styles.tableFocus),
                 render: (_: unknown, { distanceMm }: Row) => formatDistanceFigure(distanceMm, units),
               },
               ...stops.map((each, k) => ({
                 title: formatStop(each, lens.stopScale),
                 key: String(each),
                 width: COLUMN_PX,
-                className: Math.abs(each - stop) < 1e-9 ? 'figure table-here' : 'figure',
+                className: clsx(textStyles.figure, Math.abs(each - stop) < 1e-9 && styles.tableHere),
                 render: (_: unknown, { key }: Row) => cellText(table, key * stops.length + k, units),
               })),
             ]}
@@ -96,7 +100,7 @@ export function TableView({ optics, units }: CalculatorProps) {
       </div>
       {isPrinting &&
         createPortal(
-          <div className="paper">
+          <div data-testid="paper" className={styles.paper}>
             <h1>{title}</h1>
             <p>
               Near – far, {units === 'metric' ? 'metres' : 'feet and inches'} from the image plane; nearest{' '}

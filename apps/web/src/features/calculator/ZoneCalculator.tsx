@@ -4,8 +4,8 @@ import { WordChoice } from '../../ui/fields/WordChoice';
 import { CompareView } from './CompareView';
 import { DepthView } from './DepthView';
 import { SolveView } from './SolveView';
-import './calculator.css';
 import type { CalculatorProps } from './calculatorProps';
+import calculatorStyles from './calculator.module.css';
 
 /** The table needs a large package, so it is loaded when first shown. */
 const TableView = lazyPart(() => import('./TableView').then(({ TableView }) => TableView));
@@ -23,7 +23,7 @@ export function ZoneCalculator(props: CalculatorProps) {
   const [view, setView] = useState<CalculatorViewName>('compare');
   return (
     <>
-      <div className="bench-bar">
+      <div className={calculatorStyles.benchBar}>
         <WordChoice
           label="View of the zone calculator"
           chosen={view}

@@ -12,7 +12,7 @@ import { subjectColour } from '../../charts/subjectColour';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { itemSelected } from '../shot/sessionSlice';
 import { DIAL, dialLayout } from './dialLayout';
-import './dial.css';
+import styles from './RingDial.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -36,35 +36,34 @@ export function RingDial({ plan, verdict, units }: Props) {
   const said = `${formatDistance(verdict.track.focusMm[frame]!, units)}, ${figure} ${of}`;
   return (
     <svg
-      className="dial"
+      className={styles.dial}
       width={DIAL.width}
       height={DIAL.height}
       viewBox={`${-DIAL.width / 2} ${-DIAL.middleY} ${DIAL.width} ${DIAL.height}`}
       role="group"
       aria-label={`The ring at ${said}`}
-      data-testid="dial"
     >
-      <path d={track} className="dial-track" />
-      {marks.map(({ id, window, current }) => (
-        <path key={id} d={window} fill={subjectColour(current)} className="dial-window" />
+      <path d={track} className={styles.dialTrack} />
+      {marks.map(({ id, window, subjectIndex }) => (
+        <path key={id} d={window} fill={subjectColour(subjectIndex)} className={styles.dialWindow} />
       ))}
       {beyond.map((path) => (
-        <path key={path} d={path} className="dial-beyond" fill="url(#soft-hatch)" />
+        <path key={path} d={path} className={styles.dialBeyond} fill="url(#soft-hatch)" />
       ))}
-      {sweep !== '' && <path d={sweep} className="dial-sweep" />}
+      {sweep !== '' && <path d={sweep} className={styles.dialSweep} />}
       {ticks.map(({ label, x, y, x1, y1, x2, y2 }) => (
-        <g key={label} className="dial-tick">
+        <g key={label} className={styles.dialTick}>
           <line x1={x1} y1={y1} x2={x2} y2={y2} />
           <text x={x} y={y + 4} textAnchor="middle">
             {label}
           </text>
         </g>
       ))}
-      {marks.map(({ id, letter, current, x, y, tickX, tickY, hasHardStop }) => (
+      {marks.map(({ id, letter, subjectIndex, x, y, tickX, tickY, hasHardStop }) => (
         <g
           key={id}
-          className="dial-mark"
-          fill={subjectColour(current)}
+          className={styles.dialMark}
+          fill={subjectColour(subjectIndex)}
           onClick={() => dispatch(itemSelected({ kind: 'mark', id }))}
         >
           <circle cx={tickX} cy={tickY} r={hasHardStop ? 3.5 : 1.8} />
@@ -73,11 +72,11 @@ export function RingDial({ plan, verdict, units }: Props) {
           </text>
         </g>
       ))}
-      <line {...needle} className="dial-needle" />
-      <text y={8} textAnchor="middle" className="dial-figure">
+      <line {...needle} className={styles.dialNeedle} />
+      <text y={8} textAnchor="middle" className={styles.dialFigure}>
         {figure}
       </text>
-      <text y={26} textAnchor="middle" className="dial-of">
+      <text y={26} textAnchor="middle" className={styles.dialOf}>
         {of}
       </text>
     </svg>

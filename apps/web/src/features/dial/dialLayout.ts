@@ -19,7 +19,7 @@ import { distanceTicks } from '../../charts/ticks';
 export interface DialMark {
   readonly id: string;
   readonly letter: string;
-  readonly current: number;
+  readonly subjectIndex: number;
   readonly window: string;
   readonly x: number;
   readonly y: number;
@@ -83,7 +83,7 @@ export function dialLayout(plan: ShotPlan, verdict: CompleteVerdict | null, fram
       {
         id,
         letter,
-        current: plan.subjects.findIndex((subject) => subject.id === subjectId),
+        subjectIndex: plan.subjects.findIndex((subject) => subject.id === subjectId),
         window: band(ringDeg + farSideDeg, ringDeg + nearSideDeg, DIAL.inner, DIAL.outer),
         rad: radOf(ringDeg),
         tickX: tick.x,

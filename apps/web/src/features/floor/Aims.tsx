@@ -3,6 +3,10 @@ import { useMemo } from 'react';
 import { NumberField } from '../../ui/fields/NumberField';
 import { TimeField } from '../../ui/fields/TimeField';
 import { useEdit } from '../shot/useEdit';
+import { Button } from '../../ui/Button';
+import styles from './Aims.module.css';
+import textStyles from '../../ui/text.module.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
 
 /** Camera aims in order of time, and the total turn of the camera. */
 export function Aims({ plan }: { readonly plan: ShotPlan }) {
@@ -11,13 +15,13 @@ export function Aims({ plan }: { readonly plan: ShotPlan }) {
   return (
     <section>
       <h2>The camera is aimed</h2>
-      <ol className="aim-list">
+      <ol className={styles.aimList}>
         {aims.map((aim, index) => (
           <AimRow key={aim.id} aim={aim} before={aims[index - 1]} after={aims[index + 1]} plan={plan} />
         ))}
       </ol>
       {field.turnDeg >= 0.5 && (
-        <p className="haze">
+        <p className={textStyles.muted}>
           The camera turns {field.turnDeg.toFixed(0)}° in all, {field.fastestDegPerS.toFixed(0)}°/s at most. The puller must be
           able to reach the ring all the way.
         </p>
@@ -39,20 +43,19 @@ function AimRow({ aim, before, after, plan }: RowProps) {
     edit('aim the camera', (now) => changeAim(now, aim.id, changes), gesture);
   return (
     <li>
-      <span className="aim-words">
+      <span className={styles.aimWords}>
         {aimWords(aim.at, plan)}
         {before && (
-          <button
-            type="button"
-            className="quiet"
+          <Button
+            look="quiet"
             aria-label={`Remove the aim at ${aim.timeS.toFixed(1)} s`}
             onClick={() => edit('delete an aim', (now) => removeAim(now, aim.id))}
           >
             ✕
-          </button>
+          </Button>
         )}
       </span>
-      <div className="field-pair">
+      <div className={fieldStyles.fieldPair}>
         {aim.at.kind === 'heading' && (
           <NumberField
             label="heading"

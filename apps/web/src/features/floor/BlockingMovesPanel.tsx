@@ -7,9 +7,15 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 import { BLOCKING_MOVE_WORDS, LOCAL_RULES, moveFigureLabel, moveFigureValue } from '@still-heron/wording';
-import { Button } from 'antd';
+import clsx from 'clsx';
 import { Choice } from '../../ui/fields/Choice';
 import { BlockingMoveParamField } from './BlockingMoveParam';
+import { Button } from '../../ui/Button';
+import layoutStyles from '../../ui/layout.module.css';
+import floorStyles from './floor.module.css';
+import styles from './BlockingMovesPanel.module.css';
+import textStyles from '../../ui/text.module.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
 
 /** A blocking move being edited: kind, subject, start time, and values that differ from the defaults. */
 export interface BlockingMoveDraft {
@@ -37,16 +43,16 @@ interface Props {
 export function BlockingMovesPanel({ plan, units, draft, values, shown, figures, onPick, onDraft, onApply }: Props) {
   if (!draft) {
     return (
-      <aside className="side floor-side" aria-label="Blocking moves">
+      <aside data-testid="side" className={clsx(layoutStyles.side, floorStyles.floorSide)} aria-label="Blocking moves">
         <section>
           <h2>Blocking moves, from the playhead on</h2>
-          <ul className="moves-list">
+          <ul className={styles.movesList}>
             {BLOCKING_MOVES.map((blockingMove) => (
               <li key={blockingMove.id}>
-                <button type="button" className="quiet" onClick={() => onPick(blockingMove)}>
+                <Button look="quiet" onClick={() => onPick(blockingMove)}>
                   <strong>{BLOCKING_MOVE_WORDS[blockingMove.id].name}</strong>
                   <small>{BLOCKING_MOVE_WORDS[blockingMove.id].description}</small>
-                </button>
+                </Button>
               </li>
             ))}
           </ul>
@@ -58,12 +64,12 @@ export function BlockingMovesPanel({ plan, units, draft, values, shown, figures,
   const { name, description } = BLOCKING_MOVE_WORDS[blockingMove.id];
   const stopScale = plan.optics.lens.stopScale;
   return (
-    <aside className="side floor-side" aria-label={name}>
+    <aside data-testid="side" className={clsx(layoutStyles.side, floorStyles.floorSide)} aria-label={name}>
       <section>
         <h2>From {atS.toFixed(1)} s, not in the plan yet</h2>
-        <p className="move-name">{name}</p>
-        <p className="haze">{description}</p>
-        <div className="field-pair">
+        <p className={styles.moveName}>{name}</p>
+        <p className={textStyles.muted}>{description}</p>
+        <div className={fieldStyles.fieldPair}>
           <Choice
             label="subject"
             value={subjectId ?? 'new'}
@@ -86,23 +92,28 @@ export function BlockingMovesPanel({ plan, units, draft, values, shown, figures,
       </section>
       <section>
         <h2>Result</h2>
-        <dl className="move-figures">
+        <dl data-testid="move-figures" className={styles.moveFigures}>
           {figures.map((item, index) => (
             <div key={`${index}-${item.code}`}>
               <dt>{moveFigureLabel(item, shown)}</dt>
-              <dd className={`${item.unit === 'answer' ? '' : 'figure'}${item.tone === 'plain' ? '' : ` tone-${item.tone}`}`}>
+              <dd
+                className={clsx(
+                  !(item.unit === 'answer') && textStyles.figure,
+                  !(item.tone === 'plain') && textStyles[`tone-${item.tone}`],
+                )}
+              >
                 {moveFigureValue(item, units, stopScale)}
               </dd>
             </div>
           ))}
         </dl>
         {blockingMove.movesCamera && (
-          <p className="move-caution">
+          <p className={floorStyles.moveCaution}>
             Walking with the camera, backward or sideways, while watching a screen: a spotter and a cleared path. {LOCAL_RULES}
           </p>
         )}
-        <div className="side-actions is-last">
-          <Button type="primary" onClick={onApply}>
+        <div className={clsx(layoutStyles.sideActions, layoutStyles.isLast)}>
+          <Button look="main" onClick={onApply}>
             Add to the plan
           </Button>
           <Button onClick={() => onPick(null)}>Another move</Button>

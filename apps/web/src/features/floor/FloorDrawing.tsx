@@ -1,5 +1,6 @@
 import { frameAtOrAfter, type CompleteVerdict, type Place, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { type WheelEvent, useState } from 'react';
+import clsx from 'clsx';
 import { type Size, useSize } from '../../shared/useSize';
 import { useAppSelector } from '../../shared/store/hooks';
 import { useKeys } from '../../shared/keys/useKeys';
@@ -13,6 +14,7 @@ import type { ToolName } from './FloorTools';
 import { PictureLayer } from './PictureLayer';
 import type { Guide } from './snap';
 import { useFloorTool } from './useFloorTool';
+import styles from './FloorDrawing.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -33,7 +35,7 @@ interface Props {
 export function FloorDrawing(props: Props) {
   const { ref, size } = useSize();
   return (
-    <div className="floor-drawing" ref={ref}>
+    <div className={styles.floorDrawing} ref={ref}>
       {size && size.width > 200 && size.height > 120 && <Drawing {...props} size={size} />}
     </div>
   );
@@ -79,7 +81,7 @@ function Drawing({
   // with the focus on a thing or a slider, arrow keys belong to it
   const onGround = {
     ignoreEventWhen: ({ target }: KeyboardEvent) =>
-      target instanceof Element && target.closest('svg, .side, [role=slider]') !== null,
+      target instanceof Element && target.closest('svg, aside, [role=slider]') !== null,
   };
   useKeys('left', shift(-STEP_PX, 0), onGround);
   useKeys('right', shift(STEP_PX, 0), onGround);
@@ -91,7 +93,7 @@ function Drawing({
       height={size.height}
       role="group"
       aria-label="The set from above"
-      className={tool ? 'has-tool' : undefined}
+      className={clsx(tool && styles.hasTool)}
       onWheel={(event: WheelEvent<SVGSVGElement>) => {
         const box = event.currentTarget.getBoundingClientRect();
         scale(event.deltaY < 0 ? WHEEL : 1 / WHEEL, [event.clientX - box.left, event.clientY - box.top]);
@@ -99,8 +101,8 @@ function Drawing({
     >
       <PictureLayer picture={plan.floor!.picture} layout={layout} pxPerMm={view.pxPerMm} />
       <Grid layout={layout} size={size} />
-      <path d={layout.wedge} className="floor-wedge" />
-      {layout.zone && <path d={layout.zone} className="floor-zone" data-testid="floor-zone" />}
+      <path d={layout.wedge} className={styles.floorWedge} />
+      {layout.zone && <path d={layout.zone} className={styles.floorZone} data-testid="floor-zone" />}
       <FloorGround
         plan={plan}
         layout={layout}
@@ -124,7 +126,7 @@ function Drawing({
       />
       {[...guides, ...(knownLength ? [knownLength] : [])].map(({ from, to }, index) => {
         const [[x1, y1], [x2, y2]] = [layout.toPx(from), layout.toPx(to)];
-        return <line key={index} x1={x1} y1={y1} x2={x2} y2={y2} className="floor-guide" />;
+        return <line key={index} x1={x1} y1={y1} x2={x2} y2={y2} className={styles.floorGuide} />;
       })}
       <FloorPeople layout={layout} />
       <FloorLens layout={layout} />

@@ -1,6 +1,8 @@
 import { MM_PER_FOOT, type UnitSystem } from '@still-heron/core';
 import type { Size } from '../../shared/useSize';
 import type { FloorLayout } from './floorLayout';
+import styles from './FloorGrid.module.css';
+import textStyles from '../../ui/text.module.css';
 
 /** Grid of round distances over the visible floor. */
 export function Grid({ layout, size }: { readonly layout: FloorLayout; readonly size: Size }) {
@@ -13,7 +15,7 @@ export function Grid({ layout, size }: { readonly layout: FloorLayout; readonly 
       (_, k) => (Math.ceil(from / gridMm) + k) * gridMm,
     );
   return (
-    <g className="floor-grid" aria-hidden="true">
+    <g className={styles.floorGrid} aria-hidden="true">
       {steps(low.xMm, high.xMm).map((xMm) => {
         const [x] = toPx({ xMm, yMm: 0 });
         return <line key={xMm} x1={x} x2={x} y1={0} y2={size.height} />;
@@ -39,9 +41,9 @@ export function ScaleBar({ layout: { gridMm }, size, units, pxPerMm }: ScaleBarP
   const word = units === 'metric' ? `${mm / 1000} m` : `${Math.round(mm / MM_PER_FOOT)}'`;
   const length = mm * pxPerMm;
   return (
-    <g transform={`translate(20,${size.height - 16})`} className="floor-scale" aria-hidden="true">
+    <g transform={`translate(20,${size.height - 16})`} className={styles.floorScale} aria-hidden="true">
       <line x2={length} />
-      <text x={length + 8} y={5} className="chart-label">
+      <text x={length + 8} y={5} className={textStyles.chartLabel}>
         {word}
       </text>
     </g>

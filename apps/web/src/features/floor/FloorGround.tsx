@@ -6,6 +6,7 @@ import type { Size } from '../../shared/useSize';
 import { groupSelected, itemSelected } from '../shot/sessionSlice';
 import type { FloorLayout, FloorView } from './floorLayout';
 import type { ToolName } from './FloorTools';
+import styles from './FloorGround.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -77,7 +78,7 @@ export function FloorGround({ plan, layout, view, size, tool, onView, onTool, on
         width={size.width}
         height={size.height}
         fill="transparent"
-        className="floor-ground"
+        className={styles.floorGround}
         data-testid="floor-ground"
         tabIndex={takesPress ? 0 : undefined}
         role={takesPress ? 'button' : undefined}
@@ -85,8 +86,10 @@ export function FloorGround({ plan, layout, view, size, tool, onView, onTool, on
         onPointerDown={onPointerDown}
         onKeyDown={onKeyDown}
       />
-      {takesPress && <path d={`M${size.width / 2 - 8},${size.height / 2}h16m-8,-8v16`} className="floor-middle" />}
-      {stretch && <path d={stretching.current === 'length' ? lineOf(stretch) : frameOf(stretch)} className="floor-stretch" />}
+      {takesPress && <path d={`M${size.width / 2 - 8},${size.height / 2}h16m-8,-8v16`} className={styles.floorMiddle} />}
+      {stretch && (
+        <path d={stretching.current === 'length' ? lineOf(stretch) : frameOf(stretch)} className={styles.floorStretch} />
+      )}
     </>
   );
 }

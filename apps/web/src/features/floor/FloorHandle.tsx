@@ -1,7 +1,9 @@
 import type { FloorItem, Place, TapeShape, UnitSystem } from '@still-heron/core';
+import clsx from 'clsx';
 import type { FloorLayout } from './floorLayout';
 import type { Guide } from './snap';
 import { useFloorDrag } from './useFloorDrag';
+import styles from './FloorHandle.module.css';
 
 export interface FloorHandleProps {
   readonly item: FloorItem;
@@ -56,7 +58,7 @@ export function FloorHandle(props: FloorHandleProps) {
     <g
       {...handlers}
       transform={`translate(${x},${y})`}
-      className={`floor-handle is-${item.kind}${isHeld ? ' is-held' : ''}`}
+      className={clsx(styles.floorHandle, styles[`is-${item.kind}`], isHeld && styles.isHeld)}
       style={{ color: colour, pointerEvents: isOutOfReach ? 'none' : undefined }}
       role="button"
       tabIndex={0}
@@ -65,9 +67,9 @@ export function FloorHandle(props: FloorHandleProps) {
       data-testid={testId}
     >
       <rect x={-16} y={-16} width={32} height={32} rx={4} fill="transparent" />
-      {isMark && tapeColour && <path d={TAPES[tapeShape]} className="floor-tape is-edge" />}
+      {isMark && tapeColour && <path d={TAPES[tapeShape]} className={clsx(styles.floorTape, styles.isEdge)} />}
       {isMark ? (
-        <path d={TAPES[tapeShape]} className="floor-tape" style={{ stroke: tapeColour ?? undefined }} />
+        <path d={TAPES[tapeShape]} className={styles.floorTape} style={{ stroke: tapeColour ?? undefined }} />
       ) : (
         <circle r={5} />
       )}

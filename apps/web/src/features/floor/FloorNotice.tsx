@@ -1,13 +1,17 @@
 import { formatDistance, type UnitSystem } from '@still-heron/core';
 import { neededSentence, type ProblemText, typeSentence } from '@still-heron/wording';
-import { Button } from 'antd';
 import { useState } from 'react';
+import clsx from 'clsx';
 import { readDistance } from '../../ui/fields/readDistance';
+import { Button } from '../../ui/Button';
+import styles from './FloorNotice.module.css';
+import textStyles from '../../ui/text.module.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
 
 /** A rejected action and what to do instead; nothing was changed. */
 export function FloorNotice({ problem, onClose }: { readonly problem: ProblemText; readonly onClose: () => void }) {
   return (
-    <p className="floor-notice tone-soft" role="alert">
+    <p className={clsx(styles.floorNotice, textStyles.toneSoft)} role="alert">
       {neededSentence(problem)} Nothing was changed.
       <Button size="small" onClick={onClose}>
         Continue
@@ -30,7 +34,7 @@ export function KnownLength({
   const [problem, setProblem] = useState<ProblemText | null>(null);
   return (
     <form
-      className="floor-notice"
+      className={styles.floorNotice}
       onSubmit={(event) => {
         event.preventDefault();
         const reading = readDistance(text, units, { minMm: 50, maxMm: 500_000, reason: 'floor-length' });
@@ -41,7 +45,7 @@ export function KnownLength({
       <label>
         The length you drew is{' '}
         <input
-          className="field-input figure"
+          className={clsx(fieldStyles.fieldInput, textStyles.figure)}
           value={text}
           placeholder={formatDistance(2000, units)}
           autoFocus
@@ -54,12 +58,12 @@ export function KnownLength({
         />{' '}
         .
       </label>
-      <Button htmlType="submit" type="primary">
+      <Button type="submit" look="main">
         Set the scale
       </Button>
       <Button onClick={onGiveUp}>Cancel</Button>
       {problem && (
-        <span className="field-problem" role="alert">
+        <span className={fieldStyles.fieldProblem} role="alert">
           {typeSentence(problem)}
         </span>
       )}

@@ -1,6 +1,5 @@
 import { layPicture, type Place, scalePicture, type ShotPlan, startFloor } from '@still-heron/core';
 import type { ProblemText } from '@still-heron/wording';
-import { Button } from 'antd';
 import { useState } from 'react';
 import { sendPicture } from '../../shared/api/pictures';
 import { PageNote } from '../../ui/PageNote';
@@ -24,7 +23,9 @@ import { BlockingMovesPanel } from './BlockingMovesPanel';
 import { RehearsalPanel } from './RehearsalPanel';
 import { TimeBar } from '../shot/TimeBar';
 import { useBlockingMoveDraft } from './useBlockingMoveDraft';
-import './floor.css';
+import { Button } from '../../ui/Button';
+import layoutStyles from '../../ui/layout.module.css';
+import styles from './FloorPage.module.css';
 
 /** Floor step: the set from above, with camera and subjects over time. */
 export function FloorPage() {
@@ -60,11 +61,11 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
   };
   useKeys('m', () => pickMode(mode === 'moves' ? 'draw' : 'moves'));
   return (
-    <div className="step-page">
-      <div className="surface floor-surface">
+    <div className={layoutStyles.stepPage}>
+      <div data-testid="surface" className={layoutStyles.surface}>
         <FloorSentence plan={shown} verdict={isJudged} units={units} />
         <FloorTools plan={plan} tool={tool} mode={mode} onTool={setTool} onMode={pickMode} onPicture={picture.lay} />
-        <div className="floor-stage">
+        <div className={styles.floorStage}>
           {picture.problem && <FloorNotice problem={picture.problem} onClose={picture.forget} />}
           {length && (
             <KnownLength
@@ -127,7 +128,7 @@ function FirstDrawing({ plan }: { readonly plan: ShotPlan }) {
           ? 'Subjects that are already taped are placed at their tape distances.'
           : 'If nobody moves, tape distances in Pull are enough.'}
       </p>
-      <Button type="primary" size="large" onClick={() => dispatch(editPlan('draw the set', startFloor))}>
+      <Button look="main" size="large" onClick={() => dispatch(editPlan('draw the set', startFloor))}>
         Draw the set
       </Button>
     </PageNote>

@@ -18,6 +18,8 @@ import {
 import { useAppSelector } from '../../shared/store/hooks';
 import { selectSession } from '../shot/sessionSlice';
 import { selectedSubject } from './selectedSubject';
+import layoutStyles from '../../ui/layout.module.css';
+import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -30,15 +32,24 @@ export function FloorSentence({ plan, verdict, units }: Props) {
   const { timeS, selection } = useAppSelector(selectSession);
   const distances = planDistances(plan);
   const subject = selectedSubject(plan, selection) ?? neededNow(plan, timeS) ?? plan.subjects[0];
-  if (!subject) return <p className="sentence">Nobody is on the floor yet. Choose Subject, and click where it stands.</p>;
+  if (!subject)
+    return (
+      <p data-testid="sentence" className={layoutStyles.sentence}>
+        Nobody is on the floor yet. Choose Subject, and click where it stands.
+      </p>
+    );
   const sight = distances.sightingAt(subject, timeS);
   const standing = placementOf(plan, subject, timeS);
   if (!sight || standing === 'not-on-the-floor')
-    return <p className="sentence">{subject.name} is not on the floor: at infinity, or with a tape distance only.</p>;
+    return (
+      <p data-testid="sentence" className={layoutStyles.sentence}>
+        {subject.name} is not on the floor: at infinity, or with a tape distance only.
+      </p>
+    );
   if (standing !== 'before-the-camera')
     return (
-      <p className="sentence" data-testid="floor-sentence">
-        <span className="tone-soft">
+      <p className={layoutStyles.sentence} data-testid="floor-sentence">
+        <span className={textStyles.toneSoft}>
           {subject.name} {PLACEMENT_PROBLEMS[standing].what}
         </span>{' '}
         at {formatTime(timeS)}: {PLACEMENT_PROBLEMS[standing].do}.
@@ -48,7 +59,7 @@ export function FloorSentence({ plan, verdict, units }: Props) {
   const motion = motionOf(plan, subject, timeS);
   const isOut = isInFrame(plan, subject, timeS) === false;
   return (
-    <p className="sentence" data-testid="floor-sentence">
+    <p className={layoutStyles.sentence} data-testid="floor-sentence">
       <Placement
         subjectId={subject.id}
         name={subject.name}
@@ -124,13 +135,13 @@ function Placement({
   const marginMm = frames.marginMm[frame]!;
   if (frames.sharp[frame])
     return (
-      <span className="tone-sharp">
+      <span className={textStyles.toneSharp}>
         {name} is sharp{marginMm === Infinity ? '.' : `, with ${formatGap(marginMm, units)} of room.`}
       </span>
     );
   const isInFront = frames.distanceMm[frame]! < verdict.track.nearMm[frame]!;
   return (
-    <span className={mustBeSharp ? 'tone-soft' : 'tone-edge'}>
+    <span className={mustBeSharp ? textStyles.toneSoft : textStyles.toneEdge}>
       {name} is {formatGap(marginMm, units)} {isInFront ? 'in front of' : 'behind'} the zone
       {mustBeSharp ? '.' : ', and may be soft now.'}
     </span>

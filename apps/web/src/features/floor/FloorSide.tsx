@@ -1,6 +1,6 @@
 import { clearFloor, isCameraMoving, setLensHeight } from '@still-heron/core';
 import { noteText } from '@still-heron/wording';
-import { Button } from 'antd';
+import clsx from 'clsx';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import type { Measuring } from '../marks/useMeasuring';
 import { itemSelected, selectHeld } from '../shot/sessionSlice';
@@ -13,6 +13,10 @@ import { MarkPanel } from './MarkPanel';
 import { PictureFields } from './PictureFields';
 import { CameraKeyFields, LandmarkFields } from './SelectedFields';
 import type { FloorSideProps } from './floorProps';
+import { Button } from '../../ui/Button';
+import layoutStyles from '../../ui/layout.module.css';
+import floorStyles from './floor.module.css';
+import styles from './FloorSide.module.css';
 
 interface Props extends FloorSideProps {
   readonly measuring: Measuring;
@@ -29,7 +33,7 @@ export function FloorSide({ plan, units, measuring, onScale }: Props) {
   const landmark = floor.landmarks.find(({ id }) => only?.kind === 'landmark' && id === only.id);
   const mark = plan.marks.find(({ id }) => only?.kind === 'mark' && id === only.id);
   return (
-    <aside className="side floor-side" aria-label="Selection and marks">
+    <aside data-testid="side" className={clsx(layoutStyles.side, floorStyles.floorSide)} aria-label="Selection and marks">
       {held.length > 1 && <GroupPanel held={held} />}
       {key && <CameraKeyFields key={key.id} cameraKey={key} plan={plan} units={units} />}
       {landmark && <LandmarkFields key={landmark.id} landmark={landmark} units={units} />}
@@ -38,7 +42,7 @@ export function FloorSide({ plan, units, measuring, onScale }: Props) {
       <Aims plan={plan} />
       {isCameraMoving(plan) && (
         <section aria-label="Caution">
-          <p className="move-caution">{noteText({ code: 'camera-moves', kind: 'caution' })}</p>
+          <p className={floorStyles.moveCaution}>{noteText({ code: 'camera-moves', kind: 'caution' })}</p>
         </section>
       )}
       {floor.picture && <PictureFields picture={floor.picture} units={units} onScale={onScale} />}
@@ -53,7 +57,7 @@ export function FloorSide({ plan, units, measuring, onScale }: Props) {
           }
         />
         <Button
-          className="floor-take-away"
+          className={styles.floorTakeAway}
           onClick={() => {
             dispatch(editPlan('delete the floor plan', clearFloor));
             dispatch(itemSelected(null));

@@ -1,10 +1,12 @@
 import type { ShotPlan, UnitSystem } from '@still-heron/core';
+import clsx from 'clsx';
 import { subjectColour } from '../../charts/subjectColour';
 import { tapeCss } from '../marks/tapes';
 import { FloorHandle } from './FloorHandle';
 import type { FloorLayout } from './floorLayout';
 import { LandmarkShape } from './LandmarkShape';
 import type { Guide } from './snap';
+import styles from './FloorThings.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -23,22 +25,22 @@ export function FloorThings({ plan, layout, ...shared }: Props) {
       {landmarks.map((landmark) => (
         <LandmarkShape key={landmark.id} landmark={landmark} layout={layout} {...shared} />
       ))}
-      {layout.plane && <path d={layout.plane} className="floor-plane" data-testid="floor-plane" />}
-      <path d={layout.cameraWay} className="floor-camera-way" />
-      {layout.subjects.map(({ subjectId, way, current }) => (
-        <path key={subjectId} d={way} className="floor-way" style={{ color: subjectColour(current) }} />
+      {layout.plane && <path d={layout.plane} className={styles.floorPlane} data-testid="floor-plane" />}
+      <path d={layout.cameraWay} className={styles.floorCameraWay} />
+      {layout.subjects.map(({ subjectId, way, subjectIndex }) => (
+        <path key={subjectId} d={way} className={styles.floorWay} style={{ color: subjectColour(subjectIndex) }} />
       ))}
       {plan.marks.map((mark) => {
         if (!mark.place) return null;
-        const current = plan.subjects.findIndex(({ id }) => id === mark.subjectId);
+        const subjectIndex = plan.subjects.findIndex(({ id }) => id === mark.subjectId);
         return (
           <FloorHandle
             key={mark.id}
             item={{ kind: 'mark', id: mark.id }}
-            label={`Mark ${mark.letter}, ${plan.subjects[current]?.name ?? 'no subject'}`}
+            label={`Mark ${mark.letter}, ${plan.subjects[subjectIndex]?.name ?? 'no subject'}`}
             undoName={`move mark ${mark.letter}`}
             letter={mark.letter}
-            colour={subjectColour(current)}
+            colour={subjectColour(subjectIndex)}
             tapeColour={mark.tapeColour && tapeCss(mark.tapeColour)}
             tapeShape={mark.tapeShape}
             place={mark.place}
@@ -55,7 +57,7 @@ export function FloorThings({ plan, layout, ...shared }: Props) {
           label={`Camera at ${key.timeS.toFixed(1)} s`}
           undoName="move the camera"
           letter={showsTime(camera.length, index) ? `${key.timeS.toFixed(1)} s` : ''}
-          colour="var(--mist)"
+          colour="var(--text)"
           place={key}
           layout={layout}
           testId={`floor-camera-${index + 1}`}
@@ -76,13 +78,14 @@ function showsTime(count: number, index: number): boolean {
 /** Subjects at the playhead with their names. */
 export function FloorPeople({ layout }: { readonly layout: FloorLayout }) {
   return layout.subjects.map(
-    ({ subjectId, now, name, current, isInFrame }) =>
+    ({ subjectId, now, name, subjectIndex, isInFrame }) =>
       now && (
         <g
           key={subjectId}
           transform={`translate(${now[0]},${now[1]})`}
-          className={`floor-person${isInFrame ? '' : ' is-out'}`}
-          style={{ color: subjectColour(current) }}
+          data-testid="floor-person"
+          className={clsx(styles.floorPerson, !isInFrame && styles.isOut)}
+          style={{ color: subjectColour(subjectIndex) }}
         >
           <circle r={10} />
           <text y={-16} textAnchor="middle">

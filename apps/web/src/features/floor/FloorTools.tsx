@@ -1,9 +1,12 @@
 import type { ShotPlan, Subject } from '@still-heron/core';
 import { useRef } from 'react';
+import clsx from 'clsx';
 import { PICTURE_ACCEPT } from '../../shared/api/pictures';
 import { useAppSelector } from '../../shared/store/hooks';
 import { selectSelection } from '../shot/sessionSlice';
 import { selectedSubject } from './selectedSubject';
+import { Button } from '../../ui/Button';
+import styles from './FloorTools.module.css';
 
 /** Tool for the next press on the floor. */
 export type ToolName = 'someone' | 'walk' | 'camera' | 'aim' | 'post' | 'box' | 'wall' | 'door' | 'track' | 'scale';
@@ -45,31 +48,31 @@ export function FloorTools({ plan, tool, mode, onTool, onMode, onPicture }: Prop
   ];
   const held = tools.find(({ name }) => name === tool);
   const modeButton = (name: FloorMode, word: string) => (
-    <button
-      type="button"
-      className={`quiet floor-tool${mode === name ? ' is-held' : ''}`}
+    <Button
+      look="quiet"
+      className={clsx(styles.floorTool, mode === name && styles.isHeld)}
       aria-pressed={mode === name}
       onClick={() => onMode(mode === name ? 'draw' : name)}
     >
       {word}
-    </button>
+    </Button>
   );
   return (
-    <div className="floor-tools" role="toolbar" aria-label="Add to the floor">
+    <div className={styles.floorTools} role="toolbar" aria-label="Add to the floor">
       {tools.map(({ name, word }) => (
-        <button
+        <Button
           key={name}
-          type="button"
-          className={`quiet floor-tool${tool === name ? ' is-held' : ''}`}
+          look="quiet"
+          className={clsx(styles.floorTool, tool === name && styles.isHeld)}
           aria-pressed={tool === name}
           onClick={() => onTool(tool === name ? null : name)}
         >
           {word}
-        </button>
+        </Button>
       ))}
-      <button type="button" className="quiet floor-tool" onClick={() => picked.current?.click()}>
+      <Button look="quiet" className={styles.floorTool} onClick={() => picked.current?.click()}>
         Picture
-      </button>
+      </Button>
       <input
         ref={picked}
         type="file"
@@ -83,11 +86,11 @@ export function FloorTools({ plan, tool, mode, onTool, onMode, onPicture }: Prop
           target.value = '';
         }}
       />
-      <span className="floor-modes">
+      <span className={styles.floorModes}>
         {modeButton('moves', 'Moves')}
         {modeButton('rehearse', 'Rehearse')}
       </span>
-      <span className="floor-ask" role="status">
+      <span className={styles.floorAsk} role="status">
         {held && `${held.ask}; Enter uses the middle.`}
         {tool === 'scale' && 'Drag along a length that you know: a door, a wall, a table.'}
       </span>

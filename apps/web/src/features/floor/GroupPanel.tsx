@@ -1,8 +1,10 @@
 import { copyOnFloor, type FloorItem, removeFromFloor } from '@still-heron/core';
-import { Button } from 'antd';
 import { useAppDispatch, useAppStore } from '../../shared/store/hooks';
 import { groupSelected, itemSelected, itemsCopied } from '../shot/sessionSlice';
 import { editPlan, selectPlan } from '../shot/shotSlice';
+import { Button } from '../../ui/Button';
+import textStyles from '../../ui/text.module.css';
+import layoutStyles from '../../ui/layout.module.css';
 
 /** Offset of a copy from its original. */
 const BESIDE = { xMm: 500, yMm: -500 };
@@ -53,10 +55,10 @@ export function GroupPanel({ held }: { readonly held: readonly FloorItem[] }) {
   return (
     <section aria-label="Selection">
       <h2>{held.length} items selected</h2>
-      <p className="haze">
+      <p className={textStyles.muted}>
         Drag one of them, or press the arrow keys, and all of them move. Shift and click adds or removes an item.
       </p>
-      <div className="side-actions">
+      <div className={layoutStyles.sideActions}>
         <Button onClick={() => edits.putDown(held)}>Copy beside them</Button>
         <Button onClick={() => edits.remove(held)}>Delete them</Button>
       </div>

@@ -1,7 +1,9 @@
 import type { Landmark, UnitSystem } from '@still-heron/core';
+import clsx from 'clsx';
 import type { FloorLayout } from './floorLayout';
 import type { Guide } from './snap';
 import { useFloorDrag } from './useFloorDrag';
+import styles from './LandmarkShape.module.css';
 
 interface Props {
   readonly landmark: Landmark;
@@ -29,7 +31,7 @@ export function LandmarkShape({ landmark, layout, pxPerMm, units, isOutOfReach, 
     <g
       {...handlers}
       transform={`translate(${x},${y}) rotate(${-landmark.turnedDeg})`}
-      className={`floor-landmark${isHeld ? ' is-held' : ''}`}
+      className={clsx(styles.floorLandmark, isHeld && styles.isHeld)}
       style={{ pointerEvents: isOutOfReach ? 'none' : undefined }}
       role="button"
       tabIndex={0}
@@ -50,7 +52,7 @@ export function LandmarkShape({ landmark, layout, pxPerMm, units, isOutOfReach, 
 
 function Outline({ shape, width, depth }: { shape: Landmark['shape']; width: number; depth: number }) {
   const height = Math.max(depth, 5);
-  const body = <rect x={-width / 2} y={-height / 2} width={width} height={height} className={`is-${shape}`} />;
+  const body = <rect x={-width / 2} y={-height / 2} width={width} height={height} className={styles[`is-${shape}`]} />;
   switch (shape) {
     case 'post':
       return <circle r={Math.max(width / 2, 4)} />;
@@ -62,7 +64,7 @@ function Outline({ shape, width, depth }: { shape: Landmark['shape']; width: num
       return (
         <>
           {body}
-          <path d={`M${-width / 2},0V${-width}A${width},${width} 0 0 1 ${width / 2},0`} className="floor-swing" />
+          <path d={`M${-width / 2},0V${-width}A${width},${width} 0 0 1 ${width / 2},0`} className={styles.floorSwing} />
         </>
       );
     case 'track': {
@@ -70,9 +72,9 @@ function Outline({ shape, width, depth }: { shape: Landmark['shape']; width: num
       const ties = Array.from({ length: count }, (_, k) => ((k + 0.5) / count - 0.5) * width);
       return (
         <>
-          <rect x={-width / 2} y={-height / 2} width={width} height={height} fill="transparent" className="is-track" />
+          <rect x={-width / 2} y={-height / 2} width={width} height={height} fill="transparent" className={styles.isTrack} />
           <path
-            className="floor-rails"
+            className={styles.floorRails}
             d={`M${-width / 2},${-height / 2}h${width}M${-width / 2},${height / 2}h${width}${ties
               .map((tie) => `M${tie},${-height / 2 - 2}v${height + 4}`)
               .join('')}`}

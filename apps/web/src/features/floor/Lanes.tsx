@@ -2,6 +2,8 @@ import type { CompleteVerdict, ShotPlan, TimeSpan } from '@still-heron/core';
 import { memo, useMemo } from 'react';
 import { subjectColour } from '../../charts/subjectColour';
 import { framingWords, type Lane, lanesOf } from './lanesLayout';
+import styles from './Lanes.module.css';
+import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -12,7 +14,7 @@ interface Props {
 export const Lanes = memo(function Lanes({ plan, verdict }: Props) {
   const lanes = useMemo(() => lanesOf(plan, verdict), [plan, verdict]);
   return (
-    <ul className="lanes" aria-label="Who is in frame, and sharp, when">
+    <ul className={styles.lanes} aria-label="Who is in frame, and sharp, when">
       {lanes.map((lane) => (
         <LaneRow key={lane.subjectId} lane={lane} durationS={plan.durationS} />
       ))}
@@ -22,25 +24,25 @@ export const Lanes = memo(function Lanes({ plan, verdict }: Props) {
 
 function LaneRow({ lane, durationS }: { readonly lane: Lane; readonly durationS: number }) {
   const words = framingWords(lane, durationS);
-  const bars = (spans: readonly TimeSpan[], className: string) =>
+  const bars = (spans: readonly TimeSpan[], kind: string, className?: string) =>
     spans.map(({ fromS, untilS }) => (
       <span
-        key={`${className}${fromS}`}
+        key={`${kind}${fromS}`}
         className={className}
         style={{ left: `${(100 * fromS) / durationS}%`, width: `${(100 * (untilS - fromS)) / durationS}%` }}
       />
     ));
   return (
     <li title={words}>
-      <span className="lane-name" style={{ color: subjectColour(lane.current) }}>
+      <span className={styles.laneName} style={{ color: subjectColour(lane.subjectIndex) }}>
         {lane.name}
       </span>
-      <span className="lane-track" style={{ color: subjectColour(lane.current) }}>
-        {bars(lane.framed ?? [], 'lane-framed')}
-        {bars(lane.sharp, 'lane-sharp')}
-        {bars(lane.soft, 'lane-soft')}
+      <span className={styles.laneTrack} style={{ color: subjectColour(lane.subjectIndex) }}>
+        {bars(lane.framed ?? [], 'framed')}
+        {bars(lane.sharp, 'sharp', styles.laneSharp)}
+        {bars(lane.soft, 'soft', styles.laneSoft)}
       </span>
-      <span className="unseen">{words}</span>
+      <span className={textStyles.unseen}>{words}</span>
     </li>
   );
 }

@@ -7,10 +7,14 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 import { MEASURE_WORDS } from '@still-heron/wording';
+import clsx from 'clsx';
 import { subjectColour } from '../../charts/subjectColour';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { Explain } from '../../ui/fields/Explain';
 import { itemSelected, selectSelection } from '../shot/sessionSlice';
+import styles from './MarkDistances.module.css';
+import floorStyles from './floor.module.css';
+import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -29,31 +33,33 @@ export function MarkDistances({ plan, units }: Props) {
   return (
     <section>
       <h2>Marks</h2>
-      <ul className="floor-marks">
+      <ul data-testid="floor-marks" className={styles.floorMarks}>
         {plan.marks.map((mark) => {
-          const current = plan.subjects.findIndex(({ id }) => id === mark.subjectId);
+          const subjectIndex = plan.subjects.findIndex(({ id }) => id === mark.subjectId);
           const sight = markSightings.get(mark.id);
           const focusMm = markFocusMm.get(mark.id)!;
           const tapeMm = mark.distanceMm ?? Infinity;
           const isBehind = sight !== undefined && sight.depthMm <= 0;
           const isOffAxis = sight !== undefined && !isBehind && Math.abs(focusMm - tapeMm) > MIN_DIFFERENCE_MM;
           return (
-            <li key={mark.id} className={selection?.id === mark.id ? 'is-selected' : undefined}>
+            <li key={mark.id} className={clsx(selection?.id === mark.id && floorStyles.isSelected)}>
               <button
                 type="button"
-                className="floor-mark-name"
-                style={{ color: subjectColour(current) }}
+                className={styles.floorMarkName}
+                style={{ color: subjectColour(subjectIndex) }}
                 aria-label={`Select mark ${mark.letter}`}
                 onClick={() => dispatch(itemSelected({ kind: 'mark', id: mark.id }))}
               >
-                <strong>{mark.letter}</strong> {plan.subjects[current]?.name ?? 'no subject'}
+                <strong>{mark.letter}</strong> {plan.subjects[subjectIndex]?.name ?? 'no subject'}
               </button>
-              <span className="figure">{formatDistanceFigure(tapeMm, units)}</span>
+              <span data-testid="floor-mark-distance" className={textStyles.figure}>
+                {formatDistanceFigure(tapeMm, units)}
+              </span>
               <small>
                 {mark.method === 'drawn' ? 'drawn' : `by ${MEASURE_WORDS[mark.method]}`}
-                {mark.isSimulated && <span className="tone-edge"> · simulated</span>}
-                {mark.stale && <span className="tone-edge"> · stale</span>}
-                {isBehind && <span className="tone-soft"> · behind the camera</span>}
+                {mark.isSimulated && <span className={textStyles.toneEdge}> · simulated</span>}
+                {mark.stale && <span className={textStyles.toneEdge}> · stale</span>}
+                {isBehind && <span className={textStyles.toneSoft}> · behind the camera</span>}
                 {isOffAxis && (
                   <>
                     {' · '}
@@ -70,7 +76,7 @@ export function MarkDistances({ plan, units }: Props) {
                   </>
                 )}
                 {mark.method !== 'drawn' && sight && !isBehind && Math.abs(tapeMm - sight.tapeMm) > MIN_DIFFERENCE_MM && (
-                  <span className="tone-edge"> · drawn {formatGap(tapeMm - sight.tapeMm, units)} difference</span>
+                  <span className={textStyles.toneEdge}> · drawn {formatGap(tapeMm - sight.tapeMm, units)} difference</span>
                 )}
               </small>
             </li>

@@ -15,7 +15,8 @@ import { FloorLength } from './FloorLength';
 import type { FloorSideProps } from './floorProps';
 import { PlaceFields } from './PlaceFields';
 import { StayTimes } from './StayTimes';
-import '../marks/marks.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
+import layoutStyles from '../../ui/layout.module.css';
 
 interface Props extends FloorSideProps {
   readonly mark: Mark;
@@ -33,7 +34,7 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
           Mark {mark.letter}, {subject?.name ?? 'no subject'}
         </h2>
         {subject && (
-          <div className="field-pair">
+          <div className={fieldStyles.fieldPair}>
             <SubjectName subject={subject} />
             <FloorLength
               label={`height of ${subject.detail || 'the subject'}`}
@@ -57,10 +58,10 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
         <FocusReferences mark={mark} plan={plan} units={units} />
       </section>
       <section>
-        <details className="more-of-it">
+        <details className={layoutStyles.moreOfIt}>
           <summary>Tape mark, and what to ask the performer for</summary>
           {mark.place && (
-            <div className="field-pair">
+            <div className={fieldStyles.fieldPair}>
               <PlaceFields
                 place={mark.place}
                 units={units}
@@ -72,14 +73,14 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
           )}
           <MarkOnFloor mark={mark} plan={plan} />
         </details>
-        <details className="more-of-it">
+        <details className={layoutStyles.moreOfIt}>
           <summary>How it was measured</summary>
           <MarkDetails mark={mark} units={units} />
         </details>
         {subject && (
-          <details className="more-of-it">
+          <details className={layoutStyles.moreOfIt}>
             <summary>Accuracy of the performer</summary>
-            <div className="field-pair">
+            <div className={fieldStyles.fieldPair}>
               <GapField
                 label="misses marks by ±"
                 mm={subject.markSigmaMm}

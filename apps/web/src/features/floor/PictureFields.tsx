@@ -9,10 +9,13 @@ import {
   scalePicture,
   type UnitSystem,
 } from '@still-heron/core';
-import { Button } from 'antd';
 import { NumberField } from '../../ui/fields/NumberField';
 import { useEdit } from '../shot/useEdit';
 import { FloorLength } from './FloorLength';
+import { Button } from '../../ui/Button';
+import textStyles from '../../ui/text.module.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
+import layoutStyles from '../../ui/layout.module.css';
 
 interface Props {
   readonly picture: FloorPicture;
@@ -29,12 +32,12 @@ export function PictureFields({ picture, units, onScale }: Props) {
   return (
     <section aria-label="The picture">
       <h2>Picture, {picture.name}</h2>
-      <p className={picture.isScaled ? 'haze' : 'tone-edge'}>
+      <p className={picture.isScaled ? textStyles.muted : textStyles.toneEdge}>
         {picture.isScaled
           ? `${formatDistance(picture.widthMm, units)} wide, by the length that you drew.`
           : 'Its size is a guess until you draw a known length on it.'}
       </p>
-      <div className="field-pair">
+      <div className={fieldStyles.fieldPair}>
         <NumberField
           label="width"
           unit={unit}
@@ -71,7 +74,7 @@ export function PictureFields({ picture, units, onScale }: Props) {
           onChange={(yMm, gesture) => edit('move the picture', (now) => changePicture(now, { yMm }), gesture)}
         />
       </div>
-      <div className="side-actions">
+      <div className={layoutStyles.sideActions}>
         <Button onClick={onScale}>Draw a known length</Button>
         <Button onClick={() => edit('delete the picture', removePicture)}>Delete the picture</Button>
       </div>

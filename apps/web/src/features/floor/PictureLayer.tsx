@@ -1,6 +1,7 @@
 import type { FloorPicture } from '@still-heron/core';
 import { pictureAddress } from '../../shared/api/pictures';
 import type { FloorLayout } from './floorLayout';
+import styles from './PictureLayer.module.css';
 
 interface Props {
   readonly picture: FloorPicture | null;
@@ -22,7 +23,7 @@ export function PictureLayer({ picture, layout, pxPerMm }: Props) {
       height={height}
       preserveAspectRatio="none"
       transform={`translate(${x},${y}) rotate(${-picture.turnedDeg})`}
-      className="floor-picture"
+      className={styles.floorPicture}
       data-testid="floor-picture"
     />
   );

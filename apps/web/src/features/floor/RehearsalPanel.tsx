@@ -8,13 +8,18 @@ import {
   applyRehearsedTimes,
 } from '@still-heron/core';
 import { counted, rehearsalEventText } from '@still-heron/wording';
-import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
+import clsx from 'clsx';
 import { useKeys } from '../../shared/keys/useKeys';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { playheadMoved, playStopped } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
-import './rehearsal.css';
+import { Button } from '../../ui/Button';
+import { Key } from '../../ui/Key';
+import layoutStyles from '../../ui/layout.module.css';
+import floorStyles from './floor.module.css';
+import styles from './RehearsalPanel.module.css';
+import textStyles from '../../ui/text.module.css';
 
 /** Rehearsals: start the clock, tap each event, and apply the mean times to the plan. */
 export function RehearsalPanel({ plan }: { readonly plan: ShotPlan }) {
@@ -24,7 +29,7 @@ export function RehearsalPanel({ plan }: { readonly plan: ShotPlan }) {
   const next = run.next;
   if (times.length === 0)
     return (
-      <aside className="side floor-side" aria-label="Rehearse">
+      <aside data-testid="side" className={clsx(layoutStyles.side, floorStyles.floorSide)} aria-label="Rehearse">
         <section>
           <h2>Rehearse</h2>
           <p>Nothing happens in this shot yet. Add a walk or a pull, then tap its times here.</p>
@@ -32,10 +37,10 @@ export function RehearsalPanel({ plan }: { readonly plan: ShotPlan }) {
       </aside>
     );
   return (
-    <aside className="side floor-side" aria-label="Rehearse">
+    <aside data-testid="side" className={clsx(layoutStyles.side, floorStyles.floorSide)} aria-label="Rehearse">
       <section>
         <h2>Rehearse the action and tap its times</h2>
-        <button type="button" className="rehearsal-tap" onClick={run.tap} data-testid="rehearsal-tap">
+        <button type="button" className={styles.rehearsalTap} onClick={run.tap} data-testid="rehearsal-tap">
           {run.isRunning ? (
             <>
               <small>tap when</small> {next ? rehearsalEventText(plan, next) : 'every event is tapped'}
@@ -45,10 +50,10 @@ export function RehearsalPanel({ plan }: { readonly plan: ShotPlan }) {
               <small>on “action”, start the clock of</small> run {plan.rehearsals.length + 1}
             </>
           )}
-          <kbd className="key key-on-lantern">R</kbd>
+          <Key isOnAccent>R</Key>
         </button>
         {run.isRunning && (
-          <div className="side-actions">
+          <div className={layoutStyles.sideActions}>
             <Button onClick={run.finish}>End the run</Button>
             <Button onClick={run.skip} disabled={!next}>
               Did not happen
@@ -60,23 +65,23 @@ export function RehearsalPanel({ plan }: { readonly plan: ShotPlan }) {
         <h2>
           {plan.rehearsals.length === 0 ? 'As planned' : `Planned, and the average of ${counted(plan.rehearsals.length, 'run')}`}
         </h2>
-        <ul className="rehearsed">
+        <ul className={styles.rehearsed}>
           {times.map((event, index) => {
             const { timeS, meanS, spreadS } = event;
             return (
-              <li key={index} className={run.isRunning && run.index === index ? 'is-next' : undefined}>
+              <li key={index} className={clsx(run.isRunning && run.index === index && styles.isNext)}>
                 <span>{rehearsalEventText(plan, event)}</span>
-                <span className="figure">{timeS.toFixed(1)}</span>
-                <span className="figure">{meanS === null ? '–' : meanS.toFixed(1)}</span>
-                <small className="figure">{spreadS === null ? '' : `± ${spreadS.toFixed(2)}`}</small>
+                <span className={textStyles.figure}>{timeS.toFixed(1)}</span>
+                <span className={textStyles.figure}>{meanS === null ? '–' : meanS.toFixed(1)}</span>
+                <small className={textStyles.figure}>{spreadS === null ? '' : `± ${spreadS.toFixed(2)}`}</small>
               </li>
             );
           })}
         </ul>
         {plan.rehearsals.length > 0 && (
           <>
-            <div className="side-actions">
-              <Button type="primary" onClick={() => dispatch(editPlan('use the rehearsed times', applyRehearsedTimes))}>
+            <div className={layoutStyles.sideActions}>
+              <Button look="main" onClick={() => dispatch(editPlan('use the rehearsed times', applyRehearsedTimes))}>
                 Use these times
               </Button>
               <Button
@@ -87,7 +92,7 @@ export function RehearsalPanel({ plan }: { readonly plan: ShotPlan }) {
                 Delete the last run
               </Button>
             </div>
-            <p className="haze">
+            <p className={textStyles.muted}>
               ± is the spread between runs. It becomes the timing error of people and cues, and needs two runs.
             </p>
           </>

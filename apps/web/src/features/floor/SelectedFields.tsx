@@ -8,7 +8,6 @@ import {
   type ShotPlan,
   type UnitSystem,
 } from '@still-heron/core';
-import { Button } from 'antd';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { Choice } from '../../ui/fields/Choice';
 import { NumberField } from '../../ui/fields/NumberField';
@@ -17,6 +16,8 @@ import { TimeField } from '../../ui/fields/TimeField';
 import { editPlan } from '../shot/shotSlice';
 import { FloorLength } from './FloorLength';
 import { PlaceFields } from './PlaceFields';
+import { Button } from '../../ui/Button';
+import fieldStyles from '../../ui/fields/fields.module.css';
 
 interface PlanFieldsProps {
   readonly plan: ShotPlan;
@@ -33,7 +34,7 @@ export function CameraKeyFields({ cameraKey, plan, units }: PlanFieldsProps & { 
   return (
     <section aria-label="Camera position">
       <h2>Camera at {cameraKey.timeS.toFixed(1)} s</h2>
-      <div className="field-pair">
+      <div className={fieldStyles.fieldPair}>
         <PlaceFields place={cameraKey} units={units} onChange={change} />
         <TimeField
           label="arrives at"
@@ -78,7 +79,7 @@ export function LandmarkFields({ landmark, units }: { readonly landmark: Landmar
         value={landmark.name}
         onChange={(name) => change({ name })}
       />
-      <div className="field-pair">
+      <div className={fieldStyles.fieldPair}>
         <PlaceFields place={landmark} units={units} onChange={change} />
         <FloorLength
           label={landmark.shape === 'post' ? 'across' : 'long'}

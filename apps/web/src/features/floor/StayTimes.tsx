@@ -2,6 +2,7 @@ import { changeStay, type Mark, type ShotPlan } from '@still-heron/core';
 import { Choice } from '../../ui/fields/Choice';
 import { TimeField } from '../../ui/fields/TimeField';
 import { useEdit } from '../shot/useEdit';
+import fieldStyles from '../../ui/fields/fields.module.css';
 
 /** Arrival, departure and pace of a subject at a mark. */
 export function StayTimes({ mark, plan }: { readonly mark: Mark; readonly plan: ShotPlan }) {
@@ -16,7 +17,7 @@ export function StayTimes({ mark, plan }: { readonly mark: Mark; readonly plan: 
       edit(`change the times of ${subject.name}`, (now) => changeStay(now, subject.id, stay.id, changes), gesture);
     if (!before && !after) return null;
     return (
-      <div key={stay.id} className="field-pair">
+      <div key={stay.id} className={fieldStyles.fieldPair}>
         {before && (
           <TimeField
             label="arrives at"

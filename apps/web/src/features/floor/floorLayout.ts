@@ -21,7 +21,7 @@ export interface FloorView {
 export interface DrawnSubject {
   readonly subjectId: string;
   readonly name: string;
-  readonly current: number;
+  readonly subjectIndex: number;
   readonly way: string;
   /** null if the subject is not on the floor */
   readonly now: readonly [number, number] | null;
@@ -140,7 +140,9 @@ export function floorLayout({ plan, timeS, focusMm, view }: FloorScene, { width,
     wedge: `${pathOf([place, ...across(REACH_MM)].map(toPx))}Z`,
     plane: focusMm === null || focusMm === Infinity ? null : pathOf(across(Math.min(focusMm, REACH_MM)).map(toPx)),
     zone: zone && `${pathOf([...across(zone.nearMm), ...[...across(Math.min(zone.farMm, REACH_MM))].reverse()].map(toPx))}Z`,
-    subjects: plan.subjects.map((subject, current) => drawnSubject(subject, current, { plan, distances, timeS, halfDeg, toPx })),
+    subjects: plan.subjects.map((subject, subjectIndex) =>
+      drawnSubject(subject, subjectIndex, { plan, distances, timeS, halfDeg, toPx }),
+    ),
     gridMm: GRIDS_MM.find((mm) => mm * pxPerMm >= 46) ?? GRIDS_MM[GRIDS_MM.length - 1]!,
     toPx,
     toPlace,
@@ -163,7 +165,7 @@ interface Now {
 
 function drawnSubject(
   subject: ShotPlan['subjects'][number],
-  current: number,
+  subjectIndex: number,
   { plan, distances, timeS, halfDeg, toPx }: Now,
 ): DrawnSubject {
   const places = subject.stays.flatMap(({ markId }) => {
@@ -174,7 +176,7 @@ function drawnSubject(
   return {
     subjectId: subject.id,
     name: subject.name,
-    current,
+    subjectIndex,
     way: pathOf(places),
     now: sight && toPx(sight.place),
     isInFrame: sight !== null && isBetweenSides(sight, halfDeg),

@@ -3,7 +3,7 @@ import { framedSpans, type CompleteVerdict, sharpSpans, type ShotPlan, type Time
 export interface Lane {
   readonly subjectId: string;
   readonly name: string;
-  readonly current: number;
+  readonly subjectIndex: number;
   /** In the picture; null if the subject is not on the floor */
   readonly framed: readonly TimeSpan[] | null;
   readonly sharp: readonly TimeSpan[];
@@ -13,13 +13,13 @@ export interface Lane {
 
 /** Lanes of all subjects: in the picture, sharp, and soft where that is not allowed. */
 export function lanesOf(plan: ShotPlan, verdict: CompleteVerdict | null): Lane[] {
-  return plan.subjects.map((subject, current) => {
+  return plan.subjects.map((subject, subjectIndex) => {
     const frames = verdict?.subjects.find(({ subjectId }) => subjectId === subject.id);
     const soft = verdict?.softSpans.filter(({ subjectId }) => subjectId === subject.id) ?? [];
     return {
       subjectId: subject.id,
       name: subject.name,
-      current,
+      subjectIndex,
       framed: subject.stays.length > 0 ? framedSpans(plan, subject) : null,
       sharp: frames && verdict ? sharpSpans(frames.sharp, verdict) : [],
       soft: soft.map(({ fromS, toS }) => ({ fromS, untilS: toS })),

@@ -59,11 +59,13 @@ export function useFloorDrag({ item, name, pxPerMm, units, onGuides }: Options) 
   const drag = useDrag({
     onStart: () => (grabbed.current = placeNow()),
     onDrag: ({ dx, dy, isAlt, gesture: dragged }) => {
-      const wanted = { xMm: grabbed.current.xMm + dx / pxPerMm, yMm: grabbed.current.yMm - dy / pxPerMm };
+      const pointed = { xMm: grabbed.current.xMm + dx / pxPerMm, yMm: grabbed.current.yMm - dy / pxPerMm };
       const plan: ShotPlan = selectPlan(store.getState())!;
       const held = selectHeld(store.getState());
       const tracks = item.kind === 'camera' ? (plan.floor?.landmarks ?? []).filter(({ shape }) => shape === 'track') : [];
-      const to = isAlt ? { place: wanted, guides: [] } : snap(wanted, { others: othersThan(plan, held), tracks, pxPerMm, units });
+      const to = isAlt
+        ? { place: pointed, guides: [] }
+        : snap(pointed, { others: othersThan(plan, held), tracks, pxPerMm, units });
       onGuides(to.guides);
       const now = placeNow();
       moveBy({ xMm: to.place.xMm - now.xMm, yMm: to.place.yMm - now.yMm }, dragged);

@@ -1,10 +1,14 @@
 import { type LensSetup, cameraInMode, cameraOf, FORMATS, defaultLens, widestStopAt } from '@still-heron/core';
 import { useState } from 'react';
+import clsx from 'clsx';
 import { useAppSelector } from '../../shared/store/hooks';
 import { Choice } from '../../ui/fields/Choice';
 import { NumberField } from '../../ui/fields/NumberField';
 import { ZoneCalculator } from '../calculator/ZoneCalculator';
 import { useKit } from '../../shared/api/useKit';
+import layoutStyles from '../../ui/layout.module.css';
+import styles from './KitCalculator.module.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
 
 /** Zone calculator without a shot, for any camera and lens of the kit or a generic format. */
 export function KitCalculator() {
@@ -40,11 +44,11 @@ export function KitCalculator() {
     sharpness: { kind: 'diagonal', divisor: 1500 },
   };
   return (
-    <div className="step-page">
-      <div className="surface bench-surface">
+    <div className={layoutStyles.stepPage}>
+      <div data-testid="surface" className={clsx(layoutStyles.surface, styles.calculatorSurface)}>
         <ZoneCalculator optics={optics} units={units} onStop={setStop} />
       </div>
-      <aside className="side setup-fields" aria-label="In the calculator">
+      <aside data-testid="side" className={layoutStyles.side} aria-label="In the calculator">
         <section>
           <h2>In the calculator</h2>
           <Choice label="camera" isSearched value={cameraKey} choices={[...modes, ...formats]} onPick={setCameraKey} />
@@ -73,7 +77,7 @@ export function KitCalculator() {
               onChange={setFocalMm}
             />
           )}
-          <p className="field-hint">
+          <p className={fieldStyles.fieldHint}>
             Limit of sharpness: 1/1500 of the diagonal. In a shot the calculator is in Set-up and uses the limit of the shot.
           </p>
         </section>

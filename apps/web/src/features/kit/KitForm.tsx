@@ -1,10 +1,12 @@
 import { KIT_LIMITS, type KitKind } from '@still-heron/core';
-import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { NumberField } from '../../ui/fields/NumberField';
 import { TextField } from '../../ui/fields/TextField';
 import { useOpenItem } from './useOpenItem';
 import { useKitActions } from './useKitActions';
+import { Button } from '../../ui/Button';
+import fieldStyles from '../../ui/fields/fields.module.css';
+import styles from './KitForm.module.css';
 
 /** Optional number: empty means unknown. */
 export function MaybeNumber(props: {
@@ -20,20 +22,20 @@ export function MaybeNumber(props: {
   const { label, unit, value, start, limit, step, decimals = 0, onChange } = props;
   if (value === null) {
     return (
-      <div className="field">
-        <span className="field-label">{label}</span>
-        <button type="button" className="quiet maybe" onClick={() => onChange(start, `maybe-${label}`)}>
+      <div className={fieldStyles.field}>
+        <span className={fieldStyles.fieldLabel}>{label}</span>
+        <Button look="quiet" className={styles.maybe} onClick={() => onChange(start, `maybe-${label}`)}>
           unknown: set it
-        </button>
+        </Button>
       </div>
     );
   }
   return (
-    <div className="maybe-known">
+    <div className={styles.maybeKnown}>
       <NumberField label={label} unit={unit} step={step} decimals={decimals} {...limit} value={value} onChange={onChange} />
-      <button type="button" className="quiet" aria-label={`${label}: unknown`} onClick={() => onChange(null, `maybe-${label}`)}>
+      <Button look="quiet" aria-label={`${label}: unknown`} onClick={() => onChange(null, `maybe-${label}`)}>
         ✕
-      </button>
+      </Button>
     </div>
   );
 }
@@ -55,7 +57,7 @@ export function KitFormFoot<K extends KitKind>({ kind, children }: { readonly ki
         onChange={(notes) => edit('change the notes', (now) => ({ ...now, notes }))}
       />
       {children}
-      <div className="kit-whole">
+      <div className={styles.kitWhole}>
         <Button onClick={() => void actions.duplicate(item)}>Duplicate</Button>
         <Button onClick={() => void actions.remove(id)}>Delete this {actions.one}</Button>
       </div>

@@ -1,7 +1,6 @@
 import type { KitItemView } from '@still-heron/contract';
 import type { KitKind } from '@still-heron/core';
 import { KIND_WORDS } from '@still-heron/wording';
-import { Button } from 'antd';
 import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
@@ -18,6 +17,8 @@ import { RigPage } from './rig/RigPage';
 import { useKit } from '../../shared/api/useKit';
 import { useKitActions } from './useKitActions';
 import { WheelPage } from './wheel/WheelPage';
+import { Button } from '../../ui/Button';
+import styles from './KitItems.module.css';
 
 interface Props {
   readonly kind: KitKind;
@@ -40,9 +41,9 @@ export function KitItems({ kind, itemId }: Props) {
   if (!isLoaded) return null;
   if (items.length === 0) return <EmptyKit kind={kind} />;
   return (
-    <div className="kit">
+    <div className={styles.kit}>
       <KitList kind={kind} items={items} itemId={itemId} />
-      <div className="kit-item">
+      <div className={styles.kitItem}>
         <KitConflictBar />
         {itemId !== null && !shown ? (
           <PageNote title={`There is no such ${KIND_WORDS[kind].one}.`}>
@@ -105,7 +106,7 @@ function EmptyKit({ kind }: { readonly kind: KitKind }) {
     <PageNote title={`No ${one} yet.`}>
       <p>{KIND_WORDS[kind].empty}</p>
       <p>
-        <Button type="primary" size="large" onClick={() => void actions.create()}>
+        <Button look="main" size="large" onClick={() => void actions.create()}>
           Describe the first {one}
         </Button>{' '}
         <Button size="large" onClick={() => void actions.readFile()}>

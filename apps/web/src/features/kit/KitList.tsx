@@ -2,14 +2,20 @@ import type { KitItemView } from '@still-heron/contract';
 import { type KitKind, kitName, lensTable, wheelTable } from '@still-heron/core';
 import { KIND_WORDS, itemLine } from '@still-heron/wording';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { Button, Dropdown } from 'antd';
+import { Dropdown } from 'antd';
 import { useMemo, useRef, useState } from 'react';
 import { NavLink } from 'react-router';
+import clsx from 'clsx';
 import { useAppSelector } from '../../shared/store/hooks';
 import { useKeys } from '../../shared/keys/useKeys';
 import { printCsv, saveFile } from '../../shared/files/csv';
 import { selectOpenKit } from './kitSlice';
 import { useKitActions } from './useKitActions';
+import { Button } from '../../ui/Button';
+import { Key } from '../../ui/Key';
+import styles from './KitList.module.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
+import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly kind: KitKind;
@@ -21,10 +27,10 @@ const ROW_PX = 58;
 
 /** Searchable list of one kind of kit. Only visible rows are rendered, so a thousand items stay fast. */
 export function KitList({ kind, items, itemId }: Props) {
-  const [wanted, setGoals] = useState('');
+  const [query, setQuery] = useState('');
   const actions = useKitActions(kind);
   const search = useRef<HTMLInputElement>(null);
-  const rows = useRows(kind, items, wanted);
+  const rows = useRows(kind, items, query);
   const scroller = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
     count: rows.length,
@@ -36,29 +42,31 @@ export function KitList({ kind, items, itemId }: Props) {
   useKeys('f', () => search.current?.focus(), { preventDefault: true });
   useKeys('n', () => void actions.create());
   return (
-    <aside className="kit-list" aria-label={KIND_WORDS[kind].many}>
-      <div className="kit-search">
+    <aside className={styles.kitList} aria-label={KIND_WORDS[kind].many}>
+      <div className={styles.kitSearch}>
         <input
           ref={search}
           type="search"
-          className="field-input words"
+          className={clsx(fieldStyles.fieldInput, fieldStyles.words)}
           aria-label={`Find a ${actions.one}`}
           placeholder={`Find in ${items.length}`}
           data-testid="kit-search"
-          value={wanted}
-          onChange={(event) => setGoals(event.target.value)}
+          value={query}
+          onChange={(event) => setQuery(event.target.value)}
         />
-        <kbd className="key" aria-hidden="true">
-          F
-        </kbd>
+        <Key aria-hidden="true">F</Key>
       </div>
-      <div className="kit-rows" ref={scroller}>
+      <div className={styles.kitRows} ref={scroller}>
         <ul style={{ height: virtual.getTotalSize() }}>
           {virtual.getVirtualItems().map(({ index, start }) => {
             const { id, name, line } = rows[index]!;
             return (
               <li key={id} style={{ transform: `translateY(${start}px)` }}>
-                <NavLink to={`/kit/${kind}/${id}`} className={`kit-row${id === itemId ? ' is-here' : ''}`}>
+                <NavLink
+                  to={`/kit/${kind}/${id}`}
+                  data-testid="kit-row"
+                  className={clsx(styles.kitRow, id === itemId && styles.isHere)}
+                >
                   <strong>{name}</strong>
                   <span>{line}</span>
                 </NavLink>
@@ -66,11 +74,11 @@ export function KitList({ kind, items, itemId }: Props) {
             );
           })}
         </ul>
-        {rows.length === 0 && <p className="haze kit-none">No match for “{wanted}”.</p>}
+        {rows.length === 0 && <p className={clsx(textStyles.muted, styles.kitNone)}>No match for “{query}”.</p>}
       </div>
-      <div className="kit-foot">
-        <Button type="primary" block onClick={() => void actions.create()}>
-          New {actions.one} <kbd className="key key-on-lantern">N</kbd>
+      <div className={styles.kitFoot}>
+        <Button look="main" isBlock onClick={() => void actions.create()}>
+          New {actions.one} <Key isOnAccent>N</Key>
         </Button>
         <FileMenu kind={kind} items={items} onRead={() => void actions.readFile()} />
       </div>
@@ -79,7 +87,7 @@ export function KitList({ kind, items, itemId }: Props) {
 }
 
 /** The open item appears with its unsaved edits. */
-function useRows(kind: KitKind, items: readonly KitItemView[], wanted: string) {
+function useRows(kind: KitKind, items: readonly KitItemView[], query: string) {
   const open = useAppSelector(selectOpenKit);
   const all = useMemo(
     () =>
@@ -91,9 +99,9 @@ function useRows(kind: KitKind, items: readonly KitItemView[], wanted: string) {
     [kind, items],
   );
   const found = useMemo(() => {
-    const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
+    const words = query.toLowerCase().split(/\s+/).filter(Boolean);
     return all.filter((row) => words.every((word) => row.words.includes(word)));
-  }, [all, wanted]);
+  }, [all, query]);
   return useMemo(
     () =>
       found.map((row) =>
@@ -137,7 +145,7 @@ function FileMenu({ kind, items, onRead }: FileMenuProps) {
         ],
       }}
     >
-      <Button block>Files</Button>
+      <Button isBlock>Files</Button>
     </Dropdown>
   );
 }

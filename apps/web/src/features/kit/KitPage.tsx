@@ -1,6 +1,7 @@
 import { KIT_KINDS, type KitKind } from '@still-heron/core';
 import { KIND_WORDS } from '@still-heron/wording';
 import { Navigate, NavLink, useNavigate, useParams } from 'react-router';
+import clsx from 'clsx';
 import { Frame } from '../../ui/frame/Frame';
 import { PreferenceChoices } from '../../ui/frame/PreferenceChoices';
 import { useAppSelector } from '../../shared/store/hooks';
@@ -10,11 +11,11 @@ import { KitCalculator } from './KitCalculator';
 import { KitItems } from './KitItems';
 import { KitSaveState } from './KitSaveState';
 import { selectKitRedoName, selectKitUndoName } from './kitSlice';
-import '../setup/setup.css';
-import '../shot/shot.css';
-import './kit.css';
+import frameStyles from '../../ui/frame/frame.module.css';
+import textStyles from '../../ui/text.module.css';
+import styles from './KitPage.module.css';
 
-const PLACES = [...(['lenses', 'cameras', 'wheels', 'rigs'] satisfies KitKind[]), 'bench'] as const;
+const PLACES = [...(['lenses', 'cameras', 'wheels', 'rigs'] satisfies KitKind[]), 'calculator'] as const;
 
 /** Kit: gear that is owned or hired, and the zone calculator. */
 export function KitPage() {
@@ -25,16 +26,18 @@ export function KitPage() {
   useKeys('1, 2, 3, 4, 5', (event) => void navigate(`/kit/${PLACES[Number(event.key) - 1]!}`));
   useKeys('0', () => void navigate('/'));
   const known = KIT_KINDS.find((name) => name === kind);
-  if (!known && kind !== 'bench') return <Navigate to="/kit/lenses" replace />;
+  // the address of older bookmarks
+  if (kind === 'bench') return <Navigate to="/kit/calculator" replace />;
+  if (!known && kind !== 'calculator') return <Navigate to="/kit/lenses" replace />;
   return (
     <Frame
       screen="kit"
       hasShotUndo
       top={
         <>
-          <h1 className="top-title">Kit</h1>
-          <span className="haze kit-what">gear that you own or hire, described once for all shots</span>
-          <span className="top-bar-gap" />
+          <h1 className={frameStyles.topTitle}>Kit</h1>
+          <span className={clsx(textStyles.muted, styles.kitWhat)}>gear that you own or hire, described once for all shots</span>
+          <span className={frameStyles.topBarGap} />
           {known && (
             <>
               <UndoRedo undoName={undoName} redoName={redoName} />
@@ -45,11 +48,15 @@ export function KitPage() {
         </>
       }
       steps={
-        <nav className="steps" aria-label="Kinds of kit">
+        <nav className={frameStyles.steps} aria-label="Kinds of kit">
           {PLACES.map((place, index) => (
-            <NavLink key={place} to={`/kit/${place}`} className={({ isActive }) => `step${isActive ? ' is-here' : ''}`}>
-              {place === 'bench' ? 'Zone calculator' : KIND_WORDS[place].many}
-              <kbd className="step-key" aria-hidden="true">
+            <NavLink
+              key={place}
+              to={`/kit/${place}`}
+              className={({ isActive }) => clsx(frameStyles.step, isActive && frameStyles.isHere)}
+            >
+              {place === 'calculator' ? 'Zone calculator' : KIND_WORDS[place].many}
+              <kbd className={frameStyles.stepKey} aria-hidden="true">
                 {index + 1}
               </kbd>
             </NavLink>

@@ -1,9 +1,13 @@
+import clsx from 'clsx';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import type { SavingStatus } from '../../shared/saving/savingSlice';
 import { kitSaver } from './kitSaving';
 import { kitSavingActions, selectKitSaving } from './kitSavingSlice';
 import { kitEdited, selectOpenKit } from './kitSlice';
 import { ConflictChoice } from '../../ui/ConflictChoice';
+import { Button } from '../../ui/Button';
+import frameStyles from '../../ui/frame/frame.module.css';
+import textStyles from '../../ui/text.module.css';
 
 const WORDS: Readonly<Record<Exclude<SavingStatus, 'refused'>, { readonly text: string; readonly tone: string }>> = {
   saved: { text: 'Saved', tone: 'plain' },
@@ -22,12 +26,16 @@ export function KitSaveState() {
   const { text, tone } =
     status === 'refused' ? { text: `Not saved: ${problem?.path} ${problem?.message}`, tone: 'soft' } : WORDS[status];
   return (
-    <span className={`save-state tone-${tone}`} role="status" title={problem ? `Needed: ${problem.need}` : text}>
+    <span
+      className={clsx(frameStyles.saveState, textStyles[`tone-${tone}`])}
+      role="status"
+      title={problem ? `Needed: ${problem.need}` : text}
+    >
       {text}
       {status === 'refused' && (
-        <button type="button" className="quiet" onClick={() => void dispatch(kitSaver.saveNow())}>
+        <Button look="quiet" onClick={() => void dispatch(kitSaver.saveNow())}>
           Try again
-        </button>
+        </Button>
       )}
     </span>
   );

@@ -1,6 +1,6 @@
 import { type KitItems, type KitKind, kitName } from '@still-heron/core';
 import { KIND_WORDS, problemView } from '@still-heron/wording';
-import { App, Button } from 'antd';
+import { App } from 'antd';
 import { useNavigate } from 'react-router';
 import {
   problemOf,
@@ -16,6 +16,7 @@ import { readKitFile } from './exchange/readKitFile';
 import { kitSaver } from './kitSaving';
 import { copyName, newItem, renamed } from './newItems';
 import { useKit } from '../../shared/api/useKit';
+import { Button } from '../../ui/Button';
 
 /** How long the page offers to undo a deletion. */
 const OFFER_S = 10;
@@ -60,7 +61,7 @@ export function useKitActions<K extends KitKind>(kind: K) {
       duration: OFFER_S,
       actions: (
         <Button
-          type="primary"
+          look="main"
           onClick={() => {
             notification.destroy(id);
             void restoreItem({ kind, id }).then(({ error: failed }) => {
@@ -95,7 +96,6 @@ export function useKitActions<K extends KitKind>(kind: K) {
     const key = 'kit-file';
     notification.open({
       key,
-      className: 'kit-file-problems',
       duration: 0,
       title: null,
       closable: false,

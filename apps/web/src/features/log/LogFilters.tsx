@@ -4,6 +4,7 @@ import { METHOD_WORDS, FOCUS_GRADE_WORDS, HIT_WORDS } from '@still-heron/wording
 import { Checkbox, Input, Select } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import type { LogOrder, LogQuery } from './logQuery';
+import styles from './LogFilters.module.css';
 
 interface Props {
   readonly query: LogQuery;
@@ -26,7 +27,7 @@ export function LogFilters({ query, statistics, onChange }: Props) {
   const options = (views: readonly { name: string }[], label = (name: string) => name) =>
     views.flatMap(({ name }) => (name === '' ? [] : [{ value: name, label: label(name) }]));
   return (
-    <div className="log-filters" role="search">
+    <div className={styles.logFilters} role="search">
       <Search value={query.search} onChange={(search) => onChange({ search })} />
       <Narrow
         label="focus"
@@ -105,7 +106,7 @@ function Search({ value, onChange }: { readonly value: string; readonly onChange
   }, [typed, value]);
   return (
     <Input
-      className="log-search"
+      className={styles.logSearch}
       aria-label="Find in slate, title or note"
       placeholder="find in slate, title, note"
       value={typed}

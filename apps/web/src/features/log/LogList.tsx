@@ -1,9 +1,12 @@
 import type { LoggedTakeView, TakePageView } from '@still-heron/contract';
-import { isUsable, type LoggedHit } from '@still-heron/core';
+import type { LoggedHit } from '@still-heron/core';
 import { METHOD_WORDS, HIT_WORDS } from '@still-heron/wording';
 import { Pagination } from 'antd';
 import { Link } from 'react-router';
+import clsx from 'clsx';
 import { type LogQuery, PAGE_SIZE } from './logQuery';
+import textStyles from '../../ui/text.module.css';
+import styles from './LogList.module.css';
 
 interface Props {
   readonly page: TakePageView;
@@ -16,11 +19,12 @@ const WHEN = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', 
 
 /** One page of takes; each links to its shot. */
 export function LogList({ page, query, isNarrowed, onPage }: Props) {
-  if (page.total === 0) return <p className="haze log-none">{isNarrowed ? 'No take matches.' : 'No takes yet.'}</p>;
+  if (page.total === 0)
+    return <p className={clsx(textStyles.muted, styles.logNone)}>{isNarrowed ? 'No take matches.' : 'No takes yet.'}</p>;
   return (
     <>
-      <ol className="log-list" aria-label="Takes">
-        <li className="log-head" aria-hidden="true">
+      <ol className={styles.logList} aria-label="Takes">
+        <li data-testid="log-head" className={styles.logHead} aria-hidden="true">
           <span>take</span>
           <span />
           <span>focus, performance</span>
@@ -33,7 +37,7 @@ export function LogList({ page, query, isNarrowed, onPage }: Props) {
           <LogRow key={row.id} row={row} />
         ))}
       </ol>
-      <div className="log-pages">
+      <div className={styles.logPages}>
         <Pagination
           current={query.page}
           total={page.total}
@@ -51,33 +55,37 @@ function LogRow({ row: { shotId, slate, title, number, rolledAt, take } }: { rea
   const { gear, predictedKeepRate } = take;
   const wrong = faults(take.hits);
   return (
-    <li className={isUsable(take) ? 'is-usable' : undefined}>
-      <Link to={`/shots/${shotId}/takes`} className="log-take">
-        <strong className="figure">{slate}</strong>
-        <span className={take.isCircled ? 'figure log-number is-circled' : 'figure log-number'}>{number}</span>
+    <li>
+      <Link to={`/shots/${shotId}/takes`} className={styles.logTake}>
+        <strong className={textStyles.figure}>{slate}</strong>
+        <span className={clsx(textStyles.figure, styles.logNumber, take.isCircled && styles.isCircled)}>{number}</span>
       </Link>
-      <span className="log-title">{title}</span>
+      <span className={styles.logTitle}>{title}</span>
       <span>
-        <strong className={take.focus === 'sharp' ? 'tone-sharp' : take.focus === 'soft' ? 'tone-soft' : 'tone-edge'}>
+        <strong
+          className={
+            take.focus === 'sharp' ? textStyles.toneSharp : take.focus === 'soft' ? textStyles.toneSoft : textStyles.toneEdge
+          }
+        >
           {take.focus ?? 'not checked'}
         </strong>
         {take.performance && `, ${take.performance}`}
       </span>
-      <span className="log-faults">
+      <span className={styles.logFaults}>
         {wrong}
         {take.note && (
-          <span className="haze">
+          <span className={textStyles.muted}>
             {wrong && ' · '}
             {take.note}
           </span>
         )}
       </span>
-      <span className="haze">
+      <span className={textStyles.muted}>
         {gear.focalLengthMm} mm {gear.stop} · {METHOD_WORDS[gear.method].short}
         {gear.puller && ` · ${gear.puller}`}
       </span>
-      <span className="haze">{predictedKeepRate === null ? '' : `${Math.round(predictedKeepRate * 100)} %`}</span>
-      <span className="haze">{WHEN.format(new Date(rolledAt))}</span>
+      <span className={textStyles.muted}>{predictedKeepRate === null ? '' : `${Math.round(predictedKeepRate * 100)} %`}</span>
+      <span className={textStyles.muted}>{WHEN.format(new Date(rolledAt))}</span>
     </li>
   );
 }

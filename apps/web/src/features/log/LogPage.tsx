@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
+import clsx from 'clsx';
 import { useProductionQuery } from '../../shared/api/api';
 import { useStatisticsQuery, useTakeLogQuery } from '../../shared/api/takesApi';
 import { Frame } from '../../ui/frame/Frame';
@@ -11,8 +12,10 @@ import { LogFilters } from './LogFilters';
 import { LogList } from './LogList';
 import { isNarrowed, type LogQuery, printLogQuery, readLogQuery } from './logQuery';
 import { LogStatistics } from './LogStatistics';
-import '../shot/shot.css';
-import './log.css';
+import textStyles from '../../ui/text.module.css';
+import frameStyles from '../../ui/frame/frame.module.css';
+import layoutStyles from '../../ui/layout.module.css';
+import styles from './LogPage.module.css';
 
 /** Log of a production: search, filters, order, and statistics. */
 export function LogPage() {
@@ -34,11 +37,11 @@ export function LogPage() {
       top={
         <>
           <Link to={`/productions/${productionId}/shots`}>{production?.name}</Link>
-          <span className="haze" aria-hidden="true">
+          <span className={textStyles.muted} aria-hidden="true">
             /
           </span>
-          <h1 className="top-title">Takes</h1>
-          <span className="top-bar-gap" />
+          <h1 className={frameStyles.topTitle}>Takes</h1>
+          <span className={frameStyles.topBarGap} />
           <PreferenceChoices />
         </>
       }
@@ -51,15 +54,15 @@ export function LogPage() {
         </PageNote>
       )}
       {log.data && statistics.data && statistics.data.takes > 0 && (
-        <div className="step-page log-page">
-          <div className="surface">
-            <p className="sentence" role="status" data-testid="log-sentence">
+        <div className={clsx(layoutStyles.stepPage, styles.logPage)}>
+          <div className={layoutStyles.surface}>
+            <p className={layoutStyles.sentence} role="status" data-testid="log-sentence">
               {sentence(statistics.data.takes, statistics.data.usable, statistics.data.repaired)}
             </p>
             <LogFilters query={query} statistics={statistics.data} onChange={change} />
             <LogList page={log.data} query={query} isNarrowed={isNarrowed(query)} onPage={(page) => change({ page })} />
           </div>
-          <aside className="side" aria-label="What the takes show">
+          <aside data-testid="side" className={layoutStyles.side} aria-label="What the takes show">
             <TakesExchange productionId={productionId} shot={null} />
             <LogStatistics statistics={statistics.data} />
           </aside>

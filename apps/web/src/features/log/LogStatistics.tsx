@@ -1,7 +1,10 @@
 import type { KeptView, StatisticsView } from '@still-heron/contract';
 import type { MeasuredError, Method } from '@still-heron/core';
 import { METHOD_WORDS } from '@still-heron/wording';
+import clsx from 'clsx';
 import { calibrationLayout, CHART, keptBars, overTimeLayout } from './logCharts';
+import textStyles from '../../ui/text.module.css';
+import styles from './LogStatistics.module.css';
 
 /** Statistics: kept takes by lens, stop and more; predictions against results; measured errors. */
 export function LogStatistics({ statistics }: { readonly statistics: StatisticsView }) {
@@ -32,7 +35,9 @@ export function LogStatistics({ statistics }: { readonly statistics: StatisticsV
           decimals={0}
         />
         {!errors.late && !errors.off && !errors.markMisses && (
-          <p className="haze">Nothing yet. Takes with a recorded ring track, or with missed marks, give these figures.</p>
+          <p className={textStyles.muted}>
+            Nothing yet. Takes with a recorded ring track, or with missed marks, give these figures.
+          </p>
         )}
       </section>
     </>
@@ -45,16 +50,16 @@ function Kept({ title, views }: { readonly title: string; readonly views: readon
   return (
     <section>
       <h2>{title}</h2>
-      <ul className="kept-bars">
+      <ul data-testid="kept-bars" className={styles.keptBars}>
         {bars.map(({ name, takes, share, low, high }) => (
           <li key={name}>
-            <span className="kept-name">{name}</span>
-            <span className="kept-track" aria-hidden="true">
+            <span>{name}</span>
+            <span className={styles.keptTrack} aria-hidden="true">
               <span style={{ width: `${share * 100}%` }} />
               <i style={{ left: `${low * 100}%`, width: `${(high - low) * 100}%` }} />
             </span>
-            <span className="figure">{Math.round(share * 100)} %</span>
-            <span className="haze figure">{takes}</span>
+            <span className={textStyles.figure}>{Math.round(share * 100)} %</span>
+            <span className={clsx(textStyles.muted, textStyles.figure)}>{takes}</span>
           </li>
         ))}
       </ul>
@@ -68,10 +73,15 @@ function Calibration({ statistics: { calibration } }: { readonly statistics: Sta
   return (
     <section>
       <h2>Predicted and actual</h2>
-      <svg className="log-chart" viewBox={`0 0 ${CHART.width} ${CHART.height}`} role="img" aria-label={calibrationWords(points)}>
+      <svg
+        className={styles.logChart}
+        viewBox={`0 0 ${CHART.width} ${CHART.height}`}
+        role="img"
+        aria-label={calibrationWords(points)}
+      >
         {ticks.map(({ share, x, y }) => (
           <g key={share}>
-            <line className="log-grid" x1={CHART.left} x2={CHART.width - CHART.right} y1={y} y2={y} />
+            <line className={styles.logGrid} x1={CHART.left} x2={CHART.width - CHART.right} y1={y} y2={y} />
             <text x={CHART.left - 6} y={y + 4} textAnchor="end">
               {share * 100} %
             </text>
@@ -80,18 +90,18 @@ function Calibration({ statistics: { calibration } }: { readonly statistics: Sta
             </text>
           </g>
         ))}
-        <line className="log-diagonal" {...diagonal} />
+        <line className={styles.logDiagonal} {...diagonal} />
         {points.map(({ x, y, lowY, highY, radius, predicted }) => (
           <g key={predicted}>
-            <line className="log-range" x1={x} x2={x} y1={lowY} y2={highY} />
-            <circle className="log-dot" cx={x} cy={y} r={radius} />
+            <line className={styles.logRange} x1={x} x2={x} y1={lowY} y2={highY} />
+            <circle className={styles.logDot} cx={x} cy={y} r={radius} />
           </g>
         ))}
         <text x={CHART.width - CHART.right} y={CHART.height - 1} textAnchor="end">
           predicted →
         </text>
       </svg>
-      <p className="haze">{calibrationWords(points)}</p>
+      <p className={textStyles.muted}>{calibrationWords(points)}</p>
     </section>
   );
 }
@@ -110,22 +120,22 @@ function OverTime({ days }: { readonly days: readonly KeptView[] }) {
     <section>
       <h2>Kept by day</h2>
       <svg
-        className="log-chart"
+        className={styles.logChart}
         viewBox={`0 0 ${CHART.width} ${CHART.height}`}
         role="img"
         aria-label="Share of takes kept by day"
       >
         {ticks.map(({ share, y }) => (
           <g key={share}>
-            <line className="log-grid" x1={CHART.left} x2={CHART.width - CHART.right} y1={y} y2={y} />
+            <line className={styles.logGrid} x1={CHART.left} x2={CHART.width - CHART.right} y1={y} y2={y} />
             <text x={CHART.left - 6} y={y + 4} textAnchor="end">
               {share * 100} %
             </text>
           </g>
         ))}
-        <path className="log-path" d={path ?? ''} />
+        <path className={styles.logPath} d={path ?? ''} />
         {points.map(({ name, x, y, radius }) => (
-          <circle key={name} className="log-dot" cx={x} cy={y} r={radius} />
+          <circle key={name} className={styles.logDot} cx={x} cy={y} r={radius} />
         ))}
         {dates.map(({ name, x }) => (
           <text key={name} x={x} y={CHART.height - 12} textAnchor="middle">
@@ -151,9 +161,9 @@ function Measured({ what, unit, fit, words, decimals }: MeasuredProps) {
   const mean = Math.abs(fit.mean).toFixed(decimals);
   return (
     <p>
-      {what} <strong className="figure">{mean}</strong> {unit} {words[fit.mean >= 0 ? 0 : 1]}, spread{' '}
-      <strong className="figure">{fit.sigma.toFixed(decimals)}</strong> {unit}{' '}
-      <span className="haze">({fit.count} measured)</span>
+      {what} <strong className={textStyles.figure}>{mean}</strong> {unit} {words[fit.mean >= 0 ? 0 : 1]}, spread{' '}
+      <strong className={textStyles.figure}>{fit.sigma.toFixed(decimals)}</strong> {unit}{' '}
+      <span className={textStyles.muted}>({fit.count} measured)</span>
     </p>
   );
 }

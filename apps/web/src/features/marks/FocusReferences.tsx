@@ -9,6 +9,9 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 import { useEdit } from '../shot/useEdit';
+import { Button } from '../../ui/Button';
+import textStyles from '../../ui/text.module.css';
+import styles from './FocusReferences.module.css';
 
 interface Props {
   readonly mark: Mark;
@@ -23,28 +26,30 @@ const MAX_SHOWN = 4;
 export function FocusReferences({ mark, plan, units }: Props) {
   const edit = useEdit();
   const found = focusReferences(plan, mark);
-  if (found.length === 0) return <p className="haze">No object on the floor is in view of the lens. Put a post near the mark.</p>;
+  if (found.length === 0)
+    return <p className={textStyles.muted}>No object on the floor is in view of the lens. Put a post near the mark.</p>;
   return (
-    <ul className="stand-ins">
-      {found.slice(0, MAX_SHOWN).map((standIn) => {
-        const isTaken = mark.focusReferenceId === standIn.landmarkId;
+    <ul data-testid="focus-references" className={styles.focusReferences}>
+      {found.slice(0, MAX_SHOWN).map((reference) => {
+        const isTaken = mark.focusReferenceId === reference.landmarkId;
         return (
-          <li key={standIn.landmarkId}>
-            <button
-              type="button"
-              className="quiet"
+          <li key={reference.landmarkId}>
+            <Button
+              look="quiet"
               aria-pressed={isTaken}
               onClick={() =>
                 edit(
-                  isTaken ? `${mark.letter} without an object to focus on` : `${standIn.name} to focus on for ${mark.letter}`,
-                  (now) => changeMark(now, mark.id, { focusReferenceId: isTaken ? null : standIn.landmarkId }),
+                  isTaken ? `${mark.letter} without an object to focus on` : `${reference.name} to focus on for ${mark.letter}`,
+                  (now) => changeMark(now, mark.id, { focusReferenceId: isTaken ? null : reference.landmarkId }),
                 )
               }
             >
-              <span className="stand-in-name">{standIn.name}</span>
-              <span className="figure">{formatDistance(standIn.focusMm, units)}</span>
-              <small className={standIn.marginMm >= 0 ? 'tone-sharp' : 'tone-soft'}>{roomWords(standIn, units)}</small>
-            </button>
+              <span className={styles.referenceName}>{reference.name}</span>
+              <span className={textStyles.figure}>{formatDistance(reference.focusMm, units)}</span>
+              <small className={reference.marginMm >= 0 ? textStyles.toneSharp : textStyles.toneSoft}>
+                {roomWords(reference, units)}
+              </small>
+            </Button>
           </li>
         );
       })}

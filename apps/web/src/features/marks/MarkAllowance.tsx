@@ -10,9 +10,11 @@ import {
   type ShotPlan,
   type UnitSystem,
 } from '@still-heron/core';
-import { Button } from 'antd';
 import { GapField } from '../../ui/fields/GapField';
 import { useEdit } from '../shot/useEdit';
+import { Button } from '../../ui/Button';
+import styles from './MarkAllowance.module.css';
+import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly mark: Mark;
@@ -24,7 +26,7 @@ interface Props {
 export function MarkAllowance({ mark, plan, units }: Props) {
   const edit = useEdit();
   return (
-    <div className="mark-allowance">
+    <div className={styles.markAllowance}>
       <GapField
         label="allowed miss ±"
         mm={mark.allowanceMm}
@@ -46,13 +48,13 @@ function Answer({ mark, plan, units }: Props) {
   switch (answer.status) {
     case 'allowed':
       return (
-        <p className="tone-sharp" role="status">
+        <p className={textStyles.toneSharp} role="status">
           Inside the zone, with {formatGap(Math.min(answer.nearerMm, answer.fartherMm) - mark.allowanceMm, units)} of room.
         </p>
       );
     case 'needs-stop':
       return (
-        <p className="tone-soft" role="status">
+        <p className={textStyles.toneSoft} role="status">
           Outside the zone at this stop. {formatStop(answer.stop, lens.stopScale)} would be enough, {formatStops(answer.stops)}{' '}
           less light.{' '}
           {irisPulls.length === 0 && (
@@ -64,7 +66,7 @@ function Answer({ mark, plan, units }: Props) {
       );
     case 'not-on-this-lens':
       return (
-        <p className="tone-soft" role="status">
+        <p className={textStyles.toneSoft} role="status">
           {answer.wouldNeedStop === Infinity
             ? 'No stop is enough: the miss reaches the lens.'
             : `It needs ${formatStop(answer.wouldNeedStop, lens.stopScale)}, and this lens stops down to ${formatStop(lens.narrowestStop, lens.stopScale)}.`}

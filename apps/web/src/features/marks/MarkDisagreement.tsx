@@ -9,6 +9,8 @@ import {
 } from '@still-heron/core';
 import { useMemo } from 'react';
 import { useEdit } from '../shot/useEdit';
+import { Button } from '../../ui/Button';
+import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly mark: Mark;
@@ -24,7 +26,7 @@ export function MarkDisagreement({ mark, plan, units }: Props) {
   const { drawnMm, tapedMm, sharpS } = found;
   const loses = sharpS ? sharpS.byTape - sharpS.byDrawing : 0;
   return (
-    <p className="tone-edge">
+    <p className={textStyles.toneEdge}>
       drawn {formatDistance(drawnMm, units)}, taped {formatDistance(tapedMm, units)}: the tape counts, difference{' '}
       {formatGap(tapedMm - drawnMm, units)}.{' '}
       {sharpS && (
@@ -36,13 +38,12 @@ export function MarkDisagreement({ mark, plan, units }: Props) {
               : 'If the drawing is right, the shot is equally sharp.'}{' '}
         </span>
       )}
-      <button
-        type="button"
-        className="quiet"
+      <Button
+        look="quiet"
         onClick={() => edit(`use the drawn distance of ${mark.letter}`, (now) => adoptDrawnDistance(now, mark.id))}
       >
         Use the drawn distance
-      </button>
+      </Button>
     </p>
   );
 }

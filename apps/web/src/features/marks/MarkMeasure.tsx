@@ -1,10 +1,14 @@
 import { changeMark, formatGap, type Mark, type UnitSystem } from '@still-heron/core';
 import { MEASURE_WORDS } from '@still-heron/wording';
-import { Button } from 'antd';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { useEdit } from '../shot/useEdit';
 import { StaleMark } from './StaleMark';
 import type { Measuring } from './useMeasuring';
+import { Button } from '../../ui/Button';
+import { Key } from '../../ui/Key';
+import styles from './MarkMeasure.module.css';
+import textStyles from '../../ui/text.module.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
 
 interface Props {
   readonly mark: Mark;
@@ -16,7 +20,7 @@ interface Props {
 export function MarkMeasure({ mark, units, measuring }: Props) {
   const edit = useEdit();
   return (
-    <div className="mark-measure">
+    <div data-testid="mark-measure" className={styles.markMeasure}>
       <DistanceField
         label={mark.method === 'drawn' ? 'drawn distance' : 'tape distance'}
         size="large"
@@ -27,7 +31,7 @@ export function MarkMeasure({ mark, units, measuring }: Props) {
           <>
             {mark.method === 'drawn' ? 'from the floor plan' : `by ${MEASURE_WORDS[mark.method]}`}, accurate to about{' '}
             {formatGap(mark.uncertaintyMm, units)}
-            {mark.isSimulated && <strong className="tone-edge"> · simulated</strong>}
+            {mark.isSimulated && <strong className={textStyles.toneEdge}> · simulated</strong>}
           </>
         }
         onChange={(mm, gesture) =>
@@ -39,18 +43,20 @@ export function MarkMeasure({ mark, units, measuring }: Props) {
         }
       />
       <StaleMark mark={mark} />
-      <div className="mark-devices">
+      <div className={styles.markDevices}>
         <Button size="small" onClick={() => measuring.measure('tape', mark)}>
-          Tape <kbd className="key">T</kbd>
+          Tape <Key>T</Key>
         </Button>
         <Button size="small" onClick={() => measuring.measure('laser', mark)}>
-          Laser <kbd className="key">L</kbd>
+          Laser <Key>L</Key>
         </Button>
-        <span className="haze">simulated</span>
+        <span className={textStyles.muted}>simulated</span>
       </div>
-      {mark.method === 'laser' && <p className="haze">Never point a laser at eyes: measure to a card held beside them.</p>}
+      {mark.method === 'laser' && (
+        <p className={textStyles.muted}>Never point a laser at eyes: measure to a card held beside them.</p>
+      )}
       {measuring.problem && (
-        <p className="field-problem" role="alert">
+        <p className={fieldStyles.fieldProblem} role="alert">
           {measuring.problem}
         </p>
       )}

@@ -4,6 +4,9 @@ import { Choice } from '../../ui/fields/Choice';
 import { TextField } from '../../ui/fields/TextField';
 import { useEdit } from '../shot/useEdit';
 import { SHAPE_WORDS, tapeCss } from './tapes';
+import styles from './MarkOnFloor.module.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
+import textStyles from '../../ui/text.module.css';
 
 /** Details of a mark: point of focus, tape on the floor, what to ask the performer for, hard stop. */
 export function MarkOnFloor({ mark, plan }: { readonly mark: Mark; readonly plan: ShotPlan }) {
@@ -12,7 +15,7 @@ export function MarkOnFloor({ mark, plan }: { readonly mark: Mark; readonly plan
     edit(name, (now) => changeMark(now, mark.id, changes));
   const subject = plan.subjects.find(({ id }) => id === mark.subjectId);
   return (
-    <div className="mark-on-floor">
+    <div className={styles.markOnFloor}>
       <TextField
         label="focus on, at this mark"
         max={PLAN_LIMITS.detail.max}
@@ -26,8 +29,8 @@ export function MarkOnFloor({ mark, plan }: { readonly mark: Mark; readonly plan
         choices={TAPE_SHAPES.map((value) => ({ value, word: SHAPE_WORDS[value] }))}
         onPick={(tapeShape) => change(`change the tape mark of ${mark.letter}`, { tapeShape })}
       />
-      <fieldset className="tape-colours">
-        <legend className="field-label">in</legend>
+      <fieldset className={styles.tapeColours}>
+        <legend className={fieldStyles.fieldLabel}>in</legend>
         {TAPE_COLOURS.map((colour) => (
           <button
             key={colour}
@@ -40,7 +43,7 @@ export function MarkOnFloor({ mark, plan }: { readonly mark: Mark; readonly plan
             <span style={{ background: tapeCss(colour) }} />
           </button>
         ))}
-        <span className="haze">{mark.tapeColour ?? 'any colour'}</span>
+        <span className={textStyles.muted}>{mark.tapeColour ?? 'any colour'}</span>
       </fieldset>
       <TextField
         label="ask for"

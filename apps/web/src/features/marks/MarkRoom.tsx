@@ -12,6 +12,8 @@ import {
 import { beyondRingText, markRoomLines } from '@still-heron/wording';
 import { Explain } from '../../ui/fields/Explain';
 import { roomBar } from './roomLayout';
+import textStyles from '../../ui/text.module.css';
+import styles from './MarkRoom.module.css';
 
 interface Props {
   readonly mark: Mark;
@@ -26,27 +28,27 @@ export function MarkRoom({ mark, plan, units }: Props) {
   const reading = markReading(plan, mark);
   const { nearerMm, fartherMm } = reading;
   const beyond = beyondRingText(reading, plan, units);
-  if (beyond !== null) return <p className="tone-soft">{beyond}</p>;
+  if (beyond !== null) return <p className={textStyles.toneSoft}>{beyond}</p>;
   const bar = roomBar(reading, WIDTH);
   const atHand = (deg: number) => `${wheelDegOf(plan.wheel, deg).toFixed(1)}°`;
   return (
-    <div className="mark-room-drawing" data-testid="mark-room">
+    <div className={styles.markRoomDrawing} data-testid="mark-room">
       <svg viewBox={`0 0 ${WIDTH} 22`} aria-hidden="true">
-        <rect x={bar.nearEnd} y={7} width={bar.farEnd - bar.nearEnd} height={8} className="room-bar" />
-        {bar.isEndless && <path d={`M${bar.farEnd - 9},3l8,8l-8,8`} className="room-endless" />}
-        <path d={`M${bar.middle},1V21`} className="room-middle" />
+        <rect x={bar.nearEnd} y={7} width={bar.farEnd - bar.nearEnd} height={8} className={styles.roomBar} />
+        {bar.isEndless && <path d={`M${bar.farEnd - 9},3l8,8l-8,8`} className={styles.roomEndless} />}
+        <path d={`M${bar.middle},1V21`} className={styles.roomMiddle} />
       </svg>
-      <p className="room-sides">
+      <p className={styles.roomSides}>
         <span>
-          <strong className="figure">{Number.isFinite(nearerMm) ? formatGap(nearerMm, units) : 'any'}</strong> nearer
-          <small className="figure">{atHand(reading.towardsNearDeg)} of turn</small>
+          <strong className={textStyles.figure}>{Number.isFinite(nearerMm) ? formatGap(nearerMm, units) : 'any'}</strong> nearer
+          <small className={textStyles.figure}>{atHand(reading.towardsNearDeg)} of turn</small>
         </span>
         <span>
-          <strong className="figure">{fartherMm === Infinity ? 'any' : formatGap(fartherMm, units)}</strong> farther
-          <small className="figure">{atHand(reading.towardsFarDeg)} of turn</small>
+          <strong className={textStyles.figure}>{fartherMm === Infinity ? 'any' : formatGap(fartherMm, units)}</strong> farther
+          <small className={textStyles.figure}>{atHand(reading.towardsFarDeg)} of turn</small>
         </span>
       </p>
-      <p className="haze">{placeOnRing(reading, plan, units)}</p>
+      <p className={textStyles.muted}>{placeOnRing(reading, plan, units)}</p>
       <p>
         <Explain what="Room at this mark" lines={markRoomLines(reading, mark, plan, units)}>
           sharp from {formatDistance(reading.nearMm, units)} to {formatDistance(reading.farMm, units)}

@@ -1,4 +1,5 @@
 import { type Beat, changeBeat, formatTime, type CompleteVerdict, type ShotPlan } from '@still-heron/core';
+import clsx from 'clsx';
 import { subjectColour } from '../../charts/subjectColour';
 import { type KeyboardEvent, useRef } from 'react';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
@@ -9,6 +10,7 @@ import { BEAT_WORDS } from './beatWords';
 import { type PullChartLayout, LANE } from './pullChartLayout';
 import { KeyMoment } from './KeyMoment';
 import { snapped, snappedSpan, timesOf } from './snapTimes';
+import styles from './BeatBar.module.css';
 
 /** Height of the hatched strip of a soft span; the label above it stays readable. */
 const SOFT_STRIP = 7;
@@ -21,21 +23,21 @@ interface Props {
   readonly x: number;
   readonly width: number;
   readonly y: number;
-  readonly current: number;
+  readonly subjectIndex: number;
   readonly layout: PullChartLayout;
   readonly plan: ShotPlan;
   readonly verdict: CompleteVerdict | null;
 }
 
 /** A beat on its lane. Its ends, the whole bar and its key moment can be dragged. */
-export function BeatBar({ beat, x, width, y, current, layout, plan, verdict }: Props) {
+export function BeatBar({ beat, x, width, y, subjectIndex, layout, plan, verdict }: Props) {
   const dispatch = useAppDispatch();
   const isSelected = useAppSelector((state) => state.session.selection?.id === beat.id);
-  const name = plan.subjects[current]!.name;
+  const name = plan.subjects[subjectIndex]!.name;
   const asked = `${name} ${BEAT_WORDS[beat.requirement].phrase}`;
   const was = useRef(beat);
   const gesture = useRef('');
-  const colour = subjectColour(current);
+  const colour = subjectColour(subjectIndex);
   const pxPerS = layout.x(1) - layout.x(0);
   const change = (changes: Partial<Pick<Beat, 'fromS' | 'toS' | 'keyMomentS'>>, step: string) =>
     dispatch(editPlan(`change when ${asked}`, (now) => changeBeat(now, beat.id, changes), step));
@@ -89,12 +91,12 @@ export function BeatBar({ beat, x, width, y, current, layout, plan, verdict }: P
   const share = judged && !judged.kept ? `${Math.floor(judged.share * 100)} %` : '';
   return (
     <g
-      className={`beat is-${beat.requirement}${isSelected ? ' is-selected' : ''}`}
+      className={clsx(styles.beat, styles[`is-${beat.requirement}`], isSelected && styles.isSelected)}
       style={{ color: colour }}
       clipPath="url(#lanes)"
     >
-      <rect x={x} width={width} y={y} height={LANE} rx={3} className="beat-ground" />
-      <rect {...body} x={x} width={width} y={y} height={LANE} rx={3} className="beat-bar" onClick={select} />
+      <rect x={x} width={width} y={y} height={LANE} rx={3} className={styles.beatGround} />
+      <rect {...body} x={x} width={width} y={y} height={LANE} rx={3} className={styles.beatBar} onClick={select} />
       <rect x={x} width={3} y={y} height={LANE} fill={colour} />
       {wrong.map((span) => (
         <rect
@@ -104,15 +106,15 @@ export function BeatBar({ beat, x, width, y, current, layout, plan, verdict }: P
           y={y + LANE - SOFT_STRIP}
           height={SOFT_STRIP}
           fill="url(#soft-hatch)"
-          className="beat-soft"
+          className={styles.beatSoft}
         />
       ))}
       <svg x={shownX} y={y} width={Math.max(shownWidth - 6, 0)} height={LANE}>
-        <text x={10} y={16} className="beat-words">
+        <text x={10} y={16} className={styles.beatWords}>
           {words}
         </text>
         {share !== '' && (words.length + share.length + 2) * LETTER_PX < shownWidth - 16 && (
-          <text x={shownWidth - 12} y={16} textAnchor="end" className="beat-words beat-share-words">
+          <text x={shownWidth - 12} y={16} textAnchor="end" className={clsx(styles.beatWords, styles.beatShareWords)}>
             {share}
           </text>
         )}
@@ -125,7 +127,7 @@ export function BeatBar({ beat, x, width, y, current, layout, plan, verdict }: P
           y={y}
           width={14}
           height={LANE}
-          className="beat-edge"
+          className={styles.beatEdge}
           role="slider"
           tabIndex={0}
           aria-label={label}

@@ -9,7 +9,8 @@ import {
   type ShotPlan,
   splitAlternates,
 } from '@still-heron/core';
-import { Button, Select } from 'antd';
+import { Select } from 'antd';
+import clsx from 'clsx';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { Choice } from '../../ui/fields/Choice';
 import { NumberField } from '../../ui/fields/NumberField';
@@ -19,6 +20,12 @@ import { WordChoice } from '../../ui/fields/WordChoice';
 import { itemSelected, playheadMoved } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
 import { BEAT_WORDS } from './beatWords';
+import { Button } from '../../ui/Button';
+import layoutStyles from '../../ui/layout.module.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
+import pullStyles from './pull.module.css';
+import textStyles from '../../ui/text.module.css';
+import styles from './BeatDetails.module.css';
 
 interface Props {
   readonly beat: Beat;
@@ -51,12 +58,12 @@ export function BeatDetails({ beat, plan, verdict }: Props) {
       />
       <Select
         aria-label="Subject"
-        className="wide-select"
+        className={layoutStyles.wideSelect}
         value={beat.subjectId}
         options={plan.subjects.map(({ id, name: label }) => ({ value: id, label }))}
         onChange={(subjectId) => change({ subjectId })}
       />
-      <div className="field-pair">
+      <div className={fieldStyles.fieldPair}>
         <TimeField
           label="from"
           decimals={2}
@@ -121,7 +128,7 @@ export function BeatDetails({ beat, plan, verdict }: Props) {
         value={beat.why}
         max={PLAN_LIMITS.note.max}
         placeholder="a reaction, a reveal"
-        className="cue-field"
+        className={pullStyles.cueField}
         onChange={(why) => change({ why })}
       />
       <Button
@@ -145,13 +152,17 @@ function Kept({ beat, verdict }: Pick<Props, 'beat' | 'verdict'>) {
   const worstS = worstFrame === null ? null : worstFrame / verdict.captureFps;
   const verdictWord = beat.requirement === 'none' ? 'unasked' : kept ? 'kept' : 'not kept';
   return (
-    <div className="field">
-      <span className="field-label">{beat.requirement === 'soft' ? 'is soft' : 'is sharp'}</span>
-      <span className={`figure beat-share ${kept ? 'tone-sharp' : 'tone-soft'}`}>
+    <div className={fieldStyles.field}>
+      <span className={fieldStyles.fieldLabel}>{beat.requirement === 'soft' ? 'is soft' : 'is sharp'}</span>
+      <span className={clsx(textStyles.figure, styles.beatShare, kept ? textStyles.toneSharp : textStyles.toneSoft)}>
         {Math.floor(share * 100)} % <strong>{verdictWord}</strong>
       </span>
       {worstS !== null && (
-        <button type="button" className="field-hint worst-frame" onClick={() => dispatch(playheadMoved(worstS))}>
+        <button
+          type="button"
+          className={clsx(fieldStyles.fieldHint, styles.worstFrame)}
+          onClick={() => dispatch(playheadMoved(worstS))}
+        >
           least room at {formatTime(worstS)}
         </button>
       )}
@@ -169,12 +180,12 @@ interface KeyProps {
 function Key({ beat, plan, onChange }: KeyProps) {
   if (beat.keyMomentS === null)
     return (
-      <Button className="key-add" onClick={() => onChange({ keyMomentS: (beat.fromS + beat.toS) / 2 })}>
+      <Button className={styles.keyAdd} onClick={() => onChange({ keyMomentS: (beat.fromS + beat.toS) / 2 })}>
         Set a key moment
       </Button>
     );
   return (
-    <div className="field-pair">
+    <div className={fieldStyles.fieldPair}>
       <TimeField
         label="key moment"
         decimals={2}
@@ -185,7 +196,7 @@ function Key({ beat, plan, onChange }: KeyProps) {
         reason="key-moment"
         onChange={(keyMomentS, gesture) => onChange({ keyMomentS }, gesture)}
       />
-      <Button className="key-add" onClick={() => onChange({ keyMomentS: null })}>
+      <Button className={styles.keyAdd} onClick={() => onChange({ keyMomentS: null })}>
         Remove the key moment
       </Button>
     </div>

@@ -1,6 +1,7 @@
 import type { ShotPlan, UnitSystem } from '@still-heron/core';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import type { PullChartLayout } from './pullChartLayout';
+import styles from './Handle.module.css';
 
 /** Common properties of everything that can be dragged on the chart. */
 export interface HandleProps {
@@ -28,7 +29,7 @@ export function Handle({ x, y, label, value, text, testId, ...events }: Props) {
   return (
     <g
       transform={`translate(${x},${y})`}
-      className="handle"
+      className={styles.handle}
       role="slider"
       tabIndex={0}
       aria-label={label}
@@ -37,8 +38,8 @@ export function Handle({ x, y, label, value, text, testId, ...events }: Props) {
       data-testid={testId}
       {...events}
     >
-      <circle r={15} className="handle-grab" />
-      <circle r={5.5} className="handle-dot" />
+      <circle r={15} className={styles.grab} />
+      <circle r={5.5} className={styles.handleDot} />
     </g>
   );
 }

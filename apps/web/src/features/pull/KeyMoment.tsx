@@ -1,10 +1,12 @@
 import { type Beat, formatTime, type ShotPlan } from '@still-heron/core';
 import { useRef } from 'react';
+import clsx from 'clsx';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { useDrag } from '../../shared/gestures/useDrag';
 import { itemSelected } from '../shot/sessionSlice';
 import { abandonGesture } from '../shot/shotSlice';
 import { snapped, timesOf } from './snapTimes';
+import styles from './KeyMoment.module.css';
 
 interface Props {
   readonly beat: Beat;
@@ -39,7 +41,7 @@ export function KeyMoment({ beat, name, x, y, pxPerS, plan, isMissed, onMove }: 
     <g
       {...drag}
       transform={`translate(${x},${y})`}
-      className={isMissed ? 'key-moment is-missed' : 'key-moment'}
+      className={clsx(styles.keyMoment, isMissed && styles.isMissed)}
       role="slider"
       tabIndex={0}
       aria-label={`Key moment of ${name}`}
@@ -57,9 +59,9 @@ export function KeyMoment({ beat, name, x, y, pxPerS, plan, isMissed, onMove }: 
         onMove(keyMomentS + (across * (event.shiftKey ? 10 : 1)) / plan.captureFps, gesture.current);
       }}
     >
-      <rect x={-13} y={-12} width={26} height={24} className="handle-grab" />
-      <path d="M0,-8L6,0L0,8L-6,0Z" className="key-diamond" />
-      {isMissed && <path d="M-8,8L8,-8" className="key-strike" />}
+      <rect x={-13} y={-12} width={26} height={24} className={styles.grab} />
+      <path d="M0,-8L6,0L0,8L-6,0Z" className={styles.keyDiamond} />
+      {isMissed && <path d="M-8,8L8,-8" className={styles.keyStrike} />}
     </g>
   );
 }

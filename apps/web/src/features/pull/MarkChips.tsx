@@ -1,4 +1,5 @@
 import { changeMark, displayStepMm } from '@still-heron/core';
+import clsx from 'clsx';
 import { subjectColour } from '../../charts/subjectColour';
 import { useRef } from 'react';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
@@ -8,6 +9,8 @@ import { itemSelected } from '../shot/sessionSlice';
 import { abandonGesture, editPlan } from '../shot/shotSlice';
 import type { PullChartLayout } from './pullChartLayout';
 import type { HandleProps } from './Handle';
+import styles from './MarkChips.module.css';
+import markListStyles from './MarkList.module.css';
 
 /** Marks at the right edge: letter and distance. A vertical drag changes the distance. */
 export function MarkChips(props: HandleProps) {
@@ -39,11 +42,11 @@ function MarkChip({ mark, layout, plan, units, hold }: HandleProps & { readonly 
       hold.end();
     },
   });
-  const colour = subjectColour(mark.current);
+  const colour = subjectColour(mark.subjectIndex);
   return (
     <g
       {...drag}
-      className={`mark-chip${isSelected ? ' is-selected' : ''}`}
+      className={clsx(styles.markChip, isSelected && markListStyles.isSelected)}
       role="slider"
       tabIndex={0}
       aria-label={`Mark ${mark.letter}`}
@@ -62,11 +65,11 @@ function MarkChip({ mark, layout, plan, units, hold }: HandleProps & { readonly 
       }}
     >
       <path d={`M${layout.right},${mark.y}h7L${layout.right + 16},${mark.labelY}`} stroke={colour} />
-      <rect x={layout.right + 14} y={mark.labelY - 11} width={88} height={22} className="handle-grab" />
-      <text x={layout.right + 20} y={mark.labelY + 5} fill={colour} className="mark-letter">
+      <rect x={layout.right + 14} y={mark.labelY - 11} width={88} height={22} className={styles.grab} />
+      <text x={layout.right + 20} y={mark.labelY + 5} fill={colour} className={styles.markLetter}>
         {mark.letter}
       </text>
-      <text x={layout.right + 20 + mark.letter.length * 11 + 5} y={mark.labelY + 5} className="mark-figure">
+      <text x={layout.right + 20 + mark.letter.length * 11 + 5} y={mark.labelY + 5} className={styles.markFigure}>
         {mark.figure}
       </text>
     </g>

@@ -5,6 +5,7 @@ import { useAppDispatch } from '../../shared/store/hooks';
 import { GapField } from '../../ui/fields/GapField';
 import { TextField } from '../../ui/fields/TextField';
 import { editPlan } from '../shot/shotSlice';
+import fieldStyles from '../../ui/fields/fields.module.css';
 
 /** Details of a mark: letter, measuring method, uncertainty and note. */
 export function MarkDetails({ mark, units }: { readonly mark: Mark; readonly units: UnitSystem }) {
@@ -12,7 +13,7 @@ export function MarkDetails({ mark, units }: { readonly mark: Mark; readonly uni
   const change = (name: string, changes: Parameters<typeof changeMark>[2], gesture?: string) =>
     dispatch(editPlan(name, (now) => changeMark(now, mark.id, changes), gesture));
   return (
-    <div className="field-pair">
+    <div className={fieldStyles.fieldPair}>
       <TextField
         label="letter"
         isOptional={false}
@@ -20,8 +21,8 @@ export function MarkDetails({ mark, units }: { readonly mark: Mark; readonly uni
         value={mark.letter}
         onChange={(letter) => change('change a mark’s letter', { letter })}
       />
-      <label className="field">
-        <span className="field-label">measured by</span>
+      <label className={fieldStyles.field}>
+        <span className={fieldStyles.fieldLabel}>measured by</span>
         <Select
           value={mark.method}
           options={MEASURE_METHODS.filter((value) => value !== 'drawn' || mark.place !== null).map((value) => ({

@@ -10,6 +10,7 @@ import {
   wheelDegOf,
 } from '@still-heron/core';
 import { beyondRingText, markRoomLines } from '@still-heron/wording';
+import clsx from 'clsx';
 import { subjectColour } from '../../charts/subjectColour';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { DistanceField } from '../../ui/fields/DistanceField';
@@ -17,6 +18,8 @@ import { Explain } from '../../ui/fields/Explain';
 import { StaleMark } from '../marks/StaleMark';
 import { itemSelected, selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
+import styles from './MarkList.module.css';
+import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -28,7 +31,7 @@ export function MarkList({ plan, units }: Props) {
   return (
     <section>
       <h2>Marks</h2>
-      <ul className="mark-list">
+      <ul className={styles.markList}>
         {plan.marks.map((mark) => (
           <MarkRow key={mark.id} mark={mark} plan={plan} units={units} />
         ))}
@@ -44,16 +47,16 @@ function MarkRow({ mark, plan, units }: Props & { readonly mark: Mark }) {
   const walks = (plan.subjects[at]?.stays.length ?? 0) > 1;
   const label = `${mark.letter}, ${plan.subjects[at]?.name ?? 'a mark'}`;
   return (
-    <li className={isSelected ? 'is-selected' : undefined}>
+    <li className={clsx(isSelected && styles.isSelected)}>
       <button
         type="button"
-        className="mark-name"
+        className={styles.markName}
         style={{ color: subjectColour(at) }}
         aria-label={`Select mark ${label}`}
         onClick={() => dispatch(itemSelected({ kind: 'mark', id: mark.id }))}
       >
-        <span className="mark-list-letter">{mark.letter}</span>
-        <span className="mark-owner">{plan.subjects[at]?.name ?? 'a mark'}</span>
+        <span className={styles.markListLetter}>{mark.letter}</span>
+        <span className={styles.markOwner}>{plan.subjects[at]?.name ?? 'a mark'}</span>
       </button>
       <DistanceField
         label={`Distance of ${label}`}
@@ -92,16 +95,18 @@ function Room({ mark, plan, units }: Props & { readonly mark: Mark }) {
   const reading = markReading(plan, mark);
   const { nearerMm, fartherMm, ringDeg, towardsNearDeg, towardsFarDeg } = reading;
   const beyond = beyondRingText(reading, plan, units);
-  if (beyond !== null) return <p className="mark-room tone-soft">{beyond}</p>;
+  if (beyond !== null) return <p className={clsx(styles.markRoom, textStyles.toneSoft)}>{beyond}</p>;
   const farther = fartherMm === Infinity ? 'any' : formatGap(fartherMm, units);
   return (
-    <p className="mark-room">
+    <p className={styles.markRoom}>
       <Explain what="How the room is computed" lines={markRoomLines(reading, mark, plan, units)}>
         {mark.distanceMm === null
           ? `sharp from ${formatDistance(reading.nearMm, units)}`
           : `room −${formatGap(nearerMm, units)} / +${farther}`}
       </Explain>
-      <span className="mark-ring figure">{ringWords(plan, ringDeg, towardsNearDeg + towardsFarDeg)}</span>
+      <span data-testid="mark-ring" className={clsx(styles.markRing, textStyles.figure)}>
+        {ringWords(plan, ringDeg, towardsNearDeg + towardsFarDeg)}
+      </span>
     </p>
   );
 }

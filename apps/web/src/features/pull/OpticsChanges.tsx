@@ -14,13 +14,17 @@ import {
   widestStopAt,
 } from '@still-heron/core';
 import { problemText } from '@still-heron/wording';
-import { Button } from 'antd';
+import clsx from 'clsx';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../shared/store/hooks';
 import { NumberField } from '../../ui/fields/NumberField';
 import { QuantityField } from '../../ui/fields/QuantityField';
 import { TimeField } from '../../ui/fields/TimeField';
 import { selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
+import { Button } from '../../ui/Button';
+import styles from './OpticsChanges.module.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
+import textStyles from '../../ui/text.module.css';
 
 /** Iris pulls and zooms while rolling: times and end values. */
 export function OpticsChanges({ plan }: { readonly plan: ShotPlan }) {
@@ -38,7 +42,7 @@ export function OpticsChanges({ plan }: { readonly plan: ShotPlan }) {
     dispatch(editPlan(track === 'zooms' ? 'add a zoom' : 'add an iris pull', (now) => addOpticsChange(now, track, timeS, to)));
   };
   return (
-    <section className="while-rolling">
+    <section>
       <h2>Iris pulls and zooms</h2>
       {optics.irisPulls.map((move) => (
         <MoveRow key={move.id} track="irisPulls" move={move} plan={plan} />
@@ -46,7 +50,7 @@ export function OpticsChanges({ plan }: { readonly plan: ShotPlan }) {
       {optics.zooms.map((move) => (
         <MoveRow key={move.id} track="zooms" move={move} plan={plan} />
       ))}
-      <div className="rolling-actions">
+      <div className={styles.rollingActions}>
         <Button onClick={() => add('irisPulls')}>Add an iris pull</Button>
         {isZoom(optics.lens) && <Button onClick={() => add('zooms')}>Add a zoom</Button>}
       </div>
@@ -60,7 +64,7 @@ function Now({ plan: { optics } }: { readonly plan: ShotPlan }) {
   const timeS = useAppSelector((state) => selectSession(state).timeS);
   if (optics.irisPulls.length + optics.zooms.length === 0) return null;
   return (
-    <p className="field-hint figure" data-testid="optics-now">
+    <p className={clsx(fieldStyles.fieldHint, textStyles.figure)} data-testid="optics-now">
       at the playhead {formatStop(stopAt(optics, timeS), optics.lens.stopScale)}
       {optics.zooms.length > 0 && ` · ${focalLengthAt(optics, timeS).toFixed(0)} mm`}
     </p>
@@ -84,7 +88,7 @@ function MoveRow({ track, move, plan }: RowProps) {
   const change = (name: string, changes: Parameters<typeof changeOpticsChange>[3], gesture?: string) =>
     dispatch(editPlan(name, (now) => changeOpticsChange(now, track, move.id, changes), gesture));
   return (
-    <div className="rolling-row" role="group" aria-label={`${word} ${at + 1}`}>
+    <div className={styles.rollingRow} role="group" aria-label={`${word} ${at + 1}`}>
       <TimeField
         label={`${word} starts`}
         timeS={move.startS}
@@ -127,14 +131,13 @@ function MoveRow({ track, move, plan }: RowProps) {
           onChange={(to, gesture) => change('change the end of the iris pull', { to }, gesture)}
         />
       )}
-      <button
-        type="button"
-        className="quiet"
+      <Button
+        look="quiet"
         aria-label={`Remove ${word} ${at + 1}`}
         onClick={() => dispatch(editPlan(`delete the ${word}`, (now) => removeOpticsChange(now, track, move.id)))}
       >
         ✕
-      </button>
+      </Button>
     </div>
   );
 }

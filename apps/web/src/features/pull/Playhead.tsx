@@ -8,6 +8,7 @@ import {
 } from '@still-heron/core';
 import { useAppSelector } from '../../shared/store/hooks';
 import type { PullChartLayout } from './pullChartLayout';
+import styles from './Playhead.module.css';
 
 interface Props {
   readonly layout: PullChartLayout;
@@ -27,7 +28,7 @@ export function Playhead({ layout, verdict, units }: Props) {
   // outside the visible time span
   if (x < left - 1 || x > right + 1) return null;
   return (
-    <g className="playhead" data-testid="playhead">
+    <g className={styles.playhead} data-testid="playhead">
       <line x1={x} x2={x} y1={top - 4} y2={end} />
       {verdict && (
         <Flag
@@ -58,14 +59,14 @@ function Flag({
   const { focusMm, nearMm, farMm } = verdict.track;
   return (
     <g transform={`translate(${x},2)`}>
-      <rect width={FLAG_WIDTH} height={38} rx={3} className="flag" />
-      <text x={8} y={17} className="flag-distance">
+      <rect width={FLAG_WIDTH} height={38} rx={3} className={styles.flag} />
+      <text x={8} y={17} className={styles.flagDistance}>
         {formatDistance(focusMm[frame]!, units)}
       </text>
-      <text x={FLAG_WIDTH - 8} y={17} textAnchor="end" className="flag-time">
+      <text x={FLAG_WIDTH - 8} y={17} textAnchor="end" className={styles.flagTime}>
         {formatTime(timeS)}
       </text>
-      <text x={8} y={33} className="flag-zone">
+      <text x={8} y={33} className={styles.flagZone}>
         sharp {formatDistanceFigure(nearMm[frame]!, units)} – {formatDistanceFigure(farMm[frame]!, units)}
       </text>
     </g>

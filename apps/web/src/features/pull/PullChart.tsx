@@ -1,4 +1,5 @@
 import type { CompleteVerdict, ShotPlan, UnitSystem } from '@still-heron/core';
+import clsx from 'clsx';
 import { subjectColour } from '../../charts/subjectColour';
 import { useMemo, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
@@ -17,7 +18,7 @@ import { useWheelZoom } from './useWheelZoom';
 import { PullHandles } from './PullHandles';
 import { MarkChips } from './MarkChips';
 import { Playhead } from './Playhead';
-import './pullChart.css';
+import styles from './PullChart.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -32,7 +33,7 @@ interface Props {
 export function PullChart(props: Props) {
   const { ref, size } = useSize();
   return (
-    <div className="channel" ref={ref} data-testid="channel">
+    <div className={styles.channel} ref={ref} data-testid="channel">
       {size && size.width > 240 && size.height > 160 && <Channel {...props} size={size} />}
     </div>
   );
@@ -53,7 +54,7 @@ function Channel({ plan, verdict, units, size }: Props & { readonly size: Size }
     <svg ref={wheel} width={size.width} height={size.height} role="group" aria-label="Distance and focus over time">
       <defs>
         <pattern id="soft-hatch" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(35)">
-          <rect width="2" height="8" fill="var(--rust)" />
+          <rect width="2" height="8" fill="var(--error)" />
         </pattern>
         <clipPath id="plot">
           <rect x={left} y={top - 8} width={right - left} height={bottom - top + 16} />
@@ -65,7 +66,7 @@ function Channel({ plan, verdict, units, size }: Props & { readonly size: Size }
       <PullChartAxes layout={layout} units={units} />
       <g clipPath="url(#plot)">
         {layout.pulls.map(({ id, startX, endX }) => (
-          <rect key={id} x={startX} width={endX - startX} y={top} height={bottom - top} className="move-shade" />
+          <rect key={id} x={startX} width={endX - startX} y={top} height={bottom - top} className={styles.moveShade} />
         ))}
         {layout.soft.map(({ beatId, x, width }) => (
           <rect
@@ -74,24 +75,24 @@ function Channel({ plan, verdict, units, size }: Props & { readonly size: Size }
             width={width}
             y={top}
             height={bottom - top}
-            className="soft-span"
+            className={styles.softSpan}
             fill="url(#soft-hatch)"
             data-testid="soft-span"
           />
         ))}
-        <path d={layout.band} className="zone-of-line" />
-        {layout.subjects.map(({ id, path, current }) => (
+        <path d={layout.band} data-testid="zone-of-line" className={styles.zoneOfLine} />
+        {layout.subjects.map(({ id, path, subjectIndex }) => (
           <path
             key={id}
             d={path}
-            className={`current dash-${(current + Math.floor(current / 4)) % 4}`}
-            stroke={subjectColour(current)}
+            className={clsx(styles.current, styles[`dash-${(subjectIndex + Math.floor(subjectIndex / 4)) % 4}`])}
+            stroke={subjectColour(subjectIndex)}
           />
         ))}
-        <path d={layout.track} className="focus-line" data-testid="focus-line" />
+        <path d={layout.track} className={styles.focusLine} data-testid="focus-line" />
       </g>
-      {layout.subjects.map(({ id, name, labelY, current }) => (
-        <text key={id} x={left + 8} y={labelY} className="subject-name" fill={subjectColour(current)}>
+      {layout.subjects.map(({ id, name, labelY, subjectIndex }) => (
+        <text key={id} x={left + 8} y={labelY} className={styles.subjectName} fill={subjectColour(subjectIndex)}>
           {name}
         </text>
       ))}
@@ -124,7 +125,7 @@ function TimeGround({ layout, durationS }: { readonly layout: PullChartLayout; r
       y={top}
       width={right - left}
       height={bottom - top + 30}
-      className="time-ground"
+      className={styles.timeGround}
       onPointerDown={(event) => {
         const svgLeft = event.currentTarget.ownerSVGElement!.getBoundingClientRect().left;
         setOrigin(svgLeft);
@@ -146,15 +147,15 @@ function MoveWords({ layout }: { readonly layout: PullChartLayout }) {
   return (
     <>
       {shown.map(({ id, startX, countX, row }) => (
-        <g key={id} className={isSelected(id) ? 'move-words is-selected' : 'move-words'}>
+        <g key={id} className={clsx(styles.moveWords, isSelected(id) && styles.isSelected)}>
           <line x1={startX} x2={startX} y1={movesY} y2={movesY + 15 + row * 20} />
-          <line x1={Math.max(countX, left)} x2={startX} y1={layout.bottom} y2={layout.bottom} className="count-in" />
+          <line x1={Math.max(countX, left)} x2={startX} y1={layout.bottom} y2={layout.bottom} className={styles.countIn} />
         </g>
       ))}
       {shown.map(({ id, words, wordsX, row }) => (
         <g
           key={id}
-          className={isSelected(id) ? 'move-words is-selected' : 'move-words'}
+          className={clsx(styles.moveWords, isSelected(id) && styles.isSelected)}
           onClick={() => dispatch(itemSelected({ kind: 'move', id }))}
         >
           <text x={wordsX} y={movesY + 13 + row * 20}>

@@ -11,8 +11,8 @@ import {
   type ShotPlan,
 } from '@still-heron/core';
 import { targetName } from '@still-heron/wording';
-import { Button } from 'antd';
 import { useEffect, useState } from 'react';
+import clsx from 'clsx';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { Choice } from '../../ui/fields/Choice';
 import { NumberField } from '../../ui/fields/NumberField';
@@ -23,6 +23,10 @@ import { editPlan } from '../shot/shotSlice';
 import { PullEffort } from './PullEffort';
 import type { SideProps } from './sideProps';
 import { TargetFields } from './TargetFields';
+import { Button } from '../../ui/Button';
+import fieldStyles from '../../ui/fields/fields.module.css';
+import pullStyles from './pull.module.css';
+import styles from './PullDetails.module.css';
 
 const EASING_WORDS: readonly { value: Easing; word: string }[] = [
   { value: 'eased', word: 'gently at both ends' },
@@ -49,7 +53,7 @@ export function PullDetails({ move: pull, plan, verdict, units }: SideProps & { 
   return (
     <section aria-label={`The pull to ${name}`}>
       <h2>The pull to {name}</h2>
-      <div className="field-pair">
+      <div className={fieldStyles.fieldPair}>
         <TimeField
           label="starts"
           decimals={2}
@@ -113,7 +117,7 @@ function Cue({ move: pull, name, onChange }: CueProps) {
   const chosen = CUE_WORDS.find(({ value }) => value === pull.trigger)!;
   return (
     <>
-      <div className="field-pair cue-pair">
+      <div className={fieldStyles.fieldPair}>
         <Choice
           label="cue"
           value={pull.trigger}
@@ -139,7 +143,7 @@ function Cue({ move: pull, name, onChange }: CueProps) {
           value={pull.cue}
           max={PLAN_LIMITS.cue.max}
           placeholder={chosen.example}
-          className="cue-field"
+          className={pullStyles.cueField}
           onChange={(cue) => onChange('change the words of the cue', { cue })}
         />
       )}
@@ -164,7 +168,7 @@ function Timing({ move: pull, plan }: { readonly move: Pull; readonly plan: Shot
       ? `at ${earliestStartS.toFixed(2)} s`
       : `from ${earliestStartS.toFixed(2)} to ${latestStartS.toFixed(2)} s`;
   return (
-    <p className="field-hint move-timing">
+    <p className={clsx(fieldStyles.fieldHint, styles.moveTiming)}>
       At the speed of this hand it can start {when}; it may take up to {longestS.toFixed(2)} s.
       {lostFrames > 0 && ` Even then ${lostFrames} ${lostFrames === 1 ? 'frame is' : 'frames are'} lost.`}
     </p>

@@ -1,8 +1,16 @@
 import { ASSUMED_HAND, formatGap, type Landing, type PullAssessment, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import type { ReactNode } from 'react';
+import clsx from 'clsx';
 import { Explain } from '../../ui/fields/Explain';
+import textStyles from '../../ui/text.module.css';
+import styles from './PullEffort.module.css';
 
-const GRADE_TONES = { comfortable: 'tone-sharp', workable: 'tone-sharp', tight: 'tone-edge', 'too-hard': 'tone-soft' } as const;
+const GRADE_TONES = {
+  comfortable: textStyles.toneSharp,
+  workable: textStyles.toneSharp,
+  tight: textStyles.toneEdge,
+  'too-hard': textStyles.toneSoft,
+} as const;
 
 interface Props {
   readonly judged: PullAssessment;
@@ -15,7 +23,7 @@ export function PullEffort({ judged, plan, units }: Props) {
   const { wheel } = judged;
   const limit = plan.maxHandDegPerS;
   return (
-    <dl className="hand-facts">
+    <dl className={styles.handFacts}>
       <Fact what="turn">
         <Explain
           what={wheel ? 'Turn of the wheel' : 'Turn of the ring'}
@@ -31,7 +39,7 @@ export function PullEffort({ judged, plan, units }: Props) {
         >
           {judged.presses === null ? `${(wheel?.travelDeg ?? judged.travelDeg).toFixed(1)}°` : `${judged.presses} presses`}
         </Explain>
-        <span className="haze"> {judged.towards === 'nowhere' ? 'none' : `towards ${judged.towards}`}</span>
+        <span className={textStyles.muted}> {judged.towards === 'nowhere' ? 'none' : `towards ${judged.towards}`}</span>
       </Fact>
       {judged.presses === null && (
         <Fact what="peak speed">
@@ -46,7 +54,7 @@ export function PullEffort({ judged, plan, units }: Props) {
           >
             {judged.handPeakDegPerS.toFixed(0)}°/s
           </Explain>
-          <span className={judged.handPeakDegPerS > limit ? 'tone-soft' : 'haze'}> of {limit.toFixed(0)}</span>
+          <span className={judged.handPeakDegPerS > limit ? textStyles.toneSoft : textStyles.muted}> of {limit.toFixed(0)}</span>
         </Fact>
       )}
       {Math.abs(judged.breathingPercent) >= 0.05 && (
@@ -60,7 +68,7 @@ export function PullEffort({ judged, plan, units }: Props) {
           >
             {Math.abs(judged.breathingPercent).toFixed(1)} %
           </Explain>
-          <span className="haze"> {judged.breathingPercent > 0 ? 'wider' : 'narrower'}</span>
+          <span className={textStyles.muted}> {judged.breathingPercent > 0 ? 'wider' : 'narrower'}</span>
         </Fact>
       )}
       <Fact what="needs">
@@ -82,7 +90,7 @@ export function PullEffort({ judged, plan, units }: Props) {
       </Fact>
       <Fact what="has">
         {judged.availableS.toFixed(2)} s{' '}
-        <strong className={`grade ${GRADE_TONES[judged.grade]}`}>{judged.grade.replace('-', ' ')}</strong>
+        <strong className={clsx(styles.grade, GRADE_TONES[judged.grade])}>{judged.grade.replace('-', ' ')}</strong>
       </Fact>
       <Fact what="landing window">
         <Explain
@@ -109,7 +117,7 @@ function Fact({ what, children }: { readonly what: string; readonly children: Re
   return (
     <div>
       <dt>{what}</dt>
-      <dd className="figure">{children}</dd>
+      <dd className={textStyles.figure}>{children}</dd>
     </div>
   );
 }
@@ -117,7 +125,7 @@ function Fact({ what, children }: { readonly what: string; readonly children: Re
 /** Room on both sides of the landing. */
 function Room({ at, units }: { readonly at: Landing; readonly units: UnitSystem }) {
   return (
-    <span className="haze">
+    <span className={textStyles.muted}>
       {' '}
       −{gapWords(at.nearRoomMm, units)} / +{gapWords(at.farRoomMm, units)}
     </span>

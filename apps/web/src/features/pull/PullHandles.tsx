@@ -9,6 +9,7 @@ import type { PullChartLayout } from './pullChartLayout';
 import { Handle, type HandleProps } from './Handle';
 import { nudgedTarget, plainMm, targetAt } from './dragTargets';
 import { snapped, snappedSpan, timesOf } from './snapTimes';
+import styles from './PullHandles.module.css';
 
 /** Both ends and the middle of each pull, moved by drag or arrow keys. */
 export function PullHandles(props: HandleProps) {
@@ -116,13 +117,13 @@ function OneMove({
     dispatch(itemSelected({ kind: 'move', id: pull.id }));
   };
   return (
-    <g className={`move${isSelected ? ' is-selected' : ''}`} onPointerUp={() => hold.end()}>
+    <g data-selected={isSelected || undefined} onPointerUp={() => hold.end()}>
       <line
         x1={place.startX}
         y1={place.fromY}
         x2={place.endX}
         y2={place.toY}
-        className="move-body"
+        className={styles.moveBody}
         {...bodyDrag}
         onClick={select}
         data-testid={`move-body-${pull.id}`}

@@ -18,7 +18,8 @@ import { PlanWarnings } from './PlanWarnings';
 import { useTimeViewKeys } from './useTimeView';
 import { usePlaying, usePlayKeys } from '../shot/usePlaying';
 import { VerdictSentence } from './VerdictSentence';
-import './pull.css';
+import layoutStyles from '../../ui/layout.module.css';
+import textStyles from '../../ui/text.module.css';
 
 const SolverPanel = lazyPart(() => import('./SolverPanel').then(({ SolverPanel }) => SolverPanel));
 
@@ -34,8 +35,8 @@ export function PullPage() {
   usePlaying(plan.durationS);
   if (plan.subjects.length === 0 && plan.marks.length === 0) return <FirstDistance />;
   return (
-    <div className="step-page">
-      <div className="surface">
+    <div className={layoutStyles.stepPage}>
+      <div data-testid="surface" className={layoutStyles.surface}>
         <VerdictSentence judged={judged} units={units} />
         <Fixes plan={plan} units={units} />
         <PlanWarnings plan={plan} />
@@ -60,11 +61,13 @@ function isSameShape(judged: ShotPlan, now: ShotPlan): boolean {
 
 function FirstDistance() {
   return (
-    <div className="first-distance">
+    <div className={layoutStyles.firstDistance}>
       <h1>Who must be sharp first?</h1>
-      <p className="haze">Measure with a tape from the mark on the camera body to the eyes, and type what the tape says.</p>
+      <p className={textStyles.muted}>
+        Measure with a tape from the mark on the camera body to the eyes, and type what the tape says.
+      </p>
       <SubjectForm isFirst />
-      <p className="haze">For example 2.4 · 240cm · 7'11 · 95in · inf</p>
+      <p className={textStyles.muted}>For example 2.4 · 240cm · 7'11 · 95in · inf</p>
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import { Suspense, useDeferredValue, useMemo } from 'react';
+import clsx from 'clsx';
 import { lazyPart } from '../../shared/lazyPart';
 import { useAppSelector } from '../../shared/store/hooks';
 import { MarkOnFloor } from '../marks/MarkOnFloor';
@@ -9,8 +10,9 @@ import { ShotOptions } from './ShotOptions';
 import { SubjectForm } from './SubjectForm';
 import { SubjectDetails } from './SubjectDetails';
 import { OpticsChanges } from './OpticsChanges';
-import '../marks/marks.css';
 import type { SideProps } from './sideProps';
+import layoutStyles from '../../ui/layout.module.css';
+import styles from './PullSide.module.css';
 
 // the track can be edited before viewfinder and ring are loaded
 const Viewfinder = lazyPart(() => import('../viewfinder/Viewfinder').then(({ Viewfinder }) => Viewfinder));
@@ -30,9 +32,9 @@ export function PullSide({ plan, verdict, units }: SideProps) {
   // during a drag the chart has priority over these
   const shown = useDeferredValue(useMemo(() => ({ plan, verdict }), [plan, verdict]));
   return (
-    <aside className="side pull-side" aria-label="Selection and marks">
+    <aside data-testid="side" className={clsx(layoutStyles.side, styles.pullSide)} aria-label="Selection and marks">
       {shown.verdict && (
-        <section className="at-playhead" aria-label="At the playhead">
+        <section className={styles.atPlayhead} aria-label="At the playhead">
           <Suspense>
             <Viewfinder plan={shown.plan} verdict={shown.verdict} />
             <RingDial plan={shown.plan} verdict={shown.verdict} units={units} />
@@ -47,7 +49,7 @@ export function PullSide({ plan, verdict, units }: SideProps) {
         <section key={mark.id} aria-label={`Mark ${mark.letter}`}>
           <h2>Mark {mark.letter}</h2>
           <MarkDetails mark={mark} units={units} />
-          <details className="more-of-it">
+          <details className={layoutStyles.moreOfIt}>
             <summary>Place on the floor, and what to ask the performer for</summary>
             <MarkOnFloor mark={mark} plan={plan} />
           </details>

@@ -9,11 +9,13 @@ import {
   splitAlternates,
   type UnitSystem,
 } from '@still-heron/core';
-import { Button } from 'antd';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { NumberField } from '../../ui/fields/NumberField';
 import { editPlan } from '../shot/shotSlice';
 import { TargetFields } from './TargetFields';
+import { Button } from '../../ui/Button';
+import fieldStyles from '../../ui/fields/fields.module.css';
+import styles from './ShotOptions.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -26,9 +28,9 @@ export function ShotOptions({ plan, units }: Props) {
   const edit = (name: string, change: (now: ShotPlan) => ShotPlan, gesture?: string) => dispatch(editPlan(name, change, gesture));
   const { alternates, isReversed, focusTrack: track } = plan;
   return (
-    <section className="shot-manner">
+    <section>
       <h2>Hand and shot</h2>
-      <div className="field-pair">
+      <div className={fieldStyles.fieldPair}>
         {track.start && (
           <TargetFields
             label="focus starts at"
@@ -49,7 +51,7 @@ export function ShotOptions({ plan, units }: Props) {
           onChange={(degPerS, gesture) => edit('change the top speed of the hand', (now) => setHandLimit(now, degPerS), gesture)}
         />
       </div>
-      <div className="manner-actions">
+      <div className={styles.mannerActions}>
         <Button onClick={() => edit(isReversed ? 'plan it forwards' : 'plan it reversed', reversed)}>
           {isReversed ? 'Plan it forwards' : 'Plan it reversed'}
         </Button>

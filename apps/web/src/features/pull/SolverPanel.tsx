@@ -1,10 +1,14 @@
 import type { ShotPlan, UnitSystem } from '@still-heron/core';
 import { smallestChangeText, impossibleText, solutionText, SOLVER_WAY_WORDS } from '@still-heron/wording';
 import { useEffect, useState } from 'react';
+import clsx from 'clsx';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { type SolvedTracks, solveTracksFor } from '../../shared/workers/evaluator';
 import { itemSelected } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
+import { Button } from '../../ui/Button';
+import styles from './SolverPanel.module.css';
+import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -29,30 +33,26 @@ export function SolverPanel({ plan, units, onDone }: Props) {
   };
   if (solved === null)
     return (
-      <p className="solve-track" role="status">
+      <p role="status">
         {done === null ? <span>&nbsp;</span> : <span>Working out the pulls: {done} of 4 ways tried</span>}
         {done !== null && (
-          <button type="button" className="quiet" onClick={onDone}>
+          <Button look="quiet" onClick={onDone}>
             Cancel
-          </button>
+          </Button>
         )}
       </p>
     );
   if (solved.offers.length === 0)
-    return (
-      <p className="solve-track">
-        Nothing has to be sharp yet. Say who must be sharp and when, then the pulls can be worked out.
-      </p>
-    );
+    return <p>Nothing has to be sharp yet. Say who must be sharp and when, then the pulls can be worked out.</p>;
   const impossible = solved.offers[0]!.solution.impossible;
   return (
-    <div className="lay-lines">
+    <div>
       {impossible && (
-        <p className="lay-impossible tone-edge" role="note">
+        <p className={clsx(styles.layImpossible, textStyles.toneEdge)} role="note">
           {impossibleText(impossible)}
         </p>
       )}
-      <div className="solve-track" role="group" aria-label="Work out the pulls">
+      <div role="group" aria-label="Work out the pulls">
         {solved.offers.map((offer) => {
           const { way, plan: solution } = offer.solution;
           return (
@@ -62,25 +62,20 @@ export function SolverPanel({ plan, units, onDone }: Props) {
               onClick={() => take(`work out the pulls: ${SOLVER_WAY_WORDS[way].toLowerCase()}`, solution)}
             >
               <strong>{SOLVER_WAY_WORDS[way]}</strong>
-              <span className={offer.isWhole ? 'tone-sharp' : 'tone-edge'}>{solutionText(offer)}</span>
+              <span className={offer.isWhole ? textStyles.toneSharp : textStyles.toneEdge}>{solutionText(offer)}</span>
             </button>
           );
         })}
       </div>
       {solved.changes.length > 0 && (
-        <div className="lay-line lay-changes" role="group" aria-label="Changes that make everything sharp">
-          <span className="haze">Everything would be sharp with</span>
+        <div className={clsx(styles.layLine, styles.layChanges)} role="group" aria-label="Changes that make everything sharp">
+          <span className={textStyles.muted}>Everything would be sharp with</span>
           {solved.changes.map((change) => {
             const words = smallestChangeText(change, plan, units);
             return (
-              <button
-                key={change.kind}
-                type="button"
-                className="quiet"
-                onClick={() => dispatch(editPlan(words, () => change.plan))}
-              >
+              <Button key={change.kind} look="quiet" onClick={() => dispatch(editPlan(words, () => change.plan))}>
                 {words}
-              </button>
+              </Button>
             );
           })}
         </div>

@@ -10,8 +10,8 @@ import {
   type Subject,
 } from '@still-heron/core';
 import { type ProblemText, typeSentence } from '@still-heron/wording';
-import { Button } from 'antd';
 import { useState } from 'react';
+import clsx from 'clsx';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { readDistance } from '../../ui/fields/readDistance';
 import { TextField } from '../../ui/fields/TextField';
@@ -20,6 +20,11 @@ import { itemSelected, selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
 import type { SideProps } from './sideProps';
 import { SubjectName } from './SubjectName';
+import { Button } from '../../ui/Button';
+import fieldStyles from '../../ui/fields/fields.module.css';
+import styles from './SubjectDetails.module.css';
+import layoutStyles from '../../ui/layout.module.css';
+import textStyles from '../../ui/text.module.css';
 
 /** Fields of a subject: name, point of focus, stays and walks. */
 export function SubjectDetails({ subject, plan, units }: Omit<SideProps, 'verdict'> & { readonly subject: Subject }) {
@@ -28,7 +33,7 @@ export function SubjectDetails({ subject, plan, units }: Omit<SideProps, 'verdic
   return (
     <section aria-label={subject.name}>
       <h2>{subject.name}</h2>
-      <div className="field-pair">
+      <div className={fieldStyles.fieldPair}>
         <SubjectName subject={subject} />
         <TextField
           label="focus on"
@@ -40,13 +45,13 @@ export function SubjectDetails({ subject, plan, units }: Omit<SideProps, 'verdic
           }
         />
       </div>
-      <ol className="stays">
+      <ol className={styles.stays}>
         {subject.stays.map((stay, index) => (
           <StayRow key={stay.id} stay={stay} index={index} subject={subject} plan={plan} />
         ))}
       </ol>
       <WalkForm subject={subject} plan={plan} units={units} />
-      <div className="side-actions">
+      <div className={layoutStyles.sideActions}>
         <Button onClick={() => dispatch(editPlan(`${subject.name} must be sharp`, (now) => addBeat(now, subject.id, timeS)))}>
           Must be sharp from {timeS.toFixed(1)} s
         </Button>
@@ -75,10 +80,10 @@ function StayRow({
   const next = subject.stays[index + 1];
   const change = (changes: Partial<Pick<Stay, 'fromS' | 'untilS'>>, gesture: string) =>
     dispatch(editPlan(`change when ${subject.name} walks`, (now) => changeStay(now, subject.id, stay.id, changes), gesture));
-  if (!previous && !next) return <li className="haze">stands at {mark?.letter} all the time</li>;
+  if (!previous && !next) return <li className={textStyles.muted}>stands at {mark?.letter} all the time</li>;
   return (
     <li>
-      <span className="stay-letter">at {mark?.letter}</span>
+      <span className={styles.stayLetter}>at {mark?.letter}</span>
       {previous && (
         <TimeField
           label="arrives"
@@ -102,15 +107,14 @@ function StayRow({
         />
       )}
       {previous && (
-        <button
-          type="button"
-          className="quiet"
+        <Button
+          look="quiet"
           onClick={() =>
             dispatch(editPlan(`remove the walk of ${subject.name} to ${mark?.letter}`, (now) => removeMark(now, stay.markId)))
           }
         >
           Remove
-        </button>
+        </Button>
       )}
     </li>
   );
@@ -125,7 +129,7 @@ function WalkForm({ subject, plan, units }: Omit<SideProps, 'verdict'> & { reado
   if (standsAtInfinity || plan.marks.length >= PLAN_LIMITS.marks.max) return null;
   return (
     <form
-      className="walk-form"
+      className={styles.walkForm}
       onSubmit={(event) => {
         event.preventDefault();
         const reading = readDistance(text, units, { minMm: 0, maxMm: 10_000_000, reason: 'walk' });
@@ -138,13 +142,13 @@ function WalkForm({ subject, plan, units }: Omit<SideProps, 'verdict'> & { reado
         setText('');
       }}
     >
-      <div className="field">
-        <label className="field-label" htmlFor="walks-to">
+      <div className={fieldStyles.field}>
+        <label className={fieldStyles.fieldLabel} htmlFor="walks-to">
           walks on to
         </label>
         <input
           id="walks-to"
-          className="field-input figure"
+          className={clsx(fieldStyles.fieldInput, textStyles.figure)}
           value={text}
           placeholder={units === 'metric' ? '1.80' : "5' 11"}
           autoComplete="off"
@@ -155,9 +159,9 @@ function WalkForm({ subject, plan, units }: Omit<SideProps, 'verdict'> & { reado
           }}
         />
       </div>
-      <Button htmlType="submit">Walk</Button>
+      <Button type="submit">Walk</Button>
       {problem && (
-        <p className="field-problem" role="alert">
+        <p className={fieldStyles.fieldProblem} role="alert">
           {typeSentence(problem)}
         </p>
       )}

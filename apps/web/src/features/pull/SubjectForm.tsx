@@ -1,11 +1,15 @@
 import { addSubject } from '@still-heron/core';
 import { type ProblemText, typeSentence } from '@still-heron/wording';
-import { Button } from 'antd';
 import { type FormEvent, useRef, useState } from 'react';
+import clsx from 'clsx';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { readDistance } from '../../ui/fields/readDistance';
 import { editPlan } from '../shot/shotSlice';
 import { useUnits } from '../../shared/useUnits';
+import { Button } from '../../ui/Button';
+import styles from './SubjectForm.module.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
+import textStyles from '../../ui/text.module.css';
 
 /** Adds a subject with its tape distance. The first subject must be sharp throughout. */
 export function SubjectForm({ isFirst = false }: { readonly isFirst?: boolean }) {
@@ -39,18 +43,18 @@ export function SubjectForm({ isFirst = false }: { readonly isFirst?: boolean })
 
   return (
     <form
-      className={isFirst ? 'someone-form is-first' : 'someone-form'}
+      className={clsx(styles.someoneForm, isFirst && styles.isFirst)}
       onSubmit={add}
       aria-label={isFirst ? 'The first subject' : 'New subject'}
     >
-      <div className="field">
-        <label className="field-label" htmlFor="someone-name">
+      <div className={fieldStyles.field}>
+        <label className={fieldStyles.fieldLabel} htmlFor="someone-name">
           name
         </label>
         <input
           id="someone-name"
           ref={nameInput}
-          className="field-input words"
+          className={clsx(fieldStyles.fieldInput, fieldStyles.words)}
           value={name}
           maxLength={80}
           autoFocus={isFirst}
@@ -59,15 +63,15 @@ export function SubjectForm({ isFirst = false }: { readonly isFirst?: boolean })
           onChange={(event) => setName(event.target.value)}
         />
       </div>
-      <div className="field someone-distance">
-        <label className="field-label" htmlFor="someone-distance">
+      <div className={fieldStyles.field}>
+        <label className={fieldStyles.fieldLabel} htmlFor="someone-distance">
           tape distance
         </label>
-        <span className="field-line">
+        <span className={fieldStyles.fieldLine}>
           <input
             id="someone-distance"
             ref={distanceInput}
-            className="field-input figure"
+            className={clsx(fieldStyles.fieldInput, textStyles.figure)}
             value={distance}
             autoComplete="off"
             placeholder={units === 'metric' ? '2.40' : "7' 11"}
@@ -78,14 +82,14 @@ export function SubjectForm({ isFirst = false }: { readonly isFirst?: boolean })
               setProblem(null);
             }}
           />
-          {units === 'metric' && <span className="field-unit">m</span>}
+          {units === 'metric' && <span className={fieldStyles.fieldUnit}>m</span>}
         </span>
       </div>
-      <Button htmlType="submit" type={isFirst ? 'primary' : 'default'}>
+      <Button type="submit" look={isFirst ? 'main' : 'plain'}>
         Add
       </Button>
       {problem && (
-        <p id="someone-problem" className="field-problem" role="alert">
+        <p id="someone-problem" className={fieldStyles.fieldProblem} role="alert">
           {typeSentence(problem)}
         </p>
       )}

@@ -12,7 +12,7 @@ export function SubjectName({ subject: { id, name } }: { readonly subject: Subje
       isOptional={false}
       max={PLAN_LIMITS.name.max}
       value={name}
-      onChange={(wanted) => dispatch(editPlan('rename', (now) => changeSubject(now, id, { name: wanted })))}
+      onChange={(typed) => dispatch(editPlan('rename', (now) => changeSubject(now, id, { name: typed })))}
     />
   );
 }

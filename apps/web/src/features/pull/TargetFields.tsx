@@ -3,6 +3,7 @@ import { Select } from 'antd';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { NumberField } from '../../ui/fields/NumberField';
 import { choiceOf, targetChoices, targetOf } from './targetChoices';
+import fieldStyles from '../../ui/fields/fields.module.css';
 
 interface Props {
   readonly label: string;
@@ -16,8 +17,8 @@ interface Props {
 export function TargetFields({ label, target, plan, units, onChange }: Props) {
   return (
     <>
-      <label className="field">
-        <span className="field-label">{label}</span>
+      <label className={fieldStyles.field}>
+        <span className={fieldStyles.fieldLabel}>{label}</span>
         <Select
           aria-label={label}
           value={choiceOf(target)}
@@ -59,8 +60,8 @@ export function TargetFields({ label, target, plan, units, onChange }: Props) {
             value={target.blurPercent}
             onChange={(blurPercent, gesture) => onChange({ ...target, blurPercent }, gesture)}
           />
-          <label className="field">
-            <span className="field-label">of the subject at</span>
+          <label className={fieldStyles.field}>
+            <span className={fieldStyles.fieldLabel}>of the subject at</span>
             <Select
               aria-label="of the subject at"
               value={target.markId}
@@ -68,8 +69,8 @@ export function TargetFields({ label, target, plan, units, onChange }: Props) {
               onChange={(markId) => onChange({ ...target, markId })}
             />
           </label>
-          <label className="field">
-            <span className="field-label">focus</span>
+          <label className={fieldStyles.field}>
+            <span className={fieldStyles.fieldLabel}>focus</span>
             <Select
               aria-label="focus"
               value={target.towards}

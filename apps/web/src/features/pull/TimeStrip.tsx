@@ -3,6 +3,7 @@ import { useRef } from 'react';
 import { useDrag } from '../../shared/gestures/useDrag';
 import type { TimeView } from '../shot/sessionSlice';
 import type { PullChartLayout } from './pullChartLayout';
+import styles from './TimeStrip.module.css';
 
 interface Props {
   readonly layout: PullChartLayout;
@@ -23,8 +24,8 @@ export function TimeStrip({ layout: { left, right, bottom }, view, durationS, on
     },
   });
   return (
-    <g className="time-strip">
-      <rect x={left} y={bottom + 1} width={right - left} height={4} className="time-strip-whole" />
+    <g>
+      <rect x={left} y={bottom + 1} width={right - left} height={4} className={styles.timeStripWhole} />
       <rect
         {...drag}
         x={left + view.fromS * pxPerS}
@@ -32,7 +33,7 @@ export function TimeStrip({ layout: { left, right, bottom }, view, durationS, on
         width={(view.toS - view.fromS) * pxPerS}
         height={8}
         rx={3}
-        className="time-strip-shown"
+        className={styles.timeStripShown}
         role="slider"
         tabIndex={0}
         aria-label="Part of the shot that is shown"

@@ -30,7 +30,7 @@ export function TrackStart({ layout, plan, units, hold }: HandleProps) {
   if (!start || layout.startY === null || layout.x(0) < layout.left - 1 || start.kind === 'course') return null;
   const startMm = plainMm(start, plan);
   return (
-    <g className="move" onPointerUp={() => hold.end()}>
+    <g onPointerUp={() => hold.end()}>
       <Handle
         {...drag}
         x={layout.left}

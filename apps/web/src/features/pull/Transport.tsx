@@ -7,6 +7,10 @@ import { selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
 import { KeepRateLink } from './KeepRateLink';
 import { offeredPull } from './nextPull';
+import { Button } from '../../ui/Button';
+import { Key } from '../../ui/Key';
+import styles from './Transport.module.css';
+import frameStyles from '../../ui/frame/frame.module.css';
 
 const AXES = [
   { value: 'hand', word: 'ring angle' },
@@ -29,14 +33,14 @@ export function Transport({ plan, isLaying, onLay }: Props) {
   const dispatch = useAppDispatch();
   const axis = useAppSelector((state) => state.preferences.axis);
   return (
-    <div className="transport">
+    <div className={styles.transport}>
       <PlayButton showsKey />
       <NextPullButton plan={plan} />
-      <button type="button" className="quiet" aria-expanded={isLaying} onClick={onLay}>
-        Work out the pulls <kbd className="key">L</kbd>
-      </button>
+      <Button look="quiet" aria-expanded={isLaying} onClick={onLay}>
+        Work out the pulls <Key>L</Key>
+      </Button>
       <KeepRateLink plan={plan} />
-      <span className="top-bar-gap" />
+      <span className={frameStyles.topBarGap} />
       {plan.alternates && (
         <WordChoice
           label="Alternate that is shown"
@@ -62,12 +66,11 @@ function NextPullButton({ plan }: { readonly plan: ShotPlan }) {
   if (!pull) return null;
   const isNext = plan.focusTrack.pulls.length === 0 && plan.method === 'rack';
   return (
-    <button
-      type="button"
-      className={isNext ? 'main-action' : 'quiet'}
+    <Button
+      look={isNext ? 'main' : 'quiet'}
       onClick={() => dispatch(editPlan(`pull to ${pull.mark.letter}`, (now) => addPull(now, pull.mark.id, pull.atS)))}
     >
-      Pull to {pull.mark.letter} at {pull.atS.toFixed(1)} s <kbd className={isNext ? 'key key-on-lantern' : 'key'}>P</kbd>
-    </button>
+      Pull to {pull.mark.letter} at {pull.atS.toFixed(1)} s <Key isOnAccent={isNext}>P</Key>
+    </Button>
   );
 }

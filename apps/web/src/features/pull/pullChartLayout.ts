@@ -51,7 +51,7 @@ export interface PullChartLayout {
   readonly subjects: readonly {
     readonly id: string;
     readonly name: string;
-    readonly current: number;
+    readonly subjectIndex: number;
     readonly path: string;
     readonly labelY: number;
   }[];
@@ -75,13 +75,13 @@ export interface PullChartLayout {
     readonly id: string;
     readonly letter: string;
     readonly figure: string;
-    readonly current: number;
+    readonly subjectIndex: number;
     readonly y: number;
     readonly labelY: number;
   }[];
   readonly lanes: readonly {
     readonly subjectId: string;
-    readonly current: number;
+    readonly subjectIndex: number;
     readonly y: number;
     readonly beats: readonly { readonly beat: Beat; readonly x: number; readonly width: number }[];
   }[];
@@ -130,7 +130,7 @@ export function pullChartLayout({ plan, verdict, axis, units, size, view, domain
   const scale = axisScale(axis, ring, domain, MARGIN.top, bottom);
   const isShown = (mm: number) => scale.y(mm) > MARGIN.top + 1 && scale.y(mm) < bottom - 1;
 
-  const currentOf = (subjectId: string | null) => plan.subjects.findIndex(({ id }) => id === subjectId);
+  const subjectIndexOf = (subjectId: string | null) => plan.subjects.findIndex(({ id }) => id === subjectId);
   const lanesY = bottom + TIME_AXIS;
   return {
     left,
@@ -171,7 +171,7 @@ export function pullChartLayout({ plan, verdict, axis, units, size, view, domain
         id,
         letter,
         figure: formatDistanceFigure(distanceMm ?? Infinity, units),
-        current: currentOf(subjectId),
+        subjectIndex: subjectIndexOf(subjectId),
         y: scale.y(distanceMm ?? Infinity),
       })),
       20,
@@ -179,7 +179,7 @@ export function pullChartLayout({ plan, verdict, axis, units, size, view, domain
     ),
     lanes: plan.subjects.map(({ id }, index) => ({
       subjectId: id,
-      current: index,
+      subjectIndex: index,
       y: lanesY + index * (LANE + LANE_GAP),
       beats: activeBeats(plan)
         .filter((beat) => beat.subjectId === id)
@@ -219,11 +219,11 @@ function pathsOf(
   const curve = (values: ArrayLike<number>, y: (value: number) => number) =>
     line<number>(xOf, (frame) => y(values[held(frame)]!))(framesOf(values)) ?? '';
   const subjects = verdict.subjects.map(({ subjectId, distanceMm }) => {
-    const current = plan.subjects.findIndex(({ id }) => id === subjectId);
+    const subjectIndex = plan.subjects.findIndex(({ id }) => id === subjectId);
     return {
       id: subjectId,
-      name: plan.subjects[current]?.name ?? '',
-      current,
+      name: plan.subjects[subjectIndex]?.name ?? '',
+      subjectIndex,
       path: curve(distanceMm, scale.y),
       y: scale.y(distanceMm[0]!) - 7,
     };

@@ -76,7 +76,7 @@ describe('where a pull can go', () => {
     expect(plainMm({ kind: 'distance', distanceMm: null }, two)).toBe(Infinity);
   });
 
-  test('nobody is offered whom the line goes on with, and nobody at all along a course', () => {
+  test('no subject is offered that the track follows already, and none at all along a course', () => {
     const alone = { ...two, focusTrack: { ...two.focusTrack, pulls: [] } };
     expect(offeredPull(alone, 0)?.mark.letter).toBe('B');
     expect(offeredPull(setTrackStart(alone, { kind: 'subject', subjectId: 'subject-2', leadS: 0 }), 0)?.mark.letter).toBe('A');

@@ -1,14 +1,17 @@
 import { evaluatePull } from '@still-heron/core';
 import { differenceLines, narrate } from '@still-heron/wording';
-import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
+import clsx from 'clsx';
 import { useRevisionQuery, useRevisionsQuery } from '../../shared/api/api';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { selectSaving } from '../shot/savingSlice';
 import { documentEdited, selectDocument } from '../shot/shotSlice';
 import { useUnits } from '../../shared/useUnits';
 import { byDay, timeOfDay } from './byDay';
-import './revisions.css';
+import { Button } from '../../ui/Button';
+import frameStyles from '../../ui/frame/frame.module.css';
+import styles from './RevisionsPanel.module.css';
+import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly shotId: string;
@@ -25,32 +28,34 @@ export function RevisionsPanel({ shotId, onClose }: Props) {
   useEffect(() => close.current?.focus(), []);
   return (
     <aside
-      className="keys-panel history-panel"
+      data-testid="revisions-panel"
+      className={clsx(frameStyles.keysPanel, styles.revisionsPanel)}
       aria-label="Saved versions"
       onKeyDown={(event) => event.key === 'Escape' && onClose()}
     >
       <header>
         <h2>Saved versions</h2>
-        <button type="button" className="quiet" ref={close} onClick={onClose}>
+        <Button look="quiet" ref={close} onClick={onClose}>
           Hide
-        </button>
+        </Button>
       </header>
-      {isError && <p className="tone-edge">The server does not answer, so the saved versions are unknown. Try again later.</p>}
+      {isError && (
+        <p className={textStyles.toneEdge}>The server does not answer, so the saved versions are unknown. Try again later.</p>
+      )}
       {byDay(revisions ?? []).map(({ day, items }) => (
         <section key={day}>
           <h3>{day}</h3>
           <ol>
             {items.map(({ version, savedAt }) => (
               <li key={version}>
-                <button
-                  type="button"
-                  className="quiet"
+                <Button
+                  look="quiet"
                   aria-expanded={chosen === version}
                   onClick={() => setChosen(chosen === version ? null : version)}
                 >
-                  <span className="figure">{timeOfDay(savedAt)}</span>
-                  {version === baseVersion && <span className="haze"> the latest</span>}
-                </button>
+                  <span className={textStyles.figure}>{timeOfDay(savedAt)}</span>
+                  {version === baseVersion && <span className={textStyles.muted}> the latest</span>}
+                </Button>
                 {chosen === version && <Version shotId={shotId} version={version} time={timeOfDay(savedAt)} onClose={onClose} />}
               </li>
             ))}
@@ -69,25 +74,25 @@ function Version({ shotId, version, time, onClose }: Props & { readonly version:
   const units = useUnits();
   const now = useAppSelector(selectDocument)!;
   const { data: then, isError } = useRevisionQuery({ shotId, version });
-  if (isError) return <p className="tone-edge">This version can’t be loaded.</p>;
-  if (!then) return <p className="haze">…</p>;
+  if (isError) return <p className={textStyles.toneEdge}>This version can’t be loaded.</p>;
+  if (!then) return <p className={textStyles.muted}>…</p>;
   const headings = (['scene', 'slate', 'title'] as const).flatMap((part) =>
     then[part] === now[part] ? [] : [`the ${part}: ${now[part] || 'none'} → ${then[part] || 'none'}`],
   );
   const lines = [...headings, ...differenceLines(now.plan, then.plan, units)];
   return (
-    <div className="history-version">
+    <div data-testid="revision" className={styles.revision}>
       <p>{narrate(evaluatePull(then.plan), then.plan, units).text}</p>
       {lines.length === 0 ? (
-        <p className="haze">Same as now.</p>
+        <p className={textStyles.muted}>Same as now.</p>
       ) : (
         <>
-          <p className="haze">Now → then</p>
+          <p className={textStyles.muted}>Now → then</p>
           <ul>
             {lines.slice(0, MAX_LINES).map((line) => (
               <li key={line}>{line}</li>
             ))}
-            {lines.length > MAX_LINES && <li className="haze">and {lines.length - MAX_LINES} more</li>}
+            {lines.length > MAX_LINES && <li className={textStyles.muted}>and {lines.length - MAX_LINES} more</li>}
           </ul>
           <Button
             onClick={() => {

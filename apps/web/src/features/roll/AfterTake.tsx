@@ -10,6 +10,10 @@ import { TakeChart } from '../takes/TakeChart';
 import { TakeForm } from '../takes/TakeForm';
 import type { FinishedRoll } from './rollEngine';
 import { sending } from './sendTakes';
+import { Button } from '../../ui/Button';
+import styles from './AfterTake.module.css';
+import layoutStyles from '../../ui/layout.module.css';
+import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly shotId: string;
@@ -41,21 +45,23 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
   }
   useKeys('t', () => void put());
   return (
-    <section className="after-take" aria-label="After the take">
+    <section className={styles.afterTake} aria-label="After the take">
       {verdict && (
         <>
-          <p className="sentence" role="status">
-            <span className={verdict.isKept ? 'tone-sharp' : 'tone-soft'}>{takeVerdictText(verdict, plan, units)}</span>
+          <p data-testid="sentence" className={layoutStyles.sentence} role="status">
+            <span className={verdict.isKept ? textStyles.toneSharp : textStyles.toneSoft}>
+              {takeVerdictText(verdict, plan, units)}
+            </span>
           </p>
           <TakeChart plan={plan} verdict={verdict} take={ended.take} pace={ended.pace} units={units} />
         </>
       )}
       {isPractice ? (
-        <div className="after-practice">
-          <p className="haze">Practice at {ended.pace.rate * 100} %: not a take.</p>
-          <button type="button" className="main-action" onClick={onDone}>
+        <div className={styles.afterPractice}>
+          <p className={textStyles.muted}>Practice at {ended.pace.rate * 100} %: not a take.</p>
+          <Button look="main" onClick={onDone}>
             Done
-          </button>
+          </Button>
         </div>
       ) : logged ? (
         <TakeForm
@@ -69,7 +75,7 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
           onLog={() => void put()}
         />
       ) : (
-        <p className="sentence" role="status">
+        <p data-testid="sentence" className={layoutStyles.sentence} role="status">
           {refusal
             ? `The server refused it: ${refusal}. It stays on this device.`
             : unsent > 0

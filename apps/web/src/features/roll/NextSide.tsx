@@ -1,8 +1,12 @@
 import type { TakeRowView } from '@still-heron/contract';
 import type { ShotPlan, UnitSystem } from '@still-heron/core';
 import { Link } from 'react-router';
+import clsx from 'clsx';
 import { Corrections } from '../takes/Corrections';
 import { useAdvice } from '../takes/useAdvice';
+import layoutStyles from '../../ui/layout.module.css';
+import styles from './NextSide.module.css';
+import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly shotId: string;
@@ -15,9 +19,9 @@ interface Props {
 export function NextSide({ shotId, plan, units, takes }: Props) {
   const { next, tone, text } = useAdvice(plan, takes);
   return (
-    <aside className="side" aria-label="What to change">
+    <aside data-testid="side" className={layoutStyles.side} aria-label="What to change">
       <section>
-        <p className={`next-advice tone-${tone}`} role="status">
+        <p className={clsx(styles.nextAdvice, textStyles[`tone-${tone}`])} role="status">
           {text}
         </p>
       </section>

@@ -4,7 +4,9 @@ import { memo, useMemo, useRef } from 'react';
 import { useSize } from '../../shared/useSize';
 import { useVerdict } from '../shot/useVerdict';
 import { trackChartLayout, type TrackChartLayout } from '../../charts/trackChartLayout';
-import '../takes/takeChart.css';
+import { subjectColour } from '../../charts/subjectColour';
+import styles from './RollChart.module.css';
+import trackStyles from '../../charts/track.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -33,20 +35,20 @@ export function RollChart({ plan, ready, units, planS, ringDeg, isRolling }: Pro
   const nowX = (size?.width ?? 0) * NOW_AT;
   const y = layout.scale.yOfRing(ringDeg ?? ready.track.ringDegAt(planS));
   return (
-    <div className="roll-channel" ref={ref}>
+    <div className={styles.rollChannel} ref={ref}>
       {size && (
         <svg width={size.width} height={height} role="img" aria-label="The focus track as it comes">
           <g transform={`translate(${nowX - planS * PX_PER_S} 0)`}>
             <Curves layout={layout} plan={plan} ready={ready} units={units} height={height} />
             <path
-              className="roll-trace"
+              className={styles.rollTrace}
               d={trace
                 .map(([timeS, deg], k) => `${k === 0 ? 'M' : 'L'}${timeS * PX_PER_S} ${layout.scale.yOfRing(deg)}`)
                 .join('')}
             />
           </g>
-          <line className="roll-now-line" x1={nowX} x2={nowX} y1={0} y2={height} />
-          <circle className="roll-now-dot" cx={nowX} cy={y} r={11} />
+          <line className={styles.rollNowLine} x1={nowX} x2={nowX} y1={0} y2={height} />
+          <circle className={styles.rollNowDot} cx={nowX} cy={y} r={11} />
         </svg>
       )}
     </div>
@@ -76,21 +78,21 @@ interface CurvesProps {
 const Curves = memo(function Curves({ layout, plan, ready, units, height }: CurvesProps) {
   return (
     <>
-      <path className="roll-band" d={layout.band} />
-      {layout.subjects.map(({ id, current, path }) => (
-        <path key={id} className="roll-subject" d={path} style={{ stroke: `var(--current-${current % 4})` }} />
+      <path className={trackStyles.rollBand} d={layout.band} />
+      {layout.subjects.map(({ id, subjectIndex, path }) => (
+        <path key={id} className={styles.rollSubject} d={path} style={{ stroke: subjectColour(subjectIndex) }} />
       ))}
-      <path className="roll-line" d={layout.line} />
+      <path className={trackStyles.rollLine} d={layout.line} />
       {ready.track.pulls.map(({ pullId, startS, to }) => (
         <g key={pullId} transform={`translate(${startS * PX_PER_S} 0)`}>
-          <line className="roll-move" y1={8} y2={height - 26} />
-          <text className="roll-move-name" x={8} y={26}>
+          <line className={trackStyles.rollMove} y1={8} y2={height - 26} />
+          <text className={styles.rollMoveName} x={8} y={26}>
             {targetName(to.target, plan, units)}
           </text>
         </g>
       ))}
       {layout.seconds.map((second) => (
-        <text key={second} className="roll-second" x={second * PX_PER_S} y={height - 8}>
+        <text key={second} className={trackStyles.rollSecond} x={second * PX_PER_S} y={height - 8}>
           {second}
         </text>
       ))}

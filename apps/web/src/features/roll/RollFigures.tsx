@@ -1,6 +1,8 @@
 import { type UpcomingPull, COUNT_IN_BEATS, type PreparedRoll, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { countdownText, cueText, figureAndUnit, targetName, ringText, turnText, targetSubjectName } from '@still-heron/wording';
+import clsx from 'clsx';
 import type { RollMoment } from './rollEngine';
+import styles from './RollFigures.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -19,23 +21,25 @@ export function RollState({ plan, ready, moment, ringDeg, units, isAlone }: Prop
   const { figure, unit } = figureAndUnit(shown.distanceMm, units);
   const [next] = coming;
   return (
-    <div className={isAlone ? 'roll-figures is-alone' : 'roll-figures'}>
+    <div className={clsx(styles.rollFigures, isAlone && styles.isAlone)}>
       {!isAlone && (
-        <section className="roll-now" aria-label="Now">
-          <span className="roll-label">now</span>
-          <p className="roll-figure" data-testid="roll-now">
+        <section className={styles.rollNow} aria-label="Now">
+          <span className={styles.rollLabel}>now</span>
+          <p className={styles.rollFigure} data-testid="roll-now">
             {figure}
             <small>{unit}</small>
           </p>
-          <p className="roll-words">{[targetSubjectName(at, plan), ringText(shown, plan, units)].filter(Boolean).join(' · ')}</p>
+          <p className={styles.rollWords}>
+            {[targetSubjectName(at, plan), ringText(shown, plan, units)].filter(Boolean).join(' · ')}
+          </p>
         </section>
       )}
       {next ? (
         <Next pull={next} plan={plan} moment={moment} units={units} />
       ) : (
-        <section className="roll-next" aria-label="Next">
-          <span className="roll-label">next</span>
-          <p className="roll-none">{moment.planS >= plan.durationS ? 'End of the shot.' : 'No more pulls.'}</p>
+        <section className={styles.rollNext} aria-label="Next">
+          <span className={styles.rollLabel}>next</span>
+          <p className={styles.rollNone}>{moment.planS >= plan.durationS ? 'End of the shot.' : 'No more pulls.'}</p>
         </section>
       )}
     </div>
@@ -55,18 +59,18 @@ function Next({ pull, plan, moment, units }: NextProps) {
   const waits = moment.waitingPullId === pull.pullId;
   const event = cueText(pull);
   return (
-    <section className={pull.isUnderWay ? 'roll-next is-under-way' : 'roll-next'} aria-label="Next">
-      <span className="roll-label">
+    <section className={clsx(styles.rollNext, pull.isUnderWay && styles.isUnderWay)} aria-label="Next">
+      <span className={styles.rollLabel}>
         {[pull.isUnderWay ? 'turning to' : 'next', targetSubjectName(pull.target, plan)].filter(Boolean).join(' ')}
       </span>
-      <p className="roll-target" data-testid="roll-next">
+      <p className={styles.rollTarget} data-testid="roll-next">
         {name !== `${figure} ${unit}` && name.length < 4 && <strong>{name}</strong>} {figure}
         <small>{unit}</small>
       </p>
-      <p className={waits ? 'roll-when is-waiting' : 'roll-when'} data-testid="roll-when">
+      <p className={clsx(styles.rollWhen, waits && styles.isWaiting)} data-testid="roll-when">
         {waits ? 'waits' : pull.isUnderWay ? `lands ${countdownText(pull.landsInS)}` : `in ${countdownText(pull.startsInS)} s`}
       </p>
-      <p className="roll-words">
+      <p className={styles.rollWords}>
         <Turn turns={pull.turns} /> {turnText(pull)}
         {event && <>, {event}</>}
       </p>
@@ -78,7 +82,7 @@ function Next({ pull, plan, moment, units }: NextProps) {
 /** Arrow in the turning direction. */
 function Turn({ turns }: { readonly turns: UpcomingPull['turns'] }) {
   return (
-    <svg className="roll-turn" width="26" height="26" viewBox="0 0 26 26" role="img" aria-label={turns}>
+    <svg className={styles.rollTurn} width="26" height="26" viewBox="0 0 26 26" role="img" aria-label={turns}>
       <g transform={turns === 'clockwise' ? undefined : 'matrix(-1 0 0 1 26 0)'}>
         <path d="M5 17a9 9 0 1 1 14 2" fill="none" stroke="currentColor" strokeWidth="3" />
         <path d="M22 14l-3 7-6-4z" fill="currentColor" />
@@ -93,11 +97,11 @@ function Counts({ pull, plan, waits }: { readonly pull: UpcomingPull; readonly p
   const counted = leadS > 0 && pull.startsInS <= leadS ? Math.floor(((leadS - pull.startsInS) / leadS) * COUNT_IN_BEATS) + 1 : 0;
   const turned = pull.isUnderWay ? 1 - pull.landsInS / pull.durationS : 0;
   return (
-    <div className="roll-counts" aria-hidden="true">
+    <div className={styles.rollCounts} aria-hidden="true">
       {Array.from({ length: COUNT_IN_BEATS }, (_, k) => (
-        <span key={k} className={pull.isUnderWay || waits || counted > k ? 'is-on' : undefined} />
+        <span key={k} className={clsx((pull.isUnderWay || waits || counted > k) && styles.isOn)} />
       ))}
-      <span className="roll-counts-turn">
+      <span className={styles.rollCountsTurn}>
         <span style={{ width: `${turned * 100}%` }} />
       </span>
     </div>

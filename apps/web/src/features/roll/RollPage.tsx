@@ -1,6 +1,7 @@
 import { isTriggeredByEvent, nearSign, ringOf, type PreparedRoll, prepareRoll, type ShotPlan } from '@still-heron/core';
 import { Suspense, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import clsx from 'clsx';
 import { useTakesQuery } from '../../shared/api/takesApi';
 import { lazyPart } from '../../shared/lazyPart';
 import { useAppSelector } from '../../shared/store/hooks';
@@ -19,7 +20,10 @@ import { RollSide } from './RollSide';
 import { RollStatus } from './RollStatus';
 import { useRoll } from './useRoll';
 import { WheelPad } from './WheelPad';
-import './roll.css';
+import { Button } from '../../ui/Button';
+import { Key } from '../../ui/Key';
+import layoutStyles from '../../ui/layout.module.css';
+import styles from './RollPage.module.css';
 
 const RehearsalPanel = lazyPart(() => import('../floor/RehearsalPanel').then(({ RehearsalPanel }) => RehearsalPanel));
 
@@ -30,9 +34,9 @@ export function RollPage() {
   const ready = useMemo(() => prepareRoll(plan), [plan]);
   if (!ready)
     return (
-      <div className="step-page">
-        <div className="surface">
-          <p className="sentence">
+      <div className={layoutStyles.stepPage}>
+        <div className={layoutStyles.surface}>
+          <p data-testid="sentence" className={layoutStyles.sentence}>
             There is no focus track to roll yet. <Link to={`/shots/${shotId}/pull`}>Make one in Pull</Link>.
           </p>
         </div>
@@ -68,7 +72,7 @@ function Rolling({ shotId, plan, ready }: Props) {
   };
   // a held key counts as one press
   useKeys('space', ({ repeat }) => !repeat && toggle(), { preventDefault: true });
-  useKeys('c', ({ repeat }) => !repeat && roll.setOff());
+  useKeys('c', ({ repeat }) => !repeat && roll.triggerNow());
   useKeys('w', ({ type, repeat }) => !repeat && roll.setFocusCheck(type === 'keydown'), { keydown: true, keyup: true });
 
   function change(changes: Partial<RollOptions>): void {
@@ -77,8 +81,8 @@ function Rolling({ shotId, plan, ready }: Props) {
     writeOptions(window.localStorage, changed);
   }
   return (
-    <div className={isReady ? 'step-page roll-page' : 'step-page roll-page is-rolling'}>
-      <div className="surface">
+    <div className={clsx(layoutStyles.stepPage, styles.rollPage, !isReady && styles.isRolling)}>
+      <div data-testid="surface" className={layoutStyles.surface}>
         <RollStatus moment={moment} line={roll.line} plan={plan} number={(takes.at(-1)?.number ?? 0) + 1} options={options} />
         {isReady && ended && !isRehearsing ? (
           <AfterTake key={ended.id} shotId={shotId} units={units} ended={ended} onDone={roll.forget} />
@@ -105,8 +109,8 @@ function Rolling({ shotId, plan, ready }: Props) {
         {hasWheel && moment.isOurs && !(isReady && ended) && (
           <WheelPad ringDeg={ringDeg ?? 0} nearerSign={nearSign(ringOf(plan.optics.lens))} onTurn={roll.turn} />
         )}
-        <div className="roll-actions">
-          <button type="button" className={isReady ? 'roll-main' : 'roll-main is-end'} onClick={toggle}>
+        <div className={styles.rollActions}>
+          <button type="button" className={clsx(styles.rollMain, !isReady && styles.isEnd)} onClick={toggle}>
             {isReady
               ? speed === 1
                 ? 'Roll'
@@ -114,37 +118,37 @@ function Rolling({ shotId, plan, ready }: Props) {
               : moment.phase === 'counting'
                 ? 'Cancel'
                 : 'End the take'}
-            <kbd className="key">Space</kbd>
+            <Key>Space</Key>
           </button>
           {hasEvents && !options.isClockTriggered && (
             <button
               type="button"
-              className={moment.waitingPullId ? 'roll-cue is-waiting' : 'roll-cue'}
+              className={clsx(styles.rollCue, moment.waitingPullId && styles.isWaiting)}
               disabled={moment.phase !== 'rolling'}
-              onClick={roll.setOff}
+              onClick={roll.triggerNow}
             >
-              The cue: now <kbd className="key">C</kbd>
+              The cue: now <Key>C</Key>
             </button>
           )}
           {moment.phase === 'rolling' && moment.isOurs && (
             <button
               type="button"
-              className="roll-cue"
+              className={styles.rollCue}
               onPointerDown={() => roll.setFocusCheck(true)}
               onPointerUp={() => roll.setFocusCheck(false)}
               onPointerLeave={() => roll.setFocusCheck(false)}
             >
-              Checking focus: hold <kbd className="key">W</kbd>
+              Checking focus: hold <Key>W</Key>
             </button>
           )}
         </div>
       </div>
       {isReady && isRehearsing && (
         <Suspense>
-          <div className="roll-rehearsal">
-            <button type="button" className="quiet" onClick={() => setIsRehearsing(false)}>
+          <div className={styles.rollRehearsal}>
+            <Button look="quiet" onClick={() => setIsRehearsing(false)}>
               ← back to the roll
-            </button>
+            </Button>
             <RehearsalPanel plan={plan} />
           </div>
         </Suspense>

@@ -1,10 +1,14 @@
 import type { ShotPlan } from '@still-heron/core';
 import { Checkbox } from 'antd';
+import clsx from 'clsx';
 import { TextField } from '../../ui/fields/TextField';
 import { WordChoice } from '../../ui/fields/WordChoice';
 import { PlanNotes } from '../setup/PlanNotes';
 import { PRACTICE_RATES } from './practice';
 import type { RollOptions } from '../../shared/rollOptions';
+import layoutStyles from '../../ui/layout.module.css';
+import styles from './RollSide.module.css';
+import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -36,15 +40,15 @@ const COUNT_INS = [
 /** Options and cautions before a roll. Hidden while rolling. */
 export function RollSide({ plan, options, rate, hasEvents, onChange, onRate, onRehearse }: Props) {
   return (
-    <aside className="side roll-side" aria-label="Before the roll">
+    <aside data-testid="side" className={clsx(layoutStyles.side, styles.rollSide)} aria-label="Before the roll">
       <section>
-        <button type="button" className="roll-rehearse" onClick={onRehearse}>
+        <button type="button" className={styles.rollRehearse} onClick={onRehearse}>
           Rehearse: tap each event
         </button>
       </section>
       <section>
         <PlanNotes plan={plan} only="caution" />
-        <p className="haze">
+        <p className={textStyles.muted}>
           Walk the path once without looking at a screen. During a take nothing here has to be read or touched. Local rules and
           the production’s safety lead decide.
         </p>
@@ -57,7 +61,7 @@ export function RollSide({ plan, options, rate, hasEvents, onChange, onRate, onR
           choices={TURNED_BY}
           onChoose={(turnedBy) => onChange({ turnedBy })}
         />
-        {options.turnedBy === 'port' && <p className="haze">Any device that uses the port: see docs/devices.md.</p>}
+        {options.turnedBy === 'port' && <p className={textStyles.muted}>Any device that uses the port: see docs/devices.md.</p>}
       </section>
       <section>
         <h2>Speed</h2>
@@ -67,7 +71,7 @@ export function RollSide({ plan, options, rate, hasEvents, onChange, onRate, onR
           choices={PRACTICE_RATES.map(({ rate, word }) => ({ value: String(rate), word }))}
           onChoose={(value) => onRate(Number(value))}
         />
-        {rate !== 1 && <p className="haze">Slow practice is scored, and logs no take.</p>}
+        {rate !== 1 && <p className={textStyles.muted}>Slow practice is scored, and logs no take.</p>}
       </section>
       <section>
         <h2>Count-in, cues and view</h2>
@@ -78,7 +82,7 @@ export function RollSide({ plan, options, rate, hasEvents, onChange, onRate, onR
           onChoose={(value) => onChange({ countInS: Number(value) as RollOptions['countInS'] })}
         />
         <WordChoice label="View" chosen={options.view} choices={VIEWS} onChoose={(view) => onChange({ view })} />
-        <div className="roll-checks">
+        <div className={styles.rollChecks}>
           <Checkbox checked={options.hasSound} onChange={({ target }) => onChange({ hasSound: target.checked })}>
             sound cues: high is nearer, low is farther
           </Checkbox>

@@ -1,8 +1,11 @@
 import type { ShotPlan } from '@still-heron/core';
 import { countdownText } from '@still-heron/wording';
+import clsx from 'clsx';
 import type { ConnectionState } from '../../shared/live/liveConnection';
 import type { RollMoment } from './rollEngine';
 import type { RollOptions, TurnedBy } from '../../shared/rollOptions';
+import styles from './RollStatus.module.css';
+import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly moment: RollMoment;
@@ -26,33 +29,33 @@ export function RollStatus({ moment, line, plan, number, options }: Props) {
   const { phase, isOurs, rate } = moment;
   const word = phase === 'ready' ? 'Ready' : phase === 'counting' ? `Rolls in ${Math.ceil(-moment.realS)}` : 'Rolling';
   return (
-    <div className="roll-status">
-      <span className={`roll-phase is-${phase}`} role="status">
+    <div className={styles.rollStatus}>
+      <span data-testid="roll-phase" className={clsx(styles.rollPhase, styles[`is-${phase}`])} role="status">
         {word}
       </span>
       <span>
         {rate === 1 ? (
           <>
-            Take <strong className="figure">{number}</strong>
+            Take <strong className={textStyles.figure}>{number}</strong>
           </>
         ) : (
           `Practice at ${rate * 100} %`
         )}
       </span>
       {phase === 'rolling' && (
-        <span className="figure roll-time">
-          {countdownText(moment.planS)} s <span className="haze">of {countdownText(plan.durationS)}</span>
+        <span data-testid="roll-time" className={clsx(textStyles.figure, styles.rollTime)}>
+          {countdownText(moment.planS)} s <span className={textStyles.muted}>of {countdownText(plan.durationS)}</span>
         </span>
       )}
-      {plan.isReversed && <strong className="tone-edge">shot reversed</strong>}
-      {phase !== 'ready' && !isOurs && <span className="haze">from {moment.device}</span>}
-      {phase !== 'ready' && isOurs && <span className="haze">{TURNED[options.turnedBy]}</span>}
+      {plan.isReversed && <strong className={textStyles.toneEdge}>shot reversed</strong>}
+      {phase !== 'ready' && !isOurs && <span className={textStyles.muted}>from {moment.device}</span>}
+      {phase !== 'ready' && isOurs && <span className={textStyles.muted}>{TURNED[options.turnedBy]}</span>}
       {moment.timecode && (
-        <span className="haze roll-camera">
-          <span className="figure">{moment.timecode}</span> {moment.camera ?? 'simulated camera'}
+        <span className={clsx(textStyles.muted, styles.rollCamera)}>
+          <span className={textStyles.figure}>{moment.timecode}</span> {moment.camera ?? 'simulated camera'}
         </span>
       )}
-      <span className="roll-line-state" data-testid="line-state">
+      <span className={styles.rollLineState} data-testid="line-state">
         {lineWords(line)}
       </span>
     </div>

@@ -1,6 +1,7 @@
 import { WHEEL_DEG } from '@still-heron/core';
 import { type PointerEvent as ReactPointerEvent, useEffect, useRef } from 'react';
 import { useKeys } from '../../shared/keys/useKeys';
+import styles from './WheelPad.module.css';
 
 interface Props {
   readonly ringDeg: number;
@@ -46,7 +47,7 @@ export function WheelPad({ ringDeg, nearerSign, onTurn }: Props) {
   return (
     <div
       ref={pad}
-      className="wheel-pad"
+      className={styles.wheelPad}
       role="slider"
       tabIndex={0}
       aria-label="Simulated wheel"

@@ -115,7 +115,7 @@ describe('a roll', () => {
     expect(one.nextPullToTrigger(1)).toBe('pull-1');
     run(one, 4);
     expect(one.tick(4)).toMatchObject({ waitingPullId: 'pull-1', planS: 2 });
-    one.setOff('pull-1', 4);
+    one.triggerPull('pull-1', 4);
     one.applyRemote({ ...view, cueEvents: [{ pullId: 'pull-1', timeS: 9 }] });
     expect(one.sharedState.cueEvents).toEqual([{ pullId: 'pull-1', timeS: 4 }]);
     expect(one.nextPullToTrigger(4.1)).toBeNull();
@@ -134,7 +134,7 @@ describe('a roll', () => {
     expect(one.takeAt(2).startTimecode).toBe('11:00:00:00');
   });
 
-  test('a span in which the ring was rocked is kept with the take', () => {
+  test('a span in which focus was checked is kept with the take', () => {
     const one = engine();
     one.setFocusCheck(true, 1);
     one.setFocusCheck(true, 1.2);

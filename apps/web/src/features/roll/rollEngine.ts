@@ -86,7 +86,7 @@ export class RollEngine {
   private clock: RollClock;
   private cueEvents: readonly CueEvent[];
   private readonly focusChecks: UsableSpan[] = [];
-  private rockedFromS: number | null = null;
+  private focusCheckFromS: number | null = null;
 
   constructor(
     readonly setting: RollSetting,
@@ -119,10 +119,10 @@ export class RollEngine {
 
   /** Applies another device's state of this roll. */
   applyRemote({ cueEvents }: RollView): void {
-    for (const { pullId, timeS } of cueEvents) this.setOff(pullId, timeS);
+    for (const { pullId, timeS } of cueEvents) this.triggerPull(pullId, timeS);
   }
 
-  setOff(pullId: string, timeS: number): void {
+  triggerPull(pullId: string, timeS: number): void {
     if (this.cueEvents.some((known) => known.pullId === pullId)) return;
     this.cueEvents = [...this.cueEvents, { pullId, timeS }];
     this.clock = this.newClock();
@@ -144,11 +144,11 @@ export class RollEngine {
   }
 
   /** Starts or ends a focus check; its span is cut out later. */
-  setFocusCheck(isRocked: boolean, realS: number): void {
-    if (isRocked) this.rockedFromS ??= realS;
-    else if (this.rockedFromS !== null) {
-      if (realS > this.rockedFromS) this.focusChecks.push({ fromS: Math.max(0, this.rockedFromS), toS: realS });
-      this.rockedFromS = null;
+  setFocusCheck(isChecking: boolean, realS: number): void {
+    if (isChecking) this.focusCheckFromS ??= realS;
+    else if (this.focusCheckFromS !== null) {
+      if (realS > this.focusCheckFromS) this.focusChecks.push({ fromS: Math.max(0, this.focusCheckFromS), toS: realS });
+      this.focusCheckFromS = null;
     }
   }
 

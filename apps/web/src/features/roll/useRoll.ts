@@ -32,7 +32,7 @@ export interface Roll {
   /** Last roll of this device; null before the first */
   readonly ended: FinishedRoll | null;
   readonly toggle: () => void;
-  readonly setOff: () => void;
+  readonly triggerNow: () => void;
   readonly turn: (wheelDeg: number) => void;
   /** Starts or ends a focus check */
   readonly setFocusCheck: (isRocked: boolean) => void;
@@ -126,8 +126,8 @@ export function useRoll(input: RollInput): Roll {
         if (engine.current?.id === roll.rollId) engine.current.applyRemote(roll);
         else if (!engine.current) begin(roll, false);
       },
-      setOff: ({ rollId, pullId, timeS }) => {
-        if (engine.current?.id === rollId) engine.current.setOff(pullId, timeS);
+      cue: ({ rollId, pullId, timeS }) => {
+        if (engine.current?.id === rollId) engine.current.triggerPull(pullId, timeS);
       },
       end: (rollId) => {
         if (engine.current?.id !== rollId) return;
@@ -160,7 +160,7 @@ export function useRoll(input: RollInput): Roll {
       sounds.current = null;
       setLine(null);
     };
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- everything else is asked of refs, so that the line stays open
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- all other values are read from refs, so that the connection stays open
   }, [shotId]);
 
   useEffect(() => {
@@ -233,12 +233,12 @@ export function useRoll(input: RollInput): Roll {
       line?.tellRoll(roll);
       line?.order({ kind: 'roll', isRolling: true });
     },
-    setOff: () => {
+    triggerNow: () => {
       const timeS = realS();
       const pullId = engine.current?.nextPullToTrigger(timeS);
       if (!engine.current || !pullId || timeS < 0) return;
-      engine.current.setOff(pullId, timeS);
-      line?.tellSetOff({ rollId: engine.current.id, pullId, timeS });
+      engine.current.triggerPull(pullId, timeS);
+      line?.tellCue({ rollId: engine.current.id, pullId, timeS });
     },
     setFocusCheck: (isRocked) => engine.current?.setFocusCheck(isRocked, realS()),
     turn: (wheelDeg) => ring.current?.turn(wheelDeg),

@@ -1,6 +1,7 @@
 import { PLAN_LIMITS, setCamera, type ShotPlan } from '@still-heron/core';
 import { NumberField } from '../../ui/fields/NumberField';
 import { useEdit } from '../shot/useEdit';
+import fieldStyles from '../../ui/fields/fields.module.css';
 
 /** Custom format: width and height of the recorded area. */
 export function CameraFields({ plan }: { readonly plan: ShotPlan }) {
@@ -20,7 +21,7 @@ export function CameraFields({ plan }: { readonly plan: ShotPlan }) {
     />
   );
   return (
-    <div className="field-pair">
+    <div className={fieldStyles.fieldPair}>
       {sizeField('width', 'sensorWidthMm')}
       {sizeField('height', 'sensorHeightMm')}
     </div>

@@ -13,10 +13,12 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 import { gearDifferenceLines } from '@still-heron/wording';
-import { Button } from 'antd';
 import { useMemo } from 'react';
 import { problemOf, useKitItemQuery } from '../../shared/api/api';
 import { useEdit } from '../shot/useEdit';
+import { Button } from '../../ui/Button';
+import gearStyles from './gearChange.module.css';
+import styles from './GearChanges.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -74,7 +76,7 @@ function OneChange({ change: { part, updatedPlan }, plan, units }: Props & { rea
   const keep = () => edit(`keep the shot’s own ${word}`, (now) => detachFromKit(now, part));
   if (updatedPlan === null) {
     return (
-      <aside className="gear-change" role="status">
+      <aside data-testid="gear-change" className={gearStyles.gearChange} role="status">
         <p>
           <strong>The {word} is no longer in Kit.</strong> The shot keeps its copy.
         </p>
@@ -84,12 +86,17 @@ function OneChange({ change: { part, updatedPlan }, plan, units }: Props & { rea
   }
   const differences = gearDifferenceLines(plan, updatedPlan, part, units);
   return (
-    <aside className="gear-change" role="status" aria-label={`The ${word} has changed in Kit`}>
+    <aside
+      data-testid="gear-change"
+      className={gearStyles.gearChange}
+      role="status"
+      aria-label={`The ${word} has changed in Kit`}
+    >
       <p>
         <strong>The {word} has changed in Kit since this shot copied it:</strong> {differences.join('; ') || 'its parts'}.{' '}
-        <span className="gear-effect">{effectOf(comparePlans(plan, updatedPlan), plan, updatedPlan)}</span>
+        <span className={styles.gearEffect}>{effectOf(comparePlans(plan, updatedPlan), plan, updatedPlan)}</span>
       </p>
-      <Button type="primary" onClick={() => edit(`use the new ${word}`, () => updatedPlan)}>
+      <Button look="main" onClick={() => edit(`use the new ${word}`, () => updatedPlan)}>
         Use the new one
       </Button>
       <Button onClick={keep}>Keep the shot’s</Button>

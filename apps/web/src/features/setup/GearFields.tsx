@@ -24,6 +24,8 @@ import { choicesOf, NONE, OWN } from './gearChoices';
 import { LensFields } from './LensFields';
 import { OwnedGear } from './OwnedGear';
 import { useEdit } from '../shot/useEdit';
+import fieldStyles from '../../ui/fields/fields.module.css';
+import styles from './GearFields.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -83,7 +85,7 @@ function CameraPick({ plan }: { readonly plan: ShotPlan }) {
       />
       {taken && source ? (
         <>
-          <div className="field-pair">
+          <div className={fieldStyles.fieldPair}>
             <Choice
               label="records"
               value={source.modeId}
@@ -103,7 +105,7 @@ function CameraPick({ plan }: { readonly plan: ShotPlan }) {
             )}
           </div>
           {camera.steadyingCropPercent > 0 && (
-            <p className="field-hint">
+            <p className={fieldStyles.fieldHint}>
               The picture is narrower by {camera.steadyingCropPercent} % and enlarged as much, so the zone gets thinner. Use the
               weakest level that works.
             </p>
@@ -158,7 +160,7 @@ function LensPick({ plan, units }: Props) {
         <LensFields plan={plan} units={units} />
       ) : (
         <>
-          <p className="field-hint">{lensLine(lens)}</p>
+          <p className={fieldStyles.fieldHint}>{lensLine(lens)}</p>
           <FromKit kind="lenses" id={lensId} />
         </>
       )}
@@ -199,7 +201,7 @@ function RigPick({ plan }: { readonly plan: ShotPlan }) {
 
 function FromKit({ kind, id }: { readonly kind: KitKind; readonly id: string }) {
   return (
-    <Link className="from-kit" to={`/kit/${kind}/${id}`}>
+    <Link className={styles.fromKit} to={`/kit/${kind}/${id}`}>
       Open it in Kit
     </Link>
   );

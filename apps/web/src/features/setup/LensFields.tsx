@@ -3,6 +3,7 @@ import { Select } from 'antd';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { NumberField } from '../../ui/fields/NumberField';
 import { useEdit } from '../shot/useEdit';
+import fieldStyles from '../../ui/fields/fields.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -16,7 +17,7 @@ export function LensFields({ plan, units }: Props) {
   const change = (name: string, changes: Partial<Lens>, gesture?: string) => edit(name, (now) => setLens(now, changes), gesture);
   const closestMm = Math.max(4 * lens.focalLengthMm + lens.principalSeparationMm, PLAN_LIMITS.closeFocusMm.min);
   return (
-    <div className="field-pair">
+    <div className={fieldStyles.fieldPair}>
       <NumberField
         label="focal length"
         unit="mm"
@@ -71,8 +72,8 @@ export function LensFields({ plan, units }: Props) {
           }
         />
       )}
-      <label className="field">
-        <span className="field-label">stop scale</span>
+      <label className={fieldStyles.field}>
+        <span className={fieldStyles.fieldLabel}>stop scale</span>
         <Select
           value={lens.stopScale}
           options={[

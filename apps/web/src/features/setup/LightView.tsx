@@ -10,7 +10,6 @@ import {
   tStopOf,
   waysToBrighten,
 } from '@still-heron/core';
-import { Button } from 'antd';
 import { useChangeProductionMutation, useProductionQuery } from '../../shared/api/api';
 import { useAppSelector } from '../../shared/store/hooks';
 import { NumberField } from '../../ui/fields/NumberField';
@@ -18,6 +17,11 @@ import { useKit } from '../../shared/api/useKit';
 import { selectProductionId } from '../shot/savingSlice';
 import { useProductionAngle } from './PlanNotes';
 import { useEdit } from '../shot/useEdit';
+import { Button } from '../../ui/Button';
+import styles from './LightView.module.css';
+import layoutStyles from '../../ui/layout.module.css';
+import textStyles from '../../ui/text.module.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
 
 /** Light lost or gained against the metered stop, and ways to compensate. */
 export function LightView({ plan }: { readonly plan: ShotPlan }) {
@@ -29,15 +33,15 @@ export function LightView({ plan }: { readonly plan: ShotPlan }) {
   const now: Exposure = { ...exposure, tStop, captureFps: plan.captureFps };
   const missing = exposure.meteredStop === null ? null : -brightnessChangeStops({ ...now, tStop: exposure.meteredStop }, now);
   return (
-    <div className="light">
-      <p className="sentence" aria-live="polite">
+    <div className={styles.light}>
+      <p data-testid="sentence" className={layoutStyles.sentence} aria-live="polite">
         {missing === null ? (
           'Meter the light with these settings and type the stop. The effect of the chosen stop appears here.'
         ) : Math.abs(missing) < 1 / 6 ? (
-          <span className="tone-sharp">As metered: {formatStop(tStop, 'T')} needs no correction.</span>
+          <span className={textStyles.toneSharp}>As metered: {formatStop(tStop, 'T')} needs no correction.</span>
         ) : (
           <>
-            <span className={missing > 0 ? 'tone-edge' : 'tone-sharp'}>
+            <span className={missing > 0 ? textStyles.toneEdge : textStyles.toneSharp}>
               {formatStops(missing)} {missing > 0 ? 'too dark' : 'too bright'}
             </span>{' '}
             at {formatStop(tStop, 'T')} instead of the metered {formatStop(exposure.meteredStop!, 'T')}. Correct it by one of
@@ -45,10 +49,10 @@ export function LightView({ plan }: { readonly plan: ShotPlan }) {
           </>
         )}
       </p>
-      <div className="light-body">
+      <div className={styles.lightBody}>
         <section aria-label="Settings">
           <h2>Settings</h2>
-          <div className="field-pair">
+          <div className={fieldStyles.fieldPair}>
             <NumberField
               label="metered stop"
               unit="T"
@@ -167,13 +171,13 @@ function Ways({ plan, now, missing, onSet }: WaysProps) {
   return (
     <section aria-label="Ways to correct it">
       <h2>{missing > 0 ? 'To gain light' : 'To reduce light'}</h2>
-      <ul className="ways">
+      <ul className={styles.ways}>
         {rows.map(({ word, figure, note, isWarning, take }) => (
           <li key={word}>
-            <span className="haze">{word}</span>
+            <span className={textStyles.muted}>{word}</span>
             <span>
-              <strong className="figure">{figure}</strong>
-              {note && <span className={isWarning ? 'tone-edge' : 'haze'}>{note}</span>}
+              <strong className={textStyles.figure}>{figure}</strong>
+              {note && <span className={isWarning ? textStyles.toneEdge : textStyles.muted}>{note}</span>}
             </span>
             {take && (
               <Button size="small" onClick={() => onSet(word, { ...take, meteredStop: Number(now.tStop.toFixed(1)) })}>

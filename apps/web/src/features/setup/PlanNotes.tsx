@@ -1,14 +1,17 @@
 import { planNotes, type PlanNote, type ShotPlan } from '@still-heron/core';
 import { noteText } from '@still-heron/wording';
+import clsx from 'clsx';
 import { useProductionQuery } from '../../shared/api/api';
 import { useAppSelector } from '../../shared/store/hooks';
 import { selectProductionId } from '../shot/savingSlice';
+import styles from './PlanNotes.module.css';
+import layoutStyles from '../../ui/layout.module.css';
 
-const CLASSES: Readonly<Record<PlanNote['kind'], string>> = {
-  blocks: 'plan-note is-blocking',
-  warning: 'plan-note is-warning',
-  caution: 'caution',
-  hint: 'plan-note',
+const CLASSES: Readonly<Record<PlanNote['kind'], string | undefined>> = {
+  blocks: clsx(styles.planNote, styles.isBlocking),
+  warning: clsx(styles.planNote, styles.isWarning),
+  caution: layoutStyles.caution,
+  hint: styles.planNote,
 };
 
 /** Shutter angle of the open shot's production. */
@@ -32,7 +35,7 @@ export function PlanNotes({ plan, without = [], only }: Props) {
     .filter(({ code }) => code !== 'stale-marks' && !without.includes(code))
     .filter(({ kind }) => !only || kind === only);
   return notes.map((note) => (
-    <p key={note.code} className={CLASSES[note.kind]} role="note">
+    <p key={note.code} data-testid={note.kind} className={CLASSES[note.kind]} role="note">
       {noteText(note)}
     </p>
   ));

@@ -16,7 +16,9 @@ import { ZoneDrawing } from './ZoneDrawing';
 import { ZoneFacts } from './ZoneFacts';
 import { firstFocusMm, zoneFigures } from './zoneFigures';
 import { ZoneLoupe } from './ZoneLoupe';
-import './setup.css';
+import layoutStyles from '../../ui/layout.module.css';
+import calculatorStyles from '../calculator/calculator.module.css';
+import textStyles from '../../ui/text.module.css';
 
 type ViewName = 'zone' | 'light' | CalculatorViewName;
 const VIEWS: readonly { readonly value: ViewName; readonly word: string }[] = [
@@ -42,11 +44,11 @@ export function SetupPage() {
   const setTheStop = (value: number, gesture?: string) =>
     dispatch(editPlan(`stop ${formatStop(value, lens.stopScale)}`, (now) => setStop(now, value), gesture));
   return (
-    <div className="step-page">
-      <div className="surface">
+    <div className={layoutStyles.stepPage}>
+      <div data-testid="surface" className={layoutStyles.surface}>
         <GearChanges plan={plan} units={units} />
         <StaleMarks plan={plan} />
-        <div className="bench-bar">
+        <div className={calculatorStyles.benchBar}>
           <WordChoice
             label="View of the zone"
             chosen={view}
@@ -60,8 +62,8 @@ export function SetupPage() {
         )}
         {view === 'zone' && (
           <>
-            <p className="sentence" aria-live="polite">
-              <span className="tone-sharp">
+            <p data-testid="sentence" className={layoutStyles.sentence} aria-live="polite">
+              <span className={textStyles.toneSharp}>
                 Sharp from {said(zone.nearMm, units)} to {far}
               </span>{' '}
               at {formatStop(stop, lens.stopScale)}, focused at{' '}
@@ -69,8 +71,8 @@ export function SetupPage() {
               {zone.behindMm === Infinity ? ', everything behind.' : `, ${formatGap(zone.behindMm, units)} behind.`}
             </p>
             <ZoneDrawing figures={figures} plan={plan} units={units} onFocus={tryDistance} />
-            <div className="zone-row">
-              <div className="zone-tried">
+            <div className={layoutStyles.zoneRow}>
+              <div>
                 <DistanceField
                   label="Focus distance"
                   size="large"

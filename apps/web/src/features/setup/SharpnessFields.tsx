@@ -2,6 +2,8 @@ import { PLAN_LIMITS, setCamera, type Sharpness, type ShotPlan } from '@still-he
 import { Select } from 'antd';
 import { NumberField } from '../../ui/fields/NumberField';
 import { useEdit } from '../shot/useEdit';
+import layoutStyles from '../../ui/layout.module.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
 
 const STANDARDS: readonly { readonly value: Sharpness['kind']; readonly label: string; readonly start: Sharpness }[] = [
   { value: 'diagonal', label: 'by the sensor diagonal', start: { kind: 'diagonal', divisor: 1500 } },
@@ -20,7 +22,7 @@ export function SharpnessFields({ plan }: { readonly plan: ShotPlan }) {
       <h2>Limit of sharpness</h2>
       <Select
         aria-label="Limit of sharpness"
-        className="wide-select"
+        className={layoutStyles.wideSelect}
         value={sharpness.kind}
         options={STANDARDS.map(({ value, label }) => ({ value, label }))}
         onChange={(kind) => set(STANDARDS.find(({ value }) => value === kind)!.start)}
@@ -36,7 +38,7 @@ export function SharpnessFields({ plan }: { readonly plan: ShotPlan }) {
         />
       )}
       {sharpness.kind === 'photosite' && (
-        <div className="field-pair">
+        <div className={fieldStyles.fieldPair}>
           <NumberField
             label="pixels"
             step={0.5}

@@ -1,6 +1,7 @@
 import { type Method, METHODS, PLAN_LIMITS, setDuration, shortestDurationS, type ShotPlan } from '@still-heron/core';
 import { METHOD_WORDS } from '@still-heron/wording';
 import { Select } from 'antd';
+import clsx from 'clsx';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { NumberField } from '../../ui/fields/NumberField';
 import { TextField } from '../../ui/fields/TextField';
@@ -9,6 +10,9 @@ import { editHeading, selectDocument } from '../shot/shotSlice';
 import { PlanNotes } from './PlanNotes';
 import { CameraMoved } from './StaleMarks';
 import { useEdit } from '../shot/useEdit';
+import fieldStyles from '../../ui/fields/fields.module.css';
+import styles from './ShotFields.module.css';
+import layoutStyles from '../../ui/layout.module.css';
 
 /** Scene, duration, frame rates and focus method, with the cautions of the method. */
 export function ShotFields({ plan }: { readonly plan: ShotPlan }) {
@@ -18,7 +22,7 @@ export function ShotFields({ plan }: { readonly plan: ShotPlan }) {
   return (
     <section>
       <h2>Shot</h2>
-      <div className="field-pair">
+      <div className={fieldStyles.fieldPair}>
         <TextField
           label="scene"
           value={scene}
@@ -57,18 +61,18 @@ export function ShotFields({ plan }: { readonly plan: ShotPlan }) {
           onChange={(deliveryFps, gesture) => edit('change the playback frame rate', (now) => ({ ...now, deliveryFps }), gesture)}
         />
       </div>
-      <label className="field setup-method">
-        <span className="field-label">method</span>
+      <label className={clsx(fieldStyles.field, styles.setupMethod)}>
+        <span className={fieldStyles.fieldLabel}>method</span>
         <Select
           value={plan.method}
           options={METHODS.map((method) => ({ value: method, label: METHOD_WORDS[method].short }))}
           onChange={(method: Method) => edit(`use the method ${METHOD_WORDS[method].short}`, (now) => ({ ...now, method }))}
         />
-        <span className="field-hint">{METHOD_WORDS[plan.method].means}</span>
+        <span className={fieldStyles.fieldHint}>{METHOD_WORDS[plan.method].means}</span>
       </label>
       <PlanNotes plan={plan} without={['diffraction']} />
       {METHOD_WORDS[plan.method].caution && (
-        <p className="caution" role="note">
+        <p data-testid="caution" className={layoutStyles.caution} role="note">
           {METHOD_WORDS[plan.method].caution}
         </p>
       )}
@@ -78,7 +82,7 @@ export function ShotFields({ plan }: { readonly plan: ShotPlan }) {
         value={plan.notes}
         max={PLAN_LIMITS.notes.max}
         placeholder="anything else to remember"
-        className="setup-method"
+        className={styles.setupMethod}
         onChange={(notes) => edit('change the notes', (now) => ({ ...now, notes }))}
       />
     </section>

@@ -1,6 +1,7 @@
 import { cameraMoved, marksHold, type ShotPlan } from '@still-heron/core';
-import { Button } from 'antd';
 import { useEdit } from '../shot/useEdit';
+import { Button } from '../../ui/Button';
+import gearStyles from './gearChange.module.css';
 
 /** Stale distances, and what to do about them. */
 export function StaleMarks({ plan }: { readonly plan: ShotPlan }) {
@@ -10,7 +11,7 @@ export function StaleMarks({ plan }: { readonly plan: ShotPlan }) {
   const letters = stale.map(({ letter }) => letter).join(', ');
   const isMoved = stale.some((mark) => mark.stale === 'camera');
   return (
-    <aside className="gear-change" role="status" aria-label="Stale distances">
+    <aside data-testid="gear-change" className={gearStyles.gearChange} role="status" aria-label="Stale distances">
       <p>
         <strong>
           {letters} {stale.length === 1 ? 'is' : 'are'} stale:

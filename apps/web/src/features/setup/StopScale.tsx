@@ -5,6 +5,8 @@ import { arrowStep } from '../../shared/gestures/arrowStep';
 import { useDrag } from '../../shared/gestures/useDrag';
 import { useSize } from '../../shared/useSize';
 import { newGesture } from '../../shared/gestures/newGesture';
+import styles from './StopScale.module.css';
+import zoneStyles from '../../charts/zone.module.css';
 
 interface Props {
   readonly lens: Lens;
@@ -22,7 +24,7 @@ const PAD = 30;
 export function StopScale(props: Props) {
   const { ref, size } = useSize();
   return (
-    <div className="stop-scale" ref={ref}>
+    <div className={styles.stopScale} ref={ref}>
       {size && size.width > 150 && <Scale {...props} width={size.width} />}
     </div>
   );
@@ -47,14 +49,14 @@ function Scale({ lens, focalLengthMm, stop, onStop, onGiveUp, width }: Props & {
   };
   return (
     <svg width={width} height={HEIGHT} role="group" aria-label="Stops of the lens">
-      <line x1={PAD} x2={width - PAD} y1={38} y2={38} className="zone-ground" />
+      <line x1={PAD} x2={width - PAD} y1={38} y2={38} className={zoneStyles.zoneGround} />
       {stops.map((item, index) => {
         const isFull = isFullStop(item);
         return (
           <g
             key={item}
             transform={`translate(${x(item)},38)`}
-            className="stop-tick"
+            className={styles.stopTick}
             onClick={() => onStop(item, newGesture('stop'))}
           >
             <rect x={-9} width={18} y={-24} height={48} fill="transparent" />
@@ -69,7 +71,7 @@ function Scale({ lens, focalLengthMm, stop, onStop, onGiveUp, width }: Props & {
       })}
       <g
         {...drag}
-        className="stop-knob"
+        className={styles.stopKnob}
         transform={`translate(${x(stop)},38)`}
         role="slider"
         tabIndex={0}

@@ -8,6 +8,9 @@ import { useSize, type Size } from '../../shared/useSize';
 import { nudgeDistance } from '../../ui/fields/readDistance';
 import type { ZoneFigures } from './zoneFigures';
 import { FIGURE_MM, type ZoneLayout, zoneLayout } from './zoneLayout';
+import styles from './ZoneDrawing.module.css';
+import zoneStyles from '../../charts/zone.module.css';
+import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly figures: ZoneFigures;
@@ -20,7 +23,7 @@ interface Props {
 export function ZoneDrawing(props: Props) {
   const { ref, size } = useSize();
   return (
-    <div className="zone-drawing" ref={ref}>
+    <div data-testid="zone-drawing" className={styles.zoneDrawing} ref={ref}>
       {size && size.width > 200 && <Drawing {...props} size={size} />}
     </div>
   );
@@ -32,18 +35,18 @@ function Drawing({ figures, plan, units, onFocus, size }: Props & { readonly siz
   const { groundY, rightX, focusX, nearX, farX } = layout;
   return (
     <svg width={size.width} height={size.height} aria-label="The zone from the side, to scale" role="group">
-      <path d={layout.wedge} className="zone-wedge" />
-      <rect x={nearX} width={Math.max(farX - nearX, 1.5)} y={20} height={groundY - 20} className="zone-band" />
-      <line x1={20} x2={rightX} y1={groundY} y2={groundY} className="zone-ground" />
+      <path d={layout.wedge} className={styles.zoneWedge} />
+      <rect x={nearX} width={Math.max(farX - nearX, 1.5)} y={20} height={groundY - 20} className={zoneStyles.zoneBand} />
+      <line x1={20} x2={rightX} y1={groundY} y2={groundY} className={zoneStyles.zoneGround} />
       {layout.ticks.map(({ at, label }) => (
         <g key={label} transform={`translate(${at},${groundY})`}>
-          <line y2={6} className="zone-ground" />
-          <text y={22} className="chart-label" textAnchor="middle">
+          <line y2={6} className={zoneStyles.zoneGround} />
+          <text y={22} className={textStyles.chartLabel} textAnchor="middle">
             {label}
           </text>
         </g>
       ))}
-      <text x={rightX} y={22} textAnchor="end" className="chart-label">
+      <text x={rightX} y={22} textAnchor="end" className={textStyles.chartLabel}>
         {units === 'metric' ? 'metres from the image plane, to scale' : 'feet from the image plane, to scale'}
       </text>
       <CameraOnLegs layout={layout} />
@@ -51,8 +54,8 @@ function Drawing({ figures, plan, units, onFocus, size }: Props & { readonly siz
       <Marks plan={plan} layout={layout} onFocus={onFocus} />
       {layout.hyperfocalX !== null && (
         <g transform={`translate(${layout.hyperfocalX},${groundY})`}>
-          <line y1={0} y2={-16} className="zone-hyperfocal" />
-          <text y={-21} className="chart-label" textAnchor="middle">
+          <line y1={0} y2={-16} className={styles.zoneHyperfocal} />
+          <text y={-21} className={textStyles.chartLabel} textAnchor="middle">
             hyperfocal
           </text>
         </g>
@@ -72,13 +75,20 @@ function Drawing({ figures, plan, units, onFocus, size }: Props & { readonly siz
 function CameraOnLegs({ layout: { cameraX, eyeY, groundY, pxPerMm } }: { readonly layout: ZoneLayout }) {
   const unit = Math.max(pxPerMm * 100, 7);
   return (
-    <g className="zone-camera">
+    <g className={zoneStyles.zoneCamera}>
       <path
         d={`M${cameraX - unit},${eyeY + unit * 0.6}L${cameraX - unit * 2.6},${groundY}M${cameraX - unit},${eyeY + unit * 0.6}L${cameraX + unit * 0.6},${groundY}M${cameraX - unit},${eyeY}V${groundY}`}
       />
-      <rect x={cameraX - unit * 2.4} y={eyeY - unit * 0.8} width={unit * 2.4} height={unit * 1.6} rx={2} className="zone-solid" />
-      <rect x={cameraX} y={eyeY - unit * 0.55} width={unit * 1.3} height={unit * 1.1} rx={1} className="zone-solid" />
-      <line x1={cameraX} x2={cameraX} y1={eyeY - unit * 1.5} y2={eyeY + unit * 1.5} className="zone-image-plane" />
+      <rect
+        x={cameraX - unit * 2.4}
+        y={eyeY - unit * 0.8}
+        width={unit * 2.4}
+        height={unit * 1.6}
+        rx={2}
+        className={zoneStyles.zoneSolid}
+      />
+      <rect x={cameraX} y={eyeY - unit * 0.55} width={unit * 1.3} height={unit * 1.1} rx={1} className={zoneStyles.zoneSolid} />
+      <line x1={cameraX} x2={cameraX} y1={eyeY - unit * 1.5} y2={eyeY + unit * 1.5} className={styles.zoneImagePlane} />
     </g>
   );
 }
@@ -119,7 +129,7 @@ const bodyOutline = line<readonly [number, number]>().curve(curveCatmullRomClose
 function Figure({ x, layout: { groundY, pxPerMm } }: { readonly x: number; readonly layout: ZoneLayout }) {
   const outline = bodyOutline(BODY.map(([behind, up]) => [x + behind * pxPerMm, groundY - up * pxPerMm] as const)) ?? '';
   return (
-    <g className="zone-figure">
+    <g className={styles.zoneFigure}>
       <path d={outline} />
       <ellipse cx={x + 84 * pxPerMm} cy={groundY - 1640 * pxPerMm} rx={98 * pxPerMm} ry={(FIGURE_MM - 1640) * pxPerMm} />
     </g>
@@ -142,10 +152,10 @@ function Marks({
     const at = plan.subjects.findIndex((subject) => subject.id === subjectId);
     return (
       <g key={id} transform={`translate(${x},${layout.groundY})`} style={{ color: subjectColour(at) }}>
-        <path d="M-7,31H7M0,31V38" className="zone-tape" />
+        <path d="M-7,31H7M0,31V38" className={styles.zoneTape} />
         <text
           y={53}
-          className="zone-letter"
+          className={styles.zoneLetter}
           textAnchor="middle"
           role="button"
           tabIndex={0}
@@ -172,7 +182,7 @@ function Limits({
   const isWide = farX - nearX > 150;
   const middle = focusX ?? farX;
   return (
-    <g className="zone-limits">
+    <g className={styles.zoneLimits}>
       <text x={isWide ? (nearX + middle) / 2 : nearX - 8} y={36} textAnchor={isWide ? 'middle' : 'end'}>
         {near}
       </text>
@@ -215,7 +225,7 @@ function FocusPlane({ x, layout, focusMm, closeFocusMm, units, onFocus }: PlaneP
   return (
     <g
       {...drag}
-      className="zone-focus"
+      className={styles.zoneFocus}
       transform={`translate(${x},0)`}
       role="slider"
       tabIndex={0}
@@ -228,7 +238,7 @@ function FocusPlane({ x, layout, focusMm, closeFocusMm, units, onFocus }: PlaneP
         onFocus(nudgeDistance(focusMm, direction * (event.shiftKey ? 10 : 1), units, { minMm: closeFocusMm, maxMm: Infinity }));
       }}
     >
-      <rect x={-16} width={32} y={10} height={layout.groundY - 10} className="zone-grab" />
+      <rect x={-16} width={32} y={10} height={layout.groundY - 10} className={styles.zoneGrab} />
       <line y1={14} y2={layout.groundY} />
       <circle cy={layout.eyeY} r={6} />
       <path d="M-9,8H9L0,18Z" />

@@ -1,6 +1,8 @@
 import { formatDistance, formatStop, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { Explain } from '../../ui/fields/Explain';
 import type { ZoneFigures } from './zoneFigures';
+import styles from './ZoneFacts.module.css';
+import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly figures: ZoneFigures;
@@ -63,12 +65,12 @@ export function ZoneFacts({ figures, plan, units }: Props) {
     },
   ];
   return (
-    <div className="zone-facts">
+    <div data-testid="zone-facts" className={styles.zoneFacts}>
       <dl>
         {facts.map(({ word, value, what, lines }) => (
           <div key={word}>
             <dt>{word}</dt>
-            <dd className="figure">
+            <dd className={textStyles.figure}>
               <Explain what={what} lines={lines}>
                 {value}
               </Explain>
@@ -77,7 +79,7 @@ export function ZoneFacts({ figures, plan, units }: Props) {
         ))}
       </dl>
       {airyMm > circleMm && (
-        <p className="tone-edge" role="note">
+        <p className={textStyles.toneEdge} role="note">
           At {formatStop(stop, lens.stopScale)} diffraction makes every point {(airyMm * 1000).toFixed(1)} µm wide, more than the{' '}
           {(circleMm * 1000).toFixed(1)} µm of the circle of confusion: the whole picture gets a little soft. Open up for full
           sharpness.

@@ -2,6 +2,9 @@ import { formatGap, type UnitSystem } from '@still-heron/core';
 import { scaleLinear } from 'd3-scale';
 import { useSize } from '../../shared/useSize';
 import type { ZoneFigures } from './zoneFigures';
+import styles from './ZoneLoupe.module.css';
+import textStyles from '../../ui/text.module.css';
+import zoneStyles from '../../charts/zone.module.css';
 
 const HEIGHT = 150;
 /** Pixels per mm: for a whole head; maximum; and width for a thin zone. */
@@ -22,11 +25,11 @@ interface Props {
 export function ZoneLoupe({ figures: { zone, focusMm }, units }: Props) {
   const { ref, size } = useSize();
   return (
-    <figure className="zone-loupe" ref={ref}>
+    <figure className={styles.zoneLoupe} ref={ref}>
       {size &&
         size.width > 200 &&
         (focusMm === Infinity || zone.totalMm > 6000 ? (
-          <p className="haze">The zone is so deep that a whole head is inside it.</p>
+          <p className={textStyles.muted}>The zone is so deep that a whole head is inside it.</p>
         ) : (
           <Loupe width={size.width} zone={zone} units={units} />
         ))}
@@ -64,19 +67,19 @@ function Loupe({
   return (
     <>
       <svg width={width} height={HEIGHT} role="img" aria-label={`A head in the zone: ${both}`}>
-        <rect x={x(-inFrontMm)} width={x(behindMm) - x(-inFrontMm)} y={0} height={HEIGHT} className="zone-band" />
+        <rect x={x(-inFrontMm)} width={x(behindMm) - x(-inFrontMm)} y={0} height={HEIGHT} className={zoneStyles.zoneBand} />
         <Head x={x} eyeY={eyeY} scale={pxPerMm} />
-        <line x1={x(0)} x2={x(0)} y1={0} y2={HEIGHT} className="zone-plane" />
-        <text x={x(-inFrontMm) - 8} y={20} textAnchor="end" className="zone-limit-figure">
+        <line x1={x(0)} x2={x(0)} y1={0} y2={HEIGHT} className={styles.zonePlane} />
+        <text x={x(-inFrontMm) - 8} y={20} textAnchor="end" className={styles.zoneLimitFigure}>
           {formatGap(inFrontMm, units)}
         </text>
-        <text x={x(-inFrontMm) - 8} y={37} textAnchor="end" className="chart-label">
+        <text x={x(-inFrontMm) - 8} y={37} textAnchor="end" className={textStyles.chartLabel}>
           in front
         </text>
-        <text x={behindX} y={20} className="zone-limit-figure">
+        <text x={behindX} y={20} className={styles.zoneLimitFigure}>
           {formatGap(behindMm, units)}
         </text>
-        <text x={behindX} y={37} className="chart-label">
+        <text x={behindX} y={37} className={textStyles.chartLabel}>
           behind
         </text>
       </svg>
@@ -103,12 +106,12 @@ function Head({ x, eyeY, scale }: { readonly x: (mm: number) => number; readonly
     `L${at(140, -200)}`,
   ];
   return (
-    <g className="zone-head">
+    <g className={styles.zoneHead}>
       <path d={profile.join('')} />
       <path
         d={`M${at(EAR_MM - 12, 2)}C${at(EAR_MM + 4, 18)} ${at(EAR_MM + 22, -2)} ${at(EAR_MM + 8, -22)}C${at(EAR_MM + 2, -36)} ${at(EAR_MM - 10, -40)} ${at(EAR_MM - 8, -28)}`}
       />
-      <circle cx={x(2)} cy={eyeY} r={Math.max(2.5, 6 * scale)} className="zone-eye" />
+      <circle cx={x(2)} cy={eyeY} r={Math.max(2.5, 6 * scale)} className={styles.zoneEye} />
     </g>
   );
 }

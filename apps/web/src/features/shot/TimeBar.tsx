@@ -3,13 +3,15 @@ import { Slider } from 'antd';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { PlayButton } from './PlayButton';
 import { playheadMoved, playStopped, selectSession } from './sessionSlice';
+import styles from './TimeBar.module.css';
+import textStyles from '../../ui/text.module.css';
 
 /** Play button and time slider of the shot. */
 export function TimeBar({ durationS, captureFps }: { readonly durationS: number; readonly captureFps: number }) {
   const dispatch = useAppDispatch();
   const timeS = useAppSelector((state) => selectSession(state).timeS);
   return (
-    <div className="time-bar">
+    <div className={styles.timeBar}>
       <PlayButton />
       <Slider
         min={0}
@@ -23,7 +25,7 @@ export function TimeBar({ durationS, captureFps }: { readonly durationS: number;
           dispatch(playheadMoved(value));
         }}
       />
-      <output className="figure">{formatTime(timeS)}</output>
+      <output className={textStyles.figure}>{formatTime(timeS)}</output>
     </div>
   );
 }

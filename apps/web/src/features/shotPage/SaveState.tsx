@@ -1,7 +1,11 @@
+import clsx from 'clsx';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { shotSaver } from '../shot/saving';
 import type { Saving } from '../../shared/saving/savingSlice';
 import { selectSaving } from '../shot/savingSlice';
+import { Button } from '../../ui/Button';
+import frameStyles from '../../ui/frame/frame.module.css';
+import textStyles from '../../ui/text.module.css';
 
 /** Save state and time, with a link to saved versions. If saving fails, it says why, and that nothing is lost. */
 export function SaveState({ onHistory }: { readonly onHistory?: () => void }) {
@@ -10,18 +14,18 @@ export function SaveState({ onHistory }: { readonly onHistory?: () => void }) {
   const { status } = saving;
   const { text, tone, title } = wordsFor(saving);
   return (
-    <span className={`save-state tone-${tone}`} role="status" title={title}>
+    <span className={clsx(frameStyles.saveState, textStyles[`tone-${tone}`])} role="status" title={title}>
       {onHistory && status !== 'refused' ? (
-        <button type="button" className="quiet save-history" aria-label={`${text}: saved versions`} onClick={onHistory}>
+        <Button look="quiet" aria-label={`${text}: saved versions`} onClick={onHistory}>
           {text}
-        </button>
+        </Button>
       ) : (
         text
       )}
       {status === 'refused' && (
-        <button type="button" className="quiet" onClick={() => void dispatch(shotSaver.saveNow())}>
+        <Button look="quiet" onClick={() => void dispatch(shotSaver.saveNow())}>
           Try again
-        </button>
+        </Button>
       )}
     </span>
   );

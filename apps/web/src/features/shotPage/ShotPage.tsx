@@ -18,6 +18,7 @@ import { openDocument, selectPlan } from '../shot/shotSlice';
 import { ShotTopBar } from './ShotTopBar';
 import { Steps } from './Steps';
 import { forgetResults } from '../shot/useKeepRate';
+import styles from './ShotPage.module.css';
 
 const RevisionsPanel = lazyPart(() => import('../revisions/RevisionsPanel').then(({ RevisionsPanel }) => RevisionsPanel));
 
@@ -48,7 +49,7 @@ export function ShotPage() {
       steps={isOpen && <Steps shotId={shotId} />}
     >
       {isOpen ? (
-        <div className="shot-body">
+        <div className={styles.shotBody}>
           <ConflictBar />
           <Outlet />
           {showsHistory && (

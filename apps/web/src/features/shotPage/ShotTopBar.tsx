@@ -7,7 +7,9 @@ import { TextField } from '../../ui/fields/TextField';
 import { SaveState } from './SaveState';
 import { selectProductionId } from '../shot/savingSlice';
 import { editHeading, selectDocument, selectRedoName, selectUndoName } from '../shot/shotSlice';
-import '../shot/shot.css';
+import textStyles from '../../ui/text.module.css';
+import styles from './ShotTopBar.module.css';
+import frameStyles from '../../ui/frame/frame.module.css';
 
 /** Production, slate and title; undo and redo; save state; units and light. */
 export function ShotTopBar({ onHistory }: { readonly onHistory: () => void }) {
@@ -20,10 +22,10 @@ export function ShotTopBar({ onHistory }: { readonly onHistory: () => void }) {
   return (
     <>
       <Link to={`/productions/${productionId}/shots`}>{production?.name ?? 'Shots'}</Link>
-      <span className="haze" aria-hidden="true">
+      <span className={textStyles.muted} aria-hidden="true">
         /
       </span>
-      <h1 className="unseen">
+      <h1 className={textStyles.unseen}>
         {document.slate} {document.title}
       </h1>
       <TextField
@@ -31,7 +33,7 @@ export function ShotTopBar({ onHistory }: { readonly onHistory: () => void }) {
         isBare
         isOptional={false}
         max={12}
-        className="heading-slate"
+        className={styles.headingSlate}
         value={document.slate}
         onChange={(slate) => dispatch(editHeading('change the slate', { slate }))}
       />
@@ -40,11 +42,11 @@ export function ShotTopBar({ onHistory }: { readonly onHistory: () => void }) {
         isBare
         max={120}
         placeholder="What happens"
-        className="heading-title"
+        className={styles.headingTitle}
         value={document.title}
         onChange={(title) => dispatch(editHeading('change the title', { title }))}
       />
-      <span className="top-bar-gap" />
+      <span className={frameStyles.topBarGap} />
       <UndoRedo undoName={undoName} redoName={redoName} />
       <SaveState onHistory={onHistory} />
       <PreferenceChoices />

@@ -1,10 +1,14 @@
 import { floorTimes, type KeepRate, ringOf, placementOf, type ShotPlan } from '@still-heron/core';
 import { NavLink } from 'react-router';
+import clsx from 'clsx';
 import { useAppSelector } from '../../shared/store/hooks';
 import { useGearChanges } from '../setup/GearChanges';
 import { selectPlan } from '../shot/shotSlice';
 import { useKeepRate } from '../shot/useKeepRate';
 import { type PlanVerdict, useVerdict } from '../shot/useVerdict';
+import frameStyles from '../../ui/frame/frame.module.css';
+import styles from './Steps.module.css';
+import textStyles from '../../ui/text.module.css';
 
 type StepState = 'untouched' | 'in-progress' | 'ready' | 'check';
 
@@ -32,21 +36,21 @@ export function Steps({ shotId }: { readonly shotId: string }) {
     { path: 'takes', name: 'Takes', state: null, key: 7 },
   ];
   return (
-    <nav className="steps" aria-label="Steps of the shot">
+    <nav className={frameStyles.steps} aria-label="Steps of the shot">
       {steps.map(({ path, name, state, key }, index) => (
         <NavLink
           key={path}
           to={`/shots/${shotId}/${path}`}
-          className={({ isActive }) => `step${state ? ` step-${state}` : ''}${isActive ? ' is-here' : ''}`}
+          className={({ isActive }) => clsx(frameStyles.step, state && styles[`step-${state}`], isActive && frameStyles.isHere)}
         >
           {state && (
-            <span className="step-sign" aria-hidden="true">
+            <span className={styles.stepSign} aria-hidden="true">
               {SIGNS[state]}
             </span>
           )}
           {name}
-          {state && <span className="unseen">, {WORDS[state]}</span>}
-          <kbd className="step-key" aria-hidden="true">
+          {state && <span className={textStyles.unseen}>, {WORDS[state]}</span>}
+          <kbd className={frameStyles.stepKey} aria-hidden="true">
             {key ?? index + 1}
           </kbd>
         </NavLink>

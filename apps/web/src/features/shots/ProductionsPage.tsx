@@ -1,13 +1,17 @@
-import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, Navigate, useNavigate } from 'react-router';
+import clsx from 'clsx';
 import { problemOf, useChangeProductionMutation, useCreateProductionMutation, useProductionsQuery } from '../../shared/api/api';
 import { Frame } from '../../ui/frame/Frame';
 import { PageNote } from '../../ui/PageNote';
 import { PreferenceChoices } from '../../ui/frame/PreferenceChoices';
 import { Unreachable } from '../../ui/Unreachable';
 import { TextField } from '../../ui/fields/TextField';
-import './shots.css';
+import { Button } from '../../ui/Button';
+import frameStyles from '../../ui/frame/frame.module.css';
+import styles from './ProductionsPage.module.css';
+import textStyles from '../../ui/text.module.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
 
 /** All productions. With `opensSingle`, a single one is opened at once. */
 export function ProductionsPage({ opensSingle = false }: { readonly opensSingle?: boolean }) {
@@ -19,8 +23,8 @@ export function ProductionsPage({ opensSingle = false }: { readonly opensSingle?
       screen="shots"
       top={
         <>
-          <h1 className="top-title">Productions</h1>
-          <span className="top-bar-gap" />
+          <h1 className={frameStyles.topTitle}>Productions</h1>
+          <span className={frameStyles.topBarGap} />
           <PreferenceChoices />
         </>
       }
@@ -33,7 +37,7 @@ export function ProductionsPage({ opensSingle = false }: { readonly opensSingle?
         </PageNote>
       )}
       {productions && productions.length > 0 && (
-        <section className="productions">
+        <section className={styles.productions}>
           <ul>
             {productions.map(({ id, name, shotCount, version }) => (
               <li key={id}>
@@ -45,7 +49,7 @@ export function ProductionsPage({ opensSingle = false }: { readonly opensSingle?
                   max={80}
                   onChange={(text) => void rename({ id, version, name: text })}
                 />
-                <span className="haze">
+                <span className={textStyles.muted}>
                   {shotCount} {shotCount === 1 ? 'shot' : 'shots'}
                 </span>
                 <Link to={`/productions/${id}/shots`}>Open the shots of {name}</Link>
@@ -70,19 +74,19 @@ function NewProduction() {
   }
   return (
     <form
-      className="one-line-form"
+      className={styles.oneLineForm}
       onSubmit={(event) => {
         event.preventDefault();
         void start();
       }}
     >
-      <div className="field">
-        <label className="field-label" htmlFor="new-production">
+      <div className={fieldStyles.field}>
+        <label className={fieldStyles.fieldLabel} htmlFor="new-production">
           Working title
         </label>
         <input
           id="new-production"
-          className="field-input words"
+          className={clsx(fieldStyles.fieldInput, fieldStyles.words)}
           value={name}
           maxLength={80}
           autoFocus
@@ -90,11 +94,11 @@ function NewProduction() {
           onChange={(event) => setName(event.target.value)}
         />
       </div>
-      <Button type="primary" htmlType="submit" disabled={name.trim() === '' || isLoading}>
+      <Button look="main" type="submit" disabled={name.trim() === '' || isLoading}>
         Create the production
       </Button>
       {error && (
-        <p className="field-problem" role="alert">
+        <p className={fieldStyles.fieldProblem} role="alert">
           {problemOf(error).body.message}. Needed: {problemOf(error).body.need}.
         </p>
       )}

@@ -3,10 +3,14 @@ import { CSS } from '@dnd-kit/utilities';
 import type { ShotView } from '@still-heron/contract';
 import { type Attention, formatStop } from '@still-heron/core';
 import { METHOD_WORDS, of100, minutesText, plannedTakesText } from '@still-heron/wording';
-import { useNavigate } from 'react-router';
+import { Link } from 'react-router';
+import clsx from 'clsx';
 import type { ShotSummary } from '../../shared/workers/protocol';
 import { TrackSketch } from './TrackSketch';
 import type { Forecast } from './useForecasts';
+import { Button } from '../../ui/Button';
+import styles from './ShotRow.module.css';
+import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly shot: ShotView;
@@ -33,27 +37,20 @@ export function ShotRow({ shot, forecast, isMovable, isNewScene, onDuplicate, on
     id: shot.id,
     disabled: !isMovable,
   });
-  const navigate = useNavigate();
   const { summary } = forecast;
   const { lens, stop } = shot.plan.optics;
   const name = `${shot.slate} ${shot.title}`.trim();
-  const open = () => void navigate(`/shots/${shot.id}/pull`);
   return (
     <li
       ref={setNodeRef}
-      className={`shot-row${isDragging ? ' is-dragged' : ''}`}
+      className={clsx(styles.shotRow, isDragging && styles.isDragged)}
       style={{ transform: CSS.Translate.toString(transform), transition }}
-      onKeyDown={(event) => {
-        if (event.target !== event.currentTarget.querySelector('.shot-open')) return;
-        if (event.key === 'd') onDuplicate();
-        if (event.key === 'Delete') onRemove();
-      }}
     >
-      {isNewScene && <p className="shot-scene">{shot.scene || 'No scene'}</p>}
-      <div className="shot-line">
+      {isNewScene && <p className={styles.shotScene}>{shot.scene || 'No scene'}</p>}
+      <div className={styles.shotLine}>
         <button
           type="button"
-          className="shot-grip"
+          className={styles.shotGrip}
           ref={setActivatorNodeRef}
           {...attributes}
           {...listeners}
@@ -64,12 +61,22 @@ export function ShotRow({ shot, forecast, isMovable, isNewScene, onDuplicate, on
             {[4, 10, 16].map((y) => [2, 8].map((x) => <circle key={`${x} ${y}`} cx={x} cy={y} r="1.4" />))}
           </svg>
         </button>
-        <button type="button" className="shot-open" onClick={open} aria-label={`Open ${name}`}>
-          <span className="shot-slate">{shot.slate}</span>
-          <span className="shot-what">
-            <span className="shot-title">{shot.title || 'Untitled'}</span>
-            <span className="shot-kit">
-              <span className="figure">
+        <Link
+          to={`/shots/${shot.id}/pull`}
+          className={styles.shotOpen}
+          aria-label={`Open ${name}`}
+          onKeyDown={({ key }) => {
+            if (key === 'd') onDuplicate();
+            if (key === 'Delete') onRemove();
+          }}
+        >
+          <span data-testid="shot-slate" className={styles.shotSlate}>
+            {shot.slate}
+          </span>
+          <span className={styles.shotWhat}>
+            <span className={styles.shotTitle}>{shot.title || 'Untitled'}</span>
+            <span className={styles.shotKit}>
+              <span className={textStyles.figure}>
                 {Number(lens.focalLengthMm.toFixed(1))} mm {formatStop(stop, lens.stopScale)}
               </span>{' '}
               · {METHOD_WORDS[shot.plan.method].short}
@@ -77,13 +84,15 @@ export function ShotRow({ shot, forecast, isMovable, isNewScene, onDuplicate, on
           </span>
           <TrackSketch summary={summary} />
           <Kept shot={shot} forecast={forecast} />
-          <span className="shot-verdict">
+          <span className={styles.shotVerdict}>
             {summary && (
               <>
-                <span className={`shot-state state-${summary.outcome}`}>{STATE_WORDS[summary.outcome]}</span>
-                <span className="shot-sentence">
+                <span data-testid="shot-state" className={clsx(styles.shotState, styles[`state-${summary.outcome}`])}>
+                  {STATE_WORDS[summary.outcome]}
+                </span>
+                <span className={styles.shotSentence}>
                   {shownParts(summary).map(({ tone, text }) => (
-                    <span key={text} className={tone === 'plain' ? undefined : `tone-${tone}`}>
+                    <span key={text} className={clsx(!(tone === 'plain') && textStyles[`tone-${tone}`])}>
                       {text}{' '}
                     </span>
                   ))}
@@ -91,14 +100,14 @@ export function ShotRow({ shot, forecast, isMovable, isNewScene, onDuplicate, on
               </>
             )}
           </span>
-        </button>
-        <span className="shot-actions">
-          <button type="button" className="quiet" onClick={onDuplicate} aria-label={`Duplicate ${name}`}>
+        </Link>
+        <span className={styles.shotActions}>
+          <Button look="quiet" onClick={onDuplicate} aria-label={`Duplicate ${name}`}>
             Duplicate
-          </button>
-          <button type="button" className="quiet" onClick={onRemove} aria-label={`Delete ${name}`}>
+          </Button>
+          <Button look="quiet" onClick={onRemove} aria-label={`Delete ${name}`}>
             Delete
-          </button>
+          </Button>
         </span>
       </div>
     </li>
@@ -117,15 +126,15 @@ const ATTENTION_WORDS: Readonly<Partial<Record<Attention, string>>> = {
 
 /** Keep rate and time of the shot; empty until known. */
 function Kept({ shot: { plan }, forecast: { rate, time, attention } }: Pick<Props, 'shot' | 'forecast'>) {
-  if (!rate || !time) return <span className="shot-kept" />;
+  if (!rate || !time) return <span data-testid="shot-kept" className={styles.shotKept} />;
   const word = attention && ATTENTION_WORDS[attention];
   return (
-    <span className="shot-kept">
-      <span className={rate.keepRate < plan.goals.targetKeepRate ? 'tone-edge' : undefined}>
+    <span data-testid="shot-kept" className={styles.shotKept}>
+      <span className={clsx(rate.keepRate < plan.goals.targetKeepRate && textStyles.toneEdge)}>
         <strong>{of100(rate.keepRate)}</strong> kept
       </span>
-      <span className="haze">{word ?? (plan.goals.isOneChance ? 'one chance' : plannedTakesText(time, plan))}</span>
-      {time.minutes !== null && <span className="haze">{minutesText(time.minutes)}</span>}
+      <span className={textStyles.muted}>{word ?? (plan.goals.isOneChance ? 'one chance' : plannedTakesText(time, plan))}</span>
+      {time.minutes !== null && <span className={textStyles.muted}>{minutesText(time.minutes)}</span>}
     </span>
   );
 }

@@ -9,7 +9,7 @@ import {
 } from '@dnd-kit/core';
 import { arrayMove, SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { ProductionView, ShotView } from '@still-heron/contract';
-import { App, Button } from 'antd';
+import { App } from 'antd';
 import { useKeys } from '../../shared/keys/useKeys';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -24,7 +24,11 @@ import { DayTotals } from './DayTotals';
 import { ShotRow } from './ShotRow';
 import { byAttention, dayTotals, useForecasts } from './useForecasts';
 import { useShotActions } from './useShotActions';
-import './shots.css';
+import { Button } from '../../ui/Button';
+import { Key } from '../../ui/Key';
+import textStyles from '../../ui/text.module.css';
+import frameStyles from '../../ui/frame/frame.module.css';
+import styles from './ShotsPage.module.css';
 
 /** Shots of a production in shooting order, with the state of each. */
 export function ShotsPage() {
@@ -42,11 +46,11 @@ export function ShotsPage() {
       top={
         <>
           <Link to="/productions">Productions</Link>
-          <span className="haze" aria-hidden="true">
+          <span className={textStyles.muted} aria-hidden="true">
             /
           </span>
-          <h1 className="top-title">{production.data?.name}</h1>
-          <span className="top-bar-gap" />
+          <h1 className={frameStyles.topTitle}>{production.data?.name}</h1>
+          <span className={frameStyles.topBarGap} />
           <PreferenceChoices />
         </>
       }
@@ -91,7 +95,7 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
           A shot takes two tape measures and half a minute. Say who stands where and when the pull starts, and read whether it
           will be sharp.
         </p>
-        <Button type="primary" size="large" onClick={() => void actions.create()}>
+        <Button look="main" size="large" onClick={() => void actions.create()}>
           Make the first shot
         </Button>
       </PageNote>
@@ -99,21 +103,24 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
   }
   const shown = sorting === 'shooting' ? shots : byAttention(shots, forecasts);
   return (
-    <section className="shots" aria-label={sorting === 'shooting' ? 'Shots in shooting order' : 'Shots by what needs attention'}>
-      <header className="shots-head">
+    <section
+      className={styles.shots}
+      aria-label={sorting === 'shooting' ? 'Shots in shooting order' : 'Shots by what needs attention'}
+    >
+      <header className={styles.shotsHead}>
         <h2>
           {shots.length} {shots.length === 1 ? 'shot' : 'shots'}
         </h2>
         <WordChoice label="Order of the list" chosen={sorting} choices={ORDERS} onChoose={setSorting} />
-        <span className="top-bar-gap" />
-        <Button type="primary" onClick={() => void actions.create()}>
-          New shot <kbd className="key key-on-lantern">N</kbd>
+        <span className={frameStyles.topBarGap} />
+        <Button look="main" onClick={() => void actions.create()}>
+          New shot <Key isOnAccent>N</Key>
         </Button>
       </header>
       <DayTotals days={dayTotals(shots, forecasts)} />
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={(event) => void onDragEnd(event)}>
         <SortableContext items={shown} strategy={verticalListSortingStrategy}>
-          <ol className="shot-rows">
+          <ol className={styles.shotRows}>
             {shown.map((shot, index) => (
               <ShotRow
                 key={shot.id}

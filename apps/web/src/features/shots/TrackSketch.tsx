@@ -1,5 +1,6 @@
 import { line } from 'd3-shape';
 import type { ShotSummary } from '../../shared/workers/protocol';
+import styles from './TrackSketch.module.css';
 
 const WIDTH = 150;
 const HEIGHT = 44;
@@ -7,7 +8,7 @@ const PAD = 5;
 
 /** Small drawing of a focus track: time across, near at the bottom; soft spans hatched. */
 export function TrackSketch({ summary }: { readonly summary: ShotSummary | null }) {
-  if (!summary || summary.sketch.length === 0) return <span className="sketch" aria-hidden="true" />;
+  if (!summary || summary.sketch.length === 0) return <span data-testid="sketch" className={styles.sketch} aria-hidden="true" />;
   const low = Math.min(...summary.sketch);
   const high = Math.max(...summary.sketch);
   // a small pull fills the height; a hold lies in the middle
@@ -15,10 +16,10 @@ export function TrackSketch({ summary }: { readonly summary: ShotSummary | null 
   const y = (turn: number) => (high === low ? HEIGHT / 2 : PAD + ((turn - low) / span) * (HEIGHT - 2 * PAD));
   const path = line<number>((_, index) => (index / (summary.sketch.length - 1)) * WIDTH, y)(summary.sketch);
   return (
-    <svg className="sketch" width={WIDTH} height={HEIGHT} aria-hidden="true">
+    <svg data-testid="sketch" className={styles.sketch} width={WIDTH} height={HEIGHT} aria-hidden="true">
       <defs>
         <pattern id="sketch-soft" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(35)">
-          <rect width="1.6" height="5" fill="var(--rust)" />
+          <rect width="1.6" height="5" fill="var(--error)" />
         </pattern>
       </defs>
       {summary.softSpans.map(({ from, to }) => (
@@ -31,7 +32,7 @@ export function TrackSketch({ summary }: { readonly summary: ShotSummary | null 
           fill="url(#sketch-soft)"
         />
       ))}
-      <path d={path ?? ''} fill="none" stroke="var(--lantern)" strokeWidth="2" />
+      <path d={path ?? ''} fill="none" stroke="var(--accent)" strokeWidth="2" />
     </svg>
   );
 }

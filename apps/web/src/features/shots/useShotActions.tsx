@@ -1,6 +1,6 @@
 import type { ProductionView, ShotView } from '@still-heron/contract';
 import { newPlan } from '@still-heron/core';
-import { App, Button } from 'antd';
+import { App } from 'antd';
 import { useRef } from 'react';
 import { useNavigate } from 'react-router';
 import {
@@ -11,6 +11,7 @@ import {
   useRestoreShotMutation,
 } from '../../shared/api/api';
 import { nextSlate } from './nextSlate';
+import { Button } from '../../ui/Button';
 
 /** How long the page offers to undo a deletion. Ctrl Z works as long as the page is open. */
 const OFFER_S = 8;
@@ -63,7 +64,7 @@ export function useShotActions(production: ProductionView, shots: readonly ShotV
       title: `${shot.slate} ${shot.title} was deleted.`,
       duration: OFFER_S,
       actions: (
-        <Button type="primary" onClick={() => void takeBack()}>
+        <Button look="main" onClick={() => void takeBack()}>
           Restore
         </Button>
       ),

@@ -12,9 +12,14 @@ import {
 } from '@still-heron/core';
 import { errorName } from '@still-heron/wording';
 import { useMemo } from 'react';
+import clsx from 'clsx';
 import { GapField } from '../../ui/fields/GapField';
 import { NumberField } from '../../ui/fields/NumberField';
 import { useEdit } from '../shot/useEdit';
+import styles from './ErrorPanel.module.css';
+import textStyles from '../../ui/text.module.css';
+import stopStyles from './stop.module.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -27,26 +32,26 @@ export function ErrorPanel({ plan, units }: Props) {
   const typed = errors.filter(({ source }) => source.kind !== 'landing' && source.kind !== 'following');
   const computed = errors.filter(({ source }) => source.kind === 'landing' || source.kind === 'following');
   return (
-    <div className="errors">
-      <p className="haze fine-print">
+    <div className={styles.errors}>
+      <p className={clsx(textStyles.muted, stopStyles.finePrint)}>
         One standard deviation each: two of three takes are within it. Figures are assumed until they are rehearsed or typed.
       </p>
       <ul>
         {typed.map((error) => (
           <li key={JSON.stringify(error.source)}>
             <ErrorField error={error} plan={plan} units={units} />
-            {error.isAssumed && <span className="haze assumed">assumed</span>}
+            {error.isAssumed && <span className={clsx(textStyles.muted, styles.assumed)}>assumed</span>}
           </li>
         ))}
       </ul>
       <h3>The hand</h3>
       <HandFields plan={plan} />
       {computed.length > 0 && (
-        <ul className="landings">
+        <ul className={styles.landings}>
           {computed.map(({ source, sigma, unit }) => (
             <li key={JSON.stringify(source)}>
               <span>{errorName(source, plan, units)}</span>
-              <span className="figure">{unit === 'deg' ? `±${sigma.toFixed(1)}°` : `±${sigma.toFixed(2)} s`}</span>
+              <span className={textStyles.figure}>{unit === 'deg' ? `±${sigma.toFixed(1)}°` : `±${sigma.toFixed(2)} s`}</span>
             </li>
           ))}
         </ul>
@@ -92,7 +97,7 @@ function HandFields({ plan }: { readonly plan: ShotPlan }) {
   const set = (changes: Parameters<typeof setHand>[1], gesture: string) =>
     edit('change the figures of the hand', (now) => setHand(now, changes), gesture);
   return (
-    <div className="field-pair hand-fields">
+    <div className={clsx(fieldStyles.fieldPair, styles.handFields)}>
       <NumberField
         label="reaction time"
         unit="s"

@@ -1,5 +1,6 @@
 import type { KeepRate } from '@still-heron/core';
 import { useSize } from '../../shared/useSize';
+import styles from './FrameShares.module.css';
 
 const HEIGHT = 22;
 /** Same margins as the time bar below. */
@@ -9,12 +10,12 @@ const INSET = { left: 114, right: 122 };
 export function FrameShares({ rate: { frames } }: { readonly rate: KeepRate }) {
   const { ref, size } = useSize();
   return (
-    <div className="frame-shares" ref={ref}>
+    <div className={styles.frameShares} ref={ref}>
       {size && size.width > 300 && (
         <svg width={size.width} height={HEIGHT} role="img" aria-label="Where takes go soft">
           <title>Share of sharp takes at each frame: a dip is where takes go soft</title>
-          <path d={dips(frames, size.width)} className="shares-lost" />
-          <path d={spans(frames, size.width)} className="shares-asked" />
+          <path d={dips(frames, size.width)} className={styles.sharesLost} />
+          <path d={spans(frames, size.width)} className={styles.sharesAsked} />
         </svg>
       )}
     </div>

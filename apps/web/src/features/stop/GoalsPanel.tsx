@@ -4,6 +4,10 @@ import { Checkbox } from 'antd';
 import { NumberField } from '../../ui/fields/NumberField';
 import { TextField } from '../../ui/fields/TextField';
 import { useEdit } from '../shot/useEdit';
+import { Button } from '../../ui/Button';
+import styles from './GoalsPanel.module.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
+import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -23,11 +27,11 @@ export function GoalsPanel({ plan, rate }: Props) {
   const needed = rate && shotTime({ ...plan, schedule: { ...schedule, takes: null } }, rate).takes;
   const planned = schedule.takes ?? needed;
   return (
-    <div className="time-panel">
+    <div className={styles.timePanel}>
       <Checkbox checked={goals.isOneChance} onChange={({ target }) => want({ isOneChance: target.checked })}>
         One chance only
       </Checkbox>
-      <div className="field-pair">
+      <div className={fieldStyles.fieldPair}>
         <NumberField
           label="keep rate, of 100 takes"
           step={1}
@@ -74,9 +78,9 @@ export function GoalsPanel({ plan, rate }: Props) {
         )}
       </div>
       {schedule.takes !== null && !goals.isOneChance && (
-        <button type="button" className="quiet" onClick={() => plot({ takes: null })}>
+        <Button look="quiet" onClick={() => plot({ takes: null })}>
           Plan enough takes
-        </button>
+        </Button>
       )}
       <TextField
         label="if no take is kept, cut to"
@@ -92,7 +96,7 @@ export function GoalsPanel({ plan, rate }: Props) {
         </p>
       )}
       {goals.isOneChance && rate && rate.keepRate < goals.targetKeepRate && (
-        <p className="tone-edge">
+        <p className={textStyles.toneEdge}>
           {schedule.cover === ''
             ? 'It can be lost for good. Consider a narrower stop, careful measuring and a shot to cut to.'
             : `If it is lost, cut to: ${schedule.cover}.`}

@@ -8,11 +8,16 @@ import {
 } from '@still-heron/core';
 import { improvementCost, improvementName, of100, minutesText } from '@still-heron/wording';
 import { useMemo } from 'react';
+import clsx from 'clsx';
 import type { TrialRequest } from '../../shared/workers/simulation/trialRunner';
 import { improvementsFor } from '../../shared/workers/simulation/workers';
 import { useAfterPause } from '../shot/useQuietly';
 import { useEdit } from '../shot/useEdit';
 import { RANKS, useTrialRates } from './useRates';
+import { Button } from '../../ui/Button';
+import textStyles from '../../ui/text.module.css';
+import styles from './ImprovementPanel.module.css';
+import stopStyles from './stop.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -28,8 +33,8 @@ const MAX_SHOWN = 8;
 /** Improvements: each error switched off, each fix, each stop; with gain and cost. */
 export function ImprovementPanel({ plan, units }: Props) {
   const edit = useEdit();
-  const { of, helps: improvements, asks } = useImprovements(plan);
-  const { known } = useTrialRates(improvements, asks, { takes: IMPROVEMENT_TRIALS, rank: RANKS.helps });
+  const { of, improvements, asks } = useImprovements(plan);
+  const { known } = useTrialRates(improvements, asks, { takes: IMPROVEMENT_TRIALS, rank: RANKS.improvements });
   const isCurrent = of === plan && known?.key === improvements;
   // until the new results are known, the previous ones stay visible but disabled
   const [now, ...rates] = known?.progress.rates ?? [];
@@ -40,10 +45,10 @@ export function ImprovementPanel({ plan, units }: Props) {
         { keepRate: now.keepRate, targetKeepRate: plan.goals.targetKeepRate },
       ).slice(0, MAX_SHOWN)
     : null;
-  if (ranked === null) return <p className="haze">Trying each with the same simulated takes …</p>;
+  if (ranked === null) return <p className={textStyles.muted}>Trying each with the same simulated takes …</p>;
   if (ranked.length === 0)
     return (
-      <p className="haze">
+      <p className={textStyles.muted}>
         {now!.keepRate > 0.97
           ? 'Nothing is needed: nearly every take is kept.'
           : 'Nothing that was tried gains two takes of 100.'}
@@ -51,25 +56,26 @@ export function ImprovementPanel({ plan, units }: Props) {
     );
   return (
     <>
-      <ol className="helps" aria-busy={!isCurrent}>
+      <ol data-testid="improvements" className={styles.improvements} aria-busy={!isCurrent}>
         {ranked.map((improvement) => (
           <li key={improvementName(improvement.change, plan, units)}>
             <ImprovementRow help={improvement} plan={plan} units={units} />
             {improvement.change.kind !== 'without' && (
-              <button
-                type="button"
-                className="quiet"
+              <Button
+                look="quiet"
                 disabled={!isCurrent}
                 aria-label={`Apply: ${improvementName(improvement.change, plan, units)}`}
                 onClick={() => edit(improvementName(improvement.change, plan, units), () => improvement.plan)}
               >
                 Apply
-              </button>
+              </Button>
             )}
           </li>
         ))}
       </ol>
-      <p className="haze fine-print">Sorted by gain per minute on the set. The minutes are assumed.</p>
+      <p className={clsx(textStyles.muted, stopStyles.finePrint)}>
+        Sorted by gain per minute on the set. The minutes are assumed.
+      </p>
     </>
   );
 }
@@ -78,11 +84,11 @@ function ImprovementRow({ help: improvement, plan, units }: Props & { readonly h
   const { change, keepRate, gain, minutes } = improvement;
   const cost = improvementCost(change);
   return (
-    <span className="help-line">
+    <span className={styles.helpLine}>
       <span>{improvementName(change, plan, units)}</span>
       <span>
-        <strong className="tone-sharp">{of100(keepRate)}</strong>{' '}
-        <span className="haze">
+        <strong className={textStyles.toneSharp}>{of100(keepRate)}</strong>{' '}
+        <span className={textStyles.muted}>
           {Math.round(100 * gain)} more takes kept · {minutes < 1 ? 'costs no time' : minutesText(minutes)}
           {cost && ` · ${cost}`}
         </span>
@@ -94,7 +100,7 @@ function ImprovementRow({ help: improvement, plan, units }: Props & { readonly h
 /** Possible improvements after a pause, and the trials to run: the plan itself first. */
 function useImprovements(plan: ShotPlan): {
   readonly of: ShotPlan | null;
-  readonly helps: readonly Improvement[];
+  readonly improvements: readonly Improvement[];
   readonly asks: readonly TrialRequest[];
 } {
   const known = useAfterPause(plan, improvementsFor, EDIT_PAUSE_MS);
@@ -104,7 +110,7 @@ function useImprovements(plan: ShotPlan): {
     const of = (tried: ShotPlan, without: Improvement['without']) => ({ plan: tried, order, without });
     return [of(known.of, null), ...known.found.map((improvement) => of(improvement.plan, improvement.without))];
   }, [known]);
-  return { of: known?.of ?? null, helps: known?.found ?? NONE, asks };
+  return { of: known?.of ?? null, improvements: known?.found ?? NONE, asks };
 }
 
 const NONE: readonly Improvement[] = [];

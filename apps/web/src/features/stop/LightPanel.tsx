@@ -11,10 +11,12 @@ import {
   tStopOf,
 } from '@still-heron/core';
 import { balanceText } from '@still-heron/wording';
-import { Button } from 'antd';
 import { NumberField } from '../../ui/fields/NumberField';
 import { useProductionAngle } from '../setup/PlanNotes';
 import { useEdit } from '../shot/useEdit';
+import { Button } from '../../ui/Button';
+import styles from './LightPanel.module.css';
+import textStyles from '../../ui/text.module.css';
 
 /** Smaller differences in stops are ignored. */
 const EVEN = 1 / 6;
@@ -48,7 +50,7 @@ export function LightPanel({ plan }: { readonly plan: ShotPlan }) {
       },
     }));
   return (
-    <div className="light-panel">
+    <div className={styles.lightPanel}>
       <NumberField
         label="metered stop"
         unit="T"
@@ -69,30 +71,27 @@ export function LightPanel({ plan }: { readonly plan: ShotPlan }) {
         <p>Correct, as metered at {formatStop(optics.stop, optics.lens.stopScale)}.</p>
       ) : (
         <p>
-          <strong className="tone-edge">
+          <strong className={textStyles.toneEdge}>
             {formatStops(brighter)} too {brighter > 0 ? 'bright' : 'dark'}
           </strong>{' '}
           at {formatStop(optics.stop, optics.lens.stopScale)}. Each of these corrects it:
         </p>
       )}
-      <ul className="balances">
+      <ul className={styles.balances}>
         {balances.map((balance) => (
           <li key={balanceText(balance, plan)}>
             <span>
               {balanceText(balance, plan)}
-              {balance.changesShutterAngle && <span className="tone-edge"> · differs from the production’s {angleDeg}°</span>}
+              {balance.changesShutterAngle && (
+                <span className={textStyles.toneEdge}> · differs from the production’s {angleDeg}°</span>
+              )}
             </span>
             {balance.lampFactor === 1 ? (
-              <button
-                type="button"
-                className="quiet"
-                aria-label={`Use: ${balanceText(balance, plan)}`}
-                onClick={() => take(balance)}
-              >
+              <Button look="quiet" aria-label={`Use: ${balanceText(balance, plan)}`} onClick={() => take(balance)}>
                 Use
-              </button>
+              </Button>
             ) : (
-              <span className="haze">then meter again</span>
+              <span className={textStyles.muted}>then meter again</span>
             )}
           </li>
         ))}

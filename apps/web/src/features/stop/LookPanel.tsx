@@ -10,11 +10,14 @@ import {
   stopFigures,
   type UnitSystem,
 } from '@still-heron/core';
-import { Button } from 'antd';
 import { Choice } from '../../ui/fields/Choice';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { NumberField } from '../../ui/fields/NumberField';
 import { useEdit } from '../shot/useEdit';
+import { Button } from '../../ui/Button';
+import styles from './LookPanel.module.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
+import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -33,7 +36,7 @@ export function LookPanel({ plan, timeS, units }: Props) {
   const set = (changes: Parameters<typeof setGoals>[1], gesture?: string) =>
     edit('change the background', (now) => setGoals(now, changes), gesture);
   return (
-    <div className="look-panel">
+    <div className={styles.lookPanel}>
       <Choice
         label="background"
         value={background.name || HORIZON}
@@ -49,7 +52,7 @@ export function LookPanel({ plan, timeS, units }: Props) {
           set({ background: picked ? { ...picked } : { name: '', distanceMm: null } });
         }}
       />
-      <div className="field-pair">
+      <div className={fieldStyles.fieldPair}>
         <DistanceField
           label="at"
           units={units}
@@ -76,13 +79,14 @@ export function LookPanel({ plan, timeS, units }: Props) {
         )}
       </div>
       {blurPercent !== null && (
-        <button type="button" className="quiet" onClick={() => set({ blurPercent: null })}>
+        <Button look="quiet" onClick={() => set({ blurPercent: null })}>
           Any blur
-        </button>
+        </Button>
       )}
       {figures && (
         <p>
-          Now its blur is <strong className="figure">{figures.backgroundPercent.toFixed(2)} %</strong> of the picture’s width.
+          Now its blur is <strong className={textStyles.figure}>{figures.backgroundPercent.toFixed(2)} %</strong> of the picture’s
+          width.
         </p>
       )}
       {blurPercent !== null && <Ways plan={plan} timeS={timeS} units={units} percent={blurPercent} />}
@@ -95,17 +99,17 @@ const HORIZON = '—';
 /** Ways to the wanted background blur at the current stop, with their effect on the zone. */
 function Ways({ plan, timeS, units, percent }: Props & { readonly percent: number }) {
   const found = separation(plan, timeS, percent);
-  if (!found) return <p className="haze">The focus distance is beyond the background.</p>;
+  if (!found) return <p className={textStyles.muted}>The focus distance is beyond the background.</p>;
   const { now, ways } = found;
-  if (now.backgroundPercent >= percent) return <p className="tone-sharp">The blur is reached at this stop.</p>;
+  if (now.backgroundPercent >= percent) return <p className={textStyles.toneSharp}>The blur is reached at this stop.</p>;
   return (
     <>
       <h3>Ways without opening the stop</h3>
-      <ul className="ways-behind">
+      <ul className={styles.waysBehind}>
         {ways.map((way) => (
           <li key={way.kind}>
             <span>{wayWords(way, units)}</span>
-            <span className="haze">
+            <span className={textStyles.muted}>
               {way.isEnough ? `${percent} %` : `only ${way.backgroundPercent.toFixed(2)} %`} · zone {zoneWords(way.zoneMm, units)}
               {Math.abs(way.zoneMm / now.zoneMm - 1) < 0.01 ? ', the same' : ` instead of ${zoneWords(now.zoneMm, units)}`}
               {way.kind === 'nearer' && `, framed ${way.framing.toFixed(1)} × larger`}

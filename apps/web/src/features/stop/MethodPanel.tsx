@@ -8,10 +8,14 @@ import {
 } from '@still-heron/core';
 import { METHOD_WORDS, methodArgumentText, of100, OTHER_VIEWS } from '@still-heron/wording';
 import { useMemo } from 'react';
+import clsx from 'clsx';
 import { methodsFor } from '../../shared/workers/simulation/workers';
 import { useAfterPause } from '../shot/useQuietly';
 import { useEdit } from '../shot/useEdit';
 import { RANKS, useTrialRates } from './useRates';
+import { Button } from '../../ui/Button';
+import textStyles from '../../ui/text.module.css';
+import styles from './MethodPanel.module.css';
 
 const EDIT_PAUSE_MS = 350;
 const METHOD_TRIALS = 800;
@@ -26,50 +30,47 @@ export function MethodPanel({ plan, units }: { readonly plan: ShotPlan; readonly
     return order ? asked.map((offer) => ({ plan: offer.plan!, order, without: null })) : [];
   }, [offers, asked]);
   const { known } = useTrialRates(asked, asks, { takes: METHOD_TRIALS, rank: RANKS.methods });
-  if (!offers) return <p className="haze">Trying each with the same simulated takes …</p>;
+  if (!offers) return <p className={textStyles.muted}>Trying each with the same simulated takes …</p>;
   const rateOf = (offer: MethodOffer) => (known?.key === asked ? (known.progress.rates[asked.indexOf(offer)] ?? null) : null);
   const sorted = [...offers.found].sort((a, b) => (rateOf(b)?.sharpShare ?? -1) - (rateOf(a)?.sharpShare ?? -1));
   const ranked = sorted.sort((a, b) => (rateOf(b)?.keepRate ?? -1) - (rateOf(a)?.keepRate ?? -1));
   const choose = ({ method, chosen }: MethodOffer) =>
     edit(`use the method ${METHOD_WORDS[method].short}`, (now) => (chosen && offers.of === now ? chosen : { ...now, method }));
   return (
-    <ul className="methods">
+    <ul className={styles.methods}>
       {ranked.map((offer) => {
         const rate = rateOf(offer);
         const isNow = plan.method === offer.method;
         return (
-          <li key={offer.method} className={isNow ? 'is-now' : undefined}>
-            <span className="method-head">
+          <li key={offer.method} className={clsx(isNow && styles.isNow)}>
+            <span className={styles.methodHead}>
               <strong>{METHOD_WORDS[offer.method].short}</strong>
               <span>{rate ? of100(rate.keepRate) : 'not computed'}</span>
               {isNow ? (
-                <span className="haze">chosen</span>
+                <span className={textStyles.muted}>chosen</span>
               ) : (
-                <button
-                  type="button"
-                  className="quiet"
-                  aria-label={`Choose ${METHOD_WORDS[offer.method].short}`}
-                  onClick={() => choose(offer)}
-                >
+                <Button look="quiet" aria-label={`Choose ${METHOD_WORDS[offer.method].short}`} onClick={() => choose(offer)}>
                   Choose
-                </button>
+                </Button>
               )}
             </span>
             {offer.method === 'constant-distance' && rate && (
-              <span className="haze">assumed: the pace keeps the distance to ±{formatGap(ASSUMED_PACE_SIGMA_MM, units)}</span>
+              <span className={textStyles.muted}>
+                assumed: the pace keeps the distance to ±{formatGap(ASSUMED_PACE_SIGMA_MM, units)}
+              </span>
             )}
             {rate && rate.keepRate < 0.995 && (
-              <span className="haze">{Math.round(100 * rate.sharpShare)} % of the required time is sharp</span>
+              <span className={textStyles.muted}>{Math.round(100 * rate.sharpShare)} % of the required time is sharp</span>
             )}
             {[
               ...offer.pro.map((argument) => ({ sign: '+', text: methodArgumentText(argument) })),
               ...offer.contra.map((argument) => ({ sign: '−', text: methodArgumentText(argument) })),
             ].map(({ sign, text }) => (
-              <span key={text} className="method-reason">
+              <span key={text}>
                 <span aria-label={sign === '+' ? 'for it' : 'against it'}>{sign}</span> {text}
               </span>
             ))}
-            <span className="haze method-other">{OTHER_VIEWS[offer.method]}</span>
+            <span className={clsx(textStyles.muted, styles.methodOther)}>{OTHER_VIEWS[offer.method]}</span>
           </li>
         );
       })}

@@ -1,6 +1,7 @@
 import { withStop, formatStop, howWide, stopFigures, type ShotPlan } from '@still-heron/core';
 import { useDeferredValue, useMemo, useRef } from 'react';
 import { Link, useParams } from 'react-router';
+import clsx from 'clsx';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { useKeys } from '../../shared/keys/useKeys';
 import { selectSession } from '../shot/sessionSlice';
@@ -15,7 +16,9 @@ import { StopSurface } from './StopSurface';
 import { StyleStrip } from './StyleStrip';
 import { stopRatesOf, indexOfStop, type Sweep, sweepOf } from './sweep';
 import { RANKS, useTrialRates } from './useRates';
-import './stop.css';
+import layoutStyles from '../../ui/layout.module.css';
+import styles from './StopPage.module.css';
+import textStyles from '../../ui/text.module.css';
 
 /** Stop step: keep rate, light and background blur of every stop. */
 export function StopPage() {
@@ -49,8 +52,8 @@ function Stops({ plan }: { readonly plan: ShotPlan }) {
   // during a drag the main surface has priority
   const side = useDeferredValue(useMemo(() => ({ plan, rate: rates[now] ?? null }), [plan, rates, now]));
   return (
-    <div className="step-page stop-page">
-      <div className="surface">
+    <div className={clsx(layoutStyles.stepPage, styles.stopPage)}>
+      <div data-testid="surface" className={layoutStyles.surface}>
         <StopSentence
           plan={plan}
           wide={wide}
@@ -87,9 +90,9 @@ function useSweep(plan: ShotPlan): Sweep {
 function NothingToKeep({ plan }: { readonly plan: ShotPlan }) {
   const { shotId } = useParams();
   return (
-    <div className="first-distance">
+    <div className={layoutStyles.firstDistance}>
       <h1>How wide can this be shot?</h1>
-      <p className="haze">
+      <p className={textStyles.muted}>
         {plan.focusTrack.start === null
           ? 'First type who stands where: one distance is enough.'
           : 'First say who must be sharp and when. Then the program computes how many takes would be kept.'}

@@ -1,8 +1,15 @@
 import { formatStop, type HowWide, type KeepRate, type ShotPlan } from '@still-heron/core';
 import { howWideText, lightText, of100 } from '@still-heron/wording';
 import { useState } from 'react';
+import clsx from 'clsx';
 import { Explain } from '../../ui/fields/Explain';
 import type { TrialProgress } from '../../shared/workers/simulation/trialPool';
+import { Button } from '../../ui/Button';
+import { Key } from '../../ui/Key';
+import layoutStyles from '../../ui/layout.module.css';
+import textStyles from '../../ui/text.module.css';
+import styles from './StopSentence.module.css';
+import frameStyles from '../../ui/frame/frame.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -24,20 +31,20 @@ export function StopSentence({ plan, wide, rate, progress, offered, onEnough, on
   const scale = optics.lens.stopScale;
   return (
     <>
-      <p className="sentence" data-testid="how-wide" role="status">
+      <p className={layoutStyles.sentence} data-testid="how-wide" role="status">
         {wide === null ? (
-          <span className="haze">Simulating takes …</span>
+          <span className={textStyles.muted}>Simulating takes …</span>
         ) : (
           howWideText(wide, plan).map(({ tone, text }) => (
-            <span key={text} className={tone === 'plain' ? undefined : `tone-${tone}`}>
+            <span key={text} className={clsx(!(tone === 'plain') && textStyles[`tone-${tone}`])}>
               {text}{' '}
             </span>
           ))
         )}
       </p>
-      <div className="stop-now">
+      <div className={styles.stopNow}>
         <span data-testid="now-keeps">
-          Set to <strong className="figure">{formatStop(optics.stop, scale)}</strong>
+          Set to <strong className={textStyles.figure}>{formatStop(optics.stop, scale)}</strong>
           {rate && (
             <>
               {': '}
@@ -57,12 +64,11 @@ export function StopSentence({ plan, wide, rate, progress, offered, onEnough, on
           )}
         </span>
         {offered !== null && (
-          <button type="button" className="main-action" onClick={() => onStop(offered)}>
-            Shoot at {formatStop(offered, scale)} <span>{lightText(optics.stop, offered)}</span>{' '}
-            <kbd className="key key-on-lantern">W</kbd>
-          </button>
+          <Button look="main" onClick={() => onStop(offered)}>
+            Shoot at {formatStop(offered, scale)} <span>{lightText(optics.stop, offered)}</span> <Key isOnAccent>W</Key>
+          </Button>
         )}
-        <span className="top-bar-gap" />
+        <span className={frameStyles.topBarGap} />
         <Drawn progress={progress} onEnough={onEnough} />
       </div>
     </>
@@ -75,19 +81,23 @@ function Drawn({ progress, onEnough }: Pick<Props, 'progress' | 'onEnough'>) {
   const share = progress ? progress.takesDone / progress.takesInAll : 0;
   const isOn = !progress?.isDone && !(leftAt && progress === leftAt);
   return (
-    <span className="stop-drawn haze" data-testid="drawn" data-first={progress !== null} data-done={progress?.isDone ?? false}>
+    <span
+      className={clsx(styles.stopDrawn, textStyles.muted)}
+      data-testid="drawn"
+      data-first={progress !== null}
+      data-done={progress?.isDone ?? false}
+    >
       {isOn && <progress value={share} max={1} aria-label="Simulated takes" />}
       {isOn && progress && (
-        <button
-          type="button"
-          className="quiet"
+        <Button
+          look="quiet"
           onClick={() => {
             setLeftAt(progress);
             onEnough();
           }}
         >
           Enough
-        </button>
+        </Button>
       )}
     </span>
   );

@@ -1,6 +1,7 @@
 import { difficultyOf, formatTime, type KeepRate, limitingMoment, type ShotPlan, shotTime } from '@still-heron/core';
 import { of100, minutesText, plannedTakesText, shotTimeLines } from '@still-heron/wording';
 import { type ReactNode, useState } from 'react';
+import clsx from 'clsx';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { Explain } from '../../ui/fields/Explain';
 import { playheadMoved } from '../shot/sessionSlice';
@@ -11,6 +12,10 @@ import { LightPanel } from './LightPanel';
 import { LookPanel } from './LookPanel';
 import { MethodPanel } from './MethodPanel';
 import { GoalsPanel } from './GoalsPanel';
+import layoutStyles from '../../ui/layout.module.css';
+import styles from './StopSide.module.css';
+import textStyles from '../../ui/text.module.css';
+import fixesStyles from '../pull/Fixes.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -22,18 +27,18 @@ interface Props {
 /** Other factors besides the stop, one section each; one is open at a time. */
 export function StopSide({ plan, rate, timeS }: Props) {
   const units = useUnits();
-  const [open, setOpen] = useState<string | null>('helps');
+  const [open, setOpen] = useState<string | null>('improvements');
   const fold = (name: string, title: string, content: ReactNode) => (
     <Fold key={name} title={title} isOpen={open === name} onToggle={() => setOpen(open === name ? null : name)}>
       {content}
     </Fold>
   );
   return (
-    <aside className="side stop-side" aria-label="Details">
+    <aside data-testid="side" className={clsx(layoutStyles.side, styles.stopSide)} aria-label="Details">
       {rate && <Hardest plan={plan} rate={rate} />}
-      {fold('helps', 'What would help most', <ImprovementPanel plan={plan} units={units} />)}
+      {fold('improvements', 'What would help most', <ImprovementPanel plan={plan} units={units} />)}
       {fold('errors', 'Where errors come from', <ErrorPanel plan={plan} units={units} />)}
-      {fold('wanted', 'Goals and schedule', <GoalsPanel plan={plan} rate={rate} />)}
+      {fold('goals', 'Goals and schedule', <GoalsPanel plan={plan} rate={rate} />)}
       {fold('light', 'Light', <LightPanel plan={plan} />)}
       {fold('look', 'Background', <LookPanel plan={plan} timeS={timeS} units={units} />)}
       {fold('methods', 'Methods', <MethodPanel plan={plan} units={units} />)}
@@ -48,9 +53,11 @@ function Hardest({ plan, rate }: { readonly plan: ShotPlan; readonly rate: KeepR
   const moment = limitingMoment(rate, plan);
   const names = moment?.subjectIds.map((subjectId) => plan.subjects.find(({ id }) => id === subjectId)?.name).join(' and ');
   return (
-    <section className="stop-hardest" aria-label="Difficulty">
+    <section className={styles.stopHardest} aria-label="Difficulty">
       <p>
-        <strong className={`difficulty-${difficultyOf(rate.keepRate).replace(' ', '-')}`}>{difficultyOf(rate.keepRate)}</strong>
+        <strong className={styles[`difficulty-${difficultyOf(rate.keepRate).replace(' ', '-')}`]}>
+          {difficultyOf(rate.keepRate)}
+        </strong>
         {' · '}
         <Explain what="Takes and minutes" lines={shotTimeLines(time, plan, rate.keepRate)}>
           {plannedTakesText(time, plan)}
@@ -59,7 +66,11 @@ function Hardest({ plan, rate }: { readonly plan: ShotPlan; readonly rate: KeepR
       </p>
       {moment && moment.sharpShare < 0.995 && (
         <p>
-          <button type="button" className="go-there haze" onClick={() => dispatch(playheadMoved(moment.timeS))}>
+          <button
+            type="button"
+            className={clsx(layoutStyles.goThere, textStyles.muted)}
+            onClick={() => dispatch(playheadMoved(moment.timeS))}
+          >
             hardest at {formatTime(moment.timeS)}: {names} sharp in {Math.round(100 * moment.sharpShare)} of 100 takes
           </button>
         </p>
@@ -77,12 +88,12 @@ function BeatRates({ plan, rate }: { readonly plan: ShotPlan; readonly rate: Kee
   const hardest = rate.beats.filter(({ keepRate }) => keepRate < 0.995).sort((a, b) => a.keepRate - b.keepRate);
   if (rate.beats.length < 2 || hardest.length === 0) return null;
   return (
-    <ul className="beat-rates" aria-label="Lost most often: keep rate of each span">
+    <ul className={styles.beatRates} aria-label="Lost most often: keep rate of each span">
       {hardest.slice(0, MAX_BEATS).map(({ beatId, subjectId, keepRate }) => {
         const why = plan.beats.find(({ id }) => id === beatId)?.why;
         return (
           <li key={beatId}>
-            <span className="haze">
+            <span className={textStyles.muted}>
               {plan.subjects.find(({ id }) => id === subjectId)?.name}
               {why && ` · ${why}`}
             </span>
@@ -103,14 +114,14 @@ interface FoldProps {
 
 function Fold({ title, isOpen, onToggle, children }: FoldProps) {
   return (
-    <section className={isOpen ? 'fold is-open' : 'fold'} aria-label={title}>
+    <section className={clsx(styles.fold, isOpen && fixesStyles.isOpen)} aria-label={title}>
       <h2>
         <button type="button" aria-expanded={isOpen} onClick={onToggle}>
           {title}
           <span aria-hidden="true">{isOpen ? '−' : '+'}</span>
         </button>
       </h2>
-      {isOpen && <div className="fold-body">{children}</div>}
+      {isOpen && <div className={styles.foldBody}>{children}</div>}
     </section>
   );
 }

@@ -8,6 +8,7 @@ import { useSize } from '../../shared/useSize';
 import { indexOfStop } from './sweep';
 import { BlurLane, KeepLane, LightLane, Ticks } from './SurfaceLanes';
 import { FOOT, HEAD, surfaceLayout, type SurfaceLayout } from './surfaceLayout';
+import styles from './StopSurface.module.css';
 
 export interface SurfaceProps {
   readonly plan: ShotPlan;
@@ -26,7 +27,7 @@ const LEAST = { width: 320, height: 260 };
 export function StopSurface(props: SurfaceProps) {
   const { ref, size } = useSize();
   return (
-    <div className="stop-surface" ref={ref}>
+    <div className={styles.stopSurface} ref={ref}>
       {size && size.width >= LEAST.width && size.height >= LEAST.height && props.figures.length > 0 && (
         <Surface {...props} {...size} />
       )}
@@ -69,12 +70,12 @@ function Surface({
     >
       <defs>
         <pattern id="stop-lost" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <line x1="0" y1="0" x2="0" y2="7" />
+          <line x1="0" y1="0" x2="0" y2="7" stroke="var(--error)" strokeWidth="2" />
         </pattern>
       </defs>
       <KeepLane layout={layout} plan={plan} />
       <g
-        className="stop-columns"
+        className={styles.stopColumns}
         onClick={(event) => onStop(layout.nearest(event.nativeEvent.offsetX), newGesture('stop'))}
         role="presentation"
       >
@@ -92,14 +93,14 @@ function Surface({
       )}
       <Ticks layout={layout} stops={stops} now={now} height={height} />
       {wide?.keeps && (
-        <g className="stop-answer" transform={`translate(${layout.x(wide.keeps.stop)},0)`}>
+        <g className={styles.stopAnswer} transform={`translate(${layout.x(wide.keeps.stop)},0)`}>
           <line y1={keep.top} y2={height - FOOT} />
           <path d={`M-6,${keep.top - 2}h12l-6,8z`} />
         </g>
       )}
       <g
         {...drag}
-        className="stop-handle"
+        className={styles.stopHandle}
         transform={`translate(${xs[now]!},0)`}
         role="slider"
         tabIndex={0}

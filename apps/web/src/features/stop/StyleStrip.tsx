@@ -8,6 +8,8 @@ import { drawScene } from '../viewfinder/drawScene';
 import { sceneAt } from '../viewfinder/scene';
 import { stripStops } from './stripStops';
 import { indexOfStop, type Sweep } from './sweep';
+import styles from './StyleStrip.module.css';
+import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -32,14 +34,14 @@ export function StyleStrip({ plan, sweep, rates, keeps, onStop }: Props) {
   const judged = useJudged(sweep, shown);
   const now = indexOfStop(sweep.stops, plan.optics.stop);
   return (
-    <ul className="style-strip" aria-label="The picture at five stops">
+    <ul className={styles.styleStrip} aria-label="The picture at five stops">
       {shown.map((index, place) => (
         <li key={sweep.stops[index]}>
           <button type="button" aria-pressed={index === now} onClick={() => onStop(sweep.stops[index]!)}>
             <StopPicture judged={judged?.[place] ?? null} stop={formatStop(sweep.stops[index]!, plan.optics.lens.stopScale)} />
-            <span className="strip-words">
-              <strong className="figure">{formatStop(sweep.stops[index]!, plan.optics.lens.stopScale)}</strong>
-              <span className="haze">{rates[index] ? `${of100(rates[index].keepRate)} kept` : ''}</span>
+            <span className={styles.stripWords}>
+              <strong className={textStyles.figure}>{formatStop(sweep.stops[index]!, plan.optics.lens.stopScale)}</strong>
+              <span className={textStyles.muted}>{rates[index] ? `${of100(rates[index].keepRate)} kept` : ''}</span>
             </span>
           </button>
         </li>
@@ -81,10 +83,10 @@ function StopPicture({ judged, stop }: { readonly judged: StopFrame | null; read
     const draw = () => {
       const { plan, verdict } = judged;
       const frame = Math.min(frameAtOrAfter(timeS, verdict.captureFps), verdict.frameCount - 1);
-      const { shoal, currents, edge } = PALETTES[light];
+      const { raised, subjects, border } = PALETTES[light];
       const scene = sceneAt(plan, verdict, frame, PICTURE_PX);
       if (canvas.current!.height !== scene.height) canvas.current!.height = scene.height;
-      drawScene(context, scene, shoal, [...currents, edge]);
+      drawScene(context, scene, raised, [...subjects, border]);
     };
     // while playing, five pictures per frame are too many: draw them in idle time
     const whenIdle = (deadline: IdleDeadline) => {

@@ -1,38 +1,41 @@
 import { formatStops, type ShotPlan, type StopFigures } from '@still-heron/core';
 import { of100 } from '@still-heron/wording';
+import clsx from 'clsx';
 import { type BlurDisc, FOOT, type SurfaceLayout } from './surfaceLayout';
+import styles from './SurfaceLanes.module.css';
+import textStyles from '../../ui/text.module.css';
 
 /** Keep rate by stop, with the target line; the lost share lies above the curve. */
 export function KeepLane({ layout, plan }: { readonly layout: SurfaceLayout; readonly plan: ShotPlan }) {
   const { keep, left, right, y } = layout;
   const wantedY = y(plan.goals.targetKeepRate);
   return (
-    <g className="keep-lane">
-      <path d={layout.lostArea} className="stop-lost" />
-      <path d={layout.keptArea} className="stop-kept" />
+    <g>
+      <path d={layout.lostArea} fill="url(#stop-lost)" className={styles.stopLost} />
+      <path d={layout.keptArea} className={styles.stopKept} />
       {layout.diffractedFromX !== null && (
         <rect
           x={layout.diffractedFromX}
           width={Math.max(right - layout.diffractedFromX, 0)}
           y={keep.top}
           height={keep.height}
-          className="stop-diffracted"
+          className={styles.stopDiffracted}
         />
       )}
-      <path d={layout.sharpLine} className="stop-sharp" />
-      <path d={layout.keptLine} className="stop-line" />
+      <path d={layout.sharpLine} className={styles.stopSharp} />
+      <path d={layout.keptLine} className={styles.stopLine} />
       {[0, 0.5, 1].map((share) => (
-        <text key={share} x={left - 8} y={y(share) + 5} textAnchor="end" className="lane-name">
+        <text key={share} x={left - 8} y={y(share) + 5} textAnchor="end" className={styles.laneName}>
           {share === 0 ? 'none' : share === 1 ? 'all takes' : 'half'}
         </text>
       ))}
       {layout.diffractedFromX !== null && layout.diffractedFromX > left + DIFFRACTION_WORD && (
-        <text x={layout.diffractedFromX - 8} y={keep.top + keep.height - 8} textAnchor="end" className="chart-label">
+        <text x={layout.diffractedFromX - 8} y={keep.top + keep.height - 8} textAnchor="end" className={textStyles.chartLabel}>
           diffraction softens →
         </text>
       )}
-      <line x1={left} x2={right} y1={wantedY} y2={wantedY} className="stop-wanted" />
-      <text x={right - 4} y={wantedY + 18} textAnchor="end" className="stop-wanted-word">
+      <line x1={left} x2={right} y1={wantedY} y2={wantedY} className={styles.stopWanted} />
+      <text x={right - 4} y={wantedY + 18} textAnchor="end" className={styles.stopWantedWord}>
         {of100(plan.goals.targetKeepRate)} goal
       </text>
     </g>
@@ -55,19 +58,24 @@ export function LightLane({ layout, figures }: LightProps) {
   const every = labelEvery(xs, 46);
   const isMetered = figures.every(({ brighterStops }) => brighterStops !== null);
   return (
-    <g className="light-lane">
-      <text x={left - 8} y={middle + 5} textAnchor="end" className="lane-name">
+    <g>
+      <text x={left - 8} y={middle + 5} textAnchor="end" className={styles.laneName}>
         light
       </text>
       {isMetered ? (
         <>
-          <line x1={left} x2={right} y1={middle} y2={middle} className="light-even" />
+          <line x1={left} x2={right} y1={middle} y2={middle} className={styles.lightEven} />
           {figures.map(({ stop, brighterStops }, k) => (
             <g key={stop}>
               <title>{lightTitle(brighterStops!)}</title>
-              <line x1={xs[k]} x2={xs[k]} y1={middle} y2={lightY(brighterStops!)} className="light-bar" />
+              <line x1={xs[k]} x2={xs[k]} y1={middle} y2={lightY(brighterStops!)} className={styles.lightBar} />
               {k % every === 0 && (
-                <text x={xs[k]} y={brighterStops! > EVEN ? middle + 16 : middle - 6} textAnchor="middle" className="blur-figure">
+                <text
+                  x={xs[k]}
+                  y={brighterStops! > EVEN ? middle + 16 : middle - 6}
+                  textAnchor="middle"
+                  className={styles.blurFigure}
+                >
                   {lightFigure(brighterStops!)}
                 </text>
               )}
@@ -75,7 +83,7 @@ export function LightLane({ layout, figures }: LightProps) {
           ))}
         </>
       ) : (
-        <text x={left + 8} y={light.top + light.height / 2 + 5} className="chart-label">
+        <text x={left + 8} y={light.top + light.height / 2 + 5} className={textStyles.chartLabel}>
           not metered: type the metered stop under Light
         </text>
       )}
@@ -117,17 +125,17 @@ export function BlurLane({ name, top, discs, layout: { left, xs } }: BlurProps) 
   const middle = top + 27;
   const every = labelEvery(xs, 46);
   return (
-    <g className="blur-lane">
-      <text x={left - 8} y={middle + 5} textAnchor="end" className="lane-name">
+    <g>
+      <text x={left - 8} y={middle + 5} textAnchor="end" className={styles.laneName}>
         {name.length > MAX_NAME_LETTERS ? `${name.slice(0, MAX_NAME_LETTERS - 1)}…` : name}
         <title>{`Blur of ${name}, in percent of the picture’s width`}</title>
       </text>
       {discs.map(({ x, diameter, percent, isCut }, k) => (
         <g key={x} transform={`translate(${x},${middle})`}>
           <title>{`${percent.toFixed(2)} % of the picture’s width${isCut ? ', larger than drawn' : ''}`}</title>
-          <circle r={Math.max(diameter / 2, 0.6)} className={isCut ? 'blur-disc is-cut' : 'blur-disc'} />
+          <circle r={Math.max(diameter / 2, 0.6)} className={clsx(styles.blurDisc, isCut && styles.isCut)} />
           {k % every === 0 && (
-            <text y={26} textAnchor="middle" className="blur-figure">
+            <text y={26} textAnchor="middle" className={styles.blurFigure}>
               {percent < 10 ? percent.toFixed(1) : percent.toFixed(0)}
             </text>
           )}
@@ -151,12 +159,12 @@ export function Ticks({
 }) {
   const every = labelEvery(xs, 34);
   return (
-    <g className="stop-ticks">
-      <text x={left - 8} y={height - 9} textAnchor="end" className="lane-name">
+    <g data-testid="stop-ticks" className={styles.stopTicks}>
+      <text x={left - 8} y={height - 9} textAnchor="end" className={styles.laneName}>
         stop
       </text>
       {stops.map((stop, k) => (
-        <g key={stop} transform={`translate(${xs[k]!},${height - FOOT})`} className={k === now ? 'is-now' : undefined}>
+        <g key={stop} transform={`translate(${xs[k]!},${height - FOOT})`} className={clsx(k === now && styles.isNow)}>
           <line y1={0} y2={5} />
           {(k % every === 0 || k === now) && !(k !== now && Math.abs(k - now) < every) && (
             <text y={21} textAnchor="middle">

@@ -4,10 +4,10 @@ import { stripStops } from './stripStops';
 import { surfaceLayout } from './surfaceLayout';
 import { stopRatesOf, indexOfStop, sweepOf } from './sweep';
 
-describe('what is drawn anew', () => {
+describe('what is simulated again', () => {
   const sweep = sweepOf(TWO_PEOPLE, null);
 
-  test('turning the stop, metering, or another wish draws nothing anew; anything takes depend on does', () => {
+  test('a turned stop, metering or a goal changes no simulation; anything that trials depend on does', () => {
     for (const same of [
       setStop(TWO_PEOPLE, 8),
       setGoals(TWO_PEOPLE, { isOneChance: true }),

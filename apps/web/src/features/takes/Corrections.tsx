@@ -2,7 +2,10 @@ import type { Correction, ShotPlan, UnitSystem } from '@still-heron/core';
 import { correctionText } from '@still-heron/wording';
 import { useEdit } from '../shot/useEdit';
 import { useKeys } from '../../shared/keys/useKeys';
-import './takes.css';
+import { Button } from '../../ui/Button';
+import { Key } from '../../ui/Key';
+import textStyles from '../../ui/text.module.css';
+import styles from './Corrections.module.css';
 
 interface Props {
   readonly corrections: readonly Correction[];
@@ -21,15 +24,15 @@ export function Corrections({ corrections, plan, units }: Props) {
   return (
     <section>
       <h2>For the next take</h2>
-      {corrections.length === 0 && <p className="haze">Nothing to change.</p>}
-      <ul className="corrections">
+      {corrections.length === 0 && <p className={textStyles.muted}>Nothing to change.</p>}
+      <ul className={styles.corrections}>
         {corrections.map((correction) => (
           <li key={correction.pullId}>
             <span>{correctionText(correction, plan, units)}</span>
             {correction.plan && (
-              <button type="button" className="quiet" onClick={() => take(correction)}>
-                Apply {correction === first && <kbd className="key">X</kbd>}
-              </button>
+              <Button look="quiet" onClick={() => take(correction)}>
+                Apply {correction === first && <Key>X</Key>}
+              </Button>
             )}
           </li>
         ))}

@@ -16,6 +16,8 @@ import { useState } from 'react';
 import { useEdit } from '../shot/useEdit';
 import { NumberField } from '../../ui/fields/NumberField';
 import { TakesExchange } from './TakesExchange';
+import textStyles from '../../ui/text.module.css';
+import styles from './EditorialPanel.module.css';
 
 interface Props {
   readonly productionId: string;
@@ -44,13 +46,18 @@ export function EditorialPanel({ productionId, shot, takes }: Props) {
       <TakesExchange productionId={productionId} shot={shot} wish={{ fastest, wantedScreenS: wantedS }} />
       <section>
         <h2>Best spans</h2>
-        {spans.length === 0 && <p className="haze">Nothing usable yet.</p>}
-        <ol className="best-spans">
+        {spans.length === 0 && <p className={textStyles.muted}>Nothing usable yet.</p>}
+        <ol className={styles.bestSpans}>
           {spans.map((span) => (
             <li key={`${span.number} ${span.fromS}`}>
               <strong>take {span.number}</strong>{' '}
-              <span className="figure">{spanWords(span, takes.find(({ number }) => number === span.number)!.take)}</span>
-              <span className="haze"> {screenTimeS(span.lengthS, captureFps, deliveryFps).toFixed(1)} s on screen</span>
+              <span className={textStyles.figure}>
+                {spanWords(span, takes.find(({ number }) => number === span.number)!.take)}
+              </span>
+              <span className={textStyles.muted}>
+                {' '}
+                {screenTimeS(span.lengthS, captureFps, deliveryFps).toFixed(1)} s on screen
+              </span>
             </li>
           ))}
         </ol>
@@ -88,7 +95,10 @@ export function EditorialPanel({ productionId, shot, takes }: Props) {
             Take {best.number} retimed: <strong>{retimed.screenTimeS.toFixed(1)} s</strong> on screen, of which{' '}
             {retimed.softScreenS.toFixed(1)} s are soft.
             {retimed.missingS > 0 && (
-              <span className="tone-soft"> {retimed.missingS.toFixed(1)} s are missing: played slower, frames would repeat.</span>
+              <span className={textStyles.toneSoft}>
+                {' '}
+                {retimed.missingS.toFixed(1)} s are missing: played slower, frames would repeat.
+              </span>
             )}
           </p>
         )}

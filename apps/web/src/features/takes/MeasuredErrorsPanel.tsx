@@ -9,6 +9,9 @@ import {
 } from '@still-heron/core';
 import { useMemo } from 'react';
 import { useEdit } from '../shot/useEdit';
+import { Button } from '../../ui/Button';
+import styles from './MeasuredErrorsPanel.module.css';
+import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -29,21 +32,21 @@ export function MeasuredErrorsPanel({ plan, takes }: Props) {
   return (
     <section>
       <h2>Errors measured in takes</h2>
-      <ul className="fit-lines">
+      <ul className={styles.fitLines}>
         {lines.map((line) => (
           <li key={line}>{line}</li>
         ))}
       </ul>
       {isTaken ? (
-        <p className="haze">The plan uses them.</p>
+        <p className={textStyles.muted}>The plan uses them.</p>
       ) : (
-        <button
-          type="button"
-          className="quiet fit-take"
+        <Button
+          look="quiet"
+          className={styles.fitTake}
           onClick={() => edit('use the measured errors', (now) => withMeasuredErrors(now, fit))}
         >
           Use them in the plan
-        </button>
+        </Button>
       )}
     </section>
   );

@@ -12,9 +12,11 @@ import {
 import { pullTargetText } from '@still-heron/wording';
 import { scaleLinear } from 'd3-scale';
 import { useMemo } from 'react';
+import clsx from 'clsx';
 import { useSize } from '../../shared/useSize';
 import { trackChartLayout, trackPath } from '../../charts/trackChartLayout';
-import './takeChart.css';
+import trackStyles from '../../charts/track.module.css';
+import styles from './TakeChart.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -31,7 +33,7 @@ const STRIP = 14;
 export function TakeChart({ plan, verdict, take, pace, units }: Props) {
   const { ref, size } = useSize();
   return (
-    <div className="take-chart" ref={ref} style={{ height: HEIGHT }}>
+    <div className={styles.takeChart} ref={ref} style={{ height: HEIGHT }}>
       {size && size.width > 0 && <Drawn plan={plan} verdict={verdict} take={take} pace={pace} units={units} width={size.width} />}
     </div>
   );
@@ -62,24 +64,24 @@ function Drawn({
   const x = scaleLinear([0, plan.durationS], [0, width]);
   return (
     <svg width={width} height={HEIGHT} role="img" aria-label="Plan and take over time">
-      <path className="roll-band" d={layout.band} />
+      <path className={trackStyles.rollBand} d={layout.band} />
       {take.focusChecks.map(({ fromS, toS }) => (
         <rect
           key={fromS}
-          className="take-wobble"
+          className={styles.takeFocusCheck}
           x={x(clock.planSAt(fromS))}
           width={Math.max(1, x(clock.planSAt(toS)) - x(clock.planSAt(fromS)))}
           height={HEIGHT - STRIP}
         />
       ))}
-      <path className="roll-line is-plan" d={layout.line} />
-      <path className="take-track" d={path} />
+      <path className={clsx(trackStyles.rollLine, trackStyles.isPlan)} d={layout.line} />
+      <path data-testid="take-track" className={styles.takeTrack} d={path} />
       {verdict.pulls.map(({ pullId, hit }) => {
         const { startS } = plan.focusTrack.pulls.find(({ id }) => id === pullId)!;
         return (
           <g key={pullId} transform={`translate(${x(startS)} 0)`}>
-            <line className="roll-move" y1={8} y2={HEIGHT - STRIP - 22} />
-            <text className={hit === 'hit' ? 'take-move' : 'take-move is-fault'} x={6} y={18}>
+            <line className={trackStyles.rollMove} y1={8} y2={HEIGHT - STRIP - 22} />
+            <text className={clsx(styles.takeMove, !(hit === 'hit') && styles.isFault)} x={6} y={18}>
               {pullTargetText(pullId, plan, units)}
             </text>
           </g>
@@ -88,15 +90,15 @@ function Drawn({
       {layout.seconds
         .filter((second) => second % Math.ceil(40 / pxPerS) === 0)
         .map((second) => (
-          <text key={second} className="roll-second" x={x(second)} y={HEIGHT - STRIP - 6}>
+          <text key={second} className={trackStyles.rollSecond} x={x(second)} y={HEIGHT - STRIP - 6}>
             {second}
           </text>
         ))}
-      <rect className="take-unusable" x={0} y={HEIGHT - STRIP} width={width} height={STRIP - 4} />
+      <rect className={styles.takeUnusable} x={0} y={HEIGHT - STRIP} width={width} height={STRIP - 4} />
       {verdict.usable.map(({ fromS, toS }) => (
         <rect
           key={fromS}
-          className="take-usable"
+          className={styles.takeUsable}
           x={x(fromS)}
           y={HEIGHT - STRIP}
           width={Math.max(1, x(toS) - x(fromS))}

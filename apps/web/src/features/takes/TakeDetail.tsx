@@ -17,6 +17,9 @@ import { useSaveTakeMutation, useTakeQuery } from '../../shared/api/takesApi';
 import { askForFile, parseCsv } from '../../shared/files/csv';
 import { ProblemList } from '../../ui/ProblemList';
 import { TakeChart } from './TakeChart';
+import { Button } from '../../ui/Button';
+import styles from './TakeDetail.module.css';
+import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly shotId: string;
@@ -57,18 +60,18 @@ export function TakeDetail({ shotId, plan, units, row }: Props) {
   const verdict = useMemo(() => take && verdictOf(then, take), [then, take]);
   if (!take) return null;
   return (
-    <div className="take-detail">
+    <div data-testid="take-detail" className={styles.takeDetail}>
       {verdict ? (
         <>
-          <p className={verdict.isKept ? 'tone-sharp' : 'tone-soft'}>{takeVerdictText(verdict, then, units)}</p>
+          <p className={verdict.isKept ? textStyles.toneSharp : textStyles.toneSoft}>{takeVerdictText(verdict, then, units)}</p>
           <TakeChart plan={then} verdict={verdict} take={take} units={units} />
         </>
       ) : (
-        <p className="haze">
+        <p className={textStyles.muted}>
           The ring was not recorded in this take.{' '}
-          <button type="button" className="quiet" onClick={() => void readTrack()}>
+          <Button look="quiet" onClick={() => void readTrack()}>
             Import lens data …
-          </button>
+          </Button>
         </p>
       )}
       {problems && <ProblemList title="The file was not read" problems={problems} onClose={() => setProblems(null)} />}

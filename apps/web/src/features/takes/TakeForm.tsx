@@ -2,13 +2,17 @@ import { type MarkHit, type ShotPlan, TAKE_LIMITS, type UnitSystem } from '@stil
 import { FOCUS_GRADE_WORDS, HIT_WORDS, PERFORMANCE_WORDS, pullTargetText } from '@still-heron/wording';
 import { Checkbox } from 'antd';
 import { useState } from 'react';
+import clsx from 'clsx';
 import { useKeys } from '../../shared/keys/useKeys';
 import { TextField } from '../../ui/fields/TextField';
 import { choicesOf } from '../../ui/fields/choicesOf';
 import { WordChoice } from '../../ui/fields/WordChoice';
 import { type Draft, withHit } from './draft';
 import { TakeMore } from './TakeMore';
-import './takes.css';
+import { Button } from '../../ui/Button';
+import { Key } from '../../ui/Key';
+import styles from './TakeForm.module.css';
+import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly draft: Draft;
@@ -48,13 +52,13 @@ export function TakeForm({ draft, plan, units, number, pullIds, isLogging, onCha
   });
   useKeys('k', () => onChange({ ...draft, isCircled: !draft.isCircled }));
   return (
-    <section className="take-form" aria-label={`Take ${number}`}>
-      <h2 className="take-number">
-        Take <span className="figure">{number}</span>
+    <section className={styles.takeForm} aria-label={`Take ${number}`}>
+      <h2 className={styles.takeNumber}>
+        Take <span className={textStyles.figure}>{number}</span>
       </h2>
-      <div className="take-said">
+      <div className={styles.takeSaid}>
         {pullIds.map((id, index) => (
-          <div key={id} className={index === at ? 'take-line is-next' : 'take-line'}>
+          <div key={id} className={clsx(styles.takeLine, index === at && styles.isNext)}>
             <span>
               at <strong>{pullTargetText(id, plan, units)}</strong>
             </span>
@@ -66,7 +70,7 @@ export function TakeForm({ draft, plan, units, number, pullIds, isLogging, onCha
             />
           </div>
         ))}
-        <div className="take-line">
+        <div className={styles.takeLine}>
           <span>focus</span>
           <WordChoice
             label="Focus"
@@ -75,7 +79,7 @@ export function TakeForm({ draft, plan, units, number, pullIds, isLogging, onCha
             onChoose={(focus) => onChange({ ...draft, focus })}
           />
         </div>
-        <div className="take-line">
+        <div className={styles.takeLine}>
           <span>performance</span>
           <WordChoice
             label="Performance"
@@ -84,9 +88,9 @@ export function TakeForm({ draft, plan, units, number, pullIds, isLogging, onCha
             onChoose={(performance) => onChange({ ...draft, performance })}
           />
         </div>
-        <div className="take-line">
+        <div className={styles.takeLine}>
           <Checkbox checked={draft.isCircled} onChange={({ target }) => onChange({ ...draft, isCircled: target.checked })}>
-            circled <kbd className="key">K</kbd>
+            circled <Key>K</Key>
           </Checkbox>
           <TextField
             label={draft.isCircled && draft.focus !== 'sharp' ? 'why it is kept although soft' : 'note'}
@@ -97,9 +101,9 @@ export function TakeForm({ draft, plan, units, number, pullIds, isLogging, onCha
         </div>
         <TakeMore draft={draft} plan={plan} units={units} onChange={onChange} />
       </div>
-      <button type="button" className="main-action take-log" disabled={isLogging} onClick={onLog}>
-        Log take {number} <kbd className="key key-on-lantern">T</kbd>
-      </button>
+      <Button look="main" className={styles.takeLog} disabled={isLogging} onClick={onLog}>
+        Log take {number} <Key isOnAccent>T</Key>
+      </Button>
     </section>
   );
 }

@@ -1,12 +1,15 @@
 import type { TakeRowView } from '@still-heron/contract';
-import { formatStop, isUsable, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { formatStop, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { METHOD_WORDS, faultText } from '@still-heron/wording';
 import { App } from 'antd';
 import { useState } from 'react';
+import clsx from 'clsx';
 import { problemOf } from '../../shared/api/api';
 import { useLazyTakeQuery, useRemoveTakeMutation, useSaveTakeMutation } from '../../shared/api/takesApi';
 import { TakeDetail } from './TakeDetail';
-import './takes.css';
+import { Button } from '../../ui/Button';
+import textStyles from '../../ui/text.module.css';
+import styles from './TakeList.module.css';
 
 interface Props {
   readonly shotId: string;
@@ -36,24 +39,33 @@ export function TakeList({ shotId, plan, takes, units }: Props) {
       : await save({ shotId, id, version, take: { track: null, ...take, ...whole?.data?.take, isCircled: !take.isCircled } });
     say(`Take ${number} was not changed`, saved.error);
   }
-  if (takes.length === 0) return <p className="haze takes-none">Roll, check and log: a good take is one press.</p>;
+  if (takes.length === 0)
+    return <p className={clsx(textStyles.muted, styles.takesNone)}>Roll, check and log: a good take is one press.</p>;
   return (
-    <ol className="take-list" aria-label="Takes, the latest first">
+    <ol className={styles.takeList} aria-label="Takes, the latest first">
       {[...takes].reverse().map((row) => {
         const { id, number, version, rolledAt, take } = row;
         return (
-          <li key={id} className={isUsable(take) ? 'is-usable' : undefined}>
+          <li key={id}>
             <button
               type="button"
-              className={take.isCircled ? 'take-circle is-circled' : 'take-circle'}
+              className={clsx(styles.takeCircle, take.isCircled && styles.isCircled)}
               aria-pressed={take.isCircled}
               aria-label={`Circle take ${number}`}
               onClick={() => void circle(row)}
             >
               {number}
             </button>
-            <span className="take-grades">
-              <strong className={take.focus === 'sharp' ? 'tone-sharp' : take.focus === 'soft' ? 'tone-soft' : 'tone-edge'}>
+            <span>
+              <strong
+                className={
+                  take.focus === 'sharp'
+                    ? textStyles.toneSharp
+                    : take.focus === 'soft'
+                      ? textStyles.toneSoft
+                      : textStyles.toneEdge
+                }
+              >
                 {take.focus ?? 'not checked'}
               </strong>
               {take.performance && `, ${take.performance}`}
@@ -61,31 +73,29 @@ export function TakeList({ shotId, plan, takes, units }: Props) {
             <span>
               {take.isCutShort && 'cut short: '}
               {faultText(take.hits, plan, units) || (take.hits.length === 0 ? 'marks not scored' : 'every mark hit')}
-              {take.note && <span className="haze"> · {take.note}</span>}
+              {take.note && <span className={textStyles.muted}> · {take.note}</span>}
             </span>
-            <span className="haze">
+            <span className={textStyles.muted}>
               {formatStop(take.gear.stop, plan.optics.lens.stopScale)} · {METHOD_WORDS[take.gear.method].short} ·{' '}
               {CLOCK.format(new Date(rolledAt))}
             </span>
-            <button
-              type="button"
-              className="quiet"
+            <Button
+              look="quiet"
               aria-expanded={openId === id}
               aria-label={`Check take ${number}`}
               onClick={() => setOpenId(openId === id ? null : id)}
             >
               Check
-            </button>
-            <button
-              type="button"
-              className="quiet"
+            </Button>
+            <Button
+              look="quiet"
               aria-label={`Delete take ${number}`}
               onClick={() =>
                 void remove({ shotId, id, version }).then(({ error }) => say(`Take ${number} was not deleted`, error))
               }
             >
               Delete
-            </button>
+            </Button>
             {openId === id && <TakeDetail shotId={shotId} plan={plan} units={units} row={row} />}
           </li>
         );

@@ -5,6 +5,7 @@ import { GapField } from '../../ui/fields/GapField';
 import { NumberField } from '../../ui/fields/NumberField';
 import { TextField } from '../../ui/fields/TextField';
 import type { Draft } from './draft';
+import styles from './TakeMore.module.css';
 
 interface Props {
   readonly draft: Draft;
@@ -17,9 +18,9 @@ interface Props {
 export function TakeMore({ draft, plan, units, onChange }: Props) {
   const { missedMm, checkedOn, checkMagnification, repairs } = draft;
   return (
-    <details className="take-more">
+    <details className={styles.takeMore}>
       <summary>Missed marks, focus check on a display, repairs</summary>
-      <div className="take-more-fields">
+      <div className={styles.takeMoreFields}>
         {plan.marks.map(({ id, letter }) => (
           <GapField
             key={id}
@@ -45,7 +46,7 @@ export function TakeMore({ draft, plan, units, onChange }: Props) {
           onChange={(value) => onChange({ ...draft, checkMagnification: value })}
         />
       </div>
-      <div className="take-repairs">
+      <div className={styles.takeRepairs}>
         {REPAIRS.map((repair) => (
           <Checkbox
             key={repair}

@@ -8,7 +8,8 @@ import { askForFile, saveFile } from '../../shared/files/csv';
 import { useUnits } from '../../shared/useUnits';
 import { ProblemList } from '../../ui/ProblemList';
 import { readTakesFile, type RetimeWish, takesFile, type TakesFile } from './exchangeTakes';
-import './takes.css';
+import { Button } from '../../ui/Button';
+import styles from './TakesExchange.module.css';
 
 interface Props {
   readonly productionId: string;
@@ -69,22 +70,22 @@ export function TakesExchange({ productionId, shot, wish }: Props) {
   return (
     <section>
       <h2>For the editor</h2>
-      <div className="takes-files">
+      <div className={styles.takesFiles}>
         <a
-          className="takes-report"
+          className={styles.takesReport}
           href={`/api/productions/${productionId}/takes/report.pdf?units=${units}${shot ? `&shot=${shot.id}` : ''}`}
           download={`${name} takes.pdf`}
         >
           Report, PDF
         </a>
         {FILES.map((file) => (
-          <button key={file.kind} type="button" className="quiet" title={file.inFull} onClick={() => void save(file)}>
+          <Button key={file.kind} look="quiet" title={file.inFull} onClick={() => void save(file)}>
             {file.word}
-          </button>
+          </Button>
         ))}
-        <button type="button" className="quiet" onClick={() => void read()}>
+        <Button look="quiet" onClick={() => void read()}>
           Import takes …
-        </button>
+        </Button>
       </div>
       {problems && <ProblemList title="The file was not read" problems={problems} onClose={() => setProblems(null)} />}
     </section>

@@ -3,6 +3,7 @@ import { isUsable, newTake, type ShotPlan } from '@still-heron/core';
 import { App } from 'antd';
 import { useState } from 'react';
 import { useParams } from 'react-router';
+import clsx from 'clsx';
 import { problemOf } from '../../shared/api/api';
 import { useLogTakeMutation, useTakesQuery } from '../../shared/api/takesApi';
 import { Unreachable } from '../../ui/Unreachable';
@@ -20,7 +21,9 @@ import { MeasuredErrorsPanel } from './MeasuredErrorsPanel';
 import { TakeForm } from './TakeForm';
 import { TakeList } from './TakeList';
 import { useAdvice } from './useAdvice';
-import './takes.css';
+import layoutStyles from '../../ui/layout.module.css';
+import styles from './TakesPage.module.css';
+import textStyles from '../../ui/text.module.css';
 
 /** Takes step: log each take, corrections, and whether to go again. */
 export function TakesPage() {
@@ -63,10 +66,10 @@ function Log({ shotId, plan, takes }: Props) {
   useKeys('t', () => void log());
 
   return (
-    <div className="step-page">
-      <div className="surface takes-surface">
-        <p className="sentence" role="status" data-testid="go-again">
-          <span className={tone === 'plain' ? undefined : `tone-${tone}`}>{text}</span>
+    <div className={layoutStyles.stepPage}>
+      <div className={clsx(layoutStyles.surface, styles.takesSurface)}>
+        <p className={layoutStyles.sentence} role="status" data-testid="go-again">
+          <span className={clsx(!(tone === 'plain') && textStyles[`tone-${tone}`])}>{text}</span>
         </p>
         <TakeForm
           draft={draft}
@@ -80,7 +83,7 @@ function Log({ shotId, plan, takes }: Props) {
         />
         <TakeList shotId={shotId} plan={plan} takes={takes} units={units} />
       </div>
-      <aside className="side" aria-label="What to change">
+      <aside data-testid="side" className={layoutStyles.side} aria-label="What to change">
         <Corrections corrections={next.corrections} plan={plan} units={units} />
         <EditorialPanel productionId={productionId} shot={{ id: shotId, slate, plan }} takes={takes} />
         <MeasuredErrorsPanel plan={plan} takes={takes} />
@@ -102,7 +105,7 @@ function Prediction({ takes }: { readonly takes: readonly TakeRowView[] }) {
         <strong>{foreseen.filter(isUsable).length}</strong> of {foreseen.length} usable;{' '}
         {expected.toFixed(foreseen.length < 10 ? 1 : 0)} were predicted.
       </p>
-      {foreseen.length < FEW && <p className="haze">Too few takes to compare yet.</p>}
+      {foreseen.length < FEW && <p className={textStyles.muted}>Too few takes to compare yet.</p>}
     </section>
   );
 }

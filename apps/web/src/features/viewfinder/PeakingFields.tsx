@@ -2,6 +2,8 @@ import { Slider } from 'antd';
 import { peakingSet } from '../../shared/preferences';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { WordChoice } from '../../ui/fields/WordChoice';
+import styles from './PeakingFields.module.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
 
 const DETAILS = [
   { value: '1', word: 'fine' },
@@ -14,9 +16,9 @@ export function PeakingFields() {
   const dispatch = useAppDispatch();
   const peaking = useAppSelector((state) => state.preferences.peaking);
   return (
-    <div className="outline-fields">
-      <label className="field">
-        <span className="field-label">strength</span>
+    <div className={styles.outlineFields}>
+      <label className={fieldStyles.field}>
+        <span className={fieldStyles.fieldLabel}>strength</span>
         <Slider
           min={0}
           max={1}
@@ -33,7 +35,7 @@ export function PeakingFields() {
         choices={DETAILS}
         onChoose={(detail) => dispatch(peakingSet({ ...peaking, detail: Number(detail) as 1 | 2 | 3 }))}
       />
-      <p className="field-hint">
+      <p className={fieldStyles.fieldHint}>
         Peaking marks contrast, not focus: a strong edge that is a little soft is outlined too, and a sharp flat area is not.
       </p>
     </div>

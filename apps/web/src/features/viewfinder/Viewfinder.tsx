@@ -8,7 +8,9 @@ import { Explain } from '../../ui/fields/Explain';
 import { drawScene } from './drawScene';
 import { peakingMask } from './peaking';
 import { sceneAt } from './scene';
-import './viewfinder.css';
+import { Button } from '../../ui/Button';
+import styles from './Viewfinder.module.css';
+import textStyles from '../../ui/text.module.css';
 
 // contains a slider that most users never open
 const PeakingFields = lazyPart(() => import('./PeakingFields').then(({ PeakingFields }) => PeakingFields));
@@ -46,13 +48,13 @@ export function Viewfinder({ plan, verdict }: Props) {
     const now = JSON.stringify([scene, light, peaking]);
     if (!context || drawn.current === now) return;
     drawn.current = now;
-    const { shoal, currents, edge, mist } = PALETTES[light];
-    drawScene(context, scene, shoal, [...currents, edge]);
-    if (peaking.isOn) drawPeaking(context, scene, peaking, light === 'dusk' ? mist : '#ffffff');
+    const { raised, subjects, border, text } = PALETTES[light];
+    drawScene(context, scene, raised, [...subjects, border]);
+    if (peaking.isOn) drawPeaking(context, scene, peaking, light === 'dusk' ? text : '#ffffff');
   });
   const name = plan.subjects.find(({ id }) => id === worst?.subjectId)?.name ?? '';
   return (
-    <figure className="viewfinder">
+    <figure className={styles.viewfinder}>
       <canvas
         ref={canvas}
         width={scene.width}
@@ -75,20 +77,19 @@ export function Viewfinder({ plan, verdict }: Props) {
             {`${name} ×${worst.circles.toFixed(1)}`}
           </Explain>
         ) : (
-          <span className="haze">nothing must be sharp now</span>
+          <span className={textStyles.muted}>nothing must be sharp now</span>
         )}
-        <span className="viewfinder-gap" />
-        <button type="button" className="quiet" aria-pressed={isMagnified} onClick={() => setIsMagnified(!isMagnified)}>
+        <span className={styles.viewfinderGap} />
+        <Button look="quiet" aria-pressed={isMagnified} onClick={() => setIsMagnified(!isMagnified)}>
           Magnify
-        </button>
-        <button
-          type="button"
-          className="quiet"
+        </Button>
+        <Button
+          look="quiet"
           aria-pressed={peaking.isOn}
           onClick={() => dispatch(peakingSet({ ...peaking, isOn: !peaking.isOn }))}
         >
           Peaking
-        </button>
+        </Button>
       </figcaption>
       {peaking.isOn && (
         <Suspense>
@@ -99,7 +100,7 @@ export function Viewfinder({ plan, verdict }: Props) {
   );
 }
 
-/** Of the subjects that must be sharp at a frame, the one with the largest blur; null if there is none. */
+/** Subject with the largest blur among those that must be sharp at a frame; null if there is none. */
 function worstAt(plan: ShotPlan, verdict: CompleteVerdict, frame: number): { subjectId: string; circles: number } | null {
   const timeS = frame / verdict.captureFps;
   const blurs = sharpBeatsAt(plan, timeS).flatMap(({ subjectId }) => {

@@ -23,7 +23,7 @@ export function drawScene(context: CanvasRenderingContext2D, scene: Scene, groun
   context.fillStyle = gradient;
   context.fillRect(0, 0, width, height);
   for (const figure of figures) {
-    const colour = rgbOf(colours[figure.current < 0 ? colours.length - 1 : figure.current % (colours.length - 1)]!);
+    const colour = rgbOf(colours[figure.subjectIndex < 0 ? colours.length - 1 : figure.subjectIndex % (colours.length - 1)]!);
     for (const [index, solverWorker] of layersOf(figure, colour).entries()) {
       const factor = figure.blurPx > 2 * HALF_SIZE_FROM_PX ? 4 : figure.blurPx > HALF_SIZE_FROM_PX ? 2 : 1;
       const size = { width: Math.ceil(width / factor), height: Math.ceil(height / factor) };

@@ -14,7 +14,7 @@ import {
 export interface SceneFigure {
   readonly id: string;
   /** Index of the subject, or -1 for a landmark */
-  readonly current: number;
+  readonly subjectIndex: number;
   readonly shape: 'person' | 'thing' | 'horizon' | 'landmark';
   /** Horizontal centre, and height of the point of focus */
   readonly x: number;
@@ -93,7 +93,7 @@ function wholeScene(plan: ShotPlan, verdict: CompleteVerdict, frame: number, wid
     const raisedMm = floor === null ? 0 : subject.heightMm - floor.lensHeightMm;
     return {
       id: subjectId,
-      current: plan.subjects.indexOf(subject),
+      subjectIndex: plan.subjects.indexOf(subject),
       shape: mm === Infinity ? 'horizon' : BODY_PART.test(subject.detail) ? 'person' : 'thing',
       x: sight ? across(sight.offAxisDeg) : ((index + 1) / (verdict.subjects.length + 1)) * width,
       y: height * EYE_LINE - raisedMm * scale,
@@ -116,7 +116,7 @@ function wholeScene(plan: ShotPlan, verdict: CompleteVerdict, frame: number, wid
     return [
       {
         id: landmark.id,
-        current: -1,
+        subjectIndex: -1,
         shape: 'landmark',
         x,
         y: height * EYE_LINE + floor!.lensHeightMm * scale,

@@ -62,7 +62,7 @@ describe('the scene', () => {
     expect(nearer!.scale).toBeGreaterThan(farther!.scale);
   });
 
-  test('magnified, whoever is asked for is in the middle, and everything is as many times as large', () => {
+  test('magnified, the chosen subject is in the middle, and everything is enlarged by the factor', () => {
     const verdict = judge(two);
     const [whole, magnified] = [
       sceneAt(two, verdict, 0, 268),
@@ -90,7 +90,7 @@ describe('the scene', () => {
 });
 
 describe('peaking', () => {
-  /** A bright square on a dark ground, its edges soft over so many pixels. */
+  /** A bright square on a dark ground, with edges that are soft over a number of pixels. */
   function square(contrast: number, softPx: number): Uint8ClampedArray {
     const size = 40;
     const pixels = new Uint8ClampedArray(4 * size * size);

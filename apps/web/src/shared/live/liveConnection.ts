@@ -15,7 +15,7 @@ export interface ConnectionState {
 export interface ConnectionEvents {
   /** A roll that started or continues elsewhere */
   roll(roll: RollView): void;
-  setOff(setOff: RollCueMessage): void;
+  cue(message: RollCueMessage): void;
   end(rollId: string): void;
   /** Ring angle of the device that turns it */
   wheel(ringDeg: number): void;
@@ -29,7 +29,7 @@ export interface LiveConnection {
   readonly state: () => ConnectionState;
   readonly subscribe: (listener: () => void) => () => void;
   tellRoll(roll: RollView): void;
-  tellSetOff(setOff: RollCueMessage): void;
+  tellCue(message: RollCueMessage): void;
   tellEnd(rollId: string): void;
   tellWheel(ringDeg: number): void;
   order(order: DeviceCommand): void;
@@ -65,7 +65,7 @@ export function openConnection(shotId: string, device: string, events: Connectio
   socket.on('disconnect', () => change({ isConnected: false, others: [] }));
   socket.on('devices', (others: string[]) => change({ others }));
   socket.on('roll', events.roll);
-  socket.on('set-off', events.setOff);
+  socket.on('cue', events.cue);
   socket.on('end', ({ rollId }: { rollId: string }) => events.end(rollId));
   socket.on('wheel', events.wheel);
   socket.on('device', events.device);
@@ -80,7 +80,7 @@ export function openConnection(shotId: string, device: string, events: Connectio
       return () => listeners.delete(listener);
     },
     tellRoll: (roll) => tell('roll', roll),
-    tellSetOff: (setOff) => tell('set-off', setOff),
+    tellCue: (message) => tell('cue', message),
     tellEnd: (rollId) => tell('end', { rollId }),
     tellWheel: (ringDeg) => socket.connected && socket.volatile.emit('wheel', { ringDeg }),
     order: (order) => tell('order', order),

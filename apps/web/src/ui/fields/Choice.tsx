@@ -1,5 +1,6 @@
 import { Select } from 'antd';
-import './fields.css';
+import fieldStyles from './fields.module.css';
+import textStyles from '../text.module.css';
 
 interface Props<T extends string> {
   readonly label: string;
@@ -14,8 +15,8 @@ interface Props<T extends string> {
 /** A drop-down choice. With `isSearched` it can be searched by typing, for long lists. */
 export function Choice<T extends string>({ label, value, choices, onPick, hint, isSearched = false, isBare = false }: Props<T>) {
   return (
-    <label className="field">
-      <span className={isBare ? 'unseen' : 'field-label'}>{label}</span>
+    <label className={fieldStyles.field}>
+      <span className={isBare ? textStyles.unseen : fieldStyles.fieldLabel}>{label}</span>
       <Select
         aria-label={label}
         value={value}
@@ -23,7 +24,7 @@ export function Choice<T extends string>({ label, value, choices, onPick, hint, 
         onChange={onPick}
         {...(isSearched ? { showSearch: { optionFilterProp: 'label' as const } } : {})}
       />
-      {hint && <span className="field-hint">{hint}</span>}
+      {hint && <span className={fieldStyles.fieldHint}>{hint}</span>}
     </label>
   );
 }

@@ -1,6 +1,6 @@
 import { type ReactNode, Suspense, useState } from 'react';
 import { lazyPart } from '../../shared/lazyPart';
-import './explain.css';
+import styles from './Explain.module.css';
 
 const Explanation = lazyPart(() => import('./Explanation').then(({ Explanation }) => Explanation));
 
@@ -18,7 +18,7 @@ export function Explain({ children, what, lines }: Props) {
   const figure = (
     <button
       type="button"
-      className="explained"
+      className={styles.explained}
       aria-label={`${what}: how it is computed`}
       onMouseEnter={() => setIsAsked(true)}
       onMouseLeave={() => setIsAsked(false)}
@@ -29,7 +29,7 @@ export function Explain({ children, what, lines }: Props) {
     </button>
   );
   return (
-    <span className="explain-anchor">
+    <span className={styles.explainAnchor}>
       {figure}
       {isRequired && (
         <Suspense fallback={null}>

@@ -1,4 +1,6 @@
 import { Popover } from 'antd';
+import styles from './Explanation.module.css';
+import textStyles from '../text.module.css';
 
 interface Props {
   readonly what: string;
@@ -11,17 +13,17 @@ export function Explanation({ what, lines }: Props) {
     <Popover
       open
       content={
-        <div className="explain-body">
+        <div className={styles.explainBody}>
           <strong>{what}</strong>
           {lines.map((line) => (
-            <p key={line} className="figure">
+            <p key={line} className={textStyles.figure}>
               {line}
             </p>
           ))}
         </div>
       }
     >
-      <span className="explain-spot" />
+      <span className={styles.explainSpot} />
     </Popover>
   );
 }

@@ -1,7 +1,9 @@
 import { type KeyboardEvent, type ReactNode, useId, useRef, useState } from 'react';
 import { type ProblemText, typeSentence } from '@still-heron/wording';
-import './fields.css';
+import clsx from 'clsx';
 import { newGesture } from '../../shared/gestures/newGesture';
+import fieldStyles from './fields.module.css';
+import textStyles from '../text.module.css';
 
 /** Result of reading a typed text: its value, or a problem with a remedy. */
 export type Reading<T> = { readonly value: T } | { readonly problem: ProblemText };
@@ -66,16 +68,16 @@ export function QuantityField<T>(props: QuantityFieldProps<T>) {
   }
 
   return (
-    <div className={`field field-${size}`}>
-      <label htmlFor={id} className={isBare ? 'unseen' : 'field-label'}>
+    <div className={clsx(fieldStyles.field, fieldStyles[`field-${size}`])}>
+      <label htmlFor={id} className={isBare ? textStyles.unseen : fieldStyles.fieldLabel}>
         {label}
       </label>
-      <span className="field-line">
+      <span className={fieldStyles.fieldLine}>
         <input
           id={id}
           data-testid={testId}
           data-draft={draft !== null || undefined}
-          className="field-input figure"
+          className={clsx(fieldStyles.fieldInput, textStyles.figure)}
           value={draft ?? print(value)}
           placeholder={placeholder}
           autoComplete="off"
@@ -90,14 +92,14 @@ export function QuantityField<T>(props: QuantityFieldProps<T>) {
           onBlur={(event) => draft !== null && take(event.target.value)}
           onKeyDown={onKeyDown}
         />
-        {unit && <span className="field-unit">{unit}</span>}
+        {unit && <span className={fieldStyles.fieldUnit}>{unit}</span>}
       </span>
       {problem ? (
-        <p id={`${id}-problem`} className="field-problem" role="alert">
+        <p id={`${id}-problem`} className={fieldStyles.fieldProblem} role="alert">
           {typeSentence(problem)}
         </p>
       ) : (
-        hint && <p className="field-hint">{hint}</p>
+        hint && <p className={fieldStyles.fieldHint}>{hint}</p>
       )}
     </div>
   );

@@ -1,5 +1,7 @@
 import { useId, useState } from 'react';
-import './fields.css';
+import clsx from 'clsx';
+import fieldStyles from './fields.module.css';
+import textStyles from '../text.module.css';
 
 interface Props {
   readonly label: string;
@@ -15,17 +17,7 @@ interface Props {
 }
 
 /** Text field. Enter or leaving the field applies it, Escape reverts it; a required field keeps its old text if emptied. */
-export function TextField({
-  label,
-  value,
-  onChange,
-  max,
-  isOptional = true,
-  placeholder,
-  isBare,
-  className = '',
-  testId,
-}: Props) {
+export function TextField({ label, value, onChange, max, isOptional = true, placeholder, isBare, className, testId }: Props) {
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const isLacking = draft !== null && !isOptional && draft.trim() === '';
@@ -37,15 +29,15 @@ export function TextField({
   }
 
   return (
-    <div className={`field ${className}`}>
-      <label htmlFor={id} className={isBare ? 'unseen' : 'field-label'}>
+    <div className={clsx(fieldStyles.field, className)}>
+      <label htmlFor={id} className={isBare ? textStyles.unseen : fieldStyles.fieldLabel}>
         {label}
       </label>
       <input
         id={id}
         data-testid={testId}
         data-draft={draft !== null || undefined}
-        className="field-input words"
+        className={clsx(fieldStyles.fieldInput, fieldStyles.words)}
         value={draft ?? value}
         maxLength={max}
         placeholder={placeholder}
@@ -61,7 +53,7 @@ export function TextField({
           }
         }}
       />
-      {isLacking && <p className="field-problem">A name is needed. Without one, the old name stays: “{value}”.</p>}
+      {isLacking && <p className={fieldStyles.fieldProblem}>A name is needed. Without one, the old name stays: “{value}”.</p>}
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import './fields.css';
+import fieldStyles from './fields.module.css';
 
 interface Props<T extends string> {
   readonly label: string;
@@ -11,7 +11,7 @@ interface Props<T extends string> {
 /** A choice between a few words side by side; the chosen one is highlighted and underlined. */
 export function WordChoice<T extends string>({ label, chosen, choices, onChoose }: Props<T>) {
   return (
-    <div className="choice" role="radiogroup" aria-label={label}>
+    <div className={fieldStyles.choice} role="radiogroup" aria-label={label}>
       {choices.map(({ value, word, inFull }) => (
         <button
           key={value}

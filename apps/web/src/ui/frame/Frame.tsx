@@ -5,7 +5,8 @@ import { KeysPanel } from './KeysPanel';
 import type { PageName } from '../../shared/keys/pageKeys';
 import { Rail } from './Rail';
 import { useAppDispatch } from '../../shared/store/hooks';
-import './frame.css';
+import styles from './Frame.module.css';
+import frameStyles from './frame.module.css';
 
 interface Props {
   readonly screen: PageName;
@@ -25,12 +26,12 @@ export function Frame({ screen, top, steps, children, hasShotUndo = false }: Pro
   useKeys('mod+z', (event) => unlessTyping(event, () => dispatch(ActionCreators.undo())), undoOptions);
   useKeys('mod+shift+z, mod+y', (event) => unlessTyping(event, () => dispatch(ActionCreators.redo())), undoOptions);
   return (
-    <div className="frame">
+    <div className={styles.frame}>
       <Rail areKeysShown={showsKeys} onKeys={() => setShowsKeys((shown) => !shown)} />
-      <header className="top-bar">{top}</header>
-      <div className="frame-body">
+      <header className={frameStyles.topBar}>{top}</header>
+      <div className={styles.frameBody}>
         {steps}
-        <main className="frame-main">{children}</main>
+        <main className={styles.frameMain}>{children}</main>
         {showsKeys && <KeysPanel screen={screen} onClose={() => setShowsKeys(false)} />}
       </div>
     </div>

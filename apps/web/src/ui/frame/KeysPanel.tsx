@@ -1,5 +1,8 @@
 import { useEffect, useRef } from 'react';
 import { PAGE_KEYS, type PageName } from '../../shared/keys/pageKeys';
+import { Button } from '../Button';
+import { Key } from '../Key';
+import frameStyles from './frame.module.css';
 
 interface Props {
   readonly screen: PageName;
@@ -11,21 +14,23 @@ export function KeysPanel({ screen, onClose }: Props) {
   const close = useRef<HTMLButtonElement>(null);
   useEffect(() => close.current?.focus(), []);
   return (
-    <aside className="keys-panel" aria-label="Keys of this screen" onKeyDown={(event) => event.key === 'Escape' && onClose()}>
+    <aside
+      className={frameStyles.keysPanel}
+      aria-label="Keys of this screen"
+      onKeyDown={(event) => event.key === 'Escape' && onClose()}
+    >
       <header>
         <h2>Keys</h2>
-        <button type="button" className="quiet" ref={close} onClick={onClose}>
+        <Button look="quiet" ref={close} onClick={onClose}>
           Hide
-        </button>
+        </Button>
       </header>
       <dl>
         {PAGE_KEYS[screen].map(({ keys, does }) => (
           <div key={does}>
             <dt>
               {keys.map((key, index) => (
-                <kbd className="key" key={index}>
-                  {key}
-                </kbd>
+                <Key key={index}>{key}</Key>
               ))}
             </dt>
             <dd>{does}</dd>

@@ -1,6 +1,7 @@
 import { WordChoice } from '../fields/WordChoice';
 import { lightChosen, unitsChosen } from '../../shared/preferences';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
+import styles from './PreferenceChoices.module.css';
 
 const UNITS = [
   { value: 'metric', word: 'm', inFull: 'metres' },
@@ -16,7 +17,7 @@ export function PreferenceChoices() {
   const { light, units } = useAppSelector((state) => state.preferences);
   const dispatch = useAppDispatch();
   return (
-    <div className="settings">
+    <div className={styles.settings}>
       <WordChoice label="Units" chosen={units} choices={UNITS} onChoose={(choice) => dispatch(unitsChosen(choice))} />
       <WordChoice label="Light" chosen={light} choices={LIGHTS} onChoose={(choice) => dispatch(lightChosen(choice))} />
     </div>

@@ -1,8 +1,11 @@
 import { type ReactNode, useEffect } from 'react';
 import { NavLink, useParams } from 'react-router';
+import clsx from 'clsx';
 import { Logo } from './Logo';
 import { productionOpened } from '../../shared/preferences';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
+import styles from './Rail.module.css';
+import textStyles from '../text.module.css';
 
 interface Props {
   readonly areKeysShown: boolean;
@@ -19,26 +22,26 @@ export function Rail({ areKeysShown, onKeys }: Props) {
     if (productionId && productionId !== last) dispatch(productionOpened(productionId));
   }, [productionId, last, dispatch]);
   return (
-    <nav className="rail" aria-label="Main">
-      <span className="rail-mark">
+    <nav className={styles.rail} aria-label="Main">
+      <span className={styles.railMark}>
         <Logo />
-        <span className="unseen">Still Heron</span>
+        <span className={textStyles.unseen}>Still Heron</span>
       </span>
-      <NavLink className="rail-item" to={production ? `/productions/${production}/shots` : '/productions'}>
+      <NavLink className={styles.railItem} to={production ? `/productions/${production}/shots` : '/productions'}>
         <RailIcon>
           <path d="M3 5.5h16M3 11h16M3 16.5h10" />
         </RailIcon>
         Shots
       </NavLink>
       {production && (
-        <NavLink className="rail-item" to={`/productions/${production}/takes`}>
+        <NavLink className={styles.railItem} to={`/productions/${production}/takes`}>
           <RailIcon>
             <path d="M3 17V9M8 17V4M13 17v-6M18 17V7" />
           </RailIcon>
           Log
         </NavLink>
       )}
-      <NavLink className="rail-item" to="/kit">
+      <NavLink className={styles.railItem} to="/kit">
         <RailIcon>
           <circle cx="11" cy="11" r="8" />
           <circle cx="11" cy="11" r="4" />
@@ -46,8 +49,8 @@ export function Rail({ areKeysShown, onKeys }: Props) {
         </RailIcon>
         Kit
       </NavLink>
-      <button type="button" className="rail-item rail-foot" aria-expanded={areKeysShown} onClick={onKeys}>
-        <span className="figure" aria-hidden="true">
+      <button type="button" className={clsx(styles.railItem, styles.railFoot)} aria-expanded={areKeysShown} onClick={onKeys}>
+        <span className={textStyles.figure} aria-hidden="true">
           ?
         </span>
         Keys

@@ -1,5 +1,7 @@
 import { ActionCreators } from 'redux-undo';
 import { useAppDispatch } from '../../shared/store/hooks';
+import { Button } from '../Button';
+import styles from './UndoRedo.module.css';
 
 interface Props {
   /** Name of the step that undo reverts, or redo repeats; null if there is none */
@@ -11,7 +13,7 @@ interface Props {
 export function UndoRedo({ undoName, redoName }: Props) {
   const dispatch = useAppDispatch();
   return (
-    <span className="undo-redo">
+    <span className={styles.undoRedo}>
       <StepButton
         word="Undo"
         emptyWord="Undo"
@@ -42,7 +44,7 @@ interface StepButtonProps {
 function StepButton({ word, emptyWord, name, path, onPress }: StepButtonProps) {
   const label = name === null ? emptyWord : `${word}: ${name}`;
   return (
-    <button type="button" className="quiet" disabled={name === null} onClick={onPress} title={label} aria-label={label}>
+    <Button look="quiet" disabled={name === null} onClick={onPress} title={label} aria-label={label}>
       <svg
         width="18"
         height="18"
@@ -56,6 +58,6 @@ function StepButton({ word, emptyWord, name, path, onPress }: StepButtonProps) {
       >
         <path d={path} />
       </svg>
-    </button>
+    </Button>
   );
 }

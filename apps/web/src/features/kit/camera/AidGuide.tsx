@@ -1,12 +1,17 @@
 import { type AidCell, nextAidTest, type KitCamera, withAidTest } from '@still-heron/core';
 import { AID_WORDS } from '@still-heron/wording';
-import { Button } from 'antd';
 import { useState } from 'react';
 import { useAppSelector } from '../../../shared/store/hooks';
 import { TextField } from '../../../ui/fields/TextField';
 import { useKeys } from '../../../shared/keys/useKeys';
 import { TesterField } from '../TesterField';
 import { today } from '../../../shared/today';
+import { Button } from '../../../ui/Button';
+import { Key } from '../../../ui/Key';
+import styles from './AidGuide.module.css';
+import kitStyles from '../kit.module.css';
+import textStyles from '../../../ui/text.module.css';
+import fieldStyles from '../../../ui/fields/fields.module.css';
 
 interface Props {
   readonly camera: KitCamera;
@@ -57,10 +62,10 @@ export function AidGuide({ camera, onChange, onClose }: Props) {
 
   if (!isAsking) {
     return (
-      <section className="aid-guide" aria-label="Testing">
+      <section className={styles.aidGuide} aria-label="Testing">
         <h2>{cell === null ? 'Everything is tested.' : 'That was all, except for what you skipped.'}</h2>
-        <div className="scale-actions">
-          <Button type="primary" onClick={onClose}>
+        <div className={kitStyles.scaleActions}>
+          <Button look="main" onClick={onClose}>
             Back to the table
           </Button>
           {cell !== null && <Button onClick={() => setSkipped([])}>Test the skipped ones</Button>}
@@ -70,31 +75,31 @@ export function AidGuide({ camera, onChange, onClose }: Props) {
   }
   const mode = camera.modes.find(({ id }) => id === cell.modeId)!;
   return (
-    <section className="aid-guide" aria-label="Testing">
-      <p className="haze">
+    <section className={styles.aidGuide} aria-label="Testing">
+      <p className={textStyles.muted}>
         {cell.display} · {mode.name} · {AID_WORDS[cell.aid].short}
         {cell.retest === 'other-software' && ` · was ${cell.answer} with software ${cell.test?.software || 'unknown'}`}
         {cell.retest === 'old' && ` · was ${cell.answer} on ${cell.test?.testedOn}`}
       </p>
       <h2>{AID_WORDS[cell.aid].ask}</h2>
-      <div className="scale-actions">
-        <Button type="primary" size="large" onClick={() => answer(true)}>
-          Yes <kbd className="key key-on-lantern">Y</kbd>
+      <div className={kitStyles.scaleActions}>
+        <Button look="main" size="large" onClick={() => answer(true)}>
+          Yes <Key isOnAccent>Y</Key>
         </Button>
         <Button size="large" onClick={() => answer(false)}>
-          No <kbd className="key">X</kbd>
+          No <Key>X</Key>
         </Button>
         <Button size="large" onClick={skip}>
-          Skip <kbd className="key">S</kbd>
+          Skip <Key>S</Key>
         </Button>
       </div>
-      <div className="field-pair">
+      <div className={fieldStyles.fieldPair}>
         <TextField label="note" value={note} max={400} placeholder="menu page, button or level" onChange={setNote} />
         <TesterField />
       </div>
-      <button type="button" className="quiet" onClick={onClose}>
+      <Button look="quiet" onClick={onClose}>
         Stop here; answers are kept
-      </button>
+      </Button>
     </section>
   );
 }

@@ -1,10 +1,13 @@
 import { type AidCell, aidMatrix, AIDS, type KitCamera, withAidTest, withoutAidTest } from '@still-heron/core';
 import { AID_WORDS } from '@still-heron/wording';
-import { Button } from 'antd';
 import { useState } from 'react';
+import clsx from 'clsx';
 import { useAppSelector } from '../../../shared/store/hooks';
 import { WordChoice } from '../../../ui/fields/WordChoice';
 import { today } from '../../../shared/today';
+import { Button } from '../../../ui/Button';
+import styles from './AidMatrix.module.css';
+import textStyles from '../../../ui/text.module.css';
 
 interface Props {
   readonly camera: KitCamera;
@@ -39,7 +42,7 @@ export function AidMatrix({ camera, onChange, onGuide }: Props) {
   }
   if (camera.displays.length === 0) return null;
   return (
-    <section className="aid-matrix" aria-label="What it can do, by your tests">
+    <section data-testid="aid-matrix" className={styles.aidMatrix} aria-label="What it can do, by your tests">
       <header>
         {camera.modes.length > 1 ? (
           <WordChoice
@@ -51,7 +54,7 @@ export function AidMatrix({ camera, onChange, onGuide }: Props) {
         ) : (
           <h2>{mode.name}</h2>
         )}
-        <Button type="primary" onClick={onGuide}>
+        <Button look="main" onClick={onGuide}>
           Test step by step
         </Button>
       </header>
@@ -59,7 +62,7 @@ export function AidMatrix({ camera, onChange, onGuide }: Props) {
         <thead>
           <tr>
             <th scope="col">
-              <span className="unseen">aid</span>
+              <span className={textStyles.unseen}>aid</span>
             </th>
             {camera.displays.map((display) => (
               <th scope="col" key={display}>
@@ -95,14 +98,14 @@ function AidButton({ cell, onTurn }: { readonly cell: AidCell; readonly onTurn: 
   return (
     <button
       type="button"
-      className={`aid-answer is-${answer}`}
+      className={clsx(styles.aidAnswer, styles[`is-${answer}`])}
       title={[by, test?.note].filter(Boolean).join(': ') || 'not tested'}
       aria-label={`${AID_WORDS[aid].short} on ${display}: ${answer}${retest ? ', test again' : ''}`}
       onClick={onTurn}
     >
       {SIGNS[answer]}
-      {retest && <span className="aid-again">again</span>}
-      {test?.note && <span className="aid-note">{test.note}</span>}
+      {retest && <span className={styles.aidAgain}>again</span>}
+      {test?.note && <span className={styles.aidNote}>{test.note}</span>}
     </button>
   );
 }

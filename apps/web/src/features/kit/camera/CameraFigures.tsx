@@ -1,16 +1,19 @@
 import { KIT_LIMITS } from '@still-heron/core';
-import { Button } from 'antd';
 import { NumberField } from '../../../ui/fields/NumberField';
 import { TextField } from '../../../ui/fields/TextField';
 import { KitFormFoot, MaybeNumber } from '../KitForm';
 import { CameraModes, Steadying } from './CameraModes';
 import { FiguresField } from './FiguresField';
 import type { CameraFiguresProps } from './cameraProps';
+import { Button } from '../../../ui/Button';
+import layoutStyles from '../../../ui/layout.module.css';
+import fieldStyles from '../../../ui/fields/fields.module.css';
+import kitStyles from '../kit.module.css';
 
 /** Recording modes, steadying, frame rates and displays of a camera. */
 export function CameraFigures({ camera, onChange }: CameraFiguresProps) {
   return (
-    <aside className="side setup-fields" aria-label="Figures of the camera">
+    <aside data-testid="side" className={layoutStyles.side} aria-label="Figures of the camera">
       <section>
         <TextField
           label="name"
@@ -20,7 +23,7 @@ export function CameraFigures({ camera, onChange }: CameraFiguresProps) {
           testId="kit-name"
           onChange={(name) => onChange(`rename to ${name}`, (now) => ({ ...now, name }))}
         />
-        <div className="field-pair">
+        <div className={fieldStyles.fieldPair}>
           <TextField
             label="software"
             max={KIT_LIMITS.optionalName.max}
@@ -83,7 +86,7 @@ function Displays({ camera, onChange }: CameraFiguresProps) {
     <section>
       <h2>Displays</h2>
       {camera.displays.map((display, index) => (
-        <div className="kit-line" key={`${index}-${display}`}>
+        <div className={kitStyles.kitLine} key={`${index}-${display}`}>
           <TextField
             label={`display ${index + 1}`}
             isBare
@@ -99,9 +102,8 @@ function Displays({ camera, onChange }: CameraFiguresProps) {
               }))
             }
           />
-          <button
-            type="button"
-            className="quiet"
+          <Button
+            look="quiet"
             aria-label={`Remove ${display}`}
             onClick={() =>
               onChange('delete a display', (now) => ({
@@ -112,7 +114,7 @@ function Displays({ camera, onChange }: CameraFiguresProps) {
             }
           >
             ✕
-          </button>
+          </Button>
         </div>
       ))}
       <Button

@@ -1,8 +1,14 @@
 import { FORMATS, KIT_LIMITS, type RecordingMode } from '@still-heron/core';
-import { Button, Select } from 'antd';
+import { Select } from 'antd';
+import clsx from 'clsx';
 import { NumberField } from '../../../ui/fields/NumberField';
 import { TextField } from '../../../ui/fields/TextField';
 import type { CameraFiguresProps } from './cameraProps';
+import { Button } from '../../../ui/Button';
+import styles from './CameraModes.module.css';
+import layoutStyles from '../../../ui/layout.module.css';
+import fieldStyles from '../../../ui/fields/fields.module.css';
+import kitStyles from '../kit.module.css';
 
 /** Recording modes: sensor area, resolution and frame rates. */
 export function CameraModes({ camera, onChange }: CameraFiguresProps) {
@@ -21,7 +27,7 @@ export function CameraModes({ camera, onChange }: CameraFiguresProps) {
     <section>
       <h2>Recording modes</h2>
       {camera.modes.map((mode) => (
-        <div className="kit-part" key={mode.id}>
+        <div data-testid="kit-part" className={styles.kitPart} key={mode.id}>
           <TextField
             label="mode"
             isOptional={false}
@@ -31,7 +37,7 @@ export function CameraModes({ camera, onChange }: CameraFiguresProps) {
           />
           <Select
             aria-label={`Format of ${mode.name}`}
-            className="wide-select"
+            className={layoutStyles.wideSelect}
             value={null}
             placeholder="use a standard format"
             options={FORMATS.map(({ id, name, sensorWidthMm, sensorHeightMm }) => ({
@@ -46,7 +52,7 @@ export function CameraModes({ camera, onChange }: CameraFiguresProps) {
               }
             }}
           />
-          <div className="field-pair">
+          <div className={fieldStyles.fieldPair}>
             {(
               [
                 ['width', 'sensorWidthMm', 'mm', KIT_LIMITS.sensorMm, 2, 0.1],
@@ -70,9 +76,8 @@ export function CameraModes({ camera, onChange }: CameraFiguresProps) {
             ))}
           </div>
           {camera.modes.length > 1 && (
-            <button
-              type="button"
-              className="quiet"
+            <Button
+              look="quiet"
               onClick={() =>
                 onChange('delete a mode', (now) => ({
                   ...now,
@@ -82,7 +87,7 @@ export function CameraModes({ camera, onChange }: CameraFiguresProps) {
               }
             >
               Delete this mode
-            </button>
+            </Button>
           )}
         </div>
       ))}
@@ -99,7 +104,7 @@ export function Steadying({ camera, onChange }: CameraFiguresProps) {
     <section>
       <h2>Digital steadying</h2>
       {camera.steadying.length === 0 && (
-        <p className="field-hint">None. Prefer optical or mechanical steadying: it does not crop the picture.</p>
+        <p className={fieldStyles.fieldHint}>None. Prefer optical or mechanical steadying: it does not crop the picture.</p>
       )}
       {camera.steadying.map((level) => {
         const put = (changes: Partial<typeof level>, gesture?: string) =>
@@ -112,7 +117,7 @@ export function Steadying({ camera, onChange }: CameraFiguresProps) {
             gesture,
           );
         return (
-          <div className="field-pair kit-line" key={level.id}>
+          <div className={clsx(fieldStyles.fieldPair, kitStyles.kitLine)} key={level.id}>
             <TextField
               label="level"
               isOptional={false}
@@ -129,9 +134,8 @@ export function Steadying({ camera, onChange }: CameraFiguresProps) {
               value={level.cropPercent}
               onChange={(cropPercent, gesture) => put({ cropPercent }, gesture)}
             />
-            <button
-              type="button"
-              className="quiet"
+            <Button
+              look="quiet"
               aria-label={`Remove ${level.name}`}
               onClick={() =>
                 onChange('delete a steadying level', (now) => ({
@@ -141,7 +145,7 @@ export function Steadying({ camera, onChange }: CameraFiguresProps) {
               }
             >
               ✕
-            </button>
+            </Button>
           </div>
         );
       })}

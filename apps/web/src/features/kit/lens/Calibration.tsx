@@ -10,12 +10,17 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 import { neededSentence, problemText } from '@still-heron/wording';
-import { Button } from 'antd';
 import { type FormEvent, useState } from 'react';
+import clsx from 'clsx';
 import { DistanceField } from '../../../ui/fields/DistanceField';
 import { NumberField } from '../../../ui/fields/NumberField';
 import { WordChoice } from '../../../ui/fields/WordChoice';
 import { checkPoints } from './checkPoints';
+import { Button } from '../../../ui/Button';
+import kitStyles from '../kit.module.css';
+import styles from './Calibration.module.css';
+import textStyles from '../../../ui/text.module.css';
+import fieldStyles from '../../../ui/fields/fields.module.css';
 
 interface Props {
   readonly lens: Lens;
@@ -45,12 +50,12 @@ export function Calibration({ lens, units, onDone, onClose, onShow }: Props) {
   const isDone = step >= asked.length;
   const problems = checkPoints(lens, taken);
   return (
-    <section className="scale-editor calibration" aria-label="Calibrating the ring">
+    <section className={clsx(kitStyles.scaleEditor, styles.calibration)} aria-label="Calibrating the ring">
       <header>
         <h2>{isDone ? 'Your readings' : `Step ${step + 1} of ${asked.length}`}</h2>
-        <button type="button" className="quiet" title="The ring is unchanged so far" onClick={onClose}>
+        <Button look="quiet" title="The ring is unchanged so far" onClick={onClose}>
           Cancel
-        </button>
+        </Button>
       </header>
       {!isDone && (
         <Step
@@ -68,13 +73,13 @@ export function Calibration({ lens, units, onDone, onClose, onShow }: Props) {
       )}
       {isDone && problems.size === 0 && taken.length >= 2 && <Outcome lens={lens} taken={taken} units={units} />}
       {[...problems.values()].map((problem) => (
-        <p key={problem.path + problem.code} className="tone-soft" role={isDone ? 'alert' : undefined}>
+        <p key={problem.path + problem.code} className={textStyles.toneSoft} role={isDone ? 'alert' : undefined}>
           {isDone || problem.code !== 'too-few' ? neededSentence(problemText(problem)) : ''}
         </p>
       ))}
-      <div className="scale-actions">
+      <div className={kitStyles.scaleActions}>
         {isDone && (
-          <Button type="primary" onClick={() => onDone(taken)}>
+          <Button look="main" onClick={() => onDone(taken)}>
             Use these {taken.length} points
           </Button>
         )}
@@ -120,8 +125,8 @@ function Step({ step, requestedMm, guessDeg, lens, units, reads, onReads, onTake
   };
   return (
     <form onSubmit={take}>
-      <p className="calibration-ask">{askFor(step, requestedMm, units)}</p>
-      <div className="field-pair">
+      <p className={styles.calibrationAsk}>{askFor(step, requestedMm, units)}</p>
+      <div className={fieldStyles.fieldPair}>
         <DistanceField
           label={step === 0 ? 'at' : 'tape distance from the image plane'}
           distanceMm={mm}
@@ -155,8 +160,8 @@ function Step({ step, requestedMm, guessDeg, lens, units, reads, onReads, onTake
           }}
         />
       )}
-      <div className="scale-actions">
-        <Button type="primary" htmlType="submit">
+      <div className={kitStyles.scaleActions}>
+        <Button look="main" type="submit">
           Next
         </Button>
         {step > 1 && <Button onClick={onSkip}>Skip</Button>}
@@ -192,7 +197,7 @@ function Outcome({
           : 'Two points do not show how far they differ from a smooth scale.'}
       </p>
       {off.map(({ index, residualDeg }) => (
-        <p key={index} className="tone-soft">
+        <p key={index} className={textStyles.toneSoft}>
           {formatDistance(taken[index]!.distanceMm ?? Infinity, units)} reads {Math.abs(residualDeg).toFixed(1)}° beside the
           others: measure it again.
         </p>

@@ -5,6 +5,7 @@ import { Choice } from '../../../ui/fields/Choice';
 import { TesterField } from '../TesterField';
 import { today } from '../../../shared/today';
 import { useOpenItem } from '../useOpenItem';
+import fieldStyles from '../../../ui/fields/fields.module.css';
 
 /** Test whether a zoom keeps focus: focus at the long end, go wide, check. The result is stored with tester and date. */
 export function HoldTest({ item }: { readonly item: KitLens }) {
@@ -13,7 +14,7 @@ export function HoldTest({ item }: { readonly item: KitLens }) {
   return (
     <section>
       <h2>Zooming</h2>
-      <p className="field-hint">
+      <p className={fieldStyles.fieldHint}>
         Focus at the long end, magnified. Zoom out without touching the ring, and magnify again. Is it still sharp?
       </p>
       <Choice

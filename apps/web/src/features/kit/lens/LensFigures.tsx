@@ -9,6 +9,8 @@ import { useOpenItem } from '../useOpenItem';
 import type { ChangeLens } from './changeLens';
 import { HoldTest } from './HoldTest';
 import { Fittings, PictureFigures, RingFigures } from './RingFigures';
+import fieldStyles from '../../../ui/fields/fields.module.css';
+import kitStyles from '../kit.module.css';
 
 interface Props {
   readonly item: KitLens;
@@ -59,7 +61,7 @@ function HiredBox({ item }: { readonly item: KitLens }) {
 function Glass({ lens, units, onChange }: { readonly lens: Lens; readonly units: UnitSystem; readonly onChange: ChangeLens }) {
   const nearestMm = 4 * lens.longestMm + lens.principalSeparationMm;
   return (
-    <div className="field-pair">
+    <div className={fieldStyles.fieldPair}>
       <NumberField
         label={isZoom(lens) ? 'shortest' : 'focal length'}
         unit="mm"
@@ -92,9 +94,9 @@ function Glass({ lens, units, onChange }: { readonly lens: Lens; readonly units:
           testId="kit-close-focus"
         />
       ) : (
-        <div className="field">
-          <span className="field-label">close focus</span>
-          <span className="field-said">from the scale</span>
+        <div className={fieldStyles.field}>
+          <span className={fieldStyles.fieldLabel}>close focus</span>
+          <span className={kitStyles.fieldSaid}>from the scale</span>
         </div>
       )}
       <NumberField
@@ -133,7 +135,7 @@ function Stops({ lens, onChange }: { readonly lens: Lens; readonly onChange: Cha
   return (
     <section>
       <h2>Stops</h2>
-      <div className="field-pair">
+      <div className={fieldStyles.fieldPair}>
         <Choice
           label="engraved in"
           value={lens.stopScale}

@@ -15,6 +15,7 @@ import {
   withinReach,
 } from '@still-heron/core';
 import { useState } from 'react';
+import clsx from 'clsx';
 import { useAppSelector } from '../../../shared/store/hooks';
 import { DistanceField } from '../../../ui/fields/DistanceField';
 import { WordChoice } from '../../../ui/fields/WordChoice';
@@ -23,6 +24,9 @@ import { LensFigures } from './LensFigures';
 import { RingDrawing } from './RingDrawing';
 import { ScaleEditor } from './ScaleEditor';
 import { checkPoints } from './checkPoints';
+import layoutStyles from '../../../ui/layout.module.css';
+import styles from './LensPage.module.css';
+import textStyles from '../../../ui/text.module.css';
 
 const SIDES = [
   { value: 'figures', word: 'Figures' },
@@ -58,8 +62,8 @@ export function LensPage() {
   const windowDeg =
     zone && ([ring.angleAt(withinReach(ring, zone.nearMm)), ring.angleAt(withinReach(ring, zone.farMm))] as const);
   return (
-    <div className="step-page">
-      <div className="surface lens-surface">
+    <div className={layoutStyles.stepPage}>
+      <div data-testid="surface" className={clsx(layoutStyles.surface, styles.lensSurface)}>
         <LensSentence lens={lens} points={points} atMm={atMm} units={units} />
         <RingDrawing
           lens={lens}
@@ -70,7 +74,7 @@ export function LensPage() {
           units={units}
           onTurn={(ringDeg) => setTriedMm(ring.distanceAt(ringDeg))}
         />
-        <div className="ring-readout">
+        <div className={styles.ringReadout}>
           <DistanceField
             label="Under the witness mark"
             size="large"
@@ -80,7 +84,7 @@ export function LensPage() {
             onChange={setTriedMm}
             testId="ring-distance"
           />
-          <p className="haze">
+          <p className={textStyles.muted}>
             Drag the ring, or turn it with the arrow keys.
             {windowDeg &&
               ` Green: the landing window at the widest stop on Super 35, ${Math.abs(windowDeg[0] - windowDeg[1]).toFixed(1)}° of the ring.`}
@@ -88,7 +92,7 @@ export function LensPage() {
           </p>
         </div>
       </div>
-      <aside className="side setup-fields lens-side" aria-label="Scale and figures of the lens">
+      <aside data-testid="side" className={clsx(layoutStyles.side, styles.lensSide)} aria-label="Scale and figures of the lens">
         <WordChoice label="View of the lens" chosen={shown} choices={SIDES} onChoose={setShown} />
         {shown === 'scale' ? (
           <ScaleEditor
@@ -127,9 +131,9 @@ function LensSentence({ lens, points, atMm, units }: SentenceProps) {
   const far = ring.farthestMm === Infinity ? 'infinity' : formatDistance(ring.farthestMm, units);
   if (response === 'speed') {
     return (
-      <p className="sentence">
-        <span className="tone-soft">No mark on this ring holds.</span> It answers to the speed of turning, so one place on it is
-        not always the same distance. Set it to answer by angle in the camera, or focus by eye.
+      <p data-testid="sentence" className={layoutStyles.sentence}>
+        <span className={textStyles.toneSoft}>No mark on this ring holds.</span> It answers to the speed of turning, so one place
+        on it is not always the same distance. Set it to answer by angle in the camera, or focus by eye.
       </p>
     );
   }
@@ -137,8 +141,8 @@ function LensSentence({ lens, points, atMm, units }: SentenceProps) {
   if (off && off.length > 0) {
     const names = off.map(({ index }) => formatDistance(points[index]!.distanceMm ?? Infinity, units)).join(', ');
     return (
-      <p className="sentence">
-        <span className="tone-soft">
+      <p data-testid="sentence" className={layoutStyles.sentence}>
+        <span className={textStyles.toneSoft}>
           {names} {off.length === 1 ? 'stands' : 'stand'} differs by
         </span>{' '}
         {Math.abs(off[0]!.residualDeg).toFixed(1)}° from the other points. Read it again before you use it.
@@ -146,8 +150,8 @@ function LensSentence({ lens, points, atMm, units }: SentenceProps) {
     );
   }
   return (
-    <p className="sentence">
-      <span className="tone-sharp">
+    <p data-testid="sentence" className={layoutStyles.sentence}>
+      <span className={textStyles.toneSharp}>
         {Math.round(ring.throwDeg)}° from {far} to {formatDistance(ring.closeFocusMm, units)}.
       </span>{' '}
       {atMm === Infinity

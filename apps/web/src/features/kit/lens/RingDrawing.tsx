@@ -1,10 +1,12 @@
 import { formatDistance, type LensRing, ringOf, type UnitSystem } from '@still-heron/core';
 import { useRef } from 'react';
+import clsx from 'clsx';
 import { arrowStep } from '../../../shared/gestures/arrowStep';
 import { useDrag } from '../../../shared/gestures/useDrag';
 import { useSize } from '../../../shared/useSize';
 import { nudgeDistance } from '../../../ui/fields/readDistance';
 import { type RingLayout, ringLayout, type RingPip, type RingScene } from './ringLayout';
+import styles from './RingDrawing.module.css';
 
 interface Props extends RingScene {
   readonly onTurn: (ringDeg: number) => void;
@@ -15,7 +17,7 @@ export function RingDrawing(props: Props) {
   const { ref, size } = useSize();
   const sizePx = size ? Math.min(size.width, size.height) : 0;
   return (
-    <div className="ring-drawing" ref={ref}>
+    <div data-testid="ring-drawing" className={styles.ringDrawing} ref={ref}>
       {sizePx > 220 && <Drawing {...props} sizePx={sizePx} />}
     </div>
   );
@@ -27,18 +29,25 @@ function Drawing({ onTurn, sizePx, ...scene }: Props & { readonly sizePx: number
   const { centre, radius } = layout;
   return (
     <svg width={sizePx} height={sizePx} role="group" aria-label="The ring from behind the camera">
-      <circle cx={centre[0]} cy={centre[1]} r={radius + 3} className="ring-teeth" />
-      <circle cx={centre[0]} cy={centre[1]} r={radius - 2} className="ring-body" />
-      <circle cx={centre[0]} cy={centre[1]} r={radius * 0.62} className="ring-glass" />
-      <path d={layout.scaleArc} className="ring-scale" />
-      {layout.windowArc && <path d={layout.windowArc} className="ring-window" data-testid="ring-window" />}
+      <circle cx={centre[0]} cy={centre[1]} r={radius + 3} className={styles.ringTeeth} />
+      <circle cx={centre[0]} cy={centre[1]} r={radius - 2} className={styles.ringBody} />
+      <circle cx={centre[0]} cy={centre[1]} r={radius * 0.62} className={styles.ringGlass} />
+      <path d={layout.scaleArc} className={styles.ringScale} />
+      {layout.windowArc && <path d={layout.windowArc} className={styles.ringWindow} data-testid="ring-window" />}
       {layout.ends.map((path) => (
-        <path key={path} d={path} className="ring-end" />
+        <path key={path} d={path} className={styles.ringEnd} />
       ))}
       {layout.ticks.map(({ label, x, y, inner, outer }) => (
         <g key={label}>
-          <line x1={inner[0]} y1={inner[1]} x2={outer[0]} y2={outer[1]} className="ring-tick" />
-          <text x={x} y={y} className="ring-figure" textAnchor="middle" dominantBaseline="central">
+          <line x1={inner[0]} y1={inner[1]} x2={outer[0]} y2={outer[1]} className={styles.ringTick} />
+          <text
+            x={x}
+            y={y}
+            data-testid="ring-figure"
+            className={styles.ringFigure}
+            textAnchor="middle"
+            dominantBaseline="central"
+          >
             {label}
           </text>
         </g>
@@ -58,7 +67,7 @@ function Drawing({ onTurn, sizePx, ...scene }: Props & { readonly sizePx: number
 function Pip({ pip: { x, y, fitted, standsOut, isWrong, residualDeg } }: { readonly pip: RingPip }) {
   const isOff = standsOut || isWrong;
   return (
-    <g className={`ring-pip${isOff ? ' is-off' : ''}`}>
+    <g data-testid="ring-pip" data-off={isOff || undefined} className={clsx(styles.ringPip, isOff && styles.isOff)}>
       {fitted && <line x1={x} y1={y} x2={fitted[0]} y2={fitted[1]} />}
       {isOff ? <path d={`M${x - 6},${y - 6}l12,12m0,-12l-12,12`} /> : <circle cx={x} cy={y} r={3.5} />}
       {isOff && residualDeg !== null && (
@@ -75,10 +84,10 @@ function Pip({ pip: { x, y, fitted, standsOut, isWrong, residualDeg } }: { reado
 function Reading({ layout: { centre }, ring, atDeg, units }: Omit<GripProps, 'onTurn'>) {
   return (
     <g aria-hidden="true">
-      <text x={centre[0]} y={centre[1] - 4} className="ring-distance" textAnchor="middle">
+      <text x={centre[0]} y={centre[1] - 4} className={styles.ringDistance} textAnchor="middle">
         {formatDistance(ring.distanceAt(atDeg), units)}
       </text>
-      <text x={centre[0]} y={centre[1] + 30} className="ring-degrees" textAnchor="middle">
+      <text x={centre[0]} y={centre[1] + 30} className={styles.ringDegrees} textAnchor="middle">
         {atDeg.toFixed(1)}°
       </text>
     </g>
@@ -87,8 +96,8 @@ function Reading({ layout: { centre }, ring, atDeg, units }: Omit<GripProps, 'on
 
 function NearerArrow({ layout: { arrow, centre, radius } }: { readonly layout: RingLayout }) {
   return (
-    <g className="ring-arrow">
-      <path d={arrow.path} className="ring-arrow-line" />
+    <g className={styles.ringArrow}>
+      <path d={arrow.path} className={styles.ringArrowLine} />
       <path d={arrow.head} />
       <text x={centre[0]} y={centre[1] + radius * 0.5 - 14} textAnchor="middle">
         nearer
@@ -99,7 +108,7 @@ function NearerArrow({ layout: { arrow, centre, radius } }: { readonly layout: R
 
 function Witness({ layout: { centre, radius } }: { readonly layout: RingLayout }) {
   const top = centre[1] - radius;
-  return <path d={`M${centre[0]},${top - 2}l-9,-16h18z`} className="ring-witness" />;
+  return <path d={`M${centre[0]},${top - 2}l-9,-16h18z`} className={styles.ringWitness} />;
 }
 
 interface GripProps {
@@ -135,7 +144,7 @@ function Grip({ layout, ring, atDeg, units, onTurn }: GripProps) {
       cx={centre[0]}
       cy={centre[1]}
       r={radius - 14}
-      className="ring-grip"
+      className={styles.ringGrip}
       role="slider"
       tabIndex={0}
       aria-label="The ring"

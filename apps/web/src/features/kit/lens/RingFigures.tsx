@@ -1,11 +1,15 @@
 import { KIT_LIMITS, type Lens, ringOf } from '@still-heron/core';
 import { RESPONSE_WORDS } from '@still-heron/wording';
 import { Checkbox } from 'antd';
+import clsx from 'clsx';
 import { Choice } from '../../../ui/fields/Choice';
 import { NumberField } from '../../../ui/fields/NumberField';
 import { TextField } from '../../../ui/fields/TextField';
 import { MaybeNumber } from '../KitForm';
 import type { ChangeLens } from './changeLens';
+import fieldStyles from '../../../ui/fields/fields.module.css';
+import kitStyles from '../kit.module.css';
+import textStyles from '../../../ui/text.module.css';
 
 interface Props {
   readonly lens: Lens;
@@ -17,7 +21,7 @@ export function RingFigures({ lens, onChange }: Props) {
   return (
     <section>
       <h2>Ring</h2>
-      <div className="field-pair">
+      <div className={fieldStyles.fieldPair}>
         {lens.ring.kind === 'helicoid' ? (
           <NumberField
             label="throw"
@@ -31,9 +35,11 @@ export function RingFigures({ lens, onChange }: Props) {
             }
           />
         ) : (
-          <div className="field">
-            <span className="field-label">throw</span>
-            <span className="field-said figure">{Math.round(ringOf(lens).throwDeg)}°, from the scale</span>
+          <div className={fieldStyles.field}>
+            <span className={fieldStyles.fieldLabel}>throw</span>
+            <span className={clsx(kitStyles.fieldSaid, textStyles.figure)}>
+              {Math.round(ringOf(lens).throwDeg)}°, from the scale
+            </span>
           </div>
         )}
         <Choice
@@ -75,7 +81,7 @@ export function PictureFigures({ lens, onChange }: Props) {
   return (
     <section>
       <h2>Picture</h2>
-      <div className="field-pair">
+      <div className={fieldStyles.fieldPair}>
         <NumberField
           label="squeeze"
           unit="×"
@@ -104,7 +110,7 @@ export function PictureFigures({ lens, onChange }: Props) {
         sends focal length, stop and distance to the camera
       </Checkbox>
       {!lens.reportsData && (
-        <p className="field-hint">
+        <p className={fieldStyles.fieldHint}>
           It sends nothing: set stop and exposure by hand, and type its focal length where the steadying asks for it.
         </p>
       )}
@@ -117,7 +123,7 @@ export function Fittings({ lens, onChange }: Props) {
   return (
     <section>
       <h2>Fittings</h2>
-      <div className="field-pair">
+      <div className={fieldStyles.fieldPair}>
         <MaybeNumber
           label="front diameter"
           unit="mm"

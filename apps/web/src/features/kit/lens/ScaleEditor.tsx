@@ -1,12 +1,16 @@
 import { fitHelicoid, type Lens, type Problem, readScale, ringOf, type RingPoint, type UnitSystem } from '@still-heron/core';
 import { neededSentence, problemText, problemView } from '@still-heron/wording';
-import { Button } from 'antd';
 import { Fragment, useState } from 'react';
+import clsx from 'clsx';
 import { DistanceField } from '../../../ui/fields/DistanceField';
 import { NumberField } from '../../../ui/fields/NumberField';
 import { askForFile, parseCsv } from '../../../shared/files/csv';
 import { ProblemList } from '../../../ui/ProblemList';
 import { Calibration } from './Calibration';
+import { Button } from '../../../ui/Button';
+import kitStyles from '../kit.module.css';
+import textStyles from '../../../ui/text.module.css';
+import styles from './ScaleEditor.module.css';
 
 interface Props {
   readonly lens: Lens;
@@ -38,9 +42,9 @@ export function ScaleEditor(props: Props) {
 
   if (lens.response === 'speed') {
     return (
-      <section className="scale-editor" aria-label="Scale points">
+      <section className={kitStyles.scaleEditor} aria-label="Scale points">
         <h2>Scale</h2>
-        <p className="haze">
+        <p className={textStyles.muted}>
           A ring that answers to speed has no scale: a fast turn changes focus more than a slow one. Set it to answer by angle in
           the camera, then set its response on the right.
         </p>
@@ -66,8 +70,8 @@ export function ScaleEditor(props: Props) {
   }
   const addPoint = () => onPoints('add a scale point', [...points, nextPoint(lens, points)]);
   return (
-    <section className="scale-editor" aria-label="Scale points">
-      <h2>Scale {points.length > 0 && <span className="haze">· {points.length} points</span>}</h2>
+    <section className={kitStyles.scaleEditor} aria-label="Scale points">
+      <h2>Scale {points.length > 0 && <span className={textStyles.muted}>· {points.length} points</span>}</h2>
       {unread && (
         <div role="alert">
           <ProblemList
@@ -78,22 +82,22 @@ export function ScaleEditor(props: Props) {
         </div>
       )}
       {points.length === 0 ? (
-        <p className="haze">
+        <p className={textStyles.muted}>
           No points yet: the ring is computed as a helicoid from its throw and close focus. Real rings differ a little from that.
         </p>
       ) : (
         <PointRows {...props} />
       )}
       {isDraft && (
-        <p className="tone-edge" role="status">
+        <p className={textStyles.toneEdge} role="status">
           The ring is unchanged until these points make a scale.{' '}
-          <button type="button" className="quiet" onClick={onGiveUp}>
+          <Button look="quiet" onClick={onGiveUp}>
             Discard them
-          </button>
+          </Button>
         </p>
       )}
-      <div className="scale-actions">
-        <Button type={points.length === 0 ? 'primary' : 'default'} onClick={() => setIsGuided(true)}>
+      <div className={kitStyles.scaleActions}>
+        <Button look={points.length === 0 ? 'main' : 'plain'} onClick={() => setIsGuided(true)}>
           Calibrate step by step
         </Button>
         <Button onClick={addPoint}>Add a point</Button>
@@ -129,14 +133,14 @@ function PointRows({ lens, points, problems, units, onPoints }: Props) {
       points.map((point, k) => (k === index ? { ...point, ...changes } : point)),
     );
   return (
-    <table className="scale-points">
+    <table className={styles.scalePoints}>
       <thead>
         <tr>
           <th scope="col">distance</th>
           <th scope="col">reading</th>
           <th scope="col">differs by</th>
           <th scope="col">
-            <span className="unseen">remove</span>
+            <span className={textStyles.unseen}>remove</span>
           </th>
         </tr>
       </thead>
@@ -147,7 +151,7 @@ function PointRows({ lens, points, problems, units, onPoints }: Props) {
           const problem = problems.get(index);
           return (
             <Fragment key={index}>
-              <tr className={problem || fitted?.standsOut ? 'is-off' : undefined}>
+              <tr className={clsx((problem || fitted?.standsOut) && styles.isOff)}>
                 <td>
                   <DistanceField
                     label={`Distance of point ${row + 1}`}
@@ -172,13 +176,12 @@ function PointRows({ lens, points, problems, units, onPoints }: Props) {
                     onChange={(ringDeg) => put('change a scale reading', index, { ringDeg })}
                   />
                 </td>
-                <td className="figure scale-residual">
+                <td className={clsx(textStyles.figure, styles.scaleResidual)}>
                   {fitted ? `${fitted.residualDeg < 0 ? '−' : '+'}${Math.abs(fitted.residualDeg).toFixed(1)}°` : '–'}
                 </td>
                 <td>
-                  <button
-                    type="button"
-                    className="quiet"
+                  <Button
+                    look="quiet"
                     aria-label={`Remove point ${row + 1}`}
                     onClick={() =>
                       onPoints(
@@ -188,12 +191,12 @@ function PointRows({ lens, points, problems, units, onPoints }: Props) {
                     }
                   >
                     ✕
-                  </button>
+                  </Button>
                 </td>
               </tr>
               {(problem ?? fitted?.standsOut) && (
                 <tr>
-                  <td colSpan={4} className="tone-soft scale-why">
+                  <td colSpan={4} data-testid="scale-why" className={clsx(textStyles.toneSoft, styles.scaleWhy)}>
                     {problem ? neededSentence(problemText(problem)) : 'far from the others: check the distance and the reading'}
                   </td>
                 </tr>

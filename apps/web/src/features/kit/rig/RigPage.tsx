@@ -1,11 +1,17 @@
 import { KIT_LIMITS, missingParts, newPlan, planNotes, presetRig, type Rig, SUPPORTS, PULLERS } from '@still-heron/core';
 import { noteText, PULLER_WORDS, SUPPORT_WORDS } from '@still-heron/wording';
-import { Button, Checkbox } from 'antd';
+import { Checkbox } from 'antd';
 import { useState } from 'react';
+import clsx from 'clsx';
 import { Choice } from '../../../ui/fields/Choice';
 import { TextField } from '../../../ui/fields/TextField';
 import { KitFormFoot, MaybeNumber } from '../KitForm';
 import { useOpenItem } from '../useOpenItem';
+import { Button } from '../../../ui/Button';
+import layoutStyles from '../../../ui/layout.module.css';
+import styles from './RigPage.module.css';
+import textStyles from '../../../ui/text.module.css';
+import fieldStyles from '../../../ui/fields/fields.module.css';
 
 /** A rig: support, puller, parts list with missing parts, and cautions. */
 export function RigPage() {
@@ -17,16 +23,16 @@ export function RigPage() {
   // notes that apply to the rig in any shot; missing parts are shown in the list itself
   const notes = planNotes({ ...newPlan(), rig: item }, { shutterAngleDeg: 180 }).filter(({ code }) => code !== 'missing-parts');
   return (
-    <div className="step-page">
-      <div className="surface rig-surface">
-        <p className="sentence">
+    <div className={layoutStyles.stepPage}>
+      <div data-testid="surface" className={clsx(layoutStyles.surface, styles.rigSurface)}>
+        <p data-testid="sentence" className={layoutStyles.sentence}>
           {item.parts.length === 0 ? (
             'No parts listed yet. Add the usual ones for this support below.'
           ) : missing.length === 0 ? (
-            <span className="tone-sharp">Complete: all {item.parts.length} parts are here.</span>
+            <span className={textStyles.toneSharp}>Complete: all {item.parts.length} parts are here.</span>
           ) : (
             <>
-              <span className="tone-edge">
+              <span className={textStyles.toneEdge}>
                 {missing.length} of {item.parts.length} parts missing:
               </span>{' '}
               {missing.join(', ')}.
@@ -35,12 +41,15 @@ export function RigPage() {
         </p>
         <Parts rig={item} onChange={change} />
         {notes.length > 0 && (
-          <section className="rig-notes" aria-label="Notes on this rig">
+          <section className={styles.rigNotes} aria-label="Notes on this rig">
             <h2>With this rig</h2>
             {notes.map((note) => (
               <p
                 key={note.code}
-                className={note.kind === 'caution' ? 'caution' : note.kind === 'blocks' ? 'tone-soft' : 'haze'}
+                data-testid="caution"
+                className={
+                  note.kind === 'caution' ? layoutStyles.caution : note.kind === 'blocks' ? textStyles.toneSoft : textStyles.muted
+                }
                 role="note"
               >
                 {noteText(note)}
@@ -74,7 +83,7 @@ function Parts({ rig, onChange }: Props) {
   const usual = presetRig('', rig.support, rig.puller).parts.map(({ name }) => name);
   const lacking = usual.filter((name) => !rig.parts.some((part) => part.name === name));
   return (
-    <section className="rig-parts" aria-label="Parts">
+    <section className={styles.rigParts} aria-label="Parts">
       <ul>
         {rig.parts.map((part) => (
           <li key={part.id}>
@@ -88,35 +97,34 @@ function Parts({ rig, onChange }: Props) {
             >
               {part.name}
             </Checkbox>
-            <button
-              type="button"
-              className="quiet"
+            <Button
+              look="quiet"
               aria-label={`Remove ${part.name} from the list`}
               onClick={() => onChange('delete a part', { parts: rig.parts.filter((item) => item.id !== part.id) })}
             >
               ✕
-            </button>
+            </Button>
           </li>
         ))}
       </ul>
       <form
-        className="rig-add"
+        className={styles.rigAdd}
         onSubmit={(event) => {
           event.preventDefault();
           add([added.trim()]);
           setAdded('');
         }}
       >
-        <label className="field">
-          <span className="field-label">another part</span>
+        <label className={fieldStyles.field}>
+          <span className={fieldStyles.fieldLabel}>another part</span>
           <input
-            className="field-input words"
+            className={clsx(fieldStyles.fieldInput, fieldStyles.words)}
             value={added}
             maxLength={KIT_LIMITS.name.max}
             onChange={(event) => setAdded(event.target.value)}
           />
         </label>
-        <Button htmlType="submit">Add</Button>
+        <Button type="submit">Add</Button>
         {lacking.length > 0 && <Button onClick={() => add(lacking)}>Usual parts for this support: {lacking.join(', ')}</Button>}
       </form>
     </section>
@@ -125,7 +133,7 @@ function Parts({ rig, onChange }: Props) {
 
 function RigFigures({ rig, onChange }: Props) {
   return (
-    <aside className="side setup-fields" aria-label="Figures of the rig">
+    <aside data-testid="side" className={layoutStyles.side} aria-label="Figures of the rig">
       <section>
         <TextField
           label="name"
@@ -154,7 +162,7 @@ function RigFigures({ rig, onChange }: Props) {
           placeholder="which display"
           onChange={(display) => onChange('change the display', { display })}
         />
-        <div className="field-pair">
+        <div className={fieldStyles.fieldPair}>
           <MaybeNumber
             label="diagonal"
             unit="in"

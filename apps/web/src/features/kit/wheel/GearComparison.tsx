@@ -17,11 +17,16 @@ import {
   zoneLensOf,
 } from '@still-heron/core';
 import { useState } from 'react';
+import clsx from 'clsx';
 import { useAppSelector } from '../../../shared/store/hooks';
 import { Choice } from '../../../ui/fields/Choice';
 import { DistanceField } from '../../../ui/fields/DistanceField';
 import { Explain } from '../../../ui/fields/Explain';
 import { useKit } from '../../../shared/api/useKit';
+import layoutStyles from '../../../ui/layout.module.css';
+import textStyles from '../../../ui/text.module.css';
+import styles from './GearComparison.module.css';
+import fieldStyles from '../../../ui/fields/fields.module.css';
 
 interface Props {
   readonly wheelId: string;
@@ -67,14 +72,14 @@ export function GearComparison({ wheelId, wheel }: Props) {
   const range = { minMm: ring.closeFocusMm, maxMm: ring.farthestMm, reason: 'ring' } as const;
   return (
     <>
-      <p className="sentence">
-        <span className="tone-sharp">{here.windowOnDiscMm.toFixed(1)} mm landing window on the disc,</span> and{' '}
+      <p data-testid="sentence" className={layoutStyles.sentence}>
+        <span className={textStyles.toneSharp}>{here.windowOnDiscMm.toFixed(1)} mm landing window on the disc,</span> and{' '}
         {here.minTimeS.toFixed(2)} s at least, from {formatDistance(withinReach(ring, fromMm), units)} to{' '}
         {formatDistance(landsMm, units)} on the {lens.name} at its widest stop
         {here.regrips > 0 && `, with ${here.regrips} ${here.regrips === 1 ? 'regrip' : 'regrips'}`}. Nearer turns it{' '}
         {wheelNearerTurns(wheel, lens.nearerTurns)}.
       </p>
-      <div className="gear-ask">
+      <div className={styles.gearAsk}>
         {usable.length > 0 && (
           <Choice
             label="on the lens"
@@ -86,11 +91,11 @@ export function GearComparison({ wheelId, wheel }: Props) {
         )}
         <DistanceField label="from" distanceMm={fromMm} units={units} range={range} onChange={setFromMm} />
         <DistanceField label="to" distanceMm={toMm} units={units} range={range} onChange={setToMm} />
-        <p className="field-hint">
+        <p className={fieldStyles.fieldHint}>
           the ring turns {travelDeg.toFixed(1)}° and must land within {widthDeg.toFixed(2)}°
         </p>
       </div>
-      <table className="gear-table">
+      <table data-testid="gear-table" className={styles.gearTable}>
         <thead>
           <tr>
             <th scope="col">wheel</th>
@@ -103,16 +108,17 @@ export function GearComparison({ wheelId, wheel }: Props) {
         </thead>
         <tbody>
           {rows.map(({ id, item, turn }) => (
-            <tr key={id} className={id === wheelId ? 'is-here' : undefined}>
+            <tr key={id} className={clsx(id === wheelId && styles.isHere)}>
               <th scope="row">{item.name}</th>
-              <td className="figure">{item.wheelPerRing.toFixed(2)}</td>
+              <td className={textStyles.figure}>{item.wheelPerRing.toFixed(2)}</td>
               <td>
                 <WindowBar turn={turn} widestMm={widestMm} />
               </td>
-              <td className="figure">
-                {turn.travelDeg.toFixed(0)}°{turn.regrips > 0 && <span className="haze"> · {turn.regrips + 1} grips</span>}
+              <td className={textStyles.figure}>
+                {turn.travelDeg.toFixed(0)}°
+                {turn.regrips > 0 && <span className={textStyles.muted}> · {turn.regrips + 1} grips</span>}
               </td>
-              <td className="figure">
+              <td className={textStyles.figure}>
                 <Explain
                   what={`Least time with ${item.name}`}
                   lines={[
@@ -125,14 +131,18 @@ export function GearComparison({ wheelId, wheel }: Props) {
                   {turn.minTimeS.toFixed(2)} s
                 </Explain>
               </td>
-              <td className="figure">
-                {turn.betweenStopsS === null ? <span className="haze">no hard stops</span> : `${turn.betweenStopsS.toFixed(2)} s`}
+              <td className={textStyles.figure}>
+                {turn.betweenStopsS === null ? (
+                  <span className={textStyles.muted}>no hard stops</span>
+                ) : (
+                  `${turn.betweenStopsS.toFixed(2)} s`
+                )}
               </td>
             </tr>
           ))}
         </tbody>
       </table>
-      <p className="field-hint gear-foot">
+      <p className={clsx(fieldStyles.fieldHint, styles.gearFoot)}>
         A gear enlarges the landing window and the turn alike: aiming is equally hard, and finer in the hand. A fast rack suffers
         when the hand can’t turn faster, or has to regrip.
       </p>
@@ -142,9 +152,9 @@ export function GearComparison({ wheelId, wheel }: Props) {
 
 function WindowBar({ turn, widestMm }: { readonly turn: WheelTurn; readonly widestMm: number }) {
   return (
-    <span className="gear-window">
+    <span className={styles.gearWindow}>
       <span style={{ width: `${(100 * turn.windowOnDiscMm) / widestMm}%` }} />
-      <span className="figure">
+      <span className={textStyles.figure}>
         {turn.windowOnDiscMm.toFixed(1)} mm · {turn.windowDeg.toFixed(1)}°
       </span>
     </span>

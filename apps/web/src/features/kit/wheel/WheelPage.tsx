@@ -1,11 +1,15 @@
 import { KIT_LIMITS, type Wheel } from '@still-heron/core';
 import { Checkbox } from 'antd';
+import clsx from 'clsx';
 import { NumberField } from '../../../ui/fields/NumberField';
 import { TextField } from '../../../ui/fields/TextField';
 import { Choice } from '../../../ui/fields/Choice';
 import { KitFormFoot, MaybeNumber } from '../KitForm';
 import { useOpenItem } from '../useOpenItem';
 import { GearComparison } from './GearComparison';
+import layoutStyles from '../../../ui/layout.module.css';
+import styles from './WheelPage.module.css';
+import fieldStyles from '../../../ui/fields/fields.module.css';
 
 /** A wheel or motor: effect of its gear ratio on marks and fast pulls, compared with other wheels. */
 export function WheelPage() {
@@ -14,11 +18,11 @@ export function WheelPage() {
   const change = (name: string, changes: Partial<Wheel>, gesture?: string) =>
     edit(name, (now) => ({ ...now, ...changes }), gesture);
   return (
-    <div className="step-page">
-      <div className="surface wheel-surface">
+    <div className={layoutStyles.stepPage}>
+      <div data-testid="surface" className={clsx(layoutStyles.surface, styles.wheelSurface)}>
         <GearComparison wheelId={id} wheel={item} />
       </div>
-      <aside className="side setup-fields" aria-label="Figures of the wheel">
+      <aside data-testid="side" className={layoutStyles.side} aria-label="Figures of the wheel">
         <section>
           <TextField
             label="name"
@@ -28,7 +32,7 @@ export function WheelPage() {
             testId="kit-name"
             onChange={(name) => change(`rename to ${name}`, { name })}
           />
-          <div className="field-pair">
+          <div className={fieldStyles.fieldPair}>
             <Choice
               label="kind"
               value={item.kind}

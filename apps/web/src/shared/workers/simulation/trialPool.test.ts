@@ -82,7 +82,7 @@ test('an error left out is left out in the worker too', async () => {
   expect(rates[1]!.keepRate).toBeGreaterThan(rates[0]!.keepRate);
 });
 
-describe('asking anew while takes are drawn', () => {
+describe('a new request while trials are drawn', () => {
   /** A pool whose jobs go on when the test says so. */
   function slowPool() {
     const jobs: { job: TrialJob; isGivenUp: boolean }[] = [];
