@@ -57,7 +57,7 @@ test('the clock of the server is told', async () => {
   expect(Math.abs(((await ask(page(), 'clock')) as number) - Date.now())).toBeLessThan(2000);
 });
 
-test('whoever rolls tells it, and everyone else who shows the shot hears it; one who comes later finds it', async () => {
+test('a roll is sent to every other page that shows the shot; a page that opens later finds it', async () => {
   const { socket: puller, found } = await joined('puller');
   expect(found).toEqual({ roll: null, devices: [] });
   const told = hears<string[]>(puller, 'devices');
@@ -68,9 +68,9 @@ test('whoever rolls tells it, and everyone else who shows the shot hears it; one
   const heard = hears<RollView>(operator, 'roll');
   expect(await ask(puller, 'roll', roll)).toEqual(roll);
   expect(await heard).toEqual(roll);
-  const heardSetOff = hears(puller, 'set-off');
-  await ask(operator, 'set-off', { rollId: roll.rollId, pullId: 'pull-1', timeS: 4.2 });
-  expect(await heardSetOff).toEqual({ rollId: roll.rollId, pullId: 'pull-1', timeS: 4.2 });
+  const heardCue = hears(puller, 'cue');
+  await ask(operator, 'cue', { rollId: roll.rollId, pullId: 'pull-1', timeS: 4.2 });
+  expect(await heardCue).toEqual({ rollId: roll.rollId, pullId: 'pull-1', timeS: 4.2 });
   const late = await joined('director');
   expect(late.found.roll).toEqual({ ...roll, cueEvents: [{ pullId: 'pull-1', timeS: 4.2 }] });
   const heardWheel = hears(operator, 'wheel');
@@ -114,7 +114,7 @@ test.each([
   ['join', null, 'not-an-object'],
   ['roll', { ...rollOfNothing(), rate: 7 }, 'out-of-range'],
   ['roll', { ...rollOfNothing(), cueEvents: [{ pullId: 'x', timeS: 'soon' }] }, 'not-a-number'],
-  ['set-off', { rollId: 'x', pullId: 'a', timeS: 1 }, 'not-an-id'],
+  ['cue', { rollId: 'x', pullId: 'a', timeS: 1 }, 'not-an-id'],
   ['end', { rollId: randomUUID(), more: 1 }, 'unknown-field'],
 ])('%s with %j is refused, and says why', async (event, body, code) => {
   expect(await ask(page(), event, body)).toMatchObject({ code });

@@ -82,7 +82,7 @@ test.each<[string, object, string, string]>([
   ['a grade', { focus: 'crisp' }, 'not-a-choice', 'take.focus'],
   ['a hit', { hits: [{ pullId: 'pull-1', hit: 'missed', lateS: null, offDeg: null }] }, 'not-a-choice', 'take.hits[0].hit'],
   ['a track', { track: 'ring1 120 A?' }, 'broken-track', 'take.track'],
-  ['a wobble', { focusChecks: [{ fromS: 3, toS: 2 }] }, 'ends-before-start', 'take.focusChecks[0].toS'],
+  ['a focus check', { focusChecks: [{ fromS: 3, toS: 2 }] }, 'ends-before-start', 'take.focusChecks[0].toS'],
   ['a field', { colour: 'red' }, 'unknown-field', 'take.colour'],
 ])('%s that is none is refused, with where and what would do', async (_, changes, code, path) => {
   const { shot } = await demoShot();

@@ -7,7 +7,7 @@ export { PictureView } from './pictures.js';
 export {
   ChangeProduction,
   CreateProduction,
-  MOST_SHOTS,
+  MAX_SHOTS,
   OrderShots,
   PRODUCTION_NAME,
   ProductionView,

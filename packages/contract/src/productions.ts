@@ -4,7 +4,7 @@ import { Ids, Optional, Quantity, Text, Version } from './fields.js';
 
 export const UNIT_SYSTEMS = ['metric', 'imperial'] as const;
 export const PRODUCTION_NAME = { min: 1, max: 80 } as const;
-export const MOST_SHOTS = 5000;
+export const MAX_SHOTS = 5000;
 
 export class CreateProduction {
   @Text({ ...PRODUCTION_NAME, description: 'Working title' })
@@ -28,7 +28,7 @@ export class OrderShots {
   @Version()
   version!: number;
 
-  @Ids(MOST_SHOTS, 'Every shot of the production once, in shooting order')
+  @Ids(MAX_SHOTS, 'Every shot of the production once, in shooting order')
   shotIds!: string[];
 }
 

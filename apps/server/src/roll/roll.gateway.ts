@@ -83,12 +83,12 @@ export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
     return roll;
   }
 
-  @SubscribeMessage('set-off')
-  setOff(@ConnectedSocket() socket: Socket, @MessageBody() body: unknown): Refused | true {
+  @SubscribeMessage('cue')
+  cue(@ConnectedSocket() socket: Socket, @MessageBody() body: unknown): Refused | true {
     const asked = read(RollCueMessage, body);
     if ('code' in asked) return asked;
-    const shotId = this.rolls.setOff(asked);
-    if (shotId) socket.to(shotId).emit('set-off', asked);
+    const shotId = this.rolls.cue(asked);
+    if (shotId) socket.to(shotId).emit('cue', asked);
     return true;
   }
 

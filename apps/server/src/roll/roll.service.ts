@@ -25,7 +25,7 @@ export class RollService {
   }
 
   /** @returns the shot of the roll; null if it has ended */
-  setOff({ rollId, pullId, timeS }: RollCueMessage): string | null {
+  cue({ rollId, pullId, timeS }: RollCueMessage): string | null {
     const roll = this.find(rollId);
     if (!roll) return null;
     this.running.set(roll.shotId, { ...roll, cueEvents: [...roll.cueEvents, { pullId, timeS }] });

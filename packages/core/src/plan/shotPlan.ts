@@ -73,7 +73,7 @@ export type FocusTarget =
   | { readonly kind: 'distance'; readonly distanceMm: number | null }
   /** Beside a mark, so far that it blurs to a share of the picture's width */
   | { readonly kind: 'blur'; readonly markId: string; readonly blurPercent: number; readonly towards: 'near' | 'far' }
-  /** With someone; where they will be in so many seconds, or, below 0, were */
+  /** On a moving subject: at its place a number of seconds later, or earlier below 0 */
   | { readonly kind: 'subject'; readonly subjectId: string; readonly leadS: number }
   /** Through points in order of time, evenly in ring angle from each to the next */
   | { readonly kind: 'course'; readonly points: readonly CoursePoint[] };

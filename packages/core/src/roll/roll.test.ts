@@ -126,7 +126,7 @@ const WHEEL = {
   notes: '',
 };
 
-describe('the stand-in motor', () => {
+describe('the simulated motor', () => {
   test('gets where it is told, never faster and never quicker to speed up than it can', () => {
     fc.assert(
       fc.property(fc.array(fc.double({ min: 0, max: 300, noNaN: true }), { minLength: 1, maxLength: 5 }), (targets) => {
@@ -161,7 +161,7 @@ describe('the stand-in motor', () => {
   });
 });
 
-test('the stand-in wheel turns the ring through its gear, as far as the ring goes', () => {
+test('the simulated wheel turns the ring through its gear, as far as the ring goes', () => {
   const reach = { lowDeg: 0, highDeg: 90 };
   expect(turnWheel({ ringDeg: 10 }, 20, null, reach).ringDeg).toBe(30);
   expect(turnWheel({ ringDeg: 10 }, 20, { ...WHEEL, wheelPerRing: 4 }, reach).ringDeg).toBe(15);

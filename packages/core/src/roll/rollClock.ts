@@ -90,10 +90,10 @@ function stretchesOf(waiting: readonly Pull[], cueEvents: readonly CueEvent[]): 
   const stretches: Stretch[] = [];
   let [fromRealS, fromPlanS] = [0, 0];
   for (const { id, startS } of waiting) {
-    const setOff = cueEvents.find(({ pullId, timeS }) => pullId === id && timeS >= fromRealS);
-    const toRealS = setOff?.timeS ?? Infinity;
+    const cueEvent = cueEvents.find(({ pullId, timeS }) => pullId === id && timeS >= fromRealS);
+    const toRealS = cueEvent?.timeS ?? Infinity;
     stretches.push({ fromRealS, fromPlanS, toPlanS: startS, waitingPullId: id, toRealS });
-    if (!setOff) return stretches;
+    if (!cueEvent) return stretches;
     [fromRealS, fromPlanS] = [toRealS, startS];
   }
   stretches.push({ fromRealS, fromPlanS, toPlanS: Infinity, waitingPullId: null, toRealS: Infinity });

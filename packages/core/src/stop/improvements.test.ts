@@ -89,7 +89,7 @@ describe('errors', () => {
     expect(kept(errs, { without: { kind: 'marks', subjectId: 'subject-1' } })).toBeGreaterThan(kept(errs));
   });
 
-  test('whoever is in two plans draws the same in both, whoever else comes or goes', () => {
+  test('a subject draws the same numbers in two plans, whichever other subjects are added or removed', () => {
     const order = drawLayoutOf(tight);
     const more = addSubject(tight, { name: 'Maren', distanceMm: 5000 });
     const unasked = more.beats

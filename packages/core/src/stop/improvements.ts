@@ -77,7 +77,7 @@ export function suggestImprovements(plan: ShotPlan): Improvement[] {
       without: source,
       minutes: ERROR_MINUTES[source.kind],
     }));
-  const mends = findFixes(plan)
+  const fixes = findFixes(plan)
     // every stop is tried below
     .filter(({ change }) => change.kind !== 'stop')
     .map(({ change, plan: mended }) => improvementOf(change, mended));
@@ -111,7 +111,7 @@ export function suggestImprovements(plan: ShotPlan): Improvement[] {
             minutes: STILL_CAMERA_MINUTES,
           },
         ];
-  return [...errors, ...mends, ...sooner, ...still, ...stops];
+  return [...errors, ...fixes, ...sooner, ...still, ...stops];
 }
 
 function improvementOf(change: FixChange, plan: ShotPlan): Improvement {

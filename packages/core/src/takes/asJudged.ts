@@ -23,8 +23,8 @@ export function verdictOf(
 ): TakeVerdict | null {
   if (track === null) return null;
   const clock = rollClock(plan, cues, pace);
-  const rocked = focusChecks.map(({ fromS, toS }) => ({ fromS: clock.planSAt(fromS), toS: clock.planSAt(toS) }));
-  return judgeTake(plan, onPlanTime(plan, unpackTrack(track), cues, pace), rocked);
+  const checksOnPlan = focusChecks.map(({ fromS, toS }) => ({ fromS: clock.planSAt(fromS), toS: clock.planSAt(toS) }));
+  return judgeTake(plan, onPlanTime(plan, unpackTrack(track), cues, pace), checksOnPlan);
 }
 
 /** Fills in hits, focus grade and usable spans from the take's track. A take without a track is returned unchanged. */

@@ -71,11 +71,11 @@ export function scorePulls(plan: ShotPlan, track: RingTrack): PullScore[] {
       lowDeg: targetDeg + Math.min(nearSideDeg, farSideDeg),
       highDeg: targetDeg + Math.max(nearSideDeg, farSideDeg),
     };
-    const wentOn = line.pulls[index - 1]?.isTracking ?? plan.focusTrack.start?.kind === 'subject';
+    const wasTracking = line.pulls[index - 1]?.isTracking ?? plan.focusTrack.start?.kind === 'subject';
     // while tracking, target and start move with the subject: the hand is compared with that
     const trackingOffsetDeg = (timeS: number) => {
       if (timeS > pull.endS && pull.isTracking) return line.ringDegAt(timeS) - targetDeg;
-      return timeS < pull.startS && wentOn ? line.ringDegAt(timeS) - pull.from.ringDeg : 0;
+      return timeS < pull.startS && wasTracking ? line.ringDegAt(timeS) - pull.from.ringDeg : 0;
     };
     const turnBy = (degAt: (timeS: number) => number, hz: number) => {
       const samples = samplesOf((timeS) => degAt(timeS) - trackingOffsetDeg(timeS), hz, fromS, toS);

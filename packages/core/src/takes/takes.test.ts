@@ -76,8 +76,8 @@ describe('a pull on the track', () => {
     expect(Math.abs(second!.startsLateS!)).toBeLessThan(0.05);
   });
 
-  test('one that goes on with someone who walks is hit when the ring goes with them, and not when it stays', () => {
-    // Ines walks from 4 m to 2 m; the ring comes to her from 6 m and goes on with her
+  test('a pull that follows a walker is hit if the ring follows, and not if it stays', () => {
+    // Ines walks from 4 m to 2 m; the ring comes to her from 6 m and follows her
     const met = addStay(addSubject(newPlan(), { name: 'Ines', distanceMm: 4000 }), 'subject-1', { distanceMm: 2000, fromS: 8 });
     const line1 = addPull(setTrackStart(met, { kind: 'distance', distanceMm: 6000 }), 'mark-1', 1);
     const target = { kind: 'subject', subjectId: 'subject-1', leadS: 0 } as const;
@@ -158,7 +158,7 @@ describe('a take', () => {
     }
   });
 
-  test('what can be used is the longest unbroken stretch first, without what was rocked to check', () => {
+  test('what can be used is the longest unbroken stretch first, without the spans in which focus was checked', () => {
     const whole = judgeTake(plan, turned(plan))!;
     expect(whole.usable).toEqual([{ fromS: 0, toS: 10 }]);
     const late = judgeTake(plan, turned(plan, { lateS: 1.5 }))!;

@@ -100,7 +100,7 @@ describe('how far someone may miss a mark', () => {
   });
 });
 
-describe('stand-ins', () => {
+describe('objects to focus on instead', () => {
   const withThings = () => {
     let plan = addLandmark(drawn(), 'post', 'post at the depth', at(2900, 500));
     plan = addLandmark(plan, 'post', 'post a little behind', at(3000, -300));
@@ -206,7 +206,7 @@ test('where nobody can be focused on is told apart: behind the camera, on top of
   expect(floorTimes(walkTo(addSubjectAt(newPlan(), 'Ines', at(3000, 0)), 'subject-1', at(2000, 0), 6))).toEqual([0, 4, 6, 10]);
 });
 
-describe('the measure stand-in', () => {
+describe('the simulated measure', () => {
   test('reads the true distance with the noise of the method, in steps of what the device shows', () => {
     expect(simulatedReadingMm('tape', 3000, 0.4)).toBe(3005);
     expect(simulatedReadingMm('laser', 3000.2, 0)).toBe(3000);

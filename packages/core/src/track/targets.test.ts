@@ -96,7 +96,7 @@ describe('going on with someone', () => {
     expect(track.ringDegAt(9)).toBe(track.start.ringDeg);
   });
 
-  test('whoever goes, or stands nowhere any more, is no longer followed', () => {
+  test('a subject that is deleted, or has no place any more, is no longer followed', () => {
     const plan = setTrackStart(walking(), { kind: 'subject', subjectId: 'subject-1', leadS: 0 });
     expect(removeSubject(plan, 'subject-1').focusTrack.start).toEqual({ kind: 'distance', distanceMm: 4000 });
     const gone = removeMark(removeMark(plan, 'mark-1'), 'mark-2');

@@ -58,7 +58,7 @@ describe('where the ring may stand', () => {
 });
 
 describe('the tube of a plan', () => {
-  test('is as wide as the ring where nobody must be sharp, and else the window of whoever must', () => {
+  test('is as wide as the ring where nothing must be sharp, and otherwise the window of the subject that must', () => {
     const plan = twoPeople();
     const { lowDeg, highDeg, required } = tubeOf(plan);
     const ring = ringOf(plan.optics.lens);

@@ -23,7 +23,7 @@ export const moveKey = (pullId: string) => `pull ${pullId}`;
 /**
  * Assigns random numbers to everything in a plan that draws them.
  *
- * @param like - layout of a plan to compare with. Whoever is in both plans draws the same numbers in both, so that the results
+ * @param like - layout of a plan to compare with. A subject of both plans draws the same numbers in both, so that the results
  * differ only by the change.
  */
 export function drawLayoutOf(plan: Pick<ShotPlan, 'subjects' | 'focusTrack'>, like: DrawLayout | null = null): DrawLayout {

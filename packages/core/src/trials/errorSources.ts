@@ -22,7 +22,7 @@ export type ErrorSource =
   | { readonly kind: 'cue'; readonly pullId: string }
   /** A pull lands beside its target */
   | { readonly kind: 'landing'; readonly pullId: string }
-  /** The hand goes on with someone or along a course, off it and behind it; null for the line's start */
+  /** The hand follows a subject or a course, with an offset and a lag; null for the start of the track */
   | { readonly kind: 'following'; readonly pullId: string | null };
 
 /** An error source with its size, one standard deviation, in mm, seconds, or degrees of what the hand holds. */

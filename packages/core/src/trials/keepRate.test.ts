@@ -36,7 +36,7 @@ interface Vector {
 const VECTORS = (JSON.parse(readFileSync(join(__dirname, '../../test/vectors/reference.json'), 'utf8')) as { keepRate: Vector[] })
   .keepRate;
 
-/** Nobody errs but whoever misses their mark. */
+/** Only the subject that misses its mark has an error. */
 function withoutErrors(plan: ShotPlan): ShotPlan {
   return {
     ...plan,
@@ -115,7 +115,7 @@ describe('takes', () => {
     }
   });
 
-  test('every error costs, and what is asked of less of a beat is kept more often', () => {
+  test('every error costs takes, and a beat that is required for less of its time is kept more often', () => {
     const rateOf = (one: ShotPlan) => keepRate(one, { takes: 4000, seed: 3 }).keepRate;
     const still = withoutErrors(plan);
     const worse: [string, ShotPlan][] = [

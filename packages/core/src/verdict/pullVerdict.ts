@@ -18,7 +18,7 @@ export type Cause =
   | { readonly kind: 'left-too-soon'; readonly pullId: string }
   /** The zone was wide enough, and opening the stop or zooming in made it too thin */
   | { readonly kind: 'zone-shrinks'; readonly by: 'stop' | 'zoom' }
-  /** The line goes on with someone, or along a course, and is not where it should be; null for the line's start */
+  /** The track follows a subject or a course, and is off it; null for the start of the track */
   | { readonly kind: 'tracking-off'; readonly pullId: string | null }
   /** The subject walks, and the line does not go with it */
   | { readonly kind: 'walks' }

@@ -70,7 +70,7 @@ describe('soft on purpose', () => {
   });
 });
 
-test('whoever may drift is not asked for anything, and a shot of nothing else is not judged', () => {
+test('a subject that may be soft requires nothing, and a shot without any other beat is not judged', () => {
   const drifting = changeBeat(twoPeople(), 'beat-2', { requirement: 'none' });
   expect(judged(drifting).beats[1]).toMatchObject({ kind: 'none', kept: true });
   expect(judged(drifting).softSpans.every(({ beatId }) => beatId === 'beat-1')).toBe(true);

@@ -101,7 +101,7 @@ test('impossible is said exactly where trying every angle at every frame finds n
     const tube = tubeOf(plan);
     const mostDeg = maxRingDegPerS(plan) / plan.captureFps;
     const found = solveTrack(plan, 'follow')!.impossible;
-    // a grid only finds what leaves it a step of room: one way it is asked of a wider tube, the other of a narrower one
+    // a grid finds only what leaves it a step of room, so it searches a wider tube for one bound and a narrower for the other
     const wide = firstUnreached(widened(tube, COARSE_DEG), mostDeg + 2 * COARSE_DEG);
     if (wide !== null) expect(found).not.toBeNull();
     if (firstUnreached(tube, mostDeg) === null) expect(found).toBeNull();
@@ -221,7 +221,7 @@ test('as racked: the pulls that are there, each when it loses the least; told wh
     expect(startS).toBeGreaterThanOrEqual(earliestStartS - 0.5);
     expect(durationS).toBeLessThanOrEqual(longestS);
   }
-  // asked of one pull alone it is the same, with the others where they are
+  // for one pull alone the answer is the same, and the others stay
   const [first] = laid.timings;
   expect(pullTiming(laid.plan, first!.pullId)!.earliestStartS).toBeCloseTo(first!.earliestStartS, 9);
   expect(pullTiming(laid.plan, 'nobody')).toBeNull();

@@ -113,7 +113,7 @@ describe('tape wins where it was taken', () => {
     expect(again.marks[1]).toMatchObject({ method: 'drawn', distanceMm: 2000 });
   });
 
-  test('a mark that is moved is measured anew when it is drawn, and keeps its tape when it was taped', () => {
+  test('a moved mark takes its drawn distance if it was drawn, and keeps its tape if it was taped', () => {
     const plan = drawn(at(4000, 0));
     expect(placeMark(plan, 'mark-1', at(1500, 0)).marks[0]!.distanceMm).toBe(1500);
     const taped = placeMark(changeMark(plan, 'mark-1', { distanceMm: 4100 }), 'mark-1', at(1500, 0));

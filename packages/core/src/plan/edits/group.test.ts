@@ -51,7 +51,7 @@ test('where there is no room for all of them, nothing is copied', () => {
   expect(copyOnFloor(full, three, at(0, 300)).copies).toEqual([]);
 });
 
-test('several go at once; the camera’s last key stays, and a mark’s stand-in goes with its landmark', () => {
+test('several are deleted at once; the camera’s last key stays, and a focus reference goes with its landmark', () => {
   const standing = { ...drawn(), marks: drawn().marks.map((mark) => ({ ...mark, focusReferenceId: 'landmark-1' })) };
   expect(checkPlan(standing)).toEqual([]);
   const plan = removeFromFloor(standing, three);

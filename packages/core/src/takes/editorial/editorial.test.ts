@@ -82,7 +82,7 @@ describe('retiming', () => {
 });
 
 describe('what can be used', () => {
-  test('as it was said, else all of a take that is not soft; without what was rocked to check', () => {
+  test('the spans that were logged, or all of a take that is not soft; without the spans in which focus was checked', () => {
     expect(usableSpansOf(empty)).toEqual([span(0, 10)]);
     expect(usableSpansOf({ ...empty, focus: 'soft' })).toEqual([]);
     expect(usableSpansOf({ ...empty, focusChecks: [span(3, 4)] })).toEqual([span(0, 3), span(4, 10)]);

@@ -45,7 +45,7 @@ export interface SolverOptions {
 }
 
 /**
- * Works out the pulls of a plan anew. Marks, subjects and beats stay as they are.
+ * Replaces the pulls of a plan by those that the solver works out. Marks, subjects and beats stay as they are.
  *
  * `fewest-holds`: fewest holds that keep every required frame, with changes where nothing is required. If the hand is too slow
  * for that, as few holds as possible, each change at the hand's minimum time and where it loses the fewest frames. `follow`:

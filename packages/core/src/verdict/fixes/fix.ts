@@ -8,7 +8,7 @@ export type FixChange =
   /** A pull starts earlier or later; or starts earlier or later and lands at the same time */
   | { readonly kind: 'earlier' | 'later' | 'longer' | 'shorter'; readonly pullId: string; readonly byS: number }
   | { readonly kind: 'easing'; readonly pullId: string; readonly easing: Easing }
-  /** The line goes on with someone, from a time on; it leads them by so much */
+  /** The track follows a subject from a time on, with a lead */
   | { readonly kind: 'follow'; readonly subjectId: string; readonly leadS: number }
   | { readonly kind: 'lead'; readonly subjectId: string; readonly leadS: number }
   /** The ring is set between those who must be sharp; `at` names a thing on the floor that stands there */

@@ -61,7 +61,7 @@ test('where no move is to blame a darker stop is tried, with what it costs in li
   const stop = fixes.find(({ change }) => change.kind === 'stop')!;
   expect(stop.change).toMatchObject({ from: 2.5, to: 5 });
   expect(stop.stopsLost).toBeCloseTo(2, 1);
-  // setting the ring anew keeps as much, and costs no light
+  // new holds keep as much, and cost no light
   expect(fixes[0]!.change).toEqual({ kind: 'split', fromMm: 3180, toMm: 3000, at: null });
 });
 
@@ -195,7 +195,7 @@ test('between two who are asked for at once the ring is set between them; on a f
   expect(fix.change.toMm).toBeGreaterThan(3000);
   expect(fix.change.toMm).toBeLessThan(3250);
   const drawn = addLandmark(startFloor(plan), 'post', 'lamp post', { xMm: 3120, yMm: 150 });
-  const standIn = findFixes(drawn).find(({ change }) => change.kind === 'reference')!;
-  expect(standIn.change).toMatchObject({ at: 'lamp post' });
-  expect(standIn.outcome).toBe('sharp');
+  const reference = findFixes(drawn).find(({ change }) => change.kind === 'reference')!;
+  expect(reference.change).toMatchObject({ at: 'lamp post' });
+  expect(reference.outcome).toBe('sharp');
 });

@@ -75,7 +75,7 @@ describe('a track on the plan’s clock', () => {
   });
 });
 
-test('a take whose pulls the clock set off is judged the same by whoever knows its cues alone', () => {
+test('a take with pulls triggered by the clock is judged the same from its cues alone', () => {
   const waits = changePull(plan, 'pull-1', { trigger: 'spoken-line' });
   const { track: track } = prepareRoll(waits)!;
   const ringDeg = Float64Array.from({ length: 100 * plan.durationS + 1 }, (_, k) => track.ringDegAt(k / 100));
