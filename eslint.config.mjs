@@ -20,6 +20,30 @@ export const STAGES = [
   'sheets',
 ];
 
+/** Order of the page's parts: a part imports only parts to its left. Those after charts are folders of features/. */
+export const PARTS = [
+  'shared',
+  'ui',
+  'charts',
+  'calculator',
+  'kit',
+  'shot',
+  'revisions',
+  'viewfinder',
+  'dial',
+  'setup',
+  'marks',
+  'pull',
+  'floor',
+  'stop',
+  'takes',
+  'roll',
+  'log',
+  'shots',
+  'shotPage',
+  'app',
+];
+
 /** Forbids imports, with the reason as the message. */
 const ban = (message, ...regexes) => regexes.map((regex) => ({ regex, message }));
 
@@ -44,6 +68,35 @@ const stageRules = STAGES.map((stage, index) => ({
             ...STAGES.slice(index + 1).map((later) => `^(\\.\\./)+${later}/`),
           ),
           ...ban('The door is for those outside: import the stage.', '^(\\.\\./)+index(\\.js)?$'),
+        ],
+      },
+    ],
+  },
+}));
+
+const serverIsApart = ban(
+  'The page never imports the server.',
+  '^@still-heron/server',
+  'apps/server',
+  '^@nestjs/',
+  '^class-(validator|transformer)',
+);
+
+const COMMON_PARTS = ['shared', 'ui', 'charts', 'app'];
+
+const partRules = PARTS.map((part, index) => ({
+  files: [`apps/web/src/${COMMON_PARTS.includes(part) ? part : `features/${part}`}/**/*.{ts,tsx}`],
+  ignores: ['**/*.test.{ts,tsx}'],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          ...serverIsApart,
+          ...ban(
+            `${part} imports only parts to its left: ${PARTS.slice(0, index).join(', ') || 'none'}.`,
+            ...PARTS.slice(index + 1).map((later) => `^(\\.\\./)+(features/)?${later}/`),
+          ),
         ],
       },
     ],
@@ -114,16 +167,8 @@ export default ts.config(
     ],
     { ignores: ['apps/server/src/database/**'] },
   ),
-  restrict(
-    ['apps/web/**/*.{ts,tsx}'],
-    ban(
-      'The page never imports the server.',
-      '^@still-heron/server',
-      'apps/server',
-      '^@nestjs/',
-      '^class-(validator|transformer)',
-    ),
-  ),
+  restrict(['apps/web/**/*.{ts,tsx}'], serverIsApart),
+  ...partRules,
   {
     files: ['apps/web/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': reactHooks },

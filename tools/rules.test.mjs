@@ -36,6 +36,19 @@ test.each([
   ['apps/server/src/shots/x.ts', "import { x } from '@still-heron/web';\nx();", 'The server never imports the page'],
   ['apps/server/src/shots/x.ts', "import pg from 'pg';\npg();", 'Only database/ names a driver'],
   ['apps/web/src/features/x.ts', "import { IsInt } from 'class-validator';\nIsInt();", 'The page never imports the server'],
+  ['apps/web/src/features/pull/x.tsx', "import { IsInt } from 'class-validator';\nIsInt();", 'The page never imports the server'],
+  ['apps/web/src/ui/x.tsx', "import { pull } from '../features/pull/pull';\npull();", 'ui imports only parts to its left'],
+  [
+    'apps/web/src/features/kit/lens/x.tsx',
+    "import { pull } from '../../pull/pull';\npull();",
+    'kit imports only parts to its left',
+  ],
+  [
+    'apps/web/src/features/kit/x.tsx',
+    "import styles from '../pull/pull.module.css';\nstyles.x();",
+    'kit imports only parts to its left',
+  ],
+  ['apps/web/src/features/roll/x.tsx', "import { app } from '../../app/store';\napp();", 'roll imports only parts to its left'],
 ])('%s: %s', async (file, code, expected) => {
   expect(await lint(file, code)).toContain(expected);
 });
