@@ -39,13 +39,13 @@ export async function benchCues(address) {
         what: `${due.length} cues by ear in a roll of ${plan.durationS} s: off their time at most`,
         figure: `${worst.toFixed(1)} ms`,
         aim: 'under 10 ms',
-        holds: worst < 10,
+        shareOfAim: worst / 10,
       },
       {
         what: 'frames while it rolls',
         figure: `${frames.median.toFixed(1)} ms median, ${frames.p95.toFixed(1)} ms p95`,
         aim: 'p95 under 20 ms: 50 frame rates',
-        holds: frames.p95 < 20,
+        shareOfAim: frames.p95 / 20,
       },
     ];
   } finally {

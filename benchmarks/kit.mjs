@@ -1,5 +1,6 @@
 import { performance } from 'node:perf_hooks';
 import { chromium } from '@playwright/test';
+import { chromiumPath } from '../tools/chromium.mjs';
 import { fNumberOf, formatDistanceFigure, defaultLens, stopScale, zoneTable } from '@still-heron/core';
 import { summary } from './evaluate.mjs';
 import { call } from './server.mjs';
@@ -34,7 +35,7 @@ export function benchTable() {
     what: 'zone table, 16 stops × 200 distances in feet',
     figure: `${median.toFixed(2)} ms median, ${p95.toFixed(2)} ms p95; with all 6,400 figures printed ${summary(printed).median.toFixed(2)} ms`,
     aim: 'under 4 ms',
-    holds: p95 < 4,
+    shareOfAim: p95 / 4,
   };
 }
 
@@ -48,7 +49,7 @@ export async function benchKit(address) {
     notes: '',
   }));
   await call(address, 'POST', 'kit/import', { format: 'still-heron-kit', schema: 1, lenses });
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--no-first-run'] });
+  const browser = await chromium.launch({ executablePath: chromiumPath(), args: ['--no-sandbox', '--no-first-run'] });
   const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
   await page.goto(`${address}/kit/lenses`);
   await page.getByTestId('ring-drawing').locator('svg').waitFor();
@@ -87,7 +88,7 @@ export async function benchKit(address) {
       what: `${what} among 1,000 lenses, until it is on screen`,
       figure: `${median.toFixed(0)} ms median, ${p95.toFixed(0)} ms p95 of ${times[what].length}`,
       aim: 'under 100 ms',
-      holds: p95 < 100,
+      shareOfAim: p95 / 100,
     };
   });
 }

@@ -1,10 +1,11 @@
 import { gzipSync } from 'node:zlib';
 import { chromium } from '@playwright/test';
+import { chromiumPath } from '../tools/chromium.mjs';
 import { longShot, summary } from './evaluate.mjs';
 import { call } from './server.mjs';
 
 export const LAUNCH = {
-  executablePath: '/usr/bin/chromium',
+  executablePath: chromiumPath(),
   args: ['--no-sandbox', '--disable-background-networking', '--no-first-run'],
 };
 
@@ -53,19 +54,19 @@ export async function benchPage(address) {
       what: 'frame time while dragging a move in that shot',
       figure: `${median.toFixed(1)} ms median, ${p95.toFixed(1)} ms p95 of ${times.length} frames`,
       aim: 'p95 under 33 ms',
-      holds: p95 < 33,
+      shareOfAim: p95 / 33,
     },
     {
       what: 'script of the Pull page, gzip',
       figure: `${(scriptBytes / 1000).toFixed(0)} kB`,
       aim: 'under 420 kB',
-      holds: scriptBytes < 420_000,
+      shareOfAim: scriptBytes / 420_000,
     },
     {
       what: 'Pull page, time until the line can be dragged',
       figure: `${(interactiveMs / 1000).toFixed(2)} s`,
       aim: 'under 2.0 s',
-      holds: interactiveMs < 2000,
+      shareOfAim: interactiveMs / 2000,
     },
   ];
 }

@@ -1,11 +1,12 @@
 import { resolve } from 'node:path';
 import { chromium } from '@playwright/test';
+import { chromiumPath } from '../tools/chromium.mjs';
 import { logTakes } from './madeTakes.mjs';
 import { call, startServer } from './server.mjs';
 
 const folder = resolve('docs/screenshots');
 const server = await startServer({ STILL_HERON_SEED: 'demo' });
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+const browser = await chromium.launch({ executablePath: chromiumPath(), args: ['--no-sandbox'] });
 try {
   const [production] = await call(server.address, 'GET', 'productions');
   const shots = await call(server.address, 'GET', `productions/${production.id}/shots`);

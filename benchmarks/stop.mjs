@@ -54,7 +54,7 @@ export async function benchStop(address) {
       what,
       figure: `${median.toFixed(1)} ms median, ${p95.toFixed(1)} ms p95`,
       aim: 'p95 under 20 ms: 50 frame rates',
-      holds: p95 < 20,
+      shareOfAim: p95 / 20,
     });
     const soon = summary(first);
     const settles = summary(done);
@@ -63,13 +63,13 @@ export async function benchStop(address) {
         what: `sweep of ${stops} stops, 2,000 takes each: first figures after an edit`,
         figure: `${soon.median.toFixed(0)} ms median, ${soon.p95.toFixed(0)} ms p95`,
         aim: 'under 200 ms',
-        holds: soon.median < 200,
+        shareOfAim: soon.median / 200,
       },
       {
         what: 'the same sweep settled',
         figure: `${settles.median.toFixed(0)} ms median, ${settles.p95.toFixed(0)} ms p95`,
         aim: 'under 1500 ms',
-        holds: settles.median < 1500,
+        shareOfAim: settles.median / 1500,
       },
       frames('frame time while it is drawn', drawing),
       frames('frame time while the stop is dragged', dragged),
@@ -78,7 +78,7 @@ export async function benchStop(address) {
         what: 'keep rate of 2,000 trials updated while the pull is dragged',
         figure: `${figures} times in two seconds`,
         aim: 'at least 10',
-        holds: figures >= 10,
+        shareOfAim: 10 / figures,
       },
     ];
   } finally {

@@ -35,7 +35,7 @@ function benchJudge() {
     what: `a track of 60 s at ${HZ} Hz judged (kept in ${kilobytes.toFixed(1)} kB)`,
     figure: `${median.toFixed(2)} ms median, ${p95.toFixed(2)} ms p95`,
     aim: 'under 5 ms median',
-    holds: median < 5,
+    shareOfAim: median / 5,
   };
 }
 
@@ -79,7 +79,7 @@ async function benchLog() {
       }
       const { median, p95 } = summary(times);
       const figure = `${median.toFixed(0)} ms median, ${p95.toFixed(0)} ms p95`;
-      lines.push({ what, figure, aim: `under ${aimMs} ms`, holds: median < aimMs });
+      lines.push({ what, figure, aim: `under ${aimMs} ms`, shareOfAim: median / aimMs });
     }
     return lines;
   } finally {

@@ -2,6 +2,7 @@ import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { chromiumPath } from './chromium.mjs';
 import { installed, newestMs, node, ROOT, run, StepFailed, TSC } from './run.mjs';
 
 const NODE_MODULES = join(ROOT, 'node_modules');
@@ -63,14 +64,14 @@ function compressAssets(folder) {
   }
 }
 
-export const CHROMIUM = '/usr/bin/chromium';
-
 /** Debian's Chromium for the page tests: installed if missing and permitted; otherwise prints the command. */
 export function installChromium() {
-  if (existsSync(CHROMIUM)) return;
-  const command = 'apt-get update && apt-get install -y --no-install-recommends chromium';
+  if (existsSync(chromiumPath())) return;
+  const command = 'apt-get update && apt-get install -y --no-install-recommends chromium-headless-shell';
   if (process.getuid?.() !== 0 || spawnSync('apt-get', ['--version']).status !== 0) {
-    throw new StepFailed(`The tests of the page need Chromium at ${CHROMIUM}. Install it with:\n  sudo sh -c '${command}'`);
+    throw new StepFailed(
+      `The tests of the page need Chromium. Install it with:\n  sudo sh -c '${command}'\nor set STILL_HERON_CHROMIUM to its path.`,
+    );
   }
   console.log('Installing Chromium (a minute or so, once) …');
   run(

@@ -98,3 +98,11 @@ function readIfThere(path) {
     return ''; // deleted, but still in the index
   }
 }
+
+if (process.argv[1] === join(ROOT, 'tools/words.mjs')) {
+  const faults = goneWordsInProject();
+  if (faults.length > 0) {
+    console.error(faults.join('\n'));
+    process.exitCode = 1;
+  }
+}

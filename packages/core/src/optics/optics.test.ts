@@ -6,6 +6,7 @@ import { conjugates, tapeAtExtension } from './conjugates';
 import { depthOfField } from './depthOfField';
 import { exposureChange, geometricStop } from './exposure';
 import { fieldAt, matchFormat } from './formatMatch';
+import { cases } from '../../test/cases';
 
 const lens = fc.record({
   focalLengthMm: fc.double({ min: 8, max: 300, noNaN: true }),
@@ -38,7 +39,7 @@ describe('the zone', () => {
           expect(Math.abs(blur / o.circleOfConfusionMm - 1)).toBeLessThan(1e-6);
         }
       }),
-      { seed: 1, numRuns: 500 },
+      { seed: 1, numRuns: cases(500) },
     );
   });
 

@@ -20,6 +20,7 @@ import {
 } from '../plan/index';
 import { evaluatePull } from './evaluatePull';
 import type { CompleteVerdict } from './pullVerdict';
+import { cases } from '../../test/cases';
 
 function judge(plan: ShotPlan): CompleteVerdict {
   const verdict = evaluatePull(plan);
@@ -212,7 +213,7 @@ describe('whatever the plan', () => {
           expect(softFrames).toBe(beat.frames - beat.keptFrames);
         }
       }),
-      { seed: 8, numRuns: 150 },
+      { seed: 8, numRuns: cases(150) },
     );
   });
 
@@ -223,7 +224,7 @@ describe('whatever the plan', () => {
         const narrow = judge(setStop(plan, plan.optics.stop * 1.4));
         expect(narrow.sharpFrames).toBeGreaterThanOrEqual(wide.sharpFrames);
       }),
-      { seed: 9, numRuns: 80 },
+      { seed: 9, numRuns: cases(80) },
     );
   });
 

@@ -36,6 +36,7 @@ export function RingDial({ plan, verdict, units }: Props) {
   const said = `${formatDistance(verdict.track.focusMm[frame]!, units)}, ${figure} ${of}`;
   return (
     <svg
+      data-testid="dial"
       className={styles.dial}
       width={DIAL.width}
       height={DIAL.height}

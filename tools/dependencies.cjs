@@ -1,0 +1,14 @@
+/** Rules of dependency-cruiser: no circle of files, also of types; no import that leads nowhere. */
+module.exports = {
+  forbidden: [
+    { name: 'no-circle', severity: 'error', from: {}, to: { circular: true } },
+    { name: 'no-dead-end', severity: 'error', from: {}, to: { couldNotResolve: true } },
+  ],
+  options: {
+    tsPreCompilationDeps: true,
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(/dist/|/node_modules/|[.]module[.]css$)' },
+    tsConfig: { fileName: 'tsconfig.base.json' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'types', 'default'] },
+  },
+};
