@@ -37,7 +37,7 @@ const LANES = [
 
 /** Arguments of dependency-cruiser to look for circles in all files. */
 export function circleArguments(...folders) {
-  return ['--config', join(ROOT, 'tools/dependencies.cjs'), ...(folders.length > 0 ? folders : ['packages', 'apps', 'e2e'])];
+  return ['--config', join(ROOT, 'tools/dependencies.mjs'), ...(folders.length > 0 ? folders : ['packages', 'apps', 'e2e'])];
 }
 
 /** Runs a step. Resolves to its output if it fails, else to null; prints its name and time. */

@@ -6,7 +6,7 @@ import { floorDistances, placeAt } from './floorDistances';
 import { type Mark, DEFAULT_MARK } from './mark';
 import type { Place } from './place';
 import type { Subject } from './subject';
-import { cases } from '../../test/cases';
+import { caseCount } from '../../test/caseCount';
 
 const at = (xMm: number, yMm: number): Place => ({ xMm, yMm });
 
@@ -94,7 +94,7 @@ describe('a set that is turned or carried elsewhere is the same set', () => {
           expect(before.focusMmAt(subject, timeS)).toBeGreaterThanOrEqual(1);
         }
       }),
-      { seed: 41, numRuns: cases(60) },
+      { seed: 41, numRuns: caseCount(60) },
     );
   });
 });
@@ -123,7 +123,7 @@ describe('what the tape says more is taken along the axis', () => {
         for (const timeS of times)
           expect(taped.focusMmAt(tam(way.length), timeS)).toBeCloseTo(drawn.focusMmAt(tam(way.length), timeS), 6);
       }),
-      { seed: 42, numRuns: cases(40) },
+      { seed: 42, numRuns: caseCount(40) },
     );
   });
 

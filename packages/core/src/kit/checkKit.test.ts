@@ -5,7 +5,7 @@ import { checkKitItem, KIT_KINDS, type KitItems, type KitKind, kitName } from '.
 import { missingParts, presetRig } from './rig';
 import { defaultLens, ringOf, stopsAt } from './lens';
 import { defaultWheel } from './wheel';
-import { cases } from '../../test/cases';
+import { caseCount } from '../../test/caseCount';
 
 const camera: KitCamera = {
   name: 'Cine body A',
@@ -170,7 +170,7 @@ test('whatever is put anywhere in an item is refused by name, or makes one that 
           expect([problem.code, problem.values]).toEqual([expect.stringMatching(/./), expect.any(Object)]);
         if (problems.length === 0) use(kind, item);
       }),
-      { seed: 47, numRuns: cases(400) },
+      { seed: 47, numRuns: caseCount(400) },
     );
   }
 });

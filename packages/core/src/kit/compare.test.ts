@@ -4,7 +4,7 @@ import { type LensSetup, compareSetups, distanceForWidth, fieldOf, zoneLensOf } 
 import { cameraOf } from './camera';
 import { FORMATS } from './formats';
 import { defaultLens } from './lens';
-import { cases } from '../../test/cases';
+import { caseCount } from '../../test/caseCount';
 
 const diagonal = { kind: 'diagonal', divisor: 1500 } as const;
 const format = (id: string) => cameraOf(FORMATS.find((item) => item.id === id)!);
@@ -60,7 +60,7 @@ test('the distance for a width is the inverse of the width at a distance', () =>
       const mm = focalLengthMm * times;
       expect(distanceForWidth(one, fieldOf(one, mm).widthMm) / mm).toBeCloseTo(1, 9);
     }),
-    { seed: 17, numRuns: cases(300) },
+    { seed: 17, numRuns: caseCount(300) },
   );
 });
 
@@ -92,7 +92,7 @@ test('a matched format leaves the zone equal at equal framing, to 1 % far from c
         expect(Math.abs(other.behindMm / one.behindMm - 1)).toBeLessThan(0.01);
       },
     ),
-    { seed: 29, numRuns: cases(400) },
+    { seed: 29, numRuns: caseCount(400) },
   );
 });
 

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { FORMATS } from './formats';
 import { lensRing } from './lensRing';
 import { defaultLens, ringOf } from './lens';
-import { cases } from '../../test/cases';
+import { caseCount } from '../../test/caseCount';
 
 const table = {
   kind: 'table' as const,
@@ -42,7 +42,7 @@ describe.each([
           expect(ring.angleAt(mm * factor)).toBeLessThan(deg);
         },
       ),
-      { seed: 5, numRuns: cases(500) },
+      { seed: 5, numRuns: caseCount(500) },
     );
   });
 

@@ -6,7 +6,7 @@ import { lensRing } from './lensRing';
 import { defaultLens, ringOf } from './lens';
 import type { RingPoint } from './ring';
 import { scaleProblems } from './scaleProblems';
-import { cases } from '../../test/cases';
+import { caseCount } from '../../test/caseCount';
 
 const lens65 = defaultLens({ name: '65 mm T2.2', focalLengthMm: 65, closeFocusMm: 650 });
 
@@ -43,7 +43,7 @@ describe('a helicoid through scale points', () => {
           expect(Math.abs(points[wrong]!.residualDeg - byDeg)).toBeLessThan(2);
         },
       ),
-      { seed: 11, numRuns: cases(200) },
+      { seed: 11, numRuns: caseCount(200) },
     );
   });
 
@@ -91,7 +91,7 @@ describe('scale points that make no ring', () => {
         if (scaleProblems(given).length === 0) expect(make).not.toThrow();
         else expect(make).toThrow();
       }),
-      { seed: 3, numRuns: cases(500) },
+      { seed: 3, numRuns: caseCount(500) },
     );
   });
 });

@@ -5,7 +5,7 @@ import { depthOfField } from './depthOfField';
 import { exposureChange } from './exposure';
 import { holdBoth, stopForAllowance } from './solve';
 import { zoneTable } from './zoneTable';
-import { cases } from '../../test/cases';
+import { caseCount } from '../../test/caseCount';
 
 const glass = { focalLengthMm: 50, circleOfConfusionMm: 0.025 };
 const lens = fc.record({
@@ -30,7 +30,7 @@ test('near < focus < far, and at both limits the blur is the circle, to 1e-9', (
         else expect(blur).toBeLessThanOrEqual(given.circleOfConfusionMm * (1 + 1e-9));
       }
     }),
-    { seed: 41, numRuns: cases(500) },
+    { seed: 41, numRuns: caseCount(500) },
   );
 });
 
@@ -47,7 +47,7 @@ describe('two distances held at once', () => {
         const wider = depthOfField({ ...given, ...answer, fNumber: answer.fNumber * 0.99 });
         expect(wider.nearMm > nearMm || wider.farMm < farMm).toBe(true);
       }),
-      { seed: 43, numRuns: cases(300) },
+      { seed: 43, numRuns: caseCount(300) },
     );
   });
 

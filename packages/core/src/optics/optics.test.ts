@@ -6,7 +6,7 @@ import { conjugates, tapeAtExtension } from './conjugates';
 import { depthOfField } from './depthOfField';
 import { exposureChange, geometricStop } from './exposure';
 import { fieldAt, matchFormat } from './formatMatch';
-import { cases } from '../../test/cases';
+import { caseCount } from '../../test/caseCount';
 
 const lens = fc.record({
   focalLengthMm: fc.double({ min: 8, max: 300, noNaN: true }),
@@ -39,7 +39,7 @@ describe('the zone', () => {
           expect(Math.abs(blur / o.circleOfConfusionMm - 1)).toBeLessThan(1e-6);
         }
       }),
-      { seed: 1, numRuns: cases(500) },
+      { seed: 1, numRuns: caseCount(500) },
     );
   });
 

@@ -10,7 +10,7 @@ import { rollClock } from './rollClock';
 import { rollCues } from './rollCues';
 import { prepareRoll } from './rollNow';
 import { turnWheel } from './simulators/handWheel';
-import { cases } from '../../test/cases';
+import { caseCount } from '../../test/caseCount';
 
 const clocked = changePull(twoPeople(), 'pull-1', { startS: 4, durationS: 1 });
 const onLook: ShotPlan = changePull(clocked, 'pull-1', { trigger: 'look', cue: 'she looks up' });
@@ -146,7 +146,7 @@ describe('the simulated motor', () => {
         expect(Math.abs(motor.motorDeg - targets[targets.length - 1]!)).toBeLessThan(0.01);
         expect(Math.abs(motor.ringDeg - motor.motorDeg)).toBeLessThanOrEqual(SIMULATED_MOTOR.backlashDeg / 2 + 1e-9);
       }),
-      { numRuns: cases(40) },
+      { numRuns: caseCount(40) },
     );
   });
 

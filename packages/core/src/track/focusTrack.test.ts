@@ -5,7 +5,7 @@ import { depthOfField } from '../optics/index';
 import { changeMark, changePull, newPlan, planCircleMm, type ShotPlan, zoneLensAt } from '../plan/index';
 import { gradePull, handTimeS, landingWindow, pullDifficultyBits } from '../hand/index';
 import { focusTrack } from './focusTrack';
-import { cases } from '../../test/cases';
+import { caseCount } from '../../test/caseCount';
 
 const plan = twoPeople();
 const ring = ringOf(plan.optics.lens);
@@ -71,7 +71,7 @@ describe('the focus line', () => {
           }
         },
       ),
-      { seed: 21, numRuns: cases(40) },
+      { seed: 21, numRuns: caseCount(40) },
     );
   });
 });

@@ -30,7 +30,7 @@ import {
 import { markReading } from './markReading';
 import { missAllowance } from './missAllowance';
 import { focusReferences } from './focusReferences';
-import { cases } from '../../test/cases';
+import { caseCount } from '../../test/caseCount';
 
 const at = (xMm: number, yMm: number) => ({ xMm, yMm });
 const drawn = (): ShotPlan => setLensHeight(startFloor(twoPeople()), 1620);
@@ -95,7 +95,7 @@ describe('how far someone may miss a mark', () => {
         }
         if (answer.status === 'not-on-this-lens') expect(answer.wouldNeedStop).toBeGreaterThan(plan.optics.lens.narrowestStop);
       }),
-      { seed: 44, numRuns: cases(60) },
+      { seed: 44, numRuns: caseCount(60) },
     );
     expect(missAllowance(plan, mark, 2800).status).toBe('not-on-this-lens');
   });

@@ -5,7 +5,7 @@ import { blurDiameterMm } from '../optics/index';
 import { addOpticsChange, addStay, setStop, zoneLensAt } from '../plan/index';
 import { fewestHolds } from './solvers/fewestHolds';
 import { sharpWindow, tubeOf } from './tube';
-import { cases } from '../../test/cases';
+import { caseCount } from '../../test/caseCount';
 
 const lensCases = fc.record({
   focalLengthMm: fc.double({ min: 12, max: 200, noNaN: true }),
@@ -34,7 +34,7 @@ describe('where the ring may stand', () => {
             expect(edgeMm / lens.circleOfConfusionMm).toBeCloseTo(1, 5);
           }
       }),
-      { seed: 51, numRuns: cases(400) },
+      { seed: 51, numRuns: caseCount(400) },
     );
   });
 
@@ -119,7 +119,7 @@ describe('fewest holds', () => {
             if (tube.required[frame]) expect(ringDeg >= tube.lowDeg[frame]! && ringDeg <= tube.highDeg[frame]!).toBe(true);
         expect(holds).toHaveLength(fewestByTrying(tube));
       }),
-      { seed: 52, numRuns: cases(300) },
+      { seed: 52, numRuns: caseCount(300) },
     );
   });
 

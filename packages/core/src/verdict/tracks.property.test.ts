@@ -4,7 +4,7 @@ import { defaultLens, defaultWheel } from '../kit/index';
 import { addOpticsChange, changeOpticsChange, checkPlan, chooseLens, chooseWheel, setFocalLength, setStop } from '../plan/index';
 import { comparePlans } from './comparePlans';
 import { evaluatePull } from './evaluatePull';
-import { cases } from '../../test/cases';
+import { caseCount } from '../../test/caseCount';
 
 const zoom = defaultLens({
   name: 'Zoom 25–100',
@@ -53,7 +53,7 @@ test('whatever turns while it rolls: every frame has its figures, near < focus <
       }
       for (const pull of verdict.pulls) expect(pull.neededS).toBeGreaterThan(0);
     }),
-    { seed: 73, numRuns: cases(60) },
+    { seed: 73, numRuns: caseCount(60) },
   );
 });
 
@@ -67,6 +67,6 @@ test('compared with itself nothing changes; with a finer gear the same time is s
       expect(geared.sharpAfterS).toBe(geared.sharpBeforeS);
       for (const { beforeDeg, afterDeg } of geared.marks) expect(Math.abs(afterDeg)).toBeGreaterThanOrEqual(Math.abs(beforeDeg));
     }),
-    { seed: 79, numRuns: cases(30) },
+    { seed: 79, numRuns: caseCount(30) },
   );
 });

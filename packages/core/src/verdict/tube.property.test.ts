@@ -3,7 +3,7 @@ import { longShot } from '../../test/plans';
 import { addOpticsChange, setStop } from '../plan/index';
 import { fewestHolds, tubeOf } from '../track/index';
 import { evaluatePull } from './evaluatePull';
-import { cases } from '../../test/cases';
+import { caseCount } from '../../test/caseCount';
 
 /** This close to an edge of the tube rounding decides. */
 const EDGE_DEG = 1e-7;
@@ -28,7 +28,7 @@ test('a line keeps a frame just where it runs inside the tube, whatever the stop
       });
       expect([...required].filter((flag) => flag).length).toBe(verdict.requiredFrames);
     }),
-    { seed: 53, numRuns: cases(20) },
+    { seed: 53, numRuns: caseCount(20) },
   );
 });
 

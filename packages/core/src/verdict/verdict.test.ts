@@ -20,7 +20,7 @@ import {
 } from '../plan/index';
 import { evaluatePull } from './evaluatePull';
 import type { CompleteVerdict } from './pullVerdict';
-import { cases } from '../../test/cases';
+import { caseCount } from '../../test/caseCount';
 
 function judge(plan: ShotPlan): CompleteVerdict {
   const verdict = evaluatePull(plan);
@@ -213,7 +213,7 @@ describe('whatever the plan', () => {
           expect(softFrames).toBe(beat.frames - beat.keptFrames);
         }
       }),
-      { seed: 8, numRuns: cases(150) },
+      { seed: 8, numRuns: caseCount(150) },
     );
   });
 
@@ -224,7 +224,7 @@ describe('whatever the plan', () => {
         const narrow = judge(setStop(plan, plan.optics.stop * 1.4));
         expect(narrow.sharpFrames).toBeGreaterThanOrEqual(wide.sharpFrames);
       }),
-      { seed: 9, numRuns: cases(80) },
+      { seed: 9, numRuns: caseCount(80) },
     );
   });
 

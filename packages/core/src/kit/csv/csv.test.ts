@@ -5,7 +5,7 @@ import { type KitLens, defaultLens } from '../lens';
 import { lensTable, readLensTable, readWheelTable, wheelTable } from './kitTables';
 import { readScale } from './readScale';
 import type { Wheel } from '../wheel';
-import { cases } from '../../../test/cases';
+import { caseCount } from '../../../test/caseCount';
 
 /** A file as its rows of cells: a line each, cells parted by `|`. */
 const table = (...lines: string[]): CsvTable => lines.map((line) => line.split('|'));
@@ -108,7 +108,7 @@ describe('scale points are read where their meaning is sure', () => {
           expect(parsed.status === 'read' && formatDistance(parsed.distanceMm, units)).toBe(printed);
         },
       ),
-      { seed: 31, numRuns: cases(500) },
+      { seed: 31, numRuns: caseCount(500) },
     );
   });
 });

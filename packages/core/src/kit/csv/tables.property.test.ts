@@ -9,7 +9,7 @@ import {
   type Wheel,
   wheelTable,
 } from '../../index';
-import { cases } from '../../../test/cases';
+import { caseCount } from '../../../test/caseCount';
 
 /** A figure as a form would take it: a few decimals. */
 const figure = (min: number, max: number, decimals = 2) =>
@@ -87,7 +87,7 @@ test('any lens comes back from a table as it was', () => {
     fc.property(fc.array(lens, { minLength: 1, maxLength: 6 }), (lenses) => {
       expect(readLensTable(lensTable(lenses))).toEqual({ status: 'read', items: lenses });
     }),
-    { seed: 53, numRuns: cases(200) },
+    { seed: 53, numRuns: caseCount(200) },
   );
 });
 
@@ -107,7 +107,7 @@ test('any wheel comes back from a table as it was', () => {
     fc.property(fc.array(wheel, { minLength: 1, maxLength: 6 }), (wheels) => {
       expect(readWheelTable(wheelTable(wheels))).toEqual({ status: 'read', items: wheels });
     }),
-    { seed: 59, numRuns: cases(200) },
+    { seed: 59, numRuns: caseCount(200) },
   );
 });
 
@@ -119,7 +119,7 @@ test('columns may stand in any order, and an empty line between does not matter'
       const shuffled = [order.map((k) => head[k]!), [''], order.map((k) => row[k]!)];
       expect(readLensTable(shuffled)).toEqual({ status: 'read', items: [item] });
     }),
-    { seed: 61, numRuns: cases(100) },
+    { seed: 61, numRuns: caseCount(100) },
   );
 });
 
@@ -160,6 +160,6 @@ test('a scale from any file is read whole or refused with places; it never throw
         }
       }
     }),
-    { seed: 67, numRuns: cases(1500) },
+    { seed: 67, numRuns: caseCount(1500) },
   );
 });

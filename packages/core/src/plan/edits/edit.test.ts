@@ -11,7 +11,7 @@ import { checkPlan } from '../checkPlan';
 import { newPlan } from './newPlan';
 import { pullEndS, type ShotPlan } from '../shotPlan';
 import { setDuration, setHand, setGoals, shortestDurationS } from './shot';
-import { cases } from '../../../test/cases';
+import { caseCount } from '../../../test/caseCount';
 
 describe('from two tape measures to a line', () => {
   test('the first person gives the line its start and must be sharp throughout', () => {
@@ -254,6 +254,6 @@ test('whatever is edited, the plan stays one that can be stored', () => {
         expect(checkPlan(plan)).toEqual([]);
       }
     }),
-    { seed: 7, numRuns: cases(300) },
+    { seed: 7, numRuns: caseCount(300) },
   );
 });

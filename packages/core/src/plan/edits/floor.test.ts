@@ -20,7 +20,7 @@ import { newPlan } from './newPlan';
 import { planDistances } from '../planDistances';
 import type { ShotPlan } from '../shotPlan';
 import { shortestDurationS } from './shot';
-import { cases } from '../../../test/cases';
+import { caseCount } from '../../../test/caseCount';
 
 const at = (xMm: number, yMm: number) => ({ xMm, yMm });
 const drawn = (place = at(3000, 0)) => setSubjectHeight(addSubjectAt(newPlan(), 'Ines', place), 'subject-1', 1620);
@@ -71,7 +71,7 @@ describe('what the lens meets', () => {
         expect(offAxisDeg).toBeCloseTo(0, 6);
         expect(tapeMm).toBeCloseTo(Math.hypot(where.xMm, where.yMm), 6);
       }),
-      { seed: 83, numRuns: cases(200) },
+      { seed: 83, numRuns: caseCount(200) },
     );
   });
 

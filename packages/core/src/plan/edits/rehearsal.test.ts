@@ -4,7 +4,7 @@ import { addRun, rehearsedEvents, rehearsedTimes, removeRun, applyRehearsedTimes
 import { addStay } from './subjects';
 import { checkPlan } from '../checkPlan';
 import type { ShotPlan } from '../shotPlan';
-import { cases } from '../../../test/cases';
+import { caseCount } from '../../../test/caseCount';
 
 /** Ines walks from 2.05 m, leaving at 4 s, to 1.6 m, where she is at 6 s; one pull starts at 4 s. */
 const walking = (): ShotPlan => addStay(twoPeople(), 'subject-2', { distanceMm: 1600, fromS: 6 });
@@ -67,6 +67,6 @@ test('however it was tapped, the plan that takes the times can be saved; taps of
       const without = { ...plan, focusTrack: { ...plan.focusTrack, pulls: [] } };
       expect(checkPlan(applyRehearsedTimes(without))).toEqual([]);
     }),
-    { seed: 46, numRuns: cases(60) },
+    { seed: 46, numRuns: caseCount(60) },
   );
 });

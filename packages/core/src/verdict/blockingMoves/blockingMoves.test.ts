@@ -16,7 +16,7 @@ import { markReading } from '../../track/index';
 import { applyBlockingMove, BLOCKING_MOVES, defaultValues } from './blockingMoves';
 import type { BlockingMove, BlockingMoveFigure, BlockingMoveFigureCode } from './blockingMove';
 import { zoneSpans } from '../zoneSpans';
-import { cases } from '../../../test/cases';
+import { caseCount } from '../../../test/caseCount';
 
 const at0 = { subjectId: 'subject-1', atS: 0 };
 const alone = (stop = 3.2): ShotPlan => setStop(setLensHeight(startFloor(twoPeople()), 1620), stop);
@@ -60,7 +60,7 @@ describe.each(BLOCKING_MOVES.map((blockingMove) => [blockingMove.id, blockingMov
         expect(checkPlan(laid.plan)).toEqual([]);
         for (const { value: found, answer } of laid.figures) expect(Number.isNaN(found)).toBe(answer !== undefined);
       }),
-      { seed: 71, numRuns: cases(25) },
+      { seed: 71, numRuns: caseCount(25) },
     );
   });
 

@@ -21,7 +21,7 @@ import { evaluatePull } from '../evaluatePull';
 import { findFixes } from './findFixes';
 import { orderFixes } from './trackFixes';
 import { stepBackFixes, wheelFixes } from './setupFixes';
-import { cases } from '../../../test/cases';
+import { caseCount } from '../../../test/caseCount';
 
 /** The pull to Ines starts when she must already be sharp. */
 const late = (): ShotPlan =>
@@ -105,7 +105,7 @@ test('every offer can be saved, is better than what there is, and is what it say
       const left = fixes.map(({ sharpS: kept, requiredS }) => Number((requiredS - kept).toFixed(6)));
       expect(left).toEqual([...left].sort((a, b) => a - b));
     }),
-    { seed: 55, numRuns: cases(40) },
+    { seed: 55, numRuns: caseCount(40) },
   );
 });
 

@@ -1,5 +1,5 @@
 /** Rules of dependency-cruiser: no circle of files, also of types; no import that leads nowhere. */
-module.exports = {
+export default {
   forbidden: [
     { name: 'no-circle', severity: 'error', from: {}, to: { circular: true } },
     { name: 'no-dead-end', severity: 'error', from: {}, to: { couldNotResolve: true } },

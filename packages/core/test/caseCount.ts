@@ -1,4 +1,4 @@
 /** Number of cases that a property test tries: as given, or ten times as many with `npm run test:thorough`. */
-export function cases(normal: number): number {
+export function caseCount(normal: number): number {
   return Math.ceil(normal * Number(process.env['STILL_HERON_CASES'] ?? 1));
 }
