@@ -33,7 +33,13 @@ export default {
   projects: [
     { ...shared, displayName: 'core', roots: ['<rootDir>/packages/core'] },
     { ...shared, displayName: 'wording', roots: ['<rootDir>/packages/wording'] },
-    { ...shared, displayName: 'server', roots: ['<rootDir>/apps/server', '<rootDir>/packages/contract'] },
+    {
+      ...shared,
+      displayName: 'server',
+      roots: ['<rootDir>/apps/server', '<rootDir>/packages/contract'],
+      globalSetup: '<rootDir>/apps/server/test/globalSetup.mjs',
+      globalTeardown: '<rootDir>/apps/server/test/globalTeardown.mjs',
+    },
     { ...shared, displayName: 'page', roots: ['<rootDir>/apps/web'] },
     { ...shared, displayName: 'house', roots: ['<rootDir>/tools'] },
   ].map((project) => ({

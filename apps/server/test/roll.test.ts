@@ -4,6 +4,7 @@ import type { JoinedView, RollView, ShotView } from '@still-heron/contract';
 import { newTake } from '@still-heron/core';
 import { io, type Socket } from 'socket.io-client';
 import { WebSocket } from 'ws';
+import { RollGateway } from '../src/roll/roll.gateway';
 import { makeProduction, makeShot, startServer, type TestServer } from './server';
 
 let server: TestServer;
@@ -91,6 +92,7 @@ test('a device that goes away is no longer told of', async () => {
 });
 
 test('a roll whose device does not come back is over for everyone; one that comes back in time and tells it again goes on', async () => {
+  server.app.get(RollGateway).reconnectMs = 2500;
   const [lost, kept] = [rollOf({ shotId: randomUUID() }), rollOf({ shotId: randomUUID() })];
   const found = async ({ shotId }: RollView) => (await joined('someone', shotId)).found.roll;
   const { socket: operator } = await joined('operator', lost.shotId);

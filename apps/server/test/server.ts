@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
@@ -21,7 +21,7 @@ export interface TestServer {
 }
 
 export async function startServer(options: Partial<Config> = {}): Promise<TestServer> {
-  const folder = options.dataFolder ?? mkdtempSync(join(tmpdir(), 'still-heron-'));
+  const folder = options.dataFolder ?? emptyData();
   const config: Config = {
     port: 0,
     host: '127.0.0.1',
@@ -40,6 +40,13 @@ export async function startServer(options: Partial<Config> = {}): Promise<TestSe
     stop: () => app.close(),
     remove: () => rmSync(folder, { recursive: true, force: true }),
   };
+}
+
+/** A new data folder with an empty, migrated database. */
+function emptyData(): string {
+  const folder = mkdtempSync(join(tmpdir(), 'still-heron-'));
+  cpSync(process.env['STILL_HERON_TEMPLATE']!, folder, { recursive: true });
+  return folder;
 }
 
 export const someShot = (changes: Partial<ShotDocument> = {}): ShotDocument => ({

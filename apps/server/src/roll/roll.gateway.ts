@@ -16,9 +16,6 @@ import { isFromHere } from './is-from-here.js';
 import { DevicesService } from './devices.service.js';
 import { RollService } from './roll.service.js';
 
-/** Time after which a lost connection is given up. */
-const RECONNECT_MS = 8000;
-
 /** Answer to an invalid message. */
 interface Refused {
   readonly code: string;
@@ -31,6 +28,9 @@ interface Refused {
  */
 @WebSocketGateway({ path: '/api/live', maxHttpBufferSize: 32_768, serveClient: false, allowRequest: isFromHere })
 export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewayDisconnect {
+  /** Time after which a lost connection is given up */
+  reconnectMs = 8000;
+
   constructor(
     @Inject(RollService) private readonly rolls: RollService,
     @Inject(DevicesService) private readonly devices: DevicesService,
@@ -52,7 +52,7 @@ export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
     const timer = setTimeout(() => {
       if (this.rolls.rollOfConnection(socket.id)?.rollId !== left.rollId || !this.rolls.end(left.rollId)) return;
       socket.nsp.to(left.shotId).emit('end', { rollId: left.rollId });
-    }, RECONNECT_MS);
+    }, this.reconnectMs);
     timer.unref();
   }
 
