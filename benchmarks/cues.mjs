@@ -17,7 +17,7 @@ export async function benchCues(address) {
       localStorage.setItem('still-heron.roll', '{"countInS":3,"turnedBy":"motor-line","isByClock":true,"vibrates":false}'),
     );
     await page.goto(`${address}/shots/${shot.id}/roll`);
-    await page.getByTestId('roll-figure').waitFor();
+    await page.getByTestId('roll-now').waitFor();
     await page.waitForTimeout(1000);
     await page.evaluate(noteTones);
     await page.keyboard.press('Space');

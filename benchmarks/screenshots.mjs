@@ -77,7 +77,7 @@ try {
   await light('Dusk');
   await page.evaluate(() => localStorage.setItem('still-heron.roll', '{"countInS":0,"turnedBy":"motor-line","hasSound":false}'));
   await page.goto(`${server.address}/shots/${shot('4B')}/roll`);
-  await page.getByTestId('roll-figure').waitFor();
+  await page.getByTestId('roll-now').waitFor();
   await page.waitForTimeout(800);
   await page.keyboard.press('Space');
   await page.waitForTimeout(3400);

@@ -24,12 +24,12 @@ const LANES = [
   [
     ['words that are gone', [join(ROOT, 'tools/words.mjs')]],
     ['circles', [installed('dependency-cruiser/bin/dependency-cruise.mjs'), ...circleArguments()]],
-    ['rules', [installed('eslint/bin/eslint.js'), '.', '--cache', '--cache-location', 'node_modules/.cache/eslint/']],
+    ['rules', [installed('eslint/bin/eslint.js'), '.', '--cache', '--cache-location', 'node_modules/.cache/check/eslint/']],
     [
       'format',
       [
         ...[installed('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.'],
-        ...['--cache', '--cache-location', 'node_modules/.cache/prettier'],
+        ...['--cache', '--cache-location', 'node_modules/.cache/check/prettier'],
       ],
     ],
   ],

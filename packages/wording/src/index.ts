@@ -61,6 +61,7 @@ export {
   FOCUS_GRADE_WORDS,
   faultText,
   HIT_WORDS,
+  logText,
   PERFORMANCE_WORDS,
   pullTargetText,
   takeVerdictText,
@@ -75,3 +76,7 @@ export {
   reportTakeLines,
   reportTitle,
 } from './takes/reportText.js';
+
+export { floorSentence } from './floor/floorSentence.js';
+export { AS_METERED_STOPS, depthSentence, meterSentence, zoneSentence } from './calculator/zoneSentence.js';
+export { cameraSentence, lensSentence, rigSentence, wheelSentence } from './kit/kitSentences.js';

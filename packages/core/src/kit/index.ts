@@ -35,6 +35,7 @@ export {
   type KitLens,
   type Lens,
   RING_RESPONSES,
+  focusShiftPerDegMm,
   ringOf,
   type RingResponse,
   stopOfFNumber,

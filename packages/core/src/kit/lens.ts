@@ -131,6 +131,20 @@ export function ringOf(lens: Lens): LensRing {
       });
 }
 
+/**
+ * Change of focus for one degree of turn at a distance, in mm. It is measured over a degree around the distance, or over what
+ * the ring has there.
+ *
+ * @param atMm - tape distance on the ring, finite
+ */
+export function focusShiftPerDegMm(lens: Lens, atMm: number): number {
+  const ring = ringOf(lens);
+  const [a, b] = [ring.angleAt(ring.farthestMm), ring.angleAt(ring.closeFocusMm)];
+  const half = Math.min(0.5, ring.throwDeg / 4);
+  const middle = Math.min(Math.max(ring.angleAt(atMm), Math.min(a, b) + half), Math.max(a, b) - half);
+  return Math.abs(ring.distanceAt(middle + half) - ring.distanceAt(middle - half)) / (2 * half);
+}
+
 /** A lens from a few figures, all else by default. */
 export function defaultLens(figures: Pick<Lens, 'name' | 'focalLengthMm'> & Partial<Lens>): Lens {
   const { focalLengthMm, widestStop = 2.2 } = figures;

@@ -97,3 +97,18 @@ export function takeVerdictText({ isKept, isWhole, pulls, usable }: TakeVerdict,
   if (!isWhole && !faults) return `Ended early: ${use}.`;
   return `${isWhole ? 'Soft' : 'Ended early, and soft'}${faults ? `: ${faults}` : ' in places'}; ${use}.`;
 }
+
+/** "12 takes, 8 usable: 67 %. 1 had to be repaired in the edit." */
+export function logText({
+  takes,
+  usable,
+  repaired,
+}: {
+  readonly takes: number;
+  readonly usable: number;
+  readonly repaired: number;
+}): string {
+  const share = `${Math.round((100 * usable) / takes)} %`;
+  const edit = repaired === 0 ? '' : ` ${repaired} had to be repaired in the edit.`;
+  return `${counted(takes, 'take')}, ${usable} usable: ${share}.${edit}`;
+}

@@ -23,7 +23,7 @@ import { matchLine, SetupPicker } from './SetupPicker';
 import type { CalculatorProps } from './calculatorProps';
 import { Button } from '../../ui/Button';
 import styles from './CompareView.module.css';
-import layoutStyles from '../../ui/layout.module.css';
+import { Sentence } from '../../ui/Sentence';
 import textStyles from '../../ui/text.module.css';
 import fieldStyles from '../../ui/fields/fields.module.css';
 
@@ -52,13 +52,7 @@ export function CompareView({ optics, units }: CalculatorProps) {
   const change = (index: number, next: LensSetup) => setOthers(others.map((item, k) => (k === index ? next : item)));
   return (
     <div className={styles.compare}>
-      <p data-testid="sentence" className={layoutStyles.sentence} aria-live="polite">
-        {compareSentence(setups, compared, held, units).map(({ tone, text }, index) => (
-          <span key={index} className={textStyles[`tone-${tone}`]}>
-            {text}{' '}
-          </span>
-        ))}
-      </p>
+      <Sentence parts={compareSentence(setups, compared, held, units)} aria-live="polite" />
       <div className={styles.compareAsk}>
         <WordChoice label="Compare at" chosen={held} choices={HELD} onChoose={setHeld} />
         <DistanceField

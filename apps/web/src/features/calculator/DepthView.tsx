@@ -1,4 +1,5 @@
-import { depthOfField, formatDistance, formatGap, formatStop, ringOf, withinReach, zoneLensOf } from '@still-heron/core';
+import { depthSentence } from '@still-heron/wording';
+import { depthOfField, formatDistance, ringOf, withinReach, zoneLensOf } from '@still-heron/core';
 import { useRef, useState } from 'react';
 import clsx from 'clsx';
 import { arrowStep } from '../../shared/gestures/arrowStep';
@@ -7,7 +8,7 @@ import { type Size, useSize } from '../../shared/useSize';
 import { nudgeDistance } from '../../ui/fields/readDistance';
 import { depthLayout } from './depthLayout';
 import type { CalculatorProps } from './calculatorProps';
-import layoutStyles from '../../ui/layout.module.css';
+import { Sentence } from '../../ui/Sentence';
 import textStyles from '../../ui/text.module.css';
 import styles from './DepthView.module.css';
 
@@ -21,14 +22,10 @@ export function DepthView(props: CalculatorProps) {
   const zone = depthOfField({ ...zoneLensOf(optics), focusDistanceMm: atMm });
   return (
     <>
-      <p data-testid="sentence" className={layoutStyles.sentence} aria-live="polite">
-        <span className={textStyles.toneSharp}>
-          {formatGap(zone.inFrontMm, units)} in front,{' '}
-          {zone.behindMm === Infinity ? 'everything' : formatGap(zone.behindMm, units)} behind
-        </span>{' '}
-        at {formatDistance(atMm, units)} and {formatStop(optics.stop, optics.lens.stopScale)}
-        {zone.behindMm === Infinity ? '.' : `: ${Math.round((100 * zone.inFrontMm) / zone.totalMm)} % of the zone lies in front.`}
-      </p>
+      <Sentence
+        parts={depthSentence({ zone, focusMm: atMm, stop: optics.stop, stopScale: optics.lens.stopScale }, units)}
+        aria-live="polite"
+      />
       <div className={styles.depthChart} ref={ref}>
         {size && size.width > 240 && size.height > 160 && <Chart {...props} size={size} atMm={atMm} onTry={setTriedMm} />}
       </div>

@@ -1,3 +1,5 @@
+import { logText } from '@still-heron/wording';
+import { Sentence } from '../../ui/Sentence';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import clsx from 'clsx';
@@ -56,9 +58,7 @@ export function LogPage() {
       {log.data && statistics.data && statistics.data.takes > 0 && (
         <div className={clsx(layoutStyles.stepPage, styles.logPage)}>
           <div className={layoutStyles.surface}>
-            <p className={layoutStyles.sentence} role="status" data-testid="log-sentence">
-              {sentence(statistics.data.takes, statistics.data.usable, statistics.data.repaired)}
-            </p>
+            <Sentence parts={[{ tone: 'plain', text: logText(statistics.data) }]} testId="log-sentence" />
             <LogFilters query={query} statistics={statistics.data} onChange={change} />
             <LogList page={log.data} query={query} isNarrowed={isNarrowed(query)} onPage={(page) => change({ page })} />
           </div>
@@ -70,10 +70,4 @@ export function LogPage() {
       )}
     </Frame>
   );
-}
-
-function sentence(takes: number, usable: number, repaired: number): string {
-  const share = `${Math.round((100 * usable) / takes)} %`;
-  const mended = repaired === 0 ? '' : ` ${repaired} had to be repaired in the edit.`;
-  return `${takes} ${takes === 1 ? 'take' : 'takes'}, ${usable} usable: ${share}.${mended}`;
 }

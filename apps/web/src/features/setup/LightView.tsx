@@ -1,8 +1,8 @@
+import { AS_METERED_STOPS, meterSentence } from '@still-heron/wording';
 import {
   brightnessChangeStops,
   type Exposure,
   formatStop,
-  formatStops,
   ndDensityOf,
   PLAN_LIMITS,
   type ShotExposure,
@@ -19,7 +19,7 @@ import { useProductionAngle } from './PlanNotes';
 import { useEdit } from '../shot/useEdit';
 import { Button } from '../../ui/Button';
 import styles from './LightView.module.css';
-import layoutStyles from '../../ui/layout.module.css';
+import { Sentence } from '../../ui/Sentence';
 import textStyles from '../../ui/text.module.css';
 import fieldStyles from '../../ui/fields/fields.module.css';
 
@@ -34,21 +34,7 @@ export function LightView({ plan }: { readonly plan: ShotPlan }) {
   const missing = exposure.meteredStop === null ? null : -brightnessChangeStops({ ...now, tStop: exposure.meteredStop }, now);
   return (
     <div className={styles.light}>
-      <p data-testid="sentence" className={layoutStyles.sentence} aria-live="polite">
-        {missing === null ? (
-          'Meter the light with these settings and type the stop. The effect of the chosen stop appears here.'
-        ) : Math.abs(missing) < 1 / 6 ? (
-          <span className={textStyles.toneSharp}>As metered: {formatStop(tStop, 'T')} needs no correction.</span>
-        ) : (
-          <>
-            <span className={missing > 0 ? textStyles.toneEdge : textStyles.toneSharp}>
-              {formatStops(missing)} {missing > 0 ? 'too dark' : 'too bright'}
-            </span>{' '}
-            at {formatStop(tStop, 'T')} instead of the metered {formatStop(exposure.meteredStop!, 'T')}. Correct it by one of
-            these, or by several in part.
-          </>
-        )}
-      </p>
+      <Sentence parts={meterSentence(missing, tStop, exposure.meteredStop)} aria-live="polite" />
       <div className={styles.lightBody}>
         <section aria-label="Settings">
           <h2>Settings</h2>
@@ -100,7 +86,9 @@ export function LightView({ plan }: { readonly plan: ShotPlan }) {
           )}
           <ProductionAngle />
         </section>
-        {missing !== null && Math.abs(missing) >= 1 / 6 && <Ways plan={plan} now={now} missing={missing} onSet={set} />}
+        {missing !== null && Math.abs(missing) >= AS_METERED_STOPS && (
+          <Ways plan={plan} now={now} missing={missing} onSet={set} />
+        )}
       </div>
     </div>
   );

@@ -1,4 +1,5 @@
-import { displayStepMm, formatDistance, formatFineDistance, formatGap, formatStop, setStop } from '@still-heron/core';
+import { zoneSentence } from '@still-heron/wording';
+import { formatStop, setStop } from '@still-heron/core';
 import { startTransition, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { WordChoice } from '../../ui/fields/WordChoice';
@@ -16,9 +17,9 @@ import { ZoneDrawing } from './ZoneDrawing';
 import { ZoneFacts } from './ZoneFacts';
 import { firstFocusMm, zoneFigures } from './zoneFigures';
 import { ZoneLoupe } from './ZoneLoupe';
+import { Sentence } from '../../ui/Sentence';
 import layoutStyles from '../../ui/layout.module.css';
 import calculatorStyles from '../calculator/calculator.module.css';
-import textStyles from '../../ui/text.module.css';
 
 type ViewName = 'zone' | 'light' | CalculatorViewName;
 const VIEWS: readonly { readonly value: ViewName; readonly word: string }[] = [
@@ -38,9 +39,6 @@ export function SetupPage() {
   const { zone, focusMm, closeFocusMm } = figures;
   const { lens, stop } = plan.optics;
   const tryDistance = (mm: number) => dispatch(distanceTried(mm));
-  // a zone thinner than the tape's step is shown to a tenth of a millimetre
-  const said = zone.totalMm < 5 * displayStepMm(zone.farMm, units) ? formatFineDistance : formatDistance;
-  const far = zone.farMm === Infinity ? 'infinity' : said(zone.farMm, units);
   const setTheStop = (value: number, gesture?: string) =>
     dispatch(editPlan(`stop ${formatStop(value, lens.stopScale)}`, (now) => setStop(now, value), gesture));
   return (
@@ -62,14 +60,7 @@ export function SetupPage() {
         )}
         {view === 'zone' && (
           <>
-            <p data-testid="sentence" className={layoutStyles.sentence} aria-live="polite">
-              <span className={textStyles.toneSharp}>
-                Sharp from {said(zone.nearMm, units)} to {far}
-              </span>{' '}
-              at {formatStop(stop, lens.stopScale)}, focused at{' '}
-              {focusMm === Infinity ? 'infinity' : formatDistance(focusMm, units)}: {formatGap(zone.inFrontMm, units)} in front
-              {zone.behindMm === Infinity ? ', everything behind.' : `, ${formatGap(zone.behindMm, units)} behind.`}
-            </p>
+            <Sentence parts={zoneSentence({ zone, focusMm, stop, stopScale: lens.stopScale }, units)} aria-live="polite" />
             <ZoneDrawing figures={figures} plan={plan} units={units} onFocus={tryDistance} />
             <div className={layoutStyles.zoneRow}>
               <div>

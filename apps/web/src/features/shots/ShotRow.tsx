@@ -10,6 +10,7 @@ import { TrackSketch } from './TrackSketch';
 import type { Forecast } from './useForecasts';
 import { Button } from '../../ui/Button';
 import styles from './ShotRow.module.css';
+import { TonedText } from '../../ui/Sentence';
 import textStyles from '../../ui/text.module.css';
 
 interface Props {
@@ -91,11 +92,7 @@ export function ShotRow({ shot, forecast, isMovable, isNewScene, onDuplicate, on
                   {STATE_WORDS[summary.outcome]}
                 </span>
                 <span className={styles.shotSentence}>
-                  {shownParts(summary).map(({ tone, text }) => (
-                    <span key={text} className={clsx(!(tone === 'plain') && textStyles[`tone-${tone}`])}>
-                      {text}{' '}
-                    </span>
-                  ))}
+                  <TonedText parts={shownParts(summary)} />
                 </span>
               </>
             )}

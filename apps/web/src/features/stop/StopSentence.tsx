@@ -6,7 +6,7 @@ import { Explain } from '../../ui/fields/Explain';
 import type { TrialProgress } from '../../shared/workers/simulation/trialPool';
 import { Button } from '../../ui/Button';
 import { Key } from '../../ui/Key';
-import layoutStyles from '../../ui/layout.module.css';
+import { Sentence } from '../../ui/Sentence';
 import textStyles from '../../ui/text.module.css';
 import styles from './StopSentence.module.css';
 import frameStyles from '../../ui/frame/frame.module.css';
@@ -31,17 +31,11 @@ export function StopSentence({ plan, wide, rate, progress, offered, onEnough, on
   const scale = optics.lens.stopScale;
   return (
     <>
-      <p className={layoutStyles.sentence} data-testid="how-wide" role="status">
-        {wide === null ? (
-          <span className={textStyles.muted}>Simulating takes …</span>
-        ) : (
-          howWideText(wide, plan).map(({ tone, text }) => (
-            <span key={text} className={clsx(!(tone === 'plain') && textStyles[`tone-${tone}`])}>
-              {text}{' '}
-            </span>
-          ))
-        )}
-      </p>
+      <Sentence
+        parts={wide === null ? [{ tone: 'plain', text: 'Simulating takes …' }] : howWideText(wide, plan)}
+        testId="how-wide"
+        role="status"
+      />
       <div className={styles.stopNow}>
         <span data-testid="now-keeps">
           Set to <strong className={textStyles.figure}>{formatStop(optics.stop, scale)}</strong>

@@ -1,17 +1,14 @@
+import { lensSentence } from '@still-heron/wording';
 import {
   circleMm,
   cameraOf,
   depthOfField,
-  fitHelicoid,
   FORMATS,
   fNumberOf,
-  formatDistance,
-  formatGap,
   type KitLens,
   type Lens,
   ringOf,
   type RingPoint,
-  type UnitSystem,
   withinReach,
 } from '@still-heron/core';
 import { useState } from 'react';
@@ -24,6 +21,7 @@ import { LensFigures } from './LensFigures';
 import { RingDrawing } from './RingDrawing';
 import { ScaleEditor } from './ScaleEditor';
 import { checkPoints } from './checkPoints';
+import { Sentence } from '../../../ui/Sentence';
 import layoutStyles from '../../../ui/layout.module.css';
 import styles from './LensPage.module.css';
 import textStyles from '../../../ui/text.module.css';
@@ -64,7 +62,7 @@ export function LensPage() {
   return (
     <div className={layoutStyles.stepPage}>
       <div data-testid="surface" className={clsx(layoutStyles.surface, styles.lensSurface)}>
-        <LensSentence lens={lens} points={points} atMm={atMm} units={units} />
+        <Sentence parts={lensSentence(lens, points, atMm, units)} />
         <RingDrawing
           lens={lens}
           points={points}
@@ -115,60 +113,6 @@ export function LensPage() {
       </aside>
     </div>
   );
-}
-
-interface SentenceProps {
-  readonly lens: Lens;
-  readonly points: readonly RingPoint[];
-  readonly atMm: number;
-  readonly units: UnitSystem;
-}
-
-/** Effect of a small turn at the distance under the witness mark. Problems of the scale come first. */
-function LensSentence({ lens, points, atMm, units }: SentenceProps) {
-  const ring = ringOf(lens);
-  const { response } = lens;
-  const far = ring.farthestMm === Infinity ? 'infinity' : formatDistance(ring.farthestMm, units);
-  if (response === 'speed') {
-    return (
-      <p data-testid="sentence" className={layoutStyles.sentence}>
-        <span className={textStyles.toneSoft}>No mark on this ring holds.</span> It answers to the speed of turning, so one place
-        on it is not always the same distance. Set it to answer by angle in the camera, or focus by eye.
-      </p>
-    );
-  }
-  const off = fitHelicoid(points, lens.focalLengthMm, lens.principalSeparationMm)?.points.filter(({ standsOut }) => standsOut);
-  if (off && off.length > 0) {
-    const names = off.map(({ index }) => formatDistance(points[index]!.distanceMm ?? Infinity, units)).join(', ');
-    return (
-      <p data-testid="sentence" className={layoutStyles.sentence}>
-        <span className={textStyles.toneSoft}>
-          {names} {off.length === 1 ? 'stands' : 'stand'} differs by
-        </span>{' '}
-        {Math.abs(off[0]!.residualDeg).toFixed(1)}° from the other points. Read it again before you use it.
-      </p>
-    );
-  }
-  return (
-    <p data-testid="sentence" className={layoutStyles.sentence}>
-      <span className={textStyles.toneSharp}>
-        {Math.round(ring.throwDeg)}° from {far} to {formatDistance(ring.closeFocusMm, units)}.
-      </span>{' '}
-      {atMm === Infinity
-        ? 'Turn it off infinity to see the effect of a degree.'
-        : `Near ${formatDistance(atMm, units)} one degree moves focus by ${formatGap(shiftPerDegMm(lens, atMm), units)}.`}
-      {response === 'steps' && ` ${lens.stepCount} presses from end to end.`}
-    </p>
-  );
-}
-
-/** Change of focus per degree of turn at a distance, centred if the ring has room on both sides. */
-function shiftPerDegMm(lens: Lens, atMm: number): number {
-  const ring = ringOf(lens);
-  const [a, b] = [ring.angleAt(ring.farthestMm), ring.angleAt(ring.closeFocusMm)];
-  const half = Math.min(0.5, ring.throwDeg / 4);
-  const middle = Math.min(Math.max(ring.angleAt(atMm), Math.min(a, b) + half), Math.max(a, b) - half);
-  return Math.abs(ring.distanceAt(middle + half) - ring.distanceAt(middle - half)) / (2 * half);
 }
 
 /** Zone at the widest stop on a medium format. Kit has no shot to take them from. */

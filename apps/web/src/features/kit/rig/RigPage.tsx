@@ -1,4 +1,5 @@
-import { KIT_LIMITS, missingParts, newPlan, planNotes, presetRig, type Rig, SUPPORTS, PULLERS } from '@still-heron/core';
+import { rigSentence } from '@still-heron/wording';
+import { KIT_LIMITS, newPlan, planNotes, presetRig, type Rig, SUPPORTS, PULLERS } from '@still-heron/core';
 import { noteText, PULLER_WORDS, SUPPORT_WORDS } from '@still-heron/wording';
 import { Checkbox } from 'antd';
 import { useState } from 'react';
@@ -8,6 +9,7 @@ import { TextField } from '../../../ui/fields/TextField';
 import { KitFormFoot, MaybeNumber } from '../KitForm';
 import { useOpenItem } from '../useOpenItem';
 import { Button } from '../../../ui/Button';
+import { Sentence } from '../../../ui/Sentence';
 import layoutStyles from '../../../ui/layout.module.css';
 import styles from './RigPage.module.css';
 import textStyles from '../../../ui/text.module.css';
@@ -19,26 +21,12 @@ export function RigPage() {
   if (!item) return null;
   const change = (name: string, changes: Partial<Rig>, gesture?: string) =>
     edit(name, (now) => ({ ...now, ...changes }), gesture);
-  const missing = missingParts(item);
   // notes that apply to the rig in any shot; missing parts are shown in the list itself
   const notes = planNotes({ ...newPlan(), rig: item }, { shutterAngleDeg: 180 }).filter(({ code }) => code !== 'missing-parts');
   return (
     <div className={layoutStyles.stepPage}>
       <div data-testid="surface" className={clsx(layoutStyles.surface, styles.rigSurface)}>
-        <p data-testid="sentence" className={layoutStyles.sentence}>
-          {item.parts.length === 0 ? (
-            'No parts listed yet. Add the usual ones for this support below.'
-          ) : missing.length === 0 ? (
-            <span className={textStyles.toneSharp}>Complete: all {item.parts.length} parts are here.</span>
-          ) : (
-            <>
-              <span className={textStyles.toneEdge}>
-                {missing.length} of {item.parts.length} parts missing:
-              </span>{' '}
-              {missing.join(', ')}.
-            </>
-          )}
-        </p>
+        <Sentence parts={rigSentence(item)} />
         <Parts rig={item} onChange={change} />
         {notes.length > 0 && (
           <section className={styles.rigNotes} aria-label="Notes on this rig">

@@ -1,9 +1,9 @@
+import { wheelSentence } from '@still-heron/wording';
 import {
   ASSUMED_PEAK_DEG_PER_S,
   ASSUMED_REGRIP_S,
   cameraOf,
   FORMATS,
-  formatDistance,
   type KitLens,
   landingWindow,
   type Lens,
@@ -23,7 +23,7 @@ import { Choice } from '../../../ui/fields/Choice';
 import { DistanceField } from '../../../ui/fields/DistanceField';
 import { Explain } from '../../../ui/fields/Explain';
 import { useKit } from '../../../shared/api/useKit';
-import layoutStyles from '../../../ui/layout.module.css';
+import { Sentence } from '../../../ui/Sentence';
 import textStyles from '../../../ui/text.module.css';
 import styles from './GearComparison.module.css';
 import fieldStyles from '../../../ui/fields/fields.module.css';
@@ -72,13 +72,18 @@ export function GearComparison({ wheelId, wheel }: Props) {
   const range = { minMm: ring.closeFocusMm, maxMm: ring.farthestMm, reason: 'ring' } as const;
   return (
     <>
-      <p data-testid="sentence" className={layoutStyles.sentence}>
-        <span className={textStyles.toneSharp}>{here.windowOnDiscMm.toFixed(1)} mm landing window on the disc,</span> and{' '}
-        {here.minTimeS.toFixed(2)} s at least, from {formatDistance(withinReach(ring, fromMm), units)} to{' '}
-        {formatDistance(landsMm, units)} on the {lens.name} at its widest stop
-        {here.regrips > 0 && `, with ${here.regrips} ${here.regrips === 1 ? 'regrip' : 'regrips'}`}. Nearer turns it{' '}
-        {wheelNearerTurns(wheel, lens.nearerTurns)}.
-      </p>
+      <Sentence
+        parts={wheelSentence(
+          {
+            turn: here,
+            fromMm: withinReach(ring, fromMm),
+            toMm: landsMm,
+            lens,
+            nearerTurns: wheelNearerTurns(wheel, lens.nearerTurns),
+          },
+          units,
+        )}
+      />
       <div className={styles.gearAsk}>
         {usable.length > 0 && (
           <Choice
