@@ -48,6 +48,7 @@ export { monotoneCubic, type MonotoneCubic } from './monotoneCubic.js';
 export {
   missingParts,
   presetRig,
+  withSupport,
   type Puller,
   PULLERS,
   type Rig,

@@ -79,6 +79,13 @@ export function presetRig(name: string, support: Support, puller: Puller): Rig {
   };
 }
 
+/** The rig on another support. Missing parts that only the old support needs leave the list; parts that are there stay. */
+export function withSupport(rig: Rig, support: Support): Rig {
+  const needed = presetRig('', support, rig.puller).parts.map(({ name }) => name);
+  const old = DEFAULT_PARTS[rig.support].filter((name) => !needed.includes(name));
+  return { ...rig, support, parts: rig.parts.filter(({ name, isThere }) => isThere || !old.includes(name)) };
+}
+
 export function missingParts(rig: Rig): readonly string[] {
   return rig.parts.filter((part) => !part.isThere).map(({ name }) => name);
 }

@@ -11,6 +11,7 @@ import clsx from 'clsx';
 import { Choice } from '../../ui/fields/Choice';
 import { BlockingMoveParamField } from './BlockingMoveParam';
 import { Button } from '../../ui/Button';
+import { focusInvalid } from '../../ui/fields/focusInvalid';
 import layoutStyles from '../../ui/layout.module.css';
 import floorStyles from './floor.module.css';
 import styles from './BlockingMovesPanel.module.css';
@@ -113,7 +114,13 @@ export function BlockingMovesPanel({ plan, units, draft, values, shown, figures,
           </p>
         )}
         <div className={clsx(layoutStyles.sideActions, layoutStyles.isLast)}>
-          <Button look="main" onClick={onApply}>
+          <Button
+            look="main"
+            onClick={({ currentTarget }) => {
+              // an invalid text stays in its field, and the last valid value must not be applied in its place
+              if (!focusInvalid(currentTarget.closest('aside')!)) onApply();
+            }}
+          >
             Add to the plan
           </Button>
           <Button onClick={() => onPick(null)}>Another move</Button>

@@ -11,7 +11,8 @@ import { KitCalculator } from './KitCalculator';
 import { KitItems } from './KitItems';
 import { KitSaveState } from './KitSaveState';
 import { selectKitRedoName, selectKitUndoName } from './kitSlice';
-import frameStyles from '../../ui/frame/frame.module.css';
+import { Key } from '../../ui/Key';
+import barStyles from '../../ui/frame/bars.module.css';
 import textStyles from '../../ui/text.module.css';
 import styles from './KitPage.module.css';
 
@@ -35,9 +36,9 @@ export function KitPage() {
       hasShotUndo
       top={
         <>
-          <h1 className={frameStyles.topTitle}>Kit</h1>
+          <h1 className={barStyles.topTitle}>Kit</h1>
           <span className={clsx(textStyles.muted, styles.kitWhat)}>gear that you own or hire, described once for all shots</span>
-          <span className={frameStyles.topBarGap} />
+          <span className={barStyles.topBarGap} />
           {known && (
             <>
               <UndoRedo undoName={undoName} redoName={redoName} />
@@ -48,17 +49,15 @@ export function KitPage() {
         </>
       }
       steps={
-        <nav className={frameStyles.steps} aria-label="Kinds of kit">
+        <nav className={barStyles.steps} aria-label="Kinds of kit">
           {PLACES.map((place, index) => (
             <NavLink
               key={place}
               to={`/kit/${place}`}
-              className={({ isActive }) => clsx(frameStyles.step, isActive && frameStyles.isHere)}
+              className={({ isActive }) => clsx(barStyles.step, isActive && barStyles.isHere)}
             >
               {place === 'calculator' ? 'Zone calculator' : KIND_WORDS[place].many}
-              <kbd className={frameStyles.stepKey} aria-hidden="true">
-                {index + 1}
-              </kbd>
+              <Key aria-hidden="true">{index + 1}</Key>
             </NavLink>
           ))}
         </nav>

@@ -6,7 +6,7 @@ import { kitSavingActions, selectKitSaving } from './kitSavingSlice';
 import { kitEdited, selectOpenKit } from './kitSlice';
 import { ConflictChoice } from '../../ui/ConflictChoice';
 import { Button } from '../../ui/Button';
-import frameStyles from '../../ui/frame/frame.module.css';
+import barStyles from '../../ui/frame/bars.module.css';
 import textStyles from '../../ui/text.module.css';
 
 const WORDS: Readonly<Record<Exclude<SavingStatus, 'refused'>, { readonly text: string; readonly tone: string }>> = {
@@ -27,7 +27,7 @@ export function KitSaveState() {
     status === 'refused' ? { text: `Not saved: ${problem?.path} ${problem?.message}`, tone: 'soft' } : WORDS[status];
   return (
     <span
-      className={clsx(frameStyles.saveState, textStyles[`tone-${tone}`])}
+      className={clsx(barStyles.saveState, textStyles[`tone-${tone}`])}
       role="status"
       title={problem ? `Needed: ${problem.need}` : text}
     >

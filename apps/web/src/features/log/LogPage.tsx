@@ -15,7 +15,7 @@ import { LogList } from './LogList';
 import { isNarrowed, type LogQuery, printLogQuery, readLogQuery } from './logQuery';
 import { LogStatistics } from './LogStatistics';
 import textStyles from '../../ui/text.module.css';
-import frameStyles from '../../ui/frame/frame.module.css';
+import barStyles from '../../ui/frame/bars.module.css';
 import layoutStyles from '../../ui/layout.module.css';
 import styles from './LogPage.module.css';
 
@@ -42,8 +42,8 @@ export function LogPage() {
           <span className={textStyles.muted} aria-hidden="true">
             /
           </span>
-          <h1 className={frameStyles.topTitle}>Takes</h1>
-          <span className={frameStyles.topBarGap} />
+          <h1 className={barStyles.topTitle}>Takes</h1>
+          <span className={barStyles.topBarGap} />
           <PreferenceChoices />
         </>
       }

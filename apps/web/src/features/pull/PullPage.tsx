@@ -29,26 +29,28 @@ export function PullPage() {
   const units = useUnits();
   const judged = useVerdict();
   const verdict = judged?.verdict.status === 'judged' && isSameShape(judged.plan, plan) ? judged.verdict : null;
-  const [isLaying, setIsLaying] = useState(false);
+  // after the first subject, the next one is typed into the form of the side column
+  const [isAdding, setIsAdding] = useState(false);
+  const [isSolving, setIsSolving] = useState(false);
   usePullKeys(plan);
-  useKeys('l', () => setIsLaying(!isLaying));
+  useKeys('l', () => setIsSolving(!isSolving));
   usePlaying(plan.durationS);
-  if (plan.subjects.length === 0 && plan.marks.length === 0) return <FirstDistance />;
+  if (plan.subjects.length === 0 && plan.marks.length === 0) return <FirstDistance onAdded={() => setIsAdding(true)} />;
   return (
     <div className={layoutStyles.stepPage}>
       <div data-testid="surface" className={layoutStyles.surface}>
         <VerdictSentence judged={judged} units={units} />
         <Fixes plan={plan} units={units} />
         <PlanWarnings plan={plan} />
-        <Transport plan={plan} isLaying={isLaying} onLay={() => setIsLaying(!isLaying)} />
-        {isLaying && (
+        <Transport plan={plan} isSolving={isSolving} onSolve={() => setIsSolving(!isSolving)} />
+        {isSolving && (
           <Suspense>
-            <SolverPanel plan={plan} units={units} onDone={() => setIsLaying(false)} />
+            <SolverPanel plan={plan} units={units} onDone={() => setIsSolving(false)} />
           </Suspense>
         )}
         <PullChart plan={plan} verdict={verdict} units={units} />
       </div>
-      <PullSide plan={plan} verdict={verdict} units={units} />
+      <PullSide plan={plan} verdict={verdict} units={units} isAdding={isAdding} />
     </div>
   );
 }
@@ -59,14 +61,14 @@ function isSameShape(judged: ShotPlan, now: ShotPlan): boolean {
   return judged === now || (ids(judged) === ids(now) && judged.optics.lens === now.optics.lens);
 }
 
-function FirstDistance() {
+function FirstDistance({ onAdded }: { readonly onAdded: () => void }) {
   return (
     <div className={layoutStyles.firstDistance}>
       <h1>Who must be sharp first?</h1>
       <p className={textStyles.muted}>
         Measure with a tape from the mark on the camera body to the eyes, and type what the tape says.
       </p>
-      <SubjectForm isFirst />
+      <SubjectForm isFirst onAdded={onAdded} />
       <p className={textStyles.muted}>For example 2.4 · 240cm · 7'11 · 95in · inf</p>
     </div>
   );

@@ -22,7 +22,7 @@ const BeatDetails = lazyPart(() => import('./BeatDetails').then(({ BeatDetails }
 const PullDetails = lazyPart(() => import('./PullDetails').then(({ PullDetails }) => PullDetails));
 
 /** Side column: marks with their distances, and details of the selection. */
-export function PullSide({ plan, verdict, units }: SideProps) {
+export function PullSide({ plan, verdict, units, isAdding = false }: SideProps & { readonly isAdding?: boolean }) {
   const selection = useAppSelector((state) => selectSession(state).selection);
   const pull = selection?.kind === 'move' ? plan.focusTrack.pulls.find(({ id }) => id === selection.id) : undefined;
   const beat = selection?.kind === 'beat' ? plan.beats.find(({ id }) => id === selection.id) : undefined;
@@ -61,7 +61,7 @@ export function PullSide({ plan, verdict, units }: SideProps) {
       <OpticsChanges plan={plan} />
       <section>
         <h2>New subject</h2>
-        <SubjectForm />
+        <SubjectForm hasCursor={isAdding} />
       </section>
     </aside>
   );

@@ -52,7 +52,13 @@ export function SubjectDetails({ subject, plan, units }: Omit<SideProps, 'verdic
       </ol>
       <WalkForm subject={subject} plan={plan} units={units} />
       <div className={layoutStyles.sideActions}>
-        <Button onClick={() => dispatch(editPlan(`${subject.name} must be sharp`, (now) => addBeat(now, subject.id, timeS)))}>
+        <Button
+          onClick={() => {
+            const next = addBeat(plan, subject.id, timeS);
+            dispatch(editPlan(`${subject.name} must be sharp`, () => next));
+            dispatch(itemSelected({ kind: 'beat', id: next.beats.at(-1)!.id }));
+          }}
+        >
           Must be sharp from {timeS.toFixed(1)} s
         </Button>
         <Button

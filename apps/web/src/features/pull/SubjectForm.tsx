@@ -11,8 +11,15 @@ import styles from './SubjectForm.module.css';
 import fieldStyles from '../../ui/fields/fields.module.css';
 import textStyles from '../../ui/text.module.css';
 
+interface Props {
+  readonly isFirst?: boolean;
+  /** Takes the cursor when it appears */
+  readonly hasCursor?: boolean;
+  readonly onAdded?: () => void;
+}
+
 /** Adds a subject with its tape distance. The first subject must be sharp throughout. */
-export function SubjectForm({ isFirst = false }: { readonly isFirst?: boolean }) {
+export function SubjectForm({ isFirst = false, hasCursor = isFirst, onAdded }: Props) {
   const units = useUnits();
   const dispatch = useAppDispatch();
   const [name, setName] = useState('');
@@ -39,6 +46,7 @@ export function SubjectForm({ isFirst = false }: { readonly isFirst?: boolean })
     setDistance('');
     setProblem(null);
     nameInput.current?.focus();
+    onAdded?.();
   }
 
   return (
@@ -57,7 +65,7 @@ export function SubjectForm({ isFirst = false }: { readonly isFirst?: boolean })
           className={clsx(fieldStyles.fieldInput, fieldStyles.words)}
           value={name}
           maxLength={80}
-          autoFocus={isFirst}
+          autoFocus={hasCursor}
           autoComplete="off"
           placeholder="name"
           onChange={(event) => setName(event.target.value)}

@@ -10,7 +10,7 @@ import { offeredPull } from './nextPull';
 import { Button } from '../../ui/Button';
 import { Key } from '../../ui/Key';
 import styles from './Transport.module.css';
-import frameStyles from '../../ui/frame/frame.module.css';
+import barStyles from '../../ui/frame/bars.module.css';
 
 const AXES = [
   { value: 'hand', word: 'ring angle' },
@@ -24,23 +24,23 @@ const TAKES = [
 
 interface Props {
   readonly plan: ShotPlan;
-  readonly isLaying: boolean;
-  readonly onLay: () => void;
+  readonly isSolving: boolean;
+  readonly onSolve: () => void;
 }
 
 /** Toolbar between the verdict and the chart: play, next pull, work out the pulls, axis. */
-export function Transport({ plan, isLaying, onLay }: Props) {
+export function Transport({ plan, isSolving, onSolve }: Props) {
   const dispatch = useAppDispatch();
   const axis = useAppSelector((state) => state.preferences.axis);
   return (
     <div className={styles.transport}>
       <PlayButton showsKey />
       <NextPullButton plan={plan} />
-      <Button look="quiet" aria-expanded={isLaying} onClick={onLay}>
+      <Button look="quiet" aria-expanded={isSolving} onClick={onSolve}>
         Work out the pulls <Key>L</Key>
       </Button>
       <KeepRateLink plan={plan} />
-      <span className={frameStyles.topBarGap} />
+      <span className={barStyles.topBarGap} />
       {plan.alternates && (
         <WordChoice
           label="Alternate that is shown"

@@ -9,7 +9,7 @@ import { documentEdited, selectDocument } from '../shot/shotSlice';
 import { useUnits } from '../../shared/useUnits';
 import { byDay, timeOfDay } from './byDay';
 import { Button } from '../../ui/Button';
-import frameStyles from '../../ui/frame/frame.module.css';
+import barStyles from '../../ui/frame/bars.module.css';
 import styles from './RevisionsPanel.module.css';
 import textStyles from '../../ui/text.module.css';
 
@@ -29,7 +29,7 @@ export function RevisionsPanel({ shotId, onClose }: Props) {
   return (
     <aside
       data-testid="revisions-panel"
-      className={clsx(frameStyles.keysPanel, styles.revisionsPanel)}
+      className={clsx(barStyles.keysPanel, styles.revisionsPanel)}
       aria-label="Saved versions"
       onKeyDown={(event) => event.key === 'Escape' && onClose()}
     >

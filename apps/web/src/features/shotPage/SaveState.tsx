@@ -4,7 +4,7 @@ import { shotSaver } from '../shot/saving';
 import type { Saving } from '../../shared/saving/savingSlice';
 import { selectSaving } from '../shot/savingSlice';
 import { Button } from '../../ui/Button';
-import frameStyles from '../../ui/frame/frame.module.css';
+import barStyles from '../../ui/frame/bars.module.css';
 import textStyles from '../../ui/text.module.css';
 
 /** Save state and time, with a link to saved versions. If saving fails, it says why, and that nothing is lost. */
@@ -14,7 +14,7 @@ export function SaveState({ onHistory }: { readonly onHistory?: () => void }) {
   const { status } = saving;
   const { text, tone, title } = wordsFor(saving);
   return (
-    <span className={clsx(frameStyles.saveState, textStyles[`tone-${tone}`])} role="status" title={title}>
+    <span className={clsx(barStyles.saveState, textStyles[`tone-${tone}`])} role="status" title={title}>
       {onHistory && status !== 'refused' ? (
         <Button look="quiet" aria-label={`${text}: saved versions`} onClick={onHistory}>
           {text}

@@ -9,7 +9,7 @@ import { selectProductionId } from '../shot/savingSlice';
 import { editHeading, selectDocument, selectRedoName, selectUndoName } from '../shot/shotSlice';
 import textStyles from '../../ui/text.module.css';
 import styles from './ShotTopBar.module.css';
-import frameStyles from '../../ui/frame/frame.module.css';
+import barStyles from '../../ui/frame/bars.module.css';
 
 /** Production, slate and title; undo and redo; save state; units and light. */
 export function ShotTopBar({ onHistory }: { readonly onHistory: () => void }) {
@@ -46,7 +46,7 @@ export function ShotTopBar({ onHistory }: { readonly onHistory: () => void }) {
         value={document.title}
         onChange={(title) => dispatch(editHeading('change the title', { title }))}
       />
-      <span className={frameStyles.topBarGap} />
+      <span className={barStyles.topBarGap} />
       <UndoRedo undoName={undoName} redoName={redoName} />
       <SaveState onHistory={onHistory} />
       <PreferenceChoices />

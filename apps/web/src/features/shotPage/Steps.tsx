@@ -6,7 +6,8 @@ import { useGearChanges } from '../setup/GearChanges';
 import { selectPlan } from '../shot/shotSlice';
 import { useKeepRate } from '../shot/useKeepRate';
 import { type PlanVerdict, useVerdict } from '../shot/useVerdict';
-import frameStyles from '../../ui/frame/frame.module.css';
+import { Key } from '../../ui/Key';
+import barStyles from '../../ui/frame/bars.module.css';
 import styles from './Steps.module.css';
 import textStyles from '../../ui/text.module.css';
 
@@ -36,12 +37,12 @@ export function Steps({ shotId }: { readonly shotId: string }) {
     { path: 'takes', name: 'Takes', state: null, key: 7 },
   ];
   return (
-    <nav className={frameStyles.steps} aria-label="Steps of the shot">
+    <nav className={barStyles.steps} aria-label="Steps of the shot">
       {steps.map(({ path, name, state, key }, index) => (
         <NavLink
           key={path}
           to={`/shots/${shotId}/${path}`}
-          className={({ isActive }) => clsx(frameStyles.step, state && styles[`step-${state}`], isActive && frameStyles.isHere)}
+          className={({ isActive }) => clsx(barStyles.step, state && styles[`step-${state}`], isActive && barStyles.isHere)}
         >
           {state && (
             <span className={styles.stepSign} aria-hidden="true">
@@ -50,9 +51,7 @@ export function Steps({ shotId }: { readonly shotId: string }) {
           )}
           {name}
           {state && <span className={textStyles.unseen}>, {WORDS[state]}</span>}
-          <kbd className={frameStyles.stepKey} aria-hidden="true">
-            {key ?? index + 1}
-          </kbd>
+          <Key aria-hidden="true">{key ?? index + 1}</Key>
         </NavLink>
       ))}
     </nav>

@@ -8,7 +8,7 @@ import { PreferenceChoices } from '../../ui/frame/PreferenceChoices';
 import { Unreachable } from '../../ui/Unreachable';
 import { TextField } from '../../ui/fields/TextField';
 import { Button } from '../../ui/Button';
-import frameStyles from '../../ui/frame/frame.module.css';
+import barStyles from '../../ui/frame/bars.module.css';
 import styles from './ProductionsPage.module.css';
 import textStyles from '../../ui/text.module.css';
 import fieldStyles from '../../ui/fields/fields.module.css';
@@ -23,8 +23,8 @@ export function ProductionsPage({ opensSingle = false }: { readonly opensSingle?
       screen="shots"
       top={
         <>
-          <h1 className={frameStyles.topTitle}>Productions</h1>
-          <span className={frameStyles.topBarGap} />
+          <h1 className={barStyles.topTitle}>Productions</h1>
+          <span className={barStyles.topBarGap} />
           <PreferenceChoices />
         </>
       }

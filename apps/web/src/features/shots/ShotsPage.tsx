@@ -27,7 +27,7 @@ import { useShotActions } from './useShotActions';
 import { Button } from '../../ui/Button';
 import { Key } from '../../ui/Key';
 import textStyles from '../../ui/text.module.css';
-import frameStyles from '../../ui/frame/frame.module.css';
+import barStyles from '../../ui/frame/bars.module.css';
 import styles from './ShotsPage.module.css';
 
 /** Shots of a production in shooting order, with the state of each. */
@@ -49,8 +49,8 @@ export function ShotsPage() {
           <span className={textStyles.muted} aria-hidden="true">
             /
           </span>
-          <h1 className={frameStyles.topTitle}>{production.data?.name}</h1>
-          <span className={frameStyles.topBarGap} />
+          <h1 className={barStyles.topTitle}>{production.data?.name}</h1>
+          <span className={barStyles.topBarGap} />
           <PreferenceChoices />
         </>
       }
@@ -112,7 +112,7 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
           {shots.length} {shots.length === 1 ? 'shot' : 'shots'}
         </h2>
         <WordChoice label="Order of the list" chosen={sorting} choices={ORDERS} onChoose={setSorting} />
-        <span className={frameStyles.topBarGap} />
+        <span className={barStyles.topBarGap} />
         <Button look="main" onClick={() => void actions.create()}>
           New shot <Key isOnAccent>N</Key>
         </Button>

@@ -9,7 +9,7 @@ import { Key } from '../../ui/Key';
 import { Sentence } from '../../ui/Sentence';
 import textStyles from '../../ui/text.module.css';
 import styles from './StopSentence.module.css';
-import frameStyles from '../../ui/frame/frame.module.css';
+import barStyles from '../../ui/frame/bars.module.css';
 
 interface Props {
   readonly plan: ShotPlan;
@@ -62,7 +62,7 @@ export function StopSentence({ plan, wide, rate, progress, offered, onEnough, on
             Shoot at {formatStop(offered, scale)} <span>{lightText(optics.stop, offered)}</span> <Key isOnAccent>W</Key>
           </Button>
         )}
-        <span className={frameStyles.topBarGap} />
+        <span className={barStyles.topBarGap} />
         <Drawn progress={progress} onEnough={onEnough} />
       </div>
     </>

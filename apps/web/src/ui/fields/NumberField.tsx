@@ -2,7 +2,7 @@ import { problem } from '@still-heron/core';
 import { problemText } from '@still-heron/wording';
 import { QuantityField, type QuantityFieldProps } from './QuantityField';
 
-type Props = Pick<QuantityFieldProps<number>, 'label' | 'onChange' | 'hint' | 'unit' | 'isBare' | 'testId'> & {
+type Props = Pick<QuantityFieldProps<number>, 'label' | 'onChange' | 'hint' | 'unit' | 'isBare' | 'testId' | 'hasCursor'> & {
   readonly value: number;
   readonly min: number;
   readonly max: number;

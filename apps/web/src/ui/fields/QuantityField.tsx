@@ -24,6 +24,8 @@ export interface QuantityFieldProps<T> {
   readonly size?: 'large' | 'normal';
   readonly placeholder?: string;
   readonly testId?: string;
+  /** Takes the cursor when it appears */
+  readonly hasCursor?: boolean;
 }
 
 /**
@@ -31,7 +33,21 @@ export interface QuantityFieldProps<T> {
  * step, with Shift by ten. An invalid text stays in the field with a remedy below.
  */
 export function QuantityField<T>(props: QuantityFieldProps<T>) {
-  const { label, value, print, read, onChange, nudge, unit, hint, isBare, size = 'normal', placeholder, testId } = props;
+  const {
+    label,
+    value,
+    print,
+    read,
+    onChange,
+    nudge,
+    unit,
+    hint,
+    isBare,
+    size = 'normal',
+    placeholder,
+    testId,
+    hasCursor,
+  } = props;
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const [problem, setProblem] = useState<ProblemText | null>(null);
@@ -80,6 +96,7 @@ export function QuantityField<T>(props: QuantityFieldProps<T>) {
           className={clsx(fieldStyles.fieldInput, textStyles.figure)}
           value={draft ?? print(value)}
           placeholder={placeholder}
+          autoFocus={hasCursor}
           autoComplete="off"
           spellCheck={false}
           aria-invalid={problem !== null}

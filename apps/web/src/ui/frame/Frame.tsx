@@ -1,4 +1,5 @@
 import { type ReactNode, useState } from 'react';
+import { useEscapeLeavesFields } from '../../shared/keys/useEscapeLeavesFields';
 import { useKeys } from '../../shared/keys/useKeys';
 import { ActionCreators } from 'redux-undo';
 import { KeysPanel } from './KeysPanel';
@@ -6,7 +7,7 @@ import type { PageName } from '../../shared/keys/pageKeys';
 import { Rail } from './Rail';
 import { useAppDispatch } from '../../shared/store/hooks';
 import styles from './Frame.module.css';
-import frameStyles from './frame.module.css';
+import barStyles from './bars.module.css';
 
 interface Props {
   readonly screen: PageName;
@@ -21,6 +22,7 @@ interface Props {
 export function Frame({ screen, top, steps, children, hasShotUndo = false }: Props) {
   const [showsKeys, setShowsKeys] = useState(false);
   const dispatch = useAppDispatch();
+  useEscapeLeavesFields();
   useKeys('?', () => setShowsKeys((shown) => !shown), { useKey: true, ignoreModifiers: true });
   const undoOptions = { enableOnFormTags: true, enabled: hasShotUndo, preventDefault: false } as const;
   useKeys('mod+z', (event) => unlessTyping(event, () => dispatch(ActionCreators.undo())), undoOptions);
@@ -28,7 +30,7 @@ export function Frame({ screen, top, steps, children, hasShotUndo = false }: Pro
   return (
     <div className={styles.frame}>
       <Rail areKeysShown={showsKeys} onKeys={() => setShowsKeys((shown) => !shown)} />
-      <header className={frameStyles.topBar}>{top}</header>
+      <header className={barStyles.topBar}>{top}</header>
       <div className={styles.frameBody}>
         {steps}
         <main className={styles.frameMain}>{children}</main>

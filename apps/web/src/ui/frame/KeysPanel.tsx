@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react';
 import { PAGE_KEYS, type PageName } from '../../shared/keys/pageKeys';
 import { Button } from '../Button';
 import { Key } from '../Key';
-import frameStyles from './frame.module.css';
+import barStyles from './bars.module.css';
 
 interface Props {
   readonly screen: PageName;
@@ -15,7 +15,7 @@ export function KeysPanel({ screen, onClose }: Props) {
   useEffect(() => close.current?.focus(), []);
   return (
     <aside
-      className={frameStyles.keysPanel}
+      className={barStyles.keysPanel}
       aria-label="Keys of this screen"
       onKeyDown={(event) => event.key === 'Escape' && onClose()}
     >

@@ -17,6 +17,7 @@ import { NumberField } from '../../../ui/fields/NumberField';
 import { WordChoice } from '../../../ui/fields/WordChoice';
 import { checkPoints } from './checkPoints';
 import { Button } from '../../../ui/Button';
+import { focusInvalid } from '../../../ui/fields/focusInvalid';
 import kitStyles from '../kit.module.css';
 import styles from './Calibration.module.css';
 import textStyles from '../../../ui/text.module.css';
@@ -119,8 +120,7 @@ function Step({ step, requestedMm, guessDeg, lens, units, reads, onReads, onTake
   const take = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     // an invalid value stays in its field
-    const unread = event.currentTarget.querySelector<HTMLElement>('[aria-invalid="true"]');
-    if (unread) return unread.focus();
+    if (focusInvalid(event.currentTarget)) return;
     onTake({ distanceMm: mm === Infinity ? null : mm, ringDeg });
   };
   return (
@@ -143,6 +143,7 @@ function Step({ step, requestedMm, guessDeg, lens, units, reads, onReads, onTake
           max={1440}
           value={shown}
           testId="calibration-reading"
+          hasCursor
           onChange={setReading}
         />
       </div>

@@ -1,6 +1,5 @@
-import { rigSentence } from '@still-heron/wording';
-import { KIT_LIMITS, newPlan, planNotes, presetRig, type Rig, SUPPORTS, PULLERS } from '@still-heron/core';
-import { noteText, PULLER_WORDS, SUPPORT_WORDS } from '@still-heron/wording';
+import { KIT_LIMITS, newPlan, planNotes, presetRig, type Rig, SUPPORTS, PULLERS, withSupport } from '@still-heron/core';
+import { noteText, PULLER_WORDS, rigSentence, SUPPORT_WORDS } from '@still-heron/wording';
 import { Checkbox } from 'antd';
 import { useState } from 'react';
 import clsx from 'clsx';
@@ -135,7 +134,7 @@ function RigFigures({ rig, onChange }: Props) {
           label="support"
           value={rig.support}
           choices={SUPPORTS.map((value) => ({ value, word: SUPPORT_WORDS[value] }))}
-          onPick={(support) => onChange(`support: ${SUPPORT_WORDS[support]}`, { support })}
+          onPick={(support) => onChange(`support: ${SUPPORT_WORDS[support]}`, withSupport(rig, support))}
         />
         <Choice
           label="who pulls"
