@@ -2,7 +2,7 @@ import { ConsoleLogger } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { IoAdapter } from '@nestjs/platform-socket.io';
-import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import { SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
 import express from 'express';
 import helmet from 'helmet';
@@ -11,6 +11,7 @@ import { AppModule } from './app.module.js';
 import type { Config } from './config.js';
 import { openDatabase, type OpenDatabase } from './database/driver.js';
 import { seedDemo } from './demo/seed.js';
+import { describeApi } from './http/api-description.js';
 import { jsonOnly, PICTURES_ADDRESS } from './http/json-only.js';
 import { servePage } from './http/page.js';
 import { BODY_LIMIT, KIT_FILE_LIMIT, ProblemFilter } from './http/problem.filter.js';
@@ -68,12 +69,7 @@ async function assemble(config: Config, open: OpenDatabase): Promise<NestExpress
   app.enableShutdownHooks();
   app.useWebSocketAdapter(new IoAdapter(app));
 
-  const description = new DocumentBuilder()
-    .setTitle('Still Heron')
-    .setDescription('Productions, their shots with plans and takes, and the kit that the shots use.')
-    .setVersion('1')
-    .build();
-  SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, description));
+  SwaggerModule.setup('api/docs', app, () => describeApi(app));
   if (config.pageFolder) servePage(app, config.pageFolder);
   if (config.seedsDemo) await seedDemo(app.get(ProductionsService), app.get(ShotsService), app.get(KitService));
   return app;

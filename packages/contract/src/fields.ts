@@ -84,7 +84,7 @@ export function Version(): PropertyDecorator {
     ApiProperty({
       type: Number,
       minimum: 1,
-      description: 'The version this change was made from; another one stored answers 409.',
+      description: 'Version that the change is based on. Another stored version answers 409.',
     }),
     IsInt({ message: 'it is not a whole number', ...context('not-whole', need) }),
     Min(1, { message: 'it is below 1', ...context('out-of-range', need) }),
@@ -109,13 +109,15 @@ export function Ids(max: number, description: string): PropertyDecorator {
   );
 }
 
+/** A document that the core declares: its schema is among those of `apps/server/src/http/api-description.ts`. */
+export function Described(name: 'Plan' | 'Take' | 'TakeWithoutTrack' | 'KitItem'): PropertyDecorator {
+  return ApiProperty({ allOf: [{ $ref: `#/components/schemas/${name}` }] });
+}
+
 /** A kit item. The address tells its kind; the server checks it against the core's limits for that kind. */
 export function KitDocument(): PropertyDecorator {
   return (target, key) => {
-    ApiProperty({ type: Object, additionalProperties: true, description: 'An item of kit, as docs/formats.md describes it.' })(
-      target,
-      key,
-    );
+    Described('KitItem')(target, key);
     Transform(({ obj }: { obj: Record<string, unknown> }) => obj[key as string], { toClassOnly: true })(target, key);
     IsObject({ message: 'it is not an object', ...context('not-an-object', 'an item of kit') })(target, key);
   };
@@ -124,10 +126,7 @@ export function KitDocument(): PropertyDecorator {
 /** A take. The server checks it against the core's limits. */
 export function TakeDocument(): PropertyDecorator {
   return (target, key) => {
-    ApiProperty({ type: Object, additionalProperties: true, description: 'A take: lengths in mm, times in s from its start' })(
-      target,
-      key,
-    );
+    Described('Take')(target, key);
     Transform(({ obj }: { obj: Record<string, unknown> }) => obj[key as string], { toClassOnly: true })(target, key);
     IsObject({ message: 'it is not an object', ...context('not-an-object', 'a take') })(target, key);
   };
@@ -168,7 +167,12 @@ export function Moment(description: string): PropertyDecorator {
 /** A list of kit items of one kind, checked by the server as above. */
 export function KitList(): PropertyDecorator {
   return (target, key) => {
-    ApiProperty({ type: [Object], required: false, description: 'Items of this kind' })(target, key);
+    ApiProperty({
+      type: 'array',
+      items: { $ref: '#/components/schemas/KitItem' },
+      required: false,
+      description: 'Items of this kind',
+    })(target, key);
     Transform(({ obj }: { obj: Record<string, unknown> }) => obj[key as string], { toClassOnly: true })(target, key);
     IsArray({ message: 'it is not a list', ...context('not-a-list', 'a list of items') })(target, key);
     ArrayMaxSize(MAX_KIT_ITEMS, { message: 'the list is too long', ...context('too-many', `at most ${MAX_KIT_ITEMS} items`) })(
@@ -184,12 +188,7 @@ export const PLAN_CHECK = 'isShotPlan';
 /** A whole shot plan, checked against the core's limits. */
 export function Plan(): PropertyDecorator {
   return (target, key) => {
-    ApiProperty({
-      type: Object,
-      additionalProperties: true,
-      description:
-        'The shot plan: lengths in mm (null for infinity), times in s. Plans of earlier schemas are brought to the newest.',
-    })(target, key);
+    Described('Plan')(target, key);
     // take the plan as received: a deep copy would be wasted work. An older page may still send an old schema
     Transform(({ obj }: { obj: Record<string, unknown> }) => upgradePlan(obj[key as string]), { toClassOnly: true })(target, key);
     registerDecorator({

@@ -1,6 +1,6 @@
 import { ApiProperty } from '@nestjs/swagger';
 import type { KitItems, KitKind } from '@still-heron/core';
-import { Choice, KitDocument, KitList, Quantity, Version } from './fields.js';
+import { Choice, Described, KitDocument, KitList, Quantity, Version } from './fields.js';
 
 export class CreateKitItem {
   @KitDocument()
@@ -17,7 +17,7 @@ export class KitItemView<K extends KitKind = KitKind> {
   id!: string;
   @ApiProperty({ type: Number })
   version!: number;
-  @ApiProperty({ type: Object, additionalProperties: true })
+  @Described('KitItem')
   item!: KitItems[K];
   @ApiProperty({ type: String, format: 'date-time' })
   updatedAt!: string;
@@ -27,10 +27,10 @@ export const KIT_FORMAT = 'still-heron-kit';
 
 /** A kit file. Items have no ids: an import creates new ones. */
 export class KitFile {
-  @Choice([KIT_FORMAT], 'What this file is')
+  @Choice([KIT_FORMAT], 'Name of the file format')
   format!: typeof KIT_FORMAT;
 
-  @Quantity({ min: 1, max: 1 }, 'The number of the form')
+  @Quantity({ min: 1, max: 1 }, 'Version of the file format')
   schema!: number;
 
   @KitList()
@@ -49,6 +49,6 @@ export class KitFile {
 export class KitImportView {
   @ApiProperty({ type: Number, description: 'Items that were added' })
   added!: number;
-  @ApiProperty({ type: Number, description: 'Items that were there already, the same in every figure' })
+  @ApiProperty({ type: Number, description: 'Items that existed already with equal values' })
   alreadyThere!: number;
 }

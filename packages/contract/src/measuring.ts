@@ -7,39 +7,39 @@ const RECIPIENT = { min: 1, max: 60 } as const;
 
 /** A reading sent by a measuring device. */
 export class SendReading {
-  @Text({ min: 1, max: 60, description: 'What measured, as a person would call it' })
+  @Text({ min: 1, max: 60, description: 'Name of the device' })
   device!: string;
 
-  @Choice(DEVICE_METHODS, 'How it measures')
+  @Choice(DEVICE_METHODS, 'Method of the device')
   method!: DeviceMethod;
 
   @Quantity({ min: 1, max: PLAN_LIMITS.distanceMm.max }, 'Tape distance in mm, from the image plane')
   distanceMm!: number;
 
   @Optional()
-  @Quantity(PLAN_LIMITS.uncertaintyMm, 'One standard deviation in mm; as is usual for the method without it')
+  @Quantity(PLAN_LIMITS.uncertaintyMm, 'One standard deviation in mm; default: that of the method')
   uncertaintyMm?: number;
 
   @Optional()
-  @Text({ ...RECIPIENT, description: 'The page it is for; without it, whichever page has a mark selected' })
+  @Text({ ...RECIPIENT, description: 'Page that gets the reading; default: every page with a selected mark' })
   recipient?: string;
 }
 
 /** Requests a simulated reading: it contains the true distance from the drawing. */
 export class SimulateReading {
-  @Choice(DEVICE_METHODS, 'Which device it stands in for')
+  @Choice(DEVICE_METHODS, 'Method of the simulated device')
   method!: DeviceMethod;
 
-  @Quantity(TRUE_DISTANCE, 'The distance as drawn, in mm')
+  @Quantity(TRUE_DISTANCE, 'Drawn distance in mm')
   drawnMm!: number;
 
-  @Text({ ...RECIPIENT, description: 'The page it is for' })
+  @Text({ ...RECIPIENT, description: 'Page that gets the reading' })
   recipient!: string;
 }
 
 /** A reading as pages receive it. */
 export class ReadingView {
-  @ApiProperty({ type: Number, description: 'Counts up from 1 while the server runs' })
+  @ApiProperty({ type: Number, description: 'Counter of readings, from 1 when the server starts' })
   number!: number;
   @ApiProperty({ type: String })
   device!: string;
@@ -49,7 +49,7 @@ export class ReadingView {
   distanceMm!: number;
   @ApiProperty({ type: Number })
   uncertaintyMm!: number;
-  @ApiProperty({ type: Boolean, description: 'Simulated' })
+  @ApiProperty({ type: Boolean, description: 'Whether the reading is simulated' })
   isSimulated!: boolean;
   @ApiProperty({ type: String, nullable: true })
   recipient!: string | null;

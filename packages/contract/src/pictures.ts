@@ -6,7 +6,7 @@ export class PictureView {
   id!: string;
   @ApiProperty({ enum: PICTURE_TYPES })
   type!: PictureType;
-  @ApiProperty({ type: Number, description: 'In pixels, as it lies after the turn that a camera noted in it' })
+  @ApiProperty({ type: Number, description: 'Width in pixels, after the rotation noted by the camera' })
   widthPx!: number;
   @ApiProperty({ type: Number })
   heightPx!: number;

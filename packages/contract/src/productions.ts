@@ -20,7 +20,7 @@ export class ChangeProduction {
   name?: string;
 
   @Optional()
-  @Quantity(PLAN_LIMITS.shutterAngleDeg, 'The shutter angle it is shot at, in degrees')
+  @Quantity(PLAN_LIMITS.shutterAngleDeg, 'Shutter angle of the production, in degrees')
   shutterAngleDeg?: number;
 }
 

@@ -8,31 +8,31 @@ export const ROLL_RATES = { min: 0.1, max: 1 } as const;
 
 /** A cue given by key, in seconds since the roll started. */
 export class CueEventView implements CueEvent {
-  @Id('Of the pull')
+  @Id('Id of the pull')
   pullId!: string;
 
-  @Quantity(TAKE_LIMITS.takeS, 'Since the roll began, in s')
+  @Quantity(TAKE_LIMITS.takeS, 'Seconds since the roll started')
   timeS!: number;
 }
 
 /** State of a roll, shared by all devices that show the shot. After a reconnect, the rolling device sends it again. */
 export class RollView {
-  @Uuid('Made by the device that rolls')
+  @Uuid('Id that the rolling device made')
   rollId!: string;
 
-  @Uuid('Of the shot')
+  @Uuid('Id of the shot')
   shotId!: string;
 
-  @Quantity({ min: 0, max: 1e14 }, 'When the plan’s clock starts, in ms on the server’s clock')
+  @Quantity({ min: 0, max: 1e14 }, 'Start of plan time, in ms on the server’s clock')
   startedAtMs!: number;
 
-  @Quantity(ROLL_RATES, '1 as planned; less for slow practice')
+  @Quantity(ROLL_RATES, '1 as planned; below 1 for slow practice')
   rate!: number;
 
-  @Flag('Whether pulls that wait for an event are set off by the clock')
+  @Flag('Whether the clock triggers pulls that wait for a cue')
   isClockTriggered!: boolean;
 
-  @Text({ max: 60, description: 'The device that rolls, as a person would call it' })
+  @Text({ max: 60, description: 'Name of the rolling device' })
   device!: string;
 
   @IsArray()
@@ -44,26 +44,26 @@ export class RollView {
 
 /** A cue, sent to the other devices. */
 export class RollCueMessage extends CueEventView {
-  @Uuid('Of the roll')
+  @Uuid('Id of the roll')
   rollId!: string;
 }
 
 export class RollEnd {
-  @Uuid('Of the roll')
+  @Uuid('Id of the roll')
   rollId!: string;
 }
 
 export class JoinRoll {
-  @Uuid('Of the shot')
+  @Uuid('Id of the shot')
   shotId!: string;
 
-  @Text({ max: 60, description: 'This device, as a person would call it' })
+  @Text({ max: 60, description: 'Name of this device' })
   device!: string;
 }
 
 /** Ring angle on the device that turns it: passed on, not stored. */
 export class RollWheel {
-  @Quantity({ min: -10_000, max: 10_000 }, 'In ring degrees')
+  @Quantity({ min: -10_000, max: 10_000 }, 'Ring angle in degrees')
   ringDeg!: number;
 }
 

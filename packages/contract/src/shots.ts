@@ -1,6 +1,6 @@
 import { ApiProperty } from '@nestjs/swagger';
 import type { ShotPlan } from '@still-heron/core';
-import { Optional, Plan, Text, Version } from './fields.js';
+import { Described, Optional, Plan, Text, Version } from './fields.js';
 
 export const SCENE = { max: 40 } as const;
 export const SLATE = { min: 1, max: 12 } as const;
@@ -14,7 +14,7 @@ export class ShotDocument {
   @Text({ ...SLATE, description: 'Slate, such as 4B' })
   slate!: string;
 
-  @Text({ ...TITLE, description: 'What happens, in a few words' })
+  @Text({ ...TITLE, description: 'Title: what happens, in a few words' })
   title!: string;
 
   @Plan()
@@ -23,7 +23,7 @@ export class ShotDocument {
 
 export class CreateShot extends ShotDocument {
   @Optional()
-  @Text({ min: 1, max: 60, description: 'The shot it comes after in shooting order; at the end without' })
+  @Text({ min: 1, max: 60, description: 'Shot before it in shooting order; without it, the new shot is the last' })
   afterShotId?: string;
 }
 
@@ -45,7 +45,7 @@ export class ShotView {
   slate!: string;
   @ApiProperty({ type: String })
   title!: string;
-  @ApiProperty({ type: Object, additionalProperties: true })
+  @Described('Plan')
   plan!: ShotPlan;
   @ApiProperty({ type: String, format: 'date-time' })
   updatedAt!: string;

@@ -3,17 +3,17 @@ import type { MeasuredErrors } from '@still-heron/core';
 
 /** Results of takes with a common property. */
 export class KeptView {
-  @ApiProperty({ type: String, description: 'What they have in common: a lens, a stop, a person, a day' })
+  @ApiProperty({ type: String, description: 'What these takes have in common: a lens, a stop, a person, a day' })
   name!: string;
   @ApiProperty({ type: Number })
   takes!: number;
-  @ApiProperty({ type: Number, description: 'Of them, those that can be used' })
+  @ApiProperty({ type: Number, description: 'Usable ones among them' })
   usable!: number;
 }
 
 /** Takes with a similar predicted keep rate. */
 export class CalibrationView {
-  @ApiProperty({ type: Number, description: 'What was predicted, on the average' })
+  @ApiProperty({ type: Number, description: 'Mean predicted keep rate' })
   predicted!: number;
   @ApiProperty({ type: Number })
   takes!: number;
@@ -27,7 +27,7 @@ export class StatisticsView {
   takes!: number;
   @ApiProperty({ type: Number })
   usable!: number;
-  @ApiProperty({ type: Number, description: 'That had to be repaired in the edit' })
+  @ApiProperty({ type: Number, description: 'Takes that were repaired in the edit' })
   repaired!: number;
   @ApiProperty({ type: [KeptView] })
   byLens!: KeptView[];
@@ -39,9 +39,9 @@ export class StatisticsView {
   byDifficulty!: KeptView[];
   @ApiProperty({ type: [KeptView] })
   byPuller!: KeptView[];
-  @ApiProperty({ type: [KeptView], description: 'In order of time' })
+  @ApiProperty({ type: [KeptView], description: 'Oldest first' })
   byDay!: KeptView[];
-  @ApiProperty({ type: [CalibrationView], description: 'By tenths of what was predicted' })
+  @ApiProperty({ type: [CalibrationView], description: 'By predicted keep rate, in steps of a tenth' })
   calibration!: CalibrationView[];
   @ApiProperty({
     type: Object,

@@ -18,26 +18,33 @@ export class KeepRateView {
   takes!: number;
   @ApiProperty({ type: Number })
   seed!: number;
-  @ApiProperty({ type: Number, description: 'Share of the takes in which every beat is kept' })
+  @ApiProperty({ type: Number, description: 'Share of trials in which every beat is kept' })
   keepRate!: number;
-  @ApiProperty({ type: Number, description: 'Where the true rate lies with 95 % certainty: from here' })
+  @ApiProperty({ type: Number, description: 'Lower end of the 95 % confidence interval' })
   low!: number;
   @ApiProperty({ type: Number })
   high!: number;
   @ApiProperty({ type: [BeatRateView] })
   beats!: BeatRateView[];
-  @ApiProperty({ type: [Number], description: 'By frame; null where nobody must be sharp' })
+  @ApiProperty({
+    type: [Number],
+    description: 'By frame: share of trials in which every required subject is sharp; null where none is required',
+  })
   frames!: (number | null)[];
-  @ApiProperty({ type: Number, description: 'Of what must be sharp, how much is on the average' })
+  @ApiProperty({ type: Number, description: 'Mean sharp share of the required time' })
   sharpShare!: number;
-  @ApiProperty({ type: Number, nullable: true, description: 'Null where none was kept' })
+  @ApiProperty({ type: Number, nullable: true, description: 'Mean number of takes until one is kept; null if none was kept' })
   expectedTakes!: number | null;
-  @ApiProperty({ type: Number, nullable: true, description: 'Takes after which one is kept nine times of ten' })
+  @ApiProperty({
+    type: Number,
+    nullable: true,
+    description: 'Takes to plan so that one is kept with 90 % probability; null if none was kept',
+  })
   takesForNineOfTen!: number | null;
 }
 
 /** Keep rate at one of the stops of the lens. */
 export class StopRateView extends KeepRateView {
-  @ApiProperty({ type: Number, description: 'On the lens’s scale' })
+  @ApiProperty({ type: Number, description: 'On the stop scale of the lens' })
   stop!: number;
 }

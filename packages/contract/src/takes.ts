@@ -1,13 +1,13 @@
 import { ApiProperty } from '@nestjs/swagger';
 import type { Take } from '@still-heron/core';
-import { Moment, Optional, TakeDocument, Uuid, Version } from './fields.js';
+import { Described, Moment, Optional, TakeDocument, Uuid, Version } from './fields.js';
 
 export class CreateTake {
   @Optional()
-  @Uuid('Made by the page, so that a take that is sent twice is logged once')
+  @Uuid('Id that the page made, so that a take sent twice is logged once')
   id?: string;
 
-  @Moment('When it began')
+  @Moment('Start of the take')
   rolledAt!: string;
 
   @TakeDocument()
@@ -28,7 +28,7 @@ export class TakeRowView {
   id!: string;
   @ApiProperty({ type: String })
   shotId!: string;
-  @ApiProperty({ type: Number, description: 'By shot, from 1 on' })
+  @ApiProperty({ type: Number, description: 'Number in its shot, from 1' })
   number!: number;
   @ApiProperty({ type: Number })
   version!: number;
@@ -36,12 +36,12 @@ export class TakeRowView {
   rolledAt!: string;
   @ApiProperty({ type: Boolean })
   hasTrack!: boolean;
-  @ApiProperty({ type: Object, additionalProperties: true, description: 'Without its track' })
+  @Described('TakeWithoutTrack')
   take!: Omit<Take, 'track'>;
 }
 
 export class TakeView extends TakeRowView {
-  @ApiProperty({ type: Object, additionalProperties: true })
+  @Described('Take')
   declare take: Take;
 }
 
@@ -56,6 +56,6 @@ export class LoggedTakeView extends TakeRowView {
 export class TakePageView {
   @ApiProperty({ type: [LoggedTakeView], description: 'Newest first' })
   takes!: LoggedTakeView[];
-  @ApiProperty({ type: Number, description: 'That match in all' })
+  @ApiProperty({ type: Number, description: 'Number of all matches' })
   total!: number;
 }

@@ -7,9 +7,14 @@ import { describeGiven, type Problem } from './problems.js';
 export interface Shape<T> {
   /** Appends the problems of the value to `problems`. */
   check(value: unknown, path: string, problems: Problem[]): void;
+  /** The same as JSON Schema (2020-12), for descriptions of the API */
+  readonly schema: JsonSchema;
   /** For the compiler only: ties the shape to its type. */
   readonly type?: T;
 }
+
+/** A JSON Schema, as far as shapes need it. */
+export type JsonSchema = Readonly<Record<string, unknown>>;
 
 /** Closed range of a quantity. */
 export interface Limit {
@@ -20,6 +25,7 @@ export interface Limit {
 
 export function quantity({ min, max, whole = false }: Limit): Shape<number> {
   return {
+    schema: { type: whole ? 'integer' : 'number', minimum: min, maximum: max },
     check(value, path, problems) {
       const values = { given: describeGiven(value), min, max, isWhole: whole };
       const code =
@@ -39,6 +45,7 @@ export const UNSTORABLE = /\0|[\ud800-\udfff]/u;
 
 export function text({ min = 0, max }: { min?: number; max: number }): Shape<string> {
   return {
+    schema: { type: 'string', minLength: min, maxLength: max },
     check(value, path, problems) {
       if (typeof value !== 'string') problems.push({ code: 'not-text', path, values: { given: describeGiven(value), min, max } });
       else if (value.trim().length < min) problems.push({ code: 'too-short', path, values: { min, max } });
@@ -50,6 +57,7 @@ export function text({ min = 0, max }: { min?: number; max: number }): Shape<str
 
 export function oneOf<const T extends string | number>(...values: readonly T[]): Shape<T> {
   return {
+    schema: { enum: values },
     check(value, path, problems) {
       if ((values as readonly unknown[]).includes(value)) return;
       problems.push({ code: 'not-a-choice', path, values: { given: describeGiven(value), choices: values.map(String) } });
@@ -59,6 +67,7 @@ export function oneOf<const T extends string | number>(...values: readonly T[]):
 
 export function boolean(): Shape<boolean> {
   return {
+    schema: { type: 'boolean' },
     check(value, path, problems) {
       if (typeof value !== 'boolean') problems.push({ code: 'not-yes-or-no', path, values: { given: describeGiven(value) } });
     },
@@ -67,6 +76,7 @@ export function boolean(): Shape<boolean> {
 
 export function nullable<T>(shape: Shape<T>): Shape<T | null> {
   return {
+    schema: { anyOf: [shape.schema, { type: 'null' }] },
     check(value, path, problems) {
       if (value !== null) shape.check(value, path, problems);
     },
@@ -75,6 +85,7 @@ export function nullable<T>(shape: Shape<T>): Shape<T | null> {
 
 export function list<T>(shape: Shape<T>, { min = 0, max }: { min?: number; max: number }): Shape<readonly T[]> {
   return {
+    schema: { type: 'array', items: shape.schema, minItems: min, maxItems: max },
     check(value, path, problems) {
       if (!Array.isArray(value)) {
         problems.push({ code: 'not-a-list', path, values: { given: describeGiven(value) } });
@@ -92,7 +103,14 @@ export function list<T>(shape: Shape<T>, { min = 0, max }: { min?: number; max: 
 
 /** Every field is required, and no other fields are allowed. */
 export function object<T extends object>(fields: { readonly [K in keyof T]-?: Shape<T[K]> }): Shape<T> {
+  const shapes = Object.entries<Shape<unknown>>(fields);
   return {
+    schema: {
+      type: 'object',
+      properties: Object.fromEntries(shapes.map(([key, { schema }]) => [key, schema])),
+      required: Object.keys(fields),
+      additionalProperties: false,
+    },
     check(value, path, problems) {
       if (!isRecord(value)) {
         problems.push({ code: 'not-an-object', path, values: { given: describeGiven(value), fields: Object.keys(fields) } });
@@ -116,6 +134,7 @@ export function variant<T extends { readonly kind: string }>(shapes: {
   readonly [K in T['kind']]: Shape<Extract<T, { kind: K }>>;
 }): Shape<T> {
   return {
+    schema: { oneOf: Object.values<Shape<unknown>>(shapes).map(({ schema }) => schema) },
     check(value, path, problems) {
       const kind = isRecord(value) ? value['kind'] : undefined;
       if (typeof kind === 'string' && Object.hasOwn(shapes, kind)) shapes[kind as T['kind']].check(value, path, problems);

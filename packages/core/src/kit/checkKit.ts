@@ -1,6 +1,6 @@
 import { CoreError, PlanError } from '../errors.js';
 import { problem, type Problem, type ProblemValues } from '../problems.js';
-import type { Shape } from '../shape.js';
+import type { JsonSchema, Shape } from '../shape.js';
 import type { KitCamera } from './kitCamera.js';
 import { kitCameraShape, kitLensShape, rigShape, wheelShape } from './kitShapes.js';
 import { isZoom, type KitLens, type Lens, ringOf } from './lens.js';
@@ -23,6 +23,14 @@ const SHAPES: { readonly [K in KitKind]: Shape<KitItems[K]> } = {
   lenses: kitLensShape,
   wheels: wheelShape,
   rigs: rigShape,
+};
+
+/** JSON Schemas of kit items, by kind. */
+export const KIT_SCHEMAS: Readonly<Record<KitKind, JsonSchema>> = {
+  cameras: kitCameraShape.schema,
+  lenses: kitLensShape.schema,
+  wheels: wheelShape.schema,
+  rigs: rigShape.schema,
 };
 
 /** Display name of a kit item. */

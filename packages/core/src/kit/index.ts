@@ -1,7 +1,16 @@
 export { type AidCell, aidMatrix, nextAidTest, withAidTest, withoutAidTest } from './aidTests.js';
 export { calibrationDistances, ringDegOfArc } from './calibration.js';
 export { type Camera, cameraOf, circleMm, pictureSize, type Sharpness } from './camera.js';
-export { assertKitItem, checkKitItem, KIT_KINDS, type KitItems, type KitKind, kitName, lensProblems } from './checkKit.js';
+export {
+  assertKitItem,
+  checkKitItem,
+  KIT_KINDS,
+  KIT_SCHEMAS,
+  type KitItems,
+  type KitKind,
+  kitName,
+  lensProblems,
+} from './checkKit.js';
 export {
   type ComparedSetup,
   compareSetups,

@@ -5,6 +5,10 @@ import { tracksOf, timeProblems } from './checkTimes.js';
 import { focalLengthAt } from './opticsOverTime.js';
 import { planShape } from './planShape.js';
 import { type FocusTarget, pullEndS, type ShotPlan } from './shotPlan.js';
+import type { JsonSchema } from '../shape.js';
+
+/** JSON Schema of a plan. It does not say everything that `checkPlan` checks, such as references between its parts. */
+export const PLAN_JSON_SCHEMA: JsonSchema = planShape.schema;
 
 /**
  * Lists every problem of a plan: first of its shape, then, if the shape is valid, contradictions between its parts.

@@ -1,5 +1,5 @@
 export { beatFrames, keyFrameOf } from './beatFrames.js';
-export { assertPlan, checkPlan } from './checkPlan.js';
+export { assertPlan, checkPlan, PLAN_JSON_SCHEMA } from './checkPlan.js';
 export {
   fieldOfAction,
   type FieldOfAction,

@@ -8,6 +8,7 @@ export { onPlanTime, pullTimes } from './onPlanTime.js';
 export { MARK_HITS, type MarkHit, type PullScore, scorePulls } from './scorePulls.js';
 export {
   checkTake,
+  TAKE_SCHEMA,
   FOCUS_GRADES,
   type FocusGrade,
   newTake,

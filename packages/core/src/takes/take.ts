@@ -2,7 +2,7 @@ import type { CueEvent } from '../roll/index.js';
 import { type Method, METHODS, PLAN_LIMITS, type ShotPlan, stopAt } from '../plan/index.js';
 import { CoreError } from '../errors.js';
 import { problem, type Problem } from '../problems.js';
-import { boolean, list, nullable, object, oneOf, quantity, type Shape, text } from '../shape.js';
+import { boolean, list, nullable, object, oneOf, quantity, type JsonSchema, type Shape, text } from '../shape.js';
 import type { LoggedHit } from './corrections.js';
 import type { UsableSpan } from './judgeTake.js';
 import { MARK_HITS } from './scorePulls.js';
@@ -135,6 +135,9 @@ const takeShape: Shape<Take> = object<Take>({
   note: text(LIMITS.takeNote),
   track: nullable(text(LIMITS.track)),
 });
+
+/** JSON Schema of a take. It does not say everything that `checkTake` checks, such as the order of times. */
+export const TAKE_SCHEMA: JsonSchema = takeShape.schema;
 
 /**
  * Lists every problem of a take.
