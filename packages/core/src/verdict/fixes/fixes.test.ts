@@ -78,9 +78,6 @@ test('a hand that has no time is given some, without losing what is sharp', () =
 test('a plan that can’t be judged is offered nothing', () => {
   expect(findFixes(newPlan())).toEqual([]);
 });
-  const verdict = evaluatePull(fine);
-  if (verdict.status === 'judged' && verdict.outcome === 'sharp') expect(findFixes(fine)).toEqual([]);
-});
 
 test('every offer can be saved, is better than what there is, and is what it says', () => {
   const cases = fc.record({
