@@ -16,7 +16,6 @@ import {
   type ShotPlan,
   stopFigures,
   trackDegAt,
-  unpackTrack,
 } from '../src/index';
 import { twoPeople } from './plans';
 
@@ -137,7 +136,7 @@ test('lens data in feet: 10 ft is 3.048 m on the ring', () => {
     plan,
   );
   expect(reading.status).toBe('read');
-  const track = unpackTrack((reading as Extract<typeof reading, { status: 'read' }>).track);
+  const { track } = reading as Extract<typeof reading, { status: 'read' }>;
   expect(trackDegAt(track, 0.5)).toBeCloseTo(ringOf(plan.optics.lens).angleAt(3048), 2);
 });
 
