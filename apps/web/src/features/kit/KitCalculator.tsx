@@ -15,7 +15,7 @@ export function KitCalculator() {
   const { units } = useAppSelector((state) => state.preferences);
   const { items: lenses } = useKit('lenses');
   const { items: cameras } = useKit('cameras');
-  const [cameraKey, setCameraKey] = useState('s35-16x9');
+  const [chosenCamera, setCameraKey] = useState<string | null>(null);
   const [lensId, setLensId] = useState<string | null>(null);
   const [stop, setStop] = useState<number | null>(null);
   const [focalMm, setFocalMm] = useState<number | null>(null);
@@ -27,6 +27,8 @@ export function KitCalculator() {
     })),
   );
   const formats = FORMATS.map((format) => ({ value: format.id, word: format.name, camera: cameraOf(format) }));
+  // the only camera of Kit is the one that is meant
+  const cameraKey = chosenCamera ?? (cameras.length === 1 ? modes[0]?.value : undefined) ?? 's35-16x9';
   const camera = [...modes, ...formats].find(({ value }) => value === cameraKey)?.camera ?? formats[0]!.camera;
   // start with a lens of medium focal length
   const middle = [...lenses].sort(

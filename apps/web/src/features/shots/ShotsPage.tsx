@@ -14,6 +14,7 @@ import { useKeys } from '../../shared/keys/useKeys';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { problemOf, useOrderShotsMutation, useProductionQuery, useShotsQuery } from '../../shared/api/api';
+import { dragAnnouncements } from './dragAnnouncements';
 import { Frame } from '../../ui/frame/Frame';
 import { PageNote } from '../../ui/PageNote';
 import { PreferenceChoices } from '../../ui/frame/PreferenceChoices';
@@ -118,7 +119,14 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
         </Button>
       </header>
       <DayTotals days={dayTotals(shots, forecasts)} />
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={(event) => void onDragEnd(event)}>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={(event) => void onDragEnd(event)}
+        accessibility={{
+          announcements: dragAnnouncements(new Map(shown.map(({ id, slate, title }) => [id, `${slate} ${title}`.trim()]))),
+        }}
+      >
         <SortableContext items={shown} strategy={verticalListSortingStrategy}>
           <ol className={styles.shotRows}>
             {shown.map((shot, index) => (

@@ -10,6 +10,8 @@ import {
   useRemoveShotMutation,
   useRestoreShotMutation,
 } from '../../shared/api/api';
+import { useKit } from '../../shared/api/useKit';
+import { firstPlan } from './firstPlan';
 import { nextSlate } from './nextSlate';
 import { Button } from '../../ui/Button';
 
@@ -24,6 +26,8 @@ export function useShotActions(production: ProductionView, shots: readonly ShotV
   const [duplicateShot] = useDuplicateShotMutation();
   const [removeShot] = useRemoveShotMutation();
   const [restoreShot] = useRestoreShotMutation();
+  const { items: cameras } = useKit('cameras');
+  const { items: lenses } = useKit('lenses');
   const removed = useRef<ShotView[]>([]);
 
   const showRefusal = (what: string, error: unknown) => {
@@ -36,7 +40,7 @@ export function useShotActions(production: ProductionView, shots: readonly ShotV
       scene: last?.scene ?? '',
       slate: nextSlate(shots.map(({ slate }) => slate)),
       title: '',
-      plan: newPlan(last?.plan),
+      plan: last ? newPlan(last.plan) : firstPlan(cameras, lenses),
     };
     const { data, error } = await createShot({ productionId: production.id, document });
     showRefusal('The shot was not created', error);
