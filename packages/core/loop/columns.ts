@@ -20,7 +20,7 @@ export class Columns {
   distancesMm: usize;
   holdDrawsAt: usize;
   plannedDeg: usize;
-  settingMm: usize;
+  holdMm: usize;
   measureSigmaMm: usize;
   landSigmaDeg: usize;
   lagSigmaFrames: usize;

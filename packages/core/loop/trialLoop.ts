@@ -56,7 +56,7 @@ function placeEverything(): void {
     const at = whole(columns.holdDrawsAt, k);
     const sigmaMm = real(columns.measureSigmaMm, k);
     let targetDeg = real(columns.plannedDeg, k);
-    if (sigmaMm != 0) targetDeg = setDeg(real(columns.settingMm, k) + real(draws, at) * sigmaMm);
+    if (sigmaMm != 0) targetDeg = setDeg(real(columns.holdMm, k) + real(draws, at) * sigmaMm);
     const offDeg = real(draws, at + 1) * real(columns.landSigmaDeg, k);
     put(columns.offDeg, k, offDeg);
     put(columns.stillDeg, k, within(targetDeg + offDeg, columns.lowDeg, columns.highDeg));
@@ -75,7 +75,7 @@ function placeEverything(): void {
     put(
       columns.fromDeg,
       k,
-      whole(columns.trackingColumn, k - 1) < 0 ? real(columns.stillDeg, k - 1) : goingOnDeg(k - 1, startFrame),
+      whole(columns.trackingColumn, k - 1) < 0 ? real(columns.stillDeg, k - 1) : trackingDegAt(k - 1, startFrame),
     );
   }
 }
@@ -99,10 +99,10 @@ function setDeg(mm: f64): f64 {
 }
 
 /** Ring angle of a tracking hold at a frame in this trial. */
-function goingOnDeg(setting: i32, frame: i32): f64 {
-  const at = max(0, min(frame - whole(columns.lagFrames, setting), columns.frameCount - 1));
-  const deg = real(columns.trackingDeg, whole(columns.trackingColumn, setting) + at);
-  return within(deg + real(columns.offDeg, setting), columns.lowDeg, columns.highDeg);
+function trackingDegAt(hold: i32, frame: i32): f64 {
+  const at = max(0, min(frame - whole(columns.lagFrames, hold), columns.frameCount - 1));
+  const deg = real(columns.trackingDeg, whole(columns.trackingColumn, hold) + at);
+  return within(deg + real(columns.offDeg, hold), columns.lowDeg, columns.highDeg);
 }
 
 /**
@@ -131,19 +131,19 @@ function keepsBeat(beat: i32, countOnly: bool, take: u32): bool {
   let lost = 0;
   let isKeyLost = false;
   let frame = whole(columns.beatFrom, beat);
-  for (let setting = 0; setting < holdCount && frame < toFrame; setting++) {
+  for (let hold = 0; hold < holdCount && frame < toFrame; hold++) {
     // the turn into the hold, then the hold itself up to the next turn
-    const turnTo = setting == 0 ? frame : min(whole(columns.endFrame, setting), toFrame);
-    const standsTo = setting < holdCount - 1 ? min(whole(columns.startFrame, setting + 1), toFrame) : toFrame;
+    const turnTo = hold == 0 ? frame : min(whole(columns.endFrame, hold), toFrame);
+    const standsTo = hold < holdCount - 1 ? min(whole(columns.startFrame, hold + 1), toFrame) : toFrame;
     if (frame >= turnTo && frame >= standsTo) continue;
-    const stays = whole(columns.trackingColumn, setting) < 0;
-    const stillDeg = real(columns.stillDeg, setting);
-    const fromDeg = real(columns.fromDeg, setting);
-    const startS = real(columns.startS, setting);
-    const durationS = real(columns.durationS, setting);
-    const easing = whole(columns.easing, setting);
+    const stays = whole(columns.trackingColumn, hold) < 0;
+    const stillDeg = real(columns.stillDeg, hold);
+    const fromDeg = real(columns.fromDeg, hold);
+    const startS = real(columns.startS, hold);
+    const durationS = real(columns.durationS, hold);
+    const easing = whole(columns.easing, hold);
     while (frame < turnTo || frame < standsTo) {
-      let deg = stays ? stillDeg : goingOnDeg(setting, frame);
+      let deg = stays ? stillDeg : trackingDegAt(hold, frame);
       let next = frame + 1;
       if (frame < turnTo) {
         deg = fromDeg + (deg - fromDeg) * easedShare(easing, within((<f64>frame / captureFps - startS) / durationS, 0, 1));

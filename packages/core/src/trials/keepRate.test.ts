@@ -21,8 +21,9 @@ import { wilsonInterval, keepRate } from './keepRate';
 import { landingSigmaDeg } from './errorSources';
 import { mergeCounts, runTrials } from './runTrials';
 import { normalQuantile } from './normalQuantile';
-import { prepareTrials } from './prepareTrials';
-import { trialDraws } from './trialLoop';
+import { type PreparedTrials, prepareTrials } from './prepareTrials';
+import { createTrialLoop } from './trialLoop';
+import { trialColumns } from './trialColumns';
 
 interface Vector {
   readonly focalLengthMm: number;
@@ -172,8 +173,9 @@ describe('takes', () => {
 test('what is drawn is normal: as many below each quantile as there should be, also far out', () => {
   const quantiles = [0.0005, 0.01, 0.2, 0.5, 0.9, 0.999];
   const below = quantiles.map(() => 0);
+  const loop = createTrialLoop();
   for (let take = 0; take < 20_000; take++) {
-    for (const number of trialDraws(3, take, 20)) quantiles.forEach((p, k) => (below[k]! += number < normalQuantile(p) ? 1 : 0));
+    for (const number of loop.draws(3, take, 20)) quantiles.forEach((p, k) => (below[k]! += number < normalQuantile(p) ? 1 : 0));
   }
   // four standard deviations of what 400,000 draws may vary
   for (const [k, p] of quantiles.entries())
@@ -213,4 +215,24 @@ test('the quantiles of the normal distribution, and an interval that stays withi
   expect(wilsonInterval(0, 100).high).toBeGreaterThan(0.02);
   expect(wilsonInterval(100, 100).high).toBeCloseTo(1, 12);
   expect(wilsonInterval(50, 100).low).toBeCloseTo(0.4038, 3);
+});
+
+describe('the compiled loop', () => {
+  const prepared = () => prepareTrials(twoPeople()) as PreparedTrials;
+
+  test('reads the columns in the order in which they are laid out', () => {
+    const source = readFileSync(join(__dirname, '../../loop/columns.ts'), 'utf8');
+    const declared = [...source.matchAll(/^ {2}(\w+): (?:f64|i32|usize);$/gm)].map(([, name]) => name);
+    expect(trialColumns(prepared()).names).toEqual(declared);
+  });
+
+  test('of its own is not disturbed by another one', () => {
+    const [one, other] = [createTrialLoop(), createTrialLoop()];
+    const columns = trialColumns(prepared());
+    const alone = one.run(columns, 5, 0, 200, false);
+    other.draws(9, 1, 1000);
+    const [first, second] = [one.run(columns, 5, 0, 100, false), other.run(columns, 5, 100, 100, false)];
+    expect(first.kept + second.kept).toBe(alone.kept);
+    expect(first.sharp.map((value, frame) => value + second.sharp[frame]!)).toEqual(alone.sharp);
+  });
 });

@@ -158,14 +158,14 @@ export function prepareTrials(
     holds: targets.map((target, index) => {
       // a blur is set with the optics at the landing
       const stillDeg = index === 0 ? track.start.ringDeg : track.pulls[index - 1]!.to.ringDeg;
-      const setting = settingOf(plan, ring, target, frameCount);
+      const hold = holdOf(plan, ring, target, frameCount);
       const isMeasured = target.kind === 'mark' && isLeftOut('measuring', target.markId);
       const pullId = index === 0 ? null : plan.focusTrack.pulls[index - 1]!.id;
-      const follows = setting.degs !== null && !isLeftOut('following', pullId);
+      const follows = hold.degs !== null && !isLeftOut('following', pullId);
       return {
-        ...setting,
+        ...hold,
         stillDeg,
-        measureSigmaMm: isMeasured ? 0 : setting.measureSigmaMm,
+        measureSigmaMm: isMeasured ? 0 : hold.measureSigmaMm,
         followSigmaDeg: follows ? following.ringSigmaDeg : 0,
         lagSigmaFrames: follows ? following.lagSigmaS * captureFps : 0,
         drawsAt: drawsAt(pullId === null ? START_KEY : moveKey(pullId)),
@@ -191,7 +191,7 @@ function isLevel(values: Float64Array, from: number, to: number): boolean {
   return true;
 }
 
-function settingOf(
+function holdOf(
   plan: ShotPlan,
   ring: LensRing,
   target: FocusTarget,

@@ -1,6 +1,6 @@
 import { trialColumns } from './trialColumns.js';
 import type { PreparedTrials } from './prepareTrials.js';
-import { runLoop } from './trialLoop.js';
+import { createTrialLoop, type TrialLoop } from './trialLoop.js';
 
 /** Counts from a run of trials. Counts of several runs add up, in any order. */
 export interface TrialCounts {
@@ -11,6 +11,9 @@ export interface TrialCounts {
   /** By frame, number of trials in which every required subject is sharp */
   readonly sharp: Int32Array;
 }
+
+/** Compiled at the first run, and then kept: one loop is enough for a thread. */
+let sharedLoop: TrialLoop | null = null;
 
 /**
  * Runs trials of a prepared plan. Each trial draws subjects' misses and lateness, measurement errors, and start and landing of
@@ -25,7 +28,13 @@ export function runTrials(
   takes: number,
   countOnly = false,
 ): TrialCounts {
-  const { kept, beatsKept, sharp } = runLoop(trialColumns(prepared), seed, firstTrial, takes, countOnly);
+  const { kept, beatsKept, sharp } = (sharedLoop ??= createTrialLoop()).run(
+    trialColumns(prepared),
+    seed,
+    firstTrial,
+    takes,
+    countOnly,
+  );
   return { takes, kept, beatsKept, sharp };
 }
 

@@ -6,13 +6,13 @@ import type { PreparedBeat, PreparedTrials } from './prepareTrials.js';
  * column of holds and a column of pulls share their index: each hold has the pull that leads to it.
  */
 export interface TrialColumns {
+  /** Names of all numbers, counts and columns, in the order in which `loop/columns.ts` declares them; a test compares the two */
+  readonly names: readonly string[];
   readonly numbers: readonly number[];
   readonly counts: readonly number[];
   readonly columns: readonly Column[];
-  /** Index of the column that stores in which trial a frame was lost last; results follow it */
-  readonly lostInTrialAddress: number;
-  readonly beatsKeptAddress: number;
-  readonly sharpAddress: number;
+  /** Index of a column by its name */
+  readonly indexOf: (name: 'lostIn' | 'beatsKept' | 'sharp') => number;
 }
 
 export type Column = Float64Array | Int32Array | Uint16Array | Uint8Array;
@@ -27,7 +27,7 @@ export function trialColumns(prepared: PreparedTrials): TrialColumns {
 }
 
 function columnsOf(prepared: PreparedTrials): TrialColumns {
-  const { captureFps, frameCount, drawCount, angles, lowDeg, highDeg, stepDeg, holds: settings, subjects, beats } = prepared;
+  const { captureFps, frameCount, drawCount, angles, lowDeg, highDeg, stepDeg, holds, subjects, beats } = prepared;
   const table = beats[0]?.tables[0];
   const numbers = {
     captureFps,
@@ -42,7 +42,7 @@ function columnsOf(prepared: PreparedTrials): TrialColumns {
   const counts = {
     frameCount,
     subjectCount: subjects.length,
-    holdCount: settings.length,
+    holdCount: holds.length,
     beatCount: beats.length,
     drawCount,
   };
@@ -55,24 +55,23 @@ function columnsOf(prepared: PreparedTrials): TrialColumns {
     lostIn: new Int32Array(frameCount),
     missMm: new Float64Array(subjects.length),
     lateFrames: new Float64Array(subjects.length),
-    offDeg: new Float64Array(settings.length),
-    stillDeg: new Float64Array(settings.length),
-    lagFrames: new Int32Array(settings.length),
-    startS: new Float64Array(settings.length),
-    startFrame: new Int32Array(settings.length),
-    endFrame: new Int32Array(settings.length),
-    fromDeg: new Float64Array(settings.length),
+    offDeg: new Float64Array(holds.length),
+    stillDeg: new Float64Array(holds.length),
+    lagFrames: new Int32Array(holds.length),
+    startS: new Float64Array(holds.length),
+    startFrame: new Int32Array(holds.length),
+    endFrame: new Int32Array(holds.length),
+    fromDeg: new Float64Array(holds.length),
     beatsKept: new Int32Array(beats.length),
     sharp: new Int32Array(frameCount),
   };
-  const names = Object.keys(columns);
+  const columnNames = Object.keys(columns);
   return {
+    names: [...Object.keys(numbers), ...Object.keys(counts), ...columnNames],
     numbers: Object.values(numbers),
     counts: Object.values(counts),
     columns: Object.values(columns),
-    lostInTrialAddress: names.indexOf('lostIn'),
-    beatsKeptAddress: names.indexOf('beatsKept'),
-    sharpAddress: names.indexOf('sharp'),
+    indexOf: (name) => columnNames.indexOf(name),
   };
 }
 
@@ -89,19 +88,19 @@ function subjectColumns({ subjects, captureFps }: PreparedTrials) {
   };
 }
 
-function holdColumns({ holds: settings, pulls, frameCount }: PreparedTrials) {
+function holdColumns({ holds, pulls, frameCount }: PreparedTrials) {
   // no pull leads to the start of the track
   const led = [null, ...pulls];
-  const tracking = settings.flatMap(({ degs }) => (degs ? [degs] : []));
+  const tracking = holds.flatMap(({ degs }) => (degs ? [degs] : []));
   return {
-    holdDrawsAt: whole(settings, (one) => one.drawsAt),
-    plannedDeg: reals(settings, (one) => one.stillDeg),
-    settingMm: reals(settings, (one) => one.mm),
-    measureSigmaMm: reals(settings, (one) => one.measureSigmaMm),
-    landSigmaDeg: Float64Array.from(settings, (one, k) => Math.max(led[k]?.ringSigmaDeg ?? 0, one.followSigmaDeg)),
-    lagSigmaFrames: reals(settings, (one) => one.lagSigmaFrames),
+    holdDrawsAt: whole(holds, (one) => one.drawsAt),
+    plannedDeg: reals(holds, (one) => one.stillDeg),
+    holdMm: reals(holds, (one) => one.mm),
+    measureSigmaMm: reals(holds, (one) => one.measureSigmaMm),
+    landSigmaDeg: Float64Array.from(holds, (one, k) => Math.max(led[k]?.ringSigmaDeg ?? 0, one.followSigmaDeg)),
+    lagSigmaFrames: reals(holds, (one) => one.lagSigmaFrames),
     // where the angles of a tracking hold begin in the next column; -1 for a fixed hold
-    trackingColumn: whole(settings, ({ degs }) => (degs ? tracking.indexOf(degs) * frameCount : -1)),
+    trackingColumn: whole(holds, ({ degs }) => (degs ? tracking.indexOf(degs) * frameCount : -1)),
     trackingDeg: concatenated(tracking),
     plannedStartS: reals(led, (pull) => (pull ? pull.startS + pull.reactionS : 0)),
     durationS: reals(led, (pull) => pull?.durationS ?? 0),

@@ -21,10 +21,6 @@ const PAGE = 65_536;
 const QUANTILE_ADDRESS = 1024;
 const COLUMNS_ADDRESS = QUANTILE_ADDRESS + PAGE;
 
-let started: Loop | null = null;
-/** The plan whose columns are in memory, and their addresses. */
-let loaded: { readonly flat: TrialColumns; readonly addresses: readonly number[] } | null = null;
-
 /** Counts of a run of the loop, as in `TrialCounts`. */
 export interface LoopCounts {
   readonly kept: number;
@@ -32,45 +28,56 @@ export interface LoopCounts {
   readonly sharp: Int32Array;
 }
 
-/** Runs the compiled loop over the columns of a plan; seed and trial numbers as in `runTrials`. */
-export function runLoop(flat: TrialColumns, seed: number, firstTrial: number, takes: number, countOnly: boolean): LoopCounts {
-  const loop = sharedLoop();
-  if (loaded?.flat !== flat) loaded = { flat, addresses: loadColumns(loop, flat) };
-  const { addresses } = loaded;
-  const counts = (at: number) => new Int32Array(loop.memory.buffer, addresses[at]!, flat.columns[at]!.length);
-  counts(flat.lostInTrialAddress).fill(-1);
-  const beatsKept = counts(flat.beatsKeptAddress).fill(0);
-  const sharp = counts(flat.sharpAddress).fill(0);
-  const kept = loop.run(seed, firstTrial, takes, countOnly);
-  return { kept, beatsKept: beatsKept.slice(), sharp: sharp.slice() };
+/** The compiled loop with a memory of its own. */
+export interface TrialLoop {
+  /** Runs trials over the columns of a plan; seed and trial numbers as in `runTrials`. */
+  run(columns: TrialColumns, seed: number, firstTrial: number, takes: number, countOnly: boolean): LoopCounts;
+  /**
+   * Standard normal numbers of a trial. They depend only on the seed and the trial number, so workers can share the trials.
+   *
+   * @param seed, trial - whole numbers; their lower 32 bits count
+   * @param count - number of values
+   * Source: xoshiro128** of Blackman and Vigna, SCRAMBLED LINEAR PSEUDORANDOM NUMBER GENERATORS, 2021. Its state is derived from
+   * seed and trial by the finaliser of MurmurHash3.
+   */
+  draws(seed: number, trial: number, count: number): Float64Array;
 }
 
-/**
- * Standard normal numbers of a trial, as the loop draws them. They depend only on the seed and the trial number, so workers can
- * share the trials.
- *
- * @param seed, trial - whole numbers; their lower 32 bits count
- * @param count - number of values
- * Source: xoshiro128** of Blackman and Vigna, SCRAMBLED LINEAR PSEUDORANDOM NUMBER GENERATORS, 2021. Its state is derived from
- * seed and trial by the finaliser of MurmurHash3.
- */
-export function trialDraws(seed: number, take: number, count: number): Float64Array {
-  const loop = sharedLoop();
-  loaded = null;
-  grow(loop, COLUMNS_ADDRESS + 8 * count);
-  loop.draw(seed, take, COLUMNS_ADDRESS, count);
-  return new Float64Array(loop.memory.buffer, COLUMNS_ADDRESS, count).slice();
+/** Starts a loop. It keeps the columns of its last plan, so that several runs of one plan copy them once. */
+export function createTrialLoop(): TrialLoop {
+  const loop = start();
+  let loaded: { readonly columns: TrialColumns; readonly addresses: readonly number[] } | null = null;
+  return {
+    run(columns, seed, firstTrial, takes, countOnly) {
+      if (loaded?.columns !== columns) loaded = { columns, addresses: loadColumns(loop, columns) };
+      const { addresses } = loaded;
+      const resultsOf = (name: Parameters<TrialColumns['indexOf']>[0]) => {
+        const at = columns.indexOf(name);
+        return new Int32Array(loop.memory.buffer, addresses[at]!, columns.columns[at]!.length);
+      };
+      resultsOf('lostIn').fill(-1);
+      const beatsKept = resultsOf('beatsKept').fill(0);
+      const sharp = resultsOf('sharp').fill(0);
+      const kept = loop.run(seed, firstTrial, takes, countOnly);
+      return { kept, beatsKept: beatsKept.slice(), sharp: sharp.slice() };
+    },
+    draws(seed, trial, count) {
+      loaded = null;
+      grow(loop, COLUMNS_ADDRESS + 8 * count);
+      loop.draw(seed, trial, COLUMNS_ADDRESS, count);
+      return new Float64Array(loop.memory.buffer, COLUMNS_ADDRESS, count).slice();
+    },
+  };
 }
 
-function sharedLoop(): Loop {
-  if (started) return started;
+function start(): Loop {
   const bytes = Uint8Array.from({ length: LOOP_BYTES.length / 2 }, (_, k) => parseInt(LOOP_BYTES.slice(2 * k, 2 * k + 2), 16));
   const imports = { draws: { tailQuantile: normalQuantile } };
   const loop = new WebAssembly.Instance(new WebAssembly.Module(bytes), imports).exports as Loop;
   grow(loop, COLUMNS_ADDRESS);
   const lines = quantileLines();
   new Float64Array(loop.memory.buffer, QUANTILE_ADDRESS, lines.length).set(lines);
-  return (started = loop);
+  return loop;
 }
 
 /** Copies the columns of a plan into the loop's memory and stores their addresses there. */
