@@ -42,7 +42,7 @@ export function RollPage() {
         </div>
       </div>
     );
-  return <Rolling shotId={shotId} plan={plan} ready={ready} />;
+  return <Rolling key={shotId} shotId={shotId} plan={plan} ready={ready} />;
 }
 
 interface Props {
@@ -60,20 +60,27 @@ function Rolling({ shotId, plan, ready }: Props) {
   const [speed, setSpeed] = useState(1);
   const [isRehearsing, setIsRehearsing] = useState(false);
   const rehearsedS = useAppSelector((state) => selectSession(state).timeS);
-  const roll = useRoll({ shotId, plan, ready, planVersion, predictedKeepRate: rate?.keepRate ?? null, options, rate: speed });
-  const { moment, ringDeg, ended } = roll;
+  const { moment, connection, ringDeg, ended, controller } = useRoll({
+    shotId,
+    plan,
+    ready,
+    planVersion,
+    predictedKeepRate: rate?.keepRate ?? null,
+    options,
+    rate: speed,
+  });
   const isReady = moment.phase === 'ready';
   const shown = isReady && isRehearsing ? { ...moment, planS: rehearsedS } : moment;
   const hasWheel = options.turnedBy === 'wheel' || options.turnedBy === 'motor-wheel';
   const hasEvents = plan.focusTrack.pulls.some(isTriggeredByEvent);
   const toggle = () => {
     setIsRehearsing(false);
-    roll.toggle();
+    controller.toggle();
   };
   // a held key counts as one press
   useKeys('space', ({ repeat }) => !repeat && toggle(), { preventDefault: true });
-  useKeys('c', ({ repeat }) => !repeat && roll.triggerNow());
-  useKeys('w', ({ type, repeat }) => !repeat && roll.setFocusCheck(type === 'keydown'), { keydown: true, keyup: true });
+  useKeys('c', ({ repeat }) => !repeat && controller.triggerNow());
+  useKeys('w', ({ type, repeat }) => !repeat && controller.setFocusCheck(type === 'keydown'), { keydown: true, keyup: true });
 
   function change(changes: Partial<RollOptions>): void {
     const changed = { ...options, ...changes };
@@ -83,9 +90,15 @@ function Rolling({ shotId, plan, ready }: Props) {
   return (
     <div className={clsx(layoutStyles.stepPage, styles.rollPage, !isReady && styles.isRolling)}>
       <div data-testid="surface" className={layoutStyles.surface}>
-        <RollStatus moment={moment} line={roll.line} plan={plan} number={(takes.at(-1)?.number ?? 0) + 1} options={options} />
+        <RollStatus
+          moment={moment}
+          connection={connection}
+          plan={plan}
+          number={(takes.at(-1)?.number ?? 0) + 1}
+          options={options}
+        />
         {isReady && ended && !isRehearsing ? (
-          <AfterTake key={ended.id} shotId={shotId} units={units} ended={ended} onDone={roll.forget} />
+          <AfterTake key={ended.id} shotId={shotId} units={units} ended={ended} onDone={controller.forget} />
         ) : (
           <>
             <RollState
@@ -107,7 +120,7 @@ function Rolling({ shotId, plan, ready }: Props) {
           </>
         )}
         {hasWheel && moment.isOurs && !(isReady && ended) && (
-          <WheelPad ringDeg={ringDeg ?? 0} nearerSign={nearSign(ringOf(plan.optics.lens))} onTurn={roll.turn} />
+          <WheelPad ringDeg={ringDeg ?? 0} nearerSign={nearSign(ringOf(plan.optics.lens))} onTurn={controller.turn} />
         )}
         <div className={styles.rollActions}>
           <button type="button" className={clsx(styles.rollMain, !isReady && styles.isEnd)} onClick={toggle}>
@@ -125,7 +138,7 @@ function Rolling({ shotId, plan, ready }: Props) {
               type="button"
               className={clsx(styles.rollCue, moment.waitingPullId && styles.isWaiting)}
               disabled={moment.phase !== 'rolling'}
-              onClick={roll.triggerNow}
+              onClick={controller.triggerNow}
             >
               The cue: now <Key>C</Key>
             </button>
@@ -134,9 +147,9 @@ function Rolling({ shotId, plan, ready }: Props) {
             <button
               type="button"
               className={styles.rollCue}
-              onPointerDown={() => roll.setFocusCheck(true)}
-              onPointerUp={() => roll.setFocusCheck(false)}
-              onPointerLeave={() => roll.setFocusCheck(false)}
+              onPointerDown={() => controller.setFocusCheck(true)}
+              onPointerUp={() => controller.setFocusCheck(false)}
+              onPointerLeave={() => controller.setFocusCheck(false)}
             >
               Checking focus: hold <Key>W</Key>
             </button>

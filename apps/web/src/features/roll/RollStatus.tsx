@@ -9,7 +9,7 @@ import textStyles from '../../ui/text.module.css';
 
 interface Props {
   readonly moment: RollMoment;
-  readonly line: ConnectionState;
+  readonly connection: ConnectionState;
   readonly plan: ShotPlan;
   /** Number of the next or current take */
   readonly number: number;
@@ -25,7 +25,7 @@ const TURNED: Readonly<Record<TurnedBy, string>> = {
 };
 
 /** Status: rolling or not, take number, time, and other devices. */
-export function RollStatus({ moment, line, plan, number, options }: Props) {
+export function RollStatus({ moment, connection, plan, number, options }: Props) {
   const { phase, isOurs, rate } = moment;
   const word = phase === 'ready' ? 'Ready' : phase === 'counting' ? `Rolls in ${Math.ceil(-moment.realS)}` : 'Rolling';
   return (
@@ -56,14 +56,14 @@ export function RollStatus({ moment, line, plan, number, options }: Props) {
         </span>
       )}
       <span className={styles.rollLineState} data-testid="line-state">
-        {lineWords(line)}
+        {connectionWords(connection)}
       </span>
     </div>
   );
 }
 
 /** Other devices and the accuracy of the shared clock. */
-function lineWords({ isConnected, others, clock }: ConnectionState): string {
+function connectionWords({ isConnected, others, clock }: ConnectionState): string {
   if (!isConnected) return 'no connection to other devices: the roll continues here';
   if (others.length === 0) return 'no other device';
   const within = clock ? `, clocks within ${Math.max(1, Math.ceil(clock.withinMs))} ms` : '';
