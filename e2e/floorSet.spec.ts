@@ -46,8 +46,8 @@ test('a picture of the set is laid underneath and scaled by a length that is kno
   await expect(picture).toBeVisible();
   await expect(page.getByText('Its size is a guess')).toBeVisible();
   await expect(page.getByText('Drag along a length that you know')).toBeVisible();
-  const before = (await picture.boundingBox())!;
-  const ground = (await page.getByTestId('floor-ground').boundingBox())!;
+  const before = await heron.settledBox(picture);
+  const ground = await heron.settledBox(page.getByTestId('floor-ground'));
   await page.mouse.move(ground.x + 300, ground.y + 250);
   await page.mouse.down();
   await page.mouse.move(ground.x + 400, ground.y + 250, { steps: 4 });
@@ -60,10 +60,11 @@ test('a picture of the set is laid underneath and scaled by a length that is kno
   await page.getByLabel('The length you drew is').fill(`${((2 * 100) / pxPerMetre).toFixed(3)}m`);
   await page.getByRole('button', { name: 'Set the scale' }).click();
   await expect(page.getByText('by the length that you drew')).toBeVisible();
-  expect((await picture.boundingBox())!.width / before.width).toBeCloseTo(2, 1);
+  const growth = async () => (await heron.settledBox(picture)).width / before.width;
+  await expect.poll(growth).toBeCloseTo(2, 1);
   await page.getByLabel('width').fill('8');
   await page.keyboard.press('Enter');
-  expect((await picture.boundingBox())!.width / before.width).toBeCloseTo(0.8, 1);
+  await expect.poll(growth).toBeCloseTo(0.8, 1);
   await heron.expectSaved();
   await page.reload();
   await expect(picture).toBeVisible();

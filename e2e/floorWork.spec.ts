@@ -107,7 +107,7 @@ test('a move people make: its figures at once, shown before it is in, laid in as
   await expect(page.getByTestId('floor-camera-2')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Undo: draw the set' })).toBeEnabled();
   await panel.getByRole('button', { name: 'Add to the plan' }).click();
-  await expect(page.getByRole('button', { name: 'Undo: lay in: Push in, pull back' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Undo: blocking move: Push in or pull back' })).toBeEnabled();
   // an ordinary camera key: it can be dragged
   const distance = page.getByTestId('floor-mark-distance').first();
   await expect(distance).toHaveText('3.10');

@@ -101,6 +101,25 @@ export class Logo {
     await expect(this.page.getByText(/^Saved \d\d:\d\d$/)).toBeVisible();
   }
 
+  /** Box of an element once it rests: the same over three frames in a row. */
+  async settledBox(what: Locator): Promise<{ x: number; y: number; width: number; height: number }> {
+    return what.evaluate(
+      (element) =>
+        new Promise((found) => {
+          let [last, same] = ['', 0];
+          const look = () => {
+            const { x, y, width, height } = element.getBoundingClientRect();
+            const now = JSON.stringify({ x, y, width, height });
+            same = now === last ? same + 1 : 0;
+            last = now;
+            if (same >= 3 && width > 0) found(JSON.parse(now) as DOMRect);
+            else requestAnimationFrame(look);
+          };
+          look();
+        }),
+    );
+  }
+
   /** Drags an element by an offset in a few steps. */
   async drag(what: Locator, dx: number, dy: number, { release = true } = {}): Promise<void> {
     const box = (await what.boundingBox())!;

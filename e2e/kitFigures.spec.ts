@@ -175,7 +175,7 @@ test('every figure of a wheel and of a rig is kept', async ({ heron, page }) => 
   await page.getByLabel('another part').fill('sandbags');
   await page.getByLabel('another part').press('Enter');
   await page.getByRole('checkbox', { name: 'sandbags' }).check();
-  await page.getByRole('button', { name: 'Remove head from the list' }).click();
+  await page.getByRole('button', { name: 'Remove remote head from the list' }).click();
   await type(page, 'display to judge focus', 'Puller’s monitor');
   await page.getByRole('checkbox', { name: 'change the cable of the display' }).check();
   await expect(page.getByRole('note').filter({ hasText: 'tape it down' })).toBeVisible();

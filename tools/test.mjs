@@ -1,6 +1,7 @@
 import { readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { circleArguments, TYPE_PROJECTS } from './check.mjs';
 import { lineShare } from './lineShare.mjs';
 import { installed, main, node, ROOT, StepFailed, TSC } from './run.mjs';
 import { build, install, installChromium } from './setup.mjs';
@@ -26,17 +27,12 @@ await main(() => {
     }
   };
   attempt('types', () => {
-    for (const project of [
-      'packages/core/tsconfig.test.json',
-      'packages/wording/tsconfig.test.json',
-      'apps/server/tsconfig.test.json',
-      'apps/web',
-      'e2e',
-    ])
-      node(`Types of ${project}`, [TSC, '-p', join(ROOT, project)]);
+    for (const project of TYPE_PROJECTS) node(`Types of ${project}`, [TSC, '-p', join(ROOT, project)]);
   });
   attempt('rules and format', () => {
     node('ESLint', [installed('eslint/bin/eslint.js'), '.']);
+    node('ESLint with types', [installed('eslint/bin/eslint.js'), '-c', 'eslint.typed.config.mjs', 'apps', 'packages']);
+    node('Circles', [installed('dependency-cruiser/bin/dependency-cruise.mjs'), ...circleArguments()]);
     node('Prettier', [installed('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']);
   });
   attempt('core, server and page in Jest', () => {

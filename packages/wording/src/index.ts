@@ -36,7 +36,7 @@ export {
 export { beatText, REQUIREMENT_WORDS } from './plan/beatText.js';
 export { differenceLines, differenceSummary, differingAreas } from './plan/differenceText.js';
 export { gearDifferenceLines } from './plan/gearText.js';
-export { METHOD_WORDS } from './plan/methodText.js';
+export { METHOD_WORDS, methodName } from './plan/methodText.js';
 export { LOCAL_RULES, noteText } from './plan/noteText.js';
 export { rehearsalEventText } from './plan/rehearsalText.js';
 

@@ -24,13 +24,9 @@ export function isInFrame(plan: ShotPlan, subject: Subject, timeS: number): bool
  * @returns null if the subject is not on the floor at some time
  */
 export function framedSpans(plan: ShotPlan, subject: Subject): TimeSpan[] | null {
-  let isOnFloor = true;
-  const spans = spansWhere(plan, (frame) => {
-    const isIn = isInFrame(plan, subject, frame / plan.captureFps);
-    isOnFloor &&= isIn !== null;
-    return isIn === true;
-  });
-  return isOnFloor ? spans : null;
+  const isInAt = (frame: number) => isInFrame(plan, subject, frame / plan.captureFps);
+  const outside = spansWhere(plan, (frame) => isInAt(frame) === null);
+  return outside.length > 0 ? null : spansWhere(plan, (frame) => isInAt(frame) === true);
 }
 
 /** Whether a subject can be focused on where it stands. Some places are errors and are reported. */

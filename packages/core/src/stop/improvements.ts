@@ -80,9 +80,9 @@ export function suggestImprovements(plan: ShotPlan): Improvement[] {
   const fixes = findFixes(plan)
     // every stop is tried below
     .filter(({ change }) => change.kind !== 'stop')
-    .map(({ change, plan: mended }) => improvementOf(change, mended));
+    .map(({ change, plan: changed }) => improvementOf(change, changed));
   const sooner = plan.focusTrack.pulls.flatMap(({ id, startS, durationS }) =>
-    EARLIER_STARTS_S.filter((byS) => startS - byS >= (pullRoom(plan, id)?.earliestStartS ?? 0)).map((byS) =>
+    EARLIER_STARTS_S.filter((byS) => startS - byS >= pullRoom(plan, id).earliestStartS).map((byS) =>
       improvementOf(
         { kind: 'longer', pullId: id, byS },
         changePull(plan, id, { startS: startS - byS, durationS: durationS + byS }),

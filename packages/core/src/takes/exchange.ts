@@ -152,7 +152,11 @@ export function readTakesJson(text: string): CsvReading<LoggedTake> {
   if (value?.format !== TAKES_FORMAT || !Array.isArray(value.takes)) {
     return { status: 'unread', problems: [problem('wrong-file', '', { file: 'takes', format: TAKES_FORMAT })] };
   }
-  const takes = (value.takes as LoggedTake[]).map((item) => ({ ...EMPTY_TAKE, ...item, take: upgradeTake(item?.take) as Take }));
+  const takes = (value.takes as (LoggedTake | null)[]).map((item) => ({
+    ...EMPTY_TAKE,
+    ...item,
+    take: upgradeTake(item?.take) as Take,
+  }));
   const problems = takes.flatMap((item, index) =>
     problemsOf(item).map((found) => ({ ...found, path: `takes[${index}].${found.path}` })),
   );

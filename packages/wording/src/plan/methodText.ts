@@ -25,3 +25,8 @@ export const METHOD_WORDS: Readonly<Record<Method, MethodWords>> = {
   'acquire-then-lock': { short: 'acquire, then lock', means: 'automatic focus finds the subject once, then focus is locked' },
   automatic: { short: 'automatic', means: 'automatic focus works during the take' },
 };
+
+/** Short name of a method from stored data; a name that is not known stays as it is. */
+export function methodName(name: string): string {
+  return (METHOD_WORDS as Partial<Record<string, { readonly short: string }>>)[name]?.short ?? name;
+}

@@ -87,9 +87,7 @@ export function FloorGround({ plan, layout, view, size, tool, onView, onTool, on
         onKeyDown={onKeyDown}
       />
       {takesPress && <path d={`M${size.width / 2 - 8},${size.height / 2}h16m-8,-8v16`} className={styles.floorMiddle} />}
-      {stretch && (
-        <path d={stretching.current === 'length' ? lineOf(stretch) : frameOf(stretch)} className={styles.floorStretch} />
-      )}
+      {stretch && <path d={tool === 'scale' ? lineOf(stretch) : frameOf(stretch)} className={styles.floorStretch} />}
     </>
   );
 }

@@ -64,7 +64,14 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
     <div className={layoutStyles.stepPage}>
       <div data-testid="surface" className={layoutStyles.surface}>
         <FloorSentence plan={shown} verdict={isJudged} units={units} />
-        <FloorTools plan={plan} tool={tool} mode={mode} onTool={setTool} onMode={pickMode} onPicture={picture.lay} />
+        <FloorTools
+          plan={plan}
+          tool={tool}
+          mode={mode}
+          onTool={setTool}
+          onMode={pickMode}
+          onPicture={(file) => void picture.lay(file)}
+        />
         <div className={styles.floorStage}>
           {picture.problem && <FloorNotice problem={picture.problem} onClose={picture.forget} />}
           {length && (

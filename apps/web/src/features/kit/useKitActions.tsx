@@ -86,7 +86,7 @@ export function useKitActions<K extends KitKind>(kind: K) {
     if (data) {
       const there = data.alreadyThere > 0 ? ` ${data.alreadyThere} were already there.` : '';
       void message.success(`${data.added} ${data.added === 1 ? 'item' : 'items'} read from ${chosen.name}.${there}`);
-    } else if (error) {
+    } else {
       const { body } = problemOf(error);
       showProblems(chosen.name, body.problems ?? [body]);
     }

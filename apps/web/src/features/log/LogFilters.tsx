@@ -1,6 +1,6 @@
 import type { StatisticsView } from '@still-heron/contract';
-import { MARK_HITS, type Method } from '@still-heron/core';
-import { METHOD_WORDS, FOCUS_GRADE_WORDS, HIT_WORDS } from '@still-heron/wording';
+import { MARK_HITS } from '@still-heron/core';
+import { methodName, FOCUS_GRADE_WORDS, HIT_WORDS } from '@still-heron/wording';
 import { Checkbox, Input, Select } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import type { LogOrder, LogQuery } from './logQuery';
@@ -45,7 +45,7 @@ export function LogFilters({ query, statistics, onChange }: Props) {
       <Narrow
         label="method"
         value={query.method}
-        options={options(statistics.byMethod, (name) => METHOD_WORDS[name as Method]?.short ?? name)}
+        options={options(statistics.byMethod, (name) => methodName(name))}
         onChange={(method) => onChange({ method })}
       />
       {statistics.byPuller.some(({ name }) => name !== '') && (

@@ -1,6 +1,6 @@
 import type { KeptView, StatisticsView } from '@still-heron/contract';
-import type { MeasuredError, Method } from '@still-heron/core';
-import { METHOD_WORDS } from '@still-heron/wording';
+import type { MeasuredError } from '@still-heron/core';
+import { methodName } from '@still-heron/wording';
 import clsx from 'clsx';
 import { calibrationLayout, CHART, keptBars, overTimeLayout } from './logCharts';
 import textStyles from '../../ui/text.module.css';
@@ -13,10 +13,7 @@ export function LogStatistics({ statistics }: { readonly statistics: StatisticsV
     <>
       <Kept title="Kept, by lens" views={byLens} />
       <Kept title="by stop" views={byStop} />
-      <Kept
-        title="by method"
-        views={byMethod.map((view) => ({ ...view, name: METHOD_WORDS[view.name as Method]?.short ?? view.name }))}
-      />
+      <Kept title="by method" views={byMethod.map((view) => ({ ...view, name: methodName(view.name) }))} />
       <Kept title="by difficulty" views={byDifficulty} />
       {byPuller.some(({ name }) => name !== '') && (
         <Kept title="by puller" views={byPuller.map((view) => ({ ...view, name: view.name || 'unknown' }))} />

@@ -64,12 +64,12 @@ export function useMeasuring(): Measuring {
       })
       .catch(() => setProblem(`The measuring device does not answer. Type what the ${method} shows.`));
   }
-  const measureSelected = (method: DeviceMethod) => () => {
+  function measureSelected(method: DeviceMethod): void {
     const selection = selectSelection(store.getState());
     const mark = selectPlan(store.getState())?.marks.find(({ id }) => selection?.kind === 'mark' && id === selection.id);
     if (mark) measure(method, mark);
-  };
-  useKeys('t', measureSelected('tape'));
-  useKeys('l', measureSelected('laser'));
+  }
+  useKeys('t', () => measureSelected('tape'));
+  useKeys('l', () => measureSelected('laser'));
   return { problem, measure };
 }

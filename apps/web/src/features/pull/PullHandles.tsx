@@ -1,6 +1,6 @@
 import { changePull, dragPullEdge, formatDistance, formatTime, type Pull, pullEndS, type ShotPlan } from '@still-heron/core';
 import { targetName } from '@still-heron/wording';
-import { type KeyboardEvent, useRef } from 'react';
+import { type KeyboardEvent, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { useDrag } from '../../shared/gestures/useDrag';
 import { itemSelected } from '../shot/sessionSlice';
@@ -90,7 +90,7 @@ function OneMove({
   });
 
   const frameS = 1 / plan.captureFps;
-  const gesture = useRef('');
+  const [gesture, setGesture] = useState('');
   const onKey = (edge: 'start' | 'end') => (event: KeyboardEvent) => {
     const steps = event.shiftKey ? 10 : 1;
     const across = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
@@ -101,19 +101,19 @@ function OneMove({
       edit(
         `change the ${edge === 'start' ? 'start' : 'landing'} of the pull to ${name}`,
         (now) => dragPullEdge(now, pull.id, edge, timeS),
-        gesture.current,
+        gesture,
       );
     } else if (up && edge === 'end') {
       event.preventDefault();
       edit(
         'change the target of the pull',
         (now) => changePull(now, pull.id, { target: nudgedTarget(pull.target, up * steps, now, units) }),
-        gesture.current,
+        gesture,
       );
     }
   };
   const select = () => {
-    gesture.current = `keys-${pull.id}-${performance.now()}`;
+    setGesture(`keys-${pull.id}-${performance.now()}`);
     dispatch(itemSelected({ kind: 'move', id: pull.id }));
   };
   return (

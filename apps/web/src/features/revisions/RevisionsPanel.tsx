@@ -24,7 +24,7 @@ export function RevisionsPanel({ shotId, onClose }: Props) {
   const [chosen, setChosen] = useState<number | null>(null);
   const { baseVersion } = useAppSelector(selectSaving);
   // reload the list after every save
-  const { data: revisions, isError } = useRevisionsQuery({ shotId, version: baseVersion ?? 0 });
+  const { data: revisions, isError } = useRevisionsQuery({ shotId, version: baseVersion });
   useEffect(() => close.current?.focus(), []);
   return (
     <aside

@@ -1,6 +1,6 @@
 import type { PreparedRoll, ShotPlan, UnitSystem } from '@still-heron/core';
 import { targetName } from '@still-heron/wording';
-import { memo, useMemo, useRef } from 'react';
+import { memo, useMemo } from 'react';
 import { useSize } from '../../shared/useSize';
 import { useVerdict } from '../shot/useVerdict';
 import { trackChartLayout, type TrackChartLayout } from '../../charts/trackChartLayout';
@@ -15,23 +15,21 @@ interface Props {
   readonly planS: number;
   /** Actual ring angle; null to show the planned one */
   readonly ringDeg: number | null;
-  readonly isRolling: boolean;
+  /** Actual path of the ring: plan time in s, and ring angle */
+  readonly trace: readonly (readonly [number, number])[];
 }
 
 const PX_PER_S = 130;
 /** Position of the "now" line as a share of the width. Upcoming time gets more room than past time. */
 const NOW_AT = 0.28;
-/** Number of points kept of the ring's actual path. */
-const MAX_TRACE_POINTS = 600;
 
 /** Chart that slides under a fixed "now" line: planned and actual ring position. */
-export function RollChart({ plan, ready, units, planS, ringDeg, isRolling }: Props) {
+export function RollChart({ plan, ready, units, planS, ringDeg, trace }: Props) {
   const { ref, size } = useSize();
   const judged = useVerdict();
   const verdict = judged?.plan === plan && judged.verdict.status === 'judged' ? judged.verdict : null;
   const height = size?.height ?? 260;
   const layout = useMemo(() => trackChartLayout(plan, ready, verdict, height, PX_PER_S), [plan, ready, verdict, height]);
-  const trace = useTrace(isRolling, planS, ringDeg);
   const nowX = (size?.width ?? 0) * NOW_AT;
   const y = layout.scale.yOfRing(ringDeg ?? ready.track.ringDegAt(planS));
   return (
@@ -53,17 +51,6 @@ export function RollChart({ plan, ready, units, planS, ringDeg, isRolling }: Pro
       )}
     </div>
   );
-}
-
-/** Actual path of the ring in this roll. */
-function useTrace(isRolling: boolean, planS: number, ringDeg: number | null): readonly (readonly [number, number])[] {
-  const trace = useRef<[number, number][]>([]);
-  if (!isRolling) trace.current = [];
-  else if (ringDeg !== null && planS > (trace.current.at(-1)?.[0] ?? -1)) {
-    trace.current.push([planS, ringDeg]);
-    if (trace.current.length > MAX_TRACE_POINTS) trace.current.shift();
-  }
-  return trace.current;
 }
 
 interface CurvesProps {

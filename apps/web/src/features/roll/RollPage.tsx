@@ -60,7 +60,7 @@ function Rolling({ shotId, plan, ready }: Props) {
   const [speed, setSpeed] = useState(1);
   const [isRehearsing, setIsRehearsing] = useState(false);
   const rehearsedS = useAppSelector((state) => selectSession(state).timeS);
-  const { moment, connection, ringDeg, ended, controller } = useRoll({
+  const { moment, connection, ringDeg, ended, trace, controller } = useRoll({
     shotId,
     plan,
     ready,
@@ -109,14 +109,7 @@ function Rolling({ shotId, plan, ready }: Props) {
               units={units}
               isAlone={options.view === 'alone'}
             />
-            <RollChart
-              plan={plan}
-              ready={ready}
-              units={units}
-              planS={shown.planS}
-              ringDeg={ringDeg}
-              isRolling={moment.phase === 'rolling'}
-            />
+            <RollChart plan={plan} ready={ready} units={units} planS={shown.planS} ringDeg={ringDeg} trace={trace} />
           </>
         )}
         {hasWheel && moment.isOurs && !(isReady && ended) && (

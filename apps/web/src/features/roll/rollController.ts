@@ -26,6 +26,8 @@ export interface RollState {
   readonly ringDeg: number | null;
   /** Last roll of this device; null before the first */
   readonly ended: FinishedRoll | null;
+  /** Actual path of the ring in this roll: plan time in s, and ring angle */
+  readonly trace: readonly (readonly [number, number])[];
 }
 
 /** Everything of the page that a roll needs. */
@@ -56,6 +58,11 @@ const MAX_WRITE_MS = 3000;
 /** Interval at which other devices receive the ring angle. */
 const WHEEL_MS = 50;
 
+/** Plan time between points of the ring's actual path: about one frame on the screen. */
+const TRACE_STEP_S = 0.015;
+/** Number of points kept of the ring's actual path. */
+const MAX_TRACE_POINTS = 600;
+
 const UNCONNECTED: ConnectionState = { isConnected: false, others: [], clock: null };
 
 /**
@@ -80,7 +87,7 @@ export class RollController {
     private readonly environment: RollEnvironment,
   ) {
     this.ring = this.newRing(input);
-    this.state = { moment: SETTLED, connection: UNCONNECTED, ringDeg: this.ring.ringDeg(), ended: null };
+    this.state = { moment: SETTLED, connection: UNCONNECTED, ringDeg: this.ring.ringDeg(), ended: null, trace: [] };
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -151,7 +158,7 @@ export class RollController {
     const moment = engine.tick(atS);
     for (const { cue, inS } of engine.dueCues(atS)) this.environment.signalCue(cue, inS, this.input.options, this.sounds);
     const ringDeg = engine.isOurs ? engine.setting.ring.ringDeg() : this.remoteDeg;
-    this.show({ moment, ringDeg });
+    this.show({ moment, ringDeg, trace: this.longerTrace(moment.planS, ringDeg) });
     if (!engine.isOurs) return;
     if (nowMs > this.nextWheelMs) {
       this.nextWheelMs = nowMs + WHEEL_MS;
@@ -235,7 +242,7 @@ export class RollController {
     this.nextWriteMs = 0;
     this.nextWheelMs = 0;
     const moment = this.engine.tick(this.realS());
-    this.show(isOurs ? { moment, ended: null } : { moment });
+    this.show({ moment, trace: [], ...(isOurs ? { ended: null } : {}) });
   }
 
   private finish(): void {
@@ -252,6 +259,13 @@ export class RollController {
     // slow practice is not logged
     if (engine.rate !== 1) return;
     this.environment.keepTake({ id: done.id, shotId: engine.roll.shotId, rolledAt: done.rolledAt, take: done.take });
+  }
+
+  /** The trace with the ring's place now. Time that stands still, in a wait or a count-in, adds nothing. */
+  private longerTrace(planS: number, ringDeg: number | null): RollState['trace'] {
+    const { trace } = this.state;
+    if (ringDeg === null || planS <= (trace.at(-1)?.[0] ?? 0) + TRACE_STEP_S) return trace;
+    return [...trace.slice(1 - MAX_TRACE_POINTS), [planS, ringDeg]];
   }
 
   private writeRolling(engine: RollEngine, atS: number, nowMs: number): void {

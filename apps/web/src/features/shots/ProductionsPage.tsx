@@ -29,7 +29,7 @@ export function ProductionsPage({ opensSingle = false }: { readonly opensSingle?
         </>
       }
     >
-      {error && !productions && <Unreachable error={error} retry={refetch} />}
+      {error && !productions && <Unreachable error={error} retry={() => void refetch()} />}
       {productions?.length === 0 && (
         <PageNote title="Name the production first.">
           <p>Its shots, set-ups and pulls are stored on this machine. A working title is enough.</p>

@@ -1,5 +1,5 @@
 import { withStop, formatStop, howWide, stopFigures, type ShotPlan } from '@still-heron/core';
-import { useDeferredValue, useMemo, useRef } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import clsx from 'clsx';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
@@ -83,8 +83,10 @@ function Stops({ plan }: { readonly plan: ShotPlan }) {
 
 /** Sweep of the current plan; keeps its identity while nothing relevant to the trials changes. */
 function useSweep(plan: ShotPlan): Sweep {
-  const last = useRef<Sweep | null>(null);
-  return useMemo(() => (last.current = sweepOf(plan, last.current)), [plan]);
+  const [last, setLast] = useState<Sweep | null>(null);
+  const sweep = useMemo(() => sweepOf(plan, last), [plan, last]);
+  if (sweep !== last) setLast(sweep);
+  return sweep;
 }
 
 function NothingToKeep({ plan }: { readonly plan: ShotPlan }) {

@@ -7,5 +7,10 @@ export function useKit<K extends KitKind>(
   kind: K,
 ): { items: readonly KitItemView<K>[]; isLoaded: boolean; error: unknown; refetch: () => void } {
   const { data, error, refetch } = useKitItemsQuery(kind);
-  return { items: (data ?? []) as unknown as readonly KitItemView<K>[], isLoaded: data !== undefined, error, refetch };
+  return {
+    items: (data ?? []) as unknown as readonly KitItemView<K>[],
+    isLoaded: data !== undefined,
+    error,
+    refetch: () => void refetch(),
+  };
 }
