@@ -129,6 +129,7 @@ export default ts.config(
   {
     rules: {
       eqeqeq: ['error', 'always'],
+      'no-nested-ternary': 'error',
       'no-console': 'off',
       '@typescript-eslint/no-import-type-side-effects': 'error',
       '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],

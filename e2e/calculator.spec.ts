@@ -4,7 +4,7 @@ import { expect, test } from './heron';
 
 const circleOfConfusionMm = Math.hypot(24.9, 14) / 1500;
 
-test('compare: which set-up forgives most, at the same framing and at the same distance', async ({ heron, page }) => {
+test('compare: which set-up has the deepest zone, at the same framing and at the same distance', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
   await page.getByRole('radio', { name: 'Compare' }).click();
   const sentence = page.getByTestId('sentence');
@@ -31,7 +31,7 @@ test('compare: which set-up forgives most, at the same framing and at the same d
   );
 });
 
-test('depth: dragged and turned, and a stop is set from its line', async ({ heron, page }) => {
+test('depth: the distance is dragged and stepped, and a line sets its stop', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
   await page.getByRole('radio', { name: 'Depth' }).click();
   const cursor = page.getByRole('slider', { name: 'Distance' });
@@ -45,7 +45,7 @@ test('depth: dragged and turned, and a stop is set from its line', async ({ hero
   await expect(page.getByRole('button', { name: 'Undo: stop T9' })).toBeEnabled();
 });
 
-test('the table: every stop and distance, on paper and as a file too', async ({ heron, page }) => {
+test('the table shows every stop and distance, and is printed and saved as a file', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
   await page.getByRole('radio', { name: 'feet and inches' }).click();
   await page.getByRole('radio', { name: 'Table' }).click();
@@ -73,7 +73,7 @@ test('the table: every stop and distance, on paper and as a file too', async ({ 
   await expect(page.getByTestId('paper')).toHaveCount(0);
 });
 
-test('asked backwards: two distances, a miss, a face; the stop is set from the answer', async ({ heron, page }) => {
+test('questions: two distances, a miss, a face; the answer sets the stop', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
   await page.getByRole('radio', { name: 'Solve' }).click();
   const hold = page.getByRole('region', { name: 'Two distances sharp' });
@@ -96,7 +96,7 @@ test('asked backwards: two distances, a miss, a face; the stop is set from the a
   await expect(page.getByRole('region', { name: 'Hyperfocal distances' }).getByRole('row')).toHaveCount(9);
 });
 
-test('light: what the stop costs, each way to make it up, and a shutter that leaves the production’s angle', async ({
+test('light: the cost of a stop, each way to correct it, and a shutter that differs from the production', async ({
   heron,
   page,
 }) => {
@@ -121,7 +121,7 @@ test('light: what the stop costs, each way to make it up, and a shutter that lea
   await expect(page.getByTestId('sentence')).toContainText('As metered');
 });
 
-test('the bench on its own in Kit, by number key, with any camera and lens', async ({ heron, page }) => {
+test('the zone calculator in Kit opens by its key, with any camera and lens', async ({ heron, page }) => {
   await heron.open('/kit/lenses');
   await expect(page.getByRole('slider', { name: 'The ring' })).toBeVisible();
   await page.keyboard.press('5');

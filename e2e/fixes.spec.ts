@@ -1,6 +1,6 @@
 import { expect, test } from './heron';
 
-test('what would mend a pull is offered with its result; one key takes the first, undo takes it back', async ({
+test('fixes are offered with their results; one key applies the first, and undo takes it back', async ({
   heron,
   page,
 }) => {
@@ -27,7 +27,7 @@ test('what would mend a pull is offered with its result; one key takes the first
   await expect(heron.verdict).toContainText('Sharp for all 8.4 s that must be.');
 });
 
-test('a line is laid: each way says what would come of it before it is taken; by key and by pointer', async ({ heron, page }) => {
+test('the pulls are worked out: each way shows its result before it is applied, by key and by pointer', async ({ heron, page }) => {
   await heron.openCopy('4B');
   await page.keyboard.press('l');
   const ways = page.getByRole('group', { name: 'Work out the pulls' });

@@ -75,7 +75,7 @@ test('two people and a camera that moves, drawn by pointer: the distances follow
   await expect(distance(page, 'A')).toHaveText(dragged.toFixed(2));
 });
 
-test('a walk’s times and pace are typed beside its mark, an aim’s heading and pan beside it; a camera that moves is cautioned', async ({
+test('times and pace of a walk, heading and pan of an aim are typed; a moving camera shows a caution', async ({
   heron,
   page,
 }) => {
@@ -114,7 +114,7 @@ test('a walk’s times and pace are typed beside its mark, an aim’s heading an
   await expect(page.getByRole('region', { name: 'Caution' })).toContainText('no distance here is a safety distance');
 });
 
-test('by keyboard alone: marks and the camera moved by arrow keys, figures typed', async ({ heron, page }) => {
+test('by keyboard alone: arrow keys move marks and the camera, and figures are typed', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
   await page.keyboard.press('2');
   await expect(page.getByRole('button', { name: 'Draw the set' })).toBeVisible();
@@ -165,7 +165,7 @@ test('by keyboard alone: marks and the camera moved by arrow keys, figures typed
   await expect(page.getByText(/drawn 10 cm difference/)).toBeVisible();
 });
 
-test('someone behind the camera is said plainly, in the step too; the drawing goes, and the distances stay', async ({
+test('a subject behind the camera is reported, also in the step; without the drawing, distances stay', async ({
   heron,
   page,
 }) => {
@@ -200,7 +200,7 @@ test('someone behind the camera is said plainly, in the step too; the drawing go
   await expect(page.getByTestId('mark-A')).toHaveValue('3.10');
 });
 
-test('the cart comes through the gate: the zone waits for it, in either units, and it plays', async ({ heron, page }) => {
+test('the cart comes through the gate: the zone waits for it, in both units, and the shot plays', async ({ heron, page }) => {
   await heron.openCopy('12A', 'floor');
   const playhead = page.getByRole('slider', { name: 'Playhead' });
   const cart = page.getByTestId('floor-person').locator('circle').first();

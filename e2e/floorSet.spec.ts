@@ -23,7 +23,7 @@ async function drawn(heron: Logo, slate = '12A'): Promise<void> {
   await expect(heron.page.getByTestId('floor-ground')).toBeVisible();
 }
 
-test('a picture of the set is laid underneath and scaled by a length that is known; what is no picture is refused', async ({
+test('a picture of the set is added and scaled by a known length; other files are refused', async ({
   heron,
   page,
 }) => {
@@ -72,7 +72,7 @@ test('a picture of the set is laid underneath and scaled by a length that is kno
   await expect(picture).toHaveCount(0);
 });
 
-test('several things are held, moved and copied together, by pointer and by keyboard; one undo takes it back', async ({
+test('several things are selected, moved and copied together, by pointer and by keyboard; one undo takes it back', async ({
   heron,
   page,
 }) => {
@@ -137,7 +137,7 @@ test('several things are held, moved and copied together, by pointer and by keyb
   await expect(page.getByText('7 items selected')).toBeVisible();
 });
 
-test('dragged things line up with what stands there, the camera with dolly track; Alt leaves them free', async ({
+test('dragged things snap to others, and the camera to dolly track; Alt turns that off', async ({
   heron,
   page,
 }) => {
@@ -178,7 +178,7 @@ test('dragged things line up with what stands there, the camera with dolly track
   expect(await level(post)).toBeCloseTo(await level(bank), 0);
 });
 
-test('a camera on top of someone is said plainly, and the step check this', async ({ heron, page }) => {
+test('a camera in the place of a subject is reported, and the step says: check this', async ({ heron, page }) => {
   await drawn(heron);
   await page.getByTestId('floor-mark-B').focus();
   await page.keyboard.press('Escape');

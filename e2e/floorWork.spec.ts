@@ -30,7 +30,7 @@ test('one key measures a mark: the simulated tape reads the drawn distance with 
   await expect(page.getByText(/^by laser, accurate to about 5 mm$/)).toBeVisible();
 });
 
-test('the room round a mark is lopsided; a wanted miss names the stop that allows it, and one press sets it', async ({
+test('the room of a mark differs before and behind; a typed miss names the stop that allows it, and one press sets it', async ({
   heron,
   page,
 }) => {
@@ -83,7 +83,7 @@ test('an object to focus on instead is found and used; how a mark is taped, and 
   await expect(page.getByText(/Hard stops are planned at B/)).toBeVisible();
 });
 
-test('a move people make: its figures at once, shown before it is in, laid in as an ordinary way, taken back by one undo', async ({
+test('a blocking move shows its figures before it is added; it becomes ordinary keys, and one undo takes it back', async ({
   heron,
   page,
 }) => {
@@ -118,7 +118,7 @@ test('a move people make: its figures at once, shown before it is in, laid in as
   await expect(page.getByTestId('floor-camera-2')).toHaveCount(0);
 });
 
-test('two runs of the action are tapped; their averages become the times, their spread the uncertainty', async ({
+test('two runs are tapped; their means become the times, and their spread the uncertainty', async ({
   heron,
   page,
 }) => {
@@ -155,7 +155,7 @@ test('two runs of the action are tapped; their averages become the times, their 
   await expect(page.getByRole('button', { name: 'Undo: a rehearsal run' })).toBeEnabled();
 });
 
-test('who comes into the picture and goes out of it is said, and sideways is told from in depth', async ({ heron, page }) => {
+test('entrances and exits are shown, and sideways movement is told from movement in depth', async ({ heron, page }) => {
   await heron.openCopy('12A', 'floor');
   await page.getByTestId('floor-mark-A').focus();
   for (let k = 0; k < 5; k++) await page.keyboard.press('Shift+ArrowUp');
@@ -168,7 +168,7 @@ test('who comes into the picture and goes out of it is said, and sideways is tol
   await expect(sentence).toContainText(/a second nearer, .* a second to the right: the ring must turn/);
 });
 
-test('tape and drawing that disagree: what it would cost is said', async ({ heron, page }) => {
+test('tape and drawing disagree: the page says what that would cost', async ({ heron, page }) => {
   await markB(heron);
   await page.getByTestId('floor-mark-B').focus();
   for (let k = 0; k < 12; k++) await page.keyboard.press('ArrowLeft');

@@ -30,7 +30,7 @@ test('camera, mode, steadying, wheel and rig from the kit; each step undone by n
   await expect(circle).toHaveText('27.5 µm');
 });
 
-test('marks and moves in the degrees that the hand feels', async ({ heron, page }) => {
+test('marks and pulls are shown in degrees of the wheel', async ({ heron, page }) => {
   await heron.openCopy('4B');
   await expect(page.getByTestId('mark-ring').first()).toHaveText(/^wheel 8\d\.\d° ± \d\.\d°$/);
   await page.getByRole('button', { name: 'Select mark A, Old Tam' }).focus();
@@ -86,7 +86,7 @@ test('the stop is turned and the lens zoomed while it rolls: the zone follows, a
   await expect(page.getByRole('group', { name: 'stop 1' }).getByLabel('to', { exact: true })).toHaveValue('T3.4');
 });
 
-test('the demo shows a shot whose lens was read again since: it may be kept', async ({ heron, page }) => {
+test('the demo has a shot whose lens changed in Kit: the old one can be kept', async ({ heron, page }) => {
   const { shotId } = await heron.openCopy('9A', 'setup');
   const change = page.getByLabel('The lens has changed in Kit');
   await expect(change).toContainText('ring: throw 300° → 9 scale points over 306°');

@@ -1,6 +1,6 @@
 import { expect, test } from './heron';
 
-test('what was saved before is told apart from what is, and brought back as a step like any other', async ({ heron, page }) => {
+test('saved versions show their differences, and one is restored as an ordinary step', async ({ heron, page }) => {
   await heron.openCopy('9C');
   await page.getByTestId('mark-B').fill('5.1');
   await page.getByTestId('mark-B').press('Enter');

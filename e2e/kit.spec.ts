@@ -31,7 +31,7 @@ async function newLens(heron: Logo, name: string): Promise<void> {
 
 const saved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
 
-test('a lens: calibrated by the guide, used in a shot, changed, found stale, taken over', async ({ heron, page }) => {
+test('a lens is calibrated, used in a shot, changed, and updated in the shot', async ({ heron, page }) => {
   await newLens(heron, 'Loft 85');
   await fill(page, 'kit-focal-length', '85');
   await fill(page, 'kit-close-focus', '0.85');
@@ -94,7 +94,7 @@ test('a lens: calibrated by the guide, used in a shot, changed, found stale, tak
   await expect(page.getByRole('note').filter({ hasText: 'measured before' })).toHaveCount(0);
 });
 
-test('the ring: dragged, turned by keys, typed; points that make no ring are named and wait', async ({ heron, page }) => {
+test('the ring is dragged, turned by keys and typed; impossible points are named and not saved', async ({ heron, page }) => {
   await newLens(heron, 'Ring of its own');
   const ring = page.getByRole('slider', { name: 'The ring' });
   await fill(page, 'ring-distance', '2');
@@ -125,7 +125,7 @@ test('the ring: dragged, turned by keys, typed; points that make no ring are nam
   await expect(page.getByRole('heading', { name: 'Scale · 3 points' })).toBeVisible();
 });
 
-test('a scale from a file: read where it is sure, else named by line and column, and never by half', async ({ heron, page }) => {
+test('a scale from a file is read as a whole, or refused by line and column', async ({ heron, page }) => {
   await newLens(heron, 'From a file');
   await page.getByRole('radio', { name: 'Scale of the ring' }).click();
   const read = (name: string, text: string) =>
@@ -152,7 +152,7 @@ test('a scale from a file: read where it is sure, else named by line and column,
   await expect(page.getByRole('alert')).toHaveCount(0);
 });
 
-test('a ring that answers by speed takes no marks, and says why', async ({ heron, page }) => {
+test('a ring that answers by speed has no marks, and says why', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
   await pick(page, 'Lens', 'Stills zoom 24–70 mm f/2.8');
   await expect(page.getByRole('note').filter({ hasText: 'This ring answers to the speed of turning' })).toBeVisible();
@@ -166,7 +166,7 @@ test('a ring that answers by speed takes no marks, and says why', async ({ heron
   await expect(page.getByRole('button', { name: 'Calibrate step by step' })).toHaveCount(0);
 });
 
-test('a camera is tried out step by step, and an answer falls due with other software', async ({ heron, page }) => {
+test('a camera is tested step by step, and other software makes a test outdated', async ({ heron, page }) => {
   await heron.open('/kit/cameras');
   await page.getByRole('button', { name: 'New camera' }).click();
   await fill(page, 'kit-name', 'Tried body');
@@ -190,7 +190,7 @@ test('a camera is tried out step by step, and an answer falls due with other sof
   await expect(page.getByRole('button', { name: 'Magnify on Rear screen: yes, test again' })).toBeVisible();
 });
 
-test('wheels are held against each other, a rig says what is missing', async ({ heron, page }) => {
+test('wheels are compared, and a rig says what is missing', async ({ heron, page }) => {
   await heron.open('/kit/wheels');
   await page.getByRole('link', { name: /^Hand wheel, gear 1\.6/ }).click();
   await expect(page.getByRole('row', { name: /Hand wheel, gear 1\.6/ })).toContainText('1.60');

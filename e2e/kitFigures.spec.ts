@@ -24,7 +24,7 @@ async function newItem(heron: Logo, place: string, button: string): Promise<stri
 const item = async (heron: Logo, kind: string, id: string) =>
   (await heron.api<{ item: Record<string, unknown> }>('get', `kit/${kind}/${id}`)).item;
 
-test('every figure of a lens is kept; what can’t be is said, and nothing is lost', async ({ heron, page }) => {
+test('every figure of a lens is saved; an impossible one is refused, and nothing is lost', async ({ heron, page }) => {
   const id = await newItem(heron, 'lenses', 'New lens');
   await type(page, 'focal length', '24');
   await type(page, 'longest focal length', '70');
@@ -93,7 +93,7 @@ test('every figure of a lens is kept; what can’t be is said, and nothing is lo
   await expect(page.getByTestId('side').getByLabel('front diameter', { exact: true })).toHaveValue('82');
 });
 
-test('every figure of a camera is kept, and what it was tried out to do goes with its displays and modes', async ({
+test('every figure of a camera is saved, and its tests go with their displays and modes', async ({
   heron,
   page,
 }) => {
@@ -144,7 +144,7 @@ test('every figure of a camera is kept, and what it was tried out to do goes wit
   await expect(page.getByTestId('kit-part')).toHaveCount(2);
 });
 
-test('every figure of a wheel and of a rig is kept', async ({ heron, page }) => {
+test('every figure of a wheel and of a rig is saved', async ({ heron, page }) => {
   const wheelId = await newItem(heron, 'wheels', 'New wheel');
   await pick(page, 'kind', 'motor');
   await type(page, 'turns per turn of the ring', '1.25');
@@ -187,7 +187,7 @@ test('every figure of a wheel and of a rig is kept', async ({ heron, page }) => 
   ]);
 });
 
-test('Kit by keyboard alone: found by typing, opened, a point typed, the ring turned, a new one named', async ({
+test('Kit by keyboard alone: a lens is found, opened, turned and typed, and a new one is named', async ({
   heron,
   page,
 }) => {

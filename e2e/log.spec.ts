@@ -28,7 +28,7 @@ async function withTakes(heron: Logo, count = 60) {
 
 const rows = (page: Page) => page.getByRole('list', { name: 'Takes' }).locator('li:not([data-testid=log-head])');
 
-test('the log of a production: paged, searched, narrowed and in another order, and what its takes tell', async ({
+test('the log of a production is paged, searched, filtered and sorted, and shows statistics', async ({
   heron,
   page,
 }) => {
@@ -61,7 +61,7 @@ test('the log of a production: paged, searched, narrowed and in another order, a
   await expect(page).toHaveURL(/\/shots\/.*\/takes$/);
 });
 
-test('takes leave as CSV and come back into another production without loss; a file that is none changes nothing', async ({
+test('takes are exported as CSV and imported into another production without loss; another file changes nothing', async ({
   heron,
   page,
 }) => {
@@ -96,7 +96,7 @@ test('takes leave as CSV and come back into another production without loss; a f
   expect(copied.map(({ take }) => take)).toEqual(original.map(({ take }) => take));
 });
 
-test('what takes showed is reckoned with by one press; how long it shall be on the screen decides whether to go again', async ({
+test('measured errors are applied by one press; the time wanted on screen decides whether to go again', async ({
   heron,
   page,
 }) => {

@@ -62,7 +62,7 @@ test.describe('the server as a process', () => {
     expect(existsSync(join(folder, 'in-use-by'))).toBe(false);
   });
 
-  test('a port that is taken, or that is none, is said plainly', async () => {
+  test('a port in use, or an invalid one, is reported', async () => {
     const other = createServer();
     const port = await new Promise<number>((listening) =>
       other.listen(0, '127.0.0.1', () => listening((other.address() as { port: number }).port)),

@@ -31,7 +31,7 @@ test('a pull is dragged: whole, by its start, by its landing, and to another dis
   await expect(landing).toHaveAttribute('aria-valuetext', /5\.40 m/);
 });
 
-test('Escape gives a drag up; undo and redo go step by step, by name', async ({ heron, page }) => {
+test('Escape cancels a drag; undo and redo go step by step, by name', async ({ heron, page }) => {
   await heron.openCopy('9C');
   const sentence = await heron.sentence();
   await heron.drag(page.getByTestId('move-body-pull-1'), 80, 0, { release: false });
@@ -54,7 +54,7 @@ test('Escape gives a drag up; undo and redo go step by step, by name', async ({ 
   await expect(page.getByTestId('mark-B')).toHaveValue('5.40');
 });
 
-test('a pull is typed; what does not fit says what would', async ({ heron, page }) => {
+test('a pull is typed; a time that does not fit names one that does', async ({ heron, page }) => {
   await heron.openCopy('4B');
   await page.getByTestId('move-start-pull-1').click();
   await page.getByTestId('move-starts').fill('4.1');
@@ -78,7 +78,7 @@ test('a pull is typed; what does not fit says what would', async ({ heron, page 
   await expect(page.getByLabel('words of the cue', { exact: true })).toHaveValue('she lifts the lantern');
 });
 
-test('a rushed pull is on paper only, and the hand’s time can be argued with', async ({ heron, page }) => {
+test('a rushed pull is too hard, and the time of the hand can be changed', async ({ heron, page }) => {
   await heron.openCopy('9C');
   await page.getByTestId('move-start-pull-1').click();
   await page.getByTestId('move-lasts').fill('0.3');
@@ -88,7 +88,7 @@ test('a rushed pull is on paper only, and the hand’s time can be argued with',
   await expect(page.getByRole('tooltip').filter({ hasText: 'bits' })).toContainText('0.15 s + 0.22 s × 2.64 bits');
 });
 
-test('playhead: plays and stops, steps frames, is put by a press; the soft part of the sentence leads there', async ({
+test('the playhead plays, stops, steps by frames and goes to a press; the soft part of the sentence leads there', async ({
   heron,
   page,
 }) => {
@@ -137,7 +137,7 @@ test('marks and beats are dragged and nudged', async ({ heron, page }) => {
   await expect(heron.verdict).toContainText('Sharp for all 3.4 s that must be.');
 });
 
-test('someone walks, must be sharp, and is taken out again', async ({ heron, page }) => {
+test('a subject walks, must be sharp, and is removed again', async ({ heron, page }) => {
   await heron.openCopy('4A');
   await page.getByRole('button', { name: 'Select mark A, Old Tam' }).click();
   await page.getByLabel('walks on to').fill('1.4');
@@ -151,7 +151,7 @@ test('someone walks, must be sharp, and is taken out again', async ({ heron, pag
   await expect(page.getByRole('heading', { name: 'Who must be sharp first?' })).toBeVisible();
 });
 
-test('hand’s axis and plain distance: the band keeps its height on the one, and widens with distance on the other', async ({
+test('on the axis of ring angles the zone keeps its height; on the axis of distances it widens', async ({
   heron,
   page,
 }) => {
@@ -211,7 +211,7 @@ test('a pull goes to a distance of its own, to infinity, and back to a mark', as
   await expect(heron.verdict).toContainText('Sharp for all 7.4 s that must be.');
 });
 
-test('nobody has to be sharp: it says so, and who must be can be said', async ({ heron, page }) => {
+test('without a requirement the page says so, and one can be added', async ({ heron, page }) => {
   await heron.openCopy('4A');
   await page.getByRole('slider', { name: 'Old Tam must be sharp from' }).focus();
   await page.keyboard.press('Delete');
@@ -222,7 +222,7 @@ test('nobody has to be sharp: it says so, and who must be can be said', async ({
   await expect(heron.verdict).toContainText('Sharp for all 2.0 s that must be.');
 });
 
-test('a mark nearer than the lens focuses is said at the mark, in the step and in the verdict', async ({ heron, page }) => {
+test('a mark nearer than the lens focuses is reported at the mark, in the step and in the verdict', async ({ heron, page }) => {
   await heron.openCopy('9C');
   await page.getByTestId('mark-B').fill('0.5');
   await page.getByTestId('mark-B').press('Enter');
@@ -231,7 +231,7 @@ test('a mark nearer than the lens focuses is said at the mark, in the step and i
   await expect(heron.verdict).toContainText('outside the range of the ring (0.750 m to ∞)');
 });
 
-test('of a mark: its letter, how it was measured and how well, and a note; kept with the shot', async ({ heron, page }) => {
+test('letter, method, uncertainty and note of a mark are saved with the shot', async ({ heron, page }) => {
   await heron.openCopy('9C');
   await page.getByRole('button', { name: 'Select mark B, Bohdan' }).click();
   const details = page.getByRole('region', { name: 'Mark B' });

@@ -1,6 +1,6 @@
 import { expect, test } from './heron';
 
-test('a soft shot is read, mended and sharp in two keys from the list', async ({ heron, page }) => {
+test('a soft shot is opened, fixed and sharp in two keys from the list', async ({ heron, page }) => {
   const { productionId } = await heron.openCopy('4B', 'setup');
   await heron.open(`/productions/${productionId}/shots`);
   await page.getByRole('link', { name: /^Open 4B/ }).focus();
@@ -11,7 +11,7 @@ test('a soft shot is read, mended and sharp in two keys from the list', async ({
   await expect(heron.verdict).toContainText('Sharp for all 8.4 s that must be.');
 });
 
-test('what is asked: soft on purpose, a key moment, may drift; each with its share and the way to its worst frame', async ({
+test('requirements: deliberately soft, a key moment, may be soft; each with its share and a way to its worst frame', async ({
   heron,
   page,
 }) => {
@@ -45,7 +45,7 @@ test('what is asked: soft on purpose, a key moment, may drift; each with its sha
   await expect(page.getByRole('button', { name: 'Undo: change when Maren must be soft', exact: true })).toBeEnabled();
 });
 
-test('two ways for separate takes: each with its line and what is asked only in it', async ({ heron, page }) => {
+test('two alternates: each has its track and its own requirements', async ({ heron, page }) => {
   await heron.openCopy('9C');
   await page.getByRole('button', { name: 'Split into alternates A and B' }).click();
   const ways = page.getByRole('radiogroup', { name: 'Alternate that is shown' });
@@ -66,7 +66,7 @@ test('two ways for separate takes: each with its line and what is asked only in 
   await expect(heron.verdict).toContainText('Sharp for all 7.4 s');
 });
 
-test('shot backwards: everything is mirrored, labelled so, and one step back', async ({ heron, page }) => {
+test('shot in reverse: everything is mirrored and labelled, and one undo takes it back', async ({ heron, page }) => {
   await heron.openCopy('9C');
   await page.getByRole('button', { name: 'Plan it reversed' }).click();
   await expect(page.getByRole('note').filter({ hasText: 'Shot reversed' })).toContainText('the edit plays it backwards');

@@ -123,7 +123,7 @@ test('a whole set-up: rehearsed by taps, rolled with the simulated wheel, logged
   expect(shotId).not.toBe(productionId);
 });
 
-test('two devices show the same roll; the one sees what the other sets off, and either ends it', async ({
+test('two devices show the same roll; each sees the cues of the other, and either ends it', async ({
   heron,
   page,
   browser,
@@ -156,7 +156,7 @@ test('two devices show the same roll; the one sees what the other sets off, and 
   await context.close();
 });
 
-test('the server is killed in the middle of a take: it goes on, and is whole when the server is back', async ({
+test('the server dies during a take: the take continues, and is complete when the server is back', async ({
   heron,
   page,
   server,
@@ -177,7 +177,7 @@ test('the server is killed in the middle of a take: it goes on, and is whole whe
   expect(take!.take.durationS).toBeGreaterThan(3.9);
 });
 
-test('the page is killed in the middle of a take: what was recorded is there at the next visit, marked as cut short', async ({
+test('the page dies during a take: the recording is there at the next visit, marked as cut short', async ({
   heron,
   page,
 }) => {
@@ -198,7 +198,7 @@ test('the page is killed in the middle of a take: what was recorded is there at 
   expect(take!.take.durationS).toBeGreaterThan(0.4);
 });
 
-test('what counts is large: a quarter of it can still be read, and on a phone the take can be ended', async ({ heron, page }) => {
+test('the figures are large enough at a quarter of the size, and a phone can end the take', async ({ heron, page }) => {
   await openRoll(heron, page);
   await page.keyboard.press('Space');
   await expect(phase(page)).toHaveText('Rolling');
@@ -213,7 +213,7 @@ test('what counts is large: a quarter of it can still be read, and on a phone th
   await expect(phase(page)).toHaveText('Ready');
 });
 
-test('slow practice is judged, and logs nothing; for one alone only the next cue is shown', async ({ heron, page }) => {
+test('slow practice is judged and not logged; only the next cue can be shown', async ({ heron, page }) => {
   const { takes } = await openRoll(heron, page, shortPlan(), { turnedBy: 'motor-line', view: 'alone' });
   await expect(page.getByTestId('roll-now'))
     .toBeHidden()
@@ -229,7 +229,7 @@ test('slow practice is judged, and logs nothing; for one alone only the next cue
   expect(await takes()).toEqual([]);
 });
 
-test('a device at the port turns the ring, and is told where the line is', async ({ heron, page }) => {
+test('a device at the port turns the ring, and receives the focus track', async ({ heron, page }) => {
   await openRoll(heron, page, shortPlan(), { turnedBy: 'port' });
   const told = page.evaluate(
     (address) =>
@@ -247,7 +247,7 @@ test('a device at the port turns the ring, and is told where the line is', async
   await page.keyboard.press('Space');
 });
 
-test('without a line it says where to begin', async ({ heron, page }) => {
+test('without a focus track the page says where to begin', async ({ heron, page }) => {
   const productionId = await heron.newProduction('Empty');
   const { id } = await heron.api<{ id: string }>('post', `productions/${productionId}/shots`, {
     scene: '',

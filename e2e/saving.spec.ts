@@ -1,6 +1,6 @@
 import { expect, test } from './heron';
 
-test('the same shot saved elsewhere: says so, changes nothing, and lets one choose', async ({ heron, page }) => {
+test('the same shot was saved elsewhere: the page says so, changes nothing, and offers a choice', async ({ heron, page }) => {
   const { shotId } = await heron.openCopy('9C');
   const saveElsewhere = async (title: string) => {
     const { version, scene, slate, plan } = await heron.api<{ version: number; scene: string; slate: string; plan: unknown }>(
@@ -36,7 +36,7 @@ test('the same shot saved elsewhere: says so, changes nothing, and lets one choo
   await expect(page.getByTestId('mark-B')).toHaveValue('5.00');
 });
 
-test('the server stops and starts: the edits are kept, said to be, and sent when it is back', async ({ heron, page, server }) => {
+test('the server stops and starts: edits are kept, the page says so, and they are sent when it is back', async ({ heron, page, server }) => {
   const { shotId } = await heron.openCopy('9C');
   await server.stop();
   await page.getByTestId('mark-B').fill('4.4');
@@ -51,7 +51,7 @@ test('the server stops and starts: the edits are kept, said to be, and sent when
   expect(plan.marks.map(({ distanceMm }) => distanceMm)).toEqual([2800, 4400]);
 });
 
-test('a part that does not come while the server is away leaves the page as it is, and comes later', async ({ heron, page }) => {
+test('a part that cannot be loaded leaves the page as it is, and comes later', async ({ heron, page }) => {
   let refused = 0;
   await page.route('**/assets/RingDial-*', (route) => (refused++ < 2 ? route.abort() : route.continue()));
   await heron.openCopy('9C');
@@ -78,7 +78,7 @@ test('a page closed before the server took an edit sends it at the next visit, w
     .toBe(4400);
 });
 
-test('reload keeps everything, also what is not yet sent', async ({ heron, page }) => {
+test('a reload keeps everything, also edits that are not sent yet', async ({ heron, page }) => {
   await heron.openCopy('9C');
   await page.getByTestId('mark-B').fill('4.4');
   await page.getByTestId('mark-B').press('Enter');

@@ -10,7 +10,7 @@ const zoneAt = (focusDistanceMm: number, tStop = 4.5) =>
     focusDistanceMm,
   });
 
-test('the zone: typed, dragged, by arrow keys, and by mark, always as the core computes it', async ({ heron, page }) => {
+test('the zone at a distance that is typed, dragged, stepped or that of a mark, as the core computes it', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
   const sentence = page.getByTestId('sentence');
   const plane = page.getByRole('slider', { name: 'Focus distance' });
@@ -51,7 +51,7 @@ test('the zone: typed, dragged, by arrow keys, and by mark, always as the core c
   await expect(knob).toHaveAttribute('aria-valuetext', 'T4.5');
 });
 
-test('nearer than the lens focuses is refused with the distance that would do; infinity is not', async ({ heron, page }) => {
+test('a distance nearer than the lens focuses is refused with the nearest one; infinity is accepted', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
   const tried = page.getByTestId('focus-tried');
   await tried.fill('0.3');
@@ -87,7 +87,7 @@ test('camera, lens and standard change the zone; the stop stays on the lens; eac
   await expect(page.getByRole('button', { name: 'Redo: format Full frame, 3:2' })).toBeEnabled();
 });
 
-test('stopping far down says what diffraction does', async ({ heron, page }) => {
+test('a small aperture shows the effect of diffraction', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
   await expect(page.getByRole('note')).toHaveCount(0);
   const knob = page.getByRole('slider', { name: 'Stop', exact: true });
@@ -104,7 +104,7 @@ test('a figure says where it comes from', async ({ heron, page }) => {
   await expect(page.getByRole('tooltip').filter({ hasText: 'f² / (N C) + f' })).toContainText('f 75 mm · N 4.149');
 });
 
-test('feet and inches through and through, and kept on this device', async ({ heron, page }) => {
+test('feet and inches everywhere, and remembered on this device', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
   await page.getByRole('radio', { name: 'feet and inches' }).click();
   await expect(page.getByTestId('focus-tried')).toHaveValue('10\' 2"');
@@ -115,7 +115,7 @@ test('feet and inches through and through, and kept on this device', async ({ he
   await expect(page.getByTestId('focus-tried')).toHaveValue('10\' 2"');
 });
 
-test('a method that has one walk with the camera says what to mind', async ({ heron, page }) => {
+test('a method that walks with the camera shows its caution', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
   await expect(page.getByTestId('caution')).toHaveCount(0);
   await page.getByLabel('method').click();
@@ -124,7 +124,7 @@ test('a method that has one walk with the camera says what to mind', async ({ he
   await expect(page.getByTestId('caution')).toContainText('no distance here is a safety distance');
 });
 
-test('notes, frame rates and length are kept with the shot', async ({ heron, page }) => {
+test('notes, frame rates and duration are saved with the shot', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
   for (const [label, typed] of [
     ['notes', 'the stairs creak at the fourth step'],

@@ -82,7 +82,7 @@ test('productions are renamed, and an empty name keeps the old one', async ({ he
   await expect(page.getByRole('link', { name: 'Open the shots of New name' })).toBeVisible();
 });
 
-test('a shot that is not there says so, and leads back', async ({ heron, page }) => {
+test('a shot that does not exist says so, and leads back', async ({ heron, page }) => {
   await heron.open('/shots/00000000-0000-0000-0000-000000000000/pull');
   await expect(page.getByRole('heading', { name: 'There is no such shot.' })).toBeVisible();
   await page.getByRole('link', { name: 'Back to the productions' }).click();

@@ -5,7 +5,7 @@ const drawn = (page: Page) => expect(page.locator('[data-testid=drawn][data-done
 const keptByStop = (page: Page) => page.getByTestId('stop-surface').getAttribute('data-kept');
 const fold = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click();
 
-test('how wide: the answer stands in a sentence, one key takes it, and across the surface the shot follows', async ({
+test('how wide: a sentence answers, one key sets the stop, and a drag across the chart moves it', async ({
   heron,
   page,
 }) => {
@@ -42,7 +42,7 @@ test('how wide: the answer stands in a sentence, one key takes it, and across th
   await expect(page.getByTestId('now-keeps')).toContainText('Set to T3.2');
 });
 
-test('the same to the last take with one worker, with two, and on the server', async ({ heron, page, browser }) => {
+test('one worker, two workers and the server count the same trials', async ({ heron, page, browser }) => {
   const { shotId } = await heron.openCopy('9A', 'stop');
   await drawn(page);
   const { stops, now } = {
@@ -70,7 +70,7 @@ async function keptWith(browser: Browser, heron: Logo, shotId: string, cores: nu
   return kept;
 }
 
-test('what would help most is tried, done by one press, and taken back; errors can be typed', async ({ heron, page }) => {
+test('an improvement is tried, applied by one press and undone; errors can be typed', async ({ heron, page }) => {
   await heron.openCopy('4B', 'stop');
   await drawn(page);
   await expect(page.getByTestId('how-wide')).toContainText(
@@ -106,7 +106,7 @@ test('what would help most is tried, done by one press, and taken back; errors c
   await expect(page.getByTestId('now-keeps')).toContainText('Set to T2.2: 0 of 10');
 });
 
-test('a shot that happens once asks for more; what it takes of the day is told, and saved', async ({ heron, page }) => {
+test('a shot with one chance needs a higher keep rate; its time of the day is shown and saved', async ({ heron, page }) => {
   const { productionId } = await heron.openCopy('9C', 'stop');
   await drawn(page);
   await expect(page.getByTestId('how-wide')).toContainText(
@@ -131,7 +131,7 @@ test('a shot that happens once asks for more; what it takes of the day is told, 
   expect(plan['schedule']).toMatchObject({ setUpMin: 45, cover: 'her hands on the rail', day: 2 });
 });
 
-test('light is made up in combinations; what lies behind is chosen, and regained without opening up', async ({ heron, page }) => {
+test('light is corrected in combinations; the background is chosen, and its blur regained at the same stop', async ({ heron, page }) => {
   await heron.openCopy('9C', 'stop');
   await drawn(page);
   await fold(page, 'Light');
@@ -161,7 +161,7 @@ test('light is made up in combinations; what lies behind is chosen, and regained
   await expect(behind).toContainText(/Now its blur is 1\.\d\d %/);
 });
 
-test('every way to keep it sharp, with what it keeps and why; one is chosen, none is refused', async ({ heron, page }) => {
+test('every method with its keep rate and reasons; one is chosen, and none is forbidden', async ({ heron, page }) => {
   await heron.openCopy('12A', 'stop');
   await drawn(page);
   await fold(page, 'Methods');
@@ -181,7 +181,7 @@ test('every way to keep it sharp, with what it keeps and why; one is chosen, non
   await expect(ways.getByRole('listitem').filter({ hasText: 'walk-in' })).toContainText('chosen');
 });
 
-test('five pictures at five stops; one is pressed', async ({ heron, page }) => {
+test('five pictures at five stops; a press sets the stop', async ({ heron, page }) => {
   await heron.openCopy('12D', 'stop');
   await drawn(page);
   const strip = page.getByRole('list', { name: 'The picture at five stops' });
@@ -199,7 +199,7 @@ test('five pictures at five stops; one is pressed', async ({ heron, page }) => {
   await expect(page.getByTestId('now-keeps')).toContainText('Set to T2.2');
 });
 
-test('on Pull the keep rate follows the line, and leads to Stop; a shot with nobody in it says what to do first', async ({
+test('on Pull the keep rate follows the track and leads to Stop; an empty shot says what to do first', async ({
   heron,
   page,
 }) => {
@@ -221,7 +221,7 @@ test('on Pull the keep rate follows the line, and leads to Stop; a shot with nob
   await expect(page.getByRole('heading', { name: 'Who must be sharp first?' })).toBeVisible();
 });
 
-test('in the list: how often each is kept, what each day takes, and what needs attention first', async ({ heron, page }) => {
+test('the list shows keep rates, the time of each day, and what needs attention first', async ({ heron, page }) => {
   const [demo] = (await heron.api<{ id: string; name: string }[]>('get', 'productions')).filter(
     ({ name }) => name === 'The Bell Foundry',
   );

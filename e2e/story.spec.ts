@@ -111,7 +111,7 @@ test.describe('from two tape measures to a verdict', () => {
   });
 });
 
-test('a bad distance says what would do, and nothing is lost', async ({ heron, page }) => {
+test('a wrong distance names one that is accepted, and nothing is lost', async ({ heron, page }) => {
   await heron.openCopy('9C');
   const field = page.getByTestId('mark-A');
   for (const [typed, said] of [

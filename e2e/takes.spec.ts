@@ -1,6 +1,6 @@
 import { expect, test } from './heron';
 
-test('takes are logged in seconds, a fault that comes twice is mended by one key, and a good one ends it', async ({
+test('takes are logged in seconds, one key corrects a repeated fault, and a good take ends the shot', async ({
   heron,
   page,
 }) => {
@@ -46,7 +46,7 @@ test('takes are logged in seconds, a fault that comes twice is mended by one key
   await expect(page.getByRole('heading', { name: 'Take 4' })).toBeVisible();
 });
 
-test('a take is said by keys alone, one mark after the other', async ({ heron, page }) => {
+test('a take is logged by keys alone, mark after mark', async ({ heron, page }) => {
   const { shotId } = await heron.openCopy('4B');
   await page.keyboard.press('7');
   const hit = (mark: string, word: string) =>
@@ -66,7 +66,7 @@ test('a take is said by keys alone, one mark after the other', async ({ heron, p
   expect(take!.take.isCircled).toBe(true);
 });
 
-test('a take that the server does not take is said, and what was said of it stays', async ({ heron, page }) => {
+test('a take that the server refuses is reported, and the input stays', async ({ heron, page }) => {
   await heron.openCopy('9C');
   await page.keyboard.press('7');
   await page.getByRole('radiogroup', { name: 'Focus' }).getByRole('radio', { name: 'soft' }).click();

@@ -28,13 +28,8 @@ export function quantity({ min, max, whole = false }: Limit): Shape<number> {
     schema: { type: whole ? 'integer' : 'number', minimum: min, maximum: max },
     check(value, path, problems) {
       const values = { given: describeGiven(value), min, max, isWhole: whole };
-      const code =
-        typeof value !== 'number' || !Number.isFinite(value)
-          ? 'not-a-number'
-          : value < min || value > max
-            ? 'out-of-range'
-            : null;
-      if (code) problems.push({ code, path, values });
+      if (typeof value !== 'number' || !Number.isFinite(value)) problems.push({ code: 'not-a-number', path, values });
+      else if (value < min || value > max) problems.push({ code: 'out-of-range', path, values });
       else if (whole && !Number.isInteger(value)) problems.push({ code: 'not-whole', path, values });
     },
   };

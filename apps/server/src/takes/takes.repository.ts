@@ -197,8 +197,9 @@ function conditionsOf(
   const words = search.toLowerCase();
   const named = known.filter(({ slate, title }) => `${slate} ${title}`.toLowerCase().includes(words)).map(({ id }) => id);
   const inNote = sql`strpos(lower(${takes.take}->>'note'), ${words}) > 0`;
+  const found = named.length === 0 ? inNote : or(inArray(takes.shotId, named), inNote);
   return [
-    search === '' ? undefined : named.length === 0 ? inNote : or(inArray(takes.shotId, named), inNote),
+    search === '' ? undefined : found,
     isCircled === null ? undefined : eq(takes.isCircled, isCircled),
     focus === null ? undefined : eq(takes.focus, focus),
     lens === null ? undefined : eq(takes.lens, lens),

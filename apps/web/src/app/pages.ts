@@ -13,18 +13,17 @@ export const pages = {
   takes: () => import('../features/takes/TakesPage'),
 };
 
+/** Parts of the page that an address needs. */
+function neededFor(path: string) {
+  if (path.startsWith('/shots/')) return [pages.shot, pages[stepOf(path)]];
+  if (path.startsWith('/kit')) return [pages.kit];
+  if (path.endsWith('/shots')) return [pages.shots];
+  return path.endsWith('/takes') ? [pages.log] : [pages.productions];
+}
+
 /** Starts loading everything an address needs in parallel. */
 export function preload(path: string): void {
-  const needed = path.startsWith('/shots/')
-    ? [pages.shot, pages[stepOf(path)]]
-    : path.startsWith('/kit')
-      ? [pages.kit]
-      : path.endsWith('/shots')
-        ? [pages.shots]
-        : path.endsWith('/takes')
-          ? [pages.log]
-          : [pages.productions];
-  for (const load of needed) void load();
+  for (const load of neededFor(path)) void load();
 }
 
 /** Steps of a shot, as the last part of its address. */

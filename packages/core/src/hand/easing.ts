@@ -32,5 +32,6 @@ export function easingPeak(easing: Easing): number {
 
 /** Easing of the same pull played backwards. */
 export function easingReversed(easing: Easing): Easing {
-  return easing === 'ease-in' ? 'ease-out' : easing === 'ease-out' ? 'ease-in' : easing;
+  if (easing === 'ease-in') return 'ease-out';
+  return easing === 'ease-out' ? 'ease-in' : easing;
 }

@@ -29,7 +29,7 @@ export function aidMatrix(camera: KitCamera, today: string): AidCell[] {
           display,
           modeId,
           test,
-          answer: test === null ? 'untested' : test.works ? 'yes' : 'no',
+          answer: answerOf(test),
           retest: test && retestReason(camera, test, today),
         };
       }),
@@ -63,4 +63,9 @@ function retestReason(camera: KitCamera, test: AidTest, today: string): AidCell[
   if (test.software !== camera.software) return 'other-software';
   const days = (Date.parse(today) - Date.parse(test.testedOn)) / DAY_MS;
   return camera.retestAfterDays > 0 && days > camera.retestAfterDays ? 'old' : null;
+}
+
+function answerOf(test: AidTest | null): AidCell['answer'] {
+  if (test === null) return 'untested';
+  return test.works ? 'yes' : 'no';
 }

@@ -41,15 +41,8 @@ export function howWide(chances: readonly StopRate[], targetKeepRate: number, bl
   const soft = blurPercent === null ? [] : chances.filter((one) => one.backgroundPercent >= blurPercent);
   const softest = soft.at(-1) ?? null;
   const best = chances.reduce((most, one) => (one.keepRate > most.keepRate ? one : most));
-  const answer =
-    keeps === null
-      ? 'never'
-      : blurPercent === null
-        ? keepsFrom === 0
-          ? 'open'
-          : 'from'
-        : softest !== null && softest.stop >= keeps.stop
-          ? 'between'
-          : 'apart';
-  return { keeps, isSure, softest, answer, best };
+  const withoutBlur = keepsFrom === 0 ? 'open' : 'from';
+  const withBlur = keeps !== null && softest !== null && softest.stop >= keeps.stop ? 'between' : 'apart';
+  const answer = blurPercent === null ? withoutBlur : withBlur;
+  return { keeps, isSure, softest, answer: keeps === null ? 'never' : answer, best };
 }

@@ -41,10 +41,11 @@ export function markReading(plan: ShotPlan, mark: Mark): MarkReading {
   const zone = depthOfField({ ...lens, focusDistanceMm: focusMm });
   const { nearSideDeg, farSideDeg } = landingWindow(lens, ring, focusMm);
   const ringDeg = ring.angleAt(focusMm);
+  const end = requestedMm < focusMm ? 'close-focus' : 'far-end';
   return {
     arrivalS,
     focusMm: requestedMm,
-    beyond: focusMm === requestedMm ? null : requestedMm < focusMm ? 'close-focus' : 'far-end',
+    beyond: focusMm === requestedMm ? null : end,
     ringDeg,
     wheelDeg: wheelDegOf(plan.wheel, ringDeg),
     nearMm: zone.nearMm,

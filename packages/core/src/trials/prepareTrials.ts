@@ -104,9 +104,7 @@ export function prepareTrials(
   const reach = ringReach(plan);
   const order = drawLayoutOf(plan, like ?? null);
   const drawsAt = (key: string) => order.at.get(key)!;
-  const isLeftOut = (kind: ErrorSource['kind'], id: string | null) =>
-    without?.kind === kind &&
-    id === ('subjectId' in without ? without.subjectId : 'pullId' in without ? without.pullId : without.markId);
+  const isLeftOut = (kind: ErrorSource['kind'], id: string | null) => without?.kind === kind && id === sourceId(without);
   const errors = pullErrors(plan, verdict.pulls).map(({ pullId, reactionS, cueSigmaS, ringSigmaDeg }) => ({
     reactionS: isLeftOut('cue', pullId) ? 0 : reactionS,
     cueSigmaS: isLeftOut('cue', pullId) ? 0 : cueSigmaS,
@@ -223,4 +221,10 @@ function tablesOf(plan: ShotPlan, ring: LensRing, frameCount: number) {
       known.set(blurMm, (tables = states.map((key) => zoneTableOf(ring, lenses[keys.indexOf(key)]!, blurMm, lowDeg, highDeg))));
     return { tables, tableAt: states.length === 1 ? null : Uint16Array.from(keys, (key) => states.indexOf(key)) };
   };
+}
+
+/** Id of the subject, pull or mark that an error belongs to. */
+function sourceId(source: ErrorSource): string | null {
+  if ('subjectId' in source) return source.subjectId;
+  return 'pullId' in source ? source.pullId : source.markId;
 }

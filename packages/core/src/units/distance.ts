@@ -66,8 +66,8 @@ function tidy(text: string): string {
 function readMm(given: string, bareUnit: UnitSystem): number | null | 'twelve-inches' {
   let match = METRIC.exec(given);
   if (match) {
-    const unit = match[2]!;
-    return Number(match[1]) * (unit === 'mm' ? 1 : unit === 'cm' ? 10 : MM_PER_METRE);
+    const mmPer: Readonly<Record<string, number>> = { mm: 1, cm: 10 };
+    return Number(match[1]) * (mmPer[match[2]!] ?? MM_PER_METRE);
   }
   match = METRES_AND_CENTIMETRES.exec(given);
   if (match) {

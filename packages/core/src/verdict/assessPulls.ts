@@ -36,11 +36,12 @@ export function assessPulls(track: FocusTrack, ring: LensRing, plan: ShotPlan): 
     const availableS = pull.endS - pull.startS;
     const peakDegPerS = peakOf(track, plan.focusTrack.pulls[index]!, travelDeg, pull.isTracking);
     const handPeakDegPerS = Math.abs(wheelDegOf(wheel, peakDegPerS));
+    const side = to.distanceMm < from.distanceMm ? 'near' : 'far';
     return {
       ...pull,
       ...landing,
       travelDeg,
-      towards: travelDeg === 0 ? 'nowhere' : to.distanceMm < from.distanceMm ? 'near' : 'far',
+      towards: travelDeg === 0 ? 'nowhere' : side,
       oppositeLanding: landingAt(from, travelDeg, pull.startS),
       breathingPercent: breathingBetween(optics.lens, from.distanceMm, to.distanceMm),
       wheel: wheel && wheelTurn(wheel, travelDeg, landing.windowDeg, maxHandDegPerS, hand),

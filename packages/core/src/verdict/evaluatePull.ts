@@ -6,7 +6,7 @@ import { causeFinder } from './cause.js';
 import { peakSpeedOf, exceedsHandLimit } from './peakSpeed.js';
 import { sampleTrack, judgeSubject } from './frames.js';
 import { assessPulls } from './assessPulls.js';
-import type { CompleteVerdict, Missing, PullAssessment, PullVerdict } from './pullVerdict.js';
+import type { CompleteVerdict, PullAssessment, PullVerdict } from './pullVerdict.js';
 import { softSpansOf } from './softSpans.js';
 import { judgeBeats, judgedFrames, requiredFrames, findTightest, findTooSharpSpans } from './totals.js';
 
@@ -23,13 +23,8 @@ export function evaluatePull(plan: ShotPlan): PullVerdict {
   const track = focusTrack(plan, ring);
   const standing = plan.subjects.filter((subject) => subject.stays.length > 0);
   const beats = activeBeats(plan).filter((beat) => standing.some((subject) => subject.id === beat.subjectId));
-  const missing: Missing[] =
-    track === null || standing.length === 0
-      ? ['distance']
-      : beats.every(({ requirement: kind }) => kind === 'none')
-        ? ['beat']
-        : [];
-  if (track === null || missing.length > 0) return { status: 'incomplete', missing };
+  if (track === null || standing.length === 0) return { status: 'incomplete', missing: ['distance'] };
+  if (beats.every(({ requirement }) => requirement === 'none')) return { status: 'incomplete', missing: ['beat'] };
 
   const { captureFps, durationS } = plan;
   const frameCount = countFrames(durationS, captureFps);

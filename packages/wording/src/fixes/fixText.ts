@@ -88,7 +88,7 @@ function ofPull(pullId: string, text: string, plan: ShotPlan, units: UnitSystem)
 /** Result of a fix: sharp time and cost. */
 export function fixResult({ sharpS, requiredS, outcome, stopsLost, change }: Omit<Fix, 'plan'>): string {
   const kept = requiredS - sharpS < 1e-6 ? `all ${requiredS.toFixed(1)} s` : `${sharpS.toFixed(1)} of ${requiredS.toFixed(1)} s`;
-  const grade = outcome === 'tight' ? ', tight' : outcome === 'too-hard' ? ', too hard' : '';
+  const grade = { sharp: '', soft: '', tight: ', tight', 'too-hard': ', too hard' }[outcome];
   const light = stopsLost > 0.1 ? `, ${formatStops(stopsLost)} less light` : '';
   const cost = COSTS[change.kind];
   return `→ sharp for ${kept}${grade}${light}${cost ? `, ${cost}` : ''}`;

@@ -7,7 +7,8 @@ export function rangeText({ min, above, max, isWhole, allowsInfinity }: NumberRa
   const noun = `a ${isWhole ? 'whole ' : ''}number`;
   const suffix = allowsInfinity ? ', or infinity' : '';
   if (min !== undefined && max !== undefined) return `${noun} from ${min} to ${max}${suffix}`;
-  const low = above !== undefined ? `above ${above}` : min !== undefined ? `of at least ${min}` : '';
+  const least = min !== undefined ? `of at least ${min}` : '';
+  const low = above !== undefined ? `above ${above}` : least;
   const high = max !== undefined ? `of at most ${max}` : '';
   return [noun, [low, high].filter(Boolean).join(' and ')].filter(Boolean).join(' ') + suffix;
 }

@@ -29,12 +29,8 @@ export function ringText({ wheelDeg, zone }: RingFigure, plan: Pick<ShotPlan, 'w
 
 /** Name of the subject of a target; empty for a plain distance. */
 export function targetSubjectName(target: FocusTarget, { marks, subjects }: Pick<ShotPlan, 'marks' | 'subjects'>): string {
-  const id =
-    target.kind === 'subject'
-      ? target.subjectId
-      : target.kind === 'mark' || target.kind === 'blur'
-        ? marks.find((mark) => mark.id === target.markId)?.subjectId
-        : undefined;
+  const markId = target.kind === 'mark' || target.kind === 'blur' ? target.markId : null;
+  const id = target.kind === 'subject' ? target.subjectId : marks.find((mark) => mark.id === markId)?.subjectId;
   return subjects.find((subject) => subject.id === id)?.name ?? '';
 }
 

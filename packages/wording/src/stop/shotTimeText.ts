@@ -25,7 +25,8 @@ export function shotTimeLines(
 ): string[] {
   if (takes === null || minutes === null)
     return [`One take is kept with ${chanceText(keepRate)}. For a chance of 90 %, too many takes would be needed.`];
-  const why = goals.isOneChance ? 'it happens once' : schedule.takes === null ? 'enough for a chance of 90 %' : 'as typed';
+  const whenRepeated = schedule.takes === null ? 'enough for a chance of 90 %' : 'as typed';
+  const why = goals.isOneChance ? 'it happens once' : whenRepeated;
   return [
     `${counted(takes, 'take')} (${why}): each is kept with ${chanceText(keepRate)}, at least one with ${chanceText(chance)}.`,
     `${schedule.setUpMin} min set-up + ${takes} × ${durationS.toFixed(1)} s + ${takes - 1} × ${schedule.betweenTakesS} s between takes.`,

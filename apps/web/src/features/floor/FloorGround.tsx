@@ -57,7 +57,8 @@ export function FloorGround({ plan, layout, view, size, tool, onView, onTool, on
   function onPointerDown(event: PointerEvent<SVGRectElement>): void {
     const box = event.currentTarget.getBoundingClientRect();
     startPx.current = [event.clientX - box.left, event.clientY - box.top];
-    stretching.current = tool === 'scale' ? 'length' : tool === null && event.shiftKey ? 'frame' : null;
+    const framed = tool === null && event.shiftKey ? 'frame' : null;
+    stretching.current = tool === 'scale' ? 'length' : framed;
     if (tool !== null && tool !== 'scale') {
       if (event.button === 0) onTool(layout.toPlace(startPx.current));
       return;

@@ -27,12 +27,8 @@ export function useFloorEdits() {
     },
     remove(items: readonly FloorItem[]): void {
       const [only] = items;
-      const name =
-        items.length > 1
-          ? `delete ${items.length} items`
-          : only?.kind === 'camera'
-            ? 'delete a camera position'
-            : `delete a ${only?.kind}`;
+      const thing = only?.kind === 'camera' ? 'camera position' : only?.kind;
+      const name = items.length > 1 ? `delete ${items.length} items` : `delete a ${thing}`;
       dispatch(editPlan(name, (now) => removeFromFloor(now, items)));
       dispatch(itemSelected(null));
     },

@@ -17,6 +17,8 @@ interface Props {
 
 const WHEN = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
 
+const FOCUS_TONES = { sharp: textStyles.toneSharp, usable: textStyles.toneEdge, soft: textStyles.toneSoft };
+
 /** One page of takes; each links to its shot. */
 export function LogList({ page, query, isNarrowed, onPage }: Props) {
   if (page.total === 0)
@@ -62,13 +64,7 @@ function LogRow({ row: { shotId, slate, title, number, rolledAt, take } }: { rea
       </Link>
       <span className={styles.logTitle}>{title}</span>
       <span>
-        <strong
-          className={
-            take.focus === 'sharp' ? textStyles.toneSharp : take.focus === 'soft' ? textStyles.toneSoft : textStyles.toneEdge
-          }
-        >
-          {take.focus ?? 'not checked'}
-        </strong>
+        <strong className={take.focus ? FOCUS_TONES[take.focus] : textStyles.toneEdge}>{take.focus ?? 'not checked'}</strong>
         {take.performance && `, ${take.performance}`}
       </span>
       <span className={styles.logFaults}>

@@ -28,16 +28,7 @@ export function MarkDisagreement({ mark, plan, units }: Props) {
   return (
     <p className={textStyles.toneEdge}>
       drawn {formatDistance(drawnMm, units)}, taped {formatDistance(tapedMm, units)}: the tape counts, difference{' '}
-      {formatGap(tapedMm - drawnMm, units)}.{' '}
-      {sharpS && (
-        <span>
-          {loses > 0.05
-            ? `If the drawing is right, ${loses.toFixed(1)} s more are soft: tape again.`
-            : loses < -0.05
-              ? `If the drawing is right, ${(-loses).toFixed(1)} s more are sharp: tape again.`
-              : 'If the drawing is right, the shot is equally sharp.'}{' '}
-        </span>
-      )}
+      {formatGap(tapedMm - drawnMm, units)}. {sharpS && <span>{disagreementText(loses)} </span>}
       <Button
         look="quiet"
         onClick={() => edit(`use the drawn distance of ${mark.letter}`, (now) => adoptDrawnDistance(now, mark.id))}
@@ -46,4 +37,10 @@ export function MarkDisagreement({ mark, plan, units }: Props) {
       </Button>
     </p>
   );
+}
+
+function disagreementText(losesS: number): string {
+  if (losesS > 0.05) return `If the drawing is right, ${losesS.toFixed(1)} s more are soft: tape again.`;
+  if (losesS < -0.05) return `If the drawing is right, ${(-losesS).toFixed(1)} s more are sharp: tape again.`;
+  return 'If the drawing is right, the shot is equally sharp.';
 }

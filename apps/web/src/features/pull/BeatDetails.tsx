@@ -150,7 +150,8 @@ function Kept({ beat, verdict }: Pick<Props, 'beat' | 'verdict'>) {
   if (!verdict || !judged) return null;
   const { share, kept, worstFrame } = judged;
   const worstS = worstFrame === null ? null : worstFrame / verdict.captureFps;
-  const verdictWord = beat.requirement === 'none' ? 'unasked' : kept ? 'kept' : 'not kept';
+  const keptWord = kept ? 'kept' : 'not kept';
+  const verdictWord = beat.requirement === 'none' ? 'nothing required' : keptWord;
   return (
     <div className={fieldStyles.field}>
       <span className={fieldStyles.fieldLabel}>{beat.requirement === 'soft' ? 'is soft' : 'is sharp'}</span>

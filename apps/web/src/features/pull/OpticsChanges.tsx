@@ -33,12 +33,9 @@ export function OpticsChanges({ plan }: { readonly plan: ShotPlan }) {
   const { optics } = plan;
   const add = (track: OpticsSetting) => {
     const { timeS } = selectSession(store.getState());
-    const to =
-      track === 'zooms'
-        ? focalLengthAt(optics, timeS) < optics.lens.longestMm * 0.99
-          ? optics.lens.longestMm
-          : optics.lens.focalLengthMm
-        : Math.min(stopAt(optics, timeS) * 2, optics.lens.narrowestStop);
+    const { longestMm, focalLengthMm, narrowestStop } = optics.lens;
+    const zoomTo = focalLengthAt(optics, timeS) < longestMm * 0.99 ? longestMm : focalLengthMm;
+    const to = track === 'zooms' ? zoomTo : Math.min(stopAt(optics, timeS) * 2, narrowestStop);
     dispatch(editPlan(track === 'zooms' ? 'add a zoom' : 'add an iris pull', (now) => addOpticsChange(now, track, timeS, to)));
   };
   return (

@@ -27,7 +27,8 @@ export function PullSide({ plan, verdict, units, isAdding = false }: SideProps &
   const pull = selection?.kind === 'move' ? plan.focusTrack.pulls.find(({ id }) => id === selection.id) : undefined;
   const beat = selection?.kind === 'beat' ? plan.beats.find(({ id }) => id === selection.id) : undefined;
   const mark = selection?.kind === 'mark' ? plan.marks.find(({ id }) => id === selection.id) : undefined;
-  const ownerId = mark ? mark.subjectId : selection?.kind === 'subject' ? selection.id : undefined;
+  const selectedId = selection?.kind === 'subject' ? selection.id : undefined;
+  const ownerId = mark ? mark.subjectId : selectedId;
   const subject = plan.subjects.find(({ id }) => id === ownerId);
   // during a drag the chart has priority over these
   const shown = useDeferredValue(useMemo(() => ({ plan, verdict }), [plan, verdict]));

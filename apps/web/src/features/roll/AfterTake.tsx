@@ -44,6 +44,8 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
     else onDone();
   }
   useKeys('t', () => void put());
+  const waiting =
+    unsent > 0 ? 'The take is kept on this device, and will be logged when the server answers again.' : 'Logging the take …';
   return (
     <section className={styles.afterTake} aria-label="After the take">
       {verdict && (
@@ -56,14 +58,15 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
           <TakeChart plan={plan} verdict={verdict} take={ended.take} pace={ended.pace} units={units} />
         </>
       )}
-      {isPractice ? (
+      {isPractice && (
         <div className={styles.afterPractice}>
           <p className={textStyles.muted}>Practice at {ended.pace.rate * 100} %: not a take.</p>
           <Button look="main" onClick={onDone}>
             Done
           </Button>
         </div>
-      ) : logged ? (
+      )}
+      {!isPractice && logged && (
         <TakeForm
           draft={draft}
           plan={plan}
@@ -74,13 +77,10 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
           onChange={setDraft}
           onLog={() => void put()}
         />
-      ) : (
+      )}
+      {!isPractice && !logged && (
         <p data-testid="sentence" className={layoutStyles.sentence} role="status">
-          {refusal
-            ? `The server refused it: ${refusal}. It stays on this device.`
-            : unsent > 0
-              ? 'The take is kept on this device, and will be logged when the server answers again.'
-              : 'Logging the take …'}
+          {refusal ? `The server refused it: ${refusal}. It stays on this device.` : waiting}
         </p>
       )}
     </section>

@@ -58,6 +58,7 @@ function Next({ pull, plan, moment, units }: NextProps) {
   const name = targetName(pull.target, plan, units);
   const waits = moment.waitingPullId === pull.pullId;
   const event = cueText(pull);
+  const when = pull.isUnderWay ? `lands ${countdownText(pull.landsInS)}` : `in ${countdownText(pull.startsInS)} s`;
   return (
     <section className={clsx(styles.rollNext, pull.isUnderWay && styles.isUnderWay)} aria-label="Next">
       <span className={styles.rollLabel}>
@@ -68,7 +69,7 @@ function Next({ pull, plan, moment, units }: NextProps) {
         <small>{unit}</small>
       </p>
       <p className={clsx(styles.rollWhen, waits && styles.isWaiting)} data-testid="roll-when">
-        {waits ? 'waits' : pull.isUnderWay ? `lands ${countdownText(pull.landsInS)}` : `in ${countdownText(pull.startsInS)} s`}
+        {waits ? 'waits' : when}
       </p>
       <p className={styles.rollWords}>
         <Turn turns={pull.turns} /> {turnText(pull)}

@@ -87,6 +87,8 @@ function Rolling({ shotId, plan, ready }: Props) {
     setOptions(changed);
     writeOptions(window.localStorage, changed);
   }
+  const startWord = speed === 1 ? 'Roll' : `Practise at ${speed * 100} %`;
+  const endWord = moment.phase === 'counting' ? 'Cancel' : 'End the take';
   return (
     <div className={clsx(layoutStyles.stepPage, styles.rollPage, !isReady && styles.isRolling)}>
       <div data-testid="surface" className={layoutStyles.surface}>
@@ -117,13 +119,7 @@ function Rolling({ shotId, plan, ready }: Props) {
         )}
         <div className={styles.rollActions}>
           <button type="button" className={clsx(styles.rollMain, !isReady && styles.isEnd)} onClick={toggle}>
-            {isReady
-              ? speed === 1
-                ? 'Roll'
-                : `Practise at ${speed * 100} %`
-              : moment.phase === 'counting'
-                ? 'Cancel'
-                : 'End the take'}
+            {isReady ? startWord : endWord}
             <Key>Space</Key>
           </button>
           {hasEvents && !options.isClockTriggered && (

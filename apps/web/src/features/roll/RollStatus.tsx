@@ -27,7 +27,8 @@ const TURNED: Readonly<Record<TurnedBy, string>> = {
 /** Status: rolling or not, take number, time, and other devices. */
 export function RollStatus({ moment, connection, plan, number, options }: Props) {
   const { phase, isOurs, rate } = moment;
-  const word = phase === 'ready' ? 'Ready' : phase === 'counting' ? `Rolls in ${Math.ceil(-moment.realS)}` : 'Rolling';
+  const words = { ready: 'Ready', counting: `Rolls in ${Math.ceil(-moment.realS)}`, rolling: 'Rolling' };
+  const word = words[phase];
   return (
     <div className={styles.rollStatus}>
       <span data-testid="roll-phase" className={clsx(styles.rollPhase, styles[`is-${phase}`])} role="status">

@@ -10,5 +10,6 @@ export function newId(): string {
 /** Name of this device for others, from its type. */
 export function deviceName(): string {
   const isHandheld = window.matchMedia('(pointer: coarse)').matches;
-  return isHandheld ? (window.innerWidth < 600 ? 'a phone' : 'a tablet') : 'a computer';
+  const handheld = window.innerWidth < 600 ? 'a phone' : 'a tablet';
+  return isHandheld ? handheld : 'a computer';
 }

@@ -56,14 +56,7 @@ function Loupe({
   const behindX = Math.max(x(behindMm), x(BACK_MM)) + 12;
   const isNoseSharp = inFrontMm >= NOSE_MM;
   const isEarSharp = behindMm >= EAR_MM;
-  const both =
-    isNoseSharp && isEarSharp
-      ? 'nose, eye and ear are sharp'
-      : isNoseSharp
-        ? 'nose and eye are sharp, the ear is soft'
-        : isEarSharp
-          ? 'eye and ear are sharp, the nose is soft'
-          : 'only the eye is sharp: nose and ear are soft';
+  const both = faceText(isNoseSharp, isEarSharp);
   return (
     <>
       <svg width={width} height={HEIGHT} role="img" aria-label={`A head in the zone: ${both}`}>
@@ -114,4 +107,10 @@ function Head({ x, eyeY, scale }: { readonly x: (mm: number) => number; readonly
       <circle cx={x(2)} cy={eyeY} r={Math.max(2.5, 6 * scale)} className={styles.zoneEye} />
     </g>
   );
+}
+
+function faceText(isNoseSharp: boolean, isEarSharp: boolean): string {
+  if (isNoseSharp && isEarSharp) return 'nose, eye and ear are sharp';
+  if (isNoseSharp) return 'nose and eye are sharp, the ear is soft';
+  return isEarSharp ? 'eye and ear are sharp, the nose is soft' : 'only the eye is sharp: nose and ear are soft';
 }

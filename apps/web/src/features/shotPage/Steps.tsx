@@ -75,7 +75,8 @@ function floorState(plan: ShotPlan): StepState {
   const isWrong = plan.subjects.some((subject) =>
     times.some((timeS) => !['before-the-camera', 'not-on-the-floor'].includes(placementOf(plan, subject, timeS))),
   );
-  return isWrong ? 'check' : plan.subjects.length > 0 ? 'ready' : 'in-progress';
+  if (isWrong) return 'check';
+  return plan.subjects.length > 0 ? 'ready' : 'in-progress';
 }
 
 function pullState(plan: ShotPlan, judged: PlanVerdict | null): StepState {

@@ -65,11 +65,11 @@ export function LightPanel({ plan }: { readonly plan: ShotPlan }) {
         }
         onChange={meter}
       />
-      {brighter === null ? (
-        <Button onClick={() => meter(tStop)}>The light is right at {formatStop(tStop, 'T')}</Button>
-      ) : Math.abs(brighter) < EVEN ? (
+      {brighter === null && <Button onClick={() => meter(tStop)}>The light is right at {formatStop(tStop, 'T')}</Button>}
+      {brighter !== null && Math.abs(brighter) < EVEN && (
         <p>Correct, as metered at {formatStop(optics.stop, optics.lens.stopScale)}.</p>
-      ) : (
+      )}
+      {brighter !== null && Math.abs(brighter) >= EVEN && (
         <p>
           <strong className={textStyles.toneEdge}>
             {formatStops(brighter)} too {brighter > 0 ? 'bright' : 'dark'}

@@ -5,6 +5,8 @@ import { type BlurDisc, FOOT, type SurfaceLayout } from './surfaceLayout';
 import styles from './SurfaceLanes.module.css';
 import textStyles from '../../ui/text.module.css';
 
+const SHARE_WORDS = { 0: 'none', 0.5: 'half', 1: 'all takes' } as const;
+
 /** Keep rate by stop, with the target line; the lost share lies above the curve. */
 export function KeepLane({ layout, plan }: { readonly layout: SurfaceLayout; readonly plan: ShotPlan }) {
   const { keep, left, right, y } = layout;
@@ -24,9 +26,9 @@ export function KeepLane({ layout, plan }: { readonly layout: SurfaceLayout; rea
       )}
       <path d={layout.sharpLine} className={styles.stopSharp} />
       <path d={layout.keptLine} className={styles.stopLine} />
-      {[0, 0.5, 1].map((share) => (
+      {([0, 0.5, 1] as const).map((share) => (
         <text key={share} x={left - 8} y={y(share) + 5} textAnchor="end" className={styles.laneName}>
-          {share === 0 ? 'none' : share === 1 ? 'all takes' : 'half'}
+          {SHARE_WORDS[share]}
         </text>
       ))}
       {layout.diffractedFromX !== null && layout.diffractedFromX > left + DIFFRACTION_WORD && (

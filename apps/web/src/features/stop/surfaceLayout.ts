@@ -80,6 +80,7 @@ export function surfaceLayout(
     return { x: px, diameter: Math.min(diameter, BLUR - 8), percent, isCut: diameter > BLUR - 8 };
   };
   const diffracted = figures.findIndex(({ airyCircles }) => airyCircles > 1);
+  const startOf = (index: number) => (index === 0 ? left : (xs[index - 1]! + xs[index]!) / 2);
   return {
     left,
     right,
@@ -98,6 +99,6 @@ export function surfaceLayout(
     discs: figures.map(({ backgroundPercent }, k) => disc(backgroundPercent, xs[k]!)),
     frontDiscs: figures.flatMap(({ foreground }, k) => (foreground ? disc(foreground.percent, xs[k]!) : [])),
     lightY: (by) => lightY(by),
-    diffractedFromX: diffracted < 0 ? null : diffracted === 0 ? left : (xs[diffracted - 1]! + xs[diffracted]!) / 2,
+    diffractedFromX: diffracted < 0 ? null : startOf(diffracted),
   };
 }

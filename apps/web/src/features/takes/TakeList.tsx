@@ -18,6 +18,8 @@ interface Props {
   readonly units: UnitSystem;
 }
 
+const FOCUS_TONES = { sharp: textStyles.toneSharp, usable: textStyles.toneEdge, soft: textStyles.toneSoft };
+
 /** Local time of day. */
 const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
 
@@ -57,17 +59,7 @@ export function TakeList({ shotId, plan, takes, units }: Props) {
               {number}
             </button>
             <span>
-              <strong
-                className={
-                  take.focus === 'sharp'
-                    ? textStyles.toneSharp
-                    : take.focus === 'soft'
-                      ? textStyles.toneSoft
-                      : textStyles.toneEdge
-                }
-              >
-                {take.focus ?? 'not checked'}
-              </strong>
+              <strong className={take.focus ? FOCUS_TONES[take.focus] : textStyles.toneEdge}>{take.focus ?? 'not checked'}</strong>
               {take.performance && `, ${take.performance}`}
             </span>
             <span>

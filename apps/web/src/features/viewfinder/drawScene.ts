@@ -24,25 +24,18 @@ export function drawScene(context: CanvasRenderingContext2D, scene: Scene, groun
   context.fillRect(0, 0, width, height);
   for (const figure of figures) {
     const colour = rgbOf(colours[figure.subjectIndex < 0 ? colours.length - 1 : figure.subjectIndex % (colours.length - 1)]!);
-    for (const [index, solverWorker] of layersOf(figure, colour).entries()) {
-      const factor = figure.blurPx > 2 * HALF_SIZE_FROM_PX ? 4 : figure.blurPx > HALF_SIZE_FROM_PX ? 2 : 1;
+    for (const [index, layer] of layersOf(figure, colour).entries()) {
+      const factor = reductionOf(figure.blurPx);
       const size = { width: Math.ceil(width / factor), height: Math.ceil(height / factor) };
-      const part = partOf(figure, solverWorker, index, size, factor, height);
+      const part = partOf(figure, layer, index, size, factor, height);
       context.drawImage(part, 0, 0, size.width * factor, size.height * factor);
     }
   }
 }
 
-function partOf(
-  figure: SceneFigure,
-  solverWorker: Layer,
-  index: number,
-  size: Size,
-  factor: number,
-  height: number,
-): HTMLCanvasElement {
+function partOf(figure: SceneFigure, layer: Layer, index: number, size: Size, factor: number, height: number): HTMLCanvasElement {
   const { shape, x, y, scale, blurPx, widthMm, heightMm } = figure;
-  const key = [shape, index, x, y, scale, blurPx, widthMm, heightMm, ...solverWorker.colour, size.width, size.height]
+  const key = [shape, index, x, y, scale, blurPx, widthMm, heightMm, ...layer.colour, size.width, size.height]
     .map((value) => (typeof value === 'number' ? value.toFixed(2) : value))
     .join();
   const known = kept.get(key);
@@ -51,12 +44,12 @@ function partOf(
   const context = sharp.getContext('2d', { willReadFrequently: true })!;
   context.scale(1 / factor, 1 / factor);
   context.fillStyle = '#fff';
-  solverWorker.draw(context, figure, height);
+  layer.draw(context, figure, height);
   const image = context.getImageData(0, 0, size.width, size.height);
   const alpha = Float32Array.from({ length: size.width * size.height }, (_, k) => image.data[4 * k + 3]! / 255);
   const mask: Mask = discBlur({ ...size, alpha }, blurPx / factor);
   for (let k = 0; k < mask.alpha.length; k++) {
-    for (const [channel, value] of solverWorker.colour.entries()) image.data[4 * k + channel] = value;
+    for (const [channel, value] of layer.colour.entries()) image.data[4 * k + channel] = value;
     image.data[4 * k + 3] = 255 * mask.alpha[k]!;
   }
   if (kept.size >= MAX_CACHED) kept.delete(kept.keys().next().value!);
@@ -157,4 +150,10 @@ function scaled(colour: Rgb, by: number): Rgb {
 
 function shade(hex: string, by: number): string {
   return `rgb(${scaled(rgbOf(hex), by).join(',')})`;
+}
+
+/** Factor by which a layer is drawn smaller: a blurred one has no fine detail. */
+function reductionOf(blurPx: number): 1 | 2 | 4 {
+  if (blurPx > 2 * HALF_SIZE_FROM_PX) return 4;
+  return blurPx > HALF_SIZE_FROM_PX ? 2 : 1;
 }

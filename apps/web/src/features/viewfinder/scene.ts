@@ -94,7 +94,7 @@ function wholeScene(plan: ShotPlan, verdict: CompleteVerdict, frame: number, wid
     return {
       id: subjectId,
       subjectIndex: plan.subjects.indexOf(subject),
-      shape: mm === Infinity ? 'horizon' : BODY_PART.test(subject.detail) ? 'person' : 'thing',
+      shape: mm === Infinity ? 'horizon' : shapeOf(subject.detail),
       x: sight ? across(sight.offAxisDeg) : ((index + 1) / (verdict.subjects.length + 1)) * width,
       y: height * EYE_LINE - raisedMm * scale,
       scale,
@@ -133,3 +133,7 @@ function wholeScene(plan: ShotPlan, verdict: CompleteVerdict, frame: number, wid
 
 /** Assumed heights of landmarks. */
 const LANDMARK_HEIGHTS = { post: 2200, box: 800, wall: 2600, door: 2100, track: 0 } as const;
+
+function shapeOf(detail: string): 'person' | 'thing' {
+  return BODY_PART.test(detail) ? 'person' : 'thing';
+}

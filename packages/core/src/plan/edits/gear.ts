@@ -64,7 +64,6 @@ export function gearChanges(plan: ShotPlan, now: KitNow): GearChange[] {
 }
 
 function isSameGear(a: ShotPlan, b: ShotPlan, part: GearPart): boolean {
-  const of = (plan: ShotPlan): object | null =>
-    part === 'camera' || part === 'lens' ? plan.optics[part] : part === 'wheel' ? plan.wheel : plan.rig;
-  return isDeepEqual(of(a), of(b));
+  const partOf = ({ optics, wheel, rig }: ShotPlan) => ({ camera: optics.camera, lens: optics.lens, wheel, rig })[part];
+  return isDeepEqual(partOf(a), partOf(b));
 }

@@ -66,5 +66,6 @@ function assertRoom(frame: number, low: number, high: number): void {
 /** Middle of an interval; for an interval without an end, the other end, or 0. */
 function middle(low: number, high: number): number {
   if (Number.isFinite(low) && Number.isFinite(high)) return (low + high) / 2;
-  return Number.isFinite(low) ? low : Number.isFinite(high) ? high : 0;
+  if (Number.isFinite(low)) return low;
+  return Number.isFinite(high) ? high : 0;
 }

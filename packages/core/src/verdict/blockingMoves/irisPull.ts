@@ -31,16 +31,14 @@ export const irisPull: BlockingMove = {
     const { stops } = exposureChange(tStopOf(optics.lens, stopAt(optics, atS)), tStopOf(optics.lens, stop!));
     const span = zoneSpans(blocked.plan, subjectOf(blocked)).find(({ untilS }) => untilS > atS);
     const lasts = span && span.fromS <= atS && span.untilS >= Math.min(atS + lastsS! + 0.1, blocked.plan.durationS - 0.01);
+    const soft =
+      span && span.fromS <= atS ? figure('soft-from', 'time', span.untilS, 'soft') : answer('during', 'is-soft', 'soft');
     return [
       figure('zone-before', 'gap', total(atS)),
       figure('zone-after', 'gap', total(atS + lastsS!)),
       figure('f-number-after', 'stop', fNumberOf(optics.lens, stop!)),
       figure(stops < 0 ? 'light-gained' : 'light-lost', 'stops', Math.abs(stops)),
-      lasts
-        ? answer('during', 'stays-sharp', 'sharp')
-        : span && span.fromS <= atS
-          ? figure('soft-from', 'time', span.untilS, 'soft')
-          : answer('during', 'is-soft', 'soft'),
+      lasts ? answer('during', 'stays-sharp', 'sharp') : soft,
     ];
   },
 };

@@ -162,9 +162,11 @@ function oppositeLanding(plan: ShotPlan, hard: readonly Pull[]): TriedFix[] {
   if (!first || !second || others.length > 0 || hard.length !== 1 || plan.focusTrack.pulls.length !== 1 || !plan.focusTrack.start)
     return [];
   if (first.subjectId === second.subjectId || !stands(first.subjectId) || !stands(second.subjectId)) return [];
-  const swapped = plan.beats.map((beat) =>
-    beat === first ? { ...beat, subjectId: second.subjectId } : beat === second ? { ...beat, subjectId: first.subjectId } : beat,
-  );
+  const partners = new Map([
+    [first, second],
+    [second, first],
+  ]);
+  const swapped = plan.beats.map((beat) => ({ ...beat, subjectId: (partners.get(beat) ?? beat).subjectId }));
   const [pull] = plan.focusTrack.pulls;
   const line = { start: pull!.target, pulls: [{ ...pull!, target: plan.focusTrack.start }] };
   return tryFix(

@@ -7,7 +7,8 @@ export function checkPoints(lens: Lens, points: readonly RingPoint[]): ReadonlyM
   for (const problem of lensProblems({ ...lens, ring: { kind: 'table', points } }, 'lens')) {
     const at = /points\[(\d+)\]/.exec(problem.path);
     const isTooNear = problem.code === 'closer-than-life-size';
-    const index = at ? Number(at[1]) : isTooNear ? nearestOf(points) : -1;
+    const wholeIndex = isTooNear ? nearestOf(points) : -1;
+    const index = at ? Number(at[1]) : wholeIndex;
     if (!found.has(index)) found.set(index, problem);
   }
   return found;

@@ -14,6 +14,13 @@ import styles from './RigPage.module.css';
 import textStyles from '../../../ui/text.module.css';
 import fieldStyles from '../../../ui/fields/fields.module.css';
 
+const NOTE_STYLES = {
+  caution: layoutStyles.caution,
+  blocks: textStyles.toneSoft,
+  warning: textStyles.muted,
+  hint: textStyles.muted,
+};
+
 /** A rig: support, puller, parts list with missing parts, and cautions. */
 export function RigPage() {
   const { item, edit } = useOpenItem('rigs');
@@ -31,14 +38,7 @@ export function RigPage() {
           <section className={styles.rigNotes} aria-label="Notes on this rig">
             <h2>With this rig</h2>
             {notes.map((note) => (
-              <p
-                key={note.code}
-                data-testid="caution"
-                className={
-                  note.kind === 'caution' ? layoutStyles.caution : note.kind === 'blocks' ? textStyles.toneSoft : textStyles.muted
-                }
-                role="note"
-              >
+              <p key={note.code} data-testid="caution" className={NOTE_STYLES[note.kind]} role="note">
                 {noteText(note)}
               </p>
             ))}

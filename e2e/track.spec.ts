@@ -26,7 +26,7 @@ test('a pull follows a subject that walks; with another lead it is soft, and the
   ).toBeVisible();
 });
 
-test('the line starts soft: a blur in percent of the width, and the viewfinder draws as much', async ({ heron, page }) => {
+test('the track starts soft: a blur in percent of the width, which the viewfinder draws', async ({ heron, page }) => {
   await heron.openCopy('9C');
   const side = page.getByLabel('Selection and marks');
   await side.getByLabel('focus starts at').click();
@@ -54,7 +54,7 @@ test('the line starts soft: a blur in percent of the width, and the viewfinder d
   await expect.poll(spread).toBeGreaterThan(2 * soft);
 });
 
-test('outlines are drawn where they are wanted, and stay as they were set', async ({ heron, page }) => {
+test('peaking is drawn as it is set, and remembered', async ({ heron, page }) => {
   await heron.openCopy('9C');
   const view = page.getByTestId('viewfinder');
   const whites = () =>
@@ -76,7 +76,7 @@ test('outlines are drawn where they are wanted, and stay as they were set', asyn
   await expect(page.getByRole('button', { name: 'Peaking' })).toHaveAttribute('aria-pressed', 'true');
 });
 
-test('the time is drawn larger around the playhead, moved along, and fitted in again; drags snap to what happens', async ({
+test('the time axis is zoomed around the playhead, moved and fitted; drags snap to events', async ({
   heron,
   page,
 }) => {
@@ -106,7 +106,7 @@ test('the time is drawn larger around the playhead, moved along, and fitted in a
   await expect(start).toBeVisible();
 });
 
-test('a course is laid and bent point by point; where nothing keeps everyone, what would let a line is a press away', async ({
+test('a course is worked out and bent point by point; an impossible plan offers the smallest changes', async ({
   heron,
   page,
 }) => {
@@ -135,7 +135,7 @@ test('a course is laid and bent point by point; where nothing keeps everyone, wh
   await expect(page.getByRole('button', { name: /^Follow/ })).toContainText('sharp for all');
 });
 
-test('a line that takes its time can be given up', async ({ heron, page }) => {
+test('a long computation of the pulls can be cancelled', async ({ heron, page }) => {
   const { shotId } = await heron.openCopy('4B');
   const stored = await heron.api<{ version: number; slate: string; scene: string; title: string; plan: object }>(
     'get',
