@@ -7,6 +7,18 @@ export default defineConfig({
   plugins: [react()],
   css: { modules: { localsConvention: 'camelCase' } },
   worker: { format: 'es' },
-  build: { target: 'es2022', sourcemap: false, assetsInlineLimit: 0, cssCodeSplit: false, chunkSizeWarningLimit: 900 },
+  build: {
+    target: 'es2022',
+    sourcemap: false,
+    assetsInlineLimit: 0, // one file of styles: a page looks the same whichever other pages were open before
+    cssCodeSplit: false,
+    rolldownOptions: {
+      output: {
+        // modules of many parts go into one file: hundreds of small files compress worse, and load later
+        codeSplitting: { groups: [{ name: 'shared', test: /packages\/(core|wording)\/|apps\/web\/src\//, minShareCount: 5 }] },
+      },
+    },
+    chunkSizeWarningLimit: 900,
+  },
   server: { port: 4871, proxy: { '/api': { target: server, ws: true } } },
 });

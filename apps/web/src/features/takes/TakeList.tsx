@@ -59,7 +59,9 @@ export function TakeList({ shotId, plan, takes, units }: Props) {
               {number}
             </button>
             <span>
-              <strong className={take.focus ? FOCUS_TONES[take.focus] : textStyles.toneEdge}>{take.focus ?? 'not checked'}</strong>
+              <strong className={take.focus ? FOCUS_TONES[take.focus] : textStyles.toneEdge}>
+                {take.focus ?? 'not checked'}
+              </strong>
               {take.performance && `, ${take.performance}`}
             </span>
             <span>
