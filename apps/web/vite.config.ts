@@ -10,7 +10,8 @@ export default defineConfig({
   build: {
     target: 'es2022',
     sourcemap: false,
-    assetsInlineLimit: 0, // one file of styles: a page looks the same whichever other pages were open before
+    assetsInlineLimit: 0,
+    // one file of styles: a page looks the same whichever other pages were open before
     cssCodeSplit: false,
     rolldownOptions: {
       output: {

@@ -49,7 +49,7 @@ export { TIMELINE_LABELS } from './takes/timelineLabels.js';
 export { compareSentence } from './calculator/compareText.js';
 export { EASING_WORDS, fixName, fixResult, fixStepName, stopText } from './fixes/fixText.js';
 export { impossibleText, smallestChangeText, solutionText, SOLVER_WAY_WORDS } from './fixes/solverText.js';
-export { beyondRingText, markRoomLines, MEASURE_WORDS } from './marks/markText.js';
+export { beyondRingText, disagreementText, markOnRingText, markRoomLines, MEASURE_WORDS } from './marks/markText.js';
 export { countdownText, cueText, degreesText, figureAndUnit, ringText, targetSubjectName, turnText } from './roll/rollText.js';
 export { chanceText, of100, takesOf100 } from './share.js';
 export { errorName, improvementCost, improvementName } from './stop/improvementText.js';
@@ -78,5 +78,5 @@ export {
 } from './takes/reportText.js';
 
 export { floorSentence } from './floor/floorSentence.js';
-export { AS_METERED_STOPS, depthSentence, meterSentence, zoneSentence } from './calculator/zoneSentence.js';
+export { AS_METERED_STOPS, depthSentence, faceText, meterSentence, zoneSentence } from './calculator/zoneSentence.js';
 export { cameraSentence, lensSentence, rigSentence, wheelSentence } from './kit/kitSentences.js';

@@ -74,3 +74,10 @@ export function meterSentence(missingStops: number | null, tStop: number, metere
     },
   ];
 }
+
+/** Which parts of a face are sharp with focus on the near eye. */
+export function faceText(isNoseSharp: boolean, isEarSharp: boolean): string {
+  if (isNoseSharp && isEarSharp) return 'nose, eye and ear are sharp';
+  if (isNoseSharp) return 'nose and eye are sharp, the ear is soft';
+  return isEarSharp ? 'eye and ear are sharp, the nose is soft' : 'only the eye is sharp: nose and ear are soft';
+}

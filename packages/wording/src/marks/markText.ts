@@ -6,6 +6,7 @@ import {
   type MarkReading,
   type MeasureMethod,
   ringOf,
+  type RingPoint,
   type ShotPlan,
   type UnitSystem,
   withinReach,
@@ -44,4 +45,28 @@ export function markRoomLines(reading: MarkReading, mark: Mark, { optics, wheel 
     `measured by ${MEASURE_WORDS[mark.method]}, accurate to about ${formatGap(mark.uncertaintyMm, units)} (assumed)`,
     `an arrow key changes the distance by ${formatGap(displayStepMm(focusMm, units), units)}`,
   ];
+}
+
+/** Position of the mark on the ring: angle, and neighbouring figures of the scale. */
+export function markOnRingText(reading: MarkReading, { optics: { lens }, wheel }: ShotPlan, units: UnitSystem): string {
+  if (lens.response === 'speed') return 'This ring answers to speed: no place on it can be marked.';
+  const { nearerFigure, fartherFigure, ringDeg, wheelDeg } = reading;
+  const at = `ring at ${ringDeg.toFixed(1)}°${wheel ? `, wheel at ${wheelDeg.toFixed(1)}°` : ''}`;
+  const name = ({ distanceMm }: RingPoint) => formatDistance(distanceMm ?? Infinity, units);
+  if (nearerFigure && fartherFigure)
+    return nearerFigure === fartherFigure
+      ? `${at}, on the figure ${name(nearerFigure)}`
+      : `${at}, between the figures ${name(nearerFigure)} and ${name(fartherFigure)}`;
+  return `${at}; this ring has no scale points`;
+}
+
+/**
+ * What it costs if the drawing is right and the tape is not.
+ *
+ * @param losesS - seconds that are sharp by the tape and soft by the drawing; negative if the drawing is better
+ */
+export function disagreementText(losesS: number): string {
+  if (losesS > 0.05) return `If the drawing is right, ${losesS.toFixed(1)} s more are soft: tape again.`;
+  if (losesS < -0.05) return `If the drawing is right, ${(-losesS).toFixed(1)} s more are sharp: tape again.`;
+  return 'If the drawing is right, the shot is equally sharp.';
 }

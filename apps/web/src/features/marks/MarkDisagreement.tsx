@@ -1,3 +1,4 @@
+import { disagreementText } from '@still-heron/wording';
 import {
   disagreement,
   formatDistance,
@@ -37,10 +38,4 @@ export function MarkDisagreement({ mark, plan, units }: Props) {
       </Button>
     </p>
   );
-}
-
-function disagreementText(losesS: number): string {
-  if (losesS > 0.05) return `If the drawing is right, ${losesS.toFixed(1)} s more are soft: tape again.`;
-  if (losesS < -0.05) return `If the drawing is right, ${(-losesS).toFixed(1)} s more are sharp: tape again.`;
-  return 'If the drawing is right, the shot is equally sharp.';
 }

@@ -1,15 +1,5 @@
-import {
-  formatDistance,
-  formatGap,
-  type Mark,
-  type MarkReading,
-  markReading,
-  type RingPoint,
-  type ShotPlan,
-  type UnitSystem,
-  wheelDegOf,
-} from '@still-heron/core';
-import { beyondRingText, markRoomLines } from '@still-heron/wording';
+import { formatDistance, formatGap, type Mark, markReading, type ShotPlan, type UnitSystem, wheelDegOf } from '@still-heron/core';
+import { beyondRingText, markRoomLines, markOnRingText } from '@still-heron/wording';
 import { Explain } from '../../ui/fields/Explain';
 import { roomBar } from './roomLayout';
 import textStyles from '../../ui/text.module.css';
@@ -48,7 +38,7 @@ export function MarkRoom({ mark, plan, units }: Props) {
           <small className={textStyles.figure}>{atHand(reading.towardsFarDeg)} of turn</small>
         </span>
       </p>
-      <p className={textStyles.muted}>{placeOnRing(reading, plan, units)}</p>
+      <p className={textStyles.muted}>{markOnRingText(reading, plan, units)}</p>
       <p>
         <Explain what="Room at this mark" lines={markRoomLines(reading, mark, plan, units)}>
           sharp from {formatDistance(reading.nearMm, units)} to {formatDistance(reading.farMm, units)}
@@ -56,17 +46,4 @@ export function MarkRoom({ mark, plan, units }: Props) {
       </p>
     </div>
   );
-}
-
-/** Position of the mark on the ring: angle, and neighbouring figures of the scale. */
-function placeOnRing(reading: MarkReading, { optics: { lens }, wheel }: ShotPlan, units: UnitSystem): string {
-  if (lens.response === 'speed') return 'This ring answers to speed: no place on it can be marked.';
-  const { nearerFigure, fartherFigure, ringDeg, wheelDeg } = reading;
-  const at = `ring at ${ringDeg.toFixed(1)}°${wheel ? `, wheel at ${wheelDeg.toFixed(1)}°` : ''}`;
-  const name = ({ distanceMm }: RingPoint) => formatDistance(distanceMm ?? Infinity, units);
-  if (nearerFigure && fartherFigure)
-    return nearerFigure === fartherFigure
-      ? `${at}, on the figure ${name(nearerFigure)}`
-      : `${at}, between the figures ${name(nearerFigure)} and ${name(fartherFigure)}`;
-  return `${at}; this ring has no scale points`;
 }

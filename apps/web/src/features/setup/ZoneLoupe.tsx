@@ -1,3 +1,4 @@
+import { faceText } from '@still-heron/wording';
 import { formatGap, type UnitSystem } from '@still-heron/core';
 import { scaleLinear } from 'd3-scale';
 import { useSize } from '../../shared/useSize';
@@ -107,10 +108,4 @@ function Head({ x, eyeY, scale }: { readonly x: (mm: number) => number; readonly
       <circle cx={x(2)} cy={eyeY} r={Math.max(2.5, 6 * scale)} className={styles.zoneEye} />
     </g>
   );
-}
-
-function faceText(isNoseSharp: boolean, isEarSharp: boolean): string {
-  if (isNoseSharp && isEarSharp) return 'nose, eye and ear are sharp';
-  if (isNoseSharp) return 'nose and eye are sharp, the ear is soft';
-  return isEarSharp ? 'eye and ear are sharp, the nose is soft' : 'only the eye is sharp: nose and ear are soft';
 }
