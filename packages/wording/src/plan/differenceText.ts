@@ -152,7 +152,7 @@ function beatLine({ beatId, change }: Of<'beat'>, { before, after }: Versions): 
       return `${beatText(before, find(before))} → ${beatText(after, find(after))}`;
     case 'other': {
       const { subjectId, requirement, fromS } = find(after);
-      return `the details of “${subjectName(after, subjectId)} ${REQUIREMENT_WORDS[requirement]} from ${seconds(fromS)}”`;
+      return `the details of “${subjectName(after, subjectId)} ${REQUIREMENT_WORDS[requirement].phrase} from ${seconds(fromS)}”`;
     }
   }
 }

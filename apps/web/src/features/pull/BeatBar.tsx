@@ -1,3 +1,4 @@
+import { REQUIREMENT_WORDS } from '@still-heron/wording';
 import { type Beat, changeBeat, formatTime, type CompleteVerdict, type ShotPlan } from '@still-heron/core';
 import clsx from 'clsx';
 import { subjectColour } from '../../charts/subjectColour';
@@ -6,7 +7,6 @@ import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { useDrag } from '../../shared/gestures/useDrag';
 import { itemSelected } from '../shot/sessionSlice';
 import { abandonGesture, editPlan } from '../shot/shotSlice';
-import { BEAT_WORDS } from './beatWords';
 import { type PullChartLayout, LANE } from './pullChartLayout';
 import { KeyMoment } from './KeyMoment';
 import { snapped, snappedSpan, timesOf } from './snapTimes';
@@ -34,13 +34,13 @@ export function BeatBar({ beat, x, width, y, subjectIndex, layout, plan, verdict
   const dispatch = useAppDispatch();
   const isSelected = useAppSelector((state) => state.session.selection?.id === beat.id);
   const name = plan.subjects[subjectIndex]!.name;
-  const asked = `${name} ${BEAT_WORDS[beat.requirement].phrase}`;
+  const requirement = `${name} ${REQUIREMENT_WORDS[beat.requirement].phrase}`;
   const was = useRef(beat);
   const gesture = useRef('');
   const colour = subjectColour(subjectIndex);
   const pxPerS = layout.x(1) - layout.x(0);
   const change = (changes: Partial<Pick<Beat, 'fromS' | 'toS' | 'keyMomentS'>>, step: string) =>
-    dispatch(editPlan(`change when ${asked}`, (now) => changeBeat(now, beat.id, changes), step));
+    dispatch(editPlan(`change when ${requirement}`, (now) => changeBeat(now, beat.id, changes), step));
   const common = {
     onStart: () => {
       was.current = beat;
@@ -81,8 +81,8 @@ export function BeatBar({ beat, x, width, y, subjectIndex, layout, plan, verdict
   };
   const wrong = [...(verdict?.softSpans ?? []), ...(verdict?.tooSharpSpans ?? [])].filter((span) => span.beatId === beat.id);
   const edges = [
-    { key: 'fromS', at: x, drag: from, label: `${asked} from`, value: beat.fromS },
-    { key: 'toS', at: x + width, drag: to, label: `${asked} until`, value: beat.toS },
+    { key: 'fromS', at: x, drag: from, label: `${requirement} from`, value: beat.fromS },
+    { key: 'toS', at: x + width, drag: to, label: `${requirement} until`, value: beat.toS },
   ] as const;
   const shownX = Math.max(x, layout.left);
   const shownWidth = Math.min(x + width, layout.right) - shownX;
@@ -155,7 +155,7 @@ export function BeatBar({ beat, x, width, y, subjectIndex, layout, plan, verdict
 
 /** As much of the requirement, purpose and subject as fits on the bar. */
 function wordsThatFit({ requirement: kind, why, alternate }: Beat, name: string, roomPx: number): string {
-  const tag = [alternate === null ? '' : `${alternate} only`, BEAT_WORDS[kind].tag].filter(Boolean).join(', ');
+  const tag = [alternate === null ? '' : `${alternate} only`, REQUIREMENT_WORDS[kind].tag].filter(Boolean).join(', ');
   const whole = [name, tag, why].filter(Boolean).join(' · ');
   const short = [name, tag].filter(Boolean).join(' · ');
   return [whole, short, name, tag].find((words) => words !== '' && words.length * LETTER_PX < roomPx) ?? name;

@@ -1,3 +1,4 @@
+import { REQUIREMENT_WORDS } from '@still-heron/wording';
 import {
   type Beat,
   changeBeat,
@@ -19,7 +20,6 @@ import { TimeField } from '../../ui/fields/TimeField';
 import { WordChoice } from '../../ui/fields/WordChoice';
 import { itemSelected, playheadMoved } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
-import { BEAT_WORDS } from './beatWords';
 import { Button } from '../../ui/Button';
 import layoutStyles from '../../ui/layout.module.css';
 import fieldStyles from '../../ui/fields/fields.module.css';
@@ -33,7 +33,10 @@ interface Props {
   readonly verdict: CompleteVerdict | null;
 }
 
-const KINDS = (Object.keys(BEAT_WORDS) as Beat['requirement'][]).map((value) => ({ value, word: BEAT_WORDS[value].choice }));
+const KINDS = (Object.keys(REQUIREMENT_WORDS) as Beat['requirement'][]).map((value) => ({
+  value,
+  word: REQUIREMENT_WORDS[value].choice,
+}));
 const TAKES = [
   { value: 'both', word: 'all takes' },
   { value: 'A', word: 'A only' },
@@ -44,7 +47,7 @@ const TAKES = [
 export function BeatDetails({ beat, plan, verdict }: Props) {
   const dispatch = useAppDispatch();
   const name = plan.subjects.find(({ id }) => id === beat.subjectId)?.name ?? 'someone';
-  const { phrase } = BEAT_WORDS[beat.requirement];
+  const { phrase } = REQUIREMENT_WORDS[beat.requirement];
   const change = (changes: Parameters<typeof changeBeat>[2], gesture?: string) =>
     dispatch(editPlan(`change when ${name} ${phrase}`, (now) => changeBeat(now, beat.id, changes), gesture));
   return (

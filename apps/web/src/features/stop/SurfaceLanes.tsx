@@ -57,7 +57,7 @@ const DIFFRACTION_WORD = 300;
 export function LightLane({ layout, figures }: LightProps) {
   const { light, left, right, xs, lightY } = layout;
   const middle = lightY(0);
-  const every = labelEvery(xs, 46);
+  const every = labelEvery(xs, 58);
   const isMetered = figures.every(({ brighterStops }) => brighterStops !== null);
   return (
     <g>
@@ -125,7 +125,7 @@ const MAX_NAME_LETTERS = 13;
 /** Blur discs at the size they would have in a picture as wide as the surface. */
 export function BlurLane({ name, top, discs, layout: { left, xs } }: BlurProps) {
   const middle = top + 27;
-  const every = labelEvery(xs, 46);
+  const every = labelEvery(xs, 58);
   return (
     <g>
       <text x={left - 8} y={middle + 5} textAnchor="end" className={styles.laneName}>
@@ -138,7 +138,7 @@ export function BlurLane({ name, top, discs, layout: { left, xs } }: BlurProps) 
           <circle r={Math.max(diameter / 2, 0.6)} className={clsx(styles.blurDisc, isCut && styles.isCut)} />
           {k % every === 0 && (
             <text y={26} textAnchor="middle" className={styles.blurFigure}>
-              {percent < 10 ? percent.toFixed(1) : percent.toFixed(0)}
+              {percent < 10 ? percent.toFixed(1) : percent.toFixed(0)} %
             </text>
           )}
         </g>
