@@ -65,7 +65,7 @@ try {
 
   await logTakes(server.address, shots);
   await page.goto(`${server.address}/shots/${shot('4B')}/takes`);
-  await page.getByRole('button', { name: 'Look at take 2' }).click();
+  await page.getByRole('button', { name: 'Check take 2' }).click();
   await page.getByTestId('take-track').waitFor({ state: 'attached' });
   await page.getByTestId('take-detail').scrollIntoViewIfNeeded();
   await page.evaluate(() => document.activeElement.blur());
@@ -104,7 +104,7 @@ try {
   await page.goto(`${server.address}/shots/${shot('9C')}/floor`);
   await page.getByRole('button', { name: 'Draw the set' }).click();
   await page.keyboard.press('m');
-  await page.getByRole('button', { name: /^Circle them/ }).click();
+  await page.getByRole('button', { name: /^Circle the subject/ }).click();
   await page.getByRole('slider', { name: 'Playhead' }).focus();
   for (let step = 0; step < 72; step++) await page.keyboard.press('ArrowRight');
   await picture('floor-move-dusk');
