@@ -64,7 +64,7 @@ describe('the demo production', () => {
     again.remove();
   });
 
-  test('its lines can be laid every way, within what ring and hand can do', () => {
+  test('its pulls can be worked out in every way, within the limits of ring and hand', () => {
     for (const { slate, plan } of demoShots())
       for (const way of SOLVER_WAYS) {
         const laid = solveTrack(plan, way);

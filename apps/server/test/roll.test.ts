@@ -91,7 +91,7 @@ test('a device that goes away is no longer told of', async () => {
   expect(await told).toEqual([]);
 });
 
-test('a roll whose device does not come back is over for everyone; one that comes back in time and tells it again goes on', async () => {
+test('a roll ends for all if its device does not come back; one that reconnects in time continues', async () => {
   server.app.get(RollGateway).reconnectMs = 2500;
   const [lost, kept] = [rollOf({ shotId: randomUUID() }), rollOf({ shotId: randomUUID() })];
   const found = async ({ shotId }: RollView) => (await joined('someone', shotId)).found.roll;

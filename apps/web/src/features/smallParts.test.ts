@@ -16,7 +16,7 @@ test.each([
 describe('the pull that comes next', () => {
   const two = addSubject(addSubject(newPlan(), { name: 'Old Tam', distanceMm: 2900 }), { name: 'Ines', distanceMm: 2050 });
 
-  test('goes to the mark the line does not reach yet, half-way or at the playhead', () => {
+  test('goes to a mark that the track does not reach yet, half-way or at the playhead', () => {
     expect(nextPull(addSubject(newPlan(), { name: 'Old Tam', distanceMm: 2900 }), 0)).toBeNull();
     expect(nextPull(two, 0)).toMatchObject({ mark: { letter: 'B' }, atS: 4.5 });
     expect(offeredPull(two, 3)).toMatchObject({ mark: { letter: 'B' }, atS: 3 });

@@ -70,7 +70,7 @@ describe('two distances held at once', () => {
   });
 });
 
-test('the stop for a wanted allowance holds it, and a wider one does not', () => {
+test('the stop for a requested miss allows it, and a wider one does not', () => {
   const fNumber = stopForAllowance(glass, 2000, 150, 100);
   const zone = depthOfField({ ...glass, fNumber, focusDistanceMm: 2000 });
   expect(zone.inFrontMm).toBeCloseTo(150, 6);

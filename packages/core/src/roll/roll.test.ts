@@ -79,7 +79,7 @@ describe('cues', () => {
     expect(new Set(cues.map(({ way }) => way)).size).toBe(1);
   });
 
-  test('no count before the shot, none without a lead; none without a line', () => {
+  test('no count-in before the shot, without a lead, or without a track', () => {
     expect(rollCues(changePull(clocked, 'pull-1', { countInS: 0 })).map(({ kind }) => kind)).toEqual(['start', 'land']);
     const soon = changePull(clocked, 'pull-1', { startS: 0.5, countInS: 1 });
     expect(rollCues(soon).every(({ timeS }) => timeS >= 0)).toBe(true);

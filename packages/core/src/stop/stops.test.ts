@@ -102,7 +102,7 @@ describe('how wide', () => {
     expect(howWide([...stops, chance(8, 0, 0.5)], 0.8, null)).toMatchObject({ keeps: { stop: 4 }, best: { stop: 5.6 } });
   });
 
-  test('with a look that is wanted there is a narrowest, too, and sometimes nothing between', () => {
+  test('a requested background blur limits the stop on the other side, and sometimes no stop is left', () => {
     expect(howWide(stops, 0.8, 1.5)).toMatchObject({ answer: 'between', keeps: { stop: 4 }, softest: { stop: 4 } });
     expect(howWide(stops, 0.8, 0.9)).toMatchObject({ answer: 'between', softest: { stop: 5.6 } });
     expect(howWide(stops, 0.8, 2.5)).toMatchObject({ answer: 'apart', keeps: { stop: 4 }, softest: { stop: 2.8 } });
@@ -157,7 +157,7 @@ describe('separation without opening up', () => {
   const plan = behindAt(setStop(twoPeople(), 5.6), 7500);
   const now = stopFigures(plan, [5.6], 1)[0]!.backgroundPercent;
 
-  test('each way is as soft as wanted, by the formula, and says what it costs in zone', () => {
+  test('each way reaches the requested blur by the formula, and says its cost in zone', () => {
     const { now: picture, ways } = separation(plan, 1, now * 1.5)!;
     expect(picture).toMatchObject({ focalLengthMm: 65, focusMm: expect.closeTo(2900, 3) as number, framing: 1 });
     expect(picture.backgroundPercent).toBeCloseTo(now, 9);

@@ -25,7 +25,7 @@ describe('a span in words', () => {
 describe('an angle held on the ring', () => {
   const ring = ringOf(plan.optics.lens);
 
-  test('is within its ends, and as it was where it lay there', () => {
+  test('stays within its limits, and is unchanged where it was inside them', () => {
     fc.assert(
       fc.property(fc.double({ min: -1e4, max: 1e4, noNaN: true }), (deg) => {
         const held = heldOnRing(ring, deg);

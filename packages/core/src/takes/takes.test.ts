@@ -212,7 +212,7 @@ describe('go again, or move on', () => {
   const take = (changes: Partial<Take> = {}) => ({ ...newTake(plan, 1), ...changes });
   const late = take({ focus: 'soft', hits: [{ pullId: 'pull-1', hit: 'late', lateS: 0.4, offDeg: null }] });
 
-  test('once there is one to use it is time to move on; a fault that came twice is mended first', () => {
+  test('one usable take is enough to move on; a repeated fault is corrected first', () => {
     expect(adviseNext(plan, [])).toEqual({ advice: 'first', kept: 0, longestScreenS: 0, corrections: [] });
     expect(adviseNext(plan, [late])).toMatchObject({ advice: 'go-again', kept: 0, corrections: [{ hit: 'late', times: 1 }] });
     expect(adviseNext(plan, [late, late])).toMatchObject({ advice: 'change-first', corrections: [{ times: 2 }] });

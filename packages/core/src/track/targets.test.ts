@@ -78,7 +78,7 @@ describe('going on with someone', () => {
     }
   });
 
-  test('a move runs into them, and goes on from where it landed; the next leaves from where they are', () => {
+  test('a pull ends on a moving subject and follows it; the next pull starts there', () => {
     let plan = addSubject(walking(), { name: 'Old Tam', distanceMm: 2900 });
     plan = { ...plan, focusTrack: { start: { kind: 'mark', markId: 'mark-3' }, pulls: [] } };
     plan = addMoves(plan, { startS: 6, durationS: 0.8, target: { kind: 'subject', subjectId: 'subject-1', leadS: 0 } });
@@ -164,7 +164,7 @@ describe('where the ring can stand', () => {
     expect(lineOf(beyond).pulls[0]!.to.distanceMm).toBeCloseTo(2050, 6);
   });
 
-  test('in steps: every frame of a line is a whole number of presses, and laid lines know it', () => {
+  test('with steps, every frame of a track is a whole number of presses, also for solved tracks', () => {
     for (const given of RANDOM_PLANS.slice(0, 20)) {
       const lens = { ...given.optics.lens, response: 'steps' as const, stepCount: 200 };
       const plan = { ...given, optics: { ...given.optics, lens } };

@@ -35,7 +35,7 @@ describe('soft on purpose', () => {
       blurPercent,
     });
 
-  test('is kept where the blur is as much as is asked, and is not counted among what must be sharp', () => {
+  test('is kept where the blur reaches the requirement, and does not count as sharp', () => {
     const verdict = judged(reveal(0.5));
     expect(verdict.beats.every(({ kept }) => kept)).toBe(true);
     expect(verdict.beats.find(({ beatId }) => beatId === 'beat-3')).toMatchObject({
@@ -48,7 +48,7 @@ describe('soft on purpose', () => {
     expect(verdict.tooSharpSpans).toEqual([]);
   });
 
-  test('and where it is less, from when, how much there is and how much is asked', () => {
+  test('reports from when the blur is too small, how large it is, and what is required', () => {
     const verdict = judged(reveal(6));
     expect(verdict.outcome).toBe('soft');
     const [span] = verdict.tooSharpSpans;
@@ -59,7 +59,7 @@ describe('soft on purpose', () => {
     expect(span!.blurPercent).toBeCloseTo((100 * blurCircles[0]! * verdict.circleOfConfusionMm) / width, 9);
   });
 
-  test('a line is laid around it, on the side that is less of a turn', () => {
+  test('the pulls are worked out around it, on the side with less turn', () => {
     const plan = reveal(0.93);
     expect(judged(plan).tooSharpSpans).toHaveLength(1);
     for (const way of ['fewest-holds', 'follow'] as const) expect(judged(solveTrack(plan, way)!.plan).tooSharpSpans).toEqual([]);
@@ -108,7 +108,7 @@ describe('the key moment', () => {
 });
 
 describe('two alternates for separate takes', () => {
-  test('each has its own line and what is asked only in it; what is asked in both stays', () => {
+  test('each alternate has its track and its own requirements; common ones stay', () => {
     const both = splitAlternates(twoPeople());
     const listener = showAlternate(both, 'B');
     const asked = changeBeat(addBeat(listener, 'subject-2', 0), 'beat-3', { toS: 3 });
@@ -124,7 +124,7 @@ describe('two alternates for separate takes', () => {
     expect(joinAlternates(inA).beats).toHaveLength(2);
   });
 
-  test('a pull of one does not cut short what is asked in both, and the shot is not shorter than either line', () => {
+  test('a pull of one alternate does not shorten common beats, and the shot is as long as the longer track', () => {
     const inB = showAlternate(splitAlternates(twoPeople()), 'B');
     const pulled = addPull({ ...inB, focusTrack: { ...inB.focusTrack, pulls: [] } }, 'mark-1', 8);
     expect(pulled.beats[1]!.toS).toBe(10);
@@ -152,7 +152,7 @@ test('both landing orders: the room where it lands, and where it would the other
   expect(other!.neededS).toBeCloseTo(pull!.oppositeLanding.neededS, 9);
 });
 
-test('what must be sharp at a time leaves out what may drift, must be soft, or is asked in the other takes', () => {
+test('subjects that must be sharp at a time exclude those that may be soft, must be soft, or belong to the other alternate', () => {
   const plan = twoPeople();
   const idsAt = (one: ShotPlan, timeS: number) => sharpBeatsAt(one, timeS).map(({ id }) => id);
   expect([idsAt(plan, 0), idsAt(plan, 4), idsAt(plan, 9)]).toEqual([['beat-1'], [], ['beat-2']]);

@@ -74,7 +74,7 @@ describe('the fewest holds', () => {
     expect(judged(minute.plan).outcome).toBe('sharp');
   });
 
-  test('what nothing keeps is said from when on, and the rest is laid all the same', () => {
+  test('impossible frames are reported with their time, and the rest is worked out', () => {
     const both = { ...twoPeople(), beats: twoPeople().beats.map((beat, k) => ({ ...beat, fromS: 3 * k, toS: 6 + 3 * k })) };
     const laid = solveTrack(setStop(both, 2.2), 'fewest-holds')!;
     expect(laid.impossible).toEqual({ fromS: 3, why: 'at-once' });

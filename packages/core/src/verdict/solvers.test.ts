@@ -204,7 +204,7 @@ test('fixed: no other setting keeps more, and the key moments come before everyt
   }
 });
 
-test('as racked: the pulls that are there, each when it loses the least; told when else, and how long', () => {
+test('retime: existing pulls move to the time that loses the least, with their free range', () => {
   const plan = RANDOM_PLANS.slice(0, 60)
     .map((one) => solveTrack(one, 'fewest-holds'))
     .find((laid) => laid !== null && laid.holds === 3 && judged(laid.plan).outcome === 'sharp')!.plan;

@@ -8,7 +8,7 @@ import { caseCount } from '../../test/caseCount';
 /** This close to an edge of the tube rounding decides. */
 const EDGE_DEG = 1e-7;
 
-test('a line keeps a frame just where it runs inside the tube, whatever the stop does', () => {
+test('a track keeps a frame exactly where it runs inside the tube, also during an iris pull', () => {
   const cases = fc.tuple(fc.double({ min: 2.2, max: 22, noNaN: true }), fc.double({ min: 2.2, max: 22, noNaN: true }));
   fc.assert(
     fc.property(cases, ([stop, turnsTo]) => {

@@ -167,7 +167,7 @@ describe('each move as a hand meets it', () => {
     expect(far.windowDeg / near.windowDeg).toBeLessThan(1.15);
   });
 
-  test('a rack to where the line is already costs nothing', () => {
+  test('a rack to the current distance takes no time', () => {
     const [pull] = judge(changeMark(sharp, 'mark-2', { distanceMm: 2900 })).pulls;
     expect(pull).toMatchObject({ travelDeg: 0, towards: 'nowhere', neededS: 0, grade: 'comfortable' });
   });

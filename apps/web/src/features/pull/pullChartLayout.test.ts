@@ -60,7 +60,7 @@ describe('the plain axis', () => {
   });
 });
 
-test('the line runs from the start’s height to the target’s, through the whole width', () => {
+test('the track runs from the height of its start to that of its target, over the whole width', () => {
   const layout = lay(two);
   const points = pointsOf(layout.track);
   expect(points[0]).toEqual({ x: layout.left, y: expect.closeTo(layout.marks[0]!.y, 2) as number });

@@ -39,7 +39,7 @@ test('dragging never goes nearer than the lens focuses; a typed distance is brou
   expect(at(100).figures.focusMm).toBe(650);
 });
 
-test('it starts where the line starts, else at the first mark, else at 2.4 m', () => {
+test('it starts at the start of the track, otherwise at the first mark, otherwise at 2.4 m', () => {
   const marks = [2900, null].map((distanceMm, index) => ({
     ...DEFAULT_MARK,
     id: `mark-${index + 1}`,

@@ -24,7 +24,7 @@ describe('what is simulated again', () => {
       expect(sweepOf(other, sweep)).not.toBe(sweep);
   });
 
-  test('each stop is asked with the same numbers, at its own stop', () => {
+  test('each stop is simulated with the same random numbers', () => {
     expect(sweep.asks.map(({ plan }) => plan.optics.stop)).toEqual(sweep.stops);
     expect(sweep.asks.every(({ order }) => order.count === drawLayoutOf(TWO_PEOPLE).count)).toBe(true);
     expect(indexOfStop(sweep.stops, 3.25)).toBe(sweep.stops.indexOf(3.2));

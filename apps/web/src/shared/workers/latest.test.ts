@@ -38,7 +38,7 @@ test('only the newest plan counts: the ones between are never computed, and an a
   expect(heard).toEqual([4, 5]);
 });
 
-test('a plan that can’t be computed leaves the last verdict, and the next plan is asked all the same', async () => {
+test('a plan that can’t be computed keeps the last verdict, and the next plan is computed', async () => {
   const error = jest.spyOn(console, 'error').mockImplementation(() => undefined);
   const worker = slowWorker();
   const evaluator = createEvaluator(worker.evaluate);

@@ -13,15 +13,15 @@ import { pullEndS, type ShotPlan } from '../shotPlan';
 import { setDuration, setHand, setGoals, shortestDurationS } from './shot';
 import { caseCount } from '../../../test/caseCount';
 
-describe('from two tape measures to a line', () => {
-  test('the first person gives the line its start and must be sharp throughout', () => {
+describe('from two tape measures to a focus track', () => {
+  test('the first subject starts the track and must be sharp throughout', () => {
     const plan = addSubject(newPlan(), { name: 'Old Tam', distanceMm: 2900 });
     expect(plan.marks).toMatchObject([{ id: 'mark-1', letter: 'A', subjectId: 'subject-1', distanceMm: 2900, method: 'tape' }]);
     expect(plan.focusTrack.start).toEqual({ kind: 'mark', markId: 'mark-1' });
     expect(plan.beats).toMatchObject([{ subjectId: 'subject-1', fromS: 0, toS: 10 }]);
   });
 
-  test('a pull to the second hands the need to be sharp over at the rack', () => {
+  test('after a pull to the second subject, that one must be sharp', () => {
     const plan = twoPeople();
     expect(plan.focusTrack.pulls).toMatchObject([{ id: 'pull-1', startS: 4, target: { kind: 'mark', markId: 'mark-2' } }]);
     const added = addPull(
@@ -38,7 +38,7 @@ describe('from two tape measures to a line', () => {
     expect(landS - 4).toBeLessThan(2.5);
   });
 
-  test('without room or start there is no rack', () => {
+  test('without room or a start no pull is added', () => {
     const plan = twoPeople();
     expect(addPull(newPlan(), 'mark-1', 0)).toEqual(newPlan());
     expect(pullStartFrom(plan, 9.99)).toBeNull();
@@ -49,7 +49,7 @@ describe('from two tape measures to a line', () => {
   });
 });
 
-describe('a rack stays between its neighbours and inside the shot', () => {
+describe('a pull stays between its neighbours and inside the shot', () => {
   const two = addPull(twoPeople(), 'mark-1', 7);
   const [first, second] = two.focusTrack.pulls;
 

@@ -126,7 +126,7 @@ describe('a shot takes its gear from the kit', () => {
     expect(differences(scale(points), scale(points))).toEqual([]);
   });
 
-  test('what the kit has no more is said; figures of its own are never asked about', () => {
+  test('gear that is no longer in Kit is reported; figures typed in the shot are not compared', () => {
     const { wheel: _, ...withoutWheel } = now;
     expect(gearChanges(shot, withoutWheel)).toEqual([{ part: 'wheel', updatedPlan: null }]);
     expect(gearChanges(detachFromKit(detachFromKit(shot, 'wheel'), 'camera'), withoutWheel)).toEqual([]);

@@ -57,7 +57,7 @@ describe('retiming', () => {
     expect(shown.missingS).toBeCloseTo(7, 6);
   });
 
-  test('without a wanted length what is sharp goes by as it was; nothing sharp is nothing to draw out', () => {
+  test('without a requested length sharp parts play at normal speed; without sharp parts nothing is slowed', () => {
     expect(retime(10, [span(2, 20)], null, { fastest: 4, slowest: 1 }).stretches).toMatchObject([
       { speed: 4 },
       { speed: 1, toS: 10 },

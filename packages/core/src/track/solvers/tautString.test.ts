@@ -51,7 +51,7 @@ test('one setting where one fits, and a straight way where it must turn', () => 
   ]);
 });
 
-test('of all lines inside a tube none turns less, and none is slower at its fastest', () => {
+test('no other track inside the tube turns less, or has a lower peak speed', () => {
   fc.assert(
     fc.property(tubes, ({ low, high }) => {
       const corners = tautString(low, high);

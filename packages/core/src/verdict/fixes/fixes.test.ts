@@ -37,7 +37,7 @@ const softS = (plan: ShotPlan) => {
   return verdict.status === 'judged' ? (verdict.requiredFrames - verdict.sharpFrames) / verdict.captureFps : Infinity;
 };
 
-test('a pull that starts too late is mended by starting sooner, and by no more than it takes', () => {
+test('a pull that starts too late is fixed by an earlier start, by no more than needed', () => {
   const fixes = findFixes(late());
   expect(fixes[0]).toMatchObject({ outcome: 'sharp', stopsLost: 0 });
   expect(fixes[0]!.sharpS).toBe(fixes[0]!.requiredS);
@@ -113,7 +113,7 @@ describe('someone walks', () => {
     return changeStay(addStay(stands, 'subject-1', { distanceMm: 2000, fromS: 8 }), 'subject-1', 'stay-1', { untilS: 4 });
   };
 
-  test('the line goes with her, as far ahead as keeps the most', () => {
+  test('the track follows her, with the lead that keeps the most', () => {
     const fix = findFixes(walking())[0]!;
     expect(fix).toMatchObject({ change: { kind: 'follow', subjectId: 'subject-1', leadS: 0 }, outcome: 'sharp' });
     expect(fix.plan.focusTrack.start).toEqual({ kind: 'subject', subjectId: 'subject-1', leadS: 0 });
@@ -183,7 +183,7 @@ describe('a hand that has hardly time', () => {
   });
 });
 
-test('between two who are asked for at once the ring is set between them; on a floor, on what stands there', () => {
+test('for two subjects at once the ring is set between them; on a floor, to an object there', () => {
   let plan = addSubject(setStop(newPlan(), 5.6), { name: 'Old Tam', distanceMm: 3000 });
   plan = addSubject(plan, { name: 'Ines', distanceMm: 3250 });
   plan = addBeat(plan, 'subject-2', 0);

@@ -97,7 +97,7 @@ describe('a new request while trials are drawn', () => {
   }
   const progress = (isDone = false): TrialProgress => ({ rates: [], takesDone: 0, takesInAll: 0, isDone });
 
-  test('the first figures are waited for, then what is newest goes on; what lies between is never drawn', () => {
+  test('first figures are awaited, then the newest request runs; those between are skipped', () => {
     const { pool, jobs } = slowPool();
     const rates = createLatestRates<string>(() => pool, { takes: 10, seed: 1, rank: 0 });
     const heard: string[] = [];
