@@ -95,12 +95,12 @@ function noteSweep() {
       'keydown',
       () => {
         const startedMs = performance.now();
-        let [isAnew, firstMs] = [false, null];
+        let [isAgain, firstMs] = [false, null];
         requestAnimationFrame(function look() {
           const { first, done: isDone } = document.querySelector('[data-testid=drawn]').dataset;
-          isAnew ||= first === 'false';
-          if (isAnew && first === 'true') firstMs ??= performance.now() - startedMs;
-          if (isAnew && isDone === 'true') done({ firstMs, doneMs: performance.now() - startedMs });
+          isAgain ||= first === 'false';
+          if (isAgain && first === 'true') firstMs ??= performance.now() - startedMs;
+          if (isAgain && isDone === 'true') done({ firstMs, doneMs: performance.now() - startedMs });
           else requestAnimationFrame(look);
         });
       },

@@ -1,9 +1,6 @@
 import { expect, test } from './heron';
 
-test('fixes are offered with their results; one key applies the first, and undo takes it back', async ({
-  heron,
-  page,
-}) => {
+test('fixes are offered with their results; one key applies the first, and undo takes it back', async ({ heron, page }) => {
   await heron.openCopy('4B');
   const fixes = page.getByRole('list', { name: 'Fixes' });
   const first = fixes.getByRole('button').first();
@@ -27,7 +24,10 @@ test('fixes are offered with their results; one key applies the first, and undo 
   await expect(heron.verdict).toContainText('Sharp for all 8.4 s that must be.');
 });
 
-test('the pulls are worked out: each way shows its result before it is applied, by key and by pointer', async ({ heron, page }) => {
+test('the pulls are worked out: each way shows its result before it is applied, by key and by pointer', async ({
+  heron,
+  page,
+}) => {
   await heron.openCopy('4B');
   await page.keyboard.press('l');
   const ways = page.getByRole('group', { name: 'Work out the pulls' });

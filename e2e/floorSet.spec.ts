@@ -23,10 +23,7 @@ async function drawn(heron: Logo, slate = '12A'): Promise<void> {
   await expect(heron.page.getByTestId('floor-ground')).toBeVisible();
 }
 
-test('a picture of the set is added and scaled by a known length; other files are refused', async ({
-  heron,
-  page,
-}) => {
+test('a picture of the set is added and scaled by a known length; other files are refused', async ({ heron, page }) => {
   await drawn(heron);
   const file = page.getByTestId('floor-picture-file');
   const alert = page.getByRole('alert');
@@ -137,10 +134,7 @@ test('several things are selected, moved and copied together, by pointer and by 
   await expect(page.getByText('7 items selected')).toBeVisible();
 });
 
-test('dragged things snap to others, and the camera to dolly track; Alt turns that off', async ({
-  heron,
-  page,
-}) => {
+test('dragged things snap to others, and the camera to dolly track; Alt turns that off', async ({ heron, page }) => {
   await drawn(heron);
   await page.getByRole('toolbar').getByRole('button', { name: 'Track', exact: true }).click();
   const ground = (await page.getByTestId('floor-ground').boundingBox())!;

@@ -118,10 +118,7 @@ test('a blocking move shows its figures before it is added; it becomes ordinary 
   await expect(page.getByTestId('floor-camera-2')).toHaveCount(0);
 });
 
-test('two runs are tapped; their means become the times, and their spread the uncertainty', async ({
-  heron,
-  page,
-}) => {
+test('two runs are tapped; their means become the times, and their spread the uncertainty', async ({ heron, page }) => {
   const { shotId } = await heron.openCopy('12A', 'floor');
   await page.getByRole('button', { name: 'Rehearse' }).click();
   const tap = page.getByTestId('rehearsal-tap');

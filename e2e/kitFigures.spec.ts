@@ -93,10 +93,7 @@ test('every figure of a lens is saved; an impossible one is refused, and nothing
   await expect(page.getByTestId('side').getByLabel('front diameter', { exact: true })).toHaveValue('82');
 });
 
-test('every figure of a camera is saved, and its tests go with their displays and modes', async ({
-  heron,
-  page,
-}) => {
+test('every figure of a camera is saved, and its tests go with their displays and modes', async ({ heron, page }) => {
   const id = await newItem(heron, 'cameras', 'New camera');
   await type(page, 'software', '7.1');
   await type(page, 'test again after', '0');
@@ -187,10 +184,7 @@ test('every figure of a wheel and of a rig is saved', async ({ heron, page }) =>
   ]);
 });
 
-test('Kit by keyboard alone: a lens is found, opened, turned and typed, and a new one is named', async ({
-  heron,
-  page,
-}) => {
+test('Kit by keyboard alone: a lens is found, opened, turned and typed, and a new one is named', async ({ heron, page }) => {
   const { keyboard } = page;
   await heron.open('/kit/lenses');
   await expect(page.getByRole('slider', { name: 'The ring' })).toBeVisible();

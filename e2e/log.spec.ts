@@ -28,10 +28,7 @@ async function withTakes(heron: Logo, count = 60) {
 
 const rows = (page: Page) => page.getByRole('list', { name: 'Takes' }).locator('li:not([data-testid=log-head])');
 
-test('the log of a production is paged, searched, filtered and sorted, and shows statistics', async ({
-  heron,
-  page,
-}) => {
+test('the log of a production is paged, searched, filtered and sorted, and shows statistics', async ({ heron, page }) => {
   const { productionId } = await withTakes(heron);
   await page.getByRole('link', { name: 'Log' }).click();
   await expect(page.getByTestId('log-sentence')).toHaveText('60 takes, 40 usable: 67 %.');

@@ -151,10 +151,7 @@ test('a subject walks, must be sharp, and is removed again', async ({ heron, pag
   await expect(page.getByRole('heading', { name: 'Who must be sharp first?' })).toBeVisible();
 });
 
-test('on the axis of ring angles the zone keeps its height; on the axis of distances it widens', async ({
-  heron,
-  page,
-}) => {
+test('on the axis of ring angles the zone keeps its height; on the axis of distances it widens', async ({ heron, page }) => {
   await heron.openCopy('9C');
   const bandHeights = async () => {
     const path = (await page.getByTestId('zone-of-line').getAttribute('d'))!;

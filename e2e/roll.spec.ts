@@ -46,7 +46,8 @@ async function turnToB(page: Page): Promise<void> {
   for (let press = 0; press < 80; press++) {
     const figure = Number(/\d+\.\d+/.exec((await page.getByTestId('roll-now').textContent()) ?? '')?.[0]);
     if (Math.abs(figure - 2.05) < 0.015) return;
-    await page.keyboard.press(figure > 2.3 ? 'Shift+ArrowRight' : figure > 2.05 ? 'ArrowRight' : 'ArrowLeft');
+    const towards = figure > 2.05 ? 'ArrowRight' : 'ArrowLeft';
+    await page.keyboard.press(figure > 2.3 ? 'Shift+ArrowRight' : towards);
     // the figure is drawn a frame later
     await page.waitForTimeout(35);
   }
@@ -123,11 +124,7 @@ test('a whole set-up: rehearsed by taps, rolled with the simulated wheel, logged
   expect(shotId).not.toBe(productionId);
 });
 
-test('two devices show the same roll; each sees the cues of the other, and either ends it', async ({
-  heron,
-  page,
-  browser,
-}) => {
+test('two devices show the same roll; each sees the cues of the other, and either ends it', async ({ heron, page, browser }) => {
   const { shotId, takes } = await openRoll(heron, page, shortPlan({ trigger: 'look', cue: 'she looks up' }));
   const context = await browser.newContext();
   const operator = await context.newPage();
@@ -177,10 +174,7 @@ test('the server dies during a take: the take continues, and is complete when th
   expect(take!.take.durationS).toBeGreaterThan(3.9);
 });
 
-test('the page dies during a take: the recording is there at the next visit, marked as cut short', async ({
-  heron,
-  page,
-}) => {
+test('the page dies during a take: the recording is there at the next visit, marked as cut short', async ({ heron, page }) => {
   const { shotId, takes } = await openRoll(heron, page, shortPlan(), { turnedBy: 'motor-line' });
   await page.keyboard.press('Space');
   await expect(phase(page)).toHaveText('Rolling');

@@ -36,7 +36,11 @@ test('the same shot was saved elsewhere: the page says so, changes nothing, and 
   await expect(page.getByTestId('mark-B')).toHaveValue('5.00');
 });
 
-test('the server stops and starts: edits are kept, the page says so, and they are sent when it is back', async ({ heron, page, server }) => {
+test('the server stops and starts: edits are kept, the page says so, and they are sent when it is back', async ({
+  heron,
+  page,
+  server,
+}) => {
   const { shotId } = await heron.openCopy('9C');
   await server.stop();
   await page.getByTestId('mark-B').fill('4.4');

@@ -10,7 +10,10 @@ const zoneAt = (focusDistanceMm: number, tStop = 4.5) =>
     focusDistanceMm,
   });
 
-test('the zone at a distance that is typed, dragged, stepped or that of a mark, as the core computes it', async ({ heron, page }) => {
+test('the zone at a distance that is typed, dragged, stepped or that of a mark, as the core computes it', async ({
+  heron,
+  page,
+}) => {
   await heron.openCopy('9C', 'setup');
   const sentence = page.getByTestId('sentence');
   const plane = page.getByRole('slider', { name: 'Focus distance' });

@@ -5,10 +5,7 @@ const drawn = (page: Page) => expect(page.locator('[data-testid=drawn][data-done
 const keptByStop = (page: Page) => page.getByTestId('stop-surface').getAttribute('data-kept');
 const fold = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click();
 
-test('how wide: a sentence answers, one key sets the stop, and a drag across the chart moves it', async ({
-  heron,
-  page,
-}) => {
+test('how wide: a sentence answers, one key sets the stop, and a drag across the chart moves it', async ({ heron, page }) => {
   await heron.openCopy('12D', 'stop');
   await drawn(page);
   const answer = page.getByTestId('how-wide');
@@ -131,7 +128,10 @@ test('a shot with one chance needs a higher keep rate; its time of the day is sh
   expect(plan['schedule']).toMatchObject({ setUpMin: 45, cover: 'her hands on the rail', day: 2 });
 });
 
-test('light is corrected in combinations; the background is chosen, and its blur regained at the same stop', async ({ heron, page }) => {
+test('light is corrected in combinations; the background is chosen, and its blur regained at the same stop', async ({
+  heron,
+  page,
+}) => {
   await heron.openCopy('9C', 'stop');
   await drawn(page);
   await fold(page, 'Light');

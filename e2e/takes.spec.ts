@@ -1,9 +1,6 @@
 import { expect, test } from './heron';
 
-test('takes are logged in seconds, one key corrects a repeated fault, and a good take ends the shot', async ({
-  heron,
-  page,
-}) => {
+test('takes are logged in seconds, one key corrects a repeated fault, and a good take ends the shot', async ({ heron, page }) => {
   const { shotId } = await heron.openCopy('4B');
   await page.keyboard.press('7');
   const advice = page.getByTestId('go-again');

@@ -76,10 +76,7 @@ test('peaking is drawn as it is set, and remembered', async ({ heron, page }) =>
   await expect(page.getByRole('button', { name: 'Peaking' })).toHaveAttribute('aria-pressed', 'true');
 });
 
-test('the time axis is zoomed around the playhead, moved and fitted; drags snap to events', async ({
-  heron,
-  page,
-}) => {
+test('the time axis is zoomed around the playhead, moved and fitted; drags snap to events', async ({ heron, page }) => {
   await heron.openCopy('9C');
   const start = page.getByTestId('move-start-pull-1');
   const before = (await start.boundingBox())!.x;

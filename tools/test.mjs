@@ -29,12 +29,14 @@ await main(() => {
   attempt('types', () => {
     for (const project of TYPE_PROJECTS) node(`Types of ${project}`, [TSC, '-p', join(ROOT, project)]);
   });
-  attempt('rules and format', () => {
-    node('ESLint', [installed('eslint/bin/eslint.js'), '.']);
-    node('ESLint with types', [installed('eslint/bin/eslint.js'), '-c', 'eslint.typed.config.mjs', 'apps', 'packages']);
-    node('Circles', [installed('dependency-cruiser/bin/dependency-cruise.mjs'), ...circleArguments()]);
-    node('Prettier', [installed('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']);
-  });
+  attempt('rules', () => node('ESLint', [installed('eslint/bin/eslint.js'), '.']));
+  attempt('rules that know the types', () =>
+    node('ESLint', [installed('eslint/bin/eslint.js'), '-c', 'eslint.typed.config.mjs', 'apps', 'packages']),
+  );
+  attempt('circles', () =>
+    node('Dependencies', [installed('dependency-cruiser/bin/dependency-cruise.mjs'), ...circleArguments()]),
+  );
+  attempt('format', () => node('Prettier', [installed('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']));
   attempt('core, server and page in Jest', () => {
     node(
       'Jest',

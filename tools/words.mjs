@@ -23,6 +23,8 @@ const GONE_NAMES = {
   mends: 'fixes',
   Mend: 'Fix',
   askedOf: 'requirement',
+  Anew: 'again',
+  Quietly: 'AfterPause',
   PLAIN_: 'DEFAULT_',
   MOST_: 'MAX_',
   shoal: 'raised',

@@ -26,7 +26,7 @@ interface Props {
   /** A line drawn on the picture whose length is not yet known */
   readonly knownLength: Guide | null;
   /** The view is fitted again when this changes */
-  readonly fitsAnewFor: string;
+  readonly fitFor: string;
   readonly onToolDone: () => void;
   readonly onLength: (from: Place, to: Place) => void;
 }
@@ -51,7 +51,7 @@ function Drawing({
   units,
   tool,
   isPreview,
-  fitsAnewFor,
+  fitFor,
   knownLength,
   onToolDone,
   onLength,
@@ -59,9 +59,9 @@ function Drawing({
 }: Props & { readonly size: Size }) {
   const { timeS } = useAppSelector(selectSession);
   const [view, setView] = useState<FloorView>(() => fittedView(plan, size));
-  const [fittedFor, setFittedFor] = useState(fitsAnewFor);
-  if (fittedFor !== fitsAnewFor) {
-    setFittedFor(fitsAnewFor);
+  const [fittedFor, setFittedFor] = useState(fitFor);
+  if (fittedFor !== fitFor) {
+    setFittedFor(fitFor);
     setView(fittedView(plan, size));
   }
   const [guides, setGuides] = useState<readonly Guide[]>([]);

@@ -91,7 +91,7 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
             tool={tool}
             knownLength={length}
             isPreview={preview !== null}
-            fitsAnewFor={mode === 'moves' && move.draft ? `${move.draft.blockingMove.id} ${move.draft.subjectId}` : ''}
+            fitFor={mode === 'moves' && move.draft ? `${move.draft.blockingMove.id} ${move.draft.subjectId}` : ''}
             onToolDone={() => setTool(null)}
             onLength={(from, to) => {
               setTool(null);

@@ -6,7 +6,7 @@ import { useAppDispatch } from '../../shared/store/hooks';
 import { useKeys } from '../../shared/keys/useKeys';
 import { fixesFor } from '../../shared/workers/evaluator';
 import { editPlan } from '../shot/shotSlice';
-import { useAfterPause } from '../shot/useQuietly';
+import { useAfterPause } from '../shot/useAfterPause';
 import { Key } from '../../ui/Key';
 import styles from './Fixes.module.css';
 import textStyles from '../../ui/text.module.css';

@@ -1,4 +1,4 @@
-import { Suspense, useDeferredValue, useMemo } from 'react';
+import { Suspense, useDeferredValue, useMemo, useState } from 'react';
 import clsx from 'clsx';
 import { lazyPart } from '../../shared/lazyPart';
 import { useAppSelector } from '../../shared/store/hooks';
@@ -23,6 +23,8 @@ const PullDetails = lazyPart(() => import('./PullDetails').then(({ PullDetails }
 
 /** Side column: marks with their distances, and details of the selection. */
 export function PullSide({ plan, verdict, units, isAdding = false }: SideProps & { readonly isAdding?: boolean }) {
+  // stays open from mark to mark
+  const [showsPlace, setShowsPlace] = useState(false);
   const selection = useAppSelector((state) => selectSession(state).selection);
   const pull = selection?.kind === 'move' ? plan.focusTrack.pulls.find(({ id }) => id === selection.id) : undefined;
   const beat = selection?.kind === 'beat' ? plan.beats.find(({ id }) => id === selection.id) : undefined;
@@ -50,7 +52,11 @@ export function PullSide({ plan, verdict, units, isAdding = false }: SideProps &
         <section key={mark.id} aria-label={`Mark ${mark.letter}`}>
           <h2>Mark {mark.letter}</h2>
           <MarkDetails mark={mark} units={units} />
-          <details className={layoutStyles.moreOfIt}>
+          <details
+            className={layoutStyles.moreOfIt}
+            open={showsPlace}
+            onToggle={({ currentTarget }) => setShowsPlace(currentTarget.open)}
+          >
             <summary>Place on the floor, and what to ask the performer for</summary>
             <MarkOnFloor mark={mark} plan={plan} />
           </details>

@@ -11,7 +11,7 @@ import { useMemo } from 'react';
 import clsx from 'clsx';
 import type { TrialRequest } from '../../shared/workers/simulation/trialRunner';
 import { improvementsFor } from '../../shared/workers/simulation/workers';
-import { useAfterPause } from '../shot/useQuietly';
+import { useAfterPause } from '../shot/useAfterPause';
 import { useEdit } from '../shot/useEdit';
 import { RANKS, useTrialRates } from './useRates';
 import { Button } from '../../ui/Button';

@@ -10,7 +10,7 @@ import { METHOD_WORDS, methodArgumentText, of100, OTHER_VIEWS } from '@still-her
 import { useMemo } from 'react';
 import clsx from 'clsx';
 import { methodsFor } from '../../shared/workers/simulation/workers';
-import { useAfterPause } from '../shot/useQuietly';
+import { useAfterPause } from '../shot/useAfterPause';
 import { useEdit } from '../shot/useEdit';
 import { RANKS, useTrialRates } from './useRates';
 import { Button } from '../../ui/Button';

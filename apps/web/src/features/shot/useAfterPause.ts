@@ -10,18 +10,18 @@ import { useEffect, useState } from 'react';
 export function useAfterPause<T>(
   plan: ShotPlan,
   work: (plan: ShotPlan) => Promise<T>,
-  quietMs: number,
+  pauseMs: number,
 ): { readonly of: ShotPlan; readonly found: T } | null {
   const [known, setKnown] = useState<{ readonly of: ShotPlan; readonly found: T } | null>(null);
   useEffect(() => {
     let isCurrent = true;
     const timer = setTimeout(() => {
       void work(plan).then((found) => isCurrent && setKnown({ of: plan, found }));
-    }, quietMs);
+    }, pauseMs);
     return () => {
       isCurrent = false;
       clearTimeout(timer);
     };
-  }, [plan, work, quietMs]);
+  }, [plan, work, pauseMs]);
   return known;
 }
