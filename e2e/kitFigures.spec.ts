@@ -174,7 +174,7 @@ test('every figure of a wheel and of a rig is saved', async ({ heron, page }) =>
   await page.getByRole('checkbox', { name: 'sandbags' }).check();
   await page.getByRole('button', { name: 'Remove remote head from the list' }).click();
   await type(page, 'display to judge focus', 'Puller’s monitor');
-  await page.getByRole('checkbox', { name: 'change the cable of the display' }).check();
+  await page.getByRole('checkbox', { name: 'display is on a cable' }).check();
   await expect(page.getByRole('note').filter({ hasText: 'tape it down' })).toBeVisible();
   await saved(page);
   const rig = await item(heron, 'rigs', rigId);

@@ -175,7 +175,7 @@ function RigFigures({ rig, onChange }: Props) {
           checked={rig.displayIsCabled}
           onChange={(event) => onChange('display on a cable', { displayIsCabled: event.target.checked })}
         >
-          change the cable of the display
+          display is on a cable
         </Checkbox>
       </section>
       <KitFormFoot kind="rigs" />
