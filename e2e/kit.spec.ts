@@ -157,7 +157,7 @@ test('a ring that answers by speed has no marks, and says why', async ({ heron, 
   await pick(page, 'Lens', 'Stills zoom 24–70 mm f/2.8');
   await expect(page.getByRole('note').filter({ hasText: 'This ring answers to the speed of turning' })).toBeVisible();
   await page.getByRole('link', { name: /Pull/ }).click();
-  await expect(page.getByTestId('mark-ring').first()).toHaveText('the ring is beyond its scale');
+  await expect(page.getByTestId('mark-ring').first()).toHaveText('no mark on this ring holds');
   await expect(page.getByRole('note').filter({ hasText: 'No ring mark and no hard stop holds' })).toBeVisible();
   await heron.open('/kit/lenses');
   await page.getByRole('link', { name: /^Stills zoom/ }).click();

@@ -83,7 +83,7 @@ function MarkRow({ mark, plan, units }: Props & { readonly mark: Mark }) {
 
 /** Ring position and landing window of a mark in wheel or ring degrees; none for a ring that answers by speed. */
 function ringWords({ optics: { lens }, wheel }: ShotPlan, atDeg: number, windowDeg: number): string {
-  if (lens.response === 'speed') return 'the ring is beyond its scale';
+  if (lens.response === 'speed') return 'no mark on this ring holds';
   const turns = `${wheelDegOf(wheel, atDeg).toFixed(1)}° ± ${(wheelDegOf(wheel, windowDeg) / 2).toFixed(1)}°`;
   if (lens.response === 'steps')
     return `step ${Math.round((atDeg / ringOf(lens).throwDeg) * lens.stepCount)} of ${lens.stepCount}`;

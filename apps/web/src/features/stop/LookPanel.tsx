@@ -112,7 +112,7 @@ function Ways({ plan, timeS, units, percent }: Props & { readonly percent: numbe
             <span className={textStyles.muted}>
               {way.isEnough ? `${percent} %` : `only ${way.backgroundPercent.toFixed(2)} %`} · zone {zoneWords(way.zoneMm, units)}
               {Math.abs(way.zoneMm / now.zoneMm - 1) < 0.01 ? ', the same' : ` instead of ${zoneWords(now.zoneMm, units)}`}
-              {way.kind === 'nearer' && `, framed ${way.framing.toFixed(1)} × larger`}
+              {way.kind === 'nearer' && `, framed ${way.framing.toFixed(1)} × as large`}
             </span>
           </li>
         ))}

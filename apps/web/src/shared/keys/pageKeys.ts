@@ -121,7 +121,7 @@ export const PAGE_KEYS = {
   ],
   takes: [...TAKE_KEYS, ...FIELD.slice(1), ...IN_A_SHOT, ...EVERYWHERE],
   stop: [
-    { keys: ['←', '→'], does: 'on the stop: a third stop wider or narrower; with Shift a whole stop' },
+    { keys: ['←', '→'], does: 'on the stop: a third of a stop wider or narrower; with Shift a whole stop' },
     { keys: ['W'], does: 'shoot at the widest stop that reaches the goal' },
     { keys: ['Space'], does: 'play or pause' },
     { keys: [',', '.'], does: 'one frame' },
