@@ -214,7 +214,7 @@ test('the cart comes through the gate: the zone waits for it, in both units, and
   await page.getByRole('button', { name: 'Play' }).click();
   await expect(sentence).toContainText(/m a second nearer: the ring must turn [\d.]+°\/s\./);
   await expect.poll(async () => (await cart.boundingBox())!.x).toBeLessThan(farPx - 40);
-  await page.getByRole('button', { name: 'Stop' }).click();
+  await page.getByRole('button', { name: 'Pause' }).click();
   await page.getByText('ft', { exact: true }).click();
   await expect(distance(page, 'A')).toHaveText(/^29' 6/);
   await page.getByTestId('floor-mark-B').focus();

@@ -21,6 +21,12 @@ const IN_A_SHOT: readonly PageKey[] = [
   { keys: ['V'], does: 'saved versions of the shot' },
 ];
 
+/** Keys of the slider below a drawing over time. */
+const PLAYHEAD: PageKey = {
+  keys: ['←', '→'],
+  does: 'on the playhead: one frame; with Shift ten; Page Up and Page Down one second',
+};
+
 /** Keys for logging the latest take. */
 const TAKE_KEYS: readonly PageKey[] = [
   {
@@ -65,6 +71,7 @@ export const PAGE_KEYS = {
   floor: [
     { keys: ['Space'], does: 'play or pause' },
     { keys: [',', '.'], does: 'one frame' },
+    PLAYHEAD,
     { keys: ['←', '↑', '→', '↓'], does: 'on a mark, a camera position or a landmark: move it 10 cm; with Shift 1 m' },
     { keys: ['←', '↑', '→', '↓'], does: 'with nothing selected: move the view' },
     { keys: ['T'], does: 'tape to the selected mark: the simulated tape reads the drawn distance' },
@@ -122,6 +129,7 @@ export const PAGE_KEYS = {
   takes: [...TAKE_KEYS, ...FIELD.slice(1), ...IN_A_SHOT, ...EVERYWHERE],
   stop: [
     { keys: ['←', '→'], does: 'on the stop: a third of a stop wider or narrower; with Shift a whole stop' },
+    PLAYHEAD,
     { keys: ['W'], does: 'shoot at the widest stop that reaches the goal' },
     { keys: ['Space'], does: 'play or pause' },
     { keys: [',', '.'], does: 'one frame' },
