@@ -174,7 +174,7 @@ test('on the axis of ring angles the zone keeps its height; on the axis of dista
   await expect(page.getByRole('radio', { name: 'distance' })).toBeChecked();
 });
 
-test('keys work from wherever the focus is: a handle, a choice, a button', async ({ heron, page }) => {
+test('keys work while a handle, a choice or a button is focused', async ({ heron, page }) => {
   await heron.openCopy('9C');
   await page.getByTestId('move-start-pull-1').focus();
   await page.keyboard.press('Delete');

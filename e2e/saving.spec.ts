@@ -66,7 +66,7 @@ test('a part that cannot be loaded leaves the page as it is, and comes later', a
   expect(refused).toBeGreaterThan(1);
 });
 
-test('a page closed before the server took an edit sends it at the next visit, wherever that is', async ({ heron, page }) => {
+test('a page closed before the server took an edit sends it at the next visit of any page', async ({ heron, page }) => {
   const { shotId, productionId } = await heron.openCopy('9C');
   await page.route('**/api/shots/*', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()));
   await page.getByTestId('mark-B').fill('4.4');

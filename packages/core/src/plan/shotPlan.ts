@@ -82,7 +82,7 @@ export type FocusTarget =
 export const CUE_TRIGGERS = ['clock', 'spoken-line', 'look', 'hand'] as const;
 export type CueTrigger = (typeof CUE_TRIGGERS)[number];
 
-/** A timed change of focus from wherever the ring is to a target. */
+/** A timed change of focus from the current ring angle to a target. */
 export interface Pull {
   readonly id: string;
   readonly startS: number;

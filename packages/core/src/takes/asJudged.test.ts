@@ -87,7 +87,7 @@ test('a take with pulls triggered by the clock is judged the same from its cues 
   expect(verdictOf(waits, recorded)).toMatchObject({ isWhole: true, pulls: [{ hit: 'hit' }] });
 });
 
-test('wobbles are left out where they were, also after a pull that was waited for', () => {
+test('focus checks are left out at their times, also after a pull that waited for its cue', () => {
   const waits = changePull(plan, 'pull-1', { trigger: 'hand' });
   const ring = prepareRoll(waits)!.track;
   const ringDeg = Float64Array.from({ length: 100 * (plan.durationS + 3) }, (_, k) =>

@@ -9,7 +9,7 @@ import { Button } from '../../ui/Button';
 import styles from './FloorTools.module.css';
 
 /** Tool for the next press on the floor. */
-export type ToolName = 'someone' | 'walk' | 'camera' | 'aim' | 'post' | 'box' | 'wall' | 'door' | 'track' | 'scale';
+export type ToolName = 'subject' | 'walk' | 'camera' | 'aim' | 'post' | 'box' | 'wall' | 'door' | 'track' | 'scale';
 
 /** Content of the side column: selection, blocking moves, or a rehearsal. */
 export type FloorMode = 'draw' | 'moves' | 'rehearse';
@@ -28,7 +28,7 @@ export function FloorTools({ plan, tool, mode, onTool, onMode, onPicture }: Prop
   const walker = useWalker(plan);
   const picked = useRef<HTMLInputElement>(null);
   const tools: readonly { readonly name: ToolName; readonly word: string; readonly ask: string }[] = [
-    { name: 'someone', word: 'Subject', ask: 'Click where the subject stands' },
+    { name: 'subject', word: 'Subject', ask: 'Click where the subject stands' },
     ...(walker
       ? [
           {

@@ -43,7 +43,7 @@ describe('a dragged thing lines up', () => {
     expect(snap(at(3040, 188), { ...on, pxPerMm: 1 }).place).toEqual(at(3050, 200));
   });
 
-  test('the camera on dolly track, wherever along it', () => {
+  test('the camera snaps to dolly track at every place along it', () => {
     const plan = changeLandmark(addLandmark(startFloor(newPlan()), 'track', 'track 1', at(0, 0)), 'landmark-1', {
       turnedDeg: 90,
       widthMm: 4000,

@@ -33,7 +33,7 @@ export function useFloorTool(plan: ShotPlan, layout: FloorLayout, tool: ToolName
   const lastMark = ({ marks }: ShotPlan) => marks[marks.length - 1]?.id;
   return (place) => {
     switch (tool) {
-      case 'someone': {
+      case 'subject': {
         const name = `Subject ${plan.subjects.length + 1}`;
         dispatch(editPlan(`add ${name}`, (now) => addSubjectAt(now, name, place)));
         select('mark', lastMark);

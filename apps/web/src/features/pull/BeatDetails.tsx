@@ -46,7 +46,7 @@ const TAKES = [
 /** Fields of a beat: subject, requirement, times, required share, key moment, alternate and purpose. */
 export function BeatDetails({ beat, plan, verdict }: Props) {
   const dispatch = useAppDispatch();
-  const name = plan.subjects.find(({ id }) => id === beat.subjectId)?.name ?? 'someone';
+  const name = plan.subjects.find(({ id }) => id === beat.subjectId)?.name ?? 'the subject';
   const { phrase } = REQUIREMENT_WORDS[beat.requirement];
   const change = (changes: Parameters<typeof changeBeat>[2], gesture?: string) =>
     dispatch(editPlan(`change when ${name} ${phrase}`, (now) => changeBeat(now, beat.id, changes), gesture));

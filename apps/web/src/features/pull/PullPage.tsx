@@ -79,7 +79,7 @@ function usePullKeys(plan: ShotPlan): void {
   const store = useAppStore();
   usePlayKeys(plan);
   useTimeViewKeys(plan);
-  useKeys('n', () => document.getElementById('someone-name')?.focus(), { preventDefault: true });
+  useKeys('n', () => document.getElementById('new-subject-name')?.focus(), { preventDefault: true });
   useKeys('h', () => dispatch(axisChosen(store.getState().preferences.axis === 'hand' ? 'distance' : 'hand')));
   useKeys('p', () => {
     const { timeS, selection } = selectSession(store.getState());

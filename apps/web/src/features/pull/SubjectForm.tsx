@@ -51,16 +51,16 @@ export function SubjectForm({ isFirst = false, hasCursor = isFirst, onAdded }: P
 
   return (
     <form
-      className={clsx(styles.someoneForm, isFirst && styles.isFirst)}
+      className={clsx(styles.subjectForm, isFirst && styles.isFirst)}
       onSubmit={add}
       aria-label={isFirst ? 'The first subject' : 'New subject'}
     >
       <div className={fieldStyles.field}>
-        <label className={fieldStyles.fieldLabel} htmlFor="someone-name">
+        <label className={fieldStyles.fieldLabel} htmlFor="new-subject-name">
           name
         </label>
         <input
-          id="someone-name"
+          id="new-subject-name"
           ref={nameInput}
           className={clsx(fieldStyles.fieldInput, fieldStyles.words)}
           value={name}
@@ -72,19 +72,19 @@ export function SubjectForm({ isFirst = false, hasCursor = isFirst, onAdded }: P
         />
       </div>
       <div className={fieldStyles.field}>
-        <label className={fieldStyles.fieldLabel} htmlFor="someone-distance">
+        <label className={fieldStyles.fieldLabel} htmlFor="new-subject-distance">
           tape distance
         </label>
         <span className={fieldStyles.fieldLine}>
           <input
-            id="someone-distance"
+            id="new-subject-distance"
             ref={distanceInput}
             className={clsx(fieldStyles.fieldInput, textStyles.figure)}
             value={distance}
             autoComplete="off"
             placeholder={units === 'metric' ? '2.40' : "7' 11"}
             aria-invalid={problem !== null}
-            aria-describedby={problem ? 'someone-problem' : undefined}
+            aria-describedby={problem ? 'new-subject-problem' : undefined}
             onChange={(event) => {
               setDistance(event.target.value);
               setProblem(null);
@@ -97,7 +97,7 @@ export function SubjectForm({ isFirst = false, hasCursor = isFirst, onAdded }: P
         Add
       </Button>
       {problem && (
-        <p id="someone-problem" className={fieldStyles.fieldProblem} role="alert">
+        <p id="new-subject-problem" className={fieldStyles.fieldProblem} role="alert">
           {typeSentence(problem)}
         </p>
       )}

@@ -62,7 +62,7 @@ describe('from taped distances to the floor', () => {
 });
 
 describe('what the lens meets', () => {
-  test('aimed at someone on its height, depth is the tape, wherever they are', () => {
+  test('aimed at a subject at lens height, depth is the tape distance at every place', () => {
     fc.assert(
       fc.property(place, (where) => {
         const plan = onInes(drawn(where));
