@@ -5,6 +5,7 @@ import { useSize } from '../../shared/useSize';
 import { useVerdict } from '../shot/useVerdict';
 import { trackChartLayout, type TrackChartLayout } from '../../charts/trackChartLayout';
 import { subjectColour } from '../../charts/subjectColour';
+import type { RingTrace } from './ringTrace';
 import styles from './RollChart.module.css';
 import trackStyles from '../../charts/track.module.css';
 
@@ -15,8 +16,7 @@ interface Props {
   readonly planS: number;
   /** Actual ring angle; null to show the planned one */
   readonly ringDeg: number | null;
-  /** Actual path of the ring: plan time in s, and ring angle */
-  readonly trace: readonly (readonly [number, number])[];
+  readonly trace: RingTrace;
 }
 
 const PX_PER_S = 130;

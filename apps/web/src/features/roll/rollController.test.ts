@@ -3,7 +3,8 @@ import type { RollView } from '@still-heron/contract';
 import type { ConnectionEvents, ConnectionState, LiveConnection } from '../../shared/live/liveConnection';
 import { DEFAULT_ROLL_OPTIONS } from '../../shared/rollOptions';
 import { TWO_PEOPLE } from '../../twoPeople.fixture';
-import { RollController, type RollEnvironment, type RollInput } from './rollController';
+import { RollController } from './rollController';
+import type { RollEnvironment, RollInput } from './rollState';
 import type { StoredTake } from './takeOutbox';
 
 const plan: ShotPlan = changePull(TWO_PEOPLE, 'pull-1', { startS: 2, durationS: 1, trigger: 'look' });
@@ -198,5 +199,35 @@ test('a changed plan moves the ring to its start, but not during a roll', () => 
   expect(page.controller.current().ringDeg).toBe(startDeg);
   page.controller.toggle();
   page.controller.update({ ...changed, plan: { ...farther } });
+  expect(page.controller.current().ringDeg).not.toBe(startDeg);
+});
+
+test('a ring at rest announces nothing', () => {
+  const page = pageOf();
+  const heard = jest.fn();
+  page.controller.subscribe(heard);
+  page.pass(1);
+  expect(heard).not.toHaveBeenCalled();
+});
+
+test('the path of the ring is drawn while it rolls, and is gone afterwards', () => {
+  const page = pageOf(inputOf({ options: { ...inputOf().options, countInS: 0 } }));
+  page.controller.toggle();
+  page.pass(1);
+  const { trace } = page.controller.current();
+  expect(trace.length).toBeGreaterThan(40);
+  expect(trace.at(-1)![0]).toBeCloseTo(1, 1);
+  page.controller.toggle();
+  expect(page.controller.current().trace).toEqual([]);
+});
+
+test('a plan that changed during a roll moves the ring when the roll has ended', () => {
+  const page = pageOf();
+  const startDeg = page.controller.current().ringDeg;
+  const farther: ShotPlan = { ...plan, marks: plan.marks.map((mark) => ({ ...mark, distanceMm: 2 * mark.distanceMm! })) };
+  page.controller.toggle();
+  page.controller.update(inputOf({ plan: farther, ready: prepareRoll(farther)! }));
+  expect(page.controller.current().ringDeg).toBe(startDeg);
+  page.controller.toggle();
   expect(page.controller.current().ringDeg).not.toBe(startDeg);
 });

@@ -1,51 +1,10 @@
 import type { RollView } from '@still-heron/contract';
-import type { PreparedRoll, RollCue, ShotPlan } from '@still-heron/core';
-import type { ConnectionState, LiveConnection, ConnectionEvents } from '../../shared/live/liveConnection';
-import type { RollOptions } from '../../shared/rollOptions';
+import type { ConnectionState, LiveConnection } from '../../shared/live/liveConnection';
 import type { CueSounds } from './cueSounds';
 import { ringSource, type RingSource } from './ringSource';
-import { type FinishedRoll, RollEngine, type RollMoment, SETTLED } from './rollEngine';
-import type { StoredTake } from './takeOutbox';
-
-/** What a roll is made of. The newest input counts when a roll begins. */
-export interface RollInput {
-  readonly shotId: string;
-  readonly plan: ShotPlan;
-  readonly ready: PreparedRoll;
-  readonly planVersion: number;
-  readonly predictedKeepRate: number | null;
-  readonly options: RollOptions;
-  readonly rate: number;
-}
-
-/** What the page shows of a roll. */
-export interface RollState {
-  readonly moment: RollMoment;
-  readonly connection: ConnectionState;
-  /** Ring angle here, or on the device that turns it; null if unknown */
-  readonly ringDeg: number | null;
-  /** Last roll of this device; null before the first */
-  readonly ended: FinishedRoll | null;
-  /** Actual path of the ring in this roll: plan time in s, and ring angle */
-  readonly trace: readonly (readonly [number, number])[];
-}
-
-/** Everything of the page that a roll needs. */
-export interface RollEnvironment {
-  /** Milliseconds of the page's own clock, which never jumps */
-  readonly nowMs: () => number;
-  readonly connect: (shotId: string, events: ConnectionEvents) => LiveConnection;
-  readonly device: string;
-  readonly newId: () => string;
-  readonly openSounds: () => CueSounds;
-  readonly signalCue: (cue: RollCue, inS: number, options: RollOptions, sounds: CueSounds | null) => void;
-  /** Stores a finished take and sends it */
-  readonly keepTake: (take: Omit<StoredTake, 'aliveAtMs'>) => void;
-  /** Stores the take of a roll that goes on, in case the page dies */
-  readonly keepRolling: (take: Omit<StoredTake, 'aliveAtMs'>) => void;
-  /** Another device has ended a roll of this shot and logs its take */
-  readonly onTakeElsewhere: (shotId: string) => void;
-}
+import { longerTrace } from './ringTrace';
+import { RollEngine, SETTLED } from './rollEngine';
+import type { RollEnvironment, RollInput, RollState } from './rollState';
 
 /** Interval between writes of a rolling take. */
 const WRITE_MS = 500;
@@ -58,11 +17,6 @@ const MAX_WRITE_MS = 3000;
 /** Interval at which other devices receive the ring angle. */
 const WHEEL_MS = 50;
 
-/** Plan time between points of the ring's actual path: about one frame on the screen. */
-const TRACE_STEP_S = 0.015;
-/** Number of points kept of the ring's actual path. */
-const MAX_TRACE_POINTS = 600;
-
 const UNCONNECTED: ConnectionState = { isConnected: false, others: [], clock: null };
 
 /**
@@ -72,6 +26,8 @@ const UNCONNECTED: ConnectionState = { isConnected: false, others: [], clock: nu
 export class RollController {
   private engine: RollEngine | null = null;
   private ring: RingSource;
+  /** What the ring was made for */
+  private ringInput: RollInput;
   private sounds: CueSounds | null = null;
   private remoteDeg: number | null = null;
   /** Server's clock minus the page's clock */
@@ -86,7 +42,8 @@ export class RollController {
     private input: RollInput,
     private readonly environment: RollEnvironment,
   ) {
-    this.ring = this.newRing(input);
+    this.ring = ringFor(input);
+    this.ringInput = input;
     this.state = { moment: SETTLED, connection: UNCONNECTED, ringDeg: this.ring.ringDeg(), ended: null, trace: [] };
   }
 
@@ -133,16 +90,10 @@ export class RollController {
     };
   }
 
-  /** Takes over a changed plan or option. The ring of a roll under way stays as it is. */
+  /** Takes over a changed plan or option. The ring of a roll under way stays as it is until the roll ends. */
   update(input: RollInput): void {
-    const isOtherRing =
-      input.plan !== this.input.plan ||
-      input.ready !== this.input.ready ||
-      input.options.turnedBy !== this.input.options.turnedBy;
     this.input = input;
-    if (!isOtherRing || this.engine) return;
-    this.ring = this.newRing(input);
-    this.show({ ringDeg: this.ring.ringDeg() });
+    this.renewRing();
   }
 
   /** Advances to now: reads the ring, plays cues, tells the other devices, and stores a take that goes on. */
@@ -158,7 +109,7 @@ export class RollController {
     const moment = engine.tick(atS);
     for (const { cue, inS } of engine.dueCues(atS)) this.environment.signalCue(cue, inS, this.input.options, this.sounds);
     const ringDeg = engine.isOurs ? engine.setting.ring.ringDeg() : this.remoteDeg;
-    this.show({ moment, ringDeg, trace: this.longerTrace(moment.planS, ringDeg) });
+    this.show({ moment, ringDeg, trace: longerTrace(this.state.trace, moment.planS, ringDeg) });
     if (!engine.isOurs) return;
     if (nowMs > this.nextWheelMs) {
       this.nextWheelMs = nowMs + WHEEL_MS;
@@ -208,8 +159,14 @@ export class RollController {
   /** Drops the last roll from the page. */
   readonly forget = (): void => this.show({ ended: null });
 
-  private newRing({ plan, ready, options }: RollInput): RingSource {
-    return ringSource(plan, options.turnedBy, ready.track.start.ringDeg);
+  /** Takes a new ring if the plan or the way of turning has changed since the last one. */
+  private renewRing(): void {
+    const [now, { plan, ready, options }] = [this.input, this.ringInput];
+    const isSame = now.plan === plan && now.ready === ready && now.options.turnedBy === options.turnedBy;
+    if (isSame || this.engine) return;
+    this.ringInput = now;
+    this.ring = ringFor(now);
+    this.show({ ringDeg: this.ring.ringDeg() });
   }
 
   /** Real time since the start of the roll under way, in s; negative during the count-in. */
@@ -251,21 +208,16 @@ export class RollController {
     const endS = this.realS();
     this.engine = null;
     this.sounds?.hush();
+    this.show({ moment: SETTLED, trace: [] });
+    this.renewRing();
     // cancelled during the count-in, or not our roll: no take
-    if (!engine.isOurs || endS <= 0) return this.show({ moment: SETTLED });
+    if (!engine.isOurs || endS <= 0) return;
     engine.setFocusCheck(false, endS);
     const done = engine.endAt(endS);
-    this.show({ moment: SETTLED, ended: done });
+    this.show({ ended: done });
     // slow practice is not logged
     if (engine.rate !== 1) return;
     this.environment.keepTake({ id: done.id, shotId: engine.roll.shotId, rolledAt: done.rolledAt, take: done.take });
-  }
-
-  /** The trace with the ring's place now. Time that stands still, in a wait or a count-in, adds nothing. */
-  private longerTrace(planS: number, ringDeg: number | null): RollState['trace'] {
-    const { trace } = this.state;
-    if (ringDeg === null || planS <= (trace.at(-1)?.[0] ?? 0) + TRACE_STEP_S) return trace;
-    return [...trace.slice(1 - MAX_TRACE_POINTS), [planS, ringDeg]];
   }
 
   private writeRolling(engine: RollEngine, atS: number, nowMs: number): void {
@@ -275,8 +227,15 @@ export class RollController {
     this.nextWriteMs = nowMs + WRITE_MS + Math.min(WRITE_TIMES * (this.environment.nowMs() - nowMs), MAX_WRITE_MS);
   }
 
+  /** Tells the listeners, unless nothing has changed: a ring at rest is read a hundred times a second. */
   private show(changes: Partial<RollState>): void {
+    const names = Object.keys(changes) as (keyof RollState)[];
+    if (names.every((name) => Object.is(changes[name], this.state[name]))) return;
     this.state = { ...this.state, ...changes };
     for (const listener of this.listeners) listener();
   }
+}
+
+function ringFor({ plan, ready, options }: RollInput): RingSource {
+  return ringSource(plan, options.turnedBy, ready.track.start.ringDeg);
 }
