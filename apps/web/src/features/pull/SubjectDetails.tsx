@@ -54,9 +54,9 @@ export function SubjectDetails({ subject, plan, units }: Omit<SideProps, 'verdic
       <div className={layoutStyles.sideActions}>
         <Button
           onClick={() => {
-            const next = addBeat(plan, subject.id, timeS);
-            dispatch(editPlan(`${subject.name} must be sharp`, () => next));
-            dispatch(itemSelected({ kind: 'beat', id: next.beats.at(-1)!.id }));
+            const { id } = addBeat(plan, subject.id, timeS).beats.at(-1)!;
+            dispatch(editPlan(`${subject.name} must be sharp`, (now) => addBeat(now, subject.id, timeS)));
+            dispatch(itemSelected({ kind: 'beat', id }));
           }}
         >
           Must be sharp from {timeS.toFixed(1)} s
