@@ -20,6 +20,7 @@ import { usePlaying, usePlayKeys } from '../shot/usePlaying';
 import { VerdictSentence } from './VerdictSentence';
 import layoutStyles from '../../ui/layout.module.css';
 import textStyles from '../../ui/text.module.css';
+import styles from './PullPage.module.css';
 
 const SolverPanel = lazyPart(() => import('./SolverPanel').then(({ SolverPanel }) => SolverPanel));
 
@@ -63,7 +64,7 @@ function isSameShape(judged: ShotPlan, now: ShotPlan): boolean {
 
 function FirstDistance({ onAdded }: { readonly onAdded: () => void }) {
   return (
-    <div className={layoutStyles.firstDistance}>
+    <div className={styles.firstDistance}>
       <h1>Who must be sharp first?</h1>
       <p className={textStyles.muted}>
         Measure with a tape from the mark on the camera body to the eyes, and type what the tape says.

@@ -16,6 +16,7 @@ import { useEdit } from '../shot/useEdit';
 import { RANKS, useTrialRates } from './useRates';
 import { Button } from '../../ui/Button';
 import textStyles from '../../ui/text.module.css';
+import offerStyles from '../../ui/offers.module.css';
 import styles from './ImprovementPanel.module.css';
 import stopStyles from './stop.module.css';
 
@@ -56,7 +57,7 @@ export function ImprovementPanel({ plan, units }: Props) {
     );
   return (
     <>
-      <ol data-testid="improvements" className={styles.improvements} aria-busy={!isCurrent}>
+      <ol data-testid="improvements" className={offerStyles.offers} aria-busy={!isCurrent}>
         {ranked.map((improvement) => (
           <li key={improvementName(improvement.change, plan, units)}>
             <ImprovementRow help={improvement} plan={plan} units={units} />

@@ -15,6 +15,7 @@ import { NumberField } from '../../ui/fields/NumberField';
 import { useProductionAngle } from '../setup/PlanNotes';
 import { useEdit } from '../shot/useEdit';
 import { Button } from '../../ui/Button';
+import offerStyles from '../../ui/offers.module.css';
 import styles from './LightPanel.module.css';
 import textStyles from '../../ui/text.module.css';
 
@@ -77,7 +78,7 @@ export function LightPanel({ plan }: { readonly plan: ShotPlan }) {
           at {formatStop(optics.stop, optics.lens.stopScale)}. Each of these corrects it:
         </p>
       )}
-      <ul className={styles.balances}>
+      <ul className={offerStyles.offers}>
         {balances.map((balance) => (
           <li key={balanceText(balance, plan)}>
             <span>

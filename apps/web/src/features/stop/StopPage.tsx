@@ -16,9 +16,9 @@ import { StopSurface } from './StopSurface';
 import { StyleStrip } from './StyleStrip';
 import { stopRatesOf, indexOfStop, type Sweep, sweepOf } from './sweep';
 import { RANKS, useTrialRates } from './useRates';
+import { PageNote } from '../../ui/PageNote';
 import layoutStyles from '../../ui/layout.module.css';
 import styles from './StopPage.module.css';
-import textStyles from '../../ui/text.module.css';
 
 /** Stop step: keep rate, light and background blur of every stop. */
 export function StopPage() {
@@ -92,9 +92,8 @@ function useSweep(plan: ShotPlan): Sweep {
 function NothingToKeep({ plan }: { readonly plan: ShotPlan }) {
   const { shotId } = useParams();
   return (
-    <div className={layoutStyles.firstDistance}>
-      <h1>How wide can this be shot?</h1>
-      <p className={textStyles.muted}>
+    <PageNote title="How wide can this be shot?">
+      <p>
         {plan.focusTrack.start === null
           ? 'First type who stands where: one distance is enough.'
           : 'First say who must be sharp and when. Then the program computes how many takes would be kept.'}
@@ -102,6 +101,6 @@ function NothingToKeep({ plan }: { readonly plan: ShotPlan }) {
       <p>
         <Link to={`/shots/${shotId}/pull`}>Go to Pull</Link>
       </p>
-    </div>
+    </PageNote>
   );
 }

@@ -5,7 +5,7 @@ import { useKeys } from '../../shared/keys/useKeys';
 import { Button } from '../../ui/Button';
 import { Key } from '../../ui/Key';
 import textStyles from '../../ui/text.module.css';
-import styles from './Corrections.module.css';
+import offerStyles from '../../ui/offers.module.css';
 
 interface Props {
   readonly corrections: readonly Correction[];
@@ -25,7 +25,7 @@ export function Corrections({ corrections, plan, units }: Props) {
     <section>
       <h2>For the next take</h2>
       {corrections.length === 0 && <p className={textStyles.muted}>Nothing to change.</p>}
-      <ul className={styles.corrections}>
+      <ul className={offerStyles.offers}>
         {corrections.map((correction) => (
           <li key={correction.pullId}>
             <span>{correctionText(correction, plan, units)}</span>
