@@ -53,8 +53,8 @@ export function FaceFeatures({ optics, units }: CalculatorProps) {
           </ul>
           <p className={textStyles.figure}>
             {closeUp(zone.value.inFrontMm)} in front,{' '}
-            {zone.value.behindMm === Infinity ? 'everything' : closeUp(zone.value.behindMm)} behind · enlarged{' '}
-            {zone.value.magnification.toFixed(3)} ×
+            {zone.value.behindMm === Infinity ? 'everything' : closeUp(zone.value.behindMm)} behind · magnification{' '}
+            {zone.value.magnification.toFixed(3)}
           </p>
         </>
       )}
