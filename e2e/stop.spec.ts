@@ -148,7 +148,7 @@ test('light is corrected in combinations; the background is chosen, and its blur
   await expect(behind).toContainText('Now its blur is 0.95 % of the picture’s width.');
   await expect(behind.getByRole('listitem')).toHaveText([
     /^1\d\d mm from \d\.\d\d m, framed the same.*1\.2 % · zone \d+ cm/s,
-    /^this lens from 2\.\d\d m.*framed 1\.\d × larger/s,
+    /^this lens from 2\.\d\d m.*framed 1\.\d × as large/s,
     /^background at .*zone \d+ cm, the same/s,
   ]);
   await behind.getByRole('button', { name: 'Any blur' }).click();
