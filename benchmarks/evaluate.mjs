@@ -38,7 +38,7 @@ export function drawnShot() {
   let plan = startFloor(longShot());
   for (let stage = 1; stage <= 6; stage++) {
     plan = moveCameraTo(plan, { xMm: -300 * stage, yMm: (stage % 2 ? 1 : -1) * 900 }, stage * 9);
-    plan = setAim(plan, { kind: 'subject', subjectId: `subject-${1 + (stage % 4)}` }, stage * 9, true);
+    plan = setAim(plan, { kind: 'subject', subjectId: `subject-${1 + (stage % 4)}` }, { atS: stage * 9, isNew: true });
     for (let who = 1; who <= 4; who++)
       plan = walkTo(
         plan,

@@ -46,16 +46,17 @@ interface Gear {
   readonly lens: string;
   readonly rig: string;
   readonly wheel?: string;
+  readonly stop: number;
 }
 
 /** A shot with gear from the kit, without subjects. */
-function shot(kit: DemoKit, gear: Gear, stop: number, durationS: number, method: Method): ShotPlan {
+function shot(kit: DemoKit, gear: Gear, durationS: number, method: Method): ShotPlan {
   const { camera } = kit;
   const lens = kit.lens(gear.lens);
   const rig = kit.rig(gear.rig);
   let plan = setDuration(newPlan(), durationS);
   plan = chooseCamera(plan, { id: camera.id, modeId: 'wide', steadyingId: null }, camera.item);
-  plan = setStop(chooseLens(plan, lens.id, lens.item.lens), stop);
+  plan = setStop(chooseLens(plan, lens.id, lens.item.lens), gear.stop);
   plan = chooseRig(plan, rig.id, rig.item);
   const wheel = gear.wheel === undefined ? null : kit.wheel(gear.wheel);
   if (wheel) plan = chooseWheel(plan, wheel.id, wheel.item);
@@ -65,7 +66,7 @@ function shot(kit: DemoKit, gear: Gear, stop: number, durationS: number, method:
 /** Fixed focus on one person, wide and stopped down: sharp. */
 function bronzeAtTheLip(kit: DemoKit): ShotPlan {
   return changeSubject(
-    addSubject(shot(kit, { lens: '32 mm T2.2', rig: 'On legs' }, 4.5, 8, 'fixed'), { name: 'Old Tam', distanceMm: 3400 }),
+    addSubject(shot(kit, { lens: '32 mm T2.2', rig: 'On legs', stop: 4.5 }, 8, 'fixed'), { name: 'Old Tam', distanceMm: 3400 }),
     'subject-1',
     {
       detail: 'hands on the ladle',
@@ -75,7 +76,7 @@ function bronzeAtTheLip(kit: DemoKit): ShotPlan {
 
 /** Ines comes down the floor with a lantern; the pull to her last mark starts too late. */
 function lanternToTheMould(kit: DemoKit): ShotPlan {
-  let plan = shot(kit, { lens: '65 mm T2.2', rig: 'Dolly with a puller', wheel: 'Hand wheel, gear 1.6' }, 2.2, 11, 'rack');
+  let plan = shot(kit, { lens: '65 mm T2.2', rig: 'Dolly with a puller', wheel: 'Hand wheel, gear 1.6', stop: 2.2 }, 11, 'rack');
   plan = addSubject(plan, { name: 'Old Tam', distanceMm: 2900 });
   plan = addSubject(plan, { name: 'Ines', distanceMm: 4550 });
   plan = addSubject(plan, { name: 'Hand cart', distanceMm: 7200 });
@@ -94,7 +95,7 @@ function lanternToTheMould(kit: DemoKit): ShotPlan {
 
 /** A long lens close by: sharp on paper, but the pull is tight for a hand. */
 function theForkIsStruck(kit: DemoKit): ShotPlan {
-  let plan = shot(kit, { lens: '135 mm T2.5', rig: 'On legs' }, 3.2, 6, 'rack');
+  let plan = shot(kit, { lens: '135 mm T2.5', rig: 'On legs', stop: 3.2 }, 6, 'rack');
   plan = addSubject(plan, { name: 'Tuning fork', distanceMm: 1450 });
   plan = changeSubject(plan, 'subject-1', { detail: 'tines', markSigmaMm: 4 });
   plan = addSubject(plan, { name: 'Maren', distanceMm: 2350 });
@@ -107,7 +108,7 @@ function theForkIsStruck(kit: DemoKit): ShotPlan {
 
 /** Two people on the stairs with enough time between them: sharp. */
 function listeningOnTheStairs(kit: DemoKit): ShotPlan {
-  let plan = shot(kit, { lens: '75 mm T2.2', rig: 'On legs' }, 4.5, 9, 'rack');
+  let plan = shot(kit, { lens: '75 mm T2.2', rig: 'On legs', stop: 4.5 }, 9, 'rack');
   plan = addSubject(plan, { name: 'Maren', distanceMm: 3100 });
   plan = addSubject(plan, { name: 'Bohdan', distanceMm: 5400 });
   plan = addPull(plan, 'mark-2', 4);
@@ -118,7 +119,7 @@ function listeningOnTheStairs(kit: DemoKit): ShotPlan {
 
 /** The cart rolls into a preset plane of focus; the ring is not turned. */
 function cartThroughTheGate(kit: DemoKit): ShotPlan {
-  let plan = shot(kit, { lens: '28 mm T2.2', rig: 'On legs' }, 6.3, 10, 'walk-in');
+  let plan = shot(kit, { lens: '28 mm T2.2', rig: 'On legs', stop: 6.3 }, 10, 'walk-in');
   plan = addSubject(plan, { name: 'Hand cart', distanceMm: 9000 });
   plan = changeSubject(plan, 'subject-1', { detail: 'rim of the bell' });
   plan = addStay(plan, 'subject-1', { distanceMm: 2600, fromS: 7 });
@@ -146,7 +147,7 @@ function yardFromAbove(plan: ShotPlan): ShotPlan {
 
 /** From a face on the bank to the ferry far out: the pull ends at infinity. */
 function theFerryTakesTheBell(kit: DemoKit): ShotPlan {
-  let plan = shot(kit, { lens: '75 mm T2.2', rig: 'On legs', wheel: 'Hand wheel, gear 1.6' }, 3.2, 14, 'rack');
+  let plan = shot(kit, { lens: '75 mm T2.2', rig: 'On legs', wheel: 'Hand wheel, gear 1.6', stop: 3.2 }, 14, 'rack');
   plan = addSubject(plan, { name: 'Bohdan', distanceMm: 2700 });
   plan = addSubject(plan, { name: 'River ferry', distanceMm: null });
   plan = changeSubject(plan, 'subject-2', { detail: 'the bell on deck' });
@@ -159,7 +160,7 @@ function theFerryTakesTheBell(kit: DemoKit): ShotPlan {
 
 /** Eight pulls between five people. */
 function everyone(kit: DemoKit): ShotPlan {
-  return everyoneHearsIt(shot(kit, { lens: '65 mm T2.2', rig: 'On legs', wheel: 'Hand wheel, gear 1.6' }, 4.5, 30, 'rack'));
+  return everyoneHearsIt(shot(kit, { lens: '65 mm T2.2', rig: 'On legs', wheel: 'Hand wheel, gear 1.6', stop: 4.5 }, 30, 'rack'));
 }
 
 /** In shooting order, which differs from story order. */

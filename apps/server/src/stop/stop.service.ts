@@ -48,7 +48,7 @@ async function rateOf(plan: ShotPlan, order: DrawLayout, takes: number, seed: nu
   }
   const runs: TrialCounts[] = [];
   for (let first = 0; first < takes; first += TAKES_AT_ONCE) {
-    runs.push(runTrials(prepared, seed, first, Math.min(TAKES_AT_ONCE, takes - first)));
+    runs.push(runTrials(prepared, seed, { first, count: Math.min(TAKES_AT_ONCE, takes - first) }));
     await setImmediate();
   }
   const { frames, expectedTakes, takesForNineOfTen, beats, ...rate } = keepRateOf(prepared.beats, mergeCounts(runs), seed);

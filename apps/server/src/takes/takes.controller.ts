@@ -77,8 +77,7 @@ export class TakesController {
         puller: wordFrom(query['puller']),
       },
       choiceFrom('order', query['order'], LOG_ORDERS) ?? 'newest',
-      size,
-      (page - 1) * size,
+      { limit: size, offset: (page - 1) * size },
     );
   }
 

@@ -27,6 +27,12 @@ export interface TakeFilter {
 export const LOG_ORDERS = ['newest', 'oldest', 'likeliest', 'unlikeliest'] as const;
 export type LogOrder = (typeof LOG_ORDERS)[number];
 
+/** Rows of a page of the log. */
+export interface PageRange {
+  readonly limit: number;
+  readonly offset: number;
+}
+
 const ORDERS: Readonly<Record<LogOrder, readonly SQL[]>> = {
   newest: [desc(takes.rolledAt), desc(takes.number)],
   oldest: [asc(takes.rolledAt), asc(takes.number)],
@@ -130,7 +136,7 @@ export class TakesRepository {
   }
 
   /** A page of a production's takes, and the total number of matches. Takes of deleted shots are excluded. */
-  async log(productionId: string, filter: TakeFilter, inOrder: LogOrder, limit: number, offset: number) {
+  async log(productionId: string, filter: TakeFilter, inOrder: LogOrder, { limit, offset }: PageRange) {
     // there are some hundred shots but tens of thousands of takes: query the shots first instead of joining
     const known = await this.db
       .select({ id: shots.id, slate: shots.slate, title: shots.title, deletedAt: shots.deletedAt })

@@ -15,7 +15,7 @@ import { ProductionsService } from '../productions/productions.service.js';
 import { ShotsService } from '../shots/shots.service.js';
 import { editorReport, type ReportedShot } from './report/report.js';
 import { StatisticsRepository } from './statistics.repository.js';
-import { type LogOrder, type TakeFilter, type TakeRow, TakesRepository } from './takes.repository.js';
+import { type LogOrder, type PageRange, type TakeFilter, type TakeRow, TakesRepository } from './takes.repository.js';
 
 @Injectable()
 export class TakesService {
@@ -63,9 +63,9 @@ export class TakesService {
   }
 
   /** @throws {RequestProblem} 404 */
-  async log(productionId: string, filter: TakeFilter, order: LogOrder, limit: number, offset: number): Promise<TakePageView> {
+  async log(productionId: string, filter: TakeFilter, order: LogOrder, range: PageRange): Promise<TakePageView> {
     await this.productions.find(productionId);
-    const { rows, total } = await this.repository.log(productionId, filter, order, limit, offset);
+    const { rows, total } = await this.repository.log(productionId, filter, order, range);
     return { takes: rows.map((row) => ({ ...toRowView(row), slate: row.slate, title: row.title })), total };
   }
 

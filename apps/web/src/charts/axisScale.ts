@@ -68,8 +68,7 @@ export function axisScale(
   axis: 'hand' | 'distance',
   ring: LensRing,
   { far, near }: AxisDomain,
-  topY: number,
-  bottomY: number,
+  { topY, bottomY }: { readonly topY: number; readonly bottomY: number },
 ): AxisScale {
   const pxPerUnit = (bottomY - topY) / (near - far);
   const place = (value: number) => Math.min(Math.max(topY + (value - far) * pxPerUnit, topY), bottomY);

@@ -32,15 +32,14 @@ export function trackChartLayout(
   plan: ShotPlan,
   ready: PreparedRoll,
   verdict: CompleteVerdict | null,
-  height: number,
-  pxPerS: number,
+  { height, pxPerS }: { readonly height: number; readonly pxPerS: number },
 ): TrackChartLayout {
   const ring = ringOf(plan.optics.lens);
   const lens = zoneLensAt(plan.optics, 0);
   const settings = [ready.track.start, ...ready.track.pulls.flatMap(({ from, to }) => [from, to])];
   const shownMm = [...markDistances(plan.marks).values(), ...settings.map(({ distanceMm }) => distanceMm)];
   const domain = axisDomain('hand', ring, shownMm, (focusDistanceMm) => depthOfField({ ...lens, focusDistanceMm }));
-  const scale = axisScale('hand', ring, domain, 22, height - 30);
+  const scale = axisScale('hand', ring, domain, { topY: 22, bottomY: height - 30 });
   const times = Array.from({ length: Math.ceil(plan.durationS * POINTS_PER_S) + 1 }, (_, k) =>
     Math.min(k / POINTS_PER_S, plan.durationS),
   );

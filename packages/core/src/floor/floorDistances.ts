@@ -47,57 +47,22 @@ export const STANDING_EYES_MM = 1620;
 export function floorDistances(floor: FloorPlan | null, subjects: readonly Subject[], marks: readonly Mark[]): FloorDistances {
   const taped = markDistances(marks);
   const markOf = new Map(marks.map((mark) => [mark.id, mark]));
-  const subjectOf = new Map(subjects.map((subject) => [subject.id, subject]));
-  const placeOf = (subjectId: string, timeS: number): Place | null => {
-    const subject = subjectOf.get(subjectId);
-    return subject ? placeAt(subject, markOf, timeS) : null;
-  };
-  // all subjects ask for the same frames, and the camera pose is the same for all: compute it once per frame
-  const poses = new Map<number, CameraPose>();
-  const poseAt = (timeS: number): CameraPose => {
-    let moment = poses.get(timeS);
-    if (!moment) {
-      if (poses.size >= MAX_CACHED_POSES) poses.clear();
-      moment = floor === null ? DEFAULT_POSE : computePose(floor, timeS, (subjectId) => placeOf(subjectId, timeS));
-      poses.set(timeS, moment);
-    }
-    return moment;
-  };
-  const sightOf = (place: Place, heightMm: number, timeS: number): Sighting | null =>
-    floor && see(poseAt(timeS), place, heightMm - floor.lensHeightMm);
-
-  const shiftOf = (mark: Mark, sight: Sighting | null): number =>
-    sight && mark.method !== 'drawn' && mark.distanceMm !== null ? mark.distanceMm - sight.tapeMm : 0;
-  /** By stay: tape distance minus drawn distance at its mark. 0 at marks that are only drawn. */
-  const shifts = new Map<Stay, number>();
-  const shiftAt = (subject: Subject, stay: Stay): number => {
-    let shift = shifts.get(stay);
-    if (shift === undefined) {
-      const mark = markOf.get(stay.markId)!;
-      const place = placeOfMark(mark);
-      shift = shiftOf(mark, place && sightOf(place, subject.heightMm, stay.fromS));
-      shifts.set(stay, shift);
-    }
-    return shift;
-  };
+  const poseAt = cameraPoses(floor, subjects, markOf);
+  const sightOf: SightOf = (place, heightMm, timeS) => floor && see(poseAt(timeS), place, heightMm - floor.lensHeightMm);
+  const shiftAt = stayShifts(markOf, sightOf);
   const focusAtStay = (subject: Subject, stay: Stay, timeS: number): number => {
     const place = placeOfMark(markOf.get(stay.markId)!);
     const sight = place && sightOf(place, subject.heightMm, timeS);
     return sight ? focusMm(sight, shiftAt(subject, stay)) : taped.get(stay.markId)!;
   };
 
-  const markFocusMm = new Map<string, number>();
-  const markSightings = new Map<string, Sighting>();
-  for (const mark of marks) {
-    const owner =
-      subjects.find(({ stays }) => stays.some(({ markId }) => markId === mark.id)) ??
-      subjects.find(({ id }) => id === mark.subjectId);
-    const arrivalS = owner?.stays.find(({ markId }) => markId === mark.id)?.fromS ?? 0;
-    const place = placeOfMark(mark);
-    const sight = place && sightOf(place, owner?.heightMm ?? STANDING_EYES_MM, arrivalS);
-    if (sight) markSightings.set(mark.id, sight);
-    markFocusMm.set(mark.id, sight ? focusMm(sight, shiftOf(mark, sight)) : taped.get(mark.id)!);
-  }
+  const markSightings = sightingsOnArrival(subjects, marks, sightOf);
+  const markFocusMm = new Map(
+    marks.map((mark) => {
+      const sight = markSightings.get(mark.id);
+      return [mark.id, sight ? focusMm(sight, tapeShift(mark, sight)) : taped.get(mark.id)!];
+    }),
+  );
 
   return {
     headingAt: (timeS) => poseAt(timeS).headingDeg,
@@ -121,6 +86,71 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
       return distanceAtTime(subject, ends, timeS);
     },
   };
+}
+
+/** How the lens meets a place with a subject of a height; null without a floor plan. */
+type SightOf = (place: Place, heightMm: number, timeS: number) => Sighting | null;
+
+/** Camera poses, computed once per frame: all subjects ask for the same frames. */
+function cameraPoses(
+  floor: FloorPlan | null,
+  subjects: readonly Subject[],
+  markOf: ReadonlyMap<string, Mark>,
+): (timeS: number) => CameraPose {
+  if (floor === null) return () => DEFAULT_POSE;
+  const subjectOf = new Map(subjects.map((subject) => [subject.id, subject]));
+  const placeOf = (subjectId: string, timeS: number): Place | null => {
+    const subject = subjectOf.get(subjectId);
+    return subject ? placeAt(subject, markOf, timeS) : null;
+  };
+  const poses = new Map<number, CameraPose>();
+  return (timeS) => {
+    let pose = poses.get(timeS);
+    if (!pose) {
+      if (poses.size >= MAX_CACHED_POSES) poses.clear();
+      pose = computePose(floor, timeS, (subjectId) => placeOf(subjectId, timeS));
+      poses.set(timeS, pose);
+    }
+    return pose;
+  };
+}
+
+/** By stay: tape distance minus drawn distance at its mark, computed once per stay. 0 at marks that are only drawn. */
+function stayShifts(markOf: ReadonlyMap<string, Mark>, sightOf: SightOf): (subject: Subject, stay: Stay) => number {
+  const shifts = new Map<Stay, number>();
+  return (subject, stay) => {
+    let shift = shifts.get(stay);
+    if (shift === undefined) {
+      const mark = markOf.get(stay.markId)!;
+      const place = placeOfMark(mark);
+      shift = tapeShift(mark, place && sightOf(place, subject.heightMm, stay.fromS));
+      shifts.set(stay, shift);
+    }
+    return shift;
+  };
+}
+
+function tapeShift(mark: Mark, sight: Sighting | null): number {
+  return sight && mark.method !== 'drawn' && mark.distanceMm !== null ? mark.distanceMm - sight.tapeMm : 0;
+}
+
+/** By id of a drawn mark: how the lens meets its subject on arrival there. */
+function sightingsOnArrival(
+  subjects: readonly Subject[],
+  marks: readonly Mark[],
+  sightOf: SightOf,
+): ReadonlyMap<string, Sighting> {
+  const sightings = new Map<string, Sighting>();
+  for (const mark of marks) {
+    const owner =
+      subjects.find(({ stays }) => stays.some(({ markId }) => markId === mark.id)) ??
+      subjects.find(({ id }) => id === mark.subjectId);
+    const arrivalS = owner?.stays.find(({ markId }) => markId === mark.id)?.fromS ?? 0;
+    const place = placeOfMark(mark);
+    const sight = place && sightOf(place, owner?.heightMm ?? STANDING_EYES_MM, arrivalS);
+    if (sight) sightings.set(mark.id, sight);
+  }
+  return sightings;
 }
 
 /** Focus distance: the depth plus the tape correction, taken along the axis. */

@@ -26,7 +26,7 @@ export function minPullTimeS(
 ): number {
   if (travelRingDeg === 0) return 0;
   if (wheel) {
-    const turn = wheelTurn(wheel, travelRingDeg, windowRingDeg, maxHandDegPerS, hand);
+    const turn = wheelTurn(wheel, { travelDeg: travelRingDeg, windowDeg: windowRingDeg }, maxHandDegPerS, hand);
     return isAgainstHardStop ? (turn.betweenStopsS ?? turn.minTimeS) : turn.minTimeS;
   }
   return Math.max(

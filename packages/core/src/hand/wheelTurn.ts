@@ -17,24 +17,24 @@ export interface WheelTurn {
   readonly betweenStopsS: number | null;
 }
 
+/** A turn of the ring. Angles in ring degrees. */
+export interface RingTurn {
+  /** At least 0 */
+  readonly travelDeg: number;
+  /** Width of the landing window, > 0 */
+  readonly windowDeg: number;
+}
+
 /**
  * Effect of a gear on a turn: the window gets wider in the hand and the travel longer. The difficulty in bits is unchanged. The
  * time changes once the hand reaches its peak speed or needs a new grip.
  *
- * @param travelRingDeg - at least 0
- * @param windowRingDeg - > 0
  * @param maxHandDegPerS - peak speed of the hand
  * @throws {CoreError} as `pullDifficultyBits`
  */
-export function wheelTurn(
-  wheel: Wheel,
-  travelRingDeg: number,
-  windowRingDeg: number,
-  maxHandDegPerS: number,
-  hand: Hand = ASSUMED_HAND,
-): WheelTurn {
-  const travelDeg = wheelDegOf(wheel, travelRingDeg);
-  const windowDeg = wheelDegOf(wheel, windowRingDeg);
+export function wheelTurn(wheel: Wheel, turn: RingTurn, maxHandDegPerS: number, hand: Hand = ASSUMED_HAND): WheelTurn {
+  const travelDeg = wheelDegOf(wheel, turn.travelDeg);
+  const windowDeg = wheelDegOf(wheel, turn.windowDeg);
   const regrips = Math.max(0, Math.ceil(travelDeg / wheel.comfortableDeg - 1e-9) - 1);
   const peakDegPerS = Math.min(maxHandDegPerS, wheel.fastestDegPerS ?? Infinity);
   const turnTimeS = (MINIMUM_JERK_PEAK * travelDeg) / peakDegPerS;

@@ -34,9 +34,7 @@ export function focusesForBlur(lens: ZoneLens, distanceMm: number, blurMm: numbe
 export function focusForBlur(
   lens: ZoneLens,
   ring: LensRing,
-  distanceMm: number,
-  blurMm: number,
-  towards: 'near' | 'far',
+  { distanceMm, blurMm, towards }: { distanceMm: number; blurMm: number; towards: 'near' | 'far' },
 ): number {
   const { nearMm, farMm } = focusesForBlur(lens, distanceMm, blurMm);
   const mm = towards === 'near' ? nearMm : farMm;

@@ -21,12 +21,12 @@ export interface TargetOverTime {
   at(timeS: number): TrackPosition;
 }
 
+/** @param landsS - time at which the focus arrives there: a blur is set with the optics of that time */
 export function targetOverTime(
   plan: ShotPlan,
-  ring: LensRing,
-  reach: RingReach,
   target: FocusTarget,
   landsS: number,
+  { ring, reach }: { readonly ring: LensRing; readonly reach: RingReach },
 ): TargetOverTime {
   const settingAt = (requestedMm: number): TrackPosition => {
     const angleDeg = ring.angleAt(withinReach(ring, requestedMm));
@@ -53,8 +53,9 @@ export function targetOverTime(
       return still(settingAt(target.distanceMm ?? Infinity));
     case 'blur': {
       const lens = zoneLensAt(plan.optics, landsS);
+      const distanceMm = markFocusMm.get(target.markId)!;
       const blurMm = (target.blurPercent / 100) * pictureWidthMm(plan.optics);
-      return still(settingAt(focusForBlur(lens, ring, markFocusMm.get(target.markId)!, blurMm, target.towards)));
+      return still(settingAt(focusForBlur(lens, ring, { distanceMm, blurMm, towards: target.towards })));
     }
     case 'subject': {
       const subject = plan.subjects.find(({ id }) => id === target.subjectId)!;
@@ -85,5 +86,5 @@ function courseDeg(points: readonly CoursePoint[], degs: readonly number[], time
 
 /** Distance of a target, Infinity for infinity. A subject or a course is taken at `timeS`. */
 export function targetDistanceMm(plan: ShotPlan, ring: LensRing, target: FocusTarget, timeS: number): number {
-  return targetOverTime(plan, ring, ringReach(plan), target, timeS).at(timeS).requestedMm;
+  return targetOverTime(plan, target, timeS, { ring, reach: ringReach(plan) }).at(timeS).requestedMm;
 }

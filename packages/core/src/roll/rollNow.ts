@@ -1,4 +1,4 @@
-import { heldOnRing, type LensRing, nearSign, ringOf, wheelDegOf, wheelNearerTurns } from '../kit/index.js';
+import { heldOnRing, nearSign, ringOf, wheelDegOf, wheelNearerTurns } from '../kit/index.js';
 import { depthOfField } from '../optics/index.js';
 import { focusTrack, type FocusTrack, type TrackPull } from '../track/index.js';
 import { type FocusTarget, type Pull, type ShotPlan, zoneLensAt } from '../plan/index.js';
@@ -59,7 +59,12 @@ export function prepareRoll(plan: ShotPlan): PreparedRoll | null {
   const track = focusTrack(plan, ring);
   if (!track) return null;
   const farDeg = ring.angleAt(ring.farthestMm);
-  const figureOf = (ringDeg: number, planS: number) => ringFigure(plan, ring, farDeg, ringDeg, planS);
+  const figureOf = (commandDeg: number, planS: number): RingFigure => {
+    const ringDeg = heldOnRing(ring, commandDeg);
+    const distanceMm = ring.distanceAt(ringDeg);
+    const { nearMm, farMm } = depthOfField({ ...zoneLensAt(plan.optics, planS), focusDistanceMm: distanceMm });
+    return { distanceMm, ringDeg, wheelDeg: wheelDegOf(plan.wheel, Math.abs(ringDeg - farDeg)), zone: { nearMm, farMm } };
+  };
   const towardsNear = nearSign(ring);
   const nearerTurns = wheelNearerTurns(plan.wheel, plan.optics.lens.nearerTurns);
   const coming = track.pulls.map((pull) => {
@@ -103,11 +108,4 @@ export function prepareRoll(plan: ShotPlan): PreparedRoll | null {
 
 function lastBegun(pulls: readonly TrackPull[], planS: number): TrackPull | undefined {
   return pulls.findLast(({ startS }) => planS > startS);
-}
-
-function ringFigure(plan: ShotPlan, ring: LensRing, farDeg: number, commandDeg: number, planS: number): RingFigure {
-  const ringDeg = heldOnRing(ring, commandDeg);
-  const distanceMm = ring.distanceAt(ringDeg);
-  const { nearMm, farMm } = depthOfField({ ...zoneLensAt(plan.optics, planS), focusDistanceMm: distanceMm });
-  return { distanceMm, ringDeg, wheelDeg: wheelDegOf(plan.wheel, Math.abs(ringDeg - farDeg)), zone: { nearMm, farMm } };
 }

@@ -34,7 +34,7 @@ const tight = changeBeat(changePull(setStop(twoPeople(), 2.2), 'pull-1', { durat
 function kept(plan: ShotPlan, options: TakesOptions = {}, takes = 3000): number {
   const prepared = prepareTrials(plan, options);
   if ('missing' in prepared) throw new Error('nothing to judge');
-  return runTrials(prepared, 1, 0, takes, true).kept / takes;
+  return runTrials(prepared, 1, { first: 0, count: takes }, true).kept / takes;
 }
 
 describe('errors', () => {

@@ -39,7 +39,7 @@ export interface FocusTrack {
 export function focusTrack(plan: ShotPlan, ring: LensRing): FocusTrack | null {
   if (plan.focusTrack.start === null) return null;
   const reach = ringReach(plan);
-  const targetAt = (target: FocusTarget, landsS: number) => targetOverTime(plan, ring, reach, target, landsS);
+  const targetAt = (target: FocusTarget, landsS: number) => targetOverTime(plan, target, landsS, { ring, reach });
   const start = targetAt(plan.focusTrack.start, 0);
   const steps: { easing: Easing; pull: TrackPull; to: TargetOverTime }[] = [];
   let from = start;

@@ -176,17 +176,28 @@ describe('what the lens sees', () => {
 test('the field of action is how far the camera turns, however it goes round', () => {
   const base = addSubjectAt(newPlan(), 'Ines', at(3000, 0));
   expect(fieldOfAction(base)).toEqual({ fromDeg: 0, toDeg: 0, turnDeg: 0, fastestDegPerS: 0 });
-  const panned = setAim(setAim(base, { kind: 'heading', deg: 40 }, 4, true, 2), { kind: 'heading', deg: -20 }, 8, true, 2);
+  const panned = setAim(
+    setAim(base, { kind: 'heading', deg: 40 }, { atS: 4, isNew: true, panS: 2 }),
+    { kind: 'heading', deg: -20 },
+    { atS: 8, isNew: true, panS: 2 },
+  );
   const field = fieldOfAction(panned);
   expect([field.fromDeg, field.toDeg, field.turnDeg].map(Math.round)).toEqual([-20, 40, 60]);
   // 60° in two seconds at minimum jerk: 1.875 times the mean speed
   expect(field.fastestDegPerS).toBeCloseTo((60 / 2) * 1.875, 0);
-  const round = [120, 240, 360].reduce((plan, deg, k) => setAim(plan, { kind: 'heading', deg }, 3 * (k + 1), true, 2), base);
+  const round = [120, 240, 360].reduce(
+    (plan, deg, k) => setAim(plan, { kind: 'heading', deg }, { atS: 3 * (k + 1), isNew: true, panS: 2 }),
+    base,
+  );
   expect(fieldOfAction(round).turnDeg).toBeCloseTo(360, 6);
 });
 
 test('an aim is moved in time between its neighbours, its pan no longer than there is time, its heading typed', () => {
-  const plan = setAim(addSubjectAt(newPlan(), 'Ines', at(3000, 0)), { kind: 'subject', subjectId: 'subject-1' }, 4, true);
+  const plan = setAim(
+    addSubjectAt(newPlan(), 'Ines', at(3000, 0)),
+    { kind: 'subject', subjectId: 'subject-1' },
+    { atS: 4, isNew: true },
+  );
   const [first, second] = plan.floor!.aims;
   expect(changeAim(plan, second!.id, { timeS: 99, panS: 99 }).floor!.aims[1]).toMatchObject({ timeS: 10, panS: 10 });
   expect(changeAim(plan, first!.id, { timeS: 7, panS: 3 }).floor!.aims[0]).toMatchObject({ timeS: 3.98, panS: 0 });

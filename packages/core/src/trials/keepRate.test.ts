@@ -94,12 +94,16 @@ describe('takes', () => {
   test('come out the same for a seed, however they are shared out, and otherwise for another', () => {
     const whole = prepareTrials(plan);
     if ('missing' in whole) throw new Error('not prepared');
-    const once = runTrials(whole, 5, 0, 1000);
-    const parts = mergeCounts([runTrials(whole, 5, 600, 400), runTrials(whole, 5, 0, 350), runTrials(whole, 5, 350, 250)]);
+    const once = runTrials(whole, 5, { first: 0, count: 1000 });
+    const parts = mergeCounts([
+      runTrials(whole, 5, { first: 600, count: 400 }),
+      runTrials(whole, 5, { first: 0, count: 350 }),
+      runTrials(whole, 5, { first: 350, count: 250 }),
+    ]);
     expect(parts).toEqual(once);
-    expect(runTrials(whole, 6, 0, 1000)).not.toEqual(once);
+    expect(runTrials(whole, 6, { first: 0, count: 1000 })).not.toEqual(once);
     // left as soon as they are lost they are as many
-    expect(runTrials(whole, 5, 0, 1000, true).kept).toBe(once.kept);
+    expect(runTrials(whole, 5, { first: 0, count: 1000 }, true).kept).toBe(once.kept);
     expect(keepRate(plan, { takes: 1000, seed: 5 }).keepRate).toBe(once.kept / 1000);
   });
 
@@ -229,9 +233,12 @@ describe('the compiled loop', () => {
   test('of its own is not disturbed by another one', () => {
     const [one, other] = [createTrialLoop(), createTrialLoop()];
     const columns = trialColumns(prepared());
-    const alone = one.run(columns, 5, 0, 200, false);
+    const alone = one.run(columns, 5, { first: 0, count: 200 }, false);
     other.draws(9, 1, 1000);
-    const [first, second] = [one.run(columns, 5, 0, 100, false), other.run(columns, 5, 100, 100, false)];
+    const [first, second] = [
+      one.run(columns, 5, { first: 0, count: 100 }, false),
+      other.run(columns, 5, { first: 100, count: 100 }, false),
+    ];
     expect(first.kept + second.kept).toBe(alone.kept);
     expect(first.sharp.map((value, frame) => value + second.sharp[frame]!)).toEqual(alone.sharp);
   });

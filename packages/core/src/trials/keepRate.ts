@@ -42,7 +42,7 @@ export function keepRate(plan: ShotPlan, { takes, seed }: { readonly takes: numb
     const path = missing === 'beat' ? 'beats' : 'subjects';
     throw new CoreError({ code: 'nothing-to-judge', path, values: { missing: missing ?? 'distance' } });
   }
-  return keepRateOf(prepared.beats, runTrials(prepared, seed, 0, takes), seed);
+  return keepRateOf(prepared.beats, runTrials(prepared, seed, { first: 0, count: takes }), seed);
 }
 
 /** Rates from counts, of one run or of several merged runs. */

@@ -13,7 +13,7 @@ import {
 } from '../plan/index.js';
 import type { Easing } from '../hand/index.js';
 import { focusTrack } from '../track/index.js';
-import { evaluatePull, type Missing } from '../verdict/index.js';
+import { type CompleteVerdict, evaluatePull, type Missing } from '../verdict/index.js';
 import { type DrawLayout, drawLayoutOf, moveKey, START_KEY, subjectKey } from './drawLayout.js';
 import { type ErrorSource, followErrors, pullErrors } from './errorSources.js';
 import { type AngleTable, angleTableOf, type ZoneTable, zoneTableOf } from './zoneTables.js';
@@ -105,46 +105,8 @@ export function prepareTrials(
   const order = drawLayoutOf(plan, like ?? null);
   const drawsAt = (key: string) => order.at.get(key)!;
   const isLeftOut = (kind: ErrorSource['kind'], id: string | null) => without?.kind === kind && id === sourceId(without);
-  const errors = pullErrors(plan, verdict.pulls).map(({ pullId, reactionS, cueSigmaS, ringSigmaDeg }) => ({
-    reactionS: isLeftOut('cue', pullId) ? 0 : reactionS,
-    cueSigmaS: isLeftOut('cue', pullId) ? 0 : cueSigmaS,
-    ringSigmaDeg: isLeftOut('landing', pullId) ? 0 : ringSigmaDeg,
-  }));
-  const following = followErrors(plan);
-  const track = focusTrack(plan, ring)!;
-  const targets = [plan.focusTrack.start!, ...plan.focusTrack.pulls.map(({ target }) => target)];
-  const subjects = verdict.subjects.map(({ subjectId, distanceMm }): PreparedSubject => {
-    const { markSigmaMm, timingSigmaS } = plan.subjects.find(({ id }) => id === subjectId)!;
-    return {
-      distancesMm: distanceMm,
-      markSigmaMm: isLeftOut('marks', subjectId) ? 0 : markSigmaMm,
-      timingSigmaS: isLeftOut('timing', subjectId) ? 0 : timingSigmaS,
-      drawsAt: drawsAt(subjectKey(subjectId)),
-    };
-  });
-  const tables = tablesOf(plan, ring, frameCount);
-  const beats = activeBeats(plan)
-    .filter(({ requirement: kind, subjectId }) => kind !== 'none' && verdict.subjects.some((one) => one.subjectId === subjectId))
-    .map((beat): PreparedBeat => {
-      const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
-      const subject = verdict.subjects.findIndex(({ subjectId }) => subjectId === beat.subjectId);
-      const { distancesMm, timingSigmaS } = subjects[subject]!;
-      const around = Math.ceil(MAX_SIGMAS * timingSigmaS * captureFps) + 1;
-      return {
-        beatId: beat.id,
-        subjectId: beat.subjectId,
-        subject,
-        isSoft: beat.requirement === 'soft',
-        fromFrame,
-        toFrame,
-        allowedLostFrames: Math.floor((toFrame - fromFrame) * (1 - beat.requiredShare) + 1e-9),
-        keyFrame: keyFrameOf(beat, captureFps, frameCount) ?? -1,
-        isStill: isLevel(distancesMm, fromFrame - around, toFrame + around),
-        ...tables(
-          beat.requirement === 'soft' ? (beat.blurPercent / 100) * pictureWidthMm(plan.optics) : planCircleMm(plan.optics),
-        ),
-      };
-    });
+  const trial: TrialContext = { plan, verdict, ring, drawsAt, isLeftOut };
+  const subjects = subjectsOf(trial);
   return {
     captureFps,
     frameCount,
@@ -153,31 +115,96 @@ export function prepareTrials(
     lowDeg: reach.lowDeg,
     highDeg: reach.highDeg,
     stepDeg: reach.stepDeg,
-    holds: targets.map((target, index) => {
-      // a blur is set with the optics at the landing
-      const stillDeg = index === 0 ? track.start.ringDeg : track.pulls[index - 1]!.to.ringDeg;
-      const hold = holdOf(plan, ring, target, frameCount);
-      const isMeasured = target.kind === 'mark' && isLeftOut('measuring', target.markId);
-      const pullId = index === 0 ? null : plan.focusTrack.pulls[index - 1]!.id;
-      const follows = hold.degs !== null && !isLeftOut('following', pullId);
+    holds: holdsOf(trial),
+    pulls: pullsOf(trial),
+    subjects,
+    beats: beatsOf(trial, subjects),
+  };
+}
+
+/** What the parts of a trial are prepared from. */
+interface TrialContext {
+  readonly plan: ShotPlan;
+  readonly verdict: CompleteVerdict;
+  readonly ring: LensRing;
+  readonly drawsAt: (key: string) => number;
+  readonly isLeftOut: (kind: ErrorSource['kind'], id: string | null) => boolean;
+}
+
+function subjectsOf({ plan, verdict, drawsAt, isLeftOut }: TrialContext): PreparedSubject[] {
+  return verdict.subjects.map(({ subjectId, distanceMm }) => {
+    const { markSigmaMm, timingSigmaS } = plan.subjects.find(({ id }) => id === subjectId)!;
+    return {
+      distancesMm: distanceMm,
+      markSigmaMm: isLeftOut('marks', subjectId) ? 0 : markSigmaMm,
+      timingSigmaS: isLeftOut('timing', subjectId) ? 0 : timingSigmaS,
+      drawsAt: drawsAt(subjectKey(subjectId)),
+    };
+  });
+}
+
+function beatsOf({ plan, verdict, ring }: TrialContext, subjects: readonly PreparedSubject[]): PreparedBeat[] {
+  const { captureFps, frameCount } = verdict;
+  const tables = tablesOf(plan, ring, frameCount);
+  return activeBeats(plan)
+    .filter(({ requirement, subjectId }) => requirement !== 'none' && verdict.subjects.some((one) => one.subjectId === subjectId))
+    .map((beat) => {
+      const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
+      const subject = verdict.subjects.findIndex(({ subjectId }) => subjectId === beat.subjectId);
+      const { distancesMm, timingSigmaS } = subjects[subject]!;
+      const around = Math.ceil(MAX_SIGMAS * timingSigmaS * captureFps) + 1;
+      const isSoft = beat.requirement === 'soft';
       return {
-        ...hold,
-        stillDeg,
-        measureSigmaMm: isMeasured ? 0 : hold.measureSigmaMm,
-        followSigmaDeg: follows ? following.ringSigmaDeg : 0,
-        lagSigmaFrames: follows ? following.lagSigmaS * captureFps : 0,
-        drawsAt: drawsAt(pullId === null ? START_KEY : moveKey(pullId)),
+        beatId: beat.id,
+        subjectId: beat.subjectId,
+        subject,
+        isSoft,
+        fromFrame,
+        toFrame,
+        allowedLostFrames: Math.floor((toFrame - fromFrame) * (1 - beat.requiredShare) + 1e-9),
+        keyFrame: keyFrameOf(beat, captureFps, frameCount) ?? -1,
+        isStill: isLevel(distancesMm, fromFrame - around, toFrame + around),
+        ...tables(isSoft ? (beat.blurPercent / 100) * pictureWidthMm(plan.optics) : planCircleMm(plan.optics)),
       };
-    }),
-    pulls: plan.focusTrack.pulls.map(({ startS, durationS, easing }, index) => ({
+    });
+}
+
+function holdsOf({ plan, verdict, ring, drawsAt, isLeftOut }: TrialContext): PreparedHold[] {
+  const following = followErrors(plan);
+  const track = focusTrack(plan, ring)!;
+  const targets = [plan.focusTrack.start!, ...plan.focusTrack.pulls.map(({ target }) => target)];
+  return targets.map((target, index) => {
+    // a blur is set with the optics at the landing
+    const stillDeg = index === 0 ? track.start.ringDeg : track.pulls[index - 1]!.to.ringDeg;
+    const hold = holdOf(plan, ring, target, verdict.frameCount);
+    const isMeasured = target.kind === 'mark' && isLeftOut('measuring', target.markId);
+    const pullId = index === 0 ? null : plan.focusTrack.pulls[index - 1]!.id;
+    const follows = hold.degs !== null && !isLeftOut('following', pullId);
+    return {
+      ...hold,
+      stillDeg,
+      measureSigmaMm: isMeasured ? 0 : hold.measureSigmaMm,
+      followSigmaDeg: follows ? following.ringSigmaDeg : 0,
+      lagSigmaFrames: follows ? following.lagSigmaS * plan.captureFps : 0,
+      drawsAt: drawsAt(pullId === null ? START_KEY : moveKey(pullId)),
+    };
+  });
+}
+
+function pullsOf({ plan, verdict, isLeftOut }: TrialContext): PreparedPull[] {
+  const errors = pullErrors(plan, verdict.pulls);
+  return plan.focusTrack.pulls.map(({ id, startS, durationS, easing }, index) => {
+    const { reactionS, cueSigmaS, ringSigmaDeg } = errors[index]!;
+    const isCueLeftOut = isLeftOut('cue', id);
+    return {
       startS,
       durationS,
       easing,
-      ...errors[index]!,
-    })),
-    subjects,
-    beats,
-  };
+      reactionS: isCueLeftOut ? 0 : reactionS,
+      cueSigmaS: isCueLeftOut ? 0 : cueSigmaS,
+      ringSigmaDeg: isLeftOut('landing', id) ? 0 : ringSigmaDeg,
+    };
+  });
 }
 
 /** Timing errors are cut off at 4 σ (1 in 15,000). */
@@ -213,12 +240,11 @@ function tablesOf(plan: ShotPlan, ring: LensRing, frameCount: number) {
   const keys = lenses.map(({ focalLengthMm, fNumber }) => `${focalLengthMm} ${fNumber}`);
   const states = [...new Set(keys)];
   const ends = [ring.angleAt(ring.closeFocusMm), ring.angleAt(ring.farthestMm)];
-  const [lowDeg, highDeg] = [Math.min(...ends), Math.max(...ends)];
+  const range = { lowDeg: Math.min(...ends), highDeg: Math.max(...ends) };
   const known = new Map<number, readonly ZoneTable[]>();
   return (blurMm: number): Pick<PreparedBeat, 'tables' | 'tableAt'> => {
     let tables = known.get(blurMm);
-    if (!tables)
-      known.set(blurMm, (tables = states.map((key) => zoneTableOf(ring, lenses[keys.indexOf(key)]!, blurMm, lowDeg, highDeg))));
+    if (!tables) known.set(blurMm, (tables = states.map((key) => zoneTableOf(ring, lenses[keys.indexOf(key)]!, blurMm, range))));
     return { tables, tableAt: states.length === 1 ? null : Uint16Array.from(keys, (key) => states.indexOf(key)) };
   };
 }

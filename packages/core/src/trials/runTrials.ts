@@ -1,6 +1,6 @@
 import { trialColumns } from './trialColumns.js';
 import type { PreparedTrials } from './prepareTrials.js';
-import { createTrialLoop, type TrialLoop } from './trialLoop.js';
+import { createTrialLoop, type TrialLoop, type TrialRange } from './trialLoop.js';
 
 /** Counts from a run of trials. Counts of several runs add up, in any order. */
 export interface TrialCounts {
@@ -21,21 +21,10 @@ let sharedLoop: TrialLoop | null = null;
  *
  * @param countOnly - leaves a trial as soon as it is lost; only `takes` and `kept` are then valid
  */
-export function runTrials(
-  prepared: PreparedTrials,
-  seed: number,
-  firstTrial: number,
-  takes: number,
-  countOnly = false,
-): TrialCounts {
-  const { kept, beatsKept, sharp } = (sharedLoop ??= createTrialLoop()).run(
-    trialColumns(prepared),
-    seed,
-    firstTrial,
-    takes,
-    countOnly,
-  );
-  return { takes, kept, beatsKept, sharp };
+export function runTrials(prepared: PreparedTrials, seed: number, trials: TrialRange, countOnly = false): TrialCounts {
+  sharedLoop ??= createTrialLoop();
+  const { kept, beatsKept, sharp } = sharedLoop.run(trialColumns(prepared), seed, trials, countOnly);
+  return { takes: trials.count, kept, beatsKept, sharp };
 }
 
 /** Sum of the counts of several runs. */

@@ -28,10 +28,16 @@ export interface LoopCounts {
   readonly sharp: Int32Array;
 }
 
+/** Consecutive trials; a trial depends only on its number and the seed. */
+export interface TrialRange {
+  readonly first: number;
+  readonly count: number;
+}
+
 /** The compiled loop with a memory of its own. */
 export interface TrialLoop {
   /** Runs trials over the columns of a plan; seed and trial numbers as in `runTrials`. */
-  run(columns: TrialColumns, seed: number, firstTrial: number, takes: number, countOnly: boolean): LoopCounts;
+  run(columns: TrialColumns, seed: number, trials: TrialRange, countOnly: boolean): LoopCounts;
   /**
    * Standard normal numbers of a trial. They depend only on the seed and the trial number, so workers can share the trials.
    *
@@ -48,7 +54,7 @@ export function createTrialLoop(): TrialLoop {
   const loop = start();
   let loaded: { readonly columns: TrialColumns; readonly addresses: readonly number[] } | null = null;
   return {
-    run(columns, seed, firstTrial, takes, countOnly) {
+    run(columns, seed, { first, count }, countOnly) {
       if (loaded?.columns !== columns) loaded = { columns, addresses: loadColumns(loop, columns) };
       const { addresses } = loaded;
       const resultsOf = (name: Parameters<TrialColumns['indexOf']>[0]) => {
@@ -58,7 +64,7 @@ export function createTrialLoop(): TrialLoop {
       resultsOf('lostIn').fill(-1);
       const beatsKept = resultsOf('beatsKept').fill(0);
       const sharp = resultsOf('sharp').fill(0);
-      const kept = loop.run(seed, firstTrial, takes, countOnly);
+      const kept = loop.run(seed, first, count, countOnly);
       return { kept, beatsKept: beatsKept.slice(), sharp: sharp.slice() };
     },
     draws(seed, trial, count) {

@@ -17,7 +17,12 @@ export interface ZoneTable {
 }
 
 /** @param blurMm - permitted blur: the circle of confusion, or the blur that a beat requires */
-export function zoneTableOf(ring: LensRing, lens: ZoneLens, blurMm: number, lowDeg: number, highDeg: number): ZoneTable {
+export function zoneTableOf(
+  ring: LensRing,
+  lens: ZoneLens,
+  blurMm: number,
+  { lowDeg, highDeg }: { readonly lowDeg: number; readonly highDeg: number },
+): ZoneTable {
   const near = new Float64Array(ENTRIES + 1);
   const far = new Float64Array(ENTRIES + 1);
   const stepDeg = (highDeg - lowDeg) / ENTRIES;

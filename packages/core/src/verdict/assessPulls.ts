@@ -44,7 +44,7 @@ export function assessPulls(track: FocusTrack, ring: LensRing, plan: ShotPlan): 
       towards: travelDeg === 0 ? 'nowhere' : side,
       oppositeLanding: landingAt(from, travelDeg, pull.startS),
       breathingPercent: breathingBetween(optics.lens, from.distanceMm, to.distanceMm),
-      wheel: wheel && wheelTurn(wheel, travelDeg, landing.windowDeg, maxHandDegPerS, hand),
+      wheel: wheel && wheelTurn(wheel, { travelDeg, windowDeg: landing.windowDeg }, maxHandDegPerS, hand),
       availableS,
       grade: landing.neededS === 0 ? 'comfortable' : gradePull(availableS, landing.neededS),
       peakDegPerS,

@@ -2,11 +2,18 @@ import { type FloorDistances, isWalking, pathPositionAt, type Subject } from '..
 import type { LensRing } from '../kit/index.js';
 import { depthOfField } from '../optics/index.js';
 import type { FocusTrack } from '../track/index.js';
-import { focalLengthAt, isSteady, type ShotOptics, type TrackPosition, zoneLensAt } from '../plan/index.js';
+import { focalLengthAt, isSteady, type ShotPlan, type TrackPosition, zoneLensAt } from '../plan/index.js';
 import type { Cause, SubjectFrames } from './pullVerdict.js';
 
 /** Smaller changes of a distance are ignored. */
 const STILL_MM = 5;
+
+/** The focus track with the ring and the distances that it follows. */
+interface Focusing {
+  readonly track: FocusTrack;
+  readonly ring: LensRing;
+  readonly distances: FloorDistances;
+}
 
 /**
  * Finds the cause of a soft span at its first frame. Checked in this order: a pull towards the subject is still under way; a
@@ -15,13 +22,10 @@ const STILL_MM = 5;
  * no pull goes there.
  */
 export function causeFinder(
-  track: FocusTrack,
-  ring: LensRing,
-  optics: ShotOptics,
+  { optics, captureFps }: ShotPlan,
+  { track, ring, distances }: Focusing,
   subject: Subject,
-  distances: FloorDistances,
   frames: SubjectFrames,
-  captureFps: number,
 ): (frame: number) => Cause {
   const zones = new Map<TrackPosition, { nearMm: number; farMm: number }>();
   const steadily = isSteady(optics);

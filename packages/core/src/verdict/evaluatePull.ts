@@ -29,15 +29,15 @@ export function evaluatePull(plan: ShotPlan): PullVerdict {
   const { captureFps, durationS } = plan;
   const frameCount = countFrames(durationS, captureFps);
   const distances = planDistances(plan);
-  const trackFrames = sampleTrack(track, ring, optics, frameCount, captureFps);
+  const trackFrames = sampleTrack(track, ring, optics, { frameCount, captureFps });
   const subjects = standing.map((subject) => judgeSubject(subject, distances, trackFrames));
 
   const softSpans = beats
     .filter(({ requirement: kind }) => kind === 'sharp')
     .flatMap((beat) => {
       const at = standing.findIndex((subject) => subject.id === beat.subjectId);
-      const causeAt = causeFinder(track, ring, optics, standing[at]!, distances, subjects[at]!, captureFps);
-      return softSpansOf(beat, subjects[at]!, trackFrames.frames, captureFps, causeAt);
+      const causeAt = causeFinder(plan, { track, ring, distances }, standing[at]!, subjects[at]!);
+      return softSpansOf(beat, subjects[at]!, trackFrames.frames, { captureFps, causeAt });
     })
     .sort((a, b) => a.fromFrame - b.fromFrame);
   const judged = judgedFrames(plan, subjects, frameCount, trackFrames.circleOfConfusionMm);

@@ -22,7 +22,7 @@ export function evaluateRing(plan: ShotPlan, ringDegAt: (timeS: number) => numbe
   const standing = plan.subjects.filter((subject) => subject.stays.length > 0);
   if (standing.length === 0) return null;
   const frameCount = countFrames(plan.durationS, captureFps);
-  const track = sampleTrack({ ringDegAt }, ringOf(optics.lens), optics, frameCount, captureFps);
+  const track = sampleTrack({ ringDegAt }, ringOf(optics.lens), optics, { frameCount, captureFps });
   const distances = planDistances(plan);
   const subjects = standing.map((subject) => judgeSubject(subject, distances, track));
   const beats = activeBeats(plan).filter(({ subjectId }) => standing.some(({ id }) => id === subjectId));

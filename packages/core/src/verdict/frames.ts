@@ -21,11 +21,10 @@ const MIN_OBJECT_MM = 1;
 
 /** Samples the track by frame: ring angle, focus, stop, near and far limit. Consecutive frames of a hold share their optics. */
 export function sampleTrack(
-  line: Pick<FocusTrack, 'ringDegAt'>,
+  track: Pick<FocusTrack, 'ringDegAt'>,
   ring: LensRing,
   optics: ShotOptics,
-  frameCount: number,
-  captureFps: number,
+  { frameCount, captureFps }: { readonly frameCount: number; readonly captureFps: number },
 ): TrackFrames {
   const column = () => new Float64Array(frameCount);
   const frames = {
@@ -43,7 +42,7 @@ export function sampleTrack(
   let lens = zoneLensAt(optics, 0);
   for (let i = 0; i < frameCount; i++) {
     const timeS = i / captureFps;
-    const ringDeg = line.ringDegAt(timeS);
+    const ringDeg = track.ringDegAt(timeS);
     frames.timesS[i] = timeS;
     frames.ringDeg[i] = ringDeg;
     if (!steadily) lens = zoneLensAt(optics, timeS);

@@ -10,8 +10,7 @@ export function softSpansOf(
   beat: Beat,
   subject: SubjectFrames,
   track: TrackSamples,
-  captureFps: number,
-  causeAt: (frame: number) => Cause,
+  { captureFps, causeAt }: { readonly captureFps: number; readonly causeAt: (frame: number) => Cause },
 ): SoftSpan[] {
   const spans: SoftSpan[] = [];
   const { fromFrame, toFrame } = beatFrames(beat, captureFps, track.timesS.length);

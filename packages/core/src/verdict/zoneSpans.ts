@@ -14,7 +14,8 @@ export function framesOf(
   const ring = ringOf(plan.optics.lens);
   const track = focusTrack(plan, ring);
   if (track === null || subject.stays.length === 0) return null;
-  const judged = sampleTrack(track, ring, plan.optics, countFrames(plan.durationS, plan.captureFps), plan.captureFps);
+  const { captureFps } = plan;
+  const judged = sampleTrack(track, ring, plan.optics, { frameCount: countFrames(plan.durationS, captureFps), captureFps });
   return { line: judged.frames, subject: judgeSubject(subject, planDistances(plan), judged) };
 }
 

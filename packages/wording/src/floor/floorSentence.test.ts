@@ -9,7 +9,10 @@ const drawn = startFloor(twoPeople());
 function sentence(plan: ShotPlan, subjectIndex: number, timeS: number): string {
   const verdict = evaluatePull(plan);
   return textOf(
-    floorSentence(plan, verdict.status === 'judged' ? verdict : null, plan.subjects[subjectIndex] ?? null, timeS, 'metric'),
+    floorSentence(plan, verdict.status === 'judged' ? verdict : null, plan.subjects[subjectIndex] ?? null, {
+      timeS,
+      units: 'metric',
+    }),
   );
 }
 

@@ -31,6 +31,12 @@ const PLACEMENT_PROBLEMS: Readonly<
   },
 };
 
+/** The time told, and the units to tell it in. */
+interface TimeInUnits {
+  readonly timeS: number;
+  readonly units: UnitSystem;
+}
+
 /**
  * The situation on the floor at a time: whether a subject is in the zone, how it moves, and how fast the ring must turn.
  *
@@ -41,8 +47,7 @@ export function floorSentence(
   plan: ShotPlan,
   verdict: CompleteVerdict | null,
   subject: Subject | null,
-  timeS: number,
-  units: UnitSystem,
+  { timeS, units }: TimeInUnits,
 ): SentencePart[] {
   if (!subject) return [{ tone: 'plain', text: 'Nobody is on the floor yet. Choose Subject, and click where it stands.' }];
   const sight = planDistances(plan).sightingAt(subject, timeS);
@@ -59,7 +64,7 @@ export function floorSentence(
   const isOut = isInFrame(plan, subject, timeS) === false;
   const rest = [isOut ? `Out of frame, ${sideText(sight.offAxisDeg)}.` : '', movementText(plan, subject, timeS, units)];
   const text = rest.filter(Boolean).join(' ');
-  const zone = zonePart(plan, verdict, subject, timeS, units);
+  const zone = zonePart(plan, verdict, subject, { timeS, units });
   return text ? [zone, { tone: 'plain', text }] : [zone];
 }
 
@@ -72,8 +77,7 @@ function zonePart(
   plan: ShotPlan,
   verdict: CompleteVerdict | null,
   { id, name }: Subject,
-  timeS: number,
-  units: UnitSystem,
+  { timeS, units }: TimeInUnits,
 ): SentencePart {
   const frames = verdict?.subjects.find(({ subjectId }) => subjectId === id);
   if (!verdict || !frames) return { tone: 'plain', text: `${name} is on the floor; nothing has to be sharp yet.` };

@@ -33,7 +33,7 @@ const walking = changeStay(addStay(alone, 'subject-1', { distanceMm: 2000, fromS
 const followed = (leadS: number) => setTrackStart(walking, { kind: 'subject', subjectId: 'subject-1', leadS });
 
 const dollyIn = (): ShotPlan => {
-  const drawn = setAim(startFloor(alone), { kind: 'subject', subjectId: 'subject-1' }, 0);
+  const drawn = setAim(startFloor(alone), { kind: 'subject', subjectId: 'subject-1' });
   return moveCameraTo(drawn, { xMm: 1800, yMm: 0 }, 8);
 };
 

@@ -41,15 +41,15 @@ function incomplete(missing: 'distance' | 'beat' | undefined): SentencePart {
 function judged(verdict: CompleteVerdict, plan: ShotPlan, units: UnitSystem): SentencePart[] {
   const parts: SentencePart[] = [howMuch(verdict)];
   parts.push(...keyMoments(verdict, plan));
-  const [first, ...others] = verdict.softSpans;
-  if (first) parts.push(...firstSoft(first, others, verdict, plan, units));
+  const [first] = verdict.softSpans;
+  if (first) parts.push(...firstSoft(first, verdict, plan, units));
   else parts.push(...whatIsTight(verdict, plan, units));
   parts.push(...notSoftEnough(verdict, plan));
   const tooHard = verdict.pulls.find((pull) => pull.grade === 'too-hard');
   const tight = first ? undefined : verdict.pulls.find((pull) => pull.grade === 'tight');
-  if (tooHard) parts.push(handTime('Too hard', tooHard, verdict, plan, units));
+  if (tooHard) parts.push(handTime('Too hard', tooHard, pullName(verdict, tooHard.pullId, plan, units)));
   else if (exceedsHandLimit(verdict.fastest)) parts.push(tooFast(verdict));
-  else if (tight) parts.push(handTime('Tight', tight, verdict, plan, units));
+  else if (tight) parts.push(handTime('Tight', tight, pullName(verdict, tight.pullId, plan, units)));
   return parts;
 }
 
@@ -76,13 +76,8 @@ function sharpText(sharpFrames: number, requiredFrames: number, captureFps: numb
     : sharp;
 }
 
-function firstSoft(
-  first: SoftSpan,
-  others: readonly SoftSpan[],
-  verdict: CompleteVerdict,
-  plan: ShotPlan,
-  units: UnitSystem,
-): SentencePart[] {
+function firstSoft(first: SoftSpan, verdict: CompleteVerdict, plan: ShotPlan, units: UnitSystem): SentencePart[] {
+  const others = verdict.softSpans.slice(1);
   const gap = first.worstGapMm === Infinity ? 'at infinity,' : `up to ${formatGap(first.worstGapMm, units)}`;
   const where = `${subjectName(plan, first.subjectId)} is ${gap} ${first.side === 'in front' ? 'in front of' : 'behind'} the zone`;
   const again =
@@ -135,11 +130,11 @@ function whatIsTight({ tightest, captureFps }: CompleteVerdict, plan: ShotPlan, 
   ];
 }
 
-function handTime(how: string, pull: PullAssessment, verdict: CompleteVerdict, plan: ShotPlan, units: UnitSystem): SentencePart {
+function handTime(how: string, pull: PullAssessment, name: string): SentencePart {
   const hundredths = (timeS: number) => `${timeS.toFixed(2)} s`;
   return {
     tone: 'edge',
-    text: `${how}: the pull to ${pullName(verdict, pull.pullId, plan, units)} has ${hundredths(pull.availableS)}, and a hand needs ${hundredths(pull.neededS)}.`,
+    text: `${how}: the pull to ${name} has ${hundredths(pull.availableS)}, and a hand needs ${hundredths(pull.neededS)}.`,
   };
 }
 

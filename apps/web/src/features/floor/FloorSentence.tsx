@@ -17,5 +17,5 @@ export function FloorSentence({ plan, verdict, units }: Props) {
   const required = sharpBeatsAt(plan, timeS).map(({ subjectId }) => subjectId);
   const subject =
     selectedSubject(plan, selection) ?? plan.subjects.find(({ id }) => required.includes(id)) ?? plan.subjects[0] ?? null;
-  return <Sentence parts={floorSentence(plan, verdict, subject, timeS, units)} testId="floor-sentence" />;
+  return <Sentence parts={floorSentence(plan, verdict, subject, { timeS, units })} testId="floor-sentence" />;
 }

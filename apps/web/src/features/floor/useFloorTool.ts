@@ -55,7 +55,9 @@ export function useFloorTool(plan: ShotPlan, layout: FloorLayout, tool: ToolName
         });
         const target = near ? ({ kind: 'subject', subjectId: near.subjectId } as const) : ({ kind: 'point', ...place } as const);
         dispatch(
-          editPlan(near ? `aim at ${near.name}` : 'aim at a point', (now) => setAim(now, target, timeS, timeS > AT_START_S)),
+          editPlan(near ? `aim at ${near.name}` : 'aim at a point', (now) =>
+            setAim(now, target, { atS: timeS, isNew: timeS > AT_START_S }),
+          ),
         );
         break;
       }

@@ -52,13 +52,13 @@ describe('files of takes', () => {
   ] as LoggedTakeView[];
 
   test.each(['csv', 'json'] as const)('as %s they come back as they were', (kind) => {
-    const text = takesFile(kind, 'Bell', views, plan, () => plan, 'metric', null);
+    const text = takesFile(kind, 'Bell', views, { plan, planOf: () => plan, units: 'metric', wish: null });
     expect(readTakesFile(text)).toEqual({ status: 'read', items: loggedTakes(views) });
   });
 
   test('a timeline has them retimed as was wished; cues are those of the plan', () => {
     const wish = { fastest: 4, wantedScreenS: 5 };
-    const timeline = JSON.parse(takesFile('otio', 'Bell', views, plan, () => plan, 'metric', wish)) as {
+    const timeline = JSON.parse(takesFile('otio', 'Bell', views, { plan, planOf: () => plan, units: 'metric', wish })) as {
       tracks: { children: { children: { effects: { time_scalar: number }[] }[] }[] };
     };
     const [, retimed] = timeline.tracks.children;
@@ -66,7 +66,11 @@ describe('files of takes', () => {
     expect(retimed!.children.map(({ effects }) => effects[0]?.time_scalar ?? 1)).toEqual(
       expected.stretches.map(({ speed }) => speed),
     );
-    expect(takesFile('vtt', 'Bell', views, plan, () => plan, 'metric', null)).toContain('pull to B: she looks up');
-    expect(takesFile('vtt', 'Bell', views, null, () => plan, 'metric', null)).toContain('4A take 1: not checked');
+    expect(takesFile('vtt', 'Bell', views, { plan, planOf: () => plan, units: 'metric', wish: null })).toContain(
+      'pull to B: she looks up',
+    );
+    expect(takesFile('vtt', 'Bell', views, { plan: null, planOf: () => plan, units: 'metric', wish: null })).toContain(
+      '4A take 1: not checked',
+    );
   });
 });

@@ -127,7 +127,7 @@ export function pullChartLayout({ plan, verdict, axis, units, size, view, domain
     ...courses.flatMap(({ points }) => points.map(({ distanceMm }) => distanceMm ?? Infinity)),
   ];
   const domain = held ?? axisDomain(axis, ring, shownMm, zoneOf);
-  const scale = axisScale(axis, ring, domain, MARGIN.top, bottom);
+  const scale = axisScale(axis, ring, domain, { topY: MARGIN.top, bottomY: bottom });
   const isShown = (mm: number) => scale.y(mm) > MARGIN.top + 1 && scale.y(mm) < bottom - 1;
 
   const subjectIndexOf = (subjectId: string | null) => plan.subjects.findIndex(({ id }) => id === subjectId);

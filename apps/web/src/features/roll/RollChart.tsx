@@ -29,7 +29,10 @@ export function RollChart({ plan, ready, units, planS, ringDeg, trace }: Props) 
   const judged = useVerdict();
   const verdict = judged?.plan === plan && judged.verdict.status === 'judged' ? judged.verdict : null;
   const height = size?.height ?? 260;
-  const layout = useMemo(() => trackChartLayout(plan, ready, verdict, height, PX_PER_S), [plan, ready, verdict, height]);
+  const layout = useMemo(
+    () => trackChartLayout(plan, ready, verdict, { height, pxPerS: PX_PER_S }),
+    [plan, ready, verdict, height],
+  );
   const nowX = (size?.width ?? 0) * NOW_AT;
   const y = layout.scale.yOfRing(ringDeg ?? ready.track.ringDegAt(planS));
   return (

@@ -200,7 +200,7 @@ test('what is shown in words and figures', () => {
 });
 
 test('the channel is as wide as the shot is long, and the track lies on the line where it followed it', () => {
-  const layout = trackChartLayout(plan, ready, null, 240, 100);
+  const layout = trackChartLayout(plan, ready, null, { height: 240, pxPerS: 100 });
   expect(layout.seconds).toHaveLength(Math.floor(plan.durationS) + 1);
   const lastX = Number(/([\d.]+),[\d.]+$/.exec(layout.line)![1]);
   expect(lastX).toBeCloseTo(plan.durationS * 100, 3);

@@ -84,7 +84,7 @@ function StopPicture({ judged, stop }: { readonly judged: StopFrame | null; read
       const { plan, verdict } = judged;
       const frame = Math.min(frameAtOrAfter(timeS, verdict.captureFps), verdict.frameCount - 1);
       const { raised, subjects, border } = PALETTES[light];
-      const scene = sceneAt(plan, verdict, frame, PICTURE_PX);
+      const scene = sceneAt(plan, verdict, frame, { width: PICTURE_PX });
       if (canvas.current!.height !== scene.height) canvas.current!.height = scene.height;
       drawScene(context, scene, raised, [...subjects, border]);
     };

@@ -50,7 +50,7 @@ function Drawn({
   const pxPerS = width / plan.durationS;
   const layout = useMemo(() => {
     const ready = prepareRoll(plan);
-    return ready && trackChartLayout(plan, ready, null, HEIGHT - STRIP, pxPerS);
+    return ready && trackChartLayout(plan, ready, null, { height: HEIGHT - STRIP, pxPerS });
   }, [plan, pxPerS]);
   const path = useMemo(
     () =>

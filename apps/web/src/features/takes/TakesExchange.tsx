@@ -40,7 +40,7 @@ export function TakesExchange({ productionId, shot, wish }: Props) {
     const { data, error } = await whole({ productionId, shotId: shot?.id ?? null });
     if (!data) return void message.error(`The takes were not loaded: ${problemOf(error).body.message}.`);
     const planOf = (id: string) => (id === shot?.id ? shot.plan : shots?.find((known) => known.id === id)?.plan);
-    const text = takesFile(kind, name, data, shot?.plan ?? null, planOf, units, wish ?? null);
+    const text = takesFile(kind, name, data, { plan: shot?.plan ?? null, planOf, units, wish: wish ?? null });
     saveFile(`${name} takes.${kind}`, text, type);
   }
 

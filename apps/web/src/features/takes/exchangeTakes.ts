@@ -38,21 +38,23 @@ export interface RetimeWish {
   readonly wantedScreenS: number | null;
 }
 
-/**
- * Exports takes.
- *
- * @param plan - plan of their shot, whose cues are exported; null for a whole production
- * @param planOf - plan of a take's shot; undefined if deleted
- * @returns the text of the file
- */
+/** What an export of takes takes from the plans. */
+export interface TakesFileContext {
+  /** Plan of their shot, whose cues are exported; null for a whole production */
+  readonly plan: ShotPlan | null;
+  /** Plan of a take's shot; undefined if deleted */
+  readonly planOf: (shotId: string) => ShotPlan | undefined;
+  readonly units: UnitSystem;
+  /** null for takes at their own speed */
+  readonly wish: RetimeWish | null;
+}
+
+/** The text of a file of takes. */
 export function takesFile(
   kind: TakesFile,
   name: string,
   views: readonly LoggedTakeView[],
-  plan: ShotPlan | null,
-  planOf: (shotId: string) => ShotPlan | undefined,
-  units: UnitSystem,
-  wish: RetimeWish | null,
+  { plan, planOf, units, wish }: TakesFileContext,
 ): string {
   switch (kind) {
     case 'csv':

@@ -40,7 +40,10 @@ export function Viewfinder({ plan, verdict }: Props) {
   const frame = Math.min(frameAtOrAfter(timeS, verdict.captureFps), verdict.frameCount - 1);
   const worst = worstAt(plan, verdict, frame);
   const shownId = worst?.subjectId ?? verdict.subjects[0]!.subjectId;
-  const scene = sceneAt(plan, verdict, frame, VIEW_WIDTH_PX, isMagnified ? { subjectId: shownId, times: MAGNIFICATION } : null);
+  const scene = sceneAt(plan, verdict, frame, {
+    width: VIEW_WIDTH_PX,
+    magnified: isMagnified ? { subjectId: shownId, times: MAGNIFICATION } : null,
+  });
   const drawn = useRef('');
   useEffect(() => {
     const context = canvas.current?.getContext('2d', { willReadFrequently: true });

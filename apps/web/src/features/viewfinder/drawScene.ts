@@ -26,14 +26,20 @@ export function drawScene(context: CanvasRenderingContext2D, scene: Scene, groun
     const colour = rgbOf(colours[figure.subjectIndex < 0 ? colours.length - 1 : figure.subjectIndex % (colours.length - 1)]!);
     for (const [index, layer] of layersOf(figure, colour).entries()) {
       const factor = reductionOf(figure.blurPx);
-      const size = { width: Math.ceil(width / factor), height: Math.ceil(height / factor) };
-      const part = partOf(figure, layer, index, size, factor, height);
-      context.drawImage(part, 0, 0, size.width * factor, size.height * factor);
+      const part = partOf(figure, layer, index, { width, height, factor });
+      context.drawImage(part, 0, 0, part.width * factor, part.height * factor);
     }
   }
 }
 
-function partOf(figure: SceneFigure, layer: Layer, index: number, size: Size, factor: number, height: number): HTMLCanvasElement {
+/** A layer of a figure, drawn smaller than the picture by `factor`. */
+function partOf(
+  figure: SceneFigure,
+  layer: Layer,
+  index: number,
+  { width, height, factor }: Size & { readonly factor: number },
+): HTMLCanvasElement {
+  const size = { width: Math.ceil(width / factor), height: Math.ceil(height / factor) };
   const { shape, x, y, scale, blurPx, widthMm, heightMm } = figure;
   const key = [shape, index, x, y, scale, blurPx, widthMm, heightMm, ...layer.colour, size.width, size.height]
     .map((value) => (typeof value === 'number' ? value.toFixed(2) : value))
@@ -122,11 +128,12 @@ const DRAW: Readonly<Record<SceneFigure['shape'], Layer['draw']>> = {
 
 const drawHead: Layer['draw'] = (context, { x, y, scale }) => {
   context.fillRect(x - 48 * scale, y + 60 * scale, 96 * scale, 160 * scale);
-  ellipse(context, x, y + (HEAD.height / 2 - HEAD.over) * scale, (HEAD.width / 2) * scale, (HEAD.height / 2) * scale);
+  const middle = { x, y: y + (HEAD.height / 2 - HEAD.over) * scale };
+  ellipse(context, middle, (HEAD.width / 2) * scale, (HEAD.height / 2) * scale);
 };
 
 const drawEyes: Layer['draw'] = (context, { x, y, scale }) => {
-  for (const side of [-1, 1]) ellipse(context, x + side * 33 * scale, y, 13 * scale, 7 * scale);
+  for (const side of [-1, 1]) ellipse(context, { x: x + side * 33 * scale, y }, 13 * scale, 7 * scale);
 };
 
 const drawRim: Layer['draw'] = (context, { x, y, scale }) => {
@@ -134,7 +141,7 @@ const drawRim: Layer['draw'] = (context, { x, y, scale }) => {
   for (const side of [-1, 0, 1]) context.fillRect(x + side * 240 * scale - 9 * scale, y + 80 * scale, 18 * scale, 130 * scale);
 };
 
-function ellipse(context: CanvasRenderingContext2D, x: number, y: number, rx: number, ry: number): void {
+function ellipse(context: CanvasRenderingContext2D, { x, y }: { x: number; y: number }, rx: number, ry: number): void {
   context.beginPath();
   context.ellipse(x, y, Math.max(rx, 0), Math.max(ry, 0), 0, 0, 2 * Math.PI);
   context.fill();

@@ -43,20 +43,18 @@ const BODY_PART = /eye|face|head|mouth|lip|brow|hand|finger|shoulder|cheek/i;
 /** Width of a thing at infinity, as a share of the picture. */
 const HORIZON_SHARE = 0.36;
 
+export interface SceneView {
+  /** Width of the view in pixels */
+  readonly width: number;
+  /** Subject in the magnified part; null for the whole picture */
+  readonly magnified?: { readonly subjectId: string; readonly times: number } | null;
+}
+
 /**
  * Picture at a frame: subjects at their depth and size, with their computed blur. Horizontal positions come from the floor
  * plan; without one, subjects stand side by side.
- *
- * @param width - width of the view in pixels
- * @param magnified - subject in the magnified part; null for the whole picture
  */
-export function sceneAt(
-  plan: ShotPlan,
-  verdict: CompleteVerdict,
-  frame: number,
-  width: number,
-  magnified: { readonly subjectId: string; readonly times: number } | null = null,
-): Scene {
+export function sceneAt(plan: ShotPlan, verdict: CompleteVerdict, frame: number, { width, magnified = null }: SceneView): Scene {
   const whole = wholeScene(plan, verdict, frame, width);
   const shown = magnified && whole.figures.find(({ id }) => id === magnified.subjectId);
   if (!magnified || !shown) return whole;

@@ -49,14 +49,14 @@ describe('the scene', () => {
   test('is blurred by what the core computes: the disc is as large a share of the view as of the sensor', () => {
     const verdict = judge(two);
     for (const frame of [0, 108, 200]) {
-      const scene = sceneAt(two, verdict, frame, 268);
+      const scene = sceneAt(two, verdict, frame, { width: 268 });
       for (const { id, blurPx } of scene.figures) {
         const { blurCircles } = verdict.subjects.find(({ subjectId }) => subjectId === id)!;
         const blurMm = blurCircles[frame]! * verdict.circleOfConfusionMm;
         expect(blurPx).toBeCloseTo((blurMm / pictureWidthMm(two.optics)) * 268, 9);
       }
     }
-    const [farther, nearer] = sceneAt(two, verdict, 0, 268).figures;
+    const [farther, nearer] = sceneAt(two, verdict, 0, { width: 268 }).figures;
     expect([farther!.id, nearer!.id]).toEqual(['subject-1', 'subject-2']);
     expect(farther!.blurPx).toBeLessThan(0.01);
     expect(nearer!.scale).toBeGreaterThan(farther!.scale);
@@ -65,23 +65,23 @@ describe('the scene', () => {
   test('magnified, the chosen subject is in the middle, and everything is enlarged by the factor', () => {
     const verdict = judge(two);
     const [whole, magnified] = [
-      sceneAt(two, verdict, 0, 268),
-      sceneAt(two, verdict, 0, 268, { subjectId: 'subject-2', times: 4 }),
+      sceneAt(two, verdict, 0, { width: 268 }),
+      sceneAt(two, verdict, 0, { width: 268, magnified: { subjectId: 'subject-2', times: 4 } }),
     ];
     const ines = magnified.figures.find(({ id }) => id === 'subject-2')!;
     expect(ines).toMatchObject({ x: 134, y: whole.height / 2 });
     expect(ines.blurPx).toBeCloseTo(4 * whole.figures.find(({ id }) => id === 'subject-2')!.blurPx, 9);
-    expect(sceneAt(two, verdict, 0, 268, { subjectId: 'nobody', times: 4 })).toEqual(whole);
+    expect(sceneAt(two, verdict, 0, { width: 268, magnified: { subjectId: 'nobody', times: 4 } })).toEqual(whole);
   });
 
   test('drawn from above, people stand where they are seen, with what stands beside them; at infinity they are a far shore', () => {
     let plan = addSubject(two, { name: 'River ferry', distanceMm: null });
     plan = changeSubject(plan, 'subject-2', { detail: 'rim of the bell' });
     const verdict = judge(plan);
-    expect(sceneAt(plan, verdict, 0, 268).figures.map(({ shape }) => shape)).toEqual(['horizon', 'person', 'thing']);
+    expect(sceneAt(plan, verdict, 0, { width: 268 }).figures.map(({ shape }) => shape)).toEqual(['horizon', 'person', 'thing']);
     let drawn = addLandmark(startFloor(two), 'post', 'lamp post', { xMm: 3000, yMm: 300 });
     drawn = addLandmark(drawn, 'box', 'behind the camera', { xMm: -3000, yMm: 0 });
-    const { figures } = sceneAt(drawn, judge(drawn), 0, 268);
+    const { figures } = sceneAt(drawn, judge(drawn), 0, { width: 268 });
     const post = figures.find(({ shape }) => shape === 'landmark')!;
     expect(figures.filter(({ shape }) => shape === 'landmark')).toHaveLength(1);
     expect(post.x).not.toBe(134);

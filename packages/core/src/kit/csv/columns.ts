@@ -52,13 +52,14 @@ export function readTable<T>(
     problems.add(body[options.max]!.line, null, 'too-many', { count: body.length, max: options.max, counted: 'lines' });
   if (!placed || problems.hasAny) return { status: 'unread', problems: problems.list };
   const items: T[] = [];
-  for (const { line, cells } of body) {
+  for (const row of body) {
+    const { line, cells } = row;
     if (problems.isFull) break;
     if (cells.length > head!.cells.length) {
       problems.add(line, null, 'other-width', { cells: cells.length, headings: head!.cells.length });
       continue;
     }
-    items.push(...readLine(line, cells, placed, options, problems));
+    items.push(...readLine(row, placed, options, problems));
   }
   // readLine adds to the problems, which the compiler does not see
   // eslint-disable-next-line @typescript-eslint/no-unnecessary-condition
@@ -66,8 +67,7 @@ export function readTable<T>(
 }
 
 function readLine<T>(
-  line: number,
-  cells: readonly string[],
+  { line, cells }: { readonly line: number; readonly cells: readonly string[] },
   placed: readonly { at: number; column: CsvColumn<T> }[],
   { initial, check }: { readonly initial: T; readonly check: (item: T) => readonly Problem[] },
   problems: CsvProblems,

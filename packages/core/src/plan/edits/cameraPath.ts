@@ -42,20 +42,31 @@ export function removeCameraKey(plan: ShotPlan, id: string): ShotPlan {
   return withFloor(plan, (floor) => (floor.camera.length > 1 ? { ...floor, camera: without(floor.camera, id) } : floor));
 }
 
-/**
- * Changes the aim that is active at a time, or adds another aim at that time (`isNew`).
- *
- * @param overS - duration of the pan to a new aim, limited by the time since the previous aim
- */
-export function setAim(plan: ShotPlan, at: AimKey['at'], atS = 0, isNew = false, overS = 1): ShotPlan {
+/** When to aim at something. */
+export interface AimTime {
+  /** 0 if absent */
+  readonly atS?: number;
+  /** Whether it is another aim, and not a change of the one that is active then */
+  readonly isNew?: boolean;
+  /** Duration of the pan to a new aim, 1 s if absent. The time since the previous aim limits it */
+  readonly panS?: number;
+}
+
+/** Changes the aim that is active at a time, or adds another aim at that time. */
+export function setAim(plan: ShotPlan, at: AimKey['at'], { atS = 0, isNew = false, panS = 1 }: AimTime = {}): ShotPlan {
   return withFloor(plan, (floor) => {
     const timeS = clamp(atS, 0, plan.durationS);
     const held = [...floor.aims].reverse().find((aim) => aim.timeS <= timeS + TIME_TOLERANCE_S) ?? floor.aims[0]!;
-    const isSame = !isNew || Math.abs(held.timeS - timeS) < TIME_TOLERANCE_S;
-    if (isSame) return { ...floor, aims: withItem(floor.aims, held.id, (aim) => ({ ...aim, at: clampedAim(at) })) };
+    if (!isNew || Math.abs(held.timeS - timeS) < TIME_TOLERANCE_S)
+      return { ...floor, aims: withItem(floor.aims, held.id, (aim) => ({ ...aim, at: clampedAim(at) })) };
     if (floor.aims.length >= LIMITS.aims.max) return floor;
-    const panS = Math.min(overS, timeS - held.timeS);
-    return { ...floor, aims: inTime([...floor.aims, { id: nextId('aim', floor.aims), timeS, panS, at: clampedAim(at) }]) };
+    return {
+      ...floor,
+      aims: inTime([
+        ...floor.aims,
+        { id: nextId('aim', floor.aims), timeS, panS: Math.min(panS, timeS - held.timeS), at: clampedAim(at) },
+      ]),
+    };
   });
 }
 

@@ -203,7 +203,7 @@ test('whatever is edited, the plan stays one that can be stored', () => {
       ([id, timeS, isNew]) =>
         (plan: ShotPlan) =>
           plan.subjects.some((subject) => subject.id === id)
-            ? setAim(plan, { kind: 'subject', subjectId: id }, timeS, isNew)
+            ? setAim(plan, { kind: 'subject', subjectId: id }, { atS: timeS, isNew })
             : plan,
     ),
     fc.tuple(place, fc.constantFrom('aim-1', 'aim-2', 'camera-1', 'camera-2')).map(

@@ -152,7 +152,7 @@ describe('the camera’s way and aim', () => {
   });
 
   test('a pan goes from one aim to the next the short way round, and ends when it should', () => {
-    const plan = setAim(onInes(drawn(at(4000, 0))), { kind: 'point', ...at(0, 4000) }, 5, true);
+    const plan = setAim(onInes(drawn(at(4000, 0))), { kind: 'point', ...at(0, 4000) }, { atS: 5, isNew: true });
     const { headingAt } = planDistances(plan);
     expect([0, 3.9, 5, 9].map((timeS) => Math.round(headingAt(timeS)))).toEqual([0, 0, 90, 90]);
     expect(headingAt(4.5)).toBeCloseTo(45, 9);

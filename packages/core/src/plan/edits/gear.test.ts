@@ -187,16 +187,19 @@ describe('stop and focal length over time', () => {
 
 describe('a turn at a wheel', () => {
   test('a gear widens window and way alike; the least time grows with grips and with the hand’s speed', () => {
-    const fine = wheelTurn(wheel, 100, 5, 720);
+    const fine = wheelTurn(wheel, { travelDeg: 100, windowDeg: 5 }, 720);
     expect(fine).toMatchObject({ travelDeg: 200, windowDeg: 10, regrips: 1 });
     expect(fine.windowOnDiscMm).toBeCloseTo((10 / 360) * Math.PI * 90, 12);
     expect(fine.minTimeS).toBeCloseTo(handTimeS(pullDifficultyBits(100, 5)) + 0.3, 12);
     expect(fine.betweenStopsS).toBeCloseTo((1.875 * 200) / 720 + 0.3, 12);
-    expect(wheelTurn(wheel, 60, 30, 50).minTimeS).toBeCloseTo((1.875 * 120) / 50, 12);
-    const direct = wheelTurn({ ...wheel, wheelPerRing: 1, hasEndStops: false }, 100, 5, 720);
+    expect(wheelTurn(wheel, { travelDeg: 60, windowDeg: 30 }, 50).minTimeS).toBeCloseTo((1.875 * 120) / 50, 12);
+    const direct = wheelTurn({ ...wheel, wheelPerRing: 1, hasEndStops: false }, { travelDeg: 100, windowDeg: 5 }, 720);
     expect(direct.minTimeS).toBeLessThan(fine.minTimeS);
     expect(direct.betweenStopsS).toBeNull();
-    expect(wheelTurn({ ...wheel, fastestDegPerS: 50 }, 60, 30, 720).minTimeS).toBeCloseTo((1.875 * 120) / 50, 12);
-    expect(wheelTurn(wheel, 0, 5, 720)).toMatchObject({ minTimeS: 0, regrips: 0 });
+    expect(wheelTurn({ ...wheel, fastestDegPerS: 50 }, { travelDeg: 60, windowDeg: 30 }, 720).minTimeS).toBeCloseTo(
+      (1.875 * 120) / 50,
+      12,
+    );
+    expect(wheelTurn(wheel, { travelDeg: 0, windowDeg: 5 }, 720)).toMatchObject({ minTimeS: 0, regrips: 0 });
   });
 });

@@ -25,6 +25,9 @@ export interface OtioLabels {
   readonly sharpStretch: string;
 }
 
+/** Times of the take. */
+type Span = { readonly fromS: number; readonly toS: number };
+
 /** A JSON value with an OTIO schema. */
 type Schema = { readonly OTIO_SCHEMA: string } & Readonly<Record<string, unknown>>;
 
@@ -73,12 +76,14 @@ function track(name: string, children: readonly Schema[]): Schema {
 function wholeClip(edited: EditorialTake, labels: OtioLabels): Schema {
   const { take, pulls } = edited;
   const markers = [
-    ...pulls.map(({ name, timeS, hit }) => marker(take, labels.pull(name, hit), timeS, timeS, hit === 'hit' ? 'GREEN' : 'RED')),
-    ...usableSpansOf(take).map(({ fromS, toS }) => marker(take, labels.usable, fromS, toS, 'GREEN')),
-    ...take.focusChecks.map(({ fromS, toS }) => marker(take, labels.focusCheck, fromS, toS, 'ORANGE')),
+    ...pulls.map(({ name, timeS, hit }) =>
+      marker(take, labels.pull(name, hit), { fromS: timeS, toS: timeS }, hit === 'hit' ? 'GREEN' : 'RED'),
+    ),
+    ...usableSpansOf(take).map((span) => marker(take, labels.usable, span, 'GREEN')),
+    ...take.focusChecks.map((span) => marker(take, labels.focusCheck, span, 'ORANGE')),
   ];
   const effects = take.gear.isReversed ? [timeWarp(labels.reversed, -1)] : [];
-  return clip(edited, 0, take.durationS, effects, markers);
+  return clip(edited, { fromS: 0, toS: take.durationS }, effects, markers);
 }
 
 /** The stretches in playback order: for a take shot backwards, from its end to its start. */
@@ -87,23 +92,17 @@ function stretchClips(edited: EditorialTake, labels: OtioLabels): Schema[] {
   const clips = edited.retiming!.stretches.map(({ fromS, toS, speed, isSoft }) => {
     const scalar = direction * speed;
     const name = isSoft ? labels.softStretch : labels.sharpStretch;
-    return clip(edited, fromS, toS, scalar === 1 ? [] : [timeWarp(name, scalar)], []);
+    return clip(edited, { fromS, toS }, scalar === 1 ? [] : [timeWarp(name, scalar)], []);
   });
   return direction === 1 ? clips : clips.reverse();
 }
 
-function clip(
-  { name, take }: EditorialTake,
-  fromS: number,
-  toS: number,
-  effects: readonly Schema[],
-  markers: readonly Schema[],
-): Schema {
+function clip({ name, take }: EditorialTake, span: Span, effects: readonly Schema[], markers: readonly Schema[]): Schema {
   const { focus, performance, isCircled, note, whyKept, repairs } = take;
   return {
     OTIO_SCHEMA: 'Clip.2',
     name,
-    source_range: range(take, fromS, toS),
+    source_range: range(take, span),
     effects,
     markers,
     enabled: true,
@@ -112,7 +111,7 @@ function clip(
       DEFAULT_MEDIA: {
         OTIO_SCHEMA: 'MissingReference.1',
         name,
-        available_range: range(take, 0, take.durationS),
+        available_range: range(take, { fromS: 0, toS: take.durationS }),
         available_image_bounds: null,
         metadata: {},
       },
@@ -121,8 +120,8 @@ function clip(
   };
 }
 
-function marker(take: EditorialTake['take'], name: string, fromS: number, toS: number, color: string): Schema {
-  return { OTIO_SCHEMA: 'Marker.2', name, color, comment: '', marked_range: range(take, fromS, toS), metadata: {} };
+function marker(take: EditorialTake['take'], name: string, span: Span, color: string): Schema {
+  return { OTIO_SCHEMA: 'Marker.2', name, color, comment: '', marked_range: range(take, span), metadata: {} };
 }
 
 function timeWarp(name: string, speed: number): Schema {
@@ -137,7 +136,7 @@ function timeWarp(name: string, speed: number): Schema {
 }
 
 /** Time range of the clip, starting at the camera's timecode if it is known. */
-function range({ gear: { captureFps }, startTimecode }: EditorialTake['take'], fromS: number, toS: number): Schema {
+function range({ gear: { captureFps }, startTimecode }: EditorialTake['take'], { fromS, toS }: Span): Schema {
   const start = frameOfTimecode(startTimecode, captureFps) ?? 0;
   const frames = (seconds: number) => Math.round(seconds * captureFps);
   return {

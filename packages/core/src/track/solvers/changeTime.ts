@@ -27,6 +27,13 @@ export interface ChangeTiming {
   readonly lostFrames: number;
 }
 
+/** A change whose start time is to be found. */
+interface StartSearch {
+  readonly tube: Tube;
+  readonly captureFps: number;
+  readonly change: RingChange;
+}
+
 /** Duration of a pull over the hand's minimum time, where there is room. */
 const COMFORT_FACTOR = 1.5;
 
@@ -42,9 +49,10 @@ const BISECTION_STEPS = 10;
 export function timeChange(tube: Tube, captureFps: number, change: RingChange): ChangeTiming {
   const { earliestS, latestEndS } = change;
   const minTimeS = Math.min(Math.max(change.minTimeS, PLAN_LIMITS.pullS.min), latestEndS - earliestS);
-  const quickest = startsFor(tube, captureFps, change, minTimeS);
+  const search: StartSearch = { tube, captureFps, change };
+  const quickest = startsFor(search, minTimeS);
   let [longestS, tooLongS] = [minTimeS, Math.max(minTimeS, latestEndS - earliestS)];
-  const isFree = (durationS: number) => hasStart(tube, captureFps, change, durationS, quickest.lost);
+  const isFree = (durationS: number) => hasStart(search, durationS, quickest.lost);
   if (tooLongS > minTimeS && isFree(tooLongS)) longestS = tooLongS;
   else
     for (let k = 0; k < BISECTION_STEPS && tooLongS - longestS > 1 / captureFps / 4; k++) {
@@ -53,7 +61,7 @@ export function timeChange(tube: Tube, captureFps: number, change: RingChange): 
       else tooLongS = middleS;
     }
   const durationS = Math.min(longestS, minTimeS * COMFORT_FACTOR);
-  const { first, last } = durationS === minTimeS ? quickest : startsFor(tube, captureFps, change, durationS);
+  const { first, last } = durationS === minTimeS ? quickest : startsFor(search, durationS);
   return {
     startS: Math.min((first + last) / 2, latestEndS - durationS),
     durationS,
@@ -65,16 +73,12 @@ export function timeChange(tube: Tube, captureFps: number, change: RingChange): 
 }
 
 /** The start times for a duration that lose the fewest frames: their longest unbroken run. */
-function startsFor(
-  tube: Tube,
-  captureFps: number,
-  change: RingChange,
-  durationS: number,
-): { lost: number; first: number; last: number } {
-  const lostAt = lostFrames(tube, captureFps, change, durationS);
+function startsFor(search: StartSearch, durationS: number): { lost: number; first: number; last: number } {
+  const { captureFps, change } = search;
+  const lostAt = lostFrames(search, durationS);
   let [lost, first, last] = [Infinity, change.earliestS, change.earliestS];
   let [runFirst, runLost] = [change.earliestS, Infinity];
-  for (let k = 0; k < startCount(captureFps, change, durationS); k++) {
+  for (let k = 0; k < startCount(search, durationS); k++) {
     const startS = change.earliestS + k / captureFps;
     const now = lostAt(k, Infinity);
     if (now !== runLost) [runFirst, runLost] = [startS, now];
@@ -84,14 +88,14 @@ function startsFor(
 }
 
 /** Whether some start time for a duration loses at most `maxLost` frames. */
-function hasStart(tube: Tube, captureFps: number, change: RingChange, durationS: number, maxLost: number): boolean {
-  const lostAt = lostFrames(tube, captureFps, change, durationS);
-  for (let k = 0; k < startCount(captureFps, change, durationS); k++) if (lostAt(k, maxLost) <= maxLost) return true;
+function hasStart(search: StartSearch, durationS: number, maxLost: number): boolean {
+  const lostAt = lostFrames(search, durationS);
+  for (let k = 0; k < startCount(search, durationS); k++) if (lostAt(k, maxLost) <= maxLost) return true;
   return false;
 }
 
 /** Start times are tried frame by frame from the earliest one. */
-function startCount(captureFps: number, { earliestS, latestEndS }: RingChange, durationS: number): number {
+function startCount({ captureFps, change: { earliestS, latestEndS } }: StartSearch, durationS: number): number {
   return 1 + Math.max(0, Math.floor((latestEndS - durationS - earliestS) * captureFps + 1e-6));
 }
 
@@ -99,7 +103,8 @@ function startCount(captureFps: number, { earliestS, latestEndS }: RingChange, d
  * Number of required frames outside the tube between the neighbouring changes, by start frame: old hold, turn and new hold.
  * Counting stops above `maxLost`.
  */
-function lostFrames({ lowDeg, highDeg, required }: Tube, captureFps: number, change: RingChange, durationS: number) {
+function lostFrames({ tube, captureFps, change }: StartSearch, durationS: number) {
+  const { lowDeg, highDeg, required } = tube;
   const { fromDeg, toDeg, easing, earliestS, latestEndS } = change;
   const firstFrame = Math.max(0, Math.ceil(earliestS * captureFps - 1e-6));
   const endFrame = Math.max(firstFrame, Math.min(required.length, Math.ceil(latestEndS * captureFps - 1e-6)));

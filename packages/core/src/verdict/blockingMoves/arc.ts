@@ -32,7 +32,7 @@ export const arc: BlockingMove = {
   ],
   apply(plan, at, { side, arcDeg, lastsS }) {
     const someone = withSubject(plan, at);
-    const aimed = setAim(someone.plan, { kind: 'subject', subjectId: someone.subjectId }, at.atS, at.atS > 0);
+    const aimed = setAim(someone.plan, { kind: 'subject', subjectId: someone.subjectId }, { atS: at.atS, isNew: at.atS > 0 });
     const [camera, centre] = [cameraOf(aimed, at.atS), placeOf(someone, at.atS)];
     const radiusMm = apartMm(camera, centre);
     const startDeg = headingDeg(centre, camera);

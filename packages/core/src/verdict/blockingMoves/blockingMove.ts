@@ -150,9 +150,8 @@ export function figure(
   unit: Exclude<BlockingMoveFigure['unit'], 'answer'>,
   value: number,
   tone: BlockingMoveFigure['tone'] = 'plain',
-  markId?: string,
 ): BlockingMoveFigure {
-  return { code, unit, value, tone, ...(markId === undefined ? {} : { markId }) };
+  return { code, unit, value, tone };
 }
 
 export function answer(

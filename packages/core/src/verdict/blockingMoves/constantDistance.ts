@@ -34,7 +34,7 @@ export const constantDistance: BlockingMove = {
     const to = towards(place, camera, way! * walkMm!);
     const by = { xMm: to.xMm - place.xMm, yMm: to.yMm - place.yMm };
     const target = { kind: 'subject' as const, subjectId: someone.subjectId };
-    const aimed = { ...someone, plan: setAim(someone.plan, target, at.atS, at.atS > 0) };
+    const aimed = { ...someone, plan: setAim(someone.plan, target, { atS: at.atS, isNew: at.atS > 0 }) };
     const walked = walk(aimed, to, at.atS, lastsS!);
     const moved = cameraThrough(walked.plan, at.atS, [
       { xMm: camera.xMm + by.xMm, yMm: camera.yMm + by.yMm, atS: at.atS + lastsS! },

@@ -33,7 +33,9 @@ export const sway: BlockingMove = {
     const floor = apartMm(camera, place);
     const near = addPlace(someone.plan, towards(camera, place, floor - swayMm!), someone.subjectId);
     const far = addPlace(near.plan, towards(camera, place, floor + swayMm!), someone.subjectId);
-    const swung = swinging(far.plan, someone.subjectId, [near.markId, far.markId], middle.id, {
+    const swung = swinging(far.plan, someone.subjectId, {
+      ends: [near.markId, far.markId],
+      middleId: middle.id,
       fromS: at.atS,
       halfS: periodS! / 2,
       untilS: Math.min(at.atS + lastsS!, plan.durationS),
@@ -60,14 +62,17 @@ export const sway: BlockingMove = {
   },
 };
 
+/** Swaying between two marks; `halfS` is the time from one to the other. */
+interface Swing {
+  readonly ends: readonly [string, string];
+  readonly middleId: string;
+  readonly fromS: number;
+  readonly halfS: number;
+  readonly untilS: number;
+}
+
 /** Replaces a span of the subject's stay by swaying between two marks, starting and ending in the middle. */
-function swinging(
-  plan: ShotPlan,
-  subjectId: string,
-  ends: readonly [string, string],
-  middleId: string,
-  { fromS, halfS, untilS }: { fromS: number; halfS: number; untilS: number },
-): ShotPlan {
+function swinging(plan: ShotPlan, subjectId: string, { ends, middleId, fromS, halfS, untilS }: Swing): ShotPlan {
   const subjects = plan.subjects.map((subject) => {
     if (subject.id !== subjectId) return subject;
     const before = subject.stays

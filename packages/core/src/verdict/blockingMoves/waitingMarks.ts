@@ -42,9 +42,9 @@ export const waitingMarks: BlockingMove = {
       ...marks.flatMap((mark, index) => {
         const { nearMm, farMm } = markReading(plan, mark);
         return [
-          figure('holds-from', 'distance', nearMm, 'plain', mark.id),
-          figure('holds-to', 'distance', farMm, 'plain', mark.id),
-          ...(index > 0 ? [figure('turn-to', 'degrees', Math.abs(deg[index]! - deg[index - 1]!), 'plain', mark.id)] : []),
+          { ...figure('holds-from', 'distance', nearMm), markId: mark.id },
+          { ...figure('holds-to', 'distance', farMm), markId: mark.id },
+          ...(index > 0 ? [{ ...figure('turn-to', 'degrees', Math.abs(deg[index]! - deg[index - 1]!)), markId: mark.id }] : []),
         ];
       }),
       figure('last-landing', 'time', last ? pullEndS(last) : 0),

@@ -14,7 +14,7 @@ export const whip: BlockingMove = {
     const someone = withSubject(plan, at);
     const target = { kind: 'subject' as const, subjectId: someone.subjectId };
     const landsS = at.atS + panS!;
-    const aimed = { ...someone, plan: setAim(someone.plan, target, landsS, true, panS!) };
+    const aimed = { ...someone, plan: setAim(someone.plan, target, { atS: landsS, isNew: true, panS: panS! }) };
     return { ...aimed, plan: addPullTo(aimed.plan, focusTargetAt(aimed, landsS), at.atS, panS!) };
   },
   figures(blocked, { atS }, { panS }) {

@@ -61,7 +61,7 @@ export function GearComparison({ wheelId, wheel }: Props) {
   const landsMm = withinReach(ring, toMm);
   const travelDeg = Math.abs(ring.angleAt(landsMm) - ring.angleAt(withinReach(ring, fromMm)));
   const { widthDeg } = landingWindow(zoneLensOf(setup), ring, landsMm);
-  const turnOf = (one: Wheel) => wheelTurn(one, travelDeg, widthDeg, ASSUMED_PEAK_DEG_PER_S);
+  const turnOf = (one: Wheel) => wheelTurn(one, { travelDeg, windowDeg: widthDeg }, ASSUMED_PEAK_DEG_PER_S);
   const rows = [{ id: wheelId, item: wheel }, ...wheels.filter(({ id }) => id !== wheelId)].map(({ id, item }) => ({
     id,
     item,

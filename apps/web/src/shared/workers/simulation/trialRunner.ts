@@ -52,7 +52,7 @@ export function createTrialRunner(): TrialRunner {
       if ('missing' in prepared) return null;
       // tables stay in the worker; the caller needs only times and subjects of beats
       const beats = prepared.beats.map((beat) => ({ ...beat, tables: [], tableAt: null }));
-      return { beats, counts: runTrials(prepared, part.seed, part.firstTrial, part.takes) };
+      return { beats, counts: runTrials(prepared, part.seed, { first: part.firstTrial, count: part.takes }) };
     },
   };
 }
