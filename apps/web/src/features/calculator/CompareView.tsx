@@ -69,20 +69,7 @@ export function CompareView({ optics, units }: CalculatorProps) {
         {setups.map((setup, index) => (
           <section data-testid="compare-row" className={styles.compareRow} key={index} aria-label={`Set-up ${index + 1}`}>
             <header>
-              {index === 0 ? (
-                <p className={styles.compareFirst}>
-                  <strong>{setup.lens.name}</strong>
-                  <span className={textStyles.figure}>{formatStop(setup.stop, setup.lens.stopScale)}</span>
-                  <span className={textStyles.muted}>{setup.camera.name}</span>
-                </p>
-              ) : (
-                <SetupPicker
-                  setup={setup}
-                  number={index + 1}
-                  onChange={(next) => change(index - 1, next)}
-                  {...(others.length > 1 ? { onRemove: () => setOthers(others.filter((_, k) => k !== index - 1)) } : {})}
-                />
-              )}
+              <SetupHeading index={index} setup={setup} onChange={change} others={others} onOthers={setOthers} />
             </header>
             <div className={styles.compareDrawing} {...(index === 0 ? { ref } : {})}>
               {size && <CompareRowView layout={layout} row={layout.rows[index]!} />}
@@ -103,6 +90,35 @@ export function CompareView({ optics, units }: CalculatorProps) {
         </div>
       </div>
     </div>
+  );
+}
+
+interface SetupHeadingProps {
+  readonly index: number;
+  readonly setup: LensSetup;
+  readonly onChange: (index: number, next: LensSetup) => void;
+  readonly others: readonly LensSetup[];
+  readonly onOthers: (value: readonly LensSetup[] | null) => void;
+}
+
+function SetupHeading({ index, setup, onChange, others, onOthers }: SetupHeadingProps) {
+  return (
+    <>
+      {index === 0 ? (
+        <p className={styles.compareFirst}>
+          <strong>{setup.lens.name}</strong>
+          <span className={textStyles.figure}>{formatStop(setup.stop, setup.lens.stopScale)}</span>
+          <span className={textStyles.muted}>{setup.camera.name}</span>
+        </p>
+      ) : (
+        <SetupPicker
+          setup={setup}
+          number={index + 1}
+          onChange={(next) => onChange(index - 1, next)}
+          {...(others.length > 1 ? { onRemove: () => onOthers(others.filter((_, k) => k !== index - 1)) } : {})}
+        />
+      )}
+    </>
   );
 }
 

@@ -6,7 +6,7 @@ import { arrowStep } from '../../shared/gestures/arrowStep';
 import { useDrag } from '../../shared/gestures/useDrag';
 import { type Size, useSize } from '../../shared/useSize';
 import { nudgeDistance } from '../../ui/fields/readDistance';
-import { depthLayout } from './depthLayout';
+import { depthLayout, type DepthLayout } from './depthLayout';
 import type { CalculatorProps } from './calculatorProps';
 import { Sentence } from '../../ui/Sentence';
 import textStyles from '../../ui/text.module.css';
@@ -57,44 +57,9 @@ function Chart({
   return (
     <svg width={size.width} height={size.height} role="group" aria-label="Zone by distance">
       <path d={layout.zone} className={styles.depthZone} />
-      {layout.yTicks.map(({ at, label }) => (
-        <g key={`${label}${at}`}>
-          <line x1={left} x2={right} y1={at} y2={at} className={styles.depthGrid} />
-          <text x={left - 8} y={at} className={textStyles.chartLabel} textAnchor="end" dominantBaseline="middle">
-            {label}
-          </text>
-        </g>
-      ))}
-      {layout.xTicks.map(({ at, label }) => (
-        <text key={label} x={at} y={bottom + 20} className={textStyles.chartLabel} textAnchor="middle">
-          {label}
-        </text>
-      ))}
-      <text x={left} y={top - 10} className={textStyles.chartLabel}>
-        sharp behind
-      </text>
-      <text x={left} y={bottom - 6} className={textStyles.chartLabel}>
-        sharp in front
-      </text>
+      <DepthTicks layout={layout} left={left} right={right} bottom={bottom} top={top} />
       <line x1={left} x2={right} y1={zeroY} y2={zeroY} className={styles.depthFocus} />
-      {layout.curves.map(({ stop, label, isHere, behind, front, labelX, labelY }) => (
-        <g key={stop} className={clsx(styles.depthCurve, isHere && styles.isHere)}>
-          <path d={behind} />
-          <path d={front} />
-          <text
-            x={labelX}
-            y={labelY}
-            dominantBaseline="middle"
-            role="button"
-            tabIndex={0}
-            aria-label={`Set ${label}`}
-            onClick={() => onStop(stop)}
-            onKeyDown={(event) => event.key === 'Enter' && onStop(stop)}
-          >
-            {label}
-          </text>
-        </g>
-      ))}
+      <DepthCurves layout={layout} onStop={onStop} />
       <g
         {...drag}
         className={styles.depthCursor}
@@ -115,5 +80,64 @@ function Chart({
         <circle cy={zeroY} r={7} />
       </g>
     </svg>
+  );
+}
+
+interface DepthTicksProps {
+  readonly layout: DepthLayout;
+  readonly left: number;
+  readonly right: number;
+  readonly bottom: number;
+  readonly top: number;
+}
+
+function DepthTicks({ layout, left, right, bottom, top }: DepthTicksProps) {
+  return (
+    <>
+      {layout.yTicks.map(({ at, label }) => (
+        <g key={`${label}${at}`}>
+          <line x1={left} x2={right} y1={at} y2={at} className={styles.depthGrid} />
+          <text x={left - 8} y={at} className={textStyles.chartLabel} textAnchor="end" dominantBaseline="middle">
+            {label}
+          </text>
+        </g>
+      ))}
+      {layout.xTicks.map(({ at, label }) => (
+        <text key={label} x={at} y={bottom + 20} className={textStyles.chartLabel} textAnchor="middle">
+          {label}
+        </text>
+      ))}
+      <text x={left} y={top - 10} className={textStyles.chartLabel}>
+        sharp behind
+      </text>
+      <text x={left} y={bottom - 6} className={textStyles.chartLabel}>
+        sharp in front
+      </text>
+    </>
+  );
+}
+
+function DepthCurves({ layout, onStop }: { readonly layout: DepthLayout; readonly onStop: (stop: number) => void }) {
+  return (
+    <>
+      {layout.curves.map(({ stop, label, isHere, behind, front, labelX, labelY }) => (
+        <g key={stop} className={clsx(styles.depthCurve, isHere && styles.isHere)}>
+          <path d={behind} />
+          <path d={front} />
+          <text
+            x={labelX}
+            y={labelY}
+            dominantBaseline="middle"
+            role="button"
+            tabIndex={0}
+            aria-label={`Set ${label}`}
+            onClick={() => onStop(stop)}
+            onKeyDown={(event) => event.key === 'Enter' && onStop(stop)}
+          >
+            {label}
+          </text>
+        </g>
+      ))}
+    </>
   );
 }

@@ -1,9 +1,6 @@
 import {
   type LensSetup,
-  cameraInMode,
-  cameraOf,
   fNumberOf,
-  FORMATS,
   formatStop,
   isZoom,
   matchFormat,
@@ -16,6 +13,7 @@ import { Choice } from '../../ui/fields/Choice';
 import { NumberField } from '../../ui/fields/NumberField';
 import { QuantityField } from '../../ui/fields/QuantityField';
 import { useKit } from '../../shared/api/useKit';
+import { formatChoices, modeChoices } from './cameraChoices';
 import { Button } from '../../ui/Button';
 import styles from './SetupPicker.module.css';
 import fieldStyles from '../../ui/fields/fields.module.css';
@@ -36,16 +34,7 @@ export function SetupPicker({ setup, number, onChange, onRemove }: Props) {
     ...lenses.map(({ id, item }) => ({ value: id, word: item.lens.name, lens: item.lens })),
     ...(lenses.some(({ item }) => item.lens.name === lens.name) ? [] : [{ value: 'own', word: lens.name, lens }]),
   ];
-  const cameraChoices = [
-    ...cameras.flatMap(({ id, item }) =>
-      item.modes.map((mode) => ({
-        value: `${id}/${mode.id}`,
-        word: `${item.name}, ${mode.name}`,
-        camera: cameraInMode(item, mode.id, null),
-      })),
-    ),
-    ...FORMATS.map((format) => ({ value: format.id, word: format.name, camera: cameraOf(format) })),
-  ];
+  const cameraChoices = [...modeChoices(cameras), ...formatChoices()];
   const isSame = (other: LensSetup['camera']) => other.name === camera.name && other.mode === camera.mode;
   const knownCamera = cameraChoices.find((choice) => isSame(choice.camera));
   const allCameras = knownCamera ? cameraChoices : [...cameraChoices, { value: 'own', word: camera.name, camera }];

@@ -9,12 +9,13 @@ import {
   type ZoneTable,
   zoneLensOf,
   zoneTable,
+  type Lens,
 } from '@still-heron/core';
 import { Table } from 'antd';
 import { useMemo, useState } from 'react';
 import { createPortal, flushSync } from 'react-dom';
 import clsx from 'clsx';
-import { useSize } from '../../shared/useSize';
+import { useSize, type Size } from '../../shared/useSize';
 import { printCsv, saveFile } from '../../shared/files/csv';
 import { tableDistances } from './tableDistances';
 import type { CalculatorProps } from './calculatorProps';
@@ -72,62 +73,88 @@ export function TableView({ optics, units }: CalculatorProps) {
         <Button onClick={() => saveFile('zone-table.csv', printCsv([head, ...body()]), 'text/csv')}>Save as CSV</Button>
       </header>
       <div className={styles.benchTableBody} ref={ref}>
-        {size && (
-          <Table<Row>
-            virtual
-            size="small"
-            pagination={false}
-            scroll={{ x: 96 + stops.length * COLUMN_PX, y: Math.max(size.height - HEAD_PX, 120) }}
-            dataSource={distances.map((distanceMm, key) => ({ key, distanceMm }))}
-            columns={[
-              {
-                title: units === 'metric' ? 'focus, m' : 'focus',
-                width: 96,
-                fixed: 'left' as const,
-                className: clsx(textStyles.figure, styles.tableFocus),
-                render: (_: unknown, { distanceMm }: Row) => formatDistanceFigure(distanceMm, units),
-              },
-              ...stops.map((each, k) => ({
-                title: formatStop(each, lens.stopScale),
-                key: String(each),
-                width: COLUMN_PX,
-                className: clsx(textStyles.figure, Math.abs(each - stop) < 1e-9 && styles.tableHere),
-                render: (_: unknown, { key }: Row) => cellText(table, key * stops.length + k, units),
-              })),
-            ]}
-          />
-        )}
+        {size && <ZoneRows stops={stops} size={size} distances={distances} units={units} lens={lens} stop={stop} table={table} />}
       </div>
       {isPrinting &&
         createPortal(
-          <div data-testid="paper" className={styles.paper}>
-            <h1>{title}</h1>
-            <p>
-              Near – far, {units === 'metric' ? 'metres' : 'feet and inches'} from the image plane; nearest{' '}
-              {formatDistance(distances[0]!, units)}. No distance here is a safety distance.
-            </p>
-            <table>
-              <thead>
-                <tr>
-                  {head.map((each) => (
-                    <th key={each}>{each}</th>
-                  ))}
-                </tr>
-              </thead>
-              <tbody>
-                {body().map((cells, row) => (
-                  <tr key={row}>
-                    {cells.map((cell, k) => (
-                      <td key={k}>{cell}</td>
-                    ))}
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </div>,
+          <PrintedTable title={title} units={units} nearestMm={distances[0]!} head={head} body={body()} />,
           document.body,
         )}
     </div>
+  );
+}
+
+interface PrintedTableProps extends Pick<CalculatorProps, 'units'> {
+  readonly title: string;
+  readonly nearestMm: number;
+  readonly head: readonly string[];
+  readonly body: readonly (readonly string[])[];
+}
+
+function PrintedTable({ title, units, nearestMm, head, body }: PrintedTableProps) {
+  return (
+    <div data-testid="paper" className={styles.paper}>
+      <h1>{title}</h1>
+      <p>
+        Near – far, {units === 'metric' ? 'metres' : 'feet and inches'} from the image plane; nearest{' '}
+        {formatDistance(nearestMm, units)}. No distance here is a safety distance.
+      </p>
+      <table>
+        <thead>
+          <tr>
+            {head.map((each) => (
+              <th key={each}>{each}</th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {body.map((cells, row) => (
+            <tr key={row}>
+              {cells.map((cell, k) => (
+                <td key={k}>{cell}</td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+interface ZoneRowsProps extends Pick<CalculatorProps, 'units'> {
+  readonly stops: number[];
+  readonly size: Size;
+  readonly distances: number[];
+  readonly lens: Lens;
+  readonly stop: number;
+  readonly table: ZoneTable;
+}
+
+function ZoneRows({ stops, size, distances, units, lens, stop, table }: ZoneRowsProps) {
+  return (
+    <Table<Row>
+      virtual
+      size="small"
+      pagination={false}
+      scroll={{ x: 96 + stops.length * COLUMN_PX, y: Math.max(size.height - HEAD_PX, 120) }}
+      dataSource={distances.map((distanceMm, key) => ({ key, distanceMm }))}
+      columns={[
+        {
+          title: units === 'metric' ? 'focus, m' : 'focus',
+          width: 96,
+          fixed: 'left' as const,
+          className: clsx(textStyles.figure, styles.tableFocus),
+          render: (_: unknown, { distanceMm }: Row) => formatDistanceFigure(distanceMm, units),
+        },
+        ...stops.map((each, k) => ({
+          title: formatStop(each, lens.stopScale),
+          key: String(each),
+          width: COLUMN_PX,
+          className: clsx(textStyles.figure, Math.abs(each - stop) < 1e-9 && styles.tableHere),
+          render: (_: unknown, { key }: Row) => cellText(table, key * stops.length + k, units),
+        })),
+      ]}
+    />
   );
 }
 

@@ -52,14 +52,7 @@ export function RingDial({ plan, verdict, units }: Props) {
         <path key={path} d={path} className={styles.dialBeyond} fill="url(#soft-hatch)" />
       ))}
       {sweep !== '' && <path d={sweep} className={styles.dialSweep} />}
-      {ticks.map(({ label, x, y, x1, y1, x2, y2 }) => (
-        <g key={label} className={styles.dialTick}>
-          <line x1={x1} y1={y1} x2={x2} y2={y2} />
-          <text x={x} y={y + 4} textAnchor="middle">
-            {label}
-          </text>
-        </g>
-      ))}
+      <DialTicks ticks={ticks} />
       {marks.map(({ id, letter, subjectIndex, x, y, tickX, tickY, hasHardStop }) => (
         <g
           key={id}
@@ -81,5 +74,32 @@ export function RingDial({ plan, verdict, units }: Props) {
         {of}
       </text>
     </svg>
+  );
+}
+
+function DialTicks({
+  ticks,
+}: {
+  readonly ticks: readonly {
+    readonly label: string;
+    readonly x: number;
+    readonly y: number;
+    readonly x1: number;
+    readonly y1: number;
+    readonly x2: number;
+    readonly y2: number;
+  }[];
+}) {
+  return (
+    <>
+      {ticks.map(({ label, x, y, x1, y1, x2, y2 }) => (
+        <g key={label} className={styles.dialTick}>
+          <line x1={x1} y1={y1} x2={x2} y2={y2} />
+          <text x={x} y={y + 4} textAnchor="middle">
+            {label}
+          </text>
+        </g>
+      ))}
+    </>
   );
 }

@@ -5,6 +5,7 @@ import {
   BLOCKING_MOVES,
   type BlockingMoveValues,
   type UnitSystem,
+  type StopScale,
 } from '@still-heron/core';
 import { BLOCKING_MOVE_WORDS, LOCAL_RULES, moveFigureLabel, moveFigureValue } from '@still-heron/wording';
 import clsx from 'clsx';
@@ -43,23 +44,7 @@ interface Props {
 /** Blocking moves: choose one, see its figures and its preview, then apply it to the plan. */
 export function BlockingMovesPanel({ plan, units, draft, values, shown, figures, onPick, onDraft, onApply }: Props) {
   if (!draft) {
-    return (
-      <aside data-testid="side" className={clsx(layoutStyles.side, floorStyles.floorSide)} aria-label="Blocking moves">
-        <section>
-          <h2>Blocking moves, from the playhead on</h2>
-          <ul className={styles.movesList}>
-            {BLOCKING_MOVES.map((blockingMove) => (
-              <li key={blockingMove.id}>
-                <Button look="quiet" onClick={() => onPick(blockingMove)}>
-                  <strong>{BLOCKING_MOVE_WORDS[blockingMove.id].name}</strong>
-                  <small>{BLOCKING_MOVE_WORDS[blockingMove.id].description}</small>
-                </Button>
-              </li>
-            ))}
-          </ul>
-        </section>
-      </aside>
-    );
+    return <MoveList onPick={onPick} />;
   }
   const { blockingMove, subjectId, atS } = draft;
   const { name, description } = BLOCKING_MOVE_WORDS[blockingMove.id];
@@ -93,21 +78,7 @@ export function BlockingMovesPanel({ plan, units, draft, values, shown, figures,
       </section>
       <section>
         <h2>Result</h2>
-        <dl data-testid="move-figures" className={styles.moveFigures}>
-          {figures.map((item, index) => (
-            <div key={`${index}-${item.code}`}>
-              <dt>{moveFigureLabel(item, shown)}</dt>
-              <dd
-                className={clsx(
-                  !(item.unit === 'answer') && textStyles.figure,
-                  !(item.tone === 'plain') && textStyles[`tone-${item.tone}`],
-                )}
-              >
-                {moveFigureValue(item, units, stopScale)}
-              </dd>
-            </div>
-          ))}
-        </dl>
+        <MoveFigures figures={figures} shown={shown} units={units} stopScale={stopScale} />
         {blockingMove.movesCamera && (
           <p className={floorStyles.moveCaution}>
             Walking with the camera, backward or sideways, while watching a screen: a spotter and a cleared path. {LOCAL_RULES}
@@ -127,5 +98,49 @@ export function BlockingMovesPanel({ plan, units, draft, values, shown, figures,
         </div>
       </section>
     </aside>
+  );
+}
+
+function MoveList({ onPick }: Pick<Props, 'onPick'>) {
+  return (
+    <aside data-testid="side" className={clsx(layoutStyles.side, floorStyles.floorSide)} aria-label="Blocking moves">
+      <section>
+        <h2>Blocking moves, from the playhead on</h2>
+        <ul className={styles.movesList}>
+          {BLOCKING_MOVES.map((blockingMove) => (
+            <li key={blockingMove.id}>
+              <Button look="quiet" onClick={() => onPick(blockingMove)}>
+                <strong>{BLOCKING_MOVE_WORDS[blockingMove.id].name}</strong>
+                <small>{BLOCKING_MOVE_WORDS[blockingMove.id].description}</small>
+              </Button>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </aside>
+  );
+}
+
+interface MoveFiguresProps extends Pick<Props, 'figures' | 'shown' | 'units'> {
+  readonly stopScale: StopScale;
+}
+
+function MoveFigures({ figures, shown, units, stopScale }: MoveFiguresProps) {
+  return (
+    <dl data-testid="move-figures" className={styles.moveFigures}>
+      {figures.map((item, index) => (
+        <div key={`${index}-${item.code}`}>
+          <dt>{moveFigureLabel(item, shown)}</dt>
+          <dd
+            className={clsx(
+              !(item.unit === 'answer') && textStyles.figure,
+              !(item.tone === 'plain') && textStyles[`tone-${item.tone}`],
+            )}
+          >
+            {moveFigureValue(item, units, stopScale)}
+          </dd>
+        </div>
+      ))}
+    </dl>
   );
 }

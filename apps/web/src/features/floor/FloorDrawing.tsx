@@ -69,24 +69,7 @@ function Drawing({
   const focusMm = verdict ? verdict.track.focusMm[frame]! : null;
   const layout = floorLayout({ plan, timeS, focusMm, view }, size);
   const applyTool = useFloorTool(plan, layout, tool);
-  const middle = [size.width / 2, size.height / 2] as const;
-  const scale = (factor: number, about: readonly [number, number] = middle) =>
-    setView((now) => scaledView(now, factor, about, size));
-  const shift = (x: number, y: number) => () =>
-    setView((now) => ({ ...now, centre: { xMm: now.centre.xMm + x / now.pxPerMm, yMm: now.centre.yMm + y / now.pxPerMm } }));
-  // `+` separates keys in this library unless another separator is set
-  useKeys('+', () => scale(1.25), { useKey: true, ignoreModifiers: true, splitKey: '|' });
-  useKeys('-', () => scale(0.8), { useKey: true });
-  useKeys('f', () => setView(fittedView(plan, size)));
-  // with the focus on a thing or a slider, arrow keys belong to it
-  const onGround = {
-    ignoreEventWhen: ({ target }: KeyboardEvent) =>
-      target instanceof Element && target.closest('svg, aside, [role=slider]') !== null,
-  };
-  useKeys('left', shift(-STEP_PX, 0), onGround);
-  useKeys('right', shift(STEP_PX, 0), onGround);
-  useKeys('up', shift(0, STEP_PX), onGround);
-  useKeys('down', shift(0, -STEP_PX), onGround);
+  const scale = useViewKeys(size, setView, () => setView(fittedView(plan, size)));
   return (
     <svg
       width={size.width}
@@ -133,4 +116,27 @@ function Drawing({
       <ScaleBar layout={layout} size={size} units={units} pxPerMm={view.pxPerMm} />
     </svg>
   );
+}
+
+/** Keys of the view: scale, pan and fit. Returns how to scale it about a point of the drawing. */
+function useViewKeys(size: Size, onView: (change: (now: FloorView) => FloorView) => void, onFit: () => void) {
+  const middle = [size.width / 2, size.height / 2] as const;
+  const scale = (factor: number, about: readonly [number, number] = middle) =>
+    onView((now) => scaledView(now, factor, about, size));
+  const shift = (x: number, y: number) => () =>
+    onView((now) => ({ ...now, centre: { xMm: now.centre.xMm + x / now.pxPerMm, yMm: now.centre.yMm + y / now.pxPerMm } }));
+  // `+` separates keys in this library unless another separator is set
+  useKeys('+', () => scale(1.25), { useKey: true, ignoreModifiers: true, splitKey: '|' });
+  useKeys('-', () => scale(0.8), { useKey: true });
+  useKeys('f', onFit);
+  // with the focus on a thing or a slider, arrow keys belong to it
+  const onGround = {
+    ignoreEventWhen: ({ target }: KeyboardEvent) =>
+      target instanceof Element && target.closest('svg, aside, [role=slider]') !== null,
+  };
+  useKeys('left', shift(-STEP_PX, 0), onGround);
+  useKeys('right', shift(STEP_PX, 0), onGround);
+  useKeys('up', shift(0, STEP_PX), onGround);
+  useKeys('down', shift(0, -STEP_PX), onGround);
+  return scale;
 }

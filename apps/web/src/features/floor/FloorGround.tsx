@@ -23,7 +23,33 @@ interface Props {
 type Stretch = readonly [from: readonly [number, number], to: readonly [number, number]];
 
 /** The ground: a press uses the tool, a drag pans, a drag with Shift selects. The scale tool draws a line of known length. */
-export function FloorGround({ plan, layout, view, size, tool, onView, onTool, onLength }: Props) {
+export function FloorGround(props: Props) {
+  const { size, tool } = props;
+  const { ground, stretch, onPointerDown, onKeyDown } = useGround(props);
+  const takesPress = tool !== null && tool !== 'scale';
+  return (
+    <>
+      <rect
+        ref={ground}
+        width={size.width}
+        height={size.height}
+        fill="transparent"
+        className={styles.floorGround}
+        data-testid="floor-ground"
+        tabIndex={takesPress ? 0 : undefined}
+        role={takesPress ? 'button' : undefined}
+        aria-label={takesPress ? 'The middle of the view' : undefined}
+        onPointerDown={onPointerDown}
+        onKeyDown={onKeyDown}
+      />
+      {takesPress && <path d={`M${size.width / 2 - 8},${size.height / 2}h16m-8,-8v16`} className={styles.floorMiddle} />}
+      {stretch && <path d={tool === 'scale' ? lineOf(stretch) : frameOf(stretch)} className={styles.floorStretch} />}
+    </>
+  );
+}
+
+/** Presses, drags and keys on the ground. */
+function useGround({ plan, layout, view, tool, onView, onTool, onLength }: Props) {
   const dispatch = useAppDispatch();
   const ground = useRef<SVGRectElement>(null);
   const grabbed = useRef(view);
@@ -71,26 +97,7 @@ export function FloorGround({ plan, layout, view, size, tool, onView, onTool, on
     event.preventDefault();
     if (tool !== 'scale') onTool(view.centre);
   }
-  const takesPress = tool !== null && tool !== 'scale';
-  return (
-    <>
-      <rect
-        ref={ground}
-        width={size.width}
-        height={size.height}
-        fill="transparent"
-        className={styles.floorGround}
-        data-testid="floor-ground"
-        tabIndex={takesPress ? 0 : undefined}
-        role={takesPress ? 'button' : undefined}
-        aria-label={takesPress ? 'The middle of the view' : undefined}
-        onPointerDown={onPointerDown}
-        onKeyDown={onKeyDown}
-      />
-      {takesPress && <path d={`M${size.width / 2 - 8},${size.height / 2}h16m-8,-8v16`} className={styles.floorMiddle} />}
-      {stretch && <path d={tool === 'scale' ? lineOf(stretch) : frameOf(stretch)} className={styles.floorStretch} />}
-    </>
-  );
+  return { ground, stretch, onPointerDown, onKeyDown };
 }
 
 function lineOf([[x1, y1], [x2, y2]]: Stretch): string {

@@ -38,28 +38,14 @@ export function FloorPage() {
 function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
   const units = useUnits();
   const judged = useVerdict();
-  const [tool, setTool] = useState<ToolName | null>(null);
-  const [mode, setMode] = useState<FloorMode>('draw');
-  const [length, setLength] = useState<{ readonly from: Place; readonly to: Place } | null>(null);
+  const { tool, setTool, mode, pickMode, length, setLength, move } = useFloorMode(plan);
   const measuring = useMeasuring();
-  const move = useBlockingMoveDraft(plan);
   const picture = useFloorPicture(() => setTool('scale'));
-  useDrawnKeys(() => {
-    setTool(null);
-    setLength(null);
-    move.pick(null);
-  });
   const dispatch = useAppDispatch();
   const preview = mode === 'moves' ? move.tried : null;
   const shown = preview?.plan ?? plan;
   const verdict = preview?.verdict ?? judged?.verdict;
   const isJudged = verdict?.status === 'judged' ? verdict : null;
-  const pickMode = (picked: FloorMode) => {
-    setMode(picked);
-    setTool(null);
-    move.pick(null);
-  };
-  useKeys('m', () => pickMode(mode === 'moves' ? 'draw' : 'moves'));
   return (
     <div className={layoutStyles.stepPage}>
       <div data-testid="surface" className={layoutStyles.surface}>
@@ -116,12 +102,32 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
           onDraft={move.setDraft}
           onApply={() => {
             move.apply();
-            setMode('draw');
+            pickMode('draw');
           }}
         />
       )}
     </div>
   );
+}
+
+/** What the page is doing: the tool in use, drawing or rehearsing or trying a move, and a length drawn on the picture. */
+function useFloorMode(plan: ShotPlan) {
+  const [tool, setTool] = useState<ToolName | null>(null);
+  const [mode, setMode] = useState<FloorMode>('draw');
+  const [length, setLength] = useState<{ readonly from: Place; readonly to: Place } | null>(null);
+  const move = useBlockingMoveDraft(plan);
+  useDrawnKeys(() => {
+    setTool(null);
+    setLength(null);
+    move.pick(null);
+  });
+  const pickMode = (picked: FloorMode) => {
+    setMode(picked);
+    setTool(null);
+    move.pick(null);
+  };
+  useKeys('m', () => pickMode(mode === 'moves' ? 'draw' : 'moves'));
+  return { tool, setTool, mode, pickMode, length, setLength, move };
 }
 
 function FirstDrawing({ plan }: { readonly plan: ShotPlan }) {

@@ -23,21 +23,20 @@ interface Props {
   readonly onPicture: (file: File) => void;
 }
 
-/** Tools that put things on the floor: choose one, then press a place. */
-export function FloorTools({ plan, tool, mode, onTool, onMode, onPicture }: Props) {
-  const walker = useWalker(plan);
-  const picked = useRef<HTMLInputElement>(null);
-  const tools: readonly { readonly name: ToolName; readonly word: string; readonly ask: string }[] = [
+interface Tool {
+  readonly name: ToolName;
+  readonly word: string;
+  readonly ask: string;
+}
+
+/** @param walker - subject for the next walk; undefined if nobody is there */
+function toolsFor(walker: Subject | undefined): Tool[] {
+  const walk: Tool[] = walker
+    ? [{ name: 'walk', word: `${walker.name} walks`, ask: `Click where ${walker.name} is at the time of the playhead` }]
+    : [];
+  return [
     { name: 'subject', word: 'Subject', ask: 'Click where the subject stands' },
-    ...(walker
-      ? [
-          {
-            name: 'walk' as const,
-            word: `${walker.name} walks`,
-            ask: `Click where ${walker.name} is at the time of the playhead`,
-          },
-        ]
-      : []),
+    ...walk,
     { name: 'camera', word: 'Move the camera', ask: 'Click where the camera is at the time of the playhead' },
     { name: 'aim', word: 'Aim', ask: 'Click the subject or point at which the camera looks from the playhead on' },
     { name: 'post', word: 'Post', ask: 'Click where it stands' },
@@ -46,6 +45,13 @@ export function FloorTools({ plan, tool, mode, onTool, onMode, onPicture }: Prop
     { name: 'door', word: 'Door', ask: 'Click where its middle is' },
     { name: 'track', word: 'Track', ask: 'Click where the middle of the dolly track is; the camera is placed on it' },
   ];
+}
+
+/** Tools that put things on the floor: choose one, then press a place. */
+export function FloorTools({ plan, tool, mode, onTool, onMode, onPicture }: Props) {
+  const walker = useWalker(plan);
+  const picked = useRef<HTMLInputElement>(null);
+  const tools = toolsFor(walker);
   const held = tools.find(({ name }) => name === tool);
   const modeButton = (name: FloorMode, word: string) => (
     <Button

@@ -5,6 +5,8 @@ import {
   planDistances,
   type ShotPlan,
   type UnitSystem,
+  type Mark,
+  type Sighting,
 } from '@still-heron/core';
 import { MEASURE_WORDS } from '@still-heron/wording';
 import clsx from 'clsx';
@@ -26,63 +28,79 @@ const MIN_DIFFERENCE_MM = 5;
 
 /** All marks: tape distance, focus distance, and why they differ off the axis. */
 export function MarkDistances({ plan, units }: Props) {
-  const dispatch = useAppDispatch();
-  const selection = useAppSelector(selectSelection);
   const { markSightings, markFocusMm } = planDistances(plan);
   if (plan.marks.length === 0) return null;
   return (
     <section>
       <h2>Marks</h2>
       <ul data-testid="floor-marks" className={styles.floorMarks}>
-        {plan.marks.map((mark) => {
-          const subjectIndex = plan.subjects.findIndex(({ id }) => id === mark.subjectId);
-          const sight = markSightings.get(mark.id);
-          const focusMm = markFocusMm.get(mark.id)!;
-          const tapeMm = mark.distanceMm ?? Infinity;
-          const isBehind = sight !== undefined && sight.depthMm <= 0;
-          const isOffAxis = sight !== undefined && !isBehind && Math.abs(focusMm - tapeMm) > MIN_DIFFERENCE_MM;
-          return (
-            <li key={mark.id} className={clsx(selection?.id === mark.id && floorStyles.isSelected)}>
-              <button
-                type="button"
-                className={styles.floorMarkName}
-                style={{ color: subjectColour(subjectIndex) }}
-                aria-label={`Select mark ${mark.letter}`}
-                onClick={() => dispatch(itemSelected({ kind: 'mark', id: mark.id }))}
-              >
-                <strong>{mark.letter}</strong> {plan.subjects[subjectIndex]?.name ?? 'no subject'}
-              </button>
-              <span data-testid="floor-mark-distance" className={textStyles.figure}>
-                {formatDistanceFigure(tapeMm, units)}
-              </span>
-              <small>
-                {mark.method === 'drawn' ? 'drawn' : `by ${MEASURE_WORDS[mark.method]}`}
-                {mark.isSimulated && <span className={textStyles.toneEdge}> · simulated</span>}
-                {mark.stale && <span className={textStyles.toneEdge}> · stale</span>}
-                {isBehind && <span className={textStyles.toneSoft}> · behind the camera</span>}
-                {isOffAxis && (
-                  <>
-                    {' · '}
-                    <Explain
-                      what="Distance for the ring"
-                      lines={[
-                        `tape ${formatDistance(tapeMm, units)}: the straight line from the image plane`,
-                        `depth ${formatDistance(focusMm, units)}: along the lens axis, because the plane of focus is perpendicular to it`,
-                        'with the camera as it is when the subject reaches this mark',
-                      ]}
-                    >
-                      ring at {formatDistance(focusMm, units)}
-                    </Explain>
-                  </>
-                )}
-                {mark.method !== 'drawn' && sight && !isBehind && Math.abs(tapeMm - sight.tapeMm) > MIN_DIFFERENCE_MM && (
-                  <span className={textStyles.toneEdge}> · drawn {formatGap(tapeMm - sight.tapeMm, units)} difference</span>
-                )}
-              </small>
-            </li>
-          );
-        })}
+        {plan.marks.map((mark) => (
+          <MarkRow
+            key={mark.id}
+            mark={mark}
+            plan={plan}
+            units={units}
+            sight={markSightings.get(mark.id)}
+            focusMm={markFocusMm.get(mark.id)!}
+          />
+        ))}
       </ul>
     </section>
+  );
+}
+
+interface MarkRowProps extends Props {
+  readonly mark: Mark;
+  /** How the lens meets the mark; undefined if it is not drawn */
+  readonly sight: Sighting | undefined;
+  readonly focusMm: number;
+}
+
+function MarkRow({ plan, units, mark, sight, focusMm }: MarkRowProps) {
+  const dispatch = useAppDispatch();
+  const selection = useAppSelector(selectSelection);
+  const subjectIndex = plan.subjects.findIndex(({ id }) => id === mark.subjectId);
+  const tapeMm = mark.distanceMm ?? Infinity;
+  const isBehind = sight !== undefined && sight.depthMm <= 0;
+  const isOffAxis = sight !== undefined && !isBehind && Math.abs(focusMm - tapeMm) > MIN_DIFFERENCE_MM;
+  return (
+    <li className={clsx(selection?.id === mark.id && floorStyles.isSelected)}>
+      <button
+        type="button"
+        className={styles.floorMarkName}
+        style={{ color: subjectColour(subjectIndex) }}
+        aria-label={`Select mark ${mark.letter}`}
+        onClick={() => dispatch(itemSelected({ kind: 'mark', id: mark.id }))}
+      >
+        <strong>{mark.letter}</strong> {plan.subjects[subjectIndex]?.name ?? 'no subject'}
+      </button>
+      <span data-testid="floor-mark-distance" className={textStyles.figure}>
+        {formatDistanceFigure(tapeMm, units)}
+      </span>
+      <small>
+        {mark.method === 'drawn' ? 'drawn' : `by ${MEASURE_WORDS[mark.method]}`}
+        {mark.isSimulated && <span className={textStyles.toneEdge}> · simulated</span>}
+        {mark.stale && <span className={textStyles.toneEdge}> · stale</span>}
+        {isBehind && <span className={textStyles.toneSoft}> · behind the camera</span>}
+        {isOffAxis && (
+          <>
+            {' · '}
+            <Explain
+              what="Distance for the ring"
+              lines={[
+                `tape ${formatDistance(tapeMm, units)}: the straight line from the image plane`,
+                `depth ${formatDistance(focusMm, units)}: along the lens axis, because the plane of focus is perpendicular to it`,
+                'with the camera as it is when the subject reaches this mark',
+              ]}
+            >
+              ring at {formatDistance(focusMm, units)}
+            </Explain>
+          </>
+        )}
+        {mark.method !== 'drawn' && sight && !isBehind && Math.abs(tapeMm - sight.tapeMm) > MIN_DIFFERENCE_MM && (
+          <span className={textStyles.toneEdge}> · drawn {formatGap(tapeMm - sight.tapeMm, units)} difference</span>
+        )}
+      </small>
+    </li>
   );
 }

@@ -1,4 +1,12 @@
-import { type Mark, placeMark, PLAN_LIMITS, setSubjectHeight, changeSubject } from '@still-heron/core';
+import {
+  type Mark,
+  placeMark,
+  PLAN_LIMITS,
+  setSubjectHeight,
+  changeSubject,
+  type ShotPlan,
+  type Subject,
+} from '@still-heron/core';
 import { GapField } from '../../ui/fields/GapField';
 import { NumberField } from '../../ui/fields/NumberField';
 import { MarkAllowance } from '../marks/MarkAllowance';
@@ -77,34 +85,43 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
           <summary>How it was measured</summary>
           <MarkDetails mark={mark} units={units} />
         </details>
-        {subject && (
-          <details className={layoutStyles.moreOfIt}>
-            <summary>Accuracy of the performer</summary>
-            <div className={fieldStyles.fieldPair}>
-              <GapField
-                label="misses marks by ±"
-                mm={subject.markSigmaMm}
-                limit={PLAN_LIMITS.markSigmaMm}
-                units={units}
-                onChange={(markSigmaMm, gesture) =>
-                  edit('change how marks are missed', (now) => changeSubject(now, subject.id, { markSigmaMm }), gesture)
-                }
-              />
-              <NumberField
-                label="timing error ±"
-                unit="s"
-                decimals={2}
-                step={0.05}
-                {...PLAN_LIMITS.sigmaS}
-                value={subject.timingSigmaS}
-                onChange={(timingSigmaS, gesture) =>
-                  edit('change the timing error', (now) => changeSubject(now, subject.id, { timingSigmaS }), gesture)
-                }
-              />
-            </div>
-          </details>
-        )}
+        {subject && <PerformerAccuracy subject={subject} units={units} onEdit={edit} />}
       </section>
     </>
+  );
+}
+
+interface PerformerAccuracyProps extends Pick<Props, 'units'> {
+  readonly subject: Subject;
+  readonly onEdit: (name: string, edit: (plan: ShotPlan) => ShotPlan, gesture?: string) => void;
+}
+
+function PerformerAccuracy({ subject, units, onEdit }: PerformerAccuracyProps) {
+  return (
+    <details className={layoutStyles.moreOfIt}>
+      <summary>Accuracy of the performer</summary>
+      <div className={fieldStyles.fieldPair}>
+        <GapField
+          label="misses marks by ±"
+          mm={subject.markSigmaMm}
+          limit={PLAN_LIMITS.markSigmaMm}
+          units={units}
+          onChange={(markSigmaMm, gesture) =>
+            onEdit('change how marks are missed', (now) => changeSubject(now, subject.id, { markSigmaMm }), gesture)
+          }
+        />
+        <NumberField
+          label="timing error ±"
+          unit="s"
+          decimals={2}
+          step={0.05}
+          {...PLAN_LIMITS.sigmaS}
+          value={subject.timingSigmaS}
+          onChange={(timingSigmaS, gesture) =>
+            onEdit('change the timing error', (now) => changeSubject(now, subject.id, { timingSigmaS }), gesture)
+          }
+        />
+      </div>
+    </details>
   );
 }

@@ -6,6 +6,7 @@ import {
   removeRun,
   type ShotPlan,
   applyRehearsedTimes,
+  type RehearsalEvent,
 } from '@still-heron/core';
 import { counted, rehearsalEventText } from '@still-heron/wording';
 import { useEffect, useRef, useState } from 'react';
@@ -23,7 +24,6 @@ import textStyles from '../../ui/text.module.css';
 
 /** Rehearsals: start the clock, tap each event, and apply the mean times to the plan. */
 export function RehearsalPanel({ plan }: { readonly plan: ShotPlan }) {
-  const dispatch = useAppDispatch();
   const run = useRun(plan);
   const times = rehearsedTimes(plan);
   const next = run.next;
@@ -40,18 +40,7 @@ export function RehearsalPanel({ plan }: { readonly plan: ShotPlan }) {
     <aside data-testid="side" className={clsx(layoutStyles.side, floorStyles.floorSide)} aria-label="Rehearse">
       <section>
         <h2>Rehearse the action and tap its times</h2>
-        <button type="button" className={styles.rehearsalTap} onClick={run.tap} data-testid="rehearsal-tap">
-          {run.isRunning ? (
-            <>
-              <small>tap when</small> {next ? rehearsalEventText(plan, next) : 'every event is tapped'}
-            </>
-          ) : (
-            <>
-              <small>on “action”, start the clock of</small> run {plan.rehearsals.length + 1}
-            </>
-          )}
-          <Key isOnAccent>R</Key>
-        </button>
+        <TapButton run={run} next={next} plan={plan} />
         {run.isRunning && (
           <div className={layoutStyles.sideActions}>
             <Button onClick={run.finish}>End the run</Button>
@@ -78,27 +67,64 @@ export function RehearsalPanel({ plan }: { readonly plan: ShotPlan }) {
             );
           })}
         </ul>
-        {plan.rehearsals.length > 0 && (
-          <>
-            <div className={layoutStyles.sideActions}>
-              <Button look="main" onClick={() => dispatch(editPlan('use the rehearsed times', applyRehearsedTimes))}>
-                Use these times
-              </Button>
-              <Button
-                onClick={() =>
-                  dispatch(editPlan('delete a run', (now) => removeRun(now, now.rehearsals[now.rehearsals.length - 1]!.id)))
-                }
-              >
-                Delete the last run
-              </Button>
-            </div>
-            <p className={textStyles.muted}>
-              ± is the spread between runs. It becomes the timing error of people and cues, and needs two runs.
-            </p>
-          </>
-        )}
+        {plan.rehearsals.length > 0 && <RunActions />}
       </section>
     </aside>
+  );
+}
+
+function TapButton({
+  run,
+  next,
+  plan,
+}: {
+  readonly run: {
+    isRunning: boolean;
+    next: RehearsalEvent | null;
+    index: number;
+    tap: () => void;
+    skip: () => void;
+    finish: () => void;
+  };
+  readonly next: RehearsalEvent | null;
+  readonly plan: ShotPlan;
+}) {
+  return (
+    <button type="button" className={styles.rehearsalTap} onClick={run.tap} data-testid="rehearsal-tap">
+      {run.isRunning ? (
+        <>
+          <small>tap when</small> {next ? rehearsalEventText(plan, next) : 'every event is tapped'}
+        </>
+      ) : (
+        <>
+          <small>on “action”, start the clock of</small> run {plan.rehearsals.length + 1}
+        </>
+      )}
+      <Key isOnAccent>R</Key>
+    </button>
+  );
+}
+
+function RunActions() {
+  const dispatch = useAppDispatch();
+  return (
+    <>
+      <div className={layoutStyles.sideActions}>
+        <Button look="main" onClick={() => dispatch(editPlan('use the rehearsed times', applyRehearsedTimes))}>
+          Use these times
+        </Button>
+        <Button
+          onClick={() =>
+            dispatch(editPlan('delete a run', (now) => removeRun(now, now.rehearsals[now.rehearsals.length - 1]!.id)))
+          }
+        >
+          Delete the last run
+        </Button>
+      </div>
+      <p className={textStyles.muted}>
+        ± is the spread between runs. It becomes the timing error of people and cues, and needs two runs.
+      </p>
+    </>
   );
 }
 

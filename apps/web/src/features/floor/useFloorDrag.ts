@@ -1,7 +1,15 @@
-import { type FloorItem, MM_PER_INCH, moveOnFloor, type Place, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import {
+  type FloorItem,
+  MM_PER_INCH,
+  moveOnFloor,
+  type Place,
+  type ShotPlan,
+  type UnitSystem,
+  type Landmark,
+} from '@still-heron/core';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { newGesture } from '../../shared/gestures/newGesture';
-import { useAppDispatch, useAppSelector, useAppStore } from '../../shared/store/hooks';
+import { useAppDispatch, useAppSelector, useAppStore, type RootState } from '../../shared/store/hooks';
 import { useDrag } from '../../shared/gestures/useDrag';
 import { itemReached, itemSelected, itemToggled, selectHeld } from '../shot/sessionSlice';
 import { abandonGesture, editPlan, selectPlan } from '../shot/shotSlice';
@@ -24,6 +32,13 @@ export function nudge(key: string, isFar: boolean, units: UnitSystem): Place | n
 function placeOf({ marks, floor }: ShotPlan, { kind, id }: FloorItem): Place {
   if (kind === 'mark') return marks.find((mark) => mark.id === id)!.place!;
   return (kind === 'camera' ? floor!.camera : floor!.landmarks).find((thing) => thing.id === id)!;
+}
+
+/** What an item aligns with: the places of the others, and for a camera the tracks. */
+function snapTo(state: RootState, item: FloorItem): { others: readonly Place[]; tracks: readonly Landmark[] } {
+  const plan: ShotPlan = selectPlan(state)!;
+  const tracks = item.kind === 'camera' ? (plan.floor?.landmarks ?? []).filter(({ shape }) => shape === 'track') : [];
+  return { others: othersThan(plan, selectHeld(state)), tracks };
 }
 
 interface Options {
@@ -60,12 +75,7 @@ export function useFloorDrag({ item, name, pxPerMm, units, onGuides }: Options) 
     onStart: () => (grabbed.current = placeNow()),
     onDrag: ({ dx, dy, isAlt, gesture: dragged }) => {
       const pointed = { xMm: grabbed.current.xMm + dx / pxPerMm, yMm: grabbed.current.yMm - dy / pxPerMm };
-      const plan: ShotPlan = selectPlan(store.getState())!;
-      const held = selectHeld(store.getState());
-      const tracks = item.kind === 'camera' ? (plan.floor?.landmarks ?? []).filter(({ shape }) => shape === 'track') : [];
-      const to = isAlt
-        ? { place: pointed, guides: [] }
-        : snap(pointed, { others: othersThan(plan, held), tracks, pxPerMm, units });
+      const to = isAlt ? { place: pointed, guides: [] } : snap(pointed, { ...snapTo(store.getState(), item), pxPerMm, units });
       onGuides(to.guides);
       const now = placeNow();
       moveBy({ xMm: to.place.xMm - now.xMm, yMm: to.place.yMm - now.yMm }, dragged);

@@ -1,4 +1,4 @@
-import { type LensSetup, cameraInMode, cameraOf, FORMATS, defaultLens, widestStopAt } from '@still-heron/core';
+import { type LensSetup, defaultLens, widestStopAt, type Lens } from '@still-heron/core';
 import { useState } from 'react';
 import clsx from 'clsx';
 import { useAppSelector } from '../../shared/store/hooks';
@@ -9,6 +9,8 @@ import { useKit } from '../../shared/api/useKit';
 import layoutStyles from '../../ui/layout.module.css';
 import styles from './KitCalculator.module.css';
 import fieldStyles from '../../ui/fields/fields.module.css';
+import { formatChoices, modeChoices } from '../calculator/cameraChoices';
+import { mediumLens } from './mediumLens';
 
 /** Zone calculator without a shot, for any camera and lens of the kit or a generic format. */
 export function KitCalculator() {
@@ -19,21 +21,12 @@ export function KitCalculator() {
   const [lensId, setLensId] = useState<string | null>(null);
   const [stop, setStop] = useState<number | null>(null);
   const [focalMm, setFocalMm] = useState<number | null>(null);
-  const modes = cameras.flatMap(({ id, item }) =>
-    item.modes.map((mode) => ({
-      value: `${id}/${mode.id}`,
-      word: `${item.name}, ${mode.name}`,
-      camera: cameraInMode(item, mode.id, null),
-    })),
-  );
-  const formats = FORMATS.map((format) => ({ value: format.id, word: format.name, camera: cameraOf(format) }));
+  const modes = modeChoices(cameras);
+  const formats = formatChoices();
   // the only camera of Kit is the one that is meant
   const cameraKey = chosenCamera ?? (cameras.length === 1 ? modes[0]?.value : undefined) ?? 's35-16x9';
   const camera = [...modes, ...formats].find(({ value }) => value === cameraKey)?.camera ?? formats[0]!.camera;
-  // start with a lens of medium focal length
-  const middle = [...lenses].sort(
-    (a, b) => Math.abs(a.item.lens.focalLengthMm - 60) - Math.abs(b.item.lens.focalLengthMm - 60),
-  )[0];
+  const middle = mediumLens(lenses);
   const lens =
     (lenses.find(({ id }) => id === lensId) ?? middle)?.item.lens ??
     defaultLens({ name: '50 mm', focalLengthMm: 50, closeFocusMm: 500 });
@@ -67,23 +60,35 @@ export function KitCalculator() {
               }}
             />
           )}
-          {lens.longestMm > lens.focalLengthMm && (
-            <NumberField
-              label="zoomed to"
-              unit="mm"
-              step={1}
-              decimals={1}
-              min={lens.focalLengthMm}
-              max={lens.longestMm}
-              value={focalLengthMm}
-              onChange={setFocalMm}
-            />
-          )}
+          {lens.longestMm > lens.focalLengthMm && <ZoomField lens={lens} focalLengthMm={focalLengthMm} onFocalMm={setFocalMm} />}
           <p className={fieldStyles.fieldHint}>
             Limit of sharpness: 1/1500 of the diagonal. In a shot the calculator is in Set-up and uses the limit of the shot.
           </p>
         </section>
       </aside>
     </div>
+  );
+}
+
+function ZoomField({
+  lens,
+  focalLengthMm,
+  onFocalMm,
+}: {
+  readonly lens: Lens;
+  readonly focalLengthMm: number;
+  readonly onFocalMm: (value: number | null) => void;
+}) {
+  return (
+    <NumberField
+      label="zoomed to"
+      unit="mm"
+      step={1}
+      decimals={1}
+      min={lens.focalLengthMm}
+      max={lens.longestMm}
+      value={focalLengthMm}
+      onChange={onFocalMm}
+    />
   );
 }

@@ -30,7 +30,7 @@ export function useKitActions<K extends KitKind>(kind: K) {
   const [createItem] = useCreateKitItemMutation();
   const [removeItem] = useRemoveKitItemMutation();
   const [restoreItem] = useRestoreKitItemMutation();
-  const [importKit] = useImportKitMutation();
+  const readFile = useKitFile();
 
   const showRefusal = (what: string, error: unknown) => {
     if (error) void message.error(`${what}: ${problemOf(error).body.message}.`);
@@ -76,7 +76,14 @@ export function useKitActions<K extends KitKind>(kind: K) {
     });
   }
 
-  /** Imports a kit file: all of it, or nothing with the reasons. */
+  return { create, duplicate, remove, readFile, one: KIND_WORDS[kind].one };
+}
+
+/** Imports a kit file: all of it, or nothing with the reasons. */
+function useKitFile(): () => Promise<void> {
+  const { message, notification } = App.useApp();
+  const [importKit] = useImportKitMutation();
+
   async function readFile(): Promise<void> {
     const chosen = await askForFile('.json,.csv,.txt,application/json,text/csv');
     if (!chosen) return;
@@ -105,5 +112,5 @@ export function useKitActions<K extends KitKind>(kind: K) {
     });
   }
 
-  return { create, duplicate, remove, readFile, one: KIND_WORDS[kind].one };
+  return readFile;
 }

@@ -1,4 +1,4 @@
-import { type AidCell, nextAidTest, type KitCamera, withAidTest } from '@still-heron/core';
+import { type AidCell, nextAidTest, type KitCamera, withAidTest, type RecordingMode } from '@still-heron/core';
 import { AID_WORDS } from '@still-heron/wording';
 import { useState } from 'react';
 import { useAppSelector } from '../../../shared/store/hooks';
@@ -61,38 +61,14 @@ export function AidGuide({ camera, onChange, onClose }: Props) {
   useKeys('esc', onClose);
 
   if (!isAsking) {
-    return (
-      <section className={styles.aidGuide} aria-label="Testing">
-        <h2>{cell === null ? 'Everything is tested.' : 'That was all, except for what you skipped.'}</h2>
-        <div className={kitStyles.scaleActions}>
-          <Button look="main" onClick={onClose}>
-            Back to the table
-          </Button>
-          {cell !== null && <Button onClick={() => setSkipped([])}>Test the skipped ones</Button>}
-        </div>
-      </section>
-    );
+    return <GuideEnd cell={cell} onClose={onClose} onSkipped={setSkipped} />;
   }
   const mode = camera.modes.find(({ id }) => id === cell.modeId)!;
   return (
     <section className={styles.aidGuide} aria-label="Testing">
-      <p className={textStyles.muted}>
-        {cell.display} · {mode.name} · {AID_WORDS[cell.aid].short}
-        {cell.retest === 'other-software' && ` · was ${cell.answer} with software ${cell.test?.software || 'unknown'}`}
-        {cell.retest === 'old' && ` · was ${cell.answer} on ${cell.test?.testedOn}`}
-      </p>
+      <CellTitle cell={cell} mode={mode} />
       <h2>{AID_WORDS[cell.aid].ask}</h2>
-      <div className={kitStyles.scaleActions}>
-        <Button look="main" size="large" onClick={() => answer(true)}>
-          Yes <Key isOnAccent>Y</Key>
-        </Button>
-        <Button size="large" onClick={() => answer(false)}>
-          No <Key>X</Key>
-        </Button>
-        <Button size="large" onClick={skip}>
-          Skip <Key>S</Key>
-        </Button>
-      </div>
+      <AnswerButtons onAnswer={answer} onSkip={skip} />
       <div className={fieldStyles.fieldPair}>
         <TextField label="note" value={note} max={400} placeholder="menu page, button or level" onChange={setNote} />
         <TesterField />
@@ -101,6 +77,51 @@ export function AidGuide({ camera, onChange, onClose }: Props) {
         Stop here; answers are kept
       </Button>
     </section>
+  );
+}
+
+interface GuideEndProps extends Pick<Props, 'onClose'> {
+  readonly cell: AidCell | null;
+  readonly onSkipped: (value: readonly string[]) => void;
+}
+
+function GuideEnd({ cell, onClose, onSkipped }: GuideEndProps) {
+  return (
+    <section className={styles.aidGuide} aria-label="Testing">
+      <h2>{cell === null ? 'Everything is tested.' : 'That was all, except for what you skipped.'}</h2>
+      <div className={kitStyles.scaleActions}>
+        <Button look="main" onClick={onClose}>
+          Back to the table
+        </Button>
+        {cell !== null && <Button onClick={() => onSkipped([])}>Test the skipped ones</Button>}
+      </div>
+    </section>
+  );
+}
+
+function CellTitle({ cell, mode }: { readonly cell: AidCell; readonly mode: RecordingMode }) {
+  return (
+    <p className={textStyles.muted}>
+      {cell.display} · {mode.name} · {AID_WORDS[cell.aid].short}
+      {cell.retest === 'other-software' && ` · was ${cell.answer} with software ${cell.test?.software || 'unknown'}`}
+      {cell.retest === 'old' && ` · was ${cell.answer} on ${cell.test?.testedOn}`}
+    </p>
+  );
+}
+
+function AnswerButtons({ onAnswer, onSkip }: { readonly onAnswer: (works: boolean) => void; readonly onSkip: () => void }) {
+  return (
+    <div className={kitStyles.scaleActions}>
+      <Button look="main" size="large" onClick={() => onAnswer(true)}>
+        Yes <Key isOnAccent>Y</Key>
+      </Button>
+      <Button size="large" onClick={() => onAnswer(false)}>
+        No <Key>X</Key>
+      </Button>
+      <Button size="large" onClick={onSkip}>
+        Skip <Key>S</Key>
+      </Button>
+    </div>
   );
 }
 

@@ -58,36 +58,47 @@ export function AidMatrix({ camera, onChange, onGuide }: Props) {
           Test step by step
         </Button>
       </header>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">
-              <span className={textStyles.unseen}>aid</span>
-            </th>
-            {camera.displays.map((display) => (
-              <th scope="col" key={display}>
-                {display}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {AIDS.map((aid) => (
-            <tr key={aid}>
-              <th scope="row">{AID_WORDS[aid].short}</th>
-              {camera.displays.map((display) => {
-                const cell = cells.find((item) => item.aid === aid && item.display === display)!;
-                return (
-                  <td key={display}>
-                    <AidButton cell={cell} onTurn={() => turn(cell)} />
-                  </td>
-                );
-              })}
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <AidTable camera={camera} cells={cells} onTurn={turn} />
     </section>
+  );
+}
+
+interface AidTableProps extends Pick<Props, 'camera'> {
+  readonly cells: AidCell[];
+  readonly onTurn: (cell: AidCell) => void;
+}
+
+function AidTable({ camera, cells, onTurn }: AidTableProps) {
+  return (
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">
+            <span className={textStyles.unseen}>aid</span>
+          </th>
+          {camera.displays.map((display) => (
+            <th scope="col" key={display}>
+              {display}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {AIDS.map((aid) => (
+          <tr key={aid}>
+            <th scope="row">{AID_WORDS[aid].short}</th>
+            {camera.displays.map((display) => {
+              const cell = cells.find((item) => item.aid === aid && item.display === display)!;
+              return (
+                <td key={display}>
+                  <AidButton cell={cell} onTurn={() => onTurn(cell)} />
+                </td>
+              );
+            })}
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

@@ -47,37 +47,43 @@ export function CameraFigures({ camera, onChange }: CameraFiguresProps) {
       </section>
       <CameraModes camera={camera} onChange={onChange} />
       <Steadying camera={camera} onChange={onChange} />
-      <section>
-        <h2>Frame rates and sensitivities</h2>
-        <FiguresField
-          label="frame rates"
-          values={camera.frameRates}
-          limit={KIT_LIMITS.captureFps}
-          maxCount={KIT_LIMITS.frameRates.max}
-          onChange={(frameRates) => onChange('change the frame rates', (now) => ({ ...now, frameRates }))}
-        />
-        <FiguresField
-          label="base ISO"
-          values={camera.baseIsos}
-          limit={KIT_LIMITS.iso}
-          maxCount={KIT_LIMITS.baseIsos.max}
-          onChange={(baseIsos) => onChange('change the base sensitivities', (now) => ({ ...now, baseIsos }))}
-        />
-        <MaybeNumber
-          label="autofocus area"
-          unit="% of the width"
-          start={80}
-          limit={KIT_LIMITS.percent}
-          step={5}
-          value={camera.automaticAreaPercent}
-          onChange={(automaticAreaPercent, gesture) =>
-            onChange('change the autofocus area', (now) => ({ ...now, automaticAreaPercent }), gesture)
-          }
-        />
-      </section>
+      <RatesAndSensitivities camera={camera} onChange={onChange} />
       <Displays camera={camera} onChange={onChange} />
       <KitFormFoot kind="cameras" />
     </aside>
+  );
+}
+
+function RatesAndSensitivities({ camera, onChange }: Pick<CameraFiguresProps, 'camera' | 'onChange'>) {
+  return (
+    <section>
+      <h2>Frame rates and sensitivities</h2>
+      <FiguresField
+        label="frame rates"
+        values={camera.frameRates}
+        limit={KIT_LIMITS.captureFps}
+        maxCount={KIT_LIMITS.frameRates.max}
+        onChange={(frameRates) => onChange('change the frame rates', (now) => ({ ...now, frameRates }))}
+      />
+      <FiguresField
+        label="base ISO"
+        values={camera.baseIsos}
+        limit={KIT_LIMITS.iso}
+        maxCount={KIT_LIMITS.baseIsos.max}
+        onChange={(baseIsos) => onChange('change the base sensitivities', (now) => ({ ...now, baseIsos }))}
+      />
+      <MaybeNumber
+        label="autofocus area"
+        unit="% of the width"
+        start={80}
+        limit={KIT_LIMITS.percent}
+        step={5}
+        value={camera.automaticAreaPercent}
+        onChange={(automaticAreaPercent, gesture) =>
+          onChange('change the autofocus area', (now) => ({ ...now, automaticAreaPercent }), gesture)
+        }
+      />
+    </section>
   );
 }
 

@@ -1,4 +1,4 @@
-import { FORMATS, KIT_LIMITS, type RecordingMode } from '@still-heron/core';
+import { FORMATS, KIT_LIMITS, type RecordingMode, type SteadyingLevel } from '@still-heron/core';
 import { Select } from 'antd';
 import clsx from 'clsx';
 import { NumberField } from '../../../ui/fields/NumberField';
@@ -27,74 +27,85 @@ export function CameraModes({ camera, onChange }: CameraFiguresProps) {
     <section>
       <h2>Recording modes</h2>
       {camera.modes.map((mode) => (
-        <div data-testid="kit-part" className={styles.kitPart} key={mode.id}>
-          <TextField
-            label="mode"
-            isOptional={false}
-            max={KIT_LIMITS.name.max}
-            value={mode.name}
-            onChange={(name) => put(mode.id, 'rename a mode', { name })}
-          />
-          <Select
-            aria-label={`Format of ${mode.name}`}
-            className={layoutStyles.wideSelect}
-            value={null}
-            placeholder="use a standard format"
-            options={FORMATS.map(({ id, name, sensorWidthMm, sensorHeightMm }) => ({
-              value: id,
-              label: `${name} · ${sensorWidthMm} × ${sensorHeightMm}`,
-            }))}
-            onChange={(id: string | null) => {
-              const format = FORMATS.find((item) => item.id === id);
-              if (format) {
-                const { sensorWidthMm, sensorHeightMm, photositesWide } = format;
-                put(mode.id, `size of ${format.name}`, { sensorWidthMm, sensorHeightMm, photositesWide });
-              }
-            }}
-          />
-          <div className={fieldStyles.fieldPair}>
-            {(
-              [
-                ['width', 'sensorWidthMm', 'mm', KIT_LIMITS.sensorMm, 2, 0.1],
-                ['height', 'sensorHeightMm', 'mm', KIT_LIMITS.sensorMm, 2, 0.1],
-                ['pixels across the sensor', 'photositesWide', '', KIT_LIMITS.photositesWide, 0, 16],
-                ['fastest', 'fastestFps', 'fps', KIT_LIMITS.captureFps, 2, 1],
-              ] as const
-            ).map(([label, key, unit, { min, max }, decimals, step]) => (
-              <NumberField
-                key={key}
-                label={label}
-                {...(unit ? { unit } : {})}
-                decimals={decimals}
-                step={step}
-                isWhole={key === 'photositesWide'}
-                min={min}
-                max={max}
-                value={mode[key]}
-                onChange={(value, gesture) => put(mode.id, `change the ${label}`, { [key]: value }, gesture)}
-              />
-            ))}
-          </div>
-          {camera.modes.length > 1 && (
-            <Button
-              look="quiet"
-              onClick={() =>
-                onChange('delete a mode', (now) => ({
-                  ...now,
-                  modes: now.modes.filter(({ id }) => id !== mode.id),
-                  tests: now.tests.filter(({ modeId }) => modeId !== mode.id),
-                }))
-              }
-            >
-              Delete this mode
-            </Button>
-          )}
-        </div>
+        <ModeFields key={mode.id} mode={mode} onPut={put} camera={camera} onChange={onChange} />
       ))}
       <Button onClick={add} disabled={camera.modes.length >= KIT_LIMITS.modes.max}>
         Add a mode
       </Button>
     </section>
+  );
+}
+
+interface ModeFieldsProps extends Pick<CameraFiguresProps, 'camera' | 'onChange'> {
+  readonly mode: RecordingMode;
+  readonly onPut: (id: string, name: string, changes: Partial<RecordingMode>, gesture?: string) => void;
+}
+
+function ModeFields({ mode, onPut, camera, onChange }: ModeFieldsProps) {
+  return (
+    <div data-testid="kit-part" className={styles.kitPart}>
+      <TextField
+        label="mode"
+        isOptional={false}
+        max={KIT_LIMITS.name.max}
+        value={mode.name}
+        onChange={(name) => onPut(mode.id, 'rename a mode', { name })}
+      />
+      <Select
+        aria-label={`Format of ${mode.name}`}
+        className={layoutStyles.wideSelect}
+        value={null}
+        placeholder="use a standard format"
+        options={FORMATS.map(({ id, name, sensorWidthMm, sensorHeightMm }) => ({
+          value: id,
+          label: `${name} · ${sensorWidthMm} × ${sensorHeightMm}`,
+        }))}
+        onChange={(id: string | null) => {
+          const format = FORMATS.find((item) => item.id === id);
+          if (format) {
+            const { sensorWidthMm, sensorHeightMm, photositesWide } = format;
+            onPut(mode.id, `size of ${format.name}`, { sensorWidthMm, sensorHeightMm, photositesWide });
+          }
+        }}
+      />
+      <div className={fieldStyles.fieldPair}>
+        {(
+          [
+            ['width', 'sensorWidthMm', 'mm', KIT_LIMITS.sensorMm, 2, 0.1],
+            ['height', 'sensorHeightMm', 'mm', KIT_LIMITS.sensorMm, 2, 0.1],
+            ['pixels across the sensor', 'photositesWide', '', KIT_LIMITS.photositesWide, 0, 16],
+            ['fastest', 'fastestFps', 'fps', KIT_LIMITS.captureFps, 2, 1],
+          ] as const
+        ).map(([label, key, unit, { min, max }, decimals, step]) => (
+          <NumberField
+            key={key}
+            label={label}
+            {...(unit ? { unit } : {})}
+            decimals={decimals}
+            step={step}
+            isWhole={key === 'photositesWide'}
+            min={min}
+            max={max}
+            value={mode[key]}
+            onChange={(value, gesture) => onPut(mode.id, `change the ${label}`, { [key]: value }, gesture)}
+          />
+        ))}
+      </div>
+      {camera.modes.length > 1 && (
+        <Button
+          look="quiet"
+          onClick={() =>
+            onChange('delete a mode', (now) => ({
+              ...now,
+              modes: now.modes.filter(({ id }) => id !== mode.id),
+              tests: now.tests.filter(({ modeId }) => modeId !== mode.id),
+            }))
+          }
+        >
+          Delete this mode
+        </Button>
+      )}
+    </div>
   );
 }
 
@@ -116,38 +127,7 @@ export function Steadying({ camera, onChange }: CameraFiguresProps) {
             }),
             gesture,
           );
-        return (
-          <div className={clsx(fieldStyles.fieldPair, kitStyles.kitLine)} key={level.id}>
-            <TextField
-              label="level"
-              isOptional={false}
-              max={KIT_LIMITS.name.max}
-              value={level.name}
-              onChange={(name) => put({ name })}
-            />
-            <NumberField
-              label="crops"
-              unit="%"
-              step={1}
-              decimals={1}
-              {...KIT_LIMITS.cropPercent}
-              value={level.cropPercent}
-              onChange={(cropPercent, gesture) => put({ cropPercent }, gesture)}
-            />
-            <Button
-              look="quiet"
-              aria-label={`Remove ${level.name}`}
-              onClick={() =>
-                onChange('delete a steadying level', (now) => ({
-                  ...now,
-                  steadying: now.steadying.filter(({ id }) => id !== level.id),
-                }))
-              }
-            >
-              ✕
-            </Button>
-          </div>
-        );
+        return <LevelFields key={level.id} level={level} onPut={put} onChange={onChange} />;
       })}
       <Button
         disabled={camera.steadying.length >= KIT_LIMITS.steadying.max}
@@ -161,6 +141,46 @@ export function Steadying({ camera, onChange }: CameraFiguresProps) {
         Add a level
       </Button>
     </section>
+  );
+}
+
+interface LevelFieldsProps extends Pick<CameraFiguresProps, 'onChange'> {
+  readonly level: SteadyingLevel;
+  readonly onPut: (changes: Partial<SteadyingLevel>, gesture?: string) => void;
+}
+
+function LevelFields({ level, onPut, onChange }: LevelFieldsProps) {
+  return (
+    <div className={clsx(fieldStyles.fieldPair, kitStyles.kitLine)}>
+      <TextField
+        label="level"
+        isOptional={false}
+        max={KIT_LIMITS.name.max}
+        value={level.name}
+        onChange={(name) => onPut({ name })}
+      />
+      <NumberField
+        label="crops"
+        unit="%"
+        step={1}
+        decimals={1}
+        {...KIT_LIMITS.cropPercent}
+        value={level.cropPercent}
+        onChange={(cropPercent, gesture) => onPut({ cropPercent }, gesture)}
+      />
+      <Button
+        look="quiet"
+        aria-label={`Remove ${level.name}`}
+        onClick={() =>
+          onChange('delete a steadying level', (now) => ({
+            ...now,
+            steadying: now.steadying.filter(({ id }) => id !== level.id),
+          }))
+        }
+      >
+        ✕
+      </Button>
+    </div>
   );
 }
 

@@ -145,35 +145,7 @@ function Stops({ lens, onChange }: { readonly lens: Lens; readonly onChange: Cha
           ]}
           onPick={(stopScale) => onChange(`use ${stopScale} stops`, { stopScale })}
         />
-        <NumberField
-          label={zoom ? 'widest, at the short end' : 'widest'}
-          unit={lens.stopScale}
-          decimals={2}
-          step={0.1}
-          min={KIT_LIMITS.stop.min}
-          max={lens.narrowestStop}
-          value={lens.widestStop}
-          testId="kit-widest"
-          onChange={(widestStop, gesture) =>
-            onChange(
-              'change the widest stop',
-              { widestStop, widestStopLong: zoom ? Math.max(widestStop, lens.widestStopLong) : widestStop },
-              gesture,
-            )
-          }
-        />
-        {zoom && (
-          <NumberField
-            label="widest, at the long end"
-            unit={lens.stopScale}
-            decimals={2}
-            step={0.1}
-            min={KIT_LIMITS.stop.min}
-            max={lens.narrowestStop}
-            value={lens.widestStopLong}
-            onChange={(widestStopLong, gesture) => onChange('change the widest stop', { widestStopLong }, gesture)}
-          />
-        )}
+        <WidestStops zoom={zoom} lens={lens} onChange={onChange} />
         <NumberField
           label="narrowest"
           unit={lens.stopScale}
@@ -197,5 +169,41 @@ function Stops({ lens, onChange }: { readonly lens: Lens; readonly onChange: Cha
         />
       </div>
     </section>
+  );
+}
+
+function WidestStops({ zoom, lens, onChange }: { readonly zoom: boolean; readonly lens: Lens; readonly onChange: ChangeLens }) {
+  return (
+    <>
+      <NumberField
+        label={zoom ? 'widest, at the short end' : 'widest'}
+        unit={lens.stopScale}
+        decimals={2}
+        step={0.1}
+        min={KIT_LIMITS.stop.min}
+        max={lens.narrowestStop}
+        value={lens.widestStop}
+        testId="kit-widest"
+        onChange={(widestStop, gesture) =>
+          onChange(
+            'change the widest stop',
+            { widestStop, widestStopLong: zoom ? Math.max(widestStop, lens.widestStopLong) : widestStop },
+            gesture,
+          )
+        }
+      />
+      {zoom && (
+        <NumberField
+          label="widest, at the long end"
+          unit={lens.stopScale}
+          decimals={2}
+          step={0.1}
+          min={KIT_LIMITS.stop.min}
+          max={lens.narrowestStop}
+          value={lens.widestStopLong}
+          onChange={(widestStopLong, gesture) => onChange('change the widest stop', { widestStopLong }, gesture)}
+        />
+      )}
+    </>
   );
 }

@@ -37,26 +37,16 @@ export function LensPage() {
   const { units } = useAppSelector((state) => state.preferences);
   const [triedMm, setTriedMm] = useState(2400);
   const [shown, setShown] = useState<(typeof SIDES)[number]['value']>('figures');
-  const [draft, setDraft] = useState<readonly RingPoint[] | null>(null);
+  const change = (name: string, changes: Partial<Lens>, gesture?: string) =>
+    edit(name, (now: KitLens) => ({ ...now, lens: { ...now.lens, ...changes } }), gesture);
+  const scale = useScaleDraft(item?.lens ?? null, change);
   if (!item) return null;
   const { lens } = item;
   const ring = ringOf(lens);
   const atMm = withinReach(ring, triedMm);
   const atDeg = ring.angleAt(atMm);
-  const points = draft ?? (lens.ring.kind === 'table' ? lens.ring.points : []);
-  const problems = checkPoints(lens, points);
+  const { points, problems } = scale;
   const zone = zoneAt(lens, atMm);
-  const change = (name: string, changes: Partial<Lens>, gesture?: string) =>
-    edit(name, (now: KitLens) => ({ ...now, lens: { ...now.lens, ...changes } }), gesture);
-
-  /** Valid scale points are saved at once; invalid ones stay in a draft with their problems. */
-  function setPoints(name: string, next: readonly RingPoint[]): void {
-    if (next.length === 0 || checkPoints(lens, next).size > 0) return setDraft(next);
-    setDraft(null);
-    const nearest = Math.min(...next.map(({ distanceMm }) => distanceMm ?? Infinity));
-    change(name, { ring: { kind: 'table', points: next }, closeFocusMm: nearest });
-  }
-
   const windowDeg =
     zone && ([ring.angleAt(withinReach(ring, zone.nearMm)), ring.angleAt(withinReach(ring, zone.farMm))] as const);
   return (
@@ -96,14 +86,14 @@ export function LensPage() {
           <ScaleEditor
             lens={lens}
             points={points}
-            isDraft={draft !== null}
+            isDraft={scale.isDraft}
             problems={problems}
             units={units}
-            onPoints={setPoints}
-            onGiveUp={() => setDraft(null)}
-            onShow={setDraft}
+            onPoints={scale.setPoints}
+            onGiveUp={() => scale.show(null)}
+            onShow={scale.show}
             onThrowAlone={(focusThrowDeg) => {
-              setDraft(null);
+              scale.show(null);
               change('use a ring by its throw', { ring: { kind: 'helicoid', focusThrowDeg } });
             }}
           />
@@ -113,6 +103,20 @@ export function LensPage() {
       </aside>
     </div>
   );
+}
+
+/** Scale points being edited: valid ones are saved at once, invalid ones stay in a draft with their problems. */
+function useScaleDraft(lens: Lens | null, onChange: (name: string, changes: Partial<Lens>) => void) {
+  const [draft, setDraft] = useState<readonly RingPoint[] | null>(null);
+  const points = draft ?? (lens?.ring.kind === 'table' ? lens.ring.points : []);
+  function setPoints(name: string, next: readonly RingPoint[]): void {
+    if (!lens || next.length === 0 || checkPoints(lens, next).size > 0) return setDraft(next);
+    setDraft(null);
+    const nearest = Math.min(...next.map(({ distanceMm }) => distanceMm ?? Infinity));
+    onChange(name, { ring: { kind: 'table', points: next }, closeFocusMm: nearest });
+  }
+  const problems: ReturnType<typeof checkPoints> = lens ? checkPoints(lens, points) : new Map();
+  return { points, problems, isDraft: draft !== null, setPoints, show: setDraft };
 }
 
 /** Zone at the widest stop on a medium format. Kit has no shot to take them from. */

@@ -1,4 +1,13 @@
-import { fitHelicoid, type Lens, type Problem, readScale, ringOf, type RingPoint, type UnitSystem } from '@still-heron/core';
+import {
+  fitHelicoid,
+  type Lens,
+  type Problem,
+  readScale,
+  ringOf,
+  type RingPoint,
+  type UnitSystem,
+  type FittedPoint,
+} from '@still-heron/core';
 import { neededSentence, problemText, problemView } from '@still-heron/wording';
 import { Fragment, useState } from 'react';
 import clsx from 'clsx';
@@ -41,15 +50,7 @@ export function ScaleEditor(props: Props) {
   }
 
   if (lens.response === 'speed') {
-    return (
-      <section className={kitStyles.scaleEditor} aria-label="Scale points">
-        <h2>Scale</h2>
-        <p className={textStyles.muted}>
-          A ring that answers to speed has no scale: a fast turn changes focus more than a slow one. Set it to answer by angle in
-          the camera, then set its response on the right.
-        </p>
-      </section>
-    );
+    return <SpeedRing />;
   }
   if (isGuided) {
     return (
@@ -96,17 +97,51 @@ export function ScaleEditor(props: Props) {
           </Button>
         </p>
       )}
-      <div className={kitStyles.scaleActions}>
-        <Button look={points.length === 0 ? 'main' : 'plain'} onClick={() => setIsGuided(true)}>
-          Calibrate step by step
-        </Button>
-        <Button onClick={addPoint}>Add a point</Button>
-        <Button onClick={() => void readFile()}>Read a CSV file</Button>
-        {lens.ring.kind === 'table' && (
-          <Button onClick={() => onThrowAlone(Math.round(ringOf(lens).throwDeg))}>Use the throw only</Button>
-        )}
-      </div>
+      <ScaleActions
+        points={points}
+        onGuided={setIsGuided}
+        addPoint={addPoint}
+        readFile={readFile}
+        lens={lens}
+        onThrowAlone={onThrowAlone}
+      />
     </section>
+  );
+}
+
+function SpeedRing() {
+  return (
+    <section className={kitStyles.scaleEditor} aria-label="Scale points">
+      <h2>Scale</h2>
+      <p className={textStyles.muted}>
+        A ring that answers to speed has no scale: a fast turn changes focus more than a slow one. Set it to answer by angle in
+        the camera, then set its response on the right.
+      </p>
+    </section>
+  );
+}
+
+interface ScaleActionsProps {
+  readonly points: readonly RingPoint[];
+  readonly onGuided: (value: boolean) => void;
+  readonly addPoint: () => void;
+  readonly readFile: () => void;
+  readonly lens: Lens;
+  readonly onThrowAlone: (focusThrowDeg: number) => void;
+}
+
+function ScaleActions({ points, onGuided, addPoint, readFile, lens, onThrowAlone }: ScaleActionsProps) {
+  return (
+    <div className={kitStyles.scaleActions}>
+      <Button look={points.length === 0 ? 'main' : 'plain'} onClick={() => onGuided(true)}>
+        Calibrate step by step
+      </Button>
+      <Button onClick={addPoint}>Add a point</Button>
+      <Button onClick={() => void readFile()}>Read a CSV file</Button>
+      {lens.ring.kind === 'table' && (
+        <Button onClick={() => onThrowAlone(Math.round(ringOf(lens).throwDeg))}>Use the throw only</Button>
+      )}
+    </div>
   );
 }
 
@@ -151,49 +186,17 @@ function PointRows({ lens, points, problems, units, onPoints }: Props) {
           const problem = problems.get(index);
           return (
             <Fragment key={index}>
-              <tr className={clsx((problem || fitted?.standsOut) && styles.isOff)}>
-                <td>
-                  <DistanceField
-                    label={`Distance of point ${row + 1}`}
-                    isBare
-                    distanceMm={point.distanceMm ?? Infinity}
-                    units={units}
-                    testId={`point-distance-${row}`}
-                    onChange={(mm) => put('move a scale point', index, { distanceMm: mm === Infinity ? null : mm })}
-                  />
-                </td>
-                <td>
-                  <NumberField
-                    label={`Reading of point ${row + 1}`}
-                    isBare
-                    unit="°"
-                    decimals={2}
-                    step={0.5}
-                    min={-1440}
-                    max={1440}
-                    value={point.ringDeg}
-                    testId={`point-reading-${row}`}
-                    onChange={(ringDeg) => put('change a scale reading', index, { ringDeg })}
-                  />
-                </td>
-                <td className={clsx(textStyles.figure, styles.scaleResidual)}>
-                  {fitted ? `${fitted.residualDeg < 0 ? '−' : '+'}${Math.abs(fitted.residualDeg).toFixed(1)}°` : '–'}
-                </td>
-                <td>
-                  <Button
-                    look="quiet"
-                    aria-label={`Remove point ${row + 1}`}
-                    onClick={() =>
-                      onPoints(
-                        'delete a scale point',
-                        points.filter((_, k) => k !== index),
-                      )
-                    }
-                  >
-                    ✕
-                  </Button>
-                </td>
-              </tr>
+              <PointRow
+                problem={problem}
+                fitted={fitted}
+                row={row}
+                point={point}
+                units={units}
+                onPut={put}
+                index={index}
+                onPoints={onPoints}
+                points={points}
+              />
               {(problem ?? fitted?.standsOut) && (
                 <tr>
                   <td colSpan={4} data-testid="scale-why" className={clsx(textStyles.toneSoft, styles.scaleWhy)}>
@@ -206,6 +209,63 @@ function PointRows({ lens, points, problems, units, onPoints }: Props) {
         })}
       </tbody>
     </table>
+  );
+}
+
+interface PointRowProps extends Pick<Props, 'units' | 'onPoints' | 'points'> {
+  readonly problem: Problem | undefined;
+  readonly fitted: FittedPoint | undefined;
+  readonly row: number;
+  readonly point: RingPoint;
+  readonly onPut: (name: string, index: number, changes: Partial<RingPoint>) => void;
+  readonly index: number;
+}
+
+function PointRow({ problem, fitted, row, point, units, onPut, index, onPoints, points }: PointRowProps) {
+  return (
+    <tr className={clsx((problem || fitted?.standsOut) && styles.isOff)}>
+      <td>
+        <DistanceField
+          label={`Distance of point ${row + 1}`}
+          isBare
+          distanceMm={point.distanceMm ?? Infinity}
+          units={units}
+          testId={`point-distance-${row}`}
+          onChange={(mm) => onPut('move a scale point', index, { distanceMm: mm === Infinity ? null : mm })}
+        />
+      </td>
+      <td>
+        <NumberField
+          label={`Reading of point ${row + 1}`}
+          isBare
+          unit="°"
+          decimals={2}
+          step={0.5}
+          min={-1440}
+          max={1440}
+          value={point.ringDeg}
+          testId={`point-reading-${row}`}
+          onChange={(ringDeg) => onPut('change a scale reading', index, { ringDeg })}
+        />
+      </td>
+      <td className={clsx(textStyles.figure, styles.scaleResidual)}>
+        {fitted ? `${fitted.residualDeg < 0 ? '−' : '+'}${Math.abs(fitted.residualDeg).toFixed(1)}°` : '–'}
+      </td>
+      <td>
+        <Button
+          look="quiet"
+          aria-label={`Remove point ${row + 1}`}
+          onClick={() =>
+            onPoints(
+              'delete a scale point',
+              points.filter((_, k) => k !== index),
+            )
+          }
+        >
+          ✕
+        </Button>
+      </td>
+    </tr>
   );
 }
 

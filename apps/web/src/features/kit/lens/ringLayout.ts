@@ -99,8 +99,6 @@ export function ringLayout({ lens, points, wrong, atDeg, windowDeg, units }: Rin
     const [x2, y2] = place(ringDeg, radius + 15);
     return `M${x1},${y1}L${x2},${y2}`;
   };
-  const clockwise = lens.nearerTurns === 'clockwise' ? 1 : -1;
-  const [ax, ay] = polar(centre, radius + 40, 180 + 12 * clockwise);
   return {
     centre,
     radius,
@@ -110,17 +108,22 @@ export function ringLayout({ lens, points, wrong, atDeg, windowDeg, units }: Rin
     ticks,
     pips,
     ends: [end(farDeg), end(nearDeg)],
-    arrow: {
-      path: arcPath(centre, radius * 0.5, 180 - 34 * clockwise, 180 + 30 * clockwise),
-      head: headPath(centre, radius * 0.5, 180 + 30 * clockwise, clockwise),
-      x: ax,
-      y: ay,
-    },
+    arrow: nearerArrow(centre, radius, lens.nearerTurns === 'clockwise' ? 1 : -1),
     turned: (from, to) => {
       const angleOf = ([x, y]: readonly [number, number]) => (Math.atan2(x - centre[0], centre[1] - y) * 180) / Math.PI;
       const turn = ((angleOf(to) - angleOf(from) + 540) % 360) - 180;
       return clampTo(atDeg - turn / sense, farDeg, nearDeg);
     },
+  };
+}
+
+function nearerArrow(centre: readonly [number, number], radius: number, clockwise: 1 | -1): RingLayout['arrow'] {
+  const [x, y] = polar(centre, radius + 40, 180 + 12 * clockwise);
+  return {
+    path: arcPath(centre, radius * 0.5, 180 - 34 * clockwise, 180 + 30 * clockwise),
+    head: headPath(centre, radius * 0.5, 180 + 30 * clockwise, clockwise),
+    x,
+    y,
   };
 }
 

@@ -1,4 +1,14 @@
-import { KIT_LIMITS, newPlan, planNotes, presetRig, type Rig, SUPPORTS, PULLERS, withSupport } from '@still-heron/core';
+import {
+  KIT_LIMITS,
+  newPlan,
+  planNotes,
+  presetRig,
+  type Rig,
+  SUPPORTS,
+  PULLERS,
+  withSupport,
+  type RigPart,
+} from '@still-heron/core';
 import { noteText, PULLER_WORDS, rigSentence, SUPPORT_WORDS } from '@still-heron/wording';
 import { Checkbox } from 'antd';
 import { useState } from 'react';
@@ -73,25 +83,7 @@ function Parts({ rig, onChange }: Props) {
     <section className={styles.rigParts} aria-label="Parts">
       <ul>
         {rig.parts.map((part) => (
-          <li key={part.id}>
-            <Checkbox
-              checked={part.isThere}
-              onChange={(event) =>
-                onChange(`${part.name} ${event.target.checked ? 'here' : 'missing'}`, {
-                  parts: rig.parts.map((item) => (item.id === part.id ? { ...item, isThere: event.target.checked } : item)),
-                })
-              }
-            >
-              {part.name}
-            </Checkbox>
-            <Button
-              look="quiet"
-              aria-label={`Remove ${part.name} from the list`}
-              onClick={() => onChange('delete a part', { parts: rig.parts.filter((item) => item.id !== part.id) })}
-            >
-              ✕
-            </Button>
-          </li>
+          <PartRow key={part.id} part={part} onChange={onChange} rig={rig} />
         ))}
       </ul>
       <form
@@ -115,6 +107,34 @@ function Parts({ rig, onChange }: Props) {
         {lacking.length > 0 && <Button onClick={() => add(lacking)}>Usual parts for this support: {lacking.join(', ')}</Button>}
       </form>
     </section>
+  );
+}
+
+interface PartRowProps extends Pick<Props, 'onChange' | 'rig'> {
+  readonly part: RigPart;
+}
+
+function PartRow({ part, onChange, rig }: PartRowProps) {
+  return (
+    <li>
+      <Checkbox
+        checked={part.isThere}
+        onChange={(event) =>
+          onChange(`${part.name} ${event.target.checked ? 'here' : 'missing'}`, {
+            parts: rig.parts.map((item) => (item.id === part.id ? { ...item, isThere: event.target.checked } : item)),
+          })
+        }
+      >
+        {part.name}
+      </Checkbox>
+      <Button
+        look="quiet"
+        aria-label={`Remove ${part.name} from the list`}
+        onClick={() => onChange('delete a part', { parts: rig.parts.filter((item) => item.id !== part.id) })}
+      >
+        ✕
+      </Button>
+    </li>
   );
 }
 
@@ -149,28 +169,7 @@ function RigFigures({ rig, onChange }: Props) {
           placeholder="which display"
           onChange={(display) => onChange('change the display', { display })}
         />
-        <div className={fieldStyles.fieldPair}>
-          <MaybeNumber
-            label="diagonal"
-            unit="in"
-            start={5}
-            limit={KIT_LIMITS.displayInches}
-            step={0.5}
-            decimals={1}
-            value={rig.displayInches}
-            onChange={(displayInches, gesture) => onChange('change the display', { displayInches }, gesture)}
-          />
-          <MaybeNumber
-            label="weight of the whole rig"
-            unit="kg"
-            start={5}
-            limit={KIT_LIMITS.weightKg}
-            step={0.1}
-            decimals={1}
-            value={rig.weightKg}
-            onChange={(weightKg, gesture) => onChange('change the weight', { weightKg }, gesture)}
-          />
-        </div>
+        <RigMeasures rig={rig} onChange={onChange} />
         <Checkbox
           checked={rig.displayIsCabled}
           onChange={(event) => onChange('display on a cable', { displayIsCabled: event.target.checked })}
@@ -180,5 +179,32 @@ function RigFigures({ rig, onChange }: Props) {
       </section>
       <KitFormFoot kind="rigs" />
     </aside>
+  );
+}
+
+function RigMeasures({ rig, onChange }: Pick<Props, 'rig' | 'onChange'>) {
+  return (
+    <div className={fieldStyles.fieldPair}>
+      <MaybeNumber
+        label="diagonal"
+        unit="in"
+        start={5}
+        limit={KIT_LIMITS.displayInches}
+        step={0.5}
+        decimals={1}
+        value={rig.displayInches}
+        onChange={(displayInches, gesture) => onChange('change the display', { displayInches }, gesture)}
+      />
+      <MaybeNumber
+        label="weight of the whole rig"
+        unit="kg"
+        start={5}
+        limit={KIT_LIMITS.weightKg}
+        step={0.1}
+        decimals={1}
+        value={rig.weightKg}
+        onChange={(weightKg, gesture) => onChange('change the weight', { weightKg }, gesture)}
+      />
+    </div>
   );
 }

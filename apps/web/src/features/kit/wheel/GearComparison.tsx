@@ -22,6 +22,7 @@ import { useAppSelector } from '../../../shared/store/hooks';
 import { Choice } from '../../../ui/fields/Choice';
 import { DistanceField } from '../../../ui/fields/DistanceField';
 import { Explain } from '../../../ui/fields/Explain';
+import { mediumLens } from '../mediumLens';
 import { useKit } from '../../../shared/api/useKit';
 import { Sentence } from '../../../ui/Sentence';
 import textStyles from '../../../ui/text.module.css';
@@ -44,23 +45,11 @@ export function GearComparison({ wheelId, wheel }: Props) {
   const [fromMm, setFromMm] = useState(4000);
   const [toMm, setToMm] = useState(2000);
   const usable = lenses.filter(({ item }) => item.lens.response !== 'speed');
-  // start with a lens of medium focal length
-  const middle = [...usable].sort(
-    (a, b) => Math.abs(a.item.lens.focalLengthMm - 60) - Math.abs(b.item.lens.focalLengthMm - 60),
-  )[0];
+  const middle = mediumLens(usable);
   const chosen: KitLens | undefined = (usable.find(({ id }) => id === lensId) ?? middle)?.item;
   const lens = chosen?.lens ?? NO_LENS;
   const ring = ringOf(lens);
-  const setup = {
-    camera: cameraOf(FORMATS.find(({ id }) => id === 's35-16x9')!),
-    lens,
-    focalLengthMm: lens.focalLengthMm,
-    stop: lens.widestStop,
-    sharpness: { kind: 'diagonal', divisor: 1500 } as const,
-  };
-  const landsMm = withinReach(ring, toMm);
-  const travelDeg = Math.abs(ring.angleAt(landsMm) - ring.angleAt(withinReach(ring, fromMm)));
-  const { widthDeg } = landingWindow(zoneLensOf(setup), ring, landsMm);
+  const { landsMm, travelDeg, widthDeg } = turnOnLens(lens, fromMm, toMm);
   const turnOf = (one: Wheel) => wheelTurn(one, { travelDeg, windowDeg: widthDeg }, ASSUMED_PEAK_DEG_PER_S);
   const rows = [{ id: wheelId, item: wheel }, ...wheels.filter(({ id }) => id !== wheelId)].map(({ id, item }) => ({
     id,
@@ -100,58 +89,87 @@ export function GearComparison({ wheelId, wheel }: Props) {
           the ring turns {travelDeg.toFixed(1)}° and must land within {widthDeg.toFixed(2)}°
         </p>
       </div>
-      <table data-testid="gear-table" className={styles.gearTable}>
-        <thead>
-          <tr>
-            <th scope="col">wheel</th>
-            <th scope="col">gear</th>
-            <th scope="col">landing window on the disc</th>
-            <th scope="col">turn</th>
-            <th scope="col">least time</th>
-            <th scope="col">between hard stops</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(({ id, item, turn }) => (
-            <tr key={id} className={clsx(id === wheelId && styles.isHere)}>
-              <th scope="row">{item.name}</th>
-              <td className={textStyles.figure}>{item.wheelPerRing.toFixed(2)}</td>
-              <td>
-                <WindowBar turn={turn} widestMm={widestMm} />
-              </td>
-              <td className={textStyles.figure}>
-                {turn.travelDeg.toFixed(0)}°
-                {turn.regrips > 0 && <span className={textStyles.muted}> · {turn.regrips + 1} grips</span>}
-              </td>
-              <td className={textStyles.figure}>
-                <Explain
-                  what={`Least time with ${item.name}`}
-                  lines={[
-                    `the larger of aiming (0.15 s + 0.22 s × log₂(${turn.travelDeg.toFixed(0)}° / ${turn.windowDeg.toFixed(2)}° + 1))`,
-                    `and turning (1.875 × ${turn.travelDeg.toFixed(0)}° / ${Math.min(ASSUMED_PEAK_DEG_PER_S, item.fastestDegPerS ?? Infinity)}°/s)`,
-                    `and ${ASSUMED_REGRIP_S} s for each regrip: ${turn.regrips}`,
-                    'the hand is assumed until your own is measured',
-                  ]}
-                >
-                  {turn.minTimeS.toFixed(2)} s
-                </Explain>
-              </td>
-              <td className={textStyles.figure}>
-                {turn.betweenStopsS === null ? (
-                  <span className={textStyles.muted}>no hard stops</span>
-                ) : (
-                  `${turn.betweenStopsS.toFixed(2)} s`
-                )}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <GearTable rows={rows} wheelId={wheelId} widestMm={widestMm} />
       <p className={clsx(fieldStyles.fieldHint, styles.gearFoot)}>
         A gear enlarges the landing window and the turn alike: aiming is equally hard, and finer in the hand. A fast rack suffers
         when the hand can’t turn faster, or has to regrip.
       </p>
     </>
+  );
+}
+
+/** A turn of the ring from one distance to another, with its landing window at the widest stop on a medium format. */
+function turnOnLens(lens: Lens, fromMm: number, toMm: number): { landsMm: number; travelDeg: number; widthDeg: number } {
+  const ring = ringOf(lens);
+  const setup = {
+    camera: cameraOf(FORMATS.find(({ id }) => id === 's35-16x9')!),
+    lens,
+    focalLengthMm: lens.focalLengthMm,
+    stop: lens.widestStop,
+    sharpness: { kind: 'diagonal', divisor: 1500 } as const,
+  };
+  const landsMm = withinReach(ring, toMm);
+  return {
+    landsMm,
+    travelDeg: Math.abs(ring.angleAt(landsMm) - ring.angleAt(withinReach(ring, fromMm))),
+    widthDeg: landingWindow(zoneLensOf(setup), ring, landsMm).widthDeg,
+  };
+}
+
+interface GearTableProps extends Pick<Props, 'wheelId'> {
+  readonly rows: { id: string; item: Wheel; turn: WheelTurn }[];
+  readonly widestMm: number;
+}
+
+function GearTable({ rows, wheelId, widestMm }: GearTableProps) {
+  return (
+    <table data-testid="gear-table" className={styles.gearTable}>
+      <thead>
+        <tr>
+          <th scope="col">wheel</th>
+          <th scope="col">gear</th>
+          <th scope="col">landing window on the disc</th>
+          <th scope="col">turn</th>
+          <th scope="col">least time</th>
+          <th scope="col">between hard stops</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(({ id, item, turn }) => (
+          <tr key={id} className={clsx(id === wheelId && styles.isHere)}>
+            <th scope="row">{item.name}</th>
+            <td className={textStyles.figure}>{item.wheelPerRing.toFixed(2)}</td>
+            <td>
+              <WindowBar turn={turn} widestMm={widestMm} />
+            </td>
+            <td className={textStyles.figure}>
+              {turn.travelDeg.toFixed(0)}°
+              {turn.regrips > 0 && <span className={textStyles.muted}> · {turn.regrips + 1} grips</span>}
+            </td>
+            <td className={textStyles.figure}>
+              <Explain
+                what={`Least time with ${item.name}`}
+                lines={[
+                  `the larger of aiming (0.15 s + 0.22 s × log₂(${turn.travelDeg.toFixed(0)}° / ${turn.windowDeg.toFixed(2)}° + 1))`,
+                  `and turning (1.875 × ${turn.travelDeg.toFixed(0)}° / ${Math.min(ASSUMED_PEAK_DEG_PER_S, item.fastestDegPerS ?? Infinity)}°/s)`,
+                  `and ${ASSUMED_REGRIP_S} s for each regrip: ${turn.regrips}`,
+                  'the hand is assumed until your own is measured',
+                ]}
+              >
+                {turn.minTimeS.toFixed(2)} s
+              </Explain>
+            </td>
+            <td className={textStyles.figure}>
+              {turn.betweenStopsS === null ? (
+                <span className={textStyles.muted}>no hard stops</span>
+              ) : (
+                `${turn.betweenStopsS.toFixed(2)} s`
+              )}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

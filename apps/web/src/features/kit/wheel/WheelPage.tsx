@@ -33,60 +33,8 @@ export function WheelPage() {
             onChange={(name) => change(`rename to ${name}`, { name })}
           />
           <div className={fieldStyles.fieldPair}>
-            <Choice
-              label="kind"
-              value={item.kind}
-              choices={[
-                { value: 'wheel', word: 'hand wheel' },
-                { value: 'motor', word: 'motor' },
-              ]}
-              onPick={(kind) => change(`a ${kind}`, { kind })}
-            />
-            <NumberField
-              label="turns per turn of the ring"
-              unit="×"
-              step={0.1}
-              decimals={3}
-              {...KIT_LIMITS.wheelPerRing}
-              value={item.wheelPerRing}
-              testId="wheel-ratio"
-              onChange={(wheelPerRing, gesture) => change('change the gear', { wheelPerRing }, gesture)}
-            />
-            <Choice
-              label="direction"
-              value={item.turns}
-              choices={[
-                { value: 'same', word: 'with the ring' },
-                { value: 'opposite', word: 'opposite to it' },
-              ]}
-              onPick={(turns) => change('change its direction', { turns })}
-            />
-            <NumberField
-              label="diameter of the marking disc"
-              unit="mm"
-              step={1}
-              decimals={1}
-              {...KIT_LIMITS.discDiameterMm}
-              value={item.discDiameterMm}
-              onChange={(discDiameterMm, gesture) => change('change the disc', { discDiameterMm }, gesture)}
-            />
-            <NumberField
-              label="comfortable turn of a hand"
-              unit="°"
-              step={10}
-              {...KIT_LIMITS.comfortableDeg}
-              value={item.comfortableDeg}
-              onChange={(comfortableDeg, gesture) => change('change the comfortable turn', { comfortableDeg }, gesture)}
-            />
-            <MaybeNumber
-              label="top speed"
-              unit="°/s"
-              start={540}
-              limit={KIT_LIMITS.fastestDegPerS}
-              step={10}
-              value={item.fastestDegPerS}
-              onChange={(fastestDegPerS, gesture) => change('change its speed', { fastestDegPerS }, gesture)}
-            />
+            <GearFields item={item} onChange={change} />
+            <HandFigures item={item} onChange={change} />
           </div>
           <Checkbox checked={item.hasEndStops} onChange={(event) => change('hard stops', { hasEndStops: event.target.checked })}>
             two hard stops can be set
@@ -95,5 +43,85 @@ export function WheelPage() {
         <KitFormFoot kind="wheels" />
       </aside>
     </div>
+  );
+}
+
+function GearFields({
+  item,
+  onChange,
+}: {
+  readonly item: Wheel;
+  readonly onChange: (name: string, changes: Partial<Wheel>, gesture?: string) => void;
+}) {
+  return (
+    <>
+      <Choice
+        label="kind"
+        value={item.kind}
+        choices={[
+          { value: 'wheel', word: 'hand wheel' },
+          { value: 'motor', word: 'motor' },
+        ]}
+        onPick={(kind) => onChange(`a ${kind}`, { kind })}
+      />
+      <NumberField
+        label="turns per turn of the ring"
+        unit="×"
+        step={0.1}
+        decimals={3}
+        {...KIT_LIMITS.wheelPerRing}
+        value={item.wheelPerRing}
+        testId="wheel-ratio"
+        onChange={(wheelPerRing, gesture) => onChange('change the gear', { wheelPerRing }, gesture)}
+      />
+      <Choice
+        label="direction"
+        value={item.turns}
+        choices={[
+          { value: 'same', word: 'with the ring' },
+          { value: 'opposite', word: 'opposite to it' },
+        ]}
+        onPick={(turns) => onChange('change its direction', { turns })}
+      />
+    </>
+  );
+}
+
+function HandFigures({
+  item,
+  onChange,
+}: {
+  readonly item: Wheel;
+  readonly onChange: (name: string, changes: Partial<Wheel>, gesture?: string) => void;
+}) {
+  return (
+    <>
+      <NumberField
+        label="diameter of the marking disc"
+        unit="mm"
+        step={1}
+        decimals={1}
+        {...KIT_LIMITS.discDiameterMm}
+        value={item.discDiameterMm}
+        onChange={(discDiameterMm, gesture) => onChange('change the disc', { discDiameterMm }, gesture)}
+      />
+      <NumberField
+        label="comfortable turn of a hand"
+        unit="°"
+        step={10}
+        {...KIT_LIMITS.comfortableDeg}
+        value={item.comfortableDeg}
+        onChange={(comfortableDeg, gesture) => onChange('change the comfortable turn', { comfortableDeg }, gesture)}
+      />
+      <MaybeNumber
+        label="top speed"
+        unit="°/s"
+        start={540}
+        limit={KIT_LIMITS.fastestDegPerS}
+        step={10}
+        value={item.fastestDegPerS}
+        onChange={(fastestDegPerS, gesture) => onChange('change its speed', { fastestDegPerS }, gesture)}
+      />
+    </>
   );
 }
