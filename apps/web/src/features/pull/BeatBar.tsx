@@ -9,7 +9,7 @@ import { itemSelected } from '../shot/sessionSlice';
 import { abandonGesture, editPlan } from '../shot/shotSlice';
 import { type PullChartLayout, LANE } from './pullChartLayout';
 import { KeyMoment } from './KeyMoment';
-import { snapped, snappedSpan, timesOf } from './snapTimes';
+import { draggedTime, snappedSpan, timesOf } from './snapTimes';
 import styles from './BeatBar.module.css';
 
 /** Height of the hatched strip of a soft span; the label above it stays readable. */
@@ -35,10 +35,72 @@ export function BeatBar({ beat, x, width, y, subjectIndex, layout, plan, verdict
   const isSelected = useAppSelector((state) => state.session.selection?.id === beat.id);
   const name = plan.subjects[subjectIndex]!.name;
   const requirement = `${name} ${REQUIREMENT_WORDS[beat.requirement].phrase}`;
-  const was = useRef(beat);
-  const gesture = useRef('');
   const colour = subjectColour(subjectIndex);
   const pxPerS = layout.x(1) - layout.x(0);
+  const drags = useBeatDrags(beat, requirement, plan, pxPerS);
+  const wrong = [...(verdict?.softSpans ?? []), ...(verdict?.tooSharpSpans ?? [])].filter((span) => span.beatId === beat.id);
+  const edges = [
+    { key: 'fromS', at: x, drag: drags.from, label: `${requirement} from`, value: beat.fromS },
+    { key: 'toS', at: x + width, drag: drags.to, label: `${requirement} until`, value: beat.toS },
+  ] as const;
+  const shownX = Math.max(x, layout.left);
+  const shownWidth = Math.min(x + width, layout.right) - shownX;
+  const words = wordsThatFit(beat, name, shownWidth - 16);
+  const judged = verdict?.beats.find(({ beatId }) => beatId === beat.id);
+  const share = judged && !judged.kept ? `${Math.floor(judged.share * 100)} %` : '';
+  return (
+    <g
+      className={clsx(styles.beat, styles[`is-${beat.requirement}`], isSelected && styles.isSelected)}
+      style={{ color: colour }}
+      clipPath="url(#lanes)"
+    >
+      <rect x={x} width={width} y={y} height={LANE} rx={3} className={styles.beatGround} />
+      <rect {...drags.body} x={x} width={width} y={y} height={LANE} rx={3} className={styles.beatBar} onClick={drags.select} />
+      <rect x={x} width={3} y={y} height={LANE} fill={colour} />
+      <SoftStrips wrong={wrong} layout={layout} y={y} />
+      <svg x={shownX} y={y} width={Math.max(shownWidth - 6, 0)} height={LANE}>
+        <text x={10} y={16} className={styles.beatWords}>
+          {words}
+        </text>
+        {share !== '' && (words.length + share.length + 2) * LETTER_PX < shownWidth - 16 && (
+          <text x={shownWidth - 12} y={16} textAnchor="end" className={clsx(styles.beatWords, styles.beatShareWords)}>
+            {share}
+          </text>
+        )}
+      </svg>
+      {edges.map(({ key, at, drag, label, value }) => (
+        <BeatEdge
+          key={key}
+          at={at}
+          y={y}
+          value={value}
+          label={label}
+          drag={drag}
+          onSelect={drags.select}
+          onKey={drags.onKey(key)}
+        />
+      ))}
+      {beat.keyMomentS !== null && (
+        <KeyMoment
+          beat={beat}
+          name={name}
+          x={layout.x(beat.keyMomentS)}
+          y={y + LANE / 2}
+          pxPerS={pxPerS}
+          plan={plan}
+          isMissed={judged?.isKeyMomentKept === false}
+          onMove={(keyMomentS, step) => drags.change({ keyMomentS }, step)}
+        />
+      )}
+    </g>
+  );
+}
+
+/** Drags and keys of a beat: both ends, and the whole bar. */
+function useBeatDrags(beat: Beat, requirement: string, plan: ShotPlan, pxPerS: number) {
+  const dispatch = useAppDispatch();
+  const was = useRef(beat);
+  const gesture = useRef('');
   const change = (changes: Partial<Pick<Beat, 'fromS' | 'toS' | 'keyMomentS'>>, step: string) =>
     dispatch(editPlan(`change when ${requirement}`, (now) => changeBeat(now, beat.id, changes), step));
   const common = {
@@ -48,9 +110,8 @@ export function BeatBar({ beat, x, width, y, subjectIndex, layout, plan, verdict
     },
     onGiveUp: (step: string) => dispatch(abandonGesture(step)),
   };
-  // Alt turns snapping off
   const timeAt = (timeS: number, dx: number, isAlt: boolean) =>
-    isAlt ? timeS + dx / pxPerS : snapped(timeS + dx / pxPerS, timesOf(plan, beat.id), pxPerS);
+    draggedTime(timeS, dx / pxPerS, isAlt ? null : { times: timesOf(plan, beat.id), pxPerS });
   const body = useDrag({
     ...common,
     onDrag: ({ dx, isAlt, gesture: step }) => {
@@ -79,25 +140,16 @@ export function BeatBar({ beat, x, width, y, subjectIndex, layout, plan, verdict
     gesture.current = `keys-${beat.id}-${performance.now()}`;
     dispatch(itemSelected({ kind: 'beat', id: beat.id }));
   };
-  const wrong = [...(verdict?.softSpans ?? []), ...(verdict?.tooSharpSpans ?? [])].filter((span) => span.beatId === beat.id);
-  const edges = [
-    { key: 'fromS', at: x, drag: from, label: `${requirement} from`, value: beat.fromS },
-    { key: 'toS', at: x + width, drag: to, label: `${requirement} until`, value: beat.toS },
-  ] as const;
-  const shownX = Math.max(x, layout.left);
-  const shownWidth = Math.min(x + width, layout.right) - shownX;
-  const words = wordsThatFit(beat, name, shownWidth - 16);
-  const judged = verdict?.beats.find(({ beatId }) => beatId === beat.id);
-  const share = judged && !judged.kept ? `${Math.floor(judged.share * 100)} %` : '';
+  return { body, from, to, onKey, select, change };
+}
+
+interface SoftStripsProps extends Pick<Props, 'layout' | 'y'> {
+  readonly wrong: readonly { readonly fromS: number; readonly toS: number }[];
+}
+
+function SoftStrips({ wrong, layout, y }: SoftStripsProps) {
   return (
-    <g
-      className={clsx(styles.beat, styles[`is-${beat.requirement}`], isSelected && styles.isSelected)}
-      style={{ color: colour }}
-      clipPath="url(#lanes)"
-    >
-      <rect x={x} width={width} y={y} height={LANE} rx={3} className={styles.beatGround} />
-      <rect {...body} x={x} width={width} y={y} height={LANE} rx={3} className={styles.beatBar} onClick={select} />
-      <rect x={x} width={3} y={y} height={LANE} fill={colour} />
+    <>
       {wrong.map((span) => (
         <rect
           key={span.fromS}
@@ -109,47 +161,37 @@ export function BeatBar({ beat, x, width, y, subjectIndex, layout, plan, verdict
           className={styles.beatSoft}
         />
       ))}
-      <svg x={shownX} y={y} width={Math.max(shownWidth - 6, 0)} height={LANE}>
-        <text x={10} y={16} className={styles.beatWords}>
-          {words}
-        </text>
-        {share !== '' && (words.length + share.length + 2) * LETTER_PX < shownWidth - 16 && (
-          <text x={shownWidth - 12} y={16} textAnchor="end" className={clsx(styles.beatWords, styles.beatShareWords)}>
-            {share}
-          </text>
-        )}
-      </svg>
-      {edges.map(({ key, at, drag, label, value }) => (
-        <rect
-          key={key}
-          {...drag}
-          x={at - 7}
-          y={y}
-          width={14}
-          height={LANE}
-          className={styles.beatEdge}
-          role="slider"
-          tabIndex={0}
-          aria-label={label}
-          aria-valuenow={Number(value.toFixed(3))}
-          aria-valuetext={formatTime(value)}
-          onFocus={select}
-          onKeyDown={onKey(key)}
-        />
-      ))}
-      {beat.keyMomentS !== null && (
-        <KeyMoment
-          beat={beat}
-          name={name}
-          x={layout.x(beat.keyMomentS)}
-          y={y + LANE / 2}
-          pxPerS={pxPerS}
-          plan={plan}
-          isMissed={judged?.isKeyMomentKept === false}
-          onMove={(keyMomentS, step) => change({ keyMomentS }, step)}
-        />
-      )}
-    </g>
+    </>
+  );
+}
+
+interface BeatEdgeProps {
+  readonly at: number;
+  readonly y: number;
+  readonly value: number;
+  readonly label: string;
+  readonly drag: ReturnType<typeof useDrag>;
+  readonly onSelect: () => void;
+  readonly onKey: (event: KeyboardEvent) => void;
+}
+
+function BeatEdge({ at, y, value, label, drag, onSelect, onKey }: BeatEdgeProps) {
+  return (
+    <rect
+      {...drag}
+      x={at - 7}
+      y={y}
+      width={14}
+      height={LANE}
+      className={styles.beatEdge}
+      role="slider"
+      tabIndex={0}
+      aria-label={label}
+      aria-valuenow={Number(value.toFixed(3))}
+      aria-valuetext={formatTime(value)}
+      onFocus={onSelect}
+      onKeyDown={onKey}
+    />
   );
 }
 

@@ -67,65 +67,11 @@ export function BeatDetails({ beat, plan, verdict }: Props) {
         onChange={(subjectId) => change({ subjectId })}
       />
       <div className={fieldStyles.fieldPair}>
-        <TimeField
-          label="from"
-          decimals={2}
-          timeS={beat.fromS}
-          captureFps={plan.captureFps}
-          minS={0}
-          maxS={beat.toS - MIN_BEAT_S}
-          reason="beat-start"
-          onChange={(fromS, gesture) => change({ fromS }, gesture)}
-        />
-        <TimeField
-          label="until"
-          decimals={2}
-          timeS={beat.toS}
-          captureFps={plan.captureFps}
-          minS={beat.fromS + MIN_BEAT_S}
-          maxS={plan.durationS}
-          reason="beat-end"
-          onChange={(toS, gesture) => change({ toS }, gesture)}
-        />
-        {beat.requirement !== 'none' && (
-          <NumberField
-            label="share of the span"
-            unit="%"
-            step={5}
-            isWhole
-            min={1}
-            max={100}
-            value={Math.round(beat.requiredShare * 100)}
-            onChange={(share, gesture) => change({ requiredShare: share / 100 }, gesture)}
-          />
-        )}
-        {beat.requirement === 'soft' && (
-          <NumberField
-            label="blur, of the width"
-            unit="%"
-            step={0.1}
-            decimals={2}
-            min={PLAN_LIMITS.blurPercent.min}
-            max={PLAN_LIMITS.blurPercent.max}
-            value={beat.blurPercent}
-            onChange={(blurPercent, gesture) => change({ blurPercent }, gesture)}
-          />
-        )}
+        <BeatTimes beat={beat} plan={plan} onChange={change} />
         <Kept beat={beat} verdict={verdict} />
       </div>
       {beat.requirement !== 'none' && <Key beat={beat} plan={plan} onChange={change} />}
-      <Choice
-        label="alternate"
-        value={beat.alternate ?? 'both'}
-        choices={TAKES}
-        onPick={(take) =>
-          dispatch(
-            editPlan(`in which takes ${name} ${phrase}`, (now) =>
-              changeBeat(take === 'both' ? now : splitAlternates(now), beat.id, { alternate: take === 'both' ? null : take }),
-            ),
-          )
-        }
-      />
+      <AlternateChoice beat={beat} name={name} phrase={phrase} />
       <TextField
         label="reason"
         value={beat.why}
@@ -143,6 +89,84 @@ export function BeatDetails({ beat, plan, verdict }: Props) {
         Delete this span
       </Button>
     </section>
+  );
+}
+
+interface BeatTimesProps extends Pick<Props, 'beat' | 'plan'> {
+  readonly onChange: (changes: Parameters<typeof changeBeat>[2], gesture?: string) => void;
+}
+
+function BeatTimes({ beat, plan, onChange }: BeatTimesProps) {
+  return (
+    <>
+      <TimeField
+        label="from"
+        decimals={2}
+        timeS={beat.fromS}
+        captureFps={plan.captureFps}
+        minS={0}
+        maxS={beat.toS - MIN_BEAT_S}
+        reason="beat-start"
+        onChange={(fromS, gesture) => onChange({ fromS }, gesture)}
+      />
+      <TimeField
+        label="until"
+        decimals={2}
+        timeS={beat.toS}
+        captureFps={plan.captureFps}
+        minS={beat.fromS + MIN_BEAT_S}
+        maxS={plan.durationS}
+        reason="beat-end"
+        onChange={(toS, gesture) => onChange({ toS }, gesture)}
+      />
+      {beat.requirement !== 'none' && (
+        <NumberField
+          label="share of the span"
+          unit="%"
+          step={5}
+          isWhole
+          min={1}
+          max={100}
+          value={Math.round(beat.requiredShare * 100)}
+          onChange={(share, gesture) => onChange({ requiredShare: share / 100 }, gesture)}
+        />
+      )}
+      {beat.requirement === 'soft' && (
+        <NumberField
+          label="blur, of the width"
+          unit="%"
+          step={0.1}
+          decimals={2}
+          min={PLAN_LIMITS.blurPercent.min}
+          max={PLAN_LIMITS.blurPercent.max}
+          value={beat.blurPercent}
+          onChange={(blurPercent, gesture) => onChange({ blurPercent }, gesture)}
+        />
+      )}
+    </>
+  );
+}
+
+interface AlternateChoiceProps extends Pick<Props, 'beat'> {
+  readonly name: string;
+  readonly phrase: string;
+}
+
+function AlternateChoice({ beat, name, phrase }: AlternateChoiceProps) {
+  const dispatch = useAppDispatch();
+  return (
+    <Choice
+      label="alternate"
+      value={beat.alternate ?? 'both'}
+      choices={TAKES}
+      onPick={(take) =>
+        dispatch(
+          editPlan(`in which takes ${name} ${phrase}`, (now) =>
+            changeBeat(take === 'both' ? now : splitAlternates(now), beat.id, { alternate: take === 'both' ? null : take }),
+          ),
+        )
+      }
+    />
   );
 }
 

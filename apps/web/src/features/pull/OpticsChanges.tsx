@@ -12,6 +12,7 @@ import {
   type ShotPlan,
   stopAt,
   widestStopAt,
+  type ShotOptics,
 } from '@still-heron/core';
 import { problemText } from '@still-heron/wording';
 import clsx from 'clsx';
@@ -116,17 +117,7 @@ function MoveRow({ track, move, plan }: RowProps) {
           onChange={(to, gesture) => change('change the end of the zoom', { to }, gesture)}
         />
       ) : (
-        <QuantityField
-          label="to"
-          value={move.to}
-          print={(stop) => formatStop(stop, optics.lens.stopScale)}
-          read={(text) => {
-            const widest = widestStopAt(optics.lens, focalLengthAt(optics, pullEndS(move)));
-            const parsed = parseStop(text, { widest, narrowest: optics.lens.narrowestStop });
-            return parsed.status === 'read' ? { value: parsed.stop } : { problem: problemText(parsed.problem) };
-          }}
-          onChange={(to, gesture) => change('change the end of the iris pull', { to }, gesture)}
-        />
+        <IrisPullEnd move={move} optics={optics} onChange={change} />
       )}
       <Button
         look="quiet"
@@ -136,5 +127,26 @@ function MoveRow({ track, move, plan }: RowProps) {
         ✕
       </Button>
     </div>
+  );
+}
+
+interface IrisPullEndProps extends Pick<RowProps, 'move'> {
+  readonly optics: ShotOptics;
+  readonly onChange: (name: string, changes: Parameters<typeof changeOpticsChange>[3], gesture?: string) => void;
+}
+
+function IrisPullEnd({ move, optics, onChange }: IrisPullEndProps) {
+  return (
+    <QuantityField
+      label="to"
+      value={move.to}
+      print={(stop) => formatStop(stop, optics.lens.stopScale)}
+      read={(text) => {
+        const widest = widestStopAt(optics.lens, focalLengthAt(optics, pullEndS(move)));
+        const parsed = parseStop(text, { widest, narrowest: optics.lens.narrowestStop });
+        return parsed.status === 'read' ? { value: parsed.stop } : { problem: problemText(parsed.problem) };
+      }}
+      onChange={(to, gesture) => onChange('change the end of the iris pull', { to }, gesture)}
+    />
   );
 }

@@ -65,21 +65,7 @@ function Channel({ plan, verdict, units, size }: Props & { readonly size: Size }
       </defs>
       <PullChartAxes layout={layout} units={units} />
       <g clipPath="url(#plot)">
-        {layout.pulls.map(({ id, startX, endX }) => (
-          <rect key={id} x={startX} width={endX - startX} y={top} height={bottom - top} className={styles.moveShade} />
-        ))}
-        {layout.soft.map(({ beatId, x, width }) => (
-          <rect
-            key={`${beatId} ${x}`}
-            x={x}
-            width={width}
-            y={top}
-            height={bottom - top}
-            className={styles.softSpan}
-            fill="url(#soft-hatch)"
-            data-testid="soft-span"
-          />
-        ))}
+        <PullAndSoftShades layout={layout} top={top} bottom={bottom} />
         <path d={layout.band} data-testid="zone-of-line" className={styles.zoneOfLine} />
         {layout.subjects.map(({ id, path, subjectIndex }) => (
           <path
@@ -106,6 +92,36 @@ function Channel({ plan, verdict, units, size }: Props & { readonly size: Size }
       <PullHandles layout={layout} plan={plan} units={units} hold={hold} />
       <CoursePoints layout={layout} plan={plan} units={units} hold={hold} />
     </svg>
+  );
+}
+
+function PullAndSoftShades({
+  layout,
+  top,
+  bottom,
+}: {
+  readonly layout: PullChartLayout;
+  readonly top: number;
+  readonly bottom: number;
+}) {
+  return (
+    <>
+      {layout.pulls.map(({ id, startX, endX }) => (
+        <rect key={id} x={startX} width={endX - startX} y={top} height={bottom - top} className={styles.moveShade} />
+      ))}
+      {layout.soft.map(({ beatId, x, width }) => (
+        <rect
+          key={`${beatId} ${x}`}
+          x={x}
+          width={width}
+          y={top}
+          height={bottom - top}
+          className={styles.softSpan}
+          fill="url(#soft-hatch)"
+          data-testid="soft-span"
+        />
+      ))}
+    </>
   );
 }
 

@@ -54,29 +54,7 @@ export function PullDetails({ move: pull, plan, verdict, units }: SideProps & { 
     <section aria-label={`The pull to ${name}`}>
       <h2>The pull to {name}</h2>
       <div className={fieldStyles.fieldPair}>
-        <TimeField
-          label="starts"
-          decimals={2}
-          timeS={pull.startS}
-          captureFps={plan.captureFps}
-          minS={room.earliestStartS}
-          maxS={Math.max(room.earliestStartS, room.latestEndS - pull.durationS)}
-          reason="neighbouring-pulls"
-          testId="move-starts"
-          onChange={(startS, gesture) => change(`change the start of the pull to ${name}`, { startS }, gesture)}
-        />
-        <TimeField
-          label="duration"
-          decimals={2}
-          timeS={pull.durationS}
-          captureFps={plan.captureFps}
-          minS={PLAN_LIMITS.pullS.min}
-          maxS={room.latestEndS - pull.startS}
-          reason="next-pull"
-          testId="move-lasts"
-          hint={`lands at ${pullEndS(pull).toFixed(2)} s`}
-          onChange={(durationS, gesture) => change(`change the landing of the pull to ${name}`, { durationS }, gesture)}
-        />
+        <PullTimes pull={pull} plan={plan} room={room} onChange={change} name={name} />
         <TargetFields
           label="goes to"
           target={pull.target}
@@ -103,6 +81,44 @@ export function PullDetails({ move: pull, plan, verdict, units }: SideProps & { 
         Delete this pull
       </Button>
     </section>
+  );
+}
+
+interface PullTimesProps {
+  readonly pull: Pull;
+  readonly plan: ShotPlan;
+  readonly room: ReturnType<typeof pullRoom>;
+  readonly onChange: (what: string, changes: Parameters<typeof changePull>[2], gesture?: string) => void;
+  readonly name: string;
+}
+
+function PullTimes({ pull, plan, room, onChange, name }: PullTimesProps) {
+  return (
+    <>
+      <TimeField
+        label="starts"
+        decimals={2}
+        timeS={pull.startS}
+        captureFps={plan.captureFps}
+        minS={room.earliestStartS}
+        maxS={Math.max(room.earliestStartS, room.latestEndS - pull.durationS)}
+        reason="neighbouring-pulls"
+        testId="move-starts"
+        onChange={(startS, gesture) => onChange(`change the start of the pull to ${name}`, { startS }, gesture)}
+      />
+      <TimeField
+        label="duration"
+        decimals={2}
+        timeS={pull.durationS}
+        captureFps={plan.captureFps}
+        minS={PLAN_LIMITS.pullS.min}
+        maxS={room.latestEndS - pull.startS}
+        reason="next-pull"
+        testId="move-lasts"
+        hint={`lands at ${pullEndS(pull).toFixed(2)} s`}
+        onChange={(durationS, gesture) => onChange(`change the landing of the pull to ${name}`, { durationS }, gesture)}
+      />
+    </>
   );
 }
 

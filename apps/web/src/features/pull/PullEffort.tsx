@@ -1,4 +1,12 @@
-import { ASSUMED_HAND, formatGap, type Landing, type PullAssessment, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import {
+  ASSUMED_HAND,
+  formatGap,
+  type Landing,
+  type PullAssessment,
+  type ShotPlan,
+  type UnitSystem,
+  type WheelTurn,
+} from '@still-heron/core';
 import type { ReactNode } from 'react';
 import clsx from 'clsx';
 import { Explain } from '../../ui/fields/Explain';
@@ -24,53 +32,9 @@ export function PullEffort({ judged, plan, units }: Props) {
   const limit = plan.maxHandDegPerS;
   return (
     <dl className={styles.handFacts}>
-      <Fact what="turn">
-        <Explain
-          what={wheel ? 'Turn of the wheel' : 'Turn of the ring'}
-          lines={[
-            `the ring from ${judged.from.ringDeg.toFixed(1)}° to ${judged.to.ringDeg.toFixed(1)}°`,
-            ...(wheel
-              ? [
-                  `the wheel turns ${plan.wheel!.wheelPerRing} × as far; it must land within ${wheel.windowOnDiscMm.toFixed(1)} mm on its disc`,
-                  ...(wheel.regrips > 0 ? [`the hand has to regrip ${wheel.regrips} times`] : []),
-                ]
-              : []),
-          ]}
-        >
-          {judged.presses === null ? `${(wheel?.travelDeg ?? judged.travelDeg).toFixed(1)}°` : `${judged.presses} presses`}
-        </Explain>
-        <span className={textStyles.muted}> {judged.towards === 'nowhere' ? 'none' : `towards ${judged.towards}`}</span>
-      </Fact>
-      {judged.presses === null && (
-        <Fact what="peak speed">
-          <Explain
-            what="Peak speed of the wheel or ring"
-            lines={[
-              judged.isTracking
-                ? 'computed frame by frame, because the pull runs to a moving subject'
-                : `${(judged.peakDegPerS / (judged.travelDeg / judged.availableS || 1)).toFixed(3)} × ${judged.travelDeg.toFixed(1)}° / ${judged.availableS.toFixed(2)} s of the ring`,
-              `the limit is ${limit.toFixed(0)}°/s: yours, under “Hand and shot”`,
-            ]}
-          >
-            {judged.handPeakDegPerS.toFixed(0)}°/s
-          </Explain>
-          <span className={judged.handPeakDegPerS > limit ? textStyles.toneSoft : textStyles.muted}> of {limit.toFixed(0)}</span>
-        </Fact>
-      )}
-      {Math.abs(judged.breathingPercent) >= 0.05 && (
-        <Fact what="breathing">
-          <Explain
-            what="Change of the picture by breathing"
-            lines={[
-              `breathing of the lens: ${plan.optics.lens.breathingPercent} % from infinity to close focus`,
-              'in proportion to the extension of the lens: an assumption',
-            ]}
-          >
-            {Math.abs(judged.breathingPercent).toFixed(1)} %
-          </Explain>
-          <span className={textStyles.muted}> {judged.breathingPercent > 0 ? 'wider' : 'narrower'}</span>
-        </Fact>
-      )}
+      <TurnFact wheel={wheel} judged={judged} plan={plan} />
+      {judged.presses === null && <SpeedFact judged={judged} limit={limit} />}
+      {Math.abs(judged.breathingPercent) >= 0.05 && <BreathingFact plan={plan} judged={judged} />}
       <Fact what="needs">
         <Explain
           what="Time that a hand needs"
@@ -110,6 +74,72 @@ export function PullEffort({ judged, plan, units }: Props) {
         <Room at={judged.oppositeLanding} units={units} />
       </Fact>
     </dl>
+  );
+}
+
+interface TurnFactProps extends Pick<Props, 'judged' | 'plan'> {
+  readonly wheel: WheelTurn | null;
+}
+
+function TurnFact({ wheel, judged, plan }: TurnFactProps) {
+  return (
+    <Fact what="turn">
+      <Explain
+        what={wheel ? 'Turn of the wheel' : 'Turn of the ring'}
+        lines={[
+          `the ring from ${judged.from.ringDeg.toFixed(1)}° to ${judged.to.ringDeg.toFixed(1)}°`,
+          ...(wheel
+            ? [
+                `the wheel turns ${plan.wheel!.wheelPerRing} × as far; it must land within ${wheel.windowOnDiscMm.toFixed(1)} mm on its disc`,
+                ...(wheel.regrips > 0 ? [`the hand has to regrip ${wheel.regrips} times`] : []),
+              ]
+            : []),
+        ]}
+      >
+        {judged.presses === null ? `${(wheel?.travelDeg ?? judged.travelDeg).toFixed(1)}°` : `${judged.presses} presses`}
+      </Explain>
+      <span className={textStyles.muted}> {judged.towards === 'nowhere' ? 'none' : `towards ${judged.towards}`}</span>
+    </Fact>
+  );
+}
+
+interface SpeedFactProps extends Pick<Props, 'judged'> {
+  readonly limit: number;
+}
+
+function SpeedFact({ judged, limit }: SpeedFactProps) {
+  return (
+    <Fact what="peak speed">
+      <Explain
+        what="Peak speed of the wheel or ring"
+        lines={[
+          judged.isTracking
+            ? 'computed frame by frame, because the pull runs to a moving subject'
+            : `${(judged.peakDegPerS / (judged.travelDeg / judged.availableS || 1)).toFixed(3)} × ${judged.travelDeg.toFixed(1)}° / ${judged.availableS.toFixed(2)} s of the ring`,
+          `the limit is ${limit.toFixed(0)}°/s: yours, under “Hand and shot”`,
+        ]}
+      >
+        {judged.handPeakDegPerS.toFixed(0)}°/s
+      </Explain>
+      <span className={judged.handPeakDegPerS > limit ? textStyles.toneSoft : textStyles.muted}> of {limit.toFixed(0)}</span>
+    </Fact>
+  );
+}
+
+function BreathingFact({ plan, judged }: Pick<Props, 'plan' | 'judged'>) {
+  return (
+    <Fact what="breathing">
+      <Explain
+        what="Change of the picture by breathing"
+        lines={[
+          `breathing of the lens: ${plan.optics.lens.breathingPercent} % from infinity to close focus`,
+          'in proportion to the extension of the lens: an assumption',
+        ]}
+      >
+        {Math.abs(judged.breathingPercent).toFixed(1)} %
+      </Explain>
+      <span className={textStyles.muted}> {judged.breathingPercent > 0 ? 'wider' : 'narrower'}</span>
+    </Fact>
   );
 }
 

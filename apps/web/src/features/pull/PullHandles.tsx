@@ -8,7 +8,7 @@ import { abandonGesture, editPlan } from '../shot/shotSlice';
 import type { PullChartLayout } from './pullChartLayout';
 import { Handle, type HandleProps } from './Handle';
 import { nudgedTarget, plainMm, targetAt } from './dragTargets';
-import { snapped, snappedSpan, timesOf } from './snapTimes';
+import { draggedTime, snappedSpan, timesOf } from './snapTimes';
 import styles from './PullHandles.module.css';
 
 /** Both ends and the middle of each pull, moved by drag or arrow keys. */
@@ -28,11 +28,71 @@ function OneMove({
   units,
   hold,
 }: HandleProps & { readonly rack: Pull; readonly place: PullChartLayout['pulls'][number] }) {
-  const dispatch = useAppDispatch();
   const isSelected = useAppSelector((state) => state.session.selection?.id === pull.id);
-  const before = useRef({ rack: pull, toY: place.toY });
   const name = targetName(pull.target, plan, units);
-  const edit = (what: string, change: (plan: ShotPlan) => ShotPlan, gesture: string) => dispatch(editPlan(what, change, gesture));
+  const { startDrag, bodyDrag, endDrag } = usePullDrags({ pull, place, name, layout, plan, units, hold });
+  const { onKey, select } = usePullKeys({ pull, name, plan, units });
+  return (
+    <g data-selected={isSelected || undefined} onPointerUp={() => hold.end()}>
+      <line
+        x1={place.startX}
+        y1={place.fromY}
+        x2={place.endX}
+        y2={place.toY}
+        className={styles.moveBody}
+        {...bodyDrag}
+        onClick={select}
+        data-testid={`move-body-${pull.id}`}
+      />
+      <Handle
+        {...startDrag}
+        x={place.startX}
+        y={place.fromY}
+        onFocus={select}
+        onKeyDown={onKey('start')}
+        label={`Start of the pull to ${name}`}
+        value={pull.startS}
+        text={formatTime(pull.startS)}
+        testId={`move-start-${pull.id}`}
+      />
+      <Handle
+        {...endDrag}
+        x={place.endX}
+        y={place.toY}
+        onFocus={select}
+        onKeyDown={onKey('end')}
+        label={`Landing of the pull to ${name}`}
+        value={pullEndS(pull)}
+        text={`${formatTime(pullEndS(pull))}, at ${landingWords(pull, plan, units)}`}
+        testId={`move-end-${pull.id}`}
+      />
+    </g>
+  );
+}
+
+interface PullEditing extends Pick<HandleProps, 'plan' | 'units'> {
+  readonly pull: Pull;
+  readonly name: string;
+}
+
+function usePlanEdit() {
+  const dispatch = useAppDispatch();
+  return (what: string, change: (plan: ShotPlan) => ShotPlan, gesture: string) => dispatch(editPlan(what, change, gesture));
+}
+
+/** Drags of the start, the landing and the whole of a pull. */
+function usePullDrags({
+  pull,
+  place,
+  name,
+  layout,
+  plan,
+  units,
+  hold,
+}: PullEditing & Pick<HandleProps, 'layout' | 'hold'> & { readonly place: PullChartLayout['pulls'][number] }) {
+  const dispatch = useAppDispatch();
+  const edit = usePlanEdit();
+  const before = useRef({ rack: pull, toY: place.toY });
   const putBack = (gesture: string) => {
     dispatch(abandonGesture(gesture));
     hold.end();
@@ -43,9 +103,8 @@ function OneMove({
     dispatch(itemSelected({ kind: 'move', id: pull.id }));
   };
   const pxPerS = layout.x(1) - layout.x(0);
-  // Alt turns snapping off
   const timeAt = (timeS: number, dx: number, isAlt: boolean) =>
-    isAlt ? timeS + dx / pxPerS : snapped(timeS + dx / pxPerS, timesOf(plan, pull.id), pxPerS);
+    draggedTime(timeS, dx / pxPerS, isAlt ? null : { times: timesOf(plan, pull.id), pxPerS });
 
   const startDrag = useDrag({
     onStart,
@@ -88,7 +147,13 @@ function OneMove({
         );
     },
   });
+  return { startDrag, bodyDrag, endDrag };
+}
 
+/** Arrow keys on the ends of a pull: its times, and the target of its landing. */
+function usePullKeys({ pull, name, plan, units }: PullEditing) {
+  const dispatch = useAppDispatch();
+  const edit = usePlanEdit();
   const frameS = 1 / plan.captureFps;
   const [gesture, setGesture] = useState('');
   const onKey = (edge: 'start' | 'end') => (event: KeyboardEvent) => {
@@ -116,42 +181,7 @@ function OneMove({
     setGesture(`keys-${pull.id}-${performance.now()}`);
     dispatch(itemSelected({ kind: 'move', id: pull.id }));
   };
-  return (
-    <g data-selected={isSelected || undefined} onPointerUp={() => hold.end()}>
-      <line
-        x1={place.startX}
-        y1={place.fromY}
-        x2={place.endX}
-        y2={place.toY}
-        className={styles.moveBody}
-        {...bodyDrag}
-        onClick={select}
-        data-testid={`move-body-${pull.id}`}
-      />
-      <Handle
-        {...startDrag}
-        x={place.startX}
-        y={place.fromY}
-        onFocus={select}
-        onKeyDown={onKey('start')}
-        label={`Start of the pull to ${name}`}
-        value={pull.startS}
-        text={formatTime(pull.startS)}
-        testId={`move-start-${pull.id}`}
-      />
-      <Handle
-        {...endDrag}
-        x={place.endX}
-        y={place.toY}
-        onFocus={select}
-        onKeyDown={onKey('end')}
-        label={`Landing of the pull to ${name}`}
-        value={pullEndS(pull)}
-        text={`${formatTime(pullEndS(pull))}, at ${landingWords(pull, plan, units)}`}
-        testId={`move-end-${pull.id}`}
-      />
-    </g>
-  );
+  return { onKey, select };
 }
 
 /** Target of a pull: a distance, or what it tracks. */

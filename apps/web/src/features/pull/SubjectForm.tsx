@@ -1,6 +1,6 @@
-import { addSubject } from '@still-heron/core';
+import { addSubject, type UnitSystem } from '@still-heron/core';
 import { type ProblemText, typeSentence } from '@still-heron/wording';
-import { type FormEvent, useRef, useState } from 'react';
+import { type FormEvent, type RefObject, useRef, useState } from 'react';
 import clsx from 'clsx';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { readDistance } from '../../ui/fields/readDistance';
@@ -55,44 +55,15 @@ export function SubjectForm({ isFirst = false, hasCursor = isFirst, onAdded }: P
       onSubmit={add}
       aria-label={isFirst ? 'The first subject' : 'New subject'}
     >
-      <div className={fieldStyles.field}>
-        <label className={fieldStyles.fieldLabel} htmlFor="new-subject-name">
-          name
-        </label>
-        <input
-          id="new-subject-name"
-          ref={nameInput}
-          className={clsx(fieldStyles.fieldInput, fieldStyles.words)}
-          value={name}
-          maxLength={80}
-          autoFocus={hasCursor}
-          autoComplete="off"
-          placeholder="name"
-          onChange={(event) => setName(event.target.value)}
-        />
-      </div>
-      <div className={fieldStyles.field}>
-        <label className={fieldStyles.fieldLabel} htmlFor="new-subject-distance">
-          tape distance
-        </label>
-        <span className={fieldStyles.fieldLine}>
-          <input
-            id="new-subject-distance"
-            ref={distanceInput}
-            className={clsx(fieldStyles.fieldInput, textStyles.figure)}
-            value={distance}
-            autoComplete="off"
-            placeholder={units === 'metric' ? '2.40' : "7' 11"}
-            aria-invalid={problem !== null}
-            aria-describedby={problem ? 'new-subject-problem' : undefined}
-            onChange={(event) => {
-              setDistance(event.target.value);
-              setProblem(null);
-            }}
-          />
-          {units === 'metric' && <span className={fieldStyles.fieldUnit}>m</span>}
-        </span>
-      </div>
+      <NewName nameInput={nameInput} name={name} hasCursor={hasCursor} onName={setName} />
+      <NewDistance
+        distanceInput={distanceInput}
+        distance={distance}
+        units={units}
+        problem={problem}
+        onDistance={setDistance}
+        onProblem={setProblem}
+      />
       <Button type="submit" look={isFirst ? 'main' : 'plain'}>
         Add
       </Button>
@@ -102,5 +73,69 @@ export function SubjectForm({ isFirst = false, hasCursor = isFirst, onAdded }: P
         </p>
       )}
     </form>
+  );
+}
+
+interface NewNameProps {
+  readonly nameInput: RefObject<HTMLInputElement | null>;
+  readonly name: string;
+  readonly hasCursor: boolean;
+  readonly onName: (value: string) => void;
+}
+
+function NewName({ nameInput, name, hasCursor, onName }: NewNameProps) {
+  return (
+    <div className={fieldStyles.field}>
+      <label className={fieldStyles.fieldLabel} htmlFor="new-subject-name">
+        name
+      </label>
+      <input
+        id="new-subject-name"
+        ref={nameInput}
+        className={clsx(fieldStyles.fieldInput, fieldStyles.words)}
+        value={name}
+        maxLength={80}
+        autoFocus={hasCursor}
+        autoComplete="off"
+        placeholder="name"
+        onChange={(event) => onName(event.target.value)}
+      />
+    </div>
+  );
+}
+
+interface NewDistanceProps {
+  readonly distanceInput: RefObject<HTMLInputElement | null>;
+  readonly distance: string;
+  readonly units: UnitSystem;
+  readonly problem: ProblemText | null;
+  readonly onDistance: (value: string) => void;
+  readonly onProblem: (value: ProblemText | null) => void;
+}
+
+function NewDistance({ distanceInput, distance, units, problem, onDistance, onProblem }: NewDistanceProps) {
+  return (
+    <div className={fieldStyles.field}>
+      <label className={fieldStyles.fieldLabel} htmlFor="new-subject-distance">
+        tape distance
+      </label>
+      <span className={fieldStyles.fieldLine}>
+        <input
+          id="new-subject-distance"
+          ref={distanceInput}
+          className={clsx(fieldStyles.fieldInput, textStyles.figure)}
+          value={distance}
+          autoComplete="off"
+          placeholder={units === 'metric' ? '2.40' : "7' 11"}
+          aria-invalid={problem !== null}
+          aria-describedby={problem ? 'new-subject-problem' : undefined}
+          onChange={(event) => {
+            onDistance(event.target.value);
+            onProblem(null);
+          }}
+        />
+        {units === 'metric' && <span className={fieldStyles.fieldUnit}>m</span>}
+      </span>
+    </div>
   );
 }

@@ -48,41 +48,49 @@ export function TargetFields({ label, target, plan, units, onChange }: Props) {
           onChange={(leadS, gesture) => onChange({ ...target, leadS }, gesture)}
         />
       )}
-      {target.kind === 'blur' && (
-        <>
-          <NumberField
-            label="blur, of the width"
-            unit="%"
-            step={0.5}
-            decimals={2}
-            min={PLAN_LIMITS.blurPercent.min}
-            max={PLAN_LIMITS.blurPercent.max}
-            value={target.blurPercent}
-            onChange={(blurPercent, gesture) => onChange({ ...target, blurPercent }, gesture)}
-          />
-          <label className={fieldStyles.field}>
-            <span className={fieldStyles.fieldLabel}>of the subject at</span>
-            <Select
-              aria-label="of the subject at"
-              value={target.markId}
-              options={plan.marks.map(({ id, letter }) => ({ value: id, label: letter }))}
-              onChange={(markId) => onChange({ ...target, markId })}
-            />
-          </label>
-          <label className={fieldStyles.field}>
-            <span className={fieldStyles.fieldLabel}>focus</span>
-            <Select
-              aria-label="focus"
-              value={target.towards}
-              options={[
-                { value: 'near', label: 'in front of it' },
-                { value: 'far', label: 'behind it' },
-              ]}
-              onChange={(towards) => onChange({ ...target, towards })}
-            />
-          </label>
-        </>
-      )}
+      {target.kind === 'blur' && <BlurFields target={target} onChange={onChange} plan={plan} />}
+    </>
+  );
+}
+
+interface BlurFieldsProps extends Pick<Props, 'onChange' | 'plan'> {
+  readonly target: Extract<FocusTarget, { kind: 'blur' }>;
+}
+
+function BlurFields({ target, onChange, plan }: BlurFieldsProps) {
+  return (
+    <>
+      <NumberField
+        label="blur, of the width"
+        unit="%"
+        step={0.5}
+        decimals={2}
+        min={PLAN_LIMITS.blurPercent.min}
+        max={PLAN_LIMITS.blurPercent.max}
+        value={target.blurPercent}
+        onChange={(blurPercent, gesture) => onChange({ ...target, blurPercent }, gesture)}
+      />
+      <label className={fieldStyles.field}>
+        <span className={fieldStyles.fieldLabel}>of the subject at</span>
+        <Select
+          aria-label="of the subject at"
+          value={target.markId}
+          options={plan.marks.map(({ id, letter }) => ({ value: id, label: letter }))}
+          onChange={(markId) => onChange({ ...target, markId })}
+        />
+      </label>
+      <label className={fieldStyles.field}>
+        <span className={fieldStyles.fieldLabel}>focus</span>
+        <Select
+          aria-label="focus"
+          value={target.towards}
+          options={[
+            { value: 'near', label: 'in front of it' },
+            { value: 'far', label: 'behind it' },
+          ]}
+          onChange={(towards) => onChange({ ...target, towards })}
+        />
+      </label>
     </>
   );
 }

@@ -12,6 +12,8 @@ import {
   type ShotPlan,
   type UnitSystem,
   zoneLensAt,
+  type FocusTrack,
+  type LensRing,
 } from '@still-heron/core';
 import { ticks as roundTicks } from 'd3-array';
 import { type ScaleLinear, scaleLinear } from 'd3-scale';
@@ -115,22 +117,12 @@ export function pullChartLayout({ plan, verdict, axis, units, size, view, domain
   const bottom = Math.max(size.height - TIME_AXIS - laneHeight - movesHeight, MARGIN.top + 90);
 
   const ring = ringOf(plan.optics.lens);
-  const distanceOf = markDistances(plan.marks);
-  const lens = zoneLensAt(plan.optics, 0);
-  const zoneOf = (focusDistanceMm: number) => depthOfField({ ...lens, focusDistanceMm });
   const track = focusTrack(plan, ring);
-  const settings = track === null ? [] : [track.start, ...track.pulls.flatMap(({ from, to }) => [from, to])];
   const courses = coursesOf(plan);
-  const shownMm = [
-    ...distanceOf.values(),
-    ...settings.map(({ distanceMm }) => distanceMm),
-    ...courses.flatMap(({ points }) => points.map(({ distanceMm }) => distanceMm ?? Infinity)),
-  ];
-  const domain = held ?? axisDomain(axis, ring, shownMm, zoneOf);
+  const domain = held ?? wholeDomain(plan, axis, ring, track);
   const scale = axisScale(axis, ring, domain, { topY: MARGIN.top, bottomY: bottom });
   const isShown = (mm: number) => scale.y(mm) > MARGIN.top + 1 && scale.y(mm) < bottom - 1;
 
-  const subjectIndexOf = (subjectId: string | null) => plan.subjects.findIndex(({ id }) => id === subjectId);
   const lanesY = bottom + TIME_AXIS;
   return {
     left,
@@ -166,27 +158,47 @@ export function pullChartLayout({ plan, verdict, axis, units, size, view, domain
     points: courses.flatMap(({ pullId, points }) =>
       points.map(({ timeS, distanceMm }, index) => ({ pullId, index, x: x(timeS), y: scale.y(distanceMm ?? Infinity) })),
     ),
-    marks: apart(
-      plan.marks.map(({ id, letter, distanceMm, subjectId }) => ({
-        id,
-        letter,
-        figure: formatDistanceFigure(distanceMm ?? Infinity, units),
-        subjectIndex: subjectIndexOf(subjectId),
-        y: scale.y(distanceMm ?? Infinity),
-      })),
-      20,
-      bottom,
-    ),
-    lanes: plan.subjects.map(({ id }, index) => ({
-      subjectId: id,
-      subjectIndex: index,
-      y: lanesY + index * (LANE + LANE_GAP),
-      beats: activeBeats(plan)
-        .filter((beat) => beat.subjectId === id)
-        .map((beat) => ({ beat, x: x(beat.fromS), width: x(beat.toS) - x(beat.fromS) })),
-    })),
+    marks: markLabels(plan, units, scale, bottom),
+    lanes: lanesOf(plan, x, lanesY),
     movesY: lanesY + laneHeight + 4,
   };
+}
+
+/** Axis range that shows the marks, the focus track and its courses. */
+function wholeDomain(plan: ShotPlan, axis: PullChartInput['axis'], ring: LensRing, track: FocusTrack | null): AxisDomain {
+  const lens = zoneLensAt(plan.optics, 0);
+  const settings = track === null ? [] : [track.start, ...track.pulls.flatMap(({ from, to }) => [from, to])];
+  const shownMm = [
+    ...markDistances(plan.marks).values(),
+    ...settings.map(({ distanceMm }) => distanceMm),
+    ...coursesOf(plan).flatMap(({ points }) => points.map(({ distanceMm }) => distanceMm ?? Infinity)),
+  ];
+  return axisDomain(axis, ring, shownMm, (focusDistanceMm) => depthOfField({ ...lens, focusDistanceMm }));
+}
+
+function markLabels(plan: ShotPlan, units: UnitSystem, scale: AxisScale, bottom: number): PullChartLayout['marks'] {
+  return apart(
+    plan.marks.map(({ id, letter, distanceMm, subjectId }) => ({
+      id,
+      letter,
+      figure: formatDistanceFigure(distanceMm ?? Infinity, units),
+      subjectIndex: plan.subjects.findIndex((subject) => subject.id === subjectId),
+      y: scale.y(distanceMm ?? Infinity),
+    })),
+    20,
+    bottom,
+  );
+}
+
+function lanesOf(plan: ShotPlan, x: PullChartLayout['x'], lanesY: number): PullChartLayout['lanes'] {
+  return plan.subjects.map(({ id }, index) => ({
+    subjectId: id,
+    subjectIndex: index,
+    y: lanesY + index * (LANE + LANE_GAP),
+    beats: activeBeats(plan)
+      .filter((beat) => beat.subjectId === id)
+      .map((beat) => ({ beat, x: x(beat.fromS), width: x(beat.toS) - x(beat.fromS) })),
+  }));
 }
 
 /** Courses with few enough points to be draggable. */

@@ -28,6 +28,15 @@ export function snapped(timeS: number, times: readonly number[], pxPerS: number)
   return near ?? Math.round(timeS * 100) / 100;
 }
 
+/** Time after a drag by `byS`. Alt turns snapping off: `snapTo` is then null. */
+export function draggedTime(
+  timeS: number,
+  byS: number,
+  snapTo: { readonly times: readonly number[]; readonly pxPerS: number } | null,
+): number {
+  return snapTo === null ? timeS + byS : snapped(timeS + byS, snapTo.times, snapTo.pxPerS);
+}
+
 /** Snaps a span that is moved as a whole by whichever end is nearest to a snap time. */
 export function snappedSpan(fromS: number, toS: number, times: readonly number[], pxPerS: number): number {
   const [start, end] = [snapped(fromS, times, pxPerS), snapped(toS, times, pxPerS)];

@@ -58,14 +58,7 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
           <TakeChart plan={plan} verdict={verdict} take={ended.take} pace={ended.pace} units={units} />
         </>
       )}
-      {isPractice && (
-        <div className={styles.afterPractice}>
-          <p className={textStyles.muted}>Practice at {ended.pace.rate * 100} %: not a take.</p>
-          <Button look="main" onClick={onDone}>
-            Done
-          </Button>
-        </div>
-      )}
+      {isPractice && <PracticeEnd ended={ended} onDone={onDone} />}
       {!isPractice && logged && (
         <TakeForm
           draft={draft}
@@ -84,5 +77,16 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
         </p>
       )}
     </section>
+  );
+}
+
+function PracticeEnd({ ended, onDone }: Pick<Props, 'ended' | 'onDone'>) {
+  return (
+    <div className={styles.afterPractice}>
+      <p className={textStyles.muted}>Practice at {ended.pace.rate * 100} %: not a take.</p>
+      <Button look="main" onClick={onDone}>
+        Done
+      </Button>
+    </div>
   );
 }

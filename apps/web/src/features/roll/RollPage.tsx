@@ -24,6 +24,8 @@ import { Button } from '../../ui/Button';
 import { Key } from '../../ui/Key';
 import layoutStyles from '../../ui/layout.module.css';
 import styles from './RollPage.module.css';
+import type { RollController } from './rollController';
+import type { RollMoment } from './rollEngine';
 
 const RehearsalPanel = lazyPart(() => import('../floor/RehearsalPanel').then(({ RehearsalPanel }) => RehearsalPanel));
 
@@ -51,42 +53,16 @@ interface Props {
   readonly ready: PreparedRoll;
 }
 
-function Rolling({ shotId, plan, ready }: Props) {
+function Rolling(props: Props) {
+  const { shotId, plan, ready } = props;
   const units = useUnits();
-  const planVersion = useAppSelector((state) => selectSaving(state).baseVersion);
   const { data: takes = [] } = useTakesQuery(shotId);
-  const rate = useKeepRate()?.rate ?? null;
-  const [options, setOptions] = useState<RollOptions>(() => readOptions(window.localStorage));
-  const [speed, setSpeed] = useState(1);
-  const [isRehearsing, setIsRehearsing] = useState(false);
-  const rehearsedS = useAppSelector((state) => selectSession(state).timeS);
-  const { moment, connection, ringDeg, ended, trace, controller } = useRoll({
-    shotId,
-    plan,
-    ready,
-    planVersion,
-    predictedKeepRate: rate?.keepRate ?? null,
-    options,
-    rate: speed,
-  });
+  const { options, change, speed, setSpeed } = useRollOptions();
+  const { isRehearsing, setIsRehearsing, toggle, ...roll } = useRollKeys(props, options, speed);
+  const { moment, shown, connection, ringDeg, ended, trace, controller } = roll;
   const isReady = moment.phase === 'ready';
-  const shown = isReady && isRehearsing ? { ...moment, planS: rehearsedS } : moment;
   const hasWheel = options.turnedBy === 'wheel' || options.turnedBy === 'motor-wheel';
   const hasEvents = plan.focusTrack.pulls.some(isTriggeredByEvent);
-  const toggle = () => {
-    setIsRehearsing(false);
-    controller.toggle();
-  };
-  // a held key counts as one press
-  useKeys('space', ({ repeat }) => !repeat && toggle(), { preventDefault: true });
-  useKeys('c', ({ repeat }) => !repeat && controller.triggerNow());
-  useKeys('w', ({ type, repeat }) => !repeat && controller.setFocusCheck(type === 'keydown'), { keydown: true, keyup: true });
-
-  function change(changes: Partial<RollOptions>): void {
-    const changed = { ...options, ...changes };
-    setOptions(changed);
-    writeOptions(window.localStorage, changed);
-  }
   const startWord = speed === 1 ? 'Roll' : `Practise at ${speed * 100} %`;
   const endWord = moment.phase === 'counting' ? 'Cancel' : 'End the take';
   return (
@@ -117,44 +93,18 @@ function Rolling({ shotId, plan, ready }: Props) {
         {hasWheel && moment.isOurs && !(isReady && ended) && (
           <WheelPad ringDeg={ringDeg ?? 0} nearerSign={nearSign(ringOf(plan.optics.lens))} onTurn={controller.turn} />
         )}
-        <div className={styles.rollActions}>
-          <button type="button" className={clsx(styles.rollMain, !isReady && styles.isEnd)} onClick={toggle}>
-            {isReady ? startWord : endWord}
-            <Key>Space</Key>
-          </button>
-          {hasEvents && !options.isClockTriggered && (
-            <button
-              type="button"
-              className={clsx(styles.rollCue, moment.waitingPullId && styles.isWaiting)}
-              disabled={moment.phase !== 'rolling'}
-              onClick={controller.triggerNow}
-            >
-              The cue: now <Key>C</Key>
-            </button>
-          )}
-          {moment.phase === 'rolling' && moment.isOurs && (
-            <button
-              type="button"
-              className={styles.rollCue}
-              onPointerDown={() => controller.setFocusCheck(true)}
-              onPointerUp={() => controller.setFocusCheck(false)}
-              onPointerLeave={() => controller.setFocusCheck(false)}
-            >
-              Checking focus: hold <Key>W</Key>
-            </button>
-          )}
-        </div>
+        <RollActions
+          isReady={isReady}
+          toggle={toggle}
+          startWord={startWord}
+          endWord={endWord}
+          hasEvents={hasEvents}
+          options={options}
+          moment={moment}
+          controller={controller}
+        />
       </div>
-      {isReady && isRehearsing && (
-        <Suspense>
-          <div className={styles.rollRehearsal}>
-            <Button look="quiet" onClick={() => setIsRehearsing(false)}>
-              ← back to the roll
-            </Button>
-            <RehearsalPanel plan={plan} />
-          </div>
-        </Suspense>
-      )}
+      {isReady && isRehearsing && <RollRehearsal onBack={() => setIsRehearsing(false)} plan={plan} />}
       {isReady &&
         !isRehearsing &&
         (ended ? (
@@ -171,5 +121,105 @@ function Rolling({ shotId, plan, ready }: Props) {
           />
         ))}
     </div>
+  );
+}
+
+/** Options of a roll, kept on this device, and the speed of practice. */
+function useRollOptions() {
+  const [options, setOptions] = useState<RollOptions>(() => readOptions(window.localStorage));
+  const [speed, setSpeed] = useState(1);
+  function change(changes: Partial<RollOptions>): void {
+    const changed = { ...options, ...changes };
+    setOptions(changed);
+    writeOptions(window.localStorage, changed);
+  }
+  return { options, change, speed, setSpeed };
+}
+
+/** The roll with its keys; while rehearsing, its moment is that of the rehearsal. */
+function useRollKeys({ shotId, plan, ready }: Props, options: RollOptions, speed: number) {
+  const planVersion = useAppSelector((state) => selectSaving(state).baseVersion);
+  const rate = useKeepRate()?.rate ?? null;
+  const [isRehearsing, setIsRehearsing] = useState(false);
+  const rehearsedS = useAppSelector((state) => selectSession(state).timeS);
+  const roll = useRoll({
+    shotId,
+    plan,
+    ready,
+    planVersion,
+    predictedKeepRate: rate?.keepRate ?? null,
+    options,
+    rate: speed,
+  });
+  const { moment, controller } = roll;
+  const toggle = () => {
+    setIsRehearsing(false);
+    controller.toggle();
+  };
+  // a held key counts as one press
+  useKeys('space', ({ repeat }) => !repeat && toggle(), { preventDefault: true });
+  useKeys('c', ({ repeat }) => !repeat && controller.triggerNow());
+  useKeys('w', ({ type, repeat }) => !repeat && controller.setFocusCheck(type === 'keydown'), { keydown: true, keyup: true });
+  const shown = moment.phase === 'ready' && isRehearsing ? { ...moment, planS: rehearsedS } : moment;
+  return { ...roll, shown, isRehearsing, setIsRehearsing, toggle };
+}
+
+interface RollActionsProps {
+  readonly isReady: boolean;
+  readonly toggle: () => void;
+  readonly startWord: string;
+  readonly endWord: 'Cancel' | 'End the take';
+  readonly hasEvents: boolean;
+  readonly options: RollOptions;
+  readonly moment: RollMoment;
+  readonly controller: RollController;
+}
+
+function RollActions({ isReady, toggle, startWord, endWord, hasEvents, options, moment, controller }: RollActionsProps) {
+  return (
+    <div className={styles.rollActions}>
+      <button type="button" className={clsx(styles.rollMain, !isReady && styles.isEnd)} onClick={toggle}>
+        {isReady ? startWord : endWord}
+        <Key>Space</Key>
+      </button>
+      {hasEvents && !options.isClockTriggered && (
+        <button
+          type="button"
+          className={clsx(styles.rollCue, moment.waitingPullId && styles.isWaiting)}
+          disabled={moment.phase !== 'rolling'}
+          onClick={controller.triggerNow}
+        >
+          The cue: now <Key>C</Key>
+        </button>
+      )}
+      {moment.phase === 'rolling' && moment.isOurs && (
+        <button
+          type="button"
+          className={styles.rollCue}
+          onPointerDown={() => controller.setFocusCheck(true)}
+          onPointerUp={() => controller.setFocusCheck(false)}
+          onPointerLeave={() => controller.setFocusCheck(false)}
+        >
+          Checking focus: hold <Key>W</Key>
+        </button>
+      )}
+    </div>
+  );
+}
+
+interface RollRehearsalProps extends Pick<Props, 'plan'> {
+  readonly onBack: () => void;
+}
+
+function RollRehearsal({ onBack, plan }: RollRehearsalProps) {
+  return (
+    <Suspense>
+      <div className={styles.rollRehearsal}>
+        <Button look="quiet" onClick={onBack}>
+          ← back to the roll
+        </Button>
+        <RehearsalPanel plan={plan} />
+      </div>
+    </Suspense>
   );
 }

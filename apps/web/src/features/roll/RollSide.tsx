@@ -82,29 +82,32 @@ export function RollSide({ plan, options, rate, hasEvents, onChange, onRate, onR
           onChoose={(value) => onChange({ countInS: Number(value) as RollOptions['countInS'] })}
         />
         <WordChoice label="View" chosen={options.view} choices={VIEWS} onChoose={(view) => onChange({ view })} />
-        <div className={styles.rollChecks}>
-          <Checkbox checked={options.hasSound} onChange={({ target }) => onChange({ hasSound: target.checked })}>
-            sound cues: high is nearer, low is farther
-          </Checkbox>
-          {'vibrate' in navigator && (
-            <Checkbox checked={options.vibrates} onChange={({ target }) => onChange({ vibrates: target.checked })}>
-              vibration cues
-            </Checkbox>
-          )}
-          <Checkbox checked={options.hasCamera} onChange={({ target }) => onChange({ hasCamera: target.checked })}>
-            camera rolls with timecode (simulated)
-          </Checkbox>
-          {hasEvents && (
-            <Checkbox
-              checked={options.isClockTriggered}
-              onChange={({ target }) => onChange({ isClockTriggered: target.checked })}
-            >
-              nobody presses the cue key: the clock starts every pull
-            </Checkbox>
-          )}
-        </div>
+        <RollChecks options={options} onChange={onChange} hasEvents={hasEvents} />
         <TextField label="who pulls" max={60} value={options.puller} onChange={(puller) => onChange({ puller })} />
       </section>
     </aside>
+  );
+}
+
+function RollChecks({ options, onChange, hasEvents }: Pick<Props, 'options' | 'onChange' | 'hasEvents'>) {
+  return (
+    <div className={styles.rollChecks}>
+      <Checkbox checked={options.hasSound} onChange={({ target }) => onChange({ hasSound: target.checked })}>
+        sound cues: high is nearer, low is farther
+      </Checkbox>
+      {'vibrate' in navigator && (
+        <Checkbox checked={options.vibrates} onChange={({ target }) => onChange({ vibrates: target.checked })}>
+          vibration cues
+        </Checkbox>
+      )}
+      <Checkbox checked={options.hasCamera} onChange={({ target }) => onChange({ hasCamera: target.checked })}>
+        camera rolls with timecode (simulated)
+      </Checkbox>
+      {hasEvents && (
+        <Checkbox checked={options.isClockTriggered} onChange={({ target }) => onChange({ isClockTriggered: target.checked })}>
+          nobody presses the cue key: the clock starts every pull
+        </Checkbox>
+      )}
+    </div>
   );
 }

@@ -13,7 +13,10 @@ import {
   chooseWheel,
   type UnitSystem,
   wheelNearerTurns,
+  type Camera,
+  type KitSources,
 } from '@still-heron/core';
+import type { KitItemView } from '@still-heron/contract';
 import { lensLine, PULLER_WORDS, SUPPORT_WORDS } from '@still-heron/wording';
 import { Link } from 'react-router';
 import { Choice } from '../../ui/fields/Choice';
@@ -84,38 +87,51 @@ function CameraPick({ plan }: { readonly plan: ShotPlan }) {
         onPick={pick}
       />
       {taken && source ? (
-        <>
-          <div className={fieldStyles.fieldPair}>
-            <Choice
-              label="records"
-              value={source.modeId}
-              choices={taken.item.modes.map(({ id, name }) => ({ value: id, word: name }))}
-              onPick={(modeId) => inMode('change the recording mode', { modeId })}
-            />
-            {taken.item.steadying.length > 0 && (
-              <Choice
-                label="digital steadying"
-                value={source.steadyingId ?? NONE}
-                choices={[
-                  { value: NONE, word: 'off' },
-                  ...taken.item.steadying.map(({ id, name, cropPercent }) => ({ value: id, word: `${name}, −${cropPercent} %` })),
-                ]}
-                onPick={(id) => inMode('change the steadying', { steadyingId: id === NONE ? null : id })}
-              />
-            )}
-          </div>
-          {camera.steadyingCropPercent > 0 && (
-            <p className={fieldStyles.fieldHint}>
-              The picture is narrower by {camera.steadyingCropPercent} % and enlarged as much, so the zone gets thinner. Use the
-              weakest level that works.
-            </p>
-          )}
-          <FromKit kind="cameras" id={source.id} />
-        </>
+        <CameraInKit source={source} taken={taken} inMode={inMode} camera={camera} />
       ) : (
         <CameraFields plan={plan} />
       )}
     </section>
+  );
+}
+
+interface CameraInKitProps {
+  readonly source: NonNullable<KitSources['camera']>;
+  readonly taken: KitItemView<'cameras'>;
+  readonly inMode: (name: string, changes: Partial<NonNullable<KitSources['camera']>>) => void;
+  readonly camera: Camera;
+}
+
+function CameraInKit({ source, taken, inMode, camera }: CameraInKitProps) {
+  return (
+    <>
+      <div className={fieldStyles.fieldPair}>
+        <Choice
+          label="records"
+          value={source.modeId}
+          choices={taken.item.modes.map(({ id, name }) => ({ value: id, word: name }))}
+          onPick={(modeId) => inMode('change the recording mode', { modeId })}
+        />
+        {taken.item.steadying.length > 0 && (
+          <Choice
+            label="digital steadying"
+            value={source.steadyingId ?? NONE}
+            choices={[
+              { value: NONE, word: 'off' },
+              ...taken.item.steadying.map(({ id, name, cropPercent }) => ({ value: id, word: `${name}, −${cropPercent} %` })),
+            ]}
+            onPick={(id) => inMode('change the steadying', { steadyingId: id === NONE ? null : id })}
+          />
+        )}
+      </div>
+      {camera.steadyingCropPercent > 0 && (
+        <p className={fieldStyles.fieldHint}>
+          The picture is narrower by {camera.steadyingCropPercent} % and enlarged as much, so the zone gets thinner. Use the
+          weakest level that works.
+        </p>
+      )}
+      <FromKit kind="cameras" id={source.id} />
+    </>
   );
 }
 

@@ -37,29 +37,7 @@ export function LensFields({ plan, units }: Props) {
         range={{ minMm: closestMm, maxMm: PLAN_LIMITS.closeFocusMm.max, reason: 'four-focal-lengths' }}
         onChange={(closeFocusMm, gesture) => change('change the close focus', { closeFocusMm }, gesture)}
       />
-      <NumberField
-        label="widest stop"
-        unit={lens.stopScale}
-        decimals={2}
-        step={0.1}
-        min={PLAN_LIMITS.stop.min}
-        max={lens.narrowestStop}
-        value={lens.widestStop}
-        testId="widest-stop"
-        onChange={(widestStop, gesture) =>
-          change('change the widest stop', { widestStop, name: lensName({ ...lens, widestStop }) }, gesture)
-        }
-      />
-      <NumberField
-        label="narrowest stop"
-        unit={lens.stopScale}
-        decimals={1}
-        step={1}
-        min={lens.widestStop}
-        max={PLAN_LIMITS.stop.max}
-        value={lens.narrowestStop}
-        onChange={(narrowestStop, gesture) => change('change the narrowest stop', { narrowestStop }, gesture)}
-      />
+      <StopLimits lens={lens} onChange={change} />
       {lens.ring.kind === 'helicoid' && (
         <NumberField
           label="throw of the ring"
@@ -84,6 +62,42 @@ export function LensFields({ plan, units }: Props) {
         />
       </label>
     </div>
+  );
+}
+
+function StopLimits({
+  lens,
+  onChange,
+}: {
+  readonly lens: Lens;
+  readonly onChange: (name: string, changes: Partial<Lens>, gesture?: string) => void;
+}) {
+  return (
+    <>
+      <NumberField
+        label="widest stop"
+        unit={lens.stopScale}
+        decimals={2}
+        step={0.1}
+        min={PLAN_LIMITS.stop.min}
+        max={lens.narrowestStop}
+        value={lens.widestStop}
+        testId="widest-stop"
+        onChange={(widestStop, gesture) =>
+          onChange('change the widest stop', { widestStop, name: lensName({ ...lens, widestStop }) }, gesture)
+        }
+      />
+      <NumberField
+        label="narrowest stop"
+        unit={lens.stopScale}
+        decimals={1}
+        step={1}
+        min={lens.widestStop}
+        max={PLAN_LIMITS.stop.max}
+        value={lens.narrowestStop}
+        onChange={(narrowestStop, gesture) => onChange('change the narrowest stop', { narrowestStop }, gesture)}
+      />
+    </>
   );
 }
 

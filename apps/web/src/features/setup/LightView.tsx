@@ -38,47 +38,7 @@ export function LightView({ plan }: { readonly plan: ShotPlan }) {
       <div className={styles.lightBody}>
         <section aria-label="Settings">
           <h2>Settings</h2>
-          <div className={fieldStyles.fieldPair}>
-            <NumberField
-              label="metered stop"
-              unit="T"
-              decimals={1}
-              step={0.1}
-              {...PLAN_LIMITS.stop}
-              value={exposure.meteredStop ?? Number(tStop.toFixed(1))}
-              hint={exposure.meteredStop === null ? 'not metered yet' : undefined}
-              testId="metered"
-              onChange={(meteredStop, gesture) => set('meter', { meteredStop }, gesture)}
-            />
-            <NumberField
-              label="ISO"
-              step={100}
-              {...PLAN_LIMITS.iso}
-              value={exposure.iso}
-              testId="iso"
-              onChange={(iso, gesture) => set('change the ISO', { iso }, gesture)}
-            />
-            <NumberField
-              label="shutter"
-              unit="°"
-              decimals={1}
-              step={1}
-              {...PLAN_LIMITS.shutterAngleDeg}
-              value={exposure.shutterAngleDeg}
-              testId="shutter"
-              onChange={(shutterAngleDeg, gesture) => set('change the shutter', { shutterAngleDeg }, gesture)}
-            />
-            <NumberField
-              label="ND in place"
-              unit="stops"
-              decimals={1}
-              step={1}
-              {...PLAN_LIMITS.ndStops}
-              value={exposure.ndStops}
-              hint={exposure.ndStops > 0 ? `density ${ndDensityOf(exposure.ndStops).toFixed(1)}` : undefined}
-              onChange={(ndStops, gesture) => set('change the ND', { ndStops }, gesture)}
-            />
-          </div>
+          <ExposureFields exposure={exposure} tStop={tStop} set={set} />
           {exposure.meteredStop === null && (
             <Button onClick={() => set('meter', { meteredStop: Number(tStop.toFixed(1)) })}>
               The meter shows {formatStop(tStop, 'T')}
@@ -90,6 +50,60 @@ export function LightView({ plan }: { readonly plan: ShotPlan }) {
           <Ways plan={plan} now={now} missing={missing} onSet={set} />
         )}
       </div>
+    </div>
+  );
+}
+
+function ExposureFields({
+  exposure,
+  tStop,
+  set,
+}: {
+  readonly exposure: ShotExposure;
+  readonly tStop: number;
+  readonly set: (name: string, changes: Partial<ShotExposure>, gesture?: string) => void;
+}) {
+  return (
+    <div className={fieldStyles.fieldPair}>
+      <NumberField
+        label="metered stop"
+        unit="T"
+        decimals={1}
+        step={0.1}
+        {...PLAN_LIMITS.stop}
+        value={exposure.meteredStop ?? Number(tStop.toFixed(1))}
+        hint={exposure.meteredStop === null ? 'not metered yet' : undefined}
+        testId="metered"
+        onChange={(meteredStop, gesture) => set('meter', { meteredStop }, gesture)}
+      />
+      <NumberField
+        label="ISO"
+        step={100}
+        {...PLAN_LIMITS.iso}
+        value={exposure.iso}
+        testId="iso"
+        onChange={(iso, gesture) => set('change the ISO', { iso }, gesture)}
+      />
+      <NumberField
+        label="shutter"
+        unit="°"
+        decimals={1}
+        step={1}
+        {...PLAN_LIMITS.shutterAngleDeg}
+        value={exposure.shutterAngleDeg}
+        testId="shutter"
+        onChange={(shutterAngleDeg, gesture) => set('change the shutter', { shutterAngleDeg }, gesture)}
+      />
+      <NumberField
+        label="ND in place"
+        unit="stops"
+        decimals={1}
+        step={1}
+        {...PLAN_LIMITS.ndStops}
+        value={exposure.ndStops}
+        hint={exposure.ndStops > 0 ? `density ${ndDensityOf(exposure.ndStops).toFixed(1)}` : undefined}
+        onChange={(ndStops, gesture) => set('change the ND', { ndStops }, gesture)}
+      />
     </div>
   );
 }
@@ -110,21 +124,22 @@ interface Way {
   readonly take: Partial<ShotExposure> | null;
 }
 
-/** Ways to compensate, one by one. Camera settings can be applied; the meter reading then holds for them. */
-function Ways({ plan, now, missing, onSet }: WaysProps) {
-  const ways = waysToBrighten(now, missing);
-  const angle = useProductionAngle();
-  const bases = useBaseIsos(plan);
+/** @param angle - shutter angle of the production; `bases` are the base ISOs of the camera */
+function waysOf(
+  plan: ShotPlan,
+  ways: ReturnType<typeof waysToBrighten>,
+  { isTooDark, angle, bases }: { readonly isTooDark: boolean; readonly angle: number; readonly bases: readonly number[] },
+): Way[] {
   const leaves = ways.shutterAngleDeg !== null && Math.abs(ways.shutterAngleDeg - angle) > 0.5;
-  const rows: readonly Way[] = [
+  return [
     {
-      word: missing > 0 ? 'more sensitive' : 'less sensitive',
+      word: isTooDark ? 'more sensitive' : 'less sensitive',
       figure: `ISO ${Math.round(ways.iso)}`,
       note: bases.length > 0 ? `base ${bases.join(' and ')}` : '',
       take: inLimits(ways.iso, PLAN_LIMITS.iso) ? { iso: Math.round(ways.iso) } : null,
     },
     {
-      word: missing > 0 ? 'more light' : 'less light',
+      word: isTooDark ? 'more light' : 'less light',
       figure: `${ways.lampFactor < 1 ? ways.lampFactor.toFixed(2) : ways.lampFactor.toFixed(1)} × the lamps`,
       note: '',
       take: null,
@@ -132,7 +147,7 @@ function Ways({ plan, now, missing, onSet }: WaysProps) {
     ways.ndStops === null
       ? { word: 'filters', figure: 'ND in place is not enough', note: '', take: null }
       : {
-          word: missing > 0 ? 'weaker filters' : 'stronger filters',
+          word: isTooDark ? 'weaker filters' : 'stronger filters',
           figure:
             ways.ndStops < 0.05
               ? 'all ND out'
@@ -143,19 +158,26 @@ function Ways({ plan, now, missing, onSet }: WaysProps) {
     ways.shutterAngleDeg === null
       ? { word: 'longer exposure', figure: 'more than a whole turn of the shutter', note: '', take: null }
       : {
-          word: missing > 0 ? 'longer exposure' : 'shorter exposure',
+          word: isTooDark ? 'longer exposure' : 'shorter exposure',
           figure: `shutter ${ways.shutterAngleDeg.toFixed(1)}°`,
           isWarning: leaves,
           note: leaves ? `differs from the production’s ${angle}°: movement looks different` : '',
           take: { shutterAngleDeg: Number(ways.shutterAngleDeg.toFixed(1)) },
         },
     {
-      word: missing > 0 ? 'slower' : 'faster',
+      word: isTooDark ? 'slower' : 'faster',
       figure: `${ways.captureFps.toFixed(1)} frames a second`,
       note: `played back at ${plan.deliveryFps}: ${Number((plan.deliveryFps / ways.captureFps).toFixed(2))} × speed`,
       take: null,
     },
   ];
+}
+
+/** Ways to compensate, one by one. Camera settings can be applied; the meter reading then holds for them. */
+function Ways({ plan, now, missing, onSet }: WaysProps) {
+  const angle = useProductionAngle();
+  const bases = useBaseIsos(plan);
+  const rows = waysOf(plan, waysToBrighten(now, missing), { isTooDark: missing > 0, angle, bases });
   return (
     <section aria-label="Ways to correct it">
       <h2>{missing > 0 ? 'To gain light' : 'To reduce light'}</h2>

@@ -1,5 +1,5 @@
 import { zoneSentence } from '@still-heron/wording';
-import { formatStop, setStop } from '@still-heron/core';
+import { formatStop, setStop, type UnitSystem } from '@still-heron/core';
 import { startTransition, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { WordChoice } from '../../ui/fields/WordChoice';
@@ -15,7 +15,7 @@ import { SetupFields } from './SetupFields';
 import { StopScale } from './StopScale';
 import { ZoneDrawing } from './ZoneDrawing';
 import { ZoneFacts } from './ZoneFacts';
-import { firstFocusMm, zoneFigures } from './zoneFigures';
+import { firstFocusMm, zoneFigures, type ZoneFigures } from './zoneFigures';
 import { ZoneLoupe } from './ZoneLoupe';
 import { Sentence } from '../../ui/Sentence';
 import layoutStyles from '../../ui/layout.module.css';
@@ -62,20 +62,13 @@ export function SetupPage() {
           <>
             <Sentence parts={zoneSentence({ zone, focusMm, stop, stopScale: lens.stopScale }, units)} aria-live="polite" />
             <ZoneDrawing figures={figures} plan={plan} units={units} onFocus={tryDistance} />
-            <div className={layoutStyles.zoneRow}>
-              <div>
-                <DistanceField
-                  label="Focus distance"
-                  size="large"
-                  distanceMm={focusMm}
-                  units={units}
-                  range={{ minMm: closeFocusMm, maxMm: Infinity, reason: 'close-focus' }}
-                  onChange={tryDistance}
-                  testId="focus-tried"
-                />
-              </div>
-              <ZoneLoupe figures={figures} units={units} />
-            </div>
+            <TriedDistance
+              focusMm={focusMm}
+              units={units}
+              closeFocusMm={closeFocusMm}
+              tryDistance={tryDistance}
+              figures={figures}
+            />
             <StopScale
               lens={lens}
               focalLengthMm={plan.optics.focalLengthMm}
@@ -88,6 +81,33 @@ export function SetupPage() {
         )}
       </div>
       <SetupFields plan={plan} units={units} />
+    </div>
+  );
+}
+
+interface TriedDistanceProps {
+  readonly focusMm: number;
+  readonly units: UnitSystem;
+  readonly closeFocusMm: number;
+  readonly tryDistance: (mm: number) => void;
+  readonly figures: ZoneFigures;
+}
+
+function TriedDistance({ focusMm, units, closeFocusMm, tryDistance, figures }: TriedDistanceProps) {
+  return (
+    <div className={layoutStyles.zoneRow}>
+      <div>
+        <DistanceField
+          label="Focus distance"
+          size="large"
+          distanceMm={focusMm}
+          units={units}
+          range={{ minMm: closeFocusMm, maxMm: Infinity, reason: 'close-focus' }}
+          onChange={tryDistance}
+          testId="focus-tried"
+        />
+      </div>
+      <ZoneLoupe figures={figures} units={units} />
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import { PLAN_LIMITS, setCamera, type Sharpness, type ShotPlan } from '@still-heron/core';
+import { PLAN_LIMITS, setCamera, type Sharpness, type ShotPlan, type Camera } from '@still-heron/core';
 import { Select } from 'antd';
 import { NumberField } from '../../ui/fields/NumberField';
 import { useEdit } from '../shot/useEdit';
@@ -37,33 +37,7 @@ export function SharpnessFields({ plan }: { readonly plan: ShotPlan }) {
           onChange={(divisor, gesture) => set({ kind: 'diagonal', divisor }, gesture)}
         />
       )}
-      {sharpness.kind === 'photosite' && (
-        <div className={fieldStyles.fieldPair}>
-          <NumberField
-            label="pixels"
-            step={0.5}
-            decimals={1}
-            {...PLAN_LIMITS.photositeCount}
-            value={sharpness.count}
-            onChange={(count, gesture) => set({ kind: 'photosite', count }, gesture)}
-          />
-          <NumberField
-            label="pixels across the sensor"
-            step={16}
-            isWhole
-            min={PLAN_LIMITS.photositesWide.min}
-            max={PLAN_LIMITS.photositesWide.max}
-            value={camera.photositesWide}
-            onChange={(photositesWide, gesture) =>
-              edit(
-                'change the pixels across the sensor',
-                (now) => setCamera(now, { ...now.optics.camera, photositesWide }),
-                gesture,
-              )
-            }
-          />
-        </div>
-      )}
+      {sharpness.kind === 'photosite' && <PhotositeFields sharpness={sharpness} set={set} camera={camera} onEdit={edit} />}
       {sharpness.kind === 'viewer' && (
         <NumberField
           label="viewing distance, in picture heights"
@@ -75,5 +49,42 @@ export function SharpnessFields({ plan }: { readonly plan: ShotPlan }) {
         />
       )}
     </section>
+  );
+}
+
+interface PhotositeFieldsProps {
+  readonly sharpness: { readonly kind: 'photosite'; readonly count: number };
+  readonly set: (next: Sharpness, gesture?: string) => void;
+  readonly camera: Camera;
+  readonly onEdit: (name: string, edit: (plan: ShotPlan) => ShotPlan, gesture?: string) => void;
+}
+
+function PhotositeFields({ sharpness, set, camera, onEdit }: PhotositeFieldsProps) {
+  return (
+    <div className={fieldStyles.fieldPair}>
+      <NumberField
+        label="pixels"
+        step={0.5}
+        decimals={1}
+        {...PLAN_LIMITS.photositeCount}
+        value={sharpness.count}
+        onChange={(count, gesture) => set({ kind: 'photosite', count }, gesture)}
+      />
+      <NumberField
+        label="pixels across the sensor"
+        step={16}
+        isWhole
+        min={PLAN_LIMITS.photositesWide.min}
+        max={PLAN_LIMITS.photositesWide.max}
+        value={camera.photositesWide}
+        onChange={(photositesWide, gesture) =>
+          onEdit(
+            'change the pixels across the sensor',
+            (now) => setCamera(now, { ...now.optics.camera, photositesWide }),
+            gesture,
+          )
+        }
+      />
+    </div>
   );
 }

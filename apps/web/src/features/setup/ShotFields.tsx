@@ -30,36 +30,7 @@ export function ShotFields({ plan }: { readonly plan: ShotPlan }) {
           placeholder="number or place"
           onChange={(text) => dispatch(editHeading('change the scene', { scene: text }))}
         />
-        <TimeField
-          label="length"
-          timeS={plan.durationS}
-          captureFps={plan.captureFps}
-          minS={shortestDurationS(plan)}
-          maxS={PLAN_LIMITS.durationS.max}
-          {...(plan.focusTrack.pulls.length > 0 ? { reason: 'last-pull' as const } : {})}
-          onChange={(durationS, gesture) => edit('change the length', (now) => setDuration(now, durationS), gesture)}
-        />
-        <NumberField
-          label="frames a second"
-          decimals={3}
-          step={1}
-          {...PLAN_LIMITS.captureFps}
-          value={plan.captureFps}
-          onChange={(captureFps, gesture) => edit('change the frame rate', (now) => ({ ...now, captureFps }), gesture)}
-        />
-        <NumberField
-          label="played back at"
-          decimals={3}
-          step={1}
-          {...PLAN_LIMITS.deliveryFps}
-          value={plan.deliveryFps}
-          hint={
-            plan.captureFps > plan.deliveryFps * 1.01
-              ? `${Number((plan.captureFps / plan.deliveryFps).toFixed(2))} × slow motion`
-              : undefined
-          }
-          onChange={(deliveryFps, gesture) => edit('change the playback frame rate', (now) => ({ ...now, deliveryFps }), gesture)}
-        />
+        <ShotTimes plan={plan} onEdit={edit} />
       </div>
       <label className={clsx(fieldStyles.field, styles.setupMethod)}>
         <span className={fieldStyles.fieldLabel}>method</span>
@@ -86,5 +57,48 @@ export function ShotFields({ plan }: { readonly plan: ShotPlan }) {
         onChange={(notes) => edit('change the notes', (now) => ({ ...now, notes }))}
       />
     </section>
+  );
+}
+
+function ShotTimes({
+  plan,
+  onEdit,
+}: {
+  readonly plan: ShotPlan;
+  readonly onEdit: (name: string, edit: (plan: ShotPlan) => ShotPlan, gesture?: string) => void;
+}) {
+  return (
+    <>
+      <TimeField
+        label="length"
+        timeS={plan.durationS}
+        captureFps={plan.captureFps}
+        minS={shortestDurationS(plan)}
+        maxS={PLAN_LIMITS.durationS.max}
+        {...(plan.focusTrack.pulls.length > 0 ? { reason: 'last-pull' as const } : {})}
+        onChange={(durationS, gesture) => onEdit('change the length', (now) => setDuration(now, durationS), gesture)}
+      />
+      <NumberField
+        label="frames a second"
+        decimals={3}
+        step={1}
+        {...PLAN_LIMITS.captureFps}
+        value={plan.captureFps}
+        onChange={(captureFps, gesture) => onEdit('change the frame rate', (now) => ({ ...now, captureFps }), gesture)}
+      />
+      <NumberField
+        label="played back at"
+        decimals={3}
+        step={1}
+        {...PLAN_LIMITS.deliveryFps}
+        value={plan.deliveryFps}
+        hint={
+          plan.captureFps > plan.deliveryFps * 1.01
+            ? `${Number((plan.captureFps / plan.deliveryFps).toFixed(2))} × slow motion`
+            : undefined
+        }
+        onChange={(deliveryFps, gesture) => onEdit('change the playback frame rate', (now) => ({ ...now, deliveryFps }), gesture)}
+      />
+    </>
   );
 }
