@@ -109,6 +109,29 @@ const restrict = (files, patterns, rest = {}) => ({
   rules: { 'no-restricted-imports': ['error', { patterns }] },
 });
 
+/** Most states of a component or hook; more belong into a hook of their own. */
+const MAX_STATES = 5;
+
+/** Reports a function that calls `useState` or `useReducer` more than `MAX_STATES` times itself. */
+const fewStates = {
+  create(context) {
+    const counts = [];
+    const enter = () => counts.push(0);
+    const leave = (node) => {
+      const count = counts.pop();
+      if (count > MAX_STATES)
+        context.report({ node, message: `${count} states in one function: take it apart, ${MAX_STATES} are enough.` });
+    };
+    return {
+      ':function': enter,
+      ':function:exit': leave,
+      'CallExpression[callee.name=/^use(State|Reducer)$/]'() {
+        if (counts.length > 0) counts[counts.length - 1]++;
+      },
+    };
+  },
+};
+
 export default ts.config(
   // rules of eslint.typed.config.mjs are switched off by comments that this run does not know
   { linterOptions: { reportUnusedDisableDirectives: 'off' } },
@@ -136,6 +159,17 @@ export default ts.config(
       '@typescript-eslint/no-non-null-assertion': 'off',
       '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_', argsIgnorePattern: '^_' }],
       'no-control-regex': 'off',
+    },
+  },
+  {
+    files: ['apps/*/src/**/*.{ts,tsx}', 'packages/*/src/**/*.ts', 'tools/*.mjs'],
+    ignores: ['**/*.test.{ts,tsx,mjs}'],
+    plugins: { house: { rules: { 'few-states': fewStates } } },
+    rules: {
+      'house/few-states': 'error',
+      'max-lines': ['error', { max: 250, skipBlankLines: true, skipComments: true }],
+      'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }],
+      'max-params': ['error', 4],
     },
   },
   // injected classes are values at run time, because decorators use them

@@ -57,26 +57,36 @@ await main(() => {
     node('Playwright', [installed('@playwright/test/cli.js', 'e2e'), 'test', '--config', 'e2e/playwright.config.ts']),
   );
 
-  const jest = readCounts(results, ({ numPassedTests, numFailedTests }) => [numPassedTests, numFailedTests]);
+  const counts = readResults(results);
+  rmSync(results, { force: true });
+  report(counts, startedMs);
+  for (const failure of failures) console.error(failure);
+  console.log(`${counts.passed} passed, ${counts.failed} failed`);
+  if (failures.length > 0) throw new StepFailed('Not everything passed.');
+});
+
+/** Counts of unit tests and of stories in the page. */
+function readResults(jestFile) {
+  const jest = readCounts(jestFile, ({ numPassedTests, numFailedTests }) => [numPassedTests, numFailedTests, 0]);
   const page = readCounts(join(ROOT, 'test-results/e2e.json'), ({ stats }) => [
     stats.expected + stats.flaky,
     stats.unexpected,
     stats.flaky,
   ]);
-  rmSync(results, { force: true });
+  return { passed: jest[0] + page[0], failed: jest[1] + page[1], flaky: page[2] };
+}
+
+function report({ flaky }, startedMs) {
   const { testLines, allLines, percent } = lineShare(ROOT);
   console.log(`\nTests are ${testLines} of ${allLines} lines of code: ${percent.toFixed(1)} %.`);
   console.log(`Took ${Math.round((Date.now() - startedMs) / 1000)} s.`);
-  if (page[2] > 0) console.log(`${page[2]} of the page's tests passed at the second try only.`);
-  for (const failure of failures) console.error(failure);
-  console.log(`${jest[0] + page[0]} passed, ${jest[1] + page[1]} failed`);
-  if (failures.length > 0) throw new StepFailed('Not everything passed.');
-});
+  if (flaky > 0) console.log(`${flaky} of the page's tests passed at the second try only.`);
+}
 
 function readCounts(path, pick) {
   try {
     return pick(JSON.parse(readFileSync(path, 'utf8')));
   } catch {
-    return [0, 0];
+    return [0, 0, 0];
   }
 }

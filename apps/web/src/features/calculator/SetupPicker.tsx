@@ -7,6 +7,7 @@ import {
   parseStop,
   pictureSize,
   stopOfFNumber,
+  type Lens,
 } from '@still-heron/core';
 import { problemText } from '@still-heron/wording';
 import { Choice } from '../../ui/fields/Choice';
@@ -65,30 +66,7 @@ export function SetupPicker({ setup, number, onChange, onRemove }: Props) {
         onPick={(value) => onChange({ ...setup, camera: allCameras.find((choice) => choice.value === value)!.camera })}
       />
       <div className={fieldStyles.fieldPair}>
-        <QuantityField
-          label={`stop of set-up ${number}`}
-          isBare
-          value={stop}
-          print={(value) => formatStop(value, lens.stopScale)}
-          read={(text) => {
-            const parsed = parseStop(text, { widest: lens.widestStop, narrowest: lens.narrowestStop });
-            return parsed.status === 'read' ? { value: parsed.stop } : { problem: problemText(parsed.problem) };
-          }}
-          onChange={(value) => onChange({ ...setup, stop: value })}
-        />
-        {isZoom(lens) && (
-          <NumberField
-            label={`focal length of set-up ${number}`}
-            isBare
-            unit="mm"
-            step={1}
-            decimals={1}
-            min={lens.focalLengthMm}
-            max={lens.longestMm}
-            value={setup.focalLengthMm}
-            onChange={(focalLengthMm) => onChange({ ...setup, focalLengthMm })}
-          />
-        )}
+        <StopAndFocalLength number={number} stop={stop} lens={lens} onChange={onChange} setup={setup} />
       </div>
       {onRemove && (
         <Button look="quiet" onClick={onRemove}>
@@ -96,6 +74,42 @@ export function SetupPicker({ setup, number, onChange, onRemove }: Props) {
         </Button>
       )}
     </div>
+  );
+}
+
+interface StopAndFocalLengthProps extends Pick<Props, 'number' | 'onChange' | 'setup'> {
+  readonly stop: number;
+  readonly lens: Lens;
+}
+
+function StopAndFocalLength({ number, stop, lens, onChange, setup }: StopAndFocalLengthProps) {
+  return (
+    <>
+      <QuantityField
+        label={`stop of set-up ${number}`}
+        isBare
+        value={stop}
+        print={(value) => formatStop(value, lens.stopScale)}
+        read={(text) => {
+          const parsed = parseStop(text, { widest: lens.widestStop, narrowest: lens.narrowestStop });
+          return parsed.status === 'read' ? { value: parsed.stop } : { problem: problemText(parsed.problem) };
+        }}
+        onChange={(value) => onChange({ ...setup, stop: value })}
+      />
+      {isZoom(lens) && (
+        <NumberField
+          label={`focal length of set-up ${number}`}
+          isBare
+          unit="mm"
+          step={1}
+          decimals={1}
+          min={lens.focalLengthMm}
+          max={lens.longestMm}
+          value={setup.focalLengthMm}
+          onChange={(focalLengthMm) => onChange({ ...setup, focalLengthMm })}
+        />
+      )}
+    </>
   );
 }
 

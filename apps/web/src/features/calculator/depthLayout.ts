@@ -10,6 +10,7 @@ import {
   stopsAt,
   type UnitSystem,
   zoneLensOf,
+  type ZoneLens,
 } from '@still-heron/core';
 import { scaleLog, scaleSymlog } from 'd3-scale';
 import { area, line } from 'd3-shape';
@@ -69,21 +70,14 @@ export function depthLayout(setup: LensSetup, units: UnitSystem, { width, height
   const x = scaleLog([nearestMm, farthestMm], [left, right]);
   const glass = zoneLensOf(setup);
   const stops = shownStops(stopsAt(lens, setup.focalLengthMm), stop);
-  const samples = stops.map((shown) => {
-    const lensAt = { ...glass, fNumber: fNumberOf(lens, shown) };
-    return Array.from({ length: STEPS + 1 }, (_, k) => {
-      const mm = nearestMm * (farthestMm / nearestMm) ** (k / STEPS);
-      const { inFrontMm, behindMm } = depthOfField({ ...lensAt, focusDistanceMm: mm });
-      return { mm, inFrontMm, behindMm: Math.min(behindMm, 4 * MAX_DEPTH_MM) };
-    });
-  });
+  const samples = stops.map((shown) => depthSamples({ ...glass, fNumber: fNumberOf(lens, shown) }, nearestMm, farthestMm));
   const mostFront = Math.max(...samples.flat().map(({ inFrontMm }) => inFrontMm));
   const mostBehind = Math.min(Math.max(...samples.flat().map(({ behindMm }) => behindMm)), MAX_DEPTH_MM);
   const y = scaleSymlog([-mostFront * 1.15, mostBehind], [bottom, top])
     .constant(25)
     .clamp(true);
-  const lineOf = (value: (sample: (typeof samples)[number][number]) => number) =>
-    line<(typeof samples)[number][number]>(
+  const lineOf = (value: (sample: DepthSample) => number) =>
+    line<DepthSample>(
       (sample) => x(sample.mm),
       (sample) => y(value(sample)),
     );
@@ -101,14 +95,10 @@ export function depthLayout(setup: LensSetup, units: UnitSystem, { width, height
   });
   const here = samples[stops.findIndex((shown) => Math.abs(shown - stop) < 1e-9)]!;
   const zone =
-    area<(typeof samples)[number][number]>()
+    area<DepthSample>()
       .x((sample) => x(sample.mm))
       .y0((sample) => y(-sample.inFrontMm))
       .y1((sample) => y(sample.behindMm))(here) ?? '';
-  const gaps = units === 'metric' ? METRIC_GAPS : IMPERIAL_GAPS;
-  const yTicks = [...gaps.map((mm) => -mm), 0, ...gaps]
-    .filter((mm) => mm >= -mostFront * 1.1 && mm <= mostBehind)
-    .map((mm) => ({ at: y(mm), label: mm === 0 ? 'focus' : formatGap(mm, units) }));
   return {
     left,
     right,
@@ -122,11 +112,35 @@ export function depthLayout(setup: LensSetup, units: UnitSystem, { width, height
       bottom,
     ).map(({ labelY, y: _, ...curve }) => ({ ...curve, labelY })),
     xTicks: distanceTicks(units, (mm) => (mm >= nearestMm && mm <= farthestMm ? x(mm) : NaN), 52),
-    yTicks: spaced(yTicks, 20),
+    yTicks: depthTicks(units, -mostFront * 1.1, mostBehind, y),
     x: (mm) => x(mm),
     y: (mm) => y(mm),
     distanceAt: (px) => Math.min(Math.max(x.invert(px), nearestMm), farthestMm),
   };
+}
+
+/** Depth of the zone at one focus distance. */
+interface DepthSample {
+  readonly mm: number;
+  readonly inFrontMm: number;
+  readonly behindMm: number;
+}
+
+/** Samples between two distances, evenly spaced in their logarithm. */
+function depthSamples(lens: ZoneLens, nearestMm: number, farthestMm: number): DepthSample[] {
+  return Array.from({ length: STEPS + 1 }, (_, k) => {
+    const mm = nearestMm * (farthestMm / nearestMm) ** (k / STEPS);
+    const { inFrontMm, behindMm } = depthOfField({ ...lens, focusDistanceMm: mm });
+    return { mm, inFrontMm, behindMm: Math.min(behindMm, 4 * MAX_DEPTH_MM) };
+  });
+}
+
+function depthTicks(units: UnitSystem, lowMm: number, highMm: number, y: (mm: number) => number): Tick[] {
+  const gaps = units === 'metric' ? METRIC_GAPS : IMPERIAL_GAPS;
+  const ticks = [...gaps.map((mm) => -mm), 0, ...gaps]
+    .filter((mm) => mm >= lowMm && mm <= highMm)
+    .map((mm) => ({ at: y(mm), label: mm === 0 ? 'focus' : formatGap(mm, units) }));
+  return spaced(ticks, 20);
 }
 
 /** Full stops and the current stop; more lines could not be told apart. */

@@ -10,6 +10,7 @@ import {
   type UnitSystem,
   withinReach,
   zoneLensAt,
+  type LensRing,
 } from '@still-heron/core';
 import { arc } from 'd3-shape';
 import { apart } from '../../charts/labels';
@@ -65,12 +66,50 @@ export function dialLayout(plan: ShotPlan, verdict: CompleteVerdict | null, fram
   const spanDeg = Math.min(Math.abs(nearDeg - farDeg), MAX_DEG);
   /** Radians clockwise from the top. */
   const radOf = (ringDeg: number) => (((ringDeg - farDeg) / (nearDeg - farDeg) - 0.5) * spanDeg * Math.PI) / 180;
-  const at = (rad: number, radius: number) => ({ x: Math.sin(rad) * radius, y: -Math.cos(rad) * radius });
-  const band = (fromDeg: number, toDeg: number, innerRadius: number, outerRadius: number) => {
+  const band: DialScale['band'] = (fromDeg, toDeg, innerRadius, outerRadius) => {
     const [startAngle, endAngle] = [radOf(fromDeg), radOf(toDeg)].sort((a, b) => a - b) as [number, number];
     return arc()({ startAngle, endAngle, innerRadius, outerRadius }) ?? '';
   };
   const timeS = verdict ? verdict.track.timesS[frame]! : 0;
+  const track = focusTrack(plan, ring);
+  const ringDeg = verdict ? verdict.track.ringDeg[frame]! : (track?.start.ringDeg ?? farDeg);
+  const pull = track?.pulls.find((one: TrackPull) => timeS >= one.startS && timeS < one.endS);
+  const pxOf = (mm: number) => radOf(ring.angleAt(mm)) * DIAL.outer;
+  const isOnRing = (mm: number) => mm >= ring.closeFocusMm && mm <= ring.farthestMm;
+  const ticks = distanceTicks(units, (mm) => (isOnRing(mm) ? pxOf(mm) : NaN), LABEL_GAP_PX).map(({ at: px, label }) => {
+    const rad = px / DIAL.outer;
+    const [from, to] = [at(rad, DIAL.outer + 2), at(rad, DIAL.outer + 7)];
+    return { label, ...at(rad, DIAL.outer + 18), x1: from.x, y1: from.y, x2: to.x, y2: to.y };
+  });
+  const [low, high] = [Math.min(farDeg, nearDeg), Math.max(farDeg, nearDeg)];
+  const beyond = [
+    ...(reach.lowDeg > low + 1e-9 ? [band(low, reach.lowDeg, DIAL.inner, DIAL.outer)] : []),
+    ...(reach.highDeg < high - 1e-9 ? [band(reach.highDeg, high, DIAL.inner, DIAL.outer)] : []),
+  ];
+  const [from, to] = [at(radOf(ringDeg), DIAL.inner - 12), at(radOf(ringDeg), DIAL.outer + 4)];
+  return {
+    track: band(farDeg, nearDeg, DIAL.inner, DIAL.outer),
+    beyond,
+    sweep: pull ? band(pull.from.ringDeg, pull.to.ringDeg, DIAL.outer + 1, DIAL.outer + 5) : '',
+    marks: dialMarks(plan, ring, timeS, { radOf, band }),
+    ticks,
+    needle: { x1: from.x, y1: from.y, x2: to.x, y2: to.y },
+  };
+}
+
+/** Where ring angles lie on the dial. */
+interface DialScale {
+  /** Radians clockwise from the top */
+  readonly radOf: (ringDeg: number) => number;
+  readonly band: (fromDeg: number, toDeg: number, innerRadius: number, outerRadius: number) => string;
+}
+
+function at(rad: number, radius: number): { x: number; y: number } {
+  return { x: Math.sin(rad) * radius, y: -Math.cos(rad) * radius };
+}
+
+/** Marks within the range of the ring, with their landing windows; the letters are kept apart. */
+function dialMarks(plan: ShotPlan, ring: LensRing, timeS: number, { radOf, band }: DialScale): DialMark[] {
   const lens = zoneLensAt(plan.optics, timeS);
   const { markFocusMm } = planDistances(plan);
   const found = plan.marks.flatMap(({ id, letter, subjectId, hasHardStop }) => {
@@ -98,32 +137,8 @@ export function dialLayout(plan: ShotPlan, verdict: CompleteVerdict | null, fram
     LETTER_PX,
     Infinity,
   );
-  const marks = found.map(({ rad: _, ...mark }, index): DialMark => ({
+  return found.map(({ rad: _, ...mark }, index): DialMark => ({
     ...mark,
     ...at(letters[index]!.labelY / LETTER_RADIUS, LETTER_RADIUS),
   }));
-  const track = focusTrack(plan, ring);
-  const ringDeg = verdict ? verdict.track.ringDeg[frame]! : (track?.start.ringDeg ?? farDeg);
-  const pull = track?.pulls.find((one: TrackPull) => timeS >= one.startS && timeS < one.endS);
-  const pxOf = (mm: number) => radOf(ring.angleAt(mm)) * DIAL.outer;
-  const isOnRing = (mm: number) => mm >= ring.closeFocusMm && mm <= ring.farthestMm;
-  const ticks = distanceTicks(units, (mm) => (isOnRing(mm) ? pxOf(mm) : NaN), LABEL_GAP_PX).map(({ at: px, label }) => {
-    const rad = px / DIAL.outer;
-    const [from, to] = [at(rad, DIAL.outer + 2), at(rad, DIAL.outer + 7)];
-    return { label, ...at(rad, DIAL.outer + 18), x1: from.x, y1: from.y, x2: to.x, y2: to.y };
-  });
-  const [low, high] = [Math.min(farDeg, nearDeg), Math.max(farDeg, nearDeg)];
-  const beyond = [
-    ...(reach.lowDeg > low + 1e-9 ? [band(low, reach.lowDeg, DIAL.inner, DIAL.outer)] : []),
-    ...(reach.highDeg < high - 1e-9 ? [band(reach.highDeg, high, DIAL.inner, DIAL.outer)] : []),
-  ];
-  const [from, to] = [at(radOf(ringDeg), DIAL.inner - 12), at(radOf(ringDeg), DIAL.outer + 4)];
-  return {
-    track: band(farDeg, nearDeg, DIAL.inner, DIAL.outer),
-    beyond,
-    sweep: pull ? band(pull.from.ringDeg, pull.to.ringDeg, DIAL.outer + 1, DIAL.outer + 5) : '',
-    marks,
-    ticks,
-    needle: { x1: from.x, y1: from.y, x2: to.x, y2: to.y },
-  };
 }

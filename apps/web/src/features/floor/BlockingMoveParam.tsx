@@ -58,21 +58,8 @@ export function BlockingMoveParamField({ moveId, param, value, units, stopScale,
           onChange={onChange}
         />
       );
-    case 'length': {
-      const perUnit = units === 'metric' ? MM_PER_METRE : MM_PER_FOOT;
-      return (
-        <NumberField
-          label={label}
-          unit={units === 'metric' ? 'm' : 'ft'}
-          decimals={2}
-          step={0.05}
-          min={Math.ceil((min / perUnit) * 100) / 100}
-          max={Math.floor((max / perUnit) * 100) / 100}
-          value={value / perUnit}
-          onChange={(typed) => onChange(typed * perUnit)}
-        />
-      );
-    }
+    case 'length':
+      return <LengthField label={label} param={param} value={value} units={units} onChange={onChange} />;
     case 'degrees':
       return <NumberField label={label} unit="°" step={5} min={min} max={max} value={value} onChange={onChange} />;
     case 'time':
@@ -89,4 +76,27 @@ export function BlockingMoveParamField({ moveId, param, value, units, stopScale,
         />
       );
   }
+}
+
+/** A length along a path: in metres or feet, to the hundredth. */
+function LengthField({
+  label,
+  param,
+  value,
+  units,
+  onChange,
+}: Pick<Props, 'param' | 'value' | 'units' | 'onChange'> & { readonly label: string }) {
+  const perUnit = units === 'metric' ? MM_PER_METRE : MM_PER_FOOT;
+  return (
+    <NumberField
+      label={label}
+      unit={units === 'metric' ? 'm' : 'ft'}
+      decimals={2}
+      step={0.05}
+      min={Math.ceil((param.min / perUnit) * 100) / 100}
+      max={Math.floor((param.max / perUnit) * 100) / 100}
+      value={value / perUnit}
+      onChange={(typed) => onChange(typed * perUnit)}
+    />
+  );
 }

@@ -5,7 +5,7 @@ import { type Size, useSize } from '../../shared/useSize';
 import { useAppSelector } from '../../shared/store/hooks';
 import { useKeys } from '../../shared/keys/useKeys';
 import { selectSession } from '../shot/sessionSlice';
-import { fittedView, floorLayout, type FloorView, scaledView } from './floorLayout';
+import { fittedView, floorLayout, type FloorView, scaledView, type FloorLayout } from './floorLayout';
 import { FloorGround } from './FloorGround';
 import { Grid, ScaleBar } from './FloorGrid';
 import { FloorLens } from './FloorLens';
@@ -41,22 +41,15 @@ export function FloorDrawing(props: Props) {
   );
 }
 
+interface DrawingProps extends Props {
+  readonly size: Size;
+}
+
 /** Pan step of an arrow key, and zoom factor of a wheel notch. */
 const STEP_PX = 60;
 const WHEEL = 1.12;
 
-function Drawing({
-  plan,
-  verdict,
-  units,
-  tool,
-  isPreview,
-  fitFor,
-  knownLength,
-  onToolDone,
-  onLength,
-  size,
-}: Props & { readonly size: Size }) {
+function Drawing({ plan, verdict, units, tool, isPreview, fitFor, knownLength, onToolDone, onLength, size }: DrawingProps) {
   const { timeS } = useAppSelector(selectSession);
   const [view, setView] = useState<FloorView>(() => fittedView(plan, size));
   const [fittedFor, setFittedFor] = useState(fitFor);
@@ -107,15 +100,19 @@ function Drawing({
         isOutOfReach={tool !== null || isPreview}
         onGuides={setGuides}
       />
-      {[...guides, ...(knownLength ? [knownLength] : [])].map(({ from, to }, index) => {
-        const [[x1, y1], [x2, y2]] = [layout.toPx(from), layout.toPx(to)];
-        return <line key={index} x1={x1} y1={y1} x2={x2} y2={y2} className={styles.floorGuide} />;
-      })}
+      <Guides guides={[...guides, ...(knownLength ? [knownLength] : [])]} layout={layout} />
       <FloorPeople layout={layout} />
       <FloorLens layout={layout} />
       <ScaleBar layout={layout} size={size} units={units} pxPerMm={view.pxPerMm} />
     </svg>
   );
+}
+
+function Guides({ guides, layout }: { readonly guides: readonly Guide[]; readonly layout: FloorLayout }) {
+  return guides.map(({ from, to }, index) => {
+    const [[x1, y1], [x2, y2]] = [layout.toPx(from), layout.toPx(to)];
+    return <line key={index} x1={x1} y1={y1} x2={x2} y2={y2} className={styles.floorGuide} />;
+  });
 }
 
 /** Keys of the view: scale, pan and fit. Returns how to scale it about a point of the drawing. */

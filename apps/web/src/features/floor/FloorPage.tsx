@@ -1,4 +1,4 @@
-import { layPicture, type Place, scalePicture, type ShotPlan, startFloor } from '@still-heron/core';
+import { layPicture, type Place, scalePicture, type ShotPlan, startFloor, type UnitSystem } from '@still-heron/core';
 import type { ProblemText } from '@still-heron/wording';
 import { useState } from 'react';
 import { sendPicture } from '../../shared/api/pictures';
@@ -41,7 +41,6 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
   const { tool, setTool, mode, pickMode, length, setLength, move } = useFloorMode(plan);
   const measuring = useMeasuring();
   const picture = useFloorPicture(() => setTool('scale'));
-  const dispatch = useAppDispatch();
   const preview = mode === 'moves' ? move.tried : null;
   const shown = preview?.plan ?? plan;
   const verdict = preview?.verdict ?? judged?.verdict;
@@ -60,16 +59,7 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
         />
         <div className={styles.floorStage}>
           {picture.problem && <FloorNotice problem={picture.problem} onClose={picture.forget} />}
-          {length && (
-            <KnownLength
-              units={units}
-              onLength={(mm) => {
-                dispatch(editPlan('scale the picture', (now) => scalePicture(now, length.from, length.to, mm)));
-                setLength(null);
-              }}
-              onGiveUp={() => setLength(null)}
-            />
-          )}
+          {length && <PictureLength units={units} length={length} onLength={setLength} />}
           <FloorDrawing
             plan={shown}
             verdict={isJudged}
@@ -90,23 +80,56 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
       </div>
       {mode === 'draw' && <FloorSide plan={plan} units={units} measuring={measuring} onScale={() => setTool('scale')} />}
       {mode === 'rehearse' && <RehearsalPanel plan={plan} />}
-      {mode === 'moves' && (
-        <BlockingMovesPanel
-          plan={plan}
-          units={units}
-          draft={move.draft}
-          values={move.tried?.values ?? {}}
-          shown={move.tried?.plan ?? plan}
-          figures={move.tried?.figures ?? []}
-          onPick={move.pick}
-          onDraft={move.setDraft}
-          onApply={() => {
-            move.apply();
-            pickMode('draw');
-          }}
-        />
-      )}
+      {mode === 'moves' && <MovesSide plan={plan} units={units} move={move} pickMode={pickMode} />}
     </div>
+  );
+}
+
+function PictureLength({
+  units,
+  length,
+  onLength,
+}: {
+  readonly units: UnitSystem;
+  readonly length: { readonly from: Place; readonly to: Place };
+  readonly onLength: (value: { readonly from: Place; readonly to: Place } | null) => void;
+}) {
+  const dispatch = useAppDispatch();
+  return (
+    <KnownLength
+      units={units}
+      onLength={(mm) => {
+        dispatch(editPlan('scale the picture', (now) => scalePicture(now, length.from, length.to, mm)));
+        onLength(null);
+      }}
+      onGiveUp={() => onLength(null)}
+    />
+  );
+}
+
+interface MovesSideProps {
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+  readonly move: ReturnType<typeof useBlockingMoveDraft>;
+  readonly pickMode: (picked: FloorMode) => void;
+}
+
+function MovesSide({ plan, units, move, pickMode }: MovesSideProps) {
+  return (
+    <BlockingMovesPanel
+      plan={plan}
+      units={units}
+      draft={move.draft}
+      values={move.tried?.values ?? {}}
+      shown={move.tried?.plan ?? plan}
+      figures={move.tried?.figures ?? []}
+      onPick={move.pick}
+      onDraft={move.setDraft}
+      onApply={() => {
+        move.apply();
+        pickMode('draw');
+      }}
+    />
   );
 }
 

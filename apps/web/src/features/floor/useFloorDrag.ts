@@ -41,6 +41,10 @@ function snapTo(state: RootState, item: FloorItem): { others: readonly Place[]; 
   return { others: othersThan(plan, selectHeld(state)), tracks };
 }
 
+function wayFrom(from: Place, to: Place): Place {
+  return { xMm: to.xMm - from.xMm, yMm: to.yMm - from.yMm };
+}
+
 interface Options {
   readonly item: FloorItem;
   /** Name of the undo step */
@@ -62,7 +66,7 @@ export function useFloorDrag({ item, name, pxPerMm, units, onGuides }: Options) 
   const gesture = useRef('');
   const isPressed = useRef(false);
 
-  /** current place: several pointer moves can arrive between two renders */
+  // several pointer moves can arrive between two renders
   const placeNow = () => placeOf(selectPlan(store.getState())!, item);
   function moveBy(by: Place, inGesture: string): void {
     // the item can have keyboard focus without being selected, after Escape
@@ -77,8 +81,7 @@ export function useFloorDrag({ item, name, pxPerMm, units, onGuides }: Options) 
       const pointed = { xMm: grabbed.current.xMm + dx / pxPerMm, yMm: grabbed.current.yMm - dy / pxPerMm };
       const to = isAlt ? { place: pointed, guides: [] } : snap(pointed, { ...snapTo(store.getState(), item), pxPerMm, units });
       onGuides(to.guides);
-      const now = placeNow();
-      moveBy({ xMm: to.place.xMm - now.xMm, yMm: to.place.yMm - now.yMm }, dragged);
+      moveBy(wayFrom(placeNow(), to.place), dragged);
     },
     onEnd: () => onGuides([]),
     onGiveUp: (dragged) => {
@@ -86,18 +89,18 @@ export function useFloorDrag({ item, name, pxPerMm, units, onGuides }: Options) 
       dispatch(abandonGesture(dragged));
     },
   });
-  const select = (isBeside: boolean) => {
-    if (isBeside) dispatch(itemToggled(item));
-    else if (!isHeld) dispatch(itemSelected(item));
-  };
   return {
     isHeld,
     handlers: {
       onPointerDown: (event: PointerEvent<Element>) => {
         isPressed.current = true;
-        select(event.shiftKey);
-        if (event.shiftKey) event.stopPropagation();
-        else drag.onPointerDown(event);
+        if (event.shiftKey) {
+          dispatch(itemToggled(item));
+          event.stopPropagation();
+          return;
+        }
+        if (!isHeld) dispatch(itemSelected(item));
+        drag.onPointerDown(event);
       },
       onFocus: () => {
         gesture.current = newGesture('floor');
@@ -110,9 +113,7 @@ export function useFloorDrag({ item, name, pxPerMm, units, onGuides }: Options) 
       onKeyDown: (event: KeyboardEvent) => {
         if (event.key === 'Enter') {
           event.preventDefault();
-          if (event.shiftKey) dispatch(itemToggled(item));
-          else dispatch(itemSelected(item));
-          return;
+          return void dispatch(event.shiftKey ? itemToggled(item) : itemSelected(item));
         }
         const by = nudge(event.key, event.shiftKey, units);
         if (!by) return;

@@ -23,11 +23,10 @@ interface PendingSave {
 }
 const mockSaves: PendingSave[] = [];
 
-jest.mock('../../shared/api/api', () => {
-  const { problemOf } = jest.requireActual<{ problemOf: (error: unknown) => unknown }>('../../shared/api/api');
+jest.mock('../../shared/api/kitApi', () => {
   const initiate = (request: Omit<PendingSave, 'answer'>) => () =>
     new Promise((answer) => mockSaves.push({ ...request, answer }));
-  return { api: { endpoints: { saveKitItem: { initiate } } }, problemOf };
+  return { kitApi: { endpoints: { saveKitItem: { initiate } } } };
 });
 
 const mockOutbox = new Map<string, Unsent<typeof item>>();

@@ -1,6 +1,6 @@
 import type { KitItemView } from '@still-heron/contract';
 import { isDeepEqual, type KitItems, type KitKind } from '@still-heron/core';
-import { api } from '../../shared/api/api';
+import { kitApi } from '../../shared/api/kitApi';
 import { createDocumentSaver } from '../../shared/saving/documentSaver';
 import { createOutbox, type Unsent } from '../../shared/saving/outbox';
 import type { Saving } from '../../shared/saving/savingSlice';
@@ -19,7 +19,7 @@ export const kitSaver = createDocumentSaver<State, KitItem, KitItemView>({
   selectDocument: (state) => selectOpenKit(state)?.item ?? null,
   isOpening: kitOpened.match,
   send: (dispatch, { id, context, version, document }) =>
-    dispatch(api.endpoints.saveKitItem.initiate({ kind: context as KitKind, id, version, item: document })),
+    dispatch(kitApi.endpoints.saveKitItem.initiate({ kind: context as KitKind, id, version, item: document })),
   isSame: (item, stored) => isDeepEqual(item, stored.item),
   savedAtOf: () => null,
 });

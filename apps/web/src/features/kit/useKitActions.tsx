@@ -2,13 +2,13 @@ import { type KitItems, type KitKind, kitName } from '@still-heron/core';
 import { KIND_WORDS, problemView } from '@still-heron/wording';
 import { App } from 'antd';
 import { useNavigate } from 'react-router';
+import { problemOf } from '../../shared/api/api';
 import {
-  problemOf,
   useCreateKitItemMutation,
   useImportKitMutation,
   useRemoveKitItemMutation,
   useRestoreKitItemMutation,
-} from '../../shared/api/api';
+} from '../../shared/api/kitApi';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { askForFile } from '../../shared/files/csv';
 import { ProblemList } from '../../ui/ProblemList';

@@ -31,7 +31,6 @@ interface Props {
 
 /** A beat on its lane. Its ends, the whole bar and its key moment can be dragged. */
 export function BeatBar({ beat, x, width, y, subjectIndex, layout, plan, verdict }: Props) {
-  const dispatch = useAppDispatch();
   const isSelected = useAppSelector((state) => state.session.selection?.id === beat.id);
   const name = plan.subjects[subjectIndex]!.name;
   const requirement = `${name} ${REQUIREMENT_WORDS[beat.requirement].phrase}`;
@@ -58,16 +57,7 @@ export function BeatBar({ beat, x, width, y, subjectIndex, layout, plan, verdict
       <rect {...drags.body} x={x} width={width} y={y} height={LANE} rx={3} className={styles.beatBar} onClick={drags.select} />
       <rect x={x} width={3} y={y} height={LANE} fill={colour} />
       <SoftStrips wrong={wrong} layout={layout} y={y} />
-      <svg x={shownX} y={y} width={Math.max(shownWidth - 6, 0)} height={LANE}>
-        <text x={10} y={16} className={styles.beatWords}>
-          {words}
-        </text>
-        {share !== '' && (words.length + share.length + 2) * LETTER_PX < shownWidth - 16 && (
-          <text x={shownWidth - 12} y={16} textAnchor="end" className={clsx(styles.beatWords, styles.beatShareWords)}>
-            {share}
-          </text>
-        )}
-      </svg>
+      <BeatLabel shownX={shownX} y={y} shownWidth={shownWidth} words={words} share={share} />
       {edges.map(({ key, at, drag, label, value }) => (
         <BeatEdge
           key={key}
@@ -93,6 +83,28 @@ export function BeatBar({ beat, x, width, y, subjectIndex, layout, plan, verdict
         />
       )}
     </g>
+  );
+}
+
+interface BeatLabelProps extends Pick<Props, 'y'> {
+  readonly shownX: number;
+  readonly shownWidth: number;
+  readonly words: string;
+  readonly share: string;
+}
+
+function BeatLabel({ shownX, y, shownWidth, words, share }: BeatLabelProps) {
+  return (
+    <svg x={shownX} y={y} width={Math.max(shownWidth - 6, 0)} height={LANE}>
+      <text x={10} y={16} className={styles.beatWords}>
+        {words}
+      </text>
+      {share !== '' && (words.length + share.length + 2) * LETTER_PX < shownWidth - 16 && (
+        <text x={shownWidth - 12} y={16} textAnchor="end" className={clsx(styles.beatWords, styles.beatShareWords)}>
+          {share}
+        </text>
+      )}
+    </svg>
   );
 }
 

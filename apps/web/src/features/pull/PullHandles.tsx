@@ -80,16 +80,12 @@ function usePlanEdit() {
   return (what: string, change: (plan: ShotPlan) => ShotPlan, gesture: string) => dispatch(editPlan(what, change, gesture));
 }
 
+interface PullDragging extends PullEditing, Pick<HandleProps, 'layout' | 'hold'> {
+  readonly place: PullChartLayout['pulls'][number];
+}
+
 /** Drags of the start, the landing and the whole of a pull. */
-function usePullDrags({
-  pull,
-  place,
-  name,
-  layout,
-  plan,
-  units,
-  hold,
-}: PullEditing & Pick<HandleProps, 'layout' | 'hold'> & { readonly place: PullChartLayout['pulls'][number] }) {
+function usePullDrags({ pull, place, name, layout, plan, units, hold }: PullDragging) {
   const dispatch = useAppDispatch();
   const edit = usePlanEdit();
   const before = useRef({ rack: pull, toY: place.toY });

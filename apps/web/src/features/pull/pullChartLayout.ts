@@ -1,19 +1,13 @@
 import {
   type Beat,
-  depthOfField,
   formatDistanceFigure,
   type CompleteVerdict,
   activeBeats,
   focusTrack,
-  type FocusTarget,
-  markDistances,
   pullEndS,
   ringOf,
   type ShotPlan,
   type UnitSystem,
-  zoneLensAt,
-  type FocusTrack,
-  type LensRing,
 } from '@still-heron/core';
 import { ticks as roundTicks } from 'd3-array';
 import { type ScaleLinear, scaleLinear } from 'd3-scale';
@@ -22,7 +16,8 @@ import { apart, rowsOf } from '../../charts/labels';
 import { distanceTicks, type Tick } from '../../charts/ticks';
 import type { Size } from '../../shared/useSize';
 import { pullLabels } from './pullWords';
-import { type AxisDomain, axisDomain, type AxisScale, axisScale } from '../../charts/axisScale';
+import { type AxisDomain, type AxisScale, axisScale } from '../../charts/axisScale';
+import { coursesOf, wholeDomain } from './chartDomain';
 
 export interface PullChartInput {
   readonly plan: ShotPlan;
@@ -95,8 +90,6 @@ const TIME_AXIS = 34;
 export const LANE = 24;
 const LANE_GAP = 5;
 const PULL_ROW = 20;
-/** A course with more points shows none, because they could not be told apart */
-const MAX_POINTS = 40;
 /** Approximate letter width in pull labels */
 const LETTER_PX = 7.4;
 
@@ -164,18 +157,6 @@ export function pullChartLayout({ plan, verdict, axis, units, size, view, domain
   };
 }
 
-/** Axis range that shows the marks, the focus track and its courses. */
-function wholeDomain(plan: ShotPlan, axis: PullChartInput['axis'], ring: LensRing, track: FocusTrack | null): AxisDomain {
-  const lens = zoneLensAt(plan.optics, 0);
-  const settings = track === null ? [] : [track.start, ...track.pulls.flatMap(({ from, to }) => [from, to])];
-  const shownMm = [
-    ...markDistances(plan.marks).values(),
-    ...settings.map(({ distanceMm }) => distanceMm),
-    ...coursesOf(plan).flatMap(({ points }) => points.map(({ distanceMm }) => distanceMm ?? Infinity)),
-  ];
-  return axisDomain(axis, ring, shownMm, (focusDistanceMm) => depthOfField({ ...lens, focusDistanceMm }));
-}
-
 function markLabels(plan: ShotPlan, units: UnitSystem, scale: AxisScale, bottom: number): PullChartLayout['marks'] {
   return apart(
     plan.marks.map(({ id, letter, distanceMm, subjectId }) => ({
@@ -199,16 +180,6 @@ function lanesOf(plan: ShotPlan, x: PullChartLayout['x'], lanesY: number): PullC
       .filter((beat) => beat.subjectId === id)
       .map((beat) => ({ beat, x: x(beat.fromS), width: x(beat.toS) - x(beat.fromS) })),
   }));
-}
-
-/** Courses with few enough points to be draggable. */
-function coursesOf({
-  focusTrack: { start, pulls },
-}: ShotPlan): { pullId: string | null; points: Extract<FocusTarget, { kind: 'course' }>['points'] }[] {
-  const all = [{ pullId: null, target: start }, ...pulls.map(({ id, target }) => ({ pullId: id, target }))];
-  return all.flatMap(({ pullId, target }) =>
-    target?.kind === 'course' && target.points.length <= MAX_POINTS ? [{ pullId, points: target.points }] : [],
-  );
 }
 
 /** Curves with at most one point per pixel, and none inside a level stretch. */

@@ -1,4 +1,12 @@
-import { isTriggeredByEvent, nearSign, ringOf, type PreparedRoll, prepareRoll, type ShotPlan } from '@still-heron/core';
+import {
+  isTriggeredByEvent,
+  nearSign,
+  ringOf,
+  type PreparedRoll,
+  prepareRoll,
+  type ShotPlan,
+  type UnitSystem,
+} from '@still-heron/core';
 import { Suspense, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import clsx from 'clsx';
@@ -26,6 +34,7 @@ import layoutStyles from '../../ui/layout.module.css';
 import styles from './RollPage.module.css';
 import type { RollController } from './rollController';
 import type { RollMoment } from './rollEngine';
+import type { RingTrace } from './ringTrace';
 
 const RehearsalPanel = lazyPart(() => import('../floor/RehearsalPanel').then(({ RehearsalPanel }) => RehearsalPanel));
 
@@ -63,8 +72,6 @@ function Rolling(props: Props) {
   const isReady = moment.phase === 'ready';
   const hasWheel = options.turnedBy === 'wheel' || options.turnedBy === 'motor-wheel';
   const hasEvents = plan.focusTrack.pulls.some(isTriggeredByEvent);
-  const startWord = speed === 1 ? 'Roll' : `Practise at ${speed * 100} %`;
-  const endWord = moment.phase === 'counting' ? 'Cancel' : 'End the take';
   return (
     <div className={clsx(layoutStyles.stepPage, styles.rollPage, !isReady && styles.isRolling)}>
       <div data-testid="surface" className={layoutStyles.surface}>
@@ -79,15 +86,7 @@ function Rolling(props: Props) {
           <AfterTake key={ended.id} shotId={shotId} units={units} ended={ended} onDone={controller.forget} />
         ) : (
           <>
-            <RollState
-              plan={plan}
-              ready={ready}
-              moment={shown}
-              ringDeg={ringDeg}
-              units={units}
-              isAlone={options.view === 'alone'}
-            />
-            <RollChart plan={plan} ready={ready} units={units} planS={shown.planS} ringDeg={ringDeg} trace={trace} />
+            <RollNow plan={plan} ready={ready} shown={shown} ringDeg={ringDeg} units={units} options={options} trace={trace} />
           </>
         )}
         {hasWheel && moment.isOurs && !(isReady && ended) && (
@@ -96,8 +95,7 @@ function Rolling(props: Props) {
         <RollActions
           isReady={isReady}
           toggle={toggle}
-          startWord={startWord}
-          endWord={endWord}
+          speed={speed}
           hasEvents={hasEvents}
           options={options}
           moment={moment}
@@ -121,6 +119,25 @@ function Rolling(props: Props) {
           />
         ))}
     </div>
+  );
+}
+
+interface RollNowProps {
+  readonly plan: ShotPlan;
+  readonly ready: PreparedRoll;
+  readonly shown: RollMoment;
+  readonly ringDeg: number | null;
+  readonly units: UnitSystem;
+  readonly options: RollOptions;
+  readonly trace: RingTrace;
+}
+
+function RollNow({ plan, ready, shown, ringDeg, units, options, trace }: RollNowProps) {
+  return (
+    <>
+      <RollState plan={plan} ready={ready} moment={shown} ringDeg={ringDeg} units={units} isAlone={options.view === 'alone'} />
+      <RollChart plan={plan} ready={ready} units={units} planS={shown.planS} ringDeg={ringDeg} trace={trace} />
+    </>
   );
 }
 
@@ -167,15 +184,16 @@ function useRollKeys({ shotId, plan, ready }: Props, options: RollOptions, speed
 interface RollActionsProps {
   readonly isReady: boolean;
   readonly toggle: () => void;
-  readonly startWord: string;
-  readonly endWord: 'Cancel' | 'End the take';
+  readonly speed: number;
   readonly hasEvents: boolean;
   readonly options: RollOptions;
   readonly moment: RollMoment;
   readonly controller: RollController;
 }
 
-function RollActions({ isReady, toggle, startWord, endWord, hasEvents, options, moment, controller }: RollActionsProps) {
+function RollActions({ isReady, toggle, speed, hasEvents, options, moment, controller }: RollActionsProps) {
+  const startWord = speed === 1 ? 'Roll' : `Practise at ${speed * 100} %`;
+  const endWord = moment.phase === 'counting' ? 'Cancel' : 'End the take';
   return (
     <div className={styles.rollActions}>
       <button type="button" className={clsx(styles.rollMain, !isReady && styles.isEnd)} onClick={toggle}>

@@ -14,7 +14,8 @@ import {
 } from '@still-heron/core';
 import { gearDifferenceLines } from '@still-heron/wording';
 import { useMemo } from 'react';
-import { problemOf, useKitItemQuery } from '../../shared/api/api';
+import { problemOf } from '../../shared/api/api';
+import { useKitItemQuery } from '../../shared/api/kitApi';
 import { useEdit } from '../shot/useEdit';
 import { Button } from '../../ui/Button';
 import gearStyles from './gearChange.module.css';

@@ -50,25 +50,7 @@ function Scale({ lens, focalLengthMm, stop, onStop, onGiveUp, width }: Props & {
   return (
     <svg width={width} height={HEIGHT} role="group" aria-label="Stops of the lens">
       <line x1={PAD} x2={width - PAD} y1={38} y2={38} className={zoneStyles.zoneGround} />
-      {stops.map((item, index) => {
-        const isFull = isFullStop(item);
-        return (
-          <g
-            key={item}
-            transform={`translate(${x(item)},38)`}
-            className={styles.stopTick}
-            onClick={() => onStop(item, newGesture('stop'))}
-          >
-            <rect x={-9} width={18} y={-24} height={48} fill="transparent" />
-            <line y1={isFull ? -7 : -4} y2={0} />
-            {(isFull || index === 0 || index === stops.length - 1) && isClear(item, stops, x) && (
-              <text y={20} textAnchor="middle">
-                {formatStop(item, lens.stopScale).replace(/^(T|f\/)/, '')}
-              </text>
-            )}
-          </g>
-        );
-      })}
+      <StopTicks stops={stops} x={x} onStop={onStop} lens={lens} />
       <g
         {...drag}
         className={styles.stopKnob}
@@ -93,6 +75,39 @@ function Scale({ lens, focalLengthMm, stop, onStop, onGiveUp, width }: Props & {
         </text>
       </g>
     </svg>
+  );
+}
+
+interface StopTicksProps {
+  readonly stops: number[];
+  readonly x: (stop: number) => number;
+  readonly onStop: (stop: number, gesture: string) => void;
+  readonly lens: Lens;
+}
+
+function StopTicks({ stops, x, onStop, lens }: StopTicksProps) {
+  return (
+    <>
+      {stops.map((item, index) => {
+        const isFull = isFullStop(item);
+        return (
+          <g
+            key={item}
+            transform={`translate(${x(item)},38)`}
+            className={styles.stopTick}
+            onClick={() => onStop(item, newGesture('stop'))}
+          >
+            <rect x={-9} width={18} y={-24} height={48} fill="transparent" />
+            <line y1={isFull ? -7 : -4} y2={0} />
+            {(isFull || index === 0 || index === stops.length - 1) && isClear(item, stops, x) && (
+              <text y={20} textAnchor="middle">
+                {formatStop(item, lens.stopScale).replace(/^(T|f\/)/, '')}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </>
   );
 }
 

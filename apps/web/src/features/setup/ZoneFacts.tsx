@@ -14,11 +14,47 @@ const figure = (value: number, digits: number) => String(Number(value.toPrecisio
 
 /** Figures of the zone, each with its formula and current values. */
 export function ZoneFacts({ figures, plan, units }: Props) {
-  const { zone, fNumber, circleMm, focusMm, airyMm } = figures;
+  const { circleMm, airyMm } = figures;
+  const { lens, stop } = plan.optics;
+  const facts = factsOf(figures, plan, units);
+  return (
+    <div data-testid="zone-facts" className={styles.zoneFacts}>
+      <dl>
+        {facts.map(({ word, value, what, lines }) => (
+          <div key={word}>
+            <dt>{word}</dt>
+            <dd className={textStyles.figure}>
+              <Explain what={what} lines={lines}>
+                {value}
+              </Explain>
+            </dd>
+          </div>
+        ))}
+      </dl>
+      {airyMm > circleMm && (
+        <p className={textStyles.toneEdge} role="note">
+          At {formatStop(stop, lens.stopScale)} diffraction makes every point {(airyMm * 1000).toFixed(1)} µm wide, more than the{' '}
+          {(circleMm * 1000).toFixed(1)} µm of the circle of confusion: the whole picture gets a little soft. Open up for full
+          sharpness.
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface Fact {
+  readonly word: string;
+  readonly value: string;
+  readonly what: string;
+  readonly lines: readonly string[];
+}
+
+function factsOf(figures: ZoneFigures, plan: ShotPlan, units: UnitSystem): Fact[] {
+  const { zone, fNumber, circleMm, focusMm } = figures;
   const { lens, stop, camera } = plan.optics;
   const given = `f ${figure(plan.optics.focalLengthMm, 4)} mm · N ${figure(fNumber, 4)} · C ${figure(circleMm, 3)} mm · d ${formatDistance(focusMm, units)}`;
   const said = (mm: number) => formatDistance(mm, units);
-  const facts = [
+  return [
     {
       word: 'near',
       value: said(zone.nearMm),
@@ -64,29 +100,6 @@ export function ZoneFacts({ figures, plan, units }: Props) {
       ].filter(Boolean),
     },
   ];
-  return (
-    <div data-testid="zone-facts" className={styles.zoneFacts}>
-      <dl>
-        {facts.map(({ word, value, what, lines }) => (
-          <div key={word}>
-            <dt>{word}</dt>
-            <dd className={textStyles.figure}>
-              <Explain what={what} lines={lines}>
-                {value}
-              </Explain>
-            </dd>
-          </div>
-        ))}
-      </dl>
-      {airyMm > circleMm && (
-        <p className={textStyles.toneEdge} role="note">
-          At {formatStop(stop, lens.stopScale)} diffraction makes every point {(airyMm * 1000).toFixed(1)} µm wide, more than the{' '}
-          {(circleMm * 1000).toFixed(1)} µm of the circle of confusion: the whole picture gets a little soft. Open up for full
-          sharpness.
-        </p>
-      )}
-    </div>
-  );
 }
 
 function circleLine({ optics: { camera, sharpness } }: ShotPlan): string {

@@ -1,7 +1,7 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import type { ShotView } from '@still-heron/contract';
-import { type Attention, formatStop } from '@still-heron/core';
+import { type Attention, formatStop, type Lens } from '@still-heron/core';
 import { METHOD_WORDS, of100, minutesText, plannedTakesText } from '@still-heron/wording';
 import { Link } from 'react-router';
 import clsx from 'clsx';
@@ -74,40 +74,67 @@ export function ShotRow({ shot, forecast, isMovable, isNewScene, onDuplicate, on
           <span data-testid="shot-slate" className={styles.shotSlate}>
             {shot.slate}
           </span>
-          <span className={styles.shotWhat}>
-            <span className={styles.shotTitle}>{shot.title || 'Untitled'}</span>
-            <span className={styles.shotKit}>
-              <span className={textStyles.figure}>
-                {Number(lens.focalLengthMm.toFixed(1))} mm {formatStop(stop, lens.stopScale)}
-              </span>{' '}
-              · {METHOD_WORDS[shot.plan.method].short}
-            </span>
-          </span>
+          <ShotHeading shot={shot} lens={lens} stop={stop} />
           <TrackSketch summary={summary} />
           <Kept shot={shot} forecast={forecast} />
-          <span className={styles.shotVerdict}>
-            {summary && (
-              <>
-                <span data-testid="shot-state" className={clsx(styles.shotState, styles[`state-${summary.outcome}`])}>
-                  {STATE_WORDS[summary.outcome]}
-                </span>
-                <span className={styles.shotSentence}>
-                  <TonedText parts={shownParts(summary)} />
-                </span>
-              </>
-            )}
-          </span>
+          <ShotOutcome summary={summary} />
         </Link>
-        <span className={styles.shotActions}>
-          <Button look="quiet" onClick={onDuplicate} aria-label={`Duplicate ${name}`}>
-            Duplicate
-          </Button>
-          <Button look="quiet" onClick={onRemove} aria-label={`Delete ${name}`}>
-            Delete
-          </Button>
-        </span>
+        <ShotActions onDuplicate={onDuplicate} name={name} onRemove={onRemove} />
       </div>
     </li>
+  );
+}
+
+interface ShotHeadingProps extends Pick<Props, 'shot'> {
+  readonly lens: Lens;
+  readonly stop: number;
+}
+
+function ShotHeading({ shot, lens, stop }: ShotHeadingProps) {
+  return (
+    <span className={styles.shotWhat}>
+      <span className={styles.shotTitle}>{shot.title || 'Untitled'}</span>
+      <span className={styles.shotKit}>
+        <span className={textStyles.figure}>
+          {Number(lens.focalLengthMm.toFixed(1))} mm {formatStop(stop, lens.stopScale)}
+        </span>{' '}
+        · {METHOD_WORDS[shot.plan.method].short}
+      </span>
+    </span>
+  );
+}
+
+function ShotOutcome({ summary }: { readonly summary: ShotSummary | null }) {
+  return (
+    <span className={styles.shotVerdict}>
+      {summary && (
+        <>
+          <span data-testid="shot-state" className={clsx(styles.shotState, styles[`state-${summary.outcome}`])}>
+            {STATE_WORDS[summary.outcome]}
+          </span>
+          <span className={styles.shotSentence}>
+            <TonedText parts={shownParts(summary)} />
+          </span>
+        </>
+      )}
+    </span>
+  );
+}
+
+interface ShotActionsProps extends Pick<Props, 'onDuplicate' | 'onRemove'> {
+  readonly name: string;
+}
+
+function ShotActions({ onDuplicate, name, onRemove }: ShotActionsProps) {
+  return (
+    <span className={styles.shotActions}>
+      <Button look="quiet" onClick={onDuplicate} aria-label={`Duplicate ${name}`}>
+        Duplicate
+      </Button>
+      <Button look="quiet" onClick={onRemove} aria-label={`Delete ${name}`}>
+        Delete
+      </Button>
+    </span>
   );
 }
 

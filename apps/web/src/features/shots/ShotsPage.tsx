@@ -90,17 +90,7 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
   }
 
   if (shots.length === 0) {
-    return (
-      <PageNote title="No shots yet.">
-        <p>
-          A shot takes two tape measures and half a minute. Say who stands where and when the pull starts, and read whether it
-          will be sharp.
-        </p>
-        <Button look="main" size="large" onClick={() => void actions.create()}>
-          Make the first shot
-        </Button>
-      </PageNote>
-    );
+    return <FirstShot actions={actions} />;
   }
   const shown = sorting === 'shooting' ? shots : byAttention(shots, forecasts);
   return (
@@ -108,16 +98,7 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
       className={styles.shots}
       aria-label={sorting === 'shooting' ? 'Shots in shooting order' : 'Shots by what needs attention'}
     >
-      <header className={styles.shotsHead}>
-        <h2>
-          {shots.length} {shots.length === 1 ? 'shot' : 'shots'}
-        </h2>
-        <WordChoice label="Order of the list" chosen={sorting} choices={ORDERS} onChoose={setSorting} />
-        <span className={barStyles.topBarGap} />
-        <Button look="main" onClick={() => void actions.create()}>
-          New shot <Key isOnAccent>N</Key>
-        </Button>
-      </header>
+      <ShotsHead shots={shots} sorting={sorting} onSorting={setSorting} actions={actions} />
       <DayTotals days={dayTotals(shots, forecasts)} />
       <DndContext
         sensors={sensors}
@@ -144,5 +125,55 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
         </SortableContext>
       </DndContext>
     </section>
+  );
+}
+
+function FirstShot({
+  actions,
+}: {
+  readonly actions: {
+    create: () => Promise<void>;
+    duplicate: (shot: ShotView) => Promise<void>;
+    remove: (shot: ShotView) => Promise<void>;
+    takeBack: () => Promise<void>;
+  };
+}) {
+  return (
+    <PageNote title="No shots yet.">
+      <p>
+        A shot takes two tape measures and half a minute. Say who stands where and when the pull starts, and read whether it will
+        be sharp.
+      </p>
+      <Button look="main" size="large" onClick={() => void actions.create()}>
+        Make the first shot
+      </Button>
+    </PageNote>
+  );
+}
+
+interface ShotsHeadProps {
+  readonly shots: ShotView[];
+  readonly sorting: 'shooting' | 'attention';
+  readonly onSorting: (value: 'shooting' | 'attention') => void;
+  readonly actions: {
+    create: () => Promise<void>;
+    duplicate: (shot: ShotView) => Promise<void>;
+    remove: (shot: ShotView) => Promise<void>;
+    takeBack: () => Promise<void>;
+  };
+}
+
+function ShotsHead({ shots, sorting, onSorting, actions }: ShotsHeadProps) {
+  return (
+    <header className={styles.shotsHead}>
+      <h2>
+        {shots.length} {shots.length === 1 ? 'shot' : 'shots'}
+      </h2>
+      <WordChoice label="Order of the list" chosen={sorting} choices={ORDERS} onChoose={onSorting} />
+      <span className={barStyles.topBarGap} />
+      <Button look="main" onClick={() => void actions.create()}>
+        New shot <Key isOnAccent>N</Key>
+      </Button>
+    </header>
   );
 }

@@ -41,41 +41,8 @@ export function GoalsPanel({ plan, rate }: Props) {
           hint={goals.isOneChance ? 'of a shot that happens once' : undefined}
           onChange={(share, gesture) => want({ targetKeepRate: share / 100 }, gesture)}
         />
-        <NumberField
-          label="day of shooting"
-          step={1}
-          isWhole
-          {...PLAN_LIMITS.day}
-          value={schedule.day}
-          onChange={(day, gesture) => plot({ day }, gesture)}
-        />
-        <NumberField
-          label="set-up"
-          unit="min"
-          step={5}
-          {...PLAN_LIMITS.setUpMin}
-          value={schedule.setUpMin}
-          onChange={(setUpMin, gesture) => plot({ setUpMin }, gesture)}
-        />
-        <NumberField
-          label="between takes"
-          unit="s"
-          step={10}
-          {...PLAN_LIMITS.betweenTakesS}
-          value={schedule.betweenTakesS}
-          onChange={(betweenTakesS, gesture) => plot({ betweenTakesS }, gesture)}
-        />
-        {!goals.isOneChance && planned !== null && (
-          <NumberField
-            label="planned takes"
-            step={1}
-            isWhole
-            {...PLAN_LIMITS.takes}
-            value={planned}
-            hint={schedule.takes === null ? 'enough for a chance of 90 %' : undefined}
-            onChange={(takes, gesture) => plot({ takes }, gesture)}
-          />
-        )}
+        <ScheduleFields schedule={schedule} plot={plot} />
+        {!goals.isOneChance && planned !== null && <PlannedTakes planned={planned} schedule={schedule} plot={plot} />}
       </div>
       {schedule.takes !== null && !goals.isOneChance && (
         <Button look="quiet" onClick={() => plot({ takes: null })}>
@@ -103,5 +70,64 @@ export function GoalsPanel({ plan, rate }: Props) {
         </p>
       )}
     </div>
+  );
+}
+
+function ScheduleFields({
+  schedule,
+  plot,
+}: {
+  readonly schedule: ShotPlan['schedule'];
+  readonly plot: (changes: Parameters<typeof setSchedule>[1], gesture?: string) => void;
+}) {
+  return (
+    <>
+      <NumberField
+        label="day of shooting"
+        step={1}
+        isWhole
+        {...PLAN_LIMITS.day}
+        value={schedule.day}
+        onChange={(day, gesture) => plot({ day }, gesture)}
+      />
+      <NumberField
+        label="set-up"
+        unit="min"
+        step={5}
+        {...PLAN_LIMITS.setUpMin}
+        value={schedule.setUpMin}
+        onChange={(setUpMin, gesture) => plot({ setUpMin }, gesture)}
+      />
+      <NumberField
+        label="between takes"
+        unit="s"
+        step={10}
+        {...PLAN_LIMITS.betweenTakesS}
+        value={schedule.betweenTakesS}
+        onChange={(betweenTakesS, gesture) => plot({ betweenTakesS }, gesture)}
+      />
+    </>
+  );
+}
+
+function PlannedTakes({
+  planned,
+  schedule,
+  plot,
+}: {
+  readonly planned: number;
+  readonly schedule: ShotPlan['schedule'];
+  readonly plot: (changes: Parameters<typeof setSchedule>[1], gesture?: string) => void;
+}) {
+  return (
+    <NumberField
+      label="planned takes"
+      step={1}
+      isWhole
+      {...PLAN_LIMITS.takes}
+      value={planned}
+      hint={schedule.takes === null ? 'enough for a chance of 90 %' : undefined}
+      onChange={(takes, gesture) => plot({ takes }, gesture)}
+    />
   );
 }

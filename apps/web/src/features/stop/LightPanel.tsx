@@ -78,25 +78,38 @@ export function LightPanel({ plan }: { readonly plan: ShotPlan }) {
           at {formatStop(optics.stop, optics.lens.stopScale)}. Each of these corrects it:
         </p>
       )}
-      <ul className={offerStyles.offers}>
-        {balances.map((balance) => (
-          <li key={balanceText(balance, plan)}>
-            <span>
-              {balanceText(balance, plan)}
-              {balance.changesShutterAngle && (
-                <span className={textStyles.toneEdge}> · differs from the production’s {angleDeg}°</span>
-              )}
-            </span>
-            {balance.lampFactor === 1 ? (
-              <Button look="quiet" aria-label={`Use: ${balanceText(balance, plan)}`} onClick={() => take(balance)}>
-                Use
-              </Button>
-            ) : (
-              <span className={textStyles.muted}>then meter again</span>
-            )}
-          </li>
-        ))}
-      </ul>
+      <Balances balances={balances} plan={plan} angleDeg={angleDeg} take={take} />
     </div>
+  );
+}
+
+interface BalancesProps {
+  readonly balances: LightBalance[];
+  readonly plan: ShotPlan;
+  readonly angleDeg: number;
+  readonly take: ({ iso, ndStops, shutterAngleDeg }: LightBalance) => void;
+}
+
+function Balances({ balances, plan, angleDeg, take }: BalancesProps) {
+  return (
+    <ul className={offerStyles.offers}>
+      {balances.map((balance) => (
+        <li key={balanceText(balance, plan)}>
+          <span>
+            {balanceText(balance, plan)}
+            {balance.changesShutterAngle && (
+              <span className={textStyles.toneEdge}> · differs from the production’s {angleDeg}°</span>
+            )}
+          </span>
+          {balance.lampFactor === 1 ? (
+            <Button look="quiet" aria-label={`Use: ${balanceText(balance, plan)}`} onClick={() => take(balance)}>
+              Use
+            </Button>
+          ) : (
+            <span className={textStyles.muted}>then meter again</span>
+          )}
+        </li>
+      ))}
+    </ul>
   );
 }

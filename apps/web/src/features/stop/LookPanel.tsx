@@ -9,6 +9,7 @@ import {
   type ShotPlan,
   stopFigures,
   type UnitSystem,
+  type StopFigures,
 } from '@still-heron/core';
 import { Choice } from '../../ui/fields/Choice';
 import { DistanceField } from '../../ui/fields/DistanceField';
@@ -59,24 +60,7 @@ export function LookPanel({ plan, timeS, units }: Props) {
           distanceMm={background.distanceMm ?? Infinity}
           onChange={(mm, gesture) => set({ background: { ...background, distanceMm: mm === Infinity ? null : mm } }, gesture)}
         />
-        {blurPercent === null ? (
-          <Button
-            disabled={!figures || figures.backgroundPercent < PLAN_LIMITS.blurPercent.min}
-            onClick={() => set({ blurPercent: Number(figures!.backgroundPercent.toFixed(1)) || PLAN_LIMITS.blurPercent.min })}
-          >
-            As soft as now, at least
-          </Button>
-        ) : (
-          <NumberField
-            label="blur, at least"
-            unit="%"
-            decimals={2}
-            step={0.1}
-            {...PLAN_LIMITS.blurPercent}
-            value={blurPercent}
-            onChange={(value, gesture) => set({ blurPercent: value }, gesture)}
-          />
-        )}
+        <BlurGoal blurPercent={blurPercent} figures={figures} set={set} />
       </div>
       {blurPercent !== null && (
         <Button look="quiet" onClick={() => set({ blurPercent: null })}>
@@ -91,6 +75,39 @@ export function LookPanel({ plan, timeS, units }: Props) {
       )}
       {blurPercent !== null && <Ways plan={plan} timeS={timeS} units={units} percent={blurPercent} />}
     </div>
+  );
+}
+
+function BlurGoal({
+  blurPercent,
+  figures,
+  set,
+}: {
+  readonly blurPercent: number | null;
+  readonly figures: StopFigures | undefined;
+  readonly set: (changes: Parameters<typeof setGoals>[1], gesture?: string) => void;
+}) {
+  return (
+    <>
+      {blurPercent === null ? (
+        <Button
+          disabled={!figures || figures.backgroundPercent < PLAN_LIMITS.blurPercent.min}
+          onClick={() => set({ blurPercent: Number(figures!.backgroundPercent.toFixed(1)) || PLAN_LIMITS.blurPercent.min })}
+        >
+          As soft as now, at least
+        </Button>
+      ) : (
+        <NumberField
+          label="blur, at least"
+          unit="%"
+          decimals={2}
+          step={0.1}
+          {...PLAN_LIMITS.blurPercent}
+          value={blurPercent}
+          onChange={(value, gesture) => set({ blurPercent: value }, gesture)}
+        />
+      )}
+    </>
   );
 }
 

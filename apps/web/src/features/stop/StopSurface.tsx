@@ -4,7 +4,7 @@ import { useRef } from 'react';
 import { newGesture } from '../../shared/gestures/newGesture';
 import { arrowStep } from '../../shared/gestures/arrowStep';
 import { useDrag } from '../../shared/gestures/useDrag';
-import { useSize } from '../../shared/useSize';
+import { useSize, type Size } from '../../shared/useSize';
 import { indexOfStop } from './sweep';
 import { BlurLane, KeepLane, LightLane, Ticks } from './SurfaceLanes';
 import { FOOT, HEAD, surfaceLayout, type SurfaceLayout } from './surfaceLayout';
@@ -35,30 +35,10 @@ export function StopSurface(props: SurfaceProps) {
   );
 }
 
-function Surface({
-  plan,
-  stops,
-  rates,
-  figures,
-  wide,
-  onStop,
-  onGiveUp,
-  width,
-  height,
-}: SurfaceProps & { width: number; height: number }) {
+function Surface({ plan, stops, rates, figures, wide, onStop, onGiveUp, width, height }: SurfaceProps & Size) {
   const layout = surfaceLayout(stops, rates, figures, { width, height });
-  const { xs, keep } = layout;
-  const scale = plan.optics.lens.stopScale;
+  const { keep } = layout;
   const now = indexOfStop(stops, plan.optics.stop);
-  const grabbedX = useRef(0);
-  const drag = useDrag({
-    onStart: () => (grabbedX.current = xs[now]!),
-    onDrag: ({ dx, gesture }) => onStop(layout.nearest(grabbedX.current + dx), gesture),
-    onGiveUp,
-  });
-  const gesture = useRef('');
-  const turn = (by: number) => onStop(stops[Math.min(Math.max(now + by, 0), stops.length - 1)]!, gesture.current);
-  const rate = rates[now];
   return (
     <svg
       width={width}
@@ -98,32 +78,65 @@ function Surface({
           <path d={`M-6,${keep.top - 2}h12l-6,8z`} />
         </g>
       )}
-      <g
-        {...drag}
-        className={styles.stopHandle}
-        transform={`translate(${xs[now]!},0)`}
-        role="slider"
-        tabIndex={0}
-        aria-label="Stop"
-        aria-valuemin={stops[0]}
-        aria-valuemax={stops.at(-1)}
-        aria-valuenow={plan.optics.stop}
-        aria-valuetext={`${formatStop(plan.optics.stop, scale)}${rate ? `, ${of100(rate.keepRate)} takes kept` : ''}`}
-        onFocus={() => (gesture.current = newGesture('stop'))}
-        onKeyDown={(event) => {
-          const by = arrowStep(event);
-          if (by) turn(by * (event.shiftKey ? 3 : 1));
-        }}
-      >
-        <rect x={-22} width={44} y={0} height={height} fill="transparent" />
-        <line y1={HEAD - 2} y2={height - FOOT} />
-        {rate && <circle cy={layout.y(rate.keepRate)} r={7} />}
-        <text y={HEAD - 10} textAnchor={anchorOf(xs[now]!, layout)}>
-          {formatStop(plan.optics.stop, scale)}
-          {rate && ` · ${of100(rate.keepRate)}`}
-        </text>
-      </g>
+      <StopHandle
+        plan={plan}
+        stops={stops}
+        rate={rates[now]}
+        layout={layout}
+        height={height}
+        onStop={onStop}
+        onGiveUp={onGiveUp}
+      />
     </svg>
+  );
+}
+
+interface StopHandleProps extends Pick<SurfaceProps, 'plan' | 'stops' | 'onStop' | 'onGiveUp'> {
+  /** Keep rate at the current stop, if it is known */
+  readonly rate: SurfaceProps['rates'][number] | undefined;
+  readonly layout: SurfaceLayout;
+  readonly height: number;
+}
+
+/** The current stop: dragged, or turned by arrow keys. */
+function StopHandle({ plan, stops, rate, layout, height, onStop, onGiveUp }: StopHandleProps) {
+  const { xs } = layout;
+  const scale = plan.optics.lens.stopScale;
+  const now = indexOfStop(stops, plan.optics.stop);
+  const grabbedX = useRef(0);
+  const drag = useDrag({
+    onStart: () => (grabbedX.current = xs[now]!),
+    onDrag: ({ dx, gesture }) => onStop(layout.nearest(grabbedX.current + dx), gesture),
+    onGiveUp,
+  });
+  const gesture = useRef('');
+  const turn = (by: number) => onStop(stops[Math.min(Math.max(now + by, 0), stops.length - 1)]!, gesture.current);
+  return (
+    <g
+      {...drag}
+      className={styles.stopHandle}
+      transform={`translate(${xs[now]!},0)`}
+      role="slider"
+      tabIndex={0}
+      aria-label="Stop"
+      aria-valuemin={stops[0]}
+      aria-valuemax={stops.at(-1)}
+      aria-valuenow={plan.optics.stop}
+      aria-valuetext={`${formatStop(plan.optics.stop, scale)}${rate ? `, ${of100(rate.keepRate)} takes kept` : ''}`}
+      onFocus={() => (gesture.current = newGesture('stop'))}
+      onKeyDown={(event) => {
+        const by = arrowStep(event);
+        if (by) turn(by * (event.shiftKey ? 3 : 1));
+      }}
+    >
+      <rect x={-22} width={44} y={0} height={height} fill="transparent" />
+      <line y1={HEAD - 2} y2={height - FOOT} />
+      {rate && <circle cy={layout.y(rate.keepRate)} r={7} />}
+      <text y={HEAD - 10} textAnchor={anchorOf(xs[now]!, layout)}>
+        {formatStop(plan.optics.stop, scale)}
+        {rate && ` · ${of100(rate.keepRate)}`}
+      </text>
+    </g>
   );
 }
 

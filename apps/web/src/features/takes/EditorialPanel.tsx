@@ -11,6 +11,7 @@ import {
   type ShotPlan,
   spanWords,
   usableSpansOf,
+  type RankedSpan,
 } from '@still-heron/core';
 import { useState } from 'react';
 import { useEdit } from '../shot/useEdit';
@@ -44,24 +45,7 @@ export function EditorialPanel({ productionId, shot, takes }: Props) {
   return (
     <>
       <TakesExchange productionId={productionId} shot={shot} wish={{ fastest, wantedScreenS: wantedS }} />
-      <section>
-        <h2>Best spans</h2>
-        {spans.length === 0 && <p className={textStyles.muted}>Nothing usable yet.</p>}
-        <ol className={styles.bestSpans}>
-          {spans.map((span) => (
-            <li key={`${span.number} ${span.fromS}`}>
-              <strong>take {span.number}</strong>{' '}
-              <span className={textStyles.figure}>
-                {spanWords(span, takes.find(({ number }) => number === span.number)!.take)}
-              </span>
-              <span className={textStyles.muted}>
-                {' '}
-                {screenTimeS(span.lengthS, captureFps, deliveryFps).toFixed(1)} s on screen
-              </span>
-            </li>
-          ))}
-        </ol>
-      </section>
+      <BestSpans spans={spans} takes={takes} captureFps={captureFps} deliveryFps={deliveryFps} />
       <section>
         <h2>On screen</h2>
         <NumberField
@@ -104,5 +88,29 @@ export function EditorialPanel({ productionId, shot, takes }: Props) {
         )}
       </section>
     </>
+  );
+}
+
+interface BestSpansProps extends Pick<Props, 'takes'> {
+  readonly spans: RankedSpan[];
+  readonly captureFps: number;
+  readonly deliveryFps: number;
+}
+
+function BestSpans({ spans, takes, captureFps, deliveryFps }: BestSpansProps) {
+  return (
+    <section>
+      <h2>Best spans</h2>
+      {spans.length === 0 && <p className={textStyles.muted}>Nothing usable yet.</p>}
+      <ol className={styles.bestSpans}>
+        {spans.map((span) => (
+          <li key={`${span.number} ${span.fromS}`}>
+            <strong>take {span.number}</strong>{' '}
+            <span className={textStyles.figure}>{spanWords(span, takes.find(({ number }) => number === span.number)!.take)}</span>
+            <span className={textStyles.muted}> {screenTimeS(span.lengthS, captureFps, deliveryFps).toFixed(1)} s on screen</span>
+          </li>
+        ))}
+      </ol>
+    </section>
   );
 }

@@ -76,17 +76,7 @@ function Drawn({
       ))}
       <path className={clsx(trackStyles.rollLine, trackStyles.isPlan)} d={layout.line} />
       <path data-testid="take-track" className={styles.takeTrack} d={path} />
-      {verdict.pulls.map(({ pullId, hit }) => {
-        const { startS } = plan.focusTrack.pulls.find(({ id }) => id === pullId)!;
-        return (
-          <g key={pullId} transform={`translate(${x(startS)} 0)`}>
-            <line className={trackStyles.rollMove} y1={8} y2={HEIGHT - STRIP - 22} />
-            <text className={clsx(styles.takeMove, !(hit === 'hit') && styles.isFault)} x={6} y={18}>
-              {pullTargetText(pullId, plan, units)}
-            </text>
-          </g>
-        );
-      })}
+      <PullLines verdict={verdict} plan={plan} x={x} units={units} />
       {layout.seconds
         .filter((second) => second % Math.ceil(40 / pxPerS) === 0)
         .map((second) => (
@@ -106,5 +96,30 @@ function Drawn({
         />
       ))}
     </svg>
+  );
+}
+
+interface PullLinesProps {
+  readonly verdict: TakeVerdict;
+  readonly plan: ShotPlan;
+  readonly x: (timeS: number) => number;
+  readonly units: UnitSystem;
+}
+
+function PullLines({ verdict, plan, x, units }: PullLinesProps) {
+  return (
+    <>
+      {verdict.pulls.map(({ pullId, hit }) => {
+        const { startS } = plan.focusTrack.pulls.find(({ id }) => id === pullId)!;
+        return (
+          <g key={pullId} transform={`translate(${x(startS)} 0)`}>
+            <line className={trackStyles.rollMove} y1={8} y2={HEIGHT - STRIP - 22} />
+            <text className={clsx(styles.takeMove, !(hit === 'hit') && styles.isFault)} x={6} y={18}>
+              {pullTargetText(pullId, plan, units)}
+            </text>
+          </g>
+        );
+      })}
+    </>
   );
 }

@@ -70,24 +70,7 @@ export function TakeForm({ draft, plan, units, number, pullIds, isLogging, onCha
             />
           </div>
         ))}
-        <div className={styles.takeLine}>
-          <span>focus</span>
-          <WordChoice
-            label="Focus"
-            chosen={draft.focus}
-            choices={choicesOf(FOCUS_GRADE_WORDS)}
-            onChoose={(focus) => onChange({ ...draft, focus })}
-          />
-        </div>
-        <div className={styles.takeLine}>
-          <span>performance</span>
-          <WordChoice
-            label="Performance"
-            chosen={draft.performance}
-            choices={choicesOf(PERFORMANCE_WORDS)}
-            onChoose={(performance) => onChange({ ...draft, performance })}
-          />
-        </div>
+        <GradeLines draft={draft} onChange={onChange} />
         <div className={styles.takeLine}>
           <Checkbox checked={draft.isCircled} onChange={({ target }) => onChange({ ...draft, isCircled: target.checked })}>
             circled <Key>K</Key>
@@ -105,5 +88,30 @@ export function TakeForm({ draft, plan, units, number, pullIds, isLogging, onCha
         Log take {number} <Key isOnAccent>T</Key>
       </Button>
     </section>
+  );
+}
+
+function GradeLines({ draft, onChange }: Pick<Props, 'draft' | 'onChange'>) {
+  return (
+    <>
+      <div className={styles.takeLine}>
+        <span>focus</span>
+        <WordChoice
+          label="Focus"
+          chosen={draft.focus}
+          choices={choicesOf(FOCUS_GRADE_WORDS)}
+          onChoose={(focus) => onChange({ ...draft, focus })}
+        />
+      </div>
+      <div className={styles.takeLine}>
+        <span>performance</span>
+        <WordChoice
+          label="Performance"
+          chosen={draft.performance}
+          choices={choicesOf(PERFORMANCE_WORDS)}
+          onChoose={(performance) => onChange({ ...draft, performance })}
+        />
+      </div>
+    </>
   );
 }

@@ -25,11 +25,76 @@ const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-dig
 
 /** All takes of the shot, latest first: grades, faults and settings. */
 export function TakeList({ shotId, plan, takes, units }: Props) {
+  const [openId, setOpenId] = useState<string | null>(null);
+  if (takes.length === 0)
+    return <p className={clsx(textStyles.muted, styles.takesNone)}>Roll, check and log: a good take is one press.</p>;
+  return (
+    <ol className={styles.takeList} aria-label="Takes, the latest first">
+      {[...takes].reverse().map((row) => (
+        <TakeRow
+          key={row.id}
+          row={row}
+          shotId={shotId}
+          plan={plan}
+          units={units}
+          isOpen={openId === row.id}
+          onToggle={() => setOpenId(openId === row.id ? null : row.id)}
+        />
+      ))}
+    </ol>
+  );
+}
+
+interface TakeRowProps extends Pick<Props, 'shotId' | 'plan' | 'units'> {
+  readonly row: TakeRowView;
+  readonly isOpen: boolean;
+  readonly onToggle: () => void;
+}
+
+function TakeRow({ row, shotId, plan, units, isOpen, onToggle }: TakeRowProps) {
+  const { number, rolledAt, take } = row;
+  const { circle, remove } = useTakeActions(shotId);
+  return (
+    <li>
+      <button
+        type="button"
+        className={clsx(styles.takeCircle, take.isCircled && styles.isCircled)}
+        aria-pressed={take.isCircled}
+        aria-label={`Circle take ${number}`}
+        onClick={() => void circle(row)}
+      >
+        {number}
+      </button>
+      <span>
+        <strong className={take.focus ? FOCUS_TONES[take.focus] : textStyles.toneEdge}>{take.focus ?? 'not checked'}</strong>
+        {take.performance && `, ${take.performance}`}
+      </span>
+      <span>
+        {take.isCutShort && 'cut short: '}
+        {faultText(take.hits, plan, units) || (take.hits.length === 0 ? 'marks not scored' : 'every mark hit')}
+        {take.note && <span className={textStyles.muted}> · {take.note}</span>}
+      </span>
+      <span className={textStyles.muted}>
+        {formatStop(take.gear.stop, plan.optics.lens.stopScale)} · {METHOD_WORDS[take.gear.method].short} ·{' '}
+        {CLOCK.format(new Date(rolledAt))}
+      </span>
+      <Button look="quiet" aria-expanded={isOpen} aria-label={`Check take ${number}`} onClick={onToggle}>
+        Check
+      </Button>
+      <Button look="quiet" aria-label={`Delete take ${number}`} onClick={() => void remove(row)}>
+        Delete
+      </Button>
+      {isOpen && <TakeDetail shotId={shotId} plan={plan} units={units} row={row} />}
+    </li>
+  );
+}
+
+/** Circling and deleting a take; a refusal is shown. */
+function useTakeActions(shotId: string) {
   const { message } = App.useApp();
   const [save] = useSaveTakeMutation();
   const [find] = useLazyTakeQuery();
-  const [remove] = useRemoveTakeMutation();
-  const [openId, setOpenId] = useState<string | null>(null);
+  const [removeTake] = useRemoveTakeMutation();
   const say = (what: string, error: unknown) => {
     if (error) void message.error(`${what}: ${problemOf(error).body.message}.`);
   };
@@ -41,59 +106,9 @@ export function TakeList({ shotId, plan, takes, units }: Props) {
       : await save({ shotId, id, version, take: { track: null, ...take, ...whole?.data?.take, isCircled: !take.isCircled } });
     say(`Take ${number} was not changed`, saved.error);
   }
-  if (takes.length === 0)
-    return <p className={clsx(textStyles.muted, styles.takesNone)}>Roll, check and log: a good take is one press.</p>;
-  return (
-    <ol className={styles.takeList} aria-label="Takes, the latest first">
-      {[...takes].reverse().map((row) => {
-        const { id, number, version, rolledAt, take } = row;
-        return (
-          <li key={id}>
-            <button
-              type="button"
-              className={clsx(styles.takeCircle, take.isCircled && styles.isCircled)}
-              aria-pressed={take.isCircled}
-              aria-label={`Circle take ${number}`}
-              onClick={() => void circle(row)}
-            >
-              {number}
-            </button>
-            <span>
-              <strong className={take.focus ? FOCUS_TONES[take.focus] : textStyles.toneEdge}>
-                {take.focus ?? 'not checked'}
-              </strong>
-              {take.performance && `, ${take.performance}`}
-            </span>
-            <span>
-              {take.isCutShort && 'cut short: '}
-              {faultText(take.hits, plan, units) || (take.hits.length === 0 ? 'marks not scored' : 'every mark hit')}
-              {take.note && <span className={textStyles.muted}> · {take.note}</span>}
-            </span>
-            <span className={textStyles.muted}>
-              {formatStop(take.gear.stop, plan.optics.lens.stopScale)} · {METHOD_WORDS[take.gear.method].short} ·{' '}
-              {CLOCK.format(new Date(rolledAt))}
-            </span>
-            <Button
-              look="quiet"
-              aria-expanded={openId === id}
-              aria-label={`Check take ${number}`}
-              onClick={() => setOpenId(openId === id ? null : id)}
-            >
-              Check
-            </Button>
-            <Button
-              look="quiet"
-              aria-label={`Delete take ${number}`}
-              onClick={() =>
-                void remove({ shotId, id, version }).then(({ error }) => say(`Take ${number} was not deleted`, error))
-              }
-            >
-              Delete
-            </Button>
-            {openId === id && <TakeDetail shotId={shotId} plan={plan} units={units} row={row} />}
-          </li>
-        );
-      })}
-    </ol>
-  );
+  async function remove({ id, number, version }: TakeRowView): Promise<void> {
+    const { error } = await removeTake({ shotId, id, version });
+    say(`Take ${number} was not deleted`, error);
+  }
+  return { circle, remove };
 }

@@ -1,4 +1,5 @@
 import { problem, type ShotPlan } from '@still-heron/core';
+import type { ShotView } from '@still-heron/contract';
 import { problemView } from '@still-heron/wording';
 import { App } from 'antd';
 import { useState } from 'react';
@@ -32,8 +33,7 @@ export function TakesExchange({ productionId, shot, wish }: Props) {
   const { data: shots } = useShotsQuery(productionId, { skip: !productionId });
   const units = useUnits();
   const [whole] = useLazyWholeTakesQuery();
-  const [log] = useLogTakeMutation();
-  const [problems, setProblems] = useState<Parameters<typeof ProblemList>[0]['problems'] | null>(null);
+  const { read, problems, forget } = useTakesImport(shot, shots);
   const name = [production?.name, shot?.slate].filter(Boolean).join(' ');
 
   async function save({ kind, type }: (typeof FILES)[number]): Promise<void> {
@@ -42,29 +42,6 @@ export function TakesExchange({ productionId, shot, wish }: Props) {
     const planOf = (id: string) => (id === shot?.id ? shot.plan : shots?.find((known) => known.id === id)?.plan);
     const text = takesFile(kind, name, data, { plan: shot?.plan ?? null, planOf, units, wish: wish ?? null });
     saveFile(`${name} takes.${kind}`, text, type);
-  }
-
-  async function read(): Promise<void> {
-    const file = await askForFile('.csv,.json,text/csv,application/json');
-    if (!file) return;
-    const reading = readTakesFile(file.text);
-    if (reading.status === 'unread') return setProblems(reading.problems.map(problemView));
-    const shotOf = (slate: string) => shot?.id ?? shots?.find((known) => known.slate === slate)?.id;
-    const homeless = reading.items.filter(({ slate }) => !shotOf(slate));
-    if (homeless.length > 0)
-      return setProblems(homeless.map(({ slate, number }) => problemView(problem('no-such-slate', `take ${number}`, { slate }))));
-    let logged = 0;
-    for (const { id, slate, rolledAt, take } of reading.items) {
-      const { error } = await log({
-        ...(id ? { id } : {}),
-        shotId: shotOf(slate)!,
-        rolledAt: new Date(rolledAt).toISOString(),
-        take,
-      });
-      if (error) return void message.error(`Take after ${logged} was not logged: ${problemOf(error).body.message}.`);
-      logged++;
-    }
-    void message.success(`${logged} ${logged === 1 ? 'take' : 'takes'} imported; takes that were already logged are unchanged.`);
   }
 
   return (
@@ -87,7 +64,37 @@ export function TakesExchange({ productionId, shot, wish }: Props) {
           Import takes …
         </Button>
       </div>
-      {problems && <ProblemList title="The file was not read" problems={problems} onClose={() => setProblems(null)} />}
+      {problems && <ProblemList title="The file was not read" problems={problems} onClose={forget} />}
     </section>
   );
+}
+
+/** Import of a file of takes: all its slates must be known, and takes that were already logged stay as they are. */
+function useTakesImport(shot: Props['shot'], shots: readonly ShotView[] | undefined) {
+  const { message } = App.useApp();
+  const [log] = useLogTakeMutation();
+  const [problems, setProblems] = useState<Parameters<typeof ProblemList>[0]['problems'] | null>(null);
+  async function read(): Promise<void> {
+    const file = await askForFile('.csv,.json,text/csv,application/json');
+    if (!file) return;
+    const reading = readTakesFile(file.text);
+    if (reading.status === 'unread') return setProblems(reading.problems.map(problemView));
+    const shotOf = (slate: string) => shot?.id ?? shots?.find((known) => known.slate === slate)?.id;
+    const homeless = reading.items.filter(({ slate }) => !shotOf(slate));
+    if (homeless.length > 0)
+      return setProblems(homeless.map(({ slate, number }) => problemView(problem('no-such-slate', `take ${number}`, { slate }))));
+    let logged = 0;
+    for (const { id, slate, rolledAt, take } of reading.items) {
+      const { error } = await log({
+        ...(id ? { id } : {}),
+        shotId: shotOf(slate)!,
+        rolledAt: new Date(rolledAt).toISOString(),
+        take,
+      });
+      if (error) return void message.error(`Take after ${logged} was not logged: ${problemOf(error).body.message}.`);
+      logged++;
+    }
+    void message.success(`${logged} ${logged === 1 ? 'take' : 'takes'} imported; takes that were already logged are unchanged.`);
+  }
+  return { read, problems, forget: () => setProblems(null) };
 }

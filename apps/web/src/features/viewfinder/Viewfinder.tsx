@@ -68,20 +68,7 @@ export function Viewfinder({ plan, verdict }: Props) {
         data-blurs={scene.figures.map(({ id, blurPx }) => `${id} ${blurPx.toFixed(2)}`).join(', ')}
       />
       <figcaption>
-        {worst ? (
-          <Explain
-            what={`Blur of ${name}`}
-            lines={[
-              `a point of ${name} becomes a disc ${(worst.circles * verdict.circleOfConfusionMm * 1000).toFixed(0)} µm wide on the sensor`,
-              `circle of confusion ${(verdict.circleOfConfusionMm * 1000).toFixed(0)} µm: ${worst.circles.toFixed(2)} of it`,
-              'drawn here at the same share of the width',
-            ]}
-          >
-            {`${name} ×${worst.circles.toFixed(1)}`}
-          </Explain>
-        ) : (
-          <span className={textStyles.muted}>nothing must be sharp now</span>
-        )}
+        <WorstBlur worst={worst} name={name} verdict={verdict} />
         <span className={styles.viewfinderGap} />
         <Button look="quiet" aria-pressed={isMagnified} onClick={() => setIsMagnified(!isMagnified)}>
           Magnify
@@ -100,6 +87,32 @@ export function Viewfinder({ plan, verdict }: Props) {
         </Suspense>
       )}
     </figure>
+  );
+}
+
+interface WorstBlurProps extends Pick<Props, 'verdict'> {
+  readonly worst: { subjectId: string; circles: number } | null;
+  readonly name: string;
+}
+
+function WorstBlur({ worst, name, verdict }: WorstBlurProps) {
+  return (
+    <>
+      {worst ? (
+        <Explain
+          what={`Blur of ${name}`}
+          lines={[
+            `a point of ${name} becomes a disc ${(worst.circles * verdict.circleOfConfusionMm * 1000).toFixed(0)} µm wide on the sensor`,
+            `circle of confusion ${(verdict.circleOfConfusionMm * 1000).toFixed(0)} µm: ${worst.circles.toFixed(2)} of it`,
+            'drawn here at the same share of the width',
+          ]}
+        >
+          {`${name} ×${worst.circles.toFixed(1)}`}
+        </Explain>
+      ) : (
+        <span className={textStyles.muted}>nothing must be sharp now</span>
+      )}
+    </>
   );
 }
 

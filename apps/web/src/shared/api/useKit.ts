@@ -1,6 +1,6 @@
 import type { KitItemView } from '@still-heron/contract';
 import type { KitKind } from '@still-heron/core';
-import { useKitItemsQuery } from './api';
+import { useKitItemsQuery } from './kitApi';
 
 /** All items of a kind, by name; empty while loading. */
 export function useKit<K extends KitKind>(

@@ -1,4 +1,9 @@
-import { createListenerMiddleware, type ThunkDispatch, type UnknownAction } from '@reduxjs/toolkit';
+import {
+  createListenerMiddleware,
+  type ListenerMiddlewareInstance,
+  type ThunkDispatch,
+  type UnknownAction,
+} from '@reduxjs/toolkit';
 import { problemOf } from '../api/api';
 import type { Outbox } from './outbox';
 import type { Saving, SavingActions } from './savingSlice';
@@ -42,40 +47,13 @@ export interface DocumentKind<State, Doc, Stored extends { readonly version: num
 export function createDocumentSaver<State, Doc, Stored extends { readonly version: number }>(
   kind: DocumentKind<State, Doc, Stored>,
 ) {
-  const { actions, pauseMs, outbox, selectSaving, selectDocument, isOpening, send, isSame, savedAtOf } = kind;
+  const { actions, outbox, selectSaving, selectDocument, send, isSame, savedAtOf } = kind;
+  const { keepUnsent, markStored, sendLeftovers } = createUnsentEdits(kind);
   const middleware = createListenerMiddleware<State, Dispatch<State>>();
   /** The latest save */
   let inFlight: Promise<void> = Promise.resolve();
 
-  middleware.startListening({
-    predicate: (action, now, before) =>
-      (selectDocument(now) !== selectDocument(before) && selectDocument(now) !== null && !isOpening(action)) ||
-      actions.conflictResolved.match(action),
-    effect: async (_, { dispatch, getState, cancelActiveListeners, delay }) => {
-      cancelActiveListeners();
-      dispatch(actions.editNoticed());
-      await keepUnsent(getState());
-      await delay(pauseMs);
-      void dispatch(saveNow());
-    },
-  });
-  middleware.startListening({
-    predicate: (action) => actions.opened.match(action) || actions.serverLost.match(action),
-    effect: async (action, { dispatch, getState, cancelActiveListeners, delay }) => {
-      cancelActiveListeners();
-      if (actions.serverLost.match(action)) await delay(RETRY_MS);
-      const { status } = selectSaving(getState());
-      if (status === 'waiting' || status === 'offline') void dispatch(saveNow());
-    },
-  });
-
-  /** Without storage (private window, full disk) the edit still goes to the server. */
-  async function keepUnsent(state: State): Promise<void> {
-    const { id, context, baseVersion } = selectSaving(state);
-    const document = selectDocument(state);
-    if (id !== null && context !== null && document !== null)
-      await outbox.put(id, { context, baseVersion, document }).catch(ignore);
-  }
+  listenToEdits(kind, middleware, keepUnsent, saveNow);
 
   /** Saves the open document if needed. Saves run one at a time; later edits go with the next one. */
   function saveNow() {
@@ -112,25 +90,6 @@ export function createDocumentSaver<State, Doc, Stored extends { readonly versio
     else dispatch(actions.refused(body));
   }
 
-  /** Removes a saved edit from the outbox. A newer edit stays, based on the version just stored. */
-  async function markStored(id: string, stored: Stored): Promise<void> {
-    const unsent = await outbox.get(id).catch(ignore);
-    if (!unsent) return;
-    if (isSame(unsent.document, stored)) await outbox.remove(id).catch(ignore);
-    else await outbox.put(id, { ...unsent, baseVersion: stored.version }).catch(ignore);
-  }
-
-  /** Sends edits of documents that are not open. A conflict waits until its document is opened. */
-  function sendLeftovers() {
-    return async (dispatch: Dispatch<State>, getState: () => State): Promise<void> => {
-      for (const [id, { context, baseVersion: version, document }] of await outbox.all().catch(() => [])) {
-        if (id === selectSaving(getState()).id) continue;
-        const { data, error } = await send(dispatch, { id, context, version, document });
-        if (data || problemOf(error).body.code === 'not-found') await outbox.remove(id).catch(ignore);
-      }
-    };
-  }
-
   /**
    * Stored version of a document after its saves have finished. A deletion must name it.
    *
@@ -153,4 +112,67 @@ export function createDocumentSaver<State, Doc, Stored extends { readonly versio
 
 function ignore(): undefined {
   return undefined;
+}
+
+/** Saves after every edit, and again when a document is opened or the server was lost. */
+function listenToEdits<State, Doc, Stored extends { readonly version: number }>(
+  { actions, pauseMs, selectSaving, selectDocument, isOpening }: DocumentKind<State, Doc, Stored>,
+  middleware: ListenerMiddlewareInstance<State, Dispatch<State>>,
+  keepUnsent: (state: State) => Promise<void>,
+  saveNow: () => (dispatch: Dispatch<State>, getState: () => State) => Promise<void>,
+): void {
+  middleware.startListening({
+    predicate: (action, now, before) =>
+      (selectDocument(now) !== selectDocument(before) && selectDocument(now) !== null && !isOpening(action)) ||
+      actions.conflictResolved.match(action),
+    effect: async (_, { dispatch, getState, cancelActiveListeners, delay }) => {
+      cancelActiveListeners();
+      dispatch(actions.editNoticed());
+      await keepUnsent(getState());
+      await delay(pauseMs);
+      void dispatch(saveNow());
+    },
+  });
+  middleware.startListening({
+    predicate: (action) => actions.opened.match(action) || actions.serverLost.match(action),
+    effect: async (action, { dispatch, getState, cancelActiveListeners, delay }) => {
+      cancelActiveListeners();
+      if (actions.serverLost.match(action)) await delay(RETRY_MS);
+      const { status } = selectSaving(getState());
+      if (status === 'waiting' || status === 'offline') void dispatch(saveNow());
+    },
+  });
+}
+
+/** Edits in the outbox. A failing outbox (private window, full disk) is ignored: the edit still goes to the server. */
+function createUnsentEdits<State, Doc, Stored extends { readonly version: number }>(kind: DocumentKind<State, Doc, Stored>) {
+  const { outbox, selectSaving, selectDocument, send, isSame } = kind;
+
+  async function keepUnsent(state: State): Promise<void> {
+    const { id, context, baseVersion } = selectSaving(state);
+    const document = selectDocument(state);
+    if (id !== null && context !== null && document !== null)
+      await outbox.put(id, { context, baseVersion, document }).catch(ignore);
+  }
+
+  /** Removes a saved edit from the outbox. A newer edit stays, based on the version just stored. */
+  async function markStored(id: string, stored: Stored): Promise<void> {
+    const unsent = await outbox.get(id).catch(ignore);
+    if (!unsent) return;
+    if (isSame(unsent.document, stored)) await outbox.remove(id).catch(ignore);
+    else await outbox.put(id, { ...unsent, baseVersion: stored.version }).catch(ignore);
+  }
+
+  /** Sends edits of documents that are not open. A conflict waits until its document is opened. */
+  function sendLeftovers() {
+    return async (dispatch: Dispatch<State>, getState: () => State): Promise<void> => {
+      for (const [id, { context, baseVersion: version, document }] of await outbox.all().catch(() => [])) {
+        if (id === selectSaving(getState()).id) continue;
+        const { data, error } = await send(dispatch, { id, context, version, document });
+        if (data || problemOf(error).body.code === 'not-found') await outbox.remove(id).catch(ignore);
+      }
+    };
+  }
+
+  return { keepUnsent, markStored, sendLeftovers };
 }

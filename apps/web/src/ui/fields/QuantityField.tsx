@@ -1,4 +1,4 @@
-import { type KeyboardEvent, type ReactNode, useId, useRef, useState } from 'react';
+import { type FocusEvent, type KeyboardEvent, type ReactNode, useId, useRef, useState } from 'react';
 import { type ProblemText, typeSentence } from '@still-heron/wording';
 import clsx from 'clsx';
 import { newGesture } from '../../shared/gestures/newGesture';
@@ -33,22 +33,47 @@ export interface QuantityFieldProps<T> {
  * step, with Shift by ten. An invalid text stays in the field with a remedy below.
  */
 export function QuantityField<T>(props: QuantityFieldProps<T>) {
-  const {
-    label,
-    value,
-    print,
-    read,
-    onChange,
-    nudge,
-    unit,
-    hint,
-    isBare,
-    size = 'normal',
-    placeholder,
-    testId,
-    hasCursor,
-  } = props;
+  const { label, value, print, unit, hint, isBare, size = 'normal', placeholder, testId, hasCursor } = props;
   const id = useId();
+  const { draft, problem, setDraft, take, onFocus, onKeyDown } = useTypedQuantity(props);
+  return (
+    <div className={clsx(fieldStyles.field, fieldStyles[`field-${size}`])}>
+      <label htmlFor={id} className={isBare ? textStyles.unseen : fieldStyles.fieldLabel}>
+        {label}
+      </label>
+      <span className={fieldStyles.fieldLine}>
+        <input
+          id={id}
+          data-testid={testId}
+          data-draft={draft !== null || undefined}
+          className={clsx(fieldStyles.fieldInput, textStyles.figure)}
+          value={draft ?? print(value)}
+          placeholder={placeholder}
+          autoFocus={hasCursor}
+          autoComplete="off"
+          spellCheck={false}
+          aria-invalid={problem !== null}
+          aria-describedby={problem ? `${id}-problem` : undefined}
+          onChange={(event) => setDraft(event.target.value)}
+          onFocus={onFocus}
+          onBlur={(event) => draft !== null && take(event.target.value)}
+          onKeyDown={onKeyDown}
+        />
+        {unit && <span className={fieldStyles.fieldUnit}>{unit}</span>}
+      </span>
+      {problem ? (
+        <p id={`${id}-problem`} className={fieldStyles.fieldProblem} role="alert">
+          {typeSentence(problem)}
+        </p>
+      ) : (
+        hint && <p className={fieldStyles.fieldHint}>{hint}</p>
+      )}
+    </div>
+  );
+}
+
+/** Text being typed, its problem, and the keys of the field. */
+function useTypedQuantity<T>({ value, print, read, onChange, nudge }: QuantityFieldProps<T>) {
   const [draft, setDraft] = useState<string | null>(null);
   const [problem, setProblem] = useState<ProblemText | null>(null);
   const gesture = useRef('');
@@ -83,41 +108,10 @@ export function QuantityField<T>(props: QuantityFieldProps<T>) {
     }
   }
 
-  return (
-    <div className={clsx(fieldStyles.field, fieldStyles[`field-${size}`])}>
-      <label htmlFor={id} className={isBare ? textStyles.unseen : fieldStyles.fieldLabel}>
-        {label}
-      </label>
-      <span className={fieldStyles.fieldLine}>
-        <input
-          id={id}
-          data-testid={testId}
-          data-draft={draft !== null || undefined}
-          className={clsx(fieldStyles.fieldInput, textStyles.figure)}
-          value={draft ?? print(value)}
-          placeholder={placeholder}
-          autoFocus={hasCursor}
-          autoComplete="off"
-          spellCheck={false}
-          aria-invalid={problem !== null}
-          aria-describedby={problem ? `${id}-problem` : undefined}
-          onChange={(event) => setDraft(event.target.value)}
-          onFocus={(event) => {
-            gesture.current = newGesture('nudge');
-            event.target.select();
-          }}
-          onBlur={(event) => draft !== null && take(event.target.value)}
-          onKeyDown={onKeyDown}
-        />
-        {unit && <span className={fieldStyles.fieldUnit}>{unit}</span>}
-      </span>
-      {problem ? (
-        <p id={`${id}-problem`} className={fieldStyles.fieldProblem} role="alert">
-          {typeSentence(problem)}
-        </p>
-      ) : (
-        hint && <p className={fieldStyles.fieldHint}>{hint}</p>
-      )}
-    </div>
-  );
+  function onFocus({ target }: FocusEvent<HTMLInputElement>): void {
+    gesture.current = newGesture('nudge');
+    target.select();
+  }
+
+  return { draft, problem, setDraft, take, onFocus, onKeyDown };
 }

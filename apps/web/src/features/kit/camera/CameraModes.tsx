@@ -69,27 +69,7 @@ function ModeFields({ mode, onPut, camera, onChange }: ModeFieldsProps) {
         }}
       />
       <div className={fieldStyles.fieldPair}>
-        {(
-          [
-            ['width', 'sensorWidthMm', 'mm', KIT_LIMITS.sensorMm, 2, 0.1],
-            ['height', 'sensorHeightMm', 'mm', KIT_LIMITS.sensorMm, 2, 0.1],
-            ['pixels across the sensor', 'photositesWide', '', KIT_LIMITS.photositesWide, 0, 16],
-            ['fastest', 'fastestFps', 'fps', KIT_LIMITS.captureFps, 2, 1],
-          ] as const
-        ).map(([label, key, unit, { min, max }, decimals, step]) => (
-          <NumberField
-            key={key}
-            label={label}
-            {...(unit ? { unit } : {})}
-            decimals={decimals}
-            step={step}
-            isWhole={key === 'photositesWide'}
-            min={min}
-            max={max}
-            value={mode[key]}
-            onChange={(value, gesture) => onPut(mode.id, `change the ${label}`, { [key]: value }, gesture)}
-          />
-        ))}
+        <ModeFigures mode={mode} onPut={onPut} />
       </div>
       {camera.modes.length > 1 && (
         <Button
@@ -106,6 +86,34 @@ function ModeFields({ mode, onPut, camera, onChange }: ModeFieldsProps) {
         </Button>
       )}
     </div>
+  );
+}
+
+function ModeFigures({ mode, onPut }: Pick<ModeFieldsProps, 'mode' | 'onPut'>) {
+  return (
+    <>
+      {(
+        [
+          ['width', 'sensorWidthMm', 'mm', KIT_LIMITS.sensorMm, 2, 0.1],
+          ['height', 'sensorHeightMm', 'mm', KIT_LIMITS.sensorMm, 2, 0.1],
+          ['pixels across the sensor', 'photositesWide', '', KIT_LIMITS.photositesWide, 0, 16],
+          ['fastest', 'fastestFps', 'fps', KIT_LIMITS.captureFps, 2, 1],
+        ] as const
+      ).map(([label, key, unit, { min, max }, decimals, step]) => (
+        <NumberField
+          key={key}
+          label={label}
+          {...(unit ? { unit } : {})}
+          decimals={decimals}
+          step={step}
+          isWhole={key === 'photositesWide'}
+          min={min}
+          max={max}
+          value={mode[key]}
+          onChange={(value, gesture) => onPut(mode.id, `change the ${label}`, { [key]: value }, gesture)}
+        />
+      ))}
+    </>
   );
 }
 

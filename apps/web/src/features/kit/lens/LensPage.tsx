@@ -10,6 +10,8 @@ import {
   ringOf,
   type RingPoint,
   withinReach,
+  type LensRing,
+  type UnitSystem,
 } from '@still-heron/core';
 import { useState } from 'react';
 import clsx from 'clsx';
@@ -62,23 +64,7 @@ export function LensPage() {
           units={units}
           onTurn={(ringDeg) => setTriedMm(ring.distanceAt(ringDeg))}
         />
-        <div className={styles.ringReadout}>
-          <DistanceField
-            label="Under the witness mark"
-            size="large"
-            distanceMm={atMm}
-            units={units}
-            range={{ minMm: ring.closeFocusMm, maxMm: ring.farthestMm, reason: 'ring' }}
-            onChange={setTriedMm}
-            testId="ring-distance"
-          />
-          <p className={textStyles.muted}>
-            Drag the ring, or turn it with the arrow keys.
-            {windowDeg &&
-              ` Green: the landing window at the widest stop on Super 35, ${Math.abs(windowDeg[0] - windowDeg[1]).toFixed(1)}° of the ring.`}
-            {points.length > 0 && ' Blue: the scale points, each linked to its place on a smooth scale.'}
-          </p>
-        </div>
+        <RingReadout atMm={atMm} units={units} ring={ring} onTriedMm={setTriedMm} windowDeg={windowDeg} points={points} />
       </div>
       <aside data-testid="side" className={clsx(layoutStyles.side, styles.lensSide)} aria-label="Scale and figures of the lens">
         <WordChoice label="View of the lens" chosen={shown} choices={SIDES} onChoose={setShown} />
@@ -101,6 +87,37 @@ export function LensPage() {
           <LensFigures item={item} units={units} onChange={change} />
         )}
       </aside>
+    </div>
+  );
+}
+
+interface RingReadoutProps {
+  readonly atMm: number;
+  readonly units: UnitSystem;
+  readonly ring: LensRing;
+  readonly onTriedMm: (value: number) => void;
+  readonly windowDeg: readonly [number, number] | null;
+  readonly points: readonly RingPoint[];
+}
+
+function RingReadout({ atMm, units, ring, onTriedMm, windowDeg, points }: RingReadoutProps) {
+  return (
+    <div className={styles.ringReadout}>
+      <DistanceField
+        label="Under the witness mark"
+        size="large"
+        distanceMm={atMm}
+        units={units}
+        range={{ minMm: ring.closeFocusMm, maxMm: ring.farthestMm, reason: 'ring' }}
+        onChange={onTriedMm}
+        testId="ring-distance"
+      />
+      <p className={textStyles.muted}>
+        Drag the ring, or turn it with the arrow keys.
+        {windowDeg &&
+          ` Green: the landing window at the widest stop on Super 35, ${Math.abs(windowDeg[0] - windowDeg[1]).toFixed(1)}° of the ring.`}
+        {points.length > 0 && ' Blue: the scale points, each linked to its place on a smooth scale.'}
+      </p>
     </div>
   );
 }

@@ -1,34 +1,17 @@
-import {
-  fitHelicoid,
-  type Lens,
-  type Problem,
-  readScale,
-  ringOf,
-  type RingPoint,
-  type UnitSystem,
-  type FittedPoint,
-} from '@still-heron/core';
-import { neededSentence, problemText, problemView } from '@still-heron/wording';
-import { Fragment, useState } from 'react';
-import clsx from 'clsx';
-import { DistanceField } from '../../../ui/fields/DistanceField';
-import { NumberField } from '../../../ui/fields/NumberField';
+import { type Lens, type Problem, readScale, ringOf, type RingPoint } from '@still-heron/core';
+import { problemView } from '@still-heron/wording';
+import { useState } from 'react';
 import { askForFile, parseCsv } from '../../../shared/files/csv';
 import { ProblemList } from '../../../ui/ProblemList';
 import { Calibration } from './Calibration';
+import { PointRows, type PointRowsProps } from './PointRows';
 import { Button } from '../../../ui/Button';
 import kitStyles from '../kit.module.css';
 import textStyles from '../../../ui/text.module.css';
-import styles from './ScaleEditor.module.css';
 
-interface Props {
-  readonly lens: Lens;
-  readonly points: readonly RingPoint[];
+interface Props extends PointRowsProps {
   /** The points are not a valid scale yet; the lens keeps its old one */
   readonly isDraft: boolean;
-  readonly problems: ReadonlyMap<number, Problem>;
-  readonly units: UnitSystem;
-  readonly onPoints: (name: string, points: readonly RingPoint[]) => void;
   readonly onGiveUp: () => void;
   /** Points to draw during a calibration; null for the lens's own */
   readonly onShow: (points: readonly RingPoint[] | null) => void;
@@ -49,9 +32,7 @@ export function ScaleEditor(props: Props) {
     if (reading.status === 'read') onPoints(`use the scale of ${file.name}`, reading.items);
   }
 
-  if (lens.response === 'speed') {
-    return <SpeedRing />;
-  }
+  if (lens.response === 'speed') return <SpeedRing />;
   if (isGuided) {
     return (
       <Calibration
@@ -73,15 +54,7 @@ export function ScaleEditor(props: Props) {
   return (
     <section className={kitStyles.scaleEditor} aria-label="Scale points">
       <h2>Scale {points.length > 0 && <span className={textStyles.muted}>· {points.length} points</span>}</h2>
-      {unread && (
-        <div role="alert">
-          <ProblemList
-            title={`Nothing was read from ${unread.name}`}
-            problems={unread.problems.map(problemView)}
-            onClose={() => setUnread(null)}
-          />
-        </div>
-      )}
+      {unread && <UnreadFile unread={unread} onUnread={setUnread} />}
       {points.length === 0 ? (
         <p className={textStyles.muted}>
           No points yet: the ring is computed as a helicoid from its throw and close focus. Real rings differ a little from that.
@@ -106,6 +79,24 @@ export function ScaleEditor(props: Props) {
         onThrowAlone={onThrowAlone}
       />
     </section>
+  );
+}
+
+function UnreadFile({
+  unread,
+  onUnread,
+}: {
+  readonly unread: { name: string; problems: readonly Problem[] };
+  readonly onUnread: (value: { name: string; problems: readonly Problem[] } | null) => void;
+}) {
+  return (
+    <div role="alert">
+      <ProblemList
+        title={`Nothing was read from ${unread.name}`}
+        problems={unread.problems.map(problemView)}
+        onClose={() => onUnread(null)}
+      />
+    </div>
   );
 }
 
@@ -157,118 +148,4 @@ function nextPoint(lens: Lens, points: readonly RingPoint[]): RingPoint {
   const widest = gaps.reduce((best, gap) => (gap.width > best.width ? gap : best));
   const middle = Math.min(Math.max(widest.fromDeg + widest.width / 2, Math.min(farDeg, nearDeg)), Math.max(farDeg, nearDeg));
   return { distanceMm: Math.round(ring.distanceAt(middle) / 10) * 10, ringDeg: Math.round(middle * 10) / 10 };
-}
-
-function PointRows({ lens, points, problems, units, onPoints }: Props) {
-  const fit = fitHelicoid(points, lens.focalLengthMm, lens.principalSeparationMm);
-  const order = points.map((_, index) => index).sort((a, b) => nearness(points[a]!) - nearness(points[b]!));
-  const put = (name: string, index: number, changes: Partial<RingPoint>) =>
-    onPoints(
-      name,
-      points.map((point, k) => (k === index ? { ...point, ...changes } : point)),
-    );
-  return (
-    <table className={styles.scalePoints}>
-      <thead>
-        <tr>
-          <th scope="col">distance</th>
-          <th scope="col">reading</th>
-          <th scope="col">differs by</th>
-          <th scope="col">
-            <span className={textStyles.unseen}>remove</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {order.map((index, row) => {
-          const point = points[index]!;
-          const fitted = fit?.points.find((item) => item.index === index);
-          const problem = problems.get(index);
-          return (
-            <Fragment key={index}>
-              <PointRow
-                problem={problem}
-                fitted={fitted}
-                row={row}
-                point={point}
-                units={units}
-                onPut={put}
-                index={index}
-                onPoints={onPoints}
-                points={points}
-              />
-              {(problem ?? fitted?.standsOut) && (
-                <tr>
-                  <td colSpan={4} data-testid="scale-why" className={clsx(textStyles.toneSoft, styles.scaleWhy)}>
-                    {problem ? neededSentence(problemText(problem)) : 'far from the others: check the distance and the reading'}
-                  </td>
-                </tr>
-              )}
-            </Fragment>
-          );
-        })}
-      </tbody>
-    </table>
-  );
-}
-
-interface PointRowProps extends Pick<Props, 'units' | 'onPoints' | 'points'> {
-  readonly problem: Problem | undefined;
-  readonly fitted: FittedPoint | undefined;
-  readonly row: number;
-  readonly point: RingPoint;
-  readonly onPut: (name: string, index: number, changes: Partial<RingPoint>) => void;
-  readonly index: number;
-}
-
-function PointRow({ problem, fitted, row, point, units, onPut, index, onPoints, points }: PointRowProps) {
-  return (
-    <tr className={clsx((problem || fitted?.standsOut) && styles.isOff)}>
-      <td>
-        <DistanceField
-          label={`Distance of point ${row + 1}`}
-          isBare
-          distanceMm={point.distanceMm ?? Infinity}
-          units={units}
-          testId={`point-distance-${row}`}
-          onChange={(mm) => onPut('move a scale point', index, { distanceMm: mm === Infinity ? null : mm })}
-        />
-      </td>
-      <td>
-        <NumberField
-          label={`Reading of point ${row + 1}`}
-          isBare
-          unit="°"
-          decimals={2}
-          step={0.5}
-          min={-1440}
-          max={1440}
-          value={point.ringDeg}
-          testId={`point-reading-${row}`}
-          onChange={(ringDeg) => onPut('change a scale reading', index, { ringDeg })}
-        />
-      </td>
-      <td className={clsx(textStyles.figure, styles.scaleResidual)}>
-        {fitted ? `${fitted.residualDeg < 0 ? '−' : '+'}${Math.abs(fitted.residualDeg).toFixed(1)}°` : '–'}
-      </td>
-      <td>
-        <Button
-          look="quiet"
-          aria-label={`Remove point ${row + 1}`}
-          onClick={() =>
-            onPoints(
-              'delete a scale point',
-              points.filter((_, k) => k !== index),
-            )
-          }
-        >
-          ✕
-        </Button>
-      </td>
-    </tr>
-  );
-}
-
-function nearness({ distanceMm }: RingPoint): number {
-  return distanceMm === null ? 0 : 1 / distanceMm;
 }

@@ -92,19 +92,7 @@ export function createTrialPool(runners: readonly TrialRunner[]): TrialPool {
 
   return {
     draw(given) {
-      const { asks, takes } = given;
-      const waiting = tasksOf(asks.length, takes);
-      const job: Running = {
-        ...given,
-        id: nextId++,
-        waiting,
-        answers: asks.map(() => []),
-        toldMs: 0,
-        takesDone: 0,
-        takesToCome: asks.length * takes,
-        firstToCome: asks.length,
-        isGivenUp: false,
-      };
+      const job = runningJob(given, nextId++);
       jobs.push(job);
       for (const worker of [...idle]) void work(worker);
       return {
@@ -114,6 +102,21 @@ export function createTrialPool(runners: readonly TrialRunner[]): TrialPool {
         },
       };
     },
+  };
+}
+
+function runningJob(given: TrialJob, id: number): Running {
+  const { asks, takes } = given;
+  return {
+    ...given,
+    id,
+    waiting: tasksOf(asks.length, takes),
+    answers: asks.map(() => []),
+    toldMs: 0,
+    takesDone: 0,
+    takesToCome: asks.length * takes,
+    firstToCome: asks.length,
+    isGivenUp: false,
   };
 }
 
