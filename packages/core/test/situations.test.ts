@@ -1,21 +1,27 @@
 import {
   addPull,
+  addSubject,
   changeBeat,
   changePull,
   evaluatePull,
   findFixes,
+  firstArrivalS,
   fitHelicoid,
   halfViewDeg,
   judgeTake,
   newPlan,
+  planNotes,
+  presetRig,
   readLensData,
   reversed,
   ringOf,
   rollClock,
   type RingTrack,
   type ShotPlan,
+  startFloor,
   stopFigures,
   trackDegAt,
+  trackOfReadings,
 } from '../src/index';
 import { twoPeople } from './plans';
 
@@ -147,4 +153,59 @@ test('a plan that is sharp throughout is offered no fix', () => {
   const verdict = evaluatePull(fine);
   expect(verdict.status === 'judged' && verdict.outcome).toBe('sharp');
   expect(findFixes(fine)).toEqual([]);
+});
+
+test('a ring that is engraved at nine distances reads true between its last two', () => {
+  const helicoid = ringOf(newPlan().optics.lens);
+  const distances = [null, 12_000, 6000, 4000, 2500, 1700, 1200, 900, helicoid.closeFocusMm];
+  const points = distances.map((distanceMm) => ({ distanceMm, ringDeg: helicoid.angleAt(distanceMm ?? Infinity) }));
+  const engraved = ringOf({ ...newPlan().optics.lens, ring: { kind: 'table', points } });
+  for (const mm of [helicoid.closeFocusMm + 60, (900 + helicoid.closeFocusMm) / 2, 880]) {
+    const wholeDeg = Math.abs(helicoid.angleAt(Infinity) - helicoid.angleAt(helicoid.closeFocusMm));
+    expect(Math.abs(engraved.angleAt(mm) - helicoid.angleAt(mm)) / wholeDeg).toBeLessThan(0.002);
+  }
+});
+
+test('a set drawn for the first time has three people side by side, 4° apart', () => {
+  let plan = newPlan();
+  for (const name of ['Tam', 'Ines', 'Bohdan']) plan = addSubject(plan, { name, distanceMm: 3000 });
+  const places = startFloor(plan).marks.map(({ place }) => place!);
+  expect(places.map(({ xMm, yMm }) => (Math.atan2(yMm, xMm) * 180) / Math.PI)).toEqual([
+    expect.closeTo(0, 3),
+    expect.closeTo(-4, 3),
+    expect.closeTo(4, 3),
+  ]);
+});
+
+test('a mark that is reached twice is read for the first time of the two', () => {
+  const plan = twoPeople();
+  const stays = [
+    { id: 'stay-1', markId: 'mark-1', fromS: 1, untilS: 2, pace: 'eased' as const },
+    { id: 'stay-2', markId: 'mark-2', fromS: 4, untilS: 5, pace: 'eased' as const },
+    { id: 'stay-3', markId: 'mark-1', fromS: 7, untilS: 9, pace: 'eased' as const },
+  ];
+  const walking = { ...plan, subjects: [{ ...plan.subjects[0]!, stays }] };
+  expect([firstArrivalS(walking, 'mark-1'), firstArrivalS(walking, 'mark-2'), firstArrivalS(walking, 'mark-9')]).toEqual([
+    1, 4, 0,
+  ]);
+});
+
+test('a track of 0.29 s at 100 a second has a sample at its start, its end and each hundredth between', () => {
+  const { ringDeg } = trackOfReadings(
+    [
+      { timeS: 0, ringDeg: 0 },
+      { timeS: 0.29, ringDeg: 29 },
+    ],
+    100,
+    0.29,
+  );
+  expect(ringDeg).toHaveLength(30);
+  expect(ringDeg[29]).toBeCloseTo(29, 9);
+});
+
+test('on a car mount nobody can reach the ring: a rack and a follow are blocked, a fixed focus is not', () => {
+  const plan = { ...newPlan(), rig: presetRig('On the car', 'vehicle', 'alone') };
+  const isBlocked = (method: ShotPlan['method']) =>
+    planNotes({ ...plan, method }, { shutterAngleDeg: 180 }).some(({ code }) => code === 'out-of-reach');
+  expect((['rack', 'follow', 'fixed', 'walk-in'] as const).map(isBlocked)).toEqual([true, true, false, false]);
 });
