@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, type Logo, test } from './heron';
+import { expect, type Heron, test } from './heron';
 
 /** Presses a place on the ground, given as shares of its width and height. */
 async function press(page: Page, x: number, y: number): Promise<void> {
@@ -7,7 +7,7 @@ async function press(page: Page, x: number, y: number): Promise<void> {
   await page.mouse.click(box.x + box.width * x, box.y + box.height * y);
 }
 
-async function emptyFloor(heron: Logo): Promise<void> {
+async function emptyFloor(heron: Heron): Promise<void> {
   const productionId = await heron.newProduction('Drawn film');
   await heron.open(`/productions/${productionId}/shots`);
   await heron.page.getByRole('button', { name: 'Make the first shot' }).click();

@@ -1,5 +1,5 @@
 import { deflateSync } from 'node:zlib';
-import { expect, type Logo, test } from './heron';
+import { expect, type Heron, test } from './heron';
 
 /** A picture of 200 by 100 pixels as an upload. */
 function somePicture(): { name: string; mimeType: string; buffer: Buffer } {
@@ -18,7 +18,7 @@ function somePicture(): { name: string; mimeType: string; buffer: Buffer } {
   return { name: 'yard.png', mimeType: 'image/png', buffer };
 }
 
-async function drawn(heron: Logo, slate = '12A'): Promise<void> {
+async function drawn(heron: Heron, slate = '12A'): Promise<void> {
   await heron.openCopy(slate, 'floor');
   await expect(heron.page.getByTestId('floor-ground')).toBeVisible();
 }

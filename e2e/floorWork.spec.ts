@@ -1,6 +1,6 @@
-import { expect, type Logo, test } from './heron';
+import { expect, type Heron, shownTime, test } from './heron';
 
-async function markB(heron: Logo): Promise<void> {
+async function markB(heron: Heron): Promise<void> {
   await heron.openCopy('12A', 'floor');
   await heron.page.getByTestId('floor-mark-B').focus();
   await expect(heron.page.getByTestId('mark-distance')).toHaveValue('2.60');
@@ -122,13 +122,14 @@ test('two runs are tapped; their means become the times, and their spread the un
   const { shotId } = await heron.openCopy('12A', 'floor');
   await page.getByRole('button', { name: 'Rehearse' }).click();
   const tap = page.getByTestId('rehearsal-tap');
-  for (const waitMs of [500, 900]) {
+  const clock = page.locator('output');
+  for (const leavesS of [0.5, 0.9]) {
     await page.keyboard.press('r');
     await expect(tap).toContainText('Hand cart leaves A');
-    await page.waitForTimeout(waitMs);
+    await expect.poll(() => shownTime(clock)).toBeGreaterThanOrEqual(leavesS);
     await page.keyboard.press('r');
     await expect(tap).toContainText('Hand cart comes to B');
-    await page.waitForTimeout(700);
+    await expect.poll(() => shownTime(clock)).toBeGreaterThanOrEqual(leavesS + 0.7);
     await tap.click();
     await expect(tap).toContainText('start the clock');
   }

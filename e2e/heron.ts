@@ -11,7 +11,7 @@ interface ShotView {
 }
 
 /** A test with the real page on a real server with the demo production. Tests that write create a production of their own. */
-export const test = base.extend<{ heron: Logo }, { server: HeronServer }>({
+export const test = base.extend<{ heron: Heron }, { server: HeronServer }>({
   server: [
     // eslint-disable-next-line no-empty-pattern
     async ({}, use) => {
@@ -25,15 +25,20 @@ export const test = base.extend<{ heron: Logo }, { server: HeronServer }>({
   heron: async ({ page, server }, use) => {
     const errors: string[] = [];
     page.on('pageerror', (error) => errors.push(error.stack ?? error.message));
-    await use(new Logo(page, server));
+    await use(new Heron(page, server));
     expect(errors).toEqual([]);
   },
 });
 
 export { expect };
 
+/** Time in seconds that an element shows. */
+export async function shownTime(shown: Locator): Promise<number> {
+  return Number(/[\d.]+/.exec((await shown.textContent()) ?? '')?.[0] ?? NaN);
+}
+
 /** Actions of a user on the page. */
-export class Logo {
+export class Heron {
   constructor(
     readonly page: Page,
     readonly server: HeronServer,

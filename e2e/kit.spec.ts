@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, type Logo, test } from './heron';
+import { expect, type Heron, test } from './heron';
 
 async function pick(page: Page, label: string, word: string): Promise<void> {
   await page.getByRole('combobox', { name: label, exact: true }).click();
@@ -20,7 +20,7 @@ async function chooseFile(page: Page, open: () => Promise<void>, name: string, t
   await (await chooser).setFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
 }
 
-async function newLens(heron: Logo, name: string): Promise<void> {
+async function newLens(heron: Heron, name: string): Promise<void> {
   const { page } = heron;
   await heron.open('/kit/lenses');
   await page.getByRole('button', { name: 'New lens' }).click();

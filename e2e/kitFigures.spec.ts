@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, type Logo, test } from './heron';
+import { expect, type Heron, test } from './heron';
 
 const saved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
 
@@ -14,14 +14,14 @@ async function pick(page: Page, label: string, word: string): Promise<void> {
   await page.getByTitle(word, { exact: true }).last().click();
 }
 
-async function newItem(heron: Logo, place: string, button: string): Promise<string> {
+async function newItem(heron: Heron, place: string, button: string): Promise<string> {
   await heron.open(`/kit/${place}`);
   await heron.page.getByRole('button', { name: button }).click();
   await expect(heron.page.getByTestId('kit-name')).toHaveValue(/^New /);
   return heron.page.url().split('/').pop()!;
 }
 
-const item = async (heron: Logo, kind: string, id: string) =>
+const item = async (heron: Heron, kind: string, id: string) =>
   (await heron.api<{ item: Record<string, unknown> }>('get', `kit/${kind}/${id}`)).item;
 
 test('every figure of a lens is saved; an impossible one is refused, and nothing is lost', async ({ heron, page }) => {

@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { changePull, newTake, type ShotPlan, type Take } from '@still-heron/core';
 import type { Page } from '@playwright/test';
-import { expect, type Logo, test } from './heron';
+import { expect, type Heron, test } from './heron';
 
 /** A copy of a demo shot with varied takes, logged through the API. */
-async function withTakes(heron: Logo, count = 60) {
+async function withTakes(heron: Heron, count = 60) {
   const { shotId, productionId } = await heron.openCopy('9C');
   const { plan } = await heron.api<{ plan: ShotPlan }>('get', `shots/${shotId}`);
   const pullId = plan.focusTrack.pulls[0]!.id;

@@ -1,9 +1,9 @@
 import AxeBuilder from '@axe-core/playwright';
 import { newTake, type ShotPlan } from '@still-heron/core';
 import type { Page } from '@playwright/test';
-import { expect, type Logo, test } from './heron';
+import { expect, type Heron, test } from './heron';
 
-const SCREENS: readonly { readonly name: string; readonly open: (heron: Logo) => Promise<unknown> }[] = [
+const SCREENS: readonly { readonly name: string; readonly open: (heron: Heron) => Promise<unknown> }[] = [
   { name: 'productions', open: (heron) => heron.open('/productions') },
   {
     name: 'shots',
@@ -24,7 +24,7 @@ const SCREENS: readonly { readonly name: string; readonly open: (heron: Logo) =>
   },
   ...['What would help most', 'Goals and schedule'].map((fold) => ({
     name: `stop, ${fold.toLowerCase()}`,
-    open: async (heron: Logo) => {
+    open: async (heron: Heron) => {
       await heron.openCopy('9C', 'stop');
       const button = heron.page.getByRole('button', { name: fold, exact: true });
       if ((await button.getAttribute('aria-expanded')) === 'false') await button.click();
@@ -33,7 +33,7 @@ const SCREENS: readonly { readonly name: string; readonly open: (heron: Logo) =>
   })),
   ...['lenses', 'cameras', 'wheels', 'rigs', 'calculator'].map((place) => ({
     name: `kit, ${place}`,
-    open: async (heron: Logo) => {
+    open: async (heron: Heron) => {
       await heron.open(`/kit/${place}`);
       await expect(heron.page.getByTestId('surface')).toBeVisible();
     },
@@ -48,7 +48,7 @@ const SCREENS: readonly { readonly name: string; readonly open: (heron: Logo) =>
   },
   ...['Depth', 'Table', 'Solve', 'Light'].map((view) => ({
     name: `set-up, ${view}`,
-    open: async (heron: Logo) => {
+    open: async (heron: Heron) => {
       await heron.openCopy('9A', 'setup');
       await heron.page.getByRole('radio', { name: view }).click();
     },

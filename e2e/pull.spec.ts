@@ -108,8 +108,10 @@ test('the playhead plays, stops, steps by frames and goes to a press; the soft p
   await page.keyboard.press('Space');
   await expect.poll(shown).toBeGreaterThan(before + 0.3);
   await page.keyboard.press('Space');
+  await expect(page.getByRole('button', { name: /^Play/ })).toBeVisible();
   const stopped = await shown();
-  await page.waitForTimeout(300);
+  // ten frames later it still stands there
+  for (let frame = 0; frame < 10; frame++) await page.evaluate(() => new Promise(requestAnimationFrame));
   expect(await shown()).toBe(stopped);
 });
 

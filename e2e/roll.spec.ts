@@ -1,6 +1,6 @@
 import { addPull, addSubject, changePull, newPlan, setDuration, type ShotPlan } from '@still-heron/core';
 import type { Page } from '@playwright/test';
-import { expect, type Logo, test } from './heron';
+import { expect, type Heron, shownTime, test } from './heron';
 
 interface Logged {
   readonly id: string;
@@ -28,7 +28,7 @@ function shortPlan(changes: Parameters<typeof changePull>[2] = {}): ShotPlan {
 }
 
 /** Creates a shot and opens it on Roll, without count-in. */
-async function openRoll(heron: Logo, page: Page, plan = shortPlan(), options: object = {}) {
+async function openRoll(heron: Heron, page: Page, plan = shortPlan(), options: object = {}) {
   const productionId = await heron.newProduction('Roll');
   const shot = { scene: '4', slate: '4Z', title: 'Quick pull', plan };
   const { id: shotId } = await heron.api<{ id: string }>('post', `productions/${productionId}/shots`, shot);
@@ -41,6 +41,10 @@ async function openRoll(heron: Logo, page: Page, plan = shortPlan(), options: ob
 
 const phase = (page: Page) => page.getByTestId('roll-phase');
 
+/** Waits until the roll shows a time. */
+const untilRoll = (page: Page, timeS: number) =>
+  expect.poll(() => shownTime(page.getByTestId('roll-time')), { intervals: [50] }).toBeGreaterThanOrEqual(timeS);
+
 /** Turns the simulated wheel to the second mark by keys until the figure is right. */
 async function turnToB(page: Page): Promise<void> {
   for (let press = 0; press < 80; press++) {
@@ -49,7 +53,7 @@ async function turnToB(page: Page): Promise<void> {
     const towards = figure > 2.05 ? 'ArrowRight' : 'ArrowLeft';
     await page.keyboard.press(figure > 2.3 ? 'Shift+ArrowRight' : towards);
     // the figure is drawn a frame later
-    await page.waitForTimeout(35);
+    await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
   }
 }
 
@@ -64,7 +68,7 @@ test('a whole set-up: rehearsed by taps, rolled with the simulated wheel, logged
   await expect(tap).toContainText('run 1');
   await page.keyboard.press('r');
   await expect(tap).toContainText('the pull to B starts');
-  await page.waitForTimeout(1400);
+  await untilRoll(page, 1.4);
   await page.keyboard.press('r');
   await page.getByRole('button', { name: 'Use these times' }).click();
   await heron.expectSaved();
@@ -74,7 +78,7 @@ test('a whole set-up: rehearsed by taps, rolled with the simulated wheel, logged
   await page.keyboard.press('Space');
   await expect(phase(page)).toHaveText('Rolling');
   await expect(page.getByTestId('roll-when')).toContainText('in ');
-  await page.waitForTimeout(2300);
+  await untilRoll(page, 2.3);
   await turnToB(page);
   await expect(page.getByText('End of the shot.')).toBeVisible();
   await page.keyboard.press('Space');
@@ -91,7 +95,7 @@ test('a whole set-up: rehearsed by taps, rolled with the simulated wheel, logged
   expect(first!.take.startTimecode).toMatch(/^\d\d:\d\d:\d\d:\d\d$/);
   // apply its correction with one key on the same page
   await page.keyboard.press('Space');
-  await page.waitForTimeout(600);
+  await untilRoll(page, 0.6);
   await page.keyboard.press('Space');
   await expect(after).toBeVisible();
   await expect(page.getByRole('complementary', { name: 'What to change' })).toContainText('late at B');
@@ -161,7 +165,7 @@ test('the server dies during a take: the take continues, and is complete when th
   const { takes } = await openRoll(heron, page, shortPlan(), { turnedBy: 'motor-line' });
   await page.keyboard.press('Space');
   await expect(phase(page)).toHaveText('Rolling');
-  await page.waitForTimeout(700);
+  await untilRoll(page, 0.7);
   await server.kill();
   await expect(page.getByTestId('line-state')).toContainText('the roll continues here');
   await expect(page.getByText('End of the shot.')).toBeVisible();
@@ -178,15 +182,17 @@ test('the page dies during a take: the recording is there at the next visit, mar
   const { shotId, takes } = await openRoll(heron, page, shortPlan(), { turnedBy: 'motor-line' });
   await page.keyboard.press('Space');
   await expect(phase(page)).toHaveText('Rolling');
-  await page.waitForTimeout(1500);
+  await untilRoll(page, 1.5);
   // the page gets no warning before a crash
   const crash = page.waitForEvent('crash');
   await page.goto('chrome://crash').catch(() => null);
   await crash;
   const again = await page.context().newPage();
-  await again.waitForTimeout(6500);
-  await again.goto(`${heron.server.address}/shots/${shotId}/takes`);
-  await expect(again.getByRole('list', { name: 'Takes, the latest first' })).toContainText('cut short');
+  // a recording counts as abandoned some seconds after its last sign of life; then a visit logs it
+  await expect(async () => {
+    await again.goto(`${heron.server.address}/shots/${shotId}/takes`);
+    await expect(again.getByRole('list', { name: 'Takes, the latest first' })).toContainText('cut short', { timeout: 1500 });
+  }).toPass();
   const [take] = await takes();
   expect(take).toMatchObject({ hasTrack: true, take: { isCutShort: true } });
   expect(take!.take.durationS).toBeGreaterThan(0.4);
@@ -214,10 +220,12 @@ test('slow practice is judged and not logged; only the next cue can be shown', a
     .catch(() => null);
   await page.getByRole('radio', { name: '50 %' }).click();
   await page.getByRole('button', { name: /Practise at 50 %/ }).click();
-  await page.waitForTimeout(2000);
-  const shown = parseFloat((await page.getByTestId('roll-time').textContent())!);
-  expect(shown).toBeGreaterThan(0.5);
-  expect(shown).toBeLessThan(1.6);
+  await untilRoll(page, 0.1);
+  const startedMs = Date.now();
+  const fromS = await shownTime(page.getByTestId('roll-time'));
+  await untilRoll(page, fromS + 0.8);
+  // 0.8 s of the shot take 1.6 s; the two readings can be a frame or two apart
+  expect(Date.now() - startedMs).toBeGreaterThan(1300);
   await page.keyboard.press('Space');
   await expect(page.getByText('Practice at 50 %: not a take.')).toBeVisible();
   expect(await takes()).toEqual([]);

@@ -1,5 +1,19 @@
 import { expect, test } from './heron';
 
+/** Number of edits in the outbox of the browser; runs in the page. */
+const unsentEdits = () =>
+  new Promise<number>((done, fail) => {
+    const opening = indexedDB.open('still-heron-outbox');
+    opening.onerror = () => fail(opening.error);
+    opening.onsuccess = () => {
+      const count = opening.result.transaction('unsent').objectStore('unsent').count();
+      count.onsuccess = () => {
+        opening.result.close();
+        done(count.result);
+      };
+    };
+  });
+
 test('the same shot was saved elsewhere: the page says so, changes nothing, and offers a choice', async ({ heron, page }) => {
   const { shotId } = await heron.openCopy('9C');
   const saveElsewhere = async (title: string) => {
@@ -86,7 +100,7 @@ test('a reload keeps everything, also edits that are not sent yet', async ({ her
   await heron.openCopy('9C');
   await page.getByTestId('mark-B').fill('4.4');
   await page.getByTestId('mark-B').press('Enter');
-  await page.waitForTimeout(60);
+  await expect.poll(() => page.evaluate(unsentEdits)).toBe(1);
   await page.reload();
   await expect(page.getByTestId('mark-B')).toHaveValue('4.40');
   await heron.expectSaved();

@@ -47,10 +47,12 @@ test.describe('shooting order', () => {
 
     const before = (await order()).split(' ');
     await page.getByRole('button', { name: /^Move 1A/ }).focus();
+    // dnd-kit says each step in a live region once it has been taken
+    const announced = page.locator('[id^=DndLiveRegion]');
     await page.keyboard.press('Space');
-    await page.waitForTimeout(100);
+    await expect(announced).toContainText('Picked up 1A');
     await page.keyboard.press('ArrowDown');
-    await page.waitForTimeout(300);
+    await expect(announced).toContainText(`is over place ${before.indexOf('1A') + 2} of 4`);
     await page.keyboard.press('Space');
     const at = before.indexOf('1A');
     [before[at], before[at + 1]] = [before[at + 1]!, before[at]!];

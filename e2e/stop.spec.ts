@@ -1,5 +1,5 @@
 import type { Browser, Page } from '@playwright/test';
-import { expect, type Logo, test } from './heron';
+import { expect, type Heron, test } from './heron';
 
 const drawn = (page: Page) => expect(page.locator('[data-testid=drawn][data-done=true]')).toBeAttached({ timeout: 30_000 });
 const keptByStop = (page: Page) => page.getByTestId('stop-surface').getAttribute('data-kept');
@@ -53,7 +53,7 @@ test('one worker, two workers and the server count the same trials', async ({ he
 });
 
 /** Keep rate computed on a machine with this number of cores. */
-async function keptWith(browser: Browser, heron: Logo, shotId: string, cores: number): Promise<string | null> {
+async function keptWith(browser: Browser, heron: Heron, shotId: string, cores: number): Promise<string | null> {
   const page = await browser.newPage();
   let workers = 0;
   page.on('worker', () => workers++);

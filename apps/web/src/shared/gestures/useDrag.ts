@@ -42,12 +42,12 @@ export function useDrag(handlers: DragHandlers) {
     };
     const end = (): void => {
       element.removeEventListener('pointermove', onMove);
-      element.removeEventListener('pointerup', detachFromKit);
+      element.removeEventListener('pointerup', release);
       element.removeEventListener('pointercancel', giveUp);
       window.removeEventListener('keydown', onKey, true);
       endCurrent.current = null;
     };
-    const detachFromKit = (): void => {
+    const release = (): void => {
       end();
       if (isDragging) current.current.onEnd?.();
     };
@@ -62,7 +62,7 @@ export function useDrag(handlers: DragHandlers) {
     };
     endCurrent.current = end;
     element.addEventListener('pointermove', onMove);
-    element.addEventListener('pointerup', detachFromKit);
+    element.addEventListener('pointerup', release);
     element.addEventListener('pointercancel', giveUp);
     window.addEventListener('keydown', onKey, true);
   }
