@@ -1,7 +1,7 @@
 import { formatTime } from '@still-heron/core';
-import { Slider } from 'antd';
 import { playheadStep } from '../../shared/gestures/playheadStep';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
+import { Range } from '../../ui/fields/Range';
 import { PlayButton } from './PlayButton';
 import { playheadMoved, playStopped, selectSession } from './sessionSlice';
 import styles from './TimeBar.module.css';
@@ -13,31 +13,23 @@ export function TimeBar({ durationS, captureFps }: { readonly durationS: number;
   const timeS = useAppSelector((state) => selectSession(state).timeS);
   const move = (value: number) => {
     dispatch(playStopped());
-    dispatch(playheadMoved(value));
+    dispatch(playheadMoved(Math.min(Math.max(value, 0), durationS)));
   };
   return (
     <div className={styles.timeBar}>
       <PlayButton />
-      <div
-        onKeyDownCapture={(event) => {
+      <Range
+        label="Playhead"
+        min={0}
+        max={durationS}
+        value={timeS}
+        text={formatTime(timeS)}
+        onChange={(value) => move(Math.round(value * captureFps) / captureFps)}
+        onKeyDown={(event) => {
           const stepS = playheadStep(event, captureFps);
-          if (stepS === 0) return;
-          // the slider itself knows one step for arrows, and two for pages
-          event.stopPropagation();
-          move(Math.min(Math.max(timeS + stepS, 0), durationS));
+          if (stepS !== 0) move(timeS + stepS);
         }}
-      >
-        <Slider
-          min={0}
-          max={durationS}
-          step={1 / captureFps}
-          value={timeS}
-          tooltip={{ open: false }}
-          ariaLabelForHandle="Playhead"
-          ariaValueTextFormatterForHandle={formatTime}
-          onChange={move}
-        />
-      </div>
+      />
       <output className={textStyles.figure}>{formatTime(timeS)}</output>
     </div>
   );

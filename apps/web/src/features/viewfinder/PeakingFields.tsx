@@ -1,9 +1,10 @@
-import { Slider } from 'antd';
 import { peakingSet } from '../../shared/preferences';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
+import { Range } from '../../ui/fields/Range';
 import { WordChoice } from '../../ui/fields/WordChoice';
 import styles from './PeakingFields.module.css';
 import fieldStyles from '../../ui/fields/fields.module.css';
+import { arrowStep } from '../../shared/gestures/arrowStep';
 
 const DETAILS = [
   { value: '1', word: 'fine' },
@@ -15,18 +16,22 @@ const DETAILS = [
 export function PeakingFields() {
   const dispatch = useAppDispatch();
   const peaking = useAppSelector((state) => state.preferences.peaking);
+  const setStrength = (strength: number) =>
+    dispatch(peakingSet({ ...peaking, strength: Math.round(Math.min(Math.max(strength, 0), 1) * 20) / 20 }));
   return (
     <div className={styles.outlineFields}>
       <label className={fieldStyles.field}>
         <span className={fieldStyles.fieldLabel}>strength</span>
-        <Slider
+        <Range
+          label="Strength of the peaking"
           min={0}
           max={1}
-          step={0.05}
           value={peaking.strength}
-          ariaLabelForHandle="Strength of the peaking"
-          tooltip={{ formatter: null }}
-          onChange={(strength) => dispatch(peakingSet({ ...peaking, strength }))}
+          onChange={setStrength}
+          onKeyDown={(event) => {
+            const by = arrowStep(event);
+            if (by) setStrength(peaking.strength + 0.05 * by);
+          }}
         />
       </label>
       <WordChoice
