@@ -20,7 +20,7 @@ const swc = (extra = {}) => [
 const shared = {
   testEnvironment: 'node',
   transform: { '^.+\\.(t|j|mj)sx?$': swc() },
-  transformIgnorePatterns: ['/node_modules/(?!(comlink|idb-keyval|@still-heron)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(comlink|idb-keyval|react-hotkeys-hook|@still-heron)/)'],
   moduleNameMapper: {
     '^@still-heron/(core|contract|wording)$': '<rootDir>/packages/$1/src/index.ts',
     // use d3's CommonJS bundles: Jest loads no native ESM
@@ -41,10 +41,22 @@ export default {
       globalTeardown: '<rootDir>/apps/server/test/globalTeardown.mjs',
     },
     { ...shared, displayName: 'page', roots: ['<rootDir>/apps/web'] },
+    {
+      ...shared,
+      displayName: 'components',
+      roots: ['<rootDir>/apps/web'],
+      testMatch: ['**/*.test.tsx'],
+      testEnvironment: 'jsdom',
+      // packages for browsers are native ESM, which Jest does not load
+      testEnvironmentOptions: { customExportConditions: ['node', 'node-addons'] },
+      setupFiles: ['<rootDir>/apps/web/test/browser.ts'],
+      setupFilesAfterEnv: ['@testing-library/jest-dom'],
+      moduleNameMapper: { ...shared.moduleNameMapper, '\\.module\\.css$': '<rootDir>/apps/web/test/styles.ts' },
+    },
     { ...shared, displayName: 'house', roots: ['<rootDir>/tools'] },
   ].map((project) => ({
+    testMatch: ['**/*.test.ts', '**/*.test.mjs'],
     ...project,
-    testMatch: ['**/*.test.ts', '**/*.test.tsx', '**/*.test.mjs'],
     modulePathIgnorePatterns: ['/dist/'],
   })),
   testTimeout: 60_000,

@@ -54,17 +54,6 @@ test('the zone at a distance that is typed, dragged, stepped or that of a mark, 
   await expect(knob).toHaveAttribute('aria-valuetext', 'T4.5');
 });
 
-test('a distance nearer than the lens focuses is refused with the nearest one; infinity is accepted', async ({ heron, page }) => {
-  await heron.openCopy('9C', 'setup');
-  const tried = page.getByTestId('focus-tried');
-  await tried.fill('0.3');
-  await tried.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('“0.3” is closer than the lens can focus. Type 0.750 m or more.');
-  await tried.fill('inf');
-  await tried.press('Enter');
-  await expect(page.getByTestId('sentence')).toContainText(/to infinity at T4\.5, focused at infinity: .*, everything behind\./);
-});
-
 test('camera, lens and standard change the zone; the stop stays on the lens; each step is undone by name', async ({
   heron,
   page,

@@ -43,26 +43,6 @@ test('takes are logged in seconds, one key corrects a repeated fault, and a good
   await expect(page.getByRole('heading', { name: 'Take 4' })).toBeVisible();
 });
 
-test('a take is logged by keys alone, mark after mark', async ({ heron, page }) => {
-  const { shotId } = await heron.openCopy('4B');
-  await page.keyboard.press('7');
-  const hit = (mark: string, word: string) =>
-    page.getByRole('radiogroup', { name: `How ${mark} was hit` }).getByRole('radio', { name: word, exact: true });
-  await expect(hit('D', 'hit')).toBeChecked();
-  await page.keyboard.press('o');
-  await expect(hit('D', 'overshot')).toBeChecked();
-  await page.keyboard.press('l');
-  await expect(hit('C', 'late')).toBeChecked();
-  // start again with the first mark
-  await page.keyboard.press('h');
-  await expect(hit('D', 'hit')).toBeChecked();
-  await page.keyboard.press('k');
-  await page.keyboard.press('t');
-  await expect(page.getByRole('list', { name: 'Takes, the latest first' })).toContainText('late at C');
-  const [take] = await heron.api<{ take: { isCircled: boolean } }[]>('get', `shots/${shotId}/takes`);
-  expect(take!.take.isCircled).toBe(true);
-});
-
 test('a take that the server refuses is reported, and the input stays', async ({ heron, page }) => {
   await heron.openCopy('9C');
   await page.keyboard.press('7');

@@ -9,7 +9,7 @@ await main(() => {
     'Unit tests',
     [
       ...['--experimental-vm-modules', '--no-warnings', installed('jest/bin/jest.js'), '--maxWorkers=2', '--silent'],
-      ...['--selectProjects', 'core', 'wording', 'page', 'house', ...(isThorough ? ['server'] : [])],
+      ...['--selectProjects', 'core', 'wording', 'page', 'components', 'house', ...(isThorough ? ['server'] : [])],
     ],
     { env: isThorough ? { STILL_HERON_CASES: '10' } : {} },
   );

@@ -1,0 +1,2 @@
+/** Stands for every CSS module: each class has its own name. */
+module.exports = new Proxy({}, { get: (_, name) => (name === '__esModule' ? false : String(name)) });
