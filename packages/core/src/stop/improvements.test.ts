@@ -241,6 +241,15 @@ describe('time', () => {
     expect(limitingMoment({ frames: Float64Array.of(1, NaN, 1), beats: [] }, tight)).toBeNull();
   });
 
+  test('a guard who must be soft then is not among those who must be sharp', () => {
+    const guarded: ShotPlan = {
+      ...tight,
+      beats: [...tight.beats, { ...tight.beats[0]!, id: 'beat-9', fromS: 0, toS: 10, requirement: 'soft', blurPercent: 0.5 }],
+    };
+    const moment = limitingMoment(keepRate(guarded, { takes: 500, seed: 1 }), guarded)!;
+    expect(moment.subjectIds).toEqual(['subject-2']);
+  });
+
   test('how hard it is, and what needs attention: the worst first', () => {
     expect([0.95, 0.8, 0.5, 0.1].map(difficultyOf)).toEqual(['easy', 'fair', 'hard', 'very hard']);
     const once = setGoals(tight, { isOneChance: true });

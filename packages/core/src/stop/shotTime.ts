@@ -1,4 +1,4 @@
-import type { ShotPlan } from '../plan/index.js';
+import { sharpBeatsAt, type ShotPlan } from '../plan/index.js';
 import type { CompleteVerdict } from '../verdict/index.js';
 import type { KeepRate } from '../trials/index.js';
 
@@ -35,23 +35,23 @@ export interface LimitingMoment {
   readonly timeS: number;
   /** Share of trials in which every subject required then is sharp */
   readonly sharpShare: number;
-  /** Subjects required at that moment */
+  /** Subjects that must be sharp at that moment */
   readonly subjectIds: readonly string[];
 }
 
 /** Finds the moment that loses most trials; null if nothing is required, or nothing is ever soft. */
 export function limitingMoment(
   { frames, beats }: Pick<KeepRate, 'frames' | 'beats'>,
-  plan: Pick<ShotPlan, 'beats' | 'captureFps'>,
+  plan: Pick<ShotPlan, 'beats' | 'alternates' | 'captureFps'>,
 ): LimitingMoment | null {
   let worst = -1;
   for (let frame = 0; frame < frames.length; frame++)
     if (!Number.isNaN(frames[frame]!) && (worst < 0 || frames[frame]! < frames[worst]!)) worst = frame;
   if (worst < 0 || frames[worst]! >= 1) return null;
   const timeS = worst / plan.captureFps;
-  const asked = plan.beats.filter(({ fromS, toS }) => timeS >= fromS - 1e-6 && timeS < toS);
   const known = new Set(beats.map(({ beatId }) => beatId));
-  const subjectIds = [...new Set(asked.flatMap(({ id, subjectId }) => (known.has(id) ? subjectId : [])))];
+  const required = sharpBeatsAt(plan, timeS).filter(({ id }) => known.has(id));
+  const subjectIds = [...new Set(required.map(({ subjectId }) => subjectId))];
   return { timeS, sharpShare: frames[worst]!, subjectIds };
 }
 

@@ -1,6 +1,7 @@
 import type { FloorItem, Place, TapeShape, UnitSystem } from '@still-heron/core';
 import clsx from 'clsx';
 import type { FloorLayout } from './floorLayout';
+import { ROW_PX } from './labelRows';
 import type { Guide } from './snap';
 import { useFloorDrag } from './useFloorDrag';
 import styles from './FloorHandle.module.css';
@@ -10,6 +11,8 @@ export interface FloorHandleProps {
   readonly label: string;
   readonly undoName: string;
   readonly letter: string;
+  /** Row of the letter, above or below its usual place, where other letters are near */
+  readonly labelRow: number;
   readonly colour: string;
   /** For a mark: shape of its tape, and its colour if known */
   readonly tapeShape?: TapeShape;
@@ -40,6 +43,7 @@ export function FloorHandle(props: FloorHandleProps) {
     label,
     undoName,
     letter,
+    labelRow,
     colour,
     tapeShape = 'tee',
     tapeColour = null,
@@ -74,7 +78,7 @@ export function FloorHandle(props: FloorHandleProps) {
         <circle r={5} />
       )}
       {letter && (
-        <text x={isMark ? 14 : 10} y={isMark ? 18 : -9}>
+        <text x={isMark ? 14 : 10} y={(isMark ? 18 : -9) + ROW_PX * labelRow}>
           {letter}
         </text>
       )}

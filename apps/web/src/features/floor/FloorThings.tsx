@@ -4,6 +4,7 @@ import { subjectColour } from '../../charts/subjectColour';
 import { tapeCss } from '../marks/tapes';
 import { FloorHandle } from './FloorHandle';
 import type { FloorLayout } from './floorLayout';
+import { labelRows } from './labelRows';
 import { LandmarkShape } from './LandmarkShape';
 import type { Guide } from './snap';
 import styles from './FloorThings.module.css';
@@ -20,6 +21,14 @@ interface Props {
 /** Static things on the floor: landmarks, paths, marks and camera keys. Subjects at the playhead are drawn on top. */
 export function FloorThings({ plan, layout, ...shared }: Props) {
   const { landmarks, camera } = plan.floor!;
+  const rows = labelRows(
+    plan.marks.map(({ place }) => place && layout.toPx(place)),
+    18,
+  );
+  const cameraRows = labelRows(
+    camera.map((key, index) => (showsTime(camera.length, index) ? layout.toPx(key) : null)),
+    46,
+  );
   return (
     <>
       {landmarks.map((landmark) => (
@@ -30,7 +39,7 @@ export function FloorThings({ plan, layout, ...shared }: Props) {
       {layout.subjects.map(({ subjectId, way, subjectIndex }) => (
         <path key={subjectId} d={way} className={styles.floorWay} style={{ color: subjectColour(subjectIndex) }} />
       ))}
-      {plan.marks.map((mark) => {
+      {plan.marks.map((mark, index) => {
         if (!mark.place) return null;
         const subjectIndex = plan.subjects.findIndex(({ id }) => id === mark.subjectId);
         return (
@@ -40,6 +49,7 @@ export function FloorThings({ plan, layout, ...shared }: Props) {
             label={`Mark ${mark.letter}, ${plan.subjects[subjectIndex]?.name ?? 'no subject'}`}
             undoName={`move mark ${mark.letter}`}
             letter={mark.letter}
+            labelRow={rows[index]!}
             colour={subjectColour(subjectIndex)}
             tapeColour={mark.tapeColour && tapeCss(mark.tapeColour)}
             tapeShape={mark.tapeShape}
@@ -57,6 +67,7 @@ export function FloorThings({ plan, layout, ...shared }: Props) {
           label={`Camera at ${key.timeS.toFixed(1)} s`}
           undoName="move the camera"
           letter={showsTime(camera.length, index) ? `${key.timeS.toFixed(1)} s` : ''}
+          labelRow={-cameraRows[index]!}
           colour="var(--text)"
           place={key}
           layout={layout}

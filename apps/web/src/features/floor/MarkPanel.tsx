@@ -24,7 +24,7 @@ import type { FloorSideProps } from './floorProps';
 import { PlaceFields } from './PlaceFields';
 import { StayTimes } from './StayTimes';
 import fieldStyles from '../../ui/fields/fields.module.css';
-import layoutStyles from '../../ui/layout.module.css';
+import { RememberedFold } from '../../ui/RememberedFold';
 
 interface Props extends FloorSideProps {
   readonly mark: Mark;
@@ -66,8 +66,7 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
         <FocusReferences mark={mark} plan={plan} units={units} />
       </section>
       <section>
-        <details className={layoutStyles.moreOfIt}>
-          <summary>Tape mark, and what to ask the performer for</summary>
+        <RememberedFold title="Tape mark, and what to ask the performer for">
           {mark.place && (
             <div className={fieldStyles.fieldPair}>
               <PlaceFields
@@ -80,11 +79,10 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
             </div>
           )}
           <MarkOnFloor mark={mark} plan={plan} />
-        </details>
-        <details className={layoutStyles.moreOfIt}>
-          <summary>How it was measured</summary>
+        </RememberedFold>
+        <RememberedFold title="How it was measured">
           <MarkDetails mark={mark} units={units} />
-        </details>
+        </RememberedFold>
         {subject && <PerformerAccuracy subject={subject} units={units} onEdit={edit} />}
       </section>
     </>
@@ -98,8 +96,7 @@ interface PerformerAccuracyProps extends Pick<Props, 'units'> {
 
 function PerformerAccuracy({ subject, units, onEdit }: PerformerAccuracyProps) {
   return (
-    <details className={layoutStyles.moreOfIt}>
-      <summary>Accuracy of the performer</summary>
+    <RememberedFold title="Accuracy of the performer">
       <div className={fieldStyles.fieldPair}>
         <GapField
           label="misses marks by ±"
@@ -122,6 +119,6 @@ function PerformerAccuracy({ subject, units, onEdit }: PerformerAccuracyProps) {
           }
         />
       </div>
-    </details>
+    </RememberedFold>
   );
 }

@@ -1,4 +1,4 @@
-import { Suspense, useDeferredValue, useMemo, useState } from 'react';
+import { Suspense, useDeferredValue, useMemo } from 'react';
 import clsx from 'clsx';
 import { lazyPart } from '../../shared/lazyPart';
 import { useAppSelector } from '../../shared/store/hooks';
@@ -11,6 +11,7 @@ import { SubjectForm } from './SubjectForm';
 import { SubjectDetails } from './SubjectDetails';
 import { OpticsChanges } from './OpticsChanges';
 import type { SideProps } from './sideProps';
+import { RememberedFold } from '../../ui/RememberedFold';
 import layoutStyles from '../../ui/layout.module.css';
 import styles from './PullSide.module.css';
 
@@ -24,7 +25,6 @@ const PullDetails = lazyPart(() => import('./PullDetails').then(({ PullDetails }
 /** Side column: marks with their distances, and details of the selection. */
 export function PullSide({ plan, verdict, units, isAdding = false }: SideProps & { readonly isAdding?: boolean }) {
   // stays open from mark to mark
-  const [showsPlace, setShowsPlace] = useState(false);
   const selection = useAppSelector((state) => selectSession(state).selection);
   const pull = selection?.kind === 'move' ? plan.focusTrack.pulls.find(({ id }) => id === selection.id) : undefined;
   const beat = selection?.kind === 'beat' ? plan.beats.find(({ id }) => id === selection.id) : undefined;
@@ -52,14 +52,9 @@ export function PullSide({ plan, verdict, units, isAdding = false }: SideProps &
         <section key={mark.id} aria-label={`Mark ${mark.letter}`}>
           <h2>Mark {mark.letter}</h2>
           <MarkDetails mark={mark} units={units} />
-          <details
-            className={layoutStyles.moreOfIt}
-            open={showsPlace}
-            onToggle={({ currentTarget }) => setShowsPlace(currentTarget.open)}
-          >
-            <summary>Place on the floor, and what to ask the performer for</summary>
+          <RememberedFold title="Place on the floor, and what to ask the performer for">
             <MarkOnFloor mark={mark} plan={plan} />
-          </details>
+          </RememberedFold>
         </section>
       )}
       {subject && <SubjectDetails key={subject.id} subject={subject} plan={plan} units={units} />}

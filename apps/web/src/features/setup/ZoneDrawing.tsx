@@ -1,6 +1,5 @@
 import { displayStepMm, formatDistance, formatGap, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { subjectColour } from '../../charts/subjectColour';
-import { curveCatmullRomClosed, line } from 'd3-shape';
 import { useRef } from 'react';
 import { arrowStep } from '../../shared/gestures/arrowStep';
 import { useDrag } from '../../shared/gestures/useDrag';
@@ -8,6 +7,8 @@ import { useSize, type Size } from '../../shared/useSize';
 import { nudgeDistance } from '../../ui/fields/readDistance';
 import type { ZoneFigures } from './zoneFigures';
 import { FIGURE_MM, type ZoneLayout, zoneLayout } from './zoneLayout';
+import { CameraDrawing } from './CameraDrawing';
+import { personOutline } from './personOutline';
 import styles from './ZoneDrawing.module.css';
 import zoneStyles from '../../charts/zone.module.css';
 import textStyles from '../../ui/text.module.css';
@@ -49,7 +50,7 @@ function Drawing({ figures, plan, units, onFocus, size }: Props & { readonly siz
       <text x={rightX} y={22} textAnchor="end" className={textStyles.chartLabel}>
         {units === 'metric' ? 'metres from the image plane, to scale' : 'feet from the image plane, to scale'}
       </text>
-      <CameraOnLegs layout={layout} />
+      <CameraDrawing support={plan.rig?.support ?? 'legs'} layout={layout} />
       {focusX !== null && <Figure x={focusX} layout={layout} />}
       <Marks plan={plan} layout={layout} onFocus={onFocus} />
       {layout.hyperfocalX !== null && (
@@ -72,62 +73,9 @@ function Drawing({ figures, plan, units, onFocus, size }: Props & { readonly siz
   );
 }
 
-function CameraOnLegs({ layout: { cameraX, eyeY, groundY, pxPerMm } }: { readonly layout: ZoneLayout }) {
-  const unit = Math.max(pxPerMm * 100, 7);
-  return (
-    <g className={zoneStyles.zoneCamera}>
-      <path
-        d={`M${cameraX - unit},${eyeY + unit * 0.6}L${cameraX - unit * 2.6},${groundY}M${cameraX - unit},${eyeY + unit * 0.6}L${cameraX + unit * 0.6},${groundY}M${cameraX - unit},${eyeY}V${groundY}`}
-      />
-      <rect
-        x={cameraX - unit * 2.4}
-        y={eyeY - unit * 0.8}
-        width={unit * 2.4}
-        height={unit * 1.6}
-        rx={2}
-        className={zoneStyles.zoneSolid}
-      />
-      <rect x={cameraX} y={eyeY - unit * 0.55} width={unit * 1.3} height={unit * 1.1} rx={1} className={zoneStyles.zoneSolid} />
-      <line x1={cameraX} x2={cameraX} y1={eyeY - unit * 1.5} y2={eyeY + unit * 1.5} className={styles.zoneImagePlane} />
-    </g>
-  );
-}
-
-/** Outline of a person in profile, looking at the lens: mm behind the eye, and up. The head is drawn separately. */
-const BODY: readonly (readonly [number, number])[] = [
-  [48, 1545],
-  [40, 1490],
-  [8, 1440],
-  [-8, 1320],
-  [-4, 1180],
-  [10, 1020],
-  [14, 880],
-  [24, 700],
-  [30, 500],
-  [44, 300],
-  [50, 90],
-  [0, 40],
-  [-50, 8],
-  [40, 0],
-  [130, 4],
-  [136, 90],
-  [150, 320],
-  [150, 480],
-  [172, 700],
-  [206, 860],
-  [198, 940],
-  [172, 1080],
-  [190, 1240],
-  [196, 1360],
-  [166, 1450],
-  [124, 1500],
-  [120, 1550],
-];
-const bodyOutline = line<readonly [number, number]>().curve(curveCatmullRomClosed);
-
 /** A person 1.75 m tall with the eye in the plane of focus. */
 function Figure({ x, layout: { groundY, pxPerMm } }: { readonly x: number; readonly layout: ZoneLayout }) {
-  const outline = bodyOutline(BODY.map(([behind, up]) => [x + behind * pxPerMm, groundY - up * pxPerMm] as const)) ?? '';
+  const outline = personOutline(x, groundY, pxPerMm, -1);
   return (
     <g className={styles.zoneFigure}>
       <path d={outline} />

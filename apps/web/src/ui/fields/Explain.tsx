@@ -12,18 +12,26 @@ interface Props {
   readonly lines: readonly string[];
 }
 
-/** A figure with an explanation on hover or focus. Until then it is a plain button, which is cheap to redraw during a drag. */
+/** Whether a field has the cursor: an explanation would cover what is being typed. */
+function isTyping(): boolean {
+  return document.activeElement instanceof HTMLInputElement && document.activeElement.type === 'text';
+}
+
+/**
+ * A figure with an explanation on hover or focus, but on hover not while a field is typed into. Until then it is a plain button,
+ * which is cheap to redraw during a drag.
+ */
 export function Explain({ children, what, lines }: Props) {
-  const [isRequired, setIsAsked] = useState(false);
+  const [isShown, setIsShown] = useState(false);
   const figure = (
     <button
       type="button"
       className={styles.explained}
       aria-label={`${what}: how it is computed`}
-      onMouseEnter={() => setIsAsked(true)}
-      onMouseLeave={() => setIsAsked(false)}
-      onFocus={() => setIsAsked(true)}
-      onBlur={() => setIsAsked(false)}
+      onMouseEnter={() => setIsShown(!isTyping())}
+      onMouseLeave={() => setIsShown(false)}
+      onFocus={() => setIsShown(true)}
+      onBlur={() => setIsShown(false)}
     >
       {children}
     </button>
@@ -31,7 +39,7 @@ export function Explain({ children, what, lines }: Props) {
   return (
     <span className={styles.explainAnchor}>
       {figure}
-      {isRequired && (
+      {isShown && (
         <Suspense fallback={null}>
           <Explanation what={what} lines={lines} />
         </Suspense>
