@@ -35,7 +35,7 @@ export {
 
 export { beatText, REQUIREMENT_WORDS } from './plan/beatText.js';
 export { differenceLines, differenceSummary, differingAreas } from './plan/differenceText.js';
-export { gearDifferenceLines } from './plan/gearText.js';
+export { gearDifferenceLines, gearEffectText } from './plan/gearText.js';
 export { METHOD_WORDS, methodName } from './plan/methodText.js';
 export { LOCAL_RULES, noteText } from './plan/noteText.js';
 export { rehearsalEventText } from './plan/rehearsalText.js';
@@ -46,10 +46,20 @@ export { moveFigureLabel, moveFigureValue, speedText } from './moves/moveFigureT
 
 export { methodArgumentText, OTHER_VIEWS } from './stop/methodArgumentText.js';
 export { TIMELINE_LABELS } from './takes/timelineLabels.js';
-export { compareSentence } from './calculator/compareText.js';
+export { compareSentence, formatMatchText } from './calculator/compareText.js';
 export { EASING_WORDS, fixName, fixResult, fixStepName, stopText } from './fixes/fixText.js';
 export { impossibleText, smallestChangeText, solutionText, SOLVER_WAY_WORDS } from './fixes/solverText.js';
-export { beyondRingText, disagreementText, markOnRingText, markRoomLines, MEASURE_WORDS } from './marks/markText.js';
+export {
+  axisLines,
+  beyondRingText,
+  disagreementText,
+  measureRefusalText,
+  noStopText,
+  referenceRoomText,
+  markOnRingText,
+  markRoomLines,
+  MEASURE_WORDS,
+} from './marks/markText.js';
 export { countdownText, cueText, degreesText, figureAndUnit, ringText, targetSubjectName, turnText } from './roll/rollText.js';
 export { chanceText, of100, takesOf100 } from './share.js';
 export { errorName, improvementCost, improvementName } from './stop/improvementText.js';
@@ -80,3 +90,12 @@ export {
 export { floorSentence } from './floor/floorSentence.js';
 export { AS_METERED_STOPS, depthSentence, faceText, meterSentence, zoneSentence } from './calculator/zoneSentence.js';
 export { cameraSentence, lensSentence, rigSentence, wheelSentence } from './kit/kitSentences.js';
+export { breathingLines, landingLines, neededTimeLines, peakSpeedLines, roomText, turnLines } from './verdict/effortText.js';
+export { type ZoneFact, zoneFacts } from './setup/zoneFacts.js';
+export { type LightWay, lightWays } from './setup/lightText.js';
+export { calibrationFitText, calibrationStepText, landingWindowText, wheelTimeLines } from './kit/calibrationText.js';
+export { measuredErrorLines, predictionText } from './takes/measuredText.js';
+export { aimText, framingText } from './floor/floorText.js';
+export { blurLines, keepRateLines, separationText } from './stop/blurText.js';
+export { type SavingState, savingText } from './saving/savingText.js';
+export { importedText, KEPT_INPUT, refusalText } from './saving/refusalText.js';

@@ -1,4 +1,15 @@
-import { type ComparedSetup, formatGap, type HeldEqual, type LensSetup, type UnitSystem } from '@still-heron/core';
+import {
+  type ComparedSetup,
+  formatGap,
+  type HeldEqual,
+  type LensSetup,
+  type UnitSystem,
+  pictureSize,
+  matchFormat,
+  fNumberOf,
+  stopOfFNumber,
+  formatStop,
+} from '@still-heron/core';
 import type { SentencePart } from '../sentence.js';
 
 /** Ratio from which two zones, or two windows, count as different. */
@@ -45,4 +56,13 @@ function windowText(easiest: Reached, hardest: Reached): string {
 /** "50 mm T2.8 at T4": the name of a lens without its own stop, and the stop in use. */
 function setupName({ lens, stop }: LensSetup): string {
   return `${lens.name.replace(/ (T|f\/)[\d.]+$/, '')} at ${lens.stopScale === 'T' ? 'T' : 'f/'}${Number(stop.toFixed(1))}`;
+}
+
+/** Focal length and stop that give the first set-up's picture on another format, by the ratio of the diagonals. */
+export function formatMatchText(first: LensSetup, other: LensSetup): string | null {
+  const [from, to] = [pictureSize(first.camera), pictureSize(other.camera)];
+  const match = matchFormat({ focalLengthMm: first.focalLengthMm, fNumber: fNumberOf(first.lens, first.stop) }, from, to);
+  if (Math.abs(match.ratio - 1) < 0.005) return null;
+  const stop = stopOfFNumber(other.lens, match.fNumber);
+  return `Framing of the first set-up: ${match.focalLengthMm.toFixed(0)} mm at ${formatStop(stop, other.lens.stopScale)} (× ${match.ratio.toFixed(2)}, by the picture diagonals).`;
 }

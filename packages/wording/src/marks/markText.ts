@@ -11,6 +11,9 @@ import {
   type UnitSystem,
   withinReach,
   zoneLensAt,
+  type FocusReference,
+  formatStop,
+  type Lens,
 } from '@still-heron/core';
 
 /** How a mark was measured. */
@@ -69,4 +72,37 @@ export function disagreementText(losesS: number): string {
   if (losesS > 0.05) return `If the drawing is right, ${losesS.toFixed(1)} s more are soft: tape again.`;
   if (losesS < -0.05) return `If the drawing is right, ${(-losesS).toFixed(1)} s more are sharp: tape again.`;
   return 'If the drawing is right, the shot is equally sharp.';
+}
+
+/** How an object to focus on instead serves a mark. */
+export function referenceRoomText({ marginMm, nearerMm, fartherMm }: FocusReference, units: UnitSystem): string {
+  if (marginMm < 0) return `${formatGap(marginMm, units)} beside the zone: soft at the mark`;
+  const farther = fartherMm === Infinity ? 'any' : formatGap(fartherMm, units);
+  return `sharp at the mark, room −${formatGap(nearerMm, units)} / +${farther}`;
+}
+
+/** Why the ring is set to another distance than the tape shows. */
+export function axisLines(tapeMm: number, focusMm: number, units: UnitSystem): string[] {
+  return [
+    `tape ${formatDistance(tapeMm, units)}: the straight line from the image plane`,
+    `depth ${formatDistance(focusMm, units)}: along the lens axis, because the plane of focus is perpendicular to it`,
+    'with the camera as it is when the subject reaches this mark',
+  ];
+}
+
+/** @param wouldNeedStop - Infinity if no stop is enough */
+export function noStopText(
+  wouldNeedStop: number,
+  { stopScale, narrowestStop }: Pick<Lens, 'stopScale' | 'narrowestStop'>,
+): string {
+  return wouldNeedStop === Infinity
+    ? 'No stop is enough: the miss reaches the lens.'
+    : `It needs ${formatStop(wouldNeedStop, stopScale)}, and this lens stops down to ${formatStop(narrowestStop, stopScale)}.`;
+}
+
+/** Why a device measured nothing, and what would do. */
+export function measureRefusalText(why: 'not-on-the-floor' | 'no-answer', letter: string, device: string): string {
+  return why === 'no-answer'
+    ? `The measuring device does not answer. Type what the ${device} shows.`
+    : `${letter} is not on the floor, so there is nothing to measure. Type what the ${device} shows.`;
 }

@@ -12,6 +12,8 @@ import {
   type ShotPlan,
   type UnitSystem,
   type Wheel,
+  formatTimeFigure,
+  type PlanComparison,
 } from '@still-heron/core';
 import { counted, figure } from '../figure.js';
 import { HOLD_WORDS, PULLER_WORDS, RESPONSE_WORDS, SUPPORT_WORDS } from '../kit/kitText.js';
@@ -130,3 +132,21 @@ const RIG_FIELDS: { readonly [F in keyof Rig]: Printer<Rig> } = {
   ],
   notes: ['notes', ({ notes }) => notes || 'none'],
 };
+
+/** Effect of an update in a sentence: sharp time, and shifts of marks. */
+export function gearEffectText({ sharpBeforeS, sharpAfterS, marks }: PlanComparison, plan: ShotPlan, after: ShotPlan): string {
+  const parts: string[] = [];
+  if (sharpBeforeS !== null && sharpAfterS !== null)
+    parts.push(
+      Math.abs(sharpAfterS - sharpBeforeS) < 0.05
+        ? `sharp for ${formatTimeFigure(sharpAfterS)} s as before`
+        : `sharp ${formatTimeFigure(sharpBeforeS)} s → ${formatTimeFigure(sharpAfterS)} s`,
+    );
+  const moved = marks.filter(({ beforeDeg, afterDeg }) => Math.abs(afterDeg - beforeDeg) >= 0.05);
+  const [most] = [...moved].sort((a, b) => Math.abs(b.afterDeg - b.beforeDeg) - Math.abs(a.afterDeg - a.beforeDeg));
+  const where = (after.wheel ?? plan.wheel) ? 'wheel' : 'ring';
+  if (most) parts.push(`${most.letter} moves from ${most.beforeDeg.toFixed(1)}° to ${most.afterDeg.toFixed(1)}° of the ${where}`);
+  const stale = after.marks.filter((mark, index) => mark.stale !== null && plan.marks[index]?.stale === null).length;
+  if (stale > 0) parts.push(`${stale} ${stale === 1 ? 'distance' : 'distances'} to measure again`);
+  return parts.length === 0 ? 'It would change nothing in this shot.' : `In this shot: ${parts.join(', ')}.`;
+}

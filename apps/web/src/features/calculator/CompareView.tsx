@@ -10,7 +10,7 @@ import {
   type Lens,
   type UnitSystem,
 } from '@still-heron/core';
-import { compareSentence } from '@still-heron/wording';
+import { compareSentence, formatMatchText } from '@still-heron/wording';
 import { useState } from 'react';
 import clsx from 'clsx';
 import { useSize } from '../../shared/useSize';
@@ -19,7 +19,7 @@ import { WordChoice } from '../../ui/fields/WordChoice';
 import { useKit } from '../../shared/api/useKit';
 import { compareLayout } from './compareLayout';
 import { CompareRowView, Frame, RowAxis } from './CompareRow';
-import { matchLine, SetupPicker } from './SetupPicker';
+import { SetupPicker } from './SetupPicker';
 import type { CalculatorProps } from './calculatorProps';
 import { Button } from '../../ui/Button';
 import styles from './CompareView.module.css';
@@ -75,7 +75,7 @@ export function CompareView({ optics, units }: CalculatorProps) {
               {size && <CompareRowView layout={layout} row={layout.rows[index]!} />}
             </div>
             <div className={styles.compareFrame}>{compared[index]!.at && <Frame at={compared[index]!.at} />}</div>
-            <Figures compared={compared[index]!} match={index === 0 ? null : matchLine(optics, setup)} units={units} />
+            <Figures compared={compared[index]!} match={index === 0 ? null : formatMatchText(optics, setup)} units={units} />
           </section>
         ))}
         <div className={clsx(styles.compareRow, styles.compareAxis)}>

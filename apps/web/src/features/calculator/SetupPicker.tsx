@@ -1,14 +1,4 @@
-import {
-  type LensSetup,
-  fNumberOf,
-  formatStop,
-  isZoom,
-  matchFormat,
-  parseStop,
-  pictureSize,
-  stopOfFNumber,
-  type Lens,
-} from '@still-heron/core';
+import { type LensSetup, formatStop, isZoom, parseStop, type Lens } from '@still-heron/core';
 import { problemText } from '@still-heron/wording';
 import { Choice } from '../../ui/fields/Choice';
 import { NumberField } from '../../ui/fields/NumberField';
@@ -111,13 +101,4 @@ function StopAndFocalLength({ number, stop, lens, onChange, setup }: StopAndFoca
       )}
     </>
   );
-}
-
-/** Focal length and stop that give the first set-up's picture on another format, by the ratio of the diagonals. */
-export function matchLine(first: LensSetup, other: LensSetup): string | null {
-  const [from, to] = [pictureSize(first.camera), pictureSize(other.camera)];
-  const match = matchFormat({ focalLengthMm: first.focalLengthMm, fNumber: fNumberOf(first.lens, first.stop) }, from, to);
-  if (Math.abs(match.ratio - 1) < 0.005) return null;
-  const stop = stopOfFNumber(other.lens, match.fNumber);
-  return `Framing of the first set-up: ${match.focalLengthMm.toFixed(0)} mm at ${formatStop(stop, other.lens.stopScale)} (× ${match.ratio.toFixed(2)}, by the picture diagonals).`;
 }

@@ -1,4 +1,5 @@
 import { type AimKey, changeAim, fieldOfAction, PLAN_LIMITS, removeAim, type ShotPlan } from '@still-heron/core';
+import { aimText } from '@still-heron/wording';
 import { useMemo } from 'react';
 import { NumberField } from '../../ui/fields/NumberField';
 import { TimeField } from '../../ui/fields/TimeField';
@@ -44,7 +45,7 @@ function AimRow({ aim, before, after, plan }: RowProps) {
   return (
     <li>
       <span className={styles.aimWords}>
-        {aimWords(aim.at, plan)}
+        {aimText(aim.at, plan)}
         {before && (
           <Button
             look="quiet"
@@ -94,10 +95,4 @@ function AimRow({ aim, before, after, plan }: RowProps) {
       </div>
     </li>
   );
-}
-
-function aimWords(at: AimKey['at'], plan: ShotPlan): string {
-  if (at.kind === 'subject')
-    return `at ${plan.subjects.find(({ id }) => id === at.subjectId)?.name ?? 'a subject'}, who is followed`;
-  return at.kind === 'point' ? 'at a point' : 'straight ahead';
 }

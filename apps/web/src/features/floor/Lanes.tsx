@@ -1,7 +1,8 @@
 import type { CompleteVerdict, ShotPlan, TimeSpan } from '@still-heron/core';
 import { memo, useMemo } from 'react';
 import { subjectColour } from '../../charts/subjectColour';
-import { framingWords, type Lane, lanesOf } from './lanesLayout';
+import { framingText } from '@still-heron/wording';
+import { type Lane, lanesOf } from './lanesLayout';
 import styles from './Lanes.module.css';
 import textStyles from '../../ui/text.module.css';
 
@@ -23,7 +24,7 @@ export const Lanes = memo(function Lanes({ plan, verdict }: Props) {
 });
 
 function LaneRow({ lane, durationS }: { readonly lane: Lane; readonly durationS: number }) {
-  const words = framingWords(lane, durationS);
+  const words = framingText(lane, durationS);
   const bars = (spans: readonly TimeSpan[], kind: string, className?: string) =>
     spans.map(({ fromS, untilS }) => (
       <span

@@ -8,7 +8,7 @@ import {
   type Mark,
   type Sighting,
 } from '@still-heron/core';
-import { MEASURE_WORDS } from '@still-heron/wording';
+import { axisLines, MEASURE_WORDS } from '@still-heron/wording';
 import clsx from 'clsx';
 import { subjectColour } from '../../charts/subjectColour';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
@@ -85,14 +85,7 @@ function MarkRow({ plan, units, mark, sight, focusMm }: MarkRowProps) {
         {isOffAxis && (
           <>
             {' · '}
-            <Explain
-              what="Distance for the ring"
-              lines={[
-                `tape ${formatDistance(tapeMm, units)}: the straight line from the image plane`,
-                `depth ${formatDistance(focusMm, units)}: along the lens axis, because the plane of focus is perpendicular to it`,
-                'with the camera as it is when the subject reaches this mark',
-              ]}
-            >
+            <Explain what="Distance for the ring" lines={axisLines(tapeMm, focusMm, units)}>
               ring at {formatDistance(focusMm, units)}
             </Explain>
           </>

@@ -11,7 +11,8 @@ import {
   startFloor,
   walkTo,
 } from '@still-heron/core';
-import { framingWords, lanesOf } from './lanesLayout';
+import { framingText } from '@still-heron/wording';
+import { lanesOf } from './lanesLayout';
 import { onStep, othersThan, snap, trackEnds } from './snap';
 import { nudge } from './useFloorDrag';
 
@@ -77,17 +78,17 @@ describe('lanes under the time bar', () => {
   test('say when someone comes in and goes out, and when they are sharp or soft', () => {
     const { framed, sharp, soft } = lane(crossing());
     expect(framed).toHaveLength(1);
-    expect(framingWords(lane(crossing()), 10)).toMatch(/^Ines enters at 6\.\d s, leaves at [67]\.\d s$/);
+    expect(framingText(lane(crossing()), 10)).toMatch(/^Ines enters at 6\.\d s, leaves at [67]\.\d s$/);
     const lasts = (spans: readonly { fromS: number; untilS: number }[]) =>
       spans.reduce((sum, { fromS, untilS }) => sum + untilS - fromS, 0);
     expect(lasts(sharp) + lasts(soft)).toBeCloseTo(10, 1);
   });
 
   test('someone throughout, never, or not on the floor', () => {
-    expect(framingWords(lane(setAim(crossing(), { kind: 'subject', subjectId: 'subject-1' })), 10)).toBe(
+    expect(framingText(lane(setAim(crossing(), { kind: 'subject', subjectId: 'subject-1' })), 10)).toBe(
       'Ines is in frame all the time',
     );
-    expect(framingWords(lane(setAim(crossing(), { kind: 'heading', deg: 180 })), 10)).toBe('Ines is never in frame');
-    expect(framingWords({ ...lane(crossing()), framed: null }, 10)).toBe('Ines is not on the floor');
+    expect(framingText(lane(setAim(crossing(), { kind: 'heading', deg: 180 })), 10)).toBe('Ines is never in frame');
+    expect(framingText({ ...lane(crossing()), framed: null }, 10)).toBe('Ines is not on the floor');
   });
 });

@@ -26,14 +26,3 @@ export function lanesOf(plan: ShotPlan, verdict: CompleteVerdict | null): Lane[]
     };
   });
 }
-
-/** Text for an entrance or exit at a span's start or end. */
-export function framingWords({ framed, name }: Lane, durationS: number): string {
-  if (framed === null) return `${name} is not on the floor`;
-  if (framed.length === 0) return `${name} is never in frame`;
-  const words = framed.flatMap(({ fromS, untilS }) => [
-    ...(fromS > 0 ? [`enters at ${fromS.toFixed(1)} s`] : []),
-    ...(untilS < durationS - 1e-6 ? [`leaves at ${untilS.toFixed(1)} s`] : []),
-  ]);
-  return words.length === 0 ? `${name} is in frame all the time` : `${name} ${words.join(', ')}`;
-}

@@ -1,5 +1,5 @@
 import { type KitItems, type KitKind, kitName } from '@still-heron/core';
-import { KIND_WORDS, problemView } from '@still-heron/wording';
+import { KIND_WORDS, problemView, refusalText } from '@still-heron/wording';
 import { App } from 'antd';
 import { useNavigate } from 'react-router';
 import { problemOf } from '../../shared/api/api';
@@ -33,7 +33,7 @@ export function useKitActions<K extends KitKind>(kind: K) {
   const readFile = useKitFile();
 
   const showRefusal = (what: string, error: unknown) => {
-    if (error) void message.error(`${what}: ${problemOf(error).body.message}.`);
+    if (error) void message.error(refusalText(what, problemOf(error).body));
   };
 
   async function create(item: KitItems[K] = newItem(kind)): Promise<void> {

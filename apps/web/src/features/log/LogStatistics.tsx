@@ -1,6 +1,6 @@
 import type { KeptView, StatisticsView } from '@still-heron/contract';
 import type { MeasuredError } from '@still-heron/core';
-import { methodName } from '@still-heron/wording';
+import { methodName, predictionText } from '@still-heron/wording';
 import clsx from 'clsx';
 import { calibrationLayout, CHART, keptBars, overTimeLayout } from './logCharts';
 import textStyles from '../../ui/text.module.css';
@@ -74,7 +74,7 @@ function Calibration({ statistics: { calibration } }: { readonly statistics: Sta
         className={styles.logChart}
         viewBox={`0 0 ${CHART.width} ${CHART.height}`}
         role="img"
-        aria-label={calibrationWords(points)}
+        aria-label={predictionText(points)}
       >
         {ticks.map(({ share, x, y }) => (
           <g key={share}>
@@ -98,17 +98,9 @@ function Calibration({ statistics: { calibration } }: { readonly statistics: Sta
           predicted →
         </text>
       </svg>
-      <p className={textStyles.muted}>{calibrationWords(points)}</p>
+      <p className={textStyles.muted}>{predictionText(points)}</p>
     </section>
   );
-}
-
-function calibrationWords(points: ReturnType<typeof calibrationLayout>['points']): string {
-  const takes = points.reduce((sum, point) => sum + point.takes, 0);
-  const off = points.reduce((sum, point) => sum + point.takes * (point.share - point.predicted), 0) / takes;
-  const by = `${Math.abs(Math.round(off * 100))} of 100`;
-  if (Math.abs(off) < 0.03) return `Predictions match, over ${takes} takes.`;
-  return off > 0 ? `Better than predicted by ${by}, over ${takes} takes.` : `Worse than predicted by ${by}, over ${takes} takes.`;
 }
 
 function OverTime({ days }: { readonly days: readonly KeptView[] }) {

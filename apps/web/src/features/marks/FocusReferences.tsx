@@ -1,13 +1,5 @@
-import {
-  changeMark,
-  formatDistance,
-  formatGap,
-  type Mark,
-  type ShotPlan,
-  type FocusReference,
-  focusReferences,
-  type UnitSystem,
-} from '@still-heron/core';
+import { changeMark, formatDistance, type Mark, type ShotPlan, focusReferences, type UnitSystem } from '@still-heron/core';
+import { referenceRoomText } from '@still-heron/wording';
 import { useEdit } from '../shot/useEdit';
 import { Button } from '../../ui/Button';
 import textStyles from '../../ui/text.module.css';
@@ -47,7 +39,7 @@ export function FocusReferences({ mark, plan, units }: Props) {
               <span className={styles.referenceName}>{reference.name}</span>
               <span className={textStyles.figure}>{formatDistance(reference.focusMm, units)}</span>
               <small className={reference.marginMm >= 0 ? textStyles.toneSharp : textStyles.toneSoft}>
-                {roomWords(reference, units)}
+                {referenceRoomText(reference, units)}
               </small>
             </Button>
           </li>
@@ -55,10 +47,4 @@ export function FocusReferences({ mark, plan, units }: Props) {
       })}
     </ul>
   );
-}
-
-function roomWords({ marginMm, nearerMm, fartherMm }: FocusReference, units: UnitSystem): string {
-  if (marginMm < 0) return `${formatGap(marginMm, units)} beside the zone: soft at the mark`;
-  const farther = fartherMm === Infinity ? 'any' : formatGap(fartherMm, units);
-  return `sharp at the mark, room −${formatGap(nearerMm, units)} / +${farther}`;
 }

@@ -10,6 +10,7 @@ import {
   type ShotPlan,
   type UnitSystem,
 } from '@still-heron/core';
+import { noStopText } from '@still-heron/wording';
 import { GapField } from '../../ui/fields/GapField';
 import { useEdit } from '../shot/useEdit';
 import { Button } from '../../ui/Button';
@@ -67,9 +68,7 @@ function Answer({ mark, plan, units }: Props) {
     case 'not-on-this-lens':
       return (
         <p className={textStyles.toneSoft} role="status">
-          {answer.wouldNeedStop === Infinity
-            ? 'No stop is enough: the miss reaches the lens.'
-            : `It needs ${formatStop(answer.wouldNeedStop, lens.stopScale)}, and this lens stops down to ${formatStop(lens.narrowestStop, lens.stopScale)}.`}
+          {noStopText(answer.wouldNeedStop, lens)}
         </p>
       );
   }

@@ -1,6 +1,7 @@
 import { nanoid } from '@reduxjs/toolkit';
 import type { ReadingView } from '@still-heron/contract';
 import { changeMark, type DeviceMethod, type Mark, planDistances } from '@still-heron/core';
+import { measureRefusalText } from '@still-heron/wording';
 import { useEffect, useRef, useState } from 'react';
 import { useAppDispatch, useAppStore } from '../../shared/store/hooks';
 import { useKeys } from '../../shared/keys/useKeys';
@@ -51,7 +52,7 @@ export function useMeasuring(): Measuring {
     const plan = selectPlan(store.getState());
     const drawnMm = plan ? planDistances(plan).markSightings.get(mark.id)?.tapeMm : undefined;
     if (drawnMm === undefined) {
-      setProblem(`${mark.letter} is not on the floor, so there is nothing to measure. Type what the ${method} shows.`);
+      setProblem(measureRefusalText('not-on-the-floor', mark.letter, method));
       return;
     }
     asked.current = mark.id;
@@ -62,7 +63,7 @@ export function useMeasuring(): Measuring {
         take.current((await response.json()) as ReadingView);
         setProblem(null);
       })
-      .catch(() => setProblem(`The measuring device does not answer. Type what the ${method} shows.`));
+      .catch(() => setProblem(measureRefusalText('no-answer', mark.letter, method)));
   }
   function measureSelected(method: DeviceMethod): void {
     const selection = selectSelection(store.getState());

@@ -1,12 +1,5 @@
-import {
-  ASSUMED_HAND,
-  formatGap,
-  type Landing,
-  type PullAssessment,
-  type ShotPlan,
-  type UnitSystem,
-  type WheelTurn,
-} from '@still-heron/core';
+import type { Landing, PullAssessment, ShotPlan, UnitSystem, WheelTurn } from '@still-heron/core';
+import { breathingLines, landingLines, neededTimeLines, peakSpeedLines, roomText, turnLines } from '@still-heron/wording';
 import type { ReactNode } from 'react';
 import clsx from 'clsx';
 import { Explain } from '../../ui/fields/Explain';
@@ -36,19 +29,7 @@ export function PullEffort({ judged, plan, units }: Props) {
       {judged.presses === null && <SpeedFact judged={judged} limit={limit} />}
       {Math.abs(judged.breathingPercent) >= 0.05 && <BreathingFact plan={plan} judged={judged} />}
       <Fact what="needs">
-        <Explain
-          what="Time that a hand needs"
-          lines={
-            judged.isAgainstHardStop && wheel?.betweenStopsS !== null && wheel
-              ? ['the pull lands against a hard stop: it needs no aim, only time to turn']
-              : [
-                  `${ASSUMED_HAND.reactionS} s + ${ASSUMED_HAND.perBitS} s × ${judged.bits.toFixed(2)} bits of difficulty`,
-                  `bits = log₂(${judged.travelDeg.toFixed(1)}° / ${judged.windowDeg.toFixed(2)}° + 1): turn over landing window`,
-                  `at least the time for the turn at ${limit.toFixed(0)}°/s`,
-                  'the hand is assumed until your own is measured',
-                ]
-          }
-        >
+        <Explain what="Time that a hand needs" lines={neededTimeLines(judged, limit)}>
           {judged.neededS.toFixed(2)} s
         </Explain>
       </Fact>
@@ -57,14 +38,7 @@ export function PullEffort({ judged, plan, units }: Props) {
         <strong className={clsx(styles.grade, GRADE_TONES[judged.grade])}>{judged.grade.replace('-', ' ')}</strong>
       </Fact>
       <Fact what="landing window">
-        <Explain
-          what="Room at the landing"
-          lines={[
-            `ring: ${judged.nearRoomDeg.toFixed(2)}° on the near side, ${judged.farRoomDeg.toFixed(2)}° on the far side`,
-            `on the floor: ${gapWords(judged.nearRoomMm, units)} nearer, ${gapWords(judged.farRoomMm, units)} farther`,
-            `in the opposite direction the window is ${judged.oppositeLanding.windowDeg.toFixed(1)}°: ${gapWords(judged.oppositeLanding.nearRoomMm, units)} nearer, ${gapWords(judged.oppositeLanding.farRoomMm, units)} farther, ${judged.oppositeLanding.neededS.toFixed(2)} s`,
-          ]}
-        >
+        <Explain what="Room at the landing" lines={landingLines(judged, units)}>
           {judged.windowDeg.toFixed(1)}°
         </Explain>
         <Room at={judged} units={units} />
@@ -84,18 +58,7 @@ interface TurnFactProps extends Pick<Props, 'judged' | 'plan'> {
 function TurnFact({ wheel, judged, plan }: TurnFactProps) {
   return (
     <Fact what="turn">
-      <Explain
-        what={wheel ? 'Turn of the wheel' : 'Turn of the ring'}
-        lines={[
-          `the ring from ${judged.from.ringDeg.toFixed(1)}° to ${judged.to.ringDeg.toFixed(1)}°`,
-          ...(wheel
-            ? [
-                `the wheel turns ${plan.wheel!.wheelPerRing} × as far; it must land within ${wheel.windowOnDiscMm.toFixed(1)} mm on its disc`,
-                ...(wheel.regrips > 0 ? [`the hand has to regrip ${wheel.regrips} times`] : []),
-              ]
-            : []),
-        ]}
-      >
+      <Explain what={wheel ? 'Turn of the wheel' : 'Turn of the ring'} lines={turnLines(judged, plan)}>
         {judged.presses === null ? `${(wheel?.travelDeg ?? judged.travelDeg).toFixed(1)}°` : `${judged.presses} presses`}
       </Explain>
       <span className={textStyles.muted}> {judged.towards === 'nowhere' ? 'none' : `towards ${judged.towards}`}</span>
@@ -110,15 +73,7 @@ interface SpeedFactProps extends Pick<Props, 'judged'> {
 function SpeedFact({ judged, limit }: SpeedFactProps) {
   return (
     <Fact what="peak speed">
-      <Explain
-        what="Peak speed of the wheel or ring"
-        lines={[
-          judged.isTracking
-            ? 'computed frame by frame, because the pull runs to a moving subject'
-            : `${(judged.peakDegPerS / (judged.travelDeg / judged.availableS || 1)).toFixed(3)} × ${judged.travelDeg.toFixed(1)}° / ${judged.availableS.toFixed(2)} s of the ring`,
-          `the limit is ${limit.toFixed(0)}°/s: yours, under “Hand and shot”`,
-        ]}
-      >
+      <Explain what="Peak speed of the wheel or ring" lines={peakSpeedLines(judged, limit)}>
         {judged.handPeakDegPerS.toFixed(0)}°/s
       </Explain>
       <span className={judged.handPeakDegPerS > limit ? textStyles.toneSoft : textStyles.muted}> of {limit.toFixed(0)}</span>
@@ -129,13 +84,7 @@ function SpeedFact({ judged, limit }: SpeedFactProps) {
 function BreathingFact({ plan, judged }: Pick<Props, 'plan' | 'judged'>) {
   return (
     <Fact what="breathing">
-      <Explain
-        what="Change of the picture by breathing"
-        lines={[
-          `breathing of the lens: ${plan.optics.lens.breathingPercent} % from infinity to close focus`,
-          'in proportion to the extension of the lens: an assumption',
-        ]}
-      >
+      <Explain what="Change of the picture by breathing" lines={breathingLines(plan)}>
         {Math.abs(judged.breathingPercent).toFixed(1)} %
       </Explain>
       <span className={textStyles.muted}> {judged.breathingPercent > 0 ? 'wider' : 'narrower'}</span>
@@ -157,9 +106,7 @@ function Room({ at, units }: { readonly at: Landing; readonly units: UnitSystem 
   return (
     <span className={textStyles.muted}>
       {' '}
-      −{gapWords(at.nearRoomMm, units)} / +{gapWords(at.farRoomMm, units)}
+      −{roomText(at.nearRoomMm, units)} / +{roomText(at.farRoomMm, units)}
     </span>
   );
 }
-
-const gapWords = (mm: number, units: UnitSystem) => (mm === Infinity ? '∞' : formatGap(mm, units));

@@ -1,5 +1,5 @@
 import { type UnitSystem, verdictOf } from '@still-heron/core';
-import { takeVerdictText } from '@still-heron/wording';
+import { takeVerdictText, refusalText, KEPT_INPUT } from '@still-heron/wording';
 import { App } from 'antd';
 import { useMemo, useState, useSyncExternalStore } from 'react';
 import { problemOf } from '../../shared/api/api';
@@ -39,8 +39,7 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
     if (!logged || isLoading) return;
     const take = takeOfDraft(draft, ended.take, pullIds);
     const { error } = await save({ shotId, id: logged.id, version: logged.version, take });
-    if (error)
-      void message.error(`Take ${logged.number} was not changed: ${problemOf(error).body.message}. Your input is still here.`);
+    if (error) void message.error(refusalText(`Take ${logged.number} was not changed`, problemOf(error).body, KEPT_INPUT));
     else onDone();
   }
   useKeys('t', () => void put());

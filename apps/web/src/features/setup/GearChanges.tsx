@@ -1,6 +1,5 @@
 import {
   comparePlans,
-  formatTimeFigure,
   type GearChange,
   gearChanges,
   type GearPart,
@@ -8,11 +7,10 @@ import {
   type KitKind,
   type KitNow,
   detachFromKit,
-  type PlanComparison,
   type ShotPlan,
   type UnitSystem,
 } from '@still-heron/core';
-import { gearDifferenceLines } from '@still-heron/wording';
+import { gearDifferenceLines, gearEffectText } from '@still-heron/wording';
 import { useMemo } from 'react';
 import { problemOf } from '../../shared/api/api';
 import { useKitItemQuery } from '../../shared/api/kitApi';
@@ -95,7 +93,7 @@ function OneChange({ change: { part, updatedPlan }, plan, units }: Props & { rea
     >
       <p>
         <strong>The {word} has changed in Kit since this shot copied it:</strong> {differences.join('; ') || 'its parts'}.{' '}
-        <span className={styles.gearEffect}>{effectOf(comparePlans(plan, updatedPlan), plan, updatedPlan)}</span>
+        <span className={styles.gearEffect}>{gearEffectText(comparePlans(plan, updatedPlan), plan, updatedPlan)}</span>
       </p>
       <Button look="main" onClick={() => edit(`use the new ${word}`, () => updatedPlan)}>
         Use the new one
@@ -103,22 +101,4 @@ function OneChange({ change: { part, updatedPlan }, plan, units }: Props & { rea
       <Button onClick={keep}>Keep the shot’s</Button>
     </aside>
   );
-}
-
-/** Effect of an update in a sentence: sharp time, and shifts of marks. */
-function effectOf({ sharpBeforeS, sharpAfterS, marks }: PlanComparison, plan: ShotPlan, after: ShotPlan): string {
-  const parts: string[] = [];
-  if (sharpBeforeS !== null && sharpAfterS !== null)
-    parts.push(
-      Math.abs(sharpAfterS - sharpBeforeS) < 0.05
-        ? `sharp for ${formatTimeFigure(sharpAfterS)} s as before`
-        : `sharp ${formatTimeFigure(sharpBeforeS)} s → ${formatTimeFigure(sharpAfterS)} s`,
-    );
-  const moved = marks.filter(({ beforeDeg, afterDeg }) => Math.abs(afterDeg - beforeDeg) >= 0.05);
-  const [most] = [...moved].sort((a, b) => Math.abs(b.afterDeg - b.beforeDeg) - Math.abs(a.afterDeg - a.beforeDeg));
-  const where = (after.wheel ?? plan.wheel) ? 'wheel' : 'ring';
-  if (most) parts.push(`${most.letter} moves from ${most.beforeDeg.toFixed(1)}° to ${most.afterDeg.toFixed(1)}° of the ${where}`);
-  const stale = after.marks.filter((mark, index) => mark.stale !== null && plan.marks[index]?.stale === null).length;
-  if (stale > 0) parts.push(`${stale} ${stale === 1 ? 'distance' : 'distances'} to measure again`);
-  return parts.length === 0 ? 'It would change nothing in this shot.' : `In this shot: ${parts.join(', ')}.`;
 }

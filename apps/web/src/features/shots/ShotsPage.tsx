@@ -7,6 +7,7 @@ import {
   useSensor,
   useSensors,
 } from '@dnd-kit/core';
+import { refusalText } from '@still-heron/wording';
 import { arrayMove, SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { ProductionView, ShotView } from '@still-heron/contract';
 import { App } from 'antd';
@@ -86,7 +87,7 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
     const ids = shots.map(({ id }) => id);
     const shotIds = arrayMove(ids, ids.indexOf(String(active.id)), ids.indexOf(String(over.id)));
     const answer = await order({ productionId: production.id, version: production.version, shotIds });
-    if (answer.error) void message.error(`The order was not saved: ${problemOf(answer.error).body.message}.`);
+    if (answer.error) void message.error(refusalText('The order was not saved', problemOf(answer.error).body));
   }
 
   if (shots.length === 0) {

@@ -1,4 +1,5 @@
 import type { ProductionView, ShotView } from '@still-heron/contract';
+import { refusalText } from '@still-heron/wording';
 import { newPlan } from '@still-heron/core';
 import { App } from 'antd';
 import { useRef } from 'react';
@@ -31,7 +32,7 @@ export function useShotActions(production: ProductionView, shots: readonly ShotV
   const removed = useRef<ShotView[]>([]);
 
   const showRefusal = (what: string, error: unknown) => {
-    if (error) void message.error(`${what}: ${problemOf(error).body.message}.`);
+    if (error) void message.error(refusalText(what, problemOf(error).body));
   };
 
   async function create(): Promise<void> {

@@ -1,16 +1,15 @@
 import {
-  formatDistance,
   formatGap,
   thingsInDepth,
   PLAN_LIMITS,
   separation,
-  type SeparationWay,
   setGoals,
   type ShotPlan,
   stopFigures,
   type UnitSystem,
   type StopFigures,
 } from '@still-heron/core';
+import { separationText } from '@still-heron/wording';
 import { Choice } from '../../ui/fields/Choice';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { NumberField } from '../../ui/fields/NumberField';
@@ -125,7 +124,7 @@ function Ways({ plan, timeS, units, percent }: Props & { readonly percent: numbe
       <ul className={styles.waysBehind}>
         {ways.map((way) => (
           <li key={way.kind}>
-            <span>{wayWords(way, units)}</span>
+            <span>{separationText(way, units)}</span>
             <span className={textStyles.muted}>
               {way.isEnough ? `${percent} %` : `only ${way.backgroundPercent.toFixed(2)} %`} · zone {zoneWords(way.zoneMm, units)}
               {Math.abs(way.zoneMm / now.zoneMm - 1) < 0.01 ? ', the same' : ` instead of ${zoneWords(now.zoneMm, units)}`}
@@ -136,17 +135,6 @@ function Ways({ plan, timeS, units, percent }: Props & { readonly percent: numbe
       </ul>
     </>
   );
-}
-
-function wayWords({ kind, focalLengthMm, focusMm, backgroundMm }: SeparationWay, units: UnitSystem): string {
-  switch (kind) {
-    case 'longer-lens':
-      return `${Math.ceil(focalLengthMm)} mm from ${formatDistance(focusMm, units)}, framed the same`;
-    case 'nearer':
-      return `this lens from ${formatDistance(focusMm, units)}`;
-    case 'farther-background':
-      return `background at ${formatDistance(backgroundMm, units)}`;
-  }
 }
 
 function zoneWords(mm: number, units: UnitSystem): string {

@@ -1,5 +1,5 @@
 import { formatStop, type HowWide, type KeepRate, type ShotPlan } from '@still-heron/core';
-import { howWideText, lightText, of100 } from '@still-heron/wording';
+import { howWideText, lightText, of100, keepRateLines } from '@still-heron/wording';
 import { useState } from 'react';
 import clsx from 'clsx';
 import { Explain } from '../../ui/fields/Explain';
@@ -42,15 +42,7 @@ export function StopSentence({ plan, wide, rate, progress, offered, onEnough, on
           {rate && (
             <>
               {': '}
-              <Explain
-                what="Keep rate"
-                lines={[
-                  `${Math.round(rate.keepRate * rate.takes).toLocaleString('en')} of ${rate.takes.toLocaleString('en')} simulated takes keep everything that is required`,
-                  `95 % confidence interval: ${(100 * rate.low).toFixed(1)} to ${(100 * rate.high).toFixed(1)} %`,
-                  'each simulated take draws new errors: missed marks, late people, measuring, cues and landings',
-                  `the same simulated takes for every stop: seed ${rate.seed}`,
-                ]}
-              >
+              <Explain what="Keep rate" lines={keepRateLines(rate)}>
                 <strong>{of100(rate.keepRate)}</strong>
               </Explain>{' '}
               takes kept, {Math.round(100 * rate.sharpShare)} % of the required time is sharp.

@@ -1,12 +1,6 @@
 import type { TakeRowView } from '@still-heron/contract';
-import {
-  isDeepEqual,
-  type MeasuredError,
-  measuredErrors,
-  type ShotPlan,
-  takeFigures,
-  withMeasuredErrors,
-} from '@still-heron/core';
+import { isDeepEqual, measuredErrors, type ShotPlan, takeFigures, withMeasuredErrors } from '@still-heron/core';
+import { measuredErrorLines } from '@still-heron/wording';
 import { useMemo } from 'react';
 import { useEdit } from '../shot/useEdit';
 import { Button } from '../../ui/Button';
@@ -23,11 +17,7 @@ export function MeasuredErrorsPanel({ plan, takes }: Props) {
   const edit = useEdit();
   const fit = useMemo(() => measuredErrors(takes.map(({ take }) => takeFigures(take))), [takes]);
   const isTaken = useMemo(() => isDeepEqual(withMeasuredErrors(plan, fit), plan), [plan, fit]);
-  const lines = [
-    fit.late && `pulls start ${mean(fit.late, 's late', 's early', 2)} on average, ${give(fit.late, 's', 2)}`,
-    fit.off && `pulls land beside the mark by ${give(fit.off, '°', 1)}`,
-    fit.markMisses && `people miss marks by ${give(fit.markMisses, 'mm', 0)}`,
-  ].filter((line) => line !== null);
+  const lines = measuredErrorLines(fit);
   if (lines.length === 0) return null;
   return (
     <section>
@@ -50,12 +40,4 @@ export function MeasuredErrorsPanel({ plan, takes }: Props) {
       )}
     </section>
   );
-}
-
-function give({ sigma, count }: MeasuredError, unit: string, decimals: number): string {
-  return `±${sigma.toFixed(decimals)} ${unit} (${count} measured)`;
-}
-
-function mean({ mean: value }: MeasuredError, above: string, below: string, decimals: number): string {
-  return `${Math.abs(value).toFixed(decimals)} ${value >= 0 ? above : below}`;
 }

@@ -9,7 +9,7 @@ import {
   type UnitSystem,
   verdictOf,
 } from '@still-heron/core';
-import { problemView, takeVerdictText } from '@still-heron/wording';
+import { problemView, takeVerdictText, refusalText } from '@still-heron/wording';
 import { App } from 'antd';
 import { useMemo, useState } from 'react';
 import { problemOf, useRevisionQuery } from '../../shared/api/api';
@@ -53,7 +53,7 @@ export function TakeDetail({ shotId, plan, units, row }: Props) {
     const cues = take.cues.length > 0 ? take.cues : clockCueEvents(then, durationS);
     const judged = asJudged(then, { ...take, track, durationS, cues });
     const { error } = await save({ shotId, id: row.id, version: row.version, take: judged });
-    if (error) void message.error(`Take ${row.number} was not changed: ${problemOf(error).body.message}.`);
+    if (error) void message.error(refusalText(`Take ${row.number} was not changed`, problemOf(error).body));
     else setRead(judged);
   }
   // not on every key press in the form

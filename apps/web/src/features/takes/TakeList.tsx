@@ -1,6 +1,6 @@
 import type { TakeRowView } from '@still-heron/contract';
 import { formatStop, type ShotPlan, type UnitSystem } from '@still-heron/core';
-import { METHOD_WORDS, faultText } from '@still-heron/wording';
+import { METHOD_WORDS, faultText, refusalText } from '@still-heron/wording';
 import { App } from 'antd';
 import { useState } from 'react';
 import clsx from 'clsx';
@@ -96,7 +96,7 @@ function useTakeActions(shotId: string) {
   const [find] = useLazyTakeQuery();
   const [removeTake] = useRemoveTakeMutation();
   const say = (what: string, error: unknown) => {
-    if (error) void message.error(`${what}: ${problemOf(error).body.message}.`);
+    if (error) void message.error(refusalText(what, problemOf(error).body));
   };
   async function circle({ id, number, hasTrack, take, version }: TakeRowView): Promise<void> {
     // the list contains no tracks; load the take, so that a change does not lose its track

@@ -1,6 +1,6 @@
 import { problem, type ShotPlan } from '@still-heron/core';
 import type { ShotView } from '@still-heron/contract';
-import { problemView } from '@still-heron/wording';
+import { problemView, refusalText, importedText } from '@still-heron/wording';
 import { App } from 'antd';
 import { useState } from 'react';
 import { problemOf, useProductionQuery, useShotsQuery } from '../../shared/api/api';
@@ -38,7 +38,7 @@ export function TakesExchange({ productionId, shot, wish }: Props) {
 
   async function save({ kind, type }: (typeof FILES)[number]): Promise<void> {
     const { data, error } = await whole({ productionId, shotId: shot?.id ?? null });
-    if (!data) return void message.error(`The takes were not loaded: ${problemOf(error).body.message}.`);
+    if (!data) return void message.error(refusalText('The takes were not loaded', problemOf(error).body));
     const planOf = (id: string) => (id === shot?.id ? shot.plan : shots?.find((known) => known.id === id)?.plan);
     const text = takesFile(kind, name, data, { plan: shot?.plan ?? null, planOf, units, wish: wish ?? null });
     saveFile(`${name} takes.${kind}`, text, type);
@@ -91,10 +91,10 @@ function useTakesImport(shot: Props['shot'], shots: readonly ShotView[] | undefi
         rolledAt: new Date(rolledAt).toISOString(),
         take,
       });
-      if (error) return void message.error(`Take after ${logged} was not logged: ${problemOf(error).body.message}.`);
+      if (error) return void message.error(refusalText(`Take ${logged + 1} of the file was not logged`, problemOf(error).body));
       logged++;
     }
-    void message.success(`${logged} ${logged === 1 ? 'take' : 'takes'} imported; takes that were already logged are unchanged.`);
+    void message.success(importedText(logged));
   }
   return { read, problems, forget: () => setProblems(null) };
 }

@@ -1,4 +1,5 @@
 import type { TakeRowView } from '@still-heron/contract';
+import { refusalText, KEPT_INPUT } from '@still-heron/wording';
 import { isUsable, newTake, type ShotPlan } from '@still-heron/core';
 import { App } from 'antd';
 import { useState } from 'react';
@@ -60,7 +61,7 @@ function Log({ shotId, plan, takes }: Props) {
     const settings = { ...empty.gear, puller: readOptions(window.localStorage).puller };
     const take = takeOfDraft(draft, { ...empty, gear: settings, predictedKeepRate: rate?.keepRate ?? null }, pullIds);
     const { error } = await logTake({ shotId, rolledAt: new Date().toISOString(), take });
-    if (error) void message.error(`Take ${number} was not logged: ${problemOf(error).body.message}. Your input is still here.`);
+    if (error) void message.error(refusalText(`Take ${number} was not logged`, problemOf(error).body, KEPT_INPUT));
     else setDraft(freshDraft());
   }
   useKeys('t', () => void log());

@@ -1,4 +1,5 @@
 import { frameAtOrAfter, formatTime, type CompleteVerdict, sharpBeatsAt, type ShotPlan } from '@still-heron/core';
+import { blurLines } from '@still-heron/wording';
 import { Suspense, useEffect, useRef, useState } from 'react';
 import { lazyPart } from '../../shared/lazyPart';
 import { PALETTES } from '../../ui/theme/palette';
@@ -99,14 +100,7 @@ function WorstBlur({ worst, name, verdict }: WorstBlurProps) {
   return (
     <>
       {worst ? (
-        <Explain
-          what={`Blur of ${name}`}
-          lines={[
-            `a point of ${name} becomes a disc ${(worst.circles * verdict.circleOfConfusionMm * 1000).toFixed(0)} µm wide on the sensor`,
-            `circle of confusion ${(verdict.circleOfConfusionMm * 1000).toFixed(0)} µm: ${worst.circles.toFixed(2)} of it`,
-            'drawn here at the same share of the width',
-          ]}
-        >
+        <Explain what={`Blur of ${name}`} lines={blurLines(name, worst.circles, verdict.circleOfConfusionMm)}>
           {`${name} ×${worst.circles.toFixed(1)}`}
         </Explain>
       ) : (

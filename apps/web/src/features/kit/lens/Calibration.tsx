@@ -9,7 +9,7 @@ import {
   type RingPoint,
   type UnitSystem,
 } from '@still-heron/core';
-import { neededSentence, problemText } from '@still-heron/wording';
+import { neededSentence, problemText, calibrationFitText, calibrationStepText } from '@still-heron/wording';
 import { type FormEvent, useState } from 'react';
 import clsx from 'clsx';
 import { DistanceField } from '../../../ui/fields/DistanceField';
@@ -125,7 +125,7 @@ function Step({ step, requestedMm, guessDeg, lens, units, reads, onReads, onTake
   };
   return (
     <form onSubmit={take}>
-      <p className={styles.calibrationAsk}>{askFor(step, requestedMm, units)}</p>
+      <p className={styles.calibrationAsk}>{calibrationStepText(step, requestedMm, units)}</p>
       <div className={fieldStyles.fieldPair}>
         <DistanceField
           label={step === 0 ? 'at' : 'tape distance from the image plane'}
@@ -171,13 +171,6 @@ function Step({ step, requestedMm, guessDeg, lens, units, reads, onReads, onTake
   );
 }
 
-function askFor(step: number, mm: number, units: UnitSystem): string {
-  if (step === 0) return 'Turn the ring to infinity: focus on something far away, or turn to that end. Type the ring reading.';
-  if (step === 1)
-    return 'Turn the ring to its near end and put a target where it is sharp. Type its tape distance and the ring reading.';
-  return `Put a target at ${formatDistance(mm, units)} and focus on it by eye, from both sides. Type the ring reading.`;
-}
-
 function Outcome({
   lens,
   taken,
@@ -191,12 +184,7 @@ function Outcome({
   const off = fit?.points.filter(({ standsOut }) => standsOut) ?? [];
   return (
     <>
-      <p>
-        {taken.length} points.{' '}
-        {fit
-          ? `They differ from a smooth scale by ${fit.typicalDeg.toFixed(1)}°.`
-          : 'Two points do not show how far they differ from a smooth scale.'}
-      </p>
+      <p>{calibrationFitText(taken.length, fit?.typicalDeg ?? null)}</p>
       {off.map(({ index, residualDeg }) => (
         <p key={index} className={textStyles.toneSoft}>
           {formatDistance(taken[index]!.distanceMm ?? Infinity, units)} reads {Math.abs(residualDeg).toFixed(1)}° beside the

@@ -1,4 +1,4 @@
-import { lensSentence } from '@still-heron/wording';
+import { lensSentence, landingWindowText } from '@still-heron/wording';
 import {
   circleMm,
   cameraOf,
@@ -114,8 +114,7 @@ function RingReadout({ atMm, units, ring, onTriedMm, windowDeg, points }: RingRe
       />
       <p className={textStyles.muted}>
         Drag the ring, or turn it with the arrow keys.
-        {windowDeg &&
-          ` Green: the landing window at the widest stop on Super 35, ${Math.abs(windowDeg[0] - windowDeg[1]).toFixed(1)}° of the ring.`}
+        {windowDeg && ` ${landingWindowText(Math.abs(windowDeg[0] - windowDeg[1]))}`}
         {points.length > 0 && ' Blue: the scale points, each linked to its place on a smooth scale.'}
       </p>
     </div>

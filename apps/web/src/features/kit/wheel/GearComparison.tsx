@@ -1,7 +1,6 @@
-import { wheelSentence } from '@still-heron/wording';
+import { wheelSentence, wheelTimeLines } from '@still-heron/wording';
 import {
   ASSUMED_PEAK_DEG_PER_S,
-  ASSUMED_REGRIP_S,
   cameraOf,
   FORMATS,
   type KitLens,
@@ -147,15 +146,7 @@ function GearTable({ rows, wheelId, widestMm }: GearTableProps) {
               {turn.regrips > 0 && <span className={textStyles.muted}> · {turn.regrips + 1} grips</span>}
             </td>
             <td className={textStyles.figure}>
-              <Explain
-                what={`Least time with ${item.name}`}
-                lines={[
-                  `the larger of aiming (0.15 s + 0.22 s × log₂(${turn.travelDeg.toFixed(0)}° / ${turn.windowDeg.toFixed(2)}° + 1))`,
-                  `and turning (1.875 × ${turn.travelDeg.toFixed(0)}° / ${Math.min(ASSUMED_PEAK_DEG_PER_S, item.fastestDegPerS ?? Infinity)}°/s)`,
-                  `and ${ASSUMED_REGRIP_S} s for each regrip: ${turn.regrips}`,
-                  'the hand is assumed until your own is measured',
-                ]}
-              >
+              <Explain what={`Least time with ${item.name}`} lines={wheelTimeLines(turn, item)}>
                 {turn.minTimeS.toFixed(2)} s
               </Explain>
             </td>

@@ -1,0 +1,22 @@
+import type { AimKey, ShotPlan, TimeSpan } from '@still-heron/core';
+
+/** Entrances and exits of a subject. @param framed - spans in the picture; null if the subject is not on the floor */
+export function framingText(
+  { framed, name }: { readonly framed: readonly TimeSpan[] | null; readonly name: string },
+  durationS: number,
+): string {
+  if (framed === null) return `${name} is not on the floor`;
+  if (framed.length === 0) return `${name} is never in frame`;
+  const words = framed.flatMap(({ fromS, untilS }) => [
+    ...(fromS > 0 ? [`enters at ${fromS.toFixed(1)} s`] : []),
+    ...(untilS < durationS - 1e-6 ? [`leaves at ${untilS.toFixed(1)} s`] : []),
+  ]);
+  return words.length === 0 ? `${name} is in frame all the time` : `${name} ${words.join(', ')}`;
+}
+
+/** Where the camera is aimed. */
+export function aimText(at: AimKey['at'], plan: ShotPlan): string {
+  if (at.kind === 'subject')
+    return `at ${plan.subjects.find(({ id }) => id === at.subjectId)?.name ?? 'a subject'}, who is followed`;
+  return at.kind === 'point' ? 'at a point' : 'straight ahead';
+}

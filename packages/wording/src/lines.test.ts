@@ -1,0 +1,115 @@
+import { newPlan } from '@still-heron/core';
+import { aimText, framingText } from './floor/floorText';
+import { calibrationFitText, calibrationStepText, landingWindowText, wheelTimeLines } from './kit/calibrationText';
+import { axisLines, measureRefusalText, noStopText, referenceRoomText } from './marks/markText';
+import { importedText, KEPT_INPUT, refusalText } from './saving/refusalText';
+import { savingText } from './saving/savingText';
+import { blurLines, keepRateLines, separationText } from './stop/blurText';
+import { measuredErrorLines, predictionText } from './takes/measuredText';
+
+test('what was measured in takes is told, and nothing else', () => {
+  const error = { mean: -0.12, sigma: 0.2, count: 7 };
+  expect(measuredErrorLines({ late: error, off: null, markMisses: { mean: 0, sigma: 42, count: 3 } } as never)).toEqual([
+    'pulls start 0.12 s early on average, ±0.20 s (7 measured)',
+    'people miss marks by ±42 mm (3 measured)',
+  ]);
+});
+
+test('predictions are held against takes, by the number of takes', () => {
+  const group = (takes: number, predicted: number, share: number) => ({ takes, predicted, share });
+  expect(predictionText([group(30, 0.5, 0.5), group(10, 0.9, 0.9)])).toBe('Predictions match, over 40 takes.');
+  expect(predictionText([group(30, 0.5, 0.7), group(10, 0.9, 0.9)])).toBe('Better than predicted by 15 of 100, over 40 takes.');
+  expect(predictionText([group(20, 0.8, 0.6)])).toBe('Worse than predicted by 20 of 100, over 20 takes.');
+});
+
+test('a subject enters and leaves the picture', () => {
+  const told = (framed: { fromS: number; untilS: number }[] | null) => framingText({ framed, name: 'Cart' }, 10);
+  expect(told(null)).toBe('Cart is not on the floor');
+  expect(told([])).toBe('Cart is never in frame');
+  expect(told([{ fromS: 0, untilS: 10 }])).toBe('Cart is in frame all the time');
+  expect(told([{ fromS: 4.2, untilS: 8 }])).toBe('Cart enters at 4.2 s, leaves at 8.0 s');
+});
+
+test('the camera is aimed at someone, at a point, or straight ahead', () => {
+  const plan = { ...newPlan(), subjects: [{ id: 'subject-1', name: 'Ines' }] } as never;
+  expect(aimText({ kind: 'subject', subjectId: 'subject-1' }, plan)).toBe('at Ines, who is followed');
+  expect(aimText({ kind: 'point', xMm: 1, yMm: 1 }, plan)).toBe('at a point');
+  expect(aimText({ kind: 'heading', deg: 10 }, plan)).toBe('straight ahead');
+});
+
+test('a calibration says what to do, and how true the points are', () => {
+  expect(calibrationStepText(0, 0, 'metric')).toMatch(/^Turn the ring to infinity/);
+  expect(calibrationStepText(2, 2400, 'metric')).toBe(
+    'Put a target at 2.40 m and focus on it by eye, from both sides. Type the ring reading.',
+  );
+  expect(calibrationFitText(6, 1.24)).toBe('6 points. They differ from a smooth scale by 1.2°.');
+  expect(calibrationFitText(2, null)).toMatch(/^2 points\. They do not show yet/);
+  expect(landingWindowText(2.83)).toContain('2.8° of the ring');
+});
+
+test('the least time of a turn, by hand or by a slow motor', () => {
+  const turn = { travelDeg: 90, windowDeg: 4.5, regrips: 1 } as never;
+  const wheel = { fastestDegPerS: 200 } as never;
+  expect(wheelTimeLines(turn, wheel).slice(0, 2)).toEqual([
+    'the larger of aiming (0.15 s + 0.22 s × log₂(90° / 4.50° + 1))',
+    'and turning (1.875 × 90° / 200°/s)',
+  ]);
+});
+
+test('a mark off the axis, an object beside the zone, a miss no stop allows, a device that is silent', () => {
+  expect(axisLines(3000, 2900, 'metric').slice(0, 2)).toEqual([
+    'tape 3.00 m: the straight line from the image plane',
+    'depth 2.90 m: along the lens axis, because the plane of focus is perpendicular to it',
+  ]);
+  const room = { marginMm: 20, nearerMm: 30, fartherMm: Infinity } as never;
+  expect(referenceRoomText(room, 'metric')).toBe('sharp at the mark, room −3.0 cm / +any');
+  expect(referenceRoomText({ ...(room as object), marginMm: -80 } as never, 'metric')).toBe(
+    '8.0 cm beside the zone: soft at the mark',
+  );
+  const lens = { stopScale: 'T', narrowestStop: 16 } as const;
+  expect(noStopText(Infinity, lens)).toBe('No stop is enough: the miss reaches the lens.');
+  expect(noStopText(22, lens)).toBe('It needs T22, and this lens stops down to T16.');
+  expect(measureRefusalText('no-answer', 'B', 'laser')).toBe('The measuring device does not answer. Type what the laser shows.');
+  expect(measureRefusalText('not-on-the-floor', 'B', 'tape')).toMatch(/^B is not on the floor/);
+});
+
+test('a keep rate names its takes, its interval and its seed', () => {
+  expect(keepRateLines({ keepRate: 0.5938, takes: 10_000, low: 0.584, high: 0.603, seed: 7 } as never)).toEqual([
+    '5,938 of 10,000 simulated takes keep everything that is required',
+    '95 % confidence interval: 58.4 to 60.3 %',
+    'each simulated take draws new errors: missed marks, late people, measuring, cues and landings',
+    'the same simulated takes for every stop: seed 7',
+  ]);
+});
+
+test('blur is told on the sensor; more of it comes from a longer lens, a nearer camera or a farther background', () => {
+  expect(blurLines('Ines', 2.3, 0.019).slice(0, 2)).toEqual([
+    'a point of Ines becomes a disc 44 µm wide on the sensor',
+    'circle of confusion 19 µm: 2.30 of it',
+  ]);
+  const way = { focalLengthMm: 84.2, focusMm: 3900, backgroundMm: 9000 } as never;
+  const told = (kind: string) => separationText({ ...(way as object), kind } as never, 'metric');
+  expect(told('longer-lens')).toBe('85 mm from 3.90 m, framed the same');
+  expect(told('nearer')).toBe('this lens from 3.90 m');
+  expect(told('farther-background')).toBe('background at 9.00 m');
+});
+
+test('whatever happens to a save, the edit is kept, and the page says where', () => {
+  const told = (status: Parameters<typeof savingText>[0]['status']) =>
+    savingText({ status, savedAt: '2026-11-28T10:00:00Z', problem: { message: 'too long', path: 'title', need: 'at most 120' } });
+  expect(told('saved').text).toMatch(/^Saved \d\d:\d\d$/);
+  expect(told('offline')).toMatchObject({ text: 'Kept here: no server', tone: 'edge' });
+  expect(told('conflict').tone).toBe('soft');
+  expect(told('refused')).toEqual({
+    text: 'Not saved: too long',
+    tone: 'soft',
+    title: 'title needs at most 120. It is kept on this device.',
+  });
+});
+
+test('a refusal says what did not happen, why, and that nothing is lost', () => {
+  const problem = { message: 'take 3 was changed elsewhere' };
+  expect(refusalText('Take 3 was not changed', problem)).toBe('Take 3 was not changed: take 3 was changed elsewhere.');
+  expect(refusalText('Take 3 was not changed', problem, KEPT_INPUT)).toMatch(/elsewhere\. Your input is still here\.$/);
+  expect(importedText(1)).toBe('1 take imported; takes that were already logged are unchanged.');
+});
