@@ -53,7 +53,7 @@ export function CompareView({ optics, units }: CalculatorProps) {
   return (
     <div className={styles.compare}>
       <Sentence parts={compareSentence(setups, compared, held, units)} aria-live="polite" />
-      <div className={styles.compareAsk}>
+      <div className={styles.compareFields}>
         <WordChoice label="Compare at" chosen={held} choices={HELD} onChoose={setHeld} />
         <DistanceField
           label={held === 'framing' ? 'distance of the first set-up' : 'distance of all set-ups'}

@@ -64,7 +64,7 @@ export function TableView({ optics, units }: CalculatorProps) {
   };
   const title = `${lens.name} at ${Number(optics.focalLengthMm.toFixed(1))} mm, ${optics.camera.name}`;
   return (
-    <div className={styles.benchTable}>
+    <div className={styles.zoneTable}>
       <header>
         <p className={textStyles.muted}>
           near – far for {title}; sharp to {(zoneLensOf(optics).circleOfConfusionMm * 1000).toFixed(1)} µm
@@ -72,7 +72,7 @@ export function TableView({ optics, units }: CalculatorProps) {
         <Button onClick={print}>Print</Button>
         <Button onClick={() => saveFile('zone-table.csv', printCsv([head, ...body()]), 'text/csv')}>Save as CSV</Button>
       </header>
-      <div className={styles.benchTableBody} ref={ref}>
+      <div className={styles.zoneTableBody} ref={ref}>
         {size && <ZoneRows stops={stops} size={size} distances={distances} units={units} lens={lens} stop={stop} table={table} />}
       </div>
       {isPrinting &&

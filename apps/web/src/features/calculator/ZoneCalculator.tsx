@@ -23,7 +23,7 @@ export function ZoneCalculator(props: CalculatorProps) {
   const [view, setView] = useState<CalculatorViewName>('compare');
   return (
     <>
-      <div className={calculatorStyles.benchBar}>
+      <div className={calculatorStyles.calculatorBar}>
         <WordChoice
           label="View of the zone calculator"
           chosen={view}

@@ -96,7 +96,7 @@ export function FloorTools({ plan, tool, mode, onTool, onMode, onPicture }: Prop
         {modeButton('moves', 'Moves')}
         {modeButton('rehearse', 'Rehearse')}
       </span>
-      <span className={styles.floorAsk} role="status">
+      <span className={styles.toolHint} role="status">
         {held && `${held.ask}; Enter uses the middle.`}
         {tool === 'scale' && 'Drag along a length that you know: a door, a wall, a table.'}
       </span>

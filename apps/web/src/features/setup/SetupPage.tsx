@@ -46,7 +46,7 @@ export function SetupPage() {
       <div data-testid="surface" className={layoutStyles.surface}>
         <GearChanges plan={plan} units={units} />
         <StaleMarks plan={plan} />
-        <div className={calculatorStyles.benchBar}>
+        <div className={calculatorStyles.calculatorBar}>
           <WordChoice
             label="View of the zone"
             chosen={view}

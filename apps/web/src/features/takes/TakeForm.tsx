@@ -56,7 +56,7 @@ export function TakeForm({ draft, plan, units, number, pullIds, isLogging, onCha
       <h2 className={styles.takeNumber}>
         Take <span className={textStyles.figure}>{number}</span>
       </h2>
-      <div className={styles.takeSaid}>
+      <div className={styles.takeGrades}>
         {pullIds.map((id, index) => (
           <div key={id} className={clsx(styles.takeLine, index === at && styles.isNext)}>
             <span>

@@ -19,7 +19,7 @@ export function PeakingFields() {
   const setStrength = (strength: number) =>
     dispatch(peakingSet({ ...peaking, strength: Math.round(Math.min(Math.max(strength, 0), 1) * 20) / 20 }));
   return (
-    <div className={styles.outlineFields}>
+    <div className={styles.peakingFields}>
       <label className={fieldStyles.field}>
         <span className={fieldStyles.fieldLabel}>strength</span>
         <Range

@@ -72,7 +72,7 @@ export function GearComparison({ wheelId, wheel }: Props) {
           units,
         )}
       />
-      <div className={styles.gearAsk}>
+      <div className={styles.gearFields}>
         {usable.length > 0 && (
           <Choice
             label="on the lens"
