@@ -25,7 +25,7 @@ export async function benchFloor(address) {
     await startFrames(page);
     await page.waitForTimeout(PLAYED_MS);
     const played = summary(await endFrames(page));
-    await page.getByRole('button', { name: 'Stop' }).click();
+    await page.getByRole('button', { name: 'Pause' }).click();
 
     const box = await page.getByTestId('floor-mark-H').boundingBox();
     const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
