@@ -44,7 +44,7 @@ export async function benchCues(address) {
       {
         what: 'frames while it rolls',
         figure: `${frames.median.toFixed(1)} ms median, ${frames.p95.toFixed(1)} ms p95`,
-        aim: 'p95 under 20 ms: 50 frame rates',
+        aim: 'p95 under 20 ms: 50 frames a second',
         shareOfAim: frames.p95 / 20,
       },
     ];

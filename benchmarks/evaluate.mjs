@@ -98,7 +98,7 @@ export function benchEvaluate() {
     benchOf('fixes of the one-minute plan with a floor', findFixes, drawnShot(), 1000, 8),
     benchOf(
       'keep rate, 10,000 trials of 12 s at 24 fps, 3 subjects, 4 pulls',
-      (plan) => runTrials(prepareTrials(plan), 1, 0, 10_000, true),
+      (plan) => runTrials(prepareTrials(plan), 1, { first: 0, count: 10_000 }, true),
       shortShot(),
       150,
       12,

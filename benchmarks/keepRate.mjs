@@ -29,7 +29,7 @@ export function benchKeepRate() {
       bestInC = Math.min(bestInC, ms);
       for (let round = 0; round < ROUNDS; round++) {
         const startedMs = performance.now();
-        ({ kept } = runTrials(prepared, SEED, 0, TAKES, true));
+        ({ kept } = runTrials(prepared, SEED, { first: 0, count: TAKES }, true));
         bestMs = Math.min(bestMs, performance.now() - startedMs);
       }
     }

@@ -53,7 +53,7 @@ export async function benchStop(address) {
     const frames = (what, { median, p95 }) => ({
       what,
       figure: `${median.toFixed(1)} ms median, ${p95.toFixed(1)} ms p95`,
-      aim: 'p95 under 20 ms: 50 frame rates',
+      aim: 'p95 under 20 ms: 50 frames a second',
       shareOfAim: p95 / 20,
     });
     const soon = summary(first);
