@@ -122,7 +122,7 @@ test('two runs are tapped; their means become the times, and their spread the un
   const { shotId } = await heron.openCopy('12A', 'floor');
   await page.getByRole('button', { name: 'Rehearse' }).click();
   const tap = page.getByTestId('rehearsal-tap');
-  const clock = page.locator('output');
+  const clock = page.getByTestId('rehearsal-time');
   for (const leavesS of [0.5, 0.9]) {
     await page.keyboard.press('r');
     await expect(tap).toContainText('Hand cart leaves A');

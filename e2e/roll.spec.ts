@@ -68,7 +68,7 @@ test('a whole set-up: rehearsed by taps, rolled with the simulated wheel, logged
   await expect(tap).toContainText('run 1');
   await page.keyboard.press('r');
   await expect(tap).toContainText('the pull to B starts');
-  await untilRoll(page, 1.4);
+  await expect.poll(() => shownTime(page.getByTestId('rehearsal-time')), { intervals: [50] }).toBeGreaterThanOrEqual(1.4);
   await page.keyboard.press('r');
   await page.getByRole('button', { name: 'Use these times' }).click();
   await heron.expectSaved();

@@ -1,5 +1,6 @@
 import {
   addRun,
+  formatTime,
   type RehearsalTap,
   rehearsedEvents,
   rehearsedTimes,
@@ -12,8 +13,8 @@ import { counted, rehearsalEventText } from '@still-heron/wording';
 import { useEffect, useRef, useState } from 'react';
 import clsx from 'clsx';
 import { useKeys } from '../../shared/keys/useKeys';
-import { useAppDispatch } from '../../shared/store/hooks';
-import { playheadMoved, playStopped } from '../shot/sessionSlice';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
+import { playheadMoved, playStopped, selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
 import { Button } from '../../ui/Button';
 import { Key } from '../../ui/Key';
@@ -73,27 +74,25 @@ export function RehearsalPanel({ plan }: { readonly plan: ShotPlan }) {
   );
 }
 
-function TapButton({
-  run,
-  next,
-  plan,
-}: {
-  readonly run: {
-    isRunning: boolean;
-    next: RehearsalEvent | null;
-    index: number;
-    tap: () => void;
-    skip: () => void;
-    finish: () => void;
-  };
+interface TapButtonProps {
+  readonly run: ReturnType<typeof useRun>;
   readonly next: RehearsalEvent | null;
   readonly plan: ShotPlan;
-}) {
+}
+
+function TapButton({ run, next, plan }: TapButtonProps) {
+  const timeS = useAppSelector((state) => selectSession(state).timeS);
   return (
     <button type="button" className={styles.rehearsalTap} onClick={run.tap} data-testid="rehearsal-tap">
       {run.isRunning ? (
         <>
-          <small>tap when</small> {next ? rehearsalEventText(plan, next) : 'every event is tapped'}
+          <small>
+            <span data-testid="rehearsal-time" className={textStyles.figure}>
+              {formatTime(timeS)}
+            </span>{' '}
+            · tap when
+          </small>{' '}
+          {next ? rehearsalEventText(plan, next) : 'every event is tapped'}
         </>
       ) : (
         <>
