@@ -22,21 +22,22 @@ export async function benchPage(address) {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   const page = await context.newPage();
 
-  let scriptBytes = 0;
   const bodies = new Map();
   page.on('response', (response) => {
     // a second worker loads the same script from the cache; count it once
     if (/\.js$/.test(new URL(response.url()).pathname) && !bodies.has(response.url()))
       bodies.set(
         response.url(),
-        response.body().then((body) => (scriptBytes += gzipSync(body, { level: 6 }).length)),
+        response.body().then((body) => gzipSync(body, { level: 6 }).length),
       );
   });
   await page.goto(`${address}/shots/${shot.id}/pull`);
   await page.getByTestId('move-body-pull-3').waitFor({ state: 'attached' });
   await page.locator('[data-testid=focus-line][d^=M]').waitFor({ state: 'attached' });
   const interactiveMs = await page.evaluate(() => performance.now());
-  await Promise.all(bodies.values());
+  // what comes later, such as the worker for trials, is not waited for
+  const sizes = await Promise.all([...bodies.values()]);
+  const scriptBytes = sizes.reduce((sum, size) => sum + size, 0);
 
   const box = await page.getByTestId('move-body-pull-3').boundingBox();
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
@@ -57,13 +58,13 @@ export async function benchPage(address) {
       shareOfAim: p95 / 33,
     },
     {
-      what: 'script of the Pull page, gzip',
+      what: 'script of the Pull page until the track can be dragged, gzip',
       figure: `${(scriptBytes / 1000).toFixed(0)} kB`,
-      aim: 'under 420 kB',
-      shareOfAim: scriptBytes / 420_000,
+      aim: 'under 405 kB',
+      shareOfAim: scriptBytes / 405_000,
     },
     {
-      what: 'Pull page, time until the line can be dragged',
+      what: 'Pull page, time until the track can be dragged',
       figure: `${(interactiveMs / 1000).toFixed(2)} s`,
       aim: 'under 2.0 s',
       shareOfAim: interactiveMs / 2000,
