@@ -14,6 +14,8 @@ export default defineConfig({
     // one file of styles: a page looks the same whichever other pages were open before
     cssCodeSplit: false,
     rolldownOptions: {
+      // parts of antd that nothing uses, such as its forms, are left out: importing them has no effects
+      treeshake: { moduleSideEffects: [{ test: /node_modules\/@rc-component\//, sideEffects: false }] },
       output: {
         // modules of many parts go into one file: hundreds of small files compress worse, and load later
         codeSplitting: { groups: [{ name: 'shared', test: /packages\/(core|wording)\/|apps\/web\/src\//, minShareCount: 5 }] },
