@@ -1,3 +1,4 @@
+import type { DistanceReading } from './units/distanceReadings.js';
 import type { UnitSystem } from './units/unitSystem.js';
 
 /** A value that was given, printed for a message: numbers as they are, text in quotes, other values by their type. */
@@ -77,6 +78,7 @@ export interface ProblemValues {
   // typed text and files
   empty: { readonly what: Readable | 'file'; readonly units?: UnitSystem };
   unreadable: { readonly text: string; readonly what: Readable; readonly units?: UnitSystem };
+  'several-readings': { readonly text: string; readonly readings: readonly DistanceReading[] };
   'ambiguous-comma': { readonly text: string };
   'no-unit': { readonly text: string };
   'twelve-inches': { readonly text: string };

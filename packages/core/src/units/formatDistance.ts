@@ -44,9 +44,10 @@ export function formatDistanceFigure(distanceMm: number, units: UnitSystem): str
 export function formatFineDistance(distanceMm: number, units: UnitSystem): string {
   if (distanceMm === Infinity) return '∞';
   if (units === 'metric') return `${(distanceMm / MM_PER_METRE).toFixed(4)} m`;
-  const inches = distanceMm / MM_PER_INCH;
-  const feet = Math.floor(inches / 12 + 1e-9);
-  const rest = `${Math.max(inches - 12 * feet, 0).toFixed(2)}"`;
+  // hundredths of an inch in whole numbers: 11.996" must not be printed as 12.00"
+  const hundredths = Math.round((distanceMm / MM_PER_INCH) * 100);
+  const feet = Math.floor(hundredths / 1200);
+  const rest = `${((hundredths - 1200 * feet) / 100).toFixed(2)}"`;
   return feet === 0 ? rest : `${feet}' ${rest}`;
 }
 

@@ -5,6 +5,20 @@ const at = (found: Problem) => neededSentence(problemText(found));
 
 test.each<[Problem, string]>([
   [
+    problem('several-readings', 'distance', {
+      text: '1,500ft',
+      readings: [
+        { mm: 457.2, units: 'imperial' },
+        { mm: 457_200, units: 'imperial' },
+      ],
+    }),
+    `“1,500ft” can be 1' 6.00" or 1500' 0.00". Needed: 1' 6.00" or 1500' 0.00".`,
+  ],
+  [
+    problem('several-readings', 'distance', { text: '2 40', readings: [{ mm: 2405.5, units: 'metric' }] }),
+    '“2 40” is not clear. Needed: 2.4055 m.',
+  ],
+  [
     problem('out-of-range', 'durationS', { given: '0', min: 0.5, max: 600 }),
     '0 is out of range. Needed: a number from 0.5 to 600.',
   ],

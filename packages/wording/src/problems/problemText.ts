@@ -1,4 +1,11 @@
-import { formatTime, type Problem, type ProblemCode, type ProblemValues } from '@still-heron/core';
+import {
+  type DistanceReading,
+  formatFineDistance,
+  formatTime,
+  type Problem,
+  type ProblemCode,
+  type ProblemValues,
+} from '@still-heron/core';
 import { capital } from '../capital.js';
 import { alternatives, lengthText, rangeText } from './ranges.js';
 import { type ReadableValues, readableText, unreadableText } from './readable.js';
@@ -124,6 +131,14 @@ const WRITERS: Writers = {
 
   empty: (values) => ({ message: EMPTY[values.what], need: readableText(values) }),
   unreadable: (values) => ({ message: unreadableText(values), need: readableText(values) }),
+  'several-readings': ({ text, readings }) => {
+    const meanings = readings.map(readingText);
+    const isOne = meanings.length === 1;
+    return {
+      message: isOne ? `“${text}” is not clear` : `“${text}” can be ${alternatives(meanings)}`,
+      need: isOne ? meanings[0]! : alternatives(meanings),
+    };
+  },
   'ambiguous-comma': ({ text }) => ({
     message: `“${text}” could be ${text.replace(',', '')} or ${text.replace(',', '.')}`,
     need: 'a decimal point, and no thousands separator',
@@ -233,4 +248,11 @@ function stopText(stop: number): string {
 
 function degText(deg: number): string {
   return `${Number(deg.toFixed(2))}°`;
+}
+
+/** A reading of a typed distance, printed so that it has this one meaning. */
+export function readingText({ mm, units }: DistanceReading): string {
+  if (units === 'imperial') return formatFineDistance(mm, 'imperial');
+  const metres = mm / 1000;
+  return `${metres.toFixed(Math.min(Math.max(2, (String(Number(metres.toFixed(4))).split('.')[1] ?? '').length), 4))} m`;
 }

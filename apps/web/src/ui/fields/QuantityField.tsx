@@ -1,12 +1,19 @@
 import { type FocusEvent, type KeyboardEvent, type ReactNode, useId, useRef, useState } from 'react';
 import { type ProblemText, typeSentence } from '@still-heron/wording';
+import { Button } from '../Button';
 import clsx from 'clsx';
 import { newGesture } from '../../shared/gestures/newGesture';
 import fieldStyles from './fields.module.css';
 import textStyles from '../text.module.css';
 
 /** Result of reading a typed text: its value, or a problem with a remedy. */
-export type Reading<T> = { readonly value: T } | { readonly problem: ProblemText };
+export type Reading<T> =
+  | { readonly value: T }
+  | {
+      readonly problem: ProblemText;
+      /** What the text can mean, to choose from */
+      readonly offers?: readonly { readonly word: string; readonly value: T }[];
+    };
 
 export interface QuantityFieldProps<T> {
   readonly label: string;
@@ -35,7 +42,7 @@ export interface QuantityFieldProps<T> {
 export function QuantityField<T>(props: QuantityFieldProps<T>) {
   const { label, value, print, unit, hint, isBare, size = 'normal', placeholder, testId, hasCursor } = props;
   const id = useId();
-  const { draft, problem, setDraft, take, onFocus, onKeyDown } = useTypedQuantity(props);
+  const { draft, problem, offers, choose, setDraft, take, onFocus, onKeyDown } = useTypedQuantity(props);
   return (
     <div className={clsx(fieldStyles.field, fieldStyles[`field-${size}`])}>
       <label htmlFor={id} className={isBare ? textStyles.unseen : fieldStyles.fieldLabel}>
@@ -62,9 +69,20 @@ export function QuantityField<T>(props: QuantityFieldProps<T>) {
         {unit && <span className={fieldStyles.fieldUnit}>{unit}</span>}
       </span>
       {problem ? (
-        <p id={`${id}-problem`} className={fieldStyles.fieldProblem} role="alert">
-          {typeSentence(problem)}
-        </p>
+        <>
+          <p id={`${id}-problem`} className={fieldStyles.fieldProblem} role="alert">
+            {typeSentence(problem)}
+          </p>
+          {offers.length > 0 && (
+            <div className={fieldStyles.fieldOffers}>
+              {offers.map(({ word, value: meant }) => (
+                <Button key={word} size="small" onClick={() => choose(meant)}>
+                  {word}
+                </Button>
+              ))}
+            </div>
+          )}
+        </>
       ) : (
         hint && <p className={fieldStyles.fieldHint}>{hint}</p>
       )}
@@ -75,18 +93,18 @@ export function QuantityField<T>(props: QuantityFieldProps<T>) {
 /** Text being typed, its problem, and the keys of the field. */
 function useTypedQuantity<T>({ value, print, read, onChange, nudge }: QuantityFieldProps<T>) {
   const [draft, setDraft] = useState<string | null>(null);
-  const [problem, setProblem] = useState<ProblemText | null>(null);
+  const [refused, setRefused] = useState<Exclude<Reading<T>, { value: T }> | null>(null);
   const gesture = useRef('');
 
   /** @returns whether the text is valid */
   function take(text: string): boolean {
     const reading = text === print(value) ? { value } : read(text);
     if ('problem' in reading) {
-      setProblem(reading.problem);
+      setRefused(reading);
       return false;
     }
     setDraft(null);
-    setProblem(null);
+    setRefused(null);
     if (reading.value !== value) onChange(reading.value, newGesture('field'));
     return true;
   }
@@ -98,11 +116,11 @@ function useTypedQuantity<T>({ value, print, read, onChange, nudge }: QuantityFi
     } else if (event.key === 'Escape' && draft !== null) {
       event.stopPropagation();
       setDraft(null);
-      setProblem(null);
+      setRefused(null);
     } else if (nudge && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
       event.preventDefault();
       setDraft(null);
-      setProblem(null);
+      setRefused(null);
       const steps = (event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1);
       onChange(nudge(value, steps), gesture.current);
     }
@@ -113,5 +131,20 @@ function useTypedQuantity<T>({ value, print, read, onChange, nudge }: QuantityFi
     target.select();
   }
 
-  return { draft, problem, setDraft, take, onFocus, onKeyDown };
+  function choose(meant: T): void {
+    setDraft(null);
+    setRefused(null);
+    if (meant !== value) onChange(meant, newGesture('field'));
+  }
+
+  return {
+    draft,
+    problem: refused?.problem ?? null,
+    offers: refused?.offers ?? [],
+    choose,
+    setDraft,
+    take,
+    onFocus,
+    onKeyDown,
+  };
 }

@@ -120,3 +120,21 @@ test('a bar says its value, and leaves the keys to its page', async () => {
   expect(key).toHaveBeenCalledTimes(1);
   expect(heard).not.toHaveBeenCalled();
 });
+
+test('a distance with two meanings is asked about, and one press answers', async () => {
+  const heard = jest.fn();
+  const user = userEvent.setup();
+  render(<Tape heard={heard} />);
+  const field = screen.getByLabelText('tape');
+  await user.click(field);
+  await user.keyboard('2400{Enter}');
+  expect(heard).not.toHaveBeenCalled();
+  expect(screen.getByRole('alert')).toHaveTextContent('“2400” can be 2.40 m or 2400.00 m. Type 2.40 m or 2400.00 m.');
+  await user.clear(field);
+  await user.keyboard('3-6{Enter}');
+  expect(screen.getAllByRole('button').map(({ textContent }) => textContent)).toEqual(['3.60 m', '3\' 6.00"']);
+  await user.click(screen.getByRole('button', { name: '3\' 6.00"' }));
+  expect(heard.mock.calls[0]![0]).toBeCloseTo(42 * 25.4, 6);
+  expect(screen.queryByRole('alert')).toBeNull();
+  expect(field).toHaveValue('1.07');
+});

@@ -1,5 +1,5 @@
 import { displayStepMm, MAX_TYPED_DISTANCE_MM, parseDistance, PLAN_LIMITS, type UnitSystem } from '@still-heron/core';
-import { type DistanceLimit, distanceRefusal, problemText } from '@still-heron/wording';
+import { type DistanceLimit, distanceRefusal, problemText, readingText } from '@still-heron/wording';
 import type { Reading } from './QuantityField';
 
 /** Range of a distance field, and the reason for it. */
@@ -12,9 +12,16 @@ export interface DistanceRange {
 /** Reads a typed distance and checks it against the limits of a plan and of the field. */
 export function readDistance(text: string, units: UnitSystem, range?: DistanceRange): Reading<number> {
   const parsed = parseDistance(text, units);
-  if (parsed.status === 'unread') return { problem: problemText(parsed.problem) };
-  const { distanceMm } = parsed;
   const minMm = Math.max(range?.minMm ?? 0, PLAN_LIMITS.distanceMm.min);
+  if (parsed.status === 'unread') {
+    const { problem } = parsed;
+    if (problem.code !== 'several-readings') return { problem: problemText(problem) };
+    const offers = problem.values.readings
+      .filter(({ mm }) => mm >= minMm && mm <= (range?.maxMm ?? Infinity))
+      .map((reading) => ({ word: readingText(reading), value: reading.mm }));
+    return { problem: problemText(problem), offers };
+  }
+  const { distanceMm } = parsed;
   const reason = range?.reason ?? 'tape';
   if (distanceMm < minMm) return { problem: distanceRefusal(text, reason, { minMm }, units) };
   if (range && distanceMm > range.maxMm) return { problem: distanceRefusal(text, reason, { maxMm: range.maxMm }, units) };
