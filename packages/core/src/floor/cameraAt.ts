@@ -16,29 +16,63 @@ export function cameraPlaceAt({ camera }: FloorPlan, timeS: number): Place {
   return from;
 }
 
+/** Direction of the lens axis. */
+export interface LensAxis {
+  /** Degrees anticlockwise from the x axis */
+  readonly headingDeg: number;
+  /** Degrees upwards from level */
+  readonly tiltDeg: number;
+}
+
+/** A place with the height of its point of focus above the floor. */
+export interface EyesPlace extends Place {
+  readonly heightMm: number;
+}
+
+const LEVEL_ALONG_X: LensAxis = { headingDeg: 0, tiltDeg: 0 };
+
 /**
- * Heading of the lens axis at a time, in degrees anticlockwise from the x axis.
+ * Direction of the lens axis at a time. An aim at a subject tilts the axis to the subject's point of focus. A point on the floor and
+ * a heading leave it level.
  *
- * @param placeOf - place of a subject at that time; null if the subject is not on the floor
- * @returns a finite angle. An aim at the camera's own place keeps the heading of the aim before it; the first one looks along
- * x.
+ * @param eyesOf - where a subject's point of focus is at that time; null if the subject is not on the floor
+ * @returns finite angles. An aim at the camera's own place keeps the direction of the aim before it; the first one looks along x.
  */
-export function cameraHeadingAt(floor: FloorPlan, timeS: number, placeOf: (subjectId: string) => Place | null): number {
+export function cameraAxisAt(floor: FloorPlan, timeS: number, eyesOf: (subjectId: string) => EyesPlace | null): LensAxis {
   const camera = cameraPlaceAt(floor, timeS);
-  let headingNow = 0;
-  const headingOf = (at: FloorPlan['aims'][number]['at']): number => {
-    if (at.kind === 'heading') return at.deg;
-    const target = at.kind === 'point' ? at : placeOf(at.subjectId);
-    return target === null || (target.xMm === camera.xMm && target.yMm === camera.yMm) ? headingNow : headingDeg(camera, target);
+  let now = LEVEL_ALONG_X;
+  const axisOf = (at: FloorPlan['aims'][number]['at']): LensAxis => {
+    if (at.kind === 'heading') return { headingDeg: at.deg, tiltDeg: 0 };
+    const target = at.kind === 'point' ? { ...at, heightMm: floor.lensHeightMm } : eyesOf(at.subjectId);
+    if (target === null || (target.xMm === camera.xMm && target.yMm === camera.yMm)) return now;
+    const acrossMm = Math.hypot(target.xMm - camera.xMm, target.yMm - camera.yMm);
+    const tilt = Math.atan2(target.heightMm - floor.lensHeightMm, acrossMm);
+    return { headingDeg: headingDeg(camera, target), tiltDeg: (tilt * 180) / Math.PI };
   };
   floor.aims.forEach((aim, index) => {
-    if (index === 0 || timeS >= aim.timeS) headingNow = headingOf(aim.at);
+    if (index === 0 || timeS >= aim.timeS) now = axisOf(aim.at);
     else if (timeS > aim.timeS - aim.panS) {
       const progress = minimumJerk((timeS - (aim.timeS - aim.panS)) / aim.panS);
-      headingNow += shortestTurnDeg(headingNow, headingOf(aim.at)) * progress;
+      const next = axisOf(aim.at);
+      now = {
+        headingDeg: now.headingDeg + shortestTurnDeg(now.headingDeg, next.headingDeg) * progress,
+        tiltDeg: now.tiltDeg + (next.tiltDeg - now.tiltDeg) * progress,
+      };
     }
   });
-  return headingNow;
+  return now;
+}
+
+/** Subject at which the camera is aimed at a time; null during a pan, and for an aim at a point or by heading. */
+export function aimedSubjectAt({ aims }: FloorPlan, timeS: number): string | null {
+  const index = Math.max(
+    aims.findLastIndex((aim) => timeS >= aim.timeS),
+    0,
+  );
+  const next = aims[index + 1];
+  if (next && timeS > next.timeS - next.panS) return null;
+  const { at } = aims[index]!;
+  return at.kind === 'subject' ? at.subjectId : null;
 }
 
 /** Signed turn from one heading to another the short way round, −180 (included) to 180 degrees. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { AimKey, FloorPlan } from './floorPlan';
 import { blockingDistance } from './blockingDistance';
-import { cameraHeadingAt, cameraPlaceAt } from './cameraAt';
+import { cameraAxisAt, cameraPlaceAt } from './cameraAt';
 import { floorDistances, placeAt } from './floorDistances';
 import { type Mark, DEFAULT_MARK } from './mark';
 import type { Place } from './place';
@@ -212,7 +212,7 @@ describe('where the lens looks', () => {
         { id: 'aim-3', timeS: 4, panS: 1, at: { kind: 'subject', subjectId: 'nobody' } },
       ],
     };
-    for (const timeS of times) expect(cameraHeadingAt(floor, timeS, () => null)).toBe(30);
+    for (const timeS of times) expect(cameraAxisAt(floor, timeS, () => null)).toEqual({ headingDeg: 30, tiltDeg: 0 });
   });
 });
 

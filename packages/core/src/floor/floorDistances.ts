@@ -1,4 +1,4 @@
-import { cameraHeadingAt, cameraPlaceAt } from './cameraAt.js';
+import { aimedSubjectAt, cameraAxisAt, cameraPlaceAt, type EyesPlace } from './cameraAt.js';
 import type { FloorPlan } from './floorPlan.js';
 import { between, type Place } from './place.js';
 import { type Mark, markDistances } from './mark.js';
@@ -23,10 +23,34 @@ export interface FloorDistances {
   sightingAt(subject: Subject, timeS: number): Sighting | null;
   /** Heading of the lens axis in degrees */
   headingAt(timeS: number): number;
+  /** Where the camera is, and where it looks; null without a floor plan */
+  cameraAt(timeS: number): CameraPose | null;
+  /** Where a subject is in the scene; without a place only its focus distance is known */
+  scenePlaceAt(subject: Subject, timeS: number): ScenePlace;
   /** By mark id: what the ring must be set to for a subject who arrives there, at the time of arrival. Infinity for infinity */
   readonly markFocusMm: ReadonlyMap<string, number>;
   /** By mark id: the drawn place as the lens meets it on arrival. Holds drawn marks only */
   readonly markSightings: ReadonlyMap<string, Sighting>;
+}
+
+/** Camera and lens axis at one time. */
+export interface CameraPose {
+  readonly camera: Place;
+  readonly headingDeg: number;
+  /** Unit vector of the lens axis: along x, along y, upwards */
+  readonly forward: readonly [number, number, number];
+  /** Subject at which the camera is aimed, with no pan in progress; the axis then follows that subject */
+  readonly aimedAt: string | null;
+}
+
+/** Where a subject is at one time. */
+export interface ScenePlace {
+  /** null if the marks are not drawn, or nothing is */
+  readonly place: Place | null;
+  /** Tape distance minus drawn distance at the mark; 0 without a place */
+  readonly shiftMm: number;
+  /** Focus distance, as the plan has it */
+  readonly focusMm: number;
 }
 
 /** Smallest depth returned. A place beside or behind the camera has no focus to set, so it counts as this near. */
@@ -64,27 +88,31 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
     }),
   );
 
+  function scenePlaceAt(subject: Subject, timeS: number): ScenePlace {
+    const where = pathPositionAt(subject, timeS);
+    if (floor === null || where === null) return { place: null, shiftMm: 0, focusMm: distanceAtTime(subject, taped, timeS) };
+    const { from, to, progress } = where;
+    const place = placeOnPath(where, markOf);
+    if (place) {
+      const shift = shiftAt(subject, from);
+      const shiftMm = progress === 0 ? shift : shift + (shiftAt(subject, to) - shift) * progress;
+      return { place, shiftMm, focusMm: focusMm(see(poseAt(timeS), place, subject.heightMm - floor.lensHeightMm), shiftMm) };
+    }
+    const ends = new Map([from, to].map((stay) => [stay.markId, focusAtStay(subject, stay, timeS)]));
+    return { place: null, shiftMm: 0, focusMm: distanceAtTime(subject, ends, timeS) };
+  }
+
   return {
     headingAt: (timeS) => poseAt(timeS).headingDeg,
+    cameraAt: (timeS) => (floor === null ? null : poseAt(timeS)),
     markFocusMm,
     markSightings,
     sightingAt(subject, timeS) {
       const place = placeAt(subject, markOf, timeS);
       return place && sightOf(place, subject.heightMm, timeS);
     },
-    focusMmAt(subject, timeS) {
-      const where = pathPositionAt(subject, timeS);
-      if (floor === null || where === null) return distanceAtTime(subject, taped, timeS);
-      const { from, to, progress } = where;
-      const place = placeOnPath(where, markOf);
-      if (place) {
-        const shift = shiftAt(subject, from);
-        const shiftNow = progress === 0 ? shift : shift + (shiftAt(subject, to) - shift) * progress;
-        return focusMm(see(poseAt(timeS), place, subject.heightMm - floor.lensHeightMm), shiftNow);
-      }
-      const ends = new Map([from, to].map((stay) => [stay.markId, focusAtStay(subject, stay, timeS)]));
-      return distanceAtTime(subject, ends, timeS);
-    },
+    focusMmAt: (subject, timeS) => scenePlaceAt(subject, timeS).focusMm,
+    scenePlaceAt,
   };
 }
 
@@ -99,16 +127,17 @@ function cameraPoses(
 ): (timeS: number) => CameraPose {
   if (floor === null) return () => DEFAULT_POSE;
   const subjectOf = new Map(subjects.map((subject) => [subject.id, subject]));
-  const placeOf = (subjectId: string, timeS: number): Place | null => {
+  const eyesOf = (subjectId: string, timeS: number): EyesPlace | null => {
     const subject = subjectOf.get(subjectId);
-    return subject ? placeAt(subject, markOf, timeS) : null;
+    const place = subject ? placeAt(subject, markOf, timeS) : null;
+    return subject && place ? { ...place, heightMm: subject.heightMm } : null;
   };
   const poses = new Map<number, CameraPose>();
   return (timeS) => {
     let pose = poses.get(timeS);
     if (!pose) {
       if (poses.size >= MAX_CACHED_POSES) poses.clear();
-      pose = computePose(floor, timeS, (subjectId) => placeOf(subjectId, timeS));
+      pose = computePose(floor, timeS, (subjectId) => eyesOf(subjectId, timeS));
       poses.set(timeS, pose);
     }
     return pose;
@@ -159,35 +188,37 @@ function focusMm({ depthMm, tapeMm }: Sighting, shiftMm: number): number {
   return Math.max(depthMm + shiftMm * alongAxis, MIN_DEPTH_MM);
 }
 
-/** Camera place and heading at one time. */
-interface CameraPose {
-  readonly camera: Place;
-  readonly headingDeg: number;
-  readonly cos: number;
-  readonly sin: number;
-}
-
-const DEFAULT_POSE: CameraPose = { camera: { xMm: 0, yMm: 0 }, headingDeg: 0, cos: 1, sin: 0 };
+const DEFAULT_POSE: CameraPose = { camera: { xMm: 0, yMm: 0 }, headingDeg: 0, forward: [1, 0, 0], aimedAt: null };
 
 /** Largest number of cached camera poses: several minutes at common frame rates. */
 const MAX_CACHED_POSES = 20_000;
 
-function computePose(floor: FloorPlan, timeS: number, placeOf: (subjectId: string) => Place | null): CameraPose {
-  const headingDeg = cameraHeadingAt(floor, timeS, placeOf);
-  const rad = (headingDeg * Math.PI) / 180;
-  return { camera: cameraPlaceAt(floor, timeS), headingDeg, cos: Math.cos(rad), sin: Math.sin(rad) };
+function computePose(floor: FloorPlan, timeS: number, eyesOf: (subjectId: string) => EyesPlace | null): CameraPose {
+  const { headingDeg, tiltDeg } = cameraAxisAt(floor, timeS, eyesOf);
+  const [heading, tilt] = [(headingDeg * Math.PI) / 180, (tiltDeg * Math.PI) / 180];
+  const level = Math.cos(tilt);
+  const aimedAt = aimedSubjectAt(floor, timeS);
+  return {
+    camera: cameraPlaceAt(floor, timeS),
+    headingDeg,
+    forward: [Math.cos(heading) * level, Math.sin(heading) * level, Math.sin(tilt)],
+    // an aim at a subject who is not on the floor keeps the direction of the aim before it
+    aimedAt: aimedAt !== null && eyesOf(aimedAt) !== null ? aimedAt : null,
+  };
 }
 
-/** Equals `blockingDistance` for a level axis, written out because it runs for every subject in every frame. */
-function see({ camera, cos, sin }: CameraPose, place: Place, upMm: number): Sighting {
+/** Equals `blockingDistance`, written out because it runs for every subject in every frame. */
+function see({ camera, forward }: CameraPose, place: Place, upMm: number): Sighting {
   const [dx, dy] = [place.xMm - camera.xMm, place.yMm - camera.yMm];
-  const depthMm = dx * cos + dy * sin;
-  const sideMm = dy * cos - dx * sin;
+  const [x, y, z] = forward;
+  const levelMm = dx * x + dy * y;
+  // across and along the axis as seen from above; the lengths of both have the same factor
+  const sideMm = dy * x - dx * y;
   return {
     place,
     tapeMm: Math.sqrt(dx * dx + dy * dy + upMm * upMm),
-    depthMm,
-    offAxisDeg: (Math.atan2(sideMm, depthMm) * 180) / Math.PI,
+    depthMm: levelMm + upMm * z,
+    offAxisDeg: (Math.atan2(sideMm, levelMm) * 180) / Math.PI,
   };
 }
 

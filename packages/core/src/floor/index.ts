@@ -1,6 +1,14 @@
 export { blockingDistance, type Vec3 } from './blockingDistance.js';
-export { cameraHeadingAt, cameraPlaceAt, shortestTurnDeg } from './cameraAt.js';
-export { floorDistances, type FloorDistances, placeAt, type Sighting, STANDING_EYES_MM } from './floorDistances.js';
+export { cameraAxisAt, cameraPlaceAt, type EyesPlace, type LensAxis, shortestTurnDeg } from './cameraAt.js';
+export {
+  type CameraPose,
+  floorDistances,
+  type FloorDistances,
+  placeAt,
+  type ScenePlace,
+  type Sighting,
+  STANDING_EYES_MM,
+} from './floorDistances.js';
 export {
   type AimKey,
   type AimTarget,

@@ -55,18 +55,19 @@ export function floorTimes({ floor, subjects }: ShotPlan): number[] {
 }
 
 /**
- * Depth of places along the lens axis (negative behind the camera) and their offset (positive to the left). Needs a floor plan.
+ * Depth of places at the height of the lens along its axis (negative behind the camera), and their offset (positive to the left).
+ * Needs a floor plan.
  */
 export function lensView(
   plan: ShotPlan & { readonly floor: FloorPlan },
   timeS: number,
 ): (place: Place) => { depthMm: number; sideMm: number } {
-  const camera = cameraPlaceAt(plan.floor, timeS);
-  const rad = (planDistances(plan).headingAt(timeS) * Math.PI) / 180;
-  const [cos, sin] = [Math.cos(rad), Math.sin(rad)];
-  return ({ xMm, yMm }) => {
-    const [dx, dy] = [xMm - camera.xMm, yMm - camera.yMm];
-    return { depthMm: dx * cos + dy * sin, sideMm: dy * cos - dx * sin };
+  const { camera, forward } = planDistances(plan).cameraAt(timeS)!;
+  const [x, y] = forward;
+  const level = Math.hypot(x, y);
+  return (place) => {
+    const [dx, dy] = [place.xMm - camera.xMm, place.yMm - camera.yMm];
+    return { depthMm: dx * x + dy * y, sideMm: (dy * x - dx * y) / level };
   };
 }
 
