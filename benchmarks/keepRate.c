@@ -11,16 +11,20 @@
 #include <time.h>
 
 #define MOST 16
+#define TAKES_PER_SETUP 20
 #define ENTRIES 2048
 #define LOOSE (1 + 1e-9)
 
-typedef struct { double stillDeg, mm, sigmaMm; } Setting;
+typedef struct { double stillDeg, mm, sigmaMm; int mark; } Setting;
 typedef struct { double startS, durationS, reactionS, cueSigmaS, ringSigmaDeg; } Move;
-typedef struct { double markSigmaMm, timingSigmaS; const double *mm; } Subject;
+typedef struct { double markSigmaMm, timingSigmaS, upMm; const double *x, *y, *shift, *focus, *hasPlace; } Subject;
+typedef struct { const double *x, *y, *forwardX, *forwardY, *forwardZ, *aimedAt; } Camera;
 typedef struct { int subject, isSoft, from, to, mayLose, key, isStill; } Beat;
 
 static double fps, lowDeg, highDeg, anglesPerPerMm, tableLowDeg, tablePerDeg;
-static int frames, settingCount, subjectCount, beatCount;
+static int frames, settingCount, subjectCount, beatCount, markCount;
+static Camera camera;
+static const double *setupSteps;
 static Setting settings[MOST];
 static Move moves[MOST];
 static Subject subjects[MOST];
@@ -94,6 +98,16 @@ static double setDeg(double mm) {
 
 static double missMm[MOST], lateFrames[MOST], stillDeg[MOST], startS[MOST], fromDeg[MOST];
 static int startFrame[MOST], endFrame[MOST];
+static double setupDraws[MOST];
+
+static void drawSetup(uint32_t seed, uint32_t setup) {
+  for (int k = 0; k < markCount; k++) {
+    double start = (spread(spread(seed + 0x51ed270bu) ^ (uint32_t)(k + 1)) + 0.5) / 4294967296.0;
+    double at = start + setup * setupSteps[k];
+    double p = at - floor(at);
+    setupDraws[k] = quantile(p < 1e-12 ? 1e-12 : p);
+  }
+}
 
 static int frameAt(double timeS) {
   int frame = (int)ceil(timeS * fps - 1e-6);
@@ -108,9 +122,10 @@ static void drawTake(uint32_t seed, uint32_t take) {
   }
   double freeS = -INFINITY;
   for (int k = 0; k < settingCount; k++) {
-    double measured = normal(), landed = normal(), started = normal();
+    double lagged = normal(), landed = normal(), started = normal();
+    (void)lagged;
     double offDeg = k == 0 ? 0 : landed * moves[k - 1].ringSigmaDeg;
-    double marksDeg = settings[k].sigmaMm == 0 ? settings[k].stillDeg : clampDeg(setDeg(settings[k].mm + measured * settings[k].sigmaMm));
+    double marksDeg = settings[k].sigmaMm == 0 ? settings[k].stillDeg : clampDeg(setDeg(settings[k].mm + setupDraws[settings[k].mark] * settings[k].sigmaMm));
     stillDeg[k] = clampDeg(marksDeg + offDeg);
     if (k == 0) continue;
     const Move *move = &moves[k - 1];
@@ -122,16 +137,41 @@ static void drawTake(uint32_t seed, uint32_t take) {
   }
 }
 
-static int isAsAsked(const Beat *beat, double ringDeg, int frame) {
-  const Subject *subject = &subjects[beat->subject];
-  double mm;
-  if (beat->isStill) mm = subject->mm[frame];
-  else {
-    double at = fmin(fmax(frame - lateFrames[beat->subject], 0), frames - 1);
-    int before = (int)at < frames - 2 ? (int)at : frames - 2;
-    mm = subject->mm[before] + (at - before) * (subject->mm[before + 1] - subject->mm[before]);
+static int before, after;
+static double share;
+
+static void seek(double at) {
+  at = fmin(fmax(at, 0), frames - 1);
+  before = (int)at;
+  after = before + 1 < frames ? before + 1 : frames - 1;
+  share = at - before;
+}
+
+static double between(const double *column) { return column[before] + share * (column[after] - column[before]); }
+
+static double depthAt(int who, int frame) {
+  const Subject *subject = &subjects[who];
+  seek(frame - lateFrames[who]);
+  if (subject->hasPlace[before] == 0) return between(subject->focus) + missMm[who];
+  double x = between(subject->x), y = between(subject->y), shift = between(subject->shift);
+  seek(frame);
+  double cameraX = between(camera.x), cameraY = between(camera.y);
+  double dx = x - cameraX, dy = y - cameraY, up = subject->upMm;
+  double tape = sqrt(dx * dx + dy * dy + up * up);
+  int aimed = (int)camera.aimedAt[before];
+  if (aimed == who) return tape + shift + missMm[who];
+  double fx = between(camera.forwardX), fy = between(camera.forwardY), fz = between(camera.forwardZ);
+  if (aimed >= 0) {
+    seek(frame - lateFrames[aimed]);
+    double toX = between(subjects[aimed].x) - cameraX, toY = between(subjects[aimed].y) - cameraY, toZ = subjects[aimed].upMm;
+    double length = sqrt(toX * toX + toY * toY + toZ * toZ);
+    if (length > 0) fx = toX / length, fy = toY / length, fz = toZ / length;
   }
-  mm += missMm[beat->subject];
+  double depth = dx * fx + dy * fy + up * fz;
+  return depth + shift * (tape > 0 ? depth / tape : 1) + missMm[who];
+}
+
+static int isAsAsked(const Beat *beat, double ringDeg, int frame, double mm) {
   double perMm = mm < 1 ? 1 : 1 / mm;
   double at = fmin(fmax((ringDeg - tableLowDeg) * tablePerDeg, 0), ENTRIES);
   int entry = (int)at < ENTRIES - 1 ? (int)at : ENTRIES - 1;
@@ -143,6 +183,8 @@ static int isAsAsked(const Beat *beat, double ringDeg, int frame) {
 
 static int keeps(const Beat *beat) {
   int lost = 0, isKeyLost = 0, frame = beat->from;
+  double stillMm = beat->isStill ? depthAt(beat->subject, frame) : 0;
+#define MM (beat->isStill ? stillMm : depthAt(beat->subject, frame))
   for (int setting = 0; setting < settingCount && frame < beat->to; setting++) {
     if (setting > 0) {
       int turnTo = endFrame[setting - 1] < beat->to ? endFrame[setting - 1] : beat->to;
@@ -150,7 +192,7 @@ static int keeps(const Beat *beat) {
         double tau = (frame / fps - startS[setting - 1]) / moves[setting - 1].durationS;
         double eased = tau <= 0 ? 0 : tau >= 1 ? 1 : tau * tau * tau * (10 + tau * (6 * tau - 15));
         double deg = fromDeg[setting - 1] + (stillDeg[setting] - fromDeg[setting - 1]) * eased;
-        if (!isAsAsked(beat, deg, frame)) {
+        if (!isAsAsked(beat, deg, frame, MM)) {
           lost++;
           if (frame == beat->key) isKeyLost = 1;
         }
@@ -160,14 +202,14 @@ static int keeps(const Beat *beat) {
     int standsTo = setting < settingCount - 1 && startFrame[setting] < beat->to ? startFrame[setting] : beat->to;
     if (frame >= standsTo) continue;
     if (beat->isStill) {
-      if (!isAsAsked(beat, stillDeg[setting], frame)) {
+      if (!isAsAsked(beat, stillDeg[setting], frame, MM)) {
         lost += standsTo - frame;
         if (beat->key >= frame && beat->key < standsTo) isKeyLost = 1;
       }
       frame = standsTo;
     } else
       for (; frame < standsTo && lost <= beat->mayLose && !isKeyLost; frame++)
-        if (!isAsAsked(beat, stillDeg[setting], frame)) {
+        if (!isAsAsked(beat, stillDeg[setting], frame, MM)) {
           lost++;
           if (frame == beat->key) isKeyLost = 1;
         }
@@ -179,6 +221,7 @@ static int keeps(const Beat *beat) {
 static int run(uint32_t seed, int takes) {
   int kept = 0;
   for (int take = 0; take < takes; take++) {
+    if (take % TAKES_PER_SETUP == 0) drawSetup(seed, (uint32_t)take / TAKES_PER_SETUP);
     drawTake(seed, (uint32_t)take);
     int isKept = 1;
     for (int k = 0; k < beatCount && isKept; k++) isKept = keeps(&beats[k]);
@@ -200,11 +243,14 @@ int main(int argc, char **argv) {
   const double *v = values;
   int seed = (int)*v++, takes = (int)*v++, rounds = (int)*v++;
   fps = *v++, frames = (int)*v++, lowDeg = *v++, highDeg = *v++;
-  settingCount = (int)*v++, subjectCount = (int)*v++, beatCount = (int)*v++;
-  if (settingCount > MOST || subjectCount > MOST || beatCount > MOST) return 2;
-  for (int k = 0; k < settingCount; k++, v += 3) settings[k] = (Setting){v[0], v[1], v[2]};
+  settingCount = (int)*v++, subjectCount = (int)*v++, beatCount = (int)*v++, markCount = (int)*v++;
+  if (settingCount > MOST || subjectCount > MOST || beatCount > MOST || markCount > MOST) return 2;
+  setupSteps = v, v += markCount;
+  camera = (Camera){v, v + frames, v + 2 * frames, v + 3 * frames, v + 4 * frames, v + 5 * frames}, v += 6 * frames;
+  for (int k = 0; k < settingCount; k++, v += 4) settings[k] = (Setting){v[0], v[1], v[2], (int)v[3]};
   for (int k = 0; k < settingCount - 1; k++, v += 5) moves[k] = (Move){v[0], v[1], v[2], v[3], v[4]};
-  for (int k = 0; k < subjectCount; k++, v += 2 + frames) subjects[k] = (Subject){v[0], v[1], v + 2};
+  for (int k = 0; k < subjectCount; k++, v += 3 + 5 * frames)
+    subjects[k] = (Subject){v[0], v[1], v[2], v + 3, v + 3 + frames, v + 3 + 2 * frames, v + 3 + 3 * frames, v + 3 + 4 * frames};
   for (int k = 0; k < beatCount; k++, v += 7) beats[k] = (Beat){(int)v[0], (int)v[1], (int)v[2], (int)v[3], (int)v[4], (int)v[5], (int)v[6]};
   anglesPerPerMm = *v++, angleDegs = v, v += ENTRIES + 1;
   tableLowDeg = *v++, tablePerDeg = *v++;

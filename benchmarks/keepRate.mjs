@@ -8,6 +8,8 @@ import { shortShot } from './evaluate.mjs';
 
 const TAKES = 10_000;
 const SEED = 1;
+/** Their square roots are the steps of the sequence of set-ups. */
+const PRIMES = [2, 3, 5, 7, 11, 13, 17, 19, 23, 29, 31, 37, 41, 43, 47, 53];
 /** The machine's speed varies: both run alternately, and the fastest of each counts. */
 const TURNS = 8;
 const ROUNDS = 8;
@@ -44,15 +46,23 @@ export function benchKeepRate() {
 }
 
 /** Prepared values in the order in which the C program reads them. */
-function valuesOf({ captureFps, frameCount, angles, lowDeg, highDeg, holds, pulls, subjects, beats }) {
+function valuesOf({ captureFps, frameCount, angles, lowDeg, highDeg, holds, pulls, subjects, beats, scene, setupDrawCount }) {
   const [{ tables }] = beats;
   const [table] = tables;
+  const { camera } = scene;
   return [
     ...[SEED, TAKES, ROUNDS, captureFps, frameCount, lowDeg, highDeg],
-    ...[holds.length, subjects.length, beats.length],
-    ...holds.flatMap(({ stillDeg, mm, measureSigmaMm }) => [stillDeg, mm, measureSigmaMm]),
+    ...[holds.length, subjects.length, beats.length, setupDrawCount],
+    ...PRIMES.slice(0, setupDrawCount).map(Math.sqrt),
+    ...[camera.xMm, camera.yMm, camera.forwardX, camera.forwardY, camera.forwardZ, camera.aimedAt].flatMap((column) => [
+      ...column,
+    ]),
+    ...holds.flatMap(({ stillDeg, mm, measureSigmaMm, setupMark }) => [stillDeg, mm, measureSigmaMm, setupMark]),
     ...pulls.flatMap((pull) => [pull.startS, pull.durationS, pull.reactionS, pull.cueSigmaS, pull.ringSigmaDeg]),
-    ...subjects.flatMap(({ markSigmaMm, timingSigmaS, distancesMm }) => [markSigmaMm, timingSigmaS, ...distancesMm]),
+    ...subjects.flatMap(({ markSigmaMm, timingSigmaS }, index) => {
+      const { upMm, xMm, yMm, shiftMm, focusMm, hasPlace } = scene.places[index];
+      return [markSigmaMm, timingSigmaS, upMm, ...xMm, ...yMm, ...shiftMm, ...focusMm, ...hasPlace];
+    }),
     ...beats.flatMap((beat) => [
       ...[beat.subject, beat.isSoft, beat.fromFrame, beat.toFrame, beat.allowedLostFrames, beat.keyFrame, beat.isStill].map(
         Number,

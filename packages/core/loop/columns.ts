@@ -8,20 +8,37 @@ export class Columns {
   anglesPerPerMm: f64;
   tableLowDeg: f64;
   tablePerDeg: f64;
+  cameraTimingSigmaFrames: f64;
+  driftSigmaMm: f64;
+  driftKept: f64;
   frameCount: i32;
   subjectCount: i32;
   holdCount: i32;
   beatCount: i32;
   drawCount: i32;
+  setupDrawCount: i32;
+  cameraDrawsAt: i32;
   angleDegs: usize;
+  cameraX: usize;
+  cameraY: usize;
+  forwardX: usize;
+  forwardY: usize;
+  forwardZ: usize;
+  aimedAt: usize;
+  placeX: usize;
+  placeY: usize;
+  placeUp: usize;
+  placeShift: usize;
+  placeFocus: usize;
+  hasPlace: usize;
   subjectDrawsAt: usize;
   markSigmaMm: usize;
   timingSigmaFrames: usize;
-  distancesMm: usize;
   holdDrawsAt: usize;
   plannedDeg: usize;
   holdMm: usize;
   measureSigmaMm: usize;
+  setupMark: usize;
   landSigmaDeg: usize;
   lagSigmaFrames: usize;
   trackingColumn: usize;
@@ -44,6 +61,9 @@ export class Columns {
   zones: usize;
   required: usize;
   draws: usize;
+  setupSteps: usize;
+  setupDraws: usize;
+  driftMm: usize;
   lostIn: usize;
   missMm: usize;
   lateFrames: usize;
@@ -56,6 +76,7 @@ export class Columns {
   fromDeg: usize;
   beatsKept: usize;
   sharp: usize;
+  setupsKept: usize;
 }
 
 export const columns = changetype<Columns>(0);

@@ -1,4 +1,4 @@
-import { put } from './columns';
+import { put, real } from './columns';
 
 /** Address of the segments of the normal quantile: `QUANTILE_ADDRESS` of `trialLoop.ts`. */
 const QUANTILE_ADDRESS: usize = 1024;
@@ -33,6 +33,21 @@ export function draw(seed: u32, take: u32, address: usize, count: i32): void {
     // the outermost cells are too curved for segments: use the formula
     if (((cell + TAIL_CELLS) & (CELLS - 1)) < 2 * TAIL_CELLS) put(address, k, tailQuantile((<f64>result + 0.5) / 4294967296));
     else put(address, k, load<f64>(line) + <f64>(result & CELL_MASK) * load<f64>(line, 8));
+  }
+}
+
+/**
+ * Writes the normal numbers of a set-up: points of a Kronecker sequence with a random start, which fill the space of errors more
+ * evenly than independent draws. The number of set-ups is small, and their mean would be rough otherwise.
+ *
+ * @param steps - address of the steps of the sequence, one per number
+ */
+export function drawSetup(seed: u32, setup: u32, steps: usize, address: usize, count: i32): void {
+  for (let k = 0; k < count; k++) {
+    const start = (<f64>spread(spread(seed + 0x51ed270b) ^ (<u32>(k + 1))) + 0.5) / 4294967296;
+    const at = start + <f64>setup * real(steps, k);
+    const p = at - Math.floor(at);
+    put(address, k, tailQuantile(p < 1e-12 ? 1e-12 : p));
   }
 }
 

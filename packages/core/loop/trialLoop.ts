@@ -5,7 +5,7 @@
  * It reads the columns described in `src/trials/trialColumns.ts`. Their addresses are at address 0, in the order of `Columns`.
  */
 import { columns, put, putWhole, real, whole } from './columns';
-import { draw } from './draws';
+import { draw, drawSetup } from './draws';
 
 export { draw } from './draws';
 
@@ -15,6 +15,8 @@ const ENTRIES = 2048;
 const ZONE_BYTES: usize = 16 * (ENTRIES + 1);
 /** Smallest distance of a subject after its error. */
 const NEAREST_MM: f64 = 1;
+/** As in `trialColumns.ts`. */
+const TAKES_PER_SETUP: u32 = 20;
 /** Tolerance for rounding at the exact edge of the zone. */
 const LOOSE: f64 = 1 + 1e-9;
 
@@ -25,9 +27,20 @@ const LOOSE: f64 = 1 + 1e-9;
 export function run(seed: u32, firstTrial: u32, takes: i32, countOnly: bool): i32 {
   const beatsKept = columns.beatsKept;
   let kept = 0;
+  let keptBefore = 0;
+  let drawnSetup: u32 = 0xffffffff;
+  let isWholeSetup = false;
   for (let n = 0; n < takes; n++) {
     const take = firstTrial + n;
+    const setup = take / TAKES_PER_SETUP;
+    if (setup != drawnSetup) {
+      drawSetup(seed, setup, columns.setupSteps, columns.setupDraws, columns.setupDrawCount);
+      drawnSetup = setup;
+      isWholeSetup = take % TAKES_PER_SETUP == 0;
+      keptBefore = kept;
+    }
     draw(seed, take, columns.draws, columns.drawCount);
+    placeCamera(seed, take);
     placeEverything();
     let isKept = true;
     for (let beat = 0; beat < columns.beatCount && (isKept || !countOnly); beat++) {
@@ -35,6 +48,10 @@ export function run(seed: u32, firstTrial: u32, takes: i32, countOnly: bool): i3
       else isKept = false;
     }
     if (isKept) kept++;
+    if (isWholeSetup && take % TAKES_PER_SETUP == TAKES_PER_SETUP - 1) {
+      const keptOfSetup = kept - keptBefore;
+      putWhole(columns.setupsKept, keptOfSetup, whole(columns.setupsKept, keptOfSetup) + 1);
+    }
     if (countOnly) continue;
     for (let frame = 0; frame < columns.frameCount; frame++)
       if (load<u8>(columns.required + frame) && whole(columns.lostIn, frame) != take)
@@ -56,11 +73,12 @@ function placeEverything(): void {
     const at = whole(columns.holdDrawsAt, k);
     const sigmaMm = real(columns.measureSigmaMm, k);
     let targetDeg = real(columns.plannedDeg, k);
-    if (sigmaMm != 0) targetDeg = setDeg(real(columns.holdMm, k) + real(draws, at) * sigmaMm);
+    // a mark is measured once a set-up, for every pull to it
+    if (sigmaMm != 0)
+      targetDeg = setDeg(real(columns.holdMm, k) + real(columns.setupDraws, whole(columns.setupMark, k)) * sigmaMm);
     const offDeg = real(draws, at + 1) * real(columns.landSigmaDeg, k);
     put(columns.offDeg, k, offDeg);
     put(columns.stillDeg, k, within(targetDeg + offDeg, columns.lowDeg, columns.highDeg));
-    // a tracking hold draws its follow errors instead of a measuring error
     const lagSigmaFrames = real(columns.lagSigmaFrames, k);
     if (lagSigmaFrames != 0) putWhole(columns.lagFrames, k, <i32>Math.round(real(draws, at) * lagSigmaFrames));
     if (k == 0) continue;
@@ -78,6 +96,87 @@ function placeEverything(): void {
       whole(columns.trackingColumn, k - 1) < 0 ? real(columns.stillDeg, k - 1) : trackingDegAt(k - 1, startFrame),
     );
   }
+}
+
+const DRIFT_STREAM: u32 = 0x5bd1e995;
+let cameraLateFrames: f64 = 0;
+
+/** Lateness of the camera along its path, and its drift along the axis: a first-order random process by frame. */
+function placeCamera(seed: u32, take: u32): void {
+  cameraLateFrames = real(columns.draws, columns.cameraDrawsAt) * columns.cameraTimingSigmaFrames;
+  const sigmaMm = columns.driftSigmaMm;
+  if (sigmaMm == 0) return;
+  const keeps = columns.driftKept;
+  const fresh = Math.sqrt(1 - keeps * keeps);
+  // a stream of its own: the other numbers stay the same with and without a drift
+  draw(seed ^ DRIFT_STREAM, take, columns.driftMm, columns.frameCount);
+  let drift = 0.0;
+  for (let frame = 0; frame < columns.frameCount; frame++) {
+    const drawn = real(columns.driftMm, frame);
+    drift = frame == 0 ? drawn : keeps * drift + fresh * drawn;
+    put(columns.driftMm, frame, drift * sigmaMm);
+  }
+}
+
+/** Frames by time: the one before, and the share of the way to the next. */
+let before: i32 = 0;
+let after: i32 = 0;
+let share: f64 = 0;
+
+function seek(frames: f64): void {
+  const at = within(frames, 0, <f64>(columns.frameCount - 1));
+  before = floorOf(at);
+  after = min(before + 1, columns.frameCount - 1);
+  share = at - <f64>before;
+}
+
+function between(column: usize): f64 {
+  const from = real(column, before);
+  return from + share * (real(column, after) - from);
+}
+
+/**
+ * Focus distance of a subject at a frame of this trial. The subject stands where its path is at its own time, the camera where
+ * its path is at the camera's. An axis that is aimed at a subject follows that subject as it really is.
+ */
+function depthAt(subject: i32, frame: i32): f64 {
+  const row = (<usize>subject * columns.frameCount) << 3;
+  const missMm = real(columns.missMm, subject);
+  const driftMm = columns.driftSigmaMm == 0 ? 0 : real(columns.driftMm, frame);
+  seek(<f64>frame - real(columns.lateFrames, subject));
+  if (load<u8>(columns.hasPlace + <usize>(subject * columns.frameCount + before)) == 0)
+    return between(columns.placeFocus + row) + missMm - driftMm;
+  const x = between(columns.placeX + row);
+  const y = between(columns.placeY + row);
+  const shiftMm = between(columns.placeShift + row);
+  seek(<f64>frame - cameraLateFrames);
+  const cameraX = between(columns.cameraX);
+  const cameraY = between(columns.cameraY);
+  const dx = x - cameraX;
+  const dy = y - cameraY;
+  const up = real(columns.placeUp, subject);
+  const tapeMm = Math.sqrt(dx * dx + dy * dy + up * up);
+  const aimed = whole(columns.aimedAt, before);
+  // the axis goes through the subject itself
+  if (aimed == subject) return tapeMm + shiftMm + missMm - driftMm;
+  let forwardX = between(columns.forwardX);
+  let forwardY = between(columns.forwardY);
+  let forwardZ = between(columns.forwardZ);
+  if (aimed >= 0) {
+    const aimedRow = (<usize>aimed * columns.frameCount) << 3;
+    seek(<f64>frame - real(columns.lateFrames, aimed));
+    const toX = between(columns.placeX + aimedRow) - cameraX;
+    const toY = between(columns.placeY + aimedRow) - cameraY;
+    const toZ = real(columns.placeUp, aimed);
+    const length = Math.sqrt(toX * toX + toY * toY + toZ * toZ);
+    if (length > 0) {
+      forwardX = toX / length;
+      forwardY = toY / length;
+      forwardZ = toZ / length;
+    }
+  }
+  const depthMm = dx * forwardX + dy * forwardY + up * forwardZ;
+  return depthMm + shiftMm * (tapeMm > 0 ? depthMm / tapeMm : 1) + missMm - driftMm;
 }
 
 /** First frame at or after a time given in frames, with tolerance for rounding. */
@@ -107,12 +206,11 @@ function trackingDegAt(hold: i32, frame: i32): f64 {
 
 /**
  * Whether a beat is kept. Counts its lost frames up to the allowed number, or all of them unless `countOnly`. Per frame it
- * computes `isWithin(zone at the ring angle, 1 / (distance + miss))`. Loop variables are read first, and constant stretches are
+ * computes `isWithin(zone at the ring angle, 1 / distance)`. Loop variables are read first, and constant stretches are
  * checked once.
  */
 function keepsBeat(beat: i32, countOnly: bool, take: u32): bool {
   const holdCount = columns.holdCount;
-  const frameCount = columns.frameCount;
   const captureFps = columns.captureFps;
   const tableLowDeg = columns.tableLowDeg;
   const tablePerDeg = columns.tablePerDeg;
@@ -123,14 +221,13 @@ function keepsBeat(beat: i32, countOnly: bool, take: u32): bool {
   const isStill = whole(columns.beatIsStill, beat) == 1;
   const stands = whole(columns.beatStands, beat) == 1;
   const subject = whole(columns.beatSubject, beat);
-  const distancesMm = columns.distancesMm + ((<usize>subject * frameCount) << 3);
-  const missMm = real(columns.missMm, subject);
-  const lateFrames = real(columns.lateFrames, subject);
   const zones = columns.zones + ((<usize>whole(columns.beatZoneAt, beat)) << 3);
   const tablesAt = whole(columns.beatTablesAt, beat);
   let lost = 0;
   let isKeyLost = false;
   let frame = whole(columns.beatFrom, beat);
+  // a distance that cannot change is computed once
+  const stillMm = stands ? depthAt(subject, frame) : 0;
   for (let hold = 0; hold < holdCount && frame < toFrame; hold++) {
     // the turn into the hold, then the hold itself up to the next turn
     const turnTo = hold == 0 ? frame : min(whole(columns.endFrame, hold), toFrame);
@@ -148,14 +245,7 @@ function keepsBeat(beat: i32, countOnly: bool, take: u32): bool {
       if (frame < turnTo) {
         deg = fromDeg + (deg - fromDeg) * easedShare(easing, within((<f64>frame / captureFps - startS) / durationS, 0, 1));
       } else if (isStill && stays) next = standsTo;
-      let mm = real(distancesMm, frame);
-      if (!stands) {
-        const at = within(<f64>frame - lateFrames, 0, <f64>(frameCount - 1));
-        const before = min(floorOf(at), frameCount - 2);
-        const fromMm = real(distancesMm, before);
-        mm = fromMm + (at - <f64>before) * (real(distancesMm, before + 1) - fromMm);
-      }
-      mm += missMm;
+      const mm = stands ? stillMm : depthAt(subject, frame);
       const perMm = mm < NEAREST_MM ? 1 / NEAREST_MM : 1 / mm;
       const at = within((deg - tableLowDeg) * tablePerDeg, 0, ENTRIES);
       const entry = min(floorOf(at), ENTRIES - 1);

@@ -51,7 +51,14 @@ async function rateOf(plan: ShotPlan, order: DrawLayout, takes: number, seed: nu
     runs.push(runTrials(prepared, seed, { first, count: Math.min(TAKES_AT_ONCE, takes - first) }));
     await setImmediate();
   }
-  const { frames, expectedTakes, takesForNineOfTen, beats, ...rate } = keepRateOf(prepared.beats, mergeCounts(runs), seed);
+  const {
+    frames,
+    expectedTakes,
+    takesForNineOfTen,
+    beats,
+    setupsKept: _,
+    ...rate
+  } = keepRateOf(prepared.beats, mergeCounts(runs), seed);
   return {
     ...rate,
     beats: [...beats],

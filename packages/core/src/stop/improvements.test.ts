@@ -221,7 +221,7 @@ describe('ways to keep it sharp', () => {
 });
 
 describe('time', () => {
-  const rate = { keepRate: 0.5, takesForNineOfTen: 4 };
+  const rate = { keepRate: 0.5, takesForNineOfTen: 4, setupsKept: [] };
 
   test('takes as chance asks for, or as planned; once for what happens once', () => {
     const schedule = { ...DEFAULT_SCHEDULE, setUpMin: 30, betweenTakesS: 60 };
@@ -229,7 +229,11 @@ describe('time', () => {
     expect(shotTime(plan, rate)).toEqual({ takes: 4, chance: 1 - 0.5 ** 4, minutes: 30 + (4 * 15 + 3 * 60) / 60 });
     expect(shotTime({ ...plan, schedule: { ...schedule, takes: 2 } }, rate)).toMatchObject({ takes: 2, chance: 0.75 });
     expect(shotTime(setGoals(plan, { isOneChance: true }), rate)).toEqual({ takes: 1, chance: 0.5, minutes: 30.25 });
-    expect(shotTime(plan, { keepRate: 0, takesForNineOfTen: Infinity })).toEqual({ takes: null, chance: 0, minutes: null });
+    expect(shotTime(plan, { keepRate: 0, takesForNineOfTen: Infinity, setupsKept: [] })).toEqual({
+      takes: null,
+      chance: 0,
+      minutes: null,
+    });
   });
 
   test('the moment that decides is the frame that is soft most often, and whose it is', () => {

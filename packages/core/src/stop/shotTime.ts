@@ -1,6 +1,6 @@
 import { sharpBeatsAt, type ShotPlan } from '../plan/index.js';
 import type { CompleteVerdict } from '../verdict/index.js';
-import type { KeepRate } from '../trials/index.js';
+import { chanceOfOneKept, type KeepRate } from '../trials/index.js';
 
 /** Time that a shot takes. */
 export interface ShotTime {
@@ -22,12 +22,12 @@ const MAX_PLANNED_TAKES = 60;
  */
 export function shotTime(
   { schedule, durationS, goals }: Pick<ShotPlan, 'schedule' | 'durationS' | 'goals'>,
-  { keepRate, takesForNineOfTen }: Pick<KeepRate, 'keepRate' | 'takesForNineOfTen'>,
+  { keepRate, takesForNineOfTen, setupsKept }: Pick<KeepRate, 'keepRate' | 'takesForNineOfTen' | 'setupsKept'>,
 ): ShotTime {
   const asked = goals.isOneChance ? 1 : (schedule.takes ?? takesForNineOfTen);
   if (asked > MAX_PLANNED_TAKES && schedule.takes === null) return { takes: null, chance: 0, minutes: null };
   const seconds = asked * durationS + (asked - 1) * schedule.betweenTakesS;
-  return { takes: asked, chance: 1 - (1 - keepRate) ** asked, minutes: schedule.setUpMin + seconds / 60 };
+  return { takes: asked, chance: chanceOfOneKept(setupsKept, keepRate, asked), minutes: schedule.setUpMin + seconds / 60 };
 }
 
 /** The moment at which a take is lost most often. */

@@ -6,17 +6,20 @@ import type { ShotPlan } from '../plan/index.js';
  */
 export interface DrawLayout {
   readonly at: ReadonlyMap<string, number>;
-  /** Total number of random numbers */
+  /** Total number of random numbers of a trial */
   readonly count: number;
+  /** By mark id, which random number of a set-up its measurement draws */
+  readonly setup: ReadonlyMap<string, number>;
 }
 
 /** Random numbers per subject: its miss of the mark, its lateness. */
 const PER_SUBJECT = 2;
-/** Random numbers per hold: measurement error of its mark, landing error, start time error. */
+/** Random numbers per hold: its lag while it follows, landing error, start time error. */
 const PER_SETTING = 3;
 
 /** Key of the start of the track. */
 export const START_KEY = 'start';
+export const CAMERA_KEY = 'camera';
 export const subjectKey = (subjectId: string) => `person ${subjectId}`;
 export const moveKey = (pullId: string) => `pull ${pullId}`;
 
@@ -26,7 +29,10 @@ export const moveKey = (pullId: string) => `pull ${pullId}`;
  * @param like - layout of a plan to compare with. A subject of both plans draws the same numbers in both, so that the results
  * differ only by the change.
  */
-export function drawLayoutOf(plan: Pick<ShotPlan, 'subjects' | 'focusTrack'>, like: DrawLayout | null = null): DrawLayout {
+export function drawLayoutOf(
+  plan: Pick<ShotPlan, 'subjects' | 'focusTrack' | 'marks'>,
+  like: DrawLayout | null = null,
+): DrawLayout {
   const at = new Map(like?.at ?? []);
   let count = like?.count ?? 0;
   const give = (key: string, numbers: number) => {
@@ -37,5 +43,9 @@ export function drawLayoutOf(plan: Pick<ShotPlan, 'subjects' | 'focusTrack'>, li
   for (const { id } of plan.subjects) give(subjectKey(id), PER_SUBJECT);
   give(START_KEY, PER_SETTING);
   for (const { id } of plan.focusTrack.pulls) give(moveKey(id), PER_SETTING);
-  return { at, count };
+  // the lateness of the camera; its drift is drawn apart, frame by frame
+  give(CAMERA_KEY, 1);
+  const setup = new Map(like?.setup ?? []);
+  for (const { id } of plan.marks) if (!setup.has(id)) setup.set(id, setup.size);
+  return { at, count, setup };
 }

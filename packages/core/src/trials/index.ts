@@ -1,3 +1,4 @@
+export { type CameraErrors, STEADY_CAMERA } from './cameraErrors.js';
 export { type DrawLayout, drawLayoutOf } from './drawLayout.js';
 export {
   type ErrorSource,
@@ -12,3 +13,4 @@ export { keepRate, type KeepRate, keepRateOf, wilsonInterval } from './keepRate.
 export { normalQuantile } from './normalQuantile.js';
 export { type PreparedTrials, prepareTrials, type TakesOptions } from './prepareTrials.js';
 export { mergeCounts, runTrials, type TrialCounts } from './runTrials.js';
+export { chanceOfOneKept, expectedTakesOf, type SetupsKept, takesForNineOfTenOf } from './severalTakes.js';

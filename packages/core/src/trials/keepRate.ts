@@ -2,6 +2,7 @@ import { CoreError } from '../errors.js';
 import type { ShotPlan } from '../plan/index.js';
 import { prepareTrials } from './prepareTrials.js';
 import { runTrials, type TrialCounts } from './runTrials.js';
+import { expectedTakesOf, takesForNineOfTenOf } from './severalTakes.js';
 
 /** Keep rate of a plan, estimated from trials. */
 export interface KeepRate {
@@ -17,10 +18,12 @@ export interface KeepRate {
   readonly frames: Float64Array;
   /** Mean sharp share of all required frames */
   readonly sharpShare: number;
-  /** Mean number of takes until one is kept; Infinity if none was kept */
+  /** Mean number of takes until one is kept, over set-ups; Infinity if some set-ups keep none */
   readonly expectedTakes: number;
-  /** Number of takes of which at least one is kept with 90 % probability; Infinity if none was kept */
+  /** Number of takes of which at least one is kept with 90 % probability, over set-ups; Infinity if no number is enough */
   readonly takesForNineOfTen: number;
+  /** By number of kept takes, the number of whole set-ups that keep that number, for `chanceOfOneKept` */
+  readonly setupsKept: readonly number[];
 }
 
 /**
@@ -54,7 +57,7 @@ export function keepRateOf(
     readonly fromFrame: number;
     readonly toFrame: number;
   }[],
-  { takes, kept, beatsKept, sharp }: TrialCounts,
+  { takes, kept, beatsKept, sharp, setupsKept }: TrialCounts,
   seed: number,
 ): KeepRate {
   const frames = new Float64Array(sharp.length).fill(NaN);
@@ -70,8 +73,9 @@ export function keepRateOf(
     beats: beats.map(({ beatId, subjectId }, index) => ({ beatId, subjectId, keepRate: beatsKept[index]! / takes })),
     frames,
     sharpShare: required.length === 0 ? 1 : required.reduce((sum, share) => sum + share, 0) / required.length,
-    expectedTakes: kept === 0 ? Infinity : takes / kept,
-    takesForNineOfTen: takesForProbability(rate),
+    expectedTakes: kept === 0 ? Infinity : expectedTakesOf(setupsKept, rate),
+    takesForNineOfTen: takesForNineOfTenOf(setupsKept, rate),
+    setupsKept: [...setupsKept],
   };
 }
 
@@ -90,10 +94,4 @@ export function wilsonInterval(kept: number, takes: number): { low: number; high
   const middle = (share + z2 / 2) / (1 + z2);
   const half = (Z95 / (1 + z2)) * Math.sqrt((share * (1 - share)) / takes + z2 / (4 * takes));
   return { low: Math.max(0, middle - half), high: Math.min(1, middle + half) };
-}
-
-/** Number of takes of which at least one is kept with 90 % probability. */
-function takesForProbability(rate: number): number {
-  if (rate === 0) return Infinity;
-  return rate >= 0.9 ? 1 : Math.ceil(Math.log(0.1) / Math.log(1 - rate) - 1e-9);
 }

@@ -14,8 +14,10 @@ import {
 import type { Easing } from '../hand/index.js';
 import { focusTrack } from '../track/index.js';
 import { type CompleteVerdict, evaluatePull, type Missing } from '../verdict/index.js';
-import { type DrawLayout, drawLayoutOf, moveKey, START_KEY, subjectKey } from './drawLayout.js';
+import { type CameraErrors, STEADY_CAMERA } from './cameraErrors.js';
+import { CAMERA_KEY, type DrawLayout, drawLayoutOf, moveKey, START_KEY, subjectKey } from './drawLayout.js';
 import { type ErrorSource, followErrors, pullErrors } from './errorSources.js';
+import { isConstantInScene, type PreparedScene, prepareScene } from './prepareScene.js';
 import { type AngleTable, angleTableOf, type ZoneTable, zoneTableOf } from './zoneTables.js';
 
 /** A hold, or tracking, between two pulls. */
@@ -26,6 +28,8 @@ export interface PreparedHold {
   /** Distance of its mark and the uncertainty of that distance; 0 if not measured */
   readonly mm: number;
   readonly measureSigmaMm: number;
+  /** Which random number of the set-up its measurement draws; -1 if not measured */
+  readonly setupMark: number;
   /** While tracking: steadiness of the hand, and lag in frames; 0 for a fixed hold */
   readonly followSigmaDeg: number;
   readonly lagSigmaFrames: number;
@@ -43,7 +47,6 @@ export interface PreparedPull {
 }
 
 export interface PreparedSubject {
-  readonly distancesMm: Float64Array;
   readonly markSigmaMm: number;
   readonly timingSigmaS: number;
   readonly drawsAt: number;
@@ -60,7 +63,7 @@ export interface PreparedBeat {
   readonly allowedLostFrames: number;
   /** -1 for none */
   readonly keyFrame: number;
-  /** Whether its subject stands still during the beat and around it */
+  /** Whether the distance of its subject cannot change during the beat, however early or late anybody is */
   readonly isStill: boolean;
   /** By frame, index of its zone table; null if the lens is constant and the first table always applies */
   readonly tableAt: Uint16Array | null;
@@ -71,8 +74,13 @@ export interface PreparedBeat {
 export interface PreparedTrials {
   readonly captureFps: number;
   readonly frameCount: number;
-  /** Random numbers per trial */
+  /** Random numbers per trial, and per set-up */
   readonly drawCount: number;
+  readonly setupDrawCount: number;
+  readonly scene: PreparedScene;
+  readonly cameraErrors: CameraErrors;
+  /** Index of the camera's first random number in a trial */
+  readonly cameraDrawsAt: number;
   /** Converts the erroneous distance of a mark to a ring angle */
   readonly angles: AngleTable;
   readonly lowDeg: number;
@@ -90,12 +98,14 @@ export interface TakesOptions {
   readonly order?: DrawLayout | undefined;
   /** Error source to switch off; all other draws stay the same */
   readonly without?: ErrorSource | undefined;
+  /** Errors of the camera; by default it is where the plan has it */
+  readonly camera?: CameraErrors | undefined;
 }
 
 /** Precomputes what all trials of a plan share, or reports what is missing. */
 export function prepareTrials(
   plan: ShotPlan,
-  { order: like, without }: TakesOptions = {},
+  { order: like, without, camera = STEADY_CAMERA }: TakesOptions = {},
 ): PreparedTrials | { readonly missing: readonly Missing[] } {
   const verdict = evaluatePull(plan);
   if (verdict.status === 'incomplete') return { missing: verdict.missing };
@@ -105,12 +115,18 @@ export function prepareTrials(
   const order = drawLayoutOf(plan, like ?? null);
   const drawsAt = (key: string) => order.at.get(key)!;
   const isLeftOut = (kind: ErrorSource['kind'], id: string | null) => without?.kind === kind && id === sourceId(without);
-  const trial: TrialContext = { plan, verdict, ring, drawsAt, isLeftOut };
+  const standing = verdict.subjects.map(({ subjectId }) => plan.subjects.find(({ id }) => id === subjectId)!);
+  const scene = prepareScene(plan, standing, frameCount);
+  const trial: TrialContext = { plan, verdict, ring, order, scene, camera, drawsAt, isLeftOut };
   const subjects = subjectsOf(trial);
   return {
     captureFps,
     frameCount,
     drawCount: order.count,
+    setupDrawCount: order.setup.size,
+    scene,
+    cameraErrors: camera,
+    cameraDrawsAt: drawsAt(CAMERA_KEY),
     angles: angleTableOf(ring),
     lowDeg: reach.lowDeg,
     highDeg: reach.highDeg,
@@ -127,15 +143,17 @@ interface TrialContext {
   readonly plan: ShotPlan;
   readonly verdict: CompleteVerdict;
   readonly ring: LensRing;
+  readonly order: DrawLayout;
+  readonly scene: PreparedScene;
+  readonly camera: CameraErrors;
   readonly drawsAt: (key: string) => number;
   readonly isLeftOut: (kind: ErrorSource['kind'], id: string | null) => boolean;
 }
 
 function subjectsOf({ plan, verdict, drawsAt, isLeftOut }: TrialContext): PreparedSubject[] {
-  return verdict.subjects.map(({ subjectId, distanceMm }) => {
+  return verdict.subjects.map(({ subjectId }) => {
     const { markSigmaMm, timingSigmaS } = plan.subjects.find(({ id }) => id === subjectId)!;
     return {
-      distancesMm: distanceMm,
       markSigmaMm: isLeftOut('marks', subjectId) ? 0 : markSigmaMm,
       timingSigmaS: isLeftOut('timing', subjectId) ? 0 : timingSigmaS,
       drawsAt: drawsAt(subjectKey(subjectId)),
@@ -143,16 +161,16 @@ function subjectsOf({ plan, verdict, drawsAt, isLeftOut }: TrialContext): Prepar
   });
 }
 
-function beatsOf({ plan, verdict, ring }: TrialContext, subjects: readonly PreparedSubject[]): PreparedBeat[] {
+function beatsOf({ plan, verdict, ring, scene, camera }: TrialContext, subjects: readonly PreparedSubject[]): PreparedBeat[] {
   const { captureFps, frameCount } = verdict;
   const tables = tablesOf(plan, ring, frameCount);
+  const latestS = Math.max(camera.timingSigmaS, ...subjects.map(({ timingSigmaS }) => timingSigmaS));
+  const around = Math.ceil(MAX_SIGMAS * latestS * captureFps) + 1;
   return activeBeats(plan)
     .filter(({ requirement, subjectId }) => requirement !== 'none' && verdict.subjects.some((one) => one.subjectId === subjectId))
     .map((beat) => {
       const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
       const subject = verdict.subjects.findIndex(({ subjectId }) => subjectId === beat.subjectId);
-      const { distancesMm, timingSigmaS } = subjects[subject]!;
-      const around = Math.ceil(MAX_SIGMAS * timingSigmaS * captureFps) + 1;
       const isSoft = beat.requirement === 'soft';
       return {
         beatId: beat.id,
@@ -163,13 +181,13 @@ function beatsOf({ plan, verdict, ring }: TrialContext, subjects: readonly Prepa
         toFrame,
         allowedLostFrames: Math.floor((toFrame - fromFrame) * (1 - beat.requiredShare) + 1e-9),
         keyFrame: keyFrameOf(beat, captureFps, frameCount) ?? -1,
-        isStill: isLevel(distancesMm, fromFrame - around, toFrame + around),
+        isStill: camera.driftSigmaMm === 0 && isConstantInScene(scene, subject, fromFrame - around, toFrame + around),
         ...tables(isSoft ? (beat.blurPercent / 100) * pictureWidthMm(plan.optics) : planCircleMm(plan.optics)),
       };
     });
 }
 
-function holdsOf({ plan, verdict, ring, drawsAt, isLeftOut }: TrialContext): PreparedHold[] {
+function holdsOf({ plan, verdict, ring, order, drawsAt, isLeftOut }: TrialContext): PreparedHold[] {
   const following = followErrors(plan);
   const track = focusTrack(plan, ring)!;
   const targets = [plan.focusTrack.start!, ...plan.focusTrack.pulls.map(({ target }) => target)];
@@ -184,6 +202,7 @@ function holdsOf({ plan, verdict, ring, drawsAt, isLeftOut }: TrialContext): Pre
       ...hold,
       stillDeg,
       measureSigmaMm: isMeasured ? 0 : hold.measureSigmaMm,
+      setupMark: target.kind === 'mark' && hold.measureSigmaMm > 0 ? order.setup.get(target.markId)! : -1,
       followSigmaDeg: follows ? following.ringSigmaDeg : 0,
       lagSigmaFrames: follows ? following.lagSigmaS * plan.captureFps : 0,
       drawsAt: drawsAt(pullId === null ? START_KEY : moveKey(pullId)),
@@ -209,12 +228,6 @@ function pullsOf({ plan, verdict, isLeftOut }: TrialContext): PreparedPull[] {
 
 /** Timing errors are cut off at 4 σ (1 in 15,000). */
 const MAX_SIGMAS = 4;
-
-function isLevel(values: Float64Array, from: number, to: number): boolean {
-  const first = Math.max(0, from);
-  for (let frame = first; frame < Math.min(values.length, to); frame++) if (values[frame] !== values[first]) return false;
-  return true;
-}
 
 function holdOf(
   plan: ShotPlan,

@@ -10,6 +10,8 @@ export interface TrialCounts {
   readonly beatsKept: Int32Array;
   /** By frame, number of trials in which every required subject is sharp */
   readonly sharp: Int32Array;
+  /** By number of kept takes, the number of whole set-ups of `TAKES_PER_SETUP` takes that keep that number */
+  readonly setupsKept: Int32Array;
 }
 
 /** Compiled at the first run, and then kept: one loop is enough for a thread. */
@@ -23,8 +25,8 @@ let sharedLoop: TrialLoop | null = null;
  */
 export function runTrials(prepared: PreparedTrials, seed: number, trials: TrialRange, countOnly = false): TrialCounts {
   sharedLoop ??= createTrialLoop();
-  const { kept, beatsKept, sharp } = sharedLoop.run(trialColumns(prepared), seed, trials, countOnly);
-  return { takes: trials.count, kept, beatsKept, sharp };
+  const { kept, ...counts } = sharedLoop.run(trialColumns(prepared), seed, trials, countOnly);
+  return { takes: trials.count, kept, ...counts };
 }
 
 /** Sum of the counts of several runs. */
@@ -36,5 +38,6 @@ export function mergeCounts(runs: readonly TrialCounts[]): TrialCounts {
     kept: runs.reduce((total, { kept }) => total + kept, 0),
     beatsKept: sum(({ beatsKept }) => beatsKept),
     sharp: sum(({ sharp }) => sharp),
+    setupsKept: sum(({ setupsKept }) => setupsKept),
   };
 }

@@ -12,10 +12,16 @@ export interface TrialColumns {
   readonly counts: readonly number[];
   readonly columns: readonly Column[];
   /** Index of a column by its name */
-  readonly indexOf: (name: 'lostIn' | 'beatsKept' | 'sharp') => number;
+  readonly indexOf: (name: 'lostIn' | 'beatsKept' | 'sharp' | 'setupsKept') => number;
 }
 
 export type Column = Float64Array | Int32Array | Uint16Array | Uint8Array;
+
+/**
+ * Takes of one set-up: its marks are measured once, so that all of them share the errors of measuring. Runs are divided at whole
+ * set-ups.
+ */
+export const TAKES_PER_SETUP = 20;
 
 /** Cached columns by prepared plan: built once, used by every run. */
 const known = new WeakMap<PreparedTrials, TrialColumns>();
@@ -27,7 +33,7 @@ export function trialColumns(prepared: PreparedTrials): TrialColumns {
 }
 
 function columnsOf(prepared: PreparedTrials): TrialColumns {
-  const { captureFps, frameCount, drawCount, angles, lowDeg, highDeg, stepDeg, holds, subjects, beats } = prepared;
+  const { captureFps, frameCount, drawCount, angles, lowDeg, highDeg, stepDeg, holds, subjects, beats, cameraErrors } = prepared;
   const table = beats[0]?.tables[0];
   const numbers = {
     captureFps,
@@ -38,6 +44,10 @@ function columnsOf(prepared: PreparedTrials): TrialColumns {
     anglesPerPerMm: angles.perPerMm,
     tableLowDeg: table?.lowDeg ?? 0,
     tablePerDeg: table?.perDeg ?? 0,
+    cameraTimingSigmaFrames: cameraErrors.timingSigmaS * captureFps,
+    driftSigmaMm: cameraErrors.driftSigmaMm,
+    // share of the drift that is left after a frame
+    driftKept: Math.exp(-1 / (cameraErrors.driftTimeS * captureFps)),
   };
   const counts = {
     frameCount,
@@ -45,13 +55,19 @@ function columnsOf(prepared: PreparedTrials): TrialColumns {
     holdCount: holds.length,
     beatCount: beats.length,
     drawCount,
+    setupDrawCount: prepared.setupDrawCount,
+    cameraDrawsAt: prepared.cameraDrawsAt,
   };
   const columns = {
     angleDegs: angles.degs,
+    ...sceneColumns(prepared),
     ...subjectColumns(prepared),
     ...holdColumns(prepared),
     ...beatColumns(prepared),
     draws: new Float64Array(drawCount),
+    setupSteps: Float64Array.from({ length: prepared.setupDrawCount }, (_, k) => Math.sqrt(primeAt(k))),
+    setupDraws: new Float64Array(prepared.setupDrawCount),
+    driftMm: new Float64Array(frameCount),
     lostIn: new Int32Array(frameCount),
     missMm: new Float64Array(subjects.length),
     lateFrames: new Float64Array(subjects.length),
@@ -64,6 +80,7 @@ function columnsOf(prepared: PreparedTrials): TrialColumns {
     fromDeg: new Float64Array(holds.length),
     beatsKept: new Int32Array(beats.length),
     sharp: new Int32Array(frameCount),
+    setupsKept: new Int32Array(TAKES_PER_SETUP + 1),
   };
   const columnNames = Object.keys(columns);
   return {
@@ -75,16 +92,42 @@ function columnsOf(prepared: PreparedTrials): TrialColumns {
   };
 }
 
+/** Square roots of primes are independent of one another, so that their multiples fill a cube evenly. */
+function primeAt(index: number): number {
+  for (let number = 2, found = 0; ; number++) {
+    let isPrime = true;
+    for (let factor = 2; factor * factor <= number && isPrime; factor++) isPrime = number % factor !== 0;
+    if (isPrime && found++ === index) return number;
+  }
+}
+
 const reals = <T>(items: readonly T[], of: (item: T) => number) => Float64Array.from(items, of);
 const whole = <T>(items: readonly T[], of: (item: T) => number) => Int32Array.from(items, of);
+
+/** Where everything is, by frame; of subjects one after the other. */
+function sceneColumns({ scene: { camera, places } }: PreparedTrials) {
+  const ofPlaces = (of: (one: (typeof places)[number]) => Float64Array) => concatenated(places.map(of));
+  return {
+    cameraX: camera.xMm,
+    cameraY: camera.yMm,
+    forwardX: camera.forwardX,
+    forwardY: camera.forwardY,
+    forwardZ: camera.forwardZ,
+    aimedAt: camera.aimedAt,
+    placeX: ofPlaces((one) => one.xMm),
+    placeY: ofPlaces((one) => one.yMm),
+    placeUp: reals(places, (one) => one.upMm),
+    placeShift: ofPlaces((one) => one.shiftMm),
+    placeFocus: ofPlaces((one) => one.focusMm),
+    hasPlace: Uint8Array.from(places.flatMap((one) => [...one.hasPlace])),
+  };
+}
 
 function subjectColumns({ subjects, captureFps }: PreparedTrials) {
   return {
     subjectDrawsAt: whole(subjects, (one) => one.drawsAt),
     markSigmaMm: reals(subjects, (one) => one.markSigmaMm),
     timingSigmaFrames: reals(subjects, (one) => one.timingSigmaS * captureFps),
-    // one subject after the other, frame by frame
-    distancesMm: concatenated(subjects.map((one) => one.distancesMm)),
   };
 }
 
@@ -97,6 +140,7 @@ function holdColumns({ holds, pulls, frameCount }: PreparedTrials) {
     plannedDeg: reals(holds, (one) => one.stillDeg),
     holdMm: reals(holds, (one) => one.mm),
     measureSigmaMm: reals(holds, (one) => one.measureSigmaMm),
+    setupMark: whole(holds, (one) => one.setupMark),
     landSigmaDeg: Float64Array.from(holds, (one, k) => Math.max(led[k]?.ringSigmaDeg ?? 0, one.followSigmaDeg)),
     lagSigmaFrames: reals(holds, (one) => one.lagSigmaFrames),
     // where the angles of a tracking hold begin in the next column; -1 for a fixed hold
@@ -121,9 +165,9 @@ function beatColumns({ beats, frameCount }: PreparedTrials) {
     beatAllowedLost: whole(beats, (beat) => beat.allowedLostFrames),
     beatKey: whole(beats, (beat) => beat.keyFrame),
     beatIsSoft: whole(beats, (beat) => Number(beat.isSoft)),
-    // whether neither the subject nor the lens changes
+    // whether neither the distance nor the lens changes
     beatIsStill: whole(beats, (beat) => Number(beat.isStill && beat.tableAt === null)),
-    // whether the subject stands still
+    // whether the distance stays the same
     beatStands: whole(beats, (beat) => Number(beat.isStill)),
     // where its tables begin in `zones`, and in `tableAt` the table by frame; -1 if the first table always applies
     beatZoneAt,

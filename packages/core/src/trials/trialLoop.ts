@@ -26,6 +26,7 @@ export interface LoopCounts {
   readonly kept: number;
   readonly beatsKept: Int32Array;
   readonly sharp: Int32Array;
+  readonly setupsKept: Int32Array;
 }
 
 /** Consecutive trials; a trial depends only on its number and the seed. */
@@ -64,8 +65,9 @@ export function createTrialLoop(): TrialLoop {
       resultsOf('lostIn').fill(-1);
       const beatsKept = resultsOf('beatsKept').fill(0);
       const sharp = resultsOf('sharp').fill(0);
+      const setupsKept = resultsOf('setupsKept').fill(0);
       const kept = loop.run(seed, first, count, countOnly);
-      return { kept, beatsKept: beatsKept.slice(), sharp: sharp.slice() };
+      return { kept, beatsKept: beatsKept.slice(), sharp: sharp.slice(), setupsKept: setupsKept.slice() };
     },
     draws(seed, trial, count) {
       loaded = null;

@@ -1,4 +1,5 @@
 import { twoPeople } from '../../test/plans';
+import { caseCount } from '../../test/caseCount';
 import { RANDOM_PLANS } from '../../test/randomPlans';
 import { ringOf } from '../kit/index';
 import { changeBeat, checkPlan, ringReach, type ShotPlan, zoneLensAt } from '../plan/index';
@@ -6,6 +7,8 @@ import { focusTrack, maxRingDegPerS, pullTiming, SOLVER_WAYS, solveTrack, type T
 import { landingWindow, minPullTimeS } from '../hand/index';
 import { evaluatePull } from './evaluatePull';
 import type { CompleteVerdict } from './pullVerdict';
+
+const PLANS = RANDOM_PLANS.slice(0, caseCount(80));
 
 const judged = (plan: ShotPlan): CompleteVerdict => {
   const verdict = evaluatePull(plan);
@@ -23,8 +26,8 @@ const COARSE_DEG = 5;
 const gridOf = ({ lowDeg, highDeg }: { lowDeg: number; highDeg: number }, stepDeg = GRID_DEG) =>
   Array.from({ length: Math.floor((highDeg - lowDeg) / stepDeg) + 1 }, (_, k) => lowDeg + k * stepDeg);
 
-test.each(SOLVER_WAYS)('%s: on 200 plans it can be saved, and breaks no limit of ring, hand or order', (way) => {
-  for (const given of RANDOM_PLANS) {
+test.each(SOLVER_WAYS)('%s: on every plan it can be saved, and breaks no limit of ring, hand or order', (way) => {
+  for (const given of PLANS) {
     const plan = way === 'retime' ? (solveTrack(given, 'fewest-holds')?.plan ?? given) : given;
     const laid = solveTrack(plan, way);
     if (!laid) continue;
@@ -41,7 +44,7 @@ test.each(SOLVER_WAYS)('%s: on 200 plans it can be saved, and breaks no limit of
 describe('follow', () => {
   test('where some line keeps everyone it does, and no line turns less by more than a millionth of a degree', () => {
     let [kept, impossible] = [0, 0];
-    for (const plan of RANDOM_PLANS) {
+    for (const plan of PLANS) {
       const laid = solveTrack(plan, 'follow')!;
       const tube = tubeOf(plan);
       const verdict = judged(laid.plan);
@@ -56,7 +59,7 @@ describe('follow', () => {
       const turn = degs.slice(1).reduce((sum, deg, index) => sum + Math.abs(deg - degs[index]!), 0);
       expect(turn).toBeLessThanOrEqual(leastTurn(tube) + 1e-6);
     }
-    expect([kept, impossible].every((count) => count > 20)).toBe(true);
+    expect([kept, impossible].every((count) => count > 8)).toBe(true);
   });
 
   test('with room kept it stands clear of the edge, and turns more for it', () => {
@@ -70,7 +73,7 @@ describe('follow', () => {
   });
 
   test('no more room is kept than the hand has time for, nor than there usually is', () => {
-    for (const plan of RANDOM_PLANS) {
+    for (const plan of PLANS) {
       const laid = solveTrack(plan, 'follow', { roomShare: 0.6 });
       if (!laid || laid.impossible !== null) continue;
       const { fastest, sharpFrames, requiredFrames } = judged(laid.plan);
@@ -97,7 +100,7 @@ function leastTurn({ lowDeg, highDeg }: Tube): number {
 }
 
 test('impossible is said exactly where trying every angle at every frame finds no line', () => {
-  for (const plan of RANDOM_PLANS) {
+  for (const plan of PLANS) {
     const tube = tubeOf(plan);
     const mostDeg = maxRingDegPerS(plan) / plan.captureFps;
     const found = solveTrack(plan, 'follow')!.impossible;
@@ -137,7 +140,7 @@ function firstUnreached(tube: Tube, mostDeg: number): number | null {
 describe('the fewest holds', () => {
   test('never more than trying every parting of the beats and every angle needs, and none where that finds none', () => {
     let compared = 0;
-    for (const plan of RANDOM_PLANS) {
+    for (const plan of PLANS) {
       const laid = solveTrack(plan, 'fewest-holds');
       const least = bruteHolds(plan, tubeOf(plan));
       if (!laid || least === null) continue;
@@ -146,7 +149,7 @@ describe('the fewest holds', () => {
       const verdict = judged(laid.plan);
       expect(verdict.sharpFrames).toBe(verdict.requiredFrames);
     }
-    expect(compared).toBeGreaterThan(60);
+    expect(compared).toBeGreaterThan(20);
   });
 });
 
@@ -185,7 +188,7 @@ function bruteHolds(plan: ShotPlan, tube: Tube): number | null {
 }
 
 test('fixed: no other setting keeps more, and the key moments come before everything', () => {
-  for (const plan of RANDOM_PLANS.slice(0, 60)) {
+  for (const plan of PLANS.slice(0, 60)) {
     const laid = solveTrack(plan, 'fixed');
     if (!laid) continue;
     const ring = ringOf(plan.optics.lens);

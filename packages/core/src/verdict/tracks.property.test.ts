@@ -53,7 +53,7 @@ test('whatever turns while it rolls: every frame has its figures, near < focus <
       }
       for (const pull of verdict.pulls) expect(pull.neededS).toBeGreaterThan(0);
     }),
-    { seed: 73, numRuns: caseCount(60) },
+    { seed: 73, numRuns: caseCount(30) },
   );
 });
 

@@ -9,7 +9,7 @@ function Live({ rate }: { readonly rate: KeepRate | null }) {
   return <GoalsPanel plan={useAppSelector(selectPlan)!} rate={rate} />;
 }
 
-const half = { keepRate: 0.5, takes: 2000, expectedTakes: 2, takesForNineOfTen: 4 } as unknown as KeepRate;
+const half = { keepRate: 0.5, takes: 2000, expectedTakes: 2, takesForNineOfTen: 4, setupsKept: [] } as unknown as KeepRate;
 const plan = () => addSubject(newPlan(), { name: 'Old Tam', distanceMm: 2900 });
 
 test('kept in one of two takes, four takes are enough for 90 %; fewer can be planned, and undone', async () => {

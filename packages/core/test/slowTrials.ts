@@ -1,0 +1,183 @@
+import {
+  type CameraErrors,
+  depthOfField,
+  evaluatePull,
+  focusTrack,
+  frameCount,
+  minimumJerk,
+  planDistances,
+  pullErrors,
+  ringOf,
+  type ShotPlan,
+  type Subject,
+  zoneLensAt,
+} from '../src/index';
+
+/** Normal numbers, by Box and Muller over a small generator. */
+function normals(seed: number): () => number {
+  let state = seed >>> 0;
+  const uniform = () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let x = Math.imul(state ^ (state >>> 15), state | 1);
+    x = (x + Math.imul(x ^ (x >>> 7), x | 61)) ^ x;
+    return (((x ^ (x >>> 14)) >>> 0) + 0.5) / 4294967296;
+  };
+  return () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
+}
+
+type Point = readonly [number, number, number];
+
+/** Where the point of focus of a subject is at a time of its own path. */
+function pointOf(plan: ShotPlan, { stays, heightMm }: Subject, timeS: number): Point {
+  const placeOf = (markId: string) => plan.marks.find(({ id }) => id === markId)!.place!;
+  let from = stays[0]!;
+  for (const stay of stays) {
+    if (timeS < stay.fromS && stay !== stays[0]) {
+      const share = (timeS - from.untilS) / (stay.fromS - from.untilS);
+      if (share <= 0) break;
+      const way = stay.pace === 'steady' ? share : minimumJerk(share);
+      const [a, b] = [placeOf(from.markId), placeOf(stay.markId)];
+      return [a.xMm + (b.xMm - a.xMm) * way, a.yMm + (b.yMm - a.yMm) * way, heightMm];
+    }
+    from = stay;
+  }
+  const { xMm, yMm } = placeOf(from.markId);
+  return [xMm, yMm, heightMm];
+}
+
+/** Where the lens is at a time of the camera's path. */
+function cameraOf({ floor }: ShotPlan, timeS: number): Point {
+  const { camera, lensHeightMm } = floor!;
+  const next = camera.findIndex((key) => key.timeS > timeS);
+  if (next <= 0) {
+    const { xMm, yMm } = next === 0 ? camera[0]! : camera.at(-1)!;
+    return [xMm, yMm, lensHeightMm];
+  }
+  const [a, b] = [camera[next - 1]!, camera[next]!];
+  const share = (timeS - a.timeS) / (b.timeS - a.timeS);
+  const way = b.pace === 'steady' ? share : minimumJerk(share);
+  return [a.xMm + (b.xMm - a.xMm) * way, a.yMm + (b.yMm - a.yMm) * way, lensHeightMm];
+}
+
+/** Heading and tilt of an axis through a point, in degrees. */
+function towards([x, y, z]: Point, [toX, toY, toZ]: Point): [number, number] {
+  const across = Math.hypot(toX - x, toY - y);
+  return [(Math.atan2(toY - y, toX - x) * 180) / Math.PI, (Math.atan2(toZ - z, across) * 180) / Math.PI];
+}
+
+/**
+ * Direction of the axis at a time of the camera's path. In a pan it goes by the plan; between pans it follows whoever it is aimed at.
+ *
+ * @param pointNow - where a subject really is
+ */
+function axisOf(plan: ShotPlan, timeS: number, camera: Point, pointNow: (subjectId: string) => Point): Point {
+  const { aims } = plan.floor!;
+  const angles = (index: number, isPlanned: boolean): [number, number] => {
+    const { at } = aims[index]!;
+    if (at.kind === 'heading') return [at.deg, 0];
+    if (at.kind === 'point') return [towards(camera, [at.xMm, at.yMm, camera[2]])[0], 0];
+    const subject = plan.subjects.find(({ id }) => id === at.subjectId)!;
+    return towards(camera, isPlanned ? pointOf(plan, subject, timeS) : pointNow(at.subjectId));
+  };
+  let held = 0;
+  for (let k = 1; k < aims.length; k++) if (timeS >= aims[k]!.timeS) held = k;
+  const next = aims[held + 1];
+  let [heading, tilt] = angles(held, next !== undefined && timeS > next.timeS - next.panS);
+  if (next && timeS > next.timeS - next.panS) {
+    const way = minimumJerk((timeS - next.timeS + next.panS) / next.panS);
+    const [toHeading, toTilt] = angles(held + 1, true);
+    heading += (((((toHeading - heading) % 360) + 540) % 360) - 180) * way;
+    tilt += (toTilt - tilt) * way;
+  }
+  const [h, t] = [(heading * Math.PI) / 180, (tilt * Math.PI) / 180];
+  return [Math.cos(h) * Math.cos(t), Math.sin(h) * Math.cos(t), Math.sin(t)];
+}
+
+/**
+ * Keep rate in plain, slow code: everybody walks through the scene, take by take. For plans whose marks are all drawn, whose beats
+ * must be sharp, and whose pulls go to marks.
+ */
+export function slowKeepRate(plan: ShotPlan, trials: number, seed: number, camera: CameraErrors): number {
+  const draw = normals(seed);
+  const verdict = evaluatePull(plan);
+  if (verdict.status !== 'judged') throw new Error('not judged');
+  const ring = ringOf(plan.optics.lens);
+  const track = focusTrack(plan, ring)!;
+  const { markFocusMm } = planDistances(plan);
+  const errors = pullErrors(plan, verdict.pulls);
+  const fps = plan.captureFps;
+  const frames = frameCount(plan.durationS, fps);
+  const endS = (frames - 1) / fps;
+  const within = (timeS: number) => Math.min(Math.max(timeS, 0), endS);
+  const [lowDeg, highDeg] = [ring.angleAt(ring.farthestMm), ring.angleAt(ring.closeFocusMm)].sort((a, b) => a - b) as [
+    number,
+    number,
+  ];
+  const onRing = (deg: number) => Math.min(Math.max(deg, lowDeg), highDeg);
+  const targets = [plan.focusTrack.start!, ...plan.focusTrack.pulls.map(({ target }) => target)];
+  const planned = [track.start, ...track.pulls.map(({ to }) => to)];
+  let tape = new Map<string, number>();
+  let kept = 0;
+  for (let trial = 0; trial < trials; trial++) {
+    if (trial % 20 === 0) tape = new Map(plan.marks.map(({ id }) => [id, draw()]));
+    const people = new Map(
+      plan.subjects.map(({ id, markSigmaMm, timingSigmaS }) => [
+        id,
+        { missMm: draw() * markSigmaMm, lateS: draw() * timingSigmaS },
+      ]),
+    );
+    const cameraLateS = draw() * camera.timingSigmaS;
+    const keeps = Math.exp(-1 / (camera.driftTimeS * fps));
+    let drift = draw();
+    const driftMm = Array.from({ length: camera.driftSigmaMm > 0 ? frames : 0 }, (_, frame) => {
+      if (frame > 0) drift = keeps * drift + Math.sqrt(1 - keeps * keeps) * draw();
+      return drift * camera.driftSigmaMm;
+    });
+    const held = targets.map((target, k) => {
+      const mark = target.kind === 'mark' ? plan.marks.find(({ id }) => id === target.markId)! : null;
+      const mm = mark ? markFocusMm.get(mark.id)! + tape.get(mark.id)! * mark.uncertaintyMm : NaN;
+      const deg = mark ? onRing(ring.angleAt(Math.min(Math.max(mm, ring.closeFocusMm), ring.farthestMm))) : planned[k]!.ringDeg;
+      return onRing(deg + (k === 0 ? 0 : draw() * errors[k - 1]!.ringSigmaDeg));
+    });
+    let freeS = -Infinity;
+    const starts = plan.focusTrack.pulls.map(({ startS, durationS }, k) => {
+      const at = Math.max(startS + errors[k]!.reactionS + draw() * errors[k]!.cueSigmaS, freeS);
+      freeS = at + durationS;
+      return at;
+    });
+    const degAt = (timeS: number): number => {
+      let k = starts.length - 1;
+      while (k >= 0 && timeS < starts[k]! - 1e-9) k--;
+      if (k < 0) return held[0]!;
+      const share = Math.min((timeS - starts[k]!) / plan.focusTrack.pulls[k]!.durationS, 1);
+      return held[k]! + (held[k + 1]! - held[k]!) * minimumJerk(Math.max(share, 0));
+    };
+    const pointNow = (subjectId: string, timeS: number) =>
+      pointOf(
+        plan,
+        plan.subjects.find(({ id }) => id === subjectId)!,
+        within(timeS - people.get(subjectId)!.lateS),
+      );
+    const isSharp = (subjectId: string, frame: number): boolean => {
+      const timeS = frame / fps;
+      const cameraS = within(timeS - cameraLateS);
+      const [x, y, z] = cameraOf(plan, cameraS);
+      const axis = axisOf(plan, cameraS, [x, y, z], (id) => pointNow(id, timeS));
+      const [px, py, pz] = pointNow(subjectId, timeS);
+      const depth = (px - x) * axis[0] + (py - y) * axis[1] + (pz - z) * axis[2];
+      const mm = depth - (driftMm[frame] ?? 0) + people.get(subjectId)!.missMm;
+      const focusDistanceMm = ring.distanceAt(degAt(timeS));
+      const { nearMm, farMm } = depthOfField({ ...zoneLensAt(plan.optics, timeS), focusDistanceMm });
+      return mm >= nearMm && mm <= farMm;
+    };
+    const isKept = plan.beats.every(({ subjectId, fromS, toS, requiredShare }) => {
+      const [from, to] = [Math.ceil(fromS * fps - 1e-6), Math.min(Math.ceil(toS * fps - 1e-6), frames)];
+      const mayLose = Math.floor((to - from) * (1 - requiredShare) + 1e-9);
+      let lost = 0;
+      for (let frame = from; frame < to && lost <= mayLose; frame++) if (!isSharp(subjectId, frame)) lost++;
+      return lost <= mayLose;
+    });
+    if (isKept) kept++;
+  }
+  return kept / trials;
+}
