@@ -227,3 +227,15 @@ test('someone is between their marks on the way, at them while they stay, and no
   ]);
   expect(placeAt({ ...tam(2), stays: [] }, marks, 1)).toBeNull();
 });
+
+test('a lens at 1.00 m that looks at eyes at 1.62 m from 1.5 m away is focused where the tape is, at 1.623 m', () => {
+  const floor = floorWith([at(0, 0)], { kind: 'subject', subjectId: 'tam' }, 1000);
+  const marks = [markAt(0, at(1500, 0)), markAt(1, at(1500, 0))];
+  const subject = { ...tam(1), heightMm: 1620 };
+  const aimed = floorDistances(floor, [subject], marks).sightingAt(subject, 0)!;
+  expect(aimed.tapeMm).toBeCloseTo(Math.hypot(1500, 620), 9);
+  expect(aimed.depthMm).toBeCloseTo(aimed.tapeMm, 9);
+  // by heading the axis stays level
+  const level = { ...floor, aims: [{ ...floor.aims[0]!, at: { kind: 'heading' as const, deg: 0 } }] };
+  expect(floorDistances(level, [subject], marks).sightingAt(subject, 0)!.depthMm).toBeCloseTo(1500, 9);
+});
