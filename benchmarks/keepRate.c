@@ -147,7 +147,10 @@ static void seek(double at) {
   share = at - before;
 }
 
-static double between(const double *column) { return column[before] + share * (column[after] - column[before]); }
+static double between(const double *column) {
+  double from = column[before], to = column[after];
+  return share == 0 || from == to || isinf(from) ? from : from + share * (to - from);
+}
 
 static double depthAt(int who, int frame) {
   const Subject *subject = &subjects[who];

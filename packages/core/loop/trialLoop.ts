@@ -130,9 +130,11 @@ function seek(frames: f64): void {
   share = at - <f64>before;
 }
 
+/** Value at the time sought. Someone at infinity stays there: ∞ − ∞ and 0 · ∞ have no value. */
 function between(column: usize): f64 {
   const from = real(column, before);
-  return from + share * (real(column, after) - from);
+  const to = real(column, after);
+  return share == 0 || from == to || from == Infinity ? from : from + share * (to - from);
 }
 
 /**

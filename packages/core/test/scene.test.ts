@@ -212,3 +212,21 @@ test('an axis that is aimed at the eyes of A goes through them, and B lies in de
     expect(b!.depthMm).toBeCloseTo(expected.depthBMm, 6);
   }
 });
+
+test('a skyline at infinity stays sharp however late it is, and a pull to it is judged', () => {
+  const [one] = casesOf('camera dollies at constant speed');
+  const skyline = addSubject({ ...plain(one!), durationS: 6 }, { name: 'skyline', distanceMm: Infinity });
+  const late = (plan: ShotPlan) => ({
+    ...plan,
+    subjects: plan.subjects.map((subject) => ({ ...subject, timingSigmaS: 0.3 })),
+  });
+  expect(rateOf(late(focusedAt(skyline, Infinity))).keepRate).toBe(1);
+  let plan = addSubject(late(focusedAt(skyline, Infinity)), { name: 'Ines', distanceMm: 2700 });
+  plan = late(changePull(addPull(plan, 'mark-2', 2), 'pull-1', { startS: 2, durationS: 1 }));
+  const [before, after] = plan.beats;
+  const beats = [
+    { ...before!, id: 'beat-1', subjectId: 'subject-1', fromS: 0, toS: 1.9 },
+    { ...(after ?? before!), id: 'beat-2', subjectId: 'subject-2', fromS: 3.1, toS: 6 },
+  ];
+  expect(rateOf(exact({ ...plan, beats })).keepRate).toBe(1);
+});
