@@ -160,7 +160,7 @@ test('from A to B and back: the tape at A errs once', () => {
 });
 
 test('a tape that is off spoils every take of its set-up', () => {
-  for (const one of casesOf('misses it anew every take')) {
+  for (const one of casesOf('the tape errs once for all takes')) {
     const { distanceMm, tapeSigmaMm, markSigmaMm } = one.given;
     const expected = one.expected as { keepRate: number; takesForNineOfTen: number | string; keptAtLeastOnceInFive: number };
     let plan = exact(addSubject(plain(one), { name: 'Ines', distanceMm: distanceMm! }));

@@ -66,7 +66,8 @@ function towards([x, y, z]: Point, [toX, toY, toZ]: Point): [number, number] {
 }
 
 /**
- * Direction of the axis at a time of the camera's path. In a pan it goes by the plan; between pans it follows whoever it is aimed at.
+ * Direction of the axis at a time of the camera's path. In a pan it goes by the plan; between pans it follows the subject it is
+ * aimed at.
  *
  * @param pointNow - where a subject really is
  */

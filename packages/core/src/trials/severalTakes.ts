@@ -29,13 +29,13 @@ export function expectedTakesOf(setupsKept: SetupsKept, keepRate: number): numbe
 }
 
 /** Largest number of takes that is looked for. */
-const MOST_TAKES = 10_000;
+const MAX_TAKES = 10_000;
 
 /** Number of takes of which at least one is kept with 90 % probability; Infinity if no number is enough. */
 export function takesForNineOfTenOf(setupsKept: SetupsKept, keepRate: number): number {
   const isEnough = (takes: number) => chanceOfOneKept(setupsKept, keepRate, takes) >= 0.9 - 1e-9;
-  if (!isEnough(MOST_TAKES)) return Infinity;
-  let [low, high] = [0, MOST_TAKES];
+  if (!isEnough(MAX_TAKES)) return Infinity;
+  let [low, high] = [0, MAX_TAKES];
   while (high - low > 1) {
     const middle = (low + high) >> 1;
     if (isEnough(middle)) high = middle;

@@ -33,6 +33,8 @@ const feet = (whole: number, inches = 0): DistanceReading => ({
   units: 'imperial',
 });
 
+const MM_PER_UNIT: Readonly<Record<string, number>> = { mm: 1, cm: 10 };
+
 /** Integers from here on are more likely smaller units than metres or feet. */
 const LONG_BARE_NUMBER = 100;
 
@@ -41,7 +43,7 @@ const FORMS: readonly Form[] = [
   {
     pattern: new RegExp(`^${NUMBER} ?(m|cm|mm|metres?|meters?)$`),
     read: ([number, unit]) => {
-      const mmPer = unit === 'mm' ? 1 : unit === 'cm' ? 10 : MM_PER_METRE;
+      const mmPer = MM_PER_UNIT[unit!] ?? MM_PER_METRE;
       return numbersOf(number!, unit === 'mm').map((value) => millimetres(value * mmPer));
     },
   },
