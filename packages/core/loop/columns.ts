@@ -4,6 +4,12 @@ export class Columns {
   captureFps: f64;
   lowDeg: f64;
   highDeg: f64;
+  ringLowDeg: f64;
+  ringHighDeg: f64;
+  lowStopMm: f64;
+  lowStopSigmaMm: f64;
+  highStopMm: f64;
+  highStopSigmaMm: f64;
   stepDeg: f64;
   anglesPerPerMm: f64;
   tableLowDeg: f64;
@@ -18,6 +24,8 @@ export class Columns {
   drawCount: i32;
   setupDrawCount: i32;
   cameraDrawsAt: i32;
+  lowStopMark: i32;
+  highStopMark: i32;
   angleDegs: usize;
   cameraX: usize;
   cameraY: usize;

@@ -35,6 +35,7 @@ export function run(seed: u32, firstTrial: u32, takes: i32, countOnly: bool): i3
     const setup = take / TAKES_PER_SETUP;
     if (setup != drawnSetup) {
       drawSetup(seed, setup, columns.setupSteps, columns.setupDraws, columns.setupDrawCount);
+      placeStops();
       drawnSetup = setup;
       isWholeSetup = take % TAKES_PER_SETUP == 0;
       keptBefore = kept;
@@ -58,6 +59,16 @@ export function run(seed: u32, firstTrial: u32, takes: i32, countOnly: bool): i3
         putWhole(columns.sharp, frame, whole(columns.sharp, frame) + 1);
   }
   return kept;
+}
+
+/** Hard stops are set by the same reading as their marks, and err with it. */
+function placeStops(): void {
+  const low = columns.lowStopMark;
+  const high = columns.highStopMark;
+  if (low >= 0) columns.lowDeg = angleAt(columns.lowStopMm + real(columns.setupDraws, low) * columns.lowStopSigmaMm);
+  if (high >= 0) columns.highDeg = angleAt(columns.highStopMm + real(columns.setupDraws, high) * columns.highStopSigmaMm);
+  // the second stop can't be set beyond the first
+  if (columns.lowDeg > columns.highDeg) columns.highDeg = columns.lowDeg;
 }
 
 /** Applies the drawn errors: misses of subjects, ring angles of holds, starts of pulls. */
@@ -186,17 +197,22 @@ function frameAfter(frames: f64): i32 {
   return frames <= 0 ? 0 : <i32>Math.ceil(frames - 1e-6);
 }
 
-/** Ring angle for an erroneous distance. */
+/** Ring angle for an erroneous distance, between the hard stops. */
 function setDeg(mm: f64): f64 {
+  return within(angleAt(mm), columns.lowDeg, columns.highDeg);
+}
+
+/** Ring angle for an erroneous distance, on the whole ring. */
+function angleAt(mm: f64): f64 {
   const angleDegs = columns.angleDegs;
   const stepDeg = columns.stepDeg;
-  const lowDeg = columns.lowDeg;
-  const highDeg = columns.highDeg;
+  const lowDeg = columns.ringLowDeg;
   const at = within(columns.anglesPerPerMm / (mm > NEAREST_MM ? mm : NEAREST_MM), 0, ENTRIES);
   const entry = min(floorOf(at), ENTRIES - 1);
   const fromDeg = real(angleDegs, entry);
   const deg = fromDeg + (at - <f64>entry) * (real(angleDegs, entry + 1) - fromDeg);
-  return within(stepDeg == 0 ? deg : lowDeg + Math.round((deg - lowDeg) / stepDeg) * stepDeg, lowDeg, highDeg);
+  const setTo = stepDeg == 0 ? deg : lowDeg + Math.round((deg - lowDeg) / stepDeg) * stepDeg;
+  return within(setTo, lowDeg, columns.ringHighDeg);
 }
 
 /** Ring angle of a tracking hold at a frame in this trial. */

@@ -54,6 +54,7 @@ export {
   beyondRingText,
   disagreementText,
   measureRefusalText,
+  thirdStopText,
   noStopText,
   referenceRoomText,
   markOnRingText,

@@ -14,6 +14,7 @@ export {
   type SubjectMotion,
 } from './framing.js';
 export { DEFAULT_GOALS, DEFAULT_SCHEDULE, DEFAULT_TARGET_KEEP_RATE, type Schedule, type ShotGoals } from './goals.js';
+export { type HardStop, hardStopsOf, markAngles, MAX_HARD_STOPS } from './hardStops.js';
 export { focalLengthAt, halfViewDeg, isSteady, stopAt, zoneLensAt } from './opticsOverTime.js';
 export { planDistances } from './planDistances.js';
 export { PLAN_LIMITS } from './planLimits.js';
@@ -80,7 +81,7 @@ export {
 export { copyOnFloor, type FloorItem, moveOnFloor, removeFromFloor } from './edits/group.js';
 export { nextId } from './edits/ids.js';
 export { addLandmark, changeLandmark, changePicture, layPicture, removePicture, scalePicture } from './edits/landmarks.js';
-export { addPlace, changeMark, marksHold, removeMark } from './edits/marks.js';
+export { addPlace, changeMark, hasRoomForStop, marksHold, removeMark } from './edits/marks.js';
 export { newPlan } from './edits/newPlan.js';
 export {
   addOpticsChange,

@@ -1,8 +1,8 @@
-import { ringOf, withinReach } from '../kit/index.js';
-import { planDistances } from './planDistances.js';
+import { ringOf } from '../kit/index.js';
+import { hardStopsOf } from './hardStops.js';
 import type { ShotPlan } from './shotPlan.js';
 
-/** Ring angles available in a shot: the whole ring, or between two hard stops; continuous, or in steps. */
+/** Ring angles available in a shot: the whole ring, or up to its hard stops; continuous, or in steps. */
 export interface RingReach {
   readonly lowDeg: number;
   readonly highDeg: number;
@@ -12,19 +12,15 @@ export interface RingReach {
   nearest(ringDeg: number): number;
 }
 
-/** Two hard stops set at marks limit the ring, if the wheel has hard stops. One alone, or three, limit nothing. */
+/** Hard stops set at marks limit the ring: two at both ends, one at the end that it is set for. */
 export function ringReach(plan: ShotPlan): RingReach {
   const { lens } = plan.optics;
   const ring = ringOf(lens);
   const ends = [ring.angleAt(ring.closeFocusMm), ring.angleAt(ring.farthestMm)];
   const [firstDeg, lastDeg] = [Math.min(...ends), Math.max(...ends)];
-  const stops = plan.wheel?.hasEndStops === true ? plan.marks.filter(({ hasHardStop }) => hasHardStop) : [];
-  let [lowDeg, highDeg] = [firstDeg, lastDeg];
-  if (stops.length === 2) {
-    const { markFocusMm } = planDistances(plan);
-    const set = stops.map(({ id }) => ring.angleAt(withinReach(ring, markFocusMm.get(id)!)));
-    [lowDeg, highDeg] = [Math.min(...set), Math.max(...set)];
-  }
+  const stops = hardStopsOf(plan);
+  const lowDeg = stops.find(({ bounds }) => bounds === 'low')?.ringDeg ?? firstDeg;
+  const highDeg = stops.find(({ bounds }) => bounds === 'high')?.ringDeg ?? lastDeg;
   const clamp = (deg: number) => Math.min(Math.max(deg, lowDeg), highDeg);
   if (lens.response !== 'steps' || lens.stepCount < 1) return { lowDeg, highDeg, stepDeg: null, nearest: clamp };
   const stepDeg = (lastDeg - firstDeg) / lens.stepCount;

@@ -9,6 +9,7 @@ import {
   changePull,
   checkPlan,
   type FocusTarget,
+  hasRoomForStop,
   newPlan,
   pictureWidthMm,
   removeMark,
@@ -162,6 +163,26 @@ describe('where the ring can stand', () => {
     const beyond = changePull(set, 'pull-1', { target: { kind: 'distance', distanceMm: 1000 } });
     expect(lineOf(beyond).pulls[0]!.to).toMatchObject({ requestedMm: 1000, reachable: false });
     expect(lineOf(beyond).pulls[0]!.to.distanceMm).toBeCloseTo(2050, 6);
+  });
+
+  test('one hard stop cuts off the side that nothing needed lies on; three cut off nothing', () => {
+    const set = { ...twoPeople(), wheel: defaultWheel({ name: 'Hand wheel', hasEndStops: true }) };
+    const { lowDeg, highDeg } = ringReach(set);
+    const ring = ringOf(set.optics.lens);
+    const atNear = changeMark(set, 'mark-2', { hasHardStop: true });
+    expect(ringReach(atNear)).toMatchObject({ lowDeg, highDeg: ring.angleAt(2050) });
+    const atFar = changeMark(set, 'mark-1', { hasHardStop: true });
+    expect(ringReach(atFar)).toMatchObject({ lowDeg: ring.angleAt(2900), highDeg });
+    const third = addSubject(changeMark(atNear, 'mark-1', { hasHardStop: true }), { name: 'Bohdan', distanceMm: 5000 });
+    expect(hasRoomForStop(third, 'mark-1')).toBe(true);
+    expect(hasRoomForStop(third, 'mark-3')).toBe(false);
+    expect(changeMark(third, 'mark-3', { hasHardStop: true, note: 'brass' }).marks[2]).toMatchObject({
+      hasHardStop: false,
+      note: 'brass',
+    });
+    // plans saved before may hold three
+    const three = { ...third, marks: third.marks.map((mark) => ({ ...mark, hasHardStop: true })) };
+    expect(ringReach(three)).toMatchObject({ lowDeg, highDeg });
   });
 
   test('with steps, every frame of a track is a whole number of presses, also for solved tracks', () => {

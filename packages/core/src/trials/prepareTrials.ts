@@ -3,6 +3,8 @@ import {
   activeBeats,
   beatFrames,
   type FocusTarget,
+  type HardStop,
+  hardStopsOf,
   keyFrameOf,
   pictureWidthMm,
   planCircleMm,
@@ -35,6 +37,14 @@ export interface PreparedHold {
   readonly lagSigmaFrames: number;
   /** Index of its first random number in a trial */
   readonly drawsAt: number;
+}
+
+/** A hard stop set by the same reading as its mark. */
+export interface PreparedStop {
+  readonly mm: number;
+  readonly measureSigmaMm: number;
+  /** Which random number of the set-up its measurement draws */
+  readonly setupMark: number;
 }
 
 export interface PreparedPull {
@@ -83,10 +93,17 @@ export interface PreparedTrials {
   readonly cameraDrawsAt: number;
   /** Converts the erroneous distance of a mark to a ring angle */
   readonly angles: AngleTable;
+  /** Ends of the ring without hard stops */
+  readonly ringLowDeg: number;
+  readonly ringHighDeg: number;
+  /** Ends of the ring as planned, with hard stops where the marks were measured */
   readonly lowDeg: number;
   readonly highDeg: number;
   /** null for a continuous ring */
   readonly stepDeg: number | null;
+  /** Hard stops whose mark is measured: they err with it. null for none */
+  readonly lowStop: PreparedStop | null;
+  readonly highStop: PreparedStop | null;
   readonly holds: readonly PreparedHold[];
   readonly pulls: readonly PreparedPull[];
   readonly subjects: readonly PreparedSubject[];
@@ -119,6 +136,7 @@ export function prepareTrials(
   const scene = prepareScene(plan, standing, frameCount);
   const trial: TrialContext = { plan, verdict, ring, order, scene, camera, drawsAt, isLeftOut };
   const subjects = subjectsOf(trial);
+  const ringEnds = [ring.angleAt(ring.closeFocusMm), ring.angleAt(ring.farthestMm)];
   return {
     captureFps,
     frameCount,
@@ -128,9 +146,13 @@ export function prepareTrials(
     cameraErrors: camera,
     cameraDrawsAt: drawsAt(CAMERA_KEY),
     angles: angleTableOf(ring),
+    ringLowDeg: Math.min(...ringEnds),
+    ringHighDeg: Math.max(...ringEnds),
     lowDeg: reach.lowDeg,
     highDeg: reach.highDeg,
     stepDeg: reach.stepDeg,
+    lowStop: stopOf(trial, 'low'),
+    highStop: stopOf(trial, 'high'),
     holds: holdsOf(trial),
     pulls: pullsOf(trial),
     subjects,
@@ -148,6 +170,15 @@ interface TrialContext {
   readonly camera: CameraErrors;
   readonly drawsAt: (key: string) => number;
   readonly isLeftOut: (kind: ErrorSource['kind'], id: string | null) => boolean;
+}
+
+function stopOf({ plan, order, isLeftOut }: TrialContext, bounds: HardStop['bounds']): PreparedStop | null {
+  const stop = hardStopsOf(plan).find((one) => one.bounds === bounds);
+  if (!stop) return null;
+  const { id, uncertaintyMm } = plan.marks.find((mark) => mark.id === stop.markId)!;
+  const mm = planDistances(plan).markFocusMm.get(id)!;
+  if (mm === Infinity || isLeftOut('measuring', id)) return null;
+  return { mm, measureSigmaMm: uncertaintyMm, setupMark: order.setup.get(id)! };
 }
 
 function subjectsOf({ plan, verdict, drawsAt, isLeftOut }: TrialContext): PreparedSubject[] {

@@ -33,14 +33,21 @@ export function trialColumns(prepared: PreparedTrials): TrialColumns {
 }
 
 function columnsOf(prepared: PreparedTrials): TrialColumns {
-  const { captureFps, frameCount, drawCount, angles, lowDeg, highDeg, stepDeg, holds, subjects, beats, cameraErrors } = prepared;
+  const { captureFps, frameCount, drawCount, angles, holds, subjects, beats, cameraErrors, lowStop, highStop } = prepared;
   const table = beats[0]?.tables[0];
   const numbers = {
     captureFps,
-    lowDeg,
-    highDeg,
+    // of the set-up in progress: a hard stop errs with the reading of its mark
+    lowDeg: prepared.lowDeg,
+    highDeg: prepared.highDeg,
+    ringLowDeg: prepared.ringLowDeg,
+    ringHighDeg: prepared.ringHighDeg,
+    lowStopMm: lowStop?.mm ?? 0,
+    lowStopSigmaMm: lowStop?.measureSigmaMm ?? 0,
+    highStopMm: highStop?.mm ?? 0,
+    highStopSigmaMm: highStop?.measureSigmaMm ?? 0,
     // 0 for a continuous ring
-    stepDeg: stepDeg ?? 0,
+    stepDeg: prepared.stepDeg ?? 0,
     anglesPerPerMm: angles.perPerMm,
     tableLowDeg: table?.lowDeg ?? 0,
     tablePerDeg: table?.perDeg ?? 0,
@@ -57,6 +64,9 @@ function columnsOf(prepared: PreparedTrials): TrialColumns {
     drawCount,
     setupDrawCount: prepared.setupDrawCount,
     cameraDrawsAt: prepared.cameraDrawsAt,
+    // random number of the set-up; -1 for a stop that stays where it is
+    lowStopMark: lowStop?.setupMark ?? -1,
+    highStopMark: highStop?.setupMark ?? -1,
   };
   const columns = {
     angleDegs: angles.degs,

@@ -1,7 +1,7 @@
 import { breathingBetween, type LensRing, wheelDegOf } from '../kit/index.js';
 import { easingPeak, gradePull, landingWindow, minPullTimeS, pullDifficultyBits, wheelTurn } from '../hand/index.js';
 import type { FocusTrack } from '../track/index.js';
-import { type Pull, ringReach, type ShotPlan, type TrackPosition, zoneLensAt } from '../plan/index.js';
+import { hardStopsOf, type Pull, ringReach, type ShotPlan, type TrackPosition, zoneLensAt } from '../plan/index.js';
 import { depthOfField } from '../optics/index.js';
 import type { Landing, PullAssessment } from './pullVerdict.js';
 
@@ -9,10 +9,8 @@ import type { Landing, PullAssessment } from './pullVerdict.js';
 export function assessPulls(track: FocusTrack, ring: LensRing, plan: ShotPlan): PullAssessment[] {
   const { optics, wheel, maxHandDegPerS, hand } = plan;
   const { stepDeg } = ringReach(plan);
-  const isAtStop = ({ target }: TrackPosition) =>
-    wheel?.hasEndStops === true &&
-    target.kind === 'mark' &&
-    plan.marks.some(({ id, hasHardStop }) => id === target.markId && hasHardStop);
+  const stops = hardStopsOf(plan);
+  const isAtStop = ({ target }: TrackPosition) => target.kind === 'mark' && stops.some(({ markId }) => markId === target.markId);
   const landingAt = (position: TrackPosition, travelDeg: number, timeS: number): Landing => {
     const lens = zoneLensAt(optics, timeS);
     const window = landingWindow(lens, ring, position.distanceMm);

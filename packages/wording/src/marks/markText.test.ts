@@ -1,7 +1,7 @@
 import { changeMark, defaultLens, defaultWheel, markReading, type ShotPlan } from '@still-heron/core';
 import { twoPeople } from '../../../core/test/plans';
 import { faceText } from '../calculator/zoneSentence';
-import { beyondRingText, disagreementText, markOnRingText } from './markText';
+import { beyondRingText, disagreementText, markOnRingText, thirdStopText } from './markText';
 
 /** 65 mm whose scale was read at infinity, 3 m, 2 m and 0.65 m; Old Tam stands at 2.90 m. */
 function withScale(changes: Partial<ShotPlan> = {}): ShotPlan {
@@ -44,6 +44,13 @@ test('a mark nearer than the lens focuses names the nearest distance', () => {
   const near = changeMark(plan, plan.marks[0]!.id, { distanceMm: 300 });
   expect(beyondRingText(markReading(near, near.marks[0]!), near, 'metric')).toMatch(/^closer than the lens can focus: 0\.\d+ m$/);
   expect(beyondRingText(markReading(plan, plan.marks[0]!), plan, 'metric')).toBeNull();
+});
+
+test('a third hard stop is refused with the marks that have the two', () => {
+  const { marks } = twoPeople();
+  expect(thirdStopText({ marks: marks.map((mark) => ({ ...mark, hasHardStop: true })) })).toBe(
+    'A wheel has two hard stops, and both are set: A and B. Remove one of them first.',
+  );
 });
 
 test.each([

@@ -26,6 +26,12 @@ export const MEASURE_WORDS: Readonly<Record<MeasureMethod, string>> = {
   drawn: 'the floor plan',
 };
 
+/** Why a third hard stop can't be set. */
+export function thirdStopText({ marks }: Pick<ShotPlan, 'marks'>): string {
+  const letters = marks.filter(({ hasHardStop }) => hasHardStop).map(({ letter }) => letter);
+  return `A wheel has two hard stops, and both are set: ${letters.join(' and ')}. Remove one of them first.`;
+}
+
 /** Which end of the ring is short of a mark; null if the ring reaches it. */
 export function beyondRingText({ beyond }: MarkReading, { optics }: ShotPlan, units: UnitSystem): string | null {
   const { closeFocusMm, farthestMm } = ringOf(optics.lens);

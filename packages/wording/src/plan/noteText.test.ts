@@ -48,7 +48,7 @@ test('notes name their values', () => {
   const [stale] = notesOf(cameraMoved(twoPeople()));
   expect(noteText(stale!)).toBe('A, B were measured before the camera was moved: measure again.');
   expect(noteText({ code: 'outside-stops', kind: 'warning', letters: ['C'], stops: ['A', 'B'] })).toBe(
-    'C lies outside the hard stops at A and B: the wheel does not get there.',
+    'C lies beyond the hard stops at A and B: the wheel does not get there.',
   );
   expect(noteText({ code: 'missing-parts', kind: 'warning', rig: 'Rig A', parts: ['head', 'strap'] })).toBe(
     'Missing on Rig A: head, strap.',

@@ -20,10 +20,11 @@ const WRITERS: Writers = {
   'ring-in-steps': ({ steps }) => `The ring moves in ${steps} steps: count the presses, and allow for one too many.`,
   'stops-without-wheel': ({ letters, wheel }) =>
     `Hard stops are planned at ${letters.join(' and ')}, and ${wheel ?? 'the ring itself'} has none.`,
-  'too-many-stops': ({ letters }) => `Hard stops are planned at ${letters.join(' and ')}: a wheel has two.`,
+  'too-many-stops': ({ letters }) =>
+    `Hard stops are planned at ${letters.join(' and ')}. A wheel has two, so that none of these counts.`,
   'stops-stale': () => 'Something changed after the hard stops were set: set them again when the marks are measured.',
   'outside-stops': ({ letters, stops }) =>
-    `${letters.join(', ')} ${letters.length === 1 ? 'lies' : 'lie'} outside the hard stops at ${stops.join(' and ')}: the wheel does not get there.`,
+    `${letters.join(', ')} ${letters.length === 1 ? 'lies' : 'lie'} beyond the hard ${stops.length === 1 ? 'stop' : 'stops'} at ${stops.join(' and ')}: the wheel does not get there.`,
   reversed: ({ hasCues }) =>
     `Shot reversed: all times here are as it is filmed, and the edit plays it backwards. Speech, smoke, water, hair, cloth and falling things give it away.${hasCues ? ' On screen, each cue comes after its pull.' : ''}`,
   'reversed-walk': () => `People walk backward in this shot: a cleared path and a spotter. ${LOCAL_RULES}`,

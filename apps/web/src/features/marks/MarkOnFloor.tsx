@@ -1,4 +1,5 @@
-import { changeMark, type Mark, PLAN_LIMITS, type ShotPlan, TAPE_COLOURS, TAPE_SHAPES } from '@still-heron/core';
+import { changeMark, hasRoomForStop, type Mark, PLAN_LIMITS, type ShotPlan, TAPE_COLOURS, TAPE_SHAPES } from '@still-heron/core';
+import { thirdStopText } from '@still-heron/wording';
 import { Checkbox } from 'antd';
 import { Choice } from '../../ui/fields/Choice';
 import { TextField } from '../../ui/fields/TextField';
@@ -52,14 +53,40 @@ export function MarkOnFloor({ mark, plan }: { readonly mark: Mark; readonly plan
         value={mark.pose}
         onChange={(pose) => change('change what to ask for', { pose })}
       />
+      <HardStopBox
+        mark={mark}
+        plan={plan}
+        onChange={(hasHardStop) => change(`${hasHardStop ? 'add' : 'remove'} the hard stop at ${mark.letter}`, { hasHardStop })}
+      />
+    </div>
+  );
+}
+
+interface HardStopBoxProps {
+  readonly mark: Mark;
+  readonly plan: ShotPlan;
+  readonly onChange: (hasHardStop: boolean) => void;
+}
+
+/** The hard stop at a mark; a third one can't be set, and the reason stands beside the box. */
+function HardStopBox({ mark, plan, onChange }: HardStopBoxProps) {
+  const isFull = !mark.hasHardStop && !hasRoomForStop(plan, mark.id);
+  const reasonId = `stop-reason-${mark.id}`;
+  return (
+    <div>
       <Checkbox
         checked={mark.hasHardStop}
-        onChange={({ target }) =>
-          change(`${target.checked ? 'add' : 'remove'} the hard stop at ${mark.letter}`, { hasHardStop: target.checked })
-        }
+        disabled={isFull}
+        aria-describedby={isFull ? reasonId : undefined}
+        onChange={({ target }) => onChange(target.checked)}
       >
         hard stop on the wheel here
       </Checkbox>
+      {isFull && (
+        <p id={reasonId} className={textStyles.muted}>
+          {thirdStopText(plan)}
+        </p>
+      )}
     </div>
   );
 }

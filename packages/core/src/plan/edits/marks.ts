@@ -1,4 +1,5 @@
 import { DEFAULT_MARK, type Mark, measureSigmaMm, METHOD_UNCERTAINTY, type Place, type StaleReason } from '../../floor/index.js';
+import { MAX_HARD_STOPS } from '../hardStops.js';
 import type { ShotPlan } from '../shotPlan.js';
 import { detachFromMark, detachFromSubject } from './targets.js';
 import { clamp, nextId, nextLetter, withItem, without } from './ids.js';
@@ -21,14 +22,22 @@ export function markFor(plan: ShotPlan, subjectId: string | null, distanceMm: nu
 }
 
 /**
- * Changes a mark. A new distance counts as measured again: the mark is no longer stale, and a drawn mark becomes a taped one.
+ * Changes a mark. A new distance counts as measured again: the mark is no longer stale, and a drawn mark becomes a taped one. A
+ * third hard stop is not set: see `hasRoomForStop`.
  */
 export function changeMark(
   plan: ShotPlan,
   id: string,
   changes: Partial<Omit<Mark, 'id' | 'subjectId' | 'place' | 'stale'>>,
 ): ShotPlan {
-  return { ...plan, marks: withItem(plan.marks, id, (mark) => changedMark(mark, changes)) };
+  const { hasHardStop: _, ...rest } = changes;
+  const allowed = changes.hasHardStop === true && !hasRoomForStop(plan, id) ? rest : changes;
+  return { ...plan, marks: withItem(plan.marks, id, (mark) => changedMark(mark, allowed)) };
+}
+
+/** Whether a hard stop can be set at a mark: a wheel has two. */
+export function hasRoomForStop({ marks }: Pick<ShotPlan, 'marks'>, id: string): boolean {
+  return marks.filter((mark) => mark.hasHardStop && mark.id !== id).length < MAX_HARD_STOPS;
 }
 
 function changedMark(mark: Mark, changes: Parameters<typeof changeMark>[2]): Mark {
