@@ -15,6 +15,7 @@ export class Columns {
   tableLowDeg: f64;
   tablePerDeg: f64;
   cameraTimingSigmaFrames: f64;
+  stopSigmaMm: f64;
   driftSigmaMm: f64;
   driftKept: f64;
   frameCount: i32;
@@ -29,13 +30,16 @@ export class Columns {
   angleDegs: usize;
   cameraX: usize;
   cameraY: usize;
+  cameraZ: usize;
+  cameraMissX: usize;
+  cameraMissY: usize;
   forwardX: usize;
   forwardY: usize;
   forwardZ: usize;
   aimedAt: usize;
   placeX: usize;
   placeY: usize;
-  placeUp: usize;
+  placeZ: usize;
   placeShift: usize;
   placeFocus: usize;
   hasPlace: usize;

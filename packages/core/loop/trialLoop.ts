@@ -111,10 +111,12 @@ function placeEverything(): void {
 
 const DRIFT_STREAM: u32 = 0x5bd1e995;
 let cameraLateFrames: f64 = 0;
+let cameraMissMm: f64 = 0;
 
-/** Lateness of the camera along its path, and its drift along the axis: a first-order random process by frame. */
+/** Lateness of the camera along its path, its miss of its stops, and its drift along the axis: a first-order random process by frame. */
 function placeCamera(seed: u32, take: u32): void {
   cameraLateFrames = real(columns.draws, columns.cameraDrawsAt) * columns.cameraTimingSigmaFrames;
+  cameraMissMm = real(columns.draws, columns.cameraDrawsAt + 1) * columns.stopSigmaMm;
   const sigmaMm = columns.driftSigmaMm;
   if (sigmaMm == 0) return;
   const keeps = columns.driftKept;
@@ -163,11 +165,16 @@ function depthAt(subject: i32, frame: i32): f64 {
   const y = between(columns.placeY + row);
   const shiftMm = between(columns.placeShift + row);
   seek(<f64>frame - cameraLateFrames);
-  const cameraX = between(columns.cameraX);
-  const cameraY = between(columns.cameraY);
+  let cameraX = between(columns.cameraX);
+  let cameraY = between(columns.cameraY);
+  if (cameraMissMm != 0) {
+    cameraX += cameraMissMm * between(columns.cameraMissX);
+    cameraY += cameraMissMm * between(columns.cameraMissY);
+  }
   const dx = x - cameraX;
   const dy = y - cameraY;
-  const up = real(columns.placeUp, subject);
+  const cameraZ = between(columns.cameraZ);
+  const up = real(columns.placeZ, subject) - cameraZ;
   const tapeMm = Math.sqrt(dx * dx + dy * dy + up * up);
   const aimed = whole(columns.aimedAt, before);
   // the axis goes through the subject itself
@@ -180,7 +187,7 @@ function depthAt(subject: i32, frame: i32): f64 {
     seek(<f64>frame - real(columns.lateFrames, aimed));
     const toX = between(columns.placeX + aimedRow) - cameraX;
     const toY = between(columns.placeY + aimedRow) - cameraY;
-    const toZ = real(columns.placeUp, aimed);
+    const toZ = real(columns.placeZ, aimed) - cameraZ;
     const length = Math.sqrt(toX * toX + toY * toY + toZ * toZ);
     if (length > 0) {
       forwardX = toX / length;

@@ -18,6 +18,7 @@ import {
   setTrackStart,
   type ShotPlan,
   startFloor,
+  STEADY_CAMERA,
 } from '../src/index';
 
 /** A situation in plain geometry, with what must come out. */
@@ -105,6 +106,7 @@ function dollied(plan: ShotPlan, toMm: number): ShotPlan {
     xMm,
     yMm: 0,
     pace: 'steady' as const,
+    heightMm: null,
   }));
   return { ...plan, floor: { ...plan.floor!, camera } };
 }
@@ -130,7 +132,7 @@ test('a dolly towards someone who stands: the lateness of the dolly counts, that
     const startMm = distanceMm! + 2 * speedMmPerS!;
     let plan = focusedAt(dollied(walking(shot, startMm, startMm), 4 * speedMmPerS!), distanceMm!);
     plan = { ...plan, beats: plan.beats.map((beat) => ({ ...beat, fromS: 2, toS: 2 + 1 / plan.captureFps })) };
-    const late = { timingSigmaS: cameraLatenessSigmaS!, driftSigmaMm: 0, driftTimeS: 1 };
+    const late = { ...STEADY_CAMERA, timingSigmaS: cameraLatenessSigmaS! };
     expect(Math.abs(rateOf(plan, late).keepRate - (one.expected as number))).toBeLessThan(one.tolerance);
     const slowPerson = { ...plan, subjects: plan.subjects.map((subject) => ({ ...subject, timingSigmaS: 0.5 })) };
     expect(rateOf(slowPerson).keepRate).toBe(1);
@@ -183,7 +185,7 @@ test('a camera that drifts loses a take at its worst moment', () => {
     const { distanceMm, driftSigmaMm, timeConstantS, durationS, captureFps } = one.given;
     const shot = { ...plain(one), durationS: durationS!, captureFps: captureFps! };
     const plan = exact(addSubject(shot, { name: 'Ines', distanceMm: distanceMm! }));
-    const drifting = { timingSigmaS: 0, driftSigmaMm: driftSigmaMm!, driftTimeS: timeConstantS! };
+    const drifting = { ...STEADY_CAMERA, driftSigmaMm: driftSigmaMm!, driftTimeS: timeConstantS! };
     expect(Math.abs(rateOf(plan, drifting).keepRate - (one.expected as number))).toBeLessThan(one.tolerance);
   }
 });

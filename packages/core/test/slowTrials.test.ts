@@ -67,13 +67,27 @@ function scene(seed: number): ShotPlan {
       ...plan.floor!,
       lensHeightMm: between(900, 1700),
       camera: [
-        { id: 'camera-1', timeS: 0, xMm: 0, yMm: 0, pace: 'eased' },
+        { id: 'camera-1', timeS: 0, xMm: 0, yMm: 0, pace: 'eased', heightMm: null },
         ...(isDolly
-          ? [{ id: 'camera-2', timeS: between(3, 5), xMm: between(-300, 600), yMm: between(-400, 400), pace: 'eased' as const }]
+          ? [
+              {
+                id: 'camera-2',
+                timeS: between(3, 5),
+                xMm: between(-300, 600),
+                yMm: between(-400, 400),
+                pace: 'eased' as const,
+                heightMm: seed % 4 === 2 ? between(900, 2400) : null,
+              },
+            ]
           : []),
       ],
       aims: [
-        { id: 'aim-1', timeS: 0, panS: 0, at: seed % 4 === 0 ? { kind: 'heading', deg: between(-5, 5) } : at('subject-1') },
+        {
+          id: 'aim-1',
+          timeS: 0,
+          panS: 0,
+          at: seed % 4 === 0 ? { kind: 'heading', deg: between(-5, 5), tiltDeg: between(-8, 8) } : at('subject-1'),
+        },
         ...(seed % 4 === 1 ? [{ id: 'aim-2', timeS: 3, panS: between(0.3, 1), at: at('subject-2') }] : []),
       ],
     },
@@ -98,7 +112,12 @@ test.each(Array.from({ length: SCENES }, (_, k) => k + 1))(
   'scene %d: the compiled loop keeps as many takes as plain, slow code',
   (seed) => {
     const plan = scene(seed);
-    const camera = { timingSigmaS: seed % 2 === 0 ? 0.15 : 0, driftSigmaMm: seed % 3 === 0 ? 25 : 0, driftTimeS: 0.8 };
+    const camera = {
+      timingSigmaS: seed % 2 === 0 ? 0.15 : 0,
+      stopSigmaMm: seed % 6 === 2 ? 40 : 0,
+      driftSigmaMm: seed % 3 === 0 ? 25 : 0,
+      driftTimeS: 0.8,
+    };
     const prepared = prepareTrials(plan, { camera });
     if ('missing' in prepared) throw new Error(prepared.missing.join());
     const { keepRate } = keepRateOf(prepared.beats, runTrials(prepared, 3, { first: 0, count: 20_000 }), 3);

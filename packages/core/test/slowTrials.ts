@@ -45,18 +45,21 @@ function pointOf(plan: ShotPlan, { stays, heightMm }: Subject, timeS: number): P
   return [xMm, yMm, heightMm];
 }
 
-/** Where the lens is at a time of the camera's path. */
-function cameraOf({ floor }: ShotPlan, timeS: number): Point {
-  const { camera, lensHeightMm } = floor!;
-  const next = camera.findIndex((key) => key.timeS > timeS);
-  if (next <= 0) {
-    const { xMm, yMm } = next === 0 ? camera[0]! : camera.at(-1)!;
-    return [xMm, yMm, lensHeightMm];
-  }
-  const [a, b] = [camera[next - 1]!, camera[next]!];
-  const share = (timeS - a.timeS) / (b.timeS - a.timeS);
+/** Where the lens is at a time of the camera's path, of at most one move, which ends some mm too far along its way. */
+function cameraOf({ floor }: ShotPlan, timeS: number, missMm: number): Point {
+  const [a, b] = floor!.camera;
+  const height = (mm: number | null) => mm ?? floor!.lensHeightMm;
+  const from: Point = [a!.xMm, a!.yMm, height(a!.heightMm)];
+  if (!b || timeS <= a!.timeS) return from;
+  const lengthMm = Math.hypot(b.xMm - a!.xMm, b.yMm - a!.yMm);
+  const end: Point = [
+    b.xMm + (missMm * (b.xMm - a!.xMm)) / lengthMm,
+    b.yMm + (missMm * (b.yMm - a!.yMm)) / lengthMm,
+    height(b.heightMm),
+  ];
+  const share = Math.min((timeS - a!.timeS) / (b.timeS - a!.timeS), 1);
   const way = b.pace === 'steady' ? share : minimumJerk(share);
-  return [a.xMm + (b.xMm - a.xMm) * way, a.yMm + (b.yMm - a.yMm) * way, lensHeightMm];
+  return [from[0] + (end[0] - from[0]) * way, from[1] + (end[1] - from[1]) * way, from[2] + (end[2] - from[2]) * way];
 }
 
 /** Heading and tilt of an axis through a point, in degrees. */
@@ -75,8 +78,8 @@ function axisOf(plan: ShotPlan, timeS: number, camera: Point, pointNow: (subject
   const { aims } = plan.floor!;
   const angles = (index: number, isPlanned: boolean): [number, number] => {
     const { at } = aims[index]!;
-    if (at.kind === 'heading') return [at.deg, 0];
-    if (at.kind === 'point') return [towards(camera, [at.xMm, at.yMm, camera[2]])[0], 0];
+    if (at.kind === 'heading') return [at.deg, at.tiltDeg ?? 0];
+    if (at.kind === 'point') return towards(camera, [at.xMm, at.yMm, at.heightMm ?? camera[2]]);
     const subject = plan.subjects.find(({ id }) => id === at.subjectId)!;
     return towards(camera, isPlanned ? pointOf(plan, subject, timeS) : pointNow(at.subjectId));
   };
@@ -128,6 +131,7 @@ export function slowKeepRate(plan: ShotPlan, trials: number, seed: number, camer
       ]),
     );
     const cameraLateS = draw() * camera.timingSigmaS;
+    const cameraMissMm = draw() * camera.stopSigmaMm;
     const keeps = Math.exp(-1 / (camera.driftTimeS * fps));
     let drift = draw();
     const driftMm = Array.from({ length: camera.driftSigmaMm > 0 ? frames : 0 }, (_, frame) => {
@@ -162,7 +166,7 @@ export function slowKeepRate(plan: ShotPlan, trials: number, seed: number, camer
     const isSharp = (subjectId: string, frame: number): boolean => {
       const timeS = frame / fps;
       const cameraS = within(timeS - cameraLateS);
-      const [x, y, z] = cameraOf(plan, cameraS);
+      const [x, y, z] = cameraOf(plan, cameraS, cameraMissMm);
       const axis = axisOf(plan, cameraS, [x, y, z], (id) => pointNow(id, timeS));
       const [px, py, pz] = pointNow(subjectId, timeS);
       const depth = (px - x) * axis[0] + (py - y) * axis[1] + (pz - z) * axis[2];

@@ -1,6 +1,6 @@
 export { capital } from './capital.js';
 export { counted, figure, listed } from './figure.js';
-export { markLetter, subjectName, targetName } from './names.js';
+export { markLetter, sameNameText, SUBJECT_KIND_WORDS, subjectName, targetName } from './names.js';
 export { type SentencePart, textOf } from './sentence.js';
 
 export {
@@ -36,7 +36,7 @@ export {
 export { beatText, REQUIREMENT_WORDS } from './plan/beatText.js';
 export { differenceLines, differenceSummary, differingAreas } from './plan/differenceText.js';
 export { gearDifferenceLines, gearEffectText } from './plan/gearText.js';
-export { METHOD_WORDS, methodName } from './plan/methodText.js';
+export { keepsDistanceText, METHOD_WORDS, methodName } from './plan/methodText.js';
 export { LOCAL_RULES, noteText } from './plan/noteText.js';
 export { rehearsalEventText } from './plan/rehearsalText.js';
 

@@ -33,8 +33,8 @@ test('a subject enters and leaves the picture', () => {
 test('the camera is aimed at someone, at a point, or straight ahead', () => {
   const plan = { ...newPlan(), subjects: [{ id: 'subject-1', name: 'Ines' }] } as never;
   expect(aimText({ kind: 'subject', subjectId: 'subject-1' }, plan)).toBe('at Ines, who is followed');
-  expect(aimText({ kind: 'point', xMm: 1, yMm: 1 }, plan)).toBe('at a point');
-  expect(aimText({ kind: 'heading', deg: 10 }, plan)).toBe('straight ahead');
+  expect(aimText({ kind: 'point', xMm: 1, yMm: 1, heightMm: null }, plan)).toBe('at a point, level');
+  expect(aimText({ kind: 'heading', deg: 10, tiltDeg: null }, plan)).toBe('straight ahead, level');
 });
 
 test('a calibration says what to do, and how true the points are', () => {

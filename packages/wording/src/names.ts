@@ -1,4 +1,11 @@
-import { formatDistance, type FocusTarget, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import {
+  formatDistance,
+  type FocusTarget,
+  type ShotPlan,
+  type Subject,
+  type SubjectKind,
+  type UnitSystem,
+} from '@still-heron/core';
 
 /** Mark letter of a target, or its description if it has no mark. */
 export function targetName(target: FocusTarget, plan: ShotPlan, units: UnitSystem): string {
@@ -23,3 +30,16 @@ export function subjectName(plan: Pick<ShotPlan, 'subjects'>, subjectId: string)
 export function markLetter(plan: Pick<ShotPlan, 'marks'>, markId: string): string {
   return plan.marks.find((mark) => mark.id === markId)?.letter ?? 'a mark';
 }
+
+/** Said when a new subject gets the name of one that is there. */
+export function sameNameText({ name, kind }: Pick<Subject, 'name' | 'kind'>): string {
+  return kind === 'object'
+    ? `${name} is in this shot already. An object has one mark.`
+    : `${name} is in this shot already. Somebody with two marks walks from the first to the second.`;
+}
+
+/** Kinds of subjects, as offered in a list. */
+export const SUBJECT_KIND_WORDS: Readonly<Record<SubjectKind, string>> = {
+  person: 'person, or moved by one',
+  object: 'object that stands still',
+};

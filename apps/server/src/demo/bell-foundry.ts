@@ -5,6 +5,7 @@ import {
   startFloor,
   setSubjectHeight,
   setLensHeight,
+  setSubjectKind,
   changeLandmark,
   changeMark,
   addLandmark,
@@ -80,7 +81,7 @@ function lanternToTheMould(kit: DemoKit): ShotPlan {
   plan = addSubject(plan, { name: 'Old Tam', distanceMm: 2900 });
   plan = addSubject(plan, { name: 'Ines', distanceMm: 4550 });
   plan = addSubject(plan, { name: 'Hand cart', distanceMm: 7200 });
-  plan = changeSubject(plan, 'subject-3', { detail: 'rim of the bell' });
+  plan = changeSubject(setSubjectKind(plan, 'subject-3', 'object'), 'subject-3', { detail: 'rim of the bell' });
   plan = addStay(plan, 'subject-2', { distanceMm: 2050, fromS: 5.2 });
   plan = changeStay(plan, 'subject-2', 'stay-1', { untilS: 1.4 });
   plan = addPull(plan, 'mark-4', 4.9);
@@ -97,7 +98,7 @@ function lanternToTheMould(kit: DemoKit): ShotPlan {
 function theForkIsStruck(kit: DemoKit): ShotPlan {
   let plan = shot(kit, { lens: '135 mm T2.5', rig: 'On legs', stop: 3.2 }, 6, 'rack');
   plan = addSubject(plan, { name: 'Tuning fork', distanceMm: 1450 });
-  plan = changeSubject(plan, 'subject-1', { detail: 'tines', markSigmaMm: 4 });
+  plan = changeSubject(setSubjectKind(plan, 'subject-1', 'object'), 'subject-1', { detail: 'tines' });
   plan = addSubject(plan, { name: 'Maren', distanceMm: 2350 });
   plan = changeSubject(plan, 'subject-2', { markSigmaMm: 15 });
   plan = addPull(plan, 'mark-2', 2.4);
@@ -150,7 +151,7 @@ function theFerryTakesTheBell(kit: DemoKit): ShotPlan {
   let plan = shot(kit, { lens: '75 mm T2.2', rig: 'On legs', wheel: 'Hand wheel, gear 1.6', stop: 3.2 }, 14, 'rack');
   plan = addSubject(plan, { name: 'Bohdan', distanceMm: 2700 });
   plan = addSubject(plan, { name: 'River ferry', distanceMm: null });
-  plan = changeSubject(plan, 'subject-2', { detail: 'the bell on deck' });
+  plan = changeSubject(setSubjectKind(plan, 'subject-2', 'object'), 'subject-2', { detail: 'the bell on deck' });
   plan = addPull(plan, 'mark-2', 6);
   plan = changePull(plan, 'pull-1', { startS: 6, durationS: 2.5, trigger: 'look', cue: 'he turns to the water' });
   plan = changeBeat(plan, 'beat-1', { toS: 5.5, why: 'he lets go' });

@@ -9,6 +9,7 @@ import {
   changeSubject,
   type CueTrigger,
   type FocusTarget,
+  setSubjectKind,
   setTrackStart,
   type ShotPlan,
 } from '@still-heron/core';
@@ -60,7 +61,7 @@ const ASKED: readonly (readonly [subject: number, why: string])[] = [
 export function everyoneHearsIt(empty: ShotPlan): ShotPlan {
   let plan = empty;
   for (const [name, distanceMm] of PEOPLE) plan = addSubject(plan, { name, distanceMm });
-  plan = changeSubject(plan, 'subject-3', { detail: 'rim of the bell' });
+  plan = changeSubject(setSubjectKind(plan, 'subject-3', 'object'), 'subject-3', { detail: 'rim of the bell' });
   plan = addStay(plan, 'subject-2', { distanceMm: 2050, fromS: 16.5 });
   plan = changeStay(plan, 'subject-2', 'stay-1', { untilS: 13 });
   plan = { ...setTrackStart(plan, mark(1)), beats: [] };

@@ -2,19 +2,42 @@ import type { FloorPlan } from './floorPlan.js';
 import { minimumJerk } from './minimumJerk.js';
 import { between, headingDeg, type Place } from './place.js';
 
-/** Camera place at a time, interpolated between two keys (eased or steady). */
-export function cameraPlaceAt({ camera }: FloorPlan, timeS: number): Place {
+/** Camera place and lens height at a time, interpolated between two keys (eased or steady). */
+export function cameraPlaceAt({ camera, lensHeightMm }: FloorPlan, timeS: number): EyesPlace {
   let from = camera[0]!;
   for (const key of camera) {
     if (timeS < key.timeS) {
-      if (key === from) return from;
+      if (key === from) break;
       const progress = (timeS - from.timeS) / (key.timeS - from.timeS);
-      return between(from, key, key.pace === 'steady' ? progress : minimumJerk(progress));
+      const share = key.pace === 'steady' ? progress : minimumJerk(progress);
+      const [fromMm, toMm] = [from.heightMm ?? lensHeightMm, key.heightMm ?? lensHeightMm];
+      return { ...between(from, key, share), heightMm: fromMm + (toMm - fromMm) * share };
     }
     from = key;
   }
-  return from;
+  return { xMm: from.xMm, yMm: from.yMm, heightMm: from.heightMm ?? lensHeightMm };
 }
+
+/**
+ * How a miss of the ends of its moves shifts the camera at a time, per mm of miss. It starts where it was set up. A move that ends 30 mm
+ * too far along its way leaves the camera there until the next move.
+ */
+export function cameraMissAt({ camera }: FloorPlan, timeS: number): Place {
+  let [from, miss] = [camera[0]!, STILL];
+  for (const key of camera) {
+    if (key === from) continue;
+    const lengthMm = Math.hypot(key.xMm - from.xMm, key.yMm - from.yMm);
+    const next = lengthMm === 0 ? miss : { xMm: (key.xMm - from.xMm) / lengthMm, yMm: (key.yMm - from.yMm) / lengthMm };
+    if (timeS < key.timeS) {
+      const progress = Math.max((timeS - from.timeS) / (key.timeS - from.timeS), 0);
+      return between(miss, next, key.pace === 'steady' ? progress : minimumJerk(progress));
+    }
+    [from, miss] = [key, next];
+  }
+  return miss;
+}
+
+const STILL: Place = { xMm: 0, yMm: 0 };
 
 /** Direction of the lens axis. */
 export interface LensAxis {
@@ -32,8 +55,8 @@ export interface EyesPlace extends Place {
 const LEVEL_ALONG_X: LensAxis = { headingDeg: 0, tiltDeg: 0 };
 
 /**
- * Direction of the lens axis at a time. An aim at a subject tilts the axis to the subject's point of focus. A point on the floor and
- * a heading leave it level.
+ * Direction of the lens axis at a time. An aim at a subject, or at a point with a height, tilts the axis to it. An aim by heading has
+ * the tilt that was typed.
  *
  * @param eyesOf - where a subject's point of focus is at that time; null if the subject is not on the floor
  * @returns finite angles. An aim at the camera's own place keeps the direction of the aim before it; the first one looks along x.
@@ -42,11 +65,11 @@ export function cameraAxisAt(floor: FloorPlan, timeS: number, eyesOf: (subjectId
   const camera = cameraPlaceAt(floor, timeS);
   let now = LEVEL_ALONG_X;
   const axisOf = (at: FloorPlan['aims'][number]['at']): LensAxis => {
-    if (at.kind === 'heading') return { headingDeg: at.deg, tiltDeg: 0 };
-    const target = at.kind === 'point' ? { ...at, heightMm: floor.lensHeightMm } : eyesOf(at.subjectId);
+    if (at.kind === 'heading') return { headingDeg: at.deg, tiltDeg: at.tiltDeg ?? 0 };
+    const target = at.kind === 'point' ? { ...at, heightMm: at.heightMm ?? camera.heightMm } : eyesOf(at.subjectId);
     if (target === null || (target.xMm === camera.xMm && target.yMm === camera.yMm)) return now;
     const acrossMm = Math.hypot(target.xMm - camera.xMm, target.yMm - camera.yMm);
-    const tilt = Math.atan2(target.heightMm - floor.lensHeightMm, acrossMm);
+    const tilt = Math.atan2(target.heightMm - camera.heightMm, acrossMm);
     return { headingDeg: headingDeg(camera, target), tiltDeg: (tilt * 180) / Math.PI };
   };
   floor.aims.forEach((aim, index) => {

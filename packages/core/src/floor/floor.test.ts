@@ -60,6 +60,7 @@ describe('a subject over time', () => {
   ]);
   const walker: Subject = {
     id: 's',
+    kind: 'person',
     name: 'Ines',
     detail: 'near eye',
     heightMm: 1620,

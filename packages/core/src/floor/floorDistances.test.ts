@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import type { AimKey, FloorPlan } from './floorPlan';
 import { blockingDistance } from './blockingDistance';
-import { cameraAxisAt, cameraPlaceAt } from './cameraAt';
+import { cameraAxisAt, cameraMissAt, cameraPlaceAt } from './cameraAt';
+import { minimumJerk } from './minimumJerk';
 import { floorDistances, placeAt } from './floorDistances';
 import { type Mark, DEFAULT_MARK } from './mark';
 import type { Place } from './place';
@@ -12,7 +13,13 @@ const at = (xMm: number, yMm: number): Place => ({ xMm, yMm });
 
 function floorWith(camera: readonly Place[], aim: AimKey['at'], lensHeightMm = 1620): FloorPlan {
   return {
-    camera: camera.map((place, index) => ({ id: `camera-${index + 1}`, timeS: index * 4, ...place, pace: 'eased' })),
+    camera: camera.map((place, index) => ({
+      id: `camera-${index + 1}`,
+      timeS: index * 4,
+      ...place,
+      pace: 'eased',
+      heightMm: null,
+    })),
     lensHeightMm,
     aims: [{ id: 'aim-1', timeS: 0, panS: 0, at: aim }],
     landmarks: [],
@@ -36,6 +43,7 @@ function markAt(index: number, place: Place | null, tapedMm?: number): Mark {
 /** Old Tam: at the first mark until 2 s, at the next from 4 s to 6 s, and so on. */
 const tam = (markCount: number, heightMm = 1620): Subject => ({
   id: 'tam',
+  kind: 'person',
   name: 'Old Tam',
   detail: 'near eye',
   heightMm,
@@ -74,14 +82,14 @@ describe('a set that is turned or carried elsewhere is the same set', () => {
       fc.property(cases, ([camera, way, headingDeg, turnDeg, by]) => {
         const subject = tam(way.length);
         const before = floorDistances(
-          floorWith(camera, { kind: 'heading', deg: headingDeg }),
+          floorWith(camera, { kind: 'heading', deg: headingDeg, tiltDeg: null }),
           [subject],
           way.map((place, k) => markAt(k, place)),
         );
         const after = floorDistances(
           floorWith(
             camera.map((place) => turned(place, turnDeg, by)),
-            { kind: 'heading', deg: headingDeg + turnDeg },
+            { kind: 'heading', deg: headingDeg + turnDeg, tiltDeg: null },
           ),
           [subject],
           way.map((place, k) => markAt(k, turned(place, turnDeg, by))),
@@ -103,7 +111,7 @@ describe('what the tape says more is taken along the axis', () => {
   test('off the axis the ring goes by the depth of the taped distance', () => {
     // drawn at 5 m with the axis 3-4-5 beside it, taped at 5.5 m: a tenth more, so the depth too is a tenth more
     const marks = [markAt(0, at(3000, 4000), 5500)];
-    const distances = floorDistances(floorWith([at(0, 0)], { kind: 'heading', deg: 0 }), [tam(1)], marks);
+    const distances = floorDistances(floorWith([at(0, 0)], { kind: 'heading', deg: 0, tiltDeg: null }), [tam(1)], marks);
     expect(distances.focusMmAt(tam(1), 0)).toBeCloseTo(3300, 9);
     expect(distances.markFocusMm.get('mark-1')).toBeCloseTo(3300, 9);
     expect(distances.markSightings.get('mark-1')?.tapeMm).toBeCloseTo(5000, 9);
@@ -112,7 +120,7 @@ describe('what the tape says more is taken along the axis', () => {
   test('a tape that agrees with the drawing changes nothing, at any time', () => {
     fc.assert(
       fc.property(fc.array(places, { minLength: 2, maxLength: 3 }), (way) => {
-        const floor = floorWith([at(-500, 300)], { kind: 'heading', deg: 20 });
+        const floor = floorWith([at(-500, 300)], { kind: 'heading', deg: 20, tiltDeg: null });
         const drawn = floorDistances(
           floor,
           [tam(way.length)],
@@ -129,7 +137,7 @@ describe('what the tape says more is taken along the axis', () => {
 
   test('a walk to a mark that is not drawn goes from the depth to the tape, and never jumps', () => {
     const marks = [markAt(0, at(3000, 4000), 5500), markAt(1, null, 2000)];
-    const distances = floorDistances(floorWith([at(0, 0)], { kind: 'heading', deg: 0 }), [tam(2)], marks);
+    const distances = floorDistances(floorWith([at(0, 0)], { kind: 'heading', deg: 0, tiltDeg: null }), [tam(2)], marks);
     expect(distances.sightingAt(tam(2), 3)).toBeNull();
     // he stands at 5.5 m by the tape, 3.3 m deep; on the way to 2 m nothing jumps
     expect(distances.focusMmAt(tam(2), 2)).toBeCloseTo(3300, 9);
@@ -148,7 +156,7 @@ test('the lens sees a place as tape and depth to it are defined, whatever the he
       fc.double({ min: -180, max: 180, noNaN: true }),
       fc.integer({ min: 0, max: 3000 }),
       (camera, place, deg, heightMm) => {
-        const floor = floorWith([camera], { kind: 'heading', deg }, 1200);
+        const floor = floorWith([camera], { kind: 'heading', deg, tiltDeg: null }, 1200);
         const sight = floorDistances(floor, [tam(1, heightMm)], [markAt(0, place)]).sightingAt(tam(1, heightMm), 1)!;
         const rad = (deg * Math.PI) / 180;
         const { tapeMm, depthMm } = blockingDistance({
@@ -166,7 +174,7 @@ test('the lens sees a place as tape and depth to it are defined, whatever the he
 
 test('who goes to infinity, or comes from there, has a distance at every time, drawn or not', () => {
   const marks = [markAt(0, at(3000, 0)), { ...markAt(1, at(9000, 0), 2000), distanceMm: null }, markAt(2, at(2500, 0))];
-  for (const floor of [null, floorWith([at(0, 0)], { kind: 'heading', deg: 0 })]) {
+  for (const floor of [null, floorWith([at(0, 0)], { kind: 'heading', deg: 0, tiltDeg: null })]) {
     const distances = floorDistances(floor, [tam(3)], marks);
     const found = times.map((timeS) => distances.focusMmAt(tam(3), timeS));
     expect(found.filter((mm) => Number.isNaN(mm))).toEqual([]);
@@ -198,17 +206,17 @@ describe('where the lens looks', () => {
   test('a low lens that looks level meets the ground distance, and the tape is longer', () => {
     const marks = [markAt(0, at(4000, 0))];
     const tall = tam(1, 3300);
-    const distances = floorDistances(floorWith([at(0, 0)], { kind: 'heading', deg: 0 }, 300), [tall], marks);
+    const distances = floorDistances(floorWith([at(0, 0)], { kind: 'heading', deg: 0, tiltDeg: null }, 300), [tall], marks);
     expect(distances.sightingAt(tall, 0)).toMatchObject({ tapeMm: 5000 });
     expect(distances.focusMmAt(tall, 0)).toBeCloseTo(4000, 9);
   });
 
   test('an aim at the camera’s own place, or at one who is not there, keeps the heading it had', () => {
     const floor: FloorPlan = {
-      ...floorWith([at(0, 0)], { kind: 'heading', deg: 30 }),
+      ...floorWith([at(0, 0)], { kind: 'heading', deg: 30, tiltDeg: null }),
       aims: [
-        { id: 'aim-1', timeS: 0, panS: 0, at: { kind: 'heading', deg: 30 } },
-        { id: 'aim-2', timeS: 2, panS: 1, at: { kind: 'point', ...at(0, 0) } },
+        { id: 'aim-1', timeS: 0, panS: 0, at: { kind: 'heading', deg: 30, tiltDeg: null } },
+        { id: 'aim-2', timeS: 2, panS: 1, at: { kind: 'point', ...at(0, 0), heightMm: null } },
         { id: 'aim-3', timeS: 4, panS: 1, at: { kind: 'subject', subjectId: 'nobody' } },
       ],
     };
@@ -236,6 +244,37 @@ test('a lens at 1.00 m that looks at eyes at 1.62 m from 1.5 m away is focused w
   expect(aimed.tapeMm).toBeCloseTo(Math.hypot(1500, 620), 9);
   expect(aimed.depthMm).toBeCloseTo(aimed.tapeMm, 9);
   // by heading the axis stays level
-  const level = { ...floor, aims: [{ ...floor.aims[0]!, at: { kind: 'heading' as const, deg: 0 } }] };
+  const level = { ...floor, aims: [{ ...floor.aims[0]!, at: { kind: 'heading' as const, deg: 0, tiltDeg: null } }] };
   expect(floorDistances(level, [subject], marks).sightingAt(subject, 0)!.depthMm).toBeCloseTo(1500, 9);
+});
+
+test('a crane rises from 1.0 m to 3.0 m: the axis tilts down to the eyes, and the ring is at the tape all the way', () => {
+  const rising = floorWith([at(0, 0), at(0, 0)], { kind: 'subject', subjectId: 'tam' }, 1000);
+  const camera = rising.camera.map((key, index) => ({ ...key, heightMm: index === 0 ? null : 3000 }));
+  const subject = { ...tam(1), heightMm: 1620 };
+  const { sightingAt, cameraAt } = floorDistances({ ...rising, camera }, [subject], [markAt(0, at(3000, 0))]);
+  expect([0, 2, 4].map((timeS) => cameraAt(timeS)!.camera.heightMm)).toEqual([1000, 2000, 3000]);
+  expect([0, 2, 4].map((timeS) => sightingAt(subject, timeS)!.depthMm)).toEqual(
+    [620, 380, 1380].map((upMm) => expect.closeTo(Math.hypot(3000, upMm), 6)),
+  );
+});
+
+test('a point with a height and a typed tilt tilt the axis; a point without one is level', () => {
+  const upTo = (aim: AimKey['at']) => cameraAxisAt(floorWith([at(0, 0)], aim, 1000), 0, () => null).tiltDeg;
+  expect(upTo({ kind: 'point', ...at(2000, 0), heightMm: 3000 })).toBeCloseTo(45, 9);
+  expect(upTo({ kind: 'point', ...at(2000, 0), heightMm: null })).toBe(0);
+  expect(upTo({ kind: 'heading', deg: 10, tiltDeg: -12 })).toBe(-12);
+});
+
+test('a dolly that stops 30 mm too far stays there until its next move; where it was set up it is exact', () => {
+  const floor = floorWith([at(0, 0), at(2000, 0), at(2000, 1000)], { kind: 'heading', deg: 0, tiltDeg: null });
+  const halfway = minimumJerk(0.25);
+  expect([0, 1, 4, 6, 8, 20].map((timeS) => cameraMissAt(floor, timeS))).toEqual([
+    at(0, 0),
+    at(halfway, 0),
+    at(1, 0),
+    at(0.5, 0.5),
+    at(0, 1),
+    at(0, 1),
+  ]);
 });

@@ -13,6 +13,8 @@ export interface Sighting {
   readonly depthMm: number;
   /** Angle off the axis, positive to the left */
   readonly offAxisDeg: number;
+  /** Height above the axis, square to it: upwards in the picture */
+  readonly aboveMm: number;
 }
 
 /** Focus distances of all subjects over time. */
@@ -35,7 +37,7 @@ export interface FloorDistances {
 
 /** Camera and lens axis at one time. */
 export interface CameraPose {
-  readonly camera: Place;
+  readonly camera: EyesPlace;
   readonly headingDeg: number;
   /** Unit vector of the lens axis: along x, along y, upwards */
   readonly forward: readonly [number, number, number];
@@ -72,7 +74,7 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
   const taped = markDistances(marks);
   const markOf = new Map(marks.map((mark) => [mark.id, mark]));
   const poseAt = cameraPoses(floor, subjects, markOf);
-  const sightOf: SightOf = (place, heightMm, timeS) => floor && see(poseAt(timeS), place, heightMm - floor.lensHeightMm);
+  const sightOf: SightOf = (place, heightMm, timeS) => floor && see(poseAt(timeS), place, heightMm);
   const shiftAt = stayShifts(markOf, sightOf);
   const focusAtStay = (subject: Subject, stay: Stay, timeS: number): number => {
     const place = placeOfMark(markOf.get(stay.markId)!);
@@ -96,7 +98,7 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
     if (place) {
       const shift = shiftAt(subject, from);
       const shiftMm = progress === 0 ? shift : shift + (shiftAt(subject, to) - shift) * progress;
-      return { place, shiftMm, focusMm: focusMm(see(poseAt(timeS), place, subject.heightMm - floor.lensHeightMm), shiftMm) };
+      return { place, shiftMm, focusMm: focusMm(see(poseAt(timeS), place, subject.heightMm), shiftMm) };
     }
     const ends = new Map([from, to].map((stay) => [stay.markId, focusAtStay(subject, stay, timeS)]));
     return { place: null, shiftMm: 0, focusMm: distanceAtTime(subject, ends, timeS) };
@@ -188,7 +190,7 @@ function focusMm({ depthMm, tapeMm }: Sighting, shiftMm: number): number {
   return Math.max(depthMm + shiftMm * alongAxis, MIN_DEPTH_MM);
 }
 
-const DEFAULT_POSE: CameraPose = { camera: { xMm: 0, yMm: 0 }, headingDeg: 0, forward: [1, 0, 0], aimedAt: null };
+const DEFAULT_POSE: CameraPose = { camera: { xMm: 0, yMm: 0, heightMm: 0 }, headingDeg: 0, forward: [1, 0, 0], aimedAt: null };
 
 /** Largest number of cached camera poses: several minutes at common frame rates. */
 const MAX_CACHED_POSES = 20_000;
@@ -208,7 +210,8 @@ function computePose(floor: FloorPlan, timeS: number, eyesOf: (subjectId: string
 }
 
 /** Equals `blockingDistance`, written out because it runs for every subject in every frame. */
-function see({ camera, forward }: CameraPose, place: Place, upMm: number): Sighting {
+function see({ camera, forward }: CameraPose, place: Place, heightMm: number): Sighting {
+  const upMm = heightMm - camera.heightMm;
   const [dx, dy] = [place.xMm - camera.xMm, place.yMm - camera.yMm];
   const [x, y, z] = forward;
   const levelMm = dx * x + dy * y;
@@ -219,7 +222,20 @@ function see({ camera, forward }: CameraPose, place: Place, upMm: number): Sight
     tapeMm: Math.sqrt(dx * dx + dy * dy + upMm * upMm),
     depthMm: levelMm + upMm * z,
     offAxisDeg: (Math.atan2(sideMm, levelMm) * 180) / Math.PI,
+    aboveMm: aboveAxisMm(forward, levelMm, upMm),
   };
+}
+
+/**
+ * Height of a place above the lens axis, square to it.
+ *
+ * @param forward - unit vector of the axis
+ * @param levelMm - horizontal way to the place times the horizontal part of `forward`
+ * @param upMm - height above the lens
+ */
+export function aboveAxisMm([x, y, z]: CameraPose['forward'], levelMm: number, upMm: number): number {
+  const level = Math.hypot(x, y);
+  return upMm * level - (levelMm / level) * z;
 }
 
 /** Drawn place of a mark; null for a mark at infinity. */

@@ -6,13 +6,18 @@ export interface PathKey extends Place {
   readonly timeS: number;
   /** Speed profile of the move from the previous key */
   readonly pace: Pace;
+  /** Height of the lens here; null for the floor plan's `lensHeightMm` */
+  readonly heightMm: number | null;
 }
 
-/** What the camera looks at: a subject (it follows the subject), a point, or a heading. */
+/**
+ * What the camera looks at: a subject (it follows the subject), a point at a height (null: the lens stays level), or a heading with a
+ * tilt upwards (null: level).
+ */
 export type AimTarget =
   | { readonly kind: 'subject'; readonly subjectId: string }
-  | { readonly kind: 'point'; readonly xMm: number; readonly yMm: number }
-  | { readonly kind: 'heading'; readonly deg: number };
+  | { readonly kind: 'point'; readonly xMm: number; readonly yMm: number; readonly heightMm: number | null }
+  | { readonly kind: 'heading'; readonly deg: number; readonly tiltDeg: number | null };
 
 /** From `timeS` on, the camera looks at `at`. The pan to it is smooth at both ends. */
 export interface AimKey {

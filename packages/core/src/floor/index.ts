@@ -1,6 +1,7 @@
 export { blockingDistance, type Vec3 } from './blockingDistance.js';
-export { cameraAxisAt, cameraPlaceAt, type EyesPlace, type LensAxis, shortestTurnDeg } from './cameraAt.js';
+export { cameraAxisAt, cameraMissAt, cameraPlaceAt, type EyesPlace, type LensAxis, shortestTurnDeg } from './cameraAt.js';
 export {
+  aboveAxisMm,
   type CameraPose,
   floorDistances,
   type FloorDistances,
@@ -36,8 +37,11 @@ export {
   type TapeShape,
 } from './mark.js';
 export {
+  atDistance,
   DEVICE_METHODS,
   type DeviceMethod,
+  hasAssumedUncertainty,
+  MAX_UNCERTAINTY_MM,
   measureSigmaMm,
   METHOD_UNCERTAINTY,
   type MethodUncertainty,
@@ -55,4 +59,7 @@ export {
   pathPositionAt,
   type Stay,
   type Subject,
+  SUBJECT_KINDS,
+  subjectErrors,
+  type SubjectKind,
 } from './subject.js';

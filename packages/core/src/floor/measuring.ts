@@ -1,5 +1,5 @@
 import { assertInRange } from '../errors.js';
-import type { MeasureMethod } from './mark.js';
+import type { Mark, MeasureMethod } from './mark.js';
 
 /** Uncertainty of a measuring method, one standard deviation: `shareOfDistance` of the distance, at least `atLeastMm`. */
 export interface MethodUncertainty {
@@ -21,10 +21,28 @@ export const METHOD_UNCERTAINTY: Readonly<Record<MeasureMethod, MethodUncertaint
   drawn: { atLeastMm: 50, shareOfDistance: 0.02 },
 };
 
+/** Largest uncertainty that a plan holds. */
+export const MAX_UNCERTAINTY_MM = 5000;
+
 /** One standard deviation of a distance measured by this method, in mm. */
 export function measureSigmaMm(method: MeasureMethod, distanceMm: number): number {
   const { atLeastMm, shareOfDistance } = METHOD_UNCERTAINTY[method];
-  return Number.isFinite(distanceMm) ? Math.max(atLeastMm, shareOfDistance * distanceMm) : atLeastMm;
+  if (!Number.isFinite(distanceMm)) return atLeastMm;
+  return Math.min(Math.max(atLeastMm, shareOfDistance * distanceMm), MAX_UNCERTAINTY_MM);
+}
+
+/** Whether the uncertainty of a mark is the default of its measuring method, and not typed. */
+export function hasAssumedUncertainty({ method, distanceMm, uncertaintyMm }: MeasuredMark): boolean {
+  const { atLeastMm } = METHOD_UNCERTAINTY[method];
+  return uncertaintyMm === atLeastMm || uncertaintyMm === measureSigmaMm(method, distanceMm ?? Infinity);
+}
+
+type MeasuredMark = Pick<Mark, 'method' | 'distanceMm' | 'uncertaintyMm'>;
+
+/** The mark at another distance. An uncertainty that was assumed follows the distance; a typed one stays. */
+export function atDistance(mark: Mark, distanceMm: number | null): Mark {
+  const uncertaintyMm = hasAssumedUncertainty(mark) ? measureSigmaMm(mark.method, distanceMm ?? Infinity) : mark.uncertaintyMm;
+  return { ...mark, distanceMm, uncertaintyMm };
 }
 
 /** Methods that a connected device can take over. */

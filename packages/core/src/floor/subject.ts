@@ -17,9 +17,14 @@ export interface Stay {
   readonly pace: Pace;
 }
 
+/** What a subject is. A person sways, walks, and misses marks and times. An object is where it was measured. */
+export const SUBJECT_KINDS = ['person', 'object'] as const;
+export type SubjectKind = (typeof SUBJECT_KINDS)[number];
+
 /** A person or object that is focused on. */
 export interface Subject {
   readonly id: string;
+  readonly kind: SubjectKind;
   readonly name: string;
   /** What exactly to focus on, such as "near eye" */
   readonly detail: string;
@@ -31,6 +36,11 @@ export interface Subject {
   readonly timingSigmaS: number;
   /** In order of time, without overlap. Between two stays the subject walks */
   readonly stays: readonly Stay[];
+}
+
+/** Errors of a subject in a take. An object has none: its only error is that of its measurement. */
+export function subjectErrors(subject: Subject): Pick<Subject, 'markSigmaMm' | 'timingSigmaS'> {
+  return subject.kind === 'object' ? { markSigmaMm: 0, timingSigmaS: 0 } : subject;
 }
 
 /** Position on the path: the two stays and the progress between them. Standing: both the same, progress 0. */

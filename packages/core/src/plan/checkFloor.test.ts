@@ -33,7 +33,7 @@ test.each([
   ['floor.lensHeightMm', null, 'floor.lensHeightMm'],
   ['floor.aims', [], 'floor.aims'],
   ['floor.aims[0].at', { kind: 'subject', subjectId: 'nobody' }, 'floor.aims[0].at.subjectId'],
-  ['floor.aims[0].at', { kind: 'heading', deg: 'north' }, 'floor.aims[0].at.deg'],
+  ['floor.aims[0].at', { kind: 'heading', deg: 'north', tiltDeg: null }, 'floor.aims[0].at.deg'],
   ['floor.landmarks[0].shape', 'triangle', 'floor.landmarks[0].shape'],
   ['floor.landmarks[0].widthMm', 0, 'floor.landmarks[0].widthMm'],
   ['floor.landmarks[0].name', '', 'floor.landmarks[0].name'],

@@ -27,7 +27,7 @@ test.each<[string, unknown, string, object]>([
   ['durationS', NaN, 'not-a-number', { min: 0.5, max: 600 }],
   ['durationS', 1e9, 'out-of-range', { min: 0.5, max: 600 }],
   ['captureFps', 0, 'out-of-range', { min: 1, max: 1000 }],
-  ['schema', 9, 'not-a-choice', { choices: ['8'] }],
+  ['schema', 10, 'not-a-choice', { choices: ['9'] }],
   [
     'method',
     'guess',

@@ -1,4 +1,12 @@
-import { cameraPlaceAt, type FloorPlan, type Place, shortestTurnDeg, type Sighting, type Subject } from '../floor/index.js';
+import {
+  aboveAxisMm,
+  cameraPlaceAt,
+  type FloorPlan,
+  type Place,
+  shortestTurnDeg,
+  type Sighting,
+  type Subject,
+} from '../floor/index.js';
 import { ringOf } from '../kit/index.js';
 import { frameCount as countFrames } from '../units/index.js';
 import { halfViewDeg } from './opticsOverTime.js';
@@ -54,20 +62,29 @@ export function floorTimes({ floor, subjects }: ShotPlan): number[] {
   ].sort((a, b) => a - b);
 }
 
-/**
- * Depth of places at the height of the lens along its axis (negative behind the camera), and their offset (positive to the left).
- * Needs a floor plan.
- */
-export function lensView(
-  plan: ShotPlan & { readonly floor: FloorPlan },
-  timeS: number,
-): (place: Place) => { depthMm: number; sideMm: number } {
+/** A place on the floor as the lens sees it at its own height. */
+export interface PlaceView {
+  /** Along the axis; negative behind the camera */
+  readonly depthMm: number;
+  /** Positive to the left */
+  readonly sideMm: number;
+  /** The floor below the place, above the axis and square to it */
+  readonly floorAboveMm: number;
+}
+
+/** How the lens sees places at a time. Needs a floor plan. */
+export function lensView(plan: ShotPlan & { readonly floor: FloorPlan }, timeS: number): (place: Place) => PlaceView {
   const { camera, forward } = planDistances(plan).cameraAt(timeS)!;
   const [x, y] = forward;
   const level = Math.hypot(x, y);
   return (place) => {
     const [dx, dy] = [place.xMm - camera.xMm, place.yMm - camera.yMm];
-    return { depthMm: dx * x + dy * y, sideMm: (dy * x - dx * y) / level };
+    const depthMm = dx * x + dy * y;
+    return {
+      depthMm,
+      sideMm: (dy * x - dx * y) / level,
+      floorAboveMm: aboveAxisMm(forward, depthMm, -camera.heightMm),
+    };
   };
 }
 

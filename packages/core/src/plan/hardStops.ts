@@ -15,7 +15,7 @@ export interface HardStop {
 export const MAX_HARD_STOPS = 2;
 
 /**
- * Hard stops in effect. Two bound both ends of the ring. One bounds the end beyond which fewer of the needed marks lie, because the
+ * Hard stops in effect. Two bound both ends of the ring. One bounds the end beyond which fewer of the needed angles lie, because the
  * pulls run against it from the other side. Three can't be set, so that none of them counts.
  *
  * @returns empty without a wheel that has hard stops
@@ -31,10 +31,11 @@ export function hardStopsOf(plan: ShotPlan): readonly HardStop[] {
       { ...set[1]!, bounds: 'high' },
     ];
   return set.map((one) => {
-    const others = neededMarkIds(plan).map(degOf);
-    const below = others.filter((deg) => deg < one.ringDeg).length;
-    const above = others.filter((deg) => deg > one.ringDeg).length;
-    return { ...one, bounds: below >= above ? 'high' : 'low' };
+    const moreBelow = (degs: readonly number[]) =>
+      degs.filter((deg) => deg < one.ringDeg).length - degs.filter((deg) => deg > one.ringDeg).length;
+    // marks count before typed distances
+    const surplus = moreBelow(neededMarkIds(plan).map(degOf)) || moreBelow(distanceAngles(plan));
+    return { ...one, bounds: surplus >= 0 ? 'high' : 'low' };
   });
 }
 
@@ -47,6 +48,14 @@ export function neededMarkIds(plan: ShotPlan): readonly string[] {
   return plan.marks
     .filter(({ id, subjectId }) => goesTo.has(id) || (subjectId !== null && sharp.has(subjectId)))
     .map(({ id }) => id);
+}
+
+/** Ring angles of targets that are typed distances. */
+function distanceAngles({ focusTrack: { start, pulls }, optics }: ShotPlan): number[] {
+  const ring = ringOf(optics.lens);
+  return [start, ...pulls.map(({ target }) => target)].flatMap((target) =>
+    target?.kind === 'distance' ? ring.angleAt(withinReach(ring, target.distanceMm ?? Infinity)) : [],
+  );
 }
 
 /** Ring angle of a mark by its id, as measured. */

@@ -1,4 +1,5 @@
 export { beatFrames, keyFrameOf } from './beatFrames.js';
+export { type CameraErrors, cameraErrorsOf, keepingDistanceErrors, STEADY_CAMERA } from './cameraErrors.js';
 export { assertPlan, checkPlan, PLAN_JSON_SCHEMA } from './checkPlan.js';
 export {
   fieldOfAction,
@@ -114,9 +115,18 @@ export {
   removeRun,
 } from './edits/rehearsal.js';
 export { reversed } from './edits/reverse.js';
-export { setDuration, setGoals, setHand, setHandLimit, setSchedule, shortestDurationS } from './edits/shot.js';
+export { setCameraErrors, setDuration, setGoals, setHand, setHandLimit, setSchedule, shortestDurationS } from './edits/shot.js';
 export { stepBack } from './edits/stepBack.js';
-export { addStay, addSubject, changeStay, changeSubject, removeSubject } from './edits/subjects.js';
+export {
+  addStay,
+  addSubject,
+  changeStay,
+  changeSubject,
+  nextArrivalS,
+  removeSubject,
+  setSubjectKind,
+  subjectNamed,
+} from './edits/subjects.js';
 export { withTargets } from './edits/targets.js';
 export { withDrawnDistances } from './edits/withDrawnDistances.js';
 export { type PlanNote, type PlanNoteCode } from './notes/planNote.js';

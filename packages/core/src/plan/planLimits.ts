@@ -1,3 +1,4 @@
+import { MAX_UNCERTAINTY_MM } from '../floor/index.js';
 import { KIT_LIMITS } from '../kit/index.js';
 
 /**
@@ -10,7 +11,7 @@ export const PLAN_LIMITS = {
   deliveryFps: { min: 1, max: 240 },
   shutterAngleDeg: { min: 1, max: 360 },
   ndStops: { min: 0, max: 20 },
-  uncertaintyMm: { min: 0, max: 5000 },
+  uncertaintyMm: { min: 0, max: MAX_UNCERTAINTY_MM },
   timeS: { min: 0, max: 600 },
   pullS: { min: 0.04, max: 600 },
   share: { min: 0.01, max: 1 },
@@ -18,6 +19,7 @@ export const PLAN_LIMITS = {
   heightMm: { min: 0, max: 30_000 },
   sizeMm: { min: 20, max: 100_000 },
   headingDeg: { min: -720, max: 720 },
+  tiltDeg: { min: -85, max: 85 },
   letter: { min: 1, max: 4 },
   detail: { max: 80 },
   cue: { max: 160 },
@@ -47,6 +49,7 @@ export const PLAN_LIMITS = {
   opticsChanges: { max: 20 },
   markSigmaMm: { min: 0, max: 5000 },
   sigmaS: { min: 0, max: 10 },
+  driftTimeS: { min: 0.05, max: 60 },
   allowanceMm: { min: 0, max: 10_000 },
   pose: { max: 160 },
   pictureMm: { min: 100, max: 1_000_000 },

@@ -15,6 +15,7 @@ import {
   STALE_REASONS,
   type Stay,
   type Subject,
+  SUBJECT_KINDS,
   TAPE_COLOURS,
   TAPE_SHAPES,
 } from '../floor/index.js';
@@ -39,11 +40,13 @@ import {
   type ShotPlan,
 } from './shotPlan.js';
 import { PLAN_LIMITS as LIMITS } from './planLimits.js';
+import type { CameraErrors } from './cameraErrors.js';
 import type { Schedule, ShotGoals } from './goals.js';
 
 const id = text(LIMITS.id);
 const distance = nullable(quantity(LIMITS.distanceMm));
 const time = quantity(LIMITS.timeS);
+const height = nullable(quantity(LIMITS.heightMm));
 
 const opticsChanges = (limit: { min: number; max: number }) =>
   list(object<OpticsChange>({ id, startS: time, durationS: quantity(LIMITS.pullS), to: quantity(limit) }), LIMITS.opticsChanges);
@@ -77,7 +80,7 @@ const placeFields = { xMm: quantity(LIMITS.placeMm), yMm: quantity(LIMITS.placeM
 const place = object<Place>(placeFields);
 
 const floor = object<FloorPlan>({
-  camera: list(object<PathKey>({ id, timeS: time, ...placeFields, pace }), LIMITS.cameraKeys),
+  camera: list(object<PathKey>({ id, timeS: time, ...placeFields, pace, heightMm: height }), LIMITS.cameraKeys),
   lensHeightMm: quantity(LIMITS.heightMm),
   aims: list(
     object<AimKey>({
@@ -86,8 +89,12 @@ const floor = object<FloorPlan>({
       panS: time,
       at: variant<AimTarget>({
         subject: object({ kind: oneOf('subject'), subjectId: id }),
-        point: object({ kind: oneOf('point'), ...placeFields }),
-        heading: object({ kind: oneOf('heading'), deg: quantity(LIMITS.headingDeg) }),
+        point: object({ kind: oneOf('point'), ...placeFields, heightMm: height }),
+        heading: object({
+          kind: oneOf('heading'),
+          deg: quantity(LIMITS.headingDeg),
+          tiltDeg: nullable(quantity(LIMITS.tiltDeg)),
+        }),
       }),
     }),
     LIMITS.aims,
@@ -121,6 +128,7 @@ const stay = object<Stay>({ id, markId: id, fromS: time, untilS: time, pace });
 
 const subject = object<Subject>({
   id,
+  kind: oneOf(...SUBJECT_KINDS),
   name: text(LIMITS.name),
   detail: text(LIMITS.detail),
   heightMm: quantity(LIMITS.heightMm),
@@ -202,6 +210,13 @@ const hand = object<Hand>({
   steadyDeg: quantity(LIMITS.steadyDeg),
 });
 
+const cameraErrors = object<CameraErrors>({
+  timingSigmaS: quantity(LIMITS.sigmaS),
+  stopSigmaMm: quantity(LIMITS.markSigmaMm),
+  driftSigmaMm: quantity(LIMITS.markSigmaMm),
+  driftTimeS: quantity(LIMITS.driftTimeS),
+});
+
 const requested = object<ShotGoals>({
   isOneChance: boolean(),
   targetKeepRate: quantity(LIMITS.targetKeepRate),
@@ -238,6 +253,7 @@ export const planShape: Shape<ShotPlan> = object<ShotPlan>({
   alternates: nullable(object<NonNullable<ShotPlan['alternates']>>({ shown: oneOf(...ALTERNATES), other: line })),
   maxHandDegPerS: quantity(LIMITS.maxHandDegPerS),
   hand,
+  cameraErrors: nullable(cameraErrors),
   isReversed: boolean(),
   rehearsals: list(object<RehearsalRun>({ id, taps: list(tap, LIMITS.taps) }), LIMITS.rehearsals),
   goals: requested,

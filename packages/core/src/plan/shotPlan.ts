@@ -1,10 +1,11 @@
 import type { Easing, Hand } from '../hand/index.js';
 import type { FloorPlan, Mark, RehearsalRun, Subject } from '../floor/index.js';
 import { type Camera, circleMm, type Lens, pictureSize, type Rig, type Sharpness, type Wheel } from '../kit/index.js';
+import type { CameraErrors } from './cameraErrors.js';
 import type { Schedule, ShotGoals } from './goals.js';
 
 /** Version of the saved form. A change of the form raises it and adds an upgrade. */
-export const PLAN_SCHEMA = 8;
+export const PLAN_SCHEMA = 9;
 
 /** How focus is found and kept during the take. */
 export const METHODS = [
@@ -186,6 +187,8 @@ export interface ShotPlan {
   readonly maxHandDegPerS: number;
   /** Speed, steadiness and errors of the hand */
   readonly hand: Hand;
+  /** Errors of the camera and its operator; null for what is assumed of the support */
+  readonly cameraErrors: CameraErrors | null;
   /** The shot is planned as it is filmed, and will be played backwards in the edit */
   readonly isReversed: boolean;
   /** Rehearsal runs timed by taps, latest last */

@@ -11,7 +11,7 @@ const read = (name: string): unknown => JSON.parse(readFileSync(join(SAMPLES, na
 /** What the versions of the program that saved the samples computed from them. */
 const VERDICTS = read('verdicts.json') as Record<string, Record<string, unknown>>;
 
-test.each([1, 2, 3, 4, 5, 6, 7])('a plan saved with schema %d is read, and means what it meant', (schema) => {
+test.each([1, 2, 3, 4, 5, 6, 7, 8])('a plan saved with schema %d is read, and means what it meant', (schema) => {
   const saved = read(`plan-${schema}.json`);
   expect(checkPlan(saved)).not.toEqual([]);
   const upgraded = upgradePlan(saved) as ShotPlan;
@@ -36,8 +36,12 @@ test('nothing of a plan with everything in it is lost', () => {
   const upgraded = upgradePlan(saved) as ShotPlan;
   const { subjects, floor, exposure, wheel, rig, kit, schedule, hand, notes, isReversed } = upgraded;
   expect({ subjects, floor, exposure, wheel, rig, kit, schedule, hand, notes, isReversed }).toEqual({
-    subjects: saved['subjects'],
-    floor: saved['floor'],
+    subjects: (saved['subjects'] as object[]).map((subject) => ({ ...subject, kind: 'person' })),
+    floor: {
+      ...(saved['floor'] as object),
+      camera: [expect.objectContaining({ id: 'camera-1', heightMm: null })],
+      aims: [expect.objectContaining({ at: { kind: 'heading', deg: 0, tiltDeg: null } })],
+    },
     exposure: saved['exposure'],
     wheel: saved['wheel'],
     rig: saved['rig'],

@@ -23,6 +23,7 @@ export function upgradePlan(saved: unknown): unknown {
     else if (schema === 5) plan = toSchema6(plan as Json);
     else if (schema === 6) plan = toSchema7(plan as Json);
     else if (schema === 7) plan = toSchema8(plan as Json);
+    else if (schema === 8) plan = toSchema9(plan as Json);
     else return plan;
   }
 }
@@ -131,7 +132,7 @@ function toSchema8(plan: Json): Json {
   const { alternates } = plan;
   return {
     ...rest,
-    schema: PLAN_SCHEMA,
+    schema: 8,
     optics: renamed(optics, { stopPulls: 'irisPulls' }),
     marks: itemsOf(plan, 'marks').map((mark) => ({
       ...renamed(mark, { standInId: 'focusReferenceId', hasStop: 'hasHardStop' }),
@@ -153,6 +154,31 @@ function toSchema8(plan: Json): Json {
     })),
     goals: isRecord(wanted) ? renamed(wanted, { keepShare: 'targetKeepRate', screenS: 'screenTimeS' }) : wanted,
   };
+}
+
+/** Schema 9 adds kinds of subjects, heights and tilts of the camera, and its errors. */
+function toSchema9(plan: Json): Json {
+  const { floor } = plan;
+  return {
+    ...plan,
+    schema: PLAN_SCHEMA,
+    cameraErrors: null,
+    subjects: itemsOf(plan, 'subjects').map((subject) => ({ kind: 'person', ...subject })),
+    floor: isRecord(floor)
+      ? {
+          ...floor,
+          camera: itemsOf(floor, 'camera').map((key) => ({ heightMm: null, ...key })),
+          aims: itemsOf(floor, 'aims').map((aim) => ({ ...aim, at: levelAim(aim['at']) })),
+        }
+      : floor,
+  };
+}
+
+/** Before schema 9 an aim at a point or by heading was level. */
+function levelAim(at: unknown): unknown {
+  if (!isRecord(at)) return at;
+  if (at['kind'] === 'point') return { heightMm: null, ...at };
+  return at['kind'] === 'heading' ? { tiltDeg: null, ...at } : at;
 }
 
 /** Before schema 8 the focus track was called line, and its pulls moves. */

@@ -23,7 +23,7 @@ export interface Improvement {
 
 /**
  * Cost of reducing an error, in minutes: walk the marks again, rehearse the timing, tape again, rehearse the cue, practise the
- * landing or the follow.
+ * landing or the follow; set up legs or a dolly, walk the camera's way again, lay floor marks for it.
  */
 const ERROR_MINUTES: Readonly<Record<ErrorSource['kind'], number>> = {
   marks: 5,
@@ -32,6 +32,9 @@ const ERROR_MINUTES: Readonly<Record<ErrorSource['kind'], number>> = {
   cue: 2,
   landing: 4,
   following: 6,
+  'camera-drift': 8,
+  'camera-timing': 4,
+  'camera-stop': 3,
 };
 
 /** Cost of a change of the plan, in minutes. */

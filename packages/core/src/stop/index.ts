@@ -25,4 +25,3 @@ export { type ThingInDepth, thingsInDepth } from './thingsInDepth.js';
 export { stopsToCompare, withStop } from './withStop.js';
 export { howKnown, type Known } from './methods/actionFacts.js';
 export { type MethodArgument, type MethodOffer, methodOffers } from './methods/methodOffers.js';
-export { ASSUMED_PACE_SIGMA_MM } from './methods/methodPlans.js';

@@ -177,8 +177,8 @@ test('the field of action is how far the camera turns, however it goes round', (
   const base = addSubjectAt(newPlan(), 'Ines', at(3000, 0));
   expect(fieldOfAction(base)).toEqual({ fromDeg: 0, toDeg: 0, turnDeg: 0, fastestDegPerS: 0 });
   const panned = setAim(
-    setAim(base, { kind: 'heading', deg: 40 }, { atS: 4, isNew: true, panS: 2 }),
-    { kind: 'heading', deg: -20 },
+    setAim(base, { kind: 'heading', deg: 40, tiltDeg: null }, { atS: 4, isNew: true, panS: 2 }),
+    { kind: 'heading', deg: -20, tiltDeg: null },
     { atS: 8, isNew: true, panS: 2 },
   );
   const field = fieldOfAction(panned);
@@ -186,7 +186,7 @@ test('the field of action is how far the camera turns, however it goes round', (
   // 60° in two seconds at minimum jerk: 1.875 times the mean speed
   expect(field.fastestDegPerS).toBeCloseTo((60 / 2) * 1.875, 0);
   const round = [120, 240, 360].reduce(
-    (plan, deg, k) => setAim(plan, { kind: 'heading', deg }, { atS: 3 * (k + 1), isNew: true, panS: 2 }),
+    (plan, deg, k) => setAim(plan, { kind: 'heading', deg, tiltDeg: null }, { atS: 3 * (k + 1), isNew: true, panS: 2 }),
     base,
   );
   expect(fieldOfAction(round).turnDeg).toBeCloseTo(360, 6);
@@ -201,7 +201,7 @@ test('an aim is moved in time between its neighbours, its pan no longer than the
   const [first, second] = plan.floor!.aims;
   expect(changeAim(plan, second!.id, { timeS: 99, panS: 99 }).floor!.aims[1]).toMatchObject({ timeS: 10, panS: 10 });
   expect(changeAim(plan, first!.id, { timeS: 7, panS: 3 }).floor!.aims[0]).toMatchObject({ timeS: 3.98, panS: 0 });
-  expect(changeAim(plan, second!.id, { deg: 900 }).floor!.aims[1]!.at).toEqual({ kind: 'heading', deg: 720 });
+  expect(changeAim(plan, second!.id, { deg: 900 }).floor!.aims[1]!.at).toEqual({ kind: 'heading', deg: 720, tiltDeg: null });
   expect(changeAim(twoPeople(), 'aim-1', { deg: 1 })).toEqual(twoPeople());
 });
 

@@ -43,8 +43,8 @@ export function drawLayoutOf(
   for (const { id } of plan.subjects) give(subjectKey(id), PER_SUBJECT);
   give(START_KEY, PER_SETTING);
   for (const { id } of plan.focusTrack.pulls) give(moveKey(id), PER_SETTING);
-  // the lateness of the camera; its drift is drawn apart, frame by frame
-  give(CAMERA_KEY, 1);
+  // lateness of the camera, and how it misses its stops; its drift is drawn apart, frame by frame
+  give(CAMERA_KEY, 2);
   const setup = new Map(like?.setup ?? []);
   for (const { id } of plan.marks) if (!setup.has(id)) setup.set(id, setup.size);
   return { at, count, setup };

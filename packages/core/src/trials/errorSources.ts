@@ -1,12 +1,6 @@
-import {
-  ASSUMED_MARK_SIGMA_MM,
-  ASSUMED_TIMING_SIGMA_S,
-  type MeasureMethod,
-  measureSigmaMm,
-  METHOD_UNCERTAINTY,
-} from '../floor/index.js';
+import { ASSUMED_MARK_SIGMA_MM, ASSUMED_TIMING_SIGMA_S, hasAssumedUncertainty } from '../floor/index.js';
 import { ringOf, wheelDegOf } from '../kit/index.js';
-import { activeBeats, ASSUMED_CUE_SIGMA_S, type ShotPlan } from '../plan/index.js';
+import { activeBeats, ASSUMED_CUE_SIGMA_S, cameraErrorsOf, isCameraMoving, type ShotPlan } from '../plan/index.js';
 import { ASSUMED_HAND, type Hand } from '../hand/index.js';
 import { evaluatePull, type PullAssessment } from '../verdict/index.js';
 
@@ -23,7 +17,13 @@ export type ErrorSource =
   /** A pull lands beside its target */
   | { readonly kind: 'landing'; readonly pullId: string }
   /** The hand follows a subject or a course, with an offset and a lag; null for the start of the track */
-  | { readonly kind: 'following'; readonly pullId: string | null };
+  | { readonly kind: 'following'; readonly pullId: string | null }
+  /** The camera drifts along its axis: an operator who sways or walks */
+  | { readonly kind: 'camera-drift' }
+  /** The camera is early or late on its path */
+  | { readonly kind: 'camera-timing' }
+  /** The camera stops beside its mark */
+  | { readonly kind: 'camera-stop' };
 
 /** An error source with its size, one standard deviation, in mm, seconds, or degrees of what the hand holds. */
 export interface SizedError {
@@ -101,7 +101,7 @@ export function errorSources(plan: ShotPlan): SizedError[] {
     verdict.subjects.flatMap(({ subjectId, distanceMm }) => (distanceMm.some((mm) => mm !== distanceMm[0]) ? subjectId : [])),
   );
   const people = plan.subjects
-    .filter(({ id }) => asked.has(id))
+    .filter(({ id, kind }) => asked.has(id) && kind !== 'object')
     .flatMap(({ id: subjectId, markSigmaMm, timingSigmaS }): SizedError[] => [
       sized({ kind: 'marks', subjectId }, markSigmaMm, 'mm', markSigmaMm === ASSUMED_MARK_SIGMA_MM),
       // a subject whose distance never changes can't be late
@@ -116,9 +116,7 @@ export function errorSources(plan: ShotPlan): SizedError[] {
   );
   const marks = plan.marks
     .filter(({ id, distanceMm }) => goesTo.has(id) && distanceMm !== null)
-    .map(({ id: markId, uncertaintyMm, method, distanceMm }) =>
-      sized({ kind: 'measuring', markId }, uncertaintyMm, 'mm', isDefaultUncertainty(uncertaintyMm, method, distanceMm!)),
-    );
+    .map((mark) => sized({ kind: 'measuring', markId: mark.id }, mark.uncertaintyMm, 'mm', hasAssumedUncertainty(mark)));
   const { reactionS: waits, perBitS, steadyDeg } = plan.hand;
   const isAssumedHand =
     waits === ASSUMED_HAND.reactionS && perBitS === ASSUMED_HAND.perBitS && steadyDeg === ASSUMED_HAND.steadyDeg;
@@ -137,12 +135,22 @@ export function errorSources(plan: ShotPlan): SizedError[] {
       return [sized({ kind: 'following', pullId }, waits, 's', isAssumedHand)];
     },
   );
-  return [...people, ...marks, ...pulls, ...following];
+  return [...people, ...marks, ...pulls, ...following, ...cameraSources(plan)];
 }
 
-/** Whether the uncertainty of a distance is the default of its measuring method. */
-function isDefaultUncertainty(uncertaintyMm: number, method: MeasureMethod, distanceMm: number): boolean {
-  return uncertaintyMm === METHOD_UNCERTAINTY[method].atLeastMm || uncertaintyMm === measureSigmaMm(method, distanceMm);
+/** Errors of the camera that its support has. Only a camera that moves is late or misses its stops. */
+function cameraSources(plan: ShotPlan): SizedError[] {
+  const { driftSigmaMm, timingSigmaS, stopSigmaMm } = cameraErrorsOf(plan);
+  const isAssumed = plan.cameraErrors === null;
+  return [
+    ...(plan.rig || plan.cameraErrors ? [sized({ kind: 'camera-drift' }, driftSigmaMm, 'mm', isAssumed)] : []),
+    ...(isCameraMoving(plan)
+      ? [
+          sized({ kind: 'camera-timing' }, timingSigmaS, 's', isAssumed),
+          sized({ kind: 'camera-stop' }, stopSigmaMm, 'mm', isAssumed),
+        ]
+      : []),
+  ];
 }
 
 function sized(source: ErrorSource, sigma: number, unit: SizedError['unit'], isAssumed: boolean): SizedError {

@@ -1,4 +1,3 @@
-export { type CameraErrors, STEADY_CAMERA } from './cameraErrors.js';
 export { type DrawLayout, drawLayoutOf } from './drawLayout.js';
 export {
   type ErrorSource,

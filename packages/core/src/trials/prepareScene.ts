@@ -1,10 +1,15 @@
-import type { Subject } from '../floor/index.js';
+import { cameraMissAt, type Subject } from '../floor/index.js';
 import { planDistances, type ShotPlan } from '../plan/index.js';
 
 /** The camera by frame, as planned. Lengths in mm. */
 export interface PreparedCamera {
   readonly xMm: Float64Array;
   readonly yMm: Float64Array;
+  /** Height of the lens */
+  readonly zMm: Float64Array;
+  /** Shift per mm by which the camera misses the ends of its moves */
+  readonly missX: Float64Array;
+  readonly missY: Float64Array;
   /** Unit vector of the lens axis */
   readonly forwardX: Float64Array;
   readonly forwardY: Float64Array;
@@ -17,8 +22,8 @@ export interface PreparedCamera {
 export interface PreparedPlaces {
   readonly xMm: Float64Array;
   readonly yMm: Float64Array;
-  /** Height of the point of focus above the lens */
-  readonly upMm: number;
+  /** Height of the point of focus */
+  readonly zMm: number;
   /** Tape distance minus drawn distance, added along the axis */
   readonly shiftMm: Float64Array;
   /** Focus distance; it counts in frames without a place */
@@ -40,6 +45,9 @@ export function prepareScene(plan: ShotPlan, subjects: readonly Subject[], frame
   const camera = {
     xMm: column(),
     yMm: column(),
+    zMm: column(),
+    missX: column(),
+    missY: column(),
     forwardX: column(),
     forwardY: column(),
     forwardZ: column(),
@@ -48,7 +56,7 @@ export function prepareScene(plan: ShotPlan, subjects: readonly Subject[], frame
   const places = subjects.map(({ heightMm }) => ({
     xMm: column(),
     yMm: column(),
-    upMm: heightMm - (plan.floor?.lensHeightMm ?? heightMm),
+    zMm: heightMm,
     shiftMm: column(),
     focusMm: column(),
     hasPlace: new Uint8Array(frameCount),
@@ -59,6 +67,10 @@ export function prepareScene(plan: ShotPlan, subjects: readonly Subject[], frame
     if (pose) {
       camera.xMm[frame] = pose.camera.xMm;
       camera.yMm[frame] = pose.camera.yMm;
+      camera.zMm[frame] = pose.camera.heightMm;
+      const miss = cameraMissAt(plan.floor!, timeS);
+      camera.missX[frame] = miss.xMm;
+      camera.missY[frame] = miss.yMm;
       [camera.forwardX[frame], camera.forwardY[frame], camera.forwardZ[frame]] = pose.forward;
       if (pose.aimedAt !== null) camera.aimedAt[frame] = subjects.findIndex(({ id }) => id === pose.aimedAt);
     }
@@ -83,7 +95,17 @@ export function prepareScene(plan: ShotPlan, subjects: readonly Subject[], frame
 export function isConstantInScene({ camera, places }: PreparedScene, index: number, fromFrame: number, toFrame: number): boolean {
   const own = places[index]!;
   const aimed = camera.aimedAt[Math.max(fromFrame, 0)]!;
-  const axis = [camera.xMm, camera.yMm, camera.forwardX, camera.forwardY, camera.forwardZ, camera.aimedAt];
+  const axis = [
+    camera.xMm,
+    camera.yMm,
+    camera.zMm,
+    camera.missX,
+    camera.missY,
+    camera.forwardX,
+    camera.forwardY,
+    camera.forwardZ,
+    camera.aimedAt,
+  ];
   const columns = [own.xMm, own.yMm, own.shiftMm, own.focusMm, own.hasPlace, ...axis];
   if (aimed >= 0) columns.push(places[aimed]!.xMm, places[aimed]!.yMm);
   return columns.every((values) => isLevel(values, fromFrame, toFrame));

@@ -2,6 +2,8 @@ import { type LensRing, ringOf } from '../kit/index.js';
 import {
   activeBeats,
   beatFrames,
+  type CameraErrors,
+  cameraErrorsOf,
   type FocusTarget,
   type HardStop,
   hardStopsOf,
@@ -13,10 +15,11 @@ import {
   type ShotPlan,
   zoneLensAt,
 } from '../plan/index.js';
+import { subjectErrors } from '../floor/index.js';
 import type { Easing } from '../hand/index.js';
 import { focusTrack } from '../track/index.js';
 import { type CompleteVerdict, evaluatePull, type Missing } from '../verdict/index.js';
-import { type CameraErrors, STEADY_CAMERA } from './cameraErrors.js';
+
 import { CAMERA_KEY, type DrawLayout, drawLayoutOf, moveKey, START_KEY, subjectKey } from './drawLayout.js';
 import { type ErrorSource, followErrors, pullErrors } from './errorSources.js';
 import { isConstantInScene, type PreparedScene, prepareScene } from './prepareScene.js';
@@ -115,14 +118,14 @@ export interface TakesOptions {
   readonly order?: DrawLayout | undefined;
   /** Error source to switch off; all other draws stay the same */
   readonly without?: ErrorSource | undefined;
-  /** Errors of the camera; by default it is where the plan has it */
+  /** Errors of the camera; by default those of the plan */
   readonly camera?: CameraErrors | undefined;
 }
 
 /** Precomputes what all trials of a plan share, or reports what is missing. */
 export function prepareTrials(
   plan: ShotPlan,
-  { order: like, without, camera = STEADY_CAMERA }: TakesOptions = {},
+  { order: like, without, camera: given }: TakesOptions = {},
 ): PreparedTrials | { readonly missing: readonly Missing[] } {
   const verdict = evaluatePull(plan);
   if (verdict.status === 'incomplete') return { missing: verdict.missing };
@@ -134,6 +137,7 @@ export function prepareTrials(
   const isLeftOut = (kind: ErrorSource['kind'], id: string | null) => without?.kind === kind && id === sourceId(without);
   const standing = verdict.subjects.map(({ subjectId }) => plan.subjects.find(({ id }) => id === subjectId)!);
   const scene = prepareScene(plan, standing, frameCount);
+  const camera = withoutCameraError(given ?? cameraErrorsOf(plan), without ?? null);
   const trial: TrialContext = { plan, verdict, ring, order, scene, camera, drawsAt, isLeftOut };
   const subjects = subjectsOf(trial);
   const ringEnds = [ring.angleAt(ring.closeFocusMm), ring.angleAt(ring.farthestMm)];
@@ -160,6 +164,12 @@ export function prepareTrials(
   };
 }
 
+function withoutCameraError(errors: CameraErrors, without: ErrorSource | null): CameraErrors {
+  if (without?.kind === 'camera-drift') return { ...errors, driftSigmaMm: 0 };
+  if (without?.kind === 'camera-timing') return { ...errors, timingSigmaS: 0 };
+  return without?.kind === 'camera-stop' ? { ...errors, stopSigmaMm: 0 } : errors;
+}
+
 /** What the parts of a trial are prepared from. */
 interface TrialContext {
   readonly plan: ShotPlan;
@@ -183,7 +193,7 @@ function stopOf({ plan, order, isLeftOut }: TrialContext, bounds: HardStop['boun
 
 function subjectsOf({ plan, verdict, drawsAt, isLeftOut }: TrialContext): PreparedSubject[] {
   return verdict.subjects.map(({ subjectId }) => {
-    const { markSigmaMm, timingSigmaS } = plan.subjects.find(({ id }) => id === subjectId)!;
+    const { markSigmaMm, timingSigmaS } = subjectErrors(plan.subjects.find(({ id }) => id === subjectId)!);
     return {
       markSigmaMm: isLeftOut('marks', subjectId) ? 0 : markSigmaMm,
       timingSigmaS: isLeftOut('timing', subjectId) ? 0 : timingSigmaS,
@@ -293,8 +303,9 @@ function tablesOf(plan: ShotPlan, ring: LensRing, frameCount: number) {
   };
 }
 
-/** Id of the subject, pull or mark that an error belongs to. */
+/** Id of the subject, pull or mark that an error belongs to; null for an error of the camera. */
 function sourceId(source: ErrorSource): string | null {
   if ('subjectId' in source) return source.subjectId;
-  return 'pullId' in source ? source.pullId : source.markId;
+  if ('markId' in source) return source.markId;
+  return 'pullId' in source ? source.pullId : null;
 }

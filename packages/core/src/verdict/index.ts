@@ -30,6 +30,6 @@ export {
   type BlockingMoveStart,
   type BlockingMoveValues,
 } from './blockingMoves/blockingMove.js';
-export { applyBlockingMove, BLOCKING_MOVES, defaultValues } from './blockingMoves/blockingMoves.js';
+export { applyBlockingMove, BLOCKING_MOVES, defaultValues, subjectsFor } from './blockingMoves/blockingMoves.js';
 export { findFixes } from './fixes/findFixes.js';
 export { type Fix, type FixChange } from './fixes/fix.js';

@@ -18,5 +18,6 @@ export function framingText(
 export function aimText(at: AimKey['at'], plan: ShotPlan): string {
   if (at.kind === 'subject')
     return `at ${plan.subjects.find(({ id }) => id === at.subjectId)?.name ?? 'a subject'}, who is followed`;
-  return at.kind === 'point' ? 'at a point' : 'straight ahead';
+  if (at.kind === 'point') return at.heightMm === null ? 'at a point, level' : 'at a point';
+  return at.tiltDeg === null || at.tiltDeg === 0 ? 'straight ahead, level' : 'straight ahead, tilted';
 }

@@ -91,6 +91,7 @@ const PART_NAMES: Readonly<Record<PlanPart, string>> = {
   floor: 'the floor plan',
   'hand-speed': 'the highest speed of the hand',
   hand: 'the figures of the hand',
+  'camera-errors': 'the errors of the camera',
   reversed: 'the direction of the shot',
   alternates: 'alternates A and B',
   rehearsals: 'the rehearsals',

@@ -1,4 +1,4 @@
-import type { Method } from '@still-heron/core';
+import { type CameraErrors, formatGap, type Method, type UnitSystem } from '@still-heron/core';
 
 interface MethodWords {
   readonly short: string;
@@ -29,4 +29,10 @@ export const METHOD_WORDS: Readonly<Record<Method, MethodWords>> = {
 /** Short name of a method from stored data; a name that is not known stays as it is. */
 export function methodName(name: string): string {
   return (METHOD_WORDS as Partial<Record<string, { readonly short: string }>>)[name]?.short ?? name;
+}
+
+/** How well the camera keeps its distance by the method constant distance. */
+export function keepsDistanceText({ driftSigmaMm }: CameraErrors, isAssumed: boolean, units: UnitSystem): string {
+  const kept = `the camera keeps its distance to ±${formatGap(driftSigmaMm, units)}`;
+  return isAssumed ? `assumed: ${kept}` : kept;
 }

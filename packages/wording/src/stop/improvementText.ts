@@ -25,6 +25,12 @@ export function errorName(source: ErrorSource, plan: ShotPlan, units: UnitSystem
       return `${pullName(source.pullId, plan, units)} lands beside its mark`;
     case 'following':
       return 'the hand follows with an error';
+    case 'camera-drift':
+      return 'the camera drifts nearer or farther';
+    case 'camera-timing':
+      return 'the camera is early or late on its path';
+    case 'camera-stop':
+      return 'the camera stops beside its mark';
   }
 }
 
@@ -43,6 +49,12 @@ function withoutName(source: ErrorSource, plan: ShotPlan, units: UnitSystem): st
       return `${capital(pullName(source.pullId, plan, units))} lands exactly on its mark`;
     case 'following':
       return 'The hand follows exactly';
+    case 'camera-drift':
+      return 'The camera does not drift: legs, a dolly, or floor marks with a spotter';
+    case 'camera-timing':
+      return 'The camera is always on time: rehearse its path with the grip';
+    case 'camera-stop':
+      return 'The camera stops on its mark: floor marks or end stops for it';
   }
 }
 

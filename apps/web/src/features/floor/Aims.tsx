@@ -1,16 +1,26 @@
-import { type AimKey, changeAim, fieldOfAction, PLAN_LIMITS, removeAim, type ShotPlan } from '@still-heron/core';
+import {
+  type AimKey,
+  cameraPlaceAt,
+  changeAim,
+  fieldOfAction,
+  PLAN_LIMITS,
+  removeAim,
+  type ShotPlan,
+  type UnitSystem,
+} from '@still-heron/core';
 import { aimText } from '@still-heron/wording';
 import { useMemo } from 'react';
 import { NumberField } from '../../ui/fields/NumberField';
 import { TimeField } from '../../ui/fields/TimeField';
 import { useEdit } from '../shot/useEdit';
+import { FloorLength } from './FloorLength';
 import { Button } from '../../ui/Button';
 import styles from './Aims.module.css';
 import textStyles from '../../ui/text.module.css';
 import fieldStyles from '../../ui/fields/fields.module.css';
 
 /** Camera aims in order of time, and the total turn of the camera. */
-export function Aims({ plan }: { readonly plan: ShotPlan }) {
+export function Aims({ plan, units }: { readonly plan: ShotPlan; readonly units: UnitSystem }) {
   const { aims } = plan.floor!;
   const field = useMemo(() => fieldOfAction(plan), [plan]);
   return (
@@ -18,7 +28,7 @@ export function Aims({ plan }: { readonly plan: ShotPlan }) {
       <h2>The camera is aimed</h2>
       <ol className={styles.aimList}>
         {aims.map((aim, index) => (
-          <AimRow key={aim.id} aim={aim} before={aims[index - 1]} after={aims[index + 1]} plan={plan} />
+          <AimRow key={aim.id} aim={aim} before={aims[index - 1]} after={aims[index + 1]} plan={plan} units={units} />
         ))}
       </ol>
       {field.turnDeg >= 0.5 && (
@@ -36,10 +46,12 @@ interface RowProps {
   readonly before: AimKey | undefined;
   readonly after: AimKey | undefined;
   readonly plan: ShotPlan;
+  readonly units: UnitSystem;
 }
 
-function AimRow({ aim, before, after, plan }: RowProps) {
+function AimRow({ aim, before, after, plan, units }: RowProps) {
   const edit = useEdit();
+  const lensHeightMm = cameraPlaceAt(plan.floor!, aim.timeS).heightMm;
   const change = (changes: Parameters<typeof changeAim>[2], gesture?: string) =>
     edit('aim the camera', (now) => changeAim(now, aim.id, changes), gesture);
   return (
@@ -66,6 +78,25 @@ function AimRow({ aim, before, after, plan }: RowProps) {
             {...PLAN_LIMITS.headingDeg}
             value={aim.at.deg}
             onChange={(deg, gesture) => change({ deg }, gesture)}
+          />
+        )}
+        {aim.at.kind === 'heading' && (
+          <NumberField
+            label="tilt upwards"
+            unit="°"
+            step={1}
+            decimals={1}
+            {...PLAN_LIMITS.tiltDeg}
+            value={aim.at.tiltDeg ?? 0}
+            onChange={(tiltDeg, gesture) => change({ tiltDeg: tiltDeg === 0 ? null : tiltDeg }, gesture)}
+          />
+        )}
+        {aim.at.kind === 'point' && (
+          <FloorLength
+            label="height of the point"
+            mm={aim.at.heightMm ?? lensHeightMm}
+            units={units}
+            onChange={(heightMm, gesture) => change({ heightMm }, gesture)}
           />
         )}
         {before && (

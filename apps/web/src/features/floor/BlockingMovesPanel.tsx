@@ -6,6 +6,7 @@ import {
   type BlockingMoveValues,
   type UnitSystem,
   type StopScale,
+  subjectsFor,
 } from '@still-heron/core';
 import { BLOCKING_MOVE_WORDS, LOCAL_RULES, moveFigureLabel, moveFigureValue } from '@still-heron/wording';
 import clsx from 'clsx';
@@ -59,7 +60,10 @@ export function BlockingMovesPanel({ plan, units, draft, values, shown, figures,
           <Choice
             label="subject"
             value={subjectId ?? 'new'}
-            choices={[...plan.subjects.map(({ id, name }) => ({ value: id, word: name })), { value: 'new', word: 'new subject' }]}
+            choices={[
+              ...subjectsFor(blockingMove, plan).map(({ id, name }) => ({ value: id, word: name })),
+              { value: 'new', word: 'new subject' },
+            ]}
             onPick={(picked) => onDraft({ ...draft, subjectId: picked === 'new' ? null : picked, values: {} })}
           />
           {blockingMove.params(plan, { subjectId, atS }).map((param) => (

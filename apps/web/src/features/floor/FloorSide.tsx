@@ -39,7 +39,7 @@ export function FloorSide({ plan, units, measuring, onScale }: Props) {
       {landmark && <LandmarkFields key={landmark.id} landmark={landmark} units={units} />}
       {mark && <MarkPanel key={mark.id} mark={mark} plan={plan} units={units} measuring={measuring} />}
       <MarkDistances plan={plan} units={units} />
-      <Aims plan={plan} />
+      <Aims plan={plan} units={units} />
       {isCameraMoving(plan) && (
         <section aria-label="Caution">
           <p className={floorStyles.moveCaution}>{noteText({ code: 'camera-moves', kind: 'caution' })}</p>

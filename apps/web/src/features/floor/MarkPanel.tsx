@@ -17,6 +17,7 @@ import { MarkRoom } from '../marks/MarkRoom';
 import { FocusReferences } from '../marks/FocusReferences';
 import type { Measuring } from '../marks/useMeasuring';
 import { MarkDetails } from '../pull/MarkDetails';
+import { SubjectKindChoice } from '../pull/SubjectKindChoice';
 import { SubjectName } from '../pull/SubjectName';
 import { useEdit } from '../shot/useEdit';
 import { FloorLength } from './FloorLength';
@@ -44,6 +45,7 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
         {subject && (
           <div className={fieldStyles.fieldPair}>
             <SubjectName subject={subject} />
+            <SubjectKindChoice subject={subject} />
             <FloorLength
               label={`height of ${subject.detail || 'the subject'}`}
               mm={subject.heightMm}
@@ -83,7 +85,7 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
         <RememberedFold title="How it was measured">
           <MarkDetails mark={mark} units={units} />
         </RememberedFold>
-        {subject && <PerformerAccuracy subject={subject} units={units} onEdit={edit} />}
+        {subject?.kind === 'person' && <PerformerAccuracy subject={subject} units={units} onEdit={edit} />}
       </section>
     </>
   );

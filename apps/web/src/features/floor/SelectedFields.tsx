@@ -24,7 +24,7 @@ interface PlanFieldsProps {
   readonly units: UnitSystem;
 }
 
-/** A camera key: place, time and pace. */
+/** A camera key: place, time, lens height and pace. */
 export function CameraKeyFields({ cameraKey, plan, units }: PlanFieldsProps & { readonly cameraKey: PathKey }) {
   const dispatch = useAppDispatch();
   const change = (changes: Partial<PathKey>, gesture?: string) =>
@@ -45,6 +45,12 @@ export function CameraKeyFields({ cameraKey, plan, units }: PlanFieldsProps & { 
           maxS={keys[at + 1] ? keys[at + 1]!.timeS - 0.02 : plan.durationS}
           reason="camera-keys"
           onChange={(timeS, gesture) => change({ timeS }, gesture)}
+        />
+        <FloorLength
+          label="height of the lens here"
+          mm={cameraKey.heightMm ?? plan.floor!.lensHeightMm}
+          units={units}
+          onChange={(heightMm, gesture) => change({ heightMm }, gesture)}
         />
         <Choice
           label="pace"

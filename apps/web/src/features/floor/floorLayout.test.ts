@@ -67,7 +67,10 @@ test('a place goes to pixels and back; everything is in sight at first', () => {
   }
   expect([layout.plane, layout.zone]).toEqual([null, null]);
   expect(layout.subjects[0]!.isInFrame).toBe(true);
-  const turned = floorLayout({ plan: setAim(plan, { kind: 'heading', deg: 90 }), timeS: 0, focusMm: null, view }, SIZE);
+  const turned = floorLayout(
+    { plan: setAim(plan, { kind: 'heading', deg: 90, tiltDeg: null }), timeS: 0, focusMm: null, view },
+    SIZE,
+  );
   expect(turned.subjects[0]!.isInFrame).toBe(false);
   expect(layout.gridMm * view.pxPerMm).toBeGreaterThanOrEqual(46);
 });

@@ -88,7 +88,9 @@ describe('lanes under the time bar', () => {
     expect(framingText(lane(setAim(crossing(), { kind: 'subject', subjectId: 'subject-1' })), 10)).toBe(
       'Ines is in frame all the time',
     );
-    expect(framingText(lane(setAim(crossing(), { kind: 'heading', deg: 180 })), 10)).toBe('Ines is never in frame');
+    expect(framingText(lane(setAim(crossing(), { kind: 'heading', deg: 180, tiltDeg: null })), 10)).toBe(
+      'Ines is never in frame',
+    );
     expect(framingText({ ...lane(crossing()), framed: null }, 10)).toBe('Ines is not on the floor');
   });
 });

@@ -8,6 +8,7 @@ import {
   type BlockingMoveFigure,
   type BlockingMoveValues,
   defaultValues,
+  subjectsFor,
 } from '@still-heron/core';
 import { BLOCKING_MOVE_WORDS } from '@still-heron/wording';
 import { useMemo, useState } from 'react';
@@ -38,7 +39,9 @@ export function useBlockingMoveDraft(plan: ShotPlan) {
   function pick(blockingMove: BlockingMove | null): void {
     if (!blockingMove) return setDraft(null);
     const { timeS, selection } = selectSession(store.getState());
-    const subjectId = (selectedSubject(plan, selection) ?? plan.subjects[0])?.id ?? null;
+    const possible = subjectsFor(blockingMove, plan);
+    const selected = selectedSubject(plan, selection);
+    const subjectId = (possible.find(({ id }) => id === selected?.id) ?? possible[0])?.id ?? null;
     // leave some time for the move
     setDraft({ blockingMove, subjectId, atS: Math.min(timeS, Math.max(plan.durationS - 1, 0)), values: {} });
   }

@@ -53,7 +53,9 @@ export function useFloorTool(plan: ShotPlan, layout: FloorLayout, tool: ToolName
           const [x, y] = layout.toPx(place);
           return now && Math.hypot(now[0] - x, now[1] - y) < NEAR_PX;
         });
-        const target = near ? ({ kind: 'subject', subjectId: near.subjectId } as const) : ({ kind: 'point', ...place } as const);
+        const target = near
+          ? ({ kind: 'subject', subjectId: near.subjectId } as const)
+          : ({ kind: 'point', ...place, heightMm: null } as const);
         dispatch(
           editPlan(near ? `aim at ${near.name}` : 'aim at a point', (now) =>
             setAim(now, target, { atS: timeS, isNew: timeS > AT_START_S }),

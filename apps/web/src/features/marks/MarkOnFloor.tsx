@@ -20,7 +20,7 @@ export function MarkOnFloor({ mark, plan }: { readonly mark: Mark; readonly plan
       <TextField
         label="focus on, at this mark"
         max={PLAN_LIMITS.detail.max}
-        placeholder={subject?.detail || 'near eye'}
+        placeholder={subject?.detail || (subject?.kind === 'object' ? 'the edge towards the lens' : 'near eye')}
         value={mark.detail}
         onChange={(detail) => change('change what to focus on', { detail })}
       />

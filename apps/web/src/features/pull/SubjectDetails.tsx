@@ -3,6 +3,7 @@ import {
   addStay,
   changeStay,
   changeSubject,
+  nextArrivalS,
   PLAN_LIMITS,
   removeMark,
   removeSubject,
@@ -19,6 +20,7 @@ import { TimeField } from '../../ui/fields/TimeField';
 import { itemSelected, selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
 import type { SideProps } from './sideProps';
+import { SubjectKindChoice } from './SubjectKindChoice';
 import { SubjectName } from './SubjectName';
 import { Button } from '../../ui/Button';
 import fieldStyles from '../../ui/fields/fields.module.css';
@@ -38,19 +40,20 @@ export function SubjectDetails({ subject, plan, units }: Omit<SideProps, 'verdic
         <TextField
           label="focus on"
           max={PLAN_LIMITS.detail.max}
-          placeholder="near eye"
+          placeholder={subject.kind === 'object' ? 'the edge towards the lens' : 'near eye'}
           value={subject.detail}
           onChange={(detail) =>
             dispatch(editPlan('change what to focus on', (now) => changeSubject(now, subject.id, { detail })))
           }
         />
+        <SubjectKindChoice subject={subject} />
       </div>
       <ol className={styles.stays}>
         {subject.stays.map((stay, index) => (
           <StayRow key={stay.id} stay={stay} index={index} subject={subject} plan={plan} />
         ))}
       </ol>
-      <WalkForm subject={subject} plan={plan} units={units} />
+      {subject.kind === 'person' && <WalkForm subject={subject} plan={plan} units={units} />}
       <div className={layoutStyles.sideActions}>
         <Button
           onClick={() => {
@@ -140,10 +143,10 @@ function WalkForm({ subject, plan, units }: Omit<SideProps, 'verdict'> & { reado
         event.preventDefault();
         const reading = readDistance(text, units, { minMm: 0, maxMm: 10_000_000, reason: 'walk' });
         if ('problem' in reading) return setProblem(reading.problem);
-        const last = subject.stays[subject.stays.length - 1];
-        const arrivesS = Math.min(plan.durationS, Math.max((last?.fromS ?? 0) + 2, plan.durationS / 2));
         dispatch(
-          editPlan(`${subject.name} walks on`, (now) => addStay(now, subject.id, { distanceMm: reading.value, fromS: arrivesS })),
+          editPlan(`${subject.name} walks on`, (now) =>
+            addStay(now, subject.id, { distanceMm: reading.value, fromS: nextArrivalS(now, subject) }),
+          ),
         );
         setText('');
       }}

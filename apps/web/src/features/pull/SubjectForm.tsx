@@ -1,10 +1,11 @@
-import { addSubject, type UnitSystem } from '@still-heron/core';
+import { addSubject, subjectNamed, type UnitSystem } from '@still-heron/core';
 import { type ProblemText, typeSentence } from '@still-heron/wording';
 import { type FormEvent, type RefObject, useRef, useState } from 'react';
 import clsx from 'clsx';
-import { useAppDispatch } from '../../shared/store/hooks';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { readDistance } from '../../ui/fields/readDistance';
-import { editPlan } from '../shot/shotSlice';
+import { editPlan, selectPlan } from '../shot/shotSlice';
+import { SameName } from './SameName';
 import { useUnits } from '../../shared/useUnits';
 import { Button } from '../../ui/Button';
 import styles from './SubjectForm.module.css';
@@ -25,6 +26,9 @@ export function SubjectForm({ isFirst = false, hasCursor = isFirst, onAdded }: P
   const [name, setName] = useState('');
   const [distance, setDistance] = useState('');
   const [problem, setProblem] = useState<ProblemText | null>(null);
+  const [isKnown, setIsKnown] = useState(false);
+  const plan = useAppSelector(selectPlan);
+  const known = isKnown && plan ? subjectNamed(plan, name) : undefined;
   const nameInput = useRef<HTMLInputElement>(null);
   const distanceInput = useRef<HTMLInputElement>(null);
 
@@ -36,17 +40,23 @@ export function SubjectForm({ isFirst = false, hasCursor = isFirst, onAdded }: P
       distanceInput.current?.focus();
       return;
     }
+    if (plan && subjectNamed(plan, name)) return setIsKnown(true);
     const distanceMm = reading.value === Infinity ? null : reading.value;
     dispatch(
-      editPlan(`add ${name.trim() || 'a subject'}`, (plan) =>
-        addSubject(plan, { name: name.trim() || `Subject ${plan.subjects.length + 1}`, distanceMm }),
+      editPlan(`add ${name.trim() || 'a subject'}`, (now) =>
+        addSubject(now, { name: name.trim() || `Subject ${now.subjects.length + 1}`, distanceMm }),
       ),
     );
+    clear();
+    onAdded?.();
+  }
+
+  function clear(): void {
     setName('');
     setDistance('');
     setProblem(null);
+    setIsKnown(false);
     nameInput.current?.focus();
-    onAdded?.();
   }
 
   return (
@@ -55,7 +65,15 @@ export function SubjectForm({ isFirst = false, hasCursor = isFirst, onAdded }: P
       onSubmit={add}
       aria-label={isFirst ? 'The first subject' : 'New subject'}
     >
-      <NewName nameInput={nameInput} name={name} hasCursor={hasCursor} onName={setName} />
+      <NewName
+        nameInput={nameInput}
+        name={name}
+        hasCursor={hasCursor}
+        onName={(typed) => {
+          setName(typed);
+          setIsKnown(false);
+        }}
+      />
       <NewDistance
         distanceInput={distanceInput}
         distance={distance}
@@ -72,6 +90,7 @@ export function SubjectForm({ isFirst = false, hasCursor = isFirst, onAdded }: P
           {typeSentence(problem)}
         </p>
       )}
+      {known && <SameName subject={known} distance={distance} onDone={clear} onRename={() => nameInput.current?.select()} />}
     </form>
   );
 }

@@ -1,19 +1,22 @@
 import {
+  cameraErrorsOf,
   changeMark,
   changePull,
   changeSubject,
   type ErrorSource,
   errorSources,
   PLAN_LIMITS,
+  setCameraErrors,
   setHand,
   type ShotPlan,
   type SizedError,
   type UnitSystem,
 } from '@still-heron/core';
-import { errorName } from '@still-heron/wording';
+import { errorName, SUPPORT_WORDS } from '@still-heron/wording';
 import { useMemo } from 'react';
 import clsx from 'clsx';
 import { GapField } from '../../ui/fields/GapField';
+import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/fields/NumberField';
 import { useEdit } from '../shot/useEdit';
 import styles from './ErrorPanel.module.css';
@@ -44,6 +47,7 @@ export function ErrorPanel({ plan, units }: Props) {
           </li>
         ))}
       </ul>
+      <CameraDrift plan={plan} />
       <h3>The hand</h3>
       <HandFields plan={plan} />
       {computed.length > 0 && (
@@ -66,7 +70,7 @@ function ErrorField({ error: { source, sigma, unit }, plan, units }: Props & { r
   const set = (value: number, gesture: string) =>
     edit(`change the error: ${label}`, (now) => withError(now, source, value), gesture);
   if (unit === 'mm') {
-    const limit = source.kind === 'marks' ? PLAN_LIMITS.markSigmaMm : PLAN_LIMITS.uncertaintyMm;
+    const limit = source.kind === 'measuring' ? PLAN_LIMITS.uncertaintyMm : PLAN_LIMITS.markSigmaMm;
     return <GapField label={`${label} ±`} mm={sigma} limit={limit} units={units} onChange={set} />;
   }
   return (
@@ -85,9 +89,48 @@ function withError(plan: ShotPlan, source: ErrorSource, value: number): ShotPlan
       return changeMark(plan, source.markId, { uncertaintyMm: value });
     case 'cue':
       return changePull(plan, source.pullId, { cueSigmaS: value });
+    case 'camera-drift':
+      return setCameraErrors(plan, { driftSigmaMm: value });
+    case 'camera-timing':
+      return setCameraErrors(plan, { timingSigmaS: value });
+    case 'camera-stop':
+      return setCameraErrors(plan, { stopSigmaMm: value });
     default:
       return plan;
   }
+}
+
+/** How slowly the camera drifts, and the way back to what is assumed of its support. */
+function CameraDrift({ plan }: { readonly plan: ShotPlan }) {
+  const edit = useEdit();
+  const { driftSigmaMm, driftTimeS } = cameraErrorsOf(plan);
+  return (
+    <>
+      {driftSigmaMm > 0 && (
+        <div className={fieldStyles.fieldPair}>
+          <NumberField
+            label="the drift changes within"
+            unit="s"
+            decimals={2}
+            step={0.1}
+            {...PLAN_LIMITS.driftTimeS}
+            value={driftTimeS}
+            onChange={(value, gesture) =>
+              edit('change the drift of the camera', (now) => setCameraErrors(now, { driftTimeS: value }), gesture)
+            }
+          />
+        </div>
+      )}
+      {plan.cameraErrors && plan.rig && (
+        <Button
+          look="quiet"
+          onClick={() => edit('go back to the assumed errors of the camera', (now) => setCameraErrors(now, null))}
+        >
+          Use the assumed errors for: {SUPPORT_WORDS[plan.rig.support]}
+        </Button>
+      )}
+    </>
+  );
 }
 
 /** Figures of the hand: needed time and landing error. */

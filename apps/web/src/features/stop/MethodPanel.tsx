@@ -1,12 +1,5 @@
-import {
-  ASSUMED_PACE_SIGMA_MM,
-  drawLayoutOf,
-  formatGap,
-  type MethodOffer,
-  type ShotPlan,
-  type UnitSystem,
-} from '@still-heron/core';
-import { METHOD_WORDS, methodArgumentText, of100, OTHER_VIEWS } from '@still-heron/wording';
+import { drawLayoutOf, keepingDistanceErrors, type MethodOffer, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { keepsDistanceText, METHOD_WORDS, methodArgumentText, of100, OTHER_VIEWS } from '@still-heron/wording';
 import { useMemo } from 'react';
 import clsx from 'clsx';
 import { methodsFor } from '../../shared/workers/simulation/workers';
@@ -56,7 +49,7 @@ export function MethodPanel({ plan, units }: { readonly plan: ShotPlan; readonly
             </span>
             {offer.method === 'constant-distance' && rate && (
               <span className={textStyles.muted}>
-                assumed: the pace keeps the distance to ±{formatGap(ASSUMED_PACE_SIGMA_MM, units)}
+                {keepsDistanceText(keepingDistanceErrors(plan), plan.cameraErrors === null, units)}
               </span>
             )}
             {rate && rate.keepRate < 0.995 && (

@@ -7,6 +7,7 @@ import {
   pictureSize,
   planDistances,
   type ShotPlan,
+  type Subject,
   zoneLensAt,
 } from '@still-heron/core';
 
@@ -38,7 +39,7 @@ export interface Scene {
 
 /** Height of the eyes in the picture without a floor plan. */
 const EYE_LINE = 0.4;
-/** Points of focus that are parts of a body; a subject with any other is drawn as an object. */
+/** Points of focus that are parts of a body. A subject with any other is drawn as a thing: a cart that someone pushes. */
 const BODY_PART = /eye|face|head|mouth|lip|brow|hand|finger|shoulder|cheek/i;
 /** Width of a thing at infinity, as a share of the picture. */
 const HORIZON_SHARE = 0.36;
@@ -88,13 +89,12 @@ function wholeScene(plan: ShotPlan, verdict: CompleteVerdict, frame: number, wid
     const mm = distanceMm[frame]!;
     const sight = sightingAt(subject, timeS);
     const scale = scaleAt(mm) * pxPerMm;
-    const raisedMm = floor === null ? 0 : subject.heightMm - floor.lensHeightMm;
     return {
       id: subjectId,
       subjectIndex: plan.subjects.indexOf(subject),
-      shape: mm === Infinity ? 'horizon' : shapeOf(subject.detail),
+      shape: mm === Infinity ? 'horizon' : shapeOf(subject),
       x: sight ? across(sight.offAxisDeg) : ((index + 1) / (verdict.subjects.length + 1)) * width,
-      y: height * EYE_LINE - raisedMm * scale,
+      y: height * EYE_LINE - (sight?.aboveMm ?? 0) * scale,
       scale,
       blurPx: blurCircles[frame]! * verdict.circleOfConfusionMm * pxPerMm,
       distanceMm: mm,
@@ -104,7 +104,7 @@ function wholeScene(plan: ShotPlan, verdict: CompleteVerdict, frame: number, wid
   });
   const viewOf = floor && lensView({ ...plan, floor }, timeS);
   const things = (floor?.landmarks ?? []).flatMap((landmark): SceneFigure[] => {
-    const { depthMm, sideMm } = viewOf!(landmark);
+    const { depthMm, sideMm, floorAboveMm } = viewOf!(landmark);
     if (depthMm < 300 || landmark.shape === 'track') return [];
     const scale = scaleAt(depthMm) * pxPerMm;
     const x = width / 2 - sideMm * scale;
@@ -117,7 +117,7 @@ function wholeScene(plan: ShotPlan, verdict: CompleteVerdict, frame: number, wid
         subjectIndex: -1,
         shape: 'landmark',
         x,
-        y: height * EYE_LINE + floor!.lensHeightMm * scale,
+        y: height * EYE_LINE - floorAboveMm * scale,
         scale,
         blurPx: blurDiameterMm({ ...zone, focusDistanceMm, subjectDistanceMm: depthMm }) * pxPerMm,
         distanceMm: depthMm,
@@ -132,6 +132,6 @@ function wholeScene(plan: ShotPlan, verdict: CompleteVerdict, frame: number, wid
 /** Assumed heights of landmarks. */
 const LANDMARK_HEIGHTS = { post: 2200, box: 800, wall: 2600, door: 2100, track: 0 } as const;
 
-function shapeOf(detail: string): 'person' | 'thing' {
-  return BODY_PART.test(detail) ? 'person' : 'thing';
+function shapeOf({ kind, detail }: Subject): 'person' | 'thing' {
+  return kind !== 'object' && BODY_PART.test(detail) ? 'person' : 'thing';
 }

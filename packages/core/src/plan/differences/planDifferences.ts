@@ -29,6 +29,7 @@ const PARTS = {
   floor: ({ floor }: ShotPlan) => floor,
   'hand-speed': ({ maxHandDegPerS }: ShotPlan) => maxHandDegPerS,
   hand: ({ hand }: ShotPlan) => hand,
+  'camera-errors': ({ cameraErrors }: ShotPlan) => cameraErrors,
   reversed: ({ isReversed }: ShotPlan) => isReversed,
   alternates: ({ alternates }: ShotPlan) => alternates,
   rehearsals: ({ rehearsals }: ShotPlan) => rehearsals,
@@ -80,6 +81,7 @@ export function planDifferences(before: ShotPlan, after: ShotPlan): PlanDifferen
 const ORDER_AFTER_TRACK: ReadonlySet<PlanPart> = new Set<PlanPart>([
   'hand-speed',
   'hand',
+  'camera-errors',
   'reversed',
   'alternates',
   'rehearsals',

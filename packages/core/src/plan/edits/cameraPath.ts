@@ -11,7 +11,15 @@ export function moveCameraTo(plan: ShotPlan, place: Place, atS: number): ShotPla
     const taken = floor.camera.find((key) => Math.abs(key.timeS - timeS) < TIME_TOLERANCE_S);
     if (taken) return { ...floor, camera: withItem(floor.camera, taken.id, (key) => ({ ...key, ...clampedPlace(place) })) };
     if (floor.camera.length >= LIMITS.cameraKeys.max) return floor;
-    const key: PathKey = { id: nextId('camera', floor.camera), timeS, ...clampedPlace(place), pace: 'eased' };
+    // a camera that was raised stays raised
+    const heightBefore = floor.camera.findLast((key) => key.timeS < timeS)?.heightMm ?? null;
+    const key: PathKey = {
+      id: nextId('camera', floor.camera),
+      timeS,
+      ...clampedPlace(place),
+      pace: 'eased',
+      heightMm: heightBefore,
+    };
     return { ...floor, camera: inTime([...floor.camera, key]) };
   });
 }
@@ -19,7 +27,7 @@ export function moveCameraTo(plan: ShotPlan, place: Place, atS: number): ShotPla
 /** Two keys closer in time than this count as one. */
 const TIME_TOLERANCE_S = 0.02;
 
-/** Changes the place, time (between its neighbours) or pace of a camera key. */
+/** Changes the place, time (between its neighbours), pace or lens height of a camera key. */
 export function changeCameraKey(plan: ShotPlan, id: string, changes: Partial<Omit<PathKey, 'id'>>): ShotPlan {
   return withFloor(plan, (floor) => {
     const at = floor.camera.findIndex((key) => key.id === id);
@@ -31,7 +39,8 @@ export function changeCameraKey(plan: ShotPlan, id: string, changes: Partial<Omi
         const requested = { ...key, ...changes };
         // without room between its neighbours the key keeps its time
         const timeS = lowS > highS ? key.timeS : clamp(requested.timeS, lowS, highS);
-        return { ...requested, ...clampedPlace(requested), timeS };
+        const heightMm = requested.heightMm === null ? null : clamp(requested.heightMm, LIMITS.heightMm.min, LIMITS.heightMm.max);
+        return { ...requested, ...clampedPlace(requested), timeS, heightMm };
       }),
     };
   });
@@ -70,8 +79,17 @@ export function setAim(plan: ShotPlan, at: AimKey['at'], { atS = 0, isNew = fals
   });
 }
 
-/** Changes the time of an aim (between its neighbours), the duration of the pan to it, or its heading. */
-export function changeAim(plan: ShotPlan, id: string, changes: { timeS?: number; panS?: number; deg?: number }): ShotPlan {
+/** Changes of an aim. A heading replaces a subject or a point; a tilt counts for a heading, a height for a point. */
+export interface AimChanges {
+  readonly timeS?: number;
+  readonly panS?: number;
+  readonly deg?: number;
+  readonly tiltDeg?: number | null;
+  readonly heightMm?: number | null;
+}
+
+/** Changes the time of an aim (between its neighbours), the duration of the pan to it, or where it points. */
+export function changeAim(plan: ShotPlan, id: string, changes: AimChanges): ShotPlan {
   return withFloor(plan, (floor) => {
     const at = floor.aims.findIndex((aim) => aim.id === id);
     const lowS = at > 0 ? floor.aims[at - 1]!.timeS + TIME_TOLERANCE_S : 0;
@@ -81,12 +99,7 @@ export function changeAim(plan: ShotPlan, id: string, changes: { timeS?: number;
       aims: withItem(floor.aims, id, (aim) => {
         const timeS = lowS > highS ? aim.timeS : clamp(changes.timeS ?? aim.timeS, lowS, highS);
         const panS = clamp(changes.panS ?? aim.panS, 0, at > 0 ? timeS - floor.aims[at - 1]!.timeS : 0);
-        return {
-          ...aim,
-          timeS,
-          panS,
-          at: changes.deg === undefined ? aim.at : clampedAim({ kind: 'heading', deg: changes.deg }),
-        };
+        return { ...aim, timeS, panS, at: clampedAim(changedTarget(aim.at, changes)) };
       }),
     };
   });
@@ -97,8 +110,17 @@ export function removeAim(plan: ShotPlan, id: string): ShotPlan {
   return withFloor(plan, (floor) => (floor.aims.length > 1 ? { ...floor, aims: without(floor.aims, id) } : floor));
 }
 
+function changedTarget(at: AimKey['at'], { deg, tiltDeg, heightMm }: AimChanges): AimKey['at'] {
+  if (deg !== undefined) return { kind: 'heading', deg, tiltDeg: at.kind === 'heading' ? at.tiltDeg : null };
+  if (at.kind === 'heading' && tiltDeg !== undefined) return { ...at, tiltDeg };
+  return at.kind === 'point' && heightMm !== undefined ? { ...at, heightMm } : at;
+}
+
 function clampedAim(at: AimKey['at']): AimKey['at'] {
+  const within = (value: number | null, { min, max }: { min: number; max: number }) =>
+    value === null ? null : clamp(value, min, max);
   if (at.kind === 'subject') return at;
-  if (at.kind === 'point') return { kind: 'point', ...clampedPlace(at) };
-  return { kind: 'heading', deg: clamp(at.deg, LIMITS.headingDeg.min, LIMITS.headingDeg.max) };
+  if (at.kind === 'point') return { kind: 'point', ...clampedPlace(at), heightMm: within(at.heightMm, LIMITS.heightMm) };
+  const { min, max } = LIMITS.headingDeg;
+  return { kind: 'heading', deg: clamp(at.deg, min, max), tiltDeg: within(at.tiltDeg, LIMITS.tiltDeg) };
 }

@@ -152,7 +152,7 @@ describe('the camera’s way and aim', () => {
   });
 
   test('a pan goes from one aim to the next the short way round, and ends when it should', () => {
-    const plan = setAim(onInes(drawn(at(4000, 0))), { kind: 'point', ...at(0, 4000) }, { atS: 5, isNew: true });
+    const plan = setAim(onInes(drawn(at(4000, 0))), { kind: 'point', ...at(0, 4000), heightMm: null }, { atS: 5, isNew: true });
     const { headingAt } = planDistances(plan);
     expect([0, 3.9, 5, 9].map((timeS) => Math.round(headingAt(timeS)))).toEqual([0, 0, 90, 90]);
     expect(headingAt(4.5)).toBeCloseTo(45, 9);
@@ -164,7 +164,7 @@ describe('the camera’s way and aim', () => {
 
   test('who is taken out leaves the camera looking where they were', () => {
     const plan = removeSubject(onInes(drawn(at(3000, 3000))), 'subject-1');
-    expect(plan.floor!.aims[0]!.at).toMatchObject({ kind: 'heading', deg: 45 });
+    expect(plan.floor!.aims[0]!.at).toMatchObject({ kind: 'heading', deg: 45, tiltDeg: 0 });
     expect(checkPlan(plan)).toEqual([]);
   });
 });

@@ -28,9 +28,9 @@ const WALK_S = 2;
 export function startFloor(plan: ShotPlan): ShotPlan {
   if (plan.floor !== null) return plan;
   const floor: FloorPlan = {
-    camera: [{ id: 'camera-1', timeS: 0, xMm: 0, yMm: 0, pace: 'eased' }],
+    camera: [{ id: 'camera-1', timeS: 0, xMm: 0, yMm: 0, pace: 'eased', heightMm: null }],
     lensHeightMm: LENS_HEIGHT_MM,
-    aims: [{ id: 'aim-1', timeS: 0, panS: 0, at: { kind: 'heading', deg: 0 } }],
+    aims: [{ id: 'aim-1', timeS: 0, panS: 0, at: { kind: 'heading', deg: 0, tiltDeg: null } }],
     landmarks: [],
     picture: null,
   };
@@ -89,10 +89,16 @@ export function addSubjectAt(plan: ShotPlan, name: string, place: Place): ShotPl
   });
 }
 
-/** Adds a walk to a place: the subject arrives at `atS` and stays, and leaves its previous mark early enough. */
+/** Adds a walk to a place; an object stays where it is. The subject arrives at `atS` and stays, and leaves its previous mark early enough. */
 export function walkTo(plan: ShotPlan, subjectId: string, place: Place, atS: number): ShotPlan {
   const subject = plan.subjects.find(({ id }) => id === subjectId);
-  if (!subject || subject.stays.length === 0 || plan.marks.length >= LIMITS.marks.max || subject.stays.length >= LIMITS.stays.max)
+  if (
+    !subject ||
+    subject.kind === 'object' ||
+    subject.stays.length === 0 ||
+    plan.marks.length >= LIMITS.marks.max ||
+    subject.stays.length >= LIMITS.stays.max
+  )
     return plan;
   const mark = markDrawnAt(markFor(plan, subjectId, 1000), place);
   const before = subject.stays[subject.stays.length - 1]!;

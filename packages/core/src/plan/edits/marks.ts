@@ -1,4 +1,4 @@
-import { DEFAULT_MARK, type Mark, measureSigmaMm, METHOD_UNCERTAINTY, type Place, type StaleReason } from '../../floor/index.js';
+import { atDistance, DEFAULT_MARK, type Mark, measureSigmaMm, type Place, type StaleReason } from '../../floor/index.js';
 import { MAX_HARD_STOPS } from '../hardStops.js';
 import type { ShotPlan } from '../shotPlan.js';
 import { detachFromMark, detachFromSubject } from './targets.js';
@@ -9,15 +9,17 @@ import { withDrawnDistances } from './withDrawnDistances.js';
 
 /** A new mark with the next free letter, taped at a distance. */
 export function markFor(plan: ShotPlan, subjectId: string | null, distanceMm: number | null): Mark {
+  const { min, max } = PLAN_LIMITS.distanceMm;
+  const tapedMm = distanceMm === null ? null : clamp(distanceMm, min, max);
   return {
     ...DEFAULT_MARK,
     id: nextId('mark', plan.marks),
     letter: nextLetter(plan.marks),
     subjectId,
-    distanceMm: distanceMm === null ? null : clamp(distanceMm, PLAN_LIMITS.distanceMm.min, PLAN_LIMITS.distanceMm.max),
+    distanceMm: tapedMm,
     method: 'tape',
     place: null,
-    uncertaintyMm: METHOD_UNCERTAINTY.tape.atLeastMm,
+    uncertaintyMm: measureSigmaMm('tape', tapedMm ?? Infinity),
   };
 }
 
@@ -41,7 +43,8 @@ export function hasRoomForStop({ marks }: Pick<ShotPlan, 'marks'>, id: string): 
 }
 
 function changedMark(mark: Mark, changes: Parameters<typeof changeMark>[2]): Mark {
-  const changed = { ...mark, ...changes };
+  const moved = changes.distanceMm === undefined ? mark : atDistance(mark, changes.distanceMm);
+  const changed = { ...moved, ...changes };
   if (changes.distanceMm !== undefined) {
     changed.stale = null;
     changed.isSimulated = changes.isSimulated ?? false;
@@ -55,7 +58,7 @@ function changedMark(mark: Mark, changes: Parameters<typeof changeMark>[2]): Mar
 
 /** The mark moved to a place on the floor. Its distance then follows from the drawing. */
 export function markDrawnAt(mark: Mark, place: Place): Mark {
-  const { atLeastMm: uncertaintyMm } = METHOD_UNCERTAINTY.drawn;
+  const uncertaintyMm = measureSigmaMm('drawn', mark.distanceMm ?? Infinity);
   return { ...mark, method: 'drawn', isSimulated: false, stale: null, uncertaintyMm, place: clampedPlace(place) };
 }
 

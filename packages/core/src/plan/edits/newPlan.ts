@@ -38,6 +38,7 @@ export function newPlan(like?: ShotPlan): ShotPlan {
     alternates: null,
     maxHandDegPerS: like?.maxHandDegPerS ?? ASSUMED_PEAK_DEG_PER_S,
     hand: like?.hand ?? ASSUMED_HAND,
+    cameraErrors: like?.cameraErrors ?? null,
     isReversed: false,
     rehearsals: [],
     goals: DEFAULT_GOALS,

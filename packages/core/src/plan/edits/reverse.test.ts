@@ -19,7 +19,11 @@ const cases = RANDOM_PLANS.slice(0, 40).map((plan, index): ShotPlan => {
   const laid = solveTrack(plan, index % 2 === 0 ? 'fewest-holds' : 'follow')?.plan ?? plan;
   const drawn =
     index % 4 === 0
-      ? setAim(moveCameraTo(startFloor(laid), { xMm: -900, yMm: 300 }, 7), { kind: 'heading', deg: 20 }, { atS: 5 })
+      ? setAim(
+          moveCameraTo(startFloor(laid), { xMm: -900, yMm: 300 }, 7),
+          { kind: 'heading', deg: 20, tiltDeg: null },
+          { atS: 5 },
+        )
       : laid;
   return addOpticsChange(drawn, 'irisPulls', 3, 8);
 });

@@ -1,3 +1,4 @@
+import { type CameraErrors, cameraErrorsOf } from '../cameraErrors.js';
 import { PLAN_LIMITS } from '../planLimits.js';
 import type { Hand } from '../../hand/index.js';
 import { type OpticsChange, pullEndS, type ShotPlan } from '../shotPlan.js';
@@ -31,6 +32,22 @@ export function setHand(plan: ShotPlan, changes: Partial<Hand>): ShotPlan {
       reactionS: within(reactionS, PLAN_LIMITS.reactionS),
       perBitS: within(perBitS, PLAN_LIMITS.perBitS),
       steadyDeg: within(steadyDeg, PLAN_LIMITS.steadyDeg),
+    },
+  };
+}
+
+/** Changes the errors of the camera; null goes back to what is assumed of its support. */
+export function setCameraErrors(plan: ShotPlan, changes: Partial<CameraErrors> | null): ShotPlan {
+  if (changes === null) return { ...plan, cameraErrors: null };
+  const { timingSigmaS, stopSigmaMm, driftSigmaMm, driftTimeS } = { ...cameraErrorsOf(plan), ...changes };
+  const within = (value: number, { min, max }: { readonly min: number; readonly max: number }) => clamp(value, min, max);
+  return {
+    ...plan,
+    cameraErrors: {
+      timingSigmaS: within(timingSigmaS, PLAN_LIMITS.sigmaS),
+      stopSigmaMm: within(stopSigmaMm, PLAN_LIMITS.markSigmaMm),
+      driftSigmaMm: within(driftSigmaMm, PLAN_LIMITS.markSigmaMm),
+      driftTimeS: within(driftTimeS, PLAN_LIMITS.driftTimeS),
     },
   };
 }

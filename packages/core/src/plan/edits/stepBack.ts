@@ -1,4 +1,3 @@
-import { cameraHeading } from './cameraHeading.js';
 import { planDistances } from '../planDistances.js';
 import { PLAN_LIMITS } from '../planLimits.js';
 import type { ShotPlan } from '../shotPlan.js';
@@ -23,7 +22,7 @@ export function stepBack(plan: ShotPlan, byMm: number): ShotPlan {
   const drawn = withFloor(set, (floor) => ({
     ...floor,
     camera: floor.camera.map((key) => {
-      const rad = (cameraHeading(plan, key.timeS) * Math.PI) / 180;
+      const rad = (planDistances(plan).headingAt(key.timeS) * Math.PI) / 180;
       return { ...key, xMm: key.xMm - byMm * Math.cos(rad), yMm: key.yMm - byMm * Math.sin(rad) };
     }),
   }));

@@ -1,10 +1,20 @@
-import { ASSUMED_MARK_SIGMA_MM, ASSUMED_TIMING_SIGMA_S, STANDING_EYES_MM, type Stay, type Subject } from '../../floor/index.js';
+import {
+  ASSUMED_MARK_SIGMA_MM,
+  ASSUMED_TIMING_SIGMA_S,
+  STANDING_EYES_MM,
+  type Stay,
+  type Subject,
+  type SubjectKind,
+} from '../../floor/index.js';
 import { DEFAULT_BEAT, type ShotPlan } from '../shotPlan.js';
 import { clamp, nextId, withItem, without } from './ids.js';
-import { cameraHeading } from './cameraHeading.js';
+import { cameraAxis } from './cameraAxis.js';
 import { markFor } from './marks.js';
 import { detachFromMark, detachFromSubject } from './targets.js';
 import { withDrawnDistances } from './withDrawnDistances.js';
+
+/** Point of focus of a new person. */
+const EYE = 'near eye';
 
 /**
  * Adds a subject that stands at a taped distance for the whole shot. The first subject also sets the start of the focus track
@@ -23,8 +33,9 @@ export function addSubject(plan: ShotPlan, { name, distanceMm }: { name: string;
       ...plan.subjects,
       {
         id: subjectId,
+        kind: 'person',
         name,
-        detail: 'near eye',
+        detail: EYE,
         heightMm: STANDING_EYES_MM,
         markSigmaMm: ASSUMED_MARK_SIGMA_MM,
         timingSigmaS: ASSUMED_TIMING_SIGMA_S,
@@ -47,6 +58,27 @@ export function changeSubject(
   return { ...plan, subjects: withItem(plan.subjects, id, (subject) => ({ ...subject, ...changes })) };
 }
 
+/**
+ * Makes a subject an object, or a person again. An object has no eye, and stays where it is: one that walks in the plan remains a
+ * person.
+ */
+export function setSubjectKind(plan: ShotPlan, id: string, kind: SubjectKind): ShotPlan {
+  return {
+    ...plan,
+    subjects: withItem(plan.subjects, id, (subject) => {
+      if (kind === 'object' && subject.stays.length > 1) return subject;
+      const [from, to] = kind === 'object' ? [EYE, ''] : ['', EYE];
+      return { ...subject, kind, detail: subject.detail === from ? to : subject.detail };
+    }),
+  };
+}
+
+/** The subject of a name, whatever its capitals and spaces; undefined if nobody has it. */
+export function subjectNamed({ subjects }: Pick<ShotPlan, 'subjects'>, name: string): Subject | undefined {
+  const plain = (text: string) => text.trim().replace(/\s+/g, ' ').toLowerCase();
+  return name.trim() === '' ? undefined : subjects.find((subject) => plain(subject.name) === plain(name));
+}
+
 /** Removes a subject with its marks and beats. Pulls to its marks keep their distance. */
 export function removeSubject(plan: ShotPlan, id: string): ShotPlan {
   const owned = plan.marks.filter((mark) => mark.subjectId === id);
@@ -58,7 +90,7 @@ export function removeSubject(plan: ShotPlan, id: string): ShotPlan {
       // an aim at the subject becomes an aim at where it was
       aims: freed.floor.aims.map((aim) =>
         aim.at.kind === 'subject' && aim.at.subjectId === id
-          ? { ...aim, at: { kind: 'heading', deg: cameraHeading(plan, aim.timeS) } }
+          ? { ...aim, at: { kind: 'heading', ...cameraAxis(plan, aim.timeS) } }
           : aim,
       ),
     },
@@ -69,7 +101,7 @@ export function removeSubject(plan: ShotPlan, id: string): ShotPlan {
 }
 
 /**
- * Adds a walk to another taped distance: the subject arrives at `fromS` and stays to the end. The previous stay ends early
+ * Adds a walk to another taped distance; an object stays where it is. The subject arrives at `fromS` and stays to the end. The previous stay ends early
  * enough.
  *
  * @param distanceMm - finite
@@ -80,7 +112,7 @@ export function addStay(
   { distanceMm, fromS }: { distanceMm: number; fromS: number },
 ): ShotPlan {
   const subject = plan.subjects.find(({ id }) => id === subjectId);
-  if (!subject) return plan;
+  if (!subject || subject.kind === 'object') return plan;
   const mark = markFor(plan, subjectId, distanceMm);
   const before = subject.stays[subject.stays.length - 1];
   const arrivesS = clamp(fromS, before?.fromS ?? 0, plan.durationS);
@@ -98,6 +130,11 @@ export function addStay(
     marks: [...plan.marks, mark],
     subjects: withItem(plan.subjects, subjectId, (item) => ({ ...item, stays: [...stays, added] })),
   };
+}
+
+/** When a subject arrives at the next mark unless a time is given: in the middle of the shot, at least 2 s after its last arrival. */
+export function nextArrivalS({ durationS }: Pick<ShotPlan, 'durationS'>, { stays }: Pick<Subject, 'stays'>): number {
+  return Math.min(durationS, Math.max((stays.at(-1)?.fromS ?? 0) + WALK_S, durationS / 2));
 }
 
 /** Default duration of a new walk. */

@@ -1,3 +1,4 @@
+import { atDistance } from '../../floor/index.js';
 import { planDistances } from '../planDistances.js';
 import { PLAN_LIMITS as LIMITS } from '../planLimits.js';
 import type { ShotPlan } from '../shotPlan.js';
@@ -11,7 +12,7 @@ export function withDrawnDistances(plan: ShotPlan): ShotPlan {
     const tapeMm = markSightings.get(mark.id)?.tapeMm;
     if (mark.method !== 'drawn' || tapeMm === undefined) return mark;
     const distanceMm = clamp(tapeMm, LIMITS.distanceMm.min, LIMITS.distanceMm.max);
-    return mark.distanceMm === distanceMm ? mark : { ...mark, distanceMm };
+    return mark.distanceMm === distanceMm ? mark : atDistance(mark, distanceMm);
   });
   return { ...plan, marks };
 }

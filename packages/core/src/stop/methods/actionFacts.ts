@@ -26,6 +26,8 @@ export interface ActionFacts {
 
 /** Minimum difference in depth for one subject to be in front of another. */
 const IN_FRONT_MM = 300;
+/** Smaller changes of depth come from rounding. */
+const LEAST_CHANGE_MM = 1;
 /** Supports that need a remote motor: a hand at the ring would disturb them or can't reach it. */
 const REMOTE_SUPPORTS = ['stabiliser', 'crane', 'vehicle', 'cable'];
 
@@ -45,7 +47,7 @@ export function actionFacts(plan: ShotPlan): ActionFacts | null {
     if (!distances) continue;
     const during = distances.slice(frameOf(fromS), frameOf(toS) + 1);
     const [nearest, farthest] = [during.reduce((a, b) => Math.min(a, b)), during.reduce((a, b) => Math.max(a, b))];
-    changesMm = Math.max(changesMm, farthest === nearest ? 0 : farthest - nearest);
+    changesMm = Math.max(changesMm, farthest - nearest > LEAST_CHANGE_MM ? farthest - nearest : 0);
     for (const other of plan.subjects) {
       const theirs = mmOf.get(other.id);
       if (other.id === subjectId || !theirs || crossings.has(other.id)) continue;

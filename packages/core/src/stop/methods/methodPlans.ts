@@ -1,8 +1,5 @@
-import type { ShotPlan } from '../../plan/index.js';
+import { keepingDistanceErrors, type ShotPlan } from '../../plan/index.js';
 import { type ActionFacts, focusMmOf } from './actionFacts.js';
-
-/** Spread of a distance kept by walking pace alone, one standard deviation. Assumed, and shown as an assumption. */
-export const ASSUMED_PACE_SIGMA_MM = 150;
 
 /** Focus held at the first required subject, found by camera or eye: without measuring, there is no measuring error. */
 export function heldAtFirst(plan: ShotPlan, { required }: ActionFacts): ShotPlan | null {
@@ -23,24 +20,24 @@ function heldAt(plan: ShotPlan, mm: number): ShotPlan | null {
   return { ...plan, focusTrack: { start: { kind: 'distance', distanceMm: mm === Infinity ? null : mm }, pulls: [] } };
 }
 
-/**
- * The only required subject at a constant distance, with the spread of a walking pace; null if there are more, or if nobody
- * moves.
- */
-export function constantDistance(plan: ShotPlan, { required, isOne, changesMm }: ActionFacts): ShotPlan | null {
+/** The only required subject at a constant distance, with the drift of an operator who walks; null if there are more subjects. */
+export function constantDistance(plan: ShotPlan, { required, isOne }: ActionFacts): ShotPlan | null {
   const [first] = required;
   const subject = plan.subjects.find(({ id }) => id === first?.subjectId);
   const mm = first ? focusMmOf(plan, first.subjectId, first.fromS) : NaN;
-  if (!subject || !isOne || changesMm === 0 || !Number.isFinite(mm)) return null;
+  if (!subject || !isOne || !Number.isFinite(mm)) return null;
   const markId = subject.stays[0]!.markId;
   const mark = plan.marks.find(({ id }) => id === markId)!;
   return {
     ...plan,
     floor: null,
+    method: 'constant-distance',
+    cameraErrors: keepingDistanceErrors(plan),
     subjects: [
       {
         ...subject,
-        markSigmaMm: Math.hypot(subject.markSigmaMm, ASSUMED_PACE_SIGMA_MM),
+        // the camera keeps its distance to the subject, wherever the subject goes
+        markSigmaMm: 0,
         stays: [{ ...subject.stays[0]!, fromS: 0, untilS: plan.durationS }],
       },
     ],

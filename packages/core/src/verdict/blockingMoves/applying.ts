@@ -78,9 +78,9 @@ export function towards(from: Place, to: Place, mm: number): Place {
   return { xMm: from.xMm + (to.xMm - from.xMm) * share, yMm: from.yMm + (to.yMm - from.yMm) * share };
 }
 
-/** Distance on the floor for a tape distance between camera and eyes. */
-export function floorMm(plan: ShotPlan, subject: Subject, tapeMm: number): number {
-  const upMm = subject.heightMm - plan.floor!.lensHeightMm;
+/** Distance on the floor for a tape distance between camera and eyes at a time. */
+export function floorMm(plan: ShotPlan, subject: Subject, tapeMm: number, timeS: number): number {
+  const upMm = subject.heightMm - cameraPlaceAt(plan.floor!, timeS).heightMm;
   return Math.sqrt(Math.max(tapeMm ** 2 - upMm ** 2, 1));
 }
 

@@ -24,6 +24,7 @@ const MAX_STEP_DEG = 6;
 export const arc: BlockingMove = {
   id: 'arc',
   movesCamera: true,
+  needsPerson: false,
   params: (plan, at) => [
     directionChoice('side'),
     { key: 'arcDeg', unit: 'degrees', min: 5, max: 180, defaultValue: 90 },

@@ -126,6 +126,8 @@ export interface BlockingMove {
   readonly id: BlockingMoveId;
   /** Whether somebody walks with the camera, so that the cautions for that apply */
   readonly movesCamera: boolean;
+  /** Whether the subject walks, sways or leans: an object can't */
+  readonly needsPerson: boolean;
   params(plan: ShotPlan, at: BlockingMoveStart): readonly BlockingMoveParam[];
   apply(plan: ShotPlan, at: BlockingMoveStart, values: BlockingMoveValues): BlockedPlan;
   figures(blocked: BlockedPlan, at: BlockingMoveStart, values: BlockingMoveValues): readonly BlockingMoveFigure[];

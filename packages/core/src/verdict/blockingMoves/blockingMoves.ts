@@ -9,6 +9,7 @@ import { sway } from './sway.js';
 import { waitingMarks } from './waitingMarks.js';
 import { walkIn } from './walkIn.js';
 import { whip } from './whip.js';
+import type { Subject } from '../../floor/index.js';
 import type { ShotPlan } from '../../plan/index.js';
 
 /** All blocking moves, most common first. */
@@ -25,6 +26,11 @@ export const BLOCKING_MOVES: readonly BlockingMove[] = [
   irisPull,
 ];
 
+/** Subjects that a blocking move can be for. */
+export function subjectsFor({ needsPerson }: BlockingMove, { subjects }: Pick<ShotPlan, 'subjects'>): readonly Subject[] {
+  return subjects.filter(({ kind }) => !needsPerson || kind !== 'object');
+}
+
 /** Default values of a blocking move in a plan. */
 export function defaultValues(blockingMove: BlockingMove, plan: ShotPlan, at: BlockingMoveStart): BlockingMoveValues {
   return Object.fromEntries(
@@ -35,14 +41,17 @@ export function defaultValues(blockingMove: BlockingMove, plan: ShotPlan, at: Bl
 /**
  * Applies a blocking move to a plan and computes its figures.
  *
+ * @param start - an object as the subject of a move that needs a person stands for a new person
  * @param values - by parameter key; missing ones use their default
  */
 export function applyBlockingMove(
   blockingMove: BlockingMove,
   plan: ShotPlan,
-  at: BlockingMoveStart,
+  start: BlockingMoveStart,
   values: BlockingMoveValues = {},
 ): BlockedPlan & { readonly figures: readonly BlockingMoveFigure[] } {
+  const canMove = subjectsFor(blockingMove, plan).some(({ id }) => id === start.subjectId);
+  const at = canMove ? start : { ...start, subjectId: null };
   const complete = { ...defaultValues(blockingMove, plan, at), ...values };
   const blocked = blockingMove.apply(plan, at, complete);
   return { ...blocked, figures: blockingMove.figures(blocked, at, complete) };

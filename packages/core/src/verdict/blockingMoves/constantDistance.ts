@@ -27,6 +27,7 @@ const PACE_ERROR = 0.1;
 export const constantDistance: BlockingMove = {
   id: 'constant-distance',
   movesCamera: true,
+  needsPerson: true,
   params: (plan, at) => [directionChoice('way'), length('walkMm', 4000, { min: 200, max: 100_000 }), durationParam(plan, at, 4)],
   apply(plan, at, { way, walkMm, lastsS }) {
     const someone = withSubject(plan, at);

@@ -9,6 +9,7 @@ import { figure, answer, type BlockingMove } from './blockingMove.js';
 export const irisPull: BlockingMove = {
   id: 'iris-pull',
   movesCamera: false,
+  needsPerson: false,
   params(plan, { atS }) {
     const { lens } = plan.optics;
     const widest = stopsAt(lens, focalLengthAt(plan.optics, atS))[0]!;

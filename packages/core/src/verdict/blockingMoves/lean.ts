@@ -20,6 +20,7 @@ import { figure, type BlockingMove } from './blockingMove.js';
 export const lean: BlockingMove = {
   id: 'lean',
   movesCamera: true,
+  needsPerson: true,
   params: (plan, at) => [directionChoice('way'), length('leanMm', 150, { min: 5, max: 1000 }), durationParam(plan, at, 3)],
   apply(plan, at, { way, leanMm, lastsS }) {
     const someone = withSubject(plan, at);

@@ -20,6 +20,7 @@ import { figure, type BlockingMove, windowFigures } from './blockingMove.js';
 export const pushIn: BlockingMove = {
   id: 'push-in',
   movesCamera: true,
+  needsPerson: false,
   params(plan, at) {
     const nowMm = currentDistanceMm(plan, at);
     return [distance('focusMm', nowMm * 0.6), distance('endMm', nowMm * 0.6), durationParam(plan, at, 4)];
@@ -27,7 +28,7 @@ export const pushIn: BlockingMove = {
   apply(plan, at, { focusMm, endMm, lastsS }) {
     const someone = withSubject(plan, at);
     const place = placeOf(someone, at.atS + lastsS!);
-    const to = towards(place, cameraOf(someone.plan, at.atS), floorMm(someone.plan, subjectOf(someone), endMm!));
+    const to = towards(place, cameraOf(someone.plan, at.atS), floorMm(someone.plan, subjectOf(someone), endMm!, at.atS));
     const moved = cameraThrough(someone.plan, at.atS, [{ ...to, atS: at.atS + lastsS! }]);
     return { ...someone, plan: setFocusFrom(moved, { kind: 'distance', distanceMm: focusMm! }, at.atS) };
   },

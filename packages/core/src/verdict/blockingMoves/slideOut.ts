@@ -25,6 +25,7 @@ const FOREGROUND_DEEP_MM = 100;
 export const slideOut: BlockingMove = {
   id: 'slide-out',
   movesCamera: true,
+  needsPerson: false,
   params: (plan, at) => [
     directionChoice('side'),
     { key: 'closeMm', unit: 'distance', min: 100, max: 20_000, defaultValue: 700 },

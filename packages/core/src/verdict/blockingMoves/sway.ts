@@ -21,6 +21,7 @@ import { figure, answer, type BlockingMove, type BlockingMoveFigure } from './bl
 export const sway: BlockingMove = {
   id: 'sway',
   movesCamera: false,
+  needsPerson: true,
   params: (plan, at) => [
     length('swayMm', 80, { min: 5, max: 2000 }),
     { key: 'periodS', unit: 'time', min: 0.4, max: 30, defaultValue: 3 },

@@ -17,6 +17,7 @@ const TURN_S = 0.8;
 export const waitingMarks: BlockingMove = {
   id: 'waiting-marks',
   movesCamera: false,
+  needsPerson: false,
   params(plan, at) {
     const nowMm = currentDistanceMm(plan, at);
     return [...PLACES.map(({ key, share }) => distance(key, nowMm * share)), { ...durationParam(plan, at, 2.5), key: 'waitS' }];

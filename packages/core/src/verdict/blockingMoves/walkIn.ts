@@ -21,6 +21,7 @@ import { figure, type BlockingMove, windowFigures } from './blockingMove.js';
 export const walkIn: BlockingMove = {
   id: 'walk-in',
   movesCamera: false,
+  needsPerson: true,
   params(plan, at) {
     const nowMm = currentDistanceMm(plan, at);
     return [distance('focusMm', nowMm * 0.6), distance('endMm', nowMm * 0.5), durationParam(plan, at, 4)];
@@ -29,7 +30,7 @@ export const walkIn: BlockingMove = {
     const someone = withSubject(plan, at, 5000);
     const camera = cameraOf(someone.plan, at.atS);
     const place = placeOf(someone, at.atS);
-    const pathPosition = (mm: number) => towards(camera, place, floorMm(someone.plan, subjectOf(someone), mm));
+    const pathPosition = (mm: number) => towards(camera, place, floorMm(someone.plan, subjectOf(someone), mm, at.atS));
     const { plan: waiting, markId } = addPlace(someone.plan, pathPosition(focusMm!), someone.subjectId);
     const walked = walk({ ...someone, plan: waiting }, pathPosition(endMm!), at.atS, lastsS!);
     return {

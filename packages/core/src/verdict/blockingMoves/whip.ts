@@ -9,6 +9,7 @@ import { figure, answer, type BlockingMove } from './blockingMove.js';
 export const whip: BlockingMove = {
   id: 'whip',
   movesCamera: false,
+  needsPerson: false,
   params: (plan, at) => [{ ...durationParam(plan, at, 0.5), key: 'panS', min: 0.1 }],
   apply(plan, at, { panS }) {
     const someone = withSubject(plan, at);
