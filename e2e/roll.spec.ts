@@ -238,7 +238,9 @@ test('a device at the port turns the ring, and receives the focus track', async 
       new Promise<string>((done) => {
         const device = new WebSocket(address);
         (window as unknown as { device: WebSocket }).device = device;
-        device.onopen = () => device.send(JSON.stringify({ kind: 'wheel', device: 'wheel on the arm', ringDeg: 100 }));
+        const turned = JSON.stringify({ kind: 'wheel', device: 'wheel on the arm', ringDeg: 100 });
+        // like a real wheel it goes on reporting, so that a page that connects later hears it
+        device.onopen = () => setInterval(() => device.readyState === WebSocket.OPEN && device.send(turned), 100);
         device.onmessage = ({ data }) => String(data).includes('drive') && done(String(data));
       }),
     `${heron.server.address.replace('http', 'ws')}/api/devices`,

@@ -26,7 +26,7 @@ export function SameName({ subject, distance, onDone, onRename }: Props) {
       ? changeMark(plan, subject.stays[0]!.markId, { distanceMm: mm })
       : addStay(plan, subject.id, { distanceMm: mm!, fromS: nextArrivalS(plan, subject) });
   return (
-    <div className={styles.sameName} role="alert">
+    <div className={styles.sameName} role="alert" ref={(element) => element?.scrollIntoView({ block: 'nearest' })}>
       <p>{sameNameText(subject)}</p>
       {mm !== null && (
         <Button

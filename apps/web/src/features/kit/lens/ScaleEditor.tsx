@@ -74,7 +74,7 @@ export function ScaleEditor(props: Props) {
         points={points}
         onGuided={setIsGuided}
         addPoint={addPoint}
-        readFile={readFile}
+        readFile={() => void readFile()}
         lens={lens}
         onThrowAlone={onThrowAlone}
       />
