@@ -1,11 +1,12 @@
 import type { ShotPlan } from '../plan/index.js';
 import { rollClock, type RollClock, type RollMode } from '../roll/index.js';
 import type { LoggedHit } from './corrections.js';
+import { inferredCues } from './inferredCues.js';
 import { judgeTake, type TakeVerdict, type UsableSpan } from './judgeTake.js';
 import { onPlanTime } from './onPlanTime.js';
 import type { PullScore } from './scorePulls.js';
 import { type FocusGrade, type Take, TAKE_LIMITS } from './take.js';
-import { unpackTrack } from './track.js';
+import { type RingTrack, unpackTrack } from './track.js';
 
 /** Minimum sharp share of the required time for the grade "usable". */
 const USABLE_SHARE = 0.5;
@@ -22,16 +23,32 @@ export function verdictOf(
   pace?: RollMode,
 ): TakeVerdict | null {
   if (track === null) return null;
-  const clock = rollClock(plan, cues, pace);
+  return judgedBy(plan, unpackTrack(track), { cues, focusChecks }, pace).verdict;
+}
+
+/** The verdict, and the clock of the take: with cues that were seen in the ring where none was given by key. */
+function judgedBy(
+  plan: ShotPlan,
+  track: RingTrack,
+  { cues, focusChecks }: Pick<Take, 'cues' | 'focusChecks'>,
+  pace: RollMode | undefined,
+): { readonly verdict: TakeVerdict | null; readonly clock: RollClock } {
+  const seen = inferredCues(plan, track, cues, pace);
+  const all = [...cues, ...seen];
+  const clock = rollClock(plan, all, pace);
   const checksOnPlan = focusChecks.map(({ fromS, toS }) => ({ fromS: clock.planSAt(fromS), toS: clock.planSAt(toS) }));
-  return judgeTake(plan, onPlanTime(plan, unpackTrack(track), cues, pace), checksOnPlan);
+  const verdict = judgeTake(plan, onPlanTime(plan, track, all, pace), checksOnPlan);
+  const isSeen = (pullId: string) => seen.some((cue) => cue.pullId === pullId);
+  // how late the ring was is unknown where the cue is seen in the ring itself
+  const pulls = verdict?.pulls.map((score) => (isSeen(score.pullId) ? { ...score, startsLateS: null } : score));
+  return { verdict: verdict && { ...verdict, pulls: pulls! }, clock };
 }
 
 /** Fills in hits, focus grade and usable spans from the take's track. A take without a track is returned unchanged. */
 export function asJudged(plan: ShotPlan, take: Take, pace?: RollMode): Take {
-  const verdict = verdictOf(plan, take, pace);
+  if (take.track === null) return take;
+  const { verdict, clock } = judgedBy(plan, unpackTrack(take.track), take, pace);
   if (!verdict) return take;
-  const clock = rollClock(plan, take.cues, pace);
   return {
     ...take,
     hits: verdict.pulls.map(loggedHit),

@@ -1,4 +1,5 @@
 import { changePull, pullRoom, type ShotPlan } from '../plan/index.js';
+import { isTriggeredByEvent } from '../roll/index.js';
 import type { MarkHit } from './scorePulls.js';
 
 /** What is known about a pull in a take, from its track or from the log. */
@@ -52,12 +53,15 @@ export function corrections(plan: ShotPlan, takes: readonly (readonly LoggedHit[
 }
 
 function corrected(plan: ShotPlan, id: string, hit: Exclude<MarkHit, 'hit'>, meanS: number | null): ShotPlan | null {
-  const { startS, durationS } = plan.focusTrack.pulls.find((pull) => pull.id === id)!;
+  const pull = plan.focusTrack.pulls.find((one) => one.id === id)!;
+  const { startS, durationS } = pull;
   const { earliestStartS, latestEndS } = pullRoom(plan, id);
   const inSteps = (seconds: number) => Math.round(seconds / STEP_S) * STEP_S;
   switch (hit) {
     case 'late':
     case 'early': {
+      // its cue sets it off: another start in the plan changes nothing on the set
+      if (isTriggeredByEvent(pull)) return null;
       const late = meanS ?? (hit === 'late' ? ASSUMED_LATENESS_S : -ASSUMED_LATENESS_S);
       const start = Math.min(Math.max(inSteps(startS - late), earliestStartS), latestEndS - durationS);
       return Math.abs(start - startS) < STEP_S / 2 ? null : changePull(plan, id, { startS: start });

@@ -4,6 +4,7 @@ export { type Correction, corrections, type LoggedHit } from './corrections.js';
 export { type LoggedTake, readTakesJson, readTakesTable, TAKES_FORMAT, takesJson, takesTable } from './exchange.js';
 export { judgeTake, type TakeVerdict, type UsableSpan } from './judgeTake.js';
 export { type LensDataReading, readLensData } from './lensData.js';
+export { cuesOf } from './inferredCues.js';
 export { onPlanTime, pullTimes } from './onPlanTime.js';
 export { MARK_HITS, type MarkHit, type PullScore, scorePulls } from './scorePulls.js';
 export {

@@ -2,7 +2,7 @@ import { heldOnRing, ringOf } from '../kit/index.js';
 import { activeBeats, beatFrames, type ShotPlan } from '../plan/index.js';
 import { evaluateRing, type RingVerdict } from '../verdict/index.js';
 import { type PullScore, scorePulls } from './scorePulls.js';
-import { type RingTrack, trackDegAt } from './track.js';
+import { isInHole, type RingTrack, trackDegAt } from './track.js';
 
 /** An unbroken usable stretch of a take. */
 export interface UsableSpan {
@@ -15,7 +15,7 @@ export interface TakeVerdict extends RingVerdict {
   readonly pulls: readonly PullScore[];
   /** Longest first: every required subject is sharp, and no focus check */
   readonly usable: readonly UsableSpan[];
-  /** The take lasts to the end of the last beat */
+  /** The take lasts to the end of the last beat, and no beat meets a hole in its data */
   readonly isWhole: boolean;
   /** Every beat is kept and was recorded to its end */
   readonly isKept: boolean;
@@ -48,9 +48,9 @@ export function judgeTake(plan: ShotPlan, track: RingTrack, focusChecks: readonl
   const endS = (track.ringDeg.length - 1) / track.hz;
   // a take that was cut short shows nothing after its end
   lost.fill(1, Math.min(frameCount, Math.floor(endS * captureFps + 1e-6) + 1));
-  for (const { fromS, toS } of focusChecks)
+  for (const { fromS, toS } of [...focusChecks, ...(track.holes ?? [])])
     lost.fill(1, Math.max(0, Math.floor(fromS * captureFps)), Math.min(frameCount, Math.ceil(toS * captureFps)));
-  const isWhole = activeBeats(plan).every(({ toS }) => toS <= endS + END_TOLERANCE_S);
+  const isWhole = activeBeats(plan).every(({ fromS, toS }) => toS <= endS + END_TOLERANCE_S && !isInHole(track, fromS, toS));
   return {
     ...judged,
     pulls: scorePulls(plan, track),

@@ -24,7 +24,8 @@ export function onPlanTime(
     lastS = clock.realSAt(k / track.hz) ?? lastS;
     return trackDegAt(track, lastS);
   });
-  return { hz: track.hz, ringDeg };
+  const holes = track.holes?.map(({ fromS, toS }) => ({ fromS: clock.planSAt(fromS), toS: clock.planSAt(toS) }));
+  return { hz: track.hz, ringDeg, ...(holes ? { holes } : {}) };
 }
 
 /**

@@ -1,11 +1,13 @@
-import { nearSign, ringOf } from '../kit/index.js';
-import { focusTrack } from '../track/index.js';
+import { nearSign, ringOf, wheelDegOf } from '../kit/index.js';
+import { type FocusTrack, focusTrack, type TrackPull } from '../track/index.js';
 import { landingWindow } from '../hand/index.js';
-import { pullEndS, type ShotPlan, zoneLensAt } from '../plan/index.js';
-import { type RingTrack, trackDegAt } from './track.js';
+import { type ShotPlan, zoneLensAt } from '../plan/index.js';
+import { smoothed } from './smoothTrack.js';
+import { isInHole, type RingTrack, trackDegAt } from './track.js';
+import { type Departure, departureOf, type Samples } from './turns.js';
 
 /** How a mark was hit, or the fault at it. The first that applies, worst first. */
-export const MARK_HITS = ['searched', 'overshot', 'in-front', 'behind', 'late', 'early', 'hit'] as const;
+export const MARK_HITS = ['searched', 'overshot', 'in-front', 'behind', 'false-start', 'late', 'early', 'hit'] as const;
 export type MarkHit = (typeof MARK_HITS)[number];
 
 /** A pull as it was turned, compared with its plan. Angles in ring degrees. */
@@ -29,122 +31,176 @@ export interface PullScore {
   readonly peakDegPerS: number;
 }
 
-/** A turn below this angle, or below this share of the pull, counts as rest. */
-const REST_DEG = 0.5;
-const RESTING_SHARE = 0.02;
-/** A ring that has not turned for this long is at rest. */
-const REST_S = 0.1;
+/** A turn below this angle counts as rest: of the ring in the hand, or of the wheel. */
+const REST_RING_DEG = 0.5;
+const REST_WHEEL_DEG = 1.5;
+/** So does a turn below this share of the pull. */
+const RESTING_SHARE = 0.01;
 /** Smaller time errors are not reported. */
 const MIN_TIME_ERROR_S = 0.15;
 /** Number of reversals from which a pull counts as searching. */
 const MIN_REVERSALS_SEARCHED = 3;
 /** A speed below this share of the pull's mean speed is a pause. */
 const PAUSE_SHARE = 0.05;
-/** Sample rate for the planned track. */
-const PLANNED_HZ = 120;
-/** Time examined before and after the planned pull, limited by its neighbours. */
+/** Time examined before and after the planned pull. */
 const MARGIN_S = 3;
 
 /**
- * Compares every pull of a plan with the track of a take: start, landing, error, overshoot, reversals, smoothness and speed.
+ * Compares every pull of a plan with the track of a take: start, landing, error, overshoot, reversals, smoothness and speed. The track is
+ * smoothed first. A pull is examined from the halfway point of the pull before it up to where the ring leaves for the next one.
  *
- * @returns no score for pulls after the end of the take; empty if the track has no start
+ * @returns no score for pulls after the end of the take, or across a hole in its data; empty if the track has no start
  */
 export function scorePulls(plan: ShotPlan, track: RingTrack): PullScore[] {
   const ring = ringOf(plan.optics.lens);
   const line = focusTrack(plan, ring);
   if (!line) return [];
-  const towardsNear = nearSign(ring);
   const endS = (track.ringDeg.length - 1) / track.hz;
   const reached = line.pulls.filter(({ startS }) => startS < endS);
-  return reached.map((pull, index): PullScore => {
-    const before = plan.focusTrack.pulls[index - 1];
-    const after = plan.focusTrack.pulls[index + 1];
-    const fromS = Math.max(pull.startS - MARGIN_S, before ? pullEndS(before) : 0);
-    const toS = Math.min(pull.endS + MARGIN_S, after ? after.startS : plan.durationS);
-    const targetDeg = pull.to.ringDeg;
+  const taken = turnsOf(plan, line, reached, (timeS) => trackDegAt(track, timeS), { hz: track.hz, endS });
+  // the start of a gentle pull is visible only a little later, also in the plan: both are detected the same way
+  const planned = turnsOf(plan, line, reached, line.ringDegAt, { hz: track.hz, endS: plan.durationS });
+  const towardsNear = nearSign(ring);
+  return reached.flatMap((pull, index): PullScore[] => {
+    const { toDeg } = pullFrame(plan, line, index);
     const { nearSideDeg, farSideDeg } = landingWindow(zoneLensAt(plan.optics, pull.endS), ring, pull.to.distanceMm);
-    const aim: Aim = {
-      startS: pull.startS,
-      direction: Math.sign(targetDeg - pull.from.ringDeg),
-      travelDeg: Math.abs(targetDeg - pull.from.ringDeg),
-      lowDeg: targetDeg + Math.min(nearSideDeg, farSideDeg),
-      highDeg: targetDeg + Math.max(nearSideDeg, farSideDeg),
-    };
-    const wasTracking = line.pulls[index - 1]?.isTracking ?? plan.focusTrack.start?.kind === 'subject';
-    // while tracking, target and start move with the subject: the hand is compared with that
-    const trackingOffsetDeg = (timeS: number) => {
-      if (timeS > pull.endS && pull.isTracking) return line.ringDegAt(timeS) - targetDeg;
-      return timeS < pull.startS && wasTracking ? line.ringDegAt(timeS) - pull.from.ringDeg : 0;
-    };
-    const turnBy = (degAt: (timeS: number) => number, hz: number) => {
-      const samples = samplesOf((timeS) => degAt(timeS) - trackingOffsetDeg(timeS), hz, fromS, toS);
-      return turnOf(samples, targetDeg, aim);
-    };
-    const turn = turnBy((timeS) => trackDegAt(track, timeS), track.hz);
-    // the start of a gentle pull is visible only a little later, also in the plan: both are detected the same way
-    const planned = turnBy(line.ringDegAt, PLANNED_HZ);
-    const startsLateS = turn.startS === null ? null : turn.startS - (planned.startS ?? pull.startS);
+    const window = { lowDeg: toDeg + Math.min(nearSideDeg, farSideDeg), highDeg: toDeg + Math.max(nearSideDeg, farSideDeg) };
+    const turn = turnOf(taken[index]!, pull, window);
+    if (isInHole(track, turn.fromS, turn.untilS)) return [];
+    const plannedStartS = turnOf(planned[index]!, pull, window).startS ?? pull.startS;
+    const startsLateS = turn.startS === null ? null : turn.startS - plannedStartS;
     const landsLateS = turn.landS === null ? null : turn.landS - pull.endS;
-    return {
-      pullId: pull.pullId,
-      hit: hitOf({ ...turn, startsLateS, landsLateS, isNearer: turn.endErrorDeg * towardsNear > 0 }),
-      startS: turn.startS,
-      landS: turn.landS,
-      startsLateS,
-      landsLateS,
-      endErrorDeg: turn.endErrorDeg * towardsNear,
-      overshootDeg: turn.overshootDeg,
-      reversals: turn.reversals,
-      smoothness: turn.smoothness,
-      peakDegPerS: turn.peakDegPerS,
-    };
+    const { isFalseStart, isOver, overshootDeg, reversals, smoothness, peakDegPerS, startS, landS } = turn;
+    const isNearer = turn.endErrorDeg * towardsNear > 0;
+    return [
+      {
+        pullId: pull.pullId,
+        hit: hitOf({ landS, startsLateS, landsLateS, isNearer, isOver, isFalseStart, reversals }),
+        startS,
+        landS,
+        startsLateS,
+        landsLateS,
+        endErrorDeg: turn.endErrorDeg * towardsNear,
+        overshootDeg,
+        reversals,
+        smoothness,
+        peakDegPerS,
+      },
+    ];
   });
 }
 
-interface Samples {
-  readonly fromS: number;
-  readonly stepS: number;
-  readonly degs: Float64Array;
+/** Rest of a hand in ring degrees. */
+export function restingDeg(wheel: ShotPlan['wheel']): number {
+  return wheel ? REST_WHEEL_DEG / Math.abs(wheelDegOf(wheel, 1)) : REST_RING_DEG;
 }
 
-function samplesOf(degAt: (timeS: number) => number, hz: number, fromS: number, toS: number): Samples {
-  const stepS = 1 / hz;
-  const count = Math.max(2, Math.floor((toS - fromS) / stepS + 1e-9) + 1);
-  return { fromS, stepS, degs: Float64Array.from({ length: count }, (_, k) => degAt(fromS + k * stepS)) };
+/** What a pull is compared with: while tracking, start and target move with the subject, and are taken out. */
+function pullFrame(plan: ShotPlan, line: FocusTrack, index: number) {
+  const pull = line.pulls[index]!;
+  const wasTracking = line.pulls[index - 1]?.isTracking ?? plan.focusTrack.start?.kind === 'subject';
+  const [fromDeg, toDeg] = [pull.from.ringDeg, pull.to.ringDeg];
+  const offsetDeg = (timeS: number) => {
+    if (timeS > pull.endS && pull.isTracking) return line.ringDegAt(timeS) - toDeg;
+    return timeS < pull.startS && wasTracking ? line.ringDegAt(timeS) - fromDeg : 0;
+  };
+  return { fromDeg, toDeg, offsetDeg };
 }
 
-interface Aim {
-  /** 1 or -1; 0 for a pull without travel */
-  readonly direction: number;
-  readonly travelDeg: number;
-  /** Planned start of the pull */
-  readonly startS: number;
-  /** Landing window */
+/** One turn as it was made: the samples in the frame of its pull, and where it begins and ends. */
+interface Turn {
+  readonly samples: Samples;
+  readonly departure: Departure | null;
+  /** Samples that belong to the turn: from the halfway point of the one before up to the rest before the next */
+  readonly from: number;
+  readonly until: number;
+  readonly restDeg: number;
+}
+
+function turnsOf(
+  plan: ShotPlan,
+  line: FocusTrack,
+  pulls: readonly TrackPull[],
+  degAt: (timeS: number) => number,
+  { hz, endS }: { readonly hz: number; readonly endS: number },
+): Turn[] {
+  const count = Math.max(2, Math.floor(Math.min(endS, plan.durationS) * hz + 1e-9) + 1);
+  let after = 0;
+  const found = pulls.map((pull, index) => {
+    const { fromDeg, toDeg, offsetDeg } = pullFrame(plan, line, index);
+    const degs = Float64Array.from({ length: count }, (_, k) => degAt(k / hz) - offsetDeg(k / hz));
+    const samples: Samples = { hz, degs: smoothed(degs, hz) };
+    const { startS } = pull;
+    const restDeg = Math.max(restingDeg(plan.wheel), RESTING_SHARE * Math.abs(toDeg - fromDeg));
+    const turn = { fromDeg, toDeg, startS, endS: pull.endS };
+    const departure = departureOf(samples, turn, { after, restDeg, latestS: pull.endS + MARGIN_S });
+    const from = Math.max(after, departure ? 0 : Math.round((startS - MARGIN_S) * hz));
+    after = departure?.halfway ?? Math.max(after, Math.round(startS * hz));
+    return { samples, departure, from, restDeg, startsAt: Math.round(startS * hz) };
+  });
+  return found.map(({ startsAt: _, ...turn }, index) => {
+    const next = found[index + 1];
+    const latest = Math.round((pulls[index]!.endS + MARGIN_S) * hz);
+    const until = Math.min(next ? (next.departure?.restsUntil ?? next.startsAt) : latest, count - 1);
+    return { ...turn, until: Math.max(until, turn.departure?.halfway ?? 0) };
+  });
+}
+
+/** Landing window of a mark in ring degrees. */
+interface Window {
   readonly lowDeg: number;
   readonly highDeg: number;
 }
 
-function turnOf({ fromS, stepS, degs }: Samples, targetDeg: number, { startS, direction, travelDeg, lowDeg, highDeg }: Aim) {
-  const restDeg = Math.max(REST_DEG, RESTING_SHARE * travelDeg);
-  const isIn = (deg: number) => deg >= lowDeg - 1e-9 && deg <= highDeg + 1e-9;
-  const restsAt = firstRest(degs, Math.round(REST_S / stepS), restDeg, Math.round((startS - fromS) / stepS));
-  const begins = degs.findIndex((deg, k) => k > restsAt && Math.abs(deg - degs[restsAt]!) > restDeg);
+function turnOf({ samples: { hz, degs }, departure, from, until, restDeg }: Turn, pull: TrackPull, window: Window) {
+  const targetDeg = pull.to.ringDeg;
+  const direction = Math.sign(targetDeg - pull.from.ringDeg);
+  const travelDeg = Math.abs(targetDeg - pull.from.ringDeg);
+  const isIn = (deg: number) => deg >= window.lowDeg - 1e-9 && deg <= window.highDeg + 1e-9;
+  const begins = departure?.begins ?? from;
   // it has landed at the sample after which it never leaves the window
-  let lands = degs.length;
-  while (lands > 0 && isIn(degs[lands - 1]!)) lands--;
-  const from = Math.max(begins, 0);
-  const until = Math.min(Math.max(lands, from + 1), degs.length - 1);
-  let [path, paused, peak, overshootDeg, reversals] = [0, 0, 0, 0, 0];
-  let [turning, turnedAt] = [0, degs[from]!];
-  const pauseDeg = PAUSE_SHARE * (travelDeg / Math.max(until - from, 1));
-  for (let k = from + 1; k < degs.length; k++) {
-    const by = degs[k]! - degs[k - 1]!;
-    peak = Math.max(peak, Math.abs(by) / stepS);
+  let lands = until + 1;
+  while (lands > from && isIn(degs[lands - 1]!)) lands--;
+  const end = Math.min(Math.max(lands, begins + 1), until);
+  const shape = shapeOf(
+    degs.subarray(begins, until + 1),
+    end - begins,
+    restDeg,
+    PAUSE_SHARE * (travelDeg / Math.max(end - begins, 1)),
+  );
+  let overshootDeg = 0;
+  for (let k = departure?.halfway ?? begins; k <= until; k++)
     overshootDeg = Math.max(overshootDeg, direction * (degs[k]! - targetDeg));
-    if (k <= until) {
-      path += Math.abs(by);
-      if (Math.abs(by) < pauseDeg) paused++;
+  return {
+    fromS: begins / hz,
+    untilS: end / hz,
+    startS: departure ? begins / hz : null,
+    landS: lands > until ? null : lands / hz,
+    endErrorDeg: degs[until]! - targetDeg,
+    isOver: direction !== 0 && !isIn(targetDeg + direction * overshootDeg),
+    isFalseStart: departure?.isFalseStart ?? false,
+    overshootDeg,
+    reversals: shape.reversals,
+    smoothness: shape.smoothness,
+    peakDegPerS: shape.peakDeg * hz,
+  };
+}
+
+/**
+ * Shape of a turn: reversals, smoothness, and the largest step between two samples.
+ *
+ * @param degs - from its start
+ * @param landsAt - sample of its landing; path and pauses count up to there
+ */
+function shapeOf(degs: Float64Array, landsAt: number, restDeg: number, pauseDeg: number) {
+  let [path, paused, peakDeg, reversals] = [0, 0, 0, 0];
+  let [turning, turnedAt] = [0, degs[0]!];
+  for (let k = 1; k < degs.length; k++) {
+    const by = Math.abs(degs[k]! - degs[k - 1]!);
+    peakDeg = Math.max(peakDeg, by);
+    if (k <= landsAt) {
+      path += by;
+      if (by < pauseDeg) paused++;
     }
     // a reversal counts only if it is larger than a resting hand's movement
     if (Math.abs(degs[k]! - turnedAt) < restDeg) continue;
@@ -153,48 +209,27 @@ function turnOf({ fromS, stepS, degs }: Samples, targetDeg: number, { startS, di
     turning = way;
     turnedAt = degs[k]!;
   }
-  const endDeg = degs[degs.length - 1]!;
-  const direct = Math.abs(degs[until]! - degs[from]!);
-  const smoothness = path === 0 ? 1 : (direct / path) * (1 - paused / Math.max(until - from, 1));
-  return {
-    startS: begins < 0 ? null : fromS + begins * stepS,
-    landS: lands >= degs.length ? null : fromS + lands * stepS,
-    endErrorDeg: endDeg - targetDeg,
-    isOver: direction !== 0 && !isIn(targetDeg + direction * overshootDeg),
-    overshootDeg,
-    reversals,
-    smoothness,
-    peakDegPerS: peak,
-  };
+  const direct = Math.abs(degs[Math.min(landsAt, degs.length - 1)]! - degs[0]!);
+  const smoothness = path < restDeg / 10 ? 1 : (direct / path) * (1 - paused / Math.max(landsAt, 1));
+  return { reversals, smoothness, peakDeg };
 }
 
-/**
- * Time from which the ring is at rest after the previous pull, which may have landed late; at most the planned start of this
- * one.
- */
-function firstRest(degs: Float64Array, samples: number, restDeg: number, latest: number): number {
-  const last = Math.min(Math.max(latest, 0), degs.length - 1);
-  for (let k = 0; k < last; k++) {
-    const until = Math.min(k + samples, degs.length - 1);
-    if (Math.abs(degs[until]! - degs[k]!) < restDeg / 4) return k;
-  }
-  return last;
-}
-
-interface MotorCommand {
+interface TurnFaults {
   readonly landS: number | null;
   readonly startsLateS: number | null;
   readonly landsLateS: number | null;
   readonly isNearer: boolean;
   readonly isOver: boolean;
+  readonly isFalseStart: boolean;
   readonly reversals: number;
 }
 
-function hitOf({ landS, startsLateS, landsLateS, isNearer, isOver, reversals }: MotorCommand): MarkHit {
+function hitOf({ landS, startsLateS, landsLateS, isNearer, isOver, isFalseStart, reversals }: TurnFaults): MarkHit {
   if (reversals >= MIN_REVERSALS_SEARCHED) return 'searched';
   if (isOver && landS !== null) return 'overshot';
   // a ring set too near puts the focus in front of the subject
   if (landS === null) return isNearer ? 'in-front' : 'behind';
+  if (isFalseStart) return 'false-start';
   if ((landsLateS ?? 0) > MIN_TIME_ERROR_S || (startsLateS ?? 0) > MIN_TIME_ERROR_S) return 'late';
   return (startsLateS ?? 0) < -MIN_TIME_ERROR_S ? 'early' : 'hit';
 }

@@ -6,6 +6,19 @@ export interface RingTrack {
   /** Samples per second */
   readonly hz: number;
   readonly ringDeg: Float64Array;
+  /** Spans without data; the angles in them are only drawn through. None if absent */
+  readonly holes?: readonly TrackHole[];
+}
+
+/** A span of a track without data, in s. */
+export interface TrackHole {
+  readonly fromS: number;
+  readonly toS: number;
+}
+
+/** Whether a span of time meets a hole in the data. */
+export function isInHole({ holes = [] }: RingTrack, fromS: number, toS: number): boolean {
+  return holes.some((hole) => hole.fromS < toS && hole.toS > fromS);
 }
 
 /** Resolution of a stored track: finer than any hand or encoder. */

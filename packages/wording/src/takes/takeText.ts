@@ -1,6 +1,7 @@
 import {
   type Correction,
   type FocusGrade,
+  isTriggeredByEvent,
   type LoggedHit,
   loggedHit,
   type MarkHit,
@@ -23,6 +24,7 @@ export const HIT_WORDS: Readonly<Record<MarkHit, string>> = {
   'in-front': 'in front',
   behind: 'behind',
   searched: 'searched',
+  'false-start': 'false start',
 };
 
 export const FOCUS_GRADE_WORDS: Readonly<Record<FocusGrade, string>> = { sharp: 'sharp', usable: 'usable', soft: 'soft' };
@@ -80,12 +82,21 @@ const CORRECTIONS: Readonly<Record<Correction['hit'], string>> = {
   'in-front': 'measure the mark again: focus was in front of it',
   behind: 'measure the mark again: focus was behind it',
   searched: 'set a hard stop, or practise the landing',
+  'false-start': 'wait for the cue, with a count before it',
+};
+
+/** Corrections of a pull that a cue sets off: its start in the plan does not matter. */
+const ON_A_CUE: Readonly<Partial<Record<Correction['hit'], string>>> = {
+  late: 'a longer count before the cue',
+  early: 'wait for the cue',
 };
 
 /** A correction in a line: "2 times late at D by 0.4 s: start sooner". */
 export function correctionText({ pullId, hit, times, byS }: Correction, plan: ShotPlan, units: UnitSystem): string {
   const often = times > 1 ? `${times} times ` : '';
-  return `${often}${HIT_WORDS[hit]} at ${pullTargetText(pullId, plan, units)}${lateBy(hit, byS)}: ${CORRECTIONS[hit]}`;
+  const pull = plan.focusTrack.pulls.find(({ id }) => id === pullId);
+  const advice = (pull && isTriggeredByEvent(pull) && ON_A_CUE[hit]) || CORRECTIONS[hit];
+  return `${often}${HIT_WORDS[hit]} at ${pullTargetText(pullId, plan, units)}${lateBy(hit, byS)}: ${advice}`;
 }
 
 /** Result of a track in a sentence: "Kept: every mark hit.", or its faults and usable length. */

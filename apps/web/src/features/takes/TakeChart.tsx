@@ -1,4 +1,5 @@
 import {
+  cuesOf,
   onPlanTime,
   rollClock,
   type RollMode,
@@ -52,15 +53,14 @@ function Drawn({
     const ready = prepareRoll(plan);
     return ready && trackChartLayout(plan, ready, null, { height: HEIGHT - STRIP, pxPerS });
   }, [plan, pxPerS]);
+  const track = useMemo(() => (take.track === null ? null : unpackTrack(take.track)), [take]);
+  const cues = useMemo(() => (track ? cuesOf(plan, track, take.cues, pace) : take.cues), [plan, track, take, pace]);
   const path = useMemo(
-    () =>
-      layout && take.track !== null
-        ? trackPath(onPlanTime(plan, unpackTrack(take.track), take.cues, pace), layout.scale, pxPerS)
-        : '',
-    [layout, plan, take, pace, pxPerS],
+    () => (layout && track ? trackPath(onPlanTime(plan, track, cues, pace), layout.scale, pxPerS) : ''),
+    [layout, plan, track, cues, pace, pxPerS],
   );
   if (!layout) return null;
-  const clock = rollClock(plan, take.cues, pace);
+  const clock = rollClock(plan, cues, pace);
   const x = scaleLinear([0, plan.durationS], [0, width]);
   return (
     <svg width={width} height={HEIGHT} role="img" aria-label="Plan and take over time">

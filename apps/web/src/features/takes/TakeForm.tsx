@@ -27,7 +27,7 @@ interface Props {
 }
 
 /** Most frequent first. */
-const ORDER: readonly MarkHit[] = ['hit', 'late', 'early', 'in-front', 'behind', 'overshot', 'searched'];
+const ORDER: readonly MarkHit[] = ['hit', 'late', 'early', 'false-start', 'in-front', 'behind', 'overshot', 'searched'];
 /** Key of each result; keys apply to one mark after the other. */
 const PAGE_KEYS: Readonly<Record<string, MarkHit>> = {
   h: 'hit',
@@ -37,6 +37,7 @@ const PAGE_KEYS: Readonly<Record<string, MarkHit>> = {
   b: 'behind',
   o: 'overshot',
   s: 'searched',
+  w: 'false-start',
 };
 const HITS = ORDER.map((value) => ({ value, word: HIT_WORDS[value] }));
 

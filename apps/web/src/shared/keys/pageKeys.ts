@@ -30,8 +30,8 @@ const PLAYHEAD: PageKey = {
 /** Keys for logging the latest take. */
 const TAKE_KEYS: readonly PageKey[] = [
   {
-    keys: ['H', 'L', 'E', 'F', 'B', 'O', 'S'],
-    does: 'on the chosen mark: hit, late, early, in front, behind, overshot, searched',
+    keys: ['H', 'L', 'E', 'W', 'F', 'B', 'O', 'S'],
+    does: 'on the chosen mark: hit, late, early, false start, in front, behind, overshot, searched',
   },
   { keys: ['K'], does: 'circle the take' },
   { keys: ['T'], does: 'log the take as it is shown' },
