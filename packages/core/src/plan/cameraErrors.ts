@@ -1,17 +1,5 @@
 import type { Support } from '../kit/index.js';
-import type { ShotPlan } from './shotPlan.js';
-
-/** Errors of the camera and its operator in a take, one standard deviation each. */
-export interface CameraErrors {
-  /** How early or late the camera is along its own path */
-  readonly timingSigmaS: number;
-  /** How far the camera misses the ends of its moves, along the move */
-  readonly stopSigmaMm: number;
-  /** Drift along the lens axis: a first-order random process with this spread */
-  readonly driftSigmaMm: number;
-  /** Time after which a drift is forgotten by a factor of e, > 0 */
-  readonly driftTimeS: number;
-}
+import type { CameraErrors, ShotPlan } from './shotPlan.js';
 
 /** A camera that is where the plan has it. */
 export const STEADY_CAMERA: CameraErrors = { timingSigmaS: 0, stopSigmaMm: 0, driftSigmaMm: 0, driftTimeS: 1 };

@@ -1,5 +1,5 @@
 export { beatFrames, keyFrameOf } from './beatFrames.js';
-export { type CameraErrors, cameraErrorsOf, keepingDistanceErrors, STEADY_CAMERA } from './cameraErrors.js';
+export { cameraErrorsOf, keepingDistanceErrors, STEADY_CAMERA } from './cameraErrors.js';
 export { assertPlan, checkPlan, PLAN_JSON_SCHEMA } from './checkPlan.js';
 export {
   fieldOfAction,
@@ -21,6 +21,7 @@ export { planDistances } from './planDistances.js';
 export { PLAN_LIMITS } from './planLimits.js';
 export { ringReach, type RingReach } from './ringReach.js';
 export {
+  type CameraErrors,
   activeBeats,
   type Alternate,
   ALTERNATES,

@@ -23,6 +23,7 @@ import { cameraShape, lensShape, rigShape, sharpnessShape, wheelShape } from '..
 import { boolean, list, nullable, object, oneOf, quantity, type Shape, text, variant } from '../shape.js';
 import { EASINGS, type Hand } from '../hand/index.js';
 import {
+  type CameraErrors,
   ALTERNATES,
   type Beat,
   REQUIREMENTS,
@@ -40,7 +41,6 @@ import {
   type ShotPlan,
 } from './shotPlan.js';
 import { PLAN_LIMITS as LIMITS } from './planLimits.js';
-import type { CameraErrors } from './cameraErrors.js';
 import type { Schedule, ShotGoals } from './goals.js';
 
 const id = text(LIMITS.id);

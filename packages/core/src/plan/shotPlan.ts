@@ -1,7 +1,6 @@
 import type { Easing, Hand } from '../hand/index.js';
 import type { FloorPlan, Mark, RehearsalRun, Subject } from '../floor/index.js';
 import { type Camera, circleMm, type Lens, pictureSize, type Rig, type Sharpness, type Wheel } from '../kit/index.js';
-import type { CameraErrors } from './cameraErrors.js';
 import type { Schedule, ShotGoals } from './goals.js';
 
 /** Version of the saved form. A change of the form raises it and adds an upgrade. */
@@ -158,6 +157,18 @@ export interface ShotExposure {
   readonly shutterAngleDeg: number;
   /** Neutral-density filters in place, in stops */
   readonly ndStops: number;
+}
+
+/** Errors of the camera and its operator in a take, one standard deviation each. */
+export interface CameraErrors {
+  /** How early or late the camera is along its own path */
+  readonly timingSigmaS: number;
+  /** How far the camera misses the ends of its moves, along the move */
+  readonly stopSigmaMm: number;
+  /** Drift along the lens axis: a first-order random process with this spread */
+  readonly driftSigmaMm: number;
+  /** Time after which a drift is forgotten by a factor of e, > 0 */
+  readonly driftTimeS: number;
 }
 
 /** One shot as planned: the document that is edited, undone, saved and restored as a whole. Lengths in mm, times in s. */

@@ -57,9 +57,10 @@ export function scorePulls(plan: ShotPlan, track: RingTrack): PullScore[] {
   if (!line) return [];
   const endS = (track.ringDeg.length - 1) / track.hz;
   const reached = line.pulls.filter(({ startS }) => startS < endS);
-  const taken = turnsOf(plan, line, reached, (timeS) => trackDegAt(track, timeS), { hz: track.hz, endS });
+  const asPlanned: Planned = { plan, line, pulls: reached };
+  const taken = turnsOf(asPlanned, (timeS) => trackDegAt(track, timeS), { hz: track.hz, endS });
   // the start of a gentle pull is visible only a little later, also in the plan: both are detected the same way
-  const planned = turnsOf(plan, line, reached, line.ringDegAt, { hz: track.hz, endS: plan.durationS });
+  const planned = turnsOf(asPlanned, line.ringDegAt, { hz: track.hz, endS: plan.durationS });
   const towardsNear = nearSign(ring);
   return reached.flatMap((pull, index): PullScore[] => {
     const { toDeg } = pullFrame(plan, line, index);
@@ -117,10 +118,15 @@ interface Turn {
   readonly restDeg: number;
 }
 
+/** A plan with its track, and the pulls that a take reaches. */
+interface Planned {
+  readonly plan: ShotPlan;
+  readonly line: FocusTrack;
+  readonly pulls: readonly TrackPull[];
+}
+
 function turnsOf(
-  plan: ShotPlan,
-  line: FocusTrack,
-  pulls: readonly TrackPull[],
+  { plan, line, pulls }: Planned,
   degAt: (timeS: number) => number,
   { hz, endS }: { readonly hz: number; readonly endS: number },
 ): Turn[] {

@@ -21,7 +21,8 @@ import { chanceOfOneKept } from './severalTakes';
 import { landingSigmaDeg } from './errorSources';
 import { mergeCounts, runTrials } from './runTrials';
 import { normalQuantile } from './normalQuantile';
-import { type PreparedTrials, prepareTrials } from './prepareTrials';
+import type { PreparedTrials } from './preparedTrials';
+import { prepareTrials } from './prepareTrials';
 import { createTrialLoop } from './trialLoop';
 import { trialColumns } from './trialColumns';
 

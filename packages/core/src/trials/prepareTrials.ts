@@ -16,111 +16,21 @@ import {
   zoneLensAt,
 } from '../plan/index.js';
 import { subjectErrors } from '../floor/index.js';
-import type { Easing } from '../hand/index.js';
 import { focusTrack } from '../track/index.js';
 import { type CompleteVerdict, evaluatePull, type Missing } from '../verdict/index.js';
-
 import { CAMERA_KEY, type DrawLayout, drawLayoutOf, moveKey, START_KEY, subjectKey } from './drawLayout.js';
 import { type ErrorSource, followErrors, pullErrors } from './errorSources.js';
+import type {
+  PreparedBeat,
+  PreparedHold,
+  PreparedPull,
+  PreparedStop,
+  PreparedSubject,
+  PreparedTrials,
+  TakesOptions,
+} from './preparedTrials.js';
 import { isConstantInScene, type PreparedScene, prepareScene } from './prepareScene.js';
-import { type AngleTable, angleTableOf, type ZoneTable, zoneTableOf } from './zoneTables.js';
-
-/** A hold, or tracking, between two pulls. */
-export interface PreparedHold {
-  /** Ring angle by frame while tracking; null for a fixed hold */
-  readonly degs: Float64Array | null;
-  readonly stillDeg: number;
-  /** Distance of its mark and the uncertainty of that distance; 0 if not measured */
-  readonly mm: number;
-  readonly measureSigmaMm: number;
-  /** Which random number of the set-up its measurement draws; -1 if not measured */
-  readonly setupMark: number;
-  /** While tracking: steadiness of the hand, and lag in frames; 0 for a fixed hold */
-  readonly followSigmaDeg: number;
-  readonly lagSigmaFrames: number;
-  /** Index of its first random number in a trial */
-  readonly drawsAt: number;
-}
-
-/** A hard stop set by the same reading as its mark. */
-export interface PreparedStop {
-  readonly mm: number;
-  readonly measureSigmaMm: number;
-  /** Which random number of the set-up its measurement draws */
-  readonly setupMark: number;
-}
-
-export interface PreparedPull {
-  readonly startS: number;
-  readonly durationS: number;
-  readonly easing: Easing;
-  readonly reactionS: number;
-  readonly cueSigmaS: number;
-  readonly ringSigmaDeg: number;
-}
-
-export interface PreparedSubject {
-  readonly markSigmaMm: number;
-  readonly timingSigmaS: number;
-  readonly drawsAt: number;
-}
-
-export interface PreparedBeat {
-  readonly beatId: string;
-  readonly subjectId: string;
-  readonly subject: number;
-  readonly isSoft: boolean;
-  readonly fromFrame: number;
-  readonly toFrame: number;
-  /** Number of frames that may be lost */
-  readonly allowedLostFrames: number;
-  /** -1 for none */
-  readonly keyFrame: number;
-  /** Whether the distance of its subject cannot change during the beat, however early or late anybody is */
-  readonly isStill: boolean;
-  /** By frame, index of its zone table; null if the lens is constant and the first table always applies */
-  readonly tableAt: Uint16Array | null;
-  readonly tables: readonly ZoneTable[];
-}
-
-/** Everything that is the same in all trials. */
-export interface PreparedTrials {
-  readonly captureFps: number;
-  readonly frameCount: number;
-  /** Random numbers per trial, and per set-up */
-  readonly drawCount: number;
-  readonly setupDrawCount: number;
-  readonly scene: PreparedScene;
-  readonly cameraErrors: CameraErrors;
-  /** Index of the camera's first random number in a trial */
-  readonly cameraDrawsAt: number;
-  /** Converts the erroneous distance of a mark to a ring angle */
-  readonly angles: AngleTable;
-  /** Ends of the ring without hard stops */
-  readonly ringLowDeg: number;
-  readonly ringHighDeg: number;
-  /** Ends of the ring as planned, with hard stops where the marks were measured */
-  readonly lowDeg: number;
-  readonly highDeg: number;
-  /** null for a continuous ring */
-  readonly stepDeg: number | null;
-  /** Hard stops whose mark is measured: they err with it. null for none */
-  readonly lowStop: PreparedStop | null;
-  readonly highStop: PreparedStop | null;
-  readonly holds: readonly PreparedHold[];
-  readonly pulls: readonly PreparedPull[];
-  readonly subjects: readonly PreparedSubject[];
-  readonly beats: readonly PreparedBeat[];
-}
-
-export interface TakesOptions {
-  /** Layout of the plan it is compared with; by default its own */
-  readonly order?: DrawLayout | undefined;
-  /** Error source to switch off; all other draws stay the same */
-  readonly without?: ErrorSource | undefined;
-  /** Errors of the camera; by default those of the plan */
-  readonly camera?: CameraErrors | undefined;
-}
+import { angleTableOf, type ZoneTable, zoneTableOf } from './zoneTables.js';
 
 /** Precomputes what all trials of a plan share, or reports what is missing. */
 export function prepareTrials(

@@ -1,5 +1,5 @@
 import { trialColumns } from './trialColumns.js';
-import type { PreparedTrials } from './prepareTrials.js';
+import type { PreparedTrials } from './preparedTrials.js';
 import { createTrialLoop, type TrialLoop, type TrialRange } from './trialLoop.js';
 
 /** Counts from a run of trials. Counts of several runs add up, in any order. */

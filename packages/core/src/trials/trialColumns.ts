@@ -1,5 +1,5 @@
 import { EASINGS } from '../hand/index.js';
-import type { PreparedBeat, PreparedTrials } from './prepareTrials.js';
+import type { PreparedBeat, PreparedTrials } from './preparedTrials.js';
 
 /**
  * A prepared plan as the compiled loop reads it: scalars, counts, and columns of numbers, with working memory for one trial. A
@@ -33,9 +33,29 @@ export function trialColumns(prepared: PreparedTrials): TrialColumns {
 }
 
 function columnsOf(prepared: PreparedTrials): TrialColumns {
-  const { captureFps, frameCount, drawCount, angles, holds, subjects, beats, cameraErrors, lowStop, highStop } = prepared;
+  const numbers = numbersOf(prepared);
+  const counts = countsOf(prepared);
+  const columns = {
+    angleDegs: prepared.angles.degs,
+    ...sceneColumns(prepared),
+    ...subjectColumns(prepared),
+    ...holdColumns(prepared),
+    ...beatColumns(prepared),
+    ...memoryOf(prepared),
+  };
+  const columnNames = Object.keys(columns);
+  return {
+    names: [...Object.keys(numbers), ...Object.keys(counts), ...columnNames],
+    numbers: Object.values(numbers),
+    counts: Object.values(counts),
+    columns: Object.values(columns),
+    indexOf: (name) => columnNames.indexOf(name),
+  };
+}
+
+function numbersOf({ captureFps, angles, beats, cameraErrors, lowStop, highStop, ...prepared }: PreparedTrials) {
   const table = beats[0]?.tables[0];
-  const numbers = {
+  return {
     captureFps,
     // of the set-up in progress: a hard stop errs with the reading of its mark
     lowDeg: prepared.lowDeg,
@@ -57,27 +77,29 @@ function columnsOf(prepared: PreparedTrials): TrialColumns {
     // share of the drift that is left after a frame
     driftKept: Math.exp(-1 / (cameraErrors.driftTimeS * captureFps)),
   };
-  const counts = {
-    frameCount,
-    subjectCount: subjects.length,
-    holdCount: holds.length,
-    beatCount: beats.length,
-    drawCount,
+}
+
+function countsOf({ lowStop, highStop, ...prepared }: PreparedTrials) {
+  return {
+    frameCount: prepared.frameCount,
+    subjectCount: prepared.subjects.length,
+    holdCount: prepared.holds.length,
+    beatCount: prepared.beats.length,
+    drawCount: prepared.drawCount,
     setupDrawCount: prepared.setupDrawCount,
     cameraDrawsAt: prepared.cameraDrawsAt,
     // random number of the set-up; -1 for a stop that stays where it is
     lowStopMark: lowStop?.setupMark ?? -1,
     highStopMark: highStop?.setupMark ?? -1,
   };
-  const columns = {
-    angleDegs: angles.degs,
-    ...sceneColumns(prepared),
-    ...subjectColumns(prepared),
-    ...holdColumns(prepared),
-    ...beatColumns(prepared),
+}
+
+/** Working memory: random numbers, the state of one trial, and the counts of a run. */
+function memoryOf({ frameCount, drawCount, setupDrawCount, subjects, holds, beats }: PreparedTrials) {
+  return {
     draws: new Float64Array(drawCount),
-    setupSteps: Float64Array.from({ length: prepared.setupDrawCount }, (_, k) => Math.sqrt(primeAt(k))),
-    setupDraws: new Float64Array(prepared.setupDrawCount),
+    setupSteps: Float64Array.from({ length: setupDrawCount }, (_, k) => Math.sqrt(primeAt(k))),
+    setupDraws: new Float64Array(setupDrawCount),
     driftMm: new Float64Array(frameCount),
     lostIn: new Int32Array(frameCount),
     missMm: new Float64Array(subjects.length),
@@ -92,14 +114,6 @@ function columnsOf(prepared: PreparedTrials): TrialColumns {
     beatsKept: new Int32Array(beats.length),
     sharp: new Int32Array(frameCount),
     setupsKept: new Int32Array(TAKES_PER_SETUP + 1),
-  };
-  const columnNames = Object.keys(columns);
-  return {
-    names: [...Object.keys(numbers), ...Object.keys(counts), ...columnNames],
-    numbers: Object.values(numbers),
-    counts: Object.values(counts),
-    columns: Object.values(columns),
-    indexOf: (name) => columnNames.indexOf(name),
   };
 }
 

@@ -1,7 +1,7 @@
-import { type CameraErrors, cameraErrorsOf } from '../cameraErrors.js';
+import { cameraErrorsOf } from '../cameraErrors.js';
 import { PLAN_LIMITS } from '../planLimits.js';
 import type { Hand } from '../../hand/index.js';
-import { type OpticsChange, pullEndS, type ShotPlan } from '../shotPlan.js';
+import { type CameraErrors, type OpticsChange, pullEndS, type ShotPlan } from '../shotPlan.js';
 import { type Schedule, type ShotGoals, DEFAULT_TARGET_KEEP_RATE } from '../goals.js';
 import { MIN_BEAT_S } from './beats.js';
 import { clamp } from './ids.js';

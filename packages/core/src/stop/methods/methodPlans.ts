@@ -36,7 +36,7 @@ export function constantDistance(plan: ShotPlan, { required, isOne }: ActionFact
     subjects: [
       {
         ...subject,
-        // the camera keeps its distance to the subject, wherever the subject goes
+        // the camera keeps its distance to the subject, also while the subject walks
         markSigmaMm: 0,
         stays: [{ ...subject.stays[0]!, fromS: 0, untilS: plan.durationS }],
       },
