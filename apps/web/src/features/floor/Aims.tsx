@@ -69,28 +69,7 @@ function AimRow({ aim, before, after, plan, units }: RowProps) {
         )}
       </span>
       <div className={fieldStyles.fieldPair}>
-        {aim.at.kind === 'heading' && (
-          <NumberField
-            label="heading"
-            unit="°"
-            step={5}
-            decimals={1}
-            {...PLAN_LIMITS.headingDeg}
-            value={aim.at.deg}
-            onChange={(deg, gesture) => change({ deg }, gesture)}
-          />
-        )}
-        {aim.at.kind === 'heading' && (
-          <NumberField
-            label="tilt upwards"
-            unit="°"
-            step={1}
-            decimals={1}
-            {...PLAN_LIMITS.tiltDeg}
-            value={aim.at.tiltDeg ?? 0}
-            onChange={(tiltDeg, gesture) => change({ tiltDeg: tiltDeg === 0 ? null : tiltDeg }, gesture)}
-          />
-        )}
+        {aim.at.kind === 'heading' && <HeadingFields {...aim.at} change={change} />}
         {aim.at.kind === 'point' && (
           <FloorLength
             label="height of the point"
@@ -125,5 +104,34 @@ function AimRow({ aim, before, after, plan, units }: RowProps) {
         )}
       </div>
     </li>
+  );
+}
+
+interface HeadingProps extends Omit<Extract<AimKey['at'], { kind: 'heading' }>, 'kind'> {
+  readonly change: (changes: Parameters<typeof changeAim>[2], gesture?: string) => void;
+}
+
+function HeadingFields({ deg, tiltDeg, change }: HeadingProps) {
+  return (
+    <>
+      <NumberField
+        label="heading"
+        unit="°"
+        step={5}
+        decimals={1}
+        {...PLAN_LIMITS.headingDeg}
+        value={deg}
+        onChange={(turned, gesture) => change({ deg: turned }, gesture)}
+      />
+      <NumberField
+        label="tilt upwards"
+        unit="°"
+        step={1}
+        decimals={1}
+        {...PLAN_LIMITS.tiltDeg}
+        value={tiltDeg ?? 0}
+        onChange={(tilted, gesture) => change({ tiltDeg: tilted === 0 ? null : tilted }, gesture)}
+      />
+    </>
   );
 }

@@ -19,8 +19,8 @@ interface Props {
   readonly onAdded?: () => void;
 }
 
-/** Adds a subject with its tape distance. The first subject must be sharp throughout. */
-export function SubjectForm({ isFirst = false, hasCursor = isFirst, onAdded }: Props) {
+/** What is typed about a new subject. */
+function useNewSubject(onAdded: (() => void) | undefined) {
   const units = useUnits();
   const dispatch = useAppDispatch();
   const [name, setName] = useState('');
@@ -28,7 +28,6 @@ export function SubjectForm({ isFirst = false, hasCursor = isFirst, onAdded }: P
   const [problem, setProblem] = useState<ProblemText | null>(null);
   const [isKnown, setIsKnown] = useState(false);
   const plan = useAppSelector(selectPlan);
-  const known = isKnown && plan ? subjectNamed(plan, name) : undefined;
   const nameInput = useRef<HTMLInputElement>(null);
   const distanceInput = useRef<HTMLInputElement>(null);
 
@@ -59,28 +58,33 @@ export function SubjectForm({ isFirst = false, hasCursor = isFirst, onAdded }: P
     nameInput.current?.focus();
   }
 
+  function typeName(typed: string): void {
+    setName(typed);
+    setIsKnown(false);
+  }
+
+  const known = isKnown && plan ? subjectNamed(plan, name) : undefined;
+  return { name, distance, problem, known, nameInput, distanceInput, add, clear, typeName, setDistance, setProblem };
+}
+
+/** Adds a subject with its tape distance. The first subject must be sharp throughout. */
+export function SubjectForm({ isFirst = false, hasCursor = isFirst, onAdded }: Props) {
+  const units = useUnits();
+  const { name, distance, problem, known, nameInput, distanceInput, ...typed } = useNewSubject(onAdded);
   return (
     <form
       className={clsx(styles.subjectForm, isFirst && styles.isFirst)}
-      onSubmit={add}
+      onSubmit={typed.add}
       aria-label={isFirst ? 'The first subject' : 'New subject'}
     >
-      <NewName
-        nameInput={nameInput}
-        name={name}
-        hasCursor={hasCursor}
-        onName={(typed) => {
-          setName(typed);
-          setIsKnown(false);
-        }}
-      />
+      <NewName nameInput={nameInput} name={name} hasCursor={hasCursor} onName={typed.typeName} />
       <NewDistance
         distanceInput={distanceInput}
         distance={distance}
         units={units}
         problem={problem}
-        onDistance={setDistance}
-        onProblem={setProblem}
+        onDistance={typed.setDistance}
+        onProblem={typed.setProblem}
       />
       <Button type="submit" look={isFirst ? 'main' : 'plain'}>
         Add
@@ -90,7 +94,9 @@ export function SubjectForm({ isFirst = false, hasCursor = isFirst, onAdded }: P
           {typeSentence(problem)}
         </p>
       )}
-      {known && <SameName subject={known} distance={distance} onDone={clear} onRename={() => nameInput.current?.select()} />}
+      {known && (
+        <SameName subject={known} distance={distance} onDone={typed.clear} onRename={() => nameInput.current?.select()} />
+      )}
     </form>
   );
 }
