@@ -13,7 +13,7 @@ export type DeviceCommand =
 
 const DEVICE = text({ min: 1, max: 60 });
 const RING_DEG = quantity({ min: -10_000, max: 10_000 });
-const TIMECODE = text({ min: 11, max: 11 });
+const TIMECODE = text({ min: 11, max: 12 });
 
 type Of<K extends DeviceMessage['kind']> = Extract<DeviceMessage, { kind: K }>;
 

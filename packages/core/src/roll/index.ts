@@ -12,4 +12,13 @@ export { COUNT_IN_BEATS, type RollCue, rollCues } from './rollCues.js';
 export { type PreparedRoll, prepareRoll, type RingFigure, type RollState, type UpcomingPull } from './rollNow.js';
 export { type HandWheel, turnWheel, WHEEL_DEG } from './simulators/handWheel.js';
 export { type Motor, type MotorLimits, restingMotor, runMotor, SIMULATED_MOTOR } from './simulators/motor.js';
-export { frameOfTimecode, timecodeAt, timecodeBase, timecodeOf } from './simulators/timecode.js';
+export {
+  exactFps,
+  frameOfTimecode,
+  framesPerDay,
+  isDropFrame,
+  isTimecode,
+  timecodeAt,
+  timecodeBase,
+  timecodeOf,
+} from './simulators/timecode.js';

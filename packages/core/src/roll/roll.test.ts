@@ -4,7 +4,7 @@ import { ringOf } from '../kit/index';
 import { changePull, newPlan, type ShotPlan } from '../plan/index';
 import { focusTrack } from '../track/index';
 import { checkDeviceMessage } from './deviceMessages';
-import { frameOfTimecode, timecodeAt, timecodeOf } from './simulators/timecode';
+import { exactFps, frameOfTimecode, isDropFrame, timecodeAt, timecodeOf } from './simulators/timecode';
 import { restingMotor, runMotor, SIMULATED_MOTOR } from './simulators/motor';
 import { rollClock } from './rollClock';
 import { rollCues } from './rollCues';
@@ -182,6 +182,47 @@ describe('timecode', () => {
     expect(timecodeAt(seconds, fps)).toBe(expected);
     expect(timecodeOf(frameOfTimecode(expected, fps)!, fps)).toBe(expected);
   });
+
+  test.each([
+    [29.97, 1800, '00:01:00;02'],
+    [29.97, 17_982, '00:10:00;00'],
+    [59.94, 3600, '00:01:00;04'],
+    [59.94, 107_892, '00:30:00;00'],
+    [29.97, 107_892, '01:00:00;00'],
+    [100, 99, '00:00:00:99'],
+    [120, 119, '00:00:00:119'],
+  ])('at %d frame %d is %s, and back', (fps, frame, expected) => {
+    expect(timecodeOf(frame, fps, isDropFrame(expected))).toBe(expected);
+    expect(frameOfTimecode(expected, fps)).toBe(frame);
+  });
+
+  test.each([29.97, 59.94])('drop-frame at %d keeps the time of day to five frames, and every frame has its own', (fps) => {
+    for (let frame = 0; frame < 24 * 3600 * fps; frame += 997) {
+      const text = timecodeOf(frame, fps, true);
+      expect(frameOfTimecode(text, fps)).toBe(frame);
+      const [hours, minutes, seconds, frames] = text.split(/[:;]/).map(Number);
+      const shownS = hours! * 3600 + minutes! * 60 + seconds! + frames! / Math.round(fps);
+      expect(Math.abs(shownS - frame / exactFps(fps))).toBeLessThan(0.16);
+    }
+  });
+
+  test.each([
+    ['00:01:00;00', 29.97],
+    ['00:01:00;01', 29.97],
+    ['00:59:00;03', 59.94],
+    ['00:00:10;00', 24],
+    ['00:00:10;00', 30],
+  ])('%s has no frame at %d', (text, fps) => expect(frameOfTimecode(text, fps)).toBeNull());
+
+  test.each([
+    [23.976, 24_000 / 1001],
+    [23.98, 24_000 / 1001],
+    [29.97, 30_000 / 1001],
+    [59.94, 60_000 / 1001],
+    [119.88, 120_000 / 1001],
+    [24, 24],
+    [33.5, 33.5],
+  ])('%d runs at %d frames per second', (fps, exact) => expect(exactFps(fps)).toBeCloseTo(exact, 9));
 
   test.each(['1:2:3:4', '24:00:00:00', '00:60:00:00', '00:00:00:24', ''])('%p is none at 24', (text) =>
     expect(frameOfTimecode(text, 24)).toBeNull(),

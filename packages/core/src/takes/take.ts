@@ -85,7 +85,7 @@ export const TAKE_LIMITS = {
   focusChecks: { max: 60 },
   usable: { max: 60 },
   puller: { max: 60 },
-  timecode: { max: 11 },
+  timecode: { max: 12 },
   track: { max: 600_000 },
 } as const;
 

@@ -1,7 +1,9 @@
 import type { RollView } from '@still-heron/contract';
 import {
   asJudged,
+  exactFps,
   frameOfTimecode,
+  isDropFrame,
   newTake,
   type RingReading,
   type RollClock,
@@ -134,13 +136,23 @@ export class RollEngine {
     const frame = frameOfTimecode(timecode, captureFps);
     if (frame === null) return;
     this.camera = camera;
-    this.startTimecode = timecodeOf(Math.max(0, frame - Math.round(realS * captureFps)), captureFps);
+    this.startTimecode = timecodeOf(
+      Math.max(0, frame - Math.round(realS * exactFps(captureFps))),
+      captureFps,
+      isDropFrame(timecode),
+    );
   }
 
   private timecodeAt(realS: number): string {
     const { captureFps } = this.setting.plan;
     const start = frameOfTimecode(this.startTimecode, captureFps);
-    return start === null ? '' : timecodeOf(Math.max(0, start + Math.floor(realS * captureFps + 1e-6)), captureFps);
+    return start === null
+      ? ''
+      : timecodeOf(
+          Math.max(0, start + Math.floor(realS * exactFps(captureFps) + 1e-6)),
+          captureFps,
+          isDropFrame(this.startTimecode),
+        );
   }
 
   /** Starts or ends a focus check; its span is cut out later. */

@@ -8,10 +8,9 @@ import { captureForScreenS, frameRateFigures, screenTimeS } from './frameRates';
 import { measuredErrors, sumsOf, takeFigures } from '../takeFigures';
 import { newTake, type Take } from '../take';
 import { type OtioLabels, otioTimeline } from './otio';
-import { packTrack, trackDegAt } from '../track';
+import { packTrack } from '../track';
 import { pullTimes } from '../onPlanTime';
 import { rankSpans, usableSpansOf } from './usableSpans';
-import { readLensData } from '../lensData';
 import { type LoggedTake, readTakesJson, readTakesTable, takesJson, takesTable } from '../exchange';
 import { retime } from './retime';
 import { webVtt } from './webvtt';
@@ -306,100 +305,6 @@ describe('takes leave and come back', () => {
     expect(readTakesJson(text).status).toBe('unread'),
   );
 });
-
-describe('lens data as a track', () => {
-  const ring = ringOf(plan.optics.lens);
-
-  test.each([
-    [
-      [
-        ['time s', 'ring deg'],
-        ['5', '10'],
-        ['6', '30'],
-      ],
-      10,
-      20,
-    ],
-    [
-      [
-        ['Timecode', 'Focus Distance (m)'],
-        ['10:00:05:00', '2.0'],
-        ['10:00:06:00', '2.0'],
-      ],
-      ring.angleAt(2000),
-      ring.angleAt(2000),
-    ],
-    [
-      [
-        ['t', 'distance ft'],
-        ['0', 'inf'],
-        ['1', 'inf'],
-      ],
-      ring.angleAt(ring.farthestMm),
-      ring.angleAt(ring.farthestMm),
-    ],
-  ])('%j', (table, startDeg, middleDeg) => {
-    const reading = readLensData(table, plan);
-    if (reading.status !== 'read') throw new Error(JSON.stringify(reading));
-    expect(reading.durationS).toBeCloseTo(1, 9);
-    expect(trackDegAt(reading.track, 0)).toBeCloseTo(startDeg, 6);
-    expect(trackDegAt(reading.track, 0.5)).toBeCloseTo(middleDeg, 6);
-  });
-
-  test.each([
-    [[], 'line 1'],
-    [
-      [
-        ['time', 'iris'],
-        ['0', '1'],
-      ],
-      'line 1',
-    ],
-    [
-      [
-        ['time', 'ring deg'],
-        ['0', '1'],
-      ],
-      '',
-    ],
-    [
-      [
-        ['time', 'ring deg'],
-        ['0', '1'],
-        ['soon', '1'],
-      ],
-      'line 3, time',
-    ],
-    [
-      [
-        ['time', 'ring deg'],
-        ['0', '1'],
-        ['1', ''],
-      ],
-      'line 3, ring deg',
-    ],
-    [
-      [
-        ['time', 'ring deg'],
-        ['1', '1'],
-        ['1', '2'],
-      ],
-      'line 3',
-    ],
-    [
-      [
-        ['time', 'distance m'],
-        ['0', '2'],
-        ['1', '-2'],
-      ],
-      'line 3, distance m',
-    ],
-  ])('%j is refused where it is wrong', (table, path) => {
-    const reading = readLensData(table, plan);
-    expect(reading.status === 'unread' && reading.problems[0]!.path).toBe(path);
-  });
-});
-
 describe('errors as takes showed them', () => {
   const values = (seed: number) => Array.from({ length: 400 }, (_, k) => Math.sin(12.9898 * k + seed) * 0.3 + 0.1);
 

@@ -1,4 +1,4 @@
-import { frameOfTimecode } from '../../roll/index.js';
+import { exactFps, frameOfTimecode } from '../../roll/index.js';
 import type { MarkHit } from '../scorePulls.js';
 import type { Take } from '../take.js';
 import type { Retiming } from './retime.js';
@@ -138,7 +138,7 @@ function timeWarp(name: string, speed: number): Schema {
 /** Time range of the clip, starting at the camera's timecode if it is known. */
 function range({ gear: { captureFps }, startTimecode }: EditorialTake['take'], { fromS, toS }: Span): Schema {
   const start = frameOfTimecode(startTimecode, captureFps) ?? 0;
-  const frames = (seconds: number) => Math.round(seconds * captureFps);
+  const frames = (seconds: number) => Math.round(seconds * exactFps(captureFps));
   return {
     OTIO_SCHEMA: 'TimeRange.1',
     start_time: time(start + frames(fromS), captureFps),
