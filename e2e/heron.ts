@@ -1,4 +1,5 @@
 import { expect, type Locator, type Page, test as base } from '@playwright/test';
+import type { ShotPlan } from '@still-heron/core';
 import { HeronServer } from './server';
 
 interface ShotView {
@@ -7,7 +8,7 @@ interface ShotView {
   slate: string;
   scene: string;
   title: string;
-  plan: Record<string, unknown>;
+  plan: ShotPlan;
 }
 
 /** A test with the real page on a real server with the demo production. Tests that write create a production of their own. */
@@ -63,10 +64,11 @@ export class Heron {
     return this.api<ShotView[]>('get', `productions/${productionId}/shots`);
   }
 
-  /** Copies a demo shot into a new production and opens it at a step. */
+  /** Copies a demo shot into a new production, with its plan changed if asked, and opens it at a step. */
   async openCopy(
     slate: string,
     step: 'setup' | 'floor' | 'pull' | 'stop' = 'pull',
+    change: (plan: ShotPlan) => ShotPlan = (plan) => plan,
   ): Promise<{ shotId: string; productionId: string }> {
     const productions = await this.api<{ id: string; name: string }[]>('get', 'productions');
     const demo = await this.shots(productions.find(({ name }) => name === 'The Bell Foundry')!.id);
@@ -76,7 +78,7 @@ export class Heron {
       scene,
       slate,
       title,
-      plan,
+      plan: change(plan),
     });
     await this.open(`/shots/${shotId}/${step}`);
     const ready = {

@@ -126,7 +126,28 @@ test('lens data is read as the track of a take, and a wrong file says where it i
   };
   await read('time,distance m\n0,2.9\nsoon,2.9');
   await expect(page.getByText('line 3, time')).toBeVisible();
+  // 8 could be metres or feet in this shot: the page asks
+  await read('time,distance\n0,8\n0.5,8');
+  await expect(page.getByText('line 3, time')).toBeHidden();
+  const asked = page.getByRole('group', { name: 'Unit of the distances' });
+  await expect(asked.getByRole('button')).toHaveText(['8 metres', '8 feet']);
   await read(`time,distance m\n${Array.from({ length: 20 }, (_, k) => `${k / 2},3`).join('\n')}`);
+  await expect(page.getByRole('img', { name: 'Plan and take over time' })).toBeVisible();
+  await expect(asked).toBeHidden();
+});
+
+test('distances of lens data without a unit: the answer reads them', async ({ heron, page }) => {
+  await withTakes(heron, 1);
+  await page.keyboard.press('7');
+  await page.getByRole('button', { name: 'Check take 1' }).click();
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Import lens data …' }).click(),
+  ]);
+  const lines = Array.from({ length: 20 }, (_, k) => `${k / 10},${k > 4 && k < 12 ? '' : 8}`);
+  await chooser.setFiles({ name: 'lens.csv', mimeType: 'text/csv', buffer: Buffer.from(`time,distance\n${lines.join('\n')}`) });
+  await page.getByRole('button', { name: '8 feet' }).click();
+  await expect(page.getByText('Lens data read. It has no data for 0.8 s.')).toBeVisible();
   await expect(page.getByRole('img', { name: 'Plan and take over time' })).toBeVisible();
 });
 

@@ -1,7 +1,9 @@
+import { changePull } from '@still-heron/core';
 import { expect, test } from './heron';
 
 test('takes are logged in seconds, one key corrects a repeated fault, and a good take ends the shot', async ({ heron, page }) => {
-  const { shotId } = await heron.openCopy('4B');
+  // by the clock: a pull on a cue has no start of its own to correct
+  const { shotId } = await heron.openCopy('4B', 'pull', (plan) => changePull(plan, 'pull-1', { trigger: 'clock' }));
   await page.keyboard.press('7');
   const advice = page.getByTestId('go-again');
   await expect(advice).toContainText('No take yet');
@@ -54,4 +56,18 @@ test('a take that the server refuses is reported, and the input stays', async ({
   await page.unroute('**/api/shots/*/takes');
   await page.keyboard.press('t');
   await expect(page.getByRole('list', { name: 'Takes, the latest first' })).toContainText('soft, good');
+});
+
+test('late at a pull on a cue, nothing in the plan is moved: a longer count is advised', async ({ heron, page }) => {
+  await heron.openCopy('4B');
+  await page.keyboard.press('7');
+  const late = page.getByRole('radiogroup', { name: 'How D was hit' }).getByRole('radio', { name: 'late' });
+  for (const number of [1, 2]) {
+    await late.click();
+    await page.keyboard.press('t');
+    await expect(page.getByRole('list', { name: 'Takes, the latest first' }).getByRole('listitem')).toHaveCount(number);
+  }
+  await expect(page.getByRole('complementary', { name: 'What to change' })).toContainText(
+    'late at D: a longer count before the cue',
+  );
 });

@@ -74,7 +74,7 @@ export interface ProblemValues {
   // tubes and tracks
   'lengths-differ': { readonly lows: number; readonly highs: number; readonly frames: number };
   'no-room': { readonly low: number; readonly high: number };
-  'broken-track': { readonly reason: 'header' | 'character' | 'truncated' };
+  'broken-track': { readonly reason: 'header' | 'character' | 'truncated' | 'holes' };
   // typed text and files
   empty: { readonly what: Readable | 'file'; readonly units?: UnitSystem };
   unreadable: { readonly text: string; readonly what: Readable; readonly units?: UnitSystem };
@@ -94,6 +94,7 @@ export interface ProblemValues {
   'no-heading': object;
   'no-time-column': object;
   'not-in-order': object;
+  'not-at-rate': { readonly timecode: string; readonly captureFps: number };
   'not-a-date': { readonly text: string };
   'no-such-slate': { readonly slate: string };
   'wrong-file': { readonly file: 'takes' | 'kit'; readonly format: string };

@@ -76,6 +76,8 @@ export {
   PERFORMANCE_WORDS,
   pullTargetText,
   takeVerdictText,
+  inLensDataUnit,
+  lensDataReadText,
 } from './takes/takeText.js';
 export {
   NO_TAKES,

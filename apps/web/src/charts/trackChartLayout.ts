@@ -65,14 +65,14 @@ export function trackChartLayout(
   };
 }
 
-/** Path of the actual ring track on the chart. */
-export function trackPath({ hz, ringDeg }: RingTrack, scale: AxisScale, pxPerS: number): string {
+/** Path of the actual ring track on the chart, broken at its holes. */
+export function trackPath({ hz, ringDeg, holes = [] }: RingTrack, scale: AxisScale, pxPerS: number): string {
   const every = Math.max(1, Math.round(hz / (2 * POINTS_PER_S)));
   const samples = Array.from({ length: Math.ceil(ringDeg.length / every) }, (_, k) => k * every);
   return (
     line<number>(
       (sample) => (sample / hz) * pxPerS,
       (sample) => scale.yOfRing(ringDeg[sample]!),
-    )(samples) ?? ''
+    ).defined((sample) => !holes.some(({ fromS, toS }) => sample / hz > fromS && sample / hz < toS))(samples) ?? ''
   );
 }

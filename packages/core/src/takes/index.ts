@@ -3,7 +3,8 @@ export { asJudged, loggedHit, verdictOf } from './asJudged.js';
 export { type Correction, corrections, type LoggedHit } from './corrections.js';
 export { type LoggedTake, readTakesJson, readTakesTable, TAKES_FORMAT, takesJson, takesTable } from './exchange.js';
 export { judgeTake, type TakeVerdict, type UsableSpan } from './judgeTake.js';
-export { type LensDataReading, readLensData } from './lensData.js';
+export type { LensDataUnit } from './lensColumns.js';
+export { type LensDataReading, readLensData, withLensData } from './lensData.js';
 export { cuesOf } from './inferredCues.js';
 export { onPlanTime, pullTimes } from './onPlanTime.js';
 export { MARK_HITS, type MarkHit, type PullScore, scorePulls } from './scorePulls.js';
@@ -32,7 +33,15 @@ export {
   takeFigures,
   type TakeFigures,
 } from './takeFigures.js';
-export { packTrack, type RingReading, type RingTrack, trackDegAt, trackOfReadings, unpackTrack } from './track.js';
+export {
+  packTrack,
+  type RingReading,
+  type RingTrack,
+  trackDegAt,
+  type TrackHole,
+  trackOfReadings,
+  unpackTrack,
+} from './track.js';
 export { upgradeTake } from './upgradeTake.js';
 export { withMeasuredErrors } from './withMeasuredErrors.js';
 export { captureForScreenS, frameRateFigures, type FrameRateFigures, screenTimeS } from './editorial/frameRates.js';

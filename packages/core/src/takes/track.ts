@@ -64,13 +64,38 @@ export function trackOfReadings(readings: readonly RingReading[], hz: number, du
   return { hz, ringDeg };
 }
 
+/** Shortest hole; shorter times without data are drawn through. */
+const HOLE_S = 0.25;
+/** Lines are missing if none comes for this many of the usual intervals. */
+const MISSING_INTERVALS = 5;
+
+/**
+ * Holes of recorded data: lines without a value, and gaps between lines.
+ *
+ * @param lines - in order of time
+ */
+export function holesOf(lines: readonly { readonly timeS: number; readonly isEmpty: boolean }[]): TrackHole[] {
+  const intervals = lines.slice(1).map(({ timeS }, index) => timeS - lines[index]!.timeS);
+  const usualS = [...intervals].sort((a, b) => a - b)[Math.floor(intervals.length / 2)] ?? 0;
+  const gapS = Math.max(HOLE_S, MISSING_INTERVALS * usualS);
+  const holes: TrackHole[] = [];
+  let fromS = lines[0]?.timeS ?? 0;
+  for (const [index, { timeS, isEmpty }] of lines.entries()) {
+    if (isEmpty && index < lines.length - 1) continue;
+    const hasEmpty = isEmpty || lines[index - 1]?.isEmpty === true;
+    if (timeS - fromS > (hasEmpty ? HOLE_S : gapS)) holes.push({ fromS, toS: timeS });
+    fromS = timeS;
+  }
+  return holes;
+}
+
 /**
  * Packs a track as text: differences in hundredths of a degree, with variable length. A resting ring takes one character per
  * sample.
  *
- * @returns `ring1`, the rate and the samples, separated by spaces
+ * @returns `ring1`, the rate, the samples and, if there are any, the holes in ms as `from-to`; separated by spaces
  */
-export function packTrack({ hz, ringDeg }: RingTrack): string {
+export function packTrack({ hz, ringDeg, holes = [] }: RingTrack): string {
   let packed = '';
   let before = 0;
   for (const deg of ringDeg) {
@@ -78,12 +103,13 @@ export function packTrack({ hz, ringDeg }: RingTrack): string {
     packed += packNumber(now - before);
     before = now;
   }
-  return `${FORM} ${hz} ${packed}`;
+  const inMs = holes.map(({ fromS, toS }) => `${Math.round(fromS * 1000)}-${Math.round(toS * 1000)}`);
+  return [FORM, hz, packed, ...(holes.length > 0 ? [inMs.join(',')] : [])].join(' ');
 }
 
 /** @throws {CoreError} `broken-track` if the text is not a track */
 export function unpackTrack(text: string): RingTrack {
-  const [form, rate, packed] = text.split(' ');
+  const [form, rate, packed, gaps] = text.split(' ');
   const hz = Number(rate);
   if (form !== FORM || !(hz > 0 && hz <= MAX_HZ) || !packed) throw brokenTrack('header');
   const steps: number[] = [];
@@ -100,7 +126,14 @@ export function unpackTrack(text: string): RingTrack {
     [value, times] = [0, 1];
   }
   if (times !== 1) throw brokenTrack('truncated');
-  return { hz, ringDeg: Float64Array.from(steps, (step) => step * STEP_DEG) };
+  const ringDeg = Float64Array.from(steps, (step) => step * STEP_DEG);
+  return gaps === undefined ? { hz, ringDeg } : { hz, ringDeg, holes: gaps.split(',').map(unpackHole) };
+}
+
+function unpackHole(text: string): TrackHole {
+  const found = /^(\d+)-(\d+)$/.exec(text);
+  if (!found || Number(found[2]) < Number(found[1])) throw brokenTrack('holes');
+  return { fromS: Number(found[1]) / 1000, toS: Number(found[2]) / 1000 };
 }
 
 /** Sixty-four characters that need no escaping in JSON, URLs or CSV. The upper half marks a digit that is followed by more. */

@@ -174,6 +174,10 @@ const WRITERS: Writers = {
     need: 'a first line such as “distance m, ring deg”',
   }),
   'no-time-column': () => ({ message: 'no column holds a timecode or a time', need: 'a heading with “timecode” or “time”' }),
+  'not-at-rate': ({ timecode, captureFps }) => ({
+    message: `“${timecode}” is no timecode at ${captureFps} frames per second`,
+    need: 'the frame rate of the shot as in the file, or a column of seconds',
+  }),
   'not-in-order': () => ({ message: 'the lines are not in order of time', need: 'lines from the first frame to the last' }),
   'not-a-date': ({ text }) => ({ message: `“${text}” is not a date`, need: 'a date such as 2026-03-14' }),
   'wrong-file': ({ file, format }) => ({
@@ -224,6 +228,7 @@ const BROKEN_TRACK = {
   header: 'the track has no valid beginning',
   character: 'the track contains a character that it can’t have',
   truncated: 'the track is cut off',
+  holes: 'the holes of the track can’t be read',
 } as const;
 
 const EMPTY: Readonly<Record<ReadableValues['what'], string>> = {

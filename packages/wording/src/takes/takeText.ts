@@ -1,7 +1,9 @@
 import {
   type Correction,
   type FocusGrade,
+  formatTime,
   isTriggeredByEvent,
+  type LensDataUnit,
   type LoggedHit,
   loggedHit,
   type MarkHit,
@@ -9,6 +11,7 @@ import {
   type PerformanceGrade,
   type ShotPlan,
   type TakeVerdict,
+  type TrackHole,
   type UnitSystem,
 } from '@still-heron/core';
 import { counted } from '../figure.js';
@@ -122,4 +125,27 @@ export function logText({
   const share = `${Math.round((100 * usable) / takes)} %`;
   const edit = repaired === 0 ? '' : ` ${repaired} had to be repaired in the edit.`;
   return `${counted(takes, 'take')}, ${usable} usable: ${share}.${edit}`;
+}
+
+const LENS_DATA_UNIT_WORDS: Readonly<Record<LensDataUnit, string>> = {
+  m: 'metres',
+  ft: 'feet',
+  cm: 'centimetres',
+  in: 'inches',
+  mm: 'millimetres',
+};
+
+/** A distance of a file in one of its possible units: "10 feet". */
+export function inLensDataUnit(value: number, unit: LensDataUnit): string {
+  return `${value} ${LENS_DATA_UNIT_WORDS[unit]}`;
+}
+
+/** What was read from a file: "Lens data read. Distances without a unit were read as feet." */
+export function lensDataReadText(detectedUnit: LensDataUnit | null, holes: readonly TrackHole[] = []): string {
+  const missingS = holes.reduce((sum, { fromS, toS }) => sum + toS - fromS, 0);
+  return [
+    'Lens data read.',
+    ...(detectedUnit ? [`Distances without a unit were read as ${LENS_DATA_UNIT_WORDS[detectedUnit]}.`] : []),
+    ...(missingS > 0 ? [`It has no data for ${formatTime(missingS)}.`] : []),
+  ].join(' ');
 }

@@ -1,15 +1,16 @@
 import type { TakeRowView } from '@still-heron/contract';
 import {
-  asJudged,
-  packTrack,
+  type CsvTable,
+  type LensDataReading,
+  type LensDataUnit,
   readLensData,
-  clockCueEvents,
   type ShotPlan,
   type Take,
   type UnitSystem,
   verdictOf,
+  withLensData,
 } from '@still-heron/core';
-import { problemView, takeVerdictText, refusalText } from '@still-heron/wording';
+import { inLensDataUnit, lensDataReadText, problemView, takeVerdictText, refusalText } from '@still-heron/wording';
 import { App } from 'antd';
 import { useMemo, useState } from 'react';
 import { problemOf, useRevisionQuery } from '../../shared/api/api';
@@ -28,6 +29,11 @@ interface Props {
   readonly row: TakeRowView;
 }
 
+/** A file whose distances have no unit. */
+interface AskedUnit extends Pick<Extract<LensDataReading, { status: 'asks-unit' }>, 'units' | 'example'> {
+  readonly table: CsvTable;
+}
+
 /** One take: its track against the plan, or ways to add a track. */
 export function TakeDetail({ shotId, plan, units, row }: Props) {
   const { message } = App.useApp();
@@ -35,6 +41,7 @@ export function TakeDetail({ shotId, plan, units, row }: Props) {
   const { data: found } = useTakeQuery(row.id, { refetchOnMountOrArgChange: true });
   const [save] = useSaveTakeMutation();
   const [problems, setProblems] = useState<Parameters<typeof ProblemList>[0]['problems'] | null>(null);
+  const [asked, setAsked] = useState<AskedUnit | null>(null);
   const [read, setRead] = useState<Take | null>(null);
   const take = read ?? found?.take ?? null;
   // judge an old take by its own version of the plan; very old versions may be gone
@@ -43,18 +50,20 @@ export function TakeDetail({ shotId, plan, units, row }: Props) {
 
   async function readTrack(): Promise<void> {
     const file = await askForFile('.csv,text/csv');
-    if (!file || !take) return;
-    const reading = readLensData(parseCsv(file.text), then);
-    if (reading.status === 'unread') return setProblems(reading.problems.map(problemView));
-    setProblems(null);
-    const track = packTrack(reading.track);
-    const { durationS } = reading;
-    // lens data contains no cues: without notes, the clock is assumed
-    const cues = take.cues.length > 0 ? take.cues : clockCueEvents(then, durationS);
-    const judged = asJudged(then, { ...take, track, durationS, cues });
+    if (file) await readTable(parseCsv(file.text));
+  }
+
+  async function readTable(table: CsvTable, unit?: LensDataUnit): Promise<void> {
+    if (!take) return;
+    const reading = readLensData(table, then, unit);
+    setProblems(reading.status === 'unread' ? reading.problems.map(problemView) : null);
+    setAsked(reading.status === 'asks-unit' ? { ...reading, table } : null);
+    if (reading.status !== 'read') return;
+    const judged = withLensData(then, take, reading);
     const { error } = await save({ shotId, id: row.id, version: row.version, take: judged });
-    if (error) void message.error(refusalText(`Take ${row.number} was not changed`, problemOf(error).body));
-    else setRead(judged);
+    if (error) return void message.error(refusalText(`Take ${row.number} was not changed`, problemOf(error).body));
+    setRead(judged);
+    void message.success(lensDataReadText(reading.detectedUnit, reading.track.holes));
   }
   // not on every key press in the form
   const verdict = useMemo(() => take && verdictOf(then, take), [then, take]);
@@ -72,6 +81,16 @@ export function TakeDetail({ shotId, plan, units, row }: Props) {
           <Button look="quiet" onClick={() => void readTrack()}>
             Import lens data …
           </Button>
+        </p>
+      )}
+      {asked && (
+        <p role="group" aria-label="Unit of the distances">
+          The file does not name the unit of its distances. Its first distance is{' '}
+          {asked.units.map((unit) => (
+            <Button key={unit} onClick={() => void readTable(asked.table, unit)}>
+              {inLensDataUnit(asked.example, unit)}
+            </Button>
+          ))}
         </p>
       )}
       {problems && <ProblemList title="The file was not read" problems={problems} onClose={() => setProblems(null)} />}
