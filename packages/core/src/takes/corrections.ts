@@ -1,5 +1,4 @@
-import { changePull, pullRoom, type ShotPlan } from '../plan/index.js';
-import { isTriggeredByEvent } from '../roll/index.js';
+import { changePull, isTriggeredByEvent, pullRoom, type ShotPlan } from '../plan/index.js';
 import type { MarkHit } from './scorePulls.js';
 
 /** What is known about a pull in a take, from its track or from the log. */

@@ -1,6 +1,6 @@
 import { ringOf } from '../kit/index.js';
-import type { ShotPlan } from '../plan/index.js';
-import { type CueEvent, DEFAULT_ROLL_MODE, isTriggeredByEvent, rollClock, type RollMode } from '../roll/index.js';
+import { isTriggeredByEvent, type ShotPlan } from '../plan/index.js';
+import { type CueEvent, DEFAULT_ROLL_MODE, rollClock, type RollMode } from '../roll/index.js';
 import { focusTrack } from '../track/index.js';
 import { restingDeg } from './scorePulls.js';
 import { smoothed } from './smoothTrack.js';

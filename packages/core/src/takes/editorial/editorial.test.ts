@@ -195,16 +195,19 @@ describe('as a timeline', () => {
 
 test.each([
   [29.97, '01:01:00;02', 107_892 + 1800],
-  [29.97, '01:01:00:02', (3660 * 30) + 2],
+  [29.97, '01:01:00:02', 3660 * 30 + 2],
   [59.94, '00:01:00;04', 3600],
   [120, '00:00:01:119', 239],
-])('at %d a take from %s starts at frame %d of the timeline, and 10 s are as many frames as the camera takes', (captureFps, startTimecode, frame) => {
-  const take = { ...empty, startTimecode, gear: { ...empty.gear, captureFps }, usable: [] };
-  const timeline = otioTimeline('x', LABELS, [{ name: 'x', number: 1, take, pulls: [], retiming: null }]);
-  const [takes] = (timeline['tracks'] as { children: { children: Record<string, unknown>[] }[] }).children;
-  const frames = { 29.97: 300, 59.94: 599, 120: 1200 }[captureFps];
-  expect(takes!.children[0]).toMatchObject({ source_range: { start_time: { value: frame }, duration: { value: frames } } });
-});
+])(
+  'at %d a take from %s starts at frame %d of the timeline, and 10 s are as many frames as the camera takes',
+  (captureFps, startTimecode, frame) => {
+    const take = { ...empty, startTimecode, gear: { ...empty.gear, captureFps }, usable: [] };
+    const timeline = otioTimeline('x', LABELS, [{ name: 'x', number: 1, take, pulls: [], retiming: null }]);
+    const [takes] = (timeline['tracks'] as { children: { children: Record<string, unknown>[] }[] }).children;
+    const frames = { 29.97: 300, 59.94: 599, 120: 1200 }[captureFps];
+    expect(takes!.children[0]).toMatchObject({ source_range: { start_time: { value: frame }, duration: { value: frames } } });
+  },
+);
 
 test('a take that was shot backwards is retimed from its end to its beginning', () => {
   const backwards = { ...empty, gear: { ...empty.gear, isReversed: true }, usable: [span(0, 4)] };
