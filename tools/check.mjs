@@ -51,18 +51,23 @@ async function attempt([name, args]) {
   return code === 0 ? null : `${name}:\n${output}`;
 }
 
+/** Runs lanes of steps side by side. Resolves to the outputs of those that fail. */
+export async function attemptLanes(lanes) {
+  const outputs = await Promise.all(
+    lanes.map(async (steps) => {
+      const failed = [];
+      for (const step of steps) failed.push(await attempt(step));
+      return failed;
+    }),
+  );
+  return outputs.flat().filter(Boolean);
+}
+
 if (process.argv[1] === join(ROOT, 'tools/check.mjs'))
   await main(async () => {
     const startedMs = Date.now();
     install();
-    const failures = await Promise.all(
-      LANES.map(async (steps) => {
-        const failed = [];
-        for (const step of steps) failed.push(await attempt(step));
-        return failed;
-      }),
-    );
+    const outputs = await attemptLanes(LANES);
     console.log(`Took ${Math.round((Date.now() - startedMs) / 1000)} s.`);
-    const outputs = failures.flat().filter(Boolean);
     if (outputs.length > 0) throw new StepFailed(outputs.join('\n'));
   });

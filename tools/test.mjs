@@ -1,16 +1,29 @@
 import { readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { circleArguments, TYPE_PROJECTS } from './check.mjs';
+import { attemptLanes, circleArguments, TYPE_PROJECTS } from './check.mjs';
 import { lineShare } from './lineShare.mjs';
 import { installed, main, node, ROOT, StepFailed, TSC } from './run.mjs';
 import { build, install, installChromium } from './setup.mjs';
+
+/** What reads the code without running it, in two lanes of about the same length: name and arguments for Node. */
+const LANES = [
+  [
+    ...TYPE_PROJECTS.map((project) => [`types of ${project}`, [TSC, '-p', join(ROOT, project)]]),
+    ['rules that know the types', [installed('eslint/bin/eslint.js'), '-c', 'eslint.typed.config.mjs', 'apps', 'packages']],
+  ],
+  [
+    ['rules', [installed('eslint/bin/eslint.js'), '.']],
+    ['circles', [installed('dependency-cruiser/bin/dependency-cruise.mjs'), ...circleArguments()]],
+    ['format', [installed('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']],
+  ],
+];
 
 /**
  * Installs, builds, checks and tests everything from a fresh clone. Then prints the number of tests and the share of test
  * lines.
  */
-await main(() => {
+await main(async () => {
   const startedMs = Date.now();
   install();
   installChromium();
@@ -26,17 +39,8 @@ await main(() => {
       failures.push(`${what}: ${error.message}`);
     }
   };
-  attempt('types', () => {
-    for (const project of TYPE_PROJECTS) node(`Types of ${project}`, [TSC, '-p', join(ROOT, project)]);
-  });
-  attempt('rules', () => node('ESLint', [installed('eslint/bin/eslint.js'), '.']));
-  attempt('rules that know the types', () =>
-    node('ESLint', [installed('eslint/bin/eslint.js'), '-c', 'eslint.typed.config.mjs', 'apps', 'packages']),
-  );
-  attempt('circles', () =>
-    node('Dependencies', [installed('dependency-cruiser/bin/dependency-cruise.mjs'), ...circleArguments()]),
-  );
-  attempt('format', () => node('Prettier', [installed('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']));
+  console.log('\n— types, rules, circles and format');
+  failures.push(...(await attemptLanes(LANES)));
   attempt('core, server and page in Jest', () => {
     node(
       'Jest',
