@@ -108,11 +108,25 @@ test('the ring is dragged, turned by keys and typed; impossible points are named
   await page.getByTestId('ring-distance').press('Escape');
 
   await page.getByRole('radio', { name: 'Scale of the ring' }).click();
-  const add = page.getByRole('button', { name: 'Add a point' });
-  await add.click();
+  await page.getByRole('button', { name: 'Add a point' }).click();
+  const point = page.getByRole('form', { name: 'New scale point' });
+  const add = async (distance: string, reading: string) => {
+    await point.getByLabel('distance of the new point').fill(distance);
+    await point.getByLabel('reading of the new point').fill(reading);
+    await point.getByLabel('reading of the new point').press('Enter');
+  };
+  // no figure is suggested: what nobody read is not on the ring
+  await add('inf', '');
+  await expect(point.getByRole('alert')).toContainText('is not a number');
+  await add('inf', '0');
   await expect(page.getByText('There is only 1 scale point. Needed: at least 2')).toHaveCount(0);
   await expect(page.getByText('The ring is unchanged until these points make a scale.')).toBeVisible();
-  for (let more = 0; more < 3; more++) await add.click();
+  for (const [distance, reading] of [
+    ['0.5', '280'],
+    ['2', '58'],
+    ['1', '123'],
+  ] as const)
+    await add(distance, reading);
   await expect(page.getByText('The ring is unchanged so far')).toHaveCount(0);
   await expect(page.getByRole('heading', { name: 'Scale · 4 points' })).toBeVisible();
   await fill(page, 'point-reading-1', '900');

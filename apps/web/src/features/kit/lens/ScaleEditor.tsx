@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { askForFile, parseCsv } from '../../../shared/files/csv';
 import { ProblemList } from '../../../ui/ProblemList';
 import { Calibration } from './Calibration';
+import { NewPoint } from './NewPoint';
 import { PointRows, type PointRowsProps } from './PointRows';
 import { Button } from '../../../ui/Button';
 import kitStyles from '../kit.module.css';
@@ -22,6 +23,7 @@ interface Props extends PointRowsProps {
 export function ScaleEditor(props: Props) {
   const { lens, points, isDraft, units, onPoints, onGiveUp, onShow, onThrowAlone } = props;
   const [isGuided, setIsGuided] = useState(false);
+  const [isAdding, setIsAdding] = useState(false);
   const [unread, setUnread] = useState<{ name: string; problems: readonly Problem[] } | null>(null);
 
   async function readFile(): Promise<void> {
@@ -33,24 +35,8 @@ export function ScaleEditor(props: Props) {
   }
 
   if (lens.response === 'speed') return <SpeedRing />;
-  if (isGuided) {
-    return (
-      <Calibration
-        lens={lens}
-        units={units}
-        onDone={(taken) => {
-          onPoints('calibrate the ring', taken);
-          setIsGuided(false);
-        }}
-        onShow={onShow}
-        onClose={() => {
-          onShow(null);
-          setIsGuided(false);
-        }}
-      />
-    );
-  }
-  const addPoint = () => onPoints('add a scale point', [...points, nextPoint(lens, points)]);
+  if (isGuided)
+    return <Guided lens={lens} units={units} onPoints={onPoints} onShow={onShow} onClose={() => setIsGuided(false)} />;
   return (
     <section className={kitStyles.scaleEditor} aria-label="Scale points">
       <h2>Scale {points.length > 0 && <span className={textStyles.muted}>· {points.length} points</span>}</h2>
@@ -62,6 +48,7 @@ export function ScaleEditor(props: Props) {
       ) : (
         <PointRows {...props} />
       )}
+      {isAdding && <NewPoint units={units} onAdd={(point) => onPoints('add a scale point', [...points, point])} />}
       {isDraft && (
         <p className={textStyles.toneEdge} role="status">
           The ring is unchanged until these points make a scale.{' '}
@@ -73,12 +60,34 @@ export function ScaleEditor(props: Props) {
       <ScaleActions
         points={points}
         onGuided={setIsGuided}
-        addPoint={addPoint}
+        addPoint={() => setIsAdding(!isAdding)}
         readFile={() => void readFile()}
         lens={lens}
         onThrowAlone={onThrowAlone}
       />
     </section>
+  );
+}
+
+interface GuidedProps extends Pick<Props, 'lens' | 'units' | 'onPoints' | 'onShow'> {
+  readonly onClose: () => void;
+}
+
+function Guided({ lens, units, onPoints, onShow, onClose }: GuidedProps) {
+  return (
+    <Calibration
+      lens={lens}
+      units={units}
+      onDone={(taken) => {
+        onPoints('calibrate the ring', taken);
+        onClose();
+      }}
+      onShow={onShow}
+      onClose={() => {
+        onShow(null);
+        onClose();
+      }}
+    />
   );
 }
 
@@ -134,18 +143,4 @@ function ScaleActions({ points, onGuided, addPoint, readFile, lens, onThrowAlone
       )}
     </div>
   );
-}
-
-/** Suggested next point: in the middle of the widest gap of the ring. */
-function nextPoint(lens: Lens, points: readonly RingPoint[]): RingPoint {
-  const ring = ringOf(lens);
-  const [farDeg, nearDeg] = [ring.angleAt(ring.farthestMm), ring.angleAt(ring.closeFocusMm)];
-  const taken = points.map(({ ringDeg }) => ringDeg);
-  if (points.length === 0) return { distanceMm: ring.farthestMm === Infinity ? null : ring.farthestMm, ringDeg: farDeg };
-  if (points.length === 1) return { distanceMm: ring.closeFocusMm, ringDeg: Math.round(nearDeg * 10) / 10 };
-  const sorted = [...taken].sort((a, b) => a - b);
-  const gaps = sorted.slice(1).map((deg, k) => ({ fromDeg: sorted[k]!, width: deg - sorted[k]! }));
-  const widest = gaps.reduce((best, gap) => (gap.width > best.width ? gap : best));
-  const middle = Math.min(Math.max(widest.fromDeg + widest.width / 2, Math.min(farDeg, nearDeg)), Math.max(farDeg, nearDeg));
-  return { distanceMm: Math.round(ring.distanceAt(middle) / 10) * 10, ringDeg: Math.round(middle * 10) / 10 };
 }
