@@ -13,12 +13,11 @@ import {
   type ShotPlan,
   zoneLensAt,
 } from '../plan/index.js';
+import { maxRingDegPerS } from './solvers/maxRingSpeed.js';
+import { softSides } from './softSides.js';
+import type { SharpWindow, Tube } from './allowedBand.js';
 
-/** Ring angles at which a subject is sharp. */
-export interface SharpWindow {
-  readonly lowDeg: number;
-  readonly highDeg: number;
-}
+export type { SharpWindow, Tube };
 
 /**
  * Ring angles at which a subject at a distance is sharp, meaning its blur is at most the circle of confusion. Exact, including
@@ -41,19 +40,10 @@ function blurWindow(lens: ZoneLens, ring: LensRing, distanceMm: number, blurMm: 
   return { lowDeg: Math.min(...ends), highDeg: Math.max(...ends) };
 }
 
-/** Allowed band: by frame at the capture rate, the ring angles that meet all requirements. */
-export interface Tube {
-  readonly lowDeg: Float64Array;
-  /** Below `lowDeg` if no angle meets all of them */
-  readonly highDeg: Float64Array;
-  /** 1 for a frame in which something is required */
-  readonly required: Uint8Array;
-}
-
 /**
  * Allowed band of a plan, in the shown alternate. Frames without requirement allow the whole ring, or the range between its
- * hard stops. A subject that must be soft is so on two sides. For a whole beat the tube takes one side: the one that leaves
- * room for the others, and of two such sides the one with less turn.
+ * hard stops. A subject that must be soft is so on two sides. For a whole beat the tube takes one side; the sides of all beats are
+ * chosen together (see `softSides`).
  */
 export function tubeOf(plan: ShotPlan): Tube {
   const frames = countFrames(plan.durationS, plan.captureFps);
@@ -74,15 +64,16 @@ export function tubeOf(plan: ShotPlan): Tube {
       tube.highDeg[frame] = Math.min(tube.highDeg[frame]!, window?.highDeg ?? -Infinity);
     }
   }
-  for (const beat of beats) {
-    if (beat.requirement !== 'soft') continue;
-    const blurMm = (beat.blurPercent / 100) * pictureWidthMm(plan.optics);
+  const soft = beats.filter(({ requirement }) => requirement === 'soft');
+  if (soft.length > 0)
     excludeWindows(
       tube,
-      reach,
-      windowsOf(plan, beat, frames, () => blurMm),
+      soft.map((beat) => {
+        const blurMm = (beat.blurPercent / 100) * pictureWidthMm(plan.optics);
+        return windowsOf(plan, beat, frames, () => blurMm);
+      }),
+      { mostDeg: maxRingDegPerS(plan) / plan.captureFps, marginDeg: (reach.highDeg - reach.lowDeg) * EDGE_SHARE },
     );
-  }
   if (reach.stepDeg !== null) snapToSteps(tube, reach);
   return tube;
 }
@@ -114,31 +105,23 @@ function windowsOf(
   });
 }
 
-/** Removes windows from the tube, all of them on the same side. */
-function excludeWindows(tube: Tube, reach: RingReach, windows: readonly (readonly [number, SharpWindow | null])[]): void {
-  const asked = windows.filter((item): item is readonly [number, SharpWindow] => item[1] !== null);
-  for (const [frame] of windows) tube.required[frame] = 1;
-  if (asked.length === 0) return;
-  const before = asked[0]![0] - 1;
-  const after = asked[asked.length - 1]![0] + 1;
-  const isBound = (frame: number) => tube.required[frame] === 1 && tube.lowDeg[frame]! <= tube.highDeg[frame]!;
-  const middleDeg = (frame: number) => (isBound(frame) ? (tube.lowDeg[frame]! + tube.highDeg[frame]!) / 2 : NaN);
-  const nearby = [middleDeg(before), middleDeg(after)].filter((deg) => !Number.isNaN(deg));
-  const sides = (['below', 'above'] as const).map((side) => {
-    let [missed, turnDeg] = [0, 0];
-    for (const [frame, { lowDeg, highDeg }] of asked) {
-      if (side === 'below' ? tube.lowDeg[frame]! >= lowDeg : tube.highDeg[frame]! <= highDeg) missed++;
-      for (const deg of nearby) turnDeg += side === 'below' ? Math.max(0, deg - lowDeg) : Math.max(0, highDeg - deg);
+/** Just outside a window: exactly at its edge, rounding would decide. As a share of the reach. */
+const EDGE_SHARE = 1e-9;
+
+/** Removes the windows of beats that must be soft from the tube, each beat on one side. */
+function excludeWindows(
+  tube: Tube,
+  beats: readonly (readonly (readonly [number, SharpWindow | null])[])[],
+  { mostDeg, marginDeg }: { readonly mostDeg: number; readonly marginDeg: number },
+): void {
+  const asked = beats.map((windows) => windows.filter((item): item is readonly [number, SharpWindow] => item[1] !== null));
+  const sides = softSides(tube, asked, mostDeg);
+  for (const [index, windows] of asked.entries())
+    for (const [frame, { lowDeg, highDeg }] of windows) {
+      if (sides[index] === 'below') tube.highDeg[frame] = Math.min(tube.highDeg[frame]!, lowDeg - marginDeg);
+      else tube.lowDeg[frame] = Math.max(tube.lowDeg[frame]!, highDeg + marginDeg);
     }
-    return { side, missed, turnDeg };
-  });
-  const { side } = sides.sort((a, b) => a.missed - b.missed || a.turnDeg - b.turnDeg)[0]!;
-  // just outside: exactly at the edge, rounding would decide
-  const marginDeg = (reach.highDeg - reach.lowDeg) * 1e-9;
-  for (const [frame, { lowDeg, highDeg }] of asked) {
-    if (side === 'below') tube.highDeg[frame] = Math.min(tube.highDeg[frame]!, lowDeg - marginDeg);
-    else tube.lowDeg[frame] = Math.max(tube.lowDeg[frame]!, highDeg + marginDeg);
-  }
+  for (const windows of beats) for (const [frame] of windows) tube.required[frame] = 1;
 }
 
 /** Restricts the tube to the steps of a ring in steps. */

@@ -1,4 +1,4 @@
-import { activeBeats, keyFrameOf, planDistances, zoneLensAt } from '../../plan/index.js';
+import { activeBeats, keyFrameOf, planDistances, ringReach, zoneLensAt } from '../../plan/index.js';
 import { sharpWindow, type Tube } from '../tube.js';
 import type { HoldWindow, SolverContext } from './holds.js';
 
@@ -28,14 +28,19 @@ export function bestFixedHold(turning: SolverContext, { lowDeg, highDeg, require
   };
 }
 
-/** Ring angles that keep each key moment, for its own subject only. */
+/** Ring angles that keep each key moment within reach of the ring, for its own subject only. */
 function keyMomentWindows({ plan, ring }: SolverContext, frames: number): { lowDeg: number; highDeg: number }[] {
   const { focusMmAt } = planDistances(plan);
+  const reach = ringReach(plan);
   return activeBeats(plan).flatMap((beat) => {
     const frame = beat.requirement === 'sharp' ? keyFrameOf(beat, plan.captureFps, frames) : null;
     const subject = plan.subjects.find(({ id, stays }) => id === beat.subjectId && stays.length > 0);
     if (frame === null || !subject) return [];
     const timeS = frame / plan.captureFps;
-    return sharpWindow(zoneLensAt(plan.optics, timeS), ring, focusMmAt(subject, timeS)) ?? [];
+    const window = sharpWindow(zoneLensAt(plan.optics, timeS), ring, focusMmAt(subject, timeS));
+    if (!window) return [];
+    const [lowDeg, highDeg] = [Math.max(window.lowDeg, reach.lowDeg), Math.min(window.highDeg, reach.highDeg)];
+    const steppedDeg = reach.nearest((lowDeg + highDeg) / 2);
+    return steppedDeg >= lowDeg - 1e-9 && steppedDeg <= highDeg + 1e-9 ? [{ lowDeg, highDeg }] : [];
   });
 }

@@ -1,13 +1,18 @@
 import { type CoursePoint, PLAN_LIMITS, type ShotPlan } from '../../plan/index.js';
 import type { Tube } from '../tube.js';
-import type { SolverContext } from './holds.js';
+import { keyFramesOf, type SolverContext } from './holds.js';
 import { type Corner, fewerCorners, tautString } from './tautString.js';
 import { maxRingDegPerS } from './maxRingSpeed.js';
 import { insetWithinReach } from './tubeRoom.js';
 
 /** The track with the least turn inside the tube, as a course of the plan; a distance if it never turns. */
 export function followTrack({ plan, ring }: SolverContext, tube: Tube, roomShare: number): { plan: ShotPlan; holds: number } {
-  const { lowDeg, highDeg } = insetWithinReach(tube, roomShare, maxRingDegPerS(plan) / plan.captureFps);
+  const { lowDeg, highDeg } = insetWithinReach(
+    tube,
+    roomShare,
+    maxRingDegPerS(plan) / plan.captureFps,
+    keyFramesOf(plan, tube.required.length),
+  );
   const corners = fewerCorners(tautString(lowDeg, highDeg), lowDeg, highDeg).slice(0, PLAN_LIMITS.coursePoints.max);
   const distanceOf = (deg: number) => {
     const mm = ring.distanceAt(deg);

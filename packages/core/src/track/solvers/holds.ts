@@ -1,6 +1,6 @@
 import { type LensRing, withinReach } from '../../kit/index.js';
 import { landingWindow, minPullTimeS } from '../../hand/index.js';
-import { type ShotPlan, zoneLensAt } from '../../plan/index.js';
+import { activeBeats, keyFrameOf, type ShotPlan, zoneLensAt } from '../../plan/index.js';
 import type { Tube } from '../tube.js';
 
 /** Ring angles possible for one hold, and its range of required frames. */
@@ -15,6 +15,11 @@ export interface HoldWindow {
 interface Run extends HoldWindow {
   /** Whether a single angle keeps all of them */
   readonly isKept: boolean;
+}
+
+/** Frames of the key moments of a plan. */
+export function keyFramesOf(plan: ShotPlan, frames: number): ReadonlySet<number> {
+  return new Set(activeBeats(plan).flatMap((beat) => keyFrameOf(beat, plan.captureFps, frames) ?? []));
 }
 
 /** What limits the changes between holds: the plan, its ring, and the hand. */

@@ -1,5 +1,5 @@
 import { ringOf } from '../../kit/index.js';
-import { ringReach, type ShotPlan } from '../../plan/index.js';
+import { isTriggeredByEvent, PLAN_LIMITS, pullEndS, ringReach, type ShotPlan } from '../../plan/index.js';
 import { type FocusTrack, focusTrack } from '../focusTrack.js';
 import { type Tube, tubeOf } from '../tube.js';
 import { type RingChange, timeChange, type ChangeTiming } from './changeTime.js';
@@ -39,7 +39,7 @@ function changeOf(turning: SolverContext, { pulls }: FocusTrack, index: number, 
 
 /**
  * Retimes the pulls of a plan, each to the time that loses the fewest frames between its neighbours. Pulls that lead to
- * tracking stay as they are.
+ * tracking stay as they are, and no pull starts before the event that sets it off.
  *
  * @returns null for a track without pulls
  */
@@ -54,8 +54,10 @@ export function retimePulls(
   const pulls = [...plan.focusTrack.pulls];
   track.pulls.forEach(({ pullId }, index) => {
     const before = pulls[index - 1];
-    const change = changeOf(turning, track, index, before ? before.startS + before.durationS : 0);
-    if (!change) return;
+    // a pull that an event sets off can't start before it
+    const eventS = isTriggeredByEvent(pulls[index]!) ? pulls[index]!.startS : 0;
+    const change = changeOf(turning, track, index, Math.max(eventS, before ? pullEndS(before) : 0));
+    if (!change || change.latestEndS - change.earliestS < PLAN_LIMITS.pullS.min) return;
     const time = timeChange(tube, plan.captureFps, change);
     pulls[index] = { ...pulls[index]!, startS: time.startS, durationS: time.durationS };
     timings.push({ ...time, pullId });

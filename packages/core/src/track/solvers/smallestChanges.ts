@@ -94,7 +94,8 @@ function byTime(plan: ShotPlan, fromS: number): SmallestChange[] {
     const lengthS = toS - startS;
     return (['later', 'until'] as const).flatMap((kind): Extract<SmallestChange, { byS: number }>[] => {
       const changed = (byS: number) => changeBeat(plan, id, kind === 'later' ? { fromS: startS + byS } : { toS: toS - byS });
-      const byS = smallestWorking(lengthS - 0.15, (by) => isPossible(changed(by)));
+      const works = (by: number) => isPossible(changed(by));
+      const byS = inSteps(smallestWorking(lengthS - 0.15, works), TIME_STEPS_S, lengthS, works);
       return byS === null ? [] : [{ kind, beatId: id, subjectId, byS, plan: changed(byS) }];
     });
   });
@@ -118,13 +119,46 @@ function byStanding(plan: ShotPlan, fromS: number): SmallestChange[] {
     there.flatMap((other): Extract<SmallestChange, { kind: 'stand' }>[] => {
       if (other.markId === one.markId) return [];
       const at = (byMm: number) => changeMark(plan, one.markId, { distanceMm: one.mm + Math.sign(other.mm - one.mm) * byMm });
-      const byMm = smallestWorking(Math.abs(other.mm - one.mm), (by) => isPossible(at(by)));
+      const betweenMm = Math.abs(other.mm - one.mm);
+      const leastMm = smallestWorking(betweenMm, (by) => isPossible(at(by)));
+      // what is taped is a round distance, and read off a tape
+      const byMm = inTapeSteps(leastMm, one.mm, other.mm, (by) =>
+        [by, by - TAPE_ERROR_MM, by + TAPE_ERROR_MM].every((mm) => isPossible(at(mm))),
+      );
       if (byMm === null) return [];
       const toMm = one.mm + Math.sign(other.mm - one.mm) * byMm;
       return [{ kind: 'stand', markId: one.markId, subjectId: one.subjectId, fromMm: one.mm, toMm, plan: at(byMm) }];
     }),
   );
   return changes.sort((a, b) => Math.abs(a.toMm - a.fromMm) - Math.abs(b.toMm - b.fromMm)).slice(0, 1);
+}
+
+/** Steps in which a time is given, and a distance that someone tapes; the finer one if the coarser leaves none. */
+const TIME_STEPS_S = [0.05, 0.01];
+const TAPE_STEPS_MM = [50, 10];
+/** Half the coarsest step of a tape in inches: a distance is right as it is shown. */
+const TAPE_ERROR_MM = 6.4;
+
+/** The next whole step from an amount on that works; null if there is none below `most`. */
+function inSteps(least: number | null, steps: readonly number[], most: number, works: (by: number) => boolean): number | null {
+  if (least === null) return null;
+  for (const step of steps)
+    for (let by = Math.ceil(least / step - 1e-9) * step; by < most; by += step) if (works(by)) return Number(by.toFixed(9));
+  return null;
+}
+
+/** Likewise for a move from one distance towards another: where it ends is in whole steps, not the move. */
+function inTapeSteps(least: number | null, fromMm: number, towardsMm: number, works: (by: number) => boolean): number | null {
+  if (least === null) return null;
+  const sign = Math.sign(towardsMm - fromMm);
+  for (const step of TAPE_STEPS_MM)
+    for (
+      let to = sign * Math.ceil((sign * (fromMm + sign * least)) / step - 1e-9) * step;
+      sign * (towardsMm - to) >= 0;
+      to += sign * step
+    )
+      if (works(sign * (to - fromMm))) return sign * (to - fromMm);
+  return null;
 }
 
 /** Smallest amount that works, to a few thousandths of `max`; null if `max` does not work. */

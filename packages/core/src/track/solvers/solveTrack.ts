@@ -2,10 +2,12 @@ import { ringOf, withinReach } from '../../kit/index.js';
 import {
   DEFAULT_PULL,
   type FocusTarget,
+  isTriggeredByEvent,
   nextId,
   PLAN_LIMITS,
   planDistances,
   type Pull,
+  pullEndS,
   ringReach,
   type RingReach,
   type ShotPlan,
@@ -15,7 +17,7 @@ import { type Tube, tubeOf } from '../tube.js';
 import { retimePulls } from './retimePulls.js';
 import { timeChange, type ChangeTiming } from './changeTime.js';
 import { followTrack } from './followTrack.js';
-import { reachableHolds, type HoldWindow, type SolverContext, turnTimeS } from './holds.js';
+import { keyFramesOf, reachableHolds, type HoldWindow, type SolverContext, turnTimeS } from './holds.js';
 import { fewestLostFrames } from './fewestLostFrames.js';
 import { bestFixedHold } from './bestFixedHold.js';
 import { type Impossibility, findImpossible, possibleTube, reachableTube } from './tubeRoom.js';
@@ -50,7 +52,8 @@ export interface SolverOptions {
  * `fewest-holds`: fewest holds that keep every required frame, with changes where nothing is required. If the hand is too slow
  * for that, as few holds as possible, each change at the hand's minimum time and where it loses the fewest frames. `follow`:
  * the track with the least turn inside the tube. `fixed`: the angle that keeps the most, key moments first. `retime`: the
- * existing pulls, each at the time that loses the fewest frames. A pull to the same target keeps its cue.
+ * existing pulls, each at the time that loses the fewest frames. A pull to the same target keeps its cue, and never starts before it;
+ * if that is too late, it goes by the clock.
  *
  * @returns null if nothing is required, if there is no pull to `retime`, or if the result has more pulls than a plan may hold
  */
@@ -145,6 +148,8 @@ interface ChangeWindow {
   readonly latestEndS: number;
 }
 
+const BY_CLOCK = { trigger: 'clock', cue: '' } as const;
+
 /** Keeps a change that just fits from failing through rounding. */
 const ROUNDING_FACTOR = 1 + 1e-9;
 
@@ -160,14 +165,17 @@ function pullsOfHolds(
   const timings: (ChangeTiming & { pullId: string })[] = [];
   for (const [index, span] of spans.entries()) {
     const [from, to] = [placed[index]!, placed[index + 1]!];
-    const before = pulls[pulls.length - 1];
-    const known = plan.focusTrack.pulls.find(
+    const same = plan.focusTrack.pulls.find(
       (pull) => isSameTarget(pull.target, to.target) && !pulls.some(({ id }) => id === pull.id),
     );
+    const before = pulls[pulls.length - 1];
+    const minTimeS = turnTimeS(turning, from.ringDeg, to.ringDeg, Math.ceil(span.latestEndS * plan.captureFps)) * ROUNDING_FACTOR;
+    const afterBefore = Math.max(span.earliestS, before ? pullEndS(before) : 0);
+    // an event that comes too late can't set it off
+    const known = same && isTriggeredByEvent(same) && same.startS + minTimeS > span.latestEndS ? { ...same, ...BY_CLOCK } : same;
+    const earliestS = known && isTriggeredByEvent(known) ? Math.max(afterBefore, known.startS) : afterBefore;
     const id = known?.id ?? nextId('pull', [...plan.focusTrack.pulls, ...pulls]);
     const easing = known?.easing ?? DEFAULT_PULL.easing;
-    const minTimeS = turnTimeS(turning, from.ringDeg, to.ringDeg, Math.ceil(span.latestEndS * plan.captureFps)) * ROUNDING_FACTOR;
-    const earliestS = Math.max(span.earliestS, before ? before.startS + before.durationS : 0);
     const time = timeChange(tube, plan.captureFps, {
       fromDeg: from.ringDeg,
       toDeg: to.ringDeg,
@@ -201,7 +209,7 @@ interface TargetOverTime {
 function placeOf(
   turning: SolverContext,
   reach: RingReach,
-  { lowDeg, highDeg, firstNeeded }: HoldWindow,
+  { lowDeg, highDeg, firstNeeded, lastNeeded }: HoldWindow,
   before: { readonly ringDeg: number; readonly leavesFrame: number } | null,
 ): TargetOverTime {
   const { plan, ring } = turning;
@@ -210,7 +218,9 @@ function placeOf(
   const availableS = before ? (firstNeeded - before.leavesFrame) / plan.captureFps : Infinity;
   const gets = (deg: number) => !before || turnTimeS(turning, before.ringDeg, deg, firstNeeded) <= availableS;
   const nearestDeg = before ? Math.min(Math.max(before.ringDeg, lowDeg), highDeg) : middleDeg;
-  const isWide = highDeg - lowDeg > (reach.highDeg - reach.lowDeg) / 3;
+  // a key moment is worth the turn to the middle
+  const hasKeyMoment = [...keyFramesOf(plan, Infinity)].some((frame) => frame >= firstNeeded && frame <= lastNeeded);
+  const isWide = !hasKeyMoment && highDeg - lowDeg > (reach.highDeg - reach.lowDeg) / 3;
   const preferredDeg = isWide ? Math.min(Math.max(nearestDeg, lowDeg + roomDeg / 8), highDeg - roomDeg / 8) : middleDeg;
   const { markFocusMm } = planDistances(plan);
   const near = plan.marks

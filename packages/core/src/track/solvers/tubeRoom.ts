@@ -57,8 +57,9 @@ export function reachableTube(tube: Tube, reach: { readonly lowDeg: number; read
  * is limited to that share of the median room, because a beat that must be soft leaves half of the ring.
  *
  * @param share - 0 to 1; 0 leaves the tube unchanged except for rounding
+ * @param keyFrames - frames that keep most of their room, because they must not fail
  */
-export function inset({ lowDeg, highDeg, required }: Tube, share: number): Tube {
+export function inset({ lowDeg, highDeg, required }: Tube, share: number, keyFrames: ReadonlySet<number> = NO_FRAMES): Tube {
   const narrower = { lowDeg: lowDeg.slice(), highDeg: highDeg.slice(), required };
   const halfOf = (frame: number) => (highDeg[frame]! - lowDeg[frame]!) / 2;
   const halves = Float64Array.from([...required.keys()].filter((frame) => required[frame]).map(halfOf)).sort();
@@ -66,7 +67,8 @@ export function inset({ lowDeg, highDeg, required }: Tube, share: number): Tube 
   for (let frame = 0; frame < required.length; frame++) {
     if (!required[frame]) continue;
     const half = halfOf(frame);
-    const by = Math.max(Math.min(half, usualDeg) * share, Math.min(half, EDGE_MARGIN_DEG));
+    const keptDeg = keyFrames.has(frame) ? half * Math.min(1, share * KEY_ROOM_FACTOR) : Math.min(half, usualDeg) * share;
+    const by = Math.max(keptDeg, Math.min(half, EDGE_MARGIN_DEG));
     narrower.lowDeg[frame]! += by;
     narrower.highDeg[frame]! -= by;
   }
@@ -76,10 +78,15 @@ export function inset({ lowDeg, highDeg, required }: Tube, share: number): Tube 
 /** A track exactly on the edge of the tube would be sharp or soft depending on rounding. */
 const EDGE_MARGIN_DEG = 1e-7;
 
+/** A key moment keeps this many times the room of other frames. */
+const KEY_ROOM_FACTOR = 3;
+
+const NO_FRAMES: ReadonlySet<number> = new Set();
+
 /** Insets the tube as far as a ring with a limited turn per frame allows, at most by `share`. */
-export function insetWithinReach(tube: Tube, share: number, mostDeg: number): Tube {
+export function insetWithinReach(tube: Tube, share: number, mostDeg: number, keyFrames: ReadonlySet<number>): Tube {
   for (const less of [1, 0.75, 0.5, 0.25, 0.1]) {
-    const narrower = inset(tube, share * less);
+    const narrower = inset(tube, share * less, keyFrames);
     if (findImpossible(narrower, mostDeg, 1) === null) return narrower;
   }
   return inset(tube, 0);
