@@ -47,7 +47,7 @@ export { moveFigureLabel, moveFigureValue, speedText } from './moves/moveFigureT
 export { methodArgumentText, OTHER_VIEWS } from './stop/methodArgumentText.js';
 export { TIMELINE_LABELS } from './takes/timelineLabels.js';
 export { compareSentence, formatMatchText } from './calculator/compareText.js';
-export { EASING_WORDS, fixName, fixResult, fixStepName, stopText } from './fixes/fixText.js';
+export { EASING_WORDS, fixName, fixResult, fixStepName, fixTakes, idealTakeText, stopText } from './fixes/fixText.js';
 export { impossibleText, smallestChangeText, solutionText, SOLVER_WAY_WORDS } from './fixes/solverText.js';
 export {
   axisLines,

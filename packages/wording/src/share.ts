@@ -9,9 +9,13 @@ export function takesOf100(share: number): string {
 
 /** "90 of 100". */
 export function of100(share: number): string {
-  const isInside = share > 0 && share < 1;
+  return `${inHundred(share)} of 100`;
+}
+
+/** A share as takes of 100: 0 or 100 only if it is none or all of them. */
+export function inHundred(share: number): number {
   const hundredths = Math.round(share * 100);
-  return `${isInside ? Math.min(Math.max(hundredths, 1), 99) : hundredths} of 100`;
+  return share > 0 && share < 1 ? Math.min(Math.max(hundredths, 1), 99) : hundredths;
 }
 
 /** A probability in percent, limited to 1 to 99 %, because an estimate is never certain. */

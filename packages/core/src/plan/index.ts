@@ -34,6 +34,7 @@ export {
   DEFAULT_PULL,
   type FocusTarget,
   type FocusTrackPlan,
+  isTriggeredByEvent,
   type KitSources,
   type Method,
   METHODS,

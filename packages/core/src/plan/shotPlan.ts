@@ -82,6 +82,11 @@ export type FocusTarget =
 export const CUE_TRIGGERS = ['clock', 'spoken-line', 'look', 'hand'] as const;
 export type CueTrigger = (typeof CUE_TRIGGERS)[number];
 
+/** Whether an event on the set, not the clock, sets a pull off. Such a pull can't start before its event. */
+export function isTriggeredByEvent({ trigger }: { readonly trigger: CueTrigger }): boolean {
+  return trigger !== 'clock';
+}
+
 /** A timed change of focus from the current ring angle to a target. */
 export interface Pull {
   readonly id: string;

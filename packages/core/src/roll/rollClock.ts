@@ -1,4 +1,4 @@
-import type { CueTrigger, Pull, ShotPlan } from '../plan/index.js';
+import { isTriggeredByEvent, type Pull, type ShotPlan } from '../plan/index.js';
 
 /** A cue given by key: the pull it triggers, and the time in seconds since the roll started. */
 export interface CueEvent {
@@ -24,11 +24,6 @@ export interface RollClock {
   waitingPullAt(realS: number): string | null;
   /** Real time of a plan time, as far as known; null after a pull without its cue yet, and for skipped plan time */
   realSAt(planS: number): number | null;
-}
-
-/** Whether an event on the set, not the clock, triggers a pull. */
-export function isTriggeredByEvent({ trigger }: { readonly trigger: CueTrigger }): boolean {
-  return trigger !== 'clock';
 }
 
 /**

@@ -1,4 +1,4 @@
-import { changePull, pullRoom, removeCameraKey, type ShotPlan } from '../plan/index.js';
+import { changePull, isTriggeredByEvent, pullRoom, removeCameraKey, type ShotPlan } from '../plan/index.js';
 import { findFixes, type FixChange } from '../verdict/index.js';
 import { type ErrorSource, errorSources } from '../trials/index.js';
 import { withStop, stopsToCompare } from './withStop.js';
@@ -58,6 +58,11 @@ const FIX_MINUTES: Readonly<Record<FixChange['kind'], number>> = {
   stop: 3,
 };
 
+/** Time that a change of the plan costs on the set, in minutes: assumed. @param stopsLost - light it costs */
+export function fixMinutes({ kind }: FixChange, stopsLost: number): number {
+  return kind === 'stop' ? MINUTES_PER_STOP * stopsLost : FIX_MINUTES[kind];
+}
+
 /** Cost of one stop of light by lamps, filters or gain, in minutes. */
 const MINUTES_PER_STOP = 3;
 
@@ -84,7 +89,9 @@ export function suggestImprovements(plan: ShotPlan): Improvement[] {
     // every stop is tried below
     .filter(({ change }) => change.kind !== 'stop')
     .map(({ change, plan: changed }) => improvementOf(change, changed));
-  const sooner = plan.focusTrack.pulls.flatMap(({ id, startS, durationS }) =>
+  // a pull that an event sets off can't start before it
+  const byClock = plan.focusTrack.pulls.filter((pull) => !isTriggeredByEvent(pull));
+  const sooner = byClock.flatMap(({ id, startS, durationS }) =>
     EARLIER_STARTS_S.filter((byS) => startS - byS >= pullRoom(plan, id).earliestStartS).map((byS) =>
       improvementOf(
         { kind: 'longer', pullId: id, byS },
@@ -118,11 +125,13 @@ export function suggestImprovements(plan: ShotPlan): Improvement[] {
 }
 
 function improvementOf(change: FixChange, plan: ShotPlan): Improvement {
-  return { change: { kind: 'fix', change }, plan, without: null, minutes: FIX_MINUTES[change.kind] };
+  return { change: { kind: 'fix', change }, plan, without: null, minutes: fixMinutes(change, 0) };
 }
 
 /** An improvement after simulation. */
 export interface RankedImprovement extends Improvement {
+  /** Its place among the improvements that were simulated */
+  readonly index: number;
   readonly keepRate: number;
   /** Increase of the keep rate, 0 to 1 */
   readonly gain: number;
@@ -145,7 +154,7 @@ export function rankImprovements(
   const tried = improvements.flatMap((improvement, index): RankedImprovement[] => {
     const rate = rates[index] ?? null;
     const gain = rate === null ? 0 : rate - now.keepRate;
-    return rate === null || gain < MIN_GAIN ? [] : [{ ...improvement, keepRate: rate, gain }];
+    return rate === null || gain < MIN_GAIN ? [] : [{ ...improvement, index, keepRate: rate, gain }];
   });
   const best = new Map<string, RankedImprovement>();
   for (const one of tried) {

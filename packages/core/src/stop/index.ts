@@ -7,6 +7,7 @@ export {
   suggestImprovements,
 } from './improvements.js';
 export { asEngraved, balanceStops, type LightBalance, lightBalances, type LightLimits } from './lightBalances.js';
+export { type RankedFix, rankFixes, type TakesKept, takesKept } from './rankFixes.js';
 export { type SeparatedPicture, separation, type SeparationWay } from './separation.js';
 export {
   type Attention,

@@ -10,7 +10,7 @@ export {
 } from './errorSources.js';
 export { keepRate, type KeepRate, keepRateOf, wilsonInterval } from './keepRate.js';
 export { normalQuantile } from './normalQuantile.js';
-export type { PreparedTrials, TakesOptions } from './preparedTrials.js';
+export type { IdealTake, PreparedTrials, TakesOptions } from './preparedTrials.js';
 export { prepareTrials } from './prepareTrials.js';
 export { mergeCounts, runTrials, type TrialCounts } from './runTrials.js';
 export { chanceOfOneKept, expectedTakesOf, type SetupsKept, takesForNineOfTenOf } from './severalTakes.js';

@@ -52,6 +52,7 @@ export function prepareTrials(
   const subjects = subjectsOf(trial);
   const ringEnds = [ring.angleAt(ring.closeFocusMm), ring.angleAt(ring.farthestMm)];
   return {
+    ideal: { sharpS: verdict.sharpFrames / captureFps, requiredS: verdict.requiredFrames / captureFps },
     captureFps,
     frameCount,
     drawCount: order.count,

@@ -63,8 +63,15 @@ export interface PreparedBeat {
   readonly tables: readonly ZoneTable[];
 }
 
+/** The take in which everything goes as planned: its sharp time and the time that must be sharp, in s. */
+export interface IdealTake {
+  readonly sharpS: number;
+  readonly requiredS: number;
+}
+
 /** Everything that is the same in all trials. */
 export interface PreparedTrials {
+  readonly ideal: IdealTake;
   readonly captureFps: number;
   readonly frameCount: number;
   /** Random numbers per trial, and per set-up */

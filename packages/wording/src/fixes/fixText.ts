@@ -5,12 +5,15 @@ import {
   formatGap,
   formatStop,
   formatStops,
+  type IdealTake,
   type ShotPlan,
+  type TakesKept,
   type UnitSystem,
 } from '@still-heron/core';
 import { capital } from '../capital.js';
 import { counted } from '../figure.js';
 import { subjectName, targetName } from '../names.js';
+import { inHundred, takesOf100 } from '../share.js';
 
 /** How a pull moves the ring. */
 export const EASING_WORDS: Readonly<Record<Easing, string>> = {
@@ -87,11 +90,27 @@ function ofPull(pullId: string, text: string, plan: ShotPlan, units: UnitSystem)
 
 /** Result of a fix: sharp time and cost. */
 export function fixResult({ sharpS, requiredS, outcome, stopsLost, change }: Omit<Fix, 'plan'>): string {
-  const kept = requiredS - sharpS < 1e-6 ? `all ${requiredS.toFixed(1)} s` : `${sharpS.toFixed(1)} of ${requiredS.toFixed(1)} s`;
   const grade = { sharp: '', soft: '', tight: ', tight', 'too-hard': ', too hard' }[outcome];
   const light = stopsLost > 0.1 ? `, ${formatStops(stopsLost)} less light` : '';
   const cost = COSTS[change.kind];
-  return `→ sharp for ${kept}${grade}${light}${cost ? `, ${cost}` : ''}`;
+  return `→ ${sharpFor({ sharpS, requiredS })}${grade}${light}${cost ? `, ${cost}` : ''}`;
+}
+
+/** "sharp for all 8.0 s", "sharp for 6.2 of 8.0 s". */
+function sharpFor({ sharpS, requiredS }: IdealTake): string {
+  if (requiredS - sharpS < 1e-6) return `sharp for all ${requiredS.toFixed(1)} s`;
+  return `sharp for ${sharpS.toFixed(1)} of ${requiredS.toFixed(1)} s`;
+}
+
+/** What happens if all goes as planned: "as planned sharp for 6.2 of 8.0 s". */
+export function idealTakeText(ideal: IdealTake): string {
+  return `as planned ${sharpFor(ideal)}`;
+}
+
+/** What a fix does to the takes: "61 of 100 takes are kept, was 77". */
+export function fixTakes({ keepRate, keepRateBefore, takes }: TakesKept): string {
+  if (keepRate === null) return '';
+  return `${takesOf100(keepRate)} kept, ${takes === 'same' ? 'as before' : `was ${inHundred(keepRateBefore)}`}`;
 }
 
 /** Cost of a change, where its label does not give it. */

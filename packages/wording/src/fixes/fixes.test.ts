@@ -12,7 +12,7 @@ import {
   solveTrack,
 } from '@still-heron/core';
 import { twoPeople } from '../../../core/test/plans';
-import { fixName, fixResult, fixStepName } from './fixText';
+import { fixName, fixResult, fixStepName, fixTakes, idealTakeText } from './fixText';
 import { impossibleText, smallestChangeText, solutionText, SOLVER_WAY_WORDS } from './solverText';
 
 const two = twoPeople();
@@ -115,4 +115,12 @@ describe('fixes', () => {
   test('every fix that is found has a name', () => {
     for (const fix of findFixes(walking)) expect(fixName(fix, walking, 'imperial')).not.toMatch(/undefined|NaN/);
   });
+});
+
+test('a fix says what the ideal take gains, and what happens to the takes', () => {
+  expect(fixTakes({ keepRate: 0.61, keepRateBefore: 0.77, takes: 'fewer' })).toBe('61 of 100 takes kept, was 77');
+  expect(fixTakes({ keepRate: 0.004, keepRateBefore: 0, takes: 'same' })).toBe('1 of 100 takes kept, as before');
+  expect(fixTakes({ keepRate: null, keepRateBefore: 0.77, takes: 'same' })).toBe('');
+  expect(idealTakeText({ sharpS: 8.4, requiredS: 8.4 })).toBe('as planned sharp for all 8.4 s');
+  expect(idealTakeText({ sharpS: 6.2, requiredS: 8.4 })).toBe('as planned sharp for 6.2 of 8.4 s');
 });

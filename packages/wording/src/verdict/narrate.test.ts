@@ -130,3 +130,17 @@ test('any plan has a verdict without gaps, in either unit', () => {
     for (const units of ['metric', 'imperial'] as const)
       expect(narrate(evaluatePull(plan), plan, units).text).not.toMatch(/NaN|undefined|Infinity/);
 });
+
+test('a plan that is sharp and seldom kept says both in one sentence, and is not in green', () => {
+  const plan = changePull(fine, 'pull-1', { durationS: 1.6 });
+  const first = (keepRate: number | null, one = plan) => narrate(evaluatePull(one), one, 'metric', keepRate).parts[0];
+  expect(first(0.02)).toEqual({
+    tone: 'edge',
+    text: 'Sharp for all 8.0 s that must be, if all goes as planned: 2 of 100 takes are kept.',
+  });
+  expect(first(0.01)!.text).toContain('1 of 100 takes is kept.');
+  expect(first(plan.goals.targetKeepRate)).toEqual({ tone: 'sharp', text: 'Sharp for all 8.0 s that must be.' });
+  expect(first(null)).toEqual(first(0.99));
+  const late = changePull(fine, 'pull-1', { startS: 7, durationS: 1.6 });
+  expect(first(0, late)!.text).toMatch(/^Sharp .* that must be, if all goes as planned: 0 of 100 takes are kept\.$/);
+});

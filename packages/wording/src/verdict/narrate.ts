@@ -13,6 +13,7 @@ import {
 } from '@still-heron/core';
 import { subjectName, targetName } from '../names.js';
 import { type SentencePart, textOf } from '../sentence.js';
+import { inHundred, takesOf100 } from '../share.js';
 import { keyMoments, notSoftEnough, tooFast } from './narrateRequired.js';
 
 export interface Narration {
@@ -25,11 +26,19 @@ export interface Narration {
  * Summarises a verdict in one or two sentences: how much is sharp; what is soft, from when, by how much, on which side and why;
  * or what is tightest.
  *
+ * @param keepRate - of real takes, if known; below its target it is said in the first sentence
  * @example "Sharp 9.1 of 11.0 s. Soft from 6.2 s: Ines is up to 14 cm in front of the zone while the pull to B is under way."
  */
-export function narrate(verdict: PullVerdict, plan: ShotPlan, units: UnitSystem): Narration {
-  const parts = verdict.status === 'incomplete' ? [incomplete(verdict.missing[0])] : judged(verdict, plan, units);
+export function narrate(verdict: PullVerdict, plan: ShotPlan, units: UnitSystem, keepRate: number | null = null): Narration {
+  const parts =
+    verdict.status === 'incomplete' ? [incomplete(verdict.missing[0])] : judged(verdict, plan, units, howSeldom(keepRate, plan));
   return { parts, text: textOf(parts) };
+}
+
+/** How the first sentence goes on if too few takes are kept; null if enough are, or if it is not known. */
+function howSeldom(keepRate: number | null, { goals }: ShotPlan): string | null {
+  if (keepRate === null || keepRate >= goals.targetKeepRate) return null;
+  return `, if all goes as planned: ${takesOf100(keepRate)} ${inHundred(keepRate) === 1 ? 'is' : 'are'} kept.`;
 }
 
 function incomplete(missing: 'distance' | 'beat' | undefined): SentencePart {
@@ -38,8 +47,8 @@ function incomplete(missing: 'distance' | 'beat' | undefined): SentencePart {
     : { tone: 'plain', text: 'No distance yet: tape to the first subject and type it.' };
 }
 
-function judged(verdict: CompleteVerdict, plan: ShotPlan, units: UnitSystem): SentencePart[] {
-  const parts: SentencePart[] = [howMuch(verdict)];
+function judged(verdict: CompleteVerdict, plan: ShotPlan, units: UnitSystem, seldom: string | null): SentencePart[] {
+  const parts: SentencePart[] = [howMuch(verdict, seldom)];
   parts.push(...keyMoments(verdict, plan));
   const [first] = verdict.softSpans;
   if (first) parts.push(...firstSoft(first, verdict, plan, units));
@@ -53,18 +62,19 @@ function judged(verdict: CompleteVerdict, plan: ShotPlan, units: UnitSystem): Se
   return parts;
 }
 
-function howMuch({ sharpFrames, requiredFrames, frameCount, captureFps, outcome, softSpans }: CompleteVerdict): SentencePart {
+function howMuch(verdict: CompleteVerdict, seldom: string | null): SentencePart {
+  const { sharpFrames, requiredFrames, frameCount, captureFps, outcome, softSpans } = verdict;
   const total = formatTime(requiredFrames / captureFps);
   if (requiredFrames === 0) return { tone: 'plain', text: 'Nothing has to be sharp in this shot.' };
   const isWholeShot = requiredFrames === frameCount;
-  if (sharpFrames === requiredFrames)
-    return { tone: 'sharp', text: isWholeShot ? `Sharp for all ${total}.` : `Sharp for all ${total} that must be.` };
   if (sharpFrames === 0) return { tone: 'soft', text: `Soft for all ${total}${isWholeShot ? '' : ' that must be sharp'}.` };
-  const text = `Sharp ${sharpText(sharpFrames, requiredFrames, captureFps)} of ${isWholeShot ? '' : 'the '}${total}${isWholeShot ? '' : ' that must be'}`;
+  const text =
+    sharpFrames === requiredFrames
+      ? `Sharp for all ${isWholeShot ? total : `${total} that must be`}`
+      : `Sharp ${sharpText(sharpFrames, requiredFrames, captureFps)} of ${isWholeShot ? total : `the ${total} that must be`}`;
   // a beat may allow some softness
-  return outcome !== 'soft' && softSpans.length > 0
-    ? { tone: 'sharp', text: `${text}, as much as is required.` }
-    : { tone: 'sharp', text: `${text}.` };
+  const enough = sharpFrames < requiredFrames && outcome !== 'soft' && softSpans.length > 0 ? ', as much as is required' : '';
+  return { tone: seldom === null ? 'sharp' : 'edge', text: `${text}${enough}${seldom ?? '.'}` };
 }
 
 /** Never rounds up to the whole: "6.0 of 6.0" with a soft frame would be false. */

@@ -1,12 +1,13 @@
-import type { Fix, ShotPlan, UnitSystem } from '@still-heron/core';
-import { fixName, fixResult, fixStepName } from '@still-heron/wording';
-import { useState } from 'react';
+import { drawLayoutOf, type RankedFix, rankFixes, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { fixName, fixResult, fixStepName, fixTakes } from '@still-heron/wording';
+import { useMemo, useState } from 'react';
 import clsx from 'clsx';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { useKeys } from '../../shared/keys/useKeys';
 import { fixesFor } from '../../shared/workers/evaluator';
 import { editPlan } from '../shot/shotSlice';
 import { useAfterPause } from '../shot/useAfterPause';
+import { RANKS, useTrialRates } from '../shot/useTrialRates';
 import { Key } from '../../ui/Key';
 import styles from './Fixes.module.css';
 import textStyles from '../../ui/text.module.css';
@@ -19,11 +20,14 @@ interface Props {
 /** Delay from the last edit, so that a drag is not disturbed. */
 const EDIT_PAUSE_MS = 300;
 
+/** Trials per fix: enough to see a difference of one in a hundred, since all draw the same errors. */
+const FIX_TRIALS = 600;
+
 /** Number of fixes shown at first; the rest on request. */
 const FIRST_SHOWN = 2;
 
 /**
- * Fixes for the plan, tried in the background and shown with their results; X applies the first. The row keeps its height, so
+ * Fixes for the plan, tried in the background: what the ideal take gains, and how many takes are kept. X applies the first. The row keeps its height, so
  * that nothing moves during a drag.
  */
 export function Fixes({ plan, units }: Props) {
@@ -31,7 +35,7 @@ export function Fixes({ plan, units }: Props) {
   const { fixes, isCurrent } = useFixes(plan);
   const [showsAll, setShowsAll] = useState(false);
   const shown = showsAll ? fixes : fixes.slice(0, FIRST_SHOWN);
-  const take = (fix: Fix) => dispatch(editPlan(fixStepName(fix, plan, units), () => fix.plan));
+  const take = (fix: RankedFix) => dispatch(editPlan(fixStepName(fix, plan, units), () => fix.plan));
   useKeys('x', () => {
     if (fixes[0] && isCurrent) take(fixes[0]);
   });
@@ -41,7 +45,9 @@ export function Fixes({ plan, units }: Props) {
         <li key={fixName(fix, plan, units)}>
           <button type="button" disabled={!isCurrent} onClick={() => take(fix)}>
             <strong>{fixName(fix, plan, units)}</strong>{' '}
-            <span className={fix.outcome === 'sharp' ? textStyles.toneSharp : textStyles.toneEdge}>{fixResult(fix)}</span>
+            <span className={isGood(fix, plan) ? textStyles.toneSharp : textStyles.toneEdge}>
+              {[fixResult(fix), fixTakes(fix)].filter(Boolean).join('; ')}
+            </span>
             {index === 0 && <Key>X</Key>}
           </button>
         </li>
@@ -57,8 +63,26 @@ export function Fixes({ plan, units }: Props) {
   );
 }
 
-/** Latest fixes, and whether they belong to the current plan. During an edit the previous ones stay visible but disabled. */
-function useFixes(plan: ShotPlan): { readonly fixes: readonly Fix[]; readonly isCurrent: boolean } {
-  const known = useAfterPause(plan, fixesFor, EDIT_PAUSE_MS);
-  return { fixes: known?.found ?? [], isCurrent: known?.of === plan };
+/** Sharp as planned, and often enough. */
+function isGood({ outcome, keepRate, takes }: RankedFix, { goals }: ShotPlan): boolean {
+  return outcome === 'sharp' && takes !== 'fewer' && keepRate !== null && keepRate >= goals.targetKeepRate;
+}
+
+/**
+ * Latest fixes, sorted by the takes that they gain, and whether they belong to the current plan. During an edit the previous ones stay
+ * visible but disabled.
+ */
+function useFixes(plan: ShotPlan): { readonly fixes: readonly RankedFix[]; readonly isCurrent: boolean } {
+  const found = useAfterPause(plan, fixesFor, EDIT_PAUSE_MS);
+  const asks = useMemo(() => {
+    if (!found || found.found.length === 0) return [];
+    const order = drawLayoutOf(found.of);
+    return [found.of, ...found.found.map((fix) => fix.plan)].map((tried) => ({ plan: tried, order, without: null }));
+  }, [found]);
+  const { known } = useTrialRates(found, asks, { takes: FIX_TRIALS, rank: RANKS.fixes });
+  if (found?.found.length === 0) return { fixes: [], isCurrent: found.of === plan };
+  const [before, ...rates] = known?.progress.rates ?? [];
+  if (!known?.key || !before) return { fixes: [], isCurrent: false };
+  const byFix = rates.map((rate) => rate?.keepRate ?? null);
+  return { fixes: rankFixes(known.key.found, byFix, before.keepRate), isCurrent: known.key.of === plan && known.progress.isDone };
 }

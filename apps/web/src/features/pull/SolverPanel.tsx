@@ -1,11 +1,13 @@
-import type { ShotPlan, UnitSystem } from '@still-heron/core';
-import { smallestChangeText, impossibleText, solutionText, SOLVER_WAY_WORDS } from '@still-heron/wording';
-import { useEffect, useState } from 'react';
+import { drawLayoutOf, type ShotPlan, type TakesKept, takesKept, type UnitSystem } from '@still-heron/core';
+import { fixTakes, smallestChangeText, impossibleText, solutionText, SOLVER_WAY_WORDS } from '@still-heron/wording';
+import { useEffect, useMemo, useState } from 'react';
 import clsx from 'clsx';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { type SolvedTracks, solveTracksFor } from '../../shared/workers/evaluator';
+import type { TrackOffer } from '../../shared/workers/protocol';
 import { itemSelected } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
+import { RANKS, useTrialRates } from '../shot/useTrialRates';
 import { Button } from '../../ui/Button';
 import styles from './SolverPanel.module.css';
 import textStyles from '../../ui/text.module.css';
@@ -15,6 +17,9 @@ interface Props {
   readonly units: UnitSystem;
   readonly onDone: () => void;
 }
+
+/** Trials per track: enough to see a difference of one in a hundred, since all draw the same errors. */
+const OFFER_TRIALS = 600;
 
 /** Shorter waits show no progress. */
 const PROGRESS_DELAY_MS = 200;
@@ -26,6 +31,7 @@ const PROGRESS_DELAY_MS = 200;
 export function SolverPanel({ plan, units, onDone }: Props) {
   const dispatch = useAppDispatch();
   const { solved, done } = useSolvedTracks(plan);
+  const rates = useOfferRates(plan, solved);
   const take = (name: string, solution: ShotPlan) => {
     dispatch(editPlan(name, () => solution));
     dispatch(itemSelected(null));
@@ -53,19 +59,15 @@ export function SolverPanel({ plan, units, onDone }: Props) {
         </p>
       )}
       <div role="group" aria-label="Work out the pulls">
-        {solved.offers.map((offer) => {
-          const { way, plan: solution } = offer.solution;
-          return (
-            <button
-              key={way}
-              type="button"
-              onClick={() => take(`work out the pulls: ${SOLVER_WAY_WORDS[way].toLowerCase()}`, solution)}
-            >
-              <strong>{SOLVER_WAY_WORDS[way]}</strong>
-              <span className={offer.isWhole ? textStyles.toneSharp : textStyles.toneEdge}>{solutionText(offer)}</span>
-            </button>
-          );
-        })}
+        {solved.offers.map((offer, index) => (
+          <OfferButton
+            key={offer.solution.way}
+            offer={offer}
+            takes={rates?.[index] ?? null}
+            targetKeepRate={plan.goals.targetKeepRate}
+            onTake={take}
+          />
+        ))}
       </div>
       {solved.changes.length > 0 && (
         <div className={clsx(styles.layLine, styles.layChanges)} role="group" aria-label="Changes that make everything sharp">
@@ -82,6 +84,41 @@ export function SolverPanel({ plan, units, onDone }: Props) {
       )}
     </div>
   );
+}
+
+interface OfferProps {
+  readonly offer: TrackOffer;
+  /** null until known */
+  readonly takes: TakesKept | null;
+  readonly targetKeepRate: number;
+  readonly onTake: (name: string, solution: ShotPlan) => void;
+}
+
+function OfferButton({ offer, takes, targetKeepRate, onTake }: OfferProps) {
+  const { way, plan: solution } = offer.solution;
+  const isGood = offer.isWhole && (takes?.keepRate ?? 0) >= targetKeepRate;
+  return (
+    <button type="button" onClick={() => onTake(`work out the pulls: ${SOLVER_WAY_WORDS[way].toLowerCase()}`, solution)}>
+      <strong>{SOLVER_WAY_WORDS[way]}</strong>
+      <span className={isGood ? textStyles.toneSharp : textStyles.toneEdge}>
+        {solutionText(offer)}
+        {takes && `; ${fixTakes(takes)}`}
+      </span>
+    </button>
+  );
+}
+
+/** What each offered track does to the takes; null until known. */
+function useOfferRates(plan: ShotPlan, solved: SolvedTracks | null): readonly (TakesKept | null)[] | null {
+  const asks = useMemo(() => {
+    const order = drawLayoutOf(plan);
+    const plans = solved && solved.offers.length > 0 ? [plan, ...solved.offers.map(({ solution }) => solution.plan)] : [];
+    return plans.map((tried) => ({ plan: tried, order, without: null }));
+  }, [plan, solved]);
+  const { known } = useTrialRates(solved, asks, { takes: OFFER_TRIALS, rank: RANKS.fixes });
+  const [before, ...rates] = known?.progress.rates ?? [];
+  if (!solved || known?.key !== solved || !before) return null;
+  return rates.map((rate) => rate && takesKept(rate.keepRate, before.keepRate));
 }
 
 /**

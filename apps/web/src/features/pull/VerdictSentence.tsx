@@ -3,6 +3,7 @@ import { narrate } from '@still-heron/wording';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { Sentence } from '../../ui/Sentence';
 import { playheadMoved } from '../shot/sessionSlice';
+import { useKeepRate } from '../shot/useKeepRate';
 import type { PlanVerdict } from '../shot/useVerdict';
 
 interface Props {
@@ -13,10 +14,13 @@ interface Props {
 /** Verdict in a sentence. Pressing its soft part moves the playhead there. */
 export function VerdictSentence({ judged, units }: Props) {
   const dispatch = useAppDispatch();
+  const known = useKeepRate();
   if (!judged) return <Sentence parts={[]} />;
+  // while the keep rate of an edit is drawn, its sentence says only what the ideal take does
+  const keepRate = known?.plan === judged.plan ? known.rate.keepRate : null;
   return (
     <Sentence
-      parts={narrate(judged.verdict, judged.plan, units).parts}
+      parts={narrate(judged.verdict, judged.plan, units, keepRate).parts}
       testId="verdict"
       role="status"
       onTime={(timeS) => dispatch(playheadMoved(timeS))}

@@ -77,7 +77,7 @@ export function ShotRow({ shot, forecast, isMovable, isNewScene, onDuplicate, on
           <ShotHeading shot={shot} lens={lens} stop={stop} />
           <TrackSketch summary={summary} />
           <Kept shot={shot} forecast={forecast} />
-          <ShotOutcome summary={summary} />
+          <ShotOutcome summary={summary} isSeldom={isSeldom(shot, forecast)} />
         </Link>
         <ShotActions onDuplicate={onDuplicate} name={name} onRemove={onRemove} />
       </div>
@@ -104,13 +104,28 @@ function ShotHeading({ shot, lens, stop }: ShotHeadingProps) {
   );
 }
 
-function ShotOutcome({ summary }: { readonly summary: ShotSummary | null }) {
+/** Whether fewer takes are kept than are asked for. */
+function isSeldom({ plan }: ShotView, { rate }: Forecast): boolean {
+  return rate !== null && rate.keepRate < plan.goals.targetKeepRate;
+}
+
+interface ShotOutcomeProps {
+  readonly summary: ShotSummary | null;
+  readonly isSeldom: boolean;
+}
+
+/** State and sentence. What is sharp in the ideal take only is not called sharp. */
+function ShotOutcome({ summary, isSeldom }: ShotOutcomeProps) {
+  const isOnlyPlanned = isSeldom && summary?.outcome === 'sharp';
   return (
     <span className={styles.shotVerdict}>
       {summary && (
         <>
-          <span data-testid="shot-state" className={clsx(styles.shotState, styles[`state-${summary.outcome}`])}>
-            {STATE_WORDS[summary.outcome]}
+          <span
+            data-testid="shot-state"
+            className={clsx(styles.shotState, styles[`state-${isOnlyPlanned ? 'tight' : summary.outcome}`])}
+          >
+            {isOnlyPlanned ? 'Sharp as planned' : STATE_WORDS[summary.outcome]}
           </span>
           <span className={styles.shotSentence}>
             <TonedText parts={shownParts(summary)} />

@@ -1,19 +1,20 @@
 import {
   drawLayoutOf,
+  type IdealTake,
   type Improvement,
   rankImprovements,
   type ShotPlan,
   type RankedImprovement,
   type UnitSystem,
 } from '@still-heron/core';
-import { improvementCost, improvementName, of100, minutesText } from '@still-heron/wording';
+import { idealTakeText, improvementCost, improvementName, of100, minutesText } from '@still-heron/wording';
 import { useMemo } from 'react';
 import clsx from 'clsx';
 import type { TrialRequest } from '../../shared/workers/simulation/trialRunner';
 import { improvementsFor } from '../../shared/workers/simulation/workers';
 import { useAfterPause } from '../shot/useAfterPause';
 import { useEdit } from '../shot/useEdit';
-import { RANKS, useTrialRates } from './useRates';
+import { RANKS, useTrialRates } from '../shot/useTrialRates';
 import { Button } from '../../ui/Button';
 import textStyles from '../../ui/text.module.css';
 import offerStyles from '../../ui/offers.module.css';
@@ -46,6 +47,12 @@ export function ImprovementPanel({ plan, units }: Props) {
         { keepRate: now.keepRate, targetKeepRate: plan.goals.targetKeepRate },
       ).slice(0, MAX_SHOWN)
     : null;
+  // what the ideal take loses or gains by it; nothing if it stays as it is
+  const [idealNow, ...ideals] = known?.progress.ideals ?? [];
+  const idealOf = ({ index }: RankedImprovement) => {
+    const ideal = ideals[index] ?? null;
+    return ideal && idealNow && hasOtherTime(ideal, idealNow) ? ideal : null;
+  };
   if (ranked === null) return <p className={textStyles.muted}>Trying each with the same simulated takes …</p>;
   if (ranked.length === 0)
     return (
@@ -60,7 +67,7 @@ export function ImprovementPanel({ plan, units }: Props) {
       <ol data-testid="improvements" className={offerStyles.offers} aria-busy={!isCurrent}>
         {ranked.map((improvement) => (
           <li key={improvementName(improvement.change, plan, units)}>
-            <ImprovementRow help={improvement} plan={plan} units={units} />
+            <ImprovementRow help={improvement} ideal={idealOf(improvement)} plan={plan} units={units} />
             {improvement.change.kind !== 'without' && (
               <Button
                 look="quiet"
@@ -81,7 +88,15 @@ export function ImprovementPanel({ plan, units }: Props) {
   );
 }
 
-function ImprovementRow({ help: improvement, plan, units }: Props & { readonly help: RankedImprovement }) {
+const hasOtherTime = (a: IdealTake, b: IdealTake) =>
+  Math.abs(a.sharpS - b.sharpS) > 0.05 || Math.abs(a.requiredS - b.requiredS) > 0.05;
+
+interface RowProps extends Props {
+  readonly help: RankedImprovement;
+  readonly ideal: IdealTake | null;
+}
+
+function ImprovementRow({ help: improvement, ideal, plan, units }: RowProps) {
   const { change, keepRate, gain, minutes } = improvement;
   const cost = improvementCost(change);
   return (
@@ -92,6 +107,7 @@ function ImprovementRow({ help: improvement, plan, units }: Props & { readonly h
         <span className={textStyles.muted}>
           {Math.round(100 * gain)} more takes kept · {minutes < 1 ? 'costs no time' : minutesText(minutes)}
           {cost && ` · ${cost}`}
+          {ideal && ` · ${idealTakeText(ideal)}`}
         </span>
       </span>
     </span>

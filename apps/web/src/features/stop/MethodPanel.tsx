@@ -5,7 +5,7 @@ import clsx from 'clsx';
 import { methodsFor } from '../../shared/workers/simulation/workers';
 import { useAfterPause } from '../shot/useAfterPause';
 import { useEdit } from '../shot/useEdit';
-import { RANKS, useTrialRates } from './useRates';
+import { RANKS, useTrialRates } from '../shot/useTrialRates';
 import { Button } from '../../ui/Button';
 import textStyles from '../../ui/text.module.css';
 import styles from './MethodPanel.module.css';

@@ -15,7 +15,7 @@ import { StopSide } from './StopSide';
 import { StopSurface } from './StopSurface';
 import { StyleStrip } from './StyleStrip';
 import { stopRatesOf, indexOfStop, type Sweep, sweepOf } from './sweep';
-import { RANKS, useTrialRates } from './useRates';
+import { RANKS, useTrialRates } from '../shot/useTrialRates';
 import { PageNote } from '../../ui/PageNote';
 import layoutStyles from '../../ui/layout.module.css';
 import styles from './StopPage.module.css';

@@ -1,4 +1,4 @@
-import { changePull, type Pull, type ShotPlan } from '../../plan/index.js';
+import { changePull, isTriggeredByEvent, type Pull, type ShotPlan } from '../../plan/index.js';
 import { EASINGS } from '../../hand/index.js';
 import type { CompleteVerdict } from '../pullVerdict.js';
 import { smallestBest, type TriedFix, tryFix } from './fix.js';
@@ -9,6 +9,8 @@ const STEP_S = 0.1;
 const STEPS = Array.from({ length: Math.round(MAX_SHIFT_S / STEP_S) }, (_, k) => Number(((k + 1) * STEP_S).toFixed(3)));
 
 const KINDS = ['earlier', 'later', 'longer', 'shorter'] as const;
+/** Kinds of a pull that an event sets off: it can't start before the event. */
+const AFTER_EVENT = KINDS.filter((kind) => kind === 'later' || kind === 'shorter');
 
 /** Pulls that cause softness or are hard for the hand. */
 export function blamedPulls(plan: ShotPlan, verdict: CompleteVerdict): readonly Pull[] {
@@ -22,7 +24,9 @@ export function blamedPulls(plan: ShotPlan, verdict: CompleteVerdict): readonly 
 /** For each such pull: earlier, later, longer, shorter, and other easings. */
 export function pullFixes(plan: ShotPlan, verdict: CompleteVerdict): TriedFix[] {
   return blamedPulls(plan, verdict).flatMap((pull) => [
-    ...KINDS.flatMap((kind) => smallestBest(STEPS.flatMap((byS) => tryPull(plan, pull, kind, byS)))),
+    ...(isTriggeredByEvent(pull) ? AFTER_EVENT : KINDS).flatMap((kind) =>
+      smallestBest(STEPS.flatMap((byS) => tryPull(plan, pull, kind, byS))),
+    ),
     ...smallestBest(
       EASINGS.filter((easing) => easing !== pull.easing).flatMap((easing) =>
         tryFix({ kind: 'easing', pullId: pull.id, easing }, changePull(plan, pull.id, { easing })),

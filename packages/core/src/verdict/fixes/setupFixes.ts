@@ -8,6 +8,8 @@ import { blamedPulls } from './pullFixes.js';
 const STOPS_TRIED = [1, 2];
 /** Shares of a walk tried, longest first. */
 const WALK_SHARES_TRIED = [0.9, 0.8, 0.7, 0.6, 0.5, 0.4, 0.3];
+/** Step of a new mark, in mm: what a person can tape and remember. */
+const TAPE_STEP_MM = 50;
 /** Steps back tried, in mm. */
 const STEPS_BACK_TRIED_MM = [250, 500, 1000];
 /** Gears tried, as shares of the current ratio: fewer wheel degrees per ring degree. */
@@ -35,7 +37,7 @@ export function walkFixes(plan: ShotPlan, verdict: CompleteVerdict): TriedFix[] 
       if (!Number.isFinite(from!.mm) || !Number.isFinite(to!.mm) || from!.markId === to!.markId) return [];
       return smallestBest(
         WALK_SHARES_TRIED.flatMap((share) => {
-          const toMm = Math.round((from!.mm + (to!.mm - from!.mm) * share) / 10) * 10;
+          const toMm = Math.round((from!.mm + (to!.mm - from!.mm) * share) / TAPE_STEP_MM) * TAPE_STEP_MM;
           return tryFix({ kind: 'shorter-walk', subjectId, toMm }, changeMark(plan, to!.markId, { distanceMm: toMm }));
         }),
       );

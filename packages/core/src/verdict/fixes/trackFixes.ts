@@ -119,8 +119,7 @@ export function splitFixes(plan: ShotPlan, verdict: CompleteVerdict): TriedFix[]
     const fromMm = position.distanceMm;
     const at = (mm: number): FocusTarget => ({ kind: 'distance', distanceMm: mm === Infinity ? null : mm });
     const middleMm = ring.distanceAt((low + high) / 2);
-    // in whole millimetres
-    const toMm = isBetween(ring.angleAt(withinReach(ring, Math.round(middleMm))), low, high) ? Math.round(middleMm) : middleMm;
+    const toMm = inSteps(middleMm, (mm) => isBetween(ring.angleAt(withinReach(ring, mm)), low, high));
     const splits = tryFix({ kind: 'split', fromMm, toMm, at: null }, aimed(plan, pull?.pullId ?? null, at(toMm)));
     const mark =
       position.target.kind === 'mark'
@@ -134,6 +133,15 @@ export function splitFixes(plan: ShotPlan, verdict: CompleteVerdict): TriedFix[]
       );
     return [...splits, ...inPlace];
   });
+}
+
+/** Steps of a distance that can be taped, coarsest first, in mm. */
+const TAPE_STEPS_MM = [50, 10, 1];
+
+/** A distance rounded to the coarsest step that still does. */
+function inSteps(mm: number, does: (mm: number) => boolean): number {
+  if (mm === Infinity) return mm;
+  return TAPE_STEPS_MM.map((step) => Math.round(mm / step) * step).find(does) ?? mm;
 }
 
 const isBetween = (value: number, low: number, high: number) => value >= low && value <= high;

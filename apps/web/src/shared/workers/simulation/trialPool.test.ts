@@ -95,7 +95,7 @@ describe('a new request while trials are drawn', () => {
     };
     return { pool, jobs };
   }
-  const progress = (isDone = false): TrialProgress => ({ rates: [], takesDone: 0, takesInAll: 0, isDone });
+  const progress = (isDone = false): TrialProgress => ({ rates: [], ideals: [], takesDone: 0, takesInAll: 0, isDone });
 
   test('first figures are awaited, then the newest request runs; those between are skipped', () => {
     const { pool, jobs } = slowPool();

@@ -1,10 +1,12 @@
-import { type KeepRate, keepRateOf, mergeCounts } from '@still-heron/core';
+import { type IdealTake, type KeepRate, keepRateOf, mergeCounts } from '@still-heron/core';
 import type { TrialRunner, TrialAnswer, TrialRequest } from './trialRunner';
 
 /** Progress of a job. */
 export interface TrialProgress {
   /** Results by request; null for a plan that can't be evaluated */
   readonly rates: readonly (KeepRate | null)[];
+  /** The ideal take of each, likewise */
+  readonly ideals: readonly (IdealTake | null)[];
   readonly takesDone: number;
   readonly takesInAll: number;
   readonly isDone: boolean;
@@ -87,7 +89,9 @@ export function createTrialPool(runners: readonly TrialRunner[]): TrialPool {
     if (isDone) jobs = jobs.filter((one) => one !== job);
     if (firstToCome > 0 || !(isFirst || isDone || performance.now() - job.toldMs > PROGRESS_MS)) return;
     job.toldMs = performance.now();
-    job.onProgress({ rates: job.answers.map((answers) => rateOf(answers, seed)), takesDone, takesInAll, isDone });
+    const rates = job.answers.map((answers) => rateOf(answers, seed));
+    const ideals = job.answers.map(([answer]) => answer?.ideal ?? null);
+    job.onProgress({ rates, ideals, takesDone, takesInAll, isDone });
   }
 
   return {

@@ -26,7 +26,7 @@ export interface TrialTask {
 }
 
 /** Counts of the trials; null for a plan that can't be evaluated. */
-export type TrialAnswer = { readonly beats: PreparedTrials['beats']; readonly counts: TrialCounts } | null;
+export type TrialAnswer = (Pick<PreparedTrials, 'beats' | 'ideal'> & { readonly counts: TrialCounts }) | null;
 
 export interface TrialRunner {
   run(part: TrialTask): TrialAnswer | Promise<TrialAnswer>;
@@ -52,7 +52,11 @@ export function createTrialRunner(): TrialRunner {
       if ('missing' in prepared) return null;
       // tables stay in the worker; the caller needs only times and subjects of beats
       const beats = prepared.beats.map((beat) => ({ ...beat, tables: [], tableAt: null }));
-      return { beats, counts: runTrials(prepared, part.seed, { first: part.firstTrial, count: part.takes }) };
+      return {
+        beats,
+        ideal: prepared.ideal,
+        counts: runTrials(prepared, part.seed, { first: part.firstTrial, count: part.takes }),
+      };
     },
   };
 }
