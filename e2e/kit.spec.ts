@@ -117,7 +117,7 @@ test('the ring is dragged, turned by keys and typed; impossible points are named
   };
   // no figure is suggested: what nobody read is not on the ring
   await add('inf', '');
-  await expect(point.getByRole('alert')).toContainText('is not a number');
+  await expect(point.getByRole('alert')).toContainText('There is no number');
   await add('inf', '0');
   await expect(page.getByText('There is only 1 scale point. Needed: at least 2')).toHaveCount(0);
   await expect(page.getByText('The ring is unchanged until these points make a scale.')).toBeVisible();

@@ -92,14 +92,19 @@ function ofPull(pullId: string, text: string, plan: ShotPlan, units: UnitSystem)
 export function fixResult({ sharpS, requiredS, outcome, stopsLost, change }: Omit<Fix, 'plan'>): string {
   const grade = { sharp: '', soft: '', tight: ', tight', 'too-hard': ', too hard' }[outcome];
   const light = stopsLost > 0.1 ? `, ${formatStops(stopsLost)} less light` : '';
-  const cost = COSTS[change.kind];
-  return `→ ${sharpFor({ sharpS, requiredS })}${grade}${light}${cost ? `, ${cost}` : ''}`;
+  const cost = change.kind === 'solve-track' ? cuesGivenUpText(change.cuesGivenUp) : COSTS[change.kind];
+  return `${sharpFor({ sharpS, requiredS })}${grade}${light}${cost ? `, ${cost}` : ''}`;
 }
 
 /** "sharp for all 8.0 s", "sharp for 6.2 of 8.0 s". */
 function sharpFor({ sharpS, requiredS }: IdealTake): string {
   if (requiredS - sharpS < 1e-6) return `sharp for all ${requiredS.toFixed(1)} s`;
   return `sharp for ${sharpS.toFixed(1)} of ${requiredS.toFixed(1)} s`;
+}
+
+/** "1 pull by the clock instead of its cue"; empty for none. */
+export function cuesGivenUpText(count: number): string {
+  return count === 0 ? '' : `${counted(count, 'pull')} by the clock instead of ${count === 1 ? 'its cue' : 'their cues'}`;
 }
 
 /** What happens if all goes as planned: "as planned sharp for 6.2 of 8.0 s". */

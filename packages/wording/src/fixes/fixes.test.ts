@@ -33,10 +33,13 @@ test('worked-out tracks, each with its result', () => {
     'Fixed: sharp for all 8.0 s',
     'Retime my pulls: sharp for all 8.0 s, 1.6 s to spare',
   ]);
-  const solution = { way: 'fewest-holds', holds: 1, timings: [] } as const;
+  const solution = { way: 'fewest-holds', holds: 1, timings: [], cuesGivenUp: 0 } as const;
   expect(solutionText({ ...result, solution, isWhole: false, sharpS: 4 })).toBe('sharp for 4.0 of 8.0 s, no pull');
   expect(solutionText({ ...result, solution: { ...solution, way: 'follow' }, outcome: 'tight', fastestDegPerS: 0 })).toBe(
     'sharp for all 8.0 s, tight, no pull',
+  );
+  expect(solutionText({ ...result, solution: { ...solution, holds: 3, cuesGivenUp: 1 } })).toBe(
+    'sharp for all 8.0 s, 3 holds, 1 pull by the clock instead of its cue',
   );
   expect(solutionText({ ...result, solution: { ...solution, way: 'retime' } })).toBe('sharp for all 8.0 s');
 });
@@ -84,16 +87,16 @@ describe('fixes', () => {
     [{ kind: 'step-back', byMm: 500 }, 'Move the camera back 50 cm → sharp for 8.0 of 9.0 s, wider picture, measure again'],
     [{ kind: 'gear', wheelPerRing: 0.8 }, 'Gear 0.8 on the wheel → sharp for 8.0 of 9.0 s'],
     [{ kind: 'hard-stops', letters: ['A', 'B'] }, 'Hard stops at A and B → sharp for 8.0 of 9.0 s'],
-    [{ kind: 'solve-track', holds: 3 }, 'Work out the pulls: 3 holds → sharp for 8.0 of 9.0 s'],
-    [{ kind: 'solve-track', holds: 1 }, 'Hold one focus distance → sharp for 8.0 of 9.0 s'],
+    [{ kind: 'solve-track', holds: 3, cuesGivenUp: 0 }, 'Work out the pulls: 3 holds → sharp for 8.0 of 9.0 s'],
+    [{ kind: 'solve-track', holds: 1, cuesGivenUp: 0 }, 'Hold one focus distance → sharp for 8.0 of 9.0 s'],
   ])('%j', (change, text) => {
-    expect(`${fixName({ change }, two, 'metric')} ${fixResult({ ...base, change })}`).toBe(text);
+    expect(`${fixName({ change }, two, 'metric')} → ${fixResult({ ...base, change })}`).toBe(text);
   });
 
   test('a fix with less light and a tight pull shows both', () => {
     const change = { kind: 'stop', from: 3.2, to: 4.5 } as const;
     expect(fixResult({ ...base, outcome: 'tight', change, sharpS: 9, stopsLost: 1 })).toBe(
-      '→ sharp for all 9.0 s, tight, 1 stop less light',
+      'sharp for all 9.0 s, tight, 1 stop less light',
     );
     expect(fixResult({ ...base, outcome: 'too-hard', change })).toContain(', too hard');
     expect(fixName({ change }, two, 'metric')).toBe('T3.2 → T4.5');

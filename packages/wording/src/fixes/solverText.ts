@@ -11,7 +11,7 @@ import {
 } from '@still-heron/core';
 import { counted } from '../figure.js';
 import { subjectName } from '../names.js';
-import { stopText } from './fixText.js';
+import { cuesGivenUpText, stopText } from './fixText.js';
 
 /** Ways to work out the pulls. */
 export const SOLVER_WAY_WORDS: Readonly<Record<SolverWay, string>> = {
@@ -23,7 +23,7 @@ export const SOLVER_WAY_WORDS: Readonly<Record<SolverWay, string>> = {
 
 /** A worked-out track and its verdict. */
 interface SolvedTrack {
-  readonly solution: Pick<TrackSolution, 'way' | 'holds' | 'timings'>;
+  readonly solution: Pick<TrackSolution, 'way' | 'holds' | 'timings' | 'cuesGivenUp'>;
   readonly outcome: CompleteVerdict['outcome'];
   readonly sharpS: number;
   readonly requiredS: number;
@@ -39,7 +39,8 @@ export function solutionText({ solution, isWhole, sharpS, requiredS, fastestDegP
     ? `sharp for all ${requiredS.toFixed(1)} s`
     : `sharp for ${sharpS.toFixed(1)} of ${requiredS.toFixed(1)} s`;
   const grade = isWhole && outcome === 'tight' ? ', tight' : '';
-  return kept + grade + shapeText(solution, fastestDegPerS);
+  const given = cuesGivenUpText(solution.cuesGivenUp);
+  return kept + grade + shapeText(solution, fastestDegPerS) + (given && `, ${given}`);
 }
 
 function shapeText({ way, holds, timings }: SolvedTrack['solution'], fastestDegPerS: number): string {

@@ -46,7 +46,7 @@ export function Fixes({ plan, units }: Props) {
           <button type="button" disabled={!isCurrent} onClick={() => take(fix)}>
             <strong>{fixName(fix, plan, units)}</strong>{' '}
             <span className={isGood(fix, plan) ? textStyles.toneSharp : textStyles.toneEdge}>
-              {[fixResult(fix), fixTakes(fix)].filter(Boolean).join('; ')}
+              → {[fixTakes(fix), fixResult(fix)].filter(Boolean).join('; ')}
             </span>
             {index === 0 && <Key>X</Key>}
           </button>

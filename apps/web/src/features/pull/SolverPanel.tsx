@@ -39,7 +39,7 @@ export function SolverPanel({ plan, units, onDone }: Props) {
   };
   if (solved === null)
     return (
-      <p role="status">
+      <p className={styles.layWait} role="status">
         {done === null ? <span>&nbsp;</span> : <span>Working out the pulls: {done} of 4 ways tried</span>}
         {done !== null && (
           <Button look="quiet" onClick={onDone}>
@@ -49,7 +49,11 @@ export function SolverPanel({ plan, units, onDone }: Props) {
       </p>
     );
   if (solved.offers.length === 0)
-    return <p>Nothing has to be sharp yet. Say who must be sharp and when, then the pulls can be worked out.</p>;
+    return (
+      <p className={styles.layWait}>
+        Nothing has to be sharp yet. Say who must be sharp and when, then the pulls can be worked out.
+      </p>
+    );
   const impossible = solved.offers[0]!.solution.impossible;
   return (
     <div>
@@ -58,7 +62,7 @@ export function SolverPanel({ plan, units, onDone }: Props) {
           {impossibleText(impossible)}
         </p>
       )}
-      <div role="group" aria-label="Work out the pulls">
+      <div className={styles.layLine} role="group" aria-label="Work out the pulls">
         {solved.offers.map((offer, index) => (
           <OfferButton
             key={offer.solution.way}
@@ -100,10 +104,8 @@ function OfferButton({ offer, takes, targetKeepRate, onTake }: OfferProps) {
   return (
     <button type="button" onClick={() => onTake(`work out the pulls: ${SOLVER_WAY_WORDS[way].toLowerCase()}`, solution)}>
       <strong>{SOLVER_WAY_WORDS[way]}</strong>
-      <span className={isGood ? textStyles.toneSharp : textStyles.toneEdge}>
-        {solutionText(offer)}
-        {takes && `; ${fixTakes(takes)}`}
-      </span>
+      <span className={isGood ? textStyles.toneSharp : textStyles.toneEdge}>{takes ? fixTakes(takes) : <>&nbsp;</>}</span>
+      <span className={textStyles.muted}>{solutionText(offer)}</span>
     </button>
   );
 }

@@ -1,4 +1,4 @@
-import { minutesText } from '@still-heron/wording';
+import { counted, minutesText } from '@still-heron/wording';
 import type { DayTotal } from './useForecasts';
 import styles from './DayTotals.module.css';
 import textStyles from '../../ui/text.module.css';
@@ -11,7 +11,7 @@ export function DayTotals({ days }: { readonly days: readonly DayTotal[] }) {
         <li key={day}>
           <strong>Day {day}</strong> {shots} {shots === 1 ? 'shot' : 'shots'}
           {takes > 0 && ` · ${takes} ${takes === 1 ? 'take' : 'takes'} · ${minutesText(minutes)}`}
-          {unknown > 0 && <span className={textStyles.toneEdge}> · {unknown} unknown</span>}
+          {unknown > 0 && <span className={textStyles.toneEdge}> · {counted(unknown, 'shot')} without an estimate</span>}
         </li>
       ))}
     </ul>

@@ -37,6 +37,8 @@ export interface TrackSolution {
   readonly holds: number;
   /** Reason and time at which no track meets all requirements; null if one does */
   readonly impossible: Impossibility | null;
+  /** Pulls that an event set off and that the clock sets off now, because the event comes too late */
+  readonly cuesGivenUp: number;
   /** By change: free range of its start time and duration. Empty for `follow` */
   readonly timings: readonly (ChangeTiming & { readonly pullId: string })[];
 }
@@ -58,6 +60,13 @@ export interface SolverOptions {
  * @returns null if nothing is required, if there is no pull to `retime`, or if the result has more pulls than a plan may hold
  */
 export function solveTrack(plan: ShotPlan, way: SolverWay, { roomShare = 0 }: SolverOptions = {}): TrackSolution | null {
+  const solution = solveBy(plan, way, roomShare);
+  const onEvents = new Set(plan.focusTrack.pulls.filter(isTriggeredByEvent).map(({ id }) => id));
+  const isGivenUp = (pull: Pull) => onEvents.has(pull.id) && !isTriggeredByEvent(pull);
+  return solution && { ...solution, cuesGivenUp: solution.plan.focusTrack.pulls.filter(isGivenUp).length };
+}
+
+function solveBy(plan: ShotPlan, way: SolverWay, roomShare: number): Omit<TrackSolution, 'cuesGivenUp'> | null {
   const asked = tubeOf(plan);
   if (!asked.required.includes(1)) return null;
   const reach = ringReach(plan);

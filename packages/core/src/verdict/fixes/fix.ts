@@ -22,7 +22,7 @@ export type FixChange =
   | { readonly kind: 'step-back'; readonly byMm: number }
   | { readonly kind: 'gear'; readonly wheelPerRing: number }
   | { readonly kind: 'hard-stops'; readonly letters: readonly string[] }
-  | { readonly kind: 'solve-track'; readonly holds: number };
+  | { readonly kind: 'solve-track'; readonly holds: number; readonly cuesGivenUp: number };
 
 /** A tried fix: the change, its result and its cost. */
 export interface Fix {

@@ -185,5 +185,5 @@ function oppositeLanding(plan: ShotPlan, hard: readonly Pull[]): TriedFix[] {
 
 export function solverFixes(plan: ShotPlan): TriedFix[] {
   const laid = solveTrack(plan, 'fewest-holds');
-  return laid ? tryFix({ kind: 'solve-track', holds: laid.holds }, laid.plan) : [];
+  return laid ? tryFix({ kind: 'solve-track', holds: laid.holds, cuesGivenUp: laid.cuesGivenUp }, laid.plan) : [];
 }

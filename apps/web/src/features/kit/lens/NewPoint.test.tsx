@@ -19,7 +19,7 @@ test('nothing is filled in: a point without a reading is not added, and the page
   expect([distance, reading].map((input) => (input as HTMLInputElement).value)).toEqual(['', '']);
   await userEvent.type(distance, '2.4{Enter}');
   expect(onAdd).not.toHaveBeenCalled();
-  expect(screen.getByRole('alert')).toHaveTextContent(/is not a number/);
+  expect(screen.getByRole('alert')).toHaveTextContent(/there is no number/i);
   expect(reading).toHaveFocus();
 });
 

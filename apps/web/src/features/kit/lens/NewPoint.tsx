@@ -1,4 +1,4 @@
-import { problem, readFigure, type RingPoint, type UnitSystem } from '@still-heron/core';
+import { type Problem, problem, readFigure, type RingPoint, type UnitSystem, unreadFigure } from '@still-heron/core';
 import { type ProblemText, problemText, typeSentence } from '@still-heron/wording';
 import { type FormEvent, useRef, useState } from 'react';
 import clsx from 'clsx';
@@ -31,12 +31,11 @@ export function NewPoint({ units, onAdd }: Props) {
     event.preventDefault();
     const distance = readDistance(typed.distance, units);
     if ('problem' in distance) return refuse('distance', distance.problem);
-    const ringDeg = readFigure(typed.reading.trim());
-    if (ringDeg === null || ringDeg < READING.min || ringDeg > READING.max)
-      return refuse(
-        'reading',
-        problemText(problem('not-a-number', 'reading', { given: `“${typed.reading.trim()}”`, ...READING })),
-      );
+    const reading = typed.reading.trim();
+    const ringDeg = readFigure(reading);
+    if (ringDeg === null) return refuse('reading', problemText({ ...unreadFigure(reading), path: 'reading' } as Problem));
+    if (ringDeg < READING.min || ringDeg > READING.max)
+      return refuse('reading', problemText(problem('out-of-range', 'reading', { given: `“${reading}”`, ...READING })));
     onAdd({ distanceMm: distance.value === Infinity ? null : distance.value, ringDeg });
     setTyped({ distance: '', reading: '' });
     setWrong(null);
