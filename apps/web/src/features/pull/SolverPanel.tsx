@@ -37,17 +37,7 @@ export function SolverPanel({ plan, units, onDone }: Props) {
     dispatch(itemSelected(null));
     onDone();
   };
-  if (solved === null)
-    return (
-      <p className={styles.layWait} role="status">
-        {done === null ? <span>&nbsp;</span> : <span>Working out the pulls: {done} of 4 ways tried</span>}
-        {done !== null && (
-          <Button look="quiet" onClick={onDone}>
-            Cancel
-          </Button>
-        )}
-      </p>
-    );
+  if (solved === null) return <Working done={done} onCancel={onDone} />;
   if (solved.offers.length === 0)
     return (
       <p className={styles.layWait}>
@@ -87,6 +77,20 @@ export function SolverPanel({ plan, units, onDone }: Props) {
         </div>
       )}
     </div>
+  );
+}
+
+/** Number of ways tried so far, once it takes noticeably long. */
+function Working({ done, onCancel }: { readonly done: number | null; readonly onCancel: () => void }) {
+  return (
+    <p className={styles.layWait} role="status">
+      {done === null ? <span>&nbsp;</span> : <span>Working out the pulls: {done} of 4 ways tried</span>}
+      {done !== null && (
+        <Button look="quiet" onClick={onCancel}>
+          Cancel
+        </Button>
+      )}
+    </p>
   );
 }
 
