@@ -14,6 +14,7 @@ export class Columns {
   anglesPerPerMm: f64;
   tableLowDeg: f64;
   tablePerDeg: f64;
+  separationMm: f64;
   cameraTimingSigmaFrames: f64;
   stopSigmaMm: f64;
   driftSigmaMm: f64;
@@ -65,12 +66,15 @@ export class Columns {
   beatAllowedLost: usize;
   beatKey: usize;
   beatIsSoft: usize;
-  beatIsStill: usize;
   beatStands: usize;
   beatZoneAt: usize;
-  beatTablesAt: usize;
-  tableAt: usize;
+  beatBlurMm: usize;
+  beatLensMoves: usize;
   zones: usize;
+  focusPerMm: usize;
+  lensMm: usize;
+  lensStop: usize;
+  lensUntil: usize;
   required: usize;
   draws: usize;
   setupSteps: usize;

@@ -11,8 +11,6 @@ export { draw } from './draws';
 
 /** As in `zoneTables.ts`. */
 const ENTRIES = 2048;
-/** Bytes of one table: both limits for every entry. */
-const ZONE_BYTES: usize = 16 * (ENTRIES + 1);
 /** Smallest distance of a subject after its error. */
 const NEAREST_MM: f64 = 1;
 /** As in `trialColumns.ts`. */
@@ -243,11 +241,11 @@ function keepsBeat(beat: i32, countOnly: bool, take: u32): bool {
   const allowedLostFrames = whole(columns.beatAllowedLost, beat);
   const keyFrame = whole(columns.beatKey, beat);
   const isSoft = whole(columns.beatIsSoft, beat) == 1;
-  const isStill = whole(columns.beatIsStill, beat) == 1;
   const stands = whole(columns.beatStands, beat) == 1;
   const subject = whole(columns.beatSubject, beat);
   const zones = columns.zones + ((<usize>whole(columns.beatZoneAt, beat)) << 3);
-  const tablesAt = whole(columns.beatTablesAt, beat);
+  const lensMoves = whole(columns.beatLensMoves, beat) == 1;
+  const blurMm = real(columns.beatBlurMm, beat);
   let lost = 0;
   let isKeyLost = false;
   let frame = whole(columns.beatFrom, beat);
@@ -269,18 +267,22 @@ function keepsBeat(beat: i32, countOnly: bool, take: u32): bool {
       let next = frame + 1;
       if (frame < turnTo) {
         deg = fromDeg + (deg - fromDeg) * easedShare(easing, within((<f64>frame / captureFps - startS) / durationS, 0, 1));
-      } else if (isStill && stays) next = standsTo;
+      } else if (stands && stays) next = lensMoves ? min(whole(columns.lensUntil, frame), standsTo) : standsTo;
       const mm = stands ? stillMm : depthAt(subject, frame);
       const perMm = mm < NEAREST_MM ? 1 / NEAREST_MM : 1 / mm;
       const at = within((deg - tableLowDeg) * tablePerDeg, 0, ENTRIES);
       const entry = min(floorOf(at), ENTRIES - 1);
       const share = at - <f64>entry;
-      // near and far limits alternate
-      let cell = zones + ((<usize>entry) << 4);
-      if (tablesAt >= 0) cell += ZONE_BYTES * load<u16>(columns.tableAt + ((<usize>(tablesAt + frame)) << 1));
-      const near = load<f64>(cell) + share * (load<f64>(cell, 16) - load<f64>(cell));
-      const far = load<f64>(cell, 8) + share * (load<f64>(cell, 24) - load<f64>(cell, 8));
-      if ((perMm <= near * LOOSE && perMm * LOOSE >= far) == isSoft) {
+      let isInside: bool;
+      if (lensMoves) isInside = isInMovingZone(perMm, entry, share, frame, blurMm);
+      else {
+        // near and far limits alternate
+        const cell = zones + ((<usize>entry) << 4);
+        const near = load<f64>(cell) + share * (load<f64>(cell, 16) - load<f64>(cell));
+        const far = load<f64>(cell, 8) + share * (load<f64>(cell, 24) - load<f64>(cell, 8));
+        isInside = perMm <= near * LOOSE && perMm * LOOSE >= far;
+      }
+      if (isInside == isSoft) {
         lost += next - frame;
         if (keyFrame >= frame && keyFrame < next) isKeyLost = true;
         if (countOnly) {
@@ -291,6 +293,28 @@ function keepsBeat(beat: i32, countOnly: bool, take: u32): bool {
     }
   }
   return lost <= allowedLostFrames && !isKeyLost;
+}
+
+/**
+ * Whether a distance is within the zone of a lens that zooms or changes its stop: as `zoneLimits` computes it, from the focus distance at the
+ * ring angle. A table for every state of the lens would be larger than the takes.
+ */
+function isInMovingZone(perMm: f64, entry: i32, share: f64, frame: i32, blurMm: f64): bool {
+  const fromPerMm = real(columns.focusPerMm, entry);
+  const focusPerMm = fromPerMm + share * (real(columns.focusPerMm, entry + 1) - fromPerMm);
+  const focalMm = real(columns.lensMm, frame);
+  const spread = real(columns.lensStop, frame) * blurMm;
+  const square = focalMm * focalMm;
+  const separationMm = columns.separationMm;
+  if (focusPerMm <= 0) return perMm * (square / spread + separationMm + focalMm) <= LOOSE;
+  const reachMm = 1 / focusPerMm - separationMm;
+  const root = reachMm * (reachMm - 4 * focalMm);
+  const objectMm = (reachMm + Math.sqrt(root > 0 ? root : 0)) / 2;
+  const toTapeMm = separationMm + focalMm + square / (objectMm - focalMm);
+  const k = spread * (objectMm - focalMm);
+  const nearMm = (objectMm * square) / (square + k) + toTapeMm;
+  if (perMm * nearMm > LOOSE) return false;
+  return k >= square || perMm * LOOSE * ((objectMm * square) / (square - k) + toTapeMm) >= 1;
 }
 
 /** Like `eased`, by index of the easing. */

@@ -7,6 +7,7 @@ import {
   type FocusTarget,
   type HardStop,
   hardStopsOf,
+  isSteady,
   keyFrameOf,
   pictureWidthMm,
   planCircleMm,
@@ -21,6 +22,7 @@ import { type CompleteVerdict, evaluatePull, type Missing } from '../verdict/ind
 import { CAMERA_KEY, type DrawLayout, drawLayoutOf, moveKey, START_KEY, subjectKey } from './drawLayout.js';
 import { type ErrorSource, followErrors, pullErrors } from './errorSources.js';
 import type {
+  MovingLens,
   PreparedBeat,
   PreparedHold,
   PreparedPull,
@@ -30,7 +32,7 @@ import type {
   TakesOptions,
 } from './preparedTrials.js';
 import { isConstantInScene, type PreparedScene, prepareScene } from './prepareScene.js';
-import { angleTableOf, type ZoneTable, zoneTableOf } from './zoneTables.js';
+import { angleTableOf, focusTableOf, type ZoneTable, zoneTableOf } from './zoneTables.js';
 
 /** Precomputes what all trials of a plan share, or reports what is missing. */
 export function prepareTrials(
@@ -50,7 +52,7 @@ export function prepareTrials(
   const camera = withoutCameraError(given ?? cameraErrorsOf(plan), without ?? null);
   const trial: TrialContext = { plan, verdict, ring, order, scene, camera, drawsAt, isLeftOut };
   const subjects = subjectsOf(trial);
-  const ringEnds = [ring.angleAt(ring.closeFocusMm), ring.angleAt(ring.farthestMm)];
+  const range = ringRange(ring);
   return {
     ideal: { sharpS: verdict.sharpFrames / captureFps, requiredS: verdict.requiredFrames / captureFps },
     captureFps,
@@ -61,8 +63,9 @@ export function prepareTrials(
     cameraErrors: camera,
     cameraDrawsAt: drawsAt(CAMERA_KEY),
     angles: angleTableOf(ring),
-    ringLowDeg: Math.min(...ringEnds),
-    ringHighDeg: Math.max(...ringEnds),
+    ringLowDeg: range.lowDeg,
+    ringHighDeg: range.highDeg,
+    movingLens: movingLensOf(plan, ring, frameCount),
     lowDeg: reach.lowDeg,
     highDeg: reach.highDeg,
     stepDeg: reach.stepDeg,
@@ -115,7 +118,7 @@ function subjectsOf({ plan, verdict, drawsAt, isLeftOut }: TrialContext): Prepar
 
 function beatsOf({ plan, verdict, ring, scene, camera }: TrialContext, subjects: readonly PreparedSubject[]): PreparedBeat[] {
   const { captureFps, frameCount } = verdict;
-  const tables = tablesOf(plan, ring, frameCount);
+  const zoneFor = isSteady(plan.optics) ? zonesOf(plan, ring) : () => null;
   const latestS = Math.max(camera.timingSigmaS, ...subjects.map(({ timingSigmaS }) => timingSigmaS));
   const around = Math.ceil(MAX_SIGMAS * latestS * captureFps) + 1;
   return activeBeats(plan)
@@ -124,6 +127,7 @@ function beatsOf({ plan, verdict, ring, scene, camera }: TrialContext, subjects:
       const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
       const subject = verdict.subjects.findIndex(({ subjectId }) => subjectId === beat.subjectId);
       const isSoft = beat.requirement === 'soft';
+      const blurMm = isSoft ? (beat.blurPercent / 100) * pictureWidthMm(plan.optics) : planCircleMm(plan.optics);
       return {
         beatId: beat.id,
         subjectId: beat.subjectId,
@@ -134,7 +138,8 @@ function beatsOf({ plan, verdict, ring, scene, camera }: TrialContext, subjects:
         allowedLostFrames: Math.floor((toFrame - fromFrame) * (1 - beat.requiredShare) + 1e-9),
         keyFrame: keyFrameOf(beat, captureFps, frameCount) ?? -1,
         isStill: camera.driftSigmaMm === 0 && isConstantInScene(scene, subject, fromFrame - around, toFrame + around),
-        ...tables(isSoft ? (beat.blurPercent / 100) * pictureWidthMm(plan.optics) : planCircleMm(plan.optics)),
+        blurMm,
+        zone: zoneFor(blurMm),
       };
     });
 }
@@ -198,19 +203,31 @@ function holdOf(
   };
 }
 
-/** Zone tables for a permitted blur: one, or one for each state of a changing stop or focal length. */
-function tablesOf(plan: ShotPlan, ring: LensRing, frameCount: number) {
-  const { optics, captureFps } = plan;
-  const lenses = Array.from({ length: frameCount }, (_, frame) => zoneLensAt(optics, frame / captureFps));
-  const keys = lenses.map(({ focalLengthMm, fNumber }) => `${focalLengthMm} ${fNumber}`);
-  const states = [...new Set(keys)];
+/** Ends of the ring. */
+function ringRange(ring: LensRing): { readonly lowDeg: number; readonly highDeg: number } {
   const ends = [ring.angleAt(ring.closeFocusMm), ring.angleAt(ring.farthestMm)];
-  const range = { lowDeg: Math.min(...ends), highDeg: Math.max(...ends) };
-  const known = new Map<number, readonly ZoneTable[]>();
-  return (blurMm: number): Pick<PreparedBeat, 'tables' | 'tableAt'> => {
-    let tables = known.get(blurMm);
-    if (!tables) known.set(blurMm, (tables = states.map((key) => zoneTableOf(ring, lenses[keys.indexOf(key)]!, blurMm, range))));
-    return { tables, tableAt: states.length === 1 ? null : Uint16Array.from(keys, (key) => states.indexOf(key)) };
+  return { lowDeg: Math.min(...ends), highDeg: Math.max(...ends) };
+}
+
+/** State of the lens by frame; null if it stays as it is. */
+function movingLensOf({ optics, captureFps }: ShotPlan, ring: LensRing, frameCount: number): MovingLens | null {
+  if (isSteady(optics)) return null;
+  const lenses = Array.from({ length: frameCount }, (_, frame) => zoneLensAt(optics, frame / captureFps));
+  return {
+    focalLengthMm: Float64Array.from(lenses, (lens) => lens.focalLengthMm),
+    fNumber: Float64Array.from(lenses, (lens) => lens.fNumber),
+    separationMm: optics.lens.principalSeparationMm,
+    focus: focusTableOf(ring, ringRange(ring)),
+  };
+}
+
+/** Zone tables by permitted blur, each built once. */
+function zonesOf(plan: ShotPlan, ring: LensRing): (blurMm: number) => ZoneTable {
+  const known = new Map<number, ZoneTable>();
+  return (blurMm) => {
+    const zone = known.get(blurMm) ?? zoneTableOf(ring, zoneLensAt(plan.optics, 0), blurMm, ringRange(ring));
+    known.set(blurMm, zone);
+    return zone;
   };
 }
 

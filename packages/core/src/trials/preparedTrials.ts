@@ -3,7 +3,7 @@ import type { CameraErrors } from '../plan/index.js';
 import type { DrawLayout } from './drawLayout.js';
 import type { ErrorSource } from './errorSources.js';
 import type { PreparedScene } from './prepareScene.js';
-import type { AngleTable, ZoneTable } from './zoneTables.js';
+import type { AngleTable, FocusTable, ZoneTable } from './zoneTables.js';
 
 /** A hold, or tracking, between two pulls. */
 export interface PreparedHold {
@@ -58,15 +58,24 @@ export interface PreparedBeat {
   readonly keyFrame: number;
   /** Whether the distance of its subject cannot change during the beat, however early or late anybody is */
   readonly isStill: boolean;
-  /** By frame, index of its zone table; null if the lens is constant and the first table always applies */
-  readonly tableAt: Uint16Array | null;
-  readonly tables: readonly ZoneTable[];
+  /** Permitted blur on the sensor; for a beat that must be soft, the blur that it requires */
+  readonly blurMm: number;
+  /** null if the lens zooms or changes its stop */
+  readonly zone: ZoneTable | null;
 }
 
 /** The take in which everything goes as planned: its sharp time and the time that must be sharp, in s. */
 export interface IdealTake {
   readonly sharpS: number;
   readonly requiredS: number;
+}
+
+/** State of a changing lens by frame, and what its ring is focused at. */
+export interface MovingLens {
+  readonly focalLengthMm: Float64Array;
+  readonly fNumber: Float64Array;
+  readonly separationMm: number;
+  readonly focus: FocusTable;
 }
 
 /** Everything that is the same in all trials. */
@@ -81,6 +90,8 @@ export interface PreparedTrials {
   readonly cameraErrors: CameraErrors;
   /** Index of the camera's first random number in a trial */
   readonly cameraDrawsAt: number;
+  /** A lens that zooms or changes its stop; null for one that stays as it is */
+  readonly movingLens: MovingLens | null;
   /** Converts the erroneous distance of a mark to a ring angle */
   readonly angles: AngleTable;
   /** Ends of the ring without hard stops */

@@ -1,5 +1,5 @@
 import { EASINGS } from '../hand/index.js';
-import type { PreparedBeat, PreparedTrials } from './preparedTrials.js';
+import type { MovingLens, PreparedBeat, PreparedTrials } from './preparedTrials.js';
 
 /**
  * A prepared plan as the compiled loop reads it: scalars, counts, and columns of numbers, with working memory for one trial. A
@@ -54,7 +54,7 @@ function columnsOf(prepared: PreparedTrials): TrialColumns {
 }
 
 function numbersOf({ captureFps, angles, beats, cameraErrors, lowStop, highStop, ...prepared }: PreparedTrials) {
-  const table = beats[0]?.tables[0];
+  const table = prepared.movingLens?.focus ?? beats[0]?.zone;
   return {
     captureFps,
     // of the set-up in progress: a hard stop errs with the reading of its mark
@@ -71,6 +71,7 @@ function numbersOf({ captureFps, angles, beats, cameraErrors, lowStop, highStop,
     anglesPerPerMm: angles.perPerMm,
     tableLowDeg: table?.lowDeg ?? 0,
     tablePerDeg: table?.perDeg ?? 0,
+    separationMm: prepared.movingLens?.separationMm ?? 0,
     cameraTimingSigmaFrames: cameraErrors.timingSigmaS * captureFps,
     stopSigmaMm: cameraErrors.stopSigmaMm,
     driftSigmaMm: cameraErrors.driftSigmaMm,
@@ -181,8 +182,7 @@ function holdColumns({ holds, pulls, frameCount }: PreparedTrials) {
   };
 }
 
-function beatColumns({ beats, frameCount }: PreparedTrials) {
-  const turned = beats.flatMap(({ tableAt }) => (tableAt ? [tableAt] : []));
+function beatColumns({ beats, frameCount, movingLens }: PreparedTrials) {
   const required = new Uint8Array(frameCount);
   for (const { isSoft, fromFrame, toFrame } of beats) if (!isSoft) required.fill(1, fromFrame, toFrame);
   const { zones, beatZoneAt } = zonesOf(beats);
@@ -193,34 +193,43 @@ function beatColumns({ beats, frameCount }: PreparedTrials) {
     beatAllowedLost: whole(beats, (beat) => beat.allowedLostFrames),
     beatKey: whole(beats, (beat) => beat.keyFrame),
     beatIsSoft: whole(beats, (beat) => Number(beat.isSoft)),
-    // whether neither the distance nor the lens changes
-    beatIsStill: whole(beats, (beat) => Number(beat.isStill && beat.tableAt === null)),
     // whether the distance stays the same
     beatStands: whole(beats, (beat) => Number(beat.isStill)),
-    // where its tables begin in `zones`, and in `tableAt` the table by frame; -1 if the first table always applies
+    // where its zone table begins in `zones`
     beatZoneAt,
-    beatTablesAt: whole(beats, ({ tableAt }) => (tableAt ? turned.indexOf(tableAt) * frameCount : -1)),
-    tableAt: Uint16Array.from(turned.flatMap((by) => [...by])),
+    beatBlurMm: reals(beats, (beat) => beat.blurMm),
+    beatLensMoves: whole(beats, () => Number(movingLens !== null)),
     zones,
+    focusPerMm: movingLens?.focus.perMm ?? NO_NUMBERS,
+    // by frame
+    lensMm: movingLens?.focalLengthMm ?? NO_NUMBERS,
+    lensStop: movingLens?.fNumber ?? NO_NUMBERS,
+    // the frame from which the lens is in another state
+    lensUntil: movingLens ? lensUntil(movingLens) : new Int32Array(0),
     // by frame, 1 if something must be sharp
     required,
   };
 }
 
+const NO_NUMBERS = new Float64Array(0);
+
+function lensUntil({ focalLengthMm, fNumber }: MovingLens): Int32Array {
+  const until = new Int32Array(fNumber.length);
+  for (let frame = until.length - 1; frame >= 0; frame--) {
+    const isSame = focalLengthMm[frame] === focalLengthMm[frame + 1] && fNumber[frame] === fNumber[frame + 1];
+    until[frame] = isSame ? until[frame + 1]! : frame + 1;
+  }
+  return until;
+}
+
 /** All zone tables in sequence without duplicates; near and far limits alternate. */
 function zonesOf(beats: readonly PreparedBeat[]): { zones: Float64Array; beatZoneAt: Int32Array } {
-  const lists = [...new Set(beats.map(({ tables }) => tables))];
-  const startOf = new Map<PreparedBeat['tables'], number>();
-  const parts: Float64Array[] = [];
-  let at = 0;
-  for (const tables of lists) {
-    startOf.set(tables, at);
-    for (const { near, far } of tables) {
-      parts.push(Float64Array.from({ length: 2 * near.length }, (_, k) => (k % 2 === 0 ? near[k / 2]! : far[(k - 1) / 2]!)));
-      at += 2 * near.length;
-    }
-  }
-  return { zones: concatenated(parts), beatZoneAt: Int32Array.from(beats, ({ tables }) => startOf.get(tables)!) };
+  const tables = [...new Set(beats.flatMap(({ zone }) => zone ?? []))];
+  const parts = tables.map(({ near, far }) =>
+    Float64Array.from({ length: 2 * near.length }, (_, k) => (k % 2 === 0 ? near[k / 2]! : far[(k - 1) / 2]!)),
+  );
+  const length = parts[0]?.length ?? 0;
+  return { zones: concatenated(parts), beatZoneAt: whole(beats, ({ zone }) => (zone ? tables.indexOf(zone) * length : 0)) };
 }
 
 function concatenated(parts: readonly Float64Array[]): Float64Array {

@@ -40,6 +40,26 @@ export function zoneTableOf(
   return { lowDeg, perDeg: 1 / stepDeg, near, far };
 }
 
+/** The focus distance by ring angle, likewise. */
+export interface FocusTable {
+  readonly lowDeg: number;
+  readonly perDeg: number;
+  /** In 1/mm; 0 for infinity. Length `ENTRIES + 1` */
+  readonly perMm: Float64Array;
+}
+
+export function focusTableOf(
+  ring: LensRing,
+  { lowDeg, highDeg }: { readonly lowDeg: number; readonly highDeg: number },
+): FocusTable {
+  const stepDeg = (highDeg - lowDeg) / ENTRIES;
+  const perMm = Float64Array.from(
+    { length: ENTRIES + 1 },
+    (_, entry) => 1 / ring.distanceAt(Math.min(lowDeg + entry * stepDeg, highDeg)),
+  );
+  return { lowDeg, perDeg: 1 / stepDeg, perMm };
+}
+
 /** Ring angles by 1/distance, evenly spaced from infinity to close focus. They are almost linear there as well. */
 export interface AngleTable {
   /** Entries per 1/mm */

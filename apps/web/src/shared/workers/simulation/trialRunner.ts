@@ -51,7 +51,7 @@ export function createTrialRunner(): TrialRunner {
       const prepared = preparedFor(part);
       if ('missing' in prepared) return null;
       // tables stay in the worker; the caller needs only times and subjects of beats
-      const beats = prepared.beats.map((beat) => ({ ...beat, tables: [], tableAt: null }));
+      const beats = prepared.beats.map((beat) => ({ ...beat, zone: null }));
       return {
         beats,
         ideal: prepared.ideal,
