@@ -1,4 +1,5 @@
-import type { RehearsalEvent, ShotPlan } from '@still-heron/core';
+import { formatTime, type RehearsalEvent, type RehearsedPlan, type ShotPlan } from '@still-heron/core';
+import { capital } from '../capital.js';
 import { markLetter, subjectName } from '../names.js';
 
 /** An event to tap: "Ines comes to B", "the pull to B starts", or the words of the cue. */
@@ -9,4 +10,10 @@ export function rehearsalEventText(plan: ShotPlan, { event, markId }: RehearsalE
   }
   const place = markLetter(plan, markId ?? '');
   return `${subjectName(plan, event.subjectId)} ${event.kind === 'arrives' ? `comes to ${place}` : `leaves ${place}`}`;
+}
+
+/** An event that can't be at its rehearsed time: "The pull to A starts: rehearsed at 4.2 s, but it can only be at 5.0 s, after the one before." */
+export function limitedText(plan: ShotPlan, { meanS, nowS, ...event }: RehearsedPlan['limited'][number]): string {
+  const side = nowS > meanS! ? 'after the event before it' : 'before the event after it';
+  return `${capital(rehearsalEventText(plan, event))}: rehearsed at ${formatTime(meanS!)}, but it can only be at ${formatTime(nowS)}, ${side}.`;
 }

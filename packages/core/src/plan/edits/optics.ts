@@ -1,5 +1,5 @@
 import { isDeepEqual } from '../../deepEqual.js';
-import { type Camera, isZoom, type Lens, widestStopAt } from '../../kit/index.js';
+import { type Camera, isZoom, type Lens, ringOf, widestStopAt } from '../../kit/index.js';
 import { focalLengthAt } from '../opticsOverTime.js';
 import { PLAN_LIMITS } from '../planLimits.js';
 import { type OpticsChange, pullEndS, type ShotOptics, type ShotPlan } from '../shotPlan.js';
@@ -24,12 +24,13 @@ export function setFocalLength(plan: ShotPlan, focalLengthMm: number): ShotPlan 
 
 /**
  * Replaces or corrects the lens. Stop and focal length are clamped to its range, its close focus to what optics allow. Measured
- * distances become stale if the lens focuses differently.
+ * distances become stale if the lens focuses differently. Scale points belong to the lens that they were read from: with another focal
+ * length, close focus or separation, the ring is a helicoid of the same throw.
  */
 export function setLens(plan: ShotPlan, changes: Partial<Lens>): ShotPlan {
   const { lens: before } = plan.optics;
   const wasPrime = !isZoom(before);
-  const requested = { ...before, ...changes };
+  const requested = withOwnScale(before, changes);
   const longestMm =
     wasPrime && changes.longestMm === undefined
       ? requested.focalLengthMm
@@ -44,6 +45,15 @@ export function setLens(plan: ShotPlan, changes: Partial<Lens>): ShotPlan {
   };
   const changed = withOptics(plan, { ...plan.optics, lens });
   return focusesAlike(before, lens) ? changed : staleMarks(changed, 'lens');
+}
+
+const FIGURES_OF_SCALE = ['focalLengthMm', 'longestMm', 'closeFocusMm', 'principalSeparationMm'] as const;
+
+function withOwnScale(before: Lens, changes: Partial<Lens>): Lens {
+  const requested = { ...before, ...changes };
+  const isOther = FIGURES_OF_SCALE.some((figure) => requested[figure] !== before[figure]);
+  if (changes.ring !== undefined || before.ring.kind !== 'table' || !isOther) return requested;
+  return { ...requested, ring: { kind: 'helicoid', focusThrowDeg: Math.round(ringOf(before).throwDeg) } };
 }
 
 export function setCamera(plan: ShotPlan, camera: Camera): ShotPlan {

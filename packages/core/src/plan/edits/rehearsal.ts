@@ -1,7 +1,5 @@
 import type { RehearsalRun, RehearsalTap, RehearsedEvent } from '../../floor/index.js';
-import { changePull } from './pulls.js';
-import { changeStay } from './subjects.js';
-import { nextId, withItem } from './ids.js';
+import { nextId } from './ids.js';
 import { PLAN_LIMITS as LIMITS } from '../planLimits.js';
 import type { ShotPlan } from '../shotPlan.js';
 
@@ -63,40 +61,6 @@ export function addRun(plan: ShotPlan, taps: readonly RehearsalTap[]): ShotPlan 
 
 export function removeRun(plan: ShotPlan, id: string): ShotPlan {
   return { ...plan, rehearsals: plan.rehearsals.filter((run) => run.id !== id) };
-}
-
-/**
- * Applies mean times of the runs to the plan. The spread of a subject's arrivals and departures becomes its timing spread, the
- * spread of a cue the timing spread of its pull. Times keep their order: one that would pass its neighbour stops there.
- */
-export function applyRehearsedTimes(plan: ShotPlan): ShotPlan {
-  const times = rehearsedTimes(plan).filter(({ meanS }) => meanS !== null);
-  // forwards and then backwards, so that neighbours make room for each other in both directions
-  const moved = [...times, ...[...times].reverse()].reduce((now, { event, meanS }) => {
-    if (event.kind === 'cue') return changePull(now, event.pullId, { startS: meanS! });
-    return changeStay(now, event.subjectId, event.stayId, event.kind === 'arrives' ? { fromS: meanS! } : { untilS: meanS! });
-  }, plan);
-  const subjects = moved.subjects.map((subject) => {
-    const sigmaS = pooled(times.filter(({ event }) => event.kind !== 'cue' && event.subjectId === subject.id));
-    return sigmaS === null ? subject : { ...subject, timingSigmaS: sigmaS };
-  });
-  const pulls = times.reduce(
-    (now, { event, spreadS }) =>
-      event.kind === 'cue' && spreadS !== null
-        ? withItem(now, event.pullId, (pull) => ({ ...pull, cueSigmaS: Math.min(spreadS, LIMITS.sigmaS.max) }))
-        : now,
-    moved.focusTrack.pulls,
-  );
-  return { ...moved, subjects, focusTrack: { ...moved.focusTrack, pulls } };
-}
-
-/** Pooled spread of several events, weighted by their number of taps minus one; null if none was tapped twice. */
-function pooled(times: readonly RehearsedTime[]): number | null {
-  const known = times.filter(({ spreadS }) => spreadS !== null);
-  const weight = known.reduce((sum, { count }) => sum + count - 1, 0);
-  if (weight === 0) return null;
-  const squares = known.reduce((sum, { spreadS, count }) => sum + spreadS! ** 2 * (count - 1), 0);
-  return Math.min(Math.sqrt(squares / weight), LIMITS.sigmaS.max);
 }
 
 function isSame(a: RehearsedEvent, b: RehearsedEvent): boolean {

@@ -1,0 +1,142 @@
+import { PLAN_LIMITS as LIMITS } from '../planLimits.js';
+import { type FocusTarget, type FocusTrackPlan, type OpticsChange, pullEndS, type ShotPlan } from '../shotPlan.js';
+import { MIN_BEAT_S } from './beats.js';
+import { clamp, withItem } from './ids.js';
+import { changePull } from './pulls.js';
+import { type RehearsalEvent, rehearsedEvents, type RehearsedTime, rehearsedTimes } from './rehearsal.js';
+import { setDuration } from './shot.js';
+import { changeStay } from './subjects.js';
+import { withTargets } from './targets.js';
+import { type Anchor, timeWarp } from './timeWarp.js';
+
+/** A plan with the times of its rehearsals. */
+export interface RehearsedPlan {
+  readonly plan: ShotPlan;
+  /** Events that can't be at their rehearsed time, because another one is in the way; with the time that they have now */
+  readonly limited: readonly (RehearsedTime & { readonly nowS: number })[];
+}
+
+/** A smaller difference is not shown. */
+const SHOWN_S = 0.05;
+
+/**
+ * Applies mean times of the runs to the plan. What was not tapped moves with what was: walks, pulls, beats, camera, iris pulls and zooms keep
+ * their place between the events around them, and what comes after the last event moves as much as that one, with the end of the shot. The
+ * spread of a subject's arrivals and departures becomes its timing spread, the spread of a cue the timing spread of its pull.
+ */
+export function withRehearsedTimes(plan: ShotPlan): RehearsedPlan {
+  const times = rehearsedTimes(plan);
+  const tapped = times.filter(({ meanS }) => meanS !== null);
+  if (tapped.length === 0) return { plan, limited: [] };
+  const warp = timeWarp(tapped.map(anchorOf));
+  const endS = clamp(warp(plan.durationS), LIMITS.durationS.min, LIMITS.durationS.max);
+  const longer = setDuration(plan, Math.max(endS, plan.durationS));
+  const moved = withEvents(withSurroundings(longer, warp), times, (time) => time.meanS ?? warp(time.timeS));
+  const beats = withBeats(plan, moved, tapped);
+  const done = setDuration(withSpreads({ ...moved, beats }, tapped), endS);
+  const nowS = new Map(rehearsedEvents(done).map((event) => [keyOf(event), event.timeS]));
+  return {
+    plan: done,
+    limited: tapped.flatMap((time) => {
+      const now = nowS.get(keyOf(time)) ?? NaN;
+      return Math.abs(now - time.meanS!) > SHOWN_S ? [{ ...time, nowS: now }] : [];
+    }),
+  };
+}
+
+export function applyRehearsedTimes(plan: ShotPlan): ShotPlan {
+  return withRehearsedTimes(plan).plan;
+}
+
+const anchorOf = ({ timeS, meanS }: RehearsedTime): Anchor => ({ fromS: timeS, toS: meanS! });
+const keyOf = ({ event }: RehearsalEvent): string => JSON.stringify(event);
+
+/** Moves arrivals, departures and pulls. Times keep their order: one that would pass its neighbour stops there. */
+function withEvents(plan: ShotPlan, times: readonly RehearsedTime[], targetS: (time: RehearsedTime) => number): ShotPlan {
+  // forwards and then backwards, so that neighbours make room for each other in both directions
+  return [...times, ...[...times].reverse()].reduce((now, time) => {
+    const { event } = time;
+    const timeS = targetS(time);
+    if (event.kind === 'cue') return changePull(now, event.pullId, { startS: timeS });
+    return changeStay(now, event.subjectId, event.stayId, event.kind === 'arrives' ? { fromS: timeS } : { untilS: timeS });
+  }, plan);
+}
+
+/** Moves what nobody taps: camera, aims, iris pulls, zooms and courses. */
+function withSurroundings(plan: ShotPlan, warp: (timeS: number) => number): ShotPlan {
+  const at = (timeS: number) => clamp(warp(timeS), 0, plan.durationS);
+  const change = (move: OpticsChange): OpticsChange => {
+    const startS = at(move.startS);
+    return { ...move, startS, durationS: Math.max(at(pullEndS(move)) - startS, LIMITS.pullS.min) };
+  };
+  const course = (target: FocusTarget): FocusTarget =>
+    target.kind === 'course'
+      ? { ...target, points: target.points.map((point) => ({ ...point, timeS: at(point.timeS) })) }
+      : target;
+  const { floor, optics } = plan;
+  const targets = withTargets(plan, course);
+  return {
+    ...targets,
+    alternates: targets.alternates && { ...targets.alternates, other: withOtherPulls(targets.alternates.other, at) },
+    optics: { ...optics, zooms: optics.zooms.map(change), irisPulls: optics.irisPulls.map(change) },
+    floor: floor && {
+      ...floor,
+      camera: floor.camera.map((key) => ({ ...key, timeS: at(key.timeS) })),
+      aims: floor.aims.map((aim) => ({ ...aim, timeS: at(aim.timeS), panS: at(aim.timeS) - at(aim.timeS - aim.panS) })),
+    },
+  };
+}
+
+/** The pulls of the other alternate: each starts as rehearsed, and is shorter if it would reach the next one. */
+function withOtherPulls(other: FocusTrackPlan, at: (timeS: number) => number): FocusTrackPlan {
+  const starts = other.pulls.map(({ startS }) => at(startS));
+  const pulls = other.pulls.map((pull, index) => {
+    const roomS = (starts[index + 1] ?? Infinity) - starts[index]!;
+    return { ...pull, startS: starts[index]!, durationS: Math.max(Math.min(pull.durationS, roomS), LIMITS.pullS.min) };
+  });
+  return { ...other, pulls };
+}
+
+/** Beats of a plan after its events have moved: an end that lies at an event of its own subject moves exactly with it. */
+function withBeats({ beats, marks }: ShotPlan, moved: ShotPlan, tapped: readonly RehearsedTime[]): ShotPlan['beats'] {
+  const warp = timeWarp(tapped.map(anchorOf));
+  return beats.map((beat) => {
+    const own = tapped.filter(({ event, markId }) =>
+      event.kind === 'cue'
+        ? marks.find(({ id }) => id === markId)?.subjectId === beat.subjectId
+        : event.subjectId === beat.subjectId,
+    );
+    const at = (timeS: number) => {
+      const same = own.find((time) => Math.abs(time.timeS - timeS) < SHOWN_S / 2);
+      return clamp(same ? same.meanS! : warp(timeS), 0, moved.durationS);
+    };
+    const fromS = Math.min(at(beat.fromS), moved.durationS - MIN_BEAT_S);
+    const toS = Math.max(at(beat.toS), fromS + MIN_BEAT_S);
+    const keyMomentS = beat.keyMomentS === null ? null : clamp(at(beat.keyMomentS), fromS, toS);
+    return { ...beat, fromS, toS, keyMomentS };
+  });
+}
+
+function withSpreads(plan: ShotPlan, tapped: readonly RehearsedTime[]): ShotPlan {
+  const subjects = plan.subjects.map((subject) => {
+    const sigmaS = pooled(tapped.filter(({ event }) => event.kind !== 'cue' && event.subjectId === subject.id));
+    return sigmaS === null ? subject : { ...subject, timingSigmaS: sigmaS };
+  });
+  const pulls = tapped.reduce(
+    (now, { event, spreadS }) =>
+      event.kind === 'cue' && spreadS !== null
+        ? withItem(now, event.pullId, (pull) => ({ ...pull, cueSigmaS: Math.min(spreadS, LIMITS.sigmaS.max) }))
+        : now,
+    plan.focusTrack.pulls,
+  );
+  return { ...plan, subjects, focusTrack: { ...plan.focusTrack, pulls } };
+}
+
+/** Pooled spread of several events, weighted by their number of taps minus one; null if none was tapped twice. */
+function pooled(times: readonly RehearsedTime[]): number | null {
+  const known = times.filter(({ spreadS }) => spreadS !== null);
+  const weight = known.reduce((sum, { count }) => sum + count - 1, 0);
+  if (weight === 0) return null;
+  const squares = known.reduce((sum, { spreadS, count }) => sum + spreadS! ** 2 * (count - 1), 0);
+  return Math.min(Math.sqrt(squares / weight), LIMITS.sigmaS.max);
+}
