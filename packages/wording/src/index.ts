@@ -30,6 +30,7 @@ export {
   lensLine,
   PULLER_WORDS,
   RESPONSE_WORDS,
+  scaleOfAnotherLens,
   SUPPORT_WORDS,
 } from './kit/kitText.js';
 
@@ -38,7 +39,7 @@ export { differenceLines, differenceSummary, differingAreas } from './plan/diffe
 export { gearDifferenceLines, gearEffectText } from './plan/gearText.js';
 export { keepsDistanceText, METHOD_WORDS, methodName } from './plan/methodText.js';
 export { LOCAL_RULES, noteText } from './plan/noteText.js';
-export { rehearsalEventText } from './plan/rehearsalText.js';
+export { limitedText, rehearsalEventText } from './plan/rehearsalText.js';
 
 export { type Narration, narrate } from './verdict/narrate.js';
 export { BLOCKING_MOVE_WORDS, blockingMoveLabel, directionLabel } from './moves/blockingMoveText.js';

@@ -6,7 +6,7 @@ import { tapeAtExtension, type ZoneLens } from '../optics/index.js';
  *
  * @param distanceMm - tape distance of the subject; Infinity allowed
  * @param blurMm - blur diameter on the sensor
- * @returns NaN on a side where no focus distance blurs the subject that much
+ * @returns NaN on a side where no focus distance blurs the subject that much; on both sides for a subject within two focal lengths
  *
  * Source: with the image plane at D = d - s before the subject and the lens at v before the image plane, the subject's image
  * lies at v' = f (D - v) / (D - v - f), and its blur is (f / N) |v' - v| / v'. The blur equals C where v = (1 ± k) v' with k =
@@ -16,6 +16,8 @@ export function focusesForBlur(lens: ZoneLens, distanceMm: number, blurMm: numbe
   const { focalLengthMm: f, fNumber, principalSeparationMm: s = 0 } = lens;
   const k = (fNumber * blurMm) / f;
   const reachMm = distanceMm - s;
+  // so near that the lens makes no image of it
+  if (!(reachMm > 2 * f)) return { nearMm: NaN, farMm: NaN };
   const focusedAt = (side: 1 | -1): number => {
     const a = (1 + side * k) * f;
     if (distanceMm === Infinity) return tapeAtExtension(f, a - f, s);

@@ -16,9 +16,9 @@ export {
 } from './framing.js';
 export { DEFAULT_GOALS, DEFAULT_SCHEDULE, DEFAULT_TARGET_KEEP_RATE, type Schedule, type ShotGoals } from './goals.js';
 export { type HardStop, hardStopsOf, markAngles, MAX_HARD_STOPS } from './hardStops.js';
-export { focalLengthAt, halfViewDeg, isSteady, stopAt, zoneLensAt } from './opticsOverTime.js';
+export { focalLengthAt, halfViewDeg, isSteady, stopAt, stopLimit, type StopLimit, zoneLensAt } from './opticsOverTime.js';
 export { planDistances } from './planDistances.js';
-export { PLAN_LIMITS } from './planLimits.js';
+export { PLAN_LIMITS, targetMm } from './planLimits.js';
 export { ringReach, type RingReach } from './ringReach.js';
 export {
   type CameraErrors,
@@ -109,13 +109,13 @@ export {
 } from './edits/pulls.js';
 export {
   addRun,
-  applyRehearsedTimes,
   type RehearsalEvent,
   rehearsedEvents,
   type RehearsedTime,
   rehearsedTimes,
   removeRun,
 } from './edits/rehearsal.js';
+export { applyRehearsedTimes, type RehearsedPlan, withRehearsedTimes } from './edits/rehearsedPlan.js';
 export { reversed } from './edits/reverse.js';
 export { setCameraErrors, setDuration, setGoals, setHand, setHandLimit, setSchedule, shortestDurationS } from './edits/shot.js';
 export { stepBack } from './edits/stepBack.js';

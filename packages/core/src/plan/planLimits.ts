@@ -56,3 +56,8 @@ export const PLAN_LIMITS = {
   rehearsals: { max: 20 },
   taps: { max: 120 },
 } as const;
+
+/** A distance as a target of a plan holds it: null for infinity, and for what lies farther than a plan may hold. */
+export function targetMm(distanceMm: number): number | null {
+  return distanceMm > PLAN_LIMITS.distanceMm.max ? null : Math.max(distanceMm, PLAN_LIMITS.distanceMm.min);
+}

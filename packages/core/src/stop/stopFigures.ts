@@ -1,5 +1,12 @@
 import { ringOf, tStopOf } from '../kit/index.js';
-import { airyDiameterMm, blurDiameterMm, brightnessChangeStops, depthOfField, type Exposure } from '../optics/index.js';
+import {
+  airyDiameterMm,
+  blurDiameterMm,
+  brightnessChangeStops,
+  conjugates,
+  depthOfField,
+  type Exposure,
+} from '../optics/index.js';
 import { focusTrack } from '../track/index.js';
 import { pictureWidthMm, type ShotPlan, stopAt, zoneLensAt } from '../plan/index.js';
 import { withStop } from './withStop.js';
@@ -21,6 +28,9 @@ export interface StopFigures {
   readonly nearMm: number;
   readonly farMm: number;
 }
+
+/** A thing this near to the lens is beside it: it has no blur that can be told. */
+const BESIDE_LENS_MM = 1;
 
 /** A thing counts as foreground if nearer than this share of the focus distance. */
 const FOREGROUND_SHARE = 0.97;
@@ -56,14 +66,18 @@ export function stopFigures(plan: ShotPlan, stops: readonly number[], timeS: num
     const percentOf = (distanceMm: number) =>
       (100 * blurDiameterMm({ ...lens, focusDistanceMm, subjectDistanceMm: distanceMm })) / pictureWidthMm(shot.optics);
     const zone = depthOfField({ ...lens, focusDistanceMm });
+    // someone who passes the camera is beside the lens for a moment
+    const atLensMm =
+      conjugates(lens.focalLengthMm, focusDistanceMm, lens.principalSeparationMm).imageMm + (lens.principalSeparationMm ?? 0);
     const nearest = all.find(
-      (one): one is ThingInDepth & { distanceMm: number } => (one.distanceMm ?? Infinity) < focusDistanceMm * FOREGROUND_SHARE,
+      (one): one is ThingInDepth & { distanceMm: number } =>
+        (one.distanceMm ?? Infinity) < focusDistanceMm * FOREGROUND_SHARE && one.distanceMm! > atLensMm + BESIDE_LENS_MM,
     );
     return [
       {
         stop,
         brighterStops: brighterStops(shot, stopAt(shot.optics, timeS)),
-        backgroundPercent: percentOf(behindMm),
+        backgroundPercent: percentOf(Math.max(behindMm, atLensMm + BESIDE_LENS_MM)),
         foreground: nearest ? { name: nearest.name, percent: percentOf(nearest.distanceMm) } : null,
         airyCircles: airyDiameterMm(lens.fNumber, zone.magnification) / lens.circleOfConfusionMm,
         nearMm: zone.nearMm,

@@ -17,7 +17,7 @@ export function thingsInDepth(plan: ShotPlan, timeS: number): ThingInDepth[] {
   const half = halfViewDeg(optics, timeS);
   const people = subjects.flatMap((subject): ThingInDepth[] => {
     const sight = sightingAt(subject, timeS);
-    if (sight && (sight.depthMm <= 0 || Math.abs(sight.offAxisDeg) > half)) return [];
+    if (sight && (sight.depthMm <= AT_LENS_MM || Math.abs(sight.offAxisDeg) > half)) return [];
     const mm = focusMmAt(subject, timeS);
     return Number.isNaN(mm) ? [] : [{ name: subject.name, distanceMm: finite(mm) }];
   });

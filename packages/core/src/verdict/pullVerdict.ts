@@ -84,7 +84,7 @@ export interface BeatVerdict {
   readonly isKeyMomentKept: boolean | null;
   /** The required share is reached and the key moment is sharp; always true without requirement */
   readonly kept: boolean;
-  /** Frame with the least room; for a beat that must be soft, with the least blur. Null for a beat without frames */
+  /** Frame with the most blur; for a beat that must be soft, with the least. Null for a beat without frames */
   readonly worstFrame: number | null;
 }
 

@@ -164,7 +164,7 @@ test('subjects that must be sharp at a time exclude those that may be soft, must
 test('each beat names its worst frame', () => {
   const soft = judged(changePull(twoPeople(), 'pull-1', { startS: 3 }));
   const { worstFrame } = soft.beats[0]!;
-  const { marginMm } = soft.subjects[0]!;
-  expect(marginMm[worstFrame!]).toBe(Math.min(...marginMm.slice(0, 96)));
+  const { blurCircles } = soft.subjects[0]!;
+  expect(blurCircles[worstFrame!]).toBe(Math.max(...blurCircles.slice(0, 96)));
   expect(judged(addSubject(newPlan(), { name: 'Ines', distanceMm: 3000 })).beats[0]!.worstFrame).toBe(0);
 });

@@ -19,9 +19,14 @@ export function softSpansOf(
     let end = start;
     let worstFrame = start;
     while (end < toFrame && !subject.sharp[end]) {
-      if (subject.marginMm[end]! < subject.marginMm[worstFrame]!) worstFrame = end;
+      if (subject.blurCircles[end]! > subject.blurCircles[worstFrame]!) worstFrame = end;
       end++;
     }
+    const sideAt = (frame: number) => (subject.distanceMm[frame]! < track.focusMm[frame]! ? 'in front' : 'behind');
+    const side = sideAt(worstFrame);
+    let worstGapMm = -Infinity;
+    for (let frame = start; frame < end; frame++)
+      if (sideAt(frame) === side) worstGapMm = Math.max(worstGapMm, -subject.marginMm[frame]!);
     spans.push({
       beatId: beat.id,
       subjectId: subject.subjectId,
@@ -30,9 +35,9 @@ export function softSpansOf(
       fromS: start / captureFps,
       toS: end / captureFps,
       worstFrame,
-      worstGapMm: -subject.marginMm[worstFrame]!,
+      worstGapMm,
       worstBlurCircles: subject.blurCircles[worstFrame]!,
-      side: subject.distanceMm[worstFrame]! < track.focusMm[worstFrame]! ? 'in front' : 'behind',
+      side,
       cause: causeAt(start),
     });
     start = end;

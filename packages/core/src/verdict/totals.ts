@@ -27,16 +27,18 @@ export function judgeBeats(beats: readonly Beat[], judged: JudgedFrames): BeatVe
   const { captureFps, frameCount, circlePercent } = judged;
   return beats.map((beat) => {
     const { subjectId, requirement: kind, requiredShare, blurPercent } = beat;
-    const { sharp, marginMm, blurCircles } = framesOf(beat, judged);
+    const { sharp, blurCircles } = framesOf(beat, judged);
     const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
     const isAsAsked = (frame: number) =>
       kind === 'soft' ? blurCircles[frame]! * circlePercent >= blurPercent * TOLERANCE : sharp[frame] === 1;
-    const roomAt = (frame: number) => (kind === 'soft' ? blurCircles[frame]! : marginMm[frame]!);
+    // the most blur, or of what must be soft the least
+    const isWorse = (frame: number, than: number) =>
+      kind === 'soft' ? blurCircles[frame]! < blurCircles[than]! : blurCircles[frame]! > blurCircles[than]!;
     let keptFrames = 0;
     let worstFrame: number | null = null;
     for (let frame = fromFrame; frame < toFrame; frame++) {
       if (isAsAsked(frame)) keptFrames++;
-      if (worstFrame === null || roomAt(frame) < roomAt(worstFrame)) worstFrame = frame;
+      if (worstFrame === null || isWorse(frame, worstFrame)) worstFrame = frame;
     }
     const frames = Math.max(0, toFrame - fromFrame);
     const share = frames === 0 ? 1 : keptFrames / frames;

@@ -109,3 +109,8 @@ export function itemLine<K extends KitKind>(kind: K, item: KitItems[K]): string 
   if (any.wheels) return `${any.wheels.kind} · ${figure(any.wheels.wheelPerRing)} × the ring`;
   return `${SUPPORT_WORDS[any.rigs!.support]} · ${PULLER_WORDS[any.rigs!.puller]}`;
 }
+
+/** What happens to scale points if the figures of their lens are changed. */
+export function scaleOfAnotherLens(name: string, points: number): string {
+  return `The ring has the ${counted(points, 'scale point')} of ${name}. With another focal length or close focus they are dropped.`;
+}

@@ -25,6 +25,7 @@ const rigged = (support: (typeof SUPPORTS)[number], changes = {}): ShotPlan =>
 const PLANS: readonly ShotPlan[] = [
   ...SUPPORTS.map((support) => rigged(support, { weightKg: 9, displayIsCabled: true })),
   addOpticsChange(setLens(rigged('stabiliser'), { longestMm: 130 }), 'zooms', 2, 90),
+  addOpticsChange(setStop(setLens(twoPeople(), { longestMm: 130, widestStopLong: 4 }), 2.2), 'zooms', 2, 130),
   setLens(twoPeople(), { response: 'speed' }),
   chooseWheel(setLens(twoPeople(), { response: 'speed' }), null, defaultWheel({ name: 'Wheel', hasEndStops: true })),
   setLens(twoPeople(), { response: 'steps', stepCount: 200, longestMm: 130, squeeze: 1.5 }),

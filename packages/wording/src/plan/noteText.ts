@@ -1,4 +1,4 @@
-import type { PlanNote, PlanNoteCode } from '@still-heron/core';
+import { formatStop, formatStops, formatTime, type PlanNote, type PlanNoteCode } from '@still-heron/core';
 import { SUPPORT_WORDS } from '../kit/kitText.js';
 
 /** Last sentence of every caution about movement. */
@@ -13,6 +13,8 @@ const WRITERS: Writers = {
     `The hard stops of ${wheel} can’t be used: a ring that answers to speed moves past its distance while the wheel rests.`,
   'stale-marks': ({ letters, since }) =>
     `${letters.join(', ')} ${letters.length === 1 ? 'was' : 'were'} measured before the ${since === 'camera' ? 'camera was moved' : 'lens was changed'}: measure again.`,
+  'stop-limited': ({ scale, fromS, stop, stopsLost }) =>
+    `From ${formatTime(fromS)} the zoom opens less than is set, down to ${formatStop(stop, scale)}: ${formatStops(stopsLost)} less light, and a deeper zone.`,
   'zoom-not-tested': ({ drifts }) =>
     drifts
       ? 'The shot zooms, and this lens loses focus while zooming.'

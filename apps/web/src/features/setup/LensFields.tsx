@@ -1,4 +1,5 @@
 import { type Lens, PLAN_LIMITS, setLens, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { scaleOfAnotherLens } from '@still-heron/wording';
 import { Select } from 'antd';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { NumberField } from '../../ui/fields/NumberField';
@@ -32,11 +33,14 @@ export function LensFields({ plan, units }: Props) {
       />
       <DistanceField
         label="close focus"
-        distanceMm={lens.ring.kind === 'table' ? plan.optics.lens.closeFocusMm : lens.closeFocusMm}
+        distanceMm={lens.closeFocusMm}
         units={units}
         range={{ minMm: closestMm, maxMm: PLAN_LIMITS.closeFocusMm.max, reason: 'four-focal-lengths' }}
         onChange={(closeFocusMm, gesture) => change('change the close focus', { closeFocusMm }, gesture)}
       />
+      {lens.ring.kind === 'table' && (
+        <p className={fieldStyles.fieldHint}>{scaleOfAnotherLens(lens.name, lens.ring.points.length)}</p>
+      )}
       <StopLimits lens={lens} onChange={change} />
       {lens.ring.kind === 'helicoid' && (
         <NumberField

@@ -32,7 +32,11 @@ describe('what the gear says against the plan', () => {
   test.each<[string, ShotPlan, string[]]>([
     ['a ring by speed', chooseWheel(setLens(twoPeople(), { response: 'speed' }), null, wheel), ['ring-by-speed', 'no-end-stops']],
     ['a ring in steps', setLens(twoPeople(), { response: 'steps', stepCount: 300 }), ['ring-in-steps']],
-    ['a zoom not tested', addOpticsChange(marksHold(chooseLens(twoPeople(), 'z', zoom)), 'zooms', 1, 90), ['zoom-not-tested']],
+    [
+      'a zoom not tested',
+      addOpticsChange(marksHold(chooseLens(twoPeople(), 'z', zoom)), 'zooms', 1, 90),
+      ['zoom-not-tested', 'stop-limited'],
+    ],
     ['a zoom not used', marksHold(chooseLens(twoPeople(), 'z', zoom)), ['no-zoom-in-to-focus']],
     ['a crane with a hand at the ring', rigged('crane', 'puller'), ['out-of-reach', 'licensed-people']],
     ['a crane by remote', rigged('crane', 'remote'), ['licensed-people']],

@@ -1,5 +1,6 @@
 import { airyDiameterMm } from '../../optics/index.js';
 import { fNumberOf, isZoom, missingParts, type Support, UNREACHABLE_SUPPORTS } from '../../kit/index.js';
+import { stopLimit } from '../opticsOverTime.js';
 import { planCircleMm, type ShotPlan } from '../shotPlan.js';
 import { hardStopNotes } from './hardStopNotes.js';
 import type { PlanNote } from './planNote.js';
@@ -24,7 +25,8 @@ export function planNotes(plan: ShotPlan, production: { readonly shutterAngleDeg
 /** Supports on which the operator may walk. */
 const WALKING_SUPPORTS: readonly Support[] = ['handheld', 'shoulder', 'palm-and-fingers', 'stabiliser'];
 
-function ringNotes({ optics, marks, focusTrack: track, wheel }: ShotPlan): PlanNote[] {
+function ringNotes(plan: ShotPlan): PlanNote[] {
+  const { optics, marks, focusTrack: track, wheel } = plan;
   const { lens, zooms } = optics;
   const notes: PlanNote[] = [];
   if (lens.response === 'speed') {
@@ -38,6 +40,8 @@ function ringNotes({ optics, marks, focusTrack: track, wheel }: ShotPlan): PlanN
   }
   if (zooms.length > 0 && lens.holdsFocus !== 'holds')
     notes.push({ code: 'zoom-not-tested', kind: 'warning', drifts: lens.holdsFocus === 'drifts' });
+  const limit = stopLimit(plan);
+  if (limit) notes.push({ code: 'stop-limited', kind: 'warning', scale: lens.stopScale, ...limit });
   if (track.pulls.length > 0 && lens.response === 'steps')
     notes.push({ code: 'ring-in-steps', kind: 'hint', steps: lens.stepCount });
   return notes;

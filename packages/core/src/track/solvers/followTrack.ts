@@ -1,4 +1,4 @@
-import { type CoursePoint, PLAN_LIMITS, type ShotPlan } from '../../plan/index.js';
+import { type CoursePoint, PLAN_LIMITS, type ShotPlan, targetMm } from '../../plan/index.js';
 import type { Tube } from '../tube.js';
 import { keyFramesOf, type SolverContext } from './holds.js';
 import { type Corner, fewerCorners, tautString } from './tautString.js';
@@ -14,10 +14,7 @@ export function followTrack({ plan, ring }: SolverContext, tube: Tube, roomShare
     keyFramesOf(plan, tube.required.length),
   );
   const corners = fewerCorners(tautString(lowDeg, highDeg), lowDeg, highDeg).slice(0, PLAN_LIMITS.coursePoints.max);
-  const distanceOf = (deg: number) => {
-    const mm = ring.distanceAt(deg);
-    return mm === Infinity ? null : mm;
-  };
+  const distanceOf = (deg: number) => targetMm(ring.distanceAt(deg));
   if (corners.length === 1) {
     const start = { kind: 'distance' as const, distanceMm: distanceOf(corners[0]!.ringDeg) };
     return { plan: { ...plan, focusTrack: { start, pulls: [] } }, holds: 1 };

@@ -11,6 +11,7 @@ import {
   ringReach,
   type RingReach,
   type ShotPlan,
+  targetMm,
 } from '../../plan/index.js';
 import { fewestHolds } from './fewestHolds.js';
 import { type Tube, tubeOf } from '../tube.js';
@@ -238,6 +239,5 @@ function placeOf(
     .sort((a, b) => Math.abs(a.deg - preferredDeg) - Math.abs(b.deg - preferredDeg))[0];
   if (near) return { target: { kind: 'mark', markId: near.id }, ringDeg: near.deg };
   const ringDeg = reach.nearest(gets(preferredDeg) ? preferredDeg : nearestDeg);
-  const distanceMm = ring.distanceAt(ringDeg);
-  return { target: { kind: 'distance', distanceMm: distanceMm === Infinity ? null : distanceMm }, ringDeg };
+  return { target: { kind: 'distance', distanceMm: targetMm(ring.distanceAt(ringDeg)) }, ringDeg };
 }

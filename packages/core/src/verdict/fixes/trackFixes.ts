@@ -8,6 +8,7 @@ import {
   type Pull,
   reversed,
   type ShotPlan,
+  targetMm,
 } from '../../plan/index.js';
 import { focusReferences, focusTrack, solveTrack, tubeOf } from '../../track/index.js';
 import type { CompleteVerdict, SoftSpan } from '../pullVerdict.js';
@@ -117,7 +118,7 @@ export function splitFixes(plan: ShotPlan, verdict: CompleteVerdict): TriedFix[]
     }
     if (low > high || low === -Infinity) return [];
     const fromMm = position.distanceMm;
-    const at = (mm: number): FocusTarget => ({ kind: 'distance', distanceMm: mm === Infinity ? null : mm });
+    const at = (mm: number): FocusTarget => ({ kind: 'distance', distanceMm: targetMm(mm) });
     const middleMm = ring.distanceAt((low + high) / 2);
     const toMm = inSteps(middleMm, (mm) => isBetween(ring.angleAt(withinReach(ring, mm)), low, high));
     const splits = tryFix({ kind: 'split', fromMm, toMm, at: null }, aimed(plan, pull?.pullId ?? null, at(toMm)));
