@@ -99,9 +99,15 @@ export class Heron {
     return this.page.getByTestId('verdict');
   }
 
-  /** Text of the verdict */
+  /** Text of the verdict about the ideal take; the keep rate comes a moment later */
   async sentence(): Promise<string> {
-    return (await this.verdict.textContent())!.replace(/\s+/g, ' ').trim();
+    const text = (await this.verdict.textContent())!.replace(/\s+/g, ' ').trim();
+    return text.replace(/, if all goes as planned: \d+ of 100 takes (is|are) kept/, '');
+  }
+
+  /** Waits until the verdict says what `sentence` has returned. */
+  async expectSentence(text: string): Promise<void> {
+    await expect.poll(() => this.sentence()).toBe(text);
   }
 
   async expectSaved(): Promise<void> {

@@ -38,7 +38,7 @@ test('Escape cancels a drag; undo and redo go step by step, by name', async ({ h
   await expect(heron.verdict).not.toHaveText(sentence);
   await page.keyboard.press('Escape');
   await page.mouse.up();
-  await expect(heron.verdict).toHaveText(sentence);
+  await heron.expectSentence(sentence);
   await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled();
 
   await heron.drag(page.getByTestId('move-body-pull-1'), 80, 0);
@@ -46,11 +46,11 @@ test('Escape cancels a drag; undo and redo go step by step, by name', async ({ h
   await page.getByTestId('mark-B').fill('4.8');
   await page.getByTestId('mark-B').press('Enter');
   await page.getByRole('button', { name: 'Undo: measure B again' }).click();
-  await expect(heron.verdict).toHaveText(moved);
+  await heron.expectSentence(moved);
   await page.keyboard.press('Control+z');
-  await expect(heron.verdict).toHaveText(sentence);
+  await heron.expectSentence(sentence);
   await page.keyboard.press('Control+Shift+z');
-  await expect(heron.verdict).toHaveText(moved);
+  await heron.expectSentence(moved);
   await expect(page.getByTestId('mark-B')).toHaveValue('5.40');
 });
 

@@ -233,7 +233,7 @@ test('the list shows keep rates, the time of each day, and what needs attention 
   );
   const days = page.getByRole('list', { name: 'Time of each day' });
   await expect(days.getByRole('listitem')).toHaveText([
-    /^Day 1 2 shots · 1 take · 40 min · 1 unknown$/,
+    /^Day 1 2 shots · 1 take · 40 min · 1 shot without an estimate$/,
     /^Day 2 2 shots · \d+ takes? · /,
     /^Day 3 2 shots · 2 takes · 45 min$/,
     /^Day 4 1 shot · \d+ takes · 1 h/,

@@ -42,7 +42,7 @@ test.describe('from two tape measures to a verdict', () => {
     // everything is there after a reload
     await heron.expectSaved();
     await page.reload();
-    await expect(heron.verdict).toHaveText(sentence);
+    await heron.expectSentence(sentence);
     await expect(page.getByTestId('mark-A')).toHaveValue('2.90');
     await expect(page.getByTestId('mark-B')).toHaveValue('2.06');
     await page.getByRole('link', { name: /Set-up/ }).click();
@@ -107,7 +107,7 @@ test.describe('from two tape measures to a verdict', () => {
     await heron.expectSaved();
     const sentence = await heron.sentence();
     await page.reload();
-    await expect(heron.verdict).toHaveText(sentence);
+    await heron.expectSentence(sentence);
   });
 });
 
