@@ -56,6 +56,12 @@ function useGround({ plan, layout, view, tool, onView, onTool, onLength }: Props
   const stretching = useRef<'frame' | 'length' | null>(null);
   const startPx = useRef<readonly [number, number]>([0, 0]);
   const [stretch, setStretch] = useState<Stretch | null>(null);
+  // the release may come before the last move is drawn
+  const stretched = useRef<Stretch | null>(null);
+  const stretchTo = (next: Stretch | null) => {
+    stretched.current = next;
+    setStretch(next);
+  };
   useEffect(() => {
     if (tool) ground.current?.focus();
   }, [tool]);
@@ -64,20 +70,21 @@ function useGround({ plan, layout, view, tool, onView, onTool, onLength }: Props
     onStart: () => (grabbed.current = view),
     onDrag: ({ dx, dy }) => {
       const [x, y] = startPx.current;
-      if (stretching.current) setStretch([startPx.current, [x + dx, y + dy]]);
+      if (stretching.current) stretchTo([startPx.current, [x + dx, y + dy]]);
       else {
         const { centre, pxPerMm } = grabbed.current;
         onView({ pxPerMm, centre: { xMm: centre.xMm - dx / pxPerMm, yMm: centre.yMm + dy / pxPerMm } });
       }
     },
     onEnd: () => {
-      if (stretch && stretching.current === 'frame') dispatch(groupSelected(within(plan, layout, stretch)));
-      if (stretch && stretching.current === 'length') onLength(layout.toPlace(stretch[0]), layout.toPlace(stretch[1]));
-      setStretch(null);
+      const drawn = stretched.current;
+      if (drawn && stretching.current === 'frame') dispatch(groupSelected(within(plan, layout, drawn)));
+      if (drawn && stretching.current === 'length') onLength(layout.toPlace(drawn[0]), layout.toPlace(drawn[1]));
+      stretchTo(null);
     },
     onGiveUp: () => {
       if (!stretching.current) onView(grabbed.current);
-      setStretch(null);
+      stretchTo(null);
     },
   });
   function onPointerDown(event: PointerEvent<SVGRectElement>): void {
