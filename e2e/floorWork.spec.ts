@@ -138,7 +138,7 @@ test('two runs are tapped; their means become the times, and their spread the un
   const changes = page.getByTestId('rehearsed-changes');
   await expect(changes.getByText('Now:')).toBeVisible();
   await expect(changes.getByText('With these times:')).toBeVisible();
-  await expect(changes.getByRole('list', { name: 'Changes by these times' })).toContainText(/the duration: 10\.0 s → \d\.\d s/);
+  await expect(changes.getByRole('list', { name: 'Changes by these times' })).toContainText(/the length: 10\.0 s → \d\.\d s/);
   await page.getByRole('button', { name: 'Use these times' }).click();
   await expect(page.getByText('The plan has these times.')).toBeVisible();
   await heron.expectSaved();

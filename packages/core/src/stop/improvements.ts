@@ -1,5 +1,5 @@
-import { changePull, isTriggeredByEvent, pullRoom, removeCameraKey, type ShotPlan } from '../plan/index.js';
-import { findFixes, type FixChange } from '../verdict/index.js';
+import { changePull, isTriggeredByEvent, type Pull, pullRoom, removeCameraKey, type ShotPlan } from '../plan/index.js';
+import { evaluatePull, findFixes, type FixChange } from '../verdict/index.js';
 import { type ErrorSource, errorSources } from '../trials/index.js';
 import { withStop, stopsToCompare } from './withStop.js';
 
@@ -75,10 +75,14 @@ const EARLIER_STARTS_S = [0.2, 0.4, 0.8];
 /** Number of stops tried beyond the current one. */
 const MAX_EXTRA_STOPS = 3;
 
-/** Everything that might raise the keep rate. Simulate all of them with the same seed and layout to see which does. */
+/**
+ * Everything that might raise the keep rate. Simulate all of them with the same seed and layout to see which does. Of a shot with very many
+ * pulls only those count that lead to its softest moments.
+ */
 export function suggestImprovements(plan: ShotPlan): Improvement[] {
+  const critical = criticalPulls(plan);
   const errors = errorSources(plan)
-    .filter(({ sigma }) => sigma > 0)
+    .filter(({ sigma, source }) => sigma > 0 && concerns(plan, critical, source))
     .map(({ source }): Improvement => ({
       change: { kind: 'without', source },
       plan,
@@ -90,7 +94,7 @@ export function suggestImprovements(plan: ShotPlan): Improvement[] {
     .filter(({ change }) => change.kind !== 'stop')
     .map(({ change, plan: changed }) => improvementOf(change, changed));
   // a pull that an event sets off can't start before it
-  const byClock = plan.focusTrack.pulls.filter((pull) => !isTriggeredByEvent(pull));
+  const byClock = critical.filter((pull) => !isTriggeredByEvent(pull));
   const sooner = byClock.flatMap(({ id, startS, durationS }) =>
     EARLIER_STARTS_S.filter((byS) => startS - byS >= pullRoom(plan, id).earliestStartS).map((byS) =>
       improvementOf(
@@ -122,6 +126,37 @@ export function suggestImprovements(plan: ShotPlan): Improvement[] {
           },
         ];
   return [...errors, ...fixes, ...sooner, ...still, ...stops];
+}
+
+/** Largest number of pulls that are changed, and whose errors are left out. */
+const MAX_PULLS_TRIED = 10;
+
+/** The pulls of a plan; of very many, those that lead to the beats with the most blur. */
+function criticalPulls(plan: ShotPlan): readonly Pull[] {
+  const { pulls } = plan.focusTrack;
+  if (pulls.length <= MAX_PULLS_TRIED) return pulls;
+  const verdict = evaluatePull(plan);
+  if (verdict.status !== 'judged') return pulls.slice(0, MAX_PULLS_TRIED);
+  const blurOf = ({ subjectId, worstFrame }: (typeof verdict.beats)[number]) =>
+    worstFrame === null ? 0 : verdict.subjects.find((one) => one.subjectId === subjectId)!.blurCircles[worstFrame]!;
+  const found = new Set<Pull>();
+  for (const { beatId } of verdict.beats.filter(({ kind }) => kind === 'sharp').sort((a, b) => blurOf(b) - blurOf(a))) {
+    const beat = plan.beats.find(({ id }) => id === beatId)!;
+    const leading = pulls.findLast(({ startS }) => startS <= beat.fromS) ?? pulls[0]!;
+    if (found.size < MAX_PULLS_TRIED) found.add(leading);
+  }
+  return pulls.filter((pull) => found.has(pull));
+}
+
+/** Whether an error belongs to one of the pulls, to where they lead, or to the whole shot. */
+function concerns(plan: ShotPlan, pulls: readonly Pull[], source: ErrorSource): boolean {
+  if (pulls.length === plan.focusTrack.pulls.length) return true;
+  const markIds = new Set(pulls.flatMap(({ target }) => (target.kind === 'mark' ? target.markId : [])));
+  if ('pullId' in source) return source.pullId === null || pulls.some(({ id }) => id === source.pullId);
+  if ('markId' in source) return markIds.has(source.markId);
+  if (!('subjectId' in source)) return true;
+  const isTarget = ({ target }: Pull) => target.kind === 'subject' && target.subjectId === source.subjectId;
+  return pulls.some(isTarget) || plan.marks.some(({ id, subjectId }) => markIds.has(id) && subjectId === source.subjectId);
 }
 
 function improvementOf(change: FixChange, plan: ShotPlan): Improvement {

@@ -4,9 +4,9 @@ import { focusTrack } from '../track/index.js';
 import { frameCount as countFrames } from '../units/index.js';
 import { causeFinder } from './cause.js';
 import { peakSpeedOf, exceedsHandLimit } from './peakSpeed.js';
-import { sampleTrack, judgeSubject } from './frames.js';
+import { type KnownFrames, sampleTrack, judgeSubject, type TrackFrames } from './frames.js';
 import { assessPulls } from './assessPulls.js';
-import type { CompleteVerdict, PullAssessment, PullVerdict } from './pullVerdict.js';
+import type { CompleteVerdict, Missing, PullAssessment, PullVerdict } from './pullVerdict.js';
 import { softSpansOf } from './softSpans.js';
 import { judgeBeats, judgedFrames, requiredFrames, findTightest, findTooSharpSpans } from './totals.js';
 
@@ -18,19 +18,34 @@ import { judgeBeats, judgedFrames, requiredFrames, findTightest, findTooSharpSpa
  * @throws {CoreError} for invalid optics
  */
 export function evaluatePull(plan: ShotPlan): PullVerdict {
+  return evaluateFrames(plan).verdict;
+}
+
+/** A verdict with the frames of its track, from which a similar plan can be evaluated; null if it is incomplete. */
+export interface EvaluatedFrames {
+  readonly verdict: PullVerdict;
+  readonly track: TrackFrames | null;
+}
+
+/**
+ * Like `evaluatePull`, with the frames of the track.
+ *
+ * @param known - frames of a plan that differs from this one only within a span; the same verdict, faster
+ */
+export function evaluateFrames(plan: ShotPlan, known?: KnownFrames): EvaluatedFrames {
   const { optics } = plan;
   const ring = ringOf(optics.lens);
   const track = focusTrack(plan, ring);
   const standing = plan.subjects.filter((subject) => subject.stays.length > 0);
   const beats = activeBeats(plan).filter((beat) => standing.some((subject) => subject.id === beat.subjectId));
-  if (track === null || standing.length === 0) return { status: 'incomplete', missing: ['distance'] };
-  if (beats.every(({ requirement }) => requirement === 'none')) return { status: 'incomplete', missing: ['beat'] };
+  if (track === null || standing.length === 0) return incomplete('distance');
+  if (beats.every(({ requirement }) => requirement === 'none')) return incomplete('beat');
 
   const { captureFps, durationS } = plan;
   const frameCount = countFrames(durationS, captureFps);
   const distances = planDistances(plan);
-  const trackFrames = sampleTrack(track, ring, optics, { frameCount, captureFps });
-  const subjects = standing.map((subject) => judgeSubject(subject, distances, trackFrames));
+  const trackFrames = sampleTrack(track, ring, optics, { frameCount, captureFps, ...(known ? { known } : {}) });
+  const subjects = standing.map((subject) => judgeSubject(subject, distances, trackFrames, known));
 
   const softSpans = beats
     .filter(({ requirement: kind }) => kind === 'sharp')
@@ -45,7 +60,7 @@ export function evaluatePull(plan: ShotPlan): PullVerdict {
   const pulls = assessPulls(track, ring, plan);
   const fastest = peakSpeedOf(trackFrames.frames.ringDeg, pulls, plan);
   const isKept = beatVerdicts.every((beat) => beat.kept);
-  return {
+  const verdict: CompleteVerdict = {
     status: 'judged',
     outcome: outcomeOf(isKept, pulls, fastest),
     frameCount,
@@ -62,6 +77,11 @@ export function evaluatePull(plan: ShotPlan): PullVerdict {
     beats: beatVerdicts,
     pulls,
   };
+  return { verdict, track: trackFrames };
+}
+
+function incomplete(missing: Missing): EvaluatedFrames {
+  return { verdict: { status: 'incomplete', missing: [missing] }, track: null };
 }
 
 function outcomeOf(

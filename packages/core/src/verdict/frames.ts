@@ -16,31 +16,46 @@ export interface TrackFrames {
   readonly circleOfConfusionMm: number;
 }
 
+/** Frames of a plan that differs from another one only within a span. */
+export interface KnownFrames {
+  readonly track: TrackFrames;
+  readonly subjects: readonly SubjectFrames[];
+  /** First frame that may differ, and the frame after the last one */
+  readonly fromFrame: number;
+  readonly toFrame: number;
+}
+
 /** Smallest object distance of a subject: one nearer than the lens itself has no defined blur. */
 const MIN_OBJECT_MM = 1;
 
-/** Samples the track by frame: ring angle, focus, stop, near and far limit. Consecutive frames of a hold share their optics. */
+/**
+ * Samples the track by frame: ring angle, focus, stop, near and far limit.
+ * Consecutive frames of a hold share their optics.
+ *
+ * @param known - frames that are taken over outside its span
+ */
 export function sampleTrack(
   track: Pick<FocusTrack, 'ringDegAt'>,
   ring: LensRing,
   optics: ShotOptics,
-  { frameCount, captureFps }: { readonly frameCount: number; readonly captureFps: number },
+  { frameCount, captureFps, known }: { readonly frameCount: number; readonly captureFps: number; readonly known?: KnownFrames },
 ): TrackFrames {
-  const column = () => new Float64Array(frameCount);
+  const column = (like?: Float64Array) => like?.slice() ?? new Float64Array(frameCount);
+  const was = known?.track;
   const frames = {
-    timesS: column(),
-    ringDeg: column(),
-    focusMm: column(),
-    nearMm: column(),
-    farMm: column(),
-    fNumber: column(),
+    timesS: column(was?.frames.timesS),
+    ringDeg: column(was?.frames.ringDeg),
+    focusMm: column(was?.frames.focusMm),
+    nearMm: column(was?.frames.nearMm),
+    farMm: column(was?.frames.farMm),
+    fNumber: column(was?.frames.fNumber),
   };
-  const objectMm = column();
-  const toTapeMm = column();
-  const focalLengthMm = column();
+  const objectMm = column(was?.objectMm);
+  const toTapeMm = column(was?.toTapeMm);
+  const focalLengthMm = column(was?.focalLengthMm);
   const steadily = isSteady(optics);
   let lens = zoneLensAt(optics, 0);
-  for (let i = 0; i < frameCount; i++) {
+  for (let i = known?.fromFrame ?? 0; i < (known?.toFrame ?? frameCount); i++) {
     const timeS = i / captureFps;
     const ringDeg = track.ringDegAt(timeS);
     frames.timesS[i] = timeS;
@@ -64,18 +79,24 @@ export function sampleTrack(
   return { frames, objectMm, toTapeMm, focalLengthMm, circleOfConfusionMm: lens.circleOfConfusionMm };
 }
 
-/** Compares one subject with the track, frame by frame. */
-export function judgeSubject(subject: Subject, distances: FloorDistances, judged: TrackFrames): SubjectFrames {
+/** Compares one subject with the track, frame by frame. @param known - frames that are taken over outside its span */
+export function judgeSubject(
+  subject: Subject,
+  distances: FloorDistances,
+  judged: TrackFrames,
+  known?: KnownFrames,
+): SubjectFrames {
   const { frames, objectMm, toTapeMm, focalLengthMm, circleOfConfusionMm } = judged;
   const n = frames.timesS.length;
+  const was = known?.subjects.find(({ subjectId }) => subjectId === subject.id);
   const result = {
     subjectId: subject.id,
-    distanceMm: new Float64Array(n),
-    blurCircles: new Float64Array(n),
-    marginMm: new Float64Array(n),
-    sharp: new Uint8Array(n),
+    distanceMm: was?.distanceMm.slice() ?? new Float64Array(n),
+    blurCircles: was?.blurCircles.slice() ?? new Float64Array(n),
+    marginMm: was?.marginMm.slice() ?? new Float64Array(n),
+    sharp: was?.sharp.slice() ?? new Uint8Array(n),
   };
-  for (let i = 0; i < n; i++) {
+  for (let i = was ? known!.fromFrame : 0; i < (was ? known!.toFrame : n); i++) {
     const distanceMm = distances.focusMmAt(subject, frames.timesS[i]!);
     const subjectObjectMm = Math.max(distanceMm - toTapeMm[i]!, MIN_OBJECT_MM);
     const blurMm = blurBetween(focalLengthMm[i]!, frames.fNumber[i]!, objectMm[i]!, subjectObjectMm);

@@ -1,5 +1,5 @@
 import type { ShotPlan } from '../../plan/index.js';
-import { evaluatePull } from '../evaluatePull.js';
+import { evaluateFrames } from '../evaluatePull.js';
 import { followFixes, solverFixes, orderFixes, splitFixes } from './trackFixes.js';
 import { gain, type Fix, type FixChange, fixResultOf, type TriedFix } from './fix.js';
 import { pullFixes } from './pullFixes.js';
@@ -17,13 +17,14 @@ const MAX_OFFERED = 8;
  * @returns empty for a plan that can't be evaluated or needs no fix
  */
 export function findFixes(plan: ShotPlan): Fix[] {
-  const verdict = evaluatePull(plan);
-  if (verdict.status !== 'judged' || verdict.outcome === 'sharp') return [];
+  const { verdict, track } = evaluateFrames(plan);
+  if (verdict.status !== 'judged' || track === null || verdict.outcome === 'sharp') return [];
+  const base = { plan, verdict, track };
   const was = fixResultOf(verdict);
   const found = [
-    ...pullFixes(plan, verdict),
+    ...pullFixes(base),
     ...followFixes(plan, verdict),
-    ...splitFixes(plan, verdict),
+    ...splitFixes(base),
     ...stopFixes(plan),
     ...solverFixes(plan),
     ...orderFixes(plan, verdict),

@@ -1,6 +1,7 @@
 import type { Easing } from '../../hand/index.js';
 import type { ShotPlan } from '../../plan/index.js';
-import { evaluatePull } from '../evaluatePull.js';
+import { evaluateFrames } from '../evaluatePull.js';
+import type { KnownFrames, TrackFrames } from '../frames.js';
 import type { CompleteVerdict } from '../pullVerdict.js';
 
 /** What a fix changes in the plan. */
@@ -62,9 +63,27 @@ export function gain(a: FixResult, b: FixResult): number {
 
 export type TriedFix = Fix & FixResult;
 
-/** Evaluates a changed plan; empty if it can't be evaluated. */
-export function tryFix(change: FixChange, plan: ShotPlan, stopsLost = 0): TriedFix[] {
-  const verdict = evaluatePull(plan);
+/** The plan to be mended, as evaluated. */
+export interface FixBase {
+  readonly plan: ShotPlan;
+  readonly verdict: CompleteVerdict;
+  readonly track: TrackFrames;
+}
+
+/** Frames of the base outside a span of time in which a changed plan may differ. */
+export function knownOutside({ verdict, track }: FixBase, fromS: number, toS: number): KnownFrames {
+  const { captureFps, frameCount, subjects } = verdict;
+  const fromFrame = Math.max(0, Math.floor(fromS * captureFps) - 1);
+  return { track, subjects, fromFrame, toFrame: Math.min(frameCount, Math.ceil(toS * captureFps) + 1) };
+}
+
+/**
+ * Evaluates a changed plan; empty if it can't be evaluated.
+ *
+ * @param known - frames that the change leaves as they are
+ */
+export function tryFix(change: FixChange, plan: ShotPlan, stopsLost = 0, known?: KnownFrames): TriedFix[] {
+  const { verdict } = evaluateFrames(plan, known);
   return verdict.status === 'judged' ? [{ change, plan, stopsLost, ...fixResultOf(verdict) }] : [];
 }
 

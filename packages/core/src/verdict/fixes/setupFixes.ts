@@ -3,6 +3,7 @@ import { changeMark, chooseWheel, planDistances, setStop, type ShotPlan, stepBac
 import type { CompleteVerdict } from '../pullVerdict.js';
 import { smallestBest, type TriedFix, tryFix } from './fix.js';
 import { blamedPulls } from './pullFixes.js';
+import { softestSubjects } from './trackFixes.js';
 
 /** Stops of light tried. */
 const STOPS_TRIED = [1, 2];
@@ -29,7 +30,7 @@ export function stopFixes(plan: ShotPlan): TriedFix[] {
 export function walkFixes(plan: ShotPlan, verdict: CompleteVerdict): TriedFix[] {
   if (plan.floor !== null) return [];
   const { markFocusMm } = planDistances(plan);
-  const walkers = new Set(verdict.softSpans.map(({ subjectId }) => subjectId));
+  const walkers = softestSubjects(verdict.softSpans);
   return plan.subjects
     .filter(({ id, stays }) => walkers.has(id) && stays.length > 1)
     .flatMap(({ id: subjectId, stays }) => {

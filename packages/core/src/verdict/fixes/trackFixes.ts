@@ -12,7 +12,7 @@ import {
 } from '../../plan/index.js';
 import { focusReferences, focusTrack, solveTrack, tubeOf } from '../../track/index.js';
 import type { CompleteVerdict, SoftSpan } from '../pullVerdict.js';
-import { smallestBest, type TriedFix, tryFix } from './fix.js';
+import { type FixBase, knownOutside, smallestBest, type TriedFix, tryFix } from './fix.js';
 import { blamedPulls } from './pullFixes.js';
 
 /** Leads tried for a follow, smallest first. */
@@ -20,7 +20,7 @@ const LEADS_TRIED_S = [0, 0.1, -0.1, 0.2, -0.2, 0.3, -0.3, 0.4, -0.4];
 
 /** Makes the track follow a subject that walks out of the zone, or changes its lead. */
 export function followFixes(plan: ShotPlan, verdict: CompleteVerdict): TriedFix[] {
-  const walkers = new Set(verdict.softSpans.filter(({ cause }) => FOLLOWABLE.has(cause.kind)).map(({ subjectId }) => subjectId));
+  const walkers = softestSubjects(verdict.softSpans.filter(({ cause }) => FOLLOWABLE.has(cause.kind)));
   const followed = plan.focusTrack.pulls.filter(({ target }) => target.kind === 'subject' && walkers.has(target.subjectId));
   const leads = [plan.focusTrack.start, ...plan.focusTrack.pulls.map(({ target }) => target)].flatMap((target) =>
     target?.kind === 'subject' && walkers.has(target.subjectId)
@@ -43,6 +43,18 @@ export function followFixes(plan: ShotPlan, verdict: CompleteVerdict): TriedFix[
       );
     });
   return [...leads, ...follows];
+}
+
+/** Largest number of subjects for whom changes are tried: of many, those who are soft longest. */
+const MAX_SUBJECTS_TRIED = 3;
+
+/** Subjects of soft spans, the one with the longest first. */
+export function softestSubjects(spans: readonly SoftSpan[]): ReadonlySet<string> {
+  const frames = new Map<string, number>();
+  for (const { subjectId, fromFrame, toFrame } of spans)
+    frames.set(subjectId, (frames.get(subjectId) ?? 0) + toFrame - fromFrame);
+  const sorted = [...frames].sort(([, a], [, b]) => b - a).map(([subjectId]) => subjectId);
+  return new Set(sorted.slice(0, MAX_SUBJECTS_TRIED));
 }
 
 const FOLLOWABLE: ReadonlySet<string> = new Set([
@@ -98,7 +110,8 @@ function goesTo(plan: ShotPlan, target: FocusTarget, subjectId: string): boolean
 /**
  * Moves a hold elsewhere within the zone: between the subjects required during it. A landmark can serve as the reference there.
  */
-export function splitFixes(plan: ShotPlan, verdict: CompleteVerdict): TriedFix[] {
+export function splitFixes(base: FixBase): TriedFix[] {
+  const { plan, verdict } = base;
   const ring = ringOf(plan.optics.lens);
   const track = focusTrack(plan, ring);
   if (track === null) return [];
@@ -121,7 +134,8 @@ export function splitFixes(plan: ShotPlan, verdict: CompleteVerdict): TriedFix[]
     const at = (mm: number): FocusTarget => ({ kind: 'distance', distanceMm: targetMm(mm) });
     const middleMm = ring.distanceAt((low + high) / 2);
     const toMm = inSteps(middleMm, (mm) => isBetween(ring.angleAt(withinReach(ring, mm)), low, high));
-    const splits = tryFix({ kind: 'split', fromMm, toMm, at: null }, aimed(plan, pull?.pullId ?? null, at(toMm)));
+    const known = knownOutside(base, pull?.startS ?? 0, next?.endS ?? plan.durationS);
+    const splits = tryFix({ kind: 'split', fromMm, toMm, at: null }, aimed(plan, pull?.pullId ?? null, at(toMm)), 0, known);
     const mark =
       position.target.kind === 'mark'
         ? plan.marks.find((one) => 'markId' in position.target && one.id === position.target.markId)
@@ -130,7 +144,7 @@ export function splitFixes(plan: ShotPlan, verdict: CompleteVerdict): TriedFix[]
     const inPlace = things
       .slice(0, 1)
       .flatMap(({ name, focusMm }) =>
-        tryFix({ kind: 'reference', fromMm, toMm: focusMm, at: name }, aimed(plan, pull?.pullId ?? null, at(focusMm))),
+        tryFix({ kind: 'reference', fromMm, toMm: focusMm, at: name }, aimed(plan, pull?.pullId ?? null, at(focusMm)), 0, known),
       );
     return [...splits, ...inPlace];
   });
