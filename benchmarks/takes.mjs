@@ -90,7 +90,7 @@ async function benchLog() {
 
 async function fill(database, productionId, shotIds, plan) {
   const { track, ...take } = newTake(plan, 1);
-  const hits = ['hit', 'late', 'overshot'].map((hit) => [{ pullId: 'pull-1', hit, lateS: null, offDeg: null }]);
+  const hits = ['hit', 'late', 'overshot'].map((hit) => [{ pullId: 'pull-1', hit, lateS: null, landsLateS: null, offDeg: null }]);
   for (let from = 0; from < TAKES; from += 2500)
     await database.insert(takes).values(
       Array.from({ length: 2500 }, (_, k) => ({

@@ -17,7 +17,7 @@ async function withTakes(heron: Heron, count = 60) {
       isCircled: k === 7,
       predictedKeepRate: (k % 10) / 10,
       note: k === 4 ? 'the bell rang' : '',
-      hits: [{ pullId, hit: k % 4 === 0 ? 'late' : 'hit', lateS: 0.1 + (k % 4) / 10, offDeg: k % 2 }],
+      hits: [{ pullId, hit: k % 4 === 0 ? 'late' : 'hit', lateS: 0.1 + (k % 4) / 10, landsLateS: null, offDeg: k % 2 }],
       gear: { ...fresh.gear, puller: k % 2 === 0 ? 'Ines' : 'Bohdan' },
     };
     const rolledAt = new Date(Date.UTC(2026, 2, 1 + Math.floor(k / 20), 10, k % 60)).toISOString();

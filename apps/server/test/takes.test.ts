@@ -64,7 +64,7 @@ test('a take is graded afterwards; a save of what has changed since is refused, 
     focus: 'usable',
     performance: 'good',
     whyKept: 'her look',
-    hits: [{ pullId: 'pull-1', hit: 'late', lateS: 0.4, offDeg: null }],
+    hits: [{ pullId: 'pull-1', hit: 'late', lateS: 0.4, landsLateS: null, offDeg: null }],
   });
   const saved = (await server.request.put(`/api/takes/${id}`).send({ version: 1, take: graded }).expect(200)).body as TakeRowView;
   expect(saved).toMatchObject({ version: 2, take: { focus: 'usable', whyKept: 'her look' } });
@@ -80,7 +80,12 @@ test('a take is graded afterwards; a save of what has changed since is refused, 
 test.each<[string, object, string, string]>([
   ['a length', { durationS: -1 }, 'out-of-range', 'take.durationS'],
   ['a grade', { focus: 'crisp' }, 'not-a-choice', 'take.focus'],
-  ['a hit', { hits: [{ pullId: 'pull-1', hit: 'missed', lateS: null, offDeg: null }] }, 'not-a-choice', 'take.hits[0].hit'],
+  [
+    'a hit',
+    { hits: [{ pullId: 'pull-1', hit: 'missed', lateS: null, landsLateS: null, offDeg: null }] },
+    'not-a-choice',
+    'take.hits[0].hit',
+  ],
   ['a track', { track: 'ring1 120 A?' }, 'broken-track', 'take.track'],
   ['a focus check', { focusChecks: [{ fromS: 3, toS: 2 }] }, 'ends-before-start', 'take.focusChecks[0].toS'],
   ['a field', { colour: 'red' }, 'unknown-field', 'take.colour'],
@@ -110,7 +115,11 @@ test('the log of a production: newest first, by pages, searched and filtered', a
   const { shot, productionId } = await demoShot();
   const other = await makeShot(server, productionId, demo('9C'));
   await log(shot, { note: 'lantern too bright', isCircled: true, focus: 'sharp' }, '2026-03-01T10:00:00Z');
-  await log(other, { hits: [{ pullId: 'pull-1', hit: 'late', lateS: null, offDeg: null }] }, '2026-03-01T11:00:00Z');
+  await log(
+    other,
+    { hits: [{ pullId: 'pull-1', hit: 'late', lateS: null, landsLateS: null, offDeg: null }] },
+    '2026-03-01T11:00:00Z',
+  );
   await log(shot, { focus: 'soft' }, '2026-03-01T12:00:00Z');
   const page = async (query: string) =>
     (await server.request.get(`/api/productions/${productionId}/takes?${query}`).expect(200)).body as TakePageView;
@@ -163,7 +172,7 @@ test('two thousand takes: each page of them is right', async () => {
 describe('what takes tell', () => {
   test('how often takes are kept by what they have in common, how predictions fared, and what was measured', async () => {
     const { shot, productionId } = await demoShot();
-    const hits = (lateS: number): Take['hits'] => [{ pullId: 'pull-1', hit: 'hit', lateS, offDeg: lateS * 10 }];
+    const hits = (lateS: number): Take['hits'] => [{ pullId: 'pull-1', hit: 'hit', lateS, landsLateS: null, offDeg: lateS * 10 }];
     for (const lateS of [0.1, 0.2, 0.3, 0.2, 0.1, 0.3])
       await log(shot, { focus: 'sharp', performance: 'good', predictedKeepRate: 0.83, hits: hits(lateS) });
     await log(shot, { focus: 'soft', predictedKeepRate: 0.88, repairs: ['retimed'] }, '2026-03-02T08:00:00.000Z');

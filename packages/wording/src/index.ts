@@ -98,7 +98,7 @@ export { breathingLines, landingLines, neededTimeLines, peakSpeedLines, roomText
 export { type ZoneFact, zoneFacts } from './setup/zoneFacts.js';
 export { type LightWay, lightWays } from './setup/lightText.js';
 export { calibrationFitText, calibrationStepText, landingWindowText, wheelTimeLines } from './kit/calibrationText.js';
-export { measuredErrorLines, predictionText } from './takes/measuredText.js';
+export { crewFitLines, predictionText } from './takes/measuredText.js';
 export { aimText, framingText } from './floor/floorText.js';
 export { blurLines, keepRateLines, separationText } from './stop/blurText.js';
 export { type SavingState, savingText } from './saving/savingText.js';

@@ -5,13 +5,39 @@ import { axisLines, measureRefusalText, noStopText, referenceRoomText } from './
 import { importedText, KEPT_INPUT, refusalText } from './saving/refusalText';
 import { savingText } from './saving/savingText';
 import { blurLines, keepRateLines, separationText } from './stop/blurText';
-import { measuredErrorLines, predictionText } from './takes/measuredText';
+import { crewFitLines, predictionText } from './takes/measuredText';
 
 test('what was measured in takes is told, and nothing else', () => {
   const error = { mean: -0.12, sigma: 0.2, count: 7 };
-  expect(measuredErrorLines({ late: error, off: null, markMisses: { mean: 0, sigma: 42, count: 3 } } as never)).toEqual([
+  const nothing = {
+    late: null,
+    off: null,
+    markMisses: null,
+    cueSigmaS: new Map(),
+    reactionS: null,
+    hand: null,
+    markSigmaMm: new Map(),
+  };
+  expect(crewFitLines(nothing, newPlan(), 'metric')).toEqual([]);
+  expect(crewFitLines({ ...nothing, late: error, markMisses: { mean: 0, sigma: 42, count: 30 } }, newPlan(), 'metric')).toEqual([
     'pulls start 0.12 s early on average, ±0.20 s (7 measured)',
-    'people miss marks by ±42 mm (3 measured)',
+    'people miss marks by ±42 mm (30 measured)',
+  ]);
+  const cueSigmaS = new Map([
+    ['pull-1', 0.2],
+    ['pull-2', 0.5],
+  ]);
+  expect(
+    crewFitLines(
+      { ...nothing, late: error, cueSigmaS, reactionS: 0.18, hand: { steadyDeg: 1.24, perBitS: 0.171 } },
+      newPlan(),
+      'metric',
+    ),
+  ).toEqual([
+    'pulls start 0.12 s early on average, ±0.20 s (7 measured)',
+    'the pull to a deleted pull differs: ±0.50 s',
+    'the puller reacts to a cue in 0.18 s',
+    'a hand that is steady to ±1.2° and needs 0.17 s per bit explains that',
   ]);
 });
 

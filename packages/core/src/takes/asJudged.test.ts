@@ -111,7 +111,7 @@ describe('a take of an earlier form', () => {
   test('is completed by what nobody said, and one of this form stays as it is', () => {
     const hits = [{ pullId: 'pull-1', hit: 'late', lateS: 0.2 }];
     const upgraded = upgradeTake({ ...earlier, hits }) as Take;
-    expect(upgraded).toEqual({ ...take, hits: [{ ...hits[0], offDeg: null }] });
+    expect(upgraded).toEqual({ ...take, hits: [{ ...hits[0], landsLateS: null, offDeg: null }] });
     expect(checkTake(upgraded)).toEqual([]);
     expect(upgradeTake(take)).toEqual(take);
   });

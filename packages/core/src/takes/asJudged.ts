@@ -40,7 +40,7 @@ function judgedBy(
   const verdict = judgeTake(plan, onPlanTime(plan, track, all, pace), checksOnPlan);
   const isSeen = (pullId: string) => seen.some((cue) => cue.pullId === pullId);
   // how late the ring was is unknown where the cue is seen in the ring itself
-  const pulls = verdict?.pulls.map((score) => (isSeen(score.pullId) ? { ...score, startsLateS: null } : score));
+  const pulls = verdict?.pulls.map((score) => (isSeen(score.pullId) ? { ...score, startsLateS: null, landsLateS: null } : score));
   return { verdict: verdict && { ...verdict, pulls: pulls! }, clock };
 }
 
@@ -70,8 +70,8 @@ function spanOf(clock: RollClock, fromS: number, toS: number, captureFps: number
 
 /** The part of a pull's score that the log keeps. */
 export function loggedHit({ pullId, hit, landsLateS, startsLateS, endErrorDeg }: PullScore): LoggedHit {
-  const lateS = hit === 'late' ? Math.max(startsLateS ?? 0, landsLateS ?? 0) : startsLateS;
-  return { pullId, hit, lateS: lateS === null ? null : inHundredths(lateS), offDeg: inHundredths(endErrorDeg) };
+  const rounded = (timeS: number | null) => (timeS === null ? null : inHundredths(timeS));
+  return { pullId, hit, lateS: rounded(startsLateS), landsLateS: rounded(landsLateS), offDeg: inHundredths(endErrorDeg) };
 }
 
 function focusOf({ isKept, requiredFrames, sharpFrames }: TakeVerdict): FocusGrade {

@@ -5,8 +5,10 @@ import type { MarkHit } from './scorePulls.js';
 export interface LoggedHit {
   readonly pullId: string;
   readonly hit: MarkHit;
-  /** Lateness of its start, negative if early; for a late landing, lateness of the landing. Null if not measured */
+  /** Lateness of its start after its trigger, negative if early; null if not measured */
   readonly lateS: number | null;
+  /** Lateness of its landing, likewise */
+  readonly landsLateS: number | null;
   /** Final angle minus target angle; null if not measured */
   readonly offDeg: number | null;
 }
@@ -45,10 +47,15 @@ export function corrections(plan: ShotPlan, takes: readonly (readonly LoggedHit[
     const last = hits.at(-1);
     if (!last || last.hit === 'hit') return [];
     const same = hits.filter(({ hit }) => hit === last.hit);
-    const measured = same.flatMap(({ lateS }) => lateS ?? []);
+    const measured = same.flatMap((one) => lateByS(one) ?? []);
     const meanS = measured.length === 0 ? null : measured.reduce((sum, s) => sum + s, 0) / measured.length;
     return [{ pullId: id, hit: last.hit, times: same.length, byS: meanS, plan: corrected(plan, id, last.hit, meanS) }];
   });
+}
+
+/** How late a pull was as a whole: for one that was late, the later of its start and its landing. Null if not measured. */
+export function lateByS({ hit, lateS, landsLateS }: LoggedHit): number | null {
+  return hit === 'late' && landsLateS !== null ? Math.max(lateS ?? 0, landsLateS) : lateS;
 }
 
 function corrected(plan: ShotPlan, id: string, hit: Exclude<MarkHit, 'hit'>, meanS: number | null): ShotPlan | null {

@@ -1,10 +1,11 @@
 export { adviseNext, isUsable, type NextAdvice } from './advice.js';
 export { asJudged, loggedHit, verdictOf } from './asJudged.js';
-export { type Correction, corrections, type LoggedHit } from './corrections.js';
+export { type Correction, corrections, lateByS, type LoggedHit } from './corrections.js';
 export { type LoggedTake, readTakesJson, readTakesTable, TAKES_FORMAT, takesJson, takesTable } from './exchange.js';
 export { judgeTake, type TakeVerdict, type UsableSpan } from './judgeTake.js';
 export type { LensDataUnit } from './lensColumns.js';
 export { type LensDataReading, readLensData, withLensData } from './lensData.js';
+export { type CrewFit, fitCrew, usesCrewFit, withCrewFit } from './fitCrew.js';
 export { cuesOf } from './inferredCues.js';
 export { onPlanTime, pullTimes } from './onPlanTime.js';
 export { MARK_HITS, type MarkHit, type PullScore, scorePulls } from './scorePulls.js';
@@ -26,7 +27,6 @@ export {
   addedSums,
   measuredError,
   type MeasuredError,
-  measuredErrors,
   type MeasuredErrors,
   type Sums,
   sumsOf,
@@ -43,7 +43,6 @@ export {
   unpackTrack,
 } from './track.js';
 export { upgradeTake } from './upgradeTake.js';
-export { withMeasuredErrors } from './withMeasuredErrors.js';
 export { captureForScreenS, frameRateFigures, type FrameRateFigures, screenTimeS } from './editorial/frameRates.js';
 export { type EditorialTake, type OtioLabels, otioTimeline } from './editorial/otio.js';
 export { retime, type Retimed, type RetimeLimits, type Retiming } from './editorial/retime.js';

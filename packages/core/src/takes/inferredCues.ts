@@ -21,8 +21,10 @@ export function inferredCues(
   cues: readonly CueEvent[],
   mode: RollMode = DEFAULT_ROLL_MODE,
 ): CueEvent[] {
+  const isGiven = (pullId: string) => cues.some((cue) => cue.pullId === pullId);
+  if (mode.isClockTriggered || plan.focusTrack.pulls.every((pull) => !isTriggeredByEvent(pull) || isGiven(pull.id))) return [];
   const line = focusTrack(plan, ringOf(plan.optics.lens));
-  if (!line || mode.isClockTriggered) return [];
+  if (!line) return [];
   const { hz } = track;
   const restDeg = restingDeg(plan.wheel);
   const taken = { hz, degs: smoothed(track.ringDeg, hz) };
@@ -41,7 +43,7 @@ export function inferredCues(
     if (waitsS === null) break;
     const turn = { fromDeg: from.ringDeg, toDeg: to.ringDeg, startS: waitsS, endS: waitsS + (endS - startS) / mode.rate };
     const departure = departureOf(taken, turn, { after, restDeg, latestS: Infinity });
-    const isMissing = isTriggeredByEvent(pull) && !cues.some(({ pullId }) => pullId === pull.id);
+    const isMissing = isTriggeredByEvent(pull) && !isGiven(pull.id);
     if (isMissing) {
       if (!departure) break;
       // a gentle start is visible only a little later, also in the plan

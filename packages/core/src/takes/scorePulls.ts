@@ -58,9 +58,13 @@ export function scorePulls(plan: ShotPlan, track: RingTrack): PullScore[] {
   const endS = (track.ringDeg.length - 1) / track.hz;
   const reached = line.pulls.filter(({ startS }) => startS < endS);
   const asPlanned: Planned = { plan, line, pulls: reached };
-  const taken = turnsOf(asPlanned, (timeS) => trackDegAt(track, timeS), { hz: track.hz, endS });
+  const { hz } = track;
+  const taken = turnsOf(asPlanned, {
+    hz,
+    degs: sampled((timeS) => trackDegAt(track, timeS), hz, Math.min(endS, plan.durationS)),
+  });
   // the start of a gentle pull is visible only a little later, also in the plan: both are detected the same way
-  const planned = turnsOf(asPlanned, line.ringDegAt, { hz: track.hz, endS: plan.durationS });
+  const planned = turnsOf(asPlanned, plannedSamples(plan, line, hz));
   const towardsNear = nearSign(ring);
   return reached.flatMap((pull, index): PullScore[] => {
     const { toDeg } = pullFrame(plan, line, index);
@@ -105,7 +109,7 @@ function pullFrame(plan: ShotPlan, line: FocusTrack, index: number) {
     if (timeS > pull.endS && pull.isTracking) return line.ringDegAt(timeS) - toDeg;
     return timeS < pull.startS && wasTracking ? line.ringDegAt(timeS) - fromDeg : 0;
   };
-  return { fromDeg, toDeg, offsetDeg };
+  return { fromDeg, toDeg, offsetDeg: pull.isTracking || wasTracking ? offsetDeg : null };
 }
 
 /** One turn as it was made: the samples in the frame of its pull, and where it begins and ends. */
@@ -125,17 +129,38 @@ interface Planned {
   readonly pulls: readonly TrackPull[];
 }
 
-function turnsOf(
-  { plan, line, pulls }: Planned,
-  degAt: (timeS: number) => number,
-  { hz, endS }: { readonly hz: number; readonly endS: number },
-): Turn[] {
-  const count = Math.max(2, Math.floor(Math.min(endS, plan.durationS) * hz + 1e-9) + 1);
+function sampled(degAt: (timeS: number) => number, hz: number, endS: number): Float64Array {
+  const degs = new Float64Array(Math.max(2, Math.floor(endS * hz + 1e-9) + 1));
+  for (let k = 0; k < degs.length; k++) degs[k] = degAt(k / hz);
+  return degs;
+}
+
+/** The track of a plan, sampled like a take; takes of one plan share it. */
+const knownSamples = new WeakMap<ShotPlan, Samples>();
+
+function plannedSamples(plan: ShotPlan, line: FocusTrack, hz: number): Samples {
+  const known = knownSamples.get(plan);
+  if (known?.hz === hz) return known;
+  const samples = { hz, degs: sampled(line.ringDegAt, hz, plan.durationS) };
+  knownSamples.set(plan, samples);
+  return samples;
+}
+
+/** The samples of a turn, smoothed; while tracking without the movement of the subject. */
+function smoothedFor({ hz, degs }: Samples, offsetDeg: (timeS: number) => number): Samples {
+  const still = new Float64Array(degs.length);
+  for (let k = 0; k < degs.length; k++) still[k] = degs[k]! - offsetDeg(k / hz);
+  return { hz, degs: smoothed(still, hz) };
+}
+
+function turnsOf({ plan, line, pulls }: Planned, raw: Samples): Turn[] {
+  const { hz } = raw;
+  const count = raw.degs.length;
+  const shared: Samples = { hz, degs: smoothed(raw.degs, hz) };
   let after = 0;
   const found = pulls.map((pull, index) => {
     const { fromDeg, toDeg, offsetDeg } = pullFrame(plan, line, index);
-    const degs = Float64Array.from({ length: count }, (_, k) => degAt(k / hz) - offsetDeg(k / hz));
-    const samples: Samples = { hz, degs: smoothed(degs, hz) };
+    const samples = offsetDeg ? smoothedFor(raw, offsetDeg) : shared;
     const { startS } = pull;
     const restDeg = Math.max(restingDeg(plan.wheel), RESTING_SHARE * Math.abs(toDeg - fromDeg));
     const turn = { fromDeg, toDeg, startS, endS: pull.endS };

@@ -144,7 +144,13 @@ describe('a pull that waits for an event', () => {
   test('late on its cue it is late, and no other start is advised', () => {
     const late = verdictOf(onLook, { ...take, cues: [{ pullId: 'pull-1', timeS: 5.5 }] })!;
     expect(late.pulls[0]).toMatchObject({ hit: 'late' });
-    const hits = late.pulls.map(({ pullId, hit, startsLateS }) => ({ pullId, hit, lateS: startsLateS, offDeg: null }));
+    const hits = late.pulls.map(({ pullId, hit, startsLateS }) => ({
+      pullId,
+      hit,
+      lateS: startsLateS,
+      landsLateS: null,
+      offDeg: null,
+    }));
     expect(corrections(onLook, [hits])[0]).toMatchObject({ hit: 'late', plan: null });
   });
 

@@ -17,8 +17,10 @@ export function smoothed(degs: Float64Array, hz: number): Float64Array {
 function averaged(degs: Float64Array, half: number): Float64Array {
   const sums = new Float64Array(degs.length + 1);
   for (let k = 0; k < degs.length; k++) sums[k + 1] = sums[k]! + degs[k]!;
-  return degs.map((_, k) => {
+  const means = new Float64Array(degs.length);
+  for (let k = 0; k < degs.length; k++) {
     const reach = Math.min(half, k, degs.length - 1 - k);
-    return (sums[k + reach + 1]! - sums[k - reach]!) / (2 * reach + 1);
-  });
+    means[k] = (sums[k + reach + 1]! - sums[k - reach]!) / (2 * reach + 1);
+  }
+  return means;
 }

@@ -119,6 +119,7 @@ const takeShape: Shape<Take> = object<Take>({
       pullId: id,
       hit: oneOf(...MARK_HITS),
       lateS: nullable(quantity(LIMITS.lateS)),
+      landsLateS: nullable(quantity(LIMITS.lateS)),
       offDeg: nullable(quantity(LIMITS.offDeg)),
     }),
     LIMITS.moves,

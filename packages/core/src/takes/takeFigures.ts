@@ -69,11 +69,3 @@ export interface MeasuredErrors {
   /** Distance beyond the mark in mm, negative if nearer */
   readonly markMisses: MeasuredError | null;
 }
-
-export function measuredErrors(figures: readonly Pick<TakeFigures, 'late' | 'off' | 'markMisses'>[]): MeasuredErrors {
-  return {
-    late: measuredError(addedSums(figures.map(({ late }) => late))),
-    off: measuredError(addedSums(figures.map(({ off }) => off))),
-    markMisses: measuredError(addedSums(figures.map(({ markMisses: missed }) => missed))),
-  };
-}

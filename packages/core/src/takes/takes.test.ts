@@ -210,7 +210,7 @@ describe('a track as text', () => {
 
 describe('go again, or move on', () => {
   const take = (changes: Partial<Take> = {}) => ({ ...newTake(plan, 1), ...changes });
-  const late = take({ focus: 'soft', hits: [{ pullId: 'pull-1', hit: 'late', lateS: 0.4, offDeg: null }] });
+  const late = take({ focus: 'soft', hits: [{ pullId: 'pull-1', hit: 'late', lateS: 0.4, landsLateS: null, offDeg: null }] });
 
   test('one usable take is enough to move on; a repeated fault is corrected first', () => {
     expect(adviseNext(plan, [])).toEqual({ advice: 'first', kept: 0, longestScreenS: 0, corrections: [] });
@@ -239,7 +239,7 @@ test('one that is kept, and shorter than the screen asks, is not enough', () => 
 });
 
 describe('what to do otherwise', () => {
-  const take = (hit: MarkHit, lateS: number | null = null) => [{ pullId: 'pull-1', hit, lateS, offDeg: null }];
+  const take = (hit: MarkHit, lateS: number | null = null) => [{ pullId: 'pull-1', hit, lateS, landsLateS: null, offDeg: null }];
 
   test('late twice: begun sooner by what it was late on the average; the plan it makes can be stored', () => {
     const [first] = corrections(plan, [take('hit'), take('late', 0.5), take('late', 0.3)]);

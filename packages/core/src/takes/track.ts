@@ -32,10 +32,13 @@ const MAX_SAMPLES = 1_000_000;
 
 /** Ring angle at a time: linear between two samples, constant before the first and after the last. */
 export function trackDegAt({ hz, ringDeg }: RingTrack, timeS: number): number {
-  const at = Math.min(Math.max(timeS * hz, 0), ringDeg.length - 1);
-  const before = Math.min(Math.floor(at), Math.max(ringDeg.length - 2, 0));
+  const at = timeS * hz;
+  const last = ringDeg.length - 1;
+  if (at <= 0) return ringDeg[0]!;
+  if (at >= last) return ringDeg[last]!;
+  const before = Math.trunc(at);
   const from = ringDeg[before]!;
-  return from + (at - before) * ((ringDeg[before + 1] ?? from) - from);
+  return from + (at - before) * (ringDeg[before + 1]! - from);
 }
 
 /** Ring angle at one time, as read, not evenly spaced. */

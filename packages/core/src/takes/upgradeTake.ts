@@ -30,7 +30,7 @@ export function upgradeTakeField(name: string, value: unknown): unknown {
   if (name === 'gear') return isRecord(value) ? { puller: '', ...value } : value;
   if (!Array.isArray(value)) return value;
   const items = value as readonly unknown[];
-  if (name === 'hits') return items.map((hit) => (isRecord(hit) ? { offDeg: null, ...withPullId(hit) } : hit));
+  if (name === 'hits') return items.map((hit) => (isRecord(hit) ? { offDeg: null, landsLateS: null, ...withPullId(hit) } : hit));
   if (name === 'cues') return items.map((cue) => (isRecord(cue) ? withPullId(cue) : cue));
   if (name === 'repairs') return items.map((repair) => (repair === 'wobble-cut' ? 'focus-check-cut' : repair));
   return value;

@@ -1,10 +1,17 @@
-import type { MeasuredError, measuredErrors } from '@still-heron/core';
+import type { CrewFit, MeasuredError, ShotPlan, UnitSystem } from '@still-heron/core';
+import { pullTargetText } from './takeText.js';
 
-/** Errors measured in takes, one per line; none for what was not measured. */
-export function measuredErrorLines({ late, off, markMisses }: ReturnType<typeof measuredErrors>): string[] {
+/** Errors of a crew as its takes showed them, one per line; none for what was not measured. */
+export function crewFitLines(fit: CrewFit, plan: ShotPlan, units: UnitSystem): string[] {
+  const { late, off, markMisses, reactionS, hand } = fit;
+  const own = late ? [...fit.cueSigmaS].filter(([, sigmaS]) => sigmaS !== late.sigma) : [];
   return [
     late && `pulls start ${meanText(late)} on average, ${spreadText(late, 's', 2)}`,
+    ...own.map(([pullId, sigmaS]) => `the pull to ${pullTargetText(pullId, plan, units)} differs: ±${sigmaS.toFixed(2)} s`),
+    reactionS === null ? null : `the puller reacts to a cue in ${reactionS.toFixed(2)} s`,
     off && `pulls land beside the mark by ${spreadText(off, '°', 1)}`,
+    hand &&
+      `a hand that is steady to ±${hand.steadyDeg.toFixed(1)}° and needs ${hand.perBitS.toFixed(2)} s per bit explains that`,
     markMisses && `people miss marks by ${spreadText(markMisses, 'mm', 0)}`,
   ].filter((line) => line !== null);
 }

@@ -9,8 +9,8 @@ const take: Take = {
   focus: 'usable',
   performance: 'good',
   hits: [
-    { pullId: 'pull-1', hit: 'in-front', lateS: null, offDeg: null },
-    { pullId: 'pull-2', hit: 'hit', lateS: null, offDeg: null },
+    { pullId: 'pull-1', hit: 'in-front', lateS: null, landsLateS: null, offDeg: null },
+    { pullId: 'pull-2', hit: 'hit', lateS: null, landsLateS: null, offDeg: null },
   ],
   focusChecks: [{ fromS: 1, toS: 2 }],
   repairs: ['retimed', 'focus-check-cut'],

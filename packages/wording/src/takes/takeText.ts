@@ -3,6 +3,7 @@ import {
   type FocusGrade,
   formatTime,
   isTriggeredByEvent,
+  lateByS,
   type LensDataUnit,
   type LoggedHit,
   loggedHit,
@@ -43,7 +44,7 @@ export function pullTargetText(pullId: string, plan: ShotPlan, units: UnitSystem
 export function faultText(hits: readonly LoggedHit[], plan: ShotPlan, units: UnitSystem): string {
   return hits
     .filter(({ hit }) => hit !== 'hit')
-    .map(({ pullId, hit, lateS }) => `${HIT_WORDS[hit]} at ${pullTargetText(pullId, plan, units)}${lateBy(hit, lateS)}`)
+    .map((one) => `${HIT_WORDS[one.hit]} at ${pullTargetText(one.pullId, plan, units)}${lateBy(one.hit, lateByS(one))}`)
     .join(', ');
 }
 

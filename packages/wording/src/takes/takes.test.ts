@@ -5,13 +5,13 @@ import { adviceText, correctionText, faultText, takeVerdictText } from './takeTe
 const plan = changePull(twoPeople(), 'pull-1', { startS: 4, durationS: 1 });
 const empty = newTake(plan, 4);
 const hits: Take['hits'] = [
-  { pullId: 'pull-1', hit: 'late', lateS: 0.42, offDeg: null },
-  { pullId: 'pull-9', hit: 'in-front', lateS: null, offDeg: null },
+  { pullId: 'pull-1', hit: 'late', lateS: 0.42, landsLateS: null, offDeg: null },
+  { pullId: 'pull-9', hit: 'in-front', lateS: null, landsLateS: null, offDeg: null },
 ];
 
 test('faults name the mark and the time', () => {
   expect(faultText(hits, plan, 'metric')).toBe('late at B by 0.4 s, in front at a deleted pull');
-  expect(faultText([{ pullId: 'pull-1', hit: 'hit', lateS: null, offDeg: null }], plan, 'metric')).toBe('');
+  expect(faultText([{ pullId: 'pull-1', hit: 'hit', lateS: null, landsLateS: null, offDeg: null }], plan, 'metric')).toBe('');
 });
 
 test('advice after a take', () => {

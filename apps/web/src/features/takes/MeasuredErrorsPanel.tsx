@@ -1,7 +1,8 @@
 import type { TakeRowView } from '@still-heron/contract';
-import { isDeepEqual, measuredErrors, type ShotPlan, takeFigures, withMeasuredErrors } from '@still-heron/core';
-import { measuredErrorLines } from '@still-heron/wording';
+import { fitCrew, type ShotPlan, usesCrewFit, withCrewFit } from '@still-heron/core';
+import { crewFitLines } from '@still-heron/wording';
 import { useMemo } from 'react';
+import { useUnits } from '../../shared/useUnits';
 import { useEdit } from '../shot/useEdit';
 import { Button } from '../../ui/Button';
 import styles from './MeasuredErrorsPanel.module.css';
@@ -15,9 +16,11 @@ interface Props {
 /** Errors measured in the takes of this shot, to replace the plan's assumptions. */
 export function MeasuredErrorsPanel({ plan, takes }: Props) {
   const edit = useEdit();
-  const fit = useMemo(() => measuredErrors(takes.map(({ take }) => takeFigures(take))), [takes]);
-  const isTaken = useMemo(() => isDeepEqual(withMeasuredErrors(plan, fit), plan), [plan, fit]);
-  const lines = measuredErrorLines(fit);
+  const units = useUnits();
+  const taken = useMemo(() => takes.map(({ take }) => take), [takes]);
+  const fit = useMemo(() => fitCrew(plan, taken), [plan, taken]);
+  const isTaken = useMemo(() => usesCrewFit(plan, fit), [plan, fit]);
+  const lines = crewFitLines(fit, plan, units);
   if (lines.length === 0) return null;
   return (
     <section>
@@ -33,7 +36,7 @@ export function MeasuredErrorsPanel({ plan, takes }: Props) {
         <Button
           look="quiet"
           className={styles.fitTake}
-          onClick={() => edit('use the measured errors', (now) => withMeasuredErrors(now, fit))}
+          onClick={() => edit('use the measured errors', (now) => withCrewFit(now, fit))}
         >
           Use them in the plan
         </Button>

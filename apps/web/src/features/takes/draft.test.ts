@@ -8,7 +8,7 @@ describe('what is said of a take that was judged by its track', () => {
   const judged: Take = {
     ...newTake(plan, 2),
     focus: 'usable',
-    hits: [{ pullId: 'pull-1', hit: 'late', lateS: 0.42, offDeg: 0.3 }],
+    hits: [{ pullId: 'pull-1', hit: 'late', lateS: 0.42, landsLateS: null, offDeg: 0.3 }],
     markMisses: [{ markId: 'mark-1', byMm: 30 }],
     checkedOn: 'the large display',
     checkMagnification: 4,
@@ -28,7 +28,7 @@ describe('what is said of a take that was judged by its track', () => {
   test('said otherwise, what was measured of the other hit is gone', () => {
     const draft = { ...draftOf(judged), hits: { 'pull-1': 'overshot' as const } };
     expect(takeOfDraft(draft, judged, ['pull-1']).hits).toEqual([
-      { pullId: 'pull-1', hit: 'overshot', lateS: null, offDeg: null },
+      { pullId: 'pull-1', hit: 'overshot', lateS: null, landsLateS: null, offDeg: null },
     ]);
   });
 

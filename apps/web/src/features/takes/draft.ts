@@ -61,7 +61,7 @@ export function takeOfDraft(draft: Draft, take: Take, pullIds: readonly string[]
   const { hits, missedMm, focus, note, isCircled, ...said } = draft;
   const measured = (pullId: string, hit: MarkHit) => {
     const known = take.hits.find((one) => one.pullId === pullId && one.hit === hit);
-    return { lateS: known?.lateS ?? null, offDeg: known?.offDeg ?? null };
+    return { lateS: known?.lateS ?? null, landsLateS: known?.landsLateS ?? null, offDeg: known?.offDeg ?? null };
   };
   return {
     ...take,

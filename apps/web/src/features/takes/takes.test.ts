@@ -8,7 +8,7 @@ describe('what is said of a take', () => {
   test('a good one until something is said against it; every pull is logged', () => {
     expect(takeOfDraft(freshDraft(), empty, ['pull-1'])).toEqual({
       ...empty,
-      hits: [{ pullId: 'pull-1', hit: 'hit', lateS: null, offDeg: null }],
+      hits: [{ pullId: 'pull-1', hit: 'hit', lateS: null, landsLateS: null, offDeg: null }],
       focus: 'sharp',
       performance: 'good',
     });

@@ -5,7 +5,7 @@ import { addPull, changePull } from '../../plan/index';
 import { focusTrack } from '../../track/index';
 import { asJudged } from '../asJudged';
 import { captureForScreenS, frameRateFigures, screenTimeS } from './frameRates';
-import { measuredErrors, sumsOf, takeFigures } from '../takeFigures';
+import { sumsOf, takeFigures } from '../takeFigures';
 import { newTake, type Take } from '../take';
 import { type OtioLabels, otioTimeline } from './otio';
 import { packTrack } from '../track';
@@ -14,7 +14,6 @@ import { rankSpans, usableSpansOf } from './usableSpans';
 import { type LoggedTake, readTakesJson, readTakesTable, takesJson, takesTable } from '../exchange';
 import { retime } from './retime';
 import { webVtt } from './webvtt';
-import { withMeasuredErrors } from '../withMeasuredErrors';
 
 const plan = changePull(twoPeople(), 'pull-1', { startS: 4, durationS: 1 });
 const empty: Take = { ...newTake(plan, 3), focus: 'usable', durationS: 10 };
@@ -158,7 +157,7 @@ describe('as a timeline', () => {
   const take: Take = {
     ...empty,
     startTimecode: '10:00:00:00',
-    hits: [{ pullId: 'pull-1', hit: 'late', lateS: 0.4, offDeg: 0 }],
+    hits: [{ pullId: 'pull-1', hit: 'late', lateS: 0.4, landsLateS: null, offDeg: 0 }],
     cues: [{ pullId: 'pull-1', timeS: 4.4 }],
     usable: [span(0, 4), span(6, 10)],
     focusChecks: [span(4, 5)],
@@ -269,7 +268,7 @@ describe('takes leave and come back', () => {
           take: {
             ...empty,
             ...(change as Partial<Take>),
-            hits: [{ pullId: 'pull-1', hit: 'late', lateS: 0.42, offDeg: null }],
+            hits: [{ pullId: 'pull-1', hit: 'late', lateS: 0.42, landsLateS: null, offDeg: null }],
             markMisses: [{ markId: 'mark-1', byMm: -12 }],
             gear: { ...empty.gear, puller: change.note },
           },
@@ -322,28 +321,14 @@ describe('takes leave and come back', () => {
   );
 });
 describe('errors as takes showed them', () => {
-  const values = (seed: number) => Array.from({ length: 400 }, (_, k) => Math.sin(12.9898 * k + seed) * 0.3 + 0.1);
-
-  test('the mean and the spread of what was measured, by sums that add up', () => {
-    const [a, b] = [values(1), values(2)];
-    const figures = [a, b].map((late) => ({ late: sumsOf(late), off: sumsOf([]), markMisses: sumsOf([1, 2]) }));
-    const { late, off, markMisses } = measuredErrors(figures);
-    const all = [...a, ...b];
-    const mean = all.reduce((sum, value) => sum + value, 0) / all.length;
-    expect(late).toMatchObject({ count: 800 });
-    expect(late!.mean).toBeCloseTo(mean, 9);
-    expect(late!.sigma).toBeCloseTo(Math.sqrt(all.reduce((sum, value) => sum + (value - mean) ** 2, 0) / 799), 9);
-    expect([off, markMisses]).toEqual([null, null]);
-  });
-
-  test('a take tells what was measured in it; a plan that believes it can be stored', () => {
+  test('a take tells what was measured in it', () => {
     const take: Take = {
       ...empty,
       isCircled: true,
       repairs: ['retimed'],
       hits: [
-        { pullId: 'pull-1', hit: 'late', lateS: 0.4, offDeg: 1 },
-        { pullId: 'pull-2', hit: 'searched', lateS: null, offDeg: 9 },
+        { pullId: 'pull-1', hit: 'late', lateS: 0.4, landsLateS: null, offDeg: 1 },
+        { pullId: 'pull-2', hit: 'searched', lateS: null, landsLateS: null, offDeg: 9 },
       ],
       markMisses: [{ markId: 'mark-1', byMm: 30 }],
     };
@@ -354,11 +339,5 @@ describe('errors as takes showed them', () => {
       off: sumsOf([1]),
       markMisses: sumsOf([30]),
     });
-    const fit = { count: 9, mean: 0.2, sigma: 0.1234 };
-    const fittedPlan = withMeasuredErrors(plan, { late: fit, off: fit, markMisses: { ...fit, sigma: 41.7 } });
-    expect(fittedPlan.focusTrack.pulls[0]!.cueSigmaS).toBe(0.12);
-    expect(fittedPlan.hand.steadyDeg).toBe(0.12);
-    expect(fittedPlan.subjects.every(({ markSigmaMm }) => markSigmaMm === 42)).toBe(true);
-    expect(withMeasuredErrors(plan, { late: null, off: null, markMisses: null })).toEqual(plan);
   });
 });
