@@ -51,8 +51,11 @@ test.describe('shooting order', () => {
     const announced = page.locator('[id^=DndLiveRegion]');
     await page.keyboard.press('Space');
     await expect(announced).toContainText(/Picked up 1A|1A .* is over place/);
-    await page.keyboard.press('ArrowDown');
-    await expect(announced).toContainText(`is over place ${before.indexOf('1A') + 2} of 4`);
+    // dnd-kit listens to arrows a moment after it says that the row is picked up
+    await expect(async () => {
+      await page.keyboard.press('ArrowDown');
+      await expect(announced).toContainText(`is over place ${before.indexOf('1A') + 2} of 4`, { timeout: 2000 });
+    }).toPass();
     await page.keyboard.press('Space');
     const at = before.indexOf('1A');
     [before[at], before[at + 1]] = [before[at + 1]!, before[at]!];
