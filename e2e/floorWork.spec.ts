@@ -135,10 +135,10 @@ test('two runs are tapped; their means become the times, and their spread the un
   }
   await expect(page.getByText('Planned, and the average of 2 runs')).toBeVisible();
   // what the times would change is shown before they are used
-  const changes = page.getByTestId('rehearsed-changes');
-  await expect(changes.getByText('Now:')).toBeVisible();
-  await expect(changes.getByText('With these times:')).toBeVisible();
-  await expect(changes.getByRole('list', { name: 'Changes by these times' })).toContainText(/the length: 10\.0 s → \d\.\d s/);
+  const side = page.getByRole('complementary', { name: 'Rehearse' });
+  await expect(side.getByText('Now:')).toBeVisible();
+  await expect(side.getByText('With these times:')).toBeVisible();
+  await expect(side.getByRole('list', { name: 'Changes by these times' })).toContainText(/the length: 10\.0 s → \d\.\d s/);
   await page.getByRole('button', { name: 'Use these times' }).click();
   await expect(page.getByText('The plan has these times.')).toBeVisible();
   await heron.expectSaved();

@@ -11,16 +11,18 @@ const EDIT_PAUSE_MS = 250;
 /** Number of changes listed; further ones are only counted. */
 const MAX_LINES = 8;
 
-/** What the rehearsed times change in the plan, what they can't change, and the verdict now and then. */
-export function RehearsedChanges({ plan }: { readonly plan: ShotPlan }) {
+interface Props {
+  readonly plan: ShotPlan;
+}
+
+/** The verdict now and with the rehearsed times, and which times can't be used as they are. */
+export function RehearsedVerdict({ plan }: Props) {
   const units = useUnits();
   const { plan: after, limited } = withRehearsedTimes(plan);
   const verdicts = useAfterPause(plan, judgeBoth, EDIT_PAUSE_MS);
-  const lines = differenceLines(plan, after, units);
   const [now, then] = verdicts?.of === plan ? verdicts.found : [];
-  if (lines.length === 0) return <p className={textStyles.muted}>The plan has these times.</p>;
   return (
-    <div data-testid="rehearsed-changes" className={styles.rehearsedChanges}>
+    <div className={styles.rehearsedChanges}>
       {limited.map((time) => (
         <p key={JSON.stringify(time.event)} role="note" className={textStyles.toneEdge}>
           {limitedText(plan, time)}
@@ -29,21 +31,30 @@ export function RehearsedChanges({ plan }: { readonly plan: ShotPlan }) {
       {now && then && (
         <>
           <p>
-            <span className={textStyles.muted}>Now:</span> <TonedText parts={narrate(now, plan, units).parts.slice(0, 2)} />
+            <span className={textStyles.muted}>Now:</span> <TonedText parts={narrate(now, plan, units).parts.slice(0, 1)} />
           </p>
           <p>
             <span className={textStyles.muted}>With these times:</span>{' '}
-            <TonedText parts={narrate(then, after, units).parts.slice(0, 2)} />
+            <TonedText parts={narrate(then, after, units).parts.slice(0, 1)} />
           </p>
         </>
       )}
-      <ul aria-label="Changes by these times">
-        {lines.slice(0, MAX_LINES).map((line) => (
-          <li key={line}>{line}</li>
-        ))}
-        {lines.length > MAX_LINES && <li className={textStyles.muted}>and {lines.length - MAX_LINES} more</li>}
-      </ul>
     </div>
+  );
+}
+
+/** What the rehearsed times change in the plan. */
+export function RehearsedChanges({ plan }: Props) {
+  const units = useUnits();
+  const lines = differenceLines(plan, applyRehearsedTimes(plan), units);
+  if (lines.length === 0) return <p className={textStyles.muted}>The plan has these times.</p>;
+  return (
+    <ul className={styles.rehearsedChanges} aria-label="Changes by these times">
+      {lines.slice(0, MAX_LINES).map((line) => (
+        <li key={line}>{line}</li>
+      ))}
+      {lines.length > MAX_LINES && <li className={textStyles.muted}>and {lines.length - MAX_LINES} more</li>}
+    </ul>
   );
 }
 
