@@ -5,6 +5,7 @@ import { benchEvaluate } from './evaluate.mjs';
 import { benchFloor } from './floor.mjs';
 import { benchKit, benchTable } from './kit.mjs';
 import { benchKeepRate } from './keepRate.mjs';
+import { benchLargest } from './largest.mjs';
 import { benchOptimiser } from './optimiser.mjs';
 import { benchPage } from './page.mjs';
 import { benchSave, startServer } from './server.mjs';
@@ -21,6 +22,7 @@ try {
     ...benchEvaluate(),
     await benchOptimiser(),
     benchKeepRate(),
+    ...benchLargest(),
     benchTable(),
     await benchSave(server.address),
     ...(await benchPage(server.address)),

@@ -1,47 +1,9 @@
-import {
-  addPull,
-  changeBeat,
-  changePull,
-  changeSubject,
-  fitCrew,
-  keepRate,
-  setHand,
-  setStop,
-  type ShotPlan,
-  usesCrewFit,
-  wilsonInterval,
-  withCrewFit,
-} from '../src/index';
-import { takesOfCrew } from './crews';
-import { twoPeople } from './plans';
+import { fitCrew, keepRate, setHand, usesCrewFit, wilsonInterval, withCrewFit } from '../src/index';
+import { crewOf, fourPulls, takesOfCrew } from './crews';
 import { numbersFrom } from './randomPlans';
 
-/** Old Tam, Ines and back, and once more: four pulls, of which two answer to a look and are counted in or not. */
-function shot(): ShotPlan {
-  let plan: ShotPlan = { ...setStop(twoPeople(), 4), durationS: 13 };
-  plan = changePull(plan, 'pull-1', { startS: 2.5, durationS: 1.2, trigger: 'look', cue: 'she turns', countInS: 0 });
-  for (const [markId, startS] of [
-    ['mark-1', 5],
-    ['mark-2', 8],
-    ['mark-1', 10.5],
-  ] as const)
-    plan = addPull(plan, markId, startS);
-  for (const [index, durationS] of [1.2, 1, 1.5, 0.8].entries()) plan = changePull(plan, `pull-${index + 1}`, { durationS });
-  plan = { ...plan, beats: plan.beats.slice(0, 2) };
-  return changeBeat(changeBeat(plan, 'beat-1', { fromS: 0, toS: 2.4 }), 'beat-2', { fromS: 4, toS: 4.8 });
-}
-
-/** The errors of one crew, better or worse than assumed. */
-function crewOf(plan: ShotPlan, next: () => number): ShotPlan {
-  const between = (low: number, high: number) => low + (high - low) * next();
-  let truth = setHand(plan, { reactionS: between(0.1, 0.35), steadyDeg: between(0.4, 2), perBitS: between(0.1, 0.3) });
-  for (const { id } of truth.focusTrack.pulls) truth = changePull(truth, id, { cueSigmaS: between(0.04, 0.12) });
-  for (const { id } of truth.subjects) truth = changeSubject(truth, id, { markSigmaMm: Math.round(between(10, 60)) });
-  return truth;
-}
-
 describe('a crew whose errors are known, over 100 takes', () => {
-  const plan = shot();
+  const plan = fourPulls();
   const CREWS = 20;
   const crews = Array.from({ length: CREWS }, (_, crew) => {
     const truth = crewOf(plan, numbersFrom(100 + crew));
@@ -99,7 +61,7 @@ describe('a crew whose errors are known, over 100 takes', () => {
 });
 
 test('a few takes tell nothing: the plan stays as it is', () => {
-  const plan = shot();
+  const plan = fourPulls();
   const few = takesOfCrew(plan, plan, 3, 1);
   expect(
     withCrewFit(

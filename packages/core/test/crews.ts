@@ -1,4 +1,8 @@
 import {
+  addPull,
+  changeBeat,
+  changePull,
+  changeSubject,
   eased,
   evaluatePull,
   focusTrack,
@@ -7,14 +11,41 @@ import {
   pullErrors,
   ringOf,
   scorePulls,
+  setHand,
+  setStop,
   type ShotPlan,
   type Take,
 } from '../src/index';
+import { twoPeople } from './plans';
 import { numbersFrom } from './randomPlans';
 
 /** A normal number from even ones, by Box and Muller. */
 function normalFrom(next: () => number): () => number {
   return () => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
+}
+
+/** Old Tam, Ines and back, and once more: four pulls, of which two answer to a look and are counted in or not. */
+export function fourPulls(): ShotPlan {
+  let plan: ShotPlan = { ...setStop(twoPeople(), 4), durationS: 13 };
+  plan = changePull(plan, 'pull-1', { startS: 2.5, durationS: 1.2, trigger: 'look', cue: 'she turns', countInS: 0 });
+  for (const [markId, startS] of [
+    ['mark-1', 5],
+    ['mark-2', 8],
+    ['mark-1', 10.5],
+  ] as const)
+    plan = addPull(plan, markId, startS);
+  for (const [index, durationS] of [1.2, 1, 1.5, 0.8].entries()) plan = changePull(plan, `pull-${index + 1}`, { durationS });
+  plan = { ...plan, beats: plan.beats.slice(0, 2) };
+  return changeBeat(changeBeat(plan, 'beat-1', { fromS: 0, toS: 2.4 }), 'beat-2', { fromS: 4, toS: 4.8 });
+}
+
+/** The errors of one crew, better or worse than assumed. */
+export function crewOf(plan: ShotPlan, next: () => number): ShotPlan {
+  const between = (low: number, high: number) => low + (high - low) * next();
+  let truth = setHand(plan, { reactionS: between(0.1, 0.35), steadyDeg: between(0.4, 2), perBitS: between(0.1, 0.3) });
+  for (const { id } of truth.focusTrack.pulls) truth = changePull(truth, id, { cueSigmaS: between(0.04, 0.12) });
+  for (const { id } of truth.subjects) truth = changeSubject(truth, id, { markSigmaMm: Math.round(between(10, 60)) });
+  return truth;
 }
 
 const HZ = 50;

@@ -1,6 +1,6 @@
 import { drawLayoutOf, type RankedFix, rankFixes, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { fixName, fixResult, fixStepName, fixTakes } from '@still-heron/wording';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import clsx from 'clsx';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { useKeys } from '../../shared/keys/useKeys';
@@ -39,8 +39,14 @@ export function Fixes({ plan, units }: Props) {
   useKeys('x', () => {
     if (fixes[0] && isCurrent) take(fixes[0]);
   });
+  const isSlow = useSlow(!isCurrent && fixes.length === 0, SLOW_MS);
   return (
     <ul className={clsx(styles.fixes, showsAll && styles.isOpen)} aria-label="Fixes">
+      {isSlow && (
+        <li role="status" className={textStyles.muted}>
+          Looking for fixes …
+        </li>
+      )}
       {shown.map((fix, index) => (
         <li key={fixName(fix, plan, units)}>
           <button type="button" disabled={!isCurrent} onClick={() => take(fix)}>
@@ -61,6 +67,23 @@ export function Fixes({ plan, units }: Props) {
       )}
     </ul>
   );
+}
+
+/** A shorter search shows nothing. */
+const SLOW_MS = 1000;
+
+/** Whether something has been so for a while. */
+function useSlow(isWaiting: boolean, afterMs: number): boolean {
+  const [isSlow, setIsSlow] = useState(false);
+  useEffect(() => {
+    if (!isWaiting) return undefined;
+    const timer = setTimeout(() => setIsSlow(true), afterMs);
+    return () => {
+      clearTimeout(timer);
+      setIsSlow(false);
+    };
+  }, [isWaiting, afterMs]);
+  return isSlow;
 }
 
 /** Sharp as planned, and often enough. */

@@ -28,14 +28,22 @@ export async function summariseShot(plan: ShotPlan, units: UnitSystem): Promise<
 
 /** Fixes are searched in a worker of their own, started on first use, so that verdicts do not wait. */
 let fixWorker: ReturnType<typeof startWorker> | null = null;
+let isSearching = false;
 
-/** Fixes for a plan; empty if it can't be evaluated. */
+/** Fixes for a plan; empty if it can't be evaluated. A search that still runs is given up: its promise never settles. */
 export async function fixesFor(plan: ShotPlan): Promise<readonly Fix[]> {
-  fixWorker ??= startWorker();
-  return fixWorker.remote.fixes(plan).catch((error: unknown) => {
+  if (isSearching) {
+    fixWorker?.stop();
+    fixWorker = null;
+  }
+  const worker = (fixWorker ??= startWorker());
+  isSearching = true;
+  const fixes = await worker.remote.fixes(plan).catch((error: unknown) => {
     console.error(error);
     return [];
   });
+  if (worker === fixWorker) isSearching = false;
+  return fixes;
 }
 
 export interface SolvedTracks {

@@ -1,0 +1,80 @@
+import {
+  addOpticsChange,
+  addPull,
+  addStay,
+  addSubject,
+  evaluatePull,
+  findFixes,
+  keepRate,
+  newPlan,
+  setLens,
+  setStop,
+  solveTrack,
+  SOLVER_WAYS,
+  suggestImprovements,
+} from '@still-heron/core';
+import { performance } from 'node:perf_hooks';
+import { longShot } from './evaluate.mjs';
+
+/** The largest plan that is allowed: ten minutes, twelve people who walk, sixty pulls. */
+function largestShot() {
+  let plan = { ...newPlan(), durationS: 600 };
+  for (let who = 0; who < 12; who++) plan = addSubject(plan, { name: `Person ${who + 1}`, distanceMm: 1500 + who * 700 });
+  for (let who = 0; who < 12; who++)
+    plan = addStay(plan, `subject-${who + 1}`, { distanceMm: 1800 + ((who * 5) % 12) * 600, fromS: 60 + who * 40 });
+  for (let pull = 0; pull < 60; pull++) plan = addPull(plan, `mark-${((pull * 7) % 12) + 1}`, 4 + pull * 9.8);
+  return plan;
+}
+
+/** Time of one call in ms, and what it returns. */
+function timed(call) {
+  const startedMs = performance.now();
+  const result = call();
+  return { ms: performance.now() - startedMs, result };
+}
+
+/** Shortest time of a few calls in ms: other work on the machine only adds. */
+function quickest(call, times = 5) {
+  return Math.min(...Array.from({ length: times }, () => timed(call).ms));
+}
+
+/** The largest plan judged, worked out and mended, and what a lens that zooms costs. */
+export function benchLargest() {
+  const plan = largestShot();
+  const line = (what, ms, mostMs) => ({
+    what: `the largest plan ${what}`,
+    figure: `${(ms / 1000).toFixed(2)} s`,
+    aim: `under ${mostMs / 1000} s`,
+    shareOfAim: ms / mostMs,
+  });
+  const ways = timed(() => SOLVER_WAYS.map((way) => solveTrack({ ...plan }, way, { roomShare: 0.3 })));
+  const memoryMb = process.memoryUsage().rss / 1e6;
+  return [
+    line('judged', timed(() => evaluatePull({ ...plan })).ms, 1000),
+    line('worked out in four ways', ways.ms, 2000),
+    line('with its fixes', timed(() => findFixes({ ...plan })).ms, 5000),
+    line('with its improvements', timed(() => suggestImprovements({ ...plan })).ms, 5000),
+    {
+      what: 'memory meanwhile',
+      figure: `${memoryMb.toFixed(0)} MB`,
+      aim: 'under 300 MB',
+      shareOfAim: memoryMb / 300,
+    },
+    ...['zooms', 'irisPulls'].map(changingLens),
+  ];
+}
+
+/** Keep rate of a minute with a lens that zooms, or changes its stop, over one that stays. */
+function changingLens(track) {
+  const still = setStop(setLens(longShot(), { focalLengthMm: 25, longestMm: 100, widestStop: 2.8, widestStopLong: 2.8 }), 4);
+  const moving = addOpticsChange(still, track, 15, track === 'zooms' ? 90 : 8);
+  const ratio =
+    quickest(() => keepRate({ ...moving }, { takes: 2000, seed: 1 })) /
+    quickest(() => keepRate({ ...still }, { takes: 2000, seed: 1 }));
+  return {
+    what: `keep rate of a minute with ${track === 'zooms' ? 'a zoom' : 'an iris pull'}`,
+    figure: `${ratio.toFixed(2)} × that of one without`,
+    aim: 'at most 1.5 ×',
+    shareOfAim: ratio / 1.5,
+  };
+}
