@@ -105,6 +105,18 @@ export class Heron {
     return text.replace(/, if all goes as planned: \d+ of 100 takes (is|are) kept/, '');
   }
 
+  /** The sentence once it rests: a verdict comes a few frames after the edit. */
+  async settledSentence(): Promise<string> {
+    let [last, same] = ['', 0];
+    while (same < 8) {
+      const now = await this.sentence();
+      same = now === last ? same + 1 : 0;
+      last = now;
+      await this.page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
+    }
+    return last;
+  }
+
   /** Waits until the verdict says what `sentence` has returned. */
   async expectSentence(text: string): Promise<void> {
     await expect.poll(() => this.sentence()).toBe(text);

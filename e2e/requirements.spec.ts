@@ -8,7 +8,7 @@ test('a soft shot is opened, fixed and sharp in two keys from the list', async (
   await expect(heron.verdict).toContainText('while the pull to D is under way');
   await expect(page.getByRole('list', { name: 'Fixes' }).getByRole('button').first()).toBeEnabled();
   await page.keyboard.press('x');
-  await expect(heron.verdict).toContainText('Sharp for all 8.4 s that must be.');
+  await expect(heron.verdict).toContainText('Sharp for all 8.4 s that must be');
 });
 
 test('requirements: deliberately soft, a key moment, may be soft; each with its share and a way to its worst frame', async ({
@@ -57,7 +57,7 @@ test('two alternates: each has its track and its own requirements', async ({ her
   await page.getByLabel('alternate', { exact: true }).click();
   await page.getByTitle('A only', { exact: true }).click();
   await expect(page.getByRole('slider', { name: 'Bohdan must be sharp until' })).toHaveCount(0);
-  await expect(heron.verdict).toContainText('Sharp for all 4.0 s that must be.');
+  await expect(heron.verdict).toContainText('Sharp for all 4.0 s that must be');
   await ways.getByRole('radio', { name: 'A' }).click();
   await expect(page.getByTestId('move-start-pull-1')).toBeVisible();
   await expect(page.getByRole('slider', { name: 'Bohdan must be sharp until' })).toBeVisible();

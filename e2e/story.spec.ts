@@ -24,7 +24,7 @@ test.describe('from two tape measures to a verdict', () => {
     await page.getByLabel('name').fill('Old Tam');
     await page.getByLabel('tape distance').fill('2.9');
     await page.getByRole('button', { name: 'Add', exact: true }).click();
-    await expect(heron.verdict).toContainText('Sharp for all 10.0 s.');
+    await expect(heron.verdict).toContainText('Sharp for all 10.0 s');
     await page.getByLabel('name').fill('Ines');
     await page.getByLabel('tape distance').fill("6'9");
     await page.getByRole('button', { name: 'Add', exact: true }).click();
@@ -89,7 +89,7 @@ test.describe('from two tape measures to a verdict', () => {
     await keyboard.press('Tab');
     await keyboard.type('2.9');
     await keyboard.press('Enter');
-    await expect(heron.verdict).toContainText('Sharp for all 10.0 s.');
+    await expect(heron.verdict).toContainText('Sharp for all 10.0 s');
     await keyboard.press('n');
     await keyboard.type('Ines');
     await keyboard.press('Tab');

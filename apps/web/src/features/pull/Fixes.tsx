@@ -43,8 +43,8 @@ export function Fixes({ plan, units }: Props) {
   return (
     <ul className={clsx(styles.fixes, showsAll && styles.isOpen)} aria-label="Fixes">
       {isSlow && (
-        <li role="status" className={textStyles.muted}>
-          Looking for fixes …
+        <li className={textStyles.muted}>
+          <span role="status">Looking for fixes …</span>
         </li>
       )}
       {shown.map((fix, index) => (
