@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import type { LoggedTakeView, ShotView, StatisticsView, TakePageView, TakeRowView, TakeView } from '@still-heron/contract';
 import { newTake, packTrack, type Take } from '@still-heron/core';
 import { DATABASE } from '../src/database/database.module';
@@ -105,7 +106,7 @@ test('when it began must be a time, and the shot must be there', async () => {
     .expect(400);
   expect(refused.body).toMatchObject({ code: 'not-a-time', path: 'rolledAt' });
   await server.request
-    .post(`/api/shots/${shot.id.replace(/^./, 'f')}/takes`)
+    .post(`/api/shots/${randomUUID()}/takes`)
     .send({ rolledAt, take: takeOf(shot) })
     .expect(404);
   await server.request.get('/api/shots/nonsense/takes').expect(404);
