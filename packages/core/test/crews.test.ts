@@ -42,6 +42,12 @@ describe('a crew whose errors are known, over 100 takes', () => {
     expect(Math.abs(worse! - 1)).toBeLessThan(0.1);
   });
 
+  test('a hand that only reacts later than assumed is not taken for one that turns slower', () => {
+    const truth = setHand(plan, { reactionS: plan.hand.reactionS + 0.2 });
+    const { hand } = fitCrew(plan, takesOfCrew(truth, plan, 100, 78));
+    expect(Math.abs(hand!.perBitS / truth.hand.perBitS - 1)).toBeLessThan(0.1);
+  });
+
   test('a plan that believes the fit predicts what then happens: within the interval for 19 of 20 crews', () => {
     const inside = crews.filter(({ truth, fit }, crew) => {
       const predicted = keepRate(withCrewFit(plan, fit), { takes: 4000, seed: 1 }).keepRate;

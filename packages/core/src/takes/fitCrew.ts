@@ -35,6 +35,7 @@ export function fitCrew(plan: ShotPlan, takes: readonly Pick<Take, 'hits' | 'mar
   );
   const missed = byKey(takes.flatMap(({ markMisses }) => markMisses.map(({ markId, byMm }) => [markId, byMm] as const)));
   const lateWithin = within([...late.values()]);
+  const reactionS = reactionOf(plan, late);
   return {
     late: lateWithin,
     off: within([...off.values()]),
@@ -42,8 +43,9 @@ export function fitCrew(plan: ShotPlan, takes: readonly Pick<Take, 'hits' | 'mar
     cueSigmaS: new Map(
       lateWithin ? plan.focusTrack.pulls.map(({ id }) => [id, ownOrPooled(late.get(id), lateWithin.sigma)] as const) : [],
     ),
-    reactionS: reactionOf(plan, late),
-    hand: handOf(plan, off),
+    reactionS,
+    // both are taken over together: a landing also depends on the reaction
+    hand: handOf(reactionS === null ? plan : setHand(plan, { reactionS }), off),
     markSigmaMm: markSigmas(plan, missed),
   };
 }
