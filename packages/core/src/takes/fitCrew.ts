@@ -83,7 +83,12 @@ function inThousandths(value: number): number {
 
 function byKey(values: readonly (readonly [key: string, value: number | null])[]): Map<string, Sums> {
   const all = new Map<string, number[]>();
-  for (const [key, value] of values) if (value !== null) all.set(key, [...(all.get(key) ?? []), value]);
+  for (const [key, value] of values) {
+    if (value === null) continue;
+    const list = all.get(key);
+    if (list) list.push(value);
+    else all.set(key, [value]);
+  }
   return new Map([...all].map(([key, list]) => [key, sumsOf(list)]));
 }
 
