@@ -32,7 +32,7 @@ export function stopLimit({
   durationS,
   captureFps,
 }: Pick<ShotPlan, 'optics' | 'durationS' | 'captureFps'>): StopLimit | null {
-  if (optics.zooms.length === 0) return null;
+  if (optics.zooms.length === 0 || isClosedEnough(optics)) return null;
   let [fromS, stop, stopsLost] = [Infinity, 0, 0];
   for (let frame = 0; frame / captureFps < durationS; frame++) {
     const timeS = frame / captureFps;
@@ -42,6 +42,12 @@ export function stopLimit({
     if (lost > stopsLost) [stop, stopsLost] = [stopAt(optics, timeS), lost];
   }
   return fromS === Infinity ? null : { fromS, stop, stopsLost };
+}
+
+/** Whether no stop of the shot is wider than the lens opens at both ends of its range. */
+function isClosedEnough({ lens, stop, irisPulls }: ShotOptics): boolean {
+  const limit = Math.max(lens.widestStop, lens.widestStopLong);
+  return [stop, ...irisPulls.map(({ to }) => to)].every((set) => set >= limit);
 }
 
 /** A smaller loss of light is not seen. */
