@@ -1,4 +1,5 @@
 import type { Support } from '../kit/index.js';
+import { isCameraMoving } from './cameraMoves.js';
 import type { CameraErrors, ShotPlan } from './shotPlan.js';
 
 /** A camera that is where the plan has it. */
@@ -60,5 +61,5 @@ const MOVING_METHODS: readonly ShotPlan['method'][] = ['constant-distance', 'pus
 
 /** Whether the camera moves: on the floor plan, or by the method if nothing is drawn. */
 function isOperatorMoving({ floor, method }: Pick<ShotPlan, 'floor' | 'method'>): boolean {
-  return floor ? new Set(floor.camera.map(({ xMm, yMm }) => `${xMm} ${yMm}`)).size > 1 : MOVING_METHODS.includes(method);
+  return floor ? isCameraMoving({ floor }) : MOVING_METHODS.includes(method);
 }

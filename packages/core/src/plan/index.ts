@@ -1,5 +1,6 @@
 export { beatFrames, keyFrameOf } from './beatFrames.js';
 export { cameraErrorsOf, keepingDistanceErrors, STEADY_CAMERA } from './cameraErrors.js';
+export { isCameraMoving } from './cameraMoves.js';
 export { assertPlan, checkPlan, PLAN_JSON_SCHEMA } from './checkPlan.js';
 export {
   fieldOfAction,
@@ -132,4 +133,4 @@ export {
 export { withTargets } from './edits/targets.js';
 export { withDrawnDistances } from './edits/withDrawnDistances.js';
 export { type PlanNote, type PlanNoteCode } from './notes/planNote.js';
-export { isCameraMoving, planNotes } from './notes/planNotes.js';
+export { planNotes } from './notes/planNotes.js';

@@ -1,5 +1,6 @@
 import { airyDiameterMm } from '../../optics/index.js';
 import { fNumberOf, isZoom, missingParts, type Support, UNREACHABLE_SUPPORTS } from '../../kit/index.js';
+import { isCameraMoving } from '../cameraMoves.js';
 import { stopLimit } from '../opticsOverTime.js';
 import { planCircleMm, type ShotPlan } from '../shotPlan.js';
 import { hardStopNotes } from './hardStopNotes.js';
@@ -78,12 +79,6 @@ function rigNotes(plan: ShotPlan): PlanNote[] {
 /** Whether a hand or a motor turns the ring during the take. */
 function needsRing({ focusTrack, method }: ShotPlan): boolean {
   return focusTrack.pulls.length > 0 || method === 'rack' || method === 'follow';
-}
-
-/** Whether the camera moves during the shot, so that the cautions for that apply. */
-export function isCameraMoving({ floor }: Pick<ShotPlan, 'floor'>): boolean {
-  const [first, ...others] = floor?.camera ?? [];
-  return first !== undefined && others.some((key) => key.xMm !== first.xMm || key.yMm !== first.yMm);
 }
 
 /** The rig's own caution takes precedence, so that movement is mentioned once. */
