@@ -2,7 +2,7 @@ import { ringOf } from '../kit/index.js';
 import { isTriggeredByEvent, type ShotPlan } from '../plan/index.js';
 import { type CueEvent, DEFAULT_ROLL_MODE, rollClock, type RollMode } from '../roll/index.js';
 import { focusTrack } from '../track/index.js';
-import { restingDeg } from './scorePulls.js';
+import { plannedSamples, restingDeg } from './pullTurns.js';
 import { smoothed } from './smoothTrack.js';
 import type { RingTrack } from './track.js';
 import { departureOf } from './turns.js';
@@ -28,13 +28,7 @@ export function inferredCues(
   const { hz } = track;
   const restDeg = restingDeg(plan.wheel);
   const taken = { hz, degs: smoothed(track.ringDeg, hz) };
-  const planned = {
-    hz,
-    degs: smoothed(
-      Float64Array.from({ length: plan.durationS * hz + 1 }, (_, k) => line.ringDegAt(k / hz)),
-      hz,
-    ),
-  };
+  const planned = { hz, degs: smoothed(plannedSamples(plan, line, hz).degs, hz) };
   const found: CueEvent[] = [];
   let after = 0;
   for (const [index, pull] of plan.focusTrack.pulls.entries()) {

@@ -1,10 +1,9 @@
-import { nearSign, ringOf, wheelDegOf } from '../kit/index.js';
-import { type FocusTrack, focusTrack, type TrackPull } from '../track/index.js';
+import { nearSign, ringOf } from '../kit/index.js';
+import { focusTrack, type TrackPull } from '../track/index.js';
 import { landingWindow } from '../hand/index.js';
 import { type ShotPlan, zoneLensAt } from '../plan/index.js';
-import { smoothed } from './smoothTrack.js';
+import { type Planned, plannedSamples, sampled, type Turn, turnsOf } from './pullTurns.js';
 import { isInHole, type RingTrack, trackDegAt } from './track.js';
-import { type Departure, departureOf, type Samples } from './turns.js';
 
 /** How a mark was hit, or the fault at it. The first that applies, worst first. */
 export const MARK_HITS = ['searched', 'overshot', 'in-front', 'behind', 'false-start', 'late', 'early', 'hit'] as const;
@@ -31,20 +30,12 @@ export interface PullScore {
   readonly peakDegPerS: number;
 }
 
-/** A turn below this angle counts as rest: of the ring in the hand, or of the wheel. */
-const REST_RING_DEG = 0.5;
-const REST_WHEEL_DEG = 1.5;
-/** So does a turn below this share of the pull. */
-const RESTING_SHARE = 0.01;
 /** Smaller time errors are not reported. */
 const MIN_TIME_ERROR_S = 0.15;
 /** Number of reversals from which a pull counts as searching. */
 const MIN_REVERSALS_SEARCHED = 3;
 /** A speed below this share of the pull's mean speed is a pause. */
 const PAUSE_SHARE = 0.05;
-/** Time examined before and after the planned pull. */
-const MARGIN_S = 3;
-
 /**
  * Compares every pull of a plan with the track of a take: start, landing, error, overshoot, reversals, smoothness and speed. The track is
  * smoothed first. A pull is examined from the halfway point of the pull before it up to where the ring leaves for the next one.
@@ -67,7 +58,7 @@ export function scorePulls(plan: ShotPlan, track: RingTrack): PullScore[] {
   const planned = turnsOf(asPlanned, plannedSamples(plan, line, hz));
   const towardsNear = nearSign(ring);
   return reached.flatMap((pull, index): PullScore[] => {
-    const { toDeg } = pullFrame(plan, line, index);
+    const toDeg = pull.to.ringDeg;
     const { nearSideDeg, farSideDeg } = landingWindow(zoneLensAt(plan.optics, pull.endS), ring, pull.to.distanceMm);
     const window = { lowDeg: toDeg + Math.min(nearSideDeg, farSideDeg), highDeg: toDeg + Math.max(nearSideDeg, farSideDeg) };
     const turn = turnOf(taken[index]!, pull, window);
@@ -92,88 +83,6 @@ export function scorePulls(plan: ShotPlan, track: RingTrack): PullScore[] {
         peakDegPerS,
       },
     ];
-  });
-}
-
-/** Rest of a hand in ring degrees. */
-export function restingDeg(wheel: ShotPlan['wheel']): number {
-  return wheel ? REST_WHEEL_DEG / Math.abs(wheelDegOf(wheel, 1)) : REST_RING_DEG;
-}
-
-/** What a pull is compared with: while tracking, start and target move with the subject, and are taken out. */
-function pullFrame(plan: ShotPlan, line: FocusTrack, index: number) {
-  const pull = line.pulls[index]!;
-  const wasTracking = line.pulls[index - 1]?.isTracking ?? plan.focusTrack.start?.kind === 'subject';
-  const [fromDeg, toDeg] = [pull.from.ringDeg, pull.to.ringDeg];
-  const offsetDeg = (timeS: number) => {
-    if (timeS > pull.endS && pull.isTracking) return line.ringDegAt(timeS) - toDeg;
-    return timeS < pull.startS && wasTracking ? line.ringDegAt(timeS) - fromDeg : 0;
-  };
-  return { fromDeg, toDeg, offsetDeg: pull.isTracking || wasTracking ? offsetDeg : null };
-}
-
-/** One turn as it was made: the samples in the frame of its pull, and where it begins and ends. */
-interface Turn {
-  readonly samples: Samples;
-  readonly departure: Departure | null;
-  /** Samples that belong to the turn: from the halfway point of the one before up to the rest before the next */
-  readonly from: number;
-  readonly until: number;
-  readonly restDeg: number;
-}
-
-/** A plan with its track, and the pulls that a take reaches. */
-interface Planned {
-  readonly plan: ShotPlan;
-  readonly line: FocusTrack;
-  readonly pulls: readonly TrackPull[];
-}
-
-function sampled(degAt: (timeS: number) => number, hz: number, endS: number): Float64Array {
-  const degs = new Float64Array(Math.max(2, Math.floor(endS * hz + 1e-9) + 1));
-  for (let k = 0; k < degs.length; k++) degs[k] = degAt(k / hz);
-  return degs;
-}
-
-/** The track of a plan, sampled like a take; takes of one plan share it. */
-const knownSamples = new WeakMap<ShotPlan, Samples>();
-
-function plannedSamples(plan: ShotPlan, line: FocusTrack, hz: number): Samples {
-  const known = knownSamples.get(plan);
-  if (known?.hz === hz) return known;
-  const samples = { hz, degs: sampled(line.ringDegAt, hz, plan.durationS) };
-  knownSamples.set(plan, samples);
-  return samples;
-}
-
-/** The samples of a turn, smoothed; while tracking without the movement of the subject. */
-function smoothedFor({ hz, degs }: Samples, offsetDeg: (timeS: number) => number): Samples {
-  const still = new Float64Array(degs.length);
-  for (let k = 0; k < degs.length; k++) still[k] = degs[k]! - offsetDeg(k / hz);
-  return { hz, degs: smoothed(still, hz) };
-}
-
-function turnsOf({ plan, line, pulls }: Planned, raw: Samples): Turn[] {
-  const { hz } = raw;
-  const count = raw.degs.length;
-  const shared: Samples = { hz, degs: smoothed(raw.degs, hz) };
-  let after = 0;
-  const found = pulls.map((pull, index) => {
-    const { fromDeg, toDeg, offsetDeg } = pullFrame(plan, line, index);
-    const samples = offsetDeg ? smoothedFor(raw, offsetDeg) : shared;
-    const { startS } = pull;
-    const restDeg = Math.max(restingDeg(plan.wheel), RESTING_SHARE * Math.abs(toDeg - fromDeg));
-    const turn = { fromDeg, toDeg, startS, endS: pull.endS };
-    const departure = departureOf(samples, turn, { after, restDeg, latestS: pull.endS + MARGIN_S });
-    const from = Math.max(after, departure ? 0 : Math.round((startS - MARGIN_S) * hz));
-    after = departure?.halfway ?? Math.max(after, Math.round(startS * hz));
-    return { samples, departure, from, restDeg, startsAt: Math.round(startS * hz) };
-  });
-  return found.map(({ startsAt: _, ...turn }, index) => {
-    const next = found[index + 1];
-    const latest = Math.round((pulls[index]!.endS + MARGIN_S) * hz);
-    const until = Math.min(next ? (next.departure?.restsUntil ?? next.startsAt) : latest, count - 1);
-    return { ...turn, until: Math.max(until, turn.departure?.halfway ?? 0) };
   });
 }
 
