@@ -1,5 +1,6 @@
 import { PLAN_LIMITS as LIMITS } from '../planLimits.js';
 import { type FocusTarget, type FocusTrackPlan, type OpticsChange, pullEndS, type ShotPlan } from '../shotPlan.js';
+import { type Anchor, asRehearsed } from './asRehearsed.js';
 import { MIN_BEAT_S } from './beats.js';
 import { clamp, withItem } from './ids.js';
 import { changePull } from './pulls.js';
@@ -7,7 +8,6 @@ import { type RehearsalEvent, rehearsedEvents, type RehearsedTime, rehearsedTime
 import { setDuration } from './shot.js';
 import { changeStay } from './subjects.js';
 import { withTargets } from './targets.js';
-import { type Anchor, timeWarp } from './timeWarp.js';
 
 /** A plan with the times of its rehearsals. */
 export interface RehearsedPlan {
@@ -28,17 +28,17 @@ export function withRehearsedTimes(plan: ShotPlan): RehearsedPlan {
   const times = rehearsedTimes(plan);
   const tapped = times.filter(({ meanS }) => meanS !== null);
   if (tapped.length === 0) return { plan, limited: [] };
-  const warp = timeWarp(tapped.map(anchorOf));
-  const endS = clamp(warp(plan.durationS), LIMITS.durationS.min, LIMITS.durationS.max);
+  const newTimeS = asRehearsed(tapped.map(anchorOf));
+  const endS = clamp(newTimeS(plan.durationS), LIMITS.durationS.min, LIMITS.durationS.max);
   const longer = setDuration(plan, Math.max(endS, plan.durationS));
-  const moved = withEvents(withSurroundings(longer, warp), times, (time) => time.meanS ?? warp(time.timeS));
-  const beats = withBeats(plan, moved, tapped);
+  const moved = withEvents(withSurroundings(longer, newTimeS), times, (time) => time.meanS ?? newTimeS(time.timeS));
+  const beats = withBeats(plan, moved, newTimeS);
   const done = setDuration(withSpreads({ ...moved, beats }, tapped), endS);
-  const nowS = new Map(rehearsedEvents(done).map((event) => [keyOf(event), event.timeS]));
+  const nowS = timesByEvent(done);
   return {
     plan: done,
     limited: tapped.flatMap((time) => {
-      const now = nowS.get(keyOf(time)) ?? NaN;
+      const now = nowS.get(keyOf(time))!;
       return Math.abs(now - time.meanS!) > SHOWN_S ? [{ ...time, nowS: now }] : [];
     }),
   };
@@ -49,6 +49,7 @@ export function applyRehearsedTimes(plan: ShotPlan): ShotPlan {
 }
 
 const anchorOf = ({ timeS, meanS }: RehearsedTime): Anchor => ({ fromS: timeS, toS: meanS! });
+const timesByEvent = (plan: ShotPlan) => new Map(rehearsedEvents(plan).map((event) => [keyOf(event), event.timeS]));
 const keyOf = ({ event }: RehearsalEvent): string => JSON.stringify(event);
 
 /** Moves arrivals, departures and pulls. Times keep their order: one that would pass its neighbour stops there. */
@@ -63,8 +64,8 @@ function withEvents(plan: ShotPlan, times: readonly RehearsedTime[], targetS: (t
 }
 
 /** Moves what nobody taps: camera, aims, iris pulls, zooms and courses. */
-function withSurroundings(plan: ShotPlan, warp: (timeS: number) => number): ShotPlan {
-  const at = (timeS: number) => clamp(warp(timeS), 0, plan.durationS);
+function withSurroundings(plan: ShotPlan, newTimeS: (timeS: number) => number): ShotPlan {
+  const at = (timeS: number) => clamp(newTimeS(timeS), 0, plan.durationS);
   const change = (move: OpticsChange): OpticsChange => {
     const startS = at(move.startS);
     return { ...move, startS, durationS: Math.max(at(pullEndS(move)) - startS, LIMITS.pullS.min) };
@@ -98,23 +99,26 @@ function withOtherPulls(other: FocusTrackPlan, at: (timeS: number) => number): F
 }
 
 /** Beats of a plan after its events have moved: an end that lies at an event of its own subject moves exactly with it. */
-function withBeats({ beats, marks }: ShotPlan, moved: ShotPlan, tapped: readonly RehearsedTime[]): ShotPlan['beats'] {
-  const warp = timeWarp(tapped.map(anchorOf));
+function withBeats(plan: ShotPlan, moved: ShotPlan, newTimeS: (timeS: number) => number): ShotPlan['beats'] {
+  const { beats, marks } = plan;
+  const nowS = timesByEvent(moved);
+  const events = rehearsedEvents(plan).map((event) => ({ event, subjectId: subjectOf(event, marks) }));
   return beats.map((beat) => {
-    const own = tapped.filter(({ event, markId }) =>
-      event.kind === 'cue'
-        ? marks.find(({ id }) => id === markId)?.subjectId === beat.subjectId
-        : event.subjectId === beat.subjectId,
-    );
+    const own = events.flatMap(({ event, subjectId }) => (subjectId === beat.subjectId ? event : []));
     const at = (timeS: number) => {
-      const same = own.find((time) => Math.abs(time.timeS - timeS) < SHOWN_S / 2);
-      return clamp(same ? same.meanS! : warp(timeS), 0, moved.durationS);
+      const same = own.find((event) => Math.abs(event.timeS - timeS) < SHOWN_S / 2);
+      return clamp(same ? nowS.get(keyOf(same))! : newTimeS(timeS), 0, moved.durationS);
     };
     const fromS = Math.min(at(beat.fromS), moved.durationS - MIN_BEAT_S);
     const toS = Math.max(at(beat.toS), fromS + MIN_BEAT_S);
     const keyMomentS = beat.keyMomentS === null ? null : clamp(at(beat.keyMomentS), fromS, toS);
     return { ...beat, fromS, toS, keyMomentS };
   });
+}
+
+/** Whose event it is; for a pull, who stands at its mark. */
+function subjectOf({ event, markId }: RehearsalEvent, marks: ShotPlan['marks']): string | null | undefined {
+  return event.kind === 'cue' ? marks.find(({ id }) => id === markId)?.subjectId : event.subjectId;
 }
 
 function withSpreads(plan: ShotPlan, tapped: readonly RehearsedTime[]): ShotPlan {

@@ -14,7 +14,7 @@ const MIN_GAP_S = 0.02;
  * @param anchors - at least one, in any order
  * @returns a function that never falls
  */
-export function timeWarp(anchors: readonly Anchor[]): (timeS: number) => number {
+export function asRehearsed(anchors: readonly Anchor[]): (timeS: number) => number {
   const byTime = new Map<number, number[]>();
   for (const { fromS, toS } of anchors) byTime.set(fromS, [...(byTime.get(fromS) ?? []), toS]);
   const points: Anchor[] = [{ fromS: 0, toS: 0 }];
