@@ -14,7 +14,7 @@ import { useEffect, useRef, useState } from 'react';
 import clsx from 'clsx';
 import { useKeys } from '../../shared/keys/useKeys';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
-import { RehearsedChanges, RehearsedVerdict } from './RehearsedChanges';
+import { RehearsedOutcome } from './RehearsedOutcome';
 import { playheadMoved, playStopped, selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
 import { Button } from '../../ui/Button';
@@ -70,11 +70,9 @@ export function RehearsalPanel({ plan }: { readonly plan: ShotPlan }) {
           })}
         </ul>
         {plan.rehearsals.length > 0 && !run.isRunning && (
-          <>
-            <RehearsedVerdict plan={plan} />
+          <RehearsedOutcome plan={plan}>
             <RunActions />
-            <RehearsedChanges plan={plan} />
-          </>
+          </RehearsedOutcome>
         )}
       </section>
     </aside>

@@ -1,5 +1,6 @@
-import { applyRehearsedTimes, type PullVerdict, type ShotPlan, withRehearsedTimes } from '@still-heron/core';
+import { type RehearsedPlan, type ShotPlan, withRehearsedTimes } from '@still-heron/core';
 import { differenceLines, limitedText, narrate } from '@still-heron/wording';
+import { type ReactNode, useCallback, useMemo } from 'react';
 import { evaluateAll } from '../../shared/workers/simulation/workers';
 import { useUnits } from '../../shared/useUnits';
 import { useAfterPause } from '../shot/useAfterPause';
@@ -13,12 +14,25 @@ const MAX_LINES = 8;
 
 interface Props {
   readonly plan: ShotPlan;
+  readonly rehearsed: RehearsedPlan;
+}
+
+/** What the rehearsed times would do: the verdict with them, what to press, and the changes one by one. */
+export function RehearsedOutcome({ plan, children }: { readonly plan: ShotPlan; readonly children: ReactNode }) {
+  const rehearsed = useMemo(() => withRehearsedTimes(plan), [plan]);
+  return (
+    <>
+      <RehearsedVerdict plan={plan} rehearsed={rehearsed} />
+      {children}
+      <RehearsedChanges plan={plan} rehearsed={rehearsed} />
+    </>
+  );
 }
 
 /** The verdict now and with the rehearsed times, and which times can't be used as they are. */
-export function RehearsedVerdict({ plan }: Props) {
+function RehearsedVerdict({ plan, rehearsed: { plan: after, limited } }: Props) {
   const units = useUnits();
-  const { plan: after, limited } = withRehearsedTimes(plan);
+  const judgeBoth = useCallback((now: ShotPlan) => evaluateAll([now, after]), [after]);
   const verdicts = useAfterPause(plan, judgeBoth, EDIT_PAUSE_MS);
   const [now, then] = verdicts?.of === plan ? verdicts.found : [];
   return (
@@ -44,9 +58,9 @@ export function RehearsedVerdict({ plan }: Props) {
 }
 
 /** What the rehearsed times change in the plan. */
-export function RehearsedChanges({ plan }: Props) {
+function RehearsedChanges({ plan, rehearsed }: Props) {
   const units = useUnits();
-  const lines = differenceLines(plan, applyRehearsedTimes(plan), units);
+  const lines = differenceLines(plan, rehearsed.plan, units);
   if (lines.length === 0) return <p className={textStyles.muted}>The plan has these times.</p>;
   return (
     <ul className={styles.rehearsedChanges} aria-label="Changes by these times">
@@ -56,8 +70,4 @@ export function RehearsedChanges({ plan }: Props) {
       {lines.length > MAX_LINES && <li className={textStyles.muted}>and {lines.length - MAX_LINES} more</li>}
     </ul>
   );
-}
-
-function judgeBoth(plan: ShotPlan): Promise<readonly PullVerdict[]> {
-  return evaluateAll([plan, applyRehearsedTimes(plan)]);
 }
