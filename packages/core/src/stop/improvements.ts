@@ -58,7 +58,11 @@ const FIX_MINUTES: Readonly<Record<FixChange['kind'], number>> = {
   stop: 3,
 };
 
-/** Time that a change of the plan costs on the set, in minutes: assumed. @param stopsLost - light it costs */
+/**
+ * Time that a change of the plan costs on the set, in minutes: assumed.
+ *
+ * @param stopsLost - light it costs
+ */
 export function fixMinutes({ kind }: FixChange, stopsLost: number): number {
   return kind === 'stop' ? MINUTES_PER_STOP * stopsLost : FIX_MINUTES[kind];
 }
