@@ -2,20 +2,8 @@ import { aimedSubjectAt, cameraAxisAt, cameraPlaceAt, type EyesPlace } from './c
 import type { FloorPlan } from './floorPlan.js';
 import { between, type Place } from './place.js';
 import { type Mark, markDistances } from './mark.js';
+import { type CameraPose, see, type Sighting } from './sighting.js';
 import { distanceAtTime, type PathPosition, type Stay, type Subject, pathPositionAt } from './subject.js';
-
-/** A place as the lens meets it at one time. Lengths in mm. */
-export interface Sighting {
-  readonly place: Place;
-  /** Straight line from the image plane to the point of focus */
-  readonly tapeMm: number;
-  /** Distance along the lens axis: what the ring must be set to. Negative behind the camera */
-  readonly depthMm: number;
-  /** Angle off the axis, positive to the left */
-  readonly offAxisDeg: number;
-  /** Height above the axis, square to it: upwards in the picture */
-  readonly aboveMm: number;
-}
 
 /** Focus distances of all subjects over time. */
 export interface FloorDistances {
@@ -33,16 +21,6 @@ export interface FloorDistances {
   readonly markFocusMm: ReadonlyMap<string, number>;
   /** By mark id: the drawn place as the lens meets it on arrival. Holds drawn marks only */
   readonly markSightings: ReadonlyMap<string, Sighting>;
-}
-
-/** Camera and lens axis at one time. */
-export interface CameraPose {
-  readonly camera: EyesPlace;
-  readonly headingDeg: number;
-  /** Unit vector of the lens axis: along x, along y, upwards */
-  readonly forward: readonly [number, number, number];
-  /** Subject at which the camera is aimed, with no pan in progress; the axis then follows that subject */
-  readonly aimedAt: string | null;
 }
 
 /** Where a subject is at one time. */
@@ -207,35 +185,6 @@ function computePose(floor: FloorPlan, timeS: number, eyesOf: (subjectId: string
     // an aim at a subject who is not on the floor keeps the direction of the aim before it
     aimedAt: aimedAt !== null && eyesOf(aimedAt) !== null ? aimedAt : null,
   };
-}
-
-/** Equals `blockingDistance`, written out because it runs for every subject in every frame. */
-function see({ camera, forward }: CameraPose, place: Place, heightMm: number): Sighting {
-  const upMm = heightMm - camera.heightMm;
-  const [dx, dy] = [place.xMm - camera.xMm, place.yMm - camera.yMm];
-  const [x, y, z] = forward;
-  const levelMm = dx * x + dy * y;
-  // across and along the axis as seen from above; the lengths of both have the same factor
-  const sideMm = dy * x - dx * y;
-  return {
-    place,
-    tapeMm: Math.sqrt(dx * dx + dy * dy + upMm * upMm),
-    depthMm: levelMm + upMm * z,
-    offAxisDeg: (Math.atan2(sideMm, levelMm) * 180) / Math.PI,
-    aboveMm: aboveAxisMm(forward, levelMm, upMm),
-  };
-}
-
-/**
- * Height of a place above the lens axis, square to it.
- *
- * @param forward - unit vector of the axis
- * @param levelMm - horizontal way to the place times the horizontal part of `forward`
- * @param upMm - height above the lens
- */
-export function aboveAxisMm([x, y, z]: CameraPose['forward'], levelMm: number, upMm: number): number {
-  const level = Math.hypot(x, y);
-  return upMm * level - (levelMm / level) * z;
 }
 
 /** Drawn place of a mark; null for a mark at infinity. */

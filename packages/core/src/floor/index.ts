@@ -1,15 +1,6 @@
 export { blockingDistance, type Vec3 } from './blockingDistance.js';
 export { cameraAxisAt, cameraMissAt, cameraPlaceAt, type EyesPlace, type LensAxis, shortestTurnDeg } from './cameraAt.js';
-export {
-  aboveAxisMm,
-  type CameraPose,
-  floorDistances,
-  type FloorDistances,
-  placeAt,
-  type ScenePlace,
-  type Sighting,
-  STANDING_EYES_MM,
-} from './floorDistances.js';
+export { floorDistances, type FloorDistances, placeAt, type ScenePlace, STANDING_EYES_MM } from './floorDistances.js';
 export {
   type AimKey,
   type AimTarget,
@@ -63,3 +54,4 @@ export {
   subjectErrors,
   type SubjectKind,
 } from './subject.js';
+export { aboveAxisMm, type CameraPose, type Sighting } from './sighting.js';

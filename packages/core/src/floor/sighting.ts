@@ -1,0 +1,54 @@
+import type { EyesPlace } from './cameraAt.js';
+import type { Place } from './place.js';
+
+/** Camera and lens axis at one time. */
+export interface CameraPose {
+  readonly camera: EyesPlace;
+  readonly headingDeg: number;
+  /** Unit vector of the lens axis: along x, along y, upwards */
+  readonly forward: readonly [number, number, number];
+  /** Subject at which the camera is aimed, with no pan in progress; the axis then follows that subject */
+  readonly aimedAt: string | null;
+}
+
+/** A place as the lens meets it at one time. Lengths in mm. */
+export interface Sighting {
+  readonly place: Place;
+  /** Straight line from the image plane to the point of focus */
+  readonly tapeMm: number;
+  /** Distance along the lens axis: what the ring must be set to. Negative behind the camera */
+  readonly depthMm: number;
+  /** Angle off the axis, positive to the left */
+  readonly offAxisDeg: number;
+  /** Height above the axis, square to it: upwards in the picture */
+  readonly aboveMm: number;
+}
+
+/** Equals `blockingDistance`, written out because it runs for every subject in every frame. */
+export function see({ camera, forward }: CameraPose, place: Place, heightMm: number): Sighting {
+  const upMm = heightMm - camera.heightMm;
+  const [dx, dy] = [place.xMm - camera.xMm, place.yMm - camera.yMm];
+  const [x, y, z] = forward;
+  const levelMm = dx * x + dy * y;
+  // across and along the axis as seen from above; the lengths of both have the same factor
+  const sideMm = dy * x - dx * y;
+  return {
+    place,
+    tapeMm: Math.sqrt(dx * dx + dy * dy + upMm * upMm),
+    depthMm: levelMm + upMm * z,
+    offAxisDeg: (Math.atan2(sideMm, levelMm) * 180) / Math.PI,
+    aboveMm: aboveAxisMm(forward, levelMm, upMm),
+  };
+}
+
+/**
+ * Height of a place above the lens axis, square to it.
+ *
+ * @param forward - unit vector of the axis
+ * @param levelMm - horizontal way to the place times the horizontal part of `forward`
+ * @param upMm - height above the lens
+ */
+export function aboveAxisMm([x, y, z]: CameraPose['forward'], levelMm: number, upMm: number): number {
+  const level = Math.hypot(x, y);
+  return upMm * level - (levelMm / level) * z;
+}
