@@ -1,24 +1,4 @@
-import {
-  type AimKey,
-  type AimTarget,
-  type FloorPicture,
-  type FloorPlan,
-  type Landmark,
-  LANDMARK_SHAPES,
-  type Mark,
-  MEASURE_METHODS,
-  type PathKey,
-  type Place,
-  type RehearsalRun,
-  type RehearsalTap,
-  type RehearsedEvent,
-  STALE_REASONS,
-  type Stay,
-  type Subject,
-  SUBJECT_KINDS,
-  TAPE_COLOURS,
-  TAPE_SHAPES,
-} from '../floor/index.js';
+import type { RehearsalRun, RehearsalTap, RehearsedEvent } from '../floor/index.js';
 import { cameraShape, lensShape, rigShape, sharpnessShape, wheelShape } from '../kit/index.js';
 import { boolean, list, nullable, object, oneOf, quantity, type Shape, text, variant } from '../shape.js';
 import { EASINGS, type Hand } from '../hand/index.js';
@@ -40,13 +20,13 @@ import {
   type ShotOptics,
   type ShotPlan,
 } from './shotPlan.js';
+import { floorShape, markShape, subjectShape } from './floorShape.js';
 import { PLAN_LIMITS as LIMITS } from './planLimits.js';
 import type { Schedule, ShotGoals } from './goals.js';
 
 const id = text(LIMITS.id);
 const distance = nullable(quantity(LIMITS.distanceMm));
 const time = quantity(LIMITS.timeS);
-const height = nullable(quantity(LIMITS.heightMm));
 
 const opticsChanges = (limit: { min: number; max: number }) =>
   list(object<OpticsChange>({ id, startS: time, durationS: quantity(LIMITS.pullS), to: quantity(limit) }), LIMITS.opticsChanges);
@@ -73,88 +53,6 @@ const exposure = object<ShotExposure>({
   iso: quantity(LIMITS.iso),
   shutterAngleDeg: quantity(LIMITS.shutterAngleDeg),
   ndStops: quantity(LIMITS.ndStops),
-});
-
-const pace = oneOf('eased', 'steady');
-const placeFields = { xMm: quantity(LIMITS.placeMm), yMm: quantity(LIMITS.placeMm) };
-const place = object<Place>(placeFields);
-
-const floor = object<FloorPlan>({
-  camera: list(object<PathKey>({ id, timeS: time, ...placeFields, pace, heightMm: height }), LIMITS.cameraKeys),
-  lensHeightMm: quantity(LIMITS.heightMm),
-  aims: list(
-    object<AimKey>({
-      id,
-      timeS: time,
-      panS: time,
-      at: variant<AimTarget>({
-        subject: object({ kind: oneOf('subject'), subjectId: id }),
-        point: object({ kind: oneOf('point'), ...placeFields, heightMm: height }),
-        heading: object({
-          kind: oneOf('heading'),
-          deg: quantity(LIMITS.headingDeg),
-          tiltDeg: nullable(quantity(LIMITS.tiltDeg)),
-        }),
-      }),
-    }),
-    LIMITS.aims,
-  ),
-  landmarks: list(
-    object<Landmark>({
-      id,
-      name: text(LIMITS.name),
-      shape: oneOf(...LANDMARK_SHAPES),
-      ...placeFields,
-      widthMm: quantity(LIMITS.sizeMm),
-      depthMm: quantity(LIMITS.sizeMm),
-      turnedDeg: quantity(LIMITS.headingDeg),
-    }),
-    LIMITS.landmarks,
-  ),
-  picture: nullable(
-    object<FloorPicture>({
-      pictureId: id,
-      name: text(LIMITS.name),
-      ...placeFields,
-      widthMm: quantity(LIMITS.pictureMm),
-      heightMm: quantity(LIMITS.pictureMm),
-      turnedDeg: quantity(LIMITS.headingDeg),
-      isScaled: boolean(),
-    }),
-  ),
-});
-
-const stay = object<Stay>({ id, markId: id, fromS: time, untilS: time, pace });
-
-const subject = object<Subject>({
-  id,
-  kind: oneOf(...SUBJECT_KINDS),
-  name: text(LIMITS.name),
-  detail: text(LIMITS.detail),
-  heightMm: quantity(LIMITS.heightMm),
-  markSigmaMm: quantity(LIMITS.markSigmaMm),
-  timingSigmaS: quantity(LIMITS.sigmaS),
-  stays: list(stay, LIMITS.stays),
-});
-
-const mark = object<Mark>({
-  id,
-  letter: text(LIMITS.letter),
-  subjectId: nullable(id),
-  detail: text(LIMITS.detail),
-  distanceMm: distance,
-  place: nullable(place),
-  method: oneOf(...MEASURE_METHODS),
-  isSimulated: boolean(),
-  uncertaintyMm: quantity(LIMITS.uncertaintyMm),
-  stale: nullable(oneOf(...STALE_REASONS)),
-  tapeShape: oneOf(...TAPE_SHAPES),
-  tapeColour: nullable(oneOf(...TAPE_COLOURS)),
-  focusReferenceId: nullable(id),
-  pose: text(LIMITS.pose),
-  hasHardStop: boolean(),
-  allowanceMm: quantity(LIMITS.allowanceMm),
-  note: text(LIMITS.note),
 });
 
 const beat = object<Beat>({
@@ -245,9 +143,9 @@ export const planShape: Shape<ShotPlan> = object<ShotPlan>({
   wheel: nullable(wheelShape),
   rig: nullable(rigShape),
   kit,
-  floor: nullable(floor),
-  subjects: list(subject, LIMITS.subjects),
-  marks: list(mark, LIMITS.marks),
+  floor: nullable(floorShape),
+  subjects: list(subjectShape, LIMITS.subjects),
+  marks: list(markShape, LIMITS.marks),
   beats: list(beat, LIMITS.beats),
   focusTrack: line,
   alternates: nullable(object<NonNullable<ShotPlan['alternates']>>({ shown: oneOf(...ALTERNATES), other: line })),

@@ -1,0 +1,105 @@
+import {
+  type AimKey,
+  type AimTarget,
+  type FloorPicture,
+  type FloorPlan,
+  type Landmark,
+  LANDMARK_SHAPES,
+  type Mark,
+  MEASURE_METHODS,
+  type PathKey,
+  type Place,
+  STALE_REASONS,
+  type Stay,
+  type Subject,
+  SUBJECT_KINDS,
+  TAPE_COLOURS,
+  TAPE_SHAPES,
+} from '../floor/index.js';
+import { boolean, list, nullable, object, oneOf, quantity, text, variant } from '../shape.js';
+import { PLAN_LIMITS as LIMITS } from './planLimits.js';
+
+const id = text(LIMITS.id);
+const time = quantity(LIMITS.timeS);
+const height = nullable(quantity(LIMITS.heightMm));
+const pace = oneOf('eased', 'steady');
+const placeFields = { xMm: quantity(LIMITS.placeMm), yMm: quantity(LIMITS.placeMm) };
+const place = object<Place>(placeFields);
+
+export const floorShape = object<FloorPlan>({
+  camera: list(object<PathKey>({ id, timeS: time, ...placeFields, pace, heightMm: height }), LIMITS.cameraKeys),
+  lensHeightMm: quantity(LIMITS.heightMm),
+  aims: list(
+    object<AimKey>({
+      id,
+      timeS: time,
+      panS: time,
+      at: variant<AimTarget>({
+        subject: object({ kind: oneOf('subject'), subjectId: id }),
+        point: object({ kind: oneOf('point'), ...placeFields, heightMm: height }),
+        heading: object({
+          kind: oneOf('heading'),
+          deg: quantity(LIMITS.headingDeg),
+          tiltDeg: nullable(quantity(LIMITS.tiltDeg)),
+        }),
+      }),
+    }),
+    LIMITS.aims,
+  ),
+  landmarks: list(
+    object<Landmark>({
+      id,
+      name: text(LIMITS.name),
+      shape: oneOf(...LANDMARK_SHAPES),
+      ...placeFields,
+      widthMm: quantity(LIMITS.sizeMm),
+      depthMm: quantity(LIMITS.sizeMm),
+      turnedDeg: quantity(LIMITS.headingDeg),
+    }),
+    LIMITS.landmarks,
+  ),
+  picture: nullable(
+    object<FloorPicture>({
+      pictureId: id,
+      name: text(LIMITS.name),
+      ...placeFields,
+      widthMm: quantity(LIMITS.pictureMm),
+      heightMm: quantity(LIMITS.pictureMm),
+      turnedDeg: quantity(LIMITS.headingDeg),
+      isScaled: boolean(),
+    }),
+  ),
+});
+
+const stay = object<Stay>({ id, markId: id, fromS: time, untilS: time, pace });
+
+export const subjectShape = object<Subject>({
+  id,
+  kind: oneOf(...SUBJECT_KINDS),
+  name: text(LIMITS.name),
+  detail: text(LIMITS.detail),
+  heightMm: quantity(LIMITS.heightMm),
+  markSigmaMm: quantity(LIMITS.markSigmaMm),
+  timingSigmaS: quantity(LIMITS.sigmaS),
+  stays: list(stay, LIMITS.stays),
+});
+
+export const markShape = object<Mark>({
+  id,
+  letter: text(LIMITS.letter),
+  subjectId: nullable(id),
+  detail: text(LIMITS.detail),
+  distanceMm: nullable(quantity(LIMITS.distanceMm)),
+  place: nullable(place),
+  method: oneOf(...MEASURE_METHODS),
+  isSimulated: boolean(),
+  uncertaintyMm: quantity(LIMITS.uncertaintyMm),
+  stale: nullable(oneOf(...STALE_REASONS)),
+  tapeShape: oneOf(...TAPE_SHAPES),
+  tapeColour: nullable(oneOf(...TAPE_COLOURS)),
+  focusReferenceId: nullable(id),
+  pose: text(LIMITS.pose),
+  hasHardStop: boolean(),
+  allowanceMm: quantity(LIMITS.allowanceMm),
+  note: text(LIMITS.note),
+});
