@@ -7,8 +7,9 @@ import {
   type ProblemValues,
 } from '@still-heron/core';
 import { capital } from '../capital.js';
+import { BROKEN_TRACK, COUNTED, countText, EMPTY, TWICE } from './problemWords.js';
 import { alternatives, lengthText, rangeText } from './ranges.js';
-import { type ReadableValues, readableText, unreadableText } from './readable.js';
+import { readableText, unreadableText } from './readable.js';
 
 /** What is wrong, and what would do. Neither begins with a capital or ends with a full stop: they stand inside a sentence. */
 export interface ProblemText {
@@ -210,37 +211,6 @@ export function neededSentence({ message, need }: ProblemText): string {
 export function typeSentence({ message, need }: ProblemText): string {
   return `${capital(message)}. Type ${need}.`;
 }
-
-const COUNTED = {
-  items: ['item', 'items'],
-  lines: ['line', 'lines'],
-  'scale-points': ['scale point', 'scale points'],
-  'lines-of-data': ['line of data', 'lines of data'],
-} as const;
-
-function countText(count: number, counted: keyof typeof COUNTED): string {
-  return `${count} ${COUNTED[counted][count === 1 ? 0 : 1]}`;
-}
-
-const TWICE = { id: 'the id', display: 'the display', 'frame-rate': 'the frame rate', iso: 'ISO' } as const;
-
-const BROKEN_TRACK = {
-  header: 'the track has no valid beginning',
-  character: 'the track contains a character that it can’t have',
-  truncated: 'the track is cut off',
-  holes: 'the holes of the track can’t be read',
-} as const;
-
-const EMPTY: Readonly<Record<ReadableValues['what'], string>> = {
-  number: 'there is no number',
-  distance: 'there is no distance',
-  stop: 'there is no stop',
-  time: 'there is no time',
-  'scale-points': 'there are no scale points',
-  json: 'the file is empty',
-  text: 'there is no name',
-  file: 'the file is empty',
-};
 
 function spanText(low: number, high: number, unit = ''): string {
   if (low === high) return `${low}${unit}`;
