@@ -123,6 +123,7 @@ export { stepBack } from './edits/stepBack.js';
 export {
   addStay,
   addSubject,
+  canAddStay,
   changeStay,
   changeSubject,
   nextArrivalS,

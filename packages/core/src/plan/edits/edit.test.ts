@@ -3,7 +3,7 @@ import { twoPeople } from '../../../test/plans';
 import { addBeat, changeBeat, removeBeat } from './beats';
 import { addOpticsChange, cameraMoved, changeOpticsChange, removeOpticsChange, setFocalLength, setLens, setStop } from './optics';
 import { addPull, changePull, dragPullEdge, pullRoom, pullStartFrom, removePull, setTrackStart } from './pulls';
-import { addStay, addSubject, changeStay, changeSubject, removeSubject } from './subjects';
+import { addStay, addSubject, changeStay, changeSubject, nextArrivalS, removeSubject, setSubjectKind } from './subjects';
 import { addSubjectAt, clearFloor, adoptDrawnDistance, placeMark, startFloor, walkTo } from './floor';
 import { changeCameraKey, moveCameraTo, removeAim, removeCameraKey, setAim } from './cameraPath';
 import { changeMark, marksHold, removeMark } from './marks';
@@ -121,6 +121,22 @@ test('someone walks on: leaves in time, arrives, stays', () => {
   const later = changeStay(plan, 'subject-2', 'stay-2', { fromS: 5 });
   expect(later.subjects[1]!.stays[1]!.fromS).toBe(6);
   expect(changeStay(plan, 'subject-2', 'stay-1', { untilS: 9 }).subjects[1]!.stays[0]!.untilS).toBe(8);
+});
+
+test('an object whose mark was removed can be measured at another one, from the start of the shot', () => {
+  const plan = setSubjectKind(twoPeople(), 'subject-2', 'object');
+  const another = { distanceMm: 1500, fromS: nextArrivalS(plan, plan.subjects[1]!) };
+  expect(addStay(plan, 'subject-2', another)).toBe(plan);
+  const bare = removeMark(plan, 'mark-2');
+  const bareSubject = bare.subjects[1]!;
+  const again = addStay(bare, 'subject-2', { distanceMm: 1500, fromS: nextArrivalS(bare, bareSubject) });
+  expect(again.subjects[1]!.stays).toMatchObject([{ fromS: 0, untilS: 10 }]);
+  expect(again.marks.find(({ subjectId }) => subjectId === 'subject-2')!.distanceMm).toBe(1500);
+});
+
+test('nobody walks on from infinity', () => {
+  const plan = addSubject(twoPeople(), { name: 'Moon', distanceMm: null });
+  expect(addStay(plan, 'subject-3', { distanceMm: 1500, fromS: 5 })).toBe(plan);
 });
 
 test('whatever is edited, the plan stays one that can be stored', () => {

@@ -6,6 +6,7 @@ import {
   type Subject,
   type SubjectKind,
 } from '../../floor/index.js';
+import { PLAN_LIMITS } from '../planLimits.js';
 import { DEFAULT_BEAT, type ShotPlan } from '../shotPlan.js';
 import { clamp, nextId, withItem, without } from './ids.js';
 import { cameraAxis } from './cameraAxis.js';
@@ -100,11 +101,18 @@ export function removeSubject(plan: ShotPlan, id: string): ShotPlan {
   });
 }
 
+/** Whether a subject can get a further mark: an object has one, nobody walks to or from infinity, and the marks of a plan are limited. */
+export function canAddStay({ marks }: Pick<ShotPlan, 'marks'>, { kind, stays }: Pick<Subject, 'kind' | 'stays'>): boolean {
+  const isAtInfinity = ({ markId }: Stay) => marks.some(({ id, distanceMm }) => id === markId && distanceMm === null);
+  return marks.length < PLAN_LIMITS.marks.max && (kind === 'person' || stays.length === 0) && !stays.some(isAtInfinity);
+}
+
 /**
- * Adds a walk to another taped distance; an object stays where it is. The subject arrives at `fromS` and stays to the end. The previous stay ends early
- * enough.
+ * Adds a walk to another taped distance, or the first mark of a subject that has none. The subject arrives at `fromS` and stays to the
+ * end. The previous stay ends early enough.
  *
  * @param distanceMm - finite
+ * @returns the plan itself if the subject can't get a further mark
  */
 export function addStay(
   plan: ShotPlan,
@@ -112,7 +120,7 @@ export function addStay(
   { distanceMm, fromS }: { distanceMm: number; fromS: number },
 ): ShotPlan {
   const subject = plan.subjects.find(({ id }) => id === subjectId);
-  if (!subject || subject.kind === 'object') return plan;
+  if (!subject || !canAddStay(plan, subject)) return plan;
   const mark = markFor(plan, subjectId, distanceMm);
   const before = subject.stays[subject.stays.length - 1];
   const arrivesS = clamp(fromS, before?.fromS ?? 0, plan.durationS);
@@ -132,9 +140,13 @@ export function addStay(
   };
 }
 
-/** When a subject arrives at the next mark unless a time is given: in the middle of the shot, at least 2 s after its last arrival. */
+/**
+ * When a subject arrives at the next mark unless a time is given: in the middle of the shot, at least 2 s after its last arrival. At its
+ * first mark it stands from the start.
+ */
 export function nextArrivalS({ durationS }: Pick<ShotPlan, 'durationS'>, { stays }: Pick<Subject, 'stays'>): number {
-  return Math.min(durationS, Math.max((stays.at(-1)?.fromS ?? 0) + WALK_S, durationS / 2));
+  const last = stays.at(-1);
+  return last ? Math.min(durationS, Math.max(last.fromS + WALK_S, durationS / 2)) : 0;
 }
 
 /** Default duration of a new walk. */
