@@ -227,3 +227,26 @@ test('letter, method, uncertainty and note of a mark are saved with the shot', a
   await page.getByRole('button', { name: 'Select mark K, Bohdan' }).click();
   await expect(page.getByRole('region', { name: 'Mark K' }).getByLabel('note')).toHaveValue('third step from the top');
 });
+
+test('a distance for somebody who is there already becomes another mark of theirs, not a second person', async ({
+  heron,
+  page,
+}) => {
+  await heron.openCopy('9C');
+  const people = page.getByRole('form', { name: 'New subject' });
+  await people.getByLabel('name').fill(' maren ');
+  await people.getByLabel('tape distance').fill('3.6');
+  await people.getByLabel('tape distance').press('Enter');
+  const notice = people.getByRole('alert');
+  await expect(notice).toContainText('Maren is in this shot already.');
+  await notice.getByRole('button', { name: 'Another mark for Maren' }).click();
+  await expect(notice).toBeHidden();
+  await expect(people.getByLabel('name')).toHaveValue('');
+  await expect(page.getByRole('button', { name: 'Undo: Maren walks on' })).toBeVisible();
+
+  // nobody walks to infinity, so only another name would do
+  await people.getByLabel('name').fill('Maren');
+  await people.getByLabel('tape distance').fill('inf');
+  await people.getByRole('button', { name: 'Add' }).click();
+  await expect(notice.getByRole('button')).toHaveText(['Another name']);
+});

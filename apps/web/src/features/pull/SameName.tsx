@@ -1,4 +1,4 @@
-import { addStay, changeMark, nextArrivalS, type ShotPlan, type Subject } from '@still-heron/core';
+import { addStay, canAddStay, changeMark, nextArrivalS, type ShotPlan, type Subject } from '@still-heron/core';
 import { sameNameText } from '@still-heron/wording';
 import { readDistance } from '../../ui/fields/readDistance';
 import { Button } from '../../ui/Button';
@@ -8,37 +8,58 @@ import styles from './SameName.module.css';
 
 interface Props {
   readonly subject: Subject;
+  readonly plan: ShotPlan;
   /** As typed */
   readonly distance: string;
   readonly onDone: () => void;
   readonly onRename: () => void;
 }
 
-/** A name that somebody has already: says who has it, and offers a second mark for them. */
-export function SameName({ subject, distance, onDone, onRename }: Props) {
+/** A name that somebody has already: says who has it, and offers the distance as a further mark for them. */
+export function SameName({ subject, plan, distance, onDone, onRename }: Props) {
   const edit = useEdit();
   const units = useUnits();
   const reading = readDistance(distance, units);
   const mm = 'problem' in reading || reading.value === Infinity ? null : reading.value;
-  const isObject = subject.kind === 'object';
-  const again = (plan: ShotPlan): ShotPlan =>
-    isObject
-      ? changeMark(plan, subject.stays[0]!.markId, { distanceMm: mm })
-      : addStay(plan, subject.id, { distanceMm: mm!, fromS: nextArrivalS(plan, subject) });
+  const offer = mm === null ? null : offerOf(plan, subject, mm);
   return (
     <div className={styles.sameName} role="alert" ref={(element) => element?.scrollIntoView({ block: 'nearest' })}>
       <p>{sameNameText(subject)}</p>
-      {mm !== null && (
+      {offer && (
         <Button
           onClick={() => {
-            edit(isObject ? `measure ${subject.name} again` : `${subject.name} walks on`, again);
+            edit(offer.step, offer.change);
             onDone();
           }}
         >
-          {isObject ? `Measure ${subject.name} again` : `A second mark for ${subject.name}`}
+          {offer.label}
         </Button>
       )}
       <Button onClick={onRename}>Another name</Button>
     </div>
   );
+}
+
+interface Offer {
+  readonly label: string;
+  /** Name of the step in the list of undo */
+  readonly step: string;
+  readonly change: (plan: ShotPlan) => ShotPlan;
+}
+
+/** What a distance can be for a subject that is there: its mark measured again, or a further mark; null if neither is possible. */
+function offerOf(plan: ShotPlan, subject: Subject, distanceMm: number): Offer | null {
+  const { id, name, kind, stays } = subject;
+  if (canAddStay(plan, subject))
+    return {
+      label: stays.length === 0 ? `A mark for ${name}` : `Another mark for ${name}`,
+      step: stays.length === 0 ? `add a mark for ${name}` : `${name} walks on`,
+      change: (now) => addStay(now, id, { distanceMm, fromS: nextArrivalS(now, subject) }),
+    };
+  if (kind !== 'object' || stays.length === 0) return null;
+  return {
+    label: `Measure ${name} again`,
+    step: `measure ${name} again`,
+    change: (now) => changeMark(now, stays[0]!.markId, { distanceMm }),
+  };
 }

@@ -1,6 +1,7 @@
 import {
   addBeat,
   addStay,
+  canAddStay,
   changeStay,
   changeSubject,
   nextArrivalS,
@@ -53,7 +54,7 @@ export function SubjectDetails({ subject, plan, units }: Omit<SideProps, 'verdic
           <StayRow key={stay.id} stay={stay} index={index} subject={subject} plan={plan} />
         ))}
       </ol>
-      {subject.kind === 'person' && <WalkForm subject={subject} plan={plan} units={units} />}
+      {canAddStay(plan, subject) && <WalkForm subject={subject} units={units} />}
       <div className={layoutStyles.sideActions}>
         <Button
           onClick={() => {
@@ -129,13 +130,12 @@ function StayRow({
   );
 }
 
-/** Adds a walk: tape distance and arrival time. */
-function WalkForm({ subject, plan, units }: Omit<SideProps, 'verdict'> & { readonly subject: Subject }) {
+/** Adds a walk to another tape distance, or the first mark of a subject without one. */
+function WalkForm({ subject, units }: Pick<SideProps, 'units'> & { readonly subject: Subject }) {
   const dispatch = useAppDispatch();
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<ProblemText | null>(null);
-  const standsAtInfinity = subject.stays.some(({ markId }) => plan.marks.find(({ id }) => id === markId)?.distanceMm === null);
-  if (standsAtInfinity || plan.marks.length >= PLAN_LIMITS.marks.max) return null;
+  const isFirst = subject.stays.length === 0;
   return (
     <form
       className={styles.walkForm}
@@ -144,7 +144,7 @@ function WalkForm({ subject, plan, units }: Omit<SideProps, 'verdict'> & { reado
         const reading = readDistance(text, units, { minMm: 0, maxMm: 10_000_000, reason: 'walk' });
         if ('problem' in reading) return setProblem(reading.problem);
         dispatch(
-          editPlan(`${subject.name} walks on`, (now) =>
+          editPlan(isFirst ? `add a mark for ${subject.name}` : `${subject.name} walks on`, (now) =>
             addStay(now, subject.id, { distanceMm: reading.value, fromS: nextArrivalS(now, subject) }),
           ),
         );
@@ -153,7 +153,7 @@ function WalkForm({ subject, plan, units }: Omit<SideProps, 'verdict'> & { reado
     >
       <div className={fieldStyles.field}>
         <label className={fieldStyles.fieldLabel} htmlFor="walks-to">
-          walks on to
+          {isFirst ? 'stands at' : 'walks on to'}
         </label>
         <input
           id="walks-to"
@@ -168,7 +168,7 @@ function WalkForm({ subject, plan, units }: Omit<SideProps, 'verdict'> & { reado
           }}
         />
       </div>
-      <Button type="submit">Walk</Button>
+      <Button type="submit">{isFirst ? 'Add' : 'Walk'}</Button>
       {problem && (
         <p className={fieldStyles.fieldProblem} role="alert">
           {typeSentence(problem)}

@@ -64,13 +64,13 @@ function useNewSubject(onAdded: (() => void) | undefined) {
   }
 
   const known = isKnown && plan ? subjectNamed(plan, name) : undefined;
-  return { name, distance, problem, known, nameInput, distanceInput, add, clear, typeName, setDistance, setProblem };
+  return { plan, name, distance, problem, known, nameInput, distanceInput, add, clear, typeName, setDistance, setProblem };
 }
 
 /** Adds a subject with its tape distance. The first subject must be sharp throughout. */
 export function SubjectForm({ isFirst = false, hasCursor = isFirst, onAdded }: Props) {
   const units = useUnits();
-  const { name, distance, problem, known, nameInput, distanceInput, ...typed } = useNewSubject(onAdded);
+  const { plan, name, distance, problem, known, nameInput, distanceInput, ...typed } = useNewSubject(onAdded);
   return (
     <form
       className={clsx(styles.subjectForm, isFirst && styles.isFirst)}
@@ -94,8 +94,14 @@ export function SubjectForm({ isFirst = false, hasCursor = isFirst, onAdded }: P
           {typeSentence(problem)}
         </p>
       )}
-      {known && (
-        <SameName subject={known} distance={distance} onDone={typed.clear} onRename={() => nameInput.current?.select()} />
+      {plan && known && (
+        <SameName
+          subject={known}
+          plan={plan}
+          distance={distance}
+          onDone={typed.clear}
+          onRename={() => nameInput.current?.select()}
+        />
       )}
     </form>
   );
