@@ -1,4 +1,4 @@
-import { drawLayoutOf, type RankedFix, rankFixes, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { type RankedFix, rankFixes, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { fixName, fixResult, fixStepName, fixTakes } from '@still-heron/wording';
 import { useEffect, useMemo, useState } from 'react';
 import clsx from 'clsx';
@@ -7,7 +7,7 @@ import { useKeys } from '../../shared/keys/useKeys';
 import { fixesFor } from '../../shared/workers/evaluator';
 import { editPlan } from '../shot/shotSlice';
 import { useAfterPause } from '../shot/useAfterPause';
-import { RANKS, useTrialRates } from '../shot/useTrialRates';
+import { useComparedRates } from '../shot/useComparedRates';
 import { Key } from '../../ui/Key';
 import styles from './Fixes.module.css';
 import textStyles from '../../ui/text.module.css';
@@ -20,15 +20,12 @@ interface Props {
 /** Delay from the last edit, so that a drag is not disturbed. */
 const EDIT_PAUSE_MS = 300;
 
-/** Trials per fix: enough to see a difference of one in a hundred, since all draw the same errors. */
-const FIX_TRIALS = 600;
-
 /** Number of fixes shown at first; the rest on request. */
 const FIRST_SHOWN = 2;
 
 /**
- * Fixes for the plan, tried in the background: what the ideal take gains, and how many takes are kept. X applies the first. The row keeps its height, so
- * that nothing moves during a drag.
+ * Fixes for the plan, tried in the background: what the ideal take gains, and how many takes are kept. X applies the first. The row keeps
+ * its height, so that nothing moves during a drag.
  */
 export function Fixes({ plan, units }: Props) {
   const dispatch = useAppDispatch();
@@ -97,15 +94,10 @@ function isGood({ outcome, keepRate, takes }: RankedFix, { goals }: ShotPlan): b
  */
 function useFixes(plan: ShotPlan): { readonly fixes: readonly RankedFix[]; readonly isCurrent: boolean } {
   const found = useAfterPause(plan, fixesFor, EDIT_PAUSE_MS);
-  const asks = useMemo(() => {
-    if (!found || found.found.length === 0) return [];
-    const order = drawLayoutOf(found.of);
-    return [found.of, ...found.found.map((fix) => fix.plan)].map((tried) => ({ plan: tried, order, without: null }));
-  }, [found]);
-  const { known } = useTrialRates(found, asks, { takes: FIX_TRIALS, rank: RANKS.fixes });
+  const changed = useMemo(() => found?.found.map(({ plan: tried }) => tried) ?? [], [found]);
+  const compared = useComparedRates(found, found?.of ?? null, changed);
   if (found?.found.length === 0) return { fixes: [], isCurrent: found.of === plan };
-  const [before, ...rates] = known?.progress.rates ?? [];
-  if (!known?.key || !before) return { fixes: [], isCurrent: false };
-  const byFix = rates.map((rate) => rate?.keepRate ?? null);
-  return { fixes: rankFixes(known.key.found, byFix, before.keepRate), isCurrent: known.key.of === plan && known.progress.isDone };
+  if (!compared?.key) return { fixes: [], isCurrent: false };
+  const { key, before, rates, isDone } = compared;
+  return { fixes: rankFixes(key.found, rates, before), isCurrent: key.of === plan && isDone };
 }

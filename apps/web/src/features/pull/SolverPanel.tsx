@@ -1,4 +1,4 @@
-import { drawLayoutOf, type ShotPlan, type TakesKept, takesKept, type UnitSystem } from '@still-heron/core';
+import { type ShotPlan, type TakesKept, takesKept, type UnitSystem } from '@still-heron/core';
 import { fixTakes, smallestChangeText, impossibleText, solutionText, SOLVER_WAY_WORDS } from '@still-heron/wording';
 import { useEffect, useMemo, useState } from 'react';
 import clsx from 'clsx';
@@ -7,7 +7,7 @@ import { type SolvedTracks, solveTracksFor } from '../../shared/workers/evaluato
 import type { TrackOffer } from '../../shared/workers/protocol';
 import { itemSelected } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
-import { RANKS, useTrialRates } from '../shot/useTrialRates';
+import { useComparedRates } from '../shot/useComparedRates';
 import { Button } from '../../ui/Button';
 import styles from './SolverPanel.module.css';
 import textStyles from '../../ui/text.module.css';
@@ -17,9 +17,6 @@ interface Props {
   readonly units: UnitSystem;
   readonly onDone: () => void;
 }
-
-/** Trials per track: enough to see a difference of one in a hundred, since all draw the same errors. */
-const OFFER_TRIALS = 600;
 
 /** Shorter waits show no progress. */
 const PROGRESS_DELAY_MS = 200;
@@ -116,15 +113,10 @@ function OfferButton({ offer, takes, targetKeepRate, onTake }: OfferProps) {
 
 /** What each offered track does to the takes; null until known. */
 function useOfferRates(plan: ShotPlan, solved: SolvedTracks | null): readonly (TakesKept | null)[] | null {
-  const asks = useMemo(() => {
-    const order = drawLayoutOf(plan);
-    const plans = solved && solved.offers.length > 0 ? [plan, ...solved.offers.map(({ solution }) => solution.plan)] : [];
-    return plans.map((tried) => ({ plan: tried, order, without: null }));
-  }, [plan, solved]);
-  const { known } = useTrialRates(solved, asks, { takes: OFFER_TRIALS, rank: RANKS.fixes });
-  const [before, ...rates] = known?.progress.rates ?? [];
-  if (!solved || known?.key !== solved || !before) return null;
-  return rates.map((rate) => rate && takesKept(rate.keepRate, before.keepRate));
+  const changed = useMemo(() => solved?.offers.map(({ solution }) => solution.plan) ?? [], [solved]);
+  const compared = useComparedRates(solved, plan, changed);
+  if (!solved || compared?.key !== solved) return null;
+  return compared.rates.map((rate) => (rate === null ? null : takesKept(rate, compared.before)));
 }
 
 /**
