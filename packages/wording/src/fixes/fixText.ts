@@ -97,8 +97,8 @@ export function fixResult({ sharpS, requiredS, outcome, stopsLost, change }: Omi
 }
 
 /** "sharp for all 8.0 s", "sharp for 6.2 of 8.0 s". */
-function sharpFor({ sharpS, requiredS }: IdealTake): string {
-  if (requiredS - sharpS < 1e-6) return `sharp for all ${requiredS.toFixed(1)} s`;
+export function sharpFor({ sharpS, requiredS }: IdealTake, isWhole = requiredS - sharpS < 1e-6): string {
+  if (isWhole) return `sharp for all ${requiredS.toFixed(1)} s`;
   return `sharp for ${sharpS.toFixed(1)} of ${requiredS.toFixed(1)} s`;
 }
 

@@ -11,7 +11,7 @@ import {
 } from '@still-heron/core';
 import { counted } from '../figure.js';
 import { subjectName } from '../names.js';
-import { cuesGivenUpText, stopText } from './fixText.js';
+import { cuesGivenUpText, sharpFor, stopText } from './fixText.js';
 
 /** Ways to work out the pulls. */
 export const SOLVER_WAY_WORDS: Readonly<Record<SolverWay, string>> = {
@@ -35,9 +35,7 @@ interface SolvedTrack {
 
 /** Result of a worked-out track. */
 export function solutionText({ solution, isWhole, sharpS, requiredS, fastestDegPerS, outcome }: SolvedTrack): string {
-  const kept = isWhole
-    ? `sharp for all ${requiredS.toFixed(1)} s`
-    : `sharp for ${sharpS.toFixed(1)} of ${requiredS.toFixed(1)} s`;
+  const kept = sharpFor({ sharpS, requiredS }, isWhole);
   const grade = isWhole && outcome === 'tight' ? ', tight' : '';
   const given = cuesGivenUpText(solution.cuesGivenUp);
   return kept + grade + shapeText(solution, fastestDegPerS) + (given && `, ${given}`);
