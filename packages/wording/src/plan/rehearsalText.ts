@@ -12,7 +12,10 @@ export function rehearsalEventText(plan: ShotPlan, { event, markId }: RehearsalE
   return `${subjectName(plan, event.subjectId)} ${event.kind === 'arrives' ? `comes to ${place}` : `leaves ${place}`}`;
 }
 
-/** An event that can't be at its rehearsed time: "The pull to A starts: rehearsed at 4.2 s, but it can only be at 5.0 s, after the one before." */
+/**
+ * An event that can't be at its rehearsed time: "The pull to A starts: rehearsed at 4.2 s, but it can only be at 5.0 s, after the event
+ * before it."
+ */
 export function limitedText(plan: ShotPlan, { meanS, nowS, ...event }: RehearsedPlan['limited'][number]): string {
   const side = nowS > meanS! ? 'after the event before it' : 'before the event after it';
   return `${capital(rehearsalEventText(plan, event))}: rehearsed at ${formatTime(meanS!)}, but it can only be at ${formatTime(nowS)}, ${side}.`;
