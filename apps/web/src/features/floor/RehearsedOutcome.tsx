@@ -44,6 +44,7 @@ function RehearsedVerdict({ plan, rehearsed: { plan: after, limited } }: Props) 
       ))}
       {now && then && (
         <>
+          <p className={textStyles.muted}>If all goes as planned:</p>
           <p>
             <span className={textStyles.muted}>Now:</span> <TonedText parts={narrate(now, plan, units).parts.slice(0, 1)} />
           </p>
