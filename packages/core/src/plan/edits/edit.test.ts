@@ -3,7 +3,16 @@ import { twoPeople } from '../../../test/plans';
 import { addBeat, changeBeat, removeBeat } from './beats';
 import { addOpticsChange, cameraMoved, changeOpticsChange, removeOpticsChange, setFocalLength, setLens, setStop } from './optics';
 import { addPull, changePull, dragPullEdge, pullRoom, pullStartFrom, removePull, setTrackStart } from './pulls';
-import { addStay, addSubject, changeStay, changeSubject, nextArrivalS, removeSubject, setSubjectKind } from './subjects';
+import {
+  addStay,
+  addSubject,
+  canAddStay,
+  changeStay,
+  changeSubject,
+  nextArrivalS,
+  removeSubject,
+  setSubjectKind,
+} from './subjects';
 import { addSubjectAt, clearFloor, adoptDrawnDistance, placeMark, startFloor, walkTo } from './floor';
 import { changeCameraKey, moveCameraTo, removeAim, removeCameraKey, setAim } from './cameraPath';
 import { changeMark, marksHold, removeMark } from './marks';
@@ -134,9 +143,11 @@ test('an object whose mark was removed can be measured at another one, from the 
   expect(again.marks.find(({ subjectId }) => subjectId === 'subject-2')!.distanceMm).toBe(1500);
 });
 
-test('nobody walks on from infinity', () => {
-  const plan = addSubject(twoPeople(), { name: 'Moon', distanceMm: null });
-  expect(addStay(plan, 'subject-3', { distanceMm: 1500, fromS: 5 })).toBe(plan);
+test('a further mark is offered to people at a distance, and to an object that has none', () => {
+  const plan = setSubjectKind(addSubject(twoPeople(), { name: 'Moon', distanceMm: null }), 'subject-2', 'object');
+  const offered = (now: ShotPlan) => now.subjects.map((subject) => canAddStay(now, subject));
+  expect(offered(plan)).toEqual([true, false, false]);
+  expect(offered(removeMark(plan, 'mark-2'))).toEqual([true, true, false]);
 });
 
 test('whatever is edited, the plan stays one that can be stored', () => {

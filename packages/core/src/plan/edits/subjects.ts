@@ -102,17 +102,21 @@ export function removeSubject(plan: ShotPlan, id: string): ShotPlan {
 }
 
 /** Whether a subject can get a further mark: an object has one, nobody walks to or from infinity, and the marks of a plan are limited. */
-export function canAddStay({ marks }: Pick<ShotPlan, 'marks'>, { kind, stays }: Pick<Subject, 'kind' | 'stays'>): boolean {
+export function canAddStay({ marks }: Pick<ShotPlan, 'marks'>, subject: Pick<Subject, 'kind' | 'stays'>): boolean {
   const isAtInfinity = ({ markId }: Stay) => marks.some(({ id, distanceMm }) => id === markId && distanceMm === null);
-  return marks.length < PLAN_LIMITS.marks.max && (kind === 'person' || stays.length === 0) && !stays.some(isAtInfinity);
+  return marks.length < PLAN_LIMITS.marks.max && isMovable(subject) && !subject.stays.some(isAtInfinity);
+}
+
+/** An object stays where it is, once it has a mark. */
+function isMovable({ kind, stays }: Pick<Subject, 'kind' | 'stays'>): boolean {
+  return kind === 'person' || stays.length === 0;
 }
 
 /**
- * Adds a walk to another taped distance, or the first mark of a subject that has none. The subject arrives at `fromS` and stays to the
- * end. The previous stay ends early enough.
+ * Adds a walk to another taped distance, or the first mark of a subject that has none; an object with a mark stays where it is. The subject
+ * arrives at `fromS` and stays to the end. The previous stay ends early enough.
  *
  * @param distanceMm - finite
- * @returns the plan itself if the subject can't get a further mark
  */
 export function addStay(
   plan: ShotPlan,
@@ -120,7 +124,7 @@ export function addStay(
   { distanceMm, fromS }: { distanceMm: number; fromS: number },
 ): ShotPlan {
   const subject = plan.subjects.find(({ id }) => id === subjectId);
-  if (!subject || !canAddStay(plan, subject)) return plan;
+  if (!subject || !isMovable(subject)) return plan;
   const mark = markFor(plan, subjectId, distanceMm);
   const before = subject.stays[subject.stays.length - 1];
   const arrivesS = clamp(fromS, before?.fromS ?? 0, plan.durationS);
