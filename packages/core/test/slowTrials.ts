@@ -5,7 +5,6 @@ import {
   focusTrack,
   frameCount,
   minimumJerk,
-  planDistances,
   pullErrors,
   ringOf,
   type ShotPlan,
@@ -27,6 +26,30 @@ function normals(seed: number): () => number {
 
 type Point = readonly [number, number, number];
 
+/** Share of an eased way at a share of its time: the speed, added up in small steps. */
+function walked(share: number, durationS: number): number {
+  const ways = wayTables.get(durationS) ?? addedUp(durationS);
+  wayTables.set(durationS, ways);
+  const at = share * STEPS;
+  const step = Math.min(Math.floor(at), STEPS - 1);
+  return (ways[step]! + (ways[step + 1]! - ways[step]!) * (at - step)) / ways[STEPS]!;
+}
+
+const STEPS = 4000;
+const wayTables = new Map<number, number[]>();
+
+function addedUp(durationS: number): number[] {
+  const bump = (tau: number) => 30 * tau ** 2 * (1 - tau) ** 2;
+  const rampsS = Math.min(2, durationS);
+  const speedAt = (timeS: number) => {
+    const fromEndS = Math.min(timeS, durationS - timeS);
+    return bump(Math.min(fromEndS, rampsS / 2) / rampsS);
+  };
+  const ways = [0];
+  for (let step = 0; step < STEPS; step++) ways.push(ways[step]! + speedAt(((step + 0.5) / STEPS) * durationS));
+  return ways;
+}
+
 /** Where the point of focus of a subject is at a time of its own path. */
 function pointOf(plan: ShotPlan, { stays, heightMm }: Subject, timeS: number): Point {
   const placeOf = (markId: string) => plan.marks.find(({ id }) => id === markId)!.place!;
@@ -35,7 +58,7 @@ function pointOf(plan: ShotPlan, { stays, heightMm }: Subject, timeS: number): P
     if (timeS < stay.fromS && stay !== stays[0]) {
       const share = (timeS - from.untilS) / (stay.fromS - from.untilS);
       if (share <= 0) break;
-      const way = stay.pace === 'steady' ? share : minimumJerk(share);
+      const way = stay.pace === 'steady' ? share : walked(share, stay.fromS - from.untilS);
       const [a, b] = [placeOf(from.markId), placeOf(stay.markId)];
       return [a.xMm + (b.xMm - a.xMm) * way, a.yMm + (b.yMm - a.yMm) * way, heightMm];
     }
@@ -58,7 +81,7 @@ function cameraOf({ floor }: ShotPlan, timeS: number, missMm: number): Point {
     height(b.heightMm),
   ];
   const share = Math.min((timeS - a!.timeS) / (b.timeS - a!.timeS), 1);
-  const way = b.pace === 'steady' ? share : minimumJerk(share);
+  const way = b.pace === 'steady' ? share : walked(share, b.timeS - a!.timeS);
   return [from[0] + (end[0] - from[0]) * way, from[1] + (end[1] - from[1]) * way, from[2] + (end[2] - from[2]) * way];
 }
 
@@ -107,7 +130,6 @@ export function slowKeepRate(plan: ShotPlan, trials: number, seed: number, camer
   if (verdict.status !== 'judged') throw new Error('not judged');
   const ring = ringOf(plan.optics.lens);
   const track = focusTrack(plan, ring)!;
-  const { markFocusMm } = planDistances(plan);
   const errors = pullErrors(plan, verdict.pulls);
   const fps = plan.captureFps;
   const frames = frameCount(plan.durationS, fps);
@@ -140,7 +162,7 @@ export function slowKeepRate(plan: ShotPlan, trials: number, seed: number, camer
     });
     const held = targets.map((target, k) => {
       const mark = target.kind === 'mark' ? plan.marks.find(({ id }) => id === target.markId)! : null;
-      const mm = mark ? markFocusMm.get(mark.id)! + tape.get(mark.id)! * mark.uncertaintyMm : NaN;
+      const mm = mark ? planned[k]!.requestedMm + tape.get(mark.id)! * mark.uncertaintyMm : NaN;
       const deg = mark ? onRing(ring.angleAt(Math.min(Math.max(mm, ring.closeFocusMm), ring.farthestMm))) : planned[k]!.ringDeg;
       return onRing(deg + (k === 0 ? 0 : draw() * errors[k - 1]!.ringSigmaDeg));
     });

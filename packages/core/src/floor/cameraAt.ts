@@ -1,4 +1,5 @@
-import type { FloorPlan } from './floorPlan.js';
+import { easedWay } from './easedWay.js';
+import type { FloorPlan, PathKey } from './floorPlan.js';
 import { minimumJerk } from './minimumJerk.js';
 import { between, headingDeg, type Place } from './place.js';
 
@@ -8,14 +9,19 @@ export function cameraPlaceAt({ camera, lensHeightMm }: FloorPlan, timeS: number
   for (const key of camera) {
     if (timeS < key.timeS) {
       if (key === from) break;
-      const progress = (timeS - from.timeS) / (key.timeS - from.timeS);
-      const share = key.pace === 'steady' ? progress : minimumJerk(progress);
+      const share = shareOfWay(from, key, timeS);
       const [fromMm, toMm] = [from.heightMm ?? lensHeightMm, key.heightMm ?? lensHeightMm];
       return { ...between(from, key, share), heightMm: fromMm + (toMm - fromMm) * share };
     }
     from = key;
   }
   return { xMm: from.xMm, yMm: from.yMm, heightMm: from.heightMm ?? lensHeightMm };
+}
+
+function shareOfWay(from: PathKey, to: PathKey, timeS: number): number {
+  const durationS = to.timeS - from.timeS;
+  const progress = Math.max((timeS - from.timeS) / durationS, 0);
+  return to.pace === 'steady' ? progress : easedWay(progress, durationS);
 }
 
 /**
@@ -29,8 +35,7 @@ export function cameraMissAt({ camera }: FloorPlan, timeS: number): Place {
     const lengthMm = Math.hypot(key.xMm - from.xMm, key.yMm - from.yMm);
     const next = lengthMm === 0 ? miss : { xMm: (key.xMm - from.xMm) / lengthMm, yMm: (key.yMm - from.yMm) / lengthMm };
     if (timeS < key.timeS) {
-      const progress = Math.max((timeS - from.timeS) / (key.timeS - from.timeS), 0);
-      return between(miss, next, key.pace === 'steady' ? progress : minimumJerk(progress));
+      return between(miss, next, shareOfWay(from, key, timeS));
     }
     [from, miss] = [key, next];
   }

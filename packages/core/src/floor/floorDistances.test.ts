@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { AimKey, FloorPlan } from './floorPlan';
 import { blockingDistance } from './blockingDistance';
 import { cameraAxisAt, cameraMissAt, cameraPlaceAt } from './cameraAt';
-import { minimumJerk } from './minimumJerk';
+import { easedWay } from './easedWay';
 import { floorDistances, placeAt } from './floorDistances';
 import { type Mark, DEFAULT_MARK } from './mark';
 import type { Place } from './place';
@@ -268,7 +268,7 @@ test('a point with a height and a typed tilt tilt the axis; a point without one 
 
 test('a dolly that stops 30 mm too far stays there until its next move; where it was set up it is exact', () => {
   const floor = floorWith([at(0, 0), at(2000, 0), at(2000, 1000)], { kind: 'heading', deg: 0, tiltDeg: null });
-  const halfway = minimumJerk(0.25);
+  const halfway = easedWay(0.25, 4);
   expect([0, 1, 4, 6, 8, 20].map((timeS) => cameraMissAt(floor, timeS))).toEqual([
     at(0, 0),
     at(halfway, 0),

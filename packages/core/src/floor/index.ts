@@ -38,6 +38,7 @@ export {
   type MethodUncertainty,
   simulatedReadingMm,
 } from './measuring.js';
+export { easedPeak, easedWay } from './easedWay.js';
 export { MINIMUM_JERK_PEAK, minimumJerk } from './minimumJerk.js';
 export { between, headingDeg, type Pace, type Place } from './place.js';
 export { type RehearsalRun, type RehearsalTap, type RehearsedEvent } from './rehearsal.js';

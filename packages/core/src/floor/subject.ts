@@ -1,4 +1,4 @@
-import { minimumJerk } from './minimumJerk.js';
+import { easedWay } from './easedWay.js';
 import type { Pace } from './place.js';
 
 /** Assumed spread with which people hit marks and times, until measured. Shown as an assumption. */
@@ -57,8 +57,9 @@ export function pathPositionAt({ stays }: Subject, timeS: number): PathPosition 
   for (const to of stays) {
     if (timeS < to.fromS) {
       if (to === from || timeS <= from.untilS) break;
-      const progress = (timeS - from.untilS) / (to.fromS - from.untilS);
-      return { from, to, progress: to.pace === 'steady' ? progress : minimumJerk(progress) };
+      const durationS = to.fromS - from.untilS;
+      const progress = (timeS - from.untilS) / durationS;
+      return { from, to, progress: to.pace === 'steady' ? progress : easedWay(progress, durationS) };
     }
     from = to;
   }

@@ -94,34 +94,34 @@ const SHOTS: readonly (readonly [what: string, plan: ShotPlan])[] = [
 
 test('a verdict reads as a colleague would give it', () => {
   expect(SHOTS.map(([what, plan]) => `${what}: ${said(plan)}`).join('\n')).toMatchInlineSnapshot(`
-   "nothing yet: No distance yet: tape to the first subject and type it.
-   nothing required: Nothing has to be sharp yet: choose a subject, and when.
-   one who stands: Sharp for all 10.0 s. Tightest at 0.0 s: Ines has 19 cm of room.
-   two and a pull: Sharp for all 8.0 s that must be. Tightest at 6.0 s: Ines has 4.9 cm of room.
-   a tight pull: Sharp for all 8.0 s that must be. Tightest at 6.0 s: Ines has 4.9 cm of room. Tight: the pull to B has 0.90 s, and a hand needs 0.76 s.
-   a pull too hard for any hand: Sharp for all 8.0 s that must be. Tightest at 6.0 s: Ines has 4.9 cm of room. Too hard: the pull to B has 0.30 s, and a hand needs 0.76 s.
-   a pull under way: Sharp 7.7 of the 8.0 s that must be. Soft from 6.0 s: Ines is up to 28 cm in front of the zone while the pull to B is under way.
-   a pull too late: Sharp 5.8 of the 8.0 s that must be. Soft from 6.0 s: Ines is up to 75 cm in front of the zone, because the pull to B starts only at 7.0 s.
-   a pull too soon: Sharp 6.9 of the 8.0 s that must be. Soft from 2.9 s: Old Tam is up to 79 cm behind the zone, because the pull to B leaves at 2.5 s.
-   no pull: Sharp 4.0 of the 8.0 s that must be. Soft from 6.0 s: Ines is up to 75 cm in front of the zone, and no pull goes there.
-   a walk nobody follows: Sharp 5.0 of 10.0 s. Soft from 5.0 s: Ines is up to 1.81 m in front of the zone while walking, and no pull follows.
-   a follow: Sharp for all 10.0 s. Tightest at 8.0 s: Ines has 4.7 cm of room.
-   a follow that lags: Sharp 7.5 of 10.0 s. Soft from 5.3 s: Ines is up to 17 cm in front of the zone, because the follow runs 0.3 s behind.
-   a follow that leads: Sharp 7.3 of 10.0 s. Soft from 4.7 s: Ines is up to 28 cm behind the zone, because the follow runs 0.4 s ahead.
-   a dolly nobody follows: Sharp 2.0 of 10.0 s. Soft from 2.0 s: Ines is up to 1.61 m in front of the zone while the camera moves and no pull follows.
-   too near for the ring: Soft for all 10.0 s. Ines is up to 15 cm in front of the zone, outside the range of the ring (0.650 m to ∞).
-   opened up on the way: Sharp 5.4 of 10.0 s. Soft from 5.4 s: Ines is up to 5.2 cm in front of the zone, because opening the stop makes the zone too thin.
-   a key moment missed: Sharp 9.2 of the 9.4 s that must be. The key moment at 4.7 s is missed. Soft from 4.6 s: Ines is up to 12 cm in front of the zone while the pull to B is under way.
-   not soft enough: Sharp for all 8.0 s that must be. Tightest at 6.0 s: Ines has 4.9 cm of room. Too sharp from 0.0 s: Ines blurs to 0.9 % of the picture's width, and 4 % is required. Tight: the pull to B has 1.00 s, and a hand needs 0.76 s.
-   soft on purpose: Sharp for all 8.0 s that must be. Tightest at 6.0 s: Ines has 4.9 cm of room. Tight: the pull to B has 1.00 s, and a hand needs 0.76 s.
-   as much as is required: Sharp 9.2 of the 9.4 s that must be, as much as is required. Soft from 4.6 s: Ines is up to 12 cm in front of the zone while the pull to B is under way.
-   two soft spans: Sharp 6.4 of the 6.8 s that must be. Soft from 3.6 s: Old Tam is up to 39 cm behind the zone, because the pull to B leaves at 3.2 s.
-   four soft spans: Soft for all 2.0 s that must be sharp. Soft from 1.0 s: Ines is up to 75 cm in front of the zone, and no pull goes there. Soft again 3 times from 3.0 s.
-   a slow hand: Sharp for all 8.0 s that must be. Tightest at 6.0 s: Ines has 4.9 cm of room. Tight: the pull to B has 1.80 s, and a hand needs 1.79 s.
-   a slow hand on a follow: Sharp for all 10.0 s. Tightest at 8.0 s: Ines has 4.7 cm of room. Too hard: at 6.6 s the hand would turn 20°/s, and its limit is 15°/s.
-   between hard stops: Sharp for all 8.0 s that must be. Tightest at 6.0 s: Ines has 4.9 cm of room.
-   as still as it goes: Sharp for all 8.0 s that must be. Tightest at 6.0 s: Ines has 1.5 cm of room.
-   at infinity: Sharp 8.0 of the 8.3 s that must be. Soft from 7.7 s: River ferry is at infinity, behind the zone while the pull to B is under way."
+    "nothing yet: No distance yet: tape to the first subject and type it.
+    nothing required: Nothing has to be sharp yet: choose a subject, and when.
+    one who stands: Sharp for all 10.0 s. Tightest at 0.0 s: Ines has 19 cm of room.
+    two and a pull: Sharp for all 8.0 s that must be. Tightest at 6.0 s: Ines has 4.9 cm of room.
+    a tight pull: Sharp for all 8.0 s that must be. Tightest at 6.0 s: Ines has 4.9 cm of room. Tight: the pull to B has 0.90 s, and a hand needs 0.76 s.
+    a pull too hard for any hand: Sharp for all 8.0 s that must be. Tightest at 6.0 s: Ines has 4.9 cm of room. Too hard: the pull to B has 0.30 s, and a hand needs 0.76 s.
+    a pull under way: Sharp 7.7 of the 8.0 s that must be. Soft from 6.0 s: Ines is up to 28 cm in front of the zone while the pull to B is under way.
+    a pull too late: Sharp 5.8 of the 8.0 s that must be. Soft from 6.0 s: Ines is up to 75 cm in front of the zone, because the pull to B starts only at 7.0 s.
+    a pull too soon: Sharp 6.9 of the 8.0 s that must be. Soft from 2.9 s: Old Tam is up to 79 cm behind the zone, because the pull to B leaves at 2.5 s.
+    no pull: Sharp 4.0 of the 8.0 s that must be. Soft from 6.0 s: Ines is up to 75 cm in front of the zone, and no pull goes there.
+    a walk nobody follows: Sharp 4.8 of 10.0 s. Soft from 4.8 s: Ines is up to 1.81 m in front of the zone while walking, and no pull follows.
+    a follow: Sharp for all 10.0 s. Tightest at 8.0 s: Ines has 4.7 cm of room.
+    a follow that lags: Sharp 7.1 of 10.0 s. Soft from 5.0 s: Ines is up to 12 cm in front of the zone, because the follow runs 0.3 s behind.
+    a follow that leads: Sharp 6.9 of 10.0 s. Soft from 4.5 s: Ines is up to 20 cm behind the zone, because the follow runs 0.4 s ahead.
+    a dolly nobody follows: Sharp 1.3 of 10.0 s. Soft from 1.3 s: Ines is up to 1.61 m in front of the zone while the camera moves and no pull follows.
+    too near for the ring: Soft for all 10.0 s. Ines is up to 15 cm in front of the zone, outside the range of the ring (0.650 m to ∞).
+    opened up on the way: Sharp 5.4 of 10.0 s. Soft from 5.4 s: Ines is up to 5.2 cm in front of the zone, because opening the stop makes the zone too thin.
+    a key moment missed: Sharp 9.2 of the 9.4 s that must be. The key moment at 4.7 s is missed. Soft from 4.6 s: Ines is up to 12 cm in front of the zone while the pull to B is under way.
+    not soft enough: Sharp for all 8.0 s that must be. Tightest at 6.0 s: Ines has 4.9 cm of room. Too sharp from 0.0 s: Ines blurs to 0.9 % of the picture's width, and 4 % is required. Tight: the pull to B has 1.00 s, and a hand needs 0.76 s.
+    soft on purpose: Sharp for all 8.0 s that must be. Tightest at 6.0 s: Ines has 4.9 cm of room. Tight: the pull to B has 1.00 s, and a hand needs 0.76 s.
+    as much as is required: Sharp 9.2 of the 9.4 s that must be, as much as is required. Soft from 4.6 s: Ines is up to 12 cm in front of the zone while the pull to B is under way.
+    two soft spans: Sharp 6.4 of the 6.8 s that must be. Soft from 3.6 s: Old Tam is up to 39 cm behind the zone, because the pull to B leaves at 3.2 s.
+    four soft spans: Soft for all 2.0 s that must be sharp. Soft from 1.0 s: Ines is up to 75 cm in front of the zone, and no pull goes there. Soft again 3 times from 3.0 s.
+    a slow hand: Sharp for all 8.0 s that must be. Tightest at 6.0 s: Ines has 4.9 cm of room. Tight: the pull to B has 1.80 s, and a hand needs 1.79 s.
+    a slow hand on a follow: Sharp for all 10.0 s. Tightest at 8.0 s: Ines has 4.7 cm of room. Too hard: at 7.2 s the hand would turn 20°/s, and its limit is 15°/s.
+    between hard stops: Sharp for all 8.0 s that must be. Tightest at 6.0 s: Ines has 4.9 cm of room.
+    as still as it goes: Sharp for all 8.0 s that must be. Tightest at 6.0 s: Ines has 1.5 cm of room.
+    at infinity: Sharp 8.0 of the 8.3 s that must be. Soft from 7.7 s: River ferry is at infinity, behind the zone while the pull to B is under way."
   `);
 });
 

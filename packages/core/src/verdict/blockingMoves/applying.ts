@@ -1,4 +1,4 @@
-import { cameraPlaceAt, type Mark, MINIMUM_JERK_PEAK, type PathKey, type Place, type Subject } from '../../floor/index.js';
+import { cameraPlaceAt, type Mark, easedPeak, type PathKey, type Place, type Subject } from '../../floor/index.js';
 import {
   addPullTo,
   addSubjectAt,
@@ -127,7 +127,7 @@ export function markOf(blocked: BlockedPlan, timeS: number): Mark {
 export function focusTargetAt(blocked: BlockedPlan, timeS: number): FocusTarget {
   const mark = markOf(blocked, timeS);
   const { focusMm } = distancesAt(blocked, timeS);
-  const isTheMarks = Math.abs(planDistances(blocked.plan).markFocusMm.get(mark.id)! - focusMm) < 1 || focusMm === Infinity;
+  const isTheMarks = Math.abs(planDistances(blocked.plan).markFocusAt(mark.id, timeS) - focusMm) < 1 || focusMm === Infinity;
   return isTheMarks ? { kind: 'mark', markId: mark.id } : { kind: 'distance', distanceMm: focusMm };
 }
 
@@ -173,7 +173,7 @@ const EDGE_MARGIN_S = 0.05;
 
 /** Length and speed of a way walked in a given time, smooth at both ends. */
 export function paceFigures(wayMm: number, lastsS: number): BlockingMoveFigure[] {
-  return [figure('mean-speed', 'speed', wayMm / lastsS), figure('peak-speed', 'speed', (wayMm / lastsS) * MINIMUM_JERK_PEAK)];
+  return [figure('mean-speed', 'speed', wayMm / lastsS), figure('peak-speed', 'speed', (wayMm / lastsS) * easedPeak(lastsS))];
 }
 
 /** Distance of the subject before the move: its default values are derived from it. */
