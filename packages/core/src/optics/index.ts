@@ -6,6 +6,6 @@ export { airyDiameterMm } from './diffraction.js';
 export { exposureChange, type ExposureChange, geometricStop } from './exposure.js';
 export { diagonalMm, fieldAt, matchFormat, type SensorSize } from './formatMatch.js';
 export { imageScale, type ImageScaleOptions } from './imageScale.js';
-export { brightnessChangeStops, type Exposure, ndDensityOf, type WaysToBalance, waysToBrighten } from './light.js';
+export { brightnessChangeStops, type Exposure, ndDensityOf, nearestIso, type WaysToBalance, waysToBrighten } from './light.js';
 export { type FocusAndStop, holdBoth, stopForAllowance } from './solve.js';
 export { zoneTable, type ZoneTable } from './zoneTable.js';

@@ -65,6 +65,21 @@ export function waysToBrighten(at: Exposure, stops: number): WaysToBalance {
   };
 }
 
+/**
+ * Nearest ISO that cameras offer: in thirds of a stop from 100, as they are engraved.
+ *
+ * @param iso - > 0
+ * @example nearestIso(6531) is 6400
+ */
+export function nearestIso(iso: number): number {
+  assertInRange('iso', iso, { above: 0 });
+  const thirds = Math.round(3 * Math.log2(iso / 100));
+  const stops = Math.floor(thirds / 3);
+  return Math.max(Math.round(ISO_THIRDS[thirds - 3 * stops]! * 2 ** stops), 1);
+}
+
+const ISO_THIRDS = [100, 125, 160] as const;
+
 /** Density of a filter: the decimal logarithm of its opacity. */
 export function ndDensityOf(stops: number): number {
   return stops * Math.log10(2);

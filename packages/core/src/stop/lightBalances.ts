@@ -1,4 +1,4 @@
-import { brightnessChangeStops, type Exposure, waysToBrighten } from '../optics/index.js';
+import { brightnessChangeStops, type Exposure, nearestIso, waysToBrighten } from '../optics/index.js';
 
 /** One way to change exposure: camera settings, plus a factor for the lamps. */
 export interface LightBalance {
@@ -19,7 +19,8 @@ export interface LightLimits {
 }
 
 /**
- * Combinations of filters, ISO, lamps and shutter for a given change of exposure. Each is exact. Least visible change first.
+ * Combinations of filters, ISO, lamps and shutter for a given change of exposure. ISO goes in thirds of a stop, so that a
+ * combination with another ISO is exact to a sixth. Least visible change first.
  *
  * @param stops - positive for brighter, negative for darker
  * @throws {CoreError} as `waysToBrighten`
@@ -85,10 +86,12 @@ function balanced(
   { ndBy = 0, isoBy = 0, lampBy = 0, shutterBy = 0 }: Wish,
   limits: LightLimits,
 ): LightBalance | null {
-  const iso = at.iso * 2 ** isoBy;
+  const iso = isoBy === 0 ? at.iso : nearestIso(at.iso * 2 ** isoBy);
   const ndStops = Math.max(at.ndStops - ndBy, 0);
   const shutterAngleDeg = at.shutterAngleDeg * 2 ** shutterBy;
-  if (iso < limits.iso.min || iso > limits.iso.max || ndStops > limits.ndStops.max || shutterAngleDeg > 360) return null;
+  const isNothing = iso === at.iso && ndBy === 0 && lampBy === 0 && shutterBy === 0;
+  if (isNothing || iso < limits.iso.min || iso > limits.iso.max || ndStops > limits.ndStops.max || shutterAngleDeg > 360)
+    return null;
   return {
     iso,
     ndStops,

@@ -1,4 +1,4 @@
-import { ndDensityOf, PLAN_LIMITS, type ShotExposure, type ShotPlan, type waysToBrighten } from '@still-heron/core';
+import { ndDensityOf, nearestIso, PLAN_LIMITS, type ShotExposure, type ShotPlan, type waysToBrighten } from '@still-heron/core';
 
 /** One way to correct the light: its new value, a note, and the settings to apply if the camera can do it. */
 export interface LightWay {
@@ -19,13 +19,14 @@ export function lightWays(
   ways: ReturnType<typeof waysToBrighten>,
   { isTooDark, angle, bases }: { readonly isTooDark: boolean; readonly angle: number; readonly bases: readonly number[] },
 ): LightWay[] {
+  const iso = nearestIso(ways.iso);
   const leaves = ways.shutterAngleDeg !== null && Math.abs(ways.shutterAngleDeg - angle) > 0.5;
   return [
     {
       word: isTooDark ? 'more sensitive' : 'less sensitive',
-      figure: `ISO ${Math.round(ways.iso)}`,
+      figure: `ISO ${iso}`,
       note: bases.length > 0 ? `base ${bases.join(' and ')}` : '',
-      take: inLimits(ways.iso, PLAN_LIMITS.iso) ? { iso: Math.round(ways.iso) } : null,
+      take: inLimits(iso, PLAN_LIMITS.iso) ? { iso } : null,
     },
     {
       word: isTooDark ? 'more light' : 'less light',
