@@ -26,6 +26,18 @@ export function stopScale(widest: number, narrowest: number): number[] {
   return widest === narrowest ? [widest] : [widest, ...inside, narrowest];
 }
 
+/**
+ * Full stops between which a stop lies: most stop rings are engraved in full stops.
+ *
+ * @returns null for a full stop, and beyond the engraved ones
+ * @example neighbouringFullStops(7.1) is { wider: 5.6, narrower: 8 }
+ */
+export function neighbouringFullStops(stop: number): { readonly wider: number; readonly narrower: number } | null {
+  const full = ENGRAVED.filter((_, index) => index % 3 === 0);
+  const [wider, narrower] = [full.findLast((one) => one <= stop), full.find((one) => one >= stop)];
+  return wider === undefined || narrower === undefined || wider === narrower ? null : { wider, narrower };
+}
+
 /** Formats a stop: `T2.8`, `f/2.8`. */
 export function formatStop(stop: number, scale: StopScale): string {
   const figure = trimmed(stop.toFixed(1));

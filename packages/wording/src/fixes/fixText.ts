@@ -11,7 +11,7 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 import { capital } from '../capital.js';
-import { counted } from '../figure.js';
+import { counted, stopOnRing } from '../figure.js';
 import { subjectName, targetName } from '../names.js';
 import { inHundred, takesOf100 } from '../share.js';
 
@@ -65,8 +65,7 @@ const RETIMED = {
 
 /** "T2.2 → T2.8". */
 export function stopText({ from, to }: { readonly from: number; readonly to: number }, plan: ShotPlan): string {
-  const { stopScale } = plan.optics.lens;
-  return `${formatStop(from, stopScale)} → ${formatStop(to, stopScale)}`;
+  return `${formatStop(from, plan.optics.lens.stopScale)} → ${stopOnRing(to, plan.optics.lens)}`;
 }
 
 /** The name of a fix inside a sentence ("Undo: start 0.3 s sooner"). A leading name or stop keeps its capital. */

@@ -56,7 +56,7 @@ test('why a plan is impossible, and the changes that would help', () => {
     smallestChangeText({ kind: 'until', ...ids, byS: 0.3, plan }, plan, 'metric'),
     smallestChangeText({ kind: 'stand', ...ids, fromMm: 4500, toMm: 4100, plan }, plan, 'metric'),
   ]).toEqual([
-    'T2.2 → T4.5, 2 stops less light',
+    'T2.2 → T4.5 (between T4 and T5.6), 2 stops less light',
     '65 → 32 mm, with this ring',
     'Ines must be sharp 0.31 s later',
     'Ines may go soft 0.30 s sooner',
@@ -99,7 +99,7 @@ describe('fixes', () => {
       'sharp for all 9.0 s, tight, 1 stop less light',
     );
     expect(fixResult({ ...base, outcome: 'too-hard', change })).toContain(', too hard');
-    expect(fixName({ change }, two, 'metric')).toBe('T3.2 → T4.5');
+    expect(fixName({ change }, two, 'metric')).toBe('T3.2 → T4.5 (between T4 and T5.6)');
   });
 
   test('with several pulls the fix names its pull; inside a sentence it keeps a name at its start', () => {

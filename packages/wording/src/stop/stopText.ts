@@ -1,5 +1,5 @@
 import { formatStop, formatStops, type HowWide, type LightBalance, type ShotPlan } from '@still-heron/core';
-import { counted } from '../figure.js';
+import { counted, stopOnRing } from '../figure.js';
 import type { SentencePart } from '../sentence.js';
 import { takesOf100 } from '../share.js';
 
@@ -7,6 +7,7 @@ import { takesOf100 } from '../share.js';
 export function howWideText({ keeps, isSure, softest, answer, best }: HowWide, { goals, optics }: ShotPlan): SentencePart[] {
   const target = takesOf100(goals.targetKeepRate);
   const print = (stop: number) => formatStop(stop, optics.lens.stopScale);
+  const onRing = (stop: number) => stopOnRing(stop, optics.lens);
   const about = isSure ? '' : 'about ';
   const blur = `${goals.blurPercent} %`;
   const behind = goals.background.name || 'the background';
@@ -14,14 +15,14 @@ export function howWideText({ keeps, isSure, softest, answer, best }: HowWide, {
     case 'open':
       return [{ tone: 'sharp', text: `${print(keeps!.stop)}, the widest stop, keeps ${target}.` }];
     case 'from':
-      return [{ tone: 'sharp', text: `${print(keeps!.stop)} is ${about}the widest stop that keeps ${target}.` }];
+      return [{ tone: 'sharp', text: `${onRing(keeps!.stop)} is ${about}the widest stop that keeps ${target}.` }];
     case 'between': {
       const span = softest!.stop === keeps!.stop ? print(keeps!.stop) : `${print(keeps!.stop)} to ${print(softest!.stop)}`;
       return [{ tone: 'sharp', text: `${span} keeps ${target}, with ${behind} at ${blur} blur or more.` }];
     }
     case 'apart':
       return [
-        { tone: 'edge', text: `${print(keeps!.stop)} keeps ${target},` },
+        { tone: 'edge', text: `${onRing(keeps!.stop)} keeps ${target},` },
         {
           tone: 'soft',
           text: softest
@@ -32,7 +33,7 @@ export function howWideText({ keeps, isSure, softest, answer, best }: HowWide, {
     case 'never':
       return [
         { tone: 'soft', text: `No stop keeps ${target}.` },
-        { tone: 'plain', text: `${print(best.stop)} keeps the most: ${takesOf100(best.keepRate)}.` },
+        { tone: 'plain', text: `${onRing(best.stop)} keeps the most: ${takesOf100(best.keepRate)}.` },
       ];
   }
 }
