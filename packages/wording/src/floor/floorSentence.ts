@@ -56,10 +56,14 @@ export function floorSentence(
     return [{ tone: 'plain', text: `${subject.name} is not on the floor: at infinity, or with a tape distance only.` }];
   if (placement !== 'before-the-camera') {
     const { what, remedy } = PLACEMENT_PROBLEMS[placement];
-    return [
-      { tone: 'soft', text: `${subject.name} ${what}` },
-      { tone: 'plain', text: `at ${formatTime(timeS)}: ${remedy}.` },
-    ];
+    // who need not be sharp may stand anywhere
+    const isRequired = sharpBeatsAt(plan, timeS).some(({ subjectId }) => subjectId === subject.id);
+    return isRequired
+      ? [
+          { tone: 'soft', text: `${subject.name} ${what}` },
+          { tone: 'plain', text: `at ${formatTime(timeS)}: ${remedy}.` },
+        ]
+      : [{ tone: 'plain', text: `${subject.name} ${what} at ${formatTime(timeS)}, and need not be sharp then.` }];
   }
   const isOut = isInFrame(plan, subject, timeS) === false;
   const rest = [isOut ? `Out of frame, ${sideText(sight.offAxisDeg)}.` : '', movementText(plan, subject, timeS, units)];

@@ -6,7 +6,7 @@ import { DEFAULT_SCHEDULE, DEFAULT_GOALS } from '../goals.js';
 /**
  * Plan of a new shot: ten seconds, without subjects.
  *
- * @param template - a shot from which the new one copies gear, stop and frame rates
+ * @param like - a shot from which the new one copies gear, stop and frame rates
  */
 export function newPlan(like?: ShotPlan): ShotPlan {
   return {
@@ -26,7 +26,8 @@ export function newPlan(like?: ShotPlan): ShotPlan {
           irisPulls: [],
           sharpness: { kind: 'diagonal', divisor: 1500 },
         },
-    exposure: like?.exposure ?? { meteredStop: null, iso: 800, shutterAngleDeg: 180, ndStops: 0 },
+    // the meter is read again for each shot
+    exposure: like ? { ...like.exposure, meteredStop: null } : { meteredStop: null, iso: 800, shutterAngleDeg: 180, ndStops: 0 },
     wheel: like?.wheel ?? null,
     rig: like?.rig ?? null,
     kit: like?.kit ?? { camera: null, lensId: null, wheelId: null, rigId: null },

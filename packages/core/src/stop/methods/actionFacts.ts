@@ -1,4 +1,4 @@
-import { activeBeats, type Beat, planDistances, type ShotPlan } from '../../plan/index.js';
+import { activeBeats, type Beat, isInFrame, planDistances, type ShotPlan } from '../../plan/index.js';
 import { evaluatePull } from '../../verdict/index.js';
 
 /** How well the move is known before the shoot. */
@@ -51,8 +51,12 @@ export function actionFacts(plan: ShotPlan): ActionFacts | null {
     for (const other of plan.subjects) {
       const theirs = mmOf.get(other.id);
       if (other.id === subjectId || !theirs || crossings.has(other.id)) continue;
-      const at = during.findIndex((mm, index) => theirs[frameOf(fromS) + index]! < mm - IN_FRONT_MM);
-      if (at >= 0) crossings.set(other.id, { name: other.name, timeS: (frameOf(fromS) + at) / plan.captureFps });
+      const timeAt = (index: number) => (frameOf(fromS) + index) / plan.captureFps;
+      // who waits beside the camera is nearer and not in the picture yet
+      const at = during.findIndex(
+        (mm, index) => theirs[frameOf(fromS) + index]! < mm - IN_FRONT_MM && isInFrame(plan, other, timeAt(index)) !== false,
+      );
+      if (at >= 0) crossings.set(other.id, { name: other.name, timeS: timeAt(at) });
     }
   }
   const ids = new Set(required.map(({ subjectId }) => subjectId));

@@ -42,7 +42,7 @@ export const constantDistance: BlockingMove = {
     ]);
     return { ...walked, plan: setFocusFrom(moved, focusTargetAt(aimed, at.atS), at.atS) };
   },
-  figures(blocked, { atS }, { walkMm, lastsS }) {
+  figures(blocked, { atS }, { way, walkMm, lastsS }) {
     const { nearerMm, fartherMm } = markReading(blocked.plan, markOf(blocked, atS));
     const paceMmPerS = walkMm! / lastsS!;
     const times = Array.from({ length: 21 }, (_, k) => distancesAt(blocked, atS + (lastsS! * k) / 20).focusMm);
@@ -54,7 +54,8 @@ export const constantDistance: BlockingMove = {
       figure('drift', 'gap', driftMm),
       figure('nearer-room', 'gap', nearerMm),
       figure('farther-room', 'gap', fartherMm),
-      figure('slow-pace-lasts', 'time', fartherMm / (PACE_ERROR * paceMmPerS)),
+      // who comes towards a camera that retreats too slowly comes nearer
+      figure('slow-pace-lasts', 'time', (way! > 0 ? nearerMm : fartherMm) / (PACE_ERROR * paceMmPerS)),
       figure('camera-path', 'distance', apartMm(cameraOf(blocked.plan, atS), cameraOf(blocked.plan, atS + lastsS!))),
     ];
   },
