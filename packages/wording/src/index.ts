@@ -58,6 +58,7 @@ export {
   thirdStopText,
   noStopText,
   referenceRoomText,
+  staleText,
   markOnRingText,
   markRoomLines,
   MEASURE_WORDS,

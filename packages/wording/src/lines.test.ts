@@ -1,7 +1,7 @@
-import { newPlan } from '@still-heron/core';
+import { addSubjectAt, changeCameraKey, changeMark, newPlan } from '@still-heron/core';
 import { aimText, framingText } from './floor/floorText';
 import { calibrationFitText, calibrationStepText, landingWindowText, wheelTimeLines } from './kit/calibrationText';
-import { axisLines, measureRefusalText, noStopText, referenceRoomText } from './marks/markText';
+import { axisLines, measureRefusalText, noStopText, referenceRoomText, staleText } from './marks/markText';
 import { importedText, KEPT_INPUT, refusalText } from './saving/refusalText';
 import { savingText } from './saving/savingText';
 import { blurLines, keepRateLines, separationText } from './stop/blurText';
@@ -83,10 +83,18 @@ test('the least time of a turn, by hand or by a slow motor', () => {
 });
 
 test('a mark off the axis, an object beside the zone, a miss no stop allows, a device that is silent', () => {
-  expect(axisLines(3000, 2900, 'metric').slice(0, 2)).toEqual([
+  const beside = changeMark(addSubjectAt(newPlan(), 'Ines', { xMm: 2900, yMm: 768 }), 'mark-1', { distanceMm: 3000 });
+  expect(axisLines(beside, beside.marks[0]!, 'metric')).toEqual([
     'tape 3.00 m: the straight line from the image plane',
     'depth 2.90 m: along the lens axis, because the plane of focus is perpendicular to it',
+    'with the camera as it is when focus lands on this mark',
   ]);
+  const nearer = changeCameraKey(beside, 'camera-1', { xMm: 500 });
+  expect(axisLines(nearer, nearer.marks[0]!, 'metric').slice(1, 3)).toEqual([
+    '2.52 m from where the camera is at 0.0 s',
+    'depth 2.40 m: along the lens axis, because the plane of focus is perpendicular to it',
+  ]);
+  expect(staleText(nearer, nearer.marks[0]!, 'metric')).toBe('stale: moved in the drawing, now 2.52 m');
   const room = { marginMm: 20, nearerMm: 30, fartherMm: Infinity } as never;
   expect(referenceRoomText(room, 'metric')).toBe('sharp at the mark, room −3.0 cm / +any');
   expect(referenceRoomText({ ...(room as object), marginMm: -80 } as never, 'metric')).toBe(

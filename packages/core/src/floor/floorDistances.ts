@@ -3,7 +3,7 @@ import type { FloorPlan } from './floorPlan.js';
 import { between, type Place } from './place.js';
 import { type Mark, markDistances } from './mark.js';
 import { type CameraPose, see, type Sighting } from './sighting.js';
-import { distanceAtTime, type PathPosition, type Stay, type Subject, pathPositionAt } from './subject.js';
+import { distanceAtTime, type PathPosition, type Subject, pathPositionAt } from './subject.js';
 
 /** Focus distances of all subjects over time. */
 export interface FloorDistances {
@@ -17,8 +17,17 @@ export interface FloorDistances {
   cameraAt(timeS: number): CameraPose | null;
   /** Where a subject is in the scene; without a place only its focus distance is known */
   scenePlaceAt(subject: Subject, timeS: number): ScenePlace;
-  /** By mark id: what the ring must be set to for a subject who arrives there, at the time of arrival. Infinity for infinity */
+  /**
+   * What the ring must be set to at a time for who is at a mark then, or arrives there next. With nobody to come, for the mark as the lens
+   * meets it at that time. Infinity for infinity
+   */
+  markFocusAt(markId: string, timeS: number): number;
+  /** By mark id: `markFocusAt` the first arrival */
   readonly markFocusMm: ReadonlyMap<string, number>;
+  /** Straight line from the image plane at a time to a mark's subject, as drawn; null for a mark that is not drawn */
+  drawnTapeAt(markId: string, timeS: number): number | null;
+  /** What a tape would read at a time from the camera to a mark's subject: as drawn, with the tape's correction. Infinity for infinity */
+  tapeAt(markId: string, timeS: number): number;
   /** By mark id: the drawn place as the lens meets it on arrival. Holds drawn marks only */
   readonly markSightings: ReadonlyMap<string, Sighting>;
 }
@@ -27,7 +36,7 @@ export interface FloorDistances {
 export interface ScenePlace {
   /** null if the marks are not drawn, or nothing is */
   readonly place: Place | null;
-  /** Tape distance minus drawn distance at the mark; 0 without a place */
+  /** Tape correction: tape distance minus the distance that was drawn when the tape was read; 0 without a place */
   readonly shiftMm: number;
   /** Focus distance, as the plan has it */
   readonly focusMm: number;
@@ -42,9 +51,10 @@ export const STANDING_EYES_MM = 1620;
 /**
  * Focus distances over time, from the floor plan and the taped marks.
  *
- * A taped mark wins over the drawing: the drawn distance is shifted by their difference. Between two marks the shift changes in
- * proportion to the way walked. Off the axis the ring is set to the depth, not to the tape distance. On a walk to or from a
- * mark that is not drawn, the distance changes from one mark's to the other's, without a place.
+ * A tape holds for the place of the camera that it was taken from. From anywhere else the drawing gives the distance, plus the tape's
+ * correction: what it read, minus what the drawing said then. Between two marks the correction changes in proportion to the way walked. Off
+ * the axis the ring is set to the depth, not to the tape distance. On a walk to or from a mark that is not drawn, the distance changes from
+ * one mark's to the other's, without a place.
  *
  * @param floor - null if nothing is drawn; all distances then come from the tape
  */
@@ -53,20 +63,24 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
   const markOf = new Map(marks.map((mark) => [mark.id, mark]));
   const poseAt = cameraPoses(floor, subjects, markOf);
   const sightOf: SightOf = (place, heightMm, timeS) => floor && see(poseAt(timeS), place, heightMm);
-  const shiftAt = stayShifts(markOf, sightOf);
-  const focusAtStay = (subject: Subject, stay: Stay, timeS: number): number => {
-    const place = placeOfMark(markOf.get(stay.markId)!);
-    const sight = place && sightOf(place, subject.heightMm, timeS);
-    return sight ? focusMm(sight, shiftAt(subject, stay)) : taped.get(stay.markId)!;
+  const sightMark = (markId: string, heightMm: number, timeS: number): Sighting | null => {
+    const place = placeOfMark(markOf.get(markId)!);
+    return place && sightOf(place, heightMm, timeS);
   };
-
   const markSightings = sightingsOnArrival(subjects, marks, sightOf);
-  const markFocusMm = new Map(
-    marks.map((mark) => {
-      const sight = markSightings.get(mark.id);
-      return [mark.id, sight ? focusMm(sight, tapeShift(mark, sight)) : taped.get(mark.id)!];
-    }),
-  );
+  const corrections = new Map(marks.map((mark) => [mark.id, tapeCorrectionMm(mark, markSightings.get(mark.id))]));
+  const focusAtMark = (markId: string, heightMm: number, timeS: number): number => {
+    const sight = sightMark(markId, heightMm, timeS);
+    return sight ? focusMm(sight, corrections.get(markId)!) : taped.get(markId)!;
+  };
+  const markFocusAt = (markId: string, timeS: number): number => {
+    const { heightMm, atS } = nextAtMark(subjects, markOf.get(markId)!, timeS);
+    return focusAtMark(markId, heightMm, atS);
+  };
+  const drawnTapeAt = (markId: string, timeS: number): number | null => {
+    const { heightMm } = nextAtMark(subjects, markOf.get(markId)!, timeS);
+    return sightMark(markId, heightMm, timeS)?.tapeMm ?? null;
+  };
 
   function scenePlaceAt(subject: Subject, timeS: number): ScenePlace {
     const where = pathPositionAt(subject, timeS);
@@ -74,19 +88,25 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
     const { from, to, progress } = where;
     const place = placeOnPath(where, markOf);
     if (place) {
-      const shift = shiftAt(subject, from);
-      const shiftMm = progress === 0 ? shift : shift + (shiftAt(subject, to) - shift) * progress;
+      const shift = corrections.get(from.markId)!;
+      const shiftMm = progress === 0 ? shift : shift + (corrections.get(to.markId)! - shift) * progress;
       return { place, shiftMm, focusMm: focusMm(see(poseAt(timeS), place, subject.heightMm), shiftMm) };
     }
-    const ends = new Map([from, to].map((stay) => [stay.markId, focusAtStay(subject, stay, timeS)]));
+    const ends = new Map([from, to].map(({ markId }) => [markId, focusAtMark(markId, subject.heightMm, timeS)]));
     return { place: null, shiftMm: 0, focusMm: distanceAtTime(subject, ends, timeS) };
   }
 
   return {
     headingAt: (timeS) => poseAt(timeS).headingDeg,
     cameraAt: (timeS) => (floor === null ? null : poseAt(timeS)),
-    markFocusMm,
+    markFocusAt,
+    markFocusMm: new Map(marks.map(({ id }) => [id, markFocusAt(id, 0)])),
     markSightings,
+    drawnTapeAt,
+    tapeAt(markId, timeS) {
+      const drawnMm = drawnTapeAt(markId, timeS);
+      return drawnMm === null ? taped.get(markId)! : drawnMm + corrections.get(markId)!;
+    },
     sightingAt(subject, timeS) {
       const place = placeAt(subject, markOf, timeS);
       return place && sightOf(place, subject.heightMm, timeS);
@@ -124,26 +144,37 @@ function cameraPoses(
   };
 }
 
-/** By stay: tape distance minus drawn distance at its mark, computed once per stay. 0 at marks that are only drawn. */
-function stayShifts(markOf: ReadonlyMap<string, Mark>, sightOf: SightOf): (subject: Subject, stay: Stay) => number {
-  const shifts = new Map<Stay, number>();
-  return (subject, stay) => {
-    let shift = shifts.get(stay);
-    if (shift === undefined) {
-      const mark = markOf.get(stay.markId)!;
-      const place = placeOfMark(mark);
-      shift = tapeShift(mark, place && sightOf(place, subject.heightMm, stay.fromS));
-      shifts.set(stay, shift);
+/** Tape distance minus the distance that was drawn when the tape was read; 0 at marks that are only drawn. */
+function tapeCorrectionMm({ method, distanceMm, taping }: Mark, onArrival: Sighting | undefined): number {
+  if (!onArrival || method === 'drawn' || distanceMm === null) return 0;
+  return distanceMm - (taping?.drawnMm ?? onArrival.tapeMm);
+}
+
+/** Who is at a mark at a time or arrives there next, with the time at which they are there. With nobody to come, its owner at that time. */
+export function nextAtMark(
+  subjects: readonly Subject[],
+  mark: Mark,
+  timeS: number,
+): { readonly heightMm: number; readonly atS: number } {
+  let next: { heightMm: number; atS: number } | null = null;
+  for (const { heightMm, stays } of subjects)
+    for (const { markId, fromS, untilS } of stays) {
+      if (markId !== mark.id || untilS < timeS) continue;
+      const atS = Math.max(fromS, timeS);
+      if (next === null || atS < next.atS) next = { heightMm, atS };
     }
-    return shift;
-  };
+  return next ?? { heightMm: ownerOf(subjects, mark)?.heightMm ?? STANDING_EYES_MM, atS: timeS };
 }
 
-function tapeShift(mark: Mark, sight: Sighting | null): number {
-  return sight && mark.method !== 'drawn' && mark.distanceMm !== null ? mark.distanceMm - sight.tapeMm : 0;
+/** The first subject who stands at a mark, or else the one that it belongs to. */
+function ownerOf(subjects: readonly Subject[], { id, subjectId }: Mark): Subject | undefined {
+  return (
+    subjects.find(({ stays }) => stays.some(({ markId }) => markId === id)) ??
+    subjects.find((subject) => subject.id === subjectId)
+  );
 }
 
-/** By id of a drawn mark: how the lens meets its subject on arrival there. */
+/** By id of a drawn mark: how the lens meets its subject on the first arrival there. */
 function sightingsOnArrival(
   subjects: readonly Subject[],
   marks: readonly Mark[],
@@ -151,12 +182,9 @@ function sightingsOnArrival(
 ): ReadonlyMap<string, Sighting> {
   const sightings = new Map<string, Sighting>();
   for (const mark of marks) {
-    const owner =
-      subjects.find(({ stays }) => stays.some(({ markId }) => markId === mark.id)) ??
-      subjects.find(({ id }) => id === mark.subjectId);
-    const arrivalS = owner?.stays.find(({ markId }) => markId === mark.id)?.fromS ?? 0;
+    const { heightMm, atS } = nextAtMark(subjects, mark, 0);
     const place = placeOfMark(mark);
-    const sight = place && sightOf(place, owner?.heightMm ?? STANDING_EYES_MM, arrivalS);
+    const sight = place && sightOf(place, heightMm, atS);
     if (sight) sightings.set(mark.id, sight);
   }
   return sightings;

@@ -1,6 +1,6 @@
 export { blockingDistance, type Vec3 } from './blockingDistance.js';
 export { cameraAxisAt, cameraMissAt, cameraPlaceAt, type EyesPlace, type LensAxis, shortestTurnDeg } from './cameraAt.js';
-export { floorDistances, type FloorDistances, placeAt, type ScenePlace, STANDING_EYES_MM } from './floorDistances.js';
+export { floorDistances, type FloorDistances, nextAtMark, placeAt, type ScenePlace, STANDING_EYES_MM } from './floorDistances.js';
 export {
   type AimKey,
   type AimTarget,
@@ -26,6 +26,7 @@ export {
   TAPE_SHAPES,
   type TapeColour,
   type TapeShape,
+  type Taping,
 } from './mark.js';
 export {
   atDistance,

@@ -8,6 +8,14 @@ export type MeasureMethod = (typeof MEASURE_METHODS)[number];
 export const STALE_REASONS = ['lens', 'camera'] as const;
 export type StaleReason = (typeof STALE_REASONS)[number];
 
+/** Where the camera was when a distance was measured, and what the drawing said of the distance then. */
+export interface Taping {
+  /** The tape was held at the camera's place at this time of the shot */
+  readonly timeS: number;
+  /** Straight line from the drawn image plane to the drawn point of focus */
+  readonly drawnMm: number;
+}
+
 /** Shape of the tape on the floor. */
 export const TAPE_SHAPES = ['tee', 'cross', 'corner', 'line', 'none'] as const;
 export type TapeShape = (typeof TAPE_SHAPES)[number];
@@ -26,6 +34,8 @@ export interface Mark {
   readonly detail: string;
   /** Tape distance; null for infinity */
   readonly distanceMm: number | null;
+  /** Where a measured distance was taken from; null unless the mark is measured and drawn */
+  readonly taping: Taping | null;
   /** Place on the floor; null if it is not drawn */
   readonly place: Place | null;
   readonly method: MeasureMethod;
@@ -33,7 +43,7 @@ export interface Mark {
   readonly isSimulated: boolean;
   /** One standard deviation of the measurement */
   readonly uncertaintyMm: number;
-  /** Set after another lens was put on or the camera moved; null while the distance is valid */
+  /** Set after another lens was put on or somebody said that the camera moved; null otherwise. See `staleReason` for the drawing */
   readonly stale: StaleReason | null;
   readonly tapeShape: TapeShape;
   /** null for any colour: the mark is then drawn in the subject's colour */
@@ -52,6 +62,7 @@ export interface Mark {
 /** Default values of a new mark, apart from its letter and place. */
 export const DEFAULT_MARK = {
   detail: '',
+  taping: null,
   isSimulated: false,
   stale: null,
   tapeShape: 'tee',

@@ -27,7 +27,7 @@ test.each<[string, unknown, string, object]>([
   ['durationS', NaN, 'not-a-number', { min: 0.5, max: 600 }],
   ['durationS', 1e9, 'out-of-range', { min: 0.5, max: 600 }],
   ['captureFps', 0, 'out-of-range', { min: 1, max: 1000 }],
-  ['schema', 10, 'not-a-choice', { choices: ['9'] }],
+  ['schema', 11, 'not-a-choice', { choices: ['10'] }],
   [
     'method',
     'guess',
@@ -86,6 +86,7 @@ test.each<[string, unknown, string, object]>([
         'subjectId',
         'detail',
         'distanceMm',
+        'taping',
         'place',
         'method',
         'isSimulated',

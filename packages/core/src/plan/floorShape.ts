@@ -15,6 +15,7 @@ import {
   SUBJECT_KINDS,
   TAPE_COLOURS,
   TAPE_SHAPES,
+  type Taping,
 } from '../floor/index.js';
 import { boolean, list, nullable, object, oneOf, quantity, text, variant } from '../shape.js';
 import { PLAN_LIMITS as LIMITS } from './planLimits.js';
@@ -84,12 +85,15 @@ export const subjectShape = object<Subject>({
   stays: list(stay, LIMITS.stays),
 });
 
+const taping = object<Taping>({ timeS: quantity(LIMITS.timeS), drawnMm: quantity(LIMITS.drawnMm) });
+
 export const markShape = object<Mark>({
   id,
   letter: text(LIMITS.letter),
   subjectId: nullable(id),
   detail: text(LIMITS.detail),
   distanceMm: nullable(quantity(LIMITS.distanceMm)),
+  taping: nullable(taping),
   place: nullable(place),
   method: oneOf(...MEASURE_METHODS),
   isSimulated: boolean(),

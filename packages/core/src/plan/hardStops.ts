@@ -1,5 +1,5 @@
 import { ringOf, withinReach } from '../kit/index.js';
-import { planDistances } from './planDistances.js';
+import { markFocusMm } from './planDistances.js';
 import { activeBeats, type ShotPlan } from './shotPlan.js';
 
 /** A hard stop of the wheel, set at a mark. */
@@ -58,9 +58,8 @@ function distanceAngles({ focusTrack: { start, pulls }, optics }: ShotPlan): num
   );
 }
 
-/** Ring angle of a mark by its id, as measured. */
+/** Ring angle of a mark by its id, as measured and as the track sets it. */
 export function markAngles(plan: ShotPlan): (markId: string) => number {
   const ring = ringOf(plan.optics.lens);
-  const { markFocusMm } = planDistances(plan);
-  return (markId) => ring.angleAt(withinReach(ring, markFocusMm.get(markId)!));
+  return (markId) => ring.angleAt(withinReach(ring, markFocusMm(plan, markId)));
 }

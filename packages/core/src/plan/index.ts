@@ -18,7 +18,7 @@ export {
 export { DEFAULT_GOALS, DEFAULT_SCHEDULE, DEFAULT_TARGET_KEEP_RATE, type Schedule, type ShotGoals } from './goals.js';
 export { type HardStop, hardStopsOf, markAngles, MAX_HARD_STOPS } from './hardStops.js';
 export { focalLengthAt, halfViewDeg, isSteady, stopAt, stopLimit, type StopLimit, zoneLensAt } from './opticsOverTime.js';
-export { planDistances } from './planDistances.js';
+export { markFocusMm, markLandingS, markSetS, planDistances } from './planDistances.js';
 export { PLAN_LIMITS, targetMm } from './planLimits.js';
 export { ringReach, type RingReach } from './ringReach.js';
 export {
@@ -70,6 +70,8 @@ export {
   setSubjectHeight,
   startFloor,
   walkTo,
+  drawAtDistance,
+  minDrawnMm,
 } from './edits/floor.js';
 export {
   chooseCamera,
@@ -85,7 +87,7 @@ export {
 export { copyOnFloor, type FloorItem, moveOnFloor, removeFromFloor } from './edits/group.js';
 export { nextId } from './edits/ids.js';
 export { addLandmark, changeLandmark, changePicture, layPicture, removePicture, scalePicture } from './edits/landmarks.js';
-export { addPlace, changeMark, hasRoomForStop, marksHold, removeMark } from './edits/marks.js';
+export { addPlace, changeMark, hasRoomForStop, marksHold, removeMark, setTapedFrom } from './edits/marks.js';
 export { newPlan } from './edits/newPlan.js';
 export {
   addOpticsChange,
@@ -131,6 +133,7 @@ export {
   setSubjectKind,
   subjectNamed,
 } from './edits/subjects.js';
+export { type StaleCause, staleCause, staleMarks, distanceSigmaMm, drawnTapeMm } from './staleMarks.js';
 export { withTargets } from './edits/targets.js';
 export { withDrawnDistances } from './edits/withDrawnDistances.js';
 export { type PlanNote, type PlanNoteCode } from './notes/planNote.js';

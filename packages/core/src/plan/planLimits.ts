@@ -15,6 +15,7 @@ export const PLAN_LIMITS = {
   timeS: { min: 0, max: 600 },
   pullS: { min: 0.04, max: 600 },
   share: { min: 0.01, max: 1 },
+  drawnMm: { min: 0, max: 1_500_000 },
   placeMm: { min: -500_000, max: 500_000 },
   heightMm: { min: 0, max: 30_000 },
   sizeMm: { min: 20, max: 100_000 },

@@ -21,7 +21,7 @@ export interface TargetOverTime {
   at(timeS: number): TrackPosition;
 }
 
-/** @param landsS - time at which the focus arrives there: a blur is set with the optics of that time */
+/** @param landsS - time at which the focus arrives there: a mark is set with the camera of that time, a blur with its optics too */
 export function targetOverTime(
   plan: ShotPlan,
   target: FocusTarget,
@@ -45,15 +45,15 @@ export function targetOverTime(
     degAt: (timeS) => settingAt(mmAt(timeS)).ringDeg,
     at: (timeS) => settingAt(mmAt(timeS)),
   });
-  const { markFocusMm, focusMmAt } = planDistances(plan);
+  const { markFocusAt, focusMmAt } = planDistances(plan);
   switch (target.kind) {
     case 'mark':
-      return still(settingAt(markFocusMm.get(target.markId)!));
+      return still(settingAt(markFocusAt(target.markId, landsS)));
     case 'distance':
       return still(settingAt(target.distanceMm ?? Infinity));
     case 'blur': {
       const lens = zoneLensAt(plan.optics, landsS);
-      const distanceMm = markFocusMm.get(target.markId)!;
+      const distanceMm = markFocusAt(target.markId, landsS);
       const blurMm = (target.blurPercent / 100) * pictureWidthMm(plan.optics);
       return still(settingAt(focusForBlur(lens, ring, { distanceMm, blurMm, towards: target.towards })));
     }

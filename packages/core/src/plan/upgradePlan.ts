@@ -2,7 +2,9 @@ import { ASSUMED_MARK_SIGMA_MM, ASSUMED_TIMING_SIGMA_S, DEFAULT_MARK, STANDING_E
 import { ASSUMED_HAND } from '../hand/index.js';
 import { ASSUMED_PEAK_DEG_PER_S } from '../kit/index.js';
 import { DEFAULT_GOALS, DEFAULT_SCHEDULE } from './goals.js';
-import { ASSUMED_CUE_SIGMA_S, DEFAULT_PULL, PLAN_SCHEMA } from './shotPlan.js';
+import { ASSUMED_CUE_SIGMA_S, DEFAULT_PULL, PLAN_SCHEMA, type ShotPlan } from './shotPlan.js';
+import { checkPlan } from './checkPlan.js';
+import { withDrawnDistances } from './edits/withDrawnDistances.js';
 
 type Json = Readonly<Record<string, unknown>>;
 
@@ -24,6 +26,7 @@ export function upgradePlan(saved: unknown): unknown {
     else if (schema === 6) plan = toSchema7(plan as Json);
     else if (schema === 7) plan = toSchema8(plan as Json);
     else if (schema === 8) plan = toSchema9(plan as Json);
+    else if (schema === 9) plan = toSchema10(plan as Json);
     else return plan;
   }
 }
@@ -161,7 +164,7 @@ function toSchema9(plan: Json): Json {
   const { floor } = plan;
   return {
     ...plan,
-    schema: PLAN_SCHEMA,
+    schema: 9,
     cameraErrors: null,
     subjects: itemsOf(plan, 'subjects').map((subject) => ({ kind: 'person', ...subject })),
     floor: isRecord(floor)
@@ -172,6 +175,12 @@ function toSchema9(plan: Json): Json {
         }
       : floor,
   };
+}
+
+/** Schema 10 adds where a distance was taped from: for older plans, from where the camera is when the subject arrives. */
+function toSchema10(plan: Json): Json {
+  const upgraded = { ...plan, schema: PLAN_SCHEMA, marks: itemsOf(plan, 'marks').map((mark) => ({ taping: null, ...mark })) };
+  return checkPlan(upgraded).length === 0 ? { ...withDrawnDistances(upgraded as unknown as ShotPlan) } : upgraded;
 }
 
 /** Before schema 9 an aim at a point or by heading was level. */

@@ -2,12 +2,12 @@ import type { Mark } from '../floor/index.js';
 import { ringOf, type RingPoint, wheelDegOf, withinReach } from '../kit/index.js';
 import { depthOfField } from '../optics/index.js';
 import { landingWindow } from '../hand/index.js';
-import { planDistances, type ShotPlan, zoneLensAt } from '../plan/index.js';
+import { markFocusMm, markSetS, type ShotPlan, zoneLensAt } from '../plan/index.js';
 
-/** A mark as read on this lens, with the optics at the time of arrival. Ring angles unless named otherwise. */
+/** A mark as read on this lens, with the optics and the camera as they are when focus lands there. Ring angles unless named otherwise. */
 export interface MarkReading {
-  /** First arrival of a subject; 0 if there is none */
-  readonly arrivalS: number;
+  /** Time for which it is read: the first landing of a pull there, or the arrival of the subject after it */
+  readonly atS: number;
   /** What the ring must be set to; Infinity for infinity */
   readonly focusMm: number;
   /** End of the ring that keeps it from being set; null if the ring reaches it */
@@ -34,16 +34,16 @@ export interface MarkReading {
  */
 export function markReading(plan: ShotPlan, mark: Mark): MarkReading {
   const ring = ringOf(plan.optics.lens);
-  const requestedMm = planDistances(plan).markFocusMm.get(mark.id)!;
+  const requestedMm = markFocusMm(plan, mark.id);
   const focusMm = withinReach(ring, requestedMm);
-  const arrivalS = firstArrivalS(plan, mark.id);
-  const lens = zoneLensAt(plan.optics, arrivalS);
+  const atS = markSetS(plan, mark);
+  const lens = zoneLensAt(plan.optics, atS);
   const zone = depthOfField({ ...lens, focusDistanceMm: focusMm });
   const { nearSideDeg, farSideDeg } = landingWindow(lens, ring, focusMm);
   const ringDeg = ring.angleAt(focusMm);
   const end = requestedMm < focusMm ? 'close-focus' : 'far-end';
   return {
-    arrivalS,
+    atS,
     focusMm: requestedMm,
     beyond: focusMm === requestedMm ? null : end,
     ringDeg,

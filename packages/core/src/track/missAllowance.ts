@@ -23,12 +23,12 @@ export type MissAllowance =
  * @param missMm - each way, at least 0
  */
 export function missAllowance(plan: ShotPlan, mark: Mark, missMm: number): MissAllowance {
-  const { nearerMm, fartherMm, focusMm, arrivalS } = markReading(plan, mark);
+  const { nearerMm, fartherMm, focusMm, atS } = markReading(plan, mark);
   if (missMm <= nearerMm && missMm <= fartherMm) return { status: 'allowed', nearerMm, fartherMm };
   const { lens } = plan.optics;
-  const glass = zoneLensAt(plan.optics, arrivalS);
+  const glass = zoneLensAt(plan.optics, atS);
   const needed = stopForAllowance(glass, withinReach(ringOf(lens), focusMm), missMm, focusMm === Infinity ? 0 : missMm);
-  const stop = stopsAt(lens, focalLengthAt(plan.optics, arrivalS)).find((offered) => fNumberOf(lens, offered) >= needed);
+  const stop = stopsAt(lens, focalLengthAt(plan.optics, atS)).find((offered) => fNumberOf(lens, offered) >= needed);
   if (stop === undefined) return { status: 'not-on-this-lens', wouldNeedStop: stopOfFNumber(lens, needed) };
-  return { status: 'needs-stop', stop, stops: 2 * Math.log2(stop / stopAt(plan.optics, arrivalS)) };
+  return { status: 'needs-stop', stop, stops: 2 * Math.log2(stop / stopAt(plan.optics, atS)) };
 }

@@ -1,6 +1,13 @@
 import { ASSUMED_MARK_SIGMA_MM, ASSUMED_TIMING_SIGMA_S, hasAssumedUncertainty } from '../floor/index.js';
 import { ringOf, wheelDegOf } from '../kit/index.js';
-import { activeBeats, ASSUMED_CUE_SIGMA_S, cameraErrorsOf, isCameraMoving, type ShotPlan } from '../plan/index.js';
+import {
+  activeBeats,
+  ASSUMED_CUE_SIGMA_S,
+  cameraErrorsOf,
+  distanceSigmaMm,
+  isCameraMoving,
+  type ShotPlan,
+} from '../plan/index.js';
 import { ASSUMED_HAND, type Hand } from '../hand/index.js';
 import { evaluatePull, type PullAssessment } from '../verdict/index.js';
 
@@ -116,7 +123,7 @@ export function errorSources(plan: ShotPlan): SizedError[] {
   );
   const marks = plan.marks
     .filter(({ id, distanceMm }) => goesTo.has(id) && distanceMm !== null)
-    .map((mark) => sized({ kind: 'measuring', markId: mark.id }, mark.uncertaintyMm, 'mm', hasAssumedUncertainty(mark)));
+    .map((mark) => sized({ kind: 'measuring', markId: mark.id }, distanceSigmaMm(plan, mark), 'mm', hasAssumedUncertainty(mark)));
   const { reactionS: waits, perBitS, steadyDeg } = plan.hand;
   const isAssumedHand =
     waits === ASSUMED_HAND.reactionS && perBitS === ASSUMED_HAND.perBitS && steadyDeg === ASSUMED_HAND.steadyDeg;

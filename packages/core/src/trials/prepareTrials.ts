@@ -4,16 +4,17 @@ import {
   beatFrames,
   type CameraErrors,
   cameraErrorsOf,
-  type FocusTarget,
+  distanceSigmaMm,
   type HardStop,
   hardStopsOf,
   isSteady,
   keyFrameOf,
   pictureWidthMm,
   planCircleMm,
-  planDistances,
+  markFocusMm,
   ringReach,
   type ShotPlan,
+  type TrackPosition,
   zoneLensAt,
 } from '../plan/index.js';
 import { subjectErrors } from '../floor/index.js';
@@ -99,10 +100,10 @@ interface TrialContext {
 function stopOf({ plan, order, isLeftOut }: TrialContext, bounds: HardStop['bounds']): PreparedStop | null {
   const stop = hardStopsOf(plan).find((one) => one.bounds === bounds);
   if (!stop) return null;
-  const { id, uncertaintyMm } = plan.marks.find((mark) => mark.id === stop.markId)!;
-  const mm = planDistances(plan).markFocusMm.get(id)!;
-  if (mm === Infinity || isLeftOut('measuring', id)) return null;
-  return { mm, measureSigmaMm: uncertaintyMm, setupMark: order.setup.get(id)! };
+  const mark = plan.marks.find(({ id }) => id === stop.markId)!;
+  const mm = markFocusMm(plan, mark.id);
+  if (mm === Infinity || isLeftOut('measuring', mark.id)) return null;
+  return { mm, measureSigmaMm: distanceSigmaMm(plan, mark), setupMark: order.setup.get(mark.id)! };
 }
 
 function subjectsOf({ plan, verdict, drawsAt, isLeftOut }: TrialContext): PreparedSubject[] {
@@ -150,8 +151,8 @@ function holdsOf({ plan, verdict, ring, order, drawsAt, isLeftOut }: TrialContex
   const targets = [plan.focusTrack.start!, ...plan.focusTrack.pulls.map(({ target }) => target)];
   return targets.map((target, index) => {
     // a blur is set with the optics at the landing
-    const stillDeg = index === 0 ? track.start.ringDeg : track.pulls[index - 1]!.to.ringDeg;
-    const hold = holdOf(plan, ring, target, verdict.frameCount);
+    const { ringDeg: stillDeg, requestedMm } = index === 0 ? track.start : track.pulls[index - 1]!.to;
+    const hold = holdOf(plan, ring, { target, requestedMm }, verdict.frameCount);
     const isMeasured = target.kind === 'mark' && isLeftOut('measuring', target.markId);
     const pullId = index === 0 ? null : plan.focusTrack.pulls[index - 1]!.id;
     const follows = hold.degs !== null && !isLeftOut('following', pullId);
@@ -189,17 +190,17 @@ const MAX_SIGMAS = 4;
 function holdOf(
   plan: ShotPlan,
   ring: LensRing,
-  target: FocusTarget,
+  { target, requestedMm }: Pick<TrackPosition, 'target' | 'requestedMm'>,
   frameCount: number,
 ): Pick<PreparedHold, 'degs' | 'mm' | 'measureSigmaMm'> {
   const alone = focusTrack({ ...plan, focusTrack: { start: target, pulls: [] } }, ring)!;
   const isMoving = target.kind === 'subject' || target.kind === 'course';
   const mark = target.kind === 'mark' ? plan.marks.find(({ id }) => id === target.markId)! : null;
-  const mm = mark ? planDistances(plan).markFocusMm.get(mark.id)! : Infinity;
+  const mm = mark ? requestedMm : Infinity;
   return {
     degs: isMoving ? Float64Array.from({ length: frameCount }, (_, frame) => alone.ringDegAt(frame / plan.captureFps)) : null,
     mm,
-    measureSigmaMm: mark && mm !== Infinity ? mark.uncertaintyMm : 0,
+    measureSigmaMm: mark && mm !== Infinity ? distanceSigmaMm(plan, mark) : 0,
   };
 }
 

@@ -10,7 +10,9 @@ export function assessPulls(track: FocusTrack, ring: LensRing, plan: ShotPlan): 
   const { optics, wheel, maxHandDegPerS, hand } = plan;
   const { stepDeg } = ringReach(plan);
   const stops = hardStopsOf(plan);
-  const isAtStop = ({ target }: TrackPosition) => target.kind === 'mark' && stops.some(({ markId }) => markId === target.markId);
+  const isAtStop = ({ target, ringDeg }: TrackPosition) =>
+    target.kind === 'mark' &&
+    stops.some((stop) => stop.markId === target.markId && Math.abs(stop.ringDeg - ringDeg) < SAME_ANGLE_DEG);
   const landingAt = (position: TrackPosition, travelDeg: number, timeS: number): Landing => {
     const lens = zoneLensAt(optics, timeS);
     const window = landingWindow(lens, ring, position.distanceMm);
@@ -51,6 +53,9 @@ export function assessPulls(track: FocusTrack, ring: LensRing, plan: ShotPlan): 
     };
   });
 }
+
+/** Smaller differences of ring angle are rounding. */
+const SAME_ANGLE_DEG = 1e-6;
 
 /** Sample points for the speed of a pull that meets a moving target. */
 const SPEED_SAMPLES = 48;

@@ -1,6 +1,6 @@
 import { ringOf, wheelDegOf, withinReach } from '../kit/index.js';
 import { landingWindow } from '../hand/index.js';
-import { planDistances, type ShotPlan, zoneLensAt } from '../plan/index.js';
+import { markFocusMm, type ShotPlan, zoneLensAt } from '../plan/index.js';
 import { evaluatePull } from './evaluatePull.js';
 import type { PullVerdict } from './pullVerdict.js';
 
@@ -57,11 +57,9 @@ export function comparePlans(before: ShotPlan, after: ShotPlan): PlanComparison 
 
 function placesOf(plan: ShotPlan): (markId: string) => { atDeg: number; windowDeg: number } | null {
   const ring = ringOf(plan.optics.lens);
-  const { markFocusMm: distances } = planDistances(plan);
   return (markId) => {
-    const distanceMm = distances.get(markId);
-    if (distanceMm === undefined) return null;
-    const reachedMm = withinReach(ring, distanceMm);
+    if (!plan.marks.some(({ id }) => id === markId)) return null;
+    const reachedMm = withinReach(ring, markFocusMm(plan, markId));
     const { widthDeg } = landingWindow(zoneLensAt(plan.optics, 0), ring, reachedMm);
     return { atDeg: wheelDegOf(plan.wheel, ring.angleAt(reachedMm)), windowDeg: wheelDegOf(plan.wheel, widthDeg) };
   };

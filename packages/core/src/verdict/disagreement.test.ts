@@ -1,5 +1,5 @@
 import { twoPeople } from '../../test/plans';
-import { changeMark, placeMark, setLensHeight, startFloor } from '../plan/index';
+import { adoptDrawnDistance, changeMark, placeMark, setLensHeight, startFloor } from '../plan/index';
 import { disagreement } from './disagreement';
 import { evaluatePull } from './evaluatePull';
 
@@ -13,7 +13,10 @@ test('tape and drawing that agree say nothing; one that is only drawn has nothin
 });
 
 test('where they differ, it says what the take would lose if the drawing were right', () => {
-  const plan = placeMark(drawn(), 'mark-1', { xMm: 3600, yMm: 0 });
+  const elsewhere = placeMark(drawn(), 'mark-1', { xMm: 3600, yMm: 0 });
+  // moved after it was taped, it is stale: there is nothing to hold the tape against
+  expect(disagreement(elsewhere, elsewhere.marks[0]!)).toBeNull();
+  const plan = changeMark(adoptDrawnDistance(elsewhere, 'mark-1'), 'mark-1', { distanceMm: 2900, method: 'tape' });
   const found = disagreement(plan, plan.marks[0]!)!;
   expect(found.drawnMm).toBeCloseTo(3600, 6);
   expect(found.tapedMm).toBe(2900);

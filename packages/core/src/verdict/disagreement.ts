@@ -1,5 +1,13 @@
 import type { Mark } from '../floor/index.js';
-import { type FocusTarget, planDistances, type ShotPlan, withDrawnDistances, withTargets } from '../plan/index.js';
+import {
+  drawnTapeMm,
+  type FocusTarget,
+  markFocusMm,
+  type ShotPlan,
+  staleCause,
+  withDrawnDistances,
+  withTargets,
+} from '../plan/index.js';
 import { evaluatePull } from './evaluatePull.js';
 
 /** Difference between the taped and the drawn distance of a mark, and its effect. */
@@ -18,16 +26,16 @@ const MIN_DIFFERENCE_MM = 5;
  * Compares the tape with the drawing at a mark, and computes the loss if the drawing is right while the ring is set by the
  * tape.
  *
- * @returns null if they agree, or if one of them is missing
+ * @returns null if they agree, if one of them is missing, or if the drawing was moved after the tape was read
  */
 export function disagreement(plan: ShotPlan, mark: Mark): Disagreement | null {
-  const { markSightings, markFocusMm } = planDistances(plan);
-  const drawnMm = markSightings.get(mark.id)?.tapeMm;
-  if (mark.method === 'drawn' || mark.distanceMm === null || drawnMm === undefined) return null;
+  const drawnMm = drawnTapeMm(plan, mark);
+  if (mark.method === 'drawn' || mark.distanceMm === null || drawnMm === null || staleCause(plan, mark) === 'drawing')
+    return null;
   if (Math.abs(mark.distanceMm - drawnMm) < MIN_DIFFERENCE_MM) return null;
   const asSet = (target: FocusTarget): FocusTarget => {
     if (target.kind !== 'mark' || target.markId !== mark.id) return target;
-    const distanceMm = markFocusMm.get(mark.id)!;
+    const distanceMm = markFocusMm(plan, mark.id);
     return { kind: 'distance', distanceMm: distanceMm === Infinity ? null : distanceMm };
   };
   const drawn = withDrawnDistances({

@@ -4,7 +4,7 @@ import { rangeText } from '../problems/ranges.js';
 
 /** Why a distance field has limits. */
 export type DistanceLimit =
-  'tape' | 'ring' | 'close-focus' | 'four-focal-lengths' | 'compared' | 'floor' | 'floor-length' | 'walk';
+  'tape' | 'ring' | 'close-focus' | 'four-focal-lengths' | 'compared' | 'floor' | 'floor-length' | 'walk' | 'heights';
 
 const DISTANCE_LIMITS: Readonly<Record<DistanceLimit, string>> = {
   tape: 'closer than a tape can measure',
@@ -14,6 +14,7 @@ const DISTANCE_LIMITS: Readonly<Record<DistanceLimit, string>> = {
   compared: 'a distance at which one of the two can’t focus',
   floor: 'outside this floor',
   'floor-length': 'not a length on this floor',
+  heights: 'less than the difference in height between the lens and the point of focus',
   walk: 'not a place to which a subject can walk',
 };
 

@@ -1,7 +1,11 @@
 import {
   displayStepMm,
   formatDistance,
+  drawnTapeMm,
   formatGap,
+  markFocusMm,
+  markSetS,
+  planDistances,
   type Mark,
   type MarkReading,
   type MeasureMethod,
@@ -9,6 +13,7 @@ import {
   type RingPoint,
   type ShotPlan,
   type UnitSystem,
+  staleCause,
   withinReach,
   zoneLensAt,
   type FocusReference,
@@ -43,11 +48,11 @@ export function beyondRingText({ beyond }: MarkReading, { optics }: ShotPlan, un
 
 /** Explains the room around a mark: limits, inputs and assumptions. */
 export function markRoomLines(reading: MarkReading, mark: Mark, { optics, wheel }: ShotPlan, units: UnitSystem): string[] {
-  const { fNumber, circleOfConfusionMm, focalLengthMm } = zoneLensAt(optics, reading.arrivalS);
+  const { fNumber, circleOfConfusionMm, focalLengthMm } = zoneLensAt(optics, reading.atS);
   const focusMm = withinReach(ringOf(optics.lens), reading.focusMm);
   return [
     `near limit ${formatDistance(reading.nearMm, units)}, far limit ${formatDistance(reading.farMm, units)}`,
-    `computed for f ${Number(focalLengthMm.toFixed(1))} mm, N ${fNumber.toFixed(2)}, C ${(circleOfConfusionMm * 1000).toFixed(1)} µm, the lens as it is at ${reading.arrivalS.toFixed(1)} s`,
+    `computed for f ${Number(focalLengthMm.toFixed(1))} mm, N ${fNumber.toFixed(2)}, C ${(circleOfConfusionMm * 1000).toFixed(1)} µm, the lens as it is at ${reading.atS.toFixed(1)} s`,
     ...(wheel && optics.lens.response !== 'speed'
       ? [`the ring at ${reading.ringDeg.toFixed(1)}°; the wheel turns ${wheel.wheelPerRing} × as far`]
       : []),
@@ -80,6 +85,14 @@ export function disagreementText(losesS: number): string {
   return 'If the drawing is right, the shot is equally sharp.';
 }
 
+/** Why the distance of a mark is stale, in a few words beside it. */
+export function staleText(plan: ShotPlan, mark: Mark, units: UnitSystem): string | null {
+  const cause = staleCause(plan, mark);
+  if (cause === null) return null;
+  if (cause === 'drawing') return `stale: moved in the drawing, now ${formatDistance(drawnTapeMm(plan, mark)!, units)}`;
+  return cause === 'camera' ? 'stale: camera moved' : 'stale: lens changed';
+}
+
 /** How an object to focus on instead serves a mark. */
 export function referenceRoomText({ marginMm, nearerMm, fartherMm }: FocusReference, units: UnitSystem): string {
   if (marginMm < 0) return `${formatGap(marginMm, units)} beside the zone: soft at the mark`;
@@ -87,12 +100,19 @@ export function referenceRoomText({ marginMm, nearerMm, fartherMm }: FocusRefere
   return `sharp at the mark, room −${formatGap(nearerMm, units)} / +${farther}`;
 }
 
-/** Why the ring is set to another distance than the tape shows. */
-export function axisLines(tapeMm: number, focusMm: number, units: UnitSystem): string[] {
+/** Why the ring is set to another distance than the tape shows: the camera is elsewhere when focus lands, or the mark is off the axis. */
+export function axisLines(plan: ShotPlan, mark: Mark, units: UnitSystem): string[] {
+  const setS = markSetS(plan, mark);
+  const tapeMm = mark.distanceMm ?? Infinity;
+  const [lineMm, focusMm] = [planDistances(plan).tapeAt(mark.id, setS), markFocusMm(plan, mark.id)];
+  const differ = (a: number, b: number) => formatDistance(a, units) !== formatDistance(b, units);
   return [
     `tape ${formatDistance(tapeMm, units)}: the straight line from the image plane`,
-    `depth ${formatDistance(focusMm, units)}: along the lens axis, because the plane of focus is perpendicular to it`,
-    'with the camera as it is when the subject reaches this mark',
+    ...(differ(lineMm, tapeMm) ? [`${formatDistance(lineMm, units)} from where the camera is at ${setS.toFixed(1)} s`] : []),
+    ...(differ(focusMm, lineMm)
+      ? [`depth ${formatDistance(focusMm, units)}: along the lens axis, because the plane of focus is perpendicular to it`]
+      : []),
+    'with the camera as it is when focus lands on this mark',
   ];
 }
 

@@ -47,7 +47,12 @@ test('every note is a sentence without gaps', () => {
 
 test('notes name their values', () => {
   const [stale] = notesOf(cameraMoved(twoPeople()));
-  expect(noteText(stale!)).toBe('A, B were measured before the camera was moved: measure again.');
+  expect(noteText(stale!)).toBe(
+    'A, B were measured before the camera was moved. Measure again: until then the old distance counts.',
+  );
+  expect(noteText({ code: 'stale-marks', kind: 'warning', letters: ['B'], since: 'drawing' })).toBe(
+    'B was measured before the camera or the mark was moved in the drawing. Measure again: until then the drawing counts, corrected by what the tape said before.',
+  );
   expect(noteText({ code: 'outside-stops', kind: 'warning', letters: ['C'], stops: ['A', 'B'] })).toBe(
     'C lies beyond the hard stops at A and B: the wheel does not get there.',
   );

@@ -1,8 +1,22 @@
-import { formatStop, formatStops, formatTime, type PlanNote, type PlanNoteCode } from '@still-heron/core';
+import { formatStop, formatStops, formatTime, type PlanNote, type PlanNoteCode, type StaleCause } from '@still-heron/core';
 import { SUPPORT_WORDS } from '../kit/kitText.js';
 
 /** Last sentence of every caution about movement. */
 export const LOCAL_RULES = 'Local rules and the production’s safety lead decide; no distance here is a safety distance.';
+
+/** What happened to a distance before it became stale. */
+const STALE_WORDS: Readonly<Record<StaleCause, string>> = {
+  camera: 'measured before the camera was moved',
+  drawing: 'measured before the camera or the mark was moved in the drawing',
+  lens: 'set with another lens',
+};
+
+/** What a stale distance is worth until somebody measures again. */
+const STALE_ADVICE: Readonly<Record<StaleCause, string>> = {
+  camera: 'Measure again: until then the old distance counts.',
+  drawing: 'Measure again: until then the drawing counts, corrected by what the tape said before.',
+  lens: 'Read it off the ring again: until then the old distance counts.',
+};
 
 type Writers = { readonly [C in PlanNoteCode]: (note: Extract<PlanNote, { code: C }>) => string };
 
@@ -12,7 +26,7 @@ const WRITERS: Writers = {
   'no-end-stops': ({ wheel }) =>
     `The hard stops of ${wheel} can’t be used: a ring that answers to speed moves past its distance while the wheel rests.`,
   'stale-marks': ({ letters, since }) =>
-    `${letters.join(', ')} ${letters.length === 1 ? 'was' : 'were'} measured before the ${since === 'camera' ? 'camera was moved' : 'lens was changed'}: measure again.`,
+    `${letters.join(', ')} ${letters.length === 1 ? 'was' : 'were'} ${STALE_WORDS[since]}. ${STALE_ADVICE[since]}`,
   'stop-limited': ({ scale, fromS, stop, stopsLost }) =>
     `From ${formatTime(fromS)} the zoom opens less than is set, down to ${formatStop(stop, scale)}: ${formatStops(stopsLost)} less light, and a deeper zone.`,
   'zoom-not-tested': ({ drifts }) =>

@@ -3,7 +3,7 @@ import {
   type CompleteVerdict,
   landingWindow,
   type TrackPull,
-  planDistances,
+  markFocusMm,
   ringOf,
   ringReach,
   type ShotPlan,
@@ -111,9 +111,8 @@ function at(rad: number, radius: number): { x: number; y: number } {
 /** Marks within the range of the ring, with their landing windows; the letters are kept apart. */
 function dialMarks(plan: ShotPlan, ring: LensRing, timeS: number, { radOf, band }: DialScale): DialMark[] {
   const lens = zoneLensAt(plan.optics, timeS);
-  const { markFocusMm } = planDistances(plan);
   const found = plan.marks.flatMap(({ id, letter, subjectId, hasHardStop }) => {
-    const mm = markFocusMm.get(id)!;
+    const mm = markFocusMm(plan, id);
     if (mm < ring.closeFocusMm || mm > ring.farthestMm) return [];
     const ringDeg = ring.angleAt(withinReach(ring, mm));
     const { nearSideDeg, farSideDeg } = landingWindow(lens, ring, mm);

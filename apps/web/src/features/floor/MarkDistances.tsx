@@ -2,7 +2,9 @@ import {
   formatDistance,
   formatDistanceFigure,
   formatGap,
+  markFocusMm,
   planDistances,
+  staleCause,
   type ShotPlan,
   type UnitSystem,
   type Mark,
@@ -28,7 +30,7 @@ const MIN_DIFFERENCE_MM = 5;
 
 /** All marks: tape distance, focus distance, and why they differ off the axis. */
 export function MarkDistances({ plan, units }: Props) {
-  const { markSightings, markFocusMm } = planDistances(plan);
+  const { markSightings } = planDistances(plan);
   if (plan.marks.length === 0) return null;
   return (
     <section>
@@ -41,7 +43,7 @@ export function MarkDistances({ plan, units }: Props) {
             plan={plan}
             units={units}
             sight={markSightings.get(mark.id)}
-            focusMm={markFocusMm.get(mark.id)!}
+            focusMm={markFocusMm(plan, mark.id)}
           />
         ))}
       </ul>
@@ -62,6 +64,7 @@ function MarkRow({ plan, units, mark, sight, focusMm }: MarkRowProps) {
   const subjectIndex = plan.subjects.findIndex(({ id }) => id === mark.subjectId);
   const tapeMm = mark.distanceMm ?? Infinity;
   const isBehind = sight !== undefined && sight.depthMm <= 0;
+  const isStale = staleCause(plan, mark) !== null;
   const isOffAxis = sight !== undefined && !isBehind && Math.abs(focusMm - tapeMm) > MIN_DIFFERENCE_MM;
   return (
     <li className={clsx(selection?.id === mark.id && floorStyles.isSelected)}>
@@ -80,12 +83,12 @@ function MarkRow({ plan, units, mark, sight, focusMm }: MarkRowProps) {
       <small>
         {mark.method === 'drawn' ? 'drawn' : `by ${MEASURE_WORDS[mark.method]}`}
         {mark.isSimulated && <span className={textStyles.toneEdge}> · simulated</span>}
-        {mark.stale && <span className={textStyles.toneEdge}> · stale</span>}
+        {isStale && <span className={textStyles.toneEdge}> · stale</span>}
         {isBehind && <span className={textStyles.toneSoft}> · behind the camera</span>}
         {isOffAxis && (
           <>
             {' · '}
-            <Explain what="Distance for the ring" lines={axisLines(tapeMm, focusMm, units)}>
+            <Explain what="Distance for the ring" lines={axisLines(plan, mark, units)}>
               ring at {formatDistance(focusMm, units)}
             </Explain>
           </>

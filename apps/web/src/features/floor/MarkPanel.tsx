@@ -55,7 +55,7 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
           </div>
         )}
         <StayTimes mark={mark} plan={plan} />
-        <MarkMeasure mark={mark} units={units} measuring={measuring} />
+        <MarkMeasure mark={mark} plan={plan} units={units} measuring={measuring} />
         <MarkDisagreement mark={mark} plan={plan} units={units} />
       </section>
       <section>
@@ -83,7 +83,7 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
           <MarkOnFloor mark={mark} plan={plan} />
         </RememberedFold>
         <RememberedFold title="How it was measured">
-          <MarkDetails mark={mark} units={units} />
+          <MarkDetails mark={mark} plan={plan} units={units} />
         </RememberedFold>
         {subject?.kind === 'person' && <PerformerAccuracy subject={subject} units={units} onEdit={edit} />}
       </section>

@@ -1,6 +1,7 @@
 import { disagreementText } from '@still-heron/wording';
 import {
   disagreement,
+  drawAtDistance,
   formatDistance,
   formatGap,
   adoptDrawnDistance,
@@ -35,6 +36,12 @@ export function MarkDisagreement({ mark, plan, units }: Props) {
         onClick={() => edit(`use the drawn distance of ${mark.letter}`, (now) => adoptDrawnDistance(now, mark.id))}
       >
         Use the drawn distance
+      </Button>
+      <Button
+        look="quiet"
+        onClick={() => edit(`draw ${mark.letter} where it was taped`, (now) => drawAtDistance(now, mark.id, tapedMm))}
+      >
+        Draw it where it was taped
       </Button>
     </p>
   );

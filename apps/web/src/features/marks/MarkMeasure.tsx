@@ -1,6 +1,17 @@
-import { changeMark, formatGap, type Mark, type UnitSystem } from '@still-heron/core';
+import {
+  changeMark,
+  drawAtDistance,
+  formatGap,
+  type Mark,
+  minDrawnMm,
+  PLAN_LIMITS,
+  type ShotPlan,
+  type UnitSystem,
+} from '@still-heron/core';
 import { MEASURE_WORDS } from '@still-heron/wording';
 import { DistanceField } from '../../ui/fields/DistanceField';
+import { QuantityField } from '../../ui/fields/QuantityField';
+import { readDistance } from '../../ui/fields/readDistance';
 import { useEdit } from '../shot/useEdit';
 import { StaleMark } from './StaleMark';
 import type { Measuring } from './useMeasuring';
@@ -12,37 +23,49 @@ import fieldStyles from '../../ui/fields/fields.module.css';
 
 interface Props {
   readonly mark: Mark;
+  readonly plan: ShotPlan;
   readonly units: UnitSystem;
   readonly measuring: Measuring;
 }
 
 /** Tape distance of a mark: typed, or read from a simulated device with one key. */
-export function MarkMeasure({ mark, units, measuring }: Props) {
+export function MarkMeasure({ mark, plan, units, measuring }: Props) {
   const edit = useEdit();
+  const isDrawn = mark.method === 'drawn';
   return (
     <div data-testid="mark-measure" className={styles.markMeasure}>
       <DistanceField
-        label={mark.method === 'drawn' ? 'drawn distance' : 'tape distance'}
+        label={isDrawn ? 'drawn distance' : 'tape distance'}
         size="large"
         distanceMm={mark.distanceMm ?? Infinity}
         units={units}
         testId="mark-distance"
         hint={
           <>
-            {mark.method === 'drawn' ? 'from the floor plan' : `by ${MEASURE_WORDS[mark.method]}`}, accurate to about{' '}
+            {isDrawn ? 'from the floor plan' : `by ${MEASURE_WORDS[mark.method]}`}, accurate to about{' '}
             {formatGap(mark.uncertaintyMm, units)}
             {mark.isSimulated && <strong className={textStyles.toneEdge}> · simulated</strong>}
           </>
         }
+        {...(isDrawn ? { range: { minMm: minDrawnMm(plan, mark), maxMm: PLAN_LIMITS.placeMm.max, reason: 'heights' } } : {})}
         onChange={(mm, gesture) =>
-          edit(
-            `measure ${mark.letter} again`,
-            (now) => changeMark(now, mark.id, { distanceMm: mm === Infinity ? null : mm }),
-            gesture,
-          )
+          isDrawn
+            ? edit(`draw ${mark.letter} at another distance`, (now) => drawAtDistance(now, mark.id, mm), gesture)
+            : edit(`measure ${mark.letter} again`, (now) => taped(now, mark.id, mm), gesture)
         }
       />
-      <StaleMark mark={mark} />
+      {isDrawn && (
+        <QuantityField<number | null>
+          label="tape distance"
+          value={null}
+          print={() => ''}
+          placeholder="not taped yet"
+          read={(text) => readDistance(text, units)}
+          testId="mark-tape"
+          onChange={(mm, gesture) => mm !== null && edit(`measure ${mark.letter}`, (now) => taped(now, mark.id, mm), gesture)}
+        />
+      )}
+      <StaleMark mark={mark} plan={plan} units={units} />
       <div className={styles.markDevices}>
         <Button size="small" onClick={() => measuring.measure('tape', mark)}>
           Tape <Key>T</Key>
@@ -62,4 +85,8 @@ export function MarkMeasure({ mark, units, measuring }: Props) {
       )}
     </div>
   );
+}
+
+function taped(plan: ShotPlan, markId: string, mm: number): ShotPlan {
+  return changeMark(plan, markId, { distanceMm: mm === Infinity ? null : mm });
 }

@@ -1,18 +1,44 @@
-import { type Mark, marksHold } from '@still-heron/core';
+import {
+  adoptDrawnDistance,
+  formatDistance,
+  type Mark,
+  marksHold,
+  type ShotPlan,
+  staleCause,
+  type UnitSystem,
+} from '@still-heron/core';
+import { staleText } from '@still-heron/wording';
 import { useEdit } from '../shot/useEdit';
 import { Button } from '../../ui/Button';
 import styles from './StaleMark.module.css';
 
-/** A stale distance: measure again, or confirm that it is still valid. */
-export function StaleMark({ mark }: { readonly mark: Mark }) {
+interface Props {
+  readonly mark: Mark;
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+}
+
+/** A stale distance: measure again, keep what was measured, or go by the drawing if it was moved there. */
+export function StaleMark({ mark, plan, units }: Props) {
   const edit = useEdit();
-  if (mark.stale === null) return null;
+  const text = staleText(plan, mark, units);
+  if (text === null) return null;
   return (
     <p className={styles.markStale}>
-      stale: {mark.stale === 'camera' ? 'camera moved' : 'lens changed'}
-      <Button look="quiet" onClick={() => edit(`confirm the distance of ${mark.letter}`, (now) => marksHold(now, mark.id))}>
-        It is still right
-      </Button>
+      {text}
+      <span>
+        <Button look="quiet" onClick={() => edit(`keep the distance of ${mark.letter}`, (now) => marksHold(now, mark.id))}>
+          Keep {formatDistance(mark.distanceMm ?? Infinity, units)}
+        </Button>
+        {staleCause(plan, mark) === 'drawing' && (
+          <Button
+            look="quiet"
+            onClick={() => edit(`use the drawn distance of ${mark.letter}`, (now) => adoptDrawnDistance(now, mark.id))}
+          >
+            Go by the drawing
+          </Button>
+        )}
+      </span>
     </p>
   );
 }

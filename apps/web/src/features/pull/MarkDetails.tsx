@@ -1,14 +1,31 @@
-import { changeMark, adoptDrawnDistance, type Mark, MEASURE_METHODS, PLAN_LIMITS, type UnitSystem } from '@still-heron/core';
+import {
+  changeMark,
+  adoptDrawnDistance,
+  isCameraMoving,
+  type Mark,
+  MEASURE_METHODS,
+  PLAN_LIMITS,
+  setTapedFrom,
+  type ShotPlan,
+  type UnitSystem,
+} from '@still-heron/core';
 import { MEASURE_WORDS } from '@still-heron/wording';
 import { Select } from 'antd';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { GapField } from '../../ui/fields/GapField';
 import { TextField } from '../../ui/fields/TextField';
+import { TimeField } from '../../ui/fields/TimeField';
 import { editPlan } from '../shot/shotSlice';
 import fieldStyles from '../../ui/fields/fields.module.css';
 
+interface Props {
+  readonly mark: Mark;
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+}
+
 /** Details of a mark: letter, measuring method, uncertainty and note. */
-export function MarkDetails({ mark, units }: { readonly mark: Mark; readonly units: UnitSystem }) {
+export function MarkDetails({ mark, plan, units }: Props) {
   const dispatch = useAppDispatch();
   const change = (name: string, changes: Parameters<typeof changeMark>[2], gesture?: string) =>
     dispatch(editPlan(name, (now) => changeMark(now, mark.id, changes), gesture));
@@ -43,6 +60,20 @@ export function MarkDetails({ mark, units }: { readonly mark: Mark; readonly uni
         units={units}
         onChange={(uncertaintyMm, gesture) => change('change the accuracy', { uncertaintyMm }, gesture)}
       />
+      {mark.taping && isCameraMoving(plan) && (
+        <TimeField
+          label="taped from where the camera is at"
+          timeS={mark.taping.timeS}
+          captureFps={plan.captureFps}
+          minS={0}
+          maxS={plan.durationS}
+          reason="shot"
+          testId="taped-from"
+          onChange={(timeS, gesture) =>
+            dispatch(editPlan(`change where ${mark.letter} was taped from`, (now) => setTapedFrom(now, mark.id, timeS), gesture))
+          }
+        />
+      )}
       <TextField
         label="note"
         max={PLAN_LIMITS.note.max}

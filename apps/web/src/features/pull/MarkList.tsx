@@ -75,7 +75,7 @@ function MarkRow({ mark, plan, units }: Props & { readonly mark: Mark }) {
         }
         testId={`mark-${mark.letter}`}
       />
-      <StaleMark mark={mark} />
+      <StaleMark mark={mark} plan={plan} units={units} />
       <Room mark={mark} plan={plan} units={units} />
     </li>
   );

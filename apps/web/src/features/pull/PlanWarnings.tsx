@@ -23,7 +23,6 @@ export function PlanWarnings({ plan }: { readonly plan: ShotPlan }) {
 /** Codes of warnings that affect whether the track comes out as planned. */
 const VERDICT_WARNINGS: readonly PlanNoteCode[] = [
   'ring-by-speed',
-  'stale-marks',
   'stop-limited',
   'zoom-not-tested',
   'out-of-reach',

@@ -51,7 +51,7 @@ export function PullSide({ plan, verdict, units, isAdding = false }: SideProps &
       {mark && (
         <section key={mark.id} aria-label={`Mark ${mark.letter}`}>
           <h2>Mark {mark.letter}</h2>
-          <MarkDetails mark={mark} units={units} />
+          <MarkDetails mark={mark} plan={plan} units={units} />
           <RememberedFold title="Place on the floor, and what to ask the performer for">
             <MarkOnFloor mark={mark} plan={plan} />
           </RememberedFold>

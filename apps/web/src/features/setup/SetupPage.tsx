@@ -6,7 +6,6 @@ import { WordChoice } from '../../ui/fields/WordChoice';
 import { CALCULATOR_VIEWS, CalculatorView, type CalculatorViewName } from '../calculator/ZoneCalculator';
 import { GearChanges } from './GearChanges';
 import { LightView } from './LightView';
-import { StaleMarks } from './StaleMarks';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { distanceTried, selectSession } from '../shot/sessionSlice';
 import { abandonGesture, editPlan, selectPlan } from '../shot/shotSlice';
@@ -45,7 +44,6 @@ export function SetupPage() {
     <div className={layoutStyles.stepPage}>
       <div data-testid="surface" className={layoutStyles.surface}>
         <GearChanges plan={plan} units={units} />
-        <StaleMarks plan={plan} />
         <div className={calculatorStyles.calculatorBar}>
           <WordChoice
             label="View of the zone"

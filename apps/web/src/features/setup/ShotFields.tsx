@@ -8,7 +8,7 @@ import { TextField } from '../../ui/fields/TextField';
 import { TimeField } from '../../ui/fields/TimeField';
 import { editHeading, selectDocument } from '../shot/shotSlice';
 import { PlanNotes } from './PlanNotes';
-import { CameraMoved } from './StaleMarks';
+import { CameraMoved } from './CameraMoved';
 import { useEdit } from '../shot/useEdit';
 import fieldStyles from '../../ui/fields/fields.module.css';
 import styles from './ShotFields.module.css';

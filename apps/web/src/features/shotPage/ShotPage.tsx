@@ -10,6 +10,7 @@ import { productionOpened } from '../../shared/preferences';
 import { Unreachable } from '../../ui/Unreachable';
 import { evaluator } from '../../shared/workers/evaluator';
 import { ConflictBar } from './ConflictBar';
+import { StaleMarks } from '../marks/StaleMarks';
 import { outbox } from '../shot/outbox';
 import { shotSaver } from '../shot/saving';
 import { savingActions, selectProductionId, selectSaving } from '../shot/savingSlice';
@@ -51,6 +52,7 @@ export function ShotPage() {
       {isOpen ? (
         <div className={styles.shotBody}>
           <ConflictBar />
+          <StaleDistances />
           <Outlet />
           {showsHistory && (
             <Suspense>
@@ -63,6 +65,11 @@ export function ShotPage() {
       )}
     </Frame>
   );
+}
+
+function StaleDistances() {
+  const plan = useAppSelector(selectPlan);
+  return plan && <StaleMarks plan={plan} />;
 }
 
 const STEPS = ['setup', 'floor', 'pull', 'stop', 'roll', 'takes'] as const;

@@ -1,4 +1,13 @@
-import { floorTimes, type KeepRate, ringOf, placementOf, type ShotPlan } from '@still-heron/core';
+import {
+  activeBeats,
+  floorTimes,
+  type KeepRate,
+  ringOf,
+  placementOf,
+  sharpBeatsAt,
+  type ShotPlan,
+  staleMarks,
+} from '@still-heron/core';
 import { NavLink } from 'react-router';
 import clsx from 'clsx';
 import { useAppSelector } from '../../shared/store/hooks';
@@ -64,16 +73,20 @@ function setupState(plan: ShotPlan, changes: number): StepState {
   const isOutside = plan.marks.some(
     ({ distanceMm }) => (distanceMm ?? Infinity) < closeFocusMm || (distanceMm ?? Infinity) > farthestMm,
   );
-  const isDoubtful = plan.marks.some(({ stale }) => stale !== null) || plan.optics.lens.response === 'speed';
+  const isDoubtful = staleMarks(plan).length > 0 || plan.optics.lens.response === 'speed';
   return isOutside || isDoubtful || changes > 0 ? 'check' : 'ready';
 }
 
-/** The floor is optional. It needs attention if a subject stands where it can't be focused on. */
+/** The floor is optional. It needs attention if a subject stands where it can't be focused on while it must be sharp. */
 function floorState(plan: ShotPlan): StepState {
   if (plan.floor === null) return 'untouched';
-  const times = floorTimes(plan);
+  const times = [...floorTimes(plan), ...activeBeats(plan).map(({ fromS }) => fromS)];
   const isWrong = plan.subjects.some((subject) =>
-    times.some((timeS) => !['before-the-camera', 'not-on-the-floor'].includes(placementOf(plan, subject, timeS))),
+    times.some(
+      (timeS) =>
+        sharpBeatsAt(plan, timeS).some(({ subjectId }) => subjectId === subject.id) &&
+        !['before-the-camera', 'not-on-the-floor'].includes(placementOf(plan, subject, timeS)),
+    ),
   );
   if (isWrong) return 'check';
   return plan.subjects.length > 0 ? 'ready' : 'in-progress';

@@ -1,4 +1,5 @@
-import { type FloorPlan, type Mark, type Place, STANDING_EYES_MM, type Stay } from '../../floor/index.js';
+import { type FloorPlan, headingDeg, type Mark, nextAtMark, type Place, STANDING_EYES_MM, type Stay } from '../../floor/index.js';
+import { planDistances } from '../planDistances.js';
 import { PLAN_LIMITS as LIMITS } from '../planLimits.js';
 import type { ShotPlan } from '../shotPlan.js';
 import { clamp, nextId, withItem } from './ids.js';
@@ -54,6 +55,7 @@ export function clearFloor(plan: ShotPlan): ShotPlan {
     marks: plan.marks.map((mark) => ({
       ...mark,
       place: null,
+      taping: null,
       focusReferenceId: null,
       method: mark.method === 'drawn' ? 'eye' : mark.method,
     })),
@@ -76,6 +78,35 @@ export function adoptDrawnDistance(plan: ShotPlan, markId: string): ShotPlan {
       mark.place === null ? mark : { ...markDrawnAt(mark, mark.place), distanceMm: LIMITS.distanceMm.min },
     ),
   });
+}
+
+/** Shortest drawn distance of a mark: straight above or below the lens. 0 for a mark that is not drawn. */
+export function minDrawnMm(plan: ShotPlan, mark: Mark): number {
+  return Math.abs(heightAboveLens(plan, mark) ?? 0);
+}
+
+/**
+ * Moves a mark in the drawing along its line from the camera, as it is when the subject arrives, until a tape would read a distance. A
+ * measured mark keeps its distance.
+ *
+ * @param distanceMm - finite; less than `minDrawnMm` counts as that
+ */
+export function drawAtDistance(plan: ShotPlan, markId: string, distanceMm: number): ShotPlan {
+  const mark = plan.marks.find(({ id }) => id === markId);
+  const upMm = mark ? heightAboveLens(plan, mark) : null;
+  if (!mark?.place || upMm === null) return plan;
+  const { camera } = planDistances(plan).cameraAt(nextAtMark(plan.subjects, mark, 0).atS)!;
+  const acrossMm = Math.max(Math.sqrt(Math.max(distanceMm ** 2 - upMm ** 2, 0)), 1);
+  const rad = (headingDeg(camera, mark.place) * Math.PI) / 180;
+  const place = clampedPlace({ xMm: camera.xMm + acrossMm * Math.cos(rad), yMm: camera.yMm + acrossMm * Math.sin(rad) });
+  return withDrawnDistances({ ...plan, marks: withItem(plan.marks, markId, (item) => ({ ...item, place, taping: null })) });
+}
+
+/** Height of a mark's point of focus above the lens on arrival; null if it is not drawn. */
+function heightAboveLens(plan: ShotPlan, mark: Mark): number | null {
+  const { heightMm, atS } = nextAtMark(plan.subjects, mark, 0);
+  const pose = planDistances(plan).cameraAt(atS);
+  return pose === null || mark.place === null || mark.distanceMm === null ? null : heightMm - pose.camera.heightMm;
 }
 
 /** Adds a subject that stands at a place on the floor. */

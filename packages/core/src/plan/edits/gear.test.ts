@@ -42,11 +42,12 @@ const body: KitCamera = {
 const letters = (plan: ShotPlan) => plan.marks.map(({ stale }) => stale);
 
 describe('what makes measured distances stale', () => {
-  test('another lens does, the stop does not, nor another name for the same lens', () => {
-    expect(letters(setStop(twoPeople(), 8))).toEqual([null, null]);
-    expect(letters(setLens(twoPeople(), { name: 'The old 65', widestStop: 2, gear: 'pitch 0.8' }))).toEqual([null, null]);
-    expect(letters(setLens(twoPeople(), { focalLengthMm: 75, closeFocusMm: 750 }))).toEqual(['lens', 'lens']);
-    expect(letters(setLens(twoPeople(), { ring: { kind: 'helicoid', focusThrowDeg: 300 } }))).toEqual(['lens', 'lens']);
+  test('another lens does what was read off its ring, the stop does not, nor another name for the same lens', () => {
+    const plan = changeMark(twoPeople(), 'mark-2', { method: 'picture' });
+    expect(letters(setStop(plan, 8))).toEqual([null, null]);
+    expect(letters(setLens(plan, { name: 'The old 65', widestStop: 2, gear: 'pitch 0.8' }))).toEqual([null, null]);
+    expect(letters(setLens(plan, { focalLengthMm: 75, closeFocusMm: 750 }))).toEqual([null, 'lens']);
+    expect(letters(setLens(plan, { ring: { kind: 'helicoid', focusThrowDeg: 300 } }))).toEqual([null, 'lens']);
   });
 
   test('the camera moved does; infinity stays where it is', () => {
@@ -71,7 +72,11 @@ describe('what makes measured distances stale', () => {
 describe('a shot takes its gear from the kit', () => {
   const shot = chooseRig(
     chooseWheel(
-      chooseCamera(chooseLens(twoPeople(), 'lens-9', zoom), { id: 'cam-9', modeId: 'wide', steadyingId: null }, body),
+      chooseCamera(
+        chooseLens(changeMark(twoPeople(), 'mark-2', { method: 'reference' }), 'lens-9', zoom),
+        { id: 'cam-9', modeId: 'wide', steadyingId: null },
+        body,
+      ),
       'wheel-9',
       wheel,
     ),
@@ -98,7 +103,7 @@ describe('a shot takes its gear from the kit', () => {
     expect(others).toEqual([]);
     expect(change!.part).toBe('lens');
     expect(gearDifferences(shot, change!.updatedPlan!, 'lens')).toMatchObject([{ part: 'lens', field: 'closeFocusMm' }]);
-    expect(letters(change!.updatedPlan!)).toEqual(['lens', 'lens']);
+    expect(letters(change!.updatedPlan!)).toEqual([null, 'lens']);
     expect(gearChanges(change!.updatedPlan!, { ...now, lens: { ...item, lens: recalibrated } })).toEqual([]);
     const softer = gearChanges(shot, { ...now, wheel: { ...wheel, wheelPerRing: 3 } });
     expect(softer.map(({ part }) => part)).toEqual(['wheel']);

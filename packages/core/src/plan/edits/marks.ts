@@ -1,11 +1,20 @@
-import { atDistance, DEFAULT_MARK, type Mark, measureSigmaMm, type Place, type StaleReason } from '../../floor/index.js';
+import {
+  atDistance,
+  DEFAULT_MARK,
+  type Mark,
+  type MeasureMethod,
+  measureSigmaMm,
+  type Place,
+  type StaleReason,
+} from '../../floor/index.js';
 import { MAX_HARD_STOPS } from '../hardStops.js';
 import type { ShotPlan } from '../shotPlan.js';
 import { detachFromMark, detachFromSubject } from './targets.js';
 import { clamp, nextId, nextLetter, withItem, without } from './ids.js';
 import { clampedPlace } from './withFloor.js';
 import { PLAN_LIMITS } from '../planLimits.js';
-import { withDrawnDistances } from './withDrawnDistances.js';
+import { tapingAt, withDrawnDistances } from './withDrawnDistances.js';
+import { staleCause } from '../staleMarks.js';
 
 /** A new mark with the next free letter, taped at a distance. */
 export function markFor(plan: ShotPlan, subjectId: string | null, distanceMm: number | null): Mark {
@@ -30,11 +39,11 @@ export function markFor(plan: ShotPlan, subjectId: string | null, distanceMm: nu
 export function changeMark(
   plan: ShotPlan,
   id: string,
-  changes: Partial<Omit<Mark, 'id' | 'subjectId' | 'place' | 'stale'>>,
+  changes: Partial<Omit<Mark, 'id' | 'subjectId' | 'place' | 'stale' | 'taping'>>,
 ): ShotPlan {
   const { hasHardStop: _, ...rest } = changes;
   const allowed = changes.hasHardStop === true && !hasRoomForStop(plan, id) ? rest : changes;
-  return { ...plan, marks: withItem(plan.marks, id, (mark) => changedMark(mark, allowed)) };
+  return withDrawnDistances({ ...plan, marks: withItem(plan.marks, id, (mark) => changedMark(mark, allowed)) });
 }
 
 /** Whether a hard stop can be set at a mark: a wheel has two. */
@@ -47,9 +56,11 @@ function changedMark(mark: Mark, changes: Parameters<typeof changeMark>[2]): Mar
   const changed = { ...moved, ...changes };
   if (changes.distanceMm !== undefined) {
     changed.stale = null;
+    changed.taping = null;
     changed.isSimulated = changes.isSimulated ?? false;
     changed.method = changes.method ?? (mark.method === 'drawn' ? 'tape' : mark.method);
   }
+  if (changed.method === 'drawn') changed.taping = null;
   // a new measuring method brings its own default uncertainty
   if (changed.method !== mark.method && changes.uncertaintyMm === undefined)
     changed.uncertaintyMm = measureSigmaMm(changed.method, changed.distanceMm ?? Infinity);
@@ -59,7 +70,7 @@ function changedMark(mark: Mark, changes: Parameters<typeof changeMark>[2]): Mar
 /** The mark moved to a place on the floor. Its distance then follows from the drawing. */
 export function markDrawnAt(mark: Mark, place: Place): Mark {
   const uncertaintyMm = measureSigmaMm('drawn', mark.distanceMm ?? Infinity);
-  return { ...mark, method: 'drawn', isSimulated: false, stale: null, uncertaintyMm, place: clampedPlace(place) };
+  return { ...mark, method: 'drawn', isSimulated: false, stale: null, taping: null, uncertaintyMm, place: clampedPlace(place) };
 }
 
 /** Adds a mark at a place where nobody stands yet. Returns the same plan if it is full. */
@@ -76,16 +87,36 @@ export function addPlace(
   };
 }
 
-/** Marks measured distances as stale. Infinity never becomes stale. */
-export function staleMarks(plan: ShotPlan, reason: StaleReason): ShotPlan {
-  const marks = plan.marks.map((mark) => (mark.distanceMm === null ? mark : { ...mark, stale: reason }));
+/** Measuring methods whose distance was read off the ring. */
+const RING_METHODS: readonly MeasureMethod[] = ['picture', 'reference'];
+
+/**
+ * Marks distances as stale. Infinity never becomes stale. Another lens leaves a tape to the image plane as it is: only what was read off the
+ * ring is stale then, and what a hard stop was set at.
+ */
+export function makeStale(plan: ShotPlan, reason: StaleReason): ShotPlan {
+  const isHit = ({ distanceMm, method, hasHardStop }: Mark) =>
+    distanceMm !== null && (reason === 'camera' || hasHardStop || RING_METHODS.includes(method));
+  return { ...plan, marks: plan.marks.map((mark) => (isHit(mark) ? { ...mark, stale: reason } : mark)) };
+}
+
+/** Stale distances, one by id or all of them, as valid again: measured with the same result, with camera and marks as they are drawn now. */
+export function marksHold(plan: ShotPlan, id?: string): ShotPlan {
+  const marks = plan.marks.map((mark) => {
+    if ((id ?? mark.id) !== mark.id || staleCause(plan, mark) === null) return mark;
+    return { ...mark, stale: null, taping: mark.taping && tapingAt(plan, mark, mark.taping.timeS) };
+  });
   return { ...plan, marks };
 }
 
-/** Marks one distance (by id), or all of them, as valid again: measured, with the same result. */
-export function marksHold(plan: ShotPlan, id?: string): ShotPlan {
-  const marks = plan.marks.map((mark) => (mark.stale !== null && (id ?? mark.id) === mark.id ? { ...mark, stale: null } : mark));
-  return { ...plan, marks };
+/** Records from where a mark was taped: from the camera's place at a time of the shot, as it is drawn now. */
+export function setTapedFrom(plan: ShotPlan, id: string, timeS: number): ShotPlan {
+  const atS = clamp(timeS, 0, plan.durationS);
+  const isMeasured = ({ method, taping }: Mark) => method !== 'drawn' && taping !== null;
+  return {
+    ...plan,
+    marks: withItem(plan.marks, id, (mark) => (isMeasured(mark) ? { ...mark, taping: tapingAt(plan, mark, atS) } : mark)),
+  };
 }
 
 /** Removes a mark with the stays at it. Pulls to it keep its distance. */
@@ -94,7 +125,7 @@ export function removeMark(plan: ShotPlan, id: string): ShotPlan {
   if (!mark) return plan;
   // a subject without a place can't be followed
   const lost = plan.subjects.filter(({ stays }) => stays.length > 0 && stays.every(({ markId }) => markId === id));
-  const freed = lost.reduce((rest, subject) => detachFromSubject(rest, subject.id), detachFromMark(plan, id, mark.distanceMm));
+  const freed = lost.reduce((rest, subject) => detachFromSubject(rest, subject.id), detachFromMark(plan, id));
   return withDrawnDistances({
     ...freed,
     marks: without(freed.marks, id),

@@ -4,7 +4,7 @@ import { focalLengthAt } from '../opticsOverTime.js';
 import { PLAN_LIMITS } from '../planLimits.js';
 import { type OpticsChange, pullEndS, type ShotOptics, type ShotPlan } from '../shotPlan.js';
 import { clamp, nextId, withItem, without } from './ids.js';
-import { staleMarks } from './marks.js';
+import { makeStale } from './marks.js';
 
 /** Which setting changes while rolling. */
 export type OpticsSetting = 'irisPulls' | 'zooms';
@@ -23,8 +23,8 @@ export function setFocalLength(plan: ShotPlan, focalLengthMm: number): ShotPlan 
 }
 
 /**
- * Replaces or corrects the lens. Stop and focal length are clamped to its range, its close focus to what optics allow. Measured
- * distances become stale if the lens focuses differently. Scale points belong to the lens that they were read from: with another focal
+ * Replaces or corrects the lens. Stop and focal length are clamped to its range, its close focus to what optics allow. What was
+ * read off the ring becomes stale if the lens focuses differently. Scale points belong to the lens that they were read from: with another focal
  * length, close focus or separation, the ring is a helicoid of the same throw.
  */
 export function setLens(plan: ShotPlan, changes: Partial<Lens>): ShotPlan {
@@ -44,7 +44,7 @@ export function setLens(plan: ShotPlan, changes: Partial<Lens>): ShotPlan {
     narrowestStop: Math.max(requested.narrowestStop, requested.widestStop, isPrime ? 0 : requested.widestStopLong),
   };
   const changed = withOptics(plan, { ...plan.optics, lens });
-  return focusesAlike(before, lens) ? changed : staleMarks(changed, 'lens');
+  return focusesAlike(before, lens) ? changed : makeStale(changed, 'lens');
 }
 
 const FIGURES_OF_SCALE = ['focalLengthMm', 'longestMm', 'closeFocusMm', 'principalSeparationMm'] as const;
@@ -62,7 +62,7 @@ export function setCamera(plan: ShotPlan, camera: Camera): ShotPlan {
 
 /** Records that the camera has moved since the distances were measured. */
 export function cameraMoved(plan: ShotPlan): ShotPlan {
-  return staleMarks(plan, 'camera');
+  return makeStale(plan, 'camera');
 }
 
 /**

@@ -78,6 +78,8 @@ function withSurroundings(plan: ShotPlan, newTimeS: (timeS: number) => number): 
   const targets = withTargets(plan, course);
   return {
     ...targets,
+    // a tape holds for the camera's place that it was taken from
+    marks: plan.marks.map((mark) => ({ ...mark, taping: mark.taping && { ...mark.taping, timeS: at(mark.taping.timeS) } })),
     alternates: targets.alternates && { ...targets.alternates, other: withOtherPulls(targets.alternates.other, at) },
     optics: { ...optics, zooms: optics.zooms.map(change), irisPulls: optics.irisPulls.map(change) },
     floor: floor && {

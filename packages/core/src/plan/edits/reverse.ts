@@ -1,6 +1,5 @@
 import type { AimKey, FloorPlan, PathKey, Subject } from '../../floor/index.js';
 import { easingReversed } from '../../hand/index.js';
-import { planDistances } from '../planDistances.js';
 import { withDrawnDistances } from './withDrawnDistances.js';
 import type { Beat, FocusTrackPlan, FocusTarget, OpticsChange, Pull, ShotOptics, ShotPlan } from '../shotPlan.js';
 
@@ -12,12 +11,14 @@ import type { Beat, FocusTrackPlan, FocusTarget, OpticsChange, Pull, ShotOptics,
 export function reversed(plan: ShotPlan): ShotPlan {
   const back = (timeS: number) => Math.max(0, plan.durationS - timeS);
   const lastsS = (pullId: string) => plan.focusTrack.pulls.find(({ id }) => id === pullId)?.durationS ?? 0;
-  return withTapes(plan, {
+  return withDrawnDistances({
     ...plan,
     isReversed: !plan.isReversed,
     optics: reversedOptics(plan.optics, back),
     floor: plan.floor && reversedFloor(plan.floor, back),
     subjects: plan.subjects.map((subject) => reversedWay(subject, back)),
+    // a tape holds for the camera's place that it was taken from, which the shot passes at another time
+    marks: plan.marks.map((mark) => ({ ...mark, taping: mark.taping && { ...mark.taping, timeS: back(mark.taping.timeS) } })),
     beats: plan.beats.map((beat) => reversedBeat(beat, back, plan.captureFps)),
     focusTrack: reversedLine(plan.focusTrack, back),
     alternates: plan.alternates && { ...plan.alternates, other: reversedLine(plan.alternates.other, back) },
@@ -31,21 +32,6 @@ export function reversed(plan: ShotPlan): ShotPlan {
       })),
     })),
   });
-}
-
-/**
- * A tape is read where the camera stands when the subject first reaches a mark. Backwards that is another place; the tape
- * correction is kept.
- */
-function withTapes(plan: ShotPlan, back: ShotPlan): ShotPlan {
-  if (plan.floor === null) return back;
-  const [was, is] = [planDistances(plan).markSightings, planDistances(back).markSightings];
-  const marks = back.marks.map((mark) => {
-    const [before, after] = [was.get(mark.id), is.get(mark.id)];
-    if (mark.method === 'drawn' || mark.distanceMm === null || !before || !after) return mark;
-    return { ...mark, distanceMm: mark.distanceMm + after.tapeMm - before.tapeMm };
-  });
-  return withDrawnDistances({ ...back, marks });
 }
 
 type Back = (timeS: number) => number;

@@ -1,14 +1,13 @@
+import type { Mark } from '../../floor/index.js';
 import { planDistances } from '../planDistances.js';
 import { PLAN_LIMITS } from '../planLimits.js';
 import type { ShotPlan } from '../shotPlan.js';
-import { clamp } from './ids.js';
-import { staleMarks } from './marks.js';
 import { withTargets } from './targets.js';
 import { withFloor } from './withFloor.js';
 
 /**
- * Moves the camera back along its axis, so that every subject is farther away by `byMm`. Taped distances are increased and
- * become stale.
+ * Moves the camera back along its axis, so that every subject is farther away by `byMm`. A mark that is drawn is then stale because of the
+ * drawing, and the drawing says how far it is now. A tape without a drawing is increased, and becomes stale.
  *
  * @param byMm - > 0
  */
@@ -26,15 +25,11 @@ export function stepBack(plan: ShotPlan, byMm: number): ShotPlan {
       return { ...key, xMm: key.xMm - byMm * Math.cos(rad), yMm: key.yMm - byMm * Math.sin(rad) };
     }),
   }));
-  const [was, is] = [planDistances(plan).markSightings, planDistances(drawn).markSightings];
-  const moved = {
-    ...drawn,
-    marks: drawn.marks.map((mark) => {
-      const [before, after] = [was.get(mark.id), is.get(mark.id)];
-      if (mark.method === 'drawn' || mark.distanceMm === null) return mark;
-      const { min, max } = PLAN_LIMITS.distanceMm;
-      return { ...mark, distanceMm: clamp(mark.distanceMm + (before && after ? after.tapeMm - before.tapeMm : byMm), min, max) };
-    }),
-  };
-  return staleMarks(moved, 'camera');
+  const isOnFloor = ({ place }: Mark) => drawn.floor !== null && place !== null;
+  const marks = drawn.marks.map((mark) =>
+    isOnFloor(mark) || mark.distanceMm === null
+      ? mark
+      : { ...mark, distanceMm: farther(mark.distanceMm), stale: 'camera' as const },
+  );
+  return { ...drawn, marks };
 }

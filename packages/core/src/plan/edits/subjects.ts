@@ -83,7 +83,7 @@ export function subjectNamed({ subjects }: Pick<ShotPlan, 'subjects'>, name: str
 /** Removes a subject with its marks and beats. Pulls to its marks keep their distance. */
 export function removeSubject(plan: ShotPlan, id: string): ShotPlan {
   const owned = plan.marks.filter((mark) => mark.subjectId === id);
-  const freed = owned.reduce((rest, mark) => detachFromMark(rest, mark.id, mark.distanceMm), detachFromSubject(plan, id));
+  const freed = owned.reduce((rest, mark) => detachFromMark(rest, mark.id), detachFromSubject(plan, id));
   return withDrawnDistances({
     ...freed,
     floor: freed.floor && {

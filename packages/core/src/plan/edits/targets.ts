@@ -1,5 +1,6 @@
 import type { FocusTrackPlan, FocusTarget, ShotPlan } from '../shotPlan.js';
-import { planDistances } from '../planDistances.js';
+import { markFocusMm, planDistances } from '../planDistances.js';
+import { targetMm } from '../planLimits.js';
 
 /** Changes all focus targets of a plan, in both alternates. */
 export function withTargets(plan: ShotPlan, change: (target: FocusTarget) => FocusTarget): ShotPlan {
@@ -14,8 +15,9 @@ export function withTargets(plan: ShotPlan, change: (target: FocusTarget) => Foc
   };
 }
 
-/** Replaces targets at a mark, or at a blur beside it, by a plain distance. */
-export function detachFromMark(plan: ShotPlan, markId: string, distanceMm: number | null): ShotPlan {
+/** Replaces targets at a mark, or at a blur beside it, by the distance that the ring was set to there. */
+export function detachFromMark(plan: ShotPlan, markId: string): ShotPlan {
+  const distanceMm = targetMm(markFocusMm(plan, markId));
   return withTargets(plan, (target) =>
     (target.kind === 'mark' || target.kind === 'blur') && target.markId === markId ? { kind: 'distance', distanceMm } : target,
   );

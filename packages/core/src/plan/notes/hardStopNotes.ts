@@ -1,5 +1,6 @@
 import { hardStopsOf, markAngles, MAX_HARD_STOPS, neededMarkIds } from '../hardStops.js';
 import type { PlanNote } from './planNote.js';
+import { staleCause } from '../staleMarks.js';
 import type { ShotPlan } from '../shotPlan.js';
 
 /** Notes about hard stops set at marks: at most two, on a wheel that has them, with every required mark between them. */
@@ -11,7 +12,7 @@ export function hardStopNotes(plan: ShotPlan): PlanNote[] {
   if (!plan.wheel?.hasEndStops)
     notes.push({ code: 'stops-without-wheel', kind: 'warning', letters, wheel: plan.wheel?.name ?? null });
   if (stops.length > MAX_HARD_STOPS) notes.push({ code: 'too-many-stops', kind: 'warning', letters });
-  if (stops.some(({ stale }) => stale !== null)) notes.push({ code: 'stops-stale', kind: 'warning' });
+  if (stops.some((mark) => staleCause(plan, mark) !== null)) notes.push({ code: 'stops-stale', kind: 'warning' });
   const outside = lettersOutside(plan);
   if (outside.length > 0) notes.push({ code: 'outside-stops', kind: 'warning', letters: outside, stops: letters });
   return notes;

@@ -1,4 +1,5 @@
 import type { Support } from '../../kit/index.js';
+import type { StaleCause } from '../staleMarks.js';
 import type { StopScale } from '../../units/index.js';
 
 /** Values of each note, by code. */
@@ -8,7 +9,7 @@ interface NoteValues {
   /** The wheel's hard stops do not hold on such a ring */
   'no-end-stops': { readonly wheel: string };
   /** Marks that were measured before the lens or the camera changed */
-  'stale-marks': { readonly letters: readonly string[]; readonly since: 'lens' | 'camera' };
+  'stale-marks': { readonly letters: readonly string[]; readonly since: StaleCause };
   /** A zoom opens less than is set: from when, the widest stop where it opens least, and the light lost there */
   'stop-limited': { readonly scale: StopScale; readonly fromS: number; readonly stop: number; readonly stopsLost: number };
   /** The shot zooms with a lens that is untested, or loses focus while zooming */

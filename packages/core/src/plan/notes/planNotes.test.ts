@@ -3,7 +3,7 @@ import { defaultLens, defaultWheel, presetRig } from '../../kit/index';
 import { addOpticsChange, setLens, setStop } from '../edits/optics';
 import { addPull } from '../edits/pulls';
 import { addSubject } from '../edits/subjects';
-import { marksHold, staleMarks } from '../edits/marks';
+import { marksHold, makeStale } from '../edits/marks';
 import { moveCameraTo } from '../edits/cameraPath';
 import { planNotes } from './planNotes';
 import type { ShotPlan } from '../shotPlan';
@@ -84,6 +84,6 @@ describe('hard stops', () => {
     expect(notes[0]).toMatchObject({ letters: ['C'], stops: ['A', 'B'] });
     expect(codes(stopsAt(needed, 'mark-1', 'mark-2', 'mark-3'))).toEqual(['too-many-stops']);
     expect(codes(stopsAt(twoPeople(), 'mark-1'))).toEqual(['stops-without-wheel']);
-    expect(codes(stopsAt(staleMarks(geared(), 'lens'), 'mark-1'))).toEqual(['stale-marks', 'stops-stale']);
+    expect(codes(makeStale(stopsAt(geared(), 'mark-1'), 'lens'))).toEqual(['stale-marks', 'stops-stale']);
   });
 });

@@ -2,6 +2,7 @@ import { airyDiameterMm } from '../../optics/index.js';
 import { fNumberOf, isZoom, missingParts, type Support, UNREACHABLE_SUPPORTS } from '../../kit/index.js';
 import { isCameraMoving } from '../cameraMoves.js';
 import { stopLimit } from '../opticsOverTime.js';
+import { type StaleCause, staleCause } from '../staleMarks.js';
 import { planCircleMm, type ShotPlan } from '../shotPlan.js';
 import { hardStopNotes } from './hardStopNotes.js';
 import type { PlanNote } from './planNote.js';
@@ -34,10 +35,9 @@ function ringNotes(plan: ShotPlan): PlanNote[] {
     notes.push({ code: 'ring-by-speed', kind: 'blocks' });
     if (wheel?.hasEndStops) notes.push({ code: 'no-end-stops', kind: 'blocks', wheel: wheel.name });
   }
-  const stale = marks.filter((mark) => mark.stale !== null);
-  if (stale.length > 0) {
-    const since = stale.every((mark) => mark.stale === 'camera') ? 'camera' : 'lens';
-    notes.push({ code: 'stale-marks', kind: 'warning', letters: lettersOf(stale), since });
+  for (const since of STALE_CAUSES) {
+    const stale = marks.filter((mark) => staleCause(plan, mark) === since);
+    if (stale.length > 0) notes.push({ code: 'stale-marks', kind: 'warning', letters: lettersOf(stale), since });
   }
   if (zooms.length > 0 && lens.holdsFocus !== 'holds')
     notes.push({ code: 'zoom-not-tested', kind: 'warning', drifts: lens.holdsFocus === 'drifts' });
@@ -47,6 +47,8 @@ function ringNotes(plan: ShotPlan): PlanNote[] {
     notes.push({ code: 'ring-in-steps', kind: 'hint', steps: lens.stepCount });
   return notes;
 }
+
+const STALE_CAUSES: readonly StaleCause[] = ['camera', 'drawing', 'lens'];
 
 function lettersOf(marks: readonly { readonly letter: string }[]): string[] {
   return marks.map(({ letter }) => letter);

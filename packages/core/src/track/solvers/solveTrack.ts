@@ -232,9 +232,10 @@ function placeOf(
   const hasKeyMoment = [...keyFramesOf(plan, Infinity)].some((frame) => frame >= firstNeeded && frame <= lastNeeded);
   const isWide = !hasKeyMoment && highDeg - lowDeg > (reach.highDeg - reach.lowDeg) / 3;
   const preferredDeg = isWide ? Math.min(Math.max(nearestDeg, lowDeg + roomDeg / 8), highDeg - roomDeg / 8) : middleDeg;
-  const { markFocusMm } = planDistances(plan);
+  const { markFocusAt } = planDistances(plan);
+  const landsS = before ? firstNeeded / plan.captureFps : 0;
   const near = plan.marks
-    .map(({ id }) => ({ id, deg: ring.angleAt(withinReach(ring, markFocusMm.get(id)!)) }))
+    .map(({ id }) => ({ id, deg: ring.angleAt(withinReach(ring, markFocusAt(id, landsS))) }))
     .filter(({ deg }) => Math.abs(deg - middleDeg) <= roomDeg && Math.abs(reach.nearest(deg) - deg) < 1e-9 && gets(deg))
     .sort((a, b) => Math.abs(a.deg - preferredDeg) - Math.abs(b.deg - preferredDeg))[0];
   if (near) return { target: { kind: 'mark', markId: near.id }, ringDeg: near.deg };
