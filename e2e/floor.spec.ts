@@ -124,8 +124,8 @@ test('by keyboard alone: arrow keys move marks and the camera, and figures are t
   const mark = page.getByTestId('floor-mark-A');
   await mark.focus();
   await page.keyboard.press('Shift+ArrowRight');
-  await expect(page.getByText(/drawn 4\.10 m, taped 3\.10 m: the tape counts, difference 1\.00 m\./)).toBeVisible();
-  await page.getByRole('button', { name: 'Use the drawn distance' }).focus();
+  await expect(page.getByText('stale: moved in the drawing, now 4.10 m')).toBeVisible();
+  await page.getByRole('region', { name: 'Mark A' }).getByRole('button', { name: 'Go by the drawing' }).focus();
   await page.keyboard.press('Enter');
   await expect(distance(page, 'A')).toHaveText('4.10');
   await mark.focus();

@@ -177,8 +177,28 @@ test('tape and drawing disagree: the page says what that would cost', async ({ h
   await page.getByTestId('floor-mark-B').focus();
   for (let k = 0; k < 12; k++) await page.keyboard.press('ArrowLeft');
   const panel = page.getByRole('region', { name: 'Mark B' });
+  await expect(panel).toContainText('stale: moved in the drawing, now 1.40 m');
+  // on every step, until somebody measures again, keeps the tape or goes by the drawing
+  for (const step of ['Pull', 'Stop', 'Roll', 'Set-up', 'Floor']) {
+    await page.getByRole('link', { name: new RegExp(`^${step}`) }).click();
+    await expect(page.getByLabel('Stale distances')).toContainText('B was measured before the camera or the mark was moved');
+  }
+  await page.getByRole('button', { name: 'Select mark B' }).click();
+  await panel.getByRole('button', { name: 'Keep 2.60 m' }).click();
+  await expect(page.getByLabel('Stale distances')).toHaveCount(0);
   await expect(panel).toContainText(/drawn 1\.40 m, taped 2\.60 m: the tape counts, difference 1\.20 m\./);
   await expect(panel).toContainText(/If the drawing is right, \d\.\d s more are soft: tape again\./);
+  await panel.getByRole('button', { name: 'Draw it where it was taped' }).click();
+  await expect(panel).not.toContainText('the tape counts');
+  await expect(page.getByTestId('mark-distance')).toHaveValue('2.60');
+  await page.keyboard.press('Control+z');
   await panel.getByRole('button', { name: 'Use the drawn distance' }).click();
   await expect(page.getByTestId('mark-distance')).toHaveValue('1.40');
+  // a drawn distance that is typed moves the mark; a tape is typed beside it
+  await page.getByTestId('mark-distance').fill('1.9');
+  await page.keyboard.press('Enter');
+  await expect(panel).toContainText('drawn distance');
+  await page.getByTestId('mark-tape').fill('1.95');
+  await page.keyboard.press('Enter');
+  await expect(panel).toContainText('drawn 1.90 m, taped 1.95 m: the tape counts');
 });

@@ -1,7 +1,7 @@
 import {
   depthOfField,
   type CompleteVerdict,
-  markDistances,
+  markFocusDistances,
   type RingTrack,
   ringOf,
   type PreparedRoll,
@@ -37,7 +37,7 @@ export function trackChartLayout(
   const ring = ringOf(plan.optics.lens);
   const lens = zoneLensAt(plan.optics, 0);
   const settings = [ready.track.start, ...ready.track.pulls.flatMap(({ from, to }) => [from, to])];
-  const shownMm = [...markDistances(plan.marks).values(), ...settings.map(({ distanceMm }) => distanceMm)];
+  const shownMm = [...markFocusDistances(plan).values(), ...settings.map(({ distanceMm }) => distanceMm)];
   const domain = axisDomain('hand', ring, shownMm, (focusDistanceMm) => depthOfField({ ...lens, focusDistanceMm }));
   const scale = axisScale('hand', ring, domain, { topY: 22, bottomY: height - 30 });
   const times = Array.from({ length: Math.ceil(plan.durationS * POINTS_PER_S) + 1 }, (_, k) =>

@@ -18,7 +18,7 @@ export {
 export { DEFAULT_GOALS, DEFAULT_SCHEDULE, DEFAULT_TARGET_KEEP_RATE, type Schedule, type ShotGoals } from './goals.js';
 export { type HardStop, hardStopsOf, markAngles, MAX_HARD_STOPS } from './hardStops.js';
 export { focalLengthAt, halfViewDeg, isSteady, stopAt, stopLimit, type StopLimit, zoneLensAt } from './opticsOverTime.js';
-export { markFocusMm, markLandingS, markSetS, planDistances } from './planDistances.js';
+export { markFocusDistances, markFocusMm, markLandingS, markSetS, planDistances } from './planDistances.js';
 export { PLAN_LIMITS, targetMm } from './planLimits.js';
 export { ringReach, type RingReach } from './ringReach.js';
 export {
@@ -134,6 +134,7 @@ export {
   subjectNamed,
 } from './edits/subjects.js';
 export { type StaleCause, staleCause, staleMarks, distanceSigmaMm, drawnTapeMm } from './staleMarks.js';
+export { setMarkFocus } from './edits/setMarkFocus.js';
 export { withTargets } from './edits/targets.js';
 export { withDrawnDistances } from './edits/withDrawnDistances.js';
 export { type PlanNote, type PlanNoteCode } from './notes/planNote.js';

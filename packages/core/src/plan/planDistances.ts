@@ -39,3 +39,8 @@ export function markSetS(plan: ShotPlan, mark: Mark): number {
 export function markFocusMm(plan: ShotPlan, markId: string): number {
   return planDistances(plan).markFocusAt(markId, markLandingS(plan, markId) ?? 0);
 }
+
+/** By mark id: `markFocusMm`. */
+export function markFocusDistances(plan: ShotPlan): Map<string, number> {
+  return new Map(plan.marks.map(({ id }) => [id, markFocusMm(plan, id)]));
+}

@@ -1,7 +1,6 @@
 import {
   displayStepMm,
   formatDistance,
-  drawnTapeMm,
   formatGap,
   markFocusMm,
   markSetS,
@@ -89,7 +88,8 @@ export function disagreementText(losesS: number): string {
 export function staleText(plan: ShotPlan, mark: Mark, units: UnitSystem): string | null {
   const cause = staleCause(plan, mark);
   if (cause === null) return null;
-  if (cause === 'drawing') return `stale: moved in the drawing, now ${formatDistance(drawnTapeMm(plan, mark)!, units)}`;
+  const nowMm = planDistances(plan).tapeAt(mark.id, mark.taping?.timeS ?? 0);
+  if (cause === 'drawing') return `stale: moved in the drawing, now ${formatDistance(nowMm, units)}`;
   return cause === 'camera' ? 'stale: camera moved' : 'stale: lens changed';
 }
 

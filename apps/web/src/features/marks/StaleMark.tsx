@@ -27,12 +27,12 @@ export function StaleMark({ mark, plan, units }: Props) {
     <p className={styles.markStale}>
       {text}
       <span>
-        <Button look="quiet" onClick={() => edit(`keep the distance of ${mark.letter}`, (now) => marksHold(now, mark.id))}>
+        <Button size="small" onClick={() => edit(`keep the distance of ${mark.letter}`, (now) => marksHold(now, mark.id))}>
           Keep {formatDistance(mark.distanceMm ?? Infinity, units)}
         </Button>
         {staleCause(plan, mark) === 'drawing' && (
           <Button
-            look="quiet"
+            size="small"
             onClick={() => edit(`use the drawn distance of ${mark.letter}`, (now) => adoptDrawnDistance(now, mark.id))}
           >
             Go by the drawing

@@ -1,4 +1,4 @@
-import { changeMark, displayStepMm } from '@still-heron/core';
+import { displayStepMm, markFocusMm, setMarkFocus } from '@still-heron/core';
 import clsx from 'clsx';
 import { subjectColour } from '../../charts/subjectColour';
 import { useRef } from 'react';
@@ -12,7 +12,7 @@ import type { HandleProps } from './Handle';
 import styles from './MarkChips.module.css';
 import markListStyles from './MarkList.module.css';
 
-/** Marks at the right edge: letter and distance. A vertical drag changes the distance. */
+/** Marks at the right edge: letter, and what the ring is set to there. A vertical drag measures the mark again. */
 export function MarkChips(props: HandleProps) {
   return props.layout.marks.map((mark) => <MarkChip key={mark.id} mark={mark} {...props} />);
 }
@@ -20,11 +20,11 @@ export function MarkChips(props: HandleProps) {
 function MarkChip({ mark, layout, plan, units, hold }: HandleProps & { readonly mark: PullChartLayout['marks'][number] }) {
   const dispatch = useAppDispatch();
   const isSelected = useAppSelector((state) => state.session.selection?.id === mark.id);
-  const distanceMm = plan.marks.find(({ id }) => id === mark.id)?.distanceMm ?? null;
+  const focusMm = markFocusMm(plan, mark.id);
   const grabbedY = useRef(mark.y);
   const gesture = useRef('');
   const set = (mm: number, name: string) =>
-    dispatch(editPlan(`measure ${mark.letter} again`, (now) => changeMark(now, mark.id, { distanceMm: mm }), name));
+    dispatch(editPlan(`measure ${mark.letter} again`, (now) => setMarkFocus(now, mark.id, mm), name));
   const drag = useDrag({
     onStart: () => {
       grabbedY.current = mark.y;
@@ -50,7 +50,7 @@ function MarkChip({ mark, layout, plan, units, hold }: HandleProps & { readonly 
       role="slider"
       tabIndex={0}
       aria-label={`Mark ${mark.letter}`}
-      aria-valuenow={distanceMm ?? undefined}
+      aria-valuenow={Number.isFinite(focusMm) ? focusMm : undefined}
       aria-valuetext={mark.figure}
       onPointerUp={() => hold.end()}
       onFocus={() => {
@@ -61,7 +61,7 @@ function MarkChip({ mark, layout, plan, units, hold }: HandleProps & { readonly 
         const up = { ArrowUp: 1, ArrowDown: -1 }[event.key];
         if (!up) return;
         event.preventDefault();
-        set(nudgeDistance(distanceMm ?? Infinity, up * (event.shiftKey ? 10 : 1), units), gesture.current);
+        set(nudgeDistance(focusMm, up * (event.shiftKey ? 10 : 1), units), gesture.current);
       }}
     >
       <path d={`M${layout.right},${mark.y}h7L${layout.right + 16},${mark.labelY}`} stroke={colour} />

@@ -3,7 +3,7 @@ import {
   type FocusTarget,
   type FocusTrack,
   type LensRing,
-  markDistances,
+  markFocusDistances,
   type ShotPlan,
   zoneLensAt,
 } from '@still-heron/core';
@@ -17,7 +17,7 @@ export function wholeDomain(plan: ShotPlan, axis: 'hand' | 'distance', ring: Len
   const lens = zoneLensAt(plan.optics, 0);
   const settings = track === null ? [] : [track.start, ...track.pulls.flatMap(({ from, to }) => [from, to])];
   const shownMm = [
-    ...markDistances(plan.marks).values(),
+    ...markFocusDistances(plan).values(),
     ...settings.map(({ distanceMm }) => distanceMm),
     ...coursesOf(plan).flatMap(({ points }) => points.map(({ distanceMm }) => distanceMm ?? Infinity)),
   ];

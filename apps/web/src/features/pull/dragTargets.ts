@@ -1,4 +1,4 @@
-import { displayStepMm, type FocusTarget, markDistances, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { displayStepMm, type FocusTarget, markFocusMm, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { nudgeDistance } from '../../ui/fields/readDistance';
 import type { PullChartLayout } from './pullChartLayout';
 
@@ -7,7 +7,7 @@ const SNAP_PX = 9;
 
 /** Distance of a target that is a mark or a distance; null for a blur or for tracking. */
 export function plainMm(target: FocusTarget, plan: ShotPlan): number | null {
-  if (target.kind === 'mark') return markDistances(plan.marks).get(target.markId)!;
+  if (target.kind === 'mark') return markFocusMm(plan, target.markId);
   return target.kind === 'distance' ? (target.distanceMm ?? Infinity) : null;
 }
 
@@ -32,6 +32,6 @@ export function nudgedTarget(target: FocusTarget, steps: number, plan: ShotPlan,
   const fromMm = plainMm(target, plan);
   if (fromMm === null) return target;
   const mm = nudgeDistance(fromMm, steps, units);
-  const mark = plan.marks.find(({ distanceMm }) => distanceMm !== null && Math.abs(distanceMm - mm) < 1e-6);
+  const mark = plan.marks.find(({ id }) => Math.abs(markFocusMm(plan, id) - mm) < 1e-6);
   return mark ? { kind: 'mark', markId: mark.id } : { kind: 'distance', distanceMm: mm };
 }

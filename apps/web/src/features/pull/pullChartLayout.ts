@@ -4,6 +4,7 @@ import {
   type CompleteVerdict,
   activeBeats,
   focusTrack,
+  markFocusMm,
   pullEndS,
   ringOf,
   type ShotPlan,
@@ -159,12 +160,12 @@ export function pullChartLayout({ plan, verdict, axis, units, size, view, domain
 
 function markLabels(plan: ShotPlan, units: UnitSystem, scale: AxisScale, bottom: number): PullChartLayout['marks'] {
   return apart(
-    plan.marks.map(({ id, letter, distanceMm, subjectId }) => ({
+    plan.marks.map(({ id, letter, subjectId }) => ({
       id,
       letter,
-      figure: formatDistanceFigure(distanceMm ?? Infinity, units),
+      figure: formatDistanceFigure(markFocusMm(plan, id), units),
       subjectIndex: plan.subjects.findIndex((subject) => subject.id === subjectId),
-      y: scale.y(distanceMm ?? Infinity),
+      y: scale.y(markFocusMm(plan, id)),
     })),
     20,
     bottom,

@@ -1,4 +1,4 @@
-import { formatDistance, type FocusTarget, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { formatDistance, type FocusTarget, markFocusMm, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { targetName } from '@still-heron/wording';
 import { plainMm } from './dragTargets';
 
@@ -6,9 +6,9 @@ import { plainMm } from './dragTargets';
 export function targetChoices(target: FocusTarget, plan: ShotPlan, units: UnitSystem): { value: string; label: string }[] {
   const walkers = plan.subjects.filter(({ stays }) => stays.length > 0);
   return [
-    ...plan.marks.map(({ id, letter, distanceMm }) => ({
+    ...plan.marks.map(({ id, letter }) => ({
       value: `mark ${id}`,
-      label: `${letter} · ${formatDistance(distanceMm ?? Infinity, units)}`,
+      label: `${letter} · ${formatDistance(markFocusMm(plan, id), units)}`,
     })),
     ...walkers.map(({ id, name }) => ({ value: `subject ${id}`, label: `follow ${name}` })),
     ...(plan.marks.length > 0 ? [{ value: 'blur', label: 'to a blur' }] : []),
@@ -36,6 +36,6 @@ export function targetOf(choice: string, was: FocusTarget, plan: ShotPlan): Focu
     const markId = was.kind === 'mark' || was.kind === 'blur' ? was.markId : plan.marks[0]!.id;
     return { kind: 'blur', markId, blurPercent: DEFAULT_BLUR_PERCENT, towards: 'near' };
   }
-  const mm = plainMm(was, plan) ?? plan.marks[0]?.distanceMm ?? 3000;
+  const mm = plainMm(was, plan) ?? (plan.marks[0] ? markFocusMm(plan, plan.marks[0].id) : 3000);
   return { kind: 'distance', distanceMm: mm === Infinity ? null : mm };
 }

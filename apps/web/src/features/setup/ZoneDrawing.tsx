@@ -1,4 +1,4 @@
-import { displayStepMm, formatDistance, formatGap, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { displayStepMm, formatDistance, formatGap, markFocusMm, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { subjectColour } from '../../charts/subjectColour';
 import { useRef } from 'react';
 import { arrowStep } from '../../shared/gestures/arrowStep';
@@ -94,8 +94,9 @@ function Marks({
   readonly layout: ZoneLayout;
   readonly onFocus: (mm: number) => void;
 }) {
-  return plan.marks.map(({ id, letter, distanceMm, subjectId }) => {
-    const x = layout.x(distanceMm ?? Infinity);
+  return plan.marks.map(({ id, letter, subjectId }) => {
+    const focusMm = markFocusMm(plan, id);
+    const x = layout.x(focusMm);
     if (!(x <= layout.rightX)) return null;
     const at = plan.subjects.findIndex((subject) => subject.id === subjectId);
     return (
@@ -108,8 +109,8 @@ function Marks({
           role="button"
           tabIndex={0}
           aria-label={`Focus on mark ${letter}`}
-          onClick={() => onFocus(distanceMm ?? Infinity)}
-          onKeyDown={(event) => event.key === 'Enter' && onFocus(distanceMm ?? Infinity)}
+          onClick={() => onFocus(focusMm)}
+          onKeyDown={(event) => event.key === 'Enter' && onFocus(focusMm)}
         >
           {letter}
         </text>

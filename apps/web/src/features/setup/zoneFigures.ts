@@ -3,6 +3,7 @@ import {
   type DepthOfField,
   depthOfField,
   fieldOf,
+  markFocusMm,
   pictureSize,
   ringOf,
   type ShotPlan,
@@ -54,5 +55,5 @@ export function firstFocusMm(plan: ShotPlan): number {
   const { start } = plan.focusTrack;
   const startMark = start?.kind === 'mark' ? plan.marks.find(({ id }) => id === start.markId) : undefined;
   const mark = startMark ?? plan.marks[0];
-  return mark ? (mark.distanceMm ?? Infinity) : 2400;
+  return mark ? markFocusMm(plan, mark.id) : 2400;
 }

@@ -1,0 +1,37 @@
+import { markFocusMm } from '../planDistances.js';
+import { PLAN_LIMITS } from '../planLimits.js';
+import type { ShotPlan } from '../shotPlan.js';
+import { drawAtDistance } from './floor.js';
+import { clamp } from './ids.js';
+import { changeMark } from './marks.js';
+
+/** Steps of the search. The ring depends almost linearly on the tape, so that few are enough. */
+const STEPS = 5;
+/** A smaller difference counts as met. */
+const EXACT_MM = 1e-6;
+
+/**
+ * Measures a mark again, so that the ring is set to a distance for it: another tape, or another place if the mark is only drawn. Off the axis,
+ * and with a camera that has moved on when focus lands, the tape is another distance than the ring.
+ *
+ * @param focusMm - finite
+ */
+export function setMarkFocus(plan: ShotPlan, markId: string, focusMm: number): ShotPlan {
+  const isDrawn = plan.marks.some(({ id, method }) => id === markId && method === 'drawn');
+  const { min, max } = PLAN_LIMITS.distanceMm;
+  const measured = (tapeMm: number) =>
+    isDrawn ? drawAtDistance(plan, markId, tapeMm) : changeMark(plan, markId, { distanceMm: clamp(tapeMm, min, max) });
+  let tapeMm = focusMm;
+  let result = measured(tapeMm);
+  let ringPerTape = 1;
+  for (let step = 0; plan.floor !== null && step < STEPS; step++) {
+    const ringMm = markFocusMm(result, markId);
+    if (Math.abs(focusMm - ringMm) < EXACT_MM) break;
+    const byMm = (focusMm - ringMm) / ringPerTape;
+    tapeMm += byMm;
+    result = measured(tapeMm);
+    const changedMm = markFocusMm(result, markId) - ringMm;
+    if (changedMm / byMm > 0) ringPerTape = changedMm / byMm;
+  }
+  return result;
+}
