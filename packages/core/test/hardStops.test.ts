@@ -49,7 +49,7 @@ test('a pull that runs against a stop lands exactly, with one stop as with two',
 
 test('a stop is set by the reading of its mark: a tape that is off spoils the landing all the same', () => {
   const badTape = (plan: ShotPlan) => changeMark(plan, 'mark-2', { uncertaintyMm: 40 });
-  const exact = { ...quick(), hand: { reactionS: 0, perBitS: 1e-3, steadyDeg: 0 } };
+  const exact = { ...quick(), hand: { reactionS: 0, perBitS: 1e-3, steadyDeg: 0, twoJobsFactor: 1 } };
   const without = rateOf(badTape(exact)).keepRate;
   expect(without).toBeLessThan(0.9);
   expect(rateOf(badTape(withStops(quick(), 'mark-2'))).keepRate).toBeCloseTo(without, 2);

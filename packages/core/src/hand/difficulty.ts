@@ -21,10 +21,18 @@ export interface Hand {
   readonly perBitS: number;
   /** One standard deviation of the landing error when time is ample, in degrees of what the hand holds */
   readonly steadyDeg: number;
+  /** Factor on all three while the same person does a second job, such as framing; at least 1 */
+  readonly twoJobsFactor: number;
 }
 
 /** Assumed until measured in practice, and shown as an assumption. */
-export const ASSUMED_HAND: Hand = { reactionS: 0.15, perBitS: 0.22, steadyDeg: 0.25 };
+export const ASSUMED_HAND: Hand = { reactionS: 0.15, perBitS: 0.22, steadyDeg: 0.25, twoJobsFactor: 1.5 };
+
+/** The hand of somebody who does a second job at the same time: slower to react and to turn, and less steady. */
+export function handAtTwoJobs({ reactionS, perBitS, steadyDeg, twoJobsFactor }: Hand): Hand {
+  const k = twoJobsFactor;
+  return { reactionS: reactionS * k, perBitS: perBitS * k, steadyDeg: steadyDeg * k, twoJobsFactor };
+}
 
 /** Minimum time in seconds that this hand needs for a turn of the given difficulty. */
 export function handTimeS(bits: number, hand: Pick<Hand, 'reactionS' | 'perBitS'> = ASSUMED_HAND): number {

@@ -1,4 +1,12 @@
-export { ASSUMED_HAND, gradePull, type Hand, handTimeS, pullDifficultyBits, type PullGrade } from './difficulty.js';
+export {
+  ASSUMED_HAND,
+  gradePull,
+  type Hand,
+  handAtTwoJobs,
+  handTimeS,
+  pullDifficultyBits,
+  type PullGrade,
+} from './difficulty.js';
 export { eased, type Easing, easingPeak, easingReversed, EASINGS } from './easing.js';
 export { landingWindow, type LandingWindow } from './landingWindow.js';
 export { minPullTimeS } from './minPullTime.js';

@@ -54,7 +54,7 @@ test.each<[string, unknown, string, object]>([
   ['optics.irisPulls', [{ id: 'iris-1', startS: 1, durationS: 1, to: 30 }], 'outside-lens', { min: 2.2, max: 22 }],
   ['optics.zooms', [{ id: 'zoom-1', startS: 1, durationS: 1, to: 90 }], 'outside-lens', { max: 65 }],
   ['hand.reactionS', -1, 'out-of-range', { min: 0, max: 2 }],
-  ['hand', null, 'not-an-object', { fields: ['reactionS', 'perBitS', 'steadyDeg'] }],
+  ['hand', null, 'not-an-object', { fields: ['reactionS', 'perBitS', 'steadyDeg', 'twoJobsFactor'] }],
   ['goals.targetKeepRate', 1, 'out-of-range', { min: 0.1, max: 0.99 }],
   ['goals.background.distanceMm', 'far', 'not-a-number', { min: 20, max: 10000000 }],
   ['schedule.day', 1.5, 'not-whole', { min: 1, max: 400, isWhole: true }],

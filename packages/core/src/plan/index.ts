@@ -134,6 +134,7 @@ export {
   subjectNamed,
 } from './edits/subjects.js';
 export { type StaleCause, staleCause, staleMarks, distanceSigmaMm, drawnTapeMm } from './staleMarks.js';
+export { handAt, SECOND_JOBS, type SecondJob, secondJobAt } from './secondJob.js';
 export { setMarkFocus } from './edits/setMarkFocus.js';
 export { withTargets } from './edits/targets.js';
 export { withDrawnDistances } from './edits/withDrawnDistances.js';

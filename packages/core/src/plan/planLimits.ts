@@ -31,6 +31,7 @@ export const PLAN_LIMITS = {
   maxHandDegPerS: { min: 10, max: 3000 },
   reactionS: { min: 0, max: 2 },
   perBitS: { min: 0.02, max: 2 },
+  twoJobsFactor: { min: 1, max: 5 },
   steadyDeg: { min: 0, max: 20 },
   targetKeepRate: { min: 0.1, max: 0.99 },
   day: { min: 1, max: 400, whole: true },

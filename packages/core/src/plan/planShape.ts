@@ -106,6 +106,7 @@ const hand = object<Hand>({
   reactionS: quantity(LIMITS.reactionS),
   perBitS: quantity(LIMITS.perBitS),
   steadyDeg: quantity(LIMITS.steadyDeg),
+  twoJobsFactor: quantity(LIMITS.twoJobsFactor),
 });
 
 const cameraErrors = object<CameraErrors>({

@@ -177,9 +177,18 @@ function toSchema9(plan: Json): Json {
   };
 }
 
-/** Schema 10 adds where a distance was taped from: for older plans, from where the camera is when the subject arrives. */
+/**
+ * Schema 10 adds where a distance was taped from: for older plans, from where the camera is when the subject arrives. It also adds how much
+ * harder two jobs at once are.
+ */
 function toSchema10(plan: Json): Json {
-  const upgraded = { ...plan, schema: PLAN_SCHEMA, marks: itemsOf(plan, 'marks').map((mark) => ({ taping: null, ...mark })) };
+  const { twoJobsFactor } = ASSUMED_HAND;
+  const upgraded = {
+    ...plan,
+    schema: PLAN_SCHEMA,
+    hand: isRecord(plan['hand']) ? { twoJobsFactor, ...plan['hand'] } : plan['hand'],
+    marks: itemsOf(plan, 'marks').map((mark) => ({ taping: null, ...mark })),
+  };
   return checkPlan(upgraded).length === 0 ? { ...withDrawnDistances(upgraded as unknown as ShotPlan) } : upgraded;
 }
 

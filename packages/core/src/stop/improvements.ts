@@ -1,4 +1,4 @@
-import { changePull, isTriggeredByEvent, type Pull, pullRoom, removeCameraKey, type ShotPlan } from '../plan/index.js';
+import { changePull, chooseRig, isTriggeredByEvent, type Pull, pullRoom, removeCameraKey, type ShotPlan } from '../plan/index.js';
 import { evaluatePull, findFixes, type FixChange } from '../verdict/index.js';
 import { type ErrorSource, errorSources } from '../trials/index.js';
 import { withStop, stopsToCompare } from './withStop.js';
@@ -9,7 +9,9 @@ export type ImprovementChange =
   | { readonly kind: 'fix'; readonly change: FixChange }
   | { readonly kind: 'stop'; readonly stop: number; readonly stopsLost: number }
   /** The camera stays where it starts: one thing less that moves */
-  | { readonly kind: 'still-camera' };
+  | { readonly kind: 'still-camera' }
+  /** Somebody else pulls focus than frames */
+  | { readonly kind: 'second-person' };
 
 /** A possible improvement: the plan to simulate, and its cost. */
 export interface Improvement {
@@ -73,6 +75,9 @@ const MINUTES_PER_STOP = 3;
 /** Cost of leaving the camera where it is, in minutes. */
 const STILL_CAMERA_MINUTES = 2;
 
+/** Cost of a second person who learns the pulls of the shot, in minutes. */
+const SECOND_PERSON_MINUTES = 10;
+
 /** Earlier starts that are tried for a pull, in seconds. */
 const EARLIER_STARTS_S = [0.2, 0.4, 0.8];
 
@@ -129,7 +134,15 @@ export function suggestImprovements(plan: ShotPlan): Improvement[] {
             minutes: STILL_CAMERA_MINUTES,
           },
         ];
-  return [...errors, ...fixes, ...sooner, ...still, ...stops];
+  return [...errors, ...fixes, ...sooner, ...still, ...withSecondPerson(plan), ...stops];
+}
+
+/** Somebody else pulls focus, where one person does more than that. */
+function withSecondPerson(plan: ShotPlan): Improvement[] {
+  const { rig } = plan;
+  if (rig?.puller !== 'alone') return [];
+  const changed = chooseRig(plan, null, { ...rig, puller: 'puller' });
+  return [{ change: { kind: 'second-person' }, plan: changed, without: null, minutes: SECOND_PERSON_MINUTES }];
 }
 
 /** Largest number of pulls that are changed, and whose errors are left out. */
@@ -220,8 +233,8 @@ function isBetter(a: RankedImprovement, b: RankedImprovement, targetKeepRate: nu
 
 /** Key of improvements that are the same change in several sizes. */
 function groupOf(change: ImprovementChange): string {
-  if (change.kind === 'stop' || change.kind === 'still-camera') return change.kind;
   if (change.kind === 'without') return JSON.stringify(change.source);
+  if (change.kind !== 'fix') return change.kind;
   const { kind } = change.change;
   return 'pullId' in change.change ? `${kind} ${change.change.pullId}` : JSON.stringify(change.change);
 }

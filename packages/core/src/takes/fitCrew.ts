@@ -1,6 +1,16 @@
 import { ringOf, wheelDegOf } from '../kit/index.js';
 import type { Hand } from '../hand/index.js';
-import { changePull, changeSubject, isTriggeredByEvent, PLAN_LIMITS, setHand, type ShotPlan } from '../plan/index.js';
+import {
+  changePull,
+  changeSubject,
+  handAt,
+  isTriggeredByEvent,
+  PLAN_LIMITS,
+  type Pull,
+  pullEndS,
+  setHand,
+  type ShotPlan,
+} from '../plan/index.js';
 import { landingSigmaDeg } from '../trials/index.js';
 import { evaluatePull } from '../verdict/index.js';
 import type { Take } from './take.js';
@@ -120,7 +130,13 @@ function ownOrPooled(own: Sums | undefined, pooled: number): number {
 
 function reactionOf(plan: ShotPlan, late: ReadonlyMap<string, Sums>): number | null {
   const reacting = plan.focusTrack.pulls.filter((pull) => isTriggeredByEvent(pull) && pull.countInS === 0);
-  const error = measuredError(addedSums(reacting.flatMap(({ id }) => late.get(id) ?? [])));
+  // with a second job the puller reacts more slowly: what is fitted is the reaction without one
+  const ownReaction = (pull: Pull) => {
+    const sums = late.get(pull.id);
+    const factor = handAt(plan, pullEndS(pull)).reactionS / plan.hand.reactionS || 1;
+    return sums ? [{ count: sums.count, sum: sums.sum / factor, squares: sums.squares / factor ** 2 }] : [];
+  };
+  const error = measuredError(addedSums(reacting.flatMap(ownReaction)));
   if (!error) return null;
   const { min, max } = PLAN_LIMITS.reactionS;
   return Math.min(Math.max(error.mean, min), max);

@@ -5,10 +5,13 @@ import {
   ASSUMED_CUE_SIGMA_S,
   cameraErrorsOf,
   distanceSigmaMm,
+  handAt,
   isCameraMoving,
+  pullEndS,
+  secondJobAt,
   type ShotPlan,
 } from '../plan/index.js';
-import { ASSUMED_HAND, type Hand } from '../hand/index.js';
+import { ASSUMED_HAND, type Hand, handAtTwoJobs } from '../hand/index.js';
 import { evaluatePull, type PullAssessment } from '../verdict/index.js';
 
 /** Where the errors of a trial come from. */
@@ -66,9 +69,11 @@ export function landingSigmaDeg(
     availableS,
     isAgainstHardStop,
     wheel,
-  }: Pick<PullAssessment, 'travelDeg' | 'availableS' | 'isAgainstHardStop' | 'wheel'>,
-  hand: Hand,
+    secondJob,
+  }: Pick<PullAssessment, 'travelDeg' | 'availableS' | 'isAgainstHardStop' | 'wheel' | 'secondJob'>,
+  ownHand: Hand,
 ): number {
+  const hand = secondJob ? handAtTwoJobs(ownHand) : ownHand;
   if (isAgainstHardStop || travelDeg === 0) return 0;
   const steadyDeg = (hand.steadyDeg * travelDeg) / (wheel?.travelDeg ?? travelDeg);
   const bits = (availableS - hand.reactionS) / hand.perBitS;
@@ -84,16 +89,26 @@ export function reactionS({ trigger, countInS }: ShotPlan['focusTrack']['pulls']
   return trigger === 'clock' || countInS > 0 ? 0 : hand.reactionS;
 }
 
-/** Errors of a hand that follows a moving subject: steadiness in angle, reaction time as lag. */
-export function followErrors({ hand, wheel }: Pick<ShotPlan, 'hand' | 'wheel'>): { ringSigmaDeg: number; lagSigmaS: number } {
+/**
+ * Errors of a hand that follows a moving subject from a time to a time: steadiness in angle, reaction time as lag. A second job anywhere in
+ * that time makes all of it harder.
+ */
+export function followErrors(plan: ShotPlan, fromS: number, toS: number): { ringSigmaDeg: number; lagSigmaS: number } {
+  const times = Array.from({ length: FOLLOW_SAMPLES }, (_, k) => fromS + ((toS - fromS) * (k + 0.5)) / FOLLOW_SAMPLES);
+  const busyS = times.find((timeS) => secondJobAt(plan, timeS) !== null);
+  const { wheel } = plan;
+  const hand = busyS === undefined ? plan.hand : handAt(plan, busyS);
   return { ringSigmaDeg: hand.steadyDeg / Math.abs(wheelDegOf(wheel, 1)), lagSigmaS: hand.reactionS };
 }
+
+/** Times at which a second job is looked for. */
+const FOLLOW_SAMPLES = 12;
 
 /** Errors of every pull of a plan. */
 export function pullErrors(plan: ShotPlan, pulls: readonly PullAssessment[]): PullErrors[] {
   return plan.focusTrack.pulls.map((pull, index) => ({
     pullId: pull.id,
-    reactionS: reactionS(pull, plan.hand),
+    reactionS: reactionS(pull, handAt(plan, pullEndS(pull))),
     cueSigmaS: pull.cueSigmaS,
     ringSigmaDeg: Math.min(landingSigmaDeg(pulls[index]!, plan.hand), ringOf(plan.optics.lens).throwDeg / 4),
   }));
@@ -139,10 +154,17 @@ export function errorSources(plan: ShotPlan): SizedError[] {
     (target, index): SizedError[] => {
       if (target.kind !== 'subject' && target.kind !== 'course') return [];
       const pullId = index === 0 ? null : plan.focusTrack.pulls[index - 1]!.id;
-      return [sized({ kind: 'following', pullId }, waits, 's', isAssumedHand)];
+      const { lagSigmaS } = followErrors(plan, ...holdSpan(plan, index));
+      return [sized({ kind: 'following', pullId }, lagSigmaS, 's', isAssumedHand)];
     },
   );
   return [...people, ...marks, ...pulls, ...following, ...cameraSources(plan)];
+}
+
+/** When a hold of the track begins and ends: the first is its start. */
+export function holdSpan({ focusTrack: { pulls }, durationS }: ShotPlan, index: number): readonly [fromS: number, toS: number] {
+  const [before, after] = [pulls[index - 1], pulls[index]];
+  return [before ? before.startS : 0, after ? after.startS : durationS];
 }
 
 /** Errors of the camera that its support has. Only a camera that moves is late or misses its stops. */

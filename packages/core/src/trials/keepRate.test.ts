@@ -197,7 +197,7 @@ test('what is drawn is normal: as many below each quantile as there should be, a
 });
 
 describe('how a hand lands', () => {
-  const move = { travelDeg: 60, isAgainstHardStop: false, wheel: null };
+  const move = { travelDeg: 60, isAgainstHardStop: false, wheel: null, secondJob: null };
   const timeFor = (windowDeg: number) => 0.15 + 0.22 * Math.log2(60 / windowDeg + 1);
 
   test('in just the time a window needs it hits it 96 times of 100; in more time more often', () => {

@@ -21,7 +21,7 @@ import { subjectErrors } from '../floor/index.js';
 import { focusTrack } from '../track/index.js';
 import { type CompleteVerdict, evaluatePull, type Missing } from '../verdict/index.js';
 import { CAMERA_KEY, type DrawLayout, drawLayoutOf, moveKey, START_KEY, subjectKey } from './drawLayout.js';
-import { type ErrorSource, followErrors, pullErrors } from './errorSources.js';
+import { type ErrorSource, followErrors, holdSpan, pullErrors } from './errorSources.js';
 import type {
   MovingLens,
   PreparedBeat,
@@ -146,7 +146,6 @@ function beatsOf({ plan, verdict, ring, scene, camera }: TrialContext, subjects:
 }
 
 function holdsOf({ plan, verdict, ring, order, drawsAt, isLeftOut }: TrialContext): PreparedHold[] {
-  const following = followErrors(plan);
   const track = focusTrack(plan, ring)!;
   const targets = [plan.focusTrack.start!, ...plan.focusTrack.pulls.map(({ target }) => target)];
   return targets.map((target, index) => {
@@ -155,6 +154,7 @@ function holdsOf({ plan, verdict, ring, order, drawsAt, isLeftOut }: TrialContex
     const hold = holdOf(plan, ring, { target, requestedMm }, verdict.frameCount);
     const isMeasured = target.kind === 'mark' && isLeftOut('measuring', target.markId);
     const pullId = index === 0 ? null : plan.focusTrack.pulls[index - 1]!.id;
+    const following = followErrors(plan, ...holdSpan(plan, index));
     const follows = hold.degs !== null && !isLeftOut('following', pullId);
     return {
       ...hold,

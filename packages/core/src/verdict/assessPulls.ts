@@ -1,19 +1,28 @@
 import { breathingBetween, type LensRing, wheelDegOf } from '../kit/index.js';
-import { easingPeak, gradePull, landingWindow, minPullTimeS, pullDifficultyBits, wheelTurn } from '../hand/index.js';
+import {
+  easingPeak,
+  gradePull,
+  type Hand,
+  handAtTwoJobs,
+  landingWindow,
+  minPullTimeS,
+  pullDifficultyBits,
+  wheelTurn,
+} from '../hand/index.js';
 import type { FocusTrack } from '../track/index.js';
-import { hardStopsOf, type Pull, ringReach, type ShotPlan, type TrackPosition, zoneLensAt } from '../plan/index.js';
+import { hardStopsOf, type Pull, ringReach, secondJobAt, type ShotPlan, type TrackPosition, zoneLensAt } from '../plan/index.js';
 import { depthOfField } from '../optics/index.js';
 import type { Landing, PullAssessment } from './pullVerdict.js';
 
 /** Each pull as the hand feels it: travel, landing window in both orders, difficulty, needed and available time, speed. */
 export function assessPulls(track: FocusTrack, ring: LensRing, plan: ShotPlan): PullAssessment[] {
-  const { optics, wheel, maxHandDegPerS, hand } = plan;
+  const { optics, wheel, maxHandDegPerS } = plan;
   const { stepDeg } = ringReach(plan);
   const stops = hardStopsOf(plan);
   const isAtStop = ({ target, ringDeg }: TrackPosition) =>
     target.kind === 'mark' &&
     stops.some((stop) => stop.markId === target.markId && Math.abs(stop.ringDeg - ringDeg) < SAME_ANGLE_DEG);
-  const landingAt = (position: TrackPosition, travelDeg: number, timeS: number): Landing => {
+  const landingAt = (position: TrackPosition, travelDeg: number, timeS: number, hand: Hand): Landing => {
     const lens = zoneLensAt(optics, timeS);
     const window = landingWindow(lens, ring, position.distanceMm);
     const { inFrontMm, behindMm } = depthOfField({ ...lens, focusDistanceMm: position.distanceMm });
@@ -26,13 +35,15 @@ export function assessPulls(track: FocusTrack, ring: LensRing, plan: ShotPlan): 
       farRoomMm: behindMm,
       bits: pullDifficultyBits(travelDeg, window.widthDeg),
       isAgainstHardStop,
-      neededS: minPullTimeS(plan, travelDeg, window.widthDeg, isAgainstHardStop),
+      neededS: minPullTimeS({ ...plan, hand }, travelDeg, window.widthDeg, isAgainstHardStop),
     };
   };
   return track.pulls.map((pull, index) => {
     const { from, to } = pull;
     const travelDeg = Math.abs(to.ringDeg - from.ringDeg);
-    const landing = landingAt(to, travelDeg, pull.endS);
+    const secondJob = secondJobAt(plan, pull.endS);
+    const hand = secondJob ? handAtTwoJobs(plan.hand) : plan.hand;
+    const landing = landingAt(to, travelDeg, pull.endS, hand);
     const availableS = pull.endS - pull.startS;
     const peakDegPerS = peakOf(track, plan.focusTrack.pulls[index]!, travelDeg, pull.isTracking);
     const handPeakDegPerS = Math.abs(wheelDegOf(wheel, peakDegPerS));
@@ -42,10 +53,11 @@ export function assessPulls(track: FocusTrack, ring: LensRing, plan: ShotPlan): 
       ...landing,
       travelDeg,
       towards: travelDeg === 0 ? 'nowhere' : side,
-      oppositeLanding: landingAt(from, travelDeg, pull.startS),
+      oppositeLanding: landingAt(from, travelDeg, pull.startS, hand),
       breathingPercent: breathingBetween(optics.lens, from.distanceMm, to.distanceMm),
       wheel: wheel && wheelTurn(wheel, { travelDeg, windowDeg: landing.windowDeg }, maxHandDegPerS, hand),
       availableS,
+      secondJob,
       grade: landing.neededS === 0 ? 'comfortable' : gradePull(availableS, landing.neededS),
       peakDegPerS,
       handPeakDegPerS,

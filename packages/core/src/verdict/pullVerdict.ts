@@ -1,4 +1,4 @@
-import type { Requirement } from '../plan/index.js';
+import type { Requirement, SecondJob } from '../plan/index.js';
 import type { TrackPull } from '../track/index.js';
 import type { PullGrade, WheelTurn } from '../hand/index.js';
 
@@ -114,6 +114,8 @@ export interface PullAssessment extends TrackPull, Landing {
   /** The same turn at the wheel; null for a hand at the ring */
   readonly wheel: WheelTurn | null;
   readonly availableS: number;
+  /** What the puller does besides as it lands; the needed time allows for it. Null for nothing */
+  readonly secondJob: SecondJob | null;
   readonly grade: PullGrade;
   readonly peakDegPerS: number;
   /** Peak speed of the wheel, or of the ring without a wheel */

@@ -1,4 +1,6 @@
 import { formatStop, formatStops, formatTime, type PlanNote, type PlanNoteCode, type StaleCause } from '@still-heron/core';
+import { figure, listed } from '../figure.js';
+import { SECOND_JOB_WORDS } from '../verdict/effortText.js';
 import { SUPPORT_WORDS } from '../kit/kitText.js';
 
 /** Last sentence of every caution about movement. */
@@ -39,6 +41,8 @@ const WRITERS: Writers = {
   'too-many-stops': ({ letters }) =>
     `Hard stops are planned at ${letters.join(' and ')}. A wheel has two, so that none of these counts.`,
   'stops-stale': () => 'Something changed after the hard stops were set: set them again when the marks are measured.',
+  'two-jobs': ({ jobs, factor }) =>
+    `Pulls land while ${listed(jobs.map((job) => SECOND_JOB_WORDS[job]))}: they are planned ${figure(factor)} × as slow and as uncertain. ${jobs.includes('iris') ? 'An iris pull at another time, or a second person, frees the hand.' : 'A second person frees the hand.'}`,
   'outside-stops': ({ letters, stops }) =>
     `${letters.join(', ')} ${letters.length === 1 ? 'lies' : 'lie'} beyond the hard ${stops.length === 1 ? 'stop' : 'stops'} at ${stops.join(' and ')}: the wheel does not get there.`,
   reversed: ({ hasCues }) =>

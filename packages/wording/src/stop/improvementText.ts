@@ -69,6 +69,8 @@ export function improvementName(change: ImprovementChange, plan: ShotPlan, units
       return `Shoot at ${formatStop(change.stop, plan.optics.lens.stopScale)}`;
     case 'still-camera':
       return 'The camera stays where it starts';
+    case 'second-person':
+      return 'A second person pulls focus';
   }
 }
 

@@ -5,6 +5,7 @@ import {
   chooseWheel,
   evaluatePull,
   newPlan,
+  setHand,
   type ShotPlan,
   type Wheel,
 } from '@still-heron/core';
@@ -53,11 +54,20 @@ test('an eased pull peaks at 1.875 times its mean speed', () => {
 
 test('the needed time names its bits, unless the pull lands against a hard stop', () => {
   const pull = pullOf(plan());
-  expect(neededTimeLines(pull, 720)[1]).toBe(
+  expect(neededTimeLines(pull, plan())[0]).toMatch(/^0\.15 s \+ 0\.22 s × \d\.\d\d bits of difficulty$/);
+  expect(neededTimeLines(pull, plan())[1]).toBe(
     `bits = log₂(${pull.travelDeg.toFixed(1)}° / ${pull.windowDeg.toFixed(2)}° + 1): turn over landing window`,
   );
   const stopped = { ...pullOf(chooseWheel(plan(), 'wheel-1', { ...wheel, hasEndStops: true })), isAgainstHardStop: true };
-  expect(neededTimeLines(stopped, 720)).toEqual(['the pull lands against a hard stop: it needs no aim, only time to turn']);
+  expect(neededTimeLines(stopped, plan())).toEqual(['the pull lands against a hard stop: it needs no aim, only time to turn']);
+});
+
+test('the needed time goes by the hand of the plan, and names a second job', () => {
+  const own = setHand(plan(), { perBitS: 0.3 });
+  const lines = neededTimeLines({ ...pullOf(own), secondJob: 'framing' }, own);
+  expect(lines[0]).toMatch(/^0\.15 s \+ 0\.3 s × /);
+  expect(lines[1]).toBe('all of it × 1.5, because the same person frames');
+  expect(lines.at(-1)).toBe('with your own hand, as typed or measured');
 });
 
 test('the room is told on the ring and on the floor, in the units of the reader; without limit it is ∞', () => {

@@ -1,4 +1,13 @@
-import { ASSUMED_HAND, formatGap, type PullAssessment, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import {
+  ASSUMED_HAND,
+  formatGap,
+  type Hand,
+  type PullAssessment,
+  type SecondJob,
+  type ShotPlan,
+  type UnitSystem,
+} from '@still-heron/core';
+import { figure } from '../figure.js';
 
 /** How the turn of a pull is computed, one step per line. */
 export function turnLines({ from, to, wheel }: PullAssessment, plan: ShotPlan): string[] {
@@ -31,17 +40,32 @@ export function breathingLines({ optics }: ShotPlan): string[] {
   ];
 }
 
-/** @param limitDegPerS - peak speed of the hand */
-export function neededTimeLines(pull: PullAssessment, limitDegPerS: number): string[] {
-  const { isAgainstHardStop, wheel, bits, travelDeg, windowDeg } = pull;
+/** What the puller does besides pulling focus. */
+export const SECOND_JOB_WORDS: Readonly<Record<SecondJob, string>> = {
+  framing: 'the same person frames',
+  iris: 'the iris is turned at the same time',
+  zoom: 'the zoom is turned at the same time',
+};
+
+/** How the time is computed that the hand of a plan needs for a pull, one step per line. */
+export function neededTimeLines(
+  pull: PullAssessment,
+  { hand, maxHandDegPerS }: Pick<ShotPlan, 'hand' | 'maxHandDegPerS'>,
+): string[] {
+  const { isAgainstHardStop, wheel, bits, travelDeg, windowDeg, secondJob } = pull;
   if (isAgainstHardStop && wheel && wheel.betweenStopsS !== null)
     return ['the pull lands against a hard stop: it needs no aim, only time to turn'];
   return [
-    `${ASSUMED_HAND.reactionS} s + ${ASSUMED_HAND.perBitS} s × ${bits.toFixed(2)} bits of difficulty`,
+    `${figure(hand.reactionS)} s + ${figure(hand.perBitS)} s × ${bits.toFixed(2)} bits of difficulty`,
+    ...(secondJob ? [`all of it × ${figure(hand.twoJobsFactor)}, because ${SECOND_JOB_WORDS[secondJob]}`] : []),
     `bits = log₂(${travelDeg.toFixed(1)}° / ${windowDeg.toFixed(2)}° + 1): turn over landing window`,
-    `at least the time for the turn at ${limitDegPerS.toFixed(0)}°/s`,
-    'the hand is assumed until your own is measured',
+    `at least the time for the turn at ${maxHandDegPerS.toFixed(0)}°/s`,
+    isAssumed(hand) ? 'the hand is assumed until your own is measured' : 'with your own hand, as typed or measured',
   ];
+}
+
+function isAssumed({ reactionS, perBitS }: Hand): boolean {
+  return reactionS === ASSUMED_HAND.reactionS && perBitS === ASSUMED_HAND.perBitS;
 }
 
 /** Room at the landing, on the ring and on the floor, also from the other side. */

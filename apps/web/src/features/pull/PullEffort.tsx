@@ -29,7 +29,7 @@ export function PullEffort({ judged, plan, units }: Props) {
       {judged.presses === null && <SpeedFact judged={judged} limit={limit} />}
       {Math.abs(judged.breathingPercent) >= 0.05 && <BreathingFact plan={plan} judged={judged} />}
       <Fact what="needs">
-        <Explain what="Time that a hand needs" lines={neededTimeLines(judged, limit)}>
+        <Explain what="Time that a hand needs" lines={neededTimeLines(judged, plan)}>
           {judged.neededS.toFixed(2)} s
         </Explain>
       </Fact>

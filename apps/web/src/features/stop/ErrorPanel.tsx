@@ -136,7 +136,7 @@ function CameraDrift({ plan }: { readonly plan: ShotPlan }) {
 /** Figures of the hand: needed time and landing error. */
 function HandFields({ plan }: { readonly plan: ShotPlan }) {
   const edit = useEdit();
-  const { reactionS, perBitS, steadyDeg } = plan.hand;
+  const { reactionS, perBitS, steadyDeg, twoJobsFactor } = plan.hand;
   const set = (changes: Parameters<typeof setHand>[1], gesture: string) =>
     edit('change the figures of the hand', (now) => setHand(now, changes), gesture);
   return (
@@ -167,6 +167,15 @@ function HandFields({ plan }: { readonly plan: ShotPlan }) {
         {...PLAN_LIMITS.steadyDeg}
         value={steadyDeg}
         onChange={(value, gesture) => set({ steadyDeg: value }, gesture)}
+      />
+      <NumberField
+        label="harder by, while framing or turning iris or zoom as well"
+        unit="×"
+        decimals={1}
+        step={0.1}
+        {...PLAN_LIMITS.twoJobsFactor}
+        value={twoJobsFactor}
+        onChange={(value, gesture) => set({ twoJobsFactor: value }, gesture)}
       />
     </div>
   );

@@ -1,5 +1,6 @@
 import { ringOf, withinReach } from '../../kit/index.js';
 import { landingWindow, minPullTimeS } from '../../hand/index.js';
+import { handAt } from '../secondJob.js';
 import { targetDistanceMm } from '../targetPosition.js';
 import { zoneLensAt } from '../opticsOverTime.js';
 import { PLAN_LIMITS } from '../planLimits.js';
@@ -137,7 +138,8 @@ function comfortableS(plan: ShotPlan, from: FocusTarget, to: FocusTarget, atS: n
   const angle = (target: FocusTarget) => ring.angleAt(mmOf(target));
   const window = landingWindow(zoneLensAt(plan.optics, atS), ring, mmOf(to));
   // a pull without travel still takes the hand's reaction time
-  const minTimeS = Math.max(minPullTimeS(plan, Math.abs(angle(to) - angle(from)), window.widthDeg), plan.hand.reactionS);
+  const hand = handAt(plan, atS);
+  const minTimeS = Math.max(minPullTimeS({ ...plan, hand }, Math.abs(angle(to) - angle(from)), window.widthDeg), hand.reactionS);
   // in tenths of a second
   return Math.ceil(minTimeS * COMFORT_FACTOR * 10) / 10;
 }

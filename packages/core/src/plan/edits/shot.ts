@@ -24,7 +24,7 @@ export function setHandLimit(plan: ShotPlan, degPerS: number): ShotPlan {
 
 /** Changes the figures of the hand. */
 export function setHand(plan: ShotPlan, changes: Partial<Hand>): ShotPlan {
-  const { reactionS, perBitS, steadyDeg } = { ...plan.hand, ...changes };
+  const { reactionS, perBitS, steadyDeg, twoJobsFactor } = { ...plan.hand, ...changes };
   const within = (value: number, { min, max }: { readonly min: number; readonly max: number }) => clamp(value, min, max);
   return {
     ...plan,
@@ -32,6 +32,7 @@ export function setHand(plan: ShotPlan, changes: Partial<Hand>): ShotPlan {
       reactionS: within(reactionS, PLAN_LIMITS.reactionS),
       perBitS: within(perBitS, PLAN_LIMITS.perBitS),
       steadyDeg: within(steadyDeg, PLAN_LIMITS.steadyDeg),
+      twoJobsFactor: within(twoJobsFactor, PLAN_LIMITS.twoJobsFactor),
     },
   };
 }

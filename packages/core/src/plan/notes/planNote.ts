@@ -1,4 +1,5 @@
 import type { Support } from '../../kit/index.js';
+import type { SecondJob } from '../secondJob.js';
 import type { StaleCause } from '../staleMarks.js';
 import type { StopScale } from '../../units/index.js';
 
@@ -19,6 +20,8 @@ interface NoteValues {
   'stops-without-wheel': { readonly letters: readonly string[]; readonly wheel: string | null };
   'too-many-stops': { readonly letters: readonly string[] };
   'stops-stale': object;
+  /** Somebody does more than pull while pulls land, which makes these harder by a factor */
+  'two-jobs': { readonly jobs: readonly SecondJob[]; readonly factor: number };
   /** Marks that the wheel does not reach between its hard stops */
   'outside-stops': { readonly letters: readonly string[]; readonly stops: readonly string[] };
   /** The shot is played backwards; `hasCues` if a cue comes after its pull */

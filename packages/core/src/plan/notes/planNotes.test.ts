@@ -40,8 +40,8 @@ describe('what the gear says against the plan', () => {
     ['a zoom not used', marksHold(chooseLens(twoPeople(), 'z', zoom)), ['no-zoom-in-to-focus']],
     ['a crane with a hand at the ring', rigged('crane', 'puller'), ['out-of-reach', 'licensed-people']],
     ['a crane by remote', rigged('crane', 'remote'), ['licensed-people']],
-    ['a stabiliser by hand', rigged('stabiliser', 'alone'), ['hand-on-stabiliser', 'walking', 'type-focal-length']],
-    ['handheld', rigged('handheld', 'alone'), ['walking']],
+    ['a stabiliser by hand', rigged('stabiliser', 'alone'), ['hand-on-stabiliser', 'walking', 'two-jobs', 'type-focal-length']],
+    ['handheld', rigged('handheld', 'alone'), ['walking', 'two-jobs']],
     ['stopped far down', setStop(twoPeople(), 22), ['diffraction']],
     ['another shutter', { ...twoPeople(), exposure: { ...twoPeople().exposure, shutterAngleDeg: 90 } }, ['other-shutter']],
     ['a squeezed picture', setLens(twoPeople(), { squeeze: 1.5 }), ['squeezed']],
@@ -49,7 +49,7 @@ describe('what the gear says against the plan', () => {
     [
       'a heavy one in the hands, its display on a cable',
       chooseRig(twoPeople(), null, { ...rigged('shoulder', 'alone').rig!, weightKg: 9, displayIsCabled: true }),
-      ['walking', 'cable', 'heavy'],
+      ['walking', 'cable', 'heavy', 'two-jobs'],
     ],
   ])('%s', (_, plan, expected) => expect(codes(plan)).toEqual(expected));
 });

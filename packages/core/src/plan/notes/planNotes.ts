@@ -3,7 +3,8 @@ import { fNumberOf, isZoom, missingParts, type Support, UNREACHABLE_SUPPORTS } f
 import { isCameraMoving } from '../cameraMoves.js';
 import { stopLimit } from '../opticsOverTime.js';
 import { type StaleCause, staleCause } from '../staleMarks.js';
-import { planCircleMm, type ShotPlan } from '../shotPlan.js';
+import { SECOND_JOBS, secondJobAt } from '../secondJob.js';
+import { planCircleMm, pullEndS, type ShotPlan } from '../shotPlan.js';
 import { hardStopNotes } from './hardStopNotes.js';
 import type { PlanNote } from './planNote.js';
 import { reversedNotes } from './reversedNotes.js';
@@ -20,6 +21,7 @@ export function planNotes(plan: ShotPlan, production: { readonly shutterAngleDeg
     ...reversedNotes(plan),
     ...movementNotes(plan),
     ...rigNotes(plan),
+    ...twoJobsNotes(plan),
     ...pictureNotes(plan, production.shutterAngleDeg),
   ];
 }
@@ -81,6 +83,13 @@ function rigNotes(plan: ShotPlan): PlanNote[] {
 /** Whether a hand or a motor turns the ring during the take. */
 function needsRing({ focusTrack, method }: ShotPlan): boolean {
   return focusTrack.pulls.length > 0 || method === 'rack' || method === 'follow';
+}
+
+/** Pulls that land while their puller does something else. */
+function twoJobsNotes(plan: ShotPlan): PlanNote[] {
+  const found = new Set(plan.focusTrack.pulls.map((pull) => secondJobAt(plan, pullEndS(pull))));
+  const jobs = SECOND_JOBS.filter((job) => found.has(job));
+  return jobs.length === 0 ? [] : [{ code: 'two-jobs', kind: 'hint', jobs, factor: plan.hand.twoJobsFactor }];
 }
 
 /** The rig's own caution takes precedence, so that movement is mentioned once. */

@@ -1,6 +1,6 @@
 import { type LensRing, withinReach } from '../../kit/index.js';
 import { landingWindow, minPullTimeS } from '../../hand/index.js';
-import { activeBeats, keyFrameOf, type ShotPlan, zoneLensAt } from '../../plan/index.js';
+import { activeBeats, handAt, keyFrameOf, type ShotPlan, zoneLensAt } from '../../plan/index.js';
 import type { Tube } from '../tube.js';
 
 /** Ring angles possible for one hold, and its range of required frames. */
@@ -136,13 +136,15 @@ export function timeBetweenS(from: HoldWindow, to: HoldWindow, captureFps: numbe
 
 /** Minimum time a hand needs between two angles, landing at a frame. */
 export function turnTimeS({ plan, ring }: SolverContext, fromDeg: number, toDeg: number, landsFrame: number): number {
-  return minPullTimeS(plan, Math.abs(toDeg - fromDeg), windowDeg(plan, ring, toDeg, landsFrame));
+  const hand = handAt(plan, landsFrame / plan.captureFps);
+  return minPullTimeS({ ...plan, hand }, Math.abs(toDeg - fromDeg), windowDeg(plan, ring, toDeg, landsFrame));
 }
 
 /** Largest turn that lands at an angle within the available time, by bisection. */
 function maxTurnDeg({ plan, ring }: SolverContext, landsDeg: number, landsFrame: number, availableS: number): number {
   const width = windowDeg(plan, ring, landsDeg, landsFrame);
-  const gets = (travelDeg: number) => minPullTimeS(plan, travelDeg, width) <= availableS;
+  const turning = { ...plan, hand: handAt(plan, landsFrame / plan.captureFps) };
+  const gets = (travelDeg: number) => minPullTimeS(turning, travelDeg, width) <= availableS;
   let [low, high] = [0, ring.throwDeg];
   if (gets(high)) return high;
   for (let k = 0; k < 60; k++) {

@@ -2,11 +2,14 @@ import { cameraPlaceAt, type Mark, easedPeak, type PathKey, type Place, type Sub
 import {
   addPullTo,
   addSubjectAt,
+  type CameraErrors,
+  cameraErrorsOf,
   changeStay,
   type FocusTarget,
   moveCameraTo,
   PLAN_LIMITS,
   planDistances,
+  setCameraErrors,
   setTrackStart,
   type ShotPlan,
   startFloor,
@@ -129,6 +132,11 @@ export function focusTargetAt(blocked: BlockedPlan, timeS: number): FocusTarget 
   const { focusMm } = distancesAt(blocked, timeS);
   const isTheMarks = Math.abs(planDistances(blocked.plan).markFocusAt(mark.id, timeS) - focusMm) < 1 || focusMm === Infinity;
   return isTheMarks ? { kind: 'mark', markId: mark.id } : { kind: 'distance', distanceMm: focusMm };
+}
+
+/** The plan with a move's own error: the camera drifts by at least that, unless its support makes it drift more anyway. */
+export function withDrift(plan: ShotPlan, own: Pick<CameraErrors, 'driftSigmaMm' | 'driftTimeS'>): ShotPlan {
+  return cameraErrorsOf(plan).driftSigmaMm >= own.driftSigmaMm ? plan : setCameraErrors(plan, own);
 }
 
 /** Minimum duration of a move. */

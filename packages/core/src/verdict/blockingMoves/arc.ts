@@ -13,6 +13,7 @@ import {
   markOf,
   placeOf,
   directionChoice,
+  withDrift,
   withSubject,
 } from './applying.js';
 import { figure, answer, type BlockingMove } from './blockingMove.js';
@@ -31,7 +32,7 @@ export const arc: BlockingMove = {
     durationParam(plan, at, 6),
     length('offMm', 100, { min: 0, max: 5000 }),
   ],
-  apply(plan, at, { side, arcDeg, lastsS }) {
+  apply(plan, at, { side, arcDeg, lastsS, offMm }) {
     const someone = withSubject(plan, at);
     const aimed = setAim(someone.plan, { kind: 'subject', subjectId: someone.subjectId }, { atS: at.atS, isNew: at.atS > 0 });
     const [camera, centre] = [cameraOf(aimed, at.atS), placeOf(someone, at.atS)];
@@ -46,7 +47,8 @@ export const arc: BlockingMove = {
         atS: at.atS + (lastsS! * (k + 1)) / pieces,
       };
     });
-    const moved = cameraThrough(aimed, at.atS, keys, 'steady');
+    // a circle whose centre is beside the subject is nearer on one side and farther on the other
+    const moved = withDrift(cameraThrough(aimed, at.atS, keys, 'steady'), { driftSigmaMm: offMm!, driftTimeS: lastsS! });
     return { ...someone, plan: setFocusFrom(moved, focusTargetAt({ ...someone, plan: moved }, at.atS), at.atS) };
   },
   figures(blocked, { atS }, { arcDeg, lastsS, offMm }) {

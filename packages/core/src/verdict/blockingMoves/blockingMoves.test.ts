@@ -1,8 +1,11 @@
 import fc from 'fast-check';
 import { twoPeople } from '../../../test/plans';
+import { presetRig } from '../../kit/index';
 import {
+  cameraErrorsOf,
   changeStay,
   checkPlan,
+  chooseRig,
   newPlan,
   planDistances,
   setDuration,
@@ -10,9 +13,11 @@ import {
   setStop,
   type ShotPlan,
   startFloor,
+  STEADY_CAMERA,
   walkTo,
 } from '../../plan/index';
 import { markReading } from '../../track/index';
+import { keepRate } from '../../trials/index';
 import { applyBlockingMove, BLOCKING_MOVES, defaultValues } from './blockingMoves';
 import type { BlockingMove, BlockingMoveFigure, BlockingMoveFigureCode } from './blockingMove';
 import { zoneSpans } from '../zoneSpans';
@@ -122,6 +127,21 @@ test('circling: half way round is twice a quarter, and the drawn way keeps the r
   expect(value(half, 'camera-path')).toBeCloseTo(2900 * Math.PI, 3);
   expect(value(half, 'drift')).toBeLessThan(2900 * 0.0015);
   expect([answers(quarter, 'off-centre'), answers(half, 'off-centre')]).toEqual(['stays-sharp', 'goes-soft']);
+});
+
+test('a circle that may be off centre, and a pace that may be too slow, make the camera drift by that much', () => {
+  const circled = applyBlockingMove(named('arc'), quiet(), at0, { arcDeg: 90, lastsS: 6, side: 1, offMm: 100 }).plan;
+  expect(cameraErrorsOf(circled)).toMatchObject({ driftSigmaMm: 100, driftTimeS: 6 });
+  const one: ShotPlan = { ...quiet(), beats: quiet().beats.filter(({ subjectId }) => subjectId === 'subject-1') };
+  const walked = applyBlockingMove(named('constant-distance'), one, at0, { way: 1, walkMm: 4000, lastsS: 4 }).plan;
+  // a tenth of 4 m is 40 cm at the end, and 23 cm on average over the walk
+  expect(cameraErrorsOf(walked).driftSigmaMm).toBeCloseTo(400 / Math.sqrt(3), 6);
+  const rate = (plan: ShotPlan) => keepRate(plan, { takes: 500, seed: 1 }).keepRate;
+  expect(rate(walked)).toBeLessThan(rate({ ...walked, cameraErrors: STEADY_CAMERA }) - 0.2);
+  // an operator who walks drifts more than that anyway
+  const handheld = chooseRig(quiet(), null, presetRig('In the hands', 'handheld', 'puller'));
+  const carried = applyBlockingMove(named('arc'), handheld, at0, { arcDeg: 90, lastsS: 6, side: 1, offMm: 100 }).plan;
+  expect([carried.cameraErrors, cameraErrorsOf(carried).driftSigmaMm]).toEqual([null, 150]);
 });
 
 test('sliding out: behind the foreground at first, clear of it once the line of sight passes its edge', () => {

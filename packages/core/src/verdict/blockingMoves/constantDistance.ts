@@ -16,11 +16,12 @@ import {
   towards,
   directionChoice,
   walk,
+  withDrift,
   withSubject,
 } from './applying.js';
 import { figure, type BlockingMove } from './blockingMove.js';
 
-/** Assumed error of the walking pace, for the time until focus is lost. */
+/** Assumed error of the walking pace: one standard deviation, as a share of it. */
 const PACE_ERROR = 0.1;
 
 /** The subject walks, and the camera keeps its distance. The ring is not turned. */
@@ -40,7 +41,9 @@ export const constantDistance: BlockingMove = {
     const moved = cameraThrough(walked.plan, at.atS, [
       { xMm: camera.xMm + by.xMm, yMm: camera.yMm + by.yMm, atS: at.atS + lastsS! },
     ]);
-    return { ...walked, plan: setFocusFrom(moved, focusTargetAt(aimed, at.atS), at.atS) };
+    // a pace that is off by a tenth adds up over the walk: on average over it, by that share of its length over √3
+    const drifting = withDrift(moved, { driftSigmaMm: (PACE_ERROR * walkMm!) / Math.sqrt(3), driftTimeS: lastsS! });
+    return { ...walked, plan: setFocusFrom(drifting, focusTargetAt(aimed, at.atS), at.atS) };
   },
   figures(blocked, { atS }, { way, walkMm, lastsS }) {
     const { nearerMm, fartherMm } = markReading(blocked.plan, markOf(blocked, atS));
