@@ -74,6 +74,12 @@ export function improvementName(change: ImprovementChange, plan: ShotPlan, units
   }
 }
 
+/** How far the search for improvements is. */
+export function triedText(tried: { readonly count: number; readonly total: number } | null): string {
+  const all = 'Trying each with the same simulated takes';
+  return tried ? `${all}: ${tried.count} of ${tried.total} …` : `${all} …`;
+}
+
 /** Cost of an improvement besides time. An error that can only be reduced shows its upper limit. */
 export function improvementCost(change: ImprovementChange): string {
   if (change.kind === 'stop') return `${formatStops(change.stopsLost)} less light`;

@@ -13,7 +13,7 @@ import {
 import { twoPeople } from '../../../core/test/plans';
 import { textOf } from '../sentence';
 import { chanceText, of100, takesOf100 } from '../share';
-import { errorName, improvementCost, improvementName } from './improvementText';
+import { errorName, improvementCost, improvementName, triedText } from './improvementText';
 import { methodArgumentText, OTHER_VIEWS } from './methodArgumentText';
 import { minutesText, plannedTakesText, shotTimeLines } from './shotTimeText';
 import { balanceText, howWideText, lightText } from './stopText';
@@ -112,4 +112,9 @@ test('a light balance lists only what changes', () => {
     'lamps ×0.50',
     'shutter 90.0°',
   ]);
+});
+
+test('a search for improvements tells how far it is', () => {
+  expect(triedText(null)).toBe('Trying each with the same simulated takes …');
+  expect(triedText({ count: 12, total: 58 })).toBe('Trying each with the same simulated takes: 12 of 58 …');
 });

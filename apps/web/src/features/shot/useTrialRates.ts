@@ -17,9 +17,9 @@ export const RANKS = { sweep: 1, fixes: 1, improvements: 2, methods: 3 } as cons
 export function useTrialRates<K>(
   of: K,
   asks: readonly TrialRequest[],
-  { takes = TAKES, seed = SEED, rank }: Partial<RateOptions> & Pick<RateOptions, 'rank'>,
+  { takes = TAKES, seed = SEED, rank, onFirst }: Partial<RateOptions> & Pick<RateOptions, 'rank'>,
 ): { readonly known: { readonly key: K; readonly progress: TrialProgress } | null; readonly settle: () => void } {
-  const [rates] = useState(() => createLatestRates<K>(trialPool, { takes, seed, rank }));
+  const [rates] = useState(() => createLatestRates<K>(trialPool, { takes, seed, rank, ...(onFirst && { onFirst }) }));
   useEffect(() => () => rates.forget(), [rates]);
   useEffect(() => {
     rates.ask({ key: of, asks });

@@ -7,8 +7,8 @@ import {
   type RankedImprovement,
   type UnitSystem,
 } from '@still-heron/core';
-import { idealTakeText, improvementCost, improvementName, of100, minutesText } from '@still-heron/wording';
-import { useMemo } from 'react';
+import { idealTakeText, improvementCost, improvementName, of100, minutesText, triedText } from '@still-heron/wording';
+import { useMemo, useState } from 'react';
 import clsx from 'clsx';
 import type { TrialRequest } from '../../shared/workers/simulation/trialRunner';
 import { improvementsFor } from '../../shared/workers/simulation/workers';
@@ -35,8 +35,8 @@ const MAX_SHOWN = 8;
 /** Improvements: each error switched off, each fix, each stop; with gain and cost. */
 export function ImprovementPanel({ plan, units }: Props) {
   const edit = useEdit();
-  const { of, improvements, asks } = useImprovements(plan);
-  const { known } = useTrialRates(improvements, asks, { takes: IMPROVEMENT_TRIALS, rank: RANKS.improvements });
+  const { of, improvements, asks, tried, isGivenUp, giveUp, tryAgain, onFirst } = useImprovements(plan);
+  const { known } = useTrialRates(improvements, asks, { takes: IMPROVEMENT_TRIALS, rank: RANKS.improvements, onFirst });
   const isCurrent = of === plan && known?.key === improvements;
   // until the new results are known, the previous ones stay visible but disabled
   const [now, ...rates] = known?.progress.rates ?? [];
@@ -53,7 +53,7 @@ export function ImprovementPanel({ plan, units }: Props) {
     const ideal = ideals[index] ?? null;
     return ideal && idealNow && hasOtherTime(ideal, idealNow) ? ideal : null;
   };
-  if (ranked === null) return <p className={textStyles.muted}>Trying each with the same simulated takes …</p>;
+  if (ranked === null || isGivenUp) return <Trying tried={tried} isGivenUp={isGivenUp} onGiveUp={giveUp} onTryAgain={tryAgain} />;
   if (ranked.length === 0)
     return (
       <p className={textStyles.muted}>
@@ -88,6 +88,25 @@ export function ImprovementPanel({ plan, units }: Props) {
   );
 }
 
+interface TryingProps {
+  readonly tried: Tried | null;
+  readonly isGivenUp: boolean;
+  readonly onGiveUp: () => void;
+  readonly onTryAgain: () => void;
+}
+
+/** A search that runs, with how far it is, or one that was given up. */
+function Trying({ tried, isGivenUp, onGiveUp, onTryAgain }: TryingProps) {
+  return (
+    <p className={textStyles.muted}>
+      <span role="status">{isGivenUp ? 'Given up.' : triedText(tried)}</span>{' '}
+      <Button look="quiet" onClick={isGivenUp ? onTryAgain : onGiveUp}>
+        {isGivenUp ? 'Try again' : 'Give up'}
+      </Button>
+    </p>
+  );
+}
+
 const hasOtherTime = (a: IdealTake, b: IdealTake) =>
   Math.abs(a.sharpS - b.sharpS) > 0.05 || Math.abs(a.requiredS - b.requiredS) > 0.05;
 
@@ -114,20 +133,43 @@ function ImprovementRow({ help: improvement, ideal, plan, units }: RowProps) {
   );
 }
 
-/** Possible improvements after a pause, and the trials to run: the plan itself first. */
+/** Possible improvements after a pause, and the trials to run: the plan itself first. The search can be given up. */
 function useImprovements(plan: ShotPlan): {
   readonly of: ShotPlan | null;
   readonly improvements: readonly Improvement[];
   readonly asks: readonly TrialRequest[];
+  /** How many have a first result */
+  readonly tried: Tried | null;
+  readonly isGivenUp: boolean;
+  readonly giveUp: () => void;
+  readonly tryAgain: () => void;
+  readonly onFirst: (known: number, total: number) => void;
 } {
   const known = useAfterPause(plan, improvementsFor, EDIT_PAUSE_MS);
+  const [tried, setTried] = useState<Tried | null>(null);
+  const [givenUp, setGivenUp] = useState<ShotPlan | null>(null);
+  const isGivenUp = givenUp === plan;
   const asks = useMemo(() => {
-    if (!known) return [];
+    if (!known || isGivenUp) return [];
     const order = drawLayoutOf(known.of);
     const of = (tried: ShotPlan, without: Improvement['without']) => ({ plan: tried, order, without });
     return [of(known.of, null), ...known.found.map((improvement) => of(improvement.plan, improvement.without))];
-  }, [known]);
-  return { of: known?.of ?? null, improvements: known?.found ?? NONE, asks };
+  }, [known, isGivenUp]);
+  return {
+    of: known?.of ?? null,
+    improvements: known?.found ?? NONE,
+    asks,
+    tried,
+    isGivenUp,
+    giveUp: () => setGivenUp(plan),
+    tryAgain: () => setGivenUp(null),
+    onFirst: (count, total) => setTried({ count, total }),
+  };
+}
+
+interface Tried {
+  readonly count: number;
+  readonly total: number;
 }
 
 const NONE: readonly Improvement[] = [];

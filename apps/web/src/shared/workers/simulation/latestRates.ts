@@ -14,12 +14,14 @@ export interface RateOptions {
   readonly rank: number;
   /** Runs all trials before the next request, then pauses, so that the visible work has priority */
   readonly isPaced?: boolean;
+  /** Told until the first results are there: how many requests have one */
+  readonly onFirst?: (known: number, total: number) => void;
 }
 
 /** Newest trial results of something that keeps changing. A question without requests runs nothing. */
 export function createLatestRates<K>(
   poolOf: () => TrialPool,
-  { takes, seed, rank, isPaced = false }: RateOptions,
+  { takes, seed, rank, isPaced = false, onFirst }: RateOptions,
 ): Latest<RateQuestion<K>, TrialProgress> {
   return createLatest<RateQuestion<K>, TrialProgress>({
     pace: isPaced ? 'done' : 'first-result',
@@ -28,7 +30,8 @@ export function createLatestRates<K>(
         report(undefined, true);
         return () => undefined;
       }
-      return poolOf().draw({ asks, takes, seed, rank, onProgress: (progress) => report(progress, progress.isDone) }).cancel;
+      const onProgress = (progress: TrialProgress) => report(progress, progress.isDone);
+      return poolOf().draw({ asks, takes, seed, rank, onProgress, ...(onFirst && { onFirst }) }).cancel;
     },
   });
 }

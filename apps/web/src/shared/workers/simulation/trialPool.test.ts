@@ -54,6 +54,17 @@ test('of several things each has its first figures before any is drawn to the en
   expect(last.rates.every((rate) => rate!.takes === 2000)).toBe(true);
 });
 
+test('until all have a first figure it is told how many have one', async () => {
+  const told: [number, number][] = [];
+  const onFirst = (known: number, total: number) => void told.push([known, total]);
+  await drawn(createTrialPool([lateRunner([0])]), { asks: [ask, ask, ask], onFirst });
+  expect(told).toEqual([
+    [1, 3],
+    [2, 3],
+    [3, 3],
+  ]);
+});
+
 test('a job that is given up says nothing more; the one with the lower rank goes first', async () => {
   const pool = createTrialPool([lateRunner([1])]);
   const silent = jest.fn();

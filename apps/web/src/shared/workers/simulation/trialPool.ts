@@ -20,6 +20,8 @@ export interface TrialJob {
   /** Jobs with the lowest rank run first; of equal ones, the newest */
   readonly rank: number;
   readonly onProgress: (progress: TrialProgress) => void;
+  /** Told before the first progress: how many requests have a first result */
+  readonly onFirst?: (known: number, total: number) => void;
 }
 
 export interface TrialPool {
@@ -82,7 +84,10 @@ export function createTrialPool(runners: readonly TrialRunner[]): TrialPool {
     if (job.isGivenUp) return;
     job.answers[index]!.push(answer);
     job.takesDone += takes;
-    if (firstTrial === 0) job.firstToCome--;
+    if (firstTrial === 0) {
+      job.firstToCome--;
+      job.onFirst?.(job.asks.length - job.firstToCome, job.asks.length);
+    }
     const { takesDone, takesToCome: takesInAll, firstToCome, seed } = job;
     const isDone = takesDone === takesInAll;
     const isFirst = firstTrial === 0 && firstToCome === 0;
