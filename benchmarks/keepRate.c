@@ -1,8 +1,8 @@
 /*
- * The same takes as packages/core/src/stop/runTakes.ts, counted only, in C: what the core's loop is held against. Reads what no draw changes as doubles from the file it is given
- * (written by keepRate.mjs, which has their order) and prints how many takes are kept and how long that took, in ms, the quickest of several runs.
+ * The same trials as packages/core/loop/trialLoop.ts, counted only, in C: what the core's loop is compared with. Reads what no draw changes as doubles from the file that it
+ * is given (keepRate.mjs writes it and has their order). Prints how many takes are kept and how long that took, in ms, the quickest of several rounds.
  *
- * A plain shot: a ring that stands anywhere, settings that stay, moves eased at both ends, a lens that is not turned.
+ * A plain shot: a continuous ring without hard stops, holds that stay, pulls eased at both ends, a lens that does not change.
  */
 #include <math.h>
 #include <stdint.h>
@@ -12,21 +12,24 @@
 
 #define MOST 16
 #define TAKES_PER_SETUP 20
+#define DRIFT_STREAM 0x5bd1e995u
 #define ENTRIES 2048
 #define LOOSE (1 + 1e-9)
 
-typedef struct { double stillDeg, mm, sigmaMm; int mark; } Setting;
-typedef struct { double startS, durationS, reactionS, cueSigmaS, ringSigmaDeg; } Move;
-typedef struct { double markSigmaMm, timingSigmaS, upMm; const double *x, *y, *shift, *focus, *hasPlace; } Subject;
-typedef struct { const double *x, *y, *forwardX, *forwardY, *forwardZ, *aimedAt; } Camera;
+typedef struct { double stillDeg, mm, sigmaMm; int mark, drawsAt; } Hold;
+typedef struct { double startS, durationS, reactionS, cueSigmaS, ringSigmaDeg; } Pull;
+typedef struct { double markSigmaMm, timingSigmaS; int drawsAt; double z; const double *x, *y, *shift, *focus, *hasPlace; } Subject;
+typedef struct { const double *x, *y, *z, *missX, *missY, *forwardX, *forwardY, *forwardZ, *aimedAt; } Camera;
+typedef struct { double timingSigmaS, stopSigmaMm, driftSigmaMm, driftKept; int drawsAt; } CameraErrors;
 typedef struct { int subject, isSoft, from, to, mayLose, key, isStill; } Beat;
 
 static double fps, lowDeg, highDeg, anglesPerPerMm, tableLowDeg, tablePerDeg;
-static int frames, settingCount, subjectCount, beatCount, markCount;
+static int frames, holdCount, subjectCount, beatCount, markCount, drawCount;
 static Camera camera;
+static CameraErrors errors;
 static const double *setupSteps;
-static Setting settings[MOST];
-static Move moves[MOST];
+static Hold holds[MOST];
+static Pull pulls[MOST];
 static Subject subjects[MOST];
 static Beat beats[MOST];
 static const double *angleDegs, *nearPerMm, *farPerMm;
@@ -96,6 +99,7 @@ static double setDeg(double mm) {
   return angleDegs[entry] + (at - entry) * (angleDegs[entry + 1] - angleDegs[entry]);
 }
 
+static double draws[8 * MOST], *driftMm, cameraLateFrames, cameraMissMm;
 static double missMm[MOST], lateFrames[MOST], stillDeg[MOST], startS[MOST], fromDeg[MOST];
 static int startFrame[MOST], endFrame[MOST];
 static double setupDraws[MOST];
@@ -116,21 +120,32 @@ static int frameAt(double timeS) {
 
 static void drawTake(uint32_t seed, uint32_t take) {
   startTake(seed, take);
+  for (int k = 0; k < drawCount; k++) draws[k] = normal();
+  cameraLateFrames = draws[errors.drawsAt] * errors.timingSigmaS * fps;
+  cameraMissMm = draws[errors.drawsAt + 1] * errors.stopSigmaMm;
+  if (errors.driftSigmaMm != 0) {
+    double fresh = sqrt(1 - errors.driftKept * errors.driftKept), drift = 0;
+    startTake(seed ^ DRIFT_STREAM, take);
+    for (int frame = 0; frame < frames; frame++) {
+      double drawn = normal();
+      drift = frame == 0 ? drawn : errors.driftKept * drift + fresh * drawn;
+      driftMm[frame] = drift * errors.driftSigmaMm;
+    }
+  }
   for (int k = 0; k < subjectCount; k++) {
-    missMm[k] = normal() * subjects[k].markSigmaMm;
-    lateFrames[k] = normal() * subjects[k].timingSigmaS * fps;
+    missMm[k] = draws[subjects[k].drawsAt] * subjects[k].markSigmaMm;
+    lateFrames[k] = draws[subjects[k].drawsAt + 1] * subjects[k].timingSigmaS * fps;
   }
   double freeS = -INFINITY;
-  for (int k = 0; k < settingCount; k++) {
-    double lagged = normal(), landed = normal(), started = normal();
-    (void)lagged;
-    double offDeg = k == 0 ? 0 : landed * moves[k - 1].ringSigmaDeg;
-    double marksDeg = settings[k].sigmaMm == 0 ? settings[k].stillDeg : clampDeg(setDeg(settings[k].mm + setupDraws[settings[k].mark] * settings[k].sigmaMm));
+  for (int k = 0; k < holdCount; k++) {
+    const Hold *hold = &holds[k];
+    double offDeg = k == 0 ? 0 : draws[hold->drawsAt + 1] * pulls[k - 1].ringSigmaDeg;
+    double marksDeg = hold->sigmaMm == 0 ? hold->stillDeg : clampDeg(setDeg(hold->mm + setupDraws[hold->mark] * hold->sigmaMm));
     stillDeg[k] = clampDeg(marksDeg + offDeg);
     if (k == 0) continue;
-    const Move *move = &moves[k - 1];
-    startS[k - 1] = fmax(move->startS + move->reactionS + started * move->cueSigmaS, freeS);
-    freeS = startS[k - 1] + move->durationS;
+    const Pull *pull = &pulls[k - 1];
+    startS[k - 1] = fmax(pull->startS + pull->reactionS + draws[hold->drawsAt + 2] * pull->cueSigmaS, freeS);
+    freeS = startS[k - 1] + pull->durationS;
     startFrame[k - 1] = frameAt(startS[k - 1]);
     endFrame[k - 1] = frameAt(freeS);
     fromDeg[k - 1] = stillDeg[k - 1];
@@ -154,24 +169,26 @@ static double between(const double *column) {
 
 static double depthAt(int who, int frame) {
   const Subject *subject = &subjects[who];
+  double offMm = missMm[who] - (errors.driftSigmaMm == 0 ? 0 : driftMm[frame]);
   seek(frame - lateFrames[who]);
-  if (subject->hasPlace[before] == 0) return between(subject->focus) + missMm[who];
+  if (subject->hasPlace[before] == 0) return between(subject->focus) + offMm;
   double x = between(subject->x), y = between(subject->y), shift = between(subject->shift);
-  seek(frame);
-  double cameraX = between(camera.x), cameraY = between(camera.y);
-  double dx = x - cameraX, dy = y - cameraY, up = subject->upMm;
+  seek(frame - cameraLateFrames);
+  double cameraX = between(camera.x), cameraY = between(camera.y), cameraZ = between(camera.z);
+  if (cameraMissMm != 0) cameraX += cameraMissMm * between(camera.missX), cameraY += cameraMissMm * between(camera.missY);
+  double dx = x - cameraX, dy = y - cameraY, up = subject->z - cameraZ;
   double tape = sqrt(dx * dx + dy * dy + up * up);
   int aimed = (int)camera.aimedAt[before];
-  if (aimed == who) return tape + shift + missMm[who];
+  if (aimed == who) return tape + shift + offMm;
   double fx = between(camera.forwardX), fy = between(camera.forwardY), fz = between(camera.forwardZ);
   if (aimed >= 0) {
     seek(frame - lateFrames[aimed]);
-    double toX = between(subjects[aimed].x) - cameraX, toY = between(subjects[aimed].y) - cameraY, toZ = subjects[aimed].upMm;
+    double toX = between(subjects[aimed].x) - cameraX, toY = between(subjects[aimed].y) - cameraY, toZ = subjects[aimed].z - cameraZ;
     double length = sqrt(toX * toX + toY * toY + toZ * toZ);
     if (length > 0) fx = toX / length, fy = toY / length, fz = toZ / length;
   }
   double depth = dx * fx + dy * fy + up * fz;
-  return depth + shift * (tape > 0 ? depth / tape : 1) + missMm[who];
+  return depth + shift * (tape > 0 ? depth / tape : 1) + offMm;
 }
 
 static int isAsAsked(const Beat *beat, double ringDeg, int frame, double mm) {
@@ -188,13 +205,13 @@ static int keeps(const Beat *beat) {
   int lost = 0, isKeyLost = 0, frame = beat->from;
   double stillMm = beat->isStill ? depthAt(beat->subject, frame) : 0;
 #define MM (beat->isStill ? stillMm : depthAt(beat->subject, frame))
-  for (int setting = 0; setting < settingCount && frame < beat->to; setting++) {
-    if (setting > 0) {
-      int turnTo = endFrame[setting - 1] < beat->to ? endFrame[setting - 1] : beat->to;
+  for (int hold = 0; hold < holdCount && frame < beat->to; hold++) {
+    if (hold > 0) {
+      int turnTo = endFrame[hold - 1] < beat->to ? endFrame[hold - 1] : beat->to;
       for (; frame < turnTo; frame++) {
-        double tau = (frame / fps - startS[setting - 1]) / moves[setting - 1].durationS;
+        double tau = (frame / fps - startS[hold - 1]) / pulls[hold - 1].durationS;
         double eased = tau <= 0 ? 0 : tau >= 1 ? 1 : tau * tau * tau * (10 + tau * (6 * tau - 15));
-        double deg = fromDeg[setting - 1] + (stillDeg[setting] - fromDeg[setting - 1]) * eased;
+        double deg = fromDeg[hold - 1] + (stillDeg[hold] - fromDeg[hold - 1]) * eased;
         if (!isAsAsked(beat, deg, frame, MM)) {
           lost++;
           if (frame == beat->key) isKeyLost = 1;
@@ -202,17 +219,17 @@ static int keeps(const Beat *beat) {
         if (lost > beat->mayLose || isKeyLost) return 0;
       }
     }
-    int standsTo = setting < settingCount - 1 && startFrame[setting] < beat->to ? startFrame[setting] : beat->to;
+    int standsTo = hold < holdCount - 1 && startFrame[hold] < beat->to ? startFrame[hold] : beat->to;
     if (frame >= standsTo) continue;
     if (beat->isStill) {
-      if (!isAsAsked(beat, stillDeg[setting], frame, MM)) {
+      if (!isAsAsked(beat, stillDeg[hold], frame, MM)) {
         lost += standsTo - frame;
         if (beat->key >= frame && beat->key < standsTo) isKeyLost = 1;
       }
       frame = standsTo;
     } else
       for (; frame < standsTo && lost <= beat->mayLose && !isKeyLost; frame++)
-        if (!isAsAsked(beat, stillDeg[setting], frame, MM)) {
+        if (!isAsAsked(beat, stillDeg[hold], frame, MM)) {
           lost++;
           if (frame == beat->key) isKeyLost = 1;
         }
@@ -246,14 +263,17 @@ int main(int argc, char **argv) {
   const double *v = values;
   int seed = (int)*v++, takes = (int)*v++, rounds = (int)*v++;
   fps = *v++, frames = (int)*v++, lowDeg = *v++, highDeg = *v++;
-  settingCount = (int)*v++, subjectCount = (int)*v++, beatCount = (int)*v++, markCount = (int)*v++;
-  if (settingCount > MOST || subjectCount > MOST || beatCount > MOST || markCount > MOST) return 2;
+  holdCount = (int)*v++, subjectCount = (int)*v++, beatCount = (int)*v++, markCount = (int)*v++, drawCount = (int)*v++;
+  if (holdCount > MOST || subjectCount > MOST || beatCount > MOST || markCount > MOST || drawCount > 8 * MOST) return 2;
+  driftMm = malloc(frames * sizeof(double));
   setupSteps = v, v += markCount;
-  camera = (Camera){v, v + frames, v + 2 * frames, v + 3 * frames, v + 4 * frames, v + 5 * frames}, v += 6 * frames;
-  for (int k = 0; k < settingCount; k++, v += 4) settings[k] = (Setting){v[0], v[1], v[2], (int)v[3]};
-  for (int k = 0; k < settingCount - 1; k++, v += 5) moves[k] = (Move){v[0], v[1], v[2], v[3], v[4]};
-  for (int k = 0; k < subjectCount; k++, v += 3 + 5 * frames)
-    subjects[k] = (Subject){v[0], v[1], v[2], v + 3, v + 3 + frames, v + 3 + 2 * frames, v + 3 + 3 * frames, v + 3 + 4 * frames};
+  const double **columns[] = {&camera.x, &camera.y, &camera.z, &camera.missX, &camera.missY, &camera.forwardX, &camera.forwardY, &camera.forwardZ, &camera.aimedAt};
+  for (int k = 0; k < 9; k++, v += frames) *columns[k] = v;
+  errors = (CameraErrors){v[0], v[1], v[2], v[3], (int)v[4]}, v += 5;
+  for (int k = 0; k < holdCount; k++, v += 5) holds[k] = (Hold){v[0], v[1], v[2], (int)v[3], (int)v[4]};
+  for (int k = 0; k < holdCount - 1; k++, v += 5) pulls[k] = (Pull){v[0], v[1], v[2], v[3], v[4]};
+  for (int k = 0; k < subjectCount; k++, v += 4 + 5 * frames)
+    subjects[k] = (Subject){v[0], v[1], (int)v[2], v[3], v + 4, v + 4 + frames, v + 4 + 2 * frames, v + 4 + 3 * frames, v + 4 + 4 * frames};
   for (int k = 0; k < beatCount; k++, v += 7) beats[k] = (Beat){(int)v[0], (int)v[1], (int)v[2], (int)v[3], (int)v[4], (int)v[5], (int)v[6]};
   anglesPerPerMm = *v++, angleDegs = v, v += ENTRIES + 1;
   tableLowDeg = *v++, tablePerDeg = *v++;
