@@ -12,7 +12,7 @@ test('fixes are offered with their results; one key applies the first, and undo 
   await fixes.getByRole('button', { name: /^\d more$/ }).click();
   await expect(
     fixes.getByRole('button', {
-      name: /^T2\.2 → T4\.5 → 0 of 100 takes kept, as before; sharp for 8\.\d of 8\.4 s, 2 stops less light/,
+      name: /^T2\.2 → T4\.5 \(between T4 and T5\.6\) → 0 of 100 takes kept, as before; sharp for 8\.\d of 8\.4 s, 2 stops less light/,
     }),
   ).toBeAttached();
   const before = await heron.sentence();

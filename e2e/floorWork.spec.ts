@@ -181,7 +181,7 @@ test('tape and drawing disagree: the page says what that would cost', async ({ h
   // on every step, until somebody measures again, keeps the tape or goes by the drawing
   for (const step of ['Pull', 'Stop', 'Roll', 'Set-up', 'Floor']) {
     await page.getByRole('link', { name: new RegExp(`^${step}`) }).click();
-    await expect(page.getByLabel('Stale distances')).toContainText('B was measured before the camera or the mark was moved');
+    await expect(page.getByLabel('Stale distances')).toContainText('B stale');
   }
   await page.getByRole('button', { name: 'Select mark B' }).click();
   await panel.getByRole('button', { name: 'Keep 2.60 m' }).click();

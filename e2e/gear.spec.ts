@@ -44,10 +44,12 @@ test('marks and pulls are shown in degrees of the wheel', async ({ heron, page }
 test('the camera was moved: distances are stale, and the step says so', async ({ heron, page }) => {
   await heron.openCopy('9C', 'setup');
   await page.getByRole('button', { name: 'The camera was moved' }).click();
-  await expect(page.getByLabel('Stale distances')).toContainText('A, B were measured before the camera was moved.');
+  await expect(page.getByLabel('Stale distances')).toContainText('A, B stale');
   await expect(page.getByRole('link', { name: /Set-up.*check this/ })).toBeVisible();
   const knob = page.getByRole('slider', { name: 'Stop', exact: true });
-  await page.getByRole('button', { name: 'All are still right' }).click();
+  await page.getByRole('button', { name: 'A, B stale: why' }).hover();
+  await expect(page.getByText('A, B were measured before the camera was moved.')).toBeVisible();
+  await page.getByRole('button', { name: 'Still right' }).click();
   await knob.press('ArrowRight');
   await expect(page.getByLabel('Stale distances')).toHaveCount(0);
   await expect(page.getByRole('link', { name: /Set-up.*ready/ })).toBeVisible();

@@ -9,7 +9,7 @@ test('how wide: a sentence answers, one key sets the stop, and a drag across the
   await heron.openCopy('12D', 'stop');
   await drawn(page);
   const answer = page.getByTestId('how-wide');
-  await expect(answer).toHaveText(/^T5 is (about )?the widest stop that keeps 95 of 100 takes\. $/);
+  await expect(answer).toHaveText(/^T5 \(between T4 and T5\.6\) is (about )?the widest stop that keeps 95 of 100 takes\. $/);
   await expect(page.getByTestId('now-keeps')).toContainText(
     /Set to T3\.2: 8\d of 100 takes kept, 9\d % of the required time is sharp/,
   );

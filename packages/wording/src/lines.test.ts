@@ -21,7 +21,7 @@ test('what was measured in takes is told, and nothing else', () => {
   expect(crewFitLines(nothing, newPlan(), 'metric')).toEqual([]);
   expect(crewFitLines({ ...nothing, late: error, markMisses: { mean: 0, sigma: 42, count: 30 } }, newPlan(), 'metric')).toEqual([
     'pulls start 0.12 s early on average, ±0.20 s (7 measured)',
-    'people miss marks by ±42 mm (30 measured)',
+    'people miss marks by ±4.2 cm (30 measured)',
   ]);
   const cueSigmaS = new Map([
     ['pull-1', 0.2],

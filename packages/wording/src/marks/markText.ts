@@ -1,7 +1,9 @@
 import {
   displayStepMm,
+  distanceSigmaMm,
   formatDistance,
   formatGap,
+  hasAssumedUncertainty,
   markFocusMm,
   markSetS,
   planDistances,
@@ -46,7 +48,8 @@ export function beyondRingText({ beyond }: MarkReading, { optics }: ShotPlan, un
 }
 
 /** Explains the room around a mark: limits, inputs and assumptions. */
-export function markRoomLines(reading: MarkReading, mark: Mark, { optics, wheel }: ShotPlan, units: UnitSystem): string[] {
+export function markRoomLines(reading: MarkReading, mark: Mark, plan: ShotPlan, units: UnitSystem): string[] {
+  const { optics, wheel } = plan;
   const { fNumber, circleOfConfusionMm, focalLengthMm } = zoneLensAt(optics, reading.atS);
   const focusMm = withinReach(ringOf(optics.lens), reading.focusMm);
   return [
@@ -55,7 +58,7 @@ export function markRoomLines(reading: MarkReading, mark: Mark, { optics, wheel 
     ...(wheel && optics.lens.response !== 'speed'
       ? [`the ring at ${reading.ringDeg.toFixed(1)}°; the wheel turns ${wheel.wheelPerRing} × as far`]
       : []),
-    `measured by ${MEASURE_WORDS[mark.method]}, accurate to about ${formatGap(mark.uncertaintyMm, units)} (assumed)`,
+    `measured by ${MEASURE_WORDS[mark.method]}, accurate to about ${formatGap(distanceSigmaMm(plan, mark), units)}${hasAssumedUncertainty(mark) ? ' (assumed)' : ''}`,
     `an arrow key changes the distance by ${formatGap(displayStepMm(focusMm, units), units)}`,
   ];
 }

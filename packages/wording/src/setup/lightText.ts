@@ -55,8 +55,8 @@ export function lightWays(
           take: { shutterAngleDeg: Number(ways.shutterAngleDeg.toFixed(1)) },
         },
     {
-      word: isTooDark ? 'slower' : 'faster',
-      figure: `${ways.captureFps.toFixed(1)} frames a second`,
+      word: isTooDark ? 'fewer frames a second' : 'more frames a second',
+      figure: ways.captureFps.toFixed(1),
       note: `played back at ${plan.deliveryFps}: ${Number((plan.deliveryFps / ways.captureFps).toFixed(2))} × speed`,
       take: null,
     },

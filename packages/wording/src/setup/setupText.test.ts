@@ -47,7 +47,7 @@ describe('a stop too dark', () => {
       'more light: 2.0 × the lamps',
       'weaker filters: ND 1.0 stops, density 0.3',
       'longer exposure: shutter 360.0°',
-      'slower: 12.0 frames a second',
+      'fewer frames a second: 12.0',
     ]);
   });
 

@@ -1,4 +1,4 @@
-import type { CrewFit, MeasuredError, ShotPlan, UnitSystem } from '@still-heron/core';
+import { type CrewFit, formatGap, type MeasuredError, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { pullTargetText } from './takeText.js';
 
 /** Errors of a crew as its takes showed them, one per line; none for what was not measured. */
@@ -12,7 +12,7 @@ export function crewFitLines(fit: CrewFit, plan: ShotPlan, units: UnitSystem): s
     off && `pulls land beside the mark by ${spreadText(off, '°', 1)}`,
     hand &&
       `a hand that is steady to ±${hand.steadyDeg.toFixed(1)}° and needs ${hand.perBitS.toFixed(2)} s per bit explains that`,
-    markMisses && `people miss marks by ${spreadText(markMisses, 'mm', 0)}`,
+    markMisses && `people miss marks by ±${formatGap(markMisses.sigma, units)} (${markMisses.count} measured)`,
   ].filter((line) => line !== null);
 }
 

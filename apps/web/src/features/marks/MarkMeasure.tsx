@@ -1,5 +1,6 @@
 import {
   changeMark,
+  distanceSigmaMm,
   drawAtDistance,
   formatGap,
   type Mark,
@@ -43,7 +44,7 @@ export function MarkMeasure({ mark, plan, units, measuring }: Props) {
         hint={
           <>
             {isDrawn ? 'from the floor plan' : `by ${MEASURE_WORDS[mark.method]}`}, accurate to about{' '}
-            {formatGap(mark.uncertaintyMm, units)}
+            {formatGap(distanceSigmaMm(plan, mark), units)}
             {mark.isSimulated && <strong className={textStyles.toneEdge}> · simulated</strong>}
           </>
         }

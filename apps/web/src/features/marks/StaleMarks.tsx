@@ -1,50 +1,56 @@
-import { adoptDrawnDistance, marksHold, type ShotPlan, type StaleCause, staleCause, staleMarks } from '@still-heron/core';
+import {
+  adoptDrawnDistance,
+  type Mark,
+  marksHold,
+  type ShotPlan,
+  type StaleCause,
+  staleCause,
+  staleMarks,
+} from '@still-heron/core';
 import { noteText } from '@still-heron/wording';
-import { useEdit } from '../shot/useEdit';
 import { Button } from '../../ui/Button';
+import { Explain } from '../../ui/fields/Explain';
+import { useEdit } from '../shot/useEdit';
 import styles from './StaleMarks.module.css';
 
 const CAUSES: readonly StaleCause[] = ['camera', 'drawing', 'lens'];
 
-/** Stale distances of a shot, and what to do about them. */
+/**
+ * Stale distances of a shot, and what to do about them: keep what was measured, or go by the drawing where that has moved. It stands beside
+ * the steps, where it appears without moving anything that is being dragged.
+ */
 export function StaleMarks({ plan }: { readonly plan: ShotPlan }) {
+  const edit = useEdit();
   const stale = staleMarks(plan);
   if (stale.length === 0) return null;
+  const sinceOf = (cause: StaleCause) => stale.filter((mark) => staleCause(plan, mark) === cause);
+  const moved = sinceOf('drawing');
+  const notes = CAUSES.filter((cause) => sinceOf(cause).length > 0).map((since) =>
+    noteText({ code: 'stale-marks', kind: 'warning', letters: lettersOf(sinceOf(since)), since }),
+  );
   return (
     <aside data-testid="stale-marks" className={styles.staleMarks} role="status" aria-label="Stale distances">
-      {CAUSES.map((since) => (
-        <StaleSince key={since} since={since} marks={stale.filter((mark) => staleCause(plan, mark) === since)} />
-      ))}
-    </aside>
-  );
-}
-
-interface StaleSinceProps {
-  readonly since: StaleCause;
-  readonly marks: ShotPlan['marks'];
-}
-
-function StaleSince({ since, marks }: StaleSinceProps) {
-  const edit = useEdit();
-  if (marks.length === 0) return null;
-  const letters = marks.map(({ letter }) => letter);
-  return (
-    <div>
-      <p>{noteText({ code: 'stale-marks', kind: 'warning', letters, since })}</p>
+      <Explain what="Why they are stale" label={`${lettersOf(stale).join(', ')} stale: why`} lines={notes}>
+        {lettersOf(stale).join(', ')} stale
+      </Explain>
       <Button
         size="small"
-        onClick={() => edit('confirm the distances', (now) => marks.reduce((plan, { id }) => marksHold(plan, id), now))}
+        onClick={() => edit('confirm the distances', (now) => stale.reduce((result, { id }) => marksHold(result, id), now))}
       >
-        {marks.length === 1 ? 'It is still right' : 'All are still right'}
+        Still right
       </Button>
-      {since === 'drawing' && (
+      {moved.length > 0 && (
         <Button
           size="small"
-          onClick={() => edit('go by the drawing', (now) => marks.reduce((plan, { id }) => adoptDrawnDistance(plan, id), now))}
+          onClick={() =>
+            edit('go by the drawing', (now) => moved.reduce((result, { id }) => adoptDrawnDistance(result, id), now))
+          }
         >
           Go by the drawing
         </Button>
       )}
-    </div>
+    </aside>
   );
 }
+
+const lettersOf = (marks: readonly Mark[]) => marks.map(({ letter }) => letter);

@@ -47,12 +47,18 @@ export function ShotPage() {
       screen={screen}
       hasShotUndo
       top={isOpen && <ShotTopBar onHistory={() => setShowsHistory(!showsHistory)} />}
-      steps={isOpen && <Steps shotId={shotId} />}
+      steps={
+        isOpen && (
+          <div className={styles.stepsRow}>
+            <Steps shotId={shotId} />
+            <StaleDistances />
+          </div>
+        )
+      }
     >
       {isOpen ? (
         <div className={styles.shotBody}>
           <ConflictBar />
-          <StaleDistances />
           <Outlet />
           {showsHistory && (
             <Suspense>

@@ -10,6 +10,8 @@ interface Props {
   readonly what: string;
   /** Formula with the shot's values, and assumptions, one per line */
   readonly lines: readonly string[];
+  /** Accessible name, if nothing is computed */
+  readonly label?: string;
 }
 
 /** Whether a field has the cursor: an explanation would cover what is being typed. */
@@ -21,13 +23,13 @@ function isTyping(): boolean {
  * A figure with an explanation on hover or focus, but on hover not while a field is typed into. Until then it is a plain button,
  * which is cheap to redraw during a drag.
  */
-export function Explain({ children, what, lines }: Props) {
+export function Explain({ children, what, lines, label = `${what}: how it is computed` }: Props) {
   const [isShown, setIsShown] = useState(false);
   const figure = (
     <button
       type="button"
       className={styles.explained}
-      aria-label={`${what}: how it is computed`}
+      aria-label={label}
       onMouseEnter={() => setIsShown(!isTyping())}
       onMouseLeave={() => setIsShown(false)}
       onFocus={() => setIsShown(true)}
