@@ -65,7 +65,7 @@ export {
 } from './marks/markText.js';
 export { countdownText, cueText, degreesText, figureAndUnit, ringText, targetSubjectName, turnText } from './roll/rollText.js';
 export { chanceText, of100, takesOf100 } from './share.js';
-export { errorName, improvementCost, improvementName, triedText } from './stop/improvementText.js';
+export { errorName, improvementCost, improvementName, progressText } from './stop/improvementText.js';
 export { minutesText, plannedTakesText, shotTimeLines } from './stop/shotTimeText.js';
 export { balanceText, howWideText, lightText } from './stop/stopText.js';
 export {

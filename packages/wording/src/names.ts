@@ -1,6 +1,8 @@
 import {
   formatDistance,
   type FocusTarget,
+  formatTime,
+  type Pull,
   type ShotPlan,
   type Subject,
   type SubjectKind,
@@ -21,6 +23,13 @@ export function targetName(target: FocusTarget, plan: ShotPlan, units: UnitSyste
     case 'course':
       return 'the course';
   }
+}
+
+/** Where a pull goes: "C"; of several pulls to the same target, with its start: "C at 9.0 s". */
+export function pullTargetName({ target, startS }: Pull, plan: ShotPlan, units: UnitSystem): string {
+  const name = targetName(target, plan, units);
+  const same = plan.focusTrack.pulls.filter((pull) => targetName(pull.target, plan, units) === name);
+  return same.length > 1 ? `${name} at ${formatTime(startS)}` : name;
 }
 
 export function subjectName(plan: Pick<ShotPlan, 'subjects'>, subjectId: string): string {

@@ -12,7 +12,7 @@ import {
 } from '@still-heron/core';
 import { capital } from '../capital.js';
 import { counted, stopOnRing } from '../figure.js';
-import { subjectName, targetName } from '../names.js';
+import { pullTargetName, subjectName } from '../names.js';
 import { inHundred, takesOf100 } from '../share.js';
 
 /** How a pull moves the ring. */
@@ -83,7 +83,7 @@ function leadText(leadS: number): string {
 /** Names the pull if the plan has several. */
 function ofPull(pullId: string, text: string, plan: ShotPlan, units: UnitSystem): string {
   const pull = plan.focusTrack.pulls.find(({ id }) => id === pullId);
-  if (pull && plan.focusTrack.pulls.length > 1) return `Pull to ${targetName(pull.target, plan, units)}: ${text}`;
+  if (pull && plan.focusTrack.pulls.length > 1) return `Pull to ${pullTargetName(pull, plan, units)}: ${text}`;
   return capital(text);
 }
 

@@ -8,7 +8,7 @@ import {
 } from '@still-heron/core';
 import { capital } from '../capital.js';
 import { fixName } from '../fixes/fixText.js';
-import { markLetter, subjectName, targetName } from '../names.js';
+import { markLetter, pullTargetName, subjectName } from '../names.js';
 
 /** Name of an error source. */
 export function errorName(source: ErrorSource, plan: ShotPlan, units: UnitSystem): string {
@@ -74,10 +74,9 @@ export function improvementName(change: ImprovementChange, plan: ShotPlan, units
   }
 }
 
-/** How far the search for improvements is. */
-export function triedText(tried: { readonly count: number; readonly total: number } | null): string {
-  const all = 'Trying each with the same simulated takes';
-  return tried ? `${all}: ${tried.count} of ${tried.total} …` : `${all} …`;
+/** How far a search is: "Looking for fixes: 4 of 9 …". */
+export function progressText(what: string, tried: { readonly count: number; readonly total: number } | null): string {
+  return tried ? `${what}: ${tried.count} of ${tried.total} …` : `${what} …`;
 }
 
 /** Cost of an improvement besides time. An error that can only be reduced shows its upper limit. */
@@ -88,5 +87,5 @@ export function improvementCost(change: ImprovementChange): string {
 
 function pullName(pullId: string, plan: ShotPlan, units: UnitSystem): string {
   const pull = plan.focusTrack.pulls.find(({ id }) => id === pullId);
-  return pull ? `the pull to ${targetName(pull.target, plan, units)}` : 'the pull';
+  return pull ? `the pull to ${pullTargetName(pull, plan, units)}` : 'the pull';
 }

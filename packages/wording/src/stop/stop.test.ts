@@ -1,4 +1,5 @@
 import {
+  addPull,
   addStay,
   DEFAULT_SCHEDULE,
   type HowWide,
@@ -13,7 +14,7 @@ import {
 import { twoPeople } from '../../../core/test/plans';
 import { textOf } from '../sentence';
 import { chanceText, of100, takesOf100 } from '../share';
-import { errorName, improvementCost, improvementName, triedText } from './improvementText';
+import { errorName, improvementCost, improvementName, progressText } from './improvementText';
 import { methodArgumentText, OTHER_VIEWS } from './methodArgumentText';
 import { minutesText, plannedTakesText, shotTimeLines } from './shotTimeText';
 import { balanceText, howWideText, lightText } from './stopText';
@@ -114,7 +115,15 @@ test('a light balance lists only what changes', () => {
   ]);
 });
 
-test('a search for improvements tells how far it is', () => {
-  expect(triedText(null)).toBe('Trying each with the same simulated takes …');
-  expect(triedText({ count: 12, total: 58 })).toBe('Trying each with the same simulated takes: 12 of 58 …');
+test('a search tells how far it is', () => {
+  expect(progressText('Looking for fixes', null)).toBe('Looking for fixes …');
+  expect(progressText('Looking for fixes', { count: 12, total: 58 })).toBe('Looking for fixes: 12 of 58 …');
+});
+
+test('two pulls to the same mark are told apart by their start', () => {
+  const plan = addPull(addPull(two, 'mark-1', 6), 'mark-2', 8);
+  const [first, second, third] = plan.focusTrack.pulls.map(({ id }) => errorName({ kind: 'cue', pullId: id }, plan, 'metric'));
+  expect(first).toBe('the pull to B at 4.0 s starts early or late');
+  expect(second).toBe('the pull to A starts early or late');
+  expect(third).toBe('the pull to B at 8.0 s starts early or late');
 });

@@ -7,7 +7,7 @@ import {
   type RankedImprovement,
   type UnitSystem,
 } from '@still-heron/core';
-import { idealTakeText, improvementCost, improvementName, of100, minutesText, triedText } from '@still-heron/wording';
+import { idealTakeText, improvementCost, improvementName, of100, minutesText, progressText } from '@still-heron/wording';
 import { useMemo, useState } from 'react';
 import clsx from 'clsx';
 import type { TrialRequest } from '../../shared/workers/simulation/trialRunner';
@@ -99,7 +99,7 @@ interface TryingProps {
 function Trying({ tried, isGivenUp, onGiveUp, onTryAgain }: TryingProps) {
   return (
     <p className={textStyles.muted}>
-      <span role="status">{isGivenUp ? 'Given up.' : triedText(tried)}</span>{' '}
+      <span role="status">{isGivenUp ? 'Given up.' : progressText('Trying each with the same simulated takes', tried)}</span>{' '}
       <Button look="quiet" onClick={isGivenUp ? onTryAgain : onGiveUp}>
         {isGivenUp ? 'Try again' : 'Give up'}
       </Button>

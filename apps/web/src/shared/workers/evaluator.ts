@@ -1,4 +1,5 @@
 import { type SmallestChange, SOLVER_WAYS, type Fix, type PullVerdict, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { proxy } from 'comlink';
 import { createLatest, once } from './latest';
 import type { TrackOffer, ShotSummary } from './protocol';
 import { startWorker } from './startWorker';
@@ -31,19 +32,24 @@ let fixWorker: ReturnType<typeof startWorker> | null = null;
 let isSearching = false;
 
 /** Fixes for a plan; empty if it can't be evaluated. A search that still runs is given up: its promise never settles. */
-export async function fixesFor(plan: ShotPlan): Promise<readonly Fix[]> {
-  if (isSearching) {
-    fixWorker?.stop();
-    fixWorker = null;
-  }
+export async function fixesFor(plan: ShotPlan, onTried: (kinds: number, total: number) => void): Promise<readonly Fix[]> {
+  giveUpFixes();
   const worker = (fixWorker ??= startWorker());
   isSearching = true;
-  const fixes = await worker.remote.fixes(plan).catch((error: unknown) => {
+  const fixes = await worker.remote.fixes(plan, proxy(onTried)).catch((error: unknown) => {
     console.error(error);
     return [];
   });
   if (worker === fixWorker) isSearching = false;
   return fixes;
+}
+
+/** Gives up the search for fixes that is running. */
+export function giveUpFixes(): void {
+  if (!isSearching) return;
+  fixWorker?.stop();
+  fixWorker = null;
+  isSearching = false;
 }
 
 export interface SolvedTracks {

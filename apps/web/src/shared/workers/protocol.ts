@@ -39,8 +39,8 @@ export interface TrackOffer {
 export interface EvaluatorWorker extends TrialRunner {
   evaluate(plan: ShotPlan): PullVerdict;
   summarise(plan: ShotPlan, units: UnitSystem): ShotSummary;
-  /** Fixes, best first */
-  fixes(plan: ShotPlan): Fix[];
+  /** Fixes, best first; tells how many kinds are tried, of how many */
+  fixes(plan: ShotPlan, onTried: (kinds: number, total: number) => void): Fix[];
   /** A track worked out in one way; null if there is nothing to work out */
   trackOffer(plan: ShotPlan, way: SolverWay): TrackOffer | null;
   /** Changes that make an impossible plan possible */

@@ -14,24 +14,30 @@ const MAX_OFFERED = 8;
  * evaluating the changed plan. Of each kind, the smallest change with the largest gain is kept. Best result first, then lowest
  * cost.
  *
+ * @param onTried - told after each kind of fix how many kinds are tried, of how many
  * @returns empty for a plan that can't be evaluated or needs no fix
  */
-export function findFixes(plan: ShotPlan): Fix[] {
+export function findFixes(plan: ShotPlan, onTried: (kinds: number, total: number) => void = () => undefined): Fix[] {
   const { verdict, track } = evaluateFrames(plan);
   if (verdict.status !== 'judged' || track === null || verdict.outcome === 'sharp') return [];
   const base = { plan, verdict, track };
   const was = fixResultOf(verdict);
-  const found = [
-    ...pullFixes(base),
-    ...followFixes(plan, verdict),
-    ...splitFixes(base),
-    ...stopFixes(plan),
-    ...solverFixes(plan),
-    ...orderFixes(plan, verdict),
-    ...walkFixes(plan, verdict),
-    ...wheelFixes(plan, verdict),
-    ...stepBackFixes(plan),
+  const kinds: readonly (() => TriedFix[])[] = [
+    () => pullFixes(base),
+    () => followFixes(plan, verdict),
+    () => splitFixes(base),
+    () => stopFixes(plan),
+    () => solverFixes(plan),
+    () => orderFixes(plan, verdict),
+    () => walkFixes(plan, verdict),
+    () => wheelFixes(plan, verdict),
+    () => stepBackFixes(plan),
   ];
+  const found = kinds.flatMap((find, index) => {
+    const fixes = find();
+    onTried(index + 1, kinds.length);
+    return fixes;
+  });
   return found
     .filter((mend) => gain(mend, was) > 0)
     .sort((a, b) => gain(b, a) || costOf(a) - costOf(b))
