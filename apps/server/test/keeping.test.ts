@@ -1,4 +1,4 @@
-import { existsSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ProductionView, ShotView } from '@still-heron/contract';
@@ -13,6 +13,8 @@ import { shotRevisions } from '../src/database/schema';
 import { ShotsRepository } from '../src/shots/shots.repository';
 import { demoShots, makeProduction, makeShot, startServer } from './server';
 
+const lockFiles = (folder: string) => readdirSync(folder).filter((name) => name.includes('in-use-by'));
+
 test('what was saved is there after a stop and a start; meanwhile the folder is locked', async () => {
   const first = await startServer();
   const { id } = await makeProduction(first, 'The Bell Foundry');
@@ -21,7 +23,7 @@ test('what was saved is there after a stop and a start; meanwhile the folder is 
     /Another Still Heron \(process \d+\) is using the data folder .* Stop that one first, or set STILL_HERON_DATA/,
   );
   await first.stop();
-  expect(existsSync(join(first.folder, 'in-use-by'))).toBe(false);
+  expect(lockFiles(first.folder)).toEqual([]);
   const second = await startServer({ dataFolder: first.folder });
   expect((await second.request.get(`/api/shots/${shot.id}`).expect(200)).body).toEqual(shot);
   await second.stop();
@@ -39,13 +41,34 @@ describe('the lock', () => {
     unlock();
     writeFileSync(join(place, 'in-use-by'), 'not a number');
     lockDataFolder(place)();
-    expect(existsSync(join(place, 'in-use-by'))).toBe(false);
+    expect(lockFiles(place)).toEqual([]);
   });
 
-  test('of a living process is respected', () => {
+  test('of a living process is respected, also as earlier versions wrote it', () => {
     const place = folder();
     writeFileSync(join(place, 'in-use-by'), String(process.ppid));
     expect(() => lockDataFolder(place)).toThrow(`process ${process.ppid}`);
+    const other = folder();
+    const unlock = lockDataFolder(other);
+    expect(() => lockDataFolder(other)).toThrow(`process ${process.pid}`);
+    unlock();
+    lockDataFolder(other)();
+  });
+
+  test.each([
+    ['whose number another process has now', { startedAt: '1' }],
+    ['from before a restart of the machine', { boot: 'another boot' }],
+    ['that came with a copy of the folder', { folder: '1:1' }],
+  ])('of a process %s is void', (_, other) => {
+    const place = folder();
+    const unlock = lockDataFolder(place);
+    const [name] = lockFiles(place);
+    const holder = JSON.parse(readFileSync(join(place, name!), 'utf8')) as object;
+    unlock();
+    writeFileSync(join(place, name!), JSON.stringify({ ...holder, ...other }));
+    lockDataFolder(place)();
+    writeFileSync(join(place, name!), JSON.stringify(holder));
+    expect(() => lockDataFolder(place)).toThrow('is using the data folder');
   });
 });
 
