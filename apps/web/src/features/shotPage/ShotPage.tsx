@@ -1,3 +1,4 @@
+import { staleMarks } from '@still-heron/core';
 import { Suspense, useEffect, useState } from 'react';
 import { lazyPart } from '../../shared/lazyPart';
 import { useKeys } from '../../shared/keys/useKeys';
@@ -10,7 +11,6 @@ import { productionOpened } from '../../shared/preferences';
 import { Unreachable } from '../../ui/Unreachable';
 import { evaluator } from '../../shared/workers/evaluator';
 import { ConflictBar } from './ConflictBar';
-import { StaleMarks } from '../marks/StaleMarks';
 import { outbox } from '../shot/outbox';
 import { shotSaver } from '../shot/saving';
 import { savingActions, selectProductionId, selectSaving } from '../shot/savingSlice';
@@ -21,6 +21,7 @@ import { Steps } from './Steps';
 import { forgetResults } from '../shot/useKeepRate';
 import styles from './ShotPage.module.css';
 
+const StaleMarks = lazyPart(() => import('../marks/StaleMarks').then(({ StaleMarks }) => StaleMarks));
 const RevisionsPanel = lazyPart(() => import('../revisions/RevisionsPanel').then(({ RevisionsPanel }) => RevisionsPanel));
 
 /** A shot: opens it, keeps its verdict up to date, and lays out its steps. */
@@ -75,7 +76,12 @@ export function ShotPage() {
 
 function StaleDistances() {
   const plan = useAppSelector(selectPlan);
-  return plan && <StaleMarks plan={plan} />;
+  if (!plan || staleMarks(plan).length === 0) return null;
+  return (
+    <Suspense>
+      <StaleMarks plan={plan} />
+    </Suspense>
+  );
 }
 
 const STEPS = ['setup', 'floor', 'pull', 'stop', 'roll', 'takes'] as const;
