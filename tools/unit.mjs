@@ -1,7 +1,13 @@
 import { installed, main, node } from './run.mjs';
 import { install } from './setup.mjs';
 
-/** Unit tests of core, wording, page and tools. With `--thorough`, property tests try ten times as many cases. */
+/** Simulations of whole crews, and takes walked through in plain code: half a minute, for `npm test` and for `--thorough`. */
+const SIMULATIONS = 'core/test/(crews|slowTrials|calibration)';
+
+/**
+ * Unit tests of core, wording, page and tools, without the long simulations. With `--thorough`, all of them, and property tests try ten times
+ * as many cases.
+ */
 await main(() => {
   install();
   const isThorough = process.argv.includes('--thorough');
@@ -10,6 +16,7 @@ await main(() => {
     [
       ...['--experimental-vm-modules', '--no-warnings', installed('jest/bin/jest.js'), '--maxWorkers=2', '--silent'],
       ...['--selectProjects', 'core', 'wording', 'page', 'components', 'house', ...(isThorough ? ['server'] : [])],
+      ...(isThorough ? [] : ['--testPathIgnorePatterns', SIMULATIONS]),
     ],
     { env: isThorough ? { STILL_HERON_CASES: '10' } : {} },
   );

@@ -23,5 +23,5 @@ export default defineConfig({
     },
     chunkSizeWarningLimit: 900,
   },
-  server: { port: 4871, proxy: { '/api': { target: server, ws: true } } },
+  server: { port: 4871, proxy: { '/api': { target: server, ws: true, changeOrigin: true, headers: { origin: server } } } },
 });

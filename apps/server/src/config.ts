@@ -16,8 +16,18 @@ export interface Config {
   readonly pageFolder: string | null;
 }
 
-/** @throws {Error} for an invalid port */
+const NEEDED = {
+  HOST: 'an address of this machine such as 0.0.0.0',
+  PORT: 'a whole number from 0 to 65535',
+  DATABASE_URL: 'the address of a PostgreSQL server',
+  STILL_HERON_DATA: 'a folder',
+} as const;
+
+/** @throws {Error} for an invalid port, or a value that is empty */
 export function readConfig(env: NodeJS.ProcessEnv): Config {
+  // an empty value is a mistake, which must not open the server to everyone
+  for (const [name, need] of Object.entries(NEEDED))
+    if (env[name]?.trim() === '') throw new Error(`${name}: it is empty; need ${need}, or leave it out`);
   const port = Number(env['PORT'] ?? 4870);
   if (!Number.isInteger(port) || port < 0 || port > 65535)
     throw new Error(`PORT: got ${env['PORT']}, need a whole number from 0 to 65535`);

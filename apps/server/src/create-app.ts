@@ -13,6 +13,7 @@ import { openDatabase, type OpenDatabase } from './database/driver.js';
 import { seedDemo } from './demo/seed.js';
 import { describeApi } from './http/api-description.js';
 import { jsonOnly, PICTURES_ADDRESS } from './http/json-only.js';
+import { ownRequestsOnly } from './http/own-names.js';
 import { servePage } from './http/page.js';
 import { BODY_LIMIT, KIT_FILE_LIMIT, ProblemFilter } from './http/problem.filter.js';
 import { bodyValidation } from './http/validation.js';
@@ -56,6 +57,7 @@ async function assemble(config: Config, open: OpenDatabase): Promise<NestExpress
   });
   app.disable('x-powered-by');
   app.use(helmet({ contentSecurityPolicy: { directives: POLICY }, strictTransportSecurity: false }));
+  app.use(ownRequestsOnly);
   app.use(compression());
   // before the JSON parsers: pictures are sent as they are
   app.use(PICTURES_ADDRESS, express.raw({ type: [...PICTURE_TYPES], limit: PICTURE_BYTES }));

@@ -163,4 +163,9 @@ test('the environment is read, and a port that is none is refused', () => {
     seedsDemo: false,
   });
   expect(() => readConfig({ PORT: 'front' })).toThrow('PORT: got front, need a whole number');
+  // empty, it would listen on every address
+  expect(() => readConfig({ HOST: '' })).toThrow(
+    'HOST: it is empty; need an address of this machine such as 0.0.0.0, or leave it out',
+  );
+  expect(() => readConfig({ DATABASE_URL: ' ' })).toThrow('DATABASE_URL: it is empty; need the address of a PostgreSQL server');
 });

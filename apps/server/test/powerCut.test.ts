@@ -5,7 +5,7 @@ import { NotAStore, openStore } from '../src/database/durableFolder';
 import { type DiskEvent, diskAtStart, DiskRecorder, writeAfterCut } from './powerCut';
 
 /** Power cuts that are tried; `npm run power-cuts` tries 300. */
-const CUTS = Number(process.env['STILL_HERON_CUTS'] ?? 8);
+const CUTS = Number(process.env['STILL_HERON_CUTS'] ?? 4);
 const folders: string[] = [];
 const newFolder = () => {
   const folder = mkdtempSync(join(tmpdir(), 'still-heron-cut-'));

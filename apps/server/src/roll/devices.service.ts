@@ -5,7 +5,7 @@ import { problemText, requestText } from '@still-heron/wording';
 import type { Server } from 'node:http';
 import { type Observable, Subject } from 'rxjs';
 import { type WebSocket, WebSocketServer } from 'ws';
-import { isOwnOrigin } from './is-from-here.js';
+import { foreignProblem } from '../http/own-names.js';
 
 const DEVICES_ADDRESS = '/api/devices';
 
@@ -31,7 +31,7 @@ export class DevicesService implements OnApplicationBootstrap, OnModuleDestroy {
     const server = this.host.httpAdapter.getHttpServer() as Server;
     server.on('upgrade', (request, socket, head) => {
       if (request.url?.split('?')[0] !== DEVICES_ADDRESS) return;
-      if (!isOwnOrigin(request)) socket.destroy();
+      if (foreignProblem(request)) socket.destroy();
       else this.port.handleUpgrade(request, socket, head, (device) => this.listenTo(device));
     });
   }

@@ -11,8 +11,8 @@ import {
 import { JoinRoll, type JoinedView, RollEnd, RollCueMessage, RollView, RollWheel } from '@still-heron/contract';
 import type { DeviceCommand } from '@still-heron/core';
 import type { Server, Socket } from 'socket.io';
+import { isFromHere } from '../http/own-names.js';
 import { problemsIn } from '../http/validation.js';
-import { isFromHere } from './is-from-here.js';
 import { DevicesService } from './devices.service.js';
 import { RollService } from './roll.service.js';
 

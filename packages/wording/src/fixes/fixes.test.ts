@@ -106,7 +106,7 @@ describe('fixes', () => {
     const pulls = [...two.focusTrack.pulls, { ...two.focusTrack.pulls[0]!, id: 'pull-2', startS: 7 }];
     const several: ShotPlan = { ...two, focusTrack: { ...two.focusTrack, pulls } };
     expect(fixName({ change: { kind: 'earlier', pullId: 'pull-2', byS: 0.3 } }, several, 'metric')).toBe(
-      'Pull to B: start 0.3 s sooner',
+      'Pull to B at 7.0 s: start 0.3 s sooner',
     );
     const gorka = changeSubject(two, 'subject-2', { name: 'Gorka' });
     expect(fixStepName({ change: { kind: 'shorter-walk', subjectId: 'subject-2', toMm: 2400 } }, gorka, 'metric')).toBe(

@@ -5,6 +5,10 @@ test('problems of a request say what is wrong and what is needed', () => {
   expect(neededSentence(requestText('not-found', { what: 'take' }))).toBe(
     'There is no such take. Needed: the id of a take that exists.',
   );
+  expect(neededSentence(requestText('foreign-host', { given: 'elsewhere.example', own: 'localhost:4870' }))).toBe(
+    'The request is addressed to “elsewhere.example”, which is not a name of this machine. Needed: the address that the server says at its start, such as http://localhost:4870.',
+  );
+  expect(requestText('foreign-origin', { given: 'http://elsewhere.example' }).message).toContain('only pages of this server may');
   expect(requestText('version-conflict', { given: 3, stored: 5 }).message).toContain('version 5 is stored now');
   expect(requestText('nothing-to-judge', { missing: 'beat' }).message).toBe('nothing has to be sharp in this shot');
   expect(requestText('too-large', { body: '1mb', kitFile: '8mb', pictureMb: 8 }).need).toContain('a picture of at most 8mb');

@@ -20,6 +20,8 @@ export interface RequestProblemValues {
   unreadable: { readonly reason: string };
   'too-large': { readonly body: string; readonly kitFile: string; readonly pictureMb: number };
   internal: object;
+  'foreign-host': { readonly given: string; readonly own: string };
+  'foreign-origin': { readonly given: string };
   'not-a-version': object;
   'out-of-range': { readonly name: string; readonly max: number };
   'not-a-choice': { readonly name: string; readonly choices: readonly string[] };
@@ -50,6 +52,14 @@ const WRITERS: Writers = {
   'too-large': ({ body, kitFile, pictureMb }) => ({
     message: 'the body is too large',
     need: `a body of at most ${body}, a kit file of at most ${kitFile} or a picture of at most ${pictureMb}mb`,
+  }),
+  'foreign-host': ({ given, own }) => ({
+    message: `the request is addressed to “${given}”, which is not a name of this machine`,
+    need: `the address that the server says at its start, such as http://${own}`,
+  }),
+  'foreign-origin': ({ given }) => ({
+    message: `a page of ${given} sent the request, and only pages of this server may`,
+    need: 'a request of a page of this server, or of a program without an Origin',
   }),
   internal: () => ({
     message: 'the server failed, and nothing was changed',
