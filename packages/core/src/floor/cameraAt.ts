@@ -5,17 +5,18 @@ import { between, headingDeg, type Place } from './place.js';
 
 /** Camera place and lens height at a time, interpolated between two keys (eased or steady). */
 export function cameraPlaceAt({ camera, lensHeightMm }: FloorPlan, timeS: number): EyesPlace {
-  let from = camera[0]!;
-  for (const key of camera) {
-    if (timeS < key.timeS) {
-      if (key === from) break;
-      const share = shareOfWay(from, key, timeS);
-      const [fromMm, toMm] = [from.heightMm ?? lensHeightMm, key.heightMm ?? lensHeightMm];
-      return { ...between(from, key, share), heightMm: fromMm + (toMm - fromMm) * share };
-    }
-    from = key;
-  }
-  return { xMm: from.xMm, yMm: from.yMm, heightMm: from.heightMm ?? lensHeightMm };
+  let next = 0;
+  while (next < camera.length && timeS >= camera[next]!.timeS) next++;
+  const from = camera[Math.max(next - 1, 0)]!;
+  const fromMm = from.heightMm ?? lensHeightMm;
+  const to = camera[next];
+  if (to === undefined || to === from) return { xMm: from.xMm, yMm: from.yMm, heightMm: fromMm };
+  const share = shareOfWay(from, to, timeS);
+  return {
+    xMm: from.xMm + (to.xMm - from.xMm) * share,
+    yMm: from.yMm + (to.yMm - from.yMm) * share,
+    heightMm: fromMm + ((to.heightMm ?? lensHeightMm) - fromMm) * share,
+  };
 }
 
 function shareOfWay(from: PathKey, to: PathKey, timeS: number): number {
@@ -64,31 +65,52 @@ const LEVEL_ALONG_X: LensAxis = { headingDeg: 0, tiltDeg: 0 };
  * the tilt that was typed.
  *
  * @param eyesOf - where a subject's point of focus is at that time; null if the subject is not on the floor
+ * @param camera - where the camera is at that time, if it is known already
  * @returns finite angles. An aim at the camera's own place keeps the direction of the aim before it; the first one looks along x.
  */
-export function cameraAxisAt(floor: FloorPlan, timeS: number, eyesOf: (subjectId: string) => EyesPlace | null): LensAxis {
-  const camera = cameraPlaceAt(floor, timeS);
-  let now = LEVEL_ALONG_X;
-  const axisOf = (at: FloorPlan['aims'][number]['at']): LensAxis => {
-    if (at.kind === 'heading') return { headingDeg: at.deg, tiltDeg: at.tiltDeg ?? 0 };
-    const target = at.kind === 'point' ? { ...at, heightMm: at.heightMm ?? camera.heightMm } : eyesOf(at.subjectId);
-    if (target === null || (target.xMm === camera.xMm && target.yMm === camera.yMm)) return now;
-    const acrossMm = Math.hypot(target.xMm - camera.xMm, target.yMm - camera.yMm);
-    const tilt = Math.atan2(target.heightMm - camera.heightMm, acrossMm);
-    return { headingDeg: headingDeg(camera, target), tiltDeg: (tilt * 180) / Math.PI };
-  };
-  floor.aims.forEach((aim, index) => {
-    if (index === 0 || timeS >= aim.timeS) now = axisOf(aim.at);
-    else if (timeS > aim.timeS - aim.panS) {
-      const progress = minimumJerk((timeS - (aim.timeS - aim.panS)) / aim.panS);
-      const next = axisOf(aim.at);
-      now = {
-        headingDeg: now.headingDeg + shortestTurnDeg(now.headingDeg, next.headingDeg) * progress,
-        tiltDeg: now.tiltDeg + (next.tiltDeg - now.tiltDeg) * progress,
-      };
-    }
-  });
+export function cameraAxisAt(
+  floor: FloorPlan,
+  timeS: number,
+  eyesOf: (subjectId: string) => EyesPlace | null,
+  camera: EyesPlace = cameraPlaceAt(floor, timeS),
+): LensAxis {
+  const { aims } = floor;
+  let held = aims.length - 1;
+  while (held > 0 && timeS < aims[held]!.timeS) held--;
+  let now = heldAxis(aims, held, camera, eyesOf);
+  for (let index = held + 1; index < aims.length; index++) {
+    const aim = aims[index]!;
+    if (timeS <= aim.timeS - aim.panS) continue;
+    const progress = minimumJerk((timeS - (aim.timeS - aim.panS)) / aim.panS);
+    const next = axisTo(aim.at, camera, eyesOf) ?? now;
+    now = {
+      headingDeg: now.headingDeg + shortestTurnDeg(now.headingDeg, next.headingDeg) * progress,
+      tiltDeg: now.tiltDeg + (next.tiltDeg - now.tiltDeg) * progress,
+    };
+  }
   return now;
+}
+
+type EyesOf = (subjectId: string) => EyesPlace | null;
+
+/** Axis of an aim that is reached; of the one before it if it has none of its own. */
+function heldAxis(aims: FloorPlan['aims'], held: number, camera: EyesPlace, eyesOf: EyesOf): LensAxis {
+  for (let index = held; index >= 0; index--) {
+    const axis = axisTo(aims[index]!.at, camera, eyesOf);
+    if (axis) return axis;
+  }
+  return LEVEL_ALONG_X;
+}
+
+/** Direction to an aim; null for one at the camera's own place, or at a subject who is not on the floor. */
+function axisTo(at: FloorPlan['aims'][number]['at'], camera: EyesPlace, eyesOf: EyesOf): LensAxis | null {
+  if (at.kind === 'heading') return { headingDeg: at.deg, tiltDeg: at.tiltDeg ?? 0 };
+  const target = at.kind === 'subject' ? eyesOf(at.subjectId) : at;
+  if (target === null) return null;
+  const [dx, dy] = [target.xMm - camera.xMm, target.yMm - camera.yMm];
+  if (dx === 0 && dy === 0) return null;
+  const tilt = Math.atan2((target.heightMm ?? camera.heightMm) - camera.heightMm, Math.sqrt(dx * dx + dy * dy));
+  return { headingDeg: headingDeg(camera, target), tiltDeg: (tilt * 180) / Math.PI };
 }
 
 /** Subject at which the camera is aimed at a time; null during a pan, and for an aim at a point or by heading. */

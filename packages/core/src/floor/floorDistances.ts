@@ -2,7 +2,7 @@ import { aimedSubjectAt, cameraAxisAt, cameraPlaceAt, type EyesPlace } from './c
 import type { FloorPlan } from './floorPlan.js';
 import { between, type Place } from './place.js';
 import { type Mark, markDistances } from './mark.js';
-import { type CameraPose, see, type Sighting } from './sighting.js';
+import { type CameraPose, focusTo, see, type Sighting } from './sighting.js';
 import { distanceAtTime, type PathPosition, type Subject, pathPositionAt } from './subject.js';
 
 /** Focus distances of all subjects over time. */
@@ -90,7 +90,8 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
     if (place) {
       const shift = corrections.get(from.markId)!;
       const shiftMm = progress === 0 ? shift : shift + (corrections.get(to.markId)! - shift) * progress;
-      return { place, shiftMm, focusMm: focusMm(see(poseAt(timeS), place, subject.heightMm), shiftMm) };
+      const focusMm = Math.max(focusTo(poseAt(timeS), place, subject.heightMm, shiftMm), MIN_DEPTH_MM);
+      return { place, shiftMm, focusMm };
     }
     const ends = new Map([from, to].map(({ markId }) => [markId, focusAtMark(markId, subject.heightMm, timeS)]));
     return { place: null, shiftMm: 0, focusMm: distanceAtTime(subject, ends, timeS) };
@@ -130,7 +131,7 @@ function cameraPoses(
   const eyesOf = (subjectId: string, timeS: number): EyesPlace | null => {
     const subject = subjectOf.get(subjectId);
     const place = subject ? placeAt(subject, markOf, timeS) : null;
-    return subject && place ? { ...place, heightMm: subject.heightMm } : null;
+    return subject && place ? { xMm: place.xMm, yMm: place.yMm, heightMm: subject.heightMm } : null;
   };
   const poses = new Map<number, CameraPose>();
   return (timeS) => {
@@ -202,12 +203,13 @@ const DEFAULT_POSE: CameraPose = { camera: { xMm: 0, yMm: 0, heightMm: 0 }, head
 const MAX_CACHED_POSES = 20_000;
 
 function computePose(floor: FloorPlan, timeS: number, eyesOf: (subjectId: string) => EyesPlace | null): CameraPose {
-  const { headingDeg, tiltDeg } = cameraAxisAt(floor, timeS, eyesOf);
+  const camera = cameraPlaceAt(floor, timeS);
+  const { headingDeg, tiltDeg } = cameraAxisAt(floor, timeS, eyesOf, camera);
   const [heading, tilt] = [(headingDeg * Math.PI) / 180, (tiltDeg * Math.PI) / 180];
   const level = Math.cos(tilt);
   const aimedAt = aimedSubjectAt(floor, timeS);
   return {
-    camera: cameraPlaceAt(floor, timeS),
+    camera,
     headingDeg,
     forward: [Math.cos(heading) * level, Math.sin(heading) * level, Math.sin(tilt)],
     // an aim at a subject who is not on the floor keeps the direction of the aim before it

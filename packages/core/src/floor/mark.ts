@@ -43,7 +43,7 @@ export interface Mark {
   readonly isSimulated: boolean;
   /** One standard deviation of the measurement */
   readonly uncertaintyMm: number;
-  /** Set after another lens was put on or somebody said that the camera moved; null otherwise. See `staleReason` for the drawing */
+  /** Set after another lens was put on or somebody said that the camera moved; null otherwise. See `staleCause` for the drawing */
   readonly stale: StaleReason | null;
   readonly tapeShape: TapeShape;
   /** null for any colour: the mark is then drawn in the subject's colour */
