@@ -18,7 +18,12 @@ export default defineConfig({
       treeshake: { moduleSideEffects: [{ test: /node_modules\/@rc-component\//, sideEffects: false }] },
       output: {
         // modules of many parts go into one file: hundreds of small files compress worse, and load later
-        codeSplitting: { groups: [{ name: 'shared', test: /packages\/(core|wording)\/|apps\/web\/src\//, minShareCount: 5 }] },
+        codeSplitting: {
+          includeDependenciesRecursively: false,
+          groups: [
+            { name: 'shared', test: /packages\/(core|wording)\/|apps\/web\/src\/(?!ui\/fields\/Choice)/, minShareCount: 5 },
+          ],
+        },
       },
     },
     chunkSizeWarningLimit: 900,

@@ -2,13 +2,10 @@ import { Suspense, useDeferredValue, useMemo } from 'react';
 import clsx from 'clsx';
 import { lazyPart } from '../../shared/lazyPart';
 import { useAppSelector } from '../../shared/store/hooks';
-import { MarkOnFloor } from '../marks/MarkOnFloor';
+import { useAfterPaint } from '../../shared/useAfterPaint';
 import { selectSession } from '../shot/sessionSlice';
-import { MarkDetails } from './MarkDetails';
 import { MarkList } from './MarkList';
-import { ShotOptions } from './ShotOptions';
 import { SubjectForm } from './SubjectForm';
-import { SubjectDetails } from './SubjectDetails';
 import { OpticsChanges } from './OpticsChanges';
 import type { SideProps } from './sideProps';
 import { RememberedFold } from '../../ui/RememberedFold';
@@ -18,7 +15,11 @@ import styles from './PullSide.module.css';
 // the track can be edited before viewfinder and ring are loaded
 const Viewfinder = lazyPart(() => import('../viewfinder/Viewfinder').then(({ Viewfinder }) => Viewfinder));
 const RingDial = lazyPart(() => import('../dial/RingDial').then(({ RingDial }) => RingDial));
-// details are loaded with the first selection
+// details are loaded with the first selection, options of the shot after the first paint
+const MarkOnFloor = lazyPart(() => import('../marks/MarkOnFloor').then(({ MarkOnFloor }) => MarkOnFloor));
+const MarkDetails = lazyPart(() => import('./MarkDetails').then(({ MarkDetails }) => MarkDetails));
+const SubjectDetails = lazyPart(() => import('./SubjectDetails').then(({ SubjectDetails }) => SubjectDetails));
+const ShotOptions = lazyPart(() => import('./ShotOptions').then(({ ShotOptions }) => ShotOptions));
 const BeatDetails = lazyPart(() => import('./BeatDetails').then(({ BeatDetails }) => BeatDetails));
 const PullDetails = lazyPart(() => import('./PullDetails').then(({ PullDetails }) => PullDetails));
 
@@ -32,6 +33,7 @@ export function PullSide({ plan, verdict, units, isAdding = false }: SideProps &
   const selectedId = selection?.kind === 'subject' ? selection.id : undefined;
   const ownerId = mark ? mark.subjectId : selectedId;
   const subject = plan.subjects.find(({ id }) => id === ownerId);
+  const isPainted = useAfterPaint(verdict !== null);
   // during a drag the chart has priority over these
   const shown = useDeferredValue(useMemo(() => ({ plan, verdict }), [plan, verdict]));
   return (
@@ -51,15 +53,21 @@ export function PullSide({ plan, verdict, units, isAdding = false }: SideProps &
       {mark && (
         <section key={mark.id} aria-label={`Mark ${mark.letter}`}>
           <h2>Mark {mark.letter}</h2>
-          <MarkDetails mark={mark} plan={plan} units={units} />
-          <RememberedFold title="Place on the floor, and what to ask the performer for">
-            <MarkOnFloor mark={mark} plan={plan} />
-          </RememberedFold>
+          <Suspense>
+            <MarkDetails mark={mark} plan={plan} units={units} />
+            <RememberedFold title="Place on the floor, and what to ask the performer for">
+              <MarkOnFloor mark={mark} plan={plan} />
+            </RememberedFold>
+          </Suspense>
         </section>
       )}
-      {subject && <SubjectDetails key={subject.id} subject={subject} plan={plan} units={units} />}
+      <Suspense>{subject && <SubjectDetails key={subject.id} subject={subject} plan={plan} units={units} />}</Suspense>
       <MarkList plan={plan} units={units} />
-      <ShotOptions plan={plan} units={units} />
+      {isPainted && (
+        <Suspense>
+          <ShotOptions plan={plan} units={units} />
+        </Suspense>
+      )}
       <OpticsChanges plan={plan} />
       <section>
         <h2>New subject</h2>
