@@ -12,11 +12,8 @@ export function cameraPlaceAt({ camera, lensHeightMm }: FloorPlan, timeS: number
   const to = camera[next];
   if (to === undefined || to === from) return { xMm: from.xMm, yMm: from.yMm, heightMm: fromMm };
   const share = shareOfWay(from, to, timeS);
-  return {
-    xMm: from.xMm + (to.xMm - from.xMm) * share,
-    yMm: from.yMm + (to.yMm - from.yMm) * share,
-    heightMm: fromMm + ((to.heightMm ?? lensHeightMm) - fromMm) * share,
-  };
+  const { xMm, yMm } = between(from, to, share);
+  return { xMm, yMm, heightMm: fromMm + ((to.heightMm ?? lensHeightMm) - fromMm) * share };
 }
 
 function shareOfWay(from: PathKey, to: PathKey, timeS: number): number {
@@ -71,7 +68,7 @@ const LEVEL_ALONG_X: LensAxis = { headingDeg: 0, tiltDeg: 0 };
 export function cameraAxisAt(
   floor: FloorPlan,
   timeS: number,
-  eyesOf: (subjectId: string) => EyesPlace | null,
+  eyesOf: EyesOf,
   camera: EyesPlace = cameraPlaceAt(floor, timeS),
 ): LensAxis {
   const { aims } = floor;

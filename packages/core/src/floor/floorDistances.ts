@@ -42,9 +42,6 @@ export interface ScenePlace {
   readonly focusMm: number;
 }
 
-/** Smallest depth returned. A place beside or behind the camera has no focus to set, so it counts as this near. */
-const MIN_DEPTH_MM = 1;
-
 /** Eye height of a standing person about 1.75 m tall. */
 export const STANDING_EYES_MM = 1620;
 
@@ -70,8 +67,8 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
   const markSightings = sightingsOnArrival(subjects, marks, sightOf);
   const corrections = new Map(marks.map((mark) => [mark.id, tapeCorrectionMm(mark, markSightings.get(mark.id))]));
   const focusAtMark = (markId: string, heightMm: number, timeS: number): number => {
-    const sight = sightMark(markId, heightMm, timeS);
-    return sight ? focusMm(sight, corrections.get(markId)!) : taped.get(markId)!;
+    const place = floor && placeOfMark(markOf.get(markId)!);
+    return place ? focusTo(poseAt(timeS), place, heightMm, corrections.get(markId)!) : taped.get(markId)!;
   };
   const markFocusAt = (markId: string, timeS: number): number => {
     const { heightMm, atS } = nextAtMark(subjects, markOf.get(markId)!, timeS);
@@ -90,8 +87,7 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
     if (place) {
       const shift = corrections.get(from.markId)!;
       const shiftMm = progress === 0 ? shift : shift + (corrections.get(to.markId)! - shift) * progress;
-      const focusMm = Math.max(focusTo(poseAt(timeS), place, subject.heightMm, shiftMm), MIN_DEPTH_MM);
-      return { place, shiftMm, focusMm };
+      return { place, shiftMm, focusMm: focusTo(poseAt(timeS), place, subject.heightMm, shiftMm) };
     }
     const ends = new Map([from, to].map(({ markId }) => [markId, focusAtMark(markId, subject.heightMm, timeS)]));
     return { place: null, shiftMm: 0, focusMm: distanceAtTime(subject, ends, timeS) };
@@ -189,12 +185,6 @@ function sightingsOnArrival(
     if (sight) sightings.set(mark.id, sight);
   }
   return sightings;
-}
-
-/** Focus distance: the depth plus the tape correction, taken along the axis. */
-function focusMm({ depthMm, tapeMm }: Sighting, shiftMm: number): number {
-  const alongAxis = tapeMm > 0 ? depthMm / tapeMm : 1;
-  return Math.max(depthMm + shiftMm * alongAxis, MIN_DEPTH_MM);
 }
 
 const DEFAULT_POSE: CameraPose = { camera: { xMm: 0, yMm: 0, heightMm: 0 }, headingDeg: 0, forward: [1, 0, 0], aimedAt: null };

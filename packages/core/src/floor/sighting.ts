@@ -29,16 +29,20 @@ export interface Sighting {
  * every subject in every frame.
  *
  * @param shiftMm - the tape's correction
+ * @returns at least `MIN_DEPTH_MM`
  */
 export function focusTo({ camera, forward }: CameraPose, place: Place, heightMm: number, shiftMm: number): number {
   const upMm = heightMm - camera.heightMm;
   const dx = place.xMm - camera.xMm;
   const dy = place.yMm - camera.yMm;
   const depthMm = dx * forward[0] + dy * forward[1] + upMm * forward[2];
-  if (shiftMm === 0) return depthMm;
+  if (shiftMm === 0) return Math.max(depthMm, MIN_DEPTH_MM);
   const tapeMm = Math.sqrt(dx * dx + dy * dy + upMm * upMm);
-  return depthMm + shiftMm * (tapeMm > 0 ? depthMm / tapeMm : 1);
+  return Math.max(depthMm + shiftMm * (tapeMm > 0 ? depthMm / tapeMm : 1), MIN_DEPTH_MM);
 }
+
+/** A place beside or behind the camera has no focus to set, so it counts as this near. */
+const MIN_DEPTH_MM = 1;
 
 /** Equals `blockingDistance`, written out. */
 export function see({ camera, forward }: CameraPose, place: Place, heightMm: number): Sighting {
