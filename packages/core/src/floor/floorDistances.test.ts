@@ -113,7 +113,7 @@ describe('what the tape says more is taken along the axis', () => {
     const marks = [markAt(0, at(3000, 4000), 5500)];
     const distances = floorDistances(floorWith([at(0, 0)], { kind: 'heading', deg: 0, tiltDeg: null }), [tam(1)], marks);
     expect(distances.focusMmAt(tam(1), 0)).toBeCloseTo(3300, 9);
-    expect(distances.markFocusMm.get('mark-1')).toBeCloseTo(3300, 9);
+    expect(distances.arrivalFocusMm.get('mark-1')).toBeCloseTo(3300, 9);
     expect(distances.markSightings.get('mark-1')?.tapeMm).toBeCloseTo(5000, 9);
   });
 
@@ -180,7 +180,7 @@ test('who goes to infinity, or comes from there, has a distance at every time, d
     expect(found.filter((mm) => Number.isNaN(mm))).toEqual([]);
     expect(distances.focusMmAt(tam(3), 5)).toBe(Infinity);
     expect(distances.focusMmAt(tam(3), 7)).toBe(Infinity);
-    expect(distances.markFocusMm.get('mark-2')).toBe(Infinity);
+    expect(distances.arrivalFocusMm.get('mark-2')).toBe(Infinity);
     expect(distances.focusMmAt(tam(3), 9)).toBe(floor ? 2500 : 1000);
   }
 });

@@ -23,7 +23,7 @@ export interface FloorDistances {
    */
   markFocusAt(markId: string, timeS: number): number;
   /** By mark id: `markFocusAt` the first arrival */
-  readonly markFocusMm: ReadonlyMap<string, number>;
+  readonly arrivalFocusMm: ReadonlyMap<string, number>;
   /** Straight line from the image plane at a time to a mark's subject, as drawn; null for a mark that is not drawn */
   drawnTapeAt(markId: string, timeS: number): number | null;
   /** What a tape would read at a time from the camera to a mark's subject: as drawn, with the tape's correction. Infinity for infinity */
@@ -97,7 +97,7 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
     headingAt: (timeS) => poseAt(timeS).headingDeg,
     cameraAt: (timeS) => (floor === null ? null : poseAt(timeS)),
     markFocusAt,
-    markFocusMm: new Map(marks.map(({ id }) => [id, markFocusAt(id, 0)])),
+    arrivalFocusMm: new Map(marks.map(({ id }) => [id, markFocusAt(id, 0)])),
     markSightings,
     drawnTapeAt,
     tapeAt(markId, timeS) {

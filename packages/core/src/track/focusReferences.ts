@@ -30,7 +30,7 @@ const STEPS_PER_SIDE = 12;
  */
 export function focusReferences(plan: ShotPlan, mark: Mark): FocusReference[] {
   const { floor, optics } = plan;
-  const markMm = planDistances(plan).markFocusMm.get(mark.id) ?? Infinity;
+  const markMm = planDistances(plan).arrivalFocusMm.get(mark.id) ?? Infinity;
   if (floor === null || markMm === Infinity) return [];
   const timeS = firstArrivalS(plan, mark.id);
   const viewOf = lensView({ ...plan, floor }, timeS);

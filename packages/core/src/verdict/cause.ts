@@ -51,9 +51,9 @@ export function causeFinder(
       const hasZoomed = focalLengthAt(optics, timeS) !== optics.focalLengthMm;
       return { kind: 'zone-shrinks', by: hasZoomed ? 'zoom' : 'stop' };
     }
-    if (isWalking(subject, distances.markFocusMm, timeS)) return { kind: 'walks' };
+    if (isWalking(subject, distances.arrivalFocusMm, timeS)) return { kind: 'walks' };
     const { from, to } = pathPositionAt(subject, timeS)!;
-    if (Math.abs(distances.markFocusMm.get(from.markId)! - distanceMm) > STILL_MM)
+    if (Math.abs(distances.arrivalFocusMm.get(from.markId)! - distanceMm) > STILL_MM)
       return { kind: from === to ? 'camera-moves' : 'walks' };
     if (distanceMm < ring.closeFocusMm || distanceMm > ring.farthestMm) return { kind: 'out-of-reach' };
     return { kind: 'no-pull' };

@@ -26,7 +26,7 @@ export function detachFromMark(plan: ShotPlan, markId: string): ShotPlan {
 /** Replaces targets on a subject by the distance of its first stay. */
 export function detachFromSubject(plan: ShotPlan, subjectId: string): ShotPlan {
   const markId = plan.subjects.find(({ id }) => id === subjectId)?.stays[0]?.markId;
-  const mm = markId === undefined ? Infinity : (planDistances(plan).markFocusMm.get(markId) ?? Infinity);
+  const mm = markId === undefined ? Infinity : (planDistances(plan).arrivalFocusMm.get(markId) ?? Infinity);
   return withTargets(plan, (target) =>
     target.kind === 'subject' && target.subjectId === subjectId
       ? { kind: 'distance', distanceMm: mm === Infinity ? null : mm }

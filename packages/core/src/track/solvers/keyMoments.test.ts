@@ -71,7 +71,7 @@ test('someone is asked to stand at a distance that can be taped, and read off th
   const change = smallestChanges(plan).find(({ kind }) => kind === 'stand');
   if (change?.kind !== 'stand') throw new Error('nobody is asked to stand elsewhere');
   expect(Math.abs(change.toMm / 10 - Math.round(change.toMm / 10))).toBeLessThan(1e-6);
-  expect(planDistances(change.plan).markFocusMm.get(change.markId)).toBeCloseTo(change.toMm, 6);
+  expect(planDistances(change.plan).arrivalFocusMm.get(change.markId)).toBeCloseTo(change.toMm, 6);
   // as shown in inches it may be 6 mm off
   for (const offMm of [-6, 0, 6])
     expect(smallestChanges(changeMark(plan, change.markId, { distanceMm: change.toMm + offMm }))).toEqual([]);

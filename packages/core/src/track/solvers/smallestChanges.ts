@@ -105,14 +105,14 @@ function byTime(plan: ShotPlan, fromS: number): SmallestChange[] {
 /** One of the subjects standing at that time moves nearer to another. A drawn subject is moved on the floor. */
 function byStanding(plan: ShotPlan, fromS: number): SmallestChange[] {
   if (plan.floor !== null) return [];
-  const { markFocusMm } = planDistances(plan);
+  const { arrivalFocusMm } = planDistances(plan);
   const there = activeBeats(plan)
     .filter(({ requirement: kind, fromS: startS, toS }) => kind === 'sharp' && startS <= fromS + 1e-6 && toS > fromS)
     .flatMap(({ subjectId }) => {
       const stay = plan.subjects
         .find(({ id }) => id === subjectId)
         ?.stays.find((one) => one.fromS <= fromS && one.untilS >= fromS);
-      const mm = stay && markFocusMm.get(stay.markId);
+      const mm = stay && arrivalFocusMm.get(stay.markId);
       return mm === undefined || mm === Infinity ? [] : [{ subjectId, markId: stay!.markId, mm }];
     });
   const changes = there.flatMap((one) =>

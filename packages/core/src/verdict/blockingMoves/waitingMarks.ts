@@ -36,8 +36,8 @@ export const waitingMarks: BlockingMove = {
   figures({ plan }): BlockingMoveFigure[] {
     const ring = ringOf(plan.optics.lens);
     const marks = plan.marks.slice(-PLACES.length);
-    const { markFocusMm } = planDistances(plan);
-    const deg = marks.map(({ id }) => ring.angleAt(withinReach(ring, markFocusMm.get(id)!)));
+    const { arrivalFocusMm } = planDistances(plan);
+    const deg = marks.map(({ id }) => ring.angleAt(withinReach(ring, arrivalFocusMm.get(id)!)));
     const last = plan.focusTrack.pulls[plan.focusTrack.pulls.length - 1];
     return [
       ...marks.flatMap((mark, index) => {

@@ -29,12 +29,12 @@ export function stopFixes(plan: ShotPlan): TriedFix[] {
 /** A subject that walks out of the zone stops earlier. Taped plans only; on a floor plan the subject is moved instead. */
 export function walkFixes(plan: ShotPlan, verdict: CompleteVerdict): TriedFix[] {
   if (plan.floor !== null) return [];
-  const { markFocusMm } = planDistances(plan);
+  const { arrivalFocusMm } = planDistances(plan);
   const walkers = softestSubjects(verdict.softSpans);
   return plan.subjects
     .filter(({ id, stays }) => walkers.has(id) && stays.length > 1)
     .flatMap(({ id: subjectId, stays }) => {
-      const [from, to] = stays.slice(-2).map(({ markId }) => ({ markId, mm: markFocusMm.get(markId)! }));
+      const [from, to] = stays.slice(-2).map(({ markId }) => ({ markId, mm: arrivalFocusMm.get(markId)! }));
       if (!Number.isFinite(from!.mm) || !Number.isFinite(to!.mm) || from!.markId === to!.markId) return [];
       return smallestBest(
         WALK_SHARES_TRIED.flatMap((share) => {
