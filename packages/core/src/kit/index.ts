@@ -55,6 +55,7 @@ export {
 export { lensRing, type LensRingOptions, withinReach } from './lensRing.js';
 export { monotoneCubic, type MonotoneCubic } from './monotoneCubic.js';
 export {
+  CARRIED_SUPPORTS,
   missingParts,
   presetRig,
   withSupport,

@@ -63,6 +63,9 @@ const PULLER_PARTS: Readonly<Record<Puller, readonly string[]>> = {
 /** Supports on which nobody can reach the ring while rolling. */
 export const UNREACHABLE_SUPPORTS: readonly Support[] = ['crane', 'vehicle', 'cable'];
 
+/** Supports that the operator carries or steadies all the time, and may walk with. */
+export const CARRIED_SUPPORTS: readonly Support[] = ['handheld', 'shoulder', 'palm-and-fingers', 'stabiliser'];
+
 /** A rig for a support and a puller, with its common parts, all of them missing. */
 export function presetRig(name: string, support: Support, puller: Puller): Rig {
   const names = [...new Set([...DEFAULT_PARTS[support], ...PULLER_PARTS[puller]])];

@@ -1,5 +1,5 @@
 import { type Hand, handAtTwoJobs } from '../hand/index.js';
-import type { Support } from '../kit/index.js';
+import { CARRIED_SUPPORTS } from '../kit/index.js';
 import { planDistances } from './planDistances.js';
 import { type OpticsChange, pullEndS, type ShotPlan } from './shotPlan.js';
 
@@ -7,8 +7,6 @@ import { type OpticsChange, pullEndS, type ShotPlan } from './shotPlan.js';
 export const SECOND_JOBS = ['framing', 'iris', 'zoom'] as const;
 export type SecondJob = (typeof SECOND_JOBS)[number];
 
-/** Supports that the operator carries or steadies all the time. */
-const CARRIED: readonly Support[] = ['handheld', 'shoulder', 'palm-and-fingers', 'stabiliser'];
 /** Time before and after over which a movement of the camera is looked for. */
 const AROUND_S = 0.1;
 /** Smaller movements of the camera need no operator. */
@@ -27,7 +25,7 @@ export function secondJobAt(plan: ShotPlan, timeS: number): SecondJob | null {
   if (irisPulls.some(runs)) return 'iris';
   if (plan.rig?.puller !== 'alone') return null;
   if (zooms.some(runs)) return 'zoom';
-  return CARRIED.includes(plan.rig.support) || isCameraMovingAt(plan, timeS) ? 'framing' : null;
+  return CARRIED_SUPPORTS.includes(plan.rig.support) || isCameraMovingAt(plan, timeS) ? 'framing' : null;
 }
 
 /** The hand as it is at a time: harder pressed while the puller has a second job. */

@@ -1,5 +1,5 @@
 import { airyDiameterMm } from '../../optics/index.js';
-import { fNumberOf, isZoom, missingParts, type Support, UNREACHABLE_SUPPORTS } from '../../kit/index.js';
+import { CARRIED_SUPPORTS, fNumberOf, isZoom, missingParts, UNREACHABLE_SUPPORTS } from '../../kit/index.js';
 import { isCameraMoving } from '../cameraMoves.js';
 import { stopLimit } from '../opticsOverTime.js';
 import { type StaleCause, staleCause } from '../staleMarks.js';
@@ -25,9 +25,6 @@ export function planNotes(plan: ShotPlan, production: { readonly shutterAngleDeg
     ...pictureNotes(plan, production.shutterAngleDeg),
   ];
 }
-
-/** Supports on which the operator may walk. */
-const WALKING_SUPPORTS: readonly Support[] = ['handheld', 'shoulder', 'palm-and-fingers', 'stabiliser'];
 
 function ringNotes(plan: ShotPlan): PlanNote[] {
   const { optics, marks, focusTrack: track, wheel } = plan;
@@ -70,7 +67,7 @@ function rigNotes(plan: ShotPlan): PlanNote[] {
     if (isTurnedByHand) notes.push({ code: 'hand-on-stabiliser', kind: 'caution' });
     if (optics.zooms.length > 0) notes.push({ code: 'zoom-on-stabiliser', kind: 'warning' });
   }
-  if (WALKING_SUPPORTS.includes(rig.support)) notes.push({ code: 'walking', kind: 'caution' });
+  if (CARRIED_SUPPORTS.includes(rig.support)) notes.push({ code: 'walking', kind: 'caution' });
   if (rig.displayIsCabled) notes.push({ code: 'cable', kind: 'caution' });
   const { weightKg } = rig;
   if (weightKg !== null && weightKg >= REST_REMINDER_KG && rig.support !== 'legs' && rig.support !== 'dolly')
@@ -94,7 +91,7 @@ function twoJobsNotes(plan: ShotPlan): PlanNote[] {
 
 /** The rig's own caution takes precedence, so that movement is mentioned once. */
 function movementNotes(plan: ShotPlan): PlanNote[] {
-  if (!isCameraMoving(plan) || (plan.rig && WALKING_SUPPORTS.includes(plan.rig.support))) return [];
+  if (!isCameraMoving(plan) || (plan.rig && CARRIED_SUPPORTS.includes(plan.rig.support))) return [];
   return [{ code: 'camera-moves', kind: 'caution' }];
 }
 
