@@ -8,6 +8,7 @@ import { type RehearsalEvent, rehearsedEvents, type RehearsedTime, rehearsedTime
 import { setDuration } from './shot.js';
 import { changeStay } from './subjects.js';
 import { withTargets } from './targets.js';
+import { withTapingTimes } from './withDrawnDistances.js';
 
 /** A plan with the times of its rehearsals. */
 export interface RehearsedPlan {
@@ -79,7 +80,7 @@ function withSurroundings(plan: ShotPlan, newTimeS: (timeS: number) => number): 
   return {
     ...targets,
     // a tape holds for the camera's place that it was taken from
-    marks: plan.marks.map((mark) => ({ ...mark, taping: mark.taping && { ...mark.taping, timeS: at(mark.taping.timeS) } })),
+    marks: withTapingTimes(plan.marks, at),
     alternates: targets.alternates && { ...targets.alternates, other: withOtherPulls(targets.alternates.other, at) },
     optics: { ...optics, zooms: optics.zooms.map(change), irisPulls: optics.irisPulls.map(change) },
     floor: floor && {

@@ -1,6 +1,6 @@
 import type { AimKey, FloorPlan, PathKey, Subject } from '../../floor/index.js';
 import { easingReversed } from '../../hand/index.js';
-import { withDrawnDistances } from './withDrawnDistances.js';
+import { withDrawnDistances, withTapingTimes } from './withDrawnDistances.js';
 import type { Beat, FocusTrackPlan, FocusTarget, OpticsChange, Pull, ShotOptics, ShotPlan } from '../shotPlan.js';
 
 /**
@@ -18,7 +18,7 @@ export function reversed(plan: ShotPlan): ShotPlan {
     floor: plan.floor && reversedFloor(plan.floor, back),
     subjects: plan.subjects.map((subject) => reversedWay(subject, back)),
     // a tape holds for the camera's place that it was taken from, which the shot passes at another time
-    marks: plan.marks.map((mark) => ({ ...mark, taping: mark.taping && { ...mark.taping, timeS: back(mark.taping.timeS) } })),
+    marks: withTapingTimes(plan.marks, back),
     beats: plan.beats.map((beat) => reversedBeat(beat, back, plan.captureFps)),
     focusTrack: reversedLine(plan.focusTrack, back),
     alternates: plan.alternates && { ...plan.alternates, other: reversedLine(plan.alternates.other, back) },

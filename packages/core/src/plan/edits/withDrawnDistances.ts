@@ -33,6 +33,11 @@ export function tapingAt(plan: ShotPlan, { id, distanceMm }: Mark, timeS: number
   return drawnMm === null ? null : { timeS, drawnMm };
 }
 
+/** Marks of which the times of the tapings move with the shot's other times. */
+export function withTapingTimes(marks: readonly Mark[], newTimeS: (timeS: number) => number): readonly Mark[] {
+  return marks.map((mark) => ({ ...mark, taping: mark.taping && { ...mark.taping, timeS: newTimeS(mark.taping.timeS) } }));
+}
+
 /** End of the last camera key or pan. The shot can't be shorter. */
 export function floorEndS({ floor }: ShotPlan): number {
   return floor === null ? 0 : Math.max(...floor.camera.map(({ timeS }) => timeS), ...floor.aims.map(({ timeS }) => timeS));
