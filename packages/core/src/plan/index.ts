@@ -140,3 +140,4 @@ export { withTargets } from './edits/targets.js';
 export { withDrawnDistances } from './edits/withDrawnDistances.js';
 export { type PlanNote, type PlanNoteCode } from './notes/planNote.js';
 export { planNotes } from './notes/planNotes.js';
+export { staleNotes } from './notes/staleNotes.js';

@@ -2,12 +2,12 @@ import { airyDiameterMm } from '../../optics/index.js';
 import { CARRIED_SUPPORTS, fNumberOf, isZoom, missingParts, UNREACHABLE_SUPPORTS } from '../../kit/index.js';
 import { isCameraMoving } from '../cameraMoves.js';
 import { stopLimit } from '../opticsOverTime.js';
-import { type StaleCause, staleCause } from '../staleMarks.js';
 import { SECOND_JOBS, secondJobAt } from '../secondJob.js';
 import { planCircleMm, pullEndS, type ShotPlan } from '../shotPlan.js';
 import { hardStopNotes } from './hardStopNotes.js';
 import type { PlanNote } from './planNote.js';
 import { reversedNotes } from './reversedNotes.js';
+import { staleNotes } from './staleNotes.js';
 
 /**
  * Notes about gear that conflicts with the plan, most important first.
@@ -27,17 +27,14 @@ export function planNotes(plan: ShotPlan, production: { readonly shutterAngleDeg
 }
 
 function ringNotes(plan: ShotPlan): PlanNote[] {
-  const { optics, marks, focusTrack: track, wheel } = plan;
+  const { optics, focusTrack: track, wheel } = plan;
   const { lens, zooms } = optics;
   const notes: PlanNote[] = [];
   if (lens.response === 'speed') {
     notes.push({ code: 'ring-by-speed', kind: 'blocks' });
     if (wheel?.hasEndStops) notes.push({ code: 'no-end-stops', kind: 'blocks', wheel: wheel.name });
   }
-  for (const since of STALE_CAUSES) {
-    const stale = marks.filter((mark) => staleCause(plan, mark) === since);
-    if (stale.length > 0) notes.push({ code: 'stale-marks', kind: 'warning', letters: lettersOf(stale), since });
-  }
+  notes.push(...staleNotes(plan));
   if (zooms.length > 0 && lens.holdsFocus !== 'holds')
     notes.push({ code: 'zoom-not-tested', kind: 'warning', drifts: lens.holdsFocus === 'drifts' });
   const limit = stopLimit(plan);
@@ -45,12 +42,6 @@ function ringNotes(plan: ShotPlan): PlanNote[] {
   if (track.pulls.length > 0 && lens.response === 'steps')
     notes.push({ code: 'ring-in-steps', kind: 'hint', steps: lens.stepCount });
   return notes;
-}
-
-const STALE_CAUSES: readonly StaleCause[] = ['camera', 'drawing', 'lens'];
-
-function lettersOf(marks: readonly { readonly letter: string }[]): string[] {
-  return marks.map(({ letter }) => letter);
 }
 
 function rigNotes(plan: ShotPlan): PlanNote[] {
