@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { blurDiameterMm } from './blurDiameter';
-import { brightnessChangeStops, type Exposure, ndDensityOf, waysToBrighten } from './light';
+import { brightnessChangeStops, type Exposure, ndDensityOf, nearestIso, waysToBrighten } from './light';
 import { depthOfField } from './depthOfField';
 import { exposureChange } from './exposure';
 import { holdBoth, stopForAllowance } from './solve';
@@ -96,6 +96,16 @@ test('the table has what the single zone has; where a lens can’t focus there i
 });
 
 describe('light', () => {
+  test('the values of ISO are the ones on a camera’s menu, from the lowest to the highest', () => {
+    const menu = [
+      [25, 32, 40, 50, 64, 80, 100, 125, 160, 200, 250, 320, 400, 500, 640, 800, 1000, 1250, 1600, 2000, 2500],
+      [3200, 4000, 5000, 6400, 8000, 10_000, 12_800, 16_000, 20_000, 25_600, 32_000, 40_000, 51_200, 102_400, 204_800],
+    ].flat();
+    expect(menu.map(nearestIso)).toEqual(menu);
+    expect([850, 1200, 6531].map(nearestIso)).toEqual([800, 1250, 6400]);
+    expect(() => nearestIso(0)).toThrow(expect.objectContaining({ path: 'iso' }));
+  });
+
   const now: Exposure = { tStop: 2.8, iso: 800, shutterAngleDeg: 180, captureFps: 24, ndStops: 1 };
 
   test('each control in stops', () => {

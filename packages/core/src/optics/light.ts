@@ -66,7 +66,7 @@ export function waysToBrighten(at: Exposure, stops: number): WaysToBalance {
 }
 
 /**
- * Nearest ISO that cameras offer: in thirds of a stop from 100, as they are engraved.
+ * Nearest ISO that cameras offer: in thirds of a stop, rounded as their menus show them.
  *
  * @param iso - > 0
  * @example nearestIso(6531) is 6400
@@ -75,10 +75,10 @@ export function nearestIso(iso: number): number {
   assertInRange('iso', iso, { above: 0 });
   const thirds = Math.round(3 * Math.log2(iso / 100));
   const stops = Math.floor(thirds / 3);
-  return Math.max(Math.round(ISO_THIRDS[thirds - 3 * stops]! * 2 ** stops), 1);
+  // menus go 50 64 80, 100 125 160, and 800 1000 1250 from there on
+  const [third, twoThirds] = [stops < 0 ? 128 : 125, stops < 3 ? 160 : 156.25];
+  return Math.max(Math.round([100, third, twoThirds][thirds - 3 * stops]! * 2 ** stops), 1);
 }
-
-const ISO_THIRDS = [100, 125, 160] as const;
 
 /** Density of a filter: the decimal logarithm of its opacity. */
 export function ndDensityOf(stops: number): number {
