@@ -42,7 +42,7 @@ const WRITERS: Writers = {
     `Hard stops are planned at ${letters.join(' and ')}. A wheel has two, so that none of these counts.`,
   'stops-stale': () => 'Something changed after the hard stops were set: set them again when the marks are measured.',
   'two-jobs': ({ jobs, factor }) =>
-    `Pulls land while ${listed(jobs.map((job) => SECOND_JOB_WORDS[job]))}: they are planned ${figure(factor)} × as slow and as uncertain. ${jobs.includes('iris') ? 'An iris pull at another time, or a second person, frees the hand.' : 'A second person frees the hand.'}`,
+    `Pulls land while ${listed(jobs.map((job) => SECOND_JOB_WORDS[job]))}: they are planned to take ${figure(factor)} times as long and to land ${figure(factor)} times as far off. ${jobs.includes('iris') ? 'An iris pull at another time, or a second person, frees the hand.' : 'A second person frees the hand.'}`,
   'outside-stops': ({ letters, stops }) =>
     `${letters.join(', ')} ${letters.length === 1 ? 'lies' : 'lie'} beyond the hard ${stops.length === 1 ? 'stop' : 'stops'} at ${stops.join(' and ')}: the wheel does not get there.`,
   reversed: ({ hasCues }) =>

@@ -133,50 +133,27 @@ function CameraDrift({ plan }: { readonly plan: ShotPlan }) {
   );
 }
 
-/** Figures of the hand: needed time and landing error. */
+const HAND_FIELDS = [
+  { of: 'reactionS', label: 'reaction time', unit: 's', decimals: 2, step: 0.01 },
+  { of: 'perBitS', label: 'time per bit of difficulty', unit: 's', decimals: 2, step: 0.01 },
+  { of: 'steadyDeg', label: 'landing error ±', unit: '°', decimals: 2, step: 0.05 },
+  { of: 'twoJobsFactor', label: 'slower and less steady with a second job', unit: '×', decimals: 1, step: 0.1 },
+] as const;
+
+/** Figures of the hand: needed time and landing error. A second job is framing, iris or zoom. */
 function HandFields({ plan }: { readonly plan: ShotPlan }) {
   const edit = useEdit();
-  const { reactionS, perBitS, steadyDeg, twoJobsFactor } = plan.hand;
-  const set = (changes: Parameters<typeof setHand>[1], gesture: string) =>
-    edit('change the figures of the hand', (now) => setHand(now, changes), gesture);
   return (
     <div className={clsx(fieldStyles.fieldPair, styles.handFields)}>
-      <NumberField
-        label="reaction time"
-        unit="s"
-        decimals={2}
-        step={0.01}
-        {...PLAN_LIMITS.reactionS}
-        value={reactionS}
-        onChange={(value, gesture) => set({ reactionS: value }, gesture)}
-      />
-      <NumberField
-        label="time per bit of difficulty"
-        unit="s"
-        decimals={2}
-        step={0.01}
-        {...PLAN_LIMITS.perBitS}
-        value={perBitS}
-        onChange={(value, gesture) => set({ perBitS: value }, gesture)}
-      />
-      <NumberField
-        label="landing error ±"
-        unit="°"
-        decimals={2}
-        step={0.05}
-        {...PLAN_LIMITS.steadyDeg}
-        value={steadyDeg}
-        onChange={(value, gesture) => set({ steadyDeg: value }, gesture)}
-      />
-      <NumberField
-        label="harder by, while framing or turning iris or zoom as well"
-        unit="×"
-        decimals={1}
-        step={0.1}
-        {...PLAN_LIMITS.twoJobsFactor}
-        value={twoJobsFactor}
-        onChange={(value, gesture) => set({ twoJobsFactor: value }, gesture)}
-      />
+      {HAND_FIELDS.map(({ of, ...field }) => (
+        <NumberField
+          key={of}
+          {...field}
+          {...PLAN_LIMITS[of]}
+          value={plan.hand[of]}
+          onChange={(value, gesture) => edit('change the figures of the hand', (now) => setHand(now, { [of]: value }), gesture)}
+        />
+      ))}
     </div>
   );
 }
