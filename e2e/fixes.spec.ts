@@ -55,3 +55,33 @@ test('the pulls are worked out: each way shows its result before it is applied, 
   await page.keyboard.press('Control+z');
   await expect(heron.verdict).toContainText('Soft from 5.4 s');
 });
+
+for (const { screen, job, list, doing, first } of [
+  { screen: 'pull', job: 'fixes', list: 'Fixes', doing: 'Looking for fixes', first: /Pull to D: start/ },
+  {
+    screen: 'stop',
+    job: 'improvements',
+    list: 'What would help most',
+    doing: 'Trying each with the same simulated takes',
+    first: /Work out the pulls/,
+  },
+] as const)
+  test(`a search that takes long can be given up, and started again: ${job}`, async ({ heron, page }) => {
+    // the worker does not answer until the search is tried again
+    await page.addInitScript((held) => {
+      const post = Worker.prototype.postMessage as (message: { path?: string[] }, options?: object) => void;
+      Worker.prototype.postMessage = function (this: Worker, message: { path?: string[] }, options?: object) {
+        if (document.body.dataset.answers || !message.path?.includes(held)) post.call(this, message, options);
+      };
+    }, job);
+    await heron.openCopy('4B', screen, (plan) => changePull(plan, 'pull-1', { trigger: 'clock' }));
+    const found = page.getByLabel(list, { exact: true });
+    await expect(found.getByRole('status')).toHaveText(`${doing} …`);
+    await found.getByRole('button', { name: 'Give up' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(found.getByRole('status')).toHaveText(`${doing}: given up.`);
+    await page.evaluate(() => (document.body.dataset.answers = 'yes'));
+    await found.getByRole('button', { name: 'Try again' }).click();
+    await expect(found.getByRole('listitem').filter({ hasText: first }).first()).toBeVisible();
+    await expect(found.getByRole('status')).toHaveCount(0);
+  });

@@ -1,14 +1,15 @@
 import { type Fix, type RankedFix, rankFixes, type ShotPlan, type UnitSystem } from '@still-heron/core';
-import { fixName, fixResult, fixStepName, fixTakes, progressText } from '@still-heron/wording';
+import { fixName, fixResult, fixStepName, fixTakes } from '@still-heron/wording';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import clsx from 'clsx';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { useKeys } from '../../shared/keys/useKeys';
 import { fixesFor, giveUpFixes } from '../../shared/workers/evaluator';
 import { editPlan } from '../shot/shotSlice';
+import { SearchProgress } from '../shot/SearchProgress';
 import { useAfterPause } from '../shot/useAfterPause';
 import { useComparedRates } from '../shot/useComparedRates';
-import { Button } from '../../ui/Button';
+import { type Search, useSearch } from '../shot/useSearch';
 import { Key } from '../../ui/Key';
 import styles from './Fixes.module.css';
 import textStyles from '../../ui/text.module.css';
@@ -30,22 +31,19 @@ const FIRST_SHOWN = 2;
  */
 export function Fixes({ plan, units }: Props) {
   const dispatch = useAppDispatch();
-  const { fixes, isCurrent, tried, isGivenUp, giveUp, tryAgain } = useFixes(plan);
+  const { fixes, isCurrent, search } = useFixes(plan);
   const [showsAll, setShowsAll] = useState(false);
   const shown = showsAll ? fixes : fixes.slice(0, FIRST_SHOWN);
   const take = (fix: RankedFix) => dispatch(editPlan(fixStepName(fix, plan, units), () => fix.plan));
   useKeys('x', () => {
     if (fixes[0] && isCurrent) take(fixes[0]);
   });
-  const isSlow = useSlow(!isCurrent && !isGivenUp && fixes.length === 0, SLOW_MS);
+  const isSlow = useSlow(!isCurrent && !search.isGivenUp && fixes.length === 0, SLOW_MS);
   return (
     <ul className={clsx(styles.fixes, showsAll && styles.isOpen)} aria-label="Fixes">
-      {(isSlow || isGivenUp) && (
+      {(isSlow || search.isGivenUp) && (
         <li className={textStyles.muted}>
-          <span role="status">{isGivenUp ? 'The search for fixes was given up.' : progressText('Looking for fixes', tried)}</span>{' '}
-          <Button look="quiet" onClick={isGivenUp ? tryAgain : giveUp}>
-            {isGivenUp ? 'Try again' : 'Give up'}
-          </Button>
+          <SearchProgress search={search} doing="Looking for fixes" />
         </li>
       )}
       {shown.map((fix, index) => (
@@ -96,48 +94,36 @@ function isGood({ outcome, keepRate, takes }: RankedFix, { goals }: ShotPlan): b
  * Latest fixes, sorted by the takes that they gain, and whether they belong to the current plan. During an edit the previous ones stay
  * visible but disabled. A search that runs tells how far it is, and can be given up.
  */
-function useFixes(plan: ShotPlan): FixSearch & { readonly fixes: readonly RankedFix[]; readonly isCurrent: boolean } {
-  const { found, ...search } = useFixSearch(plan);
+function useFixes(plan: ShotPlan): {
+  readonly fixes: readonly RankedFix[];
+  readonly isCurrent: boolean;
+  readonly search: Search;
+} {
+  const { found, search } = useFixSearch(plan);
   const changed = useMemo(() => found?.found.map(({ plan: tried }) => tried) ?? [], [found]);
   const compared = useComparedRates(found, found?.of ?? null, changed);
-  if (found?.found.length === 0) return { ...search, fixes: [], isCurrent: found.of === plan };
-  if (!compared?.key) return { ...search, fixes: [], isCurrent: false };
+  if (found?.found.length === 0) return { search, fixes: [], isCurrent: found.of === plan };
+  if (!compared?.key) return { search, fixes: [], isCurrent: false };
   const { key, before, rates, isDone } = compared;
-  return { ...search, fixes: rankFixes(key.found, rates, before), isCurrent: key.of === plan && isDone };
+  return { search, fixes: rankFixes(key.found, rates, before), isCurrent: key.of === plan && isDone };
 }
 
-interface FixSearch {
-  readonly tried: { readonly count: number; readonly total: number } | null;
-  readonly isGivenUp: boolean;
-  readonly giveUp: () => void;
-  readonly tryAgain: () => void;
-}
-
-function useFixSearch(plan: ShotPlan): FixSearch & { readonly found: ReturnType<typeof useAfterPause<readonly Fix[]>> } {
-  const [tried, setTried] = useState<FixSearch['tried']>(null);
-  const [givenUp, setGivenUp] = useState<ShotPlan | null>(null);
-  const [round, setRound] = useState(0);
-  const search = useCallback(
-    async (searched: ShotPlan) => {
-      setTried(null);
-      return fixesFor(searched, (count, total) => setTried({ count, total }));
+function useFixSearch(plan: ShotPlan): {
+  readonly found: ReturnType<typeof useAfterPause<readonly Fix[]>>;
+  readonly search: Search;
+} {
+  const { onStart, onTried, ...search } = useSearch(plan);
+  const work = useCallback(
+    (searched: ShotPlan) => {
+      onStart();
+      return fixesFor(searched, onTried);
     },
-    // another round is another search
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [round],
+    [onStart, onTried],
   );
-  const found = useAfterPause(plan, search, EDIT_PAUSE_MS);
-  return {
-    found,
-    tried,
-    isGivenUp: givenUp === plan,
-    giveUp: () => {
-      giveUpFixes();
-      setGivenUp(plan);
-    },
-    tryAgain: () => {
-      setGivenUp(null);
-      setRound(round + 1);
-    },
+  const found = useAfterPause(search.isGivenUp ? null : plan, work, EDIT_PAUSE_MS);
+  const giveUp = () => {
+    giveUpFixes();
+    search.giveUp();
   };
+  return { found, search: { ...search, giveUp } };
 }

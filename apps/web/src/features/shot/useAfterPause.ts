@@ -4,16 +4,18 @@ import { useEffect, useState } from 'react';
 /**
  * Computes something from the plan once editing pauses; until then it returns the previous result.
  *
+ * @param plan - null: nothing is to be computed, and what runs is of no interest any more
  * @param work - must keep its identity between renders
  * @returns null before the first result
  */
 export function useAfterPause<T>(
-  plan: ShotPlan,
+  plan: ShotPlan | null,
   work: (plan: ShotPlan) => Promise<T>,
   pauseMs: number,
 ): { readonly of: ShotPlan; readonly found: T } | null {
   const [known, setKnown] = useState<{ readonly of: ShotPlan; readonly found: T } | null>(null);
   useEffect(() => {
+    if (plan === null) return undefined;
     let isCurrent = true;
     const timer = setTimeout(() => {
       void work(plan).then((found) => isCurrent && setKnown({ of: plan, found }));

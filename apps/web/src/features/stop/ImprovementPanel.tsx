@@ -7,13 +7,15 @@ import {
   type RankedImprovement,
   type UnitSystem,
 } from '@still-heron/core';
-import { idealTakeText, improvementCost, improvementName, of100, minutesText, progressText } from '@still-heron/wording';
-import { useMemo, useState } from 'react';
+import { idealTakeText, improvementCost, improvementName, of100, minutesText } from '@still-heron/wording';
+import { useCallback, useMemo } from 'react';
 import clsx from 'clsx';
 import type { TrialRequest } from '../../shared/workers/simulation/trialRunner';
 import { improvementsFor } from '../../shared/workers/simulation/workers';
+import { SearchProgress } from '../shot/SearchProgress';
 import { useAfterPause } from '../shot/useAfterPause';
 import { useEdit } from '../shot/useEdit';
+import { type Search, useSearch } from '../shot/useSearch';
 import { RANKS, useTrialRates } from '../shot/useTrialRates';
 import { Button } from '../../ui/Button';
 import textStyles from '../../ui/text.module.css';
@@ -35,8 +37,8 @@ const MAX_SHOWN = 8;
 /** Improvements: each error switched off, each fix, each stop; with gain and cost. */
 export function ImprovementPanel({ plan, units }: Props) {
   const edit = useEdit();
-  const { of, improvements, asks, tried, isGivenUp, giveUp, tryAgain, onFirst } = useImprovements(plan);
-  const { known } = useTrialRates(improvements, asks, { takes: IMPROVEMENT_TRIALS, rank: RANKS.improvements, onFirst });
+  const { of, improvements, asks, search, onTried } = useImprovements(plan);
+  const { known } = useTrialRates(improvements, asks, { takes: IMPROVEMENT_TRIALS, rank: RANKS.improvements, onFirst: onTried });
   const isCurrent = of === plan && known?.key === improvements;
   // until the new results are known, the previous ones stay visible but disabled
   const [now, ...rates] = known?.progress.rates ?? [];
@@ -53,7 +55,12 @@ export function ImprovementPanel({ plan, units }: Props) {
     const ideal = ideals[index] ?? null;
     return ideal && idealNow && hasOtherTime(ideal, idealNow) ? ideal : null;
   };
-  if (ranked === null || isGivenUp) return <Trying tried={tried} isGivenUp={isGivenUp} onGiveUp={giveUp} onTryAgain={tryAgain} />;
+  if (ranked === null || search.isGivenUp)
+    return (
+      <p className={textStyles.muted}>
+        <SearchProgress search={search} doing="Trying each with the same simulated takes" />
+      </p>
+    );
   if (ranked.length === 0)
     return (
       <p className={textStyles.muted}>
@@ -88,25 +95,6 @@ export function ImprovementPanel({ plan, units }: Props) {
   );
 }
 
-interface TryingProps {
-  readonly tried: Tried | null;
-  readonly isGivenUp: boolean;
-  readonly onGiveUp: () => void;
-  readonly onTryAgain: () => void;
-}
-
-/** A search that runs, with how far it is, or one that was given up. */
-function Trying({ tried, isGivenUp, onGiveUp, onTryAgain }: TryingProps) {
-  return (
-    <p className={textStyles.muted}>
-      <span role="status">{isGivenUp ? 'Given up.' : progressText('Trying each with the same simulated takes', tried)}</span>{' '}
-      <Button look="quiet" onClick={isGivenUp ? onTryAgain : onGiveUp}>
-        {isGivenUp ? 'Try again' : 'Give up'}
-      </Button>
-    </p>
-  );
-}
-
 const hasOtherTime = (a: IdealTake, b: IdealTake) =>
   Math.abs(a.sharpS - b.sharpS) > 0.05 || Math.abs(a.requiredS - b.requiredS) > 0.05;
 
@@ -138,17 +126,19 @@ function useImprovements(plan: ShotPlan): {
   readonly of: ShotPlan | null;
   readonly improvements: readonly Improvement[];
   readonly asks: readonly TrialRequest[];
-  /** How many have a first result */
-  readonly tried: Tried | null;
-  readonly isGivenUp: boolean;
-  readonly giveUp: () => void;
-  readonly tryAgain: () => void;
-  readonly onFirst: (known: number, total: number) => void;
+  readonly search: Search;
+  readonly onTried: (count: number, total: number) => void;
 } {
-  const known = useAfterPause(plan, improvementsFor, EDIT_PAUSE_MS);
-  const [tried, setTried] = useState<Tried | null>(null);
-  const [givenUp, setGivenUp] = useState<ShotPlan | null>(null);
-  const isGivenUp = givenUp === plan;
+  const { onStart, onTried, ...search } = useSearch(plan);
+  const { isGivenUp } = search;
+  const work = useCallback(
+    (searched: ShotPlan) => {
+      onStart();
+      return improvementsFor(searched);
+    },
+    [onStart],
+  );
+  const known = useAfterPause(isGivenUp ? null : plan, work, EDIT_PAUSE_MS);
   const asks = useMemo(() => {
     if (!known || isGivenUp) return [];
     const order = drawLayoutOf(known.of);
@@ -159,17 +149,9 @@ function useImprovements(plan: ShotPlan): {
     of: known?.of ?? null,
     improvements: known?.found ?? NONE,
     asks,
-    tried,
-    isGivenUp,
-    giveUp: () => setGivenUp(plan),
-    tryAgain: () => setGivenUp(null),
-    onFirst: (count, total) => setTried({ count, total }),
+    search,
+    onTried,
   };
-}
-
-interface Tried {
-  readonly count: number;
-  readonly total: number;
 }
 
 const NONE: readonly Improvement[] = [];
