@@ -2,7 +2,8 @@ import { cpSync, mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } fr
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { NotAStore, openStore } from '../src/database/durableFolder';
-import { type DiskEvent, diskAtStart, DiskRecorder, writeAfterCut } from './powerCut';
+import { type DiskEvent, DiskRecorder } from './diskRecorder';
+import { diskAtStart, writeAfterCut } from './powerCut';
 
 /** Power cuts that are tried; `npm run power-cuts` tries 300. */
 const CUTS = Number(process.env['STILL_HERON_CUTS'] ?? 4);
