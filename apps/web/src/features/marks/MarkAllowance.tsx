@@ -1,30 +1,14 @@
-import {
-  changeMark,
-  formatGap,
-  formatStop,
-  formatStops,
-  type Mark,
-  missAllowance,
-  PLAN_LIMITS,
-  setStop,
-  type ShotPlan,
-  type UnitSystem,
-} from '@still-heron/core';
+import { changeMark, formatGap, formatStop, formatStops, missAllowance, PLAN_LIMITS, setStop } from '@still-heron/core';
 import { noStopText } from '@still-heron/wording';
 import { GapField } from '../../ui/fields/GapField';
+import type { MarkProps } from './markProps';
 import { useEdit } from '../shot/useEdit';
 import { Button } from '../../ui/Button';
 import styles from './MarkAllowance.module.css';
 import textStyles from '../../ui/text.module.css';
 
-interface Props {
-  readonly mark: Mark;
-  readonly plan: ShotPlan;
-  readonly units: UnitSystem;
-}
-
 /** Allowance of a mark, and the stop that gives it. */
-export function MarkAllowance({ mark, plan, units }: Props) {
+export function MarkAllowance({ mark, plan, units }: MarkProps) {
   const edit = useEdit();
   return (
     <div className={styles.markAllowance}>
@@ -42,7 +26,7 @@ export function MarkAllowance({ mark, plan, units }: Props) {
   );
 }
 
-function Answer({ mark, plan, units }: Props) {
+function Answer({ mark, plan, units }: MarkProps) {
   const edit = useEdit();
   const answer = missAllowance(plan, mark, mark.allowanceMm);
   const { lens, irisPulls } = plan.optics;

@@ -1,27 +1,13 @@
 import { disagreementText } from '@still-heron/wording';
-import {
-  disagreement,
-  drawAtDistance,
-  formatDistance,
-  formatGap,
-  adoptDrawnDistance,
-  type Mark,
-  type ShotPlan,
-  type UnitSystem,
-} from '@still-heron/core';
+import { disagreement, drawAtDistance, formatDistance, formatGap, adoptDrawnDistance } from '@still-heron/core';
 import { useMemo } from 'react';
+import type { MarkProps } from './markProps';
 import { useEdit } from '../shot/useEdit';
 import { Button } from '../../ui/Button';
 import textStyles from '../../ui/text.module.css';
 
-interface Props {
-  readonly mark: Mark;
-  readonly plan: ShotPlan;
-  readonly units: UnitSystem;
-}
-
 /** A mark whose tape and drawing disagree: the tape wins; the page shows the loss if the drawing is right. */
-export function MarkDisagreement({ mark, plan, units }: Props) {
+export function MarkDisagreement({ mark, plan, units }: MarkProps) {
   const edit = useEdit();
   const found = useMemo(() => disagreement(plan, mark), [plan, mark]);
   if (!found) return null;

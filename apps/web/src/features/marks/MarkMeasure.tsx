@@ -3,16 +3,15 @@ import {
   distanceSigmaMm,
   drawAtDistance,
   formatGap,
-  type Mark,
   minDrawnMm,
   PLAN_LIMITS,
   type ShotPlan,
-  type UnitSystem,
 } from '@still-heron/core';
 import { MEASURE_WORDS } from '@still-heron/wording';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { QuantityField } from '../../ui/fields/QuantityField';
 import { readDistance } from '../../ui/fields/readDistance';
+import type { MarkProps } from './markProps';
 import { useEdit } from '../shot/useEdit';
 import { StaleMark } from './StaleMark';
 import type { Measuring } from './useMeasuring';
@@ -22,10 +21,7 @@ import styles from './MarkMeasure.module.css';
 import textStyles from '../../ui/text.module.css';
 import fieldStyles from '../../ui/fields/fields.module.css';
 
-interface Props {
-  readonly mark: Mark;
-  readonly plan: ShotPlan;
-  readonly units: UnitSystem;
+interface Props extends MarkProps {
   readonly measuring: Measuring;
 }
 

@@ -1,25 +1,12 @@
-import {
-  adoptDrawnDistance,
-  formatDistance,
-  type Mark,
-  marksHold,
-  type ShotPlan,
-  staleCause,
-  type UnitSystem,
-} from '@still-heron/core';
+import { adoptDrawnDistance, formatDistance, marksHold, staleCause } from '@still-heron/core';
 import { staleText } from '@still-heron/wording';
+import type { MarkProps } from './markProps';
 import { useEdit } from '../shot/useEdit';
 import { Button } from '../../ui/Button';
 import styles from './StaleMark.module.css';
 
-interface Props {
-  readonly mark: Mark;
-  readonly plan: ShotPlan;
-  readonly units: UnitSystem;
-}
-
 /** A stale distance: measure again, keep what was measured, or go by the drawing if it was moved there. */
-export function StaleMark({ mark, plan, units }: Props) {
+export function StaleMark({ mark, plan, units }: MarkProps) {
   const edit = useEdit();
   const text = staleText(plan, mark, units);
   if (text === null) return null;

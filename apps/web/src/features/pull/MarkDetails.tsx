@@ -1,31 +1,16 @@
-import {
-  changeMark,
-  adoptDrawnDistance,
-  isCameraMoving,
-  type Mark,
-  MEASURE_METHODS,
-  PLAN_LIMITS,
-  setTapedFrom,
-  type ShotPlan,
-  type UnitSystem,
-} from '@still-heron/core';
+import { changeMark, adoptDrawnDistance, isCameraMoving, MEASURE_METHODS, PLAN_LIMITS, setTapedFrom } from '@still-heron/core';
 import { MEASURE_WORDS } from '@still-heron/wording';
 import { Select } from 'antd';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { GapField } from '../../ui/fields/GapField';
 import { TextField } from '../../ui/fields/TextField';
 import { TimeField } from '../../ui/fields/TimeField';
+import type { MarkProps } from '../marks/markProps';
 import { editPlan } from '../shot/shotSlice';
 import fieldStyles from '../../ui/fields/fields.module.css';
 
-interface Props {
-  readonly mark: Mark;
-  readonly plan: ShotPlan;
-  readonly units: UnitSystem;
-}
-
 /** Details of a mark: letter, measuring method, uncertainty and note. */
-export function MarkDetails({ mark, plan, units }: Props) {
+export function MarkDetails({ mark, plan, units }: MarkProps) {
   const dispatch = useAppDispatch();
   const change = (name: string, changes: Parameters<typeof changeMark>[2], gesture?: string) =>
     dispatch(editPlan(name, (now) => changeMark(now, mark.id, changes), gesture));
