@@ -42,7 +42,7 @@ export function Fixes({ plan, units }: Props) {
   return (
     <ul className={clsx(styles.fixes, showsAll && styles.isOpen)} aria-label="Fixes">
       {(isSlow || search.isGivenUp) && (
-        <li className={textStyles.muted}>
+        <li className={styles.search}>
           <SearchProgress search={search} doing="Looking for fixes" />
         </li>
       )}
