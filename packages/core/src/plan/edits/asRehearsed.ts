@@ -24,11 +24,15 @@ export function asRehearsed(anchors: readonly Anchor[]): (timeS: number) => numb
     if (fromS > before.fromS)
       points.push({ fromS, toS: Math.max(meanS, before.toS + Math.min(MIN_GAP_S, fromS - before.fromS)) });
   }
-  const last = points[points.length - 1]!;
   return (timeS) => {
-    const next = points.findIndex(({ fromS }) => fromS > timeS);
-    if (next <= 0) return timeS + last.toS - last.fromS;
+    const next = points.findIndex(({ fromS }) => fromS >= timeS);
+    // before the start, or after the last event
+    if (next <= 0) return timeS + laterS(points.at(next)!);
     const [a, b] = [points[next - 1]!, points[next]!];
-    return a.toS + ((timeS - a.fromS) / (b.fromS - a.fromS)) * (b.toS - a.toS);
+    if (b.fromS === timeS) return b.toS;
+    // in shifts, so that a plan that has these times already keeps its own to the last digit
+    return timeS + laterS(a) + ((timeS - a.fromS) / (b.fromS - a.fromS)) * (laterS(b) - laterS(a));
   };
 }
+
+const laterS = ({ fromS, toS }: Anchor): number => toS - fromS;

@@ -4,6 +4,7 @@ import { addRun, rehearsedEvents, rehearsedTimes, removeRun } from './rehearsal'
 import { applyRehearsedTimes, withRehearsedTimes } from './rehearsedPlan';
 import { moveCameraTo } from './cameraPath';
 import { startFloor } from './floor';
+import { changeMark } from './marks';
 import { addOpticsChange, setLens } from './optics';
 import { addPull, setTrackStart } from './pulls';
 import { addStay } from './subjects';
@@ -63,6 +64,23 @@ test('one run gives times and no spread; a run without a tap is none; of too man
   expect(many.rehearsals).toHaveLength(20);
   expect(many.rehearsals[0]!.taps[0]!.timeS).toBeCloseTo(0.5, 9);
   expect(checkPlan(many)).toEqual([]);
+});
+
+test('a plan that has the rehearsed times keeps them to the last digit when they are used again', () => {
+  const seconds = fc.double({ min: 0.1, max: 1.5, noNaN: true });
+  // the mark of the arrival is taped, from where the camera is then
+  const taped = changeMark(startFloor(walking()), 'mark-3', { distanceMm: 1450, method: 'tape' });
+  expect(taped.marks[2]!.taping).not.toBeNull();
+  fc.assert(
+    fc.property(fc.array(fc.tuple(seconds, seconds, seconds), { minLength: 1, maxLength: 3 }), (runs) => {
+      // leaves, cue and arrival one after the other, at times that no decimal tells exactly
+      const plan = runs.reduce((now, [a, b, c]) => run(now, a, a + b, a + b + c), taped);
+      const once = withRehearsedTimes(plan);
+      expect(once.limited).toEqual([]);
+      expect(withRehearsedTimes(once.plan).plan).toEqual(once.plan);
+    }),
+    { seed: 47, numRuns: caseCount(100) },
+  );
 });
 
 test('however it was tapped, the plan that takes the times can be saved; taps of what is gone are passed over', () => {

@@ -19,6 +19,8 @@ export interface RehearsedPlan {
 
 /** A smaller difference is not shown. */
 const SHOWN_S = 0.05;
+/** An end of a beat within this of an event lies at the event. */
+const SAME_S = 0.001;
 
 /**
  * Applies mean times of the runs to the plan. What was not tapped moves with what was: walks, pulls, beats, camera, iris pulls and zooms keep
@@ -109,8 +111,10 @@ function withBeats(plan: ShotPlan, moved: ShotPlan, newTimeS: (timeS: number) =>
   return beats.map((beat) => {
     const own = events.flatMap(({ event, subjectId }) => (subjectId === beat.subjectId ? event : []));
     const at = (timeS: number) => {
-      const same = own.find((event) => Math.abs(event.timeS - timeS) < SHOWN_S / 2);
-      return clamp(same ? nowS.get(keyOf(same))! : newTimeS(timeS), 0, moved.durationS);
+      const awayS = (event: RehearsalEvent) => Math.abs(event.timeS - timeS);
+      const [nearest] = [...own].sort((a, b) => awayS(a) - awayS(b));
+      const isAtEvent = nearest !== undefined && awayS(nearest) < SAME_S;
+      return clamp(isAtEvent ? nowS.get(keyOf(nearest))! : newTimeS(timeS), 0, moved.durationS);
     };
     const fromS = Math.min(at(beat.fromS), moved.durationS - MIN_BEAT_S);
     const toS = Math.max(at(beat.toS), fromS + MIN_BEAT_S);
