@@ -2,7 +2,7 @@ import { RANDOM_PLANS } from '../../test/randomPlans';
 import { longShot } from '../../test/plans';
 import { changePull } from '../plan/index';
 import { solveTrack } from '../track/index';
-import { evaluateFrames, evaluatePull } from './evaluatePull';
+import { evaluateFrames, evaluatePull, evaluateResult } from './evaluatePull';
 import { knownOutside } from './fixes/fix';
 import { spanOf } from './fixes/pullFixes';
 
@@ -27,4 +27,27 @@ test('a plan whose pull has moved is judged from the frames of the plan before e
     }
   }
   expect(compared).toBeGreaterThan(40);
+});
+
+test('the result alone is that of the whole verdict', () => {
+  for (const plan of [...RANDOM_PLANS.slice(0, 40), longShot()]) {
+    const verdict = evaluatePull(plan);
+    const result = evaluateResult(plan);
+    if (verdict.status === 'judged') expect(verdict).toMatchObject(result!);
+    else expect(result).toBeNull();
+  }
+});
+
+test('a verdict belongs to its caller: one whose arrays were handed to another thread leaves the next one whole', () => {
+  const plan = longShot();
+  const [first, expected] = [evaluatePull(plan), structuredClone(evaluatePull(plan))];
+  if (first.status !== 'judged') throw new Error('the plan is complete');
+  const buffers = first.subjects.map(({ distanceMm }) => distanceMm.buffer as ArrayBuffer);
+  structuredClone(first, { transfer: [...buffers, first.track.timesS.buffer as ArrayBuffer] });
+  expect(first.subjects[0]!.distanceMm).toHaveLength(0);
+  expect(evaluatePull(plan)).toEqual(expected);
+  // the same people and marks at another rate are other frames
+  const slow = evaluatePull({ ...plan, captureFps: 12 });
+  if (slow.status !== 'judged') throw new Error('the plan is complete');
+  expect(slow.subjects[0]!.distanceMm).toHaveLength(slow.frameCount);
 });

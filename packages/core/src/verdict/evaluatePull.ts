@@ -33,55 +33,72 @@ export interface EvaluatedFrames {
  * @param known - frames of a plan that differs from this one only within a span; the same verdict, faster
  */
 export function evaluateFrames(plan: ShotPlan, known?: KnownFrames): EvaluatedFrames {
-  const { optics } = plan;
-  const ring = ringOf(optics.lens);
-  const track = focusTrack(plan, ring);
-  const standing = plan.subjects.filter((subject) => subject.stays.length > 0);
-  const beats = activeBeats(plan).filter((beat) => standing.some((subject) => subject.id === beat.subjectId));
-  if (track === null || standing.length === 0) return incomplete('distance');
-  if (beats.every(({ requirement }) => requirement === 'none')) return incomplete('beat');
-
+  const parts = judgeParts(plan, known);
+  if (typeof parts === 'string') return { verdict: { status: 'incomplete', missing: [parts] }, track: null };
+  const { aim, standing, judgedBeats, trackFrames, subjects, judged, result } = parts;
   const { captureFps, durationS } = plan;
-  const frameCount = countFrames(durationS, captureFps);
-  const distances = planDistances(plan);
-  const trackFrames = sampleTrack(track, ring, optics, { frameCount, captureFps, ...(known ? { known } : {}) });
-  const subjects = standing.map((subject) => judgeSubject(subject, distances, trackFrames, known));
-
-  const softSpans = beats
+  const softSpans = judgedBeats
     .filter(({ requirement: kind }) => kind === 'sharp')
     .flatMap((beat) => {
       const at = standing.findIndex((subject) => subject.id === beat.subjectId);
-      const causeAt = causeFinder(plan, { track, ring, distances }, standing[at]!, subjects[at]!);
+      const causeAt = causeFinder(plan, aim, standing[at]!, subjects[at]!);
       return softSpansOf(beat, subjects[at]!, trackFrames.frames, { captureFps, causeAt });
     })
     .sort((a, b) => a.fromFrame - b.fromFrame);
-  const judged = judgedFrames(plan, subjects, frameCount, trackFrames.circleOfConfusionMm);
-  const beatVerdicts = judgeBeats(beats, judged);
-  const pulls = assessPulls(track, ring, plan);
-  const fastest = peakSpeedOf(trackFrames.frames.ringDeg, pulls, plan);
-  const isKept = beatVerdicts.every((beat) => beat.kept);
   const verdict: CompleteVerdict = {
     status: 'judged',
-    outcome: outcomeOf(isKept, pulls, fastest),
-    frameCount,
-    captureFps,
+    ...result,
+    frameCount: judged.frameCount,
     durationS,
     circleOfConfusionMm: trackFrames.circleOfConfusionMm,
     track: trackFrames.frames,
     subjects,
-    ...requiredFrames(beats, judged),
     softSpans,
-    tooSharpSpans: findTooSharpSpans(beats, judged),
-    fastest,
-    tightest: findTightest(beats, judged),
-    beats: beatVerdicts,
-    pulls,
+    tooSharpSpans: findTooSharpSpans(judgedBeats, judged),
+    tightest: findTightest(judgedBeats, judged),
   };
   return { verdict, track: trackFrames };
 }
 
-function incomplete(missing: Missing): EvaluatedFrames {
-  return { verdict: { status: 'incomplete', missing: [missing] }, track: null };
+/** What counts of a verdict, without its spans and their causes. */
+export type VerdictResult = Pick<
+  CompleteVerdict,
+  'outcome' | 'captureFps' | 'requiredFrames' | 'sharpFrames' | 'fastest' | 'beats' | 'pulls'
+>;
+
+/**
+ * The result of `evaluatePull` alone, for plans that are only compared.
+ *
+ * @param known - as in `evaluateFrames`
+ * @returns null if the plan is incomplete
+ */
+export function evaluateResult(plan: ShotPlan, known?: KnownFrames): VerdictResult | null {
+  const parts = judgeParts(plan, known);
+  return typeof parts === 'string' ? null : parts.result;
+}
+
+/** The frames of a plan and its result, or what it still needs. */
+function judgeParts(plan: ShotPlan, known?: KnownFrames) {
+  const { optics, captureFps, durationS } = plan;
+  const ring = ringOf(optics.lens);
+  const track = focusTrack(plan, ring);
+  const standing = plan.subjects.filter((subject) => subject.stays.length > 0);
+  const judgedBeats = activeBeats(plan).filter((beat) => standing.some((subject) => subject.id === beat.subjectId));
+  if (track === null || standing.length === 0) return 'distance' satisfies Missing;
+  if (judgedBeats.every(({ requirement }) => requirement === 'none')) return 'beat' satisfies Missing;
+
+  const frameCount = countFrames(durationS, captureFps);
+  const distances = planDistances(plan);
+  const trackFrames = sampleTrack(track, ring, optics, { frameCount, captureFps, ...(known ? { known } : {}) });
+  const subjects = standing.map((subject) => judgeSubject(subject, distances, trackFrames, known));
+  const judged = judgedFrames(plan, subjects, frameCount, trackFrames.circleOfConfusionMm);
+  const beats = judgeBeats(judgedBeats, judged);
+  const pulls = assessPulls(track, ring, plan);
+  const fastest = peakSpeedOf(trackFrames.frames.ringDeg, pulls, plan);
+  const isKept = beats.every((beat) => beat.kept);
+  const outcome = outcomeOf(isKept, pulls, fastest);
+  const result: VerdictResult = { outcome, captureFps, ...requiredFrames(judgedBeats, judged), fastest, beats, pulls };
+  return { aim: { track, ring, distances }, standing, judgedBeats, trackFrames, subjects, judged, result };
 }
 
 function outcomeOf(

@@ -91,22 +91,59 @@ export function judgeSubject(
   const was = known?.subjects.find(({ subjectId }) => subjectId === subject.id);
   const result = {
     subjectId: subject.id,
-    distanceMm: was?.distanceMm.slice() ?? new Float64Array(n),
+    distanceMm: focusOverFrames(subject, distances, frames.timesS),
     blurCircles: was?.blurCircles.slice() ?? new Float64Array(n),
     marginMm: was?.marginMm.slice() ?? new Float64Array(n),
     sharp: was?.sharp.slice() ?? new Uint8Array(n),
   };
-  for (let i = was ? known!.fromFrame : 0; i < (was ? known!.toFrame : n); i++) {
-    const distanceMm = distances.focusMmAt(subject, frames.timesS[i]!);
+  const fromFrame = was ? known!.fromFrame : 0;
+  for (let i = fromFrame; i < (was ? known!.toFrame : n); i++) {
+    const distanceMm = result.distanceMm[i]!;
+    if (i > fromFrame && isAsBefore(judged, i) && distanceMm === result.distanceMm[i - 1]) {
+      result.blurCircles[i] = result.blurCircles[i - 1]!;
+      result.marginMm[i] = result.marginMm[i - 1]!;
+      result.sharp[i] = result.sharp[i - 1]!;
+      continue;
+    }
     const subjectObjectMm = Math.max(distanceMm - toTapeMm[i]!, MIN_OBJECT_MM);
     const blurMm = blurBetween(focalLengthMm[i]!, frames.fNumber[i]!, objectMm[i]!, subjectObjectMm);
-    result.distanceMm[i] = distanceMm;
     result.blurCircles[i] = blurMm / circleOfConfusionMm;
     result.marginMm[i] = roomMm(distanceMm, frames.nearMm[i]!, frames.farMm[i]!);
     // tolerance for rounding at the exact edge of the zone
     result.sharp[i] = blurMm <= circleOfConfusionMm * (1 + 1e-9) ? 1 : 0;
   }
   return result;
+}
+
+/** Whether the lens is at a frame as it was at the frame before. */
+function isAsBefore({ frames, objectMm, toTapeMm, focalLengthMm }: TrackFrames, frame: number): boolean {
+  return (
+    objectMm[frame] === objectMm[frame - 1] &&
+    toTapeMm[frame] === toTapeMm[frame - 1] &&
+    focalLengthMm[frame] === focalLengthMm[frame - 1] &&
+    frames.fNumber[frame] === frames.fNumber[frame - 1]
+  );
+}
+
+/** Focus distances by frame. `stepS` is the time of the second frame, and says the rate. */
+interface KnownFocus {
+  readonly stepS: number | undefined;
+  readonly focusMm: Float64Array;
+}
+
+/** Cached by subject: plans that differ only in their pulls ask for the same frames. */
+const knownFocus = new WeakMap<FloorDistances, Map<Subject, KnownFocus>>();
+
+/** What the ring must be set to for a subject at each time. @returns an array of the caller's own, which may be transferred */
+function focusOverFrames(subject: Subject, distances: FloorDistances, timesS: Float64Array): Float64Array {
+  const bySubject = knownFocus.get(distances) ?? new Map<Subject, KnownFocus>();
+  knownFocus.set(distances, bySubject);
+  const stepS = timesS[1];
+  const last = bySubject.get(subject);
+  if (last?.stepS === stepS && last?.focusMm.length === timesS.length) return last.focusMm.slice();
+  const focusMm = timesS.map((timeS) => distances.focusMmAt(subject, timeS));
+  bySubject.set(subject, { stepS, focusMm });
+  return focusMm.slice();
 }
 
 /** Distance to the nearer limit of the zone; Infinity at infinity inside a zone without far limit. */

@@ -59,7 +59,9 @@ export function requiredFrames(beats: readonly Beat[], judged: JudgedFrames): { 
     const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
     for (let i = fromFrame; i < toFrame; i++) if (state[i] !== 2) state[i] = sharp[i] ? 1 : 2;
   }
-  return { requiredFrames: state.filter((value) => value > 0).length, sharpFrames: state.filter((value) => value === 1).length };
+  const counts = [0, 0, 0];
+  for (let i = 0; i < frameCount; i++) counts[state[i]!]!++;
+  return { requiredFrames: counts[1]! + counts[2]!, sharpFrames: counts[1]! };
 }
 
 /** Required frame with the least room. */

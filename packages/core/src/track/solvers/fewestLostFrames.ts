@@ -32,48 +32,51 @@ export function fewestLostFrames(
   const frames = required.length;
   const { captureFps } = turning.plan;
   const count = degs.length;
-  const isLost = (frame: number, deg: number) =>
-    required[frame] === 1 && (deg < lowDeg[frame]! - 1e-9 || deg > highDeg[frame]! + 1e-9);
+  // the angles within which no frame is lost, by frame: all of them where nothing is required
+  const fromDeg = lowDeg.map((deg, frame) => (required[frame] === 1 ? deg - 1e-9 : -Infinity));
+  const toDeg = highDeg.map((deg, frame) => (required[frame] === 1 ? deg + 1e-9 : Infinity));
+  const isLost = (frame: number, deg: number) => deg < fromDeg[frame]! || deg > toDeg[frame]!;
   const turns = changeAngles(turning, degs, captureFps);
-  // cost of holding an angle after the previous frames, and the change that led there
-  const cost = Array.from({ length: frames + 1 }, () => new Float64Array(count).fill(Infinity));
-  const cameBy = Array.from({ length: frames + 1 }, () => new Int32Array(count).fill(-1));
-  cost[0]!.fill(0);
+  // cost of holding an angle after the previous frames, and the change that led there, by frame and angle
+  const cost = new Float64Array((frames + 1) * count).fill(Infinity, count);
+  const cameBy = new Int32Array((frames + 1) * count).fill(-1);
   for (let frame = 0; frame < frames; frame++) {
     for (let from = 0; from < count; from++) {
-      const now = cost[frame]![from]!;
+      const now = cost[frame * count + from]!;
       const stays = now + (isLost(frame, degs[from]!) ? 1 : 0);
-      if (stays < cost[frame + 1]![from]!) {
-        cost[frame + 1]![from] = stays;
-        cameBy[frame + 1]![from] = from;
+      const next = (frame + 1) * count + from;
+      if (stays < cost[next]!) {
+        cost[next] = stays;
+        cameBy[next] = from;
       }
       for (let to = 0; to < count; to++) {
-        const turn = turns[from]![to];
+        const turn = turns[from * count + to];
         if (!turn || frame + turn.length > frames) continue;
-        const landed = frame + turn.length;
-        const most = cost[landed]![to]!;
+        const landed = (frame + turn.length) * count + to;
+        const most = cost[landed]!;
         let lost = now + COST_PER_CHANGE;
         for (let k = 0; k < turn.length && lost < most; k++) if (isLost(frame + k, turn[k]!)) lost++;
         if (lost >= most) continue;
-        cost[landed]![to] = lost;
-        cameBy[landed]![to] = from;
+        cost[landed] = lost;
+        cameBy[landed] = from;
       }
     }
   }
-  let at = cost[frames]!.reduce((best, value, index) => (value < cost[frames]![best]! ? index : best), 0);
+  const atEnd = cost.subarray(frames * count);
+  let at = atEnd.reduce((best, value, index) => (value < atEnd[best]! ? index : best), 0);
   const jumps: HoldChange[] = [];
   for (let frame = frames; frame > 0;) {
-    const from = cameBy[frame]![at]!;
-    const takes = from === at ? 1 : turns[from]![at]!.length;
+    const from = cameBy[frame * count + at]!;
+    const takes = from === at ? 1 : turns[from * count + at]!.length;
     if (from !== at) jumps.unshift({ to: at, fromFrame: frame - takes, byFrame: frame });
     [frame, at] = [frame - takes, from];
   }
   return { first: at, jumps };
 }
 
-/** Ring angles of every possible change, frame by frame, at the hand's minimum time. */
-function changeAngles(turning: SolverContext, degs: readonly number[], captureFps: number): (Float64Array | null)[][] {
-  return degs.map((fromDeg) =>
+/** Ring angles of every possible change, frame by frame, at the hand's minimum time: from the first angle to each, then the next. */
+function changeAngles(turning: SolverContext, degs: readonly number[], captureFps: number): (Float64Array | null)[] {
+  return degs.flatMap((fromDeg) =>
     degs.map((toDeg) => {
       if (fromDeg === toDeg) return null;
       const lastsS = turnTimeS(turning, fromDeg, toDeg, 0);

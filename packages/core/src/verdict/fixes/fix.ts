@@ -1,6 +1,6 @@
 import type { Easing } from '../../hand/index.js';
 import type { ShotPlan } from '../../plan/index.js';
-import { evaluateFrames } from '../evaluatePull.js';
+import { evaluateResult, type VerdictResult } from '../evaluatePull.js';
 import type { KnownFrames, TrackFrames } from '../frames.js';
 import type { CompleteVerdict } from '../pullVerdict.js';
 
@@ -47,7 +47,7 @@ export interface FixResult {
 
 const RANK: Readonly<Record<CompleteVerdict['outcome'], number>> = { soft: 0, 'too-hard': 1, tight: 2, sharp: 3 };
 
-export function fixResultOf({ outcome, sharpFrames, requiredFrames, captureFps, beats }: CompleteVerdict): FixResult {
+export function fixResultOf({ outcome, sharpFrames, requiredFrames, captureFps, beats }: VerdictResult): FixResult {
   const beatsLost = beats.filter(({ kept }) => !kept).length;
   return { outcome, sharpS: sharpFrames / captureFps, requiredS: requiredFrames / captureFps, beatsLost };
 }
@@ -83,8 +83,8 @@ export function knownOutside({ verdict, track }: FixBase, fromS: number, toS: nu
  * @param known - frames that the change leaves as they are
  */
 export function tryFix(change: FixChange, plan: ShotPlan, stopsLost = 0, known?: KnownFrames): TriedFix[] {
-  const { verdict } = evaluateFrames(plan, known);
-  return verdict.status === 'judged' ? [{ change, plan, stopsLost, ...fixResultOf(verdict) }] : [];
+  const result = evaluateResult(plan, known);
+  return result ? [{ change, plan, stopsLost, ...fixResultOf(result) }] : [];
 }
 
 /** The first of those with the largest gain: the smallest change, if they are sorted by size. */
