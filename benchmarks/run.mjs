@@ -1,11 +1,12 @@
+import { execFileSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
+import { fileURLToPath } from 'node:url';
 import { benchCues } from './cues.mjs';
 import { benchEvaluate } from './evaluate.mjs';
 import { benchFloor } from './floor.mjs';
 import { benchKit, benchTable } from './kit.mjs';
 import { benchKeepRate } from './keepRate.mjs';
-import { benchLargest } from './largest.mjs';
 import { benchOptimiser } from './optimiser.mjs';
 import { benchPage } from './page.mjs';
 import { benchSave, startServer } from './server.mjs';
@@ -22,7 +23,7 @@ try {
     ...benchEvaluate(),
     await benchOptimiser(),
     benchKeepRate(),
-    ...benchLargest(),
+    ...alone('largest.mjs'),
     benchTable(),
     await benchSave(server.address),
     ...(await benchPage(server.address)),
@@ -38,6 +39,11 @@ try {
   if (results.some(({ shareOfAim }) => verdictOf(shareOfAim) === 'FAILS')) process.exitCode = 1;
 } finally {
   await server.stop();
+}
+
+/** Results of a benchmark that runs in a process of its own. */
+function alone(file) {
+  return JSON.parse(execFileSync(process.execPath, [fileURLToPath(new URL(file, import.meta.url))], { encoding: 'utf8' }));
 }
 
 /** Machines are noisy: only an aim that is missed by more than a half fails the run. */
