@@ -18,26 +18,7 @@ import type { Landing, PullAssessment } from './pullVerdict.js';
 export function assessPulls(track: FocusTrack, ring: LensRing, plan: ShotPlan): PullAssessment[] {
   const { optics, wheel, maxHandDegPerS } = plan;
   const { stepDeg } = ringReach(plan);
-  const stops = hardStopsOf(plan);
-  const isAtStop = ({ target, ringDeg }: TrackPosition) =>
-    target.kind === 'mark' &&
-    stops.some((stop) => stop.markId === target.markId && Math.abs(stop.ringDeg - ringDeg) < SAME_ANGLE_DEG);
-  const landingAt = (position: TrackPosition, travelDeg: number, timeS: number, hand: Hand): Landing => {
-    const lens = zoneLensAt(optics, timeS);
-    const window = landingWindow(lens, ring, position.distanceMm);
-    const { inFrontMm, behindMm } = depthOfField({ ...lens, focusDistanceMm: position.distanceMm });
-    const isAgainstHardStop = isAtStop(position);
-    return {
-      windowDeg: window.widthDeg,
-      nearRoomDeg: Math.abs(window.nearSideDeg),
-      farRoomDeg: Math.abs(window.farSideDeg),
-      nearRoomMm: inFrontMm,
-      farRoomMm: behindMm,
-      bits: pullDifficultyBits(travelDeg, window.widthDeg),
-      isAgainstHardStop,
-      neededS: minPullTimeS({ wheel, maxHandDegPerS, hand }, travelDeg, window.widthDeg, isAgainstHardStop),
-    };
-  };
+  const landingAt = landings(plan, ring);
   return track.pulls.map((pull, index) => {
     const { from, to } = pull;
     const travelDeg = Math.abs(to.ringDeg - from.ringDeg);
@@ -77,6 +58,31 @@ export function assessPulls(track: FocusTrack, ring: LensRing, plan: ShotPlan): 
       presses: stepDeg === null ? null : Math.round(travelDeg / stepDeg),
     };
   });
+}
+
+/** What the hand meets where a pull lands. */
+function landings(plan: ShotPlan, ring: LensRing) {
+  const { optics, wheel, maxHandDegPerS } = plan;
+  const stops = hardStopsOf(plan);
+  const isAtStop = ({ target, ringDeg }: TrackPosition) =>
+    target.kind === 'mark' &&
+    stops.some((stop) => stop.markId === target.markId && Math.abs(stop.ringDeg - ringDeg) < SAME_ANGLE_DEG);
+  return (position: TrackPosition, travelDeg: number, timeS: number, hand: Hand): Landing => {
+    const lens = zoneLensAt(optics, timeS);
+    const window = landingWindow(lens, ring, position.distanceMm);
+    const { inFrontMm, behindMm } = depthOfField({ ...lens, focusDistanceMm: position.distanceMm });
+    const isAgainstHardStop = isAtStop(position);
+    return {
+      windowDeg: window.widthDeg,
+      nearRoomDeg: Math.abs(window.nearSideDeg),
+      farRoomDeg: Math.abs(window.farSideDeg),
+      nearRoomMm: inFrontMm,
+      farRoomMm: behindMm,
+      bits: pullDifficultyBits(travelDeg, window.widthDeg),
+      isAgainstHardStop,
+      neededS: minPullTimeS({ wheel, maxHandDegPerS, hand }, travelDeg, window.widthDeg, isAgainstHardStop),
+    };
+  };
 }
 
 /** Smaller differences of ring angle are rounding. */
