@@ -69,6 +69,6 @@ export function see({ camera, forward }: CameraPose, place: Place, heightMm: num
  * @param upMm - height above the lens
  */
 export function aboveAxisMm([x, y, z]: CameraPose['forward'], levelMm: number, upMm: number): number {
-  const level = Math.hypot(x, y);
+  const level = Math.sqrt(x * x + y * y);
   return upMm * level - (levelMm / level) * z;
 }

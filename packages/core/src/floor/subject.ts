@@ -54,7 +54,8 @@ export interface PathPosition {
 export function pathPositionAt({ stays }: Subject, timeS: number): PathPosition | null {
   let from = stays[0];
   if (!from) return null;
-  for (const to of stays) {
+  for (let index = 0; index < stays.length; index++) {
+    const to = stays[index]!;
     if (timeS < to.fromS) {
       if (to === from || timeS <= from.untilS) break;
       const durationS = to.fromS - from.untilS;

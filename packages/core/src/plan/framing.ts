@@ -32,9 +32,13 @@ export function isInFrame(plan: ShotPlan, subject: Subject, timeS: number): bool
  * @returns null if the subject is not on the floor at some time
  */
 export function framedSpans(plan: ShotPlan, subject: Subject): TimeSpan[] | null {
-  const isInAt = (frame: number) => isInFrame(plan, subject, frame / plan.captureFps);
-  const outside = spansWhere(plan, (frame) => isInAt(frame) === null);
-  return outside.length > 0 ? null : spansWhere(plan, (frame) => isInAt(frame) === true);
+  let isOnFloor = true;
+  const spans = spansWhere(plan, (frame) => {
+    const isIn = isOnFloor && isInFrame(plan, subject, frame / plan.captureFps);
+    if (isIn === null) isOnFloor = false;
+    return isIn === true;
+  });
+  return isOnFloor ? spans : null;
 }
 
 /** Whether a subject can be focused on where it stands. Some places are errors and are reported. */
