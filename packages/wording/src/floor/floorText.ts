@@ -2,9 +2,10 @@ import type { AimKey, ShotPlan, TimeSpan } from '@still-heron/core';
 
 /** Entrances and exits of a subject. @param framed - spans in the picture; null if the subject is not on the floor */
 export function framingText(
-  { framed, name }: { readonly framed: readonly TimeSpan[] | null; readonly name: string },
+  { framed, name }: { readonly framed: readonly TimeSpan[] | null | undefined; readonly name: string },
   durationS: number,
 ): string {
+  if (framed === undefined) return name;
   if (framed === null) return `${name} is not on the floor`;
   if (framed.length === 0) return `${name} is never in frame`;
   const words = framed.flatMap(({ fromS, untilS }) => [

@@ -1,5 +1,7 @@
 import type { CompleteVerdict, ShotPlan, TimeSpan } from '@still-heron/core';
-import { memo, useMemo } from 'react';
+import { memo, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { createFramings } from '../../shared/workers/evaluator';
+import type { Framings } from '../../shared/workers/protocol';
 import { subjectColour } from '../../charts/subjectColour';
 import { framingText } from '@still-heron/wording';
 import { type Lane, lanesOf } from './lanesLayout';
@@ -13,7 +15,8 @@ interface Props {
 
 /** One lane per subject under the time bar: in the picture (thin), sharp (full), soft but required (hatched). */
 export const Lanes = memo(function Lanes({ plan, verdict }: Props) {
-  const lanes = useMemo(() => lanesOf(plan, verdict), [plan, verdict]);
+  const framings = useFramings(plan);
+  const lanes = useMemo(() => lanesOf(plan, verdict, framings), [plan, verdict, framings]);
   return (
     <ul className={styles.lanes} aria-label="Who is in frame, and sharp, when">
       {lanes.map((lane) => (
@@ -22,6 +25,14 @@ export const Lanes = memo(function Lanes({ plan, verdict }: Props) {
     </ul>
   );
 });
+
+/** When the subjects of a plan are in the picture, at most a few frames behind during a drag. Null before the first answer. */
+function useFramings(plan: ShotPlan): Framings | null {
+  const [framings] = useState(createFramings);
+  useEffect(() => () => framings.forget(), [framings]);
+  useEffect(() => framings.ask(plan), [framings, plan]);
+  return useSyncExternalStore(framings.subscribe, framings.latest)?.result ?? null;
+}
 
 function LaneRow({ lane, durationS }: { readonly lane: Lane; readonly durationS: number }) {
   const words = framingText(lane, durationS);

@@ -12,6 +12,7 @@ import {
   walkTo,
 } from '@still-heron/core';
 import { framingText } from '@still-heron/wording';
+import { framingsOf } from '../../shared/workers/framings';
 import { lanesOf } from './lanesLayout';
 import { onStep, othersThan, snap, trackEnds } from './snap';
 import { nudge } from './useFloorDrag';
@@ -72,7 +73,7 @@ describe('lanes under the time bar', () => {
   const crossing = (): ShotPlan => walkTo(addSubjectAt(newPlan(), 'Ines', at(4000, 4000)), 'subject-1', at(4000, -4000), 8);
   const lane = (plan: ShotPlan) => {
     const verdict = evaluatePull(plan);
-    return lanesOf(plan, verdict.status === 'judged' ? verdict : null)[0]!;
+    return lanesOf(plan, verdict.status === 'judged' ? verdict : null, framingsOf(plan))[0]!;
   };
 
   test('say when someone comes in and goes out, and when they are sharp or soft', () => {
@@ -92,5 +93,6 @@ describe('lanes under the time bar', () => {
       'Ines is never in frame',
     );
     expect(framingText({ ...lane(crossing()), framed: null }, 10)).toBe('Ines is not on the floor');
+    expect(framingText(lanesOf(crossing(), null, null)[0]!, 10)).toBe('Ines');
   });
 });

@@ -2,6 +2,7 @@ import { evaluatePull, findFixes, smallestChanges, methodOffers, type PullVerdic
 import { expose, transfer } from 'comlink';
 import type { EvaluatorWorker } from './protocol';
 import { trackOffer } from './trackOffer';
+import { framingsOf } from './framings';
 import { summarise } from './summariseShot';
 import { createTrialRunner } from './simulation/trialRunner';
 
@@ -10,6 +11,7 @@ const worker: EvaluatorWorker = {
     const verdict = evaluatePull(plan);
     return transfer(verdict, buffersOf(verdict));
   },
+  framings: framingsOf,
   summarise,
   fixes: findFixes,
   trackOffer,

@@ -1,7 +1,7 @@
 import { type SmallestChange, SOLVER_WAYS, type Fix, type PullVerdict, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { proxy } from 'comlink';
-import { createLatest, once } from './latest';
-import type { TrackOffer, ShotSummary } from './protocol';
+import { createLatest, type Latest, once } from './latest';
+import type { Framings, TrackOffer, ShotSummary } from './protocol';
 import { startWorker } from './startWorker';
 
 const { remote } = startWorker();
@@ -11,6 +11,11 @@ export const evaluator = createLatest<ShotPlan, PullVerdict>({
   start: once(async (plan) => remote.evaluate(plan)),
   pace: 'newest',
 });
+
+/** When subjects of a plan that changes are in the picture; verdicts are not kept waiting by the page. */
+export function createFramings(): Latest<ShotPlan, Framings> {
+  return createLatest({ start: once(async (plan: ShotPlan) => remote.framings(plan)), pace: 'newest' });
+}
 
 /** Summary of a shot for its row; a plan that can't be evaluated says so in its row. */
 export async function summariseShot(plan: ShotPlan, units: UnitSystem): Promise<ShotSummary> {

@@ -8,6 +8,7 @@ import type {
   MethodOffer,
   PullVerdict,
   ShotPlan,
+  TimeSpan,
   UnitSystem,
 } from '@still-heron/core';
 import type { SentencePart } from '@still-heron/wording';
@@ -22,6 +23,9 @@ export interface ShotSummary {
   /** Soft spans as shares of the shot's duration */
   readonly softSpans: readonly { readonly from: number; readonly to: number }[];
 }
+
+/** By subject: when it is in the picture. Null for a subject that is not on the floor */
+export type Framings = ReadonlyMap<string, readonly TimeSpan[] | null>;
 
 /** A worked-out track with its result. */
 export interface TrackOffer {
@@ -38,6 +42,7 @@ export interface TrackOffer {
 /** Interface of a page worker. Several workers share it. Only comlink deals with messages. */
 export interface EvaluatorWorker extends TrialRunner {
   evaluate(plan: ShotPlan): PullVerdict;
+  framings(plan: ShotPlan): Framings;
   summarise(plan: ShotPlan, units: UnitSystem): ShotSummary;
   /** Fixes, best first; tells how many kinds are tried, of how many */
   fixes(plan: ShotPlan, onTried: (kinds: number, total: number) => void): Fix[];
