@@ -1,10 +1,19 @@
-import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
+import { createApi, type FetchArgs, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import type { ErrorBody, ProductionView, RevisionView, ShotDocument, ShotView } from '@still-heron/contract';
+import { createOrderSender, type ShotOrder } from './orderSender';
+
+const baseQuery = fetchBaseQuery({ baseUrl: '/api' });
+const sendOrder = createOrderSender();
+
+async function putOrder({ productionId, ...body }: ShotOrder, request: (args: FetchArgs) => ReturnType<typeof baseQuery>) {
+  const answer = await request({ url: `productions/${productionId}/order`, method: 'PUT', body });
+  return answer.error ? { error: answer.error } : { data: answer.data as ProductionView };
+}
 
 /** Client of the server's REST API. Lists are cached here; the open shot is in its own slice. */
 export const api = createApi({
   reducerPath: 'api',
-  baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
+  baseQuery,
   tagTypes: ['Production', 'Shots', 'Kit'],
   endpoints: (build) => ({
     productions: build.query<ProductionView[], void>({ query: () => 'productions', providesTags: ['Production'] }),
@@ -53,8 +62,8 @@ export const api = createApi({
       query: (id) => ({ url: `shots/${id}/restore`, method: 'POST' }),
       invalidatesTags: ['Shots', 'Production'],
     }),
-    orderShots: build.mutation<ProductionView, { productionId: string; version: number; shotIds: string[] }>({
-      query: ({ productionId, ...body }) => ({ url: `productions/${productionId}/order`, method: 'PUT', body }),
+    orderShots: build.mutation<ProductionView, ShotOrder>({
+      queryFn: (order, _api, _options, request) => sendOrder(order, (newest) => putOrder(newest, request)),
       // show the new order at once, and restore the stored order if the server rejects it
       async onQueryStarted({ productionId, shotIds }, { dispatch, queryFulfilled }) {
         const patch = dispatch(
