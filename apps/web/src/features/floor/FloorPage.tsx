@@ -1,8 +1,9 @@
 import { layPicture, type Place, scalePicture, type ShotPlan, startFloor, type UnitSystem } from '@still-heron/core';
 import type { ProblemText } from '@still-heron/wording';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { sendPicture } from '../../shared/api/pictures';
 import { PageNote } from '../../ui/PageNote';
+import { useAfterDrag } from '../../shared/gestures/dragging';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../shared/store/hooks';
 import { useKeys } from '../../shared/keys/useKeys';
 import { useMeasuring } from '../marks/useMeasuring';
@@ -40,7 +41,9 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
   const judged = useVerdict();
   const { tool, setTool, mode, pickMode, length, setLength, move } = useFloorMode(plan);
   const measuring = useMeasuring();
-  const picture = useFloorPicture(() => setTool('scale'));
+  const startScale = useCallback(() => setTool('scale'), [setTool]);
+  const picture = useFloorPicture(startScale);
+  const besideDrag = useAfterDrag(plan);
   const preview = mode === 'moves' ? move.tried : null;
   const shown = preview?.plan ?? plan;
   const verdict = preview?.verdict ?? judged?.verdict;
@@ -78,7 +81,7 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
         <TimeBar durationS={plan.durationS} captureFps={plan.captureFps} />
         <Lanes plan={shown} verdict={isJudged} />
       </div>
-      {mode === 'draw' && <FloorSide plan={plan} units={units} measuring={measuring} onScale={() => setTool('scale')} />}
+      {mode === 'draw' && <FloorSide plan={besideDrag} units={units} measuring={measuring} onScale={startScale} />}
       {mode === 'rehearse' && <RehearsalPanel plan={plan} />}
       {mode === 'moves' && <MovesSide plan={plan} units={units} move={move} pickMode={pickMode} />}
     </div>

@@ -1,6 +1,7 @@
 import { clearFloor, isCameraMoving, setLensHeight } from '@still-heron/core';
 import { noteText } from '@still-heron/wording';
 import clsx from 'clsx';
+import { memo } from 'react';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import type { Measuring } from '../marks/useMeasuring';
 import { itemSelected, selectHeld } from '../shot/sessionSlice';
@@ -24,7 +25,7 @@ interface Props extends FloorSideProps {
 }
 
 /** Fields of the selected item. Without a selection: all marks, camera aims, and the picture. */
-export function FloorSide({ plan, units, measuring, onScale }: Props) {
+export const FloorSide = memo(function FloorSide({ plan, units, measuring, onScale }: Props) {
   const dispatch = useAppDispatch();
   const held = useAppSelector(selectHeld);
   const floor = plan.floor!;
@@ -68,4 +69,4 @@ export function FloorSide({ plan, units, measuring, onScale }: Props) {
       </section>
     </aside>
   );
-}
+});

@@ -2,7 +2,7 @@ import { nanoid } from '@reduxjs/toolkit';
 import type { ReadingView } from '@still-heron/contract';
 import { changeMark, type DeviceMethod, type Mark, planDistances } from '@still-heron/core';
 import { measureRefusalText } from '@still-heron/wording';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppStore } from '../../shared/store/hooks';
 import { useKeys } from '../../shared/keys/useKeys';
 import { selectSelection } from '../shot/sessionSlice';
@@ -48,23 +48,26 @@ export function useMeasuring(): Measuring {
     return () => events.close();
   }, []);
 
-  function measure(method: DeviceMethod, mark: Mark): void {
-    const plan = selectPlan(store.getState());
-    const drawnMm = plan ? planDistances(plan).markSightings.get(mark.id)?.tapeMm : undefined;
-    if (drawnMm === undefined) {
-      setProblem(measureRefusalText('not-on-the-floor', mark.letter, method));
-      return;
-    }
-    asked.current = mark.id;
-    const body = JSON.stringify({ method, drawnMm: Math.max(drawnMm, 1), recipient: PAGE });
-    fetch('/api/measuring/simulated', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body })
-      .then(async (response) => {
-        if (!response.ok) throw new Error(String(response.status));
-        take.current((await response.json()) as ReadingView);
-        setProblem(null);
-      })
-      .catch(() => setProblem(measureRefusalText('no-answer', mark.letter, method)));
-  }
+  const measure = useCallback(
+    (method: DeviceMethod, mark: Mark): void => {
+      const plan = selectPlan(store.getState());
+      const drawnMm = plan ? planDistances(plan).markSightings.get(mark.id)?.tapeMm : undefined;
+      if (drawnMm === undefined) {
+        setProblem(measureRefusalText('not-on-the-floor', mark.letter, method));
+        return;
+      }
+      asked.current = mark.id;
+      const body = JSON.stringify({ method, drawnMm: Math.max(drawnMm, 1), recipient: PAGE });
+      fetch('/api/measuring/simulated', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body })
+        .then(async (response) => {
+          if (!response.ok) throw new Error(String(response.status));
+          take.current((await response.json()) as ReadingView);
+          setProblem(null);
+        })
+        .catch(() => setProblem(measureRefusalText('no-answer', mark.letter, method)));
+    },
+    [store],
+  );
   function measureSelected(method: DeviceMethod): void {
     const selection = selectSelection(store.getState());
     const mark = selectPlan(store.getState())?.marks.find(({ id }) => selection?.kind === 'mark' && id === selection.id);
@@ -72,5 +75,5 @@ export function useMeasuring(): Measuring {
   }
   useKeys('t', () => measureSelected('tape'));
   useKeys('l', () => measureSelected('laser'));
-  return { problem, measure };
+  return useMemo(() => ({ problem, measure }), [problem, measure]);
 }

@@ -6,6 +6,7 @@ import { Outlet, useMatch, useNavigate, useParams } from 'react-router';
 import { api, problemOf } from '../../shared/api/api';
 import { Frame } from '../../ui/frame/Frame';
 import type { PageName } from '../../shared/keys/pageKeys';
+import { useAfterDrag } from '../../shared/gestures/dragging';
 import { useAppDispatch, useAppSelector, type Store } from '../../shared/store/hooks';
 import { productionOpened } from '../../shared/preferences';
 import { Unreachable } from '../../ui/Unreachable';
@@ -42,7 +43,6 @@ export function ShotPage() {
   useKeys('0', () => void navigate(productionId ? `/productions/${productionId}/shots` : '/'));
   const [showsHistory, setShowsHistory] = useState(false);
   useKeys('v', () => setShowsHistory((shown) => !shown));
-  useJudging();
   return (
     <Frame
       screen={screen}
@@ -57,6 +57,7 @@ export function ShotPage() {
         )
       }
     >
+      <Judging />
       {isOpen ? (
         <div className={styles.shotBody}>
           <ConflictBar />
@@ -75,7 +76,7 @@ export function ShotPage() {
 }
 
 function StaleDistances() {
-  const plan = useAppSelector(selectPlan);
+  const plan = useAfterDrag(useAppSelector(selectPlan));
   if (!plan || staleMarks(plan).length === 0) return null;
   return (
     <Suspense>
@@ -90,12 +91,13 @@ function isStep(step: string): step is (typeof STEPS)[number] {
   return (STEPS as readonly string[]).includes(step);
 }
 
-/** Requests a verdict after every change of the plan. */
-function useJudging(): void {
+/** Requests a verdict after every change of the plan; on its own, so that the page is not drawn again for it. */
+function Judging() {
   const plan = useAppSelector(selectPlan);
   useEffect(() => {
     if (plan) evaluator.ask(plan);
   }, [plan]);
+  return null;
 }
 
 function useOpenShot(shotId: string): { error: unknown; retry: () => void } {

@@ -15,7 +15,9 @@ import barStyles from '../../ui/frame/bars.module.css';
 export function ShotTopBar({ onHistory }: { readonly onHistory: () => void }) {
   const productionId = useAppSelector(selectProductionId);
   const { data: production } = useProductionQuery(productionId ?? '', { skip: !productionId });
-  const document = useAppSelector(selectDocument)!;
+  // not the document itself, which changes with every edit of the plan
+  const slate = useAppSelector((state) => selectDocument(state)!.slate);
+  const title = useAppSelector((state) => selectDocument(state)!.title);
   const undoName = useAppSelector(selectUndoName);
   const redoName = useAppSelector(selectRedoName);
   const dispatch = useAppDispatch();
@@ -26,7 +28,7 @@ export function ShotTopBar({ onHistory }: { readonly onHistory: () => void }) {
         /
       </span>
       <h1 className={textStyles.unseen}>
-        {document.slate} {document.title}
+        {slate} {title}
       </h1>
       <TextField
         label="Slate"
@@ -34,7 +36,7 @@ export function ShotTopBar({ onHistory }: { readonly onHistory: () => void }) {
         isOptional={false}
         max={12}
         className={styles.headingSlate}
-        value={document.slate}
+        value={slate}
         onChange={(slate) => dispatch(editHeading('change the slate', { slate }))}
       />
       <TextField
@@ -43,7 +45,7 @@ export function ShotTopBar({ onHistory }: { readonly onHistory: () => void }) {
         max={120}
         placeholder="What happens"
         className={styles.headingTitle}
-        value={document.title}
+        value={title}
         onChange={(title) => dispatch(editHeading('change the title', { title }))}
       />
       <span className={barStyles.topBarGap} />

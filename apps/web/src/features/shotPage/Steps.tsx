@@ -8,8 +8,10 @@ import {
   type ShotPlan,
   staleMarks,
 } from '@still-heron/core';
+import { memo, useMemo } from 'react';
 import { NavLink } from 'react-router';
 import clsx from 'clsx';
+import { useAfterDrag } from '../../shared/gestures/dragging';
 import { useAppSelector } from '../../shared/store/hooks';
 import { useGearChanges } from '../setup/GearChanges';
 import { selectPlan } from '../shot/shotSlice';
@@ -33,15 +35,27 @@ const WORDS: Readonly<Record<StepState, string>> = {
 
 /** Steps of a shot in working order, each with its state as a sign and a word. */
 export function Steps({ shotId }: { readonly shotId: string }) {
-  const plan = useAppSelector(selectPlan)!;
+  const plan = useAfterDrag(useAppSelector(selectPlan)!);
   const judged = useVerdict();
   const changes = useGearChanges(plan);
   const rate = useKeepRate()?.rate ?? null;
+  const setup = useMemo(() => setupState(plan, changes?.length ?? 0), [plan, changes]);
+  const floor = useMemo(() => floorState(plan), [plan]);
+  return <StepLinks shotId={shotId} setup={setup} floor={floor} pull={pullState(plan, judged)} stop={stopState(plan, rate)} />;
+}
+
+type Planned = 'setup' | 'floor' | 'pull' | 'stop';
+
+/** The links alone, which change less often than the plan. */
+const StepLinks = memo(function StepLinks({
+  shotId,
+  ...states
+}: { readonly shotId: string } & Readonly<Record<Planned, StepState>>) {
   const steps: readonly { path: string; name: string; state: StepState | null; key?: number }[] = [
-    { path: 'setup', name: 'Set-up', state: setupState(plan, changes?.length ?? 0) },
-    { path: 'floor', name: 'Floor', state: floorState(plan) },
-    { path: 'pull', name: 'Pull', state: pullState(plan, judged) },
-    { path: 'stop', name: 'Stop', state: stopState(plan, rate) },
+    { path: 'setup', name: 'Set-up', state: states.setup },
+    { path: 'floor', name: 'Floor', state: states.floor },
+    { path: 'pull', name: 'Pull', state: states.pull },
+    { path: 'stop', name: 'Stop', state: states.stop },
     { path: 'roll', name: 'Roll', state: null, key: 6 },
     { path: 'takes', name: 'Takes', state: null, key: 7 },
   ];
@@ -65,7 +79,7 @@ export function Steps({ shotId }: { readonly shotId: string }) {
       ))}
     </nav>
   );
-}
+});
 
 /** Set-up needs attention if a mark is out of the ring's range, distances are stale, or the kit has changed. */
 function setupState(plan: ShotPlan, changes: number): StepState {

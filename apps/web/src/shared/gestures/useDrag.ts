@@ -1,4 +1,5 @@
 import { type PointerEvent as ReactPointerEvent, useEffect, useRef } from 'react';
+import { dragging } from './dragging';
 import { newGesture } from './newGesture';
 
 export interface DragHandlers {
@@ -36,7 +37,10 @@ export function useDrag(handlers: DragHandlers) {
       const { clientX, clientY, altKey } = move as PointerEvent;
       const [dx, dy] = [clientX - startX, clientY - startY];
       if (!isDragging && Math.hypot(dx, dy) < SLACK_PX) return;
-      if (!isDragging) current.current.onStart?.();
+      if (!isDragging) {
+        dragging.set(true);
+        current.current.onStart?.();
+      }
       isDragging = true;
       current.current.onDrag({ dx, dy, clientX, clientY, isAlt: altKey, gesture });
     };
@@ -46,6 +50,7 @@ export function useDrag(handlers: DragHandlers) {
       element.removeEventListener('pointercancel', giveUp);
       window.removeEventListener('keydown', onKey, true);
       endCurrent.current = null;
+      if (isDragging) dragging.set(false);
     };
     const release = (): void => {
       end();
