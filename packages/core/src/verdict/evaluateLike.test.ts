@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { RANDOM_PLANS } from '../../test/randomPlans';
 import { longShot } from '../../test/plans';
 import { changePull } from '../plan/index';
@@ -21,7 +22,8 @@ test('a plan whose pull has moved is judged from the frames of the plan before e
         { easing: 'steady' as const },
       ]) {
         const changed = changePull(plan, pull.id, changes);
-        expect(evaluateFrames(changed, known).verdict).toEqual(evaluatePull(changed));
+        // whole arrays: Jest’s own comparison takes ten times as long
+        expect(isDeepStrictEqual(evaluateFrames(changed, known).verdict, evaluatePull(changed))).toBe(true);
         compared++;
       }
     }

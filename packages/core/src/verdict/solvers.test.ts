@@ -5,7 +5,7 @@ import { ringOf } from '../kit/index';
 import { changeBeat, checkPlan, ringReach, type ShotPlan, zoneLensAt } from '../plan/index';
 import { focusTrack, maxRingDegPerS, pullTiming, SOLVER_WAYS, solveTrack, type Tube, tubeOf } from '../track/index';
 import { landingWindow, minPullTimeS } from '../hand/index';
-import { evaluatePull } from './evaluatePull';
+import { evaluatePull, evaluateResult } from './evaluatePull';
 import type { CompleteVerdict } from './pullVerdict';
 
 const PLANS = RANDOM_PLANS.slice(0, caseCount(80));
@@ -193,7 +193,7 @@ test('fixed: no other setting keeps more, and the key moments come before everyt
     if (!laid) continue;
     const ring = ringOf(plan.optics.lens);
     const valueOf = (one: ShotPlan) => {
-      const { beats, sharpFrames } = judged(one);
+      const { beats, sharpFrames } = evaluateResult(one)!;
       return [beats.filter(({ isKeyMomentKept }) => isKeyMomentKept).length, sharpFrames] as const;
     };
     const [keys, frames] = valueOf(laid.plan);

@@ -41,15 +41,18 @@ test('whatever turns while it rolls: every frame has its figures, near < focus <
       expect(checkPlan(plan)).toEqual([]);
       const verdict = evaluatePull(plan);
       if (verdict.status !== 'judged') throw new Error('not judged');
-      for (let frame = 0; frame < verdict.frameCount; frame++) {
-        const [near, focus, far] = [verdict.track.nearMm[frame]!, verdict.track.focusMm[frame]!, verdict.track.farMm[frame]!];
-        expect(near < focus && (focus < far || focus === Infinity)).toBe(true);
-        expect(verdict.track.fNumber[frame]).toBeGreaterThan(0);
-        for (const subject of verdict.subjects) {
-          expect(subject.blurCircles[frame]).toBeGreaterThanOrEqual(0);
-          // inside the zone is sharp, and the other way round, but for the very edge
-          if (Math.abs(subject.marginMm[frame]!) > 1e-6) expect(subject.sharp[frame] === 1).toBe(subject.marginMm[frame]! > 0);
-        }
+      const { nearMm, focusMm, farMm, fNumber } = verdict.track;
+      const frames = Array.from({ length: verdict.frameCount }, (_, frame) => frame);
+      const isWrong = (frame: number) => {
+        const [near, focus, far] = [nearMm[frame]!, focusMm[frame]!, farMm[frame]!];
+        return !(near < focus && (focus < far || focus === Infinity) && fNumber[frame]! > 0);
+      };
+      expect(frames.filter(isWrong)).toEqual([]);
+      for (const { blurCircles, marginMm, sharp } of verdict.subjects) {
+        expect(frames.filter((frame) => !(blurCircles[frame]! >= 0))).toEqual([]);
+        // inside the zone is sharp, and the other way round, but for the very edge
+        const disagrees = (frame: number) => Math.abs(marginMm[frame]!) > 1e-6 && (sharp[frame] === 1) !== marginMm[frame]! > 0;
+        expect(frames.filter(disagrees)).toEqual([]);
       }
       for (const pull of verdict.pulls) expect(pull.neededS).toBeGreaterThan(0);
     }),
