@@ -5,8 +5,8 @@ import { install } from './setup.mjs';
 const SIMULATIONS = 'core/test/(crews|slowTrials|calibration)';
 
 /**
- * Unit tests of core, wording, page and tools, without the long simulations. With `--thorough`, all of them, and property tests try ten times
- * as many cases.
+ * Unit tests of core, wording and page, without the long simulations and the tests of the tools. With `--thorough`, all of them, and property
+ * tests try ten times as many cases.
  */
 await main(() => {
   install();
@@ -15,7 +15,7 @@ await main(() => {
     'Unit tests',
     [
       ...['--experimental-vm-modules', '--no-warnings', installed('jest/bin/jest.js'), '--maxWorkers=2', '--silent'],
-      ...['--selectProjects', 'core', 'wording', 'page', 'components', 'house', ...(isThorough ? ['server'] : [])],
+      ...['--selectProjects', 'core', 'wording', 'page', 'components', ...(isThorough ? ['house', 'server'] : [])],
       ...(isThorough ? [] : ['--testPathIgnorePatterns', SIMULATIONS]),
     ],
     { env: isThorough ? { STILL_HERON_CASES: '10' } : {} },
