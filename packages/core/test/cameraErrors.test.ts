@@ -2,6 +2,7 @@ import {
   addStay,
   addSubject,
   cameraErrorsOf,
+  changeCameraKey,
   changeMark,
   changeStay,
   changeSubject,
@@ -73,6 +74,12 @@ test('a camera that stands is neither late nor beside its mark; without a suppor
   expect(kinds(on(closeBehind(), 'dolly'))).not.toContain('camera-timing');
   expect(kinds(on(backward(), 'dolly'))).toEqual(expect.arrayContaining(['camera-timing', 'camera-stop']));
   expect(cameraErrorsOf(backward())).toEqual(STEADY_CAMERA);
+  // a crane that only rises is late like any other, and has no mark on the floor to miss
+  const above = moveCameraTo(startFloor(closeBehind()), { xMm: 0, yMm: 0 }, 6);
+  const rising = changeCameraKey(above, above.floor!.camera[1]!.id, { heightMm: 2600 });
+  expect(kinds(on(above, 'dolly'))).not.toContain('camera-timing');
+  expect(kinds(on(rising, 'dolly'))).toContain('camera-timing');
+  expect(kinds(on(rising, 'dolly'))).not.toContain('camera-stop');
   expect(kinds(closeBehind())).not.toContain('camera-drift');
 });
 

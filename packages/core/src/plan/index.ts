@@ -1,6 +1,6 @@
 export { beatFrames, keyFrameOf } from './beatFrames.js';
 export { cameraErrorsOf, keepingDistanceErrors, STEADY_CAMERA } from './cameraErrors.js';
-export { isCameraMoving } from './cameraMoves.js';
+export { isCameraMoving, isCameraTravelling } from './cameraMoves.js';
 export { assertPlan, checkPlan, PLAN_JSON_SCHEMA } from './checkPlan.js';
 export {
   fieldOfAction,

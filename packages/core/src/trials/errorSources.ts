@@ -7,6 +7,7 @@ import {
   distanceSigmaMm,
   handAt,
   isCameraMoving,
+  isCameraTravelling,
   pullEndS,
   secondJobAt,
   type ShotPlan,
@@ -167,18 +168,14 @@ export function holdSpan({ focusTrack: { pulls }, durationS }: ShotPlan, index: 
   return [before ? before.startS : 0, after ? after.startS : durationS];
 }
 
-/** Errors of the camera that its support has. Only a camera that moves is late or misses its stops. */
+/** Errors of the camera that its support has. Only a camera that moves is late; only one that moves along the floor stops beside its marks. */
 function cameraSources(plan: ShotPlan): SizedError[] {
   const { driftSigmaMm, timingSigmaS, stopSigmaMm } = cameraErrorsOf(plan);
   const isAssumed = plan.cameraErrors === null;
   return [
     ...(plan.rig || plan.cameraErrors ? [sized({ kind: 'camera-drift' }, driftSigmaMm, 'mm', isAssumed)] : []),
-    ...(isCameraMoving(plan)
-      ? [
-          sized({ kind: 'camera-timing' }, timingSigmaS, 's', isAssumed),
-          sized({ kind: 'camera-stop' }, stopSigmaMm, 'mm', isAssumed),
-        ]
-      : []),
+    ...(isCameraMoving(plan) ? [sized({ kind: 'camera-timing' }, timingSigmaS, 's', isAssumed)] : []),
+    ...(isCameraTravelling(plan) ? [sized({ kind: 'camera-stop' }, stopSigmaMm, 'mm', isAssumed)] : []),
   ];
 }
 

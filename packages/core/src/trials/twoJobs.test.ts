@@ -2,6 +2,7 @@ import { twoPeople } from '../../test/plans';
 import { presetRig } from '../kit/index';
 import {
   addOpticsChange,
+  addPull,
   changePull,
   changeSubject,
   chooseRig,
@@ -73,6 +74,20 @@ describe('one person who does two jobs', () => {
   ])('%s', (_, plan, job) => {
     expect(secondJobAt(plan, 5)).toBe(job);
     expect(firstPull(plan).assessed.secondJob).toBe(job);
+  });
+
+  test('a new pull has time enough for what its puller does as it lands, not as it starts', () => {
+    const alone = startFloor(withRig(twoPeople(), 'legs', 'alone'));
+    const lastsS = (plan: ShotPlan) => addPull(plan, 'mark-1', 7).focusTrack.pulls.at(-1)!.durationS;
+    const panning = (atS: number, panS: number) =>
+      setAim(alone, { kind: 'heading', deg: 3, tiltDeg: null }, { atS, isNew: true, panS });
+    // a pan that is over before the pull lands leaves it as it is; one that begins after its start does not
+    expect(lastsS(panning(7.2, 1))).toBe(lastsS(alone));
+    expect(lastsS(panning(9.5, 2.3))).toBeGreaterThan(lastsS(alone) * 1.3);
+    const added = addPull(panning(9.5, 2.3), 'mark-1', 7);
+    const verdict = evaluatePull(added);
+    if (verdict.status !== 'judged') throw new Error(verdict.status);
+    expect(verdict.pulls.at(-1)).toMatchObject({ secondJob: 'framing', grade: 'workable' });
   });
 
   test('needs one and a half times as long, reacts as much later, and lands as much farther off', () => {

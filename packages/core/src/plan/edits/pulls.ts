@@ -1,5 +1,5 @@
 import { ringOf, withinReach } from '../../kit/index.js';
-import { landingWindow, minPullTimeS } from '../../hand/index.js';
+import { type Hand, landingWindow, minPullTimeS } from '../../hand/index.js';
 import { handAt } from '../secondJob.js';
 import { targetDistanceMm } from '../targetPosition.js';
 import { zoneLensAt } from '../opticsOverTime.js';
@@ -132,16 +132,19 @@ function freeGap(plan: ShotPlan, atS: number): { fromS: number; toS: number; bef
   return null;
 }
 
+/** Time that a new pull takes without hurry, in tenths of a second, with what its puller has to do besides as it lands. */
 function comfortableS(plan: ShotPlan, from: FocusTarget, to: FocusTarget, atS: number): number {
   const ring = ringOf(plan.optics.lens);
   const mmOf = (target: FocusTarget) => withinReach(ring, targetDistanceMm(plan, ring, target, atS));
   const angle = (target: FocusTarget) => ring.angleAt(mmOf(target));
   const window = landingWindow(zoneLensAt(plan.optics, atS), ring, mmOf(to));
-  // a pull without travel still takes the hand's reaction time
-  const hand = handAt(plan, atS);
-  const minTimeS = Math.max(minPullTimeS({ ...plan, hand }, Math.abs(angle(to) - angle(from)), window.widthDeg), hand.reactionS);
-  // in tenths of a second
-  return Math.ceil(minTimeS * COMFORT_FACTOR * 10) / 10;
+  const travelDeg = Math.abs(angle(to) - angle(from));
+  const lastsS = (hand: Hand) => {
+    // a pull without travel still takes the hand's reaction time
+    const minTimeS = Math.max(minPullTimeS({ ...plan, hand }, travelDeg, window.widthDeg), hand.reactionS);
+    return Math.ceil(minTimeS * COMFORT_FACTOR * 10) / 10;
+  };
+  return lastsS(handAt(plan, atS + lastsS(plan.hand)));
 }
 
 function withBeatsFor(plan: ShotPlan, pull: Pull): ShotPlan {
