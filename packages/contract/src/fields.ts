@@ -1,5 +1,5 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { checkPlan, MAX_KIT_ITEMS, PLAN_LIMITS, UNSTORABLE, upgradePlan } from '@still-heron/core';
+import { checkPlan, MAX_KIT_ITEMS, PLAN_LIMITS, seenLength, UNSTORABLE, upgradePlan } from '@still-heron/core';
 import { alternatives, lengthText, rangeText } from '@still-heron/wording';
 import { Transform } from 'class-transformer';
 import {
@@ -9,7 +9,7 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
-  IsISO8601,
+  isISO8601,
   IsNumber,
   IsObject,
   IsString,
@@ -61,7 +61,7 @@ function Storable(needsWords: boolean): PropertyDecorator {
       },
       validator: {
         validate: (value: unknown) =>
-          typeof value !== 'string' || !(UNSTORABLE.test(value) || (needsWords && value.trim() === '')),
+          typeof value !== 'string' || !(UNSTORABLE.test(value) || (needsWords && seenLength(value) === 0)),
       },
     });
 }
@@ -77,6 +77,9 @@ export function Quantity({ min, max }: { min: number; max: number }, description
   );
 }
 
+/** The database counts versions as integers of four bytes. */
+const MAX_VERSION = 2_000_000_000;
+
 /** Version of the row on which a change is based. */
 export function Version(): PropertyDecorator {
   const need = 'the version that was read, a whole number from 1';
@@ -88,7 +91,7 @@ export function Version(): PropertyDecorator {
     }),
     IsInt({ message: 'it is not a whole number', ...context('not-whole', need) }),
     Min(1, { message: 'it is below 1', ...context('out-of-range', need) }),
-    Max(2 ** 31 - 1, { message: 'it is too large', ...context('out-of-range', need) }),
+    Max(MAX_VERSION, { message: 'it is too large', ...context('out-of-range', need) }),
   );
 }
 
@@ -153,15 +156,34 @@ export function Flag(description: string): PropertyDecorator {
   );
 }
 
+/** Date, time and zone. Other forms of ISO 8601, such as a week, are no point in time, or mean another one on another machine. */
+const MOMENT = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,9})?(Z|[+-]\d{2}:\d{2})$/;
+
+/** A take can have been rolled then: a clock that was never set starts at 1970. */
+const YEARS = { first: 1970, last: 2199 };
+
+function isMoment(value: unknown): boolean {
+  if (typeof value !== 'string' || !MOMENT.test(value) || !isISO8601(value, { strict: true })) return false;
+  // NaN for an hour or a zone that there is not
+  const year = new Date(value).getUTCFullYear();
+  return year >= YEARS.first && year <= YEARS.last;
+}
+
 /** A point in time. */
 export function Moment(description: string): PropertyDecorator {
-  return all(
-    ApiProperty({ type: String, format: 'date-time', description }),
-    IsISO8601(
-      { strict: true },
-      { message: 'it is not a point in time', ...context('not-a-time', 'such as 2026-03-01T10:15:00.000Z') },
-    ),
-  );
+  return (target, key) => {
+    ApiProperty({ type: String, format: 'date-time', description })(target, key);
+    registerDecorator({
+      name: 'moment',
+      target: target.constructor,
+      propertyName: key as string,
+      options: {
+        message: 'it is not a point in time',
+        ...context('not-a-time', `such as 2026-03-01T10:15:00.000Z, from ${YEARS.first} to ${YEARS.last}`),
+      },
+      validator: { validate: isMoment },
+    });
+  };
 }
 
 /** A list of kit items of one kind, checked by the server as above. */

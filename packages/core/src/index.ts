@@ -2,7 +2,7 @@
 export { isDeepEqual } from './deepEqual.js';
 export { CoreError, PlanError } from './errors.js';
 export { type Problem, problem, type ProblemCode, type ProblemValues } from './problems.js';
-export { UNSTORABLE } from './shape.js';
+export { seenLength, UNSTORABLE } from './shape.js';
 export * from './units/index.js';
 export * from './optics/index.js';
 export * from './kit/index.js';

@@ -95,6 +95,7 @@ export interface ProblemValues {
   'no-time-column': object;
   'not-in-order': object;
   'not-at-rate': { readonly timecode: string; readonly captureFps: number };
+  'not-a-timecode': { readonly timecode: string };
   'not-a-date': { readonly text: string };
   'no-such-slate': { readonly slate: string };
   'wrong-file': { readonly file: 'takes' | 'kit'; readonly format: string };

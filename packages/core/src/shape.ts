@@ -35,15 +35,24 @@ export function quantity({ min, max, whole = false }: Limit): Shape<number> {
   };
 }
 
-/** A null character or half a surrogate pair: no database can store it in text. */
-export const UNSTORABLE = /\0|[\ud800-\udfff]/u;
+/** What no text may contain: control characters except tab and line break, and half a surrogate pair. */
+export const UNSTORABLE = /[\0-\x08\v\f\x0e-\x1f\x7f-\x9f]|[\ud800-\udfff]/u;
+
+/** Spaces, and characters that show nothing, such as one of no width or a blank of another script. */
+const UNSEEN = /[\p{Z}\p{Cc}\p{Cf}\u034f\u115f\u1160\u2800\u3164\uffa0]/gu;
+
+/** Length of a text without spaces and without characters that show nothing. */
+export function seenLength(text: string): number {
+  return text.replace(UNSEEN, '').length;
+}
 
 export function text({ min = 0, max }: { min?: number; max: number }): Shape<string> {
   return {
     schema: { type: 'string', minLength: min, maxLength: max },
     check(value, path, problems) {
       if (typeof value !== 'string') problems.push({ code: 'not-text', path, values: { given: describeGiven(value), min, max } });
-      else if (value.trim().length < min) problems.push({ code: 'too-short', path, values: { min, max } });
+      else if (min > 0 && (value.trim().length < min || seenLength(value) === 0))
+        problems.push({ code: 'too-short', path, values: { min, max } });
       else if (UNSTORABLE.test(value)) problems.push({ code: 'bad-characters', path, values: {} });
       else if (value.length > max) problems.push({ code: 'too-long', path, values: { length: value.length, min, max } });
     },

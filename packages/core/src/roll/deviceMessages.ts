@@ -1,5 +1,6 @@
 import type { Problem } from '../problems.js';
-import { boolean, object, oneOf, quantity, text, variant } from '../shape.js';
+import { boolean, object, oneOf, quantity, type Shape, text, variant } from '../shape.js';
+import { isTimecode } from './simulators/timecode.js';
 
 /** Message from a device. `device` is its name; angles are ring angles. */
 export type DeviceMessage =
@@ -14,13 +15,23 @@ export type DeviceCommand =
 const DEVICE = text({ min: 1, max: 60 });
 const RING_DEG = quantity({ min: -10_000, max: 10_000 });
 const TIMECODE = text({ min: 11, max: 12 });
+/** A time of day that there is, at any rate. */
+const TIME_OF_DAY: Shape<string> = {
+  schema: TIMECODE.schema,
+  check(value, path, problems) {
+    const before = problems.length;
+    TIMECODE.check(value, path, problems);
+    if (problems.length === before && !isTimecode(value as string))
+      problems.push({ code: 'not-a-timecode', path, values: { timecode: value as string } });
+  },
+};
 
 type Of<K extends DeviceMessage['kind']> = Extract<DeviceMessage, { kind: K }>;
 
 const messageShape = variant<DeviceMessage>({
   wheel: object<Of<'wheel'>>({ kind: oneOf('wheel'), device: DEVICE, ringDeg: RING_DEG }),
   motor: object<Of<'motor'>>({ kind: oneOf('motor'), device: DEVICE, ringDeg: RING_DEG }),
-  camera: object<Of<'camera'>>({ kind: oneOf('camera'), device: DEVICE, isRolling: boolean(), timecode: TIMECODE }),
+  camera: object<Of<'camera'>>({ kind: oneOf('camera'), device: DEVICE, isRolling: boolean(), timecode: TIME_OF_DAY }),
 });
 
 /** Lists every problem of a device message; empty for one that can be passed on. */

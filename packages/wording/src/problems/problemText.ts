@@ -179,6 +179,10 @@ const WRITERS: Writers = {
     message: `“${timecode}” is no timecode at ${captureFps} frames per second`,
     need: 'the frame rate of the shot as in the file, or a column of seconds',
   }),
+  'not-a-timecode': ({ timecode }) => ({
+    message: `“${timecode}” is no timecode`,
+    need: 'a time of day with frames, such as 10:15:00:00',
+  }),
   'not-in-order': () => ({ message: 'the lines are not in order of time', need: 'lines from the first frame to the last' }),
   'not-a-date': ({ text }) => ({ message: `“${text}” is not a date`, need: 'a date such as 2026-03-14' }),
   'wrong-file': ({ file, format }) => ({

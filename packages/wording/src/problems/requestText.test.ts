@@ -20,3 +20,10 @@ test.each([
   [{ kind: 'style-sheet', line: 4 } as const, 'an external style sheet on line 4'],
   [{ kind: 'malformed', reason: 'unclosed tag' } as const, 'an error: unclosed tag'],
 ])('an unsafe SVG: %j', (danger, text) => expect(requestText('svg-not-plain', danger).message).toBe(`the SVG contains ${text}`));
+
+test.each([
+  ['bad-address', {}, 'the address contains a character that can’t be stored'],
+  ['too-deep', { max: 40 }, 'lists and objects lie too deep inside one another'],
+  ['unknown-upgrade', { given: 'h2c' }, 'the connection can’t be changed to “h2c” at this address'],
+  ['id-taken', {}, 'a take of another shot has this id'],
+] as const)('%s', (code, values, message) => expect(requestText(code, values as never).message).toBe(message));

@@ -18,6 +18,14 @@ export interface RequestProblemValues {
   'not-an-object': object;
   'not-json': object;
   unreadable: { readonly reason: string };
+  'bad-address': object;
+  'too-deep': { readonly max: number };
+  'not-a-range': object;
+  'unknown-upgrade': { readonly given: string };
+  'unknown-expectation': { readonly given: string };
+  'headers-too-large': object;
+  'too-slow': object;
+  'id-taken': object;
   'too-large': { readonly body: string; readonly kitFile: string; readonly pictureMb: number };
   internal: object;
   'foreign-host': { readonly given: string; readonly own: string };
@@ -49,6 +57,26 @@ const WRITERS: Writers = {
     message: `the request can’t be read: ${reason}`,
     need: 'a JSON object in UTF-8, at a well-formed address',
   }),
+  'bad-address': () => ({
+    message: 'the address contains a character that can’t be stored',
+    need: 'an address without control characters',
+  }),
+  'too-deep': ({ max }) => ({
+    message: 'lists and objects lie too deep inside one another',
+    need: `at most ${max} of them inside one another`,
+  }),
+  'not-a-range': () => ({ message: 'the range begins after the end of the file', need: 'a range within the file, or none' }),
+  'unknown-upgrade': ({ given }) => ({
+    message: `the connection can’t be changed to “${given}” at this address`,
+    need: 'a plain request, or a WebSocket at /api/live or /api/devices',
+  }),
+  'unknown-expectation': ({ given }) => ({
+    message: `the request expects “${given}”, which this server does not do`,
+    need: 'a request without “Expect”, or with 100-continue',
+  }),
+  'headers-too-large': () => ({ message: 'address and headers are too large', need: 'less than 16 kB of them' }),
+  'too-slow': () => ({ message: 'the request did not arrive in time', need: 'another try' }),
+  'id-taken': () => ({ message: 'a take of another shot has this id', need: 'an id of its own for each take' }),
   'too-large': ({ body, kitFile, pictureMb }) => ({
     message: 'the body is too large',
     need: `a body of at most ${body}, a kit file of at most ${kitFile} or a picture of at most ${pictureMb}mb`,
