@@ -16,6 +16,8 @@ import { jsonOnly, PICTURES_ADDRESS } from './http/json-only.js';
 import { ownRequestsOnly } from './http/own-names.js';
 import { servePage } from './http/page.js';
 import { BODY_LIMIT, KIT_FILE_LIMIT, ProblemFilter } from './http/problem.filter.js';
+import { answerRawErrors } from './http/raw-errors.js';
+import { readableAddress, shallowBody } from './http/readable.js';
 import { bodyValidation } from './http/validation.js';
 import { KitService } from './kit/kit.service.js';
 import { ProductionsService } from './productions/productions.service.js';
@@ -57,7 +59,9 @@ async function assemble(config: Config, open: OpenDatabase): Promise<NestExpress
   });
   app.disable('x-powered-by');
   app.use(helmet({ contentSecurityPolicy: { directives: POLICY }, strictTransportSecurity: false }));
+  answerRawErrors(app.getHttpServer());
   app.use(ownRequestsOnly);
+  app.use(readableAddress);
   app.use(compression());
   // before the JSON parsers: pictures are sent as they are
   app.use(PICTURES_ADDRESS, express.raw({ type: [...PICTURE_TYPES], limit: PICTURE_BYTES }));
@@ -65,6 +69,7 @@ async function assemble(config: Config, open: OpenDatabase): Promise<NestExpress
   // a file with a whole kit is larger than any other request
   app.use('/api/kit/import', express.json({ limit: KIT_FILE_LIMIT }));
   app.useBodyParser('json', { limit: BODY_LIMIT });
+  app.use(shallowBody);
   app.setGlobalPrefix('api');
   app.useGlobalPipes(bodyValidation());
   app.useGlobalFilters(new ProblemFilter());

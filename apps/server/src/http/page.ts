@@ -14,7 +14,7 @@ export function servePage(app: NestExpressApplication, pageFolder: string): void
   app.use(express.static(pageFolder, { index: false }));
   app.use((request: Request, response: Response, next: NextFunction) => {
     const wantsDocument =
-      request.method === 'GET' &&
+      (request.method === 'GET' || request.method === 'HEAD') &&
       !request.path.startsWith('/api') &&
       !request.path.startsWith('/assets') &&
       request.accepts('html');

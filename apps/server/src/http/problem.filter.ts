@@ -5,6 +5,9 @@ import { problemView } from '@still-heron/wording';
 import type { Response } from 'express';
 import { RequestProblem, requestView } from './request-problem.js';
 
+/** Headers of a file that was to be sent, and which its error does not have. */
+const OF_THE_FILE = ['Content-Encoding', 'Cache-Control', 'ETag', 'Last-Modified', 'Accept-Ranges'];
+
 /** Maps any thrown value to a status and an error body. Logs unknown errors and answers 500. */
 @Catch()
 export class ProblemFilter implements ExceptionFilter {
@@ -13,8 +16,9 @@ export class ProblemFilter implements ExceptionFilter {
   catch(error: unknown, host: ArgumentsHost): void {
     const { status, body } = this.translate(error);
     const response = host.switchToHttp().getResponse<Response>();
-    if (response.headersSent) response.end();
-    else response.status(status).json(body);
+    if (response.headersSent) return void response.end();
+    for (const name of OF_THE_FILE) response.removeHeader(name);
+    response.status(status).json(body);
   }
 
   private translate(error: unknown): { status: number; body: ErrorBody } {
@@ -37,10 +41,13 @@ export class ProblemFilter implements ExceptionFilter {
   }
 }
 
-/** Errors of Express's body parser, identified by their `type`. */
+/** Errors of Express and its parsers, which have the status of their answer. */
 function bodyParserProblem(error: unknown): { status: number; body: ErrorBody } | null {
-  const { type, status } = (error ?? {}) as { type?: unknown; status?: unknown };
-  if (typeof type !== 'string' || typeof status !== 'number' || status >= 500) return null;
+  const { type, status, message } = (error ?? {}) as { type?: unknown; status?: unknown; message?: unknown };
+  if (typeof status !== 'number' || status >= 500 || error instanceof HttpException) return null;
+  if (status === 416) return RequestProblem.of(416, 'range', 'not-a-range', {});
+  // of the decompression, for one
+  if (typeof type !== 'string') return RequestProblem.of(status, '', 'unreadable', { reason: String(message) });
   if (type === 'entity.too.large') {
     const limits = { body: BODY_LIMIT, kitFile: KIT_FILE_LIMIT, pictureMb: PICTURE_BYTES / 1024 ** 2 };
     return RequestProblem.of(413, '', 'too-large', limits);

@@ -6,8 +6,8 @@ import type { Server } from 'node:http';
 import { type Observable, Subject } from 'rxjs';
 import { type WebSocket, WebSocketServer } from 'ws';
 import { foreignProblem } from '../http/own-names.js';
-
-const DEVICES_ADDRESS = '/api/devices';
+import { DEVICES_ADDRESS, refuseConnection } from '../http/raw-errors.js';
+import { RequestProblem } from '../http/request-problem.js';
 
 /** Port for wheels, motors and cameras: plain WebSocket, one JSON object per message. See docs/devices.md. */
 @Injectable()
@@ -29,9 +29,13 @@ export class DevicesService implements OnApplicationBootstrap, OnModuleDestroy {
 
   onApplicationBootstrap(): void {
     const server = this.host.httpAdapter.getHttpServer() as Server;
+    this.port.on('wsClientError', (error, socket) =>
+      refuseConnection(socket, RequestProblem.of(400, 'upgrade', 'unreadable', { reason: error.message })),
+    );
     server.on('upgrade', (request, socket, head) => {
       if (request.url?.split('?')[0] !== DEVICES_ADDRESS) return;
-      if (foreignProblem(request)) socket.destroy();
+      const foreign = foreignProblem(request);
+      if (foreign) refuseConnection(socket, foreign);
       else this.port.handleUpgrade(request, socket, head, (device) => this.listenTo(device));
     });
   }

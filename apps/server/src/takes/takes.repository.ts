@@ -71,20 +71,21 @@ export class TakesRepository {
   /**
    * Inserts a take with the next number of its shot.
    *
-   * @param id - client id: a take that exists already is returned unchanged
+   * @param id - client id: a take of the shot that exists already is returned unchanged
+   * @returns undefined if a take of another shot has the id
    */
   insert(
     shot: { readonly id: string; readonly productionId: string },
     rolledAt: Date,
     take: Take,
     id?: string,
-  ): Promise<TakeRow> {
+  ): Promise<TakeRow | undefined> {
     const { id: shotId, productionId } = shot;
     return this.db.transaction(async (tx) => {
       // two devices that log at the same time get two numbers
       await tx.execute(sql`select id from ${shots} where id = ${shotId} for update`);
       const [known] = id ? await tx.select(ROW).from(takes).where(eq(takes.id, id)) : [];
-      if (known) return known;
+      if (known) return known.shotId === shotId ? known : undefined;
       const [last] = await tx
         .select({ number: sql<number>`coalesce(max(${takes.number}), 0)`.mapWith(Number) })
         .from(takes)

@@ -10,7 +10,7 @@ import type {
 } from '@still-heron/contract';
 import { checkTake, PlanError, type Take, type UnitSystem, upgradeTake } from '@still-heron/core';
 import { pullTargetText } from '@still-heron/wording';
-import { notFound, versionConflict } from '../http/request-problem.js';
+import { notFound, RequestProblem, versionConflict } from '../http/request-problem.js';
 import { ProductionsService } from '../productions/productions.service.js';
 import { ShotsService } from '../shots/shots.service.js';
 import { editorReport, type ReportedShot } from './report/report.js';
@@ -41,12 +41,14 @@ export class TakesService {
   }
 
   /**
-   * Logs a take with the next number of its shot; a known client id is left unchanged. @throws {RequestProblem} 404 @throws
-   * {PlanError} if the take is invalid
+   * Logs a take with the next number of its shot; a known client id is left unchanged. @throws {RequestProblem} 404; 409 if a take of another
+   * shot has the id @throws {PlanError} if the take is invalid
    */
   async create(shotId: string, { id, rolledAt, take }: CreateTake): Promise<TakeRowView> {
     const shot = await this.shots.find(shotId);
-    return toRowView(await this.repository.insert(shot, new Date(rolledAt), checked(take), id));
+    const row = await this.repository.insert(shot, new Date(rolledAt), checked(take), id);
+    if (!row) throw RequestProblem.of(409, 'id', 'id-taken', {});
+    return toRowView(row);
   }
 
   /** @throws {RequestProblem} 404, 409 @throws {PlanError} as `create` */
