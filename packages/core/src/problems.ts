@@ -74,7 +74,7 @@ export interface ProblemValues {
   // tubes and tracks
   'lengths-differ': { readonly lows: number; readonly highs: number; readonly frames: number };
   'no-room': { readonly low: number; readonly high: number };
-  'broken-track': { readonly reason: 'header' | 'character' | 'truncated' | 'holes' };
+  'broken-track': { readonly reason: 'header' | 'character' | 'truncated' | 'holes' | 'angle' };
   // typed text and files
   empty: { readonly what: Readable | 'file'; readonly units?: UnitSystem };
   unreadable: { readonly text: string; readonly what: Readable; readonly units?: UnitSystem };

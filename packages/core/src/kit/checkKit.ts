@@ -3,7 +3,7 @@ import { problem, type Problem, type ProblemValues } from '../problems.js';
 import type { JsonSchema, Shape } from '../shape.js';
 import type { KitCamera } from './kitCamera.js';
 import { kitCameraShape, kitLensShape, rigShape, wheelShape } from './kitShapes.js';
-import { isZoom, type KitLens, type Lens, ringOf } from './lens.js';
+import { isZoom, type KitLens, type Lens, nearestFocusMm, ringOf } from './lens.js';
 import type { Rig } from './rig.js';
 import { scaleProblems } from './scaleProblems.js';
 import type { Wheel } from './wheel.js';
@@ -73,8 +73,7 @@ export function lensProblems(lens: Lens, path: string): Problem[] {
     problems.push(problem('not-a-zoom', at('widestStopLong'), { widestStop: lens.widestStop }));
   if (lens.response === 'steps' && lens.stepCount < 1) problems.push(problem('no-steps', at('stepCount'), {}));
   const lifeSizeMm = 4 * Math.max(lens.longestMm, lens.focalLengthMm) + lens.principalSeparationMm;
-  const nearestMm =
-    lens.ring.kind === 'table' ? Math.min(...lens.ring.points.map((point) => point.distanceMm ?? Infinity)) : lens.closeFocusMm;
+  const nearestMm = nearestFocusMm(lens);
   if (nearestMm < lifeSizeMm)
     problems.push(problem('closer-than-life-size', at('closeFocusMm'), { given: String(nearestMm), min: lifeSizeMm }));
   else if (lens.ring.kind === 'table') problems.push(...ringProblems(lens, lens.ring.points, path));

@@ -36,6 +36,7 @@ export { KIT_LIMITS } from './kitLimits.js';
 export { cameraShape, lensShape, rigShape, sharpnessShape, wheelShape } from './kitShapes.js';
 export {
   breathingBetween,
+  nearestFocusMm,
   defaultLens,
   fNumberOf,
   HOLD_TESTS,

@@ -111,6 +111,19 @@ describe('a lens', () => {
     expect(breathingBetween(lens65, Infinity, 650)).toBe(0);
   });
 
+  test('a lens with a scale of its own breathes over that scale, whatever its close focus says', () => {
+    // closer than life size by the figures, which a scale makes meaningless
+    const points = [
+      { distanceMm: 700, ringDeg: 270 },
+      { distanceMm: 2000, ringDeg: 90 },
+      { distanceMm: null, ringDeg: 0 },
+    ];
+    const scaled = { ...lens65, breathingPercent: 3, closeFocusMm: 150, ring: { kind: 'table' as const, points } };
+    expect(checkKitItem('lenses', { lens: scaled, isHired: false, holdTestedOn: '', holdTestedBy: '', notes: '' })).toEqual([]);
+    expect(breathingBetween(scaled, Infinity, 700)).toBeCloseTo(3, 12);
+    expect(breathingBetween(scaled, 150, 700)).toBe(0);
+  });
+
   test('T for light, geometry for depth, and back', () => {
     expect(fNumberOf(lens65, 4)).toBeCloseTo(4 * Math.sqrt(0.85), 12);
     expect(stopOfFNumber(lens65, fNumberOf(lens65, 4))).toBeCloseTo(4, 12);

@@ -108,9 +108,15 @@ export function stopsAt(lens: Lens, focalLengthMm: number): number[] {
  * @returns percent of the width, negative if it gets narrower; 0 for a lens that does not breathe
  */
 export function breathingBetween(lens: Lens, fromMm: number, toMm: number): number {
-  const { focalLengthMm, principalSeparationMm: s, breathingPercent, closeFocusMm } = lens;
-  const outMm = (mm: number) => conjugates(focalLengthMm, Math.max(mm, closeFocusMm), s).extensionMm;
-  return breathingPercent === 0 ? 0 : (breathingPercent * (outMm(toMm) - outMm(fromMm))) / outMm(closeFocusMm);
+  const { focalLengthMm, principalSeparationMm: s, breathingPercent } = lens;
+  const nearestMm = nearestFocusMm(lens);
+  const outMm = (mm: number) => conjugates(focalLengthMm, Math.max(mm, nearestMm), s).extensionMm;
+  return breathingPercent === 0 ? 0 : (breathingPercent * (outMm(toMm) - outMm(fromMm))) / outMm(nearestMm);
+}
+
+/** Nearest tape distance that the ring reaches, in mm: that of its scale, if it has one of its own, else close focus. */
+export function nearestFocusMm({ ring, closeFocusMm }: Pick<Lens, 'ring' | 'closeFocusMm'>): number {
+  return ring.kind === 'table' ? Math.min(...ring.points.map(({ distanceMm }) => distanceMm ?? Infinity)) : closeFocusMm;
 }
 
 /**

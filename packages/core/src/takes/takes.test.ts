@@ -194,12 +194,25 @@ describe('a track as text', () => {
     expect(packed).toMatch(/^ring1 120 [\w-]+$/);
   });
 
-  test.each(['', 'ring1', 'ring1 120 ', 'ring1 Infinity AA', 'ring1 0 AA', 'ring2 120 AA', 'ring1 120 A?', 'ring1 120 Ag'])(
-    '%j is no track, and says so',
-    (text) => {
-      expect(() => unpackTrack(text)).toThrow(expect.objectContaining({ code: 'broken-track', path: 'track' }));
-    },
-  );
+  /** A turn of 160,000 degrees, and a number that ends nowhere near a number. */
+  const TOO_FAR = packTrack({ hz: 120, ringDeg: Float64Array.of(0, 160_000) });
+  const ENDLESS = `ring1 120 A${'_'.repeat(400)}A`;
+
+  test.each([
+    '',
+    'ring1',
+    'ring1 120 ',
+    'ring1 Infinity AA',
+    'ring1 0 AA',
+    'ring2 120 AA',
+    'ring1 120 A?',
+    'ring1 120 Ag',
+    'ring1 1e-300 AA',
+    TOO_FAR,
+    ENDLESS,
+  ])('%j is no track, and says so', (text) => {
+    expect(() => unpackTrack(text)).toThrow(expect.objectContaining({ code: 'broken-track', path: 'track' }));
+  });
 
   test('between samples it is straight; before and after it stays', () => {
     const track = { hz: 10, ringDeg: Float64Array.of(1, 3, 3) };

@@ -25,8 +25,11 @@ export function isInHole({ holes = [] }: RingTrack, fromS: number, toS: number):
 const STEP_DEG = 0.01;
 /** Format tag of a stored track, followed by its sample rate. */
 const FORM = 'ring1';
-/** Highest sample rate. */
+/** Lowest and highest sample rate. */
+const MIN_HZ = 0.1;
 const MAX_HZ = 10_000;
+/** Largest ring angle either way: more turns than any ring has. */
+const MAX_DEG = 100_000;
 /** Largest number of samples: more than two hours at 120 per second. */
 const MAX_SAMPLES = 1_000_000;
 
@@ -114,17 +117,19 @@ export function packTrack({ hz, ringDeg, holes = [] }: RingTrack): string {
 export function unpackTrack(text: string): RingTrack {
   const [form, rate, packed, gaps] = text.split(' ');
   const hz = Number(rate);
-  if (form !== FORM || !(hz > 0 && hz <= MAX_HZ) || !packed) throw brokenTrack('header');
+  if (form !== FORM || !(hz >= MIN_HZ && hz <= MAX_HZ) || !packed) throw brokenTrack('header');
   const steps: number[] = [];
   let [value, times, now] = [0, 1, 0];
   for (const character of packed) {
     const digit = DIGITS.indexOf(character);
     if (digit < 0 || steps.length > MAX_SAMPLES) throw brokenTrack('character');
+    if (times * STEP_DEG > 2 * HALF * MAX_DEG) throw brokenTrack('angle');
     value += (digit % HALF) * times;
     times *= HALF;
     if (digit >= HALF) continue;
     // the lowest bit is the sign
     now += value % 2 === 1 ? -(value + 1) / 2 : value / 2;
+    if (Math.abs(now) * STEP_DEG > MAX_DEG) throw brokenTrack('angle');
     steps.push(now);
     [value, times] = [0, 1];
   }

@@ -19,6 +19,7 @@ export const BROKEN_TRACK = {
   character: 'the track contains a character that it can’t have',
   truncated: 'the track is cut off',
   holes: 'the holes of the track can’t be read',
+  angle: 'the track has an angle that no ring has',
 } as const;
 
 export const EMPTY: Readonly<Record<ReadableValues['what'], string>> = {

@@ -37,6 +37,16 @@ const dollyIn = (): ShotPlan => {
   return moveCameraTo(drawn, { xMm: 1800, yMm: 0 }, 8);
 };
 
+/** The plan with a lens that was read from 0.65 m to 2 m only. */
+const endsAtTwoMetres = (plan: ShotPlan): ShotPlan => {
+  const points = [
+    { distanceMm: 650, ringDeg: 280 },
+    { distanceMm: 1000, ringDeg: 150 },
+    { distanceMm: 2000, ringDeg: 0 },
+  ];
+  return { ...plan, optics: { ...plan.optics, lens: { ...plan.optics.lens, ring: { kind: 'table', points } } } };
+};
+
 /** Shots of every kind, each with its verdict as a colleague would give it. */
 const SHOTS: readonly (readonly [what: string, plan: ShotPlan])[] = [
   ['nothing yet', newPlan()],
@@ -55,6 +65,7 @@ const SHOTS: readonly (readonly [what: string, plan: ShotPlan])[] = [
   ['a follow that leads', followed(0.4)],
   ['a dolly nobody follows', dollyIn()],
   ['too near for the ring', changeMark(alone, 'mark-1', { distanceMm: 500 })],
+  ['beyond a scale that ends', changeMark(endsAtTwoMetres(alone), 'mark-1', { distanceMm: 9000 })],
   [
     'opened up on the way',
     addOpticsChange(setStop(setTrackStart(alone, { kind: 'distance', distanceMm: 4200 }), 11), 'irisPulls', 4, 2.2),
@@ -110,6 +121,7 @@ test('a verdict reads as a colleague would give it', () => {
     a follow that leads: Sharp 6.9 of 10.0 s. Soft from 4.5 s: Ines is up to 20 cm behind the zone, because the follow runs 0.4 s ahead.
     a dolly nobody follows: Sharp 1.3 of 10.0 s. Soft from 1.3 s: Ines is up to 1.61 m in front of the zone while the camera moves and no pull follows.
     too near for the ring: Soft for all 10.0 s. Ines is up to 15 cm in front of the zone, outside the range of the ring (0.650 m to ∞).
+    beyond a scale that ends: Soft for all 10.0 s. Ines is up to 6.95 m behind the zone, outside the range of the ring (0.650 m to 2.00 m).
     opened up on the way: Sharp 5.4 of 10.0 s. Soft from 5.4 s: Ines is up to 5.2 cm in front of the zone, because opening the stop makes the zone too thin.
     a key moment missed: Sharp 9.2 of the 9.4 s that must be. The key moment at 4.7 s is missed. Soft from 4.6 s: Ines is up to 12 cm in front of the zone while the pull to B is under way.
     not soft enough: Sharp for all 8.0 s that must be. Tightest at 6.0 s: Ines has 4.9 cm of room. Too sharp from 0.0 s: Ines blurs to 0.9 % of the picture's width, and 4 % is required. Tight: the pull to B has 1.00 s, and a hand needs 0.76 s.

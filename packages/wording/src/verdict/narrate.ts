@@ -7,6 +7,7 @@ import {
   formatTimeFigure,
   type PullAssessment,
   type PullVerdict,
+  ringOf,
   type ShotPlan,
   type SoftSpan,
   type UnitSystem,
@@ -123,7 +124,7 @@ function why({ cause, subjectId }: SoftSpan, verdict: CompleteVerdict, plan: Sho
     case 'camera-moves':
       return ' while the camera moves and no pull follows';
     case 'out-of-reach':
-      return `, outside the range of the ring (${formatDistance(plan.optics.lens.closeFocusMm, units)} to ∞)`;
+      return `, outside the range of the ring (${ringRange(plan, units)})`;
     case 'no-pull':
       return ', and no pull goes there';
   }
@@ -161,4 +162,9 @@ function tracking(pullId: string | null, softId: string, plan: ShotPlan): string
   if (target.subjectId !== softId) return `focus follows ${whom}`;
   if (target.leadS === 0) return `the ring does not reach far enough to follow ${whom}`;
   return `the follow runs ${Math.abs(target.leadS).toFixed(1)} s ${target.leadS < 0 ? 'behind' : 'ahead'}`;
+}
+
+function ringRange({ optics }: ShotPlan, units: UnitSystem): string {
+  const { closeFocusMm, farthestMm } = ringOf(optics.lens);
+  return `${formatDistance(closeFocusMm, units)} to ${formatDistance(farthestMm, units)}`;
 }

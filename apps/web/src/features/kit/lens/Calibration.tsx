@@ -8,6 +8,7 @@ import {
   ringOf,
   type RingPoint,
   type UnitSystem,
+  nearestFocusMm,
 } from '@still-heron/core';
 import { neededSentence, problemText, calibrationFitText, calibrationStepText } from '@still-heron/wording';
 import { type FormEvent, useState } from 'react';
@@ -47,7 +48,9 @@ export function Calibration({ lens, units, onDone, onClose, onShow }: Props) {
     onShow(next.filter((point) => point !== null));
   };
   const [reads, setReads] = useState<'degrees' | 'rim'>('degrees');
-  const asked = [Infinity, lens.closeFocusMm, ...calibrationDistances(lens, BETWEEN, units === 'metric' ? 100 : MM_PER_FOOT / 2)];
+  const closeFocusMm = nearestFocusMm(lens);
+  const between = calibrationDistances({ ...lens, closeFocusMm }, BETWEEN, units === 'metric' ? 100 : MM_PER_FOOT / 2);
+  const asked = [Infinity, closeFocusMm, ...between];
   const isDone = step >= asked.length;
   const problems = checkPoints(lens, taken);
   return (
