@@ -32,13 +32,9 @@ export function isInFrame(plan: ShotPlan, subject: Subject, timeS: number): bool
  * @returns null if the subject is not on the floor at some time
  */
 export function framedSpans(plan: ShotPlan, subject: Subject): TimeSpan[] | null {
-  let isOnFloor = true;
-  const spans = spansWhere(plan, (frame) => {
-    const isIn = isOnFloor && isInFrame(plan, subject, frame / plan.captureFps);
-    if (isIn === null) isOnFloor = false;
-    return isIn === true;
-  });
-  return isOnFloor ? spans : null;
+  const frames = countFrames(plan.durationS, plan.captureFps);
+  const isIn = Array.from({ length: frames }, (_, frame) => isInFrame(plan, subject, frame / plan.captureFps));
+  return isIn.includes(null) ? null : spansWhere(plan, (frame) => isIn[frame] === true);
 }
 
 /** Whether a subject can be focused on where it stands. Some places are errors and are reported. */
