@@ -36,6 +36,8 @@ export class ProblemFilter implements ExceptionFilter {
       const body = requestView('', 'no-such-address', { reason: error.message });
       return { status: error.getStatus(), body: { ...body, code: error.getStatus() === 404 ? 'not-found' : 'refused' } };
     }
+    const fromDatabase = databaseProblem(error);
+    if (fromDatabase) return fromDatabase;
     this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
     return RequestProblem.of(500, '', 'internal', {});
   }
@@ -53,6 +55,23 @@ function bodyParserProblem(error: unknown): { status: number; body: ErrorBody } 
     return RequestProblem.of(413, '', 'too-large', limits);
   }
   return RequestProblem.of(status, '', 'not-json', {});
+}
+
+/** Codes of PostgreSQL and of the system for trouble that passes, by what is to be said of it. The first letters are enough. */
+const PASSING = [
+  { codes: ['53100', 'ENOSPC', 'EDQUOT'], status: 507, problem: 'disk-full' },
+  { codes: ['08', '57P', '53300', 'ECONN', 'EPIPE', 'ETIMEDOUT'], status: 503, problem: 'database-away' },
+  { codes: ['40001', '40P01', '55P03'], status: 503, problem: 'busy' },
+] as const;
+
+/** Trouble of the database that passes, at any depth of an error's causes. */
+function databaseProblem(error: unknown): RequestProblem | null {
+  for (let at = error; at instanceof Error; at = at.cause) {
+    const code = (at as NodeJS.ErrnoException).code ?? '';
+    const found = PASSING.find(({ codes }) => codes.some((known) => code.startsWith(known)));
+    if (found) return RequestProblem.of(found.status, '', found.problem, {});
+  }
+  return null;
 }
 
 /** Largest request body: a plan at all its limits is smaller. */

@@ -28,6 +28,9 @@ export interface RequestProblemValues {
   'id-taken': object;
   'too-large': { readonly body: string; readonly kitFile: string; readonly pictureMb: number };
   internal: object;
+  'disk-full': object;
+  'database-away': object;
+  busy: object;
   'foreign-host': { readonly given: string; readonly own: string };
   'foreign-origin': { readonly given: string };
   'not-a-version': object;
@@ -93,6 +96,15 @@ const WRITERS: Writers = {
     message: 'the server failed, and nothing was changed',
     need: 'another try; if it fails again, look at the server’s log',
   }),
+  'disk-full': () => ({
+    message: 'the disk of the server is full',
+    need: 'free space on it; what is not saved yet is sent again by itself',
+  }),
+  'database-away': () => ({
+    message: 'the database does not answer',
+    need: 'the database running; what is not saved yet is sent again by itself',
+  }),
+  busy: () => ({ message: 'another change was made at the same moment', need: 'another try' }),
   'not-a-version': () => ({
     message: 'the version is not a whole number',
     need: 'the version that was read, a whole number from 1',
