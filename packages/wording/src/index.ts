@@ -102,5 +102,5 @@ export { calibrationFitText, calibrationStepText, landingWindowText, wheelTimeLi
 export { crewFitLines, predictionText } from './takes/measuredText.js';
 export { aimText, framingText } from './floor/floorText.js';
 export { blurLines, keepRateLines, separationText } from './stop/blurText.js';
-export { type SavingState, savingText } from './saving/savingText.js';
+export { type SavingState, keptHereText, savingText } from './saving/savingText.js';
 export { importedText, KEPT_INPUT, refusalText } from './saving/refusalText.js';

@@ -3,7 +3,7 @@ export interface SavingState {
   readonly status: 'saved' | 'waiting' | 'saving' | 'offline' | 'conflict' | 'refused';
   /** null if it was never saved */
   readonly savedAt: string | null;
-  readonly problem: { readonly message: string; readonly path?: string; readonly need?: string } | null;
+  readonly problem: { readonly code?: string; readonly message: string; readonly path?: string; readonly need?: string } | null;
 }
 
 /** Where the edits are, with the reason as a title. Nothing is ever lost. */
@@ -21,9 +21,9 @@ export function savingText({ status, savedAt, problem }: SavingState): {
       return { text: 'Saving…', tone: 'plain', title: 'Kept on this device, being sent to the server' };
     case 'offline':
       return {
-        text: 'Kept here: no server',
+        text: keptHereText(problem),
         tone: 'edge',
-        title: 'The server does not answer. Your edits are kept on this device and will be sent later.',
+        title: `${problem && problem.code !== 'unreachable' ? `Needed: ${problem.need}.` : 'The server does not answer.'} Your edits are kept on this device, and are sent again until they are saved.`,
       };
     case 'conflict':
       return { text: 'Not saved: changed elsewhere', tone: 'soft', title: 'Choose below which version to keep' };
@@ -31,7 +31,17 @@ export function savingText({ status, savedAt, problem }: SavingState): {
       return {
         text: `Not saved: ${problem?.message ?? 'refused'}`,
         tone: 'soft',
-        title: `${problem?.path ?? ''} needs ${problem?.need ?? 'another value'}. It is kept on this device.`,
+        title: `${neededText(problem)}. It is kept on this device.`,
       };
   }
+}
+
+/** Edits that are not saved yet, for a reason that passes. */
+export function keptHereText(problem: SavingState['problem']): string {
+  return problem && problem.code !== 'unreachable' ? `Kept here: ${problem.message}` : 'Kept here: no server';
+}
+
+function neededText(problem: SavingState['problem']): string {
+  const need = problem?.need ?? 'another value';
+  return problem?.path ? `${problem.path} needs ${need}` : `Needed: ${need}`;
 }

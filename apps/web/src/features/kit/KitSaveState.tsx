@@ -1,3 +1,5 @@
+import type { ErrorBody } from '@still-heron/contract';
+import { keptHereText } from '@still-heron/wording';
 import clsx from 'clsx';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import type { SavingStatus } from '../../shared/saving/savingSlice';
@@ -9,13 +11,17 @@ import { Button } from '../../ui/Button';
 import barStyles from '../../ui/frame/bars.module.css';
 import textStyles from '../../ui/text.module.css';
 
-const WORDS: Readonly<Record<Exclude<SavingStatus, 'refused'>, { readonly text: string; readonly tone: string }>> = {
+const WORDS: Readonly<Record<Exclude<SavingStatus, 'refused' | 'offline'>, { readonly text: string; readonly tone: string }>> = {
   saved: { text: 'Saved', tone: 'plain' },
   waiting: { text: 'Saving…', tone: 'plain' },
   saving: { text: 'Saving…', tone: 'plain' },
-  offline: { text: 'Kept here: no server', tone: 'edge' },
   conflict: { text: 'Not saved: changed elsewhere', tone: 'soft' },
 };
+
+function saidOf(status: SavingStatus, problem: ErrorBody | null): { readonly text: string; readonly tone: string } {
+  if (status === 'refused') return { text: `Not saved: ${problem?.path} ${problem?.message}`, tone: 'soft' };
+  return status === 'offline' ? { text: keptHereText(problem), tone: 'edge' } : WORDS[status];
+}
 
 /** Save state of the open item. */
 export function KitSaveState() {
@@ -23,15 +29,14 @@ export function KitSaveState() {
   const open = useAppSelector(selectOpenKit);
   const dispatch = useAppDispatch();
   if (!open) return null;
-  const { text, tone } =
-    status === 'refused' ? { text: `Not saved: ${problem?.path} ${problem?.message}`, tone: 'soft' } : WORDS[status];
+  const { text, tone } = saidOf(status, problem);
   return (
     <span
       className={clsx(barStyles.saveState, textStyles[`tone-${tone}`])}
       role="status"
       title={problem ? `Needed: ${problem.need}` : text}
     >
-      {text}
+      <span>{text}</span>
       {status === 'refused' && (
         <Button look="quiet" onClick={() => void dispatch(kitSaver.saveNow())}>
           Try again

@@ -1,6 +1,7 @@
 import type { TakeRowView } from '@still-heron/contract';
 import { problemOf } from '../../shared/api/api';
 import { takesApi } from '../../shared/api/takesApi';
+import { growingPauses } from '../../shared/saving/pauses';
 import type { Store } from '../../shared/store/hooks';
 import { type StoredTake, takeOutbox } from './takeOutbox';
 
@@ -11,8 +12,7 @@ export interface Sending {
   readonly refusal: string | null;
 }
 
-/** Delay between attempts. */
-const RETRY_DELAY_MS = 3000;
+const pauses = growingPauses();
 let state: Sending = { unsent: 0, refusal: null };
 let current: Promise<void> | null = null;
 let timer: ReturnType<typeof setTimeout> | undefined;
@@ -56,7 +56,7 @@ async function sendAll(dispatch: Store['dispatch']): Promise<void> {
     if (data) {
       logged.set(boxed.id, data);
       await takeOutbox.remove(boxed.id).catch(() => undefined);
-    } else if (problemOf(error).isUnreachable) unsent++;
+    } else if (problemOf(error).isPassing) unsent++;
     else {
       refused.add(boxed.id);
       refusal = problemOf(error).body.message;
@@ -64,7 +64,8 @@ async function sendAll(dispatch: Store['dispatch']): Promise<void> {
   }
   state = { unsent, refusal };
   listeners.forEach((listener) => listener());
-  if (unsent > 0) timer = setTimeout(() => void sendTakes(dispatch), RETRY_DELAY_MS);
+  if (unsent > 0) timer = setTimeout(() => void sendTakes(dispatch), pauses.nextMs());
+  else pauses.reset();
 }
 
 /** Logs one take. If another window logged it as cut short, the whole take replaces that one. */

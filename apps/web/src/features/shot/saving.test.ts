@@ -114,12 +114,15 @@ test('a server that is away is tried again until it answers; the edit stays on t
   const { rename, status } = open();
   rename('kept');
   await pass(1000);
-  for (let round = 0; round < 3; round++) {
+  // each pause is twice as long as the one before it
+  for (const [round, pauseMs] of [1500, 3000, 6000].entries()) {
     mockSaves[round]!.answer(unreachable);
     await pass(10);
     expect(status()).toBe('offline');
     expect(mockOutbox.get('s')!.document.title).toBe('kept');
-    await pass(2000);
+    await pass(pauseMs - 100);
+    expect(mockSaves).toHaveLength(round + 1);
+    await pass(200);
     expect(mockSaves).toHaveLength(round + 2);
   }
   mockSaves[3]!.answer({ data: stored(mockSaves[3]!) });
@@ -127,6 +130,46 @@ test('a server that is away is tried again until it answers; the edit stays on t
   expect(status()).toBe('saved');
   await pass(10_000);
   expect(mockSaves).toHaveLength(4);
+});
+
+test.each([
+  [500, 'internal', 'the server failed'],
+  [503, 'database-away', 'the database does not answer'],
+  [507, 'disk-full', 'the disk of the server is full'],
+  [429, 'too-many', 'there are too many requests'],
+])('a server that answers %d is tried again by itself, and the page says why', async (status, code, message) => {
+  const shot = open();
+  shot.rename('kept');
+  await pass(1000);
+  mockSaves[0]!.answer(refusal({ code, message }, status));
+  await pass(10);
+  expect(selectSaving(shot.store.getState())).toMatchObject({ status: 'offline', problem: { code, message } });
+  expect(mockOutbox.get('s')!.document.title).toBe('kept');
+  await pass(1600);
+  mockSaves[1]!.answer({ data: stored(mockSaves[1]!) });
+  await pass(10);
+  expect([shot.status(), mockOutbox.size]).toEqual(['saved', 0]);
+  // after a success the next failure is a first one
+  shot.rename('and again');
+  await pass(1000);
+  mockSaves[2]!.answer(refusal({ code, message }, status));
+  await pass(1600);
+  expect(mockSaves).toHaveLength(4);
+});
+
+test('an edit made while the server is away goes out after its own pause, and does not wait for the long one', async () => {
+  const { rename } = open();
+  rename('one');
+  await pass(1000);
+  for (let round = 0; round < 5; round++) {
+    mockSaves[round]!.answer(unreachable);
+    await pass(1500 * 2 ** round + 100);
+  }
+  mockSaves[5]!.answer(unreachable);
+  await pass(10);
+  rename('two');
+  await pass(700);
+  expect(mockSaves[6]).toMatchObject({ document: { title: 'two' } });
 });
 
 test('saved elsewhere meanwhile: nothing more is sent until the person has chosen, then from the stored version', async () => {
@@ -197,7 +240,7 @@ test('a shot opened with something unsent sends it at once; asking again while i
   expect(mockSaves).toHaveLength(1);
 });
 
-test('leftovers of other shots are sent; one that conflicts waits for its shot to be opened, one whose shot is gone is dropped', async () => {
+test('leftovers of other shots are sent; one that conflicts, or whose shot was deleted, waits for its shot to be opened', async () => {
   const { store } = open();
   for (const id of ['s', 'taken', 'conflicting', 'gone']) mockOutbox.set(id, { context: 'p', baseVersion: 1, document });
   void store.dispatch(shotSaver.sendLeftovers() as never);
@@ -209,7 +252,7 @@ test('leftovers of other shots are sent; one that conflicts waits for its shot t
   mockSaves[2]!.answer(refusal({ code: 'not-found' }, 404));
   await pass(10);
   expect(mockSaves.map(({ id }) => id)).toEqual(['taken', 'conflicting', 'gone']);
-  expect([...mockOutbox.keys()]).toEqual(['s', 'conflicting']);
+  expect([...mockOutbox.keys()]).toEqual(['s', 'conflicting', 'gone']);
 });
 
 test('a device that can’t keep an edit does not stop the saving', async () => {

@@ -1,5 +1,6 @@
 import { savingText } from '@still-heron/wording';
 import clsx from 'clsx';
+import { api } from '../../shared/api/api';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { shotSaver } from '../shot/saving';
 import { selectSaving } from '../shot/savingSlice';
@@ -13,6 +14,11 @@ export function SaveState({ onHistory }: { readonly onHistory?: () => void }) {
   const dispatch = useAppDispatch();
   const { status } = saving;
   const { text, tone, title } = savingText(saving);
+  // it was deleted elsewhere while it was open here
+  const restore = async () => {
+    await dispatch(api.endpoints.restoreShot.initiate(saving.id!));
+    await dispatch(shotSaver.saveNow());
+  };
   return (
     <span className={clsx(barStyles.saveState, textStyles[`tone-${tone}`])} role="status" title={title}>
       {onHistory && status !== 'refused' ? (
@@ -20,13 +26,18 @@ export function SaveState({ onHistory }: { readonly onHistory?: () => void }) {
           {text}
         </Button>
       ) : (
-        text
+        <span>{text}</span>
       )}
-      {status === 'refused' && (
-        <Button look="quiet" onClick={() => void dispatch(shotSaver.saveNow())}>
-          Try again
-        </Button>
-      )}
+      {status === 'refused' &&
+        (saving.problem?.code === 'not-found' ? (
+          <Button look="quiet" onClick={() => void restore()}>
+            Restore the shot
+          </Button>
+        ) : (
+          <Button look="quiet" onClick={() => void dispatch(shotSaver.saveNow())}>
+            Try again
+          </Button>
+        ))}
     </span>
   );
 }

@@ -18,6 +18,7 @@ import { savingActions, selectProductionId, selectSaving } from '../shot/savingS
 import { sessionReset } from '../shot/sessionSlice';
 import { openDocument, selectPlan } from '../shot/shotSlice';
 import { ShotTopBar } from './ShotTopBar';
+import { DeletedShot } from './DeletedShot';
 import { Steps } from './Steps';
 import { forgetResults } from '../shot/useKeepRate';
 import styles from './ShotPage.module.css';
@@ -28,7 +29,7 @@ const RevisionsPanel = lazyPart(() => import('../revisions/RevisionsPanel').then
 /** A shot: opens it, keeps its verdict up to date, and lays out its steps. */
 export function ShotPage() {
   const { shotId = '' } = useParams();
-  const { error, retry } = useOpenShot(shotId);
+  const { failure, retry } = useOpenShot(shotId);
   const isOpen = useAppSelector((state) => selectSaving(state).id === shotId && selectPlan(state) !== null);
   const productionId = useAppSelector(selectProductionId);
   const step = useMatch('/shots/:shotId/:step')?.params.step;
@@ -69,7 +70,7 @@ export function ShotPage() {
           )}
         </div>
       ) : (
-        error !== null && <Unreachable error={error} retry={retry} />
+        <NotOpened shotId={shotId} failure={failure} retry={retry} />
       )}
     </Frame>
   );
@@ -100,13 +101,33 @@ function Judging() {
   return null;
 }
 
-function useOpenShot(shotId: string): { error: unknown; retry: () => void } {
+/** Why a shot could not be opened, and whether this device has an edit of it. */
+interface Failure {
+  readonly error: unknown;
+  readonly hasUnsent: boolean;
+}
+
+function NotOpened({
+  shotId,
+  failure,
+  retry,
+}: {
+  readonly shotId: string;
+  readonly failure: Failure | null;
+  readonly retry: () => void;
+}) {
+  if (failure === null) return null;
+  const isDeleted = failure.hasUnsent && problemOf(failure.error).body.code === 'not-found';
+  return isDeleted ? <DeletedShot shotId={shotId} onRestored={retry} /> : <Unreachable error={failure.error} retry={retry} />;
+}
+
+function useOpenShot(shotId: string): { failure: Failure | null; retry: () => void } {
   const dispatch = useAppDispatch();
-  const [error, setError] = useState<unknown>(null);
+  const [failure, setFailure] = useState<Failure | null>(null);
   const [tries, setTries] = useState(0);
   useEffect(() => {
     let isCurrent = true;
-    void openShot(shotId, dispatch, () => isCurrent).then((failed) => isCurrent && setError(failed));
+    void openShot(shotId, dispatch, () => isCurrent).then((failed) => isCurrent && setFailure(failed));
     return () => {
       isCurrent = false;
     };
@@ -121,21 +142,21 @@ function useOpenShot(shotId: string): { error: unknown; retry: () => void } {
     },
     [shotId, dispatch],
   );
-  return { error, retry: () => setTries((count) => count + 1) };
+  return { failure, retry: () => setTries((count) => count + 1) };
 }
 
 /**
  * Opens the shot: this device's unsent edit if there is one, else the stored version.
  *
- * @returns the error that prevented it, or null
+ * @returns what prevented it, or null
  */
-async function openShot(shotId: string, dispatch: Store['dispatch'], isCurrent: () => boolean): Promise<unknown> {
+async function openShot(shotId: string, dispatch: Store['dispatch'], isCurrent: () => boolean): Promise<Failure | null> {
   const [unsent, answer] = await Promise.all([
     outbox.get(shotId).catch(() => undefined),
     dispatch(api.endpoints.shot.initiate(shotId, { forceRefetch: true, subscribe: false })),
   ]);
   if (!isCurrent()) return null;
-  if (unsent && (answer.data || problemOf(answer.error).isUnreachable)) {
+  if (unsent && (answer.data || problemOf(answer.error).isPassing)) {
     const { context, baseVersion, document } = unsent;
     dispatch(openDocument(document));
     dispatch(productionOpened(context));
@@ -143,7 +164,7 @@ async function openShot(shotId: string, dispatch: Store['dispatch'], isCurrent: 
     dispatch(savingActions.opened({ id: shotId, context, baseVersion, savedAt, hasUnsaved: true }));
     return null;
   }
-  if (!answer.data) return answer.error;
+  if (!answer.data) return { error: answer.error, hasUnsent: unsent !== undefined };
   const { productionId, version, updatedAt, scene, slate, title, plan } = answer.data;
   dispatch(openDocument({ scene, slate, title, plan }));
   dispatch(productionOpened(productionId));

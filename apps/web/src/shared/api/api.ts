@@ -93,11 +93,26 @@ export const {
   useOrderShotsMutation,
 } = api;
 
+/** Answers that say nothing against the request: the server is too slow, too busy, or has trouble of its own. */
+const isPassingStatus = (status: number) => status >= 500 || status === 408 || status === 429;
+
 /** Error of a failed request, with a message for the user. */
-export function problemOf(error: unknown): { isUnreachable: boolean; body: ErrorBody } {
+export interface RequestFailure {
+  /** It passes by itself, and the same request can succeed later */
+  readonly isPassing: boolean;
+  readonly isUnreachable: boolean;
+  readonly body: ErrorBody;
+}
+
+export function problemOf(error: unknown): RequestFailure {
   const { status, data } = (error ?? {}) as Partial<FetchBaseQueryError>;
   const isBody = typeof data === 'object' && data !== null && 'code' in data;
-  if (isBody) return { isUnreachable: false, body: data as unknown as ErrorBody };
+  if (isBody)
+    return {
+      isPassing: typeof status === 'number' && isPassingStatus(status),
+      isUnreachable: false,
+      body: data as unknown as ErrorBody,
+    };
   // a proxy in front of a stopped server answers 502 to 504
   const isUnreachable =
     status === 'FETCH_ERROR' ||
@@ -105,6 +120,7 @@ export function problemOf(error: unknown): { isUnreachable: boolean; body: Error
     status === 'PARSING_ERROR' ||
     (typeof status === 'number' && status >= 502);
   return {
+    isPassing: isUnreachable || (typeof status === 'number' && isPassingStatus(status)),
     isUnreachable,
     body: {
       code: isUnreachable ? 'unreachable' : 'internal',

@@ -6,10 +6,8 @@ import {
 } from '@reduxjs/toolkit';
 import { problemOf } from '../api/api';
 import type { Outbox } from './outbox';
+import { growingPauses } from './pauses';
 import type { Saving, SavingActions } from './savingSlice';
-
-/** Delay between attempts while the server does not answer. */
-const RETRY_MS = 1500;
 
 type Dispatch<State> = ThunkDispatch<State, unknown, UnknownAction>;
 
@@ -41,8 +39,8 @@ export interface DocumentKind<State, Doc, Stored extends { readonly version: num
 }
 
 /**
- * Saves one kind of document. Every edit goes to the outbox at once, and to the server after a pause. While the server does not
- * answer, the saver tries again. A failing outbox never stops it.
+ * Saves one kind of document. Every edit goes to the outbox at once, and to the server after a pause. What fails for a reason that passes, such
+ * as a server that does not answer or a full disk, is tried again. A failing outbox never stops it.
  */
 export function createDocumentSaver<State, Doc, Stored extends { readonly version: number }>(
   kind: DocumentKind<State, Doc, Stored>,
@@ -73,7 +71,7 @@ export function createDocumentSaver<State, Doc, Stored extends { readonly versio
     const { id, document } = sent;
     await keepUnsent(getState());
     const { data, error } = await send(dispatch, sent);
-    const { isUnreachable, body } = problemOf(error);
+    const { isPassing, body } = problemOf(error);
     const other = body.stored as Stored | undefined;
     // an earlier answer was lost, or the page closed too soon: the stored version equals what was sent
     const stored = data ?? (other && isSame(document, other) ? other : undefined);
@@ -85,7 +83,7 @@ export function createDocumentSaver<State, Doc, Stored extends { readonly versio
       const isUpToDate = selectDocument(getState()) === document;
       dispatch(actions.finished({ version: stored.version, savedAt: savedAtOf(stored), isUpToDate }));
       if (!isUpToDate) await dispatch(saveNow());
-    } else if (isUnreachable) dispatch(actions.serverLost());
+    } else if (isPassing) dispatch(actions.serverLost(body));
     else if (other) dispatch(actions.conflictFound(other));
     else dispatch(actions.refused(body));
   }
@@ -133,11 +131,17 @@ function listenToEdits<State, Doc, Stored extends { readonly version: number }>(
       void dispatch(saveNow());
     },
   });
+  const pauses = growingPauses();
+  middleware.startListening({
+    predicate: (action) => actions.finished.match(action),
+    effect: () => pauses.reset(),
+  });
   middleware.startListening({
     predicate: (action) => actions.opened.match(action) || actions.serverLost.match(action),
     effect: async (action, { dispatch, getState, cancelActiveListeners, delay }) => {
       cancelActiveListeners();
-      if (actions.serverLost.match(action)) await delay(RETRY_MS);
+      if (actions.serverLost.match(action)) await delay(pauses.nextMs());
+      else pauses.reset();
       const { status } = selectSaving(getState());
       if (status === 'waiting' || status === 'offline') void dispatch(saveNow());
     },
@@ -163,13 +167,13 @@ function createUnsentEdits<State, Doc, Stored extends { readonly version: number
     else await outbox.put(id, { ...unsent, baseVersion: stored.version }).catch(ignore);
   }
 
-  /** Sends edits of documents that are not open. A conflict waits until its document is opened. */
+  /** Sends edits of documents that are not open. One that conflicts, or whose document was deleted, waits until its document is opened. */
   function sendLeftovers() {
     return async (dispatch: Dispatch<State>, getState: () => State): Promise<void> => {
       for (const [id, { context, baseVersion: version, document }] of await outbox.all().catch(() => [])) {
         if (id === selectSaving(getState()).id) continue;
-        const { data, error } = await send(dispatch, { id, context, version, document });
-        if (data || problemOf(error).body.code === 'not-found') await outbox.remove(id).catch(ignore);
+        const { data } = await send(dispatch, { id, context, version, document });
+        if (data) await outbox.remove(id).catch(ignore);
       }
     };
   }

@@ -17,7 +17,7 @@ export interface Saving<Stored> {
   readonly savedAt: string | null;
   /** With `conflict`: the stored version */
   readonly stored: Stored | null;
-  /** With `refused`: the server's answer */
+  /** With `refused` and `offline`: the server's answer */
   readonly problem: ErrorBody | null;
 }
 
@@ -44,7 +44,8 @@ function savingActions<Stored>(name: string) {
     editNoticed: createAction(`${name}/editNoticed`),
     started: createAction(`${name}/started`),
     finished: createAction<Finished>(`${name}/finished`),
-    serverLost: createAction(`${name}/serverLost`),
+    /** The save failed for a reason that passes, and is tried again. */
+    serverLost: createAction<ErrorBody>(`${name}/serverLost`),
     conflictFound: createAction<Stored>(`${name}/conflictFound`),
     /** The user has resolved the conflict: the next save names the stored version. */
     conflictResolved: createAction(`${name}/conflictResolved`),
@@ -82,7 +83,7 @@ export function createSavingSlice<Stored extends { readonly version: number }>(n
       const status = isUpToDate ? 'saved' : 'waiting';
       return { ...state, baseVersion: version, savedAt, status, stored: null, problem: null };
     }
-    if (actions.serverLost.match(action)) return { ...state, status: 'offline' };
+    if (actions.serverLost.match(action)) return { ...state, status: 'offline', problem: action.payload };
     if (actions.conflictFound.match(action)) return { ...state, status: 'conflict', stored: action.payload };
     if (actions.conflictResolved.match(action))
       return { ...state, baseVersion: state.stored?.version ?? state.baseVersion, status: 'waiting', stored: null };
