@@ -13,7 +13,9 @@ export function savingText({ status, savedAt, problem }: SavingState): {
   title: string;
 } {
   const time = savedAt ? new Date(savedAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }) : '';
-  switch (status) {
+  // being tried again: until that succeeds, what was wrong is wrong
+  const isTriedAgain = (status === 'waiting' || status === 'saving') && problem !== null;
+  switch (isTriedAgain ? 'offline' : status) {
     case 'saved':
       return { text: `Saved ${time}`, tone: 'plain', title: 'Every change is saved after a moment' };
     case 'waiting':
