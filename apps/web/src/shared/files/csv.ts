@@ -8,12 +8,26 @@ const SEPARATORS = ['\t', ';', '|', ','] as const;
 export function parseCsv(text: string): CsvTable {
   const first = text.replace(/^\uFEFF/, '').split(/\r?\n/, 1)[0] ?? '';
   const delimiter = SEPARATORS.find((separator) => first.includes(separator)) ?? ',';
-  return Papa.parse<string[]>(text, { delimiter, skipEmptyLines: false }).data;
+  return Papa.parse<string[]>(text, { delimiter, skipEmptyLines: false }).data.map((row) => row.map(readBack));
 }
 
-/** A table as CSV text. */
+/** A cell that a spreadsheet would compute, and one that `asText` has changed. A number with a sign is only a number. */
+const COMPUTED = /^[=+\-@\t\r]/;
+const PLAIN_NUMBER = /^[+-]?(\d+(\.\d*)?|\.\d+)$/;
+const AS_TEXT = /^'(?=['=+\-@\t\r])/;
+
+/** A cell as a spreadsheet shows it, never computes it: with an apostrophe before it. `readBack` takes the apostrophe away. */
+function asText(cell: string): string {
+  return (COMPUTED.test(cell) && !PLAIN_NUMBER.test(cell)) || AS_TEXT.test(cell) ? `'${cell}` : cell;
+}
+
+function readBack(cell: string): string {
+  return cell.replace(AS_TEXT, '');
+}
+
+/** A table as CSV text. No cell in it is a formula; `parseCsv` reads the same cells back. */
 export function printCsv(table: readonly (readonly string[])[]): string {
-  return `${Papa.unparse(table.map((row) => [...row]))}\r\n`;
+  return `${Papa.unparse(table.map((row) => row.map(asText)))}\r\n`;
 }
 
 /** Offers a text as a file download. */

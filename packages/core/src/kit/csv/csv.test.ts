@@ -4,6 +4,7 @@ import type { CsvTable } from './table';
 import { type KitLens, defaultLens } from '../lens';
 import { lensTable, readLensTable, readWheelTable, wheelTable } from './kitTables';
 import { readScale } from './readScale';
+import { readFigure } from './table';
 import type { Wheel } from '../wheel';
 import { caseCount } from '../../../test/caseCount';
 
@@ -251,3 +252,20 @@ describe('lenses and wheels as tables', () => {
     expect(reading).toMatchObject({ status: 'unread', problems: [{ path, ...problem }] });
   });
 });
+
+test.each(['1', ' ', '\t', '1 ', '1.', '-', '°'])(
+  'a cell of fifty thousand times %j is refused, and not pondered over',
+  (bit) => {
+    const run = bit.repeat(50_000);
+    for (const cell of [run, `${run}x`, `1${run}ft`]) {
+      expect(readFigure(cell)).toBeNull();
+      const rows = [
+        ['distance m', 'ring deg'],
+        [cell, '1'],
+        ['2', cell],
+      ];
+      expect(readScale(rows).status).toBe('unread');
+      expect(readScale([[cell, cell], rows[2]!]).status).toBe('unread');
+    }
+  },
+);

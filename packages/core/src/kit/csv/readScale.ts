@@ -68,7 +68,7 @@ function readPoint(line: number, cells: readonly string[], columns: Columns, pro
   }
   const distanceCell = cells[columns.distance] ?? '';
   const distanceMm = readDistanceCell(distanceCell, columns.bareMm);
-  const ringCell = (cells[columns.ring] ?? '').replace(/\s*(°|deg|degrees?)$/i, '');
+  const ringCell = (cells[columns.ring] ?? '').replace(/(°|deg|degrees?)$/i, '').trimEnd();
   const ringDeg = readFigure(ringCell);
   const distancePath = cellPath(line, columns.headings[columns.distance]!);
   const ringPath = cellPath(line, columns.headings[columns.ring]!);

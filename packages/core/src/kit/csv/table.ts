@@ -53,12 +53,14 @@ export function tidyTable(table: CsvTable): { line: number; cells: string[] }[] 
 /**
  * Reads a plain number with a decimal point or a decimal comma.
  *
- * @returns null if it can't be read, or if a comma could separate thousands (`1,200`)
+ * @returns null if it can't be read, is beyond all numbers, or if a comma could separate thousands (`1,200`)
  */
 export function readFigure(cell: string): number | null {
-  if (/^[+-]?(\d+\.?\d*|\.\d+)$/.test(cell)) return Number(cell);
-  if (/^[+-]?(\d*,\d+)$/.test(cell) && !/^[+-]?[1-9]\d{0,2},\d{3}$/.test(cell)) return Number(cell.replace(',', '.'));
-  return null;
+  const isDecimalPoint = /^[+-]?(\d+(\.\d*)?|\.\d+)$/.test(cell);
+  const isDecimalComma = /^[+-]?(\d*,\d+)$/.test(cell) && !/^[+-]?[1-9]\d{0,2},\d{3}$/.test(cell);
+  if (!isDecimalPoint && !isDecimalComma) return null;
+  const figure = Number(cell.replace(',', '.'));
+  return Number.isFinite(figure) ? figure : null;
 }
 
 /** Problem of a cell that `readFigure` rejects. */
