@@ -13,12 +13,12 @@ export function parseCsv(text: string): CsvTable {
 
 /** A cell that a spreadsheet would compute, and one that `asText` has changed. A number with a sign is only a number. */
 const COMPUTED = /^[=+\-@\t\r]/;
-const PLAIN_NUMBER = /^[+-]?(\d+(\.\d*)?|\.\d+)$/;
+const SIGNED_NUMBER = /^[+-]?(\d+(\.\d*)?|\.\d+)$/;
 const AS_TEXT = /^'(?=['=+\-@\t\r])/;
 
 /** A cell as a spreadsheet shows it, never computes it: with an apostrophe before it. `readBack` takes the apostrophe away. */
 function asText(cell: string): string {
-  return (COMPUTED.test(cell) && !PLAIN_NUMBER.test(cell)) || AS_TEXT.test(cell) ? `'${cell}` : cell;
+  return (COMPUTED.test(cell) && !SIGNED_NUMBER.test(cell)) || AS_TEXT.test(cell) ? `'${cell}` : cell;
 }
 
 function readBack(cell: string): string {
