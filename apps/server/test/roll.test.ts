@@ -83,6 +83,15 @@ test('a roll is sent to every other page that shows the shot; a page that opens 
   expect((await joined('late')).found.roll).toBeNull();
 });
 
+test('a roll has no more cues than a shot can have pulls, whatever is sent', async () => {
+  const { id: shotId } = await makeShot(server, shot.productionId, { slate: '9C' });
+  const { socket } = await joined('puller', shotId);
+  const roll = rollOf({ shotId });
+  await ask(socket, 'roll', roll);
+  for (let cue = 0; cue < 100; cue++) await ask(socket, 'cue', { rollId: roll.rollId, pullId: `pull-${cue}`, timeS: cue });
+  expect((await joined('operator', shotId)).found.roll!.cueEvents).toHaveLength(60);
+});
+
 test('a device that goes away is no longer told of', async () => {
   const { socket: puller } = await joined('puller');
   const { socket: operator } = await joined('operator');
@@ -93,7 +102,8 @@ test('a device that goes away is no longer told of', async () => {
 
 test('a roll ends for all if its device does not come back; one that reconnects in time continues', async () => {
   server.app.get(RollGateway).reconnectMs = 2500;
-  const [lost, kept] = [rollOf({ shotId: randomUUID() }), rollOf({ shotId: randomUUID() })];
+  const shots = await Promise.all(['9A', '9B'].map((slate) => makeShot(server, shot.productionId, { slate })));
+  const [lost, kept] = shots.map(({ id }) => rollOf({ shotId: id })) as [RollView, RollView];
   const found = async ({ shotId }: RollView) => (await joined('someone', shotId)).found.roll;
   const { socket: operator } = await joined('operator', lost.shotId);
   const ended = hears<{ rollId: string }>(operator, 'end');
@@ -118,6 +128,8 @@ test.each([
   ['roll', { ...rollOfNothing(), cueEvents: [{ pullId: 'x', timeS: 'soon' }] }, 'not-a-number'],
   ['cue', { rollId: 'x', pullId: 'a', timeS: 1 }, 'not-an-id'],
   ['end', { rollId: randomUUID(), more: 1 }, 'unknown-field'],
+  ['join', { shotId: randomUUID(), device: 'x' }, 'not-found'],
+  ['roll', rollOfNothing(), 'not-joined'],
 ])('%s with %j is refused, and says why', async (event, body, code) => {
   expect(await ask(page(), event, body)).toMatchObject({ code });
 });
@@ -157,7 +169,13 @@ describe('the port for devices', () => {
     const message = { kind: 'wheel', device: 'wheel on the arm', ringDeg: 31.5 };
     wheel.send(JSON.stringify(message));
     expect(await heard).toEqual(message);
+    // only who rolls moves a motor, and only as far as a ring goes
+    const { socket: idle } = await joined('operator');
+    await ask(socket, 'roll', rollOf());
     const told = says(wheel);
+    idle.emit('order', { kind: 'drive', ringDeg: 280 });
+    await ask(idle, 'clock');
+    socket.emit('order', { kind: 'drive', ringDeg: 1e9 });
     socket.emit('order', { kind: 'drive', ringDeg: 12 });
     expect(await told).toEqual({ kind: 'drive', ringDeg: 12 });
     const rolls = says(wheel);

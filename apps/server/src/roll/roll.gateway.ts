@@ -10,12 +10,17 @@ import {
 } from '@nestjs/websockets';
 import { JoinRoll, type JoinedView, RollEnd, RollCueMessage, RollView, RollWheel } from '@still-heron/contract';
 import type { DeviceCommand } from '@still-heron/core';
+import { requestText, type RequestProblemCode, type RequestProblemValues } from '@still-heron/wording';
 import type { Server, Socket } from 'socket.io';
 import { isFromHere } from '../http/own-names.js';
 import { LIVE_ADDRESS } from '../http/raw-errors.js';
 import { problemsIn } from '../http/validation.js';
+import { ShotsService } from '../shots/shots.service.js';
 import { DevicesService } from './devices.service.js';
 import { RollService } from './roll.service.js';
+
+/** Largest ring angle either way that a motor is sent to. */
+const MAX_RING_DEG = 10_000;
 
 /** Answer to an invalid message. */
 interface Refused {
@@ -35,6 +40,7 @@ export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
   constructor(
     @Inject(RollService) private readonly rolls: RollService,
     @Inject(DevicesService) private readonly devices: DevicesService,
+    @Inject(ShotsService) private readonly shots: ShotsService,
   ) {}
 
   afterInit(server: Server): void {
@@ -68,6 +74,7 @@ export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
     const asked = read(JoinRoll, body);
     if ('code' in asked) return asked;
     const { shotId, device } = asked;
+    if (!(await this.shots.has(shotId))) return refused('not-found', { what: 'shot' });
     for (const room of socket.rooms) if (room !== socket.id) await socket.leave(room);
     socket.data = { shotId, device };
     await socket.join(shotId);
@@ -79,6 +86,8 @@ export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
   roll(@ConnectedSocket() socket: Socket, @MessageBody() body: unknown): RollView | Refused {
     const asked = read(RollView, body);
     if ('code' in asked) return asked;
+    // who has joined a shot has one that is there
+    if ((socket.data as { shotId?: string }).shotId !== asked.shotId) return refused('not-joined', {});
     const roll = this.rolls.start(asked, socket.id);
     socket.to(roll.shotId).emit('roll', roll);
     return roll;
@@ -110,11 +119,13 @@ export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
     if (shotId) socket.to(shotId).volatile.emit('wheel', asked.ringDeg);
   }
 
-  /** Passes a command to the devices at the port. */
+  /** Passes a command of a rolling device to the devices at the port; another page moves no motor. */
   @SubscribeMessage('order')
-  order(@MessageBody() body: unknown): void {
+  order(@ConnectedSocket() socket: Socket, @MessageBody() body: unknown): void {
+    if (!this.rolls.hasRolled(socket.id)) return;
     const order = body as Partial<DeviceCommand> | null;
-    if (order?.kind === 'drive' && Number.isFinite(order.ringDeg)) this.devices.tell({ kind: 'drive', ringDeg: order.ringDeg! });
+    if (order?.kind === 'drive' && Math.abs(order.ringDeg ?? NaN) <= MAX_RING_DEG)
+      this.devices.tell({ kind: 'drive', ringDeg: order.ringDeg! });
     if (order?.kind === 'roll' && typeof order.isRolling === 'boolean')
       this.devices.tell({ kind: 'roll', isRolling: order.isRolling });
   }
@@ -132,6 +143,10 @@ function others({ nsp, id }: Socket, shotId: string): string[] {
     const { device } = (nsp.sockets.get(other)?.data ?? {}) as { device?: string };
     return other === id || device === undefined ? [] : [device];
   });
+}
+
+function refused<C extends RequestProblemCode>(code: C, values: RequestProblemValues[C]): Refused {
+  return { code, message: requestText(code, values).message };
 }
 
 function read<T extends object>(Kind: new () => T, body: unknown): T | Refused {

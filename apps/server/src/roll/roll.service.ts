@@ -1,4 +1,5 @@
 import { Injectable } from '@nestjs/common';
+import { PLAN_LIMITS } from '@still-heron/core';
 import type { RollCueMessage, RollView } from '@still-heron/contract';
 
 /** A roll that nobody ends is dropped after this time. */
@@ -24,10 +25,10 @@ export class RollService {
     return roll;
   }
 
-  /** @returns the shot of the roll; null if it has ended */
+  /** @returns the shot of the roll; null if it has ended, or has as many cues as a shot can have pulls */
   cue({ rollId, pullId, timeS }: RollCueMessage): string | null {
     const roll = this.find(rollId);
-    if (!roll) return null;
+    if (!roll || roll.cueEvents.length >= PLAN_LIMITS.moves.max) return null;
     this.running.set(roll.shotId, { ...roll, cueEvents: [...roll.cueEvents, { pullId, timeS }] });
     return roll.shotId;
   }
@@ -43,6 +44,11 @@ export class RollService {
   rollOfConnection(line: string): RollView | null {
     const [shotId] = [...this.lines].find(([, known]) => known === line) ?? [];
     return shotId === undefined ? null : this.of(shotId);
+  }
+
+  /** Whether a connection is that of a device that rolls, or that rolled last. */
+  hasRolled(line: string): boolean {
+    return [...this.lines.values()].includes(line);
   }
 
   private find(rollId: string): RollView | undefined {

@@ -46,6 +46,11 @@ export class ShotsService implements OnModuleInit, OnModuleDestroy {
     return toView(await this.row(id));
   }
 
+  /** Whether there is such a shot, and it is not deleted. */
+  async has(id: string): Promise<boolean> {
+    return (await this.repository.find(id)) !== undefined;
+  }
+
   /** @throws {RequestProblem} 404 for the production or the previous shot */
   async create(productionId: string, { afterShotId, ...document }: CreateShot): Promise<ShotView> {
     await this.productions.find(productionId);

@@ -26,6 +26,7 @@ export interface RequestProblemValues {
   'headers-too-large': object;
   'too-slow': object;
   'id-taken': object;
+  'not-joined': object;
   'too-large': { readonly body: string; readonly kitFile: string; readonly pictureMb: number };
   internal: object;
   'disk-full': object;
@@ -79,6 +80,7 @@ const WRITERS: Writers = {
   }),
   'headers-too-large': () => ({ message: 'address and headers are too large', need: 'less than 16 kB of them' }),
   'too-slow': () => ({ message: 'the request did not arrive in time', need: 'another try' }),
+  'not-joined': () => ({ message: 'this device has not joined the shot', need: 'a “join” of the shot first' }),
   'id-taken': () => ({ message: 'a take of another shot has this id', need: 'an id of its own for each take' }),
   'too-large': ({ body, kitFile, pictureMb }) => ({
     message: 'the body is too large',

@@ -41,6 +41,11 @@ const QUESTIONS = 8;
 const RETRY_DELAY_MS = 30_000;
 const PROGRESS_DELAY_MS = 5000;
 
+/** What is wrong with a message. */
+interface Refusal {
+  readonly code: string;
+}
+
 /** Opens the connection for a shot. It reconnects by itself. */
 export function openConnection(shotId: string, device: string, events: ConnectionEvents): LiveConnection {
   const socket = io({ path: '/api/live', transports: ['websocket'], reconnectionDelayMax: 1000, forceNew: true });
@@ -55,8 +60,9 @@ export function openConnection(shotId: string, device: string, events: Connectio
   socket.on('connect', () => {
     change({ isConnected: true });
     setClock();
-    void ask<JoinedView>(socket, 'join', { shotId, device }).then((joined) => {
-      if (!joined) return;
+    void ask<JoinedView | Refusal>(socket, 'join', { shotId, device }).then((joined) => {
+      // a shot that was deleted elsewhere is rolled by this device alone
+      if (!joined || 'code' in joined) return;
       change({ others: joined.devices });
       if (joined.roll) events.roll(joined.roll);
       events.joined();
