@@ -4,6 +4,7 @@ import type { JoinedView, RollView, ShotView } from '@still-heron/contract';
 import { newTake } from '@still-heron/core';
 import { io, type Socket } from 'socket.io-client';
 import { WebSocket } from 'ws';
+import { DevicesService } from '../src/roll/devices.service';
 import { RollGateway } from '../src/roll/roll.gateway';
 import { makeProduction, makeShot, startServer, type TestServer } from './server';
 
@@ -182,6 +183,44 @@ describe('the port for devices', () => {
     socket.emit('order', { kind: 'roll', isRolling: true });
     expect(await rolls).toEqual({ kind: 'roll', isRolling: true });
   });
+
+  test('a device that floods the port is closed', async () => {
+    const flood = await device();
+    const closed = new Promise((done) => flood.once('close', done));
+    for (let message = 0; message < 2100; message++) flood.send('{"kind":"wheel","device":"x","ringDeg":1}');
+    expect(await closed).toBe(1008);
+  });
+
+  test('a device that reads nothing is dropped before much waits for it; one that does not answer is dropped as well', async () => {
+    const devices = server.app.get(DevicesService);
+    const [stalled, silent, healthy] = [await device(), await device(), await device()];
+    // a paused connection reads nothing, and answers nothing
+    stalled.pause();
+    let sent = 0;
+    while (connectionsOf(devices) === 3 && sent < 5_000_000) {
+      for (let order = 0; order < 500; order++) devices.tell({ kind: 'drive', ringDeg: sent++ });
+      await new Promise((next) => setImmediate(next));
+    }
+    expect(connectionsOf(devices)).toBe(2);
+    silent.pause();
+    const asked = new Promise((done) => healthy.once('ping', done));
+    devices.askWhoIsThere();
+    await asked;
+    // what is answered after the question is answered after the reply to it
+    const answered = new Promise<void>((done) =>
+      healthy.on('message', (data: Buffer) => String(data).includes('refused') && done()),
+    );
+    healthy.send('what');
+    await answered;
+    const gone = new Promise((done) => [...devices['port'].clients].forEach((client) => client.once('close', done)));
+    devices.askWhoIsThere();
+    await gone;
+    expect(connectionsOf(devices)).toBe(1);
+    expect(healthy.readyState).toBe(WebSocket.OPEN);
+    for (const socket of [stalled, silent]) socket.terminate();
+  });
+
+  const connectionsOf = (devices: DevicesService) => devices['port'].clients.size;
 
   test.each([
     ['what', ''],

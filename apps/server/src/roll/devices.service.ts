@@ -9,9 +9,20 @@ import { foreignProblem } from '../http/own-names.js';
 import { DEVICES_ADDRESS, refuseConnection } from '../http/raw-errors.js';
 import { RequestProblem } from '../http/request-problem.js';
 
+/** Largest number of bytes that wait for a device. One that reads no more of them is dropped: its orders would be old ones. */
+const MAX_WAITING_BYTES = 64 * 1024;
+/** Largest number of messages that a device sends in a second. A hand wheel sends a tenth of that. */
+const MAX_MESSAGES_PER_S = 2000;
+/** Reason for closing a connection, from the protocol of WebSockets. */
+const TOO_MUCH = 1008;
+
 /** Port for wheels, motors and cameras: plain WebSocket, one JSON object per message. See docs/devices.md. */
 @Injectable()
 export class DevicesService implements OnApplicationBootstrap, OnModuleDestroy {
+  /** Time between two questions whether a device is still there */
+  pingMs = 10_000;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private readonly answering = new WeakSet<WebSocket>();
   private readonly port = new WebSocketServer({ noServer: true, maxPayload: 4096 });
   private readonly passing = new Subject<DeviceMessage>();
 
@@ -24,7 +35,10 @@ export class DevicesService implements OnApplicationBootstrap, OnModuleDestroy {
 
   /** Sends a command to every device. */
   tell(order: DeviceCommand): void {
-    for (const device of this.port.clients) if (device.readyState === device.OPEN) device.send(JSON.stringify(order));
+    const text = JSON.stringify(order);
+    for (const device of this.port.clients)
+      if (device.bufferedAmount > MAX_WAITING_BYTES) device.terminate();
+      else if (device.readyState === device.OPEN) device.send(text);
   }
 
   onApplicationBootstrap(): void {
@@ -41,14 +55,32 @@ export class DevicesService implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   onModuleDestroy(): void {
+    clearTimeout(this.timer);
     for (const device of this.port.clients) device.terminate();
     this.passing.complete();
   }
 
+  /** Drops devices that have not answered since the last time, and asks the others again. */
+  askWhoIsThere(): void {
+    clearTimeout(this.timer);
+    for (const device of this.port.clients) {
+      if (!this.answering.delete(device)) device.terminate();
+      else device.ping();
+    }
+    this.timer = setTimeout(() => this.askWhoIsThere(), this.pingMs);
+  }
+
   private listenTo(device: WebSocket): void {
+    this.timer ??= setTimeout(() => this.askWhoIsThere(), this.pingMs);
+    this.answering.add(device);
+    device.on('pong', () => this.answering.add(device));
     // a connection that breaks within a message is normal
     device.on('error', () => device.terminate());
+    const second = { startedMs: 0, messages: 0 };
     device.on('message', (data) => {
+      const nowMs = performance.now();
+      if (nowMs - second.startedMs > 1000) Object.assign(second, { startedMs: nowMs, messages: 0 });
+      if (++second.messages > MAX_MESSAGES_PER_S) return void device.close(TOO_MUCH, 'too many messages');
       const { message, refusal } = readMessage(String(data as Buffer));
       if (message) this.passing.next(message);
       else device.send(JSON.stringify(refusal));
