@@ -152,7 +152,8 @@ export function variant<T extends { readonly kind: string }>(shapes: {
   };
 }
 
-function isRecord(value: unknown): value is Record<string, unknown> {
+/** Whether a value is an object with fields: neither null nor a list. */
+export function isRecord(value: unknown): value is Record<string, unknown> {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
 

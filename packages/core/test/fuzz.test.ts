@@ -7,7 +7,7 @@ import { mutated } from './mutated';
 /** Largest number of frames of all subjects: a document that takes minutes is tried elsewhere. */
 const MAX_FRAMES = 10_000;
 
-/** What a plan that the checker lets in does to functions that take it. Each fault is named with the number from which it can be made again. */
+/** Faults of functions that are given a valid plan. Each names the number from which the plan can be made again. */
 function faultsOf(plan: ShotPlan, number: number, functions: Readonly<Record<string, (plan: ShotPlan) => unknown>>): string[] {
   return Object.entries(functions).flatMap(([name, act]) => {
     try {

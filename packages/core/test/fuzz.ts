@@ -68,7 +68,7 @@ function drawn(): ShotPlan {
 }
 
 /** A lens whose scale was read at four points, and which breathes. */
-export function scaledLens(): Lens {
+function scaledLens(): Lens {
   const points = [
     { distanceMm: 650, ringDeg: 280 },
     { distanceMm: 1000, ringDeg: 200 },
@@ -81,6 +81,13 @@ export function scaledLens(): Lens {
 const sample = (schema: number) =>
   upgradePlan(JSON.parse(readFileSync(join(__dirname, `samples/plan-${schema}.json`), 'utf8'))) as ShotPlan;
 
+/** A plan that was made from a valid one, and can be stored like it. @throws {Error} with what is wrong */
+function stored(plan: ShotPlan): ShotPlan {
+  const problems = checkPlan(plan).map(({ code, path }) => `${code} ${path}`);
+  if (problems.length > 0) throw new Error(problems.join(', '));
+  return plan;
+}
+
 /** Valid plans of every sort, from which others are made. */
 export const FUZZED_PLANS: readonly ShotPlan[] = [
   twoPeople(),
@@ -92,7 +99,7 @@ export const FUZZED_PLANS: readonly ShotPlan[] = [
   ...RANDOM_PLANS.slice(0, 4),
 ];
 
-/** What takes a plan and is done with it quickly. Each says nothing that is NaN. */
+/** Functions that take a plan and are done with it quickly. */
 export const QUICK: Readonly<Record<string, (plan: ShotPlan) => unknown>> = {
   verdict: evaluatePull,
   tube: tubeOf,
@@ -115,12 +122,12 @@ export const QUICK: Readonly<Record<string, (plan: ShotPlan) => unknown>> = {
   follows: (plan) => plan.subjects.map((one) => one.stays.length > 0 && followSpeed(plan, one, plan.durationS / 2)),
   framing: (plan) => plan.subjects.map((one) => one.stays.length > 0 && framedSpans(plan, one)),
   field: (plan) => plan.floor && fieldOfAction(plan),
-  reversed: (plan) => checkPlan(reversed(plan)).map(({ code, path }) => `reversed: ${code} ${path}`),
+  reversed: (plan) => stored(reversed(plan)),
   compared: (plan) => comparePlans(plan, plan),
   take: (plan) => newTake(plan, 1),
 };
 
-/** What searches among many changed plans. */
+/** Functions that search among many changed plans. */
 export const SEARCHES: Readonly<Record<string, (plan: ShotPlan) => unknown>> = {
   ...Object.fromEntries(SOLVER_WAYS.map((way) => [way, (plan: ShotPlan) => solveTrack(plan, way)])),
   fixes: (plan) => findFixes(plan),
@@ -132,12 +139,12 @@ export const SEARCHES: Readonly<Record<string, (plan: ShotPlan) => unknown>> = {
     BLOCKING_MOVES.flatMap((move) =>
       subjectsFor(move, plan).map(({ id: subjectId }) => {
         const start = { subjectId, atS: 0 };
-        return checkPlan(applyBlockingMove(move, plan, start, defaultValues(move, plan, start)).plan);
+        return stored(applyBlockingMove(move, plan, start, defaultValues(move, plan, start)).plan);
       }),
     ),
 };
 
-/** Whether a result holds a number that is none, in objects and lists at any depth. Arrays of whole takes may have frames without a figure. */
+/** Whether a result holds NaN, in objects and lists at any depth. */
 export function holdsNaN(value: unknown): boolean {
   if (typeof value === 'number') return Number.isNaN(value);
   if (ArrayBuffer.isView(value)) return [...(value as Float64Array)].some(Number.isNaN);

@@ -1,5 +1,7 @@
-import { isRecord, type JsonValue } from './json';
+import { isRecord } from '../src/shape';
 import { numbersFrom } from './randomPlans';
+
+type JsonValue = null | boolean | number | string | readonly JsonValue[] | { readonly [key: string]: JsonValue };
 
 /** A JSON Schema as the core's shapes write it. */
 interface Schema {
@@ -84,7 +86,7 @@ function leavesOf(value: JsonValue, schema: Schema, path: readonly (string | num
   return [{ path, value, schema }];
 }
 
-/** Of several schemas, the one that describes a value: by its kind, or by its type. */
+/** The schema that describes a value, if there are several: chosen by the value's kind or type. */
 function schemaFor(value: JsonValue, schema: Schema): Schema {
   const choices = schema.oneOf ?? schema.anyOf;
   if (!choices) return schema;
