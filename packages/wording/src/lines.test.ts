@@ -132,12 +132,12 @@ test('whatever happens to a save, the edit is kept, and the page says where', ()
   const told = (status: Parameters<typeof savingText>[0]['status']) =>
     savingText({ status, savedAt: '2026-11-28T10:00:00Z', problem: { message: 'too long', path: 'title', need: 'at most 120' } });
   expect(told('saved').text).toMatch(/^Saved \d\d:\d\d$/);
-  expect(told('offline')).toMatchObject({ text: 'Kept here: too long', tone: 'edge' });
+  expect(told('delayed')).toMatchObject({ text: 'Kept here: too long', tone: 'edge' });
   // while it is tried again
-  expect(told('saving')).toEqual(told('offline'));
+  expect(told('saving')).toEqual(told('delayed'));
   expect(savingText({ status: 'saving', savedAt: null, problem: null }).text).toBe('Saving…');
   expect(
-    savingText({ status: 'offline', savedAt: null, problem: { code: 'unreachable', message: 'The server does not answer' } }),
+    savingText({ status: 'delayed', savedAt: null, problem: { code: 'unreachable', message: 'The server does not answer' } }),
   ).toMatchObject({
     text: 'Kept here: no server',
     title: 'The server does not answer. Your edits are kept on this device, and are sent again until they are saved.',

@@ -1,6 +1,6 @@
 /** State of saving a document, as it is told. */
 export interface SavingState {
-  readonly status: 'saved' | 'waiting' | 'saving' | 'offline' | 'conflict' | 'refused';
+  readonly status: 'saved' | 'waiting' | 'saving' | 'delayed' | 'conflict' | 'refused';
   /** null if it was never saved */
   readonly savedAt: string | null;
   readonly problem: { readonly code?: string; readonly message: string; readonly path?: string; readonly need?: string } | null;
@@ -15,13 +15,13 @@ export function savingText({ status, savedAt, problem }: SavingState): {
   const time = savedAt ? new Date(savedAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }) : '';
   // being tried again: until that succeeds, what was wrong is wrong
   const isTriedAgain = (status === 'waiting' || status === 'saving') && problem !== null;
-  switch (isTriedAgain ? 'offline' : status) {
+  switch (isTriedAgain ? 'delayed' : status) {
     case 'saved':
       return { text: `Saved ${time}`, tone: 'plain', title: 'Every change is saved after a moment' };
     case 'waiting':
     case 'saving':
       return { text: 'Saving…', tone: 'plain', title: 'Kept on this device, being sent to the server' };
-    case 'offline':
+    case 'delayed':
       return {
         text: keptHereText(problem),
         tone: 'edge',

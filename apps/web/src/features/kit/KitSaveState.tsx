@@ -11,7 +11,7 @@ import { Button } from '../../ui/Button';
 import barStyles from '../../ui/frame/bars.module.css';
 import textStyles from '../../ui/text.module.css';
 
-const WORDS: Readonly<Record<Exclude<SavingStatus, 'refused' | 'offline'>, { readonly text: string; readonly tone: string }>> = {
+const WORDS: Readonly<Record<Exclude<SavingStatus, 'refused' | 'delayed'>, { readonly text: string; readonly tone: string }>> = {
   saved: { text: 'Saved', tone: 'plain' },
   waiting: { text: 'Saving…', tone: 'plain' },
   saving: { text: 'Saving…', tone: 'plain' },
@@ -20,7 +20,7 @@ const WORDS: Readonly<Record<Exclude<SavingStatus, 'refused' | 'offline'>, { rea
 
 function saidOf(status: SavingStatus, problem: ErrorBody | null): { readonly text: string; readonly tone: string } {
   if (status === 'refused') return { text: `Not saved: ${problem?.path} ${problem?.message}`, tone: 'soft' };
-  return status === 'offline' ? { text: keptHereText(problem), tone: 'edge' } : WORDS[status];
+  return status === 'delayed' ? { text: keptHereText(problem), tone: 'edge' } : WORDS[status];
 }
 
 /** Save state of the open item. */

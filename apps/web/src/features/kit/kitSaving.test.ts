@@ -94,7 +94,7 @@ test('a lost server is tried again; a refusal is said; a conflict waits for the 
   await pass(600);
   mockSaves[0]!.answer(unreachable);
   await pass(0);
-  expect(status()).toBe('offline');
+  expect(status()).toBe('delayed');
   await pass(1600);
   mockSaves[1]!.answer(refusal(400, {}));
   await pass(0);

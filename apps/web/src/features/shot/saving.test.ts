@@ -118,7 +118,7 @@ test('a server that is away is tried again until it answers; the edit stays on t
   for (const [round, pauseMs] of [1500, 3000, 6000].entries()) {
     mockSaves[round]!.answer(unreachable);
     await pass(10);
-    expect(status()).toBe('offline');
+    expect(status()).toBe('delayed');
     expect(mockOutbox.get('s')!.document.title).toBe('kept');
     await pass(pauseMs - 100);
     expect(mockSaves).toHaveLength(round + 1);
@@ -143,7 +143,7 @@ test.each([
   await pass(1000);
   mockSaves[0]!.answer(refusal({ code, message }, status));
   await pass(10);
-  expect(selectSaving(shot.store.getState())).toMatchObject({ status: 'offline', problem: { code, message } });
+  expect(selectSaving(shot.store.getState())).toMatchObject({ status: 'delayed', problem: { code, message } });
   expect(mockOutbox.get('s')!.document.title).toBe('kept');
   await pass(1600);
   mockSaves[1]!.answer({ data: stored(mockSaves[1]!) });

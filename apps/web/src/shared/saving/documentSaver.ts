@@ -83,7 +83,7 @@ export function createDocumentSaver<State, Doc, Stored extends { readonly versio
       const isUpToDate = selectDocument(getState()) === document;
       dispatch(actions.finished({ version: stored.version, savedAt: savedAtOf(stored), isUpToDate }));
       if (!isUpToDate) await dispatch(saveNow());
-    } else if (isPassing) dispatch(actions.serverLost(body));
+    } else if (isPassing) dispatch(actions.delayed(body));
     else if (other) dispatch(actions.conflictFound(other));
     else dispatch(actions.refused(body));
   }
@@ -137,13 +137,13 @@ function listenToEdits<State, Doc, Stored extends { readonly version: number }>(
     effect: () => pauses.reset(),
   });
   middleware.startListening({
-    predicate: (action) => actions.opened.match(action) || actions.serverLost.match(action),
+    predicate: (action) => actions.opened.match(action) || actions.delayed.match(action),
     effect: async (action, { dispatch, getState, cancelActiveListeners, delay }) => {
       cancelActiveListeners();
-      if (actions.serverLost.match(action)) await delay(pauses.nextMs());
+      if (actions.delayed.match(action)) await delay(pauses.nextMs());
       else pauses.reset();
       const { status } = selectSaving(getState());
-      if (status === 'waiting' || status === 'offline') void dispatch(saveNow());
+      if (status === 'waiting' || status === 'delayed') void dispatch(saveNow());
     },
   });
 }

@@ -1,7 +1,7 @@
 import { createAction, type UnknownAction } from '@reduxjs/toolkit';
 import type { ErrorBody } from '@still-heron/contract';
 
-export type SavingStatus = 'saved' | 'waiting' | 'saving' | 'offline' | 'conflict' | 'refused';
+export type SavingStatus = 'saved' | 'waiting' | 'saving' | 'delayed' | 'conflict' | 'refused';
 
 /**
  * Save state of an open document. Live, never stored. `baseVersion` is the stored version on which the document is based; a
@@ -17,7 +17,7 @@ export interface Saving<Stored> {
   readonly savedAt: string | null;
   /** With `conflict`: the stored version */
   readonly stored: Stored | null;
-  /** With `refused` and `offline`: the server's answer */
+  /** With `refused` and `delayed`: the server's answer */
   readonly problem: ErrorBody | null;
 }
 
@@ -45,7 +45,7 @@ function savingActions<Stored>(name: string) {
     started: createAction(`${name}/started`),
     finished: createAction<Finished>(`${name}/finished`),
     /** The save failed for a reason that passes, and is tried again. */
-    serverLost: createAction<ErrorBody>(`${name}/serverLost`),
+    delayed: createAction<ErrorBody>(`${name}/delayed`),
     conflictFound: createAction<Stored>(`${name}/conflictFound`),
     /** The user has resolved the conflict: the next save names the stored version. */
     conflictResolved: createAction(`${name}/conflictResolved`),
@@ -83,7 +83,7 @@ export function createSavingSlice<Stored extends { readonly version: number }>(n
       const status = isUpToDate ? 'saved' : 'waiting';
       return { ...state, baseVersion: version, savedAt, status, stored: null, problem: null };
     }
-    if (actions.serverLost.match(action)) return { ...state, status: 'offline', problem: action.payload };
+    if (actions.delayed.match(action)) return { ...state, status: 'delayed', problem: action.payload };
     if (actions.conflictFound.match(action)) return { ...state, status: 'conflict', stored: action.payload };
     if (actions.conflictResolved.match(action))
       return { ...state, baseVersion: state.stored?.version ?? state.baseVersion, status: 'waiting', stored: null };
