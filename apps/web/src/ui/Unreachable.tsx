@@ -11,14 +11,14 @@ interface Props {
   readonly retry: () => void;
 }
 
-/** Replaces a page whose data could not be loaded. It says why, and retries while the server is unreachable. */
+/** Replaces a page whose data could not be loaded. It says why, and tries again while the reason is one that passes. */
 export function Unreachable({ error, retry }: Props) {
-  const { isUnreachable, body } = problemOf(error);
+  const { isPassing, isUnreachable, body } = problemOf(error);
   useEffect(() => {
-    if (!isUnreachable) return undefined;
+    if (!isPassing) return undefined;
     const timer = setInterval(retry, RETRY_MS);
     return () => clearInterval(timer);
-  }, [isUnreachable, retry]);
+  }, [isPassing, retry]);
   const refused = body.code === 'not-found' ? 'It may have been deleted, or the address is incomplete.' : `Needed: ${body.need}.`;
   return (
     <PageNote
