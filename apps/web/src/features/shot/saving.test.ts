@@ -255,6 +255,38 @@ test('leftovers of other shots are sent; one that conflicts, or whose shot was d
   expect([...mockOutbox.keys()]).toEqual(['s', 'conflicting', 'gone']);
 });
 
+test('a leftover is sent again by itself while the server has trouble', async () => {
+  const { store } = open();
+  mockOutbox.set('left', { context: 'p', baseVersion: 1, document });
+  void store.dispatch(shotSaver.sendLeftovers() as never);
+  for (const [round, pauseMs] of [1500, 3000].entries()) {
+    await pass(10);
+    mockSaves[round]!.answer(round === 0 ? unreachable : refusal({ code: 'disk-full' }, 507));
+    await pass(pauseMs - 100);
+    expect(mockSaves).toHaveLength(round + 1);
+    await pass(200);
+  }
+  mockSaves[2]!.answer({ data: stored(mockSaves[2]!) });
+  await pass(60_000);
+  expect([mockSaves.length, mockOutbox.size]).toEqual([3, 0]);
+});
+
+test('a shot that is closed while the server is away is saved all the same', async () => {
+  const { store, rename } = open();
+  rename('closed too soon');
+  await pass(200);
+  void store.dispatch(shotSaver.saveNow() as never);
+  store.dispatch(savingActions.closed());
+  store.dispatch(openDocument(null));
+  await pass(10);
+  mockSaves[0]!.answer(unreachable);
+  await pass(10);
+  // at once, and then after a pause
+  mockSaves[1]!.answer(unreachable);
+  await pass(1600);
+  expect(mockSaves[2]).toMatchObject({ id: 's', document: { title: 'closed too soon' } });
+});
+
 test('a device that can’t keep an edit does not stop the saving', async () => {
   const { rename, status } = open();
   mockIsFull = true;

@@ -78,7 +78,7 @@ export function createDocumentSaver<State, Doc, Stored extends { readonly versio
     if (stored) await markStored(id, stored);
     // another document may have been opened meanwhile; its state must not change
     if (selectSaving(getState()).id !== id) {
-      if (stored) await dispatch(sendLeftovers());
+      if (stored || isPassing) await dispatch(sendLeftovers());
     } else if (stored) {
       const isUpToDate = selectDocument(getState()) === document;
       dispatch(actions.finished({ version: stored.version, savedAt: savedAtOf(stored), isUpToDate }));
@@ -151,6 +151,8 @@ function listenToEdits<State, Doc, Stored extends { readonly version: number }>(
 /** Edits in the outbox. A failing outbox (private window, full disk) is ignored: the edit still goes to the server. */
 function createUnsentEdits<State, Doc, Stored extends { readonly version: number }>(kind: DocumentKind<State, Doc, Stored>) {
   const { outbox, selectSaving, selectDocument, send, isSame } = kind;
+  const pauses = growingPauses();
+  let nextAttempt: ReturnType<typeof setTimeout> | undefined;
 
   async function keepUnsent(state: State): Promise<void> {
     const { id, context, baseVersion } = selectSaving(state);
@@ -167,14 +169,22 @@ function createUnsentEdits<State, Doc, Stored extends { readonly version: number
     else await outbox.put(id, { ...unsent, baseVersion: stored.version }).catch(ignore);
   }
 
-  /** Sends edits of documents that are not open. One that conflicts, or whose document was deleted, waits until its document is opened. */
+  /**
+   * Sends edits of documents that are not open, again and again while that fails for a reason that passes. An edit that conflicts, or whose
+   * document was deleted, waits until its document is opened.
+   */
   function sendLeftovers() {
     return async (dispatch: Dispatch<State>, getState: () => State): Promise<void> => {
+      clearTimeout(nextAttempt);
+      let isDelayed = false;
       for (const [id, { context, baseVersion: version, document }] of await outbox.all().catch(() => [])) {
         if (id === selectSaving(getState()).id) continue;
-        const { data } = await send(dispatch, { id, context, version, document });
+        const { data, error } = await send(dispatch, { id, context, version, document });
         if (data) await outbox.remove(id).catch(ignore);
+        else if (problemOf(error).isPassing) isDelayed = true;
       }
+      if (isDelayed) nextAttempt = setTimeout(() => void dispatch(sendLeftovers()), pauses.nextMs());
+      else pauses.reset();
     };
   }
 
