@@ -1,4 +1,4 @@
-import { PLAN_LIMITS, type CueEvent, TAKE_LIMITS } from '@still-heron/core';
+import { PLAN_LIMITS, type CueEvent, SENT_RING_DEG, TAKE_LIMITS } from '@still-heron/core';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, ValidateNested } from 'class-validator';
 import { Flag, Id, Quantity, Text, Uuid } from './fields.js';
@@ -63,7 +63,7 @@ export class JoinRoll {
 
 /** Ring angle on the device that turns it: passed on, not stored. */
 export class RollWheel {
-  @Quantity({ min: -10_000, max: 10_000 }, 'Ring angle in degrees')
+  @Quantity(SENT_RING_DEG, 'Ring angle in degrees')
   ringDeg!: number;
 }
 

@@ -9,7 +9,7 @@ import {
   WebSocketGateway,
 } from '@nestjs/websockets';
 import { JoinRoll, type JoinedView, RollEnd, RollCueMessage, RollView, RollWheel } from '@still-heron/contract';
-import type { DeviceCommand } from '@still-heron/core';
+import { checkDeviceCommand, type DeviceCommand } from '@still-heron/core';
 import { requestText, type RequestProblemCode, type RequestProblemValues } from '@still-heron/wording';
 import type { Server, Socket } from 'socket.io';
 import { isFromHere } from '../http/own-names.js';
@@ -18,9 +18,6 @@ import { problemsIn } from '../http/validation.js';
 import { ShotsService } from '../shots/shots.service.js';
 import { DevicesService } from './devices.service.js';
 import { RollService } from './roll.service.js';
-
-/** Largest ring angle either way that a motor is sent to. */
-const MAX_RING_DEG = 10_000;
 
 /** Answer to an invalid message. */
 interface Refused {
@@ -123,11 +120,7 @@ export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
   @SubscribeMessage('order')
   order(@ConnectedSocket() socket: Socket, @MessageBody() body: unknown): void {
     if (!this.rolls.hasRolled(socket.id)) return;
-    const order = body as Partial<DeviceCommand> | null;
-    if (order?.kind === 'drive' && Math.abs(order.ringDeg ?? NaN) <= MAX_RING_DEG)
-      this.devices.tell({ kind: 'drive', ringDeg: order.ringDeg! });
-    if (order?.kind === 'roll' && typeof order.isRolling === 'boolean')
-      this.devices.tell({ kind: 'roll', isRolling: order.isRolling });
+    if (checkDeviceCommand(body).length === 0) this.devices.tell(body as DeviceCommand);
   }
 
   private tellDevices(socket: Socket): void {

@@ -13,7 +13,9 @@ export type DeviceCommand =
   { readonly kind: 'drive'; readonly ringDeg: number } | { readonly kind: 'roll'; readonly isRolling: boolean };
 
 const DEVICE = text({ min: 1, max: 60 });
-const RING_DEG = quantity({ min: -10_000, max: 10_000 });
+/** Ring angles that are sent and received: more turns than any ring has. */
+export const SENT_RING_DEG = { min: -10_000, max: 10_000 } as const;
+const RING_DEG = quantity(SENT_RING_DEG);
 const TIMECODE = text({ min: 11, max: 12 });
 /** A time of day that there is, at any rate. */
 const TIME_OF_DAY: Shape<string> = {
@@ -34,9 +36,25 @@ const messageShape = variant<DeviceMessage>({
   camera: object<Of<'camera'>>({ kind: oneOf('camera'), device: DEVICE, isRolling: boolean(), timecode: TIME_OF_DAY }),
 });
 
+type OfCommand<K extends DeviceCommand['kind']> = Extract<DeviceCommand, { kind: K }>;
+
+const commandShape = variant<DeviceCommand>({
+  drive: object<OfCommand<'drive'>>({ kind: oneOf('drive'), ringDeg: RING_DEG }),
+  roll: object<OfCommand<'roll'>>({ kind: oneOf('roll'), isRolling: boolean() }),
+});
+
 /** Lists every problem of a device message; empty for one that can be passed on. */
 export function checkDeviceMessage(value: unknown): Problem[] {
+  return problemsOf(messageShape, value);
+}
+
+/** Lists every problem of a command to devices; empty for one that can be passed on. */
+export function checkDeviceCommand(value: unknown): Problem[] {
+  return problemsOf(commandShape, value);
+}
+
+function problemsOf(shape: Shape<unknown>, value: unknown): Problem[] {
   const problems: Problem[] = [];
-  messageShape.check(value, '', problems);
+  shape.check(value, '', problems);
   return problems;
 }

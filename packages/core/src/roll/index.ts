@@ -1,4 +1,10 @@
-export { checkDeviceMessage, type DeviceCommand, type DeviceMessage } from './deviceMessages.js';
+export {
+  checkDeviceCommand,
+  checkDeviceMessage,
+  type DeviceCommand,
+  type DeviceMessage,
+  SENT_RING_DEG,
+} from './deviceMessages.js';
 export { clockCueEvents, type CueEvent, DEFAULT_ROLL_MODE, rollClock, type RollClock, type RollMode } from './rollClock.js';
 export { COUNT_IN_BEATS, type RollCue, rollCues } from './rollCues.js';
 export { type PreparedRoll, prepareRoll, type RingFigure, type RollState, type UpcomingPull } from './rollNow.js';

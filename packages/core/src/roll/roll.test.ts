@@ -3,7 +3,7 @@ import { twoPeople } from '../../test/plans';
 import { ringOf } from '../kit/index';
 import { changePull, newPlan, type ShotPlan } from '../plan/index';
 import { focusTrack } from '../track/index';
-import { checkDeviceMessage } from './deviceMessages';
+import { checkDeviceCommand, checkDeviceMessage } from './deviceMessages';
 import { exactFps, frameOfTimecode, isDropFrame, timecodeAt, timecodeOf } from './simulators/timecode';
 import { restingMotor, runMotor, SIMULATED_MOTOR } from './simulators/motor';
 import { rollClock } from './rollClock';
@@ -228,6 +228,18 @@ describe('timecode', () => {
     expect(frameOfTimecode(text, 24)).toBeNull(),
   );
 });
+
+test.each([
+  [{ kind: 'drive', ringDeg: -12.5 }, []],
+  [{ kind: 'roll', isRolling: false }, []],
+  [{ kind: 'drive', ringDeg: 1e9 }, ['ringDeg']],
+  [{ kind: 'drive', ringDeg: NaN }, ['ringDeg']],
+  [{ kind: 'roll', isRolling: 'yes' }, ['isRolling']],
+  [{ kind: 'wheel', device: 'x', ringDeg: 1 }, ['kind']],
+  [null, ['kind']],
+])('what a device is told is checked: %j', (command, paths) =>
+  expect(checkDeviceCommand(command).map(({ path }) => path)).toEqual(paths),
+);
 
 test.each([
   [{ kind: 'wheel', device: 'wheel on the arm', ringDeg: 12.5 }, []],
