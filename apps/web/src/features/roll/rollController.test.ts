@@ -177,6 +177,11 @@ test('a roll of another device does not replace one under way here', () => {
   expect(page.controller.current().moment.phase).toBe('rolling');
   page.hear().joined();
   expect((page.told('roll') as RollView[]).map(({ rollId }) => rollId)).toEqual(['roll-1', 'roll-1']);
+  const starts = page.told('order').filter((order) => (order as { kind: string }).kind === 'roll');
+  expect(starts).toEqual([
+    { kind: 'roll', isRolling: true },
+    { kind: 'roll', isRolling: true },
+  ]);
 });
 
 test('the clock offset is taken over, but not during a roll of this device', () => {

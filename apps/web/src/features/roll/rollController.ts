@@ -69,7 +69,10 @@ export class RollController {
           this.engine.receiveTimecode(message.device, message.timecode, this.realS());
       },
       joined: () => {
-        if (this.engine?.isOurs) live.tellRoll(this.engine.sharedState);
+        if (!this.engine?.isOurs) return;
+        live.tellRoll(this.engine.sharedState);
+        // the camera was not told if the roll began before the page had joined
+        live.order({ kind: 'roll', isRolling: true });
       },
     });
     this.live = live;
