@@ -3,7 +3,6 @@ import type { ProblemText } from '@still-heron/wording';
 import { useCallback, useState } from 'react';
 import { sendPicture } from '../../shared/api/pictures';
 import { PageNote } from '../../ui/PageNote';
-import { useAfterDrag } from '../../shared/gestures/dragging';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../shared/store/hooks';
 import { useKeys } from '../../shared/keys/useKeys';
 import { useMeasuring } from '../marks/useMeasuring';
@@ -43,7 +42,6 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
   const measuring = useMeasuring();
   const startScale = useCallback(() => setTool('scale'), [setTool]);
   const picture = useFloorPicture(startScale);
-  const besideDrag = useAfterDrag(plan);
   const preview = mode === 'moves' ? move.tried : null;
   const shown = preview?.plan ?? plan;
   const verdict = preview?.verdict ?? judged?.verdict;
@@ -81,7 +79,7 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
         <TimeBar durationS={plan.durationS} captureFps={plan.captureFps} />
         <Lanes plan={shown} verdict={isJudged} />
       </div>
-      {mode === 'draw' && <FloorSide plan={besideDrag} units={units} measuring={measuring} onScale={startScale} />}
+      {mode === 'draw' && <FloorSide plan={plan} units={units} measuring={measuring} onScale={startScale} />}
       {mode === 'rehearse' && <RehearsalPanel plan={plan} />}
       {mode === 'moves' && <MovesSide plan={plan} units={units} move={move} pickMode={pickMode} />}
     </div>

@@ -2,6 +2,7 @@ import { clearFloor, isCameraMoving, setLensHeight } from '@still-heron/core';
 import { noteText } from '@still-heron/wording';
 import clsx from 'clsx';
 import { memo } from 'react';
+import { useAfterDrag } from '../../shared/gestures/dragging';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import type { Measuring } from '../marks/useMeasuring';
 import { itemSelected, selectHeld } from '../shot/sessionSlice';
@@ -24,8 +25,12 @@ interface Props extends FloorSideProps {
   readonly onScale: () => void;
 }
 
-/** Fields of the selected item. Without a selection: all marks, camera aims, and the picture. */
-export const FloorSide = memo(function FloorSide({ plan, units, measuring, onScale }: Props) {
+/** Fields of the selected item. Without a selection: all marks, camera aims, and the picture. They follow a drag when there is time. */
+export function FloorSide({ plan, ...props }: Props) {
+  return <SideFields plan={useAfterDrag(plan)} {...props} />;
+}
+
+const SideFields = memo(function SideFields({ plan, units, measuring, onScale }: Props) {
   const dispatch = useAppDispatch();
   const held = useAppSelector(selectHeld);
   const floor = plan.floor!;
