@@ -35,6 +35,22 @@ test('two moves in quick succession are both taken: the second waits for the ver
   expect(await second).toMatchObject({ data: { version: 6 } });
 });
 
+test('after a refusal the version counts that the page has read since', async () => {
+  const { asked, send } = slowServer();
+  const sendOrder = createOrderSender();
+  const first = sendOrder(order('b', 'a'), send);
+  await settle();
+  asked[0]!.answer();
+  await first;
+  const refused = sendOrder({ ...order('a', 'b'), version: 9 }, send);
+  await settle();
+  asked[1]!.answer();
+  expect(await refused).toEqual({ error: 'conflict' });
+  void sendOrder({ ...order('a', 'b'), version: 2 }, send);
+  await settle();
+  expect(asked[2]!.order.version).toBe(2);
+});
+
 test('an order that is refused or gets no answer does not hold back the next one', async () => {
   const { asked, send } = slowServer();
   const sendOrder = createOrderSender();

@@ -24,6 +24,8 @@ export function createOrderSender() {
       const version = Math.max(order.version, newestVersion.get(order.productionId) ?? 0);
       const result = await send({ ...order, version });
       if (result.data) newestVersion.set(order.productionId, result.data.version);
+      // changed elsewhere, or restored to an earlier state: what the page reads next counts
+      else newestVersion.delete(order.productionId);
       return result;
     });
     before = answer.catch(() => undefined);
