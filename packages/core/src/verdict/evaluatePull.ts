@@ -35,13 +35,13 @@ export interface EvaluatedFrames {
 export function evaluateFrames(plan: ShotPlan, known?: KnownFrames): EvaluatedFrames {
   const parts = judgeParts(plan, known);
   if (typeof parts === 'string') return { verdict: { status: 'incomplete', missing: [parts] }, track: null };
-  const { aim, standing, judgedBeats, trackFrames, subjects, judged, result } = parts;
+  const { focusing, standing, judgedBeats, trackFrames, subjects, judged, result } = parts;
   const { captureFps, durationS } = plan;
   const softSpans = judgedBeats
     .filter(({ requirement: kind }) => kind === 'sharp')
     .flatMap((beat) => {
       const at = standing.findIndex((subject) => subject.id === beat.subjectId);
-      const causeAt = causeFinder(plan, aim, standing[at]!, subjects[at]!);
+      const causeAt = causeFinder(plan, focusing, standing[at]!, subjects[at]!);
       return softSpansOf(beat, subjects[at]!, trackFrames.frames, { captureFps, causeAt });
     })
     .sort((a, b) => a.fromFrame - b.fromFrame);
@@ -98,7 +98,7 @@ function judgeParts(plan: ShotPlan, known?: KnownFrames) {
   const isKept = beats.every((beat) => beat.kept);
   const outcome = outcomeOf(isKept, pulls, fastest);
   const result: VerdictResult = { outcome, captureFps, ...requiredFrames(judgedBeats, judged), fastest, beats, pulls };
-  return { aim: { track, ring, distances }, standing, judgedBeats, trackFrames, subjects, judged, result };
+  return { focusing: { track, ring, distances }, standing, judgedBeats, trackFrames, subjects, judged, result };
 }
 
 function outcomeOf(

@@ -12,7 +12,7 @@ export const evaluator = createLatest<ShotPlan, PullVerdict>({
   pace: 'newest',
 });
 
-/** When subjects of a plan that changes are in the picture; verdicts are not kept waiting by the page. */
+/** When the subjects of a plan that keeps changing are in the picture; computed in the worker of the verdicts. */
 export function createFramings(): Latest<ShotPlan, Framings> {
   return createLatest({ start: once(async (plan: ShotPlan) => remote.framings(plan)), pace: 'newest' });
 }
