@@ -55,6 +55,12 @@ export class Heron {
     return (response.status() === 204 ? undefined : await response.json()) as T;
   }
 
+  /** Waits until fixes are found and simulated. The button that gives up a slow search is none. */
+  async expectFixes(): Promise<void> {
+    const fixes = this.page.getByRole('list', { name: 'Fixes' }).getByRole('button', { name: /takes kept/ });
+    await expect(fixes.first()).toBeEnabled();
+  }
+
   /** Creates an empty production. @returns its id */
   async newProduction(name: string): Promise<string> {
     return (await this.api<{ id: string }>('post', 'productions', { name })).id;

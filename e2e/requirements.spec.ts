@@ -6,12 +6,7 @@ test('a soft shot is opened, fixed and sharp in two keys from the list', async (
   await page.getByRole('link', { name: /^Open 4B/ }).focus();
   await page.keyboard.press('Enter');
   await expect(heron.verdict).toContainText('while the pull to D is under way');
-  await expect(
-    page
-      .getByRole('list', { name: 'Fixes' })
-      .getByRole('button', { name: /takes kept/ })
-      .first(),
-  ).toBeEnabled();
+  await heron.expectFixes();
   await page.keyboard.press('x');
   await expect(heron.verdict).toContainText('Sharp for all 8.4 s that must be');
 });
