@@ -140,7 +140,7 @@ test('whatever happens to a save, the edit is kept, and the page says where', ()
     savingText({ status: 'delayed', savedAt: null, problem: { code: 'unreachable', message: 'The server does not answer' } }),
   ).toMatchObject({
     text: 'Kept here: no server',
-    title: 'The server does not answer. Your edits are kept on this device, and are sent again until they are saved.',
+    title: 'The server does not answer. Your edits are kept here and sent again.',
   });
   expect(told('conflict').tone).toBe('soft');
   expect(told('refused')).toEqual({

@@ -100,11 +100,11 @@ const WRITERS: Writers = {
   }),
   'disk-full': () => ({
     message: 'the disk of the server is full',
-    need: 'free space on it; what is not saved yet is sent again by itself',
+    need: 'free space on that disk',
   }),
   'database-away': () => ({
     message: 'the database does not answer',
-    need: 'the database running; what is not saved yet is sent again by itself',
+    need: 'the database running again',
   }),
   busy: () => ({ message: 'another change was made at the same moment', need: 'another try' }),
   'not-a-version': () => ({

@@ -25,7 +25,7 @@ export function savingText({ status, savedAt, problem }: SavingState): {
       return {
         text: keptHereText(problem),
         tone: 'edge',
-        title: `${problem && problem.code !== 'unreachable' ? `Needed: ${problem.need}.` : 'The server does not answer.'} Your edits are kept on this device, and are sent again until they are saved.`,
+        title: `${problem && problem.code !== 'unreachable' ? `Needed: ${problem.need}.` : 'The server does not answer.'} Your edits are kept here and sent again.`,
       };
     case 'conflict':
       return { text: 'Not saved: changed elsewhere', tone: 'soft', title: 'Choose below which version to keep' };
