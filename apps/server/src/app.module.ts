@@ -1,4 +1,6 @@
-import { type DynamicModule, Module } from '@nestjs/common';
+import { type DynamicModule, Global, Module } from '@nestjs/common';
+import { BackupsModule } from './backups/backups.module.js';
+import { CONFIG, type Config } from './config.js';
 import { DatabaseModule } from './database/database.module.js';
 import type { OpenDatabase } from './database/driver.js';
 import { HealthController } from './health/health.controller.js';
@@ -10,14 +12,27 @@ import { RollModule } from './roll/roll.module.js';
 import { ShotsModule } from './shots/shots.module.js';
 import { StopModule } from './stop/stop.module.js';
 import { TakesModule } from './takes/takes.module.js';
+import { WorkModule } from './work/work.module.js';
+
+/** Provides the configuration to all modules. */
+@Global()
+@Module({})
+class ConfigModule {
+  static with(config: Config): DynamicModule {
+    return { module: ConfigModule, providers: [{ provide: CONFIG, useValue: config }], exports: [CONFIG] };
+  }
+}
 
 @Module({})
 export class AppModule {
-  static with(open: OpenDatabase): DynamicModule {
+  static with(config: Config, open: OpenDatabase): DynamicModule {
     return {
       module: AppModule,
       imports: [
+        ConfigModule.with(config),
+        WorkModule,
         DatabaseModule.with(open),
+        BackupsModule,
         KitModule,
         MeasuringModule,
         PicturesModule,

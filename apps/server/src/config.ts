@@ -1,5 +1,8 @@
-import { homedir } from 'node:os';
+import { availableParallelism, homedir } from 'node:os';
 import { join, resolve } from 'node:path';
+
+/** Injection token of the `Config`. */
+export const CONFIG = Symbol('config');
 
 /** Configuration of the server, from environment variables. */
 export interface Config {
@@ -12,9 +15,19 @@ export interface Config {
   readonly databaseUrl: string | null;
   /** Adds the demo production to an empty database */
   readonly seedsDemo: boolean;
+  /** Whether backups are made without being asked for */
+  readonly backsUp: boolean;
+  /** Threads beside the server's own; without any, it computes everything itself */
+  readonly threads: number;
+  /** Space that changes leave free on the disk of the data */
+  readonly minFreeBytes: number;
   /** Folder of the built page; null to serve only the API */
   readonly pageFolder: string | null;
 }
+
+const MAX_THREADS = 4;
+/** Several times what PostgreSQL writes between two checkpoints. */
+const MIN_FREE_BYTES = 200 * 1024 ** 2;
 
 const NEEDED = {
   HOST: 'an address of this machine such as 0.0.0.0',
@@ -37,6 +50,9 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     dataFolder: resolve(env['STILL_HERON_DATA'] ?? join(homedir(), '.still-heron')),
     databaseUrl: env['DATABASE_URL'] ?? null,
     seedsDemo: env['STILL_HERON_SEED'] === 'demo',
+    backsUp: env['STILL_HERON_BACKUPS'] !== 'off',
+    threads: Math.max(1, Math.min(MAX_THREADS, availableParallelism() - 1)),
+    minFreeBytes: MIN_FREE_BYTES,
     pageFolder: resolve(import.meta.dirname, '../../web/dist'),
   };
 }

@@ -8,8 +8,11 @@ import express from 'express';
 import helmet from 'helmet';
 import { PICTURE_BYTES, PICTURE_TYPES } from '@still-heron/core';
 import { AppModule } from './app.module.js';
+import { backUpBeforeUpdate } from './backups/beforeUpdate.js';
 import type { Config } from './config.js';
+import { Changes } from './database/changes.js';
 import { openDatabase, type OpenDatabase } from './database/driver.js';
+import { refuseWhenFull } from './database/freeSpace.js';
 import { seedDemo } from './demo/seed.js';
 import { describeApi } from './http/api-description.js';
 import { jsonOnly, PICTURES_ADDRESS } from './http/json-only.js';
@@ -19,9 +22,6 @@ import { BODY_LIMIT, KIT_FILE_LIMIT, ProblemFilter } from './http/problem.filter
 import { answerRawErrors } from './http/raw-errors.js';
 import { readableAddress, shallowBody } from './http/readable.js';
 import { bodyValidation } from './http/validation.js';
-import { KitService } from './kit/kit.service.js';
-import { ProductionsService } from './productions/productions.service.js';
-import { ShotsService } from './shots/shots.service.js';
 
 /** Suppresses framework messages about errors that `main.ts` reports itself. */
 class QuietLogger extends ConsoleLogger {
@@ -39,10 +39,10 @@ const POLICY = { 'upgrade-insecure-requests': null, 'script-src': ["'self'", "'w
 /**
  * Builds the whole server, ready to listen; used by the command line and by the tests.
  *
- * @throws {DataFolderInUse} before anything else is set up
+ * @throws {DataFolderInUse}, {BrokenStore}, {NewerStore}, {OtherPostgres} before anything else is set up
  */
 export async function createApp(config: Config): Promise<NestExpressApplication> {
-  const open = await openDatabase(config);
+  const open = await openDatabase({ ...config, beforeMigration: (store) => backUpBeforeUpdate(store, config) });
   try {
     return await assemble(config, open);
   } catch (error) {
@@ -52,7 +52,7 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
 }
 
 async function assemble(config: Config, open: OpenDatabase): Promise<NestExpressApplication> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(open), {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config, open), {
     bodyParser: false,
     logger: new QuietLogger({ logLevels: ['error', 'warn'] }),
     abortOnError: false,
@@ -62,6 +62,9 @@ async function assemble(config: Config, open: OpenDatabase): Promise<NestExpress
   answerRawErrors(app.getHttpServer());
   app.use(ownRequestsOnly);
   app.use(readableAddress);
+  const changes = app.get(Changes);
+  app.use(refuseWhenFull(config.dataFolder, config.minFreeBytes));
+  app.use(changes.use.bind(changes));
   app.use(compression());
   // before the JSON parsers: pictures are sent as they are
   app.use(PICTURES_ADDRESS, express.raw({ type: [...PICTURE_TYPES], limit: PICTURE_BYTES }));
@@ -78,6 +81,6 @@ async function assemble(config: Config, open: OpenDatabase): Promise<NestExpress
 
   SwaggerModule.setup('api/docs', app, () => describeApi(app));
   if (config.pageFolder) servePage(app, config.pageFolder);
-  if (config.seedsDemo) await seedDemo(app.get(ProductionsService), app.get(ShotsService), app.get(KitService));
+  if (config.seedsDemo) await seedDemo(open.db);
   return app;
 }

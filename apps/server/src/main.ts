@@ -1,11 +1,16 @@
 import 'reflect-metadata';
-import { readConfig } from './config.js';
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { describeBroken } from './backups/brokenFolder.js';
+import { ADDRESS_FILE } from './backups/commands.js';
+import { type Config, readConfig } from './config.js';
 import { createApp } from './create-app.js';
+import { BrokenStore } from './database/brokenStore.js';
 
 /** Starts the server and prints its address; exits with a clear message if it can't. */
 async function main(): Promise<void> {
   const config = readConfig(process.env);
-  const app = await createApp(config);
+  const app = await createApp(config).catch((error: unknown) => explain(error, config));
   try {
     await app.listen(config.port, config.host);
   } catch (error) {
@@ -14,8 +19,15 @@ async function main(): Promise<void> {
       ? new Error(`Port ${config.port} is in use. Stop the program that uses it, or set PORT to another one.`)
       : error;
   }
+  const address = (await app.getUrl()).replace('[::1]', 'localhost');
+  writeFileSync(join(config.dataFolder, ADDRESS_FILE), address);
   const where = config.databaseUrl === null ? config.dataFolder : 'the PostgreSQL server of DATABASE_URL';
-  console.log(`Still Heron is at ${(await app.getUrl()).replace('[::1]', 'localhost')}\nIts data is in ${where}`);
+  console.log(`Still Heron is at ${address}\nIts data is in ${where}`);
+}
+
+/** A database that can't be opened is told with the newest backup. */
+async function explain(error: unknown, { dataFolder }: Config): Promise<never> {
+  throw error instanceof BrokenStore ? new Error(await describeBroken(error, dataFolder)) : error;
 }
 
 main().catch((error: unknown) => {

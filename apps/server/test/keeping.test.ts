@@ -6,7 +6,7 @@ import { checkPlan, evaluatePull, solveTrack, SOLVER_WAYS } from '@still-heron/c
 import { narrate } from '@still-heron/wording';
 import { sql } from 'drizzle-orm';
 import { readConfig } from '../src/config';
-import { DATABASE } from '../src/database/database.module';
+import { DATABASE } from '../src/database/tokens';
 import type { Database } from '../src/database/driver';
 import { lockDataFolder } from '../src/database/lock';
 import { shotRevisions } from '../src/database/schema';

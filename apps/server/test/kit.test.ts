@@ -3,7 +3,7 @@ import { checkKitItem, gearChanges, KIT_KINDS, type KitKind, PLAN_SCHEMA, type S
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { DATABASE } from '../src/database/database.module';
+import { DATABASE } from '../src/database/tokens';
 import type { Database } from '../src/database/driver';
 import { shots as shotTable } from '../src/database/schema';
 import { DEMO_KIT } from '../src/demo/kit';

@@ -1,7 +1,8 @@
 import { cpSync, mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { NotAStore, openStore } from '../src/database/durableFolder';
+import { BrokenStore } from '../src/database/brokenStore';
+import { openStore } from '../src/database/durableFolder';
 import { type DiskEvent, DiskRecorder } from './diskRecorder';
 import { diskAtStart, writeAfterCut } from './powerCut';
 
@@ -84,7 +85,7 @@ test('a folder with other things in it is refused and left as it is; a half made
   const folder = join(parent, 'pglite');
   mkdirSync(folder);
   writeFileSync(join(folder, 'notes.txt'), 'mine');
-  await expect(openStore(folder)).rejects.toThrow(NotAStore);
+  await expect(openStore(folder)).rejects.toThrow(BrokenStore);
   expect(readdirSync(folder)).toEqual(['notes.txt']);
   rmSync(folder, { recursive: true });
   mkdirSync(`${folder}.unfinished`);
@@ -93,4 +94,13 @@ test('a folder with other things in it is refused and left as it is; a half made
   expect((await client.query<{ on: string }>('SELECT current_setting($1) AS on', ['fsync'])).rows).toEqual([{ on: 'on' }]);
   await client.close();
   expect(readdirSync(parent)).toEqual(['pglite']);
+});
+
+test.each([
+  ['19', 'A newer Still Heron'],
+  ['17', 'An older Still Heron'],
+])('a folder of PostgreSQL %s is refused: %s', async (version, writer) => {
+  const folder = newFolder();
+  writeFileSync(join(folder, 'PG_VERSION'), `${version}\n`);
+  await expect(openStore(folder)).rejects.toThrow(writer);
 });

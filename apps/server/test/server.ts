@@ -28,6 +28,9 @@ export async function startServer(options: Partial<Config> = {}): Promise<TestSe
     databaseUrl: null,
     seedsDemo: false,
     pageFolder: null,
+    backsUp: false,
+    threads: 0,
+    minFreeBytes: 0,
     ...options,
     dataFolder: folder,
   };

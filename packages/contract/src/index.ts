@@ -1,6 +1,8 @@
 /** Types of requests and responses. The page imports only types; the server runs the checks. */
+export { BACKUP_REASONS, type BackupReason, BackupsView, BackupView, RestoredView } from './backups.js';
 export { ErrorBody, ProblemView } from './errors.js';
 export { type CheckContext, PLAN_CHECK } from './fields.js';
+export { HealthView } from './health.js';
 export { CreateKitItem, KIT_FORMAT, KitFile, KitImportView, KitItemView, SaveKitItem } from './kit.js';
 export { SimulateReading, ReadingView, SendReading } from './measuring.js';
 export { PictureView } from './pictures.js';

@@ -104,3 +104,17 @@ export { aimText, framingText } from './floor/floorText.js';
 export { blurLines, keepRateLines, separationText } from './stop/blurText.js';
 export { type SavingState, keptHereText, savingText } from './saving/savingText.js';
 export { importedText, KEPT_INPUT, refusalText } from './saving/refusalText.js';
+export {
+  backupLine,
+  brokenStoreText,
+  emptyStartText,
+  holdsText,
+  madeText,
+  momentText,
+  newerStoreText,
+  noSuchBackupText,
+  otherPostgresText,
+  putAsideText,
+  restoredText,
+  type ToldBackup,
+} from './backups/storeText.js';

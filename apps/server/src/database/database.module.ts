@@ -1,9 +1,8 @@
 import { type DynamicModule, Global, Inject, Module, type OnApplicationShutdown } from '@nestjs/common';
+import { Changes } from './changes.js';
 import type { OpenDatabase } from './driver.js';
-
-/** Injection token of the `Database`. */
-export const DATABASE = Symbol('database');
-const OPEN_DATABASE = Symbol('open database');
+import { DATABASE, OPEN_DATABASE } from './tokens.js';
+import { Upkeep } from './upkeep.js';
 
 /** Provides the open database to all modules and closes it when the server stops. */
 @Global()
@@ -14,11 +13,8 @@ export class DatabaseModule implements OnApplicationShutdown {
   static with(open: OpenDatabase): DynamicModule {
     return {
       module: DatabaseModule,
-      providers: [
-        { provide: OPEN_DATABASE, useValue: open },
-        { provide: DATABASE, useValue: open.db },
-      ],
-      exports: [DATABASE],
+      providers: [{ provide: OPEN_DATABASE, useValue: open }, { provide: DATABASE, useValue: open.db }, Changes, Upkeep],
+      exports: [OPEN_DATABASE, DATABASE, Changes, Upkeep],
     };
   }
 

@@ -1,7 +1,9 @@
-import { closeSync, existsSync, fsyncSync, openSync, readdirSync, renameSync, rmSync } from 'node:fs';
+import { closeSync, existsSync, fsyncSync, openSync, readdirSync, readFileSync, renameSync, rmSync } from 'node:fs';
 import { basename, dirname, join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import { NodeFS } from '@electric-sql/pglite/nodefs';
+import { otherPostgresText } from '@still-heron/wording';
+import { BrokenStore, StartLog } from './brokenStore.js';
 
 /** What PostgreSQL asks of a file system, and Emscripten's folder leaves out. */
 interface StreamOperations {
@@ -13,6 +15,8 @@ interface StreamOperations {
  * change is in the forced log, pages are forced before a checkpoint counts, and a start after a power cut replays the log.
  */
 class DurableFolder extends NodeFS {
+  readonly log = new StartLog();
+
   override async init(...[pglite, options]: Parameters<NodeFS['init']>): ReturnType<NodeFS['init']> {
     const { emscriptenOpts } = await super.init(pglite, options);
     const withFsync = ({ NODEFS }: { readonly NODEFS: { readonly stream_ops: StreamOperations } }) => {
@@ -21,7 +25,8 @@ class DurableFolder extends NodeFS {
         return 0;
       };
     };
-    return { emscriptenOpts: { ...emscriptenOpts, preRun: [...(emscriptenOpts.preRun ?? []), withFsync as never] } };
+    const preRun = [...(emscriptenOpts.preRun ?? []), withFsync as never];
+    return { emscriptenOpts: { ...emscriptenOpts, print: this.log.add, printErr: this.log.add, preRun } };
   }
 }
 
@@ -34,30 +39,47 @@ const DURABLE_PARAMS = [
   ...['fsync=on', 'wal_sync_method=fsync', 'synchronous_commit=on', 'full_page_writes=on'].flatMap((setting) => ['-c', setting]),
 ];
 
-/** The folder of a store holds something else than a database, or one that was made in part. */
-export class NotAStore extends Error {
-  constructor(folder: string) {
-    super(
-      `The folder ${folder} is not empty, and it is not a database of Still Heron: the file PG_VERSION is missing. ` +
-        `Nothing in it was changed. Move it elsewhere to start with an empty one, or set STILL_HERON_DATA to another folder.`,
-    );
-    this.name = 'NotAStore';
+/** The folder was written by another major version of PostgreSQL, whose files this one can't read. */
+export class OtherPostgres extends Error {
+  constructor(folder: string, stored: string) {
+    super(otherPostgresText(folder, stored, POSTGRES_MAJOR));
+    this.name = 'OtherPostgres';
   }
 }
+
+const POSTGRES_MAJOR = '18';
 
 /**
  * Opens the database in a folder, or makes a new one. A new one is made beside it and forced to the disk before it gets its name, so that the
  * folder never holds half of one.
  *
  * @param folder - its parent must exist
- * @throws {NotAStore} for a folder with other things in it
+ * @throws {OtherPostgres} for one of another major version of PostgreSQL
+ * @throws {BrokenStore} if PostgreSQL can't start with it, or the folder holds other things
  */
 export async function openStore(folder: string): Promise<PGlite> {
   if (!existsSync(join(folder, 'PG_VERSION'))) {
-    if (existsSync(folder) && readdirSync(folder).length > 0) throw new NotAStore(folder);
+    if (existsSync(folder) && readdirSync(folder).length > 0)
+      throw new BrokenStore(folder, 'the folder is not empty, and its file PG_VERSION is missing', undefined);
     await makeStore(folder);
   }
-  return PGlite.create({ fs: new DurableFolder(folder), startParams: DURABLE_PARAMS });
+  const stored = readFileSync(join(folder, 'PG_VERSION'), 'utf8').trim();
+  if (stored !== POSTGRES_MAJOR && /^\d+$/.test(stored)) throw new OtherPostgres(folder, stored);
+  return start(folder, DURABLE_PARAMS);
+}
+
+/** Opens a copy of a store, which need not outlive a power cut. @throws {BrokenStore} */
+export function openCopyOfStore(folder: string): Promise<PGlite> {
+  return start(folder, PGlite.defaultStartParams);
+}
+
+async function start(folder: string, startParams: string[]): Promise<PGlite> {
+  const files = new DurableFolder(folder);
+  try {
+    return await PGlite.create({ fs: files, startParams });
+  } catch (error) {
+    throw new BrokenStore(folder, files.log.reason(error), error);
+  }
 }
 
 async function makeStore(folder: string): Promise<void> {
@@ -81,7 +103,8 @@ export function forceTree(folder: string): void {
   force(folder);
 }
 
-function force(path: string): void {
+/** Forces a file or a folder to the disk. */
+export function force(path: string): void {
   const file = openSync(path, 'r');
   try {
     fsyncSync(file);

@@ -1,19 +1,28 @@
 import type { KitItemView } from '@still-heron/contract';
 import { type KitItems, type KitKind, kitName } from '@still-heron/core';
-import type { KitService } from '../kit/kit.service.js';
-import type { ProductionsService } from '../productions/productions.service.js';
-import type { ShotsService } from '../shots/shots.service.js';
+import type { Database } from '../database/driver.js';
+import { KitRepository } from '../kit/kit.repository.js';
+import { KitService } from '../kit/kit.service.js';
+import { ProductionsRepository } from '../productions/productions.repository.js';
+import { ProductionsService } from '../productions/productions.service.js';
+import { ShotsRepository } from '../shots/shots.repository.js';
+import { ShotsService } from '../shots/shots.service.js';
 import { BELL_FOUNDRY, BELL_FOUNDRY_SHOTS, type DemoKit } from './bell-foundry.js';
 import { KIT_CHANGES_AFTER_PLANNING, DEMO_KIT } from './kit.js';
 
-/** Adds the demo production and its kit to a database without productions. */
-export async function seedDemo(productions: ProductionsService, shots: ShotsService, kit: KitService): Promise<void> {
-  if ((await productions.all()).length > 0) return;
-  const demoKit = await seedKit(kit);
-  const { id } = await productions.create(BELL_FOUNDRY);
-  for (const makeShot of BELL_FOUNDRY_SHOTS) await shots.create(id, makeShot(demoKit));
-  const before = demoKit.lens(KIT_CHANGES_AFTER_PLANNING.lens.name);
-  await kit.save('lenses', before.id, { version: 1, item: KIT_CHANGES_AFTER_PLANNING });
+/** Adds the demo production and its kit to a database without productions: all of it, or nothing if the start is cut short. */
+export function seedDemo(db: Database): Promise<void> {
+  return db.transaction(async (all) => {
+    const productions = new ProductionsService(new ProductionsRepository(all));
+    const shots = new ShotsService(new ShotsRepository(all), productions);
+    const kit = new KitService(new KitRepository(all));
+    if ((await productions.all()).length > 0) return;
+    const demoKit = await seedKit(kit);
+    const { id } = await productions.create(BELL_FOUNDRY);
+    for (const makeShot of BELL_FOUNDRY_SHOTS) await shots.create(id, makeShot(demoKit));
+    const before = demoKit.lens(KIT_CHANGES_AFTER_PLANNING.lens.name);
+    await kit.save('lenses', before.id, { version: 1, item: KIT_CHANGES_AFTER_PLANNING });
+  });
 }
 
 async function seedKit(kit: KitService): Promise<DemoKit> {

@@ -1,22 +1,34 @@
 import { Controller, Get, Inject } from '@nestjs/common';
 import { ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import { HealthView, type ProblemView } from '@still-heron/contract';
 import { sql } from 'drizzle-orm';
-import { DATABASE } from '../database/database.module.js';
+import { BackupsService } from '../backups/backups.service.js';
+import { CONFIG, type Config } from '../config.js';
 import type { Database } from '../database/driver.js';
+import { freeBytesOf, isNearlyFull, nearlyFull } from '../database/freeSpace.js';
+import { DATABASE } from '../database/tokens.js';
+import { requestView } from '../http/request-problem.js';
 
 @ApiTags('health')
 @Controller('health')
 export class HealthController {
-  constructor(@Inject(DATABASE) private readonly db: Database) {}
+  constructor(
+    @Inject(CONFIG) private readonly config: Config,
+    @Inject(DATABASE) private readonly db: Database,
+    @Inject(BackupsService) private readonly backups: BackupsService,
+  ) {}
 
-  /** Answers only if the database does. */
+  /** Answers only if the database does; otherwise with the reason, like every request. */
   @Get()
-  @ApiOkResponse({
-    description: 'The server and its database answer',
-    schema: { properties: { status: { type: 'string', enum: ['ok'] } } },
-  })
-  async health(): Promise<{ status: 'ok' }> {
+  @ApiOkResponse({ type: HealthView })
+  async health(): Promise<HealthView> {
     await this.db.execute(sql`select 1`);
-    return { status: 'ok' };
+    const { dataFolder, minFreeBytes } = this.config;
+    const freeBytes = await freeBytesOf(dataFolder);
+    const warnings: ProblemView[] = [];
+    if (isNearlyFull(freeBytes, minFreeBytes)) warnings.push(nearlyFull(freeBytes, minFreeBytes).body);
+    const { failure } = this.backups;
+    if (failure !== null) warnings.push(requestView('', 'backup-failed', { reason: failure }));
+    return { status: warnings.length > 0 ? 'warning' : 'ok', warnings, freeBytes };
   }
 }

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { type KitItems, type KitKind, kitName } from '@still-heron/core';
 import { and, asc, eq, isNotNull, isNull, lt } from 'drizzle-orm';
-import { DATABASE } from '../database/database.module.js';
+import { DATABASE } from '../database/tokens.js';
 import type { Database } from '../database/driver.js';
 import { cameras, lenses, rigs, wheels } from '../database/schema.js';
 

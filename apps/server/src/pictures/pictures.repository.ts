@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { Inject, Injectable } from '@nestjs/common';
 import { eq } from 'drizzle-orm';
-import { DATABASE } from '../database/database.module.js';
+import { DATABASE } from '../database/tokens.js';
 import type { Database } from '../database/driver.js';
 import { pictures } from '../database/schema.js';
 import type { ReadPicture } from './read-picture.js';

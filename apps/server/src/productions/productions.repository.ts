@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
-import { DATABASE } from '../database/database.module.js';
+import { DATABASE } from '../database/tokens.js';
 import type { Database } from '../database/driver.js';
 import { productions, shots } from '../database/schema.js';
 

@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { and, asc, desc, eq, gt, isNotNull, isNull, lt, sql } from 'drizzle-orm';
-import { DATABASE } from '../database/database.module.js';
+import { DATABASE } from '../database/tokens.js';
 import type { Database } from '../database/driver.js';
 import { shotRevisions, shots } from '../database/schema.js';
 import { raiseVersion } from '../productions/productions.repository.js';

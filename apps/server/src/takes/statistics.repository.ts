@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { difficultyOf, type MeasuredErrors, measuredError } from '@still-heron/core';
 import { and, eq, notInArray, sql } from 'drizzle-orm';
 import type { CalibrationView, KeptView, StatisticsView } from '@still-heron/contract';
-import { DATABASE } from '../database/database.module.js';
+import { DATABASE } from '../database/tokens.js';
 import type { Database } from '../database/driver.js';
 import { shots, takes } from '../database/schema.js';
 

@@ -2,7 +2,7 @@ import { alternatives } from './ranges.js';
 import type { ProblemText } from './problemText.js';
 
 /** What an address can ask for. */
-export type Requested = 'production' | 'shot' | 'revision' | 'kit item' | 'kind of kit' | 'picture' | 'take';
+export type Requested = 'production' | 'shot' | 'revision' | 'kit item' | 'kind of kit' | 'picture' | 'take' | 'backup';
 
 /** Why an SVG is refused. `line` is counted from 1. */
 export type SvgDanger =
@@ -30,6 +30,10 @@ export interface RequestProblemValues {
   'too-large': { readonly body: string; readonly kitFile: string; readonly pictureMb: number };
   internal: object;
   'disk-full': object;
+  'disk-nearly-full': { readonly freeMb: number; readonly needMb: number };
+  'too-much-work': object;
+  'bad-backup': { readonly reason: string };
+  'backup-failed': { readonly reason: string };
   'database-away': object;
   busy: object;
   'foreign-host': { readonly given: string; readonly own: string };
@@ -101,6 +105,16 @@ const WRITERS: Writers = {
   'disk-full': () => ({
     message: 'the disk of the server is full',
     need: 'free space on that disk',
+  }),
+  'disk-nearly-full': ({ freeMb, needMb }) => ({
+    message: `the disk of the server is almost full (${freeMb} MB are free)`,
+    need: `${needMb} MB of free space on that disk`,
+  }),
+  'too-much-work': () => ({ message: 'the server is computing as much as it can', need: 'another try in a moment' }),
+  'bad-backup': ({ reason }) => ({ message: reason, need: 'another backup' }),
+  'backup-failed': ({ reason }) => ({
+    message: `the last backup failed: ${reason}`,
+    need: 'a backup that succeeds; “npm run backup” tries it now',
   }),
   'database-away': () => ({
     message: 'the database does not answer',

@@ -1,0 +1,114 @@
+import { sql } from 'drizzle-orm';
+import { rowsOf } from '../database/migrations.js';
+import type { Database } from '../database/driver.js';
+import { type BackupRow, RowDigest } from './backupFile.js';
+
+/** Tables with the columns that order their rows. A table follows those that its rows point to. */
+const TABLES: readonly { readonly name: string; readonly key: string }[] = [
+  { name: 'productions', key: 'id' },
+  { name: 'pictures', key: 'id' },
+  { name: 'cameras', key: 'id' },
+  { name: 'lenses', key: 'id' },
+  { name: 'wheels', key: 'id' },
+  { name: 'rigs', key: 'id' },
+  { name: 'shots', key: 'id' },
+  { name: 'shot_revisions', key: 'shot_id, version' },
+  { name: 'takes', key: 'id' },
+];
+
+/** Tables whose rows have a version. */
+const VERSIONED = ['productions', 'shots', 'shot_revisions', 'takes', 'cameras', 'lenses', 'wheels', 'rigs'];
+
+/** Rows that are read, and characters that are written, with one statement. */
+const ROWS_AT_ONCE = 50;
+const CHARACTERS_AT_ONCE = 1_000_000;
+
+/** Counts that tell a person what a backup holds. Deleted shots that can be restored are not counted. */
+export interface Holds {
+  readonly productions: number;
+  readonly shots: number;
+  readonly takes: number;
+}
+
+/** What the database holds. */
+export async function countRows(db: Pick<Database, 'execute'>): Promise<Holds> {
+  const [counted] = await rowsOf<Holds>(
+    db,
+    sql`select (select count(*)::int from productions) as productions,
+      (select count(*)::int from shots where deleted_at is null) as shots, (select count(*)::int from takes) as takes`,
+  );
+  return counted!;
+}
+
+/** Tables that exist in this form of the database. */
+async function storedTables(db: Pick<Database, 'execute'>): Promise<typeof TABLES> {
+  const rows = await rowsOf<{ name: string }>(db, sql`select tablename as name from pg_tables where schemaname = 'public'`);
+  const stored = new Set(rows.map(({ name }) => name));
+  return TABLES.filter(({ name }) => stored.has(name));
+}
+
+/**
+ * Every row of every table, as JSON text in which PostgreSQL reads all columns back equal.
+ *
+ * @param db - a transaction that sees one state
+ */
+export async function* allRows(db: Pick<Database, 'execute'>): AsyncGenerator<BackupRow> {
+  for (const { name, key } of await storedTables(db)) {
+    await db.execute(
+      sql.raw(`declare backed_up no scroll cursor for select to_jsonb(t)::text as row from "${name}" t order by ${key}`),
+    );
+    for (;;) {
+      const rows = await rowsOf<{ row: string }>(db, sql.raw(`fetch ${ROWS_AT_ONCE} from backed_up`));
+      for (const { row } of rows) yield { table: name, row };
+      if (rows.length < ROWS_AT_ONCE) break;
+    }
+    await db.execute(sql`close backed_up`);
+  }
+}
+
+/** Digest of all rows. @param db - a transaction that sees one state */
+export async function digestOf(db: Pick<Database, 'execute'>): Promise<string> {
+  const digest = new RowDigest();
+  for await (const entry of allRows(db)) digest.add(entry);
+  return digest.end().digest;
+}
+
+/**
+ * Replaces all rows by others.
+ *
+ * @param db - a transaction, which is to be rolled back if this fails
+ */
+export async function replaceRows(db: Pick<Database, 'execute'>, rows: AsyncIterable<BackupRow>): Promise<void> {
+  const stored = await storedTables(db);
+  await db.execute(sql.raw(`truncate ${stored.map(({ name }) => `"${name}"`).join(', ')}`));
+  let [table, batch, length]: [string, string[], number] = ['', [], 0];
+  const flush = async () => {
+    if (batch.length > 0) {
+      if (!stored.some(({ name }) => name === table)) throw new Error(`there is no table ${table}`);
+      const target = sql.raw(`"${table}"`);
+      await db.execute(
+        sql`insert into ${target} select * from jsonb_populate_recordset(null::${target}, ${`[${batch.join(',')}]`}::jsonb)`,
+      );
+    }
+    [batch, length] = [[], 0];
+  };
+  for await (const entry of rows) {
+    if (entry.table !== table || length > CHARACTERS_AT_ONCE) await flush();
+    table = entry.table;
+    batch.push(entry.row);
+    length += entry.row.length;
+  }
+  await flush();
+}
+
+/** The highest version of any row. */
+export async function newestVersion(db: Pick<Database, 'execute'>): Promise<number> {
+  const each = VERSIONED.map((name) => `select coalesce(max(version), 0) as version from "${name}"`).join(' union all ');
+  const [newest] = await rowsOf<{ version: number }>(db, sql.raw(`select max(version)::int as version from (${each}) as each`));
+  return newest!.version;
+}
+
+/** Adds to the version of every row. */
+export async function raiseVersions(db: Pick<Database, 'execute'>, by: number): Promise<void> {
+  for (const name of VERSIONED) await db.execute(sql.raw(`update "${name}" set version = version + ${by}`));
+}
