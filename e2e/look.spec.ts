@@ -6,6 +6,13 @@ import { expect, type Heron, test } from './heron';
 const SCREENS: readonly { readonly name: string; readonly open: (heron: Heron) => Promise<unknown> }[] = [
   { name: 'productions', open: (heron) => heron.open('/productions') },
   {
+    name: 'backups',
+    open: async (heron) => {
+      await heron.open('/backups');
+      await expect(heron.page.getByTestId('backup-sentence')).toBeVisible();
+    },
+  },
+  {
     name: 'shots',
     open: async (heron) => {
       const productions = await heron.api<{ id: string; name: string }[]>('get', 'productions');

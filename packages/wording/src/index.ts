@@ -118,3 +118,12 @@ export {
   restoredText,
   type ToldBackup,
 } from './backups/storeText.js';
+export {
+  ageText,
+  BACKUP_REASON_WORDS,
+  backupPlaceText,
+  BACKUPS_KEPT,
+  backupSentence,
+  restoreQuestion,
+  sizeText,
+} from './backups/backupText.js';

@@ -34,6 +34,7 @@ const router = createBrowserRouter(
         { path: 'takes', lazy: async () => ({ Component: (await pages.takes()).TakesPage }) },
       ],
     },
+    { path: '/backups', lazy: async () => ({ Component: (await pages.backups()).BackupsPage }) },
     { path: '/kit', element: <Navigate to="/kit/lenses" replace /> },
     { path: '/kit/:kind/:itemId?', lazy: async () => ({ Component: (await pages.kit()).KitPage }) },
     { path: '*', element: <Navigate to="/" replace /> },

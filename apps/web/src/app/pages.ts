@@ -3,6 +3,7 @@ export const pages = {
   productions: () => import('../features/shots/ProductionsPage'),
   shots: () => import('../features/shots/ShotsPage'),
   log: () => import('../features/log/LogPage'),
+  backups: () => import('../features/backups/BackupsPage'),
   shot: () => import('../features/shotPage/ShotPage'),
   setup: () => import('../features/setup/SetupPage'),
   floor: () => import('../features/floor/FloorPage'),
@@ -17,6 +18,7 @@ export const pages = {
 function neededFor(path: string) {
   if (path.startsWith('/shots/')) return [pages.shot, pages[stepOf(path)]];
   if (path.startsWith('/kit')) return [pages.kit];
+  if (path === '/backups') return [pages.backups];
   if (path.endsWith('/shots')) return [pages.shots];
   return path.endsWith('/takes') ? [pages.log] : [pages.productions];
 }

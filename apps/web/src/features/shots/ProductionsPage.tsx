@@ -58,6 +58,9 @@ export function ProductionsPage({ opensSingle = false }: { readonly opensSingle?
           </ul>
           <h2>New production</h2>
           <NewProduction />
+          <p className={styles.further}>
+            <Link to="/backups">Backups</Link>
+          </p>
         </section>
       )}
     </Frame>
