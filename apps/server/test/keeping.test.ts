@@ -11,11 +11,11 @@ import type { Database } from '../src/database/driver';
 import { lockDataFolder } from '../src/database/lock';
 import { shotRevisions } from '../src/database/schema';
 import { ShotsRepository } from '../src/shots/shots.repository';
-import { demoShots, makeProduction, makeShot, startServer } from './server';
+import { demoShots, makeProduction, makeShot, startServer, testFolder } from './server';
 
 const lockFiles = (folder: string) => readdirSync(folder).filter((name) => name.includes('in-use-by'));
 
-test('what was saved is there after a stop and a start; meanwhile the folder is locked', async () => {
+testFolder('what was saved is there after a stop and a start; meanwhile the folder is locked', async () => {
   const first = await startServer();
   const { id } = await makeProduction(first, 'The Bell Foundry');
   const shot = await makeShot(first, id, { title: 'Lantern to the mould' });

@@ -1,7 +1,8 @@
 import 'reflect-metadata';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { basename, join } from 'node:path';
+import pg from 'pg';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import type { ProductionView, ShotDocument, ShotView } from '@still-heron/contract';
 import { kitName, type KitItems, type KitKind, newPlan } from '@still-heron/core';
@@ -22,10 +23,11 @@ export interface TestServer {
 
 export async function startServer(options: Partial<Config> = {}): Promise<TestServer> {
   const folder = options.dataFolder ?? emptyData();
+  const databaseUrl = SERVER_URL === undefined ? null : await databaseOf(SERVER_URL, folder);
   const config: Config = {
     port: 0,
     host: '127.0.0.1',
-    databaseUrl: null,
+    databaseUrl,
     seedsDemo: false,
     pageFolder: null,
     backsUp: false,
@@ -43,6 +45,25 @@ export async function startServer(options: Partial<Config> = {}): Promise<TestSe
     stop: () => app.close(),
     remove: () => rmSync(folder, { recursive: true, force: true }),
   };
+}
+
+/** PostgreSQL server that `npm run test:postgres` has started; without it each test server has a PGlite. */
+export const SERVER_URL = process.env['STILL_HERON_TEST_SERVER'];
+
+/** For tests of what only a folder has. */
+export const [describeFolder, testFolder] = SERVER_URL === undefined ? [describe, test] : [describe.skip, test.skip];
+
+/** A database of the server for a data folder. It is made when it is asked for first. */
+export async function databaseOf(serverUrl: string, folder: string): Promise<string> {
+  const name = basename(folder).toLowerCase().replace(/\W/g, '_');
+  const client = new pg.Client({ connectionString: serverUrl });
+  await client.connect();
+  await client.query(`create database "${name}"`).catch((error: unknown) => {
+    // another one makes it at this moment, or has made it
+    if (!['42P04', '23505'].includes((error as { code: string }).code)) throw error;
+  });
+  await client.end();
+  return Object.assign(new URL(serverUrl), { pathname: `/${name}` }).href;
 }
 
 /** A new data folder with an empty, migrated database. */

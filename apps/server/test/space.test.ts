@@ -5,7 +5,7 @@ import type { Database } from '../src/database/driver';
 import { rowsOf } from '../src/database/migrations';
 import { DATABASE } from '../src/database/tokens';
 import { Upkeep } from '../src/database/upkeep';
-import { makeProduction, makeShot, someShot, startServer, type TestServer } from './server';
+import { makeProduction, makeShot, testFolder, someShot, startServer, type TestServer } from './server';
 
 let server: TestServer;
 afterEach(async () => {
@@ -23,7 +23,7 @@ test('on a disk that is almost full changes are refused before anything breaks; 
   expect(health.warnings.map(({ code }) => code)).toEqual(['disk-nearly-full']);
 });
 
-test('the space of replaced rows is used again', async () => {
+testFolder('the space of replaced rows is used again', async () => {
   server = await startServer();
   const { id } = await makeProduction(server);
   const shot = await makeShot(server, id);

@@ -116,6 +116,8 @@ export {
   otherPostgresText,
   putAsideText,
   restoredText,
+  serverAwayText,
+  sharedDatabaseText,
   type ToldBackup,
 } from './backups/storeText.js';
 export {

@@ -3,13 +3,12 @@ import { cp } from 'node:fs/promises';
 import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
-import { drizzle as drizzleServer } from 'drizzle-orm/node-postgres';
 import { drizzle as drizzlePglite } from 'drizzle-orm/pglite';
-import pg from 'pg';
 import { openCopyOfStore, openStore } from './durableFolder.js';
 import { lockDataFolder } from './lock.js';
 import { knownMigrations, migrate, storedForm } from './migrations.js';
 import * as schema from './schema.js';
+import { alone, connect, noteOtherServers, overPostgres } from './server.js';
 
 /** The database independent of its driver: same schema, same SQL. Also the type of a transaction. */
 export type Database = PgDatabase<PgQueryResultHKT, typeof schema>;
@@ -45,14 +44,41 @@ export function storeFolder(dataFolder: string): string {
  * @throws {DataFolderInUse} if another process uses the folder
  * @throws {BrokenStore} if the database in the folder can't be opened, or the folder holds something else
  * @throws {NewerStore}, {OtherPostgres} if another version wrote it
+ * @throws {ServerAway} if the PostgreSQL server does not answer
  */
 export async function openDatabase(options: DatabaseOptions): Promise<OpenDatabase> {
-  const open = options.databaseUrl === null ? await openPglite(options.dataFolder) : openServer(options.databaseUrl);
+  if (options.databaseUrl !== null) return openServerMigrated(options.databaseUrl, options);
+  const open = await openPglite(options.dataFolder);
   try {
-    const { migrations } = await storedForm(open.db, open.where);
-    if (migrations > 0 && migrations < knownMigrations().length) await options.beforeMigration?.(open, migrations);
-    if (migrations < knownMigrations().length) await migrate(open.db);
+    await bringToNewest(open, open.db, options);
     return open;
+  } catch (error) {
+    await open.close();
+    throw error;
+  }
+}
+
+/** Runs the migrations that are missing. @param db - the connection to run them on */
+async function bringToNewest(open: OpenDatabase, db: Database, { beforeMigration }: DatabaseOptions): Promise<void> {
+  const { migrations } = await storedForm(db, open.where);
+  if (migrations >= knownMigrations().length) return;
+  if (migrations > 0) await beforeMigration?.(open, migrations);
+  await migrate(db);
+}
+
+async function openServerMigrated(databaseUrl: string, options: DatabaseOptions): Promise<OpenDatabase> {
+  const pool = connect(databaseUrl);
+  const open = plainServer(pool);
+  try {
+    await alone(pool, (db) => bringToNewest(open, db, options));
+    const release = await noteOtherServers(databaseUrl);
+    return {
+      ...open,
+      close: async () => {
+        await release();
+        await open.close();
+      },
+    };
   } catch (error) {
     await open.close();
     throw error;
@@ -103,9 +129,12 @@ function overPglite(client: PGlite): Database {
 
 /** Connects to a PostgreSQL server as it is, without migrations. */
 export function openServer(databaseUrl: string): OpenDatabase {
-  const pool = new pg.Pool({ connectionString: databaseUrl });
+  return plainServer(connect(databaseUrl));
+}
+
+function plainServer(pool: ReturnType<typeof connect>): OpenDatabase {
   return {
-    db: drizzleServer(pool, { schema }) as unknown as Database,
+    db: overPostgres(pool),
     where: 'the PostgreSQL server of DATABASE_URL',
     copyStore: null,
     close: () => pool.end(),

@@ -66,10 +66,15 @@ const PASSING = [
   { codes: ['40001', '40P01', '55P03'], status: 503, problem: 'busy' },
 ] as const;
 
+/** Errors of the driver that have no code. */
+const BROKEN_CONNECTION =
+  /^(Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error|Cannot use a pool after)/;
+
 /** Trouble of the database that passes, at any depth of an error's causes. */
 function databaseProblem(error: unknown): RequestProblem | null {
   for (let at = error; at instanceof Error; at = at.cause) {
     const code = (at as NodeJS.ErrnoException).code ?? '';
+    if (BROKEN_CONNECTION.test(at.message)) return RequestProblem.of(503, '', 'database-away', {});
     const found = PASSING.find(({ codes }) => codes.some((known) => code.startsWith(known)));
     if (found) return RequestProblem.of(found.status, '', found.problem, {});
   }

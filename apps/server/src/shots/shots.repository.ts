@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { and, asc, desc, eq, gt, isNotNull, isNull, lt, sql } from 'drizzle-orm';
 import { DATABASE } from '../database/tokens.js';
 import type { Database } from '../database/driver.js';
-import { shotRevisions, shots } from '../database/schema.js';
+import { productions, shotRevisions, shots } from '../database/schema.js';
 import { raiseVersion } from '../productions/productions.repository.js';
 
 export type ShotRow = typeof shots.$inferSelect;
@@ -32,6 +32,8 @@ export class ShotsRepository {
   /** @param after - previous shot; null for the end */
   insert(productionId: string, document: DocumentRow, after: ShotRow | null): Promise<ShotRow> {
     return this.db.transaction(async (tx) => {
+      // one at a time: they move the same rows
+      await tx.execute(sql`select id from ${productions} where id = ${productionId} for update`);
       const position = after ? after.position + 1 : await endOf(tx, productionId);
       await tx
         .update(shots)

@@ -84,8 +84,12 @@ export class TakesRepository {
     return this.db.transaction(async (tx) => {
       // two devices that log at the same time get two numbers
       await tx.execute(sql`select id from ${shots} where id = ${shotId} for update`);
-      const [known] = id ? await tx.select(ROW).from(takes).where(eq(takes.id, id)) : [];
-      if (known) return known.shotId === shotId ? known : undefined;
+      const known = async () => {
+        const [row] = id ? await tx.select(ROW).from(takes).where(eq(takes.id, id)) : [];
+        return row;
+      };
+      const before = await known();
+      if (before) return before.shotId === shotId ? before : undefined;
       const [last] = await tx
         .select({ number: sql<number>`coalesce(max(${takes.number}), 0)`.mapWith(Number) })
         .from(takes)
@@ -93,8 +97,10 @@ export class TakesRepository {
       const [row] = await tx
         .insert(takes)
         .values({ ...(id ? { id } : {}), shotId, productionId, rolledAt, number: last!.number + 1, ...columnsOf(take) })
+        .onConflictDoNothing({ target: takes.id })
         .returning(ROW);
-      return row!;
+      // the same id was logged at this moment, for another shot
+      return row ?? (await known().then((other) => (other?.shotId === shotId ? other : undefined)));
     });
   }
 

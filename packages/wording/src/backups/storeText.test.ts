@@ -10,7 +10,7 @@ test('a broken database is told with what the newest backup holds, and what it l
     'It stays there as it is.',
     'The newest good backup was made on 28 November 2026, 16:00. It holds 1 production, 14 shots, no takes.',
     'Changes after that, up to 28 November 2026, 16:42, are not in it.',
-    'To go on with it:     npm run restore -- one.backup.gz',
+    'To use it:              npm run restore -- one.backup.gz',
     'To start without data: npm run restore -- --empty',
     'Both put the broken folder aside and delete nothing.',
   ]);

@@ -38,7 +38,7 @@ export function brokenStoreText(
     const written = store.writtenAtMs === null || store.writtenAtMs < newest.madeAtMs ? null : momentText(store.writtenAtMs);
     if (written !== null && written !== momentText(newest.madeAtMs))
       lines.push(`Changes after that, up to ${written}, are not in it.`);
-    lines.push(`To go on with it:     npm run restore -- ${newest.name}`);
+    lines.push(`To use it:              npm run restore -- ${newest.name}`);
   } else lines.push('There is no backup of it.');
   lines.push('To start without data: npm run restore -- --empty', 'Both put the broken folder aside and delete nothing.');
   return lines.join('\n');
@@ -87,4 +87,14 @@ export function emptyStartText(aside: string | null): string {
 export function noSuchBackupText(name: string | null, folder: string): string {
   if (name === null) return `There are no backups in ${folder}.`;
   return `There is no backup ${name} in ${folder}. Give the name of one of these:`;
+}
+
+/** Told at a start when the PostgreSQL server does not let us in. */
+export function serverAwayText(reason: string): string {
+  return `The PostgreSQL server of DATABASE_URL can’t be used: ${reason}. Start it, or correct DATABASE_URL. Without DATABASE_URL the data is kept in a folder.`;
+}
+
+/** Told at a start beside another server on the same database. */
+export function sharedDatabaseText(): string {
+  return 'Another Still Heron uses this database. Everything saved is shared. A roll and its devices are not: open them from one server.';
 }
