@@ -10,7 +10,7 @@ import { longShot, summary } from './evaluate.mjs';
 export async function startServer(env = {}) {
   const folder = mkdtempSync(join(tmpdir(), 'still-heron-bench-'));
   const child = spawn(process.execPath, [resolve('apps/server/dist/main.js')], {
-    env: { ...process.env, ...env, PORT: '0', STILL_HERON_DATA: folder },
+    env: { ...process.env, STILL_HERON_BACKUPS: 'off', ...env, PORT: '0', STILL_HERON_DATA: folder },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   const address = await new Promise((found, failed) => {

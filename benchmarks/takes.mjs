@@ -5,9 +5,11 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import { createApp } from '../apps/server/dist/create-app.js';
-import { DATABASE } from '../apps/server/dist/database/database.module.js';
+import { DATABASE } from '../apps/server/dist/database/tokens.js';
 import { takes } from '../apps/server/dist/database/schema.js';
 import { longShot, summary } from './evaluate.mjs';
+import { largestShot } from './largestShot.mjs';
+import { benchMeanwhile } from './meanwhile.mjs';
 import { call } from './server.mjs';
 
 const HZ = 120;
@@ -48,6 +50,9 @@ async function benchLog() {
     seedsDemo: false,
     pageFolder: null,
     dataFolder: folder,
+    backsUp: false,
+    threads: 2,
+    minFreeBytes: 0,
   });
   try {
     await app.listen(0, '127.0.0.1');
@@ -60,6 +65,8 @@ async function benchLog() {
       ids.push((await call(address, 'POST', `productions/${production.id}/shots`, document)).id);
     }
     await fill(app.get(DATABASE), production.id, ids, plan);
+    // as the server does after five hundred changes
+    await app.get(DATABASE).execute('vacuum analyze');
     // a kept-alive connection to the previous server fails once
     await call(address, 'GET', 'health').catch(() => null);
     const asked = [
@@ -81,6 +88,15 @@ async function benchLog() {
       const figure = `${median.toFixed(0)} ms median, ${p95.toFixed(0)} ms p95`;
       lines.push({ what, figure, aim: `under ${aimMs} ms`, shareOfAim: median / aimMs });
     }
+    const largest = { scene: '', slate: 'long', title: '', plan: largestShot() };
+    const { id } = await call(address, 'POST', `productions/${production.id}/shots`, largest);
+    const all = `productions/${production.id}/takes`;
+    lines.push(
+      await benchMeanwhile(address, 'the keep rate of the largest plan is drawn', `shots/${id}/keep-rate?takes=20000`),
+      await benchMeanwhile(address, '50,000 takes are reported', `${all}/report.pdf`),
+      await benchMeanwhile(address, 'statistics of 50,000 takes are computed', `${all}/statistics`),
+      await benchMeanwhile(address, '50,000 takes are sent whole', `${all}/whole`),
+    );
     return lines;
   } finally {
     await app.close();

@@ -25,6 +25,8 @@ export interface Config {
   readonly pageFolder: string | null;
 }
 
+/** One computes while the other makes a backup, also on a machine with one core. */
+const MIN_THREADS = 2;
 const MAX_THREADS = 4;
 /** Several times what PostgreSQL writes between two checkpoints. */
 const MIN_FREE_BYTES = 200 * 1024 ** 2;
@@ -51,7 +53,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     databaseUrl: env['DATABASE_URL'] ?? null,
     seedsDemo: env['STILL_HERON_SEED'] === 'demo',
     backsUp: env['STILL_HERON_BACKUPS'] !== 'off',
-    threads: Math.max(1, Math.min(MAX_THREADS, availableParallelism() - 1)),
+    threads: Math.max(MIN_THREADS, Math.min(MAX_THREADS, availableParallelism())),
     minFreeBytes: MIN_FREE_BYTES,
     pageFolder: resolve(import.meta.dirname, '../../web/dist'),
   };

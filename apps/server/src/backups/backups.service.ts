@@ -80,7 +80,7 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
     const before = await this.inTurn(async () => {
       const made = await this.makeOne('before-restore', false);
       await restoreBackup(join(this.folder, name), this.open.db);
-      this.changes.note();
+      this.changes.replaced();
       return made;
     });
     return { restored, before: await this.find(before!) };
@@ -114,7 +114,7 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
       this.changes.backedUp();
       const madeAt = new Date().toISOString();
       const order = { source, folder: this.folder, reason, madeAt, onlyIfChanged };
-      return this.pool.run('makeBackup', order, this.stopping.signal);
+      return this.pool.run('makeBackup', order, this.stopping.signal, null);
     });
     await thinOut(this.folder, Date.now());
     return made;

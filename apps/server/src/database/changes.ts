@@ -27,6 +27,12 @@ export class Changes implements NestMiddleware {
     this.sinceVacuum++;
   }
 
+  /** Everything was replaced. */
+  replaced(): void {
+    this.sinceBackup++;
+    this.sinceVacuum = Infinity;
+  }
+
   backedUp(): void {
     this.sinceBackup = 0;
   }

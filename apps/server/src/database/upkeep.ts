@@ -21,8 +21,10 @@ export class Upkeep implements OnModuleInit, OnModuleDestroy {
     @Inject(Changes) private readonly changes: Changes,
   ) {}
 
-  onModuleInit(): void {
+  /** Without knowing the tables, PostgreSQL reads all of them where an index would do. */
+  async onModuleInit(): Promise<void> {
     if (this.config.databaseUrl !== null) return;
+    await this.open.db.execute(sql`analyze takes, shots, shot_revisions`);
     this.looking = setInterval(() => void this.look(), LOOK_EVERY_MS);
     this.looking.unref();
   }

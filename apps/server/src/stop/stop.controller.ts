@@ -1,6 +1,7 @@
 import { Controller, Get, Inject, Param, Query } from '@nestjs/common';
 import { ApiBadRequestResponse, ApiNotFoundResponse, ApiOkResponse, ApiQuery, ApiTags } from '@nestjs/swagger';
 import { ErrorBody, KeepRateView, MAX_TRIALS_PER_REQUEST, StopRateView } from '@still-heron/contract';
+import { Gone } from '../http/gone.js';
 import { ShotId, wholeFrom } from '../http/validation.js';
 import { StopService } from './stop.service.js';
 
@@ -25,20 +26,22 @@ export class StopController {
   @ApiOkResponse({ type: KeepRateView })
   keepRate(
     @Param('shotId', ShotId) id: string,
-    @Query('takes') takes?: unknown,
-    @Query('seed') seed?: unknown,
+    @Query('takes') takes: unknown,
+    @Query('seed') seed: unknown,
+    @Gone() signal: AbortSignal,
   ): Promise<KeepRateView> {
-    return this.stop.keepRate(id, takesFrom(takes), seedFrom(seed));
+    return this.stop.keepRate(id, { takes: takesFrom(takes), seed: seedFrom(seed), signal });
   }
 
   @Get('stops')
   @ApiOkResponse({ type: [StopRateView], description: 'The shot at every stop of its lens, widest first' })
   stops(
     @Param('shotId', ShotId) id: string,
-    @Query('takes') takes?: unknown,
-    @Query('seed') seed?: unknown,
+    @Query('takes') takes: unknown,
+    @Query('seed') seed: unknown,
+    @Gone() signal: AbortSignal,
   ): Promise<StopRateView[]> {
-    return this.stop.stops(id, takesFrom(takes), seedFrom(seed));
+    return this.stop.stops(id, { takes: takesFrom(takes), seed: seedFrom(seed), signal });
   }
 }
 

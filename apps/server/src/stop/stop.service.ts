@@ -1,73 +1,41 @@
-import { setImmediate } from 'node:timers/promises';
 import { Inject, Injectable } from '@nestjs/common';
 import type { KeepRateView, StopRateView } from '@still-heron/contract';
-import {
-  withStop,
-  drawLayoutOf,
-  type DrawLayout,
-  keepRateOf,
-  mergeCounts,
-  prepareTrials,
-  runTrials,
-  type ShotPlan,
-  stopsToCompare,
-  type TrialCounts,
-} from '@still-heron/core';
 import { RequestProblem } from '../http/request-problem.js';
 import { ShotsService } from '../shots/shots.service.js';
+import { Pool } from '../work/pool.js';
+import type { NothingToJudge } from './rates.js';
 
-/** Trials between two turns of the event loop: some milliseconds for a long shot. */
-const TAKES_AT_ONCE = 100;
+/** What is drawn, and when to give up. */
+interface Draw {
+  readonly takes: number;
+  readonly seed: number;
+  /** Ends the computation when its client has gone */
+  readonly signal: AbortSignal;
+}
 
 /** Keep rates for exports and other programs: the same trials as on the page. */
 @Injectable()
 export class StopService {
-  constructor(@Inject(ShotsService) private readonly shots: ShotsService) {}
+  constructor(
+    @Inject(ShotsService) private readonly shots: ShotsService,
+    @Inject(Pool) private readonly pool: Pool,
+  ) {}
 
-  /** @throws {RequestProblem} 404; 409 for a plan that can't be evaluated yet */
-  async keepRate(shotId: string, takes: number, seed: number): Promise<KeepRateView> {
+  /** @throws {RequestProblem} 404; 409 for a plan that can't be evaluated yet; 422, 503 as the pool */
+  async keepRate(shotId: string, { takes, seed, signal }: Draw): Promise<KeepRateView> {
     const { plan } = await this.shots.find(shotId);
-    return rateOf(plan, drawLayoutOf(plan), takes, seed);
+    return judged(await this.pool.run('keepRate', { plan, takes, seed }, signal));
   }
 
   /** @throws {RequestProblem} as `keepRate` */
-  async stops(shotId: string, takes: number, seed: number): Promise<StopRateView[]> {
+  async stops(shotId: string, { takes, seed, signal }: Draw): Promise<StopRateView[]> {
     const { plan } = await this.shots.find(shotId);
-    const order = drawLayoutOf(plan);
-    const views: StopRateView[] = [];
-    for (const stop of stopsToCompare(plan)) views.push({ stop, ...(await rateOf(withStop(plan, stop), order, takes, seed)) });
-    return views;
+    return judged(await this.pool.run('stopRates', { plan, takes, seed }, signal));
   }
 }
 
-async function rateOf(plan: ShotPlan, order: DrawLayout, takes: number, seed: number): Promise<KeepRateView> {
-  const prepared = prepareTrials(plan, { order });
-  if ('missing' in prepared) {
-    const missing = prepared.missing[0] ?? 'distance';
-    throw RequestProblem.of(409, missing === 'beat' ? 'beats' : 'subjects', 'nothing-to-judge', { missing });
-  }
-  const runs: TrialCounts[] = [];
-  for (let first = 0; first < takes; first += TAKES_AT_ONCE) {
-    runs.push(runTrials(prepared, seed, { first, count: Math.min(TAKES_AT_ONCE, takes - first) }));
-    await setImmediate();
-  }
-  const {
-    frames,
-    expectedTakes,
-    takesForNineOfTen,
-    beats,
-    setupsKept: _,
-    ...rate
-  } = keepRateOf(prepared.beats, mergeCounts(runs), seed);
-  return {
-    ...rate,
-    beats: [...beats],
-    frames: Array.from(frames, finite),
-    expectedTakes: finite(expectedTakes),
-    takesForNineOfTen: finite(takesForNineOfTen),
-  };
-}
-
-function finite(value: number): number | null {
-  return Number.isFinite(value) ? value : null;
+function judged<T extends object>(result: T | NothingToJudge): T {
+  if (!('missing' in result)) return result;
+  const { missing } = result;
+  throw RequestProblem.of(409, missing === 'beat' ? 'beats' : 'subjects', 'nothing-to-judge', { missing });
 }

@@ -1,70 +1,71 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { difficultyOf, type MeasuredErrors, measuredError } from '@still-heron/core';
-import { and, eq, notInArray, sql } from 'drizzle-orm';
-import type { CalibrationView, KeptView, StatisticsView } from '@still-heron/contract';
+import { and, eq, isNotNull, notInArray, sql, type SQL } from 'drizzle-orm';
 import { DATABASE } from '../database/tokens.js';
 import type { Database } from '../database/driver.js';
 import { shots, takes } from '../database/schema.js';
-
-/** Grouping of takes, as a bit of Postgres's `grouping`: set if the column is not grouped by. */
-const GROUPED = { lens: 32, stop: 16, method: 8, puller: 4, tenth: 2, day: 1 } as const;
-const ALL = 63;
-
-interface Line extends MeasuredSums {
-  readonly grouped: number;
-  readonly lens: string;
-  readonly stop: number;
-  readonly method: string;
-  readonly puller: string;
-  readonly tenth: number | null;
-  readonly day: string;
-  readonly takes: number;
-  readonly usable: number;
-  readonly repaired: number;
-  readonly predicted: number | null;
-}
-
-/** Sums of measured errors. */
-interface MeasuredSums {
-  readonly lateCount: number;
-  readonly lateSum: number;
-  readonly lateSquares: number;
-  readonly offCount: number;
-  readonly offSum: number;
-  readonly offSquares: number;
-  readonly missedCount: number;
-  readonly missedSum: number;
-  readonly missedSquares: number;
-}
+import { ALL, type Line } from './statistics.js';
 
 const number = (column: unknown) => sql<number>`${column}`.mapWith(Number);
 
-/** Statistics of takes, in one query. */
+/** Takes that are summed up with one statement: other requests have their turn between. */
+const TAKES_AT_ONCE = 400;
+
+/** Columns that are grouped by or summed up. */
+const SUMMED = [
+  ...[takes.rolledAt, takes.lens, takes.stop, takes.method, takes.puller],
+  ...[takes.predictedKeepRate, takes.isUsable, takes.isRepaired],
+  ...[takes.lateCount, takes.lateSum, takes.lateSquares, takes.offCount, takes.offSum, takes.offSquares],
+  ...[takes.missedCount, takes.missedSum, takes.missedSquares],
+];
+
+/** Sums for the statistics of takes. */
 @Injectable()
 export class StatisticsRepository {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
 
-  async of(productionId: string): Promise<StatisticsView> {
+  /** Sums of a production's takes by each grouping, of some takes after some in the order of time. */
+  async *sums(productionId: string): AsyncGenerator<Line[]> {
     const gone = await this.db
       .select({ id: shots.id })
       .from(shots)
-      .where(and(eq(shots.productionId, productionId), sql`${shots.deletedAt} is not null`));
+      .where(and(eq(shots.productionId, productionId), isNotNull(shots.deletedAt)));
+    const isOfShot =
+      gone.length === 0
+        ? undefined
+        : notInArray(
+            takes.shotId,
+            gone.map(({ id }) => id),
+          );
+    for (let after: string | null = '-infinity'; after !== null;) {
+      const part = await this.part(and(eq(takes.productionId, productionId), isOfShot), after);
+      yield part.map(({ until: _, ...line }) => line);
+      after = part.find(({ grouped }) => grouped === ALL)?.until ?? null;
+    }
+  }
+
+  /** @param after - moment of the last take before */
+  private part(which: SQL | undefined, after: string): Promise<(Line & { until: string | null })[]> {
+    // takes of one moment stay together, so that each is in one part
+    const some = sql`(select ${sql.join(SUMMED, sql`, `)} from ${takes} where ${and(which, sql`${takes.rolledAt} > ${after}::timestamptz`)}
+      order by ${takes.rolledAt} fetch first ${sql.raw(String(TAKES_AT_ONCE))} rows with ties) as takes`;
     const tenth = sql`least(floor(${takes.predictedKeepRate} * 10), 9)`;
     const day = sql`to_char(${takes.rolledAt} at time zone 'utc', 'YYYY-MM-DD')`;
     const total = (column: unknown) => number(sql`sum(${column})`);
-    const lines: Line[] = await this.db
+    return this.db
       .select({
+        until: sql<string | null>`max(${takes.rolledAt})::text`,
         grouped: number(sql`grouping(${takes.lens}, ${takes.stop}, ${takes.method}, ${takes.puller}, ${tenth}, ${day})`),
-        lens: takes.lens,
-        stop: takes.stop,
-        method: takes.method,
-        puller: takes.puller,
+        lens: sql<string>`${takes.lens}`,
+        stop: sql<number>`${takes.stop}`,
+        method: sql<string>`${takes.method}`,
+        puller: sql<string>`${takes.puller}`,
         tenth: sql<number | null>`${tenth}`,
         day: sql<string>`${day}`,
         takes: number(sql`count(*)`),
         usable: number(sql`count(*) filter (where ${takes.isUsable})`),
         repaired: number(sql`count(*) filter (where ${takes.isRepaired})`),
-        predicted: sql<number | null>`avg(${takes.predictedKeepRate})`,
+        predicted: number(sql`coalesce(sum(${takes.predictedKeepRate}), 0)`),
+        predictedCount: number(sql`count(${takes.predictedKeepRate})`),
         lateCount: total(takes.lateCount),
         lateSum: total(takes.lateSum),
         lateSquares: total(takes.lateSquares),
@@ -75,69 +76,9 @@ export class StatisticsRepository {
         missedSum: total(takes.missedSum),
         missedSquares: total(takes.missedSquares),
       })
-      .from(takes)
-      .where(
-        and(
-          eq(takes.productionId, productionId),
-          gone.length === 0
-            ? undefined
-            : notInArray(
-                takes.shotId,
-                gone.map(({ id }) => id),
-              ),
-        ),
-      )
+      .from(some)
       .groupBy(
         sql`grouping sets ((${takes.lens}), (${takes.stop}), (${takes.method}), (${takes.puller}), (${tenth}), (${day}), ())`,
       );
-    return statisticsOf(lines);
   }
-}
-
-function statisticsOf(lines: readonly Line[]): StatisticsView {
-  const by = (bit: number) => lines.filter(({ grouped }) => grouped === ALL - bit);
-  const [all] = by(0);
-  const tenths = by(GROUPED.tenth).filter(({ predicted }) => predicted !== null);
-  const most = (list: KeptView[]) => list.sort((a, b) => b.takes - a.takes || a.name.localeCompare(b.name));
-  return {
-    takes: all?.takes ?? 0,
-    usable: all?.usable ?? 0,
-    repaired: all?.repaired ?? 0,
-    byLens: most(by(GROUPED.lens).map((line) => kept(line.lens, line))),
-    byStop: by(GROUPED.stop)
-      .sort((a, b) => a.stop - b.stop)
-      .map((line) => kept(String(Number(line.stop.toFixed(2))), line)),
-    byMethod: most(by(GROUPED.method).map((line) => kept(line.method, line))),
-    byDifficulty: difficulties(tenths),
-    byPuller: most(by(GROUPED.puller).map((line) => kept(line.puller, line))),
-    byDay: by(GROUPED.day)
-      .map((line) => kept(line.day, line))
-      .sort((a, b) => a.name.localeCompare(b.name)),
-    calibration: tenths
-      .map(({ predicted, takes, usable }): CalibrationView => ({ predicted: Number(predicted), takes, usable }))
-      .sort((a, b) => a.predicted - b.predicted),
-    errors: all ? errorsOf(all) : { late: null, off: null, markMisses: null },
-  };
-}
-
-const kept = (name: string, { takes, usable }: Line): KeptView => ({ name, takes, usable });
-
-/** Groups tenths of the keep rate into difficulties. */
-function difficulties(tenths: readonly Line[]): KeptView[] {
-  const found = new Map<string, KeptView>();
-  for (const { tenth, takes, usable } of [...tenths].sort((a, b) => Number(b.tenth) - Number(a.tenth))) {
-    const name = difficultyOf(Number(tenth) / 10 + 0.05);
-    const known = found.get(name) ?? { name, takes: 0, usable: 0 };
-    found.set(name, { name, takes: known.takes + takes, usable: known.usable + usable });
-  }
-  return [...found.values()];
-}
-
-function errorsOf(all: MeasuredSums): MeasuredErrors {
-  const of = (count: number, sum: number, squares: number) => measuredError({ count, sum, squares });
-  return {
-    late: of(all.lateCount, all.lateSum, all.lateSquares),
-    off: of(all.offCount, all.offSum, all.offSquares),
-    markMisses: of(all.missedCount, all.missedSum, all.missedSquares),
-  };
 }

@@ -1,3 +1,4 @@
+import { Readable } from 'node:stream';
 import { Body, Controller, Delete, Get, Header, HttpCode, Inject, Param, Post, Put, Query, StreamableFile } from '@nestjs/common';
 import {
   ApiBadRequestResponse,
@@ -22,8 +23,10 @@ import {
   UNIT_SYSTEMS,
 } from '@still-heron/contract';
 import { FOCUS_GRADES, MARK_HITS } from '@still-heron/core';
+import { Gone } from '../http/gone.js';
 import { choiceFrom, ProductionId, ShotId, TakeId, versionFrom, wholeFrom } from '../http/validation.js';
 import { LOG_ORDERS } from './takes.repository.js';
+import { StatisticsService } from './statistics.service.js';
 import { TakesService } from './takes.service.js';
 
 /** Maximum and default number of takes per page of the log. */
@@ -35,7 +38,10 @@ const DEFAULT_PAGE_SIZE = 50;
 @ApiNotFoundResponse({ type: ErrorBody })
 @Controller()
 export class TakesController {
-  constructor(@Inject(TakesService) private readonly takes: TakesService) {}
+  constructor(
+    @Inject(TakesService) private readonly takes: TakesService,
+    @Inject(StatisticsService) private readonly allStatistics: StatisticsService,
+  ) {}
 
   @Get('shots/:shotId/takes')
   @ApiOkResponse({ type: [TakeRowView] })
@@ -84,14 +90,15 @@ export class TakesController {
   @Get('productions/:productionId/takes/statistics')
   @ApiOkResponse({ type: StatisticsView })
   statistics(@Param('productionId', ProductionId) productionId: string): Promise<StatisticsView> {
-    return this.takes.statisticsOf(productionId);
+    return this.allStatistics.of(productionId);
   }
 
   @Get('productions/:productionId/takes/whole')
   @ApiQuery({ name: 'shot', type: String, required: false, description: 'Of this shot alone' })
   @ApiOkResponse({ type: [LoggedTakeView], description: 'All of them, with their tracks, in shooting order' })
-  whole(@Param('productionId', ProductionId) productionId: string, @Query('shot') shot: unknown): Promise<LoggedTakeView[]> {
-    return this.takes.whole(productionId, shotFrom(shot));
+  async whole(@Param('productionId', ProductionId) productionId: string, @Query('shot') shot: unknown): Promise<StreamableFile> {
+    const text = await this.takes.whole(productionId, shotFrom(shot));
+    return new StreamableFile(Readable.from(text), { type: 'application/json; charset=utf-8' });
   }
 
   @Get('productions/:productionId/takes/report.pdf')
@@ -104,9 +111,11 @@ export class TakesController {
     @Param('productionId', ProductionId) productionId: string,
     @Query('shot') shot: unknown,
     @Query('units') units: unknown,
+    @Gone() signal: AbortSignal,
   ): Promise<StreamableFile> {
     const printed = choiceFrom('units', units, UNIT_SYSTEMS) ?? 'metric';
-    return new StreamableFile(await this.takes.report(productionId, shotFrom(shot), printed), { type: 'application/pdf' });
+    const pdf = await this.takes.report(productionId, { shotId: shotFrom(shot), units: printed, signal });
+    return new StreamableFile(pdf, { type: 'application/pdf' });
   }
 
   @Get('takes/:takeId')

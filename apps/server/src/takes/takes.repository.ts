@@ -1,6 +1,7 @@
+import { setImmediate } from 'node:timers/promises';
 import { Inject, Injectable } from '@nestjs/common';
 import { type Take, takeFigures } from '@still-heron/core';
-import { and, asc, count, desc, eq, inArray, isNull, notInArray, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, count, desc, eq, gt, inArray, notInArray, or, sql, type SQL } from 'drizzle-orm';
 import { DATABASE } from '../database/tokens.js';
 import type { Database } from '../database/driver.js';
 import { shots, takes } from '../database/schema.js';
@@ -39,6 +40,10 @@ const ORDERS: Readonly<Record<LogOrder, readonly SQL[]>> = {
   likeliest: [sql`${takes.predictedKeepRate} desc nulls last`, desc(takes.rolledAt)],
   unlikeliest: [sql`${takes.predictedKeepRate} asc nulls last`, desc(takes.rolledAt)],
 };
+
+/** Takes that are read with one statement: other requests have their turn between. */
+const WHOLE_AT_ONCE = 20;
+const LINES_AT_ONCE = 100;
 
 /** All columns of a take except its track. */
 const ROW = {
@@ -123,23 +128,33 @@ export class TakesRepository {
     return rows.length > 0;
   }
 
-  /** Takes of a production, or of one shot, with their tracks, for exports. */
-  whole(
-    productionId: string,
-    shotId: string | null,
-  ): Promise<(TakeRow & { track: string | null; slate: string; title: string })[]> {
-    return this.db
-      .select({ ...ROW, track: takes.track, slate: shots.slate, title: shots.title })
-      .from(takes)
-      .innerJoin(shots, eq(shots.id, takes.shotId))
-      .where(
-        and(
-          eq(takes.productionId, productionId),
-          isNull(shots.deletedAt),
-          shotId === null ? undefined : eq(takes.shotId, shotId),
-        ),
-      )
-      .orderBy(asc(shots.position), asc(takes.number));
+  /** Takes of a shot with their tracks, by number, a few at a time. */
+  async *whole(shotId: string): AsyncGenerator<TakeRow & { readonly track: string | null }> {
+    const next = (after: number) =>
+      this.db
+        .select({ ...ROW, track: takes.track })
+        .from(takes)
+        .where(and(eq(takes.shotId, shotId), gt(takes.number, after)))
+        .orderBy(asc(takes.number))
+        .limit(WHOLE_AT_ONCE);
+    for (let rows = await next(0); rows.length > 0; rows = await next(rows.at(-1)!.number)) yield* rows;
+  }
+
+  /** Takes of a shot without tracks, by number, as lines of JSON with `number` and `take`. */
+  async lines(shotId: string): Promise<Buffer> {
+    const parts: Buffer[] = [];
+    const next = (after: number) =>
+      this.db
+        .select({ number: takes.number, take: sql<string>`${takes.take}::text` })
+        .from(takes)
+        .where(and(eq(takes.shotId, shotId), gt(takes.number, after)))
+        .orderBy(asc(takes.number))
+        .limit(LINES_AT_ONCE);
+    for (let rows = await next(0); rows.length > 0; rows = await next(rows.at(-1)!.number)) {
+      parts.push(Buffer.from(rows.map(({ number, take }) => `{"number":${number},"take":${take}}\n`).join('')));
+      await setImmediate();
+    }
+    return Buffer.concat(parts);
   }
 
   /** A page of a production's takes, and the total number of matches. Takes of deleted shots are excluded. */

@@ -1,29 +1,19 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type {
-  CreateTake,
-  LoggedTakeView,
-  SaveTake,
-  StatisticsView,
-  TakePageView,
-  TakeRowView,
-  TakeView,
-} from '@still-heron/contract';
+import type { CreateTake, LoggedTakeView, SaveTake, ShotView, TakePageView, TakeRowView, TakeView } from '@still-heron/contract';
 import { checkTake, PlanError, type Take, type UnitSystem, upgradeTake } from '@still-heron/core';
-import { pullTargetText } from '@still-heron/wording';
 import { notFound, RequestProblem, versionConflict } from '../http/request-problem.js';
 import { ProductionsService } from '../productions/productions.service.js';
 import { ShotsService } from '../shots/shots.service.js';
-import { editorReport, type ReportedShot } from './report/report.js';
-import { StatisticsRepository } from './statistics.repository.js';
+import { Pool } from '../work/pool.js';
 import { type LogOrder, type PageRange, type TakeFilter, type TakeRow, TakesRepository } from './takes.repository.js';
 
 @Injectable()
 export class TakesService {
   constructor(
     @Inject(TakesRepository) private readonly repository: TakesRepository,
-    @Inject(StatisticsRepository) private readonly statistics: StatisticsRepository,
     @Inject(ShotsService) private readonly shots: ShotsService,
     @Inject(ProductionsService) private readonly productions: ProductionsService,
+    @Inject(Pool) private readonly pool: Pool,
   ) {}
 
   /** Ordered by number. @throws {RequestProblem} 404 */
@@ -71,35 +61,54 @@ export class TakesService {
     return { takes: rows.map((row) => ({ ...toRowView(row), slate: row.slate, title: row.title })), total };
   }
 
-  /** Statistics of a production's takes. @throws {RequestProblem} 404 */
-  async statisticsOf(productionId: string): Promise<StatisticsView> {
+  /**
+   * All takes of a production, or of one shot, with their tracks, as the text of a JSON array of `LoggedTakeView`. It is made while it is
+   * read: a whole log is larger than what should be in memory.
+   *
+   * @throws {RequestProblem} 404, before the text begins
+   */
+  async whole(productionId: string, shotId: string | null): Promise<AsyncIterable<string>> {
     await this.productions.find(productionId);
-    return this.statistics.of(productionId);
+    const shots = await this.shotsOf(productionId, shotId);
+    const { repository } = this;
+    async function* text(): AsyncGenerator<string> {
+      let before = '[';
+      for (const { id, slate, title } of shots)
+        for await (const { track, ...row } of repository.whole(id)) {
+          const view = toRowView(row);
+          const take: LoggedTakeView = { ...view, take: { ...view.take, track } as Take, slate, title };
+          yield `${before}${JSON.stringify(take)}`;
+          before = ',';
+        }
+      yield before === '[' ? '[]' : ']';
+    }
+    return text();
   }
 
-  /** All takes of a production, or of one shot, with their tracks. @throws {RequestProblem} 404 */
-  async whole(productionId: string, shotId: string | null): Promise<LoggedTakeView[]> {
-    await this.productions.find(productionId);
-    return (await this.repository.whole(productionId, shotId)).map(({ track, slate, title, ...row }) => {
-      const view = toRowView(row);
-      return { ...view, take: { ...view.take, track }, slate, title };
-    });
-  }
-
-  /** The editor's report of a production, or of one shot, as a PDF. @throws {RequestProblem} 404 */
-  async report(productionId: string, shotId: string | null, units: UnitSystem): Promise<Buffer> {
+  /**
+   * The editor's report of a production, or of one shot, as a PDF.
+   *
+   * @param signal - ends it when its client has gone
+   * @throws {RequestProblem} 404; 422, 503 as the pool
+   */
+  async report(
+    productionId: string,
+    { shotId, units, signal }: { readonly shotId: string | null; readonly units: UnitSystem; readonly signal: AbortSignal },
+  ): Promise<Uint8Array> {
     const { name } = await this.productions.find(productionId);
-    const shots = await this.shots.inOrder(productionId);
-    const takes = await this.repository.whole(productionId, shotId);
-    const reported = shots.flatMap(({ id, slate, title, plan }): ReportedShot[] => {
-      const own = takes.filter((row) => row.shotId === id);
-      if (own.length === 0) return [];
-      const { captureFps, deliveryFps } = plan;
-      const pullName = (pullId: string) => pullTargetText(pullId, plan, units);
-      const all = own.map((row) => ({ number: row.number, take: toRowView(row).take }));
-      return [{ slate, title, captureFps, deliveryFps, stopScale: plan.optics.lens.stopScale, pullName, takes: all }];
-    });
-    return editorReport(name, reported, new Date());
+    const shots = [];
+    for (const { id, slate, title, plan } of await this.shotsOf(productionId, shotId)) {
+      if (signal.aborted) throw RequestProblem.of(499, '', 'given-up', {});
+      const lines = await this.repository.lines(id);
+      if (lines.length > 0) shots.push({ slate, title, plan, lines });
+    }
+    return this.pool.run('report', { production: name, units, madeAtMs: Date.now(), shots }, signal);
+  }
+
+  /** Shots of a production in order, or the one that is asked for. */
+  private async shotsOf(productionId: string, shotId: string | null): Promise<ShotView[]> {
+    const all = await this.shots.inOrder(productionId);
+    return shotId === null ? all : all.filter(({ id }) => id === shotId);
   }
 }
 

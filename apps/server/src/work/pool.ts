@@ -7,6 +7,8 @@ import { type TaskName, type Tasks, TASKS } from './tasks.js';
 
 /** Tasks that wait for a thread; more are refused as busy. */
 const MAX_WAITING = 64;
+/** Longest time of a computation that somebody waits for. */
+const LIMIT_MS = 120_000;
 /** An idle thread ends after this time. */
 const IDLE_MS = 30_000;
 
@@ -35,13 +37,29 @@ export class Pool implements OnApplicationShutdown {
    * Runs a task in a thread; in this one if the server has none.
    *
    * @param signal - ends the task, also while it computes
-   * @throws {RequestProblem} 503 if too many are waiting
+   * @param limitMs - ends it after this time; null for none
+   * @throws {RequestProblem} 503 if too many are waiting; 422 if it takes too long; 499 if it was ended
    */
-  async run<N extends TaskName>(name: N, input: Input<N>, signal: AbortSignal | null = null): Promise<Result<N>> {
+  async run<N extends TaskName>(
+    name: N,
+    input: Input<N>,
+    signal: AbortSignal,
+    limitMs: number | null = LIMIT_MS,
+  ): Promise<Result<N>> {
     const { threads } = this;
     if (!threads) return (TASKS[name] as (input: Input<N>) => Promise<Result<N>>)(input);
     if (threads.queueSize >= MAX_WAITING) throw RequestProblem.of(503, '', 'too-much-work', {});
-    return (await threads.run({ name, input }, { signal })) as Result<N>;
+    const limit = new AbortController();
+    const timer = limitMs === null ? undefined : setTimeout(() => limit.abort(), limitMs);
+    try {
+      return (await threads.run({ name, input }, { signal: AbortSignal.any([signal, limit.signal]) })) as Result<N>;
+    } catch (error) {
+      if (limit.signal.aborted) throw RequestProblem.of(422, '', 'takes-too-long', { seconds: LIMIT_MS / 1000 });
+      if (signal.aborted) throw RequestProblem.of(499, '', 'given-up', {});
+      throw error;
+    } finally {
+      clearTimeout(timer);
+    }
   }
 
   async onApplicationShutdown(): Promise<void> {

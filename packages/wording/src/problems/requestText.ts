@@ -32,6 +32,8 @@ export interface RequestProblemValues {
   'disk-full': object;
   'disk-nearly-full': { readonly freeMb: number; readonly needMb: number };
   'too-much-work': object;
+  'takes-too-long': { readonly seconds: number };
+  'given-up': object;
   'bad-backup': { readonly reason: string };
   'backup-failed': { readonly reason: string };
   'database-away': object;
@@ -111,6 +113,11 @@ const WRITERS: Writers = {
     need: `${needMb} MB of free space on that disk`,
   }),
   'too-much-work': () => ({ message: 'the server is computing as much as it can', need: 'another try in a moment' }),
+  'takes-too-long': ({ seconds }) => ({
+    message: `the computation takes longer than ${seconds} s`,
+    need: 'fewer takes, or a shorter shot',
+  }),
+  'given-up': () => ({ message: 'the computation was given up', need: 'another try' }),
   'bad-backup': ({ reason }) => ({ message: reason, need: 'another backup' }),
   'backup-failed': ({ reason }) => ({
     message: `the last backup failed: ${reason}`,

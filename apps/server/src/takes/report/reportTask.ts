@@ -1,0 +1,43 @@
+import { type ShotPlan, type Take, type UnitSystem, upgradeTake } from '@still-heron/core';
+import { pullTargetText } from '@still-heron/wording';
+import { editorReport, type ReportedShot } from './report.js';
+
+/** What a report is made of, in a form that is handed to another thread quickly. */
+export interface ReportOrder {
+  readonly production: string;
+  readonly units: UnitSystem;
+  /** In ms since 1970 */
+  readonly madeAtMs: number;
+  /** In shooting order */
+  readonly shots: readonly {
+    readonly slate: string;
+    readonly title: string;
+    readonly plan: ShotPlan;
+    /** Its takes as lines of JSON: number and take */
+    readonly lines: Uint8Array;
+  }[];
+}
+
+/** A line of a report's takes. */
+export interface ReportLine {
+  readonly number: number;
+  readonly take: Omit<Take, 'track'>;
+}
+
+/** The editor's report as a PDF. */
+export async function reportTask({ production, units, madeAtMs, shots }: ReportOrder): Promise<Uint8Array> {
+  const reported = shots.map(({ slate, title, plan, lines }): ReportedShot => {
+    const takes = Buffer.from(lines)
+      .toString()
+      .split('\n')
+      .filter((line) => line !== '')
+      .map((line) => {
+        const { number, take } = JSON.parse(line) as ReportLine;
+        return { number, take: upgradeTake(take) as Omit<Take, 'track'> };
+      });
+    const { captureFps, deliveryFps } = plan;
+    const pullName = (pullId: string) => pullTargetText(pullId, plan, units);
+    return { slate, title, captureFps, deliveryFps, stopScale: plan.optics.lens.stopScale, pullName, takes };
+  });
+  return editorReport(production, reported, new Date(madeAtMs));
+}

@@ -1,0 +1,26 @@
+import { setImmediate } from 'node:timers/promises';
+import { Inject, Injectable } from '@nestjs/common';
+import type { StatisticsView } from '@still-heron/contract';
+import { ProductionsService } from '../productions/productions.service.js';
+import { LineSums, statisticsOf } from './statistics.js';
+import { StatisticsRepository } from './statistics.repository.js';
+
+/** Statistics of a production's takes, summed up in parts so that other requests are answered meanwhile. */
+@Injectable()
+export class StatisticsService {
+  constructor(
+    @Inject(StatisticsRepository) private readonly repository: StatisticsRepository,
+    @Inject(ProductionsService) private readonly productions: ProductionsService,
+  ) {}
+
+  /** @throws {RequestProblem} 404 */
+  async of(productionId: string): Promise<StatisticsView> {
+    await this.productions.find(productionId);
+    const sums = new LineSums();
+    for await (const part of this.repository.sums(productionId)) {
+      sums.add(part);
+      await setImmediate();
+    }
+    return statisticsOf(sums.lines);
+  }
+}
