@@ -75,4 +75,42 @@ test.describe('the server as a process', () => {
     const none = await runServer({ STILL_HERON_DATA: folder, PORT: 'front' }).ended;
     expect(none.said.trim()).toBe('PORT: got front, need a whole number from 0 to 65535');
   });
+
+  test('computes in threads, and gives up what nobody waits for', async ({ request }) => {
+    const server = runServer({ STILL_HERON_DATA: folder, STILL_HERON_SEED: 'demo', STILL_HERON_BACKUPS: 'off' });
+    const address = `${await server.ready}/api`;
+    const read = async <T>(path: string) => (await (await request.get(`${address}/${path}`)).json()) as T;
+    const [production] = await read<{ id: string }[]>('productions');
+    const [shot] = await read<{ id: string }[]>(`productions/${production!.id}/shots`);
+    const rate = await read<{ takes: number; keepRate: number }>(`shots/${shot!.id}/keep-rate?takes=100`);
+    expect(rate.takes).toBe(100);
+    const report = await request.get(`${address}/productions/${production!.id}/takes/report.pdf`);
+    expect((await report.body()).subarray(0, 5).toString()).toBe('%PDF-');
+    const unsafe = await request.post(`${address}/pictures`, {
+      headers: { 'content-type': 'image/svg+xml' },
+      data: '<svg xmlns="http://www.w3.org/2000/svg" width="4" height="4"><script/></svg>',
+    });
+    expect(unsafe.status()).toBe(400);
+    expect(await unsafe.json()).toMatchObject({ code: 'svg-not-plain' });
+    // more than all threads can do in the time of this test, if it went on
+    const gone = Array.from({ length: 12 }, () => new AbortController());
+    const asked = gone.map(({ signal }) =>
+      fetch(`${address}/shots/${shot!.id}/stops?takes=20000`, { signal }).catch((error: Error) => error.name),
+    );
+    for (const one of gone) one.abort();
+    expect(await Promise.all(asked)).toEqual(Array<string>(12).fill('AbortError'));
+    expect((await read<{ takes: number }>(`shots/${shot!.id}/keep-rate?takes=200`)).takes).toBe(200);
+    server.stop();
+    await server.ended;
+  });
+
+  test('a database that can’t be opened is told in a few sentences, and left as it is', async () => {
+    rmSync(join(folder, 'pglite/global/pg_control'));
+    const broken = await runServer({ STILL_HERON_DATA: folder }).ended;
+    expect(broken.code).toBe(1);
+    expect(broken.said).toContain(`The database in ${join(folder, 'pglite')} can’t be opened: could not open file`);
+    expect(broken.said).toContain('npm run restore -- --empty');
+    expect(broken.said).not.toContain('    at ');
+    expect(readdirSync(folder)).toContain('pglite');
+  });
 });

@@ -39,6 +39,10 @@ test('a picture is kept once, and comes back as it was, where it can do nothing'
   expect(first).toMatchObject({ type: 'image/png', widthPx: 30, heightPx: 20 });
   const again = (await send(png(30, 20)).expect(201)).body as PictureView;
   expect(again.id).toBe(first.id);
+  // also two at the same moment
+  const both = await Promise.all([send(png(31, 20)), send(png(31, 20))]);
+  expect(both.map(({ status }) => status)).toEqual([201, 201]);
+  expect(new Set(both.map(({ body }) => (body as PictureView).id)).size).toBe(1);
   const shown = await server.request.get(`/api/pictures/${first.id}`).buffer(true).expect(200);
   expect(Buffer.compare(shown.body as Buffer, png(30, 20))).toBe(0);
   expect(shown.headers).toMatchObject({ 'content-type': 'image/png', 'x-content-type-options': 'nosniff' });

@@ -22,7 +22,16 @@ export interface OpenDatabase {
    * change up to then. null for a PostgreSQL server.
    */
   readonly copyStore: ((folder: string) => Promise<void>) | null;
+  /** Binary COPY in and out; null for a PostgreSQL server, whose driver sends bytes as they are */
+  readonly copy: BinaryCopy | null;
   close(): Promise<void>;
+}
+
+/** Rows in and out as files of binary COPY. */
+export interface BinaryCopy {
+  into(table: string, columns: readonly string[], file: Blob): Promise<void>;
+  /** @param query - a statement without parameters */
+  outOf(query: string): Promise<Uint8Array>;
 }
 
 /** Where the database is, and what happens before it is changed to a newer form. */
@@ -94,6 +103,7 @@ async function openPglite(dataFolder: string): Promise<OpenDatabase> {
     return {
       db: overPglite(client),
       where: dataFolder,
+      copy: binaryCopy(client),
       copyStore: (copy) => client.runExclusive(() => cp(folder, copy, { recursive: true })),
       close: async () => {
         await client.close();
@@ -119,7 +129,19 @@ export async function openScratch(migrations: number): Promise<OpenDatabase & { 
 }
 
 function plain(client: PGlite, where: string): OpenDatabase {
-  return { db: overPglite(client), where, copyStore: null, close: () => client.close() };
+  return { db: overPglite(client), where, copyStore: null, copy: binaryCopy(client), close: () => client.close() };
+}
+
+function binaryCopy(client: PGlite): BinaryCopy {
+  return {
+    into: async (table, columns, file) => {
+      await client.query(`copy ${table} (${columns.join(', ')}) from '/dev/blob' with (format binary)`, [], { blob: file });
+    },
+    outOf: async (query) => {
+      const { blob } = await client.query(`copy (${query}) to '/dev/blob' with (format binary)`);
+      return new Uint8Array(await blob!.arrayBuffer());
+    },
+  };
 }
 
 /** The database of an open PGlite. */
@@ -137,6 +159,7 @@ function plainServer(pool: ReturnType<typeof connect>): OpenDatabase {
     db: overPostgres(pool),
     where: 'the PostgreSQL server of DATABASE_URL',
     copyStore: null,
+    copy: null,
     close: () => pool.end(),
   };
 }

@@ -47,3 +47,15 @@ function sizeOf(contents: Uint8Array) {
 export function isPictureType(type: string | undefined): boolean {
   return PICTURE_TYPES.some((known) => type?.split(';')[0]?.trim() === known);
 }
+
+/** The same for another thread, which can't throw a `RequestProblem` to this one. */
+export function readPictureTask(
+  contents: Uint8Array,
+): ReadPicture | { readonly refused: Pick<RequestProblem, 'status' | 'body'> } {
+  try {
+    return readPicture(contents);
+  } catch (error) {
+    if (!(error instanceof RequestProblem)) throw error;
+    return { refused: { status: error.status, body: error.body } };
+  }
+}
