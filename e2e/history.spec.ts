@@ -34,3 +34,31 @@ test('saved versions show their differences, and one is restored as an ordinary 
   await page.keyboard.press('Escape');
   await expect(panel).toHaveCount(0);
 });
+
+test('a shot that its page can’t show hides no other, says which it is, and goes back to the version before', async ({
+  heron,
+  page,
+}) => {
+  const { shotId, productionId } = await heron.openCopy('4B', 'setup');
+  const [shot] = await heron.shots(productionId);
+  const { scene, slate, title, plan } = shot!;
+  await heron.api('post', `productions/${productionId}/shots`, { scene, slate: '4C', title: 'Beside it', plan });
+  await heron.api('put', `shots/${shotId}`, { scene, slate, title: 'Broken since', plan, version: shot!.version });
+  const broken = ({ plan: { optics: _, ...rest }, ...view }: typeof shot & object) => ({ ...view, plan: rest });
+  await page.route(new RegExp(`/api/(productions/${productionId}/shots|shots/${shotId})$`), async (route) => {
+    if (route.request().method() !== 'GET') return route.fallback();
+    const answer = (await (await route.fetch()).json()) as (typeof shot & object) | (typeof shot & object)[];
+    await route.fulfill({
+      json: Array.isArray(answer) ? answer.map((view) => (view.id === shotId ? broken(view) : view)) : broken(answer),
+    });
+  });
+  await heron.open(`/productions/${productionId}/shots`);
+  await expect(page.getByRole('link', { name: 'Open 4C Beside it' })).toContainText('Soft');
+  await page.getByRole('link', { name: 'Open 4B Broken since' }).click();
+  await expect(page.getByRole('heading', { name: '4B Broken since can’t be shown.' })).toBeVisible();
+  await expect(page.getByRole('alert')).toContainText('Its stored plan is sound, but the page failed');
+  await page.unrouteAll();
+  await page.getByRole('button', { name: /^Go back to the version of/ }).click();
+  await expect(heron.verdict).toBeVisible();
+  expect((await heron.shots(productionId))[0]!.title).toBe(title);
+});

@@ -1,7 +1,7 @@
 import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { ProductionView, ShotView } from '@still-heron/contract';
+import type { ProductionView, ShotCheckView, ShotView } from '@still-heron/contract';
 import { checkPlan, evaluatePull, solveTrack, SOLVER_WAYS } from '@still-heron/core';
 import { narrate } from '@still-heron/wording';
 import { sql } from 'drizzle-orm';
@@ -168,4 +168,30 @@ test('the environment is read, and a port that is none is refused', () => {
     'HOST: it is empty; need an address of this machine such as 0.0.0.0, or leave it out',
   );
   expect(() => readConfig({ DATABASE_URL: ' ' })).toThrow('DATABASE_URL: it is empty; need the address of a PostgreSQL server');
+});
+
+test('a stored plan that is broken hides no other shot, and its newest sound version is offered', async () => {
+  const server = await startServer();
+  const { id: productionId } = await makeProduction(server);
+  const shot = await makeShot(server, productionId, { slate: '4A' });
+  await makeShot(server, productionId, { slate: '4B' });
+  const { scene, slate, title, plan } = shot;
+  await server.request.put(`/api/shots/${shot.id}`).send({ scene, slate, title, plan, version: 1 }).expect(200);
+  const db = server.app.get<Database>(DATABASE);
+  const check = async () => (await server.request.get(`/api/shots/${shot.id}/check`).expect(200)).body as ShotCheckView;
+  expect(await check()).toMatchObject({ slate: '4A', problems: [], before: { version: 1 } });
+  for (const broken of ['{}', '[]', '{"schema":3}', '{"schema":99}', '"plan"']) {
+    await db.execute(sql`update shots set plan = ${broken}::jsonb where id = ${shot.id}`);
+    const list = (await server.request.get(`/api/productions/${productionId}/shots`).expect(200)).body as ShotView[];
+    expect(list.map((one) => one.slate)).toEqual(['4A', '4B']);
+    const { problems, before } = await check();
+    expect(problems.length).toBeGreaterThan(0);
+    expect(before?.version).toBe(2);
+  }
+  await db.execute(sql`update shot_revisions set plan = '{}'::jsonb where version = 2`);
+  expect((await check()).before?.version).toBe(1);
+  await db.execute(sql`update shot_revisions set plan = '{}'::jsonb`);
+  expect((await check()).before).toBeNull();
+  await server.stop();
+  server.remove();
 });

@@ -1,5 +1,6 @@
 import { ApiProperty } from '@nestjs/swagger';
 import type { ShotPlan } from '@still-heron/core';
+import { ProblemView } from './errors.js';
 import { Described, Optional, Plan, Text, Version } from './fields.js';
 
 export const SCENE = { max: 40 } as const;
@@ -56,4 +57,16 @@ export class RevisionView {
   version!: number;
   @ApiProperty({ type: String, format: 'date-time' })
   savedAt!: string;
+}
+
+/** Whether a stored shot can be shown, and what could be shown in its place. */
+export class ShotCheckView {
+  @ApiProperty({ type: String })
+  slate!: string;
+  @ApiProperty({ type: String })
+  title!: string;
+  @ApiProperty({ type: [ProblemView], description: 'What is wrong with the stored plan; empty for a sound one' })
+  problems!: ProblemView[];
+  @ApiProperty({ type: RevisionView, nullable: true, description: 'Newest version before it that is sound' })
+  before!: RevisionView | null;
 }

@@ -12,7 +12,15 @@ export {
   type TimeLimit,
   timeRefusal,
 } from './fields/typedText.js';
-export { neededSentence, problemText, type ProblemText, problemView, readingText, typeSentence } from './problems/problemText.js';
+export {
+  brokenShotText,
+  neededSentence,
+  problemText,
+  type ProblemText,
+  problemView,
+  readingText,
+  typeSentence,
+} from './problems/problemText.js';
 export { alternatives, lengthText, rangeText } from './problems/ranges.js';
 export {
   type Requested,

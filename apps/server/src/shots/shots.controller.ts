@@ -16,6 +16,7 @@ import {
   ProductionView,
   RevisionView,
   SaveShot,
+  ShotCheckView,
   ShotDocument,
   ShotView,
 } from '@still-heron/contract';
@@ -82,6 +83,12 @@ export class ShotsController {
   @ApiOkResponse({ type: ShotView, description: 'Undoes a deletion' })
   restore(@Param('shotId', ShotId) id: string): Promise<ShotView> {
     return this.shots.restore(id);
+  }
+
+  @Get('shots/:shotId/check')
+  @ApiOkResponse({ type: ShotCheckView, description: 'Why a stored shot can’t be shown, and what could be shown in its place' })
+  check(@Param('shotId', ShotId) id: string): Promise<ShotCheckView> {
+    return this.shots.check(id);
   }
 
   @Get('shots/:shotId/revisions')

@@ -2,13 +2,16 @@ import { Inject, Injectable, type OnModuleDestroy, type OnModuleInit } from '@ne
 import type {
   CreateShot,
   OrderShots,
+  ProblemView,
   ProductionView,
   RevisionView,
   SaveShot,
+  ShotCheckView,
   ShotDocument,
   ShotView,
 } from '@still-heron/contract';
-import { type ShotPlan, upgradePlan } from '@still-heron/core';
+import { checkPlan, type ShotPlan, upgradePlan } from '@still-heron/core';
+import { problemView } from '@still-heron/wording';
 import { notFound, RequestProblem, versionConflict } from '../http/request-problem.js';
 import { isUuid } from '../http/validation.js';
 import { ProductionsService } from '../productions/productions.service.js';
@@ -120,6 +123,20 @@ export class ShotsService implements OnModuleInit, OnModuleDestroy {
     return { scene, slate, title, plan: newestForm(plan) };
   }
 
+  /** What keeps a stored shot from being shown, and the newest sound version before it. @throws {RequestProblem} 404 */
+  async check(id: string): Promise<ShotCheckView> {
+    const { slate, title, plan, version: stored } = await this.row(id);
+    const problems = problemsOf(plan);
+    for (const { version, savedAt } of await this.repository.revisions(id)) {
+      // a sound plan that its page can't show is no way out of that
+      if (problems.length === 0 && version >= stored) continue;
+      const revision = await this.repository.revision(id, version);
+      if (revision && problemsOf(revision.plan).length === 0)
+        return { slate, title, problems, before: { version, savedAt: savedAt.toISOString() } };
+    }
+    return { slate, title, problems, before: null };
+  }
+
   private async row(id: string): Promise<ShotRow> {
     const row = await this.repository.find(id);
     if (!row) throw notFound('shot');
@@ -131,9 +148,18 @@ function toView({ id, productionId, version, scene, slate, title, plan, updatedA
   return { id, productionId, version, scene, slate, title, plan: newestForm(plan), updatedAt: updatedAt.toISOString() };
 }
 
-/** Stored plans keep the schema of the day they were saved. */
+/** Problems of a stored plan. */
+function problemsOf(plan: ShotPlan): ProblemView[] {
+  return checkPlan(newestForm(plan)).map(problemView);
+}
+
+/** Stored plans keep the schema of the day they were saved. One that can't be upgraded hides no other: it stays as it is. */
 function newestForm(plan: ShotPlan): ShotPlan {
-  return upgradePlan(plan) as ShotPlan;
+  try {
+    return upgradePlan(plan) as ShotPlan;
+  } catch {
+    return plan;
+  }
 }
 
 /** `4B` becomes `4B-2`, `4B-3` …: the first free one. A slate that would be too long is cut before the number. */

@@ -1,10 +1,11 @@
 import { StyleProvider } from '@ant-design/cssinjs';
 import { App as AntdApp, ConfigProvider } from 'antd';
-import { type ComponentType, useEffect, useMemo } from 'react';
+import { type ComponentType, Suspense, useEffect, useMemo } from 'react';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { sendTakes } from '../features/roll/sendTakes';
 import { kitSaver } from '../features/kit/kitSaving';
 import { shotSaver } from '../features/shot/saving';
+import { lazyPart } from '../shared/lazyPart';
 import { PartFailed } from '../ui/PartFailed';
 import { pages } from './pages';
 import { PALETTES } from '../ui/theme/palette';
@@ -23,6 +24,7 @@ const router = createBrowserRouter(
     { path: '/productions/:productionId/takes', lazy: async () => ({ Component: (await pages.log()).LogPage }) },
     {
       path: '/shots/:shotId',
+      errorElement: <ShotFailedPart />,
       lazy: async () => ({ Component: (await pages.shot()).ShotPage }),
       children: [
         { index: true, element: <Navigate to="pull" replace /> },
@@ -38,8 +40,19 @@ const router = createBrowserRouter(
     { path: '/kit', element: <Navigate to="/kit/lenses" replace /> },
     { path: '/kit/:kind/:itemId?', lazy: async () => ({ Component: (await pages.kit()).KitPage }) },
     { path: '*', element: <Navigate to="/" replace /> },
-  ].map((route) => ({ ...route, HydrateFallback: Nothing, errorElement: <PartFailed /> })),
+  ].map((route) => ({ HydrateFallback: Nothing, errorElement: <PartFailed />, ...route })),
 );
+
+/** Loaded only when it is needed. */
+const ShotFailed = lazyPart(() => pages.shotFailed().then(({ ShotFailed }) => ShotFailed));
+
+function ShotFailedPart() {
+  return (
+    <Suspense>
+      <ShotFailed />
+    </Suspense>
+  );
+}
 
 function withProps<P extends object>(Page: ComponentType<P>, props: P) {
   return { element: <Page {...props} /> };

@@ -5,6 +5,7 @@ export const pages = {
   log: () => import('../features/log/LogPage'),
   backups: () => import('../features/backups/BackupsPage'),
   shot: () => import('../features/shotPage/ShotPage'),
+  shotFailed: () => import('../features/shotPage/ShotFailed'),
   setup: () => import('../features/setup/SetupPage'),
   floor: () => import('../features/floor/FloorPage'),
   kit: () => import('../features/kit/KitPage'),

@@ -235,3 +235,9 @@ export function readingText({ mm, units }: DistanceReading): string {
   const metres = mm / 1000;
   return `${metres.toFixed(Math.min(Math.max(2, (String(Number(metres.toFixed(4))).split('.')[1] ?? '').length), 4))} m`;
 }
+
+/** Why a shot can't be shown. @param message - of the error that its page met */
+export function brokenShotText(problems: number, message: string): string {
+  if (problems > 0) return 'Its stored plan is not sound. Nothing was changed.';
+  return `Its stored plan is sound, but the page failed: ${message}. Nothing was changed.`;
+}

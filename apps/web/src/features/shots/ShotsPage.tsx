@@ -13,6 +13,7 @@ import type { ProductionView, ShotView } from '@still-heron/contract';
 import { App } from 'antd';
 import { useKeys } from '../../shared/keys/useKeys';
 import { useState } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import { Link, useParams } from 'react-router';
 import { problemOf, useOrderShotsMutation, useProductionQuery, useShotsQuery } from '../../shared/api/api';
 import { dragAnnouncements } from './dragAnnouncements';
@@ -22,6 +23,7 @@ import { PreferenceChoices } from '../../ui/frame/PreferenceChoices';
 import { Unreachable } from '../../ui/Unreachable';
 import { WordChoice } from '../../ui/fields/WordChoice';
 import { useUnits } from '../../shared/useUnits';
+import { BrokenShotRow } from './BrokenShotRow';
 import { DayTotals } from './DayTotals';
 import { ShotRow } from './ShotRow';
 import { byAttention, dayTotals, useForecasts } from './useForecasts';
@@ -112,15 +114,16 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
         <SortableContext items={shown} strategy={verticalListSortingStrategy}>
           <ol className={styles.shotRows}>
             {shown.map((shot, index) => (
-              <ShotRow
-                key={shot.id}
-                shot={shot}
-                forecast={forecasts.get(shot.id)!}
-                isMovable={sorting === 'shooting'}
-                isNewScene={sorting === 'shooting' && shot.scene !== shots[index - 1]?.scene}
-                onDuplicate={() => void actions.duplicate(shot)}
-                onRemove={() => void actions.remove(shot)}
-              />
+              <ErrorBoundary key={`${shot.id} ${shot.version}`} fallback={<BrokenShotRow shot={shot} />}>
+                <ShotRow
+                  shot={shot}
+                  forecast={forecasts.get(shot.id)!}
+                  isMovable={sorting === 'shooting'}
+                  isNewScene={sorting === 'shooting' && shot.scene !== shots[index - 1]?.scene}
+                  onDuplicate={() => void actions.duplicate(shot)}
+                  onRemove={() => void actions.remove(shot)}
+                />
+              </ErrorBoundary>
             ))}
           </ol>
         </SortableContext>

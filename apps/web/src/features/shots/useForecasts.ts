@@ -33,6 +33,16 @@ const BATCH_MS = 60;
 /** Known keep rates; a plan is immutable. */
 const cachedRates = new WeakMap<ShotPlan, KeepRate | null>();
 
+/** Whether a list can count with a plan. One that is broken must not hide the others. */
+function isReadable(plan: ShotPlan): boolean {
+  try {
+    drawLayoutOf(plan);
+    return Number.isFinite(plan.schedule.day) && Number.isFinite(plan.goals.targetKeepRate);
+  } catch {
+    return false;
+  }
+}
+
 /** Forecasts by shot id: first the verdict, then the keep rate. */
 export function useForecasts(shots: readonly ShotView[], units: UnitSystem): ReadonlyMap<string, Forecast> {
   const summaries = useSummaries(shots, units);
@@ -86,7 +96,7 @@ function useSummaries(shots: readonly ShotView[], units: UnitSystem): ReadonlyMa
 function useRates(shots: readonly ShotView[]): number {
   const [drawn, setDrawn] = useState(0);
   useEffect(() => {
-    const plans = shots.map(({ plan }) => plan).filter((plan) => !cachedRates.has(plan));
+    const plans = shots.map(({ plan }) => plan).filter((plan) => !cachedRates.has(plan) && isReadable(plan));
     if (plans.length === 0) return undefined;
     const asks = plans.map((plan) => ({ plan, order: drawLayoutOf(plan), without: null }));
     const job = trialPool().draw({
@@ -127,8 +137,9 @@ export interface DayTotal {
   readonly unknown: number;
 }
 
-/** Takes and minutes by shooting day. */
-export function dayTotals(shots: readonly ShotView[], forecasts: ReadonlyMap<string, Forecast>): DayTotal[] {
+/** Takes and minutes by shooting day. Shots that can't be read have no day. */
+export function dayTotals(all: readonly ShotView[], forecasts: ReadonlyMap<string, Forecast>): DayTotal[] {
+  const shots = all.filter(({ plan }) => isReadable(plan));
   const days = [...new Set(shots.map(({ plan }) => plan.schedule.day))].sort((a, b) => a - b);
   return days.map((day) => {
     const times = shots.filter(({ plan }) => plan.schedule.day === day).map(({ id }) => forecasts.get(id)?.time ?? null);

@@ -1,5 +1,5 @@
 import { createApi, type FetchArgs, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
-import type { ErrorBody, ProductionView, RevisionView, ShotDocument, ShotView } from '@still-heron/contract';
+import type { ErrorBody, ProductionView, RevisionView, ShotCheckView, ShotDocument, ShotView } from '@still-heron/contract';
 import { createOrderSender, type ShotOrder } from './orderSender';
 
 const baseQuery = fetchBaseQuery({ baseUrl: '/api' });
@@ -58,6 +58,7 @@ export const api = createApi({
     revision: build.query<ShotDocument, { shotId: string; version: number }>({
       query: ({ shotId, version }) => `shots/${shotId}/revisions/${version}`,
     }),
+    shotCheck: build.query<ShotCheckView, string>({ query: (id) => `shots/${id}/check`, keepUnusedDataFor: 0 }),
     restoreShot: build.mutation<ShotView, string>({
       query: (id) => ({ url: `shots/${id}/restore`, method: 'POST' }),
       invalidatesTags: ['Shots', 'Production'],
@@ -90,6 +91,7 @@ export const {
   useRestoreShotMutation,
   useRevisionQuery,
   useRevisionsQuery,
+  useShotCheckQuery,
   useOrderShotsMutation,
 } = api;
 
