@@ -7,7 +7,16 @@ import { BadBackup } from '../backups/backupFile.js';
 import { RequestProblem, requestView } from './request-problem.js';
 
 /** Headers of a file that was to be sent, and which its error does not have. */
-const OF_THE_FILE = ['Content-Encoding', 'Cache-Control', 'ETag', 'Last-Modified', 'Accept-Ranges'];
+const OF_THE_FILE = [
+  'Content-Type',
+  'Content-Disposition',
+  'Content-Length',
+  'Content-Encoding',
+  'Cache-Control',
+  'ETag',
+  'Last-Modified',
+  'Accept-Ranges',
+];
 
 /** Maps any thrown value to a status and an error body. Logs unknown errors and answers 500. */
 @Catch()
