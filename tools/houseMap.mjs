@@ -14,6 +14,8 @@ export const WORKSPACES = ['core', 'wording', 'contract', 'server', 'web', 'e2e'
 export const SERVER_FOLDERS = [
   'database',
   'http',
+  'work',
+  'backups',
   'kit',
   'productions',
   'shots',

@@ -7,10 +7,11 @@ import { Changes } from '../database/changes.js';
 import { OPEN_DATABASE } from '../database/tokens.js';
 import type { OpenDatabase } from '../database/driver.js';
 import { freeBytesOf } from '../database/freeSpace.js';
-import { notFound } from '../http/request-problem.js';
+import { notFound, RequestProblem } from '../http/request-problem.js';
 import { Pool } from '../work/pool.js';
+import { BadBackup } from './backupFile.js';
 import { copyForBackup } from './copyForBackup.js';
-import { restoreBackup } from './makeBackup.js';
+import { MAKE_BACKUP, restoreBackup } from './makeBackup.js';
 import { backupsFolder, readBackup, readBackups, thinOut } from './stored.js';
 
 const HOUR_MS = 3_600_000;
@@ -73,13 +74,13 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
   /**
    * Replaces everything by a backup, all or nothing. What is there now is backed up before.
    *
-   * @throws {RequestProblem} 404 @throws {BadBackup}
+   * @throws {RequestProblem} 404; 409 for a file that is damaged, or of a newer version
    */
   async restore(name: string): Promise<RestoredView> {
     const restored = await this.find(name);
     const before = await this.inTurn(async () => {
       const made = await this.makeOne('before-restore', false);
-      await restoreBackup(join(this.folder, name), this.open.db);
+      await refusingBad(() => restoreBackup(join(this.folder, name), this.open.db));
       this.changes.replaced();
       return made;
     });
@@ -87,7 +88,7 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   private async find(name: string): Promise<BackupView> {
-    const found = await readBackup(this.folder, name);
+    const found = await refusingBad(() => readBackup(this.folder, name));
     if (!found) throw notFound('backup');
     return found;
   }
@@ -114,9 +115,19 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
       this.changes.backedUp();
       const madeAt = new Date().toISOString();
       const order = { source, folder: this.folder, reason, madeAt, onlyIfChanged };
-      return this.pool.run('makeBackup', order, this.stopping.signal, null);
+      return this.pool.run(MAKE_BACKUP, order, this.stopping.signal, null);
     });
     await thinOut(this.folder, Date.now());
     return made;
+  }
+}
+
+/** @throws {RequestProblem} 409 where the act finds a bad backup */
+async function refusingBad<T>(act: () => Promise<T>): Promise<T> {
+  try {
+    return await act();
+  } catch (error) {
+    if (error instanceof BadBackup) throw RequestProblem.of(409, 'name', 'bad-backup', { reason: error.message });
+    throw error;
   }
 }

@@ -5,6 +5,7 @@ import { force } from '../database/durableFolder.js';
 import { type Database, type OpenDatabase, openCopy, openScratch, openServer } from '../database/driver.js';
 import { storedForm } from '../database/migrations.js';
 import { VERSION } from '../version.js';
+import type { Task } from '../work/task.js';
 import { BadBackup, readDigest, readHeader, readRows, writeBackup } from './backupFile.js';
 import { allRows, countRows, digestOf, newestVersion, raiseVersions, replaceRows } from './tables.js';
 
@@ -32,6 +33,8 @@ export function backupNames(folder: string): string[] {
     .filter((name) => name.endsWith(BACKUP_ENDING))
     .sort();
 }
+
+export const MAKE_BACKUP: Task<BackupOrder, string | null> = { name: 'makeBackup', run: makeBackup };
 
 /**
  * Makes a backup and opens it: its rows are put into a database, and read from there again. It has its name only when they are the same.

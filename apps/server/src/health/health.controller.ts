@@ -5,8 +5,9 @@ import { sql } from 'drizzle-orm';
 import { BackupsService } from '../backups/backups.service.js';
 import { CONFIG, type Config } from '../config.js';
 import type { Database } from '../database/driver.js';
-import { freeBytesOf, isNearlyFull, nearlyFull } from '../database/freeSpace.js';
+import { freeBytesOf, isNearlyFull } from '../database/freeSpace.js';
 import { DATABASE } from '../database/tokens.js';
+import { nearlyFull } from '../http/fullDisk.js';
 import { requestView } from '../http/request-problem.js';
 
 @ApiTags('health')

@@ -3,7 +3,6 @@ import type { ErrorBody } from '@still-heron/contract';
 import { CoreError, PICTURE_BYTES, PlanError } from '@still-heron/core';
 import { problemView } from '@still-heron/wording';
 import type { Response } from 'express';
-import { BadBackup } from '../backups/backupFile.js';
 import { RequestProblem, requestView } from './request-problem.js';
 
 /** Headers of a file that was to be sent, and which its error does not have. */
@@ -46,7 +45,6 @@ export class ProblemFilter implements ExceptionFilter {
       const body = requestView('', 'no-such-address', { reason: error.message });
       return { status: error.getStatus(), body: { ...body, code: error.getStatus() === 404 ? 'not-found' : 'refused' } };
     }
-    if (error instanceof BadBackup) return RequestProblem.of(409, 'name', 'bad-backup', { reason: error.message });
     const fromDatabase = databaseProblem(error);
     if (fromDatabase) return fromDatabase;
     this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));

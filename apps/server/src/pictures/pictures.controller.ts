@@ -8,7 +8,7 @@ import { notFound, RequestProblem } from '../http/request-problem.js';
 import { isUuid } from '../http/validation.js';
 import { PicturesRepository } from './pictures.repository.js';
 import { Pool } from '../work/pool.js';
-import { isPictureType } from './read-picture.js';
+import { isPictureType, READ_PICTURE } from './read-picture.js';
 
 /** Content security policy of a picture opened by itself: no scripts, no external content. */
 const HARMLESS = "default-src 'none'; style-src 'unsafe-inline'; img-src data:; sandbox";
@@ -30,7 +30,7 @@ export class PicturesController {
     const contents: unknown = request.body;
     if (!isPictureType(request.headers['content-type']) || !Buffer.isBuffer(contents))
       throw RequestProblem.of(415, 'picture', 'not-a-picture', { types: PICTURE_TYPES });
-    const picture = await this.pool.run('readPicture', contents, signal);
+    const picture = await this.pool.run(READ_PICTURE, contents, signal);
     if ('refused' in picture) throw new RequestProblem(picture.refused.status, picture.refused.body);
     const { id, type, widthPx, heightPx } = await this.pictures.keep(contents, picture);
     return { id, type, widthPx, heightPx };

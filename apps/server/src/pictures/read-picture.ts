@@ -1,6 +1,7 @@
 import { PICTURE_TYPES, type PictureType } from '@still-heron/core';
 import { imageSize } from 'image-size';
 import { RequestProblem } from '../http/request-problem.js';
+import type { Task } from '../work/task.js';
 import { svgDanger } from './check-svg.js';
 
 export interface ReadPicture {
@@ -48,10 +49,14 @@ export function isPictureType(type: string | undefined): boolean {
   return PICTURE_TYPES.some((known) => type?.split(';')[0]?.trim() === known);
 }
 
+interface Refused {
+  readonly refused: Pick<RequestProblem, 'status' | 'body'>;
+}
+
+export const READ_PICTURE: Task<Uint8Array, ReadPicture | Refused> = { name: 'readPicture', run: readOrRefuse };
+
 /** The same for another thread, which can't throw a `RequestProblem` to this one. */
-export function readPictureTask(
-  contents: Uint8Array,
-): ReadPicture | { readonly refused: Pick<RequestProblem, 'status' | 'body'> } {
+function readOrRefuse(contents: Uint8Array): ReadPicture | Refused {
   try {
     return readPicture(contents);
   } catch (error) {

@@ -12,6 +12,7 @@ import {
   type TrialCounts,
   withStop,
 } from '@still-heron/core';
+import type { Task } from '../work/task.js';
 
 /** Trials between two turns of the event loop: some milliseconds for a long shot. */
 const TAKES_AT_ONCE = 100;
@@ -27,13 +28,17 @@ export interface NothingToJudge {
   readonly missing: 'beat' | 'distance';
 }
 
+export const KEEP_RATE: Task<RateOrder, KeepRateView | NothingToJudge> = { name: 'keepRate', run: keepRate };
+
+export const STOP_RATES: Task<RateOrder, StopRateView[] | NothingToJudge> = { name: 'stopRates', run: stopRates };
+
 /** Keep rate of a plan, drawn in turns of the event loop. */
-export function keepRateTask({ plan, takes, seed }: RateOrder): Promise<KeepRateView | NothingToJudge> {
+function keepRate({ plan, takes, seed }: RateOrder): Promise<KeepRateView | NothingToJudge> {
   return rateOf(plan, drawLayoutOf(plan), takes, seed);
 }
 
 /** The same at every stop of the lens, widest first. */
-export async function stopRatesTask({ plan, takes, seed }: RateOrder): Promise<StopRateView[] | NothingToJudge> {
+async function stopRates({ plan, takes, seed }: RateOrder): Promise<StopRateView[] | NothingToJudge> {
   const order = drawLayoutOf(plan);
   const views: StopRateView[] = [];
   for (const stop of stopsToCompare(plan)) {

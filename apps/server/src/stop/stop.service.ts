@@ -3,7 +3,7 @@ import type { KeepRateView, StopRateView } from '@still-heron/contract';
 import { RequestProblem } from '../http/request-problem.js';
 import { ShotsService } from '../shots/shots.service.js';
 import { Pool } from '../work/pool.js';
-import type { NothingToJudge } from './rates.js';
+import { KEEP_RATE, type NothingToJudge, STOP_RATES } from './rates.js';
 
 /** What is drawn, and when to give up. */
 interface Draw {
@@ -24,13 +24,13 @@ export class StopService {
   /** @throws {RequestProblem} 404; 409 for a plan that can't be evaluated yet; 422, 503 as the pool */
   async keepRate(shotId: string, { takes, seed, signal }: Draw): Promise<KeepRateView> {
     const { plan } = await this.shots.find(shotId);
-    return judged(await this.pool.run('keepRate', { plan, takes, seed }, signal));
+    return judged(await this.pool.run(KEEP_RATE, { plan, takes, seed }, signal));
   }
 
   /** @throws {RequestProblem} as `keepRate` */
   async stops(shotId: string, { takes, seed, signal }: Draw): Promise<StopRateView[]> {
     const { plan } = await this.shots.find(shotId);
-    return judged(await this.pool.run('stopRates', { plan, takes, seed }, signal));
+    return judged(await this.pool.run(STOP_RATES, { plan, takes, seed }, signal));
   }
 }
 

@@ -5,6 +5,7 @@ import { notFound, RequestProblem, versionConflict } from '../http/request-probl
 import { ProductionsService } from '../productions/productions.service.js';
 import { ShotsService } from '../shots/shots.service.js';
 import { Pool } from '../work/pool.js';
+import { REPORT } from './report/reportTask.js';
 import { type LogOrder, type PageRange, type TakeFilter, type TakeRow, TakesRepository } from './takes.repository.js';
 
 @Injectable()
@@ -102,7 +103,7 @@ export class TakesService {
       const lines = await this.repository.lines(id);
       if (lines.length > 0) shots.push({ slate, title, plan, lines });
     }
-    return this.pool.run('report', { production: name, units, madeAtMs: Date.now(), shots }, signal);
+    return this.pool.run(REPORT, { production: name, units, madeAtMs: Date.now(), shots }, signal);
   }
 
   /** Shots of a production in order, or the one that is asked for. */

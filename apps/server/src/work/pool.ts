@@ -3,7 +3,7 @@ import { Inject, Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import { Piscina } from 'piscina';
 import { CONFIG, type Config } from '../config.js';
 import { RequestProblem } from '../http/request-problem.js';
-import { type TaskName, type Tasks, TASKS } from './tasks.js';
+import type { Task } from './task.js';
 
 /** Tasks that wait for a thread; more are refused as busy. */
 const MAX_WAITING = 64;
@@ -11,9 +11,6 @@ const MAX_WAITING = 64;
 const LIMIT_MS = 120_000;
 /** An idle thread ends after this time. */
 const IDLE_MS = 30_000;
-
-type Input<N extends TaskName> = Parameters<Tasks[N]>[0];
-type Result<N extends TaskName> = Awaited<ReturnType<Tasks[N]>>;
 
 /** Threads for what takes long, so that other requests are answered meanwhile. */
 @Injectable()
@@ -25,7 +22,7 @@ export class Pool implements OnApplicationShutdown {
       threads === 0
         ? null
         : new Piscina({
-            filename: resolve(import.meta.dirname, 'thread.js'),
+            filename: resolve(import.meta.dirname, '../thread.js'),
             minThreads: 0,
             maxThreads: threads,
             maxQueue: MAX_WAITING,
@@ -40,19 +37,14 @@ export class Pool implements OnApplicationShutdown {
    * @param limitMs - ends it after this time; null for none
    * @throws {RequestProblem} 503 if too many are waiting; 422 if it takes too long; 499 if it was ended
    */
-  async run<N extends TaskName>(
-    name: N,
-    input: Input<N>,
-    signal: AbortSignal,
-    limitMs: number | null = LIMIT_MS,
-  ): Promise<Result<N>> {
+  async run<I, R>(task: Task<I, R>, input: I, signal: AbortSignal, limitMs: number | null = LIMIT_MS): Promise<R> {
     const { threads } = this;
-    if (!threads) return (TASKS[name] as (input: Input<N>) => Promise<Result<N>>)(input);
+    if (!threads) return task.run(input);
     if (threads.queueSize >= MAX_WAITING) throw RequestProblem.of(503, '', 'too-much-work', {});
     const limit = new AbortController();
     const timer = limitMs === null ? undefined : setTimeout(() => limit.abort(), limitMs);
     try {
-      return (await threads.run({ name, input }, { signal: AbortSignal.any([signal, limit.signal]) })) as Result<N>;
+      return (await threads.run({ name: task.name, input }, { signal: AbortSignal.any([signal, limit.signal]) })) as R;
     } catch (error) {
       if (limit.signal.aborted) throw RequestProblem.of(422, '', 'takes-too-long', { seconds: LIMIT_MS / 1000 });
       if (signal.aborted) throw RequestProblem.of(499, '', 'given-up', {});

@@ -1,5 +1,6 @@
 import { type ShotPlan, type Take, type UnitSystem, upgradeTake } from '@still-heron/core';
 import { pullTargetText } from '@still-heron/wording';
+import type { Task } from '../../work/task.js';
 import { editorReport, type ReportedShot } from './report.js';
 
 /** What a report is made of, in a form that is handed to another thread quickly. */
@@ -24,8 +25,10 @@ export interface ReportLine {
   readonly take: Omit<Take, 'track'>;
 }
 
+export const REPORT: Task<ReportOrder, Uint8Array> = { name: 'report', run: report };
+
 /** The editor's report as a PDF. */
-export async function reportTask({ production, units, madeAtMs, shots }: ReportOrder): Promise<Uint8Array> {
+async function report({ production, units, madeAtMs, shots }: ReportOrder): Promise<Uint8Array> {
   const reported = shots.map(({ slate, title, plan, lines }): ReportedShot => {
     const takes = Buffer.from(lines)
       .toString()
