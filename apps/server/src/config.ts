@@ -1,5 +1,6 @@
 import { availableParallelism, homedir } from 'node:os';
 import { join, resolve } from 'node:path';
+import { RESERVED_BYTES } from './database/freeSpace.js';
 
 /** Injection token of the `Config`. */
 export const CONFIG = Symbol('config');
@@ -28,8 +29,6 @@ export interface Config {
 /** One computes while the other makes a backup, also on a machine with one core. */
 const MIN_THREADS = 2;
 const MAX_THREADS = 4;
-/** Several times what PostgreSQL writes between two checkpoints. */
-const MIN_FREE_BYTES = 200 * 1024 ** 2;
 
 const NEEDED = {
   HOST: 'an address of this machine such as 0.0.0.0',
@@ -54,7 +53,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     seedsDemo: env['STILL_HERON_SEED'] === 'demo',
     backsUp: env['STILL_HERON_BACKUPS'] !== 'off',
     threads: Math.max(MIN_THREADS, Math.min(MAX_THREADS, availableParallelism())),
-    minFreeBytes: MIN_FREE_BYTES,
+    minFreeBytes: RESERVED_BYTES,
     pageFolder: resolve(import.meta.dirname, '../../web/dist'),
   };
 }

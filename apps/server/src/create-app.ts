@@ -10,7 +10,7 @@ import { PICTURE_BYTES, PICTURE_TYPES } from '@still-heron/core';
 import { AppModule } from './app.module.js';
 import { backUpBeforeUpdate } from './backups/beforeUpdate.js';
 import type { Config } from './config.js';
-import { Changes } from './database/changes.js';
+import { Changes } from './http/changes.js';
 import { openDatabase, type OpenDatabase } from './database/driver.js';
 import { seedDemo } from './demo/seed.js';
 import { describeApi } from './http/api-description.js';

@@ -6,7 +6,8 @@ import { describeBroken } from '../src/backups/brokenFolder';
 import { backupCommand, EMPTY, restoreCommand } from '../src/backups/commands';
 import { BrokenStore } from '../src/database/brokenStore';
 import { DATABASE } from '../src/database/tokens';
-import { type Database, openCopy } from '../src/database/driver';
+import type { Database } from '../src/database/database';
+import { openCopy } from '../src/database/driver';
 import { migrate } from '../src/database/migrations';
 import { describeFolder, makeProduction, makeShot, someShot, startServer, type TestServer } from './server';
 
@@ -82,6 +83,31 @@ describeFolder('a data folder', () => {
     expect(await titleOf(shot.id)).toBe('changed');
     const left = (await server.request.get('/api/backups').expect(200)).body as BackupsView;
     expect(left.backups.map(({ name }) => name)).not.toContain(made.name);
+  });
+
+  test('a change during a restoration is held up, so that none is acknowledged and then gone', async () => {
+    const shot = await aShot();
+    const made = (await server.request.post('/api/backups').expect(201)).body as BackupView;
+    let isDone = false;
+    const restoring = server.request
+      .post(`/api/backups/${made.name}/restore`)
+      .then(({ status }) => status)
+      .finally(() => (isDone = true));
+    const acknowledged: string[] = [];
+    for (let save = 0; !isDone; save++) {
+      const { version } = (await server.request.get(`/api/shots/${shot.id}`)).body as ShotView;
+      const title = `save ${save}`;
+      const { status, body } = await server.request.put(`/api/shots/${shot.id}`).send({ ...someShot({ title }), version });
+      if (status === 200) acknowledged.push(title);
+      else if (status === 503) expect(body).toMatchObject({ code: 'being-restored' });
+      else expect(status).toBe(409);
+    }
+    expect(await restoring).toBe(200);
+    const now = await titleOf(shot.id);
+    const before = (await server.request.get('/api/backups').expect(200)).body as BackupsView;
+    await server.request.post(`/api/backups/${before.backups[0]!.name}/restore`).expect(200);
+    // the last acknowledged save is in the database, or in what was kept before the restoration
+    expect([now, await titleOf(shot.id)]).toContain(acknowledged.at(-1) ?? TITLE);
   });
 
   test('a start makes one only if something has changed', async () => {

@@ -7,7 +7,7 @@ import { narrate } from '@still-heron/wording';
 import { sql } from 'drizzle-orm';
 import { readConfig } from '../src/config';
 import { DATABASE } from '../src/database/tokens';
-import type { Database } from '../src/database/driver';
+import type { Database } from '../src/database/database';
 import { lockDataFolder } from '../src/database/lock';
 import { shotRevisions } from '../src/database/schema';
 import { ShotsRepository } from '../src/shots/shots.repository';

@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { DATABASE } from '../src/database/tokens';
-import type { Database } from '../src/database/driver';
+import type { Database } from '../src/database/database';
 import { shots as shotTable } from '../src/database/schema';
 import { DEMO_KIT } from '../src/demo/kit';
 import { makeProduction, makeShot, someShot, startServer, type TestServer } from './server';

@@ -1,10 +1,10 @@
 import type { HealthView } from '@still-heron/contract';
 import { sql } from 'drizzle-orm';
-import { Changes } from '../src/database/changes';
-import type { Database } from '../src/database/driver';
+import { Changes } from '../src/http/changes';
+import type { Database } from '../src/database/database';
 import { rowsOf } from '../src/database/migrations';
 import { DATABASE } from '../src/database/tokens';
-import { Upkeep } from '../src/database/upkeep';
+import { Upkeep } from '../src/backups/upkeep';
 import { makeProduction, makeShot, testFolder, someShot, startServer, type TestServer } from './server';
 
 let server: TestServer;

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { LoggedTakeView, ShotView, StatisticsView, TakePageView, TakeRowView, TakeView } from '@still-heron/contract';
 import { newTake, packTrack, type Take } from '@still-heron/core';
 import { DATABASE } from '../src/database/tokens';
-import type { Database } from '../src/database/driver';
+import type { Database } from '../src/database/database';
 import { takes } from '../src/database/schema';
 import { demoShots, makeProduction, makeShot, startServer, type TestServer } from './server';
 

@@ -1,17 +1,7 @@
 import { ApiProperty } from '@nestjs/swagger';
 import type { KitItemView } from './kit.js';
+import { ProblemView } from './problem.js';
 import type { ShotView } from './shots.js';
-
-export class ProblemView {
-  @ApiProperty({ type: String, description: 'Stable code, for programs' })
-  code!: string;
-  @ApiProperty({ type: String, description: 'What is wrong' })
-  message!: string;
-  @ApiProperty({ type: String, description: 'Path into the request body; empty for the whole request' })
-  path!: string;
-  @ApiProperty({ type: String, description: 'A value or action that would be accepted' })
-  need!: string;
-}
 
 /** Shape of every error answer. */
 export class ErrorBody extends ProblemView {

@@ -1,5 +1,5 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { ProblemView } from './errors.js';
+import { ProblemView } from './problem.js';
 
 /** State of a server that answers. */
 export class HealthView {

@@ -1,6 +1,7 @@
 /** Types of requests and responses. The page imports only types; the server runs the checks. */
 export { BACKUP_REASONS, type BackupReason, BackupsView, BackupView, RestoredView } from './backups.js';
-export { ErrorBody, ProblemView } from './errors.js';
+export { ErrorBody } from './errors.js';
+export { ProblemView } from './problem.js';
 export { type CheckContext, PLAN_CHECK } from './fields.js';
 export { HealthView } from './health.js';
 export { CreateKitItem, KIT_FORMAT, KitFile, KitImportView, KitItemView, SaveKitItem } from './kit.js';

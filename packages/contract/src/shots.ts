@@ -1,6 +1,6 @@
 import { ApiProperty } from '@nestjs/swagger';
 import type { ShotPlan } from '@still-heron/core';
-import { ProblemView } from './errors.js';
+import { ProblemView } from './problem.js';
 import { Described, Optional, Plan, Text, Version } from './fields.js';
 
 export const SCENE = { max: 40 } as const;

@@ -120,6 +120,8 @@ export {
   madeText,
   momentText,
   newerStoreText,
+  NO_EMPTY_SERVER,
+  noRoomForBackupText,
   noSuchBackupText,
   otherPostgresText,
   putAsideText,

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { Inject, Injectable, Logger, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
 import type { BackupReason, BackupsView, BackupView, RestoredView } from '@still-heron/contract';
 import { CONFIG, type Config } from '../config.js';
-import { Changes } from '../database/changes.js';
+import { Changes } from '../http/changes.js';
 import { OPEN_DATABASE } from '../database/tokens.js';
 import type { OpenDatabase } from '../database/driver.js';
 import { freeBytesOf } from '../database/freeSpace.js';
@@ -66,8 +66,9 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   /** Makes one now, whether anything has changed or not. */
-  async make(reason: 'by-hand' | 'before-restore'): Promise<BackupView> {
+  async make(reason: 'by-hand'): Promise<BackupView> {
     const made = await this.inTurn(() => this.makeOne(reason, false));
+    this.failure = null;
     return this.find(made!);
   }
 
@@ -78,12 +79,14 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
    */
   async restore(name: string): Promise<RestoredView> {
     const restored = await this.find(name);
-    const before = await this.inTurn(async () => {
-      const made = await this.makeOne('before-restore', false);
-      await refusingBad(() => restoreBackup(join(this.folder, name), this.open.db));
-      this.changes.replaced();
-      return made;
-    });
+    const before = await this.inTurn(() =>
+      this.changes.alone(async () => {
+        const made = await this.makeOne('before-restore', false);
+        await refusingBad(() => restoreBackup(join(this.folder, name), this.open.db));
+        this.changes.replaced();
+        return made;
+      }),
+    );
     return { restored, before: await this.find(before!) };
   }
 

@@ -1,7 +1,15 @@
 import { existsSync, mkdirSync, readFileSync, renameSync } from 'node:fs';
 import { join } from 'node:path';
 import type { BackupView, ErrorBody, RestoredView } from '@still-heron/contract';
-import { backupLine, emptyStartText, madeText, noSuchBackupText, putAsideText, restoredText } from '@still-heron/wording';
+import {
+  backupLine,
+  emptyStartText,
+  madeText,
+  NO_EMPTY_SERVER,
+  noSuchBackupText,
+  putAsideText,
+  restoredText,
+} from '@still-heron/wording';
 import type { Config } from '../config.js';
 import { BrokenStore } from '../database/brokenStore.js';
 import { type OpenDatabase, openDatabase, storeFolder } from '../database/driver.js';
@@ -44,6 +52,7 @@ export async function restoreCommand(place: Place, name: string | undefined): Pr
   mkdirSync(folder, { recursive: true });
   const backups = (await readBackups(folder)).reverse().map(told);
   if (name === undefined) return backups.map(backupLine).join('\n') || noSuchBackupText(null, folder);
+  if (name === EMPTY && place.databaseUrl !== null) throw new Error(NO_EMPTY_SERVER);
   if (name === EMPTY) return emptyStartText(await putAside(place.dataFolder));
   const backup = backups.find((one) => one.name === name);
   if (!backup) throw new Error([noSuchBackupText(name, folder), ...backups.map(backupLine)].join('\n'));

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { rowsOf } from '../database/migrations.js';
-import type { Database } from '../database/driver.js';
+import type { Database } from '../database/database.js';
 import { type BackupRow, RowDigest } from './backupFile.js';
 
 /** Tables with the columns that order their rows. A table follows those that its rows point to. */

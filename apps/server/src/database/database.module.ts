@@ -1,8 +1,6 @@
 import { type DynamicModule, Global, Inject, Module, type OnApplicationShutdown } from '@nestjs/common';
-import { Changes } from './changes.js';
 import type { OpenDatabase } from './driver.js';
 import { DATABASE, OPEN_DATABASE } from './tokens.js';
-import { Upkeep } from './upkeep.js';
 
 /** Provides the open database to all modules and closes it when the server stops. */
 @Global()
@@ -13,8 +11,11 @@ export class DatabaseModule implements OnApplicationShutdown {
   static with(open: OpenDatabase): DynamicModule {
     return {
       module: DatabaseModule,
-      providers: [{ provide: OPEN_DATABASE, useValue: open }, { provide: DATABASE, useValue: open.db }, Changes, Upkeep],
-      exports: [OPEN_DATABASE, DATABASE, Changes, Upkeep],
+      providers: [
+        { provide: OPEN_DATABASE, useValue: open },
+        { provide: DATABASE, useValue: open.db },
+      ],
+      exports: [OPEN_DATABASE, DATABASE],
     };
   }
 

@@ -1,17 +1,16 @@
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, readdirSync, statSync } from 'node:fs';
 import { cp } from 'node:fs/promises';
 import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
-import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import { drizzle as drizzlePglite } from 'drizzle-orm/pglite';
+import { noRoomForBackupText } from '@still-heron/wording';
+import type { Database } from './database.js';
 import { openCopyOfStore, openStore } from './durableFolder.js';
+import { freeBytesOf, RESERVED_BYTES } from './freeSpace.js';
 import { lockDataFolder } from './lock.js';
 import { knownMigrations, migrate, storedForm } from './migrations.js';
 import * as schema from './schema.js';
 import { alone, connect, noteOtherServers, overPostgres } from './server.js';
-
-/** The database independent of its driver: same schema, same SQL. Also the type of a transaction. */
-export type Database = PgDatabase<PgQueryResultHKT, typeof schema>;
 
 export interface OpenDatabase {
   readonly db: Database;
@@ -104,7 +103,10 @@ async function openPglite(dataFolder: string): Promise<OpenDatabase> {
       db: overPglite(client),
       where: dataFolder,
       copy: binaryCopy(client),
-      copyStore: (copy) => client.runExclusive(() => cp(folder, copy, { recursive: true })),
+      copyStore: async (copy) => {
+        await refuseWithoutRoom(folder);
+        await client.runExclusive(() => cp(folder, copy, { recursive: true }));
+      },
       close: async () => {
         await client.close();
         unlock();
@@ -114,6 +116,19 @@ async function openPglite(dataFolder: string): Promise<OpenDatabase> {
     unlock();
     throw error;
   }
+}
+
+/** A copy must not fill the disk, because the database ends when it can't write. @throws {Error} with what is free and needed */
+async function refuseWithoutRoom(folder: string): Promise<void> {
+  const [free, need] = [await freeBytesOf(folder), bytesIn(folder) + RESERVED_BYTES].map((bytes) => Math.ceil(bytes / 1024 ** 2));
+  if (free! < need!) throw new Error(noRoomForBackupText(free!, need!));
+}
+
+/** Size of all files below a folder. */
+function bytesIn(folder: string): number {
+  return readdirSync(folder, { withFileTypes: true, recursive: true })
+    .filter((entry) => entry.isFile())
+    .reduce((sum, { parentPath, name }) => sum + statSync(join(parentPath, name)).size, 0);
 }
 
 /** Opens a copy of a store that nothing else uses. @throws {BrokenStore} */

@@ -3,7 +3,7 @@ import { sql } from 'drizzle-orm';
 import { type MigrationMeta, readMigrationFiles } from 'drizzle-orm/migrator';
 import { newerStoreText } from '@still-heron/wording';
 import { VERSION } from '../version.js';
-import type { Database } from './driver.js';
+import type { Database } from './database.js';
 
 const MIGRATIONS_FOLDER = resolve(import.meta.dirname, '../../migrations');
 

@@ -3,7 +3,7 @@ import { Logger } from '@nestjs/common';
 import { drizzle } from 'drizzle-orm/node-postgres';
 import pg from 'pg';
 import { serverAwayText, sharedDatabaseText } from '@still-heron/wording';
-import type { Database } from './driver.js';
+import type { Database } from './database.js';
 import * as schema from './schema.js';
 
 /** Longest wait for a connection; a request is answered with 503 then. */

@@ -1,6 +1,6 @@
 import type { KitItemView } from '@still-heron/contract';
 import { type KitItems, type KitKind, kitName } from '@still-heron/core';
-import type { Database } from '../database/driver.js';
+import type { Database } from '../database/database.js';
 import { KitRepository } from '../kit/kit.repository.js';
 import { KitService } from '../kit/kit.service.js';
 import { ProductionsRepository } from '../productions/productions.repository.js';

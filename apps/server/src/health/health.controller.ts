@@ -4,7 +4,7 @@ import { HealthView, type ProblemView } from '@still-heron/contract';
 import { sql } from 'drizzle-orm';
 import { BackupsService } from '../backups/backups.service.js';
 import { CONFIG, type Config } from '../config.js';
-import type { Database } from '../database/driver.js';
+import type { Database } from '../database/database.js';
 import { freeBytesOf, isNearlyFull } from '../database/freeSpace.js';
 import { DATABASE } from '../database/tokens.js';
 import { nearlyFull } from '../http/fullDisk.js';

@@ -1,5 +1,5 @@
 import type { NextFunction, Request, Response } from 'express';
-import { isChange } from '../database/changes.js';
+import { isChange } from './changes.js';
 import { freeBytesOf } from '../database/freeSpace.js';
 import { RequestProblem } from './request-problem.js';
 

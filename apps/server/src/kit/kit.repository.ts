@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { type KitItems, type KitKind, kitName } from '@still-heron/core';
 import { and, asc, eq, isNotNull, isNull, lt } from 'drizzle-orm';
 import { DATABASE } from '../database/tokens.js';
-import type { Database } from '../database/driver.js';
+import type { Database } from '../database/database.js';
 import { cameras, lenses, rigs, wheels } from '../database/schema.js';
 
 export type KitRow<K extends KitKind> = Omit<typeof lenses.$inferSelect, 'item'> & { readonly item: KitItems[K] };

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
 import { DATABASE } from '../database/tokens.js';
-import type { Database } from '../database/driver.js';
+import type { Database } from '../database/database.js';
 import { productions, shots } from '../database/schema.js';
 
 export type ProductionRow = typeof productions.$inferSelect & { shotCount: number };

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { and, asc, desc, eq, gt, isNotNull, isNull, lt, sql } from 'drizzle-orm';
 import { DATABASE } from '../database/tokens.js';
-import type { Database } from '../database/driver.js';
+import type { Database } from '../database/database.js';
 import { productions, shotRevisions, shots } from '../database/schema.js';
 import { raiseVersion } from '../productions/productions.repository.js';
 

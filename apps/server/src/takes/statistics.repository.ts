@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { and, eq, isNotNull, notInArray, sql, type SQL } from 'drizzle-orm';
 import { DATABASE } from '../database/tokens.js';
-import type { Database } from '../database/driver.js';
+import type { Database } from '../database/database.js';
 import { shots, takes } from '../database/schema.js';
 import { ALL, type Line } from './statistics.js';
 

@@ -3,7 +3,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { type Take, takeFigures } from '@still-heron/core';
 import { and, asc, count, desc, eq, gt, inArray, notInArray, or, sql, type SQL } from 'drizzle-orm';
 import { DATABASE } from '../database/tokens.js';
-import type { Database } from '../database/driver.js';
+import type { Database } from '../database/database.js';
 import { shots, takes } from '../database/schema.js';
 
 export type TakeRow = Pick<typeof takes.$inferSelect, 'id' | 'shotId' | 'number' | 'rolledAt' | 'take' | 'version'> & {

@@ -98,3 +98,11 @@ export function serverAwayText(reason: string): string {
 export function sharedDatabaseText(): string {
   return 'Another Still Heron uses this database. Everything saved is shared. A roll and its devices are not: open them from one server.';
 }
+
+export const NO_EMPTY_SERVER =
+  'With DATABASE_URL the data is on a PostgreSQL server. Name another database of it to start without data.';
+
+/** Told when a backup would fill the disk. @param needMb - free space it needs, in MB */
+export function noRoomForBackupText(freeMb: number, needMb: number): string {
+  return `the disk has ${freeMb} MB free, and a backup needs ${needMb} MB for a while`;
+}

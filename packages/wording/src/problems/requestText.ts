@@ -34,6 +34,7 @@ export interface RequestProblemValues {
   'too-much-work': object;
   'takes-too-long': { readonly seconds: number };
   'given-up': object;
+  'being-restored': object;
   'bad-backup': { readonly reason: string };
   'backup-failed': { readonly reason: string };
   'database-away': object;
@@ -117,6 +118,7 @@ const WRITERS: Writers = {
     message: `the computation takes longer than ${seconds} s`,
     need: 'fewer takes, or a shorter shot',
   }),
+  'being-restored': () => ({ message: 'a backup is being restored', need: 'another try in a moment' }),
   'given-up': () => ({ message: 'the computation was given up', need: 'another try' }),
   'bad-backup': ({ reason }) => ({ message: reason, need: 'another backup' }),
   'backup-failed': ({ reason }) => ({

@@ -1,9 +1,9 @@
 import { Inject, Injectable, Logger, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import { sql } from 'drizzle-orm';
 import { CONFIG, type Config } from '../config.js';
-import { Changes } from './changes.js';
-import { OPEN_DATABASE } from './tokens.js';
-import type { OpenDatabase } from './driver.js';
+import { Changes } from '../http/changes.js';
+import { OPEN_DATABASE } from '../database/tokens.js';
+import type { OpenDatabase } from '../database/driver.js';
 
 const LOOK_EVERY_MS = 60_000;
 /** Changes after which dead rows are removed. */
