@@ -9,7 +9,7 @@ import type { OpenDatabase } from '../database/driver.js';
 import { freeBytesOf } from '../database/freeSpace.js';
 import { notFound, RequestProblem } from '../http/request-problem.js';
 import { Pool } from '../work/pool.js';
-import { BadBackup } from './backupFile.js';
+import { BadBackup, readDigest } from './backupFile.js';
 import { copyForBackup } from './copyForBackup.js';
 import { MAKE_BACKUP, restoreBackup } from './makeBackup.js';
 import { backupsFolder, readBackup, readBackups, thinOut } from './stored.js';
@@ -79,10 +79,12 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
    */
   async restore(name: string): Promise<RestoredView> {
     const restored = await this.find(name);
+    const path = join(this.folder, name);
+    await refusingBad(() => readDigest(path));
     const before = await this.inTurn(() =>
       this.changes.alone(async () => {
         const made = await this.makeOne('before-restore', false);
-        await refusingBad(() => restoreBackup(join(this.folder, name), this.open.db));
+        await refusingBad(() => restoreBackup(path, this.open.db));
         this.changes.replaced();
         return made;
       }),
