@@ -1,6 +1,6 @@
 import { logText } from '@still-heron/wording';
 import { Sentence } from '../../ui/Sentence';
-import { useMemo } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import clsx from 'clsx';
 import { useProductionQuery } from '../../shared/api/api';
@@ -27,8 +27,15 @@ export function LogPage() {
   const query = useMemo(() => readLogQuery(address), [address]);
   const log = useTakeLogQuery({ productionId, query: printLogQuery(query).toString() });
   const statistics = useStatisticsQuery(productionId);
-  // a new filter starts at page 1
-  const change = (changes: Partial<LogQuery>) => setAddress(printLogQuery({ ...query, page: 1, ...changes }), { replace: true });
+  const newest = useRef(query);
+  useEffect(() => {
+    newest.current = query;
+  }, [query]);
+  // a new filter starts at page 1; one that is chosen before the page shows the one before adds to it
+  const change = (changes: Partial<LogQuery>) => {
+    newest.current = { ...newest.current, page: 1, ...changes };
+    setAddress(printLogQuery(newest.current), { replace: true });
+  };
   const retry = () => {
     void log.refetch();
     void statistics.refetch();
