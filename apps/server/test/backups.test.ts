@@ -8,6 +8,7 @@ import { BrokenStore } from '../src/database/brokenStore';
 import { DATABASE } from '../src/database/tokens';
 import type { Database } from '../src/database/database';
 import { openCopy } from '../src/database/driver';
+import { newestVersion, raiseVersions } from '../src/backups/tables';
 import { migrate } from '../src/database/migrations';
 import { describeFolder, makeProduction, makeShot, someShot, startServer, type TestServer } from './server';
 
@@ -85,6 +86,13 @@ describeFolder('a data folder', () => {
     expect(await titleOf(shot.id)).toBe(changed.title);
     const revisions = (await server.request.get(`/api/shots/${shot.id}/revisions`)).body as { version: number }[];
     expect(revisions).toHaveLength(changed.version);
+
+    // versions rise by what is needed: going back and forth never comes near the largest whole number
+    const db = server.app.get<Database>(DATABASE);
+    for (let round = 0; round < 40; round++) await raiseVersions(db, await newestVersion(db));
+    expect(await newestVersion(db)).toBeLessThan(50 * (changed.version + 2));
+    const raised = (await server.request.get(`/api/shots/${shot.id}/revisions`)).body as { version: number }[];
+    expect(raised.map(({ version }) => raised[0]!.version - version)).toEqual(revisions.map((_, index) => index));
 
     // what is no backup, or a damaged one, is refused and changes nothing
     for (const name of ['nothing.backup.gz', '..%2F..%2Fetc%2Fpasswd', '%2e%2e', 'a%00.backup.gz'])

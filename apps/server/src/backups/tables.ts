@@ -16,8 +16,8 @@ const TABLES: readonly { readonly name: string; readonly key: string }[] = [
   { name: 'takes', key: 'id' },
 ];
 
-/** Tables whose rows have a version. */
-const VERSIONED = ['productions', 'shots', 'shot_revisions', 'takes', 'cameras', 'lenses', 'wheels', 'rigs'];
+/** Tables of documents that pages edit, each with a version. */
+const VERSIONED = ['productions', 'shots', 'takes', 'cameras', 'lenses', 'wheels', 'rigs'];
 
 /** Rows that are read, and characters that are written, with one statement. */
 const ROWS_AT_ONCE = 50;
@@ -101,14 +101,31 @@ export async function replaceRows(db: Pick<Database, 'execute'>, rows: AsyncIter
   await flush();
 }
 
-/** The highest version of any row. */
+/** The highest version of any document; 0 without documents. */
 export async function newestVersion(db: Pick<Database, 'execute'>): Promise<number> {
-  const each = VERSIONED.map((name) => `select coalesce(max(version), 0) as version from "${name}"`).join(' union all ');
-  const [newest] = await rowsOf<{ version: number }>(db, sql.raw(`select max(version)::int as version from (${each}) as each`));
-  return newest!.version;
+  return (await versionRange(db)).highest;
 }
 
-/** Adds to the version of every row. */
-export async function raiseVersions(db: Pick<Database, 'execute'>, by: number): Promise<void> {
+/**
+ * Raises the version of every document by the same amount, so that each is above a given one. Saved versions of shots keep their order.
+ *
+ * @param above - highest version that pages may have read
+ */
+export async function raiseVersions(db: Pick<Database, 'execute'>, above: number): Promise<void> {
+  const by = Math.max(0, above + 1 - (await versionRange(db)).lowest);
   for (const name of VERSIONED) await db.execute(sql.raw(`update "${name}" set version = version + ${by}`));
+  // in two steps, because a shot's saved versions must not meet on the way
+  await db.execute(sql.raw(`update shot_revisions set version = -version - ${by}`));
+  await db.execute(sql`update shot_revisions set version = -version`);
+}
+
+async function versionRange(db: Pick<Database, 'execute'>): Promise<{ readonly lowest: number; readonly highest: number }> {
+  const all = VERSIONED.map((name) => `select version from "${name}"`).join(' union all ');
+  const [range] = await rowsOf<{ lowest: number; highest: number }>(
+    db,
+    sql.raw(
+      `select coalesce(min(version), 1)::int as lowest, coalesce(max(version), 0)::int as highest from (${all}) as versions`,
+    ),
+  );
+  return range!;
 }
