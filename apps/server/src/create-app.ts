@@ -8,7 +8,7 @@ import express from 'express';
 import helmet from 'helmet';
 import { PICTURE_BYTES, PICTURE_TYPES } from '@still-heron/core';
 import { AppModule } from './app.module.js';
-import { backUpBeforeUpdate } from './backups/beforeUpdate.js';
+import { backUp } from './backups/backUp.js';
 import type { Config } from './config.js';
 import { Changes } from './http/changes.js';
 import { openDatabase, type OpenDatabase } from './database/driver.js';
@@ -42,7 +42,7 @@ const POLICY = { 'upgrade-insecure-requests': null, 'script-src': ["'self'", "'w
  * @throws {DataFolderInUse}, {BrokenStore}, {NewerStore}, {OtherPostgres} before anything else is set up
  */
 export async function createApp(config: Config): Promise<NestExpressApplication> {
-  const open = await openDatabase({ ...config, beforeMigration: (store) => backUpBeforeUpdate(store, config) });
+  const open = await openDatabase({ ...config, beforeMigration: (store) => backUp(store, config, 'before-update') });
   try {
     return await assemble(config, open);
   } catch (error) {

@@ -18,7 +18,7 @@ export class BackupsController {
   @Post()
   @ApiCreatedResponse({ type: BackupView, description: 'Made now, and kept until a person removes it' })
   make(): Promise<BackupView> {
-    return this.backups.make('by-hand');
+    return this.backups.make();
   }
 
   @Get(':name')

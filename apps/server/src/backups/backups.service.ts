@@ -66,8 +66,8 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   /** Makes one now, whether anything has changed or not. */
-  async make(reason: 'by-hand'): Promise<BackupView> {
-    const made = await this.inTurn(() => this.makeOne(reason, false));
+  async make(): Promise<BackupView> {
+    const made = await this.inTurn(() => this.makeOne('by-hand', false));
     this.failure = null;
     return this.find(made!);
   }
@@ -80,11 +80,11 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
   async restore(name: string): Promise<RestoredView> {
     const restored = await this.find(name);
     const path = join(this.folder, name);
-    await refusingBad(() => readDigest(path));
+    const digest = await refusingBad(() => readDigest(path));
     const before = await this.inTurn(() =>
       this.changes.alone(async () => {
         const made = await this.makeOne('before-restore', false);
-        await refusingBad(() => restoreBackup(path, this.open.db));
+        await refusingBad(() => restoreBackup(path, digest, this.open.db));
         this.changes.replaced();
         return made;
       }),

@@ -10,16 +10,13 @@ import {
   putAsideText,
   restoredText,
 } from '@still-heron/wording';
-import type { Config } from '../config.js';
 import { BrokenStore } from '../database/brokenStore.js';
 import { type OpenDatabase, openDatabase, storeFolder } from '../database/driver.js';
 import { DataFolderInUse, lockDataFolder } from '../database/lock.js';
-import { backUpBeforeUpdate } from './beforeUpdate.js';
-import { copyForBackup } from './copyForBackup.js';
-import { makeBackup, restoreBackup } from './makeBackup.js';
+import { backUp, type Place } from './backUp.js';
+import { readDigest } from './backupFile.js';
+import { restoreBackup } from './makeBackup.js';
 import { backupsFolder, readBackup, readBackups } from './stored.js';
-
-type Place = Pick<Config, 'databaseUrl' | 'dataFolder'>;
 
 /** File in the data folder with the address of the server that uses it. */
 export const ADDRESS_FILE = 'address';
@@ -46,6 +43,7 @@ export async function backupCommand(place: Place): Promise<string> {
  *
  * @param name - of a backup, or `EMPTY`
  * @returns what is printed
+ * @throws {BadBackup} before anything is changed
  */
 export async function restoreCommand(place: Place, name: string | undefined): Promise<string> {
   const folder = backupsFolder(place.dataFolder);
@@ -57,9 +55,11 @@ export async function restoreCommand(place: Place, name: string | undefined): Pr
   const backup = backups.find((one) => one.name === name);
   if (!backup) throw new Error([noSuchBackupText(name, folder), ...backups.map(backupLine)].join('\n'));
   const lines: string[] = [];
+  const path = join(folder, name);
+  const digest = await readDigest(path);
   const own = async (open: OpenDatabase) => {
     const before = await backUp(open, place, 'before-restore');
-    await restoreBackup(join(folder, name), open.db);
+    await restoreBackup(path, digest, open.db);
     return before;
   };
   const byServer = async (address: string) => (await post<RestoredView>(`${address}/api/backups/${name}/restore`)).before.name;
@@ -70,25 +70,13 @@ export async function restoreCommand(place: Place, name: string | undefined): Pr
     lines.push(putAsideText(await putAside(place.dataFolder)));
     const open = await openDatabase(place);
     try {
-      await restoreBackup(join(folder, name), open.db);
+      await restoreBackup(path, digest, open.db);
     } finally {
       await open.close();
     }
     lines.push(restoredText(backup, null));
   }
   return lines.join('\n');
-}
-
-async function backUp(
-  open: OpenDatabase,
-  { databaseUrl, dataFolder }: Place,
-  reason: 'by-hand' | 'before-restore',
-): Promise<string> {
-  const folder = backupsFolder(dataFolder);
-  mkdirSync(folder, { recursive: true });
-  const madeAt = new Date().toISOString();
-  const order = { folder, reason, madeAt, onlyIfChanged: false };
-  return (await copyForBackup(open, databaseUrl, folder, (source) => makeBackup({ ...order, source })))!;
 }
 
 /** Opens the database for an act; where a server uses it, the server is asked. */
@@ -99,7 +87,7 @@ async function bySelfOrServer<T>(
 ): Promise<T> {
   let open: OpenDatabase;
   try {
-    open = await openDatabase({ ...place, beforeMigration: (store) => backUpBeforeUpdate(store, place) });
+    open = await openDatabase({ ...place, beforeMigration: (store) => backUp(store, place, 'before-update') });
   } catch (error) {
     const address = join(place.dataFolder, ADDRESS_FILE);
     if (!(error instanceof DataFolderInUse) || !existsSync(address)) throw error;

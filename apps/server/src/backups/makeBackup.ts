@@ -26,7 +26,7 @@ export interface BackupOrder {
 }
 
 /** Ends the name of each backup. */
-export const BACKUP_ENDING = '.backup.gz';
+const BACKUP_ENDING = '.backup.gz';
 
 /** Names of backups in a folder, oldest first: they begin with the time. */
 export function backupNames(folder: string): string[] {
@@ -80,16 +80,17 @@ export function oneState<T>(db: Database, read: (state: Database) => Promise<T>)
 /**
  * Replaces everything in a database by a backup, in one transaction: all of it, or nothing if the rows are not those of the backup.
  *
+ * @param digest - of the backup, as `readDigest` found it
  * @throws {BadBackup} if it is broken, or of a newer version
  */
-export async function restoreBackup(path: string, db: Database): Promise<void> {
+export async function restoreBackup(path: string, digest: string, db: Database): Promise<void> {
   const { migrations, version } = await readHeader(path);
   const own = await storedForm(db, 'the database');
   if (migrations > own.migrations) throw new BadBackup(path, `a newer Still Heron made it (${version})`);
-  if (migrations === own.migrations) return replaceLive(db, readRows(path), await readDigest(path));
+  if (migrations === own.migrations) return replaceLive(db, readRows(path), digest);
   // rows of an earlier version take the way that its database would take
   await inScratch(migrations, async (scratch) => {
-    await restoreBackup(path, scratch.db);
+    await restoreBackup(path, digest, scratch.db);
     await scratch.toNewest();
     await oneState(scratch.db, async (state) => replaceLive(db, allRows(state), await digestOf(state)));
   });
@@ -111,9 +112,9 @@ async function replaceBy(state: Database, rows: Rows, digest: string): Promise<v
   if ((await digestOf(state)) !== digest) throw new Error('the rows in the database are not those of the backup');
 }
 
-async function verify(path: string, digest: string, { db }: Pick<OpenDatabase, 'db'>): Promise<void> {
-  if ((await readDigest(path)) !== digest) throw new BadBackup(path, 'it does not hold what was written');
-  await oneState(db, (state) => replaceBy(state, readRows(path), digest));
+/** Puts the rows of a new backup into a database and reads them from there. @throws {BadBackup}, {Error} if they are not what was written */
+function verify(path: string, digest: string, { db }: Pick<OpenDatabase, 'db'>): Promise<void> {
+  return oneState(db, (state) => replaceBy(state, readRows(path), digest));
 }
 
 async function isOf(path: string, digest: string): Promise<boolean> {

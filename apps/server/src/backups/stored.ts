@@ -2,7 +2,7 @@ import { rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import type { BackupView } from '@still-heron/contract';
 import { BadBackup, readHeader } from './backupFile.js';
-import { BACKUP_ENDING, backupNames } from './makeBackup.js';
+import { backupNames } from './makeBackup.js';
 import { outdated } from './retention.js';
 
 /** Folder of the backups of a data folder. */
@@ -25,7 +25,7 @@ export async function readBackups(folder: string): Promise<BackupView[]> {
 
 /** A backup of a folder; null if there is none of that name. @throws {BadBackup} */
 export async function readBackup(folder: string, name: string): Promise<BackupView | null> {
-  if (!/^[\w-]+\.backup\.gz$/.test(name) || !name.endsWith(BACKUP_ENDING)) return null;
+  if (!/^[\w-]+\.backup\.gz$/.test(name)) return null;
   try {
     const { madeAt, reason, productions, shots, takes } = await readHeader(join(folder, name));
     return { name, madeAt, reason, bytes: statSync(join(folder, name)).size, productions, shots, takes };

@@ -38,7 +38,7 @@ export interface DatabaseOptions {
   readonly databaseUrl: string | null;
   readonly dataFolder: string;
   /** Called before migrations of a database that holds something already */
-  readonly beforeMigration?: (open: OpenDatabase, migrations: number) => Promise<void>;
+  readonly beforeMigration?: (open: OpenDatabase) => Promise<unknown>;
 }
 
 /** Folder of PGlite's files in a data folder. */
@@ -70,7 +70,7 @@ export async function openDatabase(options: DatabaseOptions): Promise<OpenDataba
 async function bringToNewest(open: OpenDatabase, db: Database, { beforeMigration }: DatabaseOptions): Promise<void> {
   const { migrations } = await storedForm(db, open.where);
   if (migrations >= knownMigrations().length) return;
-  if (migrations > 0) await beforeMigration?.(open, migrations);
+  if (migrations > 0) await beforeMigration?.(open);
   await migrate(db);
 }
 
