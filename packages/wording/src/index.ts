@@ -14,6 +14,7 @@ export {
 } from './fields/typedText.js';
 export {
   brokenShotText,
+  brokenShotTitle,
   neededSentence,
   problemText,
   type ProblemText,
@@ -136,6 +137,8 @@ export {
   backupPlaceText,
   BACKUPS_KEPT,
   backupSentence,
+  restoredSentence,
   restoreQuestion,
   sizeText,
+  whenText,
 } from './backups/backupText.js';

@@ -9,10 +9,7 @@ export async function describeBroken({ folder, reason }: BrokenStore, dataFolder
   const place = backupsFolder(dataFolder);
   const newest = existsSync(place) ? (await readBackups(place)).at(-1) : undefined;
   const written = existsSync(folder) ? newestChangeMs(folder) : 0;
-  return brokenStoreText(
-    { folder, reason, writtenAtMs: written > 0 ? written : null },
-    newest ? { ...newest, madeAtMs: Date.parse(newest.madeAt) } : null,
-  );
+  return brokenStoreText({ folder, reason, writtenAtMs: written > 0 ? written : null }, newest ?? null);
 }
 
 /** When a file below a folder was written last, in ms since 1970; 0 without files. */

@@ -34,7 +34,7 @@ export async function backupCommand(place: Place): Promise<string> {
     },
     (address) => post<BackupView>(`${address}/api/backups`),
   );
-  return madeText(told(made), backupsFolder(place.dataFolder));
+  return madeText(made, backupsFolder(place.dataFolder));
 }
 
 /**
@@ -48,7 +48,7 @@ export async function backupCommand(place: Place): Promise<string> {
 export async function restoreCommand(place: Place, name: string | undefined): Promise<string> {
   const folder = backupsFolder(place.dataFolder);
   mkdirSync(folder, { recursive: true });
-  const backups = (await readBackups(folder)).reverse().map(told);
+  const backups = (await readBackups(folder)).reverse();
   if (name === undefined) return backups.map(backupLine).join('\n') || noSuchBackupText(null, folder);
   if (name === EMPTY && place.databaseUrl !== null) throw new Error(NO_EMPTY_SERVER);
   if (name === EMPTY) return emptyStartText(await putAside(place.dataFolder));
@@ -121,8 +121,4 @@ async function putAside(dataFolder: string): Promise<string | null> {
   } finally {
     unlock();
   }
-}
-
-function told({ name, madeAt, productions, shots, takes }: BackupView) {
-  return { name, madeAtMs: Date.parse(madeAt), productions, shots, takes };
 }

@@ -1,4 +1,4 @@
-import { ageText, backupSentence, sizeText } from './backupText';
+import { ageText, backupSentence, restoredSentence, sizeText, whenText } from './backupText';
 import { textOf } from '../sentence';
 
 const MINUTE = 60_000;
@@ -20,7 +20,7 @@ test.each([
 ])('%d bytes are %s', (bytes, text) => expect(sizeText(bytes)).toBe(text));
 
 test('the sentence says how old the newest backup is, what it holds, and what failed', () => {
-  const newest = { name: 'a', madeAtMs: 0, productions: 1, shots: 7, takes: 3 };
+  const newest = { name: 'a', madeAt: new Date(0).toISOString(), productions: 1, shots: 7, takes: 3 };
   const text = (...given: Parameters<typeof backupSentence>) => textOf(backupSentence(...given));
   expect(text(newest, null, 12 * MINUTE)).toBe(
     'The newest backup was made 12 minutes ago. It holds 1 production, 7 shots, 3 takes.',
@@ -28,4 +28,18 @@ test('the sentence says how old the newest backup is, what it holds, and what fa
   expect(text(null, null, 0)).toBe('There is no backup yet.');
   expect(text(newest, 'the disk is full', MINUTE)).toMatch(/^The last backup failed: the disk is full\. The newest backup/);
   expect(backupSentence(newest, 'the disk is full', MINUTE)[0]!.tone).toBe('soft');
+});
+
+test.each([
+  [new Date(2026, 10, 28, 16, 43), 'today at 16:43'],
+  [new Date(2026, 10, 27, 23, 59), 'yesterday at 23:59'],
+  [new Date(2026, 10, 12, 8, 0), 'on 12 November at 08:00'],
+])('%s is told as one says it', (moment, text) =>
+  expect(whenText(moment.toISOString(), new Date(2026, 10, 28, 18, 0).getTime())).toBe(text),
+);
+
+test('after a restoration it is told what is there now', () => {
+  const now = new Date(2026, 10, 28, 18, 0).getTime();
+  const backup = { name: 'a', madeAt: new Date(2026, 10, 28, 16, 43).toISOString(), productions: 1, shots: 7, takes: 0 };
+  expect(restoredSentence(backup, now)).toBe('Everything is as it was today at 16:43: 1 production, 7 shots, no takes.');
 });

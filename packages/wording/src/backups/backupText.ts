@@ -37,7 +37,7 @@ export function backupSentence(newest: ToldBackup | null, failure: string | null
   if (failure !== null) parts.push({ tone: 'soft', text: `The last backup failed: ${failure}.` });
   if (newest === null) parts.push({ tone: 'edge', text: 'There is no backup yet.' });
   else {
-    const age = ageText(nowMs - newest.madeAtMs);
+    const age = ageText(nowMs - Date.parse(newest.madeAt));
     parts.push({ tone: failure === null ? 'sharp' : 'edge', text: `The newest backup was made ${age} ago.` });
     parts.push({ tone: 'plain', text: `It holds ${holdsText(newest)}.` });
   }
@@ -55,4 +55,20 @@ export const BACKUPS_KEPT =
 /** Asked before a backup is restored. @param when - time of the backup as the page shows it */
 export function restoreQuestion(when: string): string {
   return `Everything becomes as it was ${when}. What is there now is backed up first, so you can go back.`;
+}
+
+/** A moment as one says it: `today at 16:43`, `yesterday at 09:10`, `on 12 November at 08:00`. */
+export function whenText(iso: string, nowMs: number): string {
+  const date = new Date(iso);
+  const time = date.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+  const day = (ms: number) => new Date(ms).setHours(0, 0, 0, 0);
+  const daysAgo = Math.round((day(nowMs) - day(date.getTime())) / (24 * 3_600_000));
+  if (daysAgo === 0) return `today at ${time}`;
+  if (daysAgo === 1) return `yesterday at ${time}`;
+  return `on ${date.toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })} at ${time}`;
+}
+
+/** Told after a backup was restored. */
+export function restoredSentence(backup: ToldBackup, nowMs: number): string {
+  return `Everything is as it was ${whenText(backup.madeAt, nowMs)}: ${holdsText(backup)}.`;
 }

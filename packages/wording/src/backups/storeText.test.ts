@@ -1,7 +1,7 @@
 import { backupLine, brokenStoreText, emptyStartText, newerStoreText, noSuchBackupText, otherPostgresText } from './storeText';
 
 const MADE = new Date(2026, 10, 28, 16, 0).getTime();
-const backup = { name: 'one.backup.gz', madeAtMs: MADE, productions: 1, shots: 14, takes: 0 };
+const backup = { name: 'one.backup.gz', madeAt: new Date(MADE).toISOString(), productions: 1, shots: 14, takes: 0 };
 const store = { folder: '/data/pglite', reason: 'a file is missing', writtenAtMs: MADE + 42 * 60_000 };
 
 test('a broken database is told with what the newest backup holds, and what it lacks', () => {

@@ -1,16 +1,17 @@
 import { counted } from '../figure.js';
 
-/** A backup, as far as it is told. Times in ms since 1970, UTC. */
+/** A backup, as far as it is told. */
 export interface ToldBackup {
   readonly name: string;
-  readonly madeAtMs: number;
+  /** ISO 8601 */
+  readonly madeAt: string;
   readonly productions: number;
   readonly shots: number;
   readonly takes: number;
 }
 
 /** What a backup holds, such as `1 production, 14 shots, no takes`. */
-export function holdsText({ productions, shots, takes }: Omit<ToldBackup, 'name' | 'madeAtMs'>): string {
+export function holdsText({ productions, shots, takes }: Pick<ToldBackup, 'productions' | 'shots' | 'takes'>): string {
   const part = (count: number, one: string) => (count === 0 ? `no ${one}s` : counted(count, one));
   return [part(productions, 'production'), part(shots, 'shot'), part(takes, 'take')].join(', ');
 }
@@ -34,9 +35,10 @@ export function brokenStoreText(
 ): string {
   const lines = [`The database in ${store.folder} can’t be opened: ${store.reason}.`, 'It stays there as it is.'];
   if (newest) {
-    lines.push(`The newest good backup was made on ${momentText(newest.madeAtMs)}. It holds ${holdsText(newest)}.`);
-    const written = store.writtenAtMs === null || store.writtenAtMs < newest.madeAtMs ? null : momentText(store.writtenAtMs);
-    if (written !== null && written !== momentText(newest.madeAtMs))
+    lines.push(`The newest good backup was made on ${momentText(Date.parse(newest.madeAt))}. It holds ${holdsText(newest)}.`);
+    const written =
+      store.writtenAtMs === null || store.writtenAtMs < Date.parse(newest.madeAt) ? null : momentText(store.writtenAtMs);
+    if (written !== null && written !== momentText(Date.parse(newest.madeAt)))
       lines.push(`Changes after that, up to ${written}, are not in it.`);
     lines.push(`To use it:              npm run restore -- ${newest.name}`);
   } else lines.push('There is no backup of it.');
@@ -61,7 +63,7 @@ export function otherPostgresText(folder: string, stored: string, own: string): 
 
 /** A backup in a list on a terminal. */
 export function backupLine(backup: ToldBackup): string {
-  return `${backup.name}\n  ${momentText(backup.madeAtMs)}: ${holdsText(backup)}`;
+  return `${backup.name}\n  ${momentText(Date.parse(backup.madeAt))}: ${holdsText(backup)}`;
 }
 
 export function madeText(backup: ToldBackup, folder: string): string {
@@ -70,7 +72,7 @@ export function madeText(backup: ToldBackup, folder: string): string {
 
 /** @param before - backup of what was there before; null if it could not be opened */
 export function restoredText(backup: ToldBackup, before: string | null): string {
-  const done = `Everything is as it was on ${momentText(backup.madeAtMs)}: ${holdsText(backup)}.`;
+  const done = `Everything is as it was on ${momentText(Date.parse(backup.madeAt))}: ${holdsText(backup)}.`;
   return before === null ? done : `${done}\nWhat was there before is kept as ${before}.`;
 }
 

@@ -1,10 +1,9 @@
 import type { BackupView } from '@still-heron/contract';
-import { ageText, BACKUP_REASON_WORDS, capital, holdsText, restoreQuestion, sizeText } from '@still-heron/wording';
+import { ageText, BACKUP_REASON_WORDS, capital, holdsText, restoreQuestion, sizeText, whenText } from '@still-heron/wording';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import textStyles from '../../ui/text.module.css';
 import styles from './BackupsPage.module.css';
-import { momentOf } from './momentOf';
 
 interface Props {
   readonly backup: BackupView;
@@ -17,7 +16,7 @@ interface Props {
 export function BackupRow({ backup, nowMs, isBusy, onRestore }: Props) {
   const [isAsking, setIsAsking] = useState(false);
   const { name, madeAt, reason, bytes } = backup;
-  const when = momentOf(madeAt, nowMs);
+  const when = whenText(madeAt, nowMs);
   return (
     <li onKeyDown={(event) => event.key === 'Escape' && setIsAsking(false)}>
       <span className={styles.when}>

@@ -1,5 +1,5 @@
 import type { BackupsView, BackupView, RestoredView } from '@still-heron/contract';
-import { backupPlaceText, BACKUPS_KEPT, backupSentence, holdsText, neededSentence } from '@still-heron/wording';
+import { backupPlaceText, BACKUPS_KEPT, backupSentence, neededSentence, restoredSentence } from '@still-heron/wording';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { problemOf } from '../../shared/api/api';
@@ -13,7 +13,6 @@ import textStyles from '../../ui/text.module.css';
 import { Unreachable } from '../../ui/Unreachable';
 import { BackupRow } from './BackupRow';
 import styles from './BackupsPage.module.css';
-import { momentOf } from './momentOf';
 
 /** Ages on the page stay true without a reload. */
 const LOOK_AGAIN_MS = 60_000;
@@ -56,7 +55,7 @@ function Backups({ list: { backups, failure, folder, freeBytes } }: { readonly l
   }
   return (
     <section className={styles.backups}>
-      <Sentence parts={backupSentence(newest ? told(newest) : null, failure, nowMs)} testId="backup-sentence" role="status" />
+      <Sentence parts={backupSentence(newest ?? null, failure, nowMs)} testId="backup-sentence" role="status" />
       <div className={styles.actions}>
         <Button look="main" disabled={isBusy} onClick={() => void make()}>
           {making.isLoading ? 'Making a backup…' : 'Back up now'}
@@ -70,7 +69,7 @@ function Backups({ list: { backups, failure, folder, freeBytes } }: { readonly l
       )}
       {restored && (
         <p className={styles.restored} role="status">
-          Everything is as it was {momentOf(restored.restored.madeAt, nowMs)}: {holdsText(restored.restored)}.{' '}
+          {restoredSentence(restored.restored, nowMs)}{' '}
           <Button size="small" disabled={isBusy} onClick={() => void goBackTo(restored.before)}>
             Go back to what was there before
           </Button>
@@ -85,8 +84,4 @@ function Backups({ list: { backups, failure, folder, freeBytes } }: { readonly l
       <p className={styles.note}>{backupPlaceText(folder, freeBytes)}</p>
     </section>
   );
-}
-
-function told({ name, madeAt, productions, shots, takes }: BackupView) {
-  return { name, madeAtMs: Date.parse(madeAt), productions, shots, takes };
 }

@@ -1,4 +1,4 @@
-import { brokenShotText, capital, neededSentence } from '@still-heron/wording';
+import { brokenShotText, brokenShotTitle, capital, neededSentence } from '@still-heron/wording';
 import { useState } from 'react';
 import { useParams, useRouteError } from 'react-router';
 import { api, problemOf, useShotCheckQuery } from '../../shared/api/api';
@@ -15,7 +15,7 @@ export function ShotFailed() {
   const { restore, refusal } = useVersionBefore(shotId);
   const message = error instanceof Error ? error.message : String(error);
   return (
-    <PageNote title={check ? `${check.slate} ${check.title}`.trim() + ' can’t be shown.' : 'This shot can’t be shown.'}>
+    <PageNote title={brokenShotTitle(check ?? null)}>
       {check && <p role="alert">{brokenShotText(check.problems.length, message)}</p>}
       {check && (
         <ul>
