@@ -4,7 +4,7 @@ import type { BackupReason } from '@still-heron/contract';
 import { force } from '../database/durableFolder.js';
 import type { Database } from '../database/database.js';
 import { type OpenDatabase, openCopy, openScratch, openServer } from '../database/driver.js';
-import { storedForm } from '../database/migrations.js';
+import { storedMigrations } from '../database/migrations.js';
 import { VERSION } from '../version.js';
 import type { Task } from '../work/task.js';
 import { BadBackup, readDigest, readHeader, readRows, writeBackup } from './backupFile.js';
@@ -48,7 +48,7 @@ export async function makeBackup({ source, folder, reason, madeAt, onlyIfChanged
   const unfinished = join(folder, `.${name}.unfinished`);
   const open = 'copy' in source ? await openCopy(source.copy) : openServer(source.databaseUrl);
   try {
-    const { migrations } = await storedForm(open.db, open.where);
+    const migrations = await storedMigrations(open.db, open.where);
     const digest = await oneState(open.db, async (db) => {
       const header = { format: 'still-heron-backup', schema: 1, version: VERSION, migrations, madeAt, reason } as const;
       return writeBackup(unfinished, { ...header, ...(await countRows(db)) }, allRows(db));
@@ -85,9 +85,9 @@ export function oneState<T>(db: Database, read: (state: Database) => Promise<T>)
  */
 export async function restoreBackup(path: string, digest: string, db: Database): Promise<void> {
   const { migrations, version } = await readHeader(path);
-  const own = await storedForm(db, 'the database');
-  if (migrations > own.migrations) throw new BadBackup(path, `a newer Still Heron made it (${version})`);
-  if (migrations === own.migrations) return replaceLive(db, readRows(path), digest);
+  const own = await storedMigrations(db, 'the database');
+  if (migrations > own) throw new BadBackup(path, `a newer Still Heron made it (${version})`);
+  if (migrations === own) return replaceLive(db, readRows(path), digest);
   // rows of an earlier version take the way that its database would take
   await inScratch(migrations, async (scratch) => {
     await restoreBackup(path, digest, scratch.db);

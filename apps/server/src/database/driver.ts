@@ -8,7 +8,7 @@ import type { Database } from './database.js';
 import { openCopyOfStore, openStore } from './durableFolder.js';
 import { freeBytesOf, RESERVED_BYTES } from './freeSpace.js';
 import { lockDataFolder } from './lock.js';
-import { knownMigrations, migrate, storedForm } from './migrations.js';
+import { knownMigrations, migrate, storedMigrations } from './migrations.js';
 import * as schema from './schema.js';
 import { alone, connect, noteOtherServers, overPostgres } from './server.js';
 
@@ -68,7 +68,7 @@ export async function openDatabase(options: DatabaseOptions): Promise<OpenDataba
 
 /** Runs the migrations that are missing. @param db - the connection to run them on */
 async function bringToNewest(open: OpenDatabase, db: Database, { beforeMigration }: DatabaseOptions): Promise<void> {
-  const { migrations } = await storedForm(db, open.where);
+  const migrations = await storedMigrations(db, open.where);
   if (migrations >= knownMigrations().length) return;
   if (migrations > 0) await beforeMigration?.(open);
   await migrate(db);

@@ -8,8 +8,3 @@ export async function freeBytesOf(folder: string): Promise<number> {
   const { bavail, bsize } = await statfs(folder);
   return bavail * bsize;
 }
-
-/** Whether changes are refused for lack of space, or will be soon. */
-export function isNearlyFull(freeBytes: number, minFreeBytes: number): boolean {
-  return freeBytes < 2 * minFreeBytes;
-}

@@ -29,25 +29,25 @@ export function knownMigrations(): readonly MigrationMeta[] {
 }
 
 /**
- * How far a database is: the number of its migrations, and the version that ran the last one.
+ * Number of migrations that a database has; 0 for a new one.
  *
  * @param where - the database, as a message names it
  * @throws {NewerStore} if it has migrations that this version does not know
  */
-export async function storedForm(db: Database, where: string): Promise<{ readonly migrations: number }> {
+export async function storedMigrations(db: Database, where: string): Promise<number> {
   const [table] = await rowsOf<{ found: string | null; comment: string | null }>(
     db,
     sql`select to_regclass('drizzle.__drizzle_migrations')::text as found,
       obj_description(to_regclass('drizzle.__drizzle_migrations')) as comment`,
   );
-  if (!table?.found) return { migrations: 0 };
+  if (!table?.found) return 0;
   const [stored] = await rowsOf<{ count: number; newest: number | null }>(
     db,
     sql`select count(*)::int as count, max(created_at)::float8 as newest from drizzle.__drizzle_migrations`,
   );
   const newestKnown = knownMigrations().at(-1)!.folderMillis;
   if ((stored?.newest ?? 0) > newestKnown) throw new NewerStore(where, table.comment ?? '');
-  return { migrations: stored?.count ?? 0 };
+  return stored?.count ?? 0;
 }
 
 /**

@@ -5,7 +5,7 @@ import { sql } from 'drizzle-orm';
 import { BackupsService } from '../backups/backups.service.js';
 import { CONFIG, type Config } from '../config.js';
 import type { Database } from '../database/database.js';
-import { freeBytesOf, isNearlyFull } from '../database/freeSpace.js';
+import { freeBytesOf } from '../database/freeSpace.js';
 import { DATABASE } from '../database/tokens.js';
 import { nearlyFull } from '../http/fullDisk.js';
 import { requestView } from '../http/request-problem.js';
@@ -27,7 +27,9 @@ export class HealthController {
     const { dataFolder, minFreeBytes } = this.config;
     const freeBytes = await freeBytesOf(dataFolder);
     const warnings: ProblemView[] = [];
-    if (isNearlyFull(freeBytes, minFreeBytes)) warnings.push(nearlyFull(freeBytes, minFreeBytes).body);
+    // it warns before changes are refused
+    const needBytes = 2 * minFreeBytes;
+    if (freeBytes < needBytes) warnings.push(nearlyFull(freeBytes, needBytes).body);
     const { failure } = this.backups;
     if (failure !== null) warnings.push(requestView('', 'backup-failed', { reason: failure }));
     return { status: warnings.length > 0 ? 'warning' : 'ok', warnings, freeBytes };

@@ -46,7 +46,7 @@ export class Pool implements OnApplicationShutdown {
     try {
       return (await threads.run({ name: task.name, input }, { signal: AbortSignal.any([signal, limit.signal]) })) as R;
     } catch (error) {
-      if (limit.signal.aborted) throw RequestProblem.of(422, '', 'takes-too-long', { seconds: LIMIT_MS / 1000 });
+      if (limit.signal.aborted) throw RequestProblem.of(422, '', 'takes-too-long', { seconds: limitMs! / 1000 });
       if (signal.aborted) throw RequestProblem.of(499, '', 'given-up', {});
       throw error;
     } finally {
