@@ -1,4 +1,4 @@
-import { mkdirSync, readdirSync, statSync } from 'node:fs';
+import { mkdirSync } from 'node:fs';
 import { cp } from 'node:fs/promises';
 import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
@@ -6,6 +6,7 @@ import { drizzle as drizzlePglite } from 'drizzle-orm/pglite';
 import { noRoomForBackupText } from '@still-heron/wording';
 import type { Database } from './database.js';
 import { openCopyOfStore, openStore } from './durableFolder.js';
+import { filesBelow } from './filesBelow.js';
 import { freeBytesOf, RESERVED_BYTES } from './freeSpace.js';
 import { lockDataFolder } from './lock.js';
 import { knownMigrations, migrate, storedMigrations } from './migrations.js';
@@ -120,15 +121,9 @@ async function openPglite(dataFolder: string): Promise<OpenDatabase> {
 
 /** A copy must not fill the disk, because the database ends when it can't write. @throws {Error} with what is free and needed */
 async function refuseWithoutRoom(folder: string): Promise<void> {
-  const [free, need] = [await freeBytesOf(folder), bytesIn(folder) + RESERVED_BYTES].map((bytes) => Math.ceil(bytes / 1024 ** 2));
+  const bytes = filesBelow(folder).reduce((sum, { size }) => sum + size, 0);
+  const [free, need] = [await freeBytesOf(folder), bytes + RESERVED_BYTES].map((count) => Math.ceil(count / 1024 ** 2));
   if (free! < need!) throw new Error(noRoomForBackupText(free!, need!));
-}
-
-/** Size of all files below a folder. */
-function bytesIn(folder: string): number {
-  return readdirSync(folder, { withFileTypes: true, recursive: true })
-    .filter((entry) => entry.isFile())
-    .reduce((sum, { parentPath, name }) => sum + statSync(join(parentPath, name)).size, 0);
 }
 
 /** Opens a copy of a store that nothing else uses. @throws {BrokenStore} */
