@@ -14,6 +14,7 @@ export const WORKSPACES = ['core', 'wording', 'contract', 'server', 'web', 'e2e'
 export const SERVER_FOLDERS = [
   'database',
   'http',
+  'network',
   'work',
   'backups',
   'kit',

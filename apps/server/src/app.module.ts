@@ -6,6 +6,7 @@ import type { OpenDatabase } from './database/driver.js';
 import { HealthController } from './health/health.controller.js';
 import { KitModule } from './kit/kit.module.js';
 import { MeasuringModule } from './measuring/measuring.module.js';
+import { NetworkModule } from './network/network.module.js';
 import { PicturesModule } from './pictures/pictures.module.js';
 import { ProductionsModule } from './productions/productions.module.js';
 import { RollModule } from './roll/roll.module.js';
@@ -30,6 +31,7 @@ export class AppModule {
       module: AppModule,
       imports: [
         ConfigModule.with(config),
+        NetworkModule,
         WorkModule,
         DatabaseModule.with(open),
         BackupsModule,

@@ -8,8 +8,10 @@ export const CONFIG = Symbol('config');
 /** Configuration of the server, from environment variables. */
 export interface Config {
   readonly port: number;
-  /** Loopback only by default */
-  readonly host: string;
+  /** Address to listen at; null for this machine alone, until a person opens the server to the network */
+  readonly host: string | null;
+  /** Certificate for the network as PEM files; null for one that is made */
+  readonly certificate: { readonly certFile: string; readonly keyFile: string } | null;
   /** Folder of PGlite's files; unused with `databaseUrl` */
   readonly dataFolder: string;
   /** PostgreSQL server to use instead of PGlite */
@@ -35,9 +37,11 @@ const NEEDED = {
   PORT: 'a whole number from 0 to 65535',
   DATABASE_URL: 'the address of a PostgreSQL server',
   STILL_HERON_DATA: 'a folder',
+  STILL_HERON_CERTIFICATE: 'a PEM file with a certificate',
+  STILL_HERON_CERTIFICATE_KEY: 'a PEM file with the key of the certificate',
 } as const;
 
-/** @throws {Error} for an invalid port, or a value that is empty */
+/** @throws {Error} for an invalid port, a value that is empty, or a certificate without its key */
 export function readConfig(env: NodeJS.ProcessEnv): Config {
   // an empty value is a mistake, which must not open the server to everyone
   for (const [name, need] of Object.entries(NEEDED))
@@ -47,7 +51,8 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     throw new Error(`PORT: got ${env['PORT']}, need a whole number from 0 to 65535`);
   return {
     port,
-    host: env['HOST'] ?? '127.0.0.1',
+    host: env['HOST'] ?? null,
+    certificate: readCertificateFiles(env),
     dataFolder: resolve(env['STILL_HERON_DATA'] ?? join(homedir(), '.still-heron')),
     databaseUrl: env['DATABASE_URL'] ?? null,
     seedsDemo: env['STILL_HERON_SEED'] === 'demo',
@@ -56,4 +61,12 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     minFreeBytes: RESERVED_BYTES,
     pageFolder: resolve(import.meta.dirname, '../../web/dist'),
   };
+}
+
+function readCertificateFiles(env: NodeJS.ProcessEnv): Config['certificate'] {
+  const [certFile, keyFile] = [env['STILL_HERON_CERTIFICATE'], env['STILL_HERON_CERTIFICATE_KEY']];
+  if (certFile === undefined && keyFile === undefined) return null;
+  if (certFile === undefined || keyFile === undefined)
+    throw new Error('STILL_HERON_CERTIFICATE and STILL_HERON_CERTIFICATE_KEY: only one is set; need both, or neither');
+  return { certFile: resolve(certFile), keyFile: resolve(keyFile) };
 }

@@ -1,7 +1,6 @@
 import { ConsoleLogger } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { IoAdapter } from '@nestjs/platform-socket.io';
 import { SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
 import express from 'express';
@@ -18,6 +17,8 @@ import { refuseWhenFull } from './http/fullDisk.js';
 import { jsonOnly, PICTURES_ADDRESS } from './http/json-only.js';
 import { ownRequestsOnly } from './http/own-names.js';
 import { servePage } from './http/page.js';
+import { admittedOnly, AdmittingAdapter, encryptedOnly } from './network/admission.js';
+import { NetworkService } from './network/network.service.js';
 import { BODY_LIMIT, KIT_FILE_LIMIT, ProblemFilter } from './http/problem.filter.js';
 import { answerRawErrors } from './http/raw-errors.js';
 import { readableAddress, shallowBody } from './http/readable.js';
@@ -60,12 +61,18 @@ async function assemble(config: Config, open: OpenDatabase): Promise<NestExpress
   app.disable('x-powered-by');
   app.use(helmet({ contentSecurityPolicy: { directives: POLICY }, strictTransportSecurity: false }));
   answerRawErrors(app.getHttpServer());
+  const network = app.get(NetworkService);
+  network.guard();
   app.use(ownRequestsOnly);
+  app.use(encryptedOnly);
   app.use(readableAddress);
+  app.use(compression());
+  // the page holds no data, and asks for the crew code; everything after it is for those who have given it
+  if (config.pageFolder) servePage(app, config.pageFolder);
+  app.use(admittedOnly(network));
   const changes = app.get(Changes);
   app.use(refuseWhenFull(config.dataFolder, config.minFreeBytes));
   app.use(changes.use.bind(changes));
-  app.use(compression());
   // before the JSON parsers: pictures are sent as they are
   app.use(PICTURES_ADDRESS, express.raw({ type: [...PICTURE_TYPES], limit: PICTURE_BYTES }));
   app.use(jsonOnly);
@@ -77,10 +84,9 @@ async function assemble(config: Config, open: OpenDatabase): Promise<NestExpress
   app.useGlobalPipes(bodyValidation());
   app.useGlobalFilters(new ProblemFilter());
   app.enableShutdownHooks();
-  app.useWebSocketAdapter(new IoAdapter(app));
+  app.useWebSocketAdapter(new AdmittingAdapter(app, network));
 
   SwaggerModule.setup('api/docs', app, () => describeApi(app));
-  if (config.pageFolder) servePage(app, config.pageFolder);
   if (config.seedsDemo) await seedDemo(open.db);
   return app;
 }

@@ -6,23 +6,26 @@ import { ADDRESS_FILE } from './backups/commands.js';
 import { type Config, readConfig } from './config.js';
 import { createApp } from './create-app.js';
 import { BrokenStore } from './database/brokenStore.js';
+import { NetworkService } from './network/network.service.js';
 
 /** Starts the server and prints its address; exits with a clear message if it can't. */
 async function main(): Promise<void> {
   const config = readConfig(process.env);
   const app = await createApp(config).catch((error: unknown) => explain(error, config));
+  const network = app.get(NetworkService);
   try {
-    await app.listen(config.port, config.host);
+    await app.init();
+    await network.listen();
   } catch (error) {
     await app.close();
-    throw (error as NodeJS.ErrnoException).code === 'EADDRINUSE'
-      ? new Error(`Port ${config.port} is in use. Stop the program that uses it, or set PORT to another one.`)
-      : error;
+    throw error;
   }
-  const address = (await app.getUrl()).replace('[::1]', 'localhost');
+  const address = `http://127.0.0.1:${network.port}`;
   writeFileSync(join(config.dataFolder, ADDRESS_FILE), address);
   const where = config.databaseUrl === null ? config.dataFolder : 'the PostgreSQL server of DATABASE_URL';
   console.log(`Still Heron is at ${address}\nIts data is in ${where}`);
+  const told = network.told();
+  if (told !== null) console.log(told);
 }
 
 /** A database that can't be opened is told with the newest backup. */

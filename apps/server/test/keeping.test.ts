@@ -158,7 +158,7 @@ test('the environment is read, and a port that is none is refused', () => {
   expect(readConfig({ STILL_HERON_DATA: '/tmp/x', PORT: '5000' })).toMatchObject({
     port: 5000,
     dataFolder: '/tmp/x',
-    host: '127.0.0.1',
+    host: null,
     databaseUrl: null,
     seedsDemo: false,
   });
@@ -167,6 +167,11 @@ test('the environment is read, and a port that is none is refused', () => {
   expect(() => readConfig({ HOST: '' })).toThrow(
     'HOST: it is empty; need an address of this machine such as 0.0.0.0, or leave it out',
   );
+  expect(readConfig({ STILL_HERON_CERTIFICATE: '/c.pem', STILL_HERON_CERTIFICATE_KEY: '/k.pem' }).certificate).toEqual({
+    certFile: '/c.pem',
+    keyFile: '/k.pem',
+  });
+  expect(() => readConfig({ STILL_HERON_CERTIFICATE: '/c.pem' })).toThrow('only one is set; need both, or neither');
   expect(() => readConfig({ DATABASE_URL: ' ' })).toThrow('DATABASE_URL: it is empty; need the address of a PostgreSQL server');
 });
 

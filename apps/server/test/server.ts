@@ -21,12 +21,17 @@ export interface TestServer {
   remove(): void;
 }
 
-export async function startServer(options: Partial<Config> = {}): Promise<TestServer> {
+/** @param options - `listens: false` leaves that to the test */
+export async function startServer({
+  listens = true,
+  ...options
+}: Partial<Config> & { listens?: boolean } = {}): Promise<TestServer> {
   const folder = options.dataFolder ?? emptyData();
   const databaseUrl = SERVER_URL === undefined ? null : await databaseOf(SERVER_URL, folder);
   const config: Config = {
     port: 0,
-    host: '127.0.0.1',
+    host: null,
+    certificate: null,
     databaseUrl,
     seedsDemo: false,
     pageFolder: null,
@@ -37,7 +42,7 @@ export async function startServer(options: Partial<Config> = {}): Promise<TestSe
     dataFolder: folder,
   };
   const app = await createApp(config);
-  await app.listen(0, '127.0.0.1');
+  if (listens) await app.listen(0, '127.0.0.1');
   return {
     app,
     folder,

@@ -6,6 +6,7 @@ export { type CheckContext, PLAN_CHECK } from './fields.js';
 export { HealthView } from './health.js';
 export { CreateKitItem, KIT_FORMAT, KitFile, KitImportView, KitItemView, SaveKitItem } from './kit.js';
 export { SimulateReading, ReadingView, SendReading } from './measuring.js';
+export { EnterCrewCode, NetworkView } from './network.js';
 export { PictureView } from './pictures.js';
 export {
   ChangeProduction,

@@ -142,3 +142,24 @@ export {
   sizeText,
   whenText,
 } from './backups/backupText.js';
+export {
+  badCertificateText,
+  codeInAddress,
+  entryAddress,
+  fingerprintText,
+  foreignAddressText,
+  openStartText,
+  portInUseText,
+} from './network/startText.js';
+export {
+  CHANGING_EXPLAINED,
+  CLOSING_EXPLAINED,
+  ENTER_TITLE,
+  networkSentence,
+  ONLY_HERE,
+  OPENING_EXPLAINED,
+  OWN_CERTIFICATE,
+  SCAN_IT,
+  TRUST_IT,
+  WHERE_THE_CODE_IS,
+} from './network/networkText.js';

@@ -9,9 +9,12 @@ const MAX_WAIT_MS = 10_000;
 /** Requests that change nothing. */
 const READING = ['GET', 'HEAD', 'OPTIONS'];
 
-/** Whether a request may change the database. */
-export function isChange({ method }: Pick<Request, 'method'>): boolean {
-  return !READING.includes(method);
+/** Address at which a device gives the crew code: the only one of the API that needs none, and nothing is stored there. */
+export const ENTRANCE = '/api/network/enter';
+
+/** Whether a request may change what is stored. */
+export function isChange({ method, path }: Pick<Request, 'method' | 'path'>): boolean {
+  return !READING.includes(method) && path !== ENTRANCE;
 }
 
 /** Counts the requests that have changed something, and holds them up while everything is replaced. */

@@ -1,4 +1,5 @@
 import type { IncomingMessage } from 'node:http';
+import type { Socket } from 'node:net';
 import { hostname, networkInterfaces } from 'node:os';
 import type { NextFunction, Request, Response } from 'express';
 import { RequestProblem } from './request-problem.js';
@@ -15,12 +16,13 @@ const LOOPBACK = ['localhost', '127.0.0.1', '[::1]'];
  */
 export function foreignProblem({ headers, socket }: Pick<IncomingMessage, 'headers' | 'socket'>): RequestProblem | null {
   const port = String(socket.localPort);
-  const names = ownNames(socket.localAddress ?? '');
+  const names = ownNames(socket.localAddress);
+  const [scheme, usualPort] = isEncrypted(socket) ? ['https', '443'] : ['http', '80'];
   const isOwn = (address: string) => {
     const url = readAddress(address);
-    return url !== null && names.includes(url.hostname) && (url.port || '80') === port;
+    return url !== null && url.protocol === `${scheme}:` && names.includes(url.hostname) && (url.port || usualPort) === port;
   };
-  if (headers.host === undefined || !isOwn(`http://${headers.host}`))
+  if (headers.host === undefined || !isOwn(`${scheme}://${headers.host}`))
     return RequestProblem.of(421, 'host', 'foreign-host', { given: headers.host ?? '', own: `localhost:${port}` });
   if (headers.origin !== undefined && !isOwn(headers.origin))
     return RequestProblem.of(403, 'origin', 'foreign-origin', { given: headers.origin });
@@ -34,15 +36,20 @@ export function ownRequestsOnly(request: Request, response: Response, next: Next
   else next();
 }
 
-/** The same check as a callback for the socket library. */
-export function isFromHere(request: IncomingMessage, answer: (error: string | null, isAllowed: boolean) => void): void {
-  answer(null, foreignProblem(request) === null);
+/** Whether an address is one that only this machine itself can use. */
+export function isLoopback(address: string | undefined): boolean {
+  return address !== undefined && /^(::ffff:)?127\.|^::1$/.test(address);
+}
+
+/** Whether a connection is encrypted. */
+export function isEncrypted(socket: Socket): boolean {
+  return 'encrypted' in socket && socket.encrypted === true;
 }
 
 /** Names of this machine for a connection that came in at one of its addresses, as `URL` writes them. */
-function ownNames(localAddress: string): readonly string[] {
+function ownNames(localAddress: string | undefined): readonly string[] {
   // a connection to the loopback address comes from this machine
-  if (/^(::ffff:)?127\.|^::1$/.test(localAddress)) return LOOPBACK;
+  if (isLoopback(localAddress)) return LOOPBACK;
   const machine = hostname().toLowerCase();
   const addresses = Object.values(networkInterfaces()).flatMap((all) => all ?? []);
   return [

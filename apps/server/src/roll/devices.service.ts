@@ -5,9 +5,9 @@ import { problemText, requestText } from '@still-heron/wording';
 import type { Server } from 'node:http';
 import { type Observable, Subject } from 'rxjs';
 import { type WebSocket, WebSocketServer } from 'ws';
-import { foreignProblem } from '../http/own-names.js';
 import { DEVICES_ADDRESS, refuseConnection } from '../http/raw-errors.js';
 import { RequestProblem } from '../http/request-problem.js';
+import { NetworkService } from '../network/network.service.js';
 
 /** Largest number of bytes that wait for a device. One that reads no more of them is dropped: its orders would be old ones. */
 const MAX_WAITING_BYTES = 64 * 1024;
@@ -26,7 +26,10 @@ export class DevicesService implements OnApplicationBootstrap, OnModuleDestroy {
   private readonly port = new WebSocketServer({ noServer: true, maxPayload: 4096 });
   private readonly passing = new Subject<DeviceMessage>();
 
-  constructor(@Inject(HttpAdapterHost) private readonly host: HttpAdapterHost) {}
+  constructor(
+    @Inject(HttpAdapterHost) private readonly host: HttpAdapterHost,
+    @Inject(NetworkService) private readonly network: NetworkService,
+  ) {}
 
   /** Valid messages from devices. */
   get messages(): Observable<DeviceMessage> {
@@ -48,8 +51,8 @@ export class DevicesService implements OnApplicationBootstrap, OnModuleDestroy {
     );
     server.on('upgrade', (request, socket, head) => {
       if (request.url?.split('?')[0] !== DEVICES_ADDRESS) return;
-      const foreign = foreignProblem(request);
-      if (foreign) refuseConnection(socket, foreign);
+      const refused = this.network.refusalOf(request);
+      if (refused) refuseConnection(socket, refused);
       else this.port.handleUpgrade(request, socket, head, (device) => this.listenTo(device));
     });
   }

@@ -12,7 +12,6 @@ import { JoinRoll, type JoinedView, RollEnd, RollCueMessage, RollView, RollWheel
 import { checkDeviceCommand, type DeviceCommand } from '@still-heron/core';
 import { requestText, type RequestProblemCode, type RequestProblemValues } from '@still-heron/wording';
 import type { Server, Socket } from 'socket.io';
-import { isFromHere } from '../http/own-names.js';
 import { LIVE_ADDRESS } from '../http/raw-errors.js';
 import { problemsIn } from '../http/validation.js';
 import { ShotsService } from '../shots/shots.service.js';
@@ -29,7 +28,7 @@ interface Refused {
  * Shares rolls between devices. Each shot is a room: the rolling device sends its roll, and the others receive it. Nothing is
  * stored here: the rolling device logs its take, whatever happens to the connection.
  */
-@WebSocketGateway({ path: LIVE_ADDRESS, maxHttpBufferSize: 32_768, serveClient: false, allowRequest: isFromHere })
+@WebSocketGateway({ path: LIVE_ADDRESS, maxHttpBufferSize: 32_768, serveClient: false })
 export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewayDisconnect {
   /** Time after which a lost connection is given up */
   reconnectMs = 8000;

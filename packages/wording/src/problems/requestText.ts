@@ -2,7 +2,8 @@ import { alternatives } from './ranges.js';
 import type { ProblemText } from './problemText.js';
 
 /** What an address can ask for. */
-export type Requested = 'production' | 'shot' | 'revision' | 'kit item' | 'kind of kit' | 'picture' | 'take' | 'backup';
+export type Requested =
+  'production' | 'shot' | 'revision' | 'kit item' | 'kind of kit' | 'picture' | 'take' | 'backup' | 'certificate';
 
 /** Why an SVG is refused. `line` is counted from 1. */
 export type SvgDanger =
@@ -41,6 +42,11 @@ export interface RequestProblemValues {
   busy: object;
   'foreign-host': { readonly given: string; readonly own: string };
   'foreign-origin': { readonly given: string };
+  'needs-https': object;
+  'needs-crew-code': object;
+  'wrong-crew-code': object;
+  'too-many-codes': { readonly waitS: number };
+  'only-here': object;
   'not-a-version': object;
   'out-of-range': { readonly name: string; readonly max: number };
   'not-a-choice': { readonly name: string; readonly choices: readonly string[] };
@@ -100,6 +106,20 @@ const WRITERS: Writers = {
   'foreign-origin': ({ given }) => ({
     message: `a page of ${given} sent the request, and only pages of this server may`,
     need: 'a request of a page of this server, or of a program without an Origin',
+  }),
+  'needs-https': () => ({
+    message: 'the connection is not encrypted, and other devices reach this server by https only',
+    need: 'the same address with https',
+  }),
+  'needs-crew-code': () => ({ message: 'this device has not given the crew code', need: 'the crew code' }),
+  'wrong-crew-code': () => ({
+    message: 'this is not the crew code',
+    need: 'the eight characters as the machine that runs Still Heron shows them now',
+  }),
+  'too-many-codes': ({ waitS }) => ({ message: 'too many wrong codes were given', need: `another try in ${waitS} s` }),
+  'only-here': () => ({
+    message: 'only the machine that runs Still Heron may do this',
+    need: 'the page “Other devices” on that machine',
   }),
   internal: () => ({
     message: 'the server failed, and nothing was changed',
