@@ -39,6 +39,7 @@ export const PARTS = [
   'takes',
   'roll',
   'log',
+  'network',
   'backups',
   'shots',
   'shotPage',

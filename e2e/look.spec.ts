@@ -13,6 +13,22 @@ const SCREENS: readonly { readonly name: string; readonly open: (heron: Heron) =
     },
   },
   {
+    name: 'other devices',
+    open: async (heron) => {
+      await heron.api('post', 'network/open');
+      await heron.open('/devices');
+      await expect(heron.page.getByTestId('crew-code')).toBeVisible();
+    },
+  },
+  {
+    name: 'the question for the crew code',
+    open: async (heron) => {
+      await heron.page.route('**/api/productions', (route) => route.fulfill({ status: 401, json: { code: 'needs-crew-code' } }));
+      await heron.open('/productions');
+      await expect(heron.page.getByRole('textbox', { name: 'Crew code' })).toBeVisible();
+    },
+  },
+  {
     name: 'shots',
     open: async (heron) => {
       const productions = await heron.api<{ id: string; name: string }[]>('get', 'productions');

@@ -5,6 +5,7 @@ import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { sendTakes } from '../features/roll/sendTakes';
 import { kitSaver } from '../features/kit/kitSaving';
 import { shotSaver } from '../features/shot/saving';
+import { selectEntry } from '../shared/api/entry';
 import { lazyPart } from '../shared/lazyPart';
 import { PartFailed } from '../ui/PartFailed';
 import { pages } from './pages';
@@ -36,6 +37,7 @@ const router = createBrowserRouter(
         { path: 'takes', lazy: async () => ({ Component: (await pages.takes()).TakesPage }) },
       ],
     },
+    { path: '/devices', lazy: async () => ({ Component: (await pages.network()).NetworkPage }) },
     { path: '/backups', lazy: async () => ({ Component: (await pages.backups()).BackupsPage }) },
     { path: '/kit', element: <Navigate to="/kit/lenses" replace /> },
     { path: '/kit/:kind/:itemId?', lazy: async () => ({ Component: (await pages.kit()).KitPage }) },
@@ -65,17 +67,20 @@ function Nothing() {
 export function App() {
   const light = useAppSelector((state) => state.preferences.light);
   const theme = useMemo(() => antdTheme(light), [light]);
+  const { isAsked } = useAppSelector(selectEntry);
   const dispatch = useAppDispatch();
   useEffect(() => {
-    for (const saver of [shotSaver, kitSaver]) void dispatch(saver.sendLeftovers());
-    void sendTakes(dispatch);
-    const onOnline = () => {
+    // again when this device has given the crew code
+    if (isAsked) return undefined;
+    const sendAll = () => {
       for (const { saveNow, sendLeftovers } of [shotSaver, kitSaver])
         void dispatch(saveNow()).then(() => dispatch(sendLeftovers()));
+      void sendTakes(dispatch);
     };
-    window.addEventListener('online', onOnline);
-    return () => window.removeEventListener('online', onOnline);
-  }, [dispatch]);
+    sendAll();
+    window.addEventListener('online', sendAll);
+    return () => window.removeEventListener('online', sendAll);
+  }, [dispatch, isAsked]);
   useEffect(() => {
     const { style, dataset } = document.documentElement;
     const { subjects, ...colours } = PALETTES[light];

@@ -3,6 +3,7 @@ export const pages = {
   productions: () => import('../features/shots/ProductionsPage'),
   shots: () => import('../features/shots/ShotsPage'),
   log: () => import('../features/log/LogPage'),
+  network: () => import('../features/network/NetworkPage'),
   backups: () => import('../features/backups/BackupsPage'),
   shot: () => import('../features/shotPage/ShotPage'),
   shotFailed: () => import('../features/shotPage/ShotFailed'),
@@ -19,6 +20,7 @@ export const pages = {
 function neededFor(path: string) {
   if (path.startsWith('/shots/')) return [pages.shot, pages[stepOf(path)]];
   if (path.startsWith('/kit')) return [pages.kit];
+  if (path === '/devices') return [pages.network];
   if (path === '/backups') return [pages.backups];
   if (path.endsWith('/shots')) return [pages.shots];
   return path.endsWith('/takes') ? [pages.log] : [pages.productions];

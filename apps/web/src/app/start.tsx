@@ -1,11 +1,18 @@
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
+import { enterByAddress } from '../shared/api/entry';
 import { App } from './App';
 import { createStore } from './store';
 import '../ui/theme/base.css';
 
+const store = createStore(window.localStorage);
+const enter = () => enterByAddress(store.dispatch);
+window.addEventListener('hashchange', () => void enter());
+// a scanned code is given first, so that nothing asks for it
+await enter();
+
 createRoot(document.getElementById('root')!).render(
-  <Provider store={createStore(window.localStorage)}>
+  <Provider store={store}>
     <App />
   </Provider>,
 );

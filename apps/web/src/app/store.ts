@@ -1,5 +1,6 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { api } from '../shared/api/api';
+import { entryReducer } from '../shared/api/entry';
 import { kitSaver } from '../features/kit/kitSaving';
 import { kitSavingReducer } from '../features/kit/kitSavingSlice';
 import { kitReducer } from '../features/kit/kitSlice';
@@ -15,6 +16,7 @@ export function createStore(storage: Storage): Store {
   const store = configureStore({
     reducer: {
       api: api.reducer,
+      entry: entryReducer,
       shot: shotReducer,
       saving: savingReducer,
       session: sessionReducer,

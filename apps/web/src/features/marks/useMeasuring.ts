@@ -11,9 +11,31 @@ import { editPlan, selectPlan } from '../shot/shotSlice';
 /** Id of this page, so that simulated readings reach no other page. */
 const PAGE = `page-${nanoid()}`;
 
+/** Pause before a refused connection to the measuring port is tried again. */
+const LISTEN_AGAIN_MS = 5000;
+
 export interface Measuring {
   readonly problem: string | null;
   readonly measure: (method: DeviceMethod, mark: Mark) => void;
+}
+
+/** Listens to the measuring port. @returns a function that ends it */
+function listenToPort(onReading: (reading: ReadingView) => void): () => void {
+  let events: EventSource;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const listen = () => {
+    events = new EventSource('/api/measuring/events');
+    events.addEventListener('reading', ({ data }) => onReading(JSON.parse(data as string) as ReadingView));
+    // lost connections come back by themselves; refused ones do not, such as those before the crew code is given
+    events.addEventListener('error', () => {
+      if (events.readyState === EventSource.CLOSED) timer = setTimeout(listen, LISTEN_AGAIN_MS);
+    });
+  };
+  listen();
+  return () => {
+    clearTimeout(timer);
+    events.close();
+  };
 }
 
 /**
@@ -43,9 +65,7 @@ export function useMeasuring(): Measuring {
   });
 
   useEffect(() => {
-    const events = new EventSource('/api/measuring/events');
-    events.addEventListener('reading', ({ data }) => take.current(JSON.parse(data as string) as ReadingView));
-    return () => events.close();
+    return listenToPort((reading) => take.current(reading));
   }, []);
 
   const measure = useCallback(

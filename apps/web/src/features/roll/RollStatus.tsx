@@ -1,6 +1,7 @@
 import type { ShotPlan } from '@still-heron/core';
 import { countdownText } from '@still-heron/wording';
 import clsx from 'clsx';
+import { Link } from 'react-router';
 import type { ConnectionState } from '../../shared/live/liveConnection';
 import type { RollMoment } from './rollEngine';
 import type { RollOptions, TurnedBy } from '../../shared/rollOptions';
@@ -29,6 +30,7 @@ export function RollStatus({ moment, connection, plan, number, options }: Props)
   const { phase, isOurs, rate } = moment;
   const words = { ready: 'Ready', counting: `Rolls in ${Math.ceil(-moment.realS)}`, rolling: 'Rolling' };
   const word = words[phase];
+  const isAlone = phase === 'ready' && connection.isConnected && connection.others.length === 0;
   return (
     <div className={styles.rollStatus}>
       <span data-testid="roll-phase" className={clsx(styles.rollPhase, styles[`is-${phase}`])} role="status">
@@ -58,6 +60,8 @@ export function RollStatus({ moment, connection, plan, number, options }: Props)
       )}
       <span className={styles.rollLineState} data-testid="line-state">
         {connectionWords(connection)}
+        {isAlone && ' · '}
+        {isAlone && <Link to="/devices">bring one in</Link>}
       </span>
     </div>
   );

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { lookWhetherAsked } from '../../shared/api/entry';
 import { takesApi } from '../../shared/api/takesApi';
 import { ownMs } from '../../shared/live/clockOffset';
 import { openConnection } from '../../shared/live/liveConnection';
@@ -47,7 +48,7 @@ export function useRoll(input: RollInput): Roll {
 function environmentOf(dispatch: ReturnType<typeof useAppDispatch>): RollEnvironment {
   return {
     nowMs: ownMs,
-    connect: (shotId, events) => openConnection(shotId, deviceName(), events),
+    connect: (shotId, events) => openConnection(shotId, deviceName(), events, () => void dispatch(lookWhetherAsked())),
     device: deviceName(),
     newId,
     openSounds: cueSounds,

@@ -59,6 +59,7 @@ export function ProductionsPage({ opensSingle = false }: { readonly opensSingle?
           <h2>New production</h2>
           <NewProduction />
           <p className={styles.further}>
+            <Link to="/devices">Other devices</Link>
             <Link to="/backups">Backups</Link>
           </p>
         </section>

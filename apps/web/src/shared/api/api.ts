@@ -1,8 +1,23 @@
-import { createApi, type FetchArgs, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
+import {
+  type BaseQueryFn,
+  createApi,
+  type FetchArgs,
+  fetchBaseQuery,
+  type FetchBaseQueryError,
+} from '@reduxjs/toolkit/query/react';
 import type { ErrorBody, ProductionView, RevisionView, ShotCheckView, ShotDocument, ShotView } from '@still-heron/contract';
+import { askForCode, NEEDS_CODE } from './entry';
+import type { RootState } from '../store/hooks';
 import { createOrderSender, type ShotOrder } from './orderSender';
 
-const baseQuery = fetchBaseQuery({ baseUrl: '/api' });
+const ask = fetchBaseQuery({ baseUrl: '/api' });
+
+/** Asks the server, and notes if it wants the crew code of this device. */
+const baseQuery: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = async (args, query, options) => {
+  const answer = await ask(args, query, options);
+  if (answer.error?.status === NEEDS_CODE) askForCode(query.dispatch, query.getState() as Pick<RootState, 'entry'>);
+  return answer;
+};
 const sendOrder = createOrderSender();
 
 async function putOrder({ productionId, ...body }: ShotOrder, request: (args: FetchArgs) => ReturnType<typeof baseQuery>) {
@@ -95,8 +110,10 @@ export const {
   useOrderShotsMutation,
 } = api;
 
-/** Answers that say nothing against the request: the server is too slow, too busy, or has trouble of its own. */
-const isPassingStatus = (status: number) => status >= 500 || status === 408 || status === 429;
+/**
+ * Answers that say nothing against the request: the server is too slow, too busy, has trouble of its own, or waits for the crew code.
+ */
+const isPassingStatus = (status: number) => status >= 500 || [NEEDS_CODE, 408, 429].includes(status);
 
 /** Error of a failed request, with a message for the user. */
 export interface RequestFailure {

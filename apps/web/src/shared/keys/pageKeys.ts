@@ -53,6 +53,7 @@ export const PAGE_KEYS = {
     { keys: ['Del'], does: 'on a shot: delete it (Ctrl Z restores it)' },
     ...EVERYWHERE,
   ],
+  network: [...EVERYWHERE.slice(0, 1)],
   backups: [{ keys: ['Esc'], does: 'restore nothing' }, ...EVERYWHERE.slice(0, 1)],
   setup: [
     { keys: ['←', '→'], does: 'on the plane of focus: move it; on the stop: change it' },

@@ -46,8 +46,12 @@ interface Refusal {
   readonly code: string;
 }
 
-/** Opens the connection for a shot. It reconnects by itself. */
-export function openConnection(shotId: string, device: string, events: ConnectionEvents): LiveConnection {
+/**
+ * Opens the connection for a shot. It reconnects by itself.
+ *
+ * @param onRefused - the server was not reached, or did not let this device in
+ */
+export function openConnection(shotId: string, device: string, events: ConnectionEvents, onRefused: () => void): LiveConnection {
   const socket = io({ path: '/api/live', transports: ['websocket'], reconnectionDelayMax: 1000, forceNew: true });
   let state: ConnectionState = { isConnected: false, others: [], clock: null };
   const listeners = new Set<() => void>();
@@ -68,6 +72,7 @@ export function openConnection(shotId: string, device: string, events: Connectio
       events.joined();
     });
   });
+  socket.on('connect_error', onRefused);
   socket.on('disconnect', () => change({ isConnected: false, others: [] }));
   socket.on('devices', (others: string[]) => change({ others }));
   socket.on('roll', events.roll);

@@ -1,3 +1,5 @@
+import { selectEntry } from '../../shared/api/entry';
+import { EntryBar, EntryPage } from '../EntryForm';
 import { type ReactNode, useState } from 'react';
 import { useEscapeLeavesFields } from '../../shared/keys/useEscapeLeavesFields';
 import { useKeys } from '../../shared/keys/useKeys';
@@ -5,7 +7,7 @@ import { ActionCreators } from 'redux-undo';
 import { KeysPanel } from './KeysPanel';
 import type { PageName } from '../../shared/keys/pageKeys';
 import { Rail } from './Rail';
-import { useAppDispatch } from '../../shared/store/hooks';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import styles from './Frame.module.css';
 import barStyles from './bars.module.css';
 
@@ -21,6 +23,9 @@ interface Props {
 /** Layout of every page: rail, top bar, steps and one main area. */
 export function Frame({ screen, top, steps, children, hasShotUndo = false }: Props) {
   const [showsKeys, setShowsKeys] = useState(false);
+  const { isAsked } = useAppSelector(selectEntry);
+  // a roll goes on without the server
+  const isRolling = screen === 'roll';
   const dispatch = useAppDispatch();
   useEscapeLeavesFields();
   useKeys('?', () => setShowsKeys((shown) => !shown), { useKey: true, ignoreModifiers: true });
@@ -33,7 +38,8 @@ export function Frame({ screen, top, steps, children, hasShotUndo = false }: Pro
       <header className={barStyles.topBar}>{top}</header>
       <div className={styles.frameBody}>
         {steps}
-        <main className={styles.frameMain}>{children}</main>
+        {isAsked && isRolling && <EntryBar />}
+        <main className={styles.frameMain}>{isAsked && !isRolling ? <EntryPage /> : children}</main>
         {showsKeys && <KeysPanel screen={screen} onClose={() => setShowsKeys(false)} />}
       </div>
     </div>
