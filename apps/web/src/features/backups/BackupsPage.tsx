@@ -1,13 +1,11 @@
 import type { BackupsView, BackupView, RestoredView } from '@still-heron/contract';
 import { backupPlaceText, BACKUPS_KEPT, backupSentence, neededSentence, restoredSentence } from '@still-heron/wording';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { problemOf } from '../../shared/api/api';
 import { useBackupsQuery, useMakeBackupMutation, useRestoreBackupMutation } from '../../shared/api/backupsApi';
 import { Button } from '../../ui/Button';
-import barStyles from '../../ui/frame/bars.module.css';
 import { Frame } from '../../ui/frame/Frame';
-import { PreferenceChoices } from '../../ui/frame/PreferenceChoices';
+import { TopBelowProductions } from '../../ui/frame/TopBelowProductions';
 import { Sentence } from '../../ui/Sentence';
 import textStyles from '../../ui/text.module.css';
 import { Unreachable } from '../../ui/Unreachable';
@@ -21,20 +19,7 @@ const LOOK_AGAIN_MS = 60_000;
 export function BackupsPage() {
   const { data, error, refetch } = useBackupsQuery(undefined, { pollingInterval: LOOK_AGAIN_MS });
   return (
-    <Frame
-      screen="backups"
-      top={
-        <>
-          <Link to="/productions">Productions</Link>
-          <span className={textStyles.muted} aria-hidden="true">
-            /
-          </span>
-          <h1 className={barStyles.topTitle}>Backups</h1>
-          <span className={barStyles.topBarGap} />
-          <PreferenceChoices />
-        </>
-      }
-    >
+    <Frame screen="backups" top={<TopBelowProductions title="Backups" />}>
       {error && !data && <Unreachable error={error} retry={() => void refetch()} />}
       {data && <Backups list={data} />}
     </Frame>

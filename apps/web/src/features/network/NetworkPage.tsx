@@ -13,13 +13,11 @@ import {
 } from '@still-heron/wording';
 import clsx from 'clsx';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { problemOf } from '../../shared/api/api';
 import { useChangeNetworkMutation, useNetworkQuery } from '../../shared/api/networkApi';
 import { Button } from '../../ui/Button';
-import barStyles from '../../ui/frame/bars.module.css';
 import { Frame } from '../../ui/frame/Frame';
-import { PreferenceChoices } from '../../ui/frame/PreferenceChoices';
+import { TopBelowProductions } from '../../ui/frame/TopBelowProductions';
 import { Sentence } from '../../ui/Sentence';
 import textStyles from '../../ui/text.module.css';
 import { Unreachable } from '../../ui/Unreachable';
@@ -30,20 +28,7 @@ import styles from './NetworkPage.module.css';
 export function NetworkPage() {
   const { data, error, refetch } = useNetworkQuery();
   return (
-    <Frame
-      screen="network"
-      top={
-        <>
-          <Link to="/productions">Productions</Link>
-          <span className={textStyles.muted} aria-hidden="true">
-            /
-          </span>
-          <h1 className={barStyles.topTitle}>Other devices</h1>
-          <span className={barStyles.topBarGap} />
-          <PreferenceChoices />
-        </>
-      }
-    >
+    <Frame screen="network" top={<TopBelowProductions title="Other devices" />}>
       {error && !data && <Unreachable error={error} retry={() => void refetch()} />}
       {data && <Network view={data} />}
     </Frame>
