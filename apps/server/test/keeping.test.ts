@@ -1,8 +1,8 @@
 import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { ProductionView, ShotCheckView, ShotView } from '@still-heron/contract';
-import { checkPlan, evaluatePull, solveTrack, SOLVER_WAYS } from '@still-heron/core';
+import type { ProductionView, RevisionView, ShotCheckView, ShotView } from '@still-heron/contract';
+import { checkPlan, evaluatePull, setStop, type ShotChange, solveTrack, SOLVER_WAYS } from '@still-heron/core';
 import { narrate } from '@still-heron/wording';
 import { sql } from 'drizzle-orm';
 import { readConfig } from '../src/config';
@@ -124,32 +124,70 @@ describe('the demo production', () => {
   });
 });
 
-test('revisions are thinned by age, and the newest of a shot stays', async () => {
+test('saved versions tell their device and what they changed, are thinned by age, and stay if they have a name', async () => {
   const server = await startServer();
   const { id: productionId } = await makeProduction(server);
   const shot = await makeShot(server, productionId);
   const { scene, slate, title, plan } = shot;
+  const save = (version: number, changes: object, device: object = { deviceId: 'a', deviceName: 'a tablet' }) =>
+    server.request.put(`/api/shots/${shot.id}`).send({ scene, slate, title, plan, version, ...device, ...changes });
+  await save(1, { plan: setStop(plan, 4) }).expect(200);
+  await save(2, { plan: setStop(plan, 4), title: 'Later' }, {}).expect(200);
+  await save(2, {}).expect(409);
+  await save(3, { deviceId: 'x'.repeat(41) }).expect(400);
+  const list = async () => (await server.request.get(`/api/shots/${shot.id}/revisions`).expect(200)).body as RevisionView[];
+  const tablet = { deviceId: 'a', deviceName: 'a tablet' };
+  const unknown = { deviceId: '', deviceName: '' };
+  expect(await list()).toMatchObject([
+    { version: 3, savedBy: unknown, changes: ['title'], name: '' },
+    { version: 2, savedBy: tablet, changes: ['stop'], name: '' },
+    { version: 1, savedBy: unknown, changes: [], name: '' },
+  ]);
+  expect((await server.request.get(`/api/shots/${shot.id}`)).body).toMatchObject({ version: 3, savedBy: unknown });
+
   const db = server.app.get<Database>(DATABASE);
   const now = new Date('2026-11-25T12:30:00Z');
-  const at = (iso: string, version: number) => ({ shotId: shot.id, version, scene, slate, title, plan, savedAt: new Date(iso) });
+  const at = (iso: string, version: number, changes: ShotChange[] | null) => ({
+    shotId: shot.id,
+    version,
+    scene,
+    slate,
+    title,
+    plan,
+    savedAt: new Date(iso),
+    changes,
+  });
   await db.delete(shotRevisions);
   await db
     .insert(shotRevisions)
     .values([
-      at('2026-06-01T08:00:00Z', 1),
-      at('2026-06-01T20:00:00Z', 2),
-      at('2026-11-25T09:05:00Z', 3),
-      at('2026-11-25T09:55:00Z', 4),
-      at('2026-11-25T10:01:00Z', 5),
-      at('2026-11-25T12:00:00Z', 6),
-      at('2026-11-25T12:01:00Z', 7),
+      at('2026-06-01T08:00:00Z', 1, null),
+      at('2026-06-01T20:00:00Z', 2, ['stop']),
+      at('2026-11-25T09:05:00Z', 3, ['mark']),
+      at('2026-11-25T09:10:00Z', 4, ['title']),
+      at('2026-11-25T09:50:00Z', 5, ['pull', 'mark']),
+      at('2026-11-25T09:55:00Z', 6, ['stop']),
+      at('2026-11-25T10:01:00Z', 7, ['lens']),
+      at('2026-11-25T12:00:00Z', 8, ['notes']),
+      at('2026-11-25T12:01:00Z', 9, ['notes']),
     ]);
+  const named = await server.request.put(`/api/shots/${shot.id}/revisions/4/name`).send({ name: ' before lunch ' }).expect(200);
+  expect(named.body).toMatchObject({ version: 4, name: 'before lunch' });
+  await server.request.put(`/api/shots/${shot.id}/revisions/44/name`).send({ name: 'x' }).expect(404);
+  await server.request
+    .put(`/api/shots/${shot.id}/revisions/4/name`)
+    .send({ name: 'x'.repeat(61) })
+    .expect(400);
   await server.app.get(ShotsRepository).prune(now);
-  const left = await db
-    .select({ version: shotRevisions.version })
-    .from(shotRevisions)
-    .orderBy(sql`version`);
-  expect(left.map(({ version }) => version)).toEqual([2, 4, 5, 6, 7]);
+  // what stays also stands for what was removed just before it
+  expect((await list()).map(({ version, changes, name }) => [version, changes, name])).toEqual([
+    [9, ['notes'], ''],
+    [8, ['notes'], ''],
+    [7, ['lens'], ''],
+    [6, ['pull', 'mark', 'stop'], ''],
+    [4, ['mark', 'title'], 'before lunch'],
+    [2, null, ''],
+  ]);
   await server.stop();
   server.remove();
 });

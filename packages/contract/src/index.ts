@@ -17,7 +17,20 @@ export {
   ProductionView,
   UNIT_SYSTEMS,
 } from './productions.js';
-export { CreateShot, RevisionView, SaveShot, SCENE, ShotCheckView, ShotDocument, ShotView, SLATE, TITLE } from './shots.js';
+export {
+  CreateShot,
+  NameRevision,
+  REVISION_NAME,
+  RevisionView,
+  SavedBy,
+  SaveShot,
+  SCENE,
+  ShotCheckView,
+  ShotDocument,
+  ShotView,
+  SLATE,
+  TITLE,
+} from './shots.js';
 export { CreateTake, LoggedTakeView, SaveTake, TakePageView, TakeRowView, TakeView } from './takes.js';
 export { CalibrationView, KeptView, StatisticsView } from './statistics.js';
 export { BeatRateView, KeepRateView, MAX_TRIALS_PER_REQUEST, StopRateView } from './stop.js';

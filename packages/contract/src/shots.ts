@@ -1,11 +1,12 @@
 import { ApiProperty } from '@nestjs/swagger';
-import type { ShotPlan } from '@still-heron/core';
+import type { ShotChange, ShotPlan } from '@still-heron/core';
 import { ProblemView } from './problem.js';
 import { Described, Optional, Plan, Text, Version } from './fields.js';
 
 export const SCENE = { max: 40 } as const;
 export const SLATE = { min: 1, max: 12 } as const;
 export const TITLE = { max: 120 } as const;
+export const REVISION_NAME = { max: 60 } as const;
 
 /** The part of a shot that is edited, undone and saved as a whole. */
 export class ShotDocument {
@@ -31,6 +32,22 @@ export class CreateShot extends ShotDocument {
 export class SaveShot extends ShotDocument {
   @Version()
   version!: number;
+
+  @Optional()
+  @Text({ min: 1, max: 40, description: 'Id of the device that saves, the same at every time' })
+  deviceId?: string;
+
+  @Optional()
+  @Text({ min: 1, max: 40, description: 'What the device is called for others, such as “a tablet”' })
+  deviceName?: string;
+}
+
+/** Which device saved a version; both are empty if it did not say. */
+export class SavedBy {
+  @ApiProperty({ type: String })
+  deviceId!: string;
+  @ApiProperty({ type: String })
+  deviceName!: string;
 }
 
 export class ShotView {
@@ -50,6 +67,8 @@ export class ShotView {
   plan!: ShotPlan;
   @ApiProperty({ type: String, format: 'date-time' })
   updatedAt!: string;
+  @ApiProperty({ type: SavedBy })
+  savedBy!: SavedBy;
 }
 
 export class RevisionView {
@@ -57,6 +76,18 @@ export class RevisionView {
   version!: number;
   @ApiProperty({ type: String, format: 'date-time' })
   savedAt!: string;
+  @ApiProperty({ type: SavedBy })
+  savedBy!: SavedBy;
+  @ApiProperty({ type: [String], nullable: true, description: 'Areas that it changed; null if that is not known' })
+  changes!: ShotChange[] | null;
+  @ApiProperty({ type: String, description: 'Name that a person gave it; empty for none. A named version is kept' })
+  name!: string;
+}
+
+/** A name for a saved version, or none. */
+export class NameRevision {
+  @Text({ max: REVISION_NAME.max, description: 'Empty for none' })
+  name!: string;
 }
 
 /** Whether a stored shot can be shown, and what could be shown in its place. */

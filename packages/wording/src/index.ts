@@ -44,7 +44,7 @@ export {
 } from './kit/kitText.js';
 
 export { beatText, REQUIREMENT_WORDS } from './plan/beatText.js';
-export { differenceLines, differenceSummary, differingAreas } from './plan/differenceText.js';
+export { changesText, differenceLines, differenceSummary, shotDifferenceLines } from './plan/differenceText.js';
 export { gearDifferenceLines, gearEffectText } from './plan/gearText.js';
 export { keepsDistanceText, METHOD_WORDS, methodName } from './plan/methodText.js';
 export { LOCAL_RULES, noteText } from './plan/noteText.js';
@@ -111,6 +111,7 @@ export { calibrationFitText, calibrationStepText, landingWindowText, wheelTimeLi
 export { crewFitLines, predictionText } from './takes/measuredText.js';
 export { aimText, framingText } from './floor/floorText.js';
 export { blurLines, keepRateLines, separationText } from './stop/blurText.js';
+export { savedByText, versionText } from './saving/versionText.js';
 export { type SavingState, keptHereText, savingText } from './saving/savingText.js';
 export { importedText, KEPT_INPUT, refusalText } from './saving/refusalText.js';
 export {

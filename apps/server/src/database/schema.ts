@@ -1,4 +1,4 @@
-import type { KitItems, KitKind, PictureType, ShotPlan, Take } from '@still-heron/core';
+import type { KitItems, KitKind, PictureType, ShotChange, ShotPlan, Take } from '@still-heron/core';
 import { sql } from 'drizzle-orm';
 import {
   boolean,
@@ -19,6 +19,12 @@ import {
 const bytes = customType<{ data: Uint8Array }>({ dataType: () => 'bytea' });
 
 const moment = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
+
+/** Device that saved a version; empty if it did not say. */
+const savedBy = () => ({
+  deviceId: text('device_id').notNull().default(''),
+  deviceName: text('device_name').notNull().default(''),
+});
 
 export const productions = pgTable(
   'productions',
@@ -48,6 +54,7 @@ export const shots = pgTable(
     title: text('title').notNull(),
     plan: jsonb('plan').$type<ShotPlan>().notNull(),
     version: integer('version').notNull().default(1),
+    ...savedBy(),
     createdAt: moment('created_at').notNull().defaultNow(),
     updatedAt: moment('updated_at').notNull().defaultNow(),
     /** Set while a deletion can be undone */
@@ -68,6 +75,11 @@ export const shotRevisions = pgTable(
     slate: text('slate').notNull(),
     title: text('title').notNull(),
     plan: jsonb('plan').$type<ShotPlan>().notNull(),
+    ...savedBy(),
+    /** What differs from the version before it that is kept; null if that is not known */
+    changes: text('changes').array().$type<ShotChange[]>(),
+    /** Given by a person; such a version is kept */
+    name: text('name').notNull().default(''),
     savedAt: moment('saved_at').notNull().defaultNow(),
   },
   (table) => [primaryKey({ columns: [table.shotId, table.version] })],

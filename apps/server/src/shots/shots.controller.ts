@@ -12,6 +12,7 @@ import {
 import {
   CreateShot,
   ErrorBody,
+  NameRevision,
   OrderShots,
   ProductionView,
   RevisionView,
@@ -103,5 +104,17 @@ export class ShotsController {
     const number = wholeNumber(version);
     if (number === null) throw notFound('revision');
     return this.shots.revision(id, number);
+  }
+
+  @Put('shots/:shotId/revisions/:version/name')
+  @ApiOkResponse({ type: RevisionView, description: 'A named version is kept' })
+  nameRevision(
+    @Param('shotId', ShotId) id: string,
+    @Param('version') version: string,
+    @Body() { name }: NameRevision,
+  ): Promise<RevisionView> {
+    const number = wholeNumber(version);
+    if (number === null) throw notFound('revision');
+    return this.shots.nameRevision(id, number, name);
   }
 }

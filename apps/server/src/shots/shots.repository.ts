@@ -1,12 +1,27 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { and, asc, desc, eq, gt, isNotNull, isNull, lt, sql } from 'drizzle-orm';
+import { type ShotChange, shotChanges } from '@still-heron/core';
+import { and, asc, desc, eq, gt, isNotNull, isNull, lt, max, sql } from 'drizzle-orm';
 import { DATABASE } from '../database/tokens.js';
 import type { Database } from '../database/database.js';
 import { productions, shotRevisions, shots } from '../database/schema.js';
 import { raiseVersion } from '../productions/productions.repository.js';
+import { thinned } from './thinned.js';
 
 export type ShotRow = typeof shots.$inferSelect;
 export type DocumentRow = Pick<ShotRow, 'scene' | 'slate' | 'title' | 'plan'>;
+/** A document with the device that saves it. */
+type SavedRow = DocumentRow & Pick<ShotRow, 'deviceId' | 'deviceName'>;
+/** A saved version without its document. */
+export type RevisionRow = Pick<typeof shotRevisions.$inferSelect, keyof typeof REVISION>;
+
+const REVISION = {
+  version: shotRevisions.version,
+  savedAt: shotRevisions.savedAt,
+  deviceId: shotRevisions.deviceId,
+  deviceName: shotRevisions.deviceName,
+  changes: shotRevisions.changes,
+  name: shotRevisions.name,
+};
 
 /** All database access for shots and their revisions. Every write of a shot also writes a revision. */
 @Injectable()
@@ -43,20 +58,23 @@ export class ShotsRepository {
         .insert(shots)
         .values({ ...pick(document), productionId, position })
         .returning();
-      await keepRevision(tx, row!);
+      await keepRevision(tx, row!, null);
       return row!;
     });
   }
 
   /** @returns undefined if the stored version is another, or the shot is deleted */
-  save(id: string, version: number, document: DocumentRow): Promise<ShotRow | undefined> {
+  save(id: string, version: number, document: SavedRow): Promise<ShotRow | undefined> {
     return this.db.transaction(async (tx) => {
+      const isCurrent = and(eq(shots.id, id), eq(shots.version, version), isNull(shots.deletedAt));
+      const [before] = await tx.select().from(shots).where(isCurrent);
+      const { deviceId, deviceName } = document;
       const [row] = await tx
         .update(shots)
-        .set({ ...pick(document), version: version + 1, updatedAt: new Date() })
-        .where(and(eq(shots.id, id), eq(shots.version, version), isNull(shots.deletedAt)))
+        .set({ ...pick(document), deviceId, deviceName, version: version + 1, updatedAt: new Date() })
+        .where(isCurrent)
         .returning();
-      if (row) await keepRevision(tx, row);
+      if (row) await keepRevision(tx, row, before ?? null);
       return row;
     });
   }
@@ -87,12 +105,8 @@ export class ShotsRepository {
     });
   }
 
-  revisions(id: string): Promise<{ version: number; savedAt: Date }[]> {
-    return this.db
-      .select({ version: shotRevisions.version, savedAt: shotRevisions.savedAt })
-      .from(shotRevisions)
-      .where(eq(shotRevisions.shotId, id))
-      .orderBy(desc(shotRevisions.version));
+  revisions(id: string): Promise<RevisionRow[]> {
+    return this.db.select(REVISION).from(shotRevisions).where(eq(shotRevisions.shotId, id)).orderBy(desc(shotRevisions.version));
   }
 
   async revision(id: string, version: number): Promise<(DocumentRow & { savedAt: Date }) | undefined> {
@@ -103,26 +117,43 @@ export class ShotsRepository {
     return row;
   }
 
-  /**
-   * Prunes revisions and keeps the newest of each shot: all of the last hour, then one per hour for thirty days, then one per
-   * day. Deletions older than thirty days become final.
-   */
+  /** @returns undefined if there is no such version */
+  async nameRevision(id: string, version: number, name: string): Promise<RevisionRow | undefined> {
+    const [row] = await this.db
+      .update(shotRevisions)
+      .set({ name })
+      .where(and(eq(shotRevisions.shotId, id), eq(shotRevisions.version, version)))
+      .returning(REVISION);
+    return row;
+  }
+
+  /** Removes the versions that are no longer kept. Deletions older than thirty days become final. */
   async prune(now: Date): Promise<void> {
-    const hourAgo = new Date(now.getTime() - 3_600_000);
-    const monthAgo = new Date(now.getTime() - 30 * 24 * 3_600_000);
-    await this.db.execute(sql`
-      delete from ${shotRevisions} where (shot_id, version) in (
-        select shot_id, version from (
-          select shot_id, version, saved_at,
-            row_number() over (partition by shot_id, date_trunc(case when saved_at < ${monthAgo.toISOString()}::timestamptz then 'day' else 'hour' end, saved_at) order by version desc) as of_span,
-            row_number() over (partition by shot_id order by version desc) as of_shot
-          from ${shotRevisions}
-        ) as numbered
-        where saved_at < ${hourAgo.toISOString()}::timestamptz and of_span > 1 and of_shot > 1
-      )`);
-    await this.db.delete(shots).where(lt(shots.deletedAt, monthAgo));
+    await this.db.transaction(async (tx) => {
+      const hourAgo = new Date(now.getTime() - HOUR_MS);
+      const old = await tx
+        .select({ shotId: shotRevisions.shotId, ...REVISION })
+        .from(shotRevisions)
+        .where(lt(shotRevisions.savedAt, hourAgo))
+        .orderBy(asc(shotRevisions.shotId), asc(shotRevisions.version));
+      const newest = await tx
+        .select({ shotId: shotRevisions.shotId, version: max(shotRevisions.version) })
+        .from(shotRevisions)
+        .groupBy(shotRevisions.shotId);
+      const { removed, changed } = thinned(old, new Map(newest.map(({ shotId, version }) => [shotId, version!])), now);
+      for (const { shotId, version, changes } of changed)
+        await tx
+          .update(shotRevisions)
+          .set({ changes: changes === null ? null : [...changes] })
+          .where(and(eq(shotRevisions.shotId, shotId), eq(shotRevisions.version, version)));
+      for (const { shotId, version } of removed)
+        await tx.delete(shotRevisions).where(and(eq(shotRevisions.shotId, shotId), eq(shotRevisions.version, version)));
+    });
+    await this.db.delete(shots).where(lt(shots.deletedAt, new Date(now.getTime() - 30 * 24 * HOUR_MS)));
   }
 }
+
+const HOUR_MS = 3_600_000;
 
 function pick({ scene, slate, title, plan }: DocumentRow): DocumentRow {
   return { scene, slate, title, plan };
@@ -136,6 +167,20 @@ async function endOf(db: Database, productionId: string): Promise<number> {
   return row!.end;
 }
 
-async function keepRevision(db: Database, { id, version, updatedAt, ...document }: ShotRow): Promise<void> {
-  await db.insert(shotRevisions).values({ shotId: id, version, savedAt: updatedAt, ...pick(document) });
+/** @param before - the version that it replaces; null for the first */
+async function keepRevision(db: Database, row: ShotRow, before: DocumentRow | null): Promise<void> {
+  const { id, version, updatedAt, deviceId, deviceName, ...document } = row;
+  const changes = before ? changesOf(before, document) : [];
+  await db
+    .insert(shotRevisions)
+    .values({ shotId: id, version, savedAt: updatedAt, ...pick(document), deviceId, deviceName, changes });
+}
+
+/** Null for a stored plan that is too broken, or of too early a form, to be compared. */
+function changesOf(before: DocumentRow, after: DocumentRow): ShotChange[] | null {
+  try {
+    return shotChanges(before, after);
+  } catch {
+    return null;
+  }
 }

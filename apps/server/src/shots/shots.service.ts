@@ -15,7 +15,7 @@ import { problemView } from '@still-heron/wording';
 import { notFound, RequestProblem, versionConflict } from '../http/request-problem.js';
 import { isUuid } from '../http/validation.js';
 import { ProductionsService } from '../productions/productions.service.js';
-import { type ShotRow, ShotsRepository } from './shots.repository.js';
+import { type RevisionRow, type ShotRow, ShotsRepository } from './shots.repository.js';
 
 const PRUNE_EVERY_MS = 3_600_000;
 
@@ -77,8 +77,8 @@ export class ShotsService implements OnModuleInit, OnModuleDestroy {
   }
 
   /** @throws {RequestProblem} 404, 409 with the stored version */
-  async save(id: string, { version, ...document }: SaveShot): Promise<ShotView> {
-    const saved = await this.repository.save(id, version, document);
+  async save(id: string, { version, deviceId = '', deviceName = '', ...document }: SaveShot): Promise<ShotView> {
+    const saved = await this.repository.save(id, version, { ...document, deviceId, deviceName });
     if (saved) return toView(saved);
     const stored = await this.row(id);
     throw versionConflict(version, stored.version, toView(stored));
@@ -111,7 +111,7 @@ export class ShotsService implements OnModuleInit, OnModuleDestroy {
   /** Newest first. @throws {RequestProblem} 404 */
   async revisions(id: string): Promise<RevisionView[]> {
     await this.row(id);
-    return (await this.repository.revisions(id)).map(({ version, savedAt }) => ({ version, savedAt: savedAt.toISOString() }));
+    return (await this.repository.revisions(id)).map(toRevisionView);
   }
 
   /** @throws {RequestProblem} 404 */
@@ -123,16 +123,24 @@ export class ShotsService implements OnModuleInit, OnModuleDestroy {
     return { scene, slate, title, plan: newestForm(plan) };
   }
 
+  /** Names a version, so that it is kept. @throws {RequestProblem} 404 */
+  async nameRevision(id: string, version: number, name: string): Promise<RevisionView> {
+    await this.row(id);
+    const named = await this.repository.nameRevision(id, version, name.trim());
+    if (!named) throw notFound('revision');
+    return toRevisionView(named);
+  }
+
   /** What keeps a stored shot from being shown, and the newest sound version before it. @throws {RequestProblem} 404 */
   async check(id: string): Promise<ShotCheckView> {
     const { slate, title, plan, version: stored } = await this.row(id);
     const problems = problemsOf(plan);
-    for (const { version, savedAt } of await this.repository.revisions(id)) {
+    for (const row of await this.repository.revisions(id)) {
+      const { version } = row;
       // a sound plan that its page can't show is no way out of that
       if (problems.length === 0 && version >= stored) continue;
       const revision = await this.repository.revision(id, version);
-      if (revision && problemsOf(revision.plan).length === 0)
-        return { slate, title, problems, before: { version, savedAt: savedAt.toISOString() } };
+      if (revision && problemsOf(revision.plan).length === 0) return { slate, title, problems, before: toRevisionView(row) };
     }
     return { slate, title, problems, before: null };
   }
@@ -144,8 +152,13 @@ export class ShotsService implements OnModuleInit, OnModuleDestroy {
   }
 }
 
-function toView({ id, productionId, version, scene, slate, title, plan, updatedAt }: ShotRow): ShotView {
-  return { id, productionId, version, scene, slate, title, plan: newestForm(plan), updatedAt: updatedAt.toISOString() };
+function toView({ id, productionId, version, scene, slate, title, plan, updatedAt, deviceId, deviceName }: ShotRow): ShotView {
+  const savedBy = { deviceId, deviceName };
+  return { id, productionId, version, scene, slate, title, plan: newestForm(plan), updatedAt: updatedAt.toISOString(), savedBy };
+}
+
+function toRevisionView({ version, savedAt, deviceId, deviceName, changes, name }: RevisionRow): RevisionView {
+  return { version, savedAt: savedAt.toISOString(), savedBy: { deviceId, deviceName }, changes, name };
 }
 
 /** Problems of a stored plan. */

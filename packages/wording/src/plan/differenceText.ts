@@ -3,13 +3,17 @@ import {
   formatDistance,
   formatStop,
   formatTime,
+  HEADINGS,
   markDistances,
   type PlanDifference,
   planDifferences,
   type PlanPart,
   type Pull,
   pullEndS,
+  type ShotChange,
+  shotChanges,
   type ShotPlan,
+  type TitledPlan,
   type UnitSystem,
 } from '@still-heron/core';
 import { listed } from '../figure.js';
@@ -199,6 +203,12 @@ function seconds(timeS: number): string {
   return `${timeS.toFixed(2)} s`;
 }
 
+const HEADING_NAMES: Readonly<Record<(typeof HEADINGS)[number], string>> = {
+  scene: 'the scene',
+  slate: 'the slate',
+  title: 'the title',
+};
+
 /** Words of the areas of a plan, for a summary. */
 const AREAS: Readonly<Record<Exclude<PlanDifference['kind'], 'part'>, string>> = {
   subject: 'the subjects',
@@ -208,25 +218,19 @@ const AREAS: Readonly<Record<Exclude<PlanDifference['kind'], 'part'>, string>> =
   pull: 'the focus track',
 };
 
-/** The areas in which two plans differ, each once: ["the stop", "the marks"]. */
-export function differingAreas(before: ShotPlan, after: ShotPlan): string[] {
-  const areas = planDifferences(before, after).map((difference) =>
-    difference.kind === 'part' ? PART_NAMES[difference.part] : AREAS[difference.kind],
-  );
-  return [...new Set(areas)];
+/** Areas of a shot in words, each once: "the title, the stop and the focus track"; "nothing" without any. */
+export function changesText(changes: readonly ShotChange[]): string {
+  const areas = new Set(changes.map((change) => ({ ...PART_NAMES, ...AREAS, ...HEADING_NAMES })[change]));
+  return areas.size === 0 ? 'nothing' : listed([...areas]);
 }
 
-/** The name, title and plan of a shot. */
-interface Titled {
-  readonly scene: string;
-  readonly slate: string;
-  readonly title: string;
-  readonly plan: ShotPlan;
+/** Differences between two versions of a shot, one line each, with old and new value. */
+export function shotDifferenceLines(before: TitledPlan, after: TitledPlan, units: UnitSystem): string[] {
+  const headings = HEADINGS.flatMap((part) => changed(HEADING_NAMES[part], before[part] || 'none', after[part] || 'none'));
+  return [...headings, ...differenceLines(before.plan, after.plan, units)];
 }
 
 /** Areas in which two versions of a shot differ: "the title, the stop and the focus track"; "nothing" for equal ones. */
-export function differenceSummary(a: Titled, b: Titled): string {
-  const headings = (['scene', 'slate', 'title'] as const).filter((part) => a[part] !== b[part]).map((part) => `the ${part}`);
-  const areas = [...headings, ...differingAreas(a.plan, b.plan)];
-  return areas.length === 0 ? 'nothing' : listed(areas);
+export function differenceSummary(a: TitledPlan, b: TitledPlan): string {
+  return changesText(shotChanges(a, b));
 }
