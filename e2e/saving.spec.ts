@@ -29,25 +29,63 @@ test('the same shot was saved elsewhere: the page says so, changes nothing, and 
   await page.getByLabel('Title').fill('Mine');
   await page.getByLabel('Title').press('Enter');
   const bar = page.getByRole('alert');
-  await expect(bar).toContainText(
-    /This shot was saved elsewhere at \d\d:\d\d\. Yours differs in the title\. Nothing is overwritten until you choose\./,
-  );
+  await expect(bar).toContainText(/This shot was saved elsewhere at \d\d:\d\d\. Nothing is overwritten until you choose\./);
+  await expect(bar).toContainText(/There.*the title: .* → Theirs/);
+  await expect(bar).toContainText(/Here.*the title: .* → Mine/);
+  await expect(bar).toContainText('there → herethe title: Theirs → Mine');
   await expect(page.getByText('Not saved: changed elsewhere')).toBeVisible();
   expect(await storedTitle()).toBe('Theirs');
   await bar.getByRole('button', { name: 'Keep mine' }).click();
   await heron.expectSaved();
   expect(await storedTitle()).toBe('Mine');
 
+  // theirs is what is stored now, also if they have saved again since; it is not sent back to them
   await saveElsewhere('Theirs again');
   await page.getByTestId('mark-B').fill('5');
   await page.getByTestId('mark-B').press('Enter');
-  await expect(bar).toContainText('Yours differs in the title and the marks.');
+  await expect(bar).toContainText('mark B: 5.40 m → 5.00 m');
+  await saveElsewhere('Theirs at last');
   await bar.getByRole('button', { name: 'Use theirs' }).click();
   await heron.expectSaved();
   await expect(page.getByTestId('mark-B')).toHaveValue('5.40');
-  await expect(page.getByLabel('Title')).toHaveValue('Theirs again');
+  await expect(page.getByLabel('Title')).toHaveValue('Theirs at last');
+  const { version } = await heron.api<{ version: number }>('get', `shots/${shotId}`);
   await page.getByRole('button', { name: 'Undo: use the version saved elsewhere' }).click();
   await expect(page.getByTestId('mark-B')).toHaveValue('5.00');
+  await heron.expectSaved();
+  expect((await heron.api<{ version: number }>('get', `shots/${shotId}`)).version).toBe(version + 1);
+});
+
+test('two devices change different things at once: both stay, and each says what the other did', async ({
+  heron,
+  page,
+  browser,
+}) => {
+  const { shotId } = await heron.openCopy('9C');
+  const context = await browser.newContext();
+  const other = await context.newPage();
+  await other.goto(`${heron.server.address}/shots/${shotId}/pull`);
+  await other.getByTestId('mark-A').fill('2.8');
+  await other.getByTestId('mark-A').press('Enter');
+  await expect(other.getByText(/^Saved \d\d:\d\d$/)).toBeVisible();
+  await page.getByTestId('mark-B').fill('5');
+  await page.getByTestId('mark-B').press('Enter');
+  const bar = page.getByRole('alert');
+  await expect(bar).toContainText(/This shot was saved on a computer at \d\d:\d\d/);
+  await expect(bar).toContainText(/There.*mark A: 3\.10 m → 2\.80 m.*Here.*mark B: 5\.40 m → 5\.00 m/);
+  await bar.getByRole('button', { name: 'Keep both' }).press('Enter');
+  await expect(page.getByTestId('mark-A')).toHaveValue('2.80');
+  await expect(page.getByTestId('mark-B')).toHaveValue('5.00');
+  await heron.expectSaved();
+  const { plan } = await heron.api<{ plan: { marks: { distanceMm: number }[] } }>('get', `shots/${shotId}`);
+  expect(plan.marks.map(({ distanceMm }) => distanceMm)).toEqual([2800, 5000]);
+  // the other device meets the merged version in its turn
+  await other.getByLabel('Title').fill('Both of us');
+  await other.getByLabel('Title').press('Enter');
+  await other.getByRole('alert').getByRole('button', { name: 'Keep both' }).click();
+  await expect(other.getByTestId('mark-B')).toHaveValue('5.00');
+  await expect(other.getByText(/^Saved \d\d:\d\d$/)).toBeVisible();
+  await context.close();
 });
 
 test('the server stops and starts: edits are kept, the page says so, and they are sent when it is back', async ({

@@ -59,7 +59,7 @@ export function KitConflictBar() {
   };
   const acceptTheirs = () => {
     dispatch(kitEdited({ item: stored.item, name: 'use the version saved elsewhere' }));
-    dispatch(kitSavingActions.conflictResolved());
+    void dispatch(kitSaver.acceptStored(stored));
   };
   return (
     <ConflictChoice onMine={keepMine} onTheirs={acceptTheirs}>

@@ -1,16 +1,15 @@
 interface Saved {
-  readonly version: number;
   readonly savedAt: string;
 }
 
-export interface DayOfSaves {
+export interface DayOfSaves<T> {
   readonly day: string;
-  readonly items: readonly Saved[];
+  readonly items: readonly T[];
 }
 
 /** Groups versions by the day they were saved; days and versions newest first. */
-export function byDay(revisions: readonly Saved[]): DayOfSaves[] {
-  const days: { day: string; items: Saved[] }[] = [];
+export function byDay<T extends Saved>(revisions: readonly T[]): DayOfSaves<T>[] {
+  const days: { day: string; items: T[] }[] = [];
   for (const revision of revisions) {
     const day = new Date(revision.savedAt).toLocaleDateString('en-GB', {
       weekday: 'long',

@@ -10,7 +10,7 @@ import type { RollEnvironment, RollInput, RollState } from './rollState';
 import { storeAndSend } from './sendTakes';
 import { signalCue } from './signalCue';
 import { takeOutbox } from './takeOutbox';
-import { deviceName, newId } from './thisDevice';
+import { deviceName, newId } from '../../shared/thisDevice';
 
 /** By then a take of another device is in the log. */
 const LOGGED_BY_MS = 1500;

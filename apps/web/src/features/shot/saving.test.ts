@@ -42,6 +42,7 @@ const stored = (save: PendingSave, changes: Partial<ShotView> = {}): ShotView =>
   productionId: 'p',
   version: save.version + 1,
   updatedAt: '2026-11-25T12:04:00.000Z',
+  savedBy: { deviceId: 'b', deviceName: 'a tablet' },
   ...changes,
 });
 const unreachable = { error: { status: 'FETCH_ERROR', error: 'refused' } };
@@ -187,6 +188,22 @@ test('saved elsewhere meanwhile: nothing more is sent until the person has chose
   store.dispatch(savingActions.conflictResolved());
   await pass(1000);
   expect(mockSaves[1]).toMatchObject({ version: 9, document: { title: 'mine, and more' } });
+});
+
+test('the version of the other side is taken over and not sent back: that would be the next conflict there', async () => {
+  const { store, rename, status } = open();
+  rename('mine');
+  await pass(1000);
+  const theirs = stored(mockSaves[0]!, { title: 'theirs', version: 9 });
+  mockSaves[0]!.answer(refusal({ code: 'version-conflict', stored: theirs }, 409));
+  await pass(10);
+  store.dispatch(editHeading('use the version saved elsewhere', { title: 'theirs' }));
+  await store.dispatch(shotSaver.acceptStored(theirs));
+  await pass(5000);
+  expect([status(), mockSaves.length, mockOutbox.size]).toEqual(['saved', 1, 0]);
+  rename('mine again');
+  await pass(1000);
+  expect(mockSaves[1]).toMatchObject({ version: 9, document: { title: 'mine again' } });
 });
 
 test('an answer that was lost is no conflict with oneself: what is stored is what was sent', async () => {

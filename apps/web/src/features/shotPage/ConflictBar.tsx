@@ -1,32 +1,125 @@
-import { differenceSummary } from '@still-heron/wording';
+import type { ShotDocument, ShotView } from '@still-heron/contract';
+import { HEADINGS, mergePlans, mergeValue, type ClashRule, type Sides } from '@still-heron/core';
+import { savedByText, shotDifferenceLines } from '@still-heron/wording';
+import { useMemo } from 'react';
+import { api, useRevisionQuery } from '../../shared/api/api';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
+import { deviceId } from '../../shared/thisDevice';
+import { useUnits } from '../../shared/useUnits';
+import { ConflictChoice } from '../../ui/ConflictChoice';
+import { shotSaver } from '../shot/saving';
 import { savingActions, selectSaving } from '../shot/savingSlice';
 import { documentEdited, selectDocument } from '../shot/shotSlice';
-import { ConflictChoice } from '../../ui/ConflictChoice';
+import styles from './ConflictBar.module.css';
 
-/** Edit conflict of a shot: shows what differs and lets the user choose. The other version can be restored with undo. */
+/** Edit conflict of a shot: shows what each side changed, and lets the user choose. Undo brings back what was not chosen. */
 export function ConflictBar() {
-  const { status, stored } = useAppSelector(selectSaving);
+  const { status, stored, baseVersion } = useAppSelector(selectSaving);
   const document = useAppSelector(selectDocument);
-  const dispatch = useAppDispatch();
   if (status !== 'conflict' || !stored || !document) return null;
-  const { scene, slate, title, plan } = stored;
-  const theirs = { scene, slate, title, plan };
+  return <Conflict stored={stored} mine={document} baseVersion={baseVersion} />;
+}
+
+interface Props {
+  readonly stored: ShotView;
+  readonly mine: ShotDocument;
+  /** Version that both sides have changed */
+  readonly baseVersion: number;
+}
+
+function Conflict({ stored, mine, baseVersion }: Props) {
+  const dispatch = useAppDispatch();
+  const { data: base } = useRevisionQuery({ shotId: stored.id, version: baseVersion });
+  const canMerge = useMemo(
+    () => base !== undefined && merged({ base, mine, theirs: documentOf(stored) }, 'mine') !== null,
+    [base, mine, stored],
+  );
   const time = new Date(stored.updatedAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 
-  function keepMine(): void {
+  /** What is stored now: others may have saved again since the conflict was found. */
+  async function newest(): Promise<ShotView> {
+    const { data } = await dispatch(api.endpoints.shot.initiate(stored.id, { forceRefetch: true, subscribe: false }));
+    const now = data ?? stored;
+    dispatch(savingActions.conflictFound(now));
+    return now;
+  }
+  async function keepMine(): Promise<void> {
     // the stored version becomes an undo step below the own one
-    dispatch(documentEdited({ document: theirs, name: 'the version saved elsewhere' }));
-    dispatch(documentEdited({ document: document!, name: 'keep mine' }));
+    dispatch(documentEdited({ document: documentOf(await newest()), name: 'the version saved elsewhere' }));
+    dispatch(documentEdited({ document: mine, name: 'keep mine' }));
     dispatch(savingActions.conflictResolved());
   }
-  function acceptTheirs(): void {
-    dispatch(documentEdited({ document: theirs, name: 'use the version saved elsewhere' }));
+  async function acceptTheirs(): Promise<void> {
+    const theirs = await newest();
+    dispatch(documentEdited({ document: documentOf(theirs), name: 'use the version saved elsewhere' }));
+    await dispatch(shotSaver.acceptStored(theirs));
+  }
+  async function keepBoth(): Promise<void> {
+    const both = base && merged({ base, mine, theirs: documentOf(await newest()) }, 'mine');
+    // with what was saved since, it may no longer be possible: then the bar says so
+    if (!both) return;
+    dispatch(documentEdited({ document: both, name: 'keep the changes of both' }));
     dispatch(savingActions.conflictResolved());
   }
   return (
-    <ConflictChoice onMine={keepMine} onTheirs={acceptTheirs}>
-      <strong>This shot was saved elsewhere at {time}.</strong> Yours differs in {differenceSummary(document, theirs)}.
+    <ConflictChoice
+      onMine={() => void keepMine()}
+      onTheirs={() => void acceptTheirs()}
+      both={canMerge ? { label: 'Keep both', onChoose: () => void keepBoth() } : undefined}
+      details={base && <Details base={base} mine={mine} theirs={documentOf(stored)} canMerge={canMerge} />}
+    >
+      <strong>
+        This shot was saved {savedByText(stored.savedBy, deviceId())} at {time}.
+      </strong>
     </ConflictChoice>
   );
+}
+
+/** What each side changed, and what both did. */
+function Details({ canMerge, ...sides }: Sides<ShotDocument> & { readonly canMerge: boolean }) {
+  const units = useUnits();
+  const { base, mine, theirs } = sides;
+  const withMine = canMerge ? merged(sides, 'mine') : null;
+  const withTheirs = canMerge ? merged(sides, 'theirs') : null;
+  const clashes = withMine && withTheirs ? shotDifferenceLines(withTheirs, withMine, units) : [];
+  return (
+    <div className={styles.details}>
+      <Lines title="There" lines={shotDifferenceLines(base, theirs, units)} />
+      <Lines title="Here" lines={shotDifferenceLines(base, mine, units)} />
+      {clashes.length > 0 && <Lines title="Both changed this, and “Keep both” keeps yours: there → here" lines={clashes} />}
+      {!canMerge && <p>The two can’t be put together: both added something, or one’s times no longer fit the other’s.</p>}
+    </div>
+  );
+}
+
+/** Lines of each list; further ones are only counted. */
+const MAX_LINES = 5;
+
+function Lines({ title, lines }: { readonly title: string; readonly lines: readonly string[] }) {
+  return (
+    <section>
+      <h2>{title}</h2>
+      <ul>
+        {lines.slice(0, MAX_LINES).map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+        {lines.length > MAX_LINES && <li>and {lines.length - MAX_LINES} more</li>}
+        {lines.length === 0 && <li>nothing</li>}
+      </ul>
+    </section>
+  );
+}
+
+function documentOf({ scene, slate, title, plan }: ShotDocument): ShotDocument {
+  return { scene, slate, title, plan };
+}
+
+/** Both sides' changes in one shot; null if they can’t be put together. */
+function merged({ base, mine, theirs }: Sides<ShotDocument>, rule: ClashRule): ShotDocument | null {
+  const plan = mergePlans({ base: base.plan, mine: mine.plan, theirs: theirs.plan }, rule);
+  if (!plan) return null;
+  const [scene, slate, title] = HEADINGS.map((part) =>
+    mergeValue({ base: base[part], mine: mine[part], theirs: theirs[part] }, rule),
+  ) as [string, string, string];
+  return { scene, slate, title, plan };
 }

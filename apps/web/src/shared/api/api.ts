@@ -6,6 +6,7 @@ import {
   type FetchBaseQueryError,
 } from '@reduxjs/toolkit/query/react';
 import type { ErrorBody, ProductionView, RevisionView, ShotCheckView, ShotDocument, ShotView } from '@still-heron/contract';
+import { deviceId, deviceName } from '../thisDevice';
 import { askForCode, NEEDS_CODE } from './entry';
 import type { RootState } from '../store/hooks';
 import { createOrderSender, type ShotOrder } from './orderSender';
@@ -29,7 +30,7 @@ async function putOrder({ productionId, ...body }: ShotOrder, request: (args: Fe
 export const api = createApi({
   reducerPath: 'api',
   baseQuery,
-  tagTypes: ['Production', 'Shots', 'Kit'],
+  tagTypes: ['Production', 'Shots', 'Kit', 'Revisions'],
   endpoints: (build) => ({
     productions: build.query<ProductionView[], void>({ query: () => 'productions', providesTags: ['Production'] }),
     production: build.query<ProductionView, string>({ query: (id) => `productions/${id}`, providesTags: ['Production'] }),
@@ -55,7 +56,11 @@ export const api = createApi({
       invalidatesTags: ['Shots', 'Production'],
     }),
     saveShot: build.mutation<ShotView, { id: string; version: number; document: ShotDocument }>({
-      query: ({ id, version, document }) => ({ url: `shots/${id}`, method: 'PUT', body: { ...document, version } }),
+      query: ({ id, version, document }) => ({
+        url: `shots/${id}`,
+        method: 'PUT',
+        body: { ...document, version, deviceId: deviceId(), deviceName: deviceName() },
+      }),
       invalidatesTags: ['Shots'],
     }),
     duplicateShot: build.mutation<ShotView, string>({
@@ -69,6 +74,11 @@ export const api = createApi({
     /** `version` is the newest known one: a new version loads the list again */
     revisions: build.query<RevisionView[], { shotId: string; version: number }>({
       query: ({ shotId }) => `shots/${shotId}/revisions`,
+      providesTags: ['Revisions'],
+    }),
+    nameRevision: build.mutation<RevisionView, { shotId: string; version: number; name: string }>({
+      query: ({ shotId, version, name }) => ({ url: `shots/${shotId}/revisions/${version}/name`, method: 'PUT', body: { name } }),
+      invalidatesTags: ['Revisions'],
     }),
     revision: build.query<ShotDocument, { shotId: string; version: number }>({
       query: ({ shotId, version }) => `shots/${shotId}/revisions/${version}`,
@@ -104,6 +114,7 @@ export const {
   useDuplicateShotMutation,
   useRemoveShotMutation,
   useRestoreShotMutation,
+  useNameRevisionMutation,
   useRevisionQuery,
   useRevisionsQuery,
   useShotCheckQuery,

@@ -105,7 +105,16 @@ export function createDocumentSaver<State, Doc, Stored extends { readonly versio
     };
   }
 
-  return { middleware: middleware.middleware, saveNow, sendLeftovers, settledVersion, outbox };
+  /** Takes over a version that was saved elsewhere: the document is that version now, and there is nothing to save. */
+  function acceptStored(stored: Stored) {
+    return async (dispatch: Dispatch<State>, getState: () => State): Promise<void> => {
+      const { id } = selectSaving(getState());
+      dispatch(actions.finished({ version: stored.version, savedAt: savedAtOf(stored), isUpToDate: true }));
+      if (id !== null) await markStored(id, stored);
+    };
+  }
+
+  return { middleware: middleware.middleware, saveNow, sendLeftovers, settledVersion, acceptStored, outbox };
 }
 
 function ignore(): undefined {

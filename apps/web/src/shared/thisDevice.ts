@@ -13,3 +13,19 @@ export function deviceName(): string {
   const handheld = window.innerWidth < 600 ? 'a phone' : 'a tablet';
   return isHandheld ? handheld : 'a computer';
 }
+
+const ID_KEY = 'still-heron-device';
+
+/** Id of this device, the same at every visit where the browser keeps it. It tells own saves from those of others, nothing else. */
+export const deviceId: () => string = (() => {
+  let known: string | null = null;
+  return () => {
+    try {
+      known ??= localStorage.getItem(ID_KEY);
+      if (known === null) localStorage.setItem(ID_KEY, (known = newId()));
+    } catch {
+      // a private window
+    }
+    return (known ??= newId());
+  };
+})();
