@@ -3,7 +3,7 @@ import type { RevisionView } from '@still-heron/contract';
 import { narrate, shotDifferenceLines, versionText } from '@still-heron/wording';
 import { useEffect, useRef, useState } from 'react';
 import clsx from 'clsx';
-import { useNameRevisionMutation, useRevisionQuery, useRevisionsQuery } from '../../shared/api/api';
+import { useNameRevisionMutation, useRevisionQuery, useRevisionsQuery } from '../../shared/api/revisionsApi';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { selectSaving } from '../shot/savingSlice';
 import { documentEdited, selectDocument } from '../shot/shotSlice';

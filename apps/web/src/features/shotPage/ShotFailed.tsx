@@ -1,7 +1,8 @@
 import { brokenShotText, brokenShotTitle, capital, neededSentence } from '@still-heron/wording';
 import { useState } from 'react';
 import { useParams, useRouteError } from 'react-router';
-import { api, problemOf, useShotCheckQuery } from '../../shared/api/api';
+import { api, problemOf } from '../../shared/api/api';
+import { revisionsApi, useShotCheckQuery } from '../../shared/api/revisionsApi';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { Button } from '../../ui/Button';
 import { PageNote } from '../../ui/PageNote';
@@ -48,7 +49,8 @@ const WHEN = { day: 'numeric', month: 'long', hour: '2-digit', minute: '2-digit'
 function useVersionBefore(shotId: string) {
   const dispatch = useAppDispatch();
   const [refusal, setRefusal] = useState<string | null>(null);
-  const { shot, revision, saveShot } = api.endpoints;
+  const { shot, saveShot } = api.endpoints;
+  const { revision } = revisionsApi.endpoints;
   async function restore(version: number): Promise<void> {
     const [now, then] = await Promise.all([
       dispatch(shot.initiate(shotId, { forceRefetch: true, subscribe: false })),

@@ -13,7 +13,8 @@ import {
 import { inLensDataUnit, lensDataReadText, problemView, takeVerdictText, refusalText } from '@still-heron/wording';
 import { App } from 'antd';
 import { useMemo, useState } from 'react';
-import { problemOf, useRevisionQuery } from '../../shared/api/api';
+import { problemOf } from '../../shared/api/api';
+import { useRevisionQuery } from '../../shared/api/revisionsApi';
 import { useSaveTakeMutation, useTakeQuery } from '../../shared/api/takesApi';
 import { askForFile, parseCsv } from '../../shared/files/csv';
 import { ProblemList } from '../../ui/ProblemList';

@@ -5,7 +5,7 @@ import {
   fetchBaseQuery,
   type FetchBaseQueryError,
 } from '@reduxjs/toolkit/query/react';
-import type { ErrorBody, ProductionView, RevisionView, ShotCheckView, ShotDocument, ShotView } from '@still-heron/contract';
+import type { ErrorBody, ProductionView, ShotDocument, ShotView } from '@still-heron/contract';
 import { deviceId, deviceName } from '../thisDevice';
 import { askForCode, NEEDS_CODE } from './entry';
 import type { RootState } from '../store/hooks';
@@ -30,7 +30,7 @@ async function putOrder({ productionId, ...body }: ShotOrder, request: (args: Fe
 export const api = createApi({
   reducerPath: 'api',
   baseQuery,
-  tagTypes: ['Production', 'Shots', 'Kit', 'Revisions'],
+  tagTypes: ['Production', 'Shots', 'Kit'],
   endpoints: (build) => ({
     productions: build.query<ProductionView[], void>({ query: () => 'productions', providesTags: ['Production'] }),
     production: build.query<ProductionView, string>({ query: (id) => `productions/${id}`, providesTags: ['Production'] }),
@@ -71,19 +71,6 @@ export const api = createApi({
       query: ({ id, version }) => ({ url: `shots/${id}?version=${version}`, method: 'DELETE' }),
       invalidatesTags: ['Shots', 'Production'],
     }),
-    /** `version` is the newest known one: a new version loads the list again */
-    revisions: build.query<RevisionView[], { shotId: string; version: number }>({
-      query: ({ shotId }) => `shots/${shotId}/revisions`,
-      providesTags: ['Revisions'],
-    }),
-    nameRevision: build.mutation<RevisionView, { shotId: string; version: number; name: string }>({
-      query: ({ shotId, version, name }) => ({ url: `shots/${shotId}/revisions/${version}/name`, method: 'PUT', body: { name } }),
-      invalidatesTags: ['Revisions'],
-    }),
-    revision: build.query<ShotDocument, { shotId: string; version: number }>({
-      query: ({ shotId, version }) => `shots/${shotId}/revisions/${version}`,
-    }),
-    shotCheck: build.query<ShotCheckView, string>({ query: (id) => `shots/${id}/check`, keepUnusedDataFor: 0 }),
     restoreShot: build.mutation<ShotView, string>({
       query: (id) => ({ url: `shots/${id}/restore`, method: 'POST' }),
       invalidatesTags: ['Shots', 'Production'],
@@ -114,10 +101,6 @@ export const {
   useDuplicateShotMutation,
   useRemoveShotMutation,
   useRestoreShotMutation,
-  useNameRevisionMutation,
-  useRevisionQuery,
-  useRevisionsQuery,
-  useShotCheckQuery,
   useOrderShotsMutation,
 } = api;
 

@@ -2,7 +2,7 @@ import type { BackupsView, BackupView, RestoredView } from '@still-heron/contrac
 import { api } from './api';
 
 /** Endpoints for backups. */
-const backupsApi = api.enhanceEndpoints({ addTagTypes: ['Takes', 'Log', 'Backups'] }).injectEndpoints({
+const backupsApi = api.enhanceEndpoints({ addTagTypes: ['Takes', 'Log', 'Revisions', 'Backups'] }).injectEndpoints({
   endpoints: (build) => ({
     backups: build.query<BackupsView, void>({ query: () => 'backups', providesTags: ['Backups'] }),
     makeBackup: build.mutation<BackupView, void>({
@@ -12,7 +12,7 @@ const backupsApi = api.enhanceEndpoints({ addTagTypes: ['Takes', 'Log', 'Backups
     restoreBackup: build.mutation<RestoredView, string>({
       query: (name) => ({ url: `backups/${name}/restore`, method: 'POST' }),
       // nothing that was read before is true any more
-      invalidatesTags: ['Production', 'Shots', 'Kit', 'Takes', 'Log', 'Backups'],
+      invalidatesTags: ['Production', 'Shots', 'Kit', 'Takes', 'Log', 'Revisions', 'Backups'],
     }),
   }),
 });
