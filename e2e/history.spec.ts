@@ -24,7 +24,9 @@ test('saved versions show their differences, and one is restored as an ordinary 
   await versions.first().click();
   await expect(panel).toContainText('Same as now.');
   await versions.last().click();
-  const name = panel.getByLabel('Name, to keep it and find it again').last();
+  const names = panel.getByLabel('Name, to keep it and find it again');
+  await expect(names).toHaveCount(2);
+  const name = names.last();
   await name.fill('as we found it');
   await name.press('Enter');
   await expect(versions.last()).toContainText('as we found it');
