@@ -5,6 +5,7 @@ import { fileURLToPath } from 'node:url';
 import { benchCues } from './cues.mjs';
 import { benchEvaluate } from './evaluate.mjs';
 import { benchFloor } from './floor.mjs';
+import { benchForced } from './forced.mjs';
 import { benchKit, benchTable } from './kit.mjs';
 import { benchKeepRate } from './keepRate.mjs';
 import { benchOptimiser } from './optimiser.mjs';
@@ -26,6 +27,7 @@ try {
     ...alone('largest.mjs'),
     benchTable(),
     await benchSave(server.address),
+    await benchForced(),
     ...(await benchPage(server.address)),
     ...(await benchFloor(server.address)),
     ...(await benchKit(server.address)),
