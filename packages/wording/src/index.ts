@@ -44,6 +44,7 @@ export {
 } from './kit/kitText.js';
 
 export { beatText, REQUIREMENT_WORDS } from './plan/beatText.js';
+export { fullText } from './plan/roomText.js';
 export { changesText, differenceLines, differenceSummary, shotDifferenceLines } from './plan/differenceText.js';
 export { gearDifferenceLines, gearEffectText } from './plan/gearText.js';
 export { keepsDistanceText, METHOD_WORDS, methodName } from './plan/methodText.js';

@@ -52,6 +52,7 @@ export {
   type ShotOptics,
   type ShotPlan,
 } from './shotPlan.js';
+export { fullList, type PlanList } from './planRoom.js';
 export { targetDistanceMm, targetOverTime, type TargetOverTime, type TrackPosition } from './targetPosition.js';
 export { spansWhere, type TimeSpan } from './timeSpans.js';
 export { upgradePlan } from './upgradePlan.js';

@@ -43,7 +43,8 @@ export const PLAN_LIMITS = {
   subjects: { max: 12 },
   marks: { max: 40 },
   stays: { max: 40 },
-  beats: { max: 60 },
+  // a pull makes a beat, in either alternate
+  beats: { max: 120 },
   moves: { max: 60 },
   cameraKeys: { min: 1, max: 60 },
   aims: { min: 1, max: 60 },

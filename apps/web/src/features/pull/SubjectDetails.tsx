@@ -4,6 +4,7 @@ import {
   canAddStay,
   changeStay,
   changeSubject,
+  fullList,
   nextArrivalS,
   PLAN_LIMITS,
   removeMark,
@@ -11,7 +12,7 @@ import {
   type Stay,
   type Subject,
 } from '@still-heron/core';
-import { type ProblemText, typeSentence } from '@still-heron/wording';
+import { fullText, type ProblemText, typeSentence } from '@still-heron/wording';
 import { useState } from 'react';
 import clsx from 'clsx';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
@@ -33,6 +34,7 @@ import textStyles from '../../ui/text.module.css';
 export function SubjectDetails({ subject, plan, units }: Omit<SideProps, 'verdict'> & { readonly subject: Subject }) {
   const dispatch = useAppDispatch();
   const timeS = useAppSelector((state) => (selectSession(state).isPlaying ? 0 : selectSession(state).timeS));
+  const full = fullList(plan, ['beats']);
   return (
     <section aria-label={subject.name}>
       <h2>{subject.name}</h2>
@@ -57,6 +59,7 @@ export function SubjectDetails({ subject, plan, units }: Omit<SideProps, 'verdic
       {canAddStay(plan, subject) && <WalkForm subject={subject} units={units} />}
       <div className={layoutStyles.sideActions}>
         <Button
+          disabled={full !== null}
           onClick={() => {
             const { id } = addBeat(plan, subject.id, timeS).beats.at(-1)!;
             dispatch(editPlan(`${subject.name} must be sharp`, (now) => addBeat(now, subject.id, timeS)));
@@ -74,6 +77,7 @@ export function SubjectDetails({ subject, plan, units }: Omit<SideProps, 'verdic
           Remove from the shot
         </Button>
       </div>
+      {full && <p className={textStyles.muted}>{fullText(full)}</p>}
     </section>
   );
 }

@@ -1,5 +1,5 @@
-import { addSubject, subjectNamed, type UnitSystem } from '@still-heron/core';
-import { type ProblemText, typeSentence } from '@still-heron/wording';
+import { addSubject, fullList, subjectNamed, type UnitSystem } from '@still-heron/core';
+import { fullText, type ProblemText, typeSentence } from '@still-heron/wording';
 import { type FormEvent, type RefObject, useRef, useState } from 'react';
 import clsx from 'clsx';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
@@ -71,6 +71,7 @@ function useNewSubject(onAdded: (() => void) | undefined) {
 export function SubjectForm({ isFirst = false, hasCursor = isFirst, onAdded }: Props) {
   const units = useUnits();
   const { plan, name, distance, problem, known, nameInput, distanceInput, ...typed } = useNewSubject(onAdded);
+  const full = plan ? fullList(plan, ['subjects', 'marks', 'beats']) : null;
   return (
     <form
       className={clsx(styles.subjectForm, isFirst && styles.isFirst)}
@@ -86,7 +87,7 @@ export function SubjectForm({ isFirst = false, hasCursor = isFirst, onAdded }: P
         onDistance={typed.setDistance}
         onProblem={typed.setProblem}
       />
-      <Button type="submit" look={isFirst ? 'main' : 'plain'}>
+      <Button type="submit" look={isFirst ? 'main' : 'plain'} disabled={full !== null}>
         Add
       </Button>
       {problem && (
@@ -94,6 +95,7 @@ export function SubjectForm({ isFirst = false, hasCursor = isFirst, onAdded }: P
           {typeSentence(problem)}
         </p>
       )}
+      {full && <p className={textStyles.muted}>{fullText(full)}</p>}
       {plan && known && (
         <SameName
           subject={known}

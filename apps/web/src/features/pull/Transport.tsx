@@ -1,4 +1,5 @@
-import { addPull, type ShotPlan, showAlternate } from '@still-heron/core';
+import { addPull, fullList, type ShotPlan, showAlternate } from '@still-heron/core';
+import { fullText } from '@still-heron/wording';
 import { axisChosen } from '../../shared/preferences';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { WordChoice } from '../../ui/fields/WordChoice';
@@ -11,6 +12,7 @@ import { Button } from '../../ui/Button';
 import { Key } from '../../ui/Key';
 import styles from './Transport.module.css';
 import barStyles from '../../ui/frame/bars.module.css';
+import textStyles from '../../ui/text.module.css';
 
 const AXES = [
   { value: 'hand', word: 'ring angle' },
@@ -63,6 +65,8 @@ function NextPullButton({ plan }: { readonly plan: ShotPlan }) {
       selectSession(state).isPlaying ? null : offeredPull(plan, selectSession(state).timeS, selectSession(state).selection?.id),
     (a, b) => a?.mark === b?.mark && a?.atS === b?.atS,
   );
+  const full = fullList(plan, ['pulls', 'beats']);
+  if (full) return <span className={textStyles.muted}>{fullText(full)}</span>;
   if (!pull) return null;
   const isNext = plan.focusTrack.pulls.length === 0 && plan.method === 'rack';
   return (

@@ -1,4 +1,5 @@
 import { PLAN_LIMITS } from '../planLimits.js';
+import { fullList } from '../planRoom.js';
 import { type Beat, DEFAULT_BEAT, type ShotPlan } from '../shotPlan.js';
 import { clamp, nextId, withItem, without } from './ids.js';
 
@@ -8,8 +9,11 @@ export const MIN_BEAT_S = 0.1;
 /**
  * Adds a beat that requires sharpness from a time on: two seconds long, or to the end of the shot. With alternates, in the
  * shown one.
+ *
+ * @returns the same plan if it is full of beats
  */
 export function addBeat(plan: ShotPlan, subjectId: string, atS: number): ShotPlan {
+  if (fullList(plan, ['beats'])) return plan;
   const fromS = clamp(atS, 0, plan.durationS - MIN_BEAT_S);
   const beat: Beat = {
     ...DEFAULT_BEAT,

@@ -109,10 +109,11 @@ function heightAboveLens(plan: ShotPlan, mark: Mark): number | null {
   return pose === null || mark.place === null || mark.distanceMm === null ? null : heightMm - pose.camera.heightMm;
 }
 
-/** Adds a subject that stands at a place on the floor. */
+/** Adds a subject that stands at a place on the floor. @returns the same plan if it has no room for one */
 export function addSubjectAt(plan: ShotPlan, name: string, place: Place): ShotPlan {
-  if (plan.subjects.length >= LIMITS.subjects.max || plan.marks.length >= LIMITS.marks.max) return plan;
-  const added = addSubject(startFloor(plan), { name, distanceMm: 1000 });
+  const started = startFloor(plan);
+  const added = addSubject(started, { name, distanceMm: 1000 });
+  if (added === started) return plan;
   const mark = added.marks[added.marks.length - 1]!;
   return withDrawnDistances({
     ...added,

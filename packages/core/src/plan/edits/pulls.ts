@@ -4,6 +4,7 @@ import { handAt } from '../secondJob.js';
 import { targetDistanceMm } from '../targetPosition.js';
 import { zoneLensAt } from '../opticsOverTime.js';
 import { PLAN_LIMITS } from '../planLimits.js';
+import { fullList } from '../planRoom.js';
 import {
   type Beat,
   activeBeats,
@@ -38,9 +39,10 @@ export function pullRoom(plan: ShotPlan, pullId: string): PullRoom {
  * Adds a pull to a mark at or after a time, with a comfortable duration. The mark's subject must be sharp from the landing on.
  * A subject that had to be sharp across the start of the pull must be sharp only until then. Other beats stay as they are.
  *
- * @returns the same plan if there is no room from `atS` on, or if the track has no start
+ * @returns the same plan if there is no room from `atS` on, if the track has no start, or if the plan is full of pulls or beats
  */
 export function addPull(plan: ShotPlan, markId: string, atS: number): ShotPlan {
+  if (fullList(plan, ['pulls', 'beats'])) return plan;
   const added = addPullTo(plan, { kind: 'mark', markId }, atS);
   return added === plan
     ? plan
@@ -57,7 +59,7 @@ export function addPull(plan: ShotPlan, markId: string, atS: number): ShotPlan {
  * @returns the same plan if there is no room from `atS` on, or if the track has no start
  */
 export function addPullTo(plan: ShotPlan, target: FocusTarget, atS: number, lastsS?: number): ShotPlan {
-  const gap = plan.focusTrack.start === null || plan.focusTrack.pulls.length >= PLAN_LIMITS.moves.max ? null : freeGap(plan, atS);
+  const gap = plan.focusTrack.start === null || fullList(plan, ['pulls']) ? null : freeGap(plan, atS);
   if (!gap) return plan;
   const { fromS, toS, before } = gap;
   const durationS = Math.min(lastsS ?? comfortableS(plan, before, target, fromS), toS - fromS);

@@ -7,6 +7,7 @@ import {
   type SubjectKind,
 } from '../../floor/index.js';
 import { PLAN_LIMITS } from '../planLimits.js';
+import { fullList } from '../planRoom.js';
 import { DEFAULT_BEAT, type ShotPlan } from '../shotPlan.js';
 import { clamp, nextId, withItem, without } from './ids.js';
 import { cameraAxis } from './cameraAxis.js';
@@ -22,8 +23,10 @@ const EYE = 'near eye';
  * and must be sharp throughout.
  *
  * @param distanceMm - tape distance; null for infinity
+ * @returns the same plan if it has no room for another subject, or its mark
  */
 export function addSubject(plan: ShotPlan, { name, distanceMm }: { name: string; distanceMm: number | null }): ShotPlan {
+  if (fullList(plan, ['subjects', 'marks', 'beats'])) return plan;
   const subjectId = nextId('subject', plan.subjects);
   const mark = markFor(plan, subjectId, distanceMm);
   const stay: Stay = { id: 'stay-1', markId: mark.id, fromS: 0, untilS: plan.durationS, pace: 'eased' };
