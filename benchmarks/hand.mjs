@@ -1,0 +1,104 @@
+import { chromium } from '@playwright/test';
+import { longShot, summary } from './evaluate.mjs';
+import { largestShot } from './largestShot.mjs';
+import { LAUNCH } from './page.mjs';
+import { call } from './server.mjs';
+
+/** What is dragged, how often the pointer moves in a second, and what holds then: the frame time that 95 of 100 keep, and verdicts in a second. */
+const DRAGS = [
+  { name: '60 s plan', plan: longShot, pullId: 'pull-3', perSecond: 60, frameMs: 20, verdicts: 30 },
+  { name: '60 s plan', plan: longShot, pullId: 'pull-3', perSecond: 120, frameMs: 20, verdicts: 30 },
+  { name: 'largest plan', plan: largestShot, pullId: 'pull-3', perSecond: 60, frameMs: 34, verdicts: 10 },
+];
+const DRAG_MS = 4000;
+const WAY_PX = 60;
+
+/** Drags as a hand does them: the pointer moves whether or not the page has drawn. Frames count only while it moves. */
+export async function benchHand(address) {
+  const production = await call(address, 'POST', 'productions', { name: 'Bench hand' });
+  const browser = await chromium.launch(LAUNCH);
+  try {
+    const results = [];
+    for (const drag of DRAGS) results.push(...(await dragged(browser, address, production.id, drag)));
+    return results;
+  } finally {
+    await browser.close();
+  }
+}
+
+async function dragged(browser, address, productionId, { name, plan, pullId, perSecond, frameMs, verdicts }) {
+  const { id } = await call(address, 'POST', `productions/${productionId}/shots`, {
+    scene: '',
+    slate: String(perSecond),
+    title: name,
+    plan: plan(),
+  });
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  await page.goto(`${address}/shots/${id}/pull`);
+  await page.locator('[data-testid=focus-line][d^=M]').waitFor({ state: 'attached' });
+  // what begins by itself after opening has ended
+  await page.getByTestId('kept-takes').waitFor();
+  await page.waitForLoadState('networkidle');
+  const box = await page.getByTestId(`move-body-${pullId}`).boundingBox();
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await watch(page);
+  await moveByHand(page, x, y, perSecond);
+  const { frames, redrawn } = await page.evaluate(() => window.watched_.end());
+  await page.mouse.up();
+  await page.context().close();
+  const { median, p95 } = summary(frames);
+  const each = redrawn / (DRAG_MS / 1000);
+  return [
+    {
+      what: `frames while a pull is dragged at ${perSecond} moves a second, ${name}`,
+      figure: `${median.toFixed(1)} ms median, ${p95.toFixed(1)} ms p95`,
+      aim: `p95 at most ${frameMs} ms`,
+      shareOfAim: p95 / frameMs,
+    },
+    {
+      what: `verdict drawn in that drag, ${perSecond} moves a second, ${name}`,
+      figure: `${each.toFixed(0)} times a second`,
+      aim: `at least ${verdicts}`,
+      shareOfAim: verdicts / Math.max(each, 0.01),
+    },
+  ];
+}
+
+/** Sends pointer moves at their times, without waiting for an answer to any. */
+async function moveByHand(page, x, y, perSecond) {
+  const session = await page.context().newCDPSession(page);
+  const startedMs = performance.now();
+  const sent = [];
+  for (let step = 1; step <= (DRAG_MS / 1000) * perSecond; step++) {
+    const waitMs = startedMs + (step * 1000) / perSecond - performance.now();
+    if (waitMs > 0) await new Promise((done) => setTimeout(done, waitMs));
+    const at = { x: x + WAY_PX * Math.sin((step / perSecond) * 4), y };
+    sent.push(session.send('Input.dispatchMouseEvent', { type: 'mouseMoved', button: 'left', buttons: 1, ...at }));
+  }
+  await Promise.all(sent);
+}
+
+/** Records frame times, and how often the drawing of the verdict changes, from now on. */
+async function watch(page) {
+  await page.evaluate(() => {
+    const frames = [];
+    let [before, isOn, redrawn] = [performance.now(), true, 0];
+    requestAnimationFrame(function tick(now) {
+      frames.push(now - before);
+      before = now;
+      if (isOn) requestAnimationFrame(tick);
+    });
+    const band = document.querySelector('[data-testid=zone-of-line]');
+    const observer = new MutationObserver(() => redrawn++);
+    observer.observe(band, { attributes: true, attributeFilter: ['d'] });
+    window.watched_ = {
+      end() {
+        isOn = false;
+        observer.disconnect();
+        return { frames: frames.slice(2), redrawn };
+      },
+    };
+  });
+}
