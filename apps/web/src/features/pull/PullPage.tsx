@@ -1,5 +1,6 @@
-import { addPull, removeBeat, removePull, type ShotPlan } from '@still-heron/core';
-import { Suspense, useState } from 'react';
+import { addPull, removeBeat, removePull, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { memo, Suspense, useState } from 'react';
+import { useAfterDrag } from '../../shared/gestures/dragging';
 import { lazyPart } from '../../shared/lazyPart';
 import { useKeys } from '../../shared/keys/useKeys';
 import { axisChosen } from '../../shared/preferences';
@@ -36,25 +37,42 @@ export function PullPage() {
   usePullKeys(plan);
   useKeys('l', () => setIsSolving(!isSolving));
   usePlaying(plan.durationS);
+  const resting = useAfterDrag(plan);
   if (plan.subjects.length === 0 && plan.marks.length === 0) return <FirstDistance onAdded={() => setIsAdding(true)} />;
   return (
     <div className={layoutStyles.stepPage}>
       <div data-testid="surface" className={layoutStyles.surface}>
         <VerdictSentence judged={judged} units={units} />
-        <Fixes plan={plan} units={units} />
-        <PlanWarnings plan={plan} />
-        <Transport plan={plan} isSolving={isSolving} onSolve={() => setIsSolving(!isSolving)} />
-        {isSolving && (
-          <Suspense>
-            <SolverPanel plan={plan} units={units} onDone={() => setIsSolving(false)} />
-          </Suspense>
-        )}
+        <AboveChart plan={resting} units={units} isSolving={isSolving} onSolve={setIsSolving} />
         <PullChart plan={plan} verdict={verdict} units={units} />
       </div>
       <PullSide plan={plan} verdict={verdict} units={units} isAdding={isAdding} />
     </div>
   );
 }
+
+interface AboveChartProps {
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+  readonly isSolving: boolean;
+  readonly onSolve: (isSolving: boolean) => void;
+}
+
+/** What stands between the sentence and the chart. It takes no part in a drag. */
+const AboveChart = memo(function AboveChart({ plan, units, isSolving, onSolve }: AboveChartProps) {
+  return (
+    <>
+      <Fixes plan={plan} units={units} />
+      <PlanWarnings plan={plan} />
+      <Transport plan={plan} isSolving={isSolving} onSolve={() => onSolve(!isSolving)} />
+      {isSolving && (
+        <Suspense>
+          <SolverPanel plan={plan} units={units} onDone={() => onSolve(false)} />
+        </Suspense>
+      )}
+    </>
+  );
+});
 
 /** Whether a verdict of an older plan still fits the chart: same subjects and same pulls. */
 function isSameShape(judged: ShotPlan, now: ShotPlan): boolean {

@@ -1,7 +1,8 @@
-import { Suspense, useDeferredValue, useMemo } from 'react';
+import { memo, Suspense, useDeferredValue, useMemo } from 'react';
 import clsx from 'clsx';
 import { lazyPart } from '../../shared/lazyPart';
 import { useAppSelector } from '../../shared/store/hooks';
+import { useAfterDrag } from '../../shared/gestures/dragging';
 import { useAfterPaint } from '../../shared/useAfterPaint';
 import { selectSession } from '../shot/sessionSlice';
 import { MarkList } from './MarkList';
@@ -23,8 +24,15 @@ const ShotOptions = lazyPart(() => import('./ShotOptions').then(({ ShotOptions }
 const BeatDetails = lazyPart(() => import('./BeatDetails').then(({ BeatDetails }) => BeatDetails));
 const PullDetails = lazyPart(() => import('./PullDetails').then(({ PullDetails }) => PullDetails));
 
-/** Side column: marks with their distances, and details of the selection. */
-export function PullSide({ plan, verdict, units, isAdding = false }: SideProps & { readonly isAdding?: boolean }) {
+type Props = SideProps & { readonly isAdding?: boolean };
+
+/** Side column: marks with their distances, and details of the selection. It takes no part in a drag. */
+export function PullSide({ plan, verdict, ...rest }: Props) {
+  const shown = useAfterDrag(useMemo(() => ({ plan, verdict }), [plan, verdict]));
+  return <SideColumn {...shown} {...rest} />;
+}
+
+const SideColumn = memo(function SideColumn({ plan, verdict, units, isAdding = false }: Props) {
   // stays open from mark to mark
   const selection = useAppSelector((state) => selectSession(state).selection);
   const pull = selection?.kind === 'move' ? plan.focusTrack.pulls.find(({ id }) => id === selection.id) : undefined;
@@ -75,4 +83,4 @@ export function PullSide({ plan, verdict, units, isAdding = false }: SideProps &
       </section>
     </aside>
   );
-}
+});
