@@ -16,7 +16,8 @@ export interface LatestOptions<K, R> {
   readonly start: (key: K, report: Report<R>) => () => void;
   /**
    * `first-result`: a running request is given up once it has a result. `done`: it runs to its end, and a pause twice as long
-   * follows, so that visible work has priority. `newest`: it runs to its end, and its result is dropped if a newer request waits
+   * follows, so that visible work has priority. `newest`: it runs to its end, and the next one is started before its result is told: the
+   * result of a request that is no longer the newest still is the newest result there is
    */
   readonly pace: 'first-result' | 'done' | 'newest';
 }
@@ -53,7 +54,10 @@ export function createLatest<K, R>({ start, pace }: LatestOptions<K, R>): Latest
   let running: Running | null = null;
   let waiting: { readonly key: K } | null = null;
   let resting: ReturnType<typeof setTimeout> | null = null;
-  const publish = () => listeners.forEach((listener) => listener());
+  const tell = (newest: Answer<K, R> | null) => {
+    answer = newest;
+    listeners.forEach((listener) => listener());
+  };
 
   function runNext(): void {
     resting = null;
@@ -72,11 +76,10 @@ export function createLatest<K, R>({ start, pace }: LatestOptions<K, R>): Latest
       if (running !== job) return;
       job.isWaitedFor = pace !== 'first-result' && !isDone;
       if (isDone) running = null;
-      if (result !== undefined && !(pace === 'newest' && waiting)) {
-        answer = { key, result };
-        publish();
-      }
-      if (job.isWaitedFor || resting !== null) return;
+      const isNextFirst = pace === 'newest' && isDone;
+      if (isNextFirst) runNext();
+      if (result !== undefined) tell({ key, result });
+      if (job.isWaitedFor || isNextFirst || resting !== null) return;
       if (pace === 'done') resting = setTimeout(runNext, Math.min(REST_TIMES * (performance.now() - startedMs), MAX_REST_MS));
       else runNext();
     });
@@ -105,9 +108,7 @@ export function createLatest<K, R>({ start, pace }: LatestOptions<K, R>): Latest
     },
     forget() {
       cancelAll();
-      const hadAnswer = answer !== null;
-      answer = null;
-      if (hadAnswer) publish();
+      if (answer !== null) tell(null);
     },
   };
 }
