@@ -62,7 +62,6 @@ async function assemble(config: Config, open: OpenDatabase): Promise<NestExpress
   app.use(helmet({ contentSecurityPolicy: { directives: POLICY }, strictTransportSecurity: false }));
   answerRawErrors(app.getHttpServer());
   const network = app.get(NetworkService);
-  network.guard();
   app.use(ownRequestsOnly);
   app.use(encryptedOnly);
   app.use(readableAddress);

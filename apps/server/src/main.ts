@@ -6,6 +6,7 @@ import { ADDRESS_FILE } from './backups/commands.js';
 import { type Config, readConfig } from './config.js';
 import { createApp } from './create-app.js';
 import { BrokenStore } from './database/brokenStore.js';
+import { portInUseText } from '@still-heron/wording';
 import { NetworkService } from './network/network.service.js';
 
 /** Starts the server and prints its address; exits with a clear message if it can't. */
@@ -14,11 +15,11 @@ async function main(): Promise<void> {
   const app = await createApp(config).catch((error: unknown) => explain(error, config));
   const network = app.get(NetworkService);
   try {
-    await app.init();
-    await network.listen();
+    await app.listen(config.port, '127.0.0.1');
+    await network.openAtStart();
   } catch (error) {
     await app.close();
-    throw error;
+    throw (error as NodeJS.ErrnoException).code === 'EADDRINUSE' ? new Error(portInUseText(config.port)) : error;
   }
   const address = `http://127.0.0.1:${network.port}`;
   writeFileSync(join(config.dataFolder, ADDRESS_FILE), address);

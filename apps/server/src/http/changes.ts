@@ -9,12 +9,15 @@ const MAX_WAIT_MS = 10_000;
 /** Requests that change nothing. */
 const READING = ['GET', 'HEAD', 'OPTIONS'];
 
-/** Address at which a device gives the crew code: the only one of the API that needs none, and nothing is stored there. */
-export const ENTRANCE = '/api/network/enter';
+/** Addresses that say who comes in. The database knows nothing of that. */
+const NETWORK = '/api/network/';
 
-/** Whether a request may change what is stored. */
+/** Address at which a device gives the crew code: the only one of the API that needs none. */
+export const ENTRANCE = `${NETWORK}enter`;
+
+/** Whether a request may change the database. */
 export function isChange({ method, path }: Pick<Request, 'method' | 'path'>): boolean {
-  return !READING.includes(method) && path !== ENTRANCE;
+  return !READING.includes(method) && !path.startsWith(NETWORK);
 }
 
 /** Counts the requests that have changed something, and holds them up while everything is replaced. */

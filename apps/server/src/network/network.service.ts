@@ -1,11 +1,11 @@
-import { Inject, Injectable } from '@nestjs/common';
+import { type BeforeApplicationShutdown, Inject, Injectable } from '@nestjs/common';
 import { HttpAdapterHost } from '@nestjs/core';
 import type { NetworkView } from '@still-heron/contract';
 import { parse } from 'cookie';
 import { sign, unsign } from 'cookie-signature';
 import type { IncomingMessage, Server } from 'node:http';
 import { lookup } from 'node:dns/promises';
-import { entryAddress, fingerprintText, openStartText } from '@still-heron/wording';
+import { entryAddress, fingerprintText, foreignAddressText, openStartText } from '@still-heron/wording';
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
 import { renderUnicodeCompact } from 'uqr';
 import { CONFIG, type Config } from '../config.js';
@@ -17,6 +17,10 @@ import { isSameCode } from './crewCode.js';
 import { type Crew, newEntry, readCrew, writeCrew } from './crewFile.js';
 import { Door } from './door.js';
 
+/** What HOST is for all addresses of this machine. */
+const EVERYWHERE = '0.0.0.0';
+const EVERYWHERE_6 = '::';
+
 /** How long a device stays in without the code. */
 export const COOKIE_DAYS = 180;
 const DAY_MS = 24 * 3_600_000;
@@ -26,31 +30,34 @@ const TRIES = { perAddress: 5, all: 60, seconds: 60 };
 
 /** Opens the server to the network, and lets in who knows the crew code. For this machine itself nothing is asked. */
 @Injectable()
-export class NetworkService {
+export class NetworkService implements BeforeApplicationShutdown {
   private crew: Crew;
   private certificate: Certificate | null = null;
-  private opened: Door | null = null;
+  private readonly door: Door;
+  /** Opening and closing, one at a time */
+  private turn: Promise<unknown> = Promise.resolve();
   private readonly triesOfOne = new RateLimiterMemory({ points: TRIES.perAddress, duration: TRIES.seconds });
   private readonly triesOfAll = new RateLimiterMemory({ points: TRIES.all, duration: TRIES.seconds });
 
   constructor(
     @Inject(CONFIG) private readonly config: Config,
-    @Inject(HttpAdapterHost) private readonly host: HttpAdapterHost,
+    @Inject(HttpAdapterHost) host: HttpAdapterHost,
   ) {
     this.crew = readCrew(config.dataFolder);
+    this.door = new Door(() => host.httpAdapter.getHttpServer() as Server);
   }
 
-  /** Takes over the connections of the server, before it listens. */
-  guard(): void {
-    this.opened = new Door(this.host.httpAdapter.getHttpServer() as Server);
+  /** Opens the server once it listens, if HOST or a person has said so. @throws {Error} with what can be done about it */
+  async openAtStart(): Promise<void> {
+    const { host } = this.config;
+    const address = host === null ? null : await addressOf(host);
+    const isOpen = host === null ? this.crew.isOpen : !isLoopback(address ?? undefined);
+    if (isOpen) await this.door.open(await this.readCertificate(), address === EVERYWHERE ? null : address);
   }
 
-  /** Listens: to the network too if HOST or a person has said so. @throws {Error} with what can be done about it */
-  async listen(): Promise<void> {
-    const { host, port } = this.config;
-    const isOpen = host === null ? this.crew.isOpen : !isLoopback((await lookup(host).catch(() => null))?.address);
-    if (isOpen) await this.door.open(await this.readCertificate(), host ?? undefined, port);
-    else await this.door.listen(port);
+  /** Nobody comes in while the server stops. */
+  beforeApplicationShutdown(): void {
+    this.door.close();
   }
 
   get port(): number {
@@ -79,14 +86,18 @@ export class NetworkService {
     };
   }
 
-  async open(): Promise<void> {
-    if (!this.door.isOpen) await this.door.open(await this.readCertificate());
-    this.keep({ ...this.crew, isOpen: true });
+  open(): Promise<void> {
+    return this.inTurn(async () => {
+      if (!this.door.isOpen) await this.door.open(await this.readCertificate(), null);
+      this.keep({ ...this.crew, isOpen: true });
+    });
   }
 
-  async close(): Promise<void> {
-    this.keep({ ...this.crew, isOpen: false });
-    await this.door.close();
+  close(): Promise<void> {
+    return this.inTurn(async () => {
+      this.door.close();
+      this.keep({ ...this.crew, isOpen: false });
+    });
   }
 
   /** Makes a new code. Everyone who came in with the old one is turned out. */
@@ -124,7 +135,14 @@ export class NetworkService {
   }
 
   private addresses(): string[] {
-    return ownAddresses().map((address) => webAddress(address, this.door.port));
+    const { addresses, port } = this.door;
+    return addresses.map((address) => webAddress(address, port));
+  }
+
+  private inTurn(act: () => Promise<void>): Promise<void> {
+    const done = this.turn.then(act);
+    this.turn = done.catch(() => undefined);
+    return done;
   }
 
   private hasEntered({ headers }: IncomingMessage): boolean {
@@ -136,10 +154,6 @@ export class NetworkService {
   /** The certificate as PEM, if this program has made it; null if it has not. */
   get ownCertificate(): string | null {
     return this.certificate?.isOwn ? this.certificate.cert : null;
-  }
-
-  private get door(): Door {
-    return this.opened!;
   }
 
   private async readCertificate(): Promise<Certificate> {
@@ -155,6 +169,14 @@ export class NetworkService {
 /** Whether a request comes from the machine of the server. */
 export function isFromHere({ socket }: Pick<IncomingMessage, 'socket'>): boolean {
   return isLoopback(socket.remoteAddress);
+}
+
+/** The address that HOST means. @throws {Error} for one of another machine */
+async function addressOf(host: string): Promise<string> {
+  const { address } = await lookup(host).catch(() => ({ address: '' }));
+  const isOwn = [EVERYWHERE, EVERYWHERE_6].includes(address) || isLoopback(address) || ownAddresses(true).includes(address);
+  if (!isOwn) throw new Error(foreignAddressText(host));
+  return address === EVERYWHERE_6 ? EVERYWHERE : address;
 }
 
 function tooMany(limit: unknown): never {
