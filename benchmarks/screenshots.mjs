@@ -29,6 +29,8 @@ try {
   await page.locator('[data-testid=focus-line][d^=M]').waitFor({ state: 'attached' });
   await page.getByTestId('channel').click({ position: { x: 433, y: 70 } });
   await page.getByTestId('move-start-pull-1').focus();
+  const fix = page.getByRole('list', { name: 'Fixes' }).getByRole('button', { name: /takes kept/, disabled: false });
+  await fix.first().waitFor();
   await picture('pull-dusk');
   await page.keyboard.press('Escape');
   await page.keyboard.press('x');
@@ -101,19 +103,19 @@ try {
   await page.waitForTimeout(900);
   await page.keyboard.press('r');
   await picture('floor-rehearsal-dusk');
-  await page.goto(`${server.address}/shots/${shot('9C')}/floor`);
-  await page.getByRole('button', { name: 'Draw the set' }).click();
-  await page.keyboard.press('m');
-  await page.getByRole('button', { name: /^Circle the subject/ }).click();
-  await page.getByRole('slider', { name: 'Playhead' }).focus();
-  for (let step = 0; step < 72; step++) await page.keyboard.press('ArrowRight');
-  await picture('floor-move-dusk');
 
-  await page.goto(`${server.address}/shots/${shot('9A')}/setup`);
-  await page.getByTestId('gear-change').waitFor();
+  await call(server.address, 'POST', 'backups');
+  await page.goto(`${server.address}/backups`);
+  await page.getByTestId('backup-sentence').waitFor();
+  await picture('backups-dusk');
+  await page.goto(`${server.address}/devices`);
   await light('Noon');
-  await picture('kit-change-noon');
+  await page.getByRole('button', { name: 'Open to the network' }).click();
+  await page.getByTestId('crew-code').waitFor();
+  await picture('devices-noon');
+  await page.getByRole('button', { name: 'Close the network' }).click();
   await light('Dusk');
+
   await page.goto(`${server.address}/kit/lenses`);
   await page.getByRole('link', { name: /^65 mm/ }).click();
   await page.getByRole('radio', { name: 'Scale of the ring' }).click();
