@@ -79,10 +79,11 @@ const BROKEN_CONNECTION =
 
 /** Trouble of the database that passes, at any depth of an error's causes. */
 function databaseProblem(error: unknown): RequestProblem | null {
-  for (let at = error; at instanceof Error; at = at.cause) {
-    const code = (at as NodeJS.ErrnoException).code ?? '';
-    if (BROKEN_CONNECTION.test(at.message)) return RequestProblem.of(503, '', 'database-away', {});
-    const found = PASSING.find(({ codes }) => codes.some((known) => code.startsWith(known)));
+  // errors of the system are no `Error` of a test's own realm
+  for (let at = error; typeof at === 'object' && at !== null; at = (at as Error).cause) {
+    const { code, message } = at as NodeJS.ErrnoException;
+    if (BROKEN_CONNECTION.test(message)) return RequestProblem.of(503, '', 'database-away', {});
+    const found = typeof code === 'string' && PASSING.find(({ codes }) => codes.some((known) => code.startsWith(known)));
     if (found) return RequestProblem.of(found.status, '', found.problem, {});
   }
   return null;

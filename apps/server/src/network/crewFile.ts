@@ -1,5 +1,5 @@
-import { randomBytes } from 'node:crypto';
-import { closeSync, existsSync, fsyncSync, openSync, readFileSync, renameSync, writeSync } from 'node:fs';
+import { randomBytes, randomUUID } from 'node:crypto';
+import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, readFileSync, renameSync, writeSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { force } from '../database/durableFolder.js';
 import { newCrewCode } from './crewCode.js';
@@ -41,7 +41,9 @@ export function writeCrew(dataFolder: string, crew: Crew): void {
 
 /** Writes a file that only its owner may read, whole or not at all. Returns once it is on the disk. */
 export function writeSecret(path: string, text: string): void {
-  const written = `${path}.new`;
+  // with a PostgreSQL server, two of ours may use one folder
+  const written = `${path}-${randomUUID()}`;
+  mkdirSync(dirname(path), { recursive: true });
   const file = openSync(written, 'w', OWNER_ONLY);
   try {
     writeSync(file, text);
