@@ -73,7 +73,7 @@ export function setAim(plan: ShotPlan, at: AimKey['at'], { atS = 0, isNew = fals
       ...floor,
       aims: inTime([
         ...floor.aims,
-        { id: nextId('aim', floor.aims), timeS, panS: Math.min(panS, timeS - held.timeS), at: clampedAim(at) },
+        { id: nextId('aim', floor.aims), timeS, panS: clamp(panS, 0, timeS - held.timeS), at: clampedAim(at) },
       ]),
     };
   });

@@ -1,5 +1,6 @@
+import { twoPeople } from '../../../test/plans';
 import { RANDOM_PLANS } from '../../../test/randomPlans';
-import { addOpticsChange } from './optics';
+import { addOpticsChange, setLens } from './optics';
 import { addPull, changePull } from './pulls';
 import { changeBeat } from './beats';
 import { changeCameraKey, moveCameraTo, setAim } from './cameraPath';
@@ -72,4 +73,42 @@ test('a key moment stays the frame it is, a move eased in is eased out, someone 
   expect(back.focusTrack.start).toEqual({ kind: 'subject', subjectId: 'subject-1', leadS: -0.3 });
   expect(back.focusTrack.pulls[0]!.easing).toBe('ease-out');
   expect(changeCameraKey(back, 'nobody', {})).toBe(back);
+});
+
+test('backwards, a pan that began before the shot has only the part within it', () => {
+  const plan = setAim(
+    startFloor({ ...cases[1]!, floor: null }),
+    { kind: 'heading', deg: 30, tiltDeg: null },
+    { atS: 2, isNew: true },
+  );
+  const early = {
+    ...plan,
+    floor: { ...plan.floor!, aims: plan.floor!.aims.map((aim, at) => (at === 1 ? { ...aim, panS: 5 } : aim)) },
+  };
+  expect(checkPlan(early)).toEqual([]);
+  const back = reversed(early);
+  expect(checkPlan(back)).toEqual([]);
+  expect(back.floor!.aims[1]).toMatchObject({ timeS: early.durationS, panS: 2 });
+});
+
+test('backwards, a lens that is slower at its long end is not opened further than it goes there', () => {
+  const zoom = setLens(twoPeople(), { longestMm: 130, widestStop: 2.8, widestStopLong: 4 });
+  const start = { ...zoom, optics: { ...zoom.optics, stop: 2.8, focalLengthMm: zoom.optics.lens.focalLengthMm } };
+  // zoomed in at 2 s, and stopped down at the long end at 6 s
+  const plan = addOpticsChange(addOpticsChange(start, 'zooms', 1, 130), 'irisPulls', 6, 8);
+  expect(checkPlan(plan)).toEqual([]);
+  const back = reversed(plan);
+  expect(checkPlan(back)).toEqual([]);
+  expect([back.optics.stop, back.optics.irisPulls[0]!.to]).toEqual([8, 4]);
+});
+
+test('an aim that is set before the first one is there at once', () => {
+  const plan = startFloor({ ...cases[1]!, floor: null });
+  const late = { ...plan, floor: { ...plan.floor!, aims: plan.floor!.aims.map((aim) => ({ ...aim, timeS: 4 })) } };
+  const aimed = setAim(late, { kind: 'heading', deg: 30, tiltDeg: null }, { atS: 1, isNew: true });
+  expect(aimed.floor!.aims.map(({ timeS, panS }) => [timeS, panS])).toEqual([
+    [1, 0],
+    [4, 0],
+  ]);
+  expect(checkPlan(aimed)).toEqual([]);
 });

@@ -1,7 +1,18 @@
 import type { AimKey, FloorPlan, PathKey, Subject } from '../../floor/index.js';
 import { easingReversed } from '../../hand/index.js';
+import { widestStopAt } from '../../kit/index.js';
+import { focalLengthAt } from '../opticsOverTime.js';
 import { withDrawnDistances, withTapingTimes } from './withDrawnDistances.js';
-import type { Beat, FocusTrackPlan, FocusTarget, OpticsChange, Pull, ShotOptics, ShotPlan } from '../shotPlan.js';
+import {
+  type Beat,
+  type FocusTrackPlan,
+  type FocusTarget,
+  type OpticsChange,
+  type Pull,
+  pullEndS,
+  type ShotOptics,
+  type ShotPlan,
+} from '../shotPlan.js';
 
 /**
  * The same shot played backwards: all times are mirrored, and subjects, camera and pulls run the other way. Applying it twice
@@ -95,9 +106,10 @@ function reversedFloor(floor: FloorPlan, back: Back): FloorPlan {
   const aims = floor.aims.map((_, index): AimKey => {
     const shown = floor.aims[floor.aims.length - 1 - index]!;
     const left = floor.aims[floor.aims.length - index];
-    return left === undefined
-      ? { ...shown, timeS: 0, panS: 0 }
-      : { ...shown, timeS: back(left.timeS - left.panS), panS: left.panS };
+    if (left === undefined) return { ...shown, timeS: 0, panS: 0 };
+    // of a pan that began before the shot, the part within it
+    const panS = Math.min(left.panS, left.timeS);
+    return { ...shown, timeS: back(left.timeS - panS), panS };
   });
   return { ...floor, camera, aims };
 }
@@ -105,7 +117,10 @@ function reversedFloor(floor: FloorPlan, back: Back): FloorPlan {
 function reversedOptics(optics: ShotOptics, back: Back): ShotOptics {
   const [focalLengthMm, zooms] = reversedTurns(optics.focalLengthMm, optics.zooms, back);
   const [stop, irisPulls] = reversedTurns(optics.stop, optics.irisPulls, back);
-  return { ...optics, focalLengthMm, zooms, stop, irisPulls };
+  const turned = { ...optics, focalLengthMm, zooms };
+  // a zoom lens that is slower at the long end can't be opened there as far as it was at the wide end
+  const open = (to: number, timeS: number) => Math.max(to, widestStopAt(optics.lens, focalLengthAt(turned, timeS)));
+  return { ...turned, stop: open(stop, 0), irisPulls: irisPulls.map((move) => ({ ...move, to: open(move.to, pullEndS(move)) })) };
 }
 
 function reversedTurns(start: number, moves: readonly OpticsChange[], back: Back): [number, OpticsChange[]] {

@@ -175,6 +175,15 @@ test('a whip turns the camera and the ring over together, and lands sharp', () =
   expect(answers(figures, 'on-landing')).toBe('is-sharp');
 });
 
+test('an iris pull on someone nearer than the lens focuses tells the zone where the ring stops', () => {
+  const near = { ...quiet(), marks: quiet().marks.map((mark) => (mark.id === 'mark-1' ? { ...mark, distanceMm: 100 } : mark)) };
+  const blockingMove = named('iris-pull');
+  const { figures } = applyBlockingMove(blockingMove, near, at0, defaultValues(blockingMove, near, at0));
+  const atCloseFocus = { ...near, marks: near.marks.map((mark) => ({ ...mark, distanceMm: near.optics.lens.closeFocusMm })) };
+  const closest = applyBlockingMove(blockingMove, atCloseFocus, at0, defaultValues(blockingMove, atCloseFocus, at0)).figures;
+  for (const code of ['zone-before', 'zone-after'] as const) expect(value(figures, code)).toBeCloseTo(value(closest, code), 6);
+});
+
 test('waiting at likely places: three marks that are nobody’s, and a turn to each', () => {
   const { plan, figures } = applyBlockingMove(named('waiting-marks'), quiet(), at0, {
     firstMm: 4000,

@@ -1,4 +1,4 @@
-import { fNumberOf, stopsAt, tStopOf } from '../../kit/index.js';
+import { fNumberOf, ringOf, stopsAt, tStopOf, withinReach } from '../../kit/index.js';
 import { depthOfField, exposureChange } from '../../optics/index.js';
 import { addOpticsChange, changeOpticsChange, focalLengthAt, stopAt, zoneLensAt } from '../../plan/index.js';
 import { zoneSpans } from '../zoneSpans.js';
@@ -27,8 +27,9 @@ export const irisPull: BlockingMove = {
   },
   figures(blocked, { atS }, { stop, lastsS }) {
     const { optics } = blocked.plan;
-    const { focusMm } = distancesAt(blocked, atS);
-    const total = (timeS: number) => depthOfField({ ...zoneLensAt(optics, timeS), focusDistanceMm: focusMm }).totalMm;
+    // where the ring stands: a subject may be nearer than the lens focuses
+    const focusDistanceMm = withinReach(ringOf(optics.lens), distancesAt(blocked, atS).focusMm);
+    const total = (timeS: number) => depthOfField({ ...zoneLensAt(optics, timeS), focusDistanceMm }).totalMm;
     const { stops } = exposureChange(tStopOf(optics.lens, stopAt(optics, atS)), tStopOf(optics.lens, stop!));
     const span = zoneSpans(blocked.plan, subjectOf(blocked)).find(({ untilS }) => untilS > atS);
     const lasts = span && span.fromS <= atS && span.untilS >= Math.min(atS + lastsS! + 0.1, blocked.plan.durationS - 0.01);
