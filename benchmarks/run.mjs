@@ -6,6 +6,7 @@ import { benchCues } from './cues.mjs';
 import { benchEvaluate } from './evaluate.mjs';
 import { benchFloor } from './floor.mjs';
 import { benchForced } from './forced.mjs';
+import { benchHand } from './hand.mjs';
 import { benchKit, benchTable } from './kit.mjs';
 import { benchKeepRate } from './keepRate.mjs';
 import { benchOptimiser } from './optimiser.mjs';
@@ -29,6 +30,7 @@ try {
     await benchSave(server.address),
     await benchForced(),
     ...(await benchPage(server.address)),
+    ...(await benchHand(server.address)),
     ...(await benchFloor(server.address)),
     ...(await benchKit(server.address)),
     ...(await benchStop(server.address)),
