@@ -2,6 +2,7 @@ import { twoPeople } from '../../../test/plans';
 import { RANDOM_PLANS } from '../../../test/randomPlans';
 import { checkPlan } from '../checkPlan';
 import { shotChanges } from '../differences/shotChanges';
+import { splitAlternates } from '../edits/alternates';
 import { addBeat } from '../edits/beats';
 import { changeMark } from '../edits/marks';
 import { setLens, setStop } from '../edits/optics';
@@ -63,6 +64,15 @@ test('a pull that one has removed and the other moved is kept or not, by the rul
   const theirs = changePull(base, 'pull-1', { startS: 3.5 });
   expect(merged(mine, theirs, 'mine')!.focusTrack.pulls).toEqual(mine.focusTrack.pulls);
   expect(merged(mine, theirs, 'theirs')!.focusTrack.pulls).toEqual(theirs.focusTrack.pulls);
+});
+
+test('a shot that one side has split into alternates keeps the track of one side as a whole', () => {
+  const mine = splitAlternates(setStop(base, 8));
+  const theirs = setSchedule(changePull(base, 'pull-1', { startS: 3.5 }), { day: 2 });
+  const [withMine, withTheirs] = [merged(mine, theirs, 'mine')!, merged(mine, theirs, 'theirs')!];
+  expect([withMine.alternates, withMine.focusTrack]).toEqual([mine.alternates, mine.focusTrack]);
+  expect([withTheirs.alternates, withTheirs.focusTrack]).toEqual([null, theirs.focusTrack]);
+  for (const both of [withMine, withTheirs]) expect([both.optics.stop, both.schedule.day]).toEqual([8, 2]);
 });
 
 test('what both have added under one id is not put together: a pull would go to the other’s mark', () => {

@@ -3,7 +3,7 @@ import type { FloorPlan } from '../../floor/index.js';
 import { checkPlan } from '../checkPlan.js';
 import type { ShotPlan } from '../shotPlan.js';
 import { mergeItems } from './mergeItems.js';
-import { type ClashRule, isOneSided, mergeValue, type Sides } from './mergeValue.js';
+import { type ClashRule, isOneSided, mergeValue, partOf, type Sides } from './mergeValue.js';
 
 /** A part of a plan that is kept of one side as a whole: its fields mean something only together. */
 interface Part {
@@ -77,34 +77,15 @@ export function mergePlans(sides: Sides<ShotPlan>, rule: ClashRule): ShotPlan | 
   if (isOneSided(sides)) return mergeValue(sides, rule);
   // played backwards, all times mean another moment
   if (mine.isReversed !== base.isReversed || theirs.isReversed !== base.isReversed) return null;
-  const of = <T>(read: (plan: ShotPlan) => T): Sides<T> => ({ base: read(base), mine: read(mine), theirs: read(theirs) });
-  const subjects = mergeItems(
-    of(({ subjects: list }) => list),
-    rule,
-  );
-  const marks = mergeItems(
-    of(({ marks: list }) => list),
-    rule,
-  );
-  const beats = mergeItems(
-    of(({ beats: list }) => list),
-    rule,
-  );
-  const rehearsals = mergeItems(
-    of(({ rehearsals: list }) => list),
-    rule,
-  );
-  const tracks = mergeTracks(
-    of(({ focusTrack, alternates }) => ({ focusTrack, alternates })),
-    rule,
-  );
-  const floor = mergeFloors(
-    of((plan) => plan.floor),
-    rule,
-  );
+  const subjects = mergeItems(partOf(sides, 'subjects'), rule);
+  const marks = mergeItems(partOf(sides, 'marks'), rule);
+  const beats = mergeItems(partOf(sides, 'beats'), rule);
+  const rehearsals = mergeItems(partOf(sides, 'rehearsals'), rule);
+  const tracks = mergeTracks(sides, rule);
+  const floor = mergeFloors(partOf(sides, 'floor'), rule);
   if (!subjects || !marks || !beats || !rehearsals || !tracks || floor === undefined) return null;
   const gear = PARTS.reduce((plan, part) => {
-    const values = of(part.of);
+    const values = { base: part.of(base), mine: part.of(mine), theirs: part.of(theirs) };
     return mergeValue(values, rule) === values.mine ? plan : part.put(plan, theirs);
   }, mine);
   const merged: ShotPlan = { ...gear, subjects, marks, beats, rehearsals, floor, ...tracks };
@@ -117,27 +98,26 @@ type Tracks = Pick<ShotPlan, 'focusTrack' | 'alternates'>;
 function mergeTracks(sides: Sides<Tracks>, rule: ClashRule): Tracks | null {
   const { base, mine, theirs } = sides;
   const haveSameAlternates = [mine, theirs].every(({ alternates }) => isDeepEqual(alternates, base.alternates));
-  if (!haveSameAlternates) return mergeValue(sides, rule);
-  const of = <T>(read: (tracks: Tracks) => T): Sides<T> => ({ base: read(base), mine: read(mine), theirs: read(theirs) });
-  const pulls = mergeItems(
-    of(({ focusTrack }) => focusTrack.pulls),
-    rule,
-  );
+  // else a track may belong to the other alternate: then one side stays as a whole
+  if (!haveSameAlternates) return mergeValue({ base: tracksOf(base), mine: tracksOf(mine), theirs: tracksOf(theirs) }, rule);
+  const tracks = partOf(sides, 'focusTrack');
+  const pulls = mergeItems(partOf(tracks, 'pulls'), rule);
   if (!pulls) return null;
   const inOrder = [...pulls].sort((a, b) => a.startS - b.startS);
-  const start = mergeValue(
-    of(({ focusTrack }) => focusTrack.start),
-    rule,
-  );
+  const start = mergeValue(partOf(tracks, 'start'), rule);
   return { focusTrack: { start, pulls: inOrder }, alternates: mine.alternates };
+}
+
+function tracksOf({ focusTrack, alternates }: Tracks): Tracks {
+  return { focusTrack, alternates };
 }
 
 /** @returns undefined if the landmarks can't be put together */
 function mergeFloors({ base, mine, theirs }: Sides<FloorPlan | null>, rule: ClashRule): FloorPlan | null | undefined {
   if (!base || !mine || !theirs) return mergeValue({ base, mine, theirs }, rule);
-  const landmarks = mergeItems({ base: base.landmarks, mine: mine.landmarks, theirs: theirs.landmarks }, rule);
+  const floors = { base, mine, theirs };
+  const landmarks = mergeItems(partOf(floors, 'landmarks'), rule);
   if (!landmarks) return undefined;
-  const one = <K extends keyof FloorPlan>(key: K): FloorPlan[K] =>
-    mergeValue({ base: base[key], mine: mine[key], theirs: theirs[key] }, rule);
+  const one = <K extends keyof FloorPlan>(key: K): FloorPlan[K] => mergeValue(partOf(floors, key), rule);
   return { camera: one('camera'), lensHeightMm: one('lensHeightMm'), aims: one('aims'), picture: one('picture'), landmarks };
 }

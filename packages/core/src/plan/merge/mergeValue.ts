@@ -7,6 +7,11 @@ export interface Sides<T> {
   readonly theirs: T;
 }
 
+/** A part of each of the three. */
+export function partOf<T, K extends keyof T>({ base, mine, theirs }: Sides<T>, key: K): Sides<T[K]> {
+  return { base: base[key], mine: mine[key], theirs: theirs[key] };
+}
+
 /** Whose change stays where both have changed the same. */
 export type ClashRule = 'mine' | 'theirs';
 
