@@ -1,6 +1,6 @@
 import type { ShotDocument, ShotView } from '@still-heron/contract';
 import { HEADINGS, mergePlans, mergeValue, type ClashRule, type Sides } from '@still-heron/core';
-import { savedByText, shotDifferenceLines } from '@still-heron/wording';
+import { differenceSummary, savedByText, shotDifferenceLines } from '@still-heron/wording';
 import { useMemo } from 'react';
 import { api } from '../../shared/api/api';
 import { useRevisionQuery } from '../../shared/api/revisionsApi';
@@ -30,11 +30,9 @@ interface Props {
 
 function Conflict({ stored, mine, baseVersion }: Props) {
   const dispatch = useAppDispatch();
-  const { data: base } = useRevisionQuery({ shotId: stored.id, version: baseVersion });
-  const canMerge = useMemo(
-    () => base !== undefined && merged({ base, mine, theirs: documentOf(stored) }, 'mine') !== null,
-    [base, mine, stored],
-  );
+  const { data: base, isError } = useRevisionQuery({ shotId: stored.id, version: baseVersion });
+  const sides = useMemo(() => (base ? { base, mine, theirs: documentOf(stored) } : null), [base, mine, stored]);
+  const both = useMemo(() => sides && merged(sides, 'mine'), [sides]);
   const time = new Date(stored.updatedAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 
   /** What is stored now: others may have saved again since the conflict was found. */
@@ -56,39 +54,45 @@ function Conflict({ stored, mine, baseVersion }: Props) {
     await dispatch(shotSaver.acceptStored(theirs));
   }
   async function keepBoth(): Promise<void> {
-    const both = base && merged({ base, mine, theirs: documentOf(await newest()) }, 'mine');
+    const now = base && merged({ base, mine, theirs: documentOf(await newest()) }, 'mine');
     // with what was saved since, it may no longer be possible: then the bar says so
-    if (!both) return;
-    dispatch(documentEdited({ document: both, name: 'keep the changes of both' }));
+    if (!now) return;
+    dispatch(documentEdited({ document: now, name: 'keep the changes of both' }));
     dispatch(savingActions.conflictResolved());
   }
   return (
     <ConflictChoice
       onMine={() => void keepMine()}
       onTheirs={() => void acceptTheirs()}
-      both={canMerge ? { label: 'Keep both', onChoose: () => void keepBoth() } : undefined}
-      details={base && <Details base={base} mine={mine} theirs={documentOf(stored)} canMerge={canMerge} />}
+      both={both ? { label: 'Keep both', onChoose: () => void keepBoth() } : undefined}
+      details={sides && <Details sides={sides} both={both} />}
     >
       <strong>
         This shot was saved {savedByText(stored.savedBy, deviceId())} at {time}.
-      </strong>
+      </strong>{' '}
+      {isError && `Yours differs in ${differenceSummary(mine, stored)}.`}
     </ConflictChoice>
   );
 }
 
+interface DetailsProps {
+  readonly sides: Sides<ShotDocument>;
+  /** The changes of both, with mine where they clash; null if they can’t be put together */
+  readonly both: ShotDocument | null;
+}
+
 /** What each side changed, and what both did. */
-function Details({ canMerge, ...sides }: Sides<ShotDocument> & { readonly canMerge: boolean }) {
+function Details({ sides, both }: DetailsProps) {
   const units = useUnits();
   const { base, mine, theirs } = sides;
-  const withMine = canMerge ? merged(sides, 'mine') : null;
-  const withTheirs = canMerge ? merged(sides, 'theirs') : null;
-  const clashes = withMine && withTheirs ? shotDifferenceLines(withTheirs, withMine, units) : [];
+  const withTheirs = useMemo(() => merged(sides, 'theirs'), [sides]);
+  const clashes = both && withTheirs ? shotDifferenceLines(withTheirs, both, units) : [];
   return (
     <div className={styles.details}>
       <Lines title="There" lines={shotDifferenceLines(base, theirs, units)} />
       <Lines title="Here" lines={shotDifferenceLines(base, mine, units)} />
       {clashes.length > 0 && <Lines title="Both changed this, and “Keep both” keeps yours: there → here" lines={clashes} />}
-      {!canMerge && <p>The two can’t be put together: both added something, or one’s times no longer fit the other’s.</p>}
+      {!both && <p>The two can’t be put together: both added something, or one’s times no longer fit the other’s.</p>}
     </div>
   );
 }
