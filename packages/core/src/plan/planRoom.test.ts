@@ -35,6 +35,12 @@ test('the sixtieth pull has its beat as every other, also in both alternates; a 
   expect(both.focusTrack.pulls).toHaveLength(60);
 });
 
+test('a shot that is full of beats still takes another subject: only the first one has to be sharp at once', () => {
+  const full = filled(twoOverTenMinutes(), (plan) => addBeat(plan, 'subject-1', 3));
+  const more = addSubject(full, { name: 'Bohdan', distanceMm: 4000 });
+  expect([more.subjects.length, more.beats.length, checkPlan(more)]).toEqual([3, 120, []]);
+});
+
 test.each<[string, (plan: ShotPlan) => ShotPlan, ReturnType<typeof fullList>]>([
   ['beats', (plan) => addBeat(plan, 'subject-1', 3), { list: 'beats', max: 120 }],
   ['subjects', (plan) => addSubject(plan, { name: 'Bohdan', distanceMm: 4000 }), { list: 'subjects', max: 12 }],

@@ -71,7 +71,7 @@ function useNewSubject(onAdded: (() => void) | undefined) {
 export function SubjectForm({ isFirst = false, hasCursor = isFirst, onAdded }: Props) {
   const units = useUnits();
   const { plan, name, distance, problem, known, nameInput, distanceInput, ...typed } = useNewSubject(onAdded);
-  const full = plan ? fullList(plan, ['subjects', 'marks', 'beats']) : null;
+  const full = plan ? fullList(plan, ['subjects', 'marks']) : null;
   return (
     <form
       className={clsx(styles.subjectForm, isFirst && styles.isFirst)}

@@ -26,11 +26,11 @@ const EYE = 'near eye';
  * @returns the same plan if it has no room for another subject, or its mark
  */
 export function addSubject(plan: ShotPlan, { name, distanceMm }: { name: string; distanceMm: number | null }): ShotPlan {
-  if (fullList(plan, ['subjects', 'marks', 'beats'])) return plan;
   const subjectId = nextId('subject', plan.subjects);
   const mark = markFor(plan, subjectId, distanceMm);
   const stay: Stay = { id: 'stay-1', markId: mark.id, fromS: 0, untilS: plan.durationS, pace: 'eased' };
   const isFirst = plan.focusTrack.start === null;
+  if (fullList(plan, isFirst ? ['subjects', 'marks', 'beats'] : ['subjects', 'marks'])) return plan;
   return {
     ...plan,
     subjects: [
