@@ -113,7 +113,7 @@ try {
   await page.getByRole('button', { name: 'Open to the network' }).click();
   await page.getByTestId('crew-code').waitFor();
   await picture('devices-noon');
-  await page.getByRole('button', { name: 'Close the network' }).click();
+  await page.getByRole('button', { name: 'Close to the network' }).click();
   await light('Dusk');
 
   await page.goto(`${server.address}/kit/lenses`);

@@ -32,7 +32,7 @@ test('opened by one press, a phone comes in with the code, rolls along, and keep
 }) => {
   const { shotId } = await heron.openCopy('9C');
   await heron.open('/devices');
-  await expect(page.getByTestId('network-sentence')).toHaveText('Only this machine can open Still Heron.');
+  await expect(page.getByTestId('network-sentence')).toHaveText('Only this machine can use Still Heron.');
   const { address, code } = await open(page);
 
   const tablet = await phone(browser);
@@ -89,12 +89,12 @@ test('a scanned code lets a device in at once and does not stay in its address; 
   expect(device.url()).toBe(`${address}/productions`);
   await device.goto(`${address}/devices`);
   await expect(device.getByTestId('crew-code')).toHaveText(code);
-  await expect(device.getByText('The machine that runs Still Heron changes the code')).toBeVisible();
+  await expect(device.getByText('Only the machine that runs Still Heron can change the code')).toBeVisible();
   await expect(device.getByRole('button', { name: 'Change the code' })).toHaveCount(0);
   // by keyboard
-  await page.getByRole('button', { name: 'Close the network' }).focus();
+  await page.getByRole('button', { name: 'Close to the network' }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByTestId('network-sentence')).toHaveText('Only this machine can open Still Heron.');
+  await expect(page.getByTestId('network-sentence')).toHaveText('Only this machine can use Still Heron.');
   await device.reload().catch(() => null);
   await expect(device.getByTestId('crew-code')).toHaveCount(0);
   await device.context().close();

@@ -19,9 +19,9 @@ test('a start that is open tells the code and where to go', () => {
   );
 });
 
-test('who can open the program, in a sentence', () => {
+test('who can use the program, in a sentence', () => {
   const said = (...state: Parameters<typeof networkSentence>) => networkSentence(...state).map(({ text }) => text);
-  expect(said(false, false)).toEqual(['Only this machine can open Still Heron.']);
+  expect(said(false, false)).toEqual(['Only this machine can use Still Heron.']);
   expect(said(true, true)[0]).toBe('Still Heron is open to your network.');
   expect(said(true, false)).toEqual(['Still Heron is open, but this machine is in no network.']);
 });

@@ -1,8 +1,8 @@
 import type { SentencePart } from '../sentence.js';
 
-/** Who reaches the server, in a sentence. */
+/** Who can use the program, in a sentence. */
 export function networkSentence(isOpen: boolean, hasAddress: boolean): SentencePart[] {
-  if (!isOpen) return [{ tone: 'plain', text: 'Only this machine can open Still Heron.' }];
+  if (!isOpen) return [{ tone: 'plain', text: 'Only this machine can use Still Heron.' }];
   if (!hasAddress) return [{ tone: 'edge', text: 'Still Heron is open, but this machine is in no network.' }];
   return [
     { tone: 'sharp', text: 'Still Heron is open to your network.' },
@@ -17,7 +17,7 @@ export const CHANGING_EXPLAINED = 'A new code turns everyone out. Each device ne
 
 export const CLOSING_EXPLAINED = 'Closing ends the connections of all other devices. The code stays the same.';
 
-export const ONLY_HERE = 'The machine that runs Still Heron changes the code, and closes the network.';
+export const ONLY_HERE = 'Only the machine that runs Still Heron can change the code, or close it to the network.';
 
 export const SCAN_IT = 'Scan it with the camera of the other device, or open the address there and type the code.';
 
@@ -25,7 +25,7 @@ export const SCAN_IT = 'Scan it with the camera of the other device, or open the
 export const OWN_CERTIFICATE =
   'The device warns once, because this machine has made its own certificate. The warning shows a SHA-256 fingerprint: it must be this one.';
 
-/** How the warning goes away, and what it keeps from working. */
+/** How the warning goes away, and when not to do that. */
 export const TRUST_IT =
   'To be rid of the warning, install this certificate on the device and trust it. Do so only for a machine that is yours: a person who has its key can pose as any site on that device.';
 

@@ -25,7 +25,7 @@ export function badCertificateText(certFile: string, keyFile: string, reason: st
 
 const CODE_MARK = '#crew-code=';
 
-/** Address that brings the code with it. The part behind the mark is not sent to any server, and not kept by the browser's history. */
+/** Address that brings the code with it. The part behind the mark is not sent to any server, and the page takes it out of its address. */
 export function entryAddress(address: string, code: string): string {
   return `${address}/${CODE_MARK}${code}`;
 }

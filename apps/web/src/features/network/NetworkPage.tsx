@@ -65,7 +65,7 @@ function Network({ view }: { readonly view: NetworkView }) {
           <dd>{CHANGING_EXPLAINED}</dd>
           <dt>
             <Button disabled={isLoading} onClick={() => void change('close')}>
-              Close the network
+              Close to the network
             </Button>
           </dt>
           <dd>{CLOSING_EXPLAINED}</dd>
