@@ -50,7 +50,13 @@ export function RevisionsPanel({ shotId, onClose }: Props) {
           <h3>{day}</h3>
           <ol>
             {stretchesOf(items).map((stretch) => (
-              <StretchItem key={stretch.newest.version} stretch={stretch} latest={baseVersion} {...{ shotId, onClose }} />
+              <StretchItem
+                key={stretch.newest.version}
+                stretch={stretch}
+                latest={baseVersion}
+                shotId={shotId}
+                onClose={onClose}
+              />
             ))}
           </ol>
         </section>
@@ -110,7 +116,7 @@ function VersionItem({ revision, changes, isLatest, shotId, onClose }: ItemProps
         </span>
         <span className={textStyles.muted}>{versionText(savedBy, changes, deviceId())}</span>
       </Button>
-      {isChosen && <Version revision={revision} {...{ shotId, onClose }} />}
+      {isChosen && <Version revision={revision} shotId={shotId} onClose={onClose} />}
     </>
   );
 }

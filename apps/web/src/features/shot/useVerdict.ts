@@ -10,7 +10,7 @@ export interface PlanVerdict {
   readonly verdict: PullVerdict;
 }
 
-/** Newest verdict of the open shot with its plan, at most one frame behind during a drag. Null before the first. */
+/** Newest verdict of the open shot with its plan. During a drag it may be that of an earlier step. Null before the first. */
 export function useVerdict(): PlanVerdict | null {
   const answer = useSyncExternalStore(evaluator.subscribe, evaluator.latest);
   const isOpen = useAppSelector((state) => selectPlan(state) !== null);
