@@ -69,8 +69,8 @@ function Conflict({ stored, mine, baseVersion }: Props) {
     >
       <strong>
         This shot was saved {savedByText(stored.savedBy, deviceId())} at {time}.
-      </strong>{' '}
-      {isError && `Yours differs in ${differenceSummary(mine, stored)}.`}
+      </strong>
+      {isError && ` Yours differs in ${differenceSummary(mine, stored)}.`}
     </ConflictChoice>
   );
 }
