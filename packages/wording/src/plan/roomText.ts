@@ -9,5 +9,5 @@ const NAMES: Readonly<Record<PlanList, string>> = {
 
 /** Why nothing more can be added. */
 export function fullText({ list, max }: { readonly list: PlanList; readonly max: number }): string {
-  return `A shot has at most ${max} ${NAMES[list]}, and this one has them all.`;
+  return `A shot has at most ${max} ${NAMES[list]}.`;
 }
