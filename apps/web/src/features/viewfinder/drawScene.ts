@@ -1,4 +1,4 @@
-import { discBlur, type Mask } from './discBlur';
+import { discBlur } from './discBlur';
 import type { Scene, SceneFigure } from './scene';
 
 /** Part of a figure in one colour. */
@@ -46,23 +46,32 @@ function partOf(
     .join();
   const known = kept.get(key);
   if (known) return known;
-  const sharp = canvasOf(size);
-  const context = sharp.getContext('2d', { willReadFrequently: true })!;
+  const part = canvasOf(size);
+  const context = part.getContext('2d', { willReadFrequently: true })!;
   context.scale(1 / factor, 1 / factor);
-  context.fillStyle = '#fff';
+  context.fillStyle = `rgb(${layer.colour.join(',')})`;
   layer.draw(context, figure, height);
-  const image = context.getImageData(0, 0, size.width, size.height);
-  const alpha = Float32Array.from({ length: size.width * size.height }, (_, k) => image.data[4 * k + 3]! / 255);
-  const mask: Mask = discBlur({ ...size, alpha }, blurPx / factor);
-  for (let k = 0; k < mask.alpha.length; k++) {
-    for (const [channel, value] of layer.colour.entries()) image.data[4 * k + channel] = value;
-    image.data[4 * k + 3] = 255 * mask.alpha[k]!;
-  }
-  if (kept.size >= MAX_CACHED) kept.delete(kept.keys().next().value!);
   context.setTransform(1, 0, 0, 1, 0, 0);
+  if (blurPx >= 1) blurPart(context, size, layer.colour, blurPx / factor);
+  if (kept.size >= MAX_CACHED) kept.delete(kept.keys().next().value!);
+  kept.set(key, part);
+  return part;
+}
+
+/** Blurs what is drawn, which has one colour. */
+function blurPart(context: CanvasRenderingContext2D, { width, height }: Size, [red, green, blue]: Rgb, diameterPx: number): void {
+  const image = context.getImageData(0, 0, width, height);
+  const { data } = image;
+  const alpha = new Float32Array(width * height);
+  for (let k = 0; k < alpha.length; k++) alpha[k] = data[4 * k + 3]! / 255;
+  const blurred = discBlur({ width, height, alpha }, diameterPx).alpha;
+  for (let k = 0; k < blurred.length; k++) {
+    data[4 * k] = red;
+    data[4 * k + 1] = green;
+    data[4 * k + 2] = blue;
+    data[4 * k + 3] = 255 * blurred[k]!;
+  }
   context.putImageData(image, 0, 0);
-  kept.set(key, sharp);
-  return sharp;
 }
 
 interface Size {
