@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import { createApp } from '../apps/server/dist/create-app.js';
+import { openForServer } from '../apps/server/dist/openForServer.js';
 import { DATABASE } from '../apps/server/dist/database/tokens.js';
 import { takes } from '../apps/server/dist/database/schema.js';
 import { longShot, summary } from './evaluate.mjs';
@@ -43,7 +44,7 @@ function benchJudge() {
 
 async function benchLog() {
   const folder = mkdtempSync(join(tmpdir(), 'still-heron-bench-'));
-  const app = await createApp({
+  const config = {
     port: 0,
     host: '127.0.0.1',
     databaseUrl: null,
@@ -53,7 +54,8 @@ async function benchLog() {
     backsUp: false,
     threads: 2,
     minFreeBytes: 0,
-  });
+  };
+  const app = await createApp(config, await openForServer(config));
   try {
     await app.listen(0, '127.0.0.1');
     const address = await app.getUrl();

@@ -2,7 +2,7 @@ import { type DynamicModule, Global, Module } from '@nestjs/common';
 import { BackupsModule } from './backups/backups.module.js';
 import { CONFIG, type Config } from './config.js';
 import { DatabaseModule } from './database/database.module.js';
-import type { OpenDatabase } from './database/driver.js';
+import type { OpenDatabase } from './database/openDatabase.js';
 import { HealthController } from './health/health.controller.js';
 import { KitModule } from './kit/kit.module.js';
 import { MeasuringModule } from './measuring/measuring.module.js';

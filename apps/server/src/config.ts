@@ -1,6 +1,7 @@
 import { availableParallelism, homedir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { RESERVED_BYTES } from './database/freeSpace.js';
+import { PLACES } from './places.js';
 
 /** Injection token of the `Config`. */
 export const CONFIG = Symbol('config');
@@ -59,7 +60,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     backsUp: env['STILL_HERON_BACKUPS'] !== 'off',
     threads: Math.max(MIN_THREADS, Math.min(MAX_THREADS, availableParallelism())),
     minFreeBytes: RESERVED_BYTES,
-    pageFolder: resolve(import.meta.dirname, '../../web/dist'),
+    pageFolder: PLACES.page,
   };
 }
 

@@ -7,10 +7,9 @@ import express from 'express';
 import helmet from 'helmet';
 import { PICTURE_BYTES, PICTURE_TYPES } from '@still-heron/core';
 import { AppModule } from './app.module.js';
-import { backUp } from './backups/backUp.js';
 import type { Config } from './config.js';
 import { Changes } from './http/changes.js';
-import { openDatabase, type OpenDatabase } from './database/driver.js';
+import type { OpenDatabase } from './database/openDatabase.js';
 import { seedDemo } from './demo/seed.js';
 import { describeApi } from './http/api-description.js';
 import { refuseWhenFull } from './http/fullDisk.js';
@@ -37,13 +36,8 @@ class QuietLogger extends ConsoleLogger {
  */
 const POLICY = { 'upgrade-insecure-requests': null, 'script-src': ["'self'", "'wasm-unsafe-eval'"] };
 
-/**
- * Builds the whole server, ready to listen; used by the command line and by the tests.
- *
- * @throws {DataFolderInUse}, {BrokenStore}, {NewerStore}, {OtherPostgres} before anything else is set up
- */
-export async function createApp(config: Config): Promise<NestExpressApplication> {
-  const open = await openDatabase({ ...config, beforeMigration: (store) => backUp(store, config, 'before-update') });
+/** Builds the whole server over an open database, ready to listen. The database is closed if that fails. */
+export async function createApp(config: Config, open: OpenDatabase): Promise<NestExpressApplication> {
   try {
     return await assemble(config, open);
   } catch (error) {

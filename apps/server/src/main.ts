@@ -1,18 +1,19 @@
-import 'reflect-metadata';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { describeBroken } from './backups/brokenFolder.js';
-import { ADDRESS_FILE } from './backups/commands.js';
 import { type Config, readConfig } from './config.js';
-import { createApp } from './create-app.js';
 import { BrokenStore } from './database/brokenStore.js';
 import { portInUseText } from '@still-heron/wording';
-import { NetworkService } from './network/network.service.js';
+import { openForServer } from './openForServer.js';
 
 /** Starts the server and prints its address; exits with a clear message if it can't. */
 async function main(): Promise<void> {
   const config = readConfig(process.env);
-  const app = await createApp(config).catch((error: unknown) => explain(error, config));
+  // PostgreSQL is compiled in other threads meanwhile
+  const [open, { createApp, NetworkService, ADDRESS_FILE }] = await Promise.all([
+    openForServer(config).catch((error: unknown) => explain(error, config)),
+    import('./serve.js'),
+  ]);
+  const app = await createApp(config, open);
   const network = app.get(NetworkService);
   try {
     await app.listen(config.port, '127.0.0.1');
@@ -31,6 +32,7 @@ async function main(): Promise<void> {
 
 /** A database that can't be opened is told with the newest backup. */
 async function explain(error: unknown, { dataFolder }: Config): Promise<never> {
+  const { describeBroken } = await import('./backups/brokenFolder.js');
   throw error instanceof BrokenStore ? new Error(await describeBroken(error, dataFolder)) : error;
 }
 

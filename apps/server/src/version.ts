@@ -1,7 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { resolve } from 'node:path';
+import { PLACES } from './places.js';
 
 /** Version of this program. */
-export const VERSION = (
-  JSON.parse(readFileSync(resolve(import.meta.dirname, '../package.json'), 'utf8')) as { readonly version: string }
-).version;
+export const VERSION = (JSON.parse(readFileSync(PLACES.package, 'utf8')) as { readonly version: string }).version;

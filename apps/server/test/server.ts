@@ -9,6 +9,7 @@ import { kitName, type KitItems, type KitKind, newPlan } from '@still-heron/core
 import supertest from 'supertest';
 import type { Config } from '../src/config';
 import { createApp } from '../src/create-app';
+import { openForServer } from '../src/openForServer';
 import { BELL_FOUNDRY_SHOTS, type DemoKit } from '../src/demo/bell-foundry';
 import { DEMO_KIT } from '../src/demo/kit';
 
@@ -41,7 +42,7 @@ export async function startServer({
     ...options,
     dataFolder: folder,
   };
-  const app = await createApp(config);
+  const app = await createApp(config, await openForServer(config));
   if (listens) await app.listen(0, '127.0.0.1');
   return {
     app,

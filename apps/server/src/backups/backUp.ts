@@ -1,7 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import type { BackupReason } from '@still-heron/contract';
 import type { Config } from '../config.js';
-import type { OpenDatabase } from '../database/driver.js';
+import type { OpenDatabase } from '../database/openDatabase.js';
 import { copyForBackup } from './copyForBackup.js';
 import { makeBackup } from './makeBackup.js';
 import { backupsFolder } from './stored.js';

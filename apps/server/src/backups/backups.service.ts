@@ -5,7 +5,7 @@ import type { BackupReason, BackupsView, BackupView, RestoredView } from '@still
 import { CONFIG, type Config } from '../config.js';
 import { Changes } from '../http/changes.js';
 import { OPEN_DATABASE } from '../database/tokens.js';
-import type { OpenDatabase } from '../database/driver.js';
+import type { OpenDatabase } from '../database/openDatabase.js';
 import { freeBytesOf } from '../database/freeSpace.js';
 import { notFound, RequestProblem } from '../http/request-problem.js';
 import { Pool } from '../work/pool.js';

@@ -11,7 +11,8 @@ import {
   restoredText,
 } from '@still-heron/wording';
 import { BrokenStore } from '../database/brokenStore.js';
-import { type OpenDatabase, openDatabase, storeFolder } from '../database/driver.js';
+import { openDatabase, storeFolder } from '../database/driver.js';
+import type { OpenDatabase } from '../database/openDatabase.js';
 import { DataFolderInUse, lockDataFolder } from '../database/lock.js';
 import { backUp, type Place } from './backUp.js';
 import { readDigest } from './backupFile.js';

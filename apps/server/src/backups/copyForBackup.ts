@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { readdirSync, rmSync } from 'node:fs';
 import { rm } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { OpenDatabase } from '../database/driver.js';
+import type { OpenDatabase } from '../database/openDatabase.js';
 import type { BackupSource } from './makeBackup.js';
 
 const COPY = '.copy-';

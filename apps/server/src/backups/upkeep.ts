@@ -3,7 +3,7 @@ import { sql } from 'drizzle-orm';
 import { CONFIG, type Config } from '../config.js';
 import { Changes } from '../http/changes.js';
 import { OPEN_DATABASE } from '../database/tokens.js';
-import type { OpenDatabase } from '../database/driver.js';
+import type { OpenDatabase } from '../database/openDatabase.js';
 
 const LOOK_EVERY_MS = 60_000;
 /** Changes after which dead rows are removed. */

@@ -1,5 +1,5 @@
 import { type DynamicModule, Global, Inject, Module, type OnApplicationShutdown } from '@nestjs/common';
-import type { OpenDatabase } from './driver.js';
+import type { OpenDatabase } from './openDatabase.js';
 import { DATABASE, OPEN_DATABASE } from './tokens.js';
 
 /** Provides the open database to all modules and closes it when the server stops. */

@@ -5,34 +5,13 @@ import { PGlite } from '@electric-sql/pglite';
 import { drizzle as drizzlePglite } from 'drizzle-orm/pglite';
 import { noRoomForBackupText } from '@still-heron/wording';
 import type { Database } from './database.js';
+import type { BinaryCopy, OpenDatabase } from './openDatabase.js';
 import { openCopyOfStore, openStore } from './durableFolder.js';
 import { filesBelow } from './filesBelow.js';
 import { freeBytesOf, RESERVED_BYTES } from './freeSpace.js';
 import { lockDataFolder } from './lock.js';
 import { knownMigrations, migrate, storedMigrations } from './migrations.js';
 import * as schema from './schema.js';
-import { alone, connect, noteOtherServers, overPostgres } from './server.js';
-
-export interface OpenDatabase {
-  readonly db: Database;
-  /** Where the database is, as messages name it */
-  readonly where: string;
-  /**
-   * Copies the files of the store as they are between two statements, which is what a killed server leaves behind: the copy starts with every
-   * change up to then. null for a PostgreSQL server.
-   */
-  readonly copyStore: ((folder: string) => Promise<void>) | null;
-  /** Binary COPY in and out; null for a PostgreSQL server, whose driver sends bytes as they are */
-  readonly copy: BinaryCopy | null;
-  close(): Promise<void>;
-}
-
-/** Rows in and out as files of binary COPY. */
-export interface BinaryCopy {
-  into(table: string, columns: readonly string[], file: Blob): Promise<void>;
-  /** @param query - a statement without parameters */
-  outOf(query: string): Promise<Uint8Array>;
-}
 
 /** Where the database is, and what happens before it is changed to a newer form. */
 export interface DatabaseOptions {
@@ -56,7 +35,11 @@ export function storeFolder(dataFolder: string): string {
  * @throws {ServerAway} if the PostgreSQL server does not answer
  */
 export async function openDatabase(options: DatabaseOptions): Promise<OpenDatabase> {
-  if (options.databaseUrl !== null) return openServerMigrated(options.databaseUrl, options);
+  if (options.databaseUrl !== null) {
+    // most starts need no driver for a server
+    const { openServerMigrated } = await import('./openServer.js');
+    return openServerMigrated(options.databaseUrl, (open, db) => bringToNewest(open, db, options));
+  }
   const open = await openPglite(options.dataFolder);
   try {
     await bringToNewest(open, open.db, options);
@@ -73,25 +56,6 @@ async function bringToNewest(open: OpenDatabase, db: Database, { beforeMigration
   if (migrations >= knownMigrations().length) return;
   if (migrations > 0) await beforeMigration?.(open);
   await migrate(db);
-}
-
-async function openServerMigrated(databaseUrl: string, options: DatabaseOptions): Promise<OpenDatabase> {
-  const pool = connect(databaseUrl);
-  const open = plainServer(pool);
-  try {
-    await alone(pool, (db) => bringToNewest(open, db, options));
-    const release = await noteOtherServers(databaseUrl);
-    return {
-      ...open,
-      close: async () => {
-        await release();
-        await open.close();
-      },
-    };
-  } catch (error) {
-    await open.close();
-    throw error;
-  }
 }
 
 async function openPglite(dataFolder: string): Promise<OpenDatabase> {
@@ -155,21 +119,6 @@ function binaryCopy(client: PGlite): BinaryCopy {
 }
 
 /** The database of an open PGlite. */
-function overPglite(client: PGlite): Database {
+export function overPglite(client: PGlite): Database {
   return drizzlePglite(client, { schema }) as unknown as Database;
-}
-
-/** Connects to a PostgreSQL server as it is, without migrations. */
-export function openServer(databaseUrl: string): OpenDatabase {
-  return plainServer(connect(databaseUrl));
-}
-
-function plainServer(pool: ReturnType<typeof connect>): OpenDatabase {
-  return {
-    db: overPostgres(pool),
-    where: 'the PostgreSQL server of DATABASE_URL',
-    copyStore: null,
-    copy: null,
-    close: () => pool.end(),
-  };
 }

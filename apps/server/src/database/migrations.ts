@@ -1,11 +1,9 @@
-import { resolve } from 'node:path';
 import { sql } from 'drizzle-orm';
 import { type MigrationMeta, readMigrationFiles } from 'drizzle-orm/migrator';
 import { newerStoreText } from '@still-heron/wording';
+import { PLACES } from '../places.js';
 import { VERSION } from '../version.js';
 import type { Database } from './database.js';
-
-const MIGRATIONS_FOLDER = resolve(import.meta.dirname, '../../migrations');
 
 /** What Drizzle's own migrators call; its types leave it out. */
 interface Migrating {
@@ -25,7 +23,7 @@ export class NewerStore extends Error {
 
 /** Migrations of this version, in order. */
 export function knownMigrations(): readonly MigrationMeta[] {
-  return readMigrationFiles({ migrationsFolder: MIGRATIONS_FOLDER });
+  return readMigrationFiles({ migrationsFolder: PLACES.migrations });
 }
 
 /**
@@ -57,7 +55,7 @@ export async function storedMigrations(db: Database, where: string): Promise<num
  */
 export async function migrate(db: Database, upTo = Infinity): Promise<void> {
   const { dialect, session } = db as unknown as Migrating;
-  await dialect.migrate(knownMigrations().slice(0, upTo), session, { migrationsFolder: MIGRATIONS_FOLDER });
+  await dialect.migrate(knownMigrations().slice(0, upTo), session, { migrationsFolder: PLACES.migrations });
   await db.execute(sql`comment on table drizzle.__drizzle_migrations is ${sql.raw(`'${VERSION}'`)}`);
 }
 

@@ -3,7 +3,6 @@ import { existsSync, readFileSync } from 'node:fs';
 import { hostname } from 'node:os';
 import { join } from 'node:path';
 import { createSecureContext } from 'node:tls';
-import { generate } from 'selfsigned';
 import { badCertificateText } from '@still-heron/wording';
 import type { Config } from '../config.js';
 import { ownAddresses } from './addresses.js';
@@ -73,7 +72,9 @@ function described(cert: string, key: string, isOwn: boolean): Certificate {
 }
 
 /** A certificate for this machine's names. It is its own authority, because devices let a person trust only authorities. */
-function makeOwn() {
+async function makeOwn() {
+  // needed once in a long time
+  const { generate } = await import('selfsigned');
   const machine = hostname();
   const names = ['localhost', machine, `${machine.replace(/\.local$/i, '')}.local`].filter((name) => /^[a-z\d.-]+$/i.test(name));
   return generate([{ name: 'commonName', value: `Still Heron on ${machine}`.slice(0, 64) }], {

@@ -3,7 +3,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { eq } from 'drizzle-orm';
 import { copiedValue, copyFile, int4 } from '../database/binary.js';
 import type { Database } from '../database/database.js';
-import type { OpenDatabase } from '../database/driver.js';
+import type { OpenDatabase } from '../database/openDatabase.js';
 import { pictures } from '../database/schema.js';
 import { DATABASE, OPEN_DATABASE } from '../database/tokens.js';
 import type { ReadPicture } from './read-picture.js';

@@ -1,8 +1,8 @@
-import { resolve } from 'node:path';
 import { Inject, Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import { Piscina } from 'piscina';
 import { CONFIG, type Config } from '../config.js';
 import { RequestProblem } from '../http/request-problem.js';
+import { PLACES } from '../places.js';
 import type { Task } from './task.js';
 
 /** Tasks that wait for a thread; more are refused as busy. */
@@ -22,7 +22,7 @@ export class Pool implements OnApplicationShutdown {
       threads === 0
         ? null
         : new Piscina({
-            filename: resolve(import.meta.dirname, '../thread.js'),
+            filename: PLACES.thread,
             minThreads: 0,
             maxThreads: threads,
             maxQueue: MAX_WAITING,

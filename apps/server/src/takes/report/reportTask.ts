@@ -1,7 +1,7 @@
 import { type ShotPlan, type Take, type UnitSystem, upgradeTake } from '@still-heron/core';
 import { pullTargetText } from '@still-heron/wording';
 import type { Task } from '../../work/task.js';
-import { editorReport, type ReportedShot } from './report.js';
+import type { ReportedShot } from './report.js';
 
 /** What a report is made of, in a form that is handed to another thread quickly. */
 export interface ReportOrder {
@@ -42,5 +42,7 @@ async function report({ production, units, madeAtMs, shots }: ReportOrder): Prom
     const pullName = (pullId: string) => pullTargetText(pullId, plan, units);
     return { slate, title, captureFps, deliveryFps, stopScale: plan.optics.lens.stopScale, pullName, takes };
   });
+  // the library that draws it takes a while to load, and most starts never need it
+  const { editorReport } = await import('./report.js');
   return editorReport(production, reported, new Date(madeAtMs));
 }
