@@ -141,6 +141,7 @@ export default ts.config(
   {
     ignores: [
       '**/dist/',
+      '**/bundle/',
       '**/node_modules/',
       '.data/',
       'packages/core/loop/',

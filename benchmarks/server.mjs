@@ -9,7 +9,7 @@ import { longShot, summary } from './evaluate.mjs';
 /** Starts the built server on its own data folder. @returns its address and a function to stop it */
 export async function startServer(env = {}) {
   const folder = mkdtempSync(join(tmpdir(), 'still-heron-bench-'));
-  const child = spawn(process.execPath, [resolve('apps/server/dist/main.js')], {
+  const child = spawn(process.execPath, [resolve('apps/server/bundle/main.js')], {
     env: { ...process.env, STILL_HERON_BACKUPS: 'off', ...env, PORT: '0', STILL_HERON_DATA: folder },
     stdio: ['ignore', 'pipe', 'inherit'],
   });

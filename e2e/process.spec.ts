@@ -11,7 +11,7 @@ function runServer(env: NodeJS.ProcessEnv): {
   ready: Promise<string>;
   stop: () => void;
 } {
-  const child = spawn(process.execPath, [resolve('apps/server/dist/main.js')], { env: { ...process.env, PORT: '0', ...env } });
+  const child = spawn(process.execPath, [resolve('apps/server/bundle/main.js')], { env: { ...process.env, PORT: '0', ...env } });
   let said = '';
   let isReady: (address: string) => void;
   const ready = new Promise<string>((found) => (isReady = found));

@@ -15,7 +15,7 @@ export class HeronServer {
 
   /** Starts on a free port; after a stop, on the same one. */
   async start(env: NodeJS.ProcessEnv = {}): Promise<void> {
-    const child = spawn(process.execPath, [resolve('apps/server/dist/main.js')], {
+    const child = spawn(process.execPath, [resolve('apps/server/bundle/main.js')], {
       env: { ...process.env, STILL_HERON_BACKUPS: 'off', ...env, PORT: String(this.port), STILL_HERON_DATA: this.folder },
       stdio: ['ignore', 'pipe', 'inherit'],
     });

@@ -6,5 +6,5 @@ import { build, install } from './setup.mjs';
 await main(() => {
   install();
   build();
-  node('This', [join(ROOT, 'apps/server/dist/data.js'), ...process.argv.slice(2)]);
+  node('This', [join(ROOT, 'apps/server/bundle/data.js'), ...process.argv.slice(2)]);
 });

@@ -7,7 +7,7 @@ await main(() => {
   install();
   build();
   console.log('Starting with the demo production …');
-  start(process.execPath, [join(ROOT, 'apps/server/dist/main.js')], {
+  start(process.execPath, [join(ROOT, 'apps/server/bundle/main.js')], {
     env: { STILL_HERON_DATA: join(ROOT, '.data/demo'), STILL_HERON_SEED: 'demo' },
   }).on('exit', (code) => (process.exitCode = code ?? 0));
 });

@@ -57,7 +57,7 @@ await main(async () => {
 
 /** The built server in a process of its own. */
 async function startServer(folder) {
-  const child = spawn(process.execPath, [join(ROOT, 'apps/server/dist/main.js')], {
+  const child = spawn(process.execPath, [join(ROOT, 'apps/server/bundle/main.js')], {
     env: { ...process.env, PORT: '0', STILL_HERON_DATA: folder, STILL_HERON_BACKUPS: 'off' },
     stdio: ['ignore', 'pipe', 'inherit'],
   });

@@ -1,4 +1,4 @@
-import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
@@ -28,6 +28,8 @@ const SOURCES = [
   'packages/wording/src',
   'packages/contract/src',
   'apps/server/src',
+  'apps/server/migrations',
+  'tools/bundle.mjs',
   'apps/web/src',
   'apps/web/public',
   'apps/web/index.html',
@@ -44,12 +46,15 @@ export function build({ force = false } = {}) {
     'packages/wording/dist/index.js',
     'packages/contract/dist/index.js',
     'apps/server/dist/main.js',
+    'apps/server/bundle/main.js',
+    'apps/server/bundle/emptyStore/PG_VERSION',
     'apps/web/dist/index.html',
   ];
   const isWhole = outputs.every((path) => existsSync(join(ROOT, path)));
   if (!force && isWhole && SOURCES.every((path) => newestMs(join(ROOT, path)) < builtMs)) return;
   console.log('Building …');
   node('The compiler', [TSC, '-b', ...(force ? ['--force'] : []), 'apps/server']);
+  node('Bundling the server', [join(ROOT, 'tools/bundle.mjs')]);
   node('Building the page', [installed('vite/bin/vite.js', 'apps/web'), 'build', '--logLevel', 'warn'], {
     cwd: join(ROOT, 'apps/web'),
   });
@@ -62,6 +67,32 @@ function compressAssets(folder) {
   for (const name of readdirSync(folder).filter((file) => /\.(js|css|svg)$/.test(file))) {
     writeFileSync(join(folder, `${name}.gz`), gzipSync(readFileSync(join(folder, name)), { level: 9 }));
   }
+}
+
+const MEMORY_DISK = '/dev/shm';
+const TESTS = 'still-heron-tests-';
+/** Data folders of two test servers and of the browsers take a tenth of this. */
+const TEST_BYTES = 4e9;
+
+/**
+ * Keeps temporary files of the tests in memory where the system has room for that: the databases of a run force some hundred thousand
+ * writes, which a disk makes twice as slow. The folder is removed when this process ends.
+ */
+export function keepTestsInMemory() {
+  if (process.env.TMPDIR || !existsSync(MEMORY_DISK)) return;
+  const { bavail, bsize } = statfsSync(MEMORY_DISK);
+  if (bavail * bsize < TEST_BYTES) return;
+  removeLeftBehind();
+  const folder = join(MEMORY_DISK, `${TESTS}${process.pid}`);
+  mkdirSync(folder);
+  process.env.TMPDIR = folder;
+  process.on('exit', () => rmSync(folder, { recursive: true, force: true }));
+}
+
+/** Removes folders of runs that were interrupted. */
+function removeLeftBehind() {
+  for (const name of readdirSync(MEMORY_DISK).filter((one) => one.startsWith(TESTS)))
+    if (!existsSync(`/proc/${name.slice(TESTS.length)}`)) rmSync(join(MEMORY_DISK, name), { recursive: true, force: true });
 }
 
 /** Debian's Chromium for the page tests: installed if missing and permitted; otherwise prints the command. */

@@ -6,5 +6,5 @@ import { build, install } from './setup.mjs';
 await main(() => {
   install();
   build();
-  start(process.execPath, [join(ROOT, 'apps/server/dist/main.js')]).on('exit', (code) => (process.exitCode = code ?? 0));
+  start(process.execPath, [join(ROOT, 'apps/server/bundle/main.js')]).on('exit', (code) => (process.exitCode = code ?? 0));
 });
