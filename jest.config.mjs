@@ -18,6 +18,8 @@ const swc = (extra = {}) => [
 ];
 
 const shared = {
+  // temporary files may be in memory; what is compiled for tests lasts longer
+  cacheDirectory: '<rootDir>/node_modules/.cache/jest',
   testEnvironment: 'node',
   transform: { '^.+\\.(t|j|mj)sx?$': swc() },
   transformIgnorePatterns: ['/node_modules/(?!(comlink|idb-keyval|react-hotkeys-hook|@still-heron)/)'],

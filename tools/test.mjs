@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { attemptLanes, circleArguments, TYPE_PROJECTS } from './check.mjs';
 import { lineShare } from './lineShare.mjs';
 import { installed, main, node, ROOT, StepFailed, TSC } from './run.mjs';
-import { build, install, installChromium } from './setup.mjs';
+import { build, install, installChromium, keepTestsInMemory } from './setup.mjs';
 
 const RULES = [installed('eslint/bin/eslint.js'), '-c', 'eslint.typed.config.mjs'];
 
@@ -30,6 +30,7 @@ await main(async () => {
   install();
   installChromium();
   build();
+  keepTestsInMemory();
   const results = join(tmpdir(), `still-heron-jest-${process.pid}.json`);
   const failures = [];
   const attempt = (what, act) => {

@@ -1,5 +1,5 @@
 import { installed, main, node } from './run.mjs';
-import { install } from './setup.mjs';
+import { install, keepTestsInMemory } from './setup.mjs';
 
 /** Simulations of whole crews, and takes walked through in plain code: half a minute, for `npm test` and for `--thorough`. */
 const SIMULATIONS = 'core/test/(crews|slowTrials|calibration)';
@@ -10,6 +10,7 @@ const SIMULATIONS = 'core/test/(crews|slowTrials|calibration)';
  */
 await main(() => {
   install();
+  keepTestsInMemory();
   const isThorough = process.argv.includes('--thorough');
   node(
     'Unit tests',
