@@ -7,7 +7,7 @@ export default {
   options: {
     tsPreCompilationDeps: true,
     doNotFollow: { path: 'node_modules' },
-    exclude: { path: '(/dist/|/node_modules/|[.]module[.]css$)' },
+    exclude: { path: '(/dist/|/bundle/|/node_modules/|[.]module[.]css$)' },
     tsConfig: { fileName: 'tsconfig.base.json' },
     enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'types', 'default'] },
   },
