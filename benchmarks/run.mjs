@@ -14,6 +14,7 @@ import { benchPage } from './page.mjs';
 import { benchSave, startServer } from './server.mjs';
 import { benchStop } from './stop.mjs';
 import { benchTakes } from './takes.mjs';
+import { benchVerdict } from './verdict.mjs';
 
 /**
  * Runs every benchmark, prints one line each (figure, aim, whether it holds), and writes `docs/benchmarks.md`. Ends with 1 if an
@@ -25,6 +26,7 @@ try {
     ...benchEvaluate(),
     await benchOptimiser(),
     benchKeepRate(),
+    benchVerdict(),
     ...alone('largest.mjs'),
     benchTable(),
     await benchSave(server.address),

@@ -58,9 +58,7 @@ export function pathPositionAt({ stays }: Subject, timeS: number): PathPosition 
     const to = stays[index]!;
     if (timeS < to.fromS) {
       if (to === from || timeS <= from.untilS) break;
-      const durationS = to.fromS - from.untilS;
-      const progress = (timeS - from.untilS) / durationS;
-      return { from, to, progress: to.pace === 'steady' ? progress : easedWay(progress, durationS) };
+      return { from, to, progress: shareOfWalk(from, to, timeS) };
     }
     from = to;
   }
@@ -82,6 +80,77 @@ export function distanceAtTime(subject: Subject, distanceOfMark: ReadonlyMap<str
   if (where.progress === 0) return fromMm;
   const toMm = distanceOfMark.get(where.to.markId)!;
   return fromMm === Infinity ? Infinity : fromMm + (toMm - fromMm) * where.progress;
+}
+
+/** Frames in which a subject stands at a mark, or walks from one to the next. Standing: both stays the same. */
+export interface PathSpan {
+  readonly from: Stay;
+  readonly to: Stay;
+  readonly fromFrame: number;
+  readonly toFrame: number;
+}
+
+/**
+ * A subject's path as spans of frames, in order: what `pathPositionAt` tells frame by frame.
+ *
+ * @param timesS - time of each frame, rising
+ * @returns together all frames; empty for a subject without a stay
+ */
+export function pathSpans({ stays }: Subject, timesS: Float64Array): PathSpan[] {
+  const spans: PathSpan[] = [];
+  const add = (from: Stay, to: Stay, fromFrame: number, toFrame: number) => {
+    if (toFrame > fromFrame) spans.push({ from, to, fromFrame, toFrame });
+  };
+  let frame = 0;
+  for (const [index, stay] of stays.entries()) {
+    const next = stays[index + 1];
+    const arrives = next ? firstFrame(timesS, frame, (timeS) => timeS >= next.fromS) : timesS.length;
+    const leaves = firstFrame(timesS, frame, (timeS) => timeS > stay.untilS, arrives);
+    add(stay, stay, frame, next ? leaves : arrives);
+    if (next) add(stay, next, leaves, arrives);
+    frame = arrives;
+  }
+  return spans;
+}
+
+/** First frame from `from` on whose time satisfies a condition that all later times satisfy as well; `before` if none before it does. */
+function firstFrame(timesS: Float64Array, from: number, isPast: (timeS: number) => boolean, before = timesS.length): number {
+  let [low, high] = [from, before];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (isPast(timesS[middle]!)) high = middle;
+    else low = middle + 1;
+  }
+  return low;
+}
+
+/** Share of the way from one stay to the next at a time between them. */
+export function shareOfWalk(from: Stay, to: Stay, timeS: number): number {
+  const durationS = to.fromS - from.untilS;
+  const progress = (timeS - from.untilS) / durationS;
+  return to.pace === 'steady' ? progress : easedWay(progress, durationS);
+}
+
+/** Writes `distanceAtTime` of each frame. @param timesS - rising; as long as `distanceMm` */
+export function fillDistances(
+  subject: Subject,
+  distanceOfMark: ReadonlyMap<string, number>,
+  timesS: Float64Array,
+  distanceMm: Float64Array,
+): void {
+  const spans = pathSpans(subject, timesS);
+  if (spans.length === 0) distanceMm.fill(NaN);
+  for (const { from, to, fromFrame, toFrame } of spans) {
+    const fromMm = distanceOfMark.get(from.markId)!;
+    const wayMm = distanceOfMark.get(to.markId)! - fromMm;
+    if (from === to || fromMm === Infinity) distanceMm.fill(fromMm, fromFrame, toFrame);
+    else for (let i = fromFrame; i < toFrame; i++) distanceMm[i] = fromMm + partOf(wayMm, shareOfWalk(from, to, timesS[i]!));
+  }
+}
+
+/** Part of a way, which may be infinite; none of it at the start. */
+function partOf(wayMm: number, share: number): number {
+  return share === 0 ? 0 : wayMm * share;
 }
 
 /** Whether the subject is walking between two marks of different distance. */

@@ -1,5 +1,5 @@
 import { type LensRing, withinReach } from '../kit/index.js';
-import { depthOfField, type ZoneLens } from '../optics/index.js';
+import { type DepthOfField, depthOfField, type ZoneLens } from '../optics/index.js';
 
 /**
  * Ring angles at which a subject is inside the zone, relative to its own angle. The window is lopsided, so both sides are kept.
@@ -20,7 +20,15 @@ export interface LandingWindow {
  * @param distanceMm - tape distance within the ring's range
  */
 export function landingWindow(lens: ZoneLens, ring: LensRing, distanceMm: number): LandingWindow {
-  const { nearMm, farMm } = depthOfField({ ...lens, focusDistanceMm: distanceMm });
+  return windowOfZone(depthOfField({ ...lens, focusDistanceMm: distanceMm }), ring, distanceMm);
+}
+
+/** `landingWindow` of a zone that is known. */
+export function windowOfZone(
+  { nearMm, farMm }: Pick<DepthOfField, 'nearMm' | 'farMm'>,
+  ring: LensRing,
+  distanceMm: number,
+): LandingWindow {
   const atDeg = ring.angleAt(distanceMm);
   const nearSideDeg = ring.angleAt(withinReach(ring, nearMm)) - atDeg;
   const farSideDeg = ring.angleAt(withinReach(ring, farMm)) - atDeg;

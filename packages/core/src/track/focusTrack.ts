@@ -29,6 +29,27 @@ export interface FocusTrack {
   readonly pulls: readonly TrackPull[];
   /** Ring angle at a time: held by the target, or eased between two targets during a pull. */
   ringDegAt(timeS: number): number;
+  readonly fillRingDeg: FillRingDeg;
+}
+
+/**
+ * Writes ring angles of a range of frames. The same as one by one, faster: times only rise, and a target that stands still is held.
+ *
+ * @param timesS - time of each frame, rising; as long as `ringDeg`
+ */
+export type FillRingDeg = (ringDeg: Float64Array, timesS: Float64Array, fromFrame: number, toFrame: number) => void;
+
+interface Step {
+  readonly easing: Easing;
+  readonly pull: TrackPull;
+  readonly to: TargetOverTime;
+}
+
+/** Ring angle between the two targets of a pull. */
+function degDuring({ easing, pull, to }: Step, timeS: number): number {
+  const fromDeg = pull.from.ringDeg;
+  const progress = (timeS - pull.startS) / (pull.endS - pull.startS);
+  return fromDeg + (to.degAt(timeS) - fromDeg) * eased(easing, progress);
 }
 
 /**
@@ -41,7 +62,7 @@ export function focusTrack(plan: ShotPlan, ring: LensRing): FocusTrack | null {
   const reach = ringReach(plan);
   const targetAt = (target: FocusTarget, landsS: number) => targetOverTime(plan, target, landsS, { ring, reach });
   const start = targetAt(plan.focusTrack.start, 0);
-  const steps: { easing: Easing; pull: TrackPull; to: TargetOverTime }[] = [];
+  const steps: Step[] = [];
   let from = start;
   for (const { id, startS, easing, target, durationS } of plan.focusTrack.pulls) {
     const endS = pullEndS({ startS, durationS });
@@ -55,20 +76,34 @@ export function focusTrack(plan: ShotPlan, ring: LensRing): FocusTrack | null {
   }
   const continuousDegAt = (timeS: number): number => {
     let current = start;
-    for (const { easing, pull, to } of steps) {
-      if (timeS < pull.startS) break;
-      if (timeS < pull.endS) {
-        const fromDeg = pull.from.ringDeg;
-        const progress = (timeS - pull.startS) / (pull.endS - pull.startS);
-        return fromDeg + (to.degAt(timeS) - fromDeg) * eased(easing, progress);
-      }
-      current = to;
+    for (const step of steps) {
+      if (timeS < step.pull.startS) break;
+      if (timeS < step.pull.endS) return degDuring(step, timeS);
+      current = step.to;
     }
     return current.degAt(timeS);
+  };
+  const fillRingDeg: FillRingDeg = (ringDeg, timesS, fromFrame, toFrame) => {
+    let frame = fromFrame;
+    const hold = (target: TargetOverTime, untilS: number) => {
+      const first = frame;
+      while (frame < toFrame && timesS[frame]! < untilS) frame++;
+      if (!target.isMoving) ringDeg.fill(target.degAt(0), first, frame);
+      else for (let k = first; k < frame; k++) ringDeg[k] = target.degAt(timesS[k]!);
+    };
+    let current = start;
+    for (const step of steps) {
+      hold(current, step.pull.startS);
+      for (; frame < toFrame && timesS[frame]! < step.pull.endS; frame++) ringDeg[frame] = degDuring(step, timesS[frame]!);
+      current = step.to;
+    }
+    hold(current, Infinity);
+    if (reach.stepDeg !== null) for (let k = fromFrame; k < toFrame; k++) ringDeg[k] = reach.nearest(ringDeg[k]!);
   };
   return {
     start: start.at(0),
     pulls: steps.map(({ pull }) => pull),
     ringDegAt: reach.stepDeg === null ? continuousDegAt : (timeS) => reach.nearest(continuousDegAt(timeS)),
+    fillRingDeg,
   };
 }

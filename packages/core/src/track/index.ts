@@ -1,5 +1,5 @@
 export { type FocusReference, focusReferences } from './focusReferences.js';
-export { focusTrack, type FocusTrack, type TrackPull } from './focusTrack.js';
+export { type FillRingDeg, focusTrack, type FocusTrack, type TrackPull } from './focusTrack.js';
 export { followSpeed, type FollowSpeed } from './followSpeed.js';
 export { firstArrivalS, markReading, type MarkReading } from './markReading.js';
 export { missAllowance, type MissAllowance } from './missAllowance.js';

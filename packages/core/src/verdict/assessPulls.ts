@@ -4,13 +4,22 @@ import {
   gradePull,
   type Hand,
   handAtTwoJobs,
-  landingWindow,
   minPullTimeS,
   pullDifficultyBits,
   wheelTurn,
+  windowOfZone,
 } from '../hand/index.js';
 import type { FocusTrack } from '../track/index.js';
-import { hardStopsOf, type Pull, ringReach, secondJobAt, type ShotPlan, type TrackPosition, zoneLensAt } from '../plan/index.js';
+import {
+  hardStopsOf,
+  isSteady,
+  type Pull,
+  ringReach,
+  secondJobAt,
+  type ShotPlan,
+  type TrackPosition,
+  zoneLensAt,
+} from '../plan/index.js';
 import { depthOfField } from '../optics/index.js';
 import type { Landing, PullAssessment } from './pullVerdict.js';
 
@@ -64,20 +73,21 @@ export function assessPulls(track: FocusTrack, ring: LensRing, plan: ShotPlan): 
 function landings(plan: ShotPlan, ring: LensRing) {
   const { optics, wheel, maxHandDegPerS } = plan;
   const stops = hardStopsOf(plan);
+  const steadyLens = isSteady(optics) ? zoneLensAt(optics, 0) : null;
   const isAtStop = ({ target, ringDeg }: TrackPosition) =>
     target.kind === 'mark' &&
     stops.some((stop) => stop.markId === target.markId && Math.abs(stop.ringDeg - ringDeg) < SAME_ANGLE_DEG);
   return (position: TrackPosition, travelDeg: number, timeS: number, hand: Hand): Landing => {
-    const lens = zoneLensAt(optics, timeS);
-    const window = landingWindow(lens, ring, position.distanceMm);
-    const { inFrontMm, behindMm } = depthOfField({ ...lens, focusDistanceMm: position.distanceMm });
+    const lens = steadyLens ?? zoneLensAt(optics, timeS);
+    const zone = depthOfField({ ...lens, focusDistanceMm: position.distanceMm });
+    const window = windowOfZone(zone, ring, position.distanceMm);
     const isAgainstHardStop = isAtStop(position);
     return {
       windowDeg: window.widthDeg,
       nearRoomDeg: Math.abs(window.nearSideDeg),
       farRoomDeg: Math.abs(window.farSideDeg),
-      nearRoomMm: inFrontMm,
-      farRoomMm: behindMm,
+      nearRoomMm: zone.inFrontMm,
+      farRoomMm: zone.behindMm,
       bits: pullDifficultyBits(travelDeg, window.widthDeg),
       isAgainstHardStop,
       neededS: minPullTimeS({ wheel, maxHandDegPerS, hand }, travelDeg, window.widthDeg, isAgainstHardStop),

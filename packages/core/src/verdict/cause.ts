@@ -37,8 +37,7 @@ export function causeFinder(
   return (frame) => {
     const timeS = frame / captureFps;
     const distanceMm = frames.distanceMm[frame]!;
-    const begun = track.pulls.filter((pull) => pull.startS <= timeS);
-    const lastBegun = begun[begun.length - 1];
+    const lastBegun = track.pulls.findLast((pull) => pull.startS <= timeS);
     if (lastBegun && lastBegun.endS > timeS && keepsSharp(lastBegun.to, distanceMm, timeS))
       return { kind: 'under-way', pullId: lastBegun.pullId };
     if (lastBegun && keepsSharp(lastBegun.from, distanceMm, timeS)) return { kind: 'left-too-soon', pullId: lastBegun.pullId };

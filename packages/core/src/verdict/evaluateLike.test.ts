@@ -44,8 +44,8 @@ test('a verdict belongs to its caller: one whose arrays were handed to another t
   const plan = longShot();
   const [first, expected] = [evaluatePull(plan), structuredClone(evaluatePull(plan))];
   if (first.status !== 'judged') throw new Error('the plan is complete');
-  const buffers = first.subjects.map(({ distanceMm }) => distanceMm.buffer as ArrayBuffer);
-  structuredClone(first, { transfer: [...buffers, first.track.timesS.buffer as ArrayBuffer] });
+  const arrays = [first.track.timesS, ...first.subjects.map(({ distanceMm }) => distanceMm)];
+  structuredClone(first, { transfer: [...new Set(arrays.map(({ buffer }) => buffer as ArrayBuffer))] });
   expect(first.subjects[0]!.distanceMm).toHaveLength(0);
   expect(evaluatePull(plan)).toEqual(expected);
   // the same people and marks at another rate are other frames

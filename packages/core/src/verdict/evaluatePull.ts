@@ -3,6 +3,7 @@ import { activeBeats, planDistances, type ShotPlan } from '../plan/index.js';
 import { focusTrack } from '../track/index.js';
 import { frameCount as countFrames } from '../units/index.js';
 import { causeFinder } from './cause.js';
+import { FrameMemory } from './frameMemory.js';
 import { peakSpeedOf, exceedsHandLimit } from './peakSpeed.js';
 import { type KnownFrames, sampleTrack, judgeSubject, type TrackFrames } from './frames.js';
 import { assessPulls } from './assessPulls.js';
@@ -89,7 +90,8 @@ function judgeParts(plan: ShotPlan, known?: KnownFrames) {
 
   const frameCount = countFrames(durationS, captureFps);
   const distances = planDistances(plan);
-  const trackFrames = sampleTrack(track, ring, optics, { frameCount, captureFps, ...(known ? { known } : {}) });
+  const memory = new FrameMemory(frameCount, standing.length);
+  const trackFrames = sampleTrack(track.fillRingDeg, ring, optics, { memory, captureFps, ...(known ? { known } : {}) });
   const subjects = standing.map((subject) => judgeSubject(subject, distances, trackFrames, known));
   const judged = judgedFrames(plan, subjects, frameCount, trackFrames.circleOfConfusionMm);
   const beats = judgeBeats(judgedBeats, judged);

@@ -1,6 +1,8 @@
 import { ringOf } from '../kit/index.js';
+import type { FillRingDeg } from '../track/index.js';
 import { activeBeats, planDistances, type ShotPlan } from '../plan/index.js';
 import { frameCount as countFrames } from '../units/index.js';
+import { FrameMemory } from './frameMemory.js';
 import { sampleTrack, judgeSubject } from './frames.js';
 import type { CompleteVerdict } from './pullVerdict.js';
 import { judgeBeats, judgedFrames, requiredFrames } from './totals.js';
@@ -22,7 +24,11 @@ export function evaluateRing(plan: ShotPlan, ringDegAt: (timeS: number) => numbe
   const standing = plan.subjects.filter((subject) => subject.stays.length > 0);
   if (standing.length === 0) return null;
   const frameCount = countFrames(plan.durationS, captureFps);
-  const track = sampleTrack({ ringDegAt }, ringOf(optics.lens), optics, { frameCount, captureFps });
+  const fillRingDeg: FillRingDeg = (ringDeg, timesS, fromFrame, toFrame) => {
+    for (let frame = fromFrame; frame < toFrame; frame++) ringDeg[frame] = ringDegAt(timesS[frame]!);
+  };
+  const memory = new FrameMemory(frameCount, standing.length);
+  const track = sampleTrack(fillRingDeg, ringOf(optics.lens), optics, { memory, captureFps });
   const distances = planDistances(plan);
   const subjects = standing.map((subject) => judgeSubject(subject, distances, track));
   const beats = activeBeats(plan).filter(({ subjectId }) => standing.some(({ id }) => id === subjectId));

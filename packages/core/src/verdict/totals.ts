@@ -27,26 +27,56 @@ export function judgeBeats(beats: readonly Beat[], judged: JudgedFrames): BeatVe
   const { captureFps, frameCount, circlePercent } = judged;
   return beats.map((beat) => {
     const { subjectId, requirement: kind, requiredShare, blurPercent } = beat;
-    const { sharp, blurCircles } = framesOf(beat, judged);
+    const subject = framesOf(beat, judged);
     const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
-    const isAsAsked = (frame: number) =>
-      kind === 'soft' ? blurCircles[frame]! * circlePercent >= blurPercent * TOLERANCE : sharp[frame] === 1;
-    // the most blur, or of what must be soft the least
-    const isWorse = (frame: number, than: number) =>
-      kind === 'soft' ? blurCircles[frame]! < blurCircles[than]! : blurCircles[frame]! > blurCircles[than]!;
-    let keptFrames = 0;
-    let worstFrame: number | null = null;
-    for (let frame = fromFrame; frame < toFrame; frame++) {
-      if (isAsAsked(frame)) keptFrames++;
-      if (worstFrame === null || isWorse(frame, worstFrame)) worstFrame = frame;
-    }
+    const requiredBlur = kind === 'soft' ? { circlePercent, blurPercent } : null;
+    const { keptFrames, worstFrame } =
+      requiredBlur === null ? sharpIn(subject, fromFrame, toFrame) : softIn(subject, fromFrame, toFrame, requiredBlur);
     const frames = Math.max(0, toFrame - fromFrame);
     const share = frames === 0 ? 1 : keptFrames / frames;
     const keyFrame = keyFrameOf(beat, captureFps, frameCount);
-    const isKeyMomentKept = keyFrame === null ? null : isAsAsked(keyFrame);
+    const isKeptAt = (frame: number) =>
+      requiredBlur ? isSoftEnough(subject.blurCircles[frame]!, requiredBlur) : subject.sharp[frame] === 1;
+    const isKeyMomentKept = keyFrame === null ? null : isKeptAt(keyFrame);
     const kept = kind === 'none' || (share >= requiredShare && isKeyMomentKept !== false);
     return { beatId: beat.id, subjectId, kind, frames, keptFrames, share, isKeyMomentKept, kept, worstFrame };
   });
+}
+
+/** Blur that a beat requires, in percent of the picture's width, with what one circle of confusion is. */
+interface RequiredBlur {
+  readonly circlePercent: number;
+  readonly blurPercent: number;
+}
+
+function isSoftEnough(blurCircles: number, { circlePercent, blurPercent }: RequiredBlur): boolean {
+  return blurCircles * circlePercent >= blurPercent * TOLERANCE;
+}
+
+interface FramesKept {
+  readonly keptFrames: number;
+  /** Frame with the most blur, or of what must be soft the least; null for an empty range */
+  readonly worstFrame: number | null;
+}
+
+function sharpIn({ sharp, blurCircles }: SubjectFrames, fromFrame: number, toFrame: number): FramesKept {
+  if (toFrame <= fromFrame) return { keptFrames: 0, worstFrame: null };
+  let [keptFrames, worstFrame] = [0, fromFrame];
+  for (let frame = fromFrame; frame < toFrame; frame++) {
+    keptFrames += sharp[frame]!;
+    if (blurCircles[frame]! > blurCircles[worstFrame]!) worstFrame = frame;
+  }
+  return { keptFrames, worstFrame };
+}
+
+function softIn({ blurCircles }: SubjectFrames, fromFrame: number, toFrame: number, required: RequiredBlur): FramesKept {
+  if (toFrame <= fromFrame) return { keptFrames: 0, worstFrame: null };
+  let [keptFrames, worstFrame] = [0, fromFrame];
+  for (let frame = fromFrame; frame < toFrame; frame++) {
+    if (isSoftEnough(blurCircles[frame]!, required)) keptFrames++;
+    if (blurCircles[frame]! < blurCircles[worstFrame]!) worstFrame = frame;
+  }
+  return { keptFrames, worstFrame };
 }
 
 /** Number of frames in which something must be sharp, and of those in which all of it is. */
@@ -59,9 +89,12 @@ export function requiredFrames(beats: readonly Beat[], judged: JudgedFrames): { 
     const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
     for (let i = fromFrame; i < toFrame; i++) if (state[i] !== 2) state[i] = sharp[i] ? 1 : 2;
   }
-  const counts = [0, 0, 0];
-  for (let i = 0; i < frameCount; i++) counts[state[i]!]!++;
-  return { requiredFrames: counts[1]! + counts[2]!, sharpFrames: counts[1]! };
+  let [sharpFrames, softFrames] = [0, 0];
+  for (let i = 0; i < frameCount; i++) {
+    if (state[i] === 1) sharpFrames++;
+    else if (state[i] === 2) softFrames++;
+  }
+  return { requiredFrames: sharpFrames + softFrames, sharpFrames };
 }
 
 /** Required frame with the least room. */
@@ -72,9 +105,10 @@ export function findTightest(beats: readonly Beat[], judged: JudgedFrames) {
     if (beat.requirement !== 'sharp') continue;
     const { marginMm, subjectId } = framesOf(beat, judged);
     const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
-    for (let i = fromFrame; i < toFrame; i++) {
-      if (tightest === null || marginMm[i]! < tightest.marginMm) tightest = { frame: i, subjectId, marginMm: marginMm[i]! };
-    }
+    if (toFrame <= fromFrame) continue;
+    let frame = fromFrame;
+    for (let i = fromFrame + 1; i < toFrame; i++) if (marginMm[i]! < marginMm[frame]!) frame = i;
+    if (tightest === null || marginMm[frame]! < tightest.marginMm) tightest = { frame, subjectId, marginMm: marginMm[frame]! };
   }
   return tightest;
 }

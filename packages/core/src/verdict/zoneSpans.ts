@@ -3,6 +3,7 @@ import { ringOf } from '../kit/index.js';
 import { focusTrack } from '../track/index.js';
 import { planDistances, type ShotPlan, spansWhere, type TimeSpan } from '../plan/index.js';
 import { frameCount as countFrames } from '../units/index.js';
+import { FrameMemory } from './frameMemory.js';
 import { sampleTrack, judgeSubject } from './frames.js';
 import type { TrackSamples, SubjectFrames } from './pullVerdict.js';
 
@@ -15,7 +16,8 @@ export function framesOf(
   const track = focusTrack(plan, ring);
   if (track === null || subject.stays.length === 0) return null;
   const { captureFps } = plan;
-  const judged = sampleTrack(track, ring, plan.optics, { frameCount: countFrames(plan.durationS, captureFps), captureFps });
+  const memory = new FrameMemory(countFrames(plan.durationS, captureFps), 1);
+  const judged = sampleTrack(track.fillRingDeg, ring, plan.optics, { memory, captureFps });
   return { line: judged.frames, subject: judgeSubject(subject, planDistances(plan), judged) };
 }
 

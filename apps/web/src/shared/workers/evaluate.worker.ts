@@ -30,7 +30,9 @@ function buffersOf(verdict: PullVerdict): ArrayBuffer[] {
     marginMm,
     sharp,
   ]);
-  return [...Object.values(verdict.track), ...subjects].map((values: Float64Array | Uint8Array) => values.buffer as ArrayBuffer);
+  // arrays of a subject share their memory, and a buffer is handed over once
+  const arrays: (Float64Array | Uint8Array)[] = [...Object.values(verdict.track), ...subjects];
+  return [...new Set(arrays.map(({ buffer }) => buffer as ArrayBuffer))];
 }
 
 expose(worker);
