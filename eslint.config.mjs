@@ -111,6 +111,12 @@ const restrict = (files, patterns, rest = {}) => ({
   rules: { 'no-restricted-imports': ['error', { patterns }] },
 });
 
+/** Reports refs that are read in render. The plugin's rule compiles every component: without one that reads a ref, there is no need. */
+const refsWhereTheyAreRead = {
+  ...reactHooks.rules.refs,
+  create: (context) => (context.sourceCode.text.includes('.current') ? reactHooks.rules.refs.create(context) : {}),
+};
+
 /** Most states of a component or hook; more belong into a hook of their own. */
 const MAX_STATES = 5;
 
@@ -133,6 +139,9 @@ const fewStates = {
     };
   },
 };
+
+/** Rules of our own, as a plugin. */
+const HOUSE_RULES = { rules: { 'few-states': fewStates, refs: refsWhereTheyAreRead } };
 
 export default ts.config(
   // rules of eslint.typed.config.mjs are switched off by comments that this run does not know
@@ -167,7 +176,7 @@ export default ts.config(
   {
     files: ['apps/*/src/**/*.{ts,tsx}', 'packages/*/src/**/*.ts', 'tools/*.mjs'],
     ignores: ['**/*.test.{ts,tsx,mjs}'],
-    plugins: { house: { rules: { 'few-states': fewStates } } },
+    plugins: { house: HOUSE_RULES },
     rules: {
       'house/few-states': 'error',
       'max-lines': ['error', { max: 250, skipBlankLines: true, skipComments: true }],
@@ -211,11 +220,11 @@ export default ts.config(
   ...partRules,
   {
     files: ['apps/web/**/*.{ts,tsx}'],
-    plugins: { 'react-hooks': reactHooks },
+    plugins: { 'react-hooks': reactHooks, house: HOUSE_RULES },
     rules: {
       'react-hooks/rules-of-hooks': 'error',
       'react-hooks/exhaustive-deps': 'error',
-      'react-hooks/refs': 'error',
+      'house/refs': 'error',
     },
     languageOptions: { globals: globals.browser },
   },

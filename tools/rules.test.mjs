@@ -48,6 +48,11 @@ test.each([
     "import styles from '../pull/pull.module.css';\nstyles.x();",
     'kit imports only parts to its left',
   ],
+  [
+    'apps/web/src/ui/x.tsx',
+    "import { useRef } from 'react';\nexport function X() {\n  const times = useRef(0);\n  return <p>{times.current}</p>;\n}",
+    'Cannot access refs during render',
+  ],
   ['apps/web/src/features/roll/x.tsx', "import { app } from '../../app/store';\napp();", 'roll imports only parts to its left'],
 ])('%s: %s', async (file, code, expected) => {
   expect(await lint(file, code)).toContain(expected);
