@@ -19,12 +19,16 @@ export function benchVerdict() {
   const aim = 'the same figures, at most twice as long';
   const folder = mkdtempSync(join(tmpdir(), 'still-heron-bench-'));
   try {
-    execFileSync('cc', ['-O3', '-o', join(folder, 'verdict'), join(import.meta.dirname, 'verdict.c'), '-lm'], { stdio: 'ignore' });
+    execFileSync('cc', ['-O3', '-o', join(folder, 'verdict'), join(import.meta.dirname, 'verdict.c'), '-lm'], {
+      stdio: 'ignore',
+    });
     const plan = longShot();
     writeFileSync(join(folder, 'plan'), new Uint8Array(Float64Array.from(valuesOf(plan)).buffer));
     let [bestMs, bestInC, differs] = [Infinity, Infinity, false];
     for (let turn = 0; turn < TURNS; turn++) {
-      const printed = execFileSync(join(folder, 'verdict'), [join(folder, 'plan')], { encoding: 'utf8' }).split(' ').map(Number);
+      const printed = execFileSync(join(folder, 'verdict'), [join(folder, 'plan')], { encoding: 'utf8' })
+        .split(' ')
+        .map(Number);
       bestInC = Math.min(bestInC, printed.pop());
       differs ||= figuresOf(evaluatePull(plan)).some((value, index) => !isSame(value, printed[index]));
       for (let round = 0; round < ROUNDS; round++) {

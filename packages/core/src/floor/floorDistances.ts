@@ -104,29 +104,6 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
     return { place: null, shiftMm: 0, focusMm: distanceAtTime(subject, ends, timeS) };
   }
 
-  const posesOver = lastKept((timesS) => Array.from(timesS, computePoseAt));
-  // plans that differ only in their pulls ask for the same frames
-  const drawnFocusOver = keptBySubject((subject) =>
-    lastKept((timesS) => {
-      const poses = posesOver(timesS);
-      const focusMm = new Float64Array(timesS.length).fill(NaN);
-      for (const { from, to, fromFrame, toFrame } of pathSpans(subject, timesS)) {
-        const [start, end] = [from, to].map(({ markId }) => placeOfMark(markOf.get(markId)!));
-        const [startShift, endShift] = [corrections.get(from.markId)!, corrections.get(to.markId)!];
-        for (let i = fromFrame; i < toFrame; i++) {
-          if (!start || !end) {
-            focusMm[i] = scenePlaceAt(subject, timesS[i]!).focusMm;
-            continue;
-          }
-          const share = from === to ? 0 : shareOfWalk(from, to, timesS[i]!);
-          const shift = share === 0 ? startShift : startShift + (endShift - startShift) * share;
-          focusMm[i] = focusTo(poses[i]!, share === 0 ? start : between(start, end, share), subject.heightMm, shift);
-        }
-      }
-      return focusMm;
-    }),
-  );
-
   return {
     headingAt: (timeS) => poseAt(timeS).headingDeg,
     cameraAt: (timeS) => (floor === null ? null : poseAt(timeS)),
@@ -143,10 +120,10 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
       return place && sightOf(place, subject.heightMm, timeS);
     },
     focusMmAt: (subject, timeS) => scenePlaceAt(subject, timeS).focusMm,
-    fillFocusMm(subject, timesS, focusMm) {
-      if (floor === null) fillDistances(subject, taped, timesS, focusMm);
-      else focusMm.set(drawnFocusOver(subject)(timesS));
-    },
+    fillFocusMm:
+      floor === null
+        ? (subject, timesS, focusMm) => fillDistances(subject, taped, timesS, focusMm)
+        : drawnFiller({ posesOver: lastKept((timesS) => Array.from(timesS, computePoseAt)), markOf, corrections, scenePlaceAt }),
     scenePlaceAt,
   };
 }
@@ -192,6 +169,45 @@ function lastKept<T>(compute: (timesS: Float64Array) => T): (timesS: Float64Arra
     if (last?.stepS !== stepS || last?.count !== count) last = { stepS, count, result: compute(timesS) };
     return last!.result;
   };
+}
+
+/** What the frames of a subject on the floor are worked out from. */
+interface DrawnFloor {
+  readonly posesOver: (timesS: Float64Array) => readonly CameraPose[];
+  readonly markOf: ReadonlyMap<string, Mark>;
+  /** By mark id: tape distance minus drawn distance */
+  readonly corrections: ReadonlyMap<string, number>;
+  readonly scenePlaceAt: FloorDistances['scenePlaceAt'];
+}
+
+/** Plans that differ only in their pulls ask for the same frames. */
+function drawnFiller(drawn: DrawnFloor): FloorDistances['fillFocusMm'] {
+  const focusOver = keptBySubject((subject) => lastKept((timesS) => drawnFocus(subject, timesS, drawn)));
+  return (subject, timesS, focusMm) => focusMm.set(focusOver(subject)(timesS));
+}
+
+/** Focus distance of a subject in each frame, as `scenePlaceAt` has it, without an object for each. */
+function drawnFocus(
+  subject: Subject,
+  timesS: Float64Array,
+  { posesOver, markOf, corrections, scenePlaceAt }: DrawnFloor,
+): Float64Array {
+  const poses = posesOver(timesS);
+  const focusMm = new Float64Array(timesS.length).fill(NaN);
+  for (const { from, to, fromFrame, toFrame } of pathSpans(subject, timesS)) {
+    const [start, end] = [from, to].map(({ markId }) => placeOfMark(markOf.get(markId)!));
+    const [startShift, endShift] = [corrections.get(from.markId)!, corrections.get(to.markId)!];
+    for (let i = fromFrame; i < toFrame; i++) {
+      if (!start || !end) {
+        focusMm[i] = scenePlaceAt(subject, timesS[i]!).focusMm;
+        continue;
+      }
+      const share = from === to ? 0 : shareOfWalk(from, to, timesS[i]!);
+      const shift = share === 0 ? startShift : startShift + (endShift - startShift) * share;
+      focusMm[i] = focusTo(poses[i]!, share === 0 ? start : between(start, end, share), subject.heightMm, shift);
+    }
+  }
+  return focusMm;
 }
 
 /** Makes one for each subject, and keeps it. */

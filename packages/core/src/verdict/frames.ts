@@ -68,9 +68,10 @@ export function sampleTrack(
   fillRingDeg(ringDeg, timesS, fromFrame, toFrame);
   const steadily = isSteady(optics);
   let lens = zoneLensAt(optics, 0);
-  for (let i = fromFrame, end = i; i < toFrame; i = end) {
+  let i = fromFrame;
+  while (i < toFrame) {
     const deg = ringDeg[i]!;
-    end = i + 1;
+    let end = i + 1;
     if (steadily) while (end < toFrame && ringDeg[end] === deg) end++;
     else lens = zoneLensAt(optics, timesS[i]!);
     const tapeMm = ring.distanceAt(deg);
@@ -84,6 +85,7 @@ export function sampleTrack(
     setRange(inside.toTapeMm, at.imageMm + (lens.principalSeparationMm ?? 0), i, end);
     setRange(inside.focalLengthMm, lens.focalLengthMm, i, end);
     inside.sameUntil[i] = end;
+    i = end;
   }
   return { frames, memory, ...inside, circleOfConfusionMm: lens.circleOfConfusionMm };
 }
@@ -112,10 +114,11 @@ export function judgeSubject(
   const sharp = memory.bytes(was?.sharp);
   distances.fillFocusMm(subject, frames.timesS, distanceMm);
   const [fromFrame, toFrame] = was ? [known!.fromFrame, known!.toFrame] : [0, memory.frameCount];
-  for (let i = fromFrame, end = i, lensUntil = i; i < toFrame; i = end) {
+  let [i, lensUntil] = [fromFrame, fromFrame];
+  while (i < toFrame) {
     if (i === lensUntil) lensUntil = Math.min(sameUntil[i]!, toFrame);
     const mm = distanceMm[i]!;
-    end = i + 1;
+    let end = i + 1;
     while (end < lensUntil && distanceMm[end] === mm) end++;
     const subjectObjectMm = Math.max(mm - toTapeMm[i]!, MIN_OBJECT_MM);
     const blurMm = blurBetween(focalLengthMm[i]!, frames.fNumber[i]!, objectMm[i]!, subjectObjectMm);
@@ -123,6 +126,7 @@ export function judgeSubject(
     setRange(marginMm, roomMm(mm, frames.nearMm[i]!, frames.farMm[i]!), i, end);
     // tolerance for rounding at the exact edge of the zone
     setRange(sharp, blurMm <= circleOfConfusionMm * (1 + 1e-9) ? 1 : 0, i, end);
+    i = end;
   }
   return { subjectId: subject.id, distanceMm, blurCircles, marginMm, sharp };
 }
