@@ -1,5 +1,11 @@
-import type { ProductionView, RevisionView, ShotView } from '@still-heron/contract';
-import { addSubject, newPlan } from '@still-heron/core';
+import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { resolve } from 'node:path';
+import type { ProductionView, RevisionView, ShotRowView, ShotView } from '@still-heron/contract';
+import { addSubject, newPlan, type ShotPlan, upgradePlan } from '@still-heron/core';
+import { sql } from 'drizzle-orm';
+import type { Database } from '../src/database/database';
+import { DATABASE } from '../src/database/tokens';
 import { makeProduction, makeShot, someShot, startServer, type TestServer } from './server';
 
 let server: TestServer;
@@ -32,6 +38,42 @@ describe('productions', () => {
     const answer = await server.request.patch(`/api/productions/${id}`).send({ version: 1, name: 'Two' }).expect(409);
     expect(answer.body).toMatchObject({ code: 'version-conflict', path: 'version', need: 'a change made from version 2' });
     expect((await server.request.get(`/api/productions/${id}`)).body).toMatchObject({ name: 'One' });
+  });
+});
+
+describe('the list of shots', () => {
+  test('has what a row shows, and plans in parts; a plan of an earlier form is brought to the newest', async () => {
+    const { id } = await makeProduction(server);
+    const newer = await makeShot(server, id, { slate: '1A' });
+    const older = await makeShot(server, id, { slate: '1B' });
+    const sample = readFileSync(resolve('packages/core/test/samples/plan-5.json'), 'utf8');
+    const plan = upgradePlan(JSON.parse(sample)) as ShotPlan;
+    await server.app.get<Database>(DATABASE).execute(sql`update shots set plan = ${sample}::jsonb where id = ${older.id}`);
+    const rows = (await server.request.get(`/api/productions/${id}/shot-rows`).expect(200)).body as ShotRowView[];
+    const setupOf = ({ optics, method }: ShotPlan) => ({
+      ...{ focalLengthMm: optics.lens.focalLengthMm, stop: optics.stop, stopScale: optics.lens.stopScale, method },
+    });
+    const { scene, title } = newer;
+    expect(rows).toEqual([
+      { id: newer.id, version: 1, scene, slate: '1A', title, setup: setupOf(newer.plan) },
+      { id: older.id, version: 1, scene, slate: '1B', title, setup: setupOf(plan) },
+    ]);
+    const gone = '00000000-0000-4000-8000-000000000000';
+    const plans = (ids: string) => server.request.get(`/api/productions/${id}/plans?shots=${ids}`);
+    const { body } = await plans(`${older.id},${gone},${older.id}`).expect(200);
+    expect(body).toEqual([{ id: older.id, version: 1, plan }]);
+    const other = await makeProduction(server);
+    expect((await server.request.get(`/api/productions/${other.id}/plans?shots=${older.id}`)).body).toEqual([]);
+    for (const wrong of [
+      '',
+      'x',
+      `${older.id},`,
+      Array(51)
+        .fill(0)
+        .map(() => randomUUID())
+        .join(),
+    ])
+      expect((await plans(wrong).expect(400)).body).toMatchObject({ code: 'not-ids', path: 'shots' });
   });
 });
 

@@ -1,7 +1,7 @@
 import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { ProductionView, RevisionView, ShotCheckView, ShotView } from '@still-heron/contract';
+import type { ProductionView, RevisionView, ShotCheckView, ShotRowView, ShotView } from '@still-heron/contract';
 import { checkPlan, evaluatePull, setStop, type ShotChange, solveTrack, SOLVER_WAYS } from '@still-heron/core';
 import { narrate } from '@still-heron/wording';
 import { sql } from 'drizzle-orm';
@@ -227,6 +227,8 @@ test('a stored plan that is broken hides no other shot, and its newest sound ver
     await db.execute(sql`update shots set plan = ${broken}::jsonb where id = ${shot.id}`);
     const list = (await server.request.get(`/api/productions/${productionId}/shots`).expect(200)).body as ShotView[];
     expect(list.map((one) => one.slate)).toEqual(['4A', '4B']);
+    const rows = (await server.request.get(`/api/productions/${productionId}/shot-rows`).expect(200)).body as ShotRowView[];
+    expect(rows.map(({ setup }) => setup?.method ?? null)).toEqual([null, 'rack']);
     const { problems, before } = await check();
     expect(problems.length).toBeGreaterThan(0);
     expect(before?.version).toBe(2);

@@ -20,6 +20,7 @@ export {
 export {
   CreateShot,
   NameRevision,
+  PLANS_AT_ONCE,
   REVISION_NAME,
   RevisionView,
   SavedBy,
@@ -27,6 +28,9 @@ export {
   SCENE,
   ShotCheckView,
   ShotDocument,
+  ShotPlanView,
+  ShotRowView,
+  ShotSetupView,
   ShotView,
   SLATE,
   TITLE,

@@ -1,5 +1,5 @@
 import { ApiProperty } from '@nestjs/swagger';
-import type { ShotChange, ShotPlan } from '@still-heron/core';
+import { type Method, METHODS, type ShotChange, type ShotPlan, type StopScale } from '@still-heron/core';
 import { ProblemView } from './problem.js';
 import { Described, Optional, Plan, Text, Version } from './fields.js';
 
@@ -70,6 +70,47 @@ export class ShotView {
   @ApiProperty({ type: SavedBy })
   savedBy!: SavedBy;
 }
+
+/** Optics and method of a shot, as a list shows them. */
+export class ShotSetupView {
+  @ApiProperty({ type: Number })
+  focalLengthMm!: number;
+  @ApiProperty({ type: Number, description: 'As engraved' })
+  stop!: number;
+  @ApiProperty({ enum: ['T', 'f'] })
+  stopScale!: StopScale;
+  @ApiProperty({ enum: METHODS })
+  method!: Method;
+}
+
+/** A shot as its row shows it, without its plan. */
+export class ShotRowView {
+  @ApiProperty({ type: String })
+  id!: string;
+  @ApiProperty({ type: Number })
+  version!: number;
+  @ApiProperty({ type: String })
+  scene!: string;
+  @ApiProperty({ type: String })
+  slate!: string;
+  @ApiProperty({ type: String })
+  title!: string;
+  @ApiProperty({ type: ShotSetupView, nullable: true, description: 'null if the plan can’t be read' })
+  setup!: ShotSetupView | null;
+}
+
+/** A plan of a list. */
+export class ShotPlanView {
+  @ApiProperty({ type: String, description: 'Id of the shot' })
+  id!: string;
+  @ApiProperty({ type: Number })
+  version!: number;
+  @Described('Plan')
+  plan!: ShotPlan;
+}
+
+/** Most plans in one answer. */
+export const PLANS_AT_ONCE = 50;
 
 export class RevisionView {
   @ApiProperty({ type: Number })

@@ -112,6 +112,13 @@ export function wholeFrom(path: string, value: unknown, fallback: number, max: n
   throw RequestProblem.of(400, path, 'out-of-range', { name: path, max });
 }
 
+/** Ids with commas between, from the query. @throws {RequestProblem} 400 if one is no id, or there are more than `max` */
+export function idsFrom(path: string, value: unknown, max: number): string[] {
+  const ids = typeof value === 'string' ? [...new Set(value.split(','))] : [];
+  if (ids.length === 0 || ids.length > max || !ids.every(isUuid)) throw RequestProblem.of(400, path, 'not-ids', { max });
+  return ids;
+}
+
 /** One of several words from the query; null if missing. @throws {RequestProblem} 400 */
 export function choiceFrom<const W extends string>(path: string, value: unknown, choices: readonly W[]): W | null {
   if (value === undefined) return null;

@@ -18,11 +18,14 @@ import {
   RevisionView,
   SaveShot,
   ShotCheckView,
+  PLANS_AT_ONCE,
   ShotDocument,
+  ShotPlanView,
+  ShotRowView,
   ShotView,
 } from '@still-heron/contract';
 import { notFound } from '../http/request-problem.js';
-import { ProductionId, ShotId, versionFrom, wholeNumber } from '../http/validation.js';
+import { idsFrom, ProductionId, ShotId, versionFrom, wholeNumber } from '../http/validation.js';
 import { ShotsService } from './shots.service.js';
 
 @ApiTags('shots')
@@ -36,6 +39,19 @@ export class ShotsController {
   @ApiOkResponse({ type: [ShotView] })
   inOrder(@Param('productionId', ProductionId) productionId: string): Promise<ShotView[]> {
     return this.shots.inOrder(productionId);
+  }
+
+  @Get('productions/:productionId/shot-rows')
+  @ApiOkResponse({ type: [ShotRowView], description: 'In shooting order, without their plans' })
+  rows(@Param('productionId', ProductionId) productionId: string): Promise<ShotRowView[]> {
+    return this.shots.rows(productionId);
+  }
+
+  @Get('productions/:productionId/plans')
+  @ApiOkResponse({ type: [ShotPlanView], description: 'Plans of some shots of the production. A shot that is gone is left out' })
+  @ApiQuery({ name: 'shots', type: String, description: `Ids of at most ${PLANS_AT_ONCE} shots, with commas between` })
+  plans(@Param('productionId', ProductionId) productionId: string, @Query('shots') ids: unknown): Promise<ShotPlanView[]> {
+    return this.shots.plans(productionId, idsFrom('shots', ids, PLANS_AT_ONCE));
   }
 
   @Post('productions/:productionId/shots')

@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { type ShotChange, shotChanges } from '@still-heron/core';
-import { and, asc, desc, eq, gt, isNotNull, isNull, lt, max, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, isNotNull, isNull, lt, max, sql } from 'drizzle-orm';
 import { DATABASE } from '../database/tokens.js';
 import type { Database } from '../database/database.js';
 import { productions, shotRevisions, shots } from '../database/schema.js';
@@ -34,6 +34,32 @@ export class ShotsRepository {
       .from(shots)
       .where(and(eq(shots.productionId, productionId), isNull(shots.deletedAt)))
       .orderBy(asc(shots.position), asc(shots.createdAt));
+  }
+
+  /** Shots in shooting order with the parts of their plans that a list shows, as they are stored. */
+  rows(productionId: string) {
+    const part = (...path: string[]) => sql<unknown>`${shots.plan} #> ${`{${path.join(',')}}`}::text[]`;
+    return this.db
+      .select({
+        ...{ id: shots.id, version: shots.version, scene: shots.scene, slate: shots.slate, title: shots.title },
+        schema: part('schema'),
+        focalLengthMm: part('optics', 'lens', 'focalLengthMm'),
+        stop: part('optics', 'stop'),
+        stopScale: part('optics', 'lens', 'stopScale'),
+        method: part('method'),
+      })
+      .from(shots)
+      .where(and(eq(shots.productionId, productionId), isNull(shots.deletedAt)))
+      .orderBy(asc(shots.position), asc(shots.createdAt));
+  }
+
+  /** Plans of some shots of a production. */
+  plans(productionId: string, ids: readonly string[]): Promise<Pick<ShotRow, 'id' | 'version' | 'plan'>[]> {
+    if (ids.length === 0) return Promise.resolve([]);
+    return this.db
+      .select({ id: shots.id, version: shots.version, plan: shots.plan })
+      .from(shots)
+      .where(and(eq(shots.productionId, productionId), isNull(shots.deletedAt), inArray(shots.id, [...ids])));
   }
 
   async find(id: string): Promise<ShotRow | undefined> {

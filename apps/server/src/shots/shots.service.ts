@@ -8,9 +8,12 @@ import type {
   SaveShot,
   ShotCheckView,
   ShotDocument,
+  ShotPlanView,
+  ShotRowView,
+  ShotSetupView,
   ShotView,
 } from '@still-heron/contract';
-import { checkPlan, type ShotPlan, upgradePlan } from '@still-heron/core';
+import { checkPlan, METHODS, PLAN_SCHEMA, type ShotPlan, upgradePlan } from '@still-heron/core';
 import { problemView } from '@still-heron/wording';
 import { notFound, RequestProblem, versionConflict } from '../http/request-problem.js';
 import { isUuid } from '../http/validation.js';
@@ -42,6 +45,26 @@ export class ShotsService implements OnModuleInit, OnModuleDestroy {
   async inOrder(productionId: string): Promise<ShotView[]> {
     await this.productions.find(productionId);
     return (await this.repository.inOrder(productionId)).map(toView);
+  }
+
+  /** Shots in shooting order as a list shows them. @throws {RequestProblem} 404 */
+  async rows(productionId: string): Promise<ShotRowView[]> {
+    await this.productions.find(productionId);
+    const rows = await this.repository.rows(productionId);
+    const older = rows.filter(({ schema }) => schema !== PLAN_SCHEMA).map(({ id }) => id);
+    const upgraded = new Map((await this.repository.plans(productionId, older)).map(({ id, plan }) => [id, newestForm(plan)]));
+    return rows.map(({ id, version, scene, slate, title, ...stored }) => {
+      const plan = upgraded.get(id);
+      const setup = plan ? partsOf(plan) : stored;
+      return { id, version, scene, slate, title, setup: isSetup(setup) ? pickSetup(setup) : null };
+    });
+  }
+
+  /** Plans of some shots of a production. @throws {RequestProblem} 404 for the production */
+  async plans(productionId: string, ids: readonly string[]): Promise<ShotPlanView[]> {
+    await this.productions.find(productionId);
+    const rows = await this.repository.plans(productionId, ids);
+    return rows.map(({ id, version, plan }) => ({ id, version, plan: newestForm(plan) }));
   }
 
   /** @throws {RequestProblem} 404 */
@@ -155,6 +178,28 @@ export class ShotsService implements OnModuleInit, OnModuleDestroy {
 function toView({ id, productionId, version, scene, slate, title, plan, updatedAt, deviceId, deviceName }: ShotRow): ShotView {
   const savedBy = { deviceId, deviceName };
   return { id, productionId, version, scene, slate, title, plan: newestForm(plan), updatedAt: updatedAt.toISOString(), savedBy };
+}
+
+/** What a row shows of a plan, which may be broken. */
+function partsOf(plan: ShotPlan): SetupParts {
+  const { optics, method } = plan as Partial<ShotPlan>;
+  const lens = optics?.lens as Partial<ShotPlan['optics']['lens']> | undefined;
+  return { focalLengthMm: lens?.focalLengthMm, stop: optics?.stop, stopScale: lens?.stopScale, method };
+}
+
+type SetupParts = { readonly [K in keyof ShotSetupView]: unknown };
+
+function isSetup(parts: SetupParts): parts is ShotSetupView {
+  const { focalLengthMm, stop, stopScale, method } = parts;
+  return (
+    [focalLengthMm, stop].every((value) => typeof value === 'number' && Number.isFinite(value)) &&
+    (stopScale === 'T' || stopScale === 'f') &&
+    METHODS.some((known) => known === method)
+  );
+}
+
+function pickSetup({ focalLengthMm, stop, stopScale, method }: ShotSetupView): ShotSetupView {
+  return { focalLengthMm, stop, stopScale, method };
 }
 
 function toRevisionView({ version, savedAt, deviceId, deviceName, changes, name }: RevisionRow): RevisionView {

@@ -48,6 +48,7 @@ export interface RequestProblemValues {
   'too-many-codes': { readonly waitS: number };
   'only-here': object;
   'not-a-version': object;
+  'not-ids': { readonly max: number };
   'out-of-range': { readonly name: string; readonly max: number };
   'not-a-choice': { readonly name: string; readonly choices: readonly string[] };
   'other-shots': object;
@@ -154,6 +155,7 @@ const WRITERS: Writers = {
     message: 'the version is not a whole number',
     need: 'the version that was read, a whole number from 1',
   }),
+  'not-ids': ({ max }) => ({ message: 'the list of ids can’t be read', need: `1 to ${max} ids with commas between` }),
   'out-of-range': ({ name, max }) => ({ message: `${name} is out of range`, need: `a whole number from 1 to ${max}` }),
   'not-a-choice': ({ name, choices }) => ({ message: `${name} has an unknown value`, need: alternatives(choices) }),
   'other-shots': () => ({ message: 'the list does not match the shots of the production', need: 'each of its shots once' }),
