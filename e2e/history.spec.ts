@@ -57,7 +57,7 @@ test('a shot that its page can’t show hides no other, says which it is, and go
   await heron.api('post', `productions/${productionId}/shots`, { scene, slate: '4C', title: 'Beside it', plan });
   await heron.api('put', `shots/${shotId}`, { scene, slate, title: 'Broken since', plan, version: shot!.version });
   const broken = ({ plan: { optics: _, ...rest }, ...view }: typeof shot & object) => ({ ...view, plan: rest });
-  await page.route(new RegExp(`/api/(productions/${productionId}/shots|shots/${shotId})$`), async (route) => {
+  await page.route(new RegExp(`/api/(productions/${productionId}/plans[?].*|shots/${shotId})$`), async (route) => {
     if (route.request().method() !== 'GET') return route.fallback();
     const answer = (await (await route.fetch()).json()) as (typeof shot & object) | (typeof shot & object)[];
     await route.fulfill({

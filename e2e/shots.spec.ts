@@ -76,6 +76,34 @@ test.describe('shooting order', () => {
   });
 });
 
+test('of many shots only those near the visible ones are drawn, and each has its verdict when it is reached', async ({
+  heron,
+  page,
+}) => {
+  const [shot] = await heron.shots((await heron.api<{ id: string }[]>('get', 'productions'))[0]!.id);
+  const { scene, plan } = shot!;
+  const productionId = await heron.newProduction('Long film');
+  for (let number = 1; number <= 80; number++)
+    await heron.api('post', `productions/${productionId}/shots`, { scene, slate: `${number}A`, title: `Shot ${number}`, plan });
+  const asked: number[] = [];
+  page.on('request', (request) => {
+    const ids = new URL(request.url()).searchParams.get('shots');
+    if (ids) asked.push(ids.split(',').length);
+  });
+  await heron.open(`/productions/${productionId}/shots`);
+  await expect(page.getByRole('heading', { name: '80 shots' })).toBeVisible();
+  await expect(page.getByTestId('shot-state').first()).toBeVisible();
+  expect(await page.getByTestId('shot-slate').count()).toBeLessThan(30);
+  await page.getByRole('main').evaluate((main) => main.scrollTo(0, main.scrollHeight));
+  const last = page.getByRole('listitem').filter({ hasText: 'Shot 80' });
+  await expect(last.getByTestId('shot-state')).toBeVisible();
+  await expect(last).toHaveAttribute('aria-posinset', '80');
+  expect(await page.getByTestId('shot-slate').count()).toBeLessThan(30);
+  // every plan came once, some at a time
+  await expect.poll(() => asked.reduce((sum, count) => sum + count, 0)).toBe(80);
+  expect(Math.max(...asked)).toBeLessThanOrEqual(25);
+});
+
 test('productions are renamed, and an empty name keeps the old one', async ({ heron, page }) => {
   await heron.newProduction('Old name');
   await heron.open('/productions');

@@ -1,13 +1,13 @@
-import type { ShotView } from '@still-heron/contract';
+import type { ShotRowView } from '@still-heron/contract';
 import clsx from 'clsx';
 import { Link } from 'react-router';
 import styles from './ShotRow.module.css';
 import textStyles from '../../ui/text.module.css';
 
 /** Row of a shot that can't be shown. Its page says why, and offers the version before. */
-export function BrokenShotRow({ shot: { id, slate, title } }: { readonly shot: ShotView }) {
+export function BrokenShotRow({ shot: { id, slate, title } }: { readonly shot: ShotRowView }) {
   return (
-    <li className={styles.shotRow}>
+    <div className={styles.shotRow}>
       <div className={styles.shotLine}>
         <span />
         <Link
@@ -26,6 +26,6 @@ export function BrokenShotRow({ shot: { id, slate, title } }: { readonly shot: S
           </span>
         </Link>
       </div>
-    </li>
+    </div>
   );
 }

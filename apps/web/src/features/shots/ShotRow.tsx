@@ -1,7 +1,7 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import type { ShotView } from '@still-heron/contract';
-import { type Attention, formatStop, type Lens } from '@still-heron/core';
+import type { ShotRowView } from '@still-heron/contract';
+import { type Attention, formatStop } from '@still-heron/core';
 import { METHOD_WORDS, of100, minutesText, plannedTakesText } from '@still-heron/wording';
 import { Link } from 'react-router';
 import clsx from 'clsx';
@@ -14,7 +14,7 @@ import { TonedText } from '../../ui/Sentence';
 import textStyles from '../../ui/text.module.css';
 
 interface Props {
-  readonly shot: ShotView;
+  readonly shot: ShotRowView;
   readonly forecast: Forecast;
   /** Only in shooting order can rows be moved */
   readonly isMovable: boolean;
@@ -39,10 +39,9 @@ export function ShotRow({ shot, forecast, isMovable, isNewScene, onDuplicate, on
     disabled: !isMovable,
   });
   const { summary } = forecast;
-  const { lens, stop } = shot.plan.optics;
   const name = `${shot.slate} ${shot.title}`.trim();
   return (
-    <li
+    <div
       ref={setNodeRef}
       className={clsx(styles.shotRow, isDragging && styles.isDragged)}
       style={{ transform: CSS.Translate.toString(transform), transition }}
@@ -74,39 +73,36 @@ export function ShotRow({ shot, forecast, isMovable, isNewScene, onDuplicate, on
           <span data-testid="shot-slate" className={styles.shotSlate}>
             {shot.slate}
           </span>
-          <ShotHeading shot={shot} lens={lens} stop={stop} />
+          <ShotHeading shot={shot} />
           <TrackSketch summary={summary} />
-          <Kept shot={shot} forecast={forecast} />
-          <ShotOutcome summary={summary} isSeldom={isSeldom(shot, forecast)} />
+          <Kept forecast={forecast} />
+          <ShotOutcome summary={summary} isSeldom={isSeldom(forecast)} />
         </Link>
         <ShotActions onDuplicate={onDuplicate} name={name} onRemove={onRemove} />
       </div>
-    </li>
+    </div>
   );
 }
 
-interface ShotHeadingProps extends Pick<Props, 'shot'> {
-  readonly lens: Lens;
-  readonly stop: number;
-}
-
-function ShotHeading({ shot, lens, stop }: ShotHeadingProps) {
+function ShotHeading({ shot: { title, setup } }: Pick<Props, 'shot'>) {
   return (
     <span className={styles.shotWhat}>
-      <span className={styles.shotTitle}>{shot.title || 'Untitled'}</span>
-      <span className={styles.shotKit}>
-        <span className={textStyles.figure}>
-          {Number(lens.focalLengthMm.toFixed(1))} mm {formatStop(stop, lens.stopScale)}
-        </span>{' '}
-        · {METHOD_WORDS[shot.plan.method].short}
-      </span>
+      <span className={styles.shotTitle}>{title || 'Untitled'}</span>
+      {setup && (
+        <span className={styles.shotKit}>
+          <span className={textStyles.figure}>
+            {Number(setup.focalLengthMm.toFixed(1))} mm {formatStop(setup.stop, setup.stopScale)}
+          </span>{' '}
+          · {METHOD_WORDS[setup.method].short}
+        </span>
+      )}
     </span>
   );
 }
 
 /** Whether fewer takes are kept than are asked for. */
-function isSeldom({ plan }: ShotView, { rate }: Forecast): boolean {
-  return rate !== null && rate.keepRate < plan.goals.targetKeepRate;
+function isSeldom({ plan, rate }: Forecast): boolean {
+  return plan !== null && rate !== null && rate.keepRate < plan.goals.targetKeepRate;
 }
 
 interface ShotOutcomeProps {
@@ -164,8 +160,8 @@ const ATTENTION_WORDS: Readonly<Partial<Record<Attention, string>>> = {
 };
 
 /** Keep rate and time of the shot; empty until known. */
-function Kept({ shot: { plan }, forecast: { rate, time, attention } }: Pick<Props, 'shot' | 'forecast'>) {
-  if (!rate || !time) return <span data-testid="shot-kept" className={styles.shotKept} />;
+function Kept({ forecast: { plan, rate, time, attention } }: Pick<Props, 'forecast'>) {
+  if (!plan || !rate || !time) return <span data-testid="shot-kept" className={styles.shotKept} />;
   const word = attention && ATTENTION_WORDS[attention];
   return (
     <span data-testid="shot-kept" className={styles.shotKept}>

@@ -9,13 +9,13 @@ import {
 } from '@dnd-kit/core';
 import { refusalText } from '@still-heron/wording';
 import { arrayMove, SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import type { ProductionView, ShotView } from '@still-heron/contract';
+import type { ProductionView, ShotRowView } from '@still-heron/contract';
 import { App } from 'antd';
 import { useKeys } from '../../shared/keys/useKeys';
 import { useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Link, useParams } from 'react-router';
-import { problemOf, useOrderShotsMutation, useProductionQuery, useShotsQuery } from '../../shared/api/api';
+import { problemOf, useOrderShotsMutation, useProductionQuery, useShotRowsQuery } from '../../shared/api/api';
 import { dragAnnouncements } from './dragAnnouncements';
 import { Frame } from '../../ui/frame/Frame';
 import { PageNote } from '../../ui/PageNote';
@@ -26,6 +26,7 @@ import { useUnits } from '../../shared/useUnits';
 import { BrokenShotRow } from './BrokenShotRow';
 import { DayTotals } from './DayTotals';
 import { ShotRow } from './ShotRow';
+import { ShotRows } from './ShotRows';
 import { byAttention, dayTotals, useForecasts } from './useForecasts';
 import { useShotActions } from './useShotActions';
 import { Button } from '../../ui/Button';
@@ -38,7 +39,7 @@ import styles from './ShotsPage.module.css';
 export function ShotsPage() {
   const { productionId = '' } = useParams();
   const production = useProductionQuery(productionId);
-  const shots = useShotsQuery(productionId);
+  const shots = useShotRowsQuery(productionId);
   const error = production.error ?? shots.error;
   const retry = () => {
     void production.refetch();
@@ -70,13 +71,13 @@ const ORDERS = [
   { value: 'attention', word: 'what needs attention first' },
 ] as const;
 
-function ShotList({ production, shots }: { readonly production: ProductionView; readonly shots: ShotView[] }) {
+function ShotList({ production, shots }: { readonly production: ProductionView; readonly shots: ShotRowView[] }) {
   const [order] = useOrderShotsMutation();
   const { message } = App.useApp();
   const actions = useShotActions(production, shots);
   const [sorting, setSorting] = useState<'shooting' | 'attention'>('shooting');
   const units = useUnits();
-  const forecasts = useForecasts(shots, units);
+  const forecasts = useForecasts(production.id, shots, units);
   useKeys('n', () => void actions.create());
   useKeys('mod+z', () => void actions.takeBack(), { preventDefault: true });
   const sensors = useSensors(
@@ -102,7 +103,7 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
       aria-label={sorting === 'shooting' ? 'Shots in shooting order' : 'Shots by what needs attention'}
     >
       <ShotsHead shots={shots} sorting={sorting} onSorting={setSorting} actions={actions} />
-      <DayTotals days={dayTotals(shots, forecasts)} />
+      <DayTotals days={dayTotals(forecasts)} />
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}
@@ -112,8 +113,9 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
         }}
       >
         <SortableContext items={shown} strategy={verticalListSortingStrategy}>
-          <ol className={styles.shotRows}>
-            {shown.map((shot, index) => (
+          <ShotRows
+            shots={shown}
+            row={(shot, index) => (
               <ErrorBoundary key={`${shot.id} ${shot.version}`} fallback={<BrokenShotRow shot={shot} />}>
                 <ShotRow
                   shot={shot}
@@ -124,8 +126,8 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
                   onRemove={() => void actions.remove(shot)}
                 />
               </ErrorBoundary>
-            ))}
-          </ol>
+            )}
+          />
         </SortableContext>
       </DndContext>
     </section>
@@ -137,8 +139,8 @@ function FirstShot({
 }: {
   readonly actions: {
     create: () => Promise<void>;
-    duplicate: (shot: ShotView) => Promise<void>;
-    remove: (shot: ShotView) => Promise<void>;
+    duplicate: (shot: ShotRowView) => Promise<void>;
+    remove: (shot: ShotRowView) => Promise<void>;
     takeBack: () => Promise<void>;
   };
 }) {
@@ -156,13 +158,13 @@ function FirstShot({
 }
 
 interface ShotsHeadProps {
-  readonly shots: ShotView[];
+  readonly shots: ShotRowView[];
   readonly sorting: 'shooting' | 'attention';
   readonly onSorting: (value: 'shooting' | 'attention') => void;
   readonly actions: {
     create: () => Promise<void>;
-    duplicate: (shot: ShotView) => Promise<void>;
-    remove: (shot: ShotView) => Promise<void>;
+    duplicate: (shot: ShotRowView) => Promise<void>;
+    remove: (shot: ShotRowView) => Promise<void>;
     takeBack: () => Promise<void>;
   };
 }

@@ -1,4 +1,4 @@
-import type { ShotView } from '@still-heron/contract';
+import type { ShotRowView } from '@still-heron/contract';
 import {
   ATTENTION,
   type Attention,
@@ -11,6 +11,8 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 import { useEffect, useMemo, useState } from 'react';
+import { loadPlans } from '../../shared/api/loadPlans';
+import { useAppDispatch } from '../../shared/store/hooks';
 import { summariseShot } from '../../shared/workers/evaluator';
 import type { ShotSummary } from '../../shared/workers/protocol';
 import { SEED, TAKES } from '../../shared/workers/simulation/defaults';
@@ -18,6 +20,8 @@ import { trialPool } from '../../shared/workers/simulation/workers';
 
 /** Forecast of a shot, as far as known. */
 export interface Forecast {
+  /** null until loaded */
+  readonly plan: ShotPlan | null;
   readonly summary: ShotSummary | null;
   /** null until known, and for a plan that can't be evaluated */
   readonly rate: KeepRate | null;
@@ -30,8 +34,17 @@ const RANK = 4;
 /** Results within this time are shown together. */
 const BATCH_MS = 60;
 
-/** Known keep rates; a plan is immutable. */
-const cachedRates = new WeakMap<ShotPlan, KeepRate | null>();
+/** What is known of a shot in one version. */
+interface Known {
+  readonly version: number;
+  readonly plan: ShotPlan;
+  readonly summaries: Partial<Record<UnitSystem, ShotSummary>>;
+  /** undefined until known; null for a plan that can't be evaluated */
+  rate?: KeepRate | null;
+}
+
+/** By shot id; kept while the page is open, so that a list that is opened again is there at once. */
+const known = new Map<string, Known>();
 
 /** Whether a list can count with a plan. One that is broken must not hide the others. */
 function isReadable(plan: ShotPlan): boolean {
@@ -43,81 +56,108 @@ function isReadable(plan: ShotPlan): boolean {
   }
 }
 
-/** Forecasts by shot id: first the verdict, then the keep rate. */
-export function useForecasts(shots: readonly ShotView[], units: UnitSystem): ReadonlyMap<string, Forecast> {
-  const summaries = useSummaries(shots, units);
-  const drawn = useRates(shots);
+/** Forecasts by shot id: first the verdict, then the keep rate. Plans are loaded some at a time, from the top. */
+export function useForecasts(
+  productionId: string,
+  rows: readonly ShotRowView[],
+  units: UnitSystem,
+): ReadonlyMap<string, Forecast> {
+  const dispatch = useAppDispatch();
+  const [news, setNews] = useState(0);
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout> | null = null;
+    // hundreds of results arrive one by one, and each would redraw the list
+    const tell = () =>
+      (timer ??= setTimeout(() => {
+        timer = null;
+        setNews((count) => count + 1);
+      }, BATCH_MS));
+    const work = new ForecastWork(units, tell);
+    // a list whose server is away shows what it has; the list itself is asked for again, and with it the plans
+    void work.run((shotIds) => loadPlans(dispatch, productionId, shotIds), rows).catch(() => undefined);
+    return () => {
+      work.end();
+      if (timer !== null) clearTimeout(timer);
+    };
+  }, [dispatch, productionId, rows, units]);
   return useMemo(
-    () => new Map(shots.map((shot) => [shot.id, forecastOf(shot, summaries.get(shot.plan) ?? null)])),
-    // rates are cached by plan; their count tells when more are known
+    () => new Map(rows.map((row) => [row.id, forecastOf(row, units)])),
+    // what is known is kept outside of React
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [shots, summaries, drawn],
+    [rows, units, news],
   );
 }
 
-function forecastOf({ plan }: ShotView, summary: ShotSummary | null): Forecast {
-  const rate = cachedRates.get(plan);
-  if (!summary || rate === undefined) return { summary, rate: null, time: null, attention: null };
-  const { outcome } = summary;
-  if (outcome === 'unreadable') return { summary, rate: null, time: null, attention: 'unreadable' };
-  return {
-    summary,
-    rate,
-    time: rate && shotTime(plan, rate),
-    attention: attentionOf(plan, outcome === 'incomplete' ? null : outcome, rate?.keepRate ?? null),
-  };
-}
+/** Finds what is not known yet of the shots of a list. */
+class ForecastWork {
+  #isOn = true;
+  readonly #cancels: (() => void)[] = [];
 
-function useSummaries(shots: readonly ShotView[], units: UnitSystem): ReadonlyMap<ShotPlan, ShotSummary> {
-  const [summaries, setSummaries] = useState<ReadonlyMap<ShotPlan, ShotSummary>>(new Map());
-  useEffect(() => {
-    const known = new Map<ShotPlan, ShotSummary>();
-    let timer: ReturnType<typeof setTimeout> | null = null;
-    let isCurrent = true;
-    const show = () => {
-      timer = null;
-      setSummaries(new Map(known));
-    };
-    for (const { plan } of shots)
-      void summariseShot(plan, units).then((summary) => {
-        known.set(plan, summary);
-        // hundreds of results arrive one by one, and each would redraw the whole list
-        if (isCurrent) timer ??= setTimeout(show, BATCH_MS);
+  constructor(
+    private readonly units: UnitSystem,
+    private readonly tell: () => void,
+  ) {}
+
+  async run(load: (shotIds: readonly string[]) => ReturnType<typeof loadPlans>, rows: readonly ShotRowView[]): Promise<void> {
+    const isKnown = ({ id, version }: ShotRowView) => (known.get(id)?.version ?? 0) >= version;
+    this.#evaluate(rows.filter(isKnown).map(({ id }) => id));
+    const missing = rows.filter((row) => !isKnown(row)).map(({ id }) => id);
+    for await (const some of load(missing)) {
+      if (!this.#isOn) return;
+      for (const { id, version, plan } of some) known.set(id, { version, plan, summaries: {} });
+      this.#evaluate(some.map(({ id }) => id));
+    }
+  }
+
+  end(): void {
+    this.#isOn = false;
+    for (const cancel of this.#cancels) cancel();
+  }
+
+  #evaluate(ids: readonly string[]): void {
+    const shots = ids.map((id) => known.get(id)!);
+    for (const shot of shots.filter(({ summaries }) => !summaries[this.units]))
+      void summariseShot(shot.plan, this.units).then((summary) => {
+        shot.summaries[this.units] = summary;
+        if (this.#isOn) this.tell();
       });
-    return () => {
-      isCurrent = false;
-      if (timer !== null) clearTimeout(timer);
-    };
-  }, [shots, units]);
-  return summaries;
-}
-
-/** Requests missing keep rates. @returns a number that changes when more are known */
-function useRates(shots: readonly ShotView[]): number {
-  const [drawn, setDrawn] = useState(0);
-  useEffect(() => {
-    const plans = shots.map(({ plan }) => plan).filter((plan) => !cachedRates.has(plan) && isReadable(plan));
-    if (plans.length === 0) return undefined;
-    const asks = plans.map((plan) => ({ plan, order: drawLayoutOf(plan), without: null }));
+    const drawn = shots.filter(({ rate, plan }) => rate === undefined && isReadable(plan));
+    if (drawn.length === 0) return;
     const job = trialPool().draw({
-      asks,
+      asks: drawn.map(({ plan }) => ({ plan, order: drawLayoutOf(plan), without: null })),
       takes: TAKES,
       seed: SEED,
       rank: RANK,
-      onProgress({ rates, isDone }) {
+      onProgress: ({ rates, isDone }) => {
         if (!isDone) return;
-        rates.forEach((rate, index) => cachedRates.set(plans[index]!, rate));
-        setDrawn((count) => count + plans.length);
+        rates.forEach((rate, index) => (drawn[index]!.rate = rate));
+        this.tell();
       },
     });
-    return job.cancel;
-  }, [shots]);
-  return drawn;
+    this.#cancels.push(job.cancel);
+  }
+}
+
+const NOTHING_KNOWN: Forecast = { plan: null, summary: null, rate: null, time: null, attention: null };
+
+function forecastOf({ id }: ShotRowView, units: UnitSystem): Forecast {
+  const shot = known.get(id);
+  if (!shot) return NOTHING_KNOWN;
+  const { plan, rate } = shot;
+  const summary = shot.summaries[units] ?? null;
+  if (summary?.outcome === 'unreadable') return { ...NOTHING_KNOWN, plan, summary, attention: 'unreadable' };
+  if (!summary || rate === undefined) return { ...NOTHING_KNOWN, plan, summary };
+  const outcome = summary.outcome === 'incomplete' ? null : summary.outcome;
+  return {
+    ...{ plan, summary, rate },
+    time: rate && shotTime(plan, rate),
+    attention: attentionOf(plan, outcome, rate?.keepRate ?? null),
+  };
 }
 
 /** Shots sorted by urgency. Shots without a forecast come before those that are ready. */
-export function byAttention(shots: readonly ShotView[], forecasts: ReadonlyMap<string, Forecast>): ShotView[] {
-  const rank = ({ id }: ShotView) => {
+export function byAttention(shots: readonly ShotRowView[], forecasts: ReadonlyMap<string, Forecast>): ShotRowView[] {
+  const rank = ({ id }: ShotRowView) => {
     const forecast = forecasts.get(id);
     return [ATTENTION.indexOf(forecast?.attention ?? 'low-keep-rate'), forecast?.rate?.keepRate ?? 0] as const;
   };
@@ -137,19 +177,21 @@ export interface DayTotal {
   readonly unknown: number;
 }
 
-/** Takes and minutes by shooting day. Shots that can't be read have no day. */
-export function dayTotals(all: readonly ShotView[], forecasts: ReadonlyMap<string, Forecast>): DayTotal[] {
-  const shots = all.filter(({ plan }) => isReadable(plan));
-  const days = [...new Set(shots.map(({ plan }) => plan.schedule.day))].sort((a, b) => a - b);
-  return days.map((day) => {
-    const times = shots.filter(({ plan }) => plan.schedule.day === day).map(({ id }) => forecasts.get(id)?.time ?? null);
-    const known = times.filter((time) => time !== null && time.minutes !== null);
-    return {
+/** Takes and minutes by shooting day. Shots that are not loaded yet, or can't be read, have no day. */
+export function dayTotals(forecasts: ReadonlyMap<string, Forecast>): DayTotal[] {
+  const totals = new Map<number, DayTotal>();
+  for (const { plan, time } of forecasts.values()) {
+    if (!plan || !isReadable(plan)) continue;
+    const { day } = plan.schedule;
+    const { shots, takes, minutes, unknown } = totals.get(day) ?? { shots: 0, takes: 0, minutes: 0, unknown: 0 };
+    const isKnown = time !== null && time.minutes !== null;
+    totals.set(day, {
       day,
-      shots: times.length,
-      takes: known.reduce((sum, time) => sum + time!.takes!, 0),
-      minutes: known.reduce((sum, time) => sum + time!.minutes!, 0),
-      unknown: times.length - known.length,
-    };
-  });
+      shots: shots + 1,
+      takes: takes + (isKnown ? time.takes! : 0),
+      minutes: minutes + (isKnown ? time.minutes! : 0),
+      unknown: unknown + (isKnown ? 0 : 1),
+    });
+  }
+  return [...totals.values()].sort((a, b) => a.day - b.day);
 }

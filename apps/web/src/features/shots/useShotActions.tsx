@@ -1,4 +1,4 @@
-import type { ProductionView, ShotView } from '@still-heron/contract';
+import type { ProductionView, ShotRowView } from '@still-heron/contract';
 import { refusalText } from '@still-heron/wording';
 import { newPlan } from '@still-heron/core';
 import { App } from 'antd';
@@ -8,6 +8,7 @@ import {
   problemOf,
   useCreateShotMutation,
   useDuplicateShotMutation,
+  useLazyShotQuery,
   useRemoveShotMutation,
   useRestoreShotMutation,
 } from '../../shared/api/api';
@@ -20,16 +21,17 @@ import { Button } from '../../ui/Button';
 const OFFER_S = 8;
 
 /** Actions on whole shots. Every rejection is shown on the page. */
-export function useShotActions(production: ProductionView, shots: readonly ShotView[]) {
+export function useShotActions(production: ProductionView, shots: readonly ShotRowView[]) {
   const navigate = useNavigate();
   const { message, notification } = App.useApp();
+  const [findShot] = useLazyShotQuery();
   const [createShot] = useCreateShotMutation();
   const [duplicateShot] = useDuplicateShotMutation();
   const [removeShot] = useRemoveShotMutation();
   const [restoreShot] = useRestoreShotMutation();
   const { items: cameras } = useKit('cameras');
   const { items: lenses } = useKit('lenses');
-  const removed = useRef<ShotView[]>([]);
+  const removed = useRef<ShotRowView[]>([]);
 
   const showRefusal = (what: string, error: unknown) => {
     if (error) void message.error(refusalText(what, problemOf(error).body));
@@ -37,18 +39,20 @@ export function useShotActions(production: ProductionView, shots: readonly ShotV
 
   async function create(): Promise<void> {
     const last = shots[shots.length - 1];
+    const before = last && (await findShot(last.id));
+    if (before?.error) return showRefusal('The shot was not created', before.error);
     const document = {
       scene: last?.scene ?? '',
       slate: nextSlate(shots.map(({ slate }) => slate)),
       title: '',
-      plan: last ? newPlan(last.plan) : firstPlan(cameras, lenses),
+      plan: before?.data ? newPlan(before.data.plan) : firstPlan(cameras, lenses),
     };
     const { data, error } = await createShot({ productionId: production.id, document });
     showRefusal('The shot was not created', error);
     if (data) await navigate(`/shots/${data.id}/setup`);
   }
 
-  async function duplicate(shot: ShotView): Promise<void> {
+  async function duplicate(shot: ShotRowView): Promise<void> {
     showRefusal('The shot was not duplicated', (await duplicateShot(shot.id)).error);
   }
 
@@ -59,7 +63,7 @@ export function useShotActions(production: ProductionView, shots: readonly ShotV
     showRefusal(`${shot.slate} was not restored`, (await restoreShot(shot.id)).error);
   }
 
-  async function remove(shot: ShotView): Promise<void> {
+  async function remove(shot: ShotRowView): Promise<void> {
     const { error } = await removeShot({ id: shot.id, version: shot.version });
     showRefusal(`${shot.slate} was not deleted`, error);
     if (error) return;

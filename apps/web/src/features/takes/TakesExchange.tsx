@@ -1,11 +1,13 @@
 import { problem, type ShotPlan } from '@still-heron/core';
-import type { ShotView } from '@still-heron/contract';
+import type { ShotRowView } from '@still-heron/contract';
 import { problemView, refusalText, importedText } from '@still-heron/wording';
 import { App } from 'antd';
 import { useState } from 'react';
-import { problemOf, useProductionQuery, useShotsQuery } from '../../shared/api/api';
+import { problemOf, useProductionQuery, useShotRowsQuery } from '../../shared/api/api';
+import { loadPlans } from '../../shared/api/loadPlans';
 import { useLazyWholeTakesQuery, useLogTakeMutation } from '../../shared/api/takesApi';
 import { askForFile, saveFile } from '../../shared/files/csv';
+import { useAppDispatch } from '../../shared/store/hooks';
 import { useUnits } from '../../shared/useUnits';
 import { ProblemList } from '../../ui/ProblemList';
 import { readTakesFile, type RetimeWish, takesFile, type TakesFile } from './exchangeTakes';
@@ -29,8 +31,9 @@ const FILES: readonly { readonly kind: TakesFile; readonly word: string; readonl
 /** Export and import of takes, and files for the editor. */
 export function TakesExchange({ productionId, shot, wish }: Props) {
   const { message } = App.useApp();
+  const dispatch = useAppDispatch();
   const { data: production } = useProductionQuery(productionId, { skip: !productionId });
-  const { data: shots } = useShotsQuery(productionId, { skip: !productionId });
+  const { data: shots } = useShotRowsQuery(productionId, { skip: !productionId });
   const units = useUnits();
   const [whole] = useLazyWholeTakesQuery();
   const { read, problems, forget } = useTakesImport(shot, shots);
@@ -39,7 +42,14 @@ export function TakesExchange({ productionId, shot, wish }: Props) {
   async function save({ kind, type }: (typeof FILES)[number]): Promise<void> {
     const { data, error } = await whole({ productionId, shotId: shot?.id ?? null });
     if (!data) return void message.error(refusalText('The takes were not loaded', problemOf(error).body));
-    const planOf = (id: string) => (id === shot?.id ? shot.plan : shots?.find((known) => known.id === id)?.plan);
+    const plans = new Map(shot ? [[shot.id, shot.plan]] : []);
+    const others = [...new Set(data.map(({ shotId }) => shotId))].filter((id) => !plans.has(id));
+    try {
+      for await (const some of loadPlans(dispatch, productionId, others)) for (const { id, plan } of some) plans.set(id, plan);
+    } catch (failure) {
+      return void message.error(refusalText('The plans were not loaded', problemOf(failure).body));
+    }
+    const planOf = (id: string) => plans.get(id);
     const text = takesFile(kind, name, data, { plan: shot?.plan ?? null, planOf, units, wish: wish ?? null });
     saveFile(`${name} takes.${kind}`, text, type);
   }
@@ -70,7 +80,7 @@ export function TakesExchange({ productionId, shot, wish }: Props) {
 }
 
 /** Import of a file of takes: all its slates must be known, and takes that were already logged stay as they are. */
-function useTakesImport(shot: Props['shot'], shots: readonly ShotView[] | undefined) {
+function useTakesImport(shot: Props['shot'], shots: readonly ShotRowView[] | undefined) {
   const { message } = App.useApp();
   const [log] = useLogTakeMutation();
   const [problems, setProblems] = useState<Parameters<typeof ProblemList>[0]['problems'] | null>(null);

@@ -5,7 +5,7 @@ import {
   fetchBaseQuery,
   type FetchBaseQueryError,
 } from '@reduxjs/toolkit/query/react';
-import type { ErrorBody, ProductionView, ShotDocument, ShotView } from '@still-heron/contract';
+import type { ErrorBody, ProductionView, ShotDocument, ShotRowView, ShotView } from '@still-heron/contract';
 import { deviceId, deviceName } from '../thisDevice';
 import { askForCode, NEEDS_CODE } from './entry';
 import type { RootState } from '../store/hooks';
@@ -42,8 +42,8 @@ export const api = createApi({
       query: ({ id, ...body }) => ({ url: `productions/${id}`, method: 'PATCH', body }),
       invalidatesTags: ['Production'],
     }),
-    shots: build.query<ShotView[], string>({
-      query: (productionId) => `productions/${productionId}/shots`,
+    shotRows: build.query<ShotRowView[], string>({
+      query: (productionId) => `productions/${productionId}/shot-rows`,
       providesTags: ['Shots'],
     }),
     shot: build.query<ShotView, string>({ query: (id) => `shots/${id}` }),
@@ -80,7 +80,7 @@ export const api = createApi({
       // show the new order at once, and restore the stored order if the server rejects it
       async onQueryStarted({ productionId, shotIds }, { dispatch, queryFulfilled }) {
         const patch = dispatch(
-          api.util.updateQueryData('shots', productionId, (shots) => {
+          api.util.updateQueryData('shotRows', productionId, (shots) => {
             shots.sort((a, b) => shotIds.indexOf(a.id) - shotIds.indexOf(b.id));
           }),
         );
@@ -96,7 +96,8 @@ export const {
   useProductionQuery,
   useCreateProductionMutation,
   useChangeProductionMutation,
-  useShotsQuery,
+  useShotRowsQuery,
+  useLazyShotQuery,
   useCreateShotMutation,
   useDuplicateShotMutation,
   useRemoveShotMutation,
