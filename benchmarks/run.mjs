@@ -1,20 +1,10 @@
-import { execFileSync } from 'node:child_process';
-import { writeFileSync } from 'node:fs';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
-import { fileURLToPath } from 'node:url';
-import { benchCues } from './cues.mjs';
-import { benchEvaluate } from './evaluate.mjs';
-import { benchFloor } from './floor.mjs';
-import { benchForced } from './forced.mjs';
-import { benchHand } from './hand.mjs';
-import { benchKit, benchTable } from './kit.mjs';
-import { benchKeepRate } from './keepRate.mjs';
-import { benchOptimiser } from './optimiser.mjs';
-import { benchPage } from './page.mjs';
-import { benchSave, startServer } from './server.mjs';
-import { benchStop } from './stop.mjs';
-import { benchTakes } from './takes.mjs';
-import { benchVerdict } from './verdict.mjs';
+import { BENCHES, runBenches } from './list.mjs';
+import { startServer } from './server.mjs';
+
+/** Written by `npm run bench:paired`. */
+const PAIRED = 'benchmarks/paired.md';
 
 /**
  * Runs every benchmark, prints one line each (figure, aim, whether it holds), and writes `docs/benchmarks.md`. Ends with 1 if an
@@ -22,34 +12,13 @@ import { benchVerdict } from './verdict.mjs';
  */
 const server = await startServer();
 try {
-  const results = [
-    ...benchEvaluate(),
-    await benchOptimiser(),
-    benchKeepRate(),
-    benchVerdict(),
-    ...alone('largest.mjs'),
-    benchTable(),
-    await benchSave(server.address),
-    await benchForced(),
-    ...(await benchPage(server.address)),
-    ...(await benchHand(server.address)),
-    ...(await benchFloor(server.address)),
-    ...(await benchKit(server.address)),
-    ...(await benchStop(server.address)),
-    ...(await benchCues(server.address)),
-    ...(await benchTakes()),
-  ];
+  const results = await runBenches(Object.keys(BENCHES), server.address);
   for (const { what, figure, aim, shareOfAim } of results)
     console.log(`${verdictOf(shareOfAim)}  ${what}: ${figure} (aim: ${aim})`);
   writeFileSync('docs/benchmarks.md', page(results));
   if (results.some(({ shareOfAim }) => verdictOf(shareOfAim) === 'FAILS')) process.exitCode = 1;
 } finally {
   await server.stop();
-}
-
-/** Results of a benchmark that runs in a process of its own. */
-function alone(file) {
-  return JSON.parse(execFileSync(process.execPath, [fileURLToPath(new URL(file, import.meta.url))], { encoding: 'utf8' }));
 }
 
 /** Machines are noisy: only an aim that is missed by more than a half fails the run. */
@@ -71,5 +40,6 @@ function page(results) {
     '| --- | --- | --- | --- |',
     ...rows,
     '',
+    ...(existsSync(PAIRED) ? [readFileSync(PAIRED, 'utf8')] : []),
   ].join('\n');
 }

@@ -1,16 +1,19 @@
 import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import { newPlan } from '@still-heron/core';
 import { longShot, summary } from './evaluate.mjs';
 
-/** Starts the built server on its own data folder. @returns its address and a function to stop it */
+/** The bundle, or what was run before there was one. */
+const PROGRAM = ['bundle', 'dist'].map((folder) => resolve(`apps/server/${folder}/main.js`)).find(existsSync);
+
+/** Starts the built server, on a data folder of its own unless one is given. @returns its address, its process and a function to stop it */
 export async function startServer(env = {}) {
-  const folder = mkdtempSync(join(tmpdir(), 'still-heron-bench-'));
-  const child = spawn(process.execPath, [resolve('apps/server/bundle/main.js')], {
-    env: { ...process.env, STILL_HERON_BACKUPS: 'off', ...env, PORT: '0', STILL_HERON_DATA: folder },
+  const ownFolder = env.STILL_HERON_DATA ? null : mkdtempSync(join(tmpdir(), 'still-heron-bench-'));
+  const child = spawn(process.execPath, [PROGRAM], {
+    env: { ...process.env, STILL_HERON_BACKUPS: 'off', STILL_HERON_DATA: ownFolder, ...env, PORT: '0' },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   const address = await new Promise((found, failed) => {
@@ -25,9 +28,9 @@ export async function startServer(env = {}) {
       child.once('exit', ended);
       child.kill('SIGTERM');
     });
-    rmSync(folder, { recursive: true, force: true });
+    if (ownFolder) rmSync(ownFolder, { recursive: true, force: true });
   };
-  return { address, stop };
+  return { address, stop, processId: child.pid };
 }
 
 export async function call(address, method, path, body) {
