@@ -12,7 +12,7 @@ const OUTSIDE = [
 ];
 
 /**
- * Bundles the compiled server into a few files, which load in a third of the time of some thousand, and makes the empty database
+ * Bundles the compiled server into a few files, which load in a third of the time of some thousand, and makes the database
  * that a first start copies.
  */
 await main(async () => {
@@ -30,6 +30,6 @@ await main(async () => {
       minify: { compress: false, mangle: false, codegen: { removeWhitespace: true } },
     },
   });
-  const { makeEmptyStore } = await import('../apps/server/dist/database/emptyStore.js');
-  await makeEmptyStore(join(SERVER, 'bundle/emptyStore'));
+  const { makeNewStore } = await import('../apps/server/dist/database/newStore.js');
+  await makeNewStore(join(SERVER, 'bundle/newStore'));
 });

@@ -28,7 +28,6 @@ const SOURCES = [
   'packages/wording/src',
   'packages/contract/src',
   'apps/server/src',
-  'apps/server/migrations',
   'tools/bundle.mjs',
   'apps/web/src',
   'apps/web/public',
@@ -47,7 +46,7 @@ export function build({ force = false } = {}) {
     'packages/contract/dist/index.js',
     'apps/server/dist/main.js',
     'apps/server/bundle/main.js',
-    'apps/server/bundle/emptyStore/PG_VERSION',
+    'apps/server/bundle/newStore/PG_VERSION',
     'apps/web/dist/index.html',
   ];
   const isWhole = outputs.every((path) => existsSync(join(ROOT, path)));

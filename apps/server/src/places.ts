@@ -7,8 +7,8 @@ const SERVER = resolve(import.meta.dirname, '..');
 export const PLACES = {
   package: resolve(SERVER, 'package.json'),
   migrations: resolve(SERVER, 'migrations'),
-  /** An empty database with all migrations, made at build; missing in a folder that was never built */
-  emptyStore: resolve(SERVER, 'bundle/emptyStore'),
+  /** A database without tables, made at build; missing in a folder that was never built */
+  newStore: resolve(SERVER, 'bundle/newStore'),
   page: resolve(SERVER, '../web/dist'),
   /** What a thread of the pool runs */
   thread: resolve(import.meta.dirname, 'thread.js'),

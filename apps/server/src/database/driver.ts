@@ -1,7 +1,8 @@
 import { mkdirSync } from 'node:fs';
-import { cp } from 'node:fs/promises';
+import { cp, mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { PGlite } from '@electric-sql/pglite';
+import type { PGlite } from '@electric-sql/pglite';
 import { drizzle as drizzlePglite } from 'drizzle-orm/pglite';
 import { noRoomForBackupText } from '@still-heron/wording';
 import type { Database } from './database.js';
@@ -11,6 +12,7 @@ import { filesBelow } from './filesBelow.js';
 import { freeBytesOf, RESERVED_BYTES } from './freeSpace.js';
 import { lockDataFolder } from './lock.js';
 import { knownMigrations, migrate, storedMigrations } from './migrations.js';
+import { putNewStore } from './newStore.js';
 import * as schema from './schema.js';
 
 /** Where the database is, and what happens before it is changed to a newer form. */
@@ -95,11 +97,26 @@ export async function openCopy(folder: string): Promise<OpenDatabase> {
   return plain(await openCopyOfStore(folder), folder);
 }
 
-/** A database in memory, in the form after some of the migrations, which can be brought to the newest form. */
+/** A database of its own that is gone when it is closed, in the form after some of the migrations. It can be brought to the newest form. */
 export async function openScratch(migrations: number): Promise<OpenDatabase & { toNewest(): Promise<void> }> {
-  const open = plain(await PGlite.create(), 'memory');
-  await migrate(open.db, migrations);
-  return { ...open, toNewest: () => migrate(open.db) };
+  const folder = await mkdtemp(join(tmpdir(), 'still-heron-scratch-'));
+  const remove = () => rm(folder, { recursive: true, force: true });
+  try {
+    await putNewStore(folder);
+    const open = await openCopy(folder);
+    await migrate(open.db, migrations);
+    return {
+      ...open,
+      toNewest: () => migrate(open.db),
+      close: async () => {
+        await open.close();
+        await remove();
+      },
+    };
+  } catch (error) {
+    await remove();
+    throw error;
+  }
 }
 
 function plain(client: PGlite, where: string): OpenDatabase {
@@ -119,6 +136,6 @@ function binaryCopy(client: PGlite): BinaryCopy {
 }
 
 /** The database of an open PGlite. */
-export function overPglite(client: PGlite): Database {
+function overPglite(client: PGlite): Database {
   return drizzlePglite(client, { schema }) as unknown as Database;
 }

@@ -1,11 +1,11 @@
 import { closeSync, existsSync, fsyncSync, openSync, readdirSync, readFileSync, renameSync, rmSync } from 'node:fs';
-import { cp, open, readdir } from 'node:fs/promises';
+import { open, readdir } from 'node:fs/promises';
 import { basename, dirname, join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import { NodeFS } from '@electric-sql/pglite/nodefs';
 import { otherPostgresText } from '@still-heron/wording';
-import { PLACES } from '../places.js';
 import { BrokenStore, StartLog } from './brokenStore.js';
+import { putNewStore } from './newStore.js';
 
 /** What PostgreSQL asks of a file system, and Emscripten's folder leaves out. */
 interface StreamOperations {
@@ -88,12 +88,9 @@ async function start(folder: string, startParams: string[]): Promise<PGlite> {
   }
 }
 
-/** A copy of the empty store of the build takes a tenth of the time and memory of a new one. */
 async function makeStore(folder: string): Promise<void> {
   const unfinished = join(dirname(folder), `${basename(folder)}.unfinished`);
-  rmSync(unfinished, { recursive: true, force: true });
-  if (existsSync(PLACES.emptyStore)) await cp(PLACES.emptyStore, unfinished, { recursive: true });
-  else await (await PGlite.create(unfinished)).close();
+  await putNewStore(unfinished);
   await forceTree(unfinished);
   rmSync(folder, { recursive: true, force: true });
   renameSync(unfinished, folder);
