@@ -8,17 +8,17 @@ import { build, install, installChromium, keepTestsInMemory } from './setup.mjs'
 
 const RULES = [installed('eslint/bin/eslint.js'), '-c', 'eslint.typed.config.mjs'];
 
-/** What reads the code without running it, in two lanes of about the same length: name and arguments for Node. */
+/** What reads the code without running it, in lanes that run at once: name and arguments for Node. */
 const LANES = [
   [
     ['rules of the page', [...RULES, 'apps/web']],
-    ['format', [installed('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']],
     ['circles', [installed('dependency-cruiser/bin/dependency-cruise.mjs'), ...circleArguments()]],
   ],
   [
     ['rules of everything else', [...RULES, '.', '--ignore-pattern', 'apps/web/']],
-    ...TYPE_PROJECTS.map((project) => [`types of ${project}`, [TSC, '-p', join(ROOT, project)]]),
+    ['format', [installed('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']],
   ],
+  TYPE_PROJECTS.map((project) => [`types of ${project}`, [TSC, '-p', join(ROOT, project)]]),
 ];
 
 /**
