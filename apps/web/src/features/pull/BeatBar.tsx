@@ -1,13 +1,15 @@
 import { REQUIREMENT_WORDS } from '@still-heron/wording';
-import { type Beat, changeBeat, formatTime, type CompleteVerdict, type ShotPlan } from '@still-heron/core';
+import { type Beat, changeBeat, formatTime } from '@still-heron/core';
 import clsx from 'clsx';
 import { subjectColour } from '../../charts/subjectColour';
 import { type KeyboardEvent, useRef } from 'react';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { useDrag } from '../../shared/gestures/useDrag';
+import { memoByValue } from '../../shared/memoByValue';
 import { itemSelected } from '../shot/sessionSlice';
 import { abandonGesture, editPlan } from '../shot/shotSlice';
-import { type PullChartLayout, LANE } from './pullChartLayout';
+import { type ReadChart, scaleOf } from './Handle';
+import { LANE } from './pullChartLayout';
 import { KeyMoment } from './KeyMoment';
 import { draggedTime, snappedSpan, timesOf } from './snapTimes';
 import styles from './BeatBar.module.css';
@@ -18,35 +20,46 @@ const SOFT_STRIP = 7;
 /** Approximate letter width, to decide which words fit. */
 const LETTER_PX = 7.4;
 
+/** Part of a beat in which its requirement is not met, in pixels. */
+export interface SoftStrip {
+  readonly x: number;
+  readonly width: number;
+}
+
 interface Props {
   readonly beat: Beat;
   readonly x: number;
   readonly width: number;
   readonly y: number;
+  /** Edges of the chart */
+  readonly left: number;
+  readonly right: number;
   readonly subjectIndex: number;
-  readonly layout: PullChartLayout;
-  readonly plan: ShotPlan;
-  readonly verdict: CompleteVerdict | null;
+  /** Its subject */
+  readonly name: string;
+  /** null for a beat without a key moment */
+  readonly keyX: number | null;
+  readonly isKeyMomentMissed: boolean;
+  readonly strips: readonly SoftStrip[];
+  /** Empty for a beat that is kept */
+  readonly share: string;
+  readonly chart: ReadChart;
 }
 
-/** A beat on its lane. Its ends, the whole bar and its key moment can be dragged. */
-export function BeatBar({ beat, x, width, y, subjectIndex, layout, plan, verdict }: Props) {
+/** A beat on its lane. Its ends, the whole bar and its key moment can be dragged. Rendered only when something of it changes. */
+export const BeatBar = memoByValue(function BeatBar({ beat, x, width, y, left, right, name, chart, ...shown }: Props) {
+  const { subjectIndex, keyX, isKeyMomentMissed, strips, share } = shown;
   const isSelected = useAppSelector((state) => state.session.selection?.id === beat.id);
-  const name = plan.subjects[subjectIndex]!.name;
   const requirement = `${name} ${REQUIREMENT_WORDS[beat.requirement].phrase}`;
   const colour = subjectColour(subjectIndex);
-  const pxPerS = layout.x(1) - layout.x(0);
-  const drags = useBeatDrags(beat, requirement, plan, pxPerS);
-  const wrong = [...(verdict?.softSpans ?? []), ...(verdict?.tooSharpSpans ?? [])].filter((span) => span.beatId === beat.id);
+  const drags = useBeatDrags(beat, requirement, chart);
   const edges = [
     { key: 'fromS', at: x, drag: drags.from, label: `${requirement} from`, value: beat.fromS },
     { key: 'toS', at: x + width, drag: drags.to, label: `${requirement} until`, value: beat.toS },
   ] as const;
-  const shownX = Math.max(x, layout.left);
-  const shownWidth = Math.min(x + width, layout.right) - shownX;
+  const shownX = Math.max(x, left);
+  const shownWidth = Math.min(x + width, right) - shownX;
   const words = wordsThatFit(beat, name, shownWidth - 16);
-  const judged = verdict?.beats.find(({ beatId }) => beatId === beat.id);
-  const share = judged && !judged.kept ? `${Math.floor(judged.share * 100)} %` : '';
   return (
     <g
       className={clsx(styles.beat, styles[`is-${beat.requirement}`], isSelected && styles.isSelected)}
@@ -56,7 +69,7 @@ export function BeatBar({ beat, x, width, y, subjectIndex, layout, plan, verdict
       <rect x={x} width={width} y={y} height={LANE} rx={3} className={styles.beatGround} />
       <rect {...drags.body} x={x} width={width} y={y} height={LANE} rx={3} className={styles.beatBar} onClick={drags.select} />
       <rect x={x} width={3} y={y} height={LANE} fill={colour} />
-      <SoftStrips wrong={wrong} layout={layout} y={y} />
+      <SoftStrips strips={strips} y={y} />
       <BeatLabel shownX={shownX} y={y} shownWidth={shownWidth} words={words} share={share} />
       {edges.map(({ key, at, drag, label, value }) => (
         <BeatEdge
@@ -70,21 +83,20 @@ export function BeatBar({ beat, x, width, y, subjectIndex, layout, plan, verdict
           onKey={drags.onKey(key)}
         />
       ))}
-      {beat.keyMomentS !== null && (
+      {keyX !== null && (
         <KeyMoment
           beat={beat}
           name={name}
-          x={layout.x(beat.keyMomentS)}
+          x={keyX}
           y={y + LANE / 2}
-          pxPerS={pxPerS}
-          plan={plan}
-          isMissed={judged?.isKeyMomentKept === false}
+          chart={chart}
+          isMissed={isKeyMomentMissed}
           onMove={(keyMomentS, step) => drags.change({ keyMomentS }, step)}
         />
       )}
     </g>
   );
-}
+});
 
 interface BeatLabelProps extends Pick<Props, 'y'> {
   readonly shownX: number;
@@ -109,7 +121,7 @@ function BeatLabel({ shownX, y, shownWidth, words, share }: BeatLabelProps) {
 }
 
 /** Drags and keys of a beat: both ends, and the whole bar. */
-function useBeatDrags(beat: Beat, requirement: string, plan: ShotPlan, pxPerS: number) {
+function useBeatDrags(beat: Beat, requirement: string, chart: ReadChart) {
   const dispatch = useAppDispatch();
   const was = useRef(beat);
   const gesture = useRef('');
@@ -122,11 +134,14 @@ function useBeatDrags(beat: Beat, requirement: string, plan: ShotPlan, pxPerS: n
     },
     onGiveUp: (step: string) => dispatch(abandonGesture(step)),
   };
-  const timeAt = (timeS: number, dx: number, isAlt: boolean) =>
-    draggedTime(timeS, dx / pxPerS, isAlt ? null : { times: timesOf(plan, beat.id), pxPerS });
+  const timeAt = (timeS: number, dx: number, isAlt: boolean) => {
+    const { plan, pxPerS } = scaleOf(chart);
+    return draggedTime(timeS, dx / pxPerS, isAlt ? null : { times: timesOf(plan, beat.id), pxPerS });
+  };
   const body = useDrag({
     ...common,
     onDrag: ({ dx, isAlt, gesture: step }) => {
+      const { plan, pxPerS } = scaleOf(chart);
       const lengthS = was.current.toS - was.current.fromS;
       const wantedS = was.current.fromS + dx / pxPerS;
       const snappedS = isAlt ? wantedS : snappedSpan(wantedS, wantedS + lengthS, timesOf(plan, beat.id), pxPerS);
@@ -146,7 +161,7 @@ function useBeatDrags(beat: Beat, requirement: string, plan: ShotPlan, pxPerS: n
     const across = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
     if (!across) return;
     event.preventDefault();
-    change({ [edge]: beat[edge] + (across * (event.shiftKey ? 10 : 1)) / plan.captureFps }, gesture.current);
+    change({ [edge]: beat[edge] + (across * (event.shiftKey ? 10 : 1)) / chart().plan.captureFps }, gesture.current);
   };
   const select = () => {
     gesture.current = `keys-${beat.id}-${performance.now()}`;
@@ -155,18 +170,14 @@ function useBeatDrags(beat: Beat, requirement: string, plan: ShotPlan, pxPerS: n
   return { body, from, to, onKey, select, change };
 }
 
-interface SoftStripsProps extends Pick<Props, 'layout' | 'y'> {
-  readonly wrong: readonly { readonly fromS: number; readonly toS: number }[];
-}
-
-function SoftStrips({ wrong, layout, y }: SoftStripsProps) {
+function SoftStrips({ strips, y }: Pick<Props, 'strips' | 'y'>) {
   return (
     <>
-      {wrong.map((span) => (
+      {strips.map(({ x, width }) => (
         <rect
-          key={span.fromS}
-          x={layout.x(span.fromS)}
-          width={Math.max(2, layout.x(span.toS) - layout.x(span.fromS))}
+          key={x}
+          x={x}
+          width={width}
           y={y + LANE - SOFT_STRIP}
           height={SOFT_STRIP}
           fill="url(#soft-hatch)"

@@ -10,6 +10,16 @@ export interface HandleProps {
   readonly units: UnitSystem;
   /** Freezes the axis during a drag */
   readonly hold: { readonly start: () => void; readonly end: () => void };
+  readonly chart: ReadChart;
+}
+
+/** Reads what the chart shows now. For handlers of parts that are not rendered with every change; the function stays the same. */
+export type ReadChart = () => Pick<HandleProps, 'layout' | 'plan'>;
+
+/** The plan as it is now, and pixels of a second. */
+export function scaleOf(chart: ReadChart): { readonly plan: ShotPlan; readonly pxPerS: number } {
+  const { plan, layout } = chart();
+  return { plan, pxPerS: layout.x(1) - layout.x(0) };
 }
 
 interface Props {

@@ -1,10 +1,11 @@
-import { type Beat, formatTime, type ShotPlan } from '@still-heron/core';
+import { type Beat, formatTime } from '@still-heron/core';
 import { useRef } from 'react';
 import clsx from 'clsx';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { useDrag } from '../../shared/gestures/useDrag';
 import { itemSelected } from '../shot/sessionSlice';
 import { abandonGesture } from '../shot/shotSlice';
+import { type ReadChart, scaleOf } from './Handle';
 import { snapped, timesOf } from './snapTimes';
 import styles from './KeyMoment.module.css';
 
@@ -13,14 +14,13 @@ interface Props {
   readonly name: string;
   readonly x: number;
   readonly y: number;
-  readonly pxPerS: number;
-  readonly plan: ShotPlan;
+  readonly chart: ReadChart;
   readonly isMissed: boolean;
   readonly onMove: (keyMomentS: number, gesture: string) => void;
 }
 
 /** Key moment of a beat: a diamond, crossed out if it is missed. */
-export function KeyMoment({ beat, name, x, y, pxPerS, plan, isMissed, onMove }: Props) {
+export function KeyMoment({ beat, name, x, y, chart, isMissed, onMove }: Props) {
   const dispatch = useAppDispatch();
   const grabbedS = useRef(0);
   const gesture = useRef('');
@@ -33,6 +33,7 @@ export function KeyMoment({ beat, name, x, y, pxPerS, plan, isMissed, onMove }: 
     },
     onGiveUp: (step) => dispatch(abandonGesture(step)),
     onDrag: ({ dx, isAlt, gesture: step }) => {
+      const { plan, pxPerS } = scaleOf(chart);
       const wantedS = grabbedS.current + dx / pxPerS;
       onMove(isAlt ? wantedS : snapped(wantedS, timesOf(plan, beat.id), pxPerS), step);
     },
@@ -56,7 +57,7 @@ export function KeyMoment({ beat, name, x, y, pxPerS, plan, isMissed, onMove }: 
         const across = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
         if (!across) return;
         event.preventDefault();
-        onMove(keyMomentS + (across * (event.shiftKey ? 10 : 1)) / plan.captureFps, gesture.current);
+        onMove(keyMomentS + (across * (event.shiftKey ? 10 : 1)) / chart().plan.captureFps, gesture.current);
       }}
     >
       <rect x={-13} y={-12} width={26} height={24} className={styles.grab} />

@@ -1,9 +1,10 @@
 import type { CompleteVerdict, ShotPlan, UnitSystem } from '@still-heron/core';
 import clsx from 'clsx';
 import { subjectColour } from '../../charts/subjectColour';
-import { useMemo, useState } from 'react';
+import { useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { useDrag } from '../../shared/gestures/useDrag';
+import { memoByValue } from '../../shared/memoByValue';
 import { type Size, useSize } from '../../shared/useSize';
 import { itemSelected, playheadMoved, playStopped } from '../shot/sessionSlice';
 import type { AxisDomain } from '../../charts/axisScale';
@@ -15,6 +16,7 @@ import { TrackStart } from './TrackStart';
 import { TimeStrip } from './TimeStrip';
 import { useTimeView } from './useTimeView';
 import { useWheelZoom } from './useWheelZoom';
+import type { ReadChart } from './Handle';
 import { PullHandles } from './PullHandles';
 import { MarkChips } from './MarkChips';
 import { Playhead } from './Playhead';
@@ -48,7 +50,9 @@ function Channel({ plan, verdict, units, size }: Props & { readonly size: Size }
     [plan, verdict, axis, units, size, view, held],
   );
   const wheel = useWheelZoom(layout, zoom, pan);
-  const hold = { start: () => setHeld(layout.domain), end: () => setHeld(undefined) };
+  const chart = useReadChart(layout, plan);
+  const hold = useMemo(() => ({ start: () => setHeld(chart().layout.domain), end: () => setHeld(undefined) }), [chart]);
+  const handles = { layout, plan, units, hold, chart };
   const { left, right, top, bottom } = layout;
   return (
     <svg ref={wheel} width={size.width} height={size.height} role="group" aria-label="Distance and focus over time">
@@ -83,16 +87,25 @@ function Channel({ plan, verdict, units, size }: Props & { readonly size: Size }
         </text>
       ))}
       <TimeGround layout={layout} durationS={plan.durationS} />
-      <MarkChips layout={layout} plan={plan} units={units} hold={hold} />
-      <BeatLanes layout={layout} plan={plan} verdict={verdict} />
+      <MarkChips {...handles} />
+      <BeatLanes layout={layout} plan={plan} verdict={verdict} chart={chart} />
       <MoveWords layout={layout} />
       {view && <TimeStrip layout={layout} view={view} durationS={plan.durationS} onPan={pan} />}
       <Playhead layout={layout} verdict={verdict} units={units} />
-      <TrackStart layout={layout} plan={plan} units={units} hold={hold} />
-      <PullHandles layout={layout} plan={plan} units={units} hold={hold} />
-      <CoursePoints layout={layout} plan={plan} units={units} hold={hold} />
+      <TrackStart {...handles} />
+      <PullHandles {...handles} />
+      <CoursePoints {...handles} />
     </svg>
   );
+}
+
+/** A function that stays the same and reads what the chart shows now. */
+function useReadChart(layout: PullChartLayout, plan: ShotPlan): ReadChart {
+  const now = useRef({ layout, plan });
+  useLayoutEffect(() => {
+    now.current = { layout, plan };
+  });
+  return useCallback(() => now.current, []);
 }
 
 function PullAndSoftShades({
@@ -107,7 +120,7 @@ function PullAndSoftShades({
   return (
     <>
       {layout.pulls.map(({ id, startX, endX }) => (
-        <rect key={id} x={startX} width={endX - startX} y={top} height={bottom - top} className={styles.moveShade} />
+        <PullShade key={id} x={startX} width={endX - startX} y={top} height={bottom - top} />
       ))}
       {layout.soft.map(({ beatId, x, width }) => (
         <rect
@@ -124,6 +137,15 @@ function PullAndSoftShades({
     </>
   );
 }
+
+const PullShade = memoByValue(function PullShade(place: {
+  readonly x: number;
+  readonly width: number;
+  readonly y: number;
+  readonly height: number;
+}) {
+  return <rect {...place} className={styles.moveShade} />;
+});
 
 /** Press or drag on the chart or its time axis to move the playhead. */
 function TimeGround({ layout, durationS }: { readonly layout: PullChartLayout; readonly durationS: number }) {
@@ -154,7 +176,6 @@ function TimeGround({ layout, durationS }: { readonly layout: PullChartLayout; r
 }
 
 function MoveWords({ layout }: { readonly layout: PullChartLayout }) {
-  const dispatch = useAppDispatch();
   const selection = useAppSelector((state) => state.session.selection);
   const { pulls: moves, movesY } = layout;
   const { left, right } = layout;
@@ -163,22 +184,60 @@ function MoveWords({ layout }: { readonly layout: PullChartLayout }) {
   return (
     <>
       {shown.map(({ id, startX, countX, row }) => (
-        <g key={id} className={clsx(styles.moveWords, isSelected(id) && styles.isSelected)}>
-          <line x1={startX} x2={startX} y1={movesY} y2={movesY + 15 + row * 20} />
-          <line x1={Math.max(countX, left)} x2={startX} y1={layout.bottom} y2={layout.bottom} className={styles.countIn} />
-        </g>
+        <PullLines
+          key={id}
+          isSelected={isSelected(id)}
+          startX={startX}
+          countX={Math.max(countX, left)}
+          bottom={layout.bottom}
+          fromY={movesY}
+          toY={movesY + 15 + row * 20}
+        />
       ))}
       {shown.map(({ id, words, wordsX, row }) => (
-        <g
-          key={id}
-          className={clsx(styles.moveWords, isSelected(id) && styles.isSelected)}
-          onClick={() => dispatch(itemSelected({ kind: 'move', id }))}
-        >
-          <text x={wordsX} y={movesY + 13 + row * 20}>
-            {words}
-          </text>
-        </g>
+        <PullWords key={id} id={id} isSelected={isSelected(id)} words={words} x={wordsX} y={movesY + 13 + row * 20} />
       ))}
     </>
   );
 }
+
+interface PullLinesProps {
+  readonly isSelected: boolean;
+  readonly startX: number;
+  readonly countX: number;
+  readonly bottom: number;
+  readonly fromY: number;
+  readonly toY: number;
+}
+
+/** From the start of a pull to its words, and its count-in. */
+const PullLines = memoByValue(function PullLines({ isSelected, startX, countX, bottom, fromY, toY }: PullLinesProps) {
+  return (
+    <g className={clsx(styles.moveWords, isSelected && styles.isSelected)}>
+      <line x1={startX} x2={startX} y1={fromY} y2={toY} />
+      <line x1={countX} x2={startX} y1={bottom} y2={bottom} className={styles.countIn} />
+    </g>
+  );
+});
+
+interface PullWordsProps {
+  readonly id: string;
+  readonly isSelected: boolean;
+  readonly words: string;
+  readonly x: number;
+  readonly y: number;
+}
+
+const PullWords = memoByValue(function PullWords({ id, isSelected, words, x, y }: PullWordsProps) {
+  const dispatch = useAppDispatch();
+  return (
+    <g
+      className={clsx(styles.moveWords, isSelected && styles.isSelected)}
+      onClick={() => dispatch(itemSelected({ kind: 'move', id }))}
+    >
+      <text x={x} y={y}>
+        {words}
+      </text>
+    </g>
+  );
+});

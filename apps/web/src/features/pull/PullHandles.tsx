@@ -3,42 +3,50 @@ import { targetName } from '@still-heron/wording';
 import { type KeyboardEvent, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { useDrag } from '../../shared/gestures/useDrag';
+import { memoByValue } from '../../shared/memoByValue';
 import { itemSelected } from '../shot/sessionSlice';
 import { abandonGesture, editPlan } from '../shot/shotSlice';
-import type { PullChartLayout } from './pullChartLayout';
-import { Handle, type HandleProps } from './Handle';
+import { Handle, type HandleProps, scaleOf } from './Handle';
 import { nudgedTarget, plainMm, targetAt } from './dragTargets';
 import { draggedTime, snappedSpan, timesOf } from './snapTimes';
 import styles from './PullHandles.module.css';
 
 /** Both ends and the middle of each pull, moved by drag or arrow keys. */
-export function PullHandles(props: HandleProps) {
-  const { pulls: moves, left, right } = props.layout;
-  const isShown = ({ startX, endX }: PullChartLayout['pulls'][number]) => endX > left - 1 && startX < right + 1;
-  return props.plan.focusTrack.pulls.map((pull, index) =>
-    isShown(moves[index]!) ? <OneMove key={pull.id} rack={pull} place={moves[index]!} {...props} /> : null,
-  );
+export function PullHandles({ layout, plan, units, hold, chart }: HandleProps) {
+  const { pulls: places, left, right } = layout;
+  return plan.focusTrack.pulls.map((pull, index) => {
+    const { startX, endX, fromY, toY } = places[index]!;
+    if (endX <= left - 1 || startX >= right + 1) return null;
+    const name = targetName(pull.target, plan, units);
+    const lands = landingWords(pull, plan, units);
+    return <OnePull key={pull.id} {...{ pull, startX, endX, fromY, toY, name, lands, units, hold, chart }} />;
+  });
 }
 
-function OneMove({
-  rack: pull,
-  place,
-  layout,
-  plan,
-  units,
-  hold,
-}: HandleProps & { readonly rack: Pull; readonly place: PullChartLayout['pulls'][number] }) {
+interface OnePullProps extends Pick<HandleProps, 'units' | 'hold' | 'chart'> {
+  readonly pull: Pull;
+  readonly startX: number;
+  readonly endX: number;
+  readonly fromY: number;
+  readonly toY: number;
+  /** Its target */
+  readonly name: string;
+  readonly lands: string;
+}
+
+/** While one pull is dragged, the others are not rendered. */
+const OnePull = memoByValue(function OnePull({ pull, name, lands, ...place }: OnePullProps) {
+  const { startX, endX, fromY, toY, units, hold, chart } = place;
   const isSelected = useAppSelector((state) => state.session.selection?.id === pull.id);
-  const name = targetName(pull.target, plan, units);
-  const { startDrag, bodyDrag, endDrag } = usePullDrags({ pull, place, name, layout, plan, units, hold });
-  const { onKey, select } = usePullKeys({ pull, name, plan, units });
+  const { startDrag, bodyDrag, endDrag } = usePullDrags({ pull, toY, name, units, hold, chart });
+  const { onKey, select } = usePullKeys({ pull, name, units, chart });
   return (
     <g data-selected={isSelected || undefined} onPointerUp={() => hold.end()}>
       <line
-        x1={place.startX}
-        y1={place.fromY}
-        x2={place.endX}
-        y2={place.toY}
+        x1={startX}
+        y1={fromY}
+        x2={endX}
+        y2={toY}
         className={styles.moveBody}
         {...bodyDrag}
         onClick={select}
@@ -46,8 +54,8 @@ function OneMove({
       />
       <Handle
         {...startDrag}
-        x={place.startX}
-        y={place.fromY}
+        x={startX}
+        y={fromY}
         onFocus={select}
         onKeyDown={onKey('start')}
         label={`Start of the pull to ${name}`}
@@ -57,20 +65,20 @@ function OneMove({
       />
       <Handle
         {...endDrag}
-        x={place.endX}
-        y={place.toY}
+        x={endX}
+        y={toY}
         onFocus={select}
         onKeyDown={onKey('end')}
         label={`Landing of the pull to ${name}`}
         value={pullEndS(pull)}
-        text={`${formatTime(pullEndS(pull))}, at ${landingWords(pull, plan, units)}`}
+        text={`${formatTime(pullEndS(pull))}, at ${lands}`}
         testId={`move-end-${pull.id}`}
       />
     </g>
   );
-}
+});
 
-interface PullEditing extends Pick<HandleProps, 'plan' | 'units'> {
+interface PullEditing extends Pick<HandleProps, 'units' | 'chart'> {
   readonly pull: Pull;
   readonly name: string;
 }
@@ -80,27 +88,28 @@ function usePlanEdit() {
   return (what: string, change: (plan: ShotPlan) => ShotPlan, gesture: string) => dispatch(editPlan(what, change, gesture));
 }
 
-interface PullDragging extends PullEditing, Pick<HandleProps, 'layout' | 'hold'> {
-  readonly place: PullChartLayout['pulls'][number];
+interface PullDragging extends PullEditing, Pick<HandleProps, 'hold'> {
+  readonly toY: number;
 }
 
 /** Drags of the start, the landing and the whole of a pull. */
-function usePullDrags({ pull, place, name, layout, plan, units, hold }: PullDragging) {
+function usePullDrags({ pull, toY: landsY, name, units, hold, chart }: PullDragging) {
   const dispatch = useAppDispatch();
   const edit = usePlanEdit();
-  const before = useRef({ rack: pull, toY: place.toY });
+  const before = useRef({ rack: pull, toY: landsY });
   const putBack = (gesture: string) => {
     dispatch(abandonGesture(gesture));
     hold.end();
   };
   const onStart = () => {
-    before.current = { rack: pull, toY: place.toY };
+    before.current = { rack: pull, toY: landsY };
     hold.start();
     dispatch(itemSelected({ kind: 'move', id: pull.id }));
   };
-  const pxPerS = layout.x(1) - layout.x(0);
-  const timeAt = (timeS: number, dx: number, isAlt: boolean) =>
-    draggedTime(timeS, dx / pxPerS, isAlt ? null : { times: timesOf(plan, pull.id), pxPerS });
+  const timeAt = (timeS: number, dx: number, isAlt: boolean) => {
+    const { plan, pxPerS } = scaleOf(chart);
+    return draggedTime(timeS, dx / pxPerS, isAlt ? null : { times: timesOf(plan, pull.id), pxPerS });
+  };
 
   const startDrag = useDrag({
     onStart,
@@ -116,6 +125,7 @@ function usePullDrags({ pull, place, name, layout, plan, units, hold }: PullDrag
     onStart,
     onGiveUp: putBack,
     onDrag: ({ dx, isAlt, gesture }) => {
+      const { plan, pxPerS } = scaleOf(chart);
       const fromS = before.current.rack.startS + dx / pxPerS;
       const toS = fromS + before.current.rack.durationS;
       const startS = isAlt ? fromS : snappedSpan(fromS, toS, timesOf(plan, pull.id), pxPerS);
@@ -128,7 +138,7 @@ function usePullDrags({ pull, place, name, layout, plan, units, hold }: PullDrag
     onDrag: ({ dx, dy, isAlt, gesture }) => {
       const { rack: was, toY } = before.current;
       // a horizontal drag changes the landing time, a vertical one the target
-      if (Math.abs(dx) >= Math.abs(dy) || plainMm(was.target, plan) === null)
+      if (Math.abs(dx) >= Math.abs(dy) || plainMm(was.target, chart().plan) === null)
         edit(
           `change the landing of the pull to ${name}`,
           (now) =>
@@ -138,7 +148,7 @@ function usePullDrags({ pull, place, name, layout, plan, units, hold }: PullDrag
       else
         edit(
           'change the target of the pull',
-          (now) => changePull(now, pull.id, { durationS: was.durationS, target: targetAt(toY + dy, layout, now, units) }),
+          (now) => changePull(now, pull.id, { durationS: was.durationS, target: targetAt(toY + dy, chart().layout, now, units) }),
           gesture,
         );
     },
@@ -147,10 +157,9 @@ function usePullDrags({ pull, place, name, layout, plan, units, hold }: PullDrag
 }
 
 /** Arrow keys on the ends of a pull: its times, and the target of its landing. */
-function usePullKeys({ pull, name, plan, units }: PullEditing) {
+function usePullKeys({ pull, name, units, chart }: PullEditing) {
   const dispatch = useAppDispatch();
   const edit = usePlanEdit();
-  const frameS = 1 / plan.captureFps;
   const [gesture, setGesture] = useState('');
   const onKey = (edge: 'start' | 'end') => (event: KeyboardEvent) => {
     const steps = event.shiftKey ? 10 : 1;
@@ -158,7 +167,7 @@ function usePullKeys({ pull, name, plan, units }: PullEditing) {
     const up = { ArrowUp: 1, ArrowDown: -1 }[event.key];
     if (across) {
       event.preventDefault();
-      const timeS = (edge === 'start' ? pull.startS : pullEndS(pull)) + across * steps * frameS;
+      const timeS = (edge === 'start' ? pull.startS : pullEndS(pull)) + (across * steps) / chart().plan.captureFps;
       edit(
         `change the ${edge === 'start' ? 'start' : 'landing'} of the pull to ${name}`,
         (now) => dragPullEdge(now, pull.id, edge, timeS),

@@ -3,6 +3,7 @@ import {
   formatDistanceFigure,
   type CompleteVerdict,
   activeBeats,
+  type FocusTrack,
   focusTrack,
   markFocusMm,
   pullEndS,
@@ -72,6 +73,8 @@ export interface PullChartLayout {
   readonly marks: readonly {
     readonly id: string;
     readonly letter: string;
+    /** What the ring is set to there; Infinity for infinity */
+    readonly focusMm: number;
     readonly figure: string;
     readonly subjectIndex: number;
     readonly y: number;
@@ -131,23 +134,13 @@ export function pullChartLayout({ plan, verdict, axis, units, size, view, domain
       at: x(timeS),
       label: String(timeS),
     })),
-    ...pathsOf(verdict, x, scale, plan),
+    ...keptPaths(verdict, plan, { x, scale, place: JSON.stringify([axis, domain, bottom, left, right, fromS, toS]) }),
     soft: (verdict?.softSpans ?? []).map(({ beatId, fromS, toS }) => ({
       beatId,
       x: x(fromS),
       width: Math.max(2, x(toS) - x(fromS)),
     })),
-    pulls: plan.focusTrack.pulls.map((pull, index) => ({
-      id: pull.id,
-      startX: x(pull.startS),
-      endX: x(pullEndS(pull)),
-      fromY: scale.yOfRing(track!.pulls[index]!.from.ringDeg),
-      toY: scale.yOfRing(track!.pulls[index]!.to.ringDeg),
-      words: moveWords[index]!,
-      wordsX: wordsX[index]!,
-      countX: x(Math.max(0, pull.startS - pull.countInS)),
-      row: rows[index]!,
-    })),
+    pulls: pullPlaces(plan, track, { x, scale, words: moveWords, wordsX, rows }),
     startY: track === null ? null : scale.yOfRing(track.start.ringDeg),
     points: courses.flatMap(({ pullId, points }) =>
       points.map(({ timeS, distanceMm }, index) => ({ pullId, index, x: x(timeS), y: scale.y(distanceMm ?? Infinity) })),
@@ -158,39 +151,94 @@ export function pullChartLayout({ plan, verdict, axis, units, size, view, domain
   };
 }
 
+interface PullScales {
+  readonly x: PullChartLayout['x'];
+  readonly scale: AxisScale;
+  /** Of each pull, with where they begin and their row */
+  readonly words: readonly string[];
+  readonly wordsX: readonly number[];
+  readonly rows: readonly number[];
+}
+
+function pullPlaces(
+  { focusTrack: { pulls } }: ShotPlan,
+  track: FocusTrack | null,
+  { x, scale, words, wordsX, rows }: PullScales,
+): PullChartLayout['pulls'] {
+  return pulls.map((pull, index) => ({
+    id: pull.id,
+    startX: x(pull.startS),
+    endX: x(pullEndS(pull)),
+    fromY: scale.yOfRing(track!.pulls[index]!.from.ringDeg),
+    toY: scale.yOfRing(track!.pulls[index]!.to.ringDeg),
+    words: words[index]!,
+    wordsX: wordsX[index]!,
+    countX: x(Math.max(0, pull.startS - pull.countInS)),
+    row: rows[index]!,
+  }));
+}
+
 function markLabels(plan: ShotPlan, units: UnitSystem, scale: AxisScale, bottom: number): PullChartLayout['marks'] {
   return apart(
-    plan.marks.map(({ id, letter, subjectId }) => ({
-      id,
-      letter,
-      figure: formatDistanceFigure(markFocusMm(plan, id), units),
-      subjectIndex: plan.subjects.findIndex((subject) => subject.id === subjectId),
-      y: scale.y(markFocusMm(plan, id)),
-    })),
+    plan.marks.map(({ id, letter, subjectId }) => {
+      const focusMm = markFocusMm(plan, id);
+      return {
+        ...{ id, letter, focusMm },
+        figure: formatDistanceFigure(focusMm, units),
+        subjectIndex: plan.subjects.findIndex((subject) => subject.id === subjectId),
+        y: scale.y(focusMm),
+      };
+    }),
     20,
     bottom,
   );
 }
 
 function lanesOf(plan: ShotPlan, x: PullChartLayout['x'], lanesY: number): PullChartLayout['lanes'] {
+  const beats = activeBeats(plan);
   return plan.subjects.map(({ id }, index) => ({
     subjectId: id,
     subjectIndex: index,
     y: lanesY + index * (LANE + LANE_GAP),
-    beats: activeBeats(plan)
+    beats: beats
       .filter((beat) => beat.subjectId === id)
       .map((beat) => ({ beat, x: x(beat.fromS), width: x(beat.toS) - x(beat.fromS) })),
   }));
 }
 
-/** Curves with at most one point per pixel, and none inside a level stretch. */
-function pathsOf(
-  verdict: CompleteVerdict | null,
-  x: PullChartLayout['x'],
-  scale: AxisScale,
-  plan: ShotPlan,
-): Pick<PullChartLayout, 'track' | 'band' | 'subjects'> {
+type Paths = Pick<PullChartLayout, 'track' | 'band' | 'subjects'>;
+
+interface KeptPaths {
+  readonly place: string;
+  readonly subjects: ShotPlan['subjects'];
+  readonly lens: ShotPlan['optics']['lens'];
+  readonly paths: Paths;
+}
+
+/** Paths that were drawn last from a verdict: between two verdicts of a drag the plan changes, and they do not. */
+const drawn = new WeakMap<CompleteVerdict, KeptPaths>();
+
+interface PathScales {
+  readonly x: PullChartLayout['x'];
+  readonly scale: AxisScale;
+  /** Axis, size and view: what the two depend on */
+  readonly place: string;
+}
+
+function keptPaths(verdict: CompleteVerdict | null, plan: ShotPlan, scales: PathScales): Paths {
   if (!verdict) return { track: '', band: '', subjects: [] };
+  const last = drawn.get(verdict);
+  const { subjects, durationS, captureFps } = plan;
+  const { lens } = plan.optics;
+  const place = `${scales.place} ${durationS} ${captureFps}`;
+  if (last?.place === place && last.subjects === subjects && last.lens === lens) return last.paths;
+  const paths = pathsOf(verdict, scales.x, scales.scale, plan);
+  drawn.set(verdict, { place, subjects, lens, paths });
+  return paths;
+}
+
+/** Curves with at most one point per pixel, and none inside a level stretch. */
+function pathsOf(verdict: CompleteVerdict, x: PullChartLayout['x'], scale: AxisScale, plan: ShotPlan): Paths {
   const { timesS, ringDeg, nearMm, farMm } = verdict.track;
   const [shownFromS, shownToS] = x.domain() as [number, number];
   const pxPerFrame = (x.range()[1]! - x.range()[0]!) / ((shownToS - shownFromS) * plan.captureFps);
