@@ -154,7 +154,7 @@ export function pullChartLayout({ plan, verdict, axis, units, size, view, domain
 interface PullScales {
   readonly x: PullChartLayout['x'];
   readonly scale: AxisScale;
-  /** Of each pull, with where they begin and their row */
+  /** Words of each pull, with where they begin and their row */
   readonly words: readonly string[];
   readonly wordsX: readonly number[];
   readonly rows: readonly number[];
