@@ -50,11 +50,10 @@ export class SavedBy {
   deviceName!: string;
 }
 
-export class ShotView {
+/** What a shot is called. */
+export class ShotNamesView {
   @ApiProperty({ type: String })
   id!: string;
-  @ApiProperty({ type: String })
-  productionId!: string;
   @ApiProperty({ type: Number })
   version!: number;
   @ApiProperty({ type: String })
@@ -63,6 +62,11 @@ export class ShotView {
   slate!: string;
   @ApiProperty({ type: String })
   title!: string;
+}
+
+export class ShotView extends ShotNamesView {
+  @ApiProperty({ type: String })
+  productionId!: string;
   @Described('Plan')
   plan!: ShotPlan;
   @ApiProperty({ type: String, format: 'date-time' })
@@ -84,17 +88,7 @@ export class ShotSetupView {
 }
 
 /** A shot as its row shows it, without its plan. */
-export class ShotRowView {
-  @ApiProperty({ type: String })
-  id!: string;
-  @ApiProperty({ type: Number })
-  version!: number;
-  @ApiProperty({ type: String })
-  scene!: string;
-  @ApiProperty({ type: String })
-  slate!: string;
-  @ApiProperty({ type: String })
-  title!: string;
+export class ShotRowView extends ShotNamesView {
   @ApiProperty({ type: ShotSetupView, nullable: true, description: 'null if the plan can’t be read' })
   setup!: ShotSetupView | null;
 }
