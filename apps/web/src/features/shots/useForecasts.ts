@@ -33,6 +33,9 @@ export interface Forecast {
 const RANK = 4;
 /** Results within this time are shown together. */
 const BATCH_MS = 60;
+/** Pause before plans are asked for again. */
+const FIRST_WAIT_MS = 1000;
+const MAX_WAIT_MS = 16_000;
 
 /** What is known of a shot in one version. */
 interface Known {
@@ -73,8 +76,7 @@ export function useForecasts(
         setNews((count) => count + 1);
       }, BATCH_MS));
     const work = new ForecastWork(units, tell);
-    // a list whose server is away shows what it has; the list itself is asked for again, and with it the plans
-    void work.run((shotIds) => loadPlans(dispatch, productionId, shotIds), rows).catch(() => undefined);
+    void work.run((shotIds) => loadPlans(dispatch, productionId, shotIds), rows);
     return () => {
       work.end();
       if (timer !== null) clearTimeout(timer);
@@ -88,17 +90,32 @@ export function useForecasts(
   );
 }
 
+type Load = (shotIds: readonly string[]) => ReturnType<typeof loadPlans>;
+
 /** Finds what is not known yet of the shots of a list. */
 class ForecastWork {
   #isOn = true;
   readonly #cancels: (() => void)[] = [];
+  /** Shots that are being evaluated, or have been */
+  readonly #begun = new Set<string>();
 
   constructor(
     private readonly units: UnitSystem,
     private readonly tell: () => void,
   ) {}
 
-  async run(load: (shotIds: readonly string[]) => ReturnType<typeof loadPlans>, rows: readonly ShotRowView[]): Promise<void> {
+  /** While the server does not answer, the list shows what it has, and asks again. */
+  async run(load: Load, rows: readonly ShotRowView[]): Promise<void> {
+    for (let waitMs = FIRST_WAIT_MS; this.#isOn; waitMs = Math.min(2 * waitMs, MAX_WAIT_MS)) {
+      try {
+        return await this.#runOnce(load, rows);
+      } catch {
+        await new Promise((done) => setTimeout(done, waitMs));
+      }
+    }
+  }
+
+  async #runOnce(load: Load, rows: readonly ShotRowView[]): Promise<void> {
     const isKnown = ({ id, version }: ShotRowView) => (known.get(id)?.version ?? 0) >= version;
     this.#evaluate(rows.filter(isKnown).map(({ id }) => id));
     const missing = rows.filter((row) => !isKnown(row)).map(({ id }) => id);
@@ -115,7 +132,8 @@ class ForecastWork {
   }
 
   #evaluate(ids: readonly string[]): void {
-    const shots = ids.map((id) => known.get(id)!);
+    const shots = ids.filter((id) => !this.#begun.has(id)).map((id) => known.get(id)!);
+    for (const id of ids) this.#begun.add(id);
     for (const shot of shots.filter(({ summaries }) => !summaries[this.units]))
       void summariseShot(shot.plan, this.units).then((summary) => {
         shot.summaries[this.units] = summary;
