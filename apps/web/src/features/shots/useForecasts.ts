@@ -49,6 +49,11 @@ interface Known {
 /** By shot id; kept while the page is open, so that a list that is opened again is there at once. */
 const known = new Map<string, Known>();
 
+/** Whether the plan of a row is known. One of an older version says nothing about the shot as it is. */
+function isKnown({ id, version }: ShotRowView): boolean {
+  return (known.get(id)?.version ?? 0) >= version;
+}
+
 /** Whether a list can count with a plan. One that is broken must not hide the others. */
 function isReadable(plan: ShotPlan): boolean {
   try {
@@ -116,7 +121,6 @@ class ForecastWork {
   }
 
   async #runOnce(load: Load, rows: readonly ShotRowView[]): Promise<void> {
-    const isKnown = ({ id, version }: ShotRowView) => (known.get(id)?.version ?? 0) >= version;
     this.#evaluate(rows.filter(isKnown).map(({ id }) => id));
     const missing = rows.filter((row) => !isKnown(row)).map(({ id }) => id);
     for await (const some of load(missing)) {
@@ -158,9 +162,9 @@ class ForecastWork {
 
 const NOTHING_KNOWN: Forecast = { plan: null, summary: null, rate: null, time: null, attention: null };
 
-function forecastOf({ id }: ShotRowView, units: UnitSystem): Forecast {
-  const shot = known.get(id);
-  if (!shot) return NOTHING_KNOWN;
+function forecastOf(row: ShotRowView, units: UnitSystem): Forecast {
+  if (!isKnown(row)) return NOTHING_KNOWN;
+  const shot = known.get(row.id)!;
   const { plan, rate } = shot;
   const summary = shot.summaries[units] ?? null;
   if (summary?.outcome === 'unreadable') return { ...NOTHING_KNOWN, plan, summary, attention: 'unreadable' };
