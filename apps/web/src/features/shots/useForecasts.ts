@@ -199,10 +199,13 @@ export interface DayTotal {
   readonly unknown: number;
 }
 
-/** Takes and minutes by shooting day. Shots that are not loaded yet, or can't be read, have no day. */
+/** Takes and minutes by shooting day; none until every plan is there, because a day of some of its shots looks like a whole one. */
 export function dayTotals(forecasts: ReadonlyMap<string, Forecast>): DayTotal[] {
+  const all = [...forecasts.values()];
+  if (all.some(({ plan }) => plan === null)) return [];
   const totals = new Map<number, DayTotal>();
-  for (const { plan, time } of forecasts.values()) {
+  for (const { plan, time } of all) {
+    // one that can't be read has no day
     if (!plan || !isReadable(plan)) continue;
     const { day } = plan.schedule;
     const { shots, takes, minutes, unknown } = totals.get(day) ?? { shots: 0, takes: 0, minutes: 0, unknown: 0 };
