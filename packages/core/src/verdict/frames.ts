@@ -21,7 +21,7 @@ export interface TrackFrames {
   readonly circleOfConfusionMm: number;
 }
 
-/** Frames of a plan that differs from another one only within a span. */
+/** Frames of a plan that differs from another one only within a span. It has the same subjects. */
 export interface KnownFrames {
   readonly track: TrackFrames;
   readonly subjects: readonly SubjectFrames[];
@@ -60,7 +60,8 @@ export function sampleTrack(
     objectMm: memory.floats(was?.objectMm),
     toTapeMm: memory.floats(was?.toTapeMm),
     focalLengthMm: memory.floats(was?.focalLengthMm),
-    sameUntil: memory.floats(was?.sameUntil),
+    // read only within the span
+    sameUntil: memory.floats(),
   };
   const { timesS, ringDeg } = frames;
   const [fromFrame, toFrame] = [known?.fromFrame ?? 0, known?.toFrame ?? frameCount];
@@ -106,14 +107,14 @@ export function judgeSubject(
   known?: KnownFrames,
 ): SubjectFrames {
   const { frames, memory, objectMm, toTapeMm, focalLengthMm, sameUntil, circleOfConfusionMm } = judged;
-  const was = known?.subjects.find(({ subjectId }) => subjectId === subject.id);
+  const was = known && known.subjects.find(({ subjectId }) => subjectId === subject.id)!;
   // distances are not taken over: they may be known already, and are written as a whole
   const distanceMm = memory.floats();
   const blurCircles = memory.floats(was?.blurCircles);
   const marginMm = memory.floats(was?.marginMm);
   const sharp = memory.bytes(was?.sharp);
   distances.fillFocusMm(subject, frames.timesS, distanceMm);
-  const [fromFrame, toFrame] = was ? [known!.fromFrame, known!.toFrame] : [0, memory.frameCount];
+  const [fromFrame, toFrame] = [known?.fromFrame ?? 0, known?.toFrame ?? memory.frameCount];
   let [i, lensUntil] = [fromFrame, fromFrame];
   while (i < toFrame) {
     if (i === lensUntil) lensUntil = Math.min(sameUntil[i]!, toFrame);
