@@ -1,17 +1,11 @@
-import { aimedSubjectAt, cameraAxisAt, cameraPlaceAt, type EyesPlace } from './cameraAt.js';
+import { cameraPoses, keptByTime } from './cameraPoses.js';
+import { drawnFiller } from './drawnFocus.js';
 import type { FloorPlan } from './floorPlan.js';
-import { between, type Place } from './place.js';
 import { type Mark, markDistances } from './mark.js';
+import { placeAt, placeOfMark, placeOnPath } from './markPlace.js';
+import type { Place } from './place.js';
 import { type CameraPose, focusTo, see, type Sighting } from './sighting.js';
-import {
-  distanceAtTime,
-  fillDistances,
-  pathPositionAt,
-  type PathPosition,
-  pathSpans,
-  shareOfWalk,
-  type Subject,
-} from './subject.js';
+import { distanceAtTime, fillDistances, pathPositionAt, type Subject } from './subject.js';
 
 /** Focus distances of all subjects over time. */
 export interface FloorDistances {
@@ -68,13 +62,9 @@ export const STANDING_EYES_MM = 1620;
 export function floorDistances(floor: FloorPlan | null, subjects: readonly Subject[], marks: readonly Mark[]): FloorDistances {
   const taped = markDistances(marks);
   const markOf = new Map(marks.map((mark) => [mark.id, mark]));
-  const computePoseAt = cameraPoses(floor, subjects, markOf);
-  const poseAt = keptByTime(computePoseAt);
+  const newPoseAt = cameraPoses(floor, subjects, markOf);
+  const poseAt = keptByTime(newPoseAt);
   const sightOf: SightOf = (place, heightMm, timeS) => floor && see(poseAt(timeS), place, heightMm);
-  const sightMark = (markId: string, heightMm: number, timeS: number): Sighting | null => {
-    const place = placeOfMark(markOf.get(markId)!);
-    return place && sightOf(place, heightMm, timeS);
-  };
   const markSightings = sightingsOnArrival(subjects, marks, sightOf);
   const corrections = new Map(marks.map((mark) => [mark.id, tapeCorrectionMm(mark, markSightings.get(mark.id))]));
   const focusAtMark = (markId: string, heightMm: number, timeS: number): number => {
@@ -86,8 +76,9 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
     return focusAtMark(markId, heightMm, atS);
   };
   const drawnTapeAt = (markId: string, timeS: number): number | null => {
-    const { heightMm } = nextAtMark(subjects, markOf.get(markId)!, timeS);
-    return sightMark(markId, heightMm, timeS)?.tapeMm ?? null;
+    const mark = markOf.get(markId)!;
+    const place = placeOfMark(mark);
+    return (place && sightOf(place, nextAtMark(subjects, mark, timeS).heightMm, timeS))?.tapeMm ?? null;
   };
 
   function scenePlaceAt(subject: Subject, timeS: number): ScenePlace {
@@ -104,6 +95,8 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
     return { place: null, shiftMm: 0, focusMm: distanceAtTime(subject, ends, timeS) };
   }
 
+  const focusMmAt = (subject: Subject, timeS: number) => scenePlaceAt(subject, timeS).focusMm;
+
   return {
     headingAt: (timeS) => poseAt(timeS).headingDeg,
     cameraAt: (timeS) => (floor === null ? null : poseAt(timeS)),
@@ -119,106 +112,17 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
       const place = placeAt(subject, markOf, timeS);
       return place && sightOf(place, subject.heightMm, timeS);
     },
-    focusMmAt: (subject, timeS) => scenePlaceAt(subject, timeS).focusMm,
+    focusMmAt,
     fillFocusMm:
       floor === null
         ? (subject, timesS, focusMm) => fillDistances(subject, taped, timesS, focusMm)
-        : drawnFiller({ posesOver: lastKept((timesS) => Array.from(timesS, computePoseAt)), markOf, corrections, scenePlaceAt }),
+        : drawnFiller({ newPoseAt, markOf, corrections, focusMmAt }),
     scenePlaceAt,
   };
 }
 
 /** How the lens meets a place with a subject of a height; null without a floor plan. */
 type SightOf = (place: Place, heightMm: number, timeS: number) => Sighting | null;
-
-/** Computes camera poses. */
-function cameraPoses(
-  floor: FloorPlan | null,
-  subjects: readonly Subject[],
-  markOf: ReadonlyMap<string, Mark>,
-): (timeS: number) => CameraPose {
-  if (floor === null) return () => DEFAULT_POSE;
-  const subjectOf = new Map(subjects.map((subject) => [subject.id, subject]));
-  const eyesOf = (subjectId: string, timeS: number): EyesPlace | null => {
-    const subject = subjectOf.get(subjectId);
-    const place = subject ? placeAt(subject, markOf, timeS) : null;
-    return subject && place ? { xMm: place.xMm, yMm: place.yMm, heightMm: subject.heightMm } : null;
-  };
-  return (timeS) => computePose(floor, timeS, (subjectId) => eyesOf(subjectId, timeS));
-}
-
-/** Keeps poses by their time: many callers ask for the same ones. */
-function keptByTime(poseAt: (timeS: number) => CameraPose): (timeS: number) => CameraPose {
-  const poses = new Map<number, CameraPose>();
-  return (timeS) => {
-    let pose = poses.get(timeS);
-    if (!pose) {
-      if (poses.size >= MAX_CACHED_POSES) poses.clear();
-      pose = poseAt(timeS);
-      poses.set(timeS, pose);
-    }
-    return pose;
-  };
-}
-
-/** Keeps what was computed last for rising times: all subjects ask for the same frames. */
-function lastKept<T>(compute: (timesS: Float64Array) => T): (timesS: Float64Array) => T {
-  let last: { readonly stepS: number | undefined; readonly count: number; readonly result: T } | null = null;
-  return (timesS) => {
-    const [stepS, count] = [timesS[1], timesS.length];
-    if (last?.stepS !== stepS || last?.count !== count) last = { stepS, count, result: compute(timesS) };
-    return last!.result;
-  };
-}
-
-/** What the frames of a subject on the floor are worked out from. */
-interface DrawnFloor {
-  readonly posesOver: (timesS: Float64Array) => readonly CameraPose[];
-  readonly markOf: ReadonlyMap<string, Mark>;
-  /** By mark id: tape distance minus drawn distance */
-  readonly corrections: ReadonlyMap<string, number>;
-  readonly scenePlaceAt: FloorDistances['scenePlaceAt'];
-}
-
-/** Plans that differ only in their pulls ask for the same frames. */
-function drawnFiller(drawn: DrawnFloor): FloorDistances['fillFocusMm'] {
-  const focusOver = keptBySubject((subject) => lastKept((timesS) => drawnFocus(subject, timesS, drawn)));
-  return (subject, timesS, focusMm) => focusMm.set(focusOver(subject)(timesS));
-}
-
-/** Focus distance of a subject in each frame, as `scenePlaceAt` has it, without an object for each. */
-function drawnFocus(
-  subject: Subject,
-  timesS: Float64Array,
-  { posesOver, markOf, corrections, scenePlaceAt }: DrawnFloor,
-): Float64Array {
-  const poses = posesOver(timesS);
-  const focusMm = new Float64Array(timesS.length).fill(NaN);
-  for (const { from, to, fromFrame, toFrame } of pathSpans(subject, timesS)) {
-    const [start, end] = [from, to].map(({ markId }) => placeOfMark(markOf.get(markId)!));
-    const [startShift, endShift] = [corrections.get(from.markId)!, corrections.get(to.markId)!];
-    for (let i = fromFrame; i < toFrame; i++) {
-      if (!start || !end) {
-        focusMm[i] = scenePlaceAt(subject, timesS[i]!).focusMm;
-        continue;
-      }
-      const share = from === to ? 0 : shareOfWalk(from, to, timesS[i]!);
-      const shift = share === 0 ? startShift : startShift + (endShift - startShift) * share;
-      focusMm[i] = focusTo(poses[i]!, share === 0 ? start : between(start, end, share), subject.heightMm, shift);
-    }
-  }
-  return focusMm;
-}
-
-/** Makes one for each subject, and keeps it. */
-function keptBySubject<T>(make: (subject: Subject) => T): (subject: Subject) => T {
-  const made = new Map<Subject, T>();
-  return (subject) => {
-    const known = made.get(subject) ?? make(subject);
-    made.set(subject, known);
-    return known;
-  };
-}
 
 /** Tape distance minus the distance that was drawn when the tape was read; 0 at marks that are only drawn. */
 function tapeCorrectionMm({ method, distanceMm, taping }: Mark, onArrival: Sighting | undefined): number {
@@ -264,42 +168,4 @@ function sightingsOnArrival(
     if (sight) sightings.set(mark.id, sight);
   }
   return sightings;
-}
-
-const DEFAULT_POSE: CameraPose = { camera: { xMm: 0, yMm: 0, heightMm: 0 }, headingDeg: 0, forward: [1, 0, 0], aimedAt: null };
-
-/** Largest number of cached camera poses: several minutes at common frame rates. */
-const MAX_CACHED_POSES = 20_000;
-
-function computePose(floor: FloorPlan, timeS: number, eyesOf: (subjectId: string) => EyesPlace | null): CameraPose {
-  const camera = cameraPlaceAt(floor, timeS);
-  const { headingDeg, tiltDeg } = cameraAxisAt(floor, timeS, eyesOf, camera);
-  const [heading, tilt] = [(headingDeg * Math.PI) / 180, (tiltDeg * Math.PI) / 180];
-  const level = Math.cos(tilt);
-  const aimedAt = aimedSubjectAt(floor, timeS);
-  return {
-    camera,
-    headingDeg,
-    forward: [Math.cos(heading) * level, Math.sin(heading) * level, Math.sin(tilt)],
-    // an aim at a subject who is not on the floor keeps the direction of the aim before it
-    aimedAt: aimedAt !== null && eyesOf(aimedAt) !== null ? aimedAt : null,
-  };
-}
-
-/** Drawn place of a mark; null for a mark at infinity. */
-function placeOfMark({ place, distanceMm }: Mark): Place | null {
-  return distanceMm === null ? null : place;
-}
-
-/** Place of a subject at a time; null unless the marks it stands at or walks between are drawn. */
-export function placeAt(subject: Subject, markOf: ReadonlyMap<string, Mark>, timeS: number): Place | null {
-  const where = pathPositionAt(subject, timeS);
-  return where && placeOnPath(where, markOf);
-}
-
-function placeOnPath({ from, to, progress }: PathPosition, markOf: ReadonlyMap<string, Mark>): Place | null {
-  const start = placeOfMark(markOf.get(from.markId)!);
-  if (progress === 0) return start;
-  const end = placeOfMark(markOf.get(to.markId)!);
-  return start && end && between(start, end, progress);
 }

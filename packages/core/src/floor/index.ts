@@ -1,6 +1,7 @@
 export { blockingDistance, type Vec3 } from './blockingDistance.js';
 export { cameraAxisAt, cameraMissAt, cameraPlaceAt, type EyesPlace, type LensAxis, shortestTurnDeg } from './cameraAt.js';
-export { floorDistances, type FloorDistances, nextAtMark, placeAt, type ScenePlace, STANDING_EYES_MM } from './floorDistances.js';
+export { floorDistances, type FloorDistances, nextAtMark, type ScenePlace, STANDING_EYES_MM } from './floorDistances.js';
+export { placeAt } from './markPlace.js';
 export {
   type AimKey,
   type AimTarget,
