@@ -33,15 +33,7 @@ export {
   takeFigures,
   type TakeFigures,
 } from './takeFigures.js';
-export {
-  packTrack,
-  type RingReading,
-  type RingTrack,
-  trackDegAt,
-  type TrackHole,
-  trackOfReadings,
-  unpackTrack,
-} from './track.js';
+export { packTrack, type TimedAngle, type RingTrack, trackDegAt, type TrackHole, trackOfReadings, unpackTrack } from './track.js';
 export { upgradeTake } from './upgradeTake.js';
 export { captureForScreenS, frameRateFigures, type FrameRateFigures, screenTimeS } from './editorial/frameRates.js';
 export { type EditorialTake, type OtioLabels, otioTimeline } from './editorial/otio.js';

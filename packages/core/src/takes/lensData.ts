@@ -21,7 +21,7 @@ import {
   likelyUnits,
 } from './lensColumns.js';
 import type { Take } from './take.js';
-import { holesOf, packTrack, type RingReading, type RingTrack, trackOfReadings } from './track.js';
+import { holesOf, packTrack, type TimedAngle, type RingTrack, trackOfReadings } from './track.js';
 
 /** Result of reading lens data: a track, a question, or the problems of the file. */
 export type LensDataReading =
@@ -182,7 +182,7 @@ function degreesOf(ring: LensRing, unit: LensDataUnit | null): (value: number) =
 function trackOfLines(lines: readonly Line[], degOf: (value: number) => number): { track: RingTrack; durationS: number } {
   const startS = lines[0]!.timeS;
   const durationS = lines[lines.length - 1]!.timeS - startS;
-  const readings: RingReading[] = lines.flatMap(({ timeS, value }) =>
+  const readings: TimedAngle[] = lines.flatMap(({ timeS, value }) =>
     value === null ? [] : [{ timeS: timeS - startS, ringDeg: degOf(value) }],
   );
   const times = lines.map(({ timeS, value }) => ({ timeS: timeS - startS, isEmpty: value === null }));

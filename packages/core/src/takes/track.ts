@@ -45,7 +45,7 @@ export function trackDegAt({ hz, ringDeg }: RingTrack, timeS: number): number {
 }
 
 /** Ring angle at one time, as read, not evenly spaced. */
-export interface RingReading {
+export interface TimedAngle {
   readonly timeS: number;
   readonly ringDeg: number;
 }
@@ -56,7 +56,7 @@ export interface RingReading {
  * @param readings - at least one, in order of time
  * @param durationS - duration of the track from time 0
  */
-export function trackOfReadings(readings: readonly RingReading[], hz: number, durationS: number): RingTrack {
+export function trackOfReadings(readings: readonly TimedAngle[], hz: number, durationS: number): RingTrack {
   let next = 0;
   const ringDeg = Float64Array.from({ length: Math.floor(durationS * hz + 1e-6) + 1 }, (_, sample) => {
     const timeS = sample / hz;

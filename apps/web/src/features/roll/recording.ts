@@ -1,4 +1,4 @@
-import { packTrack, type RingReading, trackOfReadings } from '@still-heron/core';
+import { packTrack, type TimedAngle, trackOfReadings } from '@still-heron/core';
 
 /** Sample rate of a stored track; lower for takes that would exceed the size limit. */
 export const TRACK_HZ = 100;
@@ -12,7 +12,7 @@ const MAX_SAMPLES = 240_000;
  * @param readings - in order of time
  * @returns as packed by `packTrack`; null without readings
  */
-export function trackOf(readings: readonly RingReading[], durationS: number): string | null {
+export function trackOf(readings: readonly TimedAngle[], durationS: number): string | null {
   if (readings.length === 0) return null;
   const hz = [TRACK_HZ, ...FEWER_HZ].find((rate) => durationS * rate < MAX_SAMPLES) ?? FEWER_HZ[2];
   return packTrack(trackOfReadings(readings, hz, durationS));

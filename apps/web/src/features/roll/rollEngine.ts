@@ -5,7 +5,7 @@ import {
   frameOfTimecode,
   isDropFrame,
   newTake,
-  type RingReading,
+  type TimedAngle,
   type RollClock,
   rollClock,
   type RollCue,
@@ -79,7 +79,7 @@ const AHEAD_S = 0.35;
 
 /** One roll from its count-in to its end. It does not depend on the page; the caller passes the time. */
 export class RollEngine {
-  private readonly readings: RingReading[] = [];
+  private readonly readings: TimedAngle[] = [];
   private readonly cues: readonly RollCue[];
   private readonly told = new Set<RollCue>();
   private startTimecode: string;
