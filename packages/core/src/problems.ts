@@ -54,6 +54,10 @@ export interface ProblemValues {
   'beyond-the-scale': { readonly given: Given; readonly min: number; readonly max: number };
   'outside-ring': { readonly given: Given; readonly min: number; readonly max: number };
   'distance-twice': object;
+  'readings-contradict': { readonly distanceMm: number | null; readonly degs: readonly number[] };
+  'throw-unlikely': { readonly throwDeg: number; readonly min: number; readonly max: number };
+  'off-the-ring': { readonly given: number; readonly unit: 'deg' | 'mm'; readonly min: number; readonly max: number };
+  'no-diameter': object;
   'turns-back': { readonly ringDeg: number; readonly betweenDeg: readonly number[] };
   // plans
   'outside-lens': { readonly given: number; readonly unit: 'mm' | 'stop'; readonly min: number; readonly max: number };

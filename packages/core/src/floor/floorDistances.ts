@@ -28,8 +28,8 @@ export interface FloorDistances {
   markFocusAt(markId: string, timeS: number): number;
   /** By mark id: `markFocusAt` the first arrival */
   readonly arrivalFocusMm: ReadonlyMap<string, number>;
-  /** Straight line from the image plane at a time to a mark's subject, as drawn; null for a mark that is not drawn */
-  drawnTapeAt(markId: string, timeS: number): number | null;
+  /** A mark's subject as the lens meets it at a time, as drawn; null for a mark that is not drawn */
+  drawnSightAt(markId: string, timeS: number): Sighting | null;
   /** What a tape would read at a time from the camera to a mark's subject: as drawn, with the tape's correction. Infinity for infinity */
   tapeAt(markId: string, timeS: number): number;
   /** By mark id: the drawn place as the lens meets it on arrival. Holds drawn marks only */
@@ -75,10 +75,10 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
     const { heightMm, atS } = nextAtMark(subjects, markOf.get(markId)!, timeS);
     return focusAtMark(markId, heightMm, atS);
   };
-  const drawnTapeAt = (markId: string, timeS: number): number | null => {
+  const drawnSightAt = (markId: string, timeS: number): Sighting | null => {
     const mark = markOf.get(markId)!;
     const place = placeOfMark(mark);
-    return (place && sightOf(place, nextAtMark(subjects, mark, timeS).heightMm, timeS))?.tapeMm ?? null;
+    return place && sightOf(place, nextAtMark(subjects, mark, timeS).heightMm, timeS);
   };
 
   function scenePlaceAt(subject: Subject, timeS: number): ScenePlace {
@@ -103,10 +103,10 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
     markFocusAt,
     arrivalFocusMm: new Map(marks.map(({ id }) => [id, markFocusAt(id, 0)])),
     markSightings,
-    drawnTapeAt,
+    drawnSightAt,
     tapeAt(markId, timeS) {
-      const drawnMm = drawnTapeAt(markId, timeS);
-      return drawnMm === null ? taped.get(markId)! : drawnMm + corrections.get(markId)!;
+      const sight = drawnSightAt(markId, timeS);
+      return sight === null ? taped.get(markId)! : sight.tapeMm + corrections.get(markId)!;
     },
     sightingAt(subject, timeS) {
       const place = placeAt(subject, markOf, timeS);

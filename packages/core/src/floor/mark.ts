@@ -1,3 +1,4 @@
+import type { RingReading } from '../kit/index.js';
 import type { Place } from './place.js';
 
 /** How a distance was measured. */
@@ -39,6 +40,11 @@ export interface Mark {
   /** Place on the floor; null if it is not drawn */
   readonly place: Place | null;
   readonly method: MeasureMethod;
+  /**
+   * Where the ring stood when focus was found here. For a mark found in the picture the distance follows from it; beside a tape it says how
+   * well the scale of the ring fits
+   */
+  readonly reading: RingReading | null;
   /** Read from a simulated device, not measured on a set */
   readonly isSimulated: boolean;
   /** One standard deviation of the measurement */
@@ -63,6 +69,7 @@ export interface Mark {
 export const DEFAULT_MARK = {
   detail: '',
   taping: null,
+  reading: null,
   isSimulated: false,
   stale: null,
   tapeShape: 'tee',

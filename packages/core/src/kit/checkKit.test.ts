@@ -123,7 +123,7 @@ test.each<[KitKind, string, unknown, string, object]>([
   ['lenses', 'lens.response', 'steps', 'no-steps', {}],
   ['lenses', 'lens.holdsFocus', true, 'not-a-choice', { choices: ['untested', 'holds', 'drifts'] }],
   ['lenses', 'lens.frontDiameterMm', 'wide', 'not-a-number', { min: 20, max: 400 }],
-  ['lenses', 'lens.ring', { kind: 'spiral' }, 'not-a-choice', { choices: ['helicoid', 'table'] }],
+  ['lenses', 'lens.ring', { kind: 'spiral' }, 'not-a-choice', { choices: ['helicoid', 'table', 'fitted'] }],
   ['lenses', 'lens.ring.points.1.distanceMm', -4, 'out-of-range', { min: 20, max: 10000000 }],
   ['lenses', 'lens.ring.points.1.ringDeg', 300, 'turns-back', {}],
   ['lenses', 'lens.ring.points.1.distanceMm', 650, 'distance-twice', {}],

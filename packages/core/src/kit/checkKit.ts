@@ -2,6 +2,7 @@ import { CoreError, PlanError } from '../errors.js';
 import { problem, type Problem, type ProblemValues } from '../problems.js';
 import type { JsonSchema, Shape } from '../shape.js';
 import type { KitCamera } from './kitCamera.js';
+import { KIT_LIMITS } from './kitLimits.js';
 import { kitCameraShape, kitLensShape, rigShape, wheelShape } from './kitShapes.js';
 import { isZoom, type KitLens, type Lens, nearestFocusMm, ringOf } from './lens.js';
 import type { Rig } from './rig.js';
@@ -76,8 +77,16 @@ export function lensProblems(lens: Lens, path: string): Problem[] {
   const nearestMm = nearestFocusMm(lens);
   if (nearestMm < lifeSizeMm)
     problems.push(problem('closer-than-life-size', at('closeFocusMm'), { given: String(nearestMm), min: lifeSizeMm }));
+  else if (lens.ring.kind === 'fitted') problems.push(...fittedProblems(lens, path));
   else if (lens.ring.kind === 'table') problems.push(...ringProblems(lens, lens.ring.points, path));
   return problems;
+}
+
+/** A fitted ring that does not turn, or turns more than any ring does. */
+function fittedProblems(lens: Lens, path: string): Problem[] {
+  const { throwDeg } = ringOf(lens);
+  const { min, max } = KIT_LIMITS.focusThrowDeg;
+  return throwDeg >= min && throwDeg <= max ? [] : [problem('throw-unlikely', `${path}.ring`, { throwDeg, min, max })];
 }
 
 function ringProblems(lens: Lens, points: Parameters<typeof scaleProblems>[0], path: string): Problem[] {

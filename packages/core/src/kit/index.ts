@@ -36,6 +36,7 @@ export { KIT_LIMITS } from './kitLimits.js';
 export { cameraShape, lensShape, rigShape, sharpnessShape, wheelShape } from './kitShapes.js';
 export {
   breathingBetween,
+  type FittedRing,
   nearestFocusMm,
   defaultLens,
   fNumberOf,
@@ -70,7 +71,20 @@ export {
 } from './rig.js';
 export { type LensRing, type RingPoint } from './ring.js';
 export { heldOnRing, nearSign } from './ringEnds.js';
+export {
+  type ReadDistance,
+  readDistance,
+  type ReadGear,
+  READING_KINDS,
+  readingAt,
+  readingProblem,
+  readingRange,
+  readingSigmaDeg,
+  ringDegOf,
+  type RingReading,
+} from './ringReading.js';
 export { fitHelicoid, type FittedPoint, type RingFit } from './ringFit.js';
+export { type ScaleOfReadings, scaleOfReadings, scaleSigmaDeg } from './scaleOfReadings.js';
 export { scaleProblems } from './scaleProblems.js';
 export { ASSUMED_PEAK_DEG_PER_S, ASSUMED_REGRIP_S, defaultWheel, type Wheel, wheelDegOf, wheelNearerTurns } from './wheel.js';
 export {

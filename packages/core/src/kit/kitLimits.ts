@@ -15,6 +15,7 @@ export const KIT_LIMITS = {
   principalSeparationMm: { min: -200, max: 200 },
   focusThrowDeg: { min: 10, max: 1440 },
   ringDeg: { min: -1440, max: 1440 },
+  degPerMm: { min: -100_000, max: 100_000 },
   stepCount: { min: 0, max: 5000, whole: true },
   squeeze: { min: 1, max: 2 },
   breathingPercent: { min: -30, max: 30 },

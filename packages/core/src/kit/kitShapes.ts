@@ -2,7 +2,7 @@ import { boolean, list, nullable, object, oneOf, quantity, type Shape, text, var
 import type { Camera, Sharpness } from './camera.js';
 import { AIDS, type AidTest, type KitCamera, type RecordingMode, type SteadyingLevel } from './kitCamera.js';
 import { KIT_LIMITS as LIMITS } from './kitLimits.js';
-import { HOLD_TESTS, type KitLens, type Lens, RING_RESPONSES } from './lens.js';
+import { type FittedRing, HOLD_TESTS, type KitLens, type Lens, RING_RESPONSES } from './lens.js';
 import { PULLERS, type Rig, type RigPart, SUPPORTS } from './rig.js';
 import type { RingPoint } from './ring.js';
 import type { Wheel } from './wheel.js';
@@ -42,6 +42,12 @@ export const lensShape = object<Lens>({
   ring: variant<Lens['ring']>({
     helicoid: object({ kind: oneOf('helicoid'), focusThrowDeg: quantity(LIMITS.focusThrowDeg) }),
     table: object({ kind: oneOf('table'), points: list(ringPoint, LIMITS.ringPoints) }),
+    fitted: object<FittedRing>({
+      kind: oneOf('fitted'),
+      atInfinityDeg: quantity(LIMITS.ringDeg),
+      degPerMm: quantity(LIMITS.degPerMm),
+      points: list(ringPoint, LIMITS.ringPoints),
+    }),
   }),
   nearerTurns: turn,
   response: oneOf(...RING_RESPONSES),

@@ -15,6 +15,17 @@ export type RingResponse = (typeof RING_RESPONSES)[number];
 export const HOLD_TESTS = ['untested', 'holds', 'drifts'] as const;
 export type HoldTest = (typeof HOLD_TESTS)[number];
 
+/** A ring described by a few readings with their distances: a helicoid with a zero of its own, fitted to them. */
+export interface FittedRing {
+  readonly kind: 'fitted';
+  /** Ring angle at infinity */
+  readonly atInfinityDeg: number;
+  /** Ring degrees per mm of extension; negative for a ring that counts down towards near */
+  readonly degPerMm: number;
+  /** The readings */
+  readonly points: readonly RingPoint[];
+}
+
 /** A lens, as the kit describes it and a shot stores it. Lengths in mm, angles in ring degrees. */
 export interface Lens {
   readonly name: string;
@@ -37,7 +48,8 @@ export interface Lens {
   readonly principalSeparationMm: number;
   readonly ring:
     | { readonly kind: 'helicoid'; readonly focusThrowDeg: number }
-    | { readonly kind: 'table'; readonly points: readonly RingPoint[] };
+    | { readonly kind: 'table'; readonly points: readonly RingPoint[] }
+    | FittedRing;
   /** Which way the ring turns to focus nearer, seen from behind the camera */
   readonly nearerTurns: 'clockwise' | 'anticlockwise';
   readonly response: RingResponse;
@@ -126,15 +138,12 @@ export function nearestFocusMm({ ring, closeFocusMm }: Pick<Lens, 'ring' | 'clos
  * @throws {CoreError} as `lensRing`
  */
 export function ringOf(lens: Lens): LensRing {
-  return lens.ring.kind === 'table'
-    ? lensRing({ kind: 'table', points: lens.ring.points })
-    : lensRing({
-        kind: 'helicoid',
-        focalLengthMm: lens.focalLengthMm,
-        focusThrowDeg: lens.ring.focusThrowDeg,
-        closeFocusMm: lens.closeFocusMm,
-        principalSeparationMm: lens.principalSeparationMm,
-      });
+  const { ring, focalLengthMm, closeFocusMm, principalSeparationMm } = lens;
+  if (ring.kind === 'table') return lensRing({ kind: 'table', points: ring.points });
+  const optics = { focalLengthMm, closeFocusMm, principalSeparationMm };
+  return ring.kind === 'helicoid'
+    ? lensRing({ kind: 'helicoid', focusThrowDeg: ring.focusThrowDeg, ...optics })
+    : lensRing({ kind: 'fitted', atInfinityDeg: ring.atInfinityDeg, degPerMm: ring.degPerMm, ...optics });
 }
 
 /**

@@ -27,7 +27,7 @@ test.each<[string, unknown, string, object]>([
   ['durationS', NaN, 'not-a-number', { min: 0.5, max: 600 }],
   ['durationS', 1e9, 'out-of-range', { min: 0.5, max: 600 }],
   ['captureFps', 0, 'out-of-range', { min: 1, max: 1000 }],
-  ['schema', 11, 'not-a-choice', { choices: ['10'] }],
+  ['schema', 12, 'not-a-choice', { choices: ['11'] }],
   [
     'method',
     'guess',
@@ -38,7 +38,7 @@ test.each<[string, unknown, string, object]>([
   ['optics.stop', 1.4, 'outside-lens', { min: 2.2, max: 22 }],
   ['optics.lens.widestStop', 30, 'stops-swapped', {}],
   ['optics.lens.closeFocusMm', 200, 'closer-than-life-size', { min: 260 }],
-  ['optics.lens.ring', { kind: 'spiral' }, 'not-a-choice', { choices: ['helicoid', 'table'] }],
+  ['optics.lens.ring', { kind: 'spiral' }, 'not-a-choice', { choices: ['helicoid', 'table', 'fitted'] }],
   ['optics.camera.photositesWide', 4000.5, 'not-whole', { min: 320, max: 24000, isWhole: true }],
   [
     'optics.camera',
@@ -89,6 +89,7 @@ test.each<[string, unknown, string, object]>([
         'taping',
         'place',
         'method',
+        'reading',
         'isSimulated',
         'uncertaintyMm',
         'stale',

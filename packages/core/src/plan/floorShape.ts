@@ -17,6 +17,7 @@ import {
   TAPE_SHAPES,
   type Taping,
 } from '../floor/index.js';
+import type { RingReading } from '../kit/index.js';
 import { boolean, list, nullable, object, oneOf, quantity, text, variant } from '../shape.js';
 import { PLAN_LIMITS as LIMITS } from './planLimits.js';
 
@@ -87,6 +88,18 @@ export const subjectShape = object<Subject>({
 
 const taping = object<Taping>({ timeS: quantity(LIMITS.timeS), drawnMm: quantity(LIMITS.drawnMm) });
 
+const reading = variant<RingReading>({
+  ring: object({ kind: oneOf('ring'), deg: quantity(LIMITS.readDeg) }),
+  wheel: object({ kind: oneOf('wheel'), deg: quantity(LIMITS.readDeg) }),
+  strip: object({ kind: oneOf('strip'), mm: quantity(LIMITS.stripMm) }),
+  figures: object({
+    kind: oneOf('figures'),
+    fromMm: nullable(quantity(LIMITS.distanceMm)),
+    toMm: nullable(quantity(LIMITS.distanceMm)),
+    share: quantity(LIMITS.shareOfFigures),
+  }),
+});
+
 export const markShape = object<Mark>({
   id,
   letter: text(LIMITS.letter),
@@ -96,6 +109,7 @@ export const markShape = object<Mark>({
   taping: nullable(taping),
   place: nullable(place),
   method: oneOf(...MEASURE_METHODS),
+  reading: nullable(reading),
   isSimulated: boolean(),
   uncertaintyMm: quantity(LIMITS.uncertaintyMm),
   stale: nullable(oneOf(...STALE_REASONS)),

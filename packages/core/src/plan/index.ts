@@ -20,6 +20,18 @@ export { type HardStop, hardStopsOf, markAngles, MAX_HARD_STOPS } from './hardSt
 export { focalLengthAt, halfViewDeg, isSteady, stopAt, stopLimit, type StopLimit, zoneLensAt } from './opticsOverTime.js';
 export { markFocusDistances, markFocusMm, markLandingS, markSetS, planDistances } from './planDistances.js';
 export { PLAN_LIMITS, targetMm } from './planLimits.js';
+export {
+  commonOffset,
+  type CommonOffset,
+  isReadOff,
+  markRead,
+  marksOffTheRing,
+  type OffsetCause,
+  readAndMeasured,
+  type ReadAndMeasured,
+  readGear,
+  scaleOfMarks,
+} from './readings.js';
 export { ringReach, type RingReach } from './ringReach.js';
 export {
   type CameraErrors,
@@ -141,7 +153,8 @@ export { type StaleCause, staleCause, staleMarks, distanceSigmaMm, drawnTapeMm }
 export { handAt, SECOND_JOBS, type SecondJob, secondJobAt } from './secondJob.js';
 export { setMarkFocus } from './edits/setMarkFocus.js';
 export { withTargets } from './edits/targets.js';
-export { withDrawnDistances } from './edits/withDrawnDistances.js';
+export { adoptReading, adoptScaleOfMarks, setReading } from './edits/readings.js';
+export { withDerivedDistances } from './edits/withDerivedDistances.js';
 export { type PlanNote, type PlanNoteCode } from './notes/planNote.js';
 export { planNotes } from './notes/planNotes.js';
 export { staleNotes } from './notes/staleNotes.js';

@@ -4,7 +4,7 @@ import { type Camera, circleMm, type Lens, pictureSize, type Rig, type Sharpness
 import type { Schedule, ShotGoals } from './goals.js';
 
 /** Version of the saved form. A change of the form raises it and adds an upgrade. */
-export const PLAN_SCHEMA = 10;
+export const PLAN_SCHEMA = 11;
 
 /** How focus is found and kept during the take. */
 export const METHODS = [

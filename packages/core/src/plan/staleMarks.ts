@@ -28,7 +28,8 @@ function isMovedSinceTaping(plan: ShotPlan, mark: Mark): boolean {
 
 /** What a tape would read now from the place that a mark was taped from, by the drawing; null for a mark that is not drawn. */
 export function drawnTapeMm(plan: ShotPlan, mark: Mark): number | null {
-  return mark.distanceMm === null ? null : planDistances(plan).drawnTapeAt(mark.id, mark.taping?.timeS ?? markSetS(plan, mark));
+  if (mark.distanceMm === null) return null;
+  return planDistances(plan).drawnSightAt(mark.id, mark.taping?.timeS ?? markSetS(plan, mark))?.tapeMm ?? null;
 }
 
 /**

@@ -4,7 +4,7 @@ import { ASSUMED_PEAK_DEG_PER_S } from '../kit/index.js';
 import { DEFAULT_GOALS, DEFAULT_SCHEDULE } from './goals.js';
 import { ASSUMED_CUE_SIGMA_S, DEFAULT_PULL, PLAN_SCHEMA, type ShotPlan } from './shotPlan.js';
 import { checkPlan } from './checkPlan.js';
-import { withDrawnDistances } from './edits/withDrawnDistances.js';
+import { withDerivedDistances } from './edits/withDerivedDistances.js';
 
 type Json = Readonly<Record<string, unknown>>;
 
@@ -27,6 +27,7 @@ export function upgradePlan(saved: unknown): unknown {
     else if (schema === 7) plan = toSchema8(plan as Json);
     else if (schema === 8) plan = toSchema9(plan as Json);
     else if (schema === 9) plan = toSchema10(plan as Json);
+    else if (schema === 10) plan = toSchema11(plan as Json);
     else return plan;
   }
 }
@@ -183,13 +184,22 @@ function toSchema9(plan: Json): Json {
  */
 function toSchema10(plan: Json): Json {
   const { twoJobsFactor } = ASSUMED_HAND;
-  const upgraded = {
+  return {
     ...plan,
-    schema: PLAN_SCHEMA,
+    schema: 10,
     hand: isRecord(plan['hand']) ? { twoJobsFactor, ...plan['hand'] } : plan['hand'],
     marks: itemsOf(plan, 'marks').map((mark) => ({ taping: null, ...mark })),
   };
-  return checkPlan(upgraded).length === 0 ? { ...withDrawnDistances(upgraded as unknown as ShotPlan) } : upgraded;
+}
+
+/** Schema 11 adds what was read off the ring. Older plans get the tapings that schema 10 added. */
+function toSchema11(plan: Json): Json {
+  const upgraded = {
+    ...plan,
+    schema: PLAN_SCHEMA,
+    marks: itemsOf(plan, 'marks').map((mark) => ({ reading: null, ...mark })),
+  };
+  return checkPlan(upgraded).length === 0 ? { ...withDerivedDistances(upgraded as unknown as ShotPlan) } : upgraded;
 }
 
 /** Before schema 9 an aim at a point or by heading was level. */

@@ -1,8 +1,8 @@
 import type { Mark } from '../floor/index.js';
-import { ringOf, type RingPoint, wheelDegOf, withinReach } from '../kit/index.js';
+import { type ReadDistance, ringOf, type RingPoint, wheelDegOf, withinReach } from '../kit/index.js';
 import { depthOfField } from '../optics/index.js';
 import { landingWindow } from '../hand/index.js';
-import { markFocusMm, markSetS, type ShotPlan, zoneLensAt } from '../plan/index.js';
+import { markFocusMm, markRead, markSetS, type ShotPlan, zoneLensAt } from '../plan/index.js';
 
 /** A mark as read on this lens, with the optics and the camera as they are when focus lands there. Ring angles unless named otherwise. */
 export interface MarkReading {
@@ -12,8 +12,11 @@ export interface MarkReading {
   readonly focusMm: number;
   /** End of the ring that keeps it from being set; null if the ring reaches it */
   readonly beyond: 'close-focus' | 'far-end' | null;
+  /** Where the ring stands: as it was read at the mark, or else by the lens's ring */
   readonly ringDeg: number;
   readonly wheelDeg: number;
+  /** What the reading at the mark says; null if it was not read */
+  readonly read: ReadDistance | null;
   readonly nearMm: number;
   readonly farMm: number;
   /** Room before the subject is soft, nearer and farther; Infinity in a zone without far limit */
@@ -40,7 +43,8 @@ export function markReading(plan: ShotPlan, mark: Mark): MarkReading {
   const lens = zoneLensAt(plan.optics, atS);
   const zone = depthOfField({ ...lens, focusDistanceMm: focusMm });
   const { nearSideDeg, farSideDeg } = landingWindow(lens, ring, focusMm);
-  const ringDeg = ring.angleAt(focusMm);
+  const read = markRead(plan, mark);
+  const ringDeg = read?.ringDeg ?? ring.angleAt(focusMm);
   const end = requestedMm < focusMm ? 'close-focus' : 'far-end';
   return {
     atS,
@@ -48,6 +52,7 @@ export function markReading(plan: ShotPlan, mark: Mark): MarkReading {
     beyond: focusMm === requestedMm ? null : end,
     ringDeg,
     wheelDeg: wheelDegOf(plan.wheel, ringDeg),
+    read,
     nearMm: zone.nearMm,
     farMm: zone.farMm,
     nearerMm: zone.inFrontMm,

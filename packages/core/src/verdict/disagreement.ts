@@ -5,7 +5,7 @@ import {
   markFocusMm,
   type ShotPlan,
   staleCause,
-  withDrawnDistances,
+  withDerivedDistances,
   withTargets,
 } from '../plan/index.js';
 import { evaluatePull } from './evaluatePull.js';
@@ -38,7 +38,7 @@ export function disagreement(plan: ShotPlan, mark: Mark): Disagreement | null {
     const distanceMm = markFocusMm(plan, mark.id);
     return { kind: 'distance', distanceMm: distanceMm === Infinity ? null : distanceMm };
   };
-  const drawn = withDrawnDistances({
+  const drawn = withDerivedDistances({
     ...withTargets(plan, asSet),
     marks: plan.marks.map((item) => (item.id === mark.id ? { ...item, method: 'drawn' as const } : item)),
   });

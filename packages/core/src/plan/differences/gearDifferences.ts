@@ -6,7 +6,7 @@ import type { ShotPlan } from '../shotPlan.js';
 /** How a ring was described. */
 export type RingSummary =
   | { readonly kind: 'helicoid'; readonly throwDeg: number }
-  | { readonly kind: 'table'; readonly points: number; readonly spanDeg: number };
+  | { readonly kind: 'table' | 'fitted'; readonly points: number; readonly spanDeg: number };
 
 /** One difference between two items of gear. The values of a field are in the items. */
 export type GearDifference =
@@ -42,7 +42,7 @@ function fieldsOf<P extends 'camera' | 'lens' | 'wheel' | 'rig', T extends objec
 
 function ringDifferences(was: Lens['ring'], is: Lens['ring']): GearDifference[] {
   if (isDeepEqual(was, is)) return [];
-  if (was.kind === 'helicoid' || is.kind === 'helicoid') return [{ part: 'ring', was: summary(was), is: summary(is) }];
+  if (was.kind !== 'table' || is.kind !== 'table') return [{ part: 'ring', was: summary(was), is: summary(is) }];
   const read = new Map(was.points.map(({ distanceMm, ringDeg }) => [distanceMm, ringDeg]));
   const shifts = is.points.flatMap(({ distanceMm, ringDeg }) => {
     const old = read.get(distanceMm);
@@ -61,5 +61,5 @@ function ringDifferences(was: Lens['ring'], is: Lens['ring']): GearDifference[] 
 function summary(ring: Lens['ring']): RingSummary {
   if (ring.kind === 'helicoid') return { kind: 'helicoid', throwDeg: ring.focusThrowDeg };
   const angles = ring.points.map(({ ringDeg }) => ringDeg);
-  return { kind: 'table', points: ring.points.length, spanDeg: Math.max(...angles) - Math.min(...angles) };
+  return { kind: ring.kind, points: ring.points.length, spanDeg: Math.max(...angles) - Math.min(...angles) };
 }

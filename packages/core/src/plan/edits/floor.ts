@@ -3,7 +3,7 @@ import { planDistances } from '../planDistances.js';
 import { PLAN_LIMITS as LIMITS } from '../planLimits.js';
 import type { ShotPlan } from '../shotPlan.js';
 import { clamp, nextId, withItem } from './ids.js';
-import { withDrawnDistances } from './withDrawnDistances.js';
+import { withDerivedDistances } from './withDerivedDistances.js';
 import { markDrawnAt, markFor } from './marks.js';
 import { addSubject } from './subjects.js';
 import { clampedPlace, withFloor } from './withFloor.js';
@@ -44,7 +44,7 @@ export function startFloor(plan: ShotPlan): ShotPlan {
     const rad = ((index % 2 === 0 ? 1 : -1) * Math.ceil(index / 2) * SPACING_DEG * Math.PI) / 180;
     return { ...mark, place: clampedPlace({ xMm: mark.distanceMm * Math.cos(rad), yMm: mark.distanceMm * Math.sin(rad) }) };
   });
-  return withDrawnDistances({ ...plan, floor, marks });
+  return withDerivedDistances({ ...plan, floor, marks });
 }
 
 /** Removes the floor plan. Distances that were only drawn become judged by eye. */
@@ -64,7 +64,7 @@ export function clearFloor(plan: ShotPlan): ShotPlan {
 
 /** Places a mark on the floor. A taped distance stays; a drawn one is recomputed. */
 export function placeMark(plan: ShotPlan, markId: string, place: Place): ShotPlan {
-  return withDrawnDistances({
+  return withDerivedDistances({
     ...plan,
     marks: withItem(plan.marks, markId, (mark) => ({ ...mark, place: clampedPlace(place) })),
   });
@@ -72,7 +72,7 @@ export function placeMark(plan: ShotPlan, markId: string, place: Place): ShotPla
 
 /** Replaces the taped distance of a mark by the drawn one. */
 export function adoptDrawnDistance(plan: ShotPlan, markId: string): ShotPlan {
-  return withDrawnDistances({
+  return withDerivedDistances({
     ...plan,
     marks: withItem(plan.marks, markId, (mark) =>
       mark.place === null ? mark : { ...markDrawnAt(mark, mark.place), distanceMm: LIMITS.distanceMm.min },
@@ -99,7 +99,7 @@ export function drawAtDistance(plan: ShotPlan, markId: string, distanceMm: numbe
   const acrossMm = Math.max(Math.sqrt(Math.max(distanceMm ** 2 - upMm ** 2, 0)), 1);
   const rad = (headingDeg(camera, mark.place) * Math.PI) / 180;
   const place = clampedPlace({ xMm: camera.xMm + acrossMm * Math.cos(rad), yMm: camera.yMm + acrossMm * Math.sin(rad) });
-  return withDrawnDistances({ ...plan, marks: withItem(plan.marks, markId, (item) => ({ ...item, place, taping: null })) });
+  return withDerivedDistances({ ...plan, marks: withItem(plan.marks, markId, (item) => ({ ...item, place, taping: null })) });
 }
 
 /** Height of a mark's point of focus above the lens on arrival; null if it is not drawn. */
@@ -115,7 +115,7 @@ export function addSubjectAt(plan: ShotPlan, name: string, place: Place): ShotPl
   const added = addSubject(started, { name, distanceMm: 1000 });
   if (added === started) return plan;
   const mark = added.marks[added.marks.length - 1]!;
-  return withDrawnDistances({
+  return withDerivedDistances({
     ...added,
     marks: withItem(added.marks, mark.id, (item) => markDrawnAt(item, place)),
   });
@@ -138,7 +138,7 @@ export function walkTo(plan: ShotPlan, subjectId: string, place: Place, atS: num
   const untilS = Math.min(before.untilS, Math.max(before.fromS, fromS - WALK_S));
   const added: Stay = { id: nextId('stay', subject.stays), markId: mark.id, fromS, untilS: plan.durationS, pace: 'eased' };
   const stays = [...subject.stays.slice(0, -1), { ...before, untilS }, added];
-  return withDrawnDistances({
+  return withDerivedDistances({
     ...plan,
     marks: [...plan.marks, mark],
     subjects: withItem(plan.subjects, subjectId, (item) => ({ ...item, stays })),
@@ -152,7 +152,7 @@ export function setLensHeight(plan: ShotPlan, heightMm: number): ShotPlan {
 /** Sets the height of the point of focus above the floor. */
 export function setSubjectHeight(plan: ShotPlan, subjectId: string, heightMm: number): ShotPlan {
   const height = clamp(heightMm, LIMITS.heightMm.min, LIMITS.heightMm.max);
-  return withDrawnDistances({
+  return withDerivedDistances({
     ...plan,
     subjects: withItem(plan.subjects, subjectId, (subject) => ({ ...subject, heightMm: height })),
   });

@@ -2,6 +2,7 @@ import { isDeepEqual } from '../../deepEqual.js';
 import { cameraInMode, type KitCamera, type KitItems, type Lens, type Rig, type Wheel } from '../../kit/index.js';
 import type { KitSources, ShotPlan } from '../shotPlan.js';
 import { setCamera, setLens } from './optics.js';
+import { withRingDegs } from './readings.js';
 
 /** Uses a camera from the kit, in a recording mode and at a level of steadying. */
 export function chooseCamera(plan: ShotPlan, source: NonNullable<KitSources['camera']>, camera: KitCamera): ShotPlan {
@@ -11,12 +12,13 @@ export function chooseCamera(plan: ShotPlan, source: NonNullable<KitSources['cam
 /** Uses a lens from the kit. A different lens makes measured distances stale. */
 export function chooseLens(plan: ShotPlan, lensId: string, lens: Lens): ShotPlan {
   // reset both ends of the range first: this lens replaces the old one, it does not correct it
-  return setLens({ ...plan, kit: { ...plan.kit, lensId } }, lens);
+  return setLens({ ...plan, kit: { ...plan.kit, lensId } }, lens, lensId === plan.kit.lensId);
 }
 
 /** Uses a wheel or motor from the kit; null for a hand at the ring. */
 export function chooseWheel(plan: ShotPlan, wheelId: string | null, wheel: Wheel | null): ShotPlan {
-  return { ...plan, wheel, kit: { ...plan.kit, wheelId } };
+  const changed = isDeepEqual(wheel, plan.wheel) ? plan : withRingDegs(plan, wheel);
+  return { ...changed, kit: { ...plan.kit, wheelId } };
 }
 
 /** Uses a rig from the kit; null for none. */

@@ -5,7 +5,7 @@ import { removeCameraKey } from './cameraPath.js';
 import { nextId, nextLetter } from './ids.js';
 import { removeLandmark } from './landmarks.js';
 import { markDrawnAt, removeMark } from './marks.js';
-import { withDrawnDistances } from './withDrawnDistances.js';
+import { withDerivedDistances } from './withDerivedDistances.js';
 import { clampedPlace } from './withFloor.js';
 
 /** A selectable thing on the floor. */
@@ -22,7 +22,7 @@ export function moveOnFloor(plan: ShotPlan, items: readonly FloorItem[], { xMm, 
     ...place,
     ...clampedPlace({ xMm: place.xMm + xMm, yMm: place.yMm + yMm }),
   });
-  return withDrawnDistances({
+  return withDerivedDistances({
     ...plan,
     marks: plan.marks.map((mark) => (mark.place && isMoved('mark', mark.id) ? { ...mark, place: moved(mark.place) } : mark)),
     floor: {
@@ -86,7 +86,7 @@ export function copyOnFloor(
   const fits =
     marks.length <= LIMITS.marks.max && subjects.length <= LIMITS.subjects.max && landmarks.length <= LIMITS.landmarks.max;
   if (!fits || copies.length === 0) return { plan, copies: [] };
-  return { plan: withDrawnDistances({ ...plan, marks, subjects, floor: { ...plan.floor, landmarks } }), copies };
+  return { plan: withDerivedDistances({ ...plan, marks, subjects, floor: { ...plan.floor, landmarks } }), copies };
 }
 
 /** “gate post” becomes “gate post 2”, which becomes “gate post 3”. */

@@ -1,19 +1,13 @@
-import {
-  atDistance,
-  DEFAULT_MARK,
-  type Mark,
-  type MeasureMethod,
-  measureSigmaMm,
-  type Place,
-  type StaleReason,
-} from '../../floor/index.js';
+import { atDistance, DEFAULT_MARK, type Mark, measureSigmaMm, type Place, type StaleReason } from '../../floor/index.js';
 import { MAX_HARD_STOPS } from '../hardStops.js';
 import type { ShotPlan } from '../shotPlan.js';
+import { RING_METHODS } from './readings.js';
 import { detachFromMark, detachFromSubject } from './targets.js';
 import { clamp, nextId, nextLetter, withItem, without } from './ids.js';
 import { clampedPlace } from './withFloor.js';
 import { PLAN_LIMITS } from '../planLimits.js';
-import { tapingAt, withDrawnDistances } from './withDrawnDistances.js';
+import { tapingAt, withDerivedDistances } from './withDerivedDistances.js';
+import { isReadOff } from '../readings.js';
 import { staleCause } from '../staleMarks.js';
 
 /** A new mark with the next free letter, taped at a distance. */
@@ -43,7 +37,7 @@ export function changeMark(
 ): ShotPlan {
   const { hasHardStop: _, ...rest } = changes;
   const allowed = changes.hasHardStop === true && !hasRoomForStop(plan, id) ? rest : changes;
-  return withDrawnDistances({ ...plan, marks: withItem(plan.marks, id, (mark) => changedMark(mark, allowed)) });
+  return withDerivedDistances({ ...plan, marks: withItem(plan.marks, id, (mark) => changedMark(mark, allowed)) });
 }
 
 /** Whether a hard stop can be set at a mark: a wheel has two. */
@@ -58,7 +52,9 @@ function changedMark(mark: Mark, changes: Parameters<typeof changeMark>[2]): Mar
     changed.stale = null;
     changed.taping = null;
     changed.isSimulated = changes.isSimulated ?? false;
-    changed.method = changes.method ?? (mark.method === 'drawn' ? 'tape' : mark.method);
+    // a distance that is typed is no longer the one that followed from the drawing or from the ring
+    const isDerived = mark.method === 'drawn' || isReadOff(mark);
+    changed.method = changes.method ?? (isDerived ? 'tape' : mark.method);
   }
   if (changed.method === 'drawn') changed.taping = null;
   // a new measuring method brings its own default uncertainty
@@ -82,21 +78,21 @@ export function addPlace(
   const mark = markDrawnAt(markFor(plan, subjectId, 1000), place);
   const isFull = plan.marks.length >= PLAN_LIMITS.marks.max;
   return {
-    plan: isFull ? plan : withDrawnDistances({ ...plan, marks: [...plan.marks, mark] }),
+    plan: isFull ? plan : withDerivedDistances({ ...plan, marks: [...plan.marks, mark] }),
     markId: isFull ? plan.marks[plan.marks.length - 1]!.id : mark.id,
   };
 }
 
-/** Measuring methods whose distance was read off the ring. */
-const RING_METHODS: readonly MeasureMethod[] = ['picture', 'reference'];
-
 /**
  * Marks distances as stale. Infinity never becomes stale. Another lens leaves a tape to the image plane as it is: only what was read off the
  * ring is stale then, and what a hard stop was set at.
+ *
+ * @param readingsHold - the lens was only corrected: what was read off its barrel still holds
  */
-export function makeStale(plan: ShotPlan, reason: StaleReason): ShotPlan {
-  const isHit = ({ distanceMm, method, hasHardStop }: Mark) =>
-    distanceMm !== null && (reason === 'camera' || hasHardStop || RING_METHODS.includes(method));
+export function makeStale(plan: ShotPlan, reason: StaleReason, readingsHold = false): ShotPlan {
+  const isHit = ({ distanceMm, method, hasHardStop, reading }: Mark) =>
+    distanceMm !== null &&
+    (reason === 'camera' || (!(readingsHold && reading !== null) && (hasHardStop || RING_METHODS.includes(method))));
   return { ...plan, marks: plan.marks.map((mark) => (isHit(mark) ? { ...mark, stale: reason } : mark)) };
 }
 
@@ -104,7 +100,9 @@ export function makeStale(plan: ShotPlan, reason: StaleReason): ShotPlan {
 export function marksHold(plan: ShotPlan, id?: string): ShotPlan {
   const marks = plan.marks.map((mark) => {
     if ((id ?? mark.id) !== mark.id || staleCause(plan, mark) === null) return mark;
-    return { ...mark, stale: null, taping: mark.taping && tapingAt(plan, mark, mark.taping.timeS) };
+    // a distance that holds although the lens is another was not read off this lens
+    const reading = mark.stale === 'lens' ? null : mark.reading;
+    return { ...mark, stale: null, reading, taping: mark.taping && tapingAt(plan, mark, mark.taping.timeS) };
   });
   return { ...plan, marks };
 }
@@ -126,7 +124,7 @@ export function removeMark(plan: ShotPlan, id: string): ShotPlan {
   // a subject without a place can't be followed
   const lost = plan.subjects.filter(({ stays }) => stays.length > 0 && stays.every(({ markId }) => markId === id));
   const freed = lost.reduce((rest, subject) => detachFromSubject(rest, subject.id), detachFromMark(plan, id));
-  return withDrawnDistances({
+  return withDerivedDistances({
     ...freed,
     marks: without(freed.marks, id),
     subjects: freed.subjects.map((subject) => ({ ...subject, stays: subject.stays.filter((stay) => stay.markId !== id) })),

@@ -5,6 +5,7 @@ import { PLAN_LIMITS } from '../planLimits.js';
 import { type OpticsChange, pullEndS, type ShotOptics, type ShotPlan } from '../shotPlan.js';
 import { clamp, nextId, withItem, without } from './ids.js';
 import { makeStale } from './marks.js';
+import { withDerivedDistances } from './withDerivedDistances.js';
 
 /** Which setting changes while rolling. */
 export type OpticsSetting = 'irisPulls' | 'zooms';
@@ -25,9 +26,12 @@ export function setFocalLength(plan: ShotPlan, focalLengthMm: number): ShotPlan 
 /**
  * Replaces or corrects the lens. Stop and focal length are clamped to its range, its close focus to what optics allow. What was
  * read off the ring becomes stale if the lens focuses differently. Scale points belong to the lens that they were read from: with another focal
- * length, close focus or separation, the ring is a helicoid of the same throw.
+ * length, close focus or separation, the ring is a helicoid of the same throw. Readings of a lens that is only corrected hold; distances that
+ * follow from them follow again.
+ *
+ * @param isSameLens - false for another lens, even of the same name
  */
-export function setLens(plan: ShotPlan, changes: Partial<Lens>): ShotPlan {
+export function setLens(plan: ShotPlan, changes: Partial<Lens>, isSameLens = true): ShotPlan {
   const { lens: before } = plan.optics;
   const wasPrime = !isZoom(before);
   const requested = withOwnScale(before, changes);
@@ -44,15 +48,24 @@ export function setLens(plan: ShotPlan, changes: Partial<Lens>): ShotPlan {
     narrowestStop: Math.max(requested.narrowestStop, requested.widestStop, isPrime ? 0 : requested.widestStopLong),
   };
   const changed = withOptics(plan, { ...plan.optics, lens });
-  return focusesAlike(before, lens) ? changed : makeStale(changed, 'lens');
+  if (focusesAlike(before, lens)) return withDerivedDistances(changed);
+  // what is stale no longer follows from its reading
+  return withDerivedDistances(makeStale(changed, 'lens', isSameLens && isSameBarrel(before, lens)));
 }
 
-const FIGURES_OF_SCALE = ['focalLengthMm', 'longestMm', 'closeFocusMm', 'principalSeparationMm'] as const;
+/** Whether a lens is the one before with other figures: what was read off its barrel still holds. */
+function isSameBarrel(a: Lens, b: Lens): boolean {
+  return a.name === b.name && a.focalLengthMm === b.focalLengthMm && a.longestMm === b.longestMm;
+}
+
+const FIGURES_OF_FIT = ['focalLengthMm', 'longestMm', 'principalSeparationMm'] as const;
+const FIGURES_OF_SCALE = [...FIGURES_OF_FIT, 'closeFocusMm'] as const;
 
 function withOwnScale(before: Lens, changes: Partial<Lens>): Lens {
   const requested = { ...before, ...changes };
-  const isOther = FIGURES_OF_SCALE.some((figure) => requested[figure] !== before[figure]);
-  if (changes.ring !== undefined || before.ring.kind !== 'table' || !isOther) return requested;
+  const figures = before.ring.kind === 'fitted' ? FIGURES_OF_FIT : FIGURES_OF_SCALE;
+  const isOther = figures.some((figure) => requested[figure] !== before[figure]);
+  if (changes.ring !== undefined || before.ring.kind === 'helicoid' || !isOther) return requested;
   return { ...requested, ring: { kind: 'helicoid', focusThrowDeg: Math.round(ringOf(before).throwDeg) } };
 }
 

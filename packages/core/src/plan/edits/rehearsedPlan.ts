@@ -8,7 +8,7 @@ import { type RehearsalEvent, rehearsedEvents, type RehearsedTime, rehearsedTime
 import { setDuration } from './shot.js';
 import { changeStay } from './subjects.js';
 import { withTargets } from './targets.js';
-import { withTapingTimes } from './withDrawnDistances.js';
+import { withTapingTimes } from './withDerivedDistances.js';
 
 /** A plan with the times of its rehearsals. */
 export interface RehearsedPlan {

@@ -2,7 +2,7 @@ import type { AimKey, FloorPlan, PathKey, Subject } from '../../floor/index.js';
 import { easingReversed } from '../../hand/index.js';
 import { widestStopAt } from '../../kit/index.js';
 import { focalLengthAt } from '../opticsOverTime.js';
-import { withDrawnDistances, withTapingTimes } from './withDrawnDistances.js';
+import { withDerivedDistances, withTapingTimes } from './withDerivedDistances.js';
 import {
   type Beat,
   type FocusTrackPlan,
@@ -22,7 +22,7 @@ import {
 export function reversed(plan: ShotPlan): ShotPlan {
   const back = (timeS: number) => Math.max(0, plan.durationS - timeS);
   const lastsS = (pullId: string) => plan.focusTrack.pulls.find(({ id }) => id === pullId)?.durationS ?? 0;
-  return withDrawnDistances({
+  return withDerivedDistances({
     ...plan,
     isReversed: !plan.isReversed,
     optics: reversedOptics(plan.optics, back),

@@ -4,6 +4,8 @@ import type { ShotPlan } from '../shotPlan.js';
 import { drawAtDistance } from './floor.js';
 import { clamp } from './ids.js';
 import { changeMark } from './marks.js';
+import { isReadOff } from '../readings.js';
+import { setReading } from './readings.js';
 
 /** Steps of the search. The ring depends almost linearly on the tape, so that few are enough. */
 const STEPS = 5;
@@ -16,7 +18,10 @@ const EXACT_MM = 1e-6;
  *
  * @param focusMm - finite
  */
-export function setMarkFocus(plan: ShotPlan, markId: string, focusMm: number): ShotPlan {
+export function setMarkFocus(before: ShotPlan, markId: string, focusMm: number): ShotPlan {
+  // a distance that follows from a reading is no longer that of the reading
+  const isRead = before.marks.some((mark) => mark.id === markId && isReadOff(mark));
+  const plan = isRead ? setReading(before, markId, null) : before;
   const isDrawn = plan.marks.some(({ id, method }) => id === markId && method === 'drawn');
   const { min, max } = PLAN_LIMITS.distanceMm;
   const measured = (tapeMm: number) =>

@@ -5,7 +5,7 @@ import { type CameraErrors, type OpticsChange, pullEndS, type ShotPlan } from '.
 import { type Schedule, type ShotGoals, DEFAULT_TARGET_KEEP_RATE } from '../goals.js';
 import { MIN_BEAT_S } from './beats.js';
 import { clamp } from './ids.js';
-import { floorEndS } from './withDrawnDistances.js';
+import { floorEndS } from './withDerivedDistances.js';
 import { withTargets } from './targets.js';
 
 /** Minimum duration that still holds all pulls, iris pulls, zooms and camera moves. */

@@ -13,7 +13,7 @@ import { clamp, nextId, withItem, without } from './ids.js';
 import { cameraAxis } from './cameraAxis.js';
 import { markFor } from './marks.js';
 import { detachFromMark, detachFromSubject } from './targets.js';
-import { withDrawnDistances } from './withDrawnDistances.js';
+import { withDerivedDistances } from './withDerivedDistances.js';
 
 /** Point of focus of a new person. */
 const EYE = 'near eye';
@@ -87,7 +87,7 @@ export function subjectNamed({ subjects }: Pick<ShotPlan, 'subjects'>, name: str
 export function removeSubject(plan: ShotPlan, id: string): ShotPlan {
   const owned = plan.marks.filter((mark) => mark.subjectId === id);
   const freed = owned.reduce((rest, mark) => detachFromMark(rest, mark.id), detachFromSubject(plan, id));
-  return withDrawnDistances({
+  return withDerivedDistances({
     ...freed,
     floor: freed.floor && {
       ...freed.floor,
@@ -175,5 +175,5 @@ export function changeStay(
     const fromS = clamp(changes.fromS ?? stay.fromS, lowS, changes.untilS === undefined ? stay.untilS : highS);
     return { ...stay, ...changes, fromS, untilS: clamp(changes.untilS ?? stay.untilS, fromS, highS) };
   });
-  return withDrawnDistances({ ...plan, subjects: withItem(plan.subjects, subjectId, (item) => ({ ...item, stays })) });
+  return withDerivedDistances({ ...plan, subjects: withItem(plan.subjects, subjectId, (item) => ({ ...item, stays })) });
 }

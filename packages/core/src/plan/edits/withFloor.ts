@@ -2,11 +2,11 @@ import type { FloorPlan, Place } from '../../floor/index.js';
 import { PLAN_LIMITS as LIMITS } from '../planLimits.js';
 import type { ShotPlan } from '../shotPlan.js';
 import { clamp } from './ids.js';
-import { withDrawnDistances } from './withDrawnDistances.js';
+import { withDerivedDistances } from './withDerivedDistances.js';
 
 /** Changes the floor plan and recomputes the distances that follow from it. A plan without a floor stays the same. */
 export function withFloor(plan: ShotPlan, change: (floor: FloorPlan) => FloorPlan): ShotPlan {
-  return plan.floor === null ? plan : withDrawnDistances({ ...plan, floor: change(plan.floor) });
+  return plan.floor === null ? plan : withDerivedDistances({ ...plan, floor: change(plan.floor) });
 }
 
 export function inTime<T extends { readonly timeS: number }>(keys: readonly T[]): T[] {

@@ -1,5 +1,5 @@
 import type { Stay } from '../../floor/index.js';
-import { addPlace, PLAN_LIMITS, type ShotPlan, withDrawnDistances } from '../../plan/index.js';
+import { addPlace, PLAN_LIMITS, type ShotPlan, withDerivedDistances } from '../../plan/index.js';
 import { markReading, missAllowance } from '../../track/index.js';
 import { zoneSpans } from '../zoneSpans.js';
 import {
@@ -92,5 +92,5 @@ function swinging(plan: ShotPlan, subjectId: string, { ends, middleId, fromS, ha
     const stays = [...before, ...swung, ...(swings > 0 ? [back] : []), ...after];
     return { ...subject, stays: stays.map((stay, index) => ({ ...stay, id: `stay-${index + 1}` })) };
   });
-  return withDrawnDistances({ ...plan, subjects });
+  return withDerivedDistances({ ...plan, subjects });
 }
