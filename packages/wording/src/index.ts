@@ -48,6 +48,17 @@ export { fullText } from './plan/roomText.js';
 export { changesText, differenceLines, differenceSummary, shotDifferenceLines } from './plan/differenceText.js';
 export { gearDifferenceLines, gearEffectText } from './plan/gearText.js';
 export { keepsDistanceText, METHOD_WORDS, methodName } from './plan/methodText.js';
+export {
+  commonOffsetText,
+  noAngleSentText,
+  offsetCauseText,
+  readAgainstScaleText,
+  readDistanceText,
+  READING_WORDS,
+  ringReadingText,
+  scaleInKitText,
+  scaleOfMarksText,
+} from './marks/readingText.js';
 export { LOCAL_RULES, noteText } from './plan/noteText.js';
 export { limitedText, rehearsalEventText } from './plan/rehearsalText.js';
 
@@ -71,6 +82,7 @@ export {
   staleText,
   markOnRingText,
   markRoomLines,
+  measuredByText,
   MEASURE_WORDS,
 } from './marks/markText.js';
 export { countdownText, cueText, degreesText, figureAndUnit, ringText, targetSubjectName, turnText } from './roll/rollText.js';

@@ -96,9 +96,12 @@ const figure = (value: number) => String(Number(value.toFixed(2)));
 export function lensLine(lens: Lens): string {
   const focal = isZoom(lens) ? `${figure(lens.focalLengthMm)}–${figure(lens.longestMm)} mm` : `${figure(lens.focalLengthMm)} mm`;
   const scale = lens.stopScale === 'T' ? 'T' : 'f/';
-  const ring =
-    lens.ring.kind === 'table' ? `${lens.ring.points.length} scale points` : `throw ${figure(lens.ring.focusThrowDeg)}°`;
-  return `${focal} · ${scale}${figure(lens.widestStop)} to ${figure(lens.narrowestStop)} · ${ring}`;
+  return `${focal} · ${scale}${figure(lens.widestStop)} to ${figure(lens.narrowestStop)} · ${ringLine(lens)}`;
+}
+
+function ringLine({ ring }: Lens): string {
+  if (ring.kind === 'helicoid') return `throw ${figure(ring.focusThrowDeg)}°`;
+  return ring.kind === 'table' ? `${ring.points.length} scale points` : `scale of ${ring.points.length} readings`;
 }
 
 /** Second line of an item in the list. */

@@ -4,6 +4,8 @@ import {
   formatDistance,
   formatGap,
   hasAssumedUncertainty,
+  isReadOff,
+  markRead,
   markFocusMm,
   markSetS,
   planDistances,
@@ -32,6 +34,13 @@ export const MEASURE_WORDS: Readonly<Record<MeasureMethod, string>> = {
   drawn: 'the floor plan',
 };
 
+/** How the distance of a mark is known, in a few words. */
+export function measuredByText(plan: ShotPlan, mark: Mark): string {
+  if (mark.method === 'drawn') return 'drawn';
+  if (!isReadOff(mark)) return `by ${MEASURE_WORDS[mark.method]}`;
+  return markRead(plan, mark)?.by === 'assumed-ring' ? 'by an assumed ring' : 'read off the ring';
+}
+
 /** Why a third hard stop can't be set. */
 export function thirdStopText({ marks }: Pick<ShotPlan, 'marks'>): string {
   const letters = marks.filter(({ hasHardStop }) => hasHardStop).map(({ letter }) => letter);
@@ -58,7 +67,7 @@ export function markRoomLines(reading: MarkReading, mark: Mark, plan: ShotPlan, 
     ...(wheel && optics.lens.response !== 'speed'
       ? [`the ring at ${reading.ringDeg.toFixed(1)}°; the wheel turns ${wheel.wheelPerRing} × as far`]
       : []),
-    `measured by ${MEASURE_WORDS[mark.method]}, accurate to about ${formatGap(distanceSigmaMm(plan, mark), units)}${hasAssumedUncertainty(mark) ? ' (assumed)' : ''}`,
+    `${measuredByText(plan, mark)}, accurate to about ${formatGap(distanceSigmaMm(plan, mark), units)}${hasAssumedUncertainty(mark) ? ' (assumed)' : ''}`,
     `an arrow key changes the distance by ${formatGap(displayStepMm(focusMm, units), units)}`,
   ];
 }

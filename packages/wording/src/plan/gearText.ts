@@ -56,7 +56,7 @@ function fieldLine<T>([label, print]: Printer<T>, { was, is }: { readonly was: T
 
 function ringText(ring: RingSummary): string {
   if (ring.kind === 'helicoid') return `throw ${figure(ring.throwDeg)}°`;
-  return `${counted(ring.points, 'scale point')} over ${figure(ring.spanDeg)}°`;
+  return `${counted(ring.points, ring.kind === 'fitted' ? 'reading' : 'scale point')} over ${figure(ring.spanDeg)}°`;
 }
 
 const mm = (value: number | null) => (value === null ? 'unknown' : `${figure(value)} mm`);

@@ -1,5 +1,6 @@
 import { formatStop, formatStops, formatTime, type PlanNote, type PlanNoteCode, type StaleCause } from '@still-heron/core';
 import { figure, listed } from '../figure.js';
+import { commonOffsetText, offsetCauseText } from '../marks/readingText.js';
 import { SECOND_JOB_WORDS } from '../verdict/effortText.js';
 import { SUPPORT_WORDS } from '../kit/kitText.js';
 
@@ -29,6 +30,11 @@ const WRITERS: Writers = {
     `The hard stops of ${wheel} can’t be used: a ring that answers to speed moves past its distance while the wheel rests.`,
   'stale-marks': ({ letters, since }) =>
     `${letters.join(', ')} ${letters.length === 1 ? 'was' : 'were'} ${STALE_WORDS[since]}. ${STALE_ADVICE[since]}`,
+  'off-the-ring': ({ letters }) =>
+    `What was read at ${listed(letters)} does not lie on this ring. Read ${letters.length === 1 ? 'it' : 'them'} again: until then the old distance counts.`,
+  'readings-off': ({ offset }) => `${commonOffsetText(offset)} ${offsetCauseText(offset.causes[0]!)}`,
+  'assumed-ring': ({ letters }) =>
+    `The distance of ${listed(letters)} follows from an assumed ring. Tape two marks that were read, and they make its scale.`,
   'stop-limited': ({ scale, fromS, stop, stopsLost }) =>
     `From ${formatTime(fromS)} the zoom opens less than is set, down to ${formatStop(stop, scale)}: ${formatStops(stopsLost)} less light, and a deeper zone.`,
   'zoom-not-tested': ({ drifts }) =>

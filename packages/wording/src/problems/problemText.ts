@@ -65,6 +65,17 @@ const WRITERS: Writers = {
   'closer-than-close-focus': ({ given, min, max }) => not(given, 'closer than the lens can focus', spanText(min, max)),
   'beyond-the-scale': ({ given, min, max }) => not(given, 'beyond the scale', spanText(min, max)),
   'outside-ring': ({ given, min, max }) => not(given, 'outside the range of the ring', spanText(min, max)),
+  'off-the-ring': ({ given, unit, min, max }) => {
+    const print = (value: number) => (unit === 'mm' ? `${Math.round(value * 10) / 10} mm` : degText(value));
+    return not(print(given), 'off the ring', `${print(min)} to ${print(max)}`);
+  },
+  'no-diameter': () => ({ message: 'the diameter of the barrel is not known', need: 'the diameter in mm' }),
+  'readings-contradict': ({ degs: [one, other] }) => ({
+    message: `two readings of the same distance are ${degText(one!)} and ${degText(other!)}`,
+    need: 'one of them read again',
+  }),
+  'throw-unlikely': ({ throwDeg, min, max }) =>
+    not(`a turn of ${degText(throwDeg)} from end to end`, 'more or less than any ring has', `${degText(min)} to ${degText(max)}`),
   'distance-twice': () => ({ message: 'this distance appears twice', need: 'each distance once' }),
   'turns-back': ({ ringDeg, betweenDeg: [low, high] }) => ({
     message: `${degText(ringDeg)} turns back against its neighbours`,

@@ -4,6 +4,7 @@ import clsx from 'clsx';
 import { memo } from 'react';
 import { useAfterDrag } from '../../shared/gestures/dragging';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
+import { RingScale } from '../marks/RingScale';
 import type { Measuring } from '../marks/useMeasuring';
 import { itemSelected, selectHeld } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
@@ -45,6 +46,7 @@ const SideFields = memo(function SideFields({ plan, units, measuring, onScale }:
       {landmark && <LandmarkFields key={landmark.id} landmark={landmark} units={units} />}
       {mark && <MarkPanel key={mark.id} mark={mark} plan={plan} units={units} measuring={measuring} />}
       <MarkDistances plan={plan} units={units} />
+      <RingScale plan={plan} />
       <Aims plan={plan} units={units} />
       {isCameraMoving(plan) && (
         <section aria-label="Caution">

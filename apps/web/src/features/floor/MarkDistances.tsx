@@ -10,7 +10,7 @@ import {
   type Mark,
   type Sighting,
 } from '@still-heron/core';
-import { axisLines, MEASURE_WORDS } from '@still-heron/wording';
+import { axisLines, measuredByText } from '@still-heron/wording';
 import clsx from 'clsx';
 import { subjectColour } from '../../charts/subjectColour';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
@@ -81,7 +81,7 @@ function MarkRow({ plan, units, mark, sight, focusMm }: MarkRowProps) {
         {formatDistanceFigure(tapeMm, units)}
       </span>
       <small>
-        {mark.method === 'drawn' ? 'drawn' : `by ${MEASURE_WORDS[mark.method]}`}
+        {measuredByText(plan, mark)}
         {mark.isSimulated && <span className={textStyles.toneEdge}> · simulated</span>}
         {isStale && <span className={textStyles.toneEdge}> · stale</span>}
         {isBehind && <span className={textStyles.toneSoft}> · behind the camera</span>}

@@ -13,6 +13,7 @@ import { MarkAllowance } from '../marks/MarkAllowance';
 import { MarkDisagreement } from '../marks/MarkDisagreement';
 import { MarkMeasure } from '../marks/MarkMeasure';
 import { MarkOnFloor } from '../marks/MarkOnFloor';
+import { MarkRing } from '../marks/MarkRing';
 import { MarkRoom } from '../marks/MarkRoom';
 import { FocusReferences } from '../marks/FocusReferences';
 import type { Measuring } from '../marks/useMeasuring';
@@ -56,6 +57,7 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
         )}
         <StayTimes mark={mark} plan={plan} />
         <MarkMeasure mark={mark} plan={plan} units={units} measuring={measuring} />
+        <MarkRing mark={mark} plan={plan} units={units} />
         <MarkDisagreement mark={mark} plan={plan} units={units} />
       </section>
       <section>

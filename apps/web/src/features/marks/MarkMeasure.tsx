@@ -3,11 +3,12 @@ import {
   distanceSigmaMm,
   drawAtDistance,
   formatGap,
+  isReadOff,
   minDrawnMm,
   PLAN_LIMITS,
   type ShotPlan,
 } from '@still-heron/core';
-import { MEASURE_WORDS } from '@still-heron/wording';
+import { measuredByText } from '@still-heron/wording';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { QuantityField } from '../../ui/fields/QuantityField';
 import { readDistance } from '../../ui/fields/readDistance';
@@ -32,14 +33,14 @@ export function MarkMeasure({ mark, plan, units, measuring }: Props) {
   return (
     <div data-testid="mark-measure" className={styles.markMeasure}>
       <DistanceField
-        label={isDrawn ? 'drawn distance' : 'tape distance'}
+        label={distanceLabel(mark)}
         size="large"
         distanceMm={mark.distanceMm ?? Infinity}
         units={units}
         testId="mark-distance"
         hint={
           <>
-            {isDrawn ? 'from the floor plan' : `by ${MEASURE_WORDS[mark.method]}`}, accurate to about{' '}
+            {isDrawn ? 'from the floor plan' : measuredByText(plan, mark)}, accurate to about{' '}
             {formatGap(distanceSigmaMm(plan, mark), units)}
             {mark.isSimulated && <strong className={textStyles.toneEdge}> · simulated</strong>}
           </>
@@ -82,6 +83,11 @@ export function MarkMeasure({ mark, plan, units, measuring }: Props) {
       )}
     </div>
   );
+}
+
+function distanceLabel(mark: MarkProps['mark']): string {
+  if (mark.method === 'drawn') return 'drawn distance';
+  return isReadOff(mark) ? 'distance by the ring' : 'tape distance';
 }
 
 function taped(plan: ShotPlan, markId: string, mm: number): ShotPlan {

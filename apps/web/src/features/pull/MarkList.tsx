@@ -9,7 +9,7 @@ import {
   type UnitSystem,
   wheelDegOf,
 } from '@still-heron/core';
-import { beyondRingText, markRoomLines } from '@still-heron/wording';
+import { beyondRingText, markRoomLines, measuredByText } from '@still-heron/wording';
 import clsx from 'clsx';
 import { subjectColour } from '../../charts/subjectColour';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
@@ -106,6 +106,7 @@ function Room({ mark, plan, units }: Props & { readonly mark: Mark }) {
       </Explain>
       <span data-testid="mark-ring" className={clsx(styles.markRing, textStyles.figure)}>
         {ringWords(plan, ringDeg, towardsNearDeg + towardsFarDeg)}
+        {reading.read && ` · ${measuredByText(plan, mark)}`}
       </span>
     </p>
   );

@@ -18,6 +18,8 @@ const Viewfinder = lazyPart(() => import('../viewfinder/Viewfinder').then(({ Vie
 const RingDial = lazyPart(() => import('../dial/RingDial').then(({ RingDial }) => RingDial));
 // details are loaded with the first selection, options of the shot after the first paint
 const MarkOnFloor = lazyPart(() => import('../marks/MarkOnFloor').then(({ MarkOnFloor }) => MarkOnFloor));
+const MarkRing = lazyPart(() => import('../marks/MarkRing').then(({ MarkRing }) => MarkRing));
+const RingScale = lazyPart(() => import('../marks/RingScale').then(({ RingScale }) => RingScale));
 const MarkDetails = lazyPart(() => import('./MarkDetails').then(({ MarkDetails }) => MarkDetails));
 const SubjectDetails = lazyPart(() => import('./SubjectDetails').then(({ SubjectDetails }) => SubjectDetails));
 const ShotOptions = lazyPart(() => import('./ShotOptions').then(({ ShotOptions }) => ShotOptions));
@@ -63,6 +65,7 @@ const SideColumn = memo(function SideColumn({ plan, verdict, units, isAdding = f
           <h2>Mark {mark.letter}</h2>
           <Suspense>
             <MarkDetails mark={mark} plan={plan} units={units} />
+            <MarkRing mark={mark} plan={plan} units={units} />
             <RememberedFold title="Place on the floor, and what to ask the performer for">
               <MarkOnFloor mark={mark} plan={plan} />
             </RememberedFold>
@@ -71,6 +74,11 @@ const SideColumn = memo(function SideColumn({ plan, verdict, units, isAdding = f
       )}
       <Suspense>{subject && <SubjectDetails key={subject.id} subject={subject} plan={plan} units={units} />}</Suspense>
       <MarkList plan={plan} units={units} />
+      {plan.marks.some(({ reading }) => reading !== null) && (
+        <Suspense>
+          <RingScale plan={plan} />
+        </Suspense>
+      )}
       {isPainted && (
         <Suspense>
           <ShotOptions plan={plan} units={units} />

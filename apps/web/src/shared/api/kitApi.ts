@@ -66,4 +66,5 @@ export const {
   useRemoveKitItemMutation,
   useRestoreKitItemMutation,
   useImportKitMutation,
+  useSaveKitItemMutation,
 } = kitApi;

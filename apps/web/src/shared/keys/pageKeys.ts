@@ -27,6 +27,9 @@ const PLAYHEAD: PageKey = {
   does: 'on the playhead: one frame; with Shift ten; Page Up and Page Down one second',
 };
 
+/** Marks of Floor and Pull. */
+const TAKE_RING: PageKey = { keys: ['G'], does: 'read the ring at the selected mark: the angle of the wheel or motor' };
+
 /** Keys for logging the latest take. */
 const TAKE_KEYS: readonly PageKey[] = [
   {
@@ -78,6 +81,7 @@ export const PAGE_KEYS = {
     { keys: ['←', '↑', '→', '↓'], does: 'with nothing selected: move the view' },
     { keys: ['T'], does: 'tape to the selected mark: the simulated tape reads the drawn distance' },
     { keys: ['L'], does: 'the same with the simulated laser' },
+    TAKE_RING,
     { keys: ['M'], does: 'blocking moves' },
     { keys: ['R'], does: 'in Rehearse: start the clock, then tap each event' },
     {
@@ -102,6 +106,7 @@ export const PAGE_KEYS = {
     { keys: ['P'], does: 'pull to the next mark, at the playhead' },
     { keys: ['X'], does: 'apply the first fix' },
     { keys: ['L'], does: 'work out the pulls' },
+    TAKE_RING,
     { keys: ['H'], does: 'swap the axis: ring angle or distance' },
     {
       keys: ['+', '−'],

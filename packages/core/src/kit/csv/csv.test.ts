@@ -179,6 +179,35 @@ describe('lenses and wheels as tables', () => {
     expect(readWheelTable(wheelTable(wheels))).toEqual({ status: 'read', items: wheels });
   });
 
+  test('a scale fitted to readings comes back, and one may be written in feet', () => {
+    const points = [900, 2100, 5000].map((distanceMm) => ({ distanceMm, ringDeg: 30_000 / distanceMm }));
+    const ring = { kind: 'fitted', atInfinityDeg: 1.25, degPerMm: 12.5, points } as const;
+    const fitted = { ...lenses[0]!, lens: { ...lenses[0]!.lens, ring } };
+    expect(readLensTable(lensTable([fitted]))).toEqual({ status: 'read', items: [fitted] });
+    expect(
+      readLensTable(table('name|focal length mm|widest stop|close focus mm|scale', `50|50|2|450|inf@0 10'@20 7'11"@30 1.5m@55`)),
+    ).toMatchObject({
+      items: [
+        {
+          lens: {
+            ring: {
+              kind: 'table',
+              points: [
+                { distanceMm: null, ringDeg: 0 },
+                { distanceMm: 3048, ringDeg: 20 },
+                { distanceMm: expect.closeTo(2413, 6), ringDeg: 30 },
+                { distanceMm: 1500, ringDeg: 55 },
+              ],
+            },
+          },
+        },
+      ],
+    });
+    expect(readLensTable(table('name|focal length mm|widest stop|close focus mm|scale', '50|50|2|450|fitted x 12'))).toMatchObject({
+      status: 'unread',
+    });
+  });
+
   test('a short list of one’s own is enough: figures that are not there are as usual', () => {
     const reading = readLensTable(
       table('Name|Widest stop|Focal length (mm)|Close focus mm', '28|T2.2|28 mm|0.3m', '32|2.2|32|350'),

@@ -66,11 +66,12 @@ const LENS_COLUMNS: readonly CsvColumn<KitLens>[] = [
   throwColumn(),
   {
     heading: 'scale',
-    write: ({ lens }) =>
-      lens.ring.kind === 'table'
-        ? lens.ring.points.map(({ distanceMm, ringDeg }) => `${distanceMm ?? 'inf'}@${ringDeg}`).join(' ')
-        : '',
-    read: readPoints,
+    write: ({ lens: { ring } }) => {
+      if (ring.kind === 'helicoid') return '';
+      const fit = ring.kind === 'fitted' ? [FITTED, ring.atInfinityDeg, ring.degPerMm] : [];
+      return [...fit, ...ring.points.map(({ distanceMm, ringDeg }) => `${distanceMm ?? 'inf'}@${ringDeg}`)].join(' ');
+    },
+    read: readRing,
   },
   figure('principal separation mm', 'principalSeparationMm', { unit: MM }),
   choiceColumn('nearer turns', ['clockwise', 'anticlockwise'] as const, ({ lens }) => lens.nearerTurns, inLens('nearerTurns')),
@@ -113,17 +114,39 @@ function throwColumn(): CsvColumn<KitLens> {
   );
 }
 
-function readPoints(cell: string, item: KitLens): ReadCell<KitLens> {
+/** Begins a scale that was fitted to its points; the angle at infinity and the degrees per mm of extension follow. */
+const FITTED = 'fitted';
+
+/** Scale points, each `distance@angle`, as engraved; or as read, with the fit before them. */
+function readRing(cell: string, item: KitLens): ReadCell<KitLens> {
+  const parts = cell.split(/\s+/);
+  if (parts[0] !== FITTED) return readPoints(parts, (points) => inLens('ring')(item, { kind: 'table', points }));
+  const [atInfinityDeg = null, degPerMm = null] = parts.slice(1, 3).map(readFigure);
+  if (atInfinityDeg === null || degPerMm === null)
+    return { problem: { code: 'unreadable', values: { text: cell, what: 'scale-points' } } };
+  return readPoints(parts.slice(3), (points) => inLens('ring')(item, { kind: FITTED, atInfinityDeg, degPerMm, points }));
+}
+
+function readPoints(parts: readonly string[], withPoints: (points: readonly RingPoint[]) => KitLens): ReadCell<KitLens> {
   const points: RingPoint[] = [];
-  for (const part of cell.split(/\s+/)) {
+  for (const part of parts) {
     const [distance = '', angle = '', ...rest] = part.split('@');
-    const mm = /^(inf|∞)$/i.test(distance) ? null : readFigure(distance);
+    const mm = readPointDistance(distance);
     const ringDeg = readFigure(angle);
-    if (ringDeg === null || (mm === null && !/^(inf|∞)$/i.test(distance)) || rest.length > 0)
+    if (ringDeg === null || mm === 'unreadable' || rest.length > 0)
       return { problem: { code: 'unreadable', values: { text: part, what: 'scale-points' } } };
     points.push({ distanceMm: mm, ringDeg });
   }
-  return { item: inLens('ring')(item, { kind: 'table', points }) };
+  return { item: withPoints(points) };
+}
+
+/** A bare figure is in mm; others name their unit, such as 7'11" or 2.4m. null for infinity. */
+function readPointDistance(text: string): number | null | 'unreadable' {
+  if (/^(inf|∞)$/i.test(text)) return null;
+  const mm = readFigure(text);
+  if (mm !== null) return mm;
+  const parsed = parseDistance(text, 'metric');
+  return parsed.status === 'read' ? parsed.distanceMm : 'unreadable';
 }
 
 /** Copies the figures of a prime to its long end. */

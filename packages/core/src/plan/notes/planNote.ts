@@ -1,4 +1,5 @@
 import type { Support } from '../../kit/index.js';
+import type { CommonOffset } from '../readings.js';
 import type { SecondJob } from '../secondJob.js';
 import type { StaleCause } from '../staleMarks.js';
 import type { StopScale } from '../../units/index.js';
@@ -11,6 +12,12 @@ interface NoteValues {
   'no-end-stops': { readonly wheel: string };
   /** Marks that were measured before the lens or the camera changed */
   'stale-marks': { readonly letters: readonly string[]; readonly since: StaleCause };
+  /** Marks whose reading does not lie on the ring of the shot */
+  'off-the-ring': { readonly letters: readonly string[] };
+  /** Marks that were read and measured are all off to one side of the scale */
+  'readings-off': { readonly offset: CommonOffset };
+  /** Marks whose distance follows from a reading of a ring without a scale */
+  'assumed-ring': { readonly letters: readonly string[] };
   /** A zoom opens less than is set: from when, the widest stop where it opens least, and the light lost there */
   'stop-limited': { readonly scale: StopScale; readonly fromS: number; readonly stop: number; readonly stopsLost: number };
   /** The shot zooms with a lens that is untested, or loses focus while zooming */

@@ -6,6 +6,7 @@ import { SECOND_JOBS, secondJobAt } from '../secondJob.js';
 import { planCircleMm, pullEndS, type ShotPlan } from '../shotPlan.js';
 import { hardStopNotes } from './hardStopNotes.js';
 import type { PlanNote } from './planNote.js';
+import { readingNotes } from './readingNotes.js';
 import { reversedNotes } from './reversedNotes.js';
 import { staleNotes } from './staleNotes.js';
 
@@ -34,7 +35,7 @@ function ringNotes(plan: ShotPlan): PlanNote[] {
     notes.push({ code: 'ring-by-speed', kind: 'blocks' });
     if (wheel?.hasEndStops) notes.push({ code: 'no-end-stops', kind: 'blocks', wheel: wheel.name });
   }
-  notes.push(...staleNotes(plan));
+  notes.push(...staleNotes(plan), ...readingNotes(plan));
   if (zooms.length > 0 && lens.holdsFocus !== 'holds')
     notes.push({ code: 'zoom-not-tested', kind: 'warning', drifts: lens.holdsFocus === 'drifts' });
   const limit = stopLimit(plan);

@@ -1,0 +1,163 @@
+import {
+  adoptReading,
+  isReadOff,
+  type Mark,
+  markRead,
+  PLAN_LIMITS,
+  READING_KINDS,
+  readGear,
+  readingAt,
+  readingProblem,
+  type RingReading,
+  setLens,
+  setReading,
+  type ShotPlan,
+} from '@still-heron/core';
+import { noAngleSentText, problemText, READING_WORDS, readDistanceText } from '@still-heron/wording';
+import { useState } from 'react';
+import { useKeys } from '../../shared/keys/useKeys';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/fields/Choice';
+import { NumberField } from '../../ui/fields/NumberField';
+import { QuantityField, type Reading } from '../../ui/fields/QuantityField';
+import { Key } from '../../ui/Key';
+import { useEdit } from '../shot/useEdit';
+import { FigureReading } from './FigureReading';
+import type { MarkProps } from './markProps';
+import { useRingPort } from './useRingPort';
+import styles from './MarkRing.module.css';
+import fieldStyles from '../../ui/fields/fields.module.css';
+import textStyles from '../../ui/text.module.css';
+
+type Kind = RingReading['kind'];
+
+const CHOICES = READING_KINDS.map((value) => ({ value, word: READING_WORDS[value] }));
+
+/** Where the ring stood when focus was found at a mark: typed, or taken from a wheel or motor at the port by one key. */
+export function MarkRing({ mark, plan, units }: MarkProps) {
+  const edit = useEdit();
+  const [kind, setKind] = useState<Kind>(() => kindToStart(mark, plan));
+  const [problem, setProblem] = useState<string | null>(null);
+  const latestDeg = useRingPort();
+  const write = (reading: RingReading | null, gesture?: string) =>
+    edit(`read the ring at ${mark.letter}`, (now) => setReading(now, mark.id, reading), gesture);
+  const takeAngle = () => {
+    const ringDeg = latestDeg();
+    const reading = ringDeg === null ? null : readingAt(readGear(plan), 'ring', ringDeg);
+    const refused = reading && readingProblem(readGear(plan), reading, 'reading');
+    setProblem(reading === null || refused ? noAngleSentText(refused) : null);
+    if (reading && !refused) write(reading);
+  };
+  useKeys('g', takeAngle);
+  return (
+    <div className={styles.markRing} data-testid="ring-reading-card">
+      <Choice label="ring read in" value={kind} choices={CHOICES} onPick={setKind} />
+      {kind === 'strip' && <BarrelDiameter plan={plan} />}
+      {kind === 'figures' ? (
+        <FigureReading mark={mark} plan={plan} units={units} onChange={write} />
+      ) : (
+        <QuantityField<number | null>
+          key={kind}
+          label="ring reading"
+          testId="ring-reading"
+          unit={kind === 'strip' ? 'mm' : '°'}
+          value={shownIn(kind, mark, plan)}
+          placeholder="not read"
+          print={(value) => (value === null ? '' : String(Number(value.toFixed(1))))}
+          read={(text) => readTyped(kind, text, plan)}
+          onChange={(value, gesture) => write(value === null ? null : readingOf(kind, value), gesture)}
+        />
+      )}
+      <ReadingSays mark={mark} plan={plan} units={units} />
+      <div className={styles.ringDevices}>
+        <Button size="small" onClick={takeAngle}>
+          Take from wheel or motor <Key>G</Key>
+        </Button>
+        {mark.reading && (
+          <Button size="small" onClick={() => write(null)}>
+            Remove the reading
+          </Button>
+        )}
+      </div>
+      {problem && (
+        <p className={fieldStyles.fieldProblem} role="alert">
+          {problem}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** What the reading says of the distance; beside a tape, whether it may replace it. */
+function ReadingSays({ mark, plan, units }: MarkProps) {
+  const edit = useEdit();
+  const read = markRead(plan, mark);
+  if (mark.reading === null) return null;
+  return (
+    <p data-testid="reading-says" className={textStyles.muted}>
+      {read ? readDistanceText(mark.reading, read, units) : 'This reading is not of this ring.'}
+      {read && !isReadOff(mark) && (
+        <>
+          {' '}
+          <Button
+            size="small"
+            onClick={() => edit(`take the distance of ${mark.letter} off the ring`, (now) => adoptReading(now, mark.id))}
+          >
+            Nobody taped it: use the reading
+          </Button>
+        </>
+      )}
+    </p>
+  );
+}
+
+/** A strip tells an angle only on a barrel of known diameter. */
+function BarrelDiameter({ plan }: Pick<MarkProps, 'plan'>) {
+  const edit = useEdit();
+  const { ringDiameterMm } = plan.optics.lens;
+  return (
+    <NumberField
+      label="diameter of the barrel under the strip"
+      unit="mm"
+      step={1}
+      decimals={1}
+      {...PLAN_LIMITS.diameterMm}
+      value={ringDiameterMm ?? 0}
+      onChange={(mm, gesture) => edit('set the diameter of the barrel', (now) => setLens(now, { ringDiameterMm: mm }), gesture)}
+    />
+  );
+}
+
+/** The kind of reading that this mark, or else the mark read last, has. */
+function kindToStart(mark: Mark, plan: ShotPlan): Kind {
+  const last = plan.marks.findLast(({ reading }) => reading !== null);
+  return mark.reading?.kind ?? last?.reading?.kind ?? (plan.wheel ? 'wheel' : 'ring');
+}
+
+function readingOf(kind: Exclude<Kind, 'figures'>, value: number): RingReading {
+  return kind === 'strip' ? { kind, mm: value } : { kind, deg: value };
+}
+
+/** The mark's reading in another unit; null without one, or if the barrel's diameter is not known. */
+function shownIn(kind: Exclude<Kind, 'figures'>, { reading, ...mark }: Mark, plan: ShotPlan): number | null {
+  if (reading === null) return null;
+  if (reading.kind === kind) return reading.kind === 'strip' ? reading.mm : reading.deg;
+  const read = markRead(plan, { reading, ...mark });
+  if (read === null || (kind === 'strip' && plan.optics.lens.ringDiameterMm === null)) return null;
+  const same = readingAt(readGear(plan), kind, read.ringDeg);
+  return same.kind === 'strip' ? same.mm : (same as { readonly deg: number }).deg;
+}
+
+/** A typed reading; an empty field takes it away. */
+function readTyped(kind: Exclude<Kind, 'figures'>, text: string, plan: ShotPlan): Reading<number | null> {
+  const typed = text
+    .trim()
+    .replace(',', '.')
+    .replace(/\s*(°|deg|mm)$/i, '');
+  if (typed === '') return { value: null };
+  const value = Number(typed);
+  if (!Number.isFinite(value))
+    return { problem: problemText({ code: 'not-a-number', path: 'reading', values: { given: `“${text.trim()}”` } }) };
+  const refused = readingProblem(readGear(plan), readingOf(kind, value), 'reading');
+  return refused ? { problem: problemText(refused) } : { value };
+}
