@@ -120,7 +120,13 @@ export { cameraSentence, lensSentence, rigSentence, wheelSentence } from './kit/
 export { breathingLines, landingLines, neededTimeLines, peakSpeedLines, roomText, turnLines } from './verdict/effortText.js';
 export { type ZoneFact, zoneFacts } from './setup/zoneFacts.js';
 export { type LightWay, lightWays } from './setup/lightText.js';
-export { calibrationFitText, calibrationStepText, landingWindowText, wheelTimeLines } from './kit/calibrationText.js';
+export {
+  calibrationFitText,
+  calibrationStepText,
+  NOT_READ_TEXT,
+  landingWindowText,
+  wheelTimeLines,
+} from './kit/calibrationText.js';
 export { crewFitLines, predictionText } from './takes/measuredText.js';
 export { aimText, framingText } from './floor/floorText.js';
 export { blurLines, keepRateLines, separationText } from './stop/blurText.js';

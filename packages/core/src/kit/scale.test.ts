@@ -96,8 +96,11 @@ describe('scale points that make no ring', () => {
   });
 });
 
-test('where to put the target: evenly over the turn, rounded to the floor, beyond close focus', () => {
-  expect(calibrationDistances(lens65, 4, 100)).toEqual([2700, 1400, 1000, 800]);
-  expect(calibrationDistances(lens65, 12, 152.4).every((mm, k, all) => mm > 650 && (k === 0 || mm < all[k - 1]!))).toBe(true);
+test('where to put the target: at distances at which people work, rounded to what is easy to tape, beyond close focus', () => {
+  const metres = { fineMm: 100, coarseMm: 500 };
+  expect(calibrationDistances(lens65, 4, metres)).toEqual([6000, 3500, 2000, 1100]);
+  expect(calibrationDistances({ focalLengthMm: 135, closeFocusMm: 1000 }, 5, metres)).toEqual([12_000, 7500, 4500, 2500, 1600]);
+  const feet = calibrationDistances(lens65, 12, { fineMm: 152.4, coarseMm: 304.8 });
+  expect(feet.every((mm, k, all) => mm > 650 && (k === 0 || mm < all[k - 1]!))).toBe(true);
   expect(ringDegOfArc(Math.PI * 90, 90)).toBeCloseTo(360, 12);
 });

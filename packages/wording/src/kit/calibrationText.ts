@@ -15,6 +15,9 @@ export function calibrationStepText(step: number, mm: number, units: UnitSystem)
   return `Put a target at ${formatDistance(mm, units)} and focus on it by eye, from both sides. Type the ring reading.`;
 }
 
+/** No reading was typed: none is made up. */
+export const NOT_READ_TEXT = 'Nothing was read. Type what the ring shows, or leave this one out.';
+
 /** @param typicalDeg - typical difference from a smooth scale; null if too few points show it */
 export function calibrationFitText(points: number, typicalDeg: number | null): string {
   return typicalDeg === null

@@ -203,7 +203,9 @@ describe('lenses and wheels as tables', () => {
         },
       ],
     });
-    expect(readLensTable(table('name|focal length mm|widest stop|close focus mm|scale', '50|50|2|450|fitted x 12'))).toMatchObject({
+    expect(
+      readLensTable(table('name|focal length mm|widest stop|close focus mm|scale', '50|50|2|450|fitted x 12')),
+    ).toMatchObject({
       status: 'unread',
     });
   });

@@ -4,18 +4,17 @@ import {
   formatDistance,
   type Lens,
   MM_PER_FOOT,
-  ringDegOfArc,
   ringOf,
   type RingPoint,
   type UnitSystem,
   nearestFocusMm,
 } from '@still-heron/core';
-import { neededSentence, problemText, calibrationFitText, calibrationStepText } from '@still-heron/wording';
+import { neededSentence, NOT_READ_TEXT, problemText, calibrationFitText, calibrationStepText } from '@still-heron/wording';
 import { type FormEvent, useState } from 'react';
 import clsx from 'clsx';
 import { DistanceField } from '../../../ui/fields/DistanceField';
-import { NumberField } from '../../../ui/fields/NumberField';
 import { WordChoice } from '../../../ui/fields/WordChoice';
+import { readChoices, type ReadIn, ReadingField } from './CalibrationReading';
 import { checkPoints } from './checkPoints';
 import { Button } from '../../../ui/Button';
 import { focusInvalid } from '../../../ui/fields/focusInvalid';
@@ -36,6 +35,12 @@ interface Props {
 /** Number of distances between the two ends. More can be typed later. */
 const BETWEEN = 5;
 
+/** Distances that are easy to tape. */
+const EASY_STEPS: Readonly<Record<UnitSystem, Parameters<typeof calibrationDistances>[2]>> = {
+  metric: { fineMm: 100, coarseMm: 500 },
+  imperial: { fineMm: MM_PER_FOOT / 2, coarseMm: MM_PER_FOOT },
+};
+
 /** Guided calibration of a ring: both ends, then some taped distances, one at a time. */
 export function Calibration({ lens, units, onDone, onClose, onShow }: Props) {
   const ring = ringOf(lens);
@@ -47,9 +52,9 @@ export function Calibration({ lens, units, onDone, onClose, onShow }: Props) {
     setAnswers(next);
     onShow(next.filter((point) => point !== null));
   };
-  const [reads, setReads] = useState<'degrees' | 'rim'>('degrees');
+  const [reads, setReads] = useState<ReadIn>('degrees');
   const closeFocusMm = nearestFocusMm(lens);
-  const between = calibrationDistances({ ...lens, closeFocusMm }, BETWEEN, units === 'metric' ? 100 : MM_PER_FOOT / 2);
+  const between = calibrationDistances({ ...lens, closeFocusMm }, BETWEEN, EASY_STEPS[units]);
   const asked = [Infinity, closeFocusMm, ...between];
   const isDone = step >= asked.length;
   const problems = checkPoints(lens, taken);
@@ -107,23 +112,22 @@ interface StepProps {
   readonly guessDeg: number;
   readonly lens: Lens;
   readonly units: UnitSystem;
-  readonly reads: 'degrees' | 'rim';
-  readonly onReads: (reads: 'degrees' | 'rim') => void;
+  readonly reads: ReadIn;
+  readonly onReads: (reads: ReadIn) => void;
   readonly onTake: (point: RingPoint) => void;
   readonly onSkip: () => void;
 }
 
 function Step({ step, requestedMm, guessDeg, lens, units, reads, onReads, onTake, onSkip }: StepProps) {
   const [mm, setMm] = useState(requestedMm);
-  const [reading, setReading] = useState<number | null>(null);
-  const diameterMm = lens.ringDiameterMm;
-  const perDeg = reads === 'rim' && diameterMm ? (Math.PI * diameterMm) / 360 : 1;
-  const shown = reading ?? guessDeg * perDeg;
-  const ringDeg = reads === 'rim' && diameterMm ? ringDegOfArc(shown, diameterMm) : shown;
+  const [ringDeg, setRingDeg] = useState<number | null>(null);
+  const [isMissing, setIsMissing] = useState(false);
   const take = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     // an invalid value stays in its field
     if (focusInvalid(event.currentTarget)) return;
+    setIsMissing(ringDeg === null);
+    if (ringDeg === null) return;
     onTake({ distanceMm: mm === Infinity ? null : mm, ringDeg });
   };
   return (
@@ -137,38 +141,27 @@ function Step({ step, requestedMm, guessDeg, lens, units, reads, onReads, onTake
           onChange={setMm}
           testId="calibration-distance"
         />
-        <NumberField
-          label={reads === 'rim' ? 'tape along the rim from the first mark' : 'ring reading'}
-          unit={reads === 'rim' ? 'mm' : '°'}
-          decimals={1}
-          step={0.5}
-          min={-1440}
-          max={1440}
-          value={shown}
-          testId="calibration-reading"
-          hasCursor
-          onChange={setReading}
-        />
+        <ReadingField key={reads} lens={lens} units={units} reads={reads} guessDeg={guessDeg} onChange={setRingDeg} />
       </div>
-      {diameterMm && (
-        <WordChoice
-          label="Read in"
-          chosen={reads}
-          choices={[
-            { value: 'degrees', word: 'degrees' },
-            { value: 'rim', word: 'mm of tape on the rim' },
-          ]}
-          onChoose={(choice) => {
-            setReading(null);
-            onReads(choice);
-          }}
-        />
+      <WordChoice
+        label="Read in"
+        chosen={reads}
+        choices={readChoices(lens)}
+        onChoose={(choice) => {
+          setRingDeg(null);
+          onReads(choice);
+        }}
+      />
+      {isMissing && ringDeg === null && (
+        <p className={fieldStyles.fieldProblem} role="alert">
+          {NOT_READ_TEXT}
+        </p>
       )}
       <div className={kitStyles.scaleActions}>
         <Button look="main" type="submit">
           Next
         </Button>
-        {step > 1 && <Button onClick={onSkip}>Skip</Button>}
+        <Button onClick={onSkip}>Leave this one out</Button>
       </div>
     </form>
   );
