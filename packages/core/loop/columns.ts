@@ -65,6 +65,7 @@ export class Columns {
   beatTo: usize;
   beatAllowedLost: usize;
   beatKey: usize;
+  beatSeenAt: usize;
   beatIsSoft: usize;
   beatStands: usize;
   beatZoneAt: usize;
@@ -76,6 +77,7 @@ export class Columns {
   lensStop: usize;
   lensUntil: usize;
   required: usize;
+  seenBefore: usize;
   draws: usize;
   setupSteps: usize;
   setupDraws: usize;

@@ -152,6 +152,7 @@ function keepsBeat(beat: i32, countOnly: bool, take: u32): bool {
   const toFrame = whole(columns.beatTo, beat);
   const allowedLostFrames = whole(columns.beatAllowedLost, beat);
   const keyFrame = whole(columns.beatKey, beat);
+  const seenAt = whole(columns.beatSeenAt, beat);
   const isSoft = whole(columns.beatIsSoft, beat) == 1;
   const stands = whole(columns.beatStands, beat) == 1;
   const subject = whole(columns.beatSubject, beat);
@@ -195,16 +196,24 @@ function keepsBeat(beat: i32, countOnly: bool, take: u32): bool {
         isInside = perMm <= near * LOOSE && perMm * LOOSE >= far;
       }
       if (isInside == isSoft) {
-        lost += next - frame;
+        lost += seenAt < 0 ? next - frame : seenBy(seenAt, next) - seenBy(seenAt, frame);
         if (keyFrame >= frame && keyFrame < next) isKeyLost = true;
         if (countOnly) {
           if (lost > allowedLostFrames || isKeyLost) return false;
-        } else if (!isSoft) for (let k = frame; k < next; k++) putWhole(columns.lostIn, k, take);
+        } else if (!isSoft) {
+          for (let k = frame; k < next; k++)
+            if (seenAt < 0 || seenBy(seenAt, k + 1) > seenBy(seenAt, k)) putWhole(columns.lostIn, k, take);
+        }
       }
       frame = next;
     }
   }
   return lost <= allowedLostFrames && !isKeyLost;
+}
+
+/** In how many frames before this one a subject was seen. */
+function seenBy(seenAt: i32, frame: i32): i32 {
+  return whole(columns.seenBefore, seenAt + frame);
 }
 
 /**

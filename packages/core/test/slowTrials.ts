@@ -199,9 +199,13 @@ export function slowKeepRate(plan: ShotPlan, trials: number, seed: number, camer
     };
     const isKept = plan.beats.every(({ subjectId, fromS, toS, requiredShare }) => {
       const [from, to] = [Math.ceil(fromS * fps - 1e-6), Math.min(Math.ceil(toS * fps - 1e-6), frames)];
-      const mayLose = Math.floor((to - from) * (1 - requiredShare) + 1e-9);
+      // who is hidden is neither sharp nor soft
+      const hidden = verdict.subjects.find((one) => one.subjectId === subjectId)!.hidden;
+      const seen = Array.from({ length: to - from }, (_, k) => from + k).filter((frame) => !hidden?.[frame]);
+      if (seen.length === 0) return to === from;
+      const mayLose = Math.floor(seen.length * (1 - requiredShare) + 1e-9);
       let lost = 0;
-      for (let frame = from; frame < to && lost <= mayLose; frame++) if (!isSharp(subjectId, frame)) lost++;
+      for (const frame of seen) if (lost <= mayLose && !isSharp(subjectId, frame)) lost++;
       return lost <= mayLose;
     });
     if (isKept) kept++;

@@ -64,6 +64,8 @@ describe('a subject over time', () => {
     name: 'Ines',
     detail: 'near eye',
     heightMm: 1620,
+    widthMm: 450,
+    tallMm: 1730,
     markSigmaMm: 0,
     timingSigmaS: 0,
     stays: [

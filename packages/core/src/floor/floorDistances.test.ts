@@ -48,6 +48,8 @@ const tam = (markCount: number, heightMm = 1620): Subject => ({
   name: 'Old Tam',
   detail: 'near eye',
   heightMm,
+  widthMm: 450,
+  tallMm: 1730,
   markSigmaMm: 0,
   timingSigmaS: 0,
   stays: Array.from({ length: markCount }, (_, k) => ({

@@ -61,6 +61,8 @@ export interface Landmark extends Place {
    */
   readonly widthMm: number;
   readonly depthMm: number;
+  /** From the floor up; 0 if it hides nobody */
+  readonly tallMm: number;
   readonly turnedDeg: number;
 }
 

@@ -46,6 +46,8 @@ export { between, headingDeg, type Pace, type Place } from './place.js';
 export { type RehearsalRun, type RehearsalTap, type RehearsedEvent } from './rehearsal.js';
 export {
   ASSUMED_MARK_SIGMA_MM,
+  ASSUMED_WIDTH_MM,
+  EYES_TO_CROWN_MM,
   ASSUMED_TIMING_SIGMA_S,
   distanceAtTime,
   isWalking,
@@ -58,3 +60,4 @@ export {
   type SubjectKind,
 } from './subject.js';
 export { aboveAxisMm, type CameraPose, type Sighting } from './sighting.js';
+export { type Hider, type HiddenRun, hiddenRuns, meetsAt, type Solid, solidOfLandmark } from './linesOfSight.js';

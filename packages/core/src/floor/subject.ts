@@ -30,6 +30,9 @@ export interface Subject {
   readonly detail: string;
   /** Height of the point of focus above the floor */
   readonly heightMm: number;
+  /** How wide and how tall the subject is as something that hides others: a round body from the floor up. 0 tall hides nobody */
+  readonly widthMm: number;
+  readonly tallMm: number;
   /** How far the subject misses its marks along the axis: one standard deviation */
   readonly markSigmaMm: number;
   /** How early or late the subject is: one standard deviation, assumed until rehearsed */
@@ -37,6 +40,11 @@ export interface Subject {
   /** In order of time, without overlap. Between two stays the subject walks */
   readonly stays: readonly Stay[];
 }
+
+/** Width of a person from shoulder to shoulder, and of an object that nobody has measured. Assumed. */
+export const ASSUMED_WIDTH_MM: Readonly<Record<SubjectKind, number>> = { person: 450, object: 300 };
+/** From the eyes to the crown. Assumed. */
+export const EYES_TO_CROWN_MM = 110;
 
 /** Errors of a subject in a take. An object has none: its only error is that of its measurement. */
 export function subjectErrors(subject: Subject): Pick<Subject, 'markSigmaMm' | 'timingSigmaS'> {

@@ -18,6 +18,7 @@ export {
 export { DEFAULT_GOALS, DEFAULT_SCHEDULE, DEFAULT_TARGET_KEEP_RATE, type Schedule, type ShotGoals } from './goals.js';
 export { type HardStop, hardStopsOf, markAngles, MAX_HARD_STOPS } from './hardStops.js';
 export { focalLengthAt, halfViewDeg, isSteady, stopAt, stopLimit, type StopLimit, zoneLensAt } from './opticsOverTime.js';
+export { hiddenFramesOf, hiddenRunsOf } from './hiddenFrames.js';
 export { markFocusDistances, markFocusMm, markLandingS, markSetS, planDistances } from './planDistances.js';
 export { PLAN_LIMITS, targetMm } from './planLimits.js';
 export {

@@ -39,9 +39,10 @@ test('nothing of a plan with everything in it is lost', () => {
   const upgraded = upgradePlan(saved) as ShotPlan;
   const { subjects, floor, exposure, wheel, rig, kit, schedule, hand, notes, isReversed } = upgraded;
   expect({ subjects, floor, exposure, wheel, rig, kit, schedule, hand, notes, isReversed }).toEqual({
-    subjects: (saved['subjects'] as object[]).map((subject) => ({ ...subject, kind: 'person' })),
+    subjects: (saved['subjects'] as object[]).map((subject) => ({ ...subject, kind: 'person', widthMm: 450, tallMm: 0 })),
     floor: {
-      ...(saved['floor'] as object),
+      ...(saved['floor'] as { landmarks: object[] }),
+      landmarks: (saved['floor'] as { landmarks: object[] }).landmarks.map((landmark) => ({ ...landmark, tallMm: 0 })),
       camera: [expect.objectContaining({ id: 'camera-1', heightMm: null })],
       aims: [expect.objectContaining({ at: { kind: 'heading', deg: 0, tiltDeg: null } })],
     },

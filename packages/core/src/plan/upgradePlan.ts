@@ -1,4 +1,10 @@
-import { ASSUMED_MARK_SIGMA_MM, ASSUMED_TIMING_SIGMA_S, DEFAULT_MARK, STANDING_EYES_MM } from '../floor/index.js';
+import {
+  ASSUMED_MARK_SIGMA_MM,
+  ASSUMED_TIMING_SIGMA_S,
+  ASSUMED_WIDTH_MM,
+  DEFAULT_MARK,
+  STANDING_EYES_MM,
+} from '../floor/index.js';
 import { ASSUMED_HAND } from '../hand/index.js';
 import { ASSUMED_PEAK_DEG_PER_S } from '../kit/index.js';
 import { DEFAULT_GOALS, DEFAULT_SCHEDULE } from './goals.js';
@@ -192,12 +198,24 @@ function toSchema10(plan: Json): Json {
   };
 }
 
-/** Schema 11 adds what was read off the ring. Older plans get the tapings that schema 10 added. */
+/**
+ * Schema 11 adds what was read off the ring, and how wide and tall people and things are. Nobody has said how tall they
+ * are: in an older plan they hide nobody until somebody does. Older plans get the tapings that schema 10 added.
+ */
 function toSchema11(plan: Json): Json {
+  const { floor } = plan;
   const upgraded = {
     ...plan,
     schema: PLAN_SCHEMA,
     marks: itemsOf(plan, 'marks').map((mark) => ({ reading: null, ...mark })),
+    subjects: itemsOf(plan, 'subjects').map((subject) => ({
+      widthMm: ASSUMED_WIDTH_MM[subject['kind'] === 'object' ? 'object' : 'person'],
+      tallMm: 0,
+      ...subject,
+    })),
+    floor: isRecord(floor)
+      ? { ...floor, landmarks: itemsOf(floor, 'landmarks').map((landmark) => ({ tallMm: 0, ...landmark })) }
+      : floor,
   };
   return checkPlan(upgraded).length === 0 ? { ...withDerivedDistances(upgraded as unknown as ShotPlan) } : upgraded;
 }

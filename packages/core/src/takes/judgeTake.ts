@@ -43,7 +43,9 @@ export function judgeTake(plan: ShotPlan, track: RingTrack, focusChecks: readonl
     const frames = subjects.find(({ subjectId }) => subjectId === beat.subjectId);
     if (beat.requirement !== 'sharp' || !frames) continue;
     const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
-    for (let frame = fromFrame; frame < toFrame; frame++) if (!frames.sharp[frame]) lost[frame] = 1;
+    for (let frame = fromFrame; frame < toFrame; frame++) {
+      if (!frames.sharp[frame] && !frames.hidden?.[frame]) lost[frame] = 1;
+    }
   }
   const endS = (track.ringDeg.length - 1) / track.hz;
   // a take that was cut short shows nothing after its end

@@ -5,6 +5,7 @@ import {
   activeBeats,
   type Beat,
   beatFrames,
+  hiddenFramesOf,
   isSteady,
   pictureWidthMm,
   planDistances,
@@ -79,7 +80,7 @@ export function tubeOf(plan: ShotPlan): Tube {
 }
 
 /**
- * By frame of a beat: ring angles at which its subject has at most the given blur. A standing subject keeps the window of the
+ * By frame of a beat in which its subject is seen: ring angles at which its subject has at most the given blur. A standing subject keeps the window of the
  * previous frame.
  */
 function windowsOf(
@@ -95,13 +96,15 @@ function windowsOf(
   let known: SharpWindow | null = null;
   let knownMm = NaN;
   const { fromFrame: firstFrame, toFrame: endFrame } = beatFrames(beat, plan.captureFps, frames);
-  return Array.from({ length: Math.max(0, endFrame - firstFrame) }, (_, k) => {
-    const timeS = (firstFrame + k) / plan.captureFps;
+  const hidden = hiddenFramesOf(plan, beat.subjectId);
+  const seen = Array.from({ length: Math.max(0, endFrame - firstFrame) }, (_, k) => firstFrame + k).filter((k) => !hidden?.[k]);
+  return seen.map((frame) => {
+    const timeS = frame / plan.captureFps;
     const mm = focusMmAt(subject, timeS);
     const lens = steadyLens ?? zoneLensAt(plan.optics, timeS);
     if (steadyLens === null || mm !== knownMm) known = blurWindow(lens, ring, mm, blurOf(lens));
     knownMm = mm;
-    return [firstFrame + k, known] as const;
+    return [frame, known] as const;
   });
 }
 

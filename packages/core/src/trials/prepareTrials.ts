@@ -128,6 +128,10 @@ function beatsOf({ plan, verdict, ring, scene, camera }: TrialContext, subjects:
       const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
       const subject = verdict.subjects.findIndex(({ subjectId }) => subjectId === beat.subjectId);
       const isSoft = beat.requirement === 'soft';
+      const { hidden } = verdict.subjects[subject]!;
+      const judged = verdict.beats.find(({ beatId }) => beatId === beat.id)!;
+      const keyFrame = keyFrameOf(beat, captureFps, frameCount) ?? -1;
+      const isNeverKept = hidden?.[keyFrame] === 1 || (judged.frames === 0 && judged.hiddenFrames > 0);
       const blurMm = isSoft ? (beat.blurPercent / 100) * pictureWidthMm(plan.optics) : planCircleMm(plan.optics);
       return {
         beatId: beat.id,
@@ -136,8 +140,9 @@ function beatsOf({ plan, verdict, ring, scene, camera }: TrialContext, subjects:
         isSoft,
         fromFrame,
         toFrame,
-        allowedLostFrames: Math.floor((toFrame - fromFrame) * (1 - beat.requiredShare) + 1e-9),
-        keyFrame: keyFrameOf(beat, captureFps, frameCount) ?? -1,
+        allowedLostFrames: isNeverKept ? -1 : Math.floor(judged.frames * (1 - beat.requiredShare) + 1e-9),
+        hidden,
+        keyFrame,
         isStill: camera.driftSigmaMm === 0 && isConstantInScene(scene, subject, fromFrame - around, toFrame + around),
         blurMm,
         zone: zoneFor(blurMm),

@@ -52,8 +52,10 @@ export interface PreparedBeat {
   readonly isSoft: boolean;
   readonly fromFrame: number;
   readonly toFrame: number;
-  /** Number of frames that may be lost */
+  /** Number of frames that may be lost; -1 for a beat that no take keeps, because its key moment, or all of it, is hidden */
   readonly allowedLostFrames: number;
+  /** By frame, 1 where its subject is hidden: such a frame is never lost. null if it never is */
+  readonly hidden: Uint8Array | null;
   /** -1 for none */
   readonly keyFrame: number;
   /** Whether the distance of its subject cannot change during the beat, however early or late anybody is */

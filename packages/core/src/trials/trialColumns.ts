@@ -184,7 +184,9 @@ function holdColumns({ holds, pulls, frameCount }: PreparedTrials) {
 
 function beatColumns({ beats, frameCount, movingLens }: PreparedTrials) {
   const required = new Uint8Array(frameCount);
-  for (const { isSoft, fromFrame, toFrame } of beats) if (!isSoft) required.fill(1, fromFrame, toFrame);
+  for (const { isSoft, fromFrame, toFrame, hidden } of beats)
+    if (!isSoft) for (let frame = fromFrame; frame < toFrame; frame++) if (!hidden?.[frame]) required[frame] = 1;
+  const hiddenColumns = [...new Set(beats.flatMap(({ hidden }) => hidden ?? []))];
   const { zones, beatZoneAt } = zonesOf(beats);
   return {
     beatSubject: whole(beats, (beat) => beat.subject),
@@ -192,6 +194,8 @@ function beatColumns({ beats, frameCount, movingLens }: PreparedTrials) {
     beatTo: whole(beats, (beat) => beat.toFrame),
     beatAllowedLost: whole(beats, (beat) => beat.allowedLostFrames),
     beatKey: whole(beats, (beat) => beat.keyFrame),
+    // where the beat's column begins in `seenBefore`; -1 for one whose subject is never hidden
+    beatSeenAt: whole(beats, ({ hidden }) => (hidden ? hiddenColumns.indexOf(hidden) * (frameCount + 1) : -1)),
     beatIsSoft: whole(beats, (beat) => Number(beat.isSoft)),
     // whether the distance stays the same
     beatStands: whole(beats, (beat) => Number(beat.isStill)),
@@ -208,7 +212,18 @@ function beatColumns({ beats, frameCount, movingLens }: PreparedTrials) {
     lensUntil: movingLens ? lensUntil(movingLens) : new Int32Array(0),
     // by frame, 1 if something must be sharp
     required,
+    // for each hidden subject by frame: in how many frames it was seen before
+    seenBefore: seenBefore(hiddenColumns, frameCount),
   };
+}
+
+function seenBefore(hiddenColumns: readonly Uint8Array[], frameCount: number): Int32Array {
+  const counts = new Int32Array(hiddenColumns.length * (frameCount + 1));
+  for (const [index, hidden] of hiddenColumns.entries()) {
+    const at = index * (frameCount + 1);
+    for (let frame = 0; frame < frameCount; frame++) counts[at + frame + 1] = counts[at + frame]! + 1 - hidden[frame]!;
+  }
+  return counts;
 }
 
 const NO_NUMBERS = new Float64Array(0);

@@ -1,5 +1,5 @@
 import { ringOf } from '../kit/index.js';
-import { activeBeats, planDistances, type ShotPlan } from '../plan/index.js';
+import { activeBeats, hiddenFramesOf, planDistances, type ShotPlan } from '../plan/index.js';
 import { focusTrack } from '../track/index.js';
 import { frameCount as countFrames } from '../units/index.js';
 import { causeFinder } from './cause.js';
@@ -8,6 +8,7 @@ import { peakSpeedOf, exceedsHandLimit } from './peakSpeed.js';
 import { type KnownFrames, sampleTrack, judgeSubject, type TrackFrames } from './frames.js';
 import { assessPulls } from './assessPulls.js';
 import type { CompleteVerdict, Missing, PullAssessment, PullVerdict } from './pullVerdict.js';
+import { hiddenSpansOf } from './hiddenSpans.js';
 import { softSpansOf } from './softSpans.js';
 import { judgeBeats, judgedFrames, requiredFrames, findTightest, findTooSharpSpans } from './totals.js';
 
@@ -56,6 +57,7 @@ export function evaluateFrames(plan: ShotPlan, known?: KnownFrames): EvaluatedFr
     subjects,
     softSpans,
     tooSharpSpans: findTooSharpSpans(judgedBeats, judged),
+    hiddenSpans: hiddenSpansOf(plan, judgedBeats, judged.frameCount),
     tightest: findTightest(judgedBeats, judged),
   };
   return { verdict, track: trackFrames };
@@ -92,7 +94,10 @@ function judgeParts(plan: ShotPlan, known?: KnownFrames) {
   const distances = planDistances(plan);
   const memory = new FrameMemory(frameCount, standing.length);
   const trackFrames = sampleTrack(track.fillRingDeg, ring, optics, { memory, captureFps, ...(known ? { known } : {}) });
-  const subjects = standing.map((subject) => judgeSubject(subject, distances, trackFrames, known));
+  const subjects = standing.map((subject) => {
+    const hidden = hiddenFramesOf(plan, subject.id);
+    return judgeSubject(subject, { distances, hidden }, trackFrames, known);
+  });
   const judged = judgedFrames(plan, subjects, frameCount, trackFrames.circleOfConfusionMm);
   const beats = judgeBeats(judgedBeats, judged);
   const pulls = assessPulls(track, ring, plan);

@@ -7,6 +7,7 @@ export {
   type BeatVerdict,
   type Cause,
   type CompleteVerdict,
+  type HiddenSpan,
   type Landing,
   type Missing,
   type PullAssessment,

@@ -1,3 +1,4 @@
+import type { Hider } from '../floor/index.js';
 import type { Requirement, SecondJob } from '../plan/index.js';
 import type { TrackPull } from '../track/index.js';
 import type { PullGrade, WheelTurn } from '../hand/index.js';
@@ -69,20 +70,34 @@ export interface SubjectFrames {
   readonly marginMm: Float64Array;
   /** 1 if sharp */
   readonly sharp: Uint8Array;
+  /** 1 where something stands between the lens and the point of focus: it is neither sharp nor soft there. null if that never happens */
+  readonly hidden: Uint8Array | null;
+}
+
+/** An unbroken run of frames of a beat in which its subject is hidden by the same thing. */
+export interface HiddenSpan {
+  readonly beatId: string;
+  readonly subjectId: string;
+  readonly by: Hider;
+  readonly fromS: number;
+  readonly toS: number;
 }
 
 export interface BeatVerdict {
   readonly beatId: string;
   readonly subjectId: string;
   readonly kind: Requirement;
+  /** Frames in which its subject is seen */
   readonly frames: number;
+  /** Frames in which it is hidden: they count neither way */
+  readonly hiddenFrames: number;
   /** Frames that meet the requirement; for a beat without requirement, sharp frames */
   readonly keptFrames: number;
   /** Share of its frames that meet the requirement, 0 to 1 */
   readonly share: number;
-  /** Whether the key moment is sharp; null without key moment */
+  /** Whether the key moment is seen and sharp; null without key moment */
   readonly isKeyMomentKept: boolean | null;
-  /** The required share is reached and the key moment is sharp; always true without requirement */
+  /** It is seen at all, the required share is reached and the key moment is sharp; always true without requirement */
   readonly kept: boolean;
   /** Frame with the most blur; for a beat that must be soft, with the least. Null for a beat without frames */
   readonly worstFrame: number | null;
@@ -160,6 +175,8 @@ export type PullVerdict =
       readonly softSpans: readonly SoftSpan[];
       /** By time: where a subject that must be soft is too sharp */
       readonly tooSharpSpans: readonly TooSharpSpan[];
+      /** By time: where the subject of a beat is hidden */
+      readonly hiddenSpans: readonly HiddenSpan[];
       /** Peak speed of the wheel or ring, its time, and the puller's limit */
       readonly fastest: { readonly timeS: number; readonly maxHandDegPerS: number; readonly limitDegPerS: number };
       /** Required frame with the least room, and its subject; null if nothing is required */

@@ -13,12 +13,13 @@ export function softSpansOf(
   { captureFps, causeAt }: { readonly captureFps: number; readonly causeAt: (frame: number) => Cause },
 ): SoftSpan[] {
   const spans: SoftSpan[] = [];
+  const isSoft = (frame: number) => !subject.sharp[frame] && !subject.hidden?.[frame];
   const { fromFrame, toFrame } = beatFrames(beat, captureFps, track.timesS.length);
   for (let start = fromFrame; start < toFrame; start++) {
-    if (subject.sharp[start]) continue;
+    if (!isSoft(start)) continue;
     let end = start;
     let worstFrame = start;
-    while (end < toFrame && !subject.sharp[end]) {
+    while (end < toFrame && isSoft(end)) {
       if (subject.blurCircles[end]! > subject.blurCircles[worstFrame]!) worstFrame = end;
       end++;
     }

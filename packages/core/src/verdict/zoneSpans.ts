@@ -1,7 +1,7 @@
 import type { Subject } from '../floor/index.js';
 import { ringOf } from '../kit/index.js';
 import { focusTrack } from '../track/index.js';
-import { planDistances, type ShotPlan, spansWhere, type TimeSpan } from '../plan/index.js';
+import { hiddenFramesOf, planDistances, type ShotPlan, spansWhere, type TimeSpan } from '../plan/index.js';
 import { frameCount as countFrames } from '../units/index.js';
 import { FrameMemory } from './frameMemory.js';
 import { sampleTrack, judgeSubject } from './frames.js';
@@ -18,7 +18,8 @@ export function framesOf(
   const { captureFps } = plan;
   const memory = new FrameMemory(countFrames(plan.durationS, captureFps), 1);
   const judged = sampleTrack(track.fillRingDeg, ring, plan.optics, { memory, captureFps });
-  return { line: judged.frames, subject: judgeSubject(subject, planDistances(plan), judged) };
+  const scene = { distances: planDistances(plan), hidden: hiddenFramesOf(plan, subject.id) };
+  return { line: judged.frames, subject: judgeSubject(subject, scene, judged) };
 }
 
 /** Spans in which a subject is sharp, at the capture rate. */

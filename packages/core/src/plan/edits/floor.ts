@@ -11,11 +11,12 @@ import { clampedPlace, withFloor } from './withFloor.js';
 /** Default lens height: eye height of a standing person. */
 const LENS_HEIGHT_MM = STANDING_EYES_MM;
 
-/**
- * Angle between subjects placed by tape distance, so that they do not overlap. For the first three the depth is at most 0.3 %
- * less than the tape distance.
- */
+/** Least angle between subjects placed by tape distance. From four metres on they do not hide one another at it. */
 const SPACING_DEG = 4;
+/** Largest angle off the axis at which a subject is placed: beyond, the depth is too far from the tape distance. */
+const WIDEST_DEG = 20;
+/** Free way beside a body. */
+const CLEAR_MM = 40;
 
 /** Default duration of a new walk. */
 const WALK_S = 2;
@@ -35,16 +36,33 @@ export function startFloor(plan: ShotPlan): ShotPlan {
     landmarks: [],
     picture: null,
   };
+  const angles = anglesApart(plan);
   const marks = plan.marks.map((mark): Mark => {
     if (mark.distanceMm === null) return mark;
-    const index = Math.max(
-      plan.subjects.findIndex(({ id }) => id === mark.subjectId),
-      0,
-    );
-    const rad = ((index % 2 === 0 ? 1 : -1) * Math.ceil(index / 2) * SPACING_DEG * Math.PI) / 180;
+    const rad = ((angles.get(mark.subjectId ?? '') ?? 0) * Math.PI) / 180;
     return { ...mark, place: clampedPlace({ xMm: mark.distanceMm * Math.cos(rad), yMm: mark.distanceMm * Math.sin(rad) }) };
   });
   return withDerivedDistances({ ...plan, floor, marks });
+}
+
+/** By subject id: angles off the axis, as small as they can be, at which nobody hides anybody. */
+function anglesApart({ subjects, marks }: ShotPlan): ReadonlyMap<string, number> {
+  const placed: { readonly id: string; readonly deg: number; readonly nearestMm: number; readonly halfMm: number }[] = [];
+  for (const { id, widthMm } of subjects) {
+    const distances = marks.filter(({ subjectId }) => subjectId === id).map(({ distanceMm }) => distanceMm ?? Infinity);
+    const one = { id, nearestMm: Math.min(...distances), halfMm: widthMm / 2 };
+    const isClear = (deg: number) =>
+      placed.every((other) => {
+        const nearer = one.nearestMm < other.nearestMm ? one : other;
+        const needDeg = (Math.asin(Math.min((nearer.halfMm + CLEAR_MM) / nearer.nearestMm, 1)) * 180) / Math.PI;
+        return Math.abs(deg - other.deg) >= Math.max(needDeg, SPACING_DEG);
+      });
+    // on the axis, else to one side and the other, farther and farther
+    const choices = Array.from({ length: 2 * WIDEST_DEG + 1 }, (_, k) => Math.ceil(k / 2) * (k % 2 === 1 ? -1 : 1));
+    const deg = placed.length === 0 ? 0 : (choices.find(isClear) ?? -Math.sign(placed.at(-1)!.deg || 1) * WIDEST_DEG);
+    placed.push({ ...one, deg });
+  }
+  return new Map(placed.map(({ id, deg }) => [id, deg]));
 }
 
 /** Removes the floor plan. Distances that were only drawn become judged by eye. */
@@ -149,11 +167,15 @@ export function setLensHeight(plan: ShotPlan, heightMm: number): ShotPlan {
   return withFloor(plan, (floor) => ({ ...floor, lensHeightMm: clamp(heightMm, LIMITS.heightMm.min, LIMITS.heightMm.max) }));
 }
 
-/** Sets the height of the point of focus above the floor. */
+/** Sets the height of the point of focus above the floor. Who sits down or climbs is that much lower or higher as a whole. */
 export function setSubjectHeight(plan: ShotPlan, subjectId: string, heightMm: number): ShotPlan {
   const height = clamp(heightMm, LIMITS.heightMm.min, LIMITS.heightMm.max);
   return withDerivedDistances({
     ...plan,
-    subjects: withItem(plan.subjects, subjectId, (subject) => ({ ...subject, heightMm: height })),
+    subjects: withItem(plan.subjects, subjectId, (subject) => ({
+      ...subject,
+      heightMm: height,
+      tallMm: subject.tallMm && clamp(subject.tallMm + height - subject.heightMm, LIMITS.heightMm.min, LIMITS.heightMm.max),
+    })),
   });
 }

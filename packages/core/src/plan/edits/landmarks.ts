@@ -5,13 +5,19 @@ import { startFloor } from './floor.js';
 import { clamp, nextId, withItem, without } from './ids.js';
 import { clampedPlace, withFloor } from './withFloor.js';
 
-/** Default sizes of landmarks in mm. */
-const SIZES = { post: [300, 300], box: [1200, 700], wall: [4000, 120], door: [900, 40], track: [3000, 620] } as const;
+/** Default sizes of landmarks in mm: across, along, and from the floor up. Nobody is hidden by track. */
+const SIZES = {
+  post: [300, 300, 2500],
+  box: [1200, 700, 800],
+  wall: [4000, 120, 2500],
+  door: [900, 40, 2050],
+  track: [3000, 620, 0],
+} as const;
 
 export function addLandmark(plan: ShotPlan, shape: Landmark['shape'], name: string, place: Place): ShotPlan {
   return withFloor(startFloor(plan), (floor) => {
     if (floor.landmarks.length >= LIMITS.landmarks.max) return floor;
-    const [widthMm, depthMm] = SIZES[shape];
+    const [widthMm, depthMm, tallMm] = SIZES[shape];
     const landmark: Landmark = {
       id: nextId('landmark', floor.landmarks),
       name,
@@ -19,6 +25,7 @@ export function addLandmark(plan: ShotPlan, shape: Landmark['shape'], name: stri
       ...clampedPlace(place),
       widthMm,
       depthMm,
+      tallMm,
       turnedDeg: 0,
     };
     return { ...floor, landmarks: [...floor.landmarks, landmark] };
@@ -36,6 +43,7 @@ export function changeLandmark(plan: ShotPlan, id: string, changes: Partial<Omit
         ...clampedPlace(requested),
         widthMm: size(requested.widthMm),
         depthMm: size(requested.depthMm),
+        tallMm: clamp(requested.tallMm, LIMITS.heightMm.min, LIMITS.heightMm.max),
         turnedDeg: clamp(requested.turnedDeg, LIMITS.headingDeg.min, LIMITS.headingDeg.max),
       };
     }),

@@ -1,5 +1,7 @@
 import {
   ASSUMED_MARK_SIGMA_MM,
+  ASSUMED_WIDTH_MM,
+  EYES_TO_CROWN_MM,
   ASSUMED_TIMING_SIGMA_S,
   STANDING_EYES_MM,
   type Stay,
@@ -41,6 +43,8 @@ export function addSubject(plan: ShotPlan, { name, distanceMm }: { name: string;
         name,
         detail: EYE,
         heightMm: STANDING_EYES_MM,
+        widthMm: ASSUMED_WIDTH_MM.person,
+        tallMm: STANDING_EYES_MM + EYES_TO_CROWN_MM,
         markSigmaMm: ASSUMED_MARK_SIGMA_MM,
         timingSigmaS: ASSUMED_TIMING_SIGMA_S,
         stays: [stay],
@@ -57,7 +61,7 @@ export function addSubject(plan: ShotPlan, { name, distanceMm }: { name: string;
 export function changeSubject(
   plan: ShotPlan,
   id: string,
-  changes: Partial<Pick<Subject, 'name' | 'detail' | 'heightMm' | 'markSigmaMm' | 'timingSigmaS'>>,
+  changes: Partial<Pick<Subject, 'name' | 'detail' | 'heightMm' | 'widthMm' | 'tallMm' | 'markSigmaMm' | 'timingSigmaS'>>,
 ): ShotPlan {
   return { ...plan, subjects: withItem(plan.subjects, id, (subject) => ({ ...subject, ...changes })) };
 }
@@ -72,7 +76,8 @@ export function setSubjectKind(plan: ShotPlan, id: string, kind: SubjectKind): S
     subjects: withItem(plan.subjects, id, (subject) => {
       if (kind === 'object' && subject.stays.length > 1) return subject;
       const [from, to] = kind === 'object' ? [EYE, ''] : ['', EYE];
-      return { ...subject, kind, detail: subject.detail === from ? to : subject.detail };
+      const widthMm = subject.widthMm === ASSUMED_WIDTH_MM[subject.kind] ? ASSUMED_WIDTH_MM[kind] : subject.widthMm;
+      return { ...subject, kind, widthMm, detail: subject.detail === from ? to : subject.detail };
     }),
   };
 }

@@ -1,0 +1,57 @@
+import { type HiddenRun, hiddenRuns } from '../floor/index.js';
+import { frameCount as countFrames } from '../units/index.js';
+import { planDistances } from './planDistances.js';
+import type { ShotPlan } from './shotPlan.js';
+
+type Drawn = Pick<ShotPlan, 'floor' | 'subjects' | 'marks' | 'durationS' | 'captureFps'>;
+
+/** Who is hidden, by the marks of a plan: pulls and beats change nothing of it. */
+const known = new WeakMap<ShotPlan['marks'], { readonly plan: Drawn; readonly hidden: Hidden }>();
+
+interface Hidden {
+  readonly runs: ReadonlyMap<string, readonly HiddenRun[]>;
+  readonly frames: ReadonlyMap<string, Uint8Array>;
+}
+
+const NOBODY: Hidden = { runs: new Map(), frames: new Map() };
+const NO_RUNS: readonly HiddenRun[] = [];
+
+/** When a subject is hidden from the lens, and by what, in order of time. Empty without a floor plan. */
+export function hiddenRunsOf(plan: Drawn, subjectId: string): readonly HiddenRun[] {
+  return hiddenIn(plan).runs.get(subjectId) ?? NO_RUNS;
+}
+
+/** By frame, 1 where a subject is hidden from the lens; null if it never is. Not to be written to. */
+export function hiddenFramesOf(plan: Drawn, subjectId: string): Uint8Array | null {
+  return hiddenIn(plan).frames.get(subjectId) ?? null;
+}
+
+function hiddenIn(plan: Drawn): Hidden {
+  const { floor, subjects, marks, durationS, captureFps } = plan;
+  if (floor === null) return NOBODY;
+  const last = known.get(marks);
+  const isSame =
+    last?.plan.floor === floor &&
+    last.plan.subjects === subjects &&
+    last.plan.durationS === durationS &&
+    last.plan.captureFps === captureFps;
+  if (isSame) return last.hidden;
+  const hidden = findHidden(plan, floor);
+  known.set(marks, { plan: { floor, subjects, marks, durationS, captureFps }, hidden });
+  return hidden;
+}
+
+function findHidden(plan: Drawn, { landmarks }: NonNullable<ShotPlan['floor']>): Hidden {
+  const { subjects, marks, durationS, captureFps } = plan;
+  const timesS = Float64Array.from({ length: countFrames(durationS, captureFps) }, (_, frame) => frame / captureFps);
+  const { cameraAt } = planDistances(plan);
+  const runs = hiddenRuns({ subjects, marks, landmarks, timesS, cameraAt: (frame) => cameraAt(timesS[frame]!)!.camera });
+  const frames = new Map(
+    [...runs].map(([id, spans]) => {
+      const column = new Uint8Array(timesS.length);
+      for (const { fromFrame, toFrame } of spans) column.fill(1, fromFrame, toFrame);
+      return [id, column] as const;
+    }),
+  );
+  return { runs, frames };
+}
