@@ -128,7 +128,7 @@ export {
   wheelTimeLines,
 } from './kit/calibrationText.js';
 export { crewFitLines, predictionText } from './takes/measuredText.js';
-export { aimText, framingText } from './floor/floorText.js';
+export { aimText, framingText, unknownHeightsText } from './floor/floorText.js';
 export { blurLines, keepRateLines, separationText } from './stop/blurText.js';
 export { savedByText, versionText } from './saving/versionText.js';
 export { type SavingState, keptHereText, savingText } from './saving/savingText.js';

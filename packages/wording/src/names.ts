@@ -2,6 +2,7 @@ import {
   formatDistance,
   type FocusTarget,
   formatTime,
+  type Hider,
   type Pull,
   type ShotPlan,
   type Subject,
@@ -34,6 +35,13 @@ export function pullTargetName({ target, startS }: Pull, plan: ShotPlan, units: 
 
 export function subjectName(plan: Pick<ShotPlan, 'subjects'>, subjectId: string): string {
   return plan.subjects.find((subject) => subject.id === subjectId)?.name ?? 'a subject';
+}
+
+/** Name of what hides a subject. */
+export function hiderName({ subjects, floor }: Pick<ShotPlan, 'subjects' | 'floor'>, { kind, id }: Hider): string {
+  const things: readonly { readonly id: string; readonly name: string }[] =
+    kind === 'subject' ? subjects : (floor?.landmarks ?? []);
+  return things.find((thing) => thing.id === id)?.name ?? 'something';
 }
 
 export function markLetter(plan: Pick<ShotPlan, 'marks'>, markId: string): string {

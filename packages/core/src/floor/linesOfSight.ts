@@ -2,6 +2,7 @@ import type { EyesPlace } from './cameraAt.js';
 import type { Landmark } from './floorPlan.js';
 import type { Mark } from './mark.js';
 import { placeOfMark } from './markPlace.js';
+import type { Place } from './place.js';
 import { pathSpans, shareOfWalk, type Subject } from './subject.js';
 
 /** What stands before a subject: a person or object, or a thing on the set. */
@@ -102,6 +103,17 @@ interface Track {
   readonly yMm: Float64Array;
 }
 
+/** A head is this wide, and the shoulders are this far below the crown. Assumed of everybody. */
+const HEAD_MM = 180;
+const CROWN_TO_SHOULDERS_MM = 360;
+
+/** A subject as solids: a person as shoulders and a head, an object as one round body. */
+export function solidsOfSubject({ kind, widthMm, tallMm }: Subject, { xMm, yMm }: Place): readonly Solid[] {
+  const round = (wideMm: number, topMm: number): Solid => ({ shape: 'round', xMm, yMm, radiusMm: wideMm / 2, tallMm: topMm });
+  if (kind === 'object') return [round(widthMm, tallMm)];
+  return [round(widthMm, tallMm - CROWN_TO_SHOULDERS_MM), round(Math.min(widthMm, HEAD_MM), tallMm)];
+}
+
 export interface SightInput {
   readonly subjects: readonly Subject[];
   readonly marks: readonly Mark[];
@@ -166,7 +178,7 @@ function runsOf(
       camera.heightMm !== here.heightMm ||
       tracks.some(({ xMm, yMm }) => !isSame(xMm, frame) || !isSame(yMm, frame));
     camera = here;
-    if (hasMoved) by = Number.isNaN(track.xMm[frame]!) ? null : firstHider(track, others, still, frame, here);
+    if (hasMoved) by = Number.isNaN(track.xMm[frame]!) ? null : firstHider(track, { others, still, frame, camera: here });
     if (by === null) continue;
     const last = runs.at(-1);
     if (last && last.toFrame === frame && last.by.id === by.id && last.by.kind === by.kind) last.toFrame = frame + 1;
@@ -180,13 +192,15 @@ function isSame(column: Float64Array, frame: number): boolean {
   return column[frame] === column[frame - 1] || (Number.isNaN(column[frame]!) && Number.isNaN(column[frame - 1] ?? 0));
 }
 
-function firstHider(
-  { subject, xMm, yMm }: Track,
-  others: readonly Track[],
-  still: readonly { readonly by: Hider; readonly solid: Solid }[],
-  frame: number,
-  camera: EyesPlace,
-): Hider | null {
+/** What may stand between the lens and a subject in a frame. */
+interface InTheWay {
+  readonly others: readonly Track[];
+  readonly still: readonly { readonly by: Hider; readonly solid: Solid }[];
+  readonly frame: number;
+  readonly camera: EyesPlace;
+}
+
+function firstHider({ subject, xMm, yMm }: Track, { others, still, frame, camera }: InTheWay): Hider | null {
   const eyes = { xMm: xMm[frame]!, yMm: yMm[frame]!, heightMm: subject.heightMm };
   let [nearest, by]: [number, Hider | null] = [Infinity, null];
   for (const item of still) {
@@ -194,13 +208,14 @@ function firstHider(
     if (at < nearest) [nearest, by] = [at, item.by];
   }
   for (const other of others) {
-    const { id, widthMm, tallMm } = other.subject;
-    const radiusMm = widthMm / 2;
-    const [otherX, otherY] = [other.xMm[frame]!, other.yMm[frame]!];
+    const { id, widthMm } = other.subject;
+    const place = { xMm: other.xMm[frame]!, yMm: other.yMm[frame]! };
     // who holds a thing, or is held, does not hide it; who is nowhere hides nobody
-    if (!((otherX - eyes.xMm) ** 2 + (otherY - eyes.yMm) ** 2 > radiusMm ** 2)) continue;
-    const at = meetsAt({ shape: 'round', xMm: otherX, yMm: otherY, radiusMm, tallMm }, camera, eyes);
-    if (at < nearest) [nearest, by] = [at, { kind: 'subject', id }];
+    if (!((place.xMm - eyes.xMm) ** 2 + (place.yMm - eyes.yMm) ** 2 > (widthMm / 2) ** 2)) continue;
+    for (const solid of solidsOfSubject(other.subject, place)) {
+      const at = meetsAt(solid, camera, eyes);
+      if (at < nearest) [nearest, by] = [at, { kind: 'subject', id }];
+    }
   }
   return by;
 }

@@ -30,7 +30,7 @@ export interface Subject {
   readonly detail: string;
   /** Height of the point of focus above the floor */
   readonly heightMm: number;
-  /** How wide and how tall the subject is as something that hides others: a round body from the floor up. 0 tall hides nobody */
+  /** How wide and how tall the subject is as something that hides others: from shoulder to shoulder, from the floor to the crown. 0 tall hides nobody */
   readonly widthMm: number;
   readonly tallMm: number;
   /** How far the subject misses its marks along the axis: one standard deviation */

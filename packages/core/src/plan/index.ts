@@ -103,7 +103,17 @@ export {
 } from './edits/gear.js';
 export { copyOnFloor, type FloorItem, moveOnFloor, removeFromFloor } from './edits/group.js';
 export { nextId } from './edits/ids.js';
-export { addLandmark, changeLandmark, changePicture, layPicture, removePicture, scalePicture } from './edits/landmarks.js';
+export {
+  addLandmark,
+  changeLandmark,
+  changePicture,
+  layPicture,
+  removePicture,
+  scalePicture,
+  USUAL_TALL_MM,
+  withoutHeight,
+  withUsualHeights,
+} from './edits/landmarks.js';
 export { addPlace, changeMark, hasRoomForStop, marksHold, removeMark, setTapedFrom } from './edits/marks.js';
 export { newPlan } from './edits/newPlan.js';
 export {

@@ -1,4 +1,4 @@
-import { between, type Landmark, type Mark, type Place } from '../floor/index.js';
+import { between, type Landmark, type Mark, meetsAt, type Place, solidOfLandmark } from '../floor/index.js';
 import { ringOf } from '../kit/index.js';
 import { depthOfField } from '../optics/index.js';
 import { halfViewDeg, lensView, planDistances, type ShotPlan, zoneLensAt } from '../plan/index.js';
@@ -24,7 +24,7 @@ const STEPS_PER_SIDE = 12;
 
 /**
  * Landmarks that can be focused on instead of a subject at a mark, best first: focused on, they keep the mark inside the zone.
- * Only landmarks that are in the picture when the subject arrives, and not nearer than close focus.
+ * Only parts of landmarks that are in the picture when the subject arrives, not behind another, and not nearer than close focus.
  *
  * @returns unusable ones last, so that their error can be shown; empty without a floor plan, or at infinity
  */
@@ -37,11 +37,15 @@ export function focusReferences(plan: ShotPlan, mark: Mark): FocusReference[] {
   const halfTan = Math.tan((halfViewDeg(optics, timeS) * Math.PI) / 180);
   const lens = zoneLensAt(optics, timeS);
   const { closeFocusMm, farthestMm } = ringOf(optics.lens);
+  const { camera } = planDistances(plan).cameraAt(timeS)!;
+  const isSeen = (part: Place & { readonly heightMm: number }, own: Landmark) =>
+    floor.landmarks.every((other) => other === own || meetsAt(solidOfLandmark(other), camera, part) === Infinity);
   const depthOf = (place: Place) => viewOf(place).depthMm;
   const found = floor.landmarks.flatMap((landmark): FocusReference[] => {
     const seen = partsOf(landmark, (place) => depthOf(place) - markMm).filter((place) => {
       const { depthMm, sideMm } = viewOf(place);
-      return depthMm >= closeFocusMm && depthMm <= farthestMm && Math.abs(sideMm) <= depthMm * halfTan;
+      const isFramed = depthMm >= closeFocusMm && depthMm <= farthestMm && Math.abs(sideMm) <= depthMm * halfTan;
+      return isFramed && isSeen({ ...place, heightMm: Math.min(landmark.tallMm || camera.heightMm, camera.heightMm) }, landmark);
     });
     const offMm = (place: Place) => Math.abs(depthOf(place) - markMm);
     const [first, ...others] = seen;

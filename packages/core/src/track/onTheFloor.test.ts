@@ -105,7 +105,7 @@ describe('objects to focus on instead', () => {
   const withThings = () => {
     let plan = addLandmark(drawn(), 'post', 'post at the depth', at(2900, 500));
     plan = addLandmark(plan, 'post', 'post a little behind', at(3000, -300));
-    plan = addLandmark(plan, 'post', 'post far behind', at(7000, 0));
+    plan = addLandmark(plan, 'post', 'post far behind', at(7000, 800));
     plan = addLandmark(plan, 'post', 'post out of the picture', at(2900, 3000));
     return addLandmark(plan, 'wall', 'wall through all depths', at(4000, 0));
   };
@@ -121,6 +121,14 @@ describe('objects to focus on instead', () => {
     expect(wall!.focusMm).toBeCloseTo(2900, 6);
     expect(found[3]!.marginMm).toBeLessThan(0);
     expect(found.every(({ nearerMm, fartherMm, marginMm }) => marginMm === Math.min(nearerMm, fartherMm))).toBe(true);
+  });
+
+  test('what stands behind a wall is not offered, until the wall is lower than the lens', () => {
+    const plan = changeLandmark(withThings(), 'landmark-5', { turnedDeg: 90, widthMm: 6000 });
+    const namesOf = (tallMm: number) =>
+      focusReferences(changeLandmark(plan, 'landmark-5', { tallMm }), plan.marks[0]!).map(({ name }) => name);
+    expect(namesOf(2600)).not.toContain('post far behind');
+    expect(namesOf(1000)).toContain('post far behind');
   });
 
   test('without a drawing, or at infinity, there are none', () => {

@@ -1,3 +1,4 @@
+import { listed } from '../figure.js';
 import type { AimKey, ShotPlan, TimeSpan } from '@still-heron/core';
 
 /** Entrances and exits of a subject. @param framed - spans in the picture; null if the subject is not on the floor */
@@ -21,4 +22,9 @@ export function aimText(at: AimKey['at'], plan: ShotPlan): string {
     return `at ${plan.subjects.find(({ id }) => id === at.subjectId)?.name ?? 'a subject'}, who is followed`;
   if (at.kind === 'point') return at.heightMm === null ? 'at a point, level' : 'at a point';
   return at.tiltDeg === null || at.tiltDeg === 0 ? 'straight ahead, level' : 'straight ahead, tilted';
+}
+
+/** Why people and things hide nobody. */
+export function unknownHeightsText(names: readonly string[]): string {
+  return `${listed(names)} ${names.length === 1 ? 'hides' : 'hide'} nobody, because nobody has said how tall ${names.length === 1 ? 'that is' : 'they are'}.`;
 }

@@ -36,6 +36,8 @@ export function methodArgumentText(argument: MethodArgument): string {
       return `${argument.people} subjects must be sharp, and autofocus does not know which one and when`;
     case 'crossing':
       return `${argument.name} comes in front at ${formatTime(argument.timeS)}: autofocus may jump`;
+    case 'hidden-behind':
+      return `autofocus may jump to ${argument.hider}: ${argument.name} is hidden for ${formatTime(argument.forS)} from ${formatTime(argument.timeS)}`;
     default:
       return PLAIN[argument.code] ?? argument.code;
   }

@@ -15,7 +15,7 @@ import {
 import { subjectName, targetName } from '../names.js';
 import { type SentencePart, textOf } from '../sentence.js';
 import { inHundred, takesOf100 } from '../share.js';
-import { keyMoments, notSoftEnough, tooFast } from './narrateRequired.js';
+import { keyMoments, notSoftEnough, tooFast, whoIsHidden } from './narrateRequired.js';
 
 export interface Narration {
   readonly parts: readonly SentencePart[];
@@ -50,7 +50,7 @@ function incomplete(missing: 'distance' | 'beat' | undefined): SentencePart {
 
 function judged(verdict: CompleteVerdict, plan: ShotPlan, units: UnitSystem, seldom: string | null): SentencePart[] {
   const parts: SentencePart[] = [howMuch(verdict, seldom)];
-  parts.push(...keyMoments(verdict, plan));
+  parts.push(...keyMoments(verdict, plan), ...whoIsHidden(verdict, plan));
   const [first] = verdict.softSpans;
   if (first) parts.push(...firstSoft(first, verdict, plan, units));
   else parts.push(...whatIsTight(verdict, plan, units));

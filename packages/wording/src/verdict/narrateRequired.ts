@@ -1,5 +1,13 @@
-import { activeBeats, type CompleteVerdict, formatTime, pictureWidthMm, planCircleMm, type ShotPlan } from '@still-heron/core';
-import { subjectName } from '../names.js';
+import {
+  activeBeats,
+  type CompleteVerdict,
+  formatTime,
+  formatTimeFigure,
+  pictureWidthMm,
+  planCircleMm,
+  type ShotPlan,
+} from '@still-heron/core';
+import { hiderName, subjectName } from '../names.js';
 import type { SentencePart } from '../sentence.js';
 
 /** Key moments that are missed; they come before everything else. */
@@ -14,6 +22,24 @@ export function keyMoments(verdict: CompleteVerdict, plan: ShotPlan): SentencePa
       text: keys.length === 1 ? `The key moment at ${times} is missed.` : `The key moments at ${times} are missed.`,
       atS: keys[0]!.keyMomentS!,
     },
+  ];
+}
+
+/** Who is hidden first, by what and when, and how often that happens again. */
+export function whoIsHidden({ hiddenSpans, beats }: CompleteVerdict, plan: ShotPlan): SentencePart[] {
+  const [first, ...others] = hiddenSpans;
+  if (!first) return [];
+  const name = subjectName(plan, first.subjectId);
+  const beat = beats.find(({ beatId }) => beatId === first.beatId);
+  const by = hiderName(plan, first.by);
+  const when =
+    beat?.frames === 0
+      ? 'for as long as something is required of them'
+      : `from ${formatTimeFigure(first.fromS)} to ${formatTime(first.toS)}`;
+  const again =
+    others.length === 0 ? '' : `, and somebody is hidden ${others.length === 1 ? 'once' : `${others.length} times`} more`;
+  return [
+    { tone: beat?.kept === false ? 'soft' : 'edge', text: `${name} is hidden by ${by} ${when}${again}.`, atS: first.fromS },
   ];
 }
 

@@ -14,6 +14,7 @@ import { GroupPanel } from './GroupPanel';
 import { MarkDistances } from './MarkDistances';
 import { MarkPanel } from './MarkPanel';
 import { PictureFields } from './PictureFields';
+import { UnknownHeights } from './UnknownHeights';
 import { CameraKeyFields, LandmarkFields } from './SelectedFields';
 import type { FloorSideProps } from './floorProps';
 import { Button } from '../../ui/Button';
@@ -46,6 +47,7 @@ const SideFields = memo(function SideFields({ plan, units, measuring, onScale }:
       {landmark && <LandmarkFields key={landmark.id} landmark={landmark} units={units} />}
       {mark && <MarkPanel key={mark.id} mark={mark} plan={plan} units={units} measuring={measuring} />}
       <MarkDistances plan={plan} units={units} />
+      <UnknownHeights plan={plan} />
       <RingScale plan={plan} />
       <Aims plan={plan} units={units} />
       {isCameraMoving(plan) && (

@@ -43,18 +43,7 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
         <h2>
           Mark {mark.letter}, {subject?.name ?? 'no subject'}
         </h2>
-        {subject && (
-          <div className={fieldStyles.fieldPair}>
-            <SubjectName subject={subject} />
-            <SubjectKindChoice subject={subject} />
-            <FloorLength
-              label={`height of ${subject.detail || 'the subject'}`}
-              mm={subject.heightMm}
-              units={units}
-              onChange={(mm, gesture) => edit('height', (now) => setSubjectHeight(now, subject.id, mm), gesture)}
-            />
-          </div>
-        )}
+        {subject && <SubjectSize subject={subject} units={units} onEdit={edit} />}
         <StayTimes mark={mark} plan={plan} />
         <MarkMeasure mark={mark} plan={plan} units={units} measuring={measuring} />
         <MarkRing mark={mark} plan={plan} units={units} />
@@ -90,6 +79,35 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
         {subject?.kind === 'person' && <PerformerAccuracy subject={subject} units={units} onEdit={edit} />}
       </section>
     </>
+  );
+}
+
+/** Who stands here, and how high, tall and wide. */
+function SubjectSize({ subject, units, onEdit }: PerformerAccuracyProps) {
+  return (
+    <div className={fieldStyles.fieldPair}>
+      <SubjectName subject={subject} />
+      <SubjectKindChoice subject={subject} />
+      <FloorLength
+        label={`height of ${subject.detail || 'the subject'}`}
+        mm={subject.heightMm}
+        units={units}
+        onChange={(mm, gesture) => onEdit('height', (now) => setSubjectHeight(now, subject.id, mm), gesture)}
+      />
+      <FloorLength
+        label="whole height"
+        mm={subject.tallMm}
+        units={units}
+        onChange={(tallMm, gesture) => onEdit('height', (now) => changeSubject(now, subject.id, { tallMm }), gesture)}
+      />
+      <FloorLength
+        label={subject.kind === 'object' ? 'width' : 'width of the shoulders'}
+        mm={subject.widthMm}
+        units={units}
+        limit={PLAN_LIMITS.sizeMm}
+        onChange={(widthMm, gesture) => onEdit('width', (now) => changeSubject(now, subject.id, { widthMm }), gesture)}
+      />
+    </div>
   );
 }
 

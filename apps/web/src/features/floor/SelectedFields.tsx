@@ -101,6 +101,12 @@ export function LandmarkFields({ landmark, units }: { readonly landmark: Landmar
             onChange={(depthMm, gesture) => change({ depthMm }, gesture)}
           />
         )}
+        <FloorLength
+          label="height"
+          mm={landmark.tallMm}
+          units={units}
+          onChange={(tallMm, gesture) => change({ tallMm }, gesture)}
+        />
         {landmark.shape !== 'post' && (
           <NumberField
             label="turned by"

@@ -22,6 +22,8 @@ const LETTER_PX = 7.4;
 
 /** Part of a beat in which its requirement is not met, in pixels. */
 export interface SoftStrip {
+  /** Whether its subject is hidden there, and neither sharp nor soft */
+  readonly isHidden: boolean;
   readonly x: number;
   readonly width: number;
 }
@@ -173,15 +175,15 @@ function useBeatDrags(beat: Beat, requirement: string, chart: ReadChart) {
 function SoftStrips({ strips, y }: Pick<Props, 'strips' | 'y'>) {
   return (
     <>
-      {strips.map(({ x, width }) => (
+      {strips.map(({ x, width, isHidden }) => (
         <rect
-          key={x}
+          key={`${x} ${isHidden}`}
           x={x}
           width={width}
-          y={y + LANE - SOFT_STRIP}
-          height={SOFT_STRIP}
-          fill="url(#soft-hatch)"
-          className={styles.beatSoft}
+          y={isHidden ? y : y + LANE - SOFT_STRIP}
+          height={isHidden ? LANE : SOFT_STRIP}
+          {...(isHidden ? {} : { fill: 'url(#soft-hatch)' })}
+          className={isHidden ? styles.beatHidden : styles.beatSoft}
         />
       ))}
     </>

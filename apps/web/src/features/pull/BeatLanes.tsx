@@ -41,12 +41,17 @@ function shareOf(judged: CompleteVerdict['beats'][number] | undefined): string {
   return judged && !judged.kept ? `${Math.floor(judged.share * 100)} %` : '';
 }
 
-/** By beat: where its requirement is not met. */
+/** By beat: where its requirement is not met, and where its subject is hidden. */
 function stripsOf({ x }: PullChartLayout, verdict: CompleteVerdict | null): ReadonlyMap<Beat['id'], readonly SoftStrip[]> {
   const strips = new Map<string, SoftStrip[]>();
-  for (const { beatId, fromS, toS } of [...(verdict?.softSpans ?? []), ...(verdict?.tooSharpSpans ?? [])]) {
-    const strip = { x: x(fromS), width: Math.max(2, x(toS) - x(fromS)) };
-    strips.set(beatId, [...(strips.get(beatId) ?? []), strip]);
-  }
+  const add = (isHidden: boolean, spans: readonly { beatId: string; fromS: number; toS: number }[] = []) => {
+    for (const { beatId, fromS, toS } of spans) {
+      const strip = { isHidden, x: x(fromS), width: Math.max(2, x(toS) - x(fromS)) };
+      strips.set(beatId, [...(strips.get(beatId) ?? []), strip]);
+    }
+  };
+  add(false, verdict?.softSpans);
+  add(false, verdict?.tooSharpSpans);
+  add(true, verdict?.hiddenSpans);
   return strips;
 }

@@ -101,11 +101,11 @@ const BODY_SHADE = { person: 0.56, thing: 0.5, horizon: 0.7, landmark: 0.5 } as 
 
 /** Body measures in mm around the eyes. */
 const HEAD = { width: 155, height: 235, over: 110 };
-const SHOULDERS = { width: 440, under: 250 };
+const SHOULDERS = { under: 250 };
 
 const DRAW: Readonly<Record<SceneFigure['shape'], Layer['draw']>> = {
-  person(context, { x, y, scale }, height) {
-    const half = (SHOULDERS.width / 2) * scale;
+  person(context, { x, y, scale, widthMm }, height) {
+    const half = (widthMm / 2) * scale;
     const shoulderY = y + SHOULDERS.under * scale;
     context.beginPath();
     context.moveTo(x - half, Math.max(height * 2, shoulderY));

@@ -8,6 +8,7 @@ import {
   planDistances,
   type ShotPlan,
   type Subject,
+  USUAL_TALL_MM,
   zoneLensAt,
 } from '@still-heron/core';
 
@@ -25,7 +26,7 @@ export interface SceneFigure {
   /** Diameter of its blur disc */
   readonly blurPx: number;
   readonly distanceMm: number;
-  /** Size of a landmark */
+  /** Width of a person's shoulders; size of a landmark */
   readonly widthMm: number;
   readonly heightMm: number;
 }
@@ -98,7 +99,7 @@ function wholeScene(plan: ShotPlan, verdict: CompleteVerdict, frame: number, wid
       scale,
       blurPx: blurCircles[frame]! * verdict.circleOfConfusionMm * pxPerMm,
       distanceMm: mm,
-      widthMm: HORIZON_SHARE * width,
+      widthMm: mm === Infinity ? HORIZON_SHARE * width : subject.widthMm,
       heightMm: 0,
     };
   });
@@ -122,15 +123,13 @@ function wholeScene(plan: ShotPlan, verdict: CompleteVerdict, frame: number, wid
         blurPx: blurDiameterMm({ ...zone, focusDistanceMm, subjectDistanceMm: depthMm }) * pxPerMm,
         distanceMm: depthMm,
         widthMm: landmark.widthMm,
-        heightMm: LANDMARK_HEIGHTS[landmark.shape],
+        // one of unknown height is drawn as usual, and hides nobody
+        heightMm: landmark.tallMm || USUAL_TALL_MM[landmark.shape],
       },
     ];
   });
   return { width, height, figures: [...people, ...things].sort((a, b) => b.distanceMm - a.distanceMm) };
 }
-
-/** Assumed heights of landmarks. */
-const LANDMARK_HEIGHTS = { post: 2200, box: 800, wall: 2600, door: 2100, track: 0 } as const;
 
 function shapeOf({ kind, detail }: Subject): 'person' | 'thing' {
   return kind !== 'object' && BODY_PART.test(detail) ? 'person' : 'thing';

@@ -1,23 +1,26 @@
-import type { FloorPicture, Landmark, Place } from '../../floor/index.js';
+import { EYES_TO_CROWN_MM, type FloorPicture, type Landmark, type Place } from '../../floor/index.js';
 import { PLAN_LIMITS as LIMITS } from '../planLimits.js';
 import type { ShotPlan } from '../shotPlan.js';
 import { startFloor } from './floor.js';
 import { clamp, nextId, withItem, without } from './ids.js';
 import { clampedPlace, withFloor } from './withFloor.js';
 
-/** Default sizes of landmarks in mm: across, along, and from the floor up. Nobody is hidden by track. */
-const SIZES = {
-  post: [300, 300, 2500],
-  box: [1200, 700, 800],
-  wall: [4000, 120, 2500],
-  door: [900, 40, 2050],
-  track: [3000, 620, 0],
-} as const;
+/** Default sizes of landmarks in mm, across and along. */
+const SIZES = { post: [300, 300], box: [1200, 700], wall: [4000, 120], door: [900, 40], track: [3000, 620] } as const;
+
+/** Usual heights of things on a set in mm. Nobody is hidden by track. */
+export const USUAL_TALL_MM: Readonly<Record<Landmark['shape'], number>> = {
+  post: 2200,
+  box: 800,
+  wall: 2600,
+  door: 2100,
+  track: 0,
+};
 
 export function addLandmark(plan: ShotPlan, shape: Landmark['shape'], name: string, place: Place): ShotPlan {
   return withFloor(startFloor(plan), (floor) => {
     if (floor.landmarks.length >= LIMITS.landmarks.max) return floor;
-    const [widthMm, depthMm, tallMm] = SIZES[shape];
+    const [widthMm, depthMm] = SIZES[shape];
     const landmark: Landmark = {
       id: nextId('landmark', floor.landmarks),
       name,
@@ -25,7 +28,7 @@ export function addLandmark(plan: ShotPlan, shape: Landmark['shape'], name: stri
       ...clampedPlace(place),
       widthMm,
       depthMm,
-      tallMm,
+      tallMm: USUAL_TALL_MM[shape],
       turnedDeg: 0,
     };
     return { ...floor, landmarks: [...floor.landmarks, landmark] };
@@ -120,4 +123,22 @@ function withPicture(plan: ShotPlan, change: (picture: FloorPicture) => FloorPic
 
 function sized(mm: number): number {
   return clamp(mm, LIMITS.pictureMm.min, LIMITS.pictureMm.max);
+}
+
+/** People and things whose height nobody has typed: they hide nobody. */
+export function withoutHeight({ subjects, floor }: Pick<ShotPlan, 'subjects' | 'floor'>): readonly { readonly name: string }[] {
+  const things = floor?.landmarks.filter(({ shape, tallMm }) => tallMm === 0 && USUAL_TALL_MM[shape] > 0) ?? [];
+  return floor === null ? [] : [...subjects.filter(({ tallMm }) => tallMm === 0), ...things];
+}
+
+/** Gives people and things without a height the usual one. */
+export function withUsualHeights(plan: ShotPlan): ShotPlan {
+  const subjects = plan.subjects.map((subject) => ({
+    ...subject,
+    tallMm: subject.tallMm || subject.heightMm + EYES_TO_CROWN_MM,
+  }));
+  return withFloor({ ...plan, subjects }, (floor) => ({
+    ...floor,
+    landmarks: floor.landmarks.map((landmark) => ({ ...landmark, tallMm: landmark.tallMm || USUAL_TALL_MM[landmark.shape] })),
+  }));
 }

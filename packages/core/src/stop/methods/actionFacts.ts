@@ -1,5 +1,5 @@
 import { activeBeats, type Beat, isInFrame, planDistances, type ShotPlan } from '../../plan/index.js';
-import { evaluatePull } from '../../verdict/index.js';
+import { type CompleteVerdict, evaluatePull } from '../../verdict/index.js';
 
 /** How well the move is known before the shoot. */
 export type Known = 'known' | 'partly' | 'unknown';
@@ -15,6 +15,8 @@ export interface ActionFacts {
   readonly changesMm: number;
   /** Subjects that come between the camera and a required subject, with their first time */
   readonly crossings: readonly { readonly name: string; readonly timeS: number }[];
+  /** What hides a required subject, whom, for how long in all, and its first time */
+  readonly hidings: readonly { readonly hider: string; readonly name: string; readonly timeS: number; readonly forS: number }[];
   readonly walksIn: boolean;
   readonly cameraMoves: boolean;
   readonly known: Known;
@@ -59,6 +61,7 @@ export function actionFacts(plan: ShotPlan): ActionFacts | null {
       if (at >= 0) crossings.set(other.id, { name: other.name, timeS: timeAt(at) });
     }
   }
+  const hidings = hidingsOf(plan, verdict);
   const ids = new Set(required.map(({ subjectId }) => subjectId));
   const last = plan.subjects.find(({ id }) => id === required.at(-1)!.subjectId);
   return {
@@ -66,7 +69,9 @@ export function actionFacts(plan: ShotPlan): ActionFacts | null {
     people: ids.size,
     isOne: ids.size === 1,
     changesMm,
-    crossings: [...crossings.values()],
+    // who hides somebody is told so
+    crossings: [...crossings.values()].filter(({ name }) => hidings.every(({ hider }) => hider !== name)),
+    hidings,
     walksIn: (last?.stays.length ?? 0) > 1,
     cameraMoves: (plan.floor?.camera.length ?? 0) > 1,
     known: howKnown(plan),
@@ -74,6 +79,21 @@ export function actionFacts(plan: ShotPlan): ActionFacts | null {
     needsRemote: plan.rig !== null && REMOTE_SUPPORTS.includes(plan.rig.support) && plan.rig.puller !== 'remote',
     answersBySpeed: plan.optics.lens.response === 'speed',
   };
+}
+
+/** By what hides and whom, in order of time. */
+function hidingsOf(plan: ShotPlan, { hiddenSpans }: CompleteVerdict): ActionFacts['hidings'] {
+  const things = [...plan.subjects, ...(plan.floor?.landmarks ?? [])];
+  const nameOf = (id: string) => things.find((thing) => thing.id === id)!.name;
+  const required = activeBeats(plan).filter(({ requirement }) => requirement === 'sharp');
+  const found = new Map<string, { hider: string; name: string; timeS: number; forS: number }>();
+  for (const { beatId, subjectId, by, fromS, toS } of hiddenSpans) {
+    if (required.every(({ id }) => id !== beatId)) continue;
+    const key = `${by.kind} ${by.id} ${subjectId}`;
+    const before = found.get(key) ?? { hider: nameOf(by.id), name: nameOf(subjectId), timeS: fromS, forS: 0 };
+    found.set(key, { ...before, forS: before.forS + toS - fromS });
+  }
+  return [...found.values()];
 }
 
 /**

@@ -46,7 +46,9 @@ export type MethodArgument =
       readonly people: number;
     }
   /** A subject that comes between the camera and a required subject */
-  | { readonly code: 'crossing'; readonly name: string; readonly timeS: number };
+  | { readonly code: 'crossing'; readonly name: string; readonly timeS: number }
+  /** A required subject is hidden, in all for a time and first at a time */
+  | ({ readonly code: 'hidden-behind' } & ActionFacts['hidings'][number]);
 
 /** Room to the edge of the zone that a follow keeps free. */
 const ROOM_SHARE = 0.3;
@@ -153,7 +155,7 @@ function arrival(code: 'walks-to-a-mark' | 'camera-ends-in-focus'): Pick<MethodO
 }
 
 function automaticArguments(facts: ActionFacts): Pick<MethodOffer, 'pro' | 'contra'> {
-  const { isOne, people, crossings, known } = facts;
+  const { isOne, people, crossings, hidings, known } = facts;
   return {
     pro: chosen([
       [facts.isAlone || facts.needsRemote, { code: 'hands-are-busy' }],
@@ -161,6 +163,7 @@ function automaticArguments(facts: ActionFacts): Pick<MethodOffer, 'pro' | 'cont
     ]),
     contra: [
       ...chosen([[!isOne, { code: 'several-to-choose-from', people }]]),
+      ...hidings.map((hiding): MethodArgument => ({ code: 'hidden-behind', ...hiding })),
       ...crossings.map(({ name, timeS }): MethodArgument => ({ code: 'crossing', name, timeS })),
       ...chosen([[known === 'known', { code: 'a-hand-is-safer' }]]),
       { code: 'not-computable' },
