@@ -1,3 +1,4 @@
+import { addLandmark, addSubjectAt, changeLandmark, newPlan, setDuration, walkTo } from '@still-heron/core';
 import { deflateSync } from 'node:zlib';
 import { expect, type Heron, test } from './heron';
 
@@ -185,4 +186,32 @@ test('a camera in the place of a subject is reported, and the step says: check t
   await expect(page.getByRole('link', { name: /Floor.*check this/ })).toBeVisible();
   await page.keyboard.press('Control+z');
   await expect(page.getByTestId('floor-sentence')).toContainText('Hand cart is sharp');
+});
+
+test('a carter who crosses hides Ines for a moment; a wall that is typed as high hides her for good', async ({ heron, page }) => {
+  const drawnPlan = addSubjectAt(setDuration(newPlan(), 8), 'Ines', { xMm: 4000, yMm: 0 });
+  const carter = addSubjectAt(drawnPlan, 'the carter', { xMm: 2200, yMm: -900 });
+  const crossing = walkTo(carter, 'subject-2', { xMm: 2200, yMm: 900 }, 6);
+  const walled = addLandmark(crossing, 'wall', 'low wall', { xMm: 3000, yMm: 0 });
+  const plan = changeLandmark(walled, 'landmark-1', { turnedDeg: 90, tallMm: 900 });
+  const productionId = await heron.newProduction('Hidden');
+  const { id } = await heron.api<{ id: string }>('post', `productions/${productionId}/shots`, {
+    scene: '',
+    slate: '1A',
+    title: 'The carter crosses',
+    plan,
+  });
+  await heron.open(`/shots/${id}/pull`);
+  await expect(heron.verdict).toContainText('Ines is hidden by the carter from 5.0 to 5.1 s.');
+  await page.getByRole('link', { name: /^Floor/ }).click();
+  await page.getByRole('button', { name: 'low wall' }).press('Enter');
+  const height = page.getByRole('region', { name: 'Landmark' }).getByLabel('height', { exact: true });
+  await expect(height).toHaveValue('0.9');
+  await height.fill('2.5');
+  await height.press('Enter');
+  await expect(page.getByTestId('floor-sentence')).toContainText('Ines is hidden by low wall at 0.0 s.');
+  await page.getByRole('link', { name: /^Pull/ }).click();
+  await expect(heron.verdict).toContainText('hidden by low wall for as long as something is required of them');
+  await page.keyboard.press('Control+z');
+  await expect(heron.verdict).toContainText('Ines is hidden by the carter from 5.0 to 5.1 s.');
 });

@@ -22,13 +22,16 @@ export function framesOf(
   return { line: judged.frames, subject: judgeSubject(subject, scene, judged) };
 }
 
-/** Spans in which a subject is sharp, at the capture rate. */
+/** Spans in which a subject is seen and sharp, at the capture rate. */
 export function zoneSpans(plan: ShotPlan, subject: Subject): TimeSpan[] {
   const frames = framesOf(plan, subject);
-  return frames === null ? [] : sharpSpans(frames.subject.sharp, plan);
+  return frames === null ? [] : sharpSpans(frames.subject, plan);
 }
 
-/** Runs of sharp frames as time spans. */
-export function sharpSpans(sharp: Uint8Array, shot: Pick<ShotPlan, 'captureFps' | 'durationS'>): TimeSpan[] {
-  return spansWhere(shot, (frame) => sharp[frame] === 1);
+/** Runs of frames in which a subject is seen and sharp, as time spans. */
+export function sharpSpans(
+  { sharp, hidden }: Pick<SubjectFrames, 'sharp' | 'hidden'>,
+  shot: Pick<ShotPlan, 'captureFps' | 'durationS'>,
+): TimeSpan[] {
+  return spansWhere(shot, (frame) => sharp[frame] === 1 && !hidden?.[frame]);
 }

@@ -4,6 +4,7 @@ import {
   formatGap,
   formatTime,
   frameAtOrAfter,
+  hiddenRunsOf,
   isInFrame,
   motionOf,
   type Placement,
@@ -14,6 +15,7 @@ import {
   type Subject,
   type UnitSystem,
 } from '@still-heron/core';
+import { hiderName } from '../names.js';
 import type { SentencePart } from '../sentence.js';
 
 /** Slower changes count as standing still, in mm per second. */
@@ -68,8 +70,19 @@ export function floorSentence(
   const isOut = isInFrame(plan, subject, timeS) === false;
   const rest = [isOut ? `Out of frame, ${sideText(sight.offAxisDeg)}.` : '', movementText(plan, subject, timeS, units)];
   const text = rest.filter(Boolean).join(' ');
-  const zone = zonePart(plan, verdict, subject, { timeS, units });
+  const hider = hiderAt(plan, subject, timeS);
+  const zone: SentencePart =
+    hider === null
+      ? zonePart(plan, verdict, subject, { timeS, units })
+      : { tone: 'edge', text: `${subject.name} is hidden by ${hider} at ${formatTime(timeS)}.` };
   return text ? [zone, { tone: 'plain', text }] : [zone];
+}
+
+/** Name of what stands before a subject at a time; null if it is seen. */
+function hiderAt(plan: ShotPlan, subject: Subject, timeS: number): string | null {
+  const frame = Math.floor(timeS * plan.captureFps + 1e-6);
+  const run = hiddenRunsOf(plan, subject.id).find(({ fromFrame, toFrame }) => frame >= fromFrame && frame < toFrame);
+  return run ? hiderName(plan, run.by) : null;
 }
 
 function sideText(offAxis: number): string {

@@ -33,6 +33,7 @@ const WRITERS: Writers = {
   'off-the-ring': ({ letters }) =>
     `What was read at ${listed(letters)} does not lie on this ring. Read ${letters.length === 1 ? 'it' : 'them'} again: until then the old distance counts.`,
   'readings-off': ({ offset }) => `${commonOffsetText(offset)} ${offsetCauseText(offset.causes[0]!)}`,
+  'stands-inside': ({ letter, thing }) => `Mark ${letter} lies inside ${thing}: nobody there can be seen. Move one of them.`,
   'assumed-ring': ({ letters }) =>
     `The distance of ${listed(letters)} follows from an assumed ring. Tape two marks that were read, and they make its scale.`,
   'stop-limited': ({ scale, fromS, stop, stopsLost }) =>

@@ -1,5 +1,6 @@
 import {
   addBeat,
+  addLandmark,
   addOpticsChange,
   addPull,
   addStay,
@@ -19,9 +20,23 @@ import {
   type ShotPlan,
   solveTrack,
   startFloor,
+  addSubjectAt,
+  changeSubject,
+  hiddenRunsOf,
+  methodOffers,
+  planNotes,
+  setDuration,
+  walkTo,
+  withoutHeight,
+  withUsualHeights,
 } from '@still-heron/core';
 import { twoPeople } from '../../../core/test/plans';
 import { RANDOM_PLANS } from '../../../core/test/randomPlans';
+import { floorSentence } from '../floor/floorSentence';
+import { unknownHeightsText } from '../floor/floorText';
+import { noteText } from '../plan/noteText';
+import { textOf } from '../sentence';
+import { methodArgumentText } from '../stop/methodArgumentText';
 import { narrate } from './narrate';
 
 const said = (plan: ShotPlan) => narrate(evaluatePull(plan), plan, 'metric').text;
@@ -155,4 +170,51 @@ test('a plan that is sharp and seldom kept says both in one sentence, and is not
   expect(first(null)).toEqual(first(0.99));
   const late = changePull(fine, 'pull-1', { startS: 7, durationS: 1.6 });
   expect(first(0, late)!.text).toMatch(/^Sharp .* that must be, if all goes as planned: 0 of 100 takes are kept\.$/);
+});
+
+describe('somebody stands before her', () => {
+  const ines = addSubjectAt(setDuration(newPlan(), 8), 'Ines', { xMm: 4000, yMm: 0 });
+  const carter = addSubjectAt(ines, 'the carter', { xMm: 2200, yMm: -900 });
+  const crossing = walkTo(carter, 'subject-2', { xMm: 2200, yMm: 900 }, 6);
+  const walled = addLandmark(ines, 'post', 'the bell frame', { xMm: 2000, yMm: 0 });
+
+  test('the sentence says by whom and when', () => {
+    expect(said(crossing)).toMatch(/^Sharp for all 7\.9 s that must be\. Ines is hidden by the carter from 5\.0 to 5\.1 s\./);
+    const there = walkTo(crossing, 'subject-2', { xMm: 2200, yMm: -900 }, 8);
+    expect(said(there)).toMatch(/Ines is hidden by the carter from 5\.0 to 5\.1 s, and somebody is hidden once more\./);
+  });
+
+  test('of somebody who is never seen, too', () => {
+    expect(said(walled)).toMatch(/Ines is hidden by the bell frame for as long as something is required of them\./);
+  });
+
+  test('the floor, the method and the notes say so as well', () => {
+    const [run] = hiddenRunsOf(crossing, 'subject-1');
+    const timeS = run!.fromFrame / crossing.captureFps;
+    const verdict = evaluatePull(crossing);
+    if (verdict.status !== 'judged') throw new Error(verdict.status);
+    const at = { timeS, units: 'metric' } as const;
+    expect(textOf(floorSentence(crossing, verdict, crossing.subjects[0]!, at))).toMatch(
+      /^Ines is hidden by the carter at 5\.0 s\./,
+    );
+    const automatic = methodOffers(crossing).find(({ method }) => method === 'automatic')!;
+    expect(automatic.contra.map(methodArgumentText)).toContainEqual(
+      expect.stringMatching(/^autofocus may jump to the carter: Ines is hidden for 0\.1 s from 5\.0 s$/),
+    );
+    const inside = addLandmark(ines, 'wall', 'the wall', { xMm: 4000, yMm: 0 });
+    expect(planNotes(inside, { shutterAngleDeg: 180 }).map(noteText)).toContain(
+      'Mark A lies inside the wall: nobody there can be seen. Move one of them.',
+    );
+    expect(planNotes(crossing, { shutterAngleDeg: 180 }).map(({ code }) => code)).not.toContain('stands-inside');
+  });
+
+  test('of unknown height they hide nobody, and that is said', () => {
+    const flat = changeSubject(crossing, 'subject-2', { tallMm: 0 });
+    expect(said(flat)).not.toMatch(/hidden/);
+    expect(unknownHeightsText(withoutHeight(flat).map(({ name }) => name))).toBe(
+      'the carter hides nobody, because nobody has said how tall that is.',
+    );
+    expect(said(withUsualHeights(flat))).toMatch(/hidden by the carter/);
+    expect(withoutHeight(withUsualHeights(flat))).toEqual([]);
+  });
 });

@@ -26,7 +26,7 @@ export function lanesOf(plan: ShotPlan, verdict: CompleteVerdict | null, framing
       name: subject.name,
       subjectIndex,
       framed: framings?.get(subject.id),
-      sharp: frames && verdict ? sharpSpans(frames.sharp, verdict) : [],
+      sharp: frames && verdict ? sharpSpans(frames, verdict) : [],
       soft: soft.map(({ fromS, toS }) => ({ fromS, untilS: toS })),
     };
   });

@@ -18,6 +18,8 @@ interface NoteValues {
   'readings-off': { readonly offset: CommonOffset };
   /** Marks whose distance follows from a reading of a ring without a scale */
   'assumed-ring': { readonly letters: readonly string[] };
+  /** A mark inside a thing on the set that is taller than who is focused on there */
+  'stands-inside': { readonly letter: string; readonly thing: string };
   /** A zoom opens less than is set: from when, the widest stop where it opens least, and the light lost there */
   'stop-limited': { readonly scale: StopScale; readonly fromS: number; readonly stop: number; readonly stopsLost: number };
   /** The shot zooms with a lens that is untested, or loses focus while zooming */

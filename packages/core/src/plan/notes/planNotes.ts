@@ -6,6 +6,7 @@ import { SECOND_JOBS, secondJobAt } from '../secondJob.js';
 import { planCircleMm, pullEndS, type ShotPlan } from '../shotPlan.js';
 import { hardStopNotes } from './hardStopNotes.js';
 import type { PlanNote } from './planNote.js';
+import { insideNotes } from './insideNotes.js';
 import { readingNotes } from './readingNotes.js';
 import { reversedNotes } from './reversedNotes.js';
 import { staleNotes } from './staleNotes.js';
@@ -20,6 +21,7 @@ export function planNotes(plan: ShotPlan, production: { readonly shutterAngleDeg
     ...ringNotes(plan),
     ...hardStopNotes(plan),
     ...reversedNotes(plan),
+    ...insideNotes(plan),
     ...movementNotes(plan),
     ...rigNotes(plan),
     ...twoJobsNotes(plan),
