@@ -60,4 +60,5 @@ export {
   type SubjectKind,
 } from './subject.js';
 export { aboveAxisMm, type CameraPose, type Sighting } from './sighting.js';
-export { type Hider, type HiddenRun, hiddenRuns, meetsAt, type Solid, solidOfLandmark, solidsOfSubject } from './linesOfSight.js';
+export { type HiddenRun, hiddenRuns } from './linesOfSight.js';
+export { type Hider, meetsAt, type Solid, solidOfLandmark } from './solids.js';

@@ -21,7 +21,7 @@ import {
   walkTo,
 } from '../index';
 import { numbersFrom } from '../../test/randomPlans';
-import { meetsAt, type Solid } from './linesOfSight';
+import { meetsAt, type Solid } from './solids';
 
 const at = (xMm: number, yMm: number, heightMm: number) => ({ xMm, yMm, heightMm });
 

@@ -1,15 +1,9 @@
 import type { EyesPlace } from './cameraAt.js';
 import type { Landmark } from './floorPlan.js';
+import { Blocker, type Hider, Ray, type Solid, solidOfLandmark } from './solids.js';
 import type { Mark } from './mark.js';
 import { placeOfMark } from './markPlace.js';
-import type { Place } from './place.js';
 import { pathSpans, shareOfWalk, type Subject } from './subject.js';
-
-/** What stands before a subject: a person or object, or a thing on the set. */
-export interface Hider {
-  readonly kind: 'subject' | 'landmark';
-  readonly id: string;
-}
 
 /** A run of frames in which something stands between the lens and what is focused on. */
 export interface HiddenRun {
@@ -20,96 +14,28 @@ export interface HiddenRun {
   readonly by: Hider;
 }
 
-/** A solid as it stands in one frame, upright from the floor. */
-export type Solid =
-  | { readonly shape: 'round'; readonly xMm: number; readonly yMm: number; readonly radiusMm: number; readonly tallMm: number }
-  | {
-      readonly shape: 'square';
-      readonly xMm: number;
-      readonly yMm: number;
-      readonly halfWidthMm: number;
-      readonly halfDepthMm: number;
-      readonly turnedDeg: number;
-      readonly tallMm: number;
-    };
-
-/**
- * Where a straight line from one point to another first meets a solid: a share of the way, from 0 (inside it at the start) to 1.
- *
- * @returns Infinity if it does not meet it. A line along a surface does not meet it
- * Source: intersection of a segment with a half-space, a circle and a rectangle turned about its centre
- */
-export function meetsAt(solid: Solid, from: EyesPlace, to: EyesPlace): number {
-  if (solid.tallMm <= 0) return Infinity;
-  const [low, high] = solid.shape === 'round' ? throughCircle(solid, from, to) : throughRectangle(solid, from, to);
-  const belowFrom = shareBelow(from.heightMm, to.heightMm, solid.tallMm);
-  const first = Math.max(low, belowFrom[0], 0);
-  const last = Math.min(high, belowFrom[1], 1);
-  return first < last ? first : Infinity;
-}
-
-type Share = readonly [from: number, to: number];
-const NOWHERE: Share = [Infinity, -Infinity];
-const EVERYWHERE: Share = [-Infinity, Infinity];
-
-/** Part of the way on which a line is lower than a height. */
-function shareBelow(fromMm: number, toMm: number, tallMm: number): Share {
-  const rise = toMm - fromMm;
-  if (rise === 0) return fromMm < tallMm ? EVERYWHERE : NOWHERE;
-  const at = (tallMm - fromMm) / rise;
-  return rise > 0 ? [-Infinity, at] : [at, Infinity];
-}
-
-function throughCircle(solid: Extract<Solid, { shape: 'round' }>, from: EyesPlace, to: EyesPlace): Share {
-  const [wayX, wayY] = [to.xMm - from.xMm, to.yMm - from.yMm];
-  const [x, y] = [from.xMm - solid.xMm, from.yMm - solid.yMm];
-  const a = wayX * wayX + wayY * wayY;
-  const c = x * x + y * y - solid.radiusMm * solid.radiusMm;
-  if (a === 0) return c < 0 ? EVERYWHERE : NOWHERE;
-  const half = x * wayX + y * wayY;
-  const root = half * half - a * c;
-  if (root <= 0) return NOWHERE;
-  const reach = Math.sqrt(root);
-  return [(-half - reach) / a, (-half + reach) / a];
-}
-
-function throughRectangle(solid: Extract<Solid, { shape: 'square' }>, from: EyesPlace, to: EyesPlace): Share {
-  const rad = (solid.turnedDeg * Math.PI) / 180;
-  const [cos, sin] = [Math.cos(rad), Math.sin(rad)];
-  const [dx, dy] = [from.xMm - solid.xMm, from.yMm - solid.yMm];
-  const [wayX, wayY] = [to.xMm - from.xMm, to.yMm - from.yMm];
-  const across = between(dx * cos + dy * sin, wayX * cos + wayY * sin, solid.halfWidthMm);
-  const along = between(dy * cos - dx * sin, wayY * cos - wayX * sin, solid.halfDepthMm);
-  return [Math.max(across[0], along[0]), Math.min(across[1], along[1])];
-}
-
-/** Part of the way on which a coordinate lies between two parallel sides. */
-function between(start: number, way: number, half: number): Share {
-  if (way === 0) return Math.abs(start) < half ? EVERYWHERE : NOWHERE;
-  const [a, b] = [(-half - start) / way, (half - start) / way];
-  return a < b ? [a, b] : [b, a];
-}
-
-/** A thing on the set as a solid. Its height is 0 if it hides nothing. */
-export function solidOfLandmark({ shape, xMm, yMm, widthMm, depthMm, turnedDeg, tallMm }: Landmark): Solid {
-  if (shape === 'post') return { shape: 'round', xMm, yMm, radiusMm: widthMm / 2, tallMm };
-  return { shape: 'square', xMm, yMm, halfWidthMm: widthMm / 2, halfDepthMm: depthMm / 2, turnedDeg, tallMm };
-}
-
 /** Places of a subject by frame; NaN where it is not on the floor. */
 interface Track {
   readonly subject: Subject;
   readonly xMm: Float64Array;
   readonly yMm: Float64Array;
+  /** What it hides others with */
+  readonly blockers: readonly Blocker[];
 }
 
 /** A head is this wide, and the shoulders are this far below the crown. Assumed of everybody. */
 const HEAD_MM = 180;
 const CROWN_TO_SHOULDERS_MM = 360;
 
-/** A subject as solids: a person as shoulders and a head, an object as one round body. */
-export function solidsOfSubject({ kind, widthMm, tallMm }: Subject, { xMm, yMm }: Place): readonly Solid[] {
-  const round = (wideMm: number, topMm: number): Solid => ({ shape: 'round', xMm, yMm, radiusMm: wideMm / 2, tallMm: topMm });
+/** A subject as solids, wherever it stands: a person as shoulders and a head, an object as one round body. */
+function solidsOfSubject({ kind, widthMm, tallMm }: Subject): readonly Solid[] {
+  const round = (wideMm: number, topMm: number): Solid => ({
+    shape: 'round',
+    xMm: 0,
+    yMm: 0,
+    radiusMm: wideMm / 2,
+    tallMm: topMm,
+  });
   if (kind === 'object') return [round(widthMm, tallMm)];
   return [round(widthMm, tallMm - CROWN_TO_SHOULDERS_MM), round(Math.min(widthMm, HEAD_MM), tallMm)];
 }
@@ -134,7 +60,7 @@ export function hiddenRuns({ subjects, marks, landmarks, timesS, cameraAt }: Sig
   const tracks = subjects.map((subject) => trackOf(subject, markOf, timesS));
   const still = landmarks
     .filter(({ tallMm }) => tallMm > 0)
-    .map((landmark) => ({ by: { kind: 'landmark', id: landmark.id } as const, solid: solidOfLandmark(landmark) }));
+    .map((landmark) => new Blocker(solidOfLandmark(landmark), { kind: 'landmark', id: landmark.id }));
   const found = new Map<string, HiddenRun[]>();
   for (const track of tracks) {
     const runs = runsOf(track, tracks, still, cameraAt);
@@ -155,30 +81,33 @@ function trackOf(subject: Subject, markOf: ReadonlyMap<string, Mark>, timesS: Fl
       yMm[frame] = start.yMm + (end.yMm - start.yMm) * share;
     }
   }
-  return { subject, xMm, yMm };
+  return {
+    subject,
+    xMm,
+    yMm,
+    blockers: solidsOfSubject(subject).map((solid) => new Blocker(solid, { kind: 'subject', id: subject.id })),
+  };
 }
 
 /** Runs of frames in which a subject is hidden by the same thing. Frames in which nothing has moved are not looked at again. */
 function runsOf(
   track: Track,
   tracks: readonly Track[],
-  still: readonly { readonly by: Hider; readonly solid: Solid }[],
+  still: readonly Blocker[],
   cameraAt: (frame: number) => EyesPlace,
 ): HiddenRun[] {
   const others = tracks.filter((other) => other !== track);
   const runs: { fromFrame: number; toFrame: number; by: Hider }[] = [];
+  const ray = new Ray();
   let camera: EyesPlace | null = null;
   let by: Hider | null = null;
   for (let frame = 0; frame < track.xMm.length; frame++) {
     const here = cameraAt(frame);
-    const hasMoved =
-      camera === null ||
-      camera.xMm !== here.xMm ||
-      camera.yMm !== here.yMm ||
-      camera.heightMm !== here.heightMm ||
-      tracks.some(({ xMm, yMm }) => !isSame(xMm, frame) || !isSame(yMm, frame));
+    if (camera === null || hasMoved(camera, here) || haveMoved(tracks, frame)) {
+      ray.set(here, track.xMm[frame]!, track.yMm[frame]!, track.subject.heightMm);
+      by = Number.isNaN(ray.wayX) ? null : firstHider(track, others, still, { ray, frame });
+    }
     camera = here;
-    if (hasMoved) by = Number.isNaN(track.xMm[frame]!) ? null : firstHider(track, { others, still, frame, camera: here });
     if (by === null) continue;
     const last = runs.at(-1);
     if (last && last.toFrame === frame && last.by.id === by.id && last.by.kind === by.kind) last.toFrame = frame + 1;
@@ -187,34 +116,44 @@ function runsOf(
   return runs;
 }
 
-/** Whether a column has the same value as in the frame before; two times nowhere is the same. */
-function isSame(column: Float64Array, frame: number): boolean {
-  return column[frame] === column[frame - 1] || (Number.isNaN(column[frame]!) && Number.isNaN(column[frame - 1] ?? 0));
+function hasMoved(before: EyesPlace, now: EyesPlace): boolean {
+  return before !== now && (before.xMm !== now.xMm || before.yMm !== now.yMm || before.heightMm !== now.heightMm);
 }
 
-/** What may stand between the lens and a subject in a frame. */
-interface InTheWay {
-  readonly others: readonly Track[];
-  readonly still: readonly { readonly by: Hider; readonly solid: Solid }[];
-  readonly frame: number;
-  readonly camera: EyesPlace;
-}
-
-function firstHider({ subject, xMm, yMm }: Track, { others, still, frame, camera }: InTheWay): Hider | null {
-  const eyes = { xMm: xMm[frame]!, yMm: yMm[frame]!, heightMm: subject.heightMm };
-  let [nearest, by]: [number, Hider | null] = [Infinity, null];
-  for (const item of still) {
-    const at = meetsAt(item.solid, camera, eyes);
-    if (at < nearest) [nearest, by] = [at, item.by];
+/** Whether anybody stands elsewhere than in the frame before. Who is on no floor stays there. */
+function haveMoved(tracks: readonly Track[], frame: number): boolean {
+  for (const { xMm, yMm } of tracks) {
+    const isHere = !Number.isNaN(xMm[frame]!) || !Number.isNaN(xMm[frame - 1]!);
+    if (isHere && (xMm[frame] !== xMm[frame - 1] || yMm[frame] !== yMm[frame - 1])) return true;
   }
-  for (const other of others) {
-    const { id, widthMm } = other.subject;
-    const place = { xMm: other.xMm[frame]!, yMm: other.yMm[frame]! };
+  return false;
+}
+
+function firstHider(
+  { xMm, yMm }: Track,
+  others: readonly Track[],
+  still: readonly Blocker[],
+  { ray, frame }: { readonly ray: Ray; readonly frame: number },
+): Hider | null {
+  let nearest = Infinity;
+  let by: Hider | null = null;
+  for (const blocker of still) {
+    const at = blocker.meets(ray);
+    if (at >= nearest) continue;
+    nearest = at;
+    by = blocker.by;
+  }
+  for (const { subject, xMm: otherX, yMm: otherY, blockers } of others) {
+    const apart2 = (otherX[frame]! - xMm[frame]!) ** 2 + (otherY[frame]! - yMm[frame]!) ** 2;
     // who holds a thing, or is held, does not hide it; who is nowhere hides nobody
-    if (!((place.xMm - eyes.xMm) ** 2 + (place.yMm - eyes.yMm) ** 2 > (widthMm / 2) ** 2)) continue;
-    for (const solid of solidsOfSubject(other.subject, place)) {
-      const at = meetsAt(solid, camera, eyes);
-      if (at < nearest) [nearest, by] = [at, { kind: 'subject', id }];
+    if (!(apart2 > (subject.widthMm / 2) ** 2)) continue;
+    for (const blocker of blockers) {
+      blocker.xMm = otherX[frame]!;
+      blocker.yMm = otherY[frame]!;
+      const at = blocker.meets(ray);
+      if (at >= nearest) continue;
+      nearest = at;
+      by = blocker.by;
     }
   }
   return by;
