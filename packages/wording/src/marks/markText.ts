@@ -61,13 +61,14 @@ export function markRoomLines(reading: MarkReading, mark: Mark, plan: ShotPlan, 
   const { optics, wheel } = plan;
   const { fNumber, circleOfConfusionMm, focalLengthMm } = zoneLensAt(optics, reading.atS);
   const focusMm = withinReach(ringOf(optics.lens), reading.focusMm);
+  const isDerived = mark.method === 'drawn' || isReadOff(mark);
   return [
     `near limit ${formatDistance(reading.nearMm, units)}, far limit ${formatDistance(reading.farMm, units)}`,
     `computed for f ${Number(focalLengthMm.toFixed(1))} mm, N ${fNumber.toFixed(2)}, C ${(circleOfConfusionMm * 1000).toFixed(1)} µm, the lens as it is at ${reading.atS.toFixed(1)} s`,
     ...(wheel && optics.lens.response !== 'speed'
       ? [`the ring at ${reading.ringDeg.toFixed(1)}°; the wheel turns ${wheel.wheelPerRing} × as far`]
       : []),
-    `${measuredByText(plan, mark)}, accurate to about ${formatGap(distanceSigmaMm(plan, mark), units)}${hasAssumedUncertainty(mark) ? ' (assumed)' : ''}`,
+    `${isDerived ? '' : 'measured '}${measuredByText(plan, mark)}, accurate to about ${formatGap(distanceSigmaMm(plan, mark), units)}${hasAssumedUncertainty(mark) ? ' (assumed)' : ''}`,
     `an arrow key changes the distance by ${formatGap(displayStepMm(focusMm, units), units)}`,
   ];
 }
