@@ -128,3 +128,26 @@ test('a strip on the barrel is read once its diameter is known; marks that contr
   await expect(page.getByTestId('reading-says')).toContainText('30 mm along the strip');
   await expect(page.getByTestId('reading-says')).toContainText('ring 53.7°');
 });
+
+test('a lens with a scale of readings can be opened in Kit: a reading is corrected, and the scale follows', async ({
+  heron,
+  page,
+}) => {
+  const { lensId } = await openShot(heron, fivePeople);
+  const points = [900, 2100, 5000].map((distanceMm) => ({ distanceMm, ringDeg: trueDeg(distanceMm) }));
+  const ring = { kind: 'fitted' as const, atInfinityDeg: 12, degPerMm: 55, points };
+  const { version } = await heron.api<{ version: number }>('get', `kit/lenses/${lensId}`);
+  await heron.api('put', `kit/lenses/${lensId}`, { version, item: { ...kitLens, lens: { ...photoLens, ring } } });
+  await heron.open(`/kit/lenses/${lensId}`);
+  await page.getByRole('radio', { name: 'Scale of the ring' }).click();
+  await expect(page.getByRole('heading', { name: 'Scale · 3 points' })).toBeVisible();
+  const reading = page.getByTestId('point-reading-1');
+  await reading.fill(String(Number(await reading.inputValue()) + 2));
+  await reading.press('Enter');
+  await expect(async () => {
+    const { item } = await heron.api<{ item: KitLens }>('get', `kit/lenses/${lensId}`);
+    expect(item.lens.ring).toMatchObject({ kind: 'fitted' });
+    expect(item.lens.ring.kind === 'fitted' && item.lens.ring.atInfinityDeg).not.toBe(12);
+    expect(item.lens.closeFocusMm).toBe(600);
+  }).toPass();
+});

@@ -58,6 +58,7 @@ export {
   ringReadingText,
   scaleInKitText,
   scaleOfMarksText,
+  scaleOfReadingsText,
 } from './marks/readingText.js';
 export { LOCAL_RULES, noteText } from './plan/noteText.js';
 export { limitedText, rehearsalEventText } from './plan/rehearsalText.js';

@@ -120,3 +120,8 @@ export function noAngleSentText(refused: Problem | null): string {
 export function scaleInKitText(lens: string, refused: string | null): string {
   return refused === null ? `${lens} has this scale in Kit now.` : `Kit did not take the scale for ${lens}: ${refused}`;
 }
+
+/** Where the scale of a shot's ring comes from. */
+export function scaleOfReadingsText(readings: number): string {
+  return `The scale of this ring was fitted to ${readings} readings.`;
+}

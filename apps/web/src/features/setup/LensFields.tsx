@@ -1,5 +1,5 @@
 import { type Lens, PLAN_LIMITS, setLens, type ShotPlan, type UnitSystem } from '@still-heron/core';
-import { scaleOfAnotherLens } from '@still-heron/wording';
+import { scaleOfAnotherLens, scaleOfReadingsText } from '@still-heron/wording';
 import { Select } from 'antd';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { NumberField } from '../../ui/fields/NumberField';
@@ -41,6 +41,7 @@ export function LensFields({ plan, units }: Props) {
       {lens.ring.kind === 'table' && (
         <p className={fieldStyles.fieldHint}>{scaleOfAnotherLens(lens.name, lens.ring.points.length)}</p>
       )}
+      {lens.ring.kind === 'fitted' && <p className={fieldStyles.fieldHint}>{scaleOfReadingsText(lens.ring.points.length)}</p>}
       <StopLimits lens={lens} onChange={change} />
       {lens.ring.kind === 'helicoid' && (
         <NumberField

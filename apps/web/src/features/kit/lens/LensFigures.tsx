@@ -84,7 +84,7 @@ function Glass({ lens, units, onChange }: { readonly lens: Lens; readonly units:
         value={lens.longestMm}
         onChange={(mm, gesture) => onChange('change the longest focal length', withFocal(lens, lens.focalLengthMm, mm), gesture)}
       />
-      {lens.ring.kind === 'helicoid' ? (
+      {lens.ring.kind !== 'table' ? (
         <DistanceField
           label="close focus"
           distanceMm={lens.closeFocusMm}

@@ -12,6 +12,7 @@ import {
   withinReach,
   type LensRing,
   type UnitSystem,
+  scaleOfReadings,
 } from '@still-heron/core';
 import { useState } from 'react';
 import clsx from 'clsx';
@@ -124,9 +125,16 @@ function RingReadout({ atMm, units, ring, onTriedMm, windowDeg, points }: RingRe
 /** Scale points being edited: valid ones are saved at once, invalid ones stay in a draft with their problems. */
 function useScaleDraft(lens: Lens | null, onChange: (name: string, changes: Partial<Lens>) => void) {
   const [draft, setDraft] = useState<readonly RingPoint[] | null>(null);
-  const points = draft ?? (lens?.ring.kind === 'table' ? lens.ring.points : []);
+  const points = draft ?? (lens && lens.ring.kind !== 'helicoid' ? lens.ring.points : []);
   function setPoints(name: string, next: readonly RingPoint[]): void {
     if (!lens || next.length === 0 || checkPoints(lens, next).size > 0) return setDraft(next);
+    if (lens.ring.kind === 'fitted') {
+      // its points are readings: the scale is fitted to them again
+      const scale = scaleOfReadings(lens, next);
+      if (!('ring' in scale)) return setDraft(next);
+      setDraft(null);
+      return onChange(name, { ring: scale.ring });
+    }
     setDraft(null);
     const nearest = Math.min(...next.map(({ distanceMm }) => distanceMm ?? Infinity));
     onChange(name, { ring: { kind: 'table', points: next }, closeFocusMm: nearest });

@@ -138,7 +138,7 @@ function ScaleActions({ points, onGuided, addPoint, readFile, lens, onThrowAlone
       </Button>
       <Button onClick={addPoint}>Add a point</Button>
       <Button onClick={() => void readFile()}>Read a CSV file</Button>
-      {lens.ring.kind === 'table' && (
+      {lens.ring.kind !== 'helicoid' && (
         <Button onClick={() => onThrowAlone(Math.round(ringOf(lens).throwDeg))}>Use the throw only</Button>
       )}
     </div>
