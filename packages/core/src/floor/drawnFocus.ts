@@ -16,8 +16,8 @@ function lastKept<T>(compute: (timesS: Float64Array) => T): (timesS: Float64Arra
 
 /** What the frames of a subject on the floor are worked out from. */
 interface DrawnFloor {
-  /** Computes a pose of the camera; not one that is kept */
-  readonly newPoseAt: (timeS: number) => CameraPose;
+  /** As in `posesOf` */
+  readonly posesOver: (timesS: Float64Array) => readonly CameraPose[];
   readonly markOf: ReadonlyMap<string, Mark>;
   /** By mark id: tape distance minus drawn distance */
   readonly corrections: ReadonlyMap<string, number>;
@@ -25,9 +25,14 @@ interface DrawnFloor {
   readonly focusMmAt: (subject: Subject, timeS: number) => number;
 }
 
+/** Poses of the camera by frame, kept for the frames asked for last. */
+export function posesOf(newPoseAt: (timeS: number) => CameraPose): (timesS: Float64Array) => readonly CameraPose[] {
+  return lastKept((timesS) => Array.from(timesS, newPoseAt));
+}
+
 /** Plans that differ only in their pulls ask for the same frames. */
 export function drawnFiller(drawn: DrawnFloor): (subject: Subject, timesS: Float64Array, focusMm: Float64Array) => void {
-  const posesOver = lastKept((timesS) => Array.from(timesS, drawn.newPoseAt));
+  const { posesOver } = drawn;
   const focusOver = keptBySubject((subject) => lastKept((timesS) => drawnFocus(subject, timesS, posesOver(timesS), drawn)));
   return (subject, timesS, focusMm) => focusMm.set(focusOver(subject)(timesS));
 }

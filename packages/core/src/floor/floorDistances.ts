@@ -1,5 +1,5 @@
 import { cameraPoses, keptByTime } from './cameraPoses.js';
-import { drawnFiller } from './drawnFocus.js';
+import { drawnFiller, posesOf } from './drawnFocus.js';
 import type { FloorPlan } from './floorPlan.js';
 import { type Mark, markDistances } from './mark.js';
 import { placeAt, placeOfMark, placeOnPath } from './markPlace.js';
@@ -17,6 +17,8 @@ export interface FloorDistances {
   sightingAt(subject: Subject, timeS: number): Sighting | null;
   /** Heading of the lens axis in degrees */
   headingAt(timeS: number): number;
+  /** The camera by frame; not to be asked for without a floor plan. @param timesS - as in `fillFocusMm` */
+  posesOver(timesS: Float64Array): readonly CameraPose[];
   /** Where the camera is, and where it looks; null without a floor plan */
   cameraAt(timeS: number): CameraPose | null;
   /** Where a subject is in the scene; without a place only its focus distance is known */
@@ -64,6 +66,7 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
   const markOf = new Map(marks.map((mark) => [mark.id, mark]));
   const newPoseAt = cameraPoses(floor, subjects, markOf);
   const poseAt = keptByTime(newPoseAt);
+  const posesOver = posesOf(newPoseAt);
   const sightOf: SightOf = (place, heightMm, timeS) => floor && see(poseAt(timeS), place, heightMm);
   const markSightings = sightingsOnArrival(subjects, marks, sightOf);
   const corrections = new Map(marks.map((mark) => [mark.id, tapeCorrectionMm(mark, markSightings.get(mark.id))]));
@@ -116,7 +119,8 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
     fillFocusMm:
       floor === null
         ? (subject, timesS, focusMm) => fillDistances(subject, taped, timesS, focusMm)
-        : drawnFiller({ newPoseAt, markOf, corrections, focusMmAt }),
+        : drawnFiller({ posesOver, markOf, corrections, focusMmAt }),
+    posesOver,
     scenePlaceAt,
   };
 }

@@ -1,4 +1,5 @@
 import type { EyesPlace } from './cameraAt.js';
+import type { CameraPose } from './sighting.js';
 import type { Landmark } from './floorPlan.js';
 import { Blocker, type Hider, Ray, type Solid, solidOfLandmark } from './solids.js';
 import type { Mark } from './mark.js';
@@ -19,6 +20,8 @@ interface Track {
   readonly subject: Subject;
   readonly xMm: Float64Array;
   readonly yMm: Float64Array;
+  /** Square of half its width */
+  readonly half2: number;
   /** What it hides others with */
   readonly blockers: readonly Blocker[];
 }
@@ -46,8 +49,8 @@ export interface SightInput {
   readonly landmarks: readonly Landmark[];
   /** Rising, one for each frame */
   readonly timesS: Float64Array;
-  /** Where the lens is in each frame */
-  readonly cameraAt: (frame: number) => EyesPlace;
+  /** The camera in each frame */
+  readonly poses: readonly CameraPose[];
 }
 
 /**
@@ -55,15 +58,16 @@ export interface SightInput {
  *
  * @returns by subject id, in order of time; only subjects that are hidden at some time
  */
-export function hiddenRuns({ subjects, marks, landmarks, timesS, cameraAt }: SightInput): ReadonlyMap<string, HiddenRun[]> {
+export function hiddenRuns({ subjects, marks, landmarks, timesS, poses }: SightInput): ReadonlyMap<string, HiddenRun[]> {
   const markOf = new Map(marks.map((mark) => [mark.id, mark]));
   const tracks = subjects.map((subject) => trackOf(subject, markOf, timesS));
   const still = landmarks
     .filter(({ tallMm }) => tallMm > 0)
     .map((landmark) => new Blocker(solidOfLandmark(landmark), { kind: 'landmark', id: landmark.id }));
+  const moved = movedFrames(tracks, poses);
   const found = new Map<string, HiddenRun[]>();
   for (const track of tracks) {
-    const runs = runsOf(track, tracks, still, cameraAt);
+    const runs = runsOf(hiderFinder(track, tracks, still, poses), moved);
     if (runs.length > 0) found.set(track.subject.id, runs);
   }
   return found;
@@ -85,29 +89,17 @@ function trackOf(subject: Subject, markOf: ReadonlyMap<string, Mark>, timesS: Fl
     subject,
     xMm,
     yMm,
+    half2: (subject.widthMm / 2) ** 2,
     blockers: solidsOfSubject(subject).map((solid) => new Blocker(solid, { kind: 'subject', id: subject.id })),
   };
 }
 
-/** Runs of frames in which a subject is hidden by the same thing. Frames in which nothing has moved are not looked at again. */
-function runsOf(
-  track: Track,
-  tracks: readonly Track[],
-  still: readonly Blocker[],
-  cameraAt: (frame: number) => EyesPlace,
-): HiddenRun[] {
-  const others = tracks.filter((other) => other !== track);
+/** Runs of frames in which a subject is hidden by the same thing. @param moved - as in `movedFrames` */
+function runsOf(hiderAt: (frame: number) => Hider | null, moved: Uint8Array): HiddenRun[] {
   const runs: { fromFrame: number; toFrame: number; by: Hider }[] = [];
-  const ray = new Ray();
-  let camera: EyesPlace | null = null;
   let by: Hider | null = null;
-  for (let frame = 0; frame < track.xMm.length; frame++) {
-    const here = cameraAt(frame);
-    if (camera === null || hasMoved(camera, here) || haveMoved(tracks, frame)) {
-      ray.set(here, track.xMm[frame]!, track.yMm[frame]!, track.subject.heightMm);
-      by = Number.isNaN(ray.wayX) ? null : firstHider(track, others, still, { ray, frame });
-    }
-    camera = here;
+  for (let frame = 0; frame < moved.length; frame++) {
+    if (moved[frame] === 1) by = hiderAt(frame);
     if (by === null) continue;
     const last = runs.at(-1);
     if (last && last.toFrame === frame && last.by.id === by.id && last.by.kind === by.kind) last.toFrame = frame + 1;
@@ -116,45 +108,70 @@ function runsOf(
   return runs;
 }
 
+/** By frame, 1 where the lens or anybody stands elsewhere than in the frame before, and in the first frame. */
+function movedFrames(tracks: readonly Track[], poses: readonly CameraPose[]): Uint8Array {
+  const moved = new Uint8Array(poses.length);
+  moved[0] = 1;
+  for (let frame = 1; frame < moved.length; frame++)
+    if (hasMoved(poses[frame - 1]!.camera, poses[frame]!.camera)) moved[frame] = 1;
+  for (const { xMm, yMm } of tracks)
+    for (let frame = 1; frame < moved.length; frame++) {
+      const isHere = xMm[frame] === xMm[frame] || xMm[frame - 1] === xMm[frame - 1];
+      if (isHere && (xMm[frame] !== xMm[frame - 1] || yMm[frame] !== yMm[frame - 1])) moved[frame] = 1;
+    }
+  return moved;
+}
+
 function hasMoved(before: EyesPlace, now: EyesPlace): boolean {
   return before !== now && (before.xMm !== now.xMm || before.yMm !== now.yMm || before.heightMm !== now.heightMm);
 }
 
-/** Whether anybody stands elsewhere than in the frame before. Who is on no floor stays there. */
-function haveMoved(tracks: readonly Track[], frame: number): boolean {
-  for (const { xMm, yMm } of tracks) {
-    const isHere = !Number.isNaN(xMm[frame]!) || !Number.isNaN(xMm[frame - 1]!);
-    if (isHere && (xMm[frame] !== xMm[frame - 1] || yMm[frame] !== yMm[frame - 1])) return true;
-  }
-  return false;
-}
-
-function firstHider(
-  { xMm, yMm }: Track,
-  others: readonly Track[],
-  still: readonly Blocker[],
-  { ray, frame }: { readonly ray: Ray; readonly frame: number },
-): Hider | null {
+/**
+ * Finds what hides a subject in a frame. Most solids lie far beside most lines, so that is looked at first, in columns of numbers: this runs
+ * for every solid, subject and frame.
+ */
+function hiderFinder(track: Track, tracks: readonly Track[], still: readonly Blocker[], poses: readonly CameraPose[]) {
+  const others = tracks.filter((other) => other !== track);
+  const x = Float64Array.from(still, ({ xMm }) => xMm);
+  const y = Float64Array.from(still, ({ yMm }) => yMm);
+  const reach2 = Float64Array.from(still, (blocker) => blocker.reach2);
+  const { xMm, yMm, subject } = track;
+  const ray = new Ray();
   let nearest = Infinity;
   let by: Hider | null = null;
-  for (const blocker of still) {
+  const tryOne = (blocker: Blocker) => {
     const at = blocker.meets(ray);
-    if (at >= nearest) continue;
+    if (at >= nearest) return;
     nearest = at;
     by = blocker.by;
-  }
-  for (const { subject, xMm: otherX, yMm: otherY, blockers } of others) {
-    const apart2 = (otherX[frame]! - xMm[frame]!) ** 2 + (otherY[frame]! - yMm[frame]!) ** 2;
-    // who holds a thing, or is held, does not hide it; who is nowhere hides nobody
-    if (!(apart2 > (subject.widthMm / 2) ** 2)) continue;
-    for (const blocker of blockers) {
-      blocker.xMm = otherX[frame]!;
-      blocker.yMm = otherY[frame]!;
-      const at = blocker.meets(ray);
-      if (at >= nearest) continue;
-      nearest = at;
-      by = blocker.by;
+  };
+  return (frame: number): Hider | null => {
+    const { camera } = poses[frame]!;
+    const toX = xMm[frame]!;
+    const toY = yMm[frame]!;
+    if (Number.isNaN(toX)) return null;
+    ray.set(camera, toX, toY, subject.heightMm);
+    const { fromX, fromY, wayX, wayY, level2 } = ray;
+    nearest = Infinity;
+    by = null;
+    for (let k = 0; k < still.length; k++) {
+      // how far the line passes from the middle, times its length
+      const beside = (fromX - x[k]!) * wayY - (fromY - y[k]!) * wayX;
+      if (beside * beside <= reach2[k]! * level2) tryOne(still[k]!);
     }
-  }
-  return by;
+    for (let k = 0; k < others.length; k++) {
+      const other = others[k]!;
+      const otherX = other.xMm[frame]!;
+      const otherY = other.yMm[frame]!;
+      const beside = (fromX - otherX) * wayY - (fromY - otherY) * wayX;
+      // of who is nowhere it is not a number; who holds a thing, or is held, does not hide it
+      if (!(beside * beside <= other.half2 * level2) || (otherX - toX) ** 2 + (otherY - toY) ** 2 <= other.half2) continue;
+      for (const blocker of other.blockers) {
+        blocker.xMm = otherX;
+        blocker.yMm = otherY;
+        tryOne(blocker);
+      }
+    }
+    return by;
+  };
 }

@@ -53,7 +53,7 @@ export class Blocker {
   private readonly tallMm: number;
   private readonly isRound: boolean;
   /** Square of the radius, or of half the diagonal */
-  private readonly reach2: number;
+  readonly reach2: number;
   private readonly halfWidthMm: number;
   private readonly halfDepthMm: number;
   private readonly cos: number;

@@ -1,7 +1,7 @@
 import { CoreError } from '../errors.js';
 import { problem, type Problem } from '../problems.js';
 import { ringDegOfArc } from './calibration.js';
-import { focusShiftPerDegMm, type Lens, ringOf } from './lens.js';
+import { type Lens, ringOf } from './lens.js';
 import type { LensRing } from './ring.js';
 import { nearSign } from './ringEnds.js';
 import { scaleSigmaDeg } from './scaleOfReadings.js';
@@ -151,9 +151,4 @@ export function readDistance(gear: ReadGear, reading: RingReading): ReadDistance
 function onRing(ring: LensRing, deg: number): number {
   const ends = [ring.angleAt(ring.closeFocusMm), ring.angleAt(ring.farthestMm)];
   return Math.min(Math.max(deg, Math.min(...ends)), Math.max(...ends));
-}
-
-/** Uncertainty of a distance in mm that comes from a spread in ring degrees at that distance. */
-export function sigmaOfTurnMm(lens: Lens, distanceMm: number, sigmaDeg: number): number {
-  return Number.isFinite(distanceMm) ? focusShiftPerDegMm(lens, distanceMm) * sigmaDeg : Infinity;
 }

@@ -43,9 +43,9 @@ function hiddenIn(plan: Drawn): Hidden {
 
 function findHidden(plan: Drawn, { landmarks }: NonNullable<ShotPlan['floor']>): Hidden {
   const { subjects, marks, durationS, captureFps } = plan;
-  const timesS = Float64Array.from({ length: countFrames(durationS, captureFps) }, (_, frame) => frame / captureFps);
-  const { cameraAt } = planDistances(plan);
-  const runs = hiddenRuns({ subjects, marks, landmarks, timesS, cameraAt: (frame) => cameraAt(timesS[frame]!)!.camera });
+  const timesS = new Float64Array(countFrames(durationS, captureFps));
+  for (let frame = 0; frame < timesS.length; frame++) timesS[frame] = frame / captureFps;
+  const runs = hiddenRuns({ subjects, marks, landmarks, timesS, poses: planDistances(plan).posesOver(timesS) });
   const frames = new Map(
     [...runs].map(([id, spans]) => {
       const column = new Uint8Array(timesS.length);
