@@ -30,7 +30,7 @@ interface Track {
 const HEAD_MM = 180;
 const CROWN_TO_SHOULDERS_MM = 360;
 
-/** A subject as solids, wherever it stands: a person as shoulders and a head, an object as one round body. */
+/** A subject as solids, still without a place: a person as shoulders and a head, an object as one round body. */
 function solidsOfSubject({ kind, widthMm, tallMm }: Subject): readonly Solid[] {
   const round = (wideMm: number, topMm: number): Solid => ({
     shape: 'round',

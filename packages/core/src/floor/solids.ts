@@ -20,7 +20,7 @@ export type Solid =
       readonly tallMm: number;
     };
 
-/** A straight line, with what all solids ask of it. Written anew for each line: there are thousands. */
+/** A straight line, with what all solids ask of it. One object is written again for each line: there are thousands. */
 export class Ray {
   fromX = 0;
   fromY = 0;

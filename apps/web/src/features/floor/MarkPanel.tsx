@@ -76,13 +76,14 @@ export function MarkPanel({ mark, plan, units, measuring }: Props) {
         <RememberedFold title="How it was measured">
           <MarkDetails mark={mark} plan={plan} units={units} />
         </RememberedFold>
+        {subject && <SubjectBody subject={subject} units={units} onEdit={edit} />}
         {subject?.kind === 'person' && <PerformerAccuracy subject={subject} units={units} onEdit={edit} />}
       </section>
     </>
   );
 }
 
-/** Who stands here, and how high, tall and wide. */
+/** Who stands here, and how high the point of focus is. */
 function SubjectSize({ subject, units, onEdit }: PerformerAccuracyProps) {
   return (
     <div className={fieldStyles.fieldPair}>
@@ -94,20 +95,30 @@ function SubjectSize({ subject, units, onEdit }: PerformerAccuracyProps) {
         units={units}
         onChange={(mm, gesture) => onEdit('height', (now) => setSubjectHeight(now, subject.id, mm), gesture)}
       />
-      <FloorLength
-        label="whole height"
-        mm={subject.tallMm}
-        units={units}
-        onChange={(tallMm, gesture) => onEdit('height', (now) => changeSubject(now, subject.id, { tallMm }), gesture)}
-      />
-      <FloorLength
-        label={subject.kind === 'object' ? 'width' : 'width of the shoulders'}
-        mm={subject.widthMm}
-        units={units}
-        limit={PLAN_LIMITS.sizeMm}
-        onChange={(widthMm, gesture) => onEdit('width', (now) => changeSubject(now, subject.id, { widthMm }), gesture)}
-      />
     </div>
+  );
+}
+
+/** How tall and wide a subject is: it hides others by that. */
+function SubjectBody({ subject, units, onEdit }: PerformerAccuracyProps) {
+  return (
+    <RememberedFold title="How tall and wide: it hides others by that">
+      <div className={fieldStyles.fieldPair}>
+        <FloorLength
+          label="whole height"
+          mm={subject.tallMm}
+          units={units}
+          onChange={(tallMm, gesture) => onEdit('height', (now) => changeSubject(now, subject.id, { tallMm }), gesture)}
+        />
+        <FloorLength
+          label="width"
+          mm={subject.widthMm}
+          units={units}
+          limit={PLAN_LIMITS.sizeMm}
+          onChange={(widthMm, gesture) => onEdit('width', (now) => changeSubject(now, subject.id, { widthMm }), gesture)}
+        />
+      </div>
+    </RememberedFold>
   );
 }
 
