@@ -81,11 +81,13 @@ function StopPicture({ judged, stop }: { readonly judged: StopFrame | null; read
     const context = canvas.current?.getContext('2d', { willReadFrequently: true });
     if (!context || !judged) return undefined;
     const draw = () => {
+      // the page may be gone before its effects are ended
+      if (!canvas.current) return;
       const { plan, verdict } = judged;
       const frame = Math.min(frameAtOrAfter(timeS, verdict.captureFps), verdict.frameCount - 1);
       const { raised, subjects, border } = PALETTES[light];
       const scene = sceneAt(plan, verdict, frame, { width: PICTURE_PX });
-      if (canvas.current!.height !== scene.height) canvas.current!.height = scene.height;
+      if (canvas.current.height !== scene.height) canvas.current.height = scene.height;
       drawScene(context, scene, raised, [...subjects, border]);
     };
     // while playing, five pictures per frame are too many: draw them in idle time
