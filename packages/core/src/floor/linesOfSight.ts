@@ -116,7 +116,7 @@ function movedFrames(tracks: readonly Track[], poses: readonly CameraPose[]): Ui
     if (hasMoved(poses[frame - 1]!.camera, poses[frame]!.camera)) moved[frame] = 1;
   for (const { xMm, yMm } of tracks)
     for (let frame = 1; frame < moved.length; frame++) {
-      const isHere = xMm[frame] === xMm[frame] || xMm[frame - 1] === xMm[frame - 1];
+      const isHere = !Number.isNaN(xMm[frame]!) || !Number.isNaN(xMm[frame - 1]!);
       if (isHere && (xMm[frame] !== xMm[frame - 1] || yMm[frame] !== yMm[frame - 1])) moved[frame] = 1;
     }
   return moved;

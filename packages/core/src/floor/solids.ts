@@ -109,20 +109,20 @@ export class Blocker {
     // beside two parallel sides all the way
     if (acrossWay === 0 && Math.abs(across) >= this.halfWidthMm) return Infinity;
     if (alongWay === 0 && Math.abs(along) >= this.halfDepthMm) return Infinity;
-    const first = Math.max(from, entry(across, acrossWay, this.halfWidthMm), entry(along, alongWay, this.halfDepthMm));
-    const last = Math.min(to, exit(across, acrossWay, this.halfWidthMm), exit(along, alongWay, this.halfDepthMm));
+    const first = Math.max(from, entersAt(across, acrossWay, this.halfWidthMm), entersAt(along, alongWay, this.halfDepthMm));
+    const last = Math.min(to, leavesAt(across, acrossWay, this.halfWidthMm), leavesAt(along, alongWay, this.halfDepthMm));
     return first < last ? first : Infinity;
   }
 }
 
 /** Share of the way at which a coordinate comes between two parallel sides. */
-function entry(start: number, way: number, half: number): number {
+function entersAt(start: number, way: number, half: number): number {
   if (way === 0) return -Infinity;
   return (way > 0 ? -half - start : half - start) / way;
 }
 
 /** Share of the way at which it leaves them. */
-function exit(start: number, way: number, half: number): number {
+function leavesAt(start: number, way: number, half: number): number {
   if (way === 0) return Infinity;
   return (way > 0 ? half - start : -half - start) / way;
 }
