@@ -6,6 +6,8 @@ import { KIT_LIMITS } from './kitLimits.js';
 import { kitCameraShape, kitLensShape, rigShape, wheelShape } from './kitShapes.js';
 import { isZoom, type KitLens, type Lens, nearestFocusMm, ringOf } from './lens.js';
 import type { Rig } from './rig.js';
+import type { RingPoint } from './ring.js';
+import { readingsProblems } from './scaleOfReadings.js';
 import { scaleProblems } from './scaleProblems.js';
 import type { Wheel } from './wheel.js';
 
@@ -77,13 +79,15 @@ export function lensProblems(lens: Lens, path: string): Problem[] {
   const nearestMm = nearestFocusMm(lens);
   if (nearestMm < lifeSizeMm)
     problems.push(problem('closer-than-life-size', at('closeFocusMm'), { given: String(nearestMm), min: lifeSizeMm }));
-  else if (lens.ring.kind === 'fitted') problems.push(...fittedProblems(lens, path));
+  else if (lens.ring.kind === 'fitted') problems.push(...fittedProblems(lens, lens.ring.points, path));
   else if (lens.ring.kind === 'table') problems.push(...ringProblems(lens, lens.ring.points, path));
   return problems;
 }
 
-/** A fitted ring that does not turn, or turns more than any ring does. */
-function fittedProblems(lens: Lens, path: string): Problem[] {
+/** Readings that make no scale; a fitted ring that does not turn, or turns more than any ring does. */
+function fittedProblems(lens: Lens, points: readonly RingPoint[], path: string): Problem[] {
+  const problems = readingsProblems(lens, points).map((found) => ({ ...found, path: `${path}.ring.${found.path}` }));
+  if (problems.length > 0) return problems;
   const { throwDeg } = ringOf(lens);
   const { min, max } = KIT_LIMITS.focusThrowDeg;
   return throwDeg >= min && throwDeg <= max ? [] : [problem('throw-unlikely', `${path}.ring`, { throwDeg, min, max })];

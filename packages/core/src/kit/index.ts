@@ -84,7 +84,7 @@ export {
   type RingReading,
 } from './ringReading.js';
 export { fitHelicoid, type FittedPoint, type RingFit } from './ringFit.js';
-export { type ScaleOfReadings, scaleOfReadings, scaleSigmaDeg } from './scaleOfReadings.js';
+export { readingsProblems, type ScaleOfReadings, scaleOfReadings, scaleSigmaDeg } from './scaleOfReadings.js';
 export { scaleProblems } from './scaleProblems.js';
 export { ASSUMED_PEAK_DEG_PER_S, ASSUMED_REGRIP_S, defaultWheel, type Wheel, wheelDegOf, wheelNearerTurns } from './wheel.js';
 export {

@@ -135,7 +135,7 @@ const BY = { table: 'scale', fitted: 'readings', helicoid: 'assumed-ring' } as c
  * The distance that a reading stands for, by the lens's ring.
  *
  * @throws {CoreError} as `ringDegOf`, and `outside-ring`
- * @example with a 280° ring of a 65 mm lens from 0.65 m, 40° stand for 3.2 m
+ * @example with a 280° ring of a 65 mm lens from 0.65 m, 40° stand for 3.71 m
  */
 export function readDistance(gear: ReadGear, reading: RingReading): ReadDistance {
   const ring = ringOf(gear.lens);

@@ -28,14 +28,12 @@ const UNTESTED_DEG = 1;
  *
  * @param lens - its focal length and close focus are right; its ring may be anything
  * @param points - measured distance and ring angle of each, two or more
- * @returns the first reason why they make none: `too-few`, `readings-contradict`, `turns-back`, `not-a-number`, `throw-unlikely`
+ * @returns the first reason why they make none: `too-few`, `readings-contradict`, `closer-than-life-size`, `turns-back`, `not-a-number`,
+ * `throw-unlikely`
  * @example 65 mm, readings of 62.6, 41.4 and 30.9 degrees at 1.5, 2.2 and 2.9 m: a ring that is at infinity at 0°
  */
 export function scaleOfReadings(lens: Lens, points: readonly RingPoint[]): ScaleOfReadings | Problem {
-  const contradiction = contradictionOf(points);
-  if (contradiction) return contradiction;
-  const merged = mergedByDistance(points);
-  const [first] = scaleProblems(merged);
+  const [first] = readingsProblems(lens, points);
   if (first) return first;
   const fit = fitHelicoid(points, lens.focalLengthMm, lens.principalSeparationMm);
   if (!fit) return problem('too-few', 'points', { count: 0, min: 2, counted: 'scale-points' });
@@ -49,6 +47,25 @@ export function scaleOfReadings(lens: Lens, points: readonly RingPoint[]): Scale
     offDeg: points.map((_, index) => byIndex.get(index)?.residualDeg ?? 0),
     standOut: fit.points.filter(({ standsOut }) => standsOut).map(({ index }) => index),
   };
+}
+
+/** Every reason why readings make no scale. @returns paths `points[k]` into the list given; empty for readings that make one */
+export function readingsProblems(lens: Lens, points: readonly RingPoint[]): Problem[] {
+  const contradiction = contradictionOf(points);
+  if (contradiction) return [contradiction];
+  const lifeSizeMm = 4 * lens.focalLengthMm + lens.principalSeparationMm;
+  const tooClose = points.flatMap(({ distanceMm }, index) =>
+    (distanceMm ?? Infinity) < lifeSizeMm
+      ? [problem('closer-than-life-size', `points[${index}]`, { given: String(distanceMm), min: lifeSizeMm })]
+      : [],
+  );
+  if (tooClose.length > 0) return tooClose;
+  const merged = mergedByDistance(points);
+  const indexOf = (k: number) => points.findIndex(({ distanceMm }) => distanceMm === merged[k]!.distanceMm);
+  return scaleProblems(merged).map((found) => ({
+    ...found,
+    path: found.path.replace(/\d+/, (k) => String(indexOf(Number(k)))),
+  }));
 }
 
 /** Two readings of one distance that are too far apart to be looks at the same mark. */

@@ -1,4 +1,4 @@
-import { defaultLens, defaultWheel, lensRing, type Lens, readDistance, type RingReading } from '../kit/index';
+import { defaultLens, defaultWheel, lensProblems, lensRing, type Lens, readDistance, type RingReading } from '../kit/index';
 import { conjugates } from '../optics/index';
 import { evaluatePull } from '../verdict/index';
 import { keepRate } from '../trials/index';
@@ -214,6 +214,12 @@ describe('bad readings', () => {
     );
     expect(scaleOfMarks(back).scale).toMatchObject({ code: 'turns-back' });
     expect(scaleOfMarks(people(photoLens, [2000])).scale).toMatchObject({ code: 'too-few' });
+    // the third mark is the one that turns back, beside two looks at one distance
+    const shifted = [100, 101, 60, 90, 80].reduce(
+      (plan, deg, index) => setReading(plan, `mark-${index + 1}`, ringDeg(deg)),
+      people(photoLens, [1500, 1500, 2000, 2500, 3000]),
+    );
+    expect(scaleOfMarks(shifted).scale).toMatchObject({ code: 'turns-back', path: 'points[2]' });
   });
 });
 
@@ -260,6 +266,16 @@ describe('another lens, another wheel', () => {
     // dragged elsewhere on the chart, it is not what the reading said
     expect(setMarkFocus(read, 'mark-1', 2500).marks[0]).toMatchObject({ reading: null, distanceMm: 2500 });
   });
+});
+
+test.each([
+  ['no reading', [], 'too-few'],
+  ['one', [{ distanceMm: 2000, ringDeg: 90 }], 'too-few'],
+  ['two of one distance', [80, 81].map((deg) => ({ distanceMm: 2000, ringDeg: deg })), 'too-few'],
+  ['one nearer than life size', [150, 3000].map((mm) => ({ distanceMm: mm, ringDeg: mm / 10 })), 'closer-than-life-size'],
+])('a lens from elsewhere whose ring was fitted to %s is refused', (_, points, code) => {
+  const lens = { ...photoLens, ring: { kind: 'fitted' as const, atInfinityDeg: 12, degPerMm: 55, points } };
+  expect(lensProblems(lens, 'lens')).toMatchObject([{ code }]);
 });
 
 test('beside the axis the ring reads the depth, and a tape would read more', () => {
