@@ -15,24 +15,21 @@ const MEASURED: readonly MeasureMethod[] = ['tape', 'laser'];
  * Records where the ring stood when focus was found at a mark. A measured distance stays beside it; any other then follows from it. null
  * takes the reading away and leaves the distance.
  *
- * @param isSimulated - read from a simulated device
  * @returns the same plan for a reading that does not lie on the ring
  */
-export function setReading(plan: ShotPlan, markId: string, reading: RingReading | null, isSimulated = false): ShotPlan {
+export function setReading(plan: ShotPlan, markId: string, reading: RingReading | null): ShotPlan {
   if (reading !== null && readingProblem(readGear(plan), reading, '') !== null) return plan;
   return withDerivedDistances({
     ...plan,
-    marks: withItem(plan.marks, markId, (mark) =>
-      reading === null ? { ...mark, reading } : readMark(mark, reading, isSimulated),
-    ),
+    marks: withItem(plan.marks, markId, (mark) => (reading === null ? { ...mark, reading } : readMark(mark, reading))),
   });
 }
 
 /** The mark as read. Another ring than that of the distance is no longer in doubt: it was read on this one. */
-function readMark(mark: Mark, reading: RingReading, isSimulated: boolean): Mark {
+function readMark(mark: Mark, reading: RingReading): Mark {
   if (MEASURED.includes(mark.method) && mark.stale !== 'lens') return { ...mark, reading };
   const uncertaintyMm = measureSigmaMm('picture', mark.distanceMm ?? Infinity);
-  return { ...mark, reading, method: 'picture', isSimulated, stale: null, taping: null, uncertaintyMm };
+  return { ...mark, reading, method: 'picture', isSimulated: false, stale: null, taping: null, uncertaintyMm };
 }
 
 /** Lets the distance of a mark follow from its reading, in place of what was measured. Without a reading the plan stays the same. */
