@@ -12,6 +12,7 @@ import {
   withinReach,
   type LensRing,
   type UnitSystem,
+  nearestFocusMm,
   scaleOfReadings,
 } from '@still-heron/core';
 import { useState } from 'react';
@@ -77,6 +78,7 @@ export function LensPage() {
             problems={problems}
             units={units}
             onPoints={scale.setPoints}
+            onScale={scale.setScale}
             onGiveUp={() => scale.show(null)}
             onShow={scale.show}
             onThrowAlone={(focusThrowDeg) => {
@@ -126,21 +128,23 @@ function RingReadout({ atMm, units, ring, onTriedMm, windowDeg, points }: RingRe
 function useScaleDraft(lens: Lens | null, onChange: (name: string, changes: Partial<Lens>) => void) {
   const [draft, setDraft] = useState<readonly RingPoint[] | null>(null);
   const points = draft ?? (lens && lens.ring.kind !== 'helicoid' ? lens.ring.points : []);
-  function setPoints(name: string, next: readonly RingPoint[]): void {
-    if (!lens || next.length === 0 || checkPoints(lens, next).size > 0) return setDraft(next);
-    if (lens.ring.kind === 'fitted') {
-      // its points are readings: the scale is fitted to them again
-      const scale = scaleOfReadings(lens, next);
-      if (!('ring' in scale)) return setDraft(next);
-      setDraft(null);
-      return onChange(name, { ring: scale.ring });
-    }
+  /** A scale whose points are followed exactly */
+  function setScale(name: string, next: readonly RingPoint[]): void {
+    const asTable = lens && { ...lens, ring: { kind: 'table' as const, points: next } };
+    if (!asTable || next.length === 0 || checkPoints(asTable, next).size > 0) return setDraft(next);
     setDraft(null);
-    const nearest = Math.min(...next.map(({ distanceMm }) => distanceMm ?? Infinity));
-    onChange(name, { ring: { kind: 'table', points: next }, closeFocusMm: nearest });
+    onChange(name, { ring: asTable.ring, closeFocusMm: nearestFocusMm(asTable) });
+  }
+  /** Points of the scale that the ring has: one that was fitted to readings is fitted to them again */
+  function setPoints(name: string, next: readonly RingPoint[]): void {
+    if (lens?.ring.kind !== 'fitted') return setScale(name, next);
+    const scale = scaleOfReadings(lens, next);
+    if (!('ring' in scale)) return setDraft(next);
+    setDraft(null);
+    onChange(name, { ring: scale.ring });
   }
   const problems: ReturnType<typeof checkPoints> = lens ? checkPoints(lens, points) : new Map();
-  return { points, problems, isDraft: draft !== null, setPoints, show: setDraft };
+  return { points, problems, isDraft: draft !== null, setPoints, setScale, show: setDraft };
 }
 
 /** Zone at the widest stop on a medium format. Kit has no shot to take them from. */

@@ -1,5 +1,5 @@
 import { type Lens, type Problem, readScale, ringOf, type RingPoint } from '@still-heron/core';
-import { problemView } from '@still-heron/wording';
+import { problemView, scaleOfReadingsText } from '@still-heron/wording';
 import { useState } from 'react';
 import { askForFile, parseCsv } from '../../../shared/files/csv';
 import { ProblemList } from '../../../ui/ProblemList';
@@ -13,6 +13,8 @@ import textStyles from '../../../ui/text.module.css';
 interface Props extends PointRowsProps {
   /** The points are not a valid scale yet; the lens keeps its old one */
   readonly isDraft: boolean;
+  /** A whole scale from a file or a calibration; it replaces one that was fitted to readings */
+  readonly onScale: PointRowsProps['onPoints'];
   readonly onGiveUp: () => void;
   /** Points to draw during a calibration; null for the lens's own */
   readonly onShow: (points: readonly RingPoint[] | null) => void;
@@ -21,7 +23,7 @@ interface Props extends PointRowsProps {
 
 /** Scale points of a ring: typed, read from a file, or from the guided calibration, each with its residual. */
 export function ScaleEditor(props: Props) {
-  const { lens, points, isDraft, units, onPoints, onGiveUp, onShow, onThrowAlone } = props;
+  const { lens, points, isDraft, units, onPoints, onScale, onGiveUp, onShow, onThrowAlone } = props;
   const [isGuided, setIsGuided] = useState(false);
   const [isAdding, setIsAdding] = useState(false);
   const [unread, setUnread] = useState<{ name: string; problems: readonly Problem[] } | null>(null);
@@ -31,15 +33,15 @@ export function ScaleEditor(props: Props) {
     if (!file) return;
     const reading = readScale(parseCsv(file.text));
     setUnread(reading.status === 'unread' ? { name: file.name, problems: reading.problems } : null);
-    if (reading.status === 'read') onPoints(`use the scale of ${file.name}`, reading.items);
+    if (reading.status === 'read') onScale(`use the scale of ${file.name}`, reading.items);
   }
 
   if (lens.response === 'speed') return <SpeedRing />;
-  if (isGuided)
-    return <Guided lens={lens} units={units} onPoints={onPoints} onShow={onShow} onClose={() => setIsGuided(false)} />;
+  if (isGuided) return <Guided lens={lens} units={units} onScale={onScale} onShow={onShow} onClose={() => setIsGuided(false)} />;
   return (
     <section className={kitStyles.scaleEditor} aria-label="Scale points">
       <h2>Scale {points.length > 0 && <span className={textStyles.muted}>· {points.length} points</span>}</h2>
+      {lens.ring.kind === 'fitted' && <p className={textStyles.muted}>{scaleOfReadingsText(lens.ring.points.length)}</p>}
       {unread && <UnreadFile unread={unread} onUnread={setUnread} />}
       {points.length === 0 ? (
         <p className={textStyles.muted}>
@@ -69,17 +71,17 @@ export function ScaleEditor(props: Props) {
   );
 }
 
-interface GuidedProps extends Pick<Props, 'lens' | 'units' | 'onPoints' | 'onShow'> {
+interface GuidedProps extends Pick<Props, 'lens' | 'units' | 'onScale' | 'onShow'> {
   readonly onClose: () => void;
 }
 
-function Guided({ lens, units, onPoints, onShow, onClose }: GuidedProps) {
+function Guided({ lens, units, onScale, onShow, onClose }: GuidedProps) {
   return (
     <Calibration
       lens={lens}
       units={units}
       onDone={(taken) => {
-        onPoints('calibrate the ring', taken);
+        onScale('calibrate the ring', taken);
         onClose();
       }}
       onShow={onShow}

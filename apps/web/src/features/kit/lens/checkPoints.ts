@@ -1,10 +1,14 @@
-import { type Lens, lensProblems, type Problem, type RingPoint } from '@still-heron/core';
+import { type Lens, lensProblems, readingsProblems, type Problem, type RingPoint } from '@still-heron/core';
 
-/** Problems of scale points by index; -1 for the list as a whole. An empty list has no problems. */
+/** Problems of scale points by index, or of readings if the ring was fitted to such; -1 for the list as a whole. An empty list has none. */
 export function checkPoints(lens: Lens, points: readonly RingPoint[]): ReadonlyMap<number, Problem> {
   const found = new Map<number, Problem>();
   if (points.length === 0) return found;
-  for (const problem of lensProblems({ ...lens, ring: { kind: 'table', points } }, 'lens')) {
+  const problems =
+    lens.ring.kind === 'fitted'
+      ? readingsProblems(lens, points)
+      : lensProblems({ ...lens, ring: { kind: 'table', points } }, 'lens');
+  for (const problem of problems) {
     const at = /points\[(\d+)\]/.exec(problem.path);
     const isTooNear = problem.code === 'closer-than-life-size';
     const wholeIndex = isTooNear ? nearestOf(points) : -1;
