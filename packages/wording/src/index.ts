@@ -1,3 +1,4 @@
+export { brokenShotText, brokenShotTitle } from './problems/brokenShotText.js';
 export { capital } from './capital.js';
 export { counted, figure, listed } from './figure.js';
 export { markLetter, sameNameText, SUBJECT_KIND_WORDS, subjectName, targetName } from './names.js';
@@ -12,16 +13,7 @@ export {
   type TimeLimit,
   timeRefusal,
 } from './fields/typedText.js';
-export {
-  brokenShotText,
-  brokenShotTitle,
-  neededSentence,
-  problemText,
-  type ProblemText,
-  problemView,
-  readingText,
-  typeSentence,
-} from './problems/problemText.js';
+export { neededSentence, problemText, type ProblemText, problemView, readingText, typeSentence } from './problems/problemText.js';
 export { alternatives, lengthText, rangeText } from './problems/ranges.js';
 export {
   type Requested,
