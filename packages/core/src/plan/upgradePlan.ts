@@ -10,9 +10,8 @@ import { ASSUMED_PEAK_DEG_PER_S } from '../kit/index.js';
 import { DEFAULT_GOALS, DEFAULT_SCHEDULE } from './goals.js';
 import { ASSUMED_CUE_SIGMA_S, DEFAULT_PULL, PLAN_SCHEMA, type ShotPlan } from './shotPlan.js';
 import { checkPlan } from './checkPlan.js';
+import { isRecord, itemsOf, type Json, renamed } from './savedJson.js';
 import { withDerivedDistances } from './edits/withDerivedDistances.js';
-
-type Json = Readonly<Record<string, unknown>>;
 
 /**
  * Upgrades a saved plan to the current schema. A plan of unknown schema, or an invalid one, is returned unchanged: `checkPlan`
@@ -236,19 +235,6 @@ function trackOfLine(line: unknown): unknown {
     trigger: cueKind === 'line' ? 'spoken-line' : cueKind,
   }));
   return { ...track, pulls };
-}
-
-/** A copy with some keys renamed; keys that are missing stay missing. */
-function renamed(item: Json, names: Readonly<Record<string, string>>): Json {
-  return Object.fromEntries(Object.entries(item).map(([key, value]) => [names[key] ?? key, value]));
-}
-
-function itemsOf(parent: Json, key: string): Json[] {
-  return (Array.isArray(parent[key]) ? (parent[key] as unknown[]) : []).map((item) => (isRecord(item) ? item : {}));
-}
-
-function isRecord(value: unknown): value is Json {
-  return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
 
 // Defaults with the field names of their time.
