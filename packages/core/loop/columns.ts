@@ -114,3 +114,8 @@ export function put(column: usize, k: i32, value: f64): void {
 export function putWhole(column: usize, k: i32, value: i32): void {
   store<i32>(column + ((<usize>k) << 2), value);
 }
+
+/** In how many frames before this one a subject was seen. */
+export function seenBy(seenAt: i32, frame: i32): i32 {
+  return whole(columns.seenBefore, seenAt + frame);
+}

@@ -5,7 +5,7 @@
  * It reads the columns described in `src/trials/trialColumns.ts`. Their addresses are at address 0, in the order of `Columns`.
  */
 import { floorOf, within } from './arithmetic';
-import { columns, put, putWhole, real, whole } from './columns';
+import { columns, put, putWhole, real, seenBy, whole } from './columns';
 import { depthAt, placeCamera } from './depths';
 import { draw, drawSetup } from './draws';
 
@@ -209,11 +209,6 @@ function keepsBeat(beat: i32, countOnly: bool, take: u32): bool {
     }
   }
   return lost <= allowedLostFrames && !isKeyLost;
-}
-
-/** In how many frames before this one a subject was seen. */
-function seenBy(seenAt: i32, frame: i32): i32 {
-  return whole(columns.seenBefore, seenAt + frame);
 }
 
 /**

@@ -1,5 +1,7 @@
 import { EASINGS } from '../hand/index.js';
-import type { MovingLens, PreparedBeat, PreparedTrials } from './preparedTrials.js';
+import { beatColumns } from './beatColumns.js';
+import { concatenated, reals, whole } from './numberColumns.js';
+import type { PreparedTrials } from './preparedTrials.js';
 
 /**
  * A prepared plan as the compiled loop reads it: scalars, counts, and columns of numbers, with working memory for one trial. A
@@ -127,9 +129,6 @@ function primeAt(index: number): number {
   }
 }
 
-const reals = <T>(items: readonly T[], of: (item: T) => number) => Float64Array.from(items, of);
-const whole = <T>(items: readonly T[], of: (item: T) => number) => Int32Array.from(items, of);
-
 /** Where everything is, by frame; of subjects one after the other. */
 function sceneColumns({ scene: { camera, places } }: PreparedTrials) {
   const ofPlaces = (of: (one: (typeof places)[number]) => Float64Array) => concatenated(places.map(of));
@@ -180,79 +179,4 @@ function holdColumns({ holds, pulls, frameCount }: PreparedTrials) {
     cueSigmaS: reals(led, (pull) => pull?.cueSigmaS ?? 0),
     easing: whole(led, (pull) => (pull ? EASINGS.indexOf(pull.easing) : 0)),
   };
-}
-
-function beatColumns({ beats, frameCount, movingLens }: PreparedTrials) {
-  const required = new Uint8Array(frameCount);
-  for (const { isSoft, fromFrame, toFrame, hidden } of beats)
-    if (!isSoft) for (let frame = fromFrame; frame < toFrame; frame++) if (!hidden?.[frame]) required[frame] = 1;
-  const hiddenColumns = [...new Set(beats.flatMap(({ hidden }) => hidden ?? []))];
-  const { zones, beatZoneAt } = zonesOf(beats);
-  return {
-    beatSubject: whole(beats, (beat) => beat.subject),
-    beatFrom: whole(beats, (beat) => beat.fromFrame),
-    beatTo: whole(beats, (beat) => beat.toFrame),
-    beatAllowedLost: whole(beats, (beat) => beat.allowedLostFrames),
-    beatKey: whole(beats, (beat) => beat.keyFrame),
-    // where the beat's column begins in `seenBefore`; -1 for one whose subject is never hidden
-    beatSeenAt: whole(beats, ({ hidden }) => (hidden ? hiddenColumns.indexOf(hidden) * (frameCount + 1) : -1)),
-    beatIsSoft: whole(beats, (beat) => Number(beat.isSoft)),
-    // whether the distance stays the same
-    beatStands: whole(beats, (beat) => Number(beat.isStill)),
-    // where its zone table begins in `zones`
-    beatZoneAt,
-    beatBlurMm: reals(beats, (beat) => beat.blurMm),
-    beatLensMoves: whole(beats, () => Number(movingLens !== null)),
-    zones,
-    focusPerMm: movingLens?.focus.perMm ?? NO_NUMBERS,
-    // by frame
-    lensMm: movingLens?.focalLengthMm ?? NO_NUMBERS,
-    lensStop: movingLens?.fNumber ?? NO_NUMBERS,
-    // the frame from which the lens is in another state
-    lensUntil: movingLens ? lensUntil(movingLens) : new Int32Array(0),
-    // by frame, 1 if something must be sharp
-    required,
-    // for each hidden subject by frame: in how many frames it was seen before
-    seenBefore: seenBefore(hiddenColumns, frameCount),
-  };
-}
-
-function seenBefore(hiddenColumns: readonly Uint8Array[], frameCount: number): Int32Array {
-  const counts = new Int32Array(hiddenColumns.length * (frameCount + 1));
-  for (const [index, hidden] of hiddenColumns.entries()) {
-    const at = index * (frameCount + 1);
-    for (let frame = 0; frame < frameCount; frame++) counts[at + frame + 1] = counts[at + frame]! + 1 - hidden[frame]!;
-  }
-  return counts;
-}
-
-const NO_NUMBERS = new Float64Array(0);
-
-function lensUntil({ focalLengthMm, fNumber }: MovingLens): Int32Array {
-  const until = new Int32Array(fNumber.length);
-  for (let frame = until.length - 1; frame >= 0; frame--) {
-    const isSame = focalLengthMm[frame] === focalLengthMm[frame + 1] && fNumber[frame] === fNumber[frame + 1];
-    until[frame] = isSame ? until[frame + 1]! : frame + 1;
-  }
-  return until;
-}
-
-/** All zone tables in sequence without duplicates; near and far limits alternate. */
-function zonesOf(beats: readonly PreparedBeat[]): { zones: Float64Array; beatZoneAt: Int32Array } {
-  const tables = [...new Set(beats.flatMap(({ zone }) => zone ?? []))];
-  const parts = tables.map(({ near, far }) =>
-    Float64Array.from({ length: 2 * near.length }, (_, k) => (k % 2 === 0 ? near[k / 2]! : far[(k - 1) / 2]!)),
-  );
-  const length = parts[0]?.length ?? 0;
-  return { zones: concatenated(parts), beatZoneAt: whole(beats, ({ zone }) => (zone ? tables.indexOf(zone) * length : 0)) };
-}
-
-function concatenated(parts: readonly Float64Array[]): Float64Array {
-  const whole = new Float64Array(parts.reduce((length, part) => length + part.length, 0));
-  let at = 0;
-  for (const part of parts) {
-    whole.set(part, at);
-    at += part.length;
-  }
-  return whole;
 }
