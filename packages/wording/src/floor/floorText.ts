@@ -26,5 +26,5 @@ export function aimText(at: AimKey['at'], plan: ShotPlan): string {
 
 /** Why people and things hide nobody. */
 export function unknownHeightsText(names: readonly string[]): string {
-  return `${listed(names)} ${names.length === 1 ? 'hides' : 'hide'} nobody, because nobody has said how tall ${names.length === 1 ? 'that is' : 'they are'}.`;
+  return `Nobody is hidden by ${listed(names)}: the height is not known.`;
 }

@@ -53,7 +53,7 @@ test('a distance is told with what its scale is worth', () => {
   const strip: RingReading = { kind: 'strip', mm: 30 };
   const barrel = { ...photoLens, ringDiameterMm: 64 };
   expect(readDistanceText(ringDeg(140), readDistance({ lens: scaled, wheel: null }, ringDeg(140)), 'metric')).toMatch(
-    /^ring 140°: 2\.00 m by the ring’s scale, give or take: 1\.98 m to 2\.02 m$/,
+    /^ring 140°: 2\.00 m by the ring’s scale, two times in three from 1\.98 m to 2\.02 m$/,
   );
   expect(readDistanceText(strip, readDistance({ lens: barrel, wheel: null }, strip), 'metric')).toMatch(
     /^30 mm along the strip, ring 53\.7°: \d\.\d\d m by an assumed ring\. Its scale is not known: only the turn is sure\.$/,
@@ -102,12 +102,12 @@ test('on a ring with a scale each mark says whether it agrees, and together what
   expect(readAgainstScaleText(readAndMeasured(off))).toMatch(/^A reads 6° above the ring’s scale\. B reads 6°/);
   const offset = commonOffset(off)!;
   expect(commonOffsetText(offset)).toBe('A, B and C all read about 6° above the ring’s scale.');
-  expect(offsetCauseText(offset.causes[0]!)).toBe('The scale is 6° off: leaves 0° unexplained.');
+  expect(offsetCauseText(offset.causes[0]!)).toBe('The scale is 6° off, which leaves 0° unexplained.');
   expect(offsetCauseText({ cause: 'mount', by: -0.12, leftDeg: 0.4 })).toBe(
-    'The lens sits 0.12 mm too near on its mount: leaves 0.4° unexplained.',
+    'The lens sits 0.12 mm too near on its mount, which leaves 0.4° unexplained.',
   );
   expect(offsetCauseText({ cause: 'tape-zero', by: 41.2, leftDeg: 2 })).toBe(
-    'The tape reads 41 mm too long: leaves 2° unexplained.',
+    'The tape reads 41 mm too long, which leaves 2° unexplained.',
   );
   expect(readAgainstScaleText(readAndMeasured(read(scaled, [[2000, 140]])))).toBe('A reads as its scale says.');
   expect(readAgainstScaleText([])).toBeNull();

@@ -50,7 +50,7 @@ export function readDistanceText(reading: RingReading, read: ReadDistance, units
   if (between === null) return `${at} by an assumed ring. Its scale is not known: only the turn is sure.`;
   const { nearestMm, farthestMm } = between;
   const scale = by === 'scale' ? 'the ring’s scale' : 'the scale of the readings';
-  return `${at} by ${scale}, give or take: ${formatDistance(nearestMm, units)} to ${formatDistance(farthestMm, units)}`;
+  return `${at} by ${scale}, two times in three from ${formatDistance(nearestMm, units)} to ${formatDistance(farthestMm, units)}`;
 }
 
 /**
@@ -106,7 +106,7 @@ export function offsetCauseText({ cause, by, leftDeg }: OffsetCause): string {
     mount: `The lens sits ${size} mm too ${by > 0 ? 'far out' : 'near'} on its mount`,
     'tape-zero': `The tape reads ${size} mm too ${by > 0 ? 'long' : 'short'}`,
   }[cause];
-  return `${what}: leaves ${deg(leftDeg)} unexplained.`;
+  return `${what}, which leaves ${deg(leftDeg)} unexplained.`;
 }
 
 /** Why no angle was taken from the port. @param refused - of an angle that was sent; null if none was */

@@ -181,11 +181,11 @@ describe('somebody stands before her', () => {
   test('the sentence says by whom and when', () => {
     expect(said(crossing)).toMatch(/^Sharp for all 7\.9 s that must be\. Ines is hidden by the carter from 5\.0 to 5\.1 s\./);
     const there = walkTo(crossing, 'subject-2', { xMm: 2200, yMm: -900 }, 8);
-    expect(said(there)).toMatch(/Ines is hidden by the carter from 5\.0 to 5\.1 s, and somebody is hidden once more\./);
+    expect(said(there)).toMatch(/Ines is hidden by the carter from 5\.0 to 5\.1 s\. Somebody is hidden once more\./);
   });
 
   test('of somebody who is never seen, too', () => {
-    expect(said(walled)).toMatch(/Ines is hidden by the bell frame for as long as something is required of them\./);
+    expect(said(walled)).toMatch(/Ines is never seen, but hidden by the bell frame from 0\.0 to 8\.0 s\./);
   });
 
   test('the floor, the method and the notes say so as well', () => {
@@ -212,7 +212,7 @@ describe('somebody stands before her', () => {
     const flat = changeSubject(crossing, 'subject-2', { tallMm: 0 });
     expect(said(flat)).not.toMatch(/hidden/);
     expect(unknownHeightsText(withoutHeight(flat).map(({ name }) => name))).toBe(
-      'the carter hides nobody, because nobody has said how tall that is.',
+      'Nobody is hidden by the carter: the height is not known.',
     );
     expect(said(withUsualHeights(flat))).toMatch(/hidden by the carter/);
     expect(withoutHeight(withUsualHeights(flat))).toEqual([]);

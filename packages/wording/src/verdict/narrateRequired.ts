@@ -31,16 +31,11 @@ export function whoIsHidden({ hiddenSpans, beats }: CompleteVerdict, plan: ShotP
   if (!first) return [];
   const name = subjectName(plan, first.subjectId);
   const beat = beats.find(({ beatId }) => beatId === first.beatId);
-  const by = hiderName(plan, first.by);
-  const when =
-    beat?.frames === 0
-      ? 'for as long as something is required of them'
-      : `from ${formatTimeFigure(first.fromS)} to ${formatTime(first.toS)}`;
-  const again =
-    others.length === 0 ? '' : `, and somebody is hidden ${others.length === 1 ? 'once' : `${others.length} times`} more`;
-  return [
-    { tone: beat?.kept === false ? 'soft' : 'edge', text: `${name} is hidden by ${by} ${when}${again}.`, atS: first.fromS },
-  ];
+  const { fromS, toS } = beat?.frames === 0 ? plan.beats.find(({ id }) => id === first.beatId)! : first;
+  const hidden = beat?.frames === 0 ? 'is never seen, but hidden' : 'is hidden';
+  const what = `${name} ${hidden} by ${hiderName(plan, first.by)} from ${formatTimeFigure(fromS)} to ${formatTime(toS)}.`;
+  const again = others.length === 0 ? '' : ` Somebody is hidden ${others.length === 1 ? 'once' : `${others.length} times`} more.`;
+  return [{ tone: beat?.kept === false ? 'soft' : 'edge', text: `${what}${again}`, atS: first.fromS }];
 }
 
 /** The first subject that must be soft and is too sharp. */
