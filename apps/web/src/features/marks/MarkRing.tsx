@@ -13,13 +13,12 @@ import {
   setReading,
   type ShotPlan,
 } from '@still-heron/core';
-import { noAngleSentText, problemText, READING_WORDS, readDistanceText } from '@still-heron/wording';
+import { noAngleSentText, problemText, type ProblemText, READING_WORDS, readDistanceText } from '@still-heron/wording';
 import { useState } from 'react';
 import { useKeys } from '../../shared/keys/useKeys';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/fields/Choice';
-import { NumberField } from '../../ui/fields/NumberField';
-import { QuantityField, type Reading } from '../../ui/fields/QuantityField';
+import { OptionalNumberField } from '../../ui/fields/OptionalNumberField';
 import { Key } from '../../ui/Key';
 import { useEdit } from '../shot/useEdit';
 import { FigureReading } from './FigureReading';
@@ -56,15 +55,16 @@ export function MarkRing({ mark, plan, units }: MarkProps) {
       {kind === 'figures' ? (
         <FigureReading mark={mark} plan={plan} units={units} onChange={write} />
       ) : (
-        <QuantityField<number | null>
+        <OptionalNumberField
           key={kind}
           label="ring reading"
           testId="ring-reading"
           unit={kind === 'strip' ? 'mm' : '°'}
+          decimals={1}
+          {...(kind === 'strip' ? PLAN_LIMITS.stripMm : PLAN_LIMITS.readDeg)}
           value={shownIn(kind, mark, plan)}
           placeholder="not read"
-          print={(value) => (value === null ? '' : String(Number(value.toFixed(1))))}
-          read={(text) => readTyped(kind, text, plan)}
+          refusalOf={(value) => refusalOf(kind, value, plan)}
           onChange={(value, gesture) => write(value === null ? null : readingOf(kind, value), gesture)}
         />
       )}
@@ -114,16 +114,17 @@ function ReadingSays({ mark, plan, units }: MarkProps) {
 /** A strip tells an angle only on a barrel of known diameter. */
 function BarrelDiameter({ plan }: Pick<MarkProps, 'plan'>) {
   const edit = useEdit();
-  const { ringDiameterMm } = plan.optics.lens;
   return (
-    <NumberField
+    <OptionalNumberField
       label="diameter of the barrel under the strip"
       unit="mm"
-      step={1}
       decimals={1}
+      placeholder="not measured"
       {...PLAN_LIMITS.diameterMm}
-      value={ringDiameterMm ?? 0}
-      onChange={(mm, gesture) => edit('set the diameter of the barrel', (now) => setLens(now, { ringDiameterMm: mm }), gesture)}
+      value={plan.optics.lens.ringDiameterMm}
+      onChange={(ringDiameterMm, gesture) =>
+        edit('set the diameter of the barrel', (now) => setLens(now, { ringDiameterMm }), gesture)
+      }
     />
   );
 }
@@ -148,16 +149,8 @@ function shownIn(kind: Exclude<Kind, 'figures'>, { reading, ...mark }: Mark, pla
   return same.kind === 'strip' ? same.mm : (same as { readonly deg: number }).deg;
 }
 
-/** A typed reading; an empty field takes it away. */
-function readTyped(kind: Exclude<Kind, 'figures'>, text: string, plan: ShotPlan): Reading<number | null> {
-  const typed = text
-    .trim()
-    .replace(',', '.')
-    .replace(/\s*(°|deg|mm)$/i, '');
-  if (typed === '') return { value: null };
-  const value = Number(typed);
-  if (!Number.isFinite(value))
-    return { problem: problemText({ code: 'not-a-number', path: 'reading', values: { given: `“${text.trim()}”` } }) };
+/** Why a typed reading does not say where the ring stands; null if it does. */
+function refusalOf(kind: Exclude<Kind, 'figures'>, value: number, plan: ShotPlan): ProblemText | null {
   const refused = readingProblem(readGear(plan), readingOf(kind, value), 'reading');
-  return refused ? { problem: problemText(refused) } : { value };
+  return refused && problemText(refused);
 }

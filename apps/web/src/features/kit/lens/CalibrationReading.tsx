@@ -1,7 +1,7 @@
 import { formatDistanceFigure, KIT_LIMITS, type Lens, ringDegOfArc, ringOf, type UnitSystem } from '@still-heron/core';
-import { problemText } from '@still-heron/wording';
 import { useState } from 'react';
-import { QuantityField, type Reading } from '../../../ui/fields/QuantityField';
+import { OptionalNumberField } from '../../../ui/fields/OptionalNumberField';
+import { QuantityField } from '../../../ui/fields/QuantityField';
 import { readDistance } from '../../../ui/fields/readDistance';
 
 /** What a reading is typed in. Figures are those of the scale that the ring has so far. */
@@ -27,9 +27,9 @@ interface Props {
 /** What the ring shows. It is empty until somebody has read it: the expected angle is only a hint. */
 export function ReadingField({ lens, units, reads, guessDeg, onChange }: Props) {
   const [typed, setTyped] = useState<number | null>(null);
-  const take = (value: number) => {
+  const take = (value: number | null) => {
     setTyped(value);
-    onChange(ringDegOfReading(lens, reads, value));
+    onChange(value === null ? null : ringDegOfReading(lens, reads, value));
   };
   if (reads === 'figures')
     return (
@@ -41,35 +41,24 @@ export function ReadingField({ lens, units, reads, guessDeg, onChange }: Props) 
         testId="calibration-reading"
         hasCursor
         read={(text) => readDistance(text, units, { minMm: ringOf(lens).closeFocusMm, maxMm: ringOf(lens).farthestMm })}
-        onChange={(mm) => mm !== null && take(mm)}
+        onChange={take}
       />
     );
   const unit = reads === 'rim' ? 'mm' : '°';
   const expected = reads === 'rim' ? guessDeg / ringDegOfArc(1, lens.ringDiameterMm!) : guessDeg;
   return (
-    <QuantityField<number | null>
+    <OptionalNumberField
       label={reads === 'rim' ? 'tape along the rim from the first mark' : 'ring reading'}
       unit={unit}
+      decimals={1}
+      {...KIT_LIMITS.ringDeg}
       value={typed}
-      print={(value) => (value === null ? '' : String(Number(value.toFixed(1))))}
       placeholder={`about ${Math.round(expected)}?`}
       testId="calibration-reading"
       hasCursor
-      read={readAngle}
-      onChange={(value) => value !== null && take(value)}
+      onChange={take}
     />
   );
-}
-
-function readAngle(text: string): Reading<number | null> {
-  const given = text.trim().replace(',', '.');
-  const value = Number(given);
-  const { min, max } = KIT_LIMITS.ringDeg;
-  const refused = (code: 'not-a-number' | 'out-of-range') => ({
-    problem: problemText({ code, path: 'reading', values: { given: `“${given}”`, min, max } }),
-  });
-  if (!Number.isFinite(value)) return refused('not-a-number');
-  return value < min || value > max ? refused('out-of-range') : { value };
 }
 
 function ringDegOfReading(lens: Lens, reads: ReadIn, value: number): number {
