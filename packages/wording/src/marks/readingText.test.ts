@@ -53,7 +53,7 @@ test('a distance is told with what its scale is worth', () => {
   const strip: RingReading = { kind: 'strip', mm: 30 };
   const barrel = { ...photoLens, ringDiameterMm: 64 };
   expect(readDistanceText(ringDeg(140), readDistance({ lens: scaled, wheel: null }, ringDeg(140)), 'metric')).toMatch(
-    /^ring 140°: 2\.00 m by the ring’s scale, two times in three from 1\.98 m to 2\.02 m$/,
+    /^ring 140°: 2\.00 m by the ring’s scale, two times in three from 1\.98 m to 2\.02 m\.$/,
   );
   expect(readDistanceText(strip, readDistance({ lens: barrel, wheel: null }, strip), 'metric')).toMatch(
     /^30 mm along the strip, ring 53\.7°: \d\.\d\d m by an assumed ring\. Its scale is not known: only the turn is sure\.$/,

@@ -50,7 +50,7 @@ export function readDistanceText(reading: RingReading, read: ReadDistance, units
   if (between === null) return `${at} by an assumed ring. Its scale is not known: only the turn is sure.`;
   const { nearestMm, farthestMm } = between;
   const scale = by === 'scale' ? 'the ring’s scale' : 'the scale of the readings';
-  return `${at} by ${scale}, two times in three from ${formatDistance(nearestMm, units)} to ${formatDistance(farthestMm, units)}`;
+  return `${at} by ${scale}, two times in three from ${formatDistance(nearestMm, units)} to ${formatDistance(farthestMm, units)}.`;
 }
 
 /**
