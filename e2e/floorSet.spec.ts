@@ -214,4 +214,6 @@ test('a carter who crosses hides Ines for a moment; a wall that is typed as high
   await expect(heron.verdict).toContainText('Ines is never seen, but hidden by low wall from 0.0 to 8.0 s.');
   await page.keyboard.press('Control+z');
   await expect(heron.verdict).toContainText('Ines is hidden by the carter from 5.0 to 5.1 s.');
+  await page.getByRole('button', { name: /The carter steps aside 1\.20 m at B/ }).click();
+  await expect(heron.verdict).not.toContainText('hidden');
 });

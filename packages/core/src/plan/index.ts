@@ -167,5 +167,6 @@ export { withTargets } from './edits/targets.js';
 export { adoptReading, adoptScaleOfMarks, setReading } from './edits/readings.js';
 export { withDerivedDistances } from './edits/withDerivedDistances.js';
 export { type PlanNote, type PlanNoteCode } from './notes/planNote.js';
+export { insideNotes } from './notes/insideNotes.js';
 export { planNotes } from './notes/planNotes.js';
 export { staleNotes } from './notes/staleNotes.js';

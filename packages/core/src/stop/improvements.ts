@@ -53,6 +53,7 @@ const FIX_MINUTES: Readonly<Record<FixChange['kind'], number>> = {
   'hard-stops': 3,
   gear: 6,
   'solve-track': 2,
+  'step-aside': 3,
   'step-back': 8,
   'shorter-walk': 5,
   'other-order': 6,

@@ -43,6 +43,10 @@ export function fixName({ change }: Pick<Fix, 'change'>, plan: ShotPlan, units: 
       return 'Shoot it reversed';
     case 'shorter-walk':
       return `${subjectName(plan, change.subjectId)} stops at ${formatDistance(change.toMm, units)}`;
+    case 'step-aside':
+      return capital(
+        `${subjectName(plan, change.subjectId)} steps aside ${formatGap(change.byMm, units)} at ${letterOf(plan, change.markId)}`,
+      );
     case 'step-back':
       return `Move the camera back ${formatGap(change.byMm, units)}`;
     case 'gear':
@@ -71,8 +75,12 @@ export function stopText({ from, to }: { readonly from: number; readonly to: num
 /** The name of a fix inside a sentence ("Undo: start 0.3 s sooner"). A leading name or stop keeps its capital. */
 export function fixStepName(fix: Pick<Fix, 'change'>, plan: ShotPlan, units: UnitSystem): string {
   const name = fixName(fix, plan, units);
-  if (fix.change.kind === 'shorter-walk' || fix.change.kind === 'stop') return name;
+  if (['shorter-walk', 'step-aside', 'stop'].includes(fix.change.kind)) return name;
   return name.charAt(0).toLowerCase() + name.slice(1);
+}
+
+function letterOf({ marks }: ShotPlan, markId: string): string {
+  return marks.find(({ id }) => id === markId)?.letter ?? '';
 }
 
 function leadText(leadS: number): string {
@@ -121,6 +129,7 @@ export function fixTakes({ keepRate, keepRateBefore, takes }: TakesKept): string
 const COSTS: Readonly<Partial<Record<Fix['change']['kind'], string>>> = {
   'other-order': 'changes the story',
   reversed: 'played backwards in the edit',
+  'step-aside': 'no longer hidden, a new mark',
   'step-back': 'wider picture, measure again',
   'shorter-walk': 'a new mark',
 };

@@ -85,6 +85,10 @@ describe('fixes', () => {
     [{ kind: 'reversed' }, 'Shoot it reversed → sharp for 8.0 of 9.0 s, played backwards in the edit'],
     [{ kind: 'shorter-walk', subjectId: 'subject-2', toMm: 2400 }, 'Ines stops at 2.40 m → sharp for 8.0 of 9.0 s, a new mark'],
     [{ kind: 'step-back', byMm: 500 }, 'Move the camera back 50 cm → sharp for 8.0 of 9.0 s, wider picture, measure again'],
+    [
+      { kind: 'step-aside', subjectId: 'subject-2', markId: 'mark-2', byMm: 300 },
+      'Ines steps aside 30 cm at B → sharp for 8.0 of 9.0 s, no longer hidden, a new mark',
+    ],
     [{ kind: 'gear', wheelPerRing: 0.8 }, 'Gear 0.8 on the wheel → sharp for 8.0 of 9.0 s'],
     [{ kind: 'hard-stops', letters: ['A', 'B'] }, 'Hard stops at A and B → sharp for 8.0 of 9.0 s'],
     [{ kind: 'solve-track', holds: 3, cuesGivenUp: 0 }, 'Work out the pulls: 3 holds → sharp for 8.0 of 9.0 s'],

@@ -1,7 +1,7 @@
-import type { Place } from '../../floor/index.js';
+import { cameraPlaceAt } from '../../floor/index.js';
 import { pictureSize, ringOf, withinReach } from '../../kit/index.js';
 import { blurDiameterMm } from '../../optics/index.js';
-import { addLandmark, changeLandmark, planDistances, type ShotPlan, zoneLensAt } from '../../plan/index.js';
+import { addLandmark, changeLandmark, hiddenRunsOf, planDistances, zoneLensAt } from '../../plan/index.js';
 import { markReading } from '../../track/index.js';
 import {
   aheadOf,
@@ -20,6 +20,8 @@ import {
 import { figure, type BlockedPlan, answer, type BlockingMove, type BlockingMoveStart } from './blockingMove.js';
 
 const FOREGROUND_DEEP_MM = 100;
+/** How far the foreground reaches above the lens and the point of focus. */
+const FOREGROUND_ABOVE_MM = 300;
 
 /** The camera slides out from behind a close object; a distant subject is in focus. */
 export const slideOut: BlockingMove = {
@@ -43,6 +45,8 @@ export const slideOut: BlockingMove = {
     const sized = changeLandmark(hidden, foreground.id, {
       widthMm: wideMm!,
       depthMm: FOREGROUND_DEEP_MM,
+      // in the way: higher than the lens and the point of focus
+      tallMm: Math.max(foreground.tallMm, highestMm(someone, at) + FOREGROUND_ABOVE_MM),
       turnedDeg: Math.round(heading + 90),
     });
     const to = aheadOf(sized, at.atS, 0, side! * slideMm!);
@@ -70,28 +74,20 @@ export const slideOut: BlockingMove = {
   },
 };
 
-/** Time from which the line of sight is clear until the end of the slide; null if it never is. */
-function clearFrom(blocked: BlockedPlan, { atS }: BlockingMoveStart, lastsS: number): number | null {
-  const STEPS = 240;
-  let clearS: number | null = null;
-  for (let step = 0; step <= STEPS; step++) {
-    const timeS = atS + (lastsS * step) / STEPS;
-    if (isHidden(blocked.plan, cameraOf(blocked.plan, timeS), placeOf(blocked, timeS))) clearS = null;
-    else clearS ??= timeS;
-  }
-  return clearS;
+/** Height above the floor of the lens or of the subject's point of focus, whichever is higher. */
+function highestMm({ plan, subjectId }: BlockedPlan, { atS }: BlockingMoveStart): number {
+  const { heightMm } = plan.subjects.find(({ id }) => id === subjectId)!;
+  return Math.max(cameraPlaceAt(plan.floor!, atS).heightMm, heightMm);
 }
 
-/** Whether the line between two places crosses the front edge of the last landmark. */
-function isHidden({ floor }: ShotPlan, from: Place, to: Place): boolean {
-  const box = floor!.landmarks[floor!.landmarks.length - 1]!;
-  const rad = (box.turnedDeg * Math.PI) / 180;
-  const local = ({ xMm, yMm }: Place) => ({
-    across: (xMm - box.xMm) * Math.cos(rad) + (yMm - box.yMm) * Math.sin(rad),
-    along: -(xMm - box.xMm) * Math.sin(rad) + (yMm - box.yMm) * Math.cos(rad),
-  });
-  const [a, b] = [local(from), local(to)];
-  if (a.along * b.along > 0) return false;
-  const share = a.along / (a.along - b.along);
-  return Math.abs(a.across + (b.across - a.across) * share) <= box.widthMm / 2;
+/** Time from which the foreground no longer hides the subject, until the end of the slide; null if it never is clear. */
+function clearFrom({ plan, subjectId }: BlockedPlan, { atS }: BlockingMoveStart, lastsS: number): number | null {
+  const foreground = plan.floor!.landmarks.at(-1)!;
+  const behind = hiddenRunsOf(plan, subjectId)
+    .filter(({ by }) => by.kind === 'landmark' && by.id === foreground.id)
+    .map(({ fromFrame, toFrame }) => ({ fromS: fromFrame / plan.captureFps, toS: toFrame / plan.captureFps }))
+    .filter(({ fromS, toS }) => fromS <= atS + lastsS && toS > atS);
+  const last = behind.at(-1);
+  if (last === undefined) return atS;
+  return last.toS > atS + lastsS ? null : last.toS;
 }

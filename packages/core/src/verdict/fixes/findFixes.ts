@@ -3,6 +3,7 @@ import { evaluateFrames } from '../evaluatePull.js';
 import { followFixes, solverFixes, orderFixes, splitFixes } from './trackFixes.js';
 import { gain, type Fix, type FixChange, fixResultOf, type TriedFix } from './fix.js';
 import { pullFixes } from './pullFixes.js';
+import { sightFixes } from './sightFixes.js';
 import { stepBackFixes, stopFixes, walkFixes, wheelFixes } from './setupFixes.js';
 
 /** Largest number of fixes offered. */
@@ -10,7 +11,7 @@ const MAX_OFFERED = 8;
 
 /**
  * Finds changes that make a plan sharper: pulls retimed or re-eased, a follow, a split focus, a re-solved track, another order,
- * a reversed shot, a narrower stop, a shorter walk, the camera farther back, another gear, or hard stops. Each is tried by
+ * a reversed shot, a narrower stop, a shorter walk, a step aside, the camera farther back, another gear, or hard stops. Each is tried by
  * evaluating the changed plan. Of each kind, the smallest change with the largest gain is kept. Best result first, then lowest
  * cost.
  *
@@ -19,10 +20,13 @@ const MAX_OFFERED = 8;
  */
 export function findFixes(plan: ShotPlan, onTried: (kinds: number, total: number) => void = () => undefined): Fix[] {
   const { verdict, track } = evaluateFrames(plan);
-  if (verdict.status !== 'judged' || track === null || verdict.outcome === 'sharp') return [];
+  if (verdict.status !== 'judged' || track === null) return [];
+  const isSharp = verdict.outcome === 'sharp';
+  if (isSharp && verdict.hiddenSpans.length === 0) return [];
   const base = { plan, verdict, track };
   const was = fixResultOf(verdict);
-  const kinds: readonly (() => TriedFix[])[] = [
+  const sight = () => sightFixes(plan, verdict);
+  const sharper: readonly (() => TriedFix[])[] = [
     () => pullFixes(base),
     () => followFixes(plan, verdict),
     () => splitFixes(base),
@@ -33,6 +37,7 @@ export function findFixes(plan: ShotPlan, onTried: (kinds: number, total: number
     () => wheelFixes(plan, verdict),
     () => stepBackFixes(plan),
   ];
+  const kinds = isSharp ? [sight] : [...sharper, sight];
   const found = kinds.flatMap((find, index) => {
     const fixes = find();
     onTried(index + 1, kinds.length);
@@ -42,7 +47,7 @@ export function findFixes(plan: ShotPlan, onTried: (kinds: number, total: number
     .filter((mend) => gain(mend, was) > 0)
     .sort((a, b) => gain(b, a) || costOf(a) - costOf(b))
     .slice(0, MAX_OFFERED)
-    .map(({ beatsLost: _, ...mend }: TriedFix): Fix => mend);
+    .map(({ beatsLost: _, hiddenS: __, ...mend }: TriedFix): Fix => mend);
 }
 
 /** Rough cost of a change to everybody on the set, by kind. A retimed pull also costs its size in tenths of a second. */
@@ -59,6 +64,7 @@ const COSTS: Readonly<Record<FixChange['kind'], number>> = {
   'hard-stops': 4,
   gear: 4.5,
   'solve-track': 5,
+  'step-aside': 5.5,
   'step-back': 6,
   'shorter-walk': 6.5,
   'other-order': 8,

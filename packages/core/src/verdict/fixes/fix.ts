@@ -21,6 +21,8 @@ export type FixChange =
   /** Someone's way ends sooner */
   | { readonly kind: 'shorter-walk'; readonly subjectId: string; readonly toMm: number }
   | { readonly kind: 'step-back'; readonly byMm: number }
+  /** A mark lies so far to the side that its subject hides nobody there, or is hidden by nobody */
+  | { readonly kind: 'step-aside'; readonly subjectId: string; readonly markId: string; readonly byMm: number }
   | { readonly kind: 'gear'; readonly wheelPerRing: number }
   | { readonly kind: 'hard-stops'; readonly letters: readonly string[] }
   | { readonly kind: 'solve-track'; readonly holds: number; readonly cuesGivenUp: number };
@@ -43,22 +45,32 @@ export interface FixResult {
   readonly requiredS: number;
   /** Number of beats that are not kept */
   readonly beatsLost: number;
+  /** Seconds of beats in which their subjects are hidden */
+  readonly hiddenS: number;
 }
 
 const RANK: Readonly<Record<CompleteVerdict['outcome'], number>> = { soft: 0, 'too-hard': 1, tight: 2, sharp: 3 };
 
 export function fixResultOf({ outcome, sharpFrames, requiredFrames, captureFps, beats }: VerdictResult): FixResult {
   const beatsLost = beats.filter(({ kept }) => !kept).length;
-  return { outcome, sharpS: sharpFrames / captureFps, requiredS: requiredFrames / captureFps, beatsLost };
+  const hiddenFrames = beats.reduce((sum, beat) => sum + (beat.kind === 'none' ? 0 : beat.hiddenFrames), 0);
+  return {
+    outcome,
+    sharpS: sharpFrames / captureFps,
+    requiredS: requiredFrames / captureFps,
+    beatsLost,
+    hiddenS: hiddenFrames / captureFps,
+  };
 }
 
 /**
- * Improvement of one result over another, positive if better: soft seconds first, then kept beats, then the grade of the pulls.
+ * Improvement of one result over another, positive if better: soft seconds first, then kept beats, the grade of the pulls, and
+ * how long somebody is hidden.
  */
 export function gain(a: FixResult, b: FixResult): number {
   const softS = ({ sharpS, requiredS }: FixResult) => requiredS - sharpS;
   if (Math.abs(softS(a) - softS(b)) > 1e-6) return softS(b) - softS(a);
-  return a.beatsLost === b.beatsLost ? RANK[a.outcome] - RANK[b.outcome] : b.beatsLost - a.beatsLost;
+  return b.beatsLost - a.beatsLost || RANK[a.outcome] - RANK[b.outcome] || b.hiddenS - a.hiddenS;
 }
 
 export type TriedFix = Fix & FixResult;
