@@ -1,11 +1,12 @@
 import type { ErrorBody, KitFile, KitImportView, KitItemView, ProductionView, ShotView } from '@still-heron/contract';
 import { checkKitItem, gearChanges, KIT_KINDS, type KitKind, PLAN_SCHEMA, type ShotPlan } from '@still-heron/core';
+import { eq } from 'drizzle-orm';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { DATABASE } from '../src/database/tokens';
 import type { Database } from '../src/database/database';
-import { shots as shotTable } from '../src/database/schema';
+import { lenses, shots as shotTable } from '../src/database/schema';
 import { DEMO_KIT } from '../src/demo/kit';
 import { makeProduction, makeShot, someShot, startServer, type TestServer } from './server';
 
@@ -187,6 +188,24 @@ test('a plan of an earlier form is read, and taken, as one of the newest', async
     .put(`/api/shots/${shot.id}`)
     .send({ ...someShot(), version: 1, plan: earlier })
     .expect(200);
+});
+
+test('a lens of an earlier form is read, taken and imported as one whose autofocus nobody has tested', async () => {
+  const { lens, ...rest } = lens28!;
+  const { autofocus: _, ...figures } = { ...lens, name: 'An earlier lens' };
+  const earlier = { ...rest, lens: figures };
+  const stored = await add('lenses', earlier);
+  expect(stored.item).toMatchObject({ lens: { autofocus: 'untested' } });
+  await server.app
+    .get<Database>(DATABASE)
+    .update(lenses)
+    .set({ item: earlier as never })
+    .where(eq(lenses.id, stored.id));
+  const read = (await server.request.get(`/api/kit/lenses/${stored.id}`).expect(200)).body as KitItemView;
+  expect(read.item).toEqual(stored.item);
+  expect((await list('lenses')).find(({ id }) => id === stored.id)!.item).toEqual(stored.item);
+  const file: KitFile = { format: 'still-heron-kit', schema: 1, cameras: [], lenses: [earlier as never], wheels: [], rigs: [] };
+  expect((await server.request.post('/api/kit/import').send(file).expect(200)).body).toEqual({ added: 0, alreadyThere: 1 });
 });
 
 test('whatever is put anywhere in an item of kit: refused in the one shape, or stored and read back; never a 500', async () => {

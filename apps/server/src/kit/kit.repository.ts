@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { type KitItems, type KitKind, kitName } from '@still-heron/core';
+import { type KitItems, type KitKind, kitName, upgradeKitItem } from '@still-heron/core';
 import { and, asc, eq, isNotNull, isNull, lt } from 'drizzle-orm';
 import { DATABASE } from '../database/tokens.js';
 import type { Database } from '../database/database.js';
@@ -27,11 +27,8 @@ export class KitRepository {
 
   async byName<K extends KitKind>(kind: K): Promise<KitRow<K>[]> {
     const table: KitTable = TABLES[kind];
-    return (await this.db
-      .select()
-      .from(table)
-      .where(isNull(table.deletedAt))
-      .orderBy(asc(table.name), asc(table.createdAt))) as unknown as KitRow<K>[];
+    const rows = await this.db.select().from(table).where(isNull(table.deletedAt)).orderBy(asc(table.name), asc(table.createdAt));
+    return rows.map((row) => upgraded(kind, row));
   }
 
   async find<K extends KitKind>(kind: K, id: string): Promise<KitRow<K> | undefined> {
@@ -40,7 +37,7 @@ export class KitRepository {
       .select()
       .from(table)
       .where(and(eq(table.id, id), isNull(table.deletedAt)));
-    return row as unknown as KitRow<K> | undefined;
+    return row && upgraded(kind, row);
   }
 
   /** Inserts all or none. @returns in the given order */
@@ -96,4 +93,9 @@ export class KitRepository {
   async prune(before: Date): Promise<void> {
     for (const table of Object.values(TABLES)) await this.db.delete(table).where(lt(table.deletedAt, before));
   }
+}
+
+/** A row of any version of the program, with its item as this one has it. */
+function upgraded<K extends KitKind>(kind: K, row: typeof lenses.$inferSelect): KitRow<K> {
+  return { ...row, item: upgradeKitItem(kind, row.item) as KitItems[K] };
 }

@@ -1,6 +1,6 @@
 import { Inject, Injectable, type OnModuleInit } from '@nestjs/common';
 import { KIT_FORMAT, type KitFile, type KitImportView, type KitItemView, type SaveKitItem } from '@still-heron/contract';
-import { checkKitItem, KIT_KINDS, type KitItems, type KitKind, PlanError, type Problem } from '@still-heron/core';
+import { checkKitItem, KIT_KINDS, type KitItems, type KitKind, PlanError, type Problem, upgradeKitItem } from '@still-heron/core';
 import { isDeepStrictEqual } from 'node:util';
 import { notFound, versionConflict } from '../http/request-problem.js';
 import { KitRepository, type KitRow } from './kit.repository.js';
@@ -72,7 +72,8 @@ export class KitService implements OnModuleInit {
    *
    * @throws {PlanError} with every problem and its place in the file
    */
-  async import(file: KitFile): Promise<KitImportView> {
+  async import(given: KitFile): Promise<KitImportView> {
+    const file = upgradedFile(given);
     const problems = KIT_KINDS.flatMap((kind) =>
       file[kind].flatMap((item, index) =>
         checkKitItem(kind, item).map((problem) => ({
@@ -108,11 +109,18 @@ export class KitService implements OnModuleInit {
   }
 }
 
-function checked<K extends KitKind>(kind: K, item: unknown): KitItems[K] {
+function checked<K extends KitKind>(kind: K, given: unknown): KitItems[K] {
+  const item = upgradeKitItem(kind, given);
   refuse(
     checkKitItem(kind, item).map((problem) => ({ ...problem, path: problem.path === '' ? 'item' : `item.${problem.path}` })),
   );
   return item as KitItems[K];
+}
+
+/** A file of any version of the program, with its items as this one has them. */
+function upgradedFile(file: KitFile): KitFile {
+  const items = KIT_KINDS.map((kind) => [kind, file[kind].map((item: unknown) => upgradeKitItem(kind, item))]);
+  return { ...file, ...(Object.fromEntries(items) as Pick<KitFile, KitKind>) };
 }
 
 /** @throws {PlanError} if there is any problem */

@@ -10,7 +10,19 @@ export interface Camera extends SensorSize {
   readonly photositesWide: number;
   /** Share of width and height that digital steadying crops, in percent */
   readonly steadyingCropPercent: number;
+  /** Highest frame rate of the recording mode; null if unknown */
+  readonly fastestFps: number | null;
+  /** Frame rates that the camera offers in any mode, increasing; empty if unknown */
+  readonly frameRates: readonly number[];
+  /** Width of the autofocus area in percent of the picture's width; null if unknown */
+  readonly autofocusAreaPercent: number | null;
+  /** The owner's tests in this mode: whether autofocus keeps a walking person sharp while rolling */
+  readonly autofocusRolling: TestAnswer;
 }
+
+/** Answer of a test that somebody made, or nobody yet. */
+export const TEST_ANSWERS = ['untested', 'yes', 'no'] as const;
+export type TestAnswer = (typeof TEST_ANSWERS)[number];
 
 /** How the circle of confusion is chosen. With a camera it makes a `SharpnessStandard`. */
 export type Sharpness =
@@ -27,9 +39,13 @@ export function pictureSize(camera: Camera): SensorSize {
 /**
  * Circle of confusion on this camera in mm. A cropped picture is enlarged more, so its circle is smaller; photosites keep their
  * size.
+ *
+ * @param enlargedPercent - how much larger the edit shows the picture: for a viewer that is a crop like any other
  */
-export function circleMm(camera: Camera, sharpness: Sharpness): number {
-  const { sensorWidthMm, sensorHeightMm } = pictureSize(camera);
+export function circleMm(camera: Camera, sharpness: Sharpness, enlargedPercent = 0): number {
+  const shown = 1 + enlargedPercent / 100;
+  const { sensorWidthMm: widthMm, sensorHeightMm: heightMm } = pictureSize(camera);
+  const [sensorWidthMm, sensorHeightMm] = [widthMm / shown, heightMm / shown];
   switch (sharpness.kind) {
     case 'diagonal':
       return circleOfConfusionMm({ kind: 'diagonal', sensorWidthMm, sensorHeightMm, divisor: sharpness.divisor });
@@ -47,7 +63,15 @@ export function circleMm(camera: Camera, sharpness: Sharpness): number {
   }
 }
 
+/** What nobody has said of a camera. */
+export const UNKNOWN_CAMERA = {
+  fastestFps: null,
+  frameRates: [],
+  autofocusAreaPercent: null,
+  autofocusRolling: 'untested',
+} as const satisfies Partial<Camera>;
+
 /** A camera of a generic format, without recording modes and without steadying. */
 export function cameraOf({ name, sensorWidthMm, sensorHeightMm, photositesWide }: Format): Camera {
-  return { name, mode: '', sensorWidthMm, sensorHeightMm, photositesWide, steadyingCropPercent: 0 };
+  return { name, mode: '', sensorWidthMm, sensorHeightMm, photositesWide, steadyingCropPercent: 0, ...UNKNOWN_CAMERA };
 }

@@ -11,6 +11,8 @@ export interface LensSetup {
   /** As engraved on the lens: T-stop or f-number */
   readonly stop: number;
   readonly sharpness: Sharpness;
+  /** How much larger the edit shows the picture, in percent; 0 if absent */
+  readonly enlargedPercent?: number;
 }
 
 /** What is held equal in a comparison. The result depends on it. */
@@ -35,11 +37,11 @@ export interface ComparedSetup {
 }
 
 /** Optics of a set-up, as `depthOfField` takes them. */
-export function zoneLensOf({ camera, lens, focalLengthMm, stop, sharpness }: LensSetup): ZoneLens {
+export function zoneLensOf({ camera, lens, focalLengthMm, stop, sharpness, enlargedPercent }: LensSetup): ZoneLens {
   return {
     focalLengthMm,
     fNumber: fNumberOf(lens, stop),
-    circleOfConfusionMm: circleMm(camera, sharpness),
+    circleOfConfusionMm: circleMm(camera, sharpness, enlargedPercent),
     principalSeparationMm: lens.principalSeparationMm,
   };
 }

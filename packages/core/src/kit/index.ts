@@ -1,6 +1,7 @@
 export { type AidCell, aidMatrix, nextAidTest, withAidTest, withoutAidTest } from './aidTests.js';
 export { calibrationDistances, ringDegOfArc } from './calibration.js';
-export { type Camera, cameraOf, circleMm, pictureSize, type Sharpness } from './camera.js';
+export { type Camera, cameraOf, circleMm, pictureSize, type Sharpness, type TestAnswer, UNKNOWN_CAMERA } from './camera.js';
+export { upgradeKitItem, upgradeLens } from './upgradeKit.js';
 export {
   assertKitItem,
   checkKitItem,
@@ -31,6 +32,8 @@ export {
   type KitCamera,
   type RecordingMode,
   type SteadyingLevel,
+  modesForRate,
+  offersRate,
 } from './kitCamera.js';
 export { KIT_LIMITS } from './kitLimits.js';
 export { cameraShape, lensShape, rigShape, sharpnessShape, wheelShape } from './kitShapes.js';
@@ -45,6 +48,8 @@ export {
   isZoom,
   type KitLens,
   type Lens,
+  LENS_AUTOFOCUS,
+  type LensAutofocus,
   RING_RESPONSES,
   focusShiftPerDegMm,
   ringOf,

@@ -1,4 +1,5 @@
-import { type AidTest, cameraInMode, type KitCamera } from './kitCamera';
+import { type AidTest, cameraInMode, type KitCamera, modesForRate, offersRate } from './kitCamera';
+import { upgradeKitItem } from './upgradeKit';
 import { aidMatrix, nextAidTest, withAidTest, withoutAidTest } from './aidTests';
 import { breathingBetween, fNumberOf, defaultLens, stopOfFNumber, stopsAt, tStopOf, widestStopAt } from './lens';
 import { cameraOf, circleMm, pictureSize } from './camera';
@@ -43,6 +44,55 @@ describe('a camera', () => {
     });
     expect(cameraInMode(camera, 'gone', 'gone').mode).toBe('Open gate');
     expect(cameraOf(FORMATS[0]!)).toMatchObject({ name: 'Super 8', mode: '' });
+  });
+
+  test('a picture that is enlarged later has a smaller circle for a viewer, and the same by photosites', () => {
+    const whole = cameraInMode(camera, 'open', null);
+    const ratio = (sharpness: Parameters<typeof circleMm>[1]) => circleMm(whole, sharpness, 25) / circleMm(whole, sharpness);
+    expect(ratio({ kind: 'diagonal', divisor: 1500 })).toBeCloseTo(0.8, 12);
+    expect(ratio({ kind: 'viewer', viewingDistancePictureHeights: 3 })).toBeCloseTo(0.8, 12);
+    expect(ratio({ kind: 'photosite', count: 2 })).toBe(1);
+  });
+
+  test('takes along what its figures and tests say of rates and autofocus', () => {
+    const test = {
+      aid: 'automatic-rolling',
+      display: 'finder',
+      modeId: 'open',
+      note: '',
+      testedOn: '',
+      testedBy: '',
+      software: '',
+    } as const;
+    const failed = { ...camera, tests: [{ ...test, works: false }] };
+    expect(cameraInMode(camera, 'open', null)).toMatchObject({
+      fastestFps: 60,
+      frameRates: [24, 25, 50],
+      autofocusAreaPercent: 80,
+      autofocusRolling: 'untested',
+    });
+    expect(cameraInMode(failed, 'open', null).autofocusRolling).toBe('no');
+    expect(cameraInMode(failed, 'fast', null).autofocusRolling).toBe('untested');
+    const onOther = { ...failed, tests: [...failed.tests, { ...test, display: 'rear screen', works: true }] };
+    expect(cameraInMode(onOther, 'open', null).autofocusRolling).toBe('yes');
+  });
+
+  test('a rate that the mode is too slow for names the modes that are not, and the nearest rate of this one', () => {
+    const fast = { ...camera, frameRates: [24, 25, 50, 120] };
+    expect(modesForRate(fast, 'open', 120)).toMatchObject({ isOffered: false, modes: [{ id: 'fast' }], nearestFps: 50 });
+    expect(modesForRate(fast, 'fast', 120)).toMatchObject({ isOffered: true });
+    expect(modesForRate(fast, 'open', 23.976)).toMatchObject({ isOffered: true });
+    expect(modesForRate(fast, 'open', 30)).toMatchObject({ isOffered: false, modes: [], nearestFps: 25 });
+    expect(modesForRate({ ...camera, frameRates: [] }, 'open', 90)).toMatchObject({ modes: [{ id: 'fast' }], nearestFps: 60 });
+    expect(offersRate({ fastestFps: null, frameRates: [] }, 1000)).toBe(true);
+  });
+
+  test('a lens of an earlier version is untested for autofocus; what is no lens stays as it is', () => {
+    const { autofocus: _, ...old } = lens65;
+    const item = { lens: old, isHired: false, holdTestedOn: '', holdTestedBy: '', notes: '' };
+    expect(checkKitItem('lenses', item).map(({ path }) => path)).toEqual(['lens.autofocus']);
+    expect(checkKitItem('lenses', upgradeKitItem('lenses', item))).toEqual([]);
+    for (const broken of [null, 7, {}, { lens: 3 }]) expect(upgradeKitItem('lenses', broken)).toBe(broken);
   });
 
   test('is tested cell by cell; an answer falls due with other software or with age', () => {

@@ -1,8 +1,8 @@
 import { boolean, list, nullable, object, oneOf, quantity, type Shape, text, variant } from '../shape.js';
-import type { Camera, Sharpness } from './camera.js';
+import { type Camera, type Sharpness, TEST_ANSWERS } from './camera.js';
 import { AIDS, type AidTest, type KitCamera, type RecordingMode, type SteadyingLevel } from './kitCamera.js';
 import { KIT_LIMITS as LIMITS } from './kitLimits.js';
-import { type FittedRing, HOLD_TESTS, type KitLens, type Lens, RING_RESPONSES } from './lens.js';
+import { type FittedRing, HOLD_TESTS, type KitLens, type Lens, LENS_AUTOFOCUS, RING_RESPONSES } from './lens.js';
 import { PULLERS, type Rig, type RigPart, SUPPORTS } from './rig.js';
 import type { RingPoint } from './ring.js';
 import type { Wheel } from './wheel.js';
@@ -18,7 +18,18 @@ const sensor = {
   photositesWide: quantity(LIMITS.photositesWide),
 };
 
-export const cameraShape = object<Camera>({ name, mode: word, ...sensor, steadyingCropPercent: quantity(LIMITS.cropPercent) });
+const frameRates = list(quantity(LIMITS.captureFps), LIMITS.frameRates);
+
+export const cameraShape = object<Camera>({
+  name,
+  mode: word,
+  ...sensor,
+  steadyingCropPercent: quantity(LIMITS.cropPercent),
+  fastestFps: nullable(quantity(LIMITS.captureFps)),
+  frameRates,
+  autofocusAreaPercent: nullable(quantity(LIMITS.percent)),
+  autofocusRolling: oneOf(...TEST_ANSWERS),
+});
 
 export const sharpnessShape = variant<Sharpness>({
   diagonal: object({ kind: oneOf('diagonal'), divisor: quantity(LIMITS.diagonalDivisor) }),
@@ -53,6 +64,7 @@ export const lensShape = object<Lens>({
   response: oneOf(...RING_RESPONSES),
   stepCount: quantity(LIMITS.stepCount),
   reportsData: boolean(),
+  autofocus: oneOf(...LENS_AUTOFOCUS),
   squeeze: quantity(LIMITS.squeeze),
   breathingPercent: quantity(LIMITS.breathingPercent),
   holdsFocus: oneOf(...HOLD_TESTS),
@@ -77,7 +89,7 @@ export const kitCameraShape: Shape<KitCamera> = object<KitCamera>({
     max: LIMITS.modes.max,
   }),
   steadying: list(object<SteadyingLevel>({ id, name, cropPercent: quantity(LIMITS.cropPercent) }), LIMITS.steadying),
-  frameRates: list(quantity(LIMITS.captureFps), LIMITS.frameRates),
+  frameRates,
   baseIsos: list(quantity(LIMITS.iso), LIMITS.baseIsos),
   displays: list(name, LIMITS.displays),
   automaticAreaPercent: nullable(quantity(LIMITS.percent)),

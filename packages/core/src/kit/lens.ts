@@ -15,6 +15,10 @@ export type RingResponse = (typeof RING_RESPONSES)[number];
 export const HOLD_TESTS = ['untested', 'holds', 'drifts'] as const;
 export type HoldTest = (typeof HOLD_TESTS)[number];
 
+/** Whether autofocus can use a lens: it has no motor for it; or with one, by the owner's test on this kit. */
+export const LENS_AUTOFOCUS = ['untested', 'no-motor', 'works', 'fails'] as const;
+export type LensAutofocus = (typeof LENS_AUTOFOCUS)[number];
+
 /** A ring described by a few readings with their distances: a helicoid with a zero of its own, fitted to them. */
 export interface FittedRing {
   readonly kind: 'fitted';
@@ -57,6 +61,7 @@ export interface Lens {
   readonly stepCount: number;
   /** Whether the lens reports focal length, stop and distance to the camera */
   readonly reportsData: boolean;
+  readonly autofocus: LensAutofocus;
   /** Anamorphic factor by which the picture is widened; 1 for a spherical lens */
   readonly squeeze: number;
   /** Change of picture width from infinity to close focus in percent; negative if it gets narrower */
@@ -177,6 +182,7 @@ export function defaultLens(figures: Pick<Lens, 'name' | 'focalLengthMm'> & Part
     response: 'angle',
     stepCount: 0,
     reportsData: false,
+    autofocus: 'untested',
     squeeze: 1,
     breathingPercent: 0,
     holdsFocus: 'untested',

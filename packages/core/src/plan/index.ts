@@ -64,6 +64,8 @@ export {
   type ShotExposure,
   type ShotOptics,
   type ShotPlan,
+  WHEEL_JOBS,
+  type WheelJob,
 } from './shotPlan.js';
 export { fullList, type PlanList } from './planRoom.js';
 export { targetDistanceMm, targetOverTime, type TargetOverTime, type TrackPosition } from './targetPosition.js';
@@ -169,4 +171,5 @@ export { withDerivedDistances } from './edits/withDerivedDistances.js';
 export { type PlanNote, type PlanNoteCode } from './notes/planNote.js';
 export { insideNotes } from './notes/insideNotes.js';
 export { planNotes } from './notes/planNotes.js';
+export { type SetUpStep, setUpSteps } from './setUpSteps.js';
 export { staleNotes } from './notes/staleNotes.js';

@@ -19,6 +19,7 @@ import {
   type ShotExposure,
   type ShotOptics,
   type ShotPlan,
+  WHEEL_JOBS,
 } from './shotPlan.js';
 import { floorShape, markShape, subjectShape } from './floorShape.js';
 import { PLAN_LIMITS as LIMITS } from './planLimits.js';
@@ -39,6 +40,7 @@ const optics = object<ShotOptics>({
   stop: quantity(LIMITS.stop),
   irisPulls: opticsChanges(LIMITS.stop),
   sharpness: sharpnessShape,
+  enlargedPercent: quantity(LIMITS.enlargedPercent),
 });
 
 const kit = object<KitSources>({
@@ -142,6 +144,7 @@ export const planShape: Shape<ShotPlan> = object<ShotPlan>({
   optics,
   exposure,
   wheel: nullable(wheelShape),
+  wheelTurns: oneOf(...WHEEL_JOBS),
   rig: nullable(rigShape),
   kit,
   floor: nullable(floorShape),
@@ -154,6 +157,7 @@ export const planShape: Shape<ShotPlan> = object<ShotPlan>({
   hand,
   cameraErrors: nullable(cameraErrors),
   isReversed: boolean(),
+  areHandsNeeded: boolean(),
   rehearsals: list(object<RehearsalRun>({ id, taps: list(tap, LIMITS.taps) }), LIMITS.rehearsals),
   goals: requested,
   schedule,

@@ -4,7 +4,7 @@ import { type Camera, circleMm, type Lens, pictureSize, type Rig, type Sharpness
 import type { Schedule, ShotGoals } from './goals.js';
 
 /** Version of the saved form. A change of the form raises it and adds an upgrade. */
-export const PLAN_SCHEMA = 11;
+export const PLAN_SCHEMA = 12;
 
 /** How focus is found and kept during the take. */
 export const METHODS = [
@@ -131,6 +131,10 @@ export interface OpticsChange {
   readonly to: number;
 }
 
+/** What a wheel or motor can turn. */
+export const WHEEL_JOBS = ['focus', 'iris', 'zoom'] as const;
+export type WheelJob = (typeof WHEEL_JOBS)[number];
+
 /** Camera and lens of a shot, and their settings over time. */
 export interface ShotOptics {
   readonly camera: Camera;
@@ -144,6 +148,8 @@ export interface ShotOptics {
   /** In order of time, without overlap */
   readonly irisPulls: readonly OpticsChange[];
   readonly sharpness: Sharpness;
+  /** How much larger the picture is shown after reframing or steadying in the edit, in percent; 0 for as it is */
+  readonly enlargedPercent: number;
 }
 
 /** Kit items that the shot's gear was copied from; null for figures of its own. The shot keeps a copy: the kit may change. */
@@ -187,6 +193,8 @@ export interface ShotPlan {
   readonly exposure: ShotExposure;
   /** null for a hand at the ring */
   readonly wheel: Wheel | null;
+  /** What the wheel is set to turn in this shot */
+  readonly wheelTurns: WheelJob;
   /** null until one is chosen */
   readonly rig: Rig | null;
   readonly kit: KitSources;
@@ -207,6 +215,8 @@ export interface ShotPlan {
   readonly cameraErrors: CameraErrors | null;
   /** The shot is planned as it is filmed, and will be played backwards in the edit */
   readonly isReversed: boolean;
+  /** The hands that would pull are needed for something else during the take */
+  readonly areHandsNeeded: boolean;
   /** Rehearsal runs timed by taps, latest last */
   readonly rehearsals: readonly RehearsalRun[];
   readonly goals: ShotGoals;
@@ -215,13 +225,17 @@ export interface ShotPlan {
 }
 
 /** Circle of confusion of this shot in mm on the sensor. */
-export function planCircleMm({ camera, sharpness }: Pick<ShotOptics, 'camera' | 'sharpness'>): number {
-  return circleMm(camera, sharpness);
+export function planCircleMm({
+  camera,
+  sharpness,
+  enlargedPercent,
+}: Pick<ShotOptics, 'camera' | 'sharpness' | 'enlargedPercent'>): number {
+  return circleMm(camera, sharpness, enlargedPercent);
 }
 
-/** Width of the picture on the sensor: the reference for a blur in percent. */
-export function pictureWidthMm({ camera }: Pick<ShotOptics, 'camera'>): number {
-  return pictureSize(camera).sensorWidthMm;
+/** Width on the sensor of the picture that is shown in the end: the reference for a blur in percent. */
+export function pictureWidthMm({ camera, enlargedPercent }: Pick<ShotOptics, 'camera' | 'enlargedPercent'>): number {
+  return pictureSize(camera).sensorWidthMm / (1 + enlargedPercent / 100);
 }
 
 /** Beats of the alternate that is shown. */

@@ -14,7 +14,7 @@ const read = (name: string): unknown => JSON.parse(readFileSync(join(SAMPLES, na
  */
 const VERDICTS = read('verdicts.json') as Record<string, Record<string, unknown>>;
 
-test.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10])('a plan saved with schema %d is read, and means what it meant', (schema) => {
+test.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11])('a plan saved with schema %d is read, and means what it meant', (schema) => {
   const saved = read(`plan-${schema}.json`);
   expect(checkPlan(saved)).not.toEqual([]);
   const upgraded = upgradePlan(saved) as ShotPlan;

@@ -6,7 +6,7 @@ import {
   STANDING_EYES_MM,
 } from '../floor/index.js';
 import { ASSUMED_HAND } from '../hand/index.js';
-import { ASSUMED_PEAK_DEG_PER_S } from '../kit/index.js';
+import { ASSUMED_PEAK_DEG_PER_S, UNKNOWN_CAMERA, upgradeLens } from '../kit/index.js';
 import { DEFAULT_GOALS, DEFAULT_SCHEDULE } from './goals.js';
 import { ASSUMED_CUE_SIGMA_S, DEFAULT_PULL, PLAN_SCHEMA, type ShotPlan } from './shotPlan.js';
 import { checkPlan } from './checkPlan.js';
@@ -33,6 +33,7 @@ export function upgradePlan(saved: unknown): unknown {
     else if (schema === 8) plan = toSchema9(plan as Json);
     else if (schema === 9) plan = toSchema10(plan as Json);
     else if (schema === 10) plan = toSchema11(plan as Json);
+    else if (schema === 11) plan = toSchema12(plan as Json);
     else return plan;
   }
 }
@@ -199,13 +200,13 @@ function toSchema10(plan: Json): Json {
 
 /**
  * Schema 11 adds what was read off the ring, and how wide and tall people and things are. Nobody has said how tall they
- * are: in an older plan they hide nobody until somebody does. Older plans get the tapings that schema 10 added.
+ * are: in an older plan they hide nobody until somebody does.
  */
 function toSchema11(plan: Json): Json {
   const { floor } = plan;
   const upgraded = {
     ...plan,
-    schema: PLAN_SCHEMA,
+    schema: 11,
     marks: itemsOf(plan, 'marks').map((mark) => ({ reading: null, ...mark })),
     subjects: itemsOf(plan, 'subjects').map((subject) => ({
       widthMm: ASSUMED_WIDTH_MM[subject['kind'] === 'object' ? 'object' : 'person'],
@@ -215,6 +216,27 @@ function toSchema11(plan: Json): Json {
     floor: isRecord(floor)
       ? { ...floor, landmarks: itemsOf(floor, 'landmarks').map((landmark) => ({ tallMm: 0, ...landmark })) }
       : floor,
+  };
+  return upgraded;
+}
+
+/**
+ * Schema 12 adds what the camera's figures and tests say of frame rates and autofocus, and whether the lens has a motor for it; how much
+ * the edit enlarges; what the wheel turns; and whether the hands are needed. Plans older than schema 11 get the tapings that schema 10 added.
+ */
+function toSchema12(plan: Json): Json {
+  const optics = isRecord(plan['optics']) ? plan['optics'] : {};
+  const upgraded = {
+    ...plan,
+    schema: PLAN_SCHEMA,
+    optics: {
+      ...optics,
+      camera: isRecord(optics['camera']) ? { ...UNKNOWN_CAMERA, ...optics['camera'] } : optics['camera'],
+      lens: isRecord(optics['lens']) ? upgradeLens(optics['lens']) : optics['lens'],
+      enlargedPercent: 0,
+    },
+    areHandsNeeded: false,
+    wheelTurns: 'focus',
   };
   return checkPlan(upgraded).length === 0 ? { ...withDerivedDistances(upgraded as unknown as ShotPlan) } : upgraded;
 }

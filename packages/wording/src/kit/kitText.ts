@@ -5,9 +5,11 @@ import {
   type KitItems,
   type KitKind,
   type Lens,
+  type LensAutofocus,
   type Puller,
   type RingResponse,
   type Support,
+  type TestAnswer,
 } from '@still-heron/core';
 import { counted } from '../figure.js';
 
@@ -69,6 +71,16 @@ export const HOLD_WORDS: Readonly<Record<HoldTest, string>> = {
   untested: 'not tested',
   holds: 'holds focus',
   drifts: 'loses focus',
+};
+
+export const TEST_WORDS: Readonly<Record<TestAnswer, string>> = { untested: 'not tested', yes: 'works', no: 'fails' };
+
+/** Whether autofocus works with a lens. */
+export const LENS_AUTOFOCUS_WORDS: Readonly<Record<LensAutofocus, string>> = {
+  untested: 'not tested',
+  'no-motor': 'no motor in the lens',
+  works: 'works, tested',
+  fails: 'fails, tested',
 };
 
 export const SUPPORT_WORDS: Readonly<Record<Support, string>> = {

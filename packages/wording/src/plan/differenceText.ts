@@ -70,6 +70,9 @@ const PART_VALUES: Readonly<Partial<Record<PlanPart, (plan: ShotPlan) => string>
   rig: ({ rig }) => rig?.name ?? 'none',
   'hand-speed': ({ maxHandDegPerS }) => `${maxHandDegPerS}°/s`,
   reversed: ({ isReversed }) => (isReversed ? 'reversed' : 'forwards'),
+  'hands-needed': ({ areHandsNeeded }) => (areHandsNeeded ? 'yes' : 'no'),
+  enlarged: ({ optics }) => `${optics.enlargedPercent} %`,
+  'wheel-turns': ({ wheelTurns }) => wheelTurns,
 };
 
 const PART_NAMES: Readonly<Record<PlanPart, string>> = {
@@ -86,8 +89,10 @@ const PART_NAMES: Readonly<Record<PlanPart, string>> = {
   zooms: 'the zooms',
   'iris-pulls': 'the iris pulls',
   sharpness: 'the limit of sharpness',
+  enlarged: 'the enlargement in the edit',
   exposure: 'the exposure',
   wheel: 'the wheel',
+  'wheel-turns': 'what the wheel turns',
   'wheel-figures': 'the figures of the wheel',
   rig: 'the rig',
   'rig-figures': 'the figures of the rig',
@@ -97,6 +102,7 @@ const PART_NAMES: Readonly<Record<PlanPart, string>> = {
   hand: 'the figures of the hand',
   'camera-errors': 'the errors of the camera',
   reversed: 'the direction of the shot',
+  'hands-needed': 'hands needed for something else',
   alternates: 'alternates A and B',
   rehearsals: 'the rehearsals',
   goals: 'the goals of the shot',

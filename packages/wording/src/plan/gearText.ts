@@ -16,7 +16,7 @@ import {
   type PlanComparison,
 } from '@still-heron/core';
 import { counted, figure } from '../figure.js';
-import { HOLD_WORDS, PULLER_WORDS, RESPONSE_WORDS, SUPPORT_WORDS } from '../kit/kitText.js';
+import { HOLD_WORDS, LENS_AUTOFOCUS_WORDS, PULLER_WORDS, RESPONSE_WORDS, SUPPORT_WORDS, TEST_WORDS } from '../kit/kitText.js';
 
 /** Label of a field, and how its value is printed. */
 type Printer<T> = readonly [label: string, print: (item: T, units: UnitSystem) => string];
@@ -77,6 +77,7 @@ const LENS_FIELDS: { readonly [F in Exclude<keyof Lens, 'ring'>]: Printer<Lens> 
   response: ['ring response', ({ response }) => RESPONSE_WORDS[response].short],
   stepCount: ['steps', ({ stepCount }) => figure(stepCount)],
   reportsData: ['sends data to the camera', ({ reportsData }) => yesNo(reportsData)],
+  autofocus: ['autofocus', ({ autofocus }) => LENS_AUTOFOCUS_WORDS[autofocus]],
   squeeze: ['squeeze', ({ squeeze }) => figure(squeeze)],
   breathingPercent: ['breathing', ({ breathingPercent }) => `${figure(breathingPercent)} %`],
   holdsFocus: ['focus while zooming', ({ holdsFocus }) => HOLD_WORDS[holdsFocus]],
@@ -97,6 +98,13 @@ const CAMERA_FIELDS: { readonly [F in keyof Camera]: Printer<Camera> } = {
   sensorHeightMm: SENSOR,
   photositesWide: ['pixels across the sensor', ({ photositesWide }) => figure(photositesWide)],
   steadyingCropPercent: ['steadying crop', ({ steadyingCropPercent }) => `${figure(steadyingCropPercent)} %`],
+  fastestFps: ['highest frame rate', ({ fastestFps }) => (fastestFps === null ? 'unknown' : figure(fastestFps))],
+  frameRates: ['frame rates', ({ frameRates }) => frameRates.map(figure).join(', ') || 'unknown'],
+  autofocusAreaPercent: [
+    'autofocus area',
+    ({ autofocusAreaPercent }) => (autofocusAreaPercent === null ? 'unknown' : `${figure(autofocusAreaPercent)} % of the width`),
+  ],
+  autofocusRolling: ['autofocus while rolling', ({ autofocusRolling }) => TEST_WORDS[autofocusRolling]],
 };
 
 const WHEEL_FIELDS: { readonly [F in keyof Wheel]: Printer<Wheel> } = {

@@ -11,6 +11,7 @@ const camera = (id: string) =>
     steadying: [],
     frameRates: [],
     baseIsos: [],
+    tests: [],
   } as unknown as KitCamera) as KitItemView<'cameras'>;
 const lens = (id: string) => view(id, { lens: defaultLens({ name: '40 mm', focalLengthMm: 40 }) }) as KitItemView<'lenses'>;
 

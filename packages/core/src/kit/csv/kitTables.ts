@@ -1,6 +1,6 @@
 import { parseDistance } from '../../units/index.js';
 import { checkKitItem } from '../checkKit.js';
-import { HOLD_TESTS, type KitLens, type Lens, defaultLens, RING_RESPONSES } from '../lens.js';
+import { HOLD_TESTS, type KitLens, type Lens, LENS_AUTOFOCUS, defaultLens, RING_RESPONSES } from '../lens.js';
 import type { RingPoint } from '../ring.js';
 import { defaultWheel, type Wheel } from '../wheel.js';
 import {
@@ -78,6 +78,7 @@ const LENS_COLUMNS: readonly CsvColumn<KitLens>[] = [
   choiceColumn('ring answers by', RING_RESPONSES, ({ lens }) => lens.response, inLens('response')),
   figure('steps', 'stepCount'),
   yesNoColumn('reports data', ({ lens }) => lens.reportsData, inLens('reportsData')),
+  choiceColumn('autofocus', LENS_AUTOFOCUS, ({ lens }) => lens.autofocus, inLens('autofocus')),
   figure('squeeze', 'squeeze'),
   figure('breathing percent', 'breathingPercent'),
   choiceColumn('holds focus zooming', HOLD_TESTS, ({ lens }) => lens.holdsFocus, inLens('holdsFocus')),

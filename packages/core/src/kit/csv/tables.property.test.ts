@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  LENS_AUTOFOCUS,
   type KitLens,
   lensTable,
   readLensTable,
@@ -52,6 +53,7 @@ const lens: fc.Arbitrary<KitLens> = fc
     response: fc.constantFrom('angle' as const, 'speed' as const, 'steps' as const),
     steps: fc.integer({ min: 1, max: 5000 }),
     reportsData: fc.boolean(),
+    autofocus: fc.constantFrom(...LENS_AUTOFOCUS),
     squeeze: figure(1, 2),
     breathingPercent: figure(-30, 30, 1),
     holdsFocus: fc.constantFrom('untested' as const, 'holds' as const, 'drifts' as const),

@@ -139,7 +139,7 @@ describe('a shot takes its gear from the kit', () => {
     const fieldsOf = (after: ShotPlan, part: GearPart) =>
       gearDifferences(shot, after, part).map((difference) => 'field' in difference && difference.field);
     const open = chooseCamera(shot, { id: 'cam-9', modeId: 'open', steadyingId: null }, body);
-    expect(fieldsOf(open, 'camera')).toEqual(['mode', 'sensorHeightMm']);
+    expect(fieldsOf(open, 'camera')).toEqual(['mode', 'sensorHeightMm', 'fastestFps']);
     expect(fieldsOf(chooseRig(shot, 'rig-9', { ...shot.rig!, weightKg: 9 }), 'rig')).toEqual(['weightKg']);
   });
 

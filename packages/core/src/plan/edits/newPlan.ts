@@ -25,6 +25,7 @@ export function newPlan(like?: ShotPlan): ShotPlan {
           stop: 3.2,
           irisPulls: [],
           sharpness: { kind: 'diagonal', divisor: 1500 },
+          enlargedPercent: 0,
         },
     // the meter is read again for each shot
     exposure: like ? { ...like.exposure, meteredStop: null } : { meteredStop: null, iso: 800, shutterAngleDeg: 180, ndStops: 0 },
@@ -41,6 +42,8 @@ export function newPlan(like?: ShotPlan): ShotPlan {
     hand: like?.hand ?? ASSUMED_HAND,
     cameraErrors: like?.cameraErrors ?? null,
     isReversed: false,
+    areHandsNeeded: false,
+    wheelTurns: 'focus',
     rehearsals: [],
     goals: DEFAULT_GOALS,
     schedule: { ...DEFAULT_SCHEDULE, day: like?.schedule.day ?? DEFAULT_SCHEDULE.day },

@@ -38,6 +38,8 @@ const PARTS: readonly Part[] = [
       'goals',
       'schedule',
       'notes',
+      'areHandsNeeded',
+      'wheelTurns',
     ] as const
   ).map(field),
   {
@@ -53,7 +55,10 @@ const PARTS: readonly Part[] = [
     of: ({ optics: { stop, irisPulls } }) => [stop, irisPulls],
     put: (plan, { optics: { stop, irisPulls } }) => optics(plan, { stop, irisPulls }),
   },
-  { of: (plan) => plan.optics.sharpness, put: (plan, from) => optics(plan, { sharpness: from.optics.sharpness }) },
+  {
+    of: ({ optics: { sharpness, enlargedPercent } }) => [sharpness, enlargedPercent],
+    put: (plan, { optics: { sharpness, enlargedPercent } }) => optics(plan, { sharpness, enlargedPercent }),
+  },
   {
     of: (plan) => [plan.wheel, plan.kit.wheelId],
     put: (plan, from) => kit({ ...plan, wheel: from.wheel }, { wheelId: from.kit.wheelId }),

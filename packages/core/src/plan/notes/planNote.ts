@@ -1,4 +1,5 @@
 import type { Support } from '../../kit/index.js';
+import type { Method } from '../shotPlan.js';
 import type { CommonOffset } from '../readings.js';
 import type { SecondJob } from '../secondJob.js';
 import type { StaleCause } from '../staleMarks.js';
@@ -37,6 +38,14 @@ interface NoteValues {
   reversed: { readonly hasCues: boolean };
   'reversed-walk': object;
   'camera-moves': object;
+  /** The hands are needed for something else; `isPulled` if the method needs one at the ring */
+  'hands-needed': { readonly isPulled: boolean };
+  /** Pulls of a shot whose method makes none */
+  'pulls-unused': { readonly pulls: number; readonly method: Method };
+  /** The recording mode is slower than the shot */
+  'rate-too-fast': { readonly captureFps: number; readonly fastestFps: number; readonly mode: string };
+  /** The camera has no such frame rate */
+  'rate-not-offered': { readonly captureFps: number; readonly frameRates: readonly number[]; readonly camera: string };
   /** Nobody can reach the ring on this support */
   'out-of-reach': { readonly support: Support };
   'licensed-people': { readonly support: Support };

@@ -65,6 +65,31 @@ test('a camera that moves is said once, with who decides; one that stands is not
   expect(codes(walkedWith)).not.toContain('camera-moves');
 });
 
+describe('rates and hands', () => {
+  const at = (captureFps: number, changes: Partial<ShotPlan['optics']['camera']>): ShotPlan => {
+    const plan = twoPeople();
+    return { ...plan, captureFps, optics: { ...plan.optics, camera: { ...plan.optics.camera, ...changes } } };
+  };
+
+  test('a rate is refused by the mode or by the camera, and nothing is said of figures that nobody typed', () => {
+    expect(codes(at(120, { fastestFps: 60 }))).toContain('rate-too-fast');
+    expect(codes(at(48, { fastestFps: 60, frameRates: [24, 25, 50] }))).toContain('rate-not-offered');
+    expect(codes(at(23.98, { fastestFps: 60, frameRates: [23.976, 25] }))).toEqual(codes(twoPeople()));
+    expect(codes(at(240, {}))).toEqual(codes(twoPeople()));
+  });
+
+  test('hands that are needed elsewhere are a caution, stronger where the method needs one at the ring', () => {
+    const noted = (method: ShotPlan['method']) =>
+      planNotes({ ...twoPeople(), areHandsNeeded: true, method }, { shutterAngleDeg: 180 }).find(
+        ({ code }) => code === 'hands-needed',
+      );
+    expect(noted('rack')).toMatchObject({ kind: 'caution', isPulled: true });
+    expect(noted('automatic')).toMatchObject({ kind: 'caution', isPulled: false });
+    expect(codes({ ...twoPeople(), method: 'fixed' })).toContain('pulls-unused');
+    expect(codes(twoPeople())).not.toContain('pulls-unused');
+  });
+});
+
 describe('hard stops', () => {
   const stopsAt = (plan: ShotPlan, ...ids: string[]): ShotPlan => ({
     ...plan,

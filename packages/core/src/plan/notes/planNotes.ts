@@ -8,6 +8,7 @@ import { hardStopNotes } from './hardStopNotes.js';
 import type { PlanNote } from './planNote.js';
 import { insideNotes } from './insideNotes.js';
 import { readingNotes } from './readingNotes.js';
+import { handsNotes, recordingNotes } from './recordingNotes.js';
 import { reversedNotes } from './reversedNotes.js';
 import { staleNotes } from './staleNotes.js';
 
@@ -18,11 +19,13 @@ import { staleNotes } from './staleNotes.js';
  */
 export function planNotes(plan: ShotPlan, production: { readonly shutterAngleDeg: number }): PlanNote[] {
   return [
+    ...recordingNotes(plan),
     ...ringNotes(plan),
     ...hardStopNotes(plan),
     ...reversedNotes(plan),
     ...insideNotes(plan),
     ...movementNotes(plan),
+    ...handsNotes(plan),
     ...rigNotes(plan),
     ...twoJobsNotes(plan),
     ...pictureNotes(plan, production.shutterAngleDeg),

@@ -1,7 +1,7 @@
 import { cameraPlaceAt } from '../../floor/index.js';
-import { pictureSize, ringOf, withinReach } from '../../kit/index.js';
+import { ringOf, withinReach } from '../../kit/index.js';
 import { blurDiameterMm } from '../../optics/index.js';
-import { addLandmark, changeLandmark, hiddenRunsOf, planDistances, zoneLensAt } from '../../plan/index.js';
+import { addLandmark, changeLandmark, hiddenRunsOf, pictureWidthMm, planDistances, zoneLensAt } from '../../plan/index.js';
 import { markReading } from '../../track/index.js';
 import {
   aheadOf,
@@ -63,7 +63,7 @@ export const slideOut: BlockingMove = {
     const clearS = clearFrom(blocked, at, lastsS!);
     return [
       isBeforeLens
-        ? figure('foreground-blur', 'percent', (100 * blurMm) / pictureSize(optics.camera).sensorWidthMm)
+        ? figure('foreground-blur', 'percent', (100 * blurMm) / pictureWidthMm(optics))
         : answer('foreground-blur', 'touches-the-lens', 'soft'),
       isBeforeLens
         ? figure('foreground-blur-circles', 'times', blurMm / lens.circleOfConfusionMm)

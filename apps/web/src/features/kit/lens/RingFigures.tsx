@@ -1,5 +1,5 @@
-import { KIT_LIMITS, type Lens, ringOf } from '@still-heron/core';
-import { RESPONSE_WORDS } from '@still-heron/wording';
+import { KIT_LIMITS, type Lens, LENS_AUTOFOCUS, ringOf } from '@still-heron/core';
+import { LENS_AUTOFOCUS_WORDS, RESPONSE_WORDS } from '@still-heron/wording';
 import { Checkbox } from 'antd';
 import clsx from 'clsx';
 import { Choice } from '../../../ui/fields/Choice';
@@ -109,6 +109,12 @@ export function PictureFigures({ lens, onChange }: Props) {
       >
         sends focal length, stop and distance to the camera
       </Checkbox>
+      <Choice
+        label="autofocus with this lens"
+        value={lens.autofocus}
+        choices={LENS_AUTOFOCUS.map((value) => ({ value, word: LENS_AUTOFOCUS_WORDS[value] }))}
+        onPick={(autofocus) => onChange(`autofocus ${LENS_AUTOFOCUS_WORDS[autofocus]}`, { autofocus })}
+      />
       {!lens.reportsData && (
         <p className={fieldStyles.fieldHint}>
           It sends nothing: set stop and exposure by hand, and type its focal length where the steadying asks for it.
