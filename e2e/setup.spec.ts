@@ -1,4 +1,12 @@
-import { depthOfField, formatDistance, geometricStop } from '@still-heron/core';
+import {
+  addSubject,
+  chooseCamera,
+  depthOfField,
+  formatDistance,
+  geometricStop,
+  type KitCamera,
+  newPlan,
+} from '@still-heron/core';
 import { expect, test } from './heron';
 
 /** Set-up of demo shot 9C: 75 mm at T4.5 on Super 35, circle of confusion 1/1500 of the diagonal. */
@@ -136,4 +144,40 @@ test('notes, frame rates and duration are saved with the shot', async ({ heron, 
   await expect(page.getByRole('alert')).toContainText(
     '3.0 s is out of range: the last pull lands at that time. Type 5.6 to 10:00.0 s.',
   );
+});
+
+test('a rate that the recording mode lacks is refused with the mode that has it; enlarging later thins the zone', async ({
+  heron,
+  page,
+}) => {
+  const cameras = await heron.api<{ id: string; item: KitCamera }[]>('get', 'kit/cameras');
+  const body = cameras.find(({ item }) => item.modes.some(({ id }) => id === 'crop'))!;
+  const plan = chooseCamera(newPlan(), { id: body.id, modeId: 'full', steadyingId: null }, body.item);
+  const productionId = await heron.newProduction('Rates');
+  const { id } = await heron.api<{ id: string }>('post', `productions/${productionId}/shots`, {
+    scene: '',
+    slate: '1A',
+    title: 'Slow motion',
+    plan: addSubject(plan, { name: 'Ines', distanceMm: 4000 }),
+  });
+  await heron.open(`/shots/${id}/setup`);
+  const rate = page.getByLabel('frames a second', { exact: true });
+  await rate.fill('60');
+  await rate.press('Enter');
+  await expect(page.getByText('Full width records at most 30 frames a second, and the shot has 60.')).toBeVisible();
+  await expect(page.getByText('2.5 × slow motion: 10.0 s last 25.0 s on the screen')).toBeVisible();
+  await expect(page.getByRole('button', { name: '30 frames a second' })).toBeVisible();
+  await page.getByRole('button', { name: 'Cropped, up to 60' }).click();
+  await expect(page.getByText(/records at most/)).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Undo: record in Cropped' })).toBeEnabled();
+
+  const sentence = page.getByTestId('sentence');
+  const before = await sentence.textContent();
+  const enlarged = page.getByLabel('enlarged later in the edit');
+  await enlarged.fill('25');
+  await enlarged.press('Enter');
+  await expect(page.getByText(/^Blur shows more: sharp to [\d.]+ µm instead of [\d.]+ µm/)).toBeVisible();
+  await expect(sentence).not.toHaveText(before!);
+  await page.keyboard.press('Control+z');
+  await expect(sentence).toHaveText(before!);
 });

@@ -21,6 +21,11 @@ const notesOf = (plan: ShotPlan) => planNotes(plan, { shutterAngleDeg: 180 });
 const rigged = (support: (typeof SUPPORTS)[number], changes = {}): ShotPlan =>
   chooseRig(twoPeople(), null, { ...presetRig('Rig A', support, 'alone'), ...changes });
 
+const recordedBy = (changes: Partial<ShotPlan['optics']['camera']>): ShotPlan => ({
+  ...twoPeople(),
+  optics: { ...twoPeople().optics, camera: { ...twoPeople().optics.camera, ...changes } },
+});
+
 /** Plans that together have every note. */
 const PLANS: readonly ShotPlan[] = [
   ...SUPPORTS.map((support) => rigged(support, { weightKg: 9, displayIsCabled: true })),
@@ -34,6 +39,11 @@ const PLANS: readonly ShotPlan[] = [
   changePull({ ...twoPeople(), isReversed: true }, 'pull-1', { trigger: 'look' }),
   { ...setStop(twoPeople(), 22), exposure: { ...twoPeople().exposure, shutterAngleDeg: 90 } },
   moveCameraTo(startFloor(twoPeople()), { xMm: 500, yMm: 0 }, 4),
+  { ...twoPeople(), areHandsNeeded: true },
+  { ...twoPeople(), method: 'automatic' },
+  { ...twoPeople(), method: 'fixed' },
+  recordedBy({ fastestFps: 20 }),
+  recordedBy({ frameRates: [25, 50] }),
 ];
 
 test('every note is a sentence without gaps', () => {

@@ -1,7 +1,8 @@
 import { formatStop, formatStops, formatTime, type PlanNote, type PlanNoteCode, type StaleCause } from '@still-heron/core';
-import { figure, listed } from '../figure.js';
+import { counted, figure, listed } from '../figure.js';
 import { commonOffsetText, offsetCauseText } from '../marks/readingText.js';
 import { SECOND_JOB_WORDS } from '../verdict/effortText.js';
+import { METHOD_WORDS } from './methodText.js';
 import { SUPPORT_WORDS } from '../kit/kitText.js';
 
 /** Last sentence of every caution about movement. */
@@ -57,6 +58,16 @@ const WRITERS: Writers = {
   'reversed-walk': () => `People walk backward in this shot: a cleared path and a spotter. ${LOCAL_RULES}`,
   'camera-moves': () =>
     `The camera moves in this shot: walk its path before rolling, clear it, and have a spotter where anybody walks backward. ${LOCAL_RULES}`,
+  'hands-needed': ({ isPulled }) =>
+    `Hands are needed for something else during the take.${isPulled ? ' This method needs one at the ring: leave focus to the camera, or set it once.' : ''} Keep one hand free and the eyes on the way. ${LOCAL_RULES}`,
+  'pulls-unused': ({ pulls, method }) =>
+    method === 'automatic'
+      ? `Focus is left to autofocus: nobody makes the ${counted(pulls, 'pull')} of the plan.`
+      : `The method is ${METHOD_WORDS[method].short}, and the plan has ${counted(pulls, 'pull')}. Stop, Method works out focus without ${pulls === 1 ? 'it' : 'them'}.`,
+  'rate-too-fast': ({ captureFps, fastestFps, mode }) =>
+    `${mode} records at most ${figure(fastestFps)} frames a second, and the shot has ${figure(captureFps)}.`,
+  'rate-not-offered': ({ captureFps, frameRates, camera }) =>
+    `${camera} has no ${figure(captureFps)} frames a second. It has ${listed(frameRates.map(figure))}.`,
   'out-of-reach': ({ support }) =>
     `Nobody reaches the ring on a ${SUPPORT_WORDS[support]} while it moves. Use a motor with a remote, fixed focus or autofocus.`,
   'licensed-people': ({ support }) =>

@@ -1,4 +1,5 @@
 import { PLAN_LIMITS, setCamera, type Sharpness, type ShotPlan, type Camera } from '@still-heron/core';
+import { enlargedText } from '@still-heron/wording';
 import { Select } from 'antd';
 import { NumberField } from '../../ui/fields/NumberField';
 import { useEdit } from '../shot/useEdit';
@@ -48,6 +49,17 @@ export function SharpnessFields({ plan }: { readonly plan: ShotPlan }) {
           onChange={(viewingDistancePictureHeights, gesture) => set({ kind: 'viewer', viewingDistancePictureHeights }, gesture)}
         />
       )}
+      <NumberField
+        label="enlarged later in the edit"
+        unit="%"
+        step={5}
+        {...PLAN_LIMITS.enlargedPercent}
+        value={plan.optics.enlargedPercent}
+        hint={enlargedText(plan)}
+        onChange={(enlargedPercent, gesture) =>
+          edit('change the enlargement', (now) => ({ ...now, optics: { ...now.optics, enlargedPercent } }), gesture)
+        }
+      />
     </section>
   );
 }

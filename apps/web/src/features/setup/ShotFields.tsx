@@ -1,5 +1,5 @@
 import { type Method, METHODS, PLAN_LIMITS, setDuration, shortestDurationS, type ShotPlan } from '@still-heron/core';
-import { METHOD_WORDS } from '@still-heron/wording';
+import { METHOD_WORDS, onScreenText } from '@still-heron/wording';
 import { Select } from 'antd';
 import clsx from 'clsx';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
@@ -9,6 +9,7 @@ import { TimeField } from '../../ui/fields/TimeField';
 import { editHeading, selectDocument } from '../shot/shotSlice';
 import { PlanNotes } from './PlanNotes';
 import { CameraMoved } from './CameraMoved';
+import { ModesForRate } from './ModesForRate';
 import { useEdit } from '../shot/useEdit';
 import fieldStyles from '../../ui/fields/fields.module.css';
 import styles from './ShotFields.module.css';
@@ -42,6 +43,7 @@ export function ShotFields({ plan }: { readonly plan: ShotPlan }) {
         <span className={fieldStyles.fieldHint}>{METHOD_WORDS[plan.method].means}</span>
       </label>
       <PlanNotes plan={plan} without={['diffraction']} />
+      <ModesForRate plan={plan} />
       {METHOD_WORDS[plan.method].caution && (
         <p data-testid="caution" className={layoutStyles.caution} role="note">
           {METHOD_WORDS[plan.method].caution}
@@ -92,11 +94,7 @@ function ShotTimes({
         step={1}
         {...PLAN_LIMITS.deliveryFps}
         value={plan.deliveryFps}
-        hint={
-          plan.captureFps > plan.deliveryFps * 1.01
-            ? `${Number((plan.captureFps / plan.deliveryFps).toFixed(2))} × slow motion`
-            : undefined
-        }
+        hint={onScreenText(plan)}
         onChange={(deliveryFps, gesture) => onEdit('change the playback frame rate', (now) => ({ ...now, deliveryFps }), gesture)}
       />
     </>
