@@ -26,6 +26,7 @@ export {
 export {
   AID_WORDS,
   HOLD_WORDS,
+  LENS_AUTOFOCUS_WORDS,
   itemLine,
   KIND_WORDS,
   lensLine,
@@ -59,7 +60,10 @@ export { type Narration, narrate } from './verdict/narrate.js';
 export { BLOCKING_MOVE_WORDS, blockingMoveLabel, directionLabel } from './moves/blockingMoveText.js';
 export { moveFigureLabel, moveFigureValue, speedText } from './moves/moveFigureText.js';
 
-export { methodArgumentText, OTHER_VIEWS } from './stop/methodArgumentText.js';
+export { autofocusReasonText, methodArgumentText, OTHER_VIEWS, pullsAfterText } from './stop/methodArgumentText.js';
+export { enlargedText, onScreenText } from './setup/recordingText.js';
+export { setUpStepText } from './plan/setUpStepText.js';
+export { narrateAutofocus } from './verdict/narrateAutofocus.js';
 export { TIMELINE_LABELS } from './takes/timelineLabels.js';
 export { compareSentence, formatMatchText } from './calculator/compareText.js';
 export { EASING_WORDS, fixName, fixResult, fixStepName, fixTakes, idealTakeText, stopText } from './fixes/fixText.js';

@@ -1,5 +1,6 @@
 import { nearSign, ringOf } from '../kit/index.js';
 import { focusTrack } from '../track/index.js';
+import { asRolled } from './asRolled.js';
 import type { ShotPlan } from '../plan/index.js';
 
 /** A signal by eye, by ear or by vibration. Times are plan times. */
@@ -18,7 +19,8 @@ export interface RollCue {
 export const COUNT_IN_BEATS = 3;
 
 /** All signals of a roll in order of time. Counts before the start of the shot are dropped. */
-export function rollCues(plan: ShotPlan): RollCue[] {
+export function rollCues(planned: ShotPlan): RollCue[] {
+  const plan = asRolled(planned);
   const ring = ringOf(plan.optics.lens);
   const track = focusTrack(plan, ring);
   if (!track) return [];

@@ -1,3 +1,4 @@
+import { asRolled } from './asRolled.js';
 import { heldOnRing, nearSign, ringOf, wheelDegOf, wheelNearerTurns } from '../kit/index.js';
 import { depthOfField } from '../optics/index.js';
 import { focusTrack, type FocusTrack, type TrackPull } from '../track/index.js';
@@ -54,7 +55,8 @@ export interface PreparedRoll {
  *
  * @returns null if the track has no start
  */
-export function prepareRoll(plan: ShotPlan): PreparedRoll | null {
+export function prepareRoll(planned: ShotPlan): PreparedRoll | null {
+  const plan = asRolled(planned);
   const ring = ringOf(plan.optics.lens);
   const track = focusTrack(plan, ring);
   if (!track) return null;

@@ -4,6 +4,7 @@ import {
   addPull,
   addStay,
   addSubject,
+  addSubjectAt,
   changeBeat,
   changeMark,
   changePull,
@@ -13,6 +14,7 @@ import {
   moveCameraTo,
   newPlan,
   removeBeat,
+  setDuration,
   setGoals,
   setHand,
   setStop,
@@ -179,13 +181,45 @@ describe('ways to keep it sharp', () => {
     expect(offers.map(({ method }) => method)).toHaveLength(8);
     const of = (method: string) => offers.find((offer) => offer.method === method)!;
     expect(of('automatic')).toMatchObject({ plan: null, chosen: null });
-    expect(of('automatic').contra).toContainEqual(expect.objectContaining({ code: 'crossing', name: 'Ines' }));
+    expect(of('automatic').contra).toContainEqual({ code: 'place-unknown' });
     expect(of('rack').chosen).toMatchObject({ method: 'rack', focusTrack: tight.focusTrack });
     expect(of('fixed').chosen!.focusTrack.pulls).toEqual([]);
     expect(of('acquire-then-lock').plan!.focusTrack).toEqual({ start: { kind: 'distance', distanceMm: 2900 }, pulls: [] });
     expect(of('constant-distance').plan).toBeNull();
     expect(of('walk-in').contra).toEqual([{ code: 'nobody-walks-to-a-mark' }]);
     expect(methodOffers(newPlan())).toEqual([]);
+  });
+
+  test('what becomes of the pulls is said before a method is chosen', () => {
+    const fateOf = (plan: ShotPlan) => Object.fromEntries(methodOffers(plan).map(({ method, pulls }) => [method, pulls]));
+    const count = tight.focusTrack.pulls.length;
+    expect(fateOf(tight)).toMatchObject({
+      rack: { fate: 'kept', before: count, after: count },
+      fixed: { fate: 'removed', before: count, after: 0 },
+      automatic: { fate: 'unused', before: count, after: count },
+    });
+    const still = { ...tight, focusTrack: { ...tight.focusTrack, pulls: [] } };
+    expect(fateOf(still)).toMatchObject({ fixed: null, automatic: null, rack: { fate: 'added', before: 0 } });
+  });
+
+  test('autofocus is held against the place in the picture, the kit, and hands that are needed', () => {
+    const plan = addSubjectAt(startFloor(setDuration(newPlan(), 8)), 'Ines', { xMm: 4000, yMm: 500 });
+    const { camera, lens } = plan.optics;
+    const small: ShotPlan = {
+      ...plan,
+      areHandsNeeded: true,
+      optics: { ...plan.optics, camera: { ...camera, autofocusAreaPercent: 50, autofocusRolling: 'yes' } },
+    };
+    const of = (one: ShotPlan) => methodOffers(one).find(({ method }) => method === 'automatic')!;
+    expect(of(small).isRefused).toBe(false);
+    expect(of(small).pro).toContainEqual({ code: 'hands-needed' });
+    const codes = of(small).contra.map(({ code }) => code);
+    expect(codes).toEqual(['at-risk', 'autofocus-risk', 'lens-untested', 'no-lens-data', 'not-computable']);
+    expect(of(small).contra[0]).toMatchObject({ forS: 8, ofS: 8 });
+    const bare = of({ ...small, optics: { ...small.optics, lens: { ...lens, autofocus: 'no-motor' } } });
+    expect(bare).toMatchObject({ isRefused: true, pro: [], contra: [{ code: 'no-motor' }] });
+    const rack = methodOffers(small).find(({ method }) => method === 'rack')!;
+    expect(rack.contra).toContainEqual({ code: 'hands-needed' });
   });
 
   test('one who walks: let come, gone with, or gone along with; what they keep can be drawn', () => {

@@ -25,4 +25,5 @@ export { brighterStops, exposureAt, stopFigures, type StopFigures } from './stop
 export { type ThingInDepth, thingsInDepth } from './thingsInDepth.js';
 export { stopsToCompare, withStop } from './withStop.js';
 export { howKnown, type Known } from './methods/actionFacts.js';
-export { type MethodArgument, type MethodOffer, methodOffers } from './methods/methodOffers.js';
+export type { MethodArgument } from './methods/methodArgument.js';
+export { type MethodOffer, methodOffers, type PullsAfter } from './methods/methodOffers.js';

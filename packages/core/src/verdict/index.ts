@@ -1,3 +1,10 @@
+export {
+  type AutofocusReason,
+  type AutofocusRefusal,
+  type AutofocusRisk,
+  type AutofocusSpan,
+  autofocusRisk,
+} from './autofocusRisk.js';
 export { comparePlans, type MarkShift, type PlanComparison } from './comparePlans.js';
 export { disagreement, type Disagreement } from './disagreement.js';
 export { evaluatePull } from './evaluatePull.js';

@@ -15,7 +15,7 @@ import { twoPeople } from '../../../core/test/plans';
 import { textOf } from '../sentence';
 import { chanceText, of100, takesOf100 } from '../share';
 import { errorName, improvementCost, improvementName, progressText } from './improvementText';
-import { methodArgumentText, OTHER_VIEWS } from './methodArgumentText';
+import { methodArgumentText, OTHER_VIEWS, pullsAfterText } from './methodArgumentText';
 import { minutesText, plannedTakesText, shotTimeLines } from './shotTimeText';
 import { balanceText, howWideText, lightText } from './stopText';
 
@@ -94,14 +94,32 @@ test('each improvement has a name of its own, and its cost', () => {
 });
 
 test('arguments for and against each method', () => {
-  const offers = methodOffers(addStay(setStop(two, 2.2), 'subject-2', { distanceMm: 1500, fromS: 8 }));
-  const texts = offers.flatMap(({ pro, contra }) => [...pro, ...contra].map(methodArgumentText));
+  const plan = addStay(setStop(two, 2.2), 'subject-2', { distanceMm: 1500, fromS: 8 });
+  const offers = methodOffers(plan);
+  const texts = offers.flatMap(({ pro, contra }) => [...pro, ...contra].map((one) => methodArgumentText(one, plan)));
   expect(texts).toContain('2 subjects must be sharp in turn');
   for (const text of texts) expect(text).toMatch(/^[\w ].* .*$/);
-  expect(methodArgumentText({ code: 'crossing', name: 'Ines', timeS: 4 })).toBe(
-    'Ines comes in front at 4.0 s: autofocus may jump',
+  const reason = { kind: 'nearer-in-area', otherId: 'subject-2' } as const;
+  const span = { subjectId: 'subject-1', reason, fromS: 4, toS: 5 };
+  expect(methodArgumentText({ code: 'autofocus-risk', span, forS: 1.2 }, two)).toBe(
+    'Ines is nearer than Old Tam, and autofocus may jump, for 1.2 s from 4.0 s',
   );
+  expect(methodArgumentText({ code: 'at-risk', forS: 2, ofS: 8 }, two)).toBe('at risk for 2.0 s of the 8.0 s that must be sharp');
   for (const method of METHODS) expect(OTHER_VIEWS[method]).toMatch(/^Others .*\.$/);
+});
+
+test('what a method does to the pulls that are there', () => {
+  const texts = (['kept', 'removed', 'replaced', 'added', 'unused'] as const).map((fate) => [
+    pullsAfterText({ fate, before: 3, after: 2 }),
+    pullsAfterText({ fate, before: 1, after: 2 }),
+  ]);
+  expect(texts).toEqual([
+    ['The 3 pulls stay.', 'The pull stays.'],
+    ['The 3 pulls are deleted.', 'The pull is deleted.'],
+    ['The 3 pulls are replaced by 2.', 'The pull is replaced by 2.'],
+    ['Adds 2 pulls.', 'Adds 2 pulls.'],
+    ['The 3 pulls stay in the plan, and nobody makes them.', 'The pull stays in the plan, and nobody makes it.'],
+  ]);
 });
 
 test('a light balance lists only what changes', () => {

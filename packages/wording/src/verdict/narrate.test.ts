@@ -198,8 +198,8 @@ describe('somebody stands before her', () => {
       /^Ines is hidden by the carter at 5\.0 s\./,
     );
     const automatic = methodOffers(crossing).find(({ method }) => method === 'automatic')!;
-    expect(automatic.contra.map(methodArgumentText)).toContainEqual(
-      expect.stringMatching(/^autofocus may jump to the carter: Ines is hidden for 0\.1 s from 5\.0 s$/),
+    expect(automatic.contra.map((one) => methodArgumentText(one, crossing))).toContainEqual(
+      expect.stringMatching(/^Ines is hidden, and autofocus may jump to the carter, for 0\.1 s from 5\.0 s$/),
     );
     const inside = addLandmark(ines, 'wall', 'the wall', { xMm: 4000, yMm: 0 });
     expect(planNotes(inside, { shutterAngleDeg: 180 }).map(noteText)).toContain(
@@ -216,5 +216,31 @@ describe('somebody stands before her', () => {
     );
     expect(said(withUsualHeights(flat))).toMatch(/hidden by the carter/);
     expect(withoutHeight(withUsualHeights(flat))).toEqual([]);
+  });
+});
+
+describe('a shot that is left to autofocus', () => {
+  const left = (yMm: number, changes: Partial<ShotPlan['optics']['camera']> = {}): ShotPlan => {
+    const plan = addSubjectAt(startFloor(setDuration(newPlan(), 8)), 'Ines', { xMm: 4000, yMm });
+    return { ...plan, method: 'automatic', optics: { ...plan.optics, camera: { ...plan.optics.camera, ...changes } } };
+  };
+  const said = (plan: ShotPlan) => narrate(evaluatePull(plan), plan, 'metric').text;
+
+  test('says what is at risk and why, never that it is sharp', () => {
+    expect(said(left(500, { autofocusAreaPercent: 50 }))).toBe(
+      'Left to autofocus: at risk for all the 8.0 s that must be sharp. From 0.0 to 8.0 s Ines is outside the autofocus area.',
+    );
+    expect(said(left(0, { autofocusAreaPercent: 50 }))).toBe(
+      'Left to autofocus, and no risk is known. Only test takes show how it searches.',
+    );
+    expect(said(left(0))).toContain('The autofocus area is not known.');
+  });
+
+  test('says that it can’t be used, or that nothing is drawn', () => {
+    expect(said(left(0, { autofocusRolling: 'no' }))).toBe(
+      'Autofocus can’t be used: it failed in this recording mode in your tests. Choose another method on Stop.',
+    );
+    const taped: ShotPlan = { ...addSubject(newPlan(), { name: 'Ines', distanceMm: 4000 }), method: 'automatic' };
+    expect(said(taped)).toContain('Draw the subjects on Floor');
   });
 });

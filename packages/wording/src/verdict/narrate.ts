@@ -15,6 +15,7 @@ import {
 import { subjectName, targetName } from '../names.js';
 import { type SentencePart, textOf } from '../sentence.js';
 import { inHundred, takesOf100 } from '../share.js';
+import { narrateAutofocus } from './narrateAutofocus.js';
 import { keyMoments, notSoftEnough, tooFast, whoIsHidden } from './narrateRequired.js';
 
 export interface Narration {
@@ -25,15 +26,19 @@ export interface Narration {
 
 /**
  * Summarises a verdict in one or two sentences: how much is sharp; what is soft, from when, by how much, on which side and why;
- * or what is tightest.
+ * or what is tightest. Of a shot that is left to autofocus: what puts it at risk.
  *
  * @param keepRate - of real takes, if known; below its target it is said in the first sentence
  * @example "Sharp 9.1 of 11.0 s. Soft from 6.2 s: Ines is up to 14 cm in front of the zone while the pull to B is under way."
  */
 export function narrate(verdict: PullVerdict, plan: ShotPlan, units: UnitSystem, keepRate: number | null = null): Narration {
-  const parts =
-    verdict.status === 'incomplete' ? [incomplete(verdict.missing[0])] : judged(verdict, plan, units, howSeldom(keepRate, plan));
+  const parts = partsOf(verdict, plan, units, keepRate);
   return { parts, text: textOf(parts) };
+}
+
+function partsOf(verdict: PullVerdict, plan: ShotPlan, units: UnitSystem, keepRate: number | null): SentencePart[] {
+  if (verdict.status === 'incomplete') return [incomplete(verdict.missing[0])];
+  return plan.method === 'automatic' ? narrateAutofocus(plan) : judged(verdict, plan, units, howSeldom(keepRate, plan));
 }
 
 /** How the first sentence goes on if too few takes are kept; null if enough are, or if it is not known. */

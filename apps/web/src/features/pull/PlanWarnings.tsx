@@ -27,4 +27,5 @@ const VERDICT_WARNINGS: readonly PlanNoteCode[] = [
   'zoom-not-tested',
   'out-of-reach',
   'reversed',
+  'pulls-unused',
 ];

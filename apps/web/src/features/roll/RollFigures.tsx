@@ -39,11 +39,17 @@ export function RollState({ plan, ready, moment, ringDeg, units, isAlone }: Prop
       ) : (
         <section className={styles.rollNext} aria-label="Next">
           <span className={styles.rollLabel}>next</span>
-          <p className={styles.rollNone}>{moment.planS >= plan.durationS ? 'End of the shot.' : 'No more pulls.'}</p>
+          <p className={styles.rollNone}>{nothingNext(plan, moment.planS)}</p>
         </section>
       )}
     </div>
   );
+}
+
+/** What is said where no pull is left. */
+function nothingNext({ method, durationS }: ShotPlan, planS: number): string {
+  if (planS >= durationS) return 'End of the shot.';
+  return method === 'automatic' ? 'The camera focuses.' : 'No more pulls.';
 }
 
 interface NextProps {

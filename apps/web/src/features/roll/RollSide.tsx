@@ -4,6 +4,7 @@ import clsx from 'clsx';
 import { TextField } from '../../ui/fields/TextField';
 import { WordChoice } from '../../ui/fields/WordChoice';
 import { PlanNotes } from '../setup/PlanNotes';
+import { SetUpSteps } from '../setup/SetUpSteps';
 import { PRACTICE_RATES } from './practice';
 import type { RollOptions } from '../../shared/rollOptions';
 import layoutStyles from '../../ui/layout.module.css';
@@ -45,6 +46,10 @@ export function RollSide({ plan, options, rate, hasEvents, onChange, onRate, onR
         <button type="button" className={styles.rollRehearse} onClick={onRehearse}>
           Rehearse: tap each event
         </button>
+      </section>
+      <section>
+        <h2>Before the take</h2>
+        <SetUpSteps key={plan.method} plan={plan} />
       </section>
       <section>
         <PlanNotes plan={plan} only="caution" />

@@ -50,6 +50,7 @@ export function RollStatus({ moment, connection, plan, number, options }: Props)
           {countdownText(moment.planS)} s <span className={textStyles.muted}>of {countdownText(plan.durationS)}</span>
         </span>
       )}
+      {plan.method === 'automatic' && <strong className={textStyles.toneEdge}>left to autofocus</strong>}
       {plan.isReversed && <strong className={textStyles.toneEdge}>shot reversed</strong>}
       {phase !== 'ready' && !isOurs && <span className={textStyles.muted}>from {moment.device}</span>}
       {phase !== 'ready' && isOurs && <span className={textStyles.muted}>{TURNED[options.turnedBy]}</span>}

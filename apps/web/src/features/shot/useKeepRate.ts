@@ -15,7 +15,8 @@ let isAwake = false;
 /** Requests the keep rate of the newest evaluated plan. */
 function askNewest(): void {
   const judged = evaluator.latest();
-  if (!judged || judged.result.status !== 'judged') rates.forget();
+  // what autofocus does can't be simulated
+  if (!judged || judged.result.status !== 'judged' || judged.key.method === 'automatic') rates.forget();
   else if (isAwake) rates.ask({ key: judged.key, asks: [{ plan: judged.key, order: drawLayoutOf(judged.key), without: null }] });
 }
 evaluator.subscribe(() => {

@@ -1,5 +1,6 @@
 import {
   activeBeats,
+  autofocusRisk,
   floorTimes,
   type KeepRate,
   ringOf,
@@ -109,11 +110,19 @@ function floorState(plan: ShotPlan): StepState {
 function pullState(plan: ShotPlan, judged: PlanVerdict | null): StepState {
   if (plan.marks.length === 0) return 'untouched';
   if (!judged || judged.verdict.status === 'incomplete') return 'in-progress';
+  if (plan.method === 'automatic') return autofocusState(plan);
   return judged.verdict.outcome === 'sharp' ? 'ready' : 'check';
+}
+
+/** Focus that is left to the camera needs attention while it is at risk, or can't be used. */
+function autofocusState(plan: ShotPlan): StepState {
+  const { refusal, atRiskS } = autofocusRisk(plan);
+  return refusal === null && atRiskS === 0 ? 'ready' : 'check';
 }
 
 /** Stop needs attention while the keep rate is below the target. */
 function stopState(plan: ShotPlan, rate: KeepRate | null): StepState {
+  if (plan.method === 'automatic' && plan.beats.length > 0) return autofocusState(plan);
   if (!rate) return 'untouched';
   return rate.keepRate >= plan.goals.targetKeepRate ? 'ready' : 'check';
 }

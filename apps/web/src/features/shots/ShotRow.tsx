@@ -30,6 +30,9 @@ const STATE_WORDS: Readonly<Record<ShotSummary['outcome'], string>> = {
   'too-hard': 'Too hard',
   soft: 'Soft',
   unreadable: 'Unreadable',
+  autofocus: 'Autofocus',
+  'autofocus-at-risk': 'Autofocus at risk',
+  'autofocus-refused': 'No autofocus',
 };
 
 /** Row of a shot: slate and title, set-up, sketch of its track, and outcome. */
@@ -119,7 +122,7 @@ function ShotOutcome({ summary, isSeldom }: ShotOutcomeProps) {
         <>
           <span
             data-testid="shot-state"
-            className={clsx(styles.shotState, styles[`state-${isOnlyPlanned ? 'tight' : summary.outcome}`])}
+            className={clsx(styles.shotState, styles[`state-${isOnlyPlanned ? 'tight' : lookOf(summary.outcome)}`])}
           >
             {isOnlyPlanned ? 'Sharp as planned' : STATE_WORDS[summary.outcome]}
           </span>
@@ -130,6 +133,13 @@ function ShotOutcome({ summary, isSeldom }: ShotOutcomeProps) {
       )}
     </span>
   );
+}
+
+/** A state of autofocus looks like the state of a pulled shot that asks for as much. */
+function lookOf(outcome: ShotSummary['outcome']): string {
+  if (outcome === 'autofocus-refused') return 'soft';
+  if (outcome === 'autofocus-at-risk') return 'tight';
+  return outcome === 'autofocus' ? 'incomplete' : outcome;
 }
 
 interface ShotActionsProps extends Pick<Props, 'onDuplicate' | 'onRemove'> {

@@ -143,6 +143,8 @@ class ForecastWork {
         shot.summaries[this.units] = summary;
         if (this.#isOn) this.tell();
       });
+    // what autofocus does can't be simulated
+    for (const shot of shots) if (isReadable(shot.plan) && shot.plan.method === 'automatic') shot.rate = null;
     const drawn = shots.filter(({ rate, plan }) => rate === undefined && isReadable(plan));
     if (drawn.length === 0) return;
     const job = trialPool().draw({
@@ -169,12 +171,22 @@ function forecastOf(row: ShotRowView, units: UnitSystem): Forecast {
   const summary = shot.summaries[units] ?? null;
   if (summary?.outcome === 'unreadable') return { ...NOTHING_KNOWN, plan, summary, attention: 'unreadable' };
   if (!summary || rate === undefined) return { ...NOTHING_KNOWN, plan, summary };
-  const outcome = summary.outcome === 'incomplete' ? null : summary.outcome;
-  return {
-    ...{ plan, summary, rate },
-    time: rate && shotTime(plan, rate),
-    attention: attentionOf(plan, outcome, rate?.keepRate ?? null),
-  };
+  return { plan, summary, rate, time: rate && shotTime(plan, rate), attention: attentionTo(plan, summary, rate) };
+}
+
+/** Autofocus that can't be used is as urgent as a soft shot, and one at risk as a keep rate that is too low. */
+const AUTOFOCUS_ATTENTION: Readonly<Partial<Record<ShotSummary['outcome'], Attention>>> = {
+  'autofocus-refused': 'soft',
+  'autofocus-at-risk': 'low-keep-rate',
+  autofocus: 'ready',
+};
+
+function attentionTo(plan: ShotPlan, { outcome }: ShotSummary, rate: KeepRate | null): Attention {
+  const known = AUTOFOCUS_ATTENTION[outcome];
+  if (known) return known;
+  return outcome === 'soft' || outcome === 'too-hard' || outcome === 'tight' || outcome === 'sharp'
+    ? attentionOf(plan, outcome, rate?.keepRate ?? null)
+    : 'incomplete';
 }
 
 /** Shots sorted by urgency. Shots without a forecast come before those that are ready. */

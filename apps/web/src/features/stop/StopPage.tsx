@@ -16,6 +16,7 @@ import { StopSurface } from './StopSurface';
 import { StyleStrip } from './StyleStrip';
 import { stopRatesOf, indexOfStop, type Sweep, sweepOf } from './sweep';
 import { RANKS, useTrialRates } from '../shot/useTrialRates';
+import { LeftToAutofocus } from './LeftToAutofocus';
 import { PageNote } from '../../ui/PageNote';
 import layoutStyles from '../../ui/layout.module.css';
 import styles from './StopPage.module.css';
@@ -26,7 +27,8 @@ export function StopPage() {
   const judged = useVerdict();
   // of the current plan: during a drag the previous verdict still counts
   const isMissing = judged?.plan === plan && judged.verdict.status === 'incomplete';
-  return plan.focusTrack.start === null || isMissing ? <NothingToKeep plan={plan} /> : <Stops plan={plan} />;
+  if (plan.focusTrack.start === null || isMissing) return <NothingToKeep plan={plan} />;
+  return plan.method === 'automatic' ? <LeftToAutofocus plan={plan} /> : <Stops plan={plan} />;
 }
 
 function Stops({ plan }: { readonly plan: ShotPlan }) {

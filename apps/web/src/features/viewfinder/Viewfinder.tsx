@@ -56,20 +56,22 @@ export function Viewfinder({ plan, verdict }: Props) {
     drawScene(context, scene, raised, [...subjects, border]);
     if (peaking.isOn) drawPeaking(context, scene, peaking, light === 'dusk' ? text : '#ffffff');
   });
-  const name = plan.subjects.find(({ id }) => id === worst?.subjectId)?.name ?? '';
   return (
     <figure className={styles.viewfinder}>
-      <canvas
-        ref={canvas}
-        width={scene.width}
-        height={scene.height}
-        role="img"
-        aria-label={`The picture at ${formatTime(timeS)}, as the lens would show it`}
-        data-testid="viewfinder"
-        data-blurs={scene.figures.map(({ id, blurPx }) => `${id} ${blurPx.toFixed(2)}`).join(', ')}
-      />
+      <div className={styles.picture}>
+        <canvas
+          ref={canvas}
+          width={scene.width}
+          height={scene.height}
+          role="img"
+          aria-label={`The picture at ${formatTime(timeS)}, as the lens would show it`}
+          data-testid="viewfinder"
+          data-blurs={scene.figures.map(({ id, blurPx }) => `${id} ${blurPx.toFixed(2)}`).join(', ')}
+        />
+        {!isMagnified && <AutofocusArea plan={plan} />}
+      </div>
       <figcaption>
-        <WorstBlur worst={worst} name={name} verdict={verdict} />
+        <WorstBlur worst={worst} plan={plan} verdict={verdict} />
         <span className={styles.viewfinderGap} />
         <Button look="quiet" aria-pressed={isMagnified} onClick={() => setIsMagnified(!isMagnified)}>
           Magnify
@@ -91,12 +93,26 @@ export function Viewfinder({ plan, verdict }: Props) {
   );
 }
 
-interface WorstBlurProps extends Pick<Props, 'verdict'> {
-  readonly worst: { subjectId: string; circles: number } | null;
-  readonly name: string;
+/** Where autofocus looks, in a shot that is left to it. */
+function AutofocusArea({ plan: { method, optics } }: Pick<Props, 'plan'>) {
+  const { autofocusAreaPercent: percent } = optics.camera;
+  if (method !== 'automatic' || percent === null) return null;
+  return (
+    <div
+      className={styles.autofocusArea}
+      style={{ width: `${percent}%`, height: `${percent}%` }}
+      role="img"
+      aria-label={`Autofocus area: ${percent} % of the width`}
+    />
+  );
 }
 
-function WorstBlur({ worst, name, verdict }: WorstBlurProps) {
+interface WorstBlurProps extends Props {
+  readonly worst: { subjectId: string; circles: number } | null;
+}
+
+function WorstBlur({ worst, plan, verdict }: WorstBlurProps) {
+  const name = plan.subjects.find(({ id }) => id === worst?.subjectId)?.name ?? '';
   return (
     <>
       {worst ? (

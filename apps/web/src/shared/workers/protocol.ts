@@ -16,7 +16,10 @@ import type { TrialRunner } from './simulation/trialRunner';
 
 /** Summary of a verdict for a shot's row. */
 export interface ShotSummary {
-  readonly outcome: 'incomplete' | 'sharp' | 'tight' | 'too-hard' | 'soft' | 'unreadable';
+  readonly outcome:
+    | ('incomplete' | 'sharp' | 'tight' | 'too-hard' | 'soft' | 'unreadable')
+    /** Focus is left to the camera */
+    | ('autofocus' | 'autofocus-at-risk' | 'autofocus-refused');
   readonly parts: readonly SentencePart[];
   /** Focus track as ring position, 0 (far end) to 1 (near end), evenly spaced in time; empty without a track */
   readonly sketch: readonly number[];

@@ -1,4 +1,4 @@
-import { evaluatePull, ringOf, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { autofocusRisk, evaluatePull, ringOf, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { narrate } from '@still-heron/wording';
 import type { ShotSummary } from './protocol';
 
@@ -20,9 +20,16 @@ export function summarise(plan: ShotPlan, units: UnitSystem): ShotSummary {
     const between = ringDeg[frame]! + (at - frame) * ((ringDeg[frame + 1] ?? ringDeg[frame]!) - ringDeg[frame]!);
     return (between - farDeg) / (nearDeg - farDeg);
   });
-  const softSpans = verdict.softSpans.map(({ fromFrame, toFrame }) => ({
+  const isPulled = plan.method !== 'automatic';
+  const softSpans = (isPulled ? verdict.softSpans : []).map(({ fromFrame, toFrame }) => ({
     from: fromFrame / verdict.frameCount,
     to: toFrame / verdict.frameCount,
   }));
-  return { outcome: verdict.outcome, parts, sketch, softSpans };
+  return { outcome: isPulled ? verdict.outcome : autofocusOutcome(plan), parts, sketch: isPulled ? sketch : [], softSpans };
+}
+
+function autofocusOutcome(plan: ShotPlan): ShotSummary['outcome'] {
+  const { refusal, atRiskS } = autofocusRisk(plan);
+  if (refusal !== null) return 'autofocus-refused';
+  return atRiskS > 0 ? 'autofocus-at-risk' : 'autofocus';
 }

@@ -1,6 +1,10 @@
+import { isDeepEqual } from '../../deepEqual.js';
 import { solveTrack } from '../../track/index.js';
+import { autofocusRisk } from '../../verdict/index.js';
 import { type Method, METHODS, type ShotPlan } from '../../plan/index.js';
 import { type ActionFacts, actionFacts } from './actionFacts.js';
+import { automaticArguments } from './automaticArguments.js';
+import { type Arguments, type MethodArgument, thoseThatHold } from './methodArgument.js';
 import { constantDistance, heldAtFirst, heldAtLast } from './methodPlans.js';
 
 /** A focus method with its arguments for and against in this shot. */
@@ -10,51 +14,26 @@ export interface MethodOffer {
   readonly plan: ShotPlan | null;
   /** The open shot after choosing this method: with its focus track; null if only the method's name changes */
   readonly chosen: ShotPlan | null;
+  /** It can't be used with this camera or lens: the first argument against it says why */
+  readonly isRefused: boolean;
+  /** What choosing it does to the pulls of the shot; null if there are none, before and after */
+  readonly pulls: PullsAfter | null;
   readonly pro: readonly MethodArgument[];
   readonly contra: readonly MethodArgument[];
 }
 
-/** An argument for or against a method, by code. */
-export type MethodArgument =
-  | {
-      readonly code:
-        | 'all-measured'
-        | 'nothing-measured'
-        | 'one-person-does-all'
-        | 'ring-out-of-reach'
-        | 'ring-by-speed'
-        | 'moves-in-depth'
-        | 'nothing-turned'
-        | 'must-find-first'
-        | 'keeps-distance-to-one'
-        | 'nobody-moves-in-depth'
-        | 'camera-can-follow'
-        | 'must-match-the-pace'
-        | 'walks-to-a-mark'
-        | 'nobody-walks-to-a-mark'
-        | 'camera-ends-in-focus'
-        | 'camera-stands'
-        | 'soft-before-arrival'
-        | 'hands-are-busy'
-        | 'nothing-known'
-        | 'a-hand-is-safer'
-        | 'not-computable';
-    }
-  | {
-      readonly code: 'several-in-turn' | 'one-distance-for-several' | 'several-to-choose-from';
-      /** Number of subjects that must be sharp */
-      readonly people: number;
-    }
-  /** A subject that comes between the camera and a required subject */
-  | { readonly code: 'crossing'; readonly name: string; readonly timeS: number }
-  /** A required subject is hidden, in all for a time and first at a time */
-  | ({ readonly code: 'hidden-behind' } & ActionFacts['hidings'][number]);
+/** What becomes of the pulls of a shot: `unused` stay in the plan and are not made. */
+export interface PullsAfter {
+  readonly fate: 'kept' | 'removed' | 'replaced' | 'added' | 'unused';
+  readonly before: number;
+  readonly after: number;
+}
 
 /** Room to the edge of the zone that a follow keeps free. */
 const ROOM_SHARE = 0.3;
 
 /**
- * All focus methods, on an equal footing. The trials tell which keeps most; none is refused.
+ * All focus methods, on an equal footing. The trials tell which keeps most. Only autofocus is refused, where lens or camera have none.
  *
  * @returns empty if nothing is required, or if no distance is known
  */
@@ -64,8 +43,26 @@ export function methodOffers(plan: ShotPlan): MethodOffer[] {
   return METHODS.map((method) => {
     const { shot, track } = planOf(method, plan, facts);
     const named = track && { ...track, method };
-    return { method, plan: shot ?? named, chosen: named, ...argumentsFor(method, facts) };
+    return {
+      method,
+      plan: shot ?? named,
+      chosen: named,
+      pulls: pullsAfter(method, plan, named),
+      ...(method === 'automatic' ? automaticArguments(facts, autofocusRisk(plan), plan) : byHand(argumentsFor(method, facts))),
+    };
   });
+}
+
+const byHand = (found: Arguments) => ({ ...found, isRefused: false });
+
+function pullsAfter(method: Method, { focusTrack }: ShotPlan, chosen: ShotPlan | null): PullsAfter | null {
+  const before = focusTrack.pulls.length;
+  if (method === 'automatic') return before === 0 ? null : { fate: 'unused', before, after: before };
+  const after = chosen?.focusTrack.pulls.length ?? before;
+  if (before === 0 && after === 0) return null;
+  if (chosen === null || isDeepEqual(chosen.focusTrack, focusTrack)) return { fate: 'kept', before, after };
+  if (before === 0) return { fate: 'added', before, after };
+  return { fate: after === 0 ? 'removed' : 'replaced', before, after };
 }
 
 /** Plans of a method: `track` changes only the focus track; `shot` is for the trials if the action itself would differ. */
@@ -95,7 +92,7 @@ function planOf(method: Method, plan: ShotPlan, facts: ActionFacts): MethodPlan 
   }
 }
 
-function argumentsFor(method: Method, facts: ActionFacts): Pick<MethodOffer, 'pro' | 'contra'> {
+function argumentsFor(method: Exclude<Method, 'automatic'>, facts: ActionFacts): Arguments {
   switch (method) {
     case 'follow':
     case 'rack':
@@ -109,21 +106,20 @@ function argumentsFor(method: Method, facts: ActionFacts): Pick<MethodOffer, 'pr
       return facts.walksIn ? arrival('walks-to-a-mark') : { pro: [], contra: [{ code: 'nobody-walks-to-a-mark' }] };
     case 'push-in':
       return facts.cameraMoves ? arrival('camera-ends-in-focus') : { pro: [], contra: [{ code: 'camera-stands' }] };
-    case 'automatic':
-      return automaticArguments(facts);
   }
 }
 
-function pulledArguments(method: 'follow' | 'rack', facts: ActionFacts): Pick<MethodOffer, 'pro' | 'contra'> {
+function pulledArguments(method: 'follow' | 'rack', facts: ActionFacts): Arguments {
   const { isOne, people, changesMm, known } = facts;
   return {
-    pro: chosen([
+    pro: thoseThatHold([
       [known === 'known', { code: 'all-measured' }],
       [method === 'rack' && !isOne, { code: 'several-in-turn', people }],
       [method === 'follow' && changesMm > 0, { code: 'moves-in-depth' }],
     ]),
-    contra: chosen([
+    contra: thoseThatHold([
       [known === 'unknown', { code: 'nothing-measured' }],
+      [facts.areHandsNeeded, { code: 'hands-needed' }],
       [facts.isAlone, { code: 'one-person-does-all' }],
       [facts.needsRemote, { code: 'ring-out-of-reach' }],
       [facts.answersBySpeed, { code: 'ring-by-speed' }],
@@ -131,11 +127,11 @@ function pulledArguments(method: 'follow' | 'rack', facts: ActionFacts): Pick<Me
   };
 }
 
-function stillArguments(method: 'fixed' | 'acquire-then-lock', facts: ActionFacts): Pick<MethodOffer, 'pro' | 'contra'> {
+function stillArguments(method: 'fixed' | 'acquire-then-lock', facts: ActionFacts): Arguments {
   const { isOne, people, changesMm } = facts;
   return {
     pro: [{ code: 'nothing-turned' }],
-    contra: chosen([
+    contra: thoseThatHold([
       [!isOne, { code: 'one-distance-for-several', people }],
       [changesMm > 0, { code: 'moves-in-depth' }],
       [method === 'acquire-then-lock', { code: 'must-find-first' }],
@@ -143,34 +139,13 @@ function stillArguments(method: 'fixed' | 'acquire-then-lock', facts: ActionFact
   };
 }
 
-function constantDistanceArguments({ isOne, changesMm }: ActionFacts): Pick<MethodOffer, 'pro' | 'contra'> {
+function constantDistanceArguments({ isOne, changesMm }: ActionFacts): Arguments {
   if (!isOne) return { pro: [], contra: [{ code: 'keeps-distance-to-one' }] };
   if (changesMm === 0) return { pro: [], contra: [{ code: 'nobody-moves-in-depth' }] };
   return { pro: [{ code: 'camera-can-follow' }], contra: [{ code: 'must-match-the-pace' }] };
 }
 
 /** A subject, or the camera, that arrives in focus is soft before. */
-function arrival(code: 'walks-to-a-mark' | 'camera-ends-in-focus'): Pick<MethodOffer, 'pro' | 'contra'> {
+function arrival(code: 'walks-to-a-mark' | 'camera-ends-in-focus'): Arguments {
   return { pro: [{ code }], contra: [{ code: 'soft-before-arrival' }] };
-}
-
-function automaticArguments(facts: ActionFacts): Pick<MethodOffer, 'pro' | 'contra'> {
-  const { isOne, people, crossings, hidings, known } = facts;
-  return {
-    pro: chosen([
-      [facts.isAlone || facts.needsRemote, { code: 'hands-are-busy' }],
-      [known === 'unknown', { code: 'nothing-known' }],
-    ]),
-    contra: [
-      ...chosen([[!isOne, { code: 'several-to-choose-from', people }]]),
-      ...hidings.map((hiding): MethodArgument => ({ code: 'hidden-behind', ...hiding })),
-      ...crossings.map(({ name, timeS }): MethodArgument => ({ code: 'crossing', name, timeS })),
-      ...chosen([[known === 'known', { code: 'a-hand-is-safer' }]]),
-      { code: 'not-computable' },
-    ],
-  };
-}
-
-function chosen(all: readonly (readonly [holds: boolean, argument: MethodArgument])[]): MethodArgument[] {
-  return all.filter(([holds]) => holds).map(([, argument]) => argument);
 }

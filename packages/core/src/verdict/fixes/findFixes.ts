@@ -20,7 +20,8 @@ const MAX_OFFERED = 8;
  */
 export function findFixes(plan: ShotPlan, onTried: (kinds: number, total: number) => void = () => undefined): Fix[] {
   const { verdict, track } = evaluateFrames(plan);
-  if (verdict.status !== 'judged' || track === null) return [];
+  // nobody makes the pulls of a shot that is left to autofocus
+  if (verdict.status !== 'judged' || track === null || plan.method === 'automatic') return [];
   const isSharp = verdict.outcome === 'sharp';
   if (isSharp && verdict.hiddenSpans.length === 0) return [];
   const base = { plan, verdict, track };
