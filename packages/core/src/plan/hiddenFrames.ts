@@ -1,12 +1,7 @@
-import { type HiddenRun, hiddenRuns } from '../floor/index.js';
+import { type FloorPlan, type HiddenRun, hiddenRuns } from '../floor/index.js';
 import { frameCount as countFrames } from '../units/index.js';
 import { planDistances } from './planDistances.js';
-import type { ShotPlan } from './shotPlan.js';
-
-type Drawn = Pick<ShotPlan, 'floor' | 'subjects' | 'marks' | 'durationS' | 'captureFps'>;
-
-/** Who is hidden, by the marks of a plan: pulls and beats change nothing of it. */
-const known = new WeakMap<ShotPlan['marks'], { readonly plan: Drawn; readonly hidden: Hidden }>();
+import { byDrawing, type Drawn } from './byDrawing.js';
 
 interface Hidden {
   readonly runs: ReadonlyMap<string, readonly HiddenRun[]>;
@@ -26,22 +21,9 @@ export function hiddenFramesOf(plan: Drawn, subjectId: string): Uint8Array | nul
   return hiddenIn(plan).frames.get(subjectId) ?? null;
 }
 
-function hiddenIn(plan: Drawn): Hidden {
-  const { floor, subjects, marks, durationS, captureFps } = plan;
-  if (floor === null) return NOBODY;
-  const last = known.get(marks);
-  const isSame =
-    last?.plan.floor === floor &&
-    last.plan.subjects === subjects &&
-    last.plan.durationS === durationS &&
-    last.plan.captureFps === captureFps;
-  if (isSame) return last.hidden;
-  const hidden = findHidden(plan, floor);
-  known.set(marks, { plan: { floor, subjects, marks, durationS, captureFps }, hidden });
-  return hidden;
-}
+const hiddenIn = byDrawing((plan) => (plan.floor === null ? NOBODY : findHidden(plan, plan.floor)));
 
-function findHidden(plan: Drawn, { landmarks }: NonNullable<ShotPlan['floor']>): Hidden {
+function findHidden(plan: Drawn, { landmarks }: FloorPlan): Hidden {
   const { subjects, marks, durationS, captureFps } = plan;
   const timesS = new Float64Array(countFrames(durationS, captureFps));
   for (let frame = 0; frame < timesS.length; frame++) timesS[frame] = frame / captureFps;
