@@ -1,11 +1,23 @@
 import {
+  addOpticsChange,
+  addPull,
   addSubject,
+  addSubjectAt,
+  changePull,
   chooseCamera,
+  chooseRig,
+  chooseWheel,
+  defaultLens,
+  defaultWheel,
   depthOfField,
   formatDistance,
   geometricStop,
   type KitCamera,
   newPlan,
+  presetRig,
+  setDuration,
+  setLens,
+  walkTo,
 } from '@still-heron/core';
 import { expect, test } from './heron';
 
@@ -180,4 +192,35 @@ test('a rate that the recording mode lacks is refused with the mode that has it;
   await expect(sentence).not.toHaveText(before!);
   await page.keyboard.press('Control+z');
   await expect(sentence).toHaveText(before!);
+});
+
+test('hands over time: a wheel that turns the iris leaves focus to a hand, and a third one is missing while the lens zooms', async ({
+  heron,
+  page,
+}) => {
+  let plan = addSubjectAt(setDuration(newPlan(), 12), 'Ines', { xMm: 4000, yMm: 0 });
+  plan = changePull(addPull(walkTo(plan, 'subject-1', { xMm: 2500, yMm: 0 }, 7), 'mark-2', 5), 'pull-1', { durationS: 2 });
+  plan = setLens(plan, defaultLens({ name: 'Zoom', focalLengthMm: 25, longestMm: 100, closeFocusMm: 900 }), false);
+  plan = chooseRig(addOpticsChange(plan, 'zooms', 5.5, 60), null, presetRig('In the hands', 'handheld', 'alone'));
+  const productionId = await heron.newProduction('Hands');
+  const { id } = await heron.api<{ id: string }>('post', `productions/${productionId}/shots`, {
+    scene: '',
+    slate: '1A',
+    title: 'Up close',
+    plan: chooseWheel(plan, null, defaultWheel({ name: 'Small wheel' })),
+  });
+  await heron.open(`/shots/${id}/setup`);
+  await page.getByRole('radio', { name: 'Hands' }).click();
+  const said = page.getByTestId('hands');
+  await expect(said).toHaveText(
+    'From 5.5 to 7.0 s the operator carries the camera, turns focus and zooms: two hands are not enough. ',
+  );
+  const list = page.getByRole('list', { name: 'Where a third hand is wanted' });
+  await expect(list).not.toContainText('The wheel back on focus');
+  await page.getByRole('radio', { name: 'The wheel turns the iris' }).click();
+  await expect(page.getByText('The wheel turns the iris: focus is turned at the ring.')).toBeVisible();
+  await expect(list).toContainText('The wheel back on focus frees a hand from the ring.');
+  await expect(page.getByText(/^From 5\.5 to 7\.0 s the operator .* A pull at another time frees a hand\.$/)).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('radio', { name: 'The wheel turns focus' })).toBeChecked();
 });

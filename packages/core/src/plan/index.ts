@@ -66,6 +66,8 @@ export {
   type ShotPlan,
   WHEEL_JOBS,
   type WheelJob,
+  wheelJob,
+  wheelOf,
 } from './shotPlan.js';
 export { fullList, type PlanList } from './planRoom.js';
 export { targetDistanceMm, targetOverTime, type TargetOverTime, type TrackPosition } from './targetPosition.js';
@@ -97,6 +99,7 @@ export {
   chooseLens,
   chooseRig,
   chooseWheel,
+  setWheelJob,
   detachFromKit,
   type GearChange,
   gearChanges,
@@ -171,5 +174,17 @@ export { withDerivedDistances } from './edits/withDerivedDistances.js';
 export { type PlanNote, type PlanNoteCode } from './notes/planNote.js';
 export { insideNotes } from './notes/insideNotes.js';
 export { planNotes } from './notes/planNotes.js';
+export {
+  HAND_TASKS,
+  type HandClash,
+  handClashes,
+  type HandRelief,
+  handReliefs,
+  type HandSpan,
+  handSpans,
+  type HandTask,
+  PEOPLE,
+  type Person,
+} from './handTasks.js';
 export { type SetUpStep, setUpSteps } from './setUpSteps.js';
 export { staleNotes } from './notes/staleNotes.js';

@@ -19,7 +19,6 @@ import {
   type ShotExposure,
   type ShotOptics,
   type ShotPlan,
-  WHEEL_JOBS,
 } from './shotPlan.js';
 import { floorShape, markShape, subjectShape } from './floorShape.js';
 import { PLAN_LIMITS as LIMITS } from './planLimits.js';
@@ -144,7 +143,7 @@ export const planShape: Shape<ShotPlan> = object<ShotPlan>({
   optics,
   exposure,
   wheel: nullable(wheelShape),
-  wheelTurns: oneOf(...WHEEL_JOBS),
+  wheelElsewhere: nullable(object<NonNullable<ShotPlan['wheelElsewhere']>>({ turns: oneOf('iris', 'zoom'), wheel: wheelShape })),
   rig: nullable(rigShape),
   kit,
   floor: nullable(floorShape),

@@ -1,5 +1,6 @@
 import { type Hand, handAtTwoJobs } from '../hand/index.js';
 import { CARRIED_SUPPORTS } from '../kit/index.js';
+import type { Drawn } from './byDrawing.js';
 import { planDistances } from './planDistances.js';
 import { type OpticsChange, pullEndS, type ShotPlan } from './shotPlan.js';
 
@@ -34,7 +35,7 @@ export function handAt(plan: ShotPlan, timeS: number): Hand {
 }
 
 /** Whether the camera moves, pans or tilts at a time. */
-function isCameraMovingAt(plan: ShotPlan, timeS: number): boolean {
+export function isCameraMovingAt(plan: Drawn, timeS: number): boolean {
   const { cameraAt } = planDistances(plan);
   const [before, after] = [cameraAt(Math.max(timeS - AROUND_S, 0)), cameraAt(timeS + AROUND_S)];
   if (!before || !after) return false;

@@ -191,10 +191,10 @@ export interface ShotPlan {
   readonly method: Method;
   readonly optics: ShotOptics;
   readonly exposure: ShotExposure;
-  /** null for a hand at the ring */
+  /** On the focus ring; null for a hand at the ring */
   readonly wheel: Wheel | null;
-  /** What the wheel is set to turn in this shot */
-  readonly wheelTurns: WheelJob;
+  /** The wheel where it turns something else than focus: then a hand is at the focus ring, and `wheel` is null */
+  readonly wheelElsewhere: { readonly turns: Exclude<WheelJob, 'focus'>; readonly wheel: Wheel } | null;
   /** null until one is chosen */
   readonly rig: Rig | null;
   readonly kit: KitSources;
@@ -249,6 +249,16 @@ export function sharpBeatsAt(plan: Pick<ShotPlan, 'beats' | 'alternates'>, timeS
     ({ requirement: kind, fromS, toS }) =>
       kind === 'sharp' && timeS >= fromS - TIME_TOLERANCE_S && timeS < toS - TIME_TOLERANCE_S,
   );
+}
+
+/** What the wheel of a shot turns. */
+export function wheelJob({ wheelElsewhere }: Pick<ShotPlan, 'wheelElsewhere'>): WheelJob {
+  return wheelElsewhere?.turns ?? 'focus';
+}
+
+/** The wheel of a shot, whatever it turns; null if there is none. */
+export function wheelOf({ wheel, wheelElsewhere }: Pick<ShotPlan, 'wheel' | 'wheelElsewhere'>): Wheel | null {
+  return wheel ?? wheelElsewhere?.wheel ?? null;
 }
 
 /** Tolerance for rounding of times: far below a frame. */

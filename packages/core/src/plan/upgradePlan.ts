@@ -236,7 +236,7 @@ function toSchema12(plan: Json): Json {
       enlargedPercent: 0,
     },
     areHandsNeeded: false,
-    wheelTurns: 'focus',
+    wheelElsewhere: null,
   };
   return checkPlan(upgraded).length === 0 ? { ...withDerivedDistances(upgraded as unknown as ShotPlan) } : upgraded;
 }

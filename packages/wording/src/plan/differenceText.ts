@@ -15,6 +15,8 @@ import {
   type ShotPlan,
   type TitledPlan,
   type UnitSystem,
+  wheelJob,
+  wheelOf,
 } from '@still-heron/core';
 import { listed } from '../figure.js';
 import { METHOD_WORDS } from './methodText.js';
@@ -66,13 +68,13 @@ const PART_VALUES: Readonly<Partial<Record<PlanPart, (plan: ShotPlan) => string>
   lens: ({ optics }) => optics.lens.name,
   'focal-length': ({ optics }) => `${optics.focalLengthMm} mm`,
   stop: ({ optics }) => formatStop(optics.stop, optics.lens.stopScale),
-  wheel: ({ wheel }) => wheel?.name ?? 'none',
+  wheel: (plan) => wheelOf(plan)?.name ?? 'none',
   rig: ({ rig }) => rig?.name ?? 'none',
   'hand-speed': ({ maxHandDegPerS }) => `${maxHandDegPerS}°/s`,
   reversed: ({ isReversed }) => (isReversed ? 'reversed' : 'forwards'),
   'hands-needed': ({ areHandsNeeded }) => (areHandsNeeded ? 'yes' : 'no'),
   enlarged: ({ optics }) => `${optics.enlargedPercent} %`,
-  'wheel-turns': ({ wheelTurns }) => wheelTurns,
+  'wheel-turns': wheelJob,
 };
 
 const PART_NAMES: Readonly<Record<PlanPart, string>> = {

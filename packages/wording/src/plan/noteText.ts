@@ -2,6 +2,7 @@ import { formatStop, formatStops, formatTime, type PlanNote, type PlanNoteCode, 
 import { counted, figure, listed } from '../figure.js';
 import { commonOffsetText, offsetCauseText } from '../marks/readingText.js';
 import { SECOND_JOB_WORDS } from '../verdict/effortText.js';
+import { handClashText, handReliefText } from './handText.js';
 import { METHOD_WORDS } from './methodText.js';
 import { SUPPORT_WORDS } from '../kit/kitText.js';
 
@@ -60,6 +61,8 @@ const WRITERS: Writers = {
     `The camera moves in this shot: walk its path before rolling, clear it, and have a spotter where anybody walks backward. ${LOCAL_RULES}`,
   'hands-needed': ({ isPulled }) =>
     `Hands are needed for something else during the take.${isPulled ? ' This method needs one at the ring: leave focus to the camera, or set it once.' : ''} Keep one hand free and the eyes on the way. ${LOCAL_RULES}`,
+  'hands-clash': ({ clash, times, relief }) =>
+    [handClashText(clash), times > 1 && `It happens ${times} times.`, relief && handReliefText(relief)].filter(Boolean).join(' '),
   'pulls-unused': ({ pulls, method }) =>
     method === 'automatic'
       ? `Focus is left to autofocus: nobody makes the ${counted(pulls, 'pull')} of the plan.`

@@ -10,9 +10,7 @@ import {
   chooseCamera,
   chooseLens,
   chooseRig,
-  chooseWheel,
   type UnitSystem,
-  wheelNearerTurns,
   type Camera,
   type KitSources,
 } from '@still-heron/core';
@@ -26,6 +24,7 @@ import { CameraFields } from './CameraFields';
 import { choicesOf, NONE, OWN } from './gearChoices';
 import { LensFields } from './LensFields';
 import { OwnedGear } from './OwnedGear';
+import { WheelPick } from './WheelPick';
 import { useEdit } from '../shot/useEdit';
 import fieldStyles from '../../ui/fields/fields.module.css';
 import styles from './GearFields.module.css';
@@ -181,21 +180,6 @@ function LensPick({ plan, units }: Props) {
         </>
       )}
     </section>
-  );
-}
-
-function WheelPick({ plan }: { readonly plan: ShotPlan }) {
-  const edit = useEdit();
-  return (
-    <OwnedGear
-      kind="wheels"
-      title="Wheel"
-      taken={plan.wheel}
-      takenFrom={plan.kit.wheelId}
-      nothing="hand on the ring"
-      hint={`nearer is ${wheelNearerTurns(plan.wheel, plan.optics.lens.nearerTurns)}`}
-      onPick={(name, id, wheel) => edit(name, (now) => chooseWheel(now, id, wheel))}
-    />
   );
 }
 

@@ -5,6 +5,7 @@ import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { WordChoice } from '../../ui/fields/WordChoice';
 import { CALCULATOR_VIEWS, CalculatorView, type CalculatorViewName } from '../calculator/ZoneCalculator';
 import { GearChanges } from './GearChanges';
+import { HandsView } from './HandsView';
 import { LightView } from './LightView';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { distanceTried, selectSession } from '../shot/sessionSlice';
@@ -20,11 +21,12 @@ import { Sentence } from '../../ui/Sentence';
 import layoutStyles from '../../ui/layout.module.css';
 import calculatorStyles from '../calculator/calculator.module.css';
 
-type ViewName = 'zone' | 'light' | CalculatorViewName;
+type ViewName = 'zone' | 'light' | 'hands' | CalculatorViewName;
 const VIEWS: readonly { readonly value: ViewName; readonly word: string }[] = [
   { value: 'zone', word: 'Zone' },
   ...CALCULATOR_VIEWS,
   { value: 'light', word: 'Light' },
+  { value: 'hands', word: 'Hands' },
 ];
 
 /** Set-up step: camera, lens and stop, with the zone drawn to scale, beside the zone calculator. */
@@ -53,7 +55,8 @@ export function SetupPage() {
           />
         </div>
         {view === 'light' && <LightView plan={plan} />}
-        {view !== 'zone' && view !== 'light' && (
+        {view === 'hands' && <HandsView plan={plan} />}
+        {view !== 'zone' && view !== 'light' && view !== 'hands' && (
           <CalculatorView view={view} optics={plan.optics} units={units} onStop={setTheStop} />
         )}
         {view === 'zone' && (

@@ -1,7 +1,7 @@
 import { isDeepEqual } from '../../deepEqual.js';
 import type { Camera, Lens, Rig, Wheel } from '../../kit/index.js';
 import type { GearPart } from '../edits/gear.js';
-import type { ShotPlan } from '../shotPlan.js';
+import { type ShotPlan, wheelOf } from '../shotPlan.js';
 
 /** How a ring was described. */
 export type RingSummary =
@@ -29,10 +29,14 @@ export function gearDifferences(before: ShotPlan, after: ShotPlan, part: GearPar
         ...ringDifferences(before.optics.lens.ring, after.optics.lens.ring),
       ];
     case 'wheel':
-      return before.wheel && after.wheel ? fieldsOf(part, before.wheel, after.wheel) : [];
+      return wheelDifferences(wheelOf(before), wheelOf(after));
     case 'rig':
       return before.rig && after.rig ? fieldsOf(part, before.rig, after.rig) : [];
   }
+}
+
+function wheelDifferences(was: Wheel | null, is: Wheel | null): GearDifference[] {
+  return was && is ? fieldsOf('wheel', was, is) : [];
 }
 
 function fieldsOf<P extends 'camera' | 'lens' | 'wheel' | 'rig', T extends object>(part: P, was: T, is: T) {

@@ -1,5 +1,5 @@
 import { isDeepEqual } from '../../deepEqual.js';
-import type { ShotPlan } from '../shotPlan.js';
+import { type ShotPlan, wheelOf } from '../shotPlan.js';
 import { type BeatDifference, beatDifferences } from './beatDifferences.js';
 import { type MarkDifference, markDifferences } from './markDifferences.js';
 import { type PullDifference, trackDifferences } from './pullDifferences.js';
@@ -22,9 +22,9 @@ const PARTS = {
   sharpness: ({ optics }: ShotPlan) => optics.sharpness,
   enlarged: ({ optics }: ShotPlan) => optics.enlargedPercent,
   exposure: ({ exposure }: ShotPlan) => exposure,
-  wheel: ({ wheel }: ShotPlan) => wheel?.name ?? null,
-  'wheel-turns': ({ wheelTurns }: ShotPlan) => wheelTurns,
-  'wheel-figures': ({ wheel }: ShotPlan) => wheel,
+  wheel: (plan: ShotPlan) => wheelOf(plan)?.name ?? null,
+  'wheel-turns': ({ wheelElsewhere }: ShotPlan) => wheelElsewhere && [wheelElsewhere.turns],
+  'wheel-figures': wheelOf,
   rig: ({ rig }: ShotPlan) => rig?.name ?? null,
   'rig-figures': ({ rig }: ShotPlan) => rig,
   kit: ({ kit }: ShotPlan) => kit,

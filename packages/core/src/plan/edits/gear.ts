@@ -1,6 +1,6 @@
 import { isDeepEqual } from '../../deepEqual.js';
 import { cameraInMode, type KitCamera, type KitItems, type Lens, type Rig, type Wheel } from '../../kit/index.js';
-import type { KitSources, ShotPlan } from '../shotPlan.js';
+import { type KitSources, type ShotPlan, type WheelJob, wheelJob, wheelOf } from '../shotPlan.js';
 import { setCamera, setLens } from './optics.js';
 import { withRingDegs } from './readings.js';
 
@@ -15,10 +15,24 @@ export function chooseLens(plan: ShotPlan, lensId: string, lens: Lens): ShotPlan
   return setLens({ ...plan, kit: { ...plan.kit, lensId } }, lens, lensId === plan.kit.lensId);
 }
 
-/** Uses a wheel or motor from the kit; null for a hand at the ring. */
+/** Uses a wheel or motor from the kit, for what the wheel of the shot turns; null for none. */
 export function chooseWheel(plan: ShotPlan, wheelId: string | null, wheel: Wheel | null): ShotPlan {
-  const changed = isDeepEqual(wheel, plan.wheel) ? plan : withRingDegs(plan, wheel);
-  return { ...changed, kit: { ...plan.kit, wheelId } };
+  const kit = { ...plan.kit, wheelId };
+  const { wheelElsewhere } = plan;
+  if (wheelElsewhere) return { ...plan, kit, wheelElsewhere: wheel && { ...wheelElsewhere, wheel } };
+  return { ...withWheel(plan, wheel), kit };
+}
+
+/** Sets what the wheel of the shot turns. Away from focus, a hand is at the focus ring. */
+export function setWheelJob(plan: ShotPlan, turns: WheelJob): ShotPlan {
+  const wheel = wheelOf(plan);
+  if (wheel === null || turns === wheelJob(plan)) return plan;
+  if (turns === 'focus') return withWheel({ ...plan, wheelElsewhere: null }, wheel);
+  return { ...withWheel(plan, null), wheelElsewhere: { turns, wheel } };
+}
+
+function withWheel(plan: ShotPlan, wheel: Wheel | null): ShotPlan {
+  return isDeepEqual(wheel, plan.wheel) ? plan : withRingDegs(plan, wheel);
 }
 
 /** Uses a rig from the kit; null for none. */
@@ -66,6 +80,7 @@ export function gearChanges(plan: ShotPlan, now: KitNow): GearChange[] {
 }
 
 function isSameGear(a: ShotPlan, b: ShotPlan, part: GearPart): boolean {
-  const partOf = ({ optics, wheel, rig }: ShotPlan) => ({ camera: optics.camera, lens: optics.lens, wheel, rig })[part];
+  const partOf = (plan: ShotPlan) =>
+    ({ camera: plan.optics.camera, lens: plan.optics.lens, wheel: wheelOf(plan), rig: plan.rig })[part];
   return isDeepEqual(partOf(a), partOf(b));
 }

@@ -43,7 +43,7 @@ export function newPlan(like?: ShotPlan): ShotPlan {
     cameraErrors: like?.cameraErrors ?? null,
     isReversed: false,
     areHandsNeeded: false,
-    wheelTurns: 'focus',
+    wheelElsewhere: null,
     rehearsals: [],
     goals: DEFAULT_GOALS,
     schedule: { ...DEFAULT_SCHEDULE, day: like?.schedule.day ?? DEFAULT_SCHEDULE.day },

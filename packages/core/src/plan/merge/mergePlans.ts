@@ -39,7 +39,6 @@ const PARTS: readonly Part[] = [
       'schedule',
       'notes',
       'areHandsNeeded',
-      'wheelTurns',
     ] as const
   ).map(field),
   {
@@ -60,8 +59,8 @@ const PARTS: readonly Part[] = [
     put: (plan, { optics: { sharpness, enlargedPercent } }) => optics(plan, { sharpness, enlargedPercent }),
   },
   {
-    of: (plan) => [plan.wheel, plan.kit.wheelId],
-    put: (plan, from) => kit({ ...plan, wheel: from.wheel }, { wheelId: from.kit.wheelId }),
+    of: (plan) => [plan.wheel, plan.wheelElsewhere, plan.kit.wheelId],
+    put: (plan, { wheel, wheelElsewhere, kit: { wheelId } }) => kit({ ...plan, wheel, wheelElsewhere }, { wheelId }),
   },
   {
     of: (plan) => [plan.rig, plan.kit.rigId],

@@ -1,4 +1,5 @@
 import type { Support } from '../../kit/index.js';
+import type { HandClash, HandRelief } from '../handTasks.js';
 import type { Method } from '../shotPlan.js';
 import type { CommonOffset } from '../readings.js';
 import type { SecondJob } from '../secondJob.js';
@@ -40,6 +41,8 @@ interface NoteValues {
   'camera-moves': object;
   /** The hands are needed for something else; `isPulled` if the method needs one at the ring */
   'hands-needed': { readonly isPulled: boolean };
+  /** Somebody would need a third hand: the first time, and how often */
+  'hands-clash': { readonly clash: HandClash; readonly times: number; readonly relief: HandRelief | null };
   /** Pulls of a shot whose method makes none */
   'pulls-unused': { readonly pulls: number; readonly method: Method };
   /** The recording mode is slower than the shot */

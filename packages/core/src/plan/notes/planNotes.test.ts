@@ -40,7 +40,11 @@ describe('what the gear says against the plan', () => {
     ['a zoom not used', marksHold(chooseLens(twoPeople(), 'z', zoom)), ['no-zoom-in-to-focus']],
     ['a crane with a hand at the ring', rigged('crane', 'puller'), ['out-of-reach', 'licensed-people']],
     ['a crane by remote', rigged('crane', 'remote'), ['licensed-people']],
-    ['a stabiliser by hand', rigged('stabiliser', 'alone'), ['hand-on-stabiliser', 'walking', 'two-jobs', 'type-focal-length']],
+    [
+      'a stabiliser by hand',
+      rigged('stabiliser', 'alone'),
+      ['hands-clash', 'hand-on-stabiliser', 'walking', 'two-jobs', 'type-focal-length'],
+    ],
     ['handheld', rigged('handheld', 'alone'), ['walking', 'two-jobs']],
     ['stopped far down', setStop(twoPeople(), 22), ['diffraction']],
     ['another shutter', { ...twoPeople(), exposure: { ...twoPeople().exposure, shutterAngleDeg: 90 } }, ['other-shutter']],

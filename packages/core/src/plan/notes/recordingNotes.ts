@@ -1,5 +1,6 @@
 import { offersRate } from '../../kit/index.js';
 import type { ShotPlan } from '../shotPlan.js';
+import { handClashes, handReliefs, handSpans } from '../handTasks.js';
 import type { PlanNote } from './planNote.js';
 
 /** A frame rate that the recording mode or the camera does not have. Nothing is said of figures that nobody has typed. */
@@ -11,9 +12,15 @@ export function recordingNotes({ captureFps, optics: { camera } }: Pick<ShotPlan
   return [{ code: 'rate-not-offered', kind: 'blocks', captureFps, frameRates, camera: name }];
 }
 
-/** The hands are needed elsewhere, or the plan has pulls that its method does not make. */
-export function handsNotes({ areHandsNeeded, method, focusTrack }: ShotPlan): PlanNote[] {
+/** Somebody would need a third hand, the hands are needed elsewhere, or the plan has pulls that its method does not make. */
+export function handsNotes(plan: ShotPlan): PlanNote[] {
+  const { areHandsNeeded, method, focusTrack } = plan;
   const notes: PlanNote[] = [];
+  const [clash, ...others] = plan.rig === null ? [] : handClashes(handSpans(plan));
+  if (clash) {
+    const relief = handReliefs(plan, clash)[0] ?? null;
+    notes.push({ code: 'hands-clash', kind: 'warning', clash, times: others.length + 1, relief });
+  }
   const isPulled = method === 'rack' || method === 'follow';
   if (areHandsNeeded) notes.push({ code: 'hands-needed', kind: 'caution', isPulled });
   const pulls = focusTrack.pulls.length;
