@@ -1,3 +1,4 @@
+import { newPlan } from '@still-heron/core';
 import type { Browser, Page } from '@playwright/test';
 import { expect, type Heron, test } from './heron';
 
@@ -245,4 +246,37 @@ test('the list shows keep rates, the time of each day, and what needs attention 
   await expect(page.getByRole('button', { name: 'Move 12D The ferry takes the bell in shooting order' })).toBeDisabled();
   await page.getByRole('radio', { name: 'in shooting order' }).click();
   expect(await slates()).toBe('4A 4B 9A 9C 12A 12D 14A');
+});
+
+test('split and cover: both halves are judged, one press makes two shots, and another shot is what the edit cuts to', async ({
+  heron,
+  page,
+}) => {
+  const { productionId } = await heron.openCopy('9C', 'stop');
+  const cover = { scene: '', slate: '9D', title: 'The stairs alone', plan: newPlan() };
+  const { id: coverId } = await heron.api<{ id: string }>('post', `productions/${productionId}/shots`, cover);
+  await drawn(page);
+  await fold(page, 'Split and cover');
+  const panel = page.getByRole('region', { name: 'Split and cover' });
+  await expect(panel.getByText(/^\d+ and \d+ of 100 takes kept$/).first()).toBeVisible();
+  await expect(panel.getByText(/^\d+ \+ \d+ takes instead of \d+$/).first()).toBeVisible();
+  await expect(panel.getByText('A shot lasts at least 0.5 s.')).toBeVisible();
+  await expect(panel.getByRole('button', { name: /^Cut at the playhead, 0\.0 s/ })).toBeDisabled();
+
+  await page.getByRole('combobox', { name: 'if no take is kept, cut to the shot' }).click();
+  await page.getByTitle('9D The stairs alone').click();
+  await expect(page.getByRole('button', { name: 'Undo: change the shot to cut to' })).toBeEnabled();
+  await heron.expectSaved();
+
+  await panel
+    .getByRole('button', { name: /^Make two shots/ })
+    .first()
+    .press('Enter');
+  await expect(page).toHaveURL(/\/pull$/);
+  await expect(page.getByLabel('Slate')).toHaveValue(/-A$/);
+  const [a, b] = (await heron.shots(productionId)).filter(({ slate }) => /-[AB]$/.test(slate));
+  expect([a!.slate.slice(-2), b!.slate.slice(-2)]).toEqual(['-A', '-B']);
+  expect(a!.plan.schedule.coverShotId).toBe(coverId);
+  expect(a!.plan.marks).toEqual(b!.plan.marks);
+  await expect(heron.verdict).toContainText('Sharp');
 });

@@ -63,6 +63,7 @@ export { moveFigureLabel, moveFigureValue, speedText } from './moves/moveFigureT
 export { autofocusReasonText, methodArgumentText, OTHER_VIEWS, pullsAfterText } from './stop/methodArgumentText.js';
 export { enlargedText, onScreenText } from './setup/recordingText.js';
 export { HAND_TASK_WORDS, handClashText, handReliefText, PERSON_WORDS, WHEEL_JOB_WORDS, wheelJobText } from './plan/handText.js';
+export { halfSlates, halvesTakesText, halvesText, splitObstacleText } from './stop/splitText.js';
 export { setUpStepText } from './plan/setUpStepText.js';
 export { narrateAutofocus } from './verdict/narrateAutofocus.js';
 export { TIMELINE_LABELS } from './takes/timelineLabels.js';

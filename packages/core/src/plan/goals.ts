@@ -35,7 +35,9 @@ export interface Schedule {
   readonly takes: number | null;
   /** What the edit cuts to if no take is kept */
   readonly cover: string;
+  /** Shot that the edit cuts to then; null for none. It may have been deleted since */
+  readonly coverShotId: string | null;
 }
 
 /** Assumed values of a new shot; shown as assumptions. */
-export const DEFAULT_SCHEDULE: Schedule = { day: 1, setUpMin: 20, betweenTakesS: 90, takes: null, cover: '' };
+export const DEFAULT_SCHEDULE: Schedule = { day: 1, setUpMin: 20, betweenTakesS: 90, takes: null, cover: '', coverShotId: null };

@@ -188,3 +188,4 @@ export {
 } from './handTasks.js';
 export { type SetUpStep, setUpSteps } from './setUpSteps.js';
 export { staleNotes } from './notes/staleNotes.js';
+export { type SplitObstacle, splitObstacle, splitShot, splitTimes } from './edits/splitShot.js';

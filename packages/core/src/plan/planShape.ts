@@ -131,6 +131,7 @@ const schedule = object<Schedule>({
   betweenTakesS: quantity(LIMITS.betweenTakesS),
   takes: nullable(quantity(LIMITS.takes)),
   cover: text(LIMITS.cover),
+  coverShotId: nullable(id),
 });
 
 /** Shape of a saved plan. `checkPlan` also checks its parts against each other. */

@@ -50,7 +50,7 @@ test('nothing of a plan with everything in it is lost', () => {
     wheel: saved['wheel'],
     rig: saved['rig'],
     kit: saved['kit'],
-    schedule: saved['schedule'],
+    schedule: { ...(saved['schedule'] as object), coverShotId: null },
     hand: { ...(saved['hand'] as object), twoJobsFactor: 1.5 },
     notes: 'a note',
     isReversed: false,

@@ -222,7 +222,7 @@ function toSchema11(plan: Json): Json {
 
 /**
  * Schema 12 adds what the camera's figures and tests say of frame rates and autofocus, and whether the lens has a motor for it; how much
- * the edit enlarges; what the wheel turns; and whether the hands are needed. Plans older than schema 11 get the tapings that schema 10 added.
+ * the edit enlarges; what the wheel turns; the shot to cut to; and whether the hands are needed. Plans older than schema 11 get the tapings that schema 10 added.
  */
 function toSchema12(plan: Json): Json {
   const optics = isRecord(plan['optics']) ? plan['optics'] : {};
@@ -235,6 +235,7 @@ function toSchema12(plan: Json): Json {
       lens: isRecord(optics['lens']) ? upgradeLens(optics['lens']) : optics['lens'],
       enlargedPercent: 0,
     },
+    schedule: isRecord(plan['schedule']) ? { coverShotId: null, ...plan['schedule'] } : plan['schedule'],
     areHandsNeeded: false,
     wheelElsewhere: null,
   };
