@@ -280,3 +280,36 @@ test('split and cover: both halves are judged, one press makes two shots, and an
   expect(a!.plan.marks).toEqual(b!.plan.marks);
   await expect(heron.verdict).toContainText('Sharp');
 });
+
+test('watching and correcting: what is seen on the display, how long softness lasts, and what corrections keep', async ({
+  heron,
+  page,
+}) => {
+  await heron.openCopy('9A', 'stop');
+  await drawn(page);
+  await fold(page, 'Watching and correcting');
+  const panel = page.getByRole('region', { name: 'Watching and correcting' });
+  await expect(panel.getByTestId('watched-rates')).toHaveCount(0);
+  await panel.getByRole('radio', { name: 'a display' }).click();
+  await expect(
+    panel.getByText(/^Blur is seen there from \d\.\d times the limit of sharpness on\. .* sharp again after \d\.\d\d s\.$/),
+  ).toBeVisible();
+  const rates = panel.getByTestId('watched-rates');
+  // nothing is tolerated yet: a correction comes too late
+  await expect(rates).toHaveText(/^(\d+) of 100 takes kept with corrections, \1 of 100 without$/);
+  await panel.getByRole('button', { name: /^Allow \d+ frames$/ }).press('Enter');
+  await expect(panel.getByRole('button', { name: /^Allow/ })).toHaveCount(0);
+  const kept = async () =>
+    /^(\d+) .*, (\d+)/
+      .exec((await rates.textContent()) ?? '')
+      ?.slice(1)
+      .map(Number) ?? [0, 0];
+  await expect.poll(async () => (await kept())[0]! - (await kept())[1]!).toBeGreaterThan(2);
+  await expect(panel.getByText(/^A display twice as large: \d+ of 100, \d+ more\.$/)).toBeVisible();
+  await panel.getByLabel('picture comes late by').fill('1.5');
+  await panel.getByLabel('picture comes late by').press('Enter');
+  await expect(panel.getByText(/^A picture without delay: \d+ of 100, \d+ more\.$/)).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(panel.getByRole('button', { name: /^Allow \d+ frames$/ })).toBeVisible();
+});

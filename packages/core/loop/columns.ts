@@ -19,6 +19,7 @@ export class Columns {
   stopSigmaMm: f64;
   driftSigmaMm: f64;
   driftKept: f64;
+  rightWayShare: f64;
   frameCount: i32;
   subjectCount: i32;
   holdCount: i32;
@@ -28,6 +29,7 @@ export class Columns {
   cameraDrawsAt: i32;
   lowStopMark: i32;
   highStopMark: i32;
+  correctFrames: i32;
   angleDegs: usize;
   cameraX: usize;
   cameraY: usize;
@@ -65,11 +67,14 @@ export class Columns {
   beatTo: usize;
   beatAllowedLost: usize;
   beatKey: usize;
+  beatTolerated: usize;
   beatSeenAt: usize;
   beatIsSoft: usize;
   beatStands: usize;
   beatZoneAt: usize;
+  beatNoticeAt: usize;
   beatBlurMm: usize;
+  beatNoticeBlurMm: usize;
   beatLensMoves: usize;
   zones: usize;
   focusPerMm: usize;

@@ -55,7 +55,8 @@ function stateOf(seed: u32, take: u32, k: u32): u32 {
   return spread(spread(seed + (k + 1) * 0x9e3779b9) ^ ((take + 1) * (0x6a09e667 + 2 * k)));
 }
 
-function spread(value: u32): u32 {
+/** Mixes the bits of a number. */
+export function spread(value: u32): u32 {
   let x = (value ^ (value >> 16)) * 0x85ebca6b;
   x = (x ^ (x >> 13)) * 0xc2b2ae35;
   return x ^ (x >> 16);

@@ -4,22 +4,17 @@
  *
  * It reads the columns described in `src/trials/trialColumns.ts`. Their addresses are at address 0, in the order of `Columns`.
  */
+import { ENTRIES, LOOSE, NEAREST_MM, angleAt, easedShare, isInMovingZone, setDeg, trackingDegAt } from './angles';
 import { floorOf, within } from './arithmetic';
 import { columns, put, putWhole, real, seenBy, whole } from './columns';
 import { depthAt, placeCamera } from './depths';
 import { draw, drawSetup } from './draws';
+import { keepsWatchedBeat } from './watched';
 
 export { draw } from './draws';
 
-/** As in `zoneTables.ts`. */
-const ENTRIES = 2048;
-/** Smallest distance of a subject after its error. */
-const NEAREST_MM: f64 = 1;
 /** As in `trialColumns.ts`. */
 const TAKES_PER_SETUP: u32 = 20;
-/** Tolerance for rounding at the exact edge of the zone. */
-const LOOSE: f64 = 1 + 1e-9;
-
 /**
  * Runs trials and returns how many are kept. Adds to `beatsKept` and `sharp`; with `countOnly` it leaves a trial as soon as it
  * is lost.
@@ -45,7 +40,9 @@ export function run(seed: u32, firstTrial: u32, takes: i32, countOnly: bool): i3
     placeEverything();
     let isKept = true;
     for (let beat = 0; beat < columns.beatCount && (isKept || !countOnly); beat++) {
-      if (keepsBeat(beat, countOnly, take)) putWhole(beatsKept, beat, whole(beatsKept, beat) + 1);
+      const isPlain = columns.correctFrames == 0 && whole(columns.beatTolerated, beat) == 0;
+      if (isPlain ? keepsBeat(beat, countOnly, take) : keepsWatchedBeat(beat, countOnly, take, seed))
+        putWhole(beatsKept, beat, whole(beatsKept, beat) + 1);
       else isKept = false;
     }
     if (isKept) kept++;
@@ -112,31 +109,6 @@ function placeEverything(): void {
 /** First frame at or after a time given in frames, with tolerance for rounding. */
 function frameAfter(frames: f64): i32 {
   return frames <= 0 ? 0 : <i32>Math.ceil(frames - 1e-6);
-}
-
-/** Ring angle for an erroneous distance, between the hard stops. */
-function setDeg(mm: f64): f64 {
-  return within(angleAt(mm), columns.lowDeg, columns.highDeg);
-}
-
-/** Ring angle for an erroneous distance, on the whole ring. */
-function angleAt(mm: f64): f64 {
-  const angleDegs = columns.angleDegs;
-  const stepDeg = columns.stepDeg;
-  const lowDeg = columns.ringLowDeg;
-  const at = within(columns.anglesPerPerMm / (mm > NEAREST_MM ? mm : NEAREST_MM), 0, ENTRIES);
-  const entry = min(floorOf(at), ENTRIES - 1);
-  const fromDeg = real(angleDegs, entry);
-  const deg = fromDeg + (at - <f64>entry) * (real(angleDegs, entry + 1) - fromDeg);
-  const setTo = stepDeg == 0 ? deg : lowDeg + Math.round((deg - lowDeg) / stepDeg) * stepDeg;
-  return within(setTo, lowDeg, columns.ringHighDeg);
-}
-
-/** Ring angle of a tracking hold at a frame in this trial. */
-function trackingDegAt(hold: i32, frame: i32): f64 {
-  const at = max(0, min(frame - whole(columns.lagFrames, hold), columns.frameCount - 1));
-  const deg = real(columns.trackingDeg, whole(columns.trackingColumn, hold) + at);
-  return within(deg + real(columns.offDeg, hold), columns.lowDeg, columns.highDeg);
 }
 
 /**
@@ -209,38 +181,4 @@ function keepsBeat(beat: i32, countOnly: bool, take: u32): bool {
     }
   }
   return lost <= allowedLostFrames && !isKeyLost;
-}
-
-/**
- * Whether a distance is within the zone of a lens that zooms or changes its stop: as `zoneLimits` computes it, from the focus distance at the
- * ring angle. A table for every state of the lens would be larger than the takes.
- */
-function isInMovingZone(perMm: f64, entry: i32, share: f64, frame: i32, blurMm: f64): bool {
-  const fromPerMm = real(columns.focusPerMm, entry);
-  const focusPerMm = fromPerMm + share * (real(columns.focusPerMm, entry + 1) - fromPerMm);
-  const focalMm = real(columns.lensMm, frame);
-  const spread = real(columns.lensStop, frame) * blurMm;
-  const square = focalMm * focalMm;
-  const separationMm = columns.separationMm;
-  if (focusPerMm <= 0) return perMm * (square / spread + separationMm + focalMm) <= LOOSE;
-  const reachMm = 1 / focusPerMm - separationMm;
-  const root = reachMm * (reachMm - 4 * focalMm);
-  const objectMm = (reachMm + Math.sqrt(root > 0 ? root : 0)) / 2;
-  const toTapeMm = separationMm + focalMm + square / (objectMm - focalMm);
-  const k = spread * (objectMm - focalMm);
-  const nearMm = (objectMm * square) / (square + k) + toTapeMm;
-  if (perMm * nearMm > LOOSE) return false;
-  return k >= square || perMm * LOOSE * ((objectMm * square) / (square - k) + toTapeMm) >= 1;
-}
-
-/** Like `eased`, by index of the easing. */
-function easedShare(easing: i32, tau: f64): f64 {
-  if (easing == 0) return jerk(tau);
-  if (easing == 1) return 2 * jerk(tau / 2);
-  if (easing == 2) return 1 - 2 * jerk((1 - tau) / 2);
-  return tau;
-}
-
-function jerk(tau: f64): f64 {
-  return tau * tau * tau * (10 + tau * (6 * tau - 15));
 }

@@ -64,6 +64,7 @@ export { autofocusReasonText, methodArgumentText, OTHER_VIEWS, pullsAfterText } 
 export { enlargedText, onScreenText } from './setup/recordingText.js';
 export { HAND_TASK_WORDS, handClashText, handReliefText, PERSON_WORDS, WHEEL_JOB_WORDS, wheelJobText } from './plan/handText.js';
 export { halfSlates, halvesTakesText, halvesText, splitObstacleText } from './stop/splitText.js';
+export { betterPictureText, toleratedText, watchedRatesText, WATCHED_WORDS, watchFiguresText } from './stop/watchingText.js';
 export { setUpStepText } from './plan/setUpStepText.js';
 export { narrateAutofocus } from './verdict/narrateAutofocus.js';
 export { TIMELINE_LABELS } from './takes/timelineLabels.js';

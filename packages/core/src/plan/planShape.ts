@@ -19,6 +19,8 @@ import {
   type ShotExposure,
   type ShotOptics,
   type ShotPlan,
+  WATCHED,
+  type Watching,
 } from './shotPlan.js';
 import { floorShape, markShape, subjectShape } from './floorShape.js';
 import { PLAN_LIMITS as LIMITS } from './planLimits.js';
@@ -62,6 +64,7 @@ const beat = object<Beat>({
   requirement: oneOf(...REQUIREMENTS),
   fromS: time,
   toS: time,
+  toleratedFrames: quantity(LIMITS.toleratedFrames),
   requiredShare: quantity(LIMITS.share),
   blurPercent: quantity(LIMITS.blurPercent),
   keyMomentS: nullable(time),
@@ -110,6 +113,14 @@ const hand = object<Hand>({
   twoJobsFactor: quantity(LIMITS.twoJobsFactor),
 });
 
+const watching = object<Watching>({
+  on: oneOf(...WATCHED),
+  displayInches: nullable(quantity(LIMITS.displayInches)),
+  distanceMm: quantity(LIMITS.viewingMm),
+  delayS: quantity(LIMITS.delayS),
+  rightWayShare: quantity(LIMITS.rightWayShare),
+});
+
 const cameraErrors = object<CameraErrors>({
   timingSigmaS: quantity(LIMITS.sigmaS),
   stopSigmaMm: quantity(LIMITS.markSigmaMm),
@@ -155,6 +166,7 @@ export const planShape: Shape<ShotPlan> = object<ShotPlan>({
   alternates: nullable(object<NonNullable<ShotPlan['alternates']>>({ shown: oneOf(...ALTERNATES), other: line })),
   maxHandDegPerS: quantity(LIMITS.maxHandDegPerS),
   hand,
+  watching,
   cameraErrors: nullable(cameraErrors),
   isReversed: boolean(),
   areHandsNeeded: boolean(),

@@ -35,6 +35,8 @@ export interface Beat {
   readonly fromS: number;
   /** Greater than `fromS`; the frame at this time is not part of the beat */
   readonly toS: number;
+  /** Longest soft run, in frames, that does not count against it, except at the key moment */
+  readonly toleratedFrames: number;
   /** Share of the beat's frames that must meet the requirement, above 0 up to 1 */
   readonly requiredShare: number;
   /** Minimum blur of a beat that must be soft, in percent of the picture's width */
@@ -50,6 +52,7 @@ export interface Beat {
 /** Default values of a new beat. */
 export const DEFAULT_BEAT = {
   requirement: 'sharp',
+  toleratedFrames: 0,
   requiredShare: 1,
   blurPercent: 1,
   keyMomentS: null,
@@ -182,6 +185,31 @@ export interface CameraErrors {
   readonly driftTimeS: number;
 }
 
+/** What the puller looks at during a take. */
+export const WATCHED = ['nothing', 'display', 'subject'] as const;
+
+/** How softness is seen during a take, and corrected. */
+export interface Watching {
+  readonly on: (typeof WATCHED)[number];
+  /** Diagonal of the display; null for that of the rig */
+  readonly displayInches: number | null;
+  /** From the eyes to the display */
+  readonly distanceMm: number;
+  /** How late its picture comes */
+  readonly delayS: number;
+  /** Share of corrections whose first turn goes the right way: a soft picture does not tell which way */
+  readonly rightWayShare: number;
+}
+
+/** Until somebody says what is watched. The share is assumed until takes with tracks show it. */
+export const DEFAULT_WATCHING: Watching = {
+  on: 'nothing',
+  displayInches: null,
+  distanceMm: 500,
+  delayS: 0.05,
+  rightWayShare: 0.75,
+};
+
 /** One shot as planned: the document that is edited, undone, saved and restored as a whole. Lengths in mm, times in s. */
 export interface ShotPlan {
   readonly schema: typeof PLAN_SCHEMA;
@@ -211,6 +239,7 @@ export interface ShotPlan {
   readonly maxHandDegPerS: number;
   /** Speed, steadiness and errors of the hand */
   readonly hand: Hand;
+  readonly watching: Watching;
   /** Errors of the camera and its operator; null for what is assumed of the support */
   readonly cameraErrors: CameraErrors | null;
   /** The shot is planned as it is filmed, and will be played backwards in the edit */

@@ -8,7 +8,7 @@ import {
 import { ASSUMED_HAND } from '../hand/index.js';
 import { ASSUMED_PEAK_DEG_PER_S, UNKNOWN_CAMERA, upgradeLens } from '../kit/index.js';
 import { DEFAULT_GOALS, DEFAULT_SCHEDULE } from './goals.js';
-import { ASSUMED_CUE_SIGMA_S, DEFAULT_PULL, PLAN_SCHEMA, type ShotPlan } from './shotPlan.js';
+import { ASSUMED_CUE_SIGMA_S, DEFAULT_PULL, DEFAULT_WATCHING, PLAN_SCHEMA, type ShotPlan } from './shotPlan.js';
 import { checkPlan } from './checkPlan.js';
 import { isRecord, itemsOf, type Json, renamed } from './savedJson.js';
 import { withDerivedDistances } from './edits/withDerivedDistances.js';
@@ -222,7 +222,7 @@ function toSchema11(plan: Json): Json {
 
 /**
  * Schema 12 adds what the camera's figures and tests say of frame rates and autofocus, and whether the lens has a motor for it; how much
- * the edit enlarges; what the wheel turns; the shot to cut to; and whether the hands are needed. Plans older than schema 11 get the tapings that schema 10 added.
+ * the edit enlarges; what the wheel turns; what is watched during a take, and tolerated of a beat; the shot to cut to; and whether the hands are needed. Plans older than schema 11 get the tapings that schema 10 added.
  */
 function toSchema12(plan: Json): Json {
   const optics = isRecord(plan['optics']) ? plan['optics'] : {};
@@ -236,6 +236,8 @@ function toSchema12(plan: Json): Json {
       enlargedPercent: 0,
     },
     schedule: isRecord(plan['schedule']) ? { coverShotId: null, ...plan['schedule'] } : plan['schedule'],
+    beats: itemsOf(plan, 'beats').map((beat) => ({ toleratedFrames: 0, ...beat })),
+    watching: DEFAULT_WATCHING,
     areHandsNeeded: false,
     wheelElsewhere: null,
   };

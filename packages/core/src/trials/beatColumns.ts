@@ -7,13 +7,14 @@ export function beatColumns({ beats, frameCount, movingLens }: PreparedTrials) {
   for (const { isSoft, fromFrame, toFrame, hidden } of beats)
     if (!isSoft) for (let frame = fromFrame; frame < toFrame; frame++) if (!hidden?.[frame]) required[frame] = 1;
   const hiddenColumns = [...new Set(beats.flatMap(({ hidden }) => hidden ?? []))];
-  const { zones, beatZoneAt } = zonesOf(beats);
+  const { zones, beatZoneAt, beatNoticeAt } = zonesOf(beats);
   return {
     beatSubject: whole(beats, (beat) => beat.subject),
     beatFrom: whole(beats, (beat) => beat.fromFrame),
     beatTo: whole(beats, (beat) => beat.toFrame),
     beatAllowedLost: whole(beats, (beat) => beat.allowedLostFrames),
     beatKey: whole(beats, (beat) => beat.keyFrame),
+    beatTolerated: whole(beats, (beat) => beat.toleratedFrames),
     // where the beat's column begins in `seenBefore`; -1 for one whose subject is never hidden
     beatSeenAt: whole(beats, ({ hidden }) => (hidden ? hiddenColumns.indexOf(hidden) * (frameCount + 1) : -1)),
     beatIsSoft: whole(beats, (beat) => Number(beat.isSoft)),
@@ -21,7 +22,10 @@ export function beatColumns({ beats, frameCount, movingLens }: PreparedTrials) {
     beatStands: whole(beats, (beat) => Number(beat.isStill)),
     // where its zone table begins in `zones`
     beatZoneAt,
+    // likewise of the zone outside of which softness is noticed; -1 where a blur tells
+    beatNoticeAt,
     beatBlurMm: reals(beats, (beat) => beat.blurMm),
+    beatNoticeBlurMm: reals(beats, (beat) => beat.noticeBlurMm),
     beatLensMoves: whole(beats, () => Number(movingLens !== null)),
     zones,
     focusPerMm: movingLens?.focus.perMm ?? NO_NUMBERS,
@@ -58,11 +62,15 @@ function lensUntil({ focalLengthMm, fNumber }: MovingLens): Int32Array {
 }
 
 /** All zone tables in sequence without duplicates; near and far limits alternate. */
-function zonesOf(beats: readonly PreparedBeat[]): { zones: Float64Array; beatZoneAt: Int32Array } {
-  const tables = [...new Set(beats.flatMap(({ zone }) => zone ?? []))];
+function zonesOf(beats: readonly PreparedBeat[]) {
+  const tables = [...new Set(beats.flatMap(({ zone, noticeZone }) => [zone ?? [], noticeZone ?? []].flat()))];
   const parts = tables.map(({ near, far }) =>
     Float64Array.from({ length: 2 * near.length }, (_, k) => (k % 2 === 0 ? near[k / 2]! : far[(k - 1) / 2]!)),
   );
   const length = parts[0]?.length ?? 0;
-  return { zones: concatenated(parts), beatZoneAt: whole(beats, ({ zone }) => (zone ? tables.indexOf(zone) * length : 0)) };
+  return {
+    zones: concatenated(parts),
+    beatZoneAt: whole(beats, ({ zone }) => (zone ? tables.indexOf(zone) * length : 0)),
+    beatNoticeAt: whole(beats, ({ noticeZone }) => (noticeZone ? tables.indexOf(noticeZone) * length : -1)),
+  };
 }

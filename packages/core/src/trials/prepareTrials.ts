@@ -33,12 +33,13 @@ import type {
   TakesOptions,
 } from './preparedTrials.js';
 import { isConstantInScene, type PreparedScene, prepareScene } from './prepareScene.js';
-import { angleTableOf, focusTableOf, type ZoneTable, zoneTableOf } from './zoneTables.js';
+import { watchFigures, type WatchFigures } from './watching.js';
+import { angleTableOf, distanceTableOf, focusTableOf, type ZoneTable, zoneTableOf } from './zoneTables.js';
 
 /** Precomputes what all trials of a plan share, or reports what is missing. */
 export function prepareTrials(
   plan: ShotPlan,
-  { order: like, without, camera: given }: TakesOptions = {},
+  { order: like, without, camera: given, watching }: TakesOptions = {},
 ): PreparedTrials | { readonly missing: readonly Missing[] } {
   const verdict = evaluatePull(plan);
   if (verdict.status === 'incomplete') return { missing: verdict.missing };
@@ -51,7 +52,8 @@ export function prepareTrials(
   const standing = verdict.subjects.map(({ subjectId }) => plan.subjects.find(({ id }) => id === subjectId)!);
   const scene = prepareScene(plan, standing, frameCount);
   const camera = withoutCameraError(given ?? cameraErrorsOf(plan), without ?? null);
-  const trial: TrialContext = { plan, verdict, ring, order, scene, camera, drawsAt, isLeftOut };
+  const watch = watching ? watchFigures(plan, watching) : null;
+  const trial: TrialContext = { plan, verdict, ring, order, scene, camera, watch, drawsAt, isLeftOut };
   const subjects = subjectsOf(trial);
   const range = ringRange(ring);
   return {
@@ -76,6 +78,10 @@ export function prepareTrials(
     pulls: pullsOf(trial),
     subjects,
     beats: beatsOf(trial, subjects),
+    watched: watch && {
+      correctFrames: Math.max(1, Math.round(watch.sharpAgainS * captureFps)),
+      rightWayShare: watch.rightWayShare,
+    },
   };
 }
 
@@ -93,6 +99,8 @@ interface TrialContext {
   readonly order: DrawLayout;
   readonly scene: PreparedScene;
   readonly camera: CameraErrors;
+  /** null if nobody watches */
+  readonly watch: WatchFigures | null;
   readonly drawsAt: (key: string) => number;
   readonly isLeftOut: (kind: ErrorSource['kind'], id: string | null) => boolean;
 }
@@ -117,9 +125,13 @@ function subjectsOf({ plan, verdict, drawsAt, isLeftOut }: TrialContext): Prepar
   });
 }
 
-function beatsOf({ plan, verdict, ring, scene, camera }: TrialContext, subjects: readonly PreparedSubject[]): PreparedBeat[] {
+function beatsOf(
+  { plan, verdict, ring, scene, camera, watch }: TrialContext,
+  subjects: readonly PreparedSubject[],
+): PreparedBeat[] {
   const { captureFps, frameCount } = verdict;
   const zoneFor = isSteady(plan.optics) ? zonesOf(plan, ring) : () => null;
+  const noticeZone = watch?.byDistance ? distanceTableOf(ring, ringRange(ring), watch.byDistance) : null;
   const latestS = Math.max(camera.timingSigmaS, ...subjects.map(({ timingSigmaS }) => timingSigmaS));
   const around = Math.ceil(MAX_SIGMAS * latestS * captureFps) + 1;
   return activeBeats(plan)
@@ -145,7 +157,10 @@ function beatsOf({ plan, verdict, ring, scene, camera }: TrialContext, subjects:
         keyFrame,
         isStill: camera.driftSigmaMm === 0 && isConstantInScene(scene, subject, fromFrame - around, toFrame + around),
         blurMm,
+        toleratedFrames: beat.toleratedFrames,
         zone: zoneFor(blurMm),
+        noticeZone: noticeZone ?? (watch && zoneFor(watch.seenBlurMm)),
+        noticeBlurMm: watch?.seenBlurMm ?? 0,
       };
     });
 }

@@ -1,5 +1,5 @@
 import type { Easing } from '../hand/index.js';
-import type { CameraErrors } from '../plan/index.js';
+import type { CameraErrors, Watching } from '../plan/index.js';
 import type { DrawLayout } from './drawLayout.js';
 import type { ErrorSource } from './errorSources.js';
 import type { PreparedScene } from './prepareScene.js';
@@ -54,6 +54,8 @@ export interface PreparedBeat {
   readonly toFrame: number;
   /** Number of frames that may be lost; -1 for a beat that no take keeps, because its key moment, or all of it, is hidden */
   readonly allowedLostFrames: number;
+  /** Longest soft run that is not lost */
+  readonly toleratedFrames: number;
   /** By frame, 1 where its subject is hidden: such a frame is never lost. null if it never is */
   readonly hidden: Uint8Array | null;
   /** -1 for none */
@@ -64,6 +66,16 @@ export interface PreparedBeat {
   readonly blurMm: number;
   /** null if the lens zooms or changes its stop */
   readonly zone: ZoneTable | null;
+  /** Zone outside of which softness is noticed; null where `noticeBlurMm` tells, or nobody watches */
+  readonly noticeZone: ZoneTable | null;
+  readonly noticeBlurMm: number;
+}
+
+/** How softness that is seen is corrected. */
+export interface PreparedWatching {
+  /** From the first soft frame to the first sharp one, if the first turn goes the right way; at least 1 */
+  readonly correctFrames: number;
+  readonly rightWayShare: number;
 }
 
 /** The take in which everything goes as planned: its sharp time and the time that must be sharp, in s. */
@@ -111,6 +123,8 @@ export interface PreparedTrials {
   readonly pulls: readonly PreparedPull[];
   readonly subjects: readonly PreparedSubject[];
   readonly beats: readonly PreparedBeat[];
+  /** null if the puller sees nothing */
+  readonly watched: PreparedWatching | null;
 }
 
 export interface TakesOptions {
@@ -120,4 +134,6 @@ export interface TakesOptions {
   readonly without?: ErrorSource | undefined;
   /** Errors of the camera; by default those of the plan */
   readonly camera?: CameraErrors | undefined;
+  /** What the puller looks at; by default nothing */
+  readonly watching?: Watching | undefined;
 }

@@ -79,6 +79,7 @@ function numbersOf({ captureFps, angles, beats, cameraErrors, lowStop, highStop,
     driftSigmaMm: cameraErrors.driftSigmaMm,
     // share of the drift that is left after a frame
     driftKept: Math.exp(-1 / (cameraErrors.driftTimeS * captureFps)),
+    rightWayShare: prepared.watched?.rightWayShare ?? 1,
   };
 }
 
@@ -94,6 +95,8 @@ function countsOf({ lowStop, highStop, ...prepared }: PreparedTrials) {
     // random number of the set-up; -1 for a stop that stays where it is
     lowStopMark: lowStop?.setupMark ?? -1,
     highStopMark: highStop?.setupMark ?? -1,
+    // 0 if nobody watches
+    correctFrames: prepared.watched?.correctFrames ?? 0,
   };
 }
 

@@ -40,6 +40,16 @@ export function zoneTableOf(
   return { lowDeg, perDeg: 1 / stepDeg, near, far };
 }
 
+/** Distances that are told apart from the focus distance by ring angle: everything nearer or farther than by a share of it. */
+export function distanceTableOf(
+  ring: LensRing,
+  { lowDeg, highDeg }: { readonly lowDeg: number; readonly highDeg: number },
+  share: number,
+): ZoneTable {
+  const { perDeg, perMm } = focusTableOf(ring, { lowDeg, highDeg });
+  return { lowDeg, perDeg, near: perMm.map((value) => value / (1 - share)), far: perMm.map((value) => value / (1 + share)) };
+}
+
 /** The focus distance by ring angle, likewise. */
 export interface FocusTable {
   readonly lowDeg: number;

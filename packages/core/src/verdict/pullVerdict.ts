@@ -93,7 +93,7 @@ export interface BeatVerdict {
   readonly hiddenFrames: number;
   /** Frames that meet the requirement; for a beat without requirement, sharp frames */
   readonly keptFrames: number;
-  /** Share of its frames that meet the requirement, 0 to 1 */
+  /** Share of its frames that meet the requirement, or are part of a soft moment that it tolerates, 0 to 1 */
   readonly share: number;
   /** Whether the key moment is seen and sharp; null without key moment */
   readonly isKeyMomentKept: boolean | null;

@@ -26,7 +26,7 @@ const TOLERANCE = 1 - 1e-6;
 export function judgeBeats(beats: readonly Beat[], judged: JudgedFrames): BeatVerdict[] {
   const { captureFps, frameCount, circlePercent } = judged;
   return beats.map((beat) => {
-    const { subjectId, requirement: kind, requiredShare, blurPercent } = beat;
+    const { subjectId, requirement: kind, requiredShare, toleratedFrames, blurPercent } = beat;
     const subject = framesOf(beat, judged);
     const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
     const requiredBlur = kind === 'soft' ? { circlePercent, blurPercent } : null;
@@ -34,15 +34,34 @@ export function judgeBeats(beats: readonly Beat[], judged: JudgedFrames): BeatVe
       requiredBlur === null ? sharpIn(subject, fromFrame, toFrame) : softIn(subject, fromFrame, toFrame, requiredBlur);
     const hiddenFrames = hiddenIn(subject, fromFrame, toFrame);
     const frames = Math.max(0, toFrame - fromFrame) - hiddenFrames;
-    const share = frames === 0 ? 1 : keptFrames / frames;
-    const isSeen = frames > 0 || hiddenFrames === 0;
     const keyFrame = keyFrameOf(beat, captureFps, frameCount);
     const isKeptAt = (frame: number) =>
       requiredBlur ? isSoftEnough(subject.blurCircles[frame]!, requiredBlur) : subject.sharp[frame] === 1;
     const isKeyMomentKept = keyFrame === null ? null : !subject.hidden?.[keyFrame] && isKeptAt(keyFrame);
+    const isLostAt = (frame: number) => !subject.hidden?.[frame] && !isKeptAt(frame);
+    const tolerated = toleratedFrames === 0 ? 0 : shortRuns(isLostAt, { fromFrame, toFrame }, toleratedFrames);
+    const share = frames === 0 ? 1 : (keptFrames + tolerated) / frames;
+    const isSeen = frames > 0 || hiddenFrames === 0;
     const kept = kind === 'none' || (isSeen && share >= requiredShare && isKeyMomentKept !== false);
     return { beatId: beat.id, subjectId, kind, frames, hiddenFrames, keptFrames, share, isKeyMomentKept, kept, worstFrame };
   });
+}
+
+/** Frames of the runs that are no longer than `longest`. */
+function shortRuns(
+  isLostAt: (frame: number) => boolean,
+  { fromFrame, toFrame }: { readonly fromFrame: number; readonly toFrame: number },
+  longest: number,
+): number {
+  let [run, total] = [0, 0];
+  for (let frame = fromFrame; frame <= toFrame; frame++) {
+    if (frame < toFrame && isLostAt(frame)) run++;
+    else {
+      if (run <= longest) total += run;
+      run = 0;
+    }
+  }
+  return total;
 }
 
 /** Blur that a beat requires, in percent of the picture's width, with what one circle of confusion is. */

@@ -102,6 +102,7 @@ const PART_NAMES: Readonly<Record<PlanPart, string>> = {
   floor: 'the floor plan',
   'hand-speed': 'the highest speed of the hand',
   hand: 'the figures of the hand',
+  watching: 'what is watched during a take',
   'camera-errors': 'the errors of the camera',
   reversed: 'the direction of the shot',
   'hands-needed': 'hands needed for something else',

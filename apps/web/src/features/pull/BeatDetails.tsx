@@ -131,6 +131,7 @@ function BeatTimes({ beat, plan, onChange }: BeatTimesProps) {
           onChange={(share, gesture) => onChange({ requiredShare: share / 100 }, gesture)}
         />
       )}
+      {beat.requirement === 'sharp' && <SoftMoment beat={beat} onChange={onChange} />}
       {beat.requirement === 'soft' && (
         <NumberField
           label="blur, of the width"
@@ -144,6 +145,20 @@ function BeatTimes({ beat, plan, onChange }: BeatTimesProps) {
         />
       )}
     </>
+  );
+}
+
+function SoftMoment({ beat, onChange }: Pick<BeatTimesProps, 'beat' | 'onChange'>) {
+  return (
+    <NumberField
+      label="soft moment allowed"
+      unit="frames"
+      step={1}
+      {...PLAN_LIMITS.toleratedFrames}
+      isWhole
+      value={beat.toleratedFrames}
+      onChange={(toleratedFrames, gesture) => onChange({ toleratedFrames }, gesture)}
+    />
   );
 }
 

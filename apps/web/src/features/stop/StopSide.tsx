@@ -10,6 +10,7 @@ import { ErrorPanel } from './ErrorPanel';
 import { ImprovementPanel } from './ImprovementPanel';
 import { LightPanel } from './LightPanel';
 import { LookPanel } from './LookPanel';
+import { WatchingPanel } from './WatchingPanel';
 import { SplitPanel } from './SplitPanel';
 import { MethodPanel } from './MethodPanel';
 import { GoalsPanel } from './GoalsPanel';
@@ -42,6 +43,7 @@ export function StopSide({ plan, rate, timeS }: Props) {
       {fold('goals', 'Goals and schedule', <GoalsPanel plan={plan} rate={rate} />)}
       {fold('light', 'Light', <LightPanel plan={plan} />)}
       {fold('look', 'Background', <LookPanel plan={plan} timeS={timeS} units={units} />)}
+      {fold('watching', 'Watching and correcting', <WatchingPanel plan={plan} rate={rate} />)}
       {fold('split', 'Split and cover', <SplitPanel plan={plan} rate={rate} timeS={timeS} />)}
       {fold('methods', 'Methods', <MethodPanel plan={plan} units={units} />)}
     </aside>

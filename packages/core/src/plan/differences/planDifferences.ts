@@ -31,6 +31,7 @@ const PARTS = {
   floor: ({ floor }: ShotPlan) => floor,
   'hand-speed': ({ maxHandDegPerS }: ShotPlan) => maxHandDegPerS,
   hand: ({ hand }: ShotPlan) => hand,
+  watching: ({ watching }: ShotPlan) => watching,
   'camera-errors': ({ cameraErrors }: ShotPlan) => cameraErrors,
   reversed: ({ isReversed }: ShotPlan) => isReversed,
   'hands-needed': ({ areHandsNeeded }: ShotPlan) => areHandsNeeded,

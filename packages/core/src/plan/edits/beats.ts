@@ -44,12 +44,15 @@ export function changeBeat(plan: ShotPlan, id: string, changes: Partial<Omit<Bea
           ? null
           : clamp(requested.keyMomentS + (isMoved ? fromS - beat.fromS : 0), fromS, lastFrameS(plan, toS));
       const requiredShare = clamp(requested.requiredShare, PLAN_LIMITS.share.min, PLAN_LIMITS.share.max);
+      const { min, max } = PLAN_LIMITS.toleratedFrames;
+      const toleratedFrames = Math.round(clamp(requested.toleratedFrames, min, max));
       const blurPercent = clamp(requested.blurPercent, PLAN_LIMITS.blurPercent.min, PLAN_LIMITS.blurPercent.max);
       return {
         ...requested,
         fromS,
         toS,
         keyMomentS,
+        toleratedFrames,
         requiredShare,
         blurPercent,
         alternate: plan.alternates === null ? null : requested.alternate,

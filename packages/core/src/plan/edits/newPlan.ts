@@ -1,6 +1,6 @@
 import { ASSUMED_PEAK_DEG_PER_S, cameraOf, defaultLens, FORMATS } from '../../kit/index.js';
 import { ASSUMED_HAND } from '../../hand/index.js';
-import { PLAN_SCHEMA, type ShotPlan } from '../shotPlan.js';
+import { DEFAULT_WATCHING, PLAN_SCHEMA, type ShotPlan } from '../shotPlan.js';
 import { DEFAULT_SCHEDULE, DEFAULT_GOALS } from '../goals.js';
 
 /**
@@ -40,6 +40,7 @@ export function newPlan(like?: ShotPlan): ShotPlan {
     alternates: null,
     maxHandDegPerS: like?.maxHandDegPerS ?? ASSUMED_PEAK_DEG_PER_S,
     hand: like?.hand ?? ASSUMED_HAND,
+    watching: like?.watching ?? DEFAULT_WATCHING,
     cameraErrors: like?.cameraErrors ?? null,
     isReversed: false,
     areHandsNeeded: false,

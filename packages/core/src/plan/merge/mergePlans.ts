@@ -39,6 +39,7 @@ const PARTS: readonly Part[] = [
       'schedule',
       'notes',
       'areHandsNeeded',
+      'watching',
     ] as const
   ).map(field),
   {

@@ -6,6 +6,7 @@ import {
   runTrials,
   type ShotPlan,
   type TrialCounts,
+  type Watching,
 } from '@still-heron/core';
 
 /** Input of trials: a plan, the plan whose draw layout it shares, and an error source to switch off. */
@@ -13,6 +14,8 @@ export interface TrialRequest {
   readonly plan: ShotPlan;
   readonly order: DrawLayout;
   readonly without: ErrorSource | null;
+  /** What the puller looks at; nothing if absent */
+  readonly watching?: Watching;
 }
 
 /** A part of the trials of a request. */
@@ -38,11 +41,11 @@ const MAX_CACHED = 40;
 /** Runs trials in a worker, with a cache of prepared plans. */
 export function createTrialRunner(): TrialRunner {
   const kept = new Map<string, ReturnType<typeof prepareTrials>>();
-  const preparedFor = ({ key, ask: { plan, order, without } }: TrialTask) => {
+  const preparedFor = ({ key, ask: { plan, order, without, watching } }: TrialTask) => {
     let prepared = kept.get(key);
     if (!prepared) {
       if (kept.size >= MAX_CACHED) kept.delete(kept.keys().next().value!);
-      kept.set(key, (prepared = prepareTrials(plan, { order, without: without ?? undefined })));
+      kept.set(key, (prepared = prepareTrials(plan, { order, without: without ?? undefined, watching })));
     }
     return prepared;
   };
@@ -51,7 +54,7 @@ export function createTrialRunner(): TrialRunner {
       const prepared = preparedFor(part);
       if ('missing' in prepared) return null;
       // tables stay in the worker; the caller needs only times and subjects of beats
-      const beats = prepared.beats.map((beat) => ({ ...beat, zone: null }));
+      const beats = prepared.beats.map((beat) => ({ ...beat, zone: null, noticeZone: null }));
       return {
         beats,
         ideal: prepared.ideal,
