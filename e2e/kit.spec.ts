@@ -1,4 +1,4 @@
-import { changeMark } from '@still-heron/core';
+import { changeMark, addSubject, defaultLens, newPlan, setLens } from '@still-heron/core';
 import type { Page } from '@playwright/test';
 import { expect, type Heron, test } from './heron';
 
@@ -286,4 +286,48 @@ test('two people change one lens: neither is overwritten, and the server may go 
   await server.start();
   await saved(page);
   expect((await heron.api<{ item: { notes: string } }>('get', `kit/lenses/${id}`)).item.notes).toBe('while it was away');
+});
+
+test('lenses side by side: sorted by a column, compared at distances that are typed, and the next shot’s ring that turns the other way', async ({
+  heron,
+  page,
+}) => {
+  await heron.open('/kit/lenses');
+  await expect(page.getByTestId('kit-name')).toBeVisible();
+  await page.keyboard.press('6');
+  const table = page.getByRole('table');
+  await expect(table).toBeVisible();
+  const first = () => table.locator('tbody tr[data-row-key]').first();
+  await page.getByRole('columnheader', { name: 'throw' }).click();
+  await expect(first()).toContainText('Stills zoom');
+  await expect(first()).toContainText('120°');
+  await page.getByRole('columnheader', { name: 'throw' }).click();
+  await expect(first()).not.toContainText('Stills zoom');
+  const row = table.getByRole('row', { name: /^65 mm T2\.2/ });
+  const turn = row.getByRole('cell').nth(4);
+  const before = await turn.textContent();
+  await page.getByLabel('to', { exact: true }).fill('0.5');
+  await page.getByLabel('to', { exact: true }).press('Enter');
+  await expect(turn).toHaveText('not on the ring');
+  await page.getByLabel('to', { exact: true }).fill('1');
+  await page.getByLabel('to', { exact: true }).press('Enter');
+  await expect(turn).toHaveText(before!);
+  await page.getByLabel('stop', { exact: true }).fill('T8');
+  await page.getByLabel('stop', { exact: true }).press('Enter');
+  await expect(page.getByRole('alert')).toContainText('T8');
+
+  const productionId = await heron.newProduction('Other way');
+  const shot = (slate: string, nearerTurns: 'clockwise' | 'anticlockwise') => {
+    const lens = defaultLens({ name: `Lens ${slate}`, focalLengthMm: 50, nearerTurns });
+    const plan = addSubject(setLens(newPlan(), lens, false), { name: 'Ines', distanceMm: 3000 });
+    return heron.api<{ id: string }>('post', `productions/${productionId}/shots`, { scene: '', slate, title: '', plan });
+  };
+  await shot('1A', 'clockwise');
+  const { id } = await shot('1B', 'anticlockwise');
+  await heron.open(`/shots/${id}/setup`);
+  await expect(page.getByTestId('turns-other-way')).toHaveText(
+    'Nearer is anticlockwise here. In the shot before, 1A, it is the other way.',
+  );
+  await page.getByRole('link', { name: /^Roll/ }).click();
+  await expect(page.getByTestId('turns-other-way')).toBeVisible();
 });

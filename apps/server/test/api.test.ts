@@ -51,6 +51,7 @@ describe('the list of shots', () => {
     await server.app.get<Database>(DATABASE).execute(sql`update shots set plan = ${sample}::jsonb where id = ${older.id}`);
     const rows = (await server.request.get(`/api/productions/${id}/shot-rows`).expect(200)).body as ShotRowView[];
     const setupOf = ({ optics, method }: ShotPlan) => ({
+      nearerTurns: optics.lens.nearerTurns,
       ...{ focalLengthMm: optics.lens.focalLengthMm, stop: optics.stop, stopScale: optics.lens.stopScale, method },
     });
     const { scene, title } = newer;

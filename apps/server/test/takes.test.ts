@@ -1,5 +1,13 @@
 import { randomUUID } from 'node:crypto';
-import type { LoggedTakeView, ShotView, StatisticsView, TakePageView, TakeRowView, TakeView } from '@still-heron/contract';
+import type {
+  LensUseView,
+  LoggedTakeView,
+  ShotView,
+  StatisticsView,
+  TakePageView,
+  TakeRowView,
+  TakeView,
+} from '@still-heron/contract';
 import { newTake, packTrack, type Take } from '@still-heron/core';
 import { DATABASE } from '../src/database/tokens';
 import type { Database } from '../src/database/database';
@@ -50,6 +58,20 @@ test('takes of a shot are numbered from one on; a list comes without tracks, a t
   expect(((await server.request.get(`/api/takes/${first.id}`).expect(200)).body as TakeView).take).toEqual(
     takeOf(shot, { track, isCircled: true }),
   );
+});
+
+test('how often each lens was used, in all productions and not by shots that were deleted', async () => {
+  const { shot } = await demoShot('9A');
+  const used = async () =>
+    ((await server.request.get('/api/lens-use').expect(200)).body as LensUseView[]).find(
+      ({ lens }) => lens === shot.plan.optics.lens.name,
+    );
+  expect(await used()).toBeUndefined();
+  await log(shot, { focus: 'sharp' });
+  await log(shot, { focus: 'soft' }, '2026-04-02T08:00:00.000Z');
+  expect(await used()).toMatchObject({ takes: 2, usable: 1, lastUsedAt: '2026-04-02T08:00:00.000Z' });
+  await server.request.delete(`/api/shots/${shot.id}?version=${shot.version}`).expect(204);
+  expect(await used()).toBeUndefined();
 });
 
 test('two devices that log at once get two numbers', async () => {

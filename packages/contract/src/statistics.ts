@@ -50,3 +50,15 @@ export class StatisticsView {
   })
   errors!: MeasuredErrors;
 }
+
+/** How often a lens was used, in all productions. */
+export class LensUseView {
+  @ApiProperty({ type: String, description: 'Name, as the takes have it' })
+  lens!: string;
+  @ApiProperty({ type: Number })
+  takes!: number;
+  @ApiProperty({ type: Number, description: 'Takes whose focus is usable' })
+  usable!: number;
+  @ApiProperty({ type: String, format: 'date-time', description: 'Start of the latest take' })
+  lastUsedAt!: string;
+}

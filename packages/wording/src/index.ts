@@ -62,7 +62,15 @@ export { moveFigureLabel, moveFigureValue, speedText } from './moves/moveFigureT
 
 export { autofocusReasonText, methodArgumentText, OTHER_VIEWS, pullsAfterText } from './stop/methodArgumentText.js';
 export { enlargedText, onScreenText } from './setup/recordingText.js';
-export { HAND_TASK_WORDS, handClashText, handReliefText, PERSON_WORDS, WHEEL_JOB_WORDS, wheelJobText } from './plan/handText.js';
+export {
+  HAND_TASK_WORDS,
+  handClashText,
+  handReliefText,
+  PERSON_WORDS,
+  turnsOtherWayText,
+  WHEEL_JOB_WORDS,
+  wheelJobText,
+} from './plan/handText.js';
 export { halfSlates, halvesTakesText, halvesText, splitObstacleText } from './stop/splitText.js';
 export { betterPictureText, toleratedText, watchedRatesText, WATCHED_WORDS, watchFiguresText } from './stop/watchingText.js';
 export { setUpStepText } from './plan/setUpStepText.js';

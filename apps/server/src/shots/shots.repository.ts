@@ -47,6 +47,8 @@ export class ShotsRepository {
         stop: part('optics', 'stop'),
         stopScale: part('optics', 'lens', 'stopScale'),
         method: part('method'),
+        nearerTurns: part('optics', 'lens', 'nearerTurns'),
+        wheel: part('wheel'),
       })
       .from(shots)
       .where(and(eq(shots.productionId, productionId), isNull(shots.deletedAt)))

@@ -13,7 +13,7 @@ import type {
   ShotSetupView,
   ShotView,
 } from '@still-heron/contract';
-import { checkPlan, METHODS, PLAN_SCHEMA, type ShotPlan, upgradePlan } from '@still-heron/core';
+import { checkPlan, METHODS, PLAN_SCHEMA, type ShotPlan, upgradePlan, wheelNearerTurns } from '@still-heron/core';
 import { problemView } from '@still-heron/wording';
 import { notFound, RequestProblem, versionConflict } from '../http/request-problem.js';
 import { isUuid } from '../http/validation.js';
@@ -182,24 +182,35 @@ function toView({ id, productionId, version, scene, slate, title, plan, updatedA
 
 /** What a row shows of a plan, which may be broken. */
 function partsOf(plan: ShotPlan): SetupParts {
-  const { optics, method } = plan as Partial<ShotPlan>;
+  const { optics, method, wheel } = plan as Partial<ShotPlan>;
   const lens = optics?.lens as Partial<ShotPlan['optics']['lens']> | undefined;
-  return { focalLengthMm: lens?.focalLengthMm, stop: optics?.stop, stopScale: lens?.stopScale, method };
+  const { focalLengthMm, stopScale, nearerTurns } = lens ?? {};
+  return { focalLengthMm, stop: optics?.stop, stopScale, method, nearerTurns, wheel };
 }
 
-type SetupParts = { readonly [K in keyof ShotSetupView]: unknown };
+/** Parts of a stored plan, not checked yet. `nearerTurns` is that of the lens */
+type SetupParts = { readonly [K in keyof ShotSetupView | 'wheel']: unknown };
 
-function isSetup(parts: SetupParts): parts is ShotSetupView {
-  const { focalLengthMm, stop, stopScale, method } = parts;
+function isSetup(parts: SetupParts): parts is ShotSetupView & Pick<ShotPlan, 'wheel'> {
+  const { focalLengthMm, stop, stopScale, method, nearerTurns, wheel } = parts;
   return (
     [focalLengthMm, stop].every((value) => typeof value === 'number' && Number.isFinite(value)) &&
     (stopScale === 'T' || stopScale === 'f') &&
-    METHODS.some((known) => known === method)
+    METHODS.some((known) => known === method) &&
+    (nearerTurns === 'clockwise' || nearerTurns === 'anticlockwise') &&
+    typeof wheel === 'object'
   );
 }
 
-function pickSetup({ focalLengthMm, stop, stopScale, method }: ShotSetupView): ShotSetupView {
-  return { focalLengthMm, stop, stopScale, method };
+function pickSetup({
+  focalLengthMm,
+  stop,
+  stopScale,
+  method,
+  nearerTurns,
+  wheel,
+}: ShotSetupView & Pick<ShotPlan, 'wheel'>): ShotSetupView {
+  return { focalLengthMm, stop, stopScale, method, nearerTurns: wheelNearerTurns(wheel, nearerTurns) };
 }
 
 function toRevisionView({ version, savedAt, deviceId, deviceName, changes, name }: RevisionRow): RevisionView {

@@ -1,5 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { and, eq, isNotNull, notInArray, sql, type SQL } from 'drizzle-orm';
+import type { LensUseView } from '@still-heron/contract';
+import { and, eq, isNotNull, isNull, ne, notInArray, sql, type SQL } from 'drizzle-orm';
 import { DATABASE } from '../database/tokens.js';
 import type { Database } from '../database/database.js';
 import { shots, takes } from '../database/schema.js';
@@ -22,6 +23,23 @@ const SUMMED = [
 @Injectable()
 export class StatisticsRepository {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
+
+  /** Takes by lens, of shots that are not deleted. */
+  async lensUse(): Promise<LensUseView[]> {
+    const rows = await this.db
+      .select({
+        lens: takes.lens,
+        takes: number(sql`count(*)`),
+        usable: number(sql`count(*) filter (where ${takes.isUsable})`),
+        lastUsedAt: sql<string>`max(${takes.rolledAt})`,
+      })
+      .from(takes)
+      .innerJoin(shots, eq(shots.id, takes.shotId))
+      .where(and(isNull(shots.deletedAt), ne(takes.lens, '')))
+      .groupBy(takes.lens)
+      .orderBy(takes.lens);
+    return rows.map((row) => ({ ...row, lastUsedAt: new Date(row.lastUsedAt).toISOString() }));
+  }
 
   /** Sums of a production's takes by each grouping, of some takes after some in the order of time. */
   async *sums(productionId: string): AsyncGenerator<Line[]> {

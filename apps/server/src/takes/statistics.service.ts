@@ -1,6 +1,6 @@
 import { setImmediate } from 'node:timers/promises';
 import { Inject, Injectable } from '@nestjs/common';
-import type { StatisticsView } from '@still-heron/contract';
+import type { LensUseView, StatisticsView } from '@still-heron/contract';
 import { ProductionsService } from '../productions/productions.service.js';
 import { LineSums, statisticsOf } from './statistics.js';
 import { StatisticsRepository } from './statistics.repository.js';
@@ -22,5 +22,10 @@ export class StatisticsService {
       await setImmediate();
     }
     return statisticsOf(sums.lines);
+  }
+
+  /** How often each lens was used, in all productions. */
+  lensUse(): Promise<LensUseView[]> {
+    return this.repository.lensUse();
   }
 }

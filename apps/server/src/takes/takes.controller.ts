@@ -14,6 +14,7 @@ import {
 import {
   CreateTake,
   ErrorBody,
+  LensUseView,
   LoggedTakeView,
   SaveTake,
   StatisticsView,
@@ -116,6 +117,12 @@ export class TakesController {
     const printed = choiceFrom('units', units, UNIT_SYSTEMS) ?? 'metric';
     const pdf = await this.takes.report(productionId, { shotId: shotFrom(shot), units: printed, signal });
     return new StreamableFile(pdf, { type: 'application/pdf' });
+  }
+
+  @Get('lens-use')
+  @ApiOkResponse({ type: [LensUseView], description: 'By name of the lens' })
+  lensUse(): Promise<LensUseView[]> {
+    return this.allStatistics.lensUse();
   }
 
   @Get('takes/:takeId')

@@ -1,6 +1,7 @@
 export { type AidCell, aidMatrix, nextAidTest, withAidTest, withoutAidTest } from './aidTests.js';
 export { calibrationDistances, ringDegOfArc } from './calibration.js';
 export { type Camera, cameraOf, circleMm, pictureSize, type Sharpness, type TestAnswer, UNKNOWN_CAMERA } from './camera.js';
+export { type LensFigures, lensFigures, type LensQuestion } from './compareLenses.js';
 export { upgradeKitItem, upgradeLens } from './upgradeKit.js';
 export {
   assertKitItem,

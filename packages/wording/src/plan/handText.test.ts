@@ -8,7 +8,11 @@ import {
   setWheelJob,
 } from '@still-heron/core';
 import { twoPeople } from '../../../core/test/plans';
-import { HAND_TASK_WORDS, handClashText, handReliefText, wheelJobText } from './handText';
+import { HAND_TASK_WORDS, handClashText, handReliefText, turnsOtherWayText, wheelJobText } from './handText';
+
+test('a lens that turns the other way names the shot before', () => {
+  expect(turnsOtherWayText('clockwise', '9A')).toBe('Nearer is clockwise here. In the shot before, 9A, it is the other way.');
+});
 
 test('a clash names who, what and when', () => {
   const span = (task: HandSpan['task'], fromS: number, toS: number): HandSpan => ({

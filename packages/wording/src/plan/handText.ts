@@ -45,6 +45,11 @@ export function handReliefText(relief: HandRelief): string {
   return RELIEF_WORDS[relief];
 }
 
+/** The hand turns the other way than in the shot before. */
+export function turnsOtherWayText(nearerTurns: 'clockwise' | 'anticlockwise', slate: string): string {
+  return `Nearer is ${nearerTurns} here. In the shot before, ${slate}, it is the other way.`;
+}
+
 /** What the wheel turns, and what that leaves to a hand. */
 export function wheelJobText(plan: Pick<ShotPlan, 'wheelElsewhere'>): string | undefined {
   const job = wheelJob(plan);

@@ -4,6 +4,7 @@ import clsx from 'clsx';
 import { TextField } from '../../ui/fields/TextField';
 import { WordChoice } from '../../ui/fields/WordChoice';
 import { PlanNotes } from '../setup/PlanNotes';
+import { TurnsOtherWay } from '../setup/TurnsOtherWay';
 import { SetUpSteps } from '../setup/SetUpSteps';
 import { PRACTICE_RATES } from './practice';
 import type { RollOptions } from '../../shared/rollOptions';
@@ -52,6 +53,7 @@ export function RollSide({ plan, options, rate, hasEvents, onChange, onRate, onR
         <SetUpSteps key={plan.method} plan={plan} />
       </section>
       <section>
+        <TurnsOtherWay plan={plan} />
         <PlanNotes plan={plan} only="caution" />
         <p className={textStyles.muted}>
           Walk the path once without looking at a screen. During a take nothing here has to be read or touched. Local rules and

@@ -9,6 +9,7 @@ import { TimeField } from '../../ui/fields/TimeField';
 import { editHeading, selectDocument } from '../shot/shotSlice';
 import { PlanNotes } from './PlanNotes';
 import { CameraMoved } from './CameraMoved';
+import { TurnsOtherWay } from './TurnsOtherWay';
 import { ModesForRate } from './ModesForRate';
 import { useEdit } from '../shot/useEdit';
 import fieldStyles from '../../ui/fields/fields.module.css';
@@ -42,6 +43,7 @@ export function ShotFields({ plan }: { readonly plan: ShotPlan }) {
         />
         <span className={fieldStyles.fieldHint}>{METHOD_WORDS[plan.method].means}</span>
       </label>
+      <TurnsOtherWay plan={plan} />
       <PlanNotes plan={plan} without={['diffraction']} />
       <ModesForRate plan={plan} />
       {METHOD_WORDS[plan.method].caution && (

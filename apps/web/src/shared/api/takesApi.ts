@@ -1,4 +1,4 @@
-import type { LoggedTakeView, StatisticsView, TakePageView, TakeRowView, TakeView } from '@still-heron/contract';
+import type { LensUseView, LoggedTakeView, StatisticsView, TakePageView, TakeRowView, TakeView } from '@still-heron/contract';
 import type { Take } from '@still-heron/core';
 import { api } from './api';
 
@@ -17,6 +17,7 @@ export const takesApi = api.enhanceEndpoints({ addTagTypes: ['Takes', 'Log'] }).
       query: (productionId) => `productions/${productionId}/takes/statistics`,
       providesTags: ['Log'],
     }),
+    lensUse: build.query<LensUseView[], void>({ query: () => 'lens-use', providesTags: ['Log'] }),
     /** With their tracks, for an export; not cached */
     wholeTakes: build.query<LoggedTakeView[], { productionId: string; shotId: string | null }>({
       query: ({ productionId, shotId }) => `productions/${productionId}/takes/whole${shotId ? `?shot=${shotId}` : ''}`,
@@ -43,6 +44,7 @@ export const {
   useTakeQuery,
   useLazyTakeQuery,
   useTakeLogQuery,
+  useLensUseQuery,
   useStatisticsQuery,
   useLazyWholeTakesQuery,
   useLogTakeMutation,
