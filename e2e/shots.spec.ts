@@ -10,7 +10,7 @@ test('the demo production: every shot with its kit, its pull and its verdict', a
   );
   await expect(page.getByRole('listitem').filter({ hasText: 'The fork is struck' })).toContainText(/135 mm T3\.2.*Tight/s);
   await expect(page.getByRole('listitem').filter({ hasText: 'Bronze at the lip' })).toContainText(/32 mm T4\.5.*fixed.*Sharp/s);
-  await expect(page.getByTestId('sketch').locator('path')).toHaveCount(7);
+  await expect(page.getByTestId('sketch').locator('path')).toHaveCount(9);
   await page.getByRole('radio', { name: 'feet and inches' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Lantern to the mould' })).toContainText(
     /Ines is up to 1' 3¾" in front/,

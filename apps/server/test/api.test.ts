@@ -52,7 +52,7 @@ describe('the list of shots', () => {
     const rows = (await server.request.get(`/api/productions/${id}/shot-rows`).expect(200)).body as ShotRowView[];
     const setupOf = ({ optics, method }: ShotPlan) => ({
       nearerTurns: optics.lens.nearerTurns,
-      ...{ focalLengthMm: optics.lens.focalLengthMm, stop: optics.stop, stopScale: optics.lens.stopScale, method },
+      ...{ focalLengthMm: optics.focalLengthMm, stop: optics.stop, stopScale: optics.lens.stopScale, method },
     });
     const { scene, title } = newer;
     expect(rows).toEqual([

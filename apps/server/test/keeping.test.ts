@@ -76,10 +76,10 @@ describe('the demo production', () => {
   test('is seeded once, and only into an empty database', async () => {
     const server = await startServer({ seedsDemo: true });
     const [production, ...others] = (await server.request.get('/api/productions')).body as ProductionView[];
-    expect(production).toMatchObject({ name: 'The Bell Foundry', shotCount: 7 });
+    expect(production).toMatchObject({ name: 'The Bell Foundry', shotCount: 10 });
     expect(others).toEqual([]);
     const shots = (await server.request.get(`/api/productions/${production!.id}/shots`)).body as ShotView[];
-    expect(shots.map(({ slate }) => slate)).toEqual(['4A', '4B', '9A', '9C', '12A', '12D', '14A']);
+    expect(shots.map(({ slate }) => slate)).toEqual(['4A', '4B', '9A', '9C', '9D', '12A', '12B', '12C', '12D', '14A']);
     await server.stop();
     const again = await startServer({ seedsDemo: true, dataFolder: server.folder });
     expect((await again.request.get('/api/productions')).body).toHaveLength(1);
@@ -120,7 +120,16 @@ describe('the demo production', () => {
     expect(told['9A']!.verdict.outcome).toBe('tight');
     expect(told['9A']!.text).toMatch(/Tight: the pull to B has 1\.50 s, and a hand needs 1\.4\d s\.$/);
     expect(told['9A']!.verdict.pulls[0]!.grade).toBe('tight');
-    expect(new Set(demoShots().map(({ plan }) => plan.method)).size).toBeGreaterThanOrEqual(3);
+    expect(told['12C']!.text).toContain('Left to autofocus: at risk for');
+    expect(told['12C']!.verdict.hiddenSpans.map(({ by }) => by.kind)).toEqual(['subject']);
+    expect(new Set(demoShots().map(({ plan }) => plan.method)).size).toBeGreaterThanOrEqual(5);
+    const drawn = demoShots().filter(({ plan }) => plan.floor !== null);
+    expect(drawn.map(({ slate }) => slate)).toEqual(['4A', '9D', '12A', '12C']);
+    const read = demoShots().find(({ slate }) => slate === '12B')!.plan;
+    expect(read.marks.every(({ reading }) => reading !== null)).toBe(true);
+    expect(read.optics.lens.ring.kind).toBe('fitted');
+    // nobody taped B: its distance follows from the scale of the others
+    expect(Math.abs(read.marks[1]!.distanceMm! - 3600)).toBeLessThan(150);
   });
 });
 

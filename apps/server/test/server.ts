@@ -111,6 +111,7 @@ const looseKit: DemoKit = (() => {
     (name: string) => ({ id: name, item: items.find((item) => kitName(kind, item) === name)! });
   return {
     camera: { id: 'body A', item: DEMO_KIT.cameras[0] },
+    smallBody: { id: 'body B', item: DEMO_KIT.cameras[1] },
     lens: byName('lenses', DEMO_KIT.lenses),
     wheel: byName('wheels', DEMO_KIT.wheels),
     rig: byName('rigs', DEMO_KIT.rigs),

@@ -77,7 +77,7 @@ export class ShotView extends ShotNamesView {
 
 /** Optics and method of a shot, as a list shows them. */
 export class ShotSetupView {
-  @ApiProperty({ type: Number })
+  @ApiProperty({ type: Number, description: 'At the start' })
   focalLengthMm!: number;
   @ApiProperty({ type: Number, description: 'As engraved' })
   stop!: number;

@@ -1,5 +1,6 @@
 import type { ShotDocument } from '@still-heron/contract';
 import { everyoneHearsIt } from './everyone-hears-it.js';
+import { ferrymanByEye, roundTheBell, theBankPath } from './on-the-set.js';
 import { planned } from './planned.js';
 import {
   startFloor,
@@ -22,6 +23,7 @@ import {
   type Method,
   newPlan,
   setDuration,
+  setFocalLength,
   setStop,
   type Rig,
   type ShotPlan,
@@ -38,6 +40,8 @@ export const BELL_FOUNDRY = 'The Bell Foundry';
 /** Kit items by name, as the demo's shots use them. */
 export interface DemoKit {
   readonly camera: { readonly id: string; readonly item: KitCamera };
+  /** A small body with autofocus */
+  readonly smallBody: { readonly id: string; readonly item: KitCamera };
   readonly lens: (name: string) => { readonly id: string; readonly item: KitLens };
   readonly wheel: (name: string) => { readonly id: string; readonly item: Wheel };
   readonly rig: (name: string) => { readonly id: string; readonly item: Rig };
@@ -66,13 +70,13 @@ function shot(kit: DemoKit, gear: Gear, durationS: number, method: Method): Shot
 
 /** Fixed focus on one person, wide and stopped down: sharp. */
 function bronzeAtTheLip(kit: DemoKit): ShotPlan {
-  return changeSubject(
-    addSubject(shot(kit, { lens: '32 mm T2.2', rig: 'On legs', stop: 4.5 }, 8, 'fixed'), { name: 'Old Tam', distanceMm: 3400 }),
-    'subject-1',
-    {
-      detail: 'hands on the ladle',
-    },
-  );
+  const empty = shot(kit, { lens: '32 mm T2.2', rig: 'On legs', stop: 4.5 }, 8, 'fixed');
+  const tam = changeSubject(addSubject(empty, { name: 'Old Tam', distanceMm: 3400 }), 'subject-1', {
+    detail: 'hands on the ladle',
+  });
+  let drawn = addLandmark(startFloor(tam), 'box', 'mould', { xMm: 3900, yMm: -900 });
+  drawn = addLandmark(drawn, 'door', 'furnace door', { xMm: 7500, yMm: 600 });
+  return changeLandmark(drawn, 'landmark-2', { turnedDeg: 90, widthMm: 1400 });
 }
 
 /** Ines comes down the floor with a lantern; the pull to her last mark starts too late. */
@@ -164,6 +168,13 @@ function everyone(kit: DemoKit): ShotPlan {
   return everyoneHearsIt(shot(kit, { lens: '65 mm T2.2', rig: 'On legs', wheel: 'Hand wheel, gear 1.6', stop: 4.5 }, 30, 'rack'));
 }
 
+/** With the small body, whose autofocus was tested. */
+function bankPath(kit: DemoKit): ShotPlan {
+  const { id, item } = kit.smallBody;
+  const empty = shot(kit, { lens: 'Stills zoom 24–70 mm f/2.8', rig: 'Palm and fingers', stop: 4 }, 10, 'automatic');
+  return theBankPath(setFocalLength(chooseCamera(empty, { id, modeId: 'full', steadyingId: null }, item), 50));
+}
+
 /** In shooting order, which differs from story order. */
 export const BELL_FOUNDRY_SHOTS: readonly ((kit: DemoKit) => ShotDocument)[] = [
   (kit) => ({
@@ -204,6 +215,17 @@ export const BELL_FOUNDRY_SHOTS: readonly ((kit: DemoKit) => ShotDocument)[] = [
     plan: planned(listeningOnTheStairs(kit), { meteredStop: 3.2, behind: ['loft window', 11_000], softPercent: 1.2, day: 2 }),
   }),
   (kit) => ({
+    scene: '9 Tuning loft',
+    slate: '9D',
+    title: 'Round the bell',
+    plan: planned(roundTheBell(shot(kit, { lens: '32 mm T2.2', rig: 'Dolly with a puller', stop: 4 }, 9, 'constant-distance')), {
+      meteredStop: 3.2,
+      behind: ['loft wall', 5200],
+      day: 2,
+      setUpMin: 35,
+    }),
+  }),
+  (kit) => ({
     scene: '12 Yard and river',
     slate: '12A',
     title: 'Hand cart through the gate',
@@ -214,6 +236,23 @@ export const BELL_FOUNDRY_SHOTS: readonly ((kit: DemoKit) => ShotDocument)[] = [
       day: 3,
       betweenTakesS: 180,
     }),
+  }),
+  (kit) => ({
+    scene: '12 Yard and river',
+    slate: '12B',
+    title: 'The ferryman, by eye',
+    plan: planned(ferrymanByEye(shot(kit, { lens: '32 mm T2.2', rig: 'On legs', stop: 4 }, 16, 'rack')), {
+      meteredStop: 5.6,
+      ndStops: 2,
+      behind: ['far bank', null],
+      day: 3,
+    }),
+  }),
+  (kit) => ({
+    scene: '12 Yard and river',
+    slate: '12C',
+    title: 'The bank path',
+    plan: planned(bankPath(kit), { meteredStop: 8, ndStops: 2, behind: ['far bank', null], day: 3, setUpMin: 10 }),
   }),
   (kit) => ({
     scene: '12 Yard and river',

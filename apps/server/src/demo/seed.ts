@@ -34,6 +34,7 @@ async function seedKit(kit: KitService): Promise<DemoKit> {
   const camera = await put('cameras', DEMO_KIT.cameras);
   return {
     camera: camera(DEMO_KIT.cameras[0].name),
+    smallBody: camera(DEMO_KIT.cameras[1].name),
     lens: await put('lenses', DEMO_KIT.lenses),
     wheel: await put('wheels', DEMO_KIT.wheels),
     rig: await put('rigs', DEMO_KIT.rigs),

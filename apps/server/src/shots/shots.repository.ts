@@ -43,7 +43,7 @@ export class ShotsRepository {
       .select({
         ...{ id: shots.id, version: shots.version, scene: shots.scene, slate: shots.slate, title: shots.title },
         schema: part('schema'),
-        focalLengthMm: part('optics', 'lens', 'focalLengthMm'),
+        focalLengthMm: part('optics', 'focalLengthMm'),
         stop: part('optics', 'stop'),
         stopScale: part('optics', 'lens', 'stopScale'),
         method: part('method'),

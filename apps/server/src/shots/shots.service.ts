@@ -184,8 +184,8 @@ function toView({ id, productionId, version, scene, slate, title, plan, updatedA
 function partsOf(plan: ShotPlan): SetupParts {
   const { optics, method, wheel } = plan as Partial<ShotPlan>;
   const lens = optics?.lens as Partial<ShotPlan['optics']['lens']> | undefined;
-  const { focalLengthMm, stopScale, nearerTurns } = lens ?? {};
-  return { focalLengthMm, stop: optics?.stop, stopScale, method, nearerTurns, wheel };
+  const { stopScale, nearerTurns } = lens ?? {};
+  return { focalLengthMm: optics?.focalLengthMm, stop: optics?.stop, stopScale, method, nearerTurns, wheel };
 }
 
 /** Parts of a stored plan, not checked yet. `nearerTurns` is that of the lens */

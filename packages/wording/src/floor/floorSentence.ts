@@ -1,4 +1,5 @@
 import {
+  autofocusRisk,
   type CompleteVerdict,
   followSpeed,
   formatGap,
@@ -15,6 +16,7 @@ import {
   type Subject,
   type UnitSystem,
 } from '@still-heron/core';
+import { autofocusReasonText } from '../stop/methodArgumentText.js';
 import { hiderName } from '../names.js';
 import type { SentencePart } from '../sentence.js';
 
@@ -70,12 +72,23 @@ export function floorSentence(
   const isOut = isInFrame(plan, subject, timeS) === false;
   const rest = [isOut ? `Out of frame, ${sideText(sight.offAxisDeg)}.` : '', movementText(plan, subject, timeS, units)];
   const text = rest.filter(Boolean).join(' ');
-  const hider = hiderAt(plan, subject, timeS);
-  const zone: SentencePart =
-    hider === null
-      ? zonePart(plan, verdict, subject, { timeS, units })
-      : { tone: 'edge', text: `${subject.name} is hidden by ${hider} at ${formatTime(timeS)}.` };
+  const zone = focusPart(plan, verdict, subject, { timeS, units });
   return text ? [zone, { tone: 'plain', text }] : [zone];
+}
+
+/** Whether focus is on a subject: by the zone, or by what is known of autofocus where focus is left to it. */
+function focusPart(plan: ShotPlan, verdict: CompleteVerdict | null, subject: Subject, at: TimeInUnits): SentencePart {
+  const hider = hiderAt(plan, subject, at.timeS);
+  if (hider !== null) return { tone: 'edge', text: `${subject.name} is hidden by ${hider} at ${formatTime(at.timeS)}.` };
+  return plan.method === 'automatic' ? autofocusPart(plan, subject, at.timeS) : zonePart(plan, verdict, subject, at);
+}
+
+function autofocusPart(plan: ShotPlan, { id, name }: Subject, timeS: number): SentencePart {
+  if (sharpBeatsAt(plan, timeS).every(({ subjectId }) => subjectId !== id))
+    return { tone: 'plain', text: `${name} need not be sharp now.` };
+  const span = autofocusRisk(plan).spans.find((one) => one.subjectId === id && timeS >= one.fromS && timeS < one.toS);
+  if (span) return { tone: 'edge', text: `Autofocus is at risk: ${autofocusReasonText(span, plan)}.` };
+  return { tone: 'plain', text: `Left to autofocus, and no risk is known for ${name} now.` };
 }
 
 /** Name of what stands before a subject at a time; null if it is seen. */

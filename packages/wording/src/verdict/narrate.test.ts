@@ -236,6 +236,14 @@ describe('a shot that is left to autofocus', () => {
     expect(said(left(0))).toContain('The autofocus area is not known.');
   });
 
+  test('on the floor, a subject that is left to autofocus is never called sharp', () => {
+    const at = { timeS: 1, units: 'metric' } as const;
+    const told = (plan: ShotPlan) => textOf(floorSentence(plan, null, plan.subjects[0]!, at));
+    expect(told(left(500, { autofocusAreaPercent: 50 }))).toContain('Autofocus is at risk: Ines is outside the autofocus area.');
+    expect(told(left(0))).toContain('Left to autofocus, and no risk is known for Ines now.');
+    expect(told({ ...left(0), beats: [] })).toContain('Ines need not be sharp now.');
+  });
+
   test('says that it can’t be used, or that nothing is drawn', () => {
     expect(said(left(0, { autofocusRolling: 'no' }))).toBe(
       'Autofocus can’t be used: it failed in this recording mode in your tests. Choose another method on Stop.',

@@ -28,4 +28,6 @@ const VERDICT_WARNINGS: readonly PlanNoteCode[] = [
   'out-of-reach',
   'reversed',
   'pulls-unused',
+  'assumed-ring',
+  'off-the-ring',
 ];

@@ -39,7 +39,7 @@ export function MethodPanel({ plan, units }: { readonly plan: ShotPlan; readonly
       >
         hands are needed for something else
       </Checkbox>
-      <ul className={styles.methods}>
+      <ul className={styles.methods} aria-label="Focus methods">
         {ranked.map((offer) => (
           <MethodRow
             key={offer.method}
