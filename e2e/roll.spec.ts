@@ -85,6 +85,7 @@ test('a whole set-up: rehearsed by taps, rolled with the simulated wheel, logged
   const after = page.getByRole('region', { name: 'After the take' });
   await expect(after).toContainText('late at B by');
   await expect(after.getByRole('heading', { name: 'Take 1' })).toBeVisible();
+  await expect(page.getByTestId('back-to-start')).toHaveText(/^Back to A: .* (ring|wheel) \d+(\.\d)?°\.$/);
   // log it
   await after.getByRole('radiogroup', { name: 'Performance' }).getByRole('radio', { name: 'fair' }).click();
   await page.keyboard.press('t');

@@ -93,7 +93,16 @@ export {
   measuredByText,
   MEASURE_WORDS,
 } from './marks/markText.js';
-export { countdownText, cueText, degreesText, figureAndUnit, ringText, targetSubjectName, turnText } from './roll/rollText.js';
+export {
+  backToStartText,
+  countdownText,
+  cueText,
+  degreesText,
+  figureAndUnit,
+  ringText,
+  targetSubjectName,
+  turnText,
+} from './roll/rollText.js';
 export { chanceText, of100, takesOf100 } from './share.js';
 export { errorName, improvementCost, improvementName, progressText } from './stop/improvementText.js';
 export { minutesText, plannedTakesText, shotTimeLines } from './stop/shotTimeText.js';

@@ -7,7 +7,15 @@ export {
 } from './deviceMessages.js';
 export { clockCueEvents, type CueEvent, DEFAULT_ROLL_MODE, rollClock, type RollClock, type RollMode } from './rollClock.js';
 export { COUNT_IN_BEATS, type RollCue, rollCues } from './rollCues.js';
-export { type PreparedRoll, prepareRoll, type RingFigure, type RollState, type UpcomingPull } from './rollNow.js';
+export { type FollowArrival, followArrivals } from './followArrivals.js';
+export {
+  type PreparedRoll,
+  prepareRoll,
+  type RingFigure,
+  type RollState,
+  type UpcomingArrival,
+  type UpcomingPull,
+} from './rollNow.js';
 export { type HandWheel, turnWheel, WHEEL_DEG } from './simulators/handWheel.js';
 export { type Motor, type MotorLimits, restingMotor, runMotor, SIMULATED_MOTOR } from './simulators/motor.js';
 export {

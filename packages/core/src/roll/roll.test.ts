@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { twoPeople } from '../../test/plans';
 import { ringOf } from '../kit/index';
-import { changePull, newPlan, type ShotPlan } from '../plan/index';
+import { addPull, addStay, addSubject, changePull, changeStay, newPlan, type ShotPlan } from '../plan/index';
+import { followArrivals } from './followArrivals';
 import { focusTrack } from '../track/index';
 import { checkDeviceCommand, checkDeviceMessage } from './deviceMessages';
 import { exactFps, frameOfTimecode, isDropFrame, timecodeAt, timecodeOf } from './simulators/timecode';
@@ -252,3 +253,52 @@ test.each([
 ])('what a device tells is checked: %j', (message, paths) =>
   expect(checkDeviceMessage(message).map(({ path }) => path)).toEqual(paths),
 );
+
+describe('a follow', () => {
+  /** Ines walks from 4 m to 2 m by 6 s, and on to 1.5 m by 9 s; the ring follows from the start, and leaves for Old Tam at 7 s. */
+  const followed = (withPull: boolean): ShotPlan => {
+    let plan = addSubject(newPlan(), { name: 'Ines', distanceMm: 4000 });
+    plan = addStay(plan, 'subject-1', { distanceMm: 2000, fromS: 6 });
+    plan = addStay(plan, 'subject-1', { distanceMm: 1500, fromS: 9 });
+    plan = changeStay(changeStay(plan, 'subject-1', 'stay-1', { untilS: 2 }), 'subject-1', 'stay-2', { untilS: 6.5 });
+    plan = addSubject(plan, { name: 'Old Tam', distanceMm: 5000 });
+    plan = { ...plan, focusTrack: { start: { kind: 'subject', subjectId: 'subject-1', leadS: 0 }, pulls: [] } };
+    return withPull ? changePull(addPull(plan, 'mark-4', 7), 'pull-1', { startS: 7, durationS: 1 }) : plan;
+  };
+  const arrivals = (plan: ShotPlan) =>
+    followArrivals(plan, focusTrack(plan, ringOf(plan.optics.lens))!).map(({ timeS, markId }) => [timeS, markId]);
+
+  test('comes to the marks of its subject, as long as the ring is with it', () => {
+    expect(arrivals(followed(false))).toEqual([
+      [6, 'mark-2'],
+      [9, 'mark-3'],
+    ]);
+    expect(arrivals(followed(true))).toEqual([[6, 'mark-2']]);
+    expect(arrivals(twoPeople())).toEqual([]);
+  });
+
+  test('is announced with its distance and its time, until a pull comes sooner', () => {
+    const ready = prepareRoll(followed(true))!;
+    const { arrival, upcoming } = ready.figuresAt(4.5);
+    expect(arrival).toMatchObject({ subjectId: 'subject-1', markId: 'mark-2', arrivesInS: 1.5 });
+    expect(arrival!.to.distanceMm).toBeCloseTo(2000, 0);
+    expect(upcoming).toHaveLength(1);
+    expect(ready.figuresAt(6.2).arrival).toBeNull();
+    expect(prepareRoll(followed(false))!.figuresAt(6.2).arrival).toMatchObject({ markId: 'mark-3' });
+  });
+
+  test('its arrival sounds like a landing, on the way nearer', () => {
+    const cues = rollCues(followed(false));
+    expect(cues.map(({ kind, timeS, way, pullId }) => [kind, timeS, way, pullId])).toEqual([
+      ['land', 6, 'nearer', null],
+      ['land', 9, 'nearer', null],
+    ]);
+  });
+});
+
+test('a shot that is left to autofocus cues nothing, and shows no next pull', () => {
+  const automatic: ShotPlan = { ...clocked, method: 'automatic' };
+  expect(rollCues(clocked).length).toBeGreaterThan(0);
+  expect(rollCues(automatic)).toEqual([]);
+  expect(prepareRoll(automatic)!.figuresAt(0).upcoming).toEqual([]);
+});

@@ -1,11 +1,13 @@
 import { nearSign, ringOf } from '../kit/index.js';
-import { focusTrack } from '../track/index.js';
+import { type FocusTrack, focusTrack } from '../track/index.js';
+import { followArrivals } from './followArrivals.js';
 import { asRolled } from './asRolled.js';
 import type { ShotPlan } from '../plan/index.js';
 
 /** A signal by eye, by ear or by vibration. Times are plan times. */
 export interface RollCue {
-  readonly pullId: string;
+  /** null for the arrival of a subject that is followed */
+  readonly pullId: string | null;
   readonly timeS: number;
   /** A count before a pull, its start, or its planned landing */
   readonly kind: 'count' | 'start' | 'land';
@@ -25,19 +27,29 @@ export function rollCues(planned: ShotPlan): RollCue[] {
   const track = focusTrack(plan, ring);
   if (!track) return [];
   const towardsNear = nearSign(ring);
-  return track.pulls
-    .flatMap(({ pullId, startS, endS, from, to }): RollCue[] => {
-      const { countInS } = plan.focusTrack.pulls.find(({ id }) => id === pullId)!;
-      const way = (to.ringDeg - from.ringDeg) * towardsNear >= 0 ? 'nearer' : 'farther';
-      const counts = Array.from({ length: COUNT_IN_BEATS }, (_, k): RollCue => {
-        const left = COUNT_IN_BEATS - k;
-        return { pullId, timeS: startS - (left / COUNT_IN_BEATS) * countInS, kind: 'count', left, way };
-      });
-      return [
-        ...counts.filter(({ timeS }) => countInS > 0 && timeS >= 0),
-        { pullId, timeS: startS, kind: 'start', left: 0, way },
-        { pullId, timeS: endS, kind: 'land', left: 0, way },
-      ];
-    })
-    .sort((a, b) => a.timeS - b.timeS);
+  const pulls = track.pulls.flatMap(({ pullId, startS, endS, from, to }): RollCue[] => {
+    const { countInS } = plan.focusTrack.pulls.find(({ id }) => id === pullId)!;
+    const way = (to.ringDeg - from.ringDeg) * towardsNear >= 0 ? 'nearer' : 'farther';
+    const counts = Array.from({ length: COUNT_IN_BEATS }, (_, k): RollCue => {
+      const left = COUNT_IN_BEATS - k;
+      return { pullId, timeS: startS - (left / COUNT_IN_BEATS) * countInS, kind: 'count', left, way };
+    });
+    return [
+      ...counts.filter(({ timeS }) => countInS > 0 && timeS >= 0),
+      { pullId, timeS: startS, kind: 'start', left: 0, way },
+      { pullId, timeS: endS, kind: 'land', left: 0, way },
+    ];
+  });
+  return [...pulls, ...arrivalCues(plan, track, towardsNear)].sort((a, b) => a.timeS - b.timeS);
 }
+
+/** A followed subject arrives: the same signal as a landing, by the way in which the ring was turning. */
+function arrivalCues(plan: ShotPlan, track: FocusTrack, towardsNear: number): RollCue[] {
+  return followArrivals(plan, track).map(({ timeS }) => {
+    const turnDeg = track.ringDegAt(timeS) - track.ringDegAt(Math.max(timeS - BEFORE_S, 0));
+    return { pullId: null, timeS, kind: 'land', left: 0, way: turnDeg * towardsNear >= 0 ? 'nearer' : 'farther' };
+  });
+}
+
+/** Time before an arrival at which the ring still turns. */
+const BEFORE_S = 0.5;

@@ -1,4 +1,5 @@
 import { asRolled } from './asRolled.js';
+import { type FollowArrival, followArrivals } from './followArrivals.js';
 import { heldOnRing, nearSign, ringOf, wheelDegOf, wheelNearerTurns } from '../kit/index.js';
 import { depthOfField } from '../optics/index.js';
 import { focusTrack, type FocusTrack, type TrackPull } from '../track/index.js';
@@ -40,6 +41,14 @@ export interface RollState {
   readonly at: FocusTarget;
   /** The pull under way first, then the following ones */
   readonly upcoming: readonly UpcomingPull[];
+  /** Where the subject that is followed arrives next, if that is before the next pull; null otherwise */
+  readonly arrival: UpcomingArrival | null;
+}
+
+/** The next arrival of a subject that is followed. */
+export interface UpcomingArrival extends FollowArrival {
+  readonly to: RingFigure;
+  readonly arrivesInS: number;
 }
 
 /** A plan prepared for queries at any time; the page makes sixty per second. */
@@ -86,12 +95,20 @@ export function prepareRoll(planned: ShotPlan): PreparedRoll | null {
       cue,
     };
   });
+  const arrivals = followArrivals(plan, track);
+  const arrivalAt = (planS: number): UpcomingArrival | null => {
+    const next = arrivals.find(({ timeS }) => timeS > planS);
+    const pullS = track.pulls.find(({ endS }) => endS > planS)?.startS ?? Infinity;
+    if (!next || pullS < next.timeS) return null;
+    return { ...next, to: figureOf(track.ringDegAt(next.timeS), next.timeS), arrivesInS: next.timeS - planS };
+  };
   return {
     track: track,
     figureOf,
     figuresAt: (planS) => ({
       now: figureOf(track.ringDegAt(planS), planS),
       at: lastBegun(track.pulls, planS)?.to.target ?? track.start.target,
+      arrival: arrivalAt(planS),
       upcoming: coming.flatMap(({ move, ...pull }): UpcomingPull[] =>
         planS >= move.endS
           ? []

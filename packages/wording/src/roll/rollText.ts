@@ -27,6 +27,13 @@ export function ringText({ wheelDeg, zone }: RingFigure, plan: Pick<ShotPlan, 'w
   return `${what} ${degreesText(wheelDeg)} · zone ${formatDistanceFigure(zone.nearMm, units)} – ${formatDistanceFigure(zone.farMm, units)}`;
 }
 
+/** Where the ring goes before the next take: "Back to A: 2.90 m, wheel 82°." */
+export function backToStartText(name: string, figure: RingFigure, plan: Pick<ShotPlan, 'wheel'>, units: UnitSystem): string {
+  const distance = formatDistance(figure.distanceMm, units);
+  const turned = `${plan.wheel ? 'wheel' : 'ring'} ${degreesText(figure.wheelDeg)}`;
+  return name === distance ? `Back to ${distance}, ${turned}.` : `Back to ${name}: ${distance}, ${turned}.`;
+}
+
 /** Name of the subject of a target; empty for a plain distance. */
 export function targetSubjectName(target: FocusTarget, { marks, subjects }: Pick<ShotPlan, 'marks' | 'subjects'>): string {
   const markId = target.kind === 'mark' || target.kind === 'blur' ? target.markId : null;

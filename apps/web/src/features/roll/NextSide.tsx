@@ -1,5 +1,7 @@
 import type { TakeRowView } from '@still-heron/contract';
-import type { ShotPlan, UnitSystem } from '@still-heron/core';
+import { prepareRoll, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { backToStartText, targetName } from '@still-heron/wording';
+import { useMemo } from 'react';
 import { Link } from 'react-router';
 import clsx from 'clsx';
 import { Corrections } from '../takes/Corrections';
@@ -15,6 +17,18 @@ interface Props {
   readonly takes: readonly TakeRowView[];
 }
 
+/** Where the ring goes for the next take. */
+function BackToStart({ plan, units }: Pick<Props, 'plan' | 'units'>) {
+  const ready = useMemo(() => prepareRoll(plan), [plan]);
+  if (!ready) return null;
+  const { now, at } = ready.figuresAt(0);
+  return (
+    <section data-testid="back-to-start">
+      <p>{backToStartText(targetName(at, plan, units), now, plan, units)}</p>
+    </section>
+  );
+}
+
 /** After a take: advice and corrections for the next one. */
 export function NextSide({ shotId, plan, units, takes }: Props) {
   const { next, tone, text } = useAdvice(plan, takes);
@@ -25,6 +39,7 @@ export function NextSide({ shotId, plan, units, takes }: Props) {
           {text}
         </p>
       </section>
+      <BackToStart plan={plan} units={units} />
       <Corrections corrections={next.corrections} plan={plan} units={units} />
       <section>
         <Link to={`/shots/${shotId}/takes`}>All takes of the shot</Link>

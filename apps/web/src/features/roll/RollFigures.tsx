@@ -1,5 +1,21 @@
-import { type UpcomingPull, COUNT_IN_BEATS, type PreparedRoll, type ShotPlan, type UnitSystem } from '@still-heron/core';
-import { countdownText, cueText, figureAndUnit, targetName, ringText, turnText, targetSubjectName } from '@still-heron/wording';
+import {
+  type UpcomingArrival,
+  type UpcomingPull,
+  COUNT_IN_BEATS,
+  type PreparedRoll,
+  type ShotPlan,
+  type UnitSystem,
+} from '@still-heron/core';
+import {
+  countdownText,
+  cueText,
+  figureAndUnit,
+  targetName,
+  ringText,
+  subjectName,
+  turnText,
+  targetSubjectName,
+} from '@still-heron/wording';
 import clsx from 'clsx';
 import type { RollMoment } from './rollEngine';
 import styles from './RollFigures.module.css';
@@ -16,7 +32,7 @@ interface Props {
 
 /** Current and next distance, readable from two metres in the dark. */
 export function RollState({ plan, ready, moment, ringDeg, units, isAlone }: Props) {
-  const { now, at, upcoming: coming } = ready.figuresAt(moment.planS);
+  const { now, at, arrival, upcoming: coming } = ready.figuresAt(moment.planS);
   const shown = ringDeg === null ? now : ready.figureOf(ringDeg, moment.planS);
   const { figure, unit } = figureAndUnit(shown.distanceMm, units);
   const [next] = coming;
@@ -34,15 +50,39 @@ export function RollState({ plan, ready, moment, ringDeg, units, isAlone }: Prop
           </p>
         </section>
       )}
-      {next ? (
-        <Next pull={next} plan={plan} moment={moment} units={units} />
-      ) : (
+      {arrival && <Arrival arrival={arrival} plan={plan} units={units} />}
+      {!arrival && next && <Next pull={next} plan={plan} moment={moment} units={units} />}
+      {!arrival && !next && (
         <section className={styles.rollNext} aria-label="Next">
           <span className={styles.rollLabel}>next</span>
           <p className={styles.rollNone}>{nothingNext(plan, moment.planS)}</p>
         </section>
       )}
     </div>
+  );
+}
+
+interface ArrivalProps {
+  readonly arrival: UpcomingArrival;
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+}
+
+/** The mark at which the subject that is followed arrives next. */
+function Arrival({ arrival: { subjectId, markId, to, arrivesInS }, plan, units }: ArrivalProps) {
+  const { figure, unit } = figureAndUnit(to.distanceMm, units);
+  return (
+    <section className={styles.rollNext} aria-label="Next">
+      <span className={styles.rollLabel}>{subjectName(plan, subjectId)} arrives</span>
+      <p className={styles.rollTarget} data-testid="roll-next">
+        <strong>{plan.marks.find(({ id }) => id === markId)?.letter}</strong> {figure}
+        <small>{unit}</small>
+      </p>
+      <p className={styles.rollWhen} data-testid="roll-when">
+        in {countdownText(arrivesInS)} s
+      </p>
+      <p className={styles.rollWords}>follow until then, {ringText(to, plan, units)}</p>
+    </section>
   );
 }
 
