@@ -250,3 +250,20 @@ test('a distance for somebody who is there already becomes another mark of their
   await people.getByRole('button', { name: 'Add' }).click();
   await expect(notice.getByRole('button')).toHaveText(['Another name']);
 });
+
+test('the playhead’s time is typed, and the speed of the hand lies under the chart with its fastest moment', async ({
+  heron,
+  page,
+}) => {
+  await heron.openCopy('9C');
+  await expect(page.getByTestId('hand-speed')).toHaveAttribute('aria-label', /^Speed of the hand: \d+°\/s at 4\.8 s at most$/);
+  const time = page.getByTestId('playhead-time');
+  await time.fill('5.5');
+  await time.press('Enter');
+  await expect(page.getByTestId('playhead')).toContainText('5.5 s');
+  await time.fill('90');
+  await time.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('9.0');
+  await time.press('Escape');
+  await expect(page.getByTestId('playhead')).toContainText('5.5 s');
+});

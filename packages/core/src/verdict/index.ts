@@ -9,7 +9,7 @@ export { comparePlans, type MarkShift, type PlanComparison } from './comparePlan
 export { disagreement, type Disagreement } from './disagreement.js';
 export { evaluatePull } from './evaluatePull.js';
 export { evaluateRing, type RingVerdict } from './evaluateRing.js';
-export { exceedsHandLimit } from './peakSpeed.js';
+export { exceedsHandLimit, handSpeeds } from './peakSpeed.js';
 export {
   type BeatVerdict,
   type Cause,

@@ -8,6 +8,17 @@ export function exceedsHandLimit({ maxHandDegPerS, limitDegPerS }: CompleteVerdi
 }
 
 /**
+ * Speed of the wheel, or of the ring without one, from the frame before to each frame: degrees per second, never negative. A ring in steps has
+ * none.
+ *
+ * @param ringDeg - ring angle by frame
+ */
+export function handSpeeds(ringDeg: Float64Array, { wheel, captureFps, optics }: ShotPlan): Float64Array {
+  if (optics.lens.response === 'steps') return new Float64Array(ringDeg.length);
+  return ringDeg.map((deg, frame) => (frame === 0 ? 0 : Math.abs(wheelDegOf(wheel, (deg - ringDeg[frame - 1]!) * captureFps))));
+}
+
+/**
  * Peak speed of the wheel or ring: between frames while tracking, and at the peak of each pull. A ring in steps is pressed, not
  * turned, and has no speed.
  */

@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { longShot, twoPeople } from '../../test/plans';
 import { blurDiameterMm, depthOfField } from '../optics/index';
-import { fNumberOf, ringOf } from '../kit/index';
+import { defaultWheel, fNumberOf, ringOf } from '../kit/index';
 import {
   addStay,
+  addSubject,
   addSubjectAt,
   changeBeat,
   changeMark,
@@ -19,6 +20,7 @@ import {
   walkTo,
 } from '../plan/index';
 import { evaluatePull } from './evaluatePull';
+import { handSpeeds } from './peakSpeed';
 import type { CompleteVerdict } from './pullVerdict';
 import { caseCount } from '../../test/caseCount';
 
@@ -251,4 +253,36 @@ test('of someone who walks later, and whom the camera leaves while they stand, t
     focusTrack: { start: { kind: 'mark', markId: 'mark-1' }, pulls: [] },
   };
   expect(judge(plan).softSpans[0]).toMatchObject({ cause: { kind: 'camera-moves' } });
+});
+
+describe('the speed of the hand by frame', () => {
+  test('is the turn from the frame before, at the wheel if there is one, and is nothing where the ring rests', () => {
+    const plan = twoPeople();
+    const { track, pulls } = judge(plan);
+    const speeds = handSpeeds(track.ringDeg, plan);
+    const middle = Math.round(((pulls[0]!.startS + pulls[0]!.endS) / 2) * plan.captureFps);
+    // the peak of a smooth turn is 15 / 8 of its mean
+    const { travelDeg, startS, endS } = pulls[0]!;
+    expect(speeds[middle]! / ((travelDeg / (endS - startS)) * (15 / 8))).toBeCloseTo(1, 1);
+    expect([speeds[0], speeds.at(-1)]).toEqual([0, 0]);
+    const geared = { ...plan, wheel: defaultWheel({ name: 'Wheel', wheelPerRing: 2 }) };
+    expect(handSpeeds(track.ringDeg, geared)[middle]! / speeds[middle]!).toBeCloseTo(2, 9);
+  });
+
+  test('rises steeply as somebody comes close at a steady pace: as one over the distance squared', () => {
+    const walk = addStay(addSubject(newPlan(), { name: 'Ines', distanceMm: 6000 }), 'subject-1', { distanceMm: 1500, fromS: 9 });
+    const steady: ShotPlan = {
+      ...walk,
+      subjects: walk.subjects.map((one) => ({
+        ...one,
+        stays: one.stays.map((stay, index) => (index === 0 ? { ...stay, untilS: 0 } : { ...stay, pace: 'steady' as const })),
+      })),
+      focusTrack: { start: { kind: 'subject', subjectId: 'subject-1', leadS: 0 }, pulls: [] },
+    };
+    const { track } = judge(steady);
+    const speeds = handSpeeds(track.ringDeg, steady);
+    const at = (mm: number) => speeds[track.focusMm.findIndex((focus) => focus <= mm)]!;
+    expect(at(2000) / at(4000)).toBeGreaterThan(3.5);
+    expect(at(2000) / at(4000)).toBeLessThan(4.8);
+  });
 });

@@ -9,13 +9,15 @@ import { memoByValue } from '../../shared/memoByValue';
 import { itemSelected } from '../shot/sessionSlice';
 import { abandonGesture, editPlan } from '../shot/shotSlice';
 import { type ReadChart, scaleOf } from './Handle';
-import { LANE } from './pullChartLayout';
 import { KeyMoment } from './KeyMoment';
 import { draggedTime, snappedSpan, timesOf } from './snapTimes';
 import styles from './BeatBar.module.css';
 
 /** Height of the hatched strip of a soft span; the label above it stays readable. */
 const SOFT_STRIP = 7;
+
+/** A lower lane shows no words. */
+const LEAST_FOR_WORDS_PX = 16;
 
 /** Approximate letter width, to decide which words fit. */
 const LETTER_PX = 7.4;
@@ -33,6 +35,8 @@ interface Props {
   readonly x: number;
   readonly width: number;
   readonly y: number;
+  /** Height of its lane */
+  readonly high: number;
   /** Edges of the chart */
   readonly left: number;
   readonly right: number;
@@ -49,8 +53,8 @@ interface Props {
 }
 
 /** A beat on its lane. Its ends, the whole bar and its key moment can be dragged. Rendered only when something of it changes. */
-export const BeatBar = memoByValue(function BeatBar({ beat, x, width, y, left, right, name, chart, ...shown }: Props) {
-  const { subjectIndex, keyX, isKeyMomentMissed, strips, share } = shown;
+export const BeatBar = memoByValue(function BeatBar({ beat, x, width, y, high, left, right, name, ...shown }: Props) {
+  const { subjectIndex, keyX, isKeyMomentMissed, strips, share, chart } = shown;
   const isSelected = useAppSelector((state) => state.session.selection?.id === beat.id);
   const requirement = `${name} ${REQUIREMENT_WORDS[beat.requirement].phrase}`;
   const colour = subjectColour(subjectIndex);
@@ -68,16 +72,17 @@ export const BeatBar = memoByValue(function BeatBar({ beat, x, width, y, left, r
       style={{ color: colour }}
       clipPath="url(#lanes)"
     >
-      <rect x={x} width={width} y={y} height={LANE} rx={3} className={styles.beatGround} />
-      <rect {...drags.body} x={x} width={width} y={y} height={LANE} rx={3} className={styles.beatBar} onClick={drags.select} />
-      <rect x={x} width={3} y={y} height={LANE} fill={colour} />
-      <SoftStrips strips={strips} y={y} />
-      <BeatLabel shownX={shownX} y={y} shownWidth={shownWidth} words={words} share={share} />
+      <rect x={x} width={width} y={y} height={high} rx={3} className={styles.beatGround} />
+      <rect {...drags.body} x={x} width={width} y={y} height={high} rx={3} className={styles.beatBar} onClick={drags.select} />
+      <rect x={x} width={3} y={y} height={high} fill={colour} />
+      <SoftStrips strips={strips} y={y} high={high} />
+      <BeatLabel shownX={shownX} y={y} high={high} shownWidth={shownWidth} words={words} share={share} />
       {edges.map(({ key, at, drag, label, value }) => (
         <BeatEdge
           key={key}
           at={at}
           y={y}
+          high={high}
           value={value}
           label={label}
           drag={drag}
@@ -90,7 +95,7 @@ export const BeatBar = memoByValue(function BeatBar({ beat, x, width, y, left, r
           beat={beat}
           name={name}
           x={keyX}
-          y={y + LANE / 2}
+          y={y + high / 2}
           chart={chart}
           isMissed={isKeyMomentMissed}
           onMove={(keyMomentS, step) => drags.change({ keyMomentS }, step)}
@@ -100,21 +105,22 @@ export const BeatBar = memoByValue(function BeatBar({ beat, x, width, y, left, r
   );
 });
 
-interface BeatLabelProps extends Pick<Props, 'y'> {
+interface BeatLabelProps extends Pick<Props, 'y' | 'high'> {
   readonly shownX: number;
   readonly shownWidth: number;
   readonly words: string;
   readonly share: string;
 }
 
-function BeatLabel({ shownX, y, shownWidth, words, share }: BeatLabelProps) {
+function BeatLabel({ shownX, y, high, shownWidth, words, share }: BeatLabelProps) {
+  if (high < LEAST_FOR_WORDS_PX) return null;
   return (
-    <svg x={shownX} y={y} width={Math.max(shownWidth - 6, 0)} height={LANE}>
-      <text x={10} y={16} className={styles.beatWords}>
+    <svg x={shownX} y={y} width={Math.max(shownWidth - 6, 0)} height={high}>
+      <text x={10} y={high / 2 + 4} className={styles.beatWords}>
         {words}
       </text>
       {share !== '' && (words.length + share.length + 2) * LETTER_PX < shownWidth - 16 && (
-        <text x={shownWidth - 12} y={16} textAnchor="end" className={clsx(styles.beatWords, styles.beatShareWords)}>
+        <text x={shownWidth - 12} y={high / 2 + 4} textAnchor="end" className={clsx(styles.beatWords, styles.beatShareWords)}>
           {share}
         </text>
       )}
@@ -172,7 +178,7 @@ function useBeatDrags(beat: Beat, requirement: string, chart: ReadChart) {
   return { body, from, to, onKey, select, change };
 }
 
-function SoftStrips({ strips, y }: Pick<Props, 'strips' | 'y'>) {
+function SoftStrips({ strips, y, high }: Pick<Props, 'strips' | 'y' | 'high'>) {
   return (
     <>
       {strips.map(({ x, width, isHidden }) => (
@@ -180,8 +186,8 @@ function SoftStrips({ strips, y }: Pick<Props, 'strips' | 'y'>) {
           key={`${x} ${isHidden}`}
           x={x}
           width={width}
-          y={isHidden ? y : y + LANE - SOFT_STRIP}
-          height={isHidden ? LANE : SOFT_STRIP}
+          y={isHidden ? y : y + high - SOFT_STRIP}
+          height={isHidden ? high : SOFT_STRIP}
           {...(isHidden ? {} : { fill: 'url(#soft-hatch)' })}
           className={isHidden ? styles.beatHidden : styles.beatSoft}
         />
@@ -193,6 +199,7 @@ function SoftStrips({ strips, y }: Pick<Props, 'strips' | 'y'>) {
 interface BeatEdgeProps {
   readonly at: number;
   readonly y: number;
+  readonly high: number;
   readonly value: number;
   readonly label: string;
   readonly drag: ReturnType<typeof useDrag>;
@@ -200,14 +207,14 @@ interface BeatEdgeProps {
   readonly onKey: (event: KeyboardEvent) => void;
 }
 
-function BeatEdge({ at, y, value, label, drag, onSelect, onKey }: BeatEdgeProps) {
+function BeatEdge({ at, y, high, value, label, drag, onSelect, onKey }: BeatEdgeProps) {
   return (
     <rect
       {...drag}
       x={at - 7}
       y={y}
       width={14}
-      height={LANE}
+      height={high}
       className={styles.beatEdge}
       role="slider"
       tabIndex={0}

@@ -1,7 +1,7 @@
 import type { Beat, CompleteVerdict, ShotPlan } from '@still-heron/core';
 import { BeatBar, type SoftStrip } from './BeatBar';
 import type { ReadChart } from './Handle';
-import { type PullChartLayout, LANE } from './pullChartLayout';
+import type { PullChartLayout } from './pullChartLayout';
 import styles from './BeatLanes.module.css';
 
 interface Props {
@@ -13,16 +13,16 @@ interface Props {
 
 /** Lanes of beats, one per subject. A beat is hatched where its requirement is not met. */
 export function BeatLanes({ layout, plan, verdict, chart }: Props) {
-  const { lanes, left, right } = layout;
+  const { lanes, left, right, laneHeight: high } = layout;
   const strips = stripsOf(layout, verdict);
   const judged = new Map(verdict?.beats.map((beat) => [beat.beatId, beat]));
   return lanes.map(({ subjectId, subjectIndex, y, beats }) => (
     <g key={subjectId}>
-      <line x1={left} x2={right} y1={y + LANE / 2} y2={y + LANE / 2} className={styles.laneLine} />
+      <line x1={left} x2={right} y1={y + high / 2} y2={y + high / 2} className={styles.laneLine} />
       {beats.map(({ beat, x, width }) => (
         <BeatBar
           key={beat.id}
-          {...{ beat, x, width, y, left, right, subjectIndex, chart }}
+          {...{ beat, x, width, y, high, left, right, subjectIndex, chart }}
           name={plan.subjects[subjectIndex]!.name}
           keyX={beat.keyMomentS === null ? null : layout.x(beat.keyMomentS)}
           strips={strips.get(beat.id) ?? NONE}

@@ -89,6 +89,7 @@ function Channel({ plan, verdict, units, size }: Props & { readonly size: Size }
       <TimeGround layout={layout} durationS={plan.durationS} />
       <MarkChips {...handles} />
       <BeatLanes layout={layout} plan={plan} verdict={verdict} chart={chart} />
+      <Speed layout={layout} />
       <MoveWords layout={layout} />
       {view && <TimeStrip layout={layout} view={view} durationS={plan.durationS} onPan={pan} />}
       <Playhead layout={layout} verdict={verdict} units={units} />
@@ -175,6 +176,27 @@ function TimeGround({ layout, durationS }: { readonly layout: PullChartLayout; r
   );
 }
 
+/** How fast the hand turns, under the time axis, with its fastest moment. */
+function Speed({ layout: { speed, left, right } }: { readonly layout: PullChartLayout }) {
+  if (!speed) return null;
+  const { path, limitY, baseY, topY, words, fastestX } = speed;
+  const isLeft = fastestX > right - 150;
+  return (
+    <g data-testid="hand-speed" role="img" aria-label={`Speed of the hand: ${words} at most`}>
+      <text x={left - 10} y={baseY} textAnchor="end" className={styles.speedWords}>
+        hand
+      </text>
+      <g clipPath="url(#lanes)">
+        <path d={path} className={styles.speed} />
+        {limitY !== null && <line x1={left} x2={right} y1={limitY} y2={limitY} className={styles.speedLimit} />}
+      </g>
+      <text x={fastestX + (isLeft ? -6 : 6)} y={topY + 10} textAnchor={isLeft ? 'end' : 'start'} className={styles.speedWords}>
+        {words}
+      </text>
+    </g>
+  );
+}
+
 function MoveWords({ layout }: { readonly layout: PullChartLayout }) {
   const selection = useAppSelector((state) => state.session.selection);
   const { pulls: moves, movesY } = layout;
@@ -191,12 +213,15 @@ function MoveWords({ layout }: { readonly layout: PullChartLayout }) {
           countX={Math.max(countX, left)}
           bottom={layout.bottom}
           fromY={movesY}
-          toY={movesY + 15 + row * 20}
+          toY={row === null ? movesY : movesY + 15 + row * 20}
         />
       ))}
-      {shown.map(({ id, words, wordsX, row }) => (
-        <PullWords key={id} id={id} isSelected={isSelected(id)} words={words} x={wordsX} y={movesY + 13 + row * 20} />
-      ))}
+      {shown.map(
+        ({ id, words, wordsX, row }) =>
+          row !== null && (
+            <PullWords key={id} id={id} isSelected={isSelected(id)} words={words} x={wordsX} y={movesY + 13 + row * 20} />
+          ),
+      )}
     </>
   );
 }

@@ -4,6 +4,7 @@ import { axisChosen } from '../../shared/preferences';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { WordChoice } from '../../ui/fields/WordChoice';
 import { PlayButton } from '../shot/PlayButton';
+import { PlayheadField } from '../shot/PlayheadField';
 import { selectSession } from '../shot/sessionSlice';
 import { editPlan } from '../shot/shotSlice';
 import { KeepRateLink } from './KeepRateLink';
@@ -37,6 +38,7 @@ export function Transport({ plan, isSolving, onSolve }: Props) {
   return (
     <div className={styles.transport}>
       <PlayButton showsKey />
+      <PlayheadField durationS={plan.durationS} captureFps={plan.captureFps} />
       <NextPullButton plan={plan} />
       <Button look="quiet" aria-expanded={isSolving} onClick={onSolve}>
         Work out the pulls <Key>L</Key>

@@ -1,4 +1,16 @@
-import { addPull, addStay, addSubject, changeMark, changePull, newPlan, ringOf, type ShotPlan } from '@still-heron/core';
+import {
+  addPull,
+  addStay,
+  addSubject,
+  changeMark,
+  changePull,
+  evaluatePull,
+  newPlan,
+  ringOf,
+  setDuration,
+  setHandLimit,
+  type ShotPlan,
+} from '@still-heron/core';
 import { type PullChartInput, pullChartLayout } from './pullChartLayout';
 import { judge, TWO_PEOPLE as two } from '../../twoPeople.fixture';
 
@@ -104,6 +116,35 @@ test('moves say from where to where, how long, and how it sits; words that would
   const { pulls: moves } = lay(crowded);
   expect(moves[0]!.words).toMatch(/^A → B {2}1\.0 s {2}\w+$/);
   expect(moves.map(({ row }) => row)).toEqual([0, 1]);
+});
+
+test('however many pulls and subjects there are, the chart keeps half of the height and folds words away', () => {
+  let plan: ShotPlan = { ...setDuration(two, 40), focusTrack: { ...two.focusTrack, pulls: [] } };
+  for (let k = 0; k < 17; k++) plan = addPull(plan, k % 2 === 0 ? 'mark-2' : 'mark-1', 1 + 2.2 * k);
+  for (let k = 0; k < 5; k++) plan = addSubject(plan, { name: `Someone ${k}`, distanceMm: 4000 + 500 * k });
+  const size = { width: 900, height: 480 };
+  const layout = lay(plan, { size });
+  expect(plan.focusTrack.pulls.length).toBe(17);
+  expect(layout.bottom).toBeGreaterThanOrEqual(size.height / 2);
+  const shown = layout.pulls.filter(({ row }) => row !== null);
+  expect(shown.length).toBeGreaterThan(0);
+  expect(shown.every(({ words }) => /^[A-Z] → [A-Z]$/.test(words))).toBe(true);
+  const lowest = Math.max(...layout.lanes.map(({ y }) => y + layout.laneHeight), layout.movesY);
+  expect(lowest).toBeLessThanOrEqual(size.height);
+  // one pull has room for all of its words
+  expect(lay(two).pulls[0]!.words).toContain('1.0 s');
+});
+
+test('the speed of the hand lies under the time axis, with its fastest moment named, and the limit where it is reached', () => {
+  const size = { width: 900, height: 480 };
+  const { speed } = lay(two, { size });
+  const verdict = evaluatePull(two);
+  if (verdict.status !== 'judged') throw new Error(verdict.status);
+  expect(speed!.words).toBe(`${verdict.fastest.maxHandDegPerS.toFixed(0)}°/s at ${verdict.fastest.timeS.toFixed(1)} s`);
+  expect(speed!.limitY).toBeNull();
+  const slow = setHandLimit(two, 20);
+  expect(lay(slow, { size }).speed!.limitY).toBeGreaterThan(speed!.topY);
+  expect(lay({ ...two, focusTrack: { ...two.focusTrack, pulls: [] } }, { size }).speed).toBeNull();
 });
 
 test('a held domain keeps the axis still while the plan changes', () => {

@@ -13,10 +13,11 @@ import {
 } from '@still-heron/core';
 import { ticks as roundTicks } from 'd3-array';
 import { type ScaleLinear, scaleLinear } from 'd3-scale';
-import { apart, rowsOf } from '../../charts/labels';
+import { apart } from '../../charts/labels';
 import { distanceTicks, type Tick } from '../../charts/ticks';
 import type { Size } from '../../shared/useSize';
-import { pullLabels } from './pullWords';
+import { placeLabels, type PlacedLabel, pullLabels } from './pullWords';
+import { type SpeedLane, speedLane } from './speedLane';
 import { type AxisDomain, type AxisScale, axisScale } from '../../charts/axisScale';
 import { coursesOf, wholeDomain } from './chartDomain';
 import { type ChartPaths, keptPaths } from './chartPaths';
@@ -53,7 +54,8 @@ export interface PullChartLayout extends ChartPaths {
     readonly toY: number;
     readonly words: string;
     readonly wordsX: number;
-    readonly row: number;
+    /** null where its words are folded away */
+    readonly row: number | null;
     /** Start of the count-in */
     readonly countX: number;
   }[];
@@ -76,16 +78,23 @@ export interface PullChartLayout extends ChartPaths {
     readonly y: number;
     readonly beats: readonly { readonly beat: Beat; readonly x: number; readonly width: number }[];
   }[];
+  readonly laneHeight: number;
   readonly movesY: number;
+  /** null without a turn, or where the chart is too small for it */
+  readonly speed: SpeedLane | null;
 }
 
 const MARGIN = { left: 58, right: { metric: 104, imperial: 126 }, top: 44 };
 const TIME_AXIS = 34;
-export const LANE = 24;
+const LANE = 24;
+const MIN_LANE = 10;
 const LANE_GAP = 5;
 const PULL_ROW = 20;
-/** Approximate letter width in pull labels */
-const LETTER_PX = 7.4;
+/** Share of the height that the chart itself keeps, however many subjects and pulls there are. */
+const CHART_SHARE = 0.5;
+const SPEED_LANE = 34;
+/** A lower chart shows no speed. */
+const LEAST_FOR_SPEED_PX = 400;
 
 /** Layout of the chart in pixels, without drawing anything. */
 export function pullChartLayout({ plan, verdict, axis, units, size, view, domain: held }: PullChartInput): PullChartLayout {
@@ -93,15 +102,22 @@ export function pullChartLayout({ plan, verdict, axis, units, size, view, domain
   const right = size.width - MARGIN.right[units];
   const [fromS, toS] = view ? [view.fromS, view.toS] : [0, plan.durationS];
   const x = scaleLinear([fromS, toS], [left, right]);
-  const moveWords = pullLabels(plan, verdict, units);
-  // labels that would leave the chart start farther left
-  const wordsX = plan.focusTrack.pulls.map((pull, index) =>
-    Math.min(x(pull.startS) + 7, size.width - moveWords[index]!.length * LETTER_PX - 4),
+  const turns = verdict !== null && verdict.fastest.maxHandDegPerS > 0 && size.height >= LEAST_FOR_SPEED_PX;
+  const speedHeight = turns ? SPEED_LANE : 0;
+  // what is left below the chart and its axis
+  const below = size.height * (1 - CHART_SHARE) - TIME_AXIS - speedHeight - 8;
+  const laneStep = Math.min(
+    LANE + LANE_GAP,
+    Math.max((below - PULL_ROW) / Math.max(plan.subjects.length, 1), MIN_LANE + LANE_GAP),
   );
-  const rows = rowsOf(moveWords.map((words, index) => ({ x: wordsX[index]!, width: words.length * LETTER_PX + 14 })));
-  const laneHeight = plan.subjects.length * (LANE + LANE_GAP);
-  const movesHeight = Math.max(0, ...rows.map((row) => row + 1)) * PULL_ROW + 8;
-  const bottom = Math.max(size.height - TIME_AXIS - laneHeight - movesHeight, MARGIN.top + 90);
+  const lanesHeight = plan.subjects.length * laneStep;
+  const labels = placeLabels(
+    pullLabels(plan, verdict, units),
+    plan.focusTrack.pulls.map(({ startS }) => x(startS)),
+    { rightX: size.width, maxRows: Math.max(Math.floor((below - lanesHeight) / PULL_ROW), 1) },
+  );
+  const movesHeight = Math.max(0, ...labels.map(({ row }) => (row ?? -1) + 1)) * PULL_ROW + 8;
+  const bottom = Math.max(size.height - TIME_AXIS - speedHeight - lanesHeight - movesHeight, MARGIN.top + 90);
 
   const ring = ringOf(plan.optics.lens);
   const track = focusTrack(plan, ring);
@@ -110,7 +126,7 @@ export function pullChartLayout({ plan, verdict, axis, units, size, view, domain
   const scale = axisScale(axis, ring, domain, { topY: MARGIN.top, bottomY: bottom });
   const isShown = (mm: number) => scale.y(mm) > MARGIN.top + 1 && scale.y(mm) < bottom - 1;
 
-  const lanesY = bottom + TIME_AXIS;
+  const lanesY = bottom + TIME_AXIS + speedHeight;
   return {
     left,
     right,
@@ -130,30 +146,29 @@ export function pullChartLayout({ plan, verdict, axis, units, size, view, domain
       x: x(fromS),
       width: Math.max(2, x(toS) - x(fromS)),
     })),
-    pulls: pullPlaces(plan, track, { x, scale, words: moveWords, wordsX, rows }),
+    pulls: pullPlaces(plan, track, { x, scale, labels }),
     startY: track === null ? null : scale.yOfRing(track.start.ringDeg),
     points: courses.flatMap(({ pullId, points }) =>
       points.map(({ timeS, distanceMm }, index) => ({ pullId, index, x: x(timeS), y: scale.y(distanceMm ?? Infinity) })),
     ),
     marks: markLabels(plan, units, scale, bottom),
-    lanes: lanesOf(plan, x, lanesY),
-    movesY: lanesY + laneHeight + 4,
+    lanes: lanesOf(plan, x, lanesY, laneStep),
+    laneHeight: laneStep - LANE_GAP,
+    movesY: lanesY + lanesHeight + 4,
+    speed: turns ? speedLane(verdict, plan, x, { topY: bottom + TIME_AXIS, height: SPEED_LANE - 8 }) : null,
   };
 }
 
 interface PullScales {
   readonly x: PullChartLayout['x'];
   readonly scale: AxisScale;
-  /** Words of each pull, with where they begin and their row */
-  readonly words: readonly string[];
-  readonly wordsX: readonly number[];
-  readonly rows: readonly number[];
+  readonly labels: readonly PlacedLabel[];
 }
 
 function pullPlaces(
   { focusTrack: { pulls } }: ShotPlan,
   track: FocusTrack | null,
-  { x, scale, words, wordsX, rows }: PullScales,
+  { x, scale, labels }: PullScales,
 ): PullChartLayout['pulls'] {
   return pulls.map((pull, index) => ({
     id: pull.id,
@@ -161,10 +176,8 @@ function pullPlaces(
     endX: x(pullEndS(pull)),
     fromY: scale.yOfRing(track!.pulls[index]!.from.ringDeg),
     toY: scale.yOfRing(track!.pulls[index]!.to.ringDeg),
-    words: words[index]!,
-    wordsX: wordsX[index]!,
+    ...labels[index]!,
     countX: x(Math.max(0, pull.startS - pull.countInS)),
-    row: rows[index]!,
   }));
 }
 
@@ -184,12 +197,12 @@ function markLabels(plan: ShotPlan, units: UnitSystem, scale: AxisScale, bottom:
   );
 }
 
-function lanesOf(plan: ShotPlan, x: PullChartLayout['x'], lanesY: number): PullChartLayout['lanes'] {
+function lanesOf(plan: ShotPlan, x: PullChartLayout['x'], lanesY: number, laneStep: number): PullChartLayout['lanes'] {
   const beats = activeBeats(plan);
   return plan.subjects.map(({ id }, index) => ({
     subjectId: id,
     subjectIndex: index,
-    y: lanesY + index * (LANE + LANE_GAP),
+    y: lanesY + index * laneStep,
     beats: beats
       .filter((beat) => beat.subjectId === id)
       .map((beat) => ({ beat, x: x(beat.fromS), width: x(beat.toS) - x(beat.fromS) })),

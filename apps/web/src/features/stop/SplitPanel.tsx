@@ -37,13 +37,7 @@ export function SplitPanel({ plan, rate, timeS }: Props) {
   const split = useSplit();
   const offers = useMemo(() => splitTimes(plan).flatMap((atS) => halvesAt(plan, atS)), [plan]);
   const asks = useMemo(
-    () =>
-      offers.flatMap(({ halves }) =>
-        halves.flatMap((half) => {
-          const order = drawLayoutOf(half);
-          return order ? [{ plan: half, order, without: null }] : [];
-        }),
-      ),
+    () => offers.flatMap(({ halves }) => halves.map((half) => ({ plan: half, order: drawLayoutOf(half), without: null }))),
     [offers],
   );
   const { known } = useTrialRates(offers, asks, { takes: SPLIT_TRIALS, rank: RANKS.methods });
