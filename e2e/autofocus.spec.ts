@@ -46,7 +46,7 @@ test('autofocus is held against the place in the picture, chosen with its risks,
 
   // before the take: its own steps, and nobody cues a pull
   await page.getByRole('link', { name: /^Roll/ }).click();
-  await expect(page.getByText('left to autofocus')).toBeVisible();
+  await expect(page.getByText('left to autofocus', { exact: true })).toBeVisible();
   const steps = page.getByRole('list', { name: 'Before the take' });
   await steps.getByRole('checkbox', { name: 'Put the autofocus area on Ines at A.' }).check();
   await expect(steps.getByRole('checkbox')).toHaveCount(3);
