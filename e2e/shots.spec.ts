@@ -1,3 +1,4 @@
+import { addSubject, newPlan } from '@still-heron/core';
 import { expect, test } from './heron';
 
 test('the demo production: every shot with its kit, its pull and its verdict', async ({ heron, page }) => {
@@ -122,4 +123,38 @@ test('a shot that does not exist says so, and leads back', async ({ heron, page 
   await expect(page.getByRole('heading', { name: 'There is no such shot.' })).toBeVisible();
   await page.getByRole('link', { name: 'Back to the productions' }).click();
   await expect(page).toHaveURL(/productions/);
+});
+
+test('how the piece looks: a new shot begins with the production’s frame, blur and enlargement, and the viewfinder draws it', async ({
+  heron,
+  page,
+}) => {
+  const productionId = await heron.newProduction('Look');
+  const plan = addSubject(newPlan(), { name: 'Ines', distanceMm: 3000 });
+  await heron.api('post', `productions/${productionId}/shots`, { scene: '', slate: '1A', title: '', plan });
+  await heron.open(`/productions/${productionId}/shots`);
+  await page.getByText('Look and frame of new shots').click();
+  await page.getByRole('combobox', { name: 'delivered frame' }).click();
+  await page.getByTitle('2.39 : 1').click();
+  const blur = page.getByLabel('background blur, of the width');
+  await blur.fill('1.5');
+  await blur.press('Enter');
+  const enlarged = page.getByLabel('enlarged later in the edit');
+  await enlarged.fill('10');
+  await enlarged.press('Enter');
+  await expect
+    .poll(() => heron.api('get', `productions/${productionId}`))
+    .toMatchObject({ frameAspect: 2.39, lookBlurPercent: 1.5, enlargedPercent: 10 });
+  await page.getByRole('button', { name: /^New shot/ }).click();
+  await expect(page).toHaveURL(/\/setup$/);
+  await expect(page.getByLabel('enlarged later in the edit')).toHaveValue('10');
+  await expect(page.getByLabel('delivered frame, width to height')).toHaveValue('2.39');
+  const made = (await heron.shots(productionId)).find(({ slate }) => slate === '1B')!;
+  expect(made.plan.goals.blurPercent).toBe(1.5);
+  await page.getByRole('link', { name: /^Pull/ }).click();
+  await page.getByLabel('Name').first().fill('Ines');
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('3');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('img', { name: 'Delivered frame: 2.39 : 1' })).toBeVisible();
 });

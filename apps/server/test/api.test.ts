@@ -27,6 +27,23 @@ describe('productions', () => {
     const changed = (
       await server.request.patch(`/api/productions/${made.id}`).send({ version: 1, shutterAngleDeg: 90 }).expect(200)
     ).body as ProductionView;
+    expect(changed).toMatchObject({ frameAspect: null, lookBlurPercent: null, enlargedPercent: 0 });
+    const look = { frameAspect: 2.39, lookBlurPercent: 1.5, enlargedPercent: 10 };
+    const path = `/api/productions/${made.id}`;
+    const looked = (
+      await server.request
+        .patch(path)
+        .send({ version: 2, ...look })
+        .expect(200)
+    ).body as ProductionView;
+    expect(looked).toMatchObject({ ...look, shutterAngleDeg: 90, version: 3 });
+    const cleared = await server.request.patch(path).send({ version: 3, frameAspect: null }).expect(200);
+    expect(cleared.body).toMatchObject({ ...look, frameAspect: null, version: 4 });
+    for (const broken of [{ frameAspect: 0 }, { lookBlurPercent: 'soft' }, { enlargedPercent: null }, { enlargedPercent: -1 }])
+      await server.request
+        .patch(path)
+        .send({ version: 4, ...broken })
+        .expect(400);
     expect(changed).toMatchObject({ name: 'The Bell Foundry', shutterAngleDeg: 90, version: 2 });
     const all = (await server.request.get('/api/productions').expect(200)).body as ProductionView[];
     expect(all.map(({ id }) => id)).toContain(made.id);

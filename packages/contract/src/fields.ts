@@ -77,6 +77,18 @@ export function Quantity({ min, max }: { min: number; max: number }, description
   );
 }
 
+/** A number that may be left out, or unknown: null. */
+export function MaybeQuantity({ min, max }: { min: number; max: number }, description: string): PropertyDecorator {
+  const need = `${rangeText({ min, max })}, or null`;
+  return all(
+    ApiProperty({ type: Number, minimum: min, maximum: max, description, nullable: true, required: false }),
+    ValidateIf((_, value: unknown) => value !== undefined && value !== null),
+    IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'it is not a number', ...context('not-a-number', need) }),
+    Min(min, { message: 'it is too small', ...context('out-of-range', need) }),
+    Max(max, { message: 'it is too large', ...context('out-of-range', need) }),
+  );
+}
+
 /** The database counts versions as integers of four bytes. */
 const MAX_VERSION = 2_000_000_000;
 

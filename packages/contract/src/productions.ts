@@ -1,6 +1,6 @@
 import { ApiProperty } from '@nestjs/swagger';
 import { PLAN_LIMITS } from '@still-heron/core';
-import { Ids, Optional, Quantity, Text, Version } from './fields.js';
+import { Ids, MaybeQuantity, Optional, Quantity, Text, Version } from './fields.js';
 
 export const UNIT_SYSTEMS = ['metric', 'imperial'] as const;
 export const PRODUCTION_NAME = { min: 1, max: 80 } as const;
@@ -22,6 +22,16 @@ export class ChangeProduction {
   @Optional()
   @Quantity(PLAN_LIMITS.shutterAngleDeg, 'Shutter angle of the production, in degrees')
   shutterAngleDeg?: number;
+
+  @MaybeQuantity(PLAN_LIMITS.frameAspect, 'Width over height of the delivered picture; null for all that is recorded')
+  frameAspect?: number | null;
+
+  @MaybeQuantity(PLAN_LIMITS.blurPercent, 'Blur of the background that new shots aim at, in percent of the width; null for any')
+  lookBlurPercent?: number | null;
+
+  @Optional()
+  @Quantity(PLAN_LIMITS.enlargedPercent, 'How much the edit enlarges the pictures of new shots, in percent')
+  enlargedPercent?: number;
 }
 
 export class OrderShots {
@@ -41,6 +51,12 @@ export class ProductionView {
   name!: string;
   @ApiProperty({ type: Number })
   shutterAngleDeg!: number;
+  @ApiProperty({ type: Number, nullable: true })
+  frameAspect!: number | null;
+  @ApiProperty({ type: Number, nullable: true })
+  lookBlurPercent!: number | null;
+  @ApiProperty({ type: Number })
+  enlargedPercent!: number;
   @ApiProperty({ type: Number })
   shotCount!: number;
   @ApiProperty({ type: String, format: 'date-time' })

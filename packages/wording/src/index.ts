@@ -61,7 +61,7 @@ export { BLOCKING_MOVE_WORDS, blockingMoveLabel, directionLabel } from './moves/
 export { moveFigureLabel, moveFigureValue, speedText } from './moves/moveFigureText.js';
 
 export { autofocusReasonText, methodArgumentText, OTHER_VIEWS, pullsAfterText } from './stop/methodArgumentText.js';
-export { enlargedText, onScreenText } from './setup/recordingText.js';
+export { enlargedText, frameText, onScreenText } from './setup/recordingText.js';
 export {
   HAND_TASK_WORDS,
   handClashText,

@@ -32,6 +32,11 @@ export const productions = pgTable(
     id: uuid('id').primaryKey().defaultRandom(),
     name: text('name').notNull(),
     shutterAngleDeg: doublePrecision('shutter_angle_deg').notNull().default(180),
+    /** Width over height of the delivered picture; null for all that is recorded */
+    frameAspect: doublePrecision('frame_aspect'),
+    /** Blur of the background that the production looks for; null for any */
+    lookBlurPercent: doublePrecision('look_blur_percent'),
+    enlargedPercent: doublePrecision('enlarged_percent').notNull().default(0),
     /** Increased by every change of the row and of the shooting order */
     version: integer('version').notNull().default(1),
     createdAt: moment('created_at').notNull().defaultNow(),

@@ -7,7 +7,9 @@ import { productions, shots } from '../database/schema.js';
 export type ProductionRow = typeof productions.$inferSelect & { shotCount: number };
 
 /** Editable fields of a production. */
-export type ProductionChanges = Partial<Pick<typeof productions.$inferInsert, 'name' | 'shutterAngleDeg'>>;
+export type ProductionChanges = Partial<
+  Pick<typeof productions.$inferInsert, 'name' | 'shutterAngleDeg' | 'frameAspect' | 'lookBlurPercent' | 'enlargedPercent'>
+>;
 
 /** All database access for productions. */
 @Injectable()
@@ -40,6 +42,9 @@ export class ProductionsRepository {
         id: productions.id,
         name: productions.name,
         shutterAngleDeg: productions.shutterAngleDeg,
+        frameAspect: productions.frameAspect,
+        lookBlurPercent: productions.lookBlurPercent,
+        enlargedPercent: productions.enlargedPercent,
         version: productions.version,
         createdAt: productions.createdAt,
         updatedAt: productions.updatedAt,

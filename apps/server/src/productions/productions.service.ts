@@ -23,17 +23,18 @@ export class ProductionsService {
   }
 
   /** @throws {RequestProblem} 404, 409 */
-  async change(id: string, { version, name, shutterAngleDeg }: ChangeProduction): Promise<ProductionView> {
+  async change(id: string, { version, name, ...figures }: ChangeProduction): Promise<ProductionView> {
     const stored = await this.find(id);
+    const given = Object.entries(figures).filter(([, value]) => value !== undefined);
     const isChanged = await this.repository.update(id, version, {
       ...(name === undefined ? {} : { name: name.trim() }),
-      ...(shutterAngleDeg === undefined ? {} : { shutterAngleDeg }),
+      ...Object.fromEntries(given),
     });
     if (!isChanged) throw versionConflict(version, stored.version);
     return this.find(id);
   }
 }
 
-function toView({ id, version, name, shutterAngleDeg, shotCount, updatedAt }: ProductionRow): ProductionView {
-  return { id, version, name, shutterAngleDeg, shotCount, updatedAt: updatedAt.toISOString() };
+function toView({ createdAt: _, updatedAt, ...row }: ProductionRow): ProductionView {
+  return { ...row, updatedAt: updatedAt.toISOString() };
 }

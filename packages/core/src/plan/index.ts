@@ -65,6 +65,7 @@ export {
   type ShotOptics,
   type ShotPlan,
   DEFAULT_WATCHING,
+  frameSize,
   WATCHED,
   type Watching,
   WHEEL_JOBS,

@@ -1,7 +1,7 @@
 import { minimumJerk } from '../floor/index.js';
-import { pictureSize, widestStopAt, zoneLensOf } from '../kit/index.js';
+import { widestStopAt, zoneLensOf } from '../kit/index.js';
 import type { ZoneLens } from '../optics/index.js';
-import { type OpticsChange, pullEndS, type ShotOptics, type ShotPlan } from './shotPlan.js';
+import { frameSize, type OpticsChange, pullEndS, type ShotOptics, type ShotPlan } from './shotPlan.js';
 
 /** Whether stop and focal length stay constant for the whole shot. */
 export function isSteady({ zooms, irisPulls }: ShotOptics): boolean {
@@ -74,8 +74,8 @@ function valueAt(start: number, moves: readonly OpticsChange[], timeS: number): 
   return value;
 }
 
-/** Half of the horizontal angle of view in degrees, as the viewer sees it: after the mode's crop and steadying, unsqueezed. */
+/** Half of the horizontal angle of view in degrees, as the viewer sees it: after the mode's crop, steadying and the delivered frame, unsqueezed. */
 export function halfViewDeg(optics: ShotOptics, timeS: number): number {
-  const halfWidthMm = (pictureSize(optics.camera).sensorWidthMm * optics.lens.squeeze) / 2;
+  const halfWidthMm = (frameSize(optics).sensorWidthMm * optics.lens.squeeze) / 2;
   return (Math.atan(halfWidthMm / focalLengthAt(optics, timeS)) * 180) / Math.PI;
 }

@@ -10,6 +10,7 @@ export const PLAN_LIMITS = {
   durationS: { min: 0.5, max: 600 },
   deliveryFps: { min: 1, max: 240 },
   enlargedPercent: { min: 0, max: 200 },
+  frameAspect: { min: 0.3, max: 4 },
   shutterAngleDeg: { min: 1, max: 360 },
   ndStops: { min: 0, max: 20 },
   uncertaintyMm: { min: 0, max: MAX_UNCERTAINTY_MM },

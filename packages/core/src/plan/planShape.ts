@@ -42,6 +42,7 @@ const optics = object<ShotOptics>({
   irisPulls: opticsChanges(LIMITS.stop),
   sharpness: sharpnessShape,
   enlargedPercent: quantity(LIMITS.enlargedPercent),
+  frameAspect: nullable(quantity(LIMITS.frameAspect)),
 });
 
 const kit = object<KitSources>({

@@ -1,6 +1,7 @@
 import type { Easing, Hand } from '../hand/index.js';
 import type { FloorPlan, Mark, RehearsalRun, Subject } from '../floor/index.js';
 import { type Camera, circleMm, type Lens, pictureSize, type Rig, type Sharpness, type Wheel } from '../kit/index.js';
+import type { SensorSize } from '../optics/index.js';
 import type { Schedule, ShotGoals } from './goals.js';
 
 /** Version of the saved form. A change of the form raises it and adds an upgrade. */
@@ -153,6 +154,8 @@ export interface ShotOptics {
   readonly sharpness: Sharpness;
   /** How much larger the picture is shown after reframing or steadying in the edit, in percent; 0 for as it is */
   readonly enlargedPercent: number;
+  /** Width over height of the delivered picture; null for all that is recorded */
+  readonly frameAspect: number | null;
 }
 
 /** Kit items that the shot's gear was copied from; null for figures of its own. The shot keeps a copy: the kit may change. */
@@ -265,6 +268,16 @@ export function planCircleMm({
 /** Width on the sensor of the picture that is shown in the end: the reference for a blur in percent. */
 export function pictureWidthMm({ camera, enlargedPercent }: Pick<ShotOptics, 'camera' | 'enlargedPercent'>): number {
   return pictureSize(camera).sensorWidthMm / (1 + enlargedPercent / 100);
+}
+
+/** Part of the recorded picture that is delivered, in mm on the sensor: as large as fits, unsqueezed in its shape. */
+export function frameSize({ camera, lens, frameAspect }: Pick<ShotOptics, 'camera' | 'lens' | 'frameAspect'>): SensorSize {
+  const { sensorWidthMm, sensorHeightMm } = pictureSize(camera);
+  const recorded = (sensorWidthMm * lens.squeeze) / sensorHeightMm;
+  if (frameAspect === null || frameAspect === recorded) return { sensorWidthMm, sensorHeightMm };
+  return frameAspect > recorded
+    ? { sensorWidthMm, sensorHeightMm: (sensorWidthMm * lens.squeeze) / frameAspect }
+    : { sensorWidthMm: (sensorHeightMm * frameAspect) / lens.squeeze, sensorHeightMm };
 }
 
 /** Beats of the alternate that is shown. */

@@ -222,7 +222,7 @@ function toSchema11(plan: Json): Json {
 
 /**
  * Schema 12 adds what the camera's figures and tests say of frame rates and autofocus, and whether the lens has a motor for it; how much
- * the edit enlarges; what the wheel turns; what is watched during a take, and tolerated of a beat; the shot to cut to; and whether the hands are needed. Plans older than schema 11 get the tapings that schema 10 added.
+ * the edit enlarges, and the delivered frame; what the wheel turns; what is watched during a take, and tolerated of a beat; the shot to cut to; and whether the hands are needed. Plans older than schema 11 get the tapings that schema 10 added.
  */
 function toSchema12(plan: Json): Json {
   const optics = isRecord(plan['optics']) ? plan['optics'] : {};
@@ -234,6 +234,7 @@ function toSchema12(plan: Json): Json {
       camera: isRecord(optics['camera']) ? { ...UNKNOWN_CAMERA, ...optics['camera'] } : optics['camera'],
       lens: isRecord(optics['lens']) ? upgradeLens(optics['lens']) : optics['lens'],
       enlargedPercent: 0,
+      frameAspect: null,
     },
     schedule: isRecord(plan['schedule']) ? { coverShotId: null, ...plan['schedule'] } : plan['schedule'],
     beats: itemsOf(plan, 'beats').map((beat) => ({ toleratedFrames: 0, ...beat })),

@@ -19,6 +19,7 @@ import {
   wheelOf,
 } from '@still-heron/core';
 import { listed } from '../figure.js';
+import { frameText } from '../setup/recordingText.js';
 import { METHOD_WORDS } from './methodText.js';
 import { beatText, REQUIREMENT_WORDS } from './beatText.js';
 import { subjectName, targetName } from '../names.js';
@@ -74,6 +75,7 @@ const PART_VALUES: Readonly<Partial<Record<PlanPart, (plan: ShotPlan) => string>
   reversed: ({ isReversed }) => (isReversed ? 'reversed' : 'forwards'),
   'hands-needed': ({ areHandsNeeded }) => (areHandsNeeded ? 'yes' : 'no'),
   enlarged: ({ optics }) => `${optics.enlargedPercent} %`,
+  frame: ({ optics }) => frameText(optics.frameAspect),
   'wheel-turns': wheelJob,
 };
 
@@ -92,6 +94,7 @@ const PART_NAMES: Readonly<Record<PlanPart, string>> = {
   'iris-pulls': 'the iris pulls',
   sharpness: 'the limit of sharpness',
   enlarged: 'the enlargement in the edit',
+  frame: 'the delivered frame',
   exposure: 'the exposure',
   wheel: 'the wheel',
   'wheel-turns': 'what the wheel turns',

@@ -9,6 +9,11 @@ export function enlargedText({ optics: { camera, sharpness, enlargedPercent } }:
   return `Blur shows more: sharp to ${micron(after)} instead of ${micron(before)}. The zone is thinner.`;
 }
 
+/** Shape of the delivered picture: "2.39 : 1". */
+export function frameText(aspect: number | null): string {
+  return aspect === null ? 'as recorded' : `${Number(aspect.toFixed(2))} : 1`;
+}
+
 /** How long the shot lasts when it is played back, where that differs from its length; undefined where it does not. */
 export function onScreenText({
   captureFps,

@@ -2,6 +2,7 @@ import { PLAN_LIMITS, setCamera, type Sharpness, type ShotPlan, type Camera } fr
 import { enlargedText } from '@still-heron/wording';
 import { Select } from 'antd';
 import { NumberField } from '../../ui/fields/NumberField';
+import { OptionalNumberField } from '../../ui/fields/OptionalNumberField';
 import { useEdit } from '../shot/useEdit';
 import layoutStyles from '../../ui/layout.module.css';
 import fieldStyles from '../../ui/fields/fields.module.css';
@@ -58,6 +59,16 @@ export function SharpnessFields({ plan }: { readonly plan: ShotPlan }) {
         hint={enlargedText(plan)}
         onChange={(enlargedPercent, gesture) =>
           edit('change the enlargement', (now) => ({ ...now, optics: { ...now.optics, enlargedPercent } }), gesture)
+        }
+      />
+      <OptionalNumberField
+        label="delivered frame, width to height"
+        decimals={2}
+        {...PLAN_LIMITS.frameAspect}
+        value={plan.optics.frameAspect}
+        placeholder="as recorded"
+        onChange={(frameAspect) =>
+          edit('change the delivered frame', (now) => ({ ...now, optics: { ...now.optics, frameAspect } }))
         }
       />
     </section>

@@ -3,6 +3,7 @@ import {
   type DepthOfField,
   depthOfField,
   fieldOf,
+  frameSize,
   markFocusMm,
   pictureSize,
   ringOf,
@@ -34,7 +35,7 @@ export function zoneFigures(plan: ShotPlan, focusMm: number): ZoneFigures {
   const lens = zoneLensOf(optics);
   const zone = depthOfField({ ...lens, focusDistanceMm: reachedMm });
   const { magnification } = zone;
-  const picture = pictureSize(optics.camera);
+  const [picture, frame] = [pictureSize(optics.camera), frameSize(optics)];
   const field = fieldOf(optics, reachedMm);
   return {
     focusMm: reachedMm,
@@ -42,9 +43,10 @@ export function zoneFigures(plan: ShotPlan, focusMm: number): ZoneFigures {
     fNumber: lens.fNumber,
     circleMm: lens.circleOfConfusionMm,
     closeFocusMm: ring.closeFocusMm,
-    fieldPerDistance: picture.sensorHeightMm / lens.focalLengthMm,
-    fieldWidthMm: field.widthMm,
-    fieldHeightMm: field.heightMm,
+    // what is delivered of it
+    fieldPerDistance: frame.sensorHeightMm / lens.focalLengthMm,
+    fieldWidthMm: (field.widthMm * frame.sensorWidthMm) / picture.sensorWidthMm,
+    fieldHeightMm: (field.heightMm * frame.sensorHeightMm) / picture.sensorHeightMm,
     airyMm: airyDiameterMm(lens.fNumber, magnification),
     ringDeg: ring.angleAt(reachedMm),
   };

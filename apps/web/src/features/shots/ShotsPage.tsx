@@ -25,6 +25,7 @@ import { WordChoice } from '../../ui/fields/WordChoice';
 import { useUnits } from '../../shared/useUnits';
 import { BrokenShotRow } from './BrokenShotRow';
 import { DayTotals } from './DayTotals';
+import { ProductionLook } from './ProductionLook';
 import { ShotRow } from './ShotRow';
 import { ShotRows } from './ShotRows';
 import { byAttention, dayTotals, useForecasts } from './useForecasts';
@@ -66,6 +67,20 @@ export function ShotsPage() {
   );
 }
 
+interface AboveShotsProps {
+  readonly production: ProductionView;
+  readonly forecasts: Parameters<typeof dayTotals>[0];
+}
+
+function AboveShots({ production, forecasts }: AboveShotsProps) {
+  return (
+    <>
+      <DayTotals days={dayTotals(forecasts)} />
+      <ProductionLook production={production} />
+    </>
+  );
+}
+
 const ORDERS = [
   { value: 'shooting', word: 'in shooting order' },
   { value: 'attention', word: 'what needs attention first' },
@@ -103,7 +118,7 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
       aria-label={sorting === 'shooting' ? 'Shots in shooting order' : 'Shots by what needs attention'}
     >
       <ShotsHead shots={shots} sorting={sorting} onSorting={setSorting} actions={actions} />
-      <DayTotals days={dayTotals(forecasts)} />
+      <AboveShots production={production} forecasts={forecasts} />
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}

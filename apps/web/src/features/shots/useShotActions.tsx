@@ -15,6 +15,7 @@ import {
 import { useKit } from '../../shared/api/useKit';
 import { firstPlan } from './firstPlan';
 import { nextSlate } from './nextSlate';
+import { asProductionLooks } from './productionLook';
 import { Button } from '../../ui/Button';
 
 /** How long the page offers to undo a deletion. Ctrl Z works as long as the page is open. */
@@ -45,7 +46,7 @@ export function useShotActions(production: ProductionView, shots: readonly ShotR
       scene: last?.scene ?? '',
       slate: nextSlate(shots.map(({ slate }) => slate)),
       title: '',
-      plan: before?.data ? newPlan(before.data.plan) : firstPlan(cameras, lenses),
+      plan: asProductionLooks(before?.data ? newPlan(before.data.plan) : firstPlan(cameras, lenses), production),
     };
     const { data, error } = await createShot({ productionId: production.id, document });
     showRefusal('The shot was not created', error);

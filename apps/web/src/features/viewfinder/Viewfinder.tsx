@@ -1,5 +1,13 @@
-import { frameAtOrAfter, formatTime, type CompleteVerdict, sharpBeatsAt, type ShotPlan } from '@still-heron/core';
-import { blurLines } from '@still-heron/wording';
+import {
+  frameAtOrAfter,
+  frameSize,
+  formatTime,
+  type CompleteVerdict,
+  pictureSize,
+  sharpBeatsAt,
+  type ShotPlan,
+} from '@still-heron/core';
+import { blurLines, frameText } from '@still-heron/wording';
 import { Suspense, useEffect, useRef, useState } from 'react';
 import { lazyPart } from '../../shared/lazyPart';
 import { PALETTES } from '../../ui/theme/palette';
@@ -68,7 +76,7 @@ export function Viewfinder({ plan, verdict }: Props) {
           data-testid="viewfinder"
           data-blurs={scene.figures.map(({ id, blurPx }) => `${id} ${blurPx.toFixed(2)}`).join(', ')}
         />
-        {!isMagnified && <AutofocusArea plan={plan} />}
+        {!isMagnified && <FrameLines plan={plan} />}
       </div>
       <figcaption>
         <WorstBlur worst={worst} plan={plan} verdict={verdict} />
@@ -90,6 +98,31 @@ export function Viewfinder({ plan, verdict }: Props) {
         </Suspense>
       )}
     </figure>
+  );
+}
+
+/** Lines over the whole picture: what is delivered of it, and where autofocus looks. */
+function FrameLines({ plan }: Pick<Props, 'plan'>) {
+  return (
+    <>
+      <DeliveredFrame plan={plan} />
+      <AutofocusArea plan={plan} />
+    </>
+  );
+}
+
+/** The part of the picture that is delivered, where that is not all of it. */
+function DeliveredFrame({ plan: { optics } }: Pick<Props, 'plan'>) {
+  const [whole, frame] = [pictureSize(optics.camera), frameSize(optics)];
+  const share = (of: 'sensorWidthMm' | 'sensorHeightMm') => `${(100 * frame[of]) / whole[of]}%`;
+  if (optics.frameAspect === null) return null;
+  return (
+    <div
+      className={styles.deliveredFrame}
+      style={{ width: share('sensorWidthMm'), height: share('sensorHeightMm') }}
+      role="img"
+      aria-label={`Delivered frame: ${frameText(optics.frameAspect)}`}
+    />
   );
 }
 

@@ -1,5 +1,6 @@
 import {
   blurDiameterMm,
+  breathingBetween,
   focalLengthAt,
   imageScale,
   type CompleteVerdict,
@@ -82,8 +83,11 @@ function wholeScene(plan: ShotPlan, verdict: CompleteVerdict, frame: number, wid
   const focusDistanceMm = verdict.track.focusMm[frame]!;
   const { principalSeparationMm } = optics.lens;
   const lens = { focalLengthMm: focalLengthAt(optics, timeS), focusDistanceMm, principalSeparationMm };
-  const scaleAt = (subjectDistanceMm: number) => imageScale({ ...lens, subjectDistanceMm });
-  const across = (offAxisDeg: number) => width / 2 - Math.tan((offAxisDeg * Math.PI) / 180) * lens.focalLengthMm * pxPerMm;
+  // a lens that breathes shows more or less of the scene as it is focused
+  const shown = 1 + breathingBetween(optics.lens, Infinity, focusDistanceMm) / 100;
+  const scaleAt = (subjectDistanceMm: number) => imageScale({ ...lens, subjectDistanceMm }) / shown;
+  const across = (offAxisDeg: number) =>
+    width / 2 - (Math.tan((offAxisDeg * Math.PI) / 180) * lens.focalLengthMm * pxPerMm) / shown;
   const { sightingAt } = planDistances(plan);
   const people = verdict.subjects.map(({ subjectId, distanceMm, blurCircles }, index): SceneFigure => {
     const subject = plan.subjects.find(({ id }) => id === subjectId)!;

@@ -5,7 +5,7 @@ import {
   fetchBaseQuery,
   type FetchBaseQueryError,
 } from '@reduxjs/toolkit/query/react';
-import type { ErrorBody, ProductionView, ShotDocument, ShotRowView, ShotView } from '@still-heron/contract';
+import type { ErrorBody, ProductionView, ShotDocument, ShotRowView, ShotView, ChangeProduction } from '@still-heron/contract';
 import { deviceId, deviceName } from '../thisDevice';
 import { askForCode, NEEDS_CODE } from './entry';
 import type { RootState } from '../store/hooks';
@@ -38,7 +38,7 @@ export const api = createApi({
       query: (name) => ({ url: 'productions', method: 'POST', body: { name } }),
       invalidatesTags: ['Production'],
     }),
-    changeProduction: build.mutation<ProductionView, { id: string; version: number; name?: string; shutterAngleDeg?: number }>({
+    changeProduction: build.mutation<ProductionView, ChangeProduction & { id: string }>({
       query: ({ id, ...body }) => ({ url: `productions/${id}`, method: 'PATCH', body }),
       invalidatesTags: ['Production'],
     }),

@@ -21,6 +21,7 @@ const PARTS = {
   'iris-pulls': ({ optics }: ShotPlan) => optics.irisPulls,
   sharpness: ({ optics }: ShotPlan) => optics.sharpness,
   enlarged: ({ optics }: ShotPlan) => optics.enlargedPercent,
+  frame: ({ optics }: ShotPlan) => optics.frameAspect,
   exposure: ({ exposure }: ShotPlan) => exposure,
   wheel: (plan: ShotPlan) => wheelOf(plan)?.name ?? null,
   'wheel-turns': ({ wheelElsewhere }: ShotPlan) => wheelElsewhere && [wheelElsewhere.turns],

@@ -26,6 +26,7 @@ export function newPlan(like?: ShotPlan): ShotPlan {
           irisPulls: [],
           sharpness: { kind: 'diagonal', divisor: 1500 },
           enlargedPercent: 0,
+          frameAspect: null,
         },
     // the meter is read again for each shot
     exposure: like ? { ...like.exposure, meteredStop: null } : { meteredStop: null, iso: 800, shutterAngleDeg: 180, ndStops: 0 },

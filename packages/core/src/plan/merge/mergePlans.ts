@@ -56,8 +56,9 @@ const PARTS: readonly Part[] = [
     put: (plan, { optics: { stop, irisPulls } }) => optics(plan, { stop, irisPulls }),
   },
   {
-    of: ({ optics: { sharpness, enlargedPercent } }) => [sharpness, enlargedPercent],
-    put: (plan, { optics: { sharpness, enlargedPercent } }) => optics(plan, { sharpness, enlargedPercent }),
+    of: ({ optics: { sharpness, enlargedPercent, frameAspect } }) => [sharpness, enlargedPercent, frameAspect],
+    put: (plan, { optics: { sharpness, enlargedPercent, frameAspect } }) =>
+      optics(plan, { sharpness, enlargedPercent, frameAspect }),
   },
   {
     of: (plan) => [plan.wheel, plan.wheelElsewhere, plan.kit.wheelId],
