@@ -69,7 +69,7 @@ function NextPullButton({ plan }: { readonly plan: ShotPlan }) {
   );
   const full = fullList(plan, ['pulls', 'beats']);
   if (full) return <span className={textStyles.muted}>{fullText(full)}</span>;
-  if (!pull) return null;
+  if (!pull || plan.method === 'automatic') return null;
   const isNext = plan.focusTrack.pulls.length === 0 && plan.method === 'rack';
   return (
     <Button

@@ -88,7 +88,8 @@ function setupState(plan: ShotPlan, changes: number): StepState {
   const isOutside = plan.marks.some(
     ({ distanceMm }) => (distanceMm ?? Infinity) < closeFocusMm || (distanceMm ?? Infinity) > farthestMm,
   );
-  const isDoubtful = staleMarks(plan).length > 0 || plan.optics.lens.response === 'speed';
+  const isBySpeed = plan.optics.lens.response === 'speed' && plan.method !== 'automatic';
+  const isDoubtful = staleMarks(plan).length > 0 || isBySpeed;
   return isOutside || isDoubtful || changes > 0 ? 'check' : 'ready';
 }
 

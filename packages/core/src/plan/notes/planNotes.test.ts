@@ -89,6 +89,9 @@ describe('rates and hands', () => {
       );
     expect(noted('rack')).toMatchObject({ kind: 'caution', isPulled: true });
     expect(noted('automatic')).toMatchObject({ kind: 'caution', isPulled: false });
+    const bySpeed = setLens(twoPeople(), { response: 'speed' });
+    expect(codes(bySpeed)).toContain('ring-by-speed');
+    expect(codes({ ...bySpeed, method: 'automatic' })).not.toContain('ring-by-speed');
     expect(codes({ ...twoPeople(), method: 'fixed' })).toContain('pulls-unused');
     expect(codes(twoPeople())).not.toContain('pulls-unused');
   });

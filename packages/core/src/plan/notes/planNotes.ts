@@ -36,7 +36,8 @@ function ringNotes(plan: ShotPlan): PlanNote[] {
   const { optics, focusTrack: track, wheel } = plan;
   const { lens, zooms } = optics;
   const notes: PlanNote[] = [];
-  if (lens.response === 'speed') {
+  // autofocus turns it by what it sees
+  if (lens.response === 'speed' && plan.method !== 'automatic') {
     notes.push({ code: 'ring-by-speed', kind: 'blocks' });
     if (wheel?.hasEndStops) notes.push({ code: 'no-end-stops', kind: 'blocks', wheel: wheel.name });
   }
