@@ -107,6 +107,7 @@ function dollied(plan: ShotPlan, toMm: number): ShotPlan {
     yMm: 0,
     pace: 'steady' as const,
     heightMm: null,
+    missSigmaMm: null,
   }));
   return { ...plan, floor: { ...plan.floor!, camera } };
 }

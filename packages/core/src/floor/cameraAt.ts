@@ -23,21 +23,48 @@ function shareOfWay(from: PathKey, to: PathKey, timeS: number): number {
 }
 
 /**
- * How a miss of the ends of its moves shifts the camera at a time, per mm of miss. It starts where it was set up. A move that ends 30 mm
- * too far along its way leaves the camera there until the next move.
+ * How a miss of the ends of its moves shifts the camera at a time, by a miss of one standard deviation. A move that ends 30 mm too far along its
+ * way leaves the camera there until the next move. How its start is missed is apart: see `cameraStartMissAt`.
+ *
+ * @param stopSigmaMm - spread at ends for which nothing else is typed
  */
-export function cameraMissAt({ camera }: FloorPlan, timeS: number): Place {
+export function cameraMissAt({ camera }: FloorPlan, timeS: number, stopSigmaMm: number): Place {
   let [from, miss] = [camera[0]!, STILL];
   for (const key of camera) {
     if (key === from) continue;
     const lengthMm = Math.hypot(key.xMm - from.xMm, key.yMm - from.yMm);
-    const next = lengthMm === 0 ? miss : { xMm: (key.xMm - from.xMm) / lengthMm, yMm: (key.yMm - from.yMm) / lengthMm };
-    if (timeS < key.timeS) {
-      return between(miss, next, shareOfWay(from, key, timeS));
-    }
+    const sigmaMm = key.missSigmaMm ?? stopSigmaMm;
+    const next = lengthMm === 0 ? miss : scaled(key, from, sigmaMm / lengthMm);
+    if (timeS < key.timeS) return between(miss, next, shareOfWay(from, key, timeS));
     [from, miss] = [key, next];
   }
   return miss;
+}
+
+/**
+ * How a miss of the start mark shifts the camera at a time, by a miss of one standard deviation: along its first move, until that move ends. A camera
+ * that stays is off along its lens axis.
+ *
+ * @param headingDeg - of the lens axis at the start
+ */
+export function cameraStartMissAt({ camera }: FloorPlan, timeS: number, headingDeg: number | null): Place {
+  const [start] = camera;
+  const sigmaMm = start?.missSigmaMm ?? 0;
+  if (!start || sigmaMm === 0) return STILL;
+  const at = camera.findIndex((key) => key.xMm !== start.xMm || key.yMm !== start.yMm);
+  const [from, to] = [camera[at - 1], camera[at]];
+  if (!from || !to) {
+    const rad = ((headingDeg ?? 0) * Math.PI) / 180;
+    return { xMm: Math.cos(rad) * sigmaMm, yMm: Math.sin(rad) * sigmaMm };
+  }
+  if (timeS >= to.timeS) return STILL;
+  const miss = scaled(to, start, sigmaMm / Math.hypot(to.xMm - start.xMm, to.yMm - start.yMm));
+  return timeS <= from.timeS ? miss : between(miss, STILL, shareOfWay(from, to, timeS));
+}
+
+/** Way from one place to another, by a factor. */
+function scaled(to: Place, from: Place, factor: number): Place {
+  return { xMm: (to.xMm - from.xMm) * factor, yMm: (to.yMm - from.yMm) * factor };
 }
 
 const STILL: Place = { xMm: 0, yMm: 0 };

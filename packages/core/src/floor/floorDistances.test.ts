@@ -20,6 +20,7 @@ function floorWith(camera: readonly Place[], aim: AimKey['at'], lensHeightMm = 1
       ...place,
       pace: 'eased',
       heightMm: null,
+      missSigmaMm: null,
     })),
     lensHeightMm,
     aims: [{ id: 'aim-1', timeS: 0, panS: 0, at: aim }],
@@ -271,7 +272,7 @@ test('a point with a height and a typed tilt tilt the axis; a point without one 
 test('a dolly that stops 30 mm too far stays there until its next move; where it was set up it is exact', () => {
   const floor = floorWith([at(0, 0), at(2000, 0), at(2000, 1000)], { kind: 'heading', deg: 0, tiltDeg: null });
   const halfway = easedWay(0.25, 4);
-  expect([0, 1, 4, 6, 8, 20].map((timeS) => cameraMissAt(floor, timeS))).toEqual([
+  expect([0, 1, 4, 6, 8, 20].map((timeS) => cameraMissAt(floor, timeS, 1))).toEqual([
     at(0, 0),
     at(halfway, 0),
     at(1, 0),

@@ -8,6 +8,8 @@ export interface PathKey extends Place {
   readonly pace: Pace;
   /** Height of the lens here; null for the floor plan's `lensHeightMm` */
   readonly heightMm: number | null;
+  /** How far the operator misses this place, along the move: one standard deviation; null for what is assumed of the support */
+  readonly missSigmaMm: number | null;
 }
 
 /**

@@ -1,5 +1,13 @@
 export { blockingDistance, type Vec3 } from './blockingDistance.js';
-export { cameraAxisAt, cameraMissAt, cameraPlaceAt, type EyesPlace, type LensAxis, shortestTurnDeg } from './cameraAt.js';
+export {
+  cameraAxisAt,
+  cameraMissAt,
+  cameraPlaceAt,
+  cameraStartMissAt,
+  type EyesPlace,
+  type LensAxis,
+  shortestTurnDeg,
+} from './cameraAt.js';
 export { floorDistances, type FloorDistances, nextAtMark, type ScenePlace, STANDING_EYES_MM } from './floorDistances.js';
 export { placeAt } from './markPlace.js';
 export {

@@ -45,6 +45,8 @@ export interface Mark {
    * well the scale of the ring fits
    */
   readonly reading: RingReading | null;
+  /** Spread of the reading in ring degrees, one standard deviation; null for what is assumed of its kind */
+  readonly readingSigmaDeg: number | null;
   /** Read from a simulated device, not measured on a set */
   readonly isSimulated: boolean;
   /** One standard deviation of the measurement */
@@ -70,6 +72,7 @@ export const DEFAULT_MARK = {
   detail: '',
   taping: null,
   reading: null,
+  readingSigmaDeg: null,
   isSimulated: false,
   stale: null,
   tapeShape: 'tee',

@@ -134,16 +134,17 @@ const BY = { table: 'scale', fitted: 'readings', helicoid: 'assumed-ring' } as c
 /**
  * The distance that a reading stands for, by the lens's ring.
  *
+ * @param spreadDeg - of the reading in ring degrees, one standard deviation; null for what is assumed of its kind
  * @throws {CoreError} as `ringDegOf`, and `outside-ring`
  * @example with a 280° ring of a 65 mm lens from 0.65 m, 40° stand for 3.71 m
  */
-export function readDistance(gear: ReadGear, reading: RingReading): ReadDistance {
+export function readDistance(gear: ReadGear, reading: RingReading, spreadDeg: number | null = null): ReadDistance {
   const ring = ringOf(gear.lens);
   const ringDeg = ringDegOf(gear, reading);
   const distanceMm = ring.distanceAt(ringDeg);
   const by = BY[gear.lens.ring.kind];
   if (by === 'assumed-ring') return { ringDeg, distanceMm, by, between: null };
-  const sigmaDeg = Math.hypot(readingSigmaDeg(gear, reading), scaleSigmaDeg(gear.lens, distanceMm));
+  const sigmaDeg = Math.hypot(spreadDeg ?? readingSigmaDeg(gear, reading), scaleSigmaDeg(gear.lens, distanceMm));
   const sides = [-sigmaDeg, sigmaDeg].map((deg) => ring.distanceAt(onRing(ring, ringDeg + deg)));
   return { ringDeg, distanceMm, by, between: { nearestMm: Math.min(...sides), farthestMm: Math.max(...sides) } };
 }

@@ -1,5 +1,6 @@
 import type { Support } from '../kit/index.js';
 import { isCameraMoving } from './cameraMoves.js';
+import { methodsOf } from './methodParts.js';
 import type { CameraErrors, ShotPlan } from './shotPlan.js';
 
 /** A camera that is where the plan has it. */
@@ -44,7 +45,7 @@ const ASSUMED: Readonly<Record<Support, AssumedErrors>> = {
  * Errors of the camera of a shot: those of the plan, else what is assumed of its support. Without a support the camera is where the
  * plan has it.
  */
-export function cameraErrorsOf(plan: Pick<ShotPlan, 'cameraErrors' | 'rig' | 'floor' | 'method'>): CameraErrors {
+export function cameraErrorsOf(plan: Pick<ShotPlan, 'cameraErrors' | 'rig' | 'floor' | 'method' | 'laterMethods'>): CameraErrors {
   if (plan.cameraErrors) return plan.cameraErrors;
   if (!plan.rig) return STEADY_CAMERA;
   const { standing, moving } = ASSUMED[plan.rig.support];
@@ -60,6 +61,7 @@ export function keepingDistanceErrors({ cameraErrors, rig }: Pick<ShotPlan, 'cam
 const MOVING_METHODS: readonly ShotPlan['method'][] = ['constant-distance', 'push-in'];
 
 /** Whether the camera moves: on the floor plan, or by the method if nothing is drawn. */
-function isOperatorMoving({ floor, method }: Pick<ShotPlan, 'floor' | 'method'>): boolean {
-  return floor ? isCameraMoving({ floor }) : MOVING_METHODS.includes(method);
+function isOperatorMoving(plan: Pick<ShotPlan, 'floor' | 'method' | 'laterMethods'>): boolean {
+  const { floor } = plan;
+  return floor ? isCameraMoving({ floor }) : methodsOf(plan).some((method) => MOVING_METHODS.includes(method));
 }

@@ -22,12 +22,15 @@ test('a new plan and a whole plan pass, also after a trip through JSON', () => {
   }
 });
 
+const lightAt = (at: object) => ({ id: 'light-1', at, meteredStop: 4 });
+const partFrom = (fromS: number) => ({ id: `part-${fromS}`, fromS, method: 'automatic' });
+
 test.each<[string, unknown, string, object]>([
   ['durationS', 'ten', 'not-a-number', { min: 0.5, max: 600 }],
   ['durationS', NaN, 'not-a-number', { min: 0.5, max: 600 }],
   ['durationS', 1e9, 'out-of-range', { min: 0.5, max: 600 }],
   ['captureFps', 0, 'out-of-range', { min: 1, max: 1000 }],
-  ['schema', 13, 'not-a-choice', { choices: ['12'] }],
+  ['schema', 14, 'not-a-choice', { choices: ['13'] }],
   [
     'method',
     'guess',
@@ -76,6 +79,13 @@ test.each<[string, unknown, string, object]>([
   ['schedule.day', 1.5, 'not-whole', { min: 1, max: 400, isWhole: true }],
   ['schedule.takes', 0, 'out-of-range', { min: 1, max: 200, isWhole: true }],
   ['exposure.shutterAngleDeg', 400, 'out-of-range', { min: 1, max: 360 }],
+  ['exposure.toleranceStops', 0, 'out-of-range', { min: 0.05, max: 5 }],
+  ['exposure.lightReadings', [lightAt({ kind: 'time', timeS: 11 })], 'after-the-end', { durationS: 10 }],
+  ['exposure.lightReadings', [lightAt({ kind: 'mark', markId: 'mark-9' })], 'no-such-mark', {}],
+  ['laterMethods', [partFrom(4), partFrom(4)], 'id-twice', { id: 'part-4' }],
+  ['laterMethods', [partFrom(4), partFrom(3)], 'backwards', { timeS: 3, previousS: 4 }],
+  ['laterMethods', [partFrom(0)], 'backwards', { timeS: 0, previousS: 0 }],
+  ['laterMethods', [partFrom(10)], 'after-the-end', { timeS: 10, durationS: 10 }],
   ['marks.0.stale', 'stop', 'not-a-choice', { choices: ['lens', 'camera'] }],
   ['kit.camera', 'A', 'not-an-object', { fields: ['id', 'modeId', 'steadyingId'] }],
   ['floor', {}, 'missing-field', {}],
@@ -106,6 +116,7 @@ test.each<[string, unknown, string, object]>([
         'place',
         'method',
         'reading',
+        'readingSigmaDeg',
         'isSimulated',
         'uncertaintyMm',
         'stale',

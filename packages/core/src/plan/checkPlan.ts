@@ -63,6 +63,8 @@ function idProblems(plan: ShotPlan): Problem[] {
     ['alternates.other.pulls', plan.alternates?.other.pulls ?? []],
     ['optics.zooms', plan.optics.zooms],
     ['optics.irisPulls', plan.optics.irisPulls],
+    ['laterMethods', plan.laterMethods],
+    ['exposure.lightReadings', plan.exposure.lightReadings],
     ['floor.camera', plan.floor?.camera ?? []],
     ['floor.aims', plan.floor?.aims ?? []],
     ['floor.landmarks', plan.floor?.landmarks ?? []],
@@ -99,6 +101,9 @@ function referenceProblems(plan: ShotPlan): Problem[] {
     subject.stays.forEach((stay, index) => needMark(`subjects[${at}].stays[${index}].markId`, stay.markId));
     const ends = new Set(subject.stays.map((stay) => distances.get(stay.markId) === null));
     if (ends.size === 2) problems.push(problem('walks-to-infinity', `subjects[${at}].stays`, { name: subject.name }));
+  });
+  plan.exposure.lightReadings.forEach(({ at }, index) => {
+    if (at.kind === 'mark') needMark(`exposure.lightReadings[${index}].at.markId`, at.markId);
   });
   plan.floor?.aims.forEach((aim, index) => {
     if (aim.at.kind === 'subject') needSubject(`floor.aims[${index}].at.subjectId`, aim.at.subjectId);

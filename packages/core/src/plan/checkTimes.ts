@@ -64,7 +64,7 @@ export function timeProblems(plan: ShotPlan): Problem[] {
         problems.push(problem('overlap', `${path}.startS`, { startS: move.startS, previousEndS: pullEndS(before) }));
     });
   }
-  return [...problems, ...courseProblems(plan), ...floorTimeProblems(plan)];
+  return [...problems, ...courseProblems(plan), ...floorTimeProblems(plan), ...partProblems(plan), ...lightTimeProblems(plan)];
 }
 
 /** Times of camera keys and aims must increase and lie within the shot. */
@@ -74,6 +74,24 @@ function floorTimeProblems({ floor, durationS }: ShotPlan): Problem[] {
     ['floor.aims', floor?.aims ?? []],
   ];
   return tracks.flatMap(([track, keys]) => keyProblems(track, keys, durationS));
+}
+
+/** Later methods must begin in order of time, after the start and within the shot. */
+function partProblems({ laterMethods, durationS }: ShotPlan): Problem[] {
+  return laterMethods.flatMap(({ fromS }, index): Problem[] => {
+    const path = `laterMethods[${index}].fromS`;
+    const previousS = laterMethods[index - 1]?.fromS ?? 0;
+    if (fromS <= previousS) return [problem('backwards', path, { timeS: fromS, previousS })];
+    return fromS >= durationS ? [problem('after-the-end', path, { timeS: fromS, durationS })] : [];
+  });
+}
+
+/** Meter readings at times lie within the shot. */
+function lightTimeProblems({ exposure: { lightReadings }, durationS }: ShotPlan): Problem[] {
+  return lightReadings.flatMap(({ at }, index) => {
+    if (at.kind === 'mark' || at.timeS <= durationS + TIME_ROUNDING_S) return [];
+    return [problem('after-the-end', `exposure.lightReadings[${index}].at.timeS`, { timeS: at.timeS, durationS })];
+  });
 }
 
 function keyProblems(track: string, keys: readonly { readonly timeS: number }[], durationS: number): Problem[] {

@@ -29,7 +29,17 @@ const placeFields = { xMm: quantity(LIMITS.placeMm), yMm: quantity(LIMITS.placeM
 const place = object<Place>(placeFields);
 
 export const floorShape = object<FloorPlan>({
-  camera: list(object<PathKey>({ id, timeS: time, ...placeFields, pace, heightMm: height }), LIMITS.cameraKeys),
+  camera: list(
+    object<PathKey>({
+      id,
+      timeS: time,
+      ...placeFields,
+      pace,
+      heightMm: height,
+      missSigmaMm: nullable(quantity(LIMITS.markSigmaMm)),
+    }),
+    LIMITS.cameraKeys,
+  ),
   lensHeightMm: quantity(LIMITS.heightMm),
   aims: list(
     object<AimKey>({
@@ -113,6 +123,7 @@ export const markShape = object<Mark>({
   place: nullable(place),
   method: oneOf(...MEASURE_METHODS),
   reading: nullable(reading),
+  readingSigmaDeg: nullable(quantity(LIMITS.readingSigmaDeg)),
   isSimulated: boolean(),
   uncertaintyMm: quantity(LIMITS.uncertaintyMm),
   stale: nullable(oneOf(...STALE_REASONS)),

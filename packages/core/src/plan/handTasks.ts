@@ -1,5 +1,6 @@
 import { CARRIED_SUPPORTS, type Support, UNREACHABLE_SUPPORTS } from '../kit/index.js';
 import { byDrawing } from './byDrawing.js';
+import { automaticParts, isAllAutomatic, isInAutomaticPart } from './methodParts.js';
 import { isCameraMovingAt } from './secondJob.js';
 import { type OpticsChange, pullEndS, type ShotPlan, type WheelJob } from './shotPlan.js';
 import { spansWhere } from './timeSpans.js';
@@ -74,8 +75,16 @@ function lensSpans(plan: ShotPlan): HandSpan[] {
     hands: handsFor(plan, task),
   });
   const { irisPulls, zooms } = plan.optics;
-  const pulls = plan.method === 'automatic' ? [] : [...plan.focusTrack.pulls.map(spanOf(puller, 'focus')), ...follows(plan)];
-  return [...pulls, ...irisPulls.map(spanOf(puller, 'iris')), ...zooms.map(spanOf('operator', 'zoom'))];
+  const pulls = isAllAutomatic(plan) ? [] : [...plan.focusTrack.pulls.map(spanOf(puller, 'focus')), ...follows(plan)];
+  const byHand = pulls
+    .filter(({ fromS }) => !isInAutomaticPart(plan, fromS))
+    .map((span) => ({ ...span, toS: Math.min(span.toS, nextAutomaticS(plan, span.fromS)) }));
+  return [...byHand, ...irisPulls.map(spanOf(puller, 'iris')), ...zooms.map(spanOf('operator', 'zoom'))];
+}
+
+/** When autofocus takes over next, after a time; Infinity if it does not. */
+function nextAutomaticS(plan: ShotPlan, afterS: number): number {
+  return automaticParts(plan).find(({ fromS }) => fromS > afterS)?.fromS ?? Infinity;
 }
 
 /** Somebody alone turns a motor by a thumb, without letting go of the camera: assumed. */

@@ -19,6 +19,29 @@ export { DEFAULT_GOALS, DEFAULT_SCHEDULE, DEFAULT_TARGET_KEEP_RATE, type Schedul
 export { type HardStop, hardStopsOf, markAngles, MAX_HARD_STOPS } from './hardStops.js';
 export { focalLengthAt, halfViewDeg, isSteady, stopAt, stopLimit, type StopLimit, zoneLensAt } from './opticsOverTime.js';
 export { hiddenFramesOf, hiddenRunsOf } from './hiddenFrames.js';
+export { unjudgedFramesOf } from './unjudgedFrames.js';
+export {
+  automaticFrames,
+  automaticParts,
+  isAllAutomatic,
+  isPulled,
+  isInAutomaticPart,
+  methodAt,
+  type MethodPart,
+  methodParts,
+  methodsOf,
+  ofPart,
+  plannedBeats,
+} from './methodParts.js';
+export {
+  type ExposureSpan,
+  exposureSpans,
+  idleLightReadings,
+  lightSpans,
+  type LightSpan,
+  meteredStopAt,
+  missingStopsAt,
+} from './lightAlong.js';
 export { markFocusDistances, markFocusMm, markLandingS, markSetS, planDistances } from './planDistances.js';
 export { PLAN_LIMITS, targetMm } from './planLimits.js';
 export {
@@ -31,6 +54,7 @@ export {
   readAndMeasured,
   type ReadAndMeasured,
   readGear,
+  readingSpreadDeg,
   scaleOfMarks,
 } from './readings.js';
 export { ringReach, type RingReach } from './ringReach.js';
@@ -61,6 +85,9 @@ export {
   type Requirement,
   REQUIREMENTS,
   sharpBeatsAt,
+  DEFAULT_TOLERANCE_STOPS,
+  type LaterMethod,
+  type LightReading,
   type ShotExposure,
   type ShotOptics,
   type ShotPlan,
@@ -82,6 +109,8 @@ export { type PlanDifference, planDifferences, type PlanPart } from './differenc
 export { HEADINGS, type ShotChange, shotChanges, type TitledPlan } from './differences/shotChanges.js';
 export { mergePlans } from './merge/mergePlans.js';
 export { type ClashRule, mergeValue, type Sides } from './merge/mergeValue.js';
+export { addLightReading, changeLightReading, followLight, rebalance, removeLightReading, setExposure } from './edits/light.js';
+export { addMethodPart, changeMethodPart, MIN_PART_S, removeMethodPart, setMethod } from './edits/methods.js';
 export { joinAlternates, showAlternate, splitAlternates } from './edits/alternates.js';
 export { addBeat, changeBeat, MIN_BEAT_S, removeBeat } from './edits/beats.js';
 export { changeAim, changeCameraKey, moveCameraTo, removeAim, removeCameraKey, setAim } from './edits/cameraPath.js';

@@ -12,6 +12,8 @@ import {
   type FocusTrackPlan,
   type KitSources,
   type FocusTarget,
+  type LaterMethod,
+  type LightReading,
   METHODS,
   type OpticsChange,
   PLAN_SCHEMA,
@@ -54,6 +56,18 @@ const kit = object<KitSources>({
 
 const exposure = object<ShotExposure>({
   meteredStop: nullable(quantity(LIMITS.stop)),
+  lightReadings: list(
+    object<LightReading>({
+      id,
+      at: variant<LightReading['at']>({
+        time: object({ kind: oneOf('time'), timeS: time }),
+        mark: object({ kind: oneOf('mark'), markId: id }),
+      }),
+      meteredStop: quantity(LIMITS.stop),
+    }),
+    LIMITS.lightReadings,
+  ),
+  toleranceStops: quantity(LIMITS.toleranceStops),
   iso: quantity(LIMITS.iso),
   shutterAngleDeg: quantity(LIMITS.shutterAngleDeg),
   ndStops: quantity(LIMITS.ndStops),
@@ -153,6 +167,7 @@ export const planShape: Shape<ShotPlan> = object<ShotPlan>({
   captureFps: quantity(LIMITS.captureFps),
   deliveryFps: quantity(LIMITS.deliveryFps),
   method: oneOf(...METHODS),
+  laterMethods: list(object<LaterMethod>({ id, fromS: time, method: oneOf(...METHODS) }), LIMITS.laterMethods),
   optics,
   exposure,
   wheel: nullable(wheelShape),

@@ -28,9 +28,18 @@ export function isReadOff({ method, reading, stale }: Mark): boolean {
 }
 
 /** What the reading of a mark says; null without one, after a change of lens, and if it does not lie on the ring. */
-export function markRead(plan: Pick<ShotPlan, 'optics' | 'wheel'>, { reading, stale }: Mark): ReadDistance | null {
+export function markRead(plan: Pick<ShotPlan, 'optics' | 'wheel'>, mark: Mark): ReadDistance | null {
+  const { reading, stale } = mark;
   if (reading === null || stale === 'lens' || readingProblem(readGear(plan), reading, '') !== null) return null;
-  return readDistance(readGear(plan), reading);
+  return readDistance(readGear(plan), reading, mark.readingSigmaDeg);
+}
+
+/** Spread of a mark's reading in ring degrees, one standard deviation: as typed, else assumed of its kind; null without a reading. */
+export function readingSpreadDeg(
+  plan: Pick<ShotPlan, 'optics' | 'wheel'>,
+  { reading, readingSigmaDeg: typedDeg }: Mark,
+): number | null {
+  return reading === null ? null : (typedDeg ?? readingSigmaDeg(readGear(plan), reading));
 }
 
 /** Marks whose reading does not lie on the ring that the shot has now. */
@@ -69,10 +78,21 @@ export function readAndMeasured(plan: ShotPlan): readonly ReadAndMeasured[] {
         ringDeg: ringDegOf(readGear(plan), reading),
         focusMm,
         scaleDeg: isReached ? ring.angleAt(focusMm) : null,
-        sigmaDeg: Math.hypot(readingSigmaDeg(readGear(plan), reading), isReached ? scaleSigmaDeg(lens, focusMm) : 0, tapeDeg),
+        sigmaDeg: Math.hypot(readingSpreadDeg(plan, mark)!, isReached ? scaleSigmaDeg(lens, focusMm) : 0, tapeDeg),
       },
     ];
   });
+}
+
+/**
+ * What the typed spread of a reading is worth at its mark, in mm: the ring comes back to the reading no better than that. 0 where nobody has typed it,
+ * and for a mark that is not read off the ring.
+ */
+export function typedReadingSigmaMm({ optics }: Pick<ShotPlan, 'optics'>, mark: Mark): number {
+  const { readingSigmaDeg: typedDeg, distanceMm } = mark;
+  if (typedDeg === null || distanceMm === null || !isReadOff(mark)) return 0;
+  const degPerMm = Math.abs(degPerMmAt(optics.lens, distanceMm));
+  return degPerMm > 0 ? Math.min(typedDeg / degPerMm, distanceMm) : 0;
 }
 
 /** Turn of the ring for a millimetre of distance; 0 at infinity. Negative if the ring's count falls towards far. */

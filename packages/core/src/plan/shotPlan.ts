@@ -5,7 +5,7 @@ import type { SensorSize } from '../optics/index.js';
 import type { Schedule, ShotGoals } from './goals.js';
 
 /** Version of the saved form. A change of the form raises it and adds an upgrade. */
-export const PLAN_SCHEMA = 12;
+export const PLAN_SCHEMA = 13;
 
 /** How focus is found and kept during the take. */
 export const METHODS = [
@@ -166,15 +166,38 @@ export interface KitSources {
   readonly rigId: string | null;
 }
 
+/** A method of a later part of the shot. It holds until the next one, or to the end. */
+export interface LaterMethod {
+  readonly id: string;
+  /** > 0 */
+  readonly fromS: number;
+  readonly method: Method;
+}
+
+/** A meter reading on the way: at a time of the shot, or at a mark, where it holds while the mark's subject is there. */
+export interface LightReading {
+  readonly id: string;
+  readonly at: { readonly kind: 'time'; readonly timeS: number } | { readonly kind: 'mark'; readonly markId: string };
+  /** T-stop that the meter gives there for the shot's settings */
+  readonly meteredStop: number;
+}
+
 /** Exposure settings apart from the stop. */
 export interface ShotExposure {
-  /** T-stop that the meter gives for these settings; null until metered */
+  /** T-stop that the meter gives for these settings at the start; null until metered */
   readonly meteredStop: number | null;
+  /** Where the light changes along the way; empty if it stays as it is at the start */
+  readonly lightReadings: readonly LightReading[];
+  /** How far the picture may be too bright or too dark, in stops */
+  readonly toleranceStops: number;
   readonly iso: number;
   readonly shutterAngleDeg: number;
   /** Neutral-density filters in place, in stops */
   readonly ndStops: number;
 }
+
+/** How far the exposure of a new shot may be off, in stops: a third of a stop is hardly seen. Assumed. */
+export const DEFAULT_TOLERANCE_STOPS = 0.35;
 
 /** Errors of the camera and its operator in a take, one standard deviation each. */
 export interface CameraErrors {
@@ -219,7 +242,10 @@ export interface ShotPlan {
   readonly durationS: number;
   readonly captureFps: number;
   readonly deliveryFps: number;
+  /** From the start */
   readonly method: Method;
+  /** Methods of later parts, in order of time; empty for a shot with one method */
+  readonly laterMethods: readonly LaterMethod[];
   readonly optics: ShotOptics;
   readonly exposure: ShotExposure;
   /** On the focus ring; null for a hand at the ring */

@@ -1,5 +1,6 @@
 import { hasAssumedUncertainty, type Mark, measureSigmaMm, type StaleReason } from '../floor/index.js';
 import { markSetS, planDistances } from './planDistances.js';
+import { typedReadingSigmaMm } from './readings.js';
 import type { ShotPlan } from './shotPlan.js';
 
 /** Why a measured distance is in doubt: `drawing` if the mark or the camera was moved in the drawing after the tape was read. */
@@ -34,9 +35,10 @@ export function drawnTapeMm(plan: ShotPlan, mark: Mark): number | null {
 
 /**
  * Spread of a mark's distance, one standard deviation in mm. A tape that the drawing has carried to another place is no better than a drawn
- * distance, unless its spread was typed.
+ * distance, unless its spread was typed. A reading whose spread was typed adds it.
  */
 export function distanceSigmaMm(plan: ShotPlan, mark: Mark): number {
-  if (staleCause(plan, mark) !== 'drawing' || !hasAssumedUncertainty(mark)) return mark.uncertaintyMm;
+  if (staleCause(plan, mark) !== 'drawing' || !hasAssumedUncertainty(mark))
+    return Math.hypot(mark.uncertaintyMm, typedReadingSigmaMm(plan, mark));
   return Math.max(mark.uncertaintyMm, measureSigmaMm('drawn', planDistances(plan).markFocusAt(mark.id, 0)));
 }

@@ -8,7 +8,14 @@ import {
 import { ASSUMED_HAND } from '../hand/index.js';
 import { ASSUMED_PEAK_DEG_PER_S, UNKNOWN_CAMERA, upgradeLens } from '../kit/index.js';
 import { DEFAULT_GOALS, DEFAULT_SCHEDULE } from './goals.js';
-import { ASSUMED_CUE_SIGMA_S, DEFAULT_PULL, DEFAULT_WATCHING, PLAN_SCHEMA, type ShotPlan } from './shotPlan.js';
+import {
+  ASSUMED_CUE_SIGMA_S,
+  DEFAULT_PULL,
+  DEFAULT_TOLERANCE_STOPS,
+  DEFAULT_WATCHING,
+  PLAN_SCHEMA,
+  type ShotPlan,
+} from './shotPlan.js';
 import { checkPlan } from './checkPlan.js';
 import { isRecord, itemsOf, type Json, renamed } from './savedJson.js';
 import { withDerivedDistances } from './edits/withDerivedDistances.js';
@@ -34,6 +41,7 @@ export function upgradePlan(saved: unknown): unknown {
     else if (schema === 9) plan = toSchema10(plan as Json);
     else if (schema === 10) plan = toSchema11(plan as Json);
     else if (schema === 11) plan = toSchema12(plan as Json);
+    else if (schema === 12) plan = toSchema13(plan as Json);
     else return plan;
   }
 }
@@ -222,13 +230,14 @@ function toSchema11(plan: Json): Json {
 
 /**
  * Schema 12 adds what the camera's figures and tests say of frame rates and autofocus, and whether the lens has a motor for it; how much
- * the edit enlarges, and the delivered frame; what the wheel turns; what is watched during a take, and tolerated of a beat; the shot to cut to; and whether the hands are needed. Plans older than schema 11 get the tapings that schema 10 added.
+ * the edit enlarges, and the delivered frame; what the wheel turns; what is watched during a take, and tolerated of a beat; the shot to cut
+ * to; and whether the hands are needed.
  */
 function toSchema12(plan: Json): Json {
   const optics = isRecord(plan['optics']) ? plan['optics'] : {};
-  const upgraded = {
+  return {
     ...plan,
-    schema: PLAN_SCHEMA,
+    schema: 12,
     optics: {
       ...optics,
       camera: isRecord(optics['camera']) ? { ...UNKNOWN_CAMERA, ...optics['camera'] } : optics['camera'],
@@ -241,6 +250,24 @@ function toSchema12(plan: Json): Json {
     watching: DEFAULT_WATCHING,
     areHandsNeeded: false,
     wheelElsewhere: null,
+  };
+}
+
+/**
+ * Schema 13 adds methods of later parts, meter readings along the way with the tolerance of the exposure, how far the operator misses each place of
+ * the camera, and the spread of a reading. Plans older than schema 11 get the tapings that schema 10 added.
+ */
+function toSchema13(plan: Json): Json {
+  const { floor } = plan;
+  const upgraded = {
+    ...plan,
+    schema: PLAN_SCHEMA,
+    laterMethods: [],
+    exposure: isRecord(plan['exposure'])
+      ? { lightReadings: [], toleranceStops: DEFAULT_TOLERANCE_STOPS, ...plan['exposure'] }
+      : plan['exposure'],
+    floor: isRecord(floor) ? { ...floor, camera: itemsOf(floor, 'camera').map((key) => ({ missSigmaMm: null, ...key })) } : floor,
+    marks: itemsOf(plan, 'marks').map((mark) => ({ readingSigmaDeg: null, ...mark })),
   };
   return checkPlan(upgraded).length === 0 ? { ...withDerivedDistances(upgraded as unknown as ShotPlan) } : upgraded;
 }

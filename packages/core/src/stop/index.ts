@@ -26,4 +26,5 @@ export { type ThingInDepth, thingsInDepth } from './thingsInDepth.js';
 export { stopsToCompare, withStop } from './withStop.js';
 export { howKnown, type Known } from './methods/actionFacts.js';
 export type { MethodArgument } from './methods/methodArgument.js';
+export { type PartFigures, partFigures } from './methods/partFigures.js';
 export { type MethodOffer, methodOffers, type PullsAfter } from './methods/methodOffers.js';

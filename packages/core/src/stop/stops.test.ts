@@ -39,7 +39,7 @@ describe('the stops of a shot', () => {
   });
 
   test('each has its blur, its light, its zone and its diffraction, as the formulas have them', () => {
-    const plan = behindAt({ ...twoPeople(), exposure: { meteredStop: 4, iso: 800, shutterAngleDeg: 180, ndStops: 0 } }, 7500);
+    const plan = behindAt({ ...twoPeople(), exposure: { ...twoPeople().exposure, meteredStop: 4 } }, 7500);
     const stops = stopsToCompare(plan);
     const figures = stopFigures(plan, stops, 1);
     expect(figures.map(({ stop }) => stop)).toEqual(stops);

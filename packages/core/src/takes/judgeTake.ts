@@ -44,7 +44,7 @@ export function judgeTake(plan: ShotPlan, track: RingTrack, focusChecks: readonl
     if (beat.requirement !== 'sharp' || !frames) continue;
     const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
     for (let frame = fromFrame; frame < toFrame; frame++) {
-      if (!frames.sharp[frame] && !frames.hidden?.[frame]) lost[frame] = 1;
+      if (!frames.sharp[frame] && !frames.unjudged?.[frame]) lost[frame] = 1;
     }
   }
   const endS = (track.ringDeg.length - 1) / track.hz;

@@ -11,6 +11,7 @@ const PARTS = {
   'capture-fps': ({ captureFps }: ShotPlan) => captureFps,
   'delivery-fps': ({ deliveryFps }: ShotPlan) => deliveryFps,
   method: ({ method }: ShotPlan) => method,
+  'later-methods': ({ laterMethods }: ShotPlan) => laterMethods,
   camera: ({ optics: { camera } }: ShotPlan) => [camera.name, camera.mode],
   'camera-figures': ({ optics }: ShotPlan) => optics.camera,
   lens: ({ optics }: ShotPlan) => optics.lens.name,

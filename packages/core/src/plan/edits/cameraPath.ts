@@ -19,6 +19,7 @@ export function moveCameraTo(plan: ShotPlan, place: Place, atS: number): ShotPla
       ...clampedPlace(place),
       pace: 'eased',
       heightMm: heightBefore,
+      missSigmaMm: null,
     };
     return { ...floor, camera: inTime([...floor.camera, key]) };
   });

@@ -30,7 +30,7 @@ const WALK_S = 2;
 export function startFloor(plan: ShotPlan): ShotPlan {
   if (plan.floor !== null) return plan;
   const floor: FloorPlan = {
-    camera: [{ id: 'camera-1', timeS: 0, xMm: 0, yMm: 0, pace: 'eased', heightMm: null }],
+    camera: [{ id: 'camera-1', timeS: 0, xMm: 0, yMm: 0, pace: 'eased', heightMm: null, missSigmaMm: null }],
     lensHeightMm: LENS_HEIGHT_MM,
     aims: [{ id: 'aim-1', timeS: 0, panS: 0, at: { kind: 'heading', deg: 0, tiltDeg: null } }],
     landmarks: [],

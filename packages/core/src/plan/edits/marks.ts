@@ -124,8 +124,10 @@ export function removeMark(plan: ShotPlan, id: string): ShotPlan {
   // a subject without a place can't be followed
   const lost = plan.subjects.filter(({ stays }) => stays.length > 0 && stays.every(({ markId }) => markId === id));
   const freed = lost.reduce((rest, subject) => detachFromSubject(rest, subject.id), detachFromMark(plan, id));
+  const lightReadings = plan.exposure.lightReadings.filter(({ at }) => at.kind === 'time' || at.markId !== id);
   return withDerivedDistances({
     ...freed,
+    exposure: { ...freed.exposure, lightReadings },
     marks: without(freed.marks, id),
     subjects: freed.subjects.map((subject) => ({ ...subject, stays: subject.stays.filter((stay) => stay.markId !== id) })),
   });

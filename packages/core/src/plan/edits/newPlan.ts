@@ -1,7 +1,9 @@
 import { ASSUMED_PEAK_DEG_PER_S, cameraOf, defaultLens, FORMATS } from '../../kit/index.js';
 import { ASSUMED_HAND } from '../../hand/index.js';
-import { DEFAULT_WATCHING, PLAN_SCHEMA, type ShotPlan } from '../shotPlan.js';
+import { DEFAULT_TOLERANCE_STOPS, DEFAULT_WATCHING, PLAN_SCHEMA, type ShotPlan } from '../shotPlan.js';
 import { DEFAULT_SCHEDULE, DEFAULT_GOALS } from '../goals.js';
+
+const NO_METER = { meteredStop: null, lightReadings: [], toleranceStops: DEFAULT_TOLERANCE_STOPS } as const;
 
 /**
  * Plan of a new shot: ten seconds, without subjects.
@@ -15,6 +17,7 @@ export function newPlan(like?: ShotPlan): ShotPlan {
     captureFps: like?.captureFps ?? 24,
     deliveryFps: like?.deliveryFps ?? 24,
     method: 'rack',
+    laterMethods: [],
     optics: like
       ? { ...like.optics, zooms: [], irisPulls: [] }
       : {
@@ -29,7 +32,9 @@ export function newPlan(like?: ShotPlan): ShotPlan {
           frameAspect: null,
         },
     // the meter is read again for each shot
-    exposure: like ? { ...like.exposure, meteredStop: null } : { meteredStop: null, iso: 800, shutterAngleDeg: 180, ndStops: 0 },
+    exposure: like
+      ? { ...like.exposure, meteredStop: null, lightReadings: [] }
+      : { ...NO_METER, iso: 800, shutterAngleDeg: 180, ndStops: 0 },
     wheel: like?.wheel ?? null,
     rig: like?.rig ?? null,
     kit: like?.kit ?? { camera: null, lensId: null, wheelId: null, rigId: null },

@@ -142,6 +142,11 @@ export function removeOpticsChange(plan: ShotPlan, track: OpticsSetting, id: str
   return withTrack(plan, track, without(plan.optics[track], id));
 }
 
+/** Replaces all iris pulls, in order of time. */
+export function setIrisPulls(plan: ShotPlan, irisPulls: readonly OpticsChange[]): ShotPlan {
+  return withTrack(plan, 'irisPulls', irisPulls);
+}
+
 function withTrack(plan: ShotPlan, track: OpticsSetting, moves: readonly OpticsChange[]): ShotPlan {
   return withOptics(plan, { ...plan.optics, [track]: moves });
 }

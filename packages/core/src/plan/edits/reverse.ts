@@ -1,15 +1,19 @@
 import type { AimKey, FloorPlan, PathKey, Subject } from '../../floor/index.js';
 import { easingReversed } from '../../hand/index.js';
 import { widestStopAt } from '../../kit/index.js';
+import { lightSpans, meteredStopAt } from '../lightAlong.js';
 import { focalLengthAt } from '../opticsOverTime.js';
+import { nextId } from './ids.js';
 import { withDerivedDistances, withTapingTimes } from './withDerivedDistances.js';
 import {
   type Beat,
   type FocusTrackPlan,
   type FocusTarget,
+  type LightReading,
   type OpticsChange,
   type Pull,
   pullEndS,
+  type ShotExposure,
   type ShotOptics,
   type ShotPlan,
 } from '../shotPlan.js';
@@ -25,6 +29,8 @@ export function reversed(plan: ShotPlan): ShotPlan {
   return withDerivedDistances({
     ...plan,
     isReversed: !plan.isReversed,
+    ...reversedMethods(plan, back),
+    exposure: reversedLight(plan, back),
     optics: reversedOptics(plan.optics, back),
     floor: plan.floor && reversedFloor(plan.floor, back),
     subjects: plan.subjects.map((subject) => reversedWay(subject, back)),
@@ -112,6 +118,33 @@ function reversedFloor(floor: FloorPlan, back: Back): FloorPlan {
     return { ...shown, timeS: back(left.timeS - panS), panS };
   });
   return { ...floor, camera, aims };
+}
+
+function reversedMethods({ method, laterMethods }: ShotPlan, back: Back): Pick<ShotPlan, 'method' | 'laterMethods'> {
+  const methods = [method, ...laterMethods.map((part) => part.method)];
+  return {
+    method: methods.at(-1)!,
+    laterMethods: laterMethods.map((part, index) => ({ ...part, fromS: back(part.fromS), method: methods[index]! })).reverse(),
+  };
+}
+
+/** The light of the end is that of the start, and what was metered at the start is a reading at the end. */
+function reversedLight(plan: ShotPlan, back: Back): ShotExposure {
+  const { exposure, durationS } = plan;
+  const { meteredStop, lightReadings } = exposure;
+  if (lightReadings.length === 0) return exposure;
+  const spans = lightSpans(plan);
+  const mirrored = lightReadings.flatMap((reading): LightReading[] => {
+    if (reading.at.kind === 'mark') return [reading];
+    // what was metered at the end is the meter at the start
+    return reading.at.timeS >= durationS ? [] : [{ ...reading, at: { kind: 'time', timeS: back(reading.at.timeS) } }];
+  });
+  const isStartHeld = meteredStop === null || mirrored.some(({ at }) => at.kind === 'time' && at.timeS >= durationS);
+  const start: LightReading[] = isStartHeld
+    ? []
+    : [{ id: nextId('light', lightReadings), at: { kind: 'time', timeS: durationS }, meteredStop }];
+  const atEnd = meteredStop === null ? null : meteredStopAt(spans, durationS);
+  return { ...exposure, meteredStop: atEnd, lightReadings: [...mirrored, ...start] };
 }
 
 function reversedOptics(optics: ShotOptics, back: Back): ShotOptics {

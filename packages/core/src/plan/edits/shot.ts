@@ -68,6 +68,12 @@ export function setSchedule(plan: ShotPlan, changes: Partial<Schedule>): ShotPla
   return { ...plan, schedule: { ...plan.schedule, ...changes } };
 }
 
+/** Methods and meter readings of a shot that is cut: what begins past its end is gone. */
+function partsWithin({ laterMethods, exposure }: ShotPlan, durationS: number): Pick<ShotPlan, 'laterMethods' | 'exposure'> {
+  const lightReadings = exposure.lightReadings.filter(({ at }) => at.kind === 'mark' || at.timeS <= durationS);
+  return { laterMethods: laterMethods.filter(({ fromS }) => fromS < durationS), exposure: { ...exposure, lightReadings } };
+}
+
 /** Changes the duration, never below its pulls. Spans that ended with the shot follow its new end; what lies past it is cut. */
 export function setDuration(plan: ShotPlan, wantedS: number): ShotPlan {
   const durationS = clamp(wantedS, shortestDurationS(plan), PLAN_LIMITS.durationS.max);
@@ -80,6 +86,7 @@ export function setDuration(plan: ShotPlan, wantedS: number): ShotPlan {
   return {
     ...cut,
     durationS,
+    ...partsWithin(plan, durationS),
     subjects: plan.subjects.map((subject) => ({
       ...subject,
       stays: subject.stays.map((stay) => ({ ...stay, fromS: Math.min(stay.fromS, durationS), untilS: end(stay.untilS) })),

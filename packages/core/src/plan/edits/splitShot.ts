@@ -1,9 +1,20 @@
 import type { Mark, Subject } from '../../floor/index.js';
 import { frameCount as countFrames } from '../../units/index.js';
+import { lightSpans, meteredStopAt } from '../lightAlong.js';
+import { methodAt } from '../methodParts.js';
 import { planDistances } from '../planDistances.js';
 import { PLAN_LIMITS } from '../planLimits.js';
-import { type Beat, type FocusTrackPlan, type OpticsChange, pullEndS, type ShotPlan } from '../shotPlan.js';
+import {
+  type Beat,
+  type FocusTrackPlan,
+  type LightReading,
+  type OpticsChange,
+  pullEndS,
+  type ShotExposure,
+  type ShotPlan,
+} from '../shotPlan.js';
 import { MIN_BEAT_S } from './beats.js';
+import { nextId } from './ids.js';
 import { withDerivedDistances } from './withDerivedDistances.js';
 
 /** Why a shot can't be cut at a time: what would have to begin in the middle. */
@@ -106,6 +117,8 @@ function half(plan: ShotPlan, fromS: number, toS: number): ShotPlan {
   return withDerivedDistances({
     ...plan,
     durationS,
+    ...methodsWithin(plan, fromS, toS),
+    exposure: lightWithin(plan, fromS, toS),
     optics: {
       ...optics,
       focalLengthMm: valueAt(optics.focalLengthMm, optics.zooms),
@@ -126,6 +139,39 @@ function half(plan: ShotPlan, fromS: number, toS: number): ShotPlan {
     rehearsals: [],
     goals: { ...plan.goals, screenTimeS: null },
   });
+}
+
+/** Methods of a part of the shot. It begins with the one that holds then. */
+function methodsWithin(plan: ShotPlan, fromS: number, toS: number): Pick<ShotPlan, 'method' | 'laterMethods'> {
+  const later = plan.laterMethods.filter((part) => part.fromS > fromS + TOUCH_S && part.fromS < toS - TOUCH_S);
+  return {
+    method: methodAt(plan, fromS + TOUCH_S),
+    laterMethods: later.map((part) => ({ ...part, fromS: part.fromS - fromS })),
+  };
+}
+
+/** Meter readings of a part of the shot. It begins with the light of its start. */
+function lightWithin(plan: ShotPlan, fromS: number, toS: number): ShotExposure {
+  const { exposure } = plan;
+  const { lightReadings, meteredStop } = exposure;
+  if (lightReadings.length === 0) return exposure;
+  const light = lightSpans(plan);
+  const within = lightReadings.flatMap((reading): LightReading[] => {
+    if (reading.at.kind === 'mark') return [reading];
+    const { timeS } = reading.at;
+    return timeS >= fromS && timeS <= toS ? [{ ...reading, at: { kind: 'time', timeS: timeS - fromS } }] : [];
+  });
+  const ends: LightReading = {
+    id: nextId('light', lightReadings),
+    at: { kind: 'time', timeS: toS - fromS },
+    meteredStop: meteredStopAt(light, toS) ?? exposure.meteredStop ?? 1,
+  };
+  const isEndRead = toS >= plan.durationS || meteredStop === null;
+  return {
+    ...exposure,
+    meteredStop: fromS === 0 ? meteredStop : meteredStopAt(light, fromS),
+    lightReadings: isEndRead ? within : [...within, ends],
+  };
 }
 
 /** Keys of a part. It begins with the key that holds then. */

@@ -30,7 +30,6 @@ const PARTS: readonly Part[] = [
       'durationS',
       'captureFps',
       'deliveryFps',
-      'method',
       'exposure',
       'maxHandDegPerS',
       'hand',
@@ -42,6 +41,10 @@ const PARTS: readonly Part[] = [
       'watching',
     ] as const
   ).map(field),
+  {
+    of: ({ method, laterMethods }) => [method, laterMethods],
+    put: (plan, { method, laterMethods }) => ({ ...plan, method, laterMethods }),
+  },
   {
     of: (plan) => [plan.optics.camera, plan.kit.camera],
     put: (plan, from) => kit(optics(plan, { camera: from.optics.camera }), { camera: from.kit.camera }),

@@ -1,6 +1,7 @@
 import type { Support } from '../../kit/index.js';
 import type { HandClash, HandRelief } from '../handTasks.js';
 import type { Method } from '../shotPlan.js';
+import type { ExposureSpan } from '../lightAlong.js';
 import type { CommonOffset } from '../readings.js';
 import type { SecondJob } from '../secondJob.js';
 import type { StaleCause } from '../staleMarks.js';
@@ -58,6 +59,10 @@ interface NoteValues {
   cable: object;
   heavy: { readonly weightKg: number };
   'missing-parts': { readonly rig: string; readonly parts: readonly string[] };
+  /** The exposure leaves its tolerance: first where, worst by how much, and how many spans there are */
+  'exposure-off': { readonly span: ExposureSpan; readonly times: number };
+  /** Meter readings at marks to which nobody comes */
+  'light-idle': { readonly letters: readonly string[] };
   diffraction: object;
   'other-shutter': { readonly shutterAngleDeg: number; readonly productionAngleDeg: number };
   squeezed: object;

@@ -1,6 +1,8 @@
 import { airyDiameterMm } from '../../optics/index.js';
 import { CARRIED_SUPPORTS, fNumberOf, isZoom, missingParts, UNREACHABLE_SUPPORTS } from '../../kit/index.js';
 import { isCameraMoving } from '../cameraMoves.js';
+import { exposureSpans, idleLightReadings } from '../lightAlong.js';
+import { isAllAutomatic, isPulled, methodsOf } from '../methodParts.js';
 import { stopLimit } from '../opticsOverTime.js';
 import { SECOND_JOBS, secondJobAt } from '../secondJob.js';
 import { planCircleMm, pullEndS, type ShotPlan } from '../shotPlan.js';
@@ -28,6 +30,7 @@ export function planNotes(plan: ShotPlan, production: { readonly shutterAngleDeg
     ...handsNotes(plan),
     ...rigNotes(plan),
     ...twoJobsNotes(plan),
+    ...lightNotes(plan),
     ...pictureNotes(plan, production.shutterAngleDeg),
   ];
 }
@@ -37,7 +40,7 @@ function ringNotes(plan: ShotPlan): PlanNote[] {
   const { lens, zooms } = optics;
   const notes: PlanNote[] = [];
   // autofocus turns it by what it sees
-  if (lens.response === 'speed' && plan.method !== 'automatic') {
+  if (lens.response === 'speed' && !isAllAutomatic(plan)) {
     notes.push({ code: 'ring-by-speed', kind: 'blocks' });
     if (wheel?.hasEndStops) notes.push({ code: 'no-end-stops', kind: 'blocks', wheel: wheel.name });
   }
@@ -76,8 +79,8 @@ function rigNotes(plan: ShotPlan): PlanNote[] {
 }
 
 /** Whether a hand or a motor turns the ring during the take. */
-function needsRing({ focusTrack, method }: ShotPlan): boolean {
-  return focusTrack.pulls.length > 0 || method === 'rack' || method === 'follow';
+function needsRing(plan: ShotPlan): boolean {
+  return plan.focusTrack.pulls.length > 0 || methodsOf(plan).some(isPulled);
 }
 
 /** Pulls that land while their puller does something else. */
@@ -95,6 +98,18 @@ function movementNotes(plan: ShotPlan): PlanNote[] {
 
 /** Weight from which a reminder to rest is shown. It is a reminder, not a limit. */
 const REST_REMINDER_KG = 5;
+
+/** Where the light changes along the way, and the iris does not follow it as closely as it should. */
+function lightNotes(plan: ShotPlan): PlanNote[] {
+  const [span, ...others] = exposureSpans(plan);
+  const idle = idleLightReadings(plan).flatMap(({ at }) => plan.marks.filter(({ id }) => at.kind === 'mark' && id === at.markId));
+  return [
+    ...(span ? [{ code: 'exposure-off' as const, kind: 'warning' as const, span, times: others.length + 1 }] : []),
+    ...(idle.length > 0
+      ? [{ code: 'light-idle' as const, kind: 'warning' as const, letters: idle.map(({ letter }) => letter) }]
+      : []),
+  ];
+}
 
 function pictureNotes({ optics, exposure, rig }: ShotPlan, productionAngleDeg: number): PlanNote[] {
   const { lens, stop } = optics;

@@ -29,15 +29,19 @@ export interface PullsAfter {
   readonly after: number;
 }
 
+const NO_PARTS: ShotPlan['laterMethods'] = [];
+
 /** Room to the edge of the zone that a follow keeps free. */
 const ROOM_SHARE = 0.3;
 
 /**
  * All focus methods, on an equal footing. The trials tell which keeps most. Only autofocus is refused, where lens or camera have none.
  *
+ * @param shown - of a shot in parts, each method is offered for the whole shot
  * @returns empty if nothing is required, or if no distance is known
  */
-export function methodOffers(plan: ShotPlan): MethodOffer[] {
+export function methodOffers(shown: ShotPlan): MethodOffer[] {
+  const plan: ShotPlan = { ...shown, laterMethods: NO_PARTS };
   const facts = actionFacts(plan);
   if (!facts) return [];
   return METHODS.map((method) => {
