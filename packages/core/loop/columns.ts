@@ -16,7 +16,6 @@ export class Columns {
   tablePerDeg: f64;
   separationMm: f64;
   cameraTimingSigmaFrames: f64;
-  stopSigmaMm: f64;
   driftSigmaMm: f64;
   driftKept: f64;
   rightWayShare: f64;
@@ -27,6 +26,8 @@ export class Columns {
   drawCount: i32;
   setupDrawCount: i32;
   cameraDrawsAt: i32;
+  cameraMisses: i32;
+  cameraStartDrawsAt: i32;
   lowStopMark: i32;
   highStopMark: i32;
   correctFrames: i32;
@@ -36,6 +37,8 @@ export class Columns {
   cameraZ: usize;
   cameraMissX: usize;
   cameraMissY: usize;
+  cameraStartX: usize;
+  cameraStartY: usize;
   forwardX: usize;
   forwardY: usize;
   forwardZ: usize;

@@ -4,12 +4,14 @@ import { draw } from './draws';
 
 const DRIFT_STREAM: u32 = 0x5bd1e995;
 let cameraLateFrames: f64 = 0;
-let cameraMissMm: f64 = 0;
+let cameraMiss: f64 = 0;
+let cameraStart: f64 = 0;
 
-/** Lateness of the camera along its path, its miss of its stops, and its drift along the axis: a first-order random process by frame. */
+/** Lateness of the camera along its path, its misses of the ends of its moves and of its start, and its drift along the axis: a first-order random process by frame. */
 export function placeCamera(seed: u32, take: u32): void {
   cameraLateFrames = real(columns.draws, columns.cameraDrawsAt) * columns.cameraTimingSigmaFrames;
-  cameraMissMm = real(columns.draws, columns.cameraDrawsAt + 1) * columns.stopSigmaMm;
+  cameraMiss = columns.cameraMisses > 0 ? real(columns.draws, columns.cameraDrawsAt + 1) : 0;
+  cameraStart = columns.cameraStartDrawsAt < 0 ? 0 : real(columns.draws, columns.cameraStartDrawsAt);
   const sigmaMm = columns.driftSigmaMm;
   if (sigmaMm == 0) return;
   const keeps = columns.driftKept;
@@ -60,9 +62,13 @@ export function depthAt(subject: i32, frame: i32): f64 {
   seek(<f64>frame - cameraLateFrames);
   let cameraX = between(columns.cameraX);
   let cameraY = between(columns.cameraY);
-  if (cameraMissMm != 0) {
-    cameraX += cameraMissMm * between(columns.cameraMissX);
-    cameraY += cameraMissMm * between(columns.cameraMissY);
+  if (cameraMiss != 0) {
+    cameraX += cameraMiss * between(columns.cameraMissX);
+    cameraY += cameraMiss * between(columns.cameraMissY);
+  }
+  if (cameraStart != 0) {
+    cameraX += cameraStart * between(columns.cameraStartX);
+    cameraY += cameraStart * between(columns.cameraStartY);
   }
   const dx = x - cameraX;
   const dy = y - cameraY;

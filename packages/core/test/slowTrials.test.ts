@@ -67,7 +67,7 @@ function scene(seed: number): ShotPlan {
       ...plan.floor!,
       lensHeightMm: between(900, 1700),
       camera: [
-        { id: 'camera-1', timeS: 0, xMm: 0, yMm: 0, pace: 'eased', heightMm: null },
+        { id: 'camera-1', timeS: 0, xMm: 0, yMm: 0, pace: 'eased', heightMm: null, missSigmaMm: seed % 3 === 0 ? 60 : null },
         ...(isDolly
           ? [
               {
@@ -77,6 +77,7 @@ function scene(seed: number): ShotPlan {
                 yMm: between(-400, 400),
                 pace: 'eased' as const,
                 heightMm: seed % 4 === 2 ? between(900, 2400) : null,
+                missSigmaMm: seed % 2 === 0 ? 25 : null,
               },
             ]
           : []),

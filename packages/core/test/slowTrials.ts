@@ -68,13 +68,33 @@ function pointOf(plan: ShotPlan, { stays, heightMm }: Subject, timeS: number): P
   return [xMm, yMm, heightMm];
 }
 
-/** Where the lens is at a time of the camera's path, of at most one move, which ends some mm too far along its way. */
-function cameraOf({ floor }: ShotPlan, timeS: number, missMm: number): Point {
+/**
+ * Where the lens is at a time of the camera's path, of at most one move. It starts some mm too far along its way, and ends some mm too far; a camera
+ * that stays is too far along its axis.
+ */
+function cameraOf(plan: ShotPlan, timeS: number, missMm: number, startMissMm: number): Point {
+  const { floor } = plan;
   const [a, b] = floor!.camera;
   const height = (mm: number | null) => mm ?? floor!.lensHeightMm;
-  const from: Point = [a!.xMm, a!.yMm, height(a!.heightMm)];
-  if (!b || timeS <= a!.timeS) return from;
+  const mark: Point = [a!.xMm, a!.yMm, height(a!.heightMm)];
+  if (!b) {
+    const [x, y] = axisOf(plan, 0, mark, (id) =>
+      pointOf(
+        plan,
+        plan.subjects.find((one) => one.id === id)!,
+        0,
+      ),
+    );
+    const level = Math.hypot(x, y);
+    return [mark[0] + (startMissMm * x) / level, mark[1] + (startMissMm * y) / level, mark[2]];
+  }
   const lengthMm = Math.hypot(b.xMm - a!.xMm, b.yMm - a!.yMm);
+  const from: Point = [
+    mark[0] + (startMissMm * (b.xMm - a!.xMm)) / lengthMm,
+    mark[1] + (startMissMm * (b.yMm - a!.yMm)) / lengthMm,
+    mark[2],
+  ];
+  if (timeS <= a!.timeS) return from;
   const end: Point = [
     b.xMm + (missMm * (b.xMm - a!.xMm)) / lengthMm,
     b.yMm + (missMm * (b.yMm - a!.yMm)) / lengthMm,
@@ -153,7 +173,9 @@ export function slowKeepRate(plan: ShotPlan, trials: number, seed: number, camer
       ]),
     );
     const cameraLateS = draw() * camera.timingSigmaS;
-    const cameraMissMm = draw() * camera.stopSigmaMm;
+    const [first, last] = plan.floor!.camera;
+    const cameraMissMm = draw() * (last?.missSigmaMm ?? camera.stopSigmaMm);
+    const startMissMm = draw() * (first!.missSigmaMm ?? 0);
     const keeps = Math.exp(-1 / (camera.driftTimeS * fps));
     let drift = draw();
     const driftMm = Array.from({ length: camera.driftSigmaMm > 0 ? frames : 0 }, (_, frame) => {
@@ -188,7 +210,7 @@ export function slowKeepRate(plan: ShotPlan, trials: number, seed: number, camer
     const isSharp = (subjectId: string, frame: number): boolean => {
       const timeS = frame / fps;
       const cameraS = within(timeS - cameraLateS);
-      const [x, y, z] = cameraOf(plan, cameraS, cameraMissMm);
+      const [x, y, z] = cameraOf(plan, cameraS, cameraMissMm, startMissMm);
       const axis = axisOf(plan, cameraS, [x, y, z], (id) => pointNow(id, timeS));
       const [px, py, pz] = pointNow(subjectId, timeS);
       const depth = (px - x) * axis[0] + (py - y) * axis[1] + (pz - z) * axis[2];
@@ -200,8 +222,8 @@ export function slowKeepRate(plan: ShotPlan, trials: number, seed: number, camer
     const isKept = plan.beats.every(({ subjectId, fromS, toS, requiredShare }) => {
       const [from, to] = [Math.ceil(fromS * fps - 1e-6), Math.min(Math.ceil(toS * fps - 1e-6), frames)];
       // who is hidden is neither sharp nor soft
-      const hidden = verdict.subjects.find((one) => one.subjectId === subjectId)!.hidden;
-      const seen = Array.from({ length: to - from }, (_, k) => from + k).filter((frame) => !hidden?.[frame]);
+      const unjudged = verdict.subjects.find((one) => one.subjectId === subjectId)!.unjudged;
+      const seen = Array.from({ length: to - from }, (_, k) => from + k).filter((frame) => !unjudged?.[frame]);
       if (seen.length === 0) return to === from;
       const mayLose = Math.floor(seen.length * (1 - requiredShare) + 1e-9);
       let lost = 0;

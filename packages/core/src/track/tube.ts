@@ -2,16 +2,16 @@ import { focusesForBlur, type LensRing, ringOf, withinReach } from '../kit/index
 import type { ZoneLens } from '../optics/index.js';
 import { frameCount as countFrames } from '../units/index.js';
 import {
-  activeBeats,
   type Beat,
   beatFrames,
-  hiddenFramesOf,
   isSteady,
   pictureWidthMm,
   planDistances,
+  plannedBeats,
   ringReach,
   type RingReach,
   type ShotPlan,
+  unjudgedFramesOf,
   zoneLensAt,
 } from '../plan/index.js';
 import { maxRingDegPerS } from './solvers/maxRingSpeed.js';
@@ -54,7 +54,7 @@ export function tubeOf(plan: ShotPlan): Tube {
     highDeg: new Float64Array(frames).fill(reach.highDeg),
     required: new Uint8Array(frames),
   };
-  const beats = activeBeats(plan).filter(({ subjectId }) =>
+  const beats = plannedBeats(plan).filter(({ subjectId }) =>
     plan.subjects.some(({ id, stays }) => id === subjectId && stays.length > 0),
   );
   for (const beat of beats) {
@@ -96,8 +96,8 @@ function windowsOf(
   let known: SharpWindow | null = null;
   let knownMm = NaN;
   const { fromFrame: firstFrame, toFrame: endFrame } = beatFrames(beat, plan.captureFps, frames);
-  const hidden = hiddenFramesOf(plan, beat.subjectId);
-  const seen = Array.from({ length: Math.max(0, endFrame - firstFrame) }, (_, k) => firstFrame + k).filter((k) => !hidden?.[k]);
+  const unjudged = unjudgedFramesOf(plan, beat.subjectId);
+  const seen = Array.from({ length: Math.max(0, endFrame - firstFrame) }, (_, k) => firstFrame + k).filter((k) => !unjudged?.[k]);
   return seen.map((frame) => {
     const timeS = frame / plan.captureFps;
     const mm = focusMmAt(subject, timeS);

@@ -4,9 +4,9 @@ import type { MovingLens, PreparedBeat, PreparedTrials } from './preparedTrials.
 /** What the loop reads of beats, of the zones that they require, and of a lens that changes. */
 export function beatColumns({ beats, frameCount, movingLens }: PreparedTrials) {
   const required = new Uint8Array(frameCount);
-  for (const { isSoft, fromFrame, toFrame, hidden } of beats)
-    if (!isSoft) for (let frame = fromFrame; frame < toFrame; frame++) if (!hidden?.[frame]) required[frame] = 1;
-  const hiddenColumns = [...new Set(beats.flatMap(({ hidden }) => hidden ?? []))];
+  for (const { isSoft, fromFrame, toFrame, unjudged } of beats)
+    if (!isSoft) for (let frame = fromFrame; frame < toFrame; frame++) if (!unjudged?.[frame]) required[frame] = 1;
+  const unjudgedColumns = [...new Set(beats.flatMap(({ unjudged }) => unjudged ?? []))];
   const { zones, beatZoneAt, beatNoticeAt } = zonesOf(beats);
   return {
     beatSubject: whole(beats, (beat) => beat.subject),
@@ -15,8 +15,8 @@ export function beatColumns({ beats, frameCount, movingLens }: PreparedTrials) {
     beatAllowedLost: whole(beats, (beat) => beat.allowedLostFrames),
     beatKey: whole(beats, (beat) => beat.keyFrame),
     beatTolerated: whole(beats, (beat) => beat.toleratedFrames),
-    // where the beat's column begins in `seenBefore`; -1 for one whose subject is never hidden
-    beatSeenAt: whole(beats, ({ hidden }) => (hidden ? hiddenColumns.indexOf(hidden) * (frameCount + 1) : -1)),
+    // where the beat's column begins in `seenBefore`; -1 for one that is judged throughout
+    beatSeenAt: whole(beats, ({ unjudged }) => (unjudged ? unjudgedColumns.indexOf(unjudged) * (frameCount + 1) : -1)),
     beatIsSoft: whole(beats, (beat) => Number(beat.isSoft)),
     // whether the distance stays the same
     beatStands: whole(beats, (beat) => Number(beat.isStill)),
@@ -36,16 +36,16 @@ export function beatColumns({ beats, frameCount, movingLens }: PreparedTrials) {
     lensUntil: movingLens ? lensUntil(movingLens) : new Int32Array(0),
     // by frame, 1 if something must be sharp
     required,
-    // for each hidden subject by frame: in how many frames it was seen before
-    seenBefore: seenBefore(hiddenColumns, frameCount),
+    // for each unjudged subject by frame: in how many frames it was seen before
+    seenBefore: seenBefore(unjudgedColumns, frameCount),
   };
 }
 
-function seenBefore(hiddenColumns: readonly Uint8Array[], frameCount: number): Int32Array {
-  const counts = new Int32Array(hiddenColumns.length * (frameCount + 1));
-  for (const [index, hidden] of hiddenColumns.entries()) {
+function seenBefore(unjudgedColumns: readonly Uint8Array[], frameCount: number): Int32Array {
+  const counts = new Int32Array(unjudgedColumns.length * (frameCount + 1));
+  for (const [index, unjudged] of unjudgedColumns.entries()) {
     const at = index * (frameCount + 1);
-    for (let frame = 0; frame < frameCount; frame++) counts[at + frame + 1] = counts[at + frame]! + 1 - hidden[frame]!;
+    for (let frame = 0; frame < frameCount; frame++) counts[at + frame + 1] = counts[at + frame]! + 1 - unjudged[frame]!;
   }
   return counts;
 }

@@ -20,8 +20,15 @@ const PER_SETTING = 3;
 /** Key of the start of the track. */
 export const START_KEY = 'start';
 export const CAMERA_KEY = 'camera';
+/** Key of how the camera misses its start; only where somebody has typed that. */
+export const CAMERA_START_KEY = 'camera start';
 export const subjectKey = (subjectId: string) => `person ${subjectId}`;
 export const moveKey = (pullId: string) => `pull ${pullId}`;
+
+/** Whether the camera misses its start mark. */
+export function isCameraStartMissed({ floor }: Pick<ShotPlan, 'floor'>): boolean {
+  return (floor?.camera[0]?.missSigmaMm ?? 0) > 0;
+}
 
 /**
  * Assigns random numbers to everything in a plan that draws them.
@@ -30,7 +37,7 @@ export const moveKey = (pullId: string) => `pull ${pullId}`;
  * differ only by the change.
  */
 export function drawLayoutOf(
-  plan: Pick<ShotPlan, 'subjects' | 'focusTrack' | 'marks'>,
+  plan: Pick<ShotPlan, 'subjects' | 'focusTrack' | 'marks' | 'floor'>,
   like: DrawLayout | null = null,
 ): DrawLayout {
   const at = new Map(like?.at ?? []);
@@ -43,8 +50,9 @@ export function drawLayoutOf(
   for (const { id } of plan.subjects) give(subjectKey(id), PER_SUBJECT);
   give(START_KEY, PER_SETTING);
   for (const { id } of plan.focusTrack.pulls) give(moveKey(id), PER_SETTING);
-  // lateness of the camera, and how it misses its stops; its drift is drawn apart, frame by frame
+  // lateness of the camera, and how it misses the ends of its moves; its drift is drawn apart, frame by frame
   give(CAMERA_KEY, 2);
+  if (isCameraStartMissed(plan)) give(CAMERA_START_KEY, 1);
   const setup = new Map(like?.setup ?? []);
   for (const { id } of plan.marks) if (!setup.has(id)) setup.set(id, setup.size);
   return { at, count, setup };

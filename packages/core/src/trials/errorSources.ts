@@ -175,8 +175,20 @@ function cameraSources(plan: ShotPlan): SizedError[] {
   return [
     ...(plan.rig || plan.cameraErrors ? [sized({ kind: 'camera-drift' }, driftSigmaMm, 'mm', isAssumed)] : []),
     ...(isCameraMoving(plan) ? [sized({ kind: 'camera-timing' }, timingSigmaS, 's', isAssumed)] : []),
-    ...(isCameraTravelling(plan) ? [sized({ kind: 'camera-stop' }, stopSigmaMm, 'mm', isAssumed)] : []),
+    ...cameraMisses(plan, stopSigmaMm, isAssumed),
   ];
+}
+
+/** The largest miss of a place of the camera: of the ends of its moves, and of its start where somebody has typed it. */
+function cameraMisses(plan: ShotPlan, stopSigmaMm: number, isAssumed: boolean): SizedError[] {
+  const [start, ...ends] = plan.floor?.camera ?? [];
+  const typed = [...(isCameraTravelling(plan) ? ends : []), ...(start ? [start] : [])].flatMap(
+    ({ missSigmaMm }) => missSigmaMm ?? [],
+  );
+  const isByRig = isCameraTravelling(plan) && ends.some(({ missSigmaMm }) => missSigmaMm === null);
+  if (typed.length === 0 && !isByRig) return [];
+  const sigma = Math.max(...typed, isByRig ? stopSigmaMm : 0);
+  return [sized({ kind: 'camera-stop' }, sigma, 'mm', isAssumed && typed.length === 0)];
 }
 
 function sized(source: ErrorSource, sigma: number, unit: SizedError['unit'], isAssumed: boolean): SizedError {

@@ -56,13 +56,16 @@ export function keepRateOf(
     readonly isSoft: boolean;
     readonly fromFrame: number;
     readonly toFrame: number;
+    readonly unjudged: Uint8Array | null;
   }[],
   { takes, kept, beatsKept, sharp, setupsKept }: TrialCounts,
   seed: number,
 ): KeepRate {
   const frames = new Float64Array(sharp.length).fill(NaN);
-  for (const { isSoft, fromFrame, toFrame } of beats)
-    if (!isSoft) for (let frame = fromFrame; frame < toFrame; frame++) frames[frame] = sharp[frame]! / takes;
+  for (const { isSoft, fromFrame, toFrame, unjudged } of beats) {
+    if (isSoft) continue;
+    for (let frame = fromFrame; frame < toFrame; frame++) if (!unjudged?.[frame]) frames[frame] = sharp[frame]! / takes;
+  }
   const required = frames.filter((share) => !Number.isNaN(share));
   const rate = kept / takes;
   return {

@@ -1,4 +1,4 @@
-import { cameraMissAt, type Subject } from '../floor/index.js';
+import { cameraMissAt, cameraStartMissAt, type FloorPlan, type Subject } from '../floor/index.js';
 import { planDistances, type ShotPlan } from '../plan/index.js';
 
 /** The camera by frame, as planned. Lengths in mm. */
@@ -7,9 +7,13 @@ export interface PreparedCamera {
   readonly yMm: Float64Array;
   /** Height of the lens */
   readonly zMm: Float64Array;
-  /** Shift per mm by which the camera misses the ends of its moves */
+  /** Shift by a miss of one standard deviation of the ends of its moves, and of its start */
   readonly missX: Float64Array;
   readonly missY: Float64Array;
+  readonly startX: Float64Array;
+  readonly startY: Float64Array;
+  /** Whether it misses the end of a move */
+  readonly isMissing: boolean;
   /** Unit vector of the lens axis */
   readonly forwardX: Float64Array;
   readonly forwardY: Float64Array;
@@ -38,8 +42,16 @@ export interface PreparedScene {
   readonly places: readonly PreparedPlaces[];
 }
 
-/** @param subjects - in the order of their indices */
-export function prepareScene(plan: ShotPlan, subjects: readonly Subject[], frameCount: number): PreparedScene {
+/**
+ * @param subjects - in the order of their indices
+ * @param stopSigmaMm - how far the camera misses the ends of its moves for which nothing else is typed; null to leave out all its misses
+ */
+export function prepareScene(
+  plan: ShotPlan,
+  subjects: readonly Subject[],
+  frameCount: number,
+  stopSigmaMm: number | null,
+): PreparedScene {
   const distances = planDistances(plan);
   const column = () => new Float64Array(frameCount);
   const camera = {
@@ -48,6 +60,8 @@ export function prepareScene(plan: ShotPlan, subjects: readonly Subject[], frame
     zMm: column(),
     missX: column(),
     missY: column(),
+    startX: column(),
+    startY: column(),
     forwardX: column(),
     forwardY: column(),
     forwardZ: column(),
@@ -68,9 +82,8 @@ export function prepareScene(plan: ShotPlan, subjects: readonly Subject[], frame
       camera.xMm[frame] = pose.camera.xMm;
       camera.yMm[frame] = pose.camera.yMm;
       camera.zMm[frame] = pose.camera.heightMm;
-      const miss = cameraMissAt(plan.floor!, timeS);
-      camera.missX[frame] = miss.xMm;
-      camera.missY[frame] = miss.yMm;
+      if (stopSigmaMm !== null)
+        fillMisses(camera, plan.floor!, { frame, timeS, stopSigmaMm, headingDeg: distances.headingAt(0) });
       [camera.forwardX[frame], camera.forwardY[frame], camera.forwardZ[frame]] = pose.forward;
       if (pose.aimedAt !== null) camera.aimedAt[frame] = subjects.findIndex(({ id }) => id === pose.aimedAt);
     }
@@ -85,7 +98,22 @@ export function prepareScene(plan: ShotPlan, subjects: readonly Subject[], frame
       at.shiftMm[frame] = shiftMm;
     });
   }
-  return { camera, places };
+  const isMissing = [camera.missX, camera.missY].some((column) => column.some((mm) => mm !== 0));
+  return { camera: { ...camera, isMissing }, places };
+}
+
+/** How the camera is shifted in a frame by its misses, of one standard deviation each. */
+function fillMisses(
+  { missX, missY, startX, startY }: Pick<PreparedCamera, 'missX' | 'missY' | 'startX' | 'startY'>,
+  floor: FloorPlan,
+  at: { readonly frame: number; readonly timeS: number; readonly stopSigmaMm: number; readonly headingDeg: number | null },
+): void {
+  const miss = cameraMissAt(floor, at.timeS, at.stopSigmaMm);
+  missX[at.frame] = miss.xMm;
+  missY[at.frame] = miss.yMm;
+  const start = cameraStartMissAt(floor, at.timeS, at.headingDeg);
+  startX[at.frame] = start.xMm;
+  startY[at.frame] = start.yMm;
 }
 
 /**
@@ -101,6 +129,8 @@ export function isConstantInScene({ camera, places }: PreparedScene, index: numb
     camera.zMm,
     camera.missX,
     camera.missY,
+    camera.startX,
+    camera.startY,
     camera.forwardX,
     camera.forwardY,
     camera.forwardZ,

@@ -1,6 +1,5 @@
 import { type LensRing, ringOf } from '../kit/index.js';
 import {
-  activeBeats,
   beatFrames,
   type CameraErrors,
   cameraErrorsOf,
@@ -11,6 +10,7 @@ import {
   keyFrameOf,
   pictureWidthMm,
   planCircleMm,
+  plannedBeats,
   markFocusMm,
   ringReach,
   type ShotPlan,
@@ -20,7 +20,16 @@ import {
 import { subjectErrors } from '../floor/index.js';
 import { focusTrack } from '../track/index.js';
 import { type CompleteVerdict, evaluatePull, type Missing } from '../verdict/index.js';
-import { CAMERA_KEY, type DrawLayout, drawLayoutOf, moveKey, START_KEY, subjectKey } from './drawLayout.js';
+import {
+  CAMERA_KEY,
+  CAMERA_START_KEY,
+  type DrawLayout,
+  drawLayoutOf,
+  isCameraStartMissed,
+  moveKey,
+  START_KEY,
+  subjectKey,
+} from './drawLayout.js';
 import { type ErrorSource, followErrors, holdSpan, pullErrors } from './errorSources.js';
 import type {
   MovingLens,
@@ -50,8 +59,8 @@ export function prepareTrials(
   const drawsAt = (key: string) => order.at.get(key)!;
   const isLeftOut = (kind: ErrorSource['kind'], id: string | null) => without?.kind === kind && id === sourceId(without);
   const standing = verdict.subjects.map(({ subjectId }) => plan.subjects.find(({ id }) => id === subjectId)!);
-  const scene = prepareScene(plan, standing, frameCount);
   const camera = withoutCameraError(given ?? cameraErrorsOf(plan), without ?? null);
+  const scene = prepareScene(plan, standing, frameCount, without?.kind === 'camera-stop' ? null : camera.stopSigmaMm);
   const watch = watching ? watchFigures(plan, watching) : null;
   const trial: TrialContext = { plan, verdict, ring, order, scene, camera, watch, drawsAt, isLeftOut };
   const subjects = subjectsOf(trial);
@@ -65,6 +74,7 @@ export function prepareTrials(
     scene,
     cameraErrors: camera,
     cameraDrawsAt: drawsAt(CAMERA_KEY),
+    cameraStartDrawsAt: isCameraStartMissed(plan) && without?.kind !== 'camera-stop' ? drawsAt(CAMERA_START_KEY) : -1,
     angles: angleTableOf(ring),
     ringLowDeg: range.lowDeg,
     ringHighDeg: range.highDeg,
@@ -87,8 +97,7 @@ export function prepareTrials(
 
 function withoutCameraError(errors: CameraErrors, without: ErrorSource | null): CameraErrors {
   if (without?.kind === 'camera-drift') return { ...errors, driftSigmaMm: 0 };
-  if (without?.kind === 'camera-timing') return { ...errors, timingSigmaS: 0 };
-  return without?.kind === 'camera-stop' ? { ...errors, stopSigmaMm: 0 } : errors;
+  return without?.kind === 'camera-timing' ? { ...errors, timingSigmaS: 0 } : errors;
 }
 
 /** What the parts of a trial are prepared from. */
@@ -134,16 +143,16 @@ function beatsOf(
   const noticeZone = watch?.byDistance ? distanceTableOf(ring, ringRange(ring), watch.byDistance) : null;
   const latestS = Math.max(camera.timingSigmaS, ...subjects.map(({ timingSigmaS }) => timingSigmaS));
   const around = Math.ceil(MAX_SIGMAS * latestS * captureFps) + 1;
-  return activeBeats(plan)
+  return plannedBeats(plan)
     .filter(({ requirement, subjectId }) => requirement !== 'none' && verdict.subjects.some((one) => one.subjectId === subjectId))
     .map((beat) => {
       const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
       const subject = verdict.subjects.findIndex(({ subjectId }) => subjectId === beat.subjectId);
       const isSoft = beat.requirement === 'soft';
-      const { hidden } = verdict.subjects[subject]!;
+      const { unjudged } = verdict.subjects[subject]!;
       const judged = verdict.beats.find(({ beatId }) => beatId === beat.id)!;
       const keyFrame = keyFrameOf(beat, captureFps, frameCount) ?? -1;
-      const isNeverKept = hidden?.[keyFrame] === 1 || (judged.frames === 0 && judged.hiddenFrames > 0);
+      const isNeverKept = unjudged?.[keyFrame] === 1 || (judged.frames === 0 && judged.unjudgedFrames > 0);
       const blurMm = isSoft ? (beat.blurPercent / 100) * pictureWidthMm(plan.optics) : planCircleMm(plan.optics);
       return {
         beatId: beat.id,
@@ -153,7 +162,7 @@ function beatsOf(
         fromFrame,
         toFrame,
         allowedLostFrames: isNeverKept ? -1 : Math.floor(judged.frames * (1 - beat.requiredShare) + 1e-9),
-        hidden,
+        unjudged,
         keyFrame,
         isStill: camera.driftSigmaMm === 0 && isConstantInScene(scene, subject, fromFrame - around, toFrame + around),
         blurMm,

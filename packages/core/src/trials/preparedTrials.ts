@@ -56,8 +56,8 @@ export interface PreparedBeat {
   readonly allowedLostFrames: number;
   /** Longest soft run that is not lost */
   readonly toleratedFrames: number;
-  /** By frame, 1 where its subject is hidden: such a frame is never lost. null if it never is */
-  readonly hidden: Uint8Array | null;
+  /** By frame, 1 where it counts neither way (see `SubjectFrames`): such a frame is never lost. null if all count */
+  readonly unjudged: Uint8Array | null;
   /** -1 for none */
   readonly keyFrame: number;
   /** Whether the distance of its subject cannot change during the beat, however early or late anybody is */
@@ -104,6 +104,8 @@ export interface PreparedTrials {
   readonly cameraErrors: CameraErrors;
   /** Index of the camera's first random number in a trial */
   readonly cameraDrawsAt: number;
+  /** First random number of its start; -1 if that is not missed */
+  readonly cameraStartDrawsAt: number;
   /** A lens that zooms or changes its stop; null for one that stays as it is */
   readonly movingLens: MovingLens | null;
   /** Converts the erroneous distance of a mark to a ring angle */

@@ -75,7 +75,6 @@ function numbersOf({ captureFps, angles, beats, cameraErrors, lowStop, highStop,
     tablePerDeg: table?.perDeg ?? 0,
     separationMm: prepared.movingLens?.separationMm ?? 0,
     cameraTimingSigmaFrames: cameraErrors.timingSigmaS * captureFps,
-    stopSigmaMm: cameraErrors.stopSigmaMm,
     driftSigmaMm: cameraErrors.driftSigmaMm,
     // share of the drift that is left after a frame
     driftKept: Math.exp(-1 / (cameraErrors.driftTimeS * captureFps)),
@@ -92,6 +91,10 @@ function countsOf({ lowStop, highStop, ...prepared }: PreparedTrials) {
     drawCount: prepared.drawCount,
     setupDrawCount: prepared.setupDrawCount,
     cameraDrawsAt: prepared.cameraDrawsAt,
+    // 1 if it misses the ends of its moves
+    cameraMisses: Number(prepared.scene.camera.isMissing),
+    // random number of its start; -1 if that is not missed
+    cameraStartDrawsAt: prepared.cameraStartDrawsAt,
     // random number of the set-up; -1 for a stop that stays where it is
     lowStopMark: lowStop?.setupMark ?? -1,
     highStopMark: highStop?.setupMark ?? -1,
@@ -141,6 +144,8 @@ function sceneColumns({ scene: { camera, places } }: PreparedTrials) {
     cameraZ: camera.zMm,
     cameraMissX: camera.missX,
     cameraMissY: camera.missY,
+    cameraStartX: camera.startX,
+    cameraStartY: camera.startY,
     forwardX: camera.forwardX,
     forwardY: camera.forwardY,
     forwardZ: camera.forwardZ,

@@ -2,7 +2,16 @@ import { isDeepEqual } from '../deepEqual.js';
 import type { FloorDistances, Hider, Sighting, Subject } from '../floor/index.js';
 import { depthOfField } from '../optics/index.js';
 import { pictureSize, ringOf } from '../kit/index.js';
-import { activeBeats, beatFrames, focalLengthAt, hiddenRunsOf, planDistances, type ShotPlan, zoneLensAt } from '../plan/index.js';
+import {
+  activeBeats,
+  automaticFrames,
+  beatFrames,
+  focalLengthAt,
+  hiddenRunsOf,
+  planDistances,
+  type ShotPlan,
+  zoneLensAt,
+} from '../plan/index.js';
 import { frameCount as countFrames } from '../units/index.js';
 
 /** Why autofocus can't be used: the lens has no motor, or a test of this lens or recording mode failed. */
@@ -45,7 +54,7 @@ export interface AutofocusRisk {
   readonly spans: readonly AutofocusSpan[];
 }
 
-/** Assesses autofocus frame by frame: the place of each subject that must be sharp, in the autofocus area and among the others. */
+/** Assesses autofocus frame by frame, of a shot in parts in those that are left to it, else as if all were: the place of each subject that must be sharp, in the autofocus area and among the others. */
 export function autofocusRisk(plan: ShotPlan): AutofocusRisk {
   const { camera, lens } = plan.optics;
   const required = requiredColumns(plan);
@@ -91,15 +100,18 @@ function refusalOf({ optics: { camera, lens } }: ShotPlan): AutofocusRefusal | n
   return camera.autofocusRolling === 'no' ? 'mode-fails' : null;
 }
 
-/** By subject id, 1 in frames in which it must be sharp. */
+/** By subject id, 1 in frames that are left to autofocus and in which it must be sharp. Who stands nowhere is not there. */
 function requiredColumns(plan: ShotPlan): ReadonlyMap<string, readonly number[]> {
   const frames = countFrames(plan.durationS, plan.captureFps);
+  const automatic = automaticFrames(plan);
+  const standing = new Set(plan.subjects.filter(({ stays }) => stays.length > 0).map(({ id }) => id));
   const columns = new Map<string, number[]>();
   for (const beat of activeBeats(plan)) {
-    if (beat.requirement !== 'sharp') continue;
+    if (beat.requirement !== 'sharp' || !standing.has(beat.subjectId)) continue;
     const column = columns.get(beat.subjectId) ?? new Array<number>(frames).fill(0);
     const { fromFrame, toFrame } = beatFrames(beat, plan.captureFps, frames);
-    columns.set(beat.subjectId, column.fill(1, fromFrame, toFrame));
+    for (let frame = fromFrame; frame < toFrame; frame++) if (automatic === null || automatic[frame] === 1) column[frame] = 1;
+    columns.set(beat.subjectId, column);
   }
   return columns;
 }
@@ -139,7 +151,8 @@ function reasonAt(scene: AutofocusScene, id: string, frame: number, together: re
   const rival = together.find((otherId) => otherId !== id && !areSharpTogether(scene, id, otherId, timeS));
   if (rival !== undefined) return { kind: 'several-at-once', otherId: rival };
   const nearer = plan.subjects.find((other) => {
-    if (other.id === id || together.includes(other.id) || hiddenAt(plan, other.id, frame)) return false;
+    if (other.id === id || other.stays.length === 0 || together.includes(other.id) || hiddenAt(plan, other.id, frame))
+      return false;
     const theirs = distances.sightingAt(other, timeS);
     if (!theirs || !(reachIn(plan, theirs, timeS) <= areaShare(plan))) return false;
     return distances.focusMmAt(other, timeS) < focusMm && !zoneHolds(scene, distances.focusMmAt(other, timeS), focusMm, timeS);

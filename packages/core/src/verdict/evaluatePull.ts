@@ -1,5 +1,5 @@
 import { ringOf } from '../kit/index.js';
-import { activeBeats, hiddenFramesOf, planDistances, type ShotPlan } from '../plan/index.js';
+import { plannedBeats, planDistances, type ShotPlan, unjudgedFramesOf } from '../plan/index.js';
 import { focusTrack } from '../track/index.js';
 import { frameCount as countFrames } from '../units/index.js';
 import { causeFinder } from './cause.js';
@@ -86,7 +86,7 @@ function judgeParts(plan: ShotPlan, known?: KnownFrames) {
   const ring = ringOf(optics.lens);
   const track = focusTrack(plan, ring);
   const standing = plan.subjects.filter((subject) => subject.stays.length > 0);
-  const judgedBeats = activeBeats(plan).filter((beat) => standing.some((subject) => subject.id === beat.subjectId));
+  const judgedBeats = plannedBeats(plan).filter((beat) => standing.some((subject) => subject.id === beat.subjectId));
   if (track === null || standing.length === 0) return 'distance' satisfies Missing;
   if (judgedBeats.every(({ requirement }) => requirement === 'none')) return 'beat' satisfies Missing;
 
@@ -95,8 +95,8 @@ function judgeParts(plan: ShotPlan, known?: KnownFrames) {
   const memory = new FrameMemory(frameCount, standing.length);
   const trackFrames = sampleTrack(track.fillRingDeg, ring, optics, { memory, captureFps, ...(known ? { known } : {}) });
   const subjects = standing.map((subject) => {
-    const hidden = hiddenFramesOf(plan, subject.id);
-    return judgeSubject(subject, { distances, hidden }, trackFrames, known);
+    const unjudged = unjudgedFramesOf(plan, subject.id);
+    return judgeSubject(subject, { distances, unjudged }, trackFrames, known);
   });
   const judged = judgedFrames(plan, subjects, frameCount, trackFrames.circleOfConfusionMm);
   const beats = judgeBeats(judgedBeats, judged);

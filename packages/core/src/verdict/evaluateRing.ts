@@ -1,6 +1,6 @@
 import { ringOf } from '../kit/index.js';
 import type { FillRingDeg } from '../track/index.js';
-import { activeBeats, hiddenFramesOf, planDistances, type ShotPlan } from '../plan/index.js';
+import { activeBeats, unjudgedFramesOf, planDistances, type ShotPlan } from '../plan/index.js';
 import { frameCount as countFrames } from '../units/index.js';
 import { FrameMemory } from './frameMemory.js';
 import { sampleTrack, judgeSubject } from './frames.js';
@@ -31,8 +31,8 @@ export function evaluateRing(plan: ShotPlan, ringDegAt: (timeS: number) => numbe
   const track = sampleTrack(fillRingDeg, ringOf(optics.lens), optics, { memory, captureFps });
   const distances = planDistances(plan);
   const subjects = standing.map((subject) => {
-    const hidden = hiddenFramesOf(plan, subject.id);
-    return judgeSubject(subject, { distances, hidden }, track);
+    const unjudged = unjudgedFramesOf(plan, subject.id);
+    return judgeSubject(subject, { distances, unjudged }, track);
   });
   const beats = activeBeats(plan).filter(({ subjectId }) => standing.some(({ id }) => id === subjectId));
   const judged = judgedFrames(plan, subjects, frameCount, track.circleOfConfusionMm);

@@ -102,12 +102,12 @@ function setRange(column: Float64Array | Uint8Array, value: number, from: number
 /**
  * Compares one subject with the track, frame by frame.
  *
- * @param hidden - by frame, as in `SubjectFrames`
+ * @param unjudged - by frame, as in `SubjectFrames`
  * @param known - frames that are taken over outside its span
  */
 export function judgeSubject(
   subject: Subject,
-  { distances, hidden }: { readonly distances: FloorDistances; readonly hidden: Uint8Array | null },
+  { distances, unjudged }: { readonly distances: FloorDistances; readonly unjudged: Uint8Array | null },
   judged: TrackFrames,
   known?: KnownFrames,
 ): SubjectFrames {
@@ -134,7 +134,7 @@ export function judgeSubject(
     setRange(sharp, blurMm <= circleOfConfusionMm * (1 + 1e-9) ? 1 : 0, i, end);
     i = end;
   }
-  return { subjectId: subject.id, distanceMm, blurCircles, marginMm, sharp, hidden };
+  return { subjectId: subject.id, distanceMm, blurCircles, marginMm, sharp, unjudged };
 }
 
 /** Distance to the nearer limit of the zone; Infinity at infinity inside a zone without far limit. */

@@ -7,7 +7,7 @@ export {
 } from './autofocusRisk.js';
 export { comparePlans, type MarkShift, type PlanComparison } from './comparePlans.js';
 export { disagreement, type Disagreement } from './disagreement.js';
-export { evaluatePull } from './evaluatePull.js';
+export { evaluatePull, evaluateResult } from './evaluatePull.js';
 export { evaluateRing, type RingVerdict } from './evaluateRing.js';
 export { exceedsHandLimit, handSpeeds } from './peakSpeed.js';
 export {

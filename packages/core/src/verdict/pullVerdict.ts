@@ -70,8 +70,11 @@ export interface SubjectFrames {
   readonly marginMm: Float64Array;
   /** 1 if sharp */
   readonly sharp: Uint8Array;
-  /** 1 where something stands between the lens and the point of focus: it is neither sharp nor soft there. null if that never happens */
-  readonly hidden: Uint8Array | null;
+  /**
+   * 1 where it counts neither as sharp nor as soft: something stands between the lens and the point of focus, or autofocus keeps focus while it
+   * does not in other parts of the shot. null if all frames count
+   */
+  readonly unjudged: Uint8Array | null;
 }
 
 /** An unbroken run of frames of a beat in which its subject is hidden by the same thing. */
@@ -87,10 +90,10 @@ export interface BeatVerdict {
   readonly beatId: string;
   readonly subjectId: string;
   readonly kind: Requirement;
-  /** Frames in which its subject is seen */
+  /** Frames that count: its subject is seen, and focus is as planned */
   readonly frames: number;
-  /** Frames in which it is hidden: they count neither way */
-  readonly hiddenFrames: number;
+  /** Frames that count neither way (see `SubjectFrames`) */
+  readonly unjudgedFrames: number;
   /** Frames that meet the requirement; for a beat without requirement, sharp frames */
   readonly keptFrames: number;
   /** Share of its frames that meet the requirement, or are part of a soft moment that it tolerates, 0 to 1 */

@@ -13,7 +13,7 @@ export function softSpansOf(
   { captureFps, causeAt }: { readonly captureFps: number; readonly causeAt: (frame: number) => Cause },
 ): SoftSpan[] {
   const spans: SoftSpan[] = [];
-  const isSoft = (frame: number) => !subject.sharp[frame] && !subject.hidden?.[frame];
+  const isSoft = (frame: number) => !subject.sharp[frame] && !subject.unjudged?.[frame];
   const { fromFrame, toFrame } = beatFrames(beat, captureFps, track.timesS.length);
   for (let start = fromFrame; start < toFrame; start++) {
     if (!isSoft(start)) continue;

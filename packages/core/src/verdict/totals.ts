@@ -32,18 +32,18 @@ export function judgeBeats(beats: readonly Beat[], judged: JudgedFrames): BeatVe
     const requiredBlur = kind === 'soft' ? { circlePercent, blurPercent } : null;
     const { keptFrames, worstFrame } =
       requiredBlur === null ? sharpIn(subject, fromFrame, toFrame) : softIn(subject, fromFrame, toFrame, requiredBlur);
-    const hiddenFrames = hiddenIn(subject, fromFrame, toFrame);
-    const frames = Math.max(0, toFrame - fromFrame) - hiddenFrames;
+    const unjudgedFrames = unjudgedIn(subject, fromFrame, toFrame);
+    const frames = Math.max(0, toFrame - fromFrame) - unjudgedFrames;
     const keyFrame = keyFrameOf(beat, captureFps, frameCount);
     const isKeptAt = (frame: number) =>
       requiredBlur ? isSoftEnough(subject.blurCircles[frame]!, requiredBlur) : subject.sharp[frame] === 1;
-    const isKeyMomentKept = keyFrame === null ? null : !subject.hidden?.[keyFrame] && isKeptAt(keyFrame);
-    const isLostAt = (frame: number) => !subject.hidden?.[frame] && !isKeptAt(frame);
+    const isKeyMomentKept = keyFrame === null ? null : !subject.unjudged?.[keyFrame] && isKeptAt(keyFrame);
+    const isLostAt = (frame: number) => !subject.unjudged?.[frame] && !isKeptAt(frame);
     const tolerated = toleratedFrames === 0 ? 0 : shortRuns(isLostAt, { fromFrame, toFrame }, toleratedFrames);
     const share = frames === 0 ? 1 : (keptFrames + tolerated) / frames;
-    const isSeen = frames > 0 || hiddenFrames === 0;
+    const isSeen = frames > 0 || unjudgedFrames === 0;
     const kept = kind === 'none' || (isSeen && share >= requiredShare && isKeyMomentKept !== false);
-    return { beatId: beat.id, subjectId, kind, frames, hiddenFrames, keptFrames, share, isKeyMomentKept, kept, worstFrame };
+    return { beatId: beat.id, subjectId, kind, frames, unjudgedFrames, keptFrames, share, isKeyMomentKept, kept, worstFrame };
   });
 }
 
@@ -80,27 +80,27 @@ interface FramesKept {
   readonly worstFrame: number | null;
 }
 
-/** Number of frames of a range in which a subject is hidden. */
-function hiddenIn({ hidden }: SubjectFrames, fromFrame: number, toFrame: number): number {
+/** Number of frames of a range in which a subject is unjudged. */
+function unjudgedIn({ unjudged }: SubjectFrames, fromFrame: number, toFrame: number): number {
   let count = 0;
-  if (hidden !== null) for (let frame = fromFrame; frame < toFrame; frame++) count += hidden[frame]!;
+  if (unjudged !== null) for (let frame = fromFrame; frame < toFrame; frame++) count += unjudged[frame]!;
   return count;
 }
 
 /** First frame of a range in which a subject is seen; its end if there is none. */
-function firstSeen({ hidden }: SubjectFrames, fromFrame: number, toFrame: number): number {
+function firstSeen({ unjudged }: SubjectFrames, fromFrame: number, toFrame: number): number {
   let frame = fromFrame;
-  while (frame < toFrame && hidden?.[frame]) frame++;
+  while (frame < toFrame && unjudged?.[frame]) frame++;
   return Math.max(frame, fromFrame);
 }
 
 function sharpIn(subject: SubjectFrames, fromFrame: number, toFrame: number): FramesKept {
-  const { sharp, blurCircles, hidden } = subject;
+  const { sharp, blurCircles, unjudged } = subject;
   const first = firstSeen(subject, fromFrame, toFrame);
   if (first >= toFrame) return { keptFrames: 0, worstFrame: null };
   let [keptFrames, worstFrame] = [0, first];
   for (let frame = first; frame < toFrame; frame++) {
-    if (hidden !== null && hidden[frame]) continue;
+    if (unjudged !== null && unjudged[frame]) continue;
     keptFrames += sharp[frame]!;
     if (blurCircles[frame]! > blurCircles[worstFrame]!) worstFrame = frame;
   }
@@ -108,12 +108,12 @@ function sharpIn(subject: SubjectFrames, fromFrame: number, toFrame: number): Fr
 }
 
 function softIn(subject: SubjectFrames, fromFrame: number, toFrame: number, required: RequiredBlur): FramesKept {
-  const { blurCircles, hidden } = subject;
+  const { blurCircles, unjudged } = subject;
   const first = firstSeen(subject, fromFrame, toFrame);
   if (first >= toFrame) return { keptFrames: 0, worstFrame: null };
   let [keptFrames, worstFrame] = [0, first];
   for (let frame = first; frame < toFrame; frame++) {
-    if (hidden !== null && hidden[frame]) continue;
+    if (unjudged !== null && unjudged[frame]) continue;
     if (isSoftEnough(blurCircles[frame]!, required)) keptFrames++;
     if (blurCircles[frame]! < blurCircles[worstFrame]!) worstFrame = frame;
   }
@@ -126,9 +126,9 @@ export function requiredFrames(beats: readonly Beat[], judged: JudgedFrames): { 
   const state = new Uint8Array(frameCount); // 0 nothing required, 1 required and sharp, 2 required and soft
   for (const beat of beats) {
     if (beat.requirement !== 'sharp') continue;
-    const { sharp, hidden } = framesOf(beat, judged);
+    const { sharp, unjudged } = framesOf(beat, judged);
     const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
-    for (let i = fromFrame; i < toFrame; i++) if (state[i] !== 2 && !hidden?.[i]) state[i] = sharp[i] ? 1 : 2;
+    for (let i = fromFrame; i < toFrame; i++) if (state[i] !== 2 && !unjudged?.[i]) state[i] = sharp[i] ? 1 : 2;
   }
   let [sharpFrames, softFrames] = [0, 0];
   for (let i = 0; i < frameCount; i++) {
@@ -145,11 +145,11 @@ export function findTightest(beats: readonly Beat[], judged: JudgedFrames) {
   for (const beat of beats) {
     if (beat.requirement !== 'sharp') continue;
     const subject = framesOf(beat, judged);
-    const { marginMm, subjectId, hidden } = subject;
+    const { marginMm, subjectId, unjudged } = subject;
     const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
     let frame = firstSeen(subject, fromFrame, toFrame);
     if (frame >= toFrame) continue;
-    for (let i = frame + 1; i < toFrame; i++) if (marginMm[i]! < marginMm[frame]! && !hidden?.[i]) frame = i;
+    for (let i = frame + 1; i < toFrame; i++) if (marginMm[i]! < marginMm[frame]! && !unjudged?.[i]) frame = i;
     if (tightest === null || marginMm[frame]! < tightest.marginMm) tightest = { frame, subjectId, marginMm: marginMm[frame]! };
   }
   return tightest;
@@ -160,11 +160,12 @@ export function findTooSharpSpans(beats: readonly Beat[], judged: JudgedFrames):
   const { captureFps, frameCount, circlePercent } = judged;
   const spans = beats.flatMap((beat) => {
     if (beat.requirement !== 'soft') return [];
-    const { blurCircles, hidden } = framesOf(beat, judged);
+    const { blurCircles, unjudged } = framesOf(beat, judged);
     const { fromFrame, toFrame } = beatFrames(beat, captureFps, frameCount);
     const found: TooSharpSpan[] = [];
     const percentAt = (frame: number) => blurCircles[frame]! * circlePercent;
-    const isTooSharp = (frame: number) => frame < toFrame && !hidden?.[frame] && percentAt(frame) < beat.blurPercent * TOLERANCE;
+    const isTooSharp = (frame: number) =>
+      frame < toFrame && !unjudged?.[frame] && percentAt(frame) < beat.blurPercent * TOLERANCE;
     for (let start = fromFrame; start < toFrame; start++) {
       if (!isTooSharp(start)) continue;
       let [end, least] = [start, Infinity];

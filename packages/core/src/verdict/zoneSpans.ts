@@ -1,7 +1,7 @@
 import type { Subject } from '../floor/index.js';
 import { ringOf } from '../kit/index.js';
 import { focusTrack } from '../track/index.js';
-import { hiddenFramesOf, planDistances, type ShotPlan, spansWhere, type TimeSpan } from '../plan/index.js';
+import { unjudgedFramesOf, planDistances, type ShotPlan, spansWhere, type TimeSpan } from '../plan/index.js';
 import { frameCount as countFrames } from '../units/index.js';
 import { FrameMemory } from './frameMemory.js';
 import { sampleTrack, judgeSubject } from './frames.js';
@@ -18,7 +18,7 @@ export function framesOf(
   const { captureFps } = plan;
   const memory = new FrameMemory(countFrames(plan.durationS, captureFps), 1);
   const judged = sampleTrack(track.fillRingDeg, ring, plan.optics, { memory, captureFps });
-  const scene = { distances: planDistances(plan), hidden: hiddenFramesOf(plan, subject.id) };
+  const scene = { distances: planDistances(plan), unjudged: unjudgedFramesOf(plan, subject.id) };
   return { line: judged.frames, subject: judgeSubject(subject, scene, judged) };
 }
 
@@ -30,8 +30,8 @@ export function zoneSpans(plan: ShotPlan, subject: Subject): TimeSpan[] {
 
 /** Runs of frames in which a subject is seen and sharp, as time spans. */
 export function sharpSpans(
-  { sharp, hidden }: Pick<SubjectFrames, 'sharp' | 'hidden'>,
+  { sharp, unjudged }: Pick<SubjectFrames, 'sharp' | 'unjudged'>,
   shot: Pick<ShotPlan, 'captureFps' | 'durationS'>,
 ): TimeSpan[] {
-  return spansWhere(shot, (frame) => sharp[frame] === 1 && !hidden?.[frame]);
+  return spansWhere(shot, (frame) => sharp[frame] === 1 && !unjudged?.[frame]);
 }

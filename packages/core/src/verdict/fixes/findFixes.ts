@@ -1,4 +1,4 @@
-import type { ShotPlan } from '../../plan/index.js';
+import { isAllAutomatic, type ShotPlan } from '../../plan/index.js';
 import { evaluateFrames } from '../evaluatePull.js';
 import { followFixes, solverFixes, orderFixes, splitFixes } from './trackFixes.js';
 import { gain, type Fix, type FixChange, fixResultOf, type TriedFix } from './fix.js';
@@ -21,7 +21,7 @@ const MAX_OFFERED = 8;
 export function findFixes(plan: ShotPlan, onTried: (kinds: number, total: number) => void = () => undefined): Fix[] {
   const { verdict, track } = evaluateFrames(plan);
   // nobody makes the pulls of a shot that is left to autofocus
-  if (verdict.status !== 'judged' || track === null || plan.method === 'automatic') return [];
+  if (verdict.status !== 'judged' || track === null || isAllAutomatic(plan)) return [];
   const isSharp = verdict.outcome === 'sharp';
   if (isSharp && verdict.hiddenSpans.length === 0) return [];
   const base = { plan, verdict, track };
@@ -48,7 +48,7 @@ export function findFixes(plan: ShotPlan, onTried: (kinds: number, total: number
     .filter((mend) => gain(mend, was) > 0)
     .sort((a, b) => gain(b, a) || costOf(a) - costOf(b))
     .slice(0, MAX_OFFERED)
-    .map(({ beatsLost: _, hiddenS: __, ...mend }: TriedFix): Fix => mend);
+    .map(({ beatsLost: _, unjudgedS: __, ...mend }: TriedFix): Fix => mend);
 }
 
 /** Rough cost of a change to everybody on the set, by kind. A retimed pull also costs its size in tenths of a second. */

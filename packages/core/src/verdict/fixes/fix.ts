@@ -45,21 +45,21 @@ export interface FixResult {
   readonly requiredS: number;
   /** Number of beats that are not kept */
   readonly beatsLost: number;
-  /** Seconds of beats in which their subjects are hidden */
-  readonly hiddenS: number;
+  /** Seconds of beats that count neither way, such as those in which their subjects are hidden */
+  readonly unjudgedS: number;
 }
 
 const RANK: Readonly<Record<CompleteVerdict['outcome'], number>> = { soft: 0, 'too-hard': 1, tight: 2, sharp: 3 };
 
 export function fixResultOf({ outcome, sharpFrames, requiredFrames, captureFps, beats }: VerdictResult): FixResult {
   const beatsLost = beats.filter(({ kept }) => !kept).length;
-  const hiddenFrames = beats.reduce((sum, beat) => sum + (beat.kind === 'none' ? 0 : beat.hiddenFrames), 0);
+  const unjudgedFrames = beats.reduce((sum, beat) => sum + (beat.kind === 'none' ? 0 : beat.unjudgedFrames), 0);
   return {
     outcome,
     sharpS: sharpFrames / captureFps,
     requiredS: requiredFrames / captureFps,
     beatsLost,
-    hiddenS: hiddenFrames / captureFps,
+    unjudgedS: unjudgedFrames / captureFps,
   };
 }
 
@@ -70,7 +70,7 @@ export function fixResultOf({ outcome, sharpFrames, requiredFrames, captureFps, 
 export function gain(a: FixResult, b: FixResult): number {
   const softS = ({ sharpS, requiredS }: FixResult) => requiredS - sharpS;
   if (Math.abs(softS(a) - softS(b)) > 1e-6) return softS(b) - softS(a);
-  return b.beatsLost - a.beatsLost || RANK[a.outcome] - RANK[b.outcome] || b.hiddenS - a.hiddenS;
+  return b.beatsLost - a.beatsLost || RANK[a.outcome] - RANK[b.outcome] || b.unjudgedS - a.unjudgedS;
 }
 
 export type TriedFix = Fix & FixResult;
