@@ -85,6 +85,8 @@ export class ShotSetupView {
   stopScale!: StopScale;
   @ApiProperty({ enum: METHODS })
   method!: Method;
+  @ApiProperty({ enum: METHODS, isArray: true, description: 'Of later parts of the shot' })
+  laterMethods!: Method[];
   @ApiProperty({ enum: ['clockwise', 'anticlockwise'], description: 'Which way the hand turns to focus nearer' })
   nearerTurns!: 'clockwise' | 'anticlockwise';
 }

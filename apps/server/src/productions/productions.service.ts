@@ -25,7 +25,7 @@ export class ProductionsService {
   /** @throws {RequestProblem} 404, 409 */
   async change(id: string, { version, name, ...figures }: ChangeProduction): Promise<ProductionView> {
     const stored = await this.find(id);
-    const given = Object.entries(figures).filter(([, value]) => value !== undefined);
+    const given = Object.entries<unknown>({ ...figures }).filter(([, value]) => value !== undefined);
     const isChanged = await this.repository.update(id, version, {
       ...(name === undefined ? {} : { name: name.trim() }),
       ...Object.fromEntries(given),

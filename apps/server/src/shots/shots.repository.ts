@@ -47,6 +47,7 @@ export class ShotsRepository {
         stop: part('optics', 'stop'),
         stopScale: part('optics', 'lens', 'stopScale'),
         method: part('method'),
+        laterMethods: part('laterMethods'),
         nearerTurns: part('optics', 'lens', 'nearerTurns'),
         wheel: part('wheel'),
       })

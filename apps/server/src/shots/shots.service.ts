@@ -13,7 +13,7 @@ import type {
   ShotSetupView,
   ShotView,
 } from '@still-heron/contract';
-import { checkPlan, METHODS, PLAN_SCHEMA, type ShotPlan, upgradePlan, wheelNearerTurns } from '@still-heron/core';
+import { checkPlan, type Method, METHODS, PLAN_SCHEMA, type ShotPlan, upgradePlan, wheelNearerTurns } from '@still-heron/core';
 import { problemView } from '@still-heron/wording';
 import { notFound, RequestProblem, versionConflict } from '../http/request-problem.js';
 import { isUuid } from '../http/validation.js';
@@ -182,16 +182,16 @@ function toView({ id, productionId, version, scene, slate, title, plan, updatedA
 
 /** What a row shows of a plan, which may be broken. */
 function partsOf(plan: ShotPlan): SetupParts {
-  const { optics, method, wheel } = plan as Partial<ShotPlan>;
+  const { optics, method, laterMethods, wheel } = plan as Partial<ShotPlan>;
   const lens = optics?.lens as Partial<ShotPlan['optics']['lens']> | undefined;
   const { stopScale, nearerTurns } = lens ?? {};
-  return { focalLengthMm: optics?.focalLengthMm, stop: optics?.stop, stopScale, method, nearerTurns, wheel };
+  return { focalLengthMm: optics?.focalLengthMm, stop: optics?.stop, stopScale, method, laterMethods, nearerTurns, wheel };
 }
 
 /** Parts of a stored plan, not checked yet. `nearerTurns` is that of the lens */
 type SetupParts = { readonly [K in keyof ShotSetupView | 'wheel']: unknown };
 
-function isSetup(parts: SetupParts): parts is ShotSetupView & Pick<ShotPlan, 'wheel'> {
+function isSetup(parts: SetupParts): parts is Omit<ShotSetupView, 'laterMethods'> & Pick<ShotPlan, 'wheel'> & SetupParts {
   const { focalLengthMm, stop, stopScale, method, nearerTurns, wheel } = parts;
   return (
     [focalLengthMm, stop].every((value) => typeof value === 'number' && Number.isFinite(value)) &&
@@ -207,10 +207,27 @@ function pickSetup({
   stop,
   stopScale,
   method,
+  laterMethods,
   nearerTurns,
   wheel,
-}: ShotSetupView & Pick<ShotPlan, 'wheel'>): ShotSetupView {
-  return { focalLengthMm, stop, stopScale, method, nearerTurns: wheelNearerTurns(wheel, nearerTurns) };
+}: Omit<ShotSetupView, 'laterMethods'> & Pick<ShotPlan, 'wheel'> & SetupParts): ShotSetupView {
+  return {
+    focalLengthMm,
+    stop,
+    stopScale,
+    method,
+    laterMethods: methodsOfParts(laterMethods),
+    nearerTurns: wheelNearerTurns(wheel, nearerTurns),
+  };
+}
+
+/** Methods of later parts. A plan of an older form has none. */
+function methodsOfParts(laterMethods: unknown): Method[] {
+  if (!Array.isArray(laterMethods)) return [];
+  return laterMethods.flatMap((part: unknown) => {
+    const { method } = { ...(part as object | null) } as { readonly method?: unknown };
+    return METHODS.find((known) => known === method) ?? [];
+  });
 }
 
 function toRevisionView({ version, savedAt, deviceId, deviceName, changes, name }: RevisionRow): RevisionView {

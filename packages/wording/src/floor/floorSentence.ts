@@ -7,6 +7,7 @@ import {
   frameAtOrAfter,
   hiddenRunsOf,
   isInFrame,
+  methodAt,
   motionOf,
   type Placement,
   placementOf,
@@ -80,7 +81,7 @@ export function floorSentence(
 function focusPart(plan: ShotPlan, verdict: CompleteVerdict | null, subject: Subject, at: TimeInUnits): SentencePart {
   const hider = hiderAt(plan, subject, at.timeS);
   if (hider !== null) return { tone: 'edge', text: `${subject.name} is hidden by ${hider} at ${formatTime(at.timeS)}.` };
-  return plan.method === 'automatic' ? autofocusPart(plan, subject, at.timeS) : zonePart(plan, verdict, subject, at);
+  return methodAt(plan, at.timeS) === 'automatic' ? autofocusPart(plan, subject, at.timeS) : zonePart(plan, verdict, subject, at);
 }
 
 function autofocusPart(plan: ShotPlan, { id, name }: Subject, timeS: number): SentencePart {

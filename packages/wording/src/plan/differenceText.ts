@@ -20,6 +20,7 @@ import {
 } from '@still-heron/core';
 import { listed } from '../figure.js';
 import { frameText } from '../setup/recordingText.js';
+import { methodsText } from './methodPartText.js';
 import { METHOD_WORDS } from './methodText.js';
 import { beatText, REQUIREMENT_WORDS } from './beatText.js';
 import { subjectName, targetName } from '../names.js';
@@ -65,6 +66,7 @@ const PART_VALUES: Readonly<Partial<Record<PlanPart, (plan: ShotPlan) => string>
   'capture-fps': ({ captureFps }) => `${captureFps} frames a second`,
   'delivery-fps': ({ deliveryFps }) => `${deliveryFps} frames a second`,
   method: ({ method }) => METHOD_WORDS[method].short,
+  'later-methods': methodsText,
   camera: ({ optics: { camera } }) => (camera.mode === '' ? camera.name : `${camera.name}, ${camera.mode}`),
   lens: ({ optics }) => optics.lens.name,
   'focal-length': ({ optics }) => `${optics.focalLengthMm} mm`,
@@ -84,6 +86,7 @@ const PART_NAMES: Readonly<Record<PlanPart, string>> = {
   'capture-fps': 'the frame rate',
   'delivery-fps': 'the playback frame rate',
   method: 'the method',
+  'later-methods': 'the methods of the parts',
   camera: 'the camera',
   'camera-figures': 'the figures of the camera',
   lens: 'the lens',

@@ -2,6 +2,7 @@ import { formatStop, formatStops, formatTime, type PlanNote, type PlanNoteCode, 
 import { counted, figure, listed } from '../figure.js';
 import { commonOffsetText, offsetCauseText } from '../marks/readingText.js';
 import { SECOND_JOB_WORDS } from '../verdict/effortText.js';
+import { exposureSpanText } from '../setup/lightAlongText.js';
 import { handClashText, handReliefText } from './handText.js';
 import { METHOD_WORDS } from './methodText.js';
 import { SUPPORT_WORDS } from '../kit/kitText.js';
@@ -83,6 +84,12 @@ const WRITERS: Writers = {
   cable: () => 'The display is on a cable: tape it down, relieve the plug, keep it out of the path.',
   heavy: ({ weightKg }) => `${weightKg} kg in the hands: set it down between takes.`,
   'missing-parts': ({ rig, parts }) => `Missing on ${rig}: ${parts.join(', ')}.`,
+  'exposure-off': ({ span, times }) =>
+    [exposureSpanText(span), times > 1 && `It is off ${times} times in all.`, 'Set-up, Light lets the iris follow.']
+      .filter(Boolean)
+      .join(' '),
+  'light-idle': ({ letters }) =>
+    `The meter was read at ${listed(letters)}, and nobody comes there: ${letters.length === 1 ? 'that reading does' : 'those readings do'} not count.`,
   diffraction: () => 'At this stop diffraction alone makes every point wider than the limit of sharpness.',
   'other-shutter': ({ shutterAngleDeg, productionAngleDeg }) =>
     `The shutter is at ${shutterAngleDeg}°, and the production shoots at ${productionAngleDeg}°. Movement will look different from the other shots.`,

@@ -10,9 +10,10 @@ const WRITERS: Readonly<Record<SetUpStep['code'], Writer>> = {
   'camera-to-end': () => 'Take the camera to the end of its move.',
   'focus-at-end': (who, where) => `Focus on ${who}${where}, with the picture enlarged.`,
   'mark-the-ring': () => 'Mark the ring, and read it.',
-  'mark-the-floor': () => 'Mark the floor where the camera stands.',
+  'mark-the-start': () => 'Tape the floor where the camera starts.',
+  'mark-the-floor': () => 'Tape the floor where the camera ends.',
   'subject-back': (who, where) => `Send ${who} back to the start${where}.`,
-  'camera-back': () => 'Take the camera back to the start.',
+  'camera-back': () => 'Take the camera back to its start tape.',
   'ring-stays': () => 'Leave the ring alone until the take is over.',
   'set-distance': (who, where) => `Set the ring to the distance of ${who}${where}.`,
   'walk-once': () => 'Walk the way once without rolling, at the pace of the take.',
@@ -21,6 +22,7 @@ const WRITERS: Readonly<Record<SetUpStep['code'], Writer>> = {
   'autofocus-once': (who) => `Let autofocus find ${who} once.`,
   'check-enlarged': () => 'Check with the picture enlarged, then go back to the full view.',
   'lock-focus': () => 'Lock focus: hold its button, or switch to manual.',
+  'practise-the-change': () => 'Practise the change between the hand and autofocus.',
   'test-take': () => 'Record one test take, and look for searching.',
 };
 

@@ -5,6 +5,7 @@ import {
   formatGap,
   formatTime,
   formatTimeFigure,
+  isAllAutomatic,
   type PullAssessment,
   type PullVerdict,
   ringOf,
@@ -15,6 +16,7 @@ import {
 import { subjectName, targetName } from '../names.js';
 import { type SentencePart, textOf } from '../sentence.js';
 import { inHundred, takesOf100 } from '../share.js';
+import { automaticPartsSentence } from '../plan/methodPartText.js';
 import { narrateAutofocus } from './narrateAutofocus.js';
 import { keyMoments, notSoftEnough, tooFast, whoIsHidden } from './narrateRequired.js';
 
@@ -37,8 +39,13 @@ export function narrate(verdict: PullVerdict, plan: ShotPlan, units: UnitSystem,
 }
 
 function partsOf(verdict: PullVerdict, plan: ShotPlan, units: UnitSystem, keepRate: number | null): SentencePart[] {
-  if (verdict.status === 'incomplete') return [incomplete(verdict.missing[0])];
-  return plan.method === 'automatic' ? narrateAutofocus(plan) : judged(verdict, plan, units, howSeldom(keepRate, plan));
+  const left = automaticPartsSentence(plan);
+  if (verdict.status === 'incomplete') {
+    const isAllLeft = verdict.missing[0] === 'beat' && left.length > 0;
+    return isAllLeft ? left : [incomplete(verdict.missing[0])];
+  }
+  if (isAllAutomatic(plan)) return narrateAutofocus(plan);
+  return [...judged(verdict, plan, units, howSeldom(keepRate, plan)), ...left];
 }
 
 /** How the first sentence goes on if too few takes are kept; null if enough are, or if it is not known. */

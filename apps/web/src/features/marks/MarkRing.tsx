@@ -1,11 +1,13 @@
 import {
   adoptReading,
+  changeMark,
   isReadOff,
   type Mark,
   markRead,
   PLAN_LIMITS,
   READING_KINDS,
   readGear,
+  readingSpreadDeg,
   readingAt,
   readingProblem,
   type RingReading,
@@ -68,6 +70,7 @@ export function MarkRing({ mark, plan, units }: MarkProps) {
           onChange={(value, gesture) => write(value === null ? null : readingOf(kind, value), gesture)}
         />
       )}
+      {mark.reading && <ReadingSpread mark={mark} plan={plan} />}
       <ReadingSays mark={mark} plan={plan} units={units} />
       <div className={styles.ringDevices}>
         <Button size="small" onClick={takeAngle}>
@@ -85,6 +88,26 @@ export function MarkRing({ mark, plan, units }: MarkProps) {
         </p>
       )}
     </div>
+  );
+}
+
+/** How well the reading was taken, and the ring comes back to it. */
+function ReadingSpread({ mark, plan }: Pick<MarkProps, 'mark' | 'plan'>) {
+  const edit = useEdit();
+  const assumedDeg = readingSpreadDeg(plan, { ...mark, readingSigmaDeg: null })!;
+  return (
+    <OptionalNumberField
+      label="read to ±"
+      testId="reading-spread"
+      unit="° of the ring"
+      decimals={2}
+      placeholder={`${Number(assumedDeg.toFixed(1))} assumed`}
+      {...PLAN_LIMITS.readingSigmaDeg}
+      value={mark.readingSigmaDeg}
+      onChange={(readingSigmaDeg, gesture) =>
+        edit(`how well ${mark.letter} was read`, (now) => changeMark(now, mark.id, { readingSigmaDeg }), gesture)
+      }
+    />
   );
 }
 

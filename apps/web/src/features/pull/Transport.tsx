@@ -1,4 +1,4 @@
-import { addPull, fullList, type ShotPlan, showAlternate } from '@still-heron/core';
+import { addPull, fullList, isAllAutomatic, type ShotPlan, showAlternate } from '@still-heron/core';
 import { fullText } from '@still-heron/wording';
 import { axisChosen } from '../../shared/preferences';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
@@ -69,7 +69,7 @@ function NextPullButton({ plan }: { readonly plan: ShotPlan }) {
   );
   const full = fullList(plan, ['pulls', 'beats']);
   if (full) return <span className={textStyles.muted}>{fullText(full)}</span>;
-  if (!pull || plan.method === 'automatic') return null;
+  if (!pull || isAllAutomatic(plan)) return null;
   const isNext = plan.focusTrack.pulls.length === 0 && plan.method === 'rack';
   return (
     <Button

@@ -2,6 +2,7 @@ import {
   type UpcomingArrival,
   type UpcomingPull,
   COUNT_IN_BEATS,
+  methodAt,
   type PreparedRoll,
   type ShotPlan,
   type UnitSystem,
@@ -87,9 +88,9 @@ function Arrival({ arrival: { subjectId, markId, to, arrivesInS }, plan, units }
 }
 
 /** What is said where no pull is left. */
-function nothingNext({ method, durationS }: ShotPlan, planS: number): string {
-  if (planS >= durationS) return 'End of the shot.';
-  return method === 'automatic' ? 'The camera focuses.' : 'No more pulls.';
+function nothingNext(plan: ShotPlan, planS: number): string {
+  if (planS >= plan.durationS) return 'End of the shot.';
+  return methodAt(plan, planS) === 'automatic' ? 'The camera focuses.' : 'No more pulls.';
 }
 
 interface NextProps {

@@ -1,4 +1,4 @@
-import type { ShotPlan } from '@still-heron/core';
+import { methodAt, type ShotPlan } from '@still-heron/core';
 import { countdownText } from '@still-heron/wording';
 import clsx from 'clsx';
 import { Link } from 'react-router';
@@ -50,7 +50,7 @@ export function RollStatus({ moment, connection, plan, number, options }: Props)
           {countdownText(moment.planS)} s <span className={textStyles.muted}>of {countdownText(plan.durationS)}</span>
         </span>
       )}
-      {plan.method === 'automatic' && <strong className={textStyles.toneEdge}>left to autofocus</strong>}
+      {methodAt(plan, moment.planS) === 'automatic' && <strong className={textStyles.toneEdge}>left to autofocus</strong>}
       {plan.isReversed && <strong className={textStyles.toneEdge}>shot reversed</strong>}
       {phase !== 'ready' && !isOurs && <span className={textStyles.muted}>from {moment.device}</span>}
       {phase !== 'ready' && isOurs && <span className={textStyles.muted}>{TURNED[options.turnedBy]}</span>}

@@ -5,6 +5,7 @@ import {
   formatStop,
   ndDensityOf,
   PLAN_LIMITS,
+  rebalance,
   type ShotExposure,
   type ShotPlan,
   tStopOf,
@@ -15,6 +16,7 @@ import { useAppSelector } from '../../shared/store/hooks';
 import { NumberField } from '../../ui/fields/NumberField';
 import { useKit } from '../../shared/api/useKit';
 import { selectProductionId } from '../shot/savingSlice';
+import { LightAlong } from './LightAlong';
 import { useProductionAngle } from './PlanNotes';
 import { useEdit } from '../shot/useEdit';
 import { Button } from '../../ui/Button';
@@ -47,9 +49,15 @@ export function LightView({ plan }: { readonly plan: ShotPlan }) {
           <ProductionAngle />
         </section>
         {missing !== null && Math.abs(missing) >= AS_METERED_STOPS && (
-          <Ways plan={plan} now={now} missing={missing} onSet={set} />
+          <Ways
+            plan={plan}
+            now={now}
+            missing={missing}
+            onUse={(word, settings) => edit(word, (before) => rebalance(before, settings, Number(tStop.toFixed(1))))}
+          />
         )}
       </div>
+      <LightAlong plan={plan} />
     </div>
   );
 }
@@ -66,7 +74,7 @@ function ExposureFields({
   return (
     <div className={fieldStyles.fieldPair}>
       <NumberField
-        label="metered stop"
+        label={exposure.lightReadings.length > 0 ? 'metered stop at the start' : 'metered stop'}
         unit="T"
         decimals={1}
         step={0.1}
@@ -112,11 +120,11 @@ interface WaysProps {
   readonly plan: ShotPlan;
   readonly now: Exposure;
   readonly missing: number;
-  readonly onSet: (name: string, changes: Partial<ShotExposure>) => void;
+  readonly onUse: (name: string, settings: Partial<ShotExposure>) => void;
 }
 
 /** Ways to compensate, one by one. Camera settings can be applied; the meter reading then holds for them. */
-function Ways({ plan, now, missing, onSet }: WaysProps) {
+function Ways({ plan, now, missing, onUse }: WaysProps) {
   const angle = useProductionAngle();
   const bases = useBaseIsos(plan);
   const rows = lightWays(plan, waysToBrighten(now, missing), { isTooDark: missing > 0, angle, bases });
@@ -132,7 +140,7 @@ function Ways({ plan, now, missing, onSet }: WaysProps) {
               {note && <span className={isWarning ? textStyles.toneEdge : textStyles.muted}>{note}</span>}
             </span>
             {take && (
-              <Button size="small" onClick={() => onSet(word, { ...take, meteredStop: Number(now.tStop.toFixed(1)) })}>
+              <Button size="small" onClick={() => onUse(word, take)}>
                 Use this
               </Button>
             )}

@@ -1,7 +1,5 @@
-import { type Method, METHODS, PLAN_LIMITS, setDuration, shortestDurationS, type ShotPlan } from '@still-heron/core';
+import { methodsOf, PLAN_LIMITS, setDuration, shortestDurationS, type ShotPlan } from '@still-heron/core';
 import { METHOD_WORDS, onScreenText } from '@still-heron/wording';
-import { Select } from 'antd';
-import clsx from 'clsx';
 import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
 import { NumberField } from '../../ui/fields/NumberField';
 import { TextField } from '../../ui/fields/TextField';
@@ -10,6 +8,7 @@ import { editHeading, selectDocument } from '../shot/shotSlice';
 import { PlanNotes } from './PlanNotes';
 import { CameraMoved } from './CameraMoved';
 import { TurnsOtherWay } from './TurnsOtherWay';
+import { MethodParts } from './MethodParts';
 import { ModesForRate } from './ModesForRate';
 import { useEdit } from '../shot/useEdit';
 import fieldStyles from '../../ui/fields/fields.module.css';
@@ -34,23 +33,15 @@ export function ShotFields({ plan }: { readonly plan: ShotPlan }) {
         />
         <ShotTimes plan={plan} onEdit={edit} />
       </div>
-      <label className={clsx(fieldStyles.field, styles.setupMethod)}>
-        <span className={fieldStyles.fieldLabel}>method</span>
-        <Select
-          value={plan.method}
-          options={METHODS.map((method) => ({ value: method, label: METHOD_WORDS[method].short }))}
-          onChange={(method: Method) => edit(`use the method ${METHOD_WORDS[method].short}`, (now) => ({ ...now, method }))}
-        />
-        <span className={fieldStyles.fieldHint}>{METHOD_WORDS[plan.method].means}</span>
-      </label>
+      <MethodParts plan={plan} />
       <TurnsOtherWay plan={plan} />
       <PlanNotes plan={plan} without={['diffraction']} />
       <ModesForRate plan={plan} />
-      {METHOD_WORDS[plan.method].caution && (
-        <p data-testid="caution" className={layoutStyles.caution} role="note">
-          {METHOD_WORDS[plan.method].caution}
+      {[...new Set(methodsOf(plan).flatMap((method) => METHOD_WORDS[method].caution ?? []))].map((caution) => (
+        <p key={caution} data-testid="caution" className={layoutStyles.caution} role="note">
+          {caution}
         </p>
-      )}
+      ))}
       <CameraMoved plan={plan} />
       <TextField
         label="notes"

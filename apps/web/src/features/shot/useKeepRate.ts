@@ -1,4 +1,4 @@
-import { drawLayoutOf, type KeepRate, type ShotPlan } from '@still-heron/core';
+import { drawLayoutOf, isAllAutomatic, type KeepRate, type ShotPlan } from '@still-heron/core';
 import { useSyncExternalStore } from 'react';
 import { evaluator } from '../../shared/workers/evaluator';
 import { createLatestRates } from '../../shared/workers/simulation/latestRates';
@@ -16,7 +16,7 @@ let isAwake = false;
 function askNewest(): void {
   const judged = evaluator.latest();
   // what autofocus does can't be simulated
-  if (!judged || judged.result.status !== 'judged' || judged.key.method === 'automatic') rates.forget();
+  if (!judged || judged.result.status !== 'judged' || isAllAutomatic(judged.key)) rates.forget();
   else if (isAwake) rates.ask({ key: judged.key, asks: [{ plan: judged.key, order: drawLayoutOf(judged.key), without: null }] });
 }
 evaluator.subscribe(() => {

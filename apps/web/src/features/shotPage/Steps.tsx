@@ -2,6 +2,7 @@ import {
   activeBeats,
   autofocusRisk,
   floorTimes,
+  isAllAutomatic,
   type KeepRate,
   ringOf,
   placementOf,
@@ -88,7 +89,7 @@ function setupState(plan: ShotPlan, changes: number): StepState {
   const isOutside = plan.marks.some(
     ({ distanceMm }) => (distanceMm ?? Infinity) < closeFocusMm || (distanceMm ?? Infinity) > farthestMm,
   );
-  const isBySpeed = plan.optics.lens.response === 'speed' && plan.method !== 'automatic';
+  const isBySpeed = plan.optics.lens.response === 'speed' && !isAllAutomatic(plan);
   const isDoubtful = staleMarks(plan).length > 0 || isBySpeed;
   return isOutside || isDoubtful || changes > 0 ? 'check' : 'ready';
 }
@@ -111,7 +112,7 @@ function floorState(plan: ShotPlan): StepState {
 function pullState(plan: ShotPlan, judged: PlanVerdict | null): StepState {
   if (plan.marks.length === 0) return 'untouched';
   if (!judged || judged.verdict.status === 'incomplete') return 'in-progress';
-  if (plan.method === 'automatic') return autofocusState(plan);
+  if (isAllAutomatic(plan)) return autofocusState(plan);
   return judged.verdict.outcome === 'sharp' ? 'ready' : 'check';
 }
 
@@ -123,7 +124,7 @@ function autofocusState(plan: ShotPlan): StepState {
 
 /** Stop needs attention while the keep rate is below the target. */
 function stopState(plan: ShotPlan, rate: KeepRate | null): StepState {
-  if (plan.method === 'automatic' && plan.beats.length > 0) return autofocusState(plan);
+  if (isAllAutomatic(plan) && plan.beats.length > 0) return autofocusState(plan);
   if (!rate) return 'untouched';
   return rate.keepRate >= plan.goals.targetKeepRate ? 'ready' : 'check';
 }

@@ -2,7 +2,7 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import type { ShotRowView } from '@still-heron/contract';
 import { type Attention, formatStop } from '@still-heron/core';
-import { METHOD_WORDS, of100, minutesText, plannedTakesText } from '@still-heron/wording';
+import { methodList, of100, minutesText, plannedTakesText } from '@still-heron/wording';
 import { Link } from 'react-router';
 import clsx from 'clsx';
 import type { ShotSummary } from '../../shared/workers/protocol';
@@ -96,7 +96,7 @@ function ShotHeading({ shot: { title, setup } }: Pick<Props, 'shot'>) {
           <span className={textStyles.figure}>
             {Number(setup.focalLengthMm.toFixed(1))} mm {formatStop(setup.stop, setup.stopScale)}
           </span>{' '}
-          · {METHOD_WORDS[setup.method].short}
+          · {methodList([setup.method, ...setup.laterMethods])}
         </span>
       )}
     </span>

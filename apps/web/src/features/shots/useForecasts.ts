@@ -4,6 +4,7 @@ import {
   type Attention,
   attentionOf,
   drawLayoutOf,
+  isAllAutomatic,
   type KeepRate,
   type ShotPlan,
   type ShotTime,
@@ -144,7 +145,7 @@ class ForecastWork {
         if (this.#isOn) this.tell();
       });
     // what autofocus does can't be simulated
-    for (const shot of shots) if (isReadable(shot.plan) && shot.plan.method === 'automatic') shot.rate = null;
+    for (const shot of shots) if (isReadable(shot.plan) && isAllAutomatic(shot.plan)) shot.rate = null;
     const drawn = shots.filter(({ rate, plan }) => rate === undefined && isReadable(plan));
     if (drawn.length === 0) return;
     const job = trialPool().draw({

@@ -7,6 +7,7 @@ import {
   lightBalances,
   type LightBalance,
   PLAN_LIMITS,
+  rebalance,
   type ShotPlan,
   tStopOf,
 } from '@still-heron/core';
@@ -41,15 +42,13 @@ export function LightPanel({ plan }: { readonly plan: ShotPlan }) {
         });
   // the new settings make the current stop correct
   const take = ({ iso, ndStops, shutterAngleDeg }: LightBalance) =>
-    edit('correct the light', (now) => ({
-      ...now,
-      exposure: {
-        iso: Math.round(iso),
-        ndStops: Number(ndStops.toFixed(2)),
-        shutterAngleDeg: Number(shutterAngleDeg.toFixed(1)),
-        meteredStop: tStop,
-      },
-    }));
+    edit('correct the light', (now) =>
+      rebalance(
+        now,
+        { iso: Math.round(iso), ndStops: Number(ndStops.toFixed(2)), shutterAngleDeg: Number(shutterAngleDeg.toFixed(1)) },
+        tStop,
+      ),
+    );
   return (
     <div className={styles.lightPanel}>
       <NumberField

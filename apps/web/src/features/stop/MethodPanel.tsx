@@ -7,6 +7,7 @@ import { useAfterPause } from '../shot/useAfterPause';
 import { useEdit } from '../shot/useEdit';
 import { RANKS, useTrialRates } from '../shot/useTrialRates';
 import { MethodRow } from './MethodRow';
+import { PartsPanel } from './PartsPanel';
 import textStyles from '../../ui/text.module.css';
 import styles from './MethodPanel.module.css';
 
@@ -28,9 +29,17 @@ export function MethodPanel({ plan, units }: { readonly plan: ShotPlan; readonly
   const sorted = [...offers.found].sort((a, b) => (rateOf(b)?.sharpShare ?? -1) - (rateOf(a)?.sharpShare ?? -1));
   const ranked = sorted.sort((a, b) => (rateOf(b)?.keepRate ?? -1) - (rateOf(a)?.keepRate ?? -1));
   const choose = ({ method, chosen }: MethodOffer) =>
-    edit(`use the method ${METHOD_WORDS[method].short}`, (now) => (chosen && offers.of === now ? chosen : { ...now, method }));
+    edit(`use the method ${METHOD_WORDS[method].short}`, (now) =>
+      chosen && offers.of === now ? chosen : { ...now, method, laterMethods: [] },
+    );
   return (
     <>
+      {plan.laterMethods.length > 0 && (
+        <>
+          <PartsPanel plan={plan} />
+          <p className={textStyles.muted}>Or one method for the whole shot. Set-up changes the parts.</p>
+        </>
+      )}
       <Checkbox
         checked={plan.areHandsNeeded}
         onChange={({ target: { checked } }) =>

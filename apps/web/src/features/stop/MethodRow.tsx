@@ -17,7 +17,7 @@ interface Props {
 
 /** One method: what it keeps, its arguments, what it does to the pulls, and the steps of the one that is chosen. */
 export function MethodRow({ plan, units, offer, rate, onChoose }: Props) {
-  const isNow = plan.method === offer.method;
+  const isNow = plan.method === offer.method && plan.laterMethods.length === 0;
   return (
     <li className={clsx(isNow && styles.isNow)}>
       <MethodHead isNow={isNow} offer={offer} rate={rate} onChoose={onChoose} />

@@ -1,4 +1,4 @@
-import { withStop, formatStop, howWide, stopFigures, type ShotPlan } from '@still-heron/core';
+import { withStop, formatStop, howWide, isAllAutomatic, stopFigures, type ShotPlan } from '@still-heron/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import clsx from 'clsx';
@@ -28,7 +28,7 @@ export function StopPage() {
   // of the current plan: during a drag the previous verdict still counts
   const isMissing = judged?.plan === plan && judged.verdict.status === 'incomplete';
   if (plan.focusTrack.start === null || isMissing) return <NothingToKeep plan={plan} />;
-  return plan.method === 'automatic' ? <LeftToAutofocus plan={plan} /> : <Stops plan={plan} />;
+  return isAllAutomatic(plan) ? <LeftToAutofocus plan={plan} /> : <Stops plan={plan} />;
 }
 
 function Stops({ plan }: { readonly plan: ShotPlan }) {

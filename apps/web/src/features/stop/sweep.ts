@@ -4,6 +4,7 @@ import {
   type KeepRate,
   DEFAULT_SCHEDULE,
   DEFAULT_GOALS,
+  newPlan,
   type ShotPlan,
   type StopRate,
   type StopFigures,
@@ -19,6 +20,9 @@ export interface Sweep {
   readonly asks: readonly TrialRequest[];
 }
 
+/** Trials do not depend on the light. */
+const NO_LIGHT: ShotPlan['exposure'] = newPlan().exposure;
+
 /**
  * Sweep of a plan.
  *
@@ -29,7 +33,7 @@ export function sweepOf(plan: ShotPlan, before: Sweep | null): Sweep {
   const widest = withStop(plan, stops[0]!);
   const bare: ShotPlan = {
     ...widest,
-    exposure: { meteredStop: null, iso: 100, shutterAngleDeg: 180, ndStops: 0 },
+    exposure: NO_LIGHT,
     goals: DEFAULT_GOALS,
     schedule: DEFAULT_SCHEDULE,
     notes: '',

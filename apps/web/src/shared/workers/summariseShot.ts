@@ -1,4 +1,4 @@
-import { autofocusRisk, evaluatePull, ringOf, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { autofocusRisk, evaluatePull, isAllAutomatic, ringOf, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { narrate } from '@still-heron/wording';
 import type { ShotSummary } from './protocol';
 
@@ -20,7 +20,7 @@ export function summarise(plan: ShotPlan, units: UnitSystem): ShotSummary {
     const between = ringDeg[frame]! + (at - frame) * ((ringDeg[frame + 1] ?? ringDeg[frame]!) - ringDeg[frame]!);
     return (between - farDeg) / (nearDeg - farDeg);
   });
-  const isPulled = plan.method !== 'automatic';
+  const isPulled = !isAllAutomatic(plan);
   const softSpans = (isPulled ? verdict.softSpans : []).map(({ fromFrame, toFrame }) => ({
     from: fromFrame / verdict.frameCount,
     to: toFrame / verdict.frameCount,
