@@ -102,6 +102,7 @@ export {
 } from './shotPlan.js';
 export { fullList, type PlanList } from './planRoom.js';
 export { targetDistanceMm, targetOverTime, type TargetOverTime, type TrackPosition } from './targetPosition.js';
+export { spotTape, type SpotTape } from './spotTape.js';
 export { spansWhere, type TimeSpan } from './timeSpans.js';
 export { upgradePlan } from './upgradePlan.js';
 export { type GearDifference, gearDifferences, type RingSummary } from './differences/gearDifferences.js';
@@ -113,7 +114,7 @@ export { addLightReading, changeLightReading, followLight, rebalance, removeLigh
 export { addMethodPart, changeMethodPart, MIN_PART_S, removeMethodPart, setMethod } from './edits/methods.js';
 export { joinAlternates, showAlternate, splitAlternates } from './edits/alternates.js';
 export { addBeat, changeBeat, MIN_BEAT_S, removeBeat } from './edits/beats.js';
-export { changeAim, changeCameraKey, moveCameraTo, removeAim, removeCameraKey, setAim } from './edits/cameraPath.js';
+export { changeAim, changeCameraKey, moveCameraTo, removeAim, removeCameraKey, setAim, setCameraMiss } from './edits/cameraPath.js';
 export { changeCoursePoint } from './edits/course.js';
 export {
   addSubjectAt,

@@ -196,8 +196,8 @@ export interface ShotExposure {
   readonly ndStops: number;
 }
 
-/** How far the exposure of a new shot may be off, in stops: a third of a stop is hardly seen. Assumed. */
-export const DEFAULT_TOLERANCE_STOPS = 0.35;
+/** How far the exposure of a new shot may be off, in stops. Assumed. */
+export const DEFAULT_TOLERANCE_STOPS = 0.5;
 
 /** Errors of the camera and its operator in a take, one standard deviation each. */
 export interface CameraErrors {

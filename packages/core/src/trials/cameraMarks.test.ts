@@ -1,4 +1,13 @@
-import { changeCameraKey, keepRate, moveCameraTo, startFloor, type ShotPlan, STEADY_CAMERA, evaluatePull } from '../index';
+import {
+  changeCameraKey,
+  keepRate,
+  moveCameraTo,
+  setCameraMiss,
+  startFloor,
+  type ShotPlan,
+  STEADY_CAMERA,
+  evaluatePull,
+} from '../index';
 import { errorSources } from './errorSources';
 import { addSubject, newPlan } from '../index';
 
@@ -73,5 +82,8 @@ test('a taped end mark has a miss of its own, whatever the support would have', 
 test('the miss is one of the errors of the shot, typed and not assumed', () => {
   const plan = changeCameraKey(pushIn(), 'camera-3', { missSigmaMm: 40 });
   expect(errorSources(plan)).toContainEqual({ source: { kind: 'camera-stop' }, sigma: 40, unit: 'mm', isAssumed: false });
+  // typed among the errors, it is typed at its place
+  expect(errorSources(setCameraMiss(plan, 20))).toContainEqual(expect.objectContaining({ sigma: 20 }));
+  expect(setCameraMiss(plan, 20).floor!.camera.map(({ missSigmaMm }) => missSigmaMm)).toEqual([null, null, 20]);
   expect(errorSources(alone()).some(({ source }) => source.kind === 'camera-stop')).toBe(false);
 });

@@ -33,7 +33,7 @@ export type ErrorSource =
   | { readonly kind: 'camera-drift' }
   /** The camera is early or late on its path */
   | { readonly kind: 'camera-timing' }
-  /** The camera stops beside its mark */
+  /** The camera misses its marks: the ends of its moves, and its start where that was typed */
   | { readonly kind: 'camera-stop' };
 
 /** An error source with its size, one standard deviation, in mm, seconds, or degrees of what the hand holds. */

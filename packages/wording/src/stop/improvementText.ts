@@ -30,7 +30,7 @@ export function errorName(source: ErrorSource, plan: ShotPlan, units: UnitSystem
     case 'camera-timing':
       return 'the camera is early or late on its path';
     case 'camera-stop':
-      return 'the camera stops beside its mark';
+      return 'the camera misses its marks';
   }
 }
 

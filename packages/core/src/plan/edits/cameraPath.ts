@@ -2,6 +2,7 @@ import type { AimKey, PathKey, Place } from '../../floor/index.js';
 import { PLAN_LIMITS as LIMITS } from '../planLimits.js';
 import type { ShotPlan } from '../shotPlan.js';
 import { clamp, nextId, withItem, without } from './ids.js';
+import { setCameraErrors } from './shot.js';
 import { clampedPlace, inTime, withFloor } from './withFloor.js';
 
 /** Adds a camera key: the camera arrives at `place` at `atS`. A key at that time already is moved instead. */
@@ -45,6 +46,12 @@ export function changeCameraKey(plan: ShotPlan, id: string, changes: Partial<Omi
       }),
     };
   });
+}
+
+/** Sets how far the operator misses the ends of the camera's moves, and every place for which something else was typed. */
+export function setCameraMiss(plan: ShotPlan, mm: number): ShotPlan {
+  const typed = (key: PathKey) => (key.missSigmaMm === null ? key : { ...key, missSigmaMm: mm });
+  return withFloor(setCameraErrors(plan, { stopSigmaMm: mm }), (floor) => ({ ...floor, camera: floor.camera.map(typed) }));
 }
 
 /** Removes a camera key; the last one can't be removed. */
