@@ -70,6 +70,43 @@ test('a picture of the set is added and scaled by a known length; other files ar
   await expect(picture).toHaveCount(0);
 });
 
+test('a picture and a thing are turned by their knobs, and the picture is dragged', async ({ heron, page }) => {
+  await drawn(heron);
+  const turned = page.getByLabel('turned by');
+  const knob = page.getByTestId('turn-handle');
+  const sand = page.getByRole('button', { name: 'sand box', exact: true });
+  await sand.locator('rect').click();
+  const before = Number(await turned.inputValue());
+  await knob.focus();
+  await page.keyboard.press('Shift+ArrowLeft');
+  await page.keyboard.press('ArrowRight');
+  await expect(turned).toHaveValue(String(before + 14));
+  await heron.drag(knob.locator('circle').last(), -40, -70);
+  const dragged = Number(await turned.inputValue());
+  expect(dragged % 5).toBe(0);
+  expect(dragged).not.toBe(before + 14);
+  await page.keyboard.press('Control+z');
+  await expect(turned).toHaveValue(String(before + 14));
+  await page.keyboard.press('Escape');
+
+  await page.getByTestId('floor-picture-file').setInputFiles(somePicture());
+  await expect(page.getByTestId('floor-picture')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Move it by hand' }).click();
+  const held = page.getByTestId('held-picture');
+  const right = page.getByLabel('middle, to the right');
+  const at = Number(await right.inputValue());
+  await heron.drag(held, 90, 0);
+  await expect.poll(async () => Number(await right.inputValue())).toBeGreaterThan(at + 0.3);
+  await held.focus();
+  await page.keyboard.press('ArrowLeft');
+  await knob.focus();
+  await page.keyboard.press('Shift+ArrowLeft');
+  await expect(page.getByRole('region', { name: 'The picture' }).getByLabel('turned by')).toHaveValue('15');
+  await page.keyboard.press('Escape');
+  await expect(held).toHaveCount(0);
+});
+
 test('several things are selected, moved and copied together, by pointer and by keyboard; one undo takes it back', async ({
   heron,
   page,
@@ -216,4 +253,26 @@ test('a carter who crosses hides Ines for a moment; a wall that is typed as high
   await expect(heron.verdict).toContainText('Ines is hidden by the carter from 5.0 to 5.1 s.');
   await page.getByRole('button', { name: /The carter steps aside 1\.20 m at B/ }).click();
   await expect(heron.verdict).not.toContainText('hidden');
+});
+
+test.describe('on a screen that is touched', () => {
+  test.use({ hasTouch: true });
+
+  test('two fingers scale the floor, and what is between them stays there', async ({ heron, page }) => {
+    await drawn(heron);
+    const bar = page.getByTestId('scale-bar');
+    const scale = await bar.textContent();
+    const ground = await heron.settledBox(page.getByTestId('floor-ground'));
+    const [x, y] = [ground.x + ground.width / 2, ground.y + 60];
+    const touch = await page.context().newCDPSession(page);
+    const fingers = (apart: number) => [
+      { x: x - apart, y, id: 1 },
+      { x: x + apart, y, id: 2 },
+    ];
+    await touch.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: fingers(30) });
+    for (let apart = 40; apart <= 240; apart += 20)
+      await touch.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: fingers(apart) });
+    await touch.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+    await expect(bar).not.toHaveText(scale!);
+  });
 });

@@ -2,7 +2,6 @@ import {
   type ExposureSpan,
   exposureSpans,
   formatStop,
-  formatStops,
   formatTime,
   formatTimeFigure,
   type LightReading,
@@ -18,14 +17,14 @@ export function lightAlongSentence(plan: ShotPlan): SentencePart[] {
   if (lightSpans(plan).length === 0)
     return [{ tone: 'plain', text: 'No reading along the way counts: nobody comes to its mark.' }];
   const [worst, ...others] = [...exposureSpans(plan)].sort((a, b) => b.stops - a.stops);
-  if (!worst) return [{ tone: 'sharp', text: `The exposure stays within ${formatStops(toleranceStops)} throughout.` }];
+  if (!worst) return [{ tone: 'sharp', text: `The exposure stays within ${stopsText(toleranceStops)} throughout.` }];
   const again = others.length === 0 ? '' : ` It is off ${others.length === 1 ? 'once' : `${others.length} times`} more.`;
   return [{ tone: 'edge', text: `${exposureSpanText(worst)}${again}`, atS: worst.fromS }];
 }
 
 /** One span of a wrong exposure. */
 export function exposureSpanText({ fromS, toS, isDark, stops }: ExposureSpan): string {
-  return `From ${formatTimeFigure(fromS)} to ${formatTime(toS)} the picture is up to ${formatStops(stops)} too ${isDark ? 'dark' : 'bright'}.`;
+  return `From ${formatTimeFigure(fromS)} to ${formatTime(toS)} the picture is up to ${stopsText(stops)} too ${isDark ? 'dark' : 'bright'}.`;
 }
 
 /** Where a reading was taken, and what it says. */
@@ -42,4 +41,10 @@ export function irisFollowText({ optics: { irisPulls, lens } }: ShotPlan): strin
       `to ${formatStop(to, lens.stopScale)} from ${formatTimeFigure(startS)} to ${formatTime(startS + durationS)}`,
   );
   return `The iris turns ${pulls.join(', then ')}.`;
+}
+
+/** Stops as a meter shows them: to a tenth, and to a hundredth below one. */
+function stopsText(stops: number): string {
+  const figure = Number(stops.toFixed(stops < 1 ? 2 : 1));
+  return `${figure} ${figure <= 1 ? 'stop' : 'stops'}`;
 }

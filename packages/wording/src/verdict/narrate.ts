@@ -1,4 +1,5 @@
 import {
+  automaticParts,
   type CompleteVerdict,
   exceedsHandLimit,
   formatDistance,
@@ -61,7 +62,7 @@ function incomplete(missing: 'distance' | 'beat' | undefined): SentencePart {
 }
 
 function judged(verdict: CompleteVerdict, plan: ShotPlan, units: UnitSystem, seldom: string | null): SentencePart[] {
-  const parts: SentencePart[] = [howMuch(verdict, seldom)];
+  const parts: SentencePart[] = [howMuch(verdict, seldom, automaticParts(plan).length > 0)];
   parts.push(...keyMoments(verdict, plan), ...whoIsHidden(verdict, plan));
   const [first] = verdict.softSpans;
   if (first) parts.push(...firstSoft(first, verdict, plan, units));
@@ -75,16 +76,18 @@ function judged(verdict: CompleteVerdict, plan: ShotPlan, units: UnitSystem, sel
   return parts;
 }
 
-function howMuch(verdict: CompleteVerdict, seldom: string | null): SentencePart {
+/** @param isPart - the rest is left to autofocus */
+function howMuch(verdict: CompleteVerdict, seldom: string | null, isPart: boolean): SentencePart {
   const { sharpFrames, requiredFrames, frameCount, captureFps, outcome, softSpans } = verdict;
   const total = formatTime(requiredFrames / captureFps);
   if (requiredFrames === 0) return { tone: 'plain', text: 'Nothing has to be sharp in this shot.' };
   const isWholeShot = requiredFrames === frameCount;
-  if (sharpFrames === 0) return { tone: 'soft', text: `Soft for all ${total}${isWholeShot ? '' : ' that must be sharp'}.` };
+  const by = isPart ? ' by hand' : '';
+  if (sharpFrames === 0) return { tone: 'soft', text: `Soft for all ${total}${isWholeShot ? '' : ' that must be sharp'}${by}.` };
   const text =
     sharpFrames === requiredFrames
-      ? `Sharp for all ${isWholeShot ? total : `${total} that must be`}`
-      : `Sharp ${sharpText(sharpFrames, requiredFrames, captureFps)} of ${isWholeShot ? total : `the ${total} that must be`}`;
+      ? `Sharp for all ${isWholeShot ? total : `${total} that must be${by}`}`
+      : `Sharp ${sharpText(sharpFrames, requiredFrames, captureFps)} of ${isWholeShot ? total : `the ${total} that must be${by}`}`;
   // a beat may allow some softness
   const enough = sharpFrames < requiredFrames && outcome !== 'soft' && softSpans.length > 0 ? ', as much as is required' : '';
   return { tone: seldom === null ? 'sharp' : 'edge', text: `${text}${enough}${seldom ?? '.'}` };

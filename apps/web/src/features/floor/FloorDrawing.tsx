@@ -1,5 +1,12 @@
-import { frameAtOrAfter, type CompleteVerdict, type Place, type ShotPlan, type UnitSystem } from '@still-heron/core';
-import { type WheelEvent, useState } from 'react';
+import {
+  cameraPlaceAt,
+  frameAtOrAfter,
+  type CompleteVerdict,
+  type Place,
+  type ShotPlan,
+  type UnitSystem,
+} from '@still-heron/core';
+import { type WheelEvent, useRef, useState } from 'react';
 import clsx from 'clsx';
 import { type Size, useSize } from '../../shared/useSize';
 import { useAppSelector } from '../../shared/store/hooks';
@@ -11,9 +18,11 @@ import { Grid, ScaleBar } from './FloorGrid';
 import { FloorLens } from './FloorLens';
 import { FloorPeople, FloorThings } from './FloorThings';
 import type { ToolName } from './FloorTools';
+import { PictureHandles } from './PictureHandles';
 import { PictureLayer } from './PictureLayer';
 import type { Guide } from './snap';
 import { useFloorTool } from './useFloorTool';
+import { usePinchedView } from './usePinchedView';
 import styles from './FloorDrawing.module.css';
 
 interface Props {
@@ -29,6 +38,9 @@ interface Props {
   readonly fitFor: string;
   readonly onToolDone: () => void;
   readonly onLength: (from: Place, to: Place) => void;
+  /** Spot on the floor to which a tape is held */
+  readonly spot: Place | null;
+  readonly onSpot: (spot: Place) => void;
 }
 
 /** Floor plan to scale. Things can be dragged; a press uses the current tool; dragging the ground pans, and the wheel zooms. */
@@ -49,31 +61,26 @@ interface DrawingProps extends Props {
 const STEP_PX = 60;
 const WHEEL = 1.12;
 
-function Drawing({ plan, verdict, units, tool, isPreview, fitFor, knownLength, onToolDone, onLength, size }: DrawingProps) {
+function Drawing({ plan, verdict, units, tool, isPreview, fitFor, knownLength, size, ...props }: DrawingProps) {
+  const { spot, onSpot, onToolDone, onLength } = props;
   const { timeS } = useAppSelector(selectSession);
-  const [view, setView] = useState<FloorView>(() => fittedView(plan, size));
-  const [fittedFor, setFittedFor] = useState(fitFor);
-  if (fittedFor !== fitFor) {
-    setFittedFor(fitFor);
-    setView(fittedView(plan, size));
-  }
+  const { view, setView, drawing, onWheel } = useFloorView(plan, size, fitFor);
   const [guides, setGuides] = useState<readonly Guide[]>([]);
   const frame = verdict ? Math.min(frameAtOrAfter(timeS, verdict.captureFps), verdict.frameCount - 1) : 0;
   const focusMm = verdict ? verdict.track.focusMm[frame]! : null;
   const layout = floorLayout({ plan, timeS, focusMm, view }, size);
-  const applyTool = useFloorTool(plan, layout, tool);
-  const scale = useViewKeys(size, setView, () => setView(fittedView(plan, size)));
+  const taped: Guide[] = spot ? [{ from: cameraPlaceAt(plan.floor!, timeS), to: spot }] : [];
+  const given = [...(knownLength ? [knownLength] : []), ...taped];
+  const applyTool = useFloorTool(plan, layout, tool, onSpot);
   return (
     <svg
+      ref={drawing}
       width={size.width}
       height={size.height}
       role="group"
       aria-label="The set from above"
       className={clsx(tool && styles.hasTool)}
-      onWheel={(event: WheelEvent<SVGSVGElement>) => {
-        const box = event.currentTarget.getBoundingClientRect();
-        scale(event.deltaY < 0 ? WHEEL : 1 / WHEEL, [event.clientX - box.left, event.clientY - box.top]);
-      }}
+      onWheel={onWheel}
     >
       <PictureLayer picture={plan.floor!.picture} layout={layout} pxPerMm={view.pxPerMm} />
       <Grid layout={layout} size={size} />
@@ -100,12 +107,31 @@ function Drawing({ plan, verdict, units, tool, isPreview, fitFor, knownLength, o
         isOutOfReach={tool !== null || isPreview}
         onGuides={setGuides}
       />
-      <Guides guides={[...guides, ...(knownLength ? [knownLength] : [])]} layout={layout} />
+      <Guides guides={[...guides, ...given]} layout={layout} />
       <FloorPeople layout={layout} />
       <FloorLens layout={layout} />
+      {tool === 'picture' && <PictureHandles plan={plan} layout={layout} pxPerMm={view.pxPerMm} units={units} />}
       <ScaleBar layout={layout} size={size} units={units} pxPerMm={view.pxPerMm} />
     </svg>
   );
+}
+
+/** The view with its keys, wheel and pinch. @param fitFor - it is fitted again when this changes */
+function useFloorView(plan: ShotPlan, size: Size, fitFor: string) {
+  const [view, setView] = useState<FloorView>(() => fittedView(plan, size));
+  const [fittedFor, setFittedFor] = useState(fitFor);
+  if (fittedFor !== fitFor) {
+    setFittedFor(fitFor);
+    setView(fittedView(plan, size));
+  }
+  const drawing = useRef<SVGSVGElement>(null);
+  usePinchedView(drawing, { view, size, onView: setView });
+  const scale = useViewKeys(size, setView, () => setView(fittedView(plan, size)));
+  const onWheel = (event: WheelEvent<SVGSVGElement>) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    scale(event.deltaY < 0 ? WHEEL : 1 / WHEEL, [event.clientX - box.left, event.clientY - box.top]);
+  };
+  return { view, setView, drawing, onWheel };
 }
 
 function Guides({ guides, layout }: { readonly guides: readonly Guide[]; readonly layout: FloorLayout }) {

@@ -41,7 +41,7 @@ export function ScaleBar({ layout: { gridMm }, size, units, pxPerMm }: ScaleBarP
   const word = units === 'metric' ? `${mm / 1000} m` : `${Math.round(mm / MM_PER_FOOT)}'`;
   const length = mm * pxPerMm;
   return (
-    <g transform={`translate(20,${size.height - 16})`} className={styles.floorScale} aria-hidden="true">
+    <g transform={`translate(20,${size.height - 16})`} className={styles.floorScale} aria-hidden="true" data-testid="scale-bar">
       <line x2={length} />
       <text x={length + 8} y={5} className={textStyles.chartLabel}>
         {word}

@@ -26,7 +26,7 @@ type Stretch = readonly [from: readonly [number, number], to: readonly [number, 
 export function FloorGround(props: Props) {
   const { size, tool } = props;
   const { ground, stretch, onPointerDown, onKeyDown } = useGround(props);
-  const takesPress = tool !== null && tool !== 'scale';
+  const takesPress = takesAPress(tool);
   return (
     <>
       <rect
@@ -48,6 +48,11 @@ export function FloorGround(props: Props) {
   );
 }
 
+/** Whether a press on the ground uses the tool. The scale is drawn, and the picture has handles. */
+function takesAPress(tool: ToolName | null): boolean {
+  return tool !== null && tool !== 'scale' && tool !== 'picture';
+}
+
 /** Presses, drags and keys on the ground. */
 function useGround({ plan, layout, view, tool, onView, onTool, onLength }: Props) {
   const dispatch = useAppDispatch();
@@ -63,7 +68,7 @@ function useGround({ plan, layout, view, tool, onView, onTool, onLength }: Props
     setStretch(next);
   };
   useEffect(() => {
-    if (tool) ground.current?.focus();
+    if (takesAPress(tool)) ground.current?.focus();
   }, [tool]);
 
   const drag = useDrag({
@@ -92,7 +97,7 @@ function useGround({ plan, layout, view, tool, onView, onTool, onLength }: Props
     startPx.current = [event.clientX - box.left, event.clientY - box.top];
     const framed = tool === null && event.shiftKey ? 'frame' : null;
     stretching.current = tool === 'scale' ? 'length' : framed;
-    if (tool !== null && tool !== 'scale') {
+    if (takesAPress(tool)) {
       if (event.button === 0) onTool(layout.toPlace(startPx.current));
       return;
     }
@@ -102,7 +107,7 @@ function useGround({ plan, layout, view, tool, onView, onTool, onLength }: Props
   function onKeyDown(event: KeyboardEvent): void {
     if (event.key !== 'Enter' || tool === null) return;
     event.preventDefault();
-    if (tool !== 'scale') onTool(view.centre);
+    if (takesAPress(tool)) onTool(view.centre);
   }
   return { ground, stretch, onPointerDown, onKeyDown };
 }

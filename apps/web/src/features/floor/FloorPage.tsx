@@ -19,6 +19,7 @@ import { FloorSide } from './FloorSide';
 import { type FloorMode, FloorTools, type ToolName } from './FloorTools';
 import { useFloorEdits } from './GroupPanel';
 import { Lanes } from './Lanes';
+import { SpotTape } from './SpotTape';
 import { BlockingMovesPanel } from './BlockingMovesPanel';
 import { RehearsalPanel } from './RehearsalPanel';
 import { TimeBar } from '../shot/TimeBar';
@@ -38,9 +39,10 @@ export function FloorPage() {
 function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
   const units = useUnits();
   const judged = useVerdict();
-  const { tool, setTool, mode, pickMode, length, setLength, move } = useFloorMode(plan);
+  const { tool, setTool, mode, pickMode, length, setLength, spot, setSpot, move } = useFloorMode(plan);
   const measuring = useMeasuring();
   const startScale = useCallback(() => setTool('scale'), [setTool]);
+  const movePicture = useCallback(() => setTool('picture'), [setTool]);
   const picture = useFloorPicture(startScale);
   const preview = mode === 'moves' ? move.tried : null;
   const shown = preview?.plan ?? plan;
@@ -60,6 +62,7 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
         />
         <div className={styles.floorStage}>
           {picture.problem && <FloorNotice problem={picture.problem} onClose={picture.forget} />}
+          {spot && <SpotTape plan={plan} spot={spot} units={units} onClose={() => setSpot(null)} />}
           {length && <PictureLength units={units} length={length} onLength={setLength} />}
           <FloorDrawing
             plan={shown}
@@ -69,6 +72,8 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
             knownLength={length}
             isPreview={preview !== null}
             fitFor={mode === 'moves' && move.draft ? `${move.draft.blockingMove.id} ${move.draft.subjectId}` : ''}
+            spot={spot}
+            onSpot={setSpot}
             onToolDone={() => setTool(null)}
             onLength={(from, to) => {
               setTool(null);
@@ -79,7 +84,9 @@ function DrawnFloor({ plan }: { readonly plan: ShotPlan }) {
         <TimeBar durationS={plan.durationS} captureFps={plan.captureFps} />
         <Lanes plan={shown} verdict={isJudged} />
       </div>
-      {mode === 'draw' && <FloorSide plan={plan} units={units} measuring={measuring} onScale={startScale} />}
+      {mode === 'draw' && (
+        <FloorSide plan={plan} units={units} measuring={measuring} onScale={startScale} onMovePicture={movePicture} />
+      )}
       {mode === 'rehearse' && <RehearsalPanel plan={plan} />}
       {mode === 'moves' && <MovesSide plan={plan} units={units} move={move} pickMode={pickMode} />}
     </div>
@@ -139,10 +146,12 @@ function useFloorMode(plan: ShotPlan) {
   const [tool, setTool] = useState<ToolName | null>(null);
   const [mode, setMode] = useState<FloorMode>('draw');
   const [length, setLength] = useState<{ readonly from: Place; readonly to: Place } | null>(null);
+  const [spot, setSpot] = useState<Place | null>(null);
   const move = useBlockingMoveDraft(plan);
   useDrawnKeys(() => {
     setTool(null);
     setLength(null);
+    setSpot(null);
     move.pick(null);
   });
   const pickMode = (picked: FloorMode) => {
@@ -151,7 +160,7 @@ function useFloorMode(plan: ShotPlan) {
     move.pick(null);
   };
   useKeys('m', () => pickMode(mode === 'moves' ? 'draw' : 'moves'));
-  return { tool, setTool, mode, pickMode, length, setLength, move };
+  return { tool, setTool, mode, pickMode, length, setLength, spot, setSpot, move };
 }
 
 function FirstDrawing({ plan }: { readonly plan: ShotPlan }) {

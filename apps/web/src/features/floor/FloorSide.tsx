@@ -25,6 +25,7 @@ import styles from './FloorSide.module.css';
 interface Props extends FloorSideProps {
   readonly measuring: Measuring;
   readonly onScale: () => void;
+  readonly onMovePicture: () => void;
 }
 
 /** Fields of the selected item. Without a selection: all marks, camera aims, and the picture. They follow a drag when there is time. */
@@ -32,7 +33,7 @@ export function FloorSide({ plan, ...props }: Props) {
   return <SideFields plan={useAfterDrag(plan)} {...props} />;
 }
 
-const SideFields = memo(function SideFields({ plan, units, measuring, onScale }: Props) {
+const SideFields = memo(function SideFields({ plan, units, measuring, onScale, onMovePicture }: Props) {
   const dispatch = useAppDispatch();
   const held = useAppSelector(selectHeld);
   const floor = plan.floor!;
@@ -55,7 +56,7 @@ const SideFields = memo(function SideFields({ plan, units, measuring, onScale }:
           <p className={floorStyles.moveCaution}>{noteText({ code: 'camera-moves', kind: 'caution' })}</p>
         </section>
       )}
-      {floor.picture && <PictureFields picture={floor.picture} units={units} onScale={onScale} />}
+      {floor.picture && <PictureFields picture={floor.picture} units={units} onScale={onScale} onMove={onMovePicture} />}
       <section>
         <h2>Lens</h2>
         <FloorLength

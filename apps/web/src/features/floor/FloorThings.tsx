@@ -1,12 +1,16 @@
-import type { ShotPlan, UnitSystem } from '@still-heron/core';
+import { changeLandmark, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import clsx from 'clsx';
 import { subjectColour } from '../../charts/subjectColour';
+import { useAppDispatch, useAppSelector } from '../../shared/store/hooks';
+import { selectHeld } from '../shot/sessionSlice';
+import { abandonGesture, editPlan } from '../shot/shotSlice';
 import { tapeCss } from '../marks/tapes';
 import { FloorHandle } from './FloorHandle';
 import type { FloorLayout } from './floorLayout';
 import { labelRows } from './labelRows';
 import { LandmarkShape } from './LandmarkShape';
 import type { Guide } from './snap';
+import { TurnHandle } from './TurnHandle';
 import styles from './FloorThings.module.css';
 
 interface Props {
@@ -75,7 +79,29 @@ export function FloorThings({ plan, layout, ...shared }: Props) {
           {...shared}
         />
       ))}
+      {!shared.isOutOfReach && <LandmarkTurn plan={plan} layout={layout} pxPerMm={shared.pxPerMm} />}
     </>
+  );
+}
+
+/** The knob that turns the selected landmark. A post looks the same from all sides. */
+function LandmarkTurn({ plan, layout, pxPerMm }: Pick<Props, 'plan' | 'layout' | 'pxPerMm'>) {
+  const dispatch = useAppDispatch();
+  const held = useAppSelector(selectHeld);
+  const [only] = held.length === 1 ? held : [];
+  const landmark = plan.floor!.landmarks.find(({ id }) => only?.kind === 'landmark' && id === only.id);
+  if (!landmark || landmark.shape === 'post') return null;
+  return (
+    <TurnHandle
+      name={landmark.name}
+      at={layout.toPx(landmark)}
+      armPx={(landmark.widthMm * pxPerMm) / 2 + 34}
+      turnedDeg={landmark.turnedDeg}
+      onTurn={(turnedDeg, gesture) =>
+        dispatch(editPlan(`turn ${landmark.name}`, (now) => changeLandmark(now, landmark.id, { turnedDeg }), gesture))
+      }
+      onGiveUp={(gesture) => dispatch(abandonGesture(gesture))}
+    />
   );
 }
 

@@ -9,7 +9,8 @@ import { Button } from '../../ui/Button';
 import styles from './FloorTools.module.css';
 
 /** Tool for the next press on the floor. */
-export type ToolName = 'subject' | 'walk' | 'camera' | 'aim' | 'post' | 'box' | 'wall' | 'door' | 'track' | 'scale';
+export type ToolName =
+  'subject' | 'walk' | 'camera' | 'aim' | 'post' | 'box' | 'wall' | 'door' | 'track' | 'tape' | 'scale' | 'picture';
 
 /** Content of the side column: selection, blocking moves, or a rehearsal. */
 export type FloorMode = 'draw' | 'moves' | 'rehearse';
@@ -44,6 +45,7 @@ function toolsFor(walker: Subject | undefined): Tool[] {
     { name: 'wall', word: 'Wall', ask: 'Click where its middle is' },
     { name: 'door', word: 'Door', ask: 'Click where its middle is' },
     { name: 'track', word: 'Track', ask: 'Click where the middle of the dolly track is; the camera is placed on it' },
+    { name: 'tape', word: 'Tape to a spot', ask: 'Click a spot on the floor' },
   ];
 }
 
@@ -99,6 +101,7 @@ export function FloorTools({ plan, tool, mode, onTool, onMode, onPicture }: Prop
       <span className={styles.toolHint} role="status">
         {held && `${held.ask}; Enter uses the middle.`}
         {tool === 'scale' && 'Drag along a length that you know: a door, a wall, a table.'}
+        {tool === 'picture' && 'Drag the picture, and turn it by its knob. Escape puts it down.'}
       </span>
     </div>
   );

@@ -21,10 +21,12 @@ interface Props {
   readonly picture: FloorPicture;
   readonly units: UnitSystem;
   readonly onScale: () => void;
+  /** Starts moving it by hand */
+  readonly onMove: () => void;
 }
 
 /** Picture under the drawing: its real width and its place. */
-export function PictureFields({ picture, units, onScale }: Props) {
+export function PictureFields({ picture, units, onScale, onMove }: Props) {
   const edit = useEdit();
   const [unit, unitMm] = units === 'metric' ? (['m', MM_PER_METRE] as const) : (['ft', MM_PER_FOOT] as const);
   const left = { xMm: picture.xMm - picture.widthMm / 2, yMm: picture.yMm };
@@ -75,6 +77,7 @@ export function PictureFields({ picture, units, onScale }: Props) {
         />
       </div>
       <div className={layoutStyles.sideActions}>
+        <Button onClick={onMove}>Move it by hand</Button>
         <Button onClick={onScale}>Draw a known length</Button>
         <Button onClick={() => edit('delete the picture', removePicture)}>Delete the picture</Button>
       </div>

@@ -1,4 +1,5 @@
 import {
+  cameraErrorsOf,
   changeCameraKey,
   changeLandmark,
   type Landmark,
@@ -9,6 +10,7 @@ import {
   type UnitSystem,
 } from '@still-heron/core';
 import { useAppDispatch } from '../../shared/store/hooks';
+import { GapField } from '../../ui/fields/GapField';
 import { Choice } from '../../ui/fields/Choice';
 import { NumberField } from '../../ui/fields/NumberField';
 import { TextField } from '../../ui/fields/TextField';
@@ -18,6 +20,7 @@ import { FloorLength } from './FloorLength';
 import { PlaceFields } from './PlaceFields';
 import { Button } from '../../ui/Button';
 import fieldStyles from '../../ui/fields/fields.module.css';
+import floorStyles from './floor.module.css';
 
 interface PlanFieldsProps {
   readonly plan: ShotPlan;
@@ -62,12 +65,44 @@ export function CameraKeyFields({ cameraKey, plan, units }: PlanFieldsProps & { 
           onPick={(pace) => change({ pace })}
         />
       </div>
+      <CameraMiss cameraKey={cameraKey} plan={plan} units={units} onChange={change} />
       {keys.length > 1 && (
         <Button onClick={() => dispatch(editPlan('delete a camera position', (now) => removeCameraKey(now, cameraKey.id)))}>
           Delete this position
         </Button>
       )}
     </section>
+  );
+}
+
+interface CameraMissProps extends PlanFieldsProps {
+  readonly cameraKey: PathKey;
+  readonly onChange: (changes: Partial<PathKey>, gesture?: string) => void;
+}
+
+/** How far the operator misses this place: as its support has it, or as typed of a mark on the floor. */
+function CameraMiss({ cameraKey, plan, units, onChange }: CameraMissProps) {
+  const { missSigmaMm } = cameraKey;
+  const isStart = plan.floor!.camera[0] === cameraKey;
+  const assumedMm = isStart ? 0 : cameraErrorsOf(plan).stopSigmaMm;
+  return (
+    <div className={floorStyles.cameraMiss}>
+      <GapField
+        label="operator misses this by ±"
+        mm={missSigmaMm ?? assumedMm}
+        limit={PLAN_LIMITS.markSigmaMm}
+        units={units}
+        onChange={(mm, gesture) => onChange({ missSigmaMm: mm }, gesture)}
+      />
+      {missSigmaMm === null ? (
+        <p className={fieldStyles.fieldHint}>
+          {isStart ? 'Not typed: the camera starts where it is drawn.' : 'Assumed of the support.'} Tape the floor, and type how
+          well it is met.
+        </p>
+      ) : (
+        <Button onClick={() => onChange({ missSigmaMm: null })}>As before it was typed</Button>
+      )}
+    </div>
   );
 }
 

@@ -19,8 +19,17 @@ const NEAR_PX = 26;
 /** Aims before this time count as the first aim of the shot. */
 const AT_START_S = 0.05;
 
-/** Action of a press on the floor with the current tool. */
-export function useFloorTool(plan: ShotPlan, layout: FloorLayout, tool: ToolName | null): (place: Place) => void {
+/**
+ * Action of a press on the floor with the current tool.
+ *
+ * @param onSpot - a spot was chosen to which a tape is held
+ */
+export function useFloorTool(
+  plan: ShotPlan,
+  layout: FloorLayout,
+  tool: ToolName | null,
+  onSpot: (place: Place) => void,
+): (place: Place) => void {
   const dispatch = useAppDispatch();
   const { timeS } = useAppSelector(selectSession);
   const walker = useWalker(plan);
@@ -48,21 +57,9 @@ export function useFloorTool(plan: ShotPlan, layout: FloorLayout, tool: ToolName
         dispatch(editPlan('move the camera', (now) => moveCameraTo(now, place, timeS)));
         select('camera', ({ floor }) => floor?.camera.find((key) => Math.abs(key.timeS - timeS) < 0.03)?.id);
         break;
-      case 'aim': {
-        const near = layout.subjects.find(({ now }) => {
-          const [x, y] = layout.toPx(place);
-          return now && Math.hypot(now[0] - x, now[1] - y) < NEAR_PX;
-        });
-        const target = near
-          ? ({ kind: 'subject', subjectId: near.subjectId } as const)
-          : ({ kind: 'point', ...place, heightMm: null } as const);
-        dispatch(
-          editPlan(near ? `aim at ${near.name}` : 'aim at a point', (now) =>
-            setAim(now, target, { atS: timeS, isNew: timeS > AT_START_S }),
-          ),
-        );
+      case 'aim':
+        dispatch(aimEdit(layout, place, timeS));
         break;
-      }
       case 'post':
       case 'box':
       case 'wall':
@@ -73,8 +70,26 @@ export function useFloorTool(plan: ShotPlan, layout: FloorLayout, tool: ToolName
         );
         select('landmark', ({ floor }) => floor?.landmarks[floor.landmarks.length - 1]?.id);
         break;
+      case 'tape':
+        onSpot(place);
+        break;
       case 'scale':
+      case 'picture':
       case null:
     }
   };
+}
+
+/** Edit that aims the camera at a place, or at the subject that is pressed. */
+function aimEdit(layout: FloorLayout, place: Place, timeS: number) {
+  const near = layout.subjects.find(({ now }) => {
+    const [x, y] = layout.toPx(place);
+    return now && Math.hypot(now[0] - x, now[1] - y) < NEAR_PX;
+  });
+  const target = near
+    ? ({ kind: 'subject', subjectId: near.subjectId } as const)
+    : ({ kind: 'point', ...place, heightMm: null } as const);
+  return editPlan(near ? `aim at ${near.name}` : 'aim at a point', (now) =>
+    setAim(now, target, { atS: timeS, isNew: timeS > AT_START_S }),
+  );
 }

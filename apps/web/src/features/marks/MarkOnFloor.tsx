@@ -1,7 +1,18 @@
-import { changeMark, hasRoomForStop, type Mark, PLAN_LIMITS, type ShotPlan, TAPE_COLOURS, TAPE_SHAPES } from '@still-heron/core';
-import { thirdStopText } from '@still-heron/wording';
+import {
+  changeMark,
+  hasRoomForStop,
+  type Mark,
+  PLAN_LIMITS,
+  markSetS,
+  type ShotPlan,
+  spotTape,
+  TAPE_COLOURS,
+  TAPE_SHAPES,
+} from '@still-heron/core';
+import { floorMarkText, thirdStopText } from '@still-heron/wording';
 import { Checkbox } from 'antd';
 import { Choice } from '../../ui/fields/Choice';
+import { useUnits } from '../../shared/useUnits';
 import { TextField } from '../../ui/fields/TextField';
 import { useEdit } from '../shot/useEdit';
 import { SHAPE_WORDS, tapeCss } from './tapes';
@@ -11,10 +22,12 @@ import textStyles from '../../ui/text.module.css';
 
 /** Details of a mark: point of focus, tape on the floor, what to ask the performer for, hard stop. */
 export function MarkOnFloor({ mark, plan }: { readonly mark: Mark; readonly plan: ShotPlan }) {
+  const units = useUnits();
   const edit = useEdit();
   const change = (name: string, changes: Parameters<typeof changeMark>[2]) =>
     edit(name, (now) => changeMark(now, mark.id, changes));
   const subject = plan.subjects.find(({ id }) => id === mark.subjectId);
+  const tape = mark.place && subject ? spotTape(plan, mark.place, subject.heightMm, markSetS(plan, mark)) : null;
   return (
     <div className={styles.markOnFloor}>
       <TextField
@@ -30,6 +43,7 @@ export function MarkOnFloor({ mark, plan }: { readonly mark: Mark; readonly plan
         choices={TAPE_SHAPES.map((value) => ({ value, word: SHAPE_WORDS[value] }))}
         onPick={(tapeShape) => change(`change the tape mark of ${mark.letter}`, { tapeShape })}
       />
+      {tape && <p className={textStyles.muted}>{floorMarkText(tape, units)}</p>}
       <fieldset className={styles.tapeColours}>
         <legend className={fieldStyles.fieldLabel}>in</legend>
         {TAPE_COLOURS.map((colour) => (

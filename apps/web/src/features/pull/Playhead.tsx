@@ -4,6 +4,8 @@ import {
   formatTime,
   frameAtOrAfter,
   type CompleteVerdict,
+  isInAutomaticPart,
+  type ShotPlan,
   type UnitSystem,
 } from '@still-heron/core';
 import { useAppSelector } from '../../shared/store/hooks';
@@ -11,6 +13,7 @@ import type { PullChartLayout } from './pullChartLayout';
 import styles from './Playhead.module.css';
 
 interface Props {
+  readonly plan: ShotPlan;
   readonly layout: PullChartLayout;
   readonly verdict: CompleteVerdict | null;
   readonly units: UnitSystem;
@@ -19,7 +22,7 @@ interface Props {
 const FLAG_WIDTH = 190;
 
 /** Playhead with the focus distance. Only this component follows the time, so that playing redraws nothing else. */
-export function Playhead({ layout, verdict, units }: Props) {
+export function Playhead({ plan, layout, verdict, units }: Props) {
   const timeS = useAppSelector((state) => state.session.timeS);
   const { top, right, left, lanes, bottom } = layout;
   const x = layout.x(timeS);
@@ -37,6 +40,7 @@ export function Playhead({ layout, verdict, units }: Props) {
           timeS={timeS}
           verdict={verdict}
           units={units}
+          isLeft={isInAutomaticPart(plan, timeS)}
         />
       )}
     </g>
@@ -49,26 +53,31 @@ function Flag({
   timeS,
   verdict,
   units,
+  isLeft,
 }: {
   readonly x: number;
   readonly frame: number;
   readonly timeS: number;
   readonly verdict: CompleteVerdict;
   readonly units: UnitSystem;
+  /** To autofocus */
+  readonly isLeft: boolean;
 }) {
   const { focusMm, nearMm, farMm } = verdict.track;
   return (
     <g transform={`translate(${x},2)`}>
       <rect width={FLAG_WIDTH} height={38} rx={3} className={styles.flag} />
       <text x={8} y={17} className={styles.flagDistance}>
-        {formatDistance(focusMm[frame]!, units)}
+        {isLeft ? 'autofocus' : formatDistance(focusMm[frame]!, units)}
       </text>
       <text x={FLAG_WIDTH - 8} y={17} textAnchor="end" className={styles.flagTime}>
         {formatTime(timeS)}
       </text>
-      <text x={8} y={33} className={styles.flagZone}>
-        sharp {formatDistanceFigure(nearMm[frame]!, units)} – {formatDistanceFigure(farMm[frame]!, units)}
-      </text>
+      {!isLeft && (
+        <text x={8} y={33} className={styles.flagZone}>
+          sharp {formatDistanceFigure(nearMm[frame]!, units)} – {formatDistanceFigure(farMm[frame]!, units)}
+        </text>
+      )}
     </g>
   );
 }

@@ -8,6 +8,7 @@ import { memoByValue } from '../../shared/memoByValue';
 import { type Size, useSize } from '../../shared/useSize';
 import { itemSelected, playheadMoved, playStopped } from '../shot/sessionSlice';
 import type { AxisDomain } from '../../charts/axisScale';
+import { AutomaticParts } from './AutomaticParts';
 import { BeatLanes } from './BeatLanes';
 import { type PullChartLayout, pullChartLayout } from './pullChartLayout';
 import { PullChartAxes } from './PullChartAxes';
@@ -71,6 +72,7 @@ function Channel({ plan, verdict, units, size }: Props & { readonly size: Size }
       <g clipPath="url(#plot)">
         <PullAndSoftShades layout={layout} top={top} bottom={bottom} />
         <path d={layout.band} data-testid="zone-of-line" className={styles.zoneOfLine} />
+        <AutomaticParts plan={plan} layout={layout} />
         {layout.subjects.map(({ id, path, subjectIndex }) => (
           <path
             key={id}
@@ -92,7 +94,7 @@ function Channel({ plan, verdict, units, size }: Props & { readonly size: Size }
       <Speed layout={layout} />
       <MoveWords layout={layout} />
       {view && <TimeStrip layout={layout} view={view} durationS={plan.durationS} onPan={pan} />}
-      <Playhead layout={layout} verdict={verdict} units={units} />
+      <Playhead plan={plan} layout={layout} verdict={verdict} units={units} />
       <TrackStart {...handles} />
       <PullHandles {...handles} />
       <CoursePoints {...handles} />

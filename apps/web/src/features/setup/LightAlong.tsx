@@ -60,17 +60,19 @@ export function LightAlong({ plan }: { readonly plan: ShotPlan }) {
       </div>
       {lightReadings.length > 0 && (
         <>
-          <NumberField
-            label="exposure may be off by"
-            unit="stops"
-            decimals={2}
-            step={0.05}
-            {...PLAN_LIMITS.toleranceStops}
-            value={toleranceStops}
-            onChange={(stops, gesture) =>
-              edit('change the tolerance of the exposure', (now) => setExposure(now, { toleranceStops: stops }), gesture)
-            }
-          />
+          <div className={styles.tolerance}>
+            <NumberField
+              label="exposure may be off by"
+              unit="stops"
+              decimals={2}
+              step={0.05}
+              {...PLAN_LIMITS.toleranceStops}
+              value={toleranceStops}
+              onChange={(stops, gesture) =>
+                edit('change the tolerance of the exposure', (now) => setExposure(now, { toleranceStops: stops }), gesture)
+              }
+            />
+          </div>
           <ExposureChart plan={plan} />
           <p className={textStyles.muted}>
             {irisFollowText(plan)} Between two readings the light is taken to change evenly. Pull shows the zone as it changes.

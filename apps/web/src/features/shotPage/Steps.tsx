@@ -1,5 +1,6 @@
 import {
   activeBeats,
+  automaticParts,
   autofocusRisk,
   floorTimes,
   isAllAutomatic,
@@ -113,7 +114,8 @@ function pullState(plan: ShotPlan, judged: PlanVerdict | null): StepState {
   if (plan.marks.length === 0) return 'untouched';
   if (!judged || judged.verdict.status === 'incomplete') return 'in-progress';
   if (isAllAutomatic(plan)) return autofocusState(plan);
-  return judged.verdict.outcome === 'sharp' ? 'ready' : 'check';
+  if (judged.verdict.outcome !== 'sharp') return 'check';
+  return automaticParts(plan).length > 0 ? autofocusState(plan) : 'ready';
 }
 
 /** Focus that is left to the camera needs attention while it is at risk, or can't be used. */
@@ -126,5 +128,6 @@ function autofocusState(plan: ShotPlan): StepState {
 function stopState(plan: ShotPlan, rate: KeepRate | null): StepState {
   if (isAllAutomatic(plan) && plan.beats.length > 0) return autofocusState(plan);
   if (!rate) return 'untouched';
-  return rate.keepRate >= plan.goals.targetKeepRate ? 'ready' : 'check';
+  if (rate.keepRate < plan.goals.targetKeepRate) return 'check';
+  return automaticParts(plan).length > 0 ? autofocusState(plan) : 'ready';
 }

@@ -7,6 +7,7 @@ import {
   errorSources,
   PLAN_LIMITS,
   setCameraErrors,
+  setCameraMiss,
   setHand,
   type ShotPlan,
   type SizedError,
@@ -94,7 +95,7 @@ function withError(plan: ShotPlan, source: ErrorSource, value: number): ShotPlan
     case 'camera-timing':
       return setCameraErrors(plan, { timingSigmaS: value });
     case 'camera-stop':
-      return setCameraErrors(plan, { stopSigmaMm: value });
+      return setCameraMiss(plan, value);
     default:
       return plan;
   }

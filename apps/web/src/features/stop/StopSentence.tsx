@@ -1,5 +1,5 @@
 import { formatStop, type HowWide, type KeepRate, type ShotPlan } from '@still-heron/core';
-import { howWideText, lightText, of100, keepRateLines } from '@still-heron/wording';
+import { automaticPartsSentence, howWideText, lightText, of100, keepRateLines } from '@still-heron/wording';
 import { useState } from 'react';
 import clsx from 'clsx';
 import { Explain } from '../../ui/fields/Explain';
@@ -32,7 +32,11 @@ export function StopSentence({ plan, wide, rate, progress, offered, onEnough, on
   return (
     <>
       <Sentence
-        parts={wide === null ? [{ tone: 'plain', text: 'Simulating takes …' }] : howWideText(wide, plan)}
+        parts={
+          wide === null
+            ? [{ tone: 'plain', text: 'Simulating takes …' }]
+            : [...howWideText(wide, plan), ...automaticPartsSentence(plan)]
+        }
         testId="how-wide"
         role="status"
       />

@@ -1,4 +1,12 @@
-import { autofocusRisk, evaluatePull, isAllAutomatic, ringOf, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import {
+  automaticParts,
+  autofocusRisk,
+  evaluatePull,
+  isAllAutomatic,
+  ringOf,
+  type ShotPlan,
+  type UnitSystem,
+} from '@still-heron/core';
 import { narrate } from '@still-heron/wording';
 import type { ShotSummary } from './protocol';
 
@@ -25,7 +33,19 @@ export function summarise(plan: ShotPlan, units: UnitSystem): ShotSummary {
     from: fromFrame / verdict.frameCount,
     to: toFrame / verdict.frameCount,
   }));
-  return { outcome: isPulled ? verdict.outcome : autofocusOutcome(plan), parts, sketch: isPulled ? sketch : [], softSpans };
+  return {
+    outcome: isPulled ? withAutofocus(verdict.outcome, plan) : autofocusOutcome(plan),
+    parts,
+    sketch: isPulled ? sketch : [],
+    softSpans,
+  };
+}
+
+/** Outcome of what is planned, or of a part that is left to autofocus if that is worse. */
+function withAutofocus(outcome: ShotSummary['outcome'], plan: ShotPlan): ShotSummary['outcome'] {
+  if (automaticParts(plan).length === 0) return outcome;
+  const left = autofocusOutcome(plan);
+  return left === 'autofocus-refused' || (left === 'autofocus-at-risk' && outcome === 'sharp') ? left : outcome;
 }
 
 function autofocusOutcome(plan: ShotPlan): ShotSummary['outcome'] {
