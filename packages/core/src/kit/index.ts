@@ -103,6 +103,8 @@ export {
   writeTable,
   yesNoColumn,
 } from './csv/columns.js';
+export { cameraTable, readCameraTable } from './csv/cameraTable.js';
+export { readRigTable, rigTable } from './csv/rigTable.js';
 export { lensTable, MAX_KIT_ITEMS, readLensTable, readWheelTable, wheelTable } from './csv/kitTables.js';
 export { readScale } from './csv/readScale.js';
 export {

@@ -1,5 +1,5 @@
 import type { KitItemView } from '@still-heron/contract';
-import { type KitKind, kitName, lensTable, wheelTable } from '@still-heron/core';
+import { cameraTable, type KitKind, kitName, lensTable, rigTable, wheelTable } from '@still-heron/core';
 import { KIND_WORDS, itemLine } from '@still-heron/wording';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { Dropdown } from 'antd';
@@ -113,6 +113,9 @@ function useRows(kind: KitKind, items: readonly KitItemView[], query: string) {
   );
 }
 
+/** How each kind is written as a table. */
+const TABLES = { cameras: cameraTable, lenses: lensTable, wheels: wheelTable, rigs: rigTable } as const;
+
 interface FileMenuProps {
   readonly kind: KitKind;
   readonly items: readonly KitItemView[];
@@ -121,8 +124,7 @@ interface FileMenuProps {
 
 function FileMenu({ kind, items, onRead }: FileMenuProps) {
   const asTable = () => {
-    const list = items.map(({ item }) => item);
-    const table = kind === 'lenses' ? lensTable(list as never) : wheelTable(list as never);
+    const table = TABLES[kind](items.map(({ item }) => item) as never);
     saveFile(`still-heron-${kind}.csv`, printCsv(table), 'text/csv');
   };
   return (
@@ -139,9 +141,11 @@ function FileMenu({ kind, items, onRead }: FileMenuProps) {
               </a>
             ),
           },
-          ...(kind === 'lenses' || kind === 'wheels'
-            ? [{ key: 'table', label: `${KIND_WORDS[kind].many} as a CSV table`, onClick: asTable }]
-            : []),
+          {
+            key: 'table',
+            label: `${KIND_WORDS[kind].many} as a CSV table${kind === 'cameras' ? ', without their tests' : ''}`,
+            onClick: asTable,
+          },
         ],
       }}
     >

@@ -1,6 +1,15 @@
 import { KIT_FORMAT } from './kitFormat';
 import type { KitFile } from '@still-heron/contract';
-import { type Problem, problem, readLensTable, readWheelTable } from '@still-heron/core';
+import {
+  type CsvReading,
+  type KitKind,
+  type Problem,
+  problem,
+  readCameraTable,
+  readLensTable,
+  readRigTable,
+  readWheelTable,
+} from '@still-heron/core';
 import { parseCsv } from '../../../shared/files/csv';
 
 export type KitFileReading =
@@ -9,20 +18,22 @@ export type KitFileReading =
 const EMPTY: KitFile = { format: KIT_FORMAT, schema: 1, cameras: [], lenses: [], wheels: [], rigs: [] };
 
 /**
- * Reads a kit file: a whole kit as JSON, or a table of lenses or wheels as CSV. The first line tells which. The server checks
+ * Reads a kit file: a whole kit as JSON, or a table of cameras, lenses, wheels or rigs as CSV. The first line tells which. The server checks
  * the contents of a JSON file.
  */
 export function readKitFile(text: string): KitFileReading {
   const given = text.replace(/^\uFEFF/, '').trim();
   if (given.startsWith('{') || given.startsWith('[')) return readJson(given);
   const table = parseCsv(text);
-  const isWheels = table[0]?.some((heading) => /wheel\W*deg/i.test(heading)) ?? false;
-  if (isWheels) {
-    const reading = readWheelTable(table);
-    return reading.status === 'unread' ? reading : { status: 'read', file: { ...EMPTY, wheels: [...reading.items] } };
-  }
-  const reading = readLensTable(table);
-  return reading.status === 'unread' ? reading : { status: 'read', file: { ...EMPTY, lenses: [...reading.items] } };
+  const hasHeading = (pattern: RegExp) => table[0]?.some((heading) => pattern.test(heading)) ?? false;
+  if (hasHeading(/wheel\W*deg/i)) return withItems('wheels', readWheelTable(table));
+  if (hasHeading(/^\s*camera\s*$/i)) return withItems('cameras', readCameraTable(table));
+  if (hasHeading(/^\s*rig\s*$/i)) return withItems('rigs', readRigTable(table));
+  return withItems('lenses', readLensTable(table));
+}
+
+function withItems(kind: KitKind, reading: CsvReading<unknown>): KitFileReading {
+  return reading.status === 'unread' ? reading : { status: 'read', file: { ...EMPTY, [kind]: [...reading.items] } };
 }
 
 function readJson(given: string): KitFileReading {
