@@ -1,3 +1,4 @@
+export { trimmedPlans } from './solvers/trimmedPlans.js';
 export { type FocusReference, focusReferences } from './focusReferences.js';
 export { type FillRingDeg, focusTrack, type FocusTrack, type TrackPull } from './focusTrack.js';
 export { followSpeed, type FollowSpeed } from './followSpeed.js';

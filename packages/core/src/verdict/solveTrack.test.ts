@@ -1,6 +1,6 @@
 import { longShot, twoPeople } from '../../test/plans';
 import { addStay, addSubject, changeBeat, changePull, checkPlan, newPlan, setStop, type ShotPlan } from '../plan/index';
-import { fewestHolds, solveTrack, tubeOf } from '../track/index';
+import { fewestHolds, solveTrack, trimmedPlans, tubeOf } from '../track/index';
 import { evaluatePull } from './evaluatePull';
 import type { CompleteVerdict } from './pullVerdict';
 
@@ -42,6 +42,32 @@ describe('the fewest holds', () => {
     });
     const elsewhere = changePull(cued, 'pull-1', { target: { kind: 'distance', distanceMm: 9000 } });
     expect(solveTrack(elsewhere, 'fewest-holds')!.plan.focusTrack.pulls[0]).toMatchObject({ id: 'pull-2', cue: '' });
+  });
+
+  test('a beat of which a share is enough gives up its end to the change, and both beats are kept', () => {
+    const tight = changeBeat(changeBeat(twoPeople(), 'beat-1', { toS: 5 }), 'beat-2', { fromS: 5, toS: 10 });
+    expect(judged(solveTrack(tight, 'fewest-holds')!.plan).beats.every(({ kept }) => kept)).toBe(false);
+    // 24 of her 120 frames may be lost: a second for a hand that needs less
+    const laid = solveTrack(changeBeat(tight, 'beat-1', { requiredShare: 0.8 }), 'fewest-holds')!;
+    const verdict = judged(laid.plan);
+    expect(verdict.beats.map(({ kept }) => kept)).toEqual([true, true]);
+    expect(laid.plan.focusTrack.pulls[0]!.startS + laid.plan.focusTrack.pulls[0]!.durationS).toBeLessThanOrEqual(5 + 1e-6);
+    expect(verdict.pulls[0]!.grade).not.toBe('too-hard');
+    // so does the start of the second
+    const late = solveTrack(changeBeat(tight, 'beat-2', { requiredShare: 0.8 }), 'fewest-holds')!;
+    expect(judged(late.plan).beats.map(({ kept }) => kept)).toEqual([true, true]);
+    expect(late.plan.focusTrack.pulls[0]!.startS).toBeGreaterThanOrEqual(5 - 1 / 24 - 1e-6);
+  });
+
+  test('a key moment at its end is not given up', () => {
+    const tight = changeBeat(changeBeat(twoPeople(), 'beat-1', { toS: 5 }), 'beat-2', { fromS: 5, toS: 10 });
+    const plan = changeBeat(tight, 'beat-1', { requiredShare: 0.8, keyMomentS: 4.9 });
+    for (const { beats } of trimmedPlans(plan)) {
+      const [beat] = beats;
+      expect(beat!.fromS).toBeLessThanOrEqual(4.9);
+      expect(beat!.toS).toBeGreaterThan(4.9);
+    }
+    expect(trimmedPlans(tight)).toEqual([]);
   });
 
   test('without time in between the hand goes as fast as it can, and the fewest frames go soft', () => {

@@ -23,6 +23,7 @@ import { fewestLostFrames } from './fewestLostFrames.js';
 import { bestFixedHold } from './bestFixedHold.js';
 import { type Impossibility, findImpossible, possibleTube, reachableTube } from './tubeRoom.js';
 import { maxRingDegPerS } from './maxRingSpeed.js';
+import { trimmedPlans } from './trimmedPlans.js';
 
 /**
  * How the pulls are worked out: as few holds as possible; least turn while following the action; one fixed angle; or the
@@ -52,7 +53,8 @@ export interface SolverOptions {
 /**
  * Replaces the pulls of a plan by those that the solver works out. Marks, subjects and beats stay as they are.
  *
- * `fewest-holds`: fewest holds that keep every required frame, with changes where nothing is required. If the hand is too slow
+ * `fewest-holds`: fewest holds that keep every required frame, with changes where nothing is required; a beat of which a share is enough may
+ * lose the rest at its ends. If the hand is too slow
  * for that, as few holds as possible, each change at the hand's minimum time and where it loses the fewest frames. `follow`:
  * the track with the least turn inside the tube. `fixed`: the angle that keeps the most, key moments first. `retime`: the
  * existing pulls, each at the time that loses the fewest frames. A pull to the same target keeps its cue, and never starts before it;
@@ -86,10 +88,8 @@ function solveBy(plan: ShotPlan, way: SolverWay, roomShare: number): Omit<TrackS
         impossible,
         ...pullsOfHolds(turning, tube, [placeOf(turning, reach, bestFixedHold(turning, tube), null)], []),
       };
-    case 'fewest-holds': {
-      const laid = fewestHoldsInTime(turning, reach, tube);
-      return laid && { way, impossible, ...laid };
-    }
+    case 'fewest-holds':
+      return fewestHoldsByShare(turning, reach, { tube, impossible });
     case 'retime': {
       const racked = retimePulls(turning, tube);
       return racked && { way, impossible, holds: plan.focusTrack.pulls.length + 1, ...racked };
@@ -113,10 +113,51 @@ function fewestWindows(tube: Tube): HoldWindow[] {
   });
 }
 
+/** Allowed band with what is impossible in it. */
+interface AskedTube {
+  readonly tube: Tube;
+  readonly impossible: Impossibility | null;
+}
+
+/**
+ * Fewest holds for beats as they are, or, where that takes fewer holds or is impossible, without the frames that they may lose. Of equally
+ * good ones the first, which keeps the most.
+ */
+function fewestHoldsByShare(
+  turning: SolverContext,
+  reach: RingReach,
+  asked: AskedTube,
+): Omit<TrackSolution, 'cuesGivenUp'> | null {
+  const { plan } = turning;
+  const tried = [asked, ...trimmedPlans(plan).flatMap((trimmed) => askedOf(trimmed, reach) ?? [])].flatMap(
+    ({ tube, impossible }) => {
+      const laid = fewestHoldsInTime(turning, reach, tube);
+      return laid ? [{ way: 'fewest-holds' as const, impossible, ...laid }] : [];
+    },
+  );
+  const lost = ({ impossible, isInTime }: (typeof tried)[number]) => (impossible ? 2 : 0) + (isInTime ? 0 : 1);
+  const [best] = tried.sort((a, b) => lost(a) - lost(b) || a.holds - b.holds);
+  if (!best) return null;
+  const { isInTime: _, ...solution } = best;
+  return solution;
+}
+
+/** null if nothing is required, or nothing that is possible. */
+function askedOf(plan: ShotPlan, reach: RingReach): AskedTube | null {
+  const asked = tubeOf(plan);
+  const tube = possibleTube(asked, reach);
+  if (!tube.required.includes(1)) return null;
+  return { tube, impossible: findImpossible(asked, maxRingDegPerS(plan) / plan.captureFps, plan.captureFps) };
+}
+
 /**
  * Fewest holds that the hand reaches in time. If there are none: the fewest regardless of the hand, losing the fewest frames.
  */
-function fewestHoldsInTime(turning: SolverContext, reach: RingReach, tube: Tube): HeldTrack | null {
+function fewestHoldsInTime(
+  turning: SolverContext,
+  reach: RingReach,
+  tube: Tube,
+): (HeldTrack & { readonly isInTime: boolean }) | null {
   const { captureFps, durationS } = turning.plan;
   const windows = reachableHolds(tube, turning);
   if (windows !== null) {
@@ -128,7 +169,7 @@ function fewestHoldsInTime(turning: SolverContext, reach: RingReach, tube: Tube)
       placed.push(placeOf(turning, reach, hold, before));
       if (before) spans.push({ earliestS: before.leavesFrame / captureFps, latestEndS: hold.firstNeeded / captureFps });
     }
-    return placed.length - 1 > PLAN_LIMITS.moves.max ? null : pullsOfHolds(turning, tube, placed, spans);
+    return placed.length - 1 > PLAN_LIMITS.moves.max ? null : { isInTime: true, ...pullsOfHolds(turning, tube, placed, spans) };
   }
   const offered = fewestWindows(tube).map((hold) => placeOf(turning, reach, hold, null));
   const places = offered.filter(({ ringDeg }, index) => offered.findIndex((other) => other.ringDeg === ringDeg) === index);
@@ -142,12 +183,8 @@ function fewestHoldsInTime(turning: SolverContext, reach: RingReach, tube: Tube)
     earliestS: (jumps[index - 1]?.byFrame ?? 0) / captureFps,
     latestEndS: jumps[index + 1] ? jumps[index + 1]!.fromFrame / captureFps : durationS,
   }));
-  return pullsOfHolds(
-    turning,
-    tube,
-    [first, ...jumps.map(({ to }) => to)].map((at) => places[at]!),
-    spans,
-  );
+  const placed = [first, ...jumps.map(({ to }) => to)].map((at) => places[at]!);
+  return { isInTime: false, ...pullsOfHolds(turning, tube, placed, spans) };
 }
 
 type HeldTrack = Pick<TrackSolution, 'plan' | 'holds' | 'timings'>;

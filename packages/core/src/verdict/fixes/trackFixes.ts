@@ -10,7 +10,7 @@ import {
   type ShotPlan,
   targetMm,
 } from '../../plan/index.js';
-import { focusReferences, focusTrack, solveTrack, tubeOf } from '../../track/index.js';
+import { focusReferences, focusTrack, solveTrack, trimmedPlans, type Tube, tubeOf } from '../../track/index.js';
 import type { CompleteVerdict, SoftSpan } from '../pullVerdict.js';
 import { type FixBase, knownOutside, smallestBest, type TriedFix, tryFix } from './fix.js';
 import { blamedPulls } from './pullFixes.js';
@@ -115,7 +115,8 @@ export function splitFixes(base: FixBase): TriedFix[] {
   const ring = ringOf(plan.optics.lens);
   const track = focusTrack(plan, ring);
   if (track === null) return [];
-  const tube = tubeOf(plan);
+  // beats of which a share is enough may lose frames at their ends
+  const tubes = [plan, ...trimmedPlans(plan)].map(tubeOf);
   const settings = [null, ...track.pulls];
   return settings.flatMap((pull, index) => {
     const next = track.pulls[index];
@@ -123,13 +124,11 @@ export function splitFixes(base: FixBase): TriedFix[] {
     if (position.target.kind !== 'mark' && position.target.kind !== 'distance') return [];
     const [fromS, toS] = [pull?.endS ?? 0, next?.startS ?? plan.durationS];
     if (!verdict.softSpans.some((span) => span.fromS < toS && span.toS > fromS)) return [];
-    let [low, high] = [-Infinity, Infinity];
-    const first = Math.ceil(fromS * plan.captureFps - 1e-6);
-    for (let frame = first; frame < Math.min(toS * plan.captureFps, tube.required.length); frame++) {
-      if (!tube.required[frame]) continue;
-      [low, high] = [Math.max(low, tube.lowDeg[frame]!), Math.min(high, tube.highDeg[frame]!)];
-    }
-    if (low > high || low === -Infinity) return [];
+    const room = tubes
+      .map((tube) => commonRoom(tube, fromS * plan.captureFps, toS * plan.captureFps))
+      .find((one) => one !== null);
+    if (!room) return [];
+    const [low, high] = room;
     const fromMm = position.distanceMm;
     const at = (mm: number): FocusTarget => ({ kind: 'distance', distanceMm: targetMm(mm) });
     const middleMm = ring.distanceAt((low + high) / 2);
@@ -148,6 +147,16 @@ export function splitFixes(base: FixBase): TriedFix[] {
       );
     return [...splits, ...inPlace];
   });
+}
+
+/** Ring angles that all required frames of a span allow; null if there are none, or nothing is required. */
+function commonRoom({ lowDeg, highDeg, required }: Tube, fromFrame: number, toFrame: number): readonly [number, number] | null {
+  let [low, high] = [-Infinity, Infinity];
+  for (let frame = Math.ceil(fromFrame - 1e-6); frame < Math.min(toFrame, required.length); frame++) {
+    if (!required[frame]) continue;
+    [low, high] = [Math.max(low, lowDeg[frame]!), Math.min(high, highDeg[frame]!)];
+  }
+  return low > high || low === -Infinity ? null : [low, high];
 }
 
 /** Steps of a distance that can be taped, coarsest first, in mm. */
