@@ -14,8 +14,10 @@ export function useAfterPause<T>(
   pauseMs: number,
 ): { readonly of: ShotPlan; readonly found: T } | null {
   const [known, setKnown] = useState<{ readonly of: ShotPlan; readonly found: T } | null>(null);
+  const isKnown = known?.of === plan;
   useEffect(() => {
-    if (plan === null) return undefined;
+    // after an undo the plan is one that is known already
+    if (plan === null || isKnown) return undefined;
     let isCurrent = true;
     const timer = setTimeout(() => {
       void work(plan).then((found) => isCurrent && setKnown({ of: plan, found }));
@@ -24,6 +26,6 @@ export function useAfterPause<T>(
       isCurrent = false;
       clearTimeout(timer);
     };
-  }, [plan, work, pauseMs]);
+  }, [plan, isKnown, work, pauseMs]);
   return known;
 }
