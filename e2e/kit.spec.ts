@@ -63,7 +63,9 @@ test('a lens is calibrated, used in a shot, changed, and updated in the shot', a
   await saved(page);
 
   // a shot uses it
-  const { shotId } = await heron.openCopy('9C', 'setup', (plan) => changeMark(plan, plan.marks[1]!.id, { method: 'picture' }));
+  const { shotId, productionId } = await heron.openCopy('9C', 'setup', (plan) =>
+    changeMark(plan, plan.marks[1]!.id, { method: 'picture' }),
+  );
   await pick(page, 'Lens', 'Loft 85');
   // a tape to the image plane does not change with the lens; what was read off the ring does
   const stale = page.getByLabel('Stale distances');
@@ -81,6 +83,10 @@ test('a lens is calibrated, used in a shot, changed, and updated in the shot', a
   await fill(page, 'point-reading-2', String(Number(await reading.inputValue()) + 9));
   await expect(ring).not.toHaveAttribute('aria-valuetext', before!);
   await saved(page);
+
+  // the list of shots says so
+  await heron.open(`/productions/${productionId}/shots`);
+  await expect(page.getByText('Kit has changed: lens')).toBeVisible();
 
   // the shot shows the change and its effect; after an update the distances must be measured again
   await heron.open(`/shots/${shotId}/setup`);

@@ -39,7 +39,7 @@ export {
 export { beatText, REQUIREMENT_WORDS } from './plan/beatText.js';
 export { fullText } from './plan/roomText.js';
 export { changesText, differenceLines, differenceSummary, shotDifferenceLines } from './plan/differenceText.js';
-export { gearDifferenceLines, gearEffectText } from './plan/gearText.js';
+export { gearDifferenceLines, gearEffectText, kitChangedText } from './plan/gearText.js';
 export { keepsDistanceText, METHOD_WORDS, methodName } from './plan/methodText.js';
 export { floorMarkText, spotTapeText } from './floor/spotText.js';
 export { automaticPartsSentence, methodList, methodsText, partResult, partTimes } from './plan/methodPartText.js';

@@ -15,7 +15,7 @@ import {
   formatTimeFigure,
   type PlanComparison,
 } from '@still-heron/core';
-import { counted, figure } from '../figure.js';
+import { counted, figure, listed } from '../figure.js';
 import { HOLD_WORDS, LENS_AUTOFOCUS_WORDS, PULLER_WORDS, RESPONSE_WORDS, SUPPORT_WORDS, TEST_WORDS } from '../kit/kitText.js';
 
 /** Label of a field, and how its value is printed. */
@@ -157,4 +157,9 @@ export function gearEffectText({ sharpBeforeS, sharpAfterS, marks }: PlanCompari
   const stale = after.marks.filter((mark, index) => mark.stale !== null && plan.marks[index]?.stale === null).length;
   if (stale > 0) parts.push(`${stale} ${stale === 1 ? 'distance' : 'distances'} to measure again`);
   return parts.length === 0 ? 'It would change nothing in this shot.' : `In this shot: ${parts.join(', ')}.`;
+}
+
+/** Parts of a shot's gear that differ from the kit. */
+export function kitChangedText(parts: readonly GearPart[]): string {
+  return `Kit has changed: ${listed(parts)}`;
 }

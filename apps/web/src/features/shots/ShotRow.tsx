@@ -2,12 +2,14 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import type { ShotRowView } from '@still-heron/contract';
 import { type Attention, formatStop } from '@still-heron/core';
-import { methodList, of100, minutesText, plannedTakesText } from '@still-heron/wording';
+import { kitChangedText, methodList, of100, minutesText, plannedTakesText } from '@still-heron/wording';
+import { useMemo } from 'react';
 import { Link } from 'react-router';
 import clsx from 'clsx';
 import type { ShotSummary } from '../../shared/workers/protocol';
 import { TrackSketch } from './TrackSketch';
 import type { Forecast } from './useForecasts';
+import { changedParts, type WholeKit } from './wholeKit';
 import { Button } from '../../ui/Button';
 import styles from './ShotRow.module.css';
 import { TonedText } from '../../ui/Sentence';
@@ -16,6 +18,7 @@ import textStyles from '../../ui/text.module.css';
 interface Props {
   readonly shot: ShotRowView;
   readonly forecast: Forecast;
+  readonly kit: WholeKit;
   /** Only in shooting order can rows be moved */
   readonly isMovable: boolean;
   readonly isNewScene: boolean;
@@ -36,7 +39,7 @@ const STATE_WORDS: Readonly<Record<ShotSummary['outcome'], string>> = {
 };
 
 /** Row of a shot: slate and title, set-up, sketch of its track, and outcome. */
-export function ShotRow({ shot, forecast, isMovable, isNewScene, onDuplicate, onRemove }: Props) {
+export function ShotRow({ shot, forecast, kit, isMovable, isNewScene, onDuplicate, onRemove }: Props) {
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id: shot.id,
     disabled: !isMovable,
@@ -76,7 +79,7 @@ export function ShotRow({ shot, forecast, isMovable, isNewScene, onDuplicate, on
           <span data-testid="shot-slate" className={styles.shotSlate}>
             {shot.slate}
           </span>
-          <ShotHeading shot={shot} />
+          <ShotHeading shot={shot} forecast={forecast} kit={kit} />
           <TrackSketch summary={summary} />
           <Kept forecast={forecast} />
           <ShotOutcome summary={summary} isSeldom={isSeldom(forecast)} />
@@ -87,7 +90,8 @@ export function ShotRow({ shot, forecast, isMovable, isNewScene, onDuplicate, on
   );
 }
 
-function ShotHeading({ shot: { title, setup } }: Pick<Props, 'shot'>) {
+function ShotHeading({ shot: { title, setup }, forecast: { plan }, kit }: Pick<Props, 'shot' | 'forecast' | 'kit'>) {
+  const changed = useMemo(() => (plan ? changedParts(plan, kit) : []), [plan, kit]);
   return (
     <span className={styles.shotWhat}>
       <span className={styles.shotTitle}>{title || 'Untitled'}</span>
@@ -99,6 +103,7 @@ function ShotHeading({ shot: { title, setup } }: Pick<Props, 'shot'>) {
           · {methodList([setup.method, ...setup.laterMethods])}
         </span>
       )}
+      {changed.length > 0 && <span className={textStyles.toneEdge}>{kitChangedText(changed)}</span>}
     </span>
   );
 }

@@ -30,6 +30,7 @@ import { ShotRow } from './ShotRow';
 import { ShotRows } from './ShotRows';
 import { byAttention, dayTotals, useForecasts } from './useForecasts';
 import { useShotActions } from './useShotActions';
+import { useWholeKit } from './wholeKit';
 import { Button } from '../../ui/Button';
 import { Key } from '../../ui/Key';
 import textStyles from '../../ui/text.module.css';
@@ -81,6 +82,11 @@ function AboveShots({ production, forecasts }: AboveShotsProps) {
   );
 }
 
+/** Whether a plan of the list is loaded: the kit comes after it. */
+function hasPlan(shots: readonly ShotRowView[], forecasts: ReturnType<typeof useForecasts>): boolean {
+  return shots.some(({ id }) => forecasts.get(id)!.plan !== null);
+}
+
 const ORDERS = [
   { value: 'shooting', word: 'in shooting order' },
   { value: 'attention', word: 'what needs attention first' },
@@ -93,12 +99,10 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
   const [sorting, setSorting] = useState<'shooting' | 'attention'>('shooting');
   const units = useUnits();
   const forecasts = useForecasts(production.id, shots, units);
+  const kit = useWholeKit(hasPlan(shots, forecasts));
   useKeys('n', () => void actions.create());
   useKeys('mod+z', () => void actions.takeBack(), { preventDefault: true });
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useRowSensors();
 
   async function onDragEnd({ active, over }: DragEndEvent): Promise<void> {
     if (!over || active.id === over.id) return;
@@ -135,6 +139,7 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
                 <ShotRow
                   shot={shot}
                   forecast={forecasts.get(shot.id)!}
+                  kit={kit}
                   isMovable={sorting === 'shooting'}
                   isNewScene={sorting === 'shooting' && shot.scene !== shots[index - 1]?.scene}
                   onDuplicate={() => void actions.duplicate(shot)}
@@ -146,6 +151,14 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
         </SortableContext>
       </DndContext>
     </section>
+  );
+}
+
+/** Rows are moved by pointer and by keyboard. */
+function useRowSensors() {
+  return useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
 }
 
