@@ -115,6 +115,36 @@ export function cameraAxisAt(
   return now;
 }
 
+/**
+ * Unit vector of the lens axis at a time: along x, along y, upwards. As `cameraAxisAt` has it, without angles while no pan is in progress: this runs
+ * for every frame.
+ */
+export function cameraForwardAt(
+  floor: FloorPlan,
+  timeS: number,
+  eyesOf: EyesOf,
+  camera: EyesPlace,
+): readonly [number, number, number] {
+  const { aims } = floor;
+  let held = aims.length - 1;
+  while (held > 0 && timeS < aims[held]!.timeS) held--;
+  const next = aims[held + 1];
+  const isPanning = next !== undefined && timeS > next.timeS - next.panS;
+  const target = targetOf(aims[held]!.at, eyesOf);
+  if (!isPanning && target !== null) {
+    const dx = target.xMm - camera.xMm;
+    const dy = target.yMm - camera.yMm;
+    const dz = (target.heightMm ?? camera.heightMm) - camera.heightMm;
+    const length = Math.sqrt(dx * dx + dy * dy + dz * dz);
+    if (dx !== 0 || dy !== 0) return [dx / length, dy / length, dz / length];
+  }
+  const { headingDeg: heading, tiltDeg } = cameraAxisAt(floor, timeS, eyesOf, camera);
+  const tilt = (tiltDeg * Math.PI) / 180;
+  const level = Math.cos(tilt);
+  const rad = (heading * Math.PI) / 180;
+  return [Math.cos(rad) * level, Math.sin(rad) * level, Math.sin(tilt)];
+}
+
 type EyesOf = (subjectId: string) => EyesPlace | null;
 
 /** Axis of an aim that is reached; of the one before it if it has none of its own. */
@@ -126,10 +156,16 @@ function heldAxis(aims: FloorPlan['aims'], held: number, camera: EyesPlace, eyes
   return LEVEL_ALONG_X;
 }
 
+/** Point that an aim goes through, level with the lens if it has no height; null for a heading, and for a subject who is not on the floor. */
+function targetOf(at: FloorPlan['aims'][number]['at'], eyesOf: EyesOf): (Place & { readonly heightMm: number | null }) | null {
+  if (at.kind === 'subject') return eyesOf(at.subjectId);
+  return at.kind === 'point' ? at : null;
+}
+
 /** Direction to an aim; null for one at the camera's own place, or at a subject who is not on the floor. */
 function axisTo(at: FloorPlan['aims'][number]['at'], camera: EyesPlace, eyesOf: EyesOf): LensAxis | null {
   if (at.kind === 'heading') return { headingDeg: at.deg, tiltDeg: at.tiltDeg ?? 0 };
-  const target = at.kind === 'subject' ? eyesOf(at.subjectId) : at;
+  const target = targetOf(at, eyesOf);
   if (target === null) return null;
   const [dx, dy] = [target.xMm - camera.xMm, target.yMm - camera.yMm];
   if (dx === 0 && dy === 0) return null;

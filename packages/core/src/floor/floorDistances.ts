@@ -1,11 +1,13 @@
-import { cameraPoses, keptByTime } from './cameraPoses.js';
-import { drawnFiller, posesOf } from './drawnFocus.js';
+import { cameraPoses, keptByTime, posesByFrame } from './cameraPoses.js';
+import { drawnFiller } from './drawnFocus.js';
 import type { FloorPlan } from './floorPlan.js';
+import { keptBySubject, lastKept } from './lastKept.js';
 import { type Mark, markDistances } from './mark.js';
 import { placeAt, placeOfMark, placeOnPath } from './markPlace.js';
 import type { Place } from './place.js';
-import { type CameraPose, focusTo, see, type Sighting } from './sighting.js';
+import { type CameraPose, focusTo, type FramePose, see, type Sighting } from './sighting.js';
 import { distanceAtTime, fillDistances, pathPositionAt, type Subject } from './subject.js';
+import { type SubjectTrack, subjectTrack } from './subjectTrack.js';
 
 /** Focus distances of all subjects over time. */
 export interface FloorDistances {
@@ -18,7 +20,9 @@ export interface FloorDistances {
   /** Heading of the lens axis in degrees */
   headingAt(timeS: number): number;
   /** The camera by frame; not to be asked for without a floor plan. @param timesS - as in `fillFocusMm` */
-  posesOver(timesS: Float64Array): readonly CameraPose[];
+  posesOver(timesS: Float64Array): readonly FramePose[];
+  /** Where a subject is by frame. @param timesS - as in `fillFocusMm` */
+  placesOver(subject: Subject, timesS: Float64Array): SubjectTrack;
   /** Where the camera is, and where it looks; null without a floor plan */
   cameraAt(timeS: number): CameraPose | null;
   /** Where a subject is in the scene; without a place only its focus distance is known */
@@ -64,10 +68,10 @@ export const STANDING_EYES_MM = 1620;
 export function floorDistances(floor: FloorPlan | null, subjects: readonly Subject[], marks: readonly Mark[]): FloorDistances {
   const taped = markDistances(marks);
   const markOf = new Map(marks.map((mark) => [mark.id, mark]));
-  const newPoseAt = cameraPoses(floor, subjects, markOf);
-  const poseAt = keptByTime(newPoseAt);
-  const posesOver = posesOf(newPoseAt);
-  const sightOf: SightOf = (place, heightMm, timeS) => floor && see(poseAt(timeS), place, heightMm);
+  const poseAt = keptByTime(cameraPoses(floor, subjects, markOf));
+  const placesOver = tracksOver(markOf);
+  const posesOver = lastKept(posesByFrame(floor, subjects, placesOver));
+  const sightOf: SightOf = (place, heightMm, timeS) => floor && place && see(poseAt(timeS), place, heightMm);
   const markSightings = sightingsOnArrival(subjects, marks, sightOf);
   const corrections = new Map(marks.map((mark) => [mark.id, tapeCorrectionMm(mark, markSightings.get(mark.id))]));
   const focusAtMark = (markId: string, heightMm: number, timeS: number): number => {
@@ -80,8 +84,7 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
   };
   const drawnSightAt = (markId: string, timeS: number): Sighting | null => {
     const mark = markOf.get(markId)!;
-    const place = placeOfMark(mark);
-    return place && sightOf(place, nextAtMark(subjects, mark, timeS).heightMm, timeS);
+    return sightOf(placeOfMark(mark), nextAtMark(subjects, mark, timeS).heightMm, timeS);
   };
 
   function scenePlaceAt(subject: Subject, timeS: number): ScenePlace {
@@ -111,22 +114,26 @@ export function floorDistances(floor: FloorPlan | null, subjects: readonly Subje
       const sight = drawnSightAt(markId, timeS);
       return sight === null ? taped.get(markId)! : sight.tapeMm + corrections.get(markId)!;
     },
-    sightingAt(subject, timeS) {
-      const place = placeAt(subject, markOf, timeS);
-      return place && sightOf(place, subject.heightMm, timeS);
-    },
+    sightingAt: (subject, timeS) => sightOf(placeAt(subject, markOf, timeS), subject.heightMm, timeS),
     focusMmAt,
     fillFocusMm:
       floor === null
         ? (subject, timesS, focusMm) => fillDistances(subject, taped, timesS, focusMm)
-        : drawnFiller({ posesOver, markOf, corrections, focusMmAt }),
+        : drawnFiller({ posesOver, placesOver, corrections, focusMmAt }),
     posesOver,
+    placesOver,
     scenePlaceAt,
   };
 }
 
-/** How the lens meets a place with a subject of a height; null without a floor plan. */
-type SightOf = (place: Place, heightMm: number, timeS: number) => Sighting | null;
+/** Where a subject is by frame, kept for the frames asked for last. */
+function tracksOver(markOf: ReadonlyMap<string, Mark>): (subject: Subject, timesS: Float64Array) => SubjectTrack {
+  const trackOf = keptBySubject((subject) => lastKept((timesS) => subjectTrack(subject, markOf, timesS)));
+  return (subject, timesS) => trackOf(subject)(timesS);
+}
+
+/** How the lens meets a place with a subject of a height; null without a place or a floor plan. */
+type SightOf = (place: Place | null, heightMm: number, timeS: number) => Sighting | null;
 
 /** Tape distance minus the distance that was drawn when the tape was read; 0 at marks that are only drawn. */
 function tapeCorrectionMm({ method, distanceMm, taping }: Mark, onArrival: Sighting | undefined): number {
@@ -167,8 +174,7 @@ function sightingsOnArrival(
   const sightings = new Map<string, Sighting>();
   for (const mark of marks) {
     const { heightMm, atS } = nextAtMark(subjects, mark, 0);
-    const place = placeOfMark(mark);
-    const sight = place && sightOf(place, heightMm, atS);
+    const sight = sightOf(placeOfMark(mark), heightMm, atS);
     if (sight) sightings.set(mark.id, sight);
   }
   return sightings;

@@ -1,10 +1,9 @@
 import type { EyesPlace } from './cameraAt.js';
-import type { CameraPose } from './sighting.js';
+import type { FramePose } from './sighting.js';
 import type { Landmark } from './floorPlan.js';
 import { Blocker, type Hider, Ray, type Solid, solidOfLandmark } from './solids.js';
-import type { Mark } from './mark.js';
-import { placeOfMark } from './markPlace.js';
-import { pathSpans, shareOfWalk, type Subject } from './subject.js';
+import type { Subject } from './subject.js';
+import type { SubjectTrack } from './subjectTrack.js';
 
 /** A run of frames in which something stands between the lens and what is focused on. */
 export interface HiddenRun {
@@ -45,12 +44,11 @@ function solidsOfSubject({ kind, widthMm, tallMm }: Subject): readonly Solid[] {
 
 export interface SightInput {
   readonly subjects: readonly Subject[];
-  readonly marks: readonly Mark[];
   readonly landmarks: readonly Landmark[];
-  /** Rising, one for each frame */
-  readonly timesS: Float64Array;
+  /** Where each subject is, by frame */
+  readonly placesOf: (subject: Subject) => SubjectTrack;
   /** The camera in each frame */
-  readonly poses: readonly CameraPose[];
+  readonly poses: readonly FramePose[];
 }
 
 /**
@@ -58,33 +56,22 @@ export interface SightInput {
  *
  * @returns by subject id, in order of time; only subjects that are hidden at some time
  */
-export function hiddenRuns({ subjects, marks, landmarks, timesS, poses }: SightInput): ReadonlyMap<string, HiddenRun[]> {
-  const markOf = new Map(marks.map((mark) => [mark.id, mark]));
-  const tracks = subjects.map((subject) => trackOf(subject, markOf, timesS));
+export function hiddenRuns({ subjects, landmarks, placesOf, poses }: SightInput): ReadonlyMap<string, HiddenRun[]> {
+  const tracks = subjects.map((subject) => withSolids(subject, placesOf(subject)));
   const still = landmarks
     .filter(({ tallMm }) => tallMm > 0)
     .map((landmark) => new Blocker(solidOfLandmark(landmark), { kind: 'landmark', id: landmark.id }));
   const moved = movedFrames(tracks, poses);
   const found = new Map<string, HiddenRun[]>();
   for (const track of tracks) {
-    const runs = runsOf(hiderFinder(track, tracks, still, poses), moved);
+    const others = tracks.filter((other) => other !== track);
+    const runs = runsOf(hiderFinder(track, others, still, poses), moved);
     if (runs.length > 0) found.set(track.subject.id, runs);
   }
   return found;
 }
 
-function trackOf(subject: Subject, markOf: ReadonlyMap<string, Mark>, timesS: Float64Array): Track {
-  const xMm = new Float64Array(timesS.length).fill(NaN);
-  const yMm = new Float64Array(timesS.length).fill(NaN);
-  for (const { from, to, fromFrame, toFrame } of pathSpans(subject, timesS)) {
-    const [start, end] = [from, to].map(({ markId }) => placeOfMark(markOf.get(markId)!));
-    if (!start || !end) continue;
-    for (let frame = fromFrame; frame < toFrame; frame++) {
-      const share = from === to ? 0 : shareOfWalk(from, to, timesS[frame]!);
-      xMm[frame] = start.xMm + (end.xMm - start.xMm) * share;
-      yMm[frame] = start.yMm + (end.yMm - start.yMm) * share;
-    }
-  }
+function withSolids(subject: Subject, { xMm, yMm }: SubjectTrack): Track {
   return {
     subject,
     xMm,
@@ -109,7 +96,7 @@ function runsOf(hiderAt: (frame: number) => Hider | null, moved: Uint8Array): Hi
 }
 
 /** By frame, 1 where the lens or anybody stands elsewhere than in the frame before, and in the first frame. */
-function movedFrames(tracks: readonly Track[], poses: readonly CameraPose[]): Uint8Array {
+function movedFrames(tracks: readonly Track[], poses: readonly FramePose[]): Uint8Array {
   const moved = new Uint8Array(poses.length);
   moved[0] = 1;
   for (let frame = 1; frame < moved.length; frame++)
@@ -130,11 +117,13 @@ function hasMoved(before: EyesPlace, now: EyesPlace): boolean {
  * Finds what hides a subject in a frame. Most solids lie far beside most lines, so that is looked at first, in columns of numbers: this runs
  * for every solid, subject and frame.
  */
-function hiderFinder(track: Track, tracks: readonly Track[], still: readonly Blocker[], poses: readonly CameraPose[]) {
-  const others = tracks.filter((other) => other !== track);
+function hiderFinder(track: Track, others: readonly Track[], still: readonly Blocker[], poses: readonly FramePose[]) {
   const x = Float64Array.from(still, ({ xMm }) => xMm);
   const y = Float64Array.from(still, ({ yMm }) => yMm);
   const reach2 = Float64Array.from(still, (blocker) => blocker.reach2);
+  const othersX = others.map((other) => other.xMm);
+  const othersY = others.map((other) => other.yMm);
+  const half2 = Float64Array.from(others, (other) => other.half2);
   const { xMm, yMm, subject } = track;
   const ray = new Ray();
   let nearest = Infinity;
@@ -146,10 +135,10 @@ function hiderFinder(track: Track, tracks: readonly Track[], still: readonly Blo
     by = blocker.by;
   };
   return (frame: number): Hider | null => {
-    const { camera } = poses[frame]!;
     const toX = xMm[frame]!;
     const toY = yMm[frame]!;
     if (Number.isNaN(toX)) return null;
+    const { camera } = poses[frame]!;
     ray.set(camera, toX, toY, subject.heightMm);
     const { fromX, fromY, wayX, wayY, level2 } = ray;
     nearest = Infinity;
@@ -160,13 +149,12 @@ function hiderFinder(track: Track, tracks: readonly Track[], still: readonly Blo
       if (beside * beside <= reach2[k]! * level2) tryOne(still[k]!);
     }
     for (let k = 0; k < others.length; k++) {
-      const other = others[k]!;
-      const otherX = other.xMm[frame]!;
-      const otherY = other.yMm[frame]!;
+      const otherX = othersX[k]![frame]!;
+      const otherY = othersY[k]![frame]!;
       const beside = (fromX - otherX) * wayY - (fromY - otherY) * wayX;
       // of who is nowhere it is not a number; who holds a thing, or is held, does not hide it
-      if (!(beside * beside <= other.half2 * level2) || (otherX - toX) ** 2 + (otherY - toY) ** 2 <= other.half2) continue;
-      for (const blocker of other.blockers) {
+      if (!(beside * beside <= half2[k]! * level2) || (otherX - toX) ** 2 + (otherY - toY) ** 2 <= half2[k]!) continue;
+      for (const blocker of others[k]!.blockers) {
         blocker.xMm = otherX;
         blocker.yMm = otherY;
         tryOne(blocker);

@@ -11,6 +11,9 @@ export interface CameraPose {
   readonly aimedAt: string | null;
 }
 
+/** What is asked of the camera in every frame. */
+export type FramePose = Pick<CameraPose, 'camera' | 'forward'>;
+
 /** A place as the lens meets it at one time. Lengths in mm. */
 export interface Sighting {
   readonly place: Place;
@@ -31,7 +34,7 @@ export interface Sighting {
  * @param shiftMm - the tape's correction
  * @returns at least `MIN_DEPTH_MM`
  */
-export function focusTo({ camera, forward }: CameraPose, place: Place, heightMm: number, shiftMm: number): number {
+export function focusTo({ camera, forward }: FramePose, place: Place, heightMm: number, shiftMm: number): number {
   const upMm = heightMm - camera.heightMm;
   const dx = place.xMm - camera.xMm;
   const dy = place.yMm - camera.yMm;

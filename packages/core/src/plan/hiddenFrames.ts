@@ -24,10 +24,12 @@ export function hiddenFramesOf(plan: Drawn, subjectId: string): Uint8Array | nul
 const hiddenIn = byDrawing((plan) => (plan.floor === null ? NOBODY : findHidden(plan, plan.floor)));
 
 function findHidden(plan: Drawn, { landmarks }: FloorPlan): Hidden {
-  const { subjects, marks, durationS, captureFps } = plan;
+  const { subjects, durationS, captureFps } = plan;
   const timesS = new Float64Array(countFrames(durationS, captureFps));
   for (let frame = 0; frame < timesS.length; frame++) timesS[frame] = frame / captureFps;
-  const runs = hiddenRuns({ subjects, marks, landmarks, timesS, poses: planDistances(plan).posesOver(timesS) });
+  const distances = planDistances(plan);
+  const placesOf = (subject: Drawn['subjects'][number]) => distances.placesOver(subject, timesS);
+  const runs = hiddenRuns({ subjects, landmarks, placesOf, poses: distances.posesOver(timesS) });
   const frames = new Map(
     [...runs].map(([id, spans]) => {
       const column = new Uint8Array(timesS.length);
