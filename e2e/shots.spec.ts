@@ -157,4 +157,23 @@ test('how the piece looks: a new shot begins with the production’s frame, blur
   await page.keyboard.type('3');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('img', { name: 'Delivered frame: 2.39 : 1' })).toBeVisible();
+
+  // the stop is the one that gives the look; another departs from it, and says so
+  await page.getByRole('link', { name: /^Set-up/ }).click();
+  const look = page.getByTestId('look-stop');
+  await expect(look).toHaveText(/^The background blurs to 1\.[56]\d % of the picture’s width, and the look asks for 1\.5 %\.$/);
+  await page.getByRole('slider', { name: 'Stop', exact: true }).focus();
+  for (let k = 0; k < 4; k++) await page.keyboard.press('ArrowRight');
+  await expect(look).toContainText('gives it.');
+  await look.getByRole('button', { name: /^Shoot at T/ }).click();
+  await expect(look).toHaveText(/asks for 1\.5 %\.$/);
+
+  // a shot that is liked makes the look of the next
+  await page.getByRole('link', { name: /^Stop/ }).click();
+  await page.getByRole('button', { name: /^Background/ }).click();
+  const wanted = page.getByLabel('blur, at least');
+  await wanted.fill('0.8');
+  await wanted.press('Enter');
+  await page.getByRole('button', { name: 'Begin new shots with 0.8 %' }).click();
+  await expect(page.getByText('New shots of this production begin with it.')).toBeVisible();
 });

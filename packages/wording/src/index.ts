@@ -43,6 +43,7 @@ export { gearDifferenceLines, gearEffectText, kitChangedText } from './plan/gear
 export { keepsDistanceText, METHOD_WORDS, methodName } from './plan/methodText.js';
 export { floorMarkText, spotTapeText } from './floor/spotText.js';
 export { automaticPartsSentence, methodList, methodsText, partResult, partTimes } from './plan/methodPartText.js';
+export { lookStopText } from './setup/lookStopText.js';
 export { exposureSpanText, irisFollowText, lightAlongSentence, lightReadingText } from './setup/lightAlongText.js';
 export {
   commonOffsetText,

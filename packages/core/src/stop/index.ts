@@ -6,6 +6,7 @@ export {
   rankImprovements,
   suggestImprovements,
 } from './improvements.js';
+export { lookStop, type LookStop, withLookStop } from './lookStop.js';
 export { asEngraved, balanceStops, type LightBalance, lightBalances, type LightLimits } from './lightBalances.js';
 export { type RankedFix, rankFixes, type TakesKept, takesKept } from './rankFixes.js';
 export { type SeparatedPicture, separation, type SeparationWay } from './separation.js';

@@ -1,4 +1,4 @@
-import { addSubject, fullList, subjectNamed, type UnitSystem } from '@still-heron/core';
+import { addSubject, fullList, subjectNamed, type UnitSystem, withLookStop } from '@still-heron/core';
 import { fullText, type ProblemText, typeSentence } from '@still-heron/wording';
 import { type FormEvent, type RefObject, useRef, useState } from 'react';
 import clsx from 'clsx';
@@ -42,9 +42,11 @@ function useNewSubject(onAdded: (() => void) | undefined) {
     if (plan && subjectNamed(plan, name)) return setIsKnown(true);
     const distanceMm = reading.value === Infinity ? null : reading.value;
     dispatch(
-      editPlan(`add ${name.trim() || 'a subject'}`, (now) =>
-        addSubject(now, { name: name.trim() || `Subject ${now.subjects.length + 1}`, distanceMm }),
-      ),
+      editPlan(`add ${name.trim() || 'a subject'}`, (now) => {
+        const added = addSubject(now, { name: name.trim() || `Subject ${now.subjects.length + 1}`, distanceMm });
+        // with the first distance it is known which stop gives the look
+        return now.subjects.length === 0 ? withLookStop(added) : added;
+      }),
     );
     clear();
     onAdded?.();

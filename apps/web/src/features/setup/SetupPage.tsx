@@ -7,6 +7,7 @@ import { CALCULATOR_VIEWS, CalculatorView, type CalculatorViewName } from '../ca
 import { GearChanges } from './GearChanges';
 import { HandsView } from './HandsView';
 import { LightView } from './LightView';
+import { LookStopNote } from './LookStopNote';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { distanceTried, selectSession } from '../shot/sessionSlice';
 import { abandonGesture, editPlan, selectPlan } from '../shot/shotSlice';
@@ -77,6 +78,7 @@ export function SetupPage() {
               onStop={setTheStop}
               onGiveUp={(gesture) => dispatch(abandonGesture(gesture))}
             />
+            <LookStopNote plan={plan} />
             <ZoneFacts figures={figures} plan={plan} units={units} />
           </>
         )}

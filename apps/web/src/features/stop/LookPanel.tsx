@@ -15,6 +15,7 @@ import { DistanceField } from '../../ui/fields/DistanceField';
 import { NumberField } from '../../ui/fields/NumberField';
 import { useEdit } from '../shot/useEdit';
 import { Button } from '../../ui/Button';
+import { LookOfProduction } from './LookOfProduction';
 import styles from './LookPanel.module.css';
 import fieldStyles from '../../ui/fields/fields.module.css';
 import textStyles from '../../ui/text.module.css';
@@ -66,6 +67,7 @@ export function LookPanel({ plan, timeS, units }: Props) {
           Any blur
         </Button>
       )}
+      {blurPercent !== null && <LookOfProduction blurPercent={blurPercent} />}
       {figures && (
         <p>
           Now its blur is <strong className={textStyles.figure}>{figures.backgroundPercent.toFixed(2)} %</strong> of the picture’s
