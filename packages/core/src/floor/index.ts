@@ -67,6 +67,6 @@ export {
   subjectErrors,
   type SubjectKind,
 } from './subject.js';
-export { aboveAxisMm, type CameraPose, type Sighting } from './sighting.js';
+export { aboveAxisMm, type CameraPose, see, type Sighting } from './sighting.js';
 export { type HiddenRun, hiddenRuns } from './linesOfSight.js';
 export { type Hider, meetsAt, type Solid, solidOfLandmark } from './solids.js';

@@ -1,9 +1,11 @@
 import {
   addBeat,
+  addLandmark,
   addSubject,
   addSubjectAt,
   autofocusRisk,
   changeBeat,
+  changeLandmark,
   newPlan,
   setDuration,
   setStop,
@@ -88,6 +90,20 @@ describe('others in the picture', () => {
       { subjectId: 'subject-2', fromS: 2, toS: 5 },
     ]);
     expect(autofocusRisk(setStop(addBeat(two(3900), 'subject-2', 2), 16)).spans).toEqual([]);
+  });
+
+  test('a thing that stands nearer in the area is a rival as well, unless it is beside it, flat, or as sharp', () => {
+    const scene = withArea(setStop(alone(4000, 0), 2.2), 50);
+    const withPost = (xMm: number, yMm: number, tallMm = 2200) =>
+      changeLandmark(addLandmark(scene, 'post', 'lamp post', { xMm, yMm }), 'landmark-1', { tallMm, widthMm: 100, depthMm: 100 });
+    // at 2.5 m an area of half of the picture ends 239 mm to the side
+    expect(autofocusRisk(withPost(2500, 150)).spans).toEqual([
+      { subjectId: 'subject-1', reason: { kind: 'thing-in-area', landmarkId: 'landmark-1' }, fromS: 0, toS: 8 },
+    ]);
+    expect(autofocusRisk(withPost(2500, 400)).spans).toEqual([]);
+    expect(autofocusRisk(withPost(2500, 150, 0)).spans).toEqual([]);
+    expect(autofocusRisk(withPost(3990, 150)).spans).toEqual([]);
+    expect(autofocusRisk(withPost(5000, 150)).spans).toEqual([]);
   });
 
   test('who is hidden is at risk first of all by what hides', () => {

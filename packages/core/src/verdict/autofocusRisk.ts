@@ -1,5 +1,5 @@
 import { isDeepEqual } from '../deepEqual.js';
-import type { FloorDistances, Hider, Sighting, Subject } from '../floor/index.js';
+import type { FloorDistances, Hider, Landmark, Sighting, Subject } from '../floor/index.js';
 import { depthOfField } from '../optics/index.js';
 import { pictureSize, ringOf } from '../kit/index.js';
 import {
@@ -13,6 +13,7 @@ import {
   zoneLensAt,
 } from '../plan/index.js';
 import { frameCount as countFrames } from '../units/index.js';
+import { sightingsOf } from './thingsInArea.js';
 
 /** Why autofocus can't be used: the lens has no motor, or a test of this lens or recording mode failed. */
 export type AutofocusRefusal = 'no-motor' | 'lens-fails' | 'mode-fails';
@@ -27,7 +28,9 @@ export type AutofocusReason =
   /** Another subject must be sharp at the same time, and one zone does not hold both */
   | { readonly kind: 'several-at-once'; readonly otherId: string }
   /** Another subject is nearer in the area, and the zone round it leaves this one out */
-  | { readonly kind: 'nearer-in-area'; readonly otherId: string };
+  | { readonly kind: 'nearer-in-area'; readonly otherId: string }
+  /** A thing on the set is nearer in the area, and the zone round it leaves the subject out */
+  | { readonly kind: 'thing-in-area'; readonly landmarkId: string };
 
 /** An unbroken run of frames in which a subject must be sharp and autofocus is at risk for one reason. */
 export interface AutofocusSpan {
@@ -157,7 +160,25 @@ function reasonAt(scene: AutofocusScene, id: string, frame: number, together: re
     if (!theirs || !(reachIn(plan, theirs, timeS) <= areaShare(plan))) return false;
     return distances.focusMmAt(other, timeS) < focusMm && !zoneHolds(scene, distances.focusMmAt(other, timeS), focusMm, timeS);
   });
-  return nearer ? { kind: 'nearer-in-area', otherId: nearer.id } : null;
+  if (nearer) return { kind: 'nearer-in-area', otherId: nearer.id };
+  const thing = nearerThing(scene, focusMm, timeS);
+  return thing ? { kind: 'thing-in-area', landmarkId: thing.id } : null;
+}
+
+/** A thing on the set that is nearer than a distance, in the autofocus area, with the distance outside the zone round it. */
+function nearerThing(scene: AutofocusScene, focusMm: number, timeS: number): Landmark | undefined {
+  const { plan, distances } = scene;
+  const pose = distances.cameraAt(timeS);
+  if (pose === null) return undefined;
+  return plan.floor?.landmarks.find((thing) => {
+    if (thing.tallMm <= 0) return false;
+    return sightingsOf(thing, pose).some(
+      (sight) =>
+        sight.depthMm < focusMm &&
+        reachIn(plan, sight, timeS) <= areaShare(plan) &&
+        !zoneHolds(scene, sight.depthMm, focusMm, timeS),
+    );
+  });
 }
 
 function hiddenAt(plan: ShotPlan, id: string, frame: number): boolean {

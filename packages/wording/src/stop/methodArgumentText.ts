@@ -81,6 +81,8 @@ export function autofocusReasonText({ subjectId, reason }: AutofocusSpan, plan: 
       return `${name} and ${subjectName(plan, reason.otherId)} are too far apart to be sharp together`;
     case 'nearer-in-area':
       return `${subjectName(plan, reason.otherId)} is nearer than ${name}, and autofocus may jump`;
+    case 'thing-in-area':
+      return `${hiderName(plan, { kind: 'landmark', id: reason.landmarkId })} is nearer than ${name}, and autofocus may jump`;
   }
 }
 
