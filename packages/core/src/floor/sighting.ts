@@ -11,7 +11,7 @@ export interface CameraPose {
   readonly aimedAt: string | null;
 }
 
-/** What is asked of the camera in every frame. */
+/** What every frame needs of the camera. */
 export type FramePose = Pick<CameraPose, 'camera' | 'forward'>;
 
 /** A place as the lens meets it at one time. Lengths in mm. */

@@ -114,7 +114,15 @@ export { addLightReading, changeLightReading, followLight, rebalance, removeLigh
 export { addMethodPart, changeMethodPart, MIN_PART_S, removeMethodPart, setMethod } from './edits/methods.js';
 export { joinAlternates, showAlternate, splitAlternates } from './edits/alternates.js';
 export { addBeat, changeBeat, MIN_BEAT_S, removeBeat } from './edits/beats.js';
-export { changeAim, changeCameraKey, moveCameraTo, removeAim, removeCameraKey, setAim, setCameraMiss } from './edits/cameraPath.js';
+export {
+  changeAim,
+  changeCameraKey,
+  moveCameraTo,
+  removeAim,
+  removeCameraKey,
+  setAim,
+  setCameraMiss,
+} from './edits/cameraPath.js';
 export { changeCoursePoint } from './edits/course.js';
 export {
   addSubjectAt,

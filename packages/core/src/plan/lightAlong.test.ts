@@ -128,7 +128,7 @@ test('cut in two, each half has its light', () => {
   for (const timeS of [0, 1, 2, 4]) expect(meteredStopAt(second!, timeS)).toBeCloseTo(meteredStopAt(there, 5 + timeS)!, 9);
 });
 
-test('followed from any readings, the light between them is met within the tolerance wherever the lens can', () => {
+test('followed from any readings, the light between them is met within the tolerance if the lens can', () => {
   const next = numbersFrom(18);
   for (let k = 0; k < caseCount(40); k++) {
     const metered = () => 3.2 * 2 ** (next() * 2);

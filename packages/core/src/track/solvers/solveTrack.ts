@@ -129,7 +129,7 @@ function fewestHoldsByShare(
   asked: AskedTube,
 ): Omit<TrackSolution, 'cuesGivenUp'> | null {
   const { plan } = turning;
-  const tried = [asked, ...trimmedPlans(plan).flatMap((trimmed) => askedOf(trimmed, reach) ?? [])].flatMap(
+  const tried = [asked, ...trimmedPlans(plan).flatMap((trimmed) => requiredTube(trimmed, reach) ?? [])].flatMap(
     ({ tube, impossible }) => {
       const laid = fewestHoldsInTime(turning, reach, tube);
       return laid ? [{ way: 'fewest-holds' as const, impossible, ...laid }] : [];
@@ -143,7 +143,7 @@ function fewestHoldsByShare(
 }
 
 /** null if nothing is required, or nothing that is possible. */
-function askedOf(plan: ShotPlan, reach: RingReach): AskedTube | null {
+function requiredTube(plan: ShotPlan, reach: RingReach): AskedTube | null {
   const asked = tubeOf(plan);
   const tube = possibleTube(asked, reach);
   if (!tube.required.includes(1)) return null;
