@@ -67,9 +67,10 @@ describe('the list of shots', () => {
     const plan = upgradePlan(JSON.parse(sample)) as ShotPlan;
     await server.app.get<Database>(DATABASE).execute(sql`update shots set plan = ${sample}::jsonb where id = ${older.id}`);
     const rows = (await server.request.get(`/api/productions/${id}/shot-rows`).expect(200)).body as ShotRowView[];
-    const setupOf = ({ optics, method }: ShotPlan) => ({
+    const setupOf = ({ optics, method, laterMethods }: ShotPlan) => ({
       nearerTurns: optics.lens.nearerTurns,
       ...{ focalLengthMm: optics.focalLengthMm, stop: optics.stop, stopScale: optics.lens.stopScale, method },
+      laterMethods: laterMethods.map((part) => part.method),
     });
     const { scene, title } = newer;
     expect(rows).toEqual([

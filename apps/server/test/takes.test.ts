@@ -246,6 +246,21 @@ describe('what takes tell', () => {
     expect(await numbers('lens=nothing')).toEqual([]);
     await server.request.get(`/api/productions/${productionId}/takes?order=backwards`).expect(400);
   });
+
+  test('takes of a shot whose method changes are counted apart, and found by their methods', async () => {
+    const { shot, productionId } = await demoShot();
+    const { gear } = takeOf(shot);
+    await log(shot, { gear: { ...gear, laterMethods: ['fixed'] }, focus: 'sharp' });
+    await log(shot, { focus: 'soft' });
+    const path = `/api/productions/${productionId}/takes`;
+    const { byMethod } = (await server.request.get(`${path}/statistics`).expect(200)).body as StatisticsView;
+    expect(Object.fromEntries(byMethod.map(({ name, takes, usable }) => [name, [takes, usable]]))).toEqual({
+      [gear.method]: [1, 0],
+      [`${gear.method} fixed`]: [1, 1],
+    });
+    const { takes } = (await server.request.get(path).query({ method: `${gear.method} fixed` })).body as TakePageView;
+    expect(takes.map(({ number }) => number)).toEqual([1]);
+  });
 });
 
 describe('what leaves the house', () => {

@@ -190,6 +190,9 @@ export class TakesRepository {
   }
 }
 
+/** Between the methods of a shot in parts, as the page reads them. */
+const METHOD_DIVIDER = ' ';
+
 /** Columns of a take's row, including the input of statistics and filters. */
 export function columnsOf({ track, ...take }: Take) {
   const { gear, predictedKeepRate, isCircled, focus } = take;
@@ -201,7 +204,8 @@ export function columnsOf({ track, ...take }: Take) {
     focus,
     lens: gear.lens,
     stop: gear.stop,
-    method: gear.method,
+    // takes of a shot in parts are counted apart from those of either method
+    method: [gear.method, ...gear.laterMethods].join(METHOD_DIVIDER),
     puller: gear.puller,
     predictedKeepRate,
     isUsable,

@@ -6,6 +6,7 @@ import {
   type CsvReading,
   type CsvTable,
   figureColumn,
+  type ReadCell,
   readTable,
   textColumn,
   writeTable,
@@ -118,6 +119,11 @@ const COLUMNS: readonly CsvColumn<LoggedTake>[] = [
   gearFigure('stop', 'stop'),
   gearFigure('capture fps', 'captureFps'),
   choiceColumn('method', METHODS, ({ take }) => take.gear.method, putGear('method')),
+  {
+    heading: 'later methods',
+    write: ({ take }) => take.gear.laterMethods.join(' '),
+    read: readLaterMethods,
+  },
   gear('rig', 'rig'),
   gear('wheel', 'wheel'),
   gear('pulled by', 'puller'),
@@ -130,6 +136,14 @@ const COLUMNS: readonly CsvColumn<LoggedTake>[] = [
     (item, id) => ({ ...item, id }),
   ),
 ];
+
+/** Methods of later parts, divided by spaces. */
+function readLaterMethods(cell: string, item: LoggedTake): ReadCell<LoggedTake> {
+  const words = cell.split(/\s+/).filter(Boolean);
+  const methods = words.flatMap((word) => METHODS.find((method) => method === word.toLowerCase()) ?? []);
+  if (methods.length === words.length) return { item: putGear('laterMethods')(item, methods) };
+  return { problem: { code: 'not-a-choice', values: { given: `“${cell}”`, choices: METHODS } } };
+}
 
 /** Takes as a table, one per line. */
 export function takesTable(takes: readonly LoggedTake[]): string[][] {

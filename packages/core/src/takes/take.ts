@@ -26,7 +26,10 @@ export interface TakeGear {
   /** As engraved, at the start */
   readonly stop: number;
   readonly captureFps: number;
+  /** From the start */
   readonly method: Method;
+  /** Of later parts of the shot, in order of time */
+  readonly laterMethods: readonly Method[];
   /** Empty for none */
   readonly rig: string;
   readonly wheel: string;
@@ -105,6 +108,7 @@ const takeShape: Shape<Take> = object<Take>({
     stop: quantity(LIMITS.stop),
     captureFps: quantity(LIMITS.captureFps),
     method: oneOf(...METHODS),
+    laterMethods: list(oneOf(...METHODS), LIMITS.laterMethods),
     rig: text(LIMITS.detail),
     wheel: text(LIMITS.detail),
     puller: text(LIMITS.puller),
@@ -175,7 +179,7 @@ function trackProblems(track: string): Problem[] {
 
 /** A new take of a plan, with nothing logged yet. */
 export function newTake(plan: ShotPlan, planVersion: number): Take {
-  const { optics, rig, wheel, method, captureFps, isReversed } = plan;
+  const { optics, rig, wheel, method, laterMethods, captureFps, isReversed } = plan;
   return {
     durationS: plan.durationS,
     isCutShort: false,
@@ -187,6 +191,7 @@ export function newTake(plan: ShotPlan, planVersion: number): Take {
       stop: stopAt(optics, 0),
       captureFps,
       method,
+      laterMethods: laterMethods.map((part) => part.method),
       rig: rig?.name ?? '',
       wheel: wheel?.name ?? '',
       puller: '',

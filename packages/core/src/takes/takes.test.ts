@@ -18,6 +18,7 @@ import { evaluatePull } from '../verdict/index';
 import { adviseNext } from './advice';
 import { checkTake, newTake, type Take } from './take';
 import { corrections } from './corrections';
+import { readTakesTable, takesTable } from './exchange';
 import { judgeTake } from './judgeTake';
 import { type MarkHit, scorePulls } from './scorePulls';
 import { packTrack, type RingTrack, trackDegAt, unpackTrack } from './track';
@@ -240,6 +241,25 @@ describe('go again, or move on', () => {
     expect(newTake(plan, 3).gear).toMatchObject({ lens: '65 mm T2.2', stop: 3.2, method: 'rack', rig: '', wheel: '' });
     for (const nonsense of [null, 7, {}, { ...newTake(plan, 1), durationS: NaN }])
       expect(checkTake(nonsense).length).toBeGreaterThan(0);
+  });
+
+  test('a take of a shot in parts knows all its methods, in a table as well', () => {
+    const parts: ShotPlan = {
+      ...plan,
+      laterMethods: [
+        { id: 'part-1', fromS: 5, method: 'fixed' },
+        { id: 'part-2', fromS: 7, method: 'automatic' },
+      ],
+    };
+    const take = newTake(parts, 1);
+    expect(take.gear).toMatchObject({ method: 'rack', laterMethods: ['fixed', 'automatic'] });
+    expect(checkTake(take)).toEqual([]);
+    const logged = { id: '', slate: '4B', number: 1, rolledAt: '2026-03-01T10:00:00.000Z', take };
+    const table = takesTable([logged]);
+    expect(readTakesTable(table)).toEqual({ status: 'read', items: [logged] });
+    const column = table[0]!.indexOf('later methods');
+    const wrong = table.map((row, line) => (line === 0 ? row : row.with(column, 'fixed, by hand')));
+    expect(readTakesTable(wrong)).toMatchObject({ status: 'unread', problems: [{ code: 'not-a-choice' }] });
   });
 });
 

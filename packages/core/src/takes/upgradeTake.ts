@@ -27,7 +27,7 @@ export function upgradeTake(saved: unknown): unknown {
 
 /** Upgrades the value of one field of a take. A value of the wrong type is returned unchanged. */
 export function upgradeTakeField(name: string, value: unknown): unknown {
-  if (name === 'gear') return isRecord(value) ? { puller: '', ...value } : value;
+  if (name === 'gear') return isRecord(value) ? { puller: '', laterMethods: [], ...value } : value;
   if (!Array.isArray(value)) return value;
   const items = value as readonly unknown[];
   if (name === 'hits') return items.map((hit) => (isRecord(hit) ? { offDeg: null, landsLateS: null, ...withPullId(hit) } : hit));

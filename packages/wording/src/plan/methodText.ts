@@ -26,9 +26,13 @@ export const METHOD_WORDS: Readonly<Record<Method, MethodWords>> = {
   automatic: { short: 'automatic', means: 'automatic focus works during the take' },
 };
 
-/** Short name of a method from stored data; a name that is not known stays as it is. */
+/** Short name of stored methods: one, or those of the parts of a shot, divided by spaces. A name that is not known stays as it is. */
 export function methodName(name: string): string {
-  return (METHOD_WORDS as Partial<Record<string, { readonly short: string }>>)[name]?.short ?? name;
+  const known = METHOD_WORDS as Partial<Record<string, { readonly short: string }>>;
+  return name
+    .split(' ')
+    .map((one) => known[one]?.short ?? one)
+    .join(', then ');
 }
 
 /** How well the camera keeps its distance by the method constant distance. */

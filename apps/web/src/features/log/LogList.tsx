@@ -1,6 +1,6 @@
 import type { LoggedTakeView, TakePageView } from '@still-heron/contract';
 import type { LoggedHit } from '@still-heron/core';
-import { METHOD_WORDS, HIT_WORDS } from '@still-heron/wording';
+import { methodList, HIT_WORDS } from '@still-heron/wording';
 import { Pagination } from 'antd';
 import { Link } from 'react-router';
 import clsx from 'clsx';
@@ -77,7 +77,7 @@ function LogRow({ row: { shotId, slate, title, number, rolledAt, take } }: { rea
         )}
       </span>
       <span className={textStyles.muted}>
-        {gear.focalLengthMm} mm {gear.stop} · {METHOD_WORDS[gear.method].short}
+        {gear.focalLengthMm} mm {gear.stop} · {methodList([gear.method, ...gear.laterMethods])}
         {gear.puller && ` · ${gear.puller}`}
       </span>
       <span className={textStyles.muted}>{predictedKeepRate === null ? '' : `${Math.round(predictedKeepRate * 100)} %`}</span>

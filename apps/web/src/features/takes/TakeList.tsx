@@ -1,6 +1,6 @@
 import type { TakeRowView } from '@still-heron/contract';
 import { formatStop, type ShotPlan, type UnitSystem } from '@still-heron/core';
-import { METHOD_WORDS, faultText, refusalText } from '@still-heron/wording';
+import { methodList, faultText, refusalText } from '@still-heron/wording';
 import { App } from 'antd';
 import { useState } from 'react';
 import clsx from 'clsx';
@@ -75,7 +75,7 @@ function TakeRow({ row, shotId, plan, units, isOpen, onToggle }: TakeRowProps) {
         {take.note && <span className={textStyles.muted}> · {take.note}</span>}
       </span>
       <span className={textStyles.muted}>
-        {formatStop(take.gear.stop, plan.optics.lens.stopScale)} · {METHOD_WORDS[take.gear.method].short} ·{' '}
+        {formatStop(take.gear.stop, plan.optics.lens.stopScale)} · {methodList([take.gear.method, ...take.gear.laterMethods])} ·{' '}
         {CLOCK.format(new Date(rolledAt))}
       </span>
       <Button look="quiet" aria-expanded={isOpen} aria-label={`Check take ${number}`} onClick={onToggle}>
