@@ -101,6 +101,14 @@ export class Heron {
     return this.page.goto(this.server.address + path);
   }
 
+  /** Goes to another page of the application without loading it. */
+  goTo(path: string): Promise<void> {
+    return this.page.evaluate((url) => {
+      history.pushState(null, '', url);
+      dispatchEvent(new PopStateEvent('popstate'));
+    }, path);
+  }
+
   get verdict(): Locator {
     return this.page.getByTestId('verdict');
   }

@@ -3,154 +3,164 @@ import { newTake, type ShotPlan } from '@still-heron/core';
 import type { Page } from '@playwright/test';
 import { expect, type Heron, test } from './heron';
 
-const SCREENS: readonly { readonly name: string; readonly open: (heron: Heron) => Promise<unknown> }[] = [
-  { name: 'productions', open: (heron) => heron.open('/productions') },
-  {
-    name: 'backups',
-    open: async (heron) => {
-      await heron.open('/backups');
-      await expect(heron.page.getByTestId('backup-sentence')).toBeVisible();
+/** A screen, opened from the one before it in its test. */
+interface Screen {
+  readonly name: string;
+  readonly open: (heron: Heron) => Promise<unknown>;
+}
+
+/** Screens that are opened one after the other in the same page: loading it takes longer than looking at it. */
+const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
+  'productions and devices': [
+    { name: 'productions', open: (heron) => heron.open('/productions') },
+    {
+      name: 'backups',
+      open: async (heron) => {
+        await heron.goTo('/backups');
+        await expect(heron.page.getByTestId('backup-sentence')).toBeVisible();
+      },
     },
-  },
-  {
-    name: 'other devices',
-    open: async (heron) => {
-      await heron.api('post', 'network/open');
-      await heron.open('/devices');
-      await expect(heron.page.getByTestId('crew-code')).toBeVisible();
+    {
+      name: 'other devices',
+      open: async (heron) => {
+        await heron.api('post', 'network/open');
+        await heron.goTo('/devices');
+        await expect(heron.page.getByTestId('crew-code')).toBeVisible();
+      },
     },
-  },
-  {
-    name: 'the question for the crew code',
-    open: async (heron) => {
-      await heron.page.route('**/api/productions', (route) => route.fulfill({ status: 401, json: { code: 'needs-crew-code' } }));
-      await heron.open('/productions');
-      await expect(heron.page.getByRole('textbox', { name: 'Crew code' })).toBeVisible();
+    {
+      name: 'the question for the crew code',
+      open: async (heron) => {
+        await heron.page.route('**/api/productions', (route) =>
+          route.fulfill({ status: 401, json: { code: 'needs-crew-code' } }),
+        );
+        await heron.open('/productions');
+        await expect(heron.page.getByRole('textbox', { name: 'Crew code' })).toBeVisible();
+      },
     },
-  },
-  {
-    name: 'shots',
-    open: async (heron) => {
-      const productions = await heron.api<{ id: string; name: string }[]>('get', 'productions');
-      await heron.open(`/productions/${productions.find(({ name }) => name === 'The Bell Foundry')!.id}/shots`);
-      await expect(heron.page.getByTestId('shot-state').first()).toBeVisible();
+  ],
+  'shots and the log': [
+    {
+      name: 'shots',
+      open: async (heron) => {
+        const productions = await heron.api<{ id: string; name: string }[]>('get', 'productions');
+        await heron.open(`/productions/${productions.find(({ name }) => name === 'The Bell Foundry')!.id}/shots`);
+        await expect(heron.page.getByTestId('shot-state').first()).toBeVisible();
+      },
     },
-  },
-  { name: 'set-up', open: (heron) => heron.openCopy('4B', 'setup') },
-  { name: 'pull', open: (heron) => heron.openCopy('4B') },
-  {
-    name: 'pull with a move selected',
-    open: async (heron) => {
-      await heron.openCopy('4B');
-      await heron.page.getByTestId('move-start-pull-1').click();
+    {
+      name: 'the log and a take',
+      open: async (heron) => {
+        const { shotId, productionId } = await heron.openCopy('9C');
+        const { plan } = await heron.api<{ plan: ShotPlan }>('get', `shots/${shotId}`);
+        const take = { ...newTake(plan, 1), focus: 'sharp', predictedKeepRate: 0.4 };
+        await heron.api('post', `shots/${shotId}/takes`, { rolledAt: '2026-03-01T10:00:00.000Z', take });
+        await heron.goTo(`/productions/${productionId}/takes`);
+        await expect(heron.page.getByTestId('log-sentence')).toBeVisible();
+      },
     },
-  },
-  ...['What would help most', 'Goals and schedule'].map((fold) => ({
-    name: `stop, ${fold.toLowerCase()}`,
+    {
+      name: 'pull before the first distance',
+      open: async (heron) => {
+        const productionId = await heron.newProduction('Empty film');
+        await heron.goTo(`/productions/${productionId}/shots`);
+        await heron.page.getByRole('button', { name: 'Make the first shot' }).click();
+        await heron.page.getByRole('link', { name: /Pull/ }).click();
+        await expect(heron.page.getByRole('heading', { name: 'Who must be sharp first?' })).toBeVisible();
+      },
+    },
+  ],
+  'pull and roll': [
+    { name: 'pull', open: (heron) => heron.openCopy('4B') },
+    { name: 'pull with a move selected', open: (heron) => heron.page.getByTestId('move-start-pull-1').click() },
+    {
+      name: 'roll',
+      open: async (heron) => {
+        await heron.page.keyboard.press('6');
+        await expect(heron.page.getByTestId('roll-now')).toBeVisible();
+      },
+    },
+    {
+      name: 'roll, while it waits for its cue',
+      open: async (heron) => {
+        await heron.openCopy('14A');
+        await heron.page.evaluate(() =>
+          localStorage.setItem('still-heron.roll', '{"countInS":0,"turnedBy":"wheel","hasSound":false}'),
+        );
+        await heron.page.keyboard.press('6');
+        await expect(heron.page.getByTestId('roll-now')).toBeVisible();
+        await heron.page.keyboard.press('Space');
+        await expect(heron.page.getByTestId('roll-when')).toHaveText('waits');
+      },
+    },
+  ],
+  'set-up': ['Set-up', 'Depth', 'Table', 'Solve', 'Light'].map((view) => ({
+    name: view,
+    open: (heron) =>
+      view === 'Set-up' ? heron.openCopy('9A', 'setup') : heron.page.getByRole('radio', { name: view, exact: true }).click(),
+  })),
+  stop: ['What would help most', 'Goals and schedule'].map((fold, index) => ({
+    name: fold,
     open: async (heron: Heron) => {
-      await heron.openCopy('9C', 'stop');
+      if (index === 0) await heron.openCopy('9C', 'stop');
       const button = heron.page.getByRole('button', { name: fold, exact: true });
       if ((await button.getAttribute('aria-expanded')) === 'false') await button.click();
       await expect(heron.page.locator('[data-testid=drawn][data-done=true]')).toBeAttached({ timeout: 30_000 });
     },
   })),
-  ...['lenses', 'cameras', 'wheels', 'rigs', 'calculator'].map((place) => ({
-    name: `kit, ${place}`,
-    open: async (heron: Heron) => {
-      await heron.open(`/kit/${place}`);
-      await expect(heron.page.getByTestId('surface')).toBeVisible();
+  kit: [
+    { name: 'lenses', open: (heron) => heron.open('/kit/lenses') },
+    ...['cameras', 'wheels', 'rigs', 'calculator'].map((place) => ({
+      name: place,
+      open: async (heron: Heron) => {
+        await heron.goTo(`/kit/${place}`);
+        await expect(heron.page.getByTestId('surface')).toBeVisible();
+      },
+    })),
+    {
+      name: 'the scale of a ring',
+      open: async (heron) => {
+        await heron.goTo('/kit/lenses');
+        await heron.page.getByRole('link', { name: /^65 mm/ }).click();
+        await heron.page.getByRole('radio', { name: 'Scale of the ring' }).click();
+      },
     },
-  })),
-  {
-    name: 'the scale of a ring',
-    open: async (heron) => {
-      await heron.open('/kit/lenses');
-      await heron.page.getByRole('link', { name: /^65 mm/ }).click();
-      await heron.page.getByRole('radio', { name: 'Scale of the ring' }).click();
+  ],
+  floor: [
+    {
+      name: 'a mark that is held',
+      open: async (heron) => {
+        await heron.openCopy('4B', 'setup');
+        await heron.page.getByRole('link', { name: /Floor/ }).click();
+        await heron.page.getByRole('button', { name: 'Draw the set' }).click();
+        await heron.page.getByTestId('floor-mark-D').focus();
+      },
     },
-  },
-  ...['Depth', 'Table', 'Solve', 'Light'].map((view) => ({
-    name: `set-up, ${view}`,
-    open: async (heron: Heron) => {
-      await heron.openCopy('9A', 'setup');
-      await heron.page.getByRole('radio', { name: view }).click();
+    {
+      name: 'everything held',
+      open: async (heron) => {
+        await heron.openCopy('12A', 'floor');
+        await heron.page.keyboard.press('Control+a');
+        await expect(heron.page.getByText('7 items selected')).toBeVisible();
+      },
     },
-  })),
-  {
-    name: 'roll',
-    open: async (heron) => {
-      await heron.openCopy('4B');
-      await heron.page.keyboard.press('6');
-      await expect(heron.page.getByTestId('roll-now')).toBeVisible();
+    {
+      name: 'a move people make',
+      open: async (heron) => {
+        await heron.page.keyboard.press('Escape');
+        await heron.page.keyboard.press('m');
+        await heron.page.getByRole('button', { name: /^Slide out/ }).click();
+      },
     },
-  },
-  {
-    name: 'roll, while it waits for its cue',
-    open: async (heron) => {
-      await heron.openCopy('14A');
-      await heron.page.evaluate(() =>
-        localStorage.setItem('still-heron.roll', '{"countInS":0,"turnedBy":"wheel","hasSound":false}'),
-      );
-      await heron.page.keyboard.press('6');
-      await expect(heron.page.getByTestId('roll-now')).toBeVisible();
-      await heron.page.keyboard.press('Space');
-      await expect(heron.page.getByTestId('roll-when')).toHaveText('waits');
+    {
+      name: 'rehearse',
+      open: async (heron) => {
+        await heron.page.reload();
+        await heron.page.getByRole('button', { name: 'Rehearse' }).click();
+      },
     },
-  },
-  {
-    name: 'the log and a take',
-    open: async (heron) => {
-      const { shotId, productionId } = await heron.openCopy('9C');
-      const { plan } = await heron.api<{ plan: ShotPlan }>('get', `shots/${shotId}`);
-      const take = { ...newTake(plan, 1), focus: 'sharp', predictedKeepRate: 0.4 };
-      await heron.api('post', `shots/${shotId}/takes`, { rolledAt: '2026-03-01T10:00:00.000Z', take });
-      await heron.open(`/productions/${productionId}/takes`);
-      await expect(heron.page.getByTestId('log-sentence')).toBeVisible();
-    },
-  },
-  {
-    name: 'floor',
-    open: async (heron) => {
-      await heron.openCopy('4B', 'setup');
-      await heron.page.getByRole('link', { name: /Floor/ }).click();
-      await heron.page.getByRole('button', { name: 'Draw the set' }).click();
-      await heron.page.getByTestId('floor-mark-D').focus();
-    },
-  },
-  {
-    name: 'floor, with everything held',
-    open: async (heron) => {
-      await heron.openCopy('12A', 'floor');
-      await heron.page.keyboard.press('Control+a');
-      await expect(heron.page.getByText('7 items selected')).toBeVisible();
-    },
-  },
-  {
-    name: 'floor, a move people make',
-    open: async (heron) => {
-      await heron.openCopy('12A', 'floor');
-      await heron.page.keyboard.press('m');
-      await heron.page.getByRole('button', { name: /^Slide out/ }).click();
-    },
-  },
-  {
-    name: 'floor, rehearse',
-    open: async (heron) => {
-      await heron.openCopy('12A', 'floor');
-      await heron.page.getByRole('button', { name: 'Rehearse' }).click();
-    },
-  },
-  {
-    name: 'pull before the first distance',
-    open: async (heron) => {
-      const productionId = await heron.newProduction('Empty film');
-      await heron.open(`/productions/${productionId}/shots`);
-      await heron.page.getByRole('button', { name: 'Make the first shot' }).click();
-      await heron.page.getByRole('link', { name: /Pull/ }).click();
-      await expect(heron.page.getByRole('heading', { name: 'Who must be sharp first?' })).toBeVisible();
-    },
-  },
-];
+  ],
+};
 
 // tests of different pages can run in parallel
 test.describe.configure({ mode: 'parallel' });
@@ -168,13 +178,17 @@ async function seriousFaults(page: Page, isSecond: boolean): Promise<string[]> {
     .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join('; ')}`);
 }
 
-for (const { name, open } of SCREENS) {
-  test(`${name}: no serious fault in either light`, async ({ heron, page }) => {
-    await open(heron);
-    for (const light of ['Noon', 'Dusk']) {
-      await page.getByRole('radio', { name: light }).click();
-      await expect(page.locator('html')).toHaveAttribute('data-light', light.toLowerCase());
-      expect(await seriousFaults(page, light === 'Dusk')).toEqual([]);
+for (const [group, screens] of Object.entries(SCREENS)) {
+  test(`${group}: no serious fault in either light`, async ({ heron, page }) => {
+    for (const { name, open } of screens) {
+      await test.step(name, async () => {
+        await open(heron);
+        for (const light of ['Noon', 'Dusk']) {
+          await page.getByRole('radio', { name: light }).click();
+          await expect(page.locator('html')).toHaveAttribute('data-light', light.toLowerCase());
+          expect.soft(await seriousFaults(page, light === 'Dusk'), `${name}, ${light}`).toEqual([]);
+        }
+      });
     }
   });
 }

@@ -7,7 +7,8 @@ export default defineConfig({
   testMatch: '*.spec.ts',
   outputDir: '../test-results/artifacts',
   reporter: [['list'], ['json', { outputFile: '../test-results/e2e.json' }]],
-  workers: 2,
+  // one more than cores: a story often waits for its server, or for the next frame
+  workers: 3,
   // a busy CI machine gets a second try; the summary reports it
   retries: process.env['CI'] ? 1 : 0,
   fullyParallel: false,

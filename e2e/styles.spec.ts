@@ -22,14 +22,6 @@ function stylesOf(page: Page): Promise<string> {
   }, PROPERTIES);
 }
 
-/** Goes to another page of the application without loading it. */
-function goTo(page: Page, path: string): Promise<void> {
-  return page.evaluate((url) => {
-    history.pushState(null, '', url);
-    dispatchEvent(new PopStateEvent('popstate'));
-  }, path);
-}
-
 test('every page looks the same opened directly and reached from another', async ({ heron, page, context }) => {
   const [production] = await heron.api<{ id: string }[]>('get', 'productions');
   const shots = await heron.shots(production!.id);
@@ -53,14 +45,15 @@ test('every page looks the same opened directly and reached from another', async
   // this page has been everywhere before it is compared
   await heron.open('/productions');
   for (const route of routes) {
-    await goTo(page, route);
+    await heron.goTo(route);
     await page.waitForLoadState('networkidle');
   }
   for (const route of routes) {
     const direct = await context.newPage();
     await direct.goto(heron.server.address + route);
     await direct.mouse.move(0, 0);
-    await goTo(page, route);
+    await heron.goTo(route);
+    await direct.waitForLoadState('networkidle');
     await expect
       .poll(
         async () => {

@@ -1,4 +1,4 @@
-import { spawn } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { installed, main, ROOT, StepFailed, TSC } from './run.mjs';
 import { install } from './setup.mjs';
@@ -12,14 +12,14 @@ export const TYPE_PROJECTS = [
   'e2e',
 ];
 
-const JEST = ['--experimental-vm-modules', '--no-warnings', installed('jest/bin/jest.js')];
+/** Simulations of whole crews, and takes walked through in plain code: they take half a minute. */
+export const SIMULATIONS = 'core/test/(crews|slowTrials|calibration)';
 
-/** What `npm run check` runs, in two lanes side by side: name and arguments for Node. */
+/** What reads the code without running it, in two lanes side by side: name and arguments for Node. */
 const LANES = [
   [
     ['types', [TSC, '-b', 'apps/server']],
     ...TYPE_PROJECTS.map((project) => [`types of ${project}`, [TSC, '-p', join(ROOT, project)]]),
-    ['unit tests of changed files', [...JEST, '--onlyChanged', '--passWithNoTests', '--silent', '--maxWorkers=1']],
   ],
   [
     ['words that are gone', [join(ROOT, 'tools/words.mjs')]],
@@ -40,10 +40,34 @@ export function circleArguments(...folders) {
   return ['--config', join(ROOT, 'tools/dependencies.mjs'), ...(folders.length > 0 ? folders : ['packages', 'apps', 'e2e'])];
 }
 
+/**
+ * Tests that a change since the last commit touches, on both cores. Almost every test reads the core, so after a change there the
+ * long simulations are left to `npm test`, as are the server and the tools while nothing of theirs has changed.
+ */
+const CHANGED = [
+  'tests of changed files',
+  [
+    ...['--experimental-vm-modules', '--no-warnings', installed('jest/bin/jest.js')],
+    ...['--onlyChanged', '--passWithNoTests', '--silent', '--maxWorkers=2', '--testPathIgnorePatterns', SIMULATIONS],
+    ...['--selectProjects', 'core', 'wording', 'page', 'components', ...changedProjects()],
+  ],
+];
+
+/** Jest's projects of which a file has changed since the last commit, of those that start a server or read the whole house. */
+function changedProjects() {
+  const { stdout } = spawnSync('git', ['status', '--porcelain'], { cwd: ROOT, encoding: 'utf8' });
+  const projects = { server: /^...(apps\/server|packages\/contract)\//m, house: /^...tools\//m };
+  return Object.keys(projects).filter((name) => projects[name].test(stdout));
+}
+
 /** Runs a step. Resolves to its output if it fails, else to null; prints its name and time. */
 async function attempt([name, args]) {
   const startedMs = Date.now();
-  const child = spawn(process.execPath, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn(process.execPath, args, {
+    cwd: ROOT,
+    env: { STILL_HERON_CASES: '0.25', ...process.env },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
   let output = '';
   for (const stream of [child.stdout, child.stderr]) stream.setEncoding('utf8').on('data', (text) => (output += text));
   const code = await new Promise((ended) => child.once('exit', ended));
@@ -67,7 +91,7 @@ if (process.argv[1] === join(ROOT, 'tools/check.mjs'))
   await main(async () => {
     const startedMs = Date.now();
     install();
-    const outputs = await attemptLanes(LANES);
+    const outputs = [...(await attemptLanes(LANES)), ...(await attemptLanes([[CHANGED]]))];
     console.log(`Took ${Math.round((Date.now() - startedMs) / 1000)} s.`);
     if (outputs.length > 0) throw new StepFailed(outputs.join('\n'));
   });

@@ -1,8 +1,6 @@
+import { SIMULATIONS } from './check.mjs';
 import { installed, main, node } from './run.mjs';
 import { install, keepTestsInMemory } from './setup.mjs';
-
-/** Simulations of whole crews, and takes walked through in plain code: half a minute, for `npm test` and for `--thorough`. */
-const SIMULATIONS = 'core/test/(crews|slowTrials|calibration)';
 
 /**
  * Unit tests of core, wording and page, without the long simulations and the tests of the tools; property tests try half as many cases as in
