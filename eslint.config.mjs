@@ -86,24 +86,28 @@ const serverIsApart = ban(
 
 const COMMON_PARTS = ['shared', 'ui', 'charts', 'app'];
 
-const partRules = PARTS.map((part, index) => ({
-  files: [`apps/web/src/${COMMON_PARTS.includes(part) ? part : `features/${part}`}/**/*.{ts,tsx}`],
-  ignores: ['**/*.test.{ts,tsx}'],
-  rules: {
-    'no-restricted-imports': [
-      'error',
-      {
-        patterns: [
-          ...serverIsApart,
-          ...ban(
-            `${part} imports only parts to its left: ${PARTS.slice(0, index).join(', ') || 'none'}.`,
-            ...PARTS.slice(index + 1).map((later) => `^(\\.\\./)+(features/)?${later}/`),
-          ),
-        ],
-      },
-    ],
+const antdIsThemed = ban('Controls of antd come from ui/antd, in our theme.', '^(antd|@ant-design)(/|$)');
+
+const patternsOf = (part) => [
+  ...serverIsApart,
+  ...ban(
+    `${part} imports only parts to its left: ${PARTS.slice(0, PARTS.indexOf(part)).join(', ') || 'none'}.`,
+    ...PARTS.slice(PARTS.indexOf(part) + 1).map((later) => `^(\\.\\./)+(features/)?${later}/`),
+  ),
+];
+
+const partRules = [
+  ...PARTS.map((part) => ({
+    files: [`apps/web/src/${COMMON_PARTS.includes(part) ? part : `features/${part}`}/**/*.{ts,tsx}`],
+    ignores: ['**/*.test.{ts,tsx}'],
+    rules: { 'no-restricted-imports': ['error', { patterns: [...patternsOf(part), ...antdIsThemed] }] },
+  })),
+  {
+    files: ['apps/web/src/ui/{antd,notices}/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.{ts,tsx}'],
+    rules: { 'no-restricted-imports': ['error', { patterns: patternsOf('ui') }] },
   },
-}));
+];
 
 const restrict = (files, patterns, rest = {}) => ({
   files,

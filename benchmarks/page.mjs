@@ -60,8 +60,8 @@ export async function benchPage(address) {
     {
       what: 'script of the Pull page until the track can be dragged, gzip',
       figure: `${(scriptBytes / 1000).toFixed(0)} kB`,
-      aim: 'under 405 kB',
-      shareOfAim: scriptBytes / 405_000,
+      aim: 'under 300 kB',
+      shareOfAim: scriptBytes / 300_000,
     },
     {
       what: 'Pull page, time until the track can be dragged',

@@ -53,6 +53,7 @@ test.each([
     "import { useRef } from 'react';\nexport function X() {\n  const times = useRef(0);\n  return <p>{times.current}</p>;\n}",
     'Cannot access refs during render',
   ],
+  ['apps/web/src/features/roll/x.tsx', "import { Select } from 'antd';\nSelect();", 'Controls of antd come from ui/antd'],
   ['apps/web/src/features/roll/x.tsx', "import { app } from '../../app/store';\napp();", 'roll imports only parts to its left'],
 ])('%s: %s', async (file, code, expected) => {
   expect(await lint(file, code)).toContain(expected);

@@ -1,6 +1,4 @@
-import { StyleProvider } from '@ant-design/cssinjs';
-import { App as AntdApp, ConfigProvider } from 'antd';
-import { type ComponentType, Suspense, useEffect, useMemo } from 'react';
+import { type ComponentType, Suspense, useEffect } from 'react';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { sendTakes } from '../features/roll/sendTakes';
 import { kitSaver } from '../features/kit/kitSaving';
@@ -11,7 +9,8 @@ import { PartFailed } from '../ui/PartFailed';
 import { pages } from './pages';
 import { PALETTES } from '../ui/theme/palette';
 import { useAppDispatch, useAppSelector } from '../shared/store/hooks';
-import { antdTheme } from '../ui/theme/antdTheme';
+import { LightContext } from '../ui/theme/light';
+import { NoticesProvider } from '../ui/notices/NoticesProvider';
 
 /**
  * The router loads the chunk of a page before it shows the page. React.lazy would show an empty page first, and then delay the
@@ -66,7 +65,6 @@ function Nothing() {
 
 export function App() {
   const light = useAppSelector((state) => state.preferences.light);
-  const theme = useMemo(() => antdTheme(light), [light]);
   const { isAsked } = useAppSelector(selectEntry);
   const dispatch = useAppDispatch();
   useEffect(() => {
@@ -91,12 +89,10 @@ export function App() {
     style.colorScheme = light === 'dusk' ? 'dark' : 'light';
   }, [light]);
   return (
-    <StyleProvider layer>
-      <ConfigProvider theme={theme} wave={{ disabled: true }}>
-        <AntdApp notification={{ placement: 'bottomLeft' }} style={{ height: '100%' }}>
-          <RouterProvider router={router} />
-        </AntdApp>
-      </ConfigProvider>
-    </StyleProvider>
+    <LightContext value={light}>
+      <NoticesProvider>
+        <RouterProvider router={router} />
+      </NoticesProvider>
+    </LightContext>
   );
 }

@@ -11,7 +11,7 @@ import {
   zoneTable,
   type Lens,
 } from '@still-heron/core';
-import { Table } from 'antd';
+import { Table } from '../../ui/antd/Table';
 import { useMemo, useState } from 'react';
 import { createPortal, flushSync } from 'react-dom';
 import clsx from 'clsx';

@@ -2,7 +2,7 @@ import type { KitItemView } from '@still-heron/contract';
 import { cameraTable, type KitKind, kitName, lensTable, rigTable, wheelTable } from '@still-heron/core';
 import { KIND_WORDS, itemLine } from '@still-heron/wording';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { Dropdown } from 'antd';
+import { Dropdown } from '../../ui/antd/Dropdown';
 import { useMemo, useRef, useState } from 'react';
 import { NavLink } from 'react-router';
 import clsx from 'clsx';

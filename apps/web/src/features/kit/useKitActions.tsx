@@ -1,6 +1,6 @@
 import { type KitItems, type KitKind, kitName } from '@still-heron/core';
 import { KIND_WORDS, problemView, refusalText } from '@still-heron/wording';
-import { App } from 'antd';
+import { useNotices } from '../../ui/notices/notices';
 import { useNavigate } from 'react-router';
 import { problemOf } from '../../shared/api/api';
 import {
@@ -25,7 +25,7 @@ const OFFER_S = 10;
 export function useKitActions<K extends KitKind>(kind: K) {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const { message, notification } = App.useApp();
+  const notices = useNotices();
   const { items } = useKit(kind);
   const [createItem] = useCreateKitItemMutation();
   const [removeItem] = useRemoveKitItemMutation();
@@ -33,7 +33,7 @@ export function useKitActions<K extends KitKind>(kind: K) {
   const readFile = useKitFile();
 
   const showRefusal = (what: string, error: unknown) => {
-    if (error) void message.error(refusalText(what, problemOf(error).body));
+    if (error) notices.fail(refusalText(what, problemOf(error).body));
   };
 
   async function create(item: KitItems[K] = newItem(kind)): Promise<void> {
@@ -55,15 +55,15 @@ export function useKitActions<K extends KitKind>(kind: K) {
     showRefusal('It was not deleted', error);
     if (error) return;
     await navigate(`/kit/${kind}`);
-    notification.open({
+    notices.show({
       key: id,
       title: `${kitName(kind, view.item)} was deleted. Shots that used it keep their copies.`,
-      duration: OFFER_S,
+      durationS: OFFER_S,
       actions: (
         <Button
           look="main"
           onClick={() => {
-            notification.destroy(id);
+            notices.close(id);
             void restoreItem({ kind, id }).then(({ error: failed }) => {
               showRefusal('It was not restored', failed);
               if (!failed) void navigate(`/kit/${kind}/${id}`);
@@ -81,7 +81,7 @@ export function useKitActions<K extends KitKind>(kind: K) {
 
 /** Imports a kit file: all of it, or nothing with the reasons. */
 function useKitFile(): () => Promise<void> {
-  const { message, notification } = App.useApp();
+  const notices = useNotices();
   const [importKit] = useImportKitMutation();
 
   async function readFile(): Promise<void> {
@@ -92,7 +92,7 @@ function useKitFile(): () => Promise<void> {
     const { data, error } = await importKit(reading.file);
     if (data) {
       const there = data.alreadyThere > 0 ? ` ${data.alreadyThere} were already there.` : '';
-      void message.success(`${data.added} ${data.added === 1 ? 'item' : 'items'} read from ${chosen.name}.${there}`);
+      notices.tell(`${data.added} ${data.added === 1 ? 'item' : 'items'} read from ${chosen.name}.${there}`);
     } else {
       const { body } = problemOf(error);
       showProblems(chosen.name, body.problems ?? [body]);
@@ -101,14 +101,11 @@ function useKitFile(): () => Promise<void> {
 
   function showProblems(name: string, problems: Parameters<typeof ProblemList>[0]['problems']): void {
     const key = 'kit-file';
-    notification.open({
+    notices.show({
       key,
-      duration: 0,
+      durationS: 0,
       title: null,
-      closable: false,
-      description: (
-        <ProblemList title={`Nothing was read from ${name}`} problems={problems} onClose={() => notification.destroy(key)} />
-      ),
+      description: <ProblemList title={`Nothing was read from ${name}`} problems={problems} onClose={() => notices.close(key)} />,
     });
   }
 

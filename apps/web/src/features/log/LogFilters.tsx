@@ -1,7 +1,9 @@
 import type { StatisticsView } from '@still-heron/contract';
 import { MARK_HITS } from '@still-heron/core';
 import { methodName, FOCUS_GRADE_WORDS, HIT_WORDS } from '@still-heron/wording';
-import { Checkbox, Input, Select } from 'antd';
+import { Checkbox } from '../../ui/antd/Checkbox';
+import { Input } from '../../ui/antd/Input';
+import { Select } from '../../ui/antd/Select';
 import { useEffect, useRef, useState } from 'react';
 import type { LogOrder, LogQuery } from './logQuery';
 import styles from './LogFilters.module.css';

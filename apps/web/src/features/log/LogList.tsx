@@ -1,7 +1,7 @@
 import type { LoggedTakeView, TakePageView } from '@still-heron/contract';
 import type { LoggedHit } from '@still-heron/core';
 import { methodList, HIT_WORDS } from '@still-heron/wording';
-import { Pagination } from 'antd';
+import { Pagination } from '../../ui/antd/Pagination';
 import { Link } from 'react-router';
 import clsx from 'clsx';
 import { type LogQuery, PAGE_SIZE } from './logQuery';

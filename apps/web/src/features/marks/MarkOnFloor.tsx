@@ -10,7 +10,7 @@ import {
   TAPE_SHAPES,
 } from '@still-heron/core';
 import { floorMarkText, thirdStopText } from '@still-heron/wording';
-import { Checkbox } from 'antd';
+import { Checkbox } from '../../ui/antd/Checkbox';
 import { Choice } from '../../ui/fields/Choice';
 import { useUnits } from '../../shared/useUnits';
 import { TextField } from '../../ui/fields/TextField';

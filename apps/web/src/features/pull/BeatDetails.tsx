@@ -10,7 +10,7 @@ import {
   type ShotPlan,
   splitAlternates,
 } from '@still-heron/core';
-import { Select } from 'antd';
+import { Select } from '../../ui/antd/Select';
 import clsx from 'clsx';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { Choice } from '../../ui/fields/Choice';

@@ -1,6 +1,6 @@
 import { changeMark, adoptDrawnDistance, isCameraMoving, MEASURE_METHODS, PLAN_LIMITS, setTapedFrom } from '@still-heron/core';
 import { MEASURE_WORDS } from '@still-heron/wording';
-import { Select } from 'antd';
+import { Select } from '../../ui/antd/Select';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { GapField } from '../../ui/fields/GapField';
 import { TextField } from '../../ui/fields/TextField';

@@ -1,5 +1,5 @@
 import { type FocusTarget, PLAN_LIMITS, type ShotPlan, type UnitSystem } from '@still-heron/core';
-import { Select } from 'antd';
+import { Select } from '../../ui/antd/Select';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { NumberField } from '../../ui/fields/NumberField';
 import { choiceOf, targetChoices, targetOf } from './targetChoices';

@@ -1,6 +1,6 @@
 import { type UnitSystem, verdictOf } from '@still-heron/core';
 import { takeVerdictText, refusalText, KEPT_INPUT } from '@still-heron/wording';
-import { App } from 'antd';
+import { useNotices } from '../../ui/notices/notices';
 import { useMemo, useState, useSyncExternalStore } from 'react';
 import { problemOf } from '../../shared/api/api';
 import { useSaveTakeMutation } from '../../shared/api/takesApi';
@@ -25,7 +25,7 @@ interface Props {
 /** The take just rolled: its track against the plan, editable before it is put away. */
 export function AfterTake({ shotId, units, ended, onDone }: Props) {
   const { plan } = ended;
-  const { message } = App.useApp();
+  const notices = useNotices();
   const isPractice = ended.pace.rate !== 1;
   const logged = useSyncExternalStore(sending.subscribe, () => sending.loggedAs(ended.id));
   const { unsent, refusal } = useSyncExternalStore(sending.subscribe, sending.state);
@@ -39,7 +39,7 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
     if (!logged || isLoading) return;
     const take = takeOfDraft(draft, ended.take, pullIds);
     const { error } = await save({ shotId, id: logged.id, version: logged.version, take });
-    if (error) void message.error(refusalText(`Take ${logged.number} was not changed`, problemOf(error).body, KEPT_INPUT));
+    if (error) notices.fail(refusalText(`Take ${logged.number} was not changed`, problemOf(error).body, KEPT_INPUT));
     else onDone();
   }
   useKeys('t', () => void put());

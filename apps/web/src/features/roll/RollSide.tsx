@@ -1,5 +1,5 @@
 import type { ShotPlan } from '@still-heron/core';
-import { Checkbox } from 'antd';
+import { Checkbox } from '../../ui/antd/Checkbox';
 import clsx from 'clsx';
 import { TextField } from '../../ui/fields/TextField';
 import { WordChoice } from '../../ui/fields/WordChoice';

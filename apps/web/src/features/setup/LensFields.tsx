@@ -1,6 +1,6 @@
 import { type Lens, PLAN_LIMITS, setLens, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { scaleOfAnotherLens, scaleOfReadingsText } from '@still-heron/wording';
-import { Select } from 'antd';
+import { Select } from '../../ui/antd/Select';
 import { DistanceField } from '../../ui/fields/DistanceField';
 import { NumberField } from '../../ui/fields/NumberField';
 import { useEdit } from '../shot/useEdit';

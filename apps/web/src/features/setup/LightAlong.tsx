@@ -14,7 +14,7 @@ import {
   meteredStopAt,
 } from '@still-heron/core';
 import { irisFollowText, lightAlongSentence, lightReadingText, problemText } from '@still-heron/wording';
-import { Select } from 'antd';
+import { Select } from '../../ui/antd/Select';
 import { useAppDispatch, useAppStore } from '../../shared/store/hooks';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/fields/NumberField';

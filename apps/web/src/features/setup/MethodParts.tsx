@@ -12,7 +12,7 @@ import {
   type ShotPlan,
 } from '@still-heron/core';
 import { METHOD_WORDS, partTimes } from '@still-heron/wording';
-import { Select } from 'antd';
+import { Select } from '../../ui/antd/Select';
 import { useAppStore } from '../../shared/store/hooks';
 import { Button } from '../../ui/Button';
 import { TimeField } from '../../ui/fields/TimeField';

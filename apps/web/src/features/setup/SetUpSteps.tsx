@@ -1,6 +1,6 @@
 import { type SetUpStep, setUpSteps, type ShotPlan } from '@still-heron/core';
 import { setUpStepText } from '@still-heron/wording';
-import { Checkbox } from 'antd';
+import { Checkbox } from '../../ui/antd/Checkbox';
 import { useState } from 'react';
 import styles from './SetUpSteps.module.css';
 

@@ -1,6 +1,6 @@
 import { PLAN_LIMITS, setCamera, type Sharpness, type ShotPlan, type Camera } from '@still-heron/core';
 import { enlargedText } from '@still-heron/wording';
-import { Select } from 'antd';
+import { Select } from '../../ui/antd/Select';
 import { NumberField } from '../../ui/fields/NumberField';
 import { OptionalNumberField } from '../../ui/fields/OptionalNumberField';
 import { useEdit } from '../shot/useEdit';

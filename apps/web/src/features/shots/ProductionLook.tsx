@@ -1,7 +1,7 @@
 import type { ProductionView } from '@still-heron/contract';
 import { PLAN_LIMITS } from '@still-heron/core';
 import { frameText, refusalText } from '@still-heron/wording';
-import { App } from 'antd';
+import { useNotices } from '../../ui/notices/notices';
 import { useRef } from 'react';
 import { problemOf, useChangeProductionMutation } from '../../shared/api/api';
 import { Choice } from '../../ui/fields/Choice';
@@ -17,14 +17,14 @@ const AS_RECORDED = 'recorded';
 /** How the piece looks: what new shots of a production begin with. */
 export function ProductionLook({ production }: { readonly production: ProductionView }) {
   const [change] = useChangeProductionMutation();
-  const { message } = App.useApp();
+  const notices = useNotices();
   const { id, version, frameAspect, lookBlurPercent, enlargedPercent } = production;
   // one change after another: each is based on the version that the one before made
   const last = useRef(Promise.resolve(0));
   const set = (changes: Partial<Pick<ProductionView, 'frameAspect' | 'lookBlurPercent' | 'enlargedPercent'>>) => {
     last.current = last.current.then(async (made) => {
       const { data, error } = await change({ id, version: Math.max(version, made), ...changes });
-      if (error) void message.error(refusalText('The look was not changed', problemOf(error).body));
+      if (error) notices.fail(refusalText('The look was not changed', problemOf(error).body));
       return data?.version ?? made;
     });
   };

@@ -10,7 +10,7 @@ import {
 import { refusalText } from '@still-heron/wording';
 import { arrayMove, SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { ProductionView, ShotRowView } from '@still-heron/contract';
-import { App } from 'antd';
+import { useNotices } from '../../ui/notices/notices';
 import { useKeys } from '../../shared/keys/useKeys';
 import { useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
@@ -94,7 +94,7 @@ const ORDERS = [
 
 function ShotList({ production, shots }: { readonly production: ProductionView; readonly shots: ShotRowView[] }) {
   const [order] = useOrderShotsMutation();
-  const { message } = App.useApp();
+  const notices = useNotices();
   const actions = useShotActions(production, shots);
   const [sorting, setSorting] = useState<'shooting' | 'attention'>('shooting');
   const units = useUnits();
@@ -109,7 +109,7 @@ function ShotList({ production, shots }: { readonly production: ProductionView; 
     const ids = shots.map(({ id }) => id);
     const shotIds = arrayMove(ids, ids.indexOf(String(active.id)), ids.indexOf(String(over.id)));
     const answer = await order({ productionId: production.id, version: production.version, shotIds });
-    if (answer.error) void message.error(refusalText('The order was not saved', problemOf(answer.error).body));
+    if (answer.error) notices.fail(refusalText('The order was not saved', problemOf(answer.error).body));
   }
 
   if (shots.length === 0) {

@@ -1,7 +1,7 @@
 import type { ProductionView, ShotRowView } from '@still-heron/contract';
 import { refusalText } from '@still-heron/wording';
 import { newPlan } from '@still-heron/core';
-import { App } from 'antd';
+import { useNotices } from '../../ui/notices/notices';
 import { useRef } from 'react';
 import { useNavigate } from 'react-router';
 import {
@@ -24,7 +24,7 @@ const OFFER_S = 8;
 /** Actions on whole shots. Every rejection is shown on the page. */
 export function useShotActions(production: ProductionView, shots: readonly ShotRowView[]) {
   const navigate = useNavigate();
-  const { message, notification } = App.useApp();
+  const notices = useNotices();
   const [findShot] = useLazyShotQuery();
   const [createShot] = useCreateShotMutation();
   const [duplicateShot] = useDuplicateShotMutation();
@@ -35,7 +35,7 @@ export function useShotActions(production: ProductionView, shots: readonly ShotR
   const removed = useRef<ShotRowView[]>([]);
 
   const showRefusal = (what: string, error: unknown) => {
-    if (error) void message.error(refusalText(what, problemOf(error).body));
+    if (error) notices.fail(refusalText(what, problemOf(error).body));
   };
 
   async function create(): Promise<void> {
@@ -60,7 +60,7 @@ export function useShotActions(production: ProductionView, shots: readonly ShotR
   async function takeBack(): Promise<void> {
     const shot = removed.current.pop();
     if (!shot) return;
-    notification.destroy(shot.id);
+    notices.close(shot.id);
     showRefusal(`${shot.slate} was not restored`, (await restoreShot(shot.id)).error);
   }
 
@@ -69,10 +69,10 @@ export function useShotActions(production: ProductionView, shots: readonly ShotR
     showRefusal(`${shot.slate} was not deleted`, error);
     if (error) return;
     removed.current.push(shot);
-    notification.open({
+    notices.show({
       key: shot.id,
       title: `${shot.slate} ${shot.title} was deleted.`,
-      duration: OFFER_S,
+      durationS: OFFER_S,
       actions: (
         <Button look="main" onClick={() => void takeBack()}>
           Restore

@@ -1,6 +1,6 @@
 import { type KeepRate, PLAN_LIMITS, setSchedule, setGoals, type ShotPlan, shotTime } from '@still-heron/core';
 import { minutesText, plannedTakesText } from '@still-heron/wording';
-import { Checkbox } from 'antd';
+import { Checkbox } from '../../ui/antd/Checkbox';
 import { NumberField } from '../../ui/fields/NumberField';
 import { TextField } from '../../ui/fields/TextField';
 import { useEdit } from '../shot/useEdit';

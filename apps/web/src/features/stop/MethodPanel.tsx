@@ -1,6 +1,6 @@
 import { drawLayoutOf, type MethodOffer, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { METHOD_WORDS } from '@still-heron/wording';
-import { Checkbox } from 'antd';
+import { Checkbox } from '../../ui/antd/Checkbox';
 import { useMemo } from 'react';
 import { methodsFor } from '../../shared/workers/simulation/workers';
 import { useAfterPause } from '../shot/useAfterPause';

@@ -1,6 +1,6 @@
 import { type ShotPlan, splitObstacle, splitShot } from '@still-heron/core';
 import { halfSlates, refusalText, splitObstacleText } from '@still-heron/wording';
-import { App } from 'antd';
+import { useNotices } from '../../ui/notices/notices';
 import { useNavigate, useParams } from 'react-router';
 import { problemOf, useCreateShotMutation } from '../../shared/api/api';
 import { useAppSelector } from '../../shared/store/hooks';
@@ -10,7 +10,7 @@ import { selectDocument } from '../shot/shotSlice';
 /** Cuts the open shot at a time into two shots, after it in shooting order, and opens the first. */
 export function useSplit(): (atS: number) => Promise<void> {
   const navigate = useNavigate();
-  const { message } = App.useApp();
+  const notices = useNotices();
   const { shotId = '' } = useParams();
   const productionId = useAppSelector(selectProductionId);
   const document = useAppSelector(selectDocument);
@@ -19,7 +19,7 @@ export function useSplit(): (atS: number) => Promise<void> {
     if (!document || productionId === null) return;
     const { scene, slate, title, plan } = document;
     const halves = splitShot(plan, atS);
-    if (halves === null) return void message.error(splitObstacleText(splitObstacle(plan, atS)!, plan));
+    if (halves === null) return notices.fail(splitObstacleText(splitObstacle(plan, atS)!, plan));
     const [first, second] = halves;
     const [slateA, slateB] = halfSlates(slate);
     const after = async (half: ShotPlan, halfSlate: string, afterShotId: string) => {
@@ -28,7 +28,7 @@ export function useSplit(): (atS: number) => Promise<void> {
         document: { scene, slate: halfSlate, title, plan: half },
         afterShotId,
       });
-      if (error) void message.error(refusalText('The shot was not cut', problemOf(error).body));
+      if (error) notices.fail(refusalText('The shot was not cut', problemOf(error).body));
       return data?.id ?? null;
     };
     const firstId = await after(first, slateA, shotId);

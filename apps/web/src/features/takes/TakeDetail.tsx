@@ -11,7 +11,7 @@ import {
   withLensData,
 } from '@still-heron/core';
 import { inLensDataUnit, lensDataReadText, problemView, takeVerdictText, refusalText } from '@still-heron/wording';
-import { App } from 'antd';
+import { useNotices } from '../../ui/notices/notices';
 import { useMemo, useState } from 'react';
 import { problemOf } from '../../shared/api/api';
 import { useRevisionQuery } from '../../shared/api/revisionsApi';
@@ -37,7 +37,7 @@ interface AskedUnit extends Pick<Extract<LensDataReading, { status: 'asks-unit' 
 
 /** One take: its track against the plan, or ways to add a track. */
 export function TakeDetail({ shotId, plan, units, row }: Props) {
-  const { message } = App.useApp();
+  const notices = useNotices();
   // reload for every version: a newly imported track must appear
   const { data: found } = useTakeQuery(row.id, { refetchOnMountOrArgChange: true });
   const [save] = useSaveTakeMutation();
@@ -62,9 +62,9 @@ export function TakeDetail({ shotId, plan, units, row }: Props) {
     if (reading.status !== 'read') return;
     const judged = withLensData(then, take, reading);
     const { error } = await save({ shotId, id: row.id, version: row.version, take: judged });
-    if (error) return void message.error(refusalText(`Take ${row.number} was not changed`, problemOf(error).body));
+    if (error) return notices.fail(refusalText(`Take ${row.number} was not changed`, problemOf(error).body));
     setRead(judged);
-    void message.success(lensDataReadText(reading.detectedUnit, reading.track.holes));
+    notices.tell(lensDataReadText(reading.detectedUnit, reading.track.holes));
   }
   // not on every key press in the form
   const verdict = useMemo(() => take && verdictOf(then, take), [then, take]);

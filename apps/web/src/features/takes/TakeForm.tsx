@@ -1,6 +1,6 @@
 import { type MarkHit, type ShotPlan, TAKE_LIMITS, type UnitSystem } from '@still-heron/core';
 import { FOCUS_GRADE_WORDS, HIT_WORDS, PERFORMANCE_WORDS, pullTargetText } from '@still-heron/wording';
-import { Checkbox } from 'antd';
+import { Checkbox } from '../../ui/antd/Checkbox';
 import { useState } from 'react';
 import clsx from 'clsx';
 import { useKeys } from '../../shared/keys/useKeys';

@@ -1,7 +1,7 @@
 import type { TakeRowView } from '@still-heron/contract';
 import { formatStop, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { methodList, faultText, refusalText } from '@still-heron/wording';
-import { App } from 'antd';
+import { useNotices } from '../../ui/notices/notices';
 import { useState } from 'react';
 import clsx from 'clsx';
 import { problemOf } from '../../shared/api/api';
@@ -91,12 +91,12 @@ function TakeRow({ row, shotId, plan, units, isOpen, onToggle }: TakeRowProps) {
 
 /** Circling and deleting a take; a refusal is shown. */
 function useTakeActions(shotId: string) {
-  const { message } = App.useApp();
+  const notices = useNotices();
   const [save] = useSaveTakeMutation();
   const [find] = useLazyTakeQuery();
   const [removeTake] = useRemoveTakeMutation();
   const say = (what: string, error: unknown) => {
-    if (error) void message.error(refusalText(what, problemOf(error).body));
+    if (error) notices.fail(refusalText(what, problemOf(error).body));
   };
   async function circle({ id, number, hasTrack, take, version }: TakeRowView): Promise<void> {
     // the list contains no tracks; load the take, so that a change does not lose its track

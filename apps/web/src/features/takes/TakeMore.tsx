@@ -1,6 +1,6 @@
 import { REPAIRS, type ShotPlan, TAKE_LIMITS, type UnitSystem } from '@still-heron/core';
 import { REPAIR_WORDS } from '@still-heron/wording';
-import { Checkbox } from 'antd';
+import { Checkbox } from '../../ui/antd/Checkbox';
 import { GapField } from '../../ui/fields/GapField';
 import { NumberField } from '../../ui/fields/NumberField';
 import { TextField } from '../../ui/fields/TextField';

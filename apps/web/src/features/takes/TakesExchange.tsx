@@ -1,7 +1,7 @@
 import { problem, type ShotPlan } from '@still-heron/core';
 import type { ShotRowView } from '@still-heron/contract';
 import { problemView, refusalText, importedText } from '@still-heron/wording';
-import { App } from 'antd';
+import { useNotices } from '../../ui/notices/notices';
 import { useState } from 'react';
 import { problemOf, useProductionQuery, useShotRowsQuery } from '../../shared/api/api';
 import { loadPlans } from '../../shared/api/loadPlans';
@@ -30,7 +30,7 @@ const FILES: readonly { readonly kind: TakesFile; readonly word: string; readonl
 
 /** Export and import of takes, and files for the editor. */
 export function TakesExchange({ productionId, shot, wish }: Props) {
-  const { message } = App.useApp();
+  const notices = useNotices();
   const dispatch = useAppDispatch();
   const { data: production } = useProductionQuery(productionId, { skip: !productionId });
   const { data: shots } = useShotRowsQuery(productionId, { skip: !productionId });
@@ -41,13 +41,13 @@ export function TakesExchange({ productionId, shot, wish }: Props) {
 
   async function save({ kind, type }: (typeof FILES)[number]): Promise<void> {
     const { data, error } = await whole({ productionId, shotId: shot?.id ?? null });
-    if (!data) return void message.error(refusalText('The takes were not loaded', problemOf(error).body));
+    if (!data) return notices.fail(refusalText('The takes were not loaded', problemOf(error).body));
     const plans = new Map(shot ? [[shot.id, shot.plan]] : []);
     const others = [...new Set(data.map(({ shotId }) => shotId))].filter((id) => !plans.has(id));
     try {
       for await (const some of loadPlans(dispatch, productionId, others)) for (const { id, plan } of some) plans.set(id, plan);
     } catch (failure) {
-      return void message.error(refusalText('The plans were not loaded', problemOf(failure).body));
+      return notices.fail(refusalText('The plans were not loaded', problemOf(failure).body));
     }
     const planOf = (id: string) => plans.get(id);
     const text = takesFile(kind, name, data, { plan: shot?.plan ?? null, planOf, units, wish: wish ?? null });
@@ -81,7 +81,7 @@ export function TakesExchange({ productionId, shot, wish }: Props) {
 
 /** Import of a file of takes: all its slates must be known, and takes that were already logged stay as they are. */
 function useTakesImport(shot: Props['shot'], shots: readonly ShotRowView[] | undefined) {
-  const { message } = App.useApp();
+  const notices = useNotices();
   const [log] = useLogTakeMutation();
   const [problems, setProblems] = useState<Parameters<typeof ProblemList>[0]['problems'] | null>(null);
   async function read(): Promise<void> {
@@ -101,10 +101,10 @@ function useTakesImport(shot: Props['shot'], shots: readonly ShotRowView[] | und
         rolledAt: new Date(rolledAt).toISOString(),
         take,
       });
-      if (error) return void message.error(refusalText(`Take ${logged + 1} of the file was not logged`, problemOf(error).body));
+      if (error) return notices.fail(refusalText(`Take ${logged + 1} of the file was not logged`, problemOf(error).body));
       logged++;
     }
-    void message.success(importedText(logged));
+    notices.tell(importedText(logged));
   }
   return { read, problems, forget: () => setProblems(null) };
 }

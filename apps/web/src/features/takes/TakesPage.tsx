@@ -1,7 +1,7 @@
 import type { TakeRowView } from '@still-heron/contract';
 import { refusalText, KEPT_INPUT } from '@still-heron/wording';
 import { isUsable, newTake, type ShotPlan } from '@still-heron/core';
-import { App } from 'antd';
+import { useNotices } from '../../ui/notices/notices';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import clsx from 'clsx';
@@ -47,7 +47,7 @@ function Log({ shotId, plan, takes }: Props) {
   const productionId = useAppSelector(selectProductionId) ?? '';
   const slate = useAppSelector((state) => selectDocument(state)?.slate ?? '');
   const store = useAppStore();
-  const { message } = App.useApp();
+  const notices = useNotices();
   const [logTake, { isLoading }] = useLogTakeMutation();
   const [draft, setDraft] = useState<Draft>(freshDraft);
   const rate = useKeepRate()?.rate ?? null;
@@ -61,7 +61,7 @@ function Log({ shotId, plan, takes }: Props) {
     const settings = { ...empty.gear, puller: readOptions(window.localStorage).puller };
     const take = takeOfDraft(draft, { ...empty, gear: settings, predictedKeepRate: rate?.keepRate ?? null }, pullIds);
     const { error } = await logTake({ shotId, rolledAt: new Date().toISOString(), take });
-    if (error) void message.error(refusalText(`Take ${number} was not logged`, problemOf(error).body, KEPT_INPUT));
+    if (error) notices.fail(refusalText(`Take ${number} was not logged`, problemOf(error).body, KEPT_INPUT));
     else setDraft(freshDraft());
   }
   useKeys('t', () => void log());

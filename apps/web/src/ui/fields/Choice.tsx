@@ -1,4 +1,4 @@
-import { Select } from 'antd';
+import { Select } from '../antd/Select';
 import fieldStyles from './fields.module.css';
 import textStyles from '../text.module.css';
 

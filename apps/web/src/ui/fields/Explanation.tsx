@@ -1,4 +1,4 @@
-import { Popover } from 'antd';
+import { Popover } from '../antd/Popover';
 import styles from './Explanation.module.css';
 import textStyles from '../text.module.css';
 

@@ -1,5 +1,5 @@
 import { FORMATS, KIT_LIMITS, type RecordingMode, type SteadyingLevel } from '@still-heron/core';
-import { Select } from 'antd';
+import { Select } from '../../../ui/antd/Select';
 import clsx from 'clsx';
 import { NumberField } from '../../../ui/fields/NumberField';
 import { TextField } from '../../../ui/fields/TextField';

@@ -1,5 +1,5 @@
 import { fNumberOf, isZoom, KIT_LIMITS, type KitLens, type Lens, type UnitSystem } from '@still-heron/core';
-import { Checkbox } from 'antd';
+import { Checkbox } from '../../../ui/antd/Checkbox';
 import { Choice } from '../../../ui/fields/Choice';
 import { DistanceField } from '../../../ui/fields/DistanceField';
 import { NumberField } from '../../../ui/fields/NumberField';

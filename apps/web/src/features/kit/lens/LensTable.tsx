@@ -1,5 +1,5 @@
 import { cameraOf, FORMATS, lensFigures, type LensQuestion, PLAN_LIMITS, type UnitSystem } from '@still-heron/core';
-import { Table } from 'antd';
+import { Table } from '../../../ui/antd/Table';
 import { useMemo, useState } from 'react';
 import { useLensUseQuery } from '../../../shared/api/takesApi';
 import { useKit } from '../../../shared/api/useKit';

@@ -1,6 +1,6 @@
 import { KIT_LIMITS, type Lens, LENS_AUTOFOCUS, ringOf } from '@still-heron/core';
 import { LENS_AUTOFOCUS_WORDS, RESPONSE_WORDS } from '@still-heron/wording';
-import { Checkbox } from 'antd';
+import { Checkbox } from '../../../ui/antd/Checkbox';
 import clsx from 'clsx';
 import { Choice } from '../../../ui/fields/Choice';
 import { NumberField } from '../../../ui/fields/NumberField';

@@ -9,7 +9,7 @@ import {
   type LensQuestion,
   type UnitSystem,
 } from '@still-heron/core';
-import type { TableColumnsType } from 'antd';
+import type { TableColumns } from '../../../ui/antd/Table';
 import { Link } from 'react-router';
 import textStyles from '../../../ui/text.module.css';
 
@@ -37,7 +37,7 @@ function figure(title: string, of: (row: LensRow) => number | null, text: (row: 
 }
 
 /** Columns of the table of lenses, for the distances that are compared. */
-export function lensColumns({ fromMm, toMm, atMm }: LensQuestion, units: UnitSystem): TableColumnsType<LensRow> {
+export function lensColumns({ fromMm, toMm, atMm }: LensQuestion, units: UnitSystem): TableColumns<LensRow> {
   const at = formatDistance(atMm, units);
   return [
     {
@@ -82,7 +82,7 @@ export function lensColumns({ fromMm, toMm, atMm }: LensQuestion, units: UnitSys
 }
 
 /** What does not depend on a distance. */
-function fittingColumns(): TableColumnsType<LensRow> {
+function fittingColumns(): TableColumns<LensRow> {
   return [
     {
       title: 'nearer',

@@ -10,7 +10,7 @@ import {
   type RigPart,
 } from '@still-heron/core';
 import { noteText, PULLER_WORDS, rigSentence, SUPPORT_WORDS } from '@still-heron/wording';
-import { Checkbox } from 'antd';
+import { Checkbox } from '../../../ui/antd/Checkbox';
 import { useState } from 'react';
 import clsx from 'clsx';
 import { Choice } from '../../../ui/fields/Choice';

@@ -1,5 +1,5 @@
 import { KIT_LIMITS, type Wheel } from '@still-heron/core';
-import { Checkbox } from 'antd';
+import { Checkbox } from '../../../ui/antd/Checkbox';
 import clsx from 'clsx';
 import { NumberField } from '../../../ui/fields/NumberField';
 import { TextField } from '../../../ui/fields/TextField';

@@ -1,6 +1,6 @@
 import { theme, type ThemeConfig } from 'antd';
 import type { Light } from '../../shared/preferences';
-import { PALETTES } from './palette';
+import { PALETTES } from '../theme/palette';
 
 /** antd theme for a light: our colours and typefaces, no shadows, small radii. */
 export function antdTheme(light: Light): ThemeConfig {
