@@ -46,15 +46,15 @@ export interface TrackOffer {
 export interface EvaluatorWorker extends TrialRunner {
   evaluate(plan: ShotPlan): PullVerdict;
   framings(plan: ShotPlan): Framings;
-  summarise(plan: ShotPlan, units: UnitSystem): ShotSummary;
+  summarise(plan: ShotPlan, units: UnitSystem): Promise<ShotSummary>;
   /** Fixes, best first; tells how many kinds are tried, of how many */
-  fixes(plan: ShotPlan, onTried: (kinds: number, total: number) => void): Fix[];
+  fixes(plan: ShotPlan, onTried: (kinds: number, total: number) => void): Promise<Fix[]>;
   /** A track worked out in one way; null if there is nothing to work out */
-  trackOffer(plan: ShotPlan, way: SolverWay): TrackOffer | null;
+  trackOffer(plan: ShotPlan, way: SolverWay): Promise<TrackOffer | null>;
   /** Changes that make an impossible plan possible */
-  smallestChanges(plan: ShotPlan): SmallestChange[];
+  smallestChanges(plan: ShotPlan): Promise<SmallestChange[]>;
   /** Possible improvements, not simulated yet */
-  improvements(plan: ShotPlan): Improvement[];
+  improvements(plan: ShotPlan): Promise<Improvement[]>;
   /** Plans of all focus methods, not simulated yet */
-  methods(plan: ShotPlan): MethodOffer[];
+  methods(plan: ShotPlan): Promise<MethodOffer[]>;
 }
