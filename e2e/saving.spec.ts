@@ -118,6 +118,20 @@ test('a part that cannot be loaded leaves the page as it is, and comes later', a
   expect(refused).toBeGreaterThan(1);
 });
 
+test('a page that cannot be loaded says so, and is asked for again at the next visit', async ({ heron, page }) => {
+  let refused = 0;
+  await page.route('**/assets/StopPage-*', (route) => (refused++ < 1 ? route.abort() : route.continue()));
+  const { shotId } = await heron.openCopy('9C');
+  await page.keyboard.press('4');
+  await expect(page.getByRole('alert')).toContainText('Your edits are kept here.');
+  await page.keyboard.press('3');
+  await expect(heron.verdict).toBeVisible();
+  await page.keyboard.press('4');
+  await expect(page.getByTestId('stop-surface')).toBeVisible();
+  expect(page.url()).toContain(`${shotId}/stop`);
+  expect(refused).toBe(2);
+});
+
 test('a page closed before the server took an edit sends it at the next visit of any page', async ({ heron, page }) => {
   const { shotId, productionId } = await heron.openCopy('9C');
   await page.route('**/api/shots/*', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()));

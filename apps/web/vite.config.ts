@@ -21,7 +21,11 @@ export default defineConfig({
         codeSplitting: {
           includeDependenciesRecursively: false,
           groups: [
-            { name: 'shared', test: /packages\/(core|wording)\/|apps\/web\/src\/(?!ui\/(antd|fields\/Choice))/, minShareCount: 5 },
+            {
+              name: 'shared',
+              test: /packages\/(core|wording)\/|apps\/web\/src\/(?!ui\/(antd|fields\/Choice))/,
+              minShareCount: 5,
+            },
           ],
         },
       },

@@ -1,66 +1,57 @@
-import { type ComponentType, Suspense, useEffect } from 'react';
-import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { Suspense, useEffect } from 'react';
+import { BrowserRouter, Navigate, Route, Routes, useLocation } from 'react-router';
 import { sendTakes } from '../features/roll/sendTakes';
 import { kitSaver } from '../features/kit/kitSaving';
 import { shotSaver } from '../features/shot/saving';
 import { selectEntry } from '../shared/api/entry';
 import { lazyPart } from '../shared/lazyPart';
 import { PartFailed } from '../ui/PartFailed';
-import { pages } from './pages';
+import { Boundary } from '../ui/Boundary';
+import { Page } from './Page';
+import { STEPS } from './pages';
 import { PALETTES } from '../ui/theme/palette';
 import { useAppDispatch, useAppSelector } from '../shared/store/hooks';
 import { LightContext } from '../ui/theme/light';
 import { NoticesProvider } from '../ui/notices/NoticesProvider';
 
-/**
- * The router loads the chunk of a page before it shows the page. React.lazy would show an empty page first, and then delay the
- * real one by a third of a second per level to avoid flicker.
- */
-const router = createBrowserRouter(
-  [
-    { path: '/', lazy: async () => withProps((await pages.productions()).ProductionsPage, { opensSingle: true }) },
-    { path: '/productions', lazy: async () => withProps((await pages.productions()).ProductionsPage, {}) },
-    { path: '/productions/:productionId/shots', lazy: async () => ({ Component: (await pages.shots()).ShotsPage }) },
-    { path: '/productions/:productionId/takes', lazy: async () => ({ Component: (await pages.log()).LogPage }) },
-    {
-      path: '/shots/:shotId',
-      errorElement: <ShotFailedPart />,
-      lazy: async () => ({ Component: (await pages.shot()).ShotPage }),
-      children: [
-        { index: true, element: <Navigate to="pull" replace /> },
-        { path: 'setup', lazy: async () => ({ Component: (await pages.setup()).SetupPage }) },
-        { path: 'floor', lazy: async () => ({ Component: (await pages.floor()).FloorPage }) },
-        { path: 'pull', lazy: async () => ({ Component: (await pages.pull()).PullPage }) },
-        { path: 'stop', lazy: async () => ({ Component: (await pages.stop()).StopPage }) },
-        { path: 'roll', lazy: async () => ({ Component: (await pages.roll()).RollPage }) },
-        { path: 'takes', lazy: async () => ({ Component: (await pages.takes()).TakesPage }) },
-      ],
-    },
-    { path: '/devices', lazy: async () => ({ Component: (await pages.network()).NetworkPage }) },
-    { path: '/backups', lazy: async () => ({ Component: (await pages.backups()).BackupsPage }) },
-    { path: '/kit', element: <Navigate to="/kit/lenses" replace /> },
-    { path: '/kit/:kind/:itemId?', lazy: async () => ({ Component: (await pages.kit()).KitPage }) },
-    { path: '*', element: <Navigate to="/" replace /> },
-  ].map((route) => ({ HydrateFallback: Nothing, errorElement: <PartFailed />, ...route })),
-);
-
 /** Loaded only when it is needed. */
-const ShotFailed = lazyPart(() => pages.shotFailed().then(({ ShotFailed }) => ShotFailed));
+const ShotFailed = lazyPart(() => import('../features/shotPage/ShotFailed').then(({ ShotFailed }) => ShotFailed));
 
-function ShotFailedPart() {
+/** Every page by its address. */
+function Pages() {
+  const { pathname } = useLocation();
   return (
-    <Suspense>
-      <ShotFailed />
-    </Suspense>
+    <Boundary place={pathname} failed={(error) => <PartFailed error={error} />}>
+      <Suspense>
+        <Routes>
+          <Route path="/" element={<Page name="productions" />} />
+          <Route path="/productions" element={<Page name="productions" />} />
+          <Route path="/productions/:productionId/shots" element={<Page name="shots" />} />
+          <Route path="/productions/:productionId/takes" element={<Page name="log" />} />
+          <Route path="/shots/:shotId" element={<Shot place={pathname} />}>
+            <Route index element={<Navigate to="pull" replace />} />
+            {STEPS.map((step) => (
+              <Route key={step} path={step} element={<Page name={step} />} />
+            ))}
+          </Route>
+          <Route path="/devices" element={<Page name="network" />} />
+          <Route path="/backups" element={<Page name="backups" />} />
+          <Route path="/kit" element={<Navigate to="/kit/lenses" replace />} />
+          <Route path="/kit/:kind/:itemId?" element={<Page name="kit" />} />
+          <Route path="*" element={<Navigate to="/" replace />} />
+        </Routes>
+      </Suspense>
+    </Boundary>
   );
 }
 
-function withProps<P extends object>(Page: ComponentType<P>, props: P) {
-  return { element: <Page {...props} /> };
-}
-
-function Nothing() {
-  return null;
+/** A shot; one that fails says what is wrong with it. */
+function Shot({ place }: { readonly place: string }) {
+  return (
+    <Boundary place={place} failed={(error) => <ShotFailed error={error} />}>
+      <Page name="shot" />
+    </Boundary>
+  );
 }
 
 export function App() {
@@ -91,7 +82,9 @@ export function App() {
   return (
     <LightContext value={light}>
       <NoticesProvider>
-        <RouterProvider router={router} />
+        <BrowserRouter>
+          <Pages />
+        </BrowserRouter>
       </NoticesProvider>
     </LightContext>
   );

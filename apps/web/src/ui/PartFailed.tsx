@@ -1,10 +1,8 @@
-import { useRouteError } from 'react-router';
 import { PageNote } from './PageNote';
 import { Button } from './Button';
 
 /** Replaces a page that failed to render. Edits are still kept on this device. */
-export function PartFailed() {
-  const error = useRouteError();
+export function PartFailed({ error }: { readonly error: unknown }) {
   return (
     <PageNote title="This page could not be shown.">
       <p role="alert">

@@ -1,6 +1,6 @@
 import { brokenShotText, brokenShotTitle, capital, neededSentence } from '@still-heron/wording';
 import { useState } from 'react';
-import { useParams, useRouteError } from 'react-router';
+import { useParams } from 'react-router';
 import { api, problemOf } from '../../shared/api/api';
 import { revisionsApi, useShotCheckQuery } from '../../shared/api/revisionsApi';
 import { useAppDispatch } from '../../shared/store/hooks';
@@ -9,9 +9,8 @@ import { PageNote } from '../../ui/PageNote';
 import textStyles from '../../ui/text.module.css';
 
 /** Replaces a shot that can't be shown: says what is wrong with it, and offers the version before. */
-export function ShotFailed() {
+export function ShotFailed({ error }: { readonly error: unknown }) {
   const { shotId = '' } = useParams();
-  const error = useRouteError();
   const { data: check } = useShotCheckQuery(shotId);
   const { restore, refusal } = useVersionBefore(shotId);
   const message = error instanceof Error ? error.message : String(error);

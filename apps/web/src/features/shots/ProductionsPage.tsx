@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Link, Navigate, useNavigate } from 'react-router';
+import { Link, Navigate, useMatch, useNavigate } from 'react-router';
 import clsx from 'clsx';
 import { problemOf, useChangeProductionMutation, useCreateProductionMutation, useProductionsQuery } from '../../shared/api/api';
 import { Frame } from '../../ui/frame/Frame';
@@ -13,8 +13,9 @@ import styles from './ProductionsPage.module.css';
 import textStyles from '../../ui/text.module.css';
 import fieldStyles from '../../ui/fields/fields.module.css';
 
-/** All productions. With `opensSingle`, a single one is opened at once. */
-export function ProductionsPage({ opensSingle = false }: { readonly opensSingle?: boolean }) {
+/** All productions. At the address of the whole application, a single one is opened at once. */
+export function ProductionsPage() {
+  const opensSingle = useMatch('/') !== null;
   const { data: productions, error, refetch } = useProductionsQuery();
   const [rename] = useChangeProductionMutation();
   if (opensSingle && productions?.length === 1) return <Navigate to={`/productions/${productions[0]!.id}/shots`} replace />;
