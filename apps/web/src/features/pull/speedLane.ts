@@ -14,12 +14,39 @@ export interface SpeedLane {
   readonly fastestX: number;
 }
 
-/** Curve of the speed of wheel or ring, scaled to the fastest moment, with at most one point a pixel. */
-export function speedLane(
+interface KeptLane {
+  readonly place: string;
+  readonly wheel: ShotPlan['wheel'];
+  readonly lens: ShotPlan['optics']['lens'];
+  readonly lane: SpeedLane;
+}
+
+/** Lanes that were drawn last from a verdict: between two verdicts of a drag the plan changes, and they do not. */
+const drawn = new WeakMap<CompleteVerdict, KeptLane>();
+
+interface LanePlace {
+  readonly topY: number;
+  readonly height: number;
+}
+
+/** Curve of the speed of wheel or ring, drawn again only when something that it depends on has changed. */
+export function speedLane(verdict: CompleteVerdict, plan: ShotPlan, x: ScaleLinear<number, number>, at: LanePlace): SpeedLane {
+  const { wheel, captureFps } = plan;
+  const { lens } = plan.optics;
+  const place = [...x.domain(), ...x.range(), at.topY, at.height, captureFps].join();
+  const last = drawn.get(verdict);
+  if (last?.place === place && last.wheel === wheel && last.lens === lens) return last.lane;
+  const lane = laneOf(verdict, plan, x, at);
+  drawn.set(verdict, { place, wheel, lens, lane });
+  return lane;
+}
+
+/** Scaled to the fastest moment, with at most one point a pixel. */
+function laneOf(
   verdict: CompleteVerdict,
   plan: ShotPlan,
   x: ScaleLinear<number, number>,
-  { topY, height }: { readonly topY: number; readonly height: number },
+  { topY, height }: LanePlace,
 ): SpeedLane {
   const { timeS, maxHandDegPerS, limitDegPerS } = verdict.fastest;
   const speeds = handSpeeds(verdict.track.ringDeg, plan);
@@ -29,7 +56,11 @@ export function speedLane(
   const every = Math.max(1, Math.floor(1 / pxPerFrame));
   const frames: number[] = [];
   for (let frame = 0; frame < speeds.length; frame += every) frames.push(frame);
-  const peakIn = (frame: number) => Math.max(...speeds.subarray(frame, frame + every));
+  const peakIn = (from: number) => {
+    let peak = 0;
+    for (let frame = from; frame < from + every && frame < speeds.length; frame++) peak = Math.max(peak, speeds[frame]!);
+    return peak;
+  };
   const curve = area<number>(
     (frame) => x(verdict.track.timesS[frame]!),
     baseY,
