@@ -6,7 +6,7 @@ import { shotSaver } from '../features/shot/saving';
 import { selectEntry } from '../shared/api/entry';
 import { lazyPart } from '../shared/lazyPart';
 import { PartFailed } from '../ui/PartFailed';
-import { Boundary } from '../ui/Boundary';
+import { ErrorBoundary } from 'react-error-boundary';
 import { Page } from './Page';
 import { STEPS } from './pages';
 import { PALETTES } from '../ui/theme/palette';
@@ -21,7 +21,7 @@ const ShotFailed = lazyPart(() => import('../features/shotPage/ShotFailed').then
 function Pages() {
   const { pathname } = useLocation();
   return (
-    <Boundary place={pathname} failed={(error) => <PartFailed error={error} />}>
+    <ErrorBoundary resetKeys={[pathname]} FallbackComponent={PartFailed}>
       <Suspense>
         <Routes>
           <Route path="/" element={<Page name="productions" />} />
@@ -41,16 +41,16 @@ function Pages() {
           <Route path="*" element={<Navigate to="/" replace />} />
         </Routes>
       </Suspense>
-    </Boundary>
+    </ErrorBoundary>
   );
 }
 
 /** A shot; one that fails says what is wrong with it. */
 function Shot({ place }: { readonly place: string }) {
   return (
-    <Boundary place={place} failed={(error) => <ShotFailed error={error} />}>
+    <ErrorBoundary resetKeys={[place]} FallbackComponent={ShotFailed}>
       <Page name="shot" />
-    </Boundary>
+    </ErrorBoundary>
   );
 }
 

@@ -1,6 +1,6 @@
 import { type ComponentType, createElement, use, useEffect } from 'react';
+import { ErrorBoundary, type FallbackProps } from 'react-error-boundary';
 import { useLocation } from 'react-router';
-import { Boundary } from '../ui/Boundary';
 import { PartFailed } from '../ui/PartFailed';
 import { forgetFailures, type PageKey, pageOf, PageNotSent } from './pages';
 
@@ -12,9 +12,9 @@ interface Props {
 export function Page({ name }: Props) {
   const { pathname } = useLocation();
   return (
-    <Boundary place={pathname} failed={notSent}>
+    <ErrorBoundary resetKeys={[pathname]} FallbackComponent={NotSent}>
       <Loaded name={name} />
-    </Boundary>
+    </ErrorBoundary>
   );
 }
 
@@ -25,12 +25,8 @@ function Loaded({ name }: Props) {
 }
 
 /** Other failures are those of the page around this one. */
-function notSent(error: unknown) {
-  if (!(error instanceof PageNotSent)) throw error;
-  return <NotSent error={error} />;
-}
-
-function NotSent({ error }: { readonly error: PageNotSent }) {
+function NotSent({ error }: FallbackProps) {
   useEffect(forgetFailures, [error]);
+  if (!(error instanceof PageNotSent)) throw error;
   return <PartFailed error={error} />;
 }
