@@ -93,6 +93,7 @@ export {
   referenceRoomText,
   staleText,
   markOnRingText,
+  leanText,
   markRoomLines,
   measuredByText,
   MEASURE_WORDS,

@@ -1,7 +1,7 @@
-import { changeMark, defaultLens, defaultWheel, markReading, type ShotPlan } from '@still-heron/core';
+import { changeMark, defaultLens, defaultWheel, formatGap, markReading, presetRig, type ShotPlan } from '@still-heron/core';
 import { twoPeople } from '../../../core/test/plans';
 import { faceText } from '../calculator/zoneSentence';
-import { beyondRingText, disagreementText, markOnRingText, thirdStopText } from './markText';
+import { beyondRingText, disagreementText, leanText, markOnRingText, thirdStopText } from './markText';
 
 /** 65 mm whose scale was read at infinity, 3 m, 2 m and 0.65 m; Old Tam stands at 2.90 m. */
 function withScale(changes: Partial<ShotPlan> = {}): ShotPlan {
@@ -44,6 +44,20 @@ test('a mark nearer than the lens focuses names the nearest distance', () => {
   const near = changeMark(plan, plan.marks[0]!.id, { distanceMm: 300 });
   expect(beyondRingText(markReading(near, near.marks[0]!), near, 'metric')).toMatch(/^closer than the lens can focus: 0\.\d+ m$/);
   expect(beyondRingText(markReading(plan, plan.marks[0]!), plan, 'metric')).toBeNull();
+});
+
+test('an operator who carries the camera may lean from the tape’s 2.90 m to either limit; nobody leans with legs under it', () => {
+  const plan = { ...twoPeople(), rig: presetRig('on the shoulder', 'shoulder', 'alone') };
+  const mark = plan.marks[0]!;
+  const reading = markReading(plan, mark);
+  const [lean, back] = [2900 - reading.nearMm, reading.farMm - 2900].map((mm) => formatGap(mm, 'metric'));
+  expect(leanText(reading, plan, 'metric')).toBe(
+    `The operator may lean in ${lean} or back ${back}. If the subject drifts, lean the same way.`,
+  );
+  expect(leanText(reading, { ...plan, rig: presetRig('sticks', 'legs', 'alone') }, 'metric')).toBeNull();
+  expect(leanText(reading, twoPeople(), 'metric')).toBeNull();
+  const far = changeMark(plan, mark.id, { distanceMm: Infinity });
+  expect(leanText(markReading(far, far.marks[0]!), far, 'metric')).toContain('back any distance');
 });
 
 test('a third hard stop is refused with the marks that have the two', () => {

@@ -1,4 +1,5 @@
 import {
+  CARRIED_SUPPORTS,
   displayStepMm,
   distanceSigmaMm,
   formatDistance,
@@ -71,6 +72,13 @@ export function markRoomLines(reading: MarkReading, mark: Mark, plan: ShotPlan, 
     `${isDerived ? '' : 'measured '}${measuredByText(plan, mark)}, accurate to about ${formatGap(distanceSigmaMm(plan, mark), units)}${hasAssumedUncertainty(mark) ? ' (assumed)' : ''}`,
     `an arrow key changes the distance by ${formatGap(displayStepMm(focusMm, units), units)}`,
   ];
+}
+
+/** How far an operator who carries the camera may lean at a mark, and which way to lean; null if nobody carries it. */
+export function leanText({ nearerMm, fartherMm }: MarkReading, { rig }: ShotPlan, units: UnitSystem): string | null {
+  if (!rig || !CARRIED_SUPPORTS.includes(rig.support)) return null;
+  const far = (mm: number) => (Number.isFinite(mm) ? formatGap(mm, units) : 'any distance');
+  return `The operator may lean in ${far(nearerMm)} or back ${far(fartherMm)}. If the subject drifts, lean the same way.`;
 }
 
 /** Position of the mark on the ring: angle, and neighbouring figures of the scale. */

@@ -1,5 +1,5 @@
 import { formatDistance, formatGap, type Mark, markReading, type ShotPlan, type UnitSystem, wheelDegOf } from '@still-heron/core';
-import { beyondRingText, markRoomLines, markOnRingText } from '@still-heron/wording';
+import { beyondRingText, leanText, markRoomLines, markOnRingText } from '@still-heron/wording';
 import { Explain } from '../../ui/fields/Explain';
 import { roomBar } from './roomLayout';
 import textStyles from '../../ui/text.module.css';
@@ -19,6 +19,7 @@ export function MarkRoom({ mark, plan, units }: Props) {
   const { nearerMm, fartherMm } = reading;
   const beyond = beyondRingText(reading, plan, units);
   if (beyond !== null) return <p className={textStyles.toneSoft}>{beyond}</p>;
+  const lean = leanText(reading, plan, units);
   const bar = roomBar(reading, WIDTH);
   const atHand = (deg: number) => `${wheelDegOf(plan.wheel, deg).toFixed(1)}°`;
   return (
@@ -38,6 +39,7 @@ export function MarkRoom({ mark, plan, units }: Props) {
           <small className={textStyles.figure}>{atHand(reading.towardsFarDeg)} of turn</small>
         </span>
       </p>
+      {lean !== null && <p>{lean}</p>}
       <p className={textStyles.muted}>{markOnRingText(reading, plan, units)}</p>
       <p>
         <Explain what="Room at this mark" lines={markRoomLines(reading, mark, plan, units)}>
