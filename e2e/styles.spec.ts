@@ -5,7 +5,7 @@ import { expect, test } from './heron';
 const PROPERTIES = [
   ...['display', 'position', 'color', 'backgroundColor', 'fontFamily', 'fontSize', 'fontWeight', 'textAlign', 'opacity'],
   ...['paddingTop', 'paddingLeft', 'marginTop', 'marginBottom', 'borderTopWidth', 'borderBottomColor', 'columnGap'],
-  ...['fill', 'stroke', 'cursor', 'overflowX', 'flexGrow', 'textOverflow'],
+  ...['fill', 'stroke', 'cursor', 'overflowX', 'flexGrow', 'textOverflow', 'textDecorationLine', 'lineHeight', 'boxSizing'],
 ];
 
 /** Computed styles of all elements of the page, one line each. */
