@@ -8,6 +8,8 @@ import { shortShot } from './evaluate.mjs';
 
 const TAKES = 10_000;
 const SEED = 1;
+/** Columns of the camera's misses are in mm for a draw of one: the C program scales them by this. */
+const MISS_IN_MM = 1;
 /** Their square roots are the steps of the sequence of set-ups. */
 const PRIMES = [2, 3, 5, 7, 11, 13, 17, 19, 23, 29, 31, 37, 41, 43, 47, 53];
 /** The machine's speed varies: both run alternately, and the fastest of each counts. */
@@ -64,7 +66,7 @@ function valuesOf({ captureFps, frameCount, angles, lowDeg, highDeg, holds, pull
     ...[holds.length, subjects.length, beats.length, setupDrawCount, drawCount],
     ...PRIMES.slice(0, setupDrawCount).map(Math.sqrt),
     ...columns.flatMap((name) => [...camera[name]]),
-    ...[errors.timingSigmaS, errors.stopSigmaMm, errors.driftSigmaMm, driftKept, cameraDrawsAt],
+    ...[errors.timingSigmaS, MISS_IN_MM, errors.driftSigmaMm, driftKept, cameraDrawsAt],
     ...holds.flatMap((hold) => [hold.stillDeg, hold.mm, hold.measureSigmaMm, hold.setupMark, hold.drawsAt]),
     ...pulls.flatMap((pull) => [pull.startS, pull.durationS, pull.reactionS, pull.cueSigmaS, pull.ringSigmaDeg]),
     ...subjects.flatMap(({ markSigmaMm, timingSigmaS, drawsAt }, index) => {
