@@ -52,7 +52,7 @@ test('an operator who carries the camera may lean from the tape’s 2.90 m to ei
   const reading = markReading(plan, mark);
   const [lean, back] = [2900 - reading.nearMm, reading.farMm - 2900].map((mm) => formatGap(mm, 'metric'));
   expect(leanText(reading, plan, 'metric')).toBe(
-    `The operator may lean in ${lean} or back ${back}. If the subject drifts, lean the same way.`,
+    `With the ring left alone, it stays sharp if the operator leans in up to ${lean} or back up to ${back}. If the subject drifts, lean the same way.`,
   );
   expect(leanText(reading, { ...plan, rig: presetRig('sticks', 'legs', 'alone') }, 'metric')).toBeNull();
   expect(leanText(reading, twoPeople(), 'metric')).toBeNull();

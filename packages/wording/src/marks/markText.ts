@@ -77,8 +77,8 @@ export function markRoomLines(reading: MarkReading, mark: Mark, plan: ShotPlan, 
 /** How far an operator who carries the camera may lean at a mark, and which way to lean; null if nobody carries it. */
 export function leanText({ nearerMm, fartherMm }: MarkReading, { rig }: ShotPlan, units: UnitSystem): string | null {
   if (!rig || !CARRIED_SUPPORTS.includes(rig.support)) return null;
-  const far = (mm: number) => (Number.isFinite(mm) ? formatGap(mm, units) : 'any distance');
-  return `The operator may lean in ${far(nearerMm)} or back ${far(fartherMm)}. If the subject drifts, lean the same way.`;
+  const by = (mm: number) => (Number.isFinite(mm) ? `up to ${formatGap(mm, units)}` : 'any distance');
+  return `With the ring left alone, it stays sharp if the operator leans in ${by(nearerMm)} or back ${by(fartherMm)}. If the subject drifts, lean the same way.`;
 }
 
 /** Position of the mark on the ring: angle, and neighbouring figures of the scale. */
