@@ -37,13 +37,12 @@ export function PullPage() {
   usePullKeys(plan);
   useKeys('l', () => setIsSolving(!isSolving));
   usePlaying(plan.durationS);
-  const resting = useAfterDrag(plan);
   if (plan.subjects.length === 0 && plan.marks.length === 0) return <FirstDistance onAdded={() => setIsAdding(true)} />;
   return (
     <div className={layoutStyles.stepPage}>
       <div data-testid="surface" className={layoutStyles.surface}>
         <VerdictSentence judged={judged} units={units} />
-        <AboveChart plan={resting} units={units} isSolving={isSolving} onSolve={setIsSolving} />
+        <AboveChart plan={plan} units={units} isSolving={isSolving} onSolve={setIsSolving} />
         <PullChart plan={plan} verdict={verdict} units={units} />
       </div>
       <PullSide plan={plan} verdict={verdict} units={units} isAdding={isAdding} />
@@ -58,8 +57,12 @@ interface AboveChartProps {
   readonly onSolve: (isSolving: boolean) => void;
 }
 
-/** What stands between the sentence and the chart. It takes no part in a drag. */
-const AboveChart = memo(function AboveChart({ plan, units, isSolving, onSolve }: AboveChartProps) {
+/** What stands between the sentence and the chart. It takes no part in a drag, and its plan at rest is no matter of the page. */
+function AboveChart({ plan, ...rest }: AboveChartProps) {
+  return <RestingParts plan={useAfterDrag(plan)} {...rest} />;
+}
+
+const RestingParts = memo(function RestingParts({ plan, units, isSolving, onSolve }: AboveChartProps) {
   return (
     <>
       <Fixes plan={plan} units={units} />
