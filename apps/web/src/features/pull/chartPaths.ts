@@ -3,6 +3,7 @@ import type { ScaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import type { AxisScale } from '../../charts/axisScale';
 import { apart } from '../../charts/labels';
+import { keptByVerdict } from './keptByVerdict';
 
 /** Curves of the chart. */
 export interface ChartPaths {
@@ -18,15 +19,7 @@ export interface ChartPaths {
   }[];
 }
 
-interface KeptPaths {
-  readonly place: string;
-  readonly subjects: ShotPlan['subjects'];
-  readonly lens: ShotPlan['optics']['lens'];
-  readonly paths: ChartPaths;
-}
-
-/** Paths that were drawn last from a verdict: between two verdicts of a drag the plan changes, and they do not. */
-const drawn = new WeakMap<CompleteVerdict, KeptPaths>();
+const kept = keptByVerdict<ChartPaths>();
 
 interface PathScales {
   readonly x: ScaleLinear<number, number>;
@@ -38,14 +31,9 @@ interface PathScales {
 /** Curves of a verdict, drawn again only when something that they depend on has changed. */
 export function keptPaths(verdict: CompleteVerdict | null, plan: ShotPlan, scales: PathScales): ChartPaths {
   if (!verdict) return { track: '', band: '', subjects: [] };
-  const last = drawn.get(verdict);
-  const { subjects, durationS, captureFps } = plan;
-  const { lens } = plan.optics;
-  const place = `${scales.place} ${durationS} ${captureFps}`;
-  if (last?.place === place && last.subjects === subjects && last.lens === lens) return last.paths;
-  const paths = pathsOf(verdict, scales.x, scales.scale, plan);
-  drawn.set(verdict, { place, subjects, lens, paths });
-  return paths;
+  const { subjects, durationS, captureFps, optics } = plan;
+  const dependsOn = [scales.place, durationS, captureFps, subjects, optics.lens];
+  return kept(verdict, dependsOn, () => pathsOf(verdict, scales.x, scales.scale, plan));
 }
 
 /** Curves with at most one point per pixel, and none inside a level stretch. */

@@ -1,6 +1,7 @@
 import { type CompleteVerdict, formatTime, handSpeeds, type ShotPlan } from '@still-heron/core';
 import type { ScaleLinear } from 'd3-scale';
 import { area } from 'd3-shape';
+import { keptByVerdict } from './keptByVerdict';
 
 /** The speed of the hand over time, in pixels. */
 export interface SpeedLane {
@@ -14,15 +15,7 @@ export interface SpeedLane {
   readonly fastestX: number;
 }
 
-interface KeptLane {
-  readonly place: string;
-  readonly wheel: ShotPlan['wheel'];
-  readonly lens: ShotPlan['optics']['lens'];
-  readonly lane: SpeedLane;
-}
-
-/** Lanes that were drawn last from a verdict: between two verdicts of a drag the plan changes, and they do not. */
-const drawn = new WeakMap<CompleteVerdict, KeptLane>();
+const kept = keptByVerdict<SpeedLane>();
 
 interface LanePlace {
   readonly topY: number;
@@ -31,14 +24,9 @@ interface LanePlace {
 
 /** Curve of the speed of wheel or ring, drawn again only when something that it depends on has changed. */
 export function speedLane(verdict: CompleteVerdict, plan: ShotPlan, x: ScaleLinear<number, number>, at: LanePlace): SpeedLane {
-  const { wheel, captureFps } = plan;
-  const { lens } = plan.optics;
-  const place = [...x.domain(), ...x.range(), at.topY, at.height, captureFps].join();
-  const last = drawn.get(verdict);
-  if (last?.place === place && last.wheel === wheel && last.lens === lens) return last.lane;
-  const lane = laneOf(verdict, plan, x, at);
-  drawn.set(verdict, { place, wheel, lens, lane });
-  return lane;
+  const { wheel, captureFps, optics } = plan;
+  const dependsOn = [...x.domain(), ...x.range(), at.topY, at.height, captureFps, wheel, optics.lens];
+  return kept(verdict, dependsOn, () => laneOf(verdict, plan, x, at));
 }
 
 /** Scaled to the fastest moment, with at most one point a pixel. */
