@@ -1,7 +1,7 @@
 import type { ComponentType } from 'react';
 
 /** Loads a page. None of these imports runs at start. */
-export const PAGES = {
+const PAGES = {
   productions: () => import('../features/shots/ProductionsPage').then(({ ProductionsPage }) => ProductionsPage),
   shots: () => import('../features/shots/ShotsPage').then(({ ShotsPage }) => ShotsPage),
   log: () => import('../features/log/LogPage').then(({ LogPage }) => LogPage),
