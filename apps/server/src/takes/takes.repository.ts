@@ -1,6 +1,6 @@
 import { setImmediate } from 'node:timers/promises';
 import { Inject, Injectable } from '@nestjs/common';
-import { type Take, takeFigures } from '@still-heron/core';
+import { METHOD_DIVIDER, type Take, takeFigures, takeMethods } from '@still-heron/core';
 import { and, asc, count, desc, eq, gt, inArray, notInArray, or, sql, type SQL } from 'drizzle-orm';
 import { DATABASE } from '../database/tokens.js';
 import type { Database } from '../database/database.js';
@@ -190,9 +190,6 @@ export class TakesRepository {
   }
 }
 
-/** Between the methods of a shot in parts, as the page reads them. */
-const METHOD_DIVIDER = ' ';
-
 /** Columns of a take's row, including the input of statistics and filters. */
 export function columnsOf({ track, ...take }: Take) {
   const { gear, predictedKeepRate, isCircled, focus } = take;
@@ -205,7 +202,7 @@ export function columnsOf({ track, ...take }: Take) {
     lens: gear.lens,
     stop: gear.stop,
     // takes of a shot in parts are counted apart from those of either method
-    method: [gear.method, ...gear.laterMethods].join(METHOD_DIVIDER),
+    method: takeMethods(gear).join(METHOD_DIVIDER),
     puller: gear.puller,
     predictedKeepRate,
     isUsable,

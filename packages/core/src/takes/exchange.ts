@@ -13,7 +13,7 @@ import {
   yesNoColumn,
 } from '../kit/index.js';
 import { METHODS, newPlan } from '../plan/index.js';
-import { checkTake, newTake, type Take, type TakeGear } from './take.js';
+import { checkTake, METHOD_DIVIDER, newTake, type Take, type TakeGear } from './take.js';
 import { upgradeTake, upgradeTakeField } from './upgradeTake.js';
 
 /** A take in an exported file. */
@@ -121,7 +121,7 @@ const COLUMNS: readonly CsvColumn<LoggedTake>[] = [
   choiceColumn('method', METHODS, ({ take }) => take.gear.method, putGear('method')),
   {
     heading: 'later methods',
-    write: ({ take }) => take.gear.laterMethods.join(' '),
+    write: ({ take }) => take.gear.laterMethods.join(METHOD_DIVIDER),
     read: readLaterMethods,
   },
   gear('rig', 'rig'),

@@ -20,7 +20,9 @@ export {
   type Repair,
   REPAIRS,
   type Take,
+  METHOD_DIVIDER,
   TAKE_LIMITS,
+  takeMethods,
   type TakeGear,
 } from './take.js';
 export {

@@ -28,7 +28,7 @@ export interface TakeGear {
   readonly captureFps: number;
   /** From the start */
   readonly method: Method;
-  /** Of later parts of the shot, in order of time */
+  /** Methods of the later parts, in order of time */
   readonly laterMethods: readonly Method[];
   /** Empty for none */
   readonly rig: string;
@@ -91,6 +91,14 @@ export const TAKE_LIMITS = {
   timecode: { max: 12 },
   track: { max: 600_000 },
 } as const;
+
+/** Divides the methods of a take where they are one word: in tables, in the log's filter and in its statistics. */
+export const METHOD_DIVIDER = ' ';
+
+/** All methods of a take, in order of time. */
+export function takeMethods({ method, laterMethods }: Pick<TakeGear, 'method' | 'laterMethods'>): readonly Method[] {
+  return [method, ...laterMethods];
+}
 
 const LIMITS = TAKE_LIMITS;
 const id = text(LIMITS.id);

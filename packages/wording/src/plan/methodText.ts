@@ -1,4 +1,4 @@
-import { type CameraErrors, formatGap, type Method, type UnitSystem } from '@still-heron/core';
+import { type CameraErrors, formatGap, type Method, METHOD_DIVIDER, type UnitSystem } from '@still-heron/core';
 
 interface MethodWords {
   readonly short: string;
@@ -30,7 +30,7 @@ export const METHOD_WORDS: Readonly<Record<Method, MethodWords>> = {
 export function methodName(name: string): string {
   const known = METHOD_WORDS as Partial<Record<string, { readonly short: string }>>;
   return name
-    .split(' ')
+    .split(METHOD_DIVIDER)
     .map((one) => known[one]?.short ?? one)
     .join(', then ');
 }

@@ -1,5 +1,5 @@
 import type { LoggedTakeView, TakePageView } from '@still-heron/contract';
-import type { LoggedHit } from '@still-heron/core';
+import { type LoggedHit, takeMethods } from '@still-heron/core';
 import { methodList, HIT_WORDS } from '@still-heron/wording';
 import { Pagination } from '../../ui/antd/Pagination';
 import { Link } from 'react-router';
@@ -77,7 +77,7 @@ function LogRow({ row: { shotId, slate, title, number, rolledAt, take } }: { rea
         )}
       </span>
       <span className={textStyles.muted}>
-        {gear.focalLengthMm} mm {gear.stop} · {methodList([gear.method, ...gear.laterMethods])}
+        {gear.focalLengthMm} mm {gear.stop} · {methodList(takeMethods(gear))}
         {gear.puller && ` · ${gear.puller}`}
       </span>
       <span className={textStyles.muted}>{predictedKeepRate === null ? '' : `${Math.round(predictedKeepRate * 100)} %`}</span>

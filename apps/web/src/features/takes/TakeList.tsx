@@ -1,5 +1,5 @@
 import type { TakeRowView } from '@still-heron/contract';
-import { formatStop, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { formatStop, type ShotPlan, takeMethods, type UnitSystem } from '@still-heron/core';
 import { methodList, faultText, refusalText } from '@still-heron/wording';
 import { useNotices } from '../../ui/notices/notices';
 import { useState } from 'react';
@@ -75,7 +75,7 @@ function TakeRow({ row, shotId, plan, units, isOpen, onToggle }: TakeRowProps) {
         {take.note && <span className={textStyles.muted}> · {take.note}</span>}
       </span>
       <span className={textStyles.muted}>
-        {formatStop(take.gear.stop, plan.optics.lens.stopScale)} · {methodList([take.gear.method, ...take.gear.laterMethods])} ·{' '}
+        {formatStop(take.gear.stop, plan.optics.lens.stopScale)} · {methodList(takeMethods(take.gear))} ·{' '}
         {CLOCK.format(new Date(rolledAt))}
       </span>
       <Button look="quiet" aria-expanded={isOpen} aria-label={`Check take ${number}`} onClick={onToggle}>
