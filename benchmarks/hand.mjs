@@ -47,13 +47,18 @@ async function dragged(browser, address, productionId, { name, plan, pullId, per
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
   await page.mouse.move(x, y);
   await page.mouse.down();
+  const work = await threadWork(page);
   await watch(page);
+  const before = await work();
   await moveByHand(page, { x, y, perSecond, wayPx });
   const { frames, redrawn } = await page.evaluate(() => window.watched_.end());
+  const after = await work();
   await page.mouse.up();
   await page.context().close();
   const { median, p95 } = summary(frames);
   const each = redrawn / (DRAG_MS / 1000);
+  const scriptMs = (after.scriptMs - before.scriptMs) / frames.length;
+  const taskMs = (after.taskMs - before.taskMs) / frames.length;
   return [
     {
       what: `frames while a pull is dragged at ${perSecond} moves a second, ${name}`,
@@ -67,7 +72,24 @@ async function dragged(browser, address, productionId, { name, plan, pullId, per
       aim: `at least ${verdicts}`,
       shareOfAim: verdicts / Math.max(each, 0.01),
     },
+    {
+      what: `script a frame in that drag, ${perSecond} moves a second, ${name}`,
+      figure: `${scriptMs.toFixed(1)} ms of processor time; all work of the page's thread ${taskMs.toFixed(1)} ms`,
+      aim: 'under 8 ms',
+      shareOfAim: scriptMs / 8,
+    },
   ];
+}
+
+/** How long the page's own thread has worked so far, in its processor time: what other programs take of the machine does not count. */
+async function threadWork(page) {
+  const session = await page.context().newCDPSession(page);
+  await session.send('Performance.enable', { timeDomain: 'threadTicks' });
+  return async () => {
+    const { metrics } = await session.send('Performance.getMetrics');
+    const ms = (name) => metrics.find((metric) => metric.name === name).value * 1000;
+    return { scriptMs: ms('ScriptDuration'), taskMs: ms('TaskDuration') };
+  };
 }
 
 /** Sends pointer moves at their times, without waiting for an answer to any. */

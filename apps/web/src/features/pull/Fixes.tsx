@@ -1,8 +1,9 @@
 import { type Fix, type RankedFix, rankFixes, type ShotPlan, type UnitSystem } from '@still-heron/core';
 import { fixName, fixResult, fixStepName, fixTakes } from '@still-heron/wording';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import clsx from 'clsx';
 import { useAppDispatch } from '../../shared/store/hooks';
+import { dragging } from '../../shared/gestures/dragging';
 import { useKeys } from '../../shared/keys/useKeys';
 import { fixesFor, giveUpFixes } from '../../shared/workers/evaluator';
 import { editPlan } from '../shot/shotSlice';
@@ -120,7 +121,12 @@ function useFixSearch(plan: ShotPlan): {
     },
     [onStart, onTried],
   );
-  const found = useAfterPause(search.isGivenUp ? null : plan, work, EDIT_PAUSE_MS);
+  const isHeld = useSyncExternalStore(dragging.subscribe, dragging.is);
+  // what a drag will have changed is not worth a search
+  useEffect(() => {
+    if (isHeld) giveUpFixes();
+  }, [isHeld]);
+  const found = useAfterPause(search.isGivenUp || isHeld ? null : plan, work, EDIT_PAUSE_MS);
   const giveUp = () => {
     giveUpFixes();
     search.giveUp();

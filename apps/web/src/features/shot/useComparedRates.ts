@@ -1,6 +1,7 @@
 import { drawLayoutOf, type ShotPlan } from '@still-heron/core';
 import { useMemo } from 'react';
-import { RANKS, useTrialRates } from './useTrialRates';
+import { RANKS } from '../../shared/workers/simulation/defaults';
+import { useTrialRates } from './useTrialRates';
 
 /** Trials per plan: enough to see a difference of one in a hundred, since all draw the same errors. */
 const TRIALS = 600;

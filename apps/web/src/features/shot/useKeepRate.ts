@@ -2,11 +2,11 @@ import { drawLayoutOf, isAllAutomatic, type KeepRate, type ShotPlan } from '@sti
 import { useSyncExternalStore } from 'react';
 import { evaluator } from '../../shared/workers/evaluator';
 import { createLatestRates } from '../../shared/workers/simulation/latestRates';
-import { SEED, TAKES } from '../../shared/workers/simulation/defaults';
+import { RANKS, SEED, TAKES } from '../../shared/workers/simulation/defaults';
 import { trialPool } from '../../shared/workers/simulation/workers';
 
 /** Keep rate of the open shot, shown on every step. */
-const rates = createLatestRates<ShotPlan>(trialPool, { takes: TAKES, seed: SEED, rank: 0, isPaced: true });
+const rates = createLatestRates<ShotPlan>(trialPool, { takes: TAKES, seed: SEED, rank: RANKS.keepRate, isPaced: true });
 
 /** Delay after opening, so that the shot can be edited first. */
 const AFTER_OPENING_MS = 500;

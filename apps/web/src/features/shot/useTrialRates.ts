@@ -5,9 +5,6 @@ import type { TrialRequest } from '../../shared/workers/simulation/trialRunner';
 import { SEED, TAKES } from '../../shared/workers/simulation/defaults';
 import { trialPool } from '../../shared/workers/simulation/workers';
 
-/** Priorities of trials. */
-export const RANKS = { sweep: 1, fixes: 1, improvements: 2, methods: 3 } as const;
-
 /**
  * Results of trials as far as known. While the input changes, the previous results remain.
  *

@@ -3,7 +3,8 @@ import { METHOD_WORDS, of100, partResult, partTimes } from '@still-heron/wording
 import { useMemo } from 'react';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { playheadMoved } from '../shot/sessionSlice';
-import { RANKS, useTrialRates } from '../shot/useTrialRates';
+import { RANKS } from '../../shared/workers/simulation/defaults';
+import { useTrialRates } from '../shot/useTrialRates';
 import layoutStyles from '../../ui/layout.module.css';
 import textStyles from '../../ui/text.module.css';
 import styles from './PartsPanel.module.css';

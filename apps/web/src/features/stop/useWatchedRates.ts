@@ -1,7 +1,8 @@
 import { ASSUMED_DISPLAY_INCHES, drawLayoutOf, type KeepRate, type ShotPlan, type Watching } from '@still-heron/core';
 import { useMemo } from 'react';
 import type { TrialRequest } from '../../shared/workers/simulation/trialRunner';
-import { RANKS, useTrialRates } from '../shot/useTrialRates';
+import { RANKS } from '../../shared/workers/simulation/defaults';
+import { useTrialRates } from '../shot/useTrialRates';
 
 /** Keep rates of a puller who watches; those of a better picture only for a display. Each is null until known. */
 export interface WatchedRates {

@@ -1,5 +1,6 @@
 import { drawLayoutOf, errorSources, keepRate, newPlan, type ShotPlan } from '@still-heron/core';
 import { TWO_PEOPLE } from '../../../twoPeople.fixture';
+import { RANKS } from './defaults';
 import { createLatestRates } from './latestRates';
 import { createTrialPool, type TrialPool, type TrialJob, type TrialProgress } from './trialPool';
 import { createTrialRunner, type TrialRunner, type TrialRequest } from './trialRunner';
@@ -78,6 +79,17 @@ test('a job that is given up says nothing more; the one with the lower rank goes
   expect(order.lastIndexOf('soon')).toBeLessThan(order.indexOf('late'));
 });
 
+test('while something is dragged the keep rate goes on, and fixes rest until it is let go', async () => {
+  const pool = createTrialPool([createTrialRunner()]);
+  pool.hold(true);
+  const compared = jest.fn();
+  const fixes = drawn(pool, { rank: RANKS.fixes, takes: 300, onProgress: compared });
+  expect((await drawn(pool, { rank: RANKS.keepRate, takes: 300 })).isDone).toBe(true);
+  expect(compared).not.toHaveBeenCalled();
+  pool.hold(false);
+  expect((await fixes).isDone).toBe(true);
+});
+
 test('what can’t be judged has no rate, and what breaks is said and has none', async () => {
   const error = jest.spyOn(console, 'error').mockImplementation(() => undefined);
   const { rates } = await drawn(createTrialPool([createTrialRunner()]), { asks: [askOf(newPlan()), ask], takes: 300 });
@@ -103,6 +115,7 @@ describe('a new request while trials are drawn', () => {
         jobs.push(entry);
         return { cancel: () => (entry.isGivenUp = true) };
       },
+      hold: () => undefined,
     };
     return { pool, jobs };
   }

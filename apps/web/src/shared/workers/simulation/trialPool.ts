@@ -1,4 +1,5 @@
 import { type IdealTake, type KeepRate, keepRateOf, mergeCounts } from '@still-heron/core';
+import { RANKS } from './defaults';
 import type { TrialRunner, TrialAnswer, TrialRequest } from './trialRunner';
 
 /** Progress of a job. */
@@ -27,6 +28,8 @@ export interface TrialJob {
 export interface TrialPool {
   /** Runs a job: a few trials of every request first, then the rest. The result does not depend on the number of workers. */
   draw(job: TrialJob): { readonly cancel: () => void };
+  /** While something is dragged, jobs that take no part in it rest: the processor is for what follows the pointer. */
+  hold(isHeld: boolean): void;
 }
 
 /** Trials of each request in the first pass: enough for a stable first figure. */
@@ -57,11 +60,11 @@ interface Running extends TrialJob {
 export function createTrialPool(runners: readonly TrialRunner[]): TrialPool {
   let jobs: Running[] = [];
   let nextId = 0;
+  let isHeld = false;
   const idle = new Set(runners.keys());
 
   function pick(worker: number): { job: Running; task: Task } | null {
-    const ordered = [...jobs].sort((a, b) => a.rank - b.rank || b.id - a.id);
-    const job = ordered.find(({ waiting }) => waiting.length > 0);
+    const job = nextJob(jobs, isHeld);
     if (!job) return null;
     // a worker continues with a plan it has prepared already
     const { firstTrial } = job.waiting[0]!;
@@ -88,22 +91,27 @@ export function createTrialPool(runners: readonly TrialRunner[]): TrialPool {
       job.firstToCome--;
       job.onFirst?.(job.asks.length - job.firstToCome, job.asks.length);
     }
-    const { takesDone, takesToCome: takesInAll, firstToCome, seed } = job;
-    const isDone = takesDone === takesInAll;
-    const isFirst = firstTrial === 0 && firstToCome === 0;
+    const isDone = job.takesDone === job.takesToCome;
+    const isFirst = firstTrial === 0 && job.firstToCome === 0;
     if (isDone) jobs = jobs.filter((one) => one !== job);
-    if (firstToCome > 0 || !(isFirst || isDone || performance.now() - job.toldMs > PROGRESS_MS)) return;
+    if (job.firstToCome > 0 || !(isFirst || isDone || performance.now() - job.toldMs > PROGRESS_MS)) return;
     job.toldMs = performance.now();
-    const rates = job.answers.map((answers) => rateOf(answers, seed));
-    const ideals = job.answers.map(([answer]) => answer?.ideal ?? null);
-    job.onProgress({ rates, ideals, takesDone, takesInAll, isDone });
+    job.onProgress(progressOf(job));
+  }
+
+  function wake(): void {
+    for (const worker of [...idle]) void work(worker);
   }
 
   return {
+    hold(now) {
+      isHeld = now;
+      wake();
+    },
     draw(given) {
       const job = runningJob(given, nextId++);
       jobs.push(job);
-      for (const worker of [...idle]) void work(worker);
+      wake();
       return {
         cancel() {
           job.isGivenUp = true;
@@ -112,6 +120,18 @@ export function createTrialPool(runners: readonly TrialRunner[]): TrialPool {
       };
     },
   };
+}
+
+/** The job that goes first. While something is dragged, those that take no part in it rest. */
+function nextJob(jobs: readonly Running[], isHeld: boolean): Running | undefined {
+  const ordered = [...jobs].sort((a, b) => a.rank - b.rank || b.id - a.id);
+  return ordered.find(({ waiting, rank }) => waiting.length > 0 && !(isHeld && rank >= RANKS.fixes));
+}
+
+function progressOf({ answers, seed, takesDone, takesToCome }: Running): TrialProgress {
+  const rates = answers.map((given) => rateOf(given, seed));
+  const ideals = answers.map(([first]) => first?.ideal ?? null);
+  return { rates, ideals, takesDone, takesInAll: takesToCome, isDone: takesDone === takesToCome };
 }
 
 function runningJob(given: TrialJob, id: number): Running {

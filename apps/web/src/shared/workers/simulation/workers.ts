@@ -1,4 +1,5 @@
 import type { Improvement, MethodOffer, PullVerdict, ShotPlan } from '@still-heron/core';
+import { dragging } from '../../gestures/dragging';
 import { createTrialPool, type TrialPool } from './trialPool';
 import type { TrialRunner } from './trialRunner';
 import { startWorker } from '../startWorker';
@@ -16,7 +17,9 @@ export function trialPool(): TrialPool {
     const { remote } = startWorker();
     return { run: (part) => remote.run(part) };
   });
-  return (pool = createTrialPool(runners));
+  const created = createTrialPool(runners);
+  dragging.subscribe(() => created.hold(dragging.is()));
+  return (pool = created);
 }
 
 /** Improvements and methods are prepared in a worker beside the pool, so that neither waits. */
