@@ -9,19 +9,26 @@ import {
   ringOf,
   type ShotPlan,
   type Subject,
+  type Watching,
+  watchFigures,
   zoneLensAt,
 } from '../src/index';
 
 /** Normal numbers, by Box and Muller over a small generator. */
 function normals(seed: number): () => number {
+  const uniform = evenly(seed);
+  return () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
+}
+
+/** Numbers between 0 and 1. */
+function evenly(seed: number): () => number {
   let state = seed >>> 0;
-  const uniform = () => {
+  return () => {
     state = (state + 0x6d2b79f5) >>> 0;
     let x = Math.imul(state ^ (state >>> 15), state | 1);
     x = (x + Math.imul(x ^ (x >>> 7), x | 61)) ^ x;
     return (((x ^ (x >>> 14)) >>> 0) + 0.5) / 4294967296;
   };
-  return () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
 }
 
 type Point = readonly [number, number, number];
@@ -143,14 +150,23 @@ function axisOf(plan: ShotPlan, timeS: number, camera: Point, pointNow: (subject
 /**
  * Keep rate in plain, slow code: everybody walks through the scene, take by take. For plans whose marks are all drawn, whose beats
  * must be sharp, and whose pulls go to marks.
+ *
+ * @param watching - what the puller looks at; softness that is noticed in a hold is corrected there
  */
-export function slowKeepRate(plan: ShotPlan, trials: number, seed: number, camera: CameraErrors): number {
+export function slowKeepRate(
+  plan: ShotPlan,
+  { trials, seed, camera, watching }: { trials: number; seed: number; camera: CameraErrors; watching?: Watching | undefined },
+): number {
   const draw = normals(seed);
+  const guess = evenly(seed + 77);
   const verdict = evaluatePull(plan);
   if (verdict.status !== 'judged') throw new Error('not judged');
   const ring = ringOf(plan.optics.lens);
   const track = focusTrack(plan, ring)!;
   const errors = pullErrors(plan, verdict.pulls);
+  const circleMm = zoneLensAt(plan.optics, 0).circleOfConfusionMm;
+  const figures = watching ? watchFigures(plan, watching) : null;
+  const correctFrames = figures ? Math.max(1, Math.round(figures.sharpAgainS * plan.captureFps)) : 0;
   const fps = plan.captureFps;
   const frames = frameCount(plan.durationS, fps);
   const endS = (frames - 1) / fps;
@@ -207,29 +223,75 @@ export function slowKeepRate(plan: ShotPlan, trials: number, seed: number, camer
         plan.subjects.find(({ id }) => id === subjectId)!,
         within(timeS - people.get(subjectId)!.lateS),
       );
-    const isSharp = (subjectId: string, frame: number): boolean => {
+    const depthOf = (subjectId: string, frame: number): number => {
       const timeS = frame / fps;
       const cameraS = within(timeS - cameraLateS);
       const [x, y, z] = cameraOf(plan, cameraS, cameraMissMm, startMissMm);
       const axis = axisOf(plan, cameraS, [x, y, z], (id) => pointNow(id, timeS));
       const [px, py, pz] = pointNow(subjectId, timeS);
       const depth = (px - x) * axis[0] + (py - y) * axis[1] + (pz - z) * axis[2];
-      const mm = depth - (driftMm[frame] ?? 0) + people.get(subjectId)!.missMm;
-      const focusDistanceMm = ring.distanceAt(degAt(timeS));
-      const { nearMm, farMm } = depthOfField({ ...zoneLensAt(plan.optics, timeS), focusDistanceMm });
+      return depth - (driftMm[frame] ?? 0) + people.get(subjectId)!.missMm;
+    };
+    /** Whether the blur at a distance is within a circle, with the ring at an angle. */
+    const isWithin = (mm: number, deg: number, timeS: number, circleMm: number): boolean => {
+      const lens = { ...zoneLensAt(plan.optics, timeS), circleOfConfusionMm: circleMm };
+      const { nearMm, farMm } = depthOfField({ ...lens, focusDistanceMm: ring.distanceAt(deg) });
       return mm >= nearMm && mm <= farMm;
     };
-    const isKept = plan.beats.every(({ subjectId, fromS, toS, requiredShare }) => {
+    /** Hold in which a frame lies, and whether the ring still turns towards it. */
+    const holdAt = (timeS: number): { hold: number; turns: boolean } => {
+      let k = starts.length - 1;
+      while (k >= 0 && timeS < starts[k]! - 1e-9) k--;
+      return { hold: k + 1, turns: k >= 0 && timeS < starts[k]! + plan.focusTrack.pulls[k]!.durationS - 1e-9 };
+    };
+    const isKept = plan.beats.every(({ subjectId, fromS, toS, requiredShare, toleratedFrames }) => {
       const [from, to] = [Math.ceil(fromS * fps - 1e-6), Math.min(Math.ceil(toS * fps - 1e-6), frames)];
       // who is hidden is neither sharp nor soft
       const unjudged = verdict.subjects.find((one) => one.subjectId === subjectId)!.unjudged;
-      const seen = Array.from({ length: to - from }, (_, k) => from + k).filter((frame) => !unjudged?.[frame]);
-      if (seen.length === 0) return to === from;
-      const mayLose = Math.floor(seen.length * (1 - requiredShare) + 1e-9);
+      let seen = 0;
       let lost = 0;
-      for (const frame of seen) if (lost <= mayLose && !isSharp(subjectId, frame)) lost++;
-      return lost <= mayLose;
+      let run = 0;
+      let hold = -1;
+      let correctedDeg: number | null = null;
+      let noticed = 0;
+      let needed = 0;
+      const runs: number[] = [];
+      for (let frame = from; frame < to; frame++) {
+        const timeS = frame / fps;
+        const now = holdAt(timeS);
+        if (now.hold !== hold) {
+          // another pull takes the ring from where the hold was planned
+          hold = now.hold;
+          correctedDeg = null;
+          noticed = 0;
+          needed = correctFrames * (figures && guess() > figures.rightWayShare ? 2 : 1);
+        }
+        const isHidden = unjudged?.[frame] === 1;
+        if (!isHidden) seen++;
+        const mm = depthOf(subjectId, frame);
+        const deg = correctedDeg !== null && !now.turns ? correctedDeg : degAt(timeS);
+        if (isHidden || isWithin(mm, deg, timeS, circleMm)) {
+          runs.push(run);
+          run = 0;
+          noticed = 0;
+          continue;
+        }
+        run++;
+        if (!figures || now.turns || !canBeSeen(mm, deg, timeS)) continue;
+        noticed++;
+        if (noticed < needed) continue;
+        correctedDeg = onRing(ring.angleAt(Math.min(Math.max(mm, ring.closeFocusMm), ring.farthestMm)));
+        noticed = 0;
+      }
+      for (const frames of [...runs, run]) if (frames > toleratedFrames) lost += frames;
+      if (seen === 0) return to === from;
+      return lost <= Math.floor(seen * (1 - requiredShare) + 1e-9);
     });
+    function canBeSeen(mm: number, deg: number, timeS: number): boolean {
+      if (figures!.byDistance === null) return !isWithin(mm, deg, timeS, figures!.seenBlurMm);
+      const focusMm = ring.distanceAt(deg);
+      return mm < focusMm * (1 - figures!.byDistance) || mm > focusMm * (1 + figures!.byDistance);
+    }
     if (isKept) kept++;
   }
   return kept / trials;
