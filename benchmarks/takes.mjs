@@ -74,9 +74,11 @@ async function benchLog() {
     const asked = [
       ['a page of a log of 50,000 takes', ''],
       ['a page some weeks back in it', '?page=100'],
-      ['the same searched and filtered', '?circled=true&hit=late&search=1'],
+      ['the same searched and filtered', '?circled=true&fault=late&simulated=false&search=1'],
       ['the same in the order of what was predicted', '?order=unlikeliest'],
+      ['takes of which nobody said', '?focus=not-said'],
       ['statistics of 50,000 takes', '/statistics', 500],
+      ['the same with those of a simulator', '/statistics?simulated=true', 500],
     ];
     const lines = [];
     for (const [what, query, aimMs = 150] of asked) {
@@ -108,7 +110,9 @@ async function benchLog() {
 
 async function fill(database, productionId, shotIds, plan) {
   const { track, ...take } = newTake(plan, 1);
-  const hits = ['hit', 'late', 'overshot'].map((hit) => [{ pullId: 'pull-1', hit, lateS: null, landsLateS: null, offDeg: null }]);
+  const hits = ['hit', 'late', 'overshot'].map((said) => [
+    { pullId: 'pull-1', said, measured: null, lateS: null, landsLateS: null, offDeg: null },
+  ]);
   for (let from = 0; from < TAKES; from += 2500)
     await database.insert(takes).values(
       Array.from({ length: 2500 }, (_, k) => ({
@@ -118,6 +122,10 @@ async function fill(database, productionId, shotIds, plan) {
         rolledAt: new Date(1.77e12 + (from + k) * 60_000),
         isCircled: k % 20 === 0,
         focus: 'sharp',
+        // one of ten is not said, and one of fifty is simulated
+        isKept: k % 10 === 0 ? null : k % 3 !== 0,
+        isSimulated: k % 50 === 7,
+        faults: [[], ['late'], ['overshot']][k % 3],
         lens: take.gear.lens,
         stop: [2.2, 2.8, 4.5, 6.3][k % 4],
         method: take.gear.method,

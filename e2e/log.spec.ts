@@ -17,7 +17,16 @@ async function withTakes(heron: Heron, count = 60) {
       isCircled: k === 7,
       predictedKeepRate: (k % 10) / 10,
       note: k === 4 ? 'the bell rang' : '',
-      hits: [{ pullId, hit: k % 4 === 0 ? 'late' : 'hit', lateS: 0.1 + (k % 4) / 10, landsLateS: null, offDeg: k % 2 }],
+      hits: [
+        {
+          pullId,
+          said: null,
+          measured: k % 4 === 0 ? 'late' : 'hit',
+          lateS: 0.1 + (k % 4) / 10,
+          landsLateS: null,
+          offDeg: k % 2,
+        },
+      ],
       gear: { ...fresh.gear, puller: k % 2 === 0 ? 'Ines' : 'Bohdan' },
     };
     const rolledAt = new Date(Date.UTC(2026, 2, 1 + Math.floor(k / 20), 10, k % 60)).toISOString();
@@ -31,7 +40,7 @@ const rows = (page: Page) => page.getByRole('list', { name: 'Takes' }).locator('
 test('the log of a production is paged, searched, filtered and sorted, and shows statistics', async ({ heron, page }) => {
   const { productionId } = await withTakes(heron);
   await page.getByRole('link', { name: 'Log' }).click();
-  await expect(page.getByTestId('log-sentence')).toHaveText('60 takes, 40 usable: 67 %.');
+  await expect(page.getByTestId('log-sentence')).toHaveText('60 takes: 40 of 60 kept, 40 can be used.');
   await expect(rows(page)).toHaveCount(50);
   await page.getByTitle('2', { exact: true }).click();
   await expect(rows(page)).toHaveCount(10);

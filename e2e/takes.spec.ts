@@ -7,12 +7,13 @@ test('takes are logged in seconds, one key corrects a repeated fault, and a good
   await page.keyboard.press('7');
   const advice = page.getByTestId('go-again');
   await expect(advice).toContainText('No take yet');
-  await expect(page.getByText('Roll, check and log: a good take is one press.')).toBeVisible();
+  await expect(page.getByText('Roll, check and log: a good take is Y, then T.')).toBeVisible();
   const late = page.getByRole('radiogroup', { name: 'How D was hit' }).getByRole('radio', { name: 'late' });
   const takes = page.getByRole('list', { name: 'Takes, the latest first' }).getByRole('listitem');
   for (const number of [1, 2]) {
     await late.click();
-    // a fault limits the grade to usable; a worse grade is set by hand
+    // the rest was fine: with a fault it is usable at best; a worse grade is said by hand
+    await page.keyboard.press('y');
     await expect(page.getByRole('radiogroup', { name: 'Focus' }).getByRole('radio', { name: 'usable' })).toBeChecked();
     await page.getByRole('radiogroup', { name: 'Focus' }).getByRole('radio', { name: 'soft' }).click();
     await page.keyboard.press('t');
@@ -29,7 +30,8 @@ test('takes are logged in seconds, one key corrects a repeated fault, and a good
     .poll(async () => (await heron.api<typeof before>('get', `shots/${shotId}`)).plan.focusTrack.pulls[0]!.startS)
     .toBeCloseTo(before.plan.focusTrack.pulls[0]!.startS - 0.2, 6);
 
-  // a good take is one press
+  // a good take is two presses
+  await page.getByRole('button', { name: 'The rest was fine Y' }).click();
   await page.getByRole('button', { name: 'Log take 3 T' }).click();
   await expect(advice).toContainText('Move on: 1 of 3 takes can be used.');
   await expect(takes.first()).toContainText('every mark hit');
@@ -49,6 +51,7 @@ test('a take that the server refuses is reported, and the input stays', async ({
   await heron.openCopy('9C');
   await page.keyboard.press('7');
   await page.getByRole('radiogroup', { name: 'Focus' }).getByRole('radio', { name: 'soft' }).click();
+  await page.getByRole('radiogroup', { name: 'Performance' }).getByRole('radio', { name: 'good' }).click();
   await page.route('**/api/shots/*/takes', (route) => (route.request().method() === 'POST' ? route.abort() : route.continue()));
   await page.keyboard.press('t');
   await expect(page.getByText(/Take 1 was not logged: The server does not answer/)).toBeVisible();

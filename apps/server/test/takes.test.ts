@@ -87,7 +87,7 @@ test('a take is graded afterwards; a save of what has changed since is refused, 
     focus: 'usable',
     performance: 'good',
     whyKept: 'her look',
-    hits: [{ pullId: 'pull-1', hit: 'late', lateS: 0.4, landsLateS: null, offDeg: null }],
+    hits: [{ pullId: 'pull-1', said: 'late', measured: null, lateS: null, landsLateS: null, offDeg: null }],
   });
   const saved = (await server.request.put(`/api/takes/${id}`).send({ version: 1, take: graded }).expect(200)).body as TakeRowView;
   expect(saved).toMatchObject({ version: 2, take: { focus: 'usable', whyKept: 'her look' } });
@@ -95,9 +95,69 @@ test('a take is graded afterwards; a save of what has changed since is refused, 
   await server.request.delete(`/api/takes/${id}?version=1`).expect(409);
   await server.request.delete(`/api/takes/${id}?version=2`).expect(204);
   await server.request.get(`/api/takes/${id}`).expect(404);
-  // a number is not reused while a later take exists
-  await log(shot);
+  // the number of a deleted take is not given again: it may come back
   expect((await log(shot)).number).toBe(2);
+});
+
+test('a deleted take is restored as it was, with its number; what it was before each change is kept', async () => {
+  const { shot, productionId } = await demoShot();
+  const track = packTrack({ hz: 120, ringDeg: Float64Array.of(1, 2, 2.5) });
+  const { id } = await log(shot, { track, note: 'first' });
+  for (const [version, note] of ['second', 'third'].entries())
+    await server.request
+      .put(`/api/takes/${id}`)
+      .send({ version: version + 1, take: takeOf(shot, { track, note }) })
+      .expect(200);
+  await server.request.delete(`/api/takes/${id}?version=3`).expect(204);
+  const of = async (path: string) => (await server.request.get(`/api/${path}`).expect(200)).body as unknown;
+  expect(await of(`shots/${shot.id}/takes`)).toEqual([]);
+  expect(await of(`productions/${productionId}/takes`)).toMatchObject({ total: 0 });
+  expect(await of(`productions/${productionId}/takes/whole`)).toEqual([]);
+  expect(await of(`productions/${productionId}/takes/statistics`)).toMatchObject({ takes: 0 });
+  expect(await of(`shots/${shot.id}/takes/deleted`)).toMatchObject([{ id, number: 1, take: { note: 'third' } }]);
+  await server.request
+    .put(`/api/takes/${id}`)
+    .send({ version: 3, take: takeOf(shot) })
+    .expect(404);
+  await server.request.get(`/api/takes/${id}/revisions`).expect(404);
+  const restored = (await server.request.post(`/api/takes/${id}/restore`).expect(200)).body as TakeRowView;
+  expect(restored).toMatchObject({ number: 1, version: 3, hasTrack: true, take: { note: 'third' } });
+  expect(((await of(`takes/${id}`)) as TakeView).take.track).toBe(track);
+  await server.request.post(`/api/takes/${id}/restore`).expect(404);
+  expect(await of(`takes/${id}/revisions`)).toMatchObject([
+    { version: 2, take: { note: 'second' } },
+    { version: 1, take: { note: 'first' } },
+  ]);
+  expect(JSON.stringify(await of(`takes/${id}/revisions`))).not.toContain(track);
+});
+
+test('a take of which nobody said counts neither as kept nor as lost; one of a simulator counts when it is asked for', async () => {
+  const { shot, productionId } = await demoShot();
+  await log(shot, { predictedKeepRate: 0.5 });
+  await log(shot, {
+    predictedKeepRate: 0.5,
+    focus: 'sharp',
+    findings: [{ at: { kind: 'time', timeS: 2 }, found: 'camera-jumped' }],
+  });
+  await log(shot, { ringFrom: 'on-screen', measured: { focus: 'soft', usable: [] } });
+  await log(shot, { focus: 'sharp', isNoGood: true });
+  const of = async (path: string) =>
+    (await server.request.get(`/api/productions/${productionId}/takes${path}`).expect(200)).body as unknown;
+  const numbers = async (query: string) => ((await of(query)) as TakePageView).takes.map(({ number }) => number);
+  expect(await of('/statistics')).toMatchObject({
+    takes: 3,
+    said: 2,
+    kept: 1,
+    usable: 1,
+    simulated: 1,
+    calibration: [{ takes: 1, kept: 1 }],
+  });
+  expect(await of('/statistics?simulated=true')).toMatchObject({ takes: 4, said: 3, kept: 1, simulated: 1 });
+  await server.request.get(`/api/productions/${productionId}/takes/statistics?simulated=perhaps`).expect(400);
+  expect(await numbers('?focus=not-said')).toEqual([1]);
+  expect(await numbers('?focus=soft')).toEqual([3]);
+  expect(await numbers('?simulated=false')).toEqual([4, 2, 1]);
+  expect(await numbers('?fault=camera-jumped')).toEqual([2]);
 });
 
 test.each<[string, object, string, string]>([
@@ -105,9 +165,9 @@ test.each<[string, object, string, string]>([
   ['a grade', { focus: 'crisp' }, 'not-a-choice', 'take.focus'],
   [
     'a hit',
-    { hits: [{ pullId: 'pull-1', hit: 'missed', lateS: null, landsLateS: null, offDeg: null }] },
+    { hits: [{ pullId: 'pull-1', said: 'missed', measured: null, lateS: null, landsLateS: null, offDeg: null }] },
     'not-a-choice',
-    'take.hits[0].hit',
+    'take.hits[0].said',
   ],
   ['a track', { track: 'ring1 120 A?' }, 'broken-track', 'take.track'],
   ['a focus check', { focusChecks: [{ fromS: 3, toS: 2 }] }, 'ends-before-start', 'take.focusChecks[0].toS'],
@@ -140,7 +200,7 @@ test('the log of a production: newest first, by pages, searched and filtered', a
   await log(shot, { note: 'lantern too bright', isCircled: true, focus: 'sharp' }, '2026-03-01T10:00:00Z');
   await log(
     other,
-    { hits: [{ pullId: 'pull-1', hit: 'late', lateS: null, landsLateS: null, offDeg: null }] },
+    { hits: [{ pullId: 'pull-1', said: 'late', measured: null, lateS: null, landsLateS: null, offDeg: null }] },
     '2026-03-01T11:00:00Z',
   );
   await log(shot, { focus: 'soft' }, '2026-03-01T12:00:00Z');
@@ -153,12 +213,12 @@ test('the log of a production: newest first, by pages, searched and filtered', a
   expect(told(await page('size=2&page=3'))).toEqual([3]);
   expect(told(await page('circled=true'))).toEqual([1, '4B-1']);
   expect(told(await page('focus=soft'))).toEqual([1, '4B-2']);
-  expect(told(await page('hit=late'))).toEqual([1, '9C-1']);
+  expect(told(await page('fault=late'))).toEqual([1, '9C-1']);
   expect(told(await page('search=LANTERN%20too'))).toEqual([1, '4B-1']);
   expect(told(await page('search=9c'))).toEqual([1, '9C-1']);
   // pattern characters are searched literally
   expect(told(await page('search=%25'))).toEqual([0]);
-  for (const query of ['size=0', 'page=x', 'circled=yes', 'focus=crisp', 'hit=missed'])
+  for (const query of ['size=0', 'page=x', 'circled=yes', 'focus=crisp', 'fault=missed'])
     await server.request.get(`/api/productions/${productionId}/takes?${query}`).expect(400);
   // deleting a shot removes its takes from the log; restoring it brings them back
   await server.request.delete(`/api/shots/${other.id}?version=1`).expect(204);
@@ -195,29 +255,31 @@ test('two thousand takes: each page of them is right', async () => {
 describe('what takes tell', () => {
   test('how often takes are kept by what they have in common, how predictions fared, and what was measured', async () => {
     const { shot, productionId } = await demoShot();
-    const hits = (lateS: number): Take['hits'] => [{ pullId: 'pull-1', hit: 'hit', lateS, landsLateS: null, offDeg: lateS * 10 }];
+    const hits = (lateS: number): Take['hits'] => [
+      { pullId: 'pull-1', said: null, measured: 'hit', lateS, landsLateS: null, offDeg: lateS * 10 },
+    ];
     for (const lateS of [0.1, 0.2, 0.3, 0.2, 0.1, 0.3])
       await log(shot, { focus: 'sharp', performance: 'good', predictedKeepRate: 0.83, hits: hits(lateS) });
     await log(shot, { focus: 'soft', predictedKeepRate: 0.88, repairs: ['retimed'] }, '2026-03-02T08:00:00.000Z');
     await log(shot, { focus: 'soft', isCircled: true, gear: { ...takeOf(shot).gear, puller: 'Ines', stop: 4.5 } });
     const { body } = await server.request.get(`/api/productions/${productionId}/takes/statistics`).expect(200);
     const statistics = body as StatisticsView;
-    expect(statistics).toMatchObject({ takes: 8, usable: 7, repaired: 1 });
+    expect(statistics).toMatchObject({ takes: 8, said: 8, kept: 6, usable: 7, repaired: 1 });
     expect(statistics.byStop).toEqual([
-      { name: '2.2', takes: 7, usable: 6 },
-      { name: '4.5', takes: 1, usable: 1 },
+      { name: '2.2', takes: 7, kept: 6 },
+      { name: '4.5', takes: 1, kept: 0 },
     ]);
     expect(statistics.byPuller).toEqual([
-      { name: '', takes: 7, usable: 6 },
-      { name: 'Ines', takes: 1, usable: 1 },
+      { name: '', takes: 7, kept: 6 },
+      { name: 'Ines', takes: 1, kept: 0 },
     ]);
     expect(statistics.byDay.map(({ name, takes: count }) => [name, count])).toEqual([
       ['2026-03-01', 7],
       ['2026-03-02', 1],
     ]);
-    expect(statistics.byDifficulty).toEqual([{ name: 'fair', takes: 7, usable: 6 }]);
+    expect(statistics.byDifficulty).toEqual([{ name: 'fair', takes: 7, kept: 6 }]);
     expect(statistics.calibration).toEqual([
-      { predicted: expect.closeTo((6 * 0.83 + 0.88) / 7, 9) as number, takes: 7, usable: 6 },
+      { predicted: expect.closeTo((6 * 0.83 + 0.88) / 7, 9) as number, takes: 7, kept: 6 },
     ]);
     expect(statistics.errors.late).toMatchObject({ count: 6, mean: expect.closeTo(0.2, 9) as number });
     expect(statistics.errors.markMisses).toBeNull();
@@ -254,7 +316,7 @@ describe('what takes tell', () => {
     await log(shot, { focus: 'soft' });
     const path = `/api/productions/${productionId}/takes`;
     const { byMethod } = (await server.request.get(`${path}/statistics`).expect(200)).body as StatisticsView;
-    expect(Object.fromEntries(byMethod.map(({ name, takes, usable }) => [name, [takes, usable]]))).toEqual({
+    expect(Object.fromEntries(byMethod.map(({ name, takes, kept }) => [name, [takes, kept]]))).toEqual({
       [gear.method]: [1, 0],
       [`${gear.method} fixed`]: [1, 1],
     });

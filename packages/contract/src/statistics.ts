@@ -5,28 +5,34 @@ import type { MeasuredErrors } from '@still-heron/core';
 export class KeptView {
   @ApiProperty({ type: String, description: 'What these takes have in common: a lens, a stop, a person, a day' })
   name!: string;
-  @ApiProperty({ type: Number })
+  @ApiProperty({ type: Number, description: 'Those of which somebody said, or a track shows, whether they were kept' })
   takes!: number;
-  @ApiProperty({ type: Number, description: 'Usable ones among them' })
-  usable!: number;
+  @ApiProperty({ type: Number, description: 'Kept ones among them' })
+  kept!: number;
 }
 
 /** Takes with a similar predicted keep rate. */
 export class CalibrationView {
   @ApiProperty({ type: Number, description: 'Mean predicted keep rate' })
   predicted!: number;
-  @ApiProperty({ type: Number })
+  @ApiProperty({ type: Number, description: 'As in KeptView' })
   takes!: number;
   @ApiProperty({ type: Number })
-  usable!: number;
+  kept!: number;
 }
 
 /** Statistics of a production's takes. */
 export class StatisticsView {
-  @ApiProperty({ type: Number })
+  @ApiProperty({ type: Number, description: 'All takes, those of a simulator only if they were asked for' })
   takes!: number;
+  @ApiProperty({ type: Number, description: 'Those of which somebody said, or a track shows, whether they were kept' })
+  said!: number;
   @ApiProperty({ type: Number })
+  kept!: number;
+  @ApiProperty({ type: Number, description: 'Takes that can be used: circled, or kept with a performance that is not poor' })
   usable!: number;
+  @ApiProperty({ type: Number, description: 'Takes by a simulator, counted or not' })
+  simulated!: number;
   @ApiProperty({ type: Number, description: 'Takes that were repaired in the edit' })
   repaired!: number;
   @ApiProperty({ type: [KeptView] })

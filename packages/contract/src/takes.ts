@@ -59,3 +59,13 @@ export class TakePageView {
   @ApiProperty({ type: Number, description: 'Number of all matches' })
   total!: number;
 }
+
+/** A version of a take that was replaced. */
+export class TakeRevisionView {
+  @ApiProperty({ type: Number })
+  version!: number;
+  @ApiProperty({ type: String, format: 'date-time', description: 'When the next version replaced it' })
+  replacedAt!: string;
+  @Described('TakeWithoutTrack')
+  take!: Omit<Take, 'track'>;
+}

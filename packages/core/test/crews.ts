@@ -76,7 +76,12 @@ function turnedBy(plan: ShotPlan, errors: readonly PullErrors[], normal: () => n
  * @param truth - the plan with the errors that the crew really has
  * @param plan - the plan as the crew's takes are judged by it
  */
-export function takesOfCrew(truth: ShotPlan, plan: ShotPlan, count: number, seed: number): Pick<Take, 'hits' | 'markMisses'>[] {
+export function takesOfCrew(
+  truth: ShotPlan,
+  plan: ShotPlan,
+  count: number,
+  seed: number,
+): Pick<Take, 'hits' | 'markMisses' | 'ringFrom'>[] {
   const verdict = evaluatePull(truth);
   if (verdict.status !== 'judged') throw new Error('incomplete');
   const errors = pullErrors(truth, verdict.pulls);
@@ -87,6 +92,6 @@ export function takesOfCrew(truth: ShotPlan, plan: ShotPlan, count: number, seed
     const markMisses = truth.subjects.flatMap(({ stays, markSigmaMm }) =>
       stays.map(({ markId }) => ({ markId, byMm: Math.round(markSigmaMm * normal()) })),
     );
-    return { hits, markMisses };
+    return { hits, markMisses, ringFrom: 'device' };
   });
 }

@@ -117,16 +117,25 @@ export {
   correctionText,
   FOCUS_GRADE_WORDS,
   faultText,
-  HIT_WORDS,
+  focusText,
+  hitDisputeText,
+  hitMeasuredText,
   logText,
+  NOT_SAID,
+  RING_SOURCE_WORDS,
+  TIMECODE_SOURCE_WORDS,
   PERFORMANCE_WORDS,
   pullTargetText,
   takeVerdictText,
   inLensDataUnit,
   lensDataReadText,
 } from './takes/takeText.js';
+export { FINDING_WORDS, findingFaultText, findingPlaceText, findingTimeText, takeFaultText } from './takes/findingText.js';
+export { HIT_WORDS } from './takes/hitWords.js';
+export { takeChangesText } from './takes/takeChangesText.js';
 export {
   NO_TAKES,
+  type PlaceNames,
   REPAIR_WORDS,
   reportFrameRates,
   reportSpan,

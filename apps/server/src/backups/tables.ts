@@ -14,6 +14,7 @@ const TABLES: readonly { readonly name: string; readonly key: string }[] = [
   { name: 'shots', key: 'id' },
   { name: 'shot_revisions', key: 'shot_id, version' },
   { name: 'takes', key: 'id' },
+  { name: 'take_revisions', key: 'take_id, version' },
 ];
 
 /** Tables of documents that pages edit, each with a version. */
@@ -23,7 +24,7 @@ const VERSIONED = ['productions', 'shots', 'takes', 'cameras', 'lenses', 'wheels
 const ROWS_AT_ONCE = 50;
 const CHARACTERS_AT_ONCE = 1_000_000;
 
-/** Counts that tell a person what a backup holds. Deleted shots that can be restored are not counted. */
+/** Counts that tell a person what a backup holds. Deleted shots and takes that can be restored are not counted. */
 export interface Holds {
   readonly productions: number;
   readonly shots: number;
@@ -35,7 +36,7 @@ export async function countRows(db: Pick<Database, 'execute'>): Promise<Holds> {
   const [counted] = await rowsOf<Holds>(
     db,
     sql`select (select count(*)::int from productions) as productions,
-      (select count(*)::int from shots where deleted_at is null) as shots, (select count(*)::int from takes) as takes`,
+      (select count(*)::int from shots where deleted_at is null) as shots, (select count(*)::int from takes where deleted_at is null) as takes`,
   );
   return counted!;
 }

@@ -116,6 +116,11 @@ export const takes = pgTable(
     puller: text('puller').notNull().default(''),
     predictedKeepRate: doublePrecision('predicted_rate'),
     isUsable: boolean('is_usable').notNull().default(false),
+    /** null if nobody said so and no track shows it */
+    isKept: boolean('is_kept'),
+    isSimulated: boolean('is_simulated').notNull().default(false),
+    /** Faults of its pulls and other places, each once */
+    faults: text('faults').array().notNull().default(sql`'{}'`),
     isRepaired: boolean('is_repaired').notNull().default(false),
     lateCount: sumOf('late_count'),
     lateSum: sumOf('late_sum'),
@@ -131,12 +136,28 @@ export const takes = pgTable(
     version: integer('version').notNull().default(1),
     createdAt: moment('created_at').notNull().defaultNow(),
     updatedAt: moment('updated_at').notNull().defaultNow(),
+    /** Set while a deletion can be undone; its number is not given again */
+    deletedAt: moment('deleted_at'),
   },
   (table) => [
     unique('takes_number').on(table.shotId, table.number),
     index('takes_log').on(table.productionId, table.rolledAt, table.number),
     check('takes_version', sql`${table.version} > 0`),
   ],
+);
+
+/** Versions of takes that were replaced, without tracks. */
+export const takeRevisions = pgTable(
+  'take_revisions',
+  {
+    takeId: uuid('take_id')
+      .notNull()
+      .references(() => takes.id, { onDelete: 'cascade' }),
+    version: integer('version').notNull(),
+    take: jsonb('take').$type<Omit<Take, 'track'>>().notNull(),
+    replacedAt: moment('replaced_at').notNull().defaultNow(),
+  },
+  (table) => [primaryKey({ columns: [table.takeId, table.version] })],
 );
 
 /** Table of one kind of kit: listed and searched fields as columns, the rest as one checked document. */

@@ -4,7 +4,7 @@ import { and, eq, isNotNull, isNull, ne, notInArray, sql, type SQL } from 'drizz
 import { DATABASE } from '../database/tokens.js';
 import type { Database } from '../database/database.js';
 import { shots, takes } from '../database/schema.js';
-import { ALL, type Line } from './statistics.js';
+import type { Line } from './statistics.js';
 
 const number = (column: unknown) => sql<number>`${column}`.mapWith(Number);
 
@@ -14,7 +14,7 @@ const TAKES_AT_ONCE = 400;
 /** Columns that are grouped by or summed up. */
 const SUMMED = [
   ...[takes.rolledAt, takes.lens, takes.stop, takes.method, takes.puller],
-  ...[takes.predictedKeepRate, takes.isUsable, takes.isRepaired],
+  ...[takes.predictedKeepRate, takes.isKept, takes.isUsable, takes.isRepaired],
   ...[takes.lateCount, takes.lateSum, takes.lateSquares, takes.offCount, takes.offSum, takes.offSquares],
   ...[takes.missedCount, takes.missedSum, takes.missedSquares],
 ];
@@ -35,44 +35,65 @@ export class StatisticsRepository {
       })
       .from(takes)
       .innerJoin(shots, eq(shots.id, takes.shotId))
-      .where(and(isNull(shots.deletedAt), ne(takes.lens, '')))
+      .where(and(isNull(shots.deletedAt), isNull(takes.deletedAt), ne(takes.lens, '')))
       .groupBy(takes.lens)
       .orderBy(takes.lens);
     return rows.map((row) => ({ ...row, lastUsedAt: new Date(row.lastUsedAt).toISOString() }));
   }
 
-  /** Sums of a production's takes by each grouping, of some takes after some in the order of time. */
-  async *sums(productionId: string): AsyncGenerator<Line[]> {
+  /** Number of a production's takes by a simulator. */
+  async simulatedCount(productionId: string): Promise<number> {
+    const [row] = await this.db
+      .select({ count: number(sql`count(*)`) })
+      .from(takes)
+      .where(
+        and(
+          eq(takes.productionId, productionId),
+          eq(takes.isSimulated, true),
+          isNull(takes.deletedAt),
+          await this.ofShots(productionId),
+        ),
+      );
+    return row!.count;
+  }
+
+  /** Sums of a production's takes that have everything in common by which they are counted, of some takes after some in the order of time. */
+  async *sums(productionId: string, withSimulated: boolean): AsyncGenerator<Line[]> {
+    const which = and(
+      eq(takes.productionId, productionId),
+      isNull(takes.deletedAt),
+      withSimulated ? undefined : eq(takes.isSimulated, false),
+      await this.ofShots(productionId),
+    );
+    for (let after: string | null = '-infinity'; after !== null;) {
+      const part = await this.part(which, after);
+      yield part.map(({ until: _, ...line }) => line);
+      after = part.reduce<string | null>((last, { until }) => (last === null || until > last ? until : last), null);
+    }
+  }
+
+  /** Takes of shots that are not deleted. */
+  private async ofShots(productionId: string): Promise<SQL | undefined> {
     const gone = await this.db
       .select({ id: shots.id })
       .from(shots)
       .where(and(eq(shots.productionId, productionId), isNotNull(shots.deletedAt)));
-    const isOfShot =
-      gone.length === 0
-        ? undefined
-        : notInArray(
-            takes.shotId,
-            gone.map(({ id }) => id),
-          );
-    for (let after: string | null = '-infinity'; after !== null;) {
-      const part = await this.part(and(eq(takes.productionId, productionId), isOfShot), after);
-      yield part.map(({ until: _, ...line }) => line);
-      after = part.find(({ grouped }) => grouped === ALL)?.until ?? null;
-    }
+    const ids = gone.map(({ id }) => id);
+    return ids.length === 0 ? undefined : notInArray(takes.shotId, ids);
   }
 
   /** @param after - moment of the last take before */
-  private part(which: SQL | undefined, after: string): Promise<(Line & { until: string | null })[]> {
+  private part(which: SQL | undefined, after: string): Promise<(Line & { until: string })[]> {
     // takes of one moment stay together, so that each is in one part
     const some = sql`(select ${sql.join(SUMMED, sql`, `)} from ${takes} where ${and(which, sql`${takes.rolledAt} > ${after}::timestamptz`)}
       order by ${takes.rolledAt} fetch first ${sql.raw(String(TAKES_AT_ONCE))} rows with ties) as takes`;
     const tenth = sql`least(floor(${takes.predictedKeepRate} * 10), 9)`;
     const day = sql`to_char(${takes.rolledAt} at time zone 'utc', 'YYYY-MM-DD')`;
     const total = (column: unknown) => number(sql`sum(${column})`);
+    const isSaid = sql`${takes.isKept} is not null`;
     return this.db
       .select({
-        until: sql<string | null>`max(${takes.rolledAt})::text`,
-        grouped: number(sql`grouping(${takes.lens}, ${takes.stop}, ${takes.method}, ${takes.puller}, ${tenth}, ${day})`),
+        until: sql<string>`to_char(max(${takes.rolledAt}) at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"')`,
         lens: sql<string>`${takes.lens}`,
         stop: sql<number>`${takes.stop}`,
         method: sql<string>`${takes.method}`,
@@ -80,10 +101,12 @@ export class StatisticsRepository {
         tenth: sql<number | null>`${tenth}`,
         day: sql<string>`${day}`,
         takes: number(sql`count(*)`),
+        said: number(sql`count(${takes.isKept})`),
+        kept: number(sql`count(*) filter (where ${takes.isKept})`),
         usable: number(sql`count(*) filter (where ${takes.isUsable})`),
         repaired: number(sql`count(*) filter (where ${takes.isRepaired})`),
-        predicted: number(sql`coalesce(sum(${takes.predictedKeepRate}), 0)`),
-        predictedCount: number(sql`count(${takes.predictedKeepRate})`),
+        predicted: number(sql`coalesce(sum(${takes.predictedKeepRate}) filter (where ${isSaid}), 0)`),
+        predictedCount: number(sql`count(${takes.predictedKeepRate}) filter (where ${isSaid})`),
         lateCount: total(takes.lateCount),
         lateSum: total(takes.lateSum),
         lateSquares: total(takes.lateSquares),
@@ -95,8 +118,6 @@ export class StatisticsRepository {
         missedSquares: total(takes.missedSquares),
       })
       .from(some)
-      .groupBy(
-        sql`grouping sets ((${takes.lens}), (${takes.stop}), (${takes.method}), (${takes.puller}), (${tenth}), (${day}), ())`,
-      );
+      .groupBy(sql`${takes.lens}`, sql`${takes.stop}`, sql`${takes.method}`, sql`${takes.puller}`, tenth, day);
   }
 }

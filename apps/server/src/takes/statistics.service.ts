@@ -13,15 +13,15 @@ export class StatisticsService {
     @Inject(ProductionsService) private readonly productions: ProductionsService,
   ) {}
 
-  /** @throws {RequestProblem} 404 */
-  async of(productionId: string): Promise<StatisticsView> {
+  /** @param withSimulated - takes by a simulator count as well @throws {RequestProblem} 404 */
+  async of(productionId: string, withSimulated: boolean): Promise<StatisticsView> {
     await this.productions.find(productionId);
     const sums = new LineSums();
-    for await (const part of this.repository.sums(productionId)) {
+    for await (const part of this.repository.sums(productionId, withSimulated)) {
       sums.add(part);
       await setImmediate();
     }
-    return statisticsOf(sums.lines);
+    return statisticsOf(sums.lines, await this.repository.simulatedCount(productionId));
   }
 
   /** How often each lens was used, in all productions. */

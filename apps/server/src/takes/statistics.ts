@@ -1,14 +1,8 @@
 import type { CalibrationView, KeptView, StatisticsView } from '@still-heron/contract';
 import { difficultyOf, type MeasuredErrors, measuredError } from '@still-heron/core';
 
-/** Grouping of takes, as a bit of Postgres's `grouping`: set if the column is not grouped by. */
-const GROUPED = { lens: 32, stop: 16, method: 8, puller: 4, tenth: 2, day: 1 } as const;
-/** Nothing is grouped by: the sums of all. */
-export const ALL = 63;
-
 /** Sums of one group of takes. */
 export interface Line extends MeasuredSums {
-  readonly grouped: number;
   readonly lens: string;
   readonly stop: number;
   readonly method: string;
@@ -16,9 +10,12 @@ export interface Line extends MeasuredSums {
   readonly tenth: number | null;
   readonly day: string;
   readonly takes: number;
+  /** Those of which somebody said, or a track shows, whether they were kept; and the kept ones */
+  readonly said: number;
+  readonly kept: number;
   readonly usable: number;
   readonly repaired: number;
-  /** Sum of the predicted keep rates, and how many takes have one */
+  /** Sum of the predicted keep rates of those that are said, and how many of them have one */
   readonly predicted: number;
   readonly predictedCount: number;
 }
@@ -37,7 +34,7 @@ interface MeasuredSums {
 }
 
 /** Columns that tell the groups apart; all others are sums. */
-const KEYS = ['grouped', 'lens', 'stop', 'method', 'puller', 'tenth', 'day'] as const;
+const KEYS = ['lens', 'stop', 'method', 'puller', 'tenth', 'day'] as const;
 
 /** Adds the sums of equal groups. */
 export class LineSums {
@@ -64,46 +61,56 @@ function sumOf(a: Line, b: Line): Line {
   return Object.fromEntries(sums) as Line;
 }
 
-/** Statistics of takes from the sums of their groups. */
-export function statisticsOf(lines: readonly Line[]): StatisticsView {
-  const by = (bit: number) => lines.filter(({ grouped }) => grouped === ALL - bit);
-  const [all] = by(0);
-  const tenths = by(GROUPED.tenth).filter(({ predictedCount }) => predictedCount > 0);
+/** Statistics of takes from the sums of their groups. @param simulated - how many takes are by a simulator, counted or not */
+export function statisticsOf(lines: readonly Line[], simulated: number): StatisticsView {
+  const all = lines.length === 0 ? null : lines.reduce(sumOf);
+  const by = (key: (typeof KEYS)[number]): Line[] => {
+    const groups = new Map<unknown, Line>();
+    for (const line of lines) {
+      const known = groups.get(line[key]);
+      groups.set(line[key], known ? { ...sumOf(known, line), [key]: line[key] } : line);
+    }
+    return [...groups.values()];
+  };
+  const tenths = by('tenth').filter(({ predictedCount }) => predictedCount > 0);
   const most = (list: KeptView[]) => list.sort((a, b) => b.takes - a.takes || a.name.localeCompare(b.name));
   return {
     takes: all?.takes ?? 0,
+    said: all?.said ?? 0,
+    kept: all?.kept ?? 0,
     usable: all?.usable ?? 0,
     repaired: all?.repaired ?? 0,
-    byLens: most(by(GROUPED.lens).map((line) => kept(line.lens, line))),
-    byStop: by(GROUPED.stop)
+    simulated,
+    byLens: most(by('lens').map((line) => kept(line.lens, line))),
+    byStop: by('stop')
       .sort((a, b) => a.stop - b.stop)
       .map((line) => kept(String(Number(line.stop.toFixed(2))), line)),
-    byMethod: most(by(GROUPED.method).map((line) => kept(line.method, line))),
+    byMethod: most(by('method').map((line) => kept(line.method, line))),
     byDifficulty: difficulties(tenths),
-    byPuller: most(by(GROUPED.puller).map((line) => kept(line.puller, line))),
-    byDay: by(GROUPED.day)
+    byPuller: most(by('puller').map((line) => kept(line.puller, line))),
+    byDay: by('day')
       .map((line) => kept(line.day, line))
       .sort((a, b) => a.name.localeCompare(b.name)),
     calibration: tenths
-      .map(({ predicted, predictedCount, takes, usable }): CalibrationView => ({
+      .map(({ predicted, predictedCount, said, kept }): CalibrationView => ({
         predicted: predicted / predictedCount,
-        takes,
-        usable,
+        takes: said,
+        kept,
       }))
       .sort((a, b) => a.predicted - b.predicted),
     errors: all ? errorsOf(all) : { late: null, off: null, markMisses: null },
   };
 }
 
-const kept = (name: string, { takes, usable }: Line): KeptView => ({ name, takes, usable });
+const kept = (name: string, line: Line): KeptView => ({ name, takes: line.said, kept: line.kept });
 
 /** Groups tenths of the keep rate into difficulties. */
 function difficulties(tenths: readonly Line[]): KeptView[] {
   const found = new Map<string, KeptView>();
-  for (const { tenth, takes, usable } of [...tenths].sort((a, b) => Number(b.tenth) - Number(a.tenth))) {
-    const name = difficultyOf(Number(tenth) / 10 + 0.05);
-    const known = found.get(name) ?? { name, takes: 0, usable: 0 };
-    found.set(name, { name, takes: known.takes + takes, usable: known.usable + usable });
+  for (const line of [...tenths].sort((a, b) => Number(b.tenth) - Number(a.tenth))) {
+    const name = difficultyOf(Number(line.tenth) / 10 + 0.05);
+    const known = found.get(name) ?? { name, takes: 0, kept: 0 };
+    found.set(name, { name, takes: known.takes + line.said, kept: known.kept + line.kept });
   }
   return [...found.values()];
 }

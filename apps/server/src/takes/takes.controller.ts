@@ -19,11 +19,12 @@ import {
   SaveTake,
   StatisticsView,
   TakePageView,
+  TakeRevisionView,
   TakeRowView,
   TakeView,
   UNIT_SYSTEMS,
 } from '@still-heron/contract';
-import { FOCUS_GRADES, MARK_HITS } from '@still-heron/core';
+import { FINDINGS, FOCUS_GRADES } from '@still-heron/core';
 import { Gone } from '../http/gone.js';
 import { choiceFrom, ProductionId, ShotId, TakeId, versionFrom, wholeFrom } from '../http/validation.js';
 import { LOG_ORDERS } from './takes.repository.js';
@@ -33,6 +34,8 @@ import { TakesService } from './takes.service.js';
 /** Maximum and default number of takes per page of the log. */
 const MAX_PAGE_SIZE = 200;
 const DEFAULT_PAGE_SIZE = 50;
+const FOCUS_FILTERS = [...FOCUS_GRADES, 'not-said'] as const;
+const FAULTS = FINDINGS.filter((found) => found !== 'fine');
 
 @ApiTags('takes')
 @ApiBadRequestResponse({ type: ErrorBody })
@@ -50,6 +53,12 @@ export class TakesController {
     return this.takes.ofShot(shotId);
   }
 
+  @Get('shots/:shotId/takes/deleted')
+  @ApiOkResponse({ type: [TakeRowView], description: 'Those that can be restored, the last deleted first' })
+  deletedOf(@Param('shotId', ShotId) shotId: string): Promise<TakeRowView[]> {
+    return this.takes.deletedOf(shotId);
+  }
+
   @Post('shots/:shotId/takes')
   @ApiCreatedResponse({ type: TakeRowView, description: 'With the next number of the shot' })
   create(@Param('shotId', ShotId) shotId: string, @Body() body: CreateTake): Promise<TakeRowView> {
@@ -59,8 +68,9 @@ export class TakesController {
   @Get('productions/:productionId/takes')
   @ApiQuery({ name: 'search', type: String, required: false, description: 'In slate, title or note' })
   @ApiQuery({ name: 'circled', enum: ['true', 'false'], required: false })
-  @ApiQuery({ name: 'focus', enum: FOCUS_GRADES, required: false })
-  @ApiQuery({ name: 'hit', enum: MARK_HITS, required: false, description: 'With a mark that was hit this way' })
+  @ApiQuery({ name: 'simulated', enum: ['true', 'false'], required: false, description: 'By a simulator, or not' })
+  @ApiQuery({ name: 'focus', enum: FOCUS_FILTERS, required: false })
+  @ApiQuery({ name: 'fault', enum: FAULTS, required: false, description: 'At a pull or elsewhere' })
   @ApiQuery({ name: 'lens', type: String, required: false })
   @ApiQuery({ name: 'method', type: String, required: false })
   @ApiQuery({ name: 'puller', type: String, required: false })
@@ -71,14 +81,18 @@ export class TakesController {
   log(@Param('productionId', ProductionId) productionId: string, @Query() query: Record<string, unknown>): Promise<TakePageView> {
     const size = wholeFrom('size', query['size'], DEFAULT_PAGE_SIZE, MAX_PAGE_SIZE);
     const page = wholeFrom('page', query['page'], 1, 1_000_000);
-    const circled = choiceFrom('circled', query['circled'], ['true', 'false']);
+    const yesOrNo = (name: string) => {
+      const chosen = choiceFrom(name, query[name], ['true', 'false']);
+      return chosen === null ? null : chosen === 'true';
+    };
     return this.takes.log(
       productionId,
       {
         search: typeof query['search'] === 'string' ? query['search'].slice(0, 120) : '',
-        isCircled: circled === null ? null : circled === 'true',
-        focus: choiceFrom('focus', query['focus'], FOCUS_GRADES),
-        hit: choiceFrom('hit', query['hit'], MARK_HITS),
+        isCircled: yesOrNo('circled'),
+        isSimulated: yesOrNo('simulated'),
+        focus: choiceFrom('focus', query['focus'], FOCUS_FILTERS),
+        fault: choiceFrom('fault', query['fault'], FAULTS),
         lens: wordFrom(query['lens']),
         method: wordFrom(query['method']),
         puller: wordFrom(query['puller']),
@@ -89,9 +103,13 @@ export class TakesController {
   }
 
   @Get('productions/:productionId/takes/statistics')
+  @ApiQuery({ name: 'simulated', enum: ['true'], required: false, description: 'Takes by a simulator count as well' })
   @ApiOkResponse({ type: StatisticsView })
-  statistics(@Param('productionId', ProductionId) productionId: string): Promise<StatisticsView> {
-    return this.allStatistics.of(productionId);
+  statistics(
+    @Param('productionId', ProductionId) productionId: string,
+    @Query('simulated') simulated: unknown,
+  ): Promise<StatisticsView> {
+    return this.allStatistics.of(productionId, choiceFrom('simulated', simulated, ['true']) !== null);
   }
 
   @Get('productions/:productionId/takes/whole')
@@ -105,17 +123,18 @@ export class TakesController {
   @Get('productions/:productionId/takes/report.pdf')
   @ApiQuery({ name: 'shot', type: String, required: false, description: 'Only of this shot' })
   @ApiQuery({ name: 'units', enum: UNIT_SYSTEMS, required: false, description: 'Units of distances; default: metric' })
+  @ApiQuery({ name: 'simulated', enum: ['true'], required: false, description: 'With takes by a simulator' })
   @ApiProduces('application/pdf')
   @Header('Content-Type', 'application/pdf')
   @ApiOkResponse({ description: 'For the editor: which spans to use, what to cut out, and why' })
   async report(
     @Param('productionId', ProductionId) productionId: string,
-    @Query('shot') shot: unknown,
-    @Query('units') units: unknown,
+    @Query() { shot, units, simulated }: Record<string, unknown>,
     @Gone() signal: AbortSignal,
   ): Promise<StreamableFile> {
     const printed = choiceFrom('units', units, UNIT_SYSTEMS) ?? 'metric';
-    const pdf = await this.takes.report(productionId, { shotId: shotFrom(shot), units: printed, signal });
+    const withSimulated = choiceFrom('simulated', simulated, ['true']) !== null;
+    const pdf = await this.takes.report(productionId, { shotId: shotFrom(shot), units: printed, withSimulated, signal });
     return new StreamableFile(pdf, { type: 'application/pdf' });
   }
 
@@ -136,6 +155,19 @@ export class TakesController {
   @ApiConflictResponse({ type: ErrorBody })
   save(@Param('takeId', TakeId) id: string, @Body() body: SaveTake): Promise<TakeRowView> {
     return this.takes.save(id, body);
+  }
+
+  @Post('takes/:takeId/restore')
+  @HttpCode(200)
+  @ApiOkResponse({ type: TakeRowView, description: 'Undoes a deletion' })
+  restore(@Param('takeId', TakeId) id: string): Promise<TakeRowView> {
+    return this.takes.restore(id);
+  }
+
+  @Get('takes/:takeId/revisions')
+  @ApiOkResponse({ type: [TakeRevisionView], description: 'What it was before, the last replaced first' })
+  revisions(@Param('takeId', TakeId) id: string): Promise<TakeRevisionView[]> {
+    return this.takes.revisions(id);
   }
 
   @Delete('takes/:takeId')

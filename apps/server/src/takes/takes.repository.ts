@@ -1,10 +1,27 @@
 import { setImmediate } from 'node:timers/promises';
 import { Inject, Injectable } from '@nestjs/common';
-import { METHOD_DIVIDER, type Take, takeFigures, takeMethods } from '@still-heron/core';
-import { and, asc, count, desc, eq, gt, inArray, notInArray, or, sql, type SQL } from 'drizzle-orm';
+import type { Take } from '@still-heron/core';
+import {
+  and,
+  arrayContains,
+  asc,
+  count,
+  desc,
+  eq,
+  gt,
+  inArray,
+  isNotNull,
+  isNull,
+  lt,
+  notInArray,
+  or,
+  sql,
+  type SQL,
+} from 'drizzle-orm';
 import { DATABASE } from '../database/tokens.js';
 import type { Database } from '../database/database.js';
-import { shots, takes } from '../database/schema.js';
+import { shots, takeRevisions, takes } from '../database/schema.js';
+import { columnsOf } from './takeColumns.js';
 
 export type TakeRow = Pick<typeof takes.$inferSelect, 'id' | 'shotId' | 'number' | 'rolledAt' | 'take' | 'version'> & {
   readonly hasTrack: boolean;
@@ -15,9 +32,12 @@ export interface TakeFilter {
   /** Text in slate, title or note */
   readonly search: string;
   readonly isCircled: boolean | null;
+  /** A grade; `not-said` for takes of which nobody said and no track shows it */
   readonly focus: string | null;
-  /** A result of a pull, such as `late` */
-  readonly hit: string | null;
+  /** A fault at a pull or elsewhere, such as `late` */
+  readonly fault: string | null;
+  /** Takes by a simulator alone, or those of them left out */
+  readonly isSimulated: boolean | null;
   /** Name of a lens; null for any */
   readonly lens: string | null;
   readonly method: string | null;
@@ -62,14 +82,27 @@ export class TakesRepository {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
 
   ofShot(shotId: string): Promise<TakeRow[]> {
-    return this.db.select(ROW).from(takes).where(eq(takes.shotId, shotId)).orderBy(asc(takes.number));
+    return this.db
+      .select(ROW)
+      .from(takes)
+      .where(and(eq(takes.shotId, shotId), isNull(takes.deletedAt)))
+      .orderBy(asc(takes.number));
+  }
+
+  /** Deleted takes of a shot that can be restored, the last deleted first. */
+  deletedOf(shotId: string): Promise<TakeRow[]> {
+    return this.db
+      .select(ROW)
+      .from(takes)
+      .where(and(eq(takes.shotId, shotId), isNotNull(takes.deletedAt)))
+      .orderBy(desc(takes.deletedAt));
   }
 
   async find(id: string): Promise<(TakeRow & { track: string | null }) | undefined> {
     const [row] = await this.db
       .select({ ...ROW, track: takes.track })
       .from(takes)
-      .where(eq(takes.id, id));
+      .where(and(eq(takes.id, id), isNull(takes.deletedAt)));
     return row;
   }
 
@@ -109,23 +142,49 @@ export class TakesRepository {
     });
   }
 
-  /** @returns undefined if the stored version is another, or the take is deleted */
-  async save(id: string, version: number, take: Take): Promise<TakeRow | undefined> {
-    const [row] = await this.db
-      .update(takes)
-      .set({ ...columnsOf(take), version: version + 1, updatedAt: new Date() })
-      .where(and(eq(takes.id, id), eq(takes.version, version)))
-      .returning(ROW);
-    return row;
+  /** Replaces a take, and keeps what it was. @returns undefined if the stored version is another, or the take is deleted */
+  save(id: string, version: number, take: Take): Promise<TakeRow | undefined> {
+    return this.db.transaction(async (tx) => {
+      const isCurrent = and(eq(takes.id, id), eq(takes.version, version), isNull(takes.deletedAt));
+      const [before] = await tx.select({ take: takes.take }).from(takes).where(isCurrent);
+      const [row] = await tx
+        .update(takes)
+        .set({ ...columnsOf(take), version: version + 1, updatedAt: new Date() })
+        .where(isCurrent)
+        .returning(ROW);
+      if (row) await tx.insert(takeRevisions).values({ takeId: id, version, take: before!.take });
+      return row;
+    });
   }
 
-  /** @returns whether a take was deleted */
-  async remove(id: string, version: number): Promise<boolean> {
+  /** Sets or undoes a deletion. @param version - null for any @returns whether a take was changed */
+  async setDeleted(id: string, version: number | null, isDeleted: boolean): Promise<boolean> {
     const rows = await this.db
-      .delete(takes)
-      .where(and(eq(takes.id, id), eq(takes.version, version)))
+      .update(takes)
+      .set({ deletedAt: isDeleted ? new Date() : null })
+      .where(
+        and(
+          eq(takes.id, id),
+          isDeleted ? isNull(takes.deletedAt) : isNotNull(takes.deletedAt),
+          version === null ? undefined : eq(takes.version, version),
+        ),
+      )
       .returning({ id: takes.id });
     return rows.length > 0;
+  }
+
+  /** Replaced versions of a take, the last replaced first. */
+  revisions(id: string) {
+    return this.db
+      .select({ version: takeRevisions.version, take: takeRevisions.take, replacedAt: takeRevisions.replacedAt })
+      .from(takeRevisions)
+      .where(eq(takeRevisions.takeId, id))
+      .orderBy(desc(takeRevisions.version));
+  }
+
+  /** Deletions before a moment become final. */
+  async prune(before: Date): Promise<void> {
+    await this.db.delete(takes).where(lt(takes.deletedAt, before));
   }
 
   /** Takes of a shot with their tracks, by number, a few at a time. */
@@ -134,20 +193,27 @@ export class TakesRepository {
       this.db
         .select({ ...ROW, track: takes.track })
         .from(takes)
-        .where(and(eq(takes.shotId, shotId), gt(takes.number, after)))
+        .where(and(eq(takes.shotId, shotId), gt(takes.number, after), isNull(takes.deletedAt)))
         .orderBy(asc(takes.number))
         .limit(WHOLE_AT_ONCE);
     for (let rows = await next(0); rows.length > 0; rows = await next(rows.at(-1)!.number)) yield* rows;
   }
 
-  /** Takes of a shot without tracks, by number, as lines of JSON with `number` and `take`. */
-  async lines(shotId: string): Promise<Buffer> {
+  /** Takes of a shot without tracks, by number, as lines of JSON with `number` and `take`; those of a simulator only if they are asked for. */
+  async lines(shotId: string, withSimulated: boolean): Promise<Buffer> {
     const parts: Buffer[] = [];
     const next = (after: number) =>
       this.db
         .select({ number: takes.number, take: sql<string>`${takes.take}::text` })
         .from(takes)
-        .where(and(eq(takes.shotId, shotId), gt(takes.number, after)))
+        .where(
+          and(
+            eq(takes.shotId, shotId),
+            gt(takes.number, after),
+            isNull(takes.deletedAt),
+            withSimulated ? undefined : eq(takes.isSimulated, false),
+          ),
+        )
         .orderBy(asc(takes.number))
         .limit(LINES_AT_ONCE);
     for (let rows = await next(0); rows.length > 0; rows = await next(rows.at(-1)!.number)) {
@@ -167,6 +233,7 @@ export class TakesRepository {
     const gone = known.filter(({ deletedAt }) => deletedAt !== null).map(({ id }) => id);
     const where = and(
       eq(takes.productionId, productionId),
+      isNull(takes.deletedAt),
       gone.length === 0 ? undefined : notInArray(takes.shotId, gone),
       ...conditionsOf(filter, known),
     );
@@ -190,37 +257,8 @@ export class TakesRepository {
   }
 }
 
-/** Columns of a take's row, including the input of statistics and filters. */
-export function columnsOf({ track, ...take }: Take) {
-  const { gear, predictedKeepRate, isCircled, focus } = take;
-  const { isUsable, isRepaired, late, off, markMisses: missed } = takeFigures(take);
-  return {
-    take,
-    track,
-    isCircled,
-    focus,
-    lens: gear.lens,
-    stop: gear.stop,
-    // takes of a shot in parts are counted apart from those of either method
-    method: takeMethods(gear).join(METHOD_DIVIDER),
-    puller: gear.puller,
-    predictedKeepRate,
-    isUsable,
-    isRepaired,
-    lateCount: late.count,
-    lateSum: late.sum,
-    lateSquares: late.squares,
-    offCount: off.count,
-    offSum: off.sum,
-    offSquares: off.squares,
-    missedCount: missed.count,
-    missedSum: missed.sum,
-    missedSquares: missed.squares,
-  };
-}
-
 function conditionsOf(
-  { search, isCircled, focus, hit, lens, method, puller }: TakeFilter,
+  { search, isCircled, isSimulated, focus, fault, lens, method, puller }: TakeFilter,
   known: readonly { readonly id: string; readonly slate: string; readonly title: string }[],
 ): (SQL | undefined)[] {
   const words = search.toLowerCase();
@@ -230,10 +268,16 @@ function conditionsOf(
   return [
     search === '' ? undefined : found,
     isCircled === null ? undefined : eq(takes.isCircled, isCircled),
-    focus === null ? undefined : eq(takes.focus, focus),
+    isSimulated === null ? undefined : eq(takes.isSimulated, isSimulated),
+    focusIs(focus),
     lens === null ? undefined : eq(takes.lens, lens),
     method === null ? undefined : eq(takes.method, method),
     puller === null ? undefined : eq(takes.puller, puller),
-    hit === null ? undefined : sql`${takes.take}->'hits' @> ${JSON.stringify([{ hit }])}::jsonb`,
+    fault === null ? undefined : arrayContains(takes.faults, [fault]),
   ];
+}
+
+function focusIs(focus: string | null): SQL | undefined {
+  if (focus === null) return undefined;
+  return focus === 'not-said' ? isNull(takes.focus) : eq(takes.focus, focus);
 }

@@ -1,5 +1,14 @@
-import { Inject, Injectable } from '@nestjs/common';
-import type { CreateTake, LoggedTakeView, SaveTake, ShotView, TakePageView, TakeRowView, TakeView } from '@still-heron/contract';
+import { Inject, Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
+import type {
+  CreateTake,
+  LoggedTakeView,
+  SaveTake,
+  ShotView,
+  TakePageView,
+  TakeRevisionView,
+  TakeRowView,
+  TakeView,
+} from '@still-heron/contract';
 import { checkTake, PlanError, type Take, type UnitSystem, upgradeTake } from '@still-heron/core';
 import { notFound, RequestProblem, versionConflict } from '../http/request-problem.js';
 import { ProductionsService } from '../productions/productions.service.js';
@@ -8,14 +17,30 @@ import { Pool } from '../work/pool.js';
 import { REPORT } from './report/reportTask.js';
 import { type LogOrder, type PageRange, type TakeFilter, type TakeRow, TakesRepository } from './takes.repository.js';
 
+const HOUR_MS = 3_600_000;
+/** A deletion can be undone for this long. */
+const DELETED_FOR_MS = 30 * 24 * HOUR_MS;
+
 @Injectable()
-export class TakesService {
+export class TakesService implements OnModuleInit, OnModuleDestroy {
+  private pruning: NodeJS.Timeout | undefined;
+
   constructor(
     @Inject(TakesRepository) private readonly repository: TakesRepository,
     @Inject(ShotsService) private readonly shots: ShotsService,
     @Inject(ProductionsService) private readonly productions: ProductionsService,
     @Inject(Pool) private readonly pool: Pool,
   ) {}
+
+  async onModuleInit(): Promise<void> {
+    const prune = () => this.repository.prune(new Date(Date.now() - DELETED_FOR_MS));
+    await prune();
+    this.pruning = setInterval(() => void prune(), HOUR_MS);
+  }
+
+  onModuleDestroy(): void {
+    clearInterval(this.pruning);
+  }
 
   /** Ordered by number. @throws {RequestProblem} 404 */
   async ofShot(shotId: string): Promise<TakeRowView[]> {
@@ -51,8 +76,32 @@ export class TakesService {
 
   /** @throws {RequestProblem} 404, 409 */
   async remove(id: string, version: number): Promise<void> {
-    if (await this.repository.remove(id, version)) return;
+    if (await this.repository.setDeleted(id, version, true)) return;
     throw versionConflict(version, (await this.find(id)).version);
+  }
+
+  /** Deleted takes of a shot that can be restored. @throws {RequestProblem} 404 */
+  async deletedOf(shotId: string): Promise<TakeRowView[]> {
+    await this.shots.find(shotId);
+    return (await this.repository.deletedOf(shotId)).map(toRowView);
+  }
+
+  /** @throws {RequestProblem} 404 for a take that is not deleted */
+  async restore(id: string): Promise<TakeRowView> {
+    if (!(await this.repository.setDeleted(id, null, false))) throw notFound('take');
+    const { take, ...row } = await this.find(id);
+    const { track: _, ...said } = take;
+    return { ...row, take: said };
+  }
+
+  /** Replaced versions of a take, the last replaced first. @throws {RequestProblem} 404 */
+  async revisions(id: string): Promise<TakeRevisionView[]> {
+    await this.find(id);
+    return (await this.repository.revisions(id)).map(({ version, take, replacedAt }) => ({
+      version,
+      replacedAt: replacedAt.toISOString(),
+      take: upgradeTake(take) as Omit<Take, 'track'>,
+    }));
   }
 
   /** @throws {RequestProblem} 404 */
@@ -92,15 +141,12 @@ export class TakesService {
    * @param signal - ends it when its client has gone
    * @throws {RequestProblem} 404; 422, 503 as the pool
    */
-  async report(
-    productionId: string,
-    { shotId, units, signal }: { readonly shotId: string | null; readonly units: UnitSystem; readonly signal: AbortSignal },
-  ): Promise<Uint8Array> {
+  async report(productionId: string, { shotId, units, withSimulated, signal }: ReportWish): Promise<Uint8Array> {
     const { name } = await this.productions.find(productionId);
     const shots = [];
     for (const { id, slate, title, plan } of await this.shotsOf(productionId, shotId)) {
       if (signal.aborted) throw RequestProblem.of(499, '', 'given-up', {});
-      const lines = await this.repository.lines(id);
+      const lines = await this.repository.lines(id, withSimulated);
       if (lines.length > 0) shots.push({ slate, title, plan, lines });
     }
     return this.pool.run(REPORT, { production: name, units, madeAtMs: Date.now(), shots }, signal);
@@ -111,6 +157,15 @@ export class TakesService {
     const all = await this.shots.inOrder(productionId);
     return shotId === null ? all : all.filter(({ id }) => id === shotId);
   }
+}
+
+/** What a report is about. */
+interface ReportWish {
+  /** null for all shots of the production */
+  readonly shotId: string | null;
+  readonly units: UnitSystem;
+  readonly withSimulated: boolean;
+  readonly signal: AbortSignal;
 }
 
 /** Accepts a take from a page of an earlier version. */

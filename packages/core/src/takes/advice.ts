@@ -2,6 +2,7 @@ import type { ShotPlan } from '../plan/index.js';
 import { type Correction, corrections } from './corrections.js';
 import { screenTimeS } from './editorial/frameRates.js';
 import { usableSpansOf } from './editorial/usableSpans.js';
+import { isUsable } from './said.js';
 import type { Take } from './take.js';
 
 /** Advice on whether to go again. */
@@ -23,11 +24,6 @@ export interface NextAdvice {
 const REPEATED = 2;
 /** Tolerance of the requested length: below a frame. */
 const LENGTH_TOLERANCE_S = 0.05;
-
-/** Whether a take can be used: it is circled, or sharp with a performance that is not poor. */
-export function isUsable({ isCircled, focus, performance }: Pick<Take, 'isCircled' | 'focus' | 'performance'>): boolean {
-  return isCircled || (focus === 'sharp' && performance !== 'poor');
-}
 
 /**
  * Advises to go again or to move on, from usable takes, their length on screen, and repeated faults.

@@ -100,18 +100,33 @@ test('focus checks are left out at their times, also after a pull that waited fo
     focusChecks: [{ fromS: 9, toS: 9.5 }],
     track: packTrack({ hz: 100, ringDeg }),
   };
-  const usable = asJudged(waits, recorded).usable!;
+  const { usable } = asJudged(waits, recorded).measured!;
   for (const { fromS, toS } of usable) expect(toS <= 9 + 0.05 || fromS >= 9.5 - 0.05).toBe(true);
   expect(usable.some(({ fromS }) => fromS > 9)).toBe(true);
 });
 
 describe('a take of an earlier form', () => {
-  const { predictedKeepRate: _, usable: __, ...earlier } = take;
+  const NEW = [
+    'predictedKeepRate',
+    'usable',
+    'findings',
+    'measured',
+    'isNoGood',
+    'alternate',
+    'ringFrom',
+    'timecodeFrom',
+    'clip',
+  ];
+  const earlier = Object.fromEntries(Object.entries(take).filter(([name]) => !NEW.includes(name)));
 
   test('is completed by what nobody said, and one of this form stays as it is', () => {
     const hits = [{ pullId: 'pull-1', hit: 'late', lateS: 0.2 }];
     const upgraded = upgradeTake({ ...earlier, hits }) as Take;
-    expect(upgraded).toEqual({ ...take, hits: [{ ...hits[0], landsLateS: null, offDeg: null }] });
+    expect(upgraded).toEqual({
+      ...take,
+      hits: [{ pullId: 'pull-1', said: null, measured: 'late', lateS: 0.2, landsLateS: null, offDeg: null }],
+      ringFrom: 'unknown',
+    });
     expect(checkTake(upgraded)).toEqual([]);
     expect(upgradeTake(take)).toEqual(take);
   });

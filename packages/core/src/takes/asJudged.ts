@@ -1,6 +1,6 @@
 import type { ShotPlan } from '../plan/index.js';
 import { rollClock, type RollClock, type RollMode } from '../roll/index.js';
-import type { LoggedHit } from './corrections.js';
+import { type LoggedHit, NOT_MEASURED } from './corrections.js';
 import { inferredCues } from './inferredCues.js';
 import { judgeTake, type TakeVerdict, type UsableSpan } from './judgeTake.js';
 import { onPlanTime } from './onPlanTime.js';
@@ -44,18 +44,28 @@ function judgedBy(
   return { verdict: verdict && { ...verdict, pulls: pulls! }, clock };
 }
 
-/** Fills in hits, focus grade and usable spans from the take's track. A take without a track is returned unchanged. */
+/**
+ * Fills in what the take's track shows: of its pulls, its focus and its usable spans. What a person said stays as it is. A take without a track is
+ * returned unchanged.
+ */
 export function asJudged(plan: ShotPlan, take: Take, pace?: RollMode): Take {
   if (take.track === null) return take;
   const { verdict, clock } = judgedBy(plan, unpackTrack(take.track), take, pace);
   if (!verdict) return take;
   return {
     ...take,
-    hits: verdict.pulls.map(loggedHit),
-    focus: focusOf(verdict),
-    usable: verdict.usable
-      .slice(0, TAKE_LIMITS.usable.max)
-      .flatMap(({ fromS, toS }) => spanOf(clock, fromS, toS, plan.captureFps) ?? []),
+    hits: plan.focusTrack.pulls.flatMap(({ id }): LoggedHit[] => {
+      const score = verdict.pulls.find(({ pullId }) => pullId === id);
+      const said = take.hits.find(({ pullId }) => pullId === id)?.said ?? null;
+      if (score) return [{ ...loggedHit(score), said }];
+      return said === null ? [] : [{ pullId: id, said, measured: null, ...NOT_MEASURED }];
+    }),
+    measured: {
+      focus: focusGradeOf(verdict),
+      usable: verdict.usable
+        .slice(0, TAKE_LIMITS.usable.max)
+        .flatMap(({ fromS, toS }) => spanOf(clock, fromS, toS, plan.captureFps) ?? []),
+    },
   };
 }
 
@@ -71,10 +81,17 @@ function spanOf(clock: RollClock, fromS: number, toS: number, captureFps: number
 /** The part of a pull's score that the log keeps. */
 export function loggedHit({ pullId, hit, landsLateS, startsLateS, endErrorDeg }: PullScore): LoggedHit {
   const rounded = (timeS: number | null) => (timeS === null ? null : inHundredths(timeS));
-  return { pullId, hit, lateS: rounded(startsLateS), landsLateS: rounded(landsLateS), offDeg: inHundredths(endErrorDeg) };
+  return {
+    pullId,
+    said: null,
+    measured: hit,
+    lateS: rounded(startsLateS),
+    landsLateS: rounded(landsLateS),
+    offDeg: inHundredths(endErrorDeg),
+  };
 }
 
-function focusOf({ isKept, requiredFrames, sharpFrames }: TakeVerdict): FocusGrade {
+function focusGradeOf({ isKept, requiredFrames, sharpFrames }: TakeVerdict): FocusGrade {
   if (isKept) return 'sharp';
   return sharpFrames >= USABLE_SHARE * requiredFrames ? 'usable' : 'soft';
 }

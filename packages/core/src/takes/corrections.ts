@@ -1,10 +1,14 @@
 import { changePull, isTriggeredByEvent, pullRoom, type ShotPlan } from '../plan/index.js';
+import { hitOf } from './said.js';
 import type { MarkHit } from './scorePulls.js';
 
 /** What is known about a pull in a take, from its track or from the log. */
 export interface LoggedHit {
   readonly pullId: string;
-  readonly hit: MarkHit;
+  /** What a person says; null if nobody said */
+  readonly said: MarkHit | null;
+  /** What the track shows; null without one */
+  readonly measured: MarkHit | null;
   /** Lateness of its start after its trigger, negative if early; null if not measured */
   readonly lateS: number | null;
   /** Lateness of its landing, likewise */
@@ -12,6 +16,9 @@ export interface LoggedHit {
   /** Final angle minus target angle; null if not measured */
   readonly offDeg: number | null;
 }
+
+/** Figures of a pull without a track. */
+export const NOT_MEASURED = { lateS: null, landsLateS: null, offDeg: null } as const;
 
 /** What to change for the next take, and why. */
 export interface Correction {
@@ -36,26 +43,29 @@ const STEP_S = 0.05;
 
 /**
  * Corrections from the latest takes: for each pull its latest fault, with its number of occurrences. A pull that was hit last
- * needs none.
+ * needs none; what nobody said and no track shows counts neither way.
  *
  * @param takes - latest last
  */
 export function corrections(plan: ShotPlan, takes: readonly (readonly LoggedHit[])[]): Correction[] {
   const recent = takes.slice(-TAKES_EXAMINED);
   return plan.focusTrack.pulls.flatMap(({ id }): Correction[] => {
-    const hits = recent.flatMap((take) => take.filter(({ pullId }) => pullId === id));
+    const hits = recent.flatMap((take) => take.filter((one) => one.pullId === id && hitOf(one) !== null));
     const last = hits.at(-1);
-    if (!last || last.hit === 'hit') return [];
-    const same = hits.filter(({ hit }) => hit === last.hit);
+    const fault = last && hitOf(last);
+    if (!fault || fault === 'hit') return [];
+    const same = hits.filter((one) => hitOf(one) === fault);
     const measured = same.flatMap((one) => lateByS(one) ?? []);
     const meanS = measured.length === 0 ? null : measured.reduce((sum, s) => sum + s, 0) / measured.length;
-    return [{ pullId: id, hit: last.hit, times: same.length, byS: meanS, plan: corrected(plan, id, last.hit, meanS) }];
+    return [{ pullId: id, hit: fault, times: same.length, byS: meanS, plan: corrected(plan, id, fault, meanS) }];
   });
 }
 
 /** How late a pull was as a whole: for one that was late, the later of its start and its landing. Null if not measured. */
-export function lateByS({ hit, lateS, landsLateS }: LoggedHit): number | null {
-  return hit === 'late' && landsLateS !== null ? Math.max(lateS ?? 0, landsLateS) : lateS;
+export function lateByS({ said, measured, lateS, landsLateS }: LoggedHit): number | null {
+  // a figure belongs to what the track shows; a person who says something else gave none
+  if (said !== null && said !== measured) return null;
+  return measured === 'late' && landsLateS !== null ? Math.max(lateS ?? 0, landsLateS) : lateS;
 }
 
 function corrected(plan: ShotPlan, id: string, hit: Exclude<MarkHit, 'hit'>, meanS: number | null): ShotPlan | null {

@@ -13,7 +13,7 @@ import {
   yesNoColumn,
 } from '../kit/index.js';
 import { METHODS, newPlan } from '../plan/index.js';
-import { checkTake, METHOD_DIVIDER, newTake, type Take, type TakeGear } from './take.js';
+import { checkTake, METHOD_DIVIDER, newTake, RING_SOURCES, type Take, type TakeGear, TIMECODE_SOURCES } from './take.js';
 import { upgradeTake, upgradeTakeField } from './upgradeTake.js';
 
 /** A take in an exported file. */
@@ -32,7 +32,13 @@ export const MAX_TAKES_PER_FILE = 100_000;
 
 export const TAKES_FORMAT = 'still-heron-takes';
 
-const EMPTY_TAKE: LoggedTake = { id: '', slate: '', number: 1, rolledAt: '', take: newTake(newPlan(), 1) };
+const EMPTY_TAKE: LoggedTake = {
+  id: '',
+  slate: '',
+  number: 1,
+  rolledAt: '',
+  take: { ...newTake(newPlan(), 1), ringFrom: 'unknown' },
+};
 
 const put =
   <K extends keyof Take>(key: K) =>
@@ -98,8 +104,11 @@ const COLUMNS: readonly CsvColumn<LoggedTake>[] = [
   ),
   yesNoColumn('circled', ({ take }) => take.isCircled, put('isCircled')),
   json('focus', 'focus'),
+  json('focus by track', 'measured'),
   json('performance', 'performance'),
+  yesNoColumn('no good', ({ take }) => take.isNoGood, put('isNoGood')),
   json('marks', 'hits'),
+  json('findings', 'findings'),
   words('note', ({ take }) => take.note, put('note')),
   words('why kept', ({ take }) => take.whyKept, put('whyKept')),
   json('duration s', 'durationS', 'length s'),
@@ -108,6 +117,10 @@ const COLUMNS: readonly CsvColumn<LoggedTake>[] = [
   json('focus checks', 'focusChecks', 'rocked to check'),
   json('repairs', 'repairs'),
   textColumn('timecode', ({ take }) => take.startTimecode, put('startTimecode')),
+  choiceColumn('timecode from', TIMECODE_SOURCES, ({ take }) => take.timecodeFrom, put('timecodeFrom')),
+  words('clip', ({ take }) => take.clip, put('clip')),
+  choiceColumn('ring from', RING_SOURCES, ({ take }) => take.ringFrom, put('ringFrom')),
+  json('alternate', 'alternate'),
   json('cues', 'cues', 'set off'),
   json('mark misses mm', 'markMisses', 'off the mark mm'),
   words('checked on', ({ take }) => take.checkedOn, put('checkedOn')),
@@ -157,7 +170,7 @@ export function readTakesTable(table: CsvTable): CsvReading<LoggedTake> {
 
 /** Takes as JSON text. */
 export function takesJson(takes: readonly LoggedTake[]): string {
-  return `${JSON.stringify({ format: TAKES_FORMAT, schema: 2, takes }, null, 1)}\n`;
+  return `${JSON.stringify({ format: TAKES_FORMAT, schema: 3, takes }, null, 1)}\n`;
 }
 
 /** Reads text written by `takesJson`. */

@@ -13,6 +13,7 @@ import {
 } from '../plan/index.js';
 import { landingSigmaDeg } from '../trials/index.js';
 import { evaluatePull } from '../verdict/index.js';
+import { hitOf, isSimulated } from './said.js';
 import type { Take } from './take.js';
 import { addedSums, type MeasuredError, measuredError, type MeasuredErrors, type Sums, sumsOf } from './takeFigures.js';
 
@@ -35,15 +36,16 @@ const LEAST = { cueSigmaS: 0.01, steadyDeg: 0.05, markMm: 2 } as const;
  * Fits the errors of a crew to takes. Spreads are taken about the mean of each pull and of each mark, so that a constant offset does not count
  * as a spread. A constant lateness is left to a correction, unless it is the reaction to an event.
  *
- * @param takes - of this plan, with measured hits
+ * @param takes - of this plan, with measured hits. Those of a simulator are left out: they are no evidence of a hand
  */
-export function fitCrew(plan: ShotPlan, takes: readonly Pick<Take, 'hits' | 'markMisses'>[]): CrewFit {
-  const late = byKey(takes.flatMap(({ hits }) => hits.map(({ pullId, lateS }) => [pullId, lateS] as const)));
+export function fitCrew(plan: ShotPlan, takes: readonly Pick<Take, 'hits' | 'markMisses' | 'ringFrom'>[]): CrewFit {
+  const taken = takes.filter((take) => !isSimulated(take));
+  const late = byKey(taken.flatMap(({ hits }) => hits.map(({ pullId, lateS }) => [pullId, lateS] as const)));
   // a pull that was searched says nothing about landing errors
   const off = byKey(
-    takes.flatMap(({ hits }) => hits.map(({ pullId, hit, offDeg }) => [pullId, hit === 'searched' ? null : offDeg] as const)),
+    taken.flatMap(({ hits }) => hits.map((one) => [one.pullId, hitOf(one) === 'searched' ? null : one.offDeg] as const)),
   );
-  const missed = byKey(takes.flatMap(({ markMisses }) => markMisses.map(({ markId, byMm }) => [markId, byMm] as const)));
+  const missed = byKey(taken.flatMap(({ markMisses }) => markMisses.map(({ markId, byMm }) => [markId, byMm] as const)));
   const lateWithin = within([...late.values()]);
   const reactionS = reactionOf(plan, late);
   return {

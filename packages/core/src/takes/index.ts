@@ -1,6 +1,17 @@
-export { adviseNext, isUsable, type NextAdvice } from './advice.js';
+export { adviseNext, type NextAdvice } from './advice.js';
 export { asJudged, loggedHit, verdictOf } from './asJudged.js';
-export { type Correction, corrections, lateByS, type LoggedHit } from './corrections.js';
+export { type Correction, corrections, lateByS, type LoggedHit, NOT_MEASURED } from './corrections.js';
+export {
+  askedPlaces,
+  type AskedPlace,
+  type Finding,
+  FINDINGS,
+  FINDINGS_AT,
+  type FindingPlace,
+  isSamePlace,
+  type LoggedFinding,
+} from './findings.js';
+export { focusOf, hitOf, isKeptTake, isSimulated, isUsable } from './said.js';
 export { type LoggedTake, readTakesJson, readTakesTable, TAKES_FORMAT, takesJson, takesTable } from './exchange.js';
 export { judgeTake, type TakeVerdict, type UsableSpan } from './judgeTake.js';
 export type { LensDataUnit } from './lensColumns.js';
@@ -24,6 +35,11 @@ export {
   TAKE_LIMITS,
   takeMethods,
   type TakeGear,
+  type TakeMeasured,
+  RING_SOURCES,
+  type RingSourceOfTake,
+  TIMECODE_SOURCES,
+  type TimecodeSource,
 } from './take.js';
 export {
   addedSums,
@@ -43,3 +59,4 @@ export { retime, type Retimed, type RetimeLimits, type Retiming } from './editor
 export { spanWords } from './editorial/spanWords.js';
 export { type NumberedTake, type RankedSpan, rankSpans, usableSpansOf } from './editorial/usableSpans.js';
 export { type VttCue, webVtt } from './editorial/webvtt.js';
+export { readTakeTime, takeTimeText } from './takeTime.js';

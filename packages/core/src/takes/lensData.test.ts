@@ -198,8 +198,9 @@ describe('holes of lens data', () => {
       .map((timeS) => at(timeS, turned(timeS).toFixed(6)));
     const take = withLensData(plan, newTake(plan, 1), readOf(readLensData([['time', 'ring deg'], ...lines], plan)));
     expect(take.hits).toEqual([]);
-    expect(take.focus).not.toBe('sharp');
-    for (const { fromS, toS } of take.usable!) expect(toS <= 3.95 || fromS >= 5.05).toBe(true);
+    expect(take.measured!.focus).not.toBe('sharp');
+    expect(take).toMatchObject({ focus: null, ringFrom: 'lens-data' });
+    for (const { fromS, toS } of take.measured!.usable) expect(toS <= 3.95 || fromS >= 5.05).toBe(true);
   });
 });
 
@@ -238,6 +239,6 @@ describe('timecode of lens data', () => {
     const lines = Array.from({ length: 121 }, (_, k) => [String(k / 10), turned(k / 10 - 2).toFixed(6)]);
     const take = withLensData(waits, newTake(waits, 1), readOf(readLensData([['time', 'ring deg'], ...lines], waits)));
     expect(take.cues).toEqual([]);
-    expect(take.hits).toMatchObject([{ hit: 'hit', lateS: null }]);
+    expect(take.hits).toMatchObject([{ said: null, measured: 'hit', lateS: null }]);
   });
 });

@@ -116,6 +116,8 @@ export function withLensData(plan: ShotPlan, take: Take, reading: Extract<LensDa
   return asJudged(plan, {
     ...take,
     track: packTrack(reading.track),
+    ringFrom: 'lens-data',
+    timecodeFrom: reading.startTimecode === '' ? take.timecodeFrom : 'camera',
     durationS: reading.durationS,
     startTimecode: reading.startTimecode || take.startTimecode,
     cues: take.cues.map((cue) => ({ ...cue, timeS: onFile(cue.timeS) })),

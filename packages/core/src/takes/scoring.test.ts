@@ -138,7 +138,7 @@ describe('a pull that waits for an event', () => {
     expect(seen.pulls.map(({ hit }) => hit)).toEqual(['hit', 'hit']);
     expect(seen.isWhole).toBe(true);
     // nothing tells how late it was
-    expect(asJudged(onLook, take).hits[0]).toMatchObject({ hit: 'hit', lateS: null });
+    expect(asJudged(onLook, take).hits[0]).toMatchObject({ said: null, measured: 'hit', lateS: null });
   });
 
   test('late on its cue it is late, and no other start is advised', () => {
@@ -146,7 +146,8 @@ describe('a pull that waits for an event', () => {
     expect(late.pulls[0]).toMatchObject({ hit: 'late' });
     const hits = late.pulls.map(({ pullId, hit, startsLateS }) => ({
       pullId,
-      hit,
+      said: null,
+      measured: hit,
       lateS: startsLateS,
       landsLateS: null,
       offDeg: null,

@@ -1,9 +1,10 @@
 import type { CueEvent } from '../roll/index.js';
-import { type Method, METHODS, PLAN_LIMITS, type ShotPlan, stopAt } from '../plan/index.js';
+import { type Alternate, ALTERNATES, type Method, METHODS, PLAN_LIMITS, type ShotPlan, stopAt } from '../plan/index.js';
 import { CoreError } from '../errors.js';
 import { problem, type Problem } from '../problems.js';
 import { boolean, list, nullable, object, oneOf, quantity, type JsonSchema, type Shape, text } from '../shape.js';
 import type { LoggedHit } from './corrections.js';
+import { findingShape, type LoggedFinding } from './findings.js';
 import type { UsableSpan } from './judgeTake.js';
 import { MARK_HITS } from './scorePulls.js';
 import { unpackTrack } from './track.js';
@@ -38,6 +39,20 @@ export interface TakeGear {
   readonly isReversed: boolean;
 }
 
+/** What turned the ring of a take, or told how it was turned. `unseen`: a hand, and nothing recorded it */
+export const RING_SOURCES = ['unseen', 'on-screen', 'simulated-motor', 'device', 'lens-data', 'unknown'] as const;
+export type RingSourceOfTake = (typeof RING_SOURCES)[number];
+
+/** Whose timecode a take has: that of a camera, typed from a slate, or of the device's own clock. */
+export const TIMECODE_SOURCES = ['camera', 'slate', 'simulated', 'unknown'] as const;
+export type TimecodeSource = (typeof TIMECODE_SOURCES)[number];
+
+/** What the track of a take shows. What a person says stands beside it. */
+export interface TakeMeasured {
+  readonly focus: FocusGrade;
+  readonly usable: readonly UsableSpan[];
+}
+
 /** One take as logged. Lengths in mm, times in seconds from its start. */
 export interface Take {
   readonly durationS: number;
@@ -48,17 +63,29 @@ export interface Take {
   readonly gear: TakeGear;
   /** Predicted keep rate at the time of the take; null if it was not computed */
   readonly predictedKeepRate: number | null;
-  /** Camera timecode at the start, `hh:mm:ss:ff`; empty if unknown */
+  /** Alternate that was shot; null for a shot without alternates */
+  readonly alternate: Alternate | null;
+  readonly ringFrom: RingSourceOfTake;
+  /** Timecode at the start, `hh:mm:ss:ff`; empty if unknown */
   readonly startTimecode: string;
+  readonly timecodeFrom: TimecodeSource;
+  /** Name of the file that the camera made; empty if nobody typed it */
+  readonly clip: string;
   /** Actual cue times of pulls that waited for a cue */
   readonly cues: readonly CueEvent[];
   /** Where subjects really stood: farther than the mark, negative if nearer */
   readonly markMisses: readonly { readonly markId: string; readonly byMm: number }[];
   readonly hits: readonly LoggedHit[];
-  /** null until judged */
+  /** What is said of other places than pulls */
+  readonly findings: readonly LoggedFinding[];
+  /** What the track shows; null without one */
+  readonly measured: TakeMeasured | null;
+  /** As a person says; null if nobody said */
   readonly focus: FocusGrade | null;
   readonly performance: PerformanceGrade | null;
   readonly isCircled: boolean;
+  /** Nobody wants it: it is lost, whatever its focus */
+  readonly isNoGood: boolean;
   /** Why a soft take is kept */
   readonly whyKept: string;
   /** Display and magnification of the check; empty and null until checked */
@@ -66,7 +93,7 @@ export interface Take {
   readonly checkMagnification: number | null;
   /** Spans in which the puller checked focus by rocking the ring */
   readonly focusChecks: readonly UsableSpan[];
-  /** Usable spans as entered by a person; null to use the track, or without a track the whole take */
+  /** Usable spans as a person says; null if nobody said */
   readonly usable: readonly UsableSpan[] | null;
   readonly repairs: readonly Repair[];
   readonly note: string;
@@ -87,6 +114,8 @@ export const TAKE_LIMITS = {
   takeNote: { max: 2000 },
   focusChecks: { max: 60 },
   usable: { max: 60 },
+  findings: { max: 200 },
+  clip: { max: 120 },
   puller: { max: 60 },
   timecode: { max: 12 },
   track: { max: 600_000 },
@@ -123,22 +152,30 @@ const takeShape: Shape<Take> = object<Take>({
     isReversed: boolean(),
   }),
   predictedKeepRate: nullable(quantity({ min: 0, max: 1 })),
+  alternate: nullable(oneOf(...ALTERNATES)),
+  ringFrom: oneOf(...RING_SOURCES),
   startTimecode: text(LIMITS.timecode),
+  timecodeFrom: oneOf(...TIMECODE_SOURCES),
+  clip: text(LIMITS.clip),
   cues: list(object<CueEvent>({ pullId: id, timeS: time }), LIMITS.moves),
   markMisses: list(object<Take['markMisses'][number]>({ markId: id, byMm: quantity(LIMITS.missMm) }), LIMITS.marks),
   hits: list(
     object<LoggedHit>({
       pullId: id,
-      hit: oneOf(...MARK_HITS),
+      said: nullable(oneOf(...MARK_HITS)),
+      measured: nullable(oneOf(...MARK_HITS)),
       lateS: nullable(quantity(LIMITS.lateS)),
       landsLateS: nullable(quantity(LIMITS.lateS)),
       offDeg: nullable(quantity(LIMITS.offDeg)),
     }),
     LIMITS.moves,
   ),
+  findings: list(findingShape(LIMITS.id, LIMITS.takeS), LIMITS.findings),
+  measured: nullable(object<TakeMeasured>({ focus: oneOf(...FOCUS_GRADES), usable: list(span, LIMITS.usable) })),
   focus: nullable(oneOf(...FOCUS_GRADES)),
   performance: nullable(oneOf(...PERFORMANCE_GRADES)),
   isCircled: boolean(),
+  isNoGood: boolean(),
   whyKept: text(LIMITS.note),
   checkedOn: text(LIMITS.checkedOn),
   checkMagnification: nullable(quantity(LIMITS.checkMagnification)),
@@ -162,8 +199,9 @@ export function checkTake(value: unknown): Problem[] {
   const problems: Problem[] = [];
   takeShape.check(value, '', problems);
   if (problems.length > 0) return problems;
-  const { focusChecks, usable, track } = value as Take;
+  const { focusChecks, usable, measured, track } = value as Take;
   problems.push(...spanProblems(focusChecks, 'focusChecks'), ...spanProblems(usable ?? [], 'usable'));
+  problems.push(...spanProblems(measured?.usable ?? [], 'measured.usable'));
   if (track !== null) problems.push(...trackProblems(track));
   return problems;
 }
@@ -206,13 +244,20 @@ export function newTake(plan: ShotPlan, planVersion: number): Take {
       isReversed,
     },
     predictedKeepRate: null,
+    alternate: plan.alternates?.shown ?? null,
+    ringFrom: 'unseen',
     startTimecode: '',
+    timecodeFrom: 'unknown',
+    clip: '',
     cues: [],
     markMisses: [],
     hits: [],
+    findings: [],
+    measured: null,
     focus: null,
     performance: null,
     isCircled: false,
+    isNoGood: false,
     whyKept: '',
     checkedOn: '',
     checkMagnification: null,

@@ -1,4 +1,4 @@
-import { isUsable } from './advice.js';
+import { hitOf, isKeptTake, isSimulated, isUsable } from './said.js';
 import type { Take } from './take.js';
 
 /** Count, sum and sum of squares: mean and spread follow, and several takes add up. */
@@ -10,6 +10,9 @@ export interface Sums {
 
 /** What statistics need from a take. */
 export interface TakeFigures {
+  /** null if nobody said so and no track shows it */
+  readonly isKept: boolean | null;
+  readonly isSimulated: boolean;
   readonly isUsable: boolean;
   readonly isRepaired: boolean;
   /** Lateness of pulls in s; landing error in ring degrees; subjects' distance from their marks in mm */
@@ -20,11 +23,13 @@ export interface TakeFigures {
 
 export function takeFigures(take: Omit<Take, 'track'>): TakeFigures {
   return {
+    isKept: isKeptTake(take),
+    isSimulated: isSimulated(take),
     isUsable: isUsable(take),
     isRepaired: take.repairs.length > 0,
     late: sumsOf(take.hits.flatMap(({ lateS }) => lateS ?? [])),
     // a pull that was searched says nothing about landing errors
-    off: sumsOf(take.hits.flatMap(({ hit, offDeg }) => (hit === 'searched' ? [] : (offDeg ?? [])))),
+    off: sumsOf(take.hits.flatMap((one) => (hitOf(one) === 'searched' ? [] : (one.offDeg ?? [])))),
     markMisses: sumsOf(take.markMisses.map(({ byMm }) => byMm)),
   };
 }

@@ -17,6 +17,7 @@ import { focusTrack } from '../track/index';
 import { evaluatePull } from '../verdict/index';
 import { adviseNext } from './advice';
 import { checkTake, newTake, type Take } from './take';
+import { readTakeTime, takeTimeText } from './takeTime';
 import { corrections } from './corrections';
 import { readTakesTable, takesTable } from './exchange';
 import { judgeTake } from './judgeTake';
@@ -224,7 +225,10 @@ describe('a track as text', () => {
 
 describe('go again, or move on', () => {
   const take = (changes: Partial<Take> = {}) => ({ ...newTake(plan, 1), ...changes });
-  const late = take({ focus: 'soft', hits: [{ pullId: 'pull-1', hit: 'late', lateS: 0.4, landsLateS: null, offDeg: null }] });
+  const late = take({
+    focus: 'soft',
+    hits: [{ pullId: 'pull-1', said: null, measured: 'late', lateS: 0.4, landsLateS: null, offDeg: null }],
+  });
 
   test('one usable take is enough to move on; a repeated fault is corrected first', () => {
     expect(adviseNext(plan, [])).toEqual({ advice: 'first', kept: 0, longestScreenS: 0, corrections: [] });
@@ -272,7 +276,16 @@ test('one that is kept, and shorter than the screen asks, is not enough', () => 
 });
 
 describe('what to do otherwise', () => {
-  const take = (hit: MarkHit, lateS: number | null = null) => [{ pullId: 'pull-1', hit, lateS, landsLateS: null, offDeg: null }];
+  const take = (hit: MarkHit, lateS: number | null = null) => [
+    {
+      pullId: 'pull-1',
+      said: lateS === null ? hit : null,
+      measured: lateS === null ? null : hit,
+      lateS,
+      landsLateS: null,
+      offDeg: null,
+    },
+  ];
 
   test('late twice: begun sooner by what it was late on the average; the plan it makes can be stored', () => {
     const [first] = corrections(plan, [take('hit'), take('late', 0.5), take('late', 0.3)]);
@@ -291,5 +304,31 @@ describe('what to do otherwise', () => {
     expect(corrections(plan, [])).toEqual([]);
     // where there is no room to begin sooner nothing is offered that changes nothing
     expect(corrections(changePull(plan, 'pull-1', { startS: 0 }), [take('late', 0.4)])[0]!.plan).toBeNull();
+  });
+});
+
+describe('a time of a take, as somebody types it', () => {
+  const take = { ...newTake(plan, 1), durationS: 10 };
+  const slated = { ...take, startTimecode: '10:00:00:00' };
+
+  test.each([
+    ['4.5', 4.5],
+    [' 4,25 s ', 4.25],
+    ['0', 0],
+    // the last frame ends the take
+    ['10.02', 10],
+    ['11', null],
+    ['-1', null],
+    ['soon', null],
+    ['', null],
+    ['10:00:04:12', null],
+  ])('%j is %d s', (text, timeS) => expect(readTakeTime(text, take)).toBe(timeS));
+
+  test('by the timecode of the take, if it has one', () => {
+    expect(readTakeTime('10:00:04:12', slated)).toBe(4.5);
+    expect(readTakeTime('09:59:59:00', slated)).toBeNull();
+    expect(takeTimeText(4.5, slated)).toBe('10:00:04:12');
+    expect(readTakeTime(takeTimeText(7.25, slated), slated)).toBe(7.25);
+    expect(readTakeTime(takeTimeText(7.3, take), take)).toBe(7.3);
   });
 });

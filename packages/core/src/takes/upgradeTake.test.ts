@@ -22,8 +22,8 @@ const LOGGED = {
 const LATEST = {
   ...LOGGED,
   hits: [
-    { pullId: 'rack-1', hit: 'late', lateS: 0.4, offDeg: null },
-    { pullId: 'rack-4', hit: 'hit', lateS: null, offDeg: -0.3 },
+    { pullId: 'rack-1', said: null, measured: 'late', lateS: 0.4, offDeg: null },
+    { pullId: 'rack-4', said: null, measured: 'hit', lateS: null, offDeg: -0.3 },
   ],
   gear: { lens: '65 mm T2.2', puller: 'Maren', wheel: 'Wheel A' },
   usable: [{ fromS: 3, toS: 9 }],

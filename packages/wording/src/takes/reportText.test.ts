@@ -9,9 +9,13 @@ const take: Take = {
   focus: 'usable',
   performance: 'good',
   hits: [
-    { pullId: 'pull-1', hit: 'in-front', lateS: null, landsLateS: null, offDeg: null },
-    { pullId: 'pull-2', hit: 'hit', lateS: null, landsLateS: null, offDeg: null },
+    { pullId: 'pull-1', said: 'in-front', measured: null, lateS: null, landsLateS: null, offDeg: null },
+    { pullId: 'pull-2', said: 'hit', measured: null, lateS: null, landsLateS: null, offDeg: null },
   ],
+  findings: [{ at: { kind: 'time', timeS: 3 }, found: 'camera-jumped' }],
+  startTimecode: '10:00:00:00',
+  timecodeFrom: 'slate',
+  clip: 'A003_C012',
   focusChecks: [{ fromS: 1, toS: 2 }],
   repairs: ['retimed', 'focus-check-cut'],
   whyKept: 'her look',
@@ -28,7 +32,9 @@ test('the head of the report and of a shot', () => {
   expect(reportFrameRates(24, 24)).toBe('24 fps');
   expect(reportFrameRates(48, 24)).toBe('48 fps, played back at 24: one second lasts 2 s on screen');
   const span = { number: 2, fromS: 1, toS: 3, lengthS: 2 } as Parameters<typeof reportSpan>[1];
-  expect(reportSpan(0, span, take, { captureFps: 48, deliveryFps: 24 })).toBe('1.  take 2   1.0 s – 3.0 s   4.0 s on screen');
+  expect(reportSpan(0, span, take, { captureFps: 48, deliveryFps: 24 })).toBe(
+    '1.  take 2   10:00:01:00 – 10:00:03:00   4.0 s on screen',
+  );
 });
 
 test('a take: its grades, and a line for each thing the editor must know', () => {
@@ -39,12 +45,17 @@ test('a take: its grades, and a line for each thing the editor must know', () =>
     performance: null,
     isCircled: false,
     isCutShort: true,
+    isNoGood: true,
+    alternate: 'B' as const,
+    ringFrom: 'on-screen' as const,
     gear: { ...take.gear, isReversed: true },
   };
-  expect(reportTakeHead(3, reversed)).toBe('Take 3, not checked, cut short, SHOT REVERSED');
-  expect(reportTakeLines(take, 'T', () => 'B').slice(-6)).toEqual([
-    'cut out 1.0 s – 2.0 s: focus check',
-    'focus: in front at B',
+  expect(reportTakeHead(3, reversed)).toBe('Take 3, NO GOOD, not said, cut short, alternate B, SIMULATED, SHOT REVERSED');
+  expect(reportTakeLines(take, 'T', { pullName: () => 'B', placeName: () => '3.0 s' }).slice(-8)).toEqual([
+    'cut out 10:00:01:00 – 10:00:02:00: focus check',
+    'focus: in front at B, camera jumped: 3.0 s',
+    'file A003_C012',
+    'timecode 10:00:00:00, from the slate',
     'repairs: speed changed, focus check cut out',
     'kept although soft: her look',
     'again tomorrow',

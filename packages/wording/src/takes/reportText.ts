@@ -1,6 +1,9 @@
 import {
+  type FindingPlace,
   formatStop,
   frameRateFigures,
+  hitOf,
+  isSimulated,
   type MarkHit,
   type RankedSpan,
   type Repair,
@@ -11,7 +14,9 @@ import {
   usableSpansOf,
 } from '@still-heron/core';
 import { counted } from '../figure.js';
-import { HIT_WORDS } from './takeText.js';
+import { FINDING_WORDS } from './findingText.js';
+import { HIT_WORDS } from './hitWords.js';
+import { focusText, TIMECODE_SOURCE_WORDS } from './takeText.js';
 
 /** How a take was repaired in the edit. */
 export const REPAIR_WORDS: Readonly<Record<Repair, string>> = {
@@ -59,29 +64,44 @@ export function reportTakeHead(number: number, take: Omit<Take, 'track'>): strin
   const parts = [
     `Take ${number}`,
     take.isCircled && 'circled',
-    take.focus ?? 'not checked',
+    take.isNoGood && 'NO GOOD',
+    focusText(take),
     take.performance && `performance ${take.performance}`,
     take.isCutShort && 'cut short',
+    take.alternate && `alternate ${take.alternate}`,
+    isSimulated(take) && 'SIMULATED',
     take.gear.isReversed && 'SHOT REVERSED',
   ];
   return parts.filter(Boolean).join(', ');
 }
 
-/**
- * Details of a take, one line each.
- *
- * @param pullName - target of a pull
- */
-export function reportTakeLines(take: Omit<Take, 'track'>, stopScale: StopScale, pullName: (pullId: string) => string): string[] {
+/** Names of places of a take, as its shot has them. */
+export interface PlaceNames {
+  /** Target of a pull */
+  readonly pullName: (pullId: string) => string;
+  /** Another place at which something was found */
+  readonly placeName: (at: FindingPlace) => string;
+}
+
+/** Details of a take, one line each. */
+export function reportTakeLines(take: Omit<Take, 'track'>, stopScale: StopScale, { pullName, placeName }: PlaceNames): string[] {
   const { gear, focusChecks, repairs } = take;
   const spans = (list: readonly Parameters<typeof spanWords>[0][]) => list.map((span) => spanWords(span, take)).join('; ');
   const usable = usableSpansOf(take);
-  const faults = take.hits.filter(({ hit }) => hit !== 'hit').map(({ hit, pullId }) => faultLine(hit, pullName(pullId)));
+  const faults = take.hits.flatMap((one) => {
+    const hit = hitOf(one);
+    return hit === null || hit === 'hit' ? [] : faultLine(hit, pullName(one.pullId));
+  });
+  const elsewhere = take.findings.flatMap(({ at, found }) =>
+    found === 'fine' ? [] : `${FINDING_WORDS[found]}: ${placeName(at)}`,
+  );
   const lines = [
     `${gear.lens}, ${formatStop(gear.stop, stopScale)}, ${gear.camera}${gear.puller ? `, pulled by ${gear.puller}` : ''}`,
     usable.length > 0 && `use ${spans(usable)}`,
     focusChecks.length > 0 && `cut out ${spans([...focusChecks])}: focus check`,
-    faults.length > 0 && `focus: ${faults.join(', ')}`,
+    faults.length + elsewhere.length > 0 && `focus: ${[...faults, ...elsewhere].join(', ')}`,
+    take.clip && `file ${take.clip}`,
+    take.startTimecode && `timecode ${take.startTimecode}, ${TIMECODE_SOURCE_WORDS[take.timecodeFrom]}`,
     repairs.length > 0 && `repairs: ${repairs.map((repair) => REPAIR_WORDS[repair]).join(', ')}`,
     take.whyKept && `kept although soft: ${take.whyKept}`,
     take.note && take.note !== take.whyKept && take.note,

@@ -2,6 +2,7 @@ import {
   type Correction,
   type FocusGrade,
   formatTime,
+  hitOf,
   isTriggeredByEvent,
   lateByS,
   type LensDataUnit,
@@ -10,28 +11,62 @@ import {
   type MarkHit,
   type NextAdvice,
   type PerformanceGrade,
+  type RingSourceOfTake,
   type ShotPlan,
+  type Take,
   type TakeVerdict,
+  type TimecodeSource,
   type TrackHole,
   type UnitSystem,
 } from '@still-heron/core';
 import { counted } from '../figure.js';
 import { targetName } from '../names.js';
 import type { SentencePart } from '../sentence.js';
-
-/** How a mark was hit. */
-export const HIT_WORDS: Readonly<Record<MarkHit, string>> = {
-  hit: 'hit',
-  late: 'late',
-  early: 'early',
-  overshot: 'overshot',
-  'in-front': 'in front',
-  behind: 'behind',
-  searched: 'searched',
-  'false-start': 'false start',
-};
+import { HIT_WORDS } from './hitWords.js';
 
 export const FOCUS_GRADE_WORDS: Readonly<Record<FocusGrade, string>> = { sharp: 'sharp', usable: 'usable', soft: 'soft' };
+/** What turned the ring of a take. */
+export const RING_SOURCE_WORDS: Readonly<Record<RingSourceOfTake, string>> = {
+  unseen: 'by hand, not recorded',
+  'on-screen': 'simulated wheel on the screen',
+  'simulated-motor': 'simulated motor',
+  device: 'wheel or motor at the port',
+  'lens-data': 'lens data from a file',
+  unknown: 'not known',
+};
+
+/** Whose timecode a take has. */
+export const TIMECODE_SOURCE_WORDS: Readonly<Record<TimecodeSource, string>> = {
+  camera: 'of the camera',
+  slate: 'from the slate',
+  simulated: 'simulated',
+  unknown: 'of unknown origin',
+};
+
+/** Of a take of which nobody said, and no track shows, whether it was sharp. */
+export const NOT_SAID = 'not said';
+
+/** What the track shows where a person says something else: "by its track late"; empty where both agree. */
+export function hitDisputeText({ said, measured }: Pick<LoggedHit, 'said' | 'measured'>): string {
+  return said === null || measured === null || said === measured ? '' : `by its track ${HIT_WORDS[measured]}`;
+}
+
+/** What the track shows of a pull: "by its track late by 0.4 s". */
+export function hitMeasuredText(one: Pick<LoggedHit, 'measured' | 'lateS' | 'landsLateS'>): string {
+  const { measured, lateS, landsLateS } = one;
+  if (measured === null) return '';
+  return `by its track ${HIT_WORDS[measured]}${lateBy(measured, lateByS({ pullId: '', said: null, offDeg: null, measured, lateS, landsLateS }))}`;
+}
+
+/** Focus of a take in words: "soft, by its track sharp", "sharp by its track", "not said". */
+export function focusText(take: Pick<Take, 'focus' | 'measured'>): string {
+  const { focus, measured } = take;
+  if (focus !== null && measured !== null && focus !== measured.focus)
+    return `${FOCUS_GRADE_WORDS[focus]}, by its track ${FOCUS_GRADE_WORDS[measured.focus]}`;
+  if (focus !== null) return FOCUS_GRADE_WORDS[focus];
+  return measured ? `${FOCUS_GRADE_WORDS[measured.focus]} by its track` : NOT_SAID;
+}
+
 export const PERFORMANCE_WORDS: Readonly<Record<PerformanceGrade, string>> = { good: 'good', fair: 'fair', poor: 'poor' };
 
 /** Target of a pull: letter or distance. */
@@ -43,8 +78,11 @@ export function pullTargetText(pullId: string, plan: ShotPlan, units: UnitSystem
 /** Faults of a take: "late at D by 0.4 s, overshot at C"; empty without faults. */
 export function faultText(hits: readonly LoggedHit[], plan: ShotPlan, units: UnitSystem): string {
   return hits
-    .filter(({ hit }) => hit !== 'hit')
-    .map((one) => `${HIT_WORDS[one.hit]} at ${pullTargetText(one.pullId, plan, units)}${lateBy(one.hit, lateByS(one))}`)
+    .flatMap((one) => {
+      const hit = hitOf(one);
+      if (hit === null || hit === 'hit') return [];
+      return `${HIT_WORDS[hit]} at ${pullTargetText(one.pullId, plan, units)}${lateBy(hit, lateByS(one))}`;
+    })
     .join(', ');
 }
 
@@ -113,19 +151,27 @@ export function takeVerdictText({ isKept, isWhole, pulls, usable }: TakeVerdict,
   return `${isWhole ? 'Soft' : 'Ended early, and soft'}${faults ? `: ${faults}` : ' in places'}; ${use}.`;
 }
 
-/** "12 takes, 8 usable: 67 %. 1 had to be repaired in the edit." */
+/** "12 takes: 8 of 11 kept, 9 can be used. Nobody said of 1. 1 had to be repaired in the edit." */
 export function logText({
   takes,
+  said,
+  kept,
   usable,
   repaired,
 }: {
   readonly takes: number;
+  /** Those of which somebody said, or a track shows, whether they were kept */
+  readonly said: number;
+  readonly kept: number;
   readonly usable: number;
   readonly repaired: number;
 }): string {
-  const share = `${Math.round((100 * usable) / takes)} %`;
-  const edit = repaired === 0 ? '' : ` ${repaired} had to be repaired in the edit.`;
-  return `${counted(takes, 'take')}, ${usable} usable: ${share}.${edit}`;
+  const parts = [
+    said === 0 ? `${counted(takes, 'take')}.` : `${counted(takes, 'take')}: ${kept} of ${said} kept, ${usable} can be used.`,
+    said < takes && `Nobody said of ${takes - said}.`,
+    repaired > 0 && `${repaired} had to be repaired in the edit.`,
+  ];
+  return parts.filter(Boolean).join(' ');
 }
 
 const LENS_DATA_UNIT_WORDS: Readonly<Record<LensDataUnit, string>> = {

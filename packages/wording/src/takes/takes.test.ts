@@ -1,17 +1,105 @@
-import { adviseNext, changePull, judgeTake, newTake, prepareRoll, type RingTrack, setGoals, type Take } from '@still-heron/core';
+import {
+  adviseNext,
+  changePull,
+  judgeTake,
+  newTake,
+  NOT_MEASURED,
+  prepareRoll,
+  type RingTrack,
+  setGoals,
+  type Take,
+} from '@still-heron/core';
 import { twoPeople } from '../../../core/test/plans';
-import { adviceText, correctionText, faultText, takeVerdictText } from './takeText';
+import { findingFaultText, findingPlaceText, findingTimeText, takeFaultText } from './findingText';
+import { takeChangesText } from './takeChangesText';
+import { adviceText, correctionText, faultText, focusText, hitDisputeText, logText, takeVerdictText } from './takeText';
 
 const plan = changePull(twoPeople(), 'pull-1', { startS: 4, durationS: 1 });
 const empty = newTake(plan, 4);
 const hits: Take['hits'] = [
-  { pullId: 'pull-1', hit: 'late', lateS: 0.42, landsLateS: null, offDeg: null },
-  { pullId: 'pull-9', hit: 'in-front', lateS: null, landsLateS: null, offDeg: null },
+  { pullId: 'pull-1', said: null, measured: 'late', lateS: 0.42, landsLateS: null, offDeg: null },
+  { pullId: 'pull-9', said: 'in-front', measured: null, lateS: null, landsLateS: null, offDeg: null },
 ];
 
 test('faults name the mark and the time', () => {
   expect(faultText(hits, plan, 'metric')).toBe('late at B by 0.4 s, in front at a deleted pull');
-  expect(faultText([{ pullId: 'pull-1', hit: 'hit', lateS: null, landsLateS: null, offDeg: null }], plan, 'metric')).toBe('');
+  const one = { pullId: 'pull-1', ...NOT_MEASURED };
+  expect(
+    faultText(
+      [
+        { ...one, said: 'hit', measured: 'late' },
+        { ...one, said: null, measured: null },
+      ],
+      plan,
+      'metric',
+    ),
+  ).toBe('');
+});
+
+test('what a person says stands beside what the track shows', () => {
+  const measured = { focus: 'sharp' as const, usable: [] };
+  const texts = [
+    { focus: null, measured: null },
+    { focus: null, measured },
+    { focus: 'sharp' as const, measured },
+    { focus: 'soft' as const, measured },
+    { focus: 'usable' as const, measured: null },
+  ].map(focusText);
+  expect(texts).toEqual(['not said', 'sharp by its track', 'sharp', 'soft, by its track sharp', 'usable']);
+  expect(hitDisputeText({ said: 'hit', measured: 'in-front' })).toBe('by its track in front');
+  expect(hitDisputeText({ said: null, measured: 'late' })).toBe('');
+});
+
+test('faults at other places name who, where and when', () => {
+  const [beat] = plan.beats;
+  const [subject] = plan.subjects;
+  const at = { kind: 'beat' as const, beatId: beat!.id };
+  const arrival = { kind: 'arrival' as const, subjectId: subject!.id, markId: plan.marks[0]!.id };
+  expect(findingPlaceText(arrival, plan)).toBe(`${subject!.name} at ${plan.marks[0]!.letter}`);
+  expect(findingPlaceText({ kind: 'key-moment', beatId: beat!.id }, plan)).toMatch(/^key moment of /);
+  expect(findingPlaceText({ ...at, beatId: 'gone' }, plan)).toBe('a deleted span');
+  expect(
+    findingFaultText(
+      [
+        { at, found: 'fine' },
+        { at: { kind: 'time', timeS: 3.25 }, found: 'camera-jumped' },
+        { at: arrival, found: 'late' },
+      ],
+      plan,
+    ),
+  ).toBe(`camera jumped: 3.3 s; late: ${findingPlaceText(arrival, plan)}`);
+});
+
+test('what was changed of a take is named', () => {
+  const after = {
+    ...empty,
+    focus: 'soft' as const,
+    findings: [{ at: { kind: 'time' as const, timeS: 1 }, found: 'searched' as const }],
+  };
+  expect(takeChangesText(empty, after)).toBe('focus, other faults');
+  expect(takeChangesText(empty, { ...empty, planVersion: 9 })).toBe('other details');
+});
+
+test('faults of a take in a list: nothing is said of what nobody said', () => {
+  const said = (hit: 'hit' | 'late' | null) => ({
+    hits: [{ pullId: 'pull-1', ...NOT_MEASURED, said: hit, measured: null }],
+    findings: [],
+  });
+  const texts = [said(null), said('hit'), said('late')].map((one) => takeFaultText(one, plan, 'metric'));
+  expect(texts).toEqual(['marks not said', 'every mark hit', 'late at B']);
+  const jumped = [{ at: { kind: 'time' as const, timeS: 1 }, found: 'camera-jumped' as const }];
+  expect(takeFaultText({ ...said('late'), findings: jumped }, plan, 'metric')).toBe('late at B; camera jumped: 1.0 s');
+  expect(findingTimeText('camera-jumped', 1)).toBe('camera jumped at 1.0 s');
+  const still = { ...plan, focusTrack: { ...plan.focusTrack, pulls: [] } };
+  expect(takeFaultText({ hits: [], findings: [] }, still, 'metric')).toBe('');
+});
+
+test('a log in a sentence: what nobody said counts neither way', () => {
+  expect(logText({ takes: 12, said: 11, kept: 8, usable: 9, repaired: 1 })).toBe(
+    '12 takes: 8 of 11 kept, 9 can be used. Nobody said of 1. 1 had to be repaired in the edit.',
+  );
+  expect(logText({ takes: 1, said: 0, kept: 0, usable: 0, repaired: 0 })).toBe('1 take. Nobody said of 1.');
+  expect(logText({ takes: 2, said: 2, kept: 2, usable: 2, repaired: 0 })).toBe('2 takes: 2 of 2 kept, 2 can be used.');
 });
 
 test('advice after a take', () => {

@@ -1,6 +1,7 @@
 import { isUsable, rankSpans, type StopScale, type Take } from '@still-heron/core';
 import {
   NO_TAKES,
+  type PlaceNames,
   reportFrameRates,
   reportSpan,
   reportSummary,
@@ -17,8 +18,8 @@ export interface ReportedShot {
   readonly captureFps: number;
   readonly deliveryFps: number;
   readonly stopScale: StopScale;
-  /** Target of a pull, as its shot names it */
-  readonly pullName: (pullId: string) => string;
+  /** Names of its pulls and other places */
+  readonly names: PlaceNames;
   readonly takes: readonly { readonly number: number; readonly take: Omit<Take, 'track'> }[];
 }
 
@@ -43,7 +44,7 @@ export function editorReport(production: string, shots: readonly ReportedShot[],
 }
 
 function sayShot(pages: ReportPages, shot: ReportedShot): void {
-  const { slate, title, captureFps, deliveryFps, stopScale, takes, pullName } = shot;
+  const { slate, title, captureFps, deliveryFps, stopScale, takes, names } = shot;
   pages.rule();
   pages.say(`${slate}  ${title}`, { size: 14, weight: 'strong' });
   pages.say(reportFrameRates(captureFps, deliveryFps), { tone: 'haze' });
@@ -53,6 +54,6 @@ function sayShot(pages: ReportPages, shot: ReportedShot): void {
   }
   for (const { number, take } of takes) {
     pages.say(reportTakeHead(number, take), { weight: 'strong', gap: 7, isHead: true });
-    for (const line of reportTakeLines(take, stopScale, pullName)) pages.say(line, { indent: 12 });
+    for (const line of reportTakeLines(take, stopScale, names)) pages.say(line, { indent: 12 });
   }
 }

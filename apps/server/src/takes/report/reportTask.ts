@@ -1,5 +1,5 @@
 import { type ShotPlan, type Take, type UnitSystem, upgradeTake } from '@still-heron/core';
-import { pullTargetText } from '@still-heron/wording';
+import { findingPlaceText, type PlaceNames, pullTargetText } from '@still-heron/wording';
 import type { Task } from '../../work/task.js';
 import type { ReportedShot } from './report.js';
 
@@ -39,8 +39,11 @@ async function report({ production, units, madeAtMs, shots }: ReportOrder): Prom
         return { number, take: upgradeTake(take) as Omit<Take, 'track'> };
       });
     const { captureFps, deliveryFps } = plan;
-    const pullName = (pullId: string) => pullTargetText(pullId, plan, units);
-    return { slate, title, captureFps, deliveryFps, stopScale: plan.optics.lens.stopScale, pullName, takes };
+    const names: PlaceNames = {
+      pullName: (pullId) => pullTargetText(pullId, plan, units),
+      placeName: (at) => findingPlaceText(at, plan),
+    };
+    return { slate, title, captureFps, deliveryFps, stopScale: plan.optics.lens.stopScale, names, takes };
   });
   // the library that draws it takes a while to load, and most starts never need it
   const { editorReport } = await import('./report.js');

@@ -1,6 +1,6 @@
 import type { StatisticsView } from '@still-heron/contract';
-import { MARK_HITS } from '@still-heron/core';
-import { methodName, FOCUS_GRADE_WORDS, HIT_WORDS } from '@still-heron/wording';
+import { FINDINGS } from '@still-heron/core';
+import { FINDING_WORDS, FOCUS_GRADE_WORDS, methodName, NOT_SAID } from '@still-heron/wording';
 import { Checkbox } from '../../ui/antd/Checkbox';
 import { Input } from '../../ui/antd/Input';
 import { Select } from '../../ui/antd/Select';
@@ -22,7 +22,7 @@ const ORDERS: readonly { readonly value: LogOrder; readonly label: string }[] = 
 ];
 /** Delay from the last letter to the search. */
 const PAUSE_MS = 250;
-const FAULTS = MARK_HITS.filter((hit) => hit !== 'hit');
+const FAULTS = FINDINGS.filter((found) => found !== 'fine');
 
 /** Search and filters of the log. */
 export function LogFilters({ query, statistics, onChange }: Props) {
@@ -34,14 +34,17 @@ export function LogFilters({ query, statistics, onChange }: Props) {
       <Narrow
         label="focus"
         value={query.focus}
-        options={Object.entries(FOCUS_GRADE_WORDS).map(([value, label]) => ({ value, label }))}
+        options={[...Object.entries(FOCUS_GRADE_WORDS), ['not-said', NOT_SAID] as const].map(([value, label]) => ({
+          value,
+          label,
+        }))}
         onChange={(focus) => onChange({ focus: focus as LogQuery['focus'] })}
       />
       <Narrow
         label="fault"
-        value={query.hit}
-        options={FAULTS.map((hit) => ({ value: hit, label: HIT_WORDS[hit] }))}
-        onChange={(hit) => onChange({ hit: hit as LogQuery['hit'] })}
+        value={query.fault}
+        options={FAULTS.map((fault) => ({ value: fault, label: FINDING_WORDS[fault] }))}
+        onChange={(fault) => onChange({ fault: fault as LogQuery['fault'] })}
       />
       <Narrow label="lens" value={query.lens} options={options(statistics.byLens)} onChange={(lens) => onChange({ lens })} />
       <Narrow
@@ -62,6 +65,11 @@ export function LogFilters({ query, statistics, onChange }: Props) {
       <Checkbox checked={query.isCircled} onChange={({ target }) => onChange({ isCircled: target.checked })}>
         circled
       </Checkbox>
+      {(statistics.simulated > 0 || query.withSimulated) && (
+        <Checkbox checked={query.withSimulated} onChange={({ target }) => onChange({ withSimulated: target.checked })}>
+          with {statistics.simulated} simulated
+        </Checkbox>
+      )}
       <Select
         aria-label="Order"
         value={query.order}

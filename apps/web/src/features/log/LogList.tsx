@@ -1,9 +1,10 @@
 import type { LoggedTakeView, TakePageView } from '@still-heron/contract';
-import { type LoggedHit, takeMethods } from '@still-heron/core';
-import { methodList, HIT_WORDS } from '@still-heron/wording';
+import { hitOf, isSimulated, takeMethods } from '@still-heron/core';
+import { FINDING_WORDS, methodList } from '@still-heron/wording';
 import { Pagination } from '../../ui/antd/Pagination';
 import { Link } from 'react-router';
 import clsx from 'clsx';
+import { TakeGrades } from '../takes/TakeList';
 import { type LogQuery, PAGE_SIZE } from './logQuery';
 import textStyles from '../../ui/text.module.css';
 import styles from './LogList.module.css';
@@ -16,8 +17,6 @@ interface Props {
 }
 
 const WHEN = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
-
-const FOCUS_TONES = { sharp: textStyles.toneSharp, usable: textStyles.toneEdge, soft: textStyles.toneSoft };
 
 /** One page of takes; each links to its shot. */
 export function LogList({ page, query, isNarrowed, onPage }: Props) {
@@ -55,7 +54,7 @@ export function LogList({ page, query, isNarrowed, onPage }: Props) {
 
 function LogRow({ row: { shotId, slate, title, number, rolledAt, take } }: { readonly row: LoggedTakeView }) {
   const { gear, predictedKeepRate } = take;
-  const wrong = faults(take.hits);
+  const wrong = faults(take);
   return (
     <li>
       <Link to={`/shots/${shotId}/takes`} className={styles.logTake}>
@@ -64,8 +63,7 @@ function LogRow({ row: { shotId, slate, title, number, rolledAt, take } }: { rea
       </Link>
       <span className={styles.logTitle}>{title}</span>
       <span>
-        <strong className={take.focus ? FOCUS_TONES[take.focus] : textStyles.toneEdge}>{take.focus ?? 'not checked'}</strong>
-        {take.performance && `, ${take.performance}`}
+        <TakeGrades take={take} />
       </span>
       <span className={styles.logFaults}>
         {wrong}
@@ -79,6 +77,7 @@ function LogRow({ row: { shotId, slate, title, number, rolledAt, take } }: { rea
       <span className={textStyles.muted}>
         {gear.focalLengthMm} mm {gear.stop} · {methodList(takeMethods(gear))}
         {gear.puller && ` · ${gear.puller}`}
+        {isSimulated(take) && ' · simulated'}
       </span>
       <span className={textStyles.muted}>{predictedKeepRate === null ? '' : `${Math.round(predictedKeepRate * 100)} %`}</span>
       <span className={textStyles.muted}>{WHEN.format(new Date(rolledAt))}</span>
@@ -86,9 +85,10 @@ function LogRow({ row: { shotId, slate, title, number, rolledAt, take } }: { rea
   );
 }
 
-/** Faults without mark names, because those belong to the shot. */
-function faults(hits: readonly LoggedHit[]): string {
-  const wrong = hits.flatMap(({ hit }) => (hit === 'hit' ? [] : HIT_WORDS[hit]));
+/** Faults without names of marks and people, because those belong to the shot. */
+function faults({ hits, findings }: LoggedTakeView['take']): string {
+  const found = [...hits.flatMap((one) => hitOf(one) ?? []), ...findings.map((one) => one.found)];
+  const wrong = found.flatMap((one) => (one === 'hit' || one === 'fine' ? [] : FINDING_WORDS[one]));
   return [...new Set(wrong)]
     .map((word) => {
       const times = wrong.filter((other) => other === word).length;

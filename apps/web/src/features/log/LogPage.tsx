@@ -12,7 +12,7 @@ import { Unreachable } from '../../ui/Unreachable';
 import { TakesExchange } from '../takes/TakesExchange';
 import { LogFilters } from './LogFilters';
 import { LogList } from './LogList';
-import { isNarrowed, type LogQuery, printLogQuery, readLogQuery } from './logQuery';
+import { isNarrowed, type LogQuery, printLogQuery, readLogQuery, requestOfLog } from './logQuery';
 import { LogStatistics } from './LogStatistics';
 import textStyles from '../../ui/text.module.css';
 import barStyles from '../../ui/frame/bars.module.css';
@@ -25,8 +25,8 @@ export function LogPage() {
   const { data: production } = useProductionQuery(productionId);
   const [address, setAddress] = useSearchParams();
   const query = useMemo(() => readLogQuery(address), [address]);
-  const log = useTakeLogQuery({ productionId, query: printLogQuery(query).toString() });
-  const statistics = useStatisticsQuery(productionId);
+  const log = useTakeLogQuery({ productionId, query: requestOfLog(query) });
+  const statistics = useStatisticsQuery({ productionId, withSimulated: query.withSimulated });
   const newest = useRef(query);
   useEffect(() => {
     newest.current = query;
@@ -56,13 +56,13 @@ export function LogPage() {
       }
     >
       {log.error && !log.data && <Unreachable error={log.error} retry={retry} />}
-      {log.data && statistics.data?.takes === 0 && (
+      {log.data && statistics.data && statistics.data.takes + statistics.data.simulated === 0 && (
         <PageNote title="No takes yet.">
-          <p>Roll a take in a shot, or log one under Takes. A good take is logged in one press.</p>
+          <p>Roll a take in a shot, or log one under Takes. A good take is logged by two keys.</p>
           <TakesExchange productionId={productionId} shot={null} />
         </PageNote>
       )}
-      {log.data && statistics.data && statistics.data.takes > 0 && (
+      {log.data && statistics.data && statistics.data.takes + statistics.data.simulated > 0 && (
         <div className={clsx(layoutStyles.stepPage, styles.logPage)}>
           <div className={layoutStyles.surface}>
             <Sentence parts={[{ tone: 'plain', text: logText(statistics.data) }]} testId="log-sentence" />

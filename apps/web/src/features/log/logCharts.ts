@@ -16,12 +16,15 @@ export interface KeptBar {
 const MAX_BARS = 6;
 
 export function keptBars(views: readonly KeptView[]): KeptBar[] {
-  return views.slice(0, MAX_BARS).map(({ name, takes, usable }) => ({
-    name,
-    takes,
-    share: usable / takes,
-    ...wilsonInterval(usable, takes),
-  }));
+  return views
+    .filter(({ takes }) => takes > 0)
+    .slice(0, MAX_BARS)
+    .map(({ name, takes, kept }) => ({
+      name,
+      takes,
+      share: kept / takes,
+      ...wilsonInterval(kept, takes),
+    }));
 }
 
 /** Chart size and margins. */
@@ -36,17 +39,17 @@ export function calibrationLayout(points: readonly CalibrationView[]) {
   return {
     diagonal: { x1: x01(0), y1: y01(0), x2: x01(1), y2: y01(1) },
     ticks: [0, 0.5, 1].map((share) => ({ share, x: x01(share), y: y01(share) })),
-    points: points.map(({ predicted, takes, usable }) => {
-      const { low, high } = wilsonInterval(usable, takes);
+    points: points.map(({ predicted, takes, kept }) => {
+      const { low, high } = wilsonInterval(kept, takes);
       return {
         x: x01(predicted),
-        y: y01(usable / takes),
+        y: y01(kept / takes),
         lowY: y01(low),
         highY: y01(high),
         radius: 3 + 6 * Math.sqrt(takes / most),
         takes,
         predicted,
-        share: usable / takes,
+        share: kept / takes,
       };
     }),
   };
@@ -59,12 +62,12 @@ export function overTimeLayout(days: readonly KeptView[]) {
     [CHART.left + 8, CHART.width - CHART.right - 8],
   );
   const most = Math.max(1, ...days.map(({ takes }) => takes));
-  const points = days.map(({ name, takes, usable }) => ({
+  const points = days.map(({ name, takes, kept }) => ({
     name,
     takes,
-    share: usable / takes,
+    share: kept / takes,
     x: x(name)!,
-    y: y01(usable / takes),
+    y: y01(kept / takes),
     radius: 2 + 4 * Math.sqrt(takes / most),
   }));
   const every = Math.max(1, Math.ceil(days.length / 3));

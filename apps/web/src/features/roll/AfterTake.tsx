@@ -31,13 +31,15 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
   const { unsent, refusal } = useSyncExternalStore(sending.subscribe, sending.state);
   const [save, { isLoading }] = useSaveTakeMutation();
   const [draft, setDraft] = useState<Draft>(() => draftOf(ended.take));
-  const pullIds =
-    ended.take.track === null ? plan.focusTrack.pulls.map(({ id }) => id) : ended.take.hits.map(({ pullId }) => pullId);
+  const pullIds = useMemo(
+    () => (ended.take.track === null ? plan.focusTrack.pulls.map(({ id }) => id) : ended.take.hits.map(({ pullId }) => pullId)),
+    [plan, ended],
+  );
   const verdict = useMemo(() => verdictOf(plan, ended.take, ended.pace), [plan, ended]);
 
   async function put(): Promise<void> {
     if (!logged || isLoading) return;
-    const take = takeOfDraft(draft, ended.take, pullIds);
+    const take = takeOfDraft(draft, ended.take);
     const { error } = await save({ shotId, id: logged.id, version: logged.version, take });
     if (error) notices.fail(refusalText(`Take ${logged.number} was not changed`, problemOf(error).body, KEPT_INPUT));
     else onDone();
@@ -65,6 +67,7 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
           units={units}
           number={logged.number}
           pullIds={pullIds}
+          take={ended.take}
           isLogging={isLoading}
           onChange={setDraft}
           onLog={() => void put()}

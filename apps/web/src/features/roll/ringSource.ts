@@ -1,8 +1,19 @@
-import { type HandWheel, type Motor, restingMotor, ringReach, runMotor, type ShotPlan, turnWheel } from '@still-heron/core';
+import {
+  type HandWheel,
+  type Motor,
+  restingMotor,
+  ringReach,
+  type RingSourceOfTake,
+  runMotor,
+  type ShotPlan,
+  turnWheel,
+} from '@still-heron/core';
 import type { TurnedBy } from '../../shared/rollOptions';
 
 /** What turns the ring during a roll, and its current angle. */
 export interface RingSource {
+  /** As takes name it */
+  readonly from: RingSourceOfTake;
   /** null if the page does not know the angle */
   readonly ringDeg: () => number | null;
   /** Input of the simulated wheel, in wheel degrees */
@@ -15,6 +26,14 @@ export interface RingSource {
   reset(ringDeg: number): void;
 }
 
+const FROM = {
+  nobody: 'unseen',
+  wheel: 'on-screen',
+  'motor-wheel': 'simulated-motor',
+  'motor-line': 'simulated-motor',
+  port: 'device',
+} as const satisfies Record<TurnedBy, RingSourceOfTake>;
+
 /** @param startDeg - ring angle at the start of the shot */
 export function ringSource(plan: ShotPlan, turnedBy: TurnedBy, startDeg: number): RingSource {
   const reach = ringReach(plan);
@@ -22,6 +41,7 @@ export function ringSource(plan: ShotPlan, turnedBy: TurnedBy, startDeg: number)
   let motor: Motor = restingMotor(startDeg);
   let reportedDeg: number | null = null;
   return {
+    from: FROM[turnedBy],
     ringDeg: () =>
       ({
         nobody: null,

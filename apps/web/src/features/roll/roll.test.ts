@@ -80,16 +80,19 @@ describe('a roll', () => {
     const { take, rolledAt } = one.endAt(plan.durationS);
     expect(take).toMatchObject({
       ...newTake(plan, 3),
-      focus: take.focus,
+      // nobody has said anything of it; its track shows this
+      focus: null,
+      measured: take.measured,
       predictedKeepRate: 0.7,
       startTimecode: '10:00:00:00',
+      timecodeFrom: 'simulated',
+      ringFrom: 'simulated-motor',
       gear: { puller: 'Ines' },
-      hits: [{ pullId: 'pull-1', hit: 'hit' }],
+      hits: [{ pullId: 'pull-1', said: null, measured: 'hit' }],
       track: take.track,
-      usable: take.usable,
+      usable: null,
     });
-    expect(take.usable!.length).toBeGreaterThan(0);
-    expect(take.focus).not.toBeNull();
+    expect(take.measured!.usable.length).toBeGreaterThan(0);
     expect(new Date(rolledAt).getTime()).toBe(new Date(2026, 2, 1, 10).getTime());
   });
 
@@ -154,7 +157,7 @@ describe('a roll', () => {
     expect(port.ringDeg()).toBe(42);
     const one = engine(plan, {}, 'nobody');
     run(one, 2);
-    expect(one.endAt(2).take).toMatchObject({ track: null, hits: [], focus: null });
+    expect(one.endAt(2).take).toMatchObject({ track: null, hits: [], focus: null, measured: null, ringFrom: 'unseen' });
   });
 });
 

@@ -19,6 +19,7 @@ import {
   TAKE_LIMITS,
   timecodeAt,
   timecodeOf,
+  type TimecodeSource,
   type UsableSpan,
 } from '@still-heron/core';
 import { trackOf } from './recording';
@@ -217,7 +218,9 @@ export class RollEngine {
       ...empty,
       durationS,
       predictedKeepRate,
+      ringFrom: this.setting.ring.from,
       startTimecode: this.startTimecode,
+      timecodeFrom: this.timecodeSource(),
       cues: this.roll.isClockTriggered ? clockCueEvents(plan, durationS, this.rate) : this.cueEvents,
       focusChecks: this.focusChecks.slice(0, TAKE_LIMITS.focusChecks.max),
       track: trackOf(this.readings, durationS),
@@ -229,6 +232,11 @@ export class RollEngine {
   endAt(realS: number): FinishedRoll {
     const take = asJudged(this.setting.plan, this.takeAt(realS), this.pace);
     return { id: this.id, rolledAt: this.rolledAt.toISOString(), plan: this.setting.plan, take, pace: this.pace };
+  }
+
+  private timecodeSource(): TimecodeSource {
+    if (this.startTimecode === '') return 'unknown';
+    return this.camera === null ? 'simulated' : 'camera';
   }
 
   private newClock(): RollClock {

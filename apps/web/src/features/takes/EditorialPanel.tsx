@@ -5,6 +5,7 @@ import {
   PLAN_LIMITS,
   rankSpans,
   frameRateFigures,
+  isSimulated,
   retime,
   screenTimeS,
   setGoals,
@@ -31,7 +32,9 @@ const BEST = 5;
 const DEFAULT_MAX_SPEED = 4;
 
 /** For the editor: best spans, their length on screen, and retimed takes. */
-export function EditorialPanel({ productionId, shot, takes }: Props) {
+export function EditorialPanel({ productionId, shot, takes: all }: Props) {
+  // an editor has no footage of a simulated take
+  const takes = all.filter(({ take }) => !isSimulated(take));
   const { plan } = shot;
   const { captureFps, deliveryFps } = plan;
   const spans = rankSpans(takes).slice(0, BEST);

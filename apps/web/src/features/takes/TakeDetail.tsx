@@ -10,7 +10,15 @@ import {
   verdictOf,
   withLensData,
 } from '@still-heron/core';
-import { inLensDataUnit, lensDataReadText, problemView, takeVerdictText, refusalText } from '@still-heron/wording';
+import {
+  inLensDataUnit,
+  lensDataReadText,
+  problemView,
+  refusalText,
+  RING_SOURCE_WORDS,
+  takeVerdictText,
+  TIMECODE_SOURCE_WORDS,
+} from '@still-heron/wording';
 import { useNotices } from '../../ui/notices/notices';
 import { useMemo, useState } from 'react';
 import { problemOf } from '../../shared/api/api';
@@ -19,6 +27,7 @@ import { useSaveTakeMutation, useTakeQuery } from '../../shared/api/takesApi';
 import { askForFile, parseCsv } from '../../shared/files/csv';
 import { ProblemList } from '../../ui/ProblemList';
 import { TakeChart } from './TakeChart';
+import { TakeHistory } from './TakeHistory';
 import { Button } from '../../ui/Button';
 import styles from './TakeDetail.module.css';
 import textStyles from '../../ui/text.module.css';
@@ -94,7 +103,21 @@ export function TakeDetail({ shotId, plan, units, row }: Props) {
           ))}
         </p>
       )}
+      <TakeOrigin take={take} />
+      <TakeHistory shotId={shotId} row={row} take={take} />
       {problems && <ProblemList title="The file was not read" problems={problems} onClose={() => setProblems(null)} />}
     </div>
   );
+}
+
+/** What turned the ring, whose timecode it is, which alternate and which file. */
+function TakeOrigin({ take }: { readonly take: Take }) {
+  const { ringFrom, startTimecode, timecodeFrom, alternate, clip } = take;
+  const parts = [
+    `ring: ${RING_SOURCE_WORDS[ringFrom]}`,
+    startTimecode && `timecode ${startTimecode} ${TIMECODE_SOURCE_WORDS[timecodeFrom]}`,
+    alternate && `alternate ${alternate}`,
+    clip && `file ${clip}`,
+  ];
+  return <p className={textStyles.muted}>{parts.filter(Boolean).join(' · ')}</p>;
 }

@@ -1,4 +1,4 @@
-import { addPull, addSubject, newPlan, type ShotPlan } from '@still-heron/core';
+import { addPull, addSubject, newPlan, newTake, type ShotPlan, type Take } from '@still-heron/core';
 import { screen, within } from '@testing-library/react';
 import { useState } from 'react';
 import { renderPage } from '../../../test/renderPage';
@@ -13,8 +13,8 @@ function plan(): ShotPlan {
   return addPull(addPull(made, 'mark-2', 2), 'mark-3', 5);
 }
 
-function openForm() {
-  const shot = plan();
+function openForm(shot = plan(), changes: Partial<Take> = {}) {
+  const take = { ...newTake(shot, 1), ...changes };
   const drafts: Draft[] = [freshDraft()];
   const onLog = jest.fn();
   function Form() {
@@ -28,6 +28,7 @@ function openForm() {
         units="metric"
         number={3}
         pullIds={pullIds}
+        take={take}
         isLogging={false}
         onChange={setDraft}
         onLog={onLog}
@@ -42,13 +43,13 @@ function openForm() {
 
 test('a take is graded by keys alone, mark after mark, and from the first again', async () => {
   const { user, hit, draftNow } = openForm();
-  expect(hit('B', 'hit')).toBeChecked();
+  expect(hit('B', 'hit')).not.toBeChecked();
   await user.keyboard('ol');
   expect(hit('B', 'overshot')).toBeChecked();
   expect(hit('C', 'late')).toBeChecked();
   await user.keyboard('h');
   expect(hit('B', 'hit')).toBeChecked();
-  expect(Object.values(draftNow().hits)).toEqual(['hit', 'late']);
+  expect(draftNow().hits).toEqual({ 'pull-1': 'hit', 'pull-2': 'late' });
 });
 
 test('K circles it; soft and circled, the note asks why', async () => {
@@ -66,6 +67,75 @@ test('letters typed into the note grade nothing', async () => {
   const { user, draftNow } = openForm();
   await user.type(screen.getByLabelText('note'), 'looked late{Enter}');
   expect(draftNow()).toMatchObject({ hits: {}, isCircled: false, note: 'looked late' });
+});
+
+test('nothing is said until somebody says it; Y says the rest, and what was said is taken back by a second press', async () => {
+  const { user, hit, draftNow } = openForm();
+  expect(draftNow()).toMatchObject({ hits: {}, focus: null, performance: null });
+  await user.keyboard('ly');
+  expect(draftNow()).toMatchObject({ hits: { 'pull-1': 'late', 'pull-2': 'hit' }, focus: 'usable', performance: 'good' });
+  await user.click(hit('B', 'late'));
+  expect(hit('B', 'late')).not.toBeChecked();
+  await user.keyboard('uupn');
+  expect(draftNow()).toMatchObject({ hits: { 'pull-2': 'hit' }, focus: null, performance: 'fair', isNoGood: true });
+});
+
+test('what the track shows stands beside what is said, and a disagreement is seen', async () => {
+  const measured = { focus: 'soft' as const, usable: [{ fromS: 1, toS: 3 }] };
+  const { user, draftNow } = openForm(plan(), {
+    measured,
+    hits: [{ pullId: 'pull-1', said: null, measured: 'late', lateS: 0.4, landsLateS: null, offDeg: 1 }],
+  });
+  expect(screen.getByText('by its track late by 0.4 s')).toBeInTheDocument();
+  expect(screen.getByText('by its track soft')).toBeInTheDocument();
+  await user.keyboard('y');
+  expect(draftNow()).toMatchObject({ hits: { 'pull-2': 'hit' }, focus: null });
+});
+
+/** A shot without pulls: who must be sharp, and when it matters most. */
+function fixedShot(): ShotPlan {
+  const made = addSubject(newPlan(), { name: 'Old Tam', distanceMm: 2900 });
+  return { ...made, beats: made.beats.map((beat) => ({ ...beat, keyMomentS: 4 })) };
+}
+
+test('a shot without pulls is asked about its spans and key moments, by the same keys', async () => {
+  const { user, draftNow } = openForm(fixedShot());
+  const of = (name: RegExp) => within(screen.getByRole('radiogroup', { name }));
+  await user.keyboard('fj');
+  expect(of(/Old Tam, 0.0 to/).getByRole('radio', { name: 'drifted nearer' })).toBeChecked();
+  expect(of(/key moment of Old Tam/).getByRole('radio', { name: 'camera jumped' })).toBeChecked();
+  expect(draftNow().findings.map(({ found }) => found)).toEqual(['drifted-nearer', 'camera-jumped']);
+});
+
+test('in and out are typed; what is no time of the take, or ends before it begins, is refused and says why', async () => {
+  const { user, draftNow } = openForm(fixedShot(), { durationS: 10 });
+  await user.click(screen.getByText('In and out'));
+  await user.click(screen.getByRole('button', { name: 'Add a span: use' }));
+  const [from, to] = [screen.getByLabelText('use from'), screen.getByLabelText('to')];
+  await user.clear(to);
+  await user.type(to, '7.5{Enter}');
+  await user.clear(from);
+  await user.type(from, '3{Enter}');
+  expect(draftNow().usable).toEqual([{ fromS: 3, toS: 7.5 }]);
+  await user.clear(to);
+  await user.type(to, '40{Enter}');
+  expect(screen.getByText('A time within the take is needed: seconds from 0 to 10.0.')).toBeInTheDocument();
+  await user.clear(to);
+  await user.type(to, '2{Enter}');
+  expect(screen.getByText('It must end after it begins.')).toBeInTheDocument();
+  expect(draftNow().usable).toEqual([{ fromS: 3, toS: 7.5 }]);
+});
+
+test('a fault at any time: typed, said, and taken away again', async () => {
+  const { user, draftNow } = openForm();
+  await user.click(screen.getByText('Other faults'));
+  await user.type(screen.getByLabelText('fault at'), '3.3{Enter}');
+  await user.click(
+    within(screen.getByRole('radiogroup', { name: 'What went wrong then' })).getByRole('radio', { name: 'camera jumped' }),
+  );
+  expect(draftNow().findings).toEqual([{ at: { kind: 'time', timeS: 3.3 }, found: 'camera-jumped' }]);
+  await user.click(within(screen.getByText(/camera jumped at 3.3 s/)).getByRole('button', { name: 'Remove' }));
+  expect(draftNow().findings).toEqual([]);
 });
 
 test('one press logs it', async () => {

@@ -1,116 +1,199 @@
-import { type MarkHit, type ShotPlan, TAKE_LIMITS, type UnitSystem } from '@still-heron/core';
-import { FOCUS_GRADE_WORDS, HIT_WORDS, PERFORMANCE_WORDS, pullTargetText } from '@still-heron/wording';
+import { askedPlaces, type ShotPlan, type Take, TAKE_LIMITS, type UnitSystem } from '@still-heron/core';
+import { FOCUS_GRADE_WORDS, PERFORMANCE_WORDS } from '@still-heron/wording';
 import { Checkbox } from '../../ui/antd/Checkbox';
-import { useState } from 'react';
-import clsx from 'clsx';
+import { useMemo, useState } from 'react';
 import { useKeys } from '../../shared/keys/useKeys';
 import { TextField } from '../../ui/fields/TextField';
 import { choicesOf } from '../../ui/fields/choicesOf';
 import { WordChoice } from '../../ui/fields/WordChoice';
-import { type Draft, withHit } from './draft';
+import { allFine, type Draft, withFinding, withHit } from './draft';
+import { FindingLine, PullLine } from './TakeLines';
 import { TakeMore } from './TakeMore';
+import { FINDING_KEYS, HIT_KEYS, nextOf } from './takeKeys';
 import { Button } from '../../ui/Button';
 import { Key } from '../../ui/Key';
 import styles from './TakeForm.module.css';
 import textStyles from '../../ui/text.module.css';
 
-interface Props {
+export interface TakeFormProps {
   readonly draft: Draft;
   readonly plan: ShotPlan;
   readonly units: UnitSystem;
   readonly number: number;
   /** Pulls that can be graded */
   readonly pullIds: readonly string[];
+  /** The take as it is; what its track shows stands beside what is said. null for one that is not logged yet */
+  readonly take: Omit<Take, 'track'> | null;
   readonly isLogging: boolean;
+  /** Asked before it is logged; null for nothing */
+  readonly question?: string | null;
   readonly onChange: (draft: Draft) => void;
   readonly onLog: () => void;
+  /** Given for a take that is logged already: leaves it as it was */
+  readonly onCancel?: () => void;
 }
 
-/** Most frequent first. */
-const ORDER: readonly MarkHit[] = ['hit', 'late', 'early', 'false-start', 'in-front', 'behind', 'overshot', 'searched'];
-/** Key of each result; keys apply to one mark after the other. */
-const PAGE_KEYS: Readonly<Record<string, MarkHit>> = {
-  h: 'hit',
-  l: 'late',
-  e: 'early',
-  f: 'in-front',
-  b: 'behind',
-  o: 'overshot',
-  s: 'searched',
-  w: 'false-start',
-};
-const HITS = ORDER.map((value) => ({ value, word: HIT_WORDS[value] }));
+/** Above this many places, spans and key moments are folded away. */
+const MANY = 8;
 
-/** Form for the latest take. A good take needs one press; faults are given by mark. */
-export function TakeForm({ draft, plan, units, number, pullIds, isLogging, onChange, onLog }: Props) {
-  // index of the mark that the next key applies to
+/** What is said of one take, by keys or by pointer. Nothing is said until somebody says it: Y says that the rest was fine. */
+export function TakeForm(props: TakeFormProps) {
+  const { draft, plan, units, number, pullIds, take, onChange } = props;
+  const places = usePlaces(plan, pullIds);
+  // index of the place that the next key applies to
   const [at, setAt] = useState(0);
-  useKeys(Object.keys(PAGE_KEYS).join(', '), ({ key }) => {
-    const pullId = pullIds[at];
-    if (pullId === undefined) return;
-    onChange(withHit(draft, pullId, PAGE_KEYS[key.toLowerCase()]!));
-    setAt((at + 1) % pullIds.length);
-  });
-  useKeys('k', () => onChange({ ...draft, isCircled: !draft.isCircled }));
+  useTakeFormKeys({ draft, places, take, pullIds, at, setAt, onChange });
   return (
     <section className={styles.takeForm} aria-label={`Take ${number}`}>
       <h2 className={styles.takeNumber}>
         Take <span className={textStyles.figure}>{number}</span>
       </h2>
       <div className={styles.takeGrades}>
-        {pullIds.map((id, index) => (
-          <div key={id} className={clsx(styles.takeLine, index === at && styles.isNext)}>
-            <span>
-              at <strong>{pullTargetText(id, plan, units)}</strong>
-            </span>
-            <WordChoice
-              label={`How ${pullTargetText(id, plan, units)} was hit`}
-              chosen={draft.hits[id] ?? 'hit'}
-              choices={HITS}
-              onChoose={(hit) => onChange(withHit(draft, id, hit))}
+        {places.first.map((place, index) =>
+          place.kind === 'pull' ? (
+            <PullLine
+              key={place.pullId}
+              {...{ plan, units, draft, take, onChange }}
+              pullId={place.pullId}
+              isNext={index === at}
             />
-          </div>
-        ))}
-        <GradeLines draft={draft} onChange={onChange} />
-        <div className={styles.takeLine}>
-          <Checkbox checked={draft.isCircled} onChange={({ target }) => onChange({ ...draft, isCircled: target.checked })}>
-            circled <Key>K</Key>
-          </Checkbox>
-          <TextField
-            label={draft.isCircled && draft.focus !== 'sharp' ? 'why it is kept although soft' : 'note'}
-            max={TAKE_LIMITS.note.max}
-            value={draft.note}
-            onChange={(note) => onChange({ ...draft, note })}
-          />
-        </div>
-        <TakeMore draft={draft} plan={plan} units={units} onChange={onChange} />
+          ) : (
+            <FindingLine key={JSON.stringify(place.at)} {...{ plan, draft, onChange }} at={place.at} isNext={index === at} />
+          ),
+        )}
+        <GradeLines draft={draft} take={take} onChange={onChange} />
+        <NoteLine draft={draft} onChange={onChange} />
+        <TakeMore {...{ draft, plan, units, take, onChange }} places={places.more} />
       </div>
-      <Button look="main" className={styles.takeLog} disabled={isLogging} onClick={onLog}>
-        Log take {number} <Key isOnAccent>T</Key>
-      </Button>
+      <Actions {...props} />
     </section>
   );
 }
 
-function GradeLines({ draft, onChange }: Pick<Props, 'draft' | 'onChange'>) {
+function NoteLine({ draft, onChange }: Pick<TakeFormProps, 'draft' | 'onChange'>) {
+  const isSoft = draft.focus !== null && draft.focus !== 'sharp';
+  return (
+    <div className={styles.takeLine}>
+      <span className={styles.takeTicks}>
+        <Checkbox checked={draft.isCircled} onChange={({ target }) => onChange({ ...draft, isCircled: target.checked })}>
+          circled <Key>K</Key>
+        </Checkbox>
+        <Checkbox checked={draft.isNoGood} onChange={({ target }) => onChange({ ...draft, isNoGood: target.checked })}>
+          no good <Key>N</Key>
+        </Checkbox>
+      </span>
+      <TextField
+        label={draft.isCircled && isSoft ? 'why it is kept although soft' : 'note'}
+        max={TAKE_LIMITS.note.max}
+        value={draft.note}
+        onChange={(note) => onChange({ ...draft, note })}
+      />
+    </div>
+  );
+}
+
+function Actions({ draft, number, pullIds, take, isLogging, question = null, onChange, onLog, onCancel }: TakeFormProps) {
+  return (
+    <div className={styles.takeActions}>
+      <Button look="main" className={styles.takeLog} disabled={isLogging} onClick={onLog}>
+        {onCancel ? 'Save' : 'Log'} take {number} <Key isOnAccent>T</Key>
+      </Button>
+      {question !== null && (
+        <p className={styles.takeQuestion} role="alert">
+          {question}
+        </p>
+      )}
+      <Button onClick={() => onChange(allFine(draft, take, pullIds))}>
+        The rest was fine <Key>Y</Key>
+      </Button>
+      {onCancel && (
+        <Button look="quiet" onClick={onCancel}>
+          Leave it as it was <Key>Esc</Key>
+        </Button>
+      )}
+    </div>
+  );
+}
+
+/** A place that is asked about at once: a pull, or somewhere else. */
+export type Place = { readonly kind: 'pull'; readonly pullId: string } | { readonly kind: 'other'; readonly at: AskedAt };
+export type AskedAt = ReturnType<typeof askedPlaces>[number]['at'];
+
+/** Pulls and arrivals come first; in a shot without any, spans and key moments do. */
+function usePlaces(
+  plan: ShotPlan,
+  pullIds: readonly string[],
+): { readonly first: readonly Place[]; readonly more: readonly AskedAt[] } {
+  return useMemo(() => {
+    const asked = askedPlaces(plan).map(({ at }) => at);
+    const arrivals = asked.filter(({ kind }) => kind === 'arrival');
+    const others = asked.filter(({ kind }) => kind !== 'arrival');
+    const hasFirst = pullIds.length + arrivals.length > 0;
+    const first: Place[] = [
+      ...pullIds.map((pullId) => ({ kind: 'pull' as const, pullId })),
+      ...(hasFirst ? arrivals : others.slice(0, MANY)).map((at) => ({ kind: 'other' as const, at })),
+    ];
+    return { first, more: hasFirst ? others : others.slice(MANY) };
+  }, [plan, pullIds]);
+}
+
+interface KeyInput extends Pick<TakeFormProps, 'draft' | 'take' | 'pullIds' | 'onChange'> {
+  readonly places: { readonly first: readonly Place[] };
+  readonly at: number;
+  readonly setAt: (at: number) => void;
+}
+
+function useTakeFormKeys({ draft, places: { first }, take, pullIds, at, setAt, onChange }: KeyInput): void {
+  useKeys(Object.keys(FINDING_KEYS).join(', '), ({ key }) => {
+    const place = first[at];
+    const pressed = key.toLowerCase();
+    const hit = HIT_KEYS[pressed];
+    if (place?.kind === 'pull' && hit) onChange(withHit(draft, place.pullId, hit));
+    else if (place?.kind === 'other' && FINDING_KEYS[pressed]?.[place.at.kind])
+      onChange(withFinding(draft, place.at, FINDING_KEYS[pressed][place.at.kind]!));
+    else return;
+    setAt((at + 1) % first.length);
+  });
+  useKeys('k', () => onChange({ ...draft, isCircled: !draft.isCircled }));
+  useKeys('n', () => onChange({ ...draft, isNoGood: !draft.isNoGood }));
+  useKeys('u', () => onChange({ ...draft, focus: nextOf(['sharp', 'usable', 'soft'], draft.focus) }));
+  useKeys('p', () => onChange({ ...draft, performance: nextOf(['good', 'fair', 'poor'], draft.performance) }));
+  useKeys('y', () => onChange(allFine(draft, take, pullIds)));
+}
+
+function GradeLines({ draft, take, onChange }: Pick<TakeFormProps, 'draft' | 'take' | 'onChange'>) {
+  const measured = take?.measured?.focus ?? null;
   return (
     <>
       <div className={styles.takeLine}>
-        <span>focus</span>
-        <WordChoice
-          label="Focus"
-          chosen={draft.focus}
-          choices={choicesOf(FOCUS_GRADE_WORDS)}
-          onChoose={(focus) => onChange({ ...draft, focus })}
-        />
+        <span>
+          focus <Key>U</Key>
+        </span>
+        <div className={styles.takeSaid}>
+          <WordChoice
+            label="Focus"
+            chosen={draft.focus}
+            choices={choicesOf(FOCUS_GRADE_WORDS)}
+            onChoose={(focus) => onChange({ ...draft, focus })}
+            onClear={() => onChange({ ...draft, focus: null })}
+          />
+          {measured && (
+            <span className={draft.focus !== null && draft.focus !== measured ? textStyles.toneEdge : textStyles.muted}>
+              by its track {FOCUS_GRADE_WORDS[measured]}
+            </span>
+          )}
+        </div>
       </div>
       <div className={styles.takeLine}>
-        <span>performance</span>
+        <span>
+          performance <Key>P</Key>
+        </span>
         <WordChoice
           label="Performance"
           chosen={draft.performance}
           choices={choicesOf(PERFORMANCE_WORDS)}
           onChoose={(performance) => onChange({ ...draft, performance })}
+          onClear={() => onChange({ ...draft, performance: null })}
         />
       </div>
     </>

@@ -1,11 +1,17 @@
 import type { TakeRowView } from '@still-heron/contract';
-import { formatStop, type ShotPlan, takeMethods, type UnitSystem } from '@still-heron/core';
-import { methodList, faultText, refusalText } from '@still-heron/wording';
+import { focusOf, formatStop, isSimulated, type ShotPlan, takeMethods, type UnitSystem } from '@still-heron/core';
+import { focusText, methodList, refusalText, takeFaultText } from '@still-heron/wording';
 import { useNotices } from '../../ui/notices/notices';
 import { useState } from 'react';
 import clsx from 'clsx';
 import { problemOf } from '../../shared/api/api';
-import { useLazyTakeQuery, useRemoveTakeMutation, useSaveTakeMutation } from '../../shared/api/takesApi';
+import {
+  useDeletedTakesQuery,
+  useLazyTakeQuery,
+  useRemoveTakeMutation,
+  useRestoreTakeMutation,
+  useSaveTakeMutation,
+} from '../../shared/api/takesApi';
 import { TakeDetail } from './TakeDetail';
 import { Button } from '../../ui/Button';
 import textStyles from '../../ui/text.module.css';
@@ -16,6 +22,9 @@ interface Props {
   readonly plan: ShotPlan;
   readonly takes: readonly TakeRowView[];
   readonly units: UnitSystem;
+  /** The take that is open to be put right */
+  readonly openId: string | null;
+  readonly onOpen: (id: string | null) => void;
 }
 
 const FOCUS_TONES = { sharp: textStyles.toneSharp, usable: textStyles.toneEdge, soft: textStyles.toneSoft };
@@ -24,34 +33,42 @@ const FOCUS_TONES = { sharp: textStyles.toneSharp, usable: textStyles.toneEdge, 
 const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
 
 /** All takes of the shot, latest first: grades, faults and settings. */
-export function TakeList({ shotId, plan, takes, units }: Props) {
-  const [openId, setOpenId] = useState<string | null>(null);
-  if (takes.length === 0)
-    return <p className={clsx(textStyles.muted, styles.takesNone)}>Roll, check and log: a good take is one press.</p>;
+export function TakeList({ shotId, plan, takes, units, openId, onOpen }: Props) {
+  const [checkedId, setCheckedId] = useState<string | null>(null);
   return (
-    <ol className={styles.takeList} aria-label="Takes, the latest first">
-      {[...takes].reverse().map((row) => (
-        <TakeRow
-          key={row.id}
-          row={row}
-          shotId={shotId}
-          plan={plan}
-          units={units}
-          isOpen={openId === row.id}
-          onToggle={() => setOpenId(openId === row.id ? null : row.id)}
-        />
-      ))}
-    </ol>
+    <>
+      {takes.length === 0 && (
+        <p className={clsx(textStyles.muted, styles.takesNone)}>Roll, check and log: a good take is Y, then T.</p>
+      )}
+      <ol className={styles.takeList} aria-label="Takes, the latest first">
+        {[...takes].reverse().map((row) => (
+          <TakeRow
+            key={row.id}
+            row={row}
+            shotId={shotId}
+            plan={plan}
+            units={units}
+            isChecked={checkedId === row.id}
+            isOpen={openId === row.id}
+            onCheck={() => setCheckedId(checkedId === row.id ? null : row.id)}
+            onOpen={() => onOpen(openId === row.id ? null : row.id)}
+          />
+        ))}
+      </ol>
+      <DeletedTakes shotId={shotId} />
+    </>
   );
 }
 
 interface TakeRowProps extends Pick<Props, 'shotId' | 'plan' | 'units'> {
   readonly row: TakeRowView;
+  readonly isChecked: boolean;
   readonly isOpen: boolean;
-  readonly onToggle: () => void;
+  readonly onCheck: () => void;
+  readonly onOpen: () => void;
 }
 
-function TakeRow({ row, shotId, plan, units, isOpen, onToggle }: TakeRowProps) {
+function TakeRow({ row, shotId, plan, units, isChecked, isOpen, onCheck, onOpen }: TakeRowProps) {
   const { number, rolledAt, take } = row;
   const { circle, remove } = useTakeActions(shotId);
   return (
@@ -66,26 +83,65 @@ function TakeRow({ row, shotId, plan, units, isOpen, onToggle }: TakeRowProps) {
         {number}
       </button>
       <span>
-        <strong className={take.focus ? FOCUS_TONES[take.focus] : textStyles.toneEdge}>{take.focus ?? 'not checked'}</strong>
-        {take.performance && `, ${take.performance}`}
+        <TakeGrades take={take} />
       </span>
       <span>
         {take.isCutShort && 'cut short: '}
-        {faultText(take.hits, plan, units) || (take.hits.length === 0 ? 'marks not scored' : 'every mark hit')}
+        {takeFaultText(take, plan, units)}
         {take.note && <span className={textStyles.muted}> · {take.note}</span>}
       </span>
       <span className={textStyles.muted}>
+        {isSimulated(take) && 'simulated · '}
         {formatStop(take.gear.stop, plan.optics.lens.stopScale)} · {methodList(takeMethods(take.gear))} ·{' '}
         {CLOCK.format(new Date(rolledAt))}
       </span>
-      <Button look="quiet" aria-expanded={isOpen} aria-label={`Check take ${number}`} onClick={onToggle}>
-        Check
-      </Button>
-      <Button look="quiet" aria-label={`Delete take ${number}`} onClick={() => void remove(row)}>
-        Delete
-      </Button>
-      {isOpen && <TakeDetail shotId={shotId} plan={plan} units={units} row={row} />}
+      <span className={styles.takeButtons}>
+        <Button look="quiet" aria-expanded={isChecked} aria-label={`Check take ${number}`} onClick={onCheck}>
+          Check
+        </Button>
+        <Button look="quiet" aria-pressed={isOpen} aria-label={`Change take ${number}`} onClick={onOpen}>
+          Change
+        </Button>
+        <Button look="quiet" aria-label={`Delete take ${number}`} onClick={() => void remove(row)}>
+          Delete
+        </Button>
+      </span>
+      {isChecked && <TakeDetail shotId={shotId} plan={plan} units={units} row={row} />}
     </li>
+  );
+}
+
+/** Focus, performance, and whether it is no good, for a list of takes. */
+export function TakeGrades({ take }: { readonly take: TakeRowView['take'] }) {
+  const focus = focusOf(take);
+  return (
+    <>
+      {take.isNoGood && <strong className={textStyles.toneSoft}>no good, </strong>}
+      <strong className={focus ? FOCUS_TONES[focus] : textStyles.muted}>{focusText(take)}</strong>
+      {take.performance && `, ${take.performance}`}
+    </>
+  );
+}
+
+/** Deleted takes, which can be brought back. */
+function DeletedTakes({ shotId }: { readonly shotId: string }) {
+  const { data: deleted = [] } = useDeletedTakesQuery(shotId);
+  const [restore] = useRestoreTakeMutation();
+  const notices = useNotices();
+  if (deleted.length === 0) return null;
+  const bringBack = async ({ id, number }: TakeRowView) => {
+    const { error } = await restore({ shotId, id });
+    if (error) notices.fail(refusalText(`Take ${number} was not restored`, problemOf(error).body));
+  };
+  return (
+    <p className={clsx(textStyles.muted, styles.takesDeleted)} role="group" aria-label="Deleted takes">
+      Deleted:{' '}
+      {deleted.map((row) => (
+        <Button key={row.id} look="quiet" onClick={() => void bringBack(row)}>
+          Restore take {row.number}
+        </Button>
+      ))}
+    </p>
   );
 }
 

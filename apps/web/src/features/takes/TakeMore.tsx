@@ -1,25 +1,59 @@
-import { REPAIRS, type ShotPlan, TAKE_LIMITS, type UnitSystem } from '@still-heron/core';
+import { REPAIRS, TAKE_LIMITS } from '@still-heron/core';
 import { REPAIR_WORDS } from '@still-heron/wording';
 import { Checkbox } from '../../ui/antd/Checkbox';
 import { GapField } from '../../ui/fields/GapField';
 import { NumberField } from '../../ui/fields/NumberField';
 import { TextField } from '../../ui/fields/TextField';
-import type { Draft } from './draft';
+import { FaultAtTime } from './FaultAtTime';
+import { SpanFields } from './SpanFields';
+import type { AskedAt, TakeFormProps } from './TakeForm';
+import { FindingLine } from './TakeLines';
+import formStyles from './TakeForm.module.css';
 import styles from './TakeMore.module.css';
 
-interface Props {
-  readonly draft: Draft;
-  readonly plan: ShotPlan;
-  readonly units: UnitSystem;
-  readonly onChange: (draft: Draft) => void;
+interface Props extends Pick<TakeFormProps, 'draft' | 'plan' | 'units' | 'take' | 'onChange'> {
+  /** Spans and key moments that are not asked about above */
+  readonly places: readonly AskedAt[];
 }
 
-/** Less common details of a take: where people stood, how it was checked, and repairs. */
-export function TakeMore({ draft, plan, units, onChange }: Props) {
-  const { missedMm, checkedOn, checkMagnification, repairs } = draft;
+/** Less common details of a take, each in a fold of its own. */
+export function TakeMore({ draft, plan, units, take, places, onChange }: Props) {
+  return (
+    <div className={formStyles.takeFolds}>
+      <details className={styles.takeMore}>
+        <summary>Other faults</summary>
+        {places.map((at) => (
+          <FindingLine key={JSON.stringify(at)} {...{ draft, plan, at, onChange }} />
+        ))}
+        <FaultAtTime draft={draft} take={take} onChange={onChange} />
+      </details>
+      <details className={styles.takeMore}>
+        <summary>In and out</summary>
+        <SpanFields
+          label="use"
+          spans={draft.usable ?? take?.measured?.usable ?? []}
+          isMeasured={draft.usable === null && (take?.measured?.usable.length ?? 0) > 0}
+          take={take}
+          onChange={(usable) => onChange({ ...draft, usable })}
+          onForget={() => onChange({ ...draft, usable: null })}
+        />
+        <SpanFields
+          label="focus check"
+          spans={draft.focusChecks}
+          take={take}
+          onChange={(focusChecks) => onChange({ ...draft, focusChecks })}
+        />
+      </details>
+      <CheckAndSlate {...{ draft, plan, units, onChange }} />
+    </div>
+  );
+}
+
+function CheckAndSlate({ draft, plan, units, onChange }: Pick<Props, 'draft' | 'plan' | 'units' | 'onChange'>) {
+  const { missedMm, checkedOn, checkMagnification, clip, startTimecode } = draft;
   return (
     <details className={styles.takeMore}>
-      <summary>Missed marks, focus check on a display, repairs</summary>
+      <summary>Marks, display, slate, repairs</summary>
       <div className={styles.takeMoreFields}>
         {plan.marks.map(({ id, letter }) => (
           <GapField
@@ -45,23 +79,43 @@ export function TakeMore({ draft, plan, units, onChange }: Props) {
           value={checkMagnification ?? 1}
           onChange={(value) => onChange({ ...draft, checkMagnification: value })}
         />
+        <TextField
+          label="timecode on the slate"
+          max={TAKE_LIMITS.timecode.max}
+          placeholder="10:00:00:00"
+          value={startTimecode}
+          onChange={(value) => onChange({ ...draft, startTimecode: value })}
+        />
+        <TextField
+          label="file of the camera"
+          max={TAKE_LIMITS.clip.max}
+          value={clip}
+          onChange={(value) => onChange({ ...draft, clip: value })}
+        />
       </div>
-      <div className={styles.takeRepairs}>
-        {REPAIRS.map((repair) => (
-          <Checkbox
-            key={repair}
-            checked={repairs.includes(repair)}
-            onChange={({ target }) =>
-              onChange({
-                ...draft,
-                repairs: target.checked ? [...repairs, repair] : repairs.filter((other) => other !== repair),
-              })
-            }
-          >
-            {REPAIR_WORDS[repair]}
-          </Checkbox>
-        ))}
-      </div>
+      <Repairs draft={draft} onChange={onChange} />
     </details>
+  );
+}
+
+function Repairs({ draft, onChange }: Pick<Props, 'draft' | 'onChange'>) {
+  const { repairs } = draft;
+  return (
+    <div className={styles.takeRepairs}>
+      {REPAIRS.map((repair) => (
+        <Checkbox
+          key={repair}
+          checked={repairs.includes(repair)}
+          onChange={({ target }) =>
+            onChange({
+              ...draft,
+              repairs: target.checked ? [...repairs, repair] : repairs.filter((other) => other !== repair),
+            })
+          }
+        >
+          {REPAIR_WORDS[repair]}
+        </Checkbox>
+      ))}
+    </div>
   );
 }

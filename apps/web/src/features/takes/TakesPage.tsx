@@ -1,32 +1,26 @@
 import type { TakeRowView } from '@still-heron/contract';
-import { refusalText, KEPT_INPUT } from '@still-heron/wording';
-import { isUsable, newTake, type ShotPlan } from '@still-heron/core';
-import { useNotices } from '../../ui/notices/notices';
+import { isKeptTake, isSimulated, type ShotPlan } from '@still-heron/core';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import clsx from 'clsx';
-import { problemOf } from '../../shared/api/api';
-import { useLogTakeMutation, useTakesQuery } from '../../shared/api/takesApi';
+import { useTakesQuery } from '../../shared/api/takesApi';
 import { Unreachable } from '../../ui/Unreachable';
-import { useAppSelector, useAppStore } from '../../shared/store/hooks';
-import { useKeys } from '../../shared/keys/useKeys';
-import { readOptions } from '../../shared/rollOptions';
-import { selectProductionId, selectSaving } from '../shot/savingSlice';
+import { useAppSelector } from '../../shared/store/hooks';
+import { selectProductionId } from '../shot/savingSlice';
 import { selectDocument, selectPlan } from '../shot/shotSlice';
-import { useKeepRate } from '../shot/useKeepRate';
 import { useUnits } from '../../shared/useUnits';
 import { Corrections } from './Corrections';
-import { type Draft, freshDraft, takeOfDraft } from './draft';
 import { EditorialPanel } from './EditorialPanel';
+import { LoggedTake } from './LoggedTake';
 import { MeasuredErrorsPanel } from './MeasuredErrorsPanel';
-import { TakeForm } from './TakeForm';
+import { NewTake } from './NewTake';
 import { TakeList } from './TakeList';
 import { useAdvice } from './useAdvice';
 import layoutStyles from '../../ui/layout.module.css';
 import styles from './TakesPage.module.css';
 import textStyles from '../../ui/text.module.css';
 
-/** Takes step: log each take, corrections, and whether to go again. */
+/** Takes step: log each take, put logged ones right, corrections, and whether to go again. */
 export function TakesPage() {
   const { shotId = '' } = useParams();
   const plan = useAppSelector(selectPlan)!;
@@ -46,43 +40,21 @@ function Log({ shotId, plan, takes }: Props) {
   const units = useUnits();
   const productionId = useAppSelector(selectProductionId) ?? '';
   const slate = useAppSelector((state) => selectDocument(state)?.slate ?? '');
-  const store = useAppStore();
-  const notices = useNotices();
-  const [logTake, { isLoading }] = useLogTakeMutation();
-  const [draft, setDraft] = useState<Draft>(freshDraft);
-  const rate = useKeepRate()?.rate ?? null;
   const { next, tone, text } = useAdvice(plan, takes);
-  const pullIds = plan.focusTrack.pulls.map(({ id }) => id);
+  const [openId, setOpenId] = useState<string | null>(null);
   const number = (takes.at(-1)?.number ?? 0) + 1;
-
-  async function log(): Promise<void> {
-    if (isLoading) return;
-    const empty = newTake(plan, selectSaving(store.getState()).baseVersion);
-    const settings = { ...empty.gear, puller: readOptions(window.localStorage).puller };
-    const take = takeOfDraft(draft, { ...empty, gear: settings, predictedKeepRate: rate?.keepRate ?? null }, pullIds);
-    const { error } = await logTake({ shotId, rolledAt: new Date().toISOString(), take });
-    if (error) notices.fail(refusalText(`Take ${number} was not logged`, problemOf(error).body, KEPT_INPUT));
-    else setDraft(freshDraft());
-  }
-  useKeys('t', () => void log());
-
   return (
     <div className={layoutStyles.stepPage}>
       <div className={clsx(layoutStyles.surface, styles.takesSurface)}>
         <p className={layoutStyles.sentence} role="status" data-testid="go-again">
           <span className={clsx(!(tone === 'plain') && textStyles[`tone-${tone}`])}>{text}</span>
         </p>
-        <TakeForm
-          draft={draft}
-          plan={plan}
-          units={units}
-          number={number}
-          pullIds={pullIds}
-          isLogging={isLoading}
-          onChange={setDraft}
-          onLog={() => void log()}
-        />
-        <TakeList shotId={shotId} plan={plan} takes={takes} units={units} />
+        {openId === null ? (
+          <NewTake key={number} shotId={shotId} plan={plan} units={units} number={number} />
+        ) : (
+          <LoggedTake key={openId} id={openId} shotId={shotId} units={units} plan={plan} onDone={() => setOpenId(null)} />
+        )}
+        <TakeList shotId={shotId} plan={plan} takes={takes} units={units} openId={openId} onOpen={setOpenId} />
       </div>
       <aside data-testid="side" className={layoutStyles.side} aria-label="What to change">
         <Corrections corrections={next.corrections} plan={plan} units={units} />
@@ -96,14 +68,17 @@ function Log({ shotId, plan, takes }: Props) {
 
 /** Compares the predicted keep rates of the takes with their results. */
 function Prediction({ takes }: { readonly takes: readonly TakeRowView[] }) {
-  const foreseen = takes.flatMap(({ take }) => (take.predictedKeepRate === null ? [] : take));
+  // a take of which nobody said was neither; one of a simulator is no evidence
+  const foreseen = takes.flatMap(({ take }) =>
+    take.predictedKeepRate === null || isKeptTake(take) === null || isSimulated(take) ? [] : take,
+  );
   if (foreseen.length === 0) return null;
   const expected = foreseen.reduce((sum, { predictedKeepRate }) => sum + predictedKeepRate!, 0);
   return (
     <section>
       <h2>Predicted and actual</h2>
       <p>
-        <strong>{foreseen.filter(isUsable).length}</strong> of {foreseen.length} usable;{' '}
+        <strong>{foreseen.filter(isKeptTake).length}</strong> of {foreseen.length} kept;{' '}
         {expected.toFixed(foreseen.length < 10 ? 1 : 0)} were predicted.
       </p>
       {foreseen.length < FEW && <p className={textStyles.muted}>Too few takes to compare yet.</p>}

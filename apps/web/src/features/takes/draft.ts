@@ -1,79 +1,121 @@
-import type { FocusGrade, MarkHit, PerformanceGrade, Repair, Take } from '@still-heron/core';
+import {
+  type Finding,
+  type FindingPlace,
+  type FocusGrade,
+  isSamePlace,
+  type LoggedFinding,
+  type LoggedHit,
+  type MarkHit,
+  NOT_MEASURED,
+  type PerformanceGrade,
+  type Take,
+} from '@still-heron/core';
 
-/** Entries about the latest take: a good take until a fault is entered. */
-export interface Draft {
-  /** By pull; missing ones were hit */
+/** Fields of a take that a person fills in as they are. */
+const PLAIN = [
+  'isCircled',
+  'isNoGood',
+  'checkedOn',
+  'checkMagnification',
+  'repairs',
+  'usable',
+  'focusChecks',
+  'clip',
+  'startTimecode',
+] as const;
+
+/** What a person says of a take. Nothing is said until somebody says it. */
+export interface Draft extends Pick<Take, (typeof PLAIN)[number]> {
+  /** By pull; of missing ones nothing is said */
   readonly hits: Readonly<Record<string, MarkHit>>;
-  readonly focus: FocusGrade;
-  readonly performance: PerformanceGrade;
-  readonly isCircled: boolean;
+  readonly findings: readonly LoggedFinding[];
+  readonly focus: FocusGrade | null;
+  readonly performance: PerformanceGrade | null;
   readonly note: string;
   /** By mark: distance beyond it; missing ones were on the mark */
   readonly missedMm: Readonly<Record<string, number>>;
-  /** Display and magnification of the check */
-  readonly checkedOn: string;
-  readonly checkMagnification: number | null;
-  readonly repairs: readonly Repair[];
 }
 
 export function freshDraft(): Draft {
   return {
     hits: {},
-    focus: 'sharp',
-    performance: 'good',
+    findings: [],
+    focus: null,
+    performance: null,
     isCircled: false,
+    isNoGood: false,
     note: '',
     missedMm: {},
     checkedOn: '',
     checkMagnification: null,
     repairs: [],
+    usable: null,
+    focusChecks: [],
+    clip: '',
+    startTimecode: '',
   };
 }
 
-/** A fault limits the focus grade to "usable" unless it was set by hand. */
-export function withHit(draft: Draft, pullId: string, hit: MarkHit): Draft {
-  const hits = { ...draft.hits, [pullId]: hit };
-  const isFaulty = Object.values(hits).some((one) => one !== 'hit');
-  return { ...draft, hits, focus: isFaulty && draft.focus === 'sharp' ? 'usable' : draft.focus };
+/** @param hit - null takes back what was said */
+export function withHit(draft: Draft, pullId: string, hit: MarkHit | null): Draft {
+  const others = Object.entries(draft.hits).filter(([id]) => id !== pullId);
+  return withFault({ ...draft, hits: Object.fromEntries(hit === null ? others : [...others, [pullId, hit]]) });
 }
 
-/** Entries of an existing take, from its track or its log. */
+/** @param found - null takes back what was said of the place */
+export function withFinding(draft: Draft, at: FindingPlace, found: Finding | null): Draft {
+  const others = draft.findings.filter((one) => !isSamePlace(one.at, at));
+  return withFault({ ...draft, findings: found === null ? others : [...others, { at, found }] });
+}
+
+export function foundAt({ findings }: Draft, at: FindingPlace): Finding | null {
+  return findings.find((one) => isSamePlace(one.at, at))?.found ?? null;
+}
+
+/** A take that was said to be sharp is usable at best with a fault. */
+function withFault(draft: Draft): Draft {
+  const isFaulty = Object.values(draft.hits).some((hit) => hit !== 'hit') || draft.findings.some(({ found }) => found !== 'fine');
+  return { ...draft, focus: isFaulty && draft.focus === 'sharp' ? 'usable' : draft.focus };
+}
+
+/** Says of everything of which nothing is said, and which no track shows, that it was fine. */
+export function allFine(draft: Draft, measured: Pick<Take, 'hits' | 'measured'> | null, pullIds: readonly string[]): Draft {
+  const isKnown = (pullId: string) => measured?.hits.some((one) => one.pullId === pullId && one.measured !== null) ?? false;
+  const hits = Object.fromEntries(pullIds.flatMap((id) => (isKnown(id) ? [] : [[id, 'hit' as const]])));
+  const fine = withFault({ ...draft, hits: { ...hits, ...draft.hits }, focus: draft.focus ?? 'sharp' });
+  return { ...fine, focus: draft.focus ?? (measured?.measured ? null : fine.focus), performance: draft.performance ?? 'good' };
+}
+
+/** What was said of a take that is logged already. */
 export function draftOf(take: Take): Draft {
-  const { focus, performance, isCircled, note, whyKept, checkedOn, checkMagnification, repairs } = take;
+  const plain = Object.fromEntries(PLAIN.map((key) => [key, take[key]])) as Pick<Take, (typeof PLAIN)[number]>;
   return {
-    hits: Object.fromEntries(take.hits.map(({ pullId, hit }) => [pullId, hit])),
-    focus: focus ?? 'sharp',
-    performance: performance ?? 'good',
-    isCircled,
-    note: note || whyKept,
+    ...plain,
+    hits: Object.fromEntries(take.hits.flatMap(({ pullId, said }) => (said === null ? [] : [[pullId, said]]))),
+    findings: take.findings,
+    focus: take.focus,
+    performance: take.performance,
+    note: take.note || take.whyKept,
     missedMm: Object.fromEntries(take.markMisses.map(({ markId, byMm }) => [markId, byMm])),
-    checkedOn,
-    checkMagnification,
-    repairs,
   };
 }
 
-/**
- * @param take - the take they belong to; values without an entry stay
- * @param pullIds - all pulls of the shot; those without an entry were hit
- */
-export function takeOfDraft(draft: Draft, take: Take, pullIds: readonly string[]): Take {
-  const { hits, missedMm, focus, note, isCircled, ...said } = draft;
-  const measured = (pullId: string, hit: MarkHit) => {
-    const known = take.hits.find((one) => one.pullId === pullId && one.hit === hit);
-    return { lateS: known?.lateS ?? null, landsLateS: known?.landsLateS ?? null, offDeg: known?.offDeg ?? null };
-  };
+/** @param take - the take they belong to; what its track shows stays beside what is said */
+export function takeOfDraft(draft: Draft, take: Take): Take {
+  const { hits, missedMm, note, ...said } = draft;
+  const isSoft = (said.focus ?? take.measured?.focus ?? 'sharp') !== 'sharp';
+  const known = take.hits.map(({ pullId }) => pullId);
   return {
     ...take,
     ...said,
-    focus,
     note,
-    isCircled,
-    hits: pullIds.map((pullId) => {
-      const hit = hits[pullId] ?? 'hit';
-      return { pullId, hit, ...measured(pullId, hit) };
+    timecodeFrom: said.startTimecode === take.startTimecode ? take.timecodeFrom : 'slate',
+    hits: [...known, ...Object.keys(hits).filter((id) => !known.includes(id))].flatMap((pullId): LoggedHit[] => {
+      const one = take.hits.find((hit) => hit.pullId === pullId) ?? { pullId, measured: null, ...NOT_MEASURED };
+      const next = { ...one, said: hits[pullId] ?? null };
+      return next.said === null && next.measured === null ? [] : [next];
     }),
     markMisses: Object.entries(missedMm).flatMap(([markId, byMm]) => (byMm === 0 ? [] : [{ markId, byMm }])),
-    whyKept: isCircled && focus !== 'sharp' ? note : '',
+    whyKept: said.isCircled && isSoft ? note : '',
   };
 }

@@ -5,6 +5,8 @@ import {
   otioTimeline,
   pullTimes,
   frameRateFigures,
+  hitOf,
+  isSimulated,
   readTakesJson,
   readTakesTable,
   retime,
@@ -15,7 +17,7 @@ import {
   usableSpansOf,
   webVtt,
 } from '@still-heron/core';
-import { HIT_WORDS, pullTargetText, targetName, TIMELINE_LABELS } from '@still-heron/wording';
+import { FINDING_WORDS, focusText, pullTargetText, targetName, TIMELINE_LABELS } from '@still-heron/wording';
 import { parseCsv, printCsv } from '../../shared/files/csv';
 
 /** Export formats of takes, besides the report. */
@@ -56,6 +58,8 @@ export function takesFile(
   views: readonly LoggedTakeView[],
   { plan, planOf, units, wish }: TakesFileContext,
 ): string {
+  // an editor has no footage of a simulated take; CSV and JSON say of each what it is
+  const real = views.filter(({ take }) => !isSimulated(take));
   switch (kind) {
     case 'csv':
       return printCsv(takesTable(loggedTakes(views)));
@@ -66,13 +70,13 @@ export function takesFile(
         otioTimeline(
           name,
           TIMELINE_LABELS,
-          views.map((view) => edited(view, planOf(view.shotId), units, wish)),
+          real.map((view) => edited(view, planOf(view.shotId), units, wish)),
         ),
         null,
         1,
       )}\n`;
     case 'vtt':
-      return webVtt(name, plan ? planCues(plan, units) : takeCues(views));
+      return webVtt(name, plan ? planCues(plan, units) : takeCues(real));
   }
 }
 
@@ -86,7 +90,8 @@ function edited(
     wish && { fastest: wish.fastest, slowest: Math.min(1, frameRateFigures(plan.captureFps, plan.deliveryFps).slowestSpeed) };
   const retiming = limits ? retime(take.durationS, usableSpansOf(take), wish!.wantedScreenS, limits) : null;
   const pulls = (plan ? pullTimes(plan, take) : []).flatMap(({ pullId, timeS }) => {
-    const hit = take.hits.find((known) => known.pullId === pullId)?.hit;
+    const known = take.hits.find((one) => one.pullId === pullId);
+    const hit = known && hitOf(known);
     return hit ? [{ name: pullTargetText(pullId, plan!, units), timeS, hit }] : [];
   });
   return { name: `${slate} take ${number}`, number, take, pulls, retiming };
@@ -107,7 +112,8 @@ function takeCues(views: readonly LoggedTakeView[]) {
   return views.flatMap(({ slate, number, take }) => {
     const fromS = atS;
     atS += take.durationS;
-    const faults = take.hits.flatMap(({ hit }) => (hit === 'hit' ? [] : HIT_WORDS[hit]));
-    return [{ fromS, toS: atS, text: `${slate} take ${number}: ${[take.focus ?? 'not checked', ...faults].join(', ')}` }];
+    const found = [...take.hits.flatMap((one) => hitOf(one) ?? []), ...take.findings.map((one) => one.found)];
+    const faults = found.flatMap((one) => (one === 'hit' || one === 'fine' ? [] : FINDING_WORDS[one]));
+    return [{ fromS, toS: atS, text: `${slate} take ${number}: ${[focusText(take), ...faults].join(', ')}` }];
   });
 }

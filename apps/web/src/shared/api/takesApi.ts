@@ -1,4 +1,12 @@
-import type { LensUseView, LoggedTakeView, StatisticsView, TakePageView, TakeRowView, TakeView } from '@still-heron/contract';
+import type {
+  LensUseView,
+  LoggedTakeView,
+  StatisticsView,
+  TakePageView,
+  TakeRevisionView,
+  TakeRowView,
+  TakeView,
+} from '@still-heron/contract';
 import type { Take } from '@still-heron/core';
 import { api } from './api';
 
@@ -13,8 +21,18 @@ export const takesApi = api.enhanceEndpoints({ addTagTypes: ['Takes', 'Log'] }).
       query: ({ productionId, query }) => `productions/${productionId}/takes?${query}`,
       providesTags: ['Log'],
     }),
-    statistics: build.query<StatisticsView, string>({
-      query: (productionId) => `productions/${productionId}/takes/statistics`,
+    /** Deleted takes of a shot that can be restored */
+    deletedTakes: build.query<TakeRowView[], string>({
+      query: (shotId) => `shots/${shotId}/takes/deleted`,
+      providesTags: (_, __, shotId) => [{ type: 'Takes', id: shotId }],
+    }),
+    /** What a take was before its changes */
+    takeRevisions: build.query<TakeRevisionView[], { id: string; version: number }>({
+      query: ({ id }) => `takes/${id}/revisions`,
+    }),
+    statistics: build.query<StatisticsView, { productionId: string; withSimulated: boolean }>({
+      query: ({ productionId, withSimulated }) =>
+        `productions/${productionId}/takes/statistics${withSimulated ? '?simulated=true' : ''}`,
       providesTags: ['Log'],
     }),
     lensUse: build.query<LensUseView[], void>({ query: () => 'lens-use', providesTags: ['Log'] }),
@@ -32,6 +50,10 @@ export const takesApi = api.enhanceEndpoints({ addTagTypes: ['Takes', 'Log'] }).
       query: ({ id, version, take }) => ({ url: `takes/${id}`, method: 'PUT', body: { version, take } }),
       invalidatesTags: (_, __, { shotId }) => [{ type: 'Takes', id: shotId }, 'Log'],
     }),
+    restoreTake: build.mutation<TakeRowView, { shotId: string; id: string }>({
+      query: ({ id }) => ({ url: `takes/${id}/restore`, method: 'POST' }),
+      invalidatesTags: (_, __, { shotId }) => [{ type: 'Takes', id: shotId }, 'Log'],
+    }),
     removeTake: build.mutation<void, { shotId: string; id: string; version: number }>({
       query: ({ id, version }) => ({ url: `takes/${id}?version=${version}`, method: 'DELETE' }),
       invalidatesTags: (_, __, { shotId }) => [{ type: 'Takes', id: shotId }, 'Log'],
@@ -41,6 +63,9 @@ export const takesApi = api.enhanceEndpoints({ addTagTypes: ['Takes', 'Log'] }).
 
 export const {
   useTakesQuery,
+  useDeletedTakesQuery,
+  useTakeRevisionsQuery,
+  useRestoreTakeMutation,
   useTakeQuery,
   useLazyTakeQuery,
   useTakeLogQuery,

@@ -36,8 +36,16 @@ const TAKE_KEYS: readonly PageKey[] = [
     keys: ['H', 'L', 'E', 'W', 'F', 'B', 'O', 'S'],
     does: 'on the chosen mark: hit, late, early, false start, in front, behind, overshot, searched',
   },
+  {
+    keys: ['F', 'B', 'Z', 'J', 'L', 'S', 'H'],
+    does: 'on a span: drifted nearer, drifted farther, left the zone, camera jumped, settled late, searched, fine',
+  },
+  { keys: ['Y'], does: 'the rest was fine: every mark of which nothing is said hit, sharp, a good performance' },
+  { keys: ['U'], does: 'focus: sharp, usable, soft, not said' },
+  { keys: ['P'], does: 'performance: good, fair, poor, not said' },
   { keys: ['K'], does: 'circle the take' },
-  { keys: ['T'], does: 'log the take as it is shown' },
+  { keys: ['N'], does: 'no good' },
+  { keys: ['T'], does: 'log the take as it is shown, or save a logged one' },
   { keys: ['X'], does: 'apply the first correction to the next take' },
 ];
 

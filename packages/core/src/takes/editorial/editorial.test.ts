@@ -111,13 +111,13 @@ describe('what can be used', () => {
     const durationS = onLook.durationS + 2;
     const track = packTrack({ hz: 100, ringDeg });
     const judged = asJudged(onLook, { ...empty, durationS, track, cues: [{ pullId: 'pull-1', timeS: 6 }] });
-    expect(judged.hits).toMatchObject([{ pullId: 'pull-1', hit: 'hit' }]);
+    expect(judged.hits).toMatchObject([{ pullId: 'pull-1', said: null, measured: 'hit' }]);
     expect(Math.abs(judged.hits[0]!.offDeg!)).toBeLessThan(0.02);
-    expect(Math.max(...judged.usable!.map(({ toS }) => toS))).toBeCloseTo(durationS, 1);
+    expect(Math.max(...judged.measured!.usable.map(({ toS }) => toS))).toBeCloseTo(durationS, 1);
     expect(asJudged(onLook, empty)).toBe(empty);
     // what a device tells may lie past the ends of the ring
     const past = packTrack({ hz: 100, ringDeg: Float64Array.of(-3, 9000, -3) });
-    expect(asJudged(plan, { ...empty, track: past }).focus).toBe('soft');
+    expect(asJudged(plan, { ...empty, track: past }).measured!.focus).toBe('soft');
   });
 });
 
@@ -157,7 +157,7 @@ describe('as a timeline', () => {
   const take: Take = {
     ...empty,
     startTimecode: '10:00:00:00',
-    hits: [{ pullId: 'pull-1', hit: 'late', lateS: 0.4, landsLateS: null, offDeg: 0 }],
+    hits: [{ pullId: 'pull-1', said: null, measured: 'late', lateS: 0.4, landsLateS: null, offDeg: 0 }],
     cues: [{ pullId: 'pull-1', timeS: 4.4 }],
     usable: [span(0, 4), span(6, 10)],
     focusChecks: [span(4, 5)],
@@ -268,7 +268,19 @@ describe('takes leave and come back', () => {
           take: {
             ...empty,
             ...(change as Partial<Take>),
-            hits: [{ pullId: 'pull-1', hit: 'late', lateS: 0.42, landsLateS: null, offDeg: null }],
+            hits: [{ pullId: 'pull-1', said: 'hit', measured: 'late', lateS: 0.42, landsLateS: null, offDeg: null }],
+            findings: [
+              { at: { kind: 'arrival', subjectId: 'subject-1', markId: 'mark-2' }, found: 'late' },
+              { at: { kind: 'beat', beatId: 'beat-1' }, found: 'drifted-nearer' },
+              { at: { kind: 'key-moment', beatId: 'beat-1' }, found: 'fine' },
+              { at: { kind: 'time', timeS: 3.25 }, found: 'camera-jumped' },
+            ],
+            measured: { focus: 'usable', usable: [{ fromS: 1, toS: 2.5 }] },
+            isNoGood: true,
+            alternate: 'B',
+            ringFrom: 'device',
+            timecodeFrom: 'slate',
+            clip: change.note,
             markMisses: [{ markId: 'mark-1', byMm: -12 }],
             gear: { ...empty.gear, puller: change.note },
           },
@@ -307,7 +319,7 @@ describe('takes leave and come back', () => {
         ['take', 'rolled at', 'marks'],
         ['1', '2026-03-01', '[{"moveId":"a","hit":"gone"}]'],
       ],
-      'take.hits[0].hit',
+      'take.hits[0].said',
     ],
   ])('%j is refused where it is wrong', (table, path) => {
     const reading = readTakesTable(table);
@@ -327,12 +339,14 @@ describe('errors as takes showed them', () => {
       isCircled: true,
       repairs: ['retimed'],
       hits: [
-        { pullId: 'pull-1', hit: 'late', lateS: 0.4, landsLateS: null, offDeg: 1 },
-        { pullId: 'pull-2', hit: 'searched', lateS: null, landsLateS: null, offDeg: 9 },
+        { pullId: 'pull-1', said: null, measured: 'late', lateS: 0.4, landsLateS: null, offDeg: 1 },
+        { pullId: 'pull-2', said: 'searched', measured: null, lateS: null, landsLateS: null, offDeg: 9 },
       ],
       markMisses: [{ markId: 'mark-1', byMm: 30 }],
     };
     expect(takeFigures(take)).toEqual({
+      isKept: false,
+      isSimulated: false,
       isUsable: true,
       isRepaired: true,
       late: sumsOf([0.4]),

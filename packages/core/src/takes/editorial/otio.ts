@@ -1,5 +1,6 @@
 import { exactFps, frameOfTimecode } from '../../roll/index.js';
 import type { MarkHit } from '../scorePulls.js';
+import { focusOf } from '../said.js';
 import type { Take } from '../take.js';
 import type { Retiming } from './retime.js';
 import { type NumberedTake, usableSpansOf } from './usableSpans.js';
@@ -98,7 +99,7 @@ function stretchClips(edited: EditorialTake, labels: OtioLabels): Schema[] {
 }
 
 function clip({ name, take }: EditorialTake, span: Span, effects: readonly Schema[], markers: readonly Schema[]): Schema {
-  const { focus, performance, isCircled, note, whyKept, repairs } = take;
+  const { performance, isCircled, isNoGood, note, whyKept, repairs, clip: file, alternate, ringFrom, timecodeFrom } = take;
   return {
     OTIO_SCHEMA: 'Clip.2',
     name,
@@ -116,7 +117,22 @@ function clip({ name, take }: EditorialTake, span: Span, effects: readonly Schem
         metadata: {},
       },
     },
-    metadata: { still_heron: { focus, performance, is_circled: isCircled, note, why_kept: whyKept, repairs } },
+    metadata: {
+      still_heron: {
+        focus: focusOf(take),
+        focus_measured: take.measured?.focus ?? null,
+        performance,
+        is_circled: isCircled,
+        is_no_good: isNoGood,
+        note,
+        why_kept: whyKept,
+        repairs,
+        alternate,
+        ring_from: ringFrom,
+        timecode_from: timecodeFrom,
+        clip: file,
+      },
+    },
   };
 }
 

@@ -1,4 +1,5 @@
 import type { UsableSpan } from '../judgeTake.js';
+import { focusOf } from '../said.js';
 import type { Take } from '../take.js';
 
 /** A take with its number in the log. */
@@ -15,12 +16,19 @@ export interface RankedSpan extends UsableSpan {
 }
 
 /**
- * Usable spans of a take, from its track or from the log; otherwise the whole take unless it is soft. Focus checks are cut out.
+ * Usable spans of a take: as a person says, or else as its track shows; otherwise the whole take if somebody said that it is not soft. Focus
+ * checks are cut out. One that is no good has none.
  */
-export function usableSpansOf({ usable, focus, durationS, focusChecks }: Omit<Take, 'track'>): UsableSpan[] {
-  const whole = focus === 'soft' || durationS <= 0 ? [] : [{ fromS: 0, toS: durationS }];
+export function usableSpansOf(take: Omit<Take, 'track'>): UsableSpan[] {
+  const { usable, measured, durationS, focusChecks, isNoGood } = take;
+  if (isNoGood) return [];
+  const focus = focusOf(take);
+  const whole = focus === null || focus === 'soft' || durationS <= 0 ? [] : [{ fromS: 0, toS: durationS }];
   return focusChecks
-    .reduce<readonly UsableSpan[]>((spans, focusCheck) => spans.flatMap((span) => without(span, focusCheck)), usable ?? whole)
+    .reduce<readonly UsableSpan[]>(
+      (spans, focusCheck) => spans.flatMap((span) => without(span, focusCheck)),
+      usable ?? measured?.usable ?? whole,
+    )
     .slice();
 }
 
