@@ -120,7 +120,10 @@ export const takes = pgTable(
     isKept: boolean('is_kept'),
     isSimulated: boolean('is_simulated').notNull().default(false),
     /** Faults of its pulls and other places, each once */
-    faults: text('faults').array().notNull().default(sql`'{}'`),
+    faults: text('faults')
+      .array()
+      .notNull()
+      .default(sql`'{}'`),
     isRepaired: boolean('is_repaired').notNull().default(false),
     lateCount: sumOf('late_count'),
     lateSum: sumOf('late_sum'),
@@ -141,7 +144,10 @@ export const takes = pgTable(
   },
   (table) => [
     unique('takes_number').on(table.shotId, table.number),
-    index('takes_log').on(table.productionId, table.rolledAt, table.number),
+    // with all that the log counts by, so that counting reads no rows
+    index('takes_log')
+      .on(table.productionId, table.rolledAt, table.number, table.isSimulated, table.shotId)
+      .where(sql`${table.deletedAt} is null`),
     check('takes_version', sql`${table.version} > 0`),
   ],
 );

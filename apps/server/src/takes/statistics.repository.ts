@@ -3,13 +3,14 @@ import type { LensUseView } from '@still-heron/contract';
 import { and, eq, isNotNull, isNull, ne, notInArray, sql, type SQL } from 'drizzle-orm';
 import { DATABASE } from '../database/tokens.js';
 import type { Database } from '../database/database.js';
+import { rowsOf } from '../database/migrations.js';
 import { shots, takes } from '../database/schema.js';
 import type { Line } from './statistics.js';
 
 const number = (column: unknown) => sql<number>`${column}`.mapWith(Number);
 
 /** Takes that are summed up with one statement: other requests have their turn between. */
-const TAKES_AT_ONCE = 400;
+const TAKES_AT_ONCE = 1000;
 
 /** Columns that are grouped by or summed up. */
 const SUMMED = [
@@ -66,9 +67,9 @@ export class StatisticsRepository {
       await this.ofShots(productionId),
     );
     for (let after: string | null = '-infinity'; after !== null;) {
-      const part = await this.part(which, after);
-      yield part.map(({ until: _, ...line }) => line);
-      after = part.reduce<string | null>((last, { until }) => (last === null || until > last ? until : last), null);
+      const { until, lines } = await this.part(which, after);
+      yield lines;
+      after = until;
     }
   }
 
@@ -82,42 +83,56 @@ export class StatisticsRepository {
     return ids.length === 0 ? undefined : notInArray(takes.shotId, ids);
   }
 
-  /** @param after - moment of the last take before */
-  private part(which: SQL | undefined, after: string): Promise<(Line & { until: string })[]> {
+  /**
+   * One part of the sums, as JSON: handing over hundreds of rows takes longer than adding them up.
+   *
+   * @param after - moment of the last take before
+   * @returns with the moment of its last take; null after the last one
+   */
+  private async part(which: SQL | undefined, after: string): Promise<{ readonly until: string | null; readonly lines: Line[] }> {
     // takes of one moment stay together, so that each is in one part
     const some = sql`(select ${sql.join(SUMMED, sql`, `)} from ${takes} where ${and(which, sql`${takes.rolledAt} > ${after}::timestamptz`)}
       order by ${takes.rolledAt} fetch first ${sql.raw(String(TAKES_AT_ONCE))} rows with ties) as takes`;
-    const tenth = sql`least(floor(${takes.predictedKeepRate} * 10), 9)`;
-    const day = sql`to_char(${takes.rolledAt} at time zone 'utc', 'YYYY-MM-DD')`;
-    const total = (column: unknown) => number(sql`sum(${column})`);
-    const isSaid = sql`${takes.isKept} is not null`;
-    return this.db
-      .select({
-        until: sql<string>`to_char(max(${takes.rolledAt}) at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"')`,
-        lens: sql<string>`${takes.lens}`,
-        stop: sql<number>`${takes.stop}`,
-        method: sql<string>`${takes.method}`,
-        puller: sql<string>`${takes.puller}`,
-        tenth: sql<number | null>`${tenth}`,
-        day: sql<string>`${day}`,
-        takes: number(sql`count(*)`),
-        said: number(sql`count(${takes.isKept})`),
-        kept: number(sql`count(*) filter (where ${takes.isKept})`),
-        usable: number(sql`count(*) filter (where ${takes.isUsable})`),
-        repaired: number(sql`count(*) filter (where ${takes.isRepaired})`),
-        predicted: number(sql`coalesce(sum(${takes.predictedKeepRate}) filter (where ${isSaid}), 0)`),
-        predictedCount: number(sql`count(${takes.predictedKeepRate}) filter (where ${isSaid})`),
-        lateCount: total(takes.lateCount),
-        lateSum: total(takes.lateSum),
-        lateSquares: total(takes.lateSquares),
-        offCount: total(takes.offCount),
-        offSum: total(takes.offSum),
-        offSquares: total(takes.offSquares),
-        missedCount: total(takes.missedCount),
-        missedSum: total(takes.missedSum),
-        missedSquares: total(takes.missedSquares),
-      })
-      .from(some)
-      .groupBy(sql`${takes.lens}`, sql`${takes.stop}`, sql`${takes.method}`, sql`${takes.puller}`, tenth, day);
+    const keys = sql.join(Object.values(GROUPED_BY), sql`, `);
+    const named = Object.entries({ ...GROUPED_BY, ...SUMS }).map(([name, value]) => sql`${value} as ${sql.identifier(name)}`);
+    const groups = sql`select ${sql.join(named, sql`, `)}, max(${takes.rolledAt}) as until from ${some} group by ${keys}`;
+    const [row] = await rowsOf<{ until: string | null; lines: string | null }>(
+      this.db,
+      sql`select max(until)::text as until, json_agg(g)::text as lines from (${groups}) as g`,
+    );
+    const lines = JSON.parse(row!.lines ?? '[]') as (Line & { readonly until: string })[];
+    return { until: row!.until, lines: lines.map(({ until: _, ...line }) => line) };
   }
 }
+
+/** What takes of one group have in common. A day is one of UTC. */
+const GROUPED_BY = {
+  lens: sql`${takes.lens}`,
+  stop: sql`${takes.stop}`,
+  method: sql`${takes.method}`,
+  puller: sql`${takes.puller}`,
+  tenth: sql`least(floor(${takes.predictedKeepRate} * 10), 9)`,
+  day: sql`(${takes.rolledAt} at time zone 'utc')::date`,
+} as const;
+
+const isSaid = sql`${takes.isKept} is not null`;
+
+/** What is added up of a group. */
+const SUMS = {
+  takes: sql`count(*)`,
+  said: sql`count(${takes.isKept})`,
+  kept: sql`count(*) filter (where ${takes.isKept})`,
+  usable: sql`count(*) filter (where ${takes.isUsable})`,
+  repaired: sql`count(*) filter (where ${takes.isRepaired})`,
+  predicted: sql`coalesce(sum(${takes.predictedKeepRate}) filter (where ${isSaid}), 0)`,
+  predictedCount: sql`count(${takes.predictedKeepRate}) filter (where ${isSaid})`,
+  lateCount: sql`sum(${takes.lateCount})`,
+  lateSum: sql`sum(${takes.lateSum})`,
+  lateSquares: sql`sum(${takes.lateSquares})`,
+  offCount: sql`sum(${takes.offCount})`,
+  offSum: sql`sum(${takes.offSum})`,
+  offSquares: sql`sum(${takes.offSquares})`,
+  missedCount: sql`sum(${takes.missedCount})`,
+  missedSum: sql`sum(${takes.missedSum})`,
+  missedSquares: sql`sum(${takes.missedSquares})`,
+} as const;

@@ -8,6 +8,7 @@ export interface Line extends MeasuredSums {
   readonly method: string;
   readonly puller: string;
   readonly tenth: number | null;
+  /** As `2026-03-01`, in UTC */
   readonly day: string;
   readonly takes: number;
   /** Those of which somebody said, or a track shows, whether they were kept; and the kept ones */
@@ -33,19 +34,23 @@ interface MeasuredSums {
   readonly missedSquares: number;
 }
 
-/** Columns that tell the groups apart; all others are sums. */
+/** Columns that tell the groups apart, and those that are added up. */
 const KEYS = ['lens', 'stop', 'method', 'puller', 'tenth', 'day'] as const;
+const SUMMED = [
+  ...(['takes', 'said', 'kept', 'usable', 'repaired', 'predicted', 'predictedCount'] as const),
+  ...(['lateCount', 'lateSum', 'lateSquares', 'offCount', 'offSum', 'offSquares'] as const),
+  ...(['missedCount', 'missedSum', 'missedSquares'] as const),
+] as const;
+
+/** A group whose sums grow. */
+type Growing = { -readonly [K in keyof Line]: Line[K] };
 
 /** Adds the sums of equal groups. */
 export class LineSums {
-  private readonly groups = new Map<string, Line>();
+  private readonly groups = new Map<string, Growing>();
 
   add(lines: readonly Line[]): void {
-    for (const line of lines) {
-      const key = JSON.stringify(KEYS.map((name) => line[name]));
-      const known = this.groups.get(key);
-      this.groups.set(key, known ? sumOf(known, line) : line);
-    }
+    for (const line of lines) addTo(this.groups, KEYS.map((name) => line[name]).join('\0'), line);
   }
 
   get lines(): Line[] {
@@ -53,25 +58,20 @@ export class LineSums {
   }
 }
 
-function sumOf(a: Line, b: Line): Line {
-  const sums = Object.entries(a).map(([name, value]) => {
-    const isKey = (KEYS as readonly string[]).includes(name);
-    return [name, isKey ? value : Number(value) + Number(b[name as keyof Line])];
-  });
-  return Object.fromEntries(sums) as Line;
+function addTo<K>(groups: Map<K, Growing>, key: K, line: Line): void {
+  const known = groups.get(key);
+  if (!known) groups.set(key, { ...line });
+  else for (const name of SUMMED) known[name] += line[name];
 }
 
 /** Statistics of takes from the sums of their groups. @param simulated - how many takes are by a simulator, counted or not */
 export function statisticsOf(lines: readonly Line[], simulated: number): StatisticsView {
-  const all = lines.length === 0 ? null : lines.reduce(sumOf);
-  const by = (key: (typeof KEYS)[number]): Line[] => {
-    const groups = new Map<unknown, Line>();
-    for (const line of lines) {
-      const known = groups.get(line[key]);
-      groups.set(line[key], known ? { ...sumOf(known, line), [key]: line[key] } : line);
-    }
+  const by = (key: (typeof KEYS)[number] | null): Line[] => {
+    const groups = new Map<unknown, Growing>();
+    for (const line of lines) addTo(groups, key === null ? null : line[key], line);
     return [...groups.values()];
   };
+  const [all] = by(null);
   const tenths = by('tenth').filter(({ predictedCount }) => predictedCount > 0);
   const most = (list: KeptView[]) => list.sort((a, b) => b.takes - a.takes || a.name.localeCompare(b.name));
   return {
