@@ -131,6 +131,26 @@ test('a deleted take is restored as it was, with its number; what it was before 
   expect(JSON.stringify(await of(`takes/${id}/revisions`))).not.toContain(track);
 });
 
+test('a deleted take that comes again from a file is restored as the file has it', async () => {
+  const { shot } = await demoShot();
+  const id = randomUUID();
+  const post = async (note: string) =>
+    (
+      await server.request
+        .post(`/api/shots/${shot.id}/takes`)
+        .send({ id, rolledAt, take: takeOf(shot, { note }) })
+        .expect(201)
+    ).body as TakeRowView;
+  expect(await post('first')).toMatchObject({ number: 1, version: 1 });
+  // sent twice, because an answer was lost: it is logged once, and unchanged
+  expect(await post('second')).toMatchObject({ number: 1, version: 1, take: { note: 'first' } });
+  await server.request.delete(`/api/takes/${id}?version=1`).expect(204);
+  expect(await post('from the file')).toMatchObject({ id, number: 1, version: 2, take: { note: 'from the file' } });
+  expect((await server.request.get(`/api/takes/${id}/revisions`).expect(200)).body).toMatchObject([
+    { version: 1, take: { note: 'first' } },
+  ]);
+});
+
 test('a take of which nobody said counts neither as kept nor as lost; one of a simulator counts when it is asked for', async () => {
   const { shot, productionId } = await demoShot();
   await log(shot, { predictedKeepRate: 0.5 });

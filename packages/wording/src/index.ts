@@ -132,6 +132,7 @@ export {
 } from './takes/takeText.js';
 export { FINDING_WORDS, findingFaultText, findingPlaceText, findingTimeText, takeFaultText } from './takes/findingText.js';
 export { HIT_WORDS } from './takes/hitWords.js';
+export { differingTakesText, type Imported, importedText } from './takes/importText.js';
 export { takeChangesText } from './takes/takeChangesText.js';
 export {
   NO_TAKES,
@@ -163,7 +164,7 @@ export { aimText, framingText, unknownHeightsText } from './floor/floorText.js';
 export { blurLines, keepRateLines, separationText } from './stop/blurText.js';
 export { savedByText, versionText } from './saving/versionText.js';
 export { type SavingState, keptHereText, savingText } from './saving/savingText.js';
-export { importedText, KEPT_INPUT, refusalText } from './saving/refusalText.js';
+export { KEPT_INPUT, refusalText } from './saving/refusalText.js';
 export {
   backupLine,
   brokenStoreText,

@@ -2,7 +2,8 @@ import { addSubjectAt, changeCameraKey, changeMark, newPlan } from '@still-heron
 import { aimText, framingText } from './floor/floorText';
 import { calibrationFitText, calibrationStepText, landingWindowText, wheelTimeLines } from './kit/calibrationText';
 import { axisLines, measureRefusalText, noStopText, referenceRoomText, staleText } from './marks/markText';
-import { importedText, KEPT_INPUT, refusalText } from './saving/refusalText';
+import { KEPT_INPUT, refusalText } from './saving/refusalText';
+import { differingTakesText, importedText } from './takes/importText';
 import { savingText } from './saving/savingText';
 import { blurLines, keepRateLines, separationText } from './stop/blurText';
 import { crewFitLines, predictionText } from './takes/measuredText';
@@ -154,5 +155,15 @@ test('a refusal says what did not happen, why, and that nothing is lost', () => 
   const problem = { message: 'take 3 was changed elsewhere' };
   expect(refusalText('Take 3 was not changed', problem)).toBe('Take 3 was not changed: take 3 was changed elsewhere.');
   expect(refusalText('Take 3 was not changed', problem, KEPT_INPUT)).toMatch(/elsewhere\. Your input is still here\.$/);
-  expect(importedText(1)).toBe('1 take imported; takes that were already logged are unchanged.');
+  expect(importedText({ fresh: 9, same: 4, replaced: 1, left: 2 })).toBe(
+    '9 takes imported. 4 were here already. 1 was replaced. 2 differ, and stay as they are here.',
+  );
+  expect(importedText({ fresh: 1, same: 0, replaced: 0, left: 0 })).toBe('1 take imported.');
+  expect(importedText({ fresh: 0, same: 13, replaced: 0, left: 0 })).toBe(
+    '13 takes read: all of them are here already, and nothing differs.',
+  );
+  expect([differingTakesText(1), differingTakesText(2)]).toEqual([
+    '1 take of the file differs from the one here.',
+    '2 takes of the file differ from those here.',
+  ]);
 });

@@ -109,7 +109,7 @@ export class TakesRepository {
   /**
    * Inserts a take with the next number of its shot.
    *
-   * @param id - client id: a take of the shot that exists already is returned unchanged
+   * @param id - client id: a take of the shot that exists already is returned unchanged; a deleted one is restored, as it is given
    * @returns undefined if a take of another shot has the id
    */
   insert(
@@ -123,11 +123,23 @@ export class TakesRepository {
       // two devices that log at the same time get two numbers
       await tx.execute(sql`select id from ${shots} where id = ${shotId} for update`);
       const known = async () => {
-        const [row] = id ? await tx.select(ROW).from(takes).where(eq(takes.id, id)) : [];
+        const [row] = id
+          ? await tx
+              .select({ ...ROW, deletedAt: takes.deletedAt })
+              .from(takes)
+              .where(eq(takes.id, id))
+          : [];
         return row;
       };
       const before = await known();
-      if (before) return before.shotId === shotId ? before : undefined;
+      if (before && before.shotId !== shotId) return undefined;
+      if (before && before.deletedAt === null) return before;
+      if (before) {
+        const given = { ...columnsOf(take), rolledAt, version: before.version + 1, updatedAt: new Date(), deletedAt: null };
+        const [restored] = await tx.update(takes).set(given).where(eq(takes.id, before.id)).returning(ROW);
+        await tx.insert(takeRevisions).values({ takeId: before.id, version: before.version, take: before.take });
+        return restored;
+      }
       const [last] = await tx
         .select({ number: sql<number>`coalesce(max(${takes.number}), 0)`.mapWith(Number) })
         .from(takes)

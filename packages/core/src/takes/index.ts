@@ -60,3 +60,4 @@ export { spanWords } from './editorial/spanWords.js';
 export { type NumberedTake, type RankedSpan, rankSpans, usableSpansOf } from './editorial/usableSpans.js';
 export { type VttCue, webVtt } from './editorial/webvtt.js';
 export { readTakeTime, takeTimeText } from './takeTime.js';
+export { compareTakes, type ComparedTake, type KnownTake } from './importTakes.js';

@@ -1,5 +1,3 @@
-import { counted } from '../figure.js';
-
 /** For a form that is still filled in after a refusal. */
 export const KEPT_INPUT = 'Your input is still here.';
 
@@ -11,8 +9,4 @@ export const KEPT_INPUT = 'Your input is still here.';
  */
 export function refusalText(what: string, { message }: { readonly message: string }, then = ''): string {
   return `${what}: ${message}.${then && ` ${then}`}`;
-}
-
-export function importedText(takes: number): string {
-  return `${counted(takes, 'take')} imported; takes that were already logged are unchanged.`;
 }

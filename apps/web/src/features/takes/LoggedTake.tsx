@@ -56,7 +56,7 @@ function Opened({ found, shotId, plan, units, onDone }: Omit<Props, 'id'> & { re
       key,
       title: `Take ${number} was changed.`,
       durationS: 12,
-      actions: <Button onClick={() => void undo()}>Undo</Button>,
+      actions: <Button onClick={() => void undo()}>Undo the change</Button>,
     });
     onDone();
   }

@@ -1,16 +1,15 @@
-import { problem, type ShotPlan } from '@still-heron/core';
-import type { ShotRowView } from '@still-heron/contract';
-import { problemView, refusalText, importedText } from '@still-heron/wording';
+import type { ShotPlan } from '@still-heron/core';
+import { differingTakesText, refusalText, takeChangesText } from '@still-heron/wording';
 import { useNotices } from '../../ui/notices/notices';
-import { useState } from 'react';
 import { problemOf, useProductionQuery, useShotRowsQuery } from '../../shared/api/api';
 import { loadPlans } from '../../shared/api/loadPlans';
-import { useLazyWholeTakesQuery, useLogTakeMutation } from '../../shared/api/takesApi';
-import { askForFile, saveFile } from '../../shared/files/csv';
+import { useLazyWholeTakesQuery } from '../../shared/api/takesApi';
+import { saveFile } from '../../shared/files/csv';
 import { useAppDispatch } from '../../shared/store/hooks';
 import { useUnits } from '../../shared/useUnits';
 import { ProblemList } from '../../ui/ProblemList';
-import { readTakesFile, type RetimeWish, takesFile, type TakesFile } from './exchangeTakes';
+import { type RetimeWish, takesFile, type TakesFile } from './exchangeTakes';
+import { useTakesImport } from './useTakesImport';
 import { Button } from '../../ui/Button';
 import styles from './TakesExchange.module.css';
 
@@ -36,7 +35,7 @@ export function TakesExchange({ productionId, shot, wish }: Props) {
   const { data: shots } = useShotRowsQuery(productionId, { skip: !productionId });
   const units = useUnits();
   const [whole] = useLazyWholeTakesQuery();
-  const { read, problems, forget } = useTakesImport(shot, shots);
+  const { read, problems, forget, asked, answer } = useTakesImport(productionId, shot, shots);
   const name = [production?.name, shot?.slate].filter(Boolean).join(' ');
 
   async function save({ kind, type }: (typeof FILES)[number]): Promise<void> {
@@ -75,36 +74,18 @@ export function TakesExchange({ productionId, shot, wish }: Props) {
         </Button>
       </div>
       {problems && <ProblemList title="The file was not read" problems={problems} onClose={forget} />}
+      {asked && (
+        <div role="group" aria-label="Takes that differ" className={styles.takesAsked}>
+          <p>
+            {differingTakesText(asked.length)}{' '}
+            {asked
+              .map(({ item, known }) => `${item.slate} take ${known!.number}: ${takeChangesText(known!.take, item.take)}`)
+              .join('; ')}
+          </p>
+          <Button onClick={() => void answer(false)}>Leave them as they are here</Button>
+          <Button onClick={() => void answer(true)}>Take what the file has</Button>
+        </div>
+      )}
     </section>
   );
-}
-
-/** Import of a file of takes: all its slates must be known, and takes that were already logged stay as they are. */
-function useTakesImport(shot: Props['shot'], shots: readonly ShotRowView[] | undefined) {
-  const notices = useNotices();
-  const [log] = useLogTakeMutation();
-  const [problems, setProblems] = useState<Parameters<typeof ProblemList>[0]['problems'] | null>(null);
-  async function read(): Promise<void> {
-    const file = await askForFile('.csv,.json,text/csv,application/json');
-    if (!file) return;
-    const reading = readTakesFile(file.text);
-    if (reading.status === 'unread') return setProblems(reading.problems.map(problemView));
-    const shotOf = (slate: string) => shot?.id ?? shots?.find((known) => known.slate === slate)?.id;
-    const homeless = reading.items.filter(({ slate }) => !shotOf(slate));
-    if (homeless.length > 0)
-      return setProblems(homeless.map(({ slate, number }) => problemView(problem('no-such-slate', `take ${number}`, { slate }))));
-    let logged = 0;
-    for (const { id, slate, rolledAt, take } of reading.items) {
-      const { error } = await log({
-        ...(id ? { id } : {}),
-        shotId: shotOf(slate)!,
-        rolledAt: new Date(rolledAt).toISOString(),
-        take,
-      });
-      if (error) return notices.fail(refusalText(`Take ${logged + 1} of the file was not logged`, problemOf(error).body));
-      logged++;
-    }
-    notices.tell(importedText(logged));
-  }
-  return { read, problems, forget: () => setProblems(null) };
 }
