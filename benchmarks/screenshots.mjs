@@ -1,7 +1,6 @@
 import { resolve } from 'node:path';
 import { chromium } from '@playwright/test';
 import { chromiumPath } from '../tools/chromium.mjs';
-import { logTakes } from './madeTakes.mjs';
 import { call, startServer } from './server.mjs';
 
 const folder = resolve('docs/screenshots');
@@ -65,11 +64,10 @@ try {
   await picture('stop-noon');
   await light('Dusk');
 
-  await logTakes(server.address, shots);
-  await page.goto(`${server.address}/shots/${shot('4B')}/takes`);
-  await page.getByRole('button', { name: 'Check take 2' }).click();
+  await page.goto(`${server.address}/shots/${shot('12D')}/takes`);
+  await page.getByRole('button', { name: 'Change take 7' }).click();
+  await page.getByRole('button', { name: 'Check take 7' }).click();
   await page.getByTestId('take-track').waitFor({ state: 'attached' });
-  await page.getByTestId('take-detail').scrollIntoViewIfNeeded();
   await page.evaluate(() => document.activeElement.blur());
   await picture('takes-dusk');
   await page.goto(`${server.address}/productions/${production.id}/takes`);

@@ -31,12 +31,17 @@ export interface Holds {
   readonly takes: number;
 }
 
-/** What the database holds. */
+/** What the database holds. It may have the form of an earlier version, in which deleted takes were gone at once. */
 export async function countRows(db: Pick<Database, 'execute'>): Promise<Holds> {
+  const marked = await rowsOf(
+    db,
+    sql`select 1 from information_schema.columns where table_name = 'takes' and column_name = 'deleted_at'`,
+  );
+  const takes = sql.raw(marked.length > 0 ? 'takes where deleted_at is null' : 'takes');
   const [counted] = await rowsOf<Holds>(
     db,
     sql`select (select count(*)::int from productions) as productions,
-      (select count(*)::int from shots where deleted_at is null) as shots, (select count(*)::int from takes where deleted_at is null) as takes`,
+      (select count(*)::int from shots where deleted_at is null) as shots, (select count(*)::int from ${takes}) as takes`,
   );
   return counted!;
 }

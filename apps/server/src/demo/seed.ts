@@ -1,4 +1,4 @@
-import type { KitItemView } from '@still-heron/contract';
+import type { KitItemView, ShotView } from '@still-heron/contract';
 import { type KitItems, type KitKind, kitName } from '@still-heron/core';
 import type { Database } from '../database/database.js';
 import { KitRepository } from '../kit/kit.repository.js';
@@ -8,7 +8,9 @@ import { ProductionsService } from '../productions/productions.service.js';
 import { ShotsRepository } from '../shots/shots.repository.js';
 import { ShotsService } from '../shots/shots.service.js';
 import { BELL_FOUNDRY, BELL_FOUNDRY_SHOTS, type DemoKit } from './bell-foundry.js';
+import { TakesRepository } from '../takes/takes.repository.js';
 import { KIT_CHANGES_AFTER_PLANNING, DEMO_KIT } from './kit.js';
+import { demoTakes } from './takes.js';
 
 /** Adds the demo production and its kit to a database without productions: all of it, or nothing if the start is cut short. */
 export function seedDemo(db: Database): Promise<void> {
@@ -19,7 +21,14 @@ export function seedDemo(db: Database): Promise<void> {
     if ((await productions.all()).length > 0) return;
     const demoKit = await seedKit(kit);
     const { id } = await productions.create(BELL_FOUNDRY);
-    for (const makeShot of BELL_FOUNDRY_SHOTS) await shots.create(id, makeShot(demoKit));
+    const made = new Map<string, ShotView>();
+    for (const makeShot of BELL_FOUNDRY_SHOTS) {
+      const shot = await shots.create(id, makeShot(demoKit));
+      made.set(shot.slate, shot);
+    }
+    const takes = new TakesRepository(all);
+    for (const { slate, rolledAt, take } of demoTakes((of) => made.get(of)?.plan))
+      await takes.insert(made.get(slate)!, rolledAt, take);
     const before = demoKit.lens(KIT_CHANGES_AFTER_PLANNING.lens.name);
     await kit.save('lenses', before.id, { version: 1, item: KIT_CHANGES_AFTER_PLANNING });
   });

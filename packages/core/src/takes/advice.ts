@@ -2,7 +2,7 @@ import type { ShotPlan } from '../plan/index.js';
 import { type Correction, corrections } from './corrections.js';
 import { screenTimeS } from './editorial/frameRates.js';
 import { usableSpansOf } from './editorial/usableSpans.js';
-import { isUsable } from './said.js';
+import { isUsable, takesOfAlternate } from './said.js';
 import type { Take } from './take.js';
 
 /** Advice on whether to go again. */
@@ -26,11 +26,13 @@ const REPEATED = 2;
 const LENGTH_TOLERANCE_S = 0.05;
 
 /**
- * Advises to go again or to move on, from usable takes, their length on screen, and repeated faults.
+ * Advises to go again or to move on, from usable takes, their length on screen, and repeated faults. Of a shot with alternates only takes of the
+ * one that is shown count.
  *
- * @param takes - latest last
+ * @param all - latest last
  */
-export function adviseNext(plan: ShotPlan, takes: readonly Omit<Take, 'track'>[]): NextAdvice {
+export function adviseNext(plan: ShotPlan, all: readonly Omit<Take, 'track'>[]): NextAdvice {
+  const takes = takesOfAlternate(plan, all);
   const usable = takes.filter(isUsable);
   const found = corrections(
     plan,

@@ -11,7 +11,7 @@ export {
   isSamePlace,
   type LoggedFinding,
 } from './findings.js';
-export { focusOf, hitOf, isKeptTake, isSimulated, isUsable } from './said.js';
+export { focusOf, hitOf, isKeptTake, isSimulated, isUsable, takesOfAlternate } from './said.js';
 export { type LoggedTake, readTakesJson, readTakesTable, TAKES_FORMAT, takesJson, takesTable } from './exchange.js';
 export { judgeTake, type TakeVerdict, type UsableSpan } from './judgeTake.js';
 export type { LensDataUnit } from './lensColumns.js';

@@ -1,9 +1,10 @@
 import { twoPeople } from '../../test/plans';
 import { changePull, type ShotPlan } from '../plan/index';
+import { adviseNext } from './advice';
 import { asJudged } from './asJudged';
 import { corrections, lateByS, type LoggedHit } from './corrections';
 import { askedPlaces, FINDINGS_AT, isSamePlace } from './findings';
-import { focusOf, hitOf, isKeptTake, isSimulated, isUsable } from './said';
+import { focusOf, hitOf, isKeptTake, isSimulated, isUsable, takesOfAlternate } from './said';
 import { checkTake, newTake, type Take } from './take';
 import { packTrack } from './track';
 import { usableSpansOf } from './editorial/usableSpans';
@@ -76,6 +77,16 @@ test('circled, kept and of use are three things', () => {
   expect(usableSpansOf(noGood)).toEqual([]);
 });
 
+test('of a shot with alternates, advice goes by the takes of the one that is shown', () => {
+  const twoWays = (shown: 'A' | 'B'): ShotPlan => ({ ...plan, alternates: { shown, other: plan.focusTrack } });
+  const takes = [take({ alternate: 'A', focus: 'sharp' }), take({ alternate: 'B', focus: 'soft' })];
+  expect(newTake(twoWays('B'), 1).alternate).toBe('B');
+  expect(takesOfAlternate(plan, takes)).toHaveLength(2);
+  expect(adviseNext(twoWays('A'), takes)).toMatchObject({ advice: 'move-on', kept: 1 });
+  expect(adviseNext(twoWays('B'), takes)).toMatchObject({ advice: 'go-again', kept: 0 });
+  expect(adviseNext(twoWays('B'), takes.slice(0, 1)).advice).toBe('first');
+});
+
 test('a track from the screen or from a simulated motor is none of a hand', () => {
   const of = (ringFrom: Take['ringFrom']) => isSimulated({ ringFrom });
   expect(['on-screen', 'simulated-motor'].map((one) => of(one as Take['ringFrom']))).toEqual([true, true]);
@@ -90,7 +101,7 @@ test('a track from the screen or from a simulated motor is none of a hand', () =
 describe('places that the log asks about', () => {
   // Ines walks from her mark to Tam’s, and is followed there
   const followed = (): ShotPlan => {
-    const start = { kind: 'subject' as const, subjectId: 'subject-2' };
+    const start = { kind: 'subject' as const, subjectId: 'subject-2', leadS: 0 };
     const subjects = plan.subjects.map((subject) => {
       const [stay] = subject.stays;
       if (subject.id !== 'subject-2') return subject;

@@ -1,3 +1,4 @@
+import type { ShotPlan } from '../plan/index.js';
 import type { LoggedHit } from './corrections.js';
 import type { MarkHit } from './scorePulls.js';
 import type { FocusGrade, RingSourceOfTake, Take } from './take.js';
@@ -36,4 +37,12 @@ const SIMULATED: readonly RingSourceOfTake[] = ['on-screen', 'simulated-motor'];
 /** Whether the track of a take comes from a simulated ring: it is no evidence of what a hand does. */
 export function isSimulated({ ringFrom }: Pick<Take, 'ringFrom'>): boolean {
   return SIMULATED.includes(ringFrom);
+}
+
+/** Takes of the alternate that a plan shows, and those that belong to neither; all takes of a shot without alternates. */
+export function takesOfAlternate<T extends Pick<Take, 'alternate'>>(
+  { alternates }: Pick<ShotPlan, 'alternates'>,
+  takes: readonly T[],
+): T[] {
+  return takes.filter(({ alternate }) => alternates === null || alternate === null || alternate === alternates.shown);
 }

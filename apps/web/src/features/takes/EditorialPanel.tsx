@@ -11,6 +11,7 @@ import {
   setGoals,
   type ShotPlan,
   spanWords,
+  takesOfAlternate,
   usableSpansOf,
   type RankedSpan,
 } from '@still-heron/core';
@@ -33,9 +34,9 @@ const DEFAULT_MAX_SPEED = 4;
 
 /** For the editor: best spans, their length on screen, and retimed takes. */
 export function EditorialPanel({ productionId, shot, takes: all }: Props) {
-  // an editor has no footage of a simulated take
-  const takes = all.filter(({ take }) => !isSimulated(take));
   const { plan } = shot;
+  // an editor has no footage of a simulated take, and asks about the alternate that is shown
+  const takes = all.filter(({ take }) => !isSimulated(take) && takesOfAlternate(plan, [take]).length > 0);
   const { captureFps, deliveryFps } = plan;
   const spans = rankSpans(takes).slice(0, BEST);
   const edit = useEdit();

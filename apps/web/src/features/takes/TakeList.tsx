@@ -91,6 +91,7 @@ function TakeRow({ row, shotId, plan, units, isChecked, isOpen, onCheck, onOpen 
         {take.note && <span className={textStyles.muted}> · {take.note}</span>}
       </span>
       <span className={textStyles.muted}>
+        {take.alternate && `alternate ${take.alternate} · `}
         {isSimulated(take) && 'simulated · '}
         {formatStop(take.gear.stop, plan.optics.lens.stopScale)} · {methodList(takeMethods(take.gear))} ·{' '}
         {CLOCK.format(new Date(rolledAt))}

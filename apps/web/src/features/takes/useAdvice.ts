@@ -1,5 +1,5 @@
 import type { TakeRowView } from '@still-heron/contract';
-import { adviseNext, type NextAdvice, type ShotPlan, shotTime } from '@still-heron/core';
+import { adviseNext, type NextAdvice, type ShotPlan, shotTime, takesOfAlternate } from '@still-heron/core';
 import { adviceText } from '@still-heron/wording';
 import { useMemo } from 'react';
 import { useKeepRate } from '../shot/useKeepRate';
@@ -19,5 +19,13 @@ export function useAdvice(
       ),
     [plan, takes],
   );
-  return { next, ...adviceText(next, takes.length, planned) };
+  const count = useMemo(
+    () =>
+      takesOfAlternate(
+        plan,
+        takes.map(({ take }) => take),
+      ).length,
+    [plan, takes],
+  );
+  return { next, ...adviceText(next, count, planned) };
 }
