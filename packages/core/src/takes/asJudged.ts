@@ -1,6 +1,6 @@
 import type { ShotPlan } from '../plan/index.js';
 import { rollClock, type RollClock, type RollMode } from '../roll/index.js';
-import { type LoggedHit, NOT_MEASURED } from './corrections.js';
+import { type LoggedHit, NOT_MEASURED } from './loggedHit.js';
 import { inferredCues } from './inferredCues.js';
 import { judgeTake, type TakeVerdict, type UsableSpan } from './judgeTake.js';
 import { onPlanTime } from './onPlanTime.js';

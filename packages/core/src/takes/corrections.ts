@@ -1,24 +1,7 @@
 import { changePull, isTriggeredByEvent, pullRoom, type ShotPlan } from '../plan/index.js';
+import type { LoggedHit } from './loggedHit.js';
 import { hitOf } from './said.js';
 import type { MarkHit } from './scorePulls.js';
-
-/** What is known about a pull in a take, from its track or from the log. */
-export interface LoggedHit {
-  readonly pullId: string;
-  /** What a person says; null if nobody said */
-  readonly said: MarkHit | null;
-  /** What the track shows; null without one */
-  readonly measured: MarkHit | null;
-  /** Lateness of its start after its trigger, negative if early; null if not measured */
-  readonly lateS: number | null;
-  /** Lateness of its landing, likewise */
-  readonly landsLateS: number | null;
-  /** Final angle minus target angle; null if not measured */
-  readonly offDeg: number | null;
-}
-
-/** Figures of a pull without a track. */
-export const NOT_MEASURED = { lateS: null, landsLateS: null, offDeg: null } as const;
 
 /** What to change for the next take, and why. */
 export interface Correction {

@@ -1,5 +1,5 @@
 import type { ShotPlan } from '../plan/index.js';
-import type { LoggedHit } from './corrections.js';
+import type { LoggedHit } from './loggedHit.js';
 import type { MarkHit } from './scorePulls.js';
 import type { FocusGrade, RingSourceOfTake, Take } from './take.js';
 

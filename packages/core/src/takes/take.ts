@@ -3,7 +3,7 @@ import { type Alternate, ALTERNATES, type Method, METHODS, PLAN_LIMITS, type Sho
 import { CoreError } from '../errors.js';
 import { problem, type Problem } from '../problems.js';
 import { boolean, list, nullable, object, oneOf, quantity, type JsonSchema, type Shape, text } from '../shape.js';
-import type { LoggedHit } from './corrections.js';
+import type { LoggedHit } from './loggedHit.js';
 import { findingShape, type LoggedFinding } from './findings.js';
 import type { UsableSpan } from './judgeTake.js';
 import { MARK_HITS } from './scorePulls.js';

@@ -61,7 +61,7 @@ export function upgradeTakeField(name: string, value: unknown): unknown {
 /** One result was for both: with a figure it came from the track, without one from a person. */
 function withSaid({ hit, ...rest }: Json): Json {
   if (hit === undefined) return rest;
-  const isMeasured = ['lateS', 'landsLateS', 'offDeg'].some((name) => rest[name] !== null);
+  const isMeasured = ['lateS', 'landsLateS', 'offDeg'].some((name) => typeof rest[name] === 'number');
   return !isMeasured ? { ...rest, said: hit, measured: null } : { ...rest, said: null, measured: hit };
 }
 

@@ -59,7 +59,8 @@ describe('follow', () => {
       const turn = degs.slice(1).reduce((sum, deg, index) => sum + Math.abs(deg - degs[index]!), 0);
       expect(turn).toBeLessThanOrEqual(leastTurn(tube) + 1e-6);
     }
-    expect([kept, impossible].every((count) => count > 8)).toBe(true);
+    // neither is rare
+    expect(Math.min(kept, impossible)).toBeGreaterThan(PLANS.length / 10);
   });
 
   test('with room kept it stands clear of the edge, and turns more for it', () => {

@@ -43,7 +43,7 @@ export const TIMECODE_SOURCE_WORDS: Readonly<Record<TimecodeSource, string>> = {
   unknown: 'of unknown origin',
 };
 
-/** Of a take of which nobody said, and no track shows, whether it was sharp. */
+/** Nobody said, and no track shows, whether a take was sharp. */
 export const NOT_SAID = 'not said';
 
 /** What the track shows where a person says something else: "by its track late"; empty where both agree. */

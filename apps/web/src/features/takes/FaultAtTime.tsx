@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { WordChoice } from '../../ui/fields/WordChoice';
 import { withFinding } from './draft';
-import type { TakeFormProps } from './TakeForm';
+import type { TakeFormProps } from './takeFormProps';
 import { TakeTimeField } from './TakeTimeField';
 import styles from './TakeMore.module.css';
 

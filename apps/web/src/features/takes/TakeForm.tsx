@@ -1,4 +1,4 @@
-import { askedPlaces, type ShotPlan, type Take, TAKE_LIMITS, type UnitSystem } from '@still-heron/core';
+import { askedPlaces, type ShotPlan, TAKE_LIMITS } from '@still-heron/core';
 import { FOCUS_GRADE_WORDS, PERFORMANCE_WORDS } from '@still-heron/wording';
 import { Checkbox } from '../../ui/antd/Checkbox';
 import { useMemo, useState } from 'react';
@@ -6,32 +6,15 @@ import { useKeys } from '../../shared/keys/useKeys';
 import { TextField } from '../../ui/fields/TextField';
 import { choicesOf } from '../../ui/fields/choicesOf';
 import { WordChoice } from '../../ui/fields/WordChoice';
-import { allFine, type Draft, withFinding, withHit } from './draft';
+import { allFine, withFinding, withHit } from './draft';
 import { FindingLine, PullLine } from './TakeLines';
 import { TakeMore } from './TakeMore';
+import type { AskedAt, Place, TakeFormProps } from './takeFormProps';
 import { FINDING_KEYS, HIT_KEYS, nextOf } from './takeKeys';
 import { Button } from '../../ui/Button';
 import { Key } from '../../ui/Key';
 import styles from './TakeForm.module.css';
 import textStyles from '../../ui/text.module.css';
-
-export interface TakeFormProps {
-  readonly draft: Draft;
-  readonly plan: ShotPlan;
-  readonly units: UnitSystem;
-  readonly number: number;
-  /** Pulls that can be graded */
-  readonly pullIds: readonly string[];
-  /** The take as it is; what its track shows stands beside what is said. null for one that is not logged yet */
-  readonly take: Omit<Take, 'track'> | null;
-  readonly isLogging: boolean;
-  /** Asked before it is logged; null for nothing */
-  readonly question?: string | null;
-  readonly onChange: (draft: Draft) => void;
-  readonly onLog: () => void;
-  /** Given for a take that is logged already: leaves it as it was */
-  readonly onCancel?: () => void;
-}
 
 /** Above this many places, spans and key moments are folded away. */
 const MANY = 8;
@@ -114,10 +97,6 @@ function Actions({ draft, number, pullIds, take, isLogging, question = null, onC
     </div>
   );
 }
-
-/** A place that is asked about at once: a pull, or somewhere else. */
-export type Place = { readonly kind: 'pull'; readonly pullId: string } | { readonly kind: 'other'; readonly at: AskedAt };
-export type AskedAt = ReturnType<typeof askedPlaces>[number]['at'];
 
 /** Pulls and arrivals come first; in a shot without any, spans and key moments do. */
 function usePlaces(

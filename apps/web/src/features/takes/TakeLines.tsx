@@ -3,7 +3,7 @@ import { FINDING_WORDS, findingPlaceText, HIT_WORDS, hitMeasuredText, pullTarget
 import clsx from 'clsx';
 import { WordChoice } from '../../ui/fields/WordChoice';
 import { type Draft, foundAt, withFinding, withHit } from './draft';
-import type { TakeFormProps } from './TakeForm';
+import type { TakeFormProps } from './takeFormProps';
 import styles from './TakeForm.module.css';
 import textStyles from '../../ui/text.module.css';
 

@@ -6,7 +6,7 @@ import { NumberField } from '../../ui/fields/NumberField';
 import { TextField } from '../../ui/fields/TextField';
 import { FaultAtTime } from './FaultAtTime';
 import { SpanFields } from './SpanFields';
-import type { AskedAt, TakeFormProps } from './TakeForm';
+import type { AskedAt, TakeFormProps } from './takeFormProps';
 import { FindingLine } from './TakeLines';
 import formStyles from './TakeForm.module.css';
 import styles from './TakeMore.module.css';
