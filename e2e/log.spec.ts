@@ -67,13 +67,13 @@ test('the log of a production is paged, searched, filtered and sorted, and shows
   await expect(page).toHaveURL(/\/shots\/.*\/takes$/);
 });
 
-test('takes are exported as CSV and imported into another production without loss; another file changes nothing', async ({
+test('takes are exported as JSON and imported into another production without loss; another file changes nothing', async ({
   heron,
   page,
 }) => {
   const { shotId } = await withTakes(heron, 6);
   await page.keyboard.press('7');
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'CSV' }).click()]);
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'JSON' }).click()]);
   const foreign = readFileSync(await download.path(), 'utf8');
   await heron.openCopy('9C');
   await page.keyboard.press('7');
@@ -83,16 +83,16 @@ test('takes are exported as CSV and imported into another production without los
       page.waitForEvent('filechooser'),
       page.getByRole('button', { name: 'Import takes …' }).click(),
     ]);
-    await chooser.setFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(content) });
+    await chooser.setFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(content) });
   };
   await read('none.csv', 'take,rolled at\nx,2026-03-01');
   await expect(page.getByText("can't be read as a number")).toBeVisible();
   await page.getByRole('button', { name: 'Close' }).click();
-  await read('takes.csv', foreign);
+  await read('takes.json', foreign);
   await expect(page.getByText('6 takes imported.')).toBeVisible();
   const list = page.getByRole('list', { name: 'Takes, the latest first' });
   await expect(list.locator('> li')).toHaveCount(6);
-  await read('takes.csv', foreign);
+  await read('takes.json', foreign);
   await expect(page.getByText('6 takes read: all of them are here already')).toBeVisible();
   await expect(list.locator('> li')).toHaveCount(6);
   const copied = await heron.api<{ take: Take }[]>('get', `shots/${page.url().split('/')[4]}/takes`);

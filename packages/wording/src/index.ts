@@ -133,6 +133,7 @@ export {
 export { FINDING_WORDS, findingFaultText, findingPlaceText, findingTimeText, takeFaultText } from './takes/findingText.js';
 export { HIT_WORDS } from './takes/hitWords.js';
 export { differingTakesText, type Imported, importedText } from './takes/importText.js';
+export { pullsSheet, type SheetTake, takesSheet } from './takes/takesSheet.js';
 export { takeChangesText } from './takes/takeChangesText.js';
 export {
   NO_TAKES,

@@ -198,7 +198,10 @@ const WRITERS: Writers = {
   'not-a-date': ({ text }) => ({ message: `“${text}” is not a date`, need: 'a date such as 2026-03-14' }),
   'wrong-file': ({ file, format }) => ({
     message: `the file is not a ${file} file of this program`,
-    need: file === 'takes' ? `a file of the format ${format}` : 'a file exported from Kit, or a CSV table of lenses or wheels',
+    need:
+      file === 'takes'
+        ? `takes that were exported as JSON (${format}); a CSV sheet is for reading`
+        : 'a file exported from Kit, or a CSV table of lenses or wheels',
   }),
   'no-such-slate': ({ slate }) => ({
     message: `there is no shot with the slate “${slate}”`,

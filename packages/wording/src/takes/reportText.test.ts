@@ -1,5 +1,6 @@
 import { changePull, newTake, type Take } from '@still-heron/core';
 import { twoPeople } from '../../../core/test/plans';
+import { pullsSheet, takesSheet } from './takesSheet';
 import { reportFrameRates, reportSpan, reportSummary, reportTakeHead, reportTakeLines, reportTitle } from './reportText';
 
 const take: Take = {
@@ -61,4 +62,53 @@ test('a take: its grades, and a line for each thing the editor must know', () =>
     'again tomorrow',
     'checked on the large display at 4 ×',
   ]);
+});
+
+describe('a sheet for people', () => {
+  const one = {
+    slate: '4A',
+    title: 'Bronze at the lip',
+    number: 2,
+    rolledAt: '2026-03-01T10:15:00.000Z',
+    take,
+    stopScale: 'T' as const,
+    pullName: (id: string) => (id === 'pull-1' ? 'B' : 'C'),
+    placeName: () => '3.0 s',
+  };
+  const cells = (table: string[][], line = 1) => Object.fromEntries(table[0]!.map((heading, k) => [heading, table[line]![k]]));
+
+  test('one line a take, one fact a column, in plain words', () => {
+    const table = takesSheet([one, { ...one, take: { ...take, focus: null, performance: null } }]);
+    expect(table.every((line) => line.length === table[0]!.length)).toBe(true);
+    expect(cells(table)).toMatchObject({
+      slate: '4A',
+      take: '2',
+      date: '2026-03-01',
+      'time UTC': '10:15',
+      circled: 'yes',
+      'no good': '',
+      focus: 'usable',
+      faults: 'in front at B; camera jumped: 3.0 s',
+      'cut out': '10:00:01:00 – 10:00:02:00',
+      repairs: 'speed changed; focus check cut out',
+      'why it is kept': 'her look',
+      file: 'A003_C012',
+      'timecode from': 'from the slate',
+      'magnified, times': '4',
+    });
+    expect(cells(table, 2)).toMatchObject({ focus: 'not said', performance: 'not said' });
+  });
+
+  test('one line a pull, with what is said beside what the track shows', () => {
+    const measured = { ...take, hits: [{ ...take.hits[0]!, measured: 'late' as const, said: null, lateS: 0.42, offDeg: -1.5 }] };
+    const table = pullsSheet([one, { ...one, take: measured }]);
+    expect(table).toHaveLength(4);
+    expect(cells(table)).toMatchObject({ 'pull to': 'B', 'hit, as said': 'in front', 'hit, by its track': '', 'late by s': '' });
+    expect(cells(table, 3)).toMatchObject({
+      'hit, as said': 'not said',
+      'hit, by its track': 'late',
+      'late by s': '0.42',
+      'ring off by °': '-1.50',
+    });
+  });
 });

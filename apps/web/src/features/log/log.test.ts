@@ -1,5 +1,6 @@
 import type { LoggedTakeView } from '@still-heron/contract';
-import { changePull, newTake, retime, usableSpansOf } from '@still-heron/core';
+import { changePull, newTake, retime, takesTable, usableSpansOf } from '@still-heron/core';
+import { printCsv } from '../../shared/files/csv';
 import { TWO_PEOPLE } from '../../twoPeople.fixture';
 import { loggedTakes, readTakesFile, takesFile } from '../takes/exchangeTakes';
 import { calibrationLayout, CHART, keptBars, overTimeLayout } from './logCharts';
@@ -60,20 +61,38 @@ describe('files of takes', () => {
     },
   ] as LoggedTakeView[];
 
-  test.each(['csv', 'json'] as const)('as %s they come back as they were', (kind) => {
-    const text = takesFile(kind, 'Bell', views, { plan, planOf: () => plan, units: 'metric', wish: null });
-    expect(readTakesFile(text)).toEqual({ status: 'read', items: loggedTakes(views) });
+  const context = { plan, planOf: () => plan, units: 'metric' as const, wish: null };
+
+  test('as JSON they come back as they were; so does CSV of an earlier version', () => {
+    expect(readTakesFile(takesFile('json', 'Bell', views, context))).toEqual({ status: 'read', items: loggedTakes(views) });
+    const earlier = printCsv(takesTable(loggedTakes(views)));
+    expect(readTakesFile(earlier)).toEqual({ status: 'read', items: loggedTakes(views) });
   });
+
+  test.each(['csv', 'pulls'] as const)(
+    'a sheet for reading (%s) has no JSON in a cell, and says so if it is read back',
+    (kind) => {
+      const said = {
+        ...take,
+        hits: [{ pullId: 'pull-1', said: 'late' as const, measured: null, lateS: null, landsLateS: null, offDeg: null }],
+      };
+      const text = takesFile(kind, 'Bell', [{ ...views[0]!, take: said }], context);
+      expect(text).not.toMatch(/[{}[\]]/);
+      expect(text).toContain(kind === 'csv' ? 'late at B' : 'B,late');
+      expect(readTakesFile(text)).toMatchObject({ status: 'unread', problems: [{ code: 'wrong-file' }] });
+    },
+  );
 
   test('an editor is sent no take of a simulator; CSV and JSON say what it is', () => {
     const simulated = [{ ...views[0]!, take: { ...take, ringFrom: 'on-screen' as const } }];
     const wish = { plan: null, planOf: () => plan, units: 'metric' as const, wish: null };
     const file = (kind: 'csv' | 'json' | 'otio' | 'vtt') => takesFile(kind, 'Bell', simulated, wish);
     for (const kind of ['otio', 'vtt'] as const) expect(file(kind)).not.toContain('4A take 1');
-    for (const kind of ['csv', 'json'] as const) expect(file(kind)).toContain('on-screen');
+    expect(file('json')).toContain('on-screen');
+    expect(file('csv')).toContain('simulated wheel on the screen');
   });
 
-  test('a timeline has them retimed as was wished; cues are those of the plan', () => {
+  test('a timeline has them retimed as was wished', () => {
     const wish = { fastest: 4, wantedScreenS: 5 };
     const timeline = JSON.parse(takesFile('otio', 'Bell', views, { plan, planOf: () => plan, units: 'metric', wish })) as {
       tracks: { children: { children: { effects: { time_scalar: number }[] }[] }[] };
@@ -83,11 +102,29 @@ describe('files of takes', () => {
     expect(retimed!.children.map(({ effects }) => effects[0]?.time_scalar ?? 1)).toEqual(
       expected.stretches.map(({ speed }) => speed),
     );
-    expect(takesFile('vtt', 'Bell', views, { plan, planOf: () => plan, units: 'metric', wish: null })).toContain(
-      'pull to B: she looks up',
-    );
-    expect(takesFile('vtt', 'Bell', views, { plan: null, planOf: () => plan, units: 'metric', wish: null })).toContain(
-      '4A take 1: not said',
-    );
+  });
+
+  test('cues are those of the plan until there is a take; then its spans, its pulls and its faults, take after take', () => {
+    expect(takesFile('vtt', 'Bell', [], context)).toContain('pull to B: she looks up');
+    const said = {
+      ...take,
+      focusChecks: [{ fromS: 3, toS: 4 }],
+      cues: [{ pullId: 'pull-1', timeS: 5 }],
+      hits: [{ pullId: 'pull-1', said: 'late' as const, measured: null, lateS: null, landsLateS: null, offDeg: null }],
+      findings: [{ at: { kind: 'time' as const, timeS: 7 }, found: 'camera-jumped' as const }],
+    };
+    const two = [views[0]!, { ...views[0]!, number: 2, take: said }];
+    const cues = takesFile('vtt', 'Bell', two, context).split('\n\n').slice(1);
+    // the second take begins where the first one ends, after 8 s
+    expect(cues.map((cue) => cue.split('\n').slice(1).join(' ').trim())).toEqual([
+      '00:00:00.000 --> 00:00:08.000 4A take 1: not said',
+      '00:00:00.000 --> 00:00:03.000 use',
+      expect.stringMatching(/--> .* pull to B$/),
+      '00:00:08.000 --> 00:00:16.000 4A take 2: not said',
+      '00:00:08.000 --> 00:00:11.000 use',
+      '00:00:11.000 --> 00:00:12.000 cut out: focus check',
+      expect.stringMatching(/--> .* pull to B: late$/),
+      '00:00:15.000 --> 00:00:17.000 camera jumped: 7.0 s',
+    ]);
   });
 });

@@ -21,10 +21,11 @@ interface Props {
 }
 
 const FILES: readonly { readonly kind: TakesFile; readonly word: string; readonly type: string; readonly inFull: string }[] = [
-  { kind: 'csv', word: 'CSV', type: 'text/csv', inFull: 'Takes as CSV, can be imported again' },
-  { kind: 'json', word: 'JSON', type: 'application/json', inFull: 'Takes as JSON, can be imported again' },
+  { kind: 'csv', word: 'CSV', type: 'text/csv', inFull: 'A sheet for reading: one line a take' },
+  { kind: 'pulls', word: 'CSV by pull', type: 'text/csv', inFull: 'A sheet for reading: one line for each pull of each take' },
+  { kind: 'json', word: 'JSON', type: 'application/json', inFull: 'Takes whole, with tracks: can be imported again' },
   { kind: 'otio', word: 'OTIO', type: 'application/json', inFull: 'A timeline with spans, markers and time warps' },
-  { kind: 'vtt', word: 'WebVTT', type: 'text/vtt', inFull: 'Cues as WebVTT' },
+  { kind: 'vtt', word: 'WebVTT', type: 'text/vtt', inFull: 'Takes in sequence: what can be used, pulls and faults' },
 ];
 
 /** Export and import of takes, and files for the editor. */
@@ -50,7 +51,7 @@ export function TakesExchange({ productionId, shot, wish }: Props) {
     }
     const planOf = (id: string) => plans.get(id);
     const text = takesFile(kind, name, data, { plan: shot?.plan ?? null, planOf, units, wish: wish ?? null });
-    saveFile(`${name} takes.${kind}`, text, type);
+    saveFile(kind === 'pulls' ? `${name} pulls.csv` : `${name} takes.${kind}`, text, type);
   }
 
   return (

@@ -1,38 +1,61 @@
 import type { LoggedTakeView } from '@still-heron/contract';
 import {
+  askedPlaces,
   type EditorialTake,
+  type FindingPlace,
   type LoggedTake,
   otioTimeline,
+  problem,
   pullTimes,
   frameRateFigures,
   hitOf,
+  isSamePlace,
   isSimulated,
   readTakesJson,
   readTakesTable,
   retime,
   type ShotPlan,
+  TAKES_FORMAT,
   takesJson,
-  takesTable,
   type UnitSystem,
   usableSpansOf,
+  type VttCue,
   webVtt,
 } from '@still-heron/core';
-import { FINDING_WORDS, focusText, pullTargetText, targetName, TIMELINE_LABELS } from '@still-heron/wording';
+import {
+  FINDING_WORDS,
+  findingPlaceText,
+  focusText,
+  HIT_WORDS,
+  pullsSheet,
+  pullTargetText,
+  type SheetTake,
+  takesSheet,
+  targetName,
+  TIMELINE_LABELS,
+} from '@still-heron/wording';
 import { parseCsv, printCsv } from '../../shared/files/csv';
 
-/** Export formats of takes, besides the report. */
-export type TakesFile = 'csv' | 'json' | 'otio' | 'vtt';
+/** Export formats of takes, besides the report. `pulls` is a sheet with a line for each pull. */
+export type TakesFile = 'csv' | 'pulls' | 'json' | 'otio' | 'vtt';
 
 /** Takes as the exporters need them. */
 export function loggedTakes(views: readonly LoggedTakeView[]): LoggedTake[] {
   return views.map(({ id, slate, number, rolledAt, take }) => ({ id, slate, number, rolledAt, take: { track: null, ...take } }));
 }
 
-/** Reads a file of takes; its first letter tells the format. */
+/** Reads a file of takes; its first letter tells the format. CSV of an earlier version is read as well; a sheet for people is refused. */
 export function readTakesFile(text: string): ReturnType<typeof readTakesTable> {
   const given = text.replace(/^\uFEFF/, '').trim();
-  return given.startsWith('{') ? readTakesJson(given) : readTakesTable(parseCsv(given));
+  if (given.startsWith('{')) return readTakesJson(given);
+  const table = parseCsv(given);
+  const headings = table[0] ?? [];
+  if (!SHEET_ONLY.some((heading) => headings.includes(heading))) return readTakesTable(table);
+  return { status: 'unread', problems: [problem('wrong-file', '', { file: 'takes', format: TAKES_FORMAT })] };
 }
+
+/** Headings that only sheets for people have. */
+const SHEET_ONLY = ['focus by its track', 'pull to'];
 
 /** Options for retimed takes in the timeline. */
 export interface RetimeWish {
@@ -42,7 +65,7 @@ export interface RetimeWish {
 
 /** What an export of takes takes from the plans. */
 export interface TakesFileContext {
-  /** Plan of their shot, whose cues are exported; null for a whole production */
+  /** Plan of their shot, whose cues are exported if it has no takes; null for a whole production */
   readonly plan: ShotPlan | null;
   /** Plan of a take's shot; undefined if deleted */
   readonly planOf: (shotId: string) => ShotPlan | undefined;
@@ -62,7 +85,9 @@ export function takesFile(
   const real = views.filter(({ take }) => !isSimulated(take));
   switch (kind) {
     case 'csv':
-      return printCsv(takesTable(loggedTakes(views)));
+      return printCsv(takesSheet(sheetTakes(views, planOf, units)));
+    case 'pulls':
+      return printCsv(pullsSheet(sheetTakes(views, planOf, units)));
     case 'json':
       return takesJson(loggedTakes(views));
     case 'otio':
@@ -76,7 +101,8 @@ export function takesFile(
         1,
       )}\n`;
     case 'vtt':
-      return webVtt(name, plan ? planCues(plan, units) : takeCues(real));
+      // without a take a shot has its plan
+      return webVtt(name, plan && real.length === 0 ? planCues(plan, units) : takeCues(real, planOf, units));
   }
 }
 
@@ -106,14 +132,52 @@ function planCues(plan: ShotPlan, units: UnitSystem) {
   }));
 }
 
-/** Events of takes, in sequence. */
-function takeCues(views: readonly LoggedTakeView[]) {
-  let atS = 0;
-  return views.flatMap(({ slate, number, take }) => {
-    const fromS = atS;
-    atS += take.durationS;
-    const found = [...take.hits.flatMap((one) => hitOf(one) ?? []), ...take.findings.map((one) => one.found)];
-    const faults = found.flatMap((one) => (one === 'hit' || one === 'fine' ? [] : FINDING_WORDS[one]));
-    return [{ fromS, toS: atS, text: `${slate} take ${number}: ${[focusText(take), ...faults].join(', ')}` }];
+/** Takes with the names of their shots; a deleted shot has none. */
+function sheetTakes(views: readonly LoggedTakeView[], planOf: TakesFileContext['planOf'], units: UnitSystem): SheetTake[] {
+  return views.map(({ shotId, slate, title, number, rolledAt, take }) => {
+    const plan = planOf(shotId);
+    return {
+      ...{ slate, title, number, rolledAt, take },
+      stopScale: plan?.optics.lens.stopScale ?? 'T',
+      pullName: (pullId) => (plan ? pullTargetText(pullId, plan, units) : pullId),
+      placeName: (at) => (plan ? findingPlaceText(at, plan) : at.kind),
+    };
   });
+}
+
+/** Takes in sequence: each as a whole, what of it can be used or is cut out, its pulls with their faults, and faults elsewhere. */
+function takeCues(views: readonly LoggedTakeView[], planOf: TakesFileContext['planOf'], units: UnitSystem): VttCue[] {
+  let startS = 0;
+  return views.flatMap(({ shotId, slate, number, take }) => {
+    const atS = startS;
+    startS += take.durationS;
+    const plan = planOf(shotId);
+    const cue = (fromS: number, toS: number, text: string): VttCue => ({ fromS: atS + fromS, toS: atS + toS, text });
+    const whole = [`${slate} take ${number}: ${focusText(take)}`, take.isCircled && 'circled', take.isNoGood && 'no good'];
+    return [
+      cue(0, take.durationS, whole.filter(Boolean).join(', ')),
+      ...usableSpansOf(take).map(({ fromS, toS }) => cue(fromS, toS, 'use')),
+      ...take.focusChecks.map(({ fromS, toS }) => cue(fromS, toS, 'cut out: focus check')),
+      ...(plan ? pullTimes(plan, take) : []).map(({ pullId, timeS }) => {
+        const { durationS } = plan!.focusTrack.pulls.find(({ id }) => id === pullId)!;
+        const known = take.hits.find((one) => one.pullId === pullId);
+        const hit = known && hitOf(known);
+        const words = hit ? `: ${HIT_WORDS[hit]}` : '';
+        return cue(timeS, timeS + durationS, `pull to ${pullTargetText(pullId, plan!, units)}${words}`);
+      }),
+      ...(plan ? take.findings : []).flatMap(({ at, found }) => {
+        if (found === 'fine') return [];
+        const timeS = placeTimeS(at, plan!);
+        return timeS === null ? [] : [cue(timeS, timeS + FAULT_S, `${FINDING_WORDS[found]}: ${findingPlaceText(at, plan!)}`)];
+      }),
+    ];
+  });
+}
+
+/** A fault at a place is shown for this long. */
+const FAULT_S = 2;
+
+function placeTimeS(at: FindingPlace, plan: ShotPlan): number | null {
+  if (at.kind === 'time') return at.timeS;
+  return askedPlaces(plan).find((place) => isSamePlace(place.at, at))?.timeS ?? null;
 }

@@ -1,0 +1,125 @@
+import {
+  focusOf,
+  formatStop,
+  type FindingPlace,
+  isSimulated,
+  lateByS,
+  type LoggedHit,
+  spanWords,
+  type StopScale,
+  type Take,
+  takeMethods,
+  usableSpansOf,
+} from '@still-heron/core';
+import { methodList } from '../plan/methodPartText.js';
+import { FINDING_WORDS } from './findingText.js';
+import { HIT_WORDS } from './hitWords.js';
+import { REPAIR_WORDS } from './reportText.js';
+import { FOCUS_GRADE_WORDS, NOT_SAID, PERFORMANCE_WORDS, RING_SOURCE_WORDS, TIMECODE_SOURCE_WORDS } from './takeText.js';
+
+/** A take as a sheet tells it, with the names of its shot. */
+export interface SheetTake {
+  readonly slate: string;
+  readonly title: string;
+  readonly number: number;
+  /** ISO 8601 */
+  readonly rolledAt: string;
+  readonly take: Omit<Take, 'track'>;
+  readonly stopScale: StopScale;
+  readonly pullName: (pullId: string) => string;
+  readonly placeName: (at: FindingPlace) => string;
+}
+
+type Column = readonly [heading: string, cell: (one: SheetTake) => string];
+
+const yes = (isSo: boolean) => (isSo ? 'yes' : '');
+
+const COLUMNS: readonly Column[] = [
+  ['slate', ({ slate }) => slate],
+  ['title', ({ title }) => title],
+  ['take', ({ number }) => String(number)],
+  ['date', ({ rolledAt }) => rolledAt.slice(0, 10)],
+  ['time UTC', ({ rolledAt }) => rolledAt.slice(11, 16)],
+  ['alternate', ({ take }) => take.alternate ?? ''],
+  ['circled', ({ take }) => yes(take.isCircled)],
+  ['no good', ({ take }) => yes(take.isNoGood)],
+  ['focus', ({ take }) => wordOf(focusOf(take), FOCUS_GRADE_WORDS)],
+  ['focus by its track', ({ take }) => (take.measured ? FOCUS_GRADE_WORDS[take.measured.focus] : '')],
+  ['performance', ({ take }) => wordOf(take.performance, PERFORMANCE_WORDS)],
+  ['faults', faultsOf],
+  [
+    'use',
+    ({ take }) =>
+      usableSpansOf(take)
+        .map((span) => spanWords(span, take))
+        .join('; '),
+  ],
+  ['cut out', ({ take }) => take.focusChecks.map((span) => spanWords(span, take)).join('; ')],
+  ['repairs', ({ take }) => take.repairs.map((repair) => REPAIR_WORDS[repair]).join('; ')],
+  ['note', ({ take }) => take.note],
+  ['why it is kept', ({ take }) => take.whyKept],
+  ['length s', ({ take }) => take.durationS.toFixed(1)],
+  ['cut short', ({ take }) => yes(take.isCutShort)],
+  ['timecode', ({ take }) => take.startTimecode],
+  ['timecode from', ({ take }) => (take.startTimecode === '' ? '' : TIMECODE_SOURCE_WORDS[take.timecodeFrom])],
+  ['file', ({ take }) => take.clip],
+  ['camera', ({ take }) => take.gear.camera],
+  ['lens', ({ take }) => take.gear.lens],
+  ['focal length mm', ({ take }) => String(take.gear.focalLengthMm)],
+  ['stop', ({ take, stopScale }) => formatStop(take.gear.stop, stopScale)],
+  ['frames a second', ({ take }) => String(take.gear.captureFps)],
+  ['shot backwards', ({ take }) => yes(take.gear.isReversed)],
+  ['method', ({ take }) => methodList(takeMethods(take.gear))],
+  ['rig', ({ take }) => take.gear.rig],
+  ['wheel', ({ take }) => take.gear.wheel],
+  ['pulled by', ({ take }) => take.gear.puller],
+  ['ring', ({ take }) => RING_SOURCE_WORDS[take.ringFrom]],
+  ['simulated', ({ take }) => yes(isSimulated(take))],
+  ['predicted, of 100', ({ take }) => (take.predictedKeepRate === null ? '' : String(Math.round(take.predictedKeepRate * 100)))],
+  ['checked on', ({ take }) => take.checkedOn],
+  ['magnified, times', ({ take }) => (take.checkMagnification === null ? '' : String(take.checkMagnification))],
+];
+
+const HIT_COLUMNS: readonly (readonly [string, (one: SheetTake, hit: LoggedHit) => string])[] = [
+  ['pull to', ({ pullName }, { pullId }) => pullName(pullId)],
+  ['hit, as said', (_, { said }) => wordOf(said, HIT_WORDS)],
+  ['hit, by its track', (_, { measured }) => (measured === null ? '' : HIT_WORDS[measured])],
+  ['late by s', (_, hit) => figure(lateByS(hit))],
+  ['ring off by °', (_, { offDeg }) => figure(offDeg)],
+];
+
+/** Columns of a sheet with a line for each pull that tell the take. */
+const SHORT: readonly string[] = ['slate', 'take', 'date', 'alternate', 'focus', 'pulled by', 'simulated'];
+
+/** A sheet of takes for people: a heading, and one line a take; one fact a column, in plain words. */
+export function takesSheet(takes: readonly SheetTake[]): string[][] {
+  return [COLUMNS.map(([heading]) => heading), ...takes.map((one) => COLUMNS.map(([, cell]) => cell(one)))];
+}
+
+/** The same with one line for each pull of each take. */
+export function pullsSheet(takes: readonly SheetTake[]): string[][] {
+  const short = COLUMNS.filter(([heading]) => SHORT.includes(heading));
+  const lines = takes.flatMap((one) =>
+    one.take.hits.map((hit) => [...short.map(([, cell]) => cell(one)), ...HIT_COLUMNS.map(([, cell]) => cell(one, hit))]),
+  );
+  return [[...short, ...HIT_COLUMNS].map(([heading]) => heading), ...lines];
+}
+
+function faultsOf({ take, pullName, placeName }: SheetTake): string {
+  const atPulls = take.hits.flatMap((one) => {
+    const hit = one.said ?? one.measured;
+    return hit === null || hit === 'hit' ? [] : `${HIT_WORDS[hit]} at ${pullName(one.pullId)}`;
+  });
+  const elsewhere = take.findings.flatMap(({ at, found }) =>
+    found === 'fine' ? [] : `${FINDING_WORDS[found]}: ${placeName(at)}`,
+  );
+  return [...atPulls, ...elsewhere].join('; ');
+}
+
+function wordOf<T extends string>(value: T | null, words: Readonly<Record<T, string>>): string {
+  return value === null ? NOT_SAID : words[value];
+}
+
+function figure(value: number | null): string {
+  return value === null ? '' : value.toFixed(2);
+}
