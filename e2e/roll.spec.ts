@@ -277,3 +277,12 @@ test('without a focus track the page says where to begin', async ({ heron, page 
   await page.getByRole('link', { name: 'Make one in Pull' }).click();
   await expect(page).toHaveURL(/\/pull$/);
 });
+
+test('where nobody pulls, Roll tells when the zone is entered, and how far it is', async ({ heron, page }) => {
+  await heron.openCopy('12A');
+  await page.keyboard.press('6');
+  const zone = page.getByRole('region', { name: 'Zone' });
+  await expect(zone).toContainText('Hand cart enters the zone');
+  await expect(zone.getByTestId('roll-when')).toHaveText(/^in \d\.\d s$/);
+  await expect(zone).toContainText('m behind it');
+});

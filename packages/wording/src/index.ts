@@ -107,6 +107,8 @@ export {
   ringText,
   targetSubjectName,
   turnText,
+  zoneLabel,
+  zoneRoomText,
 } from './roll/rollText.js';
 export { chanceText, of100, takesOf100 } from './share.js';
 export { errorName, improvementCost, improvementName, progressText } from './stop/improvementText.js';

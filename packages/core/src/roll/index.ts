@@ -16,6 +16,7 @@ export {
   type UpcomingArrival,
   type UpcomingPull,
 } from './rollNow.js';
+export { type ZoneChange, type ZoneCourse, zoneCourse, type ZonePlace } from './zoneCourse.js';
 export { type HandWheel, turnWheel, WHEEL_DEG } from './simulators/handWheel.js';
 export { type Motor, type MotorLimits, restingMotor, runMotor, SIMULATED_MOTOR } from './simulators/motor.js';
 export {

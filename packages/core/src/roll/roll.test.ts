@@ -1,7 +1,17 @@
 import fc from 'fast-check';
 import { twoPeople } from '../../test/plans';
 import { ringOf } from '../kit/index';
-import { addPull, addStay, addSubject, changePull, changeStay, newPlan, type ShotPlan } from '../plan/index';
+import {
+  addPull,
+  addStay,
+  addSubject,
+  changePull,
+  changeStay,
+  newPlan,
+  setDuration,
+  setStop,
+  type ShotPlan,
+} from '../plan/index';
 import { followArrivals } from './followArrivals';
 import { focusTrack } from '../track/index';
 import { checkDeviceCommand, checkDeviceMessage } from './deviceMessages';
@@ -10,6 +20,7 @@ import { restingMotor, runMotor, SIMULATED_MOTOR } from './simulators/motor';
 import { rollClock } from './rollClock';
 import { rollCues } from './rollCues';
 import { prepareRoll } from './rollNow';
+import { zoneCourse } from './zoneCourse';
 import { turnWheel } from './simulators/handWheel';
 import { caseCount } from '../../test/caseCount';
 
@@ -301,4 +312,60 @@ test('a shot that is left to autofocus cues nothing, and shows no next pull', ()
   expect(rollCues(clocked).length).toBeGreaterThan(0);
   expect(rollCues(automatic)).toEqual([]);
   expect(prepareRoll(automatic)!.figuresAt(0).upcoming).toEqual([]);
+});
+
+describe('a shot in which nobody pulls', () => {
+  // Ines walks from 6 m to 2 m between 2 s and 8 s, on a line from the lens that is set to 3 m
+  const walkIn = (): ShotPlan => {
+    let plan = addSubject({ ...setDuration(newPlan(), 10), method: 'walk-in' }, { name: 'Ines', distanceMm: 6000 });
+    plan = addStay(plan, 'subject-1', { distanceMm: 2000, fromS: 8 });
+    plan = changeStay(plan, 'subject-1', plan.subjects[0]!.stays[0]!.id, { untilS: 2, pace: 'steady' });
+    plan = changeStay(plan, 'subject-1', plan.subjects[0]!.stays[1]!.id, { pace: 'steady' });
+    return { ...setStop(plan, 4), focusTrack: { start: { kind: 'distance', distanceMm: 3000 }, pulls: [] } };
+  };
+  /** When she is at a distance on that walk */
+  const atS = (mm: number) => 2 + ((6000 - mm) / 4000) * 6;
+
+  test('the zone is entered and left where the walk crosses its limits', () => {
+    const plan = walkIn();
+    const { nearMm, farMm } = prepareRoll(plan)!.figuresAt(0).now.zone;
+    const [enters, leaves, ...more] = zoneCourse(plan)!.changes;
+    expect(more).toEqual([]);
+    expect([enters, leaves]).toMatchObject([{ enters: true }, { enters: false }]);
+    expect(Math.abs(enters!.timeS - atS(farMm))).toBeLessThan(1.5 / plan.captureFps);
+    expect(Math.abs(leaves!.timeS - atS(nearMm))).toBeLessThan(1.5 / plan.captureFps);
+  });
+
+  test('at each moment it says how near to the limits she is, and for how long', () => {
+    const plan = walkIn();
+    const course = zoneCourse(plan)!;
+    const { nearMm, farMm } = prepareRoll(plan)!.figuresAt(0).now.zone;
+    const [before] = course.placesAt(1);
+    expect(before).toMatchObject({ subjectId: 'subject-1', isInside: false, distanceMm: 6000 });
+    expect(before!.toFarMm).toBeCloseTo(farMm - 6000, 6);
+    expect(before!.changesInS).toBeCloseTo(course.changes[0]!.timeS - 1, 9);
+    const [inside] = course.placesAt(atS(3000));
+    expect(inside).toMatchObject({ isInside: true });
+    expect(Math.abs(inside!.toNearMm - (3000 - nearMm))).toBeLessThan(20);
+    expect(course.placesAt(9.9)[0]).toMatchObject({ isInside: false, changesInS: null });
+  });
+
+  test('the zone is heard: high where it is entered, low where it is left', () => {
+    const plan = walkIn();
+    const { changes } = zoneCourse(plan)!;
+    expect(rollCues(plan).map(({ kind, way, timeS }) => [kind, way, timeS])).toEqual([
+      ['enters', 'nearer', changes[0]!.timeS],
+      ['leaves', 'farther', changes[1]!.timeS],
+    ]);
+  });
+
+  test('where somebody pulls, follows or the camera focuses, there is no such course', () => {
+    const plan = walkIn();
+    expect(zoneCourse({ ...plan, method: 'automatic' })).toBeNull();
+    expect(
+      zoneCourse({ ...plan, focusTrack: { start: { kind: 'subject', subjectId: 'subject-1', leadS: 0 }, pulls: [] } }),
+    ).toBeNull();
+    expect(zoneCourse({ ...plan, beats: [] })).toBeNull();
+    expect(zoneCourse(clocked)).toBeNull();
+  });
 });

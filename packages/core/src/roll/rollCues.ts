@@ -1,16 +1,17 @@
 import { nearSign, ringOf } from '../kit/index.js';
 import { type FocusTrack, focusTrack } from '../track/index.js';
 import { followArrivals } from './followArrivals.js';
+import { zoneCourse } from './zoneCourse.js';
 import { asRolled } from './asRolled.js';
 import type { ShotPlan } from '../plan/index.js';
 
 /** A signal by eye, by ear or by vibration. Times are plan times. */
 export interface RollCue {
-  /** null for the arrival of a subject that is followed */
+  /** null for the arrival of a subject that is followed, and where the zone is entered or left */
   readonly pullId: string | null;
   readonly timeS: number;
-  /** A count before a pull, its start, or its planned landing */
-  readonly kind: 'count' | 'start' | 'land';
+  /** A count before a pull, its start, or its planned landing. In a shot in which nobody pulls: the zone is entered or left */
+  readonly kind: 'count' | 'start' | 'land' | 'enters' | 'leaves';
   /** For a count, the remaining counts: 3, 2, 1; else 0 */
   readonly left: number;
   /** Whether the pull goes nearer or farther; the pitch tells which */
@@ -40,7 +41,19 @@ export function rollCues(planned: ShotPlan): RollCue[] {
       { pullId, timeS: endS, kind: 'land', left: 0, way },
     ];
   });
-  return [...pulls, ...arrivalCues(plan, track, towardsNear)].sort((a, b) => a.timeS - b.timeS);
+  return [...pulls, ...arrivalCues(plan, track, towardsNear), ...zoneCues(plan)].sort((a, b) => a.timeS - b.timeS);
+}
+
+/** Where nobody pulls, entering the zone sounds high and leaving it low. */
+function zoneCues(plan: ShotPlan): RollCue[] {
+  const changes = zoneCourse(plan)?.changes ?? [];
+  return changes.map(({ timeS, enters }) => ({
+    pullId: null,
+    timeS,
+    kind: enters ? 'enters' : 'leaves',
+    left: 0,
+    way: enters ? 'nearer' : 'farther',
+  }));
 }
 
 /** A followed subject arrives: the same signal as a landing, by the way in which the ring was turning. */

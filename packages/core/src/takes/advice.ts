@@ -2,16 +2,18 @@ import type { ShotPlan } from '../plan/index.js';
 import { type Correction, corrections } from './corrections.js';
 import { screenTimeS } from './editorial/frameRates.js';
 import { usableSpansOf } from './editorial/usableSpans.js';
-import { isUsable, takesOfAlternate } from './said.js';
+import { isKeptTake, isUsable, takesOfAlternate } from './said.js';
 import type { Take } from './take.js';
 
 /** Advice on whether to go again. */
 export interface NextAdvice {
   /**
    * `first`: no take yet. `move-on`: a take can be used, or the shot is one-chance. `too-short`: one can be used, but no span
-   * is as long as the goal. `change-first`: the same fault came twice and can be corrected. `go-again`: roll again unchanged
+   * is as long as the goal. `say-first`: nobody has said how a take was, and none can be used so far. `change-first`: the same fault came twice and can be corrected. `go-again`: roll again unchanged
    */
-  readonly advice: 'first' | 'move-on' | 'too-short' | 'change-first' | 'go-again';
+  readonly advice: 'first' | 'move-on' | 'too-short' | 'say-first' | 'change-first' | 'go-again';
+  /** Takes of which nobody said, and no track shows, whether they were kept */
+  readonly notSaid: number;
   /** Number of takes that can be used */
   readonly kept: number;
   /** Longest usable span of those, on screen; 0 for none */
@@ -40,12 +42,14 @@ export function adviseNext(plan: ShotPlan, all: readonly Omit<Take, 'track'>[]):
   ).sort((a, b) => b.times - a.times);
   const lengths = usable.flatMap((take) => usableSpansOf(take).map(({ fromS, toS }) => toS - fromS));
   const longestScreenS = screenTimeS(Math.max(0, ...lengths), plan.captureFps, plan.deliveryFps);
-  return { advice: adviceOf(), kept: usable.length, longestScreenS, corrections: found };
+  const notSaid = takes.filter((take) => isKeptTake(take) === null && !take.isCircled).length;
+  return { advice: adviceOf(), notSaid, kept: usable.length, longestScreenS, corrections: found };
 
   function adviceOf(): NextAdvice['advice'] {
     if (takes.length === 0) return 'first';
     const isLongEnough = longestScreenS >= (plan.goals.screenTimeS ?? 0) - LENGTH_TOLERANCE_S;
     if (plan.goals.isOneChance || (usable.length > 0 && isLongEnough)) return 'move-on';
+    if (usable.length === 0 && notSaid > 0) return 'say-first';
     if ((found[0]?.times ?? 0) >= REPEATED) return 'change-first';
     return usable.length > 0 ? 'too-short' : 'go-again';
   }

@@ -231,13 +231,20 @@ describe('go again, or move on', () => {
   });
 
   test('one usable take is enough to move on; a repeated fault is corrected first', () => {
-    expect(adviseNext(plan, [])).toEqual({ advice: 'first', kept: 0, longestScreenS: 0, corrections: [] });
+    expect(adviseNext(plan, [])).toEqual({ advice: 'first', kept: 0, notSaid: 0, longestScreenS: 0, corrections: [] });
     expect(adviseNext(plan, [late])).toMatchObject({ advice: 'go-again', kept: 0, corrections: [{ hit: 'late', times: 1 }] });
     expect(adviseNext(plan, [late, late])).toMatchObject({ advice: 'change-first', corrections: [{ times: 2 }] });
     expect(adviseNext(plan, [late, take({ focus: 'sharp' })])).toMatchObject({ advice: 'move-on', kept: 1 });
     expect(adviseNext(plan, [take({ focus: 'sharp', performance: 'poor' })]).advice).toBe('go-again');
     expect(adviseNext(plan, [take({ focus: 'soft', isCircled: true })]).advice).toBe('move-on');
     expect(adviseNext(setGoals(plan, { isOneChance: true }), [late]).advice).toBe('move-on');
+  });
+
+  test('a take of which nobody said asks for that before it is judged', () => {
+    expect(adviseNext(plan, [take()])).toMatchObject({ advice: 'say-first', notSaid: 1 });
+    expect(adviseNext(plan, [take({ focus: 'soft' }), take()])).toMatchObject({ advice: 'say-first', notSaid: 1 });
+    expect(adviseNext(plan, [take(), take({ focus: 'sharp' })])).toMatchObject({ advice: 'move-on', notSaid: 1 });
+    expect(adviseNext(plan, [take({ isNoGood: true })])).toMatchObject({ advice: 'go-again', notSaid: 0 });
   });
 
   test('a take of a plan passes the check, and knows what it was shot with', () => {

@@ -24,7 +24,7 @@ export {
   type SubjectFrames,
   type TrackSamples,
 } from './pullVerdict.js';
-export { sharpSpans, zoneSpans } from './zoneSpans.js';
+export { framesOf, sharpSpans, zoneSpans } from './zoneSpans.js';
 export {
   type BlockedPlan,
   BLOCKING_MOVE_IDS,

@@ -2,12 +2,15 @@ import {
   type CueTrigger,
   formatDistance,
   formatDistanceFigure,
+  formatGap,
   type FocusTarget,
   type RingFigure,
   type ShotPlan,
   type UnitSystem,
   type UpcomingPull,
+  type ZonePlace,
 } from '@still-heron/core';
+import { subjectName } from '../names.js';
 
 /** Degrees for the hand: whole, below ten with a decimal. */
 export function degreesText(deg: number): string {
@@ -61,4 +64,18 @@ export function cueText({ trigger, cue }: Pick<UpcomingPull, 'trigger' | 'cue'>)
 /** Countdown in tenths of a second, never negative. */
 export function countdownText(seconds: number): string {
   return Math.max(0, seconds).toFixed(1);
+}
+
+/** What becomes of somebody and the zone: "Ines enters the zone", "Ines stays in the zone". */
+export function zoneLabel({ subjectId, isInside, changesInS }: ZonePlace, plan: Pick<ShotPlan, 'subjects'>): string {
+  const [stays, changes] = isInside ? ['stays in', 'leaves'] : ['stays outside', 'enters'];
+  return `${subjectName(plan, subjectId)} ${changesInS === null ? stays : changes} the zone`;
+}
+
+/** Room to the limits of the zone: "0.42 m to its near limit, 0.80 m to its far one", "0.30 m in front of it". */
+export function zoneRoomText({ toNearMm, toFarMm }: ZonePlace, units: UnitSystem): string {
+  if (toNearMm < 0) return `${formatGap(-toNearMm, units)} in front of it`;
+  if (toFarMm < 0) return `${formatGap(-toFarMm, units)} behind it`;
+  const far = toFarMm === Infinity ? 'no far limit' : `${formatGap(toFarMm, units)} to its far one`;
+  return `${formatGap(toNearMm, units)} to its near limit, ${far}`;
 }

@@ -92,7 +92,7 @@ function lateBy(hit: MarkHit, lateS: number | null): string {
 
 /** Advice after a take, in a sentence. */
 export function adviceText(
-  { advice, kept, longestScreenS }: NextAdvice,
+  { advice, kept, notSaid, longestScreenS }: NextAdvice,
   takes: number,
   planned: number | null,
 ): Pick<SentencePart, 'tone' | 'text'> {
@@ -109,6 +109,11 @@ export function adviceText(
       return {
         tone: 'edge',
         text: `Go again for length: the longest sharp stretch gives ${longestScreenS.toFixed(1)} s on screen, and the plan needs more.`,
+      };
+    case 'say-first':
+      return {
+        tone: 'plain',
+        text: `Nobody has said how ${notSaid === 1 && takes === 1 ? 'take 1 was' : `${notSaid} of ${counted(takes, 'take')} ${notSaid === 1 ? 'was' : 'were'}`}.`,
       };
     case 'change-first':
       return { tone: 'edge', text: `Change something first: take ${takes}${of} had the same fault again.` };

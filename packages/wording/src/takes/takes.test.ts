@@ -110,7 +110,10 @@ test('advice after a take', () => {
   expect(text([late, late])).toBe('Change something first: take 2 of 3 planned had the same fault again.');
   expect(text([late, { ...empty, focus: 'sharp' }])).toBe('Move on: 1 of 2 takes can be used.');
   expect(text([late], setGoals(plan, { isOneChance: true }))).toBe('It happened once. Move on.');
-  const next = { advice: 'too-short' as const, kept: 1, longestScreenS: 4.25, corrections: [] };
+  expect(text([empty])).toBe('Nobody has said how take 1 was.');
+  expect(text([late, empty])).toBe('Nobody has said how 1 of 2 takes was.');
+  expect(text([empty, empty])).toBe('Nobody has said how 2 of 2 takes were.');
+  const next = { advice: 'too-short' as const, notSaid: 0, kept: 1, longestScreenS: 4.25, corrections: [] };
   expect(adviceText(next, 2, 3)).toEqual({
     tone: 'edge',
     text: 'Go again for length: the longest sharp stretch gives 4.3 s on screen, and the plan needs more.',

@@ -6,6 +6,8 @@ import {
   type PreparedRoll,
   type ShotPlan,
   type UnitSystem,
+  zoneCourse,
+  type ZonePlace,
 } from '@still-heron/core';
 import {
   countdownText,
@@ -16,8 +18,11 @@ import {
   subjectName,
   turnText,
   targetSubjectName,
+  zoneLabel,
+  zoneRoomText,
 } from '@still-heron/wording';
 import clsx from 'clsx';
+import { useMemo } from 'react';
 import type { RollMoment } from './rollEngine';
 import styles from './RollFigures.module.css';
 
@@ -37,6 +42,8 @@ export function RollState({ plan, ready, moment, ringDeg, units, isAlone }: Prop
   const shown = ringDeg === null ? now : ready.figureOf(ringDeg, moment.planS);
   const { figure, unit } = figureAndUnit(shown.distanceMm, units);
   const [next] = coming;
+  const course = useMemo(() => zoneCourse(plan), [plan]);
+  const places = course && moment.planS < plan.durationS ? course.placesAt(moment.planS) : [];
   return (
     <div className={clsx(styles.rollFigures, isAlone && styles.isAlone)}>
       {!isAlone && (
@@ -53,7 +60,8 @@ export function RollState({ plan, ready, moment, ringDeg, units, isAlone }: Prop
       )}
       {arrival && <Arrival arrival={arrival} plan={plan} units={units} />}
       {!arrival && next && <Next pull={next} plan={plan} moment={moment} units={units} />}
-      {!arrival && !next && (
+      {!arrival && !next && places.length > 0 && <InZone places={places} plan={plan} units={units} />}
+      {!arrival && !next && places.length === 0 && (
         <section className={styles.rollNext} aria-label="Next">
           <span className={styles.rollLabel}>next</span>
           <p className={styles.rollNone}>{nothingNext(plan, moment.planS)}</p>
@@ -83,6 +91,36 @@ function Arrival({ arrival: { subjectId, markId, to, arrivesInS }, plan, units }
         in {countdownText(arrivesInS)} s
       </p>
       <p className={styles.rollWords}>follow until then, {ringText(to, plan, units)}</p>
+    </section>
+  );
+}
+
+interface InZoneProps {
+  readonly places: readonly ZonePlace[];
+  readonly plan: ShotPlan;
+  readonly units: UnitSystem;
+}
+
+/** Where nobody pulls: who enters or leaves the zone next, and how near everybody is to its limits. */
+function InZone({ places, plan, units }: InZoneProps) {
+  const [first, ...others] = places;
+  return (
+    <section className={clsx(styles.rollNext, first!.isInside ? styles.isInZone : styles.isOutside)} aria-label="Zone">
+      <span className={styles.rollLabel}>{zoneLabel(first!, plan)}</span>
+      <p className={styles.rollTarget} data-testid="roll-zone">
+        {first!.isInside ? 'in' : 'out'}
+      </p>
+      {first!.changesInS !== null && (
+        <p className={styles.rollWhen} data-testid="roll-when">
+          in {countdownText(first!.changesInS)} s
+        </p>
+      )}
+      <p className={styles.rollWords}>{zoneRoomText(first!, units)}</p>
+      {others.map((place) => (
+        <p key={place.subjectId} className={styles.rollWords}>
+          {zoneLabel(place, plan)}: {zoneRoomText(place, units)}
+        </p>
+      ))}
     </section>
   );
 }

@@ -2,10 +2,12 @@ import type { RollCue } from '@still-heron/core';
 
 /** Pitch in Hz by direction: high for nearer, low for farther. */
 const PITCHES = { nearer: 880, farther: 392 } as const;
-const LENGTHS_S = { count: 0.05, start: 0.22, land: 0.07 } as const;
-const LOUDNESS = { count: 0.25, start: 0.5, land: 0.35 } as const;
-/** Time between the two tones of a landing. */
-const SECOND_STROKE_S = 0.11;
+const LENGTHS_S = { count: 0.05, start: 0.22, land: 0.07, enters: 0.12, leaves: 0.12 } as const;
+const LOUDNESS = { count: 0.25, start: 0.5, land: 0.35, enters: 0.4, leaves: 0.5 } as const;
+/** Signals of two tones: a landing, and the zone entered or left. */
+const TWICE: readonly RollCue['kind'][] = ['land', 'enters', 'leaves'];
+/** Time from the first of two tones to the second, after the first has ended. */
+const REST_S = 0.04;
 const RISE_S = 0.005;
 
 /** Sounds of a roll. They are scheduled ahead on the audio clock. */
@@ -41,7 +43,7 @@ export function cueSounds(): CueSounds {
       if (context.state !== 'running') return void context.resume();
       const atS = Math.max(context.currentTime, heardNowS(context) + inS);
       stroke(PITCHES[way], atS, LENGTHS_S[kind], LOUDNESS[kind]);
-      if (kind === 'land') stroke(PITCHES[way], atS + SECOND_STROKE_S, LENGTHS_S.land, LOUDNESS.land);
+      if (TWICE.includes(kind)) stroke(PITCHES[way], atS + LENGTHS_S[kind] + REST_S, LENGTHS_S[kind], LOUDNESS[kind]);
     },
     hush: () => {
       for (const tone of playing) tone.stop();
