@@ -63,6 +63,7 @@ test('the log of a production is paged, searched, filtered and sorted, and shows
   await expect(told).toContainText(/by puller.*Bohdan.*67 %.*30.*Ines.*67 %.*30/s);
   await expect(told.getByRole('img', { name: /predicted.*over 60 takes/ })).toBeVisible();
   await expect(told).toContainText('pulls 0.25 s late, spread 0.11 s (60 measured)');
+  await expect(page.getByRole('region', { name: 'Before anyone leaves' })).toContainText('Every shot has what it needs.');
   await rows(page).first().getByRole('link').click();
   await expect(page).toHaveURL(/\/shots\/.*\/takes$/);
 });

@@ -7,6 +7,7 @@ import type {
   TakePageView,
   TakeRowView,
   TakeView,
+  WrapUpView,
 } from '@still-heron/contract';
 import { newTake, packTrack, type Take } from '@still-heron/core';
 import { DATABASE } from '../src/database/tokens';
@@ -343,6 +344,27 @@ describe('what takes tell', () => {
     const { takes } = (await server.request.get(path).query({ method: `${gear.method} fixed` })).body as TakePageView;
     expect(takes.map(({ number }) => number)).toEqual([1]);
   });
+});
+
+test('before anyone leaves: which shots have what they need, and what the others lack', async () => {
+  const { shot, productionId } = await demoShot();
+  const second = await makeShot(server, productionId, demo('9C'));
+  const third = await makeShot(server, productionId, { ...demo('9A'), slate: '9B' });
+  await log(shot, { focus: 'sharp' });
+  await log(second, { focus: 'soft' });
+  await log(second, { focus: 'sharp', ringFrom: 'simulated-motor' });
+  const wrap = async () =>
+    ((await server.request.get(`/api/productions/${productionId}/takes/wrap-up`).expect(200)).body as WrapUpView[]).map(
+      ({ slate, state, takes: count }) => [slate, state, count],
+    );
+  expect(await wrap()).toEqual([
+    ['4B', 'done', 1],
+    ['9C', 'none', 1],
+    ['9B', 'not-shot', 0],
+  ]);
+  await log(third);
+  expect((await wrap())[2]).toEqual(['9B', 'not-said', 1]);
+  await server.request.get(`/api/productions/${randomUUID()}/takes/wrap-up`).expect(404);
 });
 
 describe('what leaves the house', () => {

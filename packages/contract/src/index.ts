@@ -35,7 +35,16 @@ export {
   SLATE,
   TITLE,
 } from './shots.js';
-export { CreateTake, LoggedTakeView, SaveTake, TakePageView, TakeRevisionView, TakeRowView, TakeView } from './takes.js';
+export {
+  CreateTake,
+  LoggedTakeView,
+  SaveTake,
+  TakePageView,
+  TakeRevisionView,
+  TakeRowView,
+  TakeView,
+  WrapUpView,
+} from './takes.js';
 export { CalibrationView, KeptView, LensUseView, StatisticsView } from './statistics.js';
 export { BeatRateView, KeepRateView, MAX_TRIALS_PER_REQUEST, StopRateView } from './stop.js';
 export { JoinRoll, type JoinedView, RollEnd, RollCueMessage, RollView, RollWheel, ROLL_RATES, CueEventView } from './roll.js';

@@ -1,5 +1,5 @@
 import { ApiProperty } from '@nestjs/swagger';
-import type { Take } from '@still-heron/core';
+import { type Take, WRAP_STATES, type WrapState, type WrapUp } from '@still-heron/core';
 import { Described, Moment, Optional, TakeDocument, Uuid, Version } from './fields.js';
 
 export class CreateTake {
@@ -68,4 +68,22 @@ export class TakeRevisionView {
   replacedAt!: string;
   @Described('TakeWithoutTrack')
   take!: Omit<Take, 'track'>;
+}
+
+/** What a shot still lacks before its set is left. */
+export class WrapUpView implements WrapUp {
+  @ApiProperty({ type: String })
+  shotId!: string;
+  @ApiProperty({ type: String })
+  slate!: string;
+  @ApiProperty({ type: String })
+  title!: string;
+  @ApiProperty({ enum: WRAP_STATES })
+  state!: WrapState;
+  @ApiProperty({ type: Number, description: 'Takes of the alternate that is shown, without those of a simulator' })
+  takes!: number;
+  @ApiProperty({ type: Number, description: 'Longest usable span on the screen, in s' })
+  longestScreenS!: number;
+  @ApiProperty({ type: Number, nullable: true, description: 'The span that is wanted, in s' })
+  wantedScreenS!: number | null;
 }

@@ -136,6 +136,7 @@ export { FINDING_WORDS, findingFaultText, findingPlaceText, findingTimeText, tak
 export { HIT_WORDS } from './takes/hitWords.js';
 export { differingTakesText, type Imported, importedText } from './takes/importText.js';
 export { pullsSheet, type SheetTake, takesSheet } from './takes/takesSheet.js';
+export { wrapUpSentence, wrapUpText } from './takes/wrapUpText.js';
 export { takeChangesText } from './takes/takeChangesText.js';
 export {
   NO_TAKES,

@@ -23,6 +23,7 @@ import {
   TakeRowView,
   TakeView,
   UNIT_SYSTEMS,
+  WrapUpView,
 } from '@still-heron/contract';
 import { FINDINGS, FOCUS_GRADES } from '@still-heron/core';
 import { Gone } from '../http/gone.js';
@@ -136,6 +137,12 @@ export class TakesController {
     const withSimulated = choiceFrom('simulated', simulated, ['true']) !== null;
     const pdf = await this.takes.report(productionId, { shotId: shotFrom(shot), units: printed, withSimulated, signal });
     return new StreamableFile(pdf, { type: 'application/pdf' });
+  }
+
+  @Get('productions/:productionId/takes/wrap-up')
+  @ApiOkResponse({ type: [WrapUpView], description: 'What each shot still lacks before anyone leaves, in shooting order' })
+  wrapUp(@Param('productionId', ProductionId) productionId: string, @Gone() signal: AbortSignal): Promise<WrapUpView[]> {
+    return this.takes.wrapUp(productionId, signal);
   }
 
   @Get('lens-use')

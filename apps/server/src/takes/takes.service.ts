@@ -8,6 +8,7 @@ import type {
   TakeRevisionView,
   TakeRowView,
   TakeView,
+  WrapUpView,
 } from '@still-heron/contract';
 import { checkTake, PlanError, type Take, type UnitSystem, upgradeTake } from '@still-heron/core';
 import { notFound, RequestProblem, versionConflict } from '../http/request-problem.js';
@@ -15,6 +16,7 @@ import { ProductionsService } from '../productions/productions.service.js';
 import { ShotsService } from '../shots/shots.service.js';
 import { Pool } from '../work/pool.js';
 import { REPORT } from './report/reportTask.js';
+import { WRAP_UP } from './wrapUpTask.js';
 import { type LogOrder, type PageRange, type TakeFilter, type TakeRow, TakesRepository } from './takes.repository.js';
 
 const HOUR_MS = 3_600_000;
@@ -150,6 +152,19 @@ export class TakesService implements OnModuleInit, OnModuleDestroy {
       if (lines.length > 0) shots.push({ slate, title, plan, lines });
     }
     return this.pool.run(REPORT, { production: name, units, madeAtMs: Date.now(), shots }, signal);
+  }
+
+  /** What each shot of a production still lacks, in shooting order. @throws {RequestProblem} 404; 422, 503 as the pool */
+  async wrapUp(productionId: string, signal: AbortSignal): Promise<WrapUpView[]> {
+    await this.productions.find(productionId);
+    const all = await this.shotsOf(productionId, null);
+    const shots = [];
+    for (const { id, plan } of all) {
+      if (signal.aborted) throw RequestProblem.of(499, '', 'given-up', {});
+      shots.push({ plan, lines: await this.repository.lines(id, false) });
+    }
+    const found = await this.pool.run(WRAP_UP, { shots }, signal);
+    return all.map(({ id, slate, title }, index) => ({ shotId: id, slate, title, ...found[index]! }));
   }
 
   /** Shots of a production in order, or the one that is asked for. */

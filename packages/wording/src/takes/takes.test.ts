@@ -8,10 +8,13 @@ import {
   type RingTrack,
   setGoals,
   type Take,
+  WRAP_STATES,
+  type WrapState,
 } from '@still-heron/core';
 import { twoPeople } from '../../../core/test/plans';
 import { findingFaultText, findingPlaceText, findingTimeText, takeFaultText } from './findingText';
 import { takeChangesText } from './takeChangesText';
+import { wrapUpSentence, wrapUpText } from './wrapUpText';
 import { adviceText, correctionText, faultText, focusText, hitDisputeText, logText, takeVerdictText } from './takeText';
 
 const plan = changePull(twoPeople(), 'pull-1', { startS: 4, durationS: 1 });
@@ -149,4 +152,20 @@ describe('the verdict on a take', () => {
     expect(takeVerdictText(kept, plan, 'metric')).toBe('Kept: every mark hit.');
     expect(takeVerdictText({ ...kept, isKept: false }, plan, 'metric')).toBe('Soft in places; nothing can be used.');
   });
+});
+
+test('what shots still lack before anyone leaves', () => {
+  const text = (state: WrapState, takes = 3) => wrapUpText({ state, takes, longestScreenS: 4.25, wantedScreenS: 6 });
+  expect(WRAP_STATES.map((state) => text(state))).toEqual([
+    'it could happen once, and no take can be used',
+    'none of 3 takes can be used',
+    'the longest sharp stretch gives 4.3 s on screen, and 6.0 s are wanted',
+    'nobody has said how its 3 takes were',
+    'not shot yet',
+    'done',
+  ]);
+  expect([text('none', 1), text('not-said', 1)]).toEqual(['its take can’t be used', 'nobody has said how its take was']);
+  expect(wrapUpSentence(['done', 'none', 'done'])).toBe('2 of 3 shots have what they need.');
+  expect(wrapUpSentence(['done', 'lost'])).toBe('1 of 2 shots has what it needs.');
+  expect(wrapUpSentence(['done'])).toBe('Every shot has what it needs.');
 });

@@ -14,6 +14,7 @@ import { LogFilters } from './LogFilters';
 import { LogList } from './LogList';
 import { isNarrowed, type LogQuery, printLogQuery, readLogQuery, requestOfLog } from './logQuery';
 import { LogStatistics } from './LogStatistics';
+import { WrapUp } from './WrapUp';
 import textStyles from '../../ui/text.module.css';
 import barStyles from '../../ui/frame/bars.module.css';
 import layoutStyles from '../../ui/layout.module.css';
@@ -70,6 +71,7 @@ export function LogPage() {
             <LogList page={log.data} query={query} isNarrowed={isNarrowed(query)} onPage={(page) => change({ page })} />
           </div>
           <aside data-testid="side" className={layoutStyles.side} aria-label="What the takes show">
+            <WrapUp productionId={productionId} />
             <TakesExchange productionId={productionId} shot={null} />
             <LogStatistics statistics={statistics.data} />
           </aside>

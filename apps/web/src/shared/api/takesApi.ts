@@ -6,6 +6,7 @@ import type {
   TakeRevisionView,
   TakeRowView,
   TakeView,
+  WrapUpView,
 } from '@still-heron/contract';
 import type { Take } from '@still-heron/core';
 import { api } from './api';
@@ -33,6 +34,11 @@ export const takesApi = api.enhanceEndpoints({ addTagTypes: ['Takes', 'Log'] }).
     statistics: build.query<StatisticsView, { productionId: string; withSimulated: boolean }>({
       query: ({ productionId, withSimulated }) =>
         `productions/${productionId}/takes/statistics${withSimulated ? '?simulated=true' : ''}`,
+      providesTags: ['Log'],
+    }),
+    /** What each shot still lacks */
+    wrapUp: build.query<WrapUpView[], string>({
+      query: (productionId) => `productions/${productionId}/takes/wrap-up`,
       providesTags: ['Log'],
     }),
     lensUse: build.query<LensUseView[], void>({ query: () => 'lens-use', providesTags: ['Log'] }),
@@ -69,6 +75,7 @@ export const {
   useTakeQuery,
   useLazyTakeQuery,
   useTakeLogQuery,
+  useWrapUpQuery,
   useLensUseQuery,
   useStatisticsQuery,
   useLazyWholeTakesQuery,

@@ -1,0 +1,24 @@
+import { type ShotPlan, upgradeTake, type Take, wrapUp, type WrapUp } from '@still-heron/core';
+import type { Task } from '../work/task.js';
+
+/** Shots with their takes, in a form that is handed to another thread quickly. */
+export interface WrapUpOrder {
+  readonly shots: readonly {
+    readonly plan: ShotPlan;
+    /** Its takes as lines of JSON: number and take */
+    readonly lines: Uint8Array;
+  }[];
+}
+
+export const WRAP_UP: Task<WrapUpOrder, WrapUp[]> = {
+  name: 'wrap-up',
+  run: ({ shots }) => shots.map(({ plan, lines }) => wrapUp(plan, takesOf(lines))),
+};
+
+function takesOf(lines: Uint8Array): Omit<Take, 'track'>[] {
+  return Buffer.from(lines)
+    .toString()
+    .split('\n')
+    .filter((line) => line !== '')
+    .map((line) => upgradeTake((JSON.parse(line) as { take: unknown }).take) as Omit<Take, 'track'>);
+}
