@@ -2,7 +2,7 @@ import type { ShotPlan } from '../plan/index.js';
 import { type Correction, corrections } from './corrections.js';
 import { screenTimeS } from './editorial/frameRates.js';
 import { usableSpansOf } from './editorial/usableSpans.js';
-import { isKeptTake, isUsable, takesOfAlternate } from './said.js';
+import { isKeptTake, isSimulated, isUsable, takesOfAlternate } from './said.js';
 import type { Take } from './take.js';
 
 /** Advice on whether to go again. */
@@ -12,6 +12,8 @@ export interface NextAdvice {
    * is as long as the goal. `say-first`: nobody has said how a take was, and none can be used so far. `change-first`: the same fault came twice and can be corrected. `go-again`: roll again unchanged
    */
   readonly advice: 'first' | 'move-on' | 'too-short' | 'say-first' | 'change-first' | 'go-again';
+  /** Number of takes that count */
+  readonly takes: number;
   /** Takes of which nobody said, and no track shows, whether they were kept */
   readonly notSaid: number;
   /** Number of takes that can be used */
@@ -29,12 +31,14 @@ const LENGTH_TOLERANCE_S = 0.05;
 
 /**
  * Advises to go again or to move on, from usable takes, their length on screen, and repeated faults. Of a shot with alternates only takes of the
- * one that is shown count.
+ * one that is shown count, and those of a simulator only while there are no others.
  *
  * @param all - latest last
  */
 export function adviseNext(plan: ShotPlan, all: readonly Omit<Take, 'track'>[]): NextAdvice {
-  const takes = takesOfAlternate(plan, all);
+  const mine = takesOfAlternate(plan, all);
+  const real = mine.filter((take) => !isSimulated(take));
+  const takes = real.length > 0 ? real : mine;
   const usable = takes.filter(isUsable);
   const found = corrections(
     plan,
@@ -43,7 +47,7 @@ export function adviseNext(plan: ShotPlan, all: readonly Omit<Take, 'track'>[]):
   const lengths = usable.flatMap((take) => usableSpansOf(take).map(({ fromS, toS }) => toS - fromS));
   const longestScreenS = screenTimeS(Math.max(0, ...lengths), plan.captureFps, plan.deliveryFps);
   const notSaid = takes.filter((take) => isKeptTake(take) === null && !take.isCircled).length;
-  return { advice: adviceOf(), notSaid, kept: usable.length, longestScreenS, corrections: found };
+  return { advice: adviceOf(), takes: takes.length, notSaid, kept: usable.length, longestScreenS, corrections: found };
 
   function adviceOf(): NextAdvice['advice'] {
     if (takes.length === 0) return 'first';

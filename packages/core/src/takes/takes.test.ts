@@ -231,7 +231,7 @@ describe('go again, or move on', () => {
   });
 
   test('one usable take is enough to move on; a repeated fault is corrected first', () => {
-    expect(adviseNext(plan, [])).toEqual({ advice: 'first', kept: 0, notSaid: 0, longestScreenS: 0, corrections: [] });
+    expect(adviseNext(plan, [])).toEqual({ advice: 'first', takes: 0, kept: 0, notSaid: 0, longestScreenS: 0, corrections: [] });
     expect(adviseNext(plan, [late])).toMatchObject({ advice: 'go-again', kept: 0, corrections: [{ hit: 'late', times: 1 }] });
     expect(adviseNext(plan, [late, late])).toMatchObject({ advice: 'change-first', corrections: [{ times: 2 }] });
     expect(adviseNext(plan, [late, take({ focus: 'sharp' })])).toMatchObject({ advice: 'move-on', kept: 1 });
@@ -245,6 +245,12 @@ describe('go again, or move on', () => {
     expect(adviseNext(plan, [take({ focus: 'soft' }), take()])).toMatchObject({ advice: 'say-first', notSaid: 1 });
     expect(adviseNext(plan, [take(), take({ focus: 'sharp' })])).toMatchObject({ advice: 'move-on', notSaid: 1 });
     expect(adviseNext(plan, [take({ isNoGood: true })])).toMatchObject({ advice: 'go-again', notSaid: 0 });
+  });
+
+  test('takes of a simulator count only while there are no others', () => {
+    const rehearsed = take({ ringFrom: 'on-screen', focus: 'sharp' });
+    expect(adviseNext(plan, [rehearsed])).toMatchObject({ advice: 'move-on', takes: 1, kept: 1 });
+    expect(adviseNext(plan, [rehearsed, take({ focus: 'soft' })])).toMatchObject({ advice: 'go-again', takes: 1, kept: 0 });
   });
 
   test('a take of a plan passes the check, and knows what it was shot with', () => {

@@ -92,8 +92,7 @@ function lateBy(hit: MarkHit, lateS: number | null): string {
 
 /** Advice after a take, in a sentence. */
 export function adviceText(
-  { advice, kept, notSaid, longestScreenS }: NextAdvice,
-  takes: number,
+  { advice, takes, kept, notSaid, longestScreenS }: NextAdvice,
   planned: number | null,
 ): Pick<SentencePart, 'tone' | 'text'> {
   const of = planned === null ? '' : ` of ${planned} planned`;

@@ -107,7 +107,7 @@ test('a log in a sentence: what nobody said counts neither way', () => {
 
 test('advice after a take', () => {
   const late = { ...empty, hits: hits.slice(0, 1), focus: 'soft' as const };
-  const text = (takes: readonly Take[], of = plan) => adviceText(adviseNext(of, takes), takes.length, 3).text;
+  const text = (takes: readonly Take[], of = plan) => adviceText(adviseNext(of, takes), 3).text;
   expect(text([])).toBe('No take yet; 3 planned.');
   expect(text([late])).toBe('Go again: take 1 of 3 planned, none can be used yet.');
   expect(text([late, late])).toBe('Change something first: take 2 of 3 planned had the same fault again.');
@@ -116,8 +116,8 @@ test('advice after a take', () => {
   expect(text([empty])).toBe('Nobody has said how take 1 was.');
   expect(text([late, empty])).toBe('Nobody has said how 1 of 2 takes was.');
   expect(text([empty, empty])).toBe('Nobody has said how 2 of 2 takes were.');
-  const next = { advice: 'too-short' as const, notSaid: 0, kept: 1, longestScreenS: 4.25, corrections: [] };
-  expect(adviceText(next, 2, 3)).toEqual({
+  const next = { advice: 'too-short' as const, takes: 2, notSaid: 0, kept: 1, longestScreenS: 4.25, corrections: [] };
+  expect(adviceText(next, 3)).toEqual({
     tone: 'edge',
     text: 'Go again for length: the longest sharp stretch gives 4.3 s on screen, and the plan needs more.',
   });

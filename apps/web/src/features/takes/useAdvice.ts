@@ -1,5 +1,5 @@
 import type { TakeRowView } from '@still-heron/contract';
-import { adviseNext, type NextAdvice, type ShotPlan, shotTime, takesOfAlternate } from '@still-heron/core';
+import { adviseNext, type NextAdvice, type ShotPlan, shotTime } from '@still-heron/core';
 import { adviceText } from '@still-heron/wording';
 import { useMemo } from 'react';
 import { useKeepRate } from '../shot/useKeepRate';
@@ -19,13 +19,5 @@ export function useAdvice(
       ),
     [plan, takes],
   );
-  const count = useMemo(
-    () =>
-      takesOfAlternate(
-        plan,
-        takes.map(({ take }) => take),
-      ).length,
-    [plan, takes],
-  );
-  return { next, ...adviceText(next, count, planned) };
+  return { next, ...adviceText(next, planned) };
 }
