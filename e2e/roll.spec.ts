@@ -84,6 +84,7 @@ test('a whole set-up: rehearsed by taps, rolled with the simulated wheel, logged
   await page.keyboard.press('Space');
   const after = page.getByRole('region', { name: 'After the take' });
   await expect(after).toContainText('late at B by');
+  await expect(after).toContainText(/Look first at (Old Tam|Ines), \d\d:\d\d:\d\d:\d\d\./);
   await expect(after.getByRole('heading', { name: 'Take 1' })).toBeVisible();
   await expect(page.getByTestId('back-to-start')).toHaveText(/^Back to A: .* (ring|wheel) \d+(\.\d)?°\.$/);
   // log it
@@ -231,7 +232,9 @@ test('slow practice is judged and not logged; only the next cue can be shown', a
   await expect(page.getByTestId('roll-now'))
     .toBeHidden()
     .catch(() => null);
-  await page.getByRole('radio', { name: '50 %' }).click();
+  // the steps above the speed move it down when they come
+  await expect(page.getByRole('list', { name: 'Before the take' })).toBeVisible();
+  await page.getByRole('radio', { name: '50 %' }).check();
   await page.getByRole('button', { name: /Practise at 50 %/ }).click();
   await untilRoll(page, 0.1);
   const startedMs = Date.now();

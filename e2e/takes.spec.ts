@@ -127,6 +127,7 @@ test('a crew’s loop: twelve takes by keys, three put right, one restored, expo
   await expect(fault(3)).toContainText('camera jumped');
   // take 4 is left as it was
   await page.getByRole('button', { name: 'Change take 4' }).click();
+  await expect(page.getByRole('button', { name: 'Save take 4 T' })).toBeVisible();
   await page.keyboard.type('h');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('button', { name: 'Log take 13 T' })).toBeVisible();

@@ -132,7 +132,14 @@ export {
   inLensDataUnit,
   lensDataReadText,
 } from './takes/takeText.js';
-export { FINDING_WORDS, findingFaultText, findingPlaceText, findingTimeText, takeFaultText } from './takes/findingText.js';
+export {
+  FINDING_WORDS,
+  findingFaultText,
+  findingPlaceText,
+  findingTimeText,
+  lookFirstText,
+  takeFaultText,
+} from './takes/findingText.js';
 export { HIT_WORDS } from './takes/hitWords.js';
 export { differingTakesText, type Imported, importedText } from './takes/importText.js';
 export { pullsSheet, type SheetTake, takesSheet } from './takes/takesSheet.js';

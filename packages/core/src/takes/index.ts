@@ -63,3 +63,4 @@ export { type VttCue, webVtt } from './editorial/webvtt.js';
 export { readTakeTime, takeTimeText } from './takeTime.js';
 export { compareTakes, type ComparedTake, type KnownTake } from './importTakes.js';
 export { WRAP_STATES, type WrapState, type WrapUp, wrapUp } from './wrapUp.js';
+export { type LookAt, lookFirst } from './lookFirst.js';

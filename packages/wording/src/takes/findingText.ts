@@ -4,8 +4,10 @@ import {
   formatTime,
   hitOf,
   type LoggedFinding,
+  type LookAt,
   type ShotPlan,
   type Take,
+  takeTimeText,
   type UnitSystem,
 } from '@still-heron/core';
 import { subjectName } from '../names.js';
@@ -58,4 +60,15 @@ export function takeFaultText({ hits, findings }: Pick<Take, 'hits' | 'findings'
   if (pulls.length === 0) return findings.length > 0 ? 'no fault' : '';
   const isHit = (pullId: string) => hits.some((one) => one.pullId === pullId && hitOf(one) === 'hit');
   return pulls.every(({ id }) => isHit(id)) ? 'every mark hit' : 'marks not said';
+}
+
+/** What to look at when a take is checked: "Look first at the key moment of Ines, 7.0 s; then at Old Tam, 2.3 s." Empty for nothing. */
+export function lookFirstText(moments: readonly LookAt[], plan: ShotPlan, take: Pick<Take, 'startTimecode' | 'gear'>): string {
+  const named = moments.map(({ at, timeS }) => {
+    const beat = plan.beats.find(({ id }) => id === at.beatId);
+    const who = beat ? subjectName(plan, beat.subjectId) : 'a deleted span';
+    return `${at.kind === 'key-moment' ? `the key moment of ${who}` : who}, ${takeTimeText(timeS, take)}`;
+  });
+  if (named.length === 0) return '';
+  return `Look first at ${named.join('; then at ')}.`;
 }

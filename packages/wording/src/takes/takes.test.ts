@@ -12,7 +12,7 @@ import {
   type WrapState,
 } from '@still-heron/core';
 import { twoPeople } from '../../../core/test/plans';
-import { findingFaultText, findingPlaceText, findingTimeText, takeFaultText } from './findingText';
+import { findingFaultText, findingPlaceText, findingTimeText, lookFirstText, takeFaultText } from './findingText';
 import { takeChangesText } from './takeChangesText';
 import { wrapUpSentence, wrapUpText } from './wrapUpText';
 import { adviceText, correctionText, faultText, focusText, hitDisputeText, logText, takeVerdictText } from './takeText';
@@ -168,4 +168,17 @@ test('what shots still lack before anyone leaves', () => {
   expect(wrapUpSentence(['done', 'none', 'done'])).toBe('2 of 3 shots have what they need.');
   expect(wrapUpSentence(['done', 'lost'])).toBe('1 of 2 shots has what it needs.');
   expect(wrapUpSentence(['done'])).toBe('Every shot has what it needs.');
+});
+
+test('what to look at when a take is checked, in its timecode if it has one', () => {
+  const [beat] = plan.beats;
+  const who = plan.subjects.find(({ id }) => id === beat!.subjectId)!.name;
+  const moments = [
+    { at: { kind: 'key-moment' as const, beatId: beat!.id }, timeS: 7 },
+    { at: { kind: 'beat' as const, beatId: beat!.id }, timeS: 2.25 },
+  ];
+  expect(lookFirstText(moments, plan, empty)).toBe(`Look first at the key moment of ${who}, 7.0 s; then at ${who}, 2.3 s.`);
+  const slated = { ...empty, startTimecode: '10:00:00:00' };
+  expect(lookFirstText(moments.slice(0, 1), plan, slated)).toBe(`Look first at the key moment of ${who}, 10:00:07:00.`);
+  expect(lookFirstText([], plan, empty)).toBe('');
 });

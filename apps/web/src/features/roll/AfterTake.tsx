@@ -1,11 +1,12 @@
 import { type UnitSystem, verdictOf } from '@still-heron/core';
-import { takeVerdictText, refusalText, KEPT_INPUT } from '@still-heron/wording';
+import { KEPT_INPUT, refusalText, takeVerdictText } from '@still-heron/wording';
 import { useNotices } from '../../ui/notices/notices';
 import { useMemo, useState, useSyncExternalStore } from 'react';
 import { problemOf } from '../../shared/api/api';
 import { useSaveTakeMutation } from '../../shared/api/takesApi';
 import { useKeys } from '../../shared/keys/useKeys';
 import { type Draft, draftOf, takeOfDraft } from '../takes/draft';
+import { LookFirst } from '../takes/LookFirst';
 import { TakeChart } from '../takes/TakeChart';
 import { TakeForm } from '../takes/TakeForm';
 import type { FinishedRoll } from './rollEngine';
@@ -59,6 +60,7 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
           <TakeChart plan={plan} verdict={verdict} take={ended.take} pace={ended.pace} units={units} />
         </>
       )}
+      {!isPractice && <LookFirst plan={plan} take={ended.take} pace={ended.pace} />}
       {isPractice && <PracticeEnd ended={ended} onDone={onDone} />}
       {!isPractice && logged && (
         <TakeForm

@@ -26,6 +26,7 @@ import { useRevisionQuery } from '../../shared/api/revisionsApi';
 import { useSaveTakeMutation, useTakeQuery } from '../../shared/api/takesApi';
 import { askForFile, parseCsv } from '../../shared/files/csv';
 import { ProblemList } from '../../ui/ProblemList';
+import { LookFirst } from './LookFirst';
 import { TakeChart } from './TakeChart';
 import { TakeHistory } from './TakeHistory';
 import { Button } from '../../ui/Button';
@@ -103,6 +104,7 @@ export function TakeDetail({ shotId, plan, units, row }: Props) {
           ))}
         </p>
       )}
+      <LookFirst plan={then} take={take} />
       <TakeOrigin take={take} />
       <TakeHistory shotId={shotId} row={row} take={take} />
       {problems && <ProblemList title="The file was not read" problems={problems} onClose={() => setProblems(null)} />}
