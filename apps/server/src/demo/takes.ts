@@ -12,6 +12,7 @@ import {
   ringOf,
   setStop,
   type ShotPlan,
+  stopAt,
   type Take,
 } from '@still-heron/core';
 
@@ -59,13 +60,20 @@ export interface DemoTake {
  */
 export function demoTakes(planOf: (slate: string) => ShotPlan | undefined): DemoTake[] {
   const uniform = evenly(7);
+  const rates = new Map<string, number>();
+  const rateOf = (slate: string, plan: ShotPlan): number => {
+    const key = `${slate} ${stopAt(plan.optics, 0)}`;
+    const rate = rates.get(key) ?? keepRate(plan, { takes: TRIALS, seed: 1 }).keepRate;
+    rates.set(key, rate);
+    return rate;
+  };
   return DAYS.flatMap(({ slate, from, puller, stops, isSimulated = false }) => {
     const planned = planOf(slate);
     if (!planned) return [];
     const startMs = Date.parse(from);
     return stops.map((stop, index): DemoTake => {
       const plan = setStop(planned, stop);
-      const { keepRate: predicted } = keepRate(plan, { takes: TRIALS, seed: 1 });
+      const predicted = rateOf(slate, plan);
       const fresh = newTake(plan, 1);
       const take = { ...fresh, predictedKeepRate: predicted, gear: { ...fresh.gear, puller } };
       const rolled = isSimulated ? turned(plan, take, uniform) : seen(plan, take, uniform() < predicted, uniform);

@@ -55,7 +55,10 @@ export interface AskedPlace {
 /** Arrivals of who is followed, beats and key moments of the alternate that is shown: places that the log can ask about, in order of time. */
 export function askedPlaces(plan: ShotPlan): AskedPlace[] {
   const track = focusTrack(plan, ringOf(plan.optics.lens));
-  const arrivals = track ? followArrivals(plan, track) : [];
+  // one who comes to a mark twice is asked about once, at the first time
+  const arrivals = (track ? followArrivals(plan, track) : []).filter(
+    (one, index, all) => all.findIndex((other) => other.subjectId === one.subjectId && other.markId === one.markId) === index,
+  );
   const beats = activeBeats(plan).filter(({ requirement }) => requirement !== 'none');
   return [
     ...arrivals.map(({ timeS, subjectId, markId }) => ({ timeS, at: { kind: 'arrival' as const, subjectId, markId } })),

@@ -124,6 +124,26 @@ describe('places that the log asks about', () => {
     ]);
   });
 
+  test('one who comes to a mark twice is asked about once', () => {
+    const plan = followed();
+    const subjects = plan.subjects.map((subject) => {
+      const [first, second] = subject.stays;
+      if (subject.id !== 'subject-2') return subject;
+      const stays = [
+        { ...first!, id: 'stay-a', markId: 'mark-1', fromS: 0, untilS: 1 },
+        { ...second!, id: 'stay-b', markId: 'mark-2', fromS: 3, untilS: 4 },
+        { ...second!, id: 'stay-c', markId: 'mark-1', fromS: 6, untilS: 7 },
+        { ...second!, id: 'stay-d', markId: 'mark-2', fromS: 9, untilS: 10 },
+      ];
+      return { ...subject, stays };
+    });
+    const arrivals = askedPlaces({ ...plan, subjects }).filter(({ at }) => at.kind === 'arrival');
+    expect(arrivals.map(({ timeS, at }) => [timeS, at.kind === 'arrival' && at.markId])).toEqual([
+      [3, 'mark-2'],
+      [6, 'mark-1'],
+    ]);
+  });
+
   test('each kind of place has faults of its own, and each can be logged', () => {
     const places = askedPlaces(followed());
     const findings = [...places.map(({ at }) => at), { kind: 'time' as const, timeS: 2.5 }].flatMap((at) =>

@@ -14,6 +14,7 @@ import {
   readTakesJson,
   readTakesTable,
   retime,
+  rollClock,
   type ShotPlan,
   TAKES_FORMAT,
   takesJson,
@@ -167,7 +168,7 @@ function takeCues(views: readonly LoggedTakeView[], planOf: TakesFileContext['pl
       }),
       ...(plan ? take.findings : []).flatMap(({ at, found }) => {
         if (found === 'fine') return [];
-        const timeS = placeTimeS(at, plan!);
+        const timeS = placeTimeS(at, plan!, take);
         return timeS === null ? [] : [cue(timeS, timeS + FAULT_S, `${FINDING_WORDS[found]}: ${findingPlaceText(at, plan!)}`)];
       }),
     ];
@@ -177,7 +178,9 @@ function takeCues(views: readonly LoggedTakeView[], planOf: TakesFileContext['pl
 /** A fault at a place is shown for this long. */
 const FAULT_S = 2;
 
-function placeTimeS(at: FindingPlace, plan: ShotPlan): number | null {
+/** Time of a place in the take: a pull that waited for its cue makes what follows later. */
+function placeTimeS(at: FindingPlace, plan: ShotPlan, { cues }: LoggedTakeView['take']): number | null {
   if (at.kind === 'time') return at.timeS;
-  return askedPlaces(plan).find((place) => isSamePlace(place.at, at))?.timeS ?? null;
+  const place = askedPlaces(plan).find((one) => isSamePlace(one.at, at));
+  return place ? rollClock(plan, cues).realSAt(place.timeS) : null;
 }
