@@ -1,6 +1,5 @@
 import type { PullVerdict, ShotPlan } from '@still-heron/core';
 import { useMemo, useSyncExternalStore } from 'react';
-import { withTheDrag } from '../../shared/gestures/dragging';
 import { useAppSelector } from '../../shared/store/hooks';
 import { evaluator } from '../../shared/workers/evaluator';
 import { selectPlan } from './shotSlice';
@@ -13,11 +12,7 @@ export interface PlanVerdict {
 
 /** Newest verdict of the open shot with its plan. During a drag it may be that of an earlier step. Null before the first. */
 export function useVerdict(): PlanVerdict | null {
-  const answer = useSyncExternalStore(subscribe, evaluator.latest);
+  const answer = useSyncExternalStore(evaluator.subscribe, evaluator.latest);
   const isOpen = useAppSelector((state) => selectPlan(state) !== null);
   return useMemo(() => (isOpen && answer ? { plan: answer.key, verdict: answer.result } : null), [isOpen, answer]);
-}
-
-function subscribe(listener: () => void): () => void {
-  return evaluator.subscribe(withTheDrag(listener));
 }

@@ -16,25 +16,6 @@ export const dragging = {
   },
 };
 
-/**
- * Calls a listener of something that is worked out elsewhere. During a drag it is called in the next frame, after the pointer has moved: one
- * drawing a frame then shows the edit and what was worked out. Otherwise it is called at once.
- *
- * @returns a listener to subscribe with
- */
-export function withTheDrag(listener: () => void): () => void {
-  let isDue = false;
-  return () => {
-    if (!isDragging) return listener();
-    if (isDue) return;
-    isDue = true;
-    requestAnimationFrame(() => {
-      isDue = false;
-      listener();
-    });
-  };
-}
-
 /** The hand rests when nothing has changed for this long. */
 const REST_MS = 180;
 
