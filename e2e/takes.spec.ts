@@ -132,6 +132,15 @@ test('a crew’s loop: twelve takes by keys, three put right, one restored, expo
   await page.keyboard.press('Escape');
   await expect(page.getByRole('button', { name: 'Log take 13 T' })).toBeVisible();
   await expect(fault(4)).toContainText('overshot at D');
+  // what is said of the next take is not lost by a look at another one
+  const overshot = page.getByRole('radiogroup', { name: 'How D was hit' }).getByRole('radio', { name: 'overshot' });
+  await overshot.click();
+  await page.getByRole('button', { name: 'Change take 2' }).click();
+  await page.getByRole('button', { name: 'Leave it as it was Esc' }).click();
+  await expect(page.getByRole('button', { name: 'Log take 13 T' })).toBeVisible();
+  await expect(overshot).toBeChecked();
+  await overshot.click();
+  await expect(overshot).not.toBeChecked();
   // its history says what was changed, and brings it back
   await page.getByRole('button', { name: 'Check take 3' }).click();
   await expect(page.getByRole('region', { name: 'Changes of take 3' })).toContainText('other faults, in and out');

@@ -17,21 +17,25 @@ interface Props {
   readonly plan: ShotPlan;
   readonly units: UnitSystem;
   readonly number: number;
+  /** Kept by the page: a look at another take, or a take of another device, must not lose it */
+  readonly draft: Draft;
+  readonly onDraft: (draft: Draft) => void;
 }
 
 /** A take that was not rolled here: what is said of it, and then the log. */
-export function NewTake({ shotId, plan, units, number }: Props) {
+export function NewTake({ shotId, plan, units, number, draft, onDraft }: Props) {
   const store = useAppStore();
   const notices = useNotices();
   const [logTake, { isLoading }] = useLogTakeMutation();
-  const [draft, setDraft] = useState<Draft>(freshDraft);
+  // each take begins at its first mark
+  const [logged, setLogged] = useState(0);
   const [asks, setAsks] = useState(false);
   const rate = useKeepRate()?.rate ?? null;
   const pullIds = useMemo(() => plan.focusTrack.pulls.map(({ id }) => id), [plan]);
   const empty = useMemo(() => newTake(plan, 1), [plan]);
   const change = (next: Draft) => {
     setAsks(false);
-    setDraft(next);
+    onDraft(next);
   };
 
   async function log(): Promise<void> {
@@ -42,12 +46,15 @@ export function NewTake({ shotId, plan, units, number }: Props) {
     const planVersion = selectSaving(store.getState()).baseVersion;
     const take = takeOfDraft(draft, { ...empty, planVersion, gear, predictedKeepRate: rate?.keepRate ?? null });
     const { error } = await logTake({ shotId, rolledAt: new Date().toISOString(), take });
-    if (error) notices.fail(refusalText(`Take ${number} was not logged`, problemOf(error).body, KEPT_INPUT));
+    if (error) return notices.fail(refusalText(`Take ${number} was not logged`, problemOf(error).body, KEPT_INPUT));
+    change(freshDraft());
+    setLogged(logged + 1);
   }
   useKeys('t', () => void log());
 
   return (
     <TakeForm
+      key={logged}
       draft={draft}
       plan={plan}
       units={units}

@@ -10,6 +10,7 @@ import { selectProductionId } from '../shot/savingSlice';
 import { selectDocument, selectPlan } from '../shot/shotSlice';
 import { useUnits } from '../../shared/useUnits';
 import { Corrections } from './Corrections';
+import { type Draft, freshDraft } from './draft';
 import { EditorialPanel } from './EditorialPanel';
 import { LoggedTake } from './LoggedTake';
 import { MeasuredErrorsPanel } from './MeasuredErrorsPanel';
@@ -42,6 +43,7 @@ function Log({ shotId, plan, takes }: Props) {
   const slate = useAppSelector((state) => selectDocument(state)?.slate ?? '');
   const { next, tone, text } = useAdvice(plan, takes);
   const [openId, setOpenId] = useState<string | null>(null);
+  const [draft, setDraft] = useState<Draft>(freshDraft);
   const number = (takes.at(-1)?.number ?? 0) + 1;
   return (
     <div className={layoutStyles.stepPage}>
@@ -50,7 +52,7 @@ function Log({ shotId, plan, takes }: Props) {
           <span className={clsx(!(tone === 'plain') && textStyles[`tone-${tone}`])}>{text}</span>
         </p>
         {openId === null ? (
-          <NewTake key={number} shotId={shotId} plan={plan} units={units} number={number} />
+          <NewTake shotId={shotId} plan={plan} units={units} number={number} draft={draft} onDraft={setDraft} />
         ) : (
           <LoggedTake key={openId} id={openId} shotId={shotId} units={units} plan={plan} onDone={() => setOpenId(null)} />
         )}
