@@ -2,15 +2,19 @@ import fc from 'fast-check';
 import { twoPeople } from '../../test/plans';
 import { ringOf } from '../kit/index';
 import {
+  addLandmark,
   addPull,
   addStay,
   addSubject,
+  changeLandmark,
   changePull,
   changeStay,
+  hiddenRunsOf,
   newPlan,
   setDuration,
   setStop,
   type ShotPlan,
+  startFloor,
 } from '../plan/index';
 import { followArrivals } from './followArrivals';
 import { focusTrack } from '../track/index';
@@ -348,6 +352,18 @@ describe('a shot in which nobody pulls', () => {
     expect(inside).toMatchObject({ isInside: true });
     expect(Math.abs(inside!.toNearMm - (3000 - nearMm))).toBeLessThan(20);
     expect(course.placesAt(9.9)[0]).toMatchObject({ isInside: false, changesInS: null });
+  });
+
+  test('somebody hidden for a moment has not left the zone', () => {
+    const plan = walkIn();
+    // a wall between the lens and Ines, which she walks out from behind
+    const drawn = startFloor(plan);
+    const { camera } = drawn.floor!;
+    const wall = addLandmark(drawn, 'box', 'wall', { xMm: camera[0]!.xMm + 1000, yMm: camera[0]!.yMm });
+    const [landmark] = wall.floor!.landmarks;
+    const hidden = changeLandmark(wall, landmark!.id, { tallMm: 3000, widthMm: 1000, depthMm: 1000 });
+    expect(hiddenRunsOf(hidden, 'subject-1').length).toBeGreaterThan(0);
+    expect(zoneCourse(hidden)!.changes).toEqual(zoneCourse(drawn)!.changes);
   });
 
   test('the zone is heard: high where it is entered, low where it is left', () => {

@@ -1,5 +1,5 @@
-import { activeBeats, methodsOf, type ShotPlan } from '../plan/index.js';
-import { framesOf, sharpSpans } from '../verdict/index.js';
+import { activeBeats, methodsOf, type ShotPlan, spansWhere } from '../plan/index.js';
+import { framesOf } from '../verdict/index.js';
 
 /** Where somebody is in the zone at a moment. */
 export interface ZonePlace {
@@ -29,7 +29,7 @@ export interface ZoneCourse {
 }
 
 /**
- * Who is in the zone, and when it is entered and left, by the plan.
+ * Who is in the zone, and when it is entered and left, by the plan. Somebody hidden from the lens is still in it or outside it.
  *
  * @returns null for a shot in which the ring is turned or the camera focuses, or in which nobody must be sharp
  */
@@ -40,7 +40,8 @@ export function zoneCourse(plan: ShotPlan): ZoneCourse | null {
   const required = new Set(activeBeats(plan).flatMap((beat) => (beat.requirement === 'sharp' ? beat.subjectId : [])));
   const courses = plan.subjects.flatMap((subject) => {
     const frames = required.has(subject.id) ? framesOf(plan, subject) : null;
-    return frames ? [{ subjectId: subject.id, frames, inside: sharpSpans(frames.subject, plan) }] : [];
+    if (!frames) return [];
+    return [{ subjectId: subject.id, frames, inside: spansWhere(plan, (frame) => frames.subject.sharp[frame] === 1) }];
   });
   if (courses.length === 0) return null;
   const { captureFps, durationS } = plan;
@@ -56,15 +57,16 @@ export function zoneCourse(plan: ShotPlan): ZoneCourse | null {
     changes,
     placesAt(timeS) {
       return courses
-        .flatMap(({ subjectId, frames: { line, subject }, inside }): ZonePlace[] => {
-          const frame = Math.min(Math.max(Math.round(timeS * captureFps), 0), line.timesS.length - 1);
+        .flatMap(({ subjectId, frames: { line, subject } }): ZonePlace[] => {
+          // the frame that is on at that time
+          const frame = Math.min(Math.max(Math.floor(timeS * captureFps + 1e-6), 0), line.timesS.length - 1);
           const distanceMm = subject.distanceMm[frame]!;
           if (Number.isNaN(distanceMm)) return [];
           const next = changes.find((change) => change.subjectId === subjectId && change.timeS > timeS);
           return [
             {
               subjectId,
-              isInside: inside.some(({ fromS, untilS }) => fromS <= timeS && (timeS < untilS || untilS >= durationS)),
+              isInside: subject.sharp[frame] === 1,
               distanceMm,
               toNearMm: distanceMm - line.nearMm[frame]!,
               toFarMm: line.farMm[frame]! - distanceMm,
