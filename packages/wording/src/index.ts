@@ -120,7 +120,6 @@ export {
   FOCUS_GRADE_WORDS,
   faultText,
   focusText,
-  hitDisputeText,
   hitMeasuredText,
   logText,
   NOT_SAID,
@@ -138,6 +137,7 @@ export {
   findingPlaceText,
   findingTimeText,
   lookFirstText,
+  type PlaceNames,
   takeFaultText,
 } from './takes/findingText.js';
 export { HIT_WORDS } from './takes/hitWords.js';
@@ -147,7 +147,6 @@ export { wrapUpSentence, wrapUpText } from './takes/wrapUpText.js';
 export { takeChangesText } from './takes/takeChangesText.js';
 export {
   NO_TAKES,
-  type PlaceNames,
   REPAIR_WORDS,
   reportFrameRates,
   reportSpan,

@@ -47,6 +47,25 @@ export function findingFaultText(findings: readonly LoggedFinding[], plan: ShotP
     .join('; ');
 }
 
+/** Names of places of a take, as its shot has them. */
+export interface PlaceNames {
+  /** Target of a pull */
+  readonly pullName: (pullId: string) => string;
+  /** Another place at which something was found */
+  readonly placeName: (at: FindingPlace) => string;
+}
+
+/** Every fault of a take: "in front at B", "camera jumped: 3.3 s". */
+export function faultLines({ hits, findings }: Pick<Take, 'hits' | 'findings'>, { pullName, placeName }: PlaceNames): string[] {
+  return [
+    ...hits.flatMap((one) => {
+      const hit = hitOf(one);
+      return hit === null || hit === 'hit' ? [] : `${HIT_WORDS[hit]} at ${pullName(one.pullId)}`;
+    }),
+    ...findings.flatMap(({ at, found }) => (found === 'fine' ? [] : `${FINDING_WORDS[found]}: ${placeName(at)}`)),
+  ];
+}
+
 /** A fault at a time of a take: "camera jumped at 3.3 s". */
 export function findingTimeText(found: Finding, timeS: number): string {
   return `${FINDING_WORDS[found]} at ${formatTime(timeS)}`;

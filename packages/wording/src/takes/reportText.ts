@@ -1,10 +1,7 @@
 import {
-  type FindingPlace,
   formatStop,
   frameRateFigures,
-  hitOf,
   isSimulated,
-  type MarkHit,
   type RankedSpan,
   type Repair,
   screenTimeS,
@@ -14,8 +11,7 @@ import {
   usableSpansOf,
 } from '@still-heron/core';
 import { counted } from '../figure.js';
-import { FINDING_WORDS } from './findingText.js';
-import { HIT_WORDS } from './hitWords.js';
+import { faultLines, type PlaceNames } from './findingText.js';
 import { focusText, TIMECODE_SOURCE_WORDS } from './takeText.js';
 
 /** How a take was repaired in the edit. */
@@ -75,31 +71,17 @@ export function reportTakeHead(number: number, take: Omit<Take, 'track'>): strin
   return parts.filter(Boolean).join(', ');
 }
 
-/** Names of places of a take, as its shot has them. */
-export interface PlaceNames {
-  /** Target of a pull */
-  readonly pullName: (pullId: string) => string;
-  /** Another place at which something was found */
-  readonly placeName: (at: FindingPlace) => string;
-}
-
 /** Details of a take, one line each. */
-export function reportTakeLines(take: Omit<Take, 'track'>, stopScale: StopScale, { pullName, placeName }: PlaceNames): string[] {
+export function reportTakeLines(take: Omit<Take, 'track'>, stopScale: StopScale, names: PlaceNames): string[] {
   const { gear, focusChecks, repairs } = take;
   const spans = (list: readonly Parameters<typeof spanWords>[0][]) => list.map((span) => spanWords(span, take)).join('; ');
   const usable = usableSpansOf(take);
-  const faults = take.hits.flatMap((one) => {
-    const hit = hitOf(one);
-    return hit === null || hit === 'hit' ? [] : faultLine(hit, pullName(one.pullId));
-  });
-  const elsewhere = take.findings.flatMap(({ at, found }) =>
-    found === 'fine' ? [] : `${FINDING_WORDS[found]}: ${placeName(at)}`,
-  );
+  const faults = faultLines(take, names);
   const lines = [
     `${gear.lens}, ${formatStop(gear.stop, stopScale)}, ${gear.camera}${gear.puller ? `, pulled by ${gear.puller}` : ''}`,
     usable.length > 0 && `use ${spans(usable)}`,
     focusChecks.length > 0 && `cut out ${spans([...focusChecks])}: focus check`,
-    faults.length + elsewhere.length > 0 && `focus: ${[...faults, ...elsewhere].join(', ')}`,
+    faults.length > 0 && `focus: ${faults.join(', ')}`,
     take.clip && `file ${take.clip}`,
     take.startTimecode && `timecode ${take.startTimecode}, ${TIMECODE_SOURCE_WORDS[take.timecodeFrom]}`,
     repairs.length > 0 && `repairs: ${repairs.map((repair) => REPAIR_WORDS[repair]).join(', ')}`,
@@ -108,8 +90,4 @@ export function reportTakeLines(take: Omit<Take, 'track'>, stopScale: StopScale,
     take.checkedOn && `checked on ${take.checkedOn}${take.checkMagnification ? ` at ${take.checkMagnification} ×` : ''}`,
   ];
   return lines.filter((line): line is string => Boolean(line));
-}
-
-function faultLine(hit: MarkHit, at: string): string {
-  return `${HIT_WORDS[hit]} at ${at}`;
 }

@@ -46,11 +46,6 @@ export const TIMECODE_SOURCE_WORDS: Readonly<Record<TimecodeSource, string>> = {
 /** Nobody said, and no track shows, whether a take was sharp. */
 export const NOT_SAID = 'not said';
 
-/** What the track shows where a person says something else: "by its track late"; empty where both agree. */
-export function hitDisputeText({ said, measured }: Pick<LoggedHit, 'said' | 'measured'>): string {
-  return said === null || measured === null || said === measured ? '' : `by its track ${HIT_WORDS[measured]}`;
-}
-
 /** What the track shows of a pull: "by its track late by 0.4 s". */
 export function hitMeasuredText(one: Pick<LoggedHit, 'measured' | 'lateS' | 'landsLateS'>): string {
   const { measured, lateS, landsLateS } = one;

@@ -15,7 +15,7 @@ import { twoPeople } from '../../../core/test/plans';
 import { findingFaultText, findingPlaceText, findingTimeText, lookFirstText, takeFaultText } from './findingText';
 import { takeChangesText } from './takeChangesText';
 import { wrapUpSentence, wrapUpText } from './wrapUpText';
-import { adviceText, correctionText, faultText, focusText, hitDisputeText, logText, takeVerdictText } from './takeText';
+import { adviceText, correctionText, faultText, focusText, hitMeasuredText, logText, takeVerdictText } from './takeText';
 
 const plan = changePull(twoPeople(), 'pull-1', { startS: 4, durationS: 1 });
 const empty = newTake(plan, 4);
@@ -49,8 +49,9 @@ test('what a person says stands beside what the track shows', () => {
     { focus: 'usable' as const, measured: null },
   ].map(focusText);
   expect(texts).toEqual(['not said', 'sharp by its track', 'sharp', 'soft, by its track sharp', 'usable']);
-  expect(hitDisputeText({ said: 'hit', measured: 'in-front' })).toBe('by its track in front');
-  expect(hitDisputeText({ said: null, measured: 'late' })).toBe('');
+  expect(hitMeasuredText({ ...NOT_MEASURED, measured: 'in-front' })).toBe('by its track in front');
+  expect(hitMeasuredText({ ...NOT_MEASURED, measured: 'late', lateS: 0.42 })).toBe('by its track late by 0.4 s');
+  expect(hitMeasuredText({ ...NOT_MEASURED, measured: null })).toBe('');
 });
 
 test('faults at other places name who, where and when', () => {

@@ -1,7 +1,6 @@
 import {
   focusOf,
   formatStop,
-  type FindingPlace,
   isSimulated,
   lateByS,
   type LoggedHit,
@@ -12,13 +11,13 @@ import {
   usableSpansOf,
 } from '@still-heron/core';
 import { methodList } from '../plan/methodPartText.js';
-import { FINDING_WORDS } from './findingText.js';
+import { faultLines, type PlaceNames } from './findingText.js';
 import { HIT_WORDS } from './hitWords.js';
 import { REPAIR_WORDS } from './reportText.js';
 import { FOCUS_GRADE_WORDS, NOT_SAID, PERFORMANCE_WORDS, RING_SOURCE_WORDS, TIMECODE_SOURCE_WORDS } from './takeText.js';
 
 /** A take as a sheet tells it, with the names of its shot. */
-export interface SheetTake {
+export interface SheetTake extends PlaceNames {
   readonly slate: string;
   readonly title: string;
   readonly number: number;
@@ -26,8 +25,6 @@ export interface SheetTake {
   readonly rolledAt: string;
   readonly take: Omit<Take, 'track'>;
   readonly stopScale: StopScale;
-  readonly pullName: (pullId: string) => string;
-  readonly placeName: (at: FindingPlace) => string;
 }
 
 type Column = readonly [heading: string, cell: (one: SheetTake) => string];
@@ -46,7 +43,7 @@ const COLUMNS: readonly Column[] = [
   ['focus', ({ take }) => wordOf(focusOf(take), FOCUS_GRADE_WORDS)],
   ['focus by its track', ({ take }) => (take.measured ? FOCUS_GRADE_WORDS[take.measured.focus] : '')],
   ['performance', ({ take }) => wordOf(take.performance, PERFORMANCE_WORDS)],
-  ['faults', faultsOf],
+  ['faults', (one) => faultLines(one.take, one).join('; ')],
   [
     'use',
     ({ take }) =>
@@ -103,17 +100,6 @@ export function pullsSheet(takes: readonly SheetTake[]): string[][] {
     one.take.hits.map((hit) => [...short.map(([, cell]) => cell(one)), ...HIT_COLUMNS.map(([, cell]) => cell(one, hit))]),
   );
   return [[...short, ...HIT_COLUMNS].map(([heading]) => heading), ...lines];
-}
-
-function faultsOf({ take, pullName, placeName }: SheetTake): string {
-  const atPulls = take.hits.flatMap((one) => {
-    const hit = one.said ?? one.measured;
-    return hit === null || hit === 'hit' ? [] : `${HIT_WORDS[hit]} at ${pullName(one.pullId)}`;
-  });
-  const elsewhere = take.findings.flatMap(({ at, found }) =>
-    found === 'fine' ? [] : `${FINDING_WORDS[found]}: ${placeName(at)}`,
-  );
-  return [...atPulls, ...elsewhere].join('; ');
 }
 
 function wordOf<T extends string>(value: T | null, words: Readonly<Record<T, string>>): string {
