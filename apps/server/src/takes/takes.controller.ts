@@ -28,7 +28,7 @@ import {
 import { FINDINGS, FOCUS_GRADES } from '@still-heron/core';
 import { Gone } from '../http/gone.js';
 import { choiceFrom, ProductionId, ShotId, TakeId, versionFrom, wholeFrom } from '../http/validation.js';
-import { LOG_ORDERS } from './takes.repository.js';
+import { LOG_ORDERS } from './logFilter.js';
 import { StatisticsService } from './statistics.service.js';
 import { TakesService } from './takes.service.js';
 

@@ -1,64 +1,15 @@
 import { setImmediate } from 'node:timers/promises';
 import { Inject, Injectable } from '@nestjs/common';
 import type { Take } from '@still-heron/core';
-import {
-  and,
-  arrayContains,
-  asc,
-  count,
-  desc,
-  eq,
-  gt,
-  inArray,
-  isNotNull,
-  isNull,
-  lt,
-  notInArray,
-  or,
-  sql,
-  type SQL,
-} from 'drizzle-orm';
+import { and, asc, count, desc, eq, gt, inArray, isNotNull, isNull, lt, notInArray, sql } from 'drizzle-orm';
 import { DATABASE } from '../database/tokens.js';
 import type { Database } from '../database/database.js';
 import { shots, takeRevisions, takes } from '../database/schema.js';
+import { conditionsOf, type LogOrder, ORDERS, type PageRange, type TakeFilter } from './logFilter.js';
 import { columnsOf } from './takeColumns.js';
 
 export type TakeRow = Pick<typeof takes.$inferSelect, 'id' | 'shotId' | 'number' | 'rolledAt' | 'take' | 'version'> & {
   readonly hasTrack: boolean;
-};
-
-/** Filters of the log. */
-export interface TakeFilter {
-  /** Text in slate, title or note */
-  readonly search: string;
-  readonly isCircled: boolean | null;
-  /** A grade; `not-said` for takes of which nobody said and no track shows it */
-  readonly focus: string | null;
-  /** A fault at a pull or elsewhere, such as `late` */
-  readonly fault: string | null;
-  /** Takes by a simulator alone, or those of them left out */
-  readonly isSimulated: boolean | null;
-  /** Name of a lens; null for any */
-  readonly lens: string | null;
-  readonly method: string | null;
-  readonly puller: string | null;
-}
-
-/** Sort orders of the log. */
-export const LOG_ORDERS = ['newest', 'oldest', 'likeliest', 'unlikeliest'] as const;
-export type LogOrder = (typeof LOG_ORDERS)[number];
-
-/** Rows of a page of the log. */
-export interface PageRange {
-  readonly limit: number;
-  readonly offset: number;
-}
-
-const ORDERS: Readonly<Record<LogOrder, readonly SQL[]>> = {
-  newest: [desc(takes.rolledAt), desc(takes.number)],
-  oldest: [asc(takes.rolledAt), asc(takes.number)],
-  likeliest: [sql`${takes.predictedKeepRate} desc nulls last`, desc(takes.rolledAt)],
-  unlikeliest: [sql`${takes.predictedKeepRate} asc nulls last`, desc(takes.rolledAt)],
 };
 
 /** Takes that are read with one statement: other requests have their turn between. */
@@ -267,29 +218,4 @@ export class TakesRepository {
     const shotOf = new Map(known.map((shot) => [shot.id, shot]));
     return { rows: rows.map((row) => ({ ...row, ...shotOf.get(row.shotId)!, id: row.id })), total: all!.total };
   }
-}
-
-function conditionsOf(
-  { search, isCircled, isSimulated, focus, fault, lens, method, puller }: TakeFilter,
-  known: readonly { readonly id: string; readonly slate: string; readonly title: string }[],
-): (SQL | undefined)[] {
-  const words = search.toLowerCase();
-  const named = known.filter(({ slate, title }) => `${slate} ${title}`.toLowerCase().includes(words)).map(({ id }) => id);
-  const inNote = sql`strpos(lower(${takes.take}->>'note'), ${words}) > 0`;
-  const found = named.length === 0 ? inNote : or(inArray(takes.shotId, named), inNote);
-  return [
-    search === '' ? undefined : found,
-    isCircled === null ? undefined : eq(takes.isCircled, isCircled),
-    isSimulated === null ? undefined : eq(takes.isSimulated, isSimulated),
-    focusIs(focus),
-    lens === null ? undefined : eq(takes.lens, lens),
-    method === null ? undefined : eq(takes.method, method),
-    puller === null ? undefined : eq(takes.puller, puller),
-    fault === null ? undefined : arrayContains(takes.faults, [fault]),
-  ];
-}
-
-function focusIs(focus: string | null): SQL | undefined {
-  if (focus === null) return undefined;
-  return focus === 'not-said' ? isNull(takes.focus) : eq(takes.focus, focus);
 }

@@ -17,7 +17,8 @@ import { ShotsService } from '../shots/shots.service.js';
 import { Pool } from '../work/pool.js';
 import { REPORT } from './report/reportTask.js';
 import { WRAP_UP } from './wrapUpTask.js';
-import { type LogOrder, type PageRange, type TakeFilter, type TakeRow, TakesRepository } from './takes.repository.js';
+import type { LogOrder, PageRange, TakeFilter } from './logFilter.js';
+import { type TakeRow, TakesRepository } from './takes.repository.js';
 
 const HOUR_MS = 3_600_000;
 /** A deletion can be undone for this long. */

@@ -1,5 +1,6 @@
-import { type ShotPlan, upgradeTake, type Take, wrapUp, type WrapUp } from '@still-heron/core';
+import { type ShotPlan, wrapUp, type WrapUp } from '@still-heron/core';
 import type { Task } from '../work/task.js';
+import { takeLines } from './takeLines.js';
 
 /** Shots with their takes, in a form that is handed to another thread quickly. */
 export interface WrapUpOrder {
@@ -12,13 +13,11 @@ export interface WrapUpOrder {
 
 export const WRAP_UP: Task<WrapUpOrder, WrapUp[]> = {
   name: 'wrap-up',
-  run: ({ shots }) => shots.map(({ plan, lines }) => wrapUp(plan, takesOf(lines))),
+  run: ({ shots }) =>
+    shots.map(({ plan, lines }) =>
+      wrapUp(
+        plan,
+        takeLines(lines).map(({ take }) => take),
+      ),
+    ),
 };
-
-function takesOf(lines: Uint8Array): Omit<Take, 'track'>[] {
-  return Buffer.from(lines)
-    .toString()
-    .split('\n')
-    .filter((line) => line !== '')
-    .map((line) => upgradeTake((JSON.parse(line) as { take: unknown }).take) as Omit<Take, 'track'>);
-}

@@ -1,6 +1,7 @@
-import { type ShotPlan, type Take, type UnitSystem, upgradeTake } from '@still-heron/core';
+import type { ShotPlan, UnitSystem } from '@still-heron/core';
 import { findingPlaceText, type PlaceNames, pullTargetText } from '@still-heron/wording';
 import type { Task } from '../../work/task.js';
+import { takeLines } from '../takeLines.js';
 import type { ReportedShot } from './report.js';
 
 /** What a report is made of, in a form that is handed to another thread quickly. */
@@ -19,25 +20,12 @@ export interface ReportOrder {
   }[];
 }
 
-/** A line of a report's takes. */
-export interface ReportLine {
-  readonly number: number;
-  readonly take: Omit<Take, 'track'>;
-}
-
 export const REPORT: Task<ReportOrder, Uint8Array> = { name: 'report', run: report };
 
 /** The editor's report as a PDF. */
 async function report({ production, units, madeAtMs, shots }: ReportOrder): Promise<Uint8Array> {
   const reported = shots.map(({ slate, title, plan, lines }): ReportedShot => {
-    const takes = Buffer.from(lines)
-      .toString()
-      .split('\n')
-      .filter((line) => line !== '')
-      .map((line) => {
-        const { number, take } = JSON.parse(line) as ReportLine;
-        return { number, take: upgradeTake(take) as Omit<Take, 'track'> };
-      });
+    const takes = takeLines(lines);
     const { captureFps, deliveryFps } = plan;
     const names: PlaceNames = {
       pullName: (pullId) => pullTargetText(pullId, plan, units),
