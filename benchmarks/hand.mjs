@@ -81,7 +81,7 @@ async function dragged(browser, address, productionId, { name, plan, pullId, per
   ];
 }
 
-/** How long the page's own thread has worked so far, in its processor time: what other programs take of the machine does not count. */
+/** How long the page's own thread has worked so far, in its processor time. A slow hour of the machine lengthens it, but less than the frames. */
 async function threadWork(page) {
   const session = await page.context().newCDPSession(page);
   await session.send('Performance.enable', { timeDomain: 'threadTicks' });

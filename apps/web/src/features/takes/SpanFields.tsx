@@ -10,7 +10,7 @@ interface Props {
   readonly spans: readonly UsableSpan[];
   /** They come from the track; a change makes them said by a person */
   readonly isMeasured?: boolean;
-  readonly take: TimedTake | null;
+  readonly take: TimedTake;
   readonly onChange: (spans: readonly UsableSpan[]) => void;
   /** Back to what the track shows */
   readonly onForget?: () => void;
@@ -21,7 +21,7 @@ const NEW_S = 2;
 
 /** Spans of a take, with in and out typed as seconds or timecode. */
 export function SpanFields({ label, spans, isMeasured = false, take, onChange, onForget }: Props) {
-  const endS = take?.durationS ?? TAKE_LIMITS.takeS.max;
+  const endS = take.durationS;
   const replace = (index: number, change: Partial<UsableSpan>) =>
     onChange(spans.map((span, at) => (at === index ? { ...span, ...change } : span)));
   const add = () => {

@@ -123,7 +123,7 @@ interface KeyInput extends Pick<TakeFormProps, 'draft' | 'take' | 'pullIds' | 'o
 }
 
 function useTakeFormKeys({ draft, places: { first }, take, pullIds, at, setAt, onChange }: KeyInput): void {
-  useKeys(Object.keys(FINDING_KEYS).join(', '), ({ key }) => {
+  useKeys(Object.keys({ ...HIT_KEYS, ...FINDING_KEYS }).join(', '), ({ key }) => {
     const place = first[at];
     const pressed = key.toLowerCase();
     const hit = HIT_KEYS[pressed];
@@ -141,7 +141,7 @@ function useTakeFormKeys({ draft, places: { first }, take, pullIds, at, setAt, o
 }
 
 function GradeLines({ draft, take, onChange }: Pick<TakeFormProps, 'draft' | 'take' | 'onChange'>) {
-  const measured = take?.measured?.focus ?? null;
+  const measured = take.measured?.focus ?? null;
   return (
     <>
       <div className={styles.takeLine}>

@@ -19,7 +19,7 @@ interface PullLineProps extends Pick<TakeFormProps, 'draft' | 'plan' | 'units' |
 /** How one pull was hit: what a person says, beside what the track shows. */
 export function PullLine({ draft, plan, units, take, pullId, isNext, onChange }: PullLineProps) {
   const name = pullTargetText(pullId, plan, units);
-  const measured = take?.hits.find((one) => one.pullId === pullId);
+  const measured = take.hits.find((one) => one.pullId === pullId);
   const said = draft.hits[pullId] ?? null;
   return (
     <div className={clsx(styles.takeLine, isNext && styles.isNext)}>

@@ -31,8 +31,8 @@ export function TakeMore({ draft, plan, units, take, places, onChange }: Props) 
         <summary>In and out</summary>
         <SpanFields
           label="use"
-          spans={draft.usable ?? take?.measured?.usable ?? []}
-          isMeasured={draft.usable === null && (take?.measured?.usable.length ?? 0) > 0}
+          spans={draft.usable ?? take.measured?.usable ?? []}
+          isMeasured={draft.usable === null && (take.measured?.usable.length ?? 0) > 0}
           take={take}
           onChange={(usable) => onChange({ ...draft, usable })}
           onForget={() => onChange({ ...draft, usable: null })}

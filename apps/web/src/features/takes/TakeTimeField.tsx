@@ -1,4 +1,4 @@
-import { readTakeTime, type Take, TAKE_LIMITS, takeTimeText } from '@still-heron/core';
+import { readTakeTime, type Take, takeTimeText } from '@still-heron/core';
 import { useId, useState } from 'react';
 import fieldStyles from '../../ui/fields/fields.module.css';
 
@@ -8,8 +8,7 @@ export type TimedTake = Pick<Take, 'startTimecode' | 'gear' | 'durationS'>;
 interface Props {
   readonly label: string;
   readonly timeS: number | null;
-  /** null for a take that is not logged yet: any time is taken */
-  readonly take: TimedTake | null;
+  readonly take: TimedTake;
   /** Why a time that can be read is not taken; null if it is */
   readonly refusal?: (timeS: number) => string | null;
   readonly onChange: (timeS: number) => void;
@@ -19,10 +18,9 @@ interface Props {
 export function TakeTimeField({ label, timeS, take, refusal, onChange }: Props) {
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
-  const read = (text: string) =>
-    take ? readTakeTime(text, take) : readTakeTime(text, { ...UNTIMED, durationS: TAKE_LIMITS.takeS.max });
+  const read = (text: string) => readTakeTime(text, take);
   const problem = draft === null || draft.trim() === '' ? null : problemOf(read(draft));
-  const shown = timeS === null ? '' : takeTimeText(timeS, take ?? UNTIMED);
+  const shown = timeS === null ? '' : takeTimeText(timeS, take);
 
   function problemOf(found: number | null): string | null {
     return found === null ? problemText(take) : (refusal?.(found) ?? null);
@@ -61,10 +59,7 @@ export function TakeTimeField({ label, timeS, take, refusal, onChange }: Props) 
   );
 }
 
-const UNTIMED = { startTimecode: '', gear: { captureFps: 24 } as Take['gear'] };
-
-function problemText(take: TimedTake | null): string {
-  if (!take) return 'A time in seconds is needed, for example 4.5.';
+function problemText(take: TimedTake): string {
   const seconds = `seconds from 0 to ${take.durationS.toFixed(1)}`;
   return take.startTimecode === ''
     ? `A time within the take is needed: ${seconds}.`

@@ -52,7 +52,7 @@ describe('what is said of a take that was judged by its track', () => {
 describe('what is said of a take without a track', () => {
   test('nothing, until somebody says it; all fine says it of every pull at once', () => {
     expect(takeOfDraft(freshDraft(), empty)).toEqual(empty);
-    expect(takeOfDraft(allFine(freshDraft(), null, ['pull-1']), empty)).toEqual({
+    expect(takeOfDraft(allFine(freshDraft(), empty, ['pull-1']), empty)).toEqual({
       ...empty,
       hits: [{ pullId: 'pull-1', said: 'hit', measured: null, ...NONE }],
       focus: 'sharp',
@@ -64,7 +64,7 @@ describe('what is said of a take without a track', () => {
     expect(withHit(freshDraft(), 'pull-1', 'late').focus).toBeNull();
     expect(withHit({ ...freshDraft(), focus: 'sharp' }, 'pull-1', 'late').focus).toBe('usable');
     expect(withHit({ ...freshDraft(), focus: 'soft' }, 'pull-1', 'late').focus).toBe('soft');
-    const rest = allFine(withHit(freshDraft(), 'pull-1', 'late'), null, ['pull-1', 'pull-2']);
+    const rest = allFine(withHit(freshDraft(), 'pull-1', 'late'), empty, ['pull-1', 'pull-2']);
     expect(rest).toMatchObject({ hits: { 'pull-1': 'late', 'pull-2': 'hit' }, focus: 'usable' });
   });
 

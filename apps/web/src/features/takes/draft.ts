@@ -79,11 +79,11 @@ function withFault(draft: Draft): Draft {
 }
 
 /** Says of everything of which nothing is said, and which no track shows, that it was fine. */
-export function allFine(draft: Draft, measured: Pick<Take, 'hits' | 'measured'> | null, pullIds: readonly string[]): Draft {
-  const isKnown = (pullId: string) => measured?.hits.some((one) => one.pullId === pullId && one.measured !== null) ?? false;
+export function allFine(draft: Draft, take: Pick<Take, 'hits' | 'measured'>, pullIds: readonly string[]): Draft {
+  const isKnown = (pullId: string) => take.hits.some((one) => one.pullId === pullId && one.measured !== null);
   const hits = Object.fromEntries(pullIds.flatMap((id) => (isKnown(id) ? [] : [[id, 'hit' as const]])));
   const fine = withFault({ ...draft, hits: { ...hits, ...draft.hits }, focus: draft.focus ?? 'sharp' });
-  return { ...fine, focus: draft.focus ?? (measured?.measured ? null : fine.focus), performance: draft.performance ?? 'good' };
+  return { ...fine, focus: draft.focus ?? (take.measured ? null : fine.focus), performance: draft.performance ?? 'good' };
 }
 
 /** What was said of a take that is logged already. */

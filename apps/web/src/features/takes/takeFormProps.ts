@@ -8,8 +8,8 @@ export interface TakeFormProps {
   readonly number: number;
   /** Pulls that can be graded */
   readonly pullIds: readonly string[];
-  /** The take as it is; what its track shows stands beside what is said. null for one that is not logged yet */
-  readonly take: Omit<Take, 'track'> | null;
+  /** The take as it is, or as it would be logged with nothing said; what its track shows stands beside what is said */
+  readonly take: Omit<Take, 'track'>;
   readonly isLogging: boolean;
   /** Asked before it is logged; null for nothing */
   readonly question?: string | null;

@@ -23,7 +23,6 @@ export const FINDING_KEYS: Readonly<Record<string, ByKind>> = {
   b: { arrival: 'behind', beat: 'drifted-farther', 'key-moment': 'behind' },
   o: { arrival: 'overshot' },
   s: { arrival: 'searched', beat: 'searched', 'key-moment': 'searched' },
-  w: {},
   z: { beat: 'left-zone', 'key-moment': 'left-zone' },
   j: { beat: 'camera-jumped', 'key-moment': 'camera-jumped' },
 };
