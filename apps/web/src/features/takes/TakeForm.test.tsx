@@ -126,6 +126,18 @@ test('in and out are typed; what is no time of the take, or ends before it begin
   expect(draftNow().usable).toEqual([{ fromS: 3, toS: 7.5 }]);
 });
 
+test('a timecode on the slate that is none is refused, and says what would do', async () => {
+  const { user, draftNow } = openForm();
+  await user.click(screen.getByText('Marks, display, slate, repairs'));
+  const field = screen.getByLabelText('timecode on the slate');
+  await user.type(field, '10:61:00:00{Enter}');
+  expect(screen.getByText(/A timecode at 24 frames a second is needed/)).toBeInTheDocument();
+  expect(draftNow().startTimecode).toBe('');
+  await user.clear(field);
+  await user.type(field, '10:15:00:00{Enter}');
+  expect(draftNow().startTimecode).toBe('10:15:00:00');
+});
+
 test('a fault at any time: typed, said, and taken away again', async () => {
   const { user, draftNow } = openForm();
   await user.click(screen.getByText('Other faults'));

@@ -1,4 +1,4 @@
-import { REPAIRS, TAKE_LIMITS } from '@still-heron/core';
+import { frameOfTimecode, REPAIRS, TAKE_LIMITS } from '@still-heron/core';
 import { REPAIR_WORDS } from '@still-heron/wording';
 import { Checkbox } from '../../ui/antd/Checkbox';
 import { GapField } from '../../ui/fields/GapField';
@@ -83,6 +83,11 @@ function CheckAndSlate({ draft, plan, units, onChange }: Pick<Props, 'draft' | '
           label="timecode on the slate"
           max={TAKE_LIMITS.timecode.max}
           placeholder="10:00:00:00"
+          refusal={(text) =>
+            frameOfTimecode(text, plan.captureFps) === null
+              ? `A timecode at ${plan.captureFps} frames a second is needed, such as 10:00:00:00.`
+              : null
+          }
           value={startTimecode}
           onChange={(value) => onChange({ ...draft, startTimecode: value })}
         />

@@ -8,6 +8,8 @@ interface Props {
   readonly value: string;
   readonly onChange: (value: string) => void;
   readonly max: number;
+  /** Why a text is not taken; null if it is. An empty one is not asked about */
+  readonly refusal?: (text: string) => string | null;
   /** Whether it may be empty */
   readonly isOptional?: boolean;
   readonly placeholder?: string;
@@ -17,12 +19,25 @@ interface Props {
 }
 
 /** Text field. Enter or leaving the field applies it, Escape reverts it; a required field keeps its old text if emptied. */
-export function TextField({ label, value, onChange, max, isOptional = true, placeholder, isBare, className, testId }: Props) {
+export function TextField({
+  label,
+  value,
+  onChange,
+  max,
+  refusal,
+  isOptional = true,
+  placeholder,
+  isBare,
+  className,
+  testId,
+}: Props) {
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const isLacking = draft !== null && !isOptional && draft.trim() === '';
+  const problem = draft === null || draft.trim() === '' ? null : (refusal?.(draft.trim()) ?? null);
 
   function take(): void {
+    if (problem !== null) return;
     const text = (draft ?? value).trim();
     setDraft(null);
     if (text !== value && (isOptional || text !== '')) onChange(text);
@@ -42,7 +57,7 @@ export function TextField({ label, value, onChange, max, isOptional = true, plac
         maxLength={max}
         placeholder={placeholder}
         autoComplete="off"
-        aria-invalid={isLacking}
+        aria-invalid={isLacking || problem !== null}
         onChange={(event) => setDraft(event.target.value)}
         onBlur={take}
         onKeyDown={(event) => {
@@ -53,6 +68,7 @@ export function TextField({ label, value, onChange, max, isOptional = true, plac
           }
         }}
       />
+      {problem !== null && <p className={fieldStyles.fieldProblem}>{problem}</p>}
       {isLacking && <p className={fieldStyles.fieldProblem}>A name is needed. Without one, the old name stays: “{value}”.</p>}
     </div>
   );
