@@ -25,6 +25,7 @@ async function withTakes(heron: Heron, count = 60) {
           lateS: 0.1 + (k % 4) / 10,
           landsLateS: null,
           offDeg: k % 2,
+          turn: null,
         },
       ],
       gear: { ...fresh.gear, puller: k % 2 === 0 ? 'Ines' : 'Bohdan' },

@@ -3,13 +3,14 @@ import type {
   LensUseView,
   LoggedTakeView,
   ShotView,
+  StatisticsDetailsView,
   StatisticsView,
   TakePageView,
   TakeRowView,
   TakeView,
   WrapUpView,
 } from '@still-heron/contract';
-import { newTake, packTrack, type Take } from '@still-heron/core';
+import { newTake, NOT_MEASURED, packTrack, type Take } from '@still-heron/core';
 import { DATABASE } from '../src/database/tokens';
 import type { Database } from '../src/database/database';
 import { takes } from '../src/database/schema';
@@ -88,7 +89,7 @@ test('a take is graded afterwards; a save of what has changed since is refused, 
     focus: 'usable',
     performance: 'good',
     whyKept: 'her look',
-    hits: [{ pullId: 'pull-1', said: 'late', measured: null, lateS: null, landsLateS: null, offDeg: null }],
+    hits: [{ pullId: 'pull-1', said: 'late', measured: null, lateS: null, landsLateS: null, offDeg: null, turn: null }],
   });
   const saved = (await server.request.put(`/api/takes/${id}`).send({ version: 1, take: graded }).expect(200)).body as TakeRowView;
   expect(saved).toMatchObject({ version: 2, take: { focus: 'usable', whyKept: 'her look' } });
@@ -152,6 +153,81 @@ test('a deleted take that comes again from a file is restored as the file has it
   ]);
 });
 
+test('details: faults by group, kept by depth of the zone, turns by day, and which looks were right', async () => {
+  const { shot, productionId } = await demoShot();
+  const turn = {
+    travelDeg: 84,
+    plannedDeg: 80,
+    overshootDeg: 4,
+    isPastZone: true,
+    reversals: 1,
+    smoothness: 0.8,
+    settlingS: 0.4,
+  };
+  const hit = (changes: Partial<Take['hits'][number]>) => ({
+    pullId: 'pull-1',
+    said: null,
+    measured: null,
+    ...NOT_MEASURED,
+    ...changes,
+  });
+  const small = { on: 'the small display', magnification: 4, confidence: 'sure' as const };
+  await log(shot, {
+    focus: 'soft',
+    zoneDepthMm: 42,
+    hits: [
+      hit({ measured: 'late', turn }),
+      hit({ pullId: 'pull-2', said: 'late', turn: { ...turn, smoothness: 0.6, settlingS: null, isPastZone: false } }),
+    ],
+    earlierLooks: [{ ...small, focus: 'sharp' }],
+  });
+  await log(shot, {
+    focus: 'sharp',
+    zoneDepthMm: 50,
+    earlierLooks: [
+      { ...small, focus: 'sharp' },
+      { ...small, on: '', focus: 'usable' },
+    ],
+  });
+  await log(shot, { zoneDepthMm: 30 });
+  await log(shot, { focus: 'sharp', zoneDepthMm: 4000 }, '2026-03-02T10:15:00.000Z');
+  await log(shot, { measured: { focus: 'soft', usable: [] }, ringFrom: 'on-screen', hits: [hit({ measured: 'early', turn })] });
+  const of = async (query = '') =>
+    (await server.request.get(`/api/productions/${productionId}/takes/statistics/details${query}`).expect(200))
+      .body as StatisticsDetailsView;
+  const details = await of();
+  // late at two pulls is late once
+  expect(details.faults.map(({ by, takes: count, faults }) => [by, count, faults])).toEqual([
+    ['method', 4, [{ fault: 'late', takes: 1 }]],
+    ['lens', 4, [{ fault: 'late', takes: 1 }]],
+    ['puller', 4, [{ fault: 'late', takes: 1 }]],
+    ['day', 3, [{ fault: 'late', takes: 1 }]],
+  ]);
+  // of the take with 30 mm nobody said anything
+  expect(details.byDepth).toEqual([
+    { toMm: 50, takes: 2, kept: 1 },
+    { toMm: null, takes: 1, kept: 1 },
+  ]);
+  expect(details.turns).toEqual([
+    {
+      day: '2026-03-01',
+      turns: 2,
+      smoothness: expect.closeTo(0.7, 9) as number,
+      settlingS: expect.closeTo(0.4, 9) as number,
+      pastZone: 1,
+    },
+  ]);
+  expect(details.looks).toEqual([
+    { ...small, looks: 2, right: 1 },
+    { ...small, on: '', looks: 1, right: 0 },
+  ]);
+  const all = await of('?simulated=true');
+  expect(all.turns[0]).toMatchObject({ turns: 3 });
+  expect(all.faults[0]!.faults).toHaveLength(2);
+  await server.request.get(`/api/productions/${productionId}/takes/statistics/details?simulated=perhaps`).expect(400);
+  await server.request.get(`/api/productions/${randomUUID()}/takes/statistics/details`).expect(404);
+});
+
 test('a take of which nobody said counts neither as kept nor as lost; one of a simulator counts when it is asked for', async () => {
   const { shot, productionId } = await demoShot();
   await log(shot, { predictedKeepRate: 0.5 });
@@ -186,7 +262,7 @@ test.each<[string, object, string, string]>([
   ['a grade', { focus: 'crisp' }, 'not-a-choice', 'take.focus'],
   [
     'a hit',
-    { hits: [{ pullId: 'pull-1', said: 'missed', measured: null, lateS: null, landsLateS: null, offDeg: null }] },
+    { hits: [{ pullId: 'pull-1', said: 'missed', measured: null, lateS: null, landsLateS: null, offDeg: null, turn: null }] },
     'not-a-choice',
     'take.hits[0].said',
   ],
@@ -221,7 +297,7 @@ test('the log of a production: newest first, by pages, searched and filtered', a
   await log(shot, { note: 'lantern too bright', isCircled: true, focus: 'sharp' }, '2026-03-01T10:00:00Z');
   await log(
     other,
-    { hits: [{ pullId: 'pull-1', said: 'late', measured: null, lateS: null, landsLateS: null, offDeg: null }] },
+    { hits: [{ pullId: 'pull-1', said: 'late', measured: null, lateS: null, landsLateS: null, offDeg: null, turn: null }] },
     '2026-03-01T11:00:00Z',
   );
   await log(shot, { focus: 'soft' }, '2026-03-01T12:00:00Z');
@@ -277,7 +353,7 @@ describe('what takes tell', () => {
   test('how often takes are kept by what they have in common, how predictions fared, and what was measured', async () => {
     const { shot, productionId } = await demoShot();
     const hits = (lateS: number): Take['hits'] => [
-      { pullId: 'pull-1', said: null, measured: 'hit', lateS, landsLateS: null, offDeg: lateS * 10 },
+      { pullId: 'pull-1', said: null, measured: 'hit', lateS, landsLateS: null, offDeg: lateS * 10, turn: null },
     ];
     for (const lateS of [0.1, 0.2, 0.3, 0.2, 0.1, 0.3])
       await log(shot, { focus: 'sharp', performance: 'good', predictedKeepRate: 0.83, hits: hits(lateS) });

@@ -45,6 +45,17 @@ export {
   TakeView,
   WrapUpView,
 } from './takes.js';
-export { CalibrationView, KeptView, LensUseView, StatisticsView } from './statistics.js';
+export {
+  CalibrationView,
+  FaultsView,
+  FaultTimesView,
+  KeptByDepthView,
+  KeptView,
+  LensUseView,
+  LooksView,
+  StatisticsDetailsView,
+  StatisticsView,
+  TurnsView,
+} from './statistics.js';
 export { BeatRateView, KeepRateView, MAX_TRIALS_PER_REQUEST, StopRateView } from './stop.js';
 export { JoinRoll, type JoinedView, RollEnd, RollCueMessage, RollView, RollWheel, ROLL_RATES, CueEventView } from './roll.js';

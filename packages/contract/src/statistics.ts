@@ -1,5 +1,5 @@
 import { ApiProperty } from '@nestjs/swagger';
-import type { MeasuredErrors } from '@still-heron/core';
+import { CONFIDENCES, type Confidence, type Finding, type MeasuredErrors } from '@still-heron/core';
 
 /** Results of takes with a common property. */
 export class KeptView {
@@ -55,6 +55,76 @@ export class StatisticsView {
       'What was measured: how late pulls were set off, how far off the ring landed, how far people were from their marks',
   })
   errors!: MeasuredErrors;
+}
+
+/** Takes of one group with each fault. A take with a fault at two places counts once. */
+export class FaultTimesView {
+  @ApiProperty({ type: String, description: 'A fault at a pull or elsewhere, such as `late`' })
+  fault!: Finding;
+  @ApiProperty({ type: Number })
+  takes!: number;
+}
+
+/** Faults of the takes that have something in common. */
+export class FaultsView {
+  @ApiProperty({ enum: ['method', 'lens', 'puller', 'day'] })
+  by!: 'method' | 'lens' | 'puller' | 'day';
+  @ApiProperty({ type: String, description: 'What these takes have in common' })
+  name!: string;
+  @ApiProperty({ type: Number, description: 'All takes of the group' })
+  takes!: number;
+  @ApiProperty({ type: [FaultTimesView], description: 'The most frequent first' })
+  faults!: FaultTimesView[];
+}
+
+/** What the turns of one day were like, of takes with a track. */
+export class TurnsView {
+  @ApiProperty({ type: String, format: 'date' })
+  day!: string;
+  @ApiProperty({ type: Number })
+  turns!: number;
+  @ApiProperty({ type: Number, description: 'Mean smoothness, 0 to 1' })
+  smoothness!: number;
+  @ApiProperty({ type: Number, nullable: true, description: 'Mean time to stay in the zone, in s; null if none stayed' })
+  settlingS!: number | null;
+  @ApiProperty({ type: Number, description: 'Turns that ran past the zone' })
+  pastZone!: number;
+}
+
+/** How often one way of looking at the focus was right, by what a later look found. */
+export class LooksView {
+  @ApiProperty({ type: String, description: 'Display; empty if nobody said' })
+  on!: string;
+  @ApiProperty({ type: Number, nullable: true })
+  magnification!: number | null;
+  @ApiProperty({ enum: CONFIDENCES, nullable: true })
+  confidence!: Confidence | null;
+  @ApiProperty({ type: Number, description: 'Looks that were followed by another one' })
+  looks!: number;
+  @ApiProperty({ type: Number, description: 'Those that the last look bore out: sharp or not' })
+  right!: number;
+}
+
+/** Kept takes by depth of the zone. */
+export class KeptByDepthView {
+  @ApiProperty({ type: Number, nullable: true, description: 'Zone up to this depth, in mm; null above the last limit' })
+  toMm!: number | null;
+  @ApiProperty({ type: Number, description: 'As in KeptView' })
+  takes!: number;
+  @ApiProperty({ type: Number })
+  kept!: number;
+}
+
+/** What takes more reading than the statistics: faults, turns, looks, and depths. */
+export class StatisticsDetailsView {
+  @ApiProperty({ type: [FaultsView] })
+  faults!: FaultsView[];
+  @ApiProperty({ type: [TurnsView], description: 'Oldest first' })
+  turns!: TurnsView[];
+  @ApiProperty({ type: [LooksView], description: 'The most frequent first' })
+  looks!: LooksView[];
+  @ApiProperty({ type: [KeptByDepthView], description: 'The smallest first; takes whose depth is unknown are left out' })
+  byDepth!: KeptByDepthView[];
 }
 
 /** How often a lens was used, in all productions. */

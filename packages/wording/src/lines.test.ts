@@ -44,9 +44,17 @@ test('what was measured in takes is told, and nothing else', () => {
 
 test('predictions are held against takes, by the number of takes', () => {
   const group = (takes: number, predicted: number, share: number) => ({ takes, predicted, share });
-  expect(predictionText([group(30, 0.5, 0.5), group(10, 0.9, 0.9)])).toBe('Predictions match, over 40 takes.');
-  expect(predictionText([group(30, 0.5, 0.7), group(10, 0.9, 0.9)])).toBe('Better than predicted by 15 of 100, over 40 takes.');
-  expect(predictionText([group(20, 0.8, 0.6)])).toBe('Worse than predicted by 20 of 100, over 20 takes.');
+  // 24 of 40, 30 of 40 and 12 of 20, with their intervals by Wilson at 95 %, worked out by hand
+  expect(predictionText([group(30, 0.5, 0.5), group(10, 0.9, 0.9)])).toBe(
+    'Predictions match, over 40 takes. As far as they can tell, 45 to 74 of 100 are kept.',
+  );
+  expect(predictionText([group(30, 0.5, 0.7), group(10, 0.9, 0.9)])).toBe(
+    'Better than predicted by 15 of 100, over 40 takes; that can be chance. As far as they can tell, 60 to 86 of 100 are kept.',
+  );
+  expect(predictionText([group(20, 0.8, 0.6)])).toBe(
+    'Worse than predicted by 20 of 100, over 20 takes. As far as they can tell, 39 to 78 of 100 are kept.',
+  );
+  expect(predictionText([group(10, 0.6, 0.5)])).toContain('over 10 takes; that can be chance.');
 });
 
 test('a subject enters and leaves the picture', () => {

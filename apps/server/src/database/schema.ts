@@ -134,6 +134,15 @@ export const takes = pgTable(
     missedCount: sumOf('missed_count'),
     missedSum: sumOf('missed_sum'),
     missedSquares: sumOf('missed_squares'),
+    /** Smallest depth of the zone where somebody has to be sharp, as planned; null if unknown */
+    zoneDepthMm: doublePrecision('zone_depth_mm'),
+    turnCount: sumOf('turn_count'),
+    smoothSum: sumOf('smooth_sum'),
+    settledCount: sumOf('settled_count'),
+    settlingSum: sumOf('settling_sum'),
+    pastZoneCount: sumOf('past_zone_count'),
+    /** Looks at its focus before the last one */
+    earlierLooks: integer('earlier_looks').notNull().default(0),
     take: jsonb('take').$type<Omit<Take, 'track'>>().notNull(),
     track: text('track'),
     version: integer('version').notNull().default(1),

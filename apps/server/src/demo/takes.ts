@@ -105,8 +105,18 @@ function seen(plan: ShotPlan, take: Take, isKept: boolean, uniform: () => number
       measured: null,
       ...NOT_MEASURED,
     })),
-    checkedOn: uniform() < 0.4 ? 'display' : '',
+    ...looked(isKept, uniform),
   };
+}
+
+/** Some takes were looked at, some of them twice: the small display shows less than the large one. */
+function looked(isKept: boolean, uniform: () => number): Partial<Take> {
+  if (uniform() >= 0.5) return {};
+  const last = { checkedOn: 'the large display', checkMagnification: 4, checkConfidence: 'sure' as const };
+  if (uniform() >= 0.6) return last;
+  const isRight = isKept || uniform() < 0.5;
+  const focus = isKept === isRight ? ('sharp' as const) : ('soft' as const);
+  return { ...last, earlierLooks: [{ on: 'the small display', magnification: 2, confidence: 'fairly-sure', focus }] };
 }
 
 /** A take with the simulated wheel: a hand that is late and lands beside its marks as the plan assumes it. */

@@ -6,6 +6,7 @@ import type { Database } from '../database/database.js';
 import { rowsOf } from '../database/migrations.js';
 import { shots, takes } from '../database/schema.js';
 import type { Line } from './statistics.js';
+import type { DetailLine } from './statisticsDetails.js';
 
 const number = (column: unknown) => sql<number>`${column}`.mapWith(Number);
 
@@ -58,19 +59,39 @@ export class StatisticsRepository {
     return row!.count;
   }
 
+  /** What the details need of a production's takes, of some takes after some in the order of time. */
+  async *details(productionId: string, withSimulated: boolean): AsyncGenerator<DetailLine[]> {
+    const which = await this.takesOf(productionId, withSimulated);
+    let after: string | null = '-infinity';
+    while (after !== null) {
+      const some: SQL = sql`(select * from ${takes} where ${and(which, sql`${takes.rolledAt} > ${after}::timestamptz`)}
+        order by ${takes.rolledAt} fetch first ${sql.raw(String(TAKES_AT_ONCE))} rows with ties) as takes`;
+      const named: SQL[] = Object.entries(DETAILS).map(([name, value]) => sql`${value} as ${sql.identifier(name)}`);
+      const lines: SQL = sql`select ${sql.join(named, sql`, `)}, ${takes.rolledAt} as until from ${some}`;
+      const part: { readonly until: string | null; readonly lines: DetailLine[] } = await this.linesOf(lines);
+      yield part.lines;
+      after = part.until;
+    }
+  }
+
   /** Sums of a production's takes that have everything in common by which they are counted, of some takes after some in the order of time. */
   async *sums(productionId: string, withSimulated: boolean): AsyncGenerator<Line[]> {
-    const which = and(
-      eq(takes.productionId, productionId),
-      isNull(takes.deletedAt),
-      withSimulated ? undefined : eq(takes.isSimulated, false),
-      await this.ofShots(productionId),
-    );
+    const which = await this.takesOf(productionId, withSimulated);
     for (let after: string | null = '-infinity'; after !== null;) {
       const { until, lines } = await this.part(which, after);
       yield lines;
       after = until;
     }
+  }
+
+  /** Takes that count. */
+  private async takesOf(productionId: string, withSimulated: boolean): Promise<SQL | undefined> {
+    return and(
+      eq(takes.productionId, productionId),
+      isNull(takes.deletedAt),
+      withSimulated ? undefined : eq(takes.isSimulated, false),
+      await this.ofShots(productionId),
+    );
   }
 
   /** Takes of shots that are not deleted. */
@@ -96,23 +117,50 @@ export class StatisticsRepository {
     const keys = sql.join(Object.values(GROUPED_BY), sql`, `);
     const named = Object.entries({ ...GROUPED_BY, ...SUMS }).map(([name, value]) => sql`${value} as ${sql.identifier(name)}`);
     const groups = sql`select ${sql.join(named, sql`, `)}, max(${takes.rolledAt}) as until from ${some} group by ${keys}`;
+    return this.linesOf<Line>(groups);
+  }
+
+  /** Lines as JSON, and the last moment in their column `until`; null without lines. */
+  private async linesOf<L>(lines: SQL): Promise<{ readonly until: string | null; readonly lines: L[] }> {
     const [row] = await rowsOf<{ until: string | null; lines: string | null }>(
       this.db,
-      sql`select max(until)::text as until, json_agg(g)::text as lines from (${groups}) as g`,
+      sql`select max(until)::text as until, json_agg(g)::text as lines from (${lines}) as g`,
     );
-    const lines = JSON.parse(row!.lines ?? '[]') as (Line & { readonly until: string })[];
-    return { until: row!.until, lines: lines.map(({ until: _, ...line }) => line) };
+    const found = JSON.parse(row!.lines ?? '[]') as (L & { readonly until: string })[];
+    return { until: row!.until, lines: found.map(({ until: _, ...line }) => line as unknown as L) };
   }
 }
 
-/** What takes of one group have in common. A day is one of UTC. */
+/** Day of a take, in UTC. */
+const DAY = sql`(${takes.rolledAt} at time zone 'utc')::date`;
+
+/** What the details need of a take. */
+const DETAILS = {
+  lens: sql`${takes.lens}`,
+  method: sql`${takes.method}`,
+  puller: sql`${takes.puller}`,
+  day: DAY,
+  faults: sql`${takes.faults}`,
+  isKept: sql`${takes.isKept}`,
+  zoneDepthMm: sql`${takes.zoneDepthMm}`,
+  turnCount: sql`${takes.turnCount}`,
+  smoothSum: sql`${takes.smoothSum}`,
+  settledCount: sql`${takes.settledCount}`,
+  settlingSum: sql`${takes.settlingSum}`,
+  pastZoneCount: sql`${takes.pastZoneCount}`,
+  focus: sql`${takes.focus}`,
+  // documents are read of those few takes that were looked at again
+  looks: sql`case when ${takes.earlierLooks} > 0 then ${takes.take}->'earlierLooks' end`,
+} as const;
+
+/** What takes of one group have in common. */
 const GROUPED_BY = {
   lens: sql`${takes.lens}`,
   stop: sql`${takes.stop}`,
   method: sql`${takes.method}`,
   puller: sql`${takes.puller}`,
   tenth: sql`least(floor(${takes.predictedKeepRate} * 10), 9)`,
-  day: sql`(${takes.rolledAt} at time zone 'utc')::date`,
+  day: DAY,
 } as const;
 
 const isSaid = sql`${takes.isKept} is not null`;

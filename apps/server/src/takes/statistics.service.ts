@@ -1,7 +1,8 @@
 import { setImmediate } from 'node:timers/promises';
 import { Inject, Injectable } from '@nestjs/common';
-import type { LensUseView, StatisticsView } from '@still-heron/contract';
+import type { LensUseView, StatisticsDetailsView, StatisticsView } from '@still-heron/contract';
 import { ProductionsService } from '../productions/productions.service.js';
+import { DetailSums } from './statisticsDetails.js';
 import { LineSums, statisticsOf } from './statistics.js';
 import { StatisticsRepository } from './statistics.repository.js';
 
@@ -22,6 +23,17 @@ export class StatisticsService {
       await setImmediate();
     }
     return statisticsOf(sums.lines, await this.repository.simulatedCount(productionId));
+  }
+
+  /** @param withSimulated - as above @throws {RequestProblem} 404 */
+  async detailsOf(productionId: string, withSimulated: boolean): Promise<StatisticsDetailsView> {
+    await this.productions.find(productionId);
+    const sums = new DetailSums();
+    for await (const part of this.repository.details(productionId, withSimulated)) {
+      sums.add(part);
+      await setImmediate();
+    }
+    return sums.view;
   }
 
   /** How often each lens was used, in all productions. */

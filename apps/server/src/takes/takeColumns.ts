@@ -3,7 +3,7 @@ import { focusOf, hitOf, METHOD_DIVIDER, type Take, takeFigures, takeMethods } f
 /** Columns of a take's row, including the input of statistics and filters. */
 export function columnsOf({ track, ...take }: Take) {
   const { gear, predictedKeepRate, isCircled } = take;
-  const { isKept, isSimulated, isUsable, isRepaired, late, off, markMisses: missed } = takeFigures(take);
+  const { isKept, isSimulated, isUsable, isRepaired, late, off, markMisses: missed, turns } = takeFigures(take);
   return {
     take,
     track,
@@ -29,6 +29,13 @@ export function columnsOf({ track, ...take }: Take) {
     missedCount: missed.count,
     missedSum: missed.sum,
     missedSquares: missed.squares,
+    zoneDepthMm: take.zoneDepthMm,
+    turnCount: turns.count,
+    smoothSum: turns.smoothSum,
+    settledCount: turns.settledCount,
+    settlingSum: turns.settlingSum,
+    pastZoneCount: turns.pastZoneCount,
+    earlierLooks: take.earlierLooks.length,
   };
 }
 

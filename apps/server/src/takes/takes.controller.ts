@@ -17,6 +17,7 @@ import {
   LensUseView,
   LoggedTakeView,
   SaveTake,
+  StatisticsDetailsView,
   StatisticsView,
   TakePageView,
   TakeRevisionView,
@@ -111,6 +112,16 @@ export class TakesController {
     @Query('simulated') simulated: unknown,
   ): Promise<StatisticsView> {
     return this.allStatistics.of(productionId, choiceFrom('simulated', simulated, ['true']) !== null);
+  }
+
+  @Get('productions/:productionId/takes/statistics/details')
+  @ApiQuery({ name: 'simulated', enum: ['true'], required: false, description: 'Those of a simulator count as well' })
+  @ApiOkResponse({ type: StatisticsDetailsView })
+  details(
+    @Param('productionId', ProductionId) productionId: string,
+    @Query('simulated') simulated: unknown,
+  ): Promise<StatisticsDetailsView> {
+    return this.allStatistics.detailsOf(productionId, choiceFrom('simulated', simulated, ['true']) !== null);
   }
 
   @Get('productions/:productionId/takes/whole')

@@ -3,7 +3,8 @@ import { twoPeople } from '../../test/plans';
 import { heldOnRing, ringOf } from '../kit/index';
 import { changePull } from '../plan/index';
 import { clockCueEvents, prepareRoll } from '../roll/index';
-import { checkTake, newTake, type Take } from './take';
+import { newTake } from './newTake';
+import { checkTake, type Take } from './take';
 import { upgradeTake } from './upgradeTake';
 import { asJudged, verdictOf } from './asJudged';
 import { judgeTake } from './judgeTake';
@@ -124,7 +125,7 @@ describe('a take of an earlier form', () => {
     const upgraded = upgradeTake({ ...earlier, hits }) as Take;
     expect(upgraded).toEqual({
       ...take,
-      hits: [{ pullId: 'pull-1', said: null, measured: 'late', lateS: 0.2, landsLateS: null, offDeg: null }],
+      hits: [{ pullId: 'pull-1', said: null, measured: 'late', lateS: 0.2, landsLateS: null, offDeg: null, turn: null }],
       ringFrom: 'unknown',
     });
     expect(checkTake(upgraded)).toEqual([]);

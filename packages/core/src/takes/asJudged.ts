@@ -2,11 +2,14 @@ import type { ShotPlan } from '../plan/index.js';
 import { rollClock, type RollClock, type RollMode } from '../roll/index.js';
 import { type LoggedHit, NOT_MEASURED } from './loggedHit.js';
 import { inferredCues } from './inferredCues.js';
-import { judgeTake, type TakeVerdict, type UsableSpan } from './judgeTake.js';
+import { judgeTake, type TakeVerdict } from './judgeTake.js';
+import type { UsableSpan } from './usableSpan.js';
 import { onPlanTime } from './onPlanTime.js';
 import type { PullScore } from './scorePulls.js';
 import { type FocusGrade, type Take, TAKE_LIMITS } from './take.js';
+import type { Recovery } from './recoveries.js';
 import { type RingTrack, unpackTrack } from './track.js';
+import { inHundredths, turnFigures } from './turnFigures.js';
 
 /** Minimum sharp share of the required time for the grade "usable". */
 const USABLE_SHARE = 0.5;
@@ -60,6 +63,7 @@ export function asJudged(plan: ShotPlan, take: Take, pace?: RollMode): Take {
       if (score) return [{ ...loggedHit(score), said }];
       return said === null ? [] : [{ pullId: id, said, measured: null, ...NOT_MEASURED }];
     }),
+    recoveries: recoveriesIn(verdict, clock, take.recoveries, plan.captureFps),
     measured: {
       focus: focusGradeOf(verdict),
       usable: verdict.usable
@@ -67,6 +71,20 @@ export function asJudged(plan: ShotPlan, take: Take, pace?: RollMode): Take {
         .flatMap(({ fromS, toS }) => spanOf(clock, fromS, toS, plan.captureFps) ?? []),
     },
   };
+}
+
+/** Those that the track shows, with what a person said of the same stretch, and those that only a person saw. */
+function recoveriesIn(verdict: TakeVerdict, clock: RollClock, known: readonly Recovery[], captureFps: number): Recovery[] {
+  const measured = verdict.recoveries.flatMap(({ fromS, toS, grade }): Recovery[] => {
+    const span = spanOf(clock, fromS, toS, captureFps);
+    if (!span) return [];
+    const said = known.find((one) => one.said !== null && one.fromS < span.toS && one.toS > span.fromS)?.said ?? null;
+    return [{ ...span, said, measured: grade }];
+  });
+  const others = known.filter((one) => one.said !== null && !measured.some((two) => one.fromS < two.toS && one.toS > two.fromS));
+  return [...measured, ...others.map((one) => ({ ...one, measured: null }))]
+    .sort((a, b) => a.fromS - b.fromS)
+    .slice(0, TAKE_LIMITS.recoveries.max);
 }
 
 /**
@@ -79,7 +97,8 @@ function spanOf(clock: RollClock, fromS: number, toS: number, captureFps: number
 }
 
 /** The part of a pull's score that the log keeps. */
-export function loggedHit({ pullId, hit, landsLateS, startsLateS, endErrorDeg }: PullScore): LoggedHit {
+export function loggedHit(score: PullScore): LoggedHit {
+  const { pullId, hit, landsLateS, startsLateS, endErrorDeg } = score;
   const rounded = (timeS: number | null) => (timeS === null ? null : inHundredths(timeS));
   return {
     pullId,
@@ -88,14 +107,11 @@ export function loggedHit({ pullId, hit, landsLateS, startsLateS, endErrorDeg }:
     lateS: rounded(startsLateS),
     landsLateS: rounded(landsLateS),
     offDeg: inHundredths(endErrorDeg),
+    turn: turnFigures(score),
   };
 }
 
 function focusGradeOf({ isKept, requiredFrames, sharpFrames }: TakeVerdict): FocusGrade {
   if (isKept) return 'sharp';
   return sharpFrames >= USABLE_SHARE * requiredFrames ? 'usable' : 'soft';
-}
-
-function inHundredths(value: number): number {
-  return Math.round(value * 100) / 100;
 }

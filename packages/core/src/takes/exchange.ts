@@ -13,7 +13,8 @@ import {
   yesNoColumn,
 } from '../kit/index.js';
 import { METHODS, newPlan } from '../plan/index.js';
-import { checkTake, METHOD_DIVIDER, newTake, RING_SOURCES, type Take, type TakeGear, TIMECODE_SOURCES } from './take.js';
+import { newTake } from './newTake.js';
+import { checkTake, METHOD_DIVIDER, RING_SOURCES, type Take, type TakeGear, TIMECODE_SOURCES } from './take.js';
 import { upgradeTake, upgradeTakeField } from './upgradeTake.js';
 
 /** A take in an exported file. */
@@ -125,6 +126,10 @@ const COLUMNS: readonly CsvColumn<LoggedTake>[] = [
   json('mark misses mm', 'markMisses', 'off the mark mm'),
   words('checked on', ({ take }) => take.checkedOn, put('checkedOn')),
   json('check magnification', 'checkMagnification', 'checked at times'),
+  json('check confidence', 'checkConfidence'),
+  json('earlier looks', 'earlierLooks'),
+  json('recoveries', 'recoveries'),
+  json('zone depth mm', 'zoneDepthMm'),
   json('predicted keep rate', 'predictedKeepRate', 'predicted'),
   gear('camera', 'camera'),
   gear('lens', 'lens'),

@@ -1,6 +1,6 @@
 import { twoPeople } from '../../test/plans';
 import { compareTakes } from './importTakes';
-import { newTake } from './take';
+import { newTake } from './newTake';
 
 const take = newTake(twoPeople(), 1);
 const HERE = '11111111-2222-4333-8444-555555555555';

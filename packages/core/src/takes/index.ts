@@ -14,19 +14,24 @@ export {
 } from './findings.js';
 export { focusOf, hitOf, isKeptTake, isSimulated, isUsable, takesOfAlternate } from './said.js';
 export { type LoggedTake, readTakesJson, readTakesTable, TAKES_FORMAT, takesJson, takesTable } from './exchange.js';
-export { judgeTake, type TakeVerdict, type UsableSpan } from './judgeTake.js';
+export { judgeTake, type TakeVerdict } from './judgeTake.js';
+export type { UsableSpan } from './usableSpan.js';
 export type { LensDataUnit } from './lensColumns.js';
 export { type LensDataReading, readLensData, withLensData } from './lensData.js';
 export { type CrewFit, fitCrew, usesCrewFit, withCrewFit } from './fitCrew.js';
 export { cuesOf } from './inferredCues.js';
 export { onPlanTime, pullTimes } from './onPlanTime.js';
+export { type MeasuredRecovery, type Recovery, RECOVERY_GRADES, type RecoveryGrade, recoveryOf } from './recoveries.js';
+export { type TurnFigures, type TurnWords, turnWords } from './turnFigures.js';
 export { MARK_HITS, type MarkHit, type PullScore, scorePulls } from './scorePulls.js';
 export {
   checkTake,
+  type Confidence,
+  CONFIDENCES,
+  type EarlierLook,
   TAKE_SCHEMA,
   FOCUS_GRADES,
   type FocusGrade,
-  newTake,
   PERFORMANCE_GRADES,
   type PerformanceGrade,
   type Repair,
@@ -52,6 +57,7 @@ export {
   takeFigures,
   type TakeFigures,
 } from './takeFigures.js';
+export { newTake } from './newTake.js';
 export { packTrack, type TimedAngle, type RingTrack, trackDegAt, type TrackHole, trackOfReadings, unpackTrack } from './track.js';
 export { upgradeTake } from './upgradeTake.js';
 export { captureForScreenS, frameRateFigures, type FrameRateFigures, screenTimeS } from './editorial/frameRates.js';
@@ -64,3 +70,4 @@ export { readTakeTime, takeTimeText } from './takeTime.js';
 export { compareTakes, type ComparedTake, type KnownTake } from './importTakes.js';
 export { WRAP_STATES, type WrapState, type WrapUp, wrapUp } from './wrapUp.js';
 export { type LookAt, lookFirst } from './lookFirst.js';
+export { ZONE_DEPTH_LIMITS_MM } from './zoneDepth.js';

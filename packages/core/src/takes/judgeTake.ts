@@ -1,18 +1,16 @@
 import { heldOnRing, ringOf } from '../kit/index.js';
 import { activeBeats, beatFrames, type ShotPlan } from '../plan/index.js';
 import { evaluateRing, type RingVerdict } from '../verdict/index.js';
+import { type MeasuredRecovery, recoveriesOf } from './recoveries.js';
 import { type PullScore, scorePulls } from './scorePulls.js';
+import type { UsableSpan } from './usableSpan.js';
 import { isInHole, type RingTrack, trackDegAt } from './track.js';
-
-/** An unbroken usable stretch of a take. */
-export interface UsableSpan {
-  readonly fromS: number;
-  readonly toS: number;
-}
 
 /** What a take's track shows: by frame, by beat and by pull. */
 export interface TakeVerdict extends RingVerdict {
   readonly pulls: readonly PullScore[];
+  /** Where somebody who has to be sharp was lost and came back, in order of time */
+  readonly recoveries: readonly MeasuredRecovery[];
   /** Longest first: every required subject is sharp, and no focus check */
   readonly usable: readonly UsableSpan[];
   /** The take lasts to the end of the last beat, and no beat meets a hole in its data */
@@ -56,6 +54,7 @@ export function judgeTake(plan: ShotPlan, track: RingTrack, focusChecks: readonl
   return {
     ...judged,
     pulls: scorePulls(plan, track),
+    recoveries: recoveriesOf(plan, track, judged, focusChecks),
     usable: usableSpans(lost, captureFps),
     isWhole,
     isKept: isWhole && beats.every(({ kept }) => kept),

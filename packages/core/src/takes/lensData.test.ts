@@ -3,7 +3,7 @@ import { ringOf } from '../kit/index';
 import { changePull, type ShotPlan } from '../plan/index';
 import { focusTrack } from '../track/index';
 import { type LensDataReading, readLensData, withLensData } from './lensData';
-import { newTake } from './take';
+import { newTake } from './newTake';
 import { packTrack, type RingTrack, trackDegAt, unpackTrack } from './track';
 
 const plan = changePull(twoPeople(), 'pull-1', { startS: 4, durationS: 1 });

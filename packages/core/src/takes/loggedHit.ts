@@ -1,4 +1,5 @@
 import type { MarkHit } from './scorePulls.js';
+import type { TurnFigures } from './turnFigures.js';
 
 /** What is known about a pull in a take, from its track or from the log. */
 export interface LoggedHit {
@@ -13,7 +14,9 @@ export interface LoggedHit {
   readonly landsLateS: number | null;
   /** Final angle minus target angle; null if not measured */
   readonly offDeg: number | null;
+  /** What the turn was like; null if not measured */
+  readonly turn: TurnFigures | null;
 }
 
 /** Figures of a pull without a track. */
-export const NOT_MEASURED = { lateS: null, landsLateS: null, offDeg: null } as const;
+export const NOT_MEASURED = { lateS: null, landsLateS: null, offDeg: null, turn: null } as const;

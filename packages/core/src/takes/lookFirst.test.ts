@@ -3,7 +3,8 @@ import { ringOf } from '../kit/index';
 import { changeBeat, changePull, type ShotPlan } from '../plan/index';
 import { focusTrack } from '../track/index';
 import { lookFirst } from './lookFirst';
-import { newTake, type Take } from './take';
+import { newTake } from './newTake';
+import type { Take } from './take';
 import { packTrack } from './track';
 
 // Tam until the pull at 4 s, then Ines; what Ines does at 7 s matters most

@@ -6,7 +6,8 @@ import { corrections, lateByS } from './corrections';
 import type { LoggedHit } from './loggedHit';
 import { askedPlaces, FINDINGS_AT, isSamePlace } from './findings';
 import { focusOf, hitOf, isKeptTake, isSimulated, isUsable, takesOfAlternate } from './said';
-import { checkTake, newTake, type Take } from './take';
+import { newTake } from './newTake';
+import { checkTake, type Take } from './take';
 import { packTrack } from './track';
 import { usableSpansOf } from './editorial/usableSpans';
 
@@ -19,6 +20,7 @@ const hit = (said: LoggedHit['said'], measured: LoggedHit['measured'], lateS: nu
   lateS,
   landsLateS: null,
   offDeg: null,
+  turn: null,
 });
 
 describe('what nobody said, and no track shows', () => {

@@ -3,6 +3,7 @@ import { focusTrack, type TrackPull } from '../track/index.js';
 import { landingWindow } from '../hand/index.js';
 import { type ShotPlan, zoneLensAt } from '../plan/index.js';
 import { type Planned, plannedSamples, sampled, type Turn, turnsOf } from './pullTurns.js';
+import { pathOf } from './turns.js';
 import { isInHole, type RingTrack, trackDegAt } from './track.js';
 
 /** How a mark was hit, or the fault at it. The first that applies, worst first. */
@@ -21,12 +22,18 @@ export interface PullScore {
   readonly landsLateS: number | null;
   /** Final angle minus target angle; positive towards near */
   readonly endErrorDeg: number;
-  /** Largest overshoot beyond the target */
+  /** Everything that the ring turned from its start until it rested, and what the pull asked for */
+  readonly travelDeg: number;
+  readonly plannedDeg: number;
+  /** Largest overshoot beyond the target, and whether it left the window beyond it */
   readonly overshootDeg: number;
+  readonly isPastZone: boolean;
   /** Number of changes of direction */
   readonly reversals: number;
   /** 1 for one continuous turn in one direction; less for detours and pauses */
   readonly smoothness: number;
+  /** From first reaching the window until it stays there; 0 if it stays at once, null if it never stays */
+  readonly settlingS: number | null;
   readonly peakDegPerS: number;
 }
 
@@ -66,7 +73,7 @@ export function scorePulls(plan: ShotPlan, track: RingTrack): PullScore[] {
     const plannedStartS = turnOf(planned[index]!, pull, window).startS ?? pull.startS;
     const startsLateS = turn.startS === null ? null : turn.startS - plannedStartS;
     const landsLateS = turn.landS === null ? null : turn.landS - pull.endS;
-    const { isFalseStart, isOver, overshootDeg, reversals, smoothness, peakDegPerS, startS, landS } = turn;
+    const { isFalseStart, isOver, reversals, startS, landS } = turn;
     const isNearer = turn.endErrorDeg * towardsNear > 0;
     return [
       {
@@ -77,10 +84,14 @@ export function scorePulls(plan: ShotPlan, track: RingTrack): PullScore[] {
         startsLateS,
         landsLateS,
         endErrorDeg: turn.endErrorDeg * towardsNear,
-        overshootDeg,
+        travelDeg: turn.travelDeg,
+        plannedDeg: Math.abs(toDeg - pull.from.ringDeg),
+        overshootDeg: turn.overshootDeg,
+        isPastZone: isOver,
         reversals,
-        smoothness,
-        peakDegPerS,
+        smoothness: turn.smoothness,
+        settlingS: turn.settlingS,
+        peakDegPerS: turn.peakDegPerS,
       },
     ];
   });
@@ -102,6 +113,8 @@ function turnOf({ samples: { hz, degs }, departure, from, until, restDeg }: Turn
   let lands = until + 1;
   while (lands > from && isIn(degs[lands - 1]!)) lands--;
   const end = Math.min(Math.max(lands, begins + 1), until);
+  let reaches = begins;
+  while (reaches < lands && !isIn(degs[reaches]!)) reaches++;
   const shape = shapeOf(
     degs.subarray(begins, until + 1),
     end - begins,
@@ -120,6 +133,8 @@ function turnOf({ samples: { hz, degs }, departure, from, until, restDeg }: Turn
     isOver: direction !== 0 && !isIn(targetDeg + direction * overshootDeg),
     isFalseStart: departure?.isFalseStart ?? false,
     overshootDeg,
+    travelDeg: pathOf(degs.subarray(departure?.restsUntil ?? begins, until + 1), restDeg).travelDeg,
+    settlingS: lands > until ? null : Math.max(lands - reaches, 0) / hz,
     reversals: shape.reversals,
     smoothness: shape.smoothness,
     peakDegPerS: shape.peakDeg * hz,
@@ -133,8 +148,7 @@ function turnOf({ samples: { hz, degs }, departure, from, until, restDeg }: Turn
  * @param landsAt - sample of its landing; path and pauses count up to there
  */
 function shapeOf(degs: Float64Array, landsAt: number, restDeg: number, pauseDeg: number) {
-  let [path, paused, peakDeg, reversals] = [0, 0, 0, 0];
-  let [turning, turnedAt] = [0, degs[0]!];
+  let [path, paused, peakDeg] = [0, 0, 0];
   for (let k = 1; k < degs.length; k++) {
     const by = Math.abs(degs[k]! - degs[k - 1]!);
     peakDeg = Math.max(peakDeg, by);
@@ -142,16 +156,10 @@ function shapeOf(degs: Float64Array, landsAt: number, restDeg: number, pauseDeg:
       path += by;
       if (by < pauseDeg) paused++;
     }
-    // a reversal counts only if it is larger than a resting hand's movement
-    if (Math.abs(degs[k]! - turnedAt) < restDeg) continue;
-    const way = Math.sign(degs[k]! - turnedAt);
-    if (turning !== 0 && way !== turning) reversals++;
-    turning = way;
-    turnedAt = degs[k]!;
   }
   const direct = Math.abs(degs[Math.min(landsAt, degs.length - 1)]! - degs[0]!);
   const smoothness = path < restDeg / 10 ? 1 : (direct / path) * (1 - paused / Math.max(landsAt, 1));
-  return { reversals, smoothness, peakDeg };
+  return { reversals: pathOf(degs, restDeg).reversals, smoothness, peakDeg };
 }
 
 interface TurnFaults {

@@ -1,43 +1,23 @@
-import { twoPeople } from '../../test/plans';
 import { numbersFrom } from '../../test/randomPlans';
+import { bump, HZ, plus, sampled, thereAndBack, type Turned } from '../../test/turned';
 import { defaultWheel, ringOf } from '../kit/index';
-import { addPull, changePull, type ShotPlan } from '../plan/index';
+import { changePull, type ShotPlan } from '../plan/index';
 import { asJudged, verdictOf } from './asJudged';
 import { corrections } from './corrections';
-import { newTake } from './take';
+import { newTake } from './newTake';
 import { focusTrack } from '../track/index';
 import { judgeTake } from './judgeTake';
 import { type PullScore, scorePulls } from './scorePulls';
 import { packTrack, type RingTrack, trackOfReadings } from './track';
-
-const HZ = 120;
-
-/** Tam until 3 s, Ines from 4 s to 6 s, Tam again from 7 s. */
-function thereAndBack(): ShotPlan {
-  const plan = changePull(twoPeople(), 'pull-1', { startS: 3, durationS: 1 });
-  return changePull(addPull(plan, 'mark-1', 6), 'pull-2', { startS: 6, durationS: 1 });
-}
 
 const plan = thereAndBack();
 const ring = ringOf(plan.optics.lens);
 const [tamDeg, inesDeg] = [ring.angleAt(2900), ring.angleAt(2050)];
 const lineOf = (one: ShotPlan) => focusTrack(one, ringOf(one.optics.lens))!;
 
-/** What a hand turned, by time. */
-type Turned = (timeS: number) => number;
-
 const perfect: Turned = lineOf(plan).ringDegAt;
 const withPulls = (first: object, second: object = {}): Turned =>
   lineOf(changePull(changePull(plan, 'pull-1', first), 'pull-2', second)).ringDegAt;
-const bump =
-  (fromS: number, toS: number, deg: number): Turned =>
-  (timeS) =>
-    timeS > fromS && timeS < toS ? deg * Math.sin(((timeS - fromS) / (toS - fromS)) * Math.PI) : 0;
-const plus =
-  (...all: Turned[]): Turned =>
-  (timeS) =>
-    all.reduce((sum, one) => sum + one(timeS), 0);
-
 /** A take, and what must be said of its two pulls. */
 const TAKES: readonly (readonly [what: string, turned: Turned, hits: readonly PullScore['hit'][]])[] = [
   ['perfect', perfect, ['hit', 'hit']],
@@ -51,14 +31,14 @@ const TAKES: readonly (readonly [what: string, turned: Turned, hits: readonly Pu
 
 /** The same turn as encoders and hands give it. */
 const RECORDINGS: readonly (readonly [what: string, record: (turned: Turned) => RingTrack])[] = [
-  ['exact', (turned) => sampled(turned)],
-  ['a tremor of 8 Hz', (turned) => sampled(plus(turned, tremor(8)))],
-  ['a tremor of 10 Hz', (turned) => sampled(plus(turned, tremor(10)))],
-  ['a tremor of 12 Hz', (turned) => sampled(plus(turned, tremor(12)))],
-  ['10 bits of 300°', (turned) => sampled((timeS) => inSteps(turned(timeS), 300 / 2 ** 10))],
-  ['12 bits', (turned) => sampled((timeS) => inSteps(turned(timeS), 300 / 2 ** 12))],
-  ['16 bits', (turned) => sampled((timeS) => inSteps(turned(timeS), 300 / 2 ** 16))],
-  ['24 a second', (turned) => sampled(turned, 24)],
+  ['exact', (turned) => sampled(plan, turned)],
+  ['a tremor of 8 Hz', (turned) => sampled(plan, plus(turned, tremor(8)))],
+  ['a tremor of 10 Hz', (turned) => sampled(plan, plus(turned, tremor(10)))],
+  ['a tremor of 12 Hz', (turned) => sampled(plan, plus(turned, tremor(12)))],
+  ['10 bits of 300°', (turned) => sampled(plan, (timeS) => inSteps(turned(timeS), 300 / 2 ** 10))],
+  ['12 bits', (turned) => sampled(plan, (timeS) => inSteps(turned(timeS), 300 / 2 ** 12))],
+  ['16 bits', (turned) => sampled(plan, (timeS) => inSteps(turned(timeS), 300 / 2 ** 16))],
+  ['24 a second', (turned) => sampled(plan, turned, 24)],
   ['jitter of 4 ms', jittered],
   ['10 bits, jitter and a tremor', (turned) => jittered((timeS) => inSteps(turned(timeS) + tremor(9)(timeS), 300 / 2 ** 10))],
 ];
@@ -68,10 +48,6 @@ const tremor =
   (timeS) =>
     0.5 * Math.sin(2 * Math.PI * hz * timeS);
 const inSteps = (deg: number, stepDeg: number) => Math.round(deg / stepDeg) * stepDeg;
-
-function sampled(turned: Turned, hz = HZ): RingTrack {
-  return { hz, ringDeg: Float64Array.from({ length: plan.durationS * hz + 1 }, (_, k) => turned(k / hz)) };
-}
 
 function jittered(turned: Turned): RingTrack {
   const next = numbersFrom(3);
@@ -97,7 +73,7 @@ test.each(RECORDINGS)('with %s, times are off by less than a frame, and overshoo
 });
 
 test('a pull left for the next one early has landed where it was, and not where it went', () => {
-  const [first, second] = scorePulls(plan, sampled(withPulls({}, { startS: 4.3 })));
+  const [first, second] = scorePulls(plan, sampled(plan, withPulls({}, { startS: 4.3 })));
   expect(Math.abs(first!.endErrorDeg)).toBeLessThan(0.3);
   expect(first!.landsLateS!).toBeLessThanOrEqual(0.1);
   expect(second!.startsLateS!).toBeCloseTo(-1.7, 1);
@@ -105,19 +81,19 @@ test('a pull left for the next one early has landed where it was, and not where 
 
 test('a hand that rests on a geared wheel moves the ring less: what is rest is measured on the wheel', () => {
   const geared: ShotPlan = { ...plan, wheel: defaultWheel({ name: 'Large wheel', wheelPerRing: 4 }) };
-  const unsure = (deg: number) => sampled(plus(perfect, bump(4.4, 4.7, deg), bump(4.7, 5, -deg), bump(5, 5.3, deg)));
+  const unsure = (deg: number) => sampled(plan, plus(perfect, bump(4.4, 4.7, deg), bump(4.7, 5, -deg), bump(5, 5.3, deg)));
   expect(scorePulls(plan, unsure(0.25))[0]!.reversals).toBe(0);
   expect(scorePulls(geared, unsure(0.25))[0]!.reversals).toBeGreaterThan(0);
 });
 
 test('across a hole in the data nothing is judged: its pull has no score, and its beat is not kept', () => {
-  const track = { ...sampled(perfect), holes: [{ fromS: 3.2, toS: 3.8 }] };
+  const track = { ...sampled(plan, perfect), holes: [{ fromS: 3.2, toS: 3.8 }] };
   expect(scorePulls(plan, track).map(({ pullId }) => pullId)).toEqual(['pull-2']);
   const only = { ...plan, beats: [{ ...plan.beats[0]!, fromS: 0, toS: 2.9 }] };
-  const over = judgeTake(only, { ...sampled(perfect), holes: [{ fromS: 1, toS: 1.5 }] })!;
+  const over = judgeTake(only, { ...sampled(plan, perfect), holes: [{ fromS: 1, toS: 1.5 }] })!;
   expect(over.isKept).toBe(false);
   expect(over.usable.every(({ fromS, toS }) => toS <= 1 + 1 / 24 || fromS >= 1.5 - 1 / 24)).toBe(true);
-  expect(judgeTake(only, sampled(perfect))!.isKept).toBe(true);
+  expect(judgeTake(only, sampled(plan, perfect))!.isKept).toBe(true);
 });
 
 describe('a pull that waits for an event', () => {
@@ -151,6 +127,7 @@ describe('a pull that waits for an event', () => {
       lateS: startsLateS,
       landsLateS: null,
       offDeg: null,
+      turn: null,
     }));
     expect(corrections(onLook, [hits])[0]).toMatchObject({ hit: 'late', plan: null });
   });

@@ -1,12 +1,14 @@
 import type { CueEvent } from '../roll/index.js';
-import { type Alternate, ALTERNATES, type Method, METHODS, PLAN_LIMITS, type ShotPlan, stopAt } from '../plan/index.js';
+import { type Alternate, ALTERNATES, type Method, METHODS, PLAN_LIMITS } from '../plan/index.js';
 import { CoreError } from '../errors.js';
 import { problem, type Problem } from '../problems.js';
 import { boolean, list, nullable, object, oneOf, quantity, type JsonSchema, type Shape, text } from '../shape.js';
 import type { LoggedHit } from './loggedHit.js';
 import { findingShape, type LoggedFinding } from './findings.js';
-import type { UsableSpan } from './judgeTake.js';
+import type { UsableSpan } from './usableSpan.js';
+import { type Recovery, RECOVERY_GRADES } from './recoveries.js';
 import { MARK_HITS } from './scorePulls.js';
+import type { TurnFigures } from './turnFigures.js';
 import { unpackTrack } from './track.js';
 
 /** Focus grade of a take. It is separate from the performance: a slightly soft take is often kept for what happens in it. */
@@ -53,6 +55,19 @@ export interface TakeMeasured {
   readonly usable: readonly UsableSpan[];
 }
 
+/** How sure a person is of what was seen of the focus. */
+export const CONFIDENCES = ['sure', 'fairly-sure', 'guess'] as const;
+export type Confidence = (typeof CONFIDENCES)[number];
+
+/** A look at the focus of a take, and what it found. */
+export interface EarlierLook {
+  /** Display; empty if nobody said */
+  readonly on: string;
+  readonly magnification: number | null;
+  readonly confidence: Confidence | null;
+  readonly focus: FocusGrade;
+}
+
 /** One take as logged. Lengths in mm, times in seconds from its start. */
 export interface Take {
   readonly durationS: number;
@@ -63,6 +78,8 @@ export interface Take {
   readonly gear: TakeGear;
   /** Predicted keep rate at the time of the take; null if it was not computed */
   readonly predictedKeepRate: number | null;
+  /** Smallest depth of the zone, in mm, in the frames in which somebody has to be sharp, as planned; null without any, or without end */
+  readonly zoneDepthMm: number | null;
   /** Alternate that was shot; null for a shot without alternates */
   readonly alternate: Alternate | null;
   readonly ringFrom: RingSourceOfTake;
@@ -88,9 +105,14 @@ export interface Take {
   readonly isNoGood: boolean;
   /** Why a soft take is kept */
   readonly whyKept: string;
-  /** Display and magnification of the check; empty and null until checked */
+  /** Display, magnification and confidence of the last look at its focus; empty and null until checked */
   readonly checkedOn: string;
   readonly checkMagnification: number | null;
+  readonly checkConfidence: Confidence | null;
+  /** Looks before that one, with what each found; the last one tells which of them were right */
+  readonly earlierLooks: readonly EarlierLook[];
+  /** Where somebody was lost and came back */
+  readonly recoveries: readonly Recovery[];
   /** Spans in which the puller checked focus by rocking the ring */
   readonly focusChecks: readonly UsableSpan[];
   /** Usable spans as a person says; null if nobody said */
@@ -109,10 +131,16 @@ export const TAKE_LIMITS = {
   missMm: { min: -20_000, max: 20_000 },
   lateS: { min: -60, max: 60 },
   offDeg: { min: -10_000, max: 10_000 },
+  travelDeg: { min: 0, max: 10_000_000 },
   checkMagnification: { min: 1, max: 100 },
   checkedOn: { max: 80 },
   takeNote: { max: 2000 },
   focusChecks: { max: 60 },
+  recoveries: { max: 60 },
+  earlierLooks: { max: 20 },
+  turns: { min: 0, max: 1_000_000, whole: true },
+  smoothness: { min: 0, max: 1 },
+  zoneDepthMm: { min: 0, max: 100_000_000 },
   usable: { max: 60 },
   findings: { max: 200 },
   clip: { max: 120 },
@@ -132,6 +160,7 @@ export function takeMethods({ method, laterMethods }: Pick<TakeGear, 'method' | 
 const LIMITS = TAKE_LIMITS;
 const id = text(LIMITS.id);
 const time = quantity(LIMITS.takeS);
+const grade = oneOf(...RECOVERY_GRADES);
 const span = object<UsableSpan>({ fromS: time, toS: time });
 
 const takeShape: Shape<Take> = object<Take>({
@@ -152,6 +181,7 @@ const takeShape: Shape<Take> = object<Take>({
     isReversed: boolean(),
   }),
   predictedKeepRate: nullable(quantity({ min: 0, max: 1 })),
+  zoneDepthMm: nullable(quantity(LIMITS.zoneDepthMm)),
   alternate: nullable(oneOf(...ALTERNATES)),
   ringFrom: oneOf(...RING_SOURCES),
   startTimecode: text(LIMITS.timecode),
@@ -167,6 +197,17 @@ const takeShape: Shape<Take> = object<Take>({
       lateS: nullable(quantity(LIMITS.lateS)),
       landsLateS: nullable(quantity(LIMITS.lateS)),
       offDeg: nullable(quantity(LIMITS.offDeg)),
+      turn: nullable(
+        object<TurnFigures>({
+          travelDeg: quantity(LIMITS.travelDeg),
+          plannedDeg: quantity(LIMITS.travelDeg),
+          overshootDeg: quantity(LIMITS.travelDeg),
+          isPastZone: boolean(),
+          reversals: quantity(LIMITS.turns),
+          smoothness: quantity(LIMITS.smoothness),
+          settlingS: nullable(quantity(LIMITS.takeS)),
+        }),
+      ),
     }),
     LIMITS.moves,
   ),
@@ -179,6 +220,20 @@ const takeShape: Shape<Take> = object<Take>({
   whyKept: text(LIMITS.note),
   checkedOn: text(LIMITS.checkedOn),
   checkMagnification: nullable(quantity(LIMITS.checkMagnification)),
+  checkConfidence: nullable(oneOf(...CONFIDENCES)),
+  earlierLooks: list(
+    object<EarlierLook>({
+      on: text(LIMITS.checkedOn),
+      magnification: nullable(quantity(LIMITS.checkMagnification)),
+      confidence: nullable(oneOf(...CONFIDENCES)),
+      focus: oneOf(...FOCUS_GRADES),
+    }),
+    LIMITS.earlierLooks,
+  ),
+  recoveries: list(
+    object<Recovery>({ fromS: time, toS: time, said: nullable(grade), measured: nullable(grade) }),
+    LIMITS.recoveries,
+  ),
   focusChecks: list(span, LIMITS.focusChecks),
   usable: nullable(list(span, LIMITS.usable)),
   repairs: list(oneOf(...REPAIRS), { max: REPAIRS.length }),
@@ -199,9 +254,9 @@ export function checkTake(value: unknown): Problem[] {
   const problems: Problem[] = [];
   takeShape.check(value, '', problems);
   if (problems.length > 0) return problems;
-  const { focusChecks, usable, measured, track } = value as Take;
+  const { focusChecks, usable, measured, recoveries, track } = value as Take;
   problems.push(...spanProblems(focusChecks, 'focusChecks'), ...spanProblems(usable ?? [], 'usable'));
-  problems.push(...spanProblems(measured?.usable ?? [], 'measured.usable'));
+  problems.push(...spanProblems(measured?.usable ?? [], 'measured.usable'), ...spanProblems(recoveries, 'recoveries'));
   if (track !== null) problems.push(...trackProblems(track));
   return problems;
 }
@@ -221,50 +276,4 @@ function trackProblems(track: string): Problem[] {
     if (!(error instanceof CoreError)) throw error;
     return [error.problem];
   }
-}
-
-/** A new take of a plan, with nothing logged yet. */
-export function newTake(plan: ShotPlan, planVersion: number): Take {
-  const { optics, rig, wheel, method, laterMethods, captureFps, isReversed } = plan;
-  return {
-    durationS: plan.durationS,
-    isCutShort: false,
-    planVersion,
-    gear: {
-      camera: optics.camera.name,
-      lens: optics.lens.name,
-      focalLengthMm: optics.focalLengthMm,
-      stop: stopAt(optics, 0),
-      captureFps,
-      method,
-      laterMethods: laterMethods.map((part) => part.method),
-      rig: rig?.name ?? '',
-      wheel: wheel?.name ?? '',
-      puller: '',
-      isReversed,
-    },
-    predictedKeepRate: null,
-    alternate: plan.alternates?.shown ?? null,
-    ringFrom: 'unseen',
-    startTimecode: '',
-    timecodeFrom: 'unknown',
-    clip: '',
-    cues: [],
-    markMisses: [],
-    hits: [],
-    findings: [],
-    measured: null,
-    focus: null,
-    performance: null,
-    isCircled: false,
-    isNoGood: false,
-    whyKept: '',
-    checkedOn: '',
-    checkMagnification: null,
-    focusChecks: [],
-    usable: null,
-    repairs: [],
-    note: '',
-    track: null,
-  };
 }

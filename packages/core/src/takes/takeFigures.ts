@@ -1,5 +1,6 @@
 import { hitOf, isKeptTake, isSimulated, isUsable } from './said.js';
 import type { Take } from './take.js';
+import type { TurnFigures } from './turnFigures.js';
 
 /** Count, sum and sum of squares: mean and spread follow, and several takes add up. */
 export interface Sums {
@@ -19,6 +20,17 @@ export interface TakeFigures {
   readonly late: Sums;
   readonly off: Sums;
   readonly markMisses: Sums;
+  readonly turns: TurnSums;
+}
+
+/** Turns that a track shows, added up. */
+export interface TurnSums {
+  readonly count: number;
+  readonly smoothSum: number;
+  /** Those that stayed, and the time in s that they took to stay */
+  readonly settledCount: number;
+  readonly settlingSum: number;
+  readonly pastZoneCount: number;
 }
 
 export function takeFigures(take: Omit<Take, 'track'>): TakeFigures {
@@ -31,6 +43,18 @@ export function takeFigures(take: Omit<Take, 'track'>): TakeFigures {
     // a pull that was searched says nothing about landing errors
     off: sumsOf(take.hits.flatMap((one) => (hitOf(one) === 'searched' ? [] : (one.offDeg ?? [])))),
     markMisses: sumsOf(take.markMisses.map(({ byMm }) => byMm)),
+    turns: turnSums(take.hits.flatMap(({ turn }) => turn ?? [])),
+  };
+}
+
+function turnSums(turns: readonly TurnFigures[]): TurnSums {
+  const settled = turns.flatMap(({ settlingS }) => settlingS ?? []);
+  return {
+    count: turns.length,
+    smoothSum: sumsOf(turns.map(({ smoothness }) => smoothness)).sum,
+    settledCount: settled.length,
+    settlingSum: sumsOf(settled).sum,
+    pastZoneCount: turns.filter(({ isPastZone }) => isPastZone).length,
   };
 }
 

@@ -16,7 +16,8 @@ import {
 import { focusTrack } from '../track/index';
 import { evaluatePull } from '../verdict/index';
 import { adviseNext } from './advice';
-import { checkTake, newTake, type Take } from './take';
+import { newTake } from './newTake';
+import { checkTake, type Take } from './take';
 import { readTakeTime, takeTimeText } from './takeTime';
 import { corrections } from './corrections';
 import { readTakesTable, takesTable } from './exchange';
@@ -227,7 +228,7 @@ describe('go again, or move on', () => {
   const take = (changes: Partial<Take> = {}) => ({ ...newTake(plan, 1), ...changes });
   const late = take({
     focus: 'soft',
-    hits: [{ pullId: 'pull-1', said: null, measured: 'late', lateS: 0.4, landsLateS: null, offDeg: null }],
+    hits: [{ pullId: 'pull-1', said: null, measured: 'late', lateS: 0.4, landsLateS: null, offDeg: null, turn: null }],
   });
 
   test('one usable take is enough to move on; a repeated fault is corrected first', () => {
@@ -297,6 +298,7 @@ describe('what to do otherwise', () => {
       lateS,
       landsLateS: null,
       offDeg: null,
+      turn: null,
     },
   ];
 

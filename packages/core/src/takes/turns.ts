@@ -116,3 +116,20 @@ function isResting(degs: Float64Array, from: number, to: number, rangeDeg: numbe
   }
   return high - low < rangeDeg;
 }
+
+/**
+ * How far a ring turned in all, and how often it turned round. Less than what a resting hand moves does not count.
+ *
+ * @param degs - at least one
+ */
+export function pathOf(degs: Float64Array, restDeg: number): { readonly travelDeg: number; readonly reversals: number } {
+  let [reversals, turning, turnedAt, travelDeg] = [0, 0, degs[0]!, 0];
+  for (const deg of degs) {
+    if (Math.abs(deg - turnedAt) < restDeg) continue;
+    const way = Math.sign(deg - turnedAt);
+    if (turning !== 0 && way !== turning) reversals++;
+    travelDeg += Math.abs(deg - turnedAt);
+    [turning, turnedAt] = [way, deg];
+  }
+  return { travelDeg: travelDeg + Math.abs(degs[degs.length - 1]! - turnedAt), reversals };
+}

@@ -28,6 +28,7 @@ export function upgradeTake(saved: unknown): unknown {
 /** Fields that an earlier form had not. */
 const NOT_SAID = {
   predictedKeepRate: null,
+  zoneDepthMm: null,
   startTimecode: '',
   usable: null,
   repairs: [],
@@ -37,6 +38,9 @@ const NOT_SAID = {
   ringFrom: 'unknown',
   timecodeFrom: 'unknown',
   clip: '',
+  checkConfidence: null,
+  earlierLooks: [],
+  recoveries: [],
 };
 
 /** An earlier form kept what the track showed in the fields of what was said. */
@@ -52,7 +56,9 @@ export function upgradeTakeField(name: string, value: unknown): unknown {
   if (!Array.isArray(value)) return value;
   const items = value as readonly unknown[];
   if (name === 'hits')
-    return items.map((hit) => (isRecord(hit) ? withSaid({ offDeg: null, landsLateS: null, ...withPullId(hit) }) : hit));
+    return items.map((hit) =>
+      isRecord(hit) ? withSaid({ offDeg: null, landsLateS: null, turn: null, ...withPullId(hit) }) : hit,
+    );
   if (name === 'cues') return items.map((cue) => (isRecord(cue) ? withPullId(cue) : cue));
   if (name === 'repairs') return items.map((repair) => (repair === 'wobble-cut' ? 'focus-check-cut' : repair));
   return value;

@@ -1,6 +1,7 @@
 import { twoPeople } from '../../test/plans';
 import { setGoals } from '../plan/index';
-import { newTake, type Take } from './take';
+import { newTake } from './newTake';
+import type { Take } from './take';
 import { wrapUp } from './wrapUp';
 
 const plan = twoPeople();

@@ -1,4 +1,5 @@
-import { type CrewFit, formatGap, type MeasuredError, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { type CrewFit, formatGap, type MeasuredError, type ShotPlan, type UnitSystem, wilsonInterval } from '@still-heron/core';
+import { inHundred } from '../share.js';
 import { pullTargetText } from './takeText.js';
 
 /** Errors of a crew as its takes showed them, one per line; none for what was not measured. */
@@ -27,13 +28,22 @@ function meanText({ mean }: MeasuredError): string {
 /** Differences below this share are not told. */
 const SAME_SHARE = 0.03;
 
-/** How far predicted keep rates were right. @param points - groups of takes with their predicted and actual share */
+/**
+ * How far predicted keep rates were right, with the interval in which the true share of kept takes lies, at 95 %.
+ *
+ * @param points - groups of takes with their predicted and actual share
+ */
 export function predictionText(
   points: readonly { readonly takes: number; readonly share: number; readonly predicted: number }[],
 ): string {
   const takes = points.reduce((sum, point) => sum + point.takes, 0);
-  const off = points.reduce((sum, point) => sum + point.takes * (point.share - point.predicted), 0) / takes;
-  if (Math.abs(off) < SAME_SHARE) return `Predictions match, over ${takes} takes.`;
+  const kept = Math.round(points.reduce((sum, point) => sum + point.takes * point.share, 0));
+  const predicted = points.reduce((sum, point) => sum + point.takes * point.predicted, 0) / takes;
+  const off = kept / takes - predicted;
+  const { low, high } = wilsonInterval(kept, takes);
+  const interval = `As far as they can tell, ${inHundred(low)} to ${inHundred(high)} of 100 are kept.`;
+  if (Math.abs(off) < SAME_SHARE) return `Predictions match, over ${takes} takes. ${interval}`;
   const by = `${Math.abs(Math.round(off * 100))} of 100`;
-  return `${off > 0 ? 'Better' : 'Worse'} than predicted by ${by}, over ${takes} takes.`;
+  const isChance = predicted >= low && predicted <= high;
+  return `${off > 0 ? 'Better' : 'Worse'} than predicted by ${by}, over ${takes} takes${isChance ? '; that can be chance' : ''}. ${interval}`;
 }

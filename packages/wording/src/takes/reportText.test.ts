@@ -10,8 +10,8 @@ const take: Take = {
   focus: 'usable',
   performance: 'good',
   hits: [
-    { pullId: 'pull-1', said: 'in-front', measured: null, lateS: null, landsLateS: null, offDeg: null },
-    { pullId: 'pull-2', said: 'hit', measured: null, lateS: null, landsLateS: null, offDeg: null },
+    { pullId: 'pull-1', said: 'in-front', measured: null, lateS: null, landsLateS: null, offDeg: null, turn: null },
+    { pullId: 'pull-2', said: 'hit', measured: null, lateS: null, landsLateS: null, offDeg: null, turn: null },
   ],
   findings: [{ at: { kind: 'time', timeS: 3 }, found: 'camera-jumped' }],
   startTimecode: '10:00:00:00',
@@ -60,7 +60,7 @@ test('a take: its grades, and a line for each thing the editor must know', () =>
     'repairs: speed changed, focus check cut out',
     'kept although soft: her look',
     'again tomorrow',
-    'checked on the large display at 4 ×',
+    'checked on the large display, 4 ×',
   ]);
 });
 
@@ -100,7 +100,10 @@ describe('a sheet for people', () => {
   });
 
   test('one line a pull, with what is said beside what the track shows', () => {
-    const measured = { ...take, hits: [{ ...take.hits[0]!, measured: 'late' as const, said: null, lateS: 0.42, offDeg: -1.5 }] };
+    const measured = {
+      ...take,
+      hits: [{ ...take.hits[0]!, measured: 'late' as const, said: null, lateS: 0.42, offDeg: -1.5, turn: null }],
+    };
     const table = pullsSheet([one, { ...one, take: measured }]);
     expect(table).toHaveLength(4);
     expect(cells(table)).toMatchObject({ 'pull to': 'B', 'hit, as said': 'in front', 'hit, by its track': '', 'late by s': '' });

@@ -11,6 +11,7 @@ import {
   usableSpansOf,
 } from '@still-heron/core';
 import { counted } from '../figure.js';
+import { lookText, recoveryText } from './detailsText.js';
 import { faultLines, type PlaceNames } from './findingText.js';
 import { focusText, TIMECODE_SOURCE_WORDS } from './takeText.js';
 
@@ -77,6 +78,7 @@ export function reportTakeLines(take: Omit<Take, 'track'>, stopScale: StopScale,
   const spans = (list: readonly Parameters<typeof spanWords>[0][]) => list.map((span) => spanWords(span, take)).join('; ');
   const usable = usableSpansOf(take);
   const faults = faultLines(take, names);
+  const recoveries = take.recoveries.flatMap((one) => recoveryText(one, take) || []);
   const lines = [
     `${gear.lens}, ${formatStop(gear.stop, stopScale)}, ${gear.camera}${gear.puller ? `, pulled by ${gear.puller}` : ''}`,
     usable.length > 0 && `use ${spans(usable)}`,
@@ -87,7 +89,10 @@ export function reportTakeLines(take: Omit<Take, 'track'>, stopScale: StopScale,
     repairs.length > 0 && `repairs: ${repairs.map((repair) => REPAIR_WORDS[repair]).join(', ')}`,
     take.whyKept && `kept although soft: ${take.whyKept}`,
     take.note && take.note !== take.whyKept && take.note,
-    take.checkedOn && `checked on ${take.checkedOn}${take.checkMagnification ? ` at ${take.checkMagnification} ×` : ''}`,
+    recoveries.length > 0 && `lost and back: ${recoveries.join('; ')}`,
+    take.checkedOn &&
+      `checked ${lookText({ on: take.checkedOn, magnification: take.checkMagnification, confidence: take.checkConfidence })}`,
+    take.earlierLooks.length > 0 && `looked at before ${take.earlierLooks.map((look) => lookText(look)).join('; ')}`,
   ];
   return lines.filter((line): line is string => Boolean(line));
 }

@@ -10,6 +10,7 @@ import {
   loggedHit,
   type MarkHit,
   type NextAdvice,
+  NOT_MEASURED,
   type PerformanceGrade,
   type RingSourceOfTake,
   type ShotPlan,
@@ -50,7 +51,7 @@ export const NOT_SAID = 'not said';
 export function hitMeasuredText(one: Pick<LoggedHit, 'measured' | 'lateS' | 'landsLateS'>): string {
   const { measured, lateS, landsLateS } = one;
   if (measured === null) return '';
-  return `by its track ${HIT_WORDS[measured]}${lateBy(measured, lateByS({ pullId: '', said: null, offDeg: null, measured, lateS, landsLateS }))}`;
+  return `by its track ${HIT_WORDS[measured]}${lateBy(measured, lateByS({ pullId: '', said: null, ...NOT_MEASURED, measured, lateS, landsLateS }))}`;
 }
 
 /** Focus of a take in words: "soft, by its track sharp", "sharp by its track", "not said". */
@@ -150,7 +151,7 @@ export function takeVerdictText({ isKept, isWhole, pulls, usable }: TakeVerdict,
   return `${isWhole ? 'Soft' : 'Ended early, and soft'}${faults ? `: ${faults}` : ' in places'}; ${use}.`;
 }
 
-/** "12 takes: 8 of 11 kept, 9 can be used. Nobody said of 1. 1 had to be repaired in the edit." */
+/** "12 takes: 8 of 11 kept, 9 can be used. Nobody said of 1. 1 of 12 had to be repaired in the edit." */
 export function logText({
   takes,
   said,
@@ -168,7 +169,7 @@ export function logText({
   const parts = [
     said === 0 ? `${counted(takes, 'take')}.` : `${counted(takes, 'take')}: ${kept} of ${said} kept, ${usable} can be used.`,
     said < takes && `Nobody said of ${takes - said}.`,
-    repaired > 0 && `${repaired} had to be repaired in the edit.`,
+    repaired > 0 && `${repaired} of ${takes} had to be repaired in the edit.`,
   ];
   return parts.filter(Boolean).join(' ');
 }

@@ -20,8 +20,8 @@ import { adviceText, correctionText, faultText, focusText, hitMeasuredText, logT
 const plan = changePull(twoPeople(), 'pull-1', { startS: 4, durationS: 1 });
 const empty = newTake(plan, 4);
 const hits: Take['hits'] = [
-  { pullId: 'pull-1', said: null, measured: 'late', lateS: 0.42, landsLateS: null, offDeg: null },
-  { pullId: 'pull-9', said: 'in-front', measured: null, lateS: null, landsLateS: null, offDeg: null },
+  { pullId: 'pull-1', said: null, measured: 'late', lateS: 0.42, landsLateS: null, offDeg: null, turn: null },
+  { pullId: 'pull-9', said: 'in-front', measured: null, lateS: null, landsLateS: null, offDeg: null, turn: null },
 ];
 
 test('faults name the mark and the time', () => {
@@ -100,7 +100,7 @@ test('faults of a take in a list: nothing is said of what nobody said', () => {
 
 test('a log in a sentence: what nobody said counts neither way', () => {
   expect(logText({ takes: 12, said: 11, kept: 8, usable: 9, repaired: 1 })).toBe(
-    '12 takes: 8 of 11 kept, 9 can be used. Nobody said of 1. 1 had to be repaired in the edit.',
+    '12 takes: 8 of 11 kept, 9 can be used. Nobody said of 1. 1 of 12 had to be repaired in the edit.',
   );
   expect(logText({ takes: 1, said: 0, kept: 0, usable: 0, repaired: 0 })).toBe('1 take. Nobody said of 1.');
   expect(logText({ takes: 2, said: 2, kept: 2, usable: 2, repaired: 0 })).toBe('2 takes: 2 of 2 kept, 2 can be used.');

@@ -12,9 +12,11 @@ import {
 } from '@still-heron/core';
 import { methodList } from '../plan/methodPartText.js';
 import { faultLines, type PlaceNames } from './findingText.js';
+import { lookText, recoveryText } from './detailsText.js';
 import { HIT_WORDS } from './hitWords.js';
 import { REPAIR_WORDS } from './reportText.js';
 import { FOCUS_GRADE_WORDS, NOT_SAID, PERFORMANCE_WORDS, RING_SOURCE_WORDS, TIMECODE_SOURCE_WORDS } from './takeText.js';
+import { CONFIDENCE_WORDS } from './turnText.js';
 
 /** A take as a sheet tells it, with the names of its shot. */
 export interface SheetTake extends PlaceNames {
@@ -73,8 +75,12 @@ const COLUMNS: readonly Column[] = [
   ['ring', ({ take }) => RING_SOURCE_WORDS[take.ringFrom]],
   ['simulated', ({ take }) => yes(isSimulated(take))],
   ['predicted, of 100', ({ take }) => (take.predictedKeepRate === null ? '' : String(Math.round(take.predictedKeepRate * 100)))],
+  ['zone mm', ({ take }) => (take.zoneDepthMm === null ? '' : String(Math.round(take.zoneDepthMm)))],
+  ['lost and back', ({ take }) => take.recoveries.flatMap((one) => recoveryText(one, take) || []).join('; ')],
   ['checked on', ({ take }) => take.checkedOn],
   ['magnified, times', ({ take }) => (take.checkMagnification === null ? '' : String(take.checkMagnification))],
+  ['how sure', ({ take }) => (take.checkConfidence === null ? '' : CONFIDENCE_WORDS[take.checkConfidence])],
+  ['earlier looks', ({ take }) => take.earlierLooks.map((look) => lookText(look)).join('; ')],
 ];
 
 const HIT_COLUMNS: readonly (readonly [string, (one: SheetTake, hit: LoggedHit) => string])[] = [
@@ -83,6 +89,13 @@ const HIT_COLUMNS: readonly (readonly [string, (one: SheetTake, hit: LoggedHit) 
   ['hit, by its track', (_, { measured }) => (measured === null ? '' : HIT_WORDS[measured])],
   ['late by s', (_, hit) => figure(lateByS(hit))],
   ['ring off by °', (_, { offDeg }) => figure(offDeg)],
+  ['turned °', (_, { turn }) => figure(turn?.travelDeg ?? null)],
+  ['to turn °', (_, { turn }) => figure(turn?.plannedDeg ?? null)],
+  ['overshoot °', (_, { turn }) => figure(turn?.overshootDeg ?? null)],
+  ['past the zone', (_, { turn }) => yes(turn?.isPastZone ?? false)],
+  ['turned round, times', (_, { turn }) => (turn ? String(turn.reversals) : '')],
+  ['smooth, of 100', (_, { turn }) => (turn ? String(Math.round(turn.smoothness * 100)) : '')],
+  ['settled in s', (_, { turn }) => figure(turn?.settlingS ?? null)],
 ];
 
 /** Columns of a sheet with a line for each pull that tell the take. */

@@ -5,11 +5,13 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import clsx from 'clsx';
 import { useProductionQuery } from '../../shared/api/api';
 import { useStatisticsQuery, useTakeLogQuery } from '../../shared/api/takesApi';
+import { useUnits } from '../../shared/useUnits';
 import { Frame } from '../../ui/frame/Frame';
 import { PageNote } from '../../ui/PageNote';
 import { PreferenceChoices } from '../../ui/frame/PreferenceChoices';
 import { Unreachable } from '../../ui/Unreachable';
 import { TakesExchange } from '../takes/TakesExchange';
+import { LogDetails } from './LogDetails';
 import { LogFilters } from './LogFilters';
 import { LogList } from './LogList';
 import { isNarrowed, type LogQuery, printLogQuery, readLogQuery, requestOfLog } from './logQuery';
@@ -24,6 +26,7 @@ import styles from './LogPage.module.css';
 export function LogPage() {
   const { productionId = '' } = useParams();
   const { data: production } = useProductionQuery(productionId);
+  const units = useUnits();
   const [address, setAddress] = useSearchParams();
   const query = useMemo(() => readLogQuery(address), [address]);
   const log = useTakeLogQuery({ productionId, query: requestOfLog(query) });
@@ -74,6 +77,7 @@ export function LogPage() {
             <WrapUp productionId={productionId} />
             <TakesExchange productionId={productionId} shot={null} />
             <LogStatistics statistics={statistics.data} />
+            <LogDetails productionId={productionId} withSimulated={query.withSimulated} units={units} />
           </aside>
         </div>
       )}

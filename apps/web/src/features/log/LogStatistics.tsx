@@ -1,8 +1,8 @@
 import type { KeptView, StatisticsView } from '@still-heron/contract';
 import type { MeasuredError } from '@still-heron/core';
 import { methodName, predictionText } from '@still-heron/wording';
-import clsx from 'clsx';
-import { calibrationLayout, CHART, keptBars, overTimeLayout } from './logCharts';
+import { calibrationLayout, CHART, overTimeLayout } from './logCharts';
+import { Kept } from './Kept';
 import textStyles from '../../ui/text.module.css';
 import styles from './LogStatistics.module.css';
 
@@ -38,29 +38,6 @@ export function LogStatistics({ statistics }: { readonly statistics: StatisticsV
         )}
       </section>
     </>
-  );
-}
-
-function Kept({ title, views }: { readonly title: string; readonly views: readonly KeptView[] }) {
-  const bars = keptBars(views);
-  if (bars.length === 0) return null;
-  return (
-    <section>
-      <h2>{title}</h2>
-      <ul data-testid="kept-bars" className={styles.keptBars}>
-        {bars.map(({ name, takes, share, low, high }) => (
-          <li key={name}>
-            <span>{name}</span>
-            <span className={styles.keptTrack} aria-hidden="true">
-              <span style={{ width: `${share * 100}%` }} />
-              <i style={{ left: `${low * 100}%`, width: `${(high - low) * 100}%` }} />
-            </span>
-            <span className={textStyles.figure}>{Math.round(share * 100)} %</span>
-            <span className={clsx(textStyles.muted, textStyles.figure)}>{takes}</span>
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }
 

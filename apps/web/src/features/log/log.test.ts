@@ -74,7 +74,9 @@ describe('files of takes', () => {
     (kind) => {
       const said = {
         ...take,
-        hits: [{ pullId: 'pull-1', said: 'late' as const, measured: null, lateS: null, landsLateS: null, offDeg: null }],
+        hits: [
+          { pullId: 'pull-1', said: 'late' as const, measured: null, lateS: null, landsLateS: null, offDeg: null, turn: null },
+        ],
       };
       const text = takesFile(kind, 'Bell', [{ ...views[0]!, take: said }], context);
       expect(text).not.toMatch(/[{}[\]]/);
@@ -110,7 +112,9 @@ describe('files of takes', () => {
       ...take,
       focusChecks: [{ fromS: 3, toS: 4 }],
       cues: [{ pullId: 'pull-1', timeS: 5 }],
-      hits: [{ pullId: 'pull-1', said: 'late' as const, measured: null, lateS: null, landsLateS: null, offDeg: null }],
+      hits: [
+        { pullId: 'pull-1', said: 'late' as const, measured: null, lateS: null, landsLateS: null, offDeg: null, turn: null },
+      ],
       findings: [{ at: { kind: 'time' as const, timeS: 7 }, found: 'camera-jumped' as const }],
     };
     const two = [views[0]!, { ...views[0]!, number: 2, take: said }];

@@ -9,6 +9,8 @@ import { type Draft, draftOf, takeOfDraft } from '../takes/draft';
 import { LookFirst } from '../takes/LookFirst';
 import { TakeChart } from '../takes/TakeChart';
 import { TakeForm } from '../takes/TakeForm';
+import { turnRows } from '../takes/turnRows';
+import { TurnTable } from '../takes/TurnTable';
 import type { FinishedRoll } from './rollEngine';
 import { sending } from './sendTakes';
 import { Button } from '../../ui/Button';
@@ -58,6 +60,7 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
             </span>
           </p>
           <TakeChart plan={plan} verdict={verdict} take={ended.take} pace={ended.pace} units={units} />
+          <TurnTable rows={turnRows(ended.take, plan, units)} />
         </>
       )}
       {!isPractice && <LookFirst plan={plan} take={ended.take} pace={ended.pace} />}

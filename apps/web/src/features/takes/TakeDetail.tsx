@@ -6,6 +6,7 @@ import {
   readLensData,
   type ShotPlan,
   type Take,
+  type TakeVerdict,
   type UnitSystem,
   verdictOf,
   withLensData,
@@ -29,6 +30,8 @@ import { ProblemList } from '../../ui/ProblemList';
 import { LookFirst } from './LookFirst';
 import { TakeChart } from './TakeChart';
 import { TakeHistory } from './TakeHistory';
+import { TurnTable } from './TurnTable';
+import { turnRows } from './turnRows';
 import { Button } from '../../ui/Button';
 import styles from './TakeDetail.module.css';
 import textStyles from '../../ui/text.module.css';
@@ -82,10 +85,7 @@ export function TakeDetail({ shotId, plan, units, row }: Props) {
   return (
     <div data-testid="take-detail" className={styles.takeDetail}>
       {verdict ? (
-        <>
-          <p className={verdict.isKept ? textStyles.toneSharp : textStyles.toneSoft}>{takeVerdictText(verdict, then, units)}</p>
-          <TakeChart plan={then} verdict={verdict} take={take} units={units} />
-        </>
+        <TrackOfTake plan={then} verdict={verdict} take={take} units={units} />
       ) : (
         <p className={textStyles.muted}>
           The ring was not recorded in this take.{' '}
@@ -109,6 +109,18 @@ export function TakeDetail({ shotId, plan, units, row }: Props) {
       <TakeHistory shotId={shotId} row={row} take={take} />
       {problems && <ProblemList title="The file was not read" problems={problems} onClose={() => setProblems(null)} />}
     </div>
+  );
+}
+
+/** What a take's track shows: in a sentence, as a curve, and turn by turn. */
+function TrackOfTake(props: Pick<Props, 'plan' | 'units'> & { readonly verdict: TakeVerdict; readonly take: Take }) {
+  const { plan, verdict, take, units } = props;
+  return (
+    <>
+      <p className={verdict.isKept ? textStyles.toneSharp : textStyles.toneSoft}>{takeVerdictText(verdict, plan, units)}</p>
+      <TakeChart {...props} />
+      <TurnTable rows={turnRows(take, plan, units)} />
+    </>
   );
 }
 

@@ -1,4 +1,4 @@
-import { addPull, addSubject, newPlan, newTake, type ShotPlan, type Take } from '@still-heron/core';
+import { addPull, addSubject, newPlan, newTake, presetRig, type ShotPlan, type Take } from '@still-heron/core';
 import { screen, within } from '@testing-library/react';
 import { useState } from 'react';
 import { renderPage } from '../../../test/renderPage';
@@ -84,7 +84,7 @@ test('what the track shows stands beside what is said, and a disagreement is see
   const measured = { focus: 'soft' as const, usable: [{ fromS: 1, toS: 3 }] };
   const { user, draftNow } = openForm(plan(), {
     measured,
-    hits: [{ pullId: 'pull-1', said: null, measured: 'late', lateS: 0.4, landsLateS: null, offDeg: 1 }],
+    hits: [{ pullId: 'pull-1', said: null, measured: 'late', lateS: 0.4, landsLateS: null, offDeg: 1, turn: null }],
   });
   expect(screen.getByText('by its track late by 0.4 s')).toBeInTheDocument();
   expect(screen.getByText('by its track soft')).toBeInTheDocument();
@@ -128,7 +128,7 @@ test('in and out are typed; what is no time of the take, or ends before it begin
 
 test('a timecode on the slate that is none is refused, and says what would do', async () => {
   const { user, draftNow } = openForm();
-  await user.click(screen.getByText('Marks, display, slate, repairs'));
+  await user.click(screen.getByText('Marks, slate, repairs'));
   const field = screen.getByLabelText('timecode on the slate');
   await user.type(field, '10:61:00:00{Enter}');
   expect(screen.getByText(/A timecode at 24 frames a second is needed/)).toBeInTheDocument();
@@ -136,6 +136,39 @@ test('a timecode on the slate that is none is refused, and says what would do', 
   await user.clear(field);
   await user.type(field, '10:15:00:00{Enter}');
   expect(draftNow().startTimecode).toBe('10:15:00:00');
+});
+
+test('a look at the focus has its display, magnification and confidence; the next look keeps it', async () => {
+  const rig = { ...presetRig('On the shoulder', 'shoulder', 'puller'), display: 'the small display' };
+  const { user, draftNow } = openForm({ ...plan(), rig });
+  const sure = within(screen.getByRole('radiogroup', { name: 'How sure' }));
+  await user.click(sure.getByRole('radio', { name: 'fairly sure' }));
+  expect(draftNow()).toMatchObject({ checkedOn: 'the small display', checkConfidence: 'fairly-sure' });
+  // without a grade there is nothing to keep
+  expect(screen.queryByRole('button', { name: 'Look again elsewhere' })).toBeNull();
+  await user.type(screen.getByLabelText('magnified, times'), '4{Enter}');
+  await user.click(within(screen.getByRole('radiogroup', { name: 'Focus' })).getByRole('radio', { name: 'sharp' }));
+  await user.click(screen.getByRole('button', { name: 'Look again elsewhere' }));
+  const look = { on: 'the small display', magnification: 4, confidence: 'fairly-sure', focus: 'sharp' };
+  expect(draftNow()).toMatchObject({ earlierLooks: [look], checkedOn: '', checkMagnification: null, focus: null });
+  await user.click(screen.getByRole('button', { name: /Remove the look/ }));
+  expect(draftNow().earlierLooks).toEqual([]);
+});
+
+test('somebody lost and back: what the track shows can be contradicted, and what it does not show is typed', async () => {
+  const { user, draftNow } = openForm(plan(), { durationS: 10 });
+  await user.click(screen.getByText('Lost and back'));
+  await user.type(screen.getByLabelText('somebody was lost from'), '3{Enter}');
+  await user.type(screen.getByLabelText('and back at'), '2{Enter}');
+  expect(screen.getByText('It must end after it begins.')).toBeInTheDocument();
+  expect(screen.queryByRole('radiogroup', { name: 'How it came back' })).toBeNull();
+  await user.clear(screen.getByLabelText('and back at'));
+  await user.type(screen.getByLabelText('and back at'), '3.8{Enter}');
+  await user.click(within(screen.getByRole('radiogroup', { name: 'How it came back' })).getByRole('radio', { name: 'gentle' }));
+  expect(draftNow().recoveries).toEqual([{ fromS: 3, toS: 3.8, said: 'gentle', measured: null }]);
+  const first = within(screen.getByRole('radiogroup', { name: 'How it came back, 1' }));
+  await user.click(first.getByRole('radio', { name: 'jerked' }));
+  expect(draftNow().recoveries).toMatchObject([{ said: 'jerked' }]);
 });
 
 test('a fault at any time: typed, said, and taken away again', async () => {

@@ -7,6 +7,7 @@ import { TextField } from '../../ui/fields/TextField';
 import { choicesOf } from '../../ui/fields/choicesOf';
 import { WordChoice } from '../../ui/fields/WordChoice';
 import { allFine, withFinding, withHit } from './draft';
+import { FocusLook } from './FocusLook';
 import { FindingLine, PullLine } from './TakeLines';
 import { TakeMore } from './TakeMore';
 import type { AskedAt, Place, TakeFormProps } from './takeFormProps';
@@ -45,6 +46,7 @@ export function TakeForm(props: TakeFormProps) {
           ),
         )}
         <GradeLines draft={draft} take={take} onChange={onChange} />
+        <FocusLook draft={draft} plan={plan} onChange={onChange} />
         <NoteLine draft={draft} onChange={onChange} />
         <TakeMore {...{ draft, plan, units, take, onChange }} places={places.more} />
       </div>

@@ -2,9 +2,9 @@ import { frameOfTimecode, REPAIRS, TAKE_LIMITS } from '@still-heron/core';
 import { REPAIR_WORDS } from '@still-heron/wording';
 import { Checkbox } from '../../ui/antd/Checkbox';
 import { GapField } from '../../ui/fields/GapField';
-import { NumberField } from '../../ui/fields/NumberField';
 import { TextField } from '../../ui/fields/TextField';
 import { FaultAtTime } from './FaultAtTime';
+import { RecoveryFields } from './RecoveryFields';
 import { SpanFields } from './SpanFields';
 import type { AskedAt, TakeFormProps } from './takeFormProps';
 import { FindingLine } from './TakeLines';
@@ -44,16 +44,20 @@ export function TakeMore({ draft, plan, units, take, places, onChange }: Props) 
           onChange={(focusChecks) => onChange({ ...draft, focusChecks })}
         />
       </details>
+      <details className={styles.takeMore}>
+        <summary>Lost and back</summary>
+        <RecoveryFields draft={draft} take={take} onChange={onChange} />
+      </details>
       <CheckAndSlate {...{ draft, plan, units, onChange }} />
     </div>
   );
 }
 
 function CheckAndSlate({ draft, plan, units, onChange }: Pick<Props, 'draft' | 'plan' | 'units' | 'onChange'>) {
-  const { missedMm, checkedOn, checkMagnification, clip, startTimecode } = draft;
+  const { missedMm, clip, startTimecode } = draft;
   return (
     <details className={styles.takeMore}>
-      <summary>Marks, display, slate, repairs</summary>
+      <summary>Marks, slate, repairs</summary>
       <div className={styles.takeMoreFields}>
         {plan.marks.map(({ id, letter }) => (
           <GapField
@@ -65,20 +69,6 @@ function CheckAndSlate({ draft, plan, units, onChange }: Pick<Props, 'draft' | '
             onChange={(byMm) => onChange({ ...draft, missedMm: { ...missedMm, [id]: byMm } })}
           />
         ))}
-        <TextField
-          label="checked on"
-          max={TAKE_LIMITS.checkedOn.max}
-          value={checkedOn}
-          onChange={(value) => onChange({ ...draft, checkedOn: value })}
-        />
-        <NumberField
-          label="magnified, times"
-          min={1}
-          max={TAKE_LIMITS.checkMagnification.max}
-          step={1}
-          value={checkMagnification ?? 1}
-          onChange={(value) => onChange({ ...draft, checkMagnification: value })}
-        />
         <TextField
           label="timecode on the slate"
           max={TAKE_LIMITS.timecode.max}

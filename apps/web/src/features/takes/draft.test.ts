@@ -4,13 +4,13 @@ import { allFine, draftOf, foundAt, freshDraft, takeOfDraft, withFinding, withHi
 
 const plan = changePull(TWO_PEOPLE, 'pull-1', { startS: 4, durationS: 1 });
 const empty = newTake(plan, 4);
-const NONE = { lateS: null, landsLateS: null, offDeg: null };
+const NONE = { lateS: null, landsLateS: null, offDeg: null, turn: null };
 
 describe('what is said of a take that was judged by its track', () => {
   const judged: Take = {
     ...newTake(plan, 2),
     measured: { focus: 'usable', usable: [{ fromS: 1, toS: 4 }] },
-    hits: [{ pullId: 'pull-1', said: null, measured: 'late', lateS: 0.42, landsLateS: null, offDeg: 0.3 }],
+    hits: [{ pullId: 'pull-1', said: null, measured: 'late', lateS: 0.42, landsLateS: null, offDeg: 0.3, turn: null }],
     markMisses: [{ markId: 'mark-1', byMm: 30 }],
     checkedOn: 'the large display',
     checkMagnification: 4,

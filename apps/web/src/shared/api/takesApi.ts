@@ -1,6 +1,7 @@
 import type {
   LensUseView,
   LoggedTakeView,
+  StatisticsDetailsView,
   StatisticsView,
   TakePageView,
   TakeRevisionView,
@@ -34,6 +35,11 @@ export const takesApi = api.enhanceEndpoints({ addTagTypes: ['Takes', 'Log'] }).
     statistics: build.query<StatisticsView, { productionId: string; withSimulated: boolean }>({
       query: ({ productionId, withSimulated }) =>
         `productions/${productionId}/takes/statistics${withSimulated ? '?simulated=true' : ''}`,
+      providesTags: ['Log'],
+    }),
+    statisticsDetails: build.query<StatisticsDetailsView, { productionId: string; withSimulated: boolean }>({
+      query: ({ productionId, withSimulated }) =>
+        `productions/${productionId}/takes/statistics/details${withSimulated ? '?simulated=true' : ''}`,
       providesTags: ['Log'],
     }),
     /** What each shot still lacks */
@@ -77,6 +83,7 @@ export const {
   useTakeLogQuery,
   useWrapUpQuery,
   useLensUseQuery,
+  useStatisticsDetailsQuery,
   useStatisticsQuery,
   useLazyWholeTakesQuery,
   useLogTakeMutation,

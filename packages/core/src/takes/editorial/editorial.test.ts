@@ -6,7 +6,8 @@ import { focusTrack } from '../../track/index';
 import { asJudged } from '../asJudged';
 import { captureForScreenS, frameRateFigures, screenTimeS } from './frameRates';
 import { sumsOf, takeFigures } from '../takeFigures';
-import { newTake, type Take } from '../take';
+import { newTake } from '../newTake';
+import type { Take } from '../take';
 import { type OtioLabels, otioTimeline } from './otio';
 import { packTrack } from '../track';
 import { pullTimes } from '../onPlanTime';
@@ -157,7 +158,7 @@ describe('as a timeline', () => {
   const take: Take = {
     ...empty,
     startTimecode: '10:00:00:00',
-    hits: [{ pullId: 'pull-1', said: null, measured: 'late', lateS: 0.4, landsLateS: null, offDeg: 0 }],
+    hits: [{ pullId: 'pull-1', said: null, measured: 'late', lateS: 0.4, landsLateS: null, offDeg: 0, turn: null }],
     cues: [{ pullId: 'pull-1', timeS: 4.4 }],
     usable: [span(0, 4), span(6, 10)],
     focusChecks: [span(4, 5)],
@@ -268,7 +269,7 @@ describe('takes leave and come back', () => {
           take: {
             ...empty,
             ...(change as Partial<Take>),
-            hits: [{ pullId: 'pull-1', said: 'hit', measured: 'late', lateS: 0.42, landsLateS: null, offDeg: null }],
+            hits: [{ pullId: 'pull-1', said: 'hit', measured: 'late', lateS: 0.42, landsLateS: null, offDeg: null, turn: null }],
             findings: [
               { at: { kind: 'arrival', subjectId: 'subject-1', markId: 'mark-2' }, found: 'late' },
               { at: { kind: 'beat', beatId: 'beat-1' }, found: 'drifted-nearer' },
@@ -332,6 +333,8 @@ describe('takes leave and come back', () => {
     expect(readTakesJson(text).status).toBe('unread'),
   );
 });
+const TURN = { travelDeg: 82, plannedDeg: 80, overshootDeg: 1, isPastZone: false, reversals: 1, smoothness: 0.9, settlingS: 0.2 };
+
 describe('errors as takes showed them', () => {
   test('a take tells what was measured in it', () => {
     const take: Take = {
@@ -339,8 +342,16 @@ describe('errors as takes showed them', () => {
       isCircled: true,
       repairs: ['retimed'],
       hits: [
-        { pullId: 'pull-1', said: null, measured: 'late', lateS: 0.4, landsLateS: null, offDeg: 1 },
-        { pullId: 'pull-2', said: 'searched', measured: null, lateS: null, landsLateS: null, offDeg: 9 },
+        { pullId: 'pull-1', said: null, measured: 'late', lateS: 0.4, landsLateS: null, offDeg: 1, turn: TURN },
+        {
+          pullId: 'pull-2',
+          said: 'searched',
+          measured: null,
+          lateS: null,
+          landsLateS: null,
+          offDeg: 9,
+          turn: { ...TURN, isPastZone: true, settlingS: null },
+        },
       ],
       markMisses: [{ markId: 'mark-1', byMm: 30 }],
     };
@@ -352,6 +363,7 @@ describe('errors as takes showed them', () => {
       late: sumsOf([0.4]),
       off: sumsOf([1]),
       markMisses: sumsOf([30]),
+      turns: { count: 2, smoothSum: 1.8, settledCount: 1, settlingSum: 0.2, pastZoneCount: 1 },
     });
   });
 });

@@ -1,4 +1,4 @@
-import type { UsableSpan } from '../judgeTake.js';
+import type { UsableSpan } from '../usableSpan.js';
 
 /** A stretch of a take at one playback speed. */
 export interface Retimed extends UsableSpan {

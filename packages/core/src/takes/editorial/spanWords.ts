@@ -1,4 +1,4 @@
-import type { UsableSpan } from '../judgeTake.js';
+import type { UsableSpan } from '../usableSpan.js';
 import type { Take } from '../take.js';
 import { takeTimeText } from '../takeTime.js';
 

@@ -1,4 +1,4 @@
-import type { UsableSpan } from '../judgeTake.js';
+import type { UsableSpan } from '../usableSpan.js';
 import { focusOf } from '../said.js';
 import type { Take } from '../take.js';
 
