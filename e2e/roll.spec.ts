@@ -13,6 +13,8 @@ interface Logged {
     readonly focus: string | null;
     readonly cues: { readonly pullId: string; readonly timeS: number }[];
     readonly hits: { readonly pullId: string; readonly hit: string; readonly lateS: number | null }[];
+    readonly findings: readonly object[];
+    readonly focusChecks: readonly object[];
     readonly startTimecode: string;
     readonly track: string | null;
   };
@@ -158,12 +160,28 @@ test('two devices show the same roll; each sees the cues of the other, and eithe
   // the ring here is shown there
   await page.keyboard.press('Shift+ArrowRight');
   await expect(operator.getByTestId('roll-now')).not.toContainText('2.90');
+  // what is seen there comes into the take here
+  await operator.getByRole('group', { name: 'Seen just now' }).getByRole('button', { name: 'camera jumped' }).click();
+  await operator.keyboard.down('w');
+  await untilRoll(page, (await shownTime(page.getByTestId('roll-time'))) + 0.3);
+  await operator.keyboard.up('w');
+  // ending somebody else's take is asked once
+  await operator.keyboard.press('Space');
+  await expect(operator.getByRole('button', { name: /Yes, end the take of/ })).toBeVisible();
+  await operator.getByRole('button', { name: 'Let it roll' }).click();
+  await expect(phase(page)).toHaveText('Rolling');
+  await operator.keyboard.press('Space');
   await operator.keyboard.press('Space');
   await expect(phase(page)).toHaveText('Ready');
   await expect.poll(async () => (await takes()).length).toBe(1);
   const [take] = await takes();
   expect(take!.take.cues).toMatchObject([{ pullId: 'pull-1' }]);
   expect(take!.take.cues[0]!.timeS).toBeGreaterThan(1.4);
+  expect(take!.take.findings).toMatchObject([{ at: { kind: 'time' }, found: 'camera-jumped' }]);
+  expect(take!.take.focusChecks).toHaveLength(1);
+  // its list is the newest without a visit
+  await operator.keyboard.press('7');
+  await expect(operator.getByRole('list', { name: 'Takes, the latest first' }).getByRole('listitem')).toHaveCount(1);
   await context.close();
 });
 
@@ -234,7 +252,8 @@ test('slow practice is judged and not logged; only the next cue can be shown', a
     .catch(() => null);
   // the steps above the speed move it down when they come
   await expect(page.getByRole('list', { name: 'Before the take' })).toBeVisible();
-  await page.getByRole('radio', { name: '50 %' }).check();
+  await page.getByRole('radio', { name: 'practice' }).click();
+  await page.getByRole('radio', { name: '50 %' }).click();
   await page.getByRole('button', { name: /Practise at 50 %/ }).click();
   await untilRoll(page, 0.1);
   const startedMs = Date.now();
@@ -245,6 +264,38 @@ test('slow practice is judged and not logged; only the next cue can be shown', a
   await page.keyboard.press('Space');
   await expect(page.getByText('Practice at 50 %: not a take.')).toBeVisible();
   expect(await takes()).toEqual([]);
+});
+
+test('one pull is practised again and again, each run beside the one before, and none is logged', async ({ heron, page }) => {
+  test.setTimeout(60_000);
+  const { takes } = await openRoll(heron, page, shortPlan(), { turnedBy: 'motor-line' });
+  await page.getByRole('radio', { name: 'practice' }).click();
+  await page.getByRole('radio', { name: 'to B, the hardest' }).click();
+  await page.keyboard.press('Space');
+  const last = page.getByRole('region', { name: 'The last run' });
+  await expect(last).toContainText('To B: hit.', { timeout: 15_000 });
+  await expect(last.getByRole('row', { name: /^B/ })).toContainText('direct');
+  await expect(phase(page)).toHaveText(/Rolls in/);
+  await expect(last).toContainText('before:', { timeout: 20_000 });
+  await page.getByRole('button', { name: 'End the practice' }).click();
+  await expect(page.getByText('Practice: not a take.')).toBeVisible();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('button', { name: /^Practise/ })).toBeVisible();
+  expect(await takes()).toEqual([]);
+});
+
+test('an edit on one device is the plan of the next roll on every other', async ({ heron, page, browser }) => {
+  const { shotId } = await openRoll(heron, page);
+  const context = await browser.newContext();
+  const second = await context.newPage();
+  await second.goto(`${heron.server.address}/shots/${shotId}/roll`);
+  await expect(second.getByTestId('roll-next')).toContainText('2.05');
+  const shot = await heron.api<{ version: number; plan: ShotPlan }>('get', `shots/${shotId}`);
+  const marks = shot.plan.marks.map((mark) => (mark.id === 'mark-2' ? { ...mark, distanceMm: 2400 } : mark));
+  const document = { scene: '4', slate: '4Z', title: 'Quick pull', plan: { ...shot.plan, marks } };
+  await heron.api('put', `shots/${shotId}`, { version: shot.version, ...document });
+  for (const one of [page, second]) await expect(one.getByTestId('roll-next')).toContainText('2.40');
+  await context.close();
 });
 
 test('a device at the port turns the ring, and receives the focus track', async ({ heron, page }) => {

@@ -45,6 +45,9 @@ const rollOf = (changes: Partial<RollView> = {}): RollView => ({
   startedAtMs: Date.now(),
   rate: 1,
   isClockTriggered: false,
+  isPractice: false,
+  fromS: 0,
+  planVersion: 1,
   device: 'puller’s tablet',
   cueEvents: [],
   ...changes,
@@ -61,7 +64,7 @@ test('the clock of the server is told', async () => {
 
 test('a roll is sent to every other page that shows the shot; a page that opens later finds it', async () => {
   const { socket: puller, found } = await joined('puller');
-  expect(found).toEqual({ roll: null, devices: [] });
+  expect(found).toEqual({ roll: null, version: 1, devices: [] });
   const told = hears<string[]>(puller, 'devices');
   const { socket: operator, found: foundByOperator } = await joined('operator');
   expect(foundByOperator.devices).toEqual(['puller']);
@@ -122,6 +125,47 @@ test('a roll ends for all if its device does not come back; one that reconnects 
   expect(await found(kept)).toMatchObject({ rollId: kept.rollId });
 }, 20_000);
 
+test('focus checks and faults that are said elsewhere reach the device that rolls', async () => {
+  const { id: shotId } = await makeShot(server, shot.productionId, { slate: '9D' });
+  const { socket: puller } = await joined('puller', shotId);
+  const { socket: operator } = await joined('operator', shotId);
+  const roll = rollOf({ shotId });
+  await ask(puller, 'roll', roll);
+  const check = { rollId: roll.rollId, isChecking: true, timeS: 2.5 };
+  const fault = { rollId: roll.rollId, found: 'camera-jumped', timeS: 3 };
+  const heard = [hears(puller, 'check'), hears(puller, 'fault')];
+  expect(await ask(operator, 'check', check)).toBe(true);
+  expect(await ask(operator, 'fault', fault)).toBe(true);
+  expect(await Promise.all(heard)).toEqual([check, fault]);
+});
+
+test('a roll that was ended while its device, or the server, was away ends as soon as it is sent again', async () => {
+  const { id: shotId } = await makeShot(server, shot.productionId, { slate: '9E' });
+  const roll = rollOf({ shotId });
+  // the server has started again and knows no roll yet
+  const { socket: operator } = await joined('operator', shotId);
+  await ask(operator, 'end', { rollId: roll.rollId });
+  const { socket: puller } = await joined('puller', shotId);
+  const ended = hears(puller, 'end');
+  await ask(puller, 'roll', roll);
+  expect(await ended).toEqual({ rollId: roll.rollId });
+  expect((await joined('late', shotId)).found.roll).toBeNull();
+});
+
+test('pages that show a shot hear of its new versions and of its takes', async () => {
+  const own = await makeShot(server, shot.productionId, { slate: '9F' });
+  const { socket, found } = await joined('operator', own.id);
+  expect(found.version).toBe(1);
+  const saved = hears(socket, 'saved');
+  const { scene, slate, plan } = own;
+  await server.request.put(`/api/shots/${own.id}`).send({ version: 1, scene, slate, title: 'nearer', plan }).expect(200);
+  expect(await saved).toMatchObject({ version: 2 });
+  const taken = hears(socket, 'taken');
+  const body = { rolledAt: new Date().toISOString(), take: newTake(plan, 2) };
+  await server.request.post(`/api/shots/${own.id}/takes`).send(body).expect(201);
+  expect(await taken).toMatchObject({ shotId: own.id });
+});
+
 test.each([
   ['join', {}, 'not-an-id'],
   ['join', null, 'not-an-object'],
@@ -129,6 +173,8 @@ test.each([
   ['roll', { ...rollOfNothing(), cueEvents: [{ pullId: 'x', timeS: 'soon' }] }, 'not-a-number'],
   ['cue', { rollId: 'x', pullId: 'a', timeS: 1 }, 'not-an-id'],
   ['end', { rollId: randomUUID(), more: 1 }, 'unknown-field'],
+  ['check', { rollId: randomUUID(), isChecking: 1, timeS: 1 }, 'not-yes-or-no'],
+  ['fault', { rollId: randomUUID(), found: 'broken', timeS: 1 }, 'not-a-choice'],
   ['join', { shotId: randomUUID(), device: 'x' }, 'not-found'],
   ['roll', rollOfNothing(), 'not-joined'],
 ])('%s with %j is refused, and says why', async (event, body, code) => {
@@ -142,6 +188,9 @@ function rollOfNothing() {
     startedAtMs: 1,
     rate: 1,
     isClockTriggered: false,
+    isPractice: false,
+    fromS: 0,
+    planVersion: 1,
     device: 'x',
     cueEvents: [],
   };

@@ -58,4 +58,15 @@ export {
   TurnsView,
 } from './statistics.js';
 export { BeatRateView, KeepRateView, MAX_TRIALS_PER_REQUEST, StopRateView } from './stop.js';
-export { JoinRoll, type JoinedView, RollEnd, RollCueMessage, RollView, RollWheel, ROLL_RATES, CueEventView } from './roll.js';
+export {
+  JoinRoll,
+  type JoinedView,
+  RollCheckMessage,
+  RollEnd,
+  RollCueMessage,
+  RollFaultMessage,
+  RollView,
+  RollWheel,
+  ROLL_RATES,
+  CueEventView,
+} from './roll.js';

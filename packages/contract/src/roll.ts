@@ -1,7 +1,7 @@
-import { PLAN_LIMITS, type CueEvent, SENT_RING_DEG, TAKE_LIMITS } from '@still-heron/core';
+import { type CueEvent, type Finding, FINDINGS_AT, PLAN_LIMITS, SENT_RING_DEG, TAKE_LIMITS } from '@still-heron/core';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, ValidateNested } from 'class-validator';
-import { Flag, Id, Quantity, Text, Uuid } from './fields.js';
+import { Choice, Flag, Id, Quantity, Text, Uuid } from './fields.js';
 
 /** Speeds of a roll: below 1 for slow practice. */
 export const ROLL_RATES = { min: 0.1, max: 1 } as const;
@@ -32,6 +32,15 @@ export class RollView {
   @Flag('Whether the clock triggers pulls that wait for a cue')
   isClockTriggered!: boolean;
 
+  @Flag('Whether it is practice: nothing of it is logged')
+  isPractice!: boolean;
+
+  @Quantity(TAKE_LIMITS.takeS, 'Plan time at which it begins, in s; above 0 for practice of one pull')
+  fromS!: number;
+
+  @Quantity(TAKE_LIMITS.planVersion, 'Version of the shot that is rolled')
+  planVersion!: number;
+
   @Text({ max: 60, description: 'Name of the rolling device' })
   device!: string;
 
@@ -46,6 +55,30 @@ export class RollView {
 export class RollCueMessage extends CueEventView {
   @Uuid('Id of the roll')
   rollId!: string;
+}
+
+/** A focus check that begins or ends, said on another device than the rolling one. */
+export class RollCheckMessage {
+  @Uuid('Id of the roll')
+  rollId!: string;
+
+  @Flag('Whether it begins')
+  isChecking!: boolean;
+
+  @Quantity(TAKE_LIMITS.takeS, 'Seconds since the roll started')
+  timeS!: number;
+}
+
+/** A fault seen at a time of a roll, said on another device than the rolling one. */
+export class RollFaultMessage {
+  @Uuid('Id of the roll')
+  rollId!: string;
+
+  @Choice(FINDINGS_AT.time, 'What went wrong')
+  found!: Finding;
+
+  @Quantity(TAKE_LIMITS.takeS, 'Seconds since the roll started')
+  timeS!: number;
 }
 
 export class RollEnd {
@@ -70,6 +103,8 @@ export class RollWheel {
 /** State for a device that joins. */
 export interface JoinedView {
   readonly roll: RollView | null;
+  /** Stored version of the shot */
+  readonly version: number;
   /** Names of the other devices that show the shot */
   readonly devices: readonly string[];
 }

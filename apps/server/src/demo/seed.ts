@@ -8,6 +8,7 @@ import { ProductionsService } from '../productions/productions.service.js';
 import { ShotsRepository } from '../shots/shots.repository.js';
 import { ShotsService } from '../shots/shots.service.js';
 import { BELL_FOUNDRY, BELL_FOUNDRY_SHOTS, type DemoKit } from './bell-foundry.js';
+import { ShotNews } from '../shots/shot-news.js';
 import { TakesRepository } from '../takes/takes.repository.js';
 import { KIT_CHANGES_AFTER_PLANNING, DEMO_KIT } from './kit.js';
 import { demoTakes } from './takes.js';
@@ -16,7 +17,7 @@ import { demoTakes } from './takes.js';
 export function seedDemo(db: Database): Promise<void> {
   return db.transaction(async (all) => {
     const productions = new ProductionsService(new ProductionsRepository(all));
-    const shots = new ShotsService(new ShotsRepository(all), productions);
+    const shots = new ShotsService(new ShotsRepository(all), productions, new ShotNews());
     const kit = new KitService(new KitRepository(all));
     if ((await productions.all()).length > 0) return;
     const demoKit = await seedKit(kit);

@@ -8,12 +8,22 @@ import {
   SubscribeMessage,
   WebSocketGateway,
 } from '@nestjs/websockets';
-import { JoinRoll, type JoinedView, RollEnd, RollCueMessage, RollView, RollWheel } from '@still-heron/contract';
+import {
+  JoinRoll,
+  type JoinedView,
+  RollCheckMessage,
+  RollCueMessage,
+  RollEnd,
+  RollFaultMessage,
+  RollView,
+  RollWheel,
+} from '@still-heron/contract';
 import { checkDeviceCommand, type DeviceCommand } from '@still-heron/core';
 import { requestText, type RequestProblemCode, type RequestProblemValues } from '@still-heron/wording';
 import type { Server, Socket } from 'socket.io';
 import { LIVE_ADDRESS } from '../http/raw-errors.js';
 import { problemsIn } from '../http/validation.js';
+import { ShotNews } from '../shots/shot-news.js';
 import { ShotsService } from '../shots/shots.service.js';
 import { DevicesService } from './devices.service.js';
 import { RollService } from './roll.service.js';
@@ -37,10 +47,13 @@ export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
     @Inject(RollService) private readonly rolls: RollService,
     @Inject(DevicesService) private readonly devices: DevicesService,
     @Inject(ShotsService) private readonly shots: ShotsService,
+    @Inject(ShotNews) private readonly news: ShotNews,
   ) {}
 
   afterInit(server: Server): void {
     this.devices.messages.subscribe((message) => server.emit('device', message));
+    // who shows a shot has its newest version and its takes
+    this.news.all.subscribe((news) => server.to(news.shotId).emit(news.kind, news));
   }
 
   handleConnection(socket: Socket): void {
@@ -53,7 +66,7 @@ export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
     const left = this.rolls.rollOfConnection(socket.id);
     if (!left) return;
     const timer = setTimeout(() => {
-      if (this.rolls.rollOfConnection(socket.id)?.rollId !== left.rollId || !this.rolls.end(left.rollId)) return;
+      if (this.rolls.rollOfConnection(socket.id)?.rollId !== left.rollId || !this.rolls.drop(left.rollId)) return;
       socket.nsp.to(left.shotId).emit('end', { rollId: left.rollId });
     }, this.reconnectMs);
     timer.unref();
@@ -70,12 +83,13 @@ export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
     const asked = read(JoinRoll, body);
     if ('code' in asked) return asked;
     const { shotId, device } = asked;
-    if (!(await this.shots.has(shotId))) return refused('not-found', { what: 'shot' });
+    const version = await this.shots.versionOf(shotId);
+    if (version === null) return refused('not-found', { what: 'shot' });
     for (const room of socket.rooms) if (room !== socket.id) await socket.leave(room);
     socket.data = { shotId, device };
     await socket.join(shotId);
     this.tellDevices(socket);
-    return { roll: this.rolls.of(shotId), devices: others(socket, shotId) };
+    return { roll: this.rolls.of(shotId), version, devices: others(socket, shotId) };
   }
 
   @SubscribeMessage('roll')
@@ -85,8 +99,9 @@ export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
     // who has joined a shot has one that is there
     if ((socket.data as { shotId?: string }).shotId !== asked.shotId) return refused('not-joined', {});
     const roll = this.rolls.start(asked, socket.id);
-    socket.to(roll.shotId).emit('roll', roll);
-    return roll;
+    if (roll) socket.to(roll.shotId).emit('roll', roll);
+    else socket.emit('end', { rollId: asked.rollId });
+    return roll ?? asked;
   }
 
   @SubscribeMessage('cue')
@@ -98,11 +113,22 @@ export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
     return true;
   }
 
+  @SubscribeMessage('check')
+  check(@ConnectedSocket() socket: Socket, @MessageBody() body: unknown): Refused | true {
+    return this.passOn('check', read(RollCheckMessage, body), socket);
+  }
+
+  @SubscribeMessage('fault')
+  fault(@ConnectedSocket() socket: Socket, @MessageBody() body: unknown): Refused | true {
+    return this.passOn('fault', read(RollFaultMessage, body), socket);
+  }
+
+  /** Another device may have been away, or the server: the roll then ends as soon as it is sent again. */
   @SubscribeMessage('end')
   end(@ConnectedSocket() socket: Socket, @MessageBody() body: unknown): Refused | true {
     const asked = read(RollEnd, body);
     if ('code' in asked) return asked;
-    const shotId = this.rolls.end(asked.rollId);
+    const shotId = this.rolls.end(asked.rollId) ?? (socket.data as { shotId?: string }).shotId;
     if (shotId) socket.to(shotId).emit('end', asked);
     return true;
   }
@@ -120,6 +146,14 @@ export class RollGateway implements OnGatewayInit, OnGatewayConnection, OnGatewa
   order(@ConnectedSocket() socket: Socket, @MessageBody() body: unknown): void {
     if (!this.rolls.hasRolled(socket.id)) return;
     if (checkDeviceCommand(body).length === 0) this.devices.tell(body as DeviceCommand);
+  }
+
+  /** To the other devices that show the shot of a roll. */
+  private passOn(event: string, asked: Refused | { readonly rollId: string }, socket: Socket): Refused | true {
+    if ('code' in asked) return asked;
+    const shotId = this.rolls.shotOf(asked.rollId);
+    if (shotId) socket.to(shotId).emit(event, asked);
+    return true;
   }
 
   private tellDevices(socket: Socket): void {

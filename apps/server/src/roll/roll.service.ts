@@ -4,6 +4,8 @@ import type { RollCueMessage, RollView } from '@still-heron/contract';
 
 /** A roll that nobody ends is dropped after this time. */
 const MAX_ROLL_MS = 3 * 3600 * 1000;
+/** Rolls of which it is known that they were ended: a device that was away meanwhile may send one again. */
+const MAX_ENDED = 500;
 
 /** Current rolls, one per shot. In memory only: after a restart the rolling device sends its roll again. */
 @Injectable()
@@ -11,6 +13,7 @@ export class RollService {
   private readonly running = new Map<string, RollView>();
   /** By shot: connection of the rolling device */
   private readonly lines = new Map<string, string>();
+  private readonly ended = new Set<string>();
 
   of(shotId: string): RollView | null {
     const roll = this.running.get(shotId);
@@ -18,8 +21,9 @@ export class RollService {
     return this.running.get(shotId) ?? null;
   }
 
-  /** Starts a roll, or resumes one with its past events. */
-  start(roll: RollView, line: string): RollView {
+  /** Starts a roll, or resumes one with its past events. @returns null if somebody has ended it meanwhile */
+  start(roll: RollView, line: string): RollView | null {
+    if (this.ended.has(roll.rollId)) return null;
     this.running.set(roll.shotId, roll);
     this.lines.set(roll.shotId, line);
     return roll;
@@ -33,11 +37,23 @@ export class RollService {
     return roll.shotId;
   }
 
-  /** @returns the shot of the roll; null if it had ended already */
+  /** @returns the shot of the roll; null if it is not known, or had ended already */
   end(rollId: string): string | null {
+    this.ended.add(rollId);
+    if (this.ended.size > MAX_ENDED) this.ended.delete(this.ended.values().next().value!);
+    return this.drop(rollId);
+  }
+
+  /** Ends a roll whose device went away, and may still come back with it. @returns as `end` */
+  drop(rollId: string): string | null {
     const roll = this.find(rollId);
     if (roll) this.running.delete(roll.shotId);
     return roll?.shotId ?? null;
+  }
+
+  /** @returns the shot of a roll under way; null if there is none */
+  shotOf(rollId: string): string | null {
+    return this.find(rollId)?.shotId ?? null;
   }
 
   /** The roll of a connection; null if there is none. */

@@ -18,6 +18,7 @@ import { problemView } from '@still-heron/wording';
 import { notFound, RequestProblem, versionConflict } from '../http/request-problem.js';
 import { isUuid } from '../http/validation.js';
 import { ProductionsService } from '../productions/productions.service.js';
+import { ShotNews } from './shot-news.js';
 import { type RevisionRow, type ShotRow, ShotsRepository } from './shots.repository.js';
 
 const PRUNE_EVERY_MS = 3_600_000;
@@ -29,6 +30,7 @@ export class ShotsService implements OnModuleInit, OnModuleDestroy {
   constructor(
     @Inject(ShotsRepository) private readonly repository: ShotsRepository,
     @Inject(ProductionsService) private readonly productions: ProductionsService,
+    @Inject(ShotNews) private readonly news: ShotNews,
   ) {}
 
   async onModuleInit(): Promise<void> {
@@ -73,8 +75,9 @@ export class ShotsService implements OnModuleInit, OnModuleDestroy {
   }
 
   /** Whether there is such a shot, and it is not deleted. */
-  async has(id: string): Promise<boolean> {
-    return (await this.repository.find(id)) !== undefined;
+  /** @returns null if there is no such shot */
+  async versionOf(id: string): Promise<number | null> {
+    return (await this.repository.find(id))?.version ?? null;
   }
 
   /** @throws {RequestProblem} 404 for the production or the previous shot */
@@ -99,10 +102,18 @@ export class ShotsService implements OnModuleInit, OnModuleDestroy {
     );
   }
 
+  /** Tells the pages that show a shot that its takes have changed. */
+  tellTaken(shotId: string): void {
+    this.news.all.next({ kind: 'taken', shotId });
+  }
+
   /** @throws {RequestProblem} 404, 409 with the stored version */
   async save(id: string, { version, deviceId = '', deviceName = '', ...document }: SaveShot): Promise<ShotView> {
     const saved = await this.repository.save(id, version, { ...document, deviceId, deviceName });
-    if (saved) return toView(saved);
+    if (saved) {
+      this.news.all.next({ kind: 'saved', shotId: id, version: saved.version });
+      return toView(saved);
+    }
     const stored = await this.row(id);
     throw versionConflict(version, stored.version, toView(stored));
   }

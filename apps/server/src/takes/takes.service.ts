@@ -67,20 +67,21 @@ export class TakesService implements OnModuleInit, OnModuleDestroy {
     const shot = await this.shots.find(shotId);
     const row = await this.repository.insert(shot, new Date(rolledAt), checked(take), id);
     if (!row) throw RequestProblem.of(409, 'id', 'id-taken', {});
-    return toRowView(row);
+    return this.told(row);
   }
 
   /** @throws {RequestProblem} 404, 409 @throws {PlanError} as `create` */
   async save(id: string, { version, take }: SaveTake): Promise<TakeRowView> {
     const saved = await this.repository.save(id, version, checked(take));
-    if (saved) return toRowView(saved);
+    if (saved) return this.told(saved);
     throw versionConflict(version, (await this.find(id)).version);
   }
 
   /** @throws {RequestProblem} 404, 409 */
   async remove(id: string, version: number): Promise<void> {
-    if (await this.repository.setDeleted(id, version, true)) return;
-    throw versionConflict(version, (await this.find(id)).version);
+    const row = await this.repository.find(id);
+    if (!(await this.repository.setDeleted(id, version, true))) throw versionConflict(version, (await this.find(id)).version);
+    if (row) this.told(row);
   }
 
   /** Deleted takes of a shot that can be restored. @throws {RequestProblem} 404 */
@@ -92,9 +93,15 @@ export class TakesService implements OnModuleInit, OnModuleDestroy {
   /** @throws {RequestProblem} 404 for a take that is not deleted */
   async restore(id: string): Promise<TakeRowView> {
     if (!(await this.repository.setDeleted(id, null, false))) throw notFound('take');
-    const { take, ...row } = await this.find(id);
-    const { track: _, ...said } = take;
-    return { ...row, take: said };
+    const row = await this.repository.find(id);
+    if (!row) throw notFound('take');
+    return this.told(row);
+  }
+
+  /** Tells the pages that show its shot. */
+  private told(row: TakeRow): TakeRowView {
+    this.shots.tellTaken(row.shotId);
+    return toRowView(row);
   }
 
   /** Replaced versions of a take, the last replaced first. @throws {RequestProblem} 404 */

@@ -6,6 +6,7 @@ export {
   SENT_RING_DEG,
 } from './deviceMessages.js';
 export { clockCueEvents, type CueEvent, DEFAULT_ROLL_MODE, rollClock, type RollClock, type RollMode } from './rollClock.js';
+export { hardestPull, practiceSpan, type PracticeSpan } from './practiceSpan.js';
 export { COUNT_IN_BEATS, type RollCue, rollCues } from './rollCues.js';
 export { type FollowArrival, followArrivals } from './followArrivals.js';
 export {

@@ -12,6 +12,8 @@ export interface RollMode {
   readonly rate: number;
   /** The clock triggers pulls that wait for an event, because nobody has a hand free for the key */
   readonly isClockTriggered: boolean;
+  /** Plan time at which it begins; 0 if absent */
+  readonly fromS?: number;
 }
 
 export const DEFAULT_ROLL_MODE: RollMode = { rate: 1, isClockTriggered: false };
@@ -63,9 +65,10 @@ interface Stretch {
 export function rollClock(
   plan: Pick<ShotPlan, 'focusTrack' | 'durationS'>,
   cueEvents: readonly CueEvent[],
-  { rate, isClockTriggered }: RollMode = DEFAULT_ROLL_MODE,
+  { rate, isClockTriggered, fromS = 0 }: RollMode = DEFAULT_ROLL_MODE,
 ): RollClock {
-  const stretches = stretchesOf(isClockTriggered ? [] : plan.focusTrack.pulls.filter(isTriggeredByEvent), cueEvents);
+  const waiting = plan.focusTrack.pulls.filter((pull) => isTriggeredByEvent(pull) && pull.startS >= fromS);
+  const stretches = stretchesOf(isClockTriggered ? [] : waiting, cueEvents, fromS);
   const at = (realS: number) => stretches.find(({ toRealS }) => realS < toRealS) ?? stretches[stretches.length - 1]!;
   const runTo = ({ fromPlanS, fromRealS }: Stretch, realS: number) => fromPlanS + Math.max(0, realS - fromRealS) * rate;
   return {
@@ -81,9 +84,9 @@ export function rollClock(
   };
 }
 
-function stretchesOf(waiting: readonly Pull[], cueEvents: readonly CueEvent[]): Stretch[] {
+function stretchesOf(waiting: readonly Pull[], cueEvents: readonly CueEvent[], beginsS: number): Stretch[] {
   const stretches: Stretch[] = [];
-  let [fromRealS, fromPlanS] = [0, 0];
+  let [fromRealS, fromPlanS] = [0, beginsS];
   for (const { id, startS } of waiting) {
     const cueEvent = cueEvents.find(({ pullId, timeS }) => pullId === id && timeS >= fromRealS);
     const toRealS = cueEvent?.timeS ?? Infinity;

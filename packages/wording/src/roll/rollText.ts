@@ -79,3 +79,8 @@ export function zoneRoomText({ toNearMm, toFarMm }: ZonePlace, units: UnitSystem
   const far = toFarMm === Infinity ? 'no far limit' : `${formatGap(toFarMm, units)} to its far one`;
   return `${formatGap(toNearMm, units)} to its near limit, ${far}`;
 }
+
+/** Practice by its speed: "Practice", "Practice at 50 %". */
+export function practiceText(rate: number): string {
+  return rate === 1 ? 'Practice' : `Practice at ${Math.round(rate * 100)} %`;
+}

@@ -51,7 +51,15 @@ export const NOT_SAID = 'not said';
 export function hitMeasuredText(one: Pick<LoggedHit, 'measured' | 'lateS' | 'landsLateS'>): string {
   const { measured, lateS, landsLateS } = one;
   if (measured === null) return '';
-  return `by its track ${HIT_WORDS[measured]}${lateBy(measured, lateByS({ pullId: '', said: null, ...NOT_MEASURED, measured, lateS, landsLateS }))}`;
+  const byS = lateByS({ pullId: '', said: null, ...NOT_MEASURED, measured, lateS, landsLateS });
+  return `by its track ${HIT_WORDS[measured]}${lateBy(measured, byS)}`;
+}
+
+/** How one pull went in practice: "To B: late by 0.4 s." @param one - null if its track shows nothing of it */
+export function pullRunText(name: string, one: Pick<LoggedHit, 'measured' | 'lateS' | 'landsLateS'> | null): string {
+  if (one === null || one.measured === null) return `To ${name}: the ring was not recorded.`;
+  const byS = lateByS({ pullId: '', said: null, ...NOT_MEASURED, ...one });
+  return `To ${name}: ${HIT_WORDS[one.measured]}${lateBy(one.measured, byS)}.`;
 }
 
 /** Focus of a take in words: "soft, by its track sharp", "sharp by its track", "not said". */

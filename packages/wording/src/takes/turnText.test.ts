@@ -1,4 +1,4 @@
-import type { TurnFigures } from '@still-heron/core';
+import { defaultWheel, type TurnFigures } from '@still-heron/core';
 import { turnCells, turnFiguresText } from './turnText';
 
 const clean: TurnFigures = {
@@ -25,4 +25,13 @@ test('a turn that ran past the zone, was cranked and never stayed says so', () =
   expect(turnFiguresText({ ...clean, overshootDeg: 3, reversals: 1, settlingS: 0.3 })).toContain(
     'overshoot 3.0°, inside the zone',
   );
+});
+
+test('with a wheel the angles are those in the hand', () => {
+  const wheel = defaultWheel({ name: 'Large wheel', wheelPerRing: 2 });
+  expect(
+    turnCells(clean, wheel)
+      .slice(0, 2)
+      .map(({ figure }) => figure),
+  ).toEqual(['160.8° for 160.0°', '0.4°']);
 });

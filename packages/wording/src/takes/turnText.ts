@@ -1,4 +1,12 @@
-import { type Confidence, type RecoveryGrade, type TurnFigures, type TurnWords, turnWords } from '@still-heron/core';
+import {
+  type Confidence,
+  type RecoveryGrade,
+  type ShotPlan,
+  type TurnFigures,
+  type TurnWords,
+  turnWords,
+  wheelDegOf,
+} from '@still-heron/core';
 import type { SentencePart } from '../sentence.js';
 
 export const RECOVERY_WORDS: Readonly<Record<RecoveryGrade, string>> = {
@@ -39,8 +47,13 @@ const WORDS = {
   settling: { 'at-once': ['at once', 'sharp'], soon: ['soon', 'edge'], slow: ['slowly', 'soft'], never: ['never', 'soft'] },
 } as const;
 
-/** What a turn was like: a figure and a word each, such as "84° for 80°" and "direct". */
-export function turnCells(turn: TurnFigures): TurnCell[] {
+/**
+ * What a turn was like: a figure and a word each, such as "84° for 80°" and "direct".
+ *
+ * @param wheel - angles are those of the wheel; of the ring without one
+ */
+export function turnCells(turn: TurnFigures, wheel: ShotPlan['wheel'] = null): TurnCell[] {
+  const degrees = (ringDeg: number) => `${wheelDegOf(wheel, ringDeg).toFixed(1)}°`;
   const words = turnWords(turn);
   const cell = <K extends keyof TurnWords>(name: K, figure: string): TurnCell => {
     const [word, tone] = (WORDS[name] as Readonly<Record<string, readonly [string, SentencePart['tone']]>>)[words[name]]!;
@@ -60,8 +73,4 @@ export function turnFiguresText(turn: TurnFigures): string {
   return turnCells(turn)
     .map(({ name, figure, word }) => `${TURN_HEADINGS[name]} ${figure}${figure === '' ? '' : ', '}${word}`)
     .join('; ');
-}
-
-function degrees(deg: number): string {
-  return `${deg.toFixed(1)}°`;
 }

@@ -1,5 +1,5 @@
 import { type UnitSystem, verdictOf } from '@still-heron/core';
-import { KEPT_INPUT, refusalText, takeVerdictText } from '@still-heron/wording';
+import { KEPT_INPUT, practiceText, refusalText, takeVerdictText } from '@still-heron/wording';
 import { useNotices } from '../../ui/notices/notices';
 import { useMemo, useState, useSyncExternalStore } from 'react';
 import { problemOf } from '../../shared/api/api';
@@ -11,6 +11,7 @@ import { TakeChart } from '../takes/TakeChart';
 import { TakeForm } from '../takes/TakeForm';
 import { turnRows } from '../takes/turnRows';
 import { TurnTable } from '../takes/TurnTable';
+import { LastRun } from './LastRun';
 import type { FinishedRoll } from './rollEngine';
 import { sending } from './sendTakes';
 import { Button } from '../../ui/Button';
@@ -22,14 +23,16 @@ interface Props {
   readonly shotId: string;
   readonly units: UnitSystem;
   readonly ended: FinishedRoll;
+  /** The run before it; null if there is none */
+  readonly before: FinishedRoll | null;
   readonly onDone: () => void;
 }
 
 /** The take just rolled: its track against the plan, editable before it is put away. */
-export function AfterTake({ shotId, units, ended, onDone }: Props) {
+export function AfterTake({ shotId, units, ended, before, onDone }: Props) {
   const { plan } = ended;
   const notices = useNotices();
-  const isPractice = ended.pace.rate !== 1;
+  const { isPractice } = ended;
   const logged = useSyncExternalStore(sending.subscribe, () => sending.loggedAs(ended.id));
   const { unsent, refusal } = useSyncExternalStore(sending.subscribe, sending.state);
   const [save, { isLoading }] = useSaveTakeMutation();
@@ -52,7 +55,8 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
     unsent > 0 ? 'The take is kept on this device, and will be logged when the server answers again.' : 'Logging the take …';
   return (
     <section className={styles.afterTake} aria-label="After the take">
-      {verdict && (
+      {ended.loopPullId !== null && <LastRun ended={ended} before={before} units={units} />}
+      {verdict && ended.loopPullId === null && (
         <>
           <p data-testid="sentence" className={layoutStyles.sentence} role="status">
             <span className={verdict.isKept ? textStyles.toneSharp : textStyles.toneSoft}>
@@ -60,7 +64,7 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
             </span>
           </p>
           <TakeChart plan={plan} verdict={verdict} take={ended.take} pace={ended.pace} units={units} />
-          <TurnTable rows={turnRows(ended.take, plan, units)} />
+          <TurnTable wheel={plan.wheel} rows={turnRows(ended.take, plan, units, before?.take)} />
         </>
       )}
       {!isPractice && <LookFirst plan={plan} take={ended.take} pace={ended.pace} />}
@@ -90,7 +94,7 @@ export function AfterTake({ shotId, units, ended, onDone }: Props) {
 function PracticeEnd({ ended, onDone }: Pick<Props, 'ended' | 'onDone'>) {
   return (
     <div className={styles.afterPractice}>
-      <p className={textStyles.muted}>Practice at {ended.pace.rate * 100} %: not a take.</p>
+      <p className={textStyles.muted}>{practiceText(ended.pace.rate)}: not a take.</p>
       <Button look="main" onClick={onDone}>
         Done
       </Button>

@@ -20,19 +20,21 @@ import { selectPlan } from '../shot/shotSlice';
 import { useKeepRate } from '../shot/useKeepRate';
 import { useUnits } from '../../shared/useUnits';
 import { AfterTake } from './AfterTake';
+import { LastRun } from './LastRun';
 import { NextSide } from './NextSide';
+import { type PracticeChoice, practiceOf } from './practice';
+import { RollActions } from './RollActions';
 import { RollChart } from './RollChart';
 import { RollState } from './RollFigures';
 import { readOptions, type RollOptions, writeOptions } from '../../shared/rollOptions';
 import { RollSide } from './RollSide';
 import { RollStatus } from './RollStatus';
+import { useRehearsalCues } from './useRehearsalCues';
 import { useRoll } from './useRoll';
 import { WheelPad } from './WheelPad';
 import { Button } from '../../ui/Button';
-import { Key } from '../../ui/Key';
 import layoutStyles from '../../ui/layout.module.css';
 import styles from './RollPage.module.css';
-import type { RollController } from './rollController';
 import type { RollMoment } from './rollEngine';
 import type { RingTrace } from './ringTrace';
 
@@ -66,9 +68,11 @@ function Rolling(props: Props) {
   const { shotId, plan, ready } = props;
   const units = useUnits();
   const { data: takes = [] } = useTakesQuery(shotId);
-  const { options, change, speed, setSpeed } = useRollOptions();
-  const { isRehearsing, setIsRehearsing, toggle, ...roll } = useRollKeys(props, options, speed);
-  const { moment, shown, connection, ringDeg, ended, trace, controller } = roll;
+  const { options, change, practice, setPractice } = useRollOptions();
+  const { isRehearsing, setIsRehearsing, toggle, asksEnd, leave, ...roll } = useRollKeys(props, options, practice);
+  const { moment, shown, connection, ringDeg, ended, before, trace, controller } = roll;
+  // a roll under way is shown with its own plan, whatever is edited meanwhile
+  const now = roll.rolled ?? { plan, ready };
   const isReady = moment.phase === 'ready';
   const hasWheel = options.turnedBy === 'wheel' || options.turnedBy === 'motor-wheel';
   const hasEvents = plan.focusTrack.pulls.some(isTriggeredByEvent);
@@ -78,43 +82,35 @@ function Rolling(props: Props) {
         <RollStatus
           moment={moment}
           connection={connection}
-          plan={plan}
+          plan={now.plan}
           number={(takes.at(-1)?.number ?? 0) + 1}
           options={options}
         />
         {isReady && ended && !isRehearsing ? (
-          <AfterTake key={ended.id} shotId={shotId} units={units} ended={ended} onDone={controller.forget} />
+          <AfterTake key={ended.id} shotId={shotId} units={units} ended={ended} before={before} onDone={controller.forget} />
         ) : (
-          <>
-            <RollNow plan={plan} ready={ready} shown={shown} ringDeg={ringDeg} units={units} options={options} trace={trace} />
-          </>
+          <RollNow {...now} shown={shown} ringDeg={ringDeg} units={units} options={options} trace={trace} />
         )}
+        {!isReady && moment.isPractice && ended?.loopPullId && <LastRun ended={ended} before={before} units={units} />}
         {hasWheel && moment.isOurs && !(isReady && ended) && (
           <WheelPad ringDeg={ringDeg ?? 0} nearerSign={nearSign(ringOf(plan.optics.lens))} onTurn={controller.turn} />
         )}
-        <RollActions
-          isReady={isReady}
-          toggle={toggle}
-          speed={speed}
-          hasEvents={hasEvents}
-          options={options}
-          moment={moment}
-          controller={controller}
-        />
+        <RollActions {...{ isReady, toggle, practice, hasEvents, options, moment, controller, asksEnd }} onLeave={leave} />
       </div>
-      {isReady && isRehearsing && <RollRehearsal onBack={() => setIsRehearsing(false)} plan={plan} />}
+      {isReady && isRehearsing && <RollRehearsal onBack={() => setIsRehearsing(false)} plan={plan} options={options} />}
       {isReady &&
         !isRehearsing &&
-        (ended ? (
+        (ended && !ended.isPractice ? (
           <NextSide shotId={shotId} plan={plan} units={units} takes={takes} />
         ) : (
           <RollSide
             plan={plan}
             options={options}
-            rate={speed}
+            units={units}
+            practice={practice}
             hasEvents={hasEvents}
             onChange={change}
-            onRate={setSpeed}
+            onPractice={setPractice}
             onRehearse={() => setIsRehearsing(true)}
           />
         ))}
@@ -141,20 +137,20 @@ function RollNow({ plan, ready, shown, ringDeg, units, options, trace }: RollNow
   );
 }
 
-/** Options of a roll, kept on this device, and the speed of practice. */
+/** Options of a roll, kept on this device, and whether it is practice. */
 function useRollOptions() {
   const [options, setOptions] = useState<RollOptions>(() => readOptions(window.localStorage));
-  const [speed, setSpeed] = useState(1);
+  const [practice, setPractice] = useState<PracticeChoice | null>(null);
   function change(changes: Partial<RollOptions>): void {
     const changed = { ...options, ...changes };
     setOptions(changed);
     writeOptions(window.localStorage, changed);
   }
-  return { options, change, speed, setSpeed };
+  return { options, change, practice, setPractice };
 }
 
 /** The roll with its keys; while rehearsing, its moment is that of the rehearsal. */
-function useRollKeys({ shotId, plan, ready }: Props, options: RollOptions, speed: number) {
+function useRollKeys({ shotId, plan, ready }: Props, options: RollOptions, choice: PracticeChoice | null) {
   const planVersion = useAppSelector((state) => selectSaving(state).baseVersion);
   const rate = useKeepRate()?.rate ?? null;
   const [isRehearsing, setIsRehearsing] = useState(false);
@@ -166,11 +162,16 @@ function useRollKeys({ shotId, plan, ready }: Props, options: RollOptions, speed
     planVersion,
     predictedKeepRate: rate?.keepRate ?? null,
     options,
-    rate: speed,
+    practice: useMemo(() => practiceOf(plan, choice), [plan, choice]),
   });
   const { moment, controller } = roll;
+  const [asksEnd, setAsksEnd] = useState(false);
+  const isOfOthers = moment.phase !== 'ready' && !moment.isOurs;
   const toggle = () => {
     setIsRehearsing(false);
+    // another person has a hand on the ring there: ending that take is asked once
+    if (isOfOthers && !asksEnd) return setAsksEnd(true);
+    setAsksEnd(false);
     controller.toggle();
   };
   // a held key counts as one press
@@ -178,58 +179,24 @@ function useRollKeys({ shotId, plan, ready }: Props, options: RollOptions, speed
   useKeys('c', ({ repeat }) => !repeat && controller.triggerNow());
   useKeys('w', ({ type, repeat }) => !repeat && controller.setFocusCheck(type === 'keydown'), { keydown: true, keyup: true });
   const shown = moment.phase === 'ready' && isRehearsing ? { ...moment, planS: rehearsedS } : moment;
-  return { ...roll, shown, isRehearsing, setIsRehearsing, toggle };
-}
-
-interface RollActionsProps {
-  readonly isReady: boolean;
-  readonly toggle: () => void;
-  readonly speed: number;
-  readonly hasEvents: boolean;
-  readonly options: RollOptions;
-  readonly moment: RollMoment;
-  readonly controller: RollController;
-}
-
-function RollActions({ isReady, toggle, speed, hasEvents, options, moment, controller }: RollActionsProps) {
-  const startWord = speed === 1 ? 'Roll' : `Practise at ${speed * 100} %`;
-  const endWord = moment.phase === 'counting' ? 'Cancel' : 'End the take';
-  return (
-    <div className={styles.rollActions}>
-      <button type="button" className={clsx(styles.rollMain, !isReady && styles.isEnd)} onClick={toggle}>
-        {isReady ? startWord : endWord}
-        <Key>Space</Key>
-      </button>
-      {hasEvents && !options.isClockTriggered && (
-        <button
-          type="button"
-          className={clsx(styles.rollCue, moment.waitingPullId && styles.isWaiting)}
-          disabled={moment.phase !== 'rolling'}
-          onClick={controller.triggerNow}
-        >
-          The cue: now <Key>C</Key>
-        </button>
-      )}
-      {moment.phase === 'rolling' && moment.isOurs && (
-        <button
-          type="button"
-          className={styles.rollCue}
-          onPointerDown={() => controller.setFocusCheck(true)}
-          onPointerUp={() => controller.setFocusCheck(false)}
-          onPointerLeave={() => controller.setFocusCheck(false)}
-        >
-          Checking focus: hold <Key>W</Key>
-        </button>
-      )}
-    </div>
-  );
+  return {
+    ...roll,
+    shown,
+    isRehearsing,
+    setIsRehearsing,
+    toggle,
+    asksEnd: asksEnd && isOfOthers,
+    leave: () => setAsksEnd(false),
+  };
 }
 
 interface RollRehearsalProps extends Pick<Props, 'plan'> {
+  readonly options: RollOptions;
   readonly onBack: () => void;
 }
 
-function RollRehearsal({ onBack, plan }: RollRehearsalProps) {
+function RollRehearsal({ onBack, plan, options }: RollRehearsalProps) {
+  useRehearsalCues(plan, options);
   return (
     <Suspense>
       <div className={styles.rollRehearsal}>

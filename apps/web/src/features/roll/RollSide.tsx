@@ -1,4 +1,4 @@
-import type { ShotPlan } from '@still-heron/core';
+import type { ShotPlan, UnitSystem } from '@still-heron/core';
 import { Checkbox } from '../../ui/antd/Checkbox';
 import clsx from 'clsx';
 import { TextField } from '../../ui/fields/TextField';
@@ -6,7 +6,8 @@ import { WordChoice } from '../../ui/fields/WordChoice';
 import { PlanNotes } from '../setup/PlanNotes';
 import { TurnsOtherWay } from '../setup/TurnsOtherWay';
 import { SetUpSteps } from '../setup/SetUpSteps';
-import { PRACTICE_RATES } from './practice';
+import type { PracticeChoice } from './practice';
+import { PracticePanel } from './PracticePanel';
 import type { RollOptions } from '../../shared/rollOptions';
 import layoutStyles from '../../ui/layout.module.css';
 import styles from './RollSide.module.css';
@@ -15,10 +16,12 @@ import textStyles from '../../ui/text.module.css';
 interface Props {
   readonly plan: ShotPlan;
   readonly options: RollOptions;
-  readonly rate: number;
+  readonly units: UnitSystem;
+  /** null for takes */
+  readonly practice: PracticeChoice | null;
   readonly hasEvents: boolean;
   readonly onChange: (changes: Partial<RollOptions>) => void;
-  readonly onRate: (rate: number) => void;
+  readonly onPractice: (practice: PracticeChoice | null) => void;
   readonly onRehearse: () => void;
 }
 
@@ -40,7 +43,7 @@ const COUNT_INS = [
 ] as const;
 
 /** Options and cautions before a roll. Hidden while rolling. */
-export function RollSide({ plan, options, rate, hasEvents, onChange, onRate, onRehearse }: Props) {
+export function RollSide({ plan, options, units, practice, hasEvents, onChange, onPractice, onRehearse }: Props) {
   return (
     <aside data-testid="side" className={clsx(layoutStyles.side, styles.rollSide)} aria-label="Before the roll">
       <section>
@@ -70,16 +73,7 @@ export function RollSide({ plan, options, rate, hasEvents, onChange, onRate, onR
         />
         {options.turnedBy === 'port' && <p className={textStyles.muted}>Any device that uses the port: see docs/devices.md.</p>}
       </section>
-      <section>
-        <h2>Speed</h2>
-        <WordChoice
-          label="Speed"
-          chosen={String(rate)}
-          choices={PRACTICE_RATES.map(({ rate, word }) => ({ value: String(rate), word }))}
-          onChoose={(value) => onRate(Number(value))}
-        />
-        {rate !== 1 && <p className={textStyles.muted}>Slow practice is scored, and logs no take.</p>}
-      </section>
+      <PracticePanel plan={plan} units={units} practice={practice} onPractice={onPractice} />
       <section>
         <h2>Count-in, cues and view</h2>
         <WordChoice

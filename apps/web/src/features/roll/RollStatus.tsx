@@ -1,5 +1,5 @@
 import { methodAt, type ShotPlan } from '@still-heron/core';
-import { countdownText } from '@still-heron/wording';
+import { countdownText, practiceText } from '@still-heron/wording';
 import clsx from 'clsx';
 import { Link } from 'react-router';
 import type { ConnectionState } from '../../shared/live/liveConnection';
@@ -27,7 +27,7 @@ const TURNED: Readonly<Record<TurnedBy, string>> = {
 
 /** Status: rolling or not, take number, time, and other devices. */
 export function RollStatus({ moment, connection, plan, number, options }: Props) {
-  const { phase, isOurs, rate } = moment;
+  const { phase, isOurs, isPractice } = moment;
   const words = { ready: 'Ready', counting: `Rolls in ${Math.ceil(-moment.realS)}`, rolling: 'Rolling' };
   const word = words[phase];
   const isAlone = phase === 'ready' && connection.isConnected && connection.others.length === 0;
@@ -37,12 +37,12 @@ export function RollStatus({ moment, connection, plan, number, options }: Props)
         {word}
       </span>
       <span>
-        {rate === 1 ? (
+        {isPractice ? (
+          practiceText(moment.rate)
+        ) : (
           <>
             Take <strong className={textStyles.figure}>{number}</strong>
           </>
-        ) : (
-          `Practice at ${rate * 100} %`
         )}
       </span>
       {phase === 'rolling' && (

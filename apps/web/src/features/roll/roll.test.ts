@@ -18,6 +18,9 @@ const view: RollView = {
   startedAtMs: 0,
   rate: 1,
   isClockTriggered: false,
+  isPractice: false,
+  fromS: 0,
+  planVersion: 3,
   device: 'a tablet',
   cueEvents: [],
 };
@@ -30,7 +33,10 @@ function engine(
   const rolled = prepareRoll(of)!;
   const ring = ringSource(of, turnedBy, rolled.track.start.ringDeg);
   ring.reset(rolled.track.start.ringDeg);
-  const setting = { plan: of, ready: rolled, planVersion: 3, predictedKeepRate: 0.7, puller: 'Ines', hasCamera: true, ring };
+  const setting = {
+    ...{ plan: of, ready: rolled, planVersion: 3, predictedKeepRate: 0.7 },
+    ...{ puller: 'Ines', hasCamera: true, ring, loop: null },
+  };
   return new RollEngine(setting, { ...view, ...changes }, true, new Date(2026, 2, 1, 10, 0, 0));
 }
 
@@ -165,9 +171,12 @@ describe('a take that the server has not got', () => {
   const boxed: StoredTake = { id: 'i', shotId: 's', rolledAt: '', take: newTake(plan, 1), aliveAtMs: 1000 };
 
   test('is sent once it has ended, or once its page is gone: then it was cut short', () => {
-    expect(asSendable({ ...boxed, aliveAtMs: null }, 1000)).toMatchObject({ take: { isCutShort: false } });
-    expect(asSendable(boxed, 3000)).toBeNull();
-    expect(asSendable(boxed, 60_000)).toMatchObject({ aliveAtMs: null, take: { isCutShort: true } });
+    expect(asSendable({ ...boxed, aliveAtMs: null }, 1000, null)).toMatchObject({ take: { isCutShort: false } });
+    // where the browser can't tell which pages live, the last sign of life decides
+    expect(asSendable(boxed, 3000, null)).toBeNull();
+    expect(asSendable(boxed, 60_000, null)).toMatchObject({ aliveAtMs: null, take: { isCutShort: true } });
+    expect(asSendable(boxed, 60_000, new Set(['i']))).toBeNull();
+    expect(asSendable(boxed, 1001, new Set(['another']))).toMatchObject({ take: { isCutShort: true } });
   });
 });
 

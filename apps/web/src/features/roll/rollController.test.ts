@@ -16,7 +16,7 @@ const inputOf = (changes: Partial<RollInput> = {}): RollInput => ({
   planVersion: 3,
   predictedKeepRate: 0.7,
   options: { ...DEFAULT_ROLL_OPTIONS, countInS: 3, turnedBy: 'motor-line', hasSound: false },
-  rate: 1,
+  practice: null,
   ...changes,
 });
 
@@ -29,8 +29,13 @@ function pageOf(input = inputOf()) {
   const told: [string, unknown][] = [];
   const kept: Omit<StoredTake, 'aliveAtMs'>[] = [];
   const written: Omit<StoredTake, 'aliveAtMs'>[] = [];
-  const elsewhere: string[] = [];
-  const tell = (what: string) => (value: unknown) => void told.push([what, value]);
+  const news: [string, unknown][] = [];
+  const lost = new Set<string>();
+  let ids = 0;
+  const tell = (what: string) => (value: unknown) => {
+    if (connection.isConnected) told.push([what, value]);
+    return connection.isConnected;
+  };
   const live: LiveConnection = {
     state: () => connection,
     subscribe: (listener) => {
@@ -39,6 +44,8 @@ function pageOf(input = inputOf()) {
     },
     tellRoll: tell('roll'),
     tellCue: tell('cue'),
+    tellCheck: tell('check'),
+    tellFault: tell('fault'),
     tellEnd: tell('end'),
     tellWheel: tell('wheel'),
     order: tell('order'),
@@ -51,12 +58,14 @@ function pageOf(input = inputOf()) {
       return live;
     },
     device: 'tablet',
-    newId: () => 'roll-1',
+    newId: () => `roll-${++ids}`,
     openSounds: () => ({ play: () => undefined, hush: () => undefined, close: () => undefined }) as never,
     signalCue: () => undefined,
     keepTake: (take) => kept.push(take),
     keepRolling: (take) => written.push(take),
-    onTakeElsewhere: (shotId) => elsewhere.push(shotId),
+    onSaved: (shotId, version) => news.push(['saved', [shotId, version]]),
+    onTaken: (shotId) => news.push(['taken', shotId]),
+    ownRolls: { begin: () => undefined, end: () => undefined, isLost: (rollId) => Promise.resolve(lost.has(rollId)) },
   };
   const controller = new RollController(input, environment);
   const close = controller.open();
@@ -65,7 +74,8 @@ function pageOf(input = inputOf()) {
     close,
     kept,
     written,
-    elsewhere,
+    news,
+    lost,
     hear: () => events,
     told: (what: string) => told.filter(([name]) => name === what).map(([, value]) => value),
     setConnection: (changes: Partial<ConnectionState>) => {
@@ -88,6 +98,9 @@ const remote = (changes: Partial<RollView> = {}): RollView => ({
   startedAtMs: 1000,
   rate: 1,
   isClockTriggered: false,
+  isPractice: false,
+  fromS: 0,
+  planVersion: 3,
   device: 'the other tablet',
   cueEvents: [],
   ...changes,
@@ -124,7 +137,7 @@ test('a roll that is cancelled during the count-in leaves no take', () => {
 });
 
 test('slow practice is shown, and not logged', () => {
-  const page = pageOf(inputOf({ rate: 0.5, options: { ...inputOf().options, countInS: 0 } }));
+  const page = pageOf(inputOf({ practice: { rate: 0.5, loop: null }, options: { ...inputOf().options, countInS: 0 } }));
   page.controller.toggle();
   page.pass(2);
   expect(page.controller.current().moment.planS).toBeCloseTo(1, 1);
@@ -165,7 +178,14 @@ test('a roll of another device is followed, with its ring, and logged there', ()
   expect(page.controller.current().moment.waitingPullId).toBeNull();
   page.hear().end('other');
   expect(page.controller.current().moment.phase).toBe('ready');
-  expect([page.kept, page.elsewhere]).toEqual([[], ['shot-1']]);
+  expect(page.kept).toEqual([]);
+  // its take comes into the list as soon as it is logged there
+  page.hear().taken();
+  page.hear().saved(4);
+  expect(page.news).toEqual([
+    ['taken', 'shot-1'],
+    ['saved', ['shot-1', 4]],
+  ]);
 });
 
 test('a roll of another device does not replace one under way here', () => {
@@ -175,7 +195,7 @@ test('a roll of another device does not replace one under way here', () => {
   page.hear().end('other');
   page.pass(4);
   expect(page.controller.current().moment.phase).toBe('rolling');
-  page.hear().joined();
+  page.hear().joined(null);
   expect((page.told('roll') as RollView[]).map(({ rollId }) => rollId)).toEqual(['roll-1', 'roll-1']);
   const starts = page.told('order').filter((order) => (order as { kind: string }).kind === 'roll');
   expect(starts).toEqual([
@@ -235,4 +255,148 @@ test('a plan that changed during a roll moves the ring when the roll has ended',
   expect(page.controller.current().ringDeg).toBe(startDeg);
   page.controller.toggle();
   expect(page.controller.current().ringDeg).not.toBe(startDeg);
+});
+
+describe('practice', () => {
+  const atOnce = { ...inputOf().options, countInS: 0 as const };
+
+  test('at full speed is judged like a take, and none', () => {
+    const page = pageOf(inputOf({ practice: { rate: 1, loop: null }, options: { ...atOnce, isClockTriggered: true } }));
+    page.controller.toggle();
+    page.pass(4);
+    page.controller.toggle();
+    expect([page.kept, page.written]).toEqual([[], []]);
+    expect(page.controller.current()).toMatchObject({ ended: { isPractice: true, take: { hits: [{ measured: 'hit' }] } } });
+    expect((page.told('roll')[0] as RollView).isPractice).toBe(true);
+  });
+
+  test('of one pull counts in, runs, is judged, and comes again until it is ended; each run stands beside the one before', () => {
+    const loop = { pullId: 'pull-1', fromS: 1, toS: 4 };
+    const page = pageOf(inputOf({ practice: { rate: 1, loop }, options: atOnce }));
+    page.controller.toggle();
+    expect(page.controller.current().moment).toMatchObject({ phase: 'rolling', planS: 1, isPractice: true });
+    page.pass(3.01);
+    // the next run counts in, so that the ring can go back
+    expect(page.controller.current()).toMatchObject({
+      moment: { phase: 'counting' },
+      ended: { id: 'roll-1', loopPullId: 'pull-1', take: { hits: [{ pullId: 'pull-1', measured: 'hit' }] } },
+      before: null,
+    });
+    page.pass(3 + 3.05);
+    expect(page.controller.current()).toMatchObject({ ended: { id: 'roll-2' }, before: { id: 'roll-1' } });
+    page.pass(4);
+    page.controller.toggle();
+    // a run that was broken off says nothing
+    expect(page.controller.current()).toMatchObject({ moment: { phase: 'ready' }, ended: { id: 'roll-2' } });
+    expect(page.kept).toEqual([]);
+    const rolls = page.told('roll') as RollView[];
+    expect(rolls.map(({ fromS, isClockTriggered }) => [fromS, isClockTriggered])).toEqual(Array(3).fill([1, true]));
+    expect(page.told('end')).toEqual(['roll-1', 'roll-2', 'roll-3']);
+  });
+});
+
+describe('on a second device', () => {
+  const settled = () => new Promise((done) => setTimeout(done, 0));
+
+  test('focus checks and faults go to the device that rolls, and into its take', () => {
+    const second = pageOf();
+    second.hear().roll(remote({ startedAtMs: 1000 }));
+    second.pass(1);
+    second.controller.setFocusCheck(true);
+    second.controller.sayFault('camera-jumped');
+    expect(second.told('check')).toEqual([{ rollId: 'other', isChecking: true, timeS: expect.closeTo(1, 6) as number }]);
+    expect(second.told('fault')).toEqual([{ rollId: 'other', found: 'camera-jumped', timeS: expect.closeTo(1, 6) as number }]);
+    const first = pageOf(inputOf({ options: { ...inputOf().options, countInS: 0 } }));
+    first.controller.toggle();
+    first.hear().check({ rollId: 'roll-1', isChecking: true, timeS: 0.5 });
+    first.hear().check({ rollId: 'roll-1', isChecking: false, timeS: 0.9 });
+    first.hear().fault({ rollId: 'roll-1', found: 'camera-jumped', timeS: 1.2 });
+    first.hear().fault({ rollId: 'another', found: 'searched', timeS: 1.3 });
+    first.pass(2);
+    first.controller.toggle();
+    expect(first.kept[0]!.take).toMatchObject({
+      focusChecks: [{ fromS: 0.5, toS: 0.9 }],
+      findings: [{ at: { kind: 'time', timeS: 1.2 }, found: 'camera-jumped' }],
+    });
+  });
+
+  test('what is said while the server is away is said when the roll is heard of again', () => {
+    const page = pageOf();
+    page.hear().roll(remote());
+    page.pass(1);
+    page.setConnection({ isConnected: false });
+    page.controller.sayFault('searched');
+    page.controller.triggerNow();
+    expect([page.told('fault'), page.told('cue')]).toEqual([[], []]);
+    page.setConnection({ isConnected: true });
+    page.hear().roll(remote());
+    expect(page.told('fault')).toMatchObject([{ found: 'searched' }]);
+    expect(page.told('cue')).toMatchObject([{ pullId: 'pull-1' }]);
+    page.hear().roll(remote());
+    expect(page.told('fault')).toHaveLength(1);
+  });
+
+  test('a take that is ended while the server is away ends when its device is heard of again', () => {
+    const page = pageOf();
+    page.hear().roll(remote());
+    page.setConnection({ isConnected: false });
+    page.controller.toggle();
+    expect(page.told('end')).toEqual([]);
+    page.setConnection({ isConnected: true });
+    page.hear().joined(null);
+    page.hear().roll(remote());
+    expect(page.told('end')).toEqual(['other']);
+    expect(page.controller.current().moment.phase).toBe('ready');
+  });
+
+  test('a roll that the server has forgotten is given up within two seconds, unless its device comes back with it', () => {
+    const page = pageOf();
+    page.hear().roll(remote());
+    page.hear().joined(null);
+    page.pass(1);
+    expect(page.controller.current().moment.phase).toBe('rolling');
+    page.hear().roll(remote());
+    page.pass(3);
+    expect(page.controller.current().moment.phase).toBe('rolling');
+    page.hear().joined(null);
+    page.pass(2);
+    expect(page.controller.current().moment.phase).toBe('ready');
+    expect(page.told('end')).toEqual([]);
+  });
+
+  test('a roll of this device whose page died is ended for all', async () => {
+    const page = pageOf();
+    page.lost.add('other');
+    page.hear().joined(remote());
+    await settled();
+    expect(page.told('end')).toEqual(['other']);
+    expect(page.controller.current().moment.phase).toBe('ready');
+    // the server may tell of it once more
+    page.hear().roll(remote());
+    expect(page.controller.current().moment.phase).toBe('ready');
+  });
+
+  test('a roll is shown with the plan that it has on its own device, as soon as that has come', () => {
+    const page = pageOf();
+    const later: ShotPlan = changePull(plan, 'pull-1', { startS: 3 });
+    page.hear().roll(remote({ planVersion: 4, cueEvents: [{ pullId: 'pull-1', timeS: 3 }] }));
+    page.pass(1);
+    expect(page.controller.current().rolled!.plan).toBe(plan);
+    page.controller.update(inputOf({ plan: later, ready: prepareRoll(later)!, planVersion: 4 }));
+    expect(page.controller.current().rolled!.plan).toBe(later);
+    page.pass(1);
+    expect(page.controller.current().moment).toMatchObject({ phase: 'rolling', planS: expect.closeTo(2, 1) as number });
+    // a newer one than the roll has is for the next roll
+    page.controller.update(inputOf({ planVersion: 5 }));
+    expect(page.controller.current().rolled!.plan).toBe(later);
+  });
+
+  test('a camera stops when the take is ended elsewhere', () => {
+    const page = pageOf(inputOf({ options: { ...inputOf().options, countInS: 0 } }));
+    page.controller.toggle();
+    page.pass(1);
+    page.hear().end('roll-1');
+    expect(page.kept).toHaveLength(1);
+    expect(page.told('order').at(-1)).toEqual({ kind: 'roll', isRolling: false });
+  });
 });

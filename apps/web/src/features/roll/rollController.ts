@@ -1,10 +1,15 @@
 import type { RollView } from '@still-heron/contract';
-import type { ConnectionState, LiveConnection } from '../../shared/live/liveConnection';
+import type { Finding } from '@still-heron/core';
+import type { LiveConnection } from '../../shared/live/liveConnection';
 import type { CueSounds } from './cueSounds';
+import { newRoll } from './newRoll';
 import { ringSource, type RingSource } from './ringSource';
 import { longerTrace } from './ringTrace';
-import { RollEngine, SETTLED } from './rollEngine';
+import { type FinishedRoll, RollEngine, SETTLED } from './rollEngine';
+import type { Practice } from './practice';
 import type { RollEnvironment, RollInput, RollState } from './rollState';
+import { SaidElsewhere } from './saidElsewhere';
+import { ShownState } from './shownState';
 
 /** Interval between writes of a rolling take. */
 const WRITE_MS = 500;
@@ -16,8 +21,16 @@ const WRITE_TIMES = 20;
 const MAX_WRITE_MS = 3000;
 /** Interval at which other devices receive the ring angle. */
 const WHEEL_MS = 50;
+/** A roll that the server does not know of after it was away is given up after this time, unless its device is back with it. */
+const GIVEN_UP_MS = 1500;
+/** Least count-in of practice of one pull: the ring has to go back. */
+const LOOP_COUNT_IN_S = 3;
 
-const UNCONNECTED: ConnectionState = { isConnected: false, others: [], clock: null };
+const NOTHING = {
+  moment: SETTLED,
+  connection: { isConnected: false, others: [], clock: null },
+  ...{ ended: null, before: null, rolled: null, trace: [] },
+} as const;
 
 /**
  * Runs rolls of one shot, started here or on another device. It knows neither React nor the browser: the environment brings the
@@ -34,9 +47,12 @@ export class RollController {
   private offsetMs = 0;
   private nextWriteMs = 0;
   private nextWheelMs = 0;
-  private state: RollState;
-  private readonly listeners = new Set<() => void>();
+  private readonly shown: ShownState<RollState>;
   private live: LiveConnection | null = null;
+  private readonly said = new SaidElsewhere();
+  /** When a roll of another device is given up; null if it is known */
+  private givenUpAtMs: number | null = null;
+  private lastRun: FinishedRoll | null = null;
 
   constructor(
     private input: RollInput,
@@ -44,23 +60,26 @@ export class RollController {
   ) {
     this.ring = ringFor(input);
     this.ringInput = input;
-    this.state = { moment: SETTLED, connection: UNCONNECTED, ringDeg: this.ring.ringDeg(), ended: null, trace: [] };
+    this.shown = new ShownState<RollState>({ ...NOTHING, ringDeg: this.ring.ringDeg() });
   }
 
-  readonly subscribe = (listener: () => void): (() => void) => {
-    this.listeners.add(listener);
-    return () => this.listeners.delete(listener);
-  };
+  readonly subscribe = (listener: () => void): (() => void) => this.shown.subscribe(listener);
 
-  readonly current = (): RollState => this.state;
+  readonly current = (): RollState => this.shown.current();
 
   /** Connects to the other devices that show the shot. @returns closes the connection, and ends a roll of this device */
   open(): () => void {
-    const live = this.environment.connect(this.input.shotId, {
+    const { shotId } = this.input;
+    const ofOurs = (rollId: string, apply: (engine: RollEngine) => void) => {
+      if (this.engine?.isOurs && this.engine.id === rollId) apply(this.engine);
+    };
+    const live = this.environment.connect(shotId, {
       roll: (roll) => this.rollHeard(roll),
       cue: ({ rollId, pullId, timeS }) => {
         if (this.engine?.id === rollId) this.engine.triggerPull(pullId, timeS);
       },
+      check: ({ rollId, isChecking, timeS }) => ofOurs(rollId, (engine) => engine.setFocusCheck(isChecking, timeS)),
+      fault: ({ rollId, found, timeS }) => ofOurs(rollId, (engine) => engine.addFault(found, timeS)),
       end: (rollId) => this.endHeard(rollId),
       wheel: (ringDeg) => (this.remoteDeg = ringDeg),
       device: (message) => {
@@ -68,23 +87,20 @@ export class RollController {
         else if (message.isRolling && this.engine?.isOurs)
           this.engine.receiveTimecode(message.device, message.timecode, this.realS());
       },
-      joined: () => {
-        if (!this.engine?.isOurs) return;
-        live.tellRoll(this.engine.sharedState);
-        // the camera was not told if the roll began before the page had joined
-        live.order({ kind: 'roll', isRolling: true });
-      },
+      saved: (version) => this.environment.onSaved(shotId, version),
+      taken: () => this.environment.onTaken(shotId),
+      joined: (roll) => this.joined(live, roll),
     });
     this.live = live;
     const stop = live.subscribe(() => {
       const connection = live.state();
       // the clock offset stays fixed during our own roll; a change would make its time jump
       if (!this.engine?.isOurs) this.offsetMs = connection.clock?.offsetMs ?? this.offsetMs;
-      this.show({ connection });
+      this.shown.show({ connection });
     });
     return () => {
       stop();
-      if (this.engine?.isOurs) live.tellEnd(this.engine.id);
+      if (this.engine?.isOurs) this.tellEnd(this.engine);
       this.finish();
       live.close();
       this.live = null;
@@ -97,6 +113,10 @@ export class RollController {
   update(input: RollInput): void {
     this.input = input;
     this.renewRing();
+    const { engine } = this;
+    // a roll of another device is shown with the plan that it has there, as soon as that is here
+    const isNewer = engine && !engine.isOurs && engine.setting.planVersion !== input.planVersion;
+    if (isNewer && engine.roll.planVersion === input.planVersion) this.begin(engine.sharedState, false);
   }
 
   /** Advances to now: reads the ring, plays cues, tells the other devices, and stores a take that goes on. */
@@ -105,44 +125,31 @@ export class RollController {
     const { engine } = this;
     if (!engine) {
       this.ring.run((nowMs % 1e8) / 1000, this.input.ready.track.start.ringDeg);
-      this.show({ ringDeg: this.ring.ringDeg() });
+      this.shown.show({ ringDeg: this.ring.ringDeg() });
       return;
     }
+    if (this.givenUpAtMs !== null && nowMs > this.givenUpAtMs) return this.finish();
     const atS = this.realS();
     const moment = engine.tick(atS);
     for (const { cue, inS } of engine.dueCues(atS)) this.environment.signalCue(cue, inS, this.input.options, this.sounds);
     const ringDeg = engine.isOurs ? engine.setting.ring.ringDeg() : this.remoteDeg;
-    this.show({ moment, ringDeg, trace: longerTrace(this.state.trace, moment.planS, ringDeg) });
+    this.shown.show({ moment, ringDeg, trace: longerTrace(this.current().trace, moment.planS, ringDeg) });
     if (!engine.isOurs) return;
     if (nowMs > this.nextWheelMs) {
       this.nextWheelMs = nowMs + WHEEL_MS;
       if (ringDeg !== null) this.live?.tellWheel(ringDeg);
       this.live?.order({ kind: 'drive', ringDeg: engine.setting.ready.track.ringDegAt(moment.planS) });
     }
-    if (nowMs > this.nextWriteMs && engine.rate === 1 && atS > 0) this.writeRolling(engine, atS, nowMs);
+    if (engine.isOver(moment.planS)) return this.loopAgain();
+    if (nowMs > this.nextWriteMs && !engine.roll.isPractice && atS > 0) this.writeRolling(engine, atS, nowMs);
   }
 
   /** Starts a roll of this device, or ends the one under way. */
   readonly toggle = (): void => {
-    if (this.engine) {
-      this.live?.tellEnd(this.engine.id);
-      this.live?.order({ kind: 'roll', isRolling: false });
-      this.finish();
-      return;
-    }
-    const { shotId, options, rate } = this.input;
-    const roll: RollView = {
-      rollId: this.environment.newId(),
-      shotId,
-      startedAtMs: this.environment.nowMs() + this.offsetMs + options.countInS * 1000,
-      rate,
-      isClockTriggered: options.isClockTriggered,
-      device: this.environment.device,
-      cueEvents: [],
-    };
-    this.begin(roll, true);
-    this.live?.tellRoll(roll);
-    this.live?.order({ kind: 'roll', isRolling: true });
+    const { engine } = this;
+    if (!engine) return this.start(this.input.options.countInS);
+    this.tellEnd(engine);
+    this.finish({ isBrokenOff: engine.setting.loop !== null });
   };
 
   /** Triggers the pull that waits for a cue, or the next one that will. */
@@ -150,17 +157,33 @@ export class RollController {
     const timeS = this.realS();
     const pullId = this.engine?.nextPullToTrigger(timeS);
     if (!this.engine || !pullId || timeS < 0) return;
+    const { id } = this.engine;
     this.engine.triggerPull(pullId, timeS);
-    this.live?.tellCue({ rollId: this.engine.id, pullId, timeS });
+    this.said.say(id, () => this.live?.tellCue({ rollId: id, pullId, timeS }) ?? false);
   };
 
-  /** Starts or ends a focus check. */
-  readonly setFocusCheck = (isChecking: boolean): void => this.engine?.setFocusCheck(isChecking, this.realS());
+  /** Starts or ends a focus check, here or on the device that rolls. */
+  readonly setFocusCheck = (isChecking: boolean): void => {
+    const { engine } = this;
+    const timeS = this.realS();
+    if (!engine || timeS < 0) return;
+    if (engine.isOurs) engine.setFocusCheck(isChecking, timeS);
+    else this.said.say(engine.id, () => this.live?.tellCheck({ rollId: engine.id, isChecking, timeS }) ?? false);
+  };
+
+  /** Says that something goes wrong now. */
+  readonly sayFault = (found: Finding): void => {
+    const { engine } = this;
+    const timeS = this.realS();
+    if (!engine || timeS < 0) return;
+    if (engine.isOurs) engine.addFault(found, timeS);
+    else this.said.say(engine.id, () => this.live?.tellFault({ rollId: engine.id, found, timeS }) ?? false);
+  };
 
   readonly turn = (wheelDeg: number): void => this.ring.turn(wheelDeg);
 
   /** Drops the last roll from the page. */
-  readonly forget = (): void => this.show({ ended: null });
+  readonly forget = (): void => this.shown.show({ ended: null });
 
   /** Takes a new ring if the plan or the way of turning has changed since the last one. */
   private renewRing(): void {
@@ -169,7 +192,7 @@ export class RollController {
     if (isSame || this.engine) return;
     this.ringInput = now;
     this.ring = ringFor(now);
-    this.show({ ringDeg: this.ring.ringDeg() });
+    this.shown.show({ ringDeg: this.ring.ringDeg() });
   }
 
   /** Real time since the start of the roll under way, in s; negative during the count-in. */
@@ -177,49 +200,100 @@ export class RollController {
     return this.engine ? (this.environment.nowMs() + this.offsetMs - this.engine.roll.startedAtMs) / 1000 : 0;
   }
 
+  private joined(live: LiveConnection, roll: RollView | null): void {
+    if (this.engine?.isOurs) {
+      live.tellRoll(this.engine.sharedState);
+      // the camera was not told if the roll began before the page had joined
+      live.order({ kind: 'roll', isRolling: true });
+    } else if (roll) this.rollHeard(roll);
+    // its device may have ended it meanwhile, or may not be back yet
+    else if (this.engine) this.givenUpAtMs = this.environment.nowMs() + GIVEN_UP_MS;
+  }
+
   private rollHeard(roll: RollView): void {
-    if (this.engine?.id === roll.rollId) this.engine.applyRemote(roll);
-    else if (!this.engine) this.begin(roll, false);
+    const { rollId } = roll;
+    if (this.engine?.isOurs) return;
+    // the server, or its device, was away when it was ended here
+    if (this.said.hasEnded(rollId)) return void this.live?.tellEnd(rollId);
+    this.said.heardOf(rollId);
+    this.givenUpAtMs = null;
+    if (this.engine?.id === rollId) return this.engine.applyRemote(roll);
+    if (this.engine) this.finish();
+    this.begin(roll, false);
+    void this.environment.ownRolls.isLost(rollId).then((isLost) => {
+      if (!isLost) return;
+      // a page of this device began it and is gone
+      this.environment.ownRolls.end(rollId);
+      this.said.end(rollId);
+      this.live?.tellEnd(rollId);
+      this.endHeard(rollId);
+    });
   }
 
   private endHeard(rollId: string): void {
-    if (this.engine?.id !== rollId) return;
-    const { isOurs } = this.engine;
-    this.finish();
-    if (!isOurs) this.environment.onTakeElsewhere(this.input.shotId);
+    const { engine } = this;
+    if (engine?.id !== rollId) return;
+    if (engine.isOurs) this.live?.order({ kind: 'roll', isRolling: false });
+    this.finish({ isBrokenOff: engine.setting.loop !== null });
   }
 
-  private begin(roll: RollView, isOurs: boolean): void {
+  private tellEnd({ id, isOurs }: RollEngine): void {
+    this.said.end(id);
+    this.live?.tellEnd(id);
+    if (isOurs) this.live?.order({ kind: 'roll', isRolling: false });
+  }
+
+  private start(countInS: number): void {
+    const roll = newRoll(this.input, this.environment, this.offsetMs, countInS);
+    this.begin(roll, true, this.input.practice?.loop);
+    this.live?.tellRoll(roll);
+    this.live?.order({ kind: 'roll', isRolling: true });
+  }
+
+  /** One run of a pull is over: its figures stay on the screen, and the next one counts in. */
+  private loopAgain(): void {
+    this.tellEnd(this.engine!);
+    this.finish();
+    this.start(Math.max(this.input.options.countInS, LOOP_COUNT_IN_S));
+  }
+
+  private begin(roll: RollView, isOurs: boolean, loop: Practice['loop'] = null): void {
     const { plan, ready, planVersion, predictedKeepRate, options } = this.input;
-    this.ring.reset(ready.track.start.ringDeg);
+    this.ring.reset(ready.track.ringDegAt(roll.fromS));
     // a device that only shows the roll plays sounds as well
     if (options.hasSound) this.sounds ??= this.environment.openSounds();
     const ring = isOurs ? this.ring : ringSource(plan, 'nobody', 0);
     const hasCamera = options.hasCamera && isOurs;
-    const setting = { plan, ready, planVersion, predictedKeepRate, puller: options.puller, hasCamera, ring };
+    const setting = { plan, ready, planVersion, predictedKeepRate, puller: options.puller, hasCamera, ring, loop };
     this.engine = new RollEngine(setting, roll, isOurs, new Date(roll.startedAtMs - this.offsetMs));
+    if (isOurs) this.environment.ownRolls.begin(roll.rollId);
     this.remoteDeg = null;
+    this.givenUpAtMs = null;
     this.nextWriteMs = 0;
     this.nextWheelMs = 0;
     const moment = this.engine.tick(this.realS());
-    this.show({ moment, trace: [], ...(isOurs ? { ended: null } : {}) });
+    // what the run before was like stays in sight while one pull is practised
+    this.shown.show({ moment, trace: [], rolled: { plan, ready }, ...(isOurs && !loop ? { ended: null } : {}) });
   }
 
-  private finish(): void {
+  /** @param isBrokenOff - the run is not to be judged */
+  private finish({ isBrokenOff = false } = {}): void {
     const { engine } = this;
     if (!engine) return;
     const endS = this.realS();
     this.engine = null;
+    this.givenUpAtMs = null;
     this.sounds?.hush();
-    this.show({ moment: SETTLED, trace: [] });
+    this.shown.show({ moment: SETTLED, trace: [], rolled: null });
     this.renewRing();
+    if (engine.isOurs) this.environment.ownRolls.end(engine.id);
     // cancelled during the count-in, or not our roll: no take
-    if (!engine.isOurs || endS <= 0) return;
+    if (!engine.isOurs || endS <= 0 || isBrokenOff) return;
     engine.setFocusCheck(false, endS);
     const done = engine.endAt(endS);
-    this.show({ ended: done });
-    // slow practice is not logged
-    if (engine.rate !== 1) return;
+    this.shown.show({ ended: done, before: this.lastRun });
+    this.lastRun = done;
+    if (engine.roll.isPractice) return;
     this.environment.keepTake({ id: done.id, shotId: engine.roll.shotId, rolledAt: done.rolledAt, take: done.take });
   }
 
@@ -228,14 +302,6 @@ export class RollController {
     this.environment.keepRolling({ id, shotId: engine.roll.shotId, rolledAt, take });
     // longer takes need longer to write; the pause leaves time for cues
     this.nextWriteMs = nowMs + WRITE_MS + Math.min(WRITE_TIMES * (this.environment.nowMs() - nowMs), MAX_WRITE_MS);
-  }
-
-  /** Tells the listeners, unless nothing has changed: a ring at rest is read a hundred times a second. */
-  private show(changes: Partial<RollState>): void {
-    const names = Object.keys(changes) as (keyof RollState)[];
-    if (names.every((name) => Object.is(changes[name], this.state[name]))) return;
-    this.state = { ...this.state, ...changes };
-    for (const listener of this.listeners) listener();
   }
 }
 

@@ -2,8 +2,10 @@ import type { RollView } from '@still-heron/contract';
 import {
   asJudged,
   exactFps,
+  type Finding,
   frameOfTimecode,
   isDropFrame,
+  type LoggedFinding,
   newTake,
   type TimedAngle,
   type RollClock,
@@ -23,6 +25,7 @@ import {
   type UsableSpan,
 } from '@still-heron/core';
 import { trackOf } from './recording';
+import type { Practice } from './practice';
 import type { RingSource } from './ringSource';
 
 /** State of a roll at one moment. */
@@ -32,6 +35,7 @@ export interface RollMoment {
   readonly isOurs: boolean;
   readonly device: string;
   readonly rate: number;
+  readonly isPractice: boolean;
   /** Seconds since plan time started; negative during the count-in */
   readonly realS: number;
   readonly planS: number;
@@ -48,6 +52,7 @@ export const SETTLED: RollMoment = {
   isOurs: true,
   device: '',
   rate: 1,
+  isPractice: false,
   realS: 0,
   planS: 0,
   waitingPullId: null,
@@ -63,6 +68,9 @@ export interface FinishedRoll {
   readonly plan: ShotPlan;
   readonly take: Take;
   readonly pace: RollMode;
+  readonly isPractice: boolean;
+  /** The pull that was practised; null for the whole shot */
+  readonly loopPullId: string | null;
 }
 
 export interface RollSetting {
@@ -73,6 +81,7 @@ export interface RollSetting {
   readonly puller: string;
   readonly hasCamera: boolean;
   readonly ring: RingSource;
+  readonly loop: Practice['loop'];
 }
 
 /** How far ahead cues are scheduled: longer than any pause of the page. */
@@ -90,6 +99,7 @@ export class RollEngine {
   private cueEvents: readonly CueEvent[];
   private readonly focusChecks: UsableSpan[] = [];
   private focusCheckFromS: number | null = null;
+  private findings: readonly LoggedFinding[] = [];
 
   constructor(
     readonly setting: RollSetting,
@@ -112,7 +122,8 @@ export class RollEngine {
   }
 
   get pace(): RollMode {
-    return { rate: this.roll.rate, isClockTriggered: this.roll.isClockTriggered };
+    const { rate, isClockTriggered, fromS } = this.roll;
+    return { rate, isClockTriggered, fromS };
   }
 
   /** State to send to other devices, with all past events. */
@@ -165,6 +176,18 @@ export class RollEngine {
     }
   }
 
+  /** A fault that somebody sees at a time of the roll. */
+  addFault(found: Finding, realS: number): void {
+    if (realS < 0 || this.findings.length >= TAKE_LIMITS.findings.max) return;
+    this.findings = [...this.findings, { at: { kind: 'time', timeS: realS }, found }];
+  }
+
+  /** Whether practice of one pull has come to its end. */
+  isOver(planS: number): boolean {
+    const { loop } = this.setting;
+    return loop !== null && planS >= loop.toS - 1e-6;
+  }
+
   /** Pull that a cue triggers now: the waiting one, or the next one that waits for an event. */
   nextPullToTrigger(realS: number): string | null {
     const { plan, ready } = this.setting;
@@ -190,6 +213,7 @@ export class RollEngine {
       isOurs: this.isOurs,
       device: this.roll.device,
       rate: this.rate,
+      isPractice: this.roll.isPractice,
       realS,
       planS,
       waitingPullId: realS < 0 ? null : this.clock.waitingPullAt(realS),
@@ -223,6 +247,7 @@ export class RollEngine {
       timecodeFrom: this.timecodeSource(),
       cues: this.roll.isClockTriggered ? clockCueEvents(plan, durationS, this.rate) : this.cueEvents,
       focusChecks: this.focusChecks.slice(0, TAKE_LIMITS.focusChecks.max),
+      findings: this.findings,
       track: trackOf(this.readings, durationS),
       gear: { ...empty.gear, puller },
     };
@@ -230,8 +255,11 @@ export class RollEngine {
 
   /** The finished take, judged by its track. */
   endAt(realS: number): FinishedRoll {
-    const take = asJudged(this.setting.plan, this.takeAt(realS), this.pace);
-    return { id: this.id, rolledAt: this.rolledAt.toISOString(), plan: this.setting.plan, take, pace: this.pace };
+    const { plan, loop } = this.setting;
+    const { id, pace } = this;
+    const take = asJudged(plan, this.takeAt(realS), pace);
+    const { isPractice } = this.roll;
+    return { id, rolledAt: this.rolledAt.toISOString(), plan, take, pace, isPractice, loopPullId: loop?.pullId ?? null };
   }
 
   private timecodeSource(): TimecodeSource {

@@ -4,6 +4,8 @@ import type { RollOptions } from '../../shared/rollOptions';
 import type { CueSounds } from './cueSounds';
 import type { RingTrace } from './ringTrace';
 import type { FinishedRoll, RollMoment } from './rollEngine';
+import type { OwnRolls } from './ownRolls';
+import type { Practice } from './practice';
 import type { StoredTake } from './takeOutbox';
 
 /** What a roll is made of. The newest input counts when a roll begins. */
@@ -14,7 +16,8 @@ export interface RollInput {
   readonly planVersion: number;
   readonly predictedKeepRate: number | null;
   readonly options: RollOptions;
-  readonly rate: number;
+  /** null for a take */
+  readonly practice: Practice | null;
 }
 
 /** What the page shows of a roll. */
@@ -23,8 +26,12 @@ export interface RollState {
   readonly connection: ConnectionState;
   /** Ring angle here, or on the device that turns it; null if unknown */
   readonly ringDeg: number | null;
+  /** The plan of the roll under way, unaffected by later edits; null without one */
+  readonly rolled: Pick<RollInput, 'plan' | 'ready'> | null;
   /** Last roll of this device; null before the first */
   readonly ended: FinishedRoll | null;
+  /** The one before it; null if there is none */
+  readonly before: FinishedRoll | null;
   readonly trace: RingTrace;
 }
 
@@ -41,6 +48,10 @@ export interface RollEnvironment {
   readonly keepTake: (take: Omit<StoredTake, 'aliveAtMs'>) => void;
   /** Stores the take of a roll that goes on, in case the page dies */
   readonly keepRolling: (take: Omit<StoredTake, 'aliveAtMs'>) => void;
-  /** Another device has ended a roll of this shot and logs its take */
-  readonly onTakeElsewhere: (shotId: string) => void;
+  /** The shot was saved, perhaps elsewhere; its stored version */
+  readonly onSaved: (shotId: string, version: number) => void;
+  /** A take of the shot was logged or changed, perhaps elsewhere */
+  readonly onTaken: (shotId: string) => void;
+  /** Signs of life of this device's own rolls, for when a page dies */
+  readonly ownRolls: OwnRolls;
 }

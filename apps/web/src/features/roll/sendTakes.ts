@@ -3,6 +3,7 @@ import { problemOf } from '../../shared/api/api';
 import { takesApi } from '../../shared/api/takesApi';
 import { growingPauses } from '../../shared/saving/pauses';
 import type { Store } from '../../shared/store/hooks';
+import { livingRolls } from './ownRolls';
 import { type StoredTake, takeOutbox } from './takeOutbox';
 
 /** State of takes that are not on the server yet. */
@@ -48,7 +49,8 @@ export function sendTakes(dispatch: Store['dispatch']): Promise<void> {
 
 async function sendAll(dispatch: Store['dispatch']): Promise<void> {
   clearTimeout(timer);
-  const kept = await takeOutbox.waiting(Date.now()).catch(() => []);
+  const living = await livingRolls().catch(() => null);
+  const kept = await takeOutbox.waiting(Date.now(), living).catch(() => []);
   const waiting = [...kept, ...unstored.filter(({ id }) => !logged.has(id))].filter(({ id }) => !refused.has(id));
   let [unsent, refusal] = [0, state.refusal];
   for (const boxed of waiting) {

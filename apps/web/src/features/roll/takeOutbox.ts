@@ -20,15 +20,18 @@ const LOST_AFTER_MS = 6000;
 export const takeOutbox = {
   put: (boxed: StoredTake): Promise<void> => set(boxed.id, boxed, store),
   remove: (id: string): Promise<void> => del(id, store),
-  /** Takes ready to send: finished ones, and, as cut short, those whose page is gone. */
-  async waiting(nowMs: number): Promise<StoredTake[]> {
-    return (await entries<string, StoredTake>(store)).flatMap(([, boxed]) => asSendable(boxed, nowMs) ?? []);
+  /** Takes ready to send: finished ones, and, as cut short, those whose page is gone. @param living - as for `asSendable` */
+  async waiting(nowMs: number, living: ReadonlySet<string> | null): Promise<StoredTake[]> {
+    return (await entries<string, StoredTake>(store)).flatMap(([, boxed]) => asSendable(boxed, nowMs, living) ?? []);
   },
 };
 
-/** @returns null for a take that is still rolling, perhaps in another window */
-export function asSendable(boxed: StoredTake, nowMs: number): StoredTake | null {
+/**
+ * @param living - rolls whose pages live; null in a browser that can't tell, where the last sign of life decides
+ * @returns null for a take that is still rolling, perhaps in another window
+ */
+export function asSendable(boxed: StoredTake, nowMs: number, living: ReadonlySet<string> | null): StoredTake | null {
   if (boxed.aliveAtMs === null) return boxed;
-  if (nowMs - boxed.aliveAtMs < LOST_AFTER_MS) return null;
-  return { ...boxed, aliveAtMs: null, take: { ...boxed.take, isCutShort: true } };
+  const isRolling = living === null ? nowMs - boxed.aliveAtMs < LOST_AFTER_MS : living.has(boxed.id);
+  return isRolling ? null : { ...boxed, aliveAtMs: null, take: { ...boxed.take, isCutShort: true } };
 }

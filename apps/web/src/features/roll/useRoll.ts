@@ -4,7 +4,9 @@ import { takesApi } from '../../shared/api/takesApi';
 import { ownMs } from '../../shared/live/clockOffset';
 import { openConnection } from '../../shared/live/liveConnection';
 import { useAppDispatch } from '../../shared/store/hooks';
+import { takeOverSaved } from '../shot/takeOverSaved';
 import { cueSounds } from './cueSounds';
+import { ownRolls } from './ownRolls';
 import { RollController } from './rollController';
 import type { RollEnvironment, RollInput, RollState } from './rollState';
 import { storeAndSend } from './sendTakes';
@@ -12,8 +14,6 @@ import { signalCue } from './signalCue';
 import { takeOutbox } from './takeOutbox';
 import { deviceName, newId } from '../../shared/thisDevice';
 
-/** By then a take of another device is in the log. */
-const LOGGED_BY_MS = 1500;
 /** The ring is read more often than it is drawn. A hidden page is not drawn, but keeps recording. */
 const TICK_MS = 10;
 
@@ -55,7 +55,8 @@ function environmentOf(dispatch: ReturnType<typeof useAppDispatch>): RollEnviron
     signalCue,
     keepTake: (take) => void storeAndSend(take, dispatch),
     keepRolling: (take) => void takeOutbox.put({ ...take, aliveAtMs: Date.now() }).catch(() => undefined),
-    onTakeElsewhere: (shotId) =>
-      setTimeout(() => dispatch(takesApi.util.invalidateTags([{ type: 'Takes', id: shotId }])), LOGGED_BY_MS),
+    onSaved: (shotId, version) => void dispatch(takeOverSaved(shotId, version)),
+    onTaken: (shotId) => void dispatch(takesApi.util.invalidateTags([{ type: 'Takes', id: shotId }])),
+    ownRolls: ownRolls(window.localStorage),
   };
 }

@@ -119,7 +119,7 @@ function TrackOfTake(props: Pick<Props, 'plan' | 'units'> & { readonly verdict: 
     <>
       <p className={verdict.isKept ? textStyles.toneSharp : textStyles.toneSoft}>{takeVerdictText(verdict, plan, units)}</p>
       <TakeChart {...props} />
-      <TurnTable rows={turnRows(take, plan, units)} />
+      <TurnTable wheel={plan.wheel} rows={turnRows(take, plan, units)} />
     </>
   );
 }

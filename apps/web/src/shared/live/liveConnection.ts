@@ -1,4 +1,4 @@
-import type { JoinedView, RollCueMessage, RollView } from '@still-heron/contract';
+import type { JoinedView, RollCheckMessage, RollCueMessage, RollFaultMessage, RollView } from '@still-heron/contract';
 import type { DeviceMessage, DeviceCommand } from '@still-heron/core';
 import { io, type Socket } from 'socket.io-client';
 import { type ClockAnswer, type ClockOffset, clockOffset, ownMs } from './clockOffset';
@@ -21,16 +21,26 @@ export interface ConnectionEvents {
   wheel(ringDeg: number): void;
   /** Message from the port for wheels, motors and cameras */
   device(message: DeviceMessage): void;
-  /** Connected, for the first time or again: a rolling device then sends its roll again */
-  joined(): void;
+  /** A focus check, or a fault, that another device says of a roll */
+  check(message: RollCheckMessage): void;
+  fault(message: RollFaultMessage): void;
+  /** The shot was saved; its newest version */
+  saved(version: number): void;
+  /** A take of the shot was logged, changed, deleted or restored */
+  taken(): void;
+  /** Connected, for the first time or again, with the roll under way elsewhere: a rolling device then sends its roll again */
+  joined(roll: RollView | null): void;
 }
 
 export interface LiveConnection {
   readonly state: () => ConnectionState;
   readonly subscribe: (listener: () => void) => () => void;
   tellRoll(roll: RollView): void;
-  tellCue(message: RollCueMessage): void;
-  tellEnd(rollId: string): void;
+  /** @returns whether the server is there to hear it */
+  tellCue(message: RollCueMessage): boolean;
+  tellCheck(message: RollCheckMessage): boolean;
+  tellFault(message: RollFaultMessage): boolean;
+  tellEnd(rollId: string): boolean;
   tellWheel(ringDeg: number): void;
   order(order: DeviceCommand): void;
   close(): void;
@@ -68,8 +78,10 @@ export function openConnection(shotId: string, device: string, events: Connectio
       // a shot that was deleted elsewhere is rolled by this device alone
       if (!joined || 'code' in joined) return;
       change({ others: joined.devices });
-      if (joined.roll) events.roll(joined.roll);
-      events.joined();
+      events.saved(joined.version);
+      events.joined(joined.roll);
+      // what was logged while this device was away
+      events.taken();
     });
   });
   socket.on('connect_error', onRefused);
@@ -77,12 +89,17 @@ export function openConnection(shotId: string, device: string, events: Connectio
   socket.on('devices', (others: string[]) => change({ others }));
   socket.on('roll', events.roll);
   socket.on('cue', events.cue);
+  socket.on('check', events.check);
+  socket.on('fault', events.fault);
+  socket.on('saved', ({ version }: { version: number }) => events.saved(version));
+  socket.on('taken', events.taken);
   socket.on('end', ({ rollId }: { rollId: string }) => events.end(rollId));
   socket.on('wheel', events.wheel);
   socket.on('device', events.device);
   // messages are not queued while disconnected: a roll is sent again as a whole
-  const tell = (event: string, body: object) => {
+  const tell = (event: string, body: object): boolean => {
     if (socket.connected) socket.emit(event, body);
+    return socket.connected;
   };
   return {
     state: () => state,
@@ -90,11 +107,13 @@ export function openConnection(shotId: string, device: string, events: Connectio
       listeners.add(listener);
       return () => listeners.delete(listener);
     },
-    tellRoll: (roll) => tell('roll', roll),
+    tellRoll: (roll) => void tell('roll', roll),
     tellCue: (message) => tell('cue', message),
+    tellCheck: (message) => tell('check', message),
+    tellFault: (message) => tell('fault', message),
     tellEnd: (rollId) => tell('end', { rollId }),
     tellWheel: (ringDeg) => socket.connected && socket.volatile.emit('wheel', { ringDeg }),
-    order: (order) => tell('order', order),
+    order: (order) => void tell('order', order),
     close: () => {
       clearInterval(timer);
       socket.close();
