@@ -22,7 +22,7 @@ const MAX_WRITE_MS = 3000;
 /** Interval at which other devices receive the ring angle. */
 const WHEEL_MS = 50;
 /** A roll that the server does not know of after it was away is given up after this time, unless its device is back with it. */
-const GIVEN_UP_MS = 1500;
+const GIVEN_UP_MS = 1000;
 /** Least count-in of practice of one pull: the ring has to go back. */
 const LOOP_COUNT_IN_S = 3;
 

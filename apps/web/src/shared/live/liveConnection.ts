@@ -62,7 +62,7 @@ interface Refusal {
  * @param onRefused - the server was not reached, or did not let this device in
  */
 export function openConnection(shotId: string, device: string, events: ConnectionEvents, onRefused: () => void): LiveConnection {
-  const socket = io({ path: '/api/live', transports: ['websocket'], reconnectionDelayMax: 1000, forceNew: true });
+  const socket = io({ path: '/api/live', transports: ['websocket'], reconnectionDelay: 250, reconnectionDelayMax: 500, forceNew: true });
   let state: ConnectionState = { isConnected: false, others: [], clock: null };
   const listeners = new Set<() => void>();
   const change = (changes: Partial<ConnectionState>) => {
