@@ -3,7 +3,6 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium } from '@playwright/test';
 import { chromiumPath } from './chromium.mjs';
 import { main, ROOT, StepFailed } from './run.mjs';
 import { build, install } from './setup.mjs';
@@ -73,6 +72,8 @@ const STATES = {
 await main(async () => {
   install();
   build();
+  // it is there only after the installation
+  const { chromium } = await import('@playwright/test');
   const folder = mkdtempSync(join(tmpdir(), 'still-heron-roll-kills-'));
   const browser = await chromium.launch({ executablePath: chromiumPath(), args: ['--no-sandbox'] });
   const problems = [];
