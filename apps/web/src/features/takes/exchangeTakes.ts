@@ -13,6 +13,7 @@ import {
   isSimulated,
   readTakesJson,
   readTakesTable,
+  recoveryOf,
   retime,
   rollClock,
   type ShotPlan,
@@ -28,8 +29,10 @@ import {
   findingPlaceText,
   focusText,
   HIT_WORDS,
+  NOT_SAID,
   pullsSheet,
   pullTargetText,
+  RECOVERY_WORDS,
   type SheetTake,
   takesSheet,
   targetName,
@@ -86,9 +89,9 @@ export function takesFile(
   const real = views.filter(({ take }) => !isSimulated(take));
   switch (kind) {
     case 'csv':
-      return printCsv(takesSheet(sheetTakes(views, planOf, units)));
+      return sheetFile(takesSheet(sheetTakes(views, planOf, units)));
     case 'pulls':
-      return printCsv(pullsSheet(sheetTakes(views, planOf, units)));
+      return sheetFile(pullsSheet(sheetTakes(views, planOf, units)));
     case 'json':
       return takesJson(loggedTakes(views));
     case 'otio':
@@ -105,6 +108,11 @@ export function takesFile(
       // without a take a shot has its plan
       return webVtt(name, plan && real.length === 0 ? planCues(plan, units) : takeCues(real, planOf, units));
   }
+}
+
+/** A sheet for people. Spreadsheets take letters beyond ASCII for others without the mark at its beginning. */
+function sheetFile(table: readonly (readonly string[])[]): string {
+  return `\uFEFF${printCsv(table)}`;
 }
 
 function edited(
@@ -159,6 +167,7 @@ function takeCues(views: readonly LoggedTakeView[], planOf: TakesFileContext['pl
       cue(0, take.durationS, whole.filter(Boolean).join(', ')),
       ...usableSpansOf(take).map(({ fromS, toS }) => cue(fromS, toS, 'use')),
       ...take.focusChecks.map(({ fromS, toS }) => cue(fromS, toS, 'cut out: focus check')),
+      ...take.recoveries.map((one) => cue(one.fromS, one.toS, `lost, and back: ${recoveryWord(one)}`)),
       ...(plan ? pullTimes(plan, take) : []).map(({ pullId, timeS }) => {
         const { durationS } = plan!.focusTrack.pulls.find(({ id }) => id === pullId)!;
         const known = take.hits.find((one) => one.pullId === pullId);
@@ -173,6 +182,11 @@ function takeCues(views: readonly LoggedTakeView[], planOf: TakesFileContext['pl
       }),
     ];
   });
+}
+
+function recoveryWord(one: LoggedTakeView['take']['recoveries'][number]): string {
+  const grade = recoveryOf(one);
+  return grade === null ? NOT_SAID : RECOVERY_WORDS[grade];
 }
 
 /** A fault at a place is shown for this long. */
