@@ -153,6 +153,7 @@ export {
   NO_TAKES,
   REPAIR_WORDS,
   reportFrameRates,
+  reportMissing,
   reportSpan,
   reportSummary,
   reportTakeHead,

@@ -3,6 +3,8 @@ import { type Take, upgradeTake } from '@still-heron/core';
 /** A take of a shot, without its track. */
 export interface TakeLine {
   readonly number: number;
+  /** ISO 8601 */
+  readonly rolledAt: string;
   readonly take: Omit<Take, 'track'>;
 }
 
@@ -13,7 +15,7 @@ export function takeLines(lines: Uint8Array): TakeLine[] {
     .split('\n')
     .filter((line) => line !== '')
     .map((line) => {
-      const { number, take } = JSON.parse(line) as TakeLine;
-      return { number, take: upgradeTake(take) as TakeLine['take'] };
+      const { take, ...rest } = JSON.parse(line) as TakeLine;
+      return { ...rest, take: upgradeTake(take) as TakeLine['take'] };
     });
 }

@@ -162,12 +162,12 @@ export class TakesRepository {
     for (let rows = await next(0); rows.length > 0; rows = await next(rows.at(-1)!.number)) yield* rows;
   }
 
-  /** Takes of a shot without tracks, by number, as lines of JSON with `number` and `take`; those of a simulator only if they are asked for. */
+  /** Takes of a shot without tracks, by number, as lines of JSON with `number`, `rolledAt` and `take`; those of a simulator only if they are asked for. */
   async lines(shotId: string, withSimulated: boolean): Promise<Buffer> {
     const parts: Buffer[] = [];
     const next = (after: number) =>
       this.db
-        .select({ number: takes.number, take: sql<string>`${takes.take}::text` })
+        .select({ number: takes.number, rolledAt: takes.rolledAt, take: sql<string>`${takes.take}::text` })
         .from(takes)
         .where(
           and(
@@ -180,7 +180,9 @@ export class TakesRepository {
         .orderBy(asc(takes.number))
         .limit(LINES_AT_ONCE);
     for (let rows = await next(0); rows.length > 0; rows = await next(rows.at(-1)!.number)) {
-      parts.push(Buffer.from(rows.map(({ number, take }) => `{"number":${number},"take":${take}}\n`).join('')));
+      const line = ({ number, rolledAt, take }: (typeof rows)[number]) =>
+        `{"number":${number},"rolledAt":"${rolledAt.toISOString()}","take":${take}}\n`;
+      parts.push(Buffer.from(rows.map(line).join('')));
       await setImmediate();
     }
     return Buffer.concat(parts);

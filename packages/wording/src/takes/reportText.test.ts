@@ -1,7 +1,17 @@
 import { changePull, newTake, type Take } from '@still-heron/core';
 import { twoPeople } from '../../../core/test/plans';
 import { pullsSheet, takesSheet } from './takesSheet';
-import { reportFrameRates, reportSpan, reportSummary, reportTakeHead, reportTakeLines, reportTitle } from './reportText';
+import {
+  reportFrameRates,
+  reportMissing,
+  reportSpan,
+  reportSummary,
+  reportTakeHead,
+  reportTakeLines,
+  reportTitle,
+} from './reportText';
+
+const ROLLED_AT = '2026-03-01T10:15:00.000Z';
 
 const take: Take = {
   ...newTake(changePull(twoPeople(), 'pull-1', { startS: 4, durationS: 1 }), 2),
@@ -39,7 +49,7 @@ test('the head of the report and of a shot', () => {
 });
 
 test('a take: its grades, and a line for each thing the editor must know', () => {
-  expect(reportTakeHead(2, take)).toBe('Take 2, circled, usable, performance good');
+  expect(reportTakeHead(2, ROLLED_AT, take)).toBe('Take 2, 2026-03-01 10:15 UTC, circled, usable, performance good');
   const reversed = {
     ...take,
     focus: null,
@@ -51,7 +61,9 @@ test('a take: its grades, and a line for each thing the editor must know', () =>
     ringFrom: 'on-screen' as const,
     gear: { ...take.gear, isReversed: true },
   };
-  expect(reportTakeHead(3, reversed)).toBe('Take 3, NO GOOD, not said, cut short, alternate B, SIMULATED, SHOT REVERSED');
+  expect(reportTakeHead(3, ROLLED_AT, reversed)).toBe(
+    'Take 3, 2026-03-01 10:15 UTC, NO GOOD, not said, cut short, alternate B, SIMULATED, SHOT REVERSED',
+  );
   expect(reportTakeLines(take, 'T', { pullName: () => 'B', placeName: () => '3.0 s' }).slice(-8)).toEqual([
     'cut out 10:00:01:00 – 10:00:02:00: focus check',
     'focus: in front at B, camera jumped: 3.0 s',
@@ -114,4 +126,11 @@ describe('a sheet for people', () => {
       'ring off by °': '-1.50',
     });
   });
+});
+
+test('numbers that are not in the report are told', () => {
+  expect(reportMissing([1, 2, 3])).toBe('');
+  expect(reportMissing([])).toBe('');
+  expect(reportMissing([1, 3])).toBe('Not here: take 2, deleted or simulated.');
+  expect(reportMissing([2, 4, 7])).toBe('Not here: takes 1, 3, 5 and 6, deleted or simulated.');
 });

@@ -13,7 +13,7 @@ import {
 import { counted } from '../figure.js';
 import { lookText, recoveryText } from './detailsText.js';
 import { faultLines, type PlaceNames } from './findingText.js';
-import { focusText, TIMECODE_SOURCE_WORDS } from './takeText.js';
+import { focusText, RING_SOURCE_WORDS, TIMECODE_SOURCE_WORDS } from './takeText.js';
 
 /** How a take was repaired in the edit. */
 export const REPAIR_WORDS: Readonly<Record<Repair, string>> = {
@@ -38,6 +38,15 @@ export function reportSummary(
   return `Takes for the editor, ${madeAt.toISOString().slice(0, 10)}. ${counted(all, 'take')}, ${usable} usable, ${repaired} repaired.`;
 }
 
+/** Numbers that are not in a report: "Not here: takes 2 and 5, deleted or simulated." Empty if all are. @param numbers - in order */
+export function reportMissing(numbers: readonly number[]): string {
+  const missing = Array.from({ length: numbers.at(-1) ?? 0 }, (_, at) => at + 1).filter((number) => !numbers.includes(number));
+  if (missing.length === 0) return '';
+  const before = missing.slice(0, -1).join(', ');
+  const list = before ? `takes ${before} and ${missing.at(-1)}` : `take ${missing.at(-1)}`;
+  return `Not here: ${list}, deleted or simulated.`;
+}
+
 /** Frame rates of a shot, and how long a second lasts on screen. */
 export function reportFrameRates(captureFps: number, deliveryFps: number): string {
   const { stretch } = frameRateFigures(captureFps, deliveryFps);
@@ -56,10 +65,11 @@ export function reportSpan(
   return `${index + 1}.  take ${span.number}   ${spanWords(span, take)}   ${onScreen} s on screen`;
 }
 
-/** Heading of a take: its grades, and whether it was cut short or shot reversed. */
-export function reportTakeHead(number: number, take: Omit<Take, 'track'>): string {
+/** Heading of a take: when it was rolled (ISO 8601), its grades, and whether it was cut short or shot reversed. */
+export function reportTakeHead(number: number, rolledAt: string, take: Omit<Take, 'track'>): string {
   const parts = [
     `Take ${number}`,
+    `${rolledAt.slice(0, 10)} ${rolledAt.slice(11, 16)} UTC`,
     take.isCircled && 'circled',
     take.isNoGood && 'NO GOOD',
     focusText(take),
@@ -80,7 +90,7 @@ export function reportTakeLines(take: Omit<Take, 'track'>, stopScale: StopScale,
   const faults = faultLines(take, names);
   const recoveries = take.recoveries.flatMap((one) => recoveryText(one, take) || []);
   const lines = [
-    `${gear.lens}, ${formatStop(gear.stop, stopScale)}, ${gear.camera}${gear.puller ? `, pulled by ${gear.puller}` : ''}`,
+    `${gear.lens}, ${formatStop(gear.stop, stopScale)}, ${gear.camera}${gear.puller ? `, pulled by ${gear.puller}` : ''}; ring: ${RING_SOURCE_WORDS[take.ringFrom]}`,
     usable.length > 0 && `use ${spans(usable)}`,
     focusChecks.length > 0 && `cut out ${spans([...focusChecks])}: focus check`,
     faults.length > 0 && `focus: ${faults.join(', ')}`,

@@ -30,9 +30,7 @@ export class ReportPages {
     const document = new PDFDocument({ size: 'A4', margin: MARGIN, info, bufferPages: true });
     document.on('data', (part: Buffer) => this.parts.push(part));
     this.done = new Promise((finish) => document.on('end', () => finish(Buffer.concat(this.parts))));
-    for (const weight of ['plain', 'strong'] as const)
-      for (const subset of ['latin', 'latin-ext'] as const)
-        document.registerFont(`${weight} ${subset}`, TYPEFACES[weight][subset]);
+    for (const { weight, subset, file } of TYPEFACES) document.registerFont(`${weight} ${subset}`, file);
     this.document = document;
   }
 

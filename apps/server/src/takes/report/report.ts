@@ -3,6 +3,7 @@ import {
   NO_TAKES,
   type PlaceNames,
   reportFrameRates,
+  reportMissing,
   reportSpan,
   reportSummary,
   reportTakeHead,
@@ -20,7 +21,7 @@ export interface ReportedShot {
   readonly stopScale: StopScale;
   /** Names of its pulls and other places */
   readonly names: PlaceNames;
-  readonly takes: readonly { readonly number: number; readonly take: Omit<Take, 'track'> }[];
+  readonly takes: readonly { readonly number: number; readonly rolledAt: string; readonly take: Omit<Take, 'track'> }[];
 }
 
 /** Number of best spans listed before the takes. */
@@ -52,8 +53,10 @@ function sayShot(pages: ReportPages, shot: ReportedShot): void {
     const { take } = takes.find(({ number }) => number === span.number)!;
     pages.say(reportSpan(index, span, take, shot), { tone: 'good', weight: index === 0 ? 'strong' : 'plain' });
   }
-  for (const { number, take } of takes) {
-    pages.say(reportTakeHead(number, take), { weight: 'strong', gap: 7, isHead: true });
+  const missing = reportMissing(takes.map(({ number }) => number));
+  if (missing) pages.say(missing, { tone: 'haze' });
+  for (const { number, rolledAt, take } of takes) {
+    pages.say(reportTakeHead(number, rolledAt, take), { weight: 'strong', gap: 7, isHead: true });
     for (const line of reportTakeLines(take, stopScale, names)) pages.say(line, { indent: 12 });
   }
 }

@@ -1,0 +1,4 @@
+declare module 'fontkit' {
+  /** Reads a font file. */
+  export function create(file: Uint8Array): { hasGlyphForCodePoint(code: number): boolean };
+}
