@@ -1,4 +1,4 @@
-import { addPull, addSubject, changePull, newPlan, setDuration, type ShotPlan } from '@still-heron/core';
+import { addPull, addStay, addSubject, changePull, changeStay, newPlan, setDuration, type ShotPlan } from '@still-heron/core';
 import type { Page } from '@playwright/test';
 import { expect, type Heron, shownTime, test } from './heron';
 
@@ -339,4 +339,30 @@ test('where nobody pulls, Roll tells when the zone is entered, and how far it is
   await expect(zone).toContainText('Hand cart enters the zone');
   await expect(zone.getByTestId('roll-when')).toHaveText(/^in \d\.\d s$/);
   await expect(zone).toContainText('m behind it');
+});
+
+test('Roll tells the pace of a follow, what is focused on there, who comes in, and where autofocus is at risk', async ({
+  heron,
+  page,
+}) => {
+  const options = { countInS: 0, hasSound: false, vibrates: false, turnedBy: 'nobody', isClockTriggered: true };
+  await page.addInitScript((value) => localStorage.setItem('still-heron.roll', value), JSON.stringify(options));
+  await heron.openCopy('12C');
+  await page.keyboard.press('6');
+  await page.keyboard.press('Space');
+  await expect(page.getByTestId('roll-entrance')).toHaveText(/^Carter comes in from the right in \d\.\d s$/);
+  await expect(page.getByTestId('roll-risk')).toHaveText(/^At risk in \d\.\d s: Carter is nearer than Ines/);
+  await page.keyboard.press('Space');
+  // she walks from 6 m to 2 m, and the ring goes with her
+  let plan = addSubject(setDuration(newPlan(), 6), { name: 'Ines', distanceMm: 6000 });
+  plan = addStay(plan, 'subject-1', { distanceMm: 2000, fromS: 5 });
+  plan = changeStay(plan, 'subject-1', 'stay-1', { untilS: 1 });
+  plan = { ...plan, focusTrack: { start: { kind: 'subject', subjectId: 'subject-1', leadS: 0 }, pulls: [] } };
+  const productionId = await heron.newProduction('Follow');
+  const shot = { scene: '4', slate: '4Y', title: 'She comes nearer', plan };
+  const { id } = await heron.api<{ id: string }>('post', `productions/${productionId}/shots`, shot);
+  await heron.open(`/shots/${id}/roll`);
+  await expect(page.getByTestId('roll-pace')).toHaveText(/^0°\/s nearer, fastest \d+°\/s in \d\.\d s$/);
+  await expect(page.getByRole('region', { name: 'Now' })).toContainText('near eye');
+  await expect(page.getByRole('checkbox', { name: /ticks at the pace/ })).toHaveCount(0);
 });

@@ -7,6 +7,8 @@ export interface RollOptions {
   readonly turnedBy: TurnedBy;
   readonly countInS: 0 | 3 | 5;
   readonly hasSound: boolean;
+  /** Ticks at the pace of the ring while somebody is followed, with the sound */
+  readonly hasPaceTicks: boolean;
   readonly vibrates: boolean;
   /** Everything, or only the next cue for a person who works alone */
   readonly view: 'puller' | 'alone';
@@ -24,6 +26,7 @@ export const DEFAULT_ROLL_OPTIONS: RollOptions = {
   turnedBy: 'nobody',
   countInS: 3,
   hasSound: true,
+  hasPaceTicks: true,
   vibrates: true,
   view: 'puller',
   isClockTriggered: false,
@@ -47,6 +50,7 @@ export function readOptions(storage: Pick<Storage, 'getItem'>): RollOptions {
     turnedBy: TURNED_BY.find((by) => by === stored.turnedBy) ?? plain.turnedBy,
     countInS: ([0, 3, 5] as const).find((seconds) => seconds === stored.countInS) ?? plain.countInS,
     hasSound: flag(stored.hasSound, plain.hasSound),
+    hasPaceTicks: flag(stored.hasPaceTicks, plain.hasPaceTicks),
     vibrates: flag(stored.vibrates, plain.vibrates),
     view: stored.view === 'alone' ? 'alone' : 'puller',
     isClockTriggered: flag(stored.isClockTriggered, plain.isClockTriggered),

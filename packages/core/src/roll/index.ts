@@ -8,6 +8,8 @@ export {
 export { clockCueEvents, type CueEvent, DEFAULT_ROLL_MODE, rollClock, type RollClock, type RollMode } from './rollClock.js';
 export { hardestPull, practiceSpan, type PracticeSpan } from './practiceSpan.js';
 export { COUNT_IN_BEATS, type RollCue, rollCues } from './rollCues.js';
+export { entrances, type Entrance } from './entrances.js';
+export { type FollowPace, followPaces, type FollowPaces, type PaceTick } from './followPace.js';
 export { type FollowArrival, followArrivals } from './followArrivals.js';
 export {
   type PreparedRoll,

@@ -1,5 +1,6 @@
 import { nearSign, ringOf } from '../kit/index.js';
 import { type FocusTrack, focusTrack } from '../track/index.js';
+import { followPaces } from './followPace.js';
 import { followArrivals } from './followArrivals.js';
 import { zoneCourse } from './zoneCourse.js';
 import { asRolled } from './asRolled.js';
@@ -10,12 +11,14 @@ export interface RollCue {
   /** null for the arrival of a subject that is followed, and where the zone is entered or left */
   readonly pullId: string | null;
   readonly timeS: number;
-  /** A count before a pull, its start, or its planned landing. In a shot in which nobody pulls: the zone is entered or left */
-  readonly kind: 'count' | 'start' | 'land' | 'enters' | 'leaves';
+  /** A count before a pull, its start, or its planned landing. A tick of the pace while somebody is followed. In a shot in which nobody pulls: the zone is entered or left */
+  readonly kind: 'count' | 'start' | 'land' | 'enters' | 'leaves' | 'tick';
   /** For a count, the remaining counts: 3, 2, 1; else 0 */
   readonly left: number;
   /** Whether the pull goes nearer or farther; the pitch tells which */
   readonly way: 'nearer' | 'farther';
+  /** Of a tick: its pace as a share of the fastest, 0 to 1 */
+  readonly share?: number;
 }
 
 /** Number of counts before a pull, evenly spaced over its count-in. */
@@ -41,7 +44,8 @@ export function rollCues(planned: ShotPlan): RollCue[] {
       { pullId, timeS: endS, kind: 'land', left: 0, way },
     ];
   });
-  return [...pulls, ...arrivalCues(plan, track, towardsNear), ...zoneCues(plan)].sort((a, b) => a.timeS - b.timeS);
+  const ticks = followPaces(planned).ticks.map((tick): RollCue => ({ ...tick, pullId: null, kind: 'tick', left: 0 }));
+  return [...pulls, ...arrivalCues(plan, track, towardsNear), ...zoneCues(plan), ...ticks].sort((a, b) => a.timeS - b.timeS);
 }
 
 /** Where nobody pulls, entering the zone sounds high and leaving it low. */

@@ -1,5 +1,7 @@
 import {
   type CueTrigger,
+  type Entrance,
+  type FollowPace,
   formatDistance,
   formatDistanceFigure,
   formatGap,
@@ -83,4 +85,48 @@ export function zoneRoomText({ toNearMm, toFarMm }: ZonePlace, units: UnitSystem
 /** Practice by its speed: "Practice", "Practice at 50 %". */
 export function practiceText(rate: number): string {
   return rate === 1 ? 'Practice' : `Practice at ${Math.round(rate * 100)} %`;
+}
+
+/** Room for words beside a figure that is read from two metres. */
+const MAX_HINT = 90;
+
+/**
+ * What is to be focused on at a target, and how its mark is known: "near eye · chin up · red tape · or the lamp instead". Empty if nothing is known.
+ */
+export function targetHintText(
+  target: FocusTarget,
+  { marks, subjects, floor }: Pick<ShotPlan, 'marks' | 'subjects' | 'floor'>,
+): string {
+  const markId = target.kind === 'mark' || target.kind === 'blur' ? target.markId : null;
+  const mark = marks.find(({ id }) => id === markId);
+  const subjectId = target.kind === 'subject' ? target.subjectId : mark?.subjectId;
+  const subject = subjects.find(({ id }) => id === subjectId);
+  const reference = floor?.landmarks.find(({ id }) => id === mark?.focusReferenceId);
+  const parts = [
+    mark?.detail || subject?.detail,
+    mark?.pose,
+    mark && mark.tapeColour !== null && mark.tapeShape !== 'none' && `${mark.tapeColour} tape`,
+    reference && `or ${reference.name} instead`,
+  ];
+  const text = parts.filter(Boolean).join(' · ');
+  return text.length <= MAX_HINT ? text : `${text.slice(0, MAX_HINT - 1).trimEnd()}…`;
+}
+
+/** Pace of a follow: "18°/s nearer, fastest 42°/s in 1.2 s". */
+export function paceText({ degPerS, way, fastest }: FollowPace): string {
+  const now = `${degPerS.toFixed(0)}°/s ${way}`;
+  return fastest
+    ? `${now}, fastest ${fastest.degPerS.toFixed(0)}°/s in ${countdownText(fastest.inS)} s`
+    : `${now}, the fastest now`;
+}
+
+const SIDES: Readonly<Record<Entrance['side'], string>> = {
+  left: 'from the left',
+  right: 'from the right',
+  ahead: 'straight ahead',
+};
+
+/** Who comes into the picture next: "Hand cart comes in from the left in 2.1 s". */
+export function entranceText({ subjectId, side, timeS }: Entrance, planS: number, plan: Pick<ShotPlan, 'subjects'>): string {
+  return `${subjectName(plan, subjectId)} comes in ${SIDES[side]} in ${countdownText(timeS - planS)} s`;
 }

@@ -2,6 +2,8 @@ import {
   type UpcomingArrival,
   type UpcomingPull,
   COUNT_IN_BEATS,
+  type FocusTarget,
+  followPaces,
   methodAt,
   type PreparedRoll,
   type ShotPlan,
@@ -14,8 +16,10 @@ import {
   cueText,
   figureAndUnit,
   targetName,
+  paceText,
   ringText,
   subjectName,
+  targetHintText,
   turnText,
   targetSubjectName,
   zoneLabel,
@@ -23,6 +27,7 @@ import {
 } from '@still-heron/wording';
 import clsx from 'clsx';
 import { useMemo } from 'react';
+import { AutofocusAhead } from './Ahead';
 import type { RollMoment } from './rollEngine';
 import styles from './RollFigures.module.css';
 
@@ -43,12 +48,16 @@ export function RollState({ plan, ready, moment, ringDeg, units, isAlone }: Prop
   const { figure, unit } = figureAndUnit(shown.distanceMm, units);
   const [next] = coming;
   const course = useMemo(() => zoneCourse(plan), [plan]);
+  const paces = useMemo(() => followPaces(plan), [plan]);
+  const pace = paces.paceAt(moment.planS);
+  // the camera then focuses where it will: what was set is not what is sharp
+  const isAutomatic = ringDeg === null && methodAt(plan, moment.planS) === 'automatic';
   const places = course && moment.planS < plan.durationS ? course.placesAt(moment.planS) : [];
   return (
     <div className={clsx(styles.rollFigures, isAlone && styles.isAlone)}>
       {!isAlone && (
         <section className={styles.rollNow} aria-label="Now">
-          <span className={styles.rollLabel}>now</span>
+          <span className={styles.rollLabel}>{isAutomatic ? 'set before it focuses by itself' : 'now'}</span>
           <p className={styles.rollFigure} data-testid="roll-now">
             {figure}
             <small>{unit}</small>
@@ -56,6 +65,12 @@ export function RollState({ plan, ready, moment, ringDeg, units, isAlone }: Prop
           <p className={styles.rollWords}>
             {[targetSubjectName(at, plan), ringText(shown, plan, units)].filter(Boolean).join(' · ')}
           </p>
+          <Hint target={at} plan={plan} />
+          {pace && (
+            <p className={styles.rollPace} data-testid="roll-pace">
+              {paceText(pace)}
+            </p>
+          )}
         </section>
       )}
       {arrival && <Arrival arrival={arrival} plan={plan} units={units} />}
@@ -65,10 +80,17 @@ export function RollState({ plan, ready, moment, ringDeg, units, isAlone }: Prop
         <section className={styles.rollNext} aria-label="Next">
           <span className={styles.rollLabel}>next</span>
           <p className={styles.rollNone}>{nothingNext(plan, moment.planS)}</p>
+          <AutofocusAhead plan={plan} planS={moment.planS} />
         </section>
       )}
     </div>
   );
+}
+
+/** What to focus on there, and how its mark is known. */
+function Hint({ target, plan }: { readonly target: FocusTarget; readonly plan: ShotPlan }) {
+  const text = targetHintText(target, plan);
+  return text === '' ? null : <p className={styles.rollHint}>{text}</p>;
 }
 
 interface ArrivalProps {
@@ -91,6 +113,7 @@ function Arrival({ arrival: { subjectId, markId, to, arrivesInS }, plan, units }
         in {countdownText(arrivesInS)} s
       </p>
       <p className={styles.rollWords}>follow until then, {ringText(to, plan, units)}</p>
+      <Hint target={{ kind: 'mark', markId }} plan={plan} />
     </section>
   );
 }
@@ -160,6 +183,7 @@ function Next({ pull, plan, moment, units }: NextProps) {
         <Turn turns={pull.turns} /> {turnText(pull)}
         {event && <>, {event}</>}
       </p>
+      <Hint target={pull.target} plan={plan} />
       <Counts pull={pull} plan={plan} waits={waits} />
     </section>
   );

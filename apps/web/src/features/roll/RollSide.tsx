@@ -1,4 +1,5 @@
-import type { ShotPlan, UnitSystem } from '@still-heron/core';
+import { followPaces, type ShotPlan, type UnitSystem } from '@still-heron/core';
+import { useMemo } from 'react';
 import { Checkbox } from '../../ui/antd/Checkbox';
 import clsx from 'clsx';
 import { TextField } from '../../ui/fields/TextField';
@@ -44,6 +45,7 @@ const COUNT_INS = [
 
 /** Options and cautions before a roll. Hidden while rolling. */
 export function RollSide({ plan, options, units, practice, hasEvents, onChange, onPractice, onRehearse }: Props) {
+  const follows = useMemo(() => followPaces(plan).ticks.length > 0, [plan]);
   return (
     <aside data-testid="side" className={clsx(layoutStyles.side, styles.rollSide)} aria-label="Before the roll">
       <section>
@@ -83,19 +85,29 @@ export function RollSide({ plan, options, units, practice, hasEvents, onChange, 
           onChoose={(value) => onChange({ countInS: Number(value) as RollOptions['countInS'] })}
         />
         <WordChoice label="View" chosen={options.view} choices={VIEWS} onChoose={(view) => onChange({ view })} />
-        <RollChecks options={options} onChange={onChange} hasEvents={hasEvents} />
+        <RollChecks options={options} onChange={onChange} hasEvents={hasEvents} follows={follows} />
         <TextField label="who pulls" max={60} value={options.puller} onChange={(puller) => onChange({ puller })} />
       </section>
     </aside>
   );
 }
 
-function RollChecks({ options, onChange, hasEvents }: Pick<Props, 'options' | 'onChange' | 'hasEvents'>) {
+interface ChecksProps extends Pick<Props, 'options' | 'onChange' | 'hasEvents'> {
+  /** Somebody is followed */
+  readonly follows: boolean;
+}
+
+function RollChecks({ options, onChange, hasEvents, follows }: ChecksProps) {
   return (
     <div className={styles.rollChecks}>
       <Checkbox checked={options.hasSound} onChange={({ target }) => onChange({ hasSound: target.checked })}>
         sound cues: high is nearer, low is farther
       </Checkbox>
+      {follows && options.hasSound && (
+        <Checkbox checked={options.hasPaceTicks} onChange={({ target }) => onChange({ hasPaceTicks: target.checked })}>
+          ticks at the pace of the ring while it follows
+        </Checkbox>
+      )}
       {'vibrate' in navigator && (
         <Checkbox checked={options.vibrates} onChange={({ target }) => onChange({ vibrates: target.checked })}>
           vibration cues

@@ -2,6 +2,7 @@ import { methodAt, type ShotPlan } from '@still-heron/core';
 import { countdownText, practiceText } from '@still-heron/wording';
 import clsx from 'clsx';
 import { Link } from 'react-router';
+import { NextEntrance } from './Ahead';
 import type { ConnectionState } from '../../shared/live/liveConnection';
 import type { RollMoment } from './rollEngine';
 import type { RollOptions, TurnedBy } from '../../shared/rollOptions';
@@ -51,6 +52,7 @@ export function RollStatus({ moment, connection, plan, number, options }: Props)
         </span>
       )}
       {methodAt(plan, moment.planS) === 'automatic' && <strong className={textStyles.toneEdge}>left to autofocus</strong>}
+      <NextEntrance plan={plan} planS={moment.planS} />
       {plan.isReversed && <strong className={textStyles.toneEdge}>shot reversed</strong>}
       {phase !== 'ready' && !isOurs && <span className={textStyles.muted}>from {moment.device}</span>}
       {phase !== 'ready' && isOurs && <span className={textStyles.muted}>{TURNED[options.turnedBy]}</span>}

@@ -5,9 +5,14 @@ import type { RollOptions } from '../../shared/rollOptions';
 export function signalCue(
   cue: Parameters<CueSounds['play']>[0],
   inS: number,
-  { hasSound, vibrates }: RollOptions,
+  { hasSound, hasPaceTicks, vibrates }: RollOptions,
   sounds: CueSounds | null,
 ): void {
+  if (cue.kind === 'tick') {
+    // a hand feels no single tick of eight a second
+    if (hasSound && hasPaceTicks) sounds?.play(cue, inS);
+    return;
+  }
   if (hasSound) sounds?.play(cue, inS);
   if (vibrates && 'vibrate' in navigator) setTimeout(() => navigator.vibrate(cue.kind === 'start' ? 200 : 40), inS * 1000);
 }

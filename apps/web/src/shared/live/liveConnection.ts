@@ -62,7 +62,13 @@ interface Refusal {
  * @param onRefused - the server was not reached, or did not let this device in
  */
 export function openConnection(shotId: string, device: string, events: ConnectionEvents, onRefused: () => void): LiveConnection {
-  const socket = io({ path: '/api/live', transports: ['websocket'], reconnectionDelay: 250, reconnectionDelayMax: 500, forceNew: true });
+  const socket = io({
+    path: '/api/live',
+    transports: ['websocket'],
+    reconnectionDelay: 250,
+    reconnectionDelayMax: 500,
+    forceNew: true,
+  });
   let state: ConnectionState = { isConnected: false, others: [], clock: null };
   const listeners = new Set<() => void>();
   const change = (changes: Partial<ConnectionState>) => {
@@ -87,15 +93,7 @@ export function openConnection(shotId: string, device: string, events: Connectio
   socket.on('connect_error', onRefused);
   socket.on('disconnect', () => change({ isConnected: false, others: [] }));
   socket.on('devices', (others: string[]) => change({ others }));
-  socket.on('roll', events.roll);
-  socket.on('cue', events.cue);
-  socket.on('check', events.check);
-  socket.on('fault', events.fault);
-  socket.on('saved', ({ version }: { version: number }) => events.saved(version));
-  socket.on('taken', events.taken);
-  socket.on('end', ({ rollId }: { rollId: string }) => events.end(rollId));
-  socket.on('wheel', events.wheel);
-  socket.on('device', events.device);
+  hearEvents(socket, events);
   // messages are not queued while disconnected: a roll is sent again as a whole
   const tell = (event: string, body: object): boolean => {
     if (socket.connected) socket.emit(event, body);
@@ -119,6 +117,18 @@ export function openConnection(shotId: string, device: string, events: Connectio
       socket.close();
     },
   };
+}
+
+function hearEvents(socket: Socket, events: ConnectionEvents): void {
+  socket.on('roll', events.roll);
+  socket.on('cue', events.cue);
+  socket.on('check', events.check);
+  socket.on('fault', events.fault);
+  socket.on('saved', ({ version }: { version: number }) => events.saved(version));
+  socket.on('taken', events.taken);
+  socket.on('end', ({ rollId }: { rollId: string }) => events.end(rollId));
+  socket.on('wheel', events.wheel);
+  socket.on('device', events.device);
 }
 
 async function ask<T>(socket: Socket, event: string, body?: object): Promise<T | null> {
