@@ -440,6 +440,16 @@ test('before anyone leaves: which shots have what they need, and what the others
   ]);
   await log(third);
   expect((await wrap())[2]).toEqual(['9B', 'not-said', 1]);
+  // what to change, and which other method would have held the last lost take
+  const [pull] = second.plan.focusTrack.pulls;
+  const late = { ...NOT_MEASURED, pullId: pull!.id, said: null, measured: 'late' as const, lateS: 0.5 };
+  await log(second, { measured: { focus: 'soft', usable: [] }, hits: [late] }, '2026-03-02T10:15:00.000Z');
+  const path = `/api/productions/${productionId}/takes/wrap-up`;
+  const again = ((await server.request.get(`${path}?units=imperial`).expect(200)).body as WrapUpView[])[1]!;
+  expect(again).toMatchObject({ state: 'none', takes: 2, days: ['2026-03-01', '2026-03-02'] });
+  expect(again.changes[0]).toContain('late at');
+  expect(again.changes.at(-1)).toMatch(/^With the same errors, /);
+  await server.request.get(`${path}?units=yards`).expect(400);
   await server.request.get(`/api/productions/${randomUUID()}/takes/wrap-up`).expect(404);
 });
 

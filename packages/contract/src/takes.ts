@@ -86,4 +86,8 @@ export class WrapUpView implements WrapUp {
   longestScreenS!: number;
   @ApiProperty({ type: Number, nullable: true, description: 'The span that is wanted, in s' })
   wantedScreenS!: number | null;
+  @ApiProperty({ type: [String], description: 'Days of its takes, in UTC, such as `2026-03-01`' })
+  days!: string[];
+  @ApiProperty({ type: [String], description: 'What to change when it is shot again, in words' })
+  changes!: string[];
 }

@@ -148,7 +148,7 @@ export {
 export { HIT_WORDS } from './takes/hitWords.js';
 export { differingTakesText, type Imported, importedText } from './takes/importText.js';
 export { pullsSheet, type SheetTake, takesSheet } from './takes/takesSheet.js';
-export { wrapUpSentence, wrapUpText } from './takes/wrapUpText.js';
+export { heldByText, wrapUpSentence, wrapUpText } from './takes/wrapUpText.js';
 export { CONFIDENCE_WORDS, RECOVERY_WORDS, TURN_HEADINGS, turnCells, type TurnCell, turnFiguresText } from './takes/turnText.js';
 export { depthGroupText, faultTimesText, lookText, recoveryText, turnsOfDayText } from './takes/detailsText.js';
 export { takeChangesText } from './takes/takeChangesText.js';

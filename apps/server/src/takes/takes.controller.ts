@@ -151,9 +151,14 @@ export class TakesController {
   }
 
   @Get('productions/:productionId/takes/wrap-up')
+  @ApiQuery({ name: 'units', enum: UNIT_SYSTEMS, required: false, description: 'Units of distances; default: metric' })
   @ApiOkResponse({ type: [WrapUpView], description: 'What each shot still lacks before anyone leaves, in shooting order' })
-  wrapUp(@Param('productionId', ProductionId) productionId: string, @Gone() signal: AbortSignal): Promise<WrapUpView[]> {
-    return this.takes.wrapUp(productionId, signal);
+  wrapUp(
+    @Param('productionId', ProductionId) productionId: string,
+    @Query('units') units: unknown,
+    @Gone() signal: AbortSignal,
+  ): Promise<WrapUpView[]> {
+    return this.takes.wrapUp(productionId, choiceFrom('units', units, UNIT_SYSTEMS) ?? 'metric', signal);
   }
 
   @Get('lens-use')

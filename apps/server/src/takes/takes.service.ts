@@ -163,7 +163,7 @@ export class TakesService implements OnModuleInit, OnModuleDestroy {
   }
 
   /** What each shot of a production still lacks, in shooting order. @throws {RequestProblem} 404; 422, 503 as the pool */
-  async wrapUp(productionId: string, signal: AbortSignal): Promise<WrapUpView[]> {
+  async wrapUp(productionId: string, units: UnitSystem, signal: AbortSignal): Promise<WrapUpView[]> {
     await this.productions.find(productionId);
     const all = await this.shotsOf(productionId, null);
     const shots = [];
@@ -171,7 +171,7 @@ export class TakesService implements OnModuleInit, OnModuleDestroy {
       if (signal.aborted) throw RequestProblem.of(499, '', 'given-up', {});
       shots.push({ plan, lines: await this.repository.lines(id, false) });
     }
-    const found = await this.pool.run(WRAP_UP, { shots }, signal);
+    const found = await this.pool.run(WRAP_UP, { units, shots }, signal);
     return all.map(({ id, slate, title }, index) => ({ shotId: id, slate, title, ...found[index]! }));
   }
 

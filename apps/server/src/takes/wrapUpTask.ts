@@ -1,9 +1,20 @@
-import { type ShotPlan, wrapUp, type WrapUp } from '@still-heron/core';
+import {
+  adviseNext,
+  heldBy,
+  isKeptTake,
+  isSimulated,
+  type ShotPlan,
+  type UnitSystem,
+  wrapUp,
+  type WrapUp,
+} from '@still-heron/core';
+import { correctionText, heldByText } from '@still-heron/wording';
 import type { Task } from '../work/task.js';
-import { takeLines } from './takeLines.js';
+import { type TakeLine, takeLines } from './takeLines.js';
 
 /** Shots with their takes, in a form that is handed to another thread quickly. */
 export interface WrapUpOrder {
+  readonly units: UnitSystem;
   readonly shots: readonly {
     readonly plan: ShotPlan;
     /** Its takes as lines of JSON: number and take */
@@ -11,13 +22,37 @@ export interface WrapUpOrder {
   }[];
 }
 
-export const WRAP_UP: Task<WrapUpOrder, WrapUp[]> = {
+/** What a shot lacks, on which days it was shot, and what to change when it is shot again. */
+export interface WrappedShot extends WrapUp {
+  readonly days: string[];
+  readonly changes: string[];
+}
+
+/** Corrections that are told; the most frequent first. */
+const MAX_CORRECTIONS = 2;
+
+export const WRAP_UP: Task<WrapUpOrder, WrappedShot[]> = {
   name: 'wrap-up',
-  run: ({ shots }) =>
-    shots.map(({ plan, lines }) =>
-      wrapUp(
+  run: ({ units, shots }) =>
+    shots.map(({ plan, lines }): WrappedShot => {
+      const logged = takeLines(lines).filter(({ take }) => !isSimulated(take));
+      const found = wrapUp(
         plan,
-        takeLines(lines).map(({ take }) => take),
-      ),
-    ),
+        logged.map(({ take }) => take),
+      );
+      const days = [...new Set(logged.map(({ rolledAt }) => rolledAt.slice(0, 10)))];
+      const isToShootAgain = found.state === 'none' || found.state === 'lost' || found.state === 'too-short';
+      return { ...found, days, changes: isToShootAgain ? changesOf(plan, logged, units) : [] };
+    }),
 };
+
+function changesOf(plan: ShotPlan, logged: readonly TakeLine[], units: UnitSystem): string[] {
+  const takes = logged.map(({ take }) => take);
+  const { corrections } = adviseNext(plan, takes);
+  const lost = takes.findLast((take) => isKeptTake(take) === false);
+  const methods = lost ? heldBy(plan, lost) : null;
+  return [
+    ...corrections.slice(0, MAX_CORRECTIONS).map((one) => correctionText(one, plan, units)),
+    ...(methods ? [heldByText(methods)] : []),
+  ];
+}

@@ -71,3 +71,4 @@ export { compareTakes, type ComparedTake, type KnownTake } from './importTakes.j
 export { WRAP_STATES, type WrapState, type WrapUp, wrapUp } from './wrapUp.js';
 export { type LookAt, lookFirst } from './lookFirst.js';
 export { ZONE_DEPTH_LIMITS_MM } from './zoneDepth.js';
+export { heldBy, type HeldBy } from './heldBy.js';

@@ -1,6 +1,6 @@
 import { bump, plus, sampled, thereAndBack, type Turned } from '../../test/turned';
 import { ringOf } from '../kit/index';
-import { changePull, setStop } from '../plan/index';
+import { changeMark, changePull, setStop } from '../plan/index';
 import { focusTrack } from '../track/index';
 import { scorePulls } from './scorePulls';
 import { turnFigures, turnWords } from './turnFigures';
@@ -13,7 +13,7 @@ const toInes = Math.sign(wayDeg);
 const perfect: Turned = focusTrack(plan, ring)!.ringDegAt;
 
 /** Figures of the pull to Ines at 3 to 4 s, and of the one back. */
-const figuresOf = (turned: Turned) => scorePulls(plan, sampled(plan, turned)).map(turnFigures);
+const figuresOf = (turned: Turned) => scorePulls(plan, sampled(plan, turned)).map((score) => turnFigures(score)!);
 const wordsOf = (turned: Turned) => figuresOf(turned).map(turnWords);
 
 test('a pull as planned is direct, even, without overshoot, and stays at once', () => {
@@ -66,7 +66,7 @@ test('cranking to and fro on the way is a long way with many turns', () => {
 
 test('a slower pull over the same way has the same figures', () => {
   const slow = changePull(plan, 'pull-1', { startS: 2, durationS: 2 });
-  const there = turnFigures(scorePulls(slow, sampled(slow, focusTrack(slow, ring)!.ringDegAt))[0]!);
+  const there = turnFigures(scorePulls(slow, sampled(slow, focusTrack(slow, ring)!.ringDegAt))[0]!)!;
   expect(turnWords(there)).toEqual({
     travel: 'direct',
     overshoot: 'none',
@@ -80,7 +80,14 @@ test('a pull that stays inside the zone all the way settles at once', () => {
   // at T22 and 3 m the zone of both is one: Tam is sharp while Ines is
   const deep = setStop(plan, 22);
   const small = changePull(deep, 'pull-1', { startS: 3, durationS: 1 });
-  const there = turnFigures(scorePulls(small, sampled(small, focusTrack(small, ring)!.ringDegAt))[0]!);
+  const there = turnFigures(scorePulls(small, sampled(small, focusTrack(small, ring)!.ringDegAt))[0]!)!;
   expect(there.settlingS).toBe(0);
   expect(turnWords(there)).toMatchObject({ settling: 'at-once', overshoot: 'none' });
+});
+
+test('a pull to where the ring is already is not judged as a turn, whatever a tremor adds up to', () => {
+  const still = changeMark(plan, 'mark-2', { distanceMm: 2900 });
+  const [there] = scorePulls(still, sampled(still, plus(focusTrack(still, ring)!.ringDegAt, bump(3.2, 3.6, 1.5))));
+  expect(there!.plannedDeg).toBeLessThan(1);
+  expect(turnFigures(there!)).toBeNull();
 });

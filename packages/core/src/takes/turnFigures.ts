@@ -42,9 +42,13 @@ const UNEVEN = 0.7;
 const AT_ONCE_S = 1 / 24;
 const SOON_S = 0.5;
 
-/** The figures of a turn that the log keeps. */
-export function turnFigures(score: PullScore): TurnFigures {
+/** A pull that asks for less is none to be judged: the ring is there already. */
+const MIN_PLANNED_DEG = 1;
+
+/** The figures of a turn that the log keeps; null for a pull to where the ring is already. */
+export function turnFigures(score: PullScore): TurnFigures | null {
   const { travelDeg, plannedDeg, overshootDeg, isPastZone, reversals, smoothness, settlingS } = score;
+  if (plannedDeg < MIN_PLANNED_DEG) return null;
   return {
     travelDeg: inHundredths(travelDeg),
     plannedDeg: inHundredths(plannedDeg),
@@ -56,7 +60,7 @@ export function turnFigures(score: PullScore): TurnFigures {
   };
 }
 
-/** A turn that was asked to go nowhere has gone a long way as soon as it leaves rest. */
+/** A word for each figure. */
 export function turnWords({
   travelDeg,
   plannedDeg,

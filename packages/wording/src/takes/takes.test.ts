@@ -1,3 +1,4 @@
+import { heldByText } from './wrapUpText';
 import {
   adviseNext,
   changePull,
@@ -182,4 +183,12 @@ test('what to look at when a take is checked, in its timecode if it has one', ()
   const slated = { ...empty, startTimecode: '10:00:00:00' };
   expect(lookFirstText(moments.slice(0, 1), plan, slated)).toBe(`Look first at the key moment of ${who}, 10:00:07:00.`);
   expect(lookFirstText([], plan, empty)).toBe('');
+});
+
+test('which other method would have held a lost take', () => {
+  const held = (...isHeld: boolean[]) =>
+    heldByText((['fixed', 'walk-in', 'follow'] as const).map((method, index) => ({ method, isHeld: isHeld[index] ?? false })));
+  expect(held()).toBe('With the same errors, no other method would have held it.');
+  expect(held(true)).toMatch(/^With the same errors, [\w -]+ would have held it\.$/);
+  expect(held(true, true)).toMatch(/ and /);
 });

@@ -1,5 +1,6 @@
-import type { WrapState, WrapUp } from '@still-heron/core';
+import type { HeldBy, WrapState, WrapUp } from '@still-heron/core';
 import { counted } from '../figure.js';
+import { METHOD_WORDS } from '../plan/methodText.js';
 
 /** What a shot still lacks: "none of 3 takes can be used". */
 export function wrapUpText({ state, takes, longestScreenS, wantedScreenS }: WrapUp): string {
@@ -24,4 +25,12 @@ export function wrapUpSentence(states: readonly WrapState[]): string {
   const done = states.filter((state) => state === 'done').length;
   if (done === states.length) return 'Every shot has what it needs.';
   return `${done} of ${counted(states.length, 'shot')} ${done === 1 ? 'has what it needs' : 'have what they need'}.`;
+}
+
+/** Whether another method would have held a lost take: "With the same errors, fixed zone and walk-in would have held it." */
+export function heldByText(methods: readonly HeldBy[]): string {
+  const held = methods.filter(({ isHeld }) => isHeld).map(({ method }) => METHOD_WORDS[method].short);
+  if (held.length === 0) return 'With the same errors, no other method would have held it.';
+  const before = held.slice(0, -1).join(', ');
+  return `With the same errors, ${before ? `${before} and ${held.at(-1)}` : held[0]} would have held it.`;
 }

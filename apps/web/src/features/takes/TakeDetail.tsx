@@ -1,6 +1,8 @@
 import type { TakeRowView } from '@still-heron/contract';
 import {
   type CsvTable,
+  heldBy,
+  isKeptTake,
   type LensDataReading,
   type LensDataUnit,
   readLensData,
@@ -12,6 +14,7 @@ import {
   withLensData,
 } from '@still-heron/core';
 import {
+  heldByText,
   inLensDataUnit,
   lensDataReadText,
   problemView,
@@ -104,6 +107,7 @@ export function TakeDetail({ shotId, plan, units, row }: Props) {
           ))}
         </p>
       )}
+      <OtherMethods plan={then} take={take} />
       <LookFirst plan={then} take={take} />
       <TakeOrigin take={take} />
       <TakeHistory shotId={shotId} row={row} take={take} />
@@ -122,6 +126,12 @@ function TrackOfTake(props: Pick<Props, 'plan' | 'units'> & { readonly verdict: 
       <TurnTable wheel={plan.wheel} rows={turnRows(take, plan, units)} />
     </>
   );
+}
+
+/** Of a take that was lost: which other method would have held the same errors. */
+function OtherMethods({ plan, take }: { readonly plan: ShotPlan; readonly take: Take }) {
+  const methods = useMemo(() => (isKeptTake(take) === false ? heldBy(plan, take) : null), [plan, take]);
+  return methods ? <p>{heldByText(methods)}</p> : null;
 }
 
 /** What turned the ring, whose timecode it is, which alternate and which file. */

@@ -9,7 +9,7 @@ import type {
   TakeView,
   WrapUpView,
 } from '@still-heron/contract';
-import type { Take } from '@still-heron/core';
+import type { Take, UnitSystem } from '@still-heron/core';
 import { api } from './api';
 
 /** Endpoints for takes. Loaded with the first page that shows takes. */
@@ -43,8 +43,8 @@ export const takesApi = api.enhanceEndpoints({ addTagTypes: ['Takes', 'Log'] }).
       providesTags: ['Log'],
     }),
     /** What each shot still lacks */
-    wrapUp: build.query<WrapUpView[], string>({
-      query: (productionId) => `productions/${productionId}/takes/wrap-up`,
+    wrapUp: build.query<WrapUpView[], { productionId: string; units: UnitSystem }>({
+      query: ({ productionId, units }) => `productions/${productionId}/takes/wrap-up?units=${units}`,
       providesTags: ['Log'],
     }),
     lensUse: build.query<LensUseView[], void>({ query: () => 'lens-use', providesTags: ['Log'] }),
