@@ -1,4 +1,5 @@
-import { TAKE_LIMITS, type UsableSpan } from '@still-heron/core';
+import { TAKE_LIMITS, takeTimeText, type UsableSpan } from '@still-heron/core';
+import { SpanSlider } from '../../ui/antd/Slider';
 import { Button } from '../../ui/Button';
 import { TakeTimeField, type TimedTake } from './TakeTimeField';
 import textStyles from '../../ui/text.module.css';
@@ -33,6 +34,17 @@ export function SpanFields({ label, spans, isMeasured = false, take, onChange, o
       {spans.map(({ fromS, toS }, index) => (
         // spans have no id, and their order is theirs
         <div key={index} className={styles.takeSpan}>
+          <div className={styles.takeSpanBar}>
+            <SpanSlider
+              min={0}
+              max={Math.max(endS, toS)}
+              step={1 / take.gear.captureFps}
+              value={[fromS, toS]}
+              labels={[`${label} ${index + 1}: in`, `${label} ${index + 1}: out`]}
+              tooltip={{ formatter: (timeS) => takeTimeText(timeS ?? 0, take) }}
+              onChange={([from, to]) => to > from && replace(index, { fromS: from, toS: to })}
+            />
+          </div>
           <TakeTimeField
             label={`${label} from`}
             timeS={fromS}

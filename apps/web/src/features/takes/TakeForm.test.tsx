@@ -1,5 +1,5 @@
 import { addPull, addSubject, newPlan, newTake, presetRig, type ShotPlan, type Take } from '@still-heron/core';
-import { screen, within } from '@testing-library/react';
+import { fireEvent, screen, within } from '@testing-library/react';
 import { useState } from 'react';
 import { renderPage } from '../../../test/renderPage';
 import { type Draft, freshDraft } from './draft';
@@ -136,6 +136,27 @@ test('a timecode on the slate that is none is refused, and says what would do', 
   await user.clear(field);
   await user.type(field, '10:15:00:00{Enter}');
   expect(draftNow().startTimecode).toBe('10:15:00:00');
+});
+
+test('in and out are moved on a bar: a frame by an arrow key, and never past one another', async () => {
+  const { user, draftNow } = openForm(fixedShot(), { durationS: 10 });
+  await user.click(screen.getByText('In and out'));
+  await user.click(screen.getByRole('button', { name: 'Add a span: use' }));
+  await user.click(screen.getByRole('button', { name: 'Add a span: focus check' }));
+  const at = (name: string) => screen.getByRole('slider', { name });
+  expect(draftNow().usable).toEqual([{ fromS: 0, toS: 2 }]);
+  const press = (name: string, key: 'ArrowRight' | 'ArrowLeft' | 'End', keyCode: number) =>
+    fireEvent.keyDown(at(name), { key, keyCode, which: keyCode });
+  press('use 1: out', 'ArrowRight', 39);
+  press('use 1: out', 'ArrowRight', 39);
+  expect(draftNow().usable![0]!.toS).toBeCloseTo(2 + 2 / 24, 2);
+  press('use 1: in', 'ArrowRight', 39);
+  expect(draftNow().usable![0]!.fromS).toBeCloseTo(1 / 24, 2);
+  press('use 1: in', 'End', 35);
+  const [span] = draftNow().usable!;
+  expect(span!.fromS).toBeLessThan(span!.toS);
+  press('focus check 1: out', 'ArrowLeft', 37);
+  expect(draftNow().focusChecks[0]!.toS).toBeCloseTo(2 - 1 / 24, 2);
 });
 
 test('a look at the focus has its display, magnification and confidence; the next look keeps it', async () => {

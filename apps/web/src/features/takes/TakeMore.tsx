@@ -8,6 +8,7 @@ import { RecoveryFields } from './RecoveryFields';
 import { SpanFields } from './SpanFields';
 import type { AskedAt, TakeFormProps } from './takeFormProps';
 import { FindingLine } from './TakeLines';
+import { TrackStrip } from './TrackStrip';
 import formStyles from './TakeForm.module.css';
 import styles from './TakeMore.module.css';
 
@@ -29,6 +30,7 @@ export function TakeMore({ draft, plan, units, take, places, onChange }: Props) 
       </details>
       <details className={styles.takeMore}>
         <summary>In and out</summary>
+        <TrackStrip take={take} />
         <SpanFields
           label="use"
           spans={draft.usable ?? take.measured?.usable ?? []}

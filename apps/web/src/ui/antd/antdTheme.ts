@@ -48,6 +48,7 @@ export function antdTheme(light: Light): ThemeConfig {
       },
       Select: { optionSelectedBg: palette.line, colorBgContainer: 'transparent' },
       Input: { colorBgContainer: 'transparent' },
+      Tooltip: { colorBgSpotlight: palette.raised, colorTextLightSolid: palette.text },
     },
   };
 }
